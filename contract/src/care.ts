@@ -1,0 +1,127 @@
+import * as z from 'zod';
+import { ADVICE_KINDS } from '@brave-comb/core/care';
+import { endpoint } from './endpoint';
+import { FrameSides } from './inspection';
+import { CivilDate, Id, Instant, list } from './parts';
+
+export const VERDICTS = ['accepted', 'otherwise', 'declined'] as const;
+
+export const Decision = z.object({
+  id: Id,
+  advice: z.enum(ADVICE_KINDS),
+  verdict: z.enum(VERDICTS),
+  /** What will be done; the advice's own words when it was accepted. */
+  action: z.string(),
+  reason: z.string(),
+  by: z.string(),
+  at: Instant,
+});
+export type Decision = z.output<typeof Decision>;
+
+export const FollowUp = z.object({
+  id: Id,
+  hive: z.string(),
+  question: z.string(),
+  from: CivilDate,
+  due: CivilDate,
+  done: z.boolean(),
+});
+
+export const Estimate = z.object({ value: z.number(), low: z.number(), high: z.number() });
+
+export const Advice = z.object({
+  kind: z.enum(ADVICE_KINDS),
+  title: z.string(),
+  by: CivilDate,
+  pressing: z.number(),
+  reasons: list(z.object({ text: z.string(), weight: z.number(), sense: z.enum(['for', 'against']) })),
+  otherSchool: z.string(),
+  whereFrom: z.object({
+    figure: z.string(),
+    rule: z.string(),
+    steps: list(z.tuple([z.string(), z.string()]).readonly()),
+    source: z.string(),
+  }),
+  followUp: z.object({ question: z.string(), from: CivilDate, due: CivilDate }),
+});
+
+export const Review = z.object({
+  visit: Id,
+  hive: z.string(),
+  zone: z.string(),
+  group: z.string(),
+  supervisor: z.string(),
+  openedAt: Instant,
+  closedAt: Instant.nullable(),
+  stopReason: z.string().nullable(),
+  frameKind: z.string(),
+  last: z.object({ visit: Id, at: Instant, frames: list(FrameSides) }).nullable(),
+  frames: list(FrameSides),
+  changes: list(z.string()),
+  inWords: list(z.string()),
+  measures: list(
+    z.object({
+      measure: z.string(),
+      unit: z.enum(['frames', 'kg']),
+      last: Estimate.nullable(),
+      now: Estimate.nullable(),
+      difference: z.number().nullable(),
+      word: z.string().nullable(),
+    }),
+  ),
+  storesWhereFrom: z.object({ steps: list(z.tuple([z.string(), z.string()]).readonly()), source: z.string() }),
+  advice: list(z.object({ advice: Advice, decision: Decision.nullable() })),
+  followUps: list(FollowUp),
+  judgements: list(z.object({ trainee: z.string(), skill: z.string(), level: z.string(), by: z.string(), at: Instant })),
+  notes: list(z.string()),
+  mayDecide: z.boolean(),
+  next: z.object({ visit: Id, hive: z.string(), group: z.string() }).nullable(),
+});
+export type Review = z.output<typeof Review>;
+
+const visitParam = z.object({ visit: Id });
+
+export const visitReview = endpoint({
+  method: 'GET',
+  path: '/api/visits/:visit/review',
+  access: ['lead', 'supervisor', 'trainee'],
+  summary: 'A visit beside the one before it, with advice and what was decided',
+  params: visitParam,
+  response: Review,
+});
+
+export const decide = endpoint({
+  method: 'POST',
+  path: '/api/visits/:visit/decisions',
+  access: ['lead', 'supervisor'],
+  summary: 'Accept an advice, do otherwise or decline it; otherwise and declined need a reason',
+  params: visitParam,
+  body: z
+    .object({
+      id: Id,
+      advice: z.enum(ADVICE_KINDS),
+      verdict: z.enum(VERDICTS),
+      action: z.string().trim().max(300).default(''),
+      reason: z.string().trim().max(500).default(''),
+      question: z.string().trim().max(200).optional(),
+      due: CivilDate.optional(),
+    })
+    .refine((body) => body.verdict === 'accepted' || body.reason !== '', {
+      path: ['reason'],
+      error: 'Say why, so that whoever opens the hive next understands it.',
+    })
+    .refine((body) => body.verdict !== 'otherwise' || body.action !== '', {
+      path: ['action'],
+      error: 'Say what will be done instead.',
+    }),
+  response: z.object({ decision: Decision, followUp: FollowUp.nullable() }),
+});
+
+export const withdrawDecision = endpoint({
+  method: 'POST',
+  path: '/api/decisions/:decision/withdraw',
+  access: ['lead', 'supervisor'],
+  summary: 'Take a decision back, with the follow-up that it made',
+  params: z.object({ decision: Id }),
+  response: z.object({ withdrawn: z.literal(true) }),
+});

@@ -1,0 +1,65 @@
+import * as z from 'zod';
+
+export const ROLES = ['lead', 'supervisor', 'trainee'] as const;
+/** What a person is in a school. A lead instructor may do what a supervisor may. */
+export type Role = (typeof ROLES)[number];
+
+type Shape = z.ZodType | undefined;
+type Out<S extends Shape> = S extends z.ZodType ? z.output<S> : undefined;
+
+/** One endpoint, written once: routes, client, OpenAPI document and the authorisation test all come from it. */
+export interface Endpoint<
+  P extends Shape = Shape,
+  Q extends Shape = Shape,
+  B extends Shape = Shape,
+  R extends z.ZodType = z.ZodType,
+> {
+  readonly method: 'GET' | 'POST';
+  /** Path with `:parameters`. */
+  readonly path: string;
+  /** Roles that may call it; `anyone` needs no sign-in. */
+  readonly access: 'anyone' | readonly Role[];
+  readonly summary: string;
+  readonly params: P;
+  readonly query: Q;
+  readonly body: B;
+  readonly response: R;
+}
+
+/** What a handler is given of a request. */
+export interface Input<E extends Endpoint> {
+  readonly params: Out<E['params']>;
+  readonly query: Out<E['query']>;
+  readonly body: Out<E['body']>;
+}
+export type Output<E extends Endpoint> = z.output<E['response']>;
+
+/**
+ * Declares an endpoint.
+ *
+ * @param definition method, path, access, summary, Zod for parameters, query, body and response
+ * @returns the endpoint with its types
+ * @example endpoint({ method: 'GET', path: '/api/health', access: 'anyone', summary: 'Is the server up?', response: z.object({}) })
+ */
+export function endpoint<
+  R extends z.ZodType,
+  P extends Shape = undefined,
+  Q extends Shape = undefined,
+  B extends Shape = undefined,
+>(definition: {
+  method: 'GET' | 'POST';
+  path: string;
+  access: 'anyone' | readonly Role[];
+  summary: string;
+  response: R;
+  params?: P;
+  query?: Q;
+  body?: B;
+}): Endpoint<P, Q, B, R> {
+  return {
+    ...definition,
+    params: definition.params as P,
+    query: definition.query as Q,
+    body: definition.body as B,
+  };
+}

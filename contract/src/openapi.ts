@@ -1,0 +1,60 @@
+import * as z from 'zod';
+import type { Endpoint } from './endpoint';
+import { Problem } from './parts';
+
+const schemaOf = (of: z.ZodType, io: 'input' | 'output') => {
+  const { $schema: _, ...schema } = z.toJSONSchema(of, { target: 'openapi-3.0', io, unrepresentable: 'any' });
+  return schema;
+};
+const json = (schema: object) => ({ content: { 'application/json': { schema } } });
+
+function parametersOf({ params, query }: Endpoint): readonly object[] {
+  const each = (shape: z.ZodType | undefined, where: 'path' | 'query') => {
+    if (!(shape instanceof z.ZodObject)) return [];
+    return Object.entries(shape.shape as Record<string, z.ZodType>).map(([name, type]) => ({
+      name,
+      in: where,
+      required: where === 'path' || !type.safeParse(undefined).success,
+      schema: schemaOf(type, 'input'),
+    }));
+  };
+  return [...each(params, 'path'), ...each(query, 'query')];
+}
+
+/**
+ * The OpenAPI document of an endpoint table.
+ *
+ * @param endpoints the table, by name
+ * @returns an OpenAPI 3.0.3 document, plain data
+ * @example openApiOf(endpoints).paths['/api/people/sign-in']
+ */
+export function openApiOf(endpoints: Readonly<Record<string, Endpoint>>) {
+  const paths: Record<string, Record<string, object>> = {};
+  for (const [name, endpoint] of Object.entries(endpoints)) {
+    const path = endpoint.path.replace(/:(\w+)/g, '{$1}');
+    const refused = { description: 'Refused; the message says what to do', ...json(schemaOf(Problem, 'output')) };
+    paths[path] = {
+      ...paths[path],
+      [endpoint.method.toLowerCase()]: {
+        operationId: name,
+        summary: endpoint.summary,
+        description: endpoint.access === 'anyone' ? 'Open to anyone.' : `For ${endpoint.access.join(', ')}.`,
+        tags: [endpoint.path.split('/')[2]],
+        ...(endpoint.access === 'anyone' ? { security: [] } : {}),
+        ...(parametersOf(endpoint).length > 0 ? { parameters: parametersOf(endpoint) } : {}),
+        ...(endpoint.body ? { requestBody: { required: true, ...json(schemaOf(endpoint.body, 'input')) } } : {}),
+        responses: {
+          200: { description: 'Done', ...json(schemaOf(endpoint.response, 'output')) },
+          default: refused,
+        },
+      },
+    };
+  }
+  return {
+    openapi: '3.0.3',
+    info: { title: 'Brave Comb', version: '0.1.0', description: 'Supervised hive inspections of a beekeeping course.' },
+    security: [{ session: [] }],
+    components: { securitySchemes: { session: { type: 'apiKey', in: 'cookie', name: 'brave_comb' } } },
+    paths,
+  };
+}

@@ -1,0 +1,23 @@
+import * as z from 'zod';
+
+/** An id made here or by a device in the field. */
+export const Id = z.uuid('Ids are UUIDs.');
+/** A moment, ISO 8601 in UTC. */
+export const Instant = z.iso.datetime({ error: 'Moments are written in UTC, as 2026-05-14T12:10:00Z.' });
+/** A civil date at the site. */
+export const CivilDate = z.iso.date('Dates are written YYYY-MM-DD.');
+export const list = <T extends z.ZodType>(of: T) => z.array(of).readonly();
+export const Share = z.number().min(0).max(1);
+/** Figures at one in ten, the middle and nine in ten. */
+export const Span = z.tuple([z.number(), z.number(), z.number()]).readonly();
+
+/** What every refused request is answered with. */
+export const Problem = z.object({
+  /** One word to tell problems apart by. */
+  problem: z.string(),
+  /** What is wrong and what to do about it. */
+  message: z.string(),
+  /** Which parts of the request are meant. */
+  details: list(z.object({ path: z.string(), message: z.string() })).optional(),
+});
+export type Problem = z.output<typeof Problem>;

@@ -1,0 +1,4 @@
+export * from './development';
+export * from './emergence';
+export * from './last-laying';
+export * from './queen-mark';

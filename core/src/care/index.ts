@@ -1,0 +1,3 @@
+export * from './advice';
+export * from './facts';
+export * from './judge';

@@ -1,0 +1,56 @@
+import { roundTo } from '../units';
+
+/** A kind of frame (or bar) that a comb hangs in. */
+export interface FrameKind {
+  readonly id: string;
+  readonly name: string;
+  /** Width of the comb inside the frame, mm; of a trapezoid comb, its top edge. */
+  readonly width: number;
+  /** Width of the comb's lower edge, mm. The same as `width` but for bars without side bars. */
+  readonly foot: number;
+  /** Height of the comb inside the frame, mm. */
+  readonly height: number;
+  /** Where the measures come from. */
+  readonly source: string;
+}
+
+const kind = (id: string, name: string, width: number, height: number, source: string, foot = width): FrameKind => ({
+  id,
+  name,
+  width,
+  foot,
+  height,
+  source,
+});
+
+const makers = "inner size of the makers' catalogues, which differ by a few mm";
+
+/** Frames that the product knows, by id. Inner measures: comb, not wood. */
+export const FRAMES = {
+  'langstroth-deep': kind('langstroth-deep', 'Langstroth deep', 428, 205, makers),
+  'langstroth-medium': kind('langstroth-medium', 'Langstroth medium', 428, 132, makers),
+  'langstroth-shallow': kind('langstroth-shallow', 'Langstroth shallow', 428, 110, makers),
+  'national-deep': kind('national-deep', 'British National deep', 340, 200, makers),
+  'national-shallow': kind('national-shallow', 'British National shallow', 340, 124, makers),
+  'national-14x12': kind('national-14x12', 'British National 14 × 12', 340, 289, makers),
+  'dadant-brood': kind('dadant-brood', 'Dadant brood', 420, 270, makers),
+  'dadant-super': kind('dadant-super', 'Dadant super', 420, 130, makers),
+  zander: kind('zander', 'Zander', 400, 200, makers),
+  'zander-shallow': kind('zander-shallow', 'Zander shallow', 400, 139, makers),
+  'top-bar': kind('top-bar', 'Top bar, sloping sides', 400, 250, 'common plans, from memory; measure your own', 220),
+  'long-deep': kind('long-deep', 'Long hive, Langstroth deep frame', 428, 205, makers),
+} as const satisfies Record<string, FrameKind>;
+
+export type FrameKindId = keyof typeof FRAMES;
+
+/**
+ * Area of one side of a fully drawn comb.
+ *
+ * @param id frame kind
+ * @returns dm², inner width (mean of top and foot) × height
+ * @example combArea('langstroth-deep') // 8.77
+ */
+export function combArea(id: FrameKindId): number {
+  const { width, foot, height } = FRAMES[id];
+  return roundTo((((width + foot) / 2) * height) / 10_000, 2);
+}

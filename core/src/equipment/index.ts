@@ -1,0 +1,5 @@
+export * from './boxes';
+export * from './frames';
+export * from './hive-types';
+export * from './stack';
+export * from './weights';

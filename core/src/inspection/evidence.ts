@@ -1,0 +1,183 @@
+import type { Letter } from './contents';
+import { type FrameSide, type SideAddress, toward } from './frame-side';
+import type { EvidenceId, Question } from './questions';
+import type { VisitRecord } from './record';
+
+/** One piece of evidence: seen, still missing, or not needed for what was asked. */
+export interface Evidence {
+  readonly id: EvidenceId;
+  readonly state: 'seen' | 'missing' | 'not needed';
+  /** Where it was seen, or where to look. */
+  readonly where: string;
+}
+
+/** Whether enough was seen to answer the visit's questions, and what the rest would cost. */
+export interface SeenEnough {
+  readonly enough: boolean;
+  readonly evidence: readonly Evidence[];
+  /** Frames still to be lifted for the missing evidence. */
+  readonly framesToGo: number;
+  readonly minutesToGo: number;
+}
+
+const ASKS: Readonly<Record<Question, readonly EvidenceId[]>> = {
+  laying: ['eggs', 'young larvae', 'sealed brood', 'queen'],
+  'queen cells': ['queen cells'],
+  room: ['room'],
+  stores: ['stores'],
+  health: ['sealed brood', 'healthy brood'],
+};
+/** Usual pace with a trainee group, minutes a frame. Common practice; the visit's own pace takes over. */
+const MINUTES_A_FRAME = 1.4;
+
+/**
+ * What the visit has seen of what it was asked, and what is missing.
+ *
+ * Eggs make the queen herself unnecessary. Queen cells count as looked for when every frame from the first to the last with brood was
+ * read on both sides, with one broodless frame (or the wall) met at each end.
+ *
+ * @param record the visit
+ * @param questions what it was opened for
+ * @param box the box that is read
+ * @param frames frames in that box
+ * @param minutesOpen minutes since the first frame, to reckon the pace from; `null` before that
+ * @returns evidence in the order to look for it, and the price of what is missing
+ * @example seenEnough(recordOf([]), ['laying'], 'brood', 11, null).enough // false
+ */
+export function seenEnough(
+  record: VisitRecord,
+  questions: readonly Question[],
+  box: string,
+  frames: number,
+  minutesOpen: number | null,
+): SeenEnough {
+  const nest = nestOf(record, box, frames);
+  const asked = new Set<EvidenceId>(questions.flatMap((question) => ASKS[question]));
+  const evidence = [
+    stage(record, nest, asked, 'eggs', 'E', 'read the middle of the nest'),
+    stage(record, nest, asked, 'young larvae', 'L', 'read the middle of the nest'),
+    stage(record, nest, asked, 'sealed brood', 'S', 'read the middle of the nest'),
+    queen(record, nest, asked),
+    queenCells(record, nest, asked),
+    room(record, nest, asked),
+    stores(record, nest, asked),
+    healthyBrood(record, asked),
+    doubtful(nest),
+  ].filter((each): each is Evidence => each !== null);
+  const open = new Set(
+    evidence.filter((each) => each.state === 'missing').flatMap((each) => framesFor(each.id, nest)),
+  );
+  const read = nest.readFrames.length;
+  const pace = minutesOpen !== null && read >= 2 ? minutesOpen / read : MINUTES_A_FRAME;
+  return {
+    enough: evidence.every((each) => each.state !== 'missing'),
+    evidence,
+    framesToGo: open.size,
+    minutesToGo: Math.ceil(open.size * pace),
+  };
+}
+
+interface Nest {
+  readonly frames: number;
+  readonly sides: readonly { readonly address: SideAddress; readonly side: FrameSide }[];
+  readonly readFrames: readonly number[];
+  /** Frames to read until the nest is passed at both ends. */
+  readonly around: readonly number[];
+}
+
+function nestOf(record: VisitRecord, box: string, frames: number): Nest {
+  const sides = Object.values(record.sides).filter((reading) => reading.address.box === box);
+  const facesRead = (frame: number) => sides.filter((reading) => reading.address.frame === frame).length;
+  const isRead = (frame: number) => facesRead(frame) === 2;
+  const hasBrood = (frame: number) =>
+    sides.some(({ address, side }) => address.frame === frame && ['E', 'L', 'S', 'D'].some((letter) => shows(side, letter as Letter)));
+  const numbers = Array.from({ length: frames }, (_, index) => index + 1);
+  const withBrood = numbers.filter(hasBrood);
+  const first = Math.max(1, Math.min(...withBrood) - 1);
+  const last = Math.min(frames, Math.max(...withBrood) + 1);
+  return {
+    frames,
+    sides,
+    readFrames: numbers.filter(isRead),
+    around: numbers.filter((frame) => !isRead(frame) && (withBrood.length === 0 || (frame >= first && frame <= last))),
+  };
+}
+
+const shows = (side: FrameSide, letter: Letter): boolean => (side.eighths[letter] ?? 0) > 0 || side.trace.includes(letter);
+const listed = (frames: readonly number[]): string => [...new Set(frames)].sort((a, b) => a - b).join(', ');
+const framesWith = (nest: Nest, test: (side: FrameSide) => boolean): readonly number[] =>
+  nest.sides.filter(({ side }) => test(side)).map(({ address }) => address.frame);
+
+function stage(
+  record: VisitRecord,
+  nest: Nest,
+  asked: ReadonlySet<EvidenceId>,
+  id: EvidenceId,
+  letter: Letter,
+  look: string,
+): Evidence | null {
+  if (!asked.has(id)) return null;
+  const on = framesWith(nest, (side) => shows(side, letter));
+  if (on.length > 0) return { id, state: 'seen', where: `on ${listed(on)}` };
+  return record.ticks[id] ? { id, state: 'seen', where: 'ticked by hand' } : { id, state: 'missing', where: look };
+}
+
+function queen(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>): Evidence | null {
+  if (!asked.has('queen')) return null;
+  const on = framesWith(nest, (side) => side.queen);
+  if (on.length > 0) return { id: 'queen', state: 'seen', where: `on ${listed(on)}` };
+  if (record.ticks.queen) return { id: 'queen', state: 'seen', where: 'ticked by hand' };
+  const eggs = framesWith(nest, (side) => shows(side, 'E')).length > 0 || record.ticks.eggs === true;
+  return eggs
+    ? { id: 'queen', state: 'not needed', where: 'eggs prove her within three days' }
+    : { id: 'queen', state: 'missing', where: 'or eggs instead of her' };
+}
+
+function queenCells(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>): Evidence | null {
+  if (!asked.has('queen cells')) return null;
+  const on = framesWith(nest, (side) => side.cells > 0);
+  const found = on.length > 0 ? `seen on ${listed(on)}` : 'none seen';
+  if (record.ticks['queen cells'] || (nest.sides.length > 0 && nest.around.length === 0)) {
+    return { id: 'queen cells', state: 'seen', where: found };
+  }
+  const rest = nest.around.length === nest.frames ? 'look along every comb edge' : `${found}, look at ${listed(nest.around)}`;
+  return { id: 'queen cells', state: 'missing', where: rest };
+}
+
+const edges = (nest: Nest): readonly number[] => [...new Set([1, 2, nest.frames - 1, nest.frames])].filter((frame) => frame > 0);
+
+function room(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>): Evidence | null {
+  if (!asked.has('room')) return null;
+  const rest = edges(nest).filter((frame) => !nest.readFrames.includes(frame));
+  if (record.ticks.room || rest.length === 0) return { id: 'room', state: 'seen', where: 'both edges read' };
+  return { id: 'room', state: 'missing', where: `look at ${listed(rest)}` };
+}
+
+function stores(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>): Evidence | null {
+  if (!asked.has('stores')) return null;
+  const rest = [1, nest.frames].filter((frame) => !nest.readFrames.includes(frame));
+  if (record.ticks.stores || rest.length === 0) return { id: 'stores', state: 'seen', where: 'both outer frames read' };
+  return { id: 'stores', state: 'missing', where: `look at ${listed(rest)}` };
+}
+
+function healthyBrood(record: VisitRecord, asked: ReadonlySet<EvidenceId>): Evidence | null {
+  if (!asked.has('healthy brood')) return null;
+  return record.ticks['healthy brood']
+    ? { id: 'healthy brood', state: 'seen', where: 'larvae pearly, lids even' }
+    : { id: 'healthy brood', state: 'missing', where: 'larvae pearly? lids even, none sunken?' };
+}
+
+function doubtful(nest: Nest): Evidence | null {
+  const flagged = nest.sides.filter(({ side }) => side.doubtful);
+  if (flagged.length === 0) return null;
+  const named = flagged.map(({ address }) => `${address.frame} toward ${toward(address)}`).join(', ');
+  return { id: 'doubtful sides', state: 'missing', where: `look again at ${named}` };
+}
+
+function framesFor(id: EvidenceId, nest: Nest): readonly number[] {
+  if (id === 'doubtful sides') return framesWith(nest, (side) => side.doubtful);
+  if (id === 'room') return edges(nest).filter((frame) => !nest.readFrames.includes(frame));
+  if (id === 'stores') return [1, nest.frames].filter((frame) => !nest.readFrames.includes(frame));
+  if (id === 'healthy brood') return [];
+  return nest.around;
+}

@@ -1,0 +1,104 @@
+import { CONTENTS, LETTERS, type Letter } from './contents';
+
+export const EIGHTHS = 8;
+
+/** One side of one frame as it was read. */
+export interface FrameSide {
+  /** Whole eighths of the comb by content; together at most eight. What is missing was not read. */
+  readonly eighths: Readonly<Partial<Record<Letter, number>>>;
+  /** Contents of which only a few cells were seen. */
+  readonly trace: readonly Letter[];
+  /** Eighths covered by bees, `null` when not counted. */
+  readonly bees: number | null;
+  readonly queen: boolean;
+  /** Queen cells and cups seen. */
+  readonly cells: number;
+  /** Wants a second look before closing. */
+  readonly doubtful: boolean;
+}
+
+export const EMPTY_SIDE: FrameSide = { eighths: {}, trace: [], bees: null, queen: false, cells: 0, doubtful: false };
+
+/** Which side of which frame: `low` looks toward the next lower number, `high` toward the next higher. */
+export interface SideAddress {
+  readonly box: string;
+  readonly frame: number;
+  readonly face: 'low' | 'high';
+}
+
+/** Number of the neighbour that a side looks toward; 0 and one past the last frame are the walls. */
+export const toward = (side: Pick<SideAddress, 'frame' | 'face'>): number =>
+  side.face === 'low' ? side.frame - 1 : side.frame + 1;
+
+/** One text for one side, to look it up by. */
+export const sideKey = (side: SideAddress): string => `${side.box}/${side.frame}/${side.face}`;
+
+/** Eighths that were given a content. */
+export const eighthsRead = (side: FrameSide): number =>
+  LETTERS.reduce((sum, letter) => sum + (side.eighths[letter] ?? 0), 0);
+
+/** Eighths still without a content; negative when there are too many. */
+export const eighthsLeft = (side: FrameSide): number => EIGHTHS - eighthsRead(side);
+
+/** Whether anything at all was noted on the side. */
+export const isBlank = (side: FrameSide): boolean =>
+  eighthsRead(side) === 0 &&
+  side.trace.length === 0 &&
+  side.bees === null &&
+  !side.queen &&
+  side.cells === 0 &&
+  !side.doubtful;
+
+/**
+ * What is wrong with a side, in words that say what to do.
+ *
+ * @param side a reading
+ * @returns one sentence, or `null` when the side can be kept
+ * @example sideProblem({ ...EMPTY_SIDE, eighths: { S: 9 } }) // 'The side adds up to 9 eighths, …'
+ */
+export function sideProblem(side: FrameSide): string | null {
+  for (const letter of LETTERS) {
+    const eighths = side.eighths[letter] ?? 0;
+    if (!Number.isInteger(eighths) || eighths < 0) {
+      return `${eighths} eighths of ${CONTENTS[letter]}: write whole eighths from 0 to 8.`;
+    }
+  }
+  const read = eighthsRead(side);
+  if (read > EIGHTHS) return `The side adds up to ${read} eighths, it has only 8. Take ${read - EIGHTHS} back.`;
+  if (side.bees !== null && (!Number.isInteger(side.bees) || side.bees < 0 || side.bees > EIGHTHS)) {
+    return `Bees on ${side.bees} eighths: write a whole number from 0 to 8.`;
+  }
+  if (!Number.isInteger(side.cells) || side.cells < 0 || side.cells > 60) {
+    return `${side.cells} queen cells: write a whole number from 0 to 60.`;
+  }
+  return null;
+}
+
+/**
+ * Adds eighths of a content (or takes them back). Never drops anything: a ninth eighth stays, to be settled by the reader.
+ *
+ * @param side the reading so far
+ * @param letter content
+ * @param by whole eighths, negative to take back; never below none
+ * @returns the new reading
+ * @example addEighths(EMPTY_SIDE, 'S', 3).eighths // { S: 3 }
+ */
+export function addEighths(side: FrameSide, letter: Letter, by: number): FrameSide {
+  return setEighths(side, letter, Math.max(0, (side.eighths[letter] ?? 0) + by));
+}
+
+/** Sets the eighths of one content; a content with eighths is no mere trace any more. */
+export function setEighths(side: FrameSide, letter: Letter, eighths: number): FrameSide {
+  const { [letter]: _before, ...others } = side.eighths;
+  return {
+    ...side,
+    eighths: eighths > 0 ? { ...others, [letter]: eighths } : others,
+    trace: eighths > 0 ? side.trace.filter((each) => each !== letter) : side.trace,
+  };
+}
+
+/** Notes that only a few cells of a content were seen, or takes that note back. */
+export function toggleTrace(side: FrameSide, letter: Letter): FrameSide {
+  if (side.trace.includes(letter)) return { ...side, trace: side.trace.filter((each) => each !== letter) };
+  return (side.eighths[letter] ?? 0) > 0 ? side : { ...side, trace: [...side.trace, letter] };
+}

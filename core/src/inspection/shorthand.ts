@@ -1,0 +1,112 @@
+import { LETTERS, letterOf } from './contents';
+import { EMPTY_SIDE, type FrameSide, addEighths, eighthsLeft, setEighths, sideProblem, toggleTrace } from './frame-side';
+
+/** A piece of shorthand that could not be read, and where it stands. */
+export class ShorthandError extends RangeError {
+  constructor(
+    message: string,
+    /** Position in the text, from 0. */
+    readonly at: number,
+    /** The piece itself. */
+    readonly piece: string,
+  ) {
+    super(message);
+    this.name = 'ShorthandError';
+  }
+}
+
+/** What `=` and `/` stand for, where they may be used. */
+export interface ShorthandContext {
+  readonly lastTime?: FrameSide | undefined;
+  readonly otherSide?: FrameSide | undefined;
+}
+
+const PIECE = /\s*(?:(\d+)([A-Za-z])|\+([A-Za-z])|\*([A-Za-z])|([BbKk])\s?(\d+)|([A-Za-z])|([!=/]))/y;
+
+/**
+ * Reads the shorthand of one frame side.
+ *
+ * A letter adds an eighth (`SS`), a number sets it (`3S`), `+E` notes only a few, `*H` gives the rest to honey, `B6` puts bees on six
+ * eighths, `K1` counts a queen cell, `Q` is the queen, `!` asks for a second look, `=` is as last time, `/` the same as the other side.
+ *
+ * @param text the line; case and spaces do not matter
+ * @param context the readings that `=` and `/` stand for
+ * @returns the reading
+ * @throws ShorthandError naming the first piece that cannot be read, or a sum over eight eighths
+ * @example parseSide('3S 1L 1P 3H +E B6 K1 !').eighths // { S: 3, L: 1, P: 1, H: 3 }
+ */
+export function parseSide(text: string, context: ShorthandContext = {}): FrameSide {
+  let side = EMPTY_SIDE;
+  PIECE.lastIndex = 0;
+  let at = 0;
+  while (text.slice(at).trim() !== '') {
+    PIECE.lastIndex = at;
+    const match = PIECE.exec(text);
+    const from = at + (text.slice(at).length - text.slice(at).trimStart().length);
+    if (!match) throw unreadable(text.slice(from).split(/\s/)[0] ?? '', from);
+    side = applyPiece(side, match, from, context);
+    at = PIECE.lastIndex;
+  }
+  const problem = sideProblem(side);
+  if (problem) throw new ShorthandError(problem, 0, text.trim());
+  return side;
+}
+
+const unreadable = (piece: string, at: number): ShorthandError =>
+  new ShorthandError(
+    `"${piece}" cannot be read. Contents are ${LETTERS.join(' ')}; B bees, K queen cells, Q queen, ! doubtful.`,
+    at,
+    piece,
+  );
+
+function applyPiece(side: FrameSide, match: RegExpExecArray, at: number, context: ShorthandContext): FrameSide {
+  const [whole, count, counted, few, rest, measure, amount, single, sign] = match;
+  const piece = whole.trim();
+  const letter = letterOf(counted ?? few ?? rest ?? single ?? '');
+  if (counted) {
+    if (!letter) throw unreadable(piece, at);
+    return setEighths(side, letter, Number(count));
+  }
+  if (few) {
+    if (!letter) throw unreadable(piece, at);
+    return side.trace.includes(letter) ? side : toggleTrace(side, letter);
+  }
+  if (rest) {
+    if (!letter) throw unreadable(piece, at);
+    return addEighths(side, letter, Math.max(0, eighthsLeft(side)));
+  }
+  if (measure) {
+    return measure.toUpperCase() === 'B' ? { ...side, bees: Number(amount) } : { ...side, cells: Number(amount) };
+  }
+  if (single) {
+    if (letter) return addEighths(side, letter, 1);
+    if (single.toUpperCase() === 'Q') return { ...side, queen: true };
+    if (single.toUpperCase() === 'K') return { ...side, cells: side.cells + 1 };
+    throw unreadable(piece, at);
+  }
+  if (sign === '!') return { ...side, doubtful: true };
+  const copied = sign === '=' ? context.lastTime : context.otherSide;
+  if (!copied) {
+    const why = sign === '=' ? 'this side has no reading from last time' : 'the other side is not read yet';
+    throw new ShorthandError(`"${sign}" cannot be used: ${why}.`, at, piece);
+  }
+  return copied;
+}
+
+/**
+ * Writes a reading as shorthand, in the order eggs, larvae, sealed, drone, pollen, nectar, honey, comb, foundation, spoilt.
+ *
+ * @param side a reading
+ * @returns one line that {@link parseSide} reads back to the same reading
+ * @example formatSide(parseSide('hhh s +e b6')) // '1S 3H +E B6'
+ */
+export function formatSide(side: FrameSide): string {
+  return [
+    ...LETTERS.filter((letter) => side.eighths[letter]).map((letter) => `${side.eighths[letter]}${letter}`),
+    ...side.trace.map((letter) => `+${letter}`),
+    ...(side.bees === null ? [] : [`B${side.bees}`]),
+    ...(side.queen ? ['Q'] : []),
+    ...(side.cells > 0 ? [`K${side.cells}`] : []),
+    ...(side.doubtful ? ['!'] : []),
+  ].join(' ');
+}

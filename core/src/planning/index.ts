@@ -1,0 +1,3 @@
+export * from './kit';
+export * from './roles';
+export * from './why';

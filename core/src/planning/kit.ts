@@ -1,0 +1,56 @@
+/** What a session asks for, counted. */
+export interface KitNeed {
+  readonly groups: number;
+  readonly trainees: number;
+  readonly supervisors: number;
+  /** What is due at each hive, in the words of the follow-up. */
+  readonly jobs: readonly { readonly hive: string; readonly question: string }[];
+  /** Boxes and covers to be set down. */
+  readonly liftedParts: number;
+}
+
+/** One line of the kit list. */
+export interface KitLine {
+  readonly count: number;
+  readonly what: string;
+  /** Hive it is for, empty for everybody. */
+  readonly hives: readonly string[];
+}
+
+const JOB_KIT: readonly { readonly when: RegExp; readonly count: number; readonly what: string }[] = [
+  { when: /super/i, count: 1, what: 'super with drawn combs' },
+  { when: /drawn|foundation/i, count: 2, what: 'frames of foundation' },
+  { when: /cell/i, count: 1, what: 'queen cage' },
+  { when: /mark/i, count: 1, what: 'marking pen of the year' },
+  { when: /mite|wash/i, count: 1, what: 'mite wash kit' },
+  { when: /feed|food/i, count: 1, what: 'feeder, filled' },
+  { when: /egg|larva|laying/i, count: 1, what: 'magnifier' },
+  { when: /doubtful|lids|brood disease/i, count: 6, what: 'matchsticks and a bag for them' },
+];
+
+/**
+ * What to bring: the same for every session by its size, and what each hive's jobs ask for, with a spare of what fails most.
+ *
+ * @param need groups, people and jobs
+ * @returns lines with counts, those for everybody first
+ * @example kitList(need)[0] // { count: 4, what: 'smokers, one spare', hives: [] }
+ */
+export function kitList(need: KitNeed): readonly KitLine[] {
+  const people = need.trainees + need.supervisors;
+  const common: KitLine[] = [
+    { count: need.groups + 1, what: 'smokers, one spare', hives: [] },
+    { count: 4 * need.groups, what: `handfuls of fuel, ${need.groups + 1} lighters`, hives: [] },
+    { count: 2 * need.groups + 2, what: `hive tools, ${need.groups} with a hook`, hives: [] },
+    { count: people + 2, what: 'veils, 2 spare', hives: [] },
+    { count: people, what: 'pairs of gloves', hives: [] },
+    { count: 2 * need.groups, what: 'cover cloths', hives: [] },
+    { count: Math.max(need.groups, need.liftedParts), what: 'stands or upturned covers', hives: [] },
+    { count: need.groups, what: 'scrap buckets with lids', hives: [] },
+    { count: 1, what: 'first-aid bag and the emergency card', hives: [] },
+  ];
+  const special = JOB_KIT.map(({ when, count, what }): KitLine => {
+    const hives = [...new Set(need.jobs.filter((job) => when.test(job.question)).map((job) => job.hive))];
+    return { count: count * hives.length, what, hives };
+  });
+  return [...common, ...special.filter((line) => line.count > 0)];
+}

@@ -1,0 +1,64 @@
+import type { SkillLevel } from '../inspection';
+import { skillOf } from '../skills';
+
+/** What speaks for a hive being opened by a group on a day. */
+export interface HiveChoice {
+  readonly hive: string;
+  /** Mood at each earlier visit, 1 quiet to 5 close; newest last. */
+  readonly moods: readonly number[];
+  /** Moods of the other hives' visits, to compare with. */
+  readonly otherMoods: readonly (readonly number[])[];
+  readonly openedInThirtyDays: number;
+  readonly openingLimit: number;
+  /** Open follow-ups with their last day, ISO date, and days until then. */
+  readonly due: readonly { readonly question: string; readonly daysLeft: number }[];
+  /** Standing of each trainee of the group in each skill that is still open. */
+  readonly openSkills: readonly { readonly skill: string; readonly trainees: number; readonly best: SkillLevel | null }[];
+  readonly groupSize: number;
+  readonly heaviestLiftKg: number | null;
+}
+
+const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
+
+/**
+ * Why this group opens this hive, the strongest reasons first.
+ *
+ * @param choice the hive, its record and the group's needs
+ * @returns up to three short sentences, each with its number
+ * @example whyThisHive(choice)[0] // 'Calmest of 8: mood 1.0 on 5 visits'
+ */
+export function whyThisHive(choice: HiveChoice): readonly string[] {
+  const reasons: { readonly text: string; readonly weight: number }[] = [];
+  for (const { question, daysLeft } of choice.due) {
+    const when = daysLeft < 0 ? `${-daysLeft} days late` : daysLeft === 0 ? 'last day today' : `${daysLeft} days left`;
+    reasons.push({ text: `${question} ${when}`, weight: 3 - Math.max(-1, daysLeft) / 10 });
+  }
+  for (const { skill, trainees } of choice.openSkills) {
+    const name = skillOf(skill)?.name ?? skill;
+    const share = trainees === choice.groupSize ? `All ${trainees}` : `${trainees} of ${choice.groupSize}`;
+    reasons.push({ text: `${share} still open: ${name}`, weight: 1 + trainees / choice.groupSize });
+  }
+  const temper = temperReason(choice);
+  if (temper) reasons.push(temper);
+  reasons.push({
+    text: `Opened ${choice.openedInThirtyDays} times in 30 days, limit ${choice.openingLimit}`,
+    weight: choice.openedInThirtyDays >= choice.openingLimit ? 2.6 : 0.9,
+  });
+  if (choice.heaviestLiftKg === null) reasons.push({ text: 'Nothing to lift', weight: 0.8 });
+  return reasons
+    .sort((a, b) => b.weight - a.weight)
+    .slice(0, 3)
+    .map((reason) => reason.text);
+}
+
+function temperReason(choice: HiveChoice): { readonly text: string; readonly weight: number } | null {
+  if (choice.moods.length === 0) return null;
+  const mood = mean(choice.moods);
+  const others = choice.otherMoods.filter((each) => each.length > 0).map(mean);
+  const calmer = others.filter((other) => other < mood).length;
+  const visits = choice.moods.length === 1 ? 'one visit' : `${choice.moods.length} visits`;
+  const figure = `mood ${mood.toFixed(1)} on ${visits}`;
+  if (calmer === 0 && mood < 2.5) return { text: `Calmest of ${others.length + 1}: ${figure}`, weight: 2.2 };
+  if (mood >= 2.5) return { text: `Lively, ${figure}: veils at the gate`, weight: 2.4 };
+  return { text: `Easy, ${figure}`, weight: 1 };
+}

@@ -1,0 +1,2 @@
+export * from './checklist';
+export * from './standing';

@@ -1,0 +1,37 @@
+/** A civil date, `YYYY-MM-DD`, at some site. */
+export type CivilDate = string;
+
+const DAY = 86_400_000;
+const midnight = (date: CivilDate): number => {
+  const at = Date.parse(`${date}T00:00:00Z`);
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(date) || Number.isNaN(at)) {
+    throw new RangeError(`a date is written YYYY-MM-DD, got ${date}`);
+  }
+  return at;
+};
+
+/**
+ * The date a number of days later (or earlier).
+ *
+ * @param date civil date
+ * @param days whole days, may be negative
+ * @returns civil date
+ * @throws RangeError for a malformed date
+ * @example addDays('2028-02-20', 21) // '2028-03-12', over the leap day
+ */
+export function addDays(date: CivilDate, days: number): CivilDate {
+  return new Date(midnight(date) + Math.round(days) * DAY).toISOString().slice(0, 10);
+}
+
+/**
+ * Whole days from one date to another.
+ *
+ * @param from civil date
+ * @param to civil date
+ * @returns days, negative when `to` lies before `from`
+ * @throws RangeError for a malformed date
+ * @example daysBetween('2026-05-05', '2026-05-14') // 9
+ */
+export function daysBetween(from: CivilDate, to: CivilDate): number {
+  return Math.round((midnight(to) - midnight(from)) / DAY);
+}

@@ -1,0 +1,122 @@
+import compression from 'compression';
+import { ConnectSessionKnexStore } from 'connect-session-knex';
+import { endpoints, openApiOf, type Endpoint } from '@brave-comb/contract';
+import express, { type Express, type RequestHandler, Router } from 'express';
+import session from 'express-session';
+import helmet from 'helmet';
+import { join } from 'node:path';
+import { pinoHttp } from 'pino-http';
+import { careRoutes } from './care/routes';
+import type { Config } from './config';
+import type { Context } from './context';
+import { apiDocs } from './docs';
+import { answerFaults } from './faults';
+import { inspectionRoutes } from './inspection/routes';
+import { peopleRoutes } from './people/routes';
+import { planningRoutes } from './planning/routes';
+import { Refusal } from './problem';
+import { roomOnDisk } from './room-on-disk';
+import { serve as serveEndpoint } from './routing';
+import { seasonRoutes } from './season/routes';
+import { skillsRoutes } from './skills/routes';
+
+type Handler<E extends Endpoint> = Parameters<typeof serveEndpoint<E>>[2];
+/** Serves one endpoint of the contract on this application. */
+export type Serve = <E extends Endpoint>(endpoint: E, handler: Handler<E>) => void;
+
+const FORTNIGHT = 14 * 86_400_000;
+const BODY_LIMIT = '512kb';
+
+/**
+ * The whole application: API by contract, its document, and the built web application.
+ *
+ * @param context database, clock, weather, log
+ * @param config what the server was started with
+ * @returns an Express application, not yet listening
+ */
+export function buildApp(context: Context, config: Config): Express {
+  const app = express().disable('x-powered-by').set('trust proxy', 'loopback').set('query parser', 'simple');
+  app.use(pinoHttp({ logger: context.log, quietReqLogger: true, autoLogging: false }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'script-src': ["'self'"],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:'],
+          'font-src': ["'self'"],
+          'connect-src': ["'self'"],
+          'frame-ancestors': ["'none'"],
+          'upgrade-insecure-requests': config.https ? [] : null,
+        },
+      },
+      strictTransportSecurity: config.https ? { maxAge: 31_536_000 } : false,
+    }),
+  );
+  app.use(compression());
+  app.get('/api/health', (_request, response) => void response.json({ up: true }));
+  app.get('/api/openapi.json', (_request, response) => void response.json(openApiOf(endpoints)));
+  app.use('/api/docs', apiDocs());
+  app.use('/api', fromHere, roomOnDisk(config.dataDir), express.json({ limit: BODY_LIMIT, type: () => true }));
+  app.use('/api', signedSessions(context, config));
+  app.use(apiRouter(context, config.checkResponses));
+  app.use('/api', () => {
+    throw new Refusal(404, 'not found', 'There is no such address. The addresses that there are stand at /api/docs.');
+  });
+  app.use(webApp(config.webDir));
+  app.use(answerFaults(context.log));
+  return app;
+}
+
+function apiRouter(context: Context, checked: boolean): Router {
+  const router = Router();
+  const serve: Serve = (endpoint, handler) => serveEndpoint(router, endpoint, handler, checked);
+  for (const room of [peopleRoutes, seasonRoutes, planningRoutes, inspectionRoutes, careRoutes, skillsRoutes]) room(context, serve);
+  router.use((_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  return router;
+}
+
+/** A page of another site must not write in somebody's name: browsers say where a request comes from. */
+const fromHere: RequestHandler = (request, response, next) => {
+  response.set('Cache-Control', 'no-store');
+  const origin = request.get('origin');
+  const site = request.get('sec-fetch-site');
+  const foreign = (origin !== undefined && new URL(origin).host !== request.get('host')) || site === 'cross-site';
+  if (request.method !== 'GET' && foreign) {
+    throw new Refusal(403, 'other site', 'This came from another web site and was not done. Use the application itself.');
+  }
+  next();
+};
+
+function signedSessions(context: Context, config: Config): RequestHandler {
+  return session({
+    name: context.cookieName,
+    secret: config.sessionSecret,
+    resave: false,
+    saveUninitialized: false,
+    rolling: true,
+    cookie: { httpOnly: true, sameSite: 'lax', secure: config.https, path: '/', maxAge: FORTNIGHT },
+    store: new ConnectSessionKnexStore({ knex: context.db, tableName: 'web_sessions', createTable: false, cleanupInterval: 0 }),
+  });
+}
+
+function webApp(folder: string): RequestHandler[] {
+  const files = express.static(folder, {
+    index: false,
+    setHeaders: (response, path) => {
+      const hashed = /-[A-Z0-9]{8}\.\w+$/.test(path);
+      response.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+    },
+  });
+  const page: RequestHandler = (request, response, next) => {
+    if (request.method !== 'GET' || /\.\w+$/.test(request.path)) {
+      next(new Refusal(404, 'not found', 'There is no such file.'));
+      return;
+    }
+    response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html'));
+  };
+  return [files, page];
+}

@@ -1,0 +1,259 @@
+import { type Decision, type Input, type Output, type Review, type endpoints } from '@brave-comb/contract';
+import { type Advice, type ColonyFacts, adviseColony } from '@brave-comb/core/care';
+import { FRAMES, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf, supers } from '@brave-comb/core/equipment';
+import {
+  type FrameSides,
+  type Letter,
+  changesInWords,
+  compareColonies,
+  frameChange,
+  framesWithCells,
+  nectarAmongBrood,
+} from '@brave-comb/core/inspection';
+import { inBloom } from '@brave-comb/core/season';
+import { skillOf } from '@brave-comb/core/skills';
+import { addDays, daysBetween, roundTo } from '@brave-comb/core/units';
+import { dayOutlook } from '@brave-comb/core/weather';
+import { v7 as uuid } from 'uuid';
+import type { Actor, Context } from '../context';
+import { dateAt, hourAt, iso } from '../dates';
+import { siteById } from '../equipment/store';
+import { type ColonyRead, readColony } from '../inspection/colony-read';
+import { type NamedVisit, visitBefore, visitById, visitsOfSession } from '../inspection/store';
+import { peopleOf, practiceOf } from '../people/store';
+import { Refusal, notFound } from '../problem';
+import { forageBetween } from '../season/store';
+import { forecastInUse } from '../weather/service';
+import {
+  type DecisionRow,
+  type NumberedFollowUp,
+  decisionById,
+  decisionsOf,
+  followUpsOfVisit,
+  insertDecision,
+  insertFollowUp,
+  withdraw,
+} from './store';
+
+/** Days in a week in which bees can hardly fly are those with fewer hours fit for a lifted lid than this. */
+const POOR_HOURS = 3;
+
+async function seen(context: Context, actor: Actor, id: string): Promise<NamedVisit> {
+  const visit = await visitById(context.db, actor, id);
+  if (!visit) throw notFound('visit');
+  return visit;
+}
+
+interface Judged {
+  readonly visit: NamedVisit;
+  readonly now: ColonyRead;
+  readonly last: ColonyRead | null;
+  readonly advice: readonly Advice[];
+}
+
+/** Reads a visit and the one before it, and judges what the colony needs. */
+async function judge(context: Context, visit: NamedVisit): Promise<Judged> {
+  const { db } = context;
+  const before = await visitBefore(db, visit.school, visit.hive, visit.started_at);
+  const now = await readColony(db, visit);
+  const last = before ? await readColony(db, before) : null;
+  return { visit, now, last, advice: adviseColony(await factsOf(context, visit, now, last)) };
+}
+
+async function factsOf(context: Context, visit: NamedVisit, now: ColonyRead, last: ColonyRead | null): Promise<ColonyFacts> {
+  const { db } = context;
+  const today = dateAt(visit.zone, visit.started_at);
+  const [practice, forage, site] = await Promise.all([
+    practiceOf(db, visit.school),
+    forageBetween(db, visit.school, visit.site, today, today),
+    siteById(db, visit.school, visit.site),
+  ]);
+  const forecast = site ? await forecastInUse(context, site) : null;
+  const ensemble = forecast?.ensemble;
+  const week = Array.from({ length: 7 }, (_, day) => addDays(today, day + 1));
+  const outlooks =
+    site && ensemble
+      ? week.map((date) =>
+          dayOutlook(ensemble, site, practice.limits, hourAt(site.zone, date, 0), hourAt(site.zone, date, 24)),
+        )
+      : [];
+  const foreseen = outlooks.filter((day) => day !== null);
+  const shows = (letter: Letter) =>
+    now.frames.some((frame) => sides(frame).some((side) => (side.eighths[letter] ?? 0) > 0 || side.trace.includes(letter)));
+  return {
+    hive: visit.hive_number,
+    today,
+    frames: now.box.frames,
+    framesRead: now.frames.filter((frame) => frame.low && frame.high).length,
+    nest: now.nest,
+    last: last?.nest ?? null,
+    daysSinceLast: last ? daysBetween(dateAt(visit.zone, last.visit.started_at), today) : null,
+    eggsSeen: shows('E') || now.record.ticks.eggs === true,
+    larvaeSeen: shows('L') || now.record.ticks['young larvae'] === true,
+    sealedSeen: shows('S') || now.record.ticks['sealed brood'] === true,
+    queenSeen: now.record.ticks.queen === true || now.frames.some((frame) => sides(frame).some((side) => side.queen)),
+    queenCells: now.frames.reduce((sum, frame) => sum + sides(frame).reduce((inner, side) => inner + side.cells, 0), 0),
+    framesWithCells: framesWithCells(now.frames),
+    doubtfulFrames: now.frames.flatMap((frame, index) => (sides(frame).some((side) => side.doubtful) ? [index + 1] : [])),
+    nectarAmongBrood: nectarAmongBrood(now.frames),
+    supers: supers(visit.stack).length,
+    superFill: now.superFill,
+    inBloom: inBloom(forage, today),
+    poorDays: foreseen.length < week.length ? null : foreseen.filter((day) => day.hours.lid[1] < POOR_HOURS).length,
+    practice: practice.care,
+  };
+}
+
+const sides = (frame: FrameSides) => [frame.low, frame.high].filter((side) => side !== null);
+
+const shownDecision = (row: DecisionRow & { readonly by_name: string }): Decision => ({
+  id: row.id,
+  advice: row.advice,
+  verdict: row.verdict,
+  action: row.action,
+  reason: row.reason,
+  by: row.by_name,
+  at: iso(row.at),
+});
+
+const shownFollowUp = (row: NumberedFollowUp) => ({
+  id: row.id,
+  hive: row.hive_number,
+  question: row.question,
+  from: row.from_date,
+  due: row.due,
+  done: row.answered_by !== null,
+});
+
+/** A visit beside the one before it, with advice, decisions and follow-ups. Trainees see their own judgements only. */
+export async function visitReview(context: Context, actor: Actor, id: string): Promise<Review> {
+  const { db } = context;
+  const { visit, now, last, advice } = await judge(context, await seen(context, actor, id));
+  const [decisions, followUps, siblings] = await Promise.all([
+    decisionsOf(db, actor.school, visit.id),
+    followUpsOfVisit(db, actor.school, visit.id),
+    visitsOfSession(db, actor.school, visit.session),
+  ]);
+  const judgements = now.record.judgements.filter((each) => actor.role !== 'trainee' || each.trainee === actor.id);
+  const names = new Map(
+    (await peopleOf(db, actor.school, judgements.flatMap((each) => [each.trainee, each.by]))).map((each) => [each.id, each.name]),
+  );
+  const nextRow = siblings[siblings.findIndex((each) => each.id === visit.id) + 1];
+  const next = nextRow ? await visitById(db, actor, nextRow.id) : undefined;
+  return {
+    visit: visit.id,
+    hive: visit.hive_number,
+    zone: visit.zone,
+    group: visit.group_name,
+    supervisor: visit.supervisor_name,
+    openedAt: iso(visit.started_at),
+    closedAt: visit.closed_at ? iso(visit.closed_at) : null,
+    stopReason: now.record.closed ? [now.record.closed.reason, now.record.closed.note].filter(Boolean).join(': ') : null,
+    frameKind: FRAMES[frameOf(now.box)].name,
+    last: last ? { visit: last.visit.id, at: iso(last.visit.started_at), frames: last.frames } : null,
+    frames: now.frames,
+    changes: now.frames.map((frame, index) => frameChange(last?.frames[index] ?? { low: null, high: null }, frame)),
+    inWords: changesInWords(last?.frames ?? null, now.frames, { last: last?.nest ?? null, now: now.nest }),
+    measures: compareColonies(last?.nest ?? null, now.nest),
+    storesWhereFrom: storesWhereFrom(now),
+    advice: advice.map((each) => {
+      const decision = decisions.find((row) => row.advice === each.kind);
+      return { advice: each, decision: decision ? shownDecision(decision) : null };
+    }),
+    followUps: followUps.map(shownFollowUp),
+    judgements: judgements.map((each) => ({
+      trainee: names.get(each.trainee) ?? '',
+      skill: skillOf(each.skill)?.name ?? each.skill,
+      level: each.level,
+      by: names.get(each.by) ?? '',
+      at: each.at,
+    })),
+    notes: actor.role === 'trainee' ? [] : now.record.notes.map((each) => each.text),
+    mayDecide: actor.role !== 'trainee',
+    next: next ? { visit: next.id, hive: next.hive_number, group: next.group_name } : null,
+  };
+}
+
+function storesWhereFrom(now: ColonyRead): Review['storesWhereFrom'] {
+  const area = combArea(frameOf(now.box)) * 2;
+  const line = (what: string, frames: number, perDm2: number): readonly [string, string] => [
+    `${roundTo(frames, 1)} frames ${what} × ${roundTo(area * perDm2, 1)} kg`,
+    `${roundTo(frames * area * perDm2, 1)} kg`,
+  ];
+  return {
+    steps: [
+      line('honey', now.nest.honeyFrames, HONEY_KG_PER_DM2),
+      line('nectar', now.nest.nectarFrames, NECTAR_KG_PER_DM2),
+      [`${now.nest.sidesRead} sides read`, `half an eighth a side`],
+    ],
+    source: `${FRAMES[frameOf(now.box)].name}: ${roundTo(area, 1)} dm² both sides. Honey 0.17 kg a dm² side, nectar six tenths of it: common practice.`,
+  };
+}
+
+/**
+ * Records what was decided on an advice, and the follow-up that it makes. Sent twice, it is recorded once; a new decision on the same
+ * advice takes the place of the old one.
+ */
+export async function decide(
+  context: Context,
+  actor: Actor,
+  id: string,
+  body: Input<typeof endpoints.decide>['body'],
+): Promise<Output<typeof endpoints.decide>> {
+  const { db, clock } = context;
+  const visit = await seen(context, actor, id);
+  const repeated = await decisionById(db, actor.school, body.id);
+  if (repeated && repeated.visit !== visit.id) {
+    throw new Refusal(409, 'id in use', 'A decision with this id belongs to another visit. Decide again.');
+  }
+  if (!repeated) {
+    const { advice } = await judge(context, visit);
+    const advised = advice.find((each) => each.kind === body.advice);
+    if (!advised) {
+      throw new Refusal(409, 'not advised', `"${body.advice}" is not advised for this visit any more. Load the review again.`);
+    }
+    const today = dateAt(visit.zone, visit.started_at);
+    if (body.due && body.due < today) throw new Refusal(422, 'in the past', `The follow-up is dated ${body.due}, before the visit. Choose a later day.`);
+    await db.transaction(async (trx) => {
+      for (const old of await decisionsOf(trx, actor.school, visit.id)) {
+        if (old.advice === body.advice) await withdraw(trx, actor.school, old.id, clock.now());
+      }
+      await insertDecision(trx, {
+        id: body.id,
+        school: actor.school,
+        visit: visit.id,
+        advice: body.advice,
+        verdict: body.verdict,
+        action: body.action || (body.verdict === 'accepted' ? advised.title : ''),
+        reason: body.reason,
+        by_person: actor.id,
+        at: clock.now(),
+        withdrawn_at: null,
+      });
+      if (body.verdict === 'declined' && !body.due) return;
+      const due = body.due ?? advised.followUp.due;
+      await insertFollowUp(trx, {
+        id: uuid(),
+        school: actor.school,
+        hive: visit.hive,
+        visit: visit.id,
+        decision: body.id,
+        question: body.question ?? advised.followUp.question,
+        from_date: advised.followUp.from < due ? advised.followUp.from : due,
+        due,
+        answered_by: null,
+      });
+    });
+  }
+  const decision = await decisionById(db, actor.school, body.id);
+  const followUp = (await followUpsOfVisit(db, actor.school, visit.id)).find((each) => each.decision === body.id);
+  return { decision: shownDecision(decision!), followUp: followUp ? shownFollowUp(followUp) : null };
+}
+
+export async function withdrawDecision(context: Context, actor: Actor, id: string): Promise<{ withdrawn: true }> {
+  const decision = await decisionById(context.db, actor.school, id);
+  if (!decision) throw notFound('decision');
+  await seen(context, actor, decision.visit);
+  await context.db.transaction((trx) => withdraw(trx, actor.school, id, context.clock.now()));
+  return { withdrawn: true };
+}

@@ -1,0 +1,24 @@
+import type { Role } from '@brave-comb/contract';
+import type { Knex } from 'knex';
+import type { Logger } from 'pino';
+import type { Clock } from './clock/clock';
+import type { WeatherSource } from './weather/source';
+
+/** What every service works with. */
+export interface Context {
+  readonly db: Knex;
+  readonly clock: Clock;
+  readonly weather: WeatherSource;
+  readonly log: Logger;
+  /** Name of the session cookie. */
+  readonly cookieName: string;
+}
+
+/** Who asks. */
+export interface Actor {
+  readonly id: string;
+  readonly name: string;
+  readonly role: Role;
+  readonly school: string;
+  readonly schoolName: string;
+}

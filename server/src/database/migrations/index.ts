@@ -1,0 +1,11 @@
+import type { Knex } from 'knex';
+import * as first from './001-first-tables';
+
+const all: readonly (Knex.Migration & { name: string })[] = [{ name: '001-first-tables', ...first }];
+
+/** Migrations in the bundle itself, so that nothing depends on where its files lie. */
+export const migrations: Knex.MigrationSource<Knex.Migration & { name: string }> = {
+  getMigrations: () => Promise.resolve([...all]),
+  getMigrationName: (migration) => migration.name,
+  getMigration: (migration) => Promise.resolve(migration),
+};

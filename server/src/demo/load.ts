@@ -1,0 +1,167 @@
+import {
+  DEMO_PASSWORD,
+  type DemoAssignment,
+  type DemoSession,
+  type DemoVisit,
+  FOLLOW_UPS,
+  FORAGE,
+  HIVES,
+  PEOPLE,
+  SALTPAN_SESSIONS,
+  SALTPAN_VISITS,
+  SCHOOLS,
+  SESSIONS,
+  VISITS,
+} from '@brave-comb/demo';
+import { supers } from '@brave-comb/core/equipment';
+import { DateTime } from 'luxon';
+import { v7 as uuid } from 'uuid';
+import { insertFollowUp } from '../care/store';
+import { fixedClock } from '../clock/clock';
+import type { Actor, Context } from '../context';
+import { addHive, addSite } from '../equipment/service';
+import { hivesById } from '../equipment/store';
+import { recordEntries, startVisit } from '../inspection/service';
+import { addGroup, addPerson, addSchool } from '../people/service';
+import { addSession } from '../planning/service';
+import { addForage } from '../season/service';
+import { schoolNames } from './store';
+import { visitEntries } from './visit-entries';
+
+/** The demo opens here: a Thursday morning in mid-May at Brenna Fell. */
+export const DEMO_START = '2026-05-14T06:40:00Z';
+
+/** Ids of one school by the names that the demo data uses. */
+interface Names {
+  readonly school: string;
+  readonly schoolName: string;
+  readonly sites: Map<string, { readonly id: string; readonly zone: string }>;
+  readonly people: Map<string, Actor>;
+  readonly groups: Map<string, { readonly id: string; readonly trainees: readonly string[] }>;
+  readonly hives: Map<string, string>;
+}
+
+const found = <T>(map: ReadonlyMap<string, T>, name: string): T => {
+  const value = map.get(name);
+  if (value === undefined) throw new RangeError(`the demo data names ${name}, which it does not define`);
+  return value;
+};
+
+/** Loads the invented schools through the services, all or nothing. A second start finds them there. */
+export async function loadDemo(context: Context): Promise<void> {
+  if ((await schoolNames(context.db)).length > 0) return;
+  await context.db.transaction(async (trx) => {
+    const within: Context = { ...context, db: trx };
+    for (const { name } of SCHOOLS) {
+      const names = await loadSchool(within, name);
+      const first = name === SCHOOLS[0].name;
+      await loadSessions(within, names, first ? SESSIONS : SALTPAN_SESSIONS, first ? VISITS : SALTPAN_VISITS);
+      if (first) await loadFollowUps(within, names);
+    }
+  });
+}
+
+async function loadSchool(context: Context, name: string): Promise<Names> {
+  const school = await addSchool(context, name, {});
+  const names: Names = { school, schoolName: name, sites: new Map(), people: new Map(), groups: new Map(), hives: new Map() };
+  for (const site of SCHOOLS.find((each) => each.name === name)!.sites) {
+    const id = await addSite(context, { school, ...site });
+    names.sites.set(site.name, { id, zone: site.zone });
+    for (const plant of FORAGE.find((each) => each.site === site.name)?.plants ?? []) {
+      await addForage(context, school, id, plant);
+    }
+  }
+  const { staff, groups } = PEOPLE.find((each) => each.school === name)!;
+  const add = async (person: (typeof staff)[number]) => {
+    const id = await addPerson(context, { school, ...person, password: DEMO_PASSWORD });
+    names.people.set(person.signIn, { id, name: person.name, role: person.role, school, schoolName: name });
+    return id;
+  };
+  for (const person of staff) await add(person);
+  for (const group of groups) {
+    const trainees: string[] = [];
+    for (const person of group.trainees) trainees.push(await add(person));
+    names.groups.set(group.name, { id: await addGroup(context, school, group.name, trainees), trainees });
+  }
+  for (const { site, since, origin, queen, ...hive } of HIVES.find((each) => each.school === name)!.hives) {
+    const id = await addHive(context, { school, site: found(names.sites, site).id, ...hive, colony: { since, origin, queen } });
+    names.hives.set(hive.number, id);
+  }
+  return names;
+}
+
+async function loadSessions(
+  context: Context,
+  names: Names,
+  sessions: readonly DemoSession[],
+  visits: readonly DemoVisit[],
+): Promise<void> {
+  for (const session of sessions) {
+    const site = found(names.sites, session.site);
+    const at = (time: string) => DateTime.fromISO(`${session.date}T${time}`, { zone: site.zone }).toJSDate();
+    const id = await addSession(
+      context,
+      {
+        school: names.school,
+        site: site.id,
+        starts_at: at(session.from),
+        ends_at: at(session.to),
+        depth: session.depth,
+        status: session.status,
+      },
+      session.groups.map((each) => ({
+        trainee_group: found(names.groups, each.group).id,
+        hive: found(names.hives, each.hive),
+        supervisor: found(names.people, each.supervisor).id,
+        starts_at: at(each.at),
+      })),
+    );
+    if (session.status !== 'held') continue;
+    for (const assignment of session.groups) {
+      const visit = visits.find((each) => each.hive === assignment.hive && each.date === session.date);
+      if (!visit) throw new RangeError(`hive ${assignment.hive} was opened on ${session.date}, but no visit tells what was found`);
+      await loadVisit(context, names, id, assignment, visit, at(assignment.at));
+    }
+  }
+}
+
+async function loadVisit(
+  context: Context,
+  names: Names,
+  session: string,
+  assignment: DemoAssignment,
+  visit: DemoVisit,
+  at: Date,
+): Promise<void> {
+  const actor = found(names.people, assignment.supervisor);
+  const then: Context = { ...context, clock: fixedClock(at.toISOString()) };
+  const opened = await startVisit(then, actor, {
+    id: uuid(),
+    session,
+    hive: found(names.hives, visit.hive),
+    startedAt: at.toISOString(),
+    questions: ['laying', 'stores'],
+  });
+  const [hive] = await hivesById(context.db, names.school, [opened.hive]);
+  const { trainees } = found(names.groups, assignment.group);
+  const entries = visitEntries(visit, hive!.stack, supers(hive!.stack), trainees, at);
+  for (let from = 0; from < entries.length; from += 150) {
+    await recordEntries(then, actor, opened.id, entries.slice(from, from + 150));
+  }
+}
+
+async function loadFollowUps(context: Context, names: Names): Promise<void> {
+  for (const { hive, question, from, due } of FOLLOW_UPS) {
+    await insertFollowUp(context.db, {
+      id: uuid(),
+      school: names.school,
+      hive: found(names.hives, hive),
+      visit: null,
+      decision: null,
+      question,
+      from_date: from,
+      due,
+      answered_by: null,
+    });
+  }
+}

@@ -1,0 +1,90 @@
+import { isBox, type Stack } from '@brave-comb/core/equipment';
+import { type SideAddress, type VisitEntry, sideProblem } from '@brave-comb/core/inspection';
+import { skillOf } from '@brave-comb/core/skills';
+import { Refusal } from '../problem';
+
+/** What entries of one visit are held against. */
+export interface EntryRules {
+  readonly hive: string;
+  readonly stack: Stack;
+  /** First day of the colony, civil date. */
+  readonly colonySince: string;
+  readonly now: Date;
+  readonly trainees: ReadonlySet<string>;
+  readonly people: ReadonlySet<string>;
+  readonly entries: ReadonlySet<string>;
+}
+
+/** A device's clock may run ahead this far. */
+const AHEAD = 86_400_000;
+
+const refuse = (problem: string, message: string): Refusal => new Refusal(422, problem, message);
+
+/**
+ * Why an entry cannot be kept.
+ *
+ * @param entry the entry
+ * @param rules the visit's hive, colony and people
+ * @returns the refusal, or `null` when the entry can be kept
+ */
+export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | null {
+  if (entry.at.slice(0, 10) < rules.colonySince) {
+    return refuse(
+      'before the colony',
+      `Hive ${rules.hive} has had its colony since ${rules.colonySince}, the entry is dated ${entry.at.slice(0, 10)}. Check the date of your device.`,
+    );
+  }
+  if (Date.parse(entry.at) > rules.now.getTime() + AHEAD) {
+    return refuse('in the future', `The entry is dated ${entry.at.slice(0, 10)}, which is to come. Check the date of your device.`);
+  }
+  const { body } = entry;
+  switch (body.kind) {
+    case 'frame side recorded':
+      return addressProblem(body.address, rules) ?? sideRefusal(body.side);
+    case 'reading settled':
+      return addressProblem(body.address, rules) ?? entryKnown(body.keep, rules);
+    case 'seams counted':
+      return boxProblem(body.box, rules);
+    case 'part taken off':
+    case 'part put back':
+      return rules.stack.some((layer) => layer.id === body.part)
+        ? null
+        : refuse('unknown part', `Hive ${rules.hive} has no part called ${body.part}. Its parts are ${rules.stack.map((layer) => layer.id).join(', ')}.`);
+    case 'skill judged':
+      if (!skillOf(body.skill)) {
+        return refuse('unknown skill', `The checklist has no skill called ${body.skill}. Choose one of the checklist.`);
+      }
+      return rules.trainees.has(body.trainee)
+        ? null
+        : refuse('not in the group', 'That trainee does not belong to this group. Choose one of the group.');
+    case 'sting counted':
+      return body.person === null || rules.people.has(body.person)
+        ? null
+        : refuse('not in the group', 'That person is not with this group. Choose one of it, or answer later.');
+    case 'entry undone':
+      return entryKnown(body.entry, rules);
+    default:
+      return null;
+  }
+}
+
+const entryKnown = (id: string, rules: EntryRules): Refusal | null =>
+  rules.entries.has(id) ? null : refuse('unknown entry', 'This visit has no such entry to take back or keep. Load the visit again.');
+
+function boxProblem(box: string, rules: EntryRules): Refusal | null {
+  const boxes = rules.stack.filter(isBox).map((layer) => layer.id);
+  return boxes.includes(box) ? null : refuse('unknown box', `Hive ${rules.hive} has no box called ${box}. Its boxes are ${boxes.join(', ')}.`);
+}
+
+function addressProblem(address: SideAddress, rules: EntryRules): Refusal | null {
+  const layer = rules.stack.filter(isBox).find((each) => each.id === address.box);
+  if (!layer) return boxProblem(address.box, rules);
+  return address.frame <= layer.frames
+    ? null
+    : refuse('unknown frame', `The ${layer.id} of hive ${rules.hive} has ${layer.frames} frames, there is no frame ${address.frame}.`);
+}
+
+function sideRefusal(side: Parameters<typeof sideProblem>[0]): Refusal | null {
+  const problem = sideProblem(side);
+  return problem ? refuse('over eight eighths', problem) : null;
+}

@@ -1,0 +1,53 @@
+import { type BoxLayer, type Stack, frameOf, isBox, nestBoxes, supers } from '@brave-comb/core/equipment';
+import {
+  type ColonyEstimate,
+  type FrameSides,
+  type VisitRecord,
+  estimateColony,
+  framesOf,
+  recordOf,
+} from '@brave-comb/core/inspection';
+import type { Knex } from 'knex';
+import { type VisitRow, entriesOf } from './store';
+
+/** A colony as one visit read it. */
+export interface ColonyRead {
+  readonly visit: VisitRow;
+  readonly record: VisitRecord;
+  readonly box: BoxLayer;
+  /** Frames of the box that was read. */
+  readonly frames: readonly FrameSides[];
+  /** What the boxes of the nest add up to. */
+  readonly nest: ColonyEstimate;
+  /** Share of the lowest super that holds honey or nectar, `null` when it was not read. */
+  readonly superFill: number | null;
+}
+
+/** Boxes are looked up by id; a visit's own stack always has its box. */
+export function boxOf(stack: Stack, id: string): BoxLayer {
+  return stack.filter(isBox).find((layer) => layer.id === id) ?? nestBoxes(stack)[0]!;
+}
+
+/** Sums a visit up from its entries. */
+export async function readColony(db: Knex, visit: VisitRow): Promise<ColonyRead> {
+  const record = recordOf(await entriesOf(db, visit.id));
+  const readings = Object.values(record.sides);
+  const box = boxOf(visit.stack, visit.box);
+  const nestIds = new Map(nestBoxes(visit.stack).map((layer) => [layer.id, frameOf(layer)]));
+  const nest = estimateColony(
+    readings.flatMap(({ address, side }) => {
+      const frame = nestIds.get(address.box);
+      return frame ? [{ frame, side }] : [];
+    }),
+  );
+  return { visit, record, box, frames: framesOf(readings, box.id, box.frames), nest, superFill: superFillOf(visit.stack, record) };
+}
+
+function superFillOf(stack: Stack, record: VisitRecord): number | null {
+  const [lowest] = supers(stack);
+  if (!lowest) return null;
+  const read = Object.values(record.sides).filter(({ address }) => address.box === lowest.id);
+  if (read.length === 0) return null;
+  const filled = read.reduce((sum, { side }) => sum + (side.eighths.H ?? 0) + (side.eighths.N ?? 0), 0);
+  return filled / (read.length * 8);
+}

@@ -1,0 +1,291 @@
+import { NewEntry, type EntryVerdict, type Input, type Output, type Visit, type VisitFile, endpoints } from '@brave-comb/contract';
+import { type Question, type VisitEntry, recordOf } from '@brave-comb/core/inspection';
+import { broodMinutes, quantile, weatherAt } from '@brave-comb/core/weather';
+import { nestBoxes } from '@brave-comb/core/equipment';
+import type { Knex } from 'knex';
+import { answerFollowUps, openFollowUps } from '../care/store';
+import type { Actor, Context } from '../context';
+import { dateAt, iso } from '../dates';
+import { type HiveRow, type SiteRow, colonyIn, hivesById, siteById } from '../equipment/store';
+import { type NamedSessionGroup, groupsOfSession, sessionById } from '../planning/store';
+import { practiceOf, traineesOf } from '../people/store';
+import { Refusal, notFound } from '../problem';
+import { openSkills } from '../skills/service';
+import { demonstrationsOf, replaceDemonstrations } from '../skills/store';
+import { forecastInUse } from '../weather/service';
+import { entryProblem } from './check-entry';
+import { boxOf } from './colony-read';
+import { emergencyCard } from './emergency';
+import {
+  type NamedVisit,
+  type VisitRow,
+  anyVisit,
+  entriesOf,
+  entryOwners,
+  insertEntry,
+  insertVisit,
+  latestVisits,
+  lockVisit,
+  updateVisit,
+  visitBefore,
+  visitById,
+  visitsOfSession,
+} from './store';
+
+const shownVisit = (visit: NamedVisit): Visit => ({
+  id: visit.id,
+  hive: visit.hive,
+  hiveNumber: visit.hive_number,
+  site: visit.site_name,
+  stand: visit.stand,
+  session: visit.session,
+  group: { id: visit.trainee_group, name: visit.group_name },
+  supervisor: { id: visit.supervisor, name: visit.supervisor_name },
+  startedAt: iso(visit.started_at),
+  closedAt: visit.closed_at ? iso(visit.closed_at) : null,
+  questions: visit.questions,
+});
+
+async function openVisit(db: Knex, actor: Actor, id: string): Promise<NamedVisit> {
+  const visit = await visitById(db, actor, id);
+  if (!visit) throw notFound('visit');
+  return visit;
+}
+
+/**
+ * Opens a visit. The device makes the id: sent twice it is opened once. A hive that the session has open already is joined, not opened twice.
+ *
+ * @throws Refusal when the session or hive is not there, the hive stands elsewhere or empty, or the date lies before the colony
+ */
+export async function startVisit(context: Context, actor: Actor, body: Input<typeof endpoints.startVisit>['body']): Promise<Visit> {
+  const { db } = context;
+  const session = await sessionById(db, actor, body.session);
+  if (!session) throw notFound('session');
+  const [hive] = await hivesById(db, actor.school, [body.hive]);
+  const site = await siteById(db, actor.school, session.site);
+  if (!hive || !site) throw notFound('hive');
+  const known = await anyVisit(db, body.id);
+  if (known) {
+    if (known.hive !== hive.id || known.session !== session.id) {
+      throw new Refusal(409, 'id in use', 'A visit with this id belongs to another hive. Start the visit again from the day sheet.');
+    }
+    return shownVisit(await openVisit(db, actor, known.id));
+  }
+  if (hive.site !== site.id) {
+    const elsewhere = await siteById(db, actor.school, hive.site);
+    throw new Refusal(
+      409,
+      'hive stands elsewhere',
+      `Hive ${hive.number} stands at ${elsewhere?.name ?? 'another site'}, the session is at ${site.name}. Choose a hive of this site.`,
+    );
+  }
+  const colony = await colonyIn(db, actor.school, hive.id);
+  if (!colony) throw new Refusal(409, 'empty hive', `Nobody lives in hive ${hive.number}. Choose another hive.`);
+  if (dateAt(site.zone, body.startedAt) < colony.since) {
+    throw new Refusal(
+      422,
+      'before the colony',
+      `Hive ${hive.number} has had its colony since ${colony.since}. Check the date of your device.`,
+    );
+  }
+  const group = groupFor(await groupsOfSession(db, session.id), hive, actor);
+  const running = (await visitsOfSession(db, actor.school, session.id)).find((visit) => visit.hive === hive.id);
+  if (running) return shownVisit(await openVisit(db, actor, running.id));
+  await insertVisit(db, {
+    id: body.id,
+    school: actor.school,
+    session: session.id,
+    trainee_group: group.trainee_group,
+    hive: hive.id,
+    colony: colony.id,
+    supervisor: group.supervisor,
+    box: nestBoxes(hive.stack)[0]!.id,
+    stack: hive.stack,
+    questions: body.questions ?? (await questionsFor(db, actor.school, hive.id)),
+    started_at: new Date(body.startedAt),
+    closed_at: null,
+    mood: null,
+  });
+  return shownVisit(await openVisit(db, actor, body.id));
+}
+
+function groupFor(groups: readonly NamedSessionGroup[], hive: HiveRow, actor: Actor): NamedSessionGroup {
+  const group = groups.find((each) => each.hive === hive.id) ?? groups.find((each) => each.supervisor === actor.id) ?? groups[0];
+  if (!group) throw new Refusal(409, 'no group', `No group is planned for hive ${hive.number}. Give the session a group first.`);
+  return group;
+}
+
+/** What a visit is opened for when nobody says: is she laying, is there food, is brood well, and what follow-ups ask. */
+async function questionsFor(db: Knex, school: string, hive: string): Promise<readonly Question[]> {
+  const asked = (await openFollowUps(db, school, [hive])).map((each) => each.question).join(' ');
+  const also: readonly (readonly [RegExp, Question])[] = [
+    [/cell/i, 'queen cells'],
+    [/room|super|box|drawn/i, 'room'],
+    [/feed|food|stores/i, 'stores'],
+    [/lids|doubtful|disease|chalk/i, 'health'],
+  ];
+  return ['laying', ...also.filter(([asks]) => asks.test(asked)).map(([, question]) => question)];
+}
+
+export async function recentVisits(context: Context, actor: Actor): Promise<Output<typeof endpoints.recentVisits>> {
+  const visits = await latestVisits(context.db, actor, new Date(context.clock.now().getTime() + 86_400_000), 30);
+  return { visits: visits.map(shownVisit) };
+}
+
+/** A visit with all that the device at the hive needs, also without signal. */
+export async function visitFile(context: Context, actor: Actor, id: string): Promise<VisitFile> {
+  const { db } = context;
+  const visit = await openVisit(db, actor, id);
+  const site = await siteById(db, actor.school, visit.site);
+  if (!site) throw notFound('site');
+  const [hive] = await hivesById(db, actor.school, [visit.hive]);
+  const [practice, colony, trainees, entries, before, followUps] = await Promise.all([
+    practiceOf(db, actor.school),
+    colonyIn(db, actor.school, visit.hive),
+    traineesOf(db, actor.school, [visit.trainee_group]),
+    entriesOf(db, visit.id),
+    visitBefore(db, actor.school, visit.hive, visit.started_at),
+    openFollowUps(db, actor.school, [visit.hive]),
+  ]);
+  const ids = trainees.map((trainee) => trainee.id);
+  const weather = await weatherNow(context, site);
+  return {
+    visit: shownVisit(visit),
+    hiveType: hive!.type,
+    stack: visit.stack,
+    box: boxOf(visit.stack, visit.box),
+    asked: followUps.map((each) => each.question),
+    queen: colony?.queen_year ? { year: colony.queen_year, marked: Boolean(colony.queen_marked) } : null,
+    last: before
+      ? { visit: before.id, at: iso(before.started_at), sides: Object.values(recordOf(await entriesOf(db, before.id)).sides) }
+      : null,
+    entries,
+    trainees: trainees.map(({ id: trainee, name }) => ({ id: trainee, name })),
+    skills: openSkills(await demonstrationsOf(db, actor.school, ids), ids),
+    weather,
+    limits: { openMinutes: practice.openMinutes, broodMinutes: weather ? broodMinutes(weather.temperature) : 3 },
+    emergency: emergencyCard(site, trainees),
+  };
+}
+
+async function weatherNow(context: Context, site: SiteRow): Promise<VisitFile['weather']> {
+  const { ensemble } = await forecastInUse(context, site);
+  if (!ensemble) return null;
+  const now = context.clock.now().getTime();
+  const start = Date.parse(ensemble.start);
+  const here = ensemble.members.flatMap((member) => weatherAt(member, start, now) ?? []);
+  if (here.length === 0) return null;
+  const firstHour = Math.max(0, Math.floor((now - start) / 3_600_000));
+  const wet = Array.from({ length: 12 }, (_, hour) => firstHour + hour).find(
+    (hour) => ensemble.members.filter((member) => (member[hour]?.rain ?? 0) > 0.1).length * 2 > ensemble.members.length,
+  );
+  return {
+    temperature: quantile(here.map((each) => each.temperature), 0.5),
+    gust: quantile(here.map((each) => each.gust), 0.5),
+    rainFrom: wet === undefined ? null : iso(start + wet * 3_600_000),
+  };
+}
+
+/**
+ * Records entries of a visit in one transaction. Each is kept, known already, or refused for itself.
+ *
+ * @throws Refusal 422 when not one of them could be kept or was known
+ */
+export async function recordEntries(
+  context: Context,
+  actor: Actor,
+  id: string,
+  sent: readonly unknown[],
+): Promise<{ verdicts: readonly EntryVerdict[] }> {
+  const visit = await openVisit(context.db, actor, id);
+  const [colony, trainees] = await Promise.all([
+    colonyIn(context.db, actor.school, visit.hive),
+    traineesOf(context.db, actor.school, [visit.trainee_group]),
+  ]);
+  const verdicts = await context.db.transaction(async (trx) => {
+    await lockVisit(trx, visit.id);
+    const entries = await entriesOf(trx, visit.id);
+    const known = new Set(entries.map((entry) => entry.id));
+    const ids = new Set(trainees.map((trainee) => trainee.id));
+    const rules = {
+      hive: visit.hive_number,
+      stack: visit.stack,
+      colonySince: colony?.since ?? '',
+      now: context.clock.now(),
+      trainees: ids,
+      people: new Set([...ids, visit.supervisor, actor.id]),
+      entries: known,
+    };
+    const readable = sent.map((each) => NewEntry.safeParse(each));
+    const owners = new Map((await entryOwners(trx, readable.flatMap((each) => each.data?.id ?? []))).map((row) => [row.id, row.visit]));
+    const outcomes: EntryVerdict[] = [];
+    for (const [index, read] of readable.entries()) {
+      if (!read.success) {
+        outcomes.push(refused(idOf(sent[index]), unreadable(read.error.issues)));
+        continue;
+      }
+      const entry = { ...read.data, by: actor.id } as VisitEntry;
+      const owner = owners.get(entry.id);
+      if (known.has(entry.id) || owner === visit.id) {
+        outcomes.push({ id: entry.id, outcome: 'known already' });
+        continue;
+      }
+      const problem = owner
+        ? new Refusal(409, 'id in use', 'An entry with this id belongs to another visit. Make the entry again.')
+        : entryProblem(entry, rules);
+      if (problem) {
+        outcomes.push(refused(entry.id, problem));
+        continue;
+      }
+      await insertEntry(trx, visit.id, entry, context.clock.now());
+      known.add(entry.id);
+      entries.push(entry);
+      outcomes.push({ id: entry.id, outcome: 'kept' });
+    }
+    if (outcomes.some((each) => each.outcome === 'kept')) await project(trx, visit, entries);
+    return outcomes;
+  });
+  if (verdicts.every((each) => each.outcome === 'refused')) {
+    const [first] = verdicts;
+    throw new Refusal(
+      422,
+      first?.problem?.problem ?? 'not valid',
+      first?.problem?.message ?? 'Nothing of what was sent could be kept.',
+      verdicts.map((each) => ({ path: each.id, message: each.problem?.message ?? '' })),
+    );
+  }
+  return { verdicts };
+}
+
+const idOf = (sent: unknown): string =>
+  typeof sent === 'object' && sent !== null && 'id' in sent && typeof sent.id === 'string' ? sent.id : '';
+
+const refused = (id: string, { problem, message }: Refusal): EntryVerdict => ({ id, outcome: 'refused', problem: { problem, message } });
+
+function unreadable(issues: readonly { readonly path: PropertyKey[]; readonly message: string }[]): Refusal {
+  const [first] = issues;
+  const where = first && first.path.length > 0 ? ` (${first.path.map(String).join('.')})` : '';
+  return new Refusal(422, 'not valid', `The entry cannot be read${where}: ${first?.message ?? 'it has the wrong form'}`);
+}
+
+/** Brings what is derived from a visit's entries up to date: closing time, mood, demonstrations, answered follow-ups. */
+async function project(trx: Knex, visit: NamedVisit, entries: readonly VisitEntry[]): Promise<void> {
+  const { closed, mood, judgements } = recordOf(entries);
+  const change: Pick<VisitRow, 'closed_at' | 'mood'> = { closed_at: closed ? new Date(closed.at) : null, mood };
+  await updateVisit(trx, visit.id, change);
+  await replaceDemonstrations(
+    trx,
+    visit.id,
+    judgements.map((each) => ({
+      id: each.id,
+      school: visit.school,
+      trainee: each.trainee,
+      skill: each.skill,
+      level: each.level,
+      visit: visit.id,
+      judged_by: each.by,
+      at: new Date(each.at),
+    })),
+  );
+  await answerFollowUps(trx, visit, closed ? dateAt(visit.zone, closed.at) : null);
+}

@@ -1,0 +1,58 @@
+import type { Role } from '@brave-comb/contract';
+import type { Knex } from 'knex';
+import { DEFAULT_PRACTICE, type HousePractice } from './practice';
+
+export interface PersonRow {
+  readonly id: string;
+  readonly school: string;
+  readonly name: string;
+  readonly sign_in: string;
+  readonly password_hash: string;
+  readonly role: Role;
+  readonly emergency_note: string | null;
+}
+
+export const insertSchool = (db: Knex, row: { id: string; name: string; practice: object }) =>
+  db('schools').insert({ ...row, practice: JSON.stringify(row.practice) });
+
+export const insertPerson = (db: Knex, row: PersonRow) => db('people').insert(row);
+
+export const personBySignIn = (db: Knex, signIn: string) =>
+  db<PersonRow>('people')
+    .join('schools', 'schools.id', 'people.school')
+    .where('people.sign_in', signIn)
+    .first<(PersonRow & { school_name: string }) | undefined>('people.*', 'schools.name as school_name');
+
+export const peopleOf = (db: Knex, school: string, ids: readonly string[]): Promise<PersonRow[]> =>
+  db<PersonRow>('people').where({ school }).whereIn('id', ids).select();
+
+export async function insertGroup(
+  db: Knex,
+  row: { id: string; school: string; name: string },
+  members: readonly string[],
+): Promise<void> {
+  await db('trainee_groups').insert(row);
+  await db('group_members').insert(members.map((person) => ({ trainee_group: row.id, person })));
+}
+
+/** Trainees of some groups, in the order of their names. */
+export const traineesOf = (db: Knex, school: string, groups: readonly string[]) =>
+  db('group_members')
+    .join('people', 'people.id', 'group_members.person')
+    .where('people.school', school)
+    .whereIn('group_members.trainee_group', groups)
+    .orderBy('people.name')
+    .select<{ group: string; id: string; name: string; emergency_note: string | null }[]>(
+      'group_members.trainee_group as group',
+      'people.id',
+      'people.name',
+      'people.emergency_note',
+    );
+
+export const groupsOf = (db: Knex, person: string): Promise<string[]> =>
+  db('group_members').where({ person }).pluck('trainee_group');
+
+export async function practiceOf(db: Knex, school: string): Promise<HousePractice> {
+  const row = await db<{ id: string; practice: Partial<HousePractice> }>('schools').where({ id: school }).first();
+  return { ...DEFAULT_PRACTICE, ...row?.practice };
+}

@@ -1,0 +1,156 @@
+import type { GroupSheet } from '@brave-comb/contract';
+import { type MarkColour, markColour } from '@brave-comb/core/biology';
+import { HIVE_TYPES, type Layer, boxWeight, isBox, liftAdvice, nestBoxes, supers } from '@brave-comb/core/equipment';
+import { BROOD, type FrameSide, type Letter } from '@brave-comb/core/inspection';
+import { roleRota, whyThisHive } from '@brave-comb/core/planning';
+import { isOpen, standingIn } from '@brave-comb/core/skills';
+import { daysBetween, roundTo } from '@brave-comb/core/units';
+import type { FollowUpRow } from '../care/store';
+import type { Context } from '../context';
+import { dateAt, iso } from '../dates';
+import { type HiveRow, colonyIn } from '../equipment/store';
+import { type ColonyRead, readColony } from '../inspection/colony-read';
+import { type VisitRow, visitBefore } from '../inspection/store';
+import type { HousePractice } from '../people/practice';
+import type { traineesOf } from '../people/store';
+import { openSkills, shownDemonstrations } from '../skills/service';
+import type { DemonstrationRow } from '../skills/store';
+import type { NamedSessionGroup } from './store';
+
+/** What the sheets of one session are made from. */
+export interface SheetFacts {
+  readonly school: string;
+  readonly zone: string;
+  readonly date: string;
+  readonly dayStart: Date;
+  readonly hives: readonly HiveRow[];
+  readonly followUps: readonly FollowUpRow[];
+  readonly moods: readonly { readonly hive: string; readonly mood: number | null; readonly started_at: Date }[];
+  readonly visits: readonly VisitRow[];
+  readonly trainees: Awaited<ReturnType<typeof traineesOf>>;
+  readonly demonstrations: readonly DemonstrationRow[];
+}
+
+/** Who opens which hive and why, what it was like last time, what is due, who does what. */
+export async function groupSheet(
+  context: Context,
+  facts: SheetFacts,
+  practice: HousePractice,
+  group: NamedSessionGroup,
+): Promise<GroupSheet> {
+  const hive = facts.hives.find((each) => each.id === group.hive)!;
+  const trainees = facts.trainees.filter((each) => each.group === group.trainee_group);
+  const running = facts.visits.find((visit) => visit.hive === hive.id);
+  const before = await visitBefore(context.db, facts.school, hive.id, running?.started_at ?? group.starts_at);
+  const last = before ? await readColony(context.db, before) : null;
+  const colony = await colonyIn(context.db, facts.school, hive.id);
+  const mark = colony?.queen_year ? markColour(colony.queen_year) : null;
+  const due = facts.followUps
+    .filter((each) => each.hive === hive.id)
+    .map(({ question, due: day }) => ({ question, due: day, daysLeft: daysBetween(facts.date, day) }));
+  const stack = weighed(hive, last, practice);
+  const [box] = nestBoxes(hive.stack);
+  return {
+    group: { id: group.trainee_group, name: group.group_name },
+    size: trainees.length,
+    supervisor: { id: group.supervisor, name: group.supervisor_name },
+    hive: { id: hive.id, number: hive.number, stand: hive.stand, type: HIVE_TYPES[hive.type].name },
+    startsAt: iso(group.starts_at),
+    why: whyThisHive(choiceOf(facts, practice, hive, trainees.map((each) => each.id), due, stack)),
+    lastTime: last ? lastTime(last, facts) : null,
+    frameCount: box!.frames,
+    stack,
+    queenMark: colony?.queen_marked ? mark : null,
+    due,
+    rota: trainees.length > 0 ? rotaOf(facts, trainees, box!.frames) : [],
+    visit: running ? { id: running.id, closed: running.closed_at !== null } : null,
+  } satisfies GroupSheet & { queenMark: MarkColour | null };
+}
+
+function rotaOf(facts: SheetFacts, trainees: SheetFacts['trainees'], frames: number): GroupSheet['rota'] {
+  const demonstrations = shownDemonstrations(facts.demonstrations);
+  const handled = (id: string) => (isOpen(standingIn(demonstrations, id, 'lifts-straight')) ? 0 : 1);
+  const needFirst = [...trainees].sort((a, b) => handled(a.id) - handled(b.id));
+  return roleRota(needFirst.map((each) => each.name), frames);
+}
+
+function choiceOf(
+  facts: SheetFacts,
+  practice: HousePractice,
+  hive: HiveRow,
+  trainees: readonly string[],
+  due: GroupSheet['due'],
+  stack: GroupSheet['stack'],
+): Parameters<typeof whyThisHive>[0] {
+  const moodsOf = (id: string) => facts.moods.filter((each) => each.hive === id).flatMap((each) => each.mood ?? []);
+  const monthAgo = facts.dayStart.getTime() - 30 * 86_400_000;
+  const others = [...new Set(facts.moods.map((each) => each.hive))].filter((id) => id !== hive.id);
+  const demonstrations = shownDemonstrations(facts.demonstrations);
+  return {
+    hive: hive.number,
+    moods: moodsOf(hive.id).slice(-5),
+    otherMoods: others.map((id) => moodsOf(id).slice(-5)),
+    openedInThirtyDays: facts.moods.filter((each) => each.hive === hive.id && each.started_at.getTime() >= monthAgo).length,
+    openingLimit: practice.openingLimit,
+    due,
+    openSkills: openSkills(facts.demonstrations, trainees)
+      .filter((skill) => skill.open.length < trainees.length || skill.id === 'finds-eggs')
+      .slice(0, 2)
+      .map(({ id, open }) => ({ skill: id, trainees: open.length, best: standingIn(demonstrations, open[0]!, id) })),
+    groupSize: trainees.length,
+    heaviestLiftKg: supers(hive.stack).length === 0 ? null : Math.max(...stack.map((part) => part.kg ?? 0)),
+  };
+}
+
+function lastTime(last: ColonyRead, { zone, date }: SheetFacts): GroupSheet['lastTime'] {
+  const queenOn = last.frames.findIndex((frame) => frame.low?.queen === true || frame.high?.queen === true);
+  return {
+    visit: last.visit.id,
+    daysAgo: Math.max(0, daysBetween(dateAt(zone, last.visit.started_at), date)),
+    bees: last.nest.framesOfBees ? roundTo(last.nest.framesOfBees.value, 1) : null,
+    brood: roundTo(last.nest.brood.value, 1),
+    storesKg: roundTo(last.nest.storesKg.value, 1),
+    frames: last.frames,
+    telling: tellingSides(last),
+    queenOn: queenOn < 0 ? null : queenOn + 1,
+  };
+}
+
+/** The two sides worth a look before opening: cells, doubt, the queen and young brood tell most. */
+function tellingSides({ frames }: ColonyRead): NonNullable<GroupSheet['lastTime']>['telling'] {
+  const count = (side: FrameSide, letters: readonly Letter[]) => letters.reduce((sum, letter) => sum + (side.eighths[letter] ?? 0), 0);
+  const weight = (side: FrameSide) =>
+    side.cells * 6 + (side.doubtful ? 8 : 0) + (side.queen ? 5 : 0) + count(side, ['E', 'L']) * 2 + count(side, BROOD);
+  return frames
+    .flatMap((frame, index) =>
+      (['low', 'high'] as const).flatMap((face) => {
+        const side = frame[face];
+        return side ? [{ frame: index + 1, face, weight: weight(side) }] : [];
+      }),
+    )
+    .sort((a, b) => b.weight - a.weight)
+    .filter((side, index, all) => all.findIndex((other) => other.frame === side.frame) === index)
+    .slice(0, 2)
+    .sort((a, b) => a.frame - b.frame)
+    .map(({ frame, face }) => ({ frame, face }));
+}
+
+/** Every part with its weight by the last reading; boxes of the nest stay where they are. */
+function weighed(hive: HiveRow, last: ColonyRead | null, practice: HousePractice): GroupSheet['stack'] {
+  const nest = new Set(nestBoxes(hive.stack).map((layer) => layer.id));
+  return hive.stack.map((layer) => {
+    const kg = last ? weightOf(layer, last) : null;
+    if (!isBox(layer)) return { layer, kg: null, lift: null };
+    return { layer, kg, lift: nest.has(layer.id) ? 'stays put' : kg === null ? null : liftAdvice(kg, practice.lift) };
+  });
+}
+
+function weightOf(layer: Layer, last: ColonyRead): number | null {
+  if (!isBox(layer)) return null;
+  const read = Object.values(last.record.sides).filter(({ address }) => address.box === layer.id);
+  if (read.length === 0) return null;
+  const sidesOf = (letters: readonly Letter[]) =>
+    (read.reduce((sum, { side }) => sum + letters.reduce((inner, letter) => inner + (side.eighths[letter] ?? 0), 0), 0) / 8) *
+    ((layer.frames * 2) / read.length);
+  return boxWeight(layer, { honeySides: sidesOf(['H']), nectarSides: sidesOf(['N']), broodSides: sidesOf(['P', ...BROOD]) });
+}

@@ -1,0 +1,45 @@
+import type { DaySheet } from '@brave-comb/contract';
+import type { SheetFacts } from './group-sheet';
+
+/**
+ * What is said to everybody before the gate opens: people first, then hives, then the place. Other people's health is not for trainees.
+ */
+export function sayFirst(
+  sheets: DaySheet['groups'],
+  trainees: SheetFacts['trainees'],
+  forTrainee: boolean,
+): DaySheet['say'] {
+  const people = forTrainee
+    ? []
+    : trainees.flatMap(({ name, emergency_note }) =>
+        emergency_note ? [{ kind: 'person' as const, head: `${name}:`, text: emergency_note }] : [],
+      );
+  const heavy = sheets.flatMap((sheet) =>
+    sheet.stack
+      .filter((part) => part.lift === 'two lift' || part.lift === 'by frames')
+      .map((part) => ({
+        kind: 'hive' as const,
+        head: `Hive ${sheet.hive.number}:`,
+        text: `${part.layer.id} ${part.kg} kg, ${part.lift}.`,
+      })),
+  );
+  const lively = sheets
+    .filter((sheet) => sheet.why.some((reason) => reason.startsWith('Lively')))
+    .map((sheet) => ({ kind: 'hive' as const, head: `Hive ${sheet.hive.number} is lively.`, text: 'Veils on at the gate.' }));
+  const stands = [...new Set(sheets.map((sheet) => sheet.hive.stand))].sort();
+  return [
+    ...people,
+    ...lively,
+    ...heavy,
+    {
+      kind: 'place',
+      head: 'Flight lanes:',
+      text: `walk behind stand ${stands.join(' and ')}, never in front.`,
+    },
+    {
+      kind: 'place',
+      head: 'Stung and unwell?',
+      text: 'Tell the supervisor at once. The emergency card is on every device.',
+    },
+  ];
+}

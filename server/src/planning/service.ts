@@ -1,0 +1,149 @@
+import { type DaySheet, type Output, type endpoints } from '@brave-comb/contract';
+import { kitList } from '@brave-comb/core/planning';
+import { isOpen, standingIn, skillOf, CHECKLIST } from '@brave-comb/core/skills';
+import { supers } from '@brave-comb/core/equipment';
+import { addDays } from '@brave-comb/core/units';
+import { v7 as uuid } from 'uuid';
+import { openFollowUps } from '../care/store';
+import type { Actor, Context } from '../context';
+import { dateAt, hourAt, iso } from '../dates';
+import { type SiteRow, hivesById, siteById } from '../equipment/store';
+import { visitMoods, visitsOfSession } from '../inspection/store';
+import { groupsOf, practiceOf, traineesOf } from '../people/store';
+import { notFound } from '../problem';
+import { shownDemonstrations } from '../skills/service';
+import { demonstrationsOf } from '../skills/store';
+import { forecastInUse } from '../weather/service';
+import { type SheetFacts, groupSheet } from './group-sheet';
+import { sayFirst } from './say-first';
+import {
+  type NamedSessionGroup,
+  type SessionGroupRow,
+  type SessionRow,
+  groupsOfSession,
+  insertSession,
+  nextSession as nextSessionRow,
+  sessionById,
+  sessionsBetween,
+} from './store';
+import { dayVerdict } from './verdict';
+
+export async function addSession(
+  { db }: Context,
+  session: Omit<SessionRow, 'id'>,
+  groups: readonly Omit<SessionGroupRow, 'session'>[],
+): Promise<string> {
+  const id = uuid();
+  await db.transaction((trx) => insertSession(trx, { id, ...session }, groups));
+  return id;
+}
+
+/** The next session to go to: today's stays the next one until midnight, also when it is over. */
+export async function nextSession({ db, clock }: Context, actor: Actor): Promise<Output<typeof endpoints.nextSession>> {
+  const now = clock.now();
+  const coming = await nextSessionRow(db, actor, now);
+  const earlierToday = (await sessionsBetween(db, actor, new Date(now.getTime() - 20 * 3_600_000), now)).at(-1);
+  const zone = earlierToday ? (await siteById(db, actor.school, earlierToday.site))?.zone : undefined;
+  const stillToday = earlierToday && zone && dateAt(zone, earlierToday.starts_at) === dateAt(zone, now) ? earlierToday : undefined;
+  return { session: (stillToday ?? coming)?.id ?? null };
+}
+
+export async function sessionOn(
+  { db }: Context,
+  actor: Actor,
+  date: string,
+  site: string | undefined,
+): Promise<Output<typeof endpoints.sessionOn>> {
+  const near = await sessionsBetween(
+    db,
+    actor,
+    new Date(`${addDays(date, -1)}T00:00:00Z`),
+    new Date(`${addDays(date, 2)}T00:00:00Z`),
+    site,
+  );
+  for (const session of near) {
+    const zone = (await siteById(db, actor.school, session.site))?.zone;
+    if (zone && dateAt(zone, session.starts_at) === date) return { session: session.id };
+  }
+  return { session: null };
+}
+
+/** Everything on the day sheet of one session. A trainee sees the own group, without other people's notes. */
+export async function daySheet(context: Context, actor: Actor, id: string): Promise<DaySheet> {
+  const { db, clock } = context;
+  const session = await sessionById(db, actor, id);
+  if (!session) throw notFound('session');
+  const site = await siteById(db, actor.school, session.site);
+  if (!site) throw notFound('site');
+  const practice = await practiceOf(db, actor.school);
+  const allGroups = await groupsOfSession(db, session.id);
+  const own = actor.role === 'trainee' ? await groupsOf(db, actor.id) : null;
+  const groups = allGroups.filter((group) => !own || own.includes(group.trainee_group));
+  const facts = await sheetFacts(context, actor, session, site, groups);
+  const sheets = await Promise.all(groups.map((group) => groupSheet(context, facts, practice, group)));
+  const forecast = await forecastInUse(context, site);
+  const largest = Math.max(0, ...sheets.map((sheet) => sheet.size));
+  return {
+    session: {
+      id: session.id,
+      site: { id: site.id, name: site.name },
+      zone: site.zone,
+      date: facts.date,
+      startsAt: iso(session.starts_at),
+      endsAt: iso(session.ends_at),
+      depth: session.depth,
+      status: session.status,
+    },
+    forecast: { issuedAt: forecast.ensemble?.issued ?? null, problem: forecast.problem },
+    verdict: forecast.ensemble ? dayVerdict(forecast.ensemble, site, session, practice, largest) : null,
+    groups: sheets,
+    kit: kitList({
+      groups: groups.length,
+      trainees: sheets.reduce((sum, sheet) => sum + sheet.size, 0),
+      supervisors: new Set(groups.map((group) => group.supervisor)).size,
+      jobs: sheets.flatMap((sheet) => sheet.due.map(({ question }) => ({ hive: sheet.hive.number, question }))),
+      liftedParts: facts.hives.reduce((sum, hive) => sum + supers(hive.stack).length + 1, 0),
+    }),
+    say: sayFirst(sheets, facts.trainees, actor.role === 'trainee'),
+    mine: actor.role === 'trainee' ? mine(actor, sheets, facts) : null,
+    mayStart: actor.role !== 'trainee' && dateAt(site.zone, clock.now()) === facts.date && session.status !== 'called off',
+  };
+}
+
+async function sheetFacts(
+  context: Context,
+  actor: Actor,
+  session: SessionRow,
+  site: SiteRow,
+  groups: readonly NamedSessionGroup[],
+): Promise<SheetFacts> {
+  const { db } = context;
+  const date = dateAt(site.zone, session.starts_at);
+  const hiveIds = groups.map((group) => group.hive);
+  const trainees = await traineesOf(db, actor.school, groups.map((group) => group.trainee_group));
+  const dayStart = new Date(hourAt(site.zone, date, 0));
+  const [hives, followUps, moods, visits, demonstrations] = await Promise.all([
+    hivesById(db, actor.school, hiveIds),
+    openFollowUps(db, actor.school, hiveIds),
+    visitMoods(db, actor.school, new Date(dayStart.getTime() - 200 * 86_400_000), dayStart),
+    visitsOfSession(db, actor.school, session.id),
+    demonstrationsOf(db, actor.school, trainees.map((trainee) => trainee.id)),
+  ]);
+  return { school: actor.school, zone: site.zone, date, dayStart, hives, followUps, moods, visits, trainees, demonstrations };
+}
+
+function mine(actor: Actor, sheets: DaySheet['groups'], facts: SheetFacts): DaySheet['mine'] {
+  const first = actor.name;
+  const roles = sheets.flatMap((sheet) =>
+    sheet.rota.flatMap((turn) =>
+      Object.entries(turn.roles).flatMap(([role, names]) =>
+        (names as readonly string[]).includes(first) ? [`frames ${turn.fromFrame}–${turn.toFrame}: ${role}`] : [],
+      ),
+    ),
+  );
+  const demonstrations = shownDemonstrations(facts.demonstrations);
+  const openSkills = CHECKLIST.filter((skill) => isOpen(standingIn(demonstrations, actor.id, skill.id))).map(
+    (skill) => skillOf(skill.id)!.name,
+  );
+  return { roles, openSkills };
+}

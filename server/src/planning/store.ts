@@ -1,0 +1,89 @@
+import type { Depth } from '@brave-comb/core/weather';
+import type { Knex } from 'knex';
+import type { Actor } from '../context';
+
+export interface SessionRow {
+  readonly id: string;
+  readonly school: string;
+  readonly site: string;
+  readonly starts_at: Date;
+  readonly ends_at: Date;
+  readonly depth: Depth;
+  readonly status: 'planned' | 'held' | 'called off';
+}
+
+export interface SessionGroupRow {
+  readonly session: string;
+  readonly trainee_group: string;
+  readonly hive: string;
+  readonly supervisor: string;
+  readonly starts_at: Date;
+}
+export type NamedSessionGroup = SessionGroupRow & { readonly group_name: string; readonly supervisor_name: string };
+
+export async function insertSession(db: Knex, row: SessionRow, groups: readonly Omit<SessionGroupRow, 'session'>[]): Promise<void> {
+  await db('sessions').insert(row);
+  await db('session_groups').insert(groups.map((group) => ({ ...group, session: row.id })));
+}
+
+const sessions = (db: Knex, school: string) => db<SessionRow>('sessions').where('sessions.school', school);
+
+/** Narrows sessions to those that somebody takes part in. */
+function attendedBy(query: ReturnType<typeof sessions>, db: Knex, actor: Actor): ReturnType<typeof sessions> {
+  if (actor.role === 'lead') return query;
+  if (actor.role === 'supervisor') {
+    return query.whereIn('sessions.id', db('session_groups').where('supervisor', actor.id).select('session'));
+  }
+  const groups = db('group_members').where('person', actor.id).select('trainee_group');
+  return query.whereIn('sessions.id', db('session_groups').whereIn('trainee_group', groups).select('session'));
+}
+
+export const sessionById = (db: Knex, actor: Actor, id: string): Promise<SessionRow | undefined> =>
+  attendedBy(sessions(db, actor.school), db, actor).where('sessions.id', id).first();
+
+/** The next session that is not over; on the day itself also one that is. */
+export const nextSession = (db: Knex, actor: Actor, since: Date): Promise<SessionRow | undefined> =>
+  attendedBy(sessions(db, actor.school), db, actor)
+    .whereNot('status', 'called off')
+    .where('ends_at', '>=', since)
+    .orderBy('starts_at')
+    .first();
+
+export const sessionsBetween = (db: Knex, actor: Actor, from: Date, to: Date, site?: string): Promise<SessionRow[]> =>
+  attendedBy(sessions(db, actor.school), db, actor)
+    .whereBetween('starts_at', [from, to])
+    .modify((query) => {
+      if (site) void query.where('site', site);
+    })
+    .orderBy('starts_at')
+    .select();
+
+export const groupsOfSession = (db: Knex, session: string): Promise<NamedSessionGroup[]> =>
+  db('session_groups')
+    .join('trainee_groups', 'trainee_groups.id', 'session_groups.trainee_group')
+    .join('people', 'people.id', 'session_groups.supervisor')
+    .where('session_groups.session', session)
+    .orderBy('session_groups.starts_at')
+    .orderBy('trainee_groups.name')
+    .select<NamedSessionGroup[]>(
+      'session_groups.*',
+      'trainee_groups.name as group_name',
+      'people.name as supervisor_name',
+    );
+
+export async function groupCounts(db: Knex, sessionIds: readonly string[]): Promise<ReadonlyMap<string, number>> {
+  const rows = await db('session_groups')
+    .whereIn('session', sessionIds)
+    .groupBy('session')
+    .select<{ session: string; groups: number }[]>('session', db.raw('count(*) as `groups`'));
+  return new Map(rows.map((row) => [row.session, Number(row.groups)]));
+}
+
+/** Whether a supervisor has ever had a trainee's group. */
+export async function supervisesTrainee(db: Knex, supervisor: string, trainee: string): Promise<boolean> {
+  const row = await db('session_groups')
+    .join('group_members', 'group_members.trainee_group', 'session_groups.trainee_group')
+    .where({ supervisor, person: trainee })
+    .first();
+  return row !== undefined;
+}

@@ -1,0 +1,17 @@
+import type { Problem } from '@brave-comb/contract';
+
+/** A refusal that says what to do, with its HTTP status. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    readonly problem: string,
+    message: string,
+    readonly details?: Problem['details'],
+  ) {
+    super(message);
+    this.name = 'Refusal';
+  }
+}
+
+export const notFound = (what: string): Refusal =>
+  new Refusal(404, 'not found', `There is no such ${what} among those that you may see. Go back and open it from the list.`);

@@ -1,0 +1,130 @@
+import type { Ensemble, Weather } from '@brave-comb/core/weather';
+import * as z from 'zod';
+
+/**
+ * Ensembles as CoverageJSON (OGC Community Standard 21-069r2): a domain of one point with the axes `t` and `realization`, and one
+ * two-dimensional NdArray a parameter. See docs/formats/weather.md.
+ */
+export const PARAMETERS = {
+  temperature: { name: 'Shade temperature', unit: 'Cel' },
+  dewPoint: { name: 'Dew point', unit: 'Cel' },
+  wind: { name: 'Mean wind', unit: 'km/h' },
+  gust: { name: 'Gusts', unit: 'km/h' },
+  rain: { name: 'Rain within the hour', unit: 'mm' },
+  cloud: { name: 'Share of the sky covered', unit: '1' },
+  thunder: { name: 'Chance of thunder', unit: '1' },
+} as const satisfies Record<keyof Weather, { name: string; unit: string }>;
+const NAMES = Object.keys(PARAMETERS) as (keyof Weather)[];
+
+const NdArray = z.object({
+  type: z.literal('NdArray'),
+  dataType: z.enum(['float', 'integer']),
+  axisNames: z.tuple([z.literal('t'), z.literal('realization')]),
+  shape: z.tuple([z.int().min(1), z.int().min(1)]),
+  values: z.array(z.number()),
+});
+
+const Coverage = z.object({
+  type: z.literal('Coverage'),
+  issued: z.iso.datetime(),
+  domain: z.object({
+    type: z.literal('Domain'),
+    axes: z.object({ t: z.object({ values: z.array(z.iso.datetime()).min(1) }), realization: z.object({ values: z.array(z.int()) }) }),
+  }),
+  ranges: z.object({
+    temperature: NdArray,
+    dewPoint: NdArray,
+    wind: NdArray,
+    gust: NdArray,
+    rain: NdArray,
+    cloud: NdArray,
+    thunder: NdArray,
+  }),
+});
+
+const HOUR = 3_600_000;
+
+/**
+ * Writes an ensemble as CoverageJSON.
+ *
+ * @param ensemble hours of several members
+ * @param place longitude and latitude of the point
+ * @returns a CoverageJSON document, plain data
+ */
+export function toCoverage(ensemble: Ensemble, place: { readonly latitude: number; readonly longitude: number }) {
+  const hours = ensemble.members[0]?.length ?? 0;
+  const start = Date.parse(ensemble.start);
+  const range = (name: keyof Weather) => ({
+    type: 'NdArray',
+    dataType: 'float',
+    axisNames: ['t', 'realization'],
+    shape: [hours, ensemble.members.length],
+    values: Array.from({ length: hours }, (_, hour) => ensemble.members.map((member) => member[hour]![name])).flat(),
+  });
+  return {
+    type: 'Coverage',
+    issued: ensemble.issued,
+    domain: {
+      type: 'Domain',
+      axes: {
+        x: { values: [place.longitude] },
+        y: { values: [place.latitude] },
+        t: { values: Array.from({ length: hours }, (_, hour) => new Date(start + hour * HOUR).toISOString()) },
+        realization: { values: ensemble.members.map((_, member) => member) },
+      },
+      referencing: [
+        {
+          coordinates: ['x', 'y'],
+          system: { type: 'GeographicCRS', id: 'http://www.opengis.net/def/crs/OGC/1.3/CRS84' },
+        },
+        { coordinates: ['t'], system: { type: 'TemporalRS', calendar: 'Gregorian' } },
+      ],
+    },
+    parameters: Object.fromEntries(
+      NAMES.map((name) => [
+        name,
+        {
+          type: 'Parameter',
+          observedProperty: { label: { en: PARAMETERS[name].name } },
+          unit: { symbol: { value: PARAMETERS[name].unit, type: 'http://www.opengis.net/def/uom/UCUM/' } },
+        },
+      ]),
+    ),
+    ranges: Object.fromEntries(NAMES.map((name) => [name, range(name)])),
+  };
+}
+
+/**
+ * Reads an ensemble from CoverageJSON.
+ *
+ * @param document parsed JSON
+ * @returns the ensemble
+ * @throws RangeError saying which part is missing or does not fit
+ */
+export function fromCoverage(document: unknown): Ensemble {
+  const read = Coverage.safeParse(document);
+  if (!read.success) {
+    const [issue] = read.error.issues;
+    throw new RangeError(`The weather service answered without ${issue?.path.join('.') ?? 'a coverage'}: ${issue?.message ?? ''}`);
+  }
+  const { domain, ranges, issued } = read.data;
+  const times = domain.axes.t.values;
+  const members = domain.axes.realization.values.length;
+  for (const name of NAMES) {
+    if (ranges[name].values.length !== times.length * members) {
+      throw new RangeError(`The weather service answered with ${ranges[name].values.length} values of ${name} for ${times.length} hours × ${members}.`);
+    }
+  }
+  times.forEach((time, hour) => {
+    if (Date.parse(time) !== Date.parse(times[0]!) + hour * HOUR) {
+      throw new RangeError(`The weather service left out the hour before ${time}.`);
+    }
+  });
+  const at = (hour: number, member: number) =>
+    Object.fromEntries(NAMES.map((name) => [name, ranges[name].values[hour * members + member]])) as unknown as Weather;
+  return {
+    issued,
+    start: times[0]!,
+    members: Array.from({ length: members }, (_, member) => times.map((_time, hour) => at(hour, member))),
+  };
+}

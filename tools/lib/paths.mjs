@@ -1,0 +1,3 @@
+import { fileURLToPath } from 'node:url';
+
+export const ROOT = fileURLToPath(new URL('../..', import.meta.url)).replace(/\/$/, '');

@@ -1,0 +1,94 @@
+// npm start: sets up whatever is missing, then serves the application until Ctrl-C.
+import net from 'node:net';
+import { join } from 'node:path';
+import { ensureBuild } from './lib/build.mjs';
+import { ensurePackages } from './lib/debian.mjs';
+import { ensureDependencies } from './lib/dependencies.mjs';
+import { dataFolder, startMariaDb } from './lib/mariadb.mjs';
+import { ROOT } from './lib/paths.mjs';
+import { Trouble, run, say } from './lib/say.mjs';
+
+const port = Number(process.env.PORT ?? 8080);
+const host = process.env.HOST ?? '127.0.0.1';
+
+const portInUse = () =>
+  new Trouble(`Port ${port} is in use, perhaps by an earlier start. Stop that one, or choose another port:\n\n  PORT=${port + 1} npm start\n`);
+
+function checkPort() {
+  if (!Number.isInteger(port) || port < 1 || port > 65_535) {
+    throw new Trouble(`PORT is "${process.env.PORT}": write a whole number from 1 to 65535.`);
+  }
+  return new Promise((done, fail) => {
+    const server = net.createServer();
+    server.once('error', (error) => fail(error.code === 'EADDRINUSE' ? portInUse() : new Trouble(`Port ${port} cannot be used: ${error.message}`)));
+    server.listen(port, host, () => server.close(done));
+  });
+}
+
+/** npm itself may be killed without a word to us: then its child must not live on. */
+function watchParent(stop) {
+  const parent = process.ppid;
+  if (!process.env.npm_lifecycle_event) return;
+  setInterval(() => {
+    if (process.ppid !== parent) stop();
+  }, 1000).unref();
+}
+
+await run(async () => {
+  const began = performance.now();
+  await checkPort();
+  await ensureDependencies();
+  const remote = process.env.DATABASE_URL;
+  if (!remote) await ensurePackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', setpriv: 'util-linux' });
+  await ensureBuild();
+
+  const folder = remote ? '' : dataFolder();
+  const database = remote ? null : await startMariaDb(folder);
+  let server = null;
+  let stopping = false;
+  const stop = async (code = 0) => {
+    if (stopping) return;
+    stopping = true;
+    await server?.stop().catch(() => undefined);
+    await database?.stop();
+    say('Stopped. Everything entered is kept.');
+    process.exit(code);
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop());
+  watchParent(() => void stop());
+  database?.lost.then(() => {
+    process.stderr.write(`\nThe database ended; its log is ${join(folder, 'mariadb.log')}. Start again: nothing that was acknowledged is lost.\n`);
+    void stop(1);
+  });
+
+  const { startServer, configFromEnvironment } = await import(join(ROOT, 'server', 'dist', 'main.js'));
+  const config = configFromEnvironment(process.env);
+  try {
+    server = await startServer({
+      ...config,
+      port,
+      host,
+      databaseUrl: remote ?? database.url,
+      dataDir: folder,
+      webDir: join(ROOT, 'web', 'dist'),
+      sessionSecret: process.env.SESSION_SECRET ?? database?.secret ?? config.sessionSecret,
+    });
+  } catch (error) {
+    await database?.stop();
+    if (error.code === 'EADDRINUSE') throw portInUse();
+    if (remote && /ECONNREFUSED|ENOTFOUND|ER_ACCESS_DENIED|ETIMEDOUT/.test(error.code ?? '')) {
+      throw new Trouble(`The database at DATABASE_URL does not answer (${error.code}). Start it, or leave DATABASE_URL away to use a private one.`);
+    }
+    throw error;
+  }
+  say(`
+Brave Comb is ready after ${((performance.now() - began) / 1000).toFixed(1)} s: ${server.address}
+${config.demo ? `
+  Demo sign-ins, password of all: willow-before-gorse
+    morag     lead instructor
+    tomasz    supervisor of Curlew (leilani: Dipper, ruth: Lapwing, marit)
+    salma     trainee in Curlew (nadia: Dipper, hoa: Lapwing)
+    ines      lead instructor of the second school, Saltpan Road
+` : ''}
+  Ctrl-C stops it and its database.`);
+});

@@ -1,0 +1,21 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: 'core', root: 'core', include: ['test/**/*.spec.ts'] } },
+      { test: { name: 'contract', root: 'contract', include: ['test/**/*.spec.ts'] } },
+      {
+        test: {
+          name: 'server',
+          root: 'server',
+          include: ['test/**/*.spec.ts'],
+          pool: 'forks',
+          fileParallelism: false,
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+        },
+      },
+    ],
+  },
+});
