@@ -19,6 +19,7 @@ export const endpoints = {
   startVisit: inspection.startVisit,
   recentVisits: inspection.recentVisits,
   visitFile: inspection.visitFile,
+  preparedVisit: inspection.preparedVisit,
   recordEntries: inspection.recordEntries,
   visitReview: care.visitReview,
   decide: care.decide,

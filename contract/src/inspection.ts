@@ -74,6 +74,7 @@ const Visit = z.object({
   hive: Id,
   hiveNumber: z.string(),
   site: z.string(),
+  zone: z.string(),
   stand: z.string(),
   session: Id,
   group: z.object({ id: Id, name: z.string() }),
@@ -166,4 +167,13 @@ export const recordEntries = endpoint({
   params: visitParam,
   body: z.object({ entries: z.array(z.unknown()).min(1, 'Send at least one entry.').max(200, 'Send at most 200 at a time.') }),
   response: z.object({ verdicts: list(EntryVerdict) }),
+});
+
+export const preparedVisit = endpoint({
+  method: 'GET',
+  path: '/api/sessions/:session/hives/:hive/visit-file',
+  access: field,
+  summary: 'What a device needs to open a visit later without signal: the file of a visit not yet started, with an id to start it by',
+  params: z.object({ session: Id, hive: Id }),
+  response: VisitFile,
 });

@@ -18,6 +18,8 @@ type Noted<K extends EntryBody['kind']> = Extract<EntryBody, { kind: K }> & Pick
 /** A visit as its entries tell it. Plain data, so that it can be stored, sent and compared. */
 export interface VisitRecord {
   readonly step: StepId;
+  /** When the first part came off or the first frame was read. */
+  readonly openedAt: string | null;
   /** The reading in force of each side, by {@link sideKey}. */
   readonly sides: Readonly<Record<string, SideReading>>;
   /** Sides read by two people who had not seen each other's reading, until somebody settles them. */
@@ -56,6 +58,7 @@ export function recordOf(entries: readonly VisitEntry[]): VisitRecord {
   for (const { body } of entries) if (body.kind === 'entry undone') undone.add(body.entry);
   const record: Draft = {
     step: 'outside',
+    openedAt: null,
     sides: {},
     conflicts: [],
     outside: {},
@@ -81,6 +84,7 @@ export function recordOf(entries: readonly VisitEntry[]): VisitRecord {
 
 function apply(record: Draft, entry: VisitEntry): void {
   const { id, at, by, body } = entry;
+  if (body.kind === 'part taken off' || body.kind === 'frame side recorded') record.openedAt ??= at;
   switch (body.kind) {
     case 'step reached':
       record.step = body.step;

@@ -17,15 +17,15 @@ export interface KitLine {
   readonly hives: readonly string[];
 }
 
-const JOB_KIT: readonly { readonly when: RegExp; readonly count: number; readonly what: string }[] = [
-  { when: /super/i, count: 1, what: 'super with drawn combs' },
-  { when: /drawn|foundation/i, count: 2, what: 'frames of foundation' },
-  { when: /cell/i, count: 1, what: 'queen cage' },
-  { when: /mark/i, count: 1, what: 'marking pen of the year' },
-  { when: /mite|wash/i, count: 1, what: 'mite wash kit' },
-  { when: /feed|food/i, count: 1, what: 'feeder, filled' },
-  { when: /egg|larva|laying/i, count: 1, what: 'magnifier' },
-  { when: /doubtful|lids|brood disease/i, count: 6, what: 'matchsticks and a bag for them' },
+const JOB_KIT: readonly { readonly when: RegExp; readonly one: string; readonly many: string }[] = [
+  { when: /super/i, one: 'super with drawn combs', many: 'supers with drawn combs' },
+  { when: /drawn|foundation/i, one: 'frame of foundation', many: 'frames of foundation' },
+  { when: /cell/i, one: 'queen cage', many: 'queen cages' },
+  { when: /mark/i, one: 'marking pen of the year', many: 'marking pens of the year' },
+  { when: /mite|wash/i, one: 'mite wash kit', many: 'mite wash kits' },
+  { when: /feed|food/i, one: 'feeder, filled', many: 'feeders, filled' },
+  { when: /egg|larva|laying/i, one: 'magnifier', many: 'magnifiers' },
+  { when: /doubtful|lids|brood disease/i, one: 'bag of matchsticks', many: 'bags of matchsticks' },
 ];
 
 /**
@@ -48,9 +48,9 @@ export function kitList(need: KitNeed): readonly KitLine[] {
     { count: need.groups, what: 'scrap buckets with lids', hives: [] },
     { count: 1, what: 'first-aid bag and the emergency card', hives: [] },
   ];
-  const special = JOB_KIT.map(({ when, count, what }): KitLine => {
+  const special = JOB_KIT.map(({ when, one, many }): KitLine => {
     const hives = [...new Set(need.jobs.filter((job) => when.test(job.question)).map((job) => job.hive))];
-    return { count: count * hives.length, what, hives };
+    return { count: hives.length, what: hives.length === 1 ? one : many, hives };
   });
   return [...common, ...special.filter((line) => line.count > 0)];
 }

@@ -10,8 +10,8 @@ export interface HiveChoice {
   readonly otherMoods: readonly (readonly number[])[];
   readonly openedInThirtyDays: number;
   readonly openingLimit: number;
-  /** Open follow-ups with their last day, ISO date, and days until then. */
-  readonly due: readonly { readonly question: string; readonly daysLeft: number }[];
+  /** Open follow-ups with the days until their last day. */
+  readonly due: readonly { readonly daysLeft: number }[];
   /** Standing of each trainee of the group in each skill that is still open. */
   readonly openSkills: readonly { readonly skill: string; readonly trainees: number; readonly best: SkillLevel | null }[];
   readonly groupSize: number;
@@ -29,9 +29,12 @@ const mean = (values: readonly number[]): number => values.reduce((sum, value) =
  */
 export function whyThisHive(choice: HiveChoice): readonly string[] {
   const reasons: { readonly text: string; readonly weight: number }[] = [];
-  for (const { question, daysLeft } of choice.due) {
+  const [first] = [...choice.due].sort((a, b) => a.daysLeft - b.daysLeft);
+  if (first) {
+    const { daysLeft } = first;
     const when = daysLeft < 0 ? `${-daysLeft} days late` : daysLeft === 0 ? 'last day today' : `${daysLeft} days left`;
-    reasons.push({ text: `${question} ${when}`, weight: 3 - Math.max(-1, daysLeft) / 10 });
+    const others = choice.due.length > 1 ? `, ${choice.due.length} questions in all` : '';
+    reasons.push({ text: `Due, ${when}${others}`, weight: 3 - Math.max(-1, daysLeft) / 10 });
   }
   for (const { skill, trainees } of choice.openSkills) {
     const name = skillOf(skill)?.name ?? skill;

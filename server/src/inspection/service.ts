@@ -3,6 +3,7 @@ import { type Question, type VisitEntry, recordOf } from '@brave-comb/core/inspe
 import { broodMinutes, quantile, weatherAt } from '@brave-comb/core/weather';
 import { nestBoxes } from '@brave-comb/core/equipment';
 import type { Knex } from 'knex';
+import { v7 as uuid } from 'uuid';
 import { answerFollowUps, openFollowUps } from '../care/store';
 import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
@@ -37,6 +38,7 @@ const shownVisit = (visit: NamedVisit): Visit => ({
   hive: visit.hive,
   hiveNumber: visit.hive_number,
   site: visit.site_name,
+  zone: visit.zone,
   stand: visit.stand,
   session: visit.session,
   group: { id: visit.trainee_group, name: visit.group_name },
@@ -134,24 +136,61 @@ export async function recentVisits(context: Context, actor: Actor): Promise<Outp
 
 /** A visit with all that the device at the hive needs, also without signal. */
 export async function visitFile(context: Context, actor: Actor, id: string): Promise<VisitFile> {
+  const visit = await openVisit(context.db, actor, id);
+  return fileOf(context, visit, await entriesOf(context.db, visit.id));
+}
+
+/** The file of a visit that is not started yet, so that a device can start it later without signal. */
+export async function preparedVisit(context: Context, actor: Actor, sessionId: string, hiveId: string): Promise<VisitFile> {
+  const { db, clock } = context;
+  const session = await sessionById(db, actor, sessionId);
+  const [hive] = await hivesById(db, actor.school, [hiveId]);
+  const site = hive && (await siteById(db, actor.school, hive.site));
+  const colony = hive && (await colonyIn(db, actor.school, hive.id));
+  if (!session || !hive || !site || !colony || hive.site !== session.site) throw notFound('hive in this session');
+  const group = groupFor(await groupsOfSession(db, session.id), hive, actor);
+  const visit: NamedVisit = {
+    id: uuid(),
+    school: actor.school,
+    session: session.id,
+    trainee_group: group.trainee_group,
+    group_name: group.group_name,
+    hive: hive.id,
+    hive_number: hive.number,
+    stand: hive.stand,
+    site: site.id,
+    site_name: site.name,
+    zone: site.zone,
+    colony: colony.id,
+    supervisor: group.supervisor,
+    supervisor_name: group.supervisor_name,
+    box: nestBoxes(hive.stack)[0]!.id,
+    stack: hive.stack,
+    questions: await questionsFor(db, actor.school, hive.id),
+    started_at: clock.now(),
+    closed_at: null,
+    mood: null,
+  };
+  return fileOf(context, visit, []);
+}
+
+async function fileOf(context: Context, visit: NamedVisit, entries: readonly VisitEntry[]): Promise<VisitFile> {
   const { db } = context;
-  const visit = await openVisit(db, actor, id);
-  const site = await siteById(db, actor.school, visit.site);
-  if (!site) throw notFound('site');
-  const [hive] = await hivesById(db, actor.school, [visit.hive]);
-  const [practice, colony, trainees, entries, before, followUps] = await Promise.all([
-    practiceOf(db, actor.school),
-    colonyIn(db, actor.school, visit.hive),
-    traineesOf(db, actor.school, [visit.trainee_group]),
-    entriesOf(db, visit.id),
-    visitBefore(db, actor.school, visit.hive, visit.started_at),
-    openFollowUps(db, actor.school, [visit.hive]),
+  const [site, [hive], practice, colony, trainees, before, followUps] = await Promise.all([
+    siteById(db, visit.school, visit.site),
+    hivesById(db, visit.school, [visit.hive]),
+    practiceOf(db, visit.school),
+    colonyIn(db, visit.school, visit.hive),
+    traineesOf(db, visit.school, [visit.trainee_group]),
+    visitBefore(db, visit.school, visit.hive, visit.started_at),
+    openFollowUps(db, visit.school, [visit.hive]),
   ]);
+  if (!site || !hive) throw notFound('hive');
   const ids = trainees.map((trainee) => trainee.id);
   const weather = await weatherNow(context, site);
   return {
     visit: shownVisit(visit),
-    hiveType: hive!.type,
+    hiveType: hive.type,
     stack: visit.stack,
     box: boxOf(visit.stack, visit.box),
     asked: followUps.map((each) => each.question),
@@ -161,7 +200,7 @@ export async function visitFile(context: Context, actor: Actor, id: string): Pro
       : null,
     entries,
     trainees: trainees.map(({ id: trainee, name }) => ({ id: trainee, name })),
-    skills: openSkills(await demonstrationsOf(db, actor.school, ids), ids),
+    skills: openSkills(await demonstrationsOf(db, visit.school, ids), ids),
     weather,
     limits: { openMinutes: practice.openMinutes, broodMinutes: weather ? broodMinutes(weather.temperature) : 3 },
     emergency: emergencyCard(site, trainees),

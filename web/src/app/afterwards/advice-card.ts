@@ -1,0 +1,50 @@
+import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
+import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
+import type { Review } from '@brave-comb/contract';
+import type { DecisionDraft } from '../care/care.feature';
+import { dateText } from '../shell/format';
+
+type Advised = Review['advice'][number];
+
+/** One advice: what, by when, why and why not, what another school would do, and what the instructor decides. */
+@Component({
+  selector: 'bc-advice-card',
+  imports: [ReactiveFormsModule],
+  templateUrl: './advice-card.html',
+  styleUrl: './advice-card.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class AdviceCard {
+  readonly advised = input.required<Advised>();
+  readonly rank = input.required<number>();
+  readonly mayDecide = input(false);
+  readonly busy = input(false);
+  readonly decided = output<DecisionDraft>();
+  readonly withdrawn = output<string>();
+
+  protected readonly open = signal<'otherwise' | 'declined' | null>(null);
+  protected readonly explained = signal(false);
+  protected readonly tried = signal(false);
+  protected readonly date = dateText;
+  protected readonly words = { accepted: 'Decided', otherwise: 'Otherwise', declined: 'Declined' } as const;
+  protected readonly form = inject(NonNullableFormBuilder).group({ action: '', reason: '', due: '' });
+
+  protected accept(): void {
+    this.decided.emit({ advice: this.advised().advice.kind, verdict: 'accepted', action: '', reason: '' });
+  }
+
+  protected start(verdict: 'otherwise' | 'declined'): void {
+    this.tried.set(false);
+    this.form.reset({ action: '', reason: '', due: verdict === 'otherwise' ? this.advised().advice.followUp.due : '' });
+    this.open.set(verdict);
+  }
+
+  protected submit(): void {
+    const verdict = this.open();
+    const { action, reason, due } = this.form.getRawValue();
+    this.tried.set(true);
+    if (!verdict || reason.trim() === '' || (verdict === 'otherwise' && action.trim() === '')) return;
+    this.decided.emit({ advice: this.advised().advice.kind, verdict, action, reason, ...(due ? { due } : {}) });
+    this.open.set(null);
+  }
+}

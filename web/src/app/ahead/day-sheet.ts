@@ -1,0 +1,57 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { MatIcon } from '@angular/material/icon';
+import type { GroupSheet } from '@brave-comb/contract';
+import { Store } from '@ngrx/store';
+import { type CallFault } from '../api/contract-client';
+import { CombLegend } from '../inspection/comb-legend';
+import { PreparedVisits } from '../inspection/prepared-visits';
+import { PlanningEvents, planningFeature } from '../planning/planning.feature';
+import { dayOf } from '../shell/format';
+import { GroupCard } from './group-card';
+import { VerdictSheet } from './verdict-sheet';
+
+/** Go or not, who, where, with what. */
+@Component({
+  selector: 'bc-day-sheet',
+  imports: [MatIcon, VerdictSheet, GroupCard, CombLegend],
+  templateUrl: './day-sheet.html',
+  styleUrl: './day-sheet.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class DaySheetScreen {
+  private readonly store = inject(Store);
+  private readonly prepared = inject(PreparedVisits);
+  /** Session of the address; without one the next session is shown. */
+  readonly session = input<string>();
+
+  protected readonly sheet = this.store.selectSignal(planningFeature.selectSheet);
+  protected readonly status = this.store.selectSignal(planningFeature.selectStatus);
+  protected readonly fault = this.store.selectSignal(planningFeature.selectFault);
+  protected readonly startFault = signal<CallFault | null>(null);
+  protected readonly day = computed(() => {
+    const session = this.sheet()?.session;
+    return session ? dayOf(session.startsAt, session.zone) : '';
+  });
+
+  constructor() {
+    effect(() => {
+      const session = this.session() ?? null;
+      untracked(() => this.store.dispatch(PlanningEvents.daySheetOpened({ session })));
+    });
+  }
+
+  protected retry(): void {
+    this.store.dispatch(PlanningEvents.daySheetOpened({ session: this.session() ?? null }));
+  }
+
+  protected open(group: GroupSheet): void {
+    const sheet = this.sheet();
+    if (!sheet) return;
+    this.startFault.set(null);
+    this.prepared.open(sheet, group).catch((fault: CallFault) => this.startFault.set(fault));
+  }
+
+  protected print(): void {
+    globalThis.print();
+  }
+}

@@ -1,0 +1,71 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatIcon } from '@angular/material/icon';
+import type { DaySheet, GroupSheet } from '@brave-comb/contract';
+import { BOXES, FRAMES } from '@brave-comb/core/equipment';
+import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
+import { BoxMap } from '../inspection/box-map';
+import { CombPortrait } from '../inspection/comb-portrait';
+import { dateText, decimal, timeOf } from '../shell/format';
+
+const ROLES = [
+  { id: 'smoke', name: 'Smoke', icon: 'smoke' },
+  { id: 'frames', name: 'Frames', icon: 'frame' },
+  { id: 'record', name: 'Record', icon: 'edit' },
+  { id: 'clock', name: 'Clock', icon: 'clock' },
+  { id: 'watch', name: 'Watch', icon: 'visible' },
+] as const;
+
+/** Who opens which hive and why, what it was like last time, what is due, who does what. */
+@Component({
+  selector: 'bc-group-card',
+  imports: [MatIcon, BoxMap, CombPortrait, HiveStack],
+  templateUrl: './group-card.html',
+  styleUrl: './group-card.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class GroupCard {
+  readonly sheet = input.required<DaySheet>();
+  readonly card = input.required<GroupSheet>();
+  readonly opened = output();
+
+  protected readonly roles = ROLES;
+  protected readonly first = (name: string): string => name.split(' ')[0] ?? name;
+  protected readonly off = computed(() => this.sheet().verdict?.word === 'no');
+  protected readonly button = computed(() => {
+    const { visit, startsAt } = this.card();
+    if (visit) return visit.closed ? 'Look at the visit' : 'Go on with the visit';
+    return this.off() ? 'Open all the same' : `Start ${timeOf(startsAt, this.sheet().session.zone)}`;
+  });
+  protected readonly parts = computed<readonly StackPart[]>(() =>
+    this.card().stack.map(({ layer, kg, lift }) => ({
+      layer,
+      ...(layer.kind === 'box' ? { text: kg === null ? partName(layer) : `${Math.round(kg)} kg`, note: lift ?? 'not weighed' } : {}),
+      heavy: lift === 'two lift' || lift === 'by frames',
+    })),
+  );
+  protected readonly last = computed(() => {
+    const last = this.card().lastTime;
+    if (!last) return null;
+    const box = this.card().stack.find(({ layer }) => layer.kind === 'box')?.layer;
+    const kind = box?.kind === 'box' ? FRAMES[BOXES[box.box].frame] : null;
+    return {
+      ...last,
+      when: last.daysAgo === 0 ? 'Earlier today' : last.daysAgo === 1 ? 'Yesterday' : `${last.daysAgo} days ago`,
+      bees: last.bees === null ? 'not counted' : decimal(last.bees),
+      ratio: kind ? kind.height / kind.width : 0.56,
+      portraits: last.telling.map(({ frame, face }) => ({
+        key: `${frame}${face}`,
+        side: last.frames[frame - 1]?.[face] ?? null,
+        seed: frame * 2 + (face === 'low' ? 0 : 1),
+        name: `${frame}, toward ${face === 'low' ? frame - 1 : frame + 1}`,
+      })),
+      ringed: last.telling.map((each) => each.frame),
+    };
+  });
+  protected readonly due = computed(() =>
+    this.card().due.map((each) => ({
+      ...each,
+      when: each.daysLeft < 0 ? `late since ${dateText(each.due)}` : each.daysLeft === 0 ? 'last day' : `till ${dateText(each.due)}`,
+    })),
+  );
+}

@@ -1,0 +1,86 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { MatIcon } from '@angular/material/icon';
+import type { DaySheet, DayVerdict } from '@brave-comb/contract';
+import { dayOf, oddsText, spanText, timeOf } from '../shell/format';
+import { type Gauge, GaugeBar } from './gauge-bar';
+import { HoursChart } from './hours-chart';
+
+const WORDS: Readonly<Record<DayVerdict['word'], string>> = { go: 'Go', move: 'Move', short: 'Short', no: 'No' };
+const ICONS: Readonly<Record<Gauge['id'], string>> = { warmth: 'thermometer', gusts: 'air', dry: 'rain', light: 'light', group: 'groups' };
+const NAMES: Readonly<Record<Gauge['id'], string>> = { warmth: 'Warmth', gusts: 'Gusts', dry: 'Dry for', light: 'Light for', group: 'Largest group' };
+const DEPTH_TEXT = { outside: 'outside look only', lid: 'lid and feeder only', 'one frame': 'a frame or two, quickly', full: 'full opening' } as const;
+const TURNS = { rain: 'rain comes in', gusts: 'gusts grow too strong', cold: 'it grows too cold', dusk: 'the light goes', thunder: 'thunder comes' } as const;
+
+/** One word, the hours, the reasons as gauges, the day by hours, and the next day that would do. */
+@Component({
+  selector: 'bc-verdict-sheet',
+  imports: [MatIcon, GaugeBar, HoursChart],
+  templateUrl: './verdict-sheet.html',
+  styleUrl: './verdict-sheet.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class VerdictSheet {
+  readonly sheet = input.required<DaySheet>();
+  readonly verdict = input.required<DayVerdict>();
+
+  protected readonly session = computed(() => this.sheet().session);
+  protected readonly word = computed(() => WORDS[this.verdict().word]);
+  protected readonly bar = computed(() => ({ go: 'go', move: 'short', short: 'short', no: 'no' })[this.verdict().word]);
+  protected readonly hours = computed(() => {
+    const { best } = this.verdict();
+    const { zone } = this.session();
+    return best ? `${timeOf(best.from, zone)} to ${timeOf(best.to, zone)}` : 'no frame out today';
+  });
+  protected readonly depth = computed(() => {
+    const { best, stillPossible, word } = this.verdict();
+    const { zone, startsAt } = this.session();
+    if (best) return word === 'move' ? `${DEPTH_TEXT[best.depth]}, instead of ${timeOf(startsAt, zone)}` : DEPTH_TEXT[best.depth];
+    if (stillPossible) return `a lid from ${timeOf(stillPossible.from, zone)} to ${timeOf(stillPossible.to, zone)}, then nothing`;
+    return 'outside looks only';
+  });
+  protected readonly turnText = computed(() => {
+    const { turn, chance, word } = this.verdict();
+    const { zone } = this.session();
+    const odds = oddsText(chance);
+    if (turn) return { head: `Turns at ${timeOf(turn.at, zone)},`, text: `${TURNS[turn.why]}. Fit throughout in ${odds} forecasts.` };
+    return word === 'no'
+      ? { head: 'Not today.', text: `The planned hours are fit in ${odds} forecasts.` }
+      : { head: 'Holds all day.', text: `Fit throughout in ${odds} forecasts.` };
+  });
+  protected readonly next = computed(() => {
+    const { nextBest } = this.verdict();
+    const { zone } = this.session();
+    return nextBest
+      ? { when: `${dayOf(nextBest.from, zone)}, ${timeOf(nextBest.from, zone)}–${timeOf(nextBest.to, zone)}`, odds: oddsText(nextBest.chance) }
+      : null;
+  });
+  protected readonly gauges = computed(() =>
+    this.verdict().gauges.map((gauge) => {
+      const [figure, limit] = this.texts(gauge);
+      return {
+        gauge,
+        icon: ICONS[gauge.id],
+        name: NAMES[gauge.id],
+        figure,
+        limit,
+        word: gauge.state === 'outside' ? 'not met' : gauge.state === 'tight' ? 'tight' : '',
+      };
+    }),
+  );
+
+  private texts({ id, value, limit, sense }: Gauge): readonly [string, string] {
+    const [, middle] = value;
+    const bound = sense === 'at least' ? 'from' : 'up to';
+    switch (id) {
+      case 'warmth':
+        return [`${Math.round(middle)}° at its coolest`, `${bound} ${limit}°`];
+      case 'gusts':
+        return [`${Math.round(middle)} km/h`, `${bound} ${limit}`];
+      case 'dry':
+      case 'light':
+        return [middle >= 480 ? 'all day' : spanText(middle), `needs ${spanText(limit)}`];
+      case 'group':
+        return [`${middle}`, `${bound} ${limit}`];
+    }
+  }
+}

@@ -1,0 +1,67 @@
+import { HttpClient, HttpErrorResponse } from '@angular/common/http';
+import { Injectable, inject } from '@angular/core';
+import type { Endpoint, Output, Problem } from '@brave-comb/contract';
+import { type Observable, catchError, throwError } from 'rxjs';
+import type * as z from 'zod';
+
+type In<S> = S extends z.ZodType ? z.input<S> : undefined;
+type Sent<E extends Endpoint> = (E['params'] extends z.ZodType ? { params: In<E['params']> } : object) &
+  (E['query'] extends z.ZodType ? { query?: In<E['query']> } : object) &
+  (E['body'] extends z.ZodType ? { body: In<E['body']> } : object);
+
+/** What went wrong with a call, in words for the person at the screen. */
+export interface CallFault {
+  /** 0 when the server could not be reached. */
+  readonly status: number;
+  readonly problem: string;
+  readonly message: string;
+  readonly details: readonly { readonly path: string; readonly message: string }[];
+}
+
+/** The fault behind anything that a call threw. */
+export function faultOf(error: unknown): CallFault {
+  if (!(error instanceof HttpErrorResponse)) {
+    return { status: -1, problem: 'fault', message: 'Something went wrong on this page. Load it again.', details: [] };
+  }
+  const said = error.error as Partial<Problem> | null;
+  if (error.status === 0 || error.status === 504) {
+    return {
+      status: 0,
+      problem: 'no connection',
+      message: 'No connection. What you entered waits on this device and is sent when there is one.',
+      details: [],
+    };
+  }
+  return {
+    status: error.status,
+    problem: said?.problem ?? 'fault',
+    message: said?.message ?? `The server answered with status ${error.status}. Try again.`,
+    details: said?.details ?? [],
+  };
+}
+
+/** Calls endpoints of the contract. */
+@Injectable({ providedIn: 'root' })
+export class ContractClient {
+  private readonly http = inject(HttpClient);
+
+  /**
+   * Calls an endpoint.
+   *
+   * @param endpoint one of the contract's
+   * @param sent parameters, query and body as it asks for
+   * @returns its response once; errors are {@link CallFault}s
+   */
+  call<E extends Endpoint>(endpoint: E, sent: Sent<E>): Observable<Output<E>> {
+    const { params, query, body } = sent as {
+      params?: Record<string, string>;
+      query?: Record<string, string | undefined>;
+      body?: unknown;
+    };
+    const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(params?.[name] ?? ''));
+    const given = Object.fromEntries(Object.entries(query ?? {}).filter((pair): pair is [string, string] => pair[1] !== undefined));
+    return this.http
+      .request<Output<E>>(endpoint.method, path, { params: given, body })
+      .pipe(catchError((error: unknown) => throwError(() => faultOf(error))));
+  }
+}

@@ -1,0 +1,37 @@
+import { provideHttpClient, withFetch } from '@angular/common/http';
+import { type ApplicationConfig, isDevMode, provideBrowserGlobalErrorListeners } from '@angular/core';
+import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { provideServiceWorker } from '@angular/service-worker';
+import { provideEffects } from '@ngrx/effects';
+import { provideState, provideStore } from '@ngrx/store';
+import { provideStoreDevtools } from '@ngrx/store-devtools';
+import { routes } from './app.routes';
+import * as careEffects from './care/care.effects';
+import { careFeature } from './care/care.feature';
+import { provideIcons } from './icons/icons';
+import * as inspectionEffects from './inspection/inspection.effects';
+import { inspectionFeature } from './inspection/inspection.feature';
+import * as peopleEffects from './people/people.effects';
+import { peopleFeature } from './people/people.feature';
+import * as planningEffects from './planning/planning.effects';
+import { planningFeature } from './planning/planning.feature';
+import * as seasonEffects from './season/season.effects';
+import { seasonFeature } from './season/season.feature';
+
+export const appConfig: ApplicationConfig = {
+  providers: [
+    provideBrowserGlobalErrorListeners(),
+    provideHttpClient(withFetch()),
+    provideRouter(routes, withComponentInputBinding()),
+    provideStore({}, { runtimeChecks: { strictStateImmutability: true, strictActionImmutability: true } }),
+    provideState(peopleFeature),
+    provideState(seasonFeature),
+    provideState(planningFeature),
+    provideState(inspectionFeature),
+    provideState(careFeature),
+    provideEffects(peopleEffects, seasonEffects, planningEffects, inspectionEffects, careEffects),
+    ...(isDevMode() ? [provideStoreDevtools({ maxAge: 50, connectInZone: false })] : []),
+    provideIcons(),
+    provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerImmediately' }),
+  ],
+};

@@ -1,0 +1,17 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { RouterOutlet } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { CombPatterns } from './inspection/comb-patterns';
+import { PeopleEvents } from './people/people.feature';
+
+@Component({
+  selector: 'bc-root',
+  imports: [RouterOutlet, CombPatterns],
+  template: `<bc-comb-patterns /><router-outlet />`,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class App {
+  constructor() {
+    inject(Store).dispatch(PeopleEvents.applicationOpened());
+  }
+}

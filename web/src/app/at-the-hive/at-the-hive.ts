@@ -1,0 +1,416 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import { MatIcon } from '@angular/material/icon';
+import { Router } from '@angular/router';
+import { markColour } from '@brave-comb/core/biology';
+import {
+  type EvidenceId,
+  type Letter,
+  MOODS,
+  type NoteLine,
+  type SideAddress,
+  type SkillLevel,
+  type StepId,
+  firstFrameCaution,
+  formatSide,
+  pressKey,
+  toward,
+} from '@brave-comb/core/inspection';
+import { roleRota } from '@brave-comb/core/planning';
+import { Store } from '@ngrx/store';
+import { BoxMap } from '../inspection/box-map';
+import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
+import { VisitDesk } from '../inspection/visit-desk';
+import { Clock } from '../people/clock';
+import { timeOf } from '../shell/format';
+import { EmergencyCard } from './cards/emergency-card';
+import { KeysCard } from './cards/keys-card';
+import { NotesCard } from './cards/notes-card';
+import { StingCard } from './cards/sting-card';
+import { WaitingCard } from './cards/waiting-card';
+import { LetterPad } from './letter-pad';
+import { MoodLine } from './mood-line';
+import { OpenClock } from './open-clock';
+import { SeenEnoughPanel } from './seen-enough';
+import { SideEntryPanel } from './side-entry';
+import { SkillJudge } from './skill-judge';
+import { SoFar } from './so-far';
+import { StepList } from './step-list';
+import { StepPanel } from './step-panel';
+
+const FRAME_STEPS: readonly StepId[] = ['first frame', 'frames'];
+const SKILL_BY_STEP: Readonly<Record<StepId, string>> = {
+  outside: 'reads-entrance',
+  smoke: 'smokes-in-order',
+  open: 'lifts-box',
+  'first frame': 'outermost-first',
+  frames: 'lifts-straight',
+  again: 'suspect-lids',
+  'sum up': 'sums-up',
+  close: 'keeps-order',
+  entrance: 'knows-enough',
+};
+
+/** One visit, full screen, with gloves on and no signal. */
+@Component({
+  selector: 'bc-at-the-hive',
+  imports: [
+    MatIcon,
+    BoxMap,
+    LetterPad,
+    MoodLine,
+    OpenClock,
+    SeenEnoughPanel,
+    SideEntryPanel,
+    SkillJudge,
+    SoFar,
+    StepList,
+    StepPanel,
+  ],
+  templateUrl: './at-the-hive.html',
+  styleUrl: './at-the-hive.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)' },
+})
+export class AtTheHive {
+  private readonly store = inject(Store);
+  private readonly dialog = inject(MatDialog);
+  private readonly router = inject(Router);
+  private readonly clock = inject(Clock);
+  protected readonly desk = inject(VisitDesk);
+  readonly visit = input.required<string>();
+
+  private readonly sideEntry = viewChild(SideEntryPanel);
+  private readonly stepPanel = viewChild(StepPanel);
+  protected readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  protected readonly fault = this.store.selectSignal(inspectionFeature.selectFault);
+  protected readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  protected readonly frames = this.store.selectSignal(inspectionFeature.selectFrames);
+  protected readonly steps = this.store.selectSignal(inspectionFeature.selectSteps);
+  protected readonly estimate = this.store.selectSignal(inspectionFeature.selectEstimate);
+  protected readonly seen = this.store.selectSignal(inspectionFeature.selectSeen);
+  protected readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
+  protected readonly shown = this.store.selectSignal(inspectionFeature.selectShown);
+  protected readonly unsent = this.store.selectSignal(inspectionFeature.selectUnsent);
+  protected readonly refused = this.store.selectSignal(inspectionFeature.selectRefused);
+  protected readonly sendingFault = this.store.selectSignal(inspectionFeature.selectSendingFault);
+  private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
+  private readonly before = this.store.selectSignal(inspectionFeature.selectBefore);
+
+  protected readonly moods = MOODS;
+  protected readonly now = this.clock.now;
+  protected readonly problem = signal<string | null>(null);
+  private readonly frameSince = signal(Date.now());
+  protected readonly zone = computed(() => this.file()?.visit.zone ?? 'utc');
+
+  protected readonly step = computed(() => this.steps().find((step) => step.id === this.record().step) ?? this.steps()[0] ?? null);
+  protected readonly atFrames = computed(() => FRAME_STEPS.includes(this.step()?.id ?? 'outside'));
+  protected readonly queenMark = computed(() => {
+    const queen = this.file()?.queen;
+    return queen?.marked ? markColour(queen.year) : null;
+  });
+  protected readonly weather = computed(() => {
+    const weather = this.file()?.weather;
+    if (!weather) return null;
+    return {
+      now: `${Math.round(weather.temperature)} °C, gusts ${Math.round(weather.gust)}`,
+      rain: weather.rainFrom ? `rain from ${timeOf(weather.rainFrom, this.zone())}` : 'no rain in sight',
+    };
+  });
+  protected readonly questions = computed(() => this.file()?.visit.questions.join('? ').replace(/^./, (c) => c.toUpperCase()).concat('?') ?? '');
+  protected readonly waitingText = computed(() => {
+    const count = this.unsent().length;
+    const trouble = this.refused().length + this.record().conflicts.length;
+    if (trouble > 0) return { icon: 'warning', text: `${trouble} to settle`, bad: true };
+    if (this.sendingFault()) return { icon: 'no signal', text: `${count} waiting, ${this.sendingFault()?.status === 0 ? 'no signal' : 'not sent'}`, bad: false };
+    return count > 0 ? { icon: 'clock', text: `${count} on the way`, bad: false } : { icon: 'check', text: 'all kept', bad: false };
+  });
+  protected readonly turn = computed(() => {
+    const file = this.file();
+    const box = this.box();
+    if (!file || !box || file.trainees.length === 0) return null;
+    const needs = file.skills.find((skill) => skill.id === 'lifts-straight')?.open ?? [];
+    const first = [...file.trainees].sort((a, b) => Number((needs as readonly string[]).includes(b.id)) - Number((needs as readonly string[]).includes(a.id)));
+    const rota = roleRota(first.map((each) => each.name), box.frames);
+    const frame = this.address()?.frame ?? 1;
+    return rota.find((turn) => frame >= turn.fromFrame && frame <= turn.toFrame) ?? rota[0] ?? null;
+  });
+  protected readonly suggested = computed(() => {
+    const holder = this.turn()?.roles.frames[0];
+    return {
+      trainee: this.file()?.trainees.find((each) => each.name === holder)?.id ?? null,
+      skill: SKILL_BY_STEP[this.step()?.id ?? 'outside'],
+    };
+  });
+  protected readonly frameMinutes = computed(() => {
+    if (!this.atFrames() || !this.record().openedAt) return '';
+    this.now();
+    const seconds = Math.max(0, Math.floor((Date.now() - this.frameSince()) / 1000));
+    return `frame out ${Math.floor(seconds / 60)}:${`${seconds % 60}`.padStart(2, '0')} of ${this.file()?.limits.broodMinutes ?? 5}:00`;
+  });
+  protected readonly smokeText = computed(() => {
+    const last = this.record().smoke.at(-1);
+    if (!last) return 'none yet';
+    const minutes = Math.max(0, Math.round((this.now() - Date.parse(last.at)) / 60_000));
+    return minutes === 0 ? 'just now' : `${minutes} min ago`;
+  });
+  protected readonly undoText = computed(() => {
+    const before = this.before().at(-1);
+    if (!before) return this.record().undoable.length > 0 ? 'last entry' : '';
+    const [was, is] = [formatSide(before.side).split(' '), formatSide(this.shown().side).split(' ')];
+    return is.find((piece) => !was.includes(piece)) ?? was.find((piece) => !is.includes(piece)) ?? '';
+  });
+  protected readonly caution = computed(() => {
+    const address = this.address();
+    const box = this.box();
+    if (!address || !box || !this.atFrames()) return null;
+    const read = Object.values(this.record().sides).filter((each) => each.address.box === box.id).map((each) => each.address.frame);
+    return firstFrameCaution(address.frame, box.frames, read);
+  });
+  protected readonly nextText = computed(() => {
+    const step = this.step();
+    if (!step) return '';
+    switch (step.id) {
+      case 'outside':
+        return 'Entrance seen, smoke next';
+      case 'smoke':
+        return 'Smoked, take parts off';
+      case 'open':
+        return this.partLeft('open') ? `${this.partLeft('open')} is off` : `Frame ${this.address()?.frame ?? 1} first`;
+      case 'first frame':
+      case 'frames':
+        return this.nextFrameText();
+      case 'again':
+        return 'Sum up';
+      case 'sum up':
+        return 'Summed up, start closing';
+      case 'close':
+        return this.partLeft('close') ? `${this.partLeft('close')} is on` : 'Closed, look at the entrance';
+      case 'entrance':
+        return this.record().closed ? 'To the review' : 'End the visit';
+    }
+  });
+
+  constructor() {
+    effect(() => {
+      const visit = this.visit();
+      untracked(() => this.store.dispatch(InspectionEvents.visitOpened({ visit })));
+    });
+    effect(() => {
+      this.address()?.frame;
+      untracked(() => this.frameSince.set(Date.now()));
+    });
+  }
+
+  private partLeft(step: 'open' | 'close'): string | null {
+    const off = this.record().partsOff;
+    const parts = this.steps().find((each) => each.id === step)?.parts ?? [];
+    return parts.find((part) => (step === 'open' ? !off.includes(part.id) : off.includes(part.id)))?.id ?? null;
+  }
+
+  private nextFrameText(): string {
+    const next = this.desk.nextSide();
+    if (next) return `Frame ${next.frame}, side toward ${toward(next)}`;
+    return this.doubtfulLeft() ? 'Doubtful sides again' : 'Sum up';
+  }
+
+  private doubtfulLeft(): boolean {
+    return Object.values(this.record().sides).some((each) => each.side.doubtful) || this.shown().side.doubtful;
+  }
+
+  protected reach(step: StepId): void {
+    const problem = this.atFrames() ? this.desk.recordSide() : null;
+    this.problem.set(problem);
+    if (!problem && step !== this.record().step) this.desk.enter({ kind: 'step reached', step });
+  }
+
+  /** The big button: does what comes next and says so beforehand. */
+  protected next(): void {
+    const step = this.step()?.id;
+    const panel = this.stepPanel();
+    switch (step) {
+      case 'outside':
+        if (panel) this.desk.enter({ kind: 'outside seen', when: 'before', look: panel.look() });
+        return this.reach('smoke');
+      case 'smoke':
+        return this.reach('open');
+      case 'open': {
+        const part = this.partLeft('open');
+        return part ? this.desk.enter({ kind: 'part taken off', part }) : this.reach('first frame');
+      }
+      case 'first frame':
+      case 'frames':
+        return this.nextSide();
+      case 'again':
+        return this.reach('sum up');
+      case 'sum up':
+        this.desk.enter({ kind: 'summed up', summary: this.summary(panel?.health() ?? '') });
+        return this.reach('close');
+      case 'close': {
+        const part = this.partLeft('close');
+        return part ? this.desk.enter({ kind: 'part put back', part }) : this.reach('entrance');
+      }
+      case 'entrance':
+        return this.end(panel);
+      default:
+        return;
+    }
+  }
+
+  private nextSide(): void {
+    const next = this.desk.nextSide();
+    if (next) {
+      this.turnTo(next);
+      if (this.record().step === 'first frame' && !this.problem()) this.desk.enter({ kind: 'step reached', step: 'frames' });
+      return;
+    }
+    this.reach(this.doubtfulLeft() ? 'again' : 'sum up');
+  }
+
+  private summary(health: string) {
+    const now = this.estimate();
+    const figure = (value: number | undefined) => (value ?? 0).toFixed(1);
+    return {
+      bees: now?.framesOfBees ? `${figure(now.framesOfBees.value)} frames` : 'not counted',
+      brood: `${figure(now?.brood.value)} frames`,
+      food: `${figure(now?.storesKg.value)} kg`,
+      health,
+    };
+  }
+
+  private end(panel: StepPanel | undefined): void {
+    if (!this.record().closed && panel) {
+      this.desk.enter({ kind: 'outside seen', when: 'after', look: panel.look() });
+      this.desk.enter({ kind: 'visit closed', reason: panel.reason(), note: panel.note() });
+    }
+    void this.router.navigate(['/afterwards', this.visit()]);
+  }
+
+  protected turnTo(address: SideAddress): void {
+    this.problem.set(this.desk.turnTo(address));
+  }
+
+  protected chooseFrame(frame: number): void {
+    const box = this.box();
+    if (!box) return;
+    const sides = this.frames()[frame - 1];
+    this.turnTo({ box: box.id, frame, face: sides?.low && !sides.high ? 'high' : 'low' });
+    if (!this.atFrames() && !this.problem()) this.desk.enter({ kind: 'step reached', step: 'frames' });
+  }
+
+  protected back(): void {
+    const address = this.desk.nextSide(-1);
+    if (address) this.turnTo(address);
+  }
+
+  protected chooseSide(address: SideAddress): void {
+    this.turnTo(address);
+    this.reach('frames');
+  }
+
+  protected add(letter: Letter): void {
+    this.problem.set(null);
+    this.sideEntry()?.add(letter);
+  }
+
+  protected undo(): void {
+    this.problem.set(null);
+    this.desk.undo();
+  }
+
+  protected tick(ticked: { readonly evidence: EvidenceId; readonly seen: boolean }): void {
+    this.desk.enter({ kind: 'evidence ticked', ...ticked });
+  }
+
+  protected judge(judged: { readonly trainee: string; readonly skill: string; readonly level: SkillLevel }): void {
+    this.desk.enter({ kind: 'skill judged', ...judged });
+  }
+
+  protected sting(): void {
+    this.dialog
+      .open<StingCard, unknown, string | null>(StingCard, { data: this.file() })
+      .afterClosed()
+      .subscribe((person) => this.desk.enter({ kind: 'sting counted', person: person ?? null }));
+  }
+
+  protected showEmergency(): void {
+    this.dialog.open(EmergencyCard, { data: this.file()?.emergency, width: '860px', maxWidth: '96vw' });
+  }
+
+  protected showKeys(): void {
+    this.dialog.open(KeysCard, { width: '620px', maxWidth: '96vw' });
+  }
+
+  protected showWaiting(): void {
+    this.dialog
+      .open<WaitingCard, unknown, SideAddress>(WaitingCard, { width: '560px', maxWidth: '96vw' })
+      .afterClosed()
+      .subscribe((address) => {
+        if (address) this.chooseSide(address);
+      });
+  }
+
+  protected pasteNotes(text: string): void {
+    const box = this.box();
+    if (!box) return;
+    this.dialog
+      .open<NotesCard, unknown, readonly Extract<NoteLine, { side: unknown }>[]>(NotesCard, {
+        data: { text, frames: box.frames },
+        width: '620px',
+        maxWidth: '96vw',
+      })
+      .afterClosed()
+      .subscribe((lines) => {
+        for (const { address, side } of lines ?? []) {
+          const key = `${box.id}/${address.frame}/${address.face}`;
+          this.desk.enter({
+            kind: 'frame side recorded',
+            address: { box: box.id, ...address },
+            side,
+            seen: this.record().sides[key]?.entry ?? null,
+          });
+        }
+      });
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const target = event.target as HTMLElement;
+    const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || this.dialog.openDialogs.length > 0;
+    if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (event.key === '?') return this.showKeys();
+    if (!this.atFrames() || (event.key === 'Enter' && target.tagName === 'BUTTON')) return;
+    const pressed = pressKey(this.shown(), event.key, event.shiftKey);
+    if (!pressed) return;
+    event.preventDefault();
+    this.problem.set(null);
+    const { entry, wish } = pressed;
+    switch (wish) {
+      case 'next':
+        return this.next();
+      case 'undo':
+        return this.undo();
+      case 'help':
+        return this.showKeys();
+      case 'as last time':
+      case 'same as the other side':
+        return this.copy(wish);
+      default:
+        this.desk.change(entry.side, entry.pending);
+    }
+  }
+
+  private copy(wish: 'as last time' | 'same as the other side'): void {
+    const address = this.address();
+    const frame = this.frames()[(address?.frame ?? 1) - 1];
+    const other = address?.face === 'low' ? frame?.high : frame?.low;
+    const side = wish === 'as last time' ? this.lastSide() : other;
+    if (side) this.desk.change({ ...side, doubtful: false });
+    else this.problem.set(wish === 'as last time' ? 'This side has no reading from last time.' : 'The other side is not read yet.');
+  }
+
+  private readonly lastSide = this.store.selectSignal(inspectionFeature.selectLastSide);
+
+  protected leave(): void {
+    void this.router.navigate(['/ahead']);
+  }
+}

@@ -1,0 +1,39 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
+import type { VisitFile } from '@brave-comb/contract';
+
+/** What to do, whom to call and what to say, also without signal. */
+@Component({
+  selector: 'bc-emergency-card',
+  imports: [MatDialogClose, MatDialogTitle],
+  template: `
+    <h2 matDialogTitle>Emergency card</h2>
+    <div class="card">
+      <ol>
+        @for (step of card.steps; track step) {
+          <li>{{ step }}</li>
+        }
+      </ol>
+      <div>
+        <a class="call" [href]="'tel:' + card.number">Call {{ card.number }}</a>
+        <dl>
+          <dt>Place</dt><dd>{{ card.place }}</dd>
+          <dt>Grid</dt><dd>{{ card.grid }}</dd>
+          <dt>Signal</dt><dd>{{ card.signal }}</dd>
+          <dt>Kit</dt><dd>{{ card.kit }}</dd>
+          <dt>School</dt><dd>{{ card.school }}</dd>
+          @for (person of card.people; track person.name) {
+            <dt>{{ person.name }}</dt><dd>{{ person.note }}</dd>
+          }
+        </dl>
+      </div>
+    </div>
+    <p class="law">First aid, not medicine: the ambulance, the doctor and the label of the pen come first.</p>
+    <button type="button" class="big" matDialogClose>Back to the hive</button>
+  `,
+  styleUrl: './cards.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class EmergencyCard {
+  protected readonly card = inject<VisitFile['emergency']>(MAT_DIALOG_DATA);
+}

@@ -1,0 +1,54 @@
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
+import { CONTENTS, LETTERS } from '@brave-comb/core/inspection';
+
+const KEYS = [
+  ['S', 'one eighth more'],
+  ['shift S', 'one less'],
+  ['3 S', 'set to three'],
+  ['+ E', 'only a few'],
+  ['* H', 'the rest is honey'],
+  ['=', 'as last time'],
+  ['/', 'same as the other side'],
+  ['Q', 'queen here'],
+  ['K', 'queen cell'],
+  ['B 6', 'bees on six eighths'],
+  ['!', 'doubtful, look again'],
+  ['enter', 'next side'],
+  ['back', 'undo'],
+  ['?', 'this card'],
+] as const;
+
+/** The letters of the line and what each key does. */
+@Component({
+  selector: 'bc-keys-card',
+  imports: [MatDialogClose, MatDialogTitle],
+  template: `
+    <h2 matDialogTitle>The line: letters and keys</h2>
+    <div class="card keys">
+      <dl>
+        @for (letter of letters; track letter) {
+          <dt>{{ letter }}</dt>
+          <dd>
+            <svg width="26" height="18" viewBox="0 0 26 18" aria-hidden="true"><rect x=".5" y=".5" width="25" height="17" rx="2" [attr.fill]="'url(#comb-m-' + letter + ')'" stroke="#0c1615" /></svg>
+            {{ contents[letter] }}
+          </dd>
+        }
+      </dl>
+      <dl>
+        @for (key of keys; track key[0]) {
+          <dt>{{ key[0] }}</dt><dd>{{ key[1] }}</dd>
+        }
+      </dl>
+    </div>
+    <p class="law">Pasted notes read the same way, a side a line: <b>6/7: 3S 1L 1P 3H +E B6 K1 !</b></p>
+    <button type="button" class="big" matDialogClose>Back to the hive</button>
+  `,
+  styleUrl: './cards.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class KeysCard {
+  protected readonly letters = LETTERS;
+  protected readonly contents = CONTENTS;
+  protected readonly keys = KEYS;
+}

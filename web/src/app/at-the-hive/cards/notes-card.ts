@@ -1,0 +1,37 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
+import { formatSide, readNotes } from '@brave-comb/core/inspection';
+
+/** Pasted notes, a side a line. What cannot be read stays in its place with what is wrong with it. */
+@Component({
+  selector: 'bc-notes-card',
+  imports: [MatDialogClose, MatDialogTitle],
+  template: `
+    <h2 matDialogTitle>Pasted notes</h2>
+    <textarea #field class="notes" rows="8" aria-label="Notes, a side a line" [value]="text()" (input)="text.set(field.value)"></textarea>
+    <ul class="lines">
+      @for (line of lines(); track line.line) {
+        <li [class.bad]="line.problem"><b>{{ line.line }}</b> {{ line.said }}</li>
+      }
+    </ul>
+    <div class="row">
+      <button type="button" class="big" matDialogClose>Not now</button>
+      <button type="button" class="big sel" [disabled]="read().length === 0" [matDialogClose]="read()">Record {{ read().length }} {{ read().length === 1 ? 'side' : 'sides' }}</button>
+    </div>
+  `,
+  styleUrl: './cards.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class NotesCard {
+  private readonly data = inject<{ readonly text: string; readonly frames: number }>(MAT_DIALOG_DATA);
+  protected readonly text = signal(this.data.text);
+  private readonly notes = computed(() => readNotes(this.text(), this.data.frames));
+  protected readonly read = computed(() => this.notes().flatMap((line) => ('side' in line ? [line] : [])));
+  protected readonly lines = computed(() =>
+    this.notes().map((line) =>
+      'side' in line
+        ? { line: line.line, said: `frame ${line.address.frame}: ${formatSide(line.side)}`, problem: false }
+        : { line: line.line, said: `${line.text} – ${line.problem}`, problem: true },
+    ),
+  );
+}

@@ -1,0 +1,25 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
+import type { VisitFile } from '@brave-comb/contract';
+
+/** Who was stung. The count stands already when nobody answers. */
+@Component({
+  selector: 'bc-sting-card',
+  imports: [MatDialogClose, MatDialogTitle],
+  template: `
+    <h2 matDialogTitle>Sting counted. Who?</h2>
+    <div class="people">
+      @for (person of people; track person.id) {
+        <button type="button" class="big" [matDialogClose]="person.id">{{ person.name }}</button>
+      }
+    </div>
+    <p class="law">Scrape the sting out at once. Watch them for half an hour: breath, face, skin. Anything more than a local swelling: emergency card.</p>
+    <button type="button" class="big" [matDialogClose]="null">Answer later</button>
+  `,
+  styleUrl: './cards.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class StingCard {
+  private readonly file = inject<VisitFile>(MAT_DIALOG_DATA);
+  protected readonly people = [...this.file.trainees, this.file.visit.supervisor];
+}

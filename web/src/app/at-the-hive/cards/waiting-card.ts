@@ -1,0 +1,78 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
+import type { SideAddress } from '@brave-comb/core/inspection';
+import { sideKey, toward } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import type { WaitingEntry } from '../../inspection/device-store';
+import { InspectionEvents, inspectionFeature } from '../../inspection/inspection.feature';
+import { Outbox } from '../../inspection/outbox';
+import { timeOf } from '../../shell/format';
+
+/** What waits on this device, what the server would not keep, and sides with two readings. */
+@Component({
+  selector: 'bc-waiting-card',
+  imports: [MatDialogClose, MatDialogTitle],
+  template: `
+    <h2 matDialogTitle>On this device</h2>
+    <p>
+      @if (unsent().length > 0) {
+        <b>{{ unsent().length }}</b> entries are kept here since {{ since() }} and are sent in this order.
+      } @else {
+        Everything was sent and is kept.
+      }
+      @if (fault(); as why) {
+        {{ why.message }}
+      }
+    </p>
+    <ul class="lines">
+      @for (each of refused(); track each.id) {
+        <li class="bad">
+          <b>{{ each.entry.body.kind }}</b> {{ each.problem?.message }}
+          <span class="row">
+            @if (addressOf(each); as address) {
+              <button type="button" class="big" [matDialogClose]="address" (click)="drop(each)">Enter it again</button>
+            }
+            <button type="button" class="big" (click)="drop(each)">Leave it out</button>
+          </span>
+        </li>
+      }
+      @for (each of conflicts(); track each.key) {
+        <li class="bad">
+          <b>Frame {{ each.address.frame }}, side toward {{ each.toward }}</b>: two readings.
+          <button type="button" class="big" [matDialogClose]="each.address">Settle it</button>
+        </li>
+      }
+    </ul>
+    <div class="row">
+      <button type="button" class="big" (click)="send()">Send now</button>
+      <button type="button" class="big sel" matDialogClose>Back to the hive</button>
+    </div>
+  `,
+  styleUrl: './cards.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class WaitingCard {
+  private readonly store = inject(Store);
+  private readonly outbox = inject(Outbox);
+  protected readonly unsent = this.store.selectSignal(inspectionFeature.selectUnsent);
+  protected readonly refused = this.store.selectSignal(inspectionFeature.selectRefused);
+  protected readonly fault = this.store.selectSignal(inspectionFeature.selectSendingFault);
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  protected readonly since = computed(() => timeOf(this.unsent()[0]?.entry.at ?? '', this.file()?.visit.zone ?? 'utc'));
+  protected readonly conflicts = computed(() =>
+    this.record().conflicts.map(({ address }) => ({ address, key: sideKey(address), toward: toward(address) })),
+  );
+
+  protected addressOf({ entry }: WaitingEntry): SideAddress | null {
+    return entry.body.kind === 'frame side recorded' ? entry.body.address : null;
+  }
+
+  protected drop({ id }: WaitingEntry): void {
+    this.store.dispatch(InspectionEvents.refusedEntrySettled({ id }));
+  }
+
+  protected send(): void {
+    void this.outbox.send();
+  }
+}

@@ -1,0 +1,105 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@brave-comb/core/inspection';
+
+/** The frame's top bar in eight segments. A tap on one takes it back; a ninth stands out and nothing is dropped. */
+@Component({
+  selector: 'bc-eighths-bar',
+  template: `
+    <div class="bar" [class.over]="left() < 0" role="group" aria-label="Eighths of this side">
+      @for (letter of segments(); track $index; let index = $index) {
+        <button type="button" class="segment" [class.ninth]="index >= 8" [attr.aria-label]="'Take back an eighth of ' + contents[letter]" (click)="takenBack.emit(letter)">
+          <svg viewBox="0 0 60 52" preserveAspectRatio="none" aria-hidden="true">
+            <rect width="60" height="52" [attr.fill]="'url(#comb-m-' + letter + ')'" />
+          </svg>
+          <b>{{ letter }}</b>
+        </button>
+      }
+      @if (left() > 0) {
+        <span class="left" [style.flex]="left()">{{ left() }} left</span>
+      }
+    </div>
+  `,
+  styles: `
+    .bar {
+      display: flex;
+      position: relative;
+      min-height: 52px;
+      margin: 0 4.6%;
+      border: 2px solid #0c1615;
+      border-radius: 3px;
+      background: #103f39;
+    }
+    .bar::before,
+    .bar::after {
+      content: '';
+      position: absolute;
+      top: 9px;
+      bottom: 9px;
+      width: 5%;
+      border-radius: 3px;
+      background: #103f39;
+    }
+    .bar::before {
+      right: 100%;
+    }
+    .bar::after {
+      left: 100%;
+    }
+    .segment {
+      position: relative;
+      flex: 1;
+      min-width: 0;
+      min-height: 48px;
+      padding: 0;
+      overflow: hidden;
+      border: 0;
+      border-right: 2px solid #0c1615;
+      border-radius: 0;
+      background: #fff;
+    }
+    .segment:last-child {
+      border-right: 0;
+    }
+    svg {
+      position: absolute;
+      inset: 0;
+      width: 100%;
+      height: 100%;
+    }
+    b {
+      position: relative;
+      display: inline-block;
+      min-width: 28px;
+      background: #fff;
+      border: 1.5px solid #0c1615;
+      border-radius: 4px;
+      color: #0c1615;
+      font-size: 20px;
+      line-height: 27px;
+    }
+    .ninth {
+      overflow: visible;
+      outline: 3px solid #7d1526;
+      transform: translateY(-7px) rotate(4deg);
+    }
+    .left {
+      display: grid;
+      place-items: center;
+      background: #fff;
+      outline: 3px dashed #5e3a78;
+      outline-offset: -5px;
+      color: #43245c;
+      font-weight: 700;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class EighthsBar {
+  readonly side = input.required<FrameSide>();
+  readonly takenBack = output<Letter>();
+  protected readonly contents = CONTENTS;
+  protected readonly left = computed(() => eighthsLeft(this.side()));
+  protected readonly segments = computed(() =>
+    LETTERS.flatMap((letter) => Array.from({ length: Math.min(16, this.side().eighths[letter] ?? 0) }, () => letter)),
+  );
+}

@@ -1,0 +1,136 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import {
+  EMPTY_SIDE,
+  type FrameSide,
+  type Letter,
+  addEighths,
+  eighthsLeft,
+  formatSide,
+  isBlank,
+  parseSide,
+  ShorthandError,
+  toggleTrace,
+  toward,
+} from '@brave-comb/core/inspection';
+import { FRAMES, frameOf } from '@brave-comb/core/equipment';
+import { Store } from '@ngrx/store';
+import { CombPortrait } from '../inspection/comb-portrait';
+import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
+import { VisitDesk } from '../inspection/visit-desk';
+import { EighthsBar } from './eighths-bar';
+
+/** One side of one frame: the bar of eighths, the comb as it grows, the line of shorthand, and the marks. */
+@Component({
+  selector: 'bc-side-entry',
+  imports: [EighthsBar, CombPortrait],
+  templateUrl: './side-entry.html',
+  styleUrl: './side-entry.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SideEntryPanel {
+  private readonly store = inject(Store);
+  protected readonly desk = inject(VisitDesk);
+  readonly queenMark = input<string | null>(null);
+  /** What is wrong with the side, said when somebody tried to go on. */
+  readonly problem = input<string | null>(null);
+  readonly frameMinutes = input('');
+  readonly notesPasted = output<string>();
+
+  protected readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
+  protected readonly shown = this.store.selectSignal(inspectionFeature.selectShown);
+  protected readonly reading = this.store.selectSignal(inspectionFeature.selectReading);
+  protected readonly lastSide = this.store.selectSignal(inspectionFeature.selectLastSide);
+  protected readonly otherSide = this.store.selectSignal(inspectionFeature.selectOtherSide);
+  private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+
+  protected readonly lineProblem = signal<string | null>(null);
+  protected readonly fewOnly = signal(false);
+  protected readonly side = computed(() => this.shown().side);
+  protected readonly line = computed(() => [formatSide(this.side()), this.shown().pending].filter(Boolean).join(' '));
+  protected readonly left = computed(() => eighthsLeft(this.side()));
+  protected readonly toward = computed(() => {
+    const address = this.address();
+    return address ? toward(address) : 0;
+  });
+  protected readonly otherToward = computed(() => {
+    const address = this.address();
+    return address ? toward({ frame: address.frame, face: address.face === 'low' ? 'high' : 'low' }) : 0;
+  });
+  protected readonly ratio = computed(() => {
+    const box = this.box();
+    const kind = box ? FRAMES[frameOf(box)] : null;
+    return kind ? kind.height / kind.width : 0.56;
+  });
+  protected readonly seed = computed(() => (this.address()?.frame ?? 0) * 2 + (this.address()?.face === 'high' ? 1 : 0));
+  protected readonly ghost = computed(() => (isBlank(this.side()) ? this.lastSide() : null));
+  protected readonly conflict = computed(() => {
+    const address = this.address();
+    return this.record().conflicts.find((each) => each.address.frame === address?.frame && each.address.face === address.face) ?? null;
+  });
+  protected readonly inLine = formatSide;
+  protected readonly overBy = computed(() => (this.left() < 0 ? `${8 - this.left()} of 8` : null));
+  protected readonly beesText = computed(() => (this.side().bees === null ? 'Bees on …' : `Bees on ${this.side().bees}/8`));
+
+  protected takeBack(letter: Letter): void {
+    this.desk.change(addEighths(this.side(), letter, -1));
+  }
+
+  add(letter: Letter): void {
+    const side = this.side();
+    this.desk.change(this.fewOnly() ? toggleTrace(side, letter) : addEighths(side, letter, 1));
+    this.fewOnly.set(false);
+    this.lineProblem.set(null);
+  }
+
+  protected mark(change: Partial<FrameSide>): void {
+    this.desk.change({ ...this.side(), ...change });
+  }
+
+  protected moreBees(): void {
+    const bees = this.side().bees;
+    this.mark({ bees: bees === null ? 8 : bees === 0 ? null : bees - 1 });
+  }
+
+  protected copy(side: FrameSide | null): void {
+    if (side) this.desk.change({ ...side, doubtful: false });
+  }
+
+  protected clear(): void {
+    this.desk.change(EMPTY_SIDE);
+  }
+
+  protected typed(input: HTMLInputElement): void {
+    try {
+      const side = parseSide(input.value, {
+        lastTime: this.lastSide() ?? undefined,
+        otherSide: this.otherSide() ?? undefined,
+      });
+      this.lineProblem.set(null);
+      if (formatSide(side) !== formatSide(this.side())) this.desk.change(side);
+    } catch (error) {
+      if (!(error instanceof ShorthandError)) throw error;
+      this.lineProblem.set(error.message);
+    }
+  }
+
+  protected pasted(event: ClipboardEvent): void {
+    const text = event.clipboardData?.getData('text') ?? '';
+    if (!/\d+\s*\/\s*\d+\s*:/.test(text)) return;
+    event.preventDefault();
+    this.notesPasted.emit(text);
+  }
+
+  protected settle(keep: string): void {
+    const conflict = this.conflict();
+    if (conflict) this.desk.enter({ kind: 'reading settled', address: conflict.address, keep });
+  }
+
+  protected lookAgain(): void {
+    const conflict = this.conflict();
+    if (!conflict) return;
+    this.settle(conflict.readings[1].entry);
+    this.store.dispatch(InspectionEvents.sideChosen({ address: conflict.address }));
+    this.desk.change({ ...conflict.readings[1].side, doubtful: true });
+  }
+}

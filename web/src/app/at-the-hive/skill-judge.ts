@@ -1,0 +1,76 @@
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { MatIcon } from '@angular/material/icon';
+import type { VisitFile } from '@brave-comb/contract';
+import { SKILL_LEVELS, type SkillLevel, type VisitRecord } from '@brave-comb/core/inspection';
+import { CHECKLIST } from '@brave-comb/core/skills';
+import { LevelGlyph } from '../skills/level-glyph';
+
+/** Judges one skill of one trainee: who, what, how much help it took. */
+@Component({
+  selector: 'bc-skill-judge',
+  imports: [LevelGlyph, MatIcon],
+  template: `
+    <div class="who">
+      <label><span class="unseen">Trainee</span>
+        <select #who [value]="trainee()" (change)="trainee.set(who.value)">
+          @for (each of file().trainees; track each.id) {
+            <option [value]="each.id" [selected]="each.id === trainee()">{{ each.name }}</option>
+          }
+        </select>
+      </label>
+      <label><span class="unseen">Skill</span>
+        <select #what [value]="skill()" (change)="skill.set(what.value)">
+          @for (each of skills(); track each.id) {
+            <option [value]="each.id" [selected]="each.id === skill()">{{ each.name }}{{ each.open ? '' : ', held' }}</option>
+          }
+        </select>
+      </label>
+      <button type="button" class="next" aria-label="Next trainee" (click)="nextTrainee()"><mat-icon svgIcon="forward" aria-hidden="true" /></button>
+    </div>
+    <div class="levels" role="group" [attr.aria-label]="'How much help ' + name() + ' needed'">
+      @for (level of levels; track level) {
+        <button type="button" [class.sel]="level === judged()" [attr.aria-pressed]="level === judged()" (click)="judge(level)">
+          <bc-level-glyph [level]="level" /><span>{{ words[level] }}</span>
+        </button>
+      }
+    </div>
+  `,
+  styleUrl: './skill-judge.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SkillJudge {
+  readonly file = input.required<VisitFile>();
+  readonly record = input.required<VisitRecord>();
+  /** Trainee and skill that the step suggests. */
+  readonly suggested = input<{ readonly trainee: string | null; readonly skill: string }>({ trainee: null, skill: 'lifts-straight' });
+  readonly judgedAs = output<{ readonly trainee: string; readonly skill: string; readonly level: SkillLevel }>();
+
+  protected readonly levels = SKILL_LEVELS;
+  protected readonly words: Readonly<Record<SkillLevel, string>> = {
+    'saw it': 'saw it',
+    helped: 'helped',
+    'with a word': 'a word',
+    alone: 'alone',
+    'can teach': 'teach',
+  };
+  protected readonly trainee = linkedSignal(() => this.suggested().trainee ?? this.file().trainees[0]?.id ?? '');
+  protected readonly skill = linkedSignal(() => this.suggested().skill);
+  protected readonly name = computed(() => this.file().trainees.find((each) => each.id === this.trainee())?.name ?? '');
+  protected readonly skills = computed(() => {
+    const open = new Set(this.file().skills.filter((each) => (each.open as readonly string[]).includes(this.trainee())).map((each) => each.id));
+    return CHECKLIST.map((skill) => ({ ...skill, open: open.has(skill.id) }));
+  });
+  protected readonly judged = computed(
+    () => this.record().judgements.find((each) => each.trainee === this.trainee() && each.skill === this.skill())?.level ?? null,
+  );
+
+  protected nextTrainee(): void {
+    const { trainees } = this.file();
+    const index = trainees.findIndex((each) => each.id === this.trainee());
+    this.trainee.set(trainees[(index + 1) % trainees.length]?.id ?? '');
+  }
+
+  protected judge(level: SkillLevel): void {
+    this.judgedAs.emit({ trainee: this.trainee(), skill: this.skill(), level });
+  }
+}

@@ -1,0 +1,83 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import type { ColonyEstimate } from '@brave-comb/core/inspection';
+import { decimal } from '../shell/format';
+
+/** What the sides read so far add up to, growing as frames are read. */
+@Component({
+  selector: 'bc-so-far',
+  template: `
+    <h2>So far <small>{{ estimate().sidesRead }} of {{ sides() }} sides</small></h2>
+    <dl>
+      @for (row of rows(); track row.name) {
+        <div>
+          <dt>{{ row.name }}</dt>
+          <dd>
+            <b>{{ row.value }}</b> {{ row.unit }}
+          </dd>
+        </div>
+      }
+    </dl>
+  `,
+  styles: `
+    h2 {
+      font-size: 17px;
+    }
+    small {
+      font: 400 14px var(--font);
+    }
+    dl {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 0 12px;
+      font-size: 14.5px;
+      line-height: 1.35;
+    }
+    dl > div {
+      display: flex;
+      justify-content: space-between;
+      white-space: nowrap;
+    }
+    @media (width < 700px) {
+      :host {
+        display: flex;
+        gap: 10px;
+        align-items: baseline;
+        overflow-x: auto;
+      }
+      h2 {
+        font-size: 15px;
+        white-space: nowrap;
+      }
+      small {
+        display: none;
+      }
+      dl {
+        display: flex;
+        gap: 10px;
+      }
+      dl > div {
+        gap: 4px;
+      }
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { role: 'status', 'aria-label': 'Estimates so far' },
+})
+export class SoFar {
+  readonly estimate = input.required<ColonyEstimate>();
+  readonly sides = input.required<number>();
+
+  protected readonly rows = computed(() => {
+    const now = this.estimate();
+    return [
+      { name: 'Bees', value: now.framesOfBees ? decimal(now.framesOfBees.value) : '?', unit: 'fr' },
+      { name: 'Food', value: decimal(now.storesKg.value), unit: 'kg' },
+      { name: 'Eggs', value: decimal(now.eggs.value), unit: 'fr' },
+      { name: 'Pollen', value: decimal(now.pollen.value), unit: 'fr' },
+      { name: 'Larvae', value: decimal(now.larvae.value), unit: 'fr' },
+      { name: 'Sealed', value: decimal(now.sealedWorker.value), unit: 'fr' },
+      { name: 'Drone', value: decimal(now.sealedDrone.value), unit: 'fr' },
+      { name: 'Brood', value: decimal(now.brood.value), unit: 'fr' },
+    ];
+  });
+}

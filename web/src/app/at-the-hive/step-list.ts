@@ -1,0 +1,102 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatIcon } from '@angular/material/icon';
+import { type RotaTurn } from '@brave-comb/core/planning';
+import type { Step, StepId } from '@brave-comb/core/inspection';
+
+/** The steps of this visit with who does what. */
+@Component({
+  selector: 'bc-step-list',
+  imports: [MatIcon],
+  template: `
+    <h2>
+      Who is doing what <small>step {{ index() + 1 }} of {{ steps().length }}</small>
+    </h2>
+    <ol>
+      @for (step of steps(); track step.id; let number = $index) {
+        @if (number >= first() && number < first() + 4) {
+          <li>
+            <button type="button" [class.now]="step.id === current()" [attr.aria-current]="step.id === current() ? 'step' : null" (click)="chosen.emit(step.id)">
+              <span class="number">
+                @if (number < index()) {
+                  <mat-icon svgIcon="check" aria-label="done" />
+                } @else {
+                  {{ number + 1 }}
+                }
+              </span>
+              <span
+                ><b>{{ step.title }}</b>
+                @if (step.id === current()) {
+                  <i>{{ who() }}</i>
+                }
+              </span>
+            </button>
+          </li>
+        }
+      }
+    </ol>
+  `,
+  styles: `
+    h2 {
+      display: flex;
+      justify-content: space-between;
+      align-items: baseline;
+      font-size: 17px;
+    }
+    small {
+      font: 650 14.5px var(--font);
+    }
+    button {
+      display: grid;
+      grid-template-columns: 22px 1fr;
+      gap: 6px;
+      width: 100%;
+      min-height: 30px;
+      padding: 4px 8px;
+      border: 0;
+      border-radius: 4px;
+      background: none;
+      color: #0c1615;
+      font-size: 15px;
+      line-height: 1.15;
+      text-align: left;
+      cursor: pointer;
+    }
+    .now {
+      padding: 7px 8px;
+      background: #103f39;
+      color: #fff;
+    }
+    b {
+      font-weight: 650;
+    }
+    i {
+      display: block;
+      font-style: normal;
+    }
+    .mat-icon {
+      width: 18px;
+      height: 18px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class StepList {
+  readonly steps = input.required<readonly Step[]>();
+  readonly current = input.required<StepId>();
+  readonly turn = input.required<RotaTurn | null>();
+  readonly chosen = output<StepId>();
+
+  protected readonly index = computed(() => Math.max(0, this.steps().findIndex((step) => step.id === this.current())));
+  protected readonly first = computed(() => Math.max(0, Math.min(this.index() - 1, this.steps().length - 4)));
+  protected readonly who = computed(() => {
+    const turn = this.turn();
+    if (!turn) return '';
+    const { frames, record, smoke, clock } = turn.roles;
+    const does = (names: readonly string[], verb: string) => (names.length > 0 ? `${names.join(' and ')} ${verb}` : '');
+    const hold = does(frames, frames.length === 1 ? 'holds' : 'hold');
+    const parts = ['outside', 'smoke'].includes(this.current())
+      ? [does(smoke, 'smokes'), does(record, 'records')]
+      : [hold, does(record, 'records'), does(clock, 'keeps time')];
+    return parts.filter(Boolean).join(', ');
+  });
+}

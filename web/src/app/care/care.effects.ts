@@ -1,0 +1,48 @@
+import { inject } from '@angular/core';
+import { endpoints } from '@brave-comb/contract';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { catchError, concatMap, map, of, switchMap } from 'rxjs';
+import { type CallFault, ContractClient } from '../api/contract-client';
+import { CareEvents } from './care.feature';
+
+export const loadReview = createEffect(
+  (actions = inject(Actions), client = inject(ContractClient)) =>
+    actions.pipe(
+      ofType(CareEvents.reviewOpened, CareEvents.decided, CareEvents.decisionWithdrawn),
+      switchMap(({ visit }) =>
+        client.call(endpoints.visitReview, { params: { visit } }).pipe(
+          map((review) => CareEvents.reviewLoaded({ review })),
+          catchError((fault: CallFault) => of(CareEvents.reviewFailed({ fault }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const decide = createEffect(
+  (actions = inject(Actions), client = inject(ContractClient)) =>
+    actions.pipe(
+      ofType(CareEvents.decisionMade),
+      concatMap(({ visit, id, draft }) =>
+        client.call(endpoints.decide, { params: { visit }, body: { id, ...draft } }).pipe(
+          map(() => CareEvents.decided({ visit })),
+          catchError((fault: CallFault) => of(CareEvents.decisionRefused({ fault }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const withdraw = createEffect(
+  (actions = inject(Actions), client = inject(ContractClient)) =>
+    actions.pipe(
+      ofType(CareEvents.decisionWithdrawalAsked),
+      concatMap(({ visit, decision }) =>
+        client.call(endpoints.withdrawDecision, { params: { decision } }).pipe(
+          map(() => CareEvents.decisionWithdrawn({ visit })),
+          catchError((fault: CallFault) => of(CareEvents.decisionRefused({ fault }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);

@@ -1,0 +1,47 @@
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { CONTENTS, LETTERS } from '@brave-comb/core/inspection';
+
+/** What each pattern stands for. */
+@Component({
+  selector: 'bc-comb-legend',
+  template: `
+    <ul aria-label="What the patterns mean">
+      @for (letter of letters; track letter) {
+        <li>
+          <svg width="22" height="14" viewBox="0 0 22 14" aria-hidden="true">
+            <rect x=".5" y=".5" width="21" height="13" rx="2" [attr.fill]="'url(#comb-s-' + letter + ')'" stroke="var(--ink)" />
+          </svg>
+          {{ contents[letter] }}
+        </li>
+      }
+      <li><span class="queen" aria-hidden="true"></span>queen seen</li>
+    </ul>
+  `,
+  styles: `
+    ul {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px 16px;
+      justify-content: space-between;
+      color: var(--ink-2);
+      font-size: 11px;
+    }
+    li {
+      display: inline-flex;
+      gap: 5px;
+      align-items: center;
+    }
+    .queen {
+      width: 11px;
+      height: 11px;
+      border: 3px solid #5e3a78;
+      border-radius: 50%;
+      background: #fff;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class CombLegend {
+  protected readonly letters = LETTERS;
+  protected readonly contents = CONTENTS;
+}

@@ -1,0 +1,185 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { CONTENTS, type FrameSide, LETTERS, eighthsLeft } from '@brave-comb/core/inspection';
+import { GRID, type Grain, nestZones } from './nest-zones';
+
+/** A side in words, for those who do not see it drawn. */
+export function sideInWords(side: FrameSide | null): string {
+  if (!side) return 'not read';
+  const parts = LETTERS.filter((letter) => side.eighths[letter]).map((letter) => `${side.eighths[letter]} eighths ${CONTENTS[letter]}`);
+  return [
+    ...parts,
+    ...side.trace.map((letter) => `a few ${CONTENTS[letter]}`),
+    ...(side.queen ? ['queen seen'] : []),
+    ...(side.cells > 0 ? [`${side.cells} queen cells or cups`] : []),
+    ...(side.doubtful ? ['doubtful'] : []),
+  ].join(', ') || 'nothing read yet';
+}
+
+const MARKS: Readonly<Record<string, string>> = { white: '#ffffff', yellow: '#f4c33b', red: '#c8202f', green: '#2f8f46', blue: '#2f6f9f' };
+
+/** One side of one frame: a frame with lugs, in which everything lies where bees keep it, sized to the recorded eighths. */
+@Component({
+  selector: 'bc-comb-portrait',
+  template: `
+    <svg [attr.viewBox]="'0 0 ' + width() + ' ' + box().height" role="img" [attr.aria-label]="label()">
+      <rect
+        [attr.x]="box().lug"
+        [attr.y]="box().bar / 2"
+        [attr.width]="width() - 2 * box().lug"
+        [attr.height]="box().height - box().bar / 2"
+        [attr.rx]="box().wood * 0.7"
+        [attr.fill]="ghost() ? '#fff' : 'var(--frame-wood, #17544c)'"
+        [attr.stroke]="ghost() ? '#17544c' : null"
+        [attr.stroke-dasharray]="ghost() ? '5 3' : null"
+      />
+      @if (topBar()) {
+        <rect x="0" y="0" [attr.width]="width()" [attr.height]="box().bar" rx="1.5" fill="var(--frame-wood, #17544c)" />
+      }
+      <rect [attr.x]="box().x" [attr.y]="box().y" [attr.width]="box().combWidth" [attr.height]="box().combHeight" fill="#fff" />
+      @if (zones(); as zones) {
+        <g [attr.opacity]="ghost() ? 0.55 : 1" [attr.transform]="box().place">
+          @for (zone of zones; track zone.content) {
+            <path
+              [attr.d]="zone.path"
+              [attr.fill]="zone.content ? 'url(#comb-' + grain() + '-' + zone.content + ')' : '#fff'"
+              stroke="#1b2a2a"
+              [attr.stroke-width]="zone.content ? 1 : 0"
+              stroke-linejoin="round"
+              vector-effect="non-scaling-stroke"
+            />
+          }
+        </g>
+        @for (tag of tags(); track tag.text) {
+          <g [attr.transform]="'translate(' + tag.x + ' ' + tag.y + ')'">
+            <rect [attr.x]="-tag.width / 2" y="-13" [attr.width]="tag.width" height="26" rx="4" fill="#fff" stroke="#0c1615" stroke-width="1.5" />
+            <text y="6.5" text-anchor="middle" font-size="19" font-weight="700" style="fill: #0c1615">{{ tag.text }}</text>
+          </g>
+        }
+        @for (cell of cells(); track cell.x) {
+          <g [attr.transform]="'translate(' + cell.x + ' ' + cell.y + ') scale(' + cell.scale + ')'">
+            <path
+              d="M-5 0C-6.5 5-5.5 9.5-3.6 10.5L-2 8.6h4L3.6 10.5C5.5 9.5 6.5 5 5 0z"
+              fill="#fff"
+              stroke="#1b2a2a"
+              stroke-width="1.8"
+              stroke-linejoin="round"
+            />
+            <path d="M-.6 7l1.4-4" stroke="#4a2f63" stroke-width="2" stroke-linecap="round" />
+          </g>
+        }
+        @if (side()?.queen) {
+          <g [attr.transform]="box().queen">
+            <circle r="12" fill="#fff" />
+            <circle r="10.5" fill="#5e3a78" />
+            <path
+              d="M0-6.4c2 0 2.7 1.7 2.3 3.2C3.8-1.8 3.4 4.4 0 8.2-3.4 4.4-3.8-1.8-2.3-3.2-2.7-4.7-2-6.4 0-6.4z"
+              fill="#fff"
+            />
+            @if (queenColour(); as colour) {
+              <circle cy="-2" r="1.9" [attr.fill]="colour" stroke="#1b2a2a" stroke-width=".6" />
+            }
+          </g>
+        }
+        @if (side()?.doubtful) {
+          <g [attr.transform]="box().flag">
+            <path d="M0 0h12v20l-6-5-6 5z" fill="#a6521f" stroke="#fff" stroke-width="1.4" />
+          </g>
+        }
+      } @else {
+        <path [attr.d]="box().unread" stroke="#9aa8a3" stroke-dasharray="2 4" />
+      }
+    </svg>
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    svg {
+      display: block;
+      width: 100%;
+      height: 100%;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class CombPortrait {
+  readonly side = input.required<FrameSide | null>();
+  /** Width in the drawing's own units; the picture itself fills its place. */
+  readonly width = input(220);
+  /** Height of the comb over its width, by the kind of frame. */
+  readonly ratio = input(0.565);
+  readonly seed = input(1);
+  readonly name = input('');
+  readonly ghost = input(false);
+  readonly tagged = input(false);
+  readonly topBar = input(true);
+  readonly queenMark = input<string | null>(null);
+
+  protected readonly grain = computed<Grain>(() => (this.width() <= 72 ? 's' : this.width() <= 240 ? 'm' : 'l'));
+  protected readonly zones = computed(() => {
+    const side = this.side();
+    return side && nestZones(side, this.grain(), this.seed());
+  });
+  protected readonly label = computed(() => [this.name(), sideInWords(this.side())].filter(Boolean).join(': '));
+  protected readonly queenColour = computed(() => MARKS[this.queenMark() ?? ''] ?? null);
+  protected readonly box = computed(() => {
+    const width = this.width();
+    const lug = width * 0.046;
+    const bar = this.topBar() ? Math.max(3, width * 0.034) : Math.max(1.4, width * 0.012);
+    const wood = Math.max(1.4, width * 0.016);
+    const x = lug + wood;
+    const combWidth = width - 2 * x;
+    const combHeight = combWidth * this.ratio();
+    const [nx, ny] = GRID[this.grain()];
+    const pin = this.grain() === 's' ? 0.42 : this.grain() === 'm' ? 0.72 : 1.1;
+    return {
+      lug,
+      bar,
+      wood,
+      x,
+      y: bar,
+      combWidth,
+      combHeight,
+      height: bar + combHeight + wood,
+      place: `translate(${x} ${bar}) scale(${combWidth / nx} ${combHeight / ny})`,
+      queen: `translate(${x + combWidth * 0.46} ${bar + combHeight * 0.5}) scale(${pin})`,
+      flag: `translate(${x + combWidth - 20 * pin} 0) scale(${pin})`,
+      unread: `M${x} ${bar + combHeight / 2}h${combWidth}`,
+    };
+  });
+  protected readonly tags = computed(() => {
+    const side = this.side();
+    if (!this.tagged() || !side || this.grain() !== 'l') return [];
+    const { x, y, combWidth, combHeight } = this.box();
+    const placed: { x: number; y: number; width: number }[] = [];
+    return nestZones(side, 'l', this.seed()).map((zone) => {
+      const eighths = zone.content ? (side.eighths[zone.content] ?? 0) : eighthsLeft(side);
+      const text = !zone.content ? `${eighths} left` : eighths ? `${eighths}${zone.content}` : `+${zone.content}`;
+      const width = text.length * 11 + 12;
+      const at = {
+        x: x + Math.min(combWidth - width / 2 - 4, Math.max(width / 2 + 4, zone.middle[0] * combWidth)),
+        y: y + Math.min(combHeight - 17, Math.max(17, zone.middle[1] * combHeight)),
+      };
+      while (placed.some((other) => Math.abs(other.x - at.x) < (other.width + width) / 2 + 4 && Math.abs(other.y - at.y) < 30)) {
+        at.x += 12;
+        if (at.x > x + combWidth - width / 2) {
+          at.x = x + width / 2 + 4;
+          at.y = Math.min(y + combHeight - 17, at.y + 30);
+          if (at.y >= y + combHeight - 17) break;
+        }
+      }
+      placed.push({ ...at, width });
+      return { ...at, width, text };
+    });
+  });
+  protected readonly cells = computed(() => {
+    const count = this.side()?.cells ?? 0;
+    const { x, y, combWidth, combHeight } = this.box();
+    const scale = this.grain() === 's' ? 0.55 : this.grain() === 'm' ? 0.85 : 1.5;
+    return Array.from({ length: Math.min(count, 6) }, (_, index) => ({
+      x: x + combWidth * (0.42 + index * 0.08),
+      y: y + combHeight - 13 * scale,
+      scale,
+    }));
+  });
+}

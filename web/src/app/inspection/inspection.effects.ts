@@ -1,0 +1,106 @@
+import { inject } from '@angular/core';
+import { Router } from '@angular/router';
+import { endpoints } from '@brave-comb/contract';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { Store } from '@ngrx/store';
+import { catchError, concatMap, filter, from, map, of, switchMap, tap, withLatestFrom } from 'rxjs';
+import { type CallFault, ContractClient } from '../api/contract-client';
+import { DeviceStore } from './device-store';
+import { InspectionEvents, inspectionFeature } from './inspection.feature';
+import { Outbox } from './outbox';
+
+/** What the device knows comes first, so that a visit opens without signal; the server's file follows once the start has reached it. */
+export const openVisit = createEffect(
+  (actions = inject(Actions), device = inject(DeviceStore)) =>
+    actions.pipe(
+      ofType(InspectionEvents.visitOpened),
+      switchMap(({ visit }) =>
+        from(Promise.all([device.file(visit), device.entries(visit), device.draft(visit)])).pipe(
+          map(([file, waiting, draft]) =>
+            InspectionEvents.visitFoundOnDevice({ file: file ?? null, waiting, draft: draft ?? null }),
+          ),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const loadFile = createEffect(
+  (actions = inject(Actions), client = inject(ContractClient), device = inject(DeviceStore), outbox = inject(Outbox)) =>
+    actions.pipe(
+      ofType(InspectionEvents.visitOpened),
+      switchMap(({ visit }) =>
+        from(outbox.send()).pipe(
+          switchMap(() => client.call(endpoints.visitFile, { params: { visit } })),
+          tap((file) => void device.keepFile(file)),
+          map((file) => InspectionEvents.visitFileLoaded({ file })),
+          catchError((fault: CallFault) => of(InspectionEvents.visitFileFailed({ visit, fault }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** An entry is on the device before anything else is done with it. */
+export const keepEntry = createEffect(
+  (actions = inject(Actions), device = inject(DeviceStore), store = inject(Store), outbox = inject(Outbox)) =>
+    actions.pipe(
+      ofType(InspectionEvents.entryMade),
+      withLatestFrom(store.select(inspectionFeature.selectVisit)),
+      concatMap(async ([{ entry }, visit]) => {
+        if (!visit) return;
+        await device.keepEntry({ id: entry.id, visit, entry, problem: null });
+        if (entry.body.kind === 'frame side recorded') await device.forgetDraft(visit);
+        void outbox.send();
+      }),
+    ),
+  { functional: true, dispatch: false },
+);
+
+export const keepDraft = createEffect(
+  (actions = inject(Actions), device = inject(DeviceStore), store = inject(Store)) =>
+    actions.pipe(
+      ofType(InspectionEvents.sideChanged, InspectionEvents.sideChangeUndone),
+      withLatestFrom(
+        store.select(inspectionFeature.selectVisit),
+        store.select(inspectionFeature.selectAddress),
+        store.select(inspectionFeature.selectEntry),
+      ),
+      concatMap(async ([, visit, address, entry]) => {
+        if (visit && address) await device.keepDraft({ visit, address, entry });
+      }),
+    ),
+  { functional: true, dispatch: false },
+);
+
+export const forgetRefused = createEffect(
+  (actions = inject(Actions), device = inject(DeviceStore)) =>
+    actions.pipe(
+      ofType(InspectionEvents.refusedEntrySettled),
+      tap(({ id }) => void device.forgetEntries([id])),
+    ),
+  { functional: true, dispatch: false },
+);
+
+/** The kept file follows what was acknowledged, so that a reload without signal shows the same. */
+export const keepAcknowledged = createEffect(
+  (actions = inject(Actions), device = inject(DeviceStore), store = inject(Store)) =>
+    actions.pipe(
+      ofType(InspectionEvents.entriesKept),
+      withLatestFrom(store.select(inspectionFeature.selectFile)),
+      concatMap(async ([, file]) => {
+        if (file) await device.keepFile(file);
+      }),
+    ),
+  { functional: true, dispatch: false },
+);
+
+export const followJoined = createEffect(
+  (actions = inject(Actions), router = inject(Router)) =>
+    actions.pipe(
+      ofType(InspectionEvents.visitJoined),
+      filter(({ from: left }) => router.url.includes(left)),
+      tap(({ to }) => void router.navigate(['/at-the-hive', to], { replaceUrl: true })),
+    ),
+  { functional: true, dispatch: false },
+);

@@ -1,0 +1,199 @@
+import type { VisitFile } from '@brave-comb/contract';
+import { isBox, frameOf } from '@brave-comb/core/equipment';
+import {
+  EMPTY_SIDE,
+  type FrameSide,
+  type SideAddress,
+  type SideEntry,
+  type VisitEntry,
+  estimateColony,
+  framesOf,
+  liftingOrder,
+  openingScript,
+  recordOf,
+  seenEnough,
+  sideKey,
+} from '@brave-comb/core/inspection';
+import { type EntityState, createEntityAdapter } from '@ngrx/entity';
+import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
+import type { CallFault } from '../api/contract-client';
+import type { SideDraft, WaitingEntry } from './device-store';
+
+export const InspectionEvents = createActionGroup({
+  source: 'Inspection',
+  events: {
+    'Visit opened': props<{ visit: string }>(),
+    'Visit found on device': props<{ file: VisitFile | null; waiting: readonly WaitingEntry[]; draft: SideDraft | null }>(),
+    'Visit file loaded': props<{ file: VisitFile }>(),
+    'Visit file failed': props<{ visit: string; fault: CallFault }>(),
+    'Visit joined': props<{ from: string; to: string }>(),
+    'Entry made': props<{ entry: VisitEntry }>(),
+    'Entries kept': props<{ entries: readonly VisitEntry[] }>(),
+    'Entries refused': props<{ entries: readonly WaitingEntry[] }>(),
+    'Refused entry settled': props<{ id: string }>(),
+    'Sending failed': props<{ fault: CallFault }>(),
+    'Everything sent': emptyProps(),
+    'Side chosen': props<{ address: SideAddress }>(),
+    'Side changed': props<{ entry: SideEntry }>(),
+    'Side change undone': emptyProps(),
+  },
+});
+
+interface InspectionState {
+  readonly visit: string | null;
+  readonly file: VisitFile | null;
+  readonly fault: CallFault | null;
+  readonly waiting: EntityState<WaitingEntry>;
+  /** Why the last sending failed, `null` while all is well. */
+  readonly sendingFault: CallFault | null;
+  /** The side being entered. */
+  readonly address: SideAddress | null;
+  readonly entry: SideEntry;
+  /** What the side was before each change, to go back by. */
+  readonly before: readonly SideEntry[];
+}
+
+const adapter = createEntityAdapter<WaitingEntry>({ sortComparer: (a, b) => a.id.localeCompare(b.id) });
+const BLANK: SideEntry = { side: EMPTY_SIDE, pending: '' };
+const initial: InspectionState = {
+  visit: null,
+  file: null,
+  fault: null,
+  waiting: adapter.getInitialState(),
+  sendingFault: null,
+  address: null,
+  entry: BLANK,
+  before: [],
+};
+
+/** The server's file, without what this device sent before and has not struck off. */
+function withFile(state: InspectionState, file: VisitFile): InspectionState {
+  const known = file.entries.map((entry) => entry.id);
+  return { ...state, file, fault: null, waiting: adapter.removeMany(known, state.waiting), address: state.address ?? firstUnread(file, state) };
+}
+
+function firstUnread(file: VisitFile, state: InspectionState): SideAddress | null {
+  if (file.box.kind !== 'box') return null;
+  const waiting = adapter.getSelectors().selectAll(state.waiting).map((each) => each.entry);
+  const { sides } = recordOf([...file.entries, ...waiting]);
+  const order = liftingOrder(file.box.id, file.box.frames);
+  const lastRead = order.findLastIndex((side) => sides[sideKey(side)]);
+  return order[Math.min(lastRead + 1, order.length - 1)] ?? null;
+}
+
+export const inspectionFeature = createFeature({
+  name: 'inspection',
+  reducer: createReducer<InspectionState>(
+    initial,
+    on(InspectionEvents.visitOpened, (state, { visit }) =>
+      state.visit === visit ? { ...state, fault: null } : { ...initial, visit },
+    ),
+    on(InspectionEvents.visitFoundOnDevice, (state, { file, waiting, draft }) => {
+      const mine = { ...state, waiting: adapter.setAll([...waiting], state.waiting) };
+      const next = file && !state.file ? withFile(mine, file) : mine;
+      return draft ? { ...next, address: draft.address, entry: draft.entry } : next;
+    }),
+    on(InspectionEvents.visitFileLoaded, (state, { file }) => (file.visit.id === state.visit ? withFile(state, file) : state)),
+    on(InspectionEvents.visitFileFailed, (state, { visit, fault }) =>
+      visit === state.visit && !state.file ? { ...state, fault } : state,
+    ),
+    on(InspectionEvents.visitJoined, (state, { from, to }) =>
+      state.visit === from && state.file
+        ? { ...state, visit: to, file: { ...state.file, visit: { ...state.file.visit, id: to } } }
+        : state,
+    ),
+    on(InspectionEvents.entryMade, (state, { entry }) =>
+      state.visit
+        ? { ...state, waiting: adapter.addOne({ id: entry.id, visit: state.visit, entry, problem: null }, state.waiting) }
+        : state,
+    ),
+    on(InspectionEvents.entriesKept, (state, { entries }) => {
+      const ours = entries.filter((entry) => state.waiting.entities[entry.id]);
+      return state.file
+        ? {
+            ...state,
+            waiting: adapter.removeMany(ours.map((entry) => entry.id), state.waiting),
+            file: { ...state.file, entries: [...state.file.entries, ...(ours as VisitFile['entries'])] },
+          }
+        : state;
+    }),
+    on(InspectionEvents.entriesRefused, (state, { entries }) => ({
+      ...state,
+      waiting: adapter.setMany(entries.filter((each) => each.visit === state.visit), state.waiting),
+    })),
+    on(InspectionEvents.refusedEntrySettled, (state, { id }) => ({ ...state, waiting: adapter.removeOne(id, state.waiting) })),
+    on(InspectionEvents.sendingFailed, (state, { fault }) => ({ ...state, sendingFault: fault })),
+    on(InspectionEvents.everythingSent, (state) => (state.sendingFault ? { ...state, sendingFault: null } : state)),
+    on(InspectionEvents.sideChosen, (state, { address }) => ({ ...state, address, entry: BLANK, before: [] })),
+    on(InspectionEvents.sideChanged, (state, { entry }) => ({
+      ...state,
+      entry,
+      before: entry.side === state.entry.side ? state.before : [...state.before, state.entry],
+    })),
+    on(InspectionEvents.sideChangeUndone, (state) => ({
+      ...state,
+      entry: state.before.at(-1) ?? state.entry,
+      before: state.before.slice(0, -1),
+    })),
+  ),
+  extraSelectors: ({ selectFile, selectWaiting, selectAddress, selectEntry }) => {
+    const selectAllWaiting = createSelector(selectWaiting, adapter.getSelectors().selectAll);
+    const selectRefused = createSelector(selectAllWaiting, (all) => all.filter((each) => each.problem !== null));
+    const selectUnsent = createSelector(selectAllWaiting, (all) => all.filter((each) => each.problem === null));
+    const selectRecord = createSelector(selectFile, selectUnsent, (file, unsent) =>
+      recordOf([...((file?.entries ?? []) as readonly VisitEntry[]), ...unsent.map((each) => each.entry)]),
+    );
+    const selectBox = createSelector(selectFile, (file) => (file && isBox(file.box) ? file.box : null));
+    const selectFrames = createSelector(selectRecord, selectBox, (record, box) =>
+      box ? framesOf(Object.values(record.sides), box.id, box.frames) : [],
+    );
+    const selectLastFrames = createSelector(selectFile, selectBox, (file, box) =>
+      box && file?.last ? framesOf(file.last.sides as { address: SideAddress; side: FrameSide }[], box.id, box.frames) : null,
+    );
+    const selectSteps = createSelector(selectFile, selectBox, (file, box) =>
+      file && box ? openingScript(file.hiveType, file.stack, box.id) : [],
+    );
+    const selectEstimate = createSelector(selectFrames, selectBox, (frames, box) =>
+      box
+        ? estimateColony(
+            frames.flatMap((frame) => [frame.low, frame.high].flatMap((side) => (side ? [{ frame: frameOf(box), side }] : []))),
+          )
+        : null,
+    );
+    const selectSeen = createSelector(selectFile, selectRecord, selectBox, (file, record, box) => {
+      if (!file || !box) return null;
+      const readings = Object.values(record.sides).map((each) => Date.parse(each.at));
+      const minutes = readings.length > 3 ? (Math.max(...readings) - Math.min(...readings)) / 60_000 : null;
+      return seenEnough(record, file.visit.questions, box.id, box.frames, minutes);
+    });
+    /** The reading in force of the side being entered, and the same side last time. */
+    const selectReading = createSelector(selectAddress, selectRecord, (address, record) =>
+      address ? (record.sides[sideKey(address)] ?? null) : null,
+    );
+    const selectLastSide = createSelector(selectAddress, selectLastFrames, (address, frames) =>
+      address && frames ? (frames[address.frame - 1]?.[address.face] ?? null) : null,
+    );
+    const selectOtherSide = createSelector(selectAddress, selectFrames, (address, frames) =>
+      address ? (frames[address.frame - 1]?.[address.face === 'low' ? 'high' : 'low'] ?? null) : null,
+    );
+    const selectShown = createSelector(selectEntry, selectReading, (entry, reading) =>
+      entry === BLANK && reading ? { side: reading.side, pending: '' } : entry,
+    );
+    return {
+      selectAllWaiting,
+      selectRefused,
+      selectUnsent,
+      selectRecord,
+      selectBox,
+      selectFrames,
+      selectLastFrames,
+      selectSteps,
+      selectEstimate,
+      selectSeen,
+      selectReading,
+      selectLastSide,
+      selectOtherSide,
+      selectShown,
+    };
+  },
+});

@@ -1,0 +1,52 @@
+import type { Person } from '@brave-comb/contract';
+import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
+import type { CallFault } from '../api/contract-client';
+
+/** The server's clock as it was read, and when it was read by this machine's clock. */
+export interface ClockState {
+  readonly now: string;
+  readonly demo: boolean;
+  readonly readAt: number;
+}
+
+export const PeopleEvents = createActionGroup({
+  source: 'People',
+  events: {
+    'Application opened': emptyProps(),
+    'Person recognised': props<{ person: Person | null; clock: ClockState }>(),
+    'Sign in submitted': props<{ name: string; password: string }>(),
+    'Signed in': props<{ person: Person; clock: ClockState }>(),
+    'Sign in refused': props<{ fault: CallFault }>(),
+    'Sign out asked': emptyProps(),
+    'Signed out': emptyProps(),
+    'Clock move asked': props<{ to: string } | { minutes: number }>(),
+    'Clock moved': props<{ clock: ClockState }>(),
+  },
+});
+
+interface PeopleState {
+  readonly person: Person | null;
+  readonly clock: ClockState | null;
+  readonly status: 'unknown' | 'in' | 'out' | 'signing in';
+  readonly fault: CallFault | null;
+}
+
+const initial: PeopleState = { person: null, clock: null, status: 'unknown', fault: null };
+
+export const peopleFeature = createFeature({
+  name: 'people',
+  reducer: createReducer<PeopleState>(
+    initial,
+    on(PeopleEvents.personRecognised, (state, { person, clock }) => ({
+      ...state,
+      person,
+      clock,
+      status: person ? ('in' as const) : ('out' as const),
+    })),
+    on(PeopleEvents.signInSubmitted, (state) => ({ ...state, status: 'signing in' as const, fault: null })),
+    on(PeopleEvents.signedIn, (state, { person, clock }) => ({ ...state, person, clock, status: 'in' as const })),
+    on(PeopleEvents.signInRefused, (state, { fault }) => ({ ...state, status: 'out' as const, fault })),
+    on(PeopleEvents.signedOut, (state) => ({ ...initial, clock: state.clock, status: 'out' as const })),
+    on(PeopleEvents.clockMoved, (state, { clock }) => ({ ...state, clock })),
+  ),
+});

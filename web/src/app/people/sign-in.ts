@@ -1,0 +1,43 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { parseSide } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { CombPortrait } from '../inspection/comb-portrait';
+import { Clock } from './clock';
+import { PeopleEvents, peopleFeature } from './people.feature';
+
+@Component({
+  selector: 'bc-sign-in',
+  imports: [ReactiveFormsModule, MatFormFieldModule, MatInputModule, CombPortrait],
+  templateUrl: './sign-in.html',
+  styleUrl: './sign-in.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SignIn {
+  private readonly store = inject(Store);
+  private readonly clock = inject(Clock);
+  protected readonly status = this.store.selectSignal(peopleFeature.selectStatus);
+  protected readonly fault = this.store.selectSignal(peopleFeature.selectFault);
+  protected readonly capitals = signal(false);
+  protected readonly visible = signal(false);
+  protected readonly comb = parseSide('3S 1L 1E 1P 2H Q');
+  protected readonly form = inject(NonNullableFormBuilder).group({
+    name: ['', [Validators.required, Validators.maxLength(80)]],
+    password: ['', [Validators.required, Validators.maxLength(200)]],
+  });
+  protected readonly greeting = computed(() => {
+    const hour = new Date(this.clock.now()).getHours();
+    return hour < 12 ? 'Good morning' : hour < 18 ? 'Good afternoon' : 'Good evening';
+  });
+
+  protected watchCapitals(event: KeyboardEvent): void {
+    this.capitals.set(event.getModifierState('CapsLock'));
+  }
+
+  protected submit(): void {
+    this.form.markAllAsTouched();
+    if (this.form.valid) this.store.dispatch(PeopleEvents.signInSubmitted(this.form.getRawValue()));
+  }
+}

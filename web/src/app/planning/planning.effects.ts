@@ -1,0 +1,52 @@
+import { inject } from '@angular/core';
+import { endpoints } from '@brave-comb/contract';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { Store } from '@ngrx/store';
+import { catchError, filter, map, of, switchMap, tap, withLatestFrom } from 'rxjs';
+import { type CallFault, ContractClient } from '../api/contract-client';
+import { PreparedVisits } from '../inspection/prepared-visits';
+import { PeopleEvents } from '../people/people.feature';
+import { PlanningEvents, planningFeature } from './planning.feature';
+
+export const loadDaySheet = createEffect(
+  (actions = inject(Actions), client = inject(ContractClient)) =>
+    actions.pipe(
+      ofType(PlanningEvents.daySheetOpened),
+      switchMap(({ session }) =>
+        (session ? of({ session }) : client.call(endpoints.nextSession, {})).pipe(
+          switchMap((next) =>
+            next.session
+              ? client
+                  .call(endpoints.daySheet, { params: { session: next.session } })
+                  .pipe(map((sheet) => PlanningEvents.daySheetLoaded({ sheet })))
+              : of(PlanningEvents.noSessionAhead()),
+          ),
+          catchError((fault: CallFault) => of(PlanningEvents.daySheetFailed({ fault }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** A moved clock may change the forecast and the day. */
+export const reload = createEffect(
+  (actions = inject(Actions), store = inject(Store)) =>
+    actions.pipe(
+      ofType(PeopleEvents.clockMoved),
+      withLatestFrom(store.select(planningFeature.selectSession), store.select(planningFeature.selectStatus)),
+      filter(([, , status]) => status !== 'loading'),
+      map(([, session]) => PlanningEvents.daySheetOpened({ session })),
+    ),
+  { functional: true },
+);
+
+/** Puts on the device what is needed to start this day's visits without signal. */
+export const prepareVisits = createEffect(
+  (actions = inject(Actions), prepared = inject(PreparedVisits)) =>
+    actions.pipe(
+      ofType(PlanningEvents.daySheetLoaded),
+      filter(({ sheet }) => sheet.mayStart),
+      tap(({ sheet }) => void prepared.prepare(sheet)),
+    ),
+  { functional: true, dispatch: false },
+);

@@ -1,0 +1,31 @@
+import type { DaySheet } from '@brave-comb/contract';
+import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
+import type { CallFault } from '../api/contract-client';
+
+export const PlanningEvents = createActionGroup({
+  source: 'Planning',
+  events: {
+    'Day sheet opened': props<{ session: string | null }>(),
+    'Day sheet loaded': props<{ sheet: DaySheet }>(),
+    'Day sheet failed': props<{ fault: CallFault }>(),
+    'No session ahead': emptyProps(),
+  },
+});
+
+interface PlanningState {
+  readonly sheet: DaySheet | null;
+  readonly session: string | null;
+  readonly status: 'loading' | 'ready' | 'none' | 'failed';
+  readonly fault: CallFault | null;
+}
+
+export const planningFeature = createFeature({
+  name: 'planning',
+  reducer: createReducer<PlanningState>(
+    { sheet: null, session: null, status: 'loading', fault: null },
+    on(PlanningEvents.daySheetOpened, (state, { session }) => ({ ...state, session, status: 'loading' as const, fault: null })),
+    on(PlanningEvents.daySheetLoaded, (state, { sheet }) => ({ ...state, sheet, status: 'ready' as const, fault: null })),
+    on(PlanningEvents.daySheetFailed, (state, { fault }) => ({ ...state, status: 'failed' as const, fault })),
+    on(PlanningEvents.noSessionAhead, (state) => ({ ...state, sheet: null, status: 'none' as const })),
+  ),
+});

@@ -1,0 +1,45 @@
+import { inject } from '@angular/core';
+import { Router } from '@angular/router';
+import { endpoints } from '@brave-comb/contract';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { Store } from '@ngrx/store';
+import { catchError, map, of, switchMap, tap, withLatestFrom } from 'rxjs';
+import { type CallFault, ContractClient } from '../api/contract-client';
+import { CareEvents } from '../care/care.feature';
+import { PeopleEvents } from '../people/people.feature';
+import { SeasonEvents, seasonFeature } from './season.feature';
+
+export const loadStrip = createEffect(
+  (actions = inject(Actions), client = inject(ContractClient), store = inject(Store)) =>
+    actions.pipe(
+      ofType(SeasonEvents.stripWanted, SeasonEvents.stripOutdated, PeopleEvents.clockMoved, CareEvents.decided, CareEvents.decisionWithdrawn),
+      withLatestFrom(store.select(seasonFeature.selectAsked)),
+      switchMap(([, query]) =>
+        client.call(endpoints.seasonStrip, { query }).pipe(
+          map((strip) => SeasonEvents.stripLoaded({ strip })),
+          catchError((fault: CallFault) => of(SeasonEvents.stripFailed({ fault }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** A day opens its day sheet; a day without a session says so. */
+export const openDay = createEffect(
+  (actions = inject(Actions), client = inject(ContractClient), store = inject(Store), router = inject(Router)) =>
+    actions.pipe(
+      ofType(SeasonEvents.dayOpened),
+      withLatestFrom(store.select(seasonFeature.selectStrip)),
+      switchMap(([{ date }, strip]) =>
+        client.call(endpoints.sessionOn, { params: { date }, query: { site: strip?.site.id } }).pipe(
+          tap(({ session }) => {
+            if (session) void router.navigate(['/ahead', session]);
+          }),
+          map(({ session }) => (session ? null : SeasonEvents.dayWithoutSessionOpened({ date }))),
+          catchError((fault: CallFault) => of(SeasonEvents.stripFailed({ fault }))),
+        ),
+      ),
+      switchMap((event) => (event ? of(event) : of())),
+    ),
+  { functional: true },
+);

@@ -1,0 +1,31 @@
+import { DateTime } from 'luxon';
+
+const at = (instant: string | number, zone: string): DateTime =>
+  typeof instant === 'number' ? DateTime.fromMillis(instant, { zone }) : DateTime.fromISO(instant, { zone });
+
+/** "13:10" at the site. */
+export const timeOf = (instant: string | number, zone: string): string => at(instant, zone).toFormat('HH:mm');
+/** "Thu 14 May" at the site. */
+export const dayOf = (instant: string | number, zone: string): string => at(instant, zone).toFormat('ccc d LLL');
+/** "Thu 14 May" of a civil date. */
+export const dateText = (date: string): string => DateTime.fromISO(date, { zone: 'utc' }).toFormat('ccc d LLL');
+/** "Thu 14" of a civil date. */
+export const shortDate = (date: string): string => DateTime.fromISO(date, { zone: 'utc' }).toFormat('ccc d');
+export const weekday = (date: string): number => DateTime.fromISO(date, { zone: 'utc' }).weekday;
+
+/** Odds in words: "8 in 10", never a percentage. */
+export const oddsText = (chance: number): string => {
+  const tenths = Math.round(chance * 10);
+  if (tenths >= 10) return chance > 0.98 ? 'all' : '19 in 20';
+  return tenths <= 0 ? 'less than 1 in 20' : `${tenths} in 10`;
+};
+
+/** "2 h 20" of minutes. */
+export const spanText = (minutes: number): string => {
+  const hours = Math.floor(minutes / 60);
+  const rest = Math.round(minutes % 60);
+  return hours === 0 ? `${rest} min` : rest === 0 ? `${hours} h` : `${hours} h ${`${rest}`.padStart(2, '0')}`;
+};
+
+/** A number to one decimal, without a tail of zeros. */
+export const decimal = (value: number, digits = 1): string => `${Number(value.toFixed(digits))}`;

@@ -1,0 +1,26 @@
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { RouterLink } from '@angular/router';
+
+@Component({
+  selector: 'bc-not-found',
+  imports: [RouterLink],
+  template: `
+    <section class="sheet">
+      <h1>There is no such page</h1>
+      <p>The address names nothing. <a routerLink="/ahead">Go to the day sheet</a>.</p>
+    </section>
+  `,
+  styles: `
+    section {
+      margin: 24px auto;
+      max-width: 520px;
+      padding: 18px 20px;
+    }
+    h1 {
+      font-size: 20px;
+      margin-bottom: 8px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class NotFound {}

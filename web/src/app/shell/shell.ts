@@ -1,0 +1,109 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { MatIcon } from '@angular/material/icon';
+import { MatMenuModule } from '@angular/material/menu';
+import { ActivatedRoute, NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
+import { addDays } from '@brave-comb/core/units';
+import { Store } from '@ngrx/store';
+import { filter, map, startWith } from 'rxjs';
+import { inspectionFeature } from '../inspection/inspection.feature';
+import { Clock } from '../people/clock';
+import { PeopleEvents, peopleFeature } from '../people/people.feature';
+import { planningFeature } from '../planning/planning.feature';
+import { SeasonEvents, seasonFeature } from '../season/season.feature';
+import { SeasonStrip } from '../season/season-strip';
+import { dayOf, timeOf } from './format';
+import { Theme } from './theme';
+
+const PLACES = [
+  { name: 'Ahead', view: 'Day sheet', link: '/ahead', roles: ['lead', 'supervisor', 'trainee'] },
+  { name: 'At the hive', view: 'Visits', link: '/at-the-hive', roles: ['lead', 'supervisor'] },
+  { name: 'Afterwards', view: 'Visit review', link: '/afterwards', roles: ['lead', 'supervisor', 'trainee'] },
+] as const;
+
+/** The frame around every screen but At the hive: the three moments, the clock, the season strip. */
+@Component({
+  selector: 'bc-shell',
+  imports: [RouterOutlet, RouterLink, MatIcon, MatMenuModule, SeasonStrip],
+  templateUrl: './shell.html',
+  styleUrl: './shell.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class Shell {
+  private readonly store = inject(Store);
+  private readonly route = inject(ActivatedRoute);
+  private readonly router = inject(Router);
+  protected readonly clock = inject(Clock);
+  protected readonly theme = inject(Theme);
+  protected readonly person = this.store.selectSignal(peopleFeature.selectPerson);
+  protected readonly clockState = this.store.selectSignal(peopleFeature.selectClock);
+  protected readonly strip = this.store.selectSignal(seasonFeature.selectStrip);
+  protected readonly stripFault = this.store.selectSignal(seasonFeature.selectFault);
+  protected readonly day = this.store.selectSignal(seasonFeature.selectDay);
+  protected readonly emptyDay = this.store.selectSignal(seasonFeature.selectEmptyDay);
+  protected readonly waiting = this.store.selectSignal(inspectionFeature.selectAllWaiting);
+  protected readonly sheet = this.store.selectSignal(planningFeature.selectSheet);
+
+  protected readonly places = computed(() => PLACES.filter((place) => (place.roles as readonly string[]).includes(this.person()?.role ?? '')));
+  protected readonly here = toSignal(
+    this.router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      startWith(null),
+      map(() => this.route.snapshot.firstChild?.data ?? {}),
+    ),
+    { initialValue: {} as Record<string, unknown> },
+  );
+  protected readonly initials = computed(() =>
+    (this.person()?.name ?? '')
+      .split(' ')
+      .map((part) => part[0])
+      .join('')
+      .slice(0, 2),
+  );
+  protected readonly nowText = computed(() => {
+    const zone = this.strip()?.site.zone ?? 'utc';
+    return `${dayOf(this.clock.now(), zone)}, ${timeOf(this.clock.now(), zone)}`;
+  });
+  protected readonly forecastText = computed(() => {
+    const strip = this.strip();
+    return strip?.forecast.issuedAt ? `Forecast ${timeOf(strip.forecast.issuedAt, strip.site.zone)}` : '';
+  });
+  /** Start of the session on the sheet, when it is still to come today. */
+  protected readonly sessionStart = computed(() => {
+    const session = this.sheet()?.session;
+    return session && Date.parse(session.startsAt) > this.clock.now() ? session : null;
+  });
+  protected readonly sessionStartText = computed(() => {
+    const session = this.sessionStart();
+    return session ? `${dayOf(session.startsAt, session.zone)}, ${timeOf(session.startsAt, session.zone)}` : '';
+  });
+
+  constructor() {
+    this.store.dispatch(SeasonEvents.stripWanted({}));
+  }
+
+  protected openDay(date: string): void {
+    this.store.dispatch(SeasonEvents.dayOpened({ date }));
+  }
+
+  protected chooseSite(site: string): void {
+    this.store.dispatch(SeasonEvents.stripWanted({ site }));
+  }
+
+  protected moveWeek(days: number): void {
+    const strip = this.strip();
+    if (strip) this.store.dispatch(SeasonEvents.stripWanted({ site: strip.site.id, from: addDays(strip.days[0]!.date, days) }));
+  }
+
+  protected moveOn(minutes: number): void {
+    this.store.dispatch(PeopleEvents.clockMoveAsked({ minutes }));
+  }
+
+  protected moveTo(to: string): void {
+    this.store.dispatch(PeopleEvents.clockMoveAsked({ to }));
+  }
+
+  protected signOut(): void {
+    this.store.dispatch(PeopleEvents.signOutAsked());
+  }
+}
