@@ -51,7 +51,7 @@ export const PEOPLE: readonly DemoStaff[] = [
         trainees: [
           trainee('Chloe'),
           trainee('Li Wen'),
-          trainee('Nadia', 'sting allergy. Two pens in the red bag, with Leilani; one in her left thigh pocket.'),
+          trainee('Nadia', 'sting allergy. Two pens in the red bag with Leilani, one in her pocket.'),
           trainee('Niamh', 'bad back: lifts 10 kg at most, may sit.'),
           trainee('Ravi'),
           trainee('Yusuf'),

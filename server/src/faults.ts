@@ -4,7 +4,7 @@ import { Refusal } from './problem';
 
 /** MariaDB's numbers for what can go wrong outside the application; `code` names lie for some of them. */
 const DISK_FULL = new Set([1021, 1026, 1114, 3, 28, 1030]);
-const UNREACHABLE = new Set(['ECONNREFUSED', 'ECONNRESET', 'ENOENT', 'EPIPE', 'ETIMEDOUT', 'PROTOCOL_CONNECTION_LOST']);
+const UNREACHABLE = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'PROTOCOL_CONNECTION_LOST']);
 
 interface DriverError {
   readonly errno?: number;

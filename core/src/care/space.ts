@@ -1,6 +1,6 @@
 import { beesDue } from '../biology';
 import { nectarOf } from '../season';
-import { addDays, roundTo } from '../units';
+import { addDays, dayAndMonth, roundTo } from '../units';
 import { type Advice, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 
@@ -35,7 +35,7 @@ export function adviseSpace(facts: ColonyFacts): Advice | null {
     ...(squeezed > 0
       ? [{ text: `Nectar among brood on ${squeezed === 1 ? 'one frame' : `${squeezed} frames`}`, weight: weigh(squeezed / 4), sense: 'for' as const }]
       : []),
-    { text: `About ${Math.round(young / 100) * 100} young bees due by ${due}`, weight: weigh(young / 12_000), sense: 'for' },
+    { text: `About ${Math.round(young / 100) * 100} young bees due by ${dayAndMonth(due)}`, weight: weigh(young / 12_000), sense: 'for' },
     ...(nectar.length > 0
       ? [{ text: `${nectar.map((each) => each.plant).join(' and ')} in bloom`, weight: 0.4, sense: 'for' as const }]
       : []),

@@ -18,7 +18,7 @@ export interface KitLine {
 }
 
 const JOB_KIT: readonly { readonly when: RegExp; readonly one: string; readonly many: string }[] = [
-  { when: /super/i, one: 'super with drawn combs', many: 'supers with drawn combs' },
+  { when: /super/i, one: 'super, drawn combs', many: 'supers, drawn combs' },
   { when: /drawn|foundation/i, one: 'frame of foundation', many: 'frames of foundation' },
   { when: /cell/i, one: 'queen cage', many: 'queen cages' },
   { when: /mark/i, one: 'marking pen of the year', many: 'marking pens of the year' },
@@ -46,7 +46,7 @@ export function kitList(need: KitNeed): readonly KitLine[] {
     { count: 2 * need.groups, what: 'cover cloths', hives: [] },
     { count: Math.max(need.groups, need.liftedParts), what: 'stands or upturned covers', hives: [] },
     { count: need.groups, what: 'scrap buckets with lids', hives: [] },
-    { count: 1, what: 'first-aid bag and the emergency card', hives: [] },
+    { count: 1, what: 'first-aid bag, emergency card', hives: [] },
   ];
   const special = JOB_KIT.map(({ when, one, many }): KitLine => {
     const hives = [...new Set(need.jobs.filter((job) => when.test(job.question)).map((job) => job.hive))];

@@ -23,6 +23,21 @@ export function addDays(date: CivilDate, days: number): CivilDate {
   return new Date(midnight(date) + Math.round(days) * DAY).toISOString().slice(0, 10);
 }
 
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
+
+/**
+ * A date as it is said.
+ *
+ * @param date civil date
+ * @returns day and short month
+ * @throws RangeError for a malformed date
+ * @example dayAndMonth('2026-05-21') // '21 May'
+ */
+export function dayAndMonth(date: CivilDate): string {
+  const at = new Date(midnight(date));
+  return `${at.getUTCDate()} ${MONTHS[at.getUTCMonth()]}`;
+}
+
 /**
  * Whole days from one date to another.
  *

@@ -33,13 +33,13 @@ export function sayFirst(
     ...heavy,
     {
       kind: 'place',
-      head: 'Flight lanes:',
-      text: `walk behind stand ${stands.join(' and ')}, never in front.`,
+      head: 'Walk',
+      text: `behind stand ${stands.join(' and ')}.`,
     },
     {
       kind: 'place',
-      head: 'Stung and unwell?',
-      text: 'Tell the supervisor at once. The emergency card is on every device.',
+      head: 'Stung, unwell?',
+      text: 'Say so at once.',
     },
   ];
 }

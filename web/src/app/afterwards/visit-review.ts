@@ -47,9 +47,10 @@ export class VisitReview {
     const review = this.review();
     if (!review) return '';
     const { zone, openedAt, closedAt, last } = review;
-    const until = closedAt ? ` to ${timeOf(closedAt, zone)}` : ', still open';
+    const until = closedAt ? ` to ${timeOf(closedAt, zone)}` : '';
+    const still = closedAt ? '' : ', still open';
     const beside = last ? `, beside ${dayOf(last.at, zone)}` : '';
-    return `opened ${dayOf(openedAt, zone)} ${timeOf(openedAt, zone)}${until} by ${review.group} with ${review.supervisor}${beside}`;
+    return `opened ${dayOf(openedAt, zone)}, ${timeOf(openedAt, zone)}${until} by ${review.group} with ${review.supervisor}${still}${beside}`;
   });
   protected readonly columns = computed<readonly Column[]>(() => {
     const review = this.review();

@@ -5,7 +5,7 @@ import { BOXES, FRAMES } from '@brave-comb/core/equipment';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { BoxMap } from '../inspection/box-map';
 import { CombPortrait } from '../inspection/comb-portrait';
-import { dateText, decimal, timeOf } from '../shell/format';
+import { decimal, shortDate, timeOf } from '../shell/format';
 
 const ROLES = [
   { id: 'smoke', name: 'Smoke', icon: 'smoke' },
@@ -33,7 +33,7 @@ export class GroupCard {
   protected readonly off = computed(() => this.sheet().verdict?.word === 'no');
   protected readonly button = computed(() => {
     const { visit, startsAt } = this.card();
-    if (visit) return visit.closed ? 'Look at the visit' : 'Go on with the visit';
+    if (visit) return visit.closed ? 'Review' : 'Go on';
     return this.off() ? 'Open all the same' : `Start ${timeOf(startsAt, this.sheet().session.zone)}`;
   });
   protected readonly parts = computed<readonly StackPart[]>(() =>
@@ -65,7 +65,7 @@ export class GroupCard {
   protected readonly due = computed(() =>
     this.card().due.map((each) => ({
       ...each,
-      when: each.daysLeft < 0 ? `late since ${dateText(each.due)}` : each.daysLeft === 0 ? 'last day' : `till ${dateText(each.due)}`,
+      when: each.daysLeft < 0 ? `late since ${shortDate(each.due)}` : each.daysLeft === 0 ? 'last day' : `till ${shortDate(each.due)}`,
     })),
   );
 }

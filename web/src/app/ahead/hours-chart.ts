@@ -5,9 +5,9 @@ import { area, curveMonotoneX, line } from 'd3-shape';
 import { timeOf } from '../shell/format';
 
 const WIDTH = 350;
-const CHART = 76;
-const BAND = 82;
-const HEIGHT = 116;
+const CHART = 60;
+const BAND = 65;
+const HEIGHT = 97;
 const LIKELY = 0.7;
 
 /** The hours of the day: warmth with its range, rain from above, how deep one may open, the session, and the hour it turns. */
@@ -62,6 +62,7 @@ const LIKELY = 0.7;
     svg {
       display: block;
       width: 100%;
+      overflow: visible;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -7,7 +7,7 @@ import { HoursChart } from './hours-chart';
 
 const WORDS: Readonly<Record<DayVerdict['word'], string>> = { go: 'Go', move: 'Move', short: 'Short', no: 'No' };
 const ICONS: Readonly<Record<Gauge['id'], string>> = { warmth: 'thermometer', gusts: 'air', dry: 'rain', light: 'light', group: 'groups' };
-const NAMES: Readonly<Record<Gauge['id'], string>> = { warmth: 'Warmth', gusts: 'Gusts', dry: 'Dry for', light: 'Light for', group: 'Largest group' };
+const NAMES: Readonly<Record<Gauge['id'], string>> = { warmth: 'Warmth', gusts: 'Gusts', dry: 'Dry for', light: 'Light for', group: 'Groups' };
 const DEPTH_TEXT = { outside: 'outside look only', lid: 'lid and feeder only', 'one frame': 'a frame or two, quickly', full: 'full opening' } as const;
 const TURNS = { rain: 'rain comes in', gusts: 'gusts grow too strong', cold: 'it grows too cold', dusk: 'the light goes', thunder: 'thunder comes' } as const;
 
@@ -73,14 +73,14 @@ export class VerdictSheet {
     const bound = sense === 'at least' ? 'from' : 'up to';
     switch (id) {
       case 'warmth':
-        return [`${Math.round(middle)}° at its coolest`, `${bound} ${limit}°`];
+        return [`${Math.round(middle)}° coolest`, `${bound} ${limit}°`];
       case 'gusts':
         return [`${Math.round(middle)} km/h`, `${bound} ${limit}`];
       case 'dry':
       case 'light':
         return [middle >= 480 ? 'all day' : spanText(middle), `needs ${spanText(limit)}`];
       case 'group':
-        return [`${middle}`, `${bound} ${limit}`];
+        return [`${middle} at most`, `${bound} ${limit} each`];
     }
   }
 }

@@ -8,6 +8,7 @@ import {
   type Letter,
   MOODS,
   type NoteLine,
+  type Question,
   type SideAddress,
   type SkillLevel,
   type StepId,
@@ -18,6 +19,7 @@ import {
 } from '@brave-comb/core/inspection';
 import { roleRota } from '@brave-comb/core/planning';
 import { Store } from '@ngrx/store';
+import { catchError, first, of, timeout } from 'rxjs';
 import { BoxMap } from '../inspection/box-map';
 import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
@@ -38,6 +40,8 @@ import { SoFar } from './so-far';
 import { StepList } from './step-list';
 import { StepPanel } from './step-panel';
 
+/** How long the end of a visit waits for its entries to arrive, ms. Without signal the review follows later. */
+const SENDING_PATIENCE = 3_000;
 const FRAME_STEPS: readonly StepId[] = ['first frame', 'frames'];
 const SKILL_BY_STEP: Readonly<Record<StepId, string>> = {
   outside: 'reads-entrance',
@@ -49,6 +53,14 @@ const SKILL_BY_STEP: Readonly<Record<StepId, string>> = {
   'sum up': 'sums-up',
   close: 'keeps-order',
   entrance: 'knows-enough',
+};
+
+const QUESTION_TEXT: Readonly<Record<Question, string>> = {
+  laying: 'Is she laying?',
+  'queen cells': 'Queen cells?',
+  room: 'Room for a week?',
+  stores: 'Food enough?',
+  health: 'Brood well?',
 };
 
 /** One visit, full screen, with gloves on and no signal. */
@@ -117,7 +129,7 @@ export class AtTheHive {
       rain: weather.rainFrom ? `rain from ${timeOf(weather.rainFrom, this.zone())}` : 'no rain in sight',
     };
   });
-  protected readonly questions = computed(() => this.file()?.visit.questions.join('? ').replace(/^./, (c) => c.toUpperCase()).concat('?') ?? '');
+  protected readonly questions = computed(() => this.file()?.visit.questions.map((question) => QUESTION_TEXT[question]).join(' ') ?? '');
   protected readonly waitingText = computed(() => {
     const count = this.unsent().length;
     const trouble = this.refused().length + this.record().conflicts.length;
@@ -130,8 +142,8 @@ export class AtTheHive {
     const box = this.box();
     if (!file || !box || file.trainees.length === 0) return null;
     const needs = file.skills.find((skill) => skill.id === 'lifts-straight')?.open ?? [];
-    const first = [...file.trainees].sort((a, b) => Number((needs as readonly string[]).includes(b.id)) - Number((needs as readonly string[]).includes(a.id)));
-    const rota = roleRota(first.map((each) => each.name), box.frames);
+    const needFirst = [...file.trainees].sort((a, b) => Number((needs as readonly string[]).includes(b.id)) - Number((needs as readonly string[]).includes(a.id)));
+    const rota = roleRota(needFirst.map((each) => each.name), box.frames);
     const frame = this.address()?.frame ?? 1;
     return rota.find((turn) => frame >= turn.fromFrame && frame <= turn.toFrame) ?? rota[0] ?? null;
   });
@@ -174,7 +186,7 @@ export class AtTheHive {
       case 'outside':
         return 'Entrance seen, smoke next';
       case 'smoke':
-        return 'Smoked, take parts off';
+        return this.record().smoke.length > 0 ? 'Smoked, take parts off' : 'Entrance smoked, take parts off';
       case 'open':
         return this.partLeft('open') ? `${this.partLeft('open')} is off` : `Frame ${this.address()?.frame ?? 1} first`;
       case 'first frame':
@@ -233,6 +245,7 @@ export class AtTheHive {
         if (panel) this.desk.enter({ kind: 'outside seen', when: 'before', look: panel.look() });
         return this.reach('smoke');
       case 'smoke':
+        if (this.record().smoke.length === 0) this.desk.enter({ kind: 'smoke given', place: 'entrance' });
         return this.reach('open');
       case 'open': {
         const part = this.partLeft('open');
@@ -283,7 +296,14 @@ export class AtTheHive {
       this.desk.enter({ kind: 'outside seen', when: 'after', look: panel.look() });
       this.desk.enter({ kind: 'visit closed', reason: panel.reason(), note: panel.note() });
     }
-    void this.router.navigate(['/afterwards', this.visit()]);
+    this.store
+      .select(inspectionFeature.selectUnsent)
+      .pipe(
+        first((unsent) => unsent.length === 0),
+        timeout(SENDING_PATIENCE),
+        catchError(() => of(null)),
+      )
+      .subscribe(() => void this.router.navigate(['/afterwards', this.visit()]));
   }
 
   protected turnTo(address: SideAddress): void {

@@ -1,3 +1,4 @@
+import { BreakpointObserver } from '@angular/cdk/layout';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
   EMPTY_SIDE,
@@ -13,7 +14,9 @@ import {
   toward,
 } from '@brave-comb/core/inspection';
 import { FRAMES, frameOf } from '@brave-comb/core/equipment';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
+import { map } from 'rxjs';
 import { CombPortrait } from '../inspection/comb-portrait';
 import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
@@ -60,8 +63,11 @@ export class SideEntryPanel {
   protected readonly ratio = computed(() => {
     const box = this.box();
     const kind = box ? FRAMES[frameOf(box)] : null;
-    return kind ? kind.height / kind.width : 0.56;
+    const shape = kind ? kind.height / kind.width : 0.56;
+    return this.narrow() ? shape * 0.6 : shape;
   });
+  /** On a phone the comb is drawn lower than it is, to leave room for the thumb. */
+  private readonly narrow = toSignal(inject(BreakpointObserver).observe('(width < 700px)').pipe(map((state) => state.matches)));
   protected readonly seed = computed(() => (this.address()?.frame ?? 0) * 2 + (this.address()?.face === 'high' ? 1 : 0));
   protected readonly ghost = computed(() => (isBlank(this.side()) ? this.lastSide() : null));
   protected readonly conflict = computed(() => {

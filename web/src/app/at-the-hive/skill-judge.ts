@@ -53,8 +53,11 @@ export class SkillJudge {
     alone: 'alone',
     'can teach': 'teach',
   };
-  protected readonly trainee = linkedSignal(() => this.suggested().trainee ?? this.file().trainees[0]?.id ?? '');
-  protected readonly skill = linkedSignal(() => this.suggested().skill);
+  // Computed first, so that a choice made by hand stands until the suggestion itself changes.
+  private readonly suggestedTrainee = computed(() => this.suggested().trainee ?? this.file().trainees[0]?.id ?? '');
+  private readonly suggestedSkill = computed(() => this.suggested().skill);
+  protected readonly trainee = linkedSignal(() => this.suggestedTrainee());
+  protected readonly skill = linkedSignal(() => this.suggestedSkill());
   protected readonly name = computed(() => this.file().trainees.find((each) => each.id === this.trainee())?.name ?? '');
   protected readonly skills = computed(() => {
     const open = new Set(this.file().skills.filter((each) => (each.open as readonly string[]).includes(this.trainee())).map((each) => each.id));

@@ -29,8 +29,9 @@ import { decimal } from '../shell/format';
       display: grid;
       grid-template-columns: 1fr 1fr;
       gap: 0 12px;
-      font-size: 14.5px;
-      line-height: 1.35;
+      margin-top: 4px;
+      font-size: 15.5px;
+      line-height: 1.5;
     }
     dl > div {
       display: flex;

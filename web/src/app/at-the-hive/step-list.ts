@@ -13,7 +13,7 @@ import type { Step, StepId } from '@brave-comb/core/inspection';
     </h2>
     <ol>
       @for (step of steps(); track step.id; let number = $index) {
-        @if (number >= first() && number < first() + 4) {
+        @if (number >= first() && number < first() + 3) {
           <li>
             <button type="button" [class.now]="step.id === current()" [attr.aria-current]="step.id === current() ? 'step' : null" (click)="chosen.emit(step.id)">
               <span class="number">
@@ -87,13 +87,14 @@ export class StepList {
   readonly chosen = output<StepId>();
 
   protected readonly index = computed(() => Math.max(0, this.steps().findIndex((step) => step.id === this.current())));
-  protected readonly first = computed(() => Math.max(0, Math.min(this.index() - 1, this.steps().length - 4)));
+  protected readonly first = computed(() => Math.max(0, Math.min(this.index() - 1, this.steps().length - 3)));
   protected readonly who = computed(() => {
     const turn = this.turn();
     if (!turn) return '';
     const { frames, record, smoke, clock } = turn.roles;
     const does = (names: readonly string[], verb: string) => (names.length > 0 ? `${names.join(' and ')} ${verb}` : '');
     const hold = does(frames, frames.length === 1 ? 'holds' : 'hold');
+    if (['sum up', 'entrance'].includes(this.current())) return does(record, 'records');
     const parts = ['outside', 'smoke'].includes(this.current())
       ? [does(smoke, 'smokes'), does(record, 'records')]
       : [hold, does(record, 'records'), does(clock, 'keeps time')];

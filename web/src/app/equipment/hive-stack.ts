@@ -10,7 +10,7 @@ export interface StackPart {
   readonly heavy?: boolean;
 }
 
-const HEIGHT: Readonly<Record<Exclude<Layer['kind'], 'box'>, number>> = { roof: 18, 'crown-board': 6, excluder: 6, feeder: 18, floor: 10 };
+const HEIGHT: Readonly<Record<Exclude<Layer['kind'], 'box'>, number>> = { roof: 14, 'crown-board': 5, excluder: 6, feeder: 16, floor: 8 };
 
 const NAMES: Readonly<Record<Exclude<Layer['kind'], 'box'>, string>> = {
   roof: 'roof',
@@ -125,7 +125,7 @@ export class HiveStack {
     let y = 2;
     const parts = [...this.parts()].reverse().map(({ layer, text, note, heavy }) => {
       const role = layer.kind === 'box' ? BOXES[layer.box].role : null;
-      const height = layer.kind === 'box' ? (role === 'super' ? 26 : 36) : HEIGHT[layer.kind];
+      const height = layer.kind === 'box' ? (role === 'super' ? (this.boxWidth() > 60 ? 30 : 25) : this.boxWidth() > 60 ? 40 : 30) : HEIGHT[layer.kind];
       const slot = Math.max(height, text ? this.textSize() * 1.15 : 0);
       const off = this.off().includes(layer.id);
       const part = {

@@ -110,16 +110,16 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
             }
           }
           @if (top() > 0 && frame.numbered) {
-            @if (frame.current) {
+            @if (frame.current && numbers() === 'all') {
               <path [attr.d]="frame.pointer" fill="#5e3a78" />
             }
             <text
               [attr.x]="frame.x + frame.width / 2"
-              [attr.y]="top() - 7"
+              [attr.y]="top() - (numbers() === 'all' ? 7 : 3)"
               text-anchor="middle"
               [attr.font-size]="numberSize()"
               font-weight="700"
-              [style.fill]="frame.current ? '#fff' : 'var(--ink)'"
+              [style.fill]="!frame.current ? 'var(--ink)' : numbers() === 'all' ? '#fff' : 'var(--heather)'"
             >
               {{ frame.number }}
             </text>
@@ -178,7 +178,7 @@ export class BoxMap {
   readonly chosen = output<number>();
 
   protected readonly wall = computed(() => (this.width() > 300 ? 7 : 4));
-  protected readonly top = computed(() => (this.numbers() === 'all' ? 26 : this.numbers() === 'few' ? 18 : 0));
+  protected readonly top = computed(() => (this.numbers() === 'all' ? 26 : this.numbers() === 'few' ? 15 : 0));
   protected readonly numberSize = computed(() => (this.numbers() === 'all' ? 16 : 12));
   protected readonly boxWidth = computed(() => this.width());
   protected readonly boxHeight = computed(() => this.height() - this.top() - 2);

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { CONTENTS, type FrameSide, LETTERS, eighthsLeft } from '@brave-comb/core/inspection';
-import { GRID, type Grain, nestZones } from './nest-zones';
+import { type Grain, nestZones } from './nest-zones';
 
 /** A side in words, for those who do not see it drawn. */
 export function sideInWords(side: FrameSide | null): string {
@@ -37,15 +37,14 @@ const MARKS: Readonly<Record<string, string>> = { white: '#ffffff', yellow: '#f4
       }
       <rect [attr.x]="box().x" [attr.y]="box().y" [attr.width]="box().combWidth" [attr.height]="box().combHeight" fill="#fff" />
       @if (zones(); as zones) {
-        <g [attr.opacity]="ghost() ? 0.55 : 1" [attr.transform]="box().place">
+        <g [attr.opacity]="ghost() ? 0.55 : 1">
           @for (zone of zones; track zone.content) {
             <path
               [attr.d]="zone.path"
               [attr.fill]="zone.content ? 'url(#comb-' + grain() + '-' + zone.content + ')' : '#fff'"
               stroke="#1b2a2a"
-              [attr.stroke-width]="zone.content ? 1 : 0"
+              [attr.stroke-width]="grain() === 's' ? 0.7 : grain() === 'm' ? 1 : 1.5"
               stroke-linejoin="round"
-              vector-effect="non-scaling-stroke"
             />
           }
         </g>
@@ -118,7 +117,13 @@ export class CombPortrait {
   protected readonly grain = computed<Grain>(() => (this.width() <= 72 ? 's' : this.width() <= 240 ? 'm' : 'l'));
   protected readonly zones = computed(() => {
     const side = this.side();
-    return side && nestZones(side, this.grain(), this.seed());
+    if (!side) return null;
+    const { x, y, combWidth, combHeight } = this.box();
+    const corner = ([u, v]: readonly [number, number]) => `${(x + u * combWidth).toFixed(1)} ${(y + v * combHeight).toFixed(1)}`;
+    return nestZones(side, this.grain(), this.seed()).map(({ content, path }) => ({
+      content,
+      path: path.map((ring) => `M${ring.map(corner).join('L')}Z`).join(''),
+    }));
   });
   protected readonly label = computed(() => [this.name(), sideInWords(this.side())].filter(Boolean).join(': '));
   protected readonly queenColour = computed(() => MARKS[this.queenMark() ?? ''] ?? null);
@@ -130,7 +135,6 @@ export class CombPortrait {
     const x = lug + wood;
     const combWidth = width - 2 * x;
     const combHeight = combWidth * this.ratio();
-    const [nx, ny] = GRID[this.grain()];
     const pin = this.grain() === 's' ? 0.42 : this.grain() === 'm' ? 0.72 : 1.1;
     return {
       lug,
@@ -141,7 +145,6 @@ export class CombPortrait {
       combWidth,
       combHeight,
       height: bar + combHeight + wood,
-      place: `translate(${x} ${bar}) scale(${combWidth / nx} ${combHeight / ny})`,
       queen: `translate(${x + combWidth * 0.46} ${bar + combHeight * 0.5}) scale(${pin})`,
       flag: `translate(${x + combWidth - 20 * pin} 0) scale(${pin})`,
       unread: `M${x} ${bar + combHeight / 2}h${combWidth}`,
@@ -151,25 +154,24 @@ export class CombPortrait {
     const side = this.side();
     if (!this.tagged() || !side || this.grain() !== 'l') return [];
     const { x, y, combWidth, combHeight } = this.box();
-    const placed: { x: number; y: number; width: number }[] = [];
-    return nestZones(side, 'l', this.seed()).map((zone) => {
+    const placed: { readonly x: number; readonly y: number; readonly width: number }[] = [];
+    const zones = [...nestZones(side, 'l', this.seed())].sort((a, b) => b.spots.length - a.spots.length);
+    return zones.map((zone) => {
       const eighths = zone.content ? (side.eighths[zone.content] ?? 0) : eighthsLeft(side);
       const text = !zone.content ? `${eighths} left` : eighths ? `${eighths}${zone.content}` : `+${zone.content}`;
       const width = text.length * 11 + 12;
-      const at = {
-        x: x + Math.min(combWidth - width / 2 - 4, Math.max(width / 2 + 4, zone.middle[0] * combWidth)),
-        y: y + Math.min(combHeight - 17, Math.max(17, zone.middle[1] * combHeight)),
-      };
-      while (placed.some((other) => Math.abs(other.x - at.x) < (other.width + width) / 2 + 4 && Math.abs(other.y - at.y) < 30)) {
-        at.x += 12;
-        if (at.x > x + combWidth - width / 2) {
-          at.x = x + width / 2 + 4;
-          at.y = Math.min(y + combHeight - 17, at.y + 30);
-          if (at.y >= y + combHeight - 17) break;
-        }
-      }
-      placed.push({ ...at, width });
-      return { ...at, width, text };
+      const at = zone.spots.map(([u, v]) => ({
+        x: x + Math.min(combWidth - width / 2 - 4, Math.max(width / 2 + 4, u * combWidth)),
+        y: y + Math.min(combHeight - 17, Math.max(17, v * combHeight)),
+        width,
+      }));
+      const clear = at.find(
+        (spot) =>
+          !placed.some((other) => Math.abs(other.x - spot.x) < (other.width + width) / 2 + 5 && Math.abs(other.y - spot.y) < 31),
+      );
+      const spot = clear ?? at[0] ?? { x: x + combWidth / 2, y: y + combHeight / 2, width };
+      placed.push(spot);
+      return { ...spot, text };
     });
   });
   protected readonly cells = computed(() => {

@@ -104,7 +104,11 @@ export const inspectionFeature = createFeature({
     ),
     on(InspectionEvents.entryMade, (state, { entry }) =>
       state.visit
-        ? { ...state, waiting: adapter.addOne({ id: entry.id, visit: state.visit, entry, problem: null }, state.waiting) }
+        ? {
+            ...state,
+            waiting: adapter.addOne({ id: entry.id, visit: state.visit, entry, problem: null }, state.waiting),
+            before: entry.body.kind === 'frame side recorded' ? [] : state.before,
+          }
         : state,
     ),
     on(InspectionEvents.entriesKept, (state, { entries }) => {

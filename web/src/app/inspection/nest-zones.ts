@@ -1,14 +1,15 @@
 import { EIGHTHS, type FrameSide, LETTERS, type Letter } from '@brave-comb/core/inspection';
 import { contours } from 'd3-contour';
 
-/** One zone of a comb as drawn: content (`null` for what was not read) and its outline in a grid of {@link GRID} cells. */
+/** Corners of an outline, as shares of width and height. */
+export type Ring = readonly (readonly [x: number, y: number])[];
+
+/** One zone of a comb: content (`null` for what was not read) and its outline, drawn over the zones before it. */
 export interface Zone {
   readonly content: Letter | null;
-  readonly path: string;
-  /** Deepest point of the zone, as shares of width and height; where a label fits best. */
-  readonly middle: readonly [x: number, y: number];
-  /** Share of the comb. */
-  readonly area: number;
+  readonly path: readonly Ring[];
+  /** Points well inside the zone, as shares of width and height; where a label fits, best first. */
+  readonly spots: readonly (readonly [x: number, y: number])[];
 }
 
 /** Grid on which zones are laid out, by grain of the drawing. */
@@ -96,78 +97,82 @@ function amountsOf(side: FrameSide): Record<Letter, number> {
   return amounts;
 }
 
+/** What is drawn for one content: everywhere where the field lies below the threshold, over what was drawn before. */
+interface Layer {
+  readonly content: Letter | null;
+  readonly field: Field | null;
+  readonly below: number;
+}
+
 function layOut(side: FrameSide, grain: Grain, seed: number): readonly Zone[] {
   const [nx, ny] = GRID[grain];
   const cells = nx * ny;
-  const { nest, arch, low, corner, rim } = fields(grain, seed);
+  const all = fields(grain, seed);
   const amounts = amountsOf(side);
   const label = new Int8Array(cells).fill(-1);
   const count = (letter: Letter) => Math.round((amounts[letter] / EIGHTHS) * cells);
-  let free = Array.from({ length: cells }, (_, n) => n);
-  /** Gives the cells where a field is lowest to a content. */
-  const take = (field: Field, letter: Letter, size: number, pool: number[]): number[] => {
+  /** Gives the cells where a field is lowest to a content; returns the rest and the threshold between the two. */
+  const take = (field: Field, letter: Letter, size: number, pool: number[]): readonly [number[], number] => {
     pool.sort((a, b) => field[a]! - field[b]!);
     for (const n of pool.slice(0, size)) label[n] = LETTERS.indexOf(letter);
-    return pool.slice(size);
+    return [pool.slice(size), thresholdAt(field, pool, size)];
   };
+  const layers: Layer[] = [];
   const broodCells = (['E', 'L', 'S', 'D'] as const).reduce((sum, letter) => sum + count(letter), 0);
-  free.sort((a, b) => nest[a]! - nest[b]!);
+  let free = Array.from({ length: cells }, (_, n) => n).sort((a, b) => all.nest[a]! - all.nest[b]!);
+  const nestEdge = thresholdAt(all.nest, free, broodCells);
   let brood = free.slice(0, broodCells);
   free = free.slice(broodCells);
-  brood = take(rim, 'D', count('D'), brood);
+  let at: number;
+  [brood, at] = take(all.rim, 'D', count('D'), brood);
+  if (count('D') > 0) layers.push({ content: 'D', field: all.rim.map((rim, n) => Math.max(rim - at, all.nest[n]! - nestEdge)), below: 0 });
   const stages = BROOD_FROM_MIDDLE.filter((letter) => amounts[letter] > 0);
   stages.forEach((letter, index) => {
-    brood = take(nest, letter, index === stages.length - 1 ? brood.length : count(letter), brood);
+    const outermost = index === stages.length - 1;
+    [brood, at] = take(all.nest, letter, outermost ? brood.length : count(letter), brood);
+    layers.push({ content: letter, field: all.nest, below: outermost ? nestEdge : at });
   });
-  free = take(nest, 'P', count('P'), free);
-  free = take(arch, 'H', count('H'), free);
-  free = take(arch, 'N', count('N'), free);
-  free = take(corner, 'X', count('X'), free);
-  free = take(low, 'C', count('C'), free);
-  take(low, 'F', count('F'), free);
-  return outlines(label, nx, ny);
-}
-
-/** Outlines of the labelled cells, drawn by the contours of a softened mask of each content. */
-function outlines(label: Int8Array, nx: number, ny: number): readonly Zone[] {
-  const contour = contours().size([nx, ny]).smooth(true);
-  const zones: Zone[] = [];
-  for (const content of [-1, ...LETTERS.keys()]) {
-    const inside = label.reduce((sum, each) => sum + (each === content ? 1 : 0), 0);
-    if (inside === 0) continue;
-    const values = soften(label, content, nx, ny);
-    const { coordinates } = contour.contour(values, 0.5);
-    const path = coordinates
-      .flatMap((polygon) => polygon.map((ring) => `M${ring.map(([x, y]) => `${x!.toFixed(1)} ${y!.toFixed(1)}`).join('L')}Z`))
-      .join('');
-    zones.push({ content: LETTERS[content] ?? null, path, middle: deepest(label, content, nx, ny), area: inside / label.length });
+  for (const [letter, field] of [
+    ['P', all.nest],
+    ['H', all.arch],
+    ['N', all.arch],
+    ['X', all.corner],
+    ['C', all.low],
+    ['F', all.low],
+  ] as const) {
+    if (count(letter) === 0) continue;
+    [free, at] = take(field, letter, count(letter), free);
+    layers.push({ content: letter, field, below: at });
   }
-  return zones;
+  const nothingLeft = free.length <= cells / 400;
+  const ground: Layer = { content: nothingLeft ? (layers.pop()?.content ?? null) : null, field: null, below: 0 };
+  return [ground, ...layers.reverse()].map((layer) => ({
+    content: layer.content,
+    path: layer.field ? outline(layer.field, layer.below, nx, ny) : [[[0, 0], [1, 0], [1, 1], [0, 1]]],
+    spots: spotsIn(label, layer.content ? LETTERS.indexOf(layer.content) : -1, nx, ny),
+  }));
 }
 
-/** A mask of one content, blurred within the comb so that outlines run smoothly but areas stay. */
-function soften(label: Int8Array, content: number, nx: number, ny: number): number[] {
-  const mask = Array.from(label, (each) => (each === content ? 1 : 0));
-  const across = blur(mask, nx, ny, 1, nx);
-  return blur(across, ny, nx, nx, 1);
+/** The value that parts the first cells of a sorted pool from the rest. */
+function thresholdAt(field: Field, pool: readonly number[], size: number): number {
+  if (size <= 0) return -Infinity;
+  if (size >= pool.length) return Infinity;
+  return (field[pool[size - 1]!]! + field[pool[size]!]!) / 2;
 }
 
-function blur(values: readonly number[], length: number, lines: number, step: number, line: number): number[] {
-  const out = new Array<number>(values.length);
-  for (let l = 0; l < lines; l += 1) {
-    for (let i = 0; i < length; i += 1) {
-      const at = (k: number) => values[l * line + Math.min(length - 1, Math.max(0, k)) * step]!;
-      out[l * line + i * step] = (at(i - 1) + 2 * at(i) + at(i + 1)) / 4;
-    }
-  }
-  return out;
+/** Rings around the part of the comb where a field lies below a threshold, in shares of width and height. */
+function outline(field: Field, below: number, nx: number, ny: number): readonly Ring[] {
+  if (below === Infinity) return [[[0, 0], [1, 0], [1, 1], [0, 1]]];
+  const { coordinates } = contours()
+    .size([nx, ny])
+    .smooth(true)
+    .contour(Array.from(field, (value) => -value), -below);
+  return coordinates.flatMap((polygon) => polygon.map((ring) => ring.map(([x, y]) => [x! / nx, y! / ny] as const)));
 }
 
-/** The cell of a content that lies farthest from its edge. */
-function deepest(label: Int8Array, content: number, nx: number, ny: number): readonly [number, number] {
+/** Cells of a content far from its edge, deepest first, thinned out. */
+function spotsIn(label: Int8Array, content: number, nx: number, ny: number): Zone['spots'] {
   const depth = new Float64Array(nx * ny);
-  let best = 0;
-  let found = 0;
   const reach = (i: number, j: number) => (i < 0 || j < 0 || i >= nx || j >= ny ? 0 : depth[j * nx + i]!);
   for (let j = 0; j < ny; j += 1) {
     for (let i = 0; i < nx; i += 1) {
@@ -175,14 +180,18 @@ function deepest(label: Int8Array, content: number, nx: number, ny: number): rea
       depth[n] = label[n] === content ? 1 + Math.min(reach(i - 1, j), reach(i, j - 1)) : 0;
     }
   }
-  for (let j = ny - 1; j >= 0; j -= 1) {
-    for (let i = nx - 1; i >= 0; i -= 1) {
-      const n = j * nx + i;
-      if (label[n] !== content) continue;
-      depth[n] = Math.min(depth[n]!, 1 + Math.min(reach(i + 1, j), reach(i, j + 1)));
-      const score = depth[n] - Math.abs(i - nx / 2) / nx;
-      if (score > best) [best, found] = [score, n];
-    }
+  const inside: number[] = [];
+  let deepest = 0;
+  for (let n = nx * ny - 1; n >= 0; n -= 1) {
+    if (label[n] !== content) continue;
+    const i = n % nx;
+    const j = Math.floor(n / nx);
+    depth[n] = Math.min(depth[n]!, 1 + Math.min(reach(i + 1, j), reach(i, j + 1)));
+    deepest = Math.max(deepest, depth[n]!);
+    inside.push(n);
   }
-  return [((found % nx) + 0.5) / nx, (Math.floor(found / nx) + 0.5) / ny];
+  return inside
+    .filter((n) => depth[n]! >= deepest * 0.6 && n % 3 === 0)
+    .sort((a, b) => depth[b]! - depth[a]! || Math.abs((a % nx) - nx / 2) - Math.abs((b % nx) - nx / 2))
+    .map((n) => [((n % nx) + 0.5) / nx, (Math.floor(n / nx) + 0.5) / ny] as const);
 }

@@ -23,10 +23,10 @@ export class PreparedVisits {
     }
   }
 
-  /** Opens the visit of a group, starting it when it is not open yet. */
+  /** Opens the visit of a group, starting it when it is not open yet; a closed one is reviewed. */
   async open(sheet: DaySheet, group: GroupSheet): Promise<void> {
     const visit = group.visit?.id ?? (await this.start(sheet.session.id, group.hive.id));
-    await this.router.navigate(['/at-the-hive', visit]);
+    await this.router.navigate([group.visit?.closed ? '/afterwards' : '/at-the-hive', visit]);
   }
 
   private async start(session: string, hive: string): Promise<string> {

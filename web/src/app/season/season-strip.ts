@@ -8,8 +8,9 @@ import { decimal, shortDate, timeOf, weekday } from '../shell/format';
 const WIDTH = 1232;
 const LEFT = 96;
 const HEAD = 18;
-const LANE = 11.5;
+const LANE = 11;
 const MOST_LANES = 3;
+const DUE_LANES = 3;
 const BARS = { lid: 40, 'one frame': 28, full: 16 } as const;
 
 /** Puts spans into lanes so that none overlap; what finds no lane is left out and told. */
@@ -60,14 +61,14 @@ export class SeasonStrip {
     const weatherEnd = weather + 37;
     const bloom = weatherEnd + 3;
     const sessions = this.compact() ? fit + 2 : bloom + MOST_LANES * LANE + 3;
-    const due = sessions + 19;
-    return { fit, fitHeight, weather, weatherEnd, bloom, sessions, due, height: this.compact() ? fit + 18 : due + 22 };
+    const due = sessions + 18;
+    return { fit, fitHeight, weather, weatherEnd, bloom, sessions, due, height: this.compact() ? fit + 18 : due + 10 + DUE_LANES * 9 };
   });
 
   protected readonly days = computed(() => {
     const { days, today } = this.strip();
     const { fit, fitHeight } = this.rows();
-    const hours = scaleLinear([0, 15], [0, fitHeight - 2]).clamp(true);
+    const hours = scaleLinear([0, 15], [0, fitHeight - (this.compact() ? 2 : 13)]).clamp(true);
     return days.map((day, index) => {
       const x = LEFT + index * this.column;
       const middle = x + this.column / 2;
@@ -174,16 +175,16 @@ export class SeasonStrip {
 
   protected readonly due = computed(() => {
     const { due, today } = this.strip();
+    const open = due.filter((each) => !each.done);
+    const soonest = open.filter((each) => !open.some((other) => other.hive === each.hive && (other.due < each.due || (other.due === each.due && other.id < each.id))));
     const { placed, leftOut } = lanes(
-      due
-        .filter((each) => !each.done)
-        .map((each) => ({
-          ...each,
-          from: Math.max(0, this.indexOf(each.from)),
-          to: Math.min(21, this.indexOf(each.due) + 1),
-          last: each.due,
-        })),
-      2,
+      soonest.map((each) => ({
+        ...each,
+        from: Math.max(0, this.indexOf(each.from)),
+        to: Math.min(21, this.indexOf(each.due) + 1),
+        last: each.due,
+      })),
+      DUE_LANES,
     );
     return {
       leftOut,
@@ -194,11 +195,28 @@ export class SeasonStrip {
           x,
           start: x + (each.hive.length > 1 ? 16 : 10),
           end: LEFT + each.to * this.column - 5,
-          y: this.rows().due + 5 + each.lane * 10,
+          y: this.rows().due + 5 + each.lane * 9,
           late: each.last <= today,
         };
       }),
     };
+  });
+
+  /** In the compact strip what is due stands on its last day: hive numbers after a tick. */
+  protected readonly dueMarks = computed(() => {
+    const { due, today } = this.strip();
+    const days = new Map<string, Set<string>>();
+    for (const each of due) {
+      const index = this.indexOf(each.due);
+      if (each.done || index < 0 || index > 20) continue;
+      days.set(each.due, (days.get(each.due) ?? new Set()).add(each.hive));
+    }
+    return [...days].map(([date, hives]) => ({
+      date,
+      hives: [...hives].join(','),
+      x: LEFT + this.indexOf(date) * this.column + 3,
+      late: date <= today,
+    }));
   });
 
   protected readonly nowX = computed(() => {
