@@ -79,12 +79,14 @@ function apiRouter(context: Context, checked: boolean): Router {
   return router;
 }
 
+const hostOf = (origin: string): string | null => (URL.canParse(origin) ? new URL(origin).host : null);
+
 /** A page of another site must not write in somebody's name: browsers say where a request comes from. */
 const fromHere: RequestHandler = (request, response, next) => {
   response.set('Cache-Control', 'no-store');
   const origin = request.get('origin');
   const site = request.get('sec-fetch-site');
-  const foreign = (origin !== undefined && new URL(origin).host !== request.get('host')) || site === 'cross-site';
+  const foreign = (origin !== undefined && hostOf(origin) !== request.get('host')) || site === 'cross-site';
   if (request.method !== 'GET' && foreign) {
     throw new Refusal(403, 'other site', 'This came from another web site and was not done. Use the application itself.');
   }

@@ -37,6 +37,7 @@ export interface Verdict {
 
 /** A session goes ahead from this chance on. House practice; seven in ten. */
 export const GO_CHANCE = 0.7;
+const DAY = 24 * HOUR;
 /** Below this many minutes a stretch is not worth putting the veils on. */
 const SHORTEST = 40;
 
@@ -109,7 +110,8 @@ export function nextBest(
   const minutes = (need.to - need.from) / MINUTE;
   let best: Stretch | null = null;
   for (const day of days) {
-    const wished = day.from + ((need.from - day.from) % (24 * HOUR));
+    const later = (need.from - day.from) % DAY;
+    const wished = day.from + (later < 0 ? later + DAY : later);
     const stretch = bestStretch(outlook, need.depth, minutes, [day.from, day.to], wished);
     if (!stretch || stretch.chance === 0) continue;
     if (stretch.chance >= likelyEnough) return stretch;

@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest';
+import { beesDue, daysToEmergence, lastLaying, layingRate, markColour, stageAt } from '../src/biology';
+import { addDays } from '../src/units';
+
+describe('development', () => {
+  it('takes 16, 21 and 24 days (textbook consensus)', () => {
+    expect([daysToEmergence('queen'), daysToEmergence('worker'), daysToEmergence('drone')]).toEqual([16, 21, 24]);
+  });
+
+  it('dates emergence from an egg laid on 1 May 2026', () => {
+    expect(addDays('2026-05-01', daysToEmergence('queen'))).toBe('2026-05-17');
+    expect(addDays('2026-05-01', daysToEmergence('worker'))).toBe('2026-05-22');
+    expect(addDays('2026-05-01', daysToEmergence('drone'))).toBe('2026-05-25');
+  });
+
+  it('seals a worker on day 9 and a queen on day 8 or 9', () => {
+    expect(stageAt('worker', 8.9)).toBe('larva');
+    expect(stageAt('worker', 9)).toBe('sealed');
+    expect(stageAt('queen', 8.5)).toBe('sealed');
+    expect(stageAt('worker', 21)).toBe('emerged');
+    expect(() => stageAt('worker', -1)).toThrow(RangeError);
+  });
+});
+
+describe('bees to come', () => {
+  it('emerge evenly over the 12 days under the lid', () => {
+    expect(beesDue(12_000, 7)).toBe(7_000);
+    expect(beesDue(12_000, 30)).toBe(12_000);
+    expect(beesDue(0, 7)).toBe(0);
+    expect(() => beesDue(-1, 7)).toThrow(RangeError);
+  });
+
+  it('give the laying rate of the published example: 10,400 sealed cells, 867 eggs a day', () => {
+    expect(layingRate(10_400)).toBe(867);
+  });
+});
+
+describe('last laying', () => {
+  it('is told by the youngest brood', () => {
+    expect(lastLaying({ eggs: true, larvae: true, sealed: true })).toEqual({ from: 0, to: 3 });
+    expect(lastLaying({ eggs: false, larvae: true, sealed: true })).toEqual({ from: 3, to: 9 });
+  });
+
+  it('lies 9 to 21 days back when only sealed worker brood is left', () => {
+    expect(lastLaying({ eggs: false, larvae: false, sealed: true })).toEqual({ from: 9, to: 21 });
+    expect(lastLaying({ eggs: false, larvae: false, sealed: false })).toBeNull();
+  });
+});
+
+describe('queen mark', () => {
+  it('follows the international code', () => {
+    expect([2024, 2025, 2026, 2027, 2028].map(markColour)).toEqual(['green', 'blue', 'white', 'yellow', 'red']);
+    expect(() => markColour(26)).toThrow(RangeError);
+  });
+});

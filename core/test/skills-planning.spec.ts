@@ -1,0 +1,130 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { kitList, roleRota, whyThisHive } from '../src/planning';
+import { inBloom, nectarOf } from '../src/season';
+import { CHECKLIST, isOpen, skillOf, standingIn } from '../src/skills';
+
+describe('the checklist', () => {
+  it('names each skill once', () => {
+    expect(new Set(CHECKLIST.map((skill) => skill.id)).size).toBe(CHECKLIST.length);
+    expect(skillOf('finds-eggs')?.name).toBe('finds eggs');
+    expect(skillOf('juggles')).toBeNull();
+  });
+});
+
+describe('standing', () => {
+  const shown = (level: 'saw it' | 'helped' | 'with a word' | 'alone', day: number) => ({
+    skill: 'finds-eggs',
+    trainee: 'salma',
+    level,
+    at: `2026-05-${`${day}`.padStart(2, '0')}T12:00:00Z`,
+  });
+
+  it('is the best of the last three demonstrations', () => {
+    const once = [shown('alone', 1), shown('helped', 5), shown('saw it', 7), shown('helped', 9)];
+    expect(standingIn(once, 'salma', 'finds-eggs')).toBe('helped');
+    expect(standingIn(once.slice(0, 3), 'salma', 'finds-eggs')).toBe('alone');
+    expect(standingIn(once, 'jun', 'finds-eggs')).toBeNull();
+  });
+
+  it('is open until done alone', () => {
+    expect([null, 'helped', 'with a word', 'alone', 'can teach'].map((level) => isOpen(level as never))).toEqual([
+      true,
+      true,
+      true,
+      false,
+      false,
+    ]);
+  });
+});
+
+describe('the rota', () => {
+  it('gives everybody a place in every turn and those who need it the frames first', () => {
+    const [first] = roleRota(['ravi', 'li', 'niamh', 'chloe', 'nadia', 'yusuf'], 10);
+    expect(first?.roles.frames).toEqual(['ravi', 'li']);
+    expect(first).toMatchObject({ fromFrame: 1, toFrame: 3 });
+  });
+
+  it('covers all frames once, seats everybody once a turn, and lets up to six hold a frame each', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 12 }), fc.integer({ min: 3, max: 24 }), (size, frames) => {
+        const group = Array.from({ length: size }, (_, index) => `trainee ${index}`);
+        const turns = roleRota(group, frames);
+        expect(turns[0]?.fromFrame).toBe(1);
+        expect(turns.at(-1)?.toFrame).toBe(frames);
+        turns.slice(1).forEach((turn, index) => expect(turn.fromFrame).toBe(turns[index]!.toFrame + 1));
+        for (const turn of turns) expect(Object.values(turn.roles).flat().sort()).toEqual([...group].sort());
+        const held = new Set(turns.flatMap((turn) => turn.roles.frames));
+        expect(held.size).toBe(Math.min(size, turns.length * turns[0]!.roles.frames.length));
+      }),
+    );
+    expect(() => roleRota([], 10)).toThrow(/at least one trainee/);
+  });
+});
+
+describe('the kit', () => {
+  it('grows with groups and adds what the jobs ask for', () => {
+    const kit = kitList({
+      groups: 3,
+      trainees: 19,
+      supervisors: 3,
+      liftedParts: 6,
+      jobs: [
+        { hive: '4', question: 'Second super?' },
+        { hive: '6', question: 'Cells sealed?' },
+        { hive: '7', question: 'Laying check: eggs?' },
+      ],
+    });
+    const line = (what: RegExp) => kit.find((each) => what.test(each.what));
+    expect(line(/smokers/)).toMatchObject({ count: 4 });
+    expect(line(/veils/)).toMatchObject({ count: 24 });
+    expect(line(/^super/)).toMatchObject({ count: 1, hives: ['4'] });
+    expect(line(/queen cage/)).toMatchObject({ count: 1, hives: ['6'] });
+    expect(line(/magnifier/)).toMatchObject({ hives: ['7'] });
+    expect(line(/mite/)).toBeUndefined();
+  });
+});
+
+describe('why this hive', () => {
+  const choice = {
+    hive: '4',
+    moods: [1, 1, 1],
+    otherMoods: [[2, 3], [2]],
+    openedInThirtyDays: 2,
+    openingLimit: 4,
+    due: [],
+    openSkills: [{ skill: 'finds-eggs', trainees: 4, best: null }],
+    groupSize: 7,
+    heaviestLiftKg: 12,
+  };
+
+  it('says the strongest reasons with their numbers', () => {
+    expect(whyThisHive(choice)).toEqual([
+      'Calmest of 3: mood 1.0 on 3 visits',
+      '4 of 7 still open: finds eggs',
+      'Opened 2 times in 30 days, limit 4',
+    ]);
+  });
+
+  it('puts what is due today first', () => {
+    expect(whyThisHive({ ...choice, due: [{ daysLeft: 5 }, { daysLeft: 0 }] })[0]).toBe('Due, last day today, 2 questions in all');
+    expect(whyThisHive({ ...choice, due: [{ daysLeft: -2 }] })[0]).toBe('Due, 2 days late');
+  });
+
+  it('warns of a lively colony', () => {
+    expect(whyThisHive({ ...choice, moods: [3, 3] }).some((reason) => reason.startsWith('Lively'))).toBe(true);
+  });
+});
+
+describe('bloom', () => {
+  const plants = [
+    { plant: 'Gorse', gives: 'pollen' as const, from: '2026-03-01', to: '2026-05-12', giveOrTake: 0 },
+    { plant: 'Sycamore', gives: 'nectar' as const, from: '2026-05-06', to: '2026-05-25', giveOrTake: 3 },
+  ];
+
+  it('counts first and last day', () => {
+    expect(inBloom(plants, '2026-05-12').map((each) => each.plant)).toEqual(['Gorse', 'Sycamore']);
+    expect(inBloom(plants, '2026-05-13').map((each) => each.plant)).toEqual(['Sycamore']);
+    expect(nectarOf(plants).map((each) => each.plant)).toEqual(['Sycamore']);
+  });
+});

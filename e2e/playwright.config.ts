@@ -1,0 +1,29 @@
+import { defineConfig } from '@playwright/test';
+
+export const CHROMIUM_FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+export default defineConfig({
+  testDir: 'tests',
+  outputDir: 'results',
+  workers: 1,
+  reporter: [['list']],
+  timeout: 60_000,
+  expect: { timeout: 8_000 },
+  use: {
+    baseURL: process.env['BASE_URL'] ?? 'http://127.0.0.1:8080',
+    viewport: { width: 1280, height: 800 },
+    colorScheme: 'light',
+    timezoneId: 'Europe/London',
+    locale: 'en-GB',
+    screenshot: 'only-on-failure',
+    launchOptions: { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: CHROMIUM_FLAGS },
+  },
+});

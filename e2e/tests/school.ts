@@ -1,0 +1,46 @@
+import { type Page, expect } from '@playwright/test';
+
+export const PASSWORD = 'willow-before-gorse';
+
+/** Signs somebody in through the sign-in screen and waits for the day sheet. */
+export async function signIn(page: Page, name: string): Promise<void> {
+  await page.goto('/');
+  await page.getByLabel('Name').fill(name);
+  await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: /^(Curlew|Dipper|Lapwing|Plover)/ }).first()).toBeVisible();
+}
+
+export const bigButton = (page: Page) => page.locator('footer .next');
+
+/** Opens the visit of a hive from the day sheet, starting it when it is not open. */
+export async function openVisit(page: Page, hive: string): Promise<void> {
+  const card = page.locator('bc-group-card', { has: page.getByRole('heading', { name: new RegExp(`Hive ${hive}$`) }) });
+  await card.getByRole('button', { name: /Start|Go on|Open all the same/ }).click();
+  await expect(page.getByRole('heading', { name: `Hive ${hive}`, level: 1 })).toBeVisible();
+}
+
+/** Goes on step by step until the frames are reached. */
+export async function reachFrames(page: Page): Promise<void> {
+  for (let step = 0; step < 12; step += 1) {
+    const says = (await bigButton(page).textContent()) ?? '';
+    if (says.includes('side toward')) return;
+    await bigButton(page).click();
+    await expect(bigButton(page)).not.toHaveText(says);
+  }
+}
+
+/** Types the shorthand of a side with keys. */
+export async function type(page: Page, keys: string): Promise<void> {
+  for (const key of keys) await page.keyboard.press(key);
+}
+
+/** Faults on the page fail the test that made them. */
+export function watchFaults(page: Page): string[] {
+  const faults: string[] = [];
+  page.on('pageerror', (error) => faults.push(error.message));
+  page.on('console', (message) => {
+    if (message.type() === 'error' && !/Failed to load resource|net::ERR/.test(message.text())) faults.push(message.text());
+  });
+  return faults;
+}

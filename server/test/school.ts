@@ -1,0 +1,107 @@
+import { type Endpoint, endpoints } from '@brave-comb/contract';
+import type { EntryBody } from '@brave-comb/core/inspection';
+import type { Express } from 'express';
+import type { Knex } from 'knex';
+import { type Server, createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { pino } from 'pino';
+import supertest from 'supertest';
+import { v7 as uuid } from 'uuid';
+import { buildApp } from '../src/app';
+import { fixedClock } from '../src/clock/clock';
+import type { Context } from '../src/context';
+import { migrate, openDatabase } from '../src/database/connection';
+import { DEMO_START, loadDemo } from '../src/demo/load';
+import { weatherStandIn } from '../src/standins/weather/app';
+import { httpWeather } from '../src/weather/http-source';
+
+const PASSWORD = 'willow-before-gorse';
+
+/** The demo school behind the real application, a real database and the weather stand-in over HTTP. */
+export interface School {
+  readonly app: Express;
+  readonly db: Knex;
+  readonly context: Context;
+  readonly weatherUrl: string;
+  signIn(name: string): Promise<ReturnType<typeof supertest.agent>>;
+  close(): Promise<void>;
+}
+
+export async function openSchool(dataDir = ''): Promise<School> {
+  const db = openDatabase(process.env['DATABASE_URL'] ?? '');
+  await migrate(db, true);
+  const standIn: Server = createServer(weatherStandIn());
+  await new Promise<void>((done) => standIn.listen(0, '127.0.0.1', done));
+  const weatherUrl = `http://127.0.0.1:${(standIn.address() as AddressInfo).port}`;
+  const context: Context = {
+    db,
+    clock: fixedClock(DEMO_START),
+    weather: httpWeather(weatherUrl),
+    log: pino({ level: 'silent' }),
+    cookieName: 'brave_comb',
+  };
+  await loadDemo(context);
+  const app = buildApp(context, {
+    port: 0,
+    host: '127.0.0.1',
+    databaseUrl: '',
+    webDir: '/nowhere',
+    dataDir,
+    sessionSecret: 'only for tests',
+    weatherUrl,
+    demo: true,
+    https: false,
+    logLevel: 'silent',
+    checkResponses: true,
+  });
+  return {
+    app,
+    db,
+    context,
+    weatherUrl,
+    signIn: async (name) => {
+      const agent = supertest.agent(app);
+      await agent.post(endpoints.signIn.path).send({ name, password: PASSWORD }).expect(200);
+      return agent;
+    },
+    close: async () => {
+      await new Promise((done) => standIn.close(done));
+      await db.destroy();
+    },
+  };
+}
+
+/** An endpoint's path with its parameters filled in. */
+export const pathOf = (endpoint: Endpoint, params: Readonly<Record<string, string>> = {}): string =>
+  endpoint.path.replace(/:(\w+)/g, (_, name: string) => params[name] ?? uuid());
+
+export const entry = (body: EntryBody, at = '2026-05-14T12:20:00.000Z', id = uuid()) => ({ id, at, body });
+
+export const sideOf = (eighths: Readonly<Record<string, number>>) => ({
+  eighths,
+  trace: [],
+  bees: 6,
+  queen: false,
+  cells: 0,
+  doubtful: false,
+});
+
+/** Ids of the day's session and of one hive. */
+export async function today(agent: ReturnType<typeof supertest.agent>, hive = '4') {
+  const next = await agent.get(endpoints.nextSession.path).expect(200);
+  const session = (next.body as { session: string }).session;
+  const sheet = await agent.get(pathOf(endpoints.daySheet, { session })).expect(200);
+  const { groups } = sheet.body as { groups: { hive: { id: string; number: string }; group: { id: string } }[] };
+  const group = groups.find((each) => each.hive.number === hive);
+  return { session, hive: group?.hive.id ?? '', sheet: sheet.body as Record<string, unknown> };
+}
+
+/** Starts a visit of a hive of the day and returns its id. */
+export async function openVisit(agent: ReturnType<typeof supertest.agent>, hive = '4'): Promise<string> {
+  const { session, hive: id } = await today(agent, hive);
+  const started = await agent
+    .post(endpoints.startVisit.path)
+    .send({ id: uuid(), session, hive: id, startedAt: '2026-05-14T12:10:00.000Z' })
+    .expect(200);
+  return (started.body as { id: string }).id;
+}

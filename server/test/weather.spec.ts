@@ -1,0 +1,114 @@
+import { DEFAULT_LIMITS, dayOutlook, quantile } from '@brave-comb/core/weather';
+import supertest from 'supertest';
+import { describe, expect, it } from 'vitest';
+import { weatherStandIn } from '../src/standins/weather/app';
+import { forecastAt, observedBetween } from '../src/standins/weather/generator';
+import { fromCoverage, toCoverage } from '../src/weather/coverage-json';
+
+const north = { latitude: 55.1, longitude: -3.3 };
+const south = { latitude: -42.9, longitude: 160.2 };
+const instant = (text: string) => Date.parse(text);
+const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
+
+describe('the weather stand-in', () => {
+  it('answers over HTTP in CoverageJSON, which reads back to the same ensemble', async () => {
+    const { body } = await supertest(weatherStandIn()).get('/forecast').query({ ...north, at: '2026-05-14T06:40:00Z' }).expect(200);
+    const ensemble = fromCoverage(body);
+    expect(ensemble).toEqual(forecastAt(north, instant('2026-05-14T06:40:00Z')));
+    expect(ensemble.members.length).toBeGreaterThanOrEqual(20);
+    expect(ensemble.members[0]?.length).toBeGreaterThanOrEqual(240);
+    expect(body).toMatchObject({ type: 'Coverage', domain: { type: 'Domain' } });
+  });
+
+  it('refuses a question that it cannot understand', async () => {
+    const app = supertest(weatherStandIn());
+    await app.get('/forecast').query({ latitude: 95, longitude: 0, at: '2026-05-14T06:40:00Z' }).expect(422);
+    await app.get('/observed').query({ ...north, from: '2026-05-14T00:00:00Z', to: '2026-05-13T00:00:00Z' }).expect(422);
+  });
+
+  it('has the same weather for the same place and hour, every time', () => {
+    const from = instant('2026-05-10T00:00:00Z');
+    expect(observedBetween(north, from, from + 86_400_000)).toEqual(observedBetween(north, from, from + 86_400_000));
+    expect(observedBetween(north, from, from + 86_400_000)).not.toEqual(observedBetween(south, from, from + 86_400_000));
+  });
+
+  it('is warm in July in the north and in January in the south', () => {
+    const month = (place: typeof north, of: string) => {
+      const { members } = observedBetween(place, instant(`${of}-01T00:00:00Z`), instant(`${of}-28T00:00:00Z`));
+      return mean(members[0]!.map((hour) => hour.temperature));
+    };
+    expect(month(north, '2026-07') - month(north, '2026-01')).toBeGreaterThan(6);
+    expect(month(south, '2026-01') - month(south, '2026-07')).toBeGreaterThan(6);
+  });
+
+  it('is warmest in the afternoon', () => {
+    const { members } = observedBetween(north, instant('2026-06-01T00:00:00Z'), instant('2026-07-01T00:00:00Z'));
+    const at = (hour: number) => mean(members[0]!.filter((_, index) => index % 24 === hour).map((each) => each.temperature));
+    expect(at(14)).toBeGreaterThan(at(4) + 3);
+    expect(at(14)).toBeGreaterThan(at(20));
+  });
+
+  it('forecasts tomorrow better than the day after next week', () => {
+    const error = (days: number) => {
+      const errors: number[] = [];
+      for (let start = 0; start < 30; start += 1) {
+        const made = instant('2026-04-01T06:40:00Z') + start * 86_400_000;
+        const at = made + days * 86_400_000;
+        const truth = observedBetween(north, at, at + 3_600_000 * 12).members[0]!;
+        const forecast = forecastAt(north, made);
+        const offset = Math.round((Math.floor(at / 3_600_000) * 3_600_000 - instant(forecast.start)) / 3_600_000);
+        for (const member of forecast.members.slice(0, 6)) {
+          truth.forEach((hour, index) => errors.push(Math.abs(member[offset + index]!.temperature - hour.temperature)));
+        }
+      }
+      return mean(errors);
+    };
+    expect(error(1)).toBeLessThan(error(5));
+    expect(error(5)).toBeLessThan(error(9) * 1.05);
+  });
+
+  it('changes its mind from one issue to the next, and spreads with lead', () => {
+    const first = forecastAt(north, instant('2026-05-10T06:40:00Z'));
+    const second = forecastAt(north, instant('2026-05-11T06:40:00Z'));
+    expect(second.issued).not.toBe(first.issued);
+    expect(second.members[0]!.slice(96, 120)).not.toEqual(first.members[0]!.slice(120, 144));
+    const spread = (hour: number) => {
+      const values = first.members.map((member) => member[hour]!.temperature);
+      return quantile(values, 0.9) - quantile(values, 0.1);
+    };
+    expect(mean([200, 210, 220, 230].map(spread))).toBeGreaterThan(mean([6, 8, 10, 12].map(spread)));
+  });
+
+  it('opens the demo on unsettled days: some fit, some not', () => {
+    const ensemble = forecastAt(north, instant('2026-05-14T06:40:00Z'));
+    const hours = Array.from({ length: 10 }, (_, day) => {
+      const midnight = instant('2026-05-13T23:00:00Z') + day * 86_400_000;
+      return dayOutlook(ensemble, north, DEFAULT_LIMITS, midnight, midnight + 86_400_000)!.hours.full[1];
+    });
+    expect(hours.some((fit) => fit >= 3)).toBe(true);
+    expect(hours.some((fit) => fit === 0)).toBe(true);
+  });
+});
+
+describe('reading CoverageJSON', () => {
+  const good = () => JSON.parse(JSON.stringify(toCoverage(observedBetween(north, instant('2026-05-14T00:00:00Z'), instant('2026-05-14T03:00:00Z')), north))) as {
+    domain: { axes: { t: { values: string[] } } };
+    ranges: Record<string, { values: number[] }>;
+  };
+
+  it('says which part is missing', () => {
+    const noWind = good();
+    delete noWind.ranges['gust'];
+    expect(() => fromCoverage(noWind)).toThrow(/ranges.gust/);
+    expect(() => fromCoverage({ hello: 'bees' })).toThrow(/weather service answered without/);
+  });
+
+  it('says when values or hours are left out', () => {
+    const short = good();
+    short.ranges['rain']?.values.pop();
+    expect(() => fromCoverage(short)).toThrow(/2 values of rain for 3 hours/);
+    const gap = good();
+    gap.domain.axes.t.values[2] = '2026-05-14T05:00:00.000Z';
+    expect(() => fromCoverage(gap)).toThrow(/left out the hour/);
+  });
+});

@@ -1,0 +1,34 @@
+import { join } from 'node:path';
+import { ensureBuild } from './build.mjs';
+import { ensurePackages } from './debian.mjs';
+import { freePort, startMariaDb } from './mariadb.mjs';
+import { ROOT } from './paths.mjs';
+
+/**
+ * Serves a fresh demo from the production build while something is done with it.
+ *
+ * @param folder empty data folder
+ * @param work gets the address; what it returns is returned
+ * @param change settings that differ from a test's
+ */
+export async function withDemoServer(folder, work, change = {}) {
+  await ensurePackages({ mariadbd: 'mariadb-server', chromium: 'chromium' });
+  await ensureBuild();
+  const { startServer, configFromEnvironment } = await import(join(ROOT, 'server', 'dist', 'main.js'));
+  const database = await startMariaDb(folder, { fast: true });
+  const server = await startServer({
+    ...configFromEnvironment({ LOG_LEVEL: 'warn' }),
+    port: await freePort(),
+    databaseUrl: database.url,
+    dataDir: folder,
+    webDir: join(ROOT, 'web', 'dist'),
+    sessionSecret: database.secret,
+    ...change,
+  });
+  try {
+    return await work(server.address, server, database);
+  } finally {
+    await server.stop();
+    await database.stop();
+  }
+}
