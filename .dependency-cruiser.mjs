@@ -13,7 +13,12 @@ const roomRules = storeys.slice(0, -1).map((rooms, floor) => ({
   name: `core-${rooms.join('-')}-looks-down`,
   severity: 'error',
   from: { path: `^core/src/(${rooms.join('|')})/` },
-  to: { path: `^core/src/(${storeys.slice(floor + 1).flat().join('|')})/` },
+  to: {
+    path: `^core/src/(${storeys
+      .slice(floor + 1)
+      .flat()
+      .join('|')})/`,
+  },
 }));
 
 /** @type {import('dependency-cruiser').IConfiguration} */

@@ -12,7 +12,9 @@ const port = Number(process.env.PORT ?? 8080);
 const host = process.env.HOST ?? '127.0.0.1';
 
 const portInUse = () =>
-  new Trouble(`Port ${port} is in use, perhaps by an earlier start. Stop that one, or choose another port:\n\n  PORT=${port + 1} npm start\n`);
+  new Trouble(
+    `Port ${port} is in use, perhaps by an earlier start. Stop that one, or choose another port:\n\n  PORT=${port + 1} npm start\n`,
+  );
 
 function checkPort() {
   if (!Number.isInteger(port) || port < 1 || port > 65_535) {
@@ -20,7 +22,9 @@ function checkPort() {
   }
   return new Promise((done, fail) => {
     const server = net.createServer();
-    server.once('error', (error) => fail(error.code === 'EADDRINUSE' ? portInUse() : new Trouble(`Port ${port} cannot be used: ${error.message}`)));
+    server.once('error', (error) =>
+      fail(error.code === 'EADDRINUSE' ? portInUse() : new Trouble(`Port ${port} cannot be used: ${error.message}`)),
+    );
     server.listen(port, host, () => server.close(done));
   });
 }
@@ -39,7 +43,8 @@ await run(async () => {
   await checkPort();
   await ensureDependencies();
   const remote = process.env.DATABASE_URL;
-  if (!remote) await ensurePackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', setpriv: 'util-linux' });
+  if (!remote)
+    await ensurePackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', setpriv: 'util-linux' });
   await ensureBuild();
 
   const folder = remote ? '' : dataFolder();
@@ -57,7 +62,9 @@ await run(async () => {
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop());
   watchParent(() => void stop());
   database?.lost.then(() => {
-    process.stderr.write(`\nThe database ended; its log is ${join(folder, 'mariadb.log')}. Start again: nothing that was acknowledged is lost.\n`);
+    process.stderr.write(
+      `\nThe database ended; its log is ${join(folder, 'mariadb.log')}. Start again: nothing that was acknowledged is lost.\n`,
+    );
     void stop(1);
   });
 
@@ -77,18 +84,24 @@ await run(async () => {
     await database?.stop();
     if (error.code === 'EADDRINUSE') throw portInUse();
     if (remote && /ECONNREFUSED|ENOTFOUND|ER_ACCESS_DENIED|ETIMEDOUT/.test(error.code ?? '')) {
-      throw new Trouble(`The database at DATABASE_URL does not answer (${error.code}). Start it, or leave DATABASE_URL away to use a private one.`);
+      throw new Trouble(
+        `The database at DATABASE_URL does not answer (${error.code}). Start it, or leave DATABASE_URL away to use a private one.`,
+      );
     }
     throw error;
   }
   say(`
 Brave Comb is ready after ${((performance.now() - began) / 1000).toFixed(1)} s: ${server.address}
-${config.demo ? `
+${
+  config.demo
+    ? `
   Demo sign-ins, password of all: willow-before-gorse
     morag     lead instructor
     tomasz    supervisor of Curlew (leilani: Dipper, ruth: Lapwing, marit)
     salma     trainee in Curlew (nadia: Dipper, hoa: Lapwing)
     ines      lead instructor of the second school, Saltpan Road
-` : ''}
+`
+    : ''
+}
   Ctrl-C stops it and its database.`);
 });

@@ -72,7 +72,9 @@ export const Review = z.object({
   storesWhereFrom: z.object({ steps: list(z.tuple([z.string(), z.string()]).readonly()), source: z.string() }),
   advice: list(z.object({ advice: Advice, decision: Decision.nullable() })),
   followUps: list(FollowUp),
-  judgements: list(z.object({ trainee: z.string(), skill: z.string(), level: z.string(), by: z.string(), at: Instant })),
+  judgements: list(
+    z.object({ trainee: z.string(), skill: z.string(), level: z.string(), by: z.string(), at: Instant }),
+  ),
   notes: list(z.string()),
   mayDecide: z.boolean(),
   next: z.object({ visit: Id, hive: z.string(), group: z.string() }).nullable(),

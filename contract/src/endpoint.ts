@@ -4,6 +4,9 @@ export const ROLES = ['lead', 'supervisor', 'trainee'] as const;
 /** What a person is in a school. A lead instructor may do what a supervisor may. */
 export type Role = (typeof ROLES)[number];
 
+/** Roles that may call an endpoint, or anyone. */
+export type Access = 'anyone' | readonly Role[];
+
 type Shape = z.ZodType | undefined;
 type Out<S extends Shape> = S extends z.ZodType ? z.output<S> : undefined;
 
@@ -13,12 +16,13 @@ export interface Endpoint<
   Q extends Shape = Shape,
   B extends Shape = Shape,
   R extends z.ZodType = z.ZodType,
+  A extends Access = Access,
 > {
   readonly method: 'GET' | 'POST';
   /** Path with `:parameters`. */
   readonly path: string;
   /** Roles that may call it; `anyone` needs no sign-in. */
-  readonly access: 'anyone' | readonly Role[];
+  readonly access: A;
   readonly summary: string;
   readonly params: P;
   readonly query: Q;
@@ -46,16 +50,17 @@ export function endpoint<
   P extends Shape = undefined,
   Q extends Shape = undefined,
   B extends Shape = undefined,
+  const A extends Access = Access,
 >(definition: {
   method: 'GET' | 'POST';
   path: string;
-  access: 'anyone' | readonly Role[];
+  access: A;
   summary: string;
   response: R;
   params?: P;
   query?: Q;
   body?: B;
-}): Endpoint<P, Q, B, R> {
+}): Endpoint<P, Q, B, R, A> {
   return {
     ...definition,
     params: definition.params as P,

@@ -163,9 +163,12 @@ export const recordEntries = endpoint({
   method: 'POST',
   path: '/api/visits/:visit/entries',
   access: field,
-  summary: 'Record entries of a visit, in order; entries known already do no harm, a refused one leaves the others standing',
+  summary:
+    'Record entries of a visit, in order; entries known already do no harm, a refused one leaves the others standing',
   params: visitParam,
-  body: z.object({ entries: z.array(z.unknown()).min(1, 'Send at least one entry.').max(200, 'Send at most 200 at a time.') }),
+  body: z.object({
+    entries: z.array(z.unknown()).min(1, 'Send at least one entry.').max(200, 'Send at most 200 at a time.'),
+  }),
   response: z.object({ verdicts: list(EntryVerdict) }),
 });
 
@@ -173,7 +176,8 @@ export const preparedVisit = endpoint({
   method: 'GET',
   path: '/api/sessions/:session/hives/:hive/visit-file',
   access: field,
-  summary: 'What a device needs to open a visit later without signal: the file of a visit not yet started, with an id to start it by',
+  summary:
+    'What a device needs to open a visit later without signal: the file of a visit not yet started, with an id to start it by',
   params: z.object({ session: Id, hive: Id }),
   response: VisitFile,
 });

@@ -23,7 +23,12 @@ export const DayVerdict = z.object({
     }),
   ),
   turn: z
-    .object({ at: Instant, giveOrTake: z.number(), why: z.enum(['rain', 'gusts', 'cold', 'dusk', 'thunder']), chance: Share })
+    .object({
+      at: Instant,
+      giveOrTake: z.number(),
+      why: z.enum(['rain', 'gusts', 'cold', 'dusk', 'thunder']),
+      chance: Share,
+    })
     .nullable(),
   hours: list(
     z.object({

@@ -40,7 +40,18 @@ describe('an entry', () => {
     ['no moment', { ...good, at: 'yesterday' }],
     ['an unknown kind', { ...good, body: { kind: 'hive thrown over' } }],
     ['a mood beyond five', { ...good, body: { kind: 'mood noted', mood: 6 } }],
-    ['half an eighth', { ...good, body: { kind: 'frame side recorded', address: { box: 'b', frame: 1, face: 'low' }, side: { eighths: { S: 0.5 }, trace: [], bees: null, queen: false, cells: 0, doubtful: false }, seen: null } }],
+    [
+      'half an eighth',
+      {
+        ...good,
+        body: {
+          kind: 'frame side recorded',
+          address: { box: 'b', frame: 1, face: 'low' },
+          side: { eighths: { S: 0.5 }, trace: [], bees: null, queen: false, cells: 0, doubtful: false },
+          seen: null,
+        },
+      },
+    ],
   ])('is refused with %s', (_what, entry) => {
     expect(NewEntry.safeParse(entry).success).toBe(false);
   });

@@ -52,9 +52,15 @@ describe('advice', () => {
   });
 
   it('sets plants in bloom against feeding', () => {
-    const hungry = { ...thriving, nest: nestOf(...times(12, '1P 1E 2L 4S B7'), ...times(10, '8C B4')), inBloom: [dandelion] };
+    const hungry = {
+      ...thriving,
+      nest: nestOf(...times(12, '1P 1E 2L 4S B7'), ...times(10, '8C B4')),
+      inBloom: [dandelion],
+    };
     const feeding = adviseColony(hungry).find((advice) => advice.kind === 'feed');
-    expect(feeding?.reasons.some((reason) => reason.sense === 'against' && reason.text.includes('Dandelion'))).toBe(true);
+    expect(feeding?.reasons.some((reason) => reason.sense === 'against' && reason.text.includes('Dandelion'))).toBe(
+      true,
+    );
     expect(feeding?.otherSchool).toMatch(/forage/);
   });
 
@@ -63,13 +69,24 @@ describe('advice', () => {
   });
 
   it('is to add space when bees cover the frames and nectar goes in among the brood', () => {
-    const crowded = { ...thriving, nest: nestOf(...times(22, '2H 1N 1E 1L 3S B8')), nectarAmongBrood: [4, 5, 6], inBloom: [dandelion] };
+    const crowded = {
+      ...thriving,
+      nest: nestOf(...times(22, '2H 1N 1E 1L 3S B8')),
+      nectarAmongBrood: [4, 5, 6],
+      inBloom: [dandelion],
+    };
     const advice = adviseColony(crowded).find((each) => each.kind === 'add space');
     expect(advice?.title).toBe('Put a super on');
     expect(advice?.reasons.map((reason) => reason.text)).toEqual(
-      expect.arrayContaining(['Bees on 11 of 11 frames; house rule is 8.8', 'Nectar among brood on 3 frames', 'Dandelion in bloom']),
+      expect.arrayContaining([
+        'Bees on 11 of 11 frames; house rule is 8.8',
+        'Nectar among brood on 3 frames',
+        'Dandelion in bloom',
+      ]),
     );
-    expect(adviseColony({ ...crowded, supers: 1 }).find((each) => each.kind === 'add space')?.title).toBe('Put a second super on');
+    expect(adviseColony({ ...crowded, supers: 1 }).find((each) => each.kind === 'add space')?.title).toBe(
+      'Put a second super on',
+    );
   });
 
   it('names the other school: first fill the super that is on', () => {

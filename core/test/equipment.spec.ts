@@ -17,7 +17,13 @@ import {
   supers,
 } from '../src/equipment';
 
-const layer = (box: BoxKindId, id = 'box'): BoxLayer => ({ id, kind: 'box', box, frames: BOXES[box].frames, dummy: false });
+const layer = (box: BoxKindId, id = 'box'): BoxLayer => ({
+  id,
+  kind: 'box',
+  box,
+  frames: BOXES[box].frames,
+  dummy: false,
+});
 
 describe('comb area', () => {
   // Recalled table of comb areas, dm² a side: Dadant 11.3, Langstroth deep/medium/shallow 8.8/5.7/4.7, Zander 8.0, National 6.8/4.2.
@@ -81,7 +87,12 @@ describe('a stack', () => {
   ];
 
   it('comes apart from the roof down', () => {
-    expect(partsAbove(stack, 'brood box').map((part) => part.id)).toEqual(['roof', 'crown board', 'super 1', 'excluder']);
+    expect(partsAbove(stack, 'brood box').map((part) => part.id)).toEqual([
+      'roof',
+      'crown board',
+      'super 1',
+      'excluder',
+    ]);
     expect(partsAbove(stack, 'super 1').map((part) => part.id)).toEqual(['roof', 'crown board']);
   });
 
@@ -119,7 +130,9 @@ describe('weights', () => {
   });
 
   it('refuse more filled sides than a box has', () => {
-    expect(() => boxWeight(layer('national-super'), { honeySides: 21, nectarSides: 0, broodSides: 0 })).toThrow(RangeError);
+    expect(() => boxWeight(layer('national-super'), { honeySides: 21, nectarSides: 0, broodSides: 0 })).toThrow(
+      RangeError,
+    );
   });
 
   it('grow with every side of honey', () => {

@@ -133,7 +133,9 @@ describe('comparison', () => {
     const last = [frame('8C', '8C'), frame('6S 2H', '6S 2H'), frame('8F', '8F')];
     const now = [frame('2E 1N 5C', '8C'), frame('6S 2N', '6S 2H'), frame('4C 4F', '8F')];
     const sum = (frames: typeof now) =>
-      estimateColony(frames.flatMap(({ low, high }) => [low, high].map((side) => ({ frame: 'zander' as const, side: side! }))));
+      estimateColony(
+        frames.flatMap(({ low, high }) => [low, high].map((side) => ({ frame: 'zander' as const, side: side! }))),
+      );
     expect(changesInWords(last, now, { last: sum(last), now: sum(now) })).toEqual([
       'The nest has spread to 1.',
       'Nectar lies among brood on 1 and 2.',

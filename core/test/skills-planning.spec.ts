@@ -107,7 +107,9 @@ describe('why this hive', () => {
   });
 
   it('puts what is due today first', () => {
-    expect(whyThisHive({ ...choice, due: [{ daysLeft: 5 }, { daysLeft: 0 }] })[0]).toBe('Due, last day today, 2 questions in all');
+    expect(whyThisHive({ ...choice, due: [{ daysLeft: 5 }, { daysLeft: 0 }] })[0]).toBe(
+      'Due, last day today, 2 questions in all',
+    );
     expect(whyThisHive({ ...choice, due: [{ daysLeft: -2 }] })[0]).toBe('Due, 2 days late');
   });
 

@@ -37,9 +37,13 @@ describe('rounding', () => {
 
   it('stays within half a step', () => {
     fc.assert(
-      fc.property(fc.double({ min: -1e6, max: 1e6, noNaN: true }), fc.integer({ min: 0, max: 4 }), (value, decimals) => {
-        expect(Math.abs(roundTo(value, decimals) - value)).toBeLessThanOrEqual(0.5 / 10 ** decimals + 1e-9);
-      }),
+      fc.property(
+        fc.double({ min: -1e6, max: 1e6, noNaN: true }),
+        fc.integer({ min: 0, max: 4 }),
+        (value, decimals) => {
+          expect(Math.abs(roundTo(value, decimals) - value)).toBeLessThanOrEqual(0.5 / 10 ** decimals + 1e-9);
+        },
+      ),
     );
   });
 });

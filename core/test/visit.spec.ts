@@ -49,7 +49,8 @@ describe('a visit told from its entries', () => {
   });
 
   it('lets the last judgement of a trainee in a skill stand', () => {
-    const judge = (level: 'helped' | 'alone') => entry({ kind: 'skill judged', trainee: 'salma', skill: 'finds-eggs', level });
+    const judge = (level: 'helped' | 'alone') =>
+      entry({ kind: 'skill judged', trainee: 'salma', skill: 'finds-eggs', level });
     const { judgements } = recordOf([judge('helped'), judge('alone')]);
     expect(judgements.map((each) => each.level)).toEqual(['alone']);
   });
@@ -116,7 +117,10 @@ describe('seen enough', () => {
   });
 
   it('takes a tick by hand', () => {
-    const record = recordOf([entry({ kind: 'evidence ticked', evidence: 'healthy brood', seen: true }), reading(5, 'low', '8S')]);
+    const record = recordOf([
+      entry({ kind: 'evidence ticked', evidence: 'healthy brood', seen: true }),
+      reading(5, 'low', '8S'),
+    ]);
     expect(seenEnough(record, ['health'], 'brood', 11, null).enough).toBe(true);
   });
 
@@ -155,7 +159,11 @@ describe('the order of things', () => {
   });
 
   it('lifts nothing off a horizontal hive and moves its bars along', () => {
-    const script = openingScript('top-bar', [{ id: 'body', kind: 'box', box: 'top-bar-body', frames: 18, dummy: false }], 'body');
+    const script = openingScript(
+      'top-bar',
+      [{ id: 'body', kind: 'box', box: 'top-bar-body', frames: 18, dummy: false }],
+      'body',
+    );
     expect(script.find((step) => step.id === 'open')?.parts).toEqual([]);
     expect(script.find((step) => step.id === 'first frame')?.how).toMatch(/bar along/);
   });

@@ -59,10 +59,16 @@ describe('sun', () => {
 });
 
 describe('fit for opening', () => {
-  const depth = (change: Partial<Weather>, elevation = 40) => DEPTHS[fitDepth({ ...FINE, ...change }, elevation, DEFAULT_LIMITS)];
+  const depth = (change: Partial<Weather>, elevation = 40) =>
+    DEPTHS[fitDepth({ ...FINE, ...change }, elevation, DEFAULT_LIMITS)];
 
   it('goes deeper with warmth: lid, a frame, all of it', () => {
-    expect([8, 11, 13.5, 15].map((temperature) => depth({ temperature }))).toEqual(['outside', 'lid', 'one frame', 'full']);
+    expect([8, 11, 13.5, 15].map((temperature) => depth({ temperature }))).toEqual([
+      'outside',
+      'lid',
+      'one frame',
+      'full',
+    ]);
   });
 
   it('gives way to gusts, rain and poor light', () => {
@@ -170,7 +176,10 @@ describe('the verdict', () => {
 
   it('is short when only an hour or a shallower look fits', () => {
     const cool = () => ({ temperature: 13.5 });
-    expect(judgeSession(outlookOf(cool, cool), need, day)).toMatchObject({ word: 'short', best: { depth: 'one frame' } });
+    expect(judgeSession(outlookOf(cool, cool), need, day)).toMatchObject({
+      word: 'short',
+      best: { depth: 'one frame' },
+    });
     const between = (hour: number) => (hour === 12 ? {} : { rain: 1 });
     expect(judgeSession(outlookOf(between), need, day)).toMatchObject({ word: 'short', best: { depth: 'full' } });
   });
@@ -187,7 +196,9 @@ describe('the verdict', () => {
     const members = Array.from({ length: 12 }, (_, member) => () => (member < 2 ? { temperature: 14 } : {}));
     const verdict = judgeSession(outlookOf(...members), need, day);
     expect(verdict.gauges[0]).toMatchObject({ id: 'warmth', state: 'tight' });
-    expect(judgeSession(outlookOf(fine), { ...need, largestGroup: 9 }, day).gauges[4]).toMatchObject({ state: 'outside' });
+    expect(judgeSession(outlookOf(fine), { ...need, largestGroup: 9 }, day).gauges[4]).toMatchObject({
+      state: 'outside',
+    });
   });
 
   it('finds the next day that would do', () => {
@@ -195,6 +206,12 @@ describe('the verdict', () => {
     const days = [1, 2].map((later) => ({ from: day.from + later * 24 * HOUR, to: day.to + later * 24 * HOUR }));
     const next = nextBest(outlookOf(wetTomorrow), need, days);
     expect(next).toMatchObject({ from: need.from + 48 * HOUR, chance: 1 });
-    expect(nextBest(outlookOf(() => ({ rain: 2 })), need, days)).toBeNull();
+    expect(
+      nextBest(
+        outlookOf(() => ({ rain: 2 })),
+        need,
+        days,
+      ),
+    ).toBeNull();
   });
 });

@@ -1,12 +1,12 @@
 import type { Forage } from '@brave-comb/core/season';
 
-const plant = (
-  name: string,
-  gives: Forage['gives'],
-  from: string,
-  to: string,
-  giveOrTake = 0,
-): Forage => ({ plant: name, gives, from, to, giveOrTake });
+const plant = (name: string, gives: Forage['gives'], from: string, to: string, giveOrTake = 0): Forage => ({
+  plant: name,
+  gives,
+  from,
+  to,
+  giveOrTake,
+});
 
 /** Bloom of this year: seen so far, then expected. */
 export const FORAGE: readonly { readonly site: string; readonly plants: readonly Forage[] }[] = [
@@ -34,6 +34,9 @@ export const FORAGE: readonly { readonly site: string; readonly plants: readonly
   },
   {
     site: 'Saltpan Road',
-    plants: [plant('Ivy', 'nectar and pollen', '2026-04-10', '2026-06-02', 4), plant('Rosemary', 'nectar', '2026-05-20', '2026-09-30', 8)],
+    plants: [
+      plant('Ivy', 'nectar and pollen', '2026-04-10', '2026-06-02', 4),
+      plant('Rosemary', 'nectar', '2026-05-20', '2026-09-30', 8),
+    ],
   },
 ];

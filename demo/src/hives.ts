@@ -11,7 +11,13 @@ interface DemoHive {
   readonly queen: { readonly year: number; readonly marked: boolean } | null;
 }
 
-const box = (id: string, kind: BoxKindId, frames: number, dummy = false): Layer => ({ id, kind: 'box', box: kind, frames, dummy });
+const box = (id: string, kind: BoxKindId, frames: number, dummy = false): Layer => ({
+  id,
+  kind: 'box',
+  box: kind,
+  frames,
+  dummy,
+});
 
 /** A hive from the floor upward, with or without supers above an excluder. */
 function standing(brood: Layer, supers: readonly Layer[] = []): Stack {
@@ -65,7 +71,10 @@ export const HIVES: readonly { readonly school: string; readonly hives: readonly
       hive(4, 'Home orchard', 'B', 'national', national(1), '2023-05-28', 'swarm', marked(2025)),
       hive(5, 'Home orchard', 'B', 'zander', zander(0), '2025-06-10', 'package', marked(2025)),
       hive(6, 'Home orchard', 'B', 'national', national(2), '2024-05-15', 'split', { year: 2024, marked: true }),
-      hive(7, 'Home orchard', 'C', 'langstroth-10', langstroth(0), '2025-08-03', 'split', { year: 2026, marked: false }),
+      hive(7, 'Home orchard', 'C', 'langstroth-10', langstroth(0), '2025-08-03', 'split', {
+        year: 2026,
+        marked: false,
+      }),
       hive(8, 'Home orchard', 'C', 'zander', zander(1), '2024-07-01', 'swarm', marked(2025)),
       hive(9, 'Home orchard', 'C', 'langstroth-10', langstroth(1), '2023-06-20', 'split', marked(2024)),
       hive(10, 'Moor edge', 'D', 'langstroth-10', langstroth(1), '2024-05-30', 'split', marked(2025)),

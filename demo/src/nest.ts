@@ -1,4 +1,11 @@
-import { type FrameSide, type FrameSides, type Letter, EMPTY_SIDE, eighthsLeft, setEighths } from '@brave-comb/core/inspection';
+import {
+  type FrameSide,
+  type FrameSides,
+  type Letter,
+  EMPTY_SIDE,
+  eighthsLeft,
+  setEighths,
+} from '@brave-comb/core/inspection';
 
 /** What a nest looks like, in the words of somebody who describes one. */
 export interface NestShape {
@@ -40,7 +47,8 @@ function layOut(shape: NestShape, frame: number, face: 'low' | 'high'): FrameSid
   const put = (side: FrameSide, letter: Letter, eighths: number) =>
     setEighths(side, letter, Math.max(0, Math.min(eighthsLeft(side), Math.round(eighths))));
   let side: FrameSide = { ...EMPTY_SIDE, bees: bees(shape, away) };
-  if (shape.bareFrom !== undefined && frame >= shape.bareFrom) return { ...put(side, 'F', 8), bees: Math.min(1, side.bees ?? 0) };
+  if (shape.bareFrom !== undefined && frame >= shape.bareFrom)
+    return { ...put(side, 'F', 8), bees: Math.min(1, side.bees ?? 0) };
   if (away < 1) {
     const brood = Math.max(1, Math.round(shape.middle * (1 - away ** 2.2)));
     const [eggs, larvae] = shape.stages;

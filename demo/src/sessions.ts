@@ -38,11 +38,17 @@ const TODAY = ['13:10', '15:30'] as const;
 
 /** Brenna Fell's season so far and what is planned. */
 export const SESSIONS: readonly DemoSession[] = [
-  home('2026-04-12', SHORT, 'held', [
-    opens('Curlew', 4, 'tomasz', '12:35'),
-    opens('Dipper', 1, 'leilani', '12:40'),
-    opens('Lapwing', 9, 'ruth', '12:45'),
-  ], 'one frame'),
+  home(
+    '2026-04-12',
+    SHORT,
+    'held',
+    [
+      opens('Curlew', 4, 'tomasz', '12:35'),
+      opens('Dipper', 1, 'leilani', '12:40'),
+      opens('Lapwing', 9, 'ruth', '12:45'),
+    ],
+    'one frame',
+  ),
   home('2026-04-18', LONG, 'held', [
     opens('Curlew', 8, 'tomasz', '12:35'),
     opens('Dipper', 7, 'leilani', '12:40'),

@@ -59,9 +59,15 @@ export const VISITS: readonly DemoVisit[] = [
   visit(1, '2026-04-12', 2, { ...steady, frames: 11, brood: [4, 8] }),
   visit(9, '2026-04-12', 3, { ...steady, brood: [3, 8], bees: 8 }, { note: 'Followers at the gate.' }),
   visit(8, '2026-04-18', 1, { ...steady, brood: [3, 7] }),
-  visit(7, '2026-04-18', 2, { ...steady, brood: [4, 6], middle: 3, stages: [0, 0.2, 0.8], cells: { 5: 1 } }, {
-    note: 'Old queen not seen, one sealed cell left.',
-  }),
+  visit(
+    7,
+    '2026-04-18',
+    2,
+    { ...steady, brood: [4, 6], middle: 3, stages: [0, 0.2, 0.8], cells: { 5: 1 } },
+    {
+      note: 'Old queen not seen, one sealed cell left.',
+    },
+  ),
   visit(6, '2026-04-18', 3, { ...strong, brood: [3, 9], bees: 7, drone: 1 }, { stings: 1 }),
   visit(5, '2026-04-18', 2, steady),
   visit(10, '2026-04-25', 2, { ...steady, brood: [3, 8] }),
@@ -82,14 +88,20 @@ export const VISITS: readonly DemoVisit[] = [
     { note: 'Short, quick queen on 6: a virgin. Closed at once.' },
   ),
   visit(8, '2026-05-05', 1, { ...steady, brood: [2, 8], nectar: 1, bees: 8 }, { supers: [[1, 2]] }),
-  visit(6, '2026-05-07', 3, { ...strong, cells: { 7: 1, 10: 1 } }, {
-    supers: [
-      [7, 1],
-      [1, 2],
-    ],
-    stings: 2,
-    note: 'Two cups held eggs. Followed people ten metres.',
-  }),
+  visit(
+    6,
+    '2026-05-07',
+    3,
+    { ...strong, cells: { 7: 1, 10: 1 } },
+    {
+      supers: [
+        [7, 1],
+        [1, 2],
+      ],
+      stings: 2,
+      note: 'Two cups held eggs. Followed people ten metres.',
+    },
+  ),
   visit(5, '2026-05-07', 2, { ...steady, brood: [3, 8], nectar: 1 }),
   visit(10, '2026-05-09', 2, { ...steady, brood: [2, 8], nectar: 1 }, { supers: [[2, 1]] }),
   visit(11, '2026-05-09', 2, { ...steady, frames: 11, brood: [3, 8] }),

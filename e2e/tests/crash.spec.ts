@@ -18,12 +18,14 @@ async function start(port: number, data: string): Promise<{ process: ChildProces
   const hear = (text: Buffer) => (said += text.toString());
   child.stdout.on('data', hear);
   child.stderr.on('data', hear);
-  await expect.poll(() => /is ready/.test(said) || child.exitCode !== null, { timeout: 60_000 }).toBe(true);
+  await expect.poll(() => said.includes('is ready') || child.exitCode !== null, { timeout: 60_000 }).toBe(true);
   return { process: child, said };
 }
 
-const ended = (child: ChildProcess) => new Promise<number | null>((done) => (child.exitCode === null ? child.once('exit', done) : done(child.exitCode)));
-const databasesOn = (data: string) => spawnSync('pgrep', ['-f', `mariadbd.*${data}`], { encoding: 'utf8' }).stdout.trim();
+const ended = (child: ChildProcess) =>
+  new Promise<number | null>((done) => (child.exitCode === null ? child.once('exit', done) : done(child.exitCode)));
+const databasesOn = (data: string) =>
+  spawnSync('pgrep', ['-f', `mariadbd.*${data}`], { encoding: 'utf8' }).stdout.trim();
 
 test('kill -9 in the middle of a visit loses nothing that was acknowledged and leaves no database behind', async () => {
   test.setTimeout(180_000);
@@ -35,7 +37,9 @@ test('kill -9 in the middle of a visit loses nothing that was acknowledged and l
     const api = await request.newContext({ baseURL: `http://127.0.0.1:${port}` });
     expect((await api.post('/api/people/sign-in', { data: { name: 'morag', password: PASSWORD } })).status()).toBe(200);
     const { session } = (await (await api.get('/api/sessions/next')).json()) as { session: string };
-    const sheet = (await (await api.get(`/api/sessions/${session}/day-sheet`)).json()) as { groups: { hive: { id: string } }[] };
+    const sheet = (await (await api.get(`/api/sessions/${session}/day-sheet`)).json()) as {
+      groups: { hive: { id: string } }[];
+    };
     const visit = crypto.randomUUID();
     const hive = sheet.groups[0]?.hive.id;
     const startedAt = '2026-05-14T07:00:00Z';

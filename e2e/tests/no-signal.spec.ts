@@ -1,5 +1,5 @@
 import { type Page, expect, test } from '@playwright/test';
-import { bigButton, openVisit, reachFrames, signIn, type } from './school';
+import { bigButton, openVisit, reachFrames, signIn, turnTo, type } from './school';
 
 const controlled = async (page: Page) => {
   await page.evaluate(async () => void (await navigator.serviceWorker.ready));
@@ -7,7 +7,10 @@ const controlled = async (page: Page) => {
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
 };
 
-test('without signal a visit is started, recorded, reloaded and goes on; with signal all of it arrives once', async ({ page, context }) => {
+test('without signal a visit is started, recorded, reloaded and goes on; with signal all of it arrives once', async ({
+  page,
+  context,
+}) => {
   test.setTimeout(120_000);
   await signIn(page, 'leilani');
   await controlled(page);
@@ -37,7 +40,9 @@ test('without signal a visit is started, recorded, reloaded and goes on; with si
   await page.evaluate(() => globalThis.dispatchEvent(new Event('online')));
   await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 20_000 });
   const visit = address.split('/').at(-1) ?? '';
-  const file = (await (await page.request.get(`/api/visits/${visit}`)).json()) as { entries: { body: { kind: string } }[] };
+  const file = (await (await page.request.get(`/api/visits/${visit}`)).json()) as {
+    entries: { body: { kind: string } }[];
+  };
   expect(file.entries.filter((each) => each.body.kind === 'frame side recorded')).toHaveLength(2);
 });
 
@@ -60,7 +65,7 @@ test('two readings of one side both stay until somebody settles them', async ({ 
   const answer = await other.request.post(`/api/visits/${visit}/entries`, { data: { entries: [reading] } });
   expect(answer.status()).toBe(200);
 
-  await page.getByRole('button', { name: /^Frame 9\./ }).click();
+  await turnTo(page, 9);
   await type(page, '5H3NB3');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible();
@@ -76,12 +81,10 @@ test('two readings of one side both stay until somebody settles them', async ({ 
 test('a half-typed side survives a closed tab', async ({ page, context }) => {
   await signIn(page, 'ruth');
   await openVisit(page, '6');
-  await reachFrames(page);
-  await page.getByRole('button', { name: /^Frame 8\./ }).click();
+  await turnTo(page, 8);
   await type(page, '2S1D+E');
   await expect(page.locator('#shorthand')).toHaveValue('2S 1D +E');
   const address = page.url();
-  await page.waitForTimeout(200);
   await page.close();
   const again = await context.newPage();
   await again.goto(address);

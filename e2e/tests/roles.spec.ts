@@ -10,7 +10,10 @@ test('a trainee sees the own group, the own part, and nothing to start or decide
   await expect(page.getByText('allergy', { exact: false })).toHaveCount(0);
   await expect(page.getByRole('link', { name: 'At the hive' })).toHaveCount(0);
   await page.getByRole('link', { name: 'Afterwards' }).click();
-  await page.getByRole('link', { name: /^Hive 4/ }).last().click();
+  await page
+    .getByRole('link', { name: /^Hive 4/ })
+    .last()
+    .click();
   await expect(page.getByRole('heading', { name: 'Advice' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Decide' })).toHaveCount(0);
 });

@@ -30,6 +30,12 @@ export async function reachFrames(page: Page): Promise<void> {
   }
 }
 
+/** Turns to a frame on the box map, whatever the step. */
+export async function turnTo(page: Page, frame: number): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^Frame ${frame}\\.`) }).click();
+  await expect(page.getByRole('heading', { name: `Frame ${frame}`, exact: true })).toBeVisible();
+}
+
 /** Types the shorthand of a side with keys. */
 export async function type(page: Page, keys: string): Promise<void> {
   for (const key of keys) await page.keyboard.press(key);
@@ -40,7 +46,8 @@ export function watchFaults(page: Page): string[] {
   const faults: string[] = [];
   page.on('pageerror', (error) => faults.push(error.message));
   page.on('console', (message) => {
-    if (message.type() === 'error' && !/Failed to load resource|net::ERR/.test(message.text())) faults.push(message.text());
+    if (message.type() === 'error' && !/Failed to load resource|net::ERR/.test(message.text()))
+      faults.push(message.text());
   });
   return faults;
 }

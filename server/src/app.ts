@@ -1,6 +1,6 @@
 import compression from 'compression';
 import { ConnectSessionKnexStore } from 'connect-session-knex';
-import { endpoints, openApiOf, type Endpoint } from '@brave-comb/contract';
+import { endpoints, openApiOf } from '@brave-comb/contract';
 import express, { type Express, type RequestHandler, Router } from 'express';
 import session from 'express-session';
 import helmet from 'helmet';
@@ -16,13 +16,9 @@ import { peopleRoutes } from './people/routes';
 import { planningRoutes } from './planning/routes';
 import { Refusal } from './problem';
 import { roomOnDisk } from './room-on-disk';
-import { serve as serveEndpoint } from './routing';
+import { type Serve, serveEndpoint } from './routing';
 import { seasonRoutes } from './season/routes';
 import { skillsRoutes } from './skills/routes';
-
-type Handler<E extends Endpoint> = Parameters<typeof serveEndpoint<E>>[2];
-/** Serves one endpoint of the contract on this application. */
-export type Serve = <E extends Endpoint>(endpoint: E, handler: Handler<E>) => void;
 
 const FORTNIGHT = 14 * 86_400_000;
 const BODY_LIMIT = '512kb';
@@ -71,7 +67,8 @@ export function buildApp(context: Context, config: Config): Express {
 function apiRouter(context: Context, checked: boolean): Router {
   const router = Router();
   const serve: Serve = (endpoint, handler) => serveEndpoint(router, endpoint, handler, checked);
-  for (const room of [peopleRoutes, seasonRoutes, planningRoutes, inspectionRoutes, careRoutes, skillsRoutes]) room(context, serve);
+  for (const room of [peopleRoutes, seasonRoutes, planningRoutes, inspectionRoutes, careRoutes, skillsRoutes])
+    room(context, serve);
   router.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();
@@ -88,7 +85,11 @@ const fromHere: RequestHandler = (request, response, next) => {
   const site = request.get('sec-fetch-site');
   const foreign = (origin !== undefined && hostOf(origin) !== request.get('host')) || site === 'cross-site';
   if (request.method !== 'GET' && foreign) {
-    throw new Refusal(403, 'other site', 'This came from another web site and was not done. Use the application itself.');
+    throw new Refusal(
+      403,
+      'other site',
+      'This came from another web site and was not done. Use the application itself.',
+    );
   }
   next();
 };
@@ -101,7 +102,12 @@ function signedSessions(context: Context, config: Config): RequestHandler {
     saveUninitialized: false,
     rolling: true,
     cookie: { httpOnly: true, sameSite: 'lax', secure: config.https, path: '/', maxAge: FORTNIGHT },
-    store: new ConnectSessionKnexStore({ knex: context.db, tableName: 'web_sessions', createTable: false, cleanupInterval: 0 }),
+    store: new ConnectSessionKnexStore({
+      knex: context.db,
+      tableName: 'web_sessions',
+      createTable: false,
+      cleanupInterval: 0,
+    }),
   });
 }
 

@@ -28,7 +28,11 @@ export function refusalOf(error: unknown): Refusal {
     return new Refusal(400, 'not JSON', 'What was sent is no JSON. Send application/json; nothing was changed.');
   }
   if (fault.type === 'entity.too.large') {
-    return new Refusal(413, 'too large', 'More than 512 kB were sent at once. Send less at a time; nothing was changed.');
+    return new Refusal(
+      413,
+      'too large',
+      'More than 512 kB were sent at once. Send less at a time; nothing was changed.',
+    );
   }
   if (fault.type === 'encoding.unsupported' || fault.type === 'charset.unsupported') {
     return new Refusal(415, 'unreadable', 'Send UTF-8 without an unusual encoding; nothing was changed.');
@@ -45,7 +49,11 @@ export function refusalOf(error: unknown): Refusal {
       'The database does not answer. Nothing was changed; entries stay on your device and are sent later. Start the application again if this lasts.',
     );
   }
-  return new Refusal(500, 'fault', 'Something went wrong here and was written to the log. Nothing was changed; try again.');
+  return new Refusal(
+    500,
+    'fault',
+    'Something went wrong here and was written to the log. Nothing was changed; try again.',
+  );
 }
 
 export const diskFull = (): Refusal =>

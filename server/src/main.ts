@@ -79,16 +79,16 @@ export async function startServer(config: Config): Promise<Running> {
 /** Settings from the environment, for a server that is started without the start script. */
 export function configFromEnvironment(env: NodeJS.ProcessEnv): Config {
   return {
-    port: Number(env['PORT'] ?? 8080),
-    host: env['HOST'] ?? '127.0.0.1',
-    databaseUrl: env['DATABASE_URL'] ?? '',
-    webDir: env['WEB_DIR'] ?? 'web/dist',
-    dataDir: env['DATA_DIR'] ?? '',
-    sessionSecret: env['SESSION_SECRET'] ?? randomBytes(32).toString('hex'),
-    weatherUrl: env['WEATHER_URL'] ?? '',
-    demo: env['DEMO'] !== 'off',
-    https: env['HTTPS'] === 'on',
-    logLevel: env['LOG_LEVEL'] ?? 'warn',
-    checkResponses: env['CHECK_RESPONSES'] === 'on',
+    port: Number(env.PORT ?? 8080),
+    host: env.HOST ?? '127.0.0.1',
+    databaseUrl: env.DATABASE_URL ?? '',
+    webDir: env.WEB_DIR ?? 'web/dist',
+    dataDir: env.DATA_DIR ?? '',
+    sessionSecret: env.SESSION_SECRET ?? randomBytes(32).toString('hex'),
+    weatherUrl: env.WEATHER_URL ?? '',
+    demo: env.DEMO !== 'off',
+    https: env.HTTPS === 'on',
+    logLevel: env.LOG_LEVEL ?? 'warn',
+    checkResponses: env.CHECK_RESPONSES === 'on',
   };
 }

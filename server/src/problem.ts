@@ -14,4 +14,8 @@ export class Refusal extends Error {
 }
 
 export const notFound = (what: string): Refusal =>
-  new Refusal(404, 'not found', `There is no such ${what} among those that you may see. Go back and open it from the list.`);
+  new Refusal(
+    404,
+    'not found',
+    `There is no such ${what} among those that you may see. Go back and open it from the list.`,
+  );

@@ -1,5 +1,5 @@
 import 'express-session';
-import type { Endpoint, Input, Output, Role } from '@brave-comb/contract';
+import type { Endpoint, Input, Output } from '@brave-comb/contract';
 import type { Request, RequestHandler, Response, Router } from 'express';
 import type * as z from 'zod';
 import type { Actor } from './context';
@@ -19,21 +19,31 @@ export interface Call {
 
 type Handler<E extends Endpoint> = (
   input: Input<E>,
-  actor: E['access'] extends 'anyone' ? Actor | null : Actor,
+  /** Nobody, where anyone may call and nobody is signed in. */
+  actor: 'anyone' extends E['access'] ? Actor | null : Actor,
   call: Call,
 ) => Promise<Output<E>>;
+
+/** Serves one endpoint of the contract on an application. */
+export type Serve = <E extends Endpoint>(endpoint: E, handler: Handler<E>) => void;
 
 /** Parameters name things: a malformed id is simply not there. */
 function parse(shape: z.ZodType | undefined, value: unknown, where: 'params' | 'query' | 'body'): unknown {
   if (!shape) return undefined;
   const read = shape.safeParse(value);
   if (read.success) return read.data;
-  if (where === 'params') throw new Refusal(404, 'not found', 'The address names nothing. Go back and open it from the list.');
+  if (where === 'params')
+    throw new Refusal(404, 'not found', 'The address names nothing. Go back and open it from the list.');
   const details = read.error.issues.map((issue) => ({ path: issue.path.join('.'), message: issue.message }));
   const [first] = details;
   const what = where === 'query' ? 'The address' : 'What was sent';
   const named = first?.path ? ` (${first.path})` : '';
-  throw new Refusal(422, 'not valid', `${what} cannot be used${named}: ${first?.message ?? 'it has the wrong form'}`, details);
+  throw new Refusal(
+    422,
+    'not valid',
+    `${what} cannot be used${named}: ${first?.message ?? 'it has the wrong form'}`,
+    details,
+  );
 }
 
 /**
@@ -44,7 +54,12 @@ function parse(shape: z.ZodType | undefined, value: unknown, where: 'params' | '
  * @param handler what it does; returns the response by contract
  * @param checked whether to check the response against the contract too (in tests)
  */
-export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: Handler<E>, checked = false): void {
+export function serveEndpoint<E extends Endpoint>(
+  router: Router,
+  endpoint: E,
+  handler: Handler<E>,
+  checked = false,
+): void {
   const handle: RequestHandler = async (request, response) => {
     const actor = request.session.actor ?? null;
     admit(endpoint.access, actor);
@@ -62,8 +77,13 @@ export function serve<E extends Endpoint>(router: Router, endpoint: E, handler: 
 
 function admit(access: Endpoint['access'], actor: Actor | null): void {
   if (access === 'anyone') return;
-  if (!actor) throw new Refusal(401, 'not signed in', 'Sign in first. What you entered on this device is kept and sent afterwards.');
-  if (!(access as readonly Role[]).includes(actor.role)) {
+  if (!actor)
+    throw new Refusal(
+      401,
+      'not signed in',
+      'Sign in first. What you entered on this device is kept and sent afterwards.',
+    );
+  if (!access.includes(actor.role)) {
     throw new Refusal(403, 'not allowed', 'This is for supervisors or the lead instructor. Ask one of them to do it.');
   }
 }

@@ -1,4 +1,4 @@
-import { ROLES, type Role, endpoints, openApiOf } from '@brave-comb/contract';
+import { type Endpoint, ROLES, type Role, endpoints, openApiOf } from '@brave-comb/contract';
 import { Validator } from '@seriousme/openapi-schema-validator';
 import supertest from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -13,7 +13,7 @@ afterAll(() => school.close());
 const NAMES: Readonly<Record<Role, string>> = { lead: 'morag', supervisor: 'tomasz', trainee: 'salma' };
 
 describe('who may call what, by the endpoint table', () => {
-  for (const [name, endpoint] of Object.entries(endpoints)) {
+  for (const [name, endpoint] of Object.entries<Endpoint>(endpoints)) {
     const call = (agent: Pick<ReturnType<typeof supertest>, 'get' | 'post'>) =>
       endpoint.method === 'GET' ? agent.get(pathOf(endpoint)) : agent.post(pathOf(endpoint)).send({});
 
@@ -25,7 +25,7 @@ describe('who may call what, by the endpoint table', () => {
 
     for (const role of ROLES) {
       if (endpoint.access === 'anyone' || name === 'signOut') continue;
-      const allowed = (endpoint.access as readonly Role[]).includes(role);
+      const allowed = endpoint.access.includes(role);
       it(`${name}: ${allowed ? 'for' : 'not for'} a ${role}`, async () => {
         const { status } = await call(await school.signIn(NAMES[role]));
         if (allowed) expect([200, 404, 422]).toContain(status);
@@ -53,10 +53,10 @@ describe('everybody sees only what is theirs', () => {
   it('shows a trainee the own group and no other people’s notes', async () => {
     const salma = await school.signIn('salma');
     const { sheet } = await today(salma);
-    expect((sheet['groups'] as { group: { name: string } }[]).map((each) => each.group.name)).toEqual(['Curlew']);
+    expect((sheet.groups as { group: { name: string } }[]).map((each) => each.group.name)).toEqual(['Curlew']);
     expect(JSON.stringify(sheet)).not.toMatch(/allergy/);
-    expect(sheet['mayStart']).toBe(false);
-    expect(sheet['mine']).not.toBeNull();
+    expect(sheet.mayStart).toBe(false);
+    expect(sheet.mine).not.toBeNull();
     const lead = await today(await school.signIn('morag'));
     expect(JSON.stringify(lead.sheet)).toMatch(/allergy/);
   });
@@ -125,9 +125,19 @@ describe('a record over the wire', () => {
     const tomasz = await school.signIn('tomasz');
     const visit = await openVisit(tomasz);
     const side = sideOf({ S: 3, L: 1, P: 1, H: 3 });
-    const sent = entry({ kind: 'frame side recorded', address: { box: 'brood box', frame: 6, face: 'high' }, side, seen: null });
-    await tomasz.post(pathOf(endpoints.recordEntries, { visit })).send({ entries: [sent] }).expect(200);
+    const sent = entry({
+      kind: 'frame side recorded',
+      address: { box: 'brood box', frame: 6, face: 'high' },
+      side,
+      seen: null,
+    });
+    await tomasz
+      .post(pathOf(endpoints.recordEntries, { visit }))
+      .send({ entries: [sent] })
+      .expect(200);
     const { body } = await tomasz.get(pathOf(endpoints.visitFile, { visit })).expect(200);
-    expect((body as { entries: unknown[] }).entries).toContainEqual(expect.objectContaining({ id: sent.id, body: sent.body }));
+    expect((body as { entries: unknown[] }).entries).toContainEqual(
+      expect.objectContaining({ id: sent.id, body: sent.body }),
+    );
   });
 });

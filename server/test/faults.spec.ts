@@ -16,24 +16,40 @@ beforeAll(async () => {
 });
 afterAll(() => school.close());
 
-const count = async () => Number((await school.db('visit_entries').where({ visit }).count('* as n'))[0]?.['n']);
+const count = async () => Number((await school.db('visit_entries').where({ visit }).count('* as n'))[0]?.n);
 const send = (...entries: unknown[]) => tomasz.post(pathOf(endpoints.recordEntries, { visit })).send({ entries });
 const sideEntry = (eighths: Record<string, number>, address: object = {}) =>
   entry({
     kind: 'frame side recorded',
     address: { box: 'brood box', frame: 6, face: 'low', ...address },
-    side: sideOf(eighths) as never,
+    side: sideOf(eighths),
     seen: null,
   });
 
 describe('what cannot be kept is refused in words, and leaves the data as it was', () => {
   it.each([
     ['nine eighths', () => sideEntry({ S: 5, H: 4 }), /9 eighths.*only 8/],
-    ['a frame that the box does not have', () => sideEntry({ S: 8 }, { frame: 12 }), /has 11 frames, there is no frame 12/],
+    [
+      'a frame that the box does not have',
+      () => sideEntry({ S: 8 }, { frame: 12 }),
+      /has 11 frames, there is no frame 12/,
+    ],
     ['a box that the hive does not have', () => sideEntry({ S: 8 }, { box: 'attic' }), /no box called attic/],
-    ['an unknown skill', () => entry({ kind: 'skill judged', trainee: uuid(), skill: 'juggles', level: 'alone' }), /no skill called juggles/],
-    ['somebody of another group', () => entry({ kind: 'skill judged', trainee: uuid(), skill: 'finds-eggs', level: 'alone' }), /not belong to this group/],
-    ['a date before the colony', () => entry({ kind: 'mood noted', mood: 1 }, '2019-05-14T12:20:00.000Z'), /since 2023-05-28/],
+    [
+      'an unknown skill',
+      () => entry({ kind: 'skill judged', trainee: uuid(), skill: 'juggles', level: 'alone' }),
+      /no skill called juggles/,
+    ],
+    [
+      'somebody of another group',
+      () => entry({ kind: 'skill judged', trainee: uuid(), skill: 'finds-eggs', level: 'alone' }),
+      /not belong to this group/,
+    ],
+    [
+      'a date before the colony',
+      () => entry({ kind: 'mood noted', mood: 1 }, '2019-05-14T12:20:00.000Z'),
+      /since 2023-05-28/,
+    ],
     ['a date to come', () => entry({ kind: 'mood noted', mood: 1 }, '2026-06-14T12:20:00.000Z'), /to come/],
     ['an undo of nothing', () => entry({ kind: 'entry undone', entry: uuid() }), /no such entry/],
     ['an unknown part', () => entry({ kind: 'part taken off', part: 'chimney' }), /no part called chimney/],
@@ -54,7 +70,11 @@ describe('what cannot be kept is refused in words, and leaves the data as it was
     const { body } = await send(good, bad).expect(200);
     expect((body as { verdicts: object[] }).verdicts).toEqual([
       { id: good.id, outcome: 'kept' },
-      { id: bad.id, outcome: 'refused', problem: { problem: 'over eight eighths', message: expect.stringContaining('Take 1 back') as string } },
+      {
+        id: bad.id,
+        outcome: 'refused',
+        problem: { problem: 'over eight eighths', message: expect.stringContaining('Take 1 back') as string },
+      },
     ]);
     expect(await count()).toBe(before + 1);
   });
@@ -65,7 +85,9 @@ describe('what cannot be kept is refused in words, and leaves the data as it was
     const start = { id: uuid(), session, hive: far?.id, startedAt: '2026-05-14T12:00:00Z' };
     const { status, body } = await tomasz.post(endpoints.startVisit.path).send(start);
     expect(status).toBe(409);
-    expect((body as { message: string }).message).toBe('Hive 11 stands at Moor edge, the session is at Home orchard. Choose a hive of this site.');
+    expect((body as { message: string }).message).toBe(
+      'Hive 11 stands at Moor edge, the session is at Home orchard. Choose a hive of this site.',
+    );
   });
 
   it('a visit before the colony came', async () => {
@@ -121,7 +143,8 @@ describe('bodies that are none', () => {
 });
 
 describe('signing in', () => {
-  const attempt = (name: string, password: string) => supertest(school.app).post(endpoints.signIn.path).send({ name, password });
+  const attempt = (name: string, password: string) =>
+    supertest(school.app).post(endpoints.signIn.path).send({ name, password });
 
   it('answers a wrong password and an unknown name alike, in words and in time', async () => {
     const wrong = await attempt('salma', 'not hers');
@@ -190,6 +213,9 @@ describe('a missing database', () => {
 
   it('and a full disk with 507', () => {
     const full = Object.assign(new Error('full'), { errno: 1114, sqlMessage: "The table 'visit_entries' is full" });
-    expect(refusalOf(full)).toMatchObject({ status: 507, message: expect.stringContaining('Free some space') as string });
+    expect(refusalOf(full)).toMatchObject({
+      status: 507,
+      message: expect.stringContaining('Free some space') as string,
+    });
   });
 });

@@ -28,7 +28,7 @@ export interface School {
 }
 
 export async function openSchool(dataDir = ''): Promise<School> {
-  const db = openDatabase(process.env['DATABASE_URL'] ?? '');
+  const db = openDatabase(process.env.DATABASE_URL ?? '');
   await migrate(db, true);
   const standIn: Server = createServer(weatherStandIn());
   await new Promise<void>((done) => standIn.listen(0, '127.0.0.1', done));

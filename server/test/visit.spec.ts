@@ -28,7 +28,10 @@ interface Sheet {
   kit: unknown[];
 }
 interface Review {
-  advice: { advice: { kind: string; title: string; reasons: { text: string }[]; followUp: { due: string } }; decision: { id: string; verdict: string } | null }[];
+  advice: {
+    advice: { kind: string; title: string; reasons: { text: string }[]; followUp: { due: string } };
+    decision: { id: string; verdict: string } | null;
+  }[];
   followUps: { question: string; due: string }[];
   measures: { measure: string; now: { value: number } | null; last: { value: number } | null; word: string | null }[];
   changes: string[];
@@ -43,7 +46,8 @@ const crowded = Array.from({ length: 11 }, (_, index) => index + 1).flatMap((fra
   reading(frame, 'low', frame < 3 || frame > 9 ? '4H 2N 2C B8' : '1H 1N 1P 4S 1L B8'),
   reading(frame, 'high', frame < 3 || frame > 9 ? '4H 2N 2C B7' : '1H 1N 1P 3S 1L 1E B8'),
 ]);
-const review = async (visit: string) => (await tomasz.get(pathOf(endpoints.visitReview, { visit })).expect(200)).body as Review;
+const review = async (visit: string) =>
+  (await tomasz.get(pathOf(endpoints.visitReview, { visit })).expect(200)).body as Review;
 const record = (visit: string, entries: unknown[]) =>
   tomasz.post(pathOf(endpoints.recordEntries, { visit })).send({ entries });
 
@@ -57,7 +61,11 @@ describe('the day sheet', () => {
     expect(verdict.gauges).toHaveLength(5);
     expect(verdict.hours).toHaveLength(11);
     expect(verdict.nextBest).not.toBeNull();
-    expect(groups.map(({ group, hive }) => `${group.name} ${hive.number}`)).toEqual(['Curlew 4', 'Dipper 7', 'Lapwing 6']);
+    expect(groups.map(({ group, hive }) => `${group.name} ${hive.number}`)).toEqual([
+      'Curlew 4',
+      'Dipper 7',
+      'Lapwing 6',
+    ]);
     for (const group of groups) {
       expect(group.why.length).toBeGreaterThan(0);
       expect(group.due.length).toBeGreaterThan(0);
@@ -74,11 +82,20 @@ describe('the day sheet', () => {
   });
 
   it('goes on with the last forecast when the weather service does not answer', async () => {
-    const deaf = { ...school.context, weather: { forecast: () => Promise.reject(new TypeError('fetch failed')), observed: () => Promise.reject(new TypeError('fetch failed')) } };
+    const deaf = {
+      ...school.context,
+      weather: {
+        forecast: () => Promise.reject(new TypeError('fetch failed')),
+        observed: () => Promise.reject(new TypeError('fetch failed')),
+      },
+    };
     const { forecastInUse } = await import('../src/weather/service');
     const { siteById } = await import('../src/equipment/store');
     const { fixedClock } = await import('../src/clock/clock');
-    const [row] = await school.db('sites').where({ name: 'Home orchard' }).select<{ id: string; school: string }[]>('id', 'school');
+    const [row] = await school
+      .db('sites')
+      .where({ name: 'Home orchard' })
+      .select<{ id: string; school: string }[]>('id', 'school');
     const site = (await siteById(school.db, row!.school, row!.id))!;
     const later = await forecastInUse({ ...deaf, clock: fixedClock('2026-05-14T20:00:00Z') }, site);
     expect(later.ensemble?.issued).toBe('2026-05-14T06:10:00.000Z');
@@ -91,10 +108,16 @@ describe('a visit', () => {
     const { session, hive } = await today(await school.signIn('ruth'), '6');
     const ruth = await school.signIn('ruth');
     const start = { id: uuid(), session, hive, startedAt: '2026-05-14T12:30:00.000Z' };
-    const [first, second] = [await ruth.post(endpoints.startVisit.path).send(start), await ruth.post(endpoints.startVisit.path).send(start)];
+    const [first, second] = [
+      await ruth.post(endpoints.startVisit.path).send(start),
+      await ruth.post(endpoints.startVisit.path).send(start),
+    ];
     expect(first.status).toBe(200);
     expect(second.body).toEqual(first.body);
-    const joined = await ruth.post(endpoints.startVisit.path).send({ ...start, id: uuid() }).expect(200);
+    const joined = await ruth
+      .post(endpoints.startVisit.path)
+      .send({ ...start, id: uuid() })
+      .expect(200);
     expect((joined.body as { id: string }).id).toBe(start.id);
     expect(await school.db('visits').where({ session, hive })).toHaveLength(1);
   });
@@ -103,7 +126,12 @@ describe('a visit', () => {
     const leilani = await school.signIn('leilani');
     const { session, hive } = await today(leilani, '7');
     const { body } = await leilani.get(pathOf(endpoints.preparedVisit, { session, hive })).expect(200);
-    const file = body as { visit: { id: string; questions: string[] }; entries: unknown[]; last: object | null; trainees: unknown[] };
+    const file = body as {
+      visit: { id: string; questions: string[] };
+      entries: unknown[];
+      last: object | null;
+      trainees: unknown[];
+    };
     expect(file).toMatchObject({ entries: [], visit: { questions: expect.arrayContaining(['laying']) as string[] } });
     expect(file.trainees).toHaveLength(6);
     const start = { id: file.visit.id, session, hive, startedAt: '2026-05-14T12:30:00.000Z' };
@@ -114,7 +142,9 @@ describe('a visit', () => {
     const visit = await openVisit(tomasz);
     const batch = [reading(1, 'low', '8H'), reading(1, 'high', '6H 2N')];
     const answers = await Promise.all([record(visit, batch), record(visit, batch), record(visit, batch)]);
-    const outcomes = answers.flatMap((answer) => (answer.body as { verdicts: { outcome: string }[] }).verdicts.map((each) => each.outcome));
+    const outcomes = answers.flatMap((answer) =>
+      (answer.body as { verdicts: { outcome: string }[] }).verdicts.map((each) => each.outcome),
+    );
     expect(outcomes.filter((outcome) => outcome === 'kept')).toHaveLength(2);
     expect(outcomes.filter((outcome) => outcome === 'known already')).toHaveLength(4);
     const ids = batch.map((each) => each.id);
@@ -124,9 +154,19 @@ describe('a visit', () => {
   it('keeps nothing of a batch that fails half way', async () => {
     const visit = await openVisit(tomasz);
     const before = await school.db('visit_entries').where({ visit });
-    const [actorRow] = await school.db('people').where({ sign_in: 'tomasz' }).select<{ id: string; school: string; name: string }[]>();
+    const [actorRow] = await school
+      .db('people')
+      .where({ sign_in: 'tomasz' })
+      .select<{ id: string; school: string; name: string }[]>();
     let calls = 0;
-    const clock = { ...school.context.clock, now: () => { calls += 1; if (calls > 2) throw new Error('power cut'); return new Date('2026-05-14T12:00:00Z'); } };
+    const clock = {
+      ...school.context.clock,
+      now: () => {
+        calls += 1;
+        if (calls > 2) throw new Error('power cut');
+        return new Date('2026-05-14T12:00:00Z');
+      },
+    };
     const actor = { ...actorRow!, role: 'supervisor' as const, schoolName: '' };
     await expect(
       recordEntries({ ...school.context, clock }, actor, visit, [reading(2, 'low', '8H'), reading(2, 'high', '8H')]),
@@ -159,20 +199,36 @@ describe('a visit', () => {
     const decided = await review(visit);
     expect(decided.followUps).toHaveLength(1);
     const [followUp] = decided.followUps;
-    const strip = (await tomasz.get(endpoints.seasonStrip.path).expect(200)).body as { due: { question: string; due: string; hive: string }[] };
-    expect(strip.due).toContainEqual(expect.objectContaining({ hive: '4', question: followUp?.question, due: followUp?.due }));
-    const otherwise = { id: uuid(), advice: 'add space', verdict: 'otherwise', action: 'wait for the lime', reason: 'no drawn combs', due: '2026-05-20' };
+    const strip = (await tomasz.get(endpoints.seasonStrip.path).expect(200)).body as {
+      due: { question: string; due: string; hive: string }[];
+    };
+    expect(strip.due).toContainEqual(
+      expect.objectContaining({ hive: '4', question: followUp?.question, due: followUp?.due }),
+    );
+    const otherwise = {
+      id: uuid(),
+      advice: 'add space',
+      verdict: 'otherwise',
+      action: 'wait for the lime',
+      reason: 'no drawn combs',
+      due: '2026-05-20',
+    };
     await tomasz.post(pathOf(endpoints.decide, { visit })).send(otherwise).expect(200);
     const changed = await review(visit);
     expect(changed.followUps).toMatchObject([{ due: '2026-05-20' }]);
-    expect(changed.advice.find(({ advice }) => advice.kind === 'add space')?.decision).toMatchObject({ verdict: 'otherwise' });
-    await tomasz.post(pathOf(endpoints.withdrawDecision, { decision: otherwise.id })).send({}).expect(200);
+    expect(changed.advice.find(({ advice }) => advice.kind === 'add space')?.decision).toMatchObject({
+      verdict: 'otherwise',
+    });
+    await tomasz
+      .post(pathOf(endpoints.withdrawDecision, { decision: otherwise.id }))
+      .send({})
+      .expect(200);
     expect((await review(visit)).followUps).toEqual([]);
   });
 
   it('answers what was due when it is closed, and opens it again when the closing is undone', async () => {
     const visit = await openVisit(tomasz);
-    const due = async () => (await today(tomasz)).sheet['groups'] as { hive: { number: string }; due: unknown[] }[];
+    const due = async () => (await today(tomasz)).sheet.groups as { hive: { number: string }; due: unknown[] }[];
     const ofFour = async () => (await due()).find((group) => group.hive.number === '4')?.due.length;
     const before = await ofFour();
     expect(before).toBeGreaterThan(0);
@@ -196,7 +252,12 @@ describe('a visit', () => {
 describe('the season strip', () => {
   it('runs three weeks, observed before today and forecast from today on', async () => {
     const { body } = await tomasz.get(endpoints.seasonStrip.path).expect(200);
-    const strip = body as { days: { date: string; observed: boolean; hours: object | null }[]; bloom: { plant: string }[]; sessions: { status: string }[]; today: string };
+    const strip = body as {
+      days: { date: string; observed: boolean; hours: object | null }[];
+      bloom: { plant: string }[];
+      sessions: { status: string }[];
+      today: string;
+    };
     expect(strip.days).toHaveLength(21);
     expect(strip.days[0]?.date).toBe('2026-05-08');
     expect(strip.days.filter((day) => day.observed)).toHaveLength(6);
@@ -206,7 +267,10 @@ describe('the season strip', () => {
 
   it('shows the other hemisphere its own zone and bloom', async () => {
     const { body } = await (await school.signIn('ines')).get(endpoints.seasonStrip.path).expect(200);
-    expect(body).toMatchObject({ site: { name: 'Saltpan Road', zone: 'Etc/GMT-11' }, bloom: expect.arrayContaining([expect.objectContaining({ plant: 'Ivy' })]) as unknown });
+    expect(body).toMatchObject({
+      site: { name: 'Saltpan Road', zone: 'Etc/GMT-11' },
+      bloom: expect.arrayContaining([expect.objectContaining({ plant: 'Ivy' })]) as unknown,
+    });
   });
 });
 
@@ -226,10 +290,21 @@ describe('the demo', () => {
   });
 
   it('writes sides that read back as they were described', async () => {
-    const visit = await school.db('visits').join('hives', 'hives.id', 'visits.hive').where({ 'hives.number': '4' }).orderBy('started_at').select<{ id: string; started_at: Date }[]>('visits.id', 'started_at');
+    const visit = await school
+      .db('visits')
+      .join('hives', 'hives.id', 'visits.hive')
+      .where({ 'hives.number': '4' })
+      .orderBy('started_at')
+      .select<{ id: string; started_at: Date }[]>('visits.id', 'started_at');
     const fifthOfMay = visit.find((each) => each.started_at.toISOString().startsWith('2026-05-05'));
-    const rows = await school.db('visit_entries').where({ visit: fifthOfMay?.id }).orderBy('seq').select<{ body: EntryBody }[]>('body');
-    const first = rows.map((row) => row.body).find((body) => body.kind === 'frame side recorded' && body.address.box === 'brood box');
+    const rows = await school
+      .db('visit_entries')
+      .where({ visit: fifthOfMay?.id })
+      .orderBy('seq')
+      .select<{ body: EntryBody }[]>('body');
+    const first = rows
+      .map((row) => row.body)
+      .find((body) => body.kind === 'frame side recorded' && body.address.box === 'brood box');
     expect(first?.kind === 'frame side recorded' && formatSide(first.side)).toBe('3H 5C B3');
   });
 });

@@ -12,7 +12,10 @@ const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + 
 
 describe('the weather stand-in', () => {
   it('answers over HTTP in CoverageJSON, which reads back to the same ensemble', async () => {
-    const { body } = await supertest(weatherStandIn()).get('/forecast').query({ ...north, at: '2026-05-14T06:40:00Z' }).expect(200);
+    const { body } = await supertest(weatherStandIn())
+      .get('/forecast')
+      .query({ ...north, at: '2026-05-14T06:40:00Z' })
+      .expect(200);
     const ensemble = fromCoverage(body);
     expect(ensemble).toEqual(forecastAt(north, instant('2026-05-14T06:40:00Z')));
     expect(ensemble.members.length).toBeGreaterThanOrEqual(20);
@@ -23,13 +26,18 @@ describe('the weather stand-in', () => {
   it('refuses a question that it cannot understand', async () => {
     const app = supertest(weatherStandIn());
     await app.get('/forecast').query({ latitude: 95, longitude: 0, at: '2026-05-14T06:40:00Z' }).expect(422);
-    await app.get('/observed').query({ ...north, from: '2026-05-14T00:00:00Z', to: '2026-05-13T00:00:00Z' }).expect(422);
+    await app
+      .get('/observed')
+      .query({ ...north, from: '2026-05-14T00:00:00Z', to: '2026-05-13T00:00:00Z' })
+      .expect(422);
   });
 
   it('has the same weather for the same place and hour, every time', () => {
     const from = instant('2026-05-10T00:00:00Z');
     expect(observedBetween(north, from, from + 86_400_000)).toEqual(observedBetween(north, from, from + 86_400_000));
-    expect(observedBetween(north, from, from + 86_400_000)).not.toEqual(observedBetween(south, from, from + 86_400_000));
+    expect(observedBetween(north, from, from + 86_400_000)).not.toEqual(
+      observedBetween(south, from, from + 86_400_000),
+    );
   });
 
   it('is warm in July in the north and in January in the south', () => {
@@ -43,7 +51,8 @@ describe('the weather stand-in', () => {
 
   it('is warmest in the afternoon', () => {
     const { members } = observedBetween(north, instant('2026-06-01T00:00:00Z'), instant('2026-07-01T00:00:00Z'));
-    const at = (hour: number) => mean(members[0]!.filter((_, index) => index % 24 === hour).map((each) => each.temperature));
+    const at = (hour: number) =>
+      mean(members[0]!.filter((_, index) => index % 24 === hour).map((each) => each.temperature));
     expect(at(14)).toBeGreaterThan(at(4) + 3);
     expect(at(14)).toBeGreaterThan(at(20));
   });
@@ -91,21 +100,26 @@ describe('the weather stand-in', () => {
 });
 
 describe('reading CoverageJSON', () => {
-  const good = () => JSON.parse(JSON.stringify(toCoverage(observedBetween(north, instant('2026-05-14T00:00:00Z'), instant('2026-05-14T03:00:00Z')), north))) as {
-    domain: { axes: { t: { values: string[] } } };
-    ranges: Record<string, { values: number[] }>;
-  };
+  const good = () =>
+    JSON.parse(
+      JSON.stringify(
+        toCoverage(observedBetween(north, instant('2026-05-14T00:00:00Z'), instant('2026-05-14T03:00:00Z')), north),
+      ),
+    ) as {
+      domain: { axes: { t: { values: string[] } } };
+      ranges: Record<string, { values: number[] }>;
+    };
 
   it('says which part is missing', () => {
     const noWind = good();
-    delete noWind.ranges['gust'];
+    delete noWind.ranges.gust;
     expect(() => fromCoverage(noWind)).toThrow(/ranges.gust/);
     expect(() => fromCoverage({ hello: 'bees' })).toThrow(/weather service answered without/);
   });
 
   it('says when values or hours are left out', () => {
     const short = good();
-    short.ranges['rain']?.values.pop();
+    short.ranges.rain?.values.pop();
     expect(() => fromCoverage(short)).toThrow(/2 values of rain for 3 hours/);
     const gap = good();
     gap.domain.axes.t.values[2] = '2026-05-14T05:00:00.000Z';

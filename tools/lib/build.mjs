@@ -7,7 +7,14 @@ import { capture } from './shell.mjs';
 
 const MARK = join(ROOT, 'web', 'dist', '.built-from');
 const SOURCES = ['core/src', 'contract/src', 'demo/src', 'server/src', 'web/src', 'web/public'];
-const SETTINGS = ['angular.json', 'package-lock.json', 'tsconfig.base.json', 'server/build.mjs', 'web/ngsw-config.json', 'web/tsconfig.app.json'];
+const SETTINGS = [
+  'angular.json',
+  'package-lock.json',
+  'tsconfig.base.json',
+  'server/build.mjs',
+  'web/ngsw-config.json',
+  'web/tsconfig.app.json',
+];
 
 function fingerprint() {
   const hash = createHash('sha256');
@@ -28,7 +35,8 @@ function fingerprint() {
 /** Builds web application and server unless what is there was built from these very sources. */
 export async function ensureBuild() {
   const wanted = fingerprint();
-  const built = existsSync(MARK) && readFileSync(MARK, 'utf8') === wanted && existsSync(join(ROOT, 'server/dist/main.js'));
+  const built =
+    existsSync(MARK) && readFileSync(MARK, 'utf8') === wanted && existsSync(join(ROOT, 'server/dist/main.js'));
   if (built) return false;
   say('Building the application (about a minute) …');
   rmSync(MARK, { force: true });

@@ -14,6 +14,9 @@ export async function ensurePackages(needs) {
     );
   }
   say(`Installing ${missing.join(' and ')} from Debian's packages …`);
-  const { code, output } = await capture('sh', ['-c', install], { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
-  if (code !== 0) throw new Trouble(`${output.slice(-1500)}\nInstalling failed. See above; then run it by hand:\n\n  ${install}`);
+  const { code, output } = await capture('sh', ['-c', install], {
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
+  if (code !== 0)
+    throw new Trouble(`${output.slice(-1500)}\nInstalling failed. See above; then run it by hand:\n\n  ${install}`);
 }

@@ -13,7 +13,9 @@ export async function ensureDependencies() {
   if (major < 20 || (major === 20 && minor < 19)) {
     throw new Trouble(`Node.js ${process.versions.node} is too old: install 20.19 or newer.`);
   }
-  const wanted = createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json'))).digest('hex');
+  const wanted = createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(MARK) && readFileSync(MARK, 'utf8') === wanted) return;
   say('Installing the packages of package-lock.json (npm ci) …');
   if ((await show('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])) !== 0) {

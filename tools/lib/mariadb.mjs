@@ -35,7 +35,8 @@ export function dataFolder(name = '.data') {
   if (process.env.BRAVE_COMB_DATA) return join(process.env.BRAVE_COMB_DATA, name === '.data' ? '' : name);
   const inClone = join(ROOT, name);
   if (!isRoot) return inClone;
-  const reachable = spawnSync('setpriv', ['--reuid=mysql', '--regid=mysql', '--clear-groups', 'test', '-x', ROOT]).status === 0;
+  const reachable =
+    spawnSync('setpriv', ['--reuid=mysql', '--regid=mysql', '--clear-groups', 'test', '-x', ROOT]).status === 0;
   if (reachable) return inClone;
   const mark = createHash('sha256').update(ROOT).digest('hex').slice(0, 8);
   return join('/var/lib', `brave-comb-${mark}`, name.replace(/^\./, ''));
@@ -107,7 +108,8 @@ const answers = (port) =>
 async function waitForEarlier(pidFile) {
   for (let waited = 0; existsSync(pidFile); waited += 200) {
     const pid = Number(readFileSync(pidFile, 'utf8'));
-    if (!pid || !existsSync(`/proc/${pid}`) || !readFileSync(`/proc/${pid}/comm`, 'utf8').startsWith('mariadbd')) return;
+    if (!pid || !existsSync(`/proc/${pid}`) || !readFileSync(`/proc/${pid}/comm`, 'utf8').startsWith('mariadbd'))
+      return;
     if (waited > 20_000) {
       throw new Trouble(
         `Another start of this application is running on the same data (its database is process ${pid}). Stop it with Ctrl-C where it runs, or:\n\n  kill ${pid}\n\nthen start again.`,
@@ -133,7 +135,9 @@ export async function startMariaDb(folder, { fast = false } = {}) {
     accessSync(folder, constants.W_OK);
   } catch (error) {
     if (error.code === 'ENOSPC') throw fullDisk(folder);
-    throw new Trouble(`The data folder ${folder} cannot be written (${error.code}). Give this user the right to, or set BRAVE_COMB_DATA to another folder.`);
+    throw new Trouble(
+      `The data folder ${folder} cannot be written (${error.code}). Give this user the right to, or set BRAVE_COMB_DATA to another folder.`,
+    );
   }
   const { bavail, bsize } = statfsSync(folder);
   if (bavail * bsize < LEAST_ROOM) throw fullDisk(folder);
@@ -185,7 +189,12 @@ export async function startMariaDb(folder, { fast = false } = {}) {
       '--innodb-buffer-pool-size=128M',
       '--innodb-log-file-size=16M',
       ...(fast
-        ? ['--innodb-flush-log-at-trx-commit=0', '--innodb-doublewrite=0', '--innodb-flush-method=nosync', '--performance-schema=OFF']
+        ? [
+            '--innodb-flush-log-at-trx-commit=0',
+            '--innodb-doublewrite=0',
+            '--innodb-flush-method=nosync',
+            '--performance-schema=OFF',
+          ]
         : []),
     ],
     { stdio: ['ignore', log, log], env: { ...process.env, PATH }, detached: true },
@@ -215,4 +224,6 @@ export async function startMariaDb(folder, { fast = false } = {}) {
 }
 
 const fullDisk = (folder) =>
-  new Trouble(`The disk with the data folder ${folder} is full: at least 200 MB are needed. Free some space, or set BRAVE_COMB_DATA to a folder on another disk, then start again. Nothing was changed.`);
+  new Trouble(
+    `The disk with the data folder ${folder} is full: at least 200 MB are needed. Free some space, or set BRAVE_COMB_DATA to a folder on another disk, then start again. Nothing was changed.`,
+  );

@@ -5,7 +5,9 @@ export const isRoot = process.getuid?.() === 0;
 
 /** Whether a program can be found. */
 export const has = (program) =>
-  spawnSync('sh', ['-c', `command -v ${program}`], { env: { ...process.env, PATH: `${process.env.PATH}:/usr/sbin:/sbin` } }).status === 0;
+  spawnSync('sh', ['-c', `command -v ${program}`], {
+    env: { ...process.env, PATH: `${process.env.PATH}:/usr/sbin:/sbin` },
+  }).status === 0;
 
 /** Runs a program to its end, its output shown; resolves to its exit code. */
 export function show(program, args, options = {}) {

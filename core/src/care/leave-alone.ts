@@ -21,8 +21,14 @@ export function adviseLeaveAlone(facts: ColonyFacts): Advice {
     by,
     pressing: 0.15,
     reasons: [
-      ...(facts.eggsSeen ? [{ text: 'Eggs seen: she laid within three days', weight: 0.8, sense: 'for' as const }] : []),
-      { text: `${roundTo(nest.storesKg.value, 1)} kg of food${food}`, weight: weigh(nest.storesKg.value / 12), sense: 'for' },
+      ...(facts.eggsSeen
+        ? [{ text: 'Eggs seen: she laid within three days', weight: 0.8, sense: 'for' as const }]
+        : []),
+      {
+        text: `${roundTo(nest.storesKg.value, 1)} kg of food${food}`,
+        weight: weigh(nest.storesKg.value / 12),
+        sense: 'for',
+      },
       ...(nest.framesOfBees
         ? [
             {

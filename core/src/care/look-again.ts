@@ -44,18 +44,26 @@ export function adviseLookAgain(facts: ColonyFacts): Advice | null {
         ]
       : []),
     ...(doubtful
-      ? [{ text: `Doubtful on frame ${facts.doubtfulFrames.join(', ')}, not settled`, weight: 0.5, sense: 'for' as const }]
+      ? [
+          {
+            text: `Doubtful on frame ${facts.doubtfulFrames.join(', ')}, not settled`,
+            weight: 0.5,
+            sense: 'for' as const,
+          },
+        ]
       : []),
-    ...(facts.queenSeen
-      ? [{ text: 'The queen was seen', weight: 0.4, sense: 'against' as const }]
-      : []),
+    ...(facts.queenSeen ? [{ text: 'The queen was seen', weight: 0.4, sense: 'against' as const }] : []),
     { text: 'Every opening costs the colony part of a day', weight: 0.2, sense: 'against' },
   ];
   const days = cells ? CUP_CHECK : doubtful && !noEggs ? CUP_CHECK : LAYING_CHECK;
   const by = addDays(facts.today, days);
   return {
     kind: 'look again',
-    title: cells ? 'Look along the comb edges again' : noEggs ? 'Look for eggs again' : 'Look at the doubtful frames again',
+    title: cells
+      ? 'Look along the comb edges again'
+      : noEggs
+        ? 'Look for eggs again'
+        : 'Look at the doubtful frames again',
     by,
     pressing: weigh(cells ? 0.72 + facts.queenCells / 50 : noBrood ? 0.8 : noEggs ? 0.6 : 0.45),
     reasons,

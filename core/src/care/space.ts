@@ -33,14 +33,30 @@ export function adviseSpace(facts: ColonyFacts): Advice | null {
       sense: 'for',
     },
     ...(squeezed > 0
-      ? [{ text: `Nectar among brood on ${squeezed === 1 ? 'one frame' : `${squeezed} frames`}`, weight: weigh(squeezed / 4), sense: 'for' as const }]
+      ? [
+          {
+            text: `Nectar among brood on ${squeezed === 1 ? 'one frame' : `${squeezed} frames`}`,
+            weight: weigh(squeezed / 4),
+            sense: 'for' as const,
+          },
+        ]
       : []),
-    { text: `About ${Math.round(young / 100) * 100} young bees due by ${dayAndMonth(due)}`, weight: weigh(young / 12_000), sense: 'for' },
+    {
+      text: `About ${Math.round(young / 100) * 100} young bees due by ${dayAndMonth(due)}`,
+      weight: weigh(young / 12_000),
+      sense: 'for',
+    },
     ...(nectar.length > 0
       ? [{ text: `${nectar.map((each) => each.plant).join(' and ')} in bloom`, weight: 0.4, sense: 'for' as const }]
       : []),
     ...(undrawn >= 1
-      ? [{ text: `${roundTo(undrawn, 1)} frames in the nest still empty or bare`, weight: weigh(undrawn / 4), sense: 'against' as const }]
+      ? [
+          {
+            text: `${roundTo(undrawn, 1)} frames in the nest still empty or bare`,
+            weight: weigh(undrawn / 4),
+            sense: 'against' as const,
+          },
+        ]
       : []),
     ...(facts.superFill !== null && facts.superFill < SUPER_NEARLY_FULL
       ? [
@@ -52,7 +68,13 @@ export function adviseSpace(facts: ColonyFacts): Advice | null {
         ]
       : []),
     ...(facts.poorDays !== null && facts.poorDays >= 3
-      ? [{ text: `${facts.poorDays} of the next 7 days hardly fit for flying`, weight: weigh(facts.poorDays / 10), sense: 'against' as const }]
+      ? [
+          {
+            text: `${facts.poorDays} of the next 7 days hardly fit for flying`,
+            weight: weigh(facts.poorDays / 10),
+            sense: 'against' as const,
+          },
+        ]
       : []),
   ];
   const balance = reasons.reduce((sum, reason) => sum + (reason.sense === 'for' ? reason.weight : -reason.weight), 0);

@@ -26,7 +26,14 @@ const box = (
 export const BOXES = {
   'langstroth-10-deep': box('langstroth-10-deep', 'Langstroth deep, 10 frames', 'langstroth-deep', 10, 4.5, 'brood'),
   'langstroth-10-medium': box('langstroth-10-medium', 'Langstroth medium, 10', 'langstroth-medium', 10, 3.2, 'super'),
-  'langstroth-10-shallow': box('langstroth-10-shallow', 'Langstroth shallow, 10', 'langstroth-shallow', 10, 2.7, 'super'),
+  'langstroth-10-shallow': box(
+    'langstroth-10-shallow',
+    'Langstroth shallow, 10',
+    'langstroth-shallow',
+    10,
+    2.7,
+    'super',
+  ),
   'langstroth-8-deep': box('langstroth-8-deep', 'Langstroth deep, 8 frames', 'langstroth-deep', 8, 3.9, 'brood'),
   'langstroth-8-medium': box('langstroth-8-medium', 'Langstroth medium, 8', 'langstroth-medium', 8, 2.8, 'super'),
   'langstroth-8-shallow': box('langstroth-8-shallow', 'Langstroth shallow, 8', 'langstroth-shallow', 8, 2.4, 'super'),

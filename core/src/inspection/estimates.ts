@@ -106,7 +106,11 @@ function sumOf(
   return spread(value, variance, decimals);
 }
 
-function beesOn(sides: readonly SideOfKind[], worth: (frame: FrameKindId) => number, decimals: number): Estimate | null {
+function beesOn(
+  sides: readonly SideOfKind[],
+  worth: (frame: FrameKindId) => number,
+  decimals: number,
+): Estimate | null {
   const counted = sides.filter(({ side }) => side.bees !== null);
   if (counted.length === 0) return null;
   const mean = counted.reduce((sum, { side }) => sum + (side.bees ?? 0), 0) / counted.length;

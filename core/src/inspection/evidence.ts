@@ -68,9 +68,7 @@ export function seenEnough(
   ]
     .filter((each): each is Evidence => each !== null)
     .sort((a, b) => Number(b.state === 'missing') - Number(a.state === 'missing'));
-  const open = new Set(
-    evidence.filter((each) => each.state === 'missing').flatMap((each) => framesFor(each.id, nest)),
-  );
+  const open = new Set(evidence.filter((each) => each.state === 'missing').flatMap((each) => framesFor(each.id, nest)));
   const read = nest.readFrames.length;
   const pace = minutesOpen !== null && read >= 2 ? Math.max(FASTEST, minutesOpen / read) : MINUTES_A_FRAME;
   return {
@@ -94,7 +92,10 @@ function nestOf(record: VisitRecord, box: string, frames: number): Nest {
   const facesRead = (frame: number) => sides.filter((reading) => reading.address.frame === frame).length;
   const isRead = (frame: number) => facesRead(frame) === 2;
   const hasBrood = (frame: number) =>
-    sides.some(({ address, side }) => address.frame === frame && ['E', 'L', 'S', 'D'].some((letter) => shows(side, letter as Letter)));
+    sides.some(
+      ({ address, side }) =>
+        address.frame === frame && ['E', 'L', 'S', 'D'].some((letter) => shows(side, letter as Letter)),
+    );
   const numbers = Array.from({ length: frames }, (_, index) => index + 1);
   const withBrood = numbers.filter(hasBrood);
   const first = Math.max(1, Math.min(...withBrood) - 1);
@@ -107,7 +108,8 @@ function nestOf(record: VisitRecord, box: string, frames: number): Nest {
   };
 }
 
-const shows = (side: FrameSide, letter: Letter): boolean => (side.eighths[letter] ?? 0) > 0 || side.trace.includes(letter);
+const shows = (side: FrameSide, letter: Letter): boolean =>
+  (side.eighths[letter] ?? 0) > 0 || side.trace.includes(letter);
 const listed = (frames: readonly number[]): string => [...new Set(frames)].sort((a, b) => a - b).join(', ');
 const framesWith = (nest: Nest, test: (side: FrameSide) => boolean): readonly number[] =>
   nest.sides.filter(({ side }) => test(side)).map(({ address }) => address.frame);
@@ -144,11 +146,13 @@ function queenCells(record: VisitRecord, nest: Nest, asked: ReadonlySet<Evidence
   if (record.ticks['queen cells'] || (nest.sides.length > 0 && nest.around.length === 0)) {
     return { id: 'queen cells', state: 'seen', where: found };
   }
-  const rest = nest.around.length === nest.frames ? 'look along every comb edge' : `${found}, look at ${listed(nest.around)}`;
+  const rest =
+    nest.around.length === nest.frames ? 'look along every comb edge' : `${found}, look at ${listed(nest.around)}`;
   return { id: 'queen cells', state: 'missing', where: rest };
 }
 
-const edges = (nest: Nest): readonly number[] => [...new Set([1, 2, nest.frames - 1, nest.frames])].filter((frame) => frame > 0);
+const edges = (nest: Nest): readonly number[] =>
+  [...new Set([1, 2, nest.frames - 1, nest.frames])].filter((frame) => frame > 0);
 
 function room(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>): Evidence | null {
   if (!asked.has('room')) return null;

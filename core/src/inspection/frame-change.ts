@@ -27,7 +27,8 @@ export function frameChange(last: FrameSides, now: FrameSides): string {
   if (!last.low && !last.high) return 'no last reading';
   const by = (...letters: Letter[]) => eighths(now, letters) - eighths(last, letters);
   if (cells(now) > cells(last)) return 'queen cell';
-  if (eighths(last, BROOD) === 0 && eighths(now, BROOD) > 0) return eighths(now, ['E']) > 0 ? 'first eggs' : 'new brood';
+  if (eighths(last, BROOD) === 0 && eighths(now, BROOD) > 0)
+    return eighths(now, ['E']) > 0 ? 'first eggs' : 'new brood';
   if (eighths(last, BROOD) > 0 && eighths(now, BROOD) === 0) return 'brood gone';
   if (by('X') > 0) return 'spoilt comb';
   const moves: readonly [number, string][] = [

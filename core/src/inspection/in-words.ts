@@ -53,7 +53,9 @@ export function changesInWords(
     sentences.push('First reading of this colony: nothing to set beside it yet.');
   } else {
     sentences.push(...nestSentence(broodFrames(last), broodFrames(now)));
-    sentences.push(...measureSentence('Sealed brood', 'frame', estimates.last.sealedWorker, estimates.now.sealedWorker));
+    sentences.push(
+      ...measureSentence('Sealed brood', 'frame', estimates.last.sealedWorker, estimates.now.sealedWorker),
+    );
     sentences.push(...measureSentence('Food', 'kg', estimates.last.storesKg, estimates.now.storesKg));
   }
   const squeezed = nectarAmongBrood(now);

@@ -3,7 +3,12 @@ import { ShorthandError, parseSide } from './shorthand';
 
 /** One line of pasted notes: read, or kept with what is wrong with it. */
 export type NoteLine =
-  | { readonly line: number; readonly text: string; readonly address: Omit<SideAddress, 'box'>; readonly side: FrameSide }
+  | {
+      readonly line: number;
+      readonly text: string;
+      readonly address: Omit<SideAddress, 'box'>;
+      readonly side: FrameSide;
+    }
   | { readonly line: number; readonly text: string; readonly problem: string };
 
 const LINE = /^\s*(\d{1,2})\s*\/\s*(\d{1,2})\s*:\s*(.*)$/;
@@ -33,10 +38,19 @@ function readLine(text: string, line: number, frames: number): NoteLine {
   const neighbour = Number(second);
   if (frame < 1 || frame > frames) return { line, text, problem: `There is no frame ${frame}: the box has ${frames}.` };
   if (Math.abs(frame - neighbour) !== 1) {
-    return { line, text, problem: `Frame ${frame} looks toward ${frame - 1} or ${frame + 1}, not toward ${neighbour}.` };
+    return {
+      line,
+      text,
+      problem: `Frame ${frame} looks toward ${frame - 1} or ${frame + 1}, not toward ${neighbour}.`,
+    };
   }
   try {
-    return { line, text, address: { frame, face: neighbour < frame ? 'low' : 'high' }, side: parseSide(shorthand ?? '') };
+    return {
+      line,
+      text,
+      address: { frame, face: neighbour < frame ? 'low' : 'high' },
+      side: parseSide(shorthand ?? ''),
+    };
   } catch (error) {
     if (error instanceof ShorthandError) return { line, text, problem: error.message };
     throw error;

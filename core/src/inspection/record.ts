@@ -23,7 +23,10 @@ export interface VisitRecord {
   /** The reading in force of each side, by {@link sideKey}. */
   readonly sides: Readonly<Record<string, SideReading>>;
   /** Sides read by two people who had not seen each other's reading, until somebody settles them. */
-  readonly conflicts: readonly { readonly address: SideAddress; readonly readings: readonly [SideReading, SideReading] }[];
+  readonly conflicts: readonly {
+    readonly address: SideAddress;
+    readonly readings: readonly [SideReading, SideReading];
+  }[];
   readonly outside: Readonly<Partial<Record<'before' | 'after', OutsideLook>>>;
   readonly smoke: readonly Noted<'smoke given'>[];
   /** Parts that are off now, in the order they came off. */

@@ -1,5 +1,13 @@
 import { LETTERS, letterOf } from './contents';
-import { EMPTY_SIDE, type FrameSide, addEighths, eighthsLeft, setEighths, sideProblem, toggleTrace } from './frame-side';
+import {
+  EMPTY_SIDE,
+  type FrameSide,
+  addEighths,
+  eighthsLeft,
+  setEighths,
+  sideProblem,
+  toggleTrace,
+} from './frame-side';
 
 /** A piece of shorthand that could not be read, and where it stands. */
 export class ShorthandError extends RangeError {

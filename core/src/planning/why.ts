@@ -13,7 +13,11 @@ export interface HiveChoice {
   /** Open follow-ups with the days until their last day. */
   readonly due: readonly { readonly daysLeft: number }[];
   /** Standing of each trainee of the group in each skill that is still open. */
-  readonly openSkills: readonly { readonly skill: string; readonly trainees: number; readonly best: SkillLevel | null }[];
+  readonly openSkills: readonly {
+    readonly skill: string;
+    readonly trainees: number;
+    readonly best: SkillLevel | null;
+  }[];
   readonly groupSize: number;
   readonly heaviestLiftKg: number | null;
 }

@@ -24,4 +24,5 @@ export function inBloom(forage: readonly Forage[], date: CivilDate): readonly Fo
 }
 
 /** Plants of a list that give nectar. */
-export const nectarOf = (forage: readonly Forage[]): readonly Forage[] => forage.filter((each) => each.gives !== 'pollen');
+export const nectarOf = (forage: readonly Forage[]): readonly Forage[] =>
+  forage.filter((each) => each.gives !== 'pollen');

@@ -1,5 +1,14 @@
 /** Stages of a visit that skills are grouped by. */
-export const SKILL_STAGES = ['plan', 'outside', 'opening', 'lifting', 'frames', 'reading', 'queen', 'deciding'] as const;
+export const SKILL_STAGES = [
+  'plan',
+  'outside',
+  'opening',
+  'lifting',
+  'frames',
+  'reading',
+  'queen',
+  'deciding',
+] as const;
 
 /** One thing that a trainee is to show. */
 export interface Skill {
@@ -10,7 +19,12 @@ export interface Skill {
   readonly shownBy: string;
 }
 
-const skill = (id: string, name: string, stage: Skill['stage'], shownBy: string): Skill => ({ id, name, stage, shownBy });
+const skill = (id: string, name: string, stage: Skill['stage'], shownBy: string): Skill => ({
+  id,
+  name,
+  stage,
+  shownBy,
+});
 
 /** The checklist that a new school starts with. Common practice of beekeeping courses. */
 export const CHECKLIST: readonly Skill[] = [
@@ -19,7 +33,12 @@ export const CHECKLIST: readonly Skill[] = [
   skill('reads-weather', 'decides go, quick or no from the weather', 'plan', 'reads the temperature, gives the reason'),
   skill('veil-checked', 'fits the veil and has it checked', 'plan', 'another person looks'),
   skill('clear-of-flight', 'stands out of the flight lane', 'outside', 'seen'),
-  skill('reads-entrance', 'reads the entrance', 'outside', 'traffic, pollen, dead bees and intruders said before opening'),
+  skill(
+    'reads-entrance',
+    'reads the entrance',
+    'outside',
+    'traffic, pollen, dead bees and intruders said before opening',
+  ),
   skill('lights-smoker', 'lights the smoker and keeps it lit', 'opening', 'still smoking at the end'),
   skill('smokes-in-order', 'smokes the entrance, waits, then the top', 'opening', 'order in the record'),
   skill('eases-off', 'hears the bees and eases off', 'opening', 'stops or smokes on a change of hum'),

@@ -23,7 +23,11 @@ export const levelRank = (level: SkillLevel): number => SKILL_LEVELS.indexOf(lev
  * @returns the level, or `null` when it was never shown
  * @example standingIn(demonstrations, 'salma', 'finds-eggs') // 'with a word'
  */
-export function standingIn(demonstrations: readonly Demonstration[], trainee: string, skill: string): SkillLevel | null {
+export function standingIn(
+  demonstrations: readonly Demonstration[],
+  trainee: string,
+  skill: string,
+): SkillLevel | null {
   const recent = demonstrations
     .filter((each) => each.trainee === trainee && each.skill === skill)
     .sort((a, b) => b.at.localeCompare(a.at))

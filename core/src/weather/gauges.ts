@@ -35,7 +35,9 @@ export function gaugesOf(outlook: Outlook, need: Need): readonly Gauge[] {
   const limits = outlook.limits[need.depth];
   const start = Date.parse(outlook.ensemble.start);
   const within = outlook.ensemble.members.map((member) => samples(member, start, need.from, need.to));
-  const after = outlook.ensemble.members.map((member) => samples(member, start, need.from, need.from + FOLLOWED * MINUTE));
+  const after = outlook.ensemble.members.map((member) =>
+    samples(member, start, need.from, need.from + FOLLOWED * MINUTE),
+  );
   const elevations = steps(need.from, need.from + FOLLOWED * MINUTE).map((at) => sunElevation(outlook.place, at));
   const minutesWhile = (course: readonly Weather[], holds: (weather: Weather, step: number) => boolean): number => {
     const end = course.findIndex((weather, step) => !holds(weather, step));
@@ -44,16 +46,37 @@ export function gaugesOf(outlook: Outlook, need: Need): readonly Gauge[] {
   const needed = (need.to - need.from) / MINUTE;
   const size = need.largestGroup;
   return [
-    gauge('warmth', within.map((course) => Math.min(...course.map((each) => each.temperature))), limits.warmth, 'at least'),
-    gauge('gusts', within.map((course) => Math.max(...course.map((each) => each.gust))), limits.gust, 'at most'),
-    gauge('dry', after.map((course) => minutesWhile(course, (each) => each.rain <= limits.rain)), needed, 'at least'),
+    gauge(
+      'warmth',
+      within.map((course) => Math.min(...course.map((each) => each.temperature))),
+      limits.warmth,
+      'at least',
+    ),
+    gauge(
+      'gusts',
+      within.map((course) => Math.max(...course.map((each) => each.gust))),
+      limits.gust,
+      'at most',
+    ),
+    gauge(
+      'dry',
+      after.map((course) => minutesWhile(course, (each) => each.rain <= limits.rain)),
+      needed,
+      'at least',
+    ),
     gauge(
       'light',
       after.map((course) => minutesWhile(course, (each, step) => lightFor(each, elevations[step]!) >= limits.light)),
       needed,
       'at least',
     ),
-    { id: 'group', value: [size, size, size], limit: need.groupLimit, sense: 'at most', state: size <= need.groupLimit ? 'inside' : 'outside' },
+    {
+      id: 'group',
+      value: [size, size, size],
+      limit: need.groupLimit,
+      sense: 'at most',
+      state: size <= need.groupLimit ? 'inside' : 'outside',
+    },
   ];
 }
 

@@ -34,7 +34,12 @@ const WET = 0.1;
 const reaching = (depths: readonly number[], depth: Depth): number =>
   depths.filter((reached) => reached >= DEPTHS.indexOf(depth)).length;
 
-function depthsAt(ensemble: Ensemble, hour: number, place: Place, limits: Readonly<Record<Depth, Limits>>): readonly number[] {
+function depthsAt(
+  ensemble: Ensemble,
+  hour: number,
+  place: Place,
+  limits: Readonly<Record<Depth, Limits>>,
+): readonly number[] {
   const elevation = sunElevation(place, Date.parse(ensemble.start) + (hour + 0.5) * HOUR);
   return ensemble.members.map((member) => {
     const weather = member[hour];
@@ -113,7 +118,9 @@ export function dayOutlook(
     tenths(perMember((member) => depths.filter((reached) => reached[member]! >= DEPTHS.indexOf(depth)).length));
   const rain = ensemble.members.map((member) => member.slice(first, last).reduce((sum, hour) => sum + hour.rain, 0));
   return {
-    warmest: tenths(ensemble.members.map((member) => Math.max(...member.slice(first, last).map((hour) => hour.temperature)))),
+    warmest: tenths(
+      ensemble.members.map((member) => Math.max(...member.slice(first, last).map((hour) => hour.temperature))),
+    ),
     rain: [quantile(rain, 0.5), quantile(rain, 0.9)],
     hours: {
       outside: fitHours('outside'),

@@ -88,7 +88,7 @@ export function bestStretch(
   for (let first = 0; first + length <= steps.length; first += 1) {
     const from = between[0] + first * STEP;
     const chance = share(steps.slice(first, first + length), DEPTHS.indexOf(depth));
-    const nearer = best && chance === best.chance && Math.abs(from - wished) < Math.abs(best.from - wished);
+    const nearer = best !== null && chance === best.chance && Math.abs(from - wished) < Math.abs(best.from - wished);
     if (!best || chance > best.chance || nearer) best = { from, to: from + minutes * MINUTE, chance };
   }
   return best;

@@ -70,7 +70,8 @@ export function judgeSession(outlook: Outlook, need: SessionNeed, day: WorkingDa
     return { ...common, word: 'move', best, turn: turnOf(outlook, need.depth, moved.from, day.to) };
   }
   const shorter = shortened(outlook, need, within, minutes);
-  if (shorter) return { ...common, word: 'short', best: shorter, turn: turnOf(outlook, shorter.depth, shorter.from, day.to) };
+  if (shorter)
+    return { ...common, word: 'short', best: shorter, turn: turnOf(outlook, shorter.depth, shorter.from, day.to) };
   const lid = bestStretch(outlook, 'lid', 30, within, need.from);
   const stillPossible = lid && lid.chance >= GO_CHANCE ? { ...lid, depth: 'lid' as const } : null;
   return { ...common, word: 'no', best: null, turn: null, stillPossible };

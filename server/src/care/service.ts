@@ -60,7 +60,12 @@ async function judge(context: Context, visit: NamedVisit): Promise<Judged> {
   return { visit, now, last, advice: adviseColony(await factsOf(context, visit, now, last)) };
 }
 
-async function factsOf(context: Context, visit: NamedVisit, now: ColonyRead, last: ColonyRead | null): Promise<ColonyFacts> {
+async function factsOf(
+  context: Context,
+  visit: NamedVisit,
+  now: ColonyRead,
+  last: ColonyRead | null,
+): Promise<ColonyFacts> {
   const { db } = context;
   const today = dateAt(visit.zone, visit.started_at);
   const [practice, forage, site] = await Promise.all([
@@ -79,7 +84,9 @@ async function factsOf(context: Context, visit: NamedVisit, now: ColonyRead, las
       : [];
   const foreseen = outlooks.filter((day) => day !== null);
   const shows = (letter: Letter) =>
-    now.frames.some((frame) => sides(frame).some((side) => (side.eighths[letter] ?? 0) > 0 || side.trace.includes(letter)));
+    now.frames.some((frame) =>
+      sides(frame).some((side) => (side.eighths[letter] ?? 0) > 0 || side.trace.includes(letter)),
+    );
   return {
     hive: visit.hive_number,
     today,
@@ -94,7 +101,9 @@ async function factsOf(context: Context, visit: NamedVisit, now: ColonyRead, las
     queenSeen: now.record.ticks.queen === true || now.frames.some((frame) => sides(frame).some((side) => side.queen)),
     queenCells: now.frames.reduce((sum, frame) => sum + sides(frame).reduce((inner, side) => inner + side.cells, 0), 0),
     framesWithCells: framesWithCells(now.frames),
-    doubtfulFrames: now.frames.flatMap((frame, index) => (sides(frame).some((side) => side.doubtful) ? [index + 1] : [])),
+    doubtfulFrames: now.frames.flatMap((frame, index) =>
+      sides(frame).some((side) => side.doubtful) ? [index + 1] : [],
+    ),
     nectarAmongBrood: nectarAmongBrood(now.frames),
     supers: supers(visit.stack).length,
     superFill: now.superFill,
@@ -136,7 +145,13 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
   ]);
   const judgements = now.record.judgements.filter((each) => actor.role !== 'trainee' || each.trainee === actor.id);
   const names = new Map(
-    (await peopleOf(db, actor.school, judgements.flatMap((each) => [each.trainee, each.by]))).map((each) => [each.id, each.name]),
+    (
+      await peopleOf(
+        db,
+        actor.school,
+        judgements.flatMap((each) => [each.trainee, each.by]),
+      )
+    ).map((each) => [each.id, each.name]),
   );
   const nextRow = siblings[siblings.findIndex((each) => each.id === visit.id) + 1];
   const next = nextRow ? await visitById(db, actor, nextRow.id) : undefined;
@@ -148,7 +163,9 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
     supervisor: visit.supervisor_name,
     openedAt: iso(visit.started_at),
     closedAt: visit.closed_at ? iso(visit.closed_at) : null,
-    stopReason: now.record.closed ? [now.record.closed.reason, now.record.closed.note].filter(Boolean).join(': ') : null,
+    stopReason: now.record.closed
+      ? [now.record.closed.reason, now.record.closed.note].filter(Boolean).join(': ')
+      : null,
     frameKind: FRAMES[frameOf(now.box)].name,
     last: last ? { visit: last.visit.id, at: iso(last.visit.started_at), frames: last.frames } : null,
     frames: now.frames,
@@ -210,10 +227,19 @@ export async function decide(
     const { advice } = await judge(context, visit);
     const advised = advice.find((each) => each.kind === body.advice);
     if (!advised) {
-      throw new Refusal(409, 'not advised', `"${body.advice}" is not advised for this visit any more. Load the review again.`);
+      throw new Refusal(
+        409,
+        'not advised',
+        `"${body.advice}" is not advised for this visit any more. Load the review again.`,
+      );
     }
     const today = dateAt(visit.zone, visit.started_at);
-    if (body.due && body.due < today) throw new Refusal(422, 'in the past', `The follow-up is dated ${body.due}, before the visit. Choose a later day.`);
+    if (body.due && body.due < today)
+      throw new Refusal(
+        422,
+        'in the past',
+        `The follow-up is dated ${body.due}, before the visit. Choose a later day.`,
+      );
     await db.transaction(async (trx) => {
       for (const old of await decisionsOf(trx, actor.school, visit.id)) {
         if (old.advice === body.advice) await withdraw(trx, actor.school, old.id, clock.now());

@@ -31,10 +31,21 @@ export const insertFollowUp = (db: Knex, row: FollowUpRow) => db('follow_ups').i
 
 /** Open follow-ups of some hives. */
 export const openFollowUps = (db: Knex, school: string, hives: readonly string[]): Promise<FollowUpRow[]> =>
-  db<FollowUpRow>('follow_ups').where({ school }).whereIn('hive', hives).whereNull('answered_by').orderBy('due').select();
+  db<FollowUpRow>('follow_ups')
+    .where({ school })
+    .whereIn('hive', hives)
+    .whereNull('answered_by')
+    .orderBy('due')
+    .select();
 
 /** Follow-ups at one site whose span touches two dates. */
-export const followUpsBetween = (db: Knex, school: string, site: string, from: string, to: string): Promise<NumberedFollowUp[]> =>
+export const followUpsBetween = (
+  db: Knex,
+  school: string,
+  site: string,
+  from: string,
+  to: string,
+): Promise<NumberedFollowUp[]> =>
   db('follow_ups')
     .join('hives', 'hives.id', 'follow_ups.hive')
     .where('follow_ups.school', school)
@@ -58,13 +69,17 @@ export async function answerFollowUps(
   visit: { readonly id: string; readonly school: string; readonly hive: string },
   closedOn: string | null,
 ): Promise<void> {
-  await db<FollowUpRow>('follow_ups').where({ school: visit.school, answered_by: visit.id }).update({ answered_by: null });
+  await db<FollowUpRow>('follow_ups')
+    .where({ school: visit.school, answered_by: visit.id })
+    .update({ answered_by: null });
   if (closedOn === null) return;
   await db<FollowUpRow>('follow_ups')
     .where({ school: visit.school, hive: visit.hive })
     .whereNull('answered_by')
     .where('from_date', '<=', closedOn)
-    .where((open) => open.whereNull('visit').orWhereNot('visit', visit.id))
+    .where((open) => {
+      void open.whereNull('visit').orWhereNot('visit', visit.id);
+    })
     .update({ answered_by: visit.id });
 }
 

@@ -31,10 +31,14 @@ export async function demoClock(db: Knex, start: string): Promise<{ clock: Clock
   if (machine() - row.beat.getTime() > 3 * HEARTBEAT) {
     base += row.beat.getTime() - anchor;
     anchor = machine();
-    await db('demo_clock').where(ROW).update({ base: new Date(base), anchor: new Date(anchor), beat: new Date(anchor) });
+    await db('demo_clock')
+      .where(ROW)
+      .update({ base: new Date(base), anchor: new Date(anchor), beat: new Date(anchor) });
   }
   const beat = async () => {
-    await db('demo_clock').where(ROW).update({ beat: new Date(machine()) });
+    await db('demo_clock')
+      .where(ROW)
+      .update({ beat: new Date(machine()) });
     const fresh = await db<ClockRow>('demo_clock').where(ROW).first();
     if (fresh) [base, anchor] = [fresh.base.getTime(), fresh.anchor.getTime()];
   };
@@ -46,7 +50,9 @@ export async function demoClock(db: Knex, start: string): Promise<{ clock: Clock
     moveTo: async (instant) => {
       base = instant.getTime();
       anchor = machine();
-      await db('demo_clock').where(ROW).update({ base: instant, anchor: new Date(anchor), beat: new Date(anchor) });
+      await db('demo_clock')
+        .where(ROW)
+        .update({ base: instant, anchor: new Date(anchor), beat: new Date(anchor) });
     },
   };
   return { clock, stop: () => clearInterval(timer) };

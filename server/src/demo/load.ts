@@ -63,7 +63,14 @@ export async function loadDemo(context: Context): Promise<void> {
 
 async function loadSchool(context: Context, name: string): Promise<Names> {
   const school = await addSchool(context, name, {});
-  const names: Names = { school, schoolName: name, sites: new Map(), people: new Map(), groups: new Map(), hives: new Map() };
+  const names: Names = {
+    school,
+    schoolName: name,
+    sites: new Map(),
+    people: new Map(),
+    groups: new Map(),
+    hives: new Map(),
+  };
   for (const site of SCHOOLS.find((each) => each.name === name)!.sites) {
     const id = await addSite(context, { school, ...site });
     names.sites.set(site.name, { id, zone: site.zone });
@@ -84,7 +91,12 @@ async function loadSchool(context: Context, name: string): Promise<Names> {
     names.groups.set(group.name, { id: await addGroup(context, school, group.name, trainees), trainees });
   }
   for (const { site, since, origin, queen, ...hive } of HIVES.find((each) => each.school === name)!.hives) {
-    const id = await addHive(context, { school, site: found(names.sites, site).id, ...hive, colony: { since, origin, queen } });
+    const id = await addHive(context, {
+      school,
+      site: found(names.sites, site).id,
+      ...hive,
+      colony: { since, origin, queen },
+    });
     names.hives.set(hive.number, id);
   }
   return names;
@@ -119,7 +131,10 @@ async function loadSessions(
     if (session.status !== 'held') continue;
     for (const assignment of session.groups) {
       const visit = visits.find((each) => each.hive === assignment.hive && each.date === session.date);
-      if (!visit) throw new RangeError(`hive ${assignment.hive} was opened on ${session.date}, but no visit tells what was found`);
+      if (!visit)
+        throw new RangeError(
+          `hive ${assignment.hive} was opened on ${session.date}, but no visit tells what was found`,
+        );
       await loadVisit(context, names, id, assignment, visit, at(assignment.at));
     }
   }

@@ -31,7 +31,14 @@ export function visitEntries(
       (['low', 'high'] as const).flatMap((face) => {
         const side = frame[face];
         return side
-          ? [{ kind: 'frame side recorded', address: { box: box.id, frame: index + 1, face }, side, seen: null } as const]
+          ? [
+              {
+                kind: 'frame side recorded',
+                address: { box: box.id, frame: index + 1, face },
+                side,
+                seen: null,
+              } as const,
+            ]
           : [];
       }),
     ),
@@ -46,7 +53,7 @@ export function visitEntries(
   return bodies.map((body, index) => ({
     id: uuid(),
     at: new Date(at.getTime() + Math.round(index * gap)).toISOString(),
-    body: body as NewEntry['body'],
+    body: body,
   }));
 }
 
@@ -56,9 +63,12 @@ const superReadings = (visit: DemoVisit, boxes: readonly BoxLayer[]): EntryBody[
     if (honey + nectar === 0) return [];
     const side = parseSide(`${honey}H ${nectar}N *C`);
     return Array.from({ length: box.frames }, (_, frame) => frame + 1).flatMap((frame) =>
-      (['low', 'high'] as const).map(
-        (face): EntryBody => ({ kind: 'frame side recorded', address: { box: box.id, frame, face }, side, seen: null }),
-      ),
+      (['low', 'high'] as const).map((face): EntryBody => ({
+        kind: 'frame side recorded',
+        address: { box: box.id, frame, face },
+        side,
+        seen: null,
+      })),
     );
   });
 

@@ -28,7 +28,11 @@ export interface NewHive {
 export async function addHive({ db }: Context, hive: NewHive): Promise<string> {
   const stranger = hive.stack.filter(isBox).find((layer) => !boxFits(hive.type, layer.box));
   if (stranger) {
-    throw new Refusal(422, 'not valid', `Box ${stranger.id} does not fit hive ${hive.number}: choose a box of its own type.`);
+    throw new Refusal(
+      422,
+      'not valid',
+      `Box ${stranger.id} does not fit hive ${hive.number}: choose a box of its own type.`,
+    );
   }
   const id = uuid();
   const { colony, ...woodwork } = hive;

@@ -35,7 +35,10 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
     );
   }
   if (Date.parse(entry.at) > rules.now.getTime() + AHEAD) {
-    return refuse('in the future', `The entry is dated ${entry.at.slice(0, 10)}, which is to come. Check the date of your device.`);
+    return refuse(
+      'in the future',
+      `The entry is dated ${entry.at.slice(0, 10)}, which is to come. Check the date of your device.`,
+    );
   }
   const { body } = entry;
   switch (body.kind) {
@@ -49,7 +52,10 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
     case 'part put back':
       return rules.stack.some((layer) => layer.id === body.part)
         ? null
-        : refuse('unknown part', `Hive ${rules.hive} has no part called ${body.part}. Its parts are ${rules.stack.map((layer) => layer.id).join(', ')}.`);
+        : refuse(
+            'unknown part',
+            `Hive ${rules.hive} has no part called ${body.part}. Its parts are ${rules.stack.map((layer) => layer.id).join(', ')}.`,
+          );
     case 'skill judged':
       if (!skillOf(body.skill)) {
         return refuse('unknown skill', `The checklist has no skill called ${body.skill}. Choose one of the checklist.`);
@@ -69,11 +75,15 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
 }
 
 const entryKnown = (id: string, rules: EntryRules): Refusal | null =>
-  rules.entries.has(id) ? null : refuse('unknown entry', 'This visit has no such entry to take back or keep. Load the visit again.');
+  rules.entries.has(id)
+    ? null
+    : refuse('unknown entry', 'This visit has no such entry to take back or keep. Load the visit again.');
 
 function boxProblem(box: string, rules: EntryRules): Refusal | null {
   const boxes = rules.stack.filter(isBox).map((layer) => layer.id);
-  return boxes.includes(box) ? null : refuse('unknown box', `Hive ${rules.hive} has no box called ${box}. Its boxes are ${boxes.join(', ')}.`);
+  return boxes.includes(box)
+    ? null
+    : refuse('unknown box', `Hive ${rules.hive} has no box called ${box}. Its boxes are ${boxes.join(', ')}.`);
 }
 
 function addressProblem(address: SideAddress, rules: EntryRules): Refusal | null {
@@ -81,7 +91,10 @@ function addressProblem(address: SideAddress, rules: EntryRules): Refusal | null
   if (!layer) return boxProblem(address.box, rules);
   return address.frame <= layer.frames
     ? null
-    : refuse('unknown frame', `The ${layer.id} of hive ${rules.hive} has ${layer.frames} frames, there is no frame ${address.frame}.`);
+    : refuse(
+        'unknown frame',
+        `The ${layer.id} of hive ${rules.hive} has ${layer.frames} frames, there is no frame ${address.frame}.`,
+      );
 }
 
 function sideRefusal(side: Parameters<typeof sideProblem>[0]): Refusal | null {

@@ -40,7 +40,14 @@ export async function readColony(db: Knex, visit: VisitRow): Promise<ColonyRead>
       return frame ? [{ frame, side }] : [];
     }),
   );
-  return { visit, record, box, frames: framesOf(readings, box.id, box.frames), nest, superFill: superFillOf(visit.stack, record) };
+  return {
+    visit,
+    record,
+    box,
+    frames: framesOf(readings, box.id, box.frames),
+    nest,
+    superFill: superFillOf(visit.stack, record),
+  };
 }
 
 function superFillOf(stack: Stack, record: VisitRecord): number | null {

@@ -1,4 +1,12 @@
-import { NewEntry, type EntryVerdict, type Input, type Output, type Visit, type VisitFile, endpoints } from '@brave-comb/contract';
+import {
+  NewEntry,
+  type EntryVerdict,
+  type Input,
+  type Output,
+  type Visit,
+  type VisitFile,
+  endpoints,
+} from '@brave-comb/contract';
 import { type Question, type VisitEntry, recordOf } from '@brave-comb/core/inspection';
 import { broodMinutes, quantile, weatherAt } from '@brave-comb/core/weather';
 import { nestBoxes } from '@brave-comb/core/equipment';
@@ -59,7 +67,11 @@ async function openVisit(db: Knex, actor: Actor, id: string): Promise<NamedVisit
  *
  * @throws Refusal when the session or hive is not there, the hive stands elsewhere or empty, or the date lies before the colony
  */
-export async function startVisit(context: Context, actor: Actor, body: Input<typeof endpoints.startVisit>['body']): Promise<Visit> {
+export async function startVisit(
+  context: Context,
+  actor: Actor,
+  body: Input<typeof endpoints.startVisit>['body'],
+): Promise<Visit> {
   const { db } = context;
   const session = await sessionById(db, actor, body.session);
   if (!session) throw notFound('session');
@@ -69,7 +81,11 @@ export async function startVisit(context: Context, actor: Actor, body: Input<typ
   const known = await anyVisit(db, body.id);
   if (known) {
     if (known.hive !== hive.id || known.session !== session.id) {
-      throw new Refusal(409, 'id in use', 'A visit with this id belongs to another hive. Start the visit again from the day sheet.');
+      throw new Refusal(
+        409,
+        'id in use',
+        'A visit with this id belongs to another hive. Start the visit again from the day sheet.',
+      );
     }
     return shownVisit(await openVisit(db, actor, known.id));
   }
@@ -112,8 +128,10 @@ export async function startVisit(context: Context, actor: Actor, body: Input<typ
 }
 
 function groupFor(groups: readonly NamedSessionGroup[], hive: HiveRow, actor: Actor): NamedSessionGroup {
-  const group = groups.find((each) => each.hive === hive.id) ?? groups.find((each) => each.supervisor === actor.id) ?? groups[0];
-  if (!group) throw new Refusal(409, 'no group', `No group is planned for hive ${hive.number}. Give the session a group first.`);
+  const group =
+    groups.find((each) => each.hive === hive.id) ?? groups.find((each) => each.supervisor === actor.id) ?? groups[0];
+  if (!group)
+    throw new Refusal(409, 'no group', `No group is planned for hive ${hive.number}. Give the session a group first.`);
   return group;
 }
 
@@ -141,7 +159,12 @@ export async function visitFile(context: Context, actor: Actor, id: string): Pro
 }
 
 /** The file of a visit that is not started yet, so that a device can start it later without signal. */
-export async function preparedVisit(context: Context, actor: Actor, sessionId: string, hiveId: string): Promise<VisitFile> {
+export async function preparedVisit(
+  context: Context,
+  actor: Actor,
+  sessionId: string,
+  hiveId: string,
+): Promise<VisitFile> {
   const { db, clock } = context;
   const session = await sessionById(db, actor, sessionId);
   const [hive] = await hivesById(db, actor.school, [hiveId]);
@@ -196,7 +219,11 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     asked: followUps.map((each) => each.question),
     queen: colony?.queen_year ? { year: colony.queen_year, marked: Boolean(colony.queen_marked) } : null,
     last: before
-      ? { visit: before.id, at: iso(before.started_at), sides: Object.values(recordOf(await entriesOf(db, before.id)).sides) }
+      ? {
+          visit: before.id,
+          at: iso(before.started_at),
+          sides: Object.values(recordOf(await entriesOf(db, before.id)).sides),
+        }
       : null,
     entries,
     trainees: trainees.map(({ id: trainee, name }) => ({ id: trainee, name })),
@@ -219,8 +246,14 @@ async function weatherNow(context: Context, site: SiteRow): Promise<VisitFile['w
     (hour) => ensemble.members.filter((member) => (member[hour]?.rain ?? 0) > 0.1).length * 2 > ensemble.members.length,
   );
   return {
-    temperature: quantile(here.map((each) => each.temperature), 0.5),
-    gust: quantile(here.map((each) => each.gust), 0.5),
+    temperature: quantile(
+      here.map((each) => each.temperature),
+      0.5,
+    ),
+    gust: quantile(
+      here.map((each) => each.gust),
+      0.5,
+    ),
     rainFrom: wet === undefined ? null : iso(start + wet * 3_600_000),
   };
 }
@@ -256,7 +289,14 @@ export async function recordEntries(
       entries: known,
     };
     const readable = sent.map((each) => NewEntry.safeParse(each));
-    const owners = new Map((await entryOwners(trx, readable.flatMap((each) => each.data?.id ?? []))).map((row) => [row.id, row.visit]));
+    const owners = new Map(
+      (
+        await entryOwners(
+          trx,
+          readable.flatMap((each) => each.data?.id ?? []),
+        )
+      ).map((row) => [row.id, row.visit]),
+    );
     const outcomes: EntryVerdict[] = [];
     for (const [index, read] of readable.entries()) {
       if (!read.success) {
@@ -299,12 +339,20 @@ export async function recordEntries(
 const idOf = (sent: unknown): string =>
   typeof sent === 'object' && sent !== null && 'id' in sent && typeof sent.id === 'string' ? sent.id : '';
 
-const refused = (id: string, { problem, message }: Refusal): EntryVerdict => ({ id, outcome: 'refused', problem: { problem, message } });
+const refused = (id: string, { problem, message }: Refusal): EntryVerdict => ({
+  id,
+  outcome: 'refused',
+  problem: { problem, message },
+});
 
 function unreadable(issues: readonly { readonly path: PropertyKey[]; readonly message: string }[]): Refusal {
   const [first] = issues;
   const where = first && first.path.length > 0 ? ` (${first.path.map(String).join('.')})` : '';
-  return new Refusal(422, 'not valid', `The entry cannot be read${where}: ${first?.message ?? 'it has the wrong form'}`);
+  return new Refusal(
+    422,
+    'not valid',
+    `The entry cannot be read${where}: ${first?.message ?? 'it has the wrong form'}`,
+  );
 }
 
 /** Brings what is derived from a visit's entries up to date: closing time, mood, demonstrations, answered follow-ups. */

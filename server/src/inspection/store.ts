@@ -77,7 +77,8 @@ export async function visitById(db: Knex, actor: Actor, id: string): Promise<Nam
   return visit;
 }
 
-export const anyVisit = (db: Knex, id: string): Promise<VisitRow | undefined> => db<VisitRow>('visits').where({ id }).first();
+export const anyVisit = (db: Knex, id: string): Promise<VisitRow | undefined> =>
+  db<VisitRow>('visits').where({ id }).first();
 
 export const visitsOfSession = (db: Knex, school: string, session: string): Promise<VisitRow[]> =>
   db<VisitRow>('visits').where({ school, session }).orderBy('started_at').select();

@@ -1,7 +1,7 @@
 import { endpoints } from '@brave-comb/contract';
 import type { Context } from '../context';
 import { Refusal } from '../problem';
-import type { Serve } from '../app';
+import type { Serve } from '../routing';
 import { signInAttempts } from './attempts';
 import { checkSignIn, shown } from './service';
 
@@ -40,7 +40,8 @@ export function peopleRoutes(context: Context, serve: Serve): void {
     }
     const now = context.clock.now().getTime();
     const to = body.to ? Date.parse(body.to) : now + (body.minutes ?? 0) * 60_000;
-    if (to <= now) throw new Refusal(422, 'not later', 'The demo clock only moves on: name a later moment, or some minutes.');
+    if (to <= now)
+      throw new Refusal(422, 'not later', 'The demo clock only moves on: name a later moment, or some minutes.');
     await context.clock.moveTo(new Date(to));
     return clock();
   });

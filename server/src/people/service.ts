@@ -21,7 +21,11 @@ export async function checkSignIn({ db }: Context, name: string, password: strin
   const person = await personBySignIn(db, name.toLowerCase());
   const right = await verify(person?.password_hash ?? (await nobodysHash), password);
   if (!person || !right) {
-    throw new Refusal(401, 'not signed in', 'Name and password do not fit together. Check both; capitals matter in the password.');
+    throw new Refusal(
+      401,
+      'not signed in',
+      'Name and password do not fit together. Check both; capitals matter in the password.',
+    );
   }
   return { id: person.id, name: person.name, role: person.role, school: person.school, schoolName: person.school_name };
 }
@@ -63,7 +67,12 @@ export async function addPerson({ db }: Context, person: NewPerson): Promise<str
   return id;
 }
 
-export async function addGroup({ db }: Context, school: string, name: string, members: readonly string[]): Promise<string> {
+export async function addGroup(
+  { db }: Context,
+  school: string,
+  name: string,
+  members: readonly string[],
+): Promise<string> {
   const id = uuid();
   await insertGroup(db, { id, school, name }, members);
   return id;

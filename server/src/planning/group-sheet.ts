@@ -56,7 +56,16 @@ export async function groupSheet(
     supervisor: { id: group.supervisor, name: group.supervisor_name },
     hive: { id: hive.id, number: hive.number, stand: hive.stand, type: HIVE_TYPES[hive.type].name },
     startsAt: iso(group.starts_at),
-    why: whyThisHive(choiceOf(facts, practice, hive, trainees.map((each) => each.id), due, stack)),
+    why: whyThisHive(
+      choiceOf(
+        facts,
+        practice,
+        hive,
+        trainees.map((each) => each.id),
+        due,
+        stack,
+      ),
+    ),
     lastTime: last ? lastTime(last, facts) : null,
     frameCount: box!.frames,
     stack,
@@ -71,7 +80,10 @@ function rotaOf(facts: SheetFacts, trainees: SheetFacts['trainees'], frames: num
   const demonstrations = shownDemonstrations(facts.demonstrations);
   const handled = (id: string) => (isOpen(standingIn(demonstrations, id, 'lifts-straight')) ? 0 : 1);
   const needFirst = [...trainees].sort((a, b) => handled(a.id) - handled(b.id));
-  return roleRota(needFirst.map((each) => each.name), frames);
+  return roleRota(
+    needFirst.map((each) => each.name),
+    frames,
+  );
 }
 
 function choiceOf(
@@ -90,7 +102,8 @@ function choiceOf(
     hive: hive.number,
     moods: moodsOf(hive.id).slice(-5),
     otherMoods: others.map((id) => moodsOf(id).slice(-5)),
-    openedInThirtyDays: facts.moods.filter((each) => each.hive === hive.id && each.started_at.getTime() >= monthAgo).length,
+    openedInThirtyDays: facts.moods.filter((each) => each.hive === hive.id && each.started_at.getTime() >= monthAgo)
+      .length,
     openingLimit: practice.openingLimit,
     due,
     openSkills: openSkills(facts.demonstrations, trainees)
@@ -118,7 +131,8 @@ function lastTime(last: ColonyRead, { zone, date }: SheetFacts): GroupSheet['las
 
 /** The two sides worth a look before opening: cells, doubt, the queen and young brood tell most. */
 function tellingSides({ frames }: ColonyRead): NonNullable<GroupSheet['lastTime']>['telling'] {
-  const count = (side: FrameSide, letters: readonly Letter[]) => letters.reduce((sum, letter) => sum + (side.eighths[letter] ?? 0), 0);
+  const count = (side: FrameSide, letters: readonly Letter[]) =>
+    letters.reduce((sum, letter) => sum + (side.eighths[letter] ?? 0), 0);
   const weight = (side: FrameSide) =>
     side.cells * 6 + (side.doubtful ? 8 : 0) + (side.queen ? 5 : 0) + count(side, ['E', 'L']) * 2 + count(side, BROOD);
   return frames
@@ -150,7 +164,15 @@ function weightOf(layer: Layer, last: ColonyRead): number | null {
   const read = Object.values(last.record.sides).filter(({ address }) => address.box === layer.id);
   if (read.length === 0) return null;
   const sidesOf = (letters: readonly Letter[]) =>
-    (read.reduce((sum, { side }) => sum + letters.reduce((inner, letter) => inner + (side.eighths[letter] ?? 0), 0), 0) / 8) *
+    (read.reduce(
+      (sum, { side }) => sum + letters.reduce((inner, letter) => inner + (side.eighths[letter] ?? 0), 0),
+      0,
+    ) /
+      8) *
     ((layer.frames * 2) / read.length);
-  return boxWeight(layer, { honeySides: sidesOf(['H']), nectarSides: sidesOf(['N']), broodSides: sidesOf(['P', ...BROOD]) });
+  return boxWeight(layer, {
+    honeySides: sidesOf(['H']),
+    nectarSides: sidesOf(['N']),
+    broodSides: sidesOf(['P', ...BROOD]),
+  });
 }

@@ -25,7 +25,11 @@ export function sayFirst(
   );
   const lively = sheets
     .filter((sheet) => sheet.why.some((reason) => reason.startsWith('Lively')))
-    .map((sheet) => ({ kind: 'hive' as const, head: `Hive ${sheet.hive.number} is lively.`, text: 'Veils on at the gate.' }));
+    .map((sheet) => ({
+      kind: 'hive' as const,
+      head: `Hive ${sheet.hive.number} is lively.`,
+      text: 'Veils on at the gate.',
+    }));
   const stands = [...new Set(sheets.map((sheet) => sheet.hive.stand))].sort();
   return [
     ...people,

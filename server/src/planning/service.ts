@@ -44,7 +44,8 @@ export async function nextSession({ db, clock }: Context, actor: Actor): Promise
   const coming = await nextSessionRow(db, actor, now);
   const earlierToday = (await sessionsBetween(db, actor, new Date(now.getTime() - 20 * 3_600_000), now)).at(-1);
   const zone = earlierToday ? (await siteById(db, actor.school, earlierToday.site))?.zone : undefined;
-  const stillToday = earlierToday && zone && dateAt(zone, earlierToday.starts_at) === dateAt(zone, now) ? earlierToday : undefined;
+  const stillToday =
+    earlierToday && zone && dateAt(zone, earlierToday.starts_at) === dateAt(zone, now) ? earlierToday : undefined;
   return { session: (stillToday ?? coming)?.id ?? null };
 }
 
@@ -106,7 +107,8 @@ export async function daySheet(context: Context, actor: Actor, id: string): Prom
     }),
     say: sayFirst(sheets, facts.trainees, actor.role === 'trainee'),
     mine: actor.role === 'trainee' ? mine(actor, sheets, facts) : null,
-    mayStart: actor.role !== 'trainee' && dateAt(site.zone, clock.now()) === facts.date && session.status !== 'called off',
+    mayStart:
+      actor.role !== 'trainee' && dateAt(site.zone, clock.now()) === facts.date && session.status !== 'called off',
   };
 }
 
@@ -120,16 +122,35 @@ async function sheetFacts(
   const { db } = context;
   const date = dateAt(site.zone, session.starts_at);
   const hiveIds = groups.map((group) => group.hive);
-  const trainees = await traineesOf(db, actor.school, groups.map((group) => group.trainee_group));
+  const trainees = await traineesOf(
+    db,
+    actor.school,
+    groups.map((group) => group.trainee_group),
+  );
   const dayStart = new Date(hourAt(site.zone, date, 0));
   const [hives, followUps, moods, visits, demonstrations] = await Promise.all([
     hivesById(db, actor.school, hiveIds),
     openFollowUps(db, actor.school, hiveIds),
     visitMoods(db, actor.school, new Date(dayStart.getTime() - 200 * 86_400_000), dayStart),
     visitsOfSession(db, actor.school, session.id),
-    demonstrationsOf(db, actor.school, trainees.map((trainee) => trainee.id)),
+    demonstrationsOf(
+      db,
+      actor.school,
+      trainees.map((trainee) => trainee.id),
+    ),
   ]);
-  return { school: actor.school, zone: site.zone, date, dayStart, hives, followUps, moods, visits, trainees, demonstrations };
+  return {
+    school: actor.school,
+    zone: site.zone,
+    date,
+    dayStart,
+    hives,
+    followUps,
+    moods,
+    visits,
+    trainees,
+    demonstrations,
+  };
 }
 
 function mine(actor: Actor, sheets: DaySheet['groups'], facts: SheetFacts): DaySheet['mine'] {
@@ -137,7 +158,7 @@ function mine(actor: Actor, sheets: DaySheet['groups'], facts: SheetFacts): DayS
   const roles = sheets.flatMap((sheet) =>
     sheet.rota.flatMap((turn) =>
       Object.entries(turn.roles).flatMap(([role, names]) =>
-        (names as readonly string[]).includes(first) ? [`frames ${turn.fromFrame}–${turn.toFrame}: ${role}`] : [],
+        names.includes(first) ? [`frames ${turn.fromFrame}–${turn.toFrame}: ${role}`] : [],
       ),
     ),
   );

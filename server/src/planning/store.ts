@@ -21,7 +21,11 @@ export interface SessionGroupRow {
 }
 export type NamedSessionGroup = SessionGroupRow & { readonly group_name: string; readonly supervisor_name: string };
 
-export async function insertSession(db: Knex, row: SessionRow, groups: readonly Omit<SessionGroupRow, 'session'>[]): Promise<void> {
+export async function insertSession(
+  db: Knex,
+  row: SessionRow,
+  groups: readonly Omit<SessionGroupRow, 'session'>[],
+): Promise<void> {
   await db('sessions').insert(row);
   await db('session_groups').insert(groups.map((group) => ({ ...group, session: row.id })));
 }
@@ -76,12 +80,12 @@ export async function groupCounts(db: Knex, sessionIds: readonly string[]): Prom
     .whereIn('session', sessionIds)
     .groupBy('session')
     .select<{ session: string; groups: number }[]>('session', db.raw('count(*) as `groups`'));
-  return new Map(rows.map((row) => [row.session, Number(row.groups)]));
+  return new Map(rows.map((row) => [row.session, row.groups]));
 }
 
 /** Whether a supervisor has ever had a trainee's group. */
 export async function supervisesTrainee(db: Knex, supervisor: string, trainee: string): Promise<boolean> {
-  const row = await db('session_groups')
+  const row: unknown = await db('session_groups')
     .join('group_members', 'group_members.trainee_group', 'session_groups.trainee_group')
     .where({ supervisor, person: trainee })
     .first();

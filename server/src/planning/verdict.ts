@@ -20,7 +20,16 @@ export function dayVerdict(
   practice: HousePractice,
   largestGroup: number,
 ): DayVerdict {
-  const key = JSON.stringify([site.id, ensemble.issued, session.id, session.starts_at, session.ends_at, session.depth, practice, largestGroup]);
+  const key = JSON.stringify([
+    site.id,
+    ensemble.issued,
+    session.id,
+    session.starts_at,
+    session.ends_at,
+    session.depth,
+    practice,
+    largestGroup,
+  ]);
   const known = reckoned.get(key);
   if (known) return known;
   const verdict = reckon(ensemble, site, session, practice, largestGroup);
@@ -29,7 +38,13 @@ export function dayVerdict(
   return verdict;
 }
 
-function reckon(ensemble: Ensemble, site: SiteRow, session: SessionRow, practice: HousePractice, largestGroup: number): DayVerdict {
+function reckon(
+  ensemble: Ensemble,
+  site: SiteRow,
+  session: SessionRow,
+  practice: HousePractice,
+  largestGroup: number,
+): DayVerdict {
   const outlook = { ensemble, place: site, limits: practice.limits };
   const [first, last] = practice.workingHours;
   const date = dateAt(site.zone, session.starts_at);

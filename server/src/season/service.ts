@@ -52,7 +52,10 @@ export async function seasonStrip(
     sessionsBetween(db, actor, new Date(at(first)), new Date(at(addDays(last, 1))), site.id),
     actor.role === 'trainee' ? [] : followUpsBetween(db, actor.school, site.id, first, last),
   ]);
-  const counts = await groupCounts(db, sessions.map((session) => session.id));
+  const counts = await groupCounts(
+    db,
+    sessions.map((session) => session.id),
+  );
   return {
     site: { id: site.id, name: site.name, zone: site.zone },
     sites: sites.map(({ id, name }) => ({ id, name })),
@@ -80,10 +83,15 @@ export async function seasonStrip(
   } satisfies Strip;
 }
 
-function stripDay(site: SiteRow, practice: HousePractice, date: string, observed: boolean, ensemble: Ensemble | null): StripDay {
+function stripDay(
+  site: SiteRow,
+  practice: HousePractice,
+  date: string,
+  observed: boolean,
+  ensemble: Ensemble | null,
+): StripDay {
   const day =
-    ensemble &&
-    dayOutlook(ensemble, site, practice.limits, hourAt(site.zone, date, 0), hourAt(site.zone, date, 24));
+    ensemble && dayOutlook(ensemble, site, practice.limits, hourAt(site.zone, date, 0), hourAt(site.zone, date, 24));
   return {
     date,
     observed,

@@ -15,7 +15,13 @@ interface ForageRow {
 export const insertForage = (db: Knex, row: ForageRow) => db('forage').insert(row);
 
 /** Plants of a site in bloom at any time between two dates, earliest first. */
-export async function forageBetween(db: Knex, school: string, site: string, from: string, to: string): Promise<Forage[]> {
+export async function forageBetween(
+  db: Knex,
+  school: string,
+  site: string,
+  from: string,
+  to: string,
+): Promise<Forage[]> {
   const rows = await db<ForageRow>('forage')
     .where({ school, site })
     .where('to_date', '>=', from)

@@ -1,5 +1,5 @@
 import { endpoints } from '@brave-comb/contract';
-import type { Serve } from '../app';
+import type { Serve } from '../routing';
 import type { Context } from '../context';
 import { standingsOf } from './service';
 

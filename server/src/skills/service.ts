@@ -23,7 +23,11 @@ export function openSkills(rows: readonly DemonstrationRow[], trainees: readonly
 }
 
 /** A trainee's standings. Trainees see their own, supervisors those of trainees in their sessions. */
-export async function standingsOf(context: Context, actor: Actor, trainee: string): Promise<Output<typeof endpoints.standings>> {
+export async function standingsOf(
+  context: Context,
+  actor: Actor,
+  trainee: string,
+): Promise<Output<typeof endpoints.standings>> {
   const [person] = await peopleOf(context.db, actor.school, [trainee]);
   const allowed =
     person?.role === 'trainee' &&

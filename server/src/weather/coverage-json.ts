@@ -29,7 +29,10 @@ const Coverage = z.object({
   issued: z.iso.datetime(),
   domain: z.object({
     type: z.literal('Domain'),
-    axes: z.object({ t: z.object({ values: z.array(z.iso.datetime()).min(1) }), realization: z.object({ values: z.array(z.int()) }) }),
+    axes: z.object({
+      t: z.object({ values: z.array(z.iso.datetime()).min(1) }),
+      realization: z.object({ values: z.array(z.int()) }),
+    }),
   }),
   ranges: z.object({
     temperature: NdArray,
@@ -105,14 +108,18 @@ export function fromCoverage(document: unknown): Ensemble {
   const read = Coverage.safeParse(document);
   if (!read.success) {
     const [issue] = read.error.issues;
-    throw new RangeError(`The weather service answered without ${issue?.path.join('.') ?? 'a coverage'}: ${issue?.message ?? ''}`);
+    throw new RangeError(
+      `The weather service answered without ${issue?.path.join('.') ?? 'a coverage'}: ${issue?.message ?? ''}`,
+    );
   }
   const { domain, ranges, issued } = read.data;
   const times = domain.axes.t.values;
   const members = domain.axes.realization.values.length;
   for (const name of NAMES) {
     if (ranges[name].values.length !== times.length * members) {
-      throw new RangeError(`The weather service answered with ${ranges[name].values.length} values of ${name} for ${times.length} hours × ${members}.`);
+      throw new RangeError(
+        `The weather service answered with ${ranges[name].values.length} values of ${name} for ${times.length} hours × ${members}.`,
+      );
     }
   }
   times.forEach((time, hour) => {

@@ -8,7 +8,10 @@ interface ForecastRow {
 
 /** Keeps a forecast and lets those older than two weeks go. */
 export async function keepForecast(db: Knex, site: string, issued: Date, payload: string): Promise<void> {
-  await db<ForecastRow>('forecasts').insert({ site, issued_at: issued, payload }).onConflict(['site', 'issued_at']).ignore();
+  await db<ForecastRow>('forecasts')
+    .insert({ site, issued_at: issued, payload })
+    .onConflict(['site', 'issued_at'])
+    .ignore();
   const tooOld = new Date(issued.getTime() - 14 * 86_400_000);
   await db<ForecastRow>('forecasts').where({ site }).where('issued_at', '<', tooOld).delete();
 }

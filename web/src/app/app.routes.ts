@@ -2,7 +2,11 @@ import type { Routes } from '@angular/router';
 import { signedIn } from './people/signed-in.guard';
 
 export const routes: Routes = [
-  { path: 'sign-in', title: 'Sign in – Brave Comb', loadComponent: () => import('./people/sign-in').then((m) => m.SignIn) },
+  {
+    path: 'sign-in',
+    title: 'Sign in – Brave Comb',
+    loadComponent: () => import('./people/sign-in').then((m) => m.SignIn),
+  },
   {
     path: 'at-the-hive/:visit',
     title: 'At the hive – Brave Comb',

@@ -24,11 +24,15 @@ export function weatherStandIn(): Express {
     const read = Observed.safeParse(request.query);
     const span = read.success ? Date.parse(read.data.to) - Date.parse(read.data.from) : -1;
     if (!read.success || span <= 0 || span > LONGEST) {
-      response.status(422).json({ message: 'Ask with latitude, longitude, from and a later to (UTC), 400 days at most.' });
+      response
+        .status(422)
+        .json({ message: 'Ask with latitude, longitude, from and a later to (UTC), 400 days at most.' });
       return;
     }
     const { from, to, ...place } = read.data;
-    response.type('application/prs.coverage+json').json(toCoverage(observedBetween(place, Date.parse(from), Date.parse(to)), place));
+    response
+      .type('application/prs.coverage+json')
+      .json(toCoverage(observedBetween(place, Date.parse(from), Date.parse(to)), place));
   });
   return app;
 }

@@ -90,12 +90,23 @@ export function weatherOf(place: Place, hour: number, error: Error | null): Weat
   }
   const cloud = Math.min(1, Math.max(0, cover));
   const lead = error ? Math.max(0, hour - error.issue) : 0;
-  const own = error ? Math.min(2.4, 0.35 + lead / 110) * drift(seed + 100 + error.member + (error.issue % 1000), hour, 30) : 0;
+  const own = error
+    ? Math.min(2.4, 0.35 + lead / 110) * drift(seed + 100 + error.member + (error.issue % 1000), hour, 30)
+    : 0;
   const temperature =
-    yearly - 2.4 + air + own + (elevation / 9) * (1.15 - 0.75 * cloud) + 0.7 * drift(seed + 5, hour, 5) - Math.min(2, rain * 0.8);
+    yearly -
+    2.4 +
+    air +
+    own +
+    (elevation / 9) * (1.15 - 0.75 * cloud) +
+    0.7 * drift(seed + 5, hour, 5) -
+    Math.min(2, rain * 0.8);
   const wet = rain > 0.06 ? rain : 0;
   const gustiness = 1.5 + 0.25 * drift(seed + 6, hour, 7) + (elevation / 60) * 0.25;
-  const meanWind = Math.max(1, wind + (error ? Math.min(4, lead / 60) * drift(seed + 300 + error.member, hour, 16) : 0));
+  const meanWind = Math.max(
+    1,
+    wind + (error ? Math.min(4, lead / 60) * drift(seed + 300 + error.member, hour, 16) : 0),
+  );
   const dewPoint = temperature - (wet > 0 ? 1.2 : 3 + (1 - cloud) * 6) * (0.6 + elevation / 90);
   const warm = Math.max(0, temperature - 19) / 8;
   return {

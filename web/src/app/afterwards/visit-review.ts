@@ -66,7 +66,9 @@ export class VisitReview {
   protected readonly close = computed(() => {
     const columns = this.columns();
     const telling = ['queen cell', 'first eggs', 'brood gone', 'new brood', 'spoilt comb', 'less sealed', 'nectar in'];
-    const found = telling.map((word) => columns.find((each) => each.change === word)).find((each) => each !== undefined);
+    const found = telling
+      .map((word) => columns.find((each) => each.change === word))
+      .find((each) => each !== undefined);
     const column = columns[(this.chosen() ?? found?.frame ?? 1) - 1];
     if (!column) return null;
     return {

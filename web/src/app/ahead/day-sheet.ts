@@ -48,7 +48,7 @@ export class DaySheetScreen {
     const sheet = this.sheet();
     if (!sheet) return;
     this.startFault.set(null);
-    this.prepared.open(sheet, group).catch((fault: CallFault) => this.startFault.set(fault));
+    this.prepared.open(sheet, group).catch((fault: unknown) => this.startFault.set(fault as CallFault));
   }
 
   protected print(): void {

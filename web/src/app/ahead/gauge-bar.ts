@@ -18,13 +18,21 @@ const SCALES: Readonly<Record<Gauge['id'], readonly [number, number]>> = {
   template: `
     <svg viewBox="0 0 92 14" aria-hidden="true">
       <rect y="5" width="92" height="4" fill="var(--line)" />
-      <rect [attr.x]="drawn().fitFrom" y="5" [attr.width]="drawn().fitTo - drawn().fitFrom" height="4" fill="var(--spruce-300)" />
+      <rect
+        [attr.x]="drawn().fitFrom"
+        y="5"
+        [attr.width]="drawn().fitTo - drawn().fitFrom"
+        height="4"
+        fill="var(--spruce-300)"
+      />
       <rect
         [attr.x]="drawn().low"
         y="4"
         [attr.width]="drawn().spread"
         height="6"
-        [attr.fill]="drawn().outside ? 'url(#hatch-madder)' : gauge().state === 'tight' ? 'url(#hatch-rust)' : 'var(--spruce)'"
+        [attr.fill]="
+          drawn().outside ? 'url(#hatch-madder)' : gauge().state === 'tight' ? 'url(#hatch-rust)' : 'var(--spruce)'
+        "
       />
       <path [attr.d]="'M' + drawn().limit + ' 0v14'" stroke="var(--ink)" stroke-width="2" />
       @if (drawn().outside) {

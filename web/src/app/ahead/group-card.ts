@@ -39,7 +39,9 @@ export class GroupCard {
   protected readonly parts = computed<readonly StackPart[]>(() =>
     this.card().stack.map(({ layer, kg, lift }) => ({
       layer,
-      ...(layer.kind === 'box' ? { text: kg === null ? partName(layer) : `${Math.round(kg)} kg`, note: lift ?? 'not weighed' } : {}),
+      ...(layer.kind === 'box'
+        ? { text: kg === null ? partName(layer) : `${Math.round(kg)} kg`, note: lift ?? 'not weighed' }
+        : {}),
       heavy: lift === 'two lift' || lift === 'by frames',
     })),
   );
@@ -65,7 +67,12 @@ export class GroupCard {
   protected readonly due = computed(() =>
     this.card().due.map((each) => ({
       ...each,
-      when: each.daysLeft < 0 ? `late since ${shortDate(each.due)}` : each.daysLeft === 0 ? 'last day' : `till ${shortDate(each.due)}`,
+      when:
+        each.daysLeft < 0
+          ? `late since ${shortDate(each.due)}`
+          : each.daysLeft === 0
+            ? 'last day'
+            : `till ${shortDate(each.due)}`,
     })),
   );
 }

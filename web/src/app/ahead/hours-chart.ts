@@ -15,27 +15,71 @@ const LIKELY = 0.7;
   selector: 'bc-hours-chart',
   template: `
     <svg [attr.viewBox]="'-24 -12 ' + (width + 30) + ' ' + (height + 14)" role="img" [attr.aria-label]="label()">
-      <rect [attr.x]="session().x" y="0" [attr.width]="session().width" [attr.height]="chart" fill="var(--heather-100)" />
+      <rect
+        [attr.x]="session().x"
+        y="0"
+        [attr.width]="session().width"
+        [attr.height]="chart"
+        fill="var(--heather-100)"
+      />
       <rect [attr.x]="session().x" y="-4" [attr.width]="session().width" height="4" rx="2" fill="var(--heather)" />
-      <text [attr.x]="session().x + session().width / 2" y="-6" text-anchor="middle" font-size="11" font-weight="700" style="fill: var(--heather)">session</text>
+      <text
+        [attr.x]="session().x + session().width / 2"
+        y="-6"
+        text-anchor="middle"
+        font-size="11"
+        font-weight="700"
+        style="fill: var(--heather)"
+      >
+        session
+      </text>
       @for (degree of degrees(); track degree.value) {
         <path [attr.d]="'M0 ' + degree.y + 'H' + width" stroke="var(--line)" stroke-dasharray="2 3" />
-        <text x="-4" [attr.y]="degree.y + 4" text-anchor="end" font-size="11" style="fill: var(--ink-2)">{{ degree.value }}°</text>
+        <text x="-4" [attr.y]="degree.y + 4" text-anchor="end" font-size="11" style="fill: var(--ink-2)">
+          {{ degree.value }}°
+        </text>
       }
       @for (hour of hours(); track hour.at) {
         @if (hour.maybeRain > hour.rain) {
-          <rect [attr.x]="hour.x" y="0" [attr.width]="hour.width" [attr.height]="hour.maybeRain" fill="url(#hatch-rain)" />
+          <rect
+            [attr.x]="hour.x"
+            y="0"
+            [attr.width]="hour.width"
+            [attr.height]="hour.maybeRain"
+            fill="url(#hatch-rain)"
+          />
         }
         @if (hour.rain > 0) {
-          <rect [attr.x]="hour.x" y="0" [attr.width]="hour.width" [attr.height]="hour.rain" fill="var(--sky)" fill-opacity=".8" />
+          <rect
+            [attr.x]="hour.x"
+            y="0"
+            [attr.width]="hour.width"
+            [attr.height]="hour.rain"
+            fill="var(--sky)"
+            fill-opacity=".8"
+          />
         }
       }
       <path [attr.d]="warmth().spread" fill="var(--ink)" fill-opacity=".14" />
       <path [attr.d]="warmth().middle" fill="none" stroke="var(--ink)" stroke-width="2" />
       @if (turn(); as at) {
         <path [attr.d]="'M' + at.x + ' -2V' + (band + 16)" stroke="var(--rust)" stroke-width="2" />
-        <path [attr.d]="'M' + at.from + ' 2H' + at.to + 'm0-3v6M' + at.from + ' -1v6'" stroke="var(--rust)" stroke-width="1.5" fill="none" />
-        <text [attr.x]="at.textX" y="-6" [attr.text-anchor]="at.anchor" font-size="11" font-weight="700" style="fill: var(--rust-text)">{{ at.text }}</text>
+        <path
+          [attr.d]="'M' + at.from + ' 2H' + at.to + 'm0-3v6M' + at.from + ' -1v6'"
+          stroke="var(--rust)"
+          stroke-width="1.5"
+          fill="none"
+        />
+        <text
+          [attr.x]="at.textX"
+          y="-6"
+          [attr.text-anchor]="at.anchor"
+          font-size="11"
+          font-weight="700"
+          style="fill: var(--rust-text)"
+        >
+          {{ at.text }}
+        </text>
       }
       @for (piece of bands(); track piece.x) {
         <rect [attr.x]="piece.x" [attr.y]="band" [attr.width]="piece.width" height="16" [attr.fill]="piece.fill" />
@@ -53,7 +97,9 @@ const LIKELY = 0.7;
         }
       }
       @for (hour of hours(); track hour.at) {
-        <text [attr.x]="hour.x" [attr.y]="band + 30" text-anchor="middle" font-size="11" style="fill: var(--ink-2)">{{ hour.name }}</text>
+        <text [attr.x]="hour.x" [attr.y]="band + 30" text-anchor="middle" font-size="11" style="fill: var(--ink-2)">
+          {{ hour.name }}
+        </text>
       }
     </svg>
   `,
@@ -142,8 +188,22 @@ export class HoursChart {
   /** Stretches of hours with the same depth, sure from seven in ten on, hatched where it may be. */
   protected readonly bands = computed(() => {
     const kind = ({ chance }: DayVerdict['hours'][number]) =>
-      chance.full >= LIKELY ? 'full' : chance.full >= 0.3 ? 'may be' : chance['one frame'] >= LIKELY ? 'one frame' : chance.lid >= LIKELY ? 'lid' : 'shut';
-    const fills = { full: 'var(--spruce)', 'may be': 'url(#hatch-may-be)', 'one frame': 'var(--spruce-300)', lid: 'var(--spruce-200)', shut: 'var(--line-2)' };
+      chance.full >= LIKELY
+        ? 'full'
+        : chance.full >= 0.3
+          ? 'may be'
+          : chance['one frame'] >= LIKELY
+            ? 'one frame'
+            : chance.lid >= LIKELY
+              ? 'lid'
+              : 'shut';
+    const fills = {
+      full: 'var(--spruce)',
+      'may be': 'url(#hatch-may-be)',
+      'one frame': 'var(--spruce-300)',
+      lid: 'var(--spruce-200)',
+      shut: 'var(--line-2)',
+    };
     const names = { full: 'full opening', 'may be': '', 'one frame': 'one frame', lid: 'lid', shut: 'shut' };
     const pieces: { kind: keyof typeof fills; from: number; to: number }[] = [];
     for (const hour of this.verdict().hours) {
@@ -169,7 +229,10 @@ export class HoursChart {
     () =>
       'Hours of the day: ' +
       this.verdict()
-        .hours.map((hour) => `${timeOf(hour.at, this.zone())} ${Math.round(hour.temperature[1])} degrees, full opening ${Math.round(hour.chance.full * 10)} in 10`)
+        .hours.map(
+          (hour) =>
+            `${timeOf(hour.at, this.zone())} ${Math.round(hour.temperature[1])} degrees, full opening ${Math.round(hour.chance.full * 10)} in 10`,
+        )
         .join('; '),
   );
 }

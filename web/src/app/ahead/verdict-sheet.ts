@@ -6,10 +6,33 @@ import { type Gauge, GaugeBar } from './gauge-bar';
 import { HoursChart } from './hours-chart';
 
 const WORDS: Readonly<Record<DayVerdict['word'], string>> = { go: 'Go', move: 'Move', short: 'Short', no: 'No' };
-const ICONS: Readonly<Record<Gauge['id'], string>> = { warmth: 'thermometer', gusts: 'air', dry: 'rain', light: 'light', group: 'groups' };
-const NAMES: Readonly<Record<Gauge['id'], string>> = { warmth: 'Warmth', gusts: 'Gusts', dry: 'Dry for', light: 'Light for', group: 'Groups' };
-const DEPTH_TEXT = { outside: 'outside look only', lid: 'lid and feeder only', 'one frame': 'a frame or two, quickly', full: 'full opening' } as const;
-const TURNS = { rain: 'rain comes in', gusts: 'gusts grow too strong', cold: 'it grows too cold', dusk: 'the light goes', thunder: 'thunder comes' } as const;
+const ICONS: Readonly<Record<Gauge['id'], string>> = {
+  warmth: 'thermometer',
+  gusts: 'air',
+  dry: 'rain',
+  light: 'light',
+  group: 'groups',
+};
+const NAMES: Readonly<Record<Gauge['id'], string>> = {
+  warmth: 'Warmth',
+  gusts: 'Gusts',
+  dry: 'Dry for',
+  light: 'Light for',
+  group: 'Groups',
+};
+const DEPTH_TEXT = {
+  outside: 'outside look only',
+  lid: 'lid and feeder only',
+  'one frame': 'a frame or two, quickly',
+  full: 'full opening',
+} as const;
+const TURNS = {
+  rain: 'rain comes in',
+  gusts: 'gusts grow too strong',
+  cold: 'it grows too cold',
+  dusk: 'the light goes',
+  thunder: 'thunder comes',
+} as const;
 
 /** One word, the hours, the reasons as gauges, the day by hours, and the next day that would do. */
 @Component({
@@ -34,15 +57,23 @@ export class VerdictSheet {
   protected readonly depth = computed(() => {
     const { best, stillPossible, word } = this.verdict();
     const { zone, startsAt } = this.session();
-    if (best) return word === 'move' ? `${DEPTH_TEXT[best.depth]}, instead of ${timeOf(startsAt, zone)}` : DEPTH_TEXT[best.depth];
-    if (stillPossible) return `a lid from ${timeOf(stillPossible.from, zone)} to ${timeOf(stillPossible.to, zone)}, then nothing`;
+    if (best)
+      return word === 'move'
+        ? `${DEPTH_TEXT[best.depth]}, instead of ${timeOf(startsAt, zone)}`
+        : DEPTH_TEXT[best.depth];
+    if (stillPossible)
+      return `a lid from ${timeOf(stillPossible.from, zone)} to ${timeOf(stillPossible.to, zone)}, then nothing`;
     return 'outside looks only';
   });
   protected readonly turnText = computed(() => {
     const { turn, chance, word } = this.verdict();
     const { zone } = this.session();
     const odds = oddsText(chance);
-    if (turn) return { head: `Turns at ${timeOf(turn.at, zone)},`, text: `${TURNS[turn.why]}. Fit throughout in ${odds} forecasts.` };
+    if (turn)
+      return {
+        head: `Turns at ${timeOf(turn.at, zone)},`,
+        text: `${TURNS[turn.why]}. Fit throughout in ${odds} forecasts.`,
+      };
     return word === 'no'
       ? { head: 'Not today.', text: `The planned hours are fit in ${odds} forecasts.` }
       : { head: 'Holds all day.', text: `Fit throughout in ${odds} forecasts.` };
@@ -51,7 +82,10 @@ export class VerdictSheet {
     const { nextBest } = this.verdict();
     const { zone } = this.session();
     return nextBest
-      ? { when: `${dayOf(nextBest.from, zone)}, ${timeOf(nextBest.from, zone)}–${timeOf(nextBest.to, zone)}`, odds: oddsText(nextBest.chance) }
+      ? {
+          when: `${dayOf(nextBest.from, zone)}, ${timeOf(nextBest.from, zone)}–${timeOf(nextBest.to, zone)}`,
+          odds: oddsText(nextBest.chance),
+        }
       : null;
   });
   protected readonly gauges = computed(() =>

@@ -59,7 +59,9 @@ export class ContractClient {
       body?: unknown;
     };
     const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(params?.[name] ?? ''));
-    const given = Object.fromEntries(Object.entries(query ?? {}).filter((pair): pair is [string, string] => pair[1] !== undefined));
+    const given = Object.fromEntries(
+      Object.entries(query ?? {}).filter((pair): pair is [string, string] => pair[1] !== undefined),
+    );
     return this.http
       .request<Output<E>>(endpoint.method, path, { params: given, body })
       .pipe(catchError((error: unknown) => throwError(() => faultOf(error))));

@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
 import { Router } from '@angular/router';
@@ -113,9 +123,12 @@ export class AtTheHive {
   protected readonly now = this.clock.now;
   protected readonly problem = signal<string | null>(null);
   private readonly frameSince = signal(Date.now());
+  private readonly frame = computed(() => this.address()?.frame);
   protected readonly zone = computed(() => this.file()?.visit.zone ?? 'utc');
 
-  protected readonly step = computed(() => this.steps().find((step) => step.id === this.record().step) ?? this.steps()[0] ?? null);
+  protected readonly step = computed(
+    () => this.steps().find((step) => step.id === this.record().step) ?? this.steps()[0] ?? null,
+  );
   protected readonly atFrames = computed(() => FRAME_STEPS.includes(this.step()?.id ?? 'outside'));
   protected readonly queenMark = computed(() => {
     const queen = this.file()?.queen;
@@ -129,21 +142,36 @@ export class AtTheHive {
       rain: weather.rainFrom ? `rain from ${timeOf(weather.rainFrom, this.zone())}` : 'no rain in sight',
     };
   });
-  protected readonly questions = computed(() => this.file()?.visit.questions.map((question) => QUESTION_TEXT[question]).join(' ') ?? '');
+  protected readonly questions = computed(
+    () =>
+      this.file()
+        ?.visit.questions.map((question) => QUESTION_TEXT[question])
+        .join(' ') ?? '',
+  );
   protected readonly waitingText = computed(() => {
     const count = this.unsent().length;
     const trouble = this.refused().length + this.record().conflicts.length;
     if (trouble > 0) return { icon: 'warning', text: `${trouble} to settle`, bad: true };
-    if (this.sendingFault()) return { icon: 'no signal', text: `${count} waiting, ${this.sendingFault()?.status === 0 ? 'no signal' : 'not sent'}`, bad: false };
-    return count > 0 ? { icon: 'clock', text: `${count} on the way`, bad: false } : { icon: 'check', text: 'all kept', bad: false };
+    if (this.sendingFault())
+      return {
+        icon: 'no signal',
+        text: `${count} waiting, ${this.sendingFault()?.status === 0 ? 'no signal' : 'not sent'}`,
+        bad: false,
+      };
+    return count > 0
+      ? { icon: 'clock', text: `${count} on the way`, bad: false }
+      : { icon: 'check', text: 'all kept', bad: false };
   });
   protected readonly turn = computed(() => {
     const file = this.file();
     const box = this.box();
     if (!file || !box || file.trainees.length === 0) return null;
     const needs = file.skills.find((skill) => skill.id === 'lifts-straight')?.open ?? [];
-    const needFirst = [...file.trainees].sort((a, b) => Number((needs as readonly string[]).includes(b.id)) - Number((needs as readonly string[]).includes(a.id)));
-    const rota = roleRota(needFirst.map((each) => each.name), box.frames);
+    const needFirst = [...file.trainees].sort((a, b) => Number(needs.includes(b.id)) - Number(needs.includes(a.id)));
+    const rota = roleRota(
+      needFirst.map((each) => each.name),
+      box.frames,
+    );
     const frame = this.address()?.frame ?? 1;
     return rota.find((turn) => frame >= turn.fromFrame && frame <= turn.toFrame) ?? rota[0] ?? null;
   });
@@ -176,7 +204,9 @@ export class AtTheHive {
     const address = this.address();
     const box = this.box();
     if (!address || !box || !this.atFrames()) return null;
-    const read = Object.values(this.record().sides).filter((each) => each.address.box === box.id).map((each) => each.address.frame);
+    const read = Object.values(this.record().sides)
+      .filter((each) => each.address.box === box.id)
+      .map((each) => each.address.frame);
     return firstFrameCaution(address.frame, box.frames, read);
   });
   protected readonly nextText = computed(() => {
@@ -209,7 +239,7 @@ export class AtTheHive {
       untracked(() => this.store.dispatch(InspectionEvents.visitOpened({ visit })));
     });
     effect(() => {
-      this.address()?.frame;
+      this.frame();
       untracked(() => this.frameSince.set(Date.now()));
     });
   }
@@ -243,28 +273,28 @@ export class AtTheHive {
     switch (step) {
       case 'outside':
         if (panel) this.desk.enter({ kind: 'outside seen', when: 'before', look: panel.look() });
-        return this.reach('smoke');
+        return void this.reach('smoke');
       case 'smoke':
         if (this.record().smoke.length === 0) this.desk.enter({ kind: 'smoke given', place: 'entrance' });
-        return this.reach('open');
+        return void this.reach('open');
       case 'open': {
         const part = this.partLeft('open');
-        return part ? this.desk.enter({ kind: 'part taken off', part }) : this.reach('first frame');
+        return part ? void this.desk.enter({ kind: 'part taken off', part }) : void this.reach('first frame');
       }
       case 'first frame':
       case 'frames':
-        return this.nextSide();
+        return void this.nextSide();
       case 'again':
-        return this.reach('sum up');
+        return void this.reach('sum up');
       case 'sum up':
         this.desk.enter({ kind: 'summed up', summary: this.summary(panel?.health() ?? '') });
-        return this.reach('close');
+        return void this.reach('close');
       case 'close': {
         const part = this.partLeft('close');
-        return part ? this.desk.enter({ kind: 'part put back', part }) : this.reach('entrance');
+        return part ? void this.desk.enter({ kind: 'part put back', part }) : void this.reach('entrance');
       }
       case 'entrance':
-        return this.end(panel);
+        return void this.end(panel);
       default:
         return;
     }
@@ -274,7 +304,8 @@ export class AtTheHive {
     const next = this.desk.nextSide();
     if (next) {
       this.turnTo(next);
-      if (this.record().step === 'first frame' && !this.problem()) this.desk.enter({ kind: 'step reached', step: 'frames' });
+      if (this.record().step === 'first frame' && !this.problem())
+        this.desk.enter({ kind: 'step reached', step: 'frames' });
       return;
     }
     this.reach(this.doubtfulLeft() ? 'again' : 'sum up');
@@ -397,23 +428,25 @@ export class AtTheHive {
     const target = event.target as HTMLElement;
     const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || this.dialog.openDialogs.length > 0;
     if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
-    if (event.key === '?') return this.showKeys();
+    if (event.key === '?') return void this.showKeys();
     if (!this.atFrames() || (event.key === 'Enter' && target.tagName === 'BUTTON')) return;
     const pressed = pressKey(this.shown(), event.key, event.shiftKey);
     if (!pressed) return;
     event.preventDefault();
+    // A button that was tapped before must not take the next Enter for itself.
+    target.blur();
     this.problem.set(null);
     const { entry, wish } = pressed;
     switch (wish) {
       case 'next':
-        return this.next();
+        return void this.next();
       case 'undo':
-        return this.undo();
+        return void this.undo();
       case 'help':
-        return this.showKeys();
+        return void this.showKeys();
       case 'as last time':
       case 'same as the other side':
-        return this.copy(wish);
+        return void this.copy(wish);
       default:
         this.desk.change(entry.side, entry.pending);
     }
@@ -425,7 +458,10 @@ export class AtTheHive {
     const other = address?.face === 'low' ? frame?.high : frame?.low;
     const side = wish === 'as last time' ? this.lastSide() : other;
     if (side) this.desk.change({ ...side, doubtful: false });
-    else this.problem.set(wish === 'as last time' ? 'This side has no reading from last time.' : 'The other side is not read yet.');
+    else
+      this.problem.set(
+        wish === 'as last time' ? 'This side has no reading from last time.' : 'The other side is not read yet.',
+      );
   }
 
   private readonly lastSide = this.store.selectSignal(inspectionFeature.selectLastSide);

@@ -7,7 +7,13 @@ import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@br
   template: `
     <div class="bar" [class.over]="left() < 0" role="group" aria-label="Eighths of this side">
       @for (letter of segments(); track $index; let index = $index) {
-        <button type="button" class="segment" [class.ninth]="index >= 8" [attr.aria-label]="'Take back an eighth of ' + contents[letter]" (click)="takenBack.emit(letter)">
+        <button
+          type="button"
+          class="segment"
+          [class.ninth]="index >= 8"
+          [attr.aria-label]="'Take back an eighth of ' + contents[letter]"
+          (click)="takenBack.emit(letter)"
+        >
           <svg viewBox="0 0 60 52" preserveAspectRatio="none" aria-hidden="true">
             <rect width="60" height="52" [attr.fill]="'url(#comb-m-' + letter + ')'" />
           </svg>

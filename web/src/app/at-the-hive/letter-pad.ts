@@ -3,16 +3,41 @@ import { CONTENTS, type FrameSide, type Letter } from '@brave-comb/core/inspecti
 
 /** Columns of brood and of everything else, as the thumb reaches them. */
 const PAD: readonly Letter[] = ['E', 'P', 'L', 'N', 'S', 'H', 'D', 'C', 'X', 'F'];
-const SHORT: Readonly<Record<Letter, string>> = { ...CONTENTS, S: 'sealed', D: 'drone', H: 'honey', C: 'empty', F: 'bare', X: 'spoilt' };
+const SHORT: Readonly<Record<Letter, string>> = {
+  ...CONTENTS,
+  S: 'sealed',
+  D: 'drone',
+  H: 'honey',
+  C: 'empty',
+  F: 'bare',
+  X: 'spoilt',
+};
 
 /** One big button a content. A tap adds an eighth. */
 @Component({
   selector: 'bc-letter-pad',
   template: `
     @for (letter of pad; track letter) {
-      <button type="button" class="key" [class.on]="side().eighths[letter] || side().trace.includes(letter)" [attr.data-letter]="letter" (click)="pressed.emit(letter)">
+      <button
+        type="button"
+        class="key"
+        [class.on]="side().eighths[letter] || side().trace.includes(letter)"
+        [attr.data-letter]="letter"
+        (click)="pressed.emit(letter)"
+      >
         <b class="letter">{{ letter }}</b>
-        <svg viewBox="0 0 38 28" aria-hidden="true"><rect x=".75" y=".75" width="36.5" height="26.5" rx="2" [attr.fill]="'url(#comb-m-' + letter + ')'" stroke="#0c1615" stroke-width="1.5" /></svg>
+        <svg viewBox="0 0 38 28" aria-hidden="true">
+          <rect
+            x=".75"
+            y=".75"
+            width="36.5"
+            height="26.5"
+            rx="2"
+            [attr.fill]="'url(#comb-m-' + letter + ')'"
+            stroke="#0c1615"
+            stroke-width="1.5"
+          />
+        </svg>
         <span class="name">{{ short[letter] }}</span>
         <b class="count">{{ side().eighths[letter] ?? (side().trace.includes(letter) ? '+' : '') }}</b>
       </button>

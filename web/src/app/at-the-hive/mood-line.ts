@@ -7,7 +7,14 @@ const WAVES = [2, 3, 4, 6, 9];
 @Component({
   selector: 'bc-mood-line',
   template: `<svg viewBox="0 0 44 22" aria-hidden="true">
-    <path [attr.d]="path()" fill="none" stroke="currentColor" stroke-width="2" stroke-linejoin="round" stroke-linecap="round" />
+    <path
+      [attr.d]="path()"
+      fill="none"
+      stroke="currentColor"
+      stroke-width="2"
+      stroke-linejoin="round"
+      stroke-linecap="round"
+    />
   </svg>`,
   styles: `
     :host,

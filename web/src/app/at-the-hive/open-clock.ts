@@ -8,7 +8,13 @@ const START_CLOSING = 0.8;
 @Component({
   selector: 'bc-open-clock',
   template: `
-    <div class="clock" [class.late]="state() === 'late'" [class.soon]="state() === 'soon'" role="timer" [attr.aria-label]="label()">
+    <div
+      class="clock"
+      [class.late]="state() === 'late'"
+      [class.soon]="state() === 'soon'"
+      role="timer"
+      [attr.aria-label]="label()"
+    >
       <span class="done" [style.width.%]="share() * 100"></span>
       <span class="end"></span>
       <b class="open">{{ openText() }}</b>
@@ -35,7 +41,9 @@ export class OpenClock {
     return opened ? Math.max(0, ((until ? Date.parse(until) : this.now()) - Date.parse(opened)) / 1000) : 0;
   });
   protected readonly share = computed(() => Math.min(1, this.open() / (this.allowed() * 60)));
-  protected readonly state = computed(() => (this.share() >= 1 ? 'late' : this.share() >= START_CLOSING ? 'soon' : 'well'));
+  protected readonly state = computed(() =>
+    this.share() >= 1 ? 'late' : this.share() >= START_CLOSING ? 'soon' : 'well',
+  );
   protected readonly openText = computed(() => {
     if (!this.openedAt()) return 'Not open yet';
     const seconds = Math.floor(this.open());
@@ -47,7 +55,9 @@ export class OpenClock {
     const left = this.allowed() - Math.floor(this.open() / 60);
     return left > 0 ? `${left} min left` : `allowed ${this.allowed()} min`;
   });
-  protected readonly closeText = computed(() => (this.state() === 'late' ? 'shut now' : `close from ${this.at(START_CLOSING)}`));
+  protected readonly closeText = computed(() =>
+    this.state() === 'late' ? 'shut now' : `close from ${this.at(START_CLOSING)}`,
+  );
   protected readonly shutBy = computed(() => this.at(1));
   protected readonly label = computed(() => `${this.openText()}, ${this.leftText()}`);
 

@@ -37,7 +37,8 @@ import type { EvidenceId, SeenEnough } from '@brave-comb/core/inspection';
       @if (seen().enough) {
         <b>Yes.</b> What was asked is answered. The rest can stay where it is.
       } @else if (seen().framesToGo > 0) {
-        <b>Not yet.</b> {{ seen().framesToGo }} more {{ seen().framesToGo === 1 ? 'frame' : 'frames' }}, about {{ seen().minutesToGo }} {{ seen().minutesToGo === 1 ? 'minute' : 'minutes' }}, would answer it.
+        <b>Not yet.</b> {{ seen().framesToGo }} more {{ seen().framesToGo === 1 ? 'frame' : 'frames' }}, about
+        {{ seen().minutesToGo }} {{ seen().minutesToGo === 1 ? 'minute' : 'minutes' }}, would answer it.
       } @else {
         <b>Not yet.</b> Nothing more to lift: tick what you saw.
       }

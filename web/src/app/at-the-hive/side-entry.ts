@@ -67,16 +67,28 @@ export class SideEntryPanel {
     return this.narrow() ? shape * 0.6 : shape;
   });
   /** On a phone the comb is drawn lower than it is, to leave room for the thumb. */
-  private readonly narrow = toSignal(inject(BreakpointObserver).observe('(width < 700px)').pipe(map((state) => state.matches)));
-  protected readonly seed = computed(() => (this.address()?.frame ?? 0) * 2 + (this.address()?.face === 'high' ? 1 : 0));
+  private readonly narrow = toSignal(
+    inject(BreakpointObserver)
+      .observe('(width < 700px)')
+      .pipe(map((state) => state.matches)),
+  );
+  protected readonly seed = computed(
+    () => (this.address()?.frame ?? 0) * 2 + (this.address()?.face === 'high' ? 1 : 0),
+  );
   protected readonly ghost = computed(() => (isBlank(this.side()) ? this.lastSide() : null));
   protected readonly conflict = computed(() => {
     const address = this.address();
-    return this.record().conflicts.find((each) => each.address.frame === address?.frame && each.address.face === address.face) ?? null;
+    return (
+      this.record().conflicts.find(
+        (each) => each.address.frame === address?.frame && each.address.face === address.face,
+      ) ?? null
+    );
   });
   protected readonly inLine = formatSide;
   protected readonly overBy = computed(() => (this.left() < 0 ? `${8 - this.left()} of 8` : null));
-  protected readonly beesText = computed(() => (this.side().bees === null ? 'Bees on …' : `Bees on ${this.side().bees}/8`));
+  protected readonly beesText = computed(() =>
+    this.side().bees === null ? 'Bees on …' : `Bees on ${this.side().bees}/8`,
+  );
 
   protected takeBack(letter: Letter): void {
     this.desk.change(addEighths(this.side(), letter, -1));

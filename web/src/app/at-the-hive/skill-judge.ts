@@ -11,25 +11,36 @@ import { LevelGlyph } from '../skills/level-glyph';
   imports: [LevelGlyph, MatIcon],
   template: `
     <div class="who">
-      <label><span class="unseen">Trainee</span>
+      <label
+        ><span class="unseen">Trainee</span>
         <select #who [value]="trainee()" (change)="trainee.set(who.value)">
           @for (each of file().trainees; track each.id) {
             <option [value]="each.id" [selected]="each.id === trainee()">{{ each.name }}</option>
           }
         </select>
       </label>
-      <label><span class="unseen">Skill</span>
+      <label
+        ><span class="unseen">Skill</span>
         <select #what [value]="skill()" (change)="skill.set(what.value)">
           @for (each of skills(); track each.id) {
-            <option [value]="each.id" [selected]="each.id === skill()">{{ each.name }}{{ each.open ? '' : ', held' }}</option>
+            <option [value]="each.id" [selected]="each.id === skill()">
+              {{ each.name }}{{ each.open ? '' : ', held' }}
+            </option>
           }
         </select>
       </label>
-      <button type="button" class="next" aria-label="Next trainee" (click)="nextTrainee()"><mat-icon svgIcon="forward" aria-hidden="true" /></button>
+      <button type="button" class="next" aria-label="Next trainee" (click)="nextTrainee()">
+        <mat-icon svgIcon="forward" aria-hidden="true" />
+      </button>
     </div>
     <div class="levels" role="group" [attr.aria-label]="'How much help ' + name() + ' needed'">
       @for (level of levels; track level) {
-        <button type="button" [class.sel]="level === judged()" [attr.aria-pressed]="level === judged()" (click)="judge(level)">
+        <button
+          type="button"
+          [class.sel]="level === judged()"
+          [attr.aria-pressed]="level === judged()"
+          (click)="judge(level)"
+        >
           <bc-level-glyph [level]="level" /><span>{{ words[level] }}</span>
         </button>
       }
@@ -42,7 +53,10 @@ export class SkillJudge {
   readonly file = input.required<VisitFile>();
   readonly record = input.required<VisitRecord>();
   /** Trainee and skill that the step suggests. */
-  readonly suggested = input<{ readonly trainee: string | null; readonly skill: string }>({ trainee: null, skill: 'lifts-straight' });
+  readonly suggested = input<{ readonly trainee: string | null; readonly skill: string }>({
+    trainee: null,
+    skill: 'lifts-straight',
+  });
   readonly judgedAs = output<{ readonly trainee: string; readonly skill: string; readonly level: SkillLevel }>();
 
   protected readonly levels = SKILL_LEVELS;
@@ -60,11 +74,17 @@ export class SkillJudge {
   protected readonly skill = linkedSignal(() => this.suggestedSkill());
   protected readonly name = computed(() => this.file().trainees.find((each) => each.id === this.trainee())?.name ?? '');
   protected readonly skills = computed(() => {
-    const open = new Set(this.file().skills.filter((each) => (each.open as readonly string[]).includes(this.trainee())).map((each) => each.id));
+    const open = new Set(
+      this.file()
+        .skills.filter((each) => each.open.includes(this.trainee()))
+        .map((each) => each.id),
+    );
     return CHECKLIST.map((skill) => ({ ...skill, open: open.has(skill.id) }));
   });
   protected readonly judged = computed(
-    () => this.record().judgements.find((each) => each.trainee === this.trainee() && each.skill === this.skill())?.level ?? null,
+    () =>
+      this.record().judgements.find((each) => each.trainee === this.trainee() && each.skill === this.skill())?.level ??
+      null,
   );
 
   protected nextTrainee(): void {

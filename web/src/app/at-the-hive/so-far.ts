@@ -6,10 +6,12 @@ import { decimal } from '../shell/format';
 @Component({
   selector: 'bc-so-far',
   template: `
-    <h2>So far <small>{{ estimate().sidesRead }} of {{ sides() }} sides</small></h2>
+    <h2>
+      So far <small>{{ estimate().sidesRead }} of {{ sides() }} sides</small>
+    </h2>
     <dl>
       @for (row of rows(); track row.name) {
-        <div>
+        <div [class.detail]="row.detail">
           <dt>{{ row.name }}</dt>
           <dd>
             <b>{{ row.value }}</b> {{ row.unit }}
@@ -43,7 +45,7 @@ import { decimal } from '../shell/format';
         display: flex;
         gap: 10px;
         align-items: baseline;
-        overflow-x: auto;
+        flex-wrap: wrap;
       }
       h2 {
         font-size: 15px;
@@ -54,7 +56,13 @@ import { decimal } from '../shell/format';
       }
       dl {
         display: flex;
-        gap: 10px;
+        flex-wrap: wrap;
+        gap: 0 10px;
+        margin: 0;
+        font-size: 14px;
+      }
+      .detail {
+        display: none !important;
       }
       dl > div {
         gap: 4px;
@@ -68,16 +76,17 @@ export class SoFar {
   readonly estimate = input.required<ColonyEstimate>();
   readonly sides = input.required<number>();
 
-  protected readonly rows = computed(() => {
+  /** On a phone brood stands for its stages. */
+  protected readonly rows = computed<readonly { name: string; value: string; unit: string; detail?: boolean }[]>(() => {
     const now = this.estimate();
     return [
       { name: 'Bees', value: now.framesOfBees ? decimal(now.framesOfBees.value) : '?', unit: 'fr' },
       { name: 'Food', value: decimal(now.storesKg.value), unit: 'kg' },
-      { name: 'Eggs', value: decimal(now.eggs.value), unit: 'fr' },
+      { name: 'Eggs', value: decimal(now.eggs.value), unit: 'fr', detail: true },
       { name: 'Pollen', value: decimal(now.pollen.value), unit: 'fr' },
-      { name: 'Larvae', value: decimal(now.larvae.value), unit: 'fr' },
-      { name: 'Sealed', value: decimal(now.sealedWorker.value), unit: 'fr' },
-      { name: 'Drone', value: decimal(now.sealedDrone.value), unit: 'fr' },
+      { name: 'Larvae', value: decimal(now.larvae.value), unit: 'fr', detail: true },
+      { name: 'Sealed', value: decimal(now.sealedWorker.value), unit: 'fr', detail: true },
+      { name: 'Drone', value: decimal(now.sealedDrone.value), unit: 'fr', detail: true },
       { name: 'Brood', value: decimal(now.brood.value), unit: 'fr' },
     ];
   });

@@ -15,7 +15,12 @@ import type { Step, StepId } from '@brave-comb/core/inspection';
       @for (step of steps(); track step.id; let number = $index) {
         @if (number >= first() && number < first() + 3) {
           <li>
-            <button type="button" [class.now]="step.id === current()" [attr.aria-current]="step.id === current() ? 'step' : null" (click)="chosen.emit(step.id)">
+            <button
+              type="button"
+              [class.now]="step.id === current()"
+              [attr.aria-current]="step.id === current() ? 'step' : null"
+              (click)="chosen.emit(step.id)"
+            >
               <span class="number">
                 @if (number < index()) {
                   <mat-icon svgIcon="check" aria-label="done" />
@@ -50,8 +55,9 @@ import type { Step, StepId } from '@brave-comb/core/inspection';
       grid-template-columns: 22px 1fr;
       gap: 6px;
       width: 100%;
-      min-height: 30px;
-      padding: 4px 8px;
+      min-height: 48px;
+      align-items: center;
+      padding: 3px 8px;
       border: 0;
       border-radius: 4px;
       background: none;
@@ -62,7 +68,6 @@ import type { Step, StepId } from '@brave-comb/core/inspection';
       cursor: pointer;
     }
     .now {
-      padding: 7px 8px;
       background: #103f39;
       color: #fff;
     }
@@ -86,7 +91,12 @@ export class StepList {
   readonly turn = input.required<RotaTurn | null>();
   readonly chosen = output<StepId>();
 
-  protected readonly index = computed(() => Math.max(0, this.steps().findIndex((step) => step.id === this.current())));
+  protected readonly index = computed(() =>
+    Math.max(
+      0,
+      this.steps().findIndex((step) => step.id === this.current()),
+    ),
+  );
   protected readonly first = computed(() => Math.max(0, Math.min(this.index() - 1, this.steps().length - 3)));
   protected readonly who = computed(() => {
     const turn = this.turn();

@@ -36,7 +36,13 @@ export class StepPanel {
   protected readonly reasons = STOP_REASONS;
   protected readonly towards = toward;
   protected readonly partName = partName;
-  readonly look = signal<{ traffic: (typeof TRAFFIC)[number]; pollenIn: boolean; deadBees: boolean; intruders: boolean; note: string }>({
+  readonly look = signal<{
+    traffic: (typeof TRAFFIC)[number];
+    pollenIn: boolean;
+    deadBees: boolean;
+    intruders: boolean;
+    note: string;
+  }>({
     traffic: 'steady',
     pollenIn: false,
     deadBees: false,
@@ -52,8 +58,12 @@ export class StepPanel {
     { id: 'deadBees', name: 'Dead bees' },
     { id: 'intruders', name: 'Wasps or robbers' },
   ] as const;
-  protected readonly parts = computed<readonly StackPart[]>(() => this.stack().map((layer) => ({ layer, text: partName(layer) })));
-  protected readonly smokeCount = computed(() => (place: string) => this.record().smoke.filter((each) => each.place === place).length);
+  protected readonly parts = computed<readonly StackPart[]>(() =>
+    this.stack().map((layer) => ({ layer, text: partName(layer) })),
+  );
+  protected readonly smokeCount = computed(
+    () => (place: string) => this.record().smoke.filter((each) => each.place === place).length,
+  );
   protected readonly doubtful = computed(() => Object.values(this.record().sides).filter((each) => each.side.doubtful));
   protected readonly summary = computed(() => {
     const now = this.estimate();

@@ -10,7 +10,13 @@ export interface StackPart {
   readonly heavy?: boolean;
 }
 
-const HEIGHT: Readonly<Record<Exclude<Layer['kind'], 'box'>, number>> = { roof: 14, 'crown-board': 5, excluder: 6, feeder: 16, floor: 8 };
+const HEIGHT: Readonly<Record<Exclude<Layer['kind'], 'box'>, number>> = {
+  roof: 14,
+  'crown-board': 5,
+  excluder: 6,
+  feeder: 16,
+  floor: 8,
+};
 
 const NAMES: Readonly<Record<Exclude<Layer['kind'], 'box'>, string>> = {
   roof: 'roof',
@@ -30,13 +36,23 @@ export const partName = (layer: Layer): string => (layer.kind === 'box' ? layer.
     <svg [attr.viewBox]="'0 0 ' + width() + ' ' + drawn().height" role="img" [attr.aria-label]="label()">
       @for (part of drawn().parts; track part.id) {
         @if (part.off) {
-          <rect x="2.5" [attr.y]="part.y" [attr.width]="boxWidth() - 1" [attr.height]="part.height - 1.4" fill="none" stroke="var(--ink)" stroke-dasharray="3 3" />
+          <rect
+            x="2.5"
+            [attr.y]="part.y"
+            [attr.width]="boxWidth() - 1"
+            [attr.height]="part.height - 1.4"
+            fill="none"
+            stroke="var(--ink)"
+            stroke-dasharray="3 3"
+          />
         }
         <g [attr.transform]="'translate(' + part.x + ' ' + part.y + ')'">
           @switch (part.kind) {
             @case ('roof') {
               <path
-                [attr.d]="'M0 ' + (part.height - 1) + 'V5q0-4 4-4h' + (boxWidth() - 6) + 'q4 0 4 4V' + (part.height - 1) + 'z'"
+                [attr.d]="
+                  'M0 ' + (part.height - 1) + 'V5q0-4 4-4h' + (boxWidth() - 6) + 'q4 0 4 4V' + (part.height - 1) + 'z'
+                "
                 fill="#b9c5c0"
                 stroke="var(--comb-ink)"
                 stroke-width="1.3"
@@ -52,14 +68,38 @@ export const partName = (layer: Layer): string => (layer.kind === 'box' ? layer.
               />
             }
             @case ('crown-board') {
-              <rect x="1" [attr.width]="boxWidth()" [attr.height]="part.height - 1" fill="#8fa09a" stroke="var(--comb-ink)" />
+              <rect
+                x="1"
+                [attr.width]="boxWidth()"
+                [attr.height]="part.height - 1"
+                fill="#8fa09a"
+                stroke="var(--comb-ink)"
+              />
             }
             @case ('floor') {
-              <rect x="0" [attr.width]="boxWidth() + 2" [attr.height]="part.height - 1" fill="#8fa09a" stroke="var(--comb-ink)" />
-              <rect [attr.x]="boxWidth() * 0.3" [attr.y]="part.height * 0.35" [attr.width]="boxWidth() * 0.42" [attr.height]="part.height * 0.35" fill="#1b2a2a" />
+              <rect
+                x="0"
+                [attr.width]="boxWidth() + 2"
+                [attr.height]="part.height - 1"
+                fill="#8fa09a"
+                stroke="var(--comb-ink)"
+              />
+              <rect
+                [attr.x]="boxWidth() * 0.3"
+                [attr.y]="part.height * 0.35"
+                [attr.width]="boxWidth() * 0.42"
+                [attr.height]="part.height * 0.35"
+                fill="#1b2a2a"
+              />
             }
             @case ('feeder') {
-              <rect x="1" [attr.width]="boxWidth()" [attr.height]="part.height - 1" fill="#dceaf4" stroke="var(--comb-ink)" />
+              <rect
+                x="1"
+                [attr.width]="boxWidth()"
+                [attr.height]="part.height - 1"
+                fill="#dceaf4"
+                stroke="var(--comb-ink)"
+              />
             }
             @default {
               <rect
@@ -71,7 +111,12 @@ export const partName = (layer: Layer): string => (layer.kind === 'box' ? layer.
                 [attr.stroke]="part.current ? 'var(--heather)' : part.heavy ? 'var(--rust)' : 'var(--comb-ink)'"
                 [attr.stroke-width]="part.current ? 3 : 1.4"
               />
-              <path [attr.d]="'M' + (boxWidth() / 2 - 5) + ' ' + part.height * 0.45 + 'h10'" stroke="#4a5a58" stroke-width="1.5" stroke-linecap="round" />
+              <path
+                [attr.d]="'M' + (boxWidth() / 2 - 5) + ' ' + part.height * 0.45 + 'h10'"
+                stroke="#4a5a58"
+                stroke-width="1.5"
+                stroke-linecap="round"
+              />
             }
           }
         </g>
@@ -87,7 +132,12 @@ export const partName = (layer: Layer): string => (layer.kind === 'box' ? layer.
           </text>
         }
         @if (part.note) {
-          <text [attr.x]="textX()" [attr.y]="part.y + part.height / 2 + 11" font-size="11" [style.fill]="part.heavy ? 'var(--rust-text)' : 'var(--ink-2)'">
+          <text
+            [attr.x]="textX()"
+            [attr.y]="part.y + part.height / 2 + 11"
+            font-size="11"
+            [style.fill]="part.heavy ? 'var(--rust-text)' : 'var(--ink-2)'"
+          >
             {{ part.note }}
           </text>
         }
@@ -118,14 +168,27 @@ export class HiveStack {
     () =>
       `Hive from the roof down: ${[...this.parts()]
         .reverse()
-        .map(({ layer, text }) => [partName(layer), text === partName(layer) ? '' : text, this.off().includes(layer.id) ? 'off' : ''].filter(Boolean).join(' '))
+        .map(({ layer, text }) =>
+          [partName(layer), text === partName(layer) ? '' : text, this.off().includes(layer.id) ? 'off' : '']
+            .filter(Boolean)
+            .join(' '),
+        )
         .join(', ')}`,
   );
   protected readonly drawn = computed(() => {
     let y = 2;
     const parts = [...this.parts()].reverse().map(({ layer, text, note, heavy }) => {
       const role = layer.kind === 'box' ? BOXES[layer.box].role : null;
-      const height = layer.kind === 'box' ? (role === 'super' ? (this.boxWidth() > 60 ? 30 : 25) : this.boxWidth() > 60 ? 40 : 30) : HEIGHT[layer.kind];
+      const height =
+        layer.kind === 'box'
+          ? role === 'super'
+            ? this.boxWidth() > 60
+              ? 30
+              : 25
+            : this.boxWidth() > 60
+              ? 40
+              : 30
+          : HEIGHT[layer.kind];
       const slot = Math.max(height, text ? this.textSize() * 1.15 : 0);
       const off = this.off().includes(layer.id);
       const part = {

@@ -21,7 +21,10 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
     const half = ((eighths / 8) * height) / 2;
     if (reach === 0) pieces.push({ content, y: height / 2 - half, height: 2 * half });
     else {
-      pieces.push({ content, y: height / 2 - reach - half, height: half }, { content, y: height / 2 + reach, height: half });
+      pieces.push(
+        { content, y: height / 2 - reach - half, height: half },
+        { content, y: height / 2 + reach, height: half },
+      );
     }
     reach += half;
   }
@@ -38,8 +41,23 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
       [attr.aria-label]="label()"
       preserveAspectRatio="xMidYMid meet"
     >
-      <rect x="1" [attr.y]="top()" [attr.width]="boxWidth() - 2" [attr.height]="boxHeight()" rx="3" fill="#dfe6e2" stroke="#1b2a2a" stroke-width="1.5" />
-      <rect [attr.x]="wall()" [attr.y]="top() + wall()" [attr.width]="boxWidth() - 2 * wall()" [attr.height]="boxHeight() - 2 * wall()" fill="#c9d3ce" />
+      <rect
+        x="1"
+        [attr.y]="top()"
+        [attr.width]="boxWidth() - 2"
+        [attr.height]="boxHeight()"
+        rx="3"
+        fill="#dfe6e2"
+        stroke="#1b2a2a"
+        stroke-width="1.5"
+      />
+      <rect
+        [attr.x]="wall()"
+        [attr.y]="top() + wall()"
+        [attr.width]="boxWidth() - 2 * wall()"
+        [attr.height]="boxHeight() - 2 * wall()"
+        fill="#c9d3ce"
+      />
       @for (frame of drawn(); track frame.number) {
         <g
           [attr.role]="choosable() ? 'button' : null"
@@ -51,7 +69,13 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
           (keydown.enter)="choose(frame.number); $event.stopPropagation()"
           (keydown.space)="choose(frame.number); $event.preventDefault(); $event.stopPropagation()"
         >
-          <rect [attr.x]="frame.x - gap()" y="0" [attr.width]="frame.width + 2 * gap()" [attr.height]="height()" fill="transparent" />
+          <rect
+            [attr.x]="frame.x - gap()"
+            y="0"
+            [attr.width]="frame.width + 2 * gap()"
+            [attr.height]="height()"
+            fill="transparent"
+          />
           <rect
             [attr.x]="frame.x + frame.width * 0.3"
             [attr.y]="top() + 2"
@@ -60,7 +84,13 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
             rx="1.5"
             fill="#17544c"
           />
-          <rect [attr.x]="frame.x" [attr.y]="frame.y" [attr.width]="frame.width" [attr.height]="frame.height" fill="#fff" />
+          <rect
+            [attr.x]="frame.x"
+            [attr.y]="frame.y"
+            [attr.width]="frame.width"
+            [attr.height]="frame.height"
+            fill="#fff"
+          />
           @for (half of frame.halves; track half.face) {
             <g [attr.transform]="'translate(' + half.x + ' ' + frame.y + ')'">
               @for (piece of half.pieces; track $index) {
@@ -83,8 +113,21 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
               }
             </g>
           }
-          <rect [attr.x]="frame.x + frame.width / 2 - rib() / 2" [attr.y]="frame.y" [attr.width]="rib()" [attr.height]="frame.height" fill="#17544c" />
-          <rect [attr.x]="frame.x" [attr.y]="frame.y" [attr.width]="frame.width" [attr.height]="frame.height" fill="none" stroke="#1b2a2a" />
+          <rect
+            [attr.x]="frame.x + frame.width / 2 - rib() / 2"
+            [attr.y]="frame.y"
+            [attr.width]="rib()"
+            [attr.height]="frame.height"
+            fill="#17544c"
+          />
+          <rect
+            [attr.x]="frame.x"
+            [attr.y]="frame.y"
+            [attr.width]="frame.width"
+            [attr.height]="frame.height"
+            fill="none"
+            stroke="#1b2a2a"
+          />
           @if (frame.current) {
             <rect
               [attr.x]="frame.x - 3"
@@ -125,11 +168,18 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
             </text>
           }
           @if (frame.doubtful) {
-            <path [attr.d]="'M' + (frame.x + frame.width - 7) + ' ' + (frame.y - 2) + 'h11v17l-5.5-4-5.5 4z'" fill="#a6521f" stroke="#fff" stroke-width="1.4" />
+            <path
+              [attr.d]="'M' + (frame.x + frame.width - 7) + ' ' + (frame.y - 2) + 'h11v17l-5.5-4-5.5 4z'"
+              fill="#a6521f"
+              stroke="#fff"
+              stroke-width="1.4"
+            />
           }
           @if (frame.cells) {
             <path
-              [attr.transform]="'translate(' + (frame.x + frame.width * 0.3) + ' ' + (frame.y + frame.height - 14) + ')'"
+              [attr.transform]="
+                'translate(' + (frame.x + frame.width * 0.3) + ' ' + (frame.y + frame.height - 14) + ')'
+              "
               d="M-5 0C-6.5 5-5.5 9.5-3.6 10.5L-2 8.6h4L3.6 10.5C5.5 9.5 6.5 5 5 0z"
               fill="#fff"
               stroke="#1b2a2a"
@@ -137,10 +187,23 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
             />
           }
           @if (frame.queen) {
-            <g [attr.transform]="'translate(' + (frame.x + frame.width / 2) + ' ' + (frame.y + frame.height / 2) + ') scale(' + pin() + ')'">
+            <g
+              [attr.transform]="
+                'translate(' +
+                (frame.x + frame.width / 2) +
+                ' ' +
+                (frame.y + frame.height / 2) +
+                ') scale(' +
+                pin() +
+                ')'
+              "
+            >
               <circle r="12" fill="#fff" />
               <circle r="10.5" fill="#5e3a78" />
-              <path d="M0-6.4c2 0 2.7 1.7 2.3 3.2C3.8-1.8 3.4 4.4 0 8.2-3.4 4.4-3.8-1.8-2.3-3.2-2.7-4.7-2-6.4 0-6.4z" fill="#fff" />
+              <path
+                d="M0-6.4c2 0 2.7 1.7 2.3 3.2C3.8-1.8 3.4 4.4 0 8.2-3.4 4.4-3.8-1.8-2.3-3.2-2.7-4.7-2-6.4 0-6.4z"
+                fill="#fff"
+              />
             </g>
           }
         </g>

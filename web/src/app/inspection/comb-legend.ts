@@ -9,7 +9,15 @@ import { CONTENTS, LETTERS } from '@brave-comb/core/inspection';
       @for (letter of letters; track letter) {
         <li>
           <svg width="22" height="14" viewBox="0 0 22 14" aria-hidden="true">
-            <rect x=".5" y=".5" width="21" height="13" rx="2" [attr.fill]="'url(#comb-s-' + letter + ')'" stroke="var(--ink)" />
+            <rect
+              x=".5"
+              y=".5"
+              width="21"
+              height="13"
+              rx="2"
+              [attr.fill]="'url(#comb-s-' + letter + ')'"
+              stroke="var(--ink)"
+            />
           </svg>
           {{ contents[letter] }}
         </li>

@@ -5,17 +5,27 @@ import { type Grain, nestZones } from './nest-zones';
 /** A side in words, for those who do not see it drawn. */
 export function sideInWords(side: FrameSide | null): string {
   if (!side) return 'not read';
-  const parts = LETTERS.filter((letter) => side.eighths[letter]).map((letter) => `${side.eighths[letter]} eighths ${CONTENTS[letter]}`);
-  return [
-    ...parts,
-    ...side.trace.map((letter) => `a few ${CONTENTS[letter]}`),
-    ...(side.queen ? ['queen seen'] : []),
-    ...(side.cells > 0 ? [`${side.cells} queen cells or cups`] : []),
-    ...(side.doubtful ? ['doubtful'] : []),
-  ].join(', ') || 'nothing read yet';
+  const parts = LETTERS.filter((letter) => side.eighths[letter]).map(
+    (letter) => `${side.eighths[letter]} eighths ${CONTENTS[letter]}`,
+  );
+  return (
+    [
+      ...parts,
+      ...side.trace.map((letter) => `a few ${CONTENTS[letter]}`),
+      ...(side.queen ? ['queen seen'] : []),
+      ...(side.cells > 0 ? [`${side.cells} queen cells or cups`] : []),
+      ...(side.doubtful ? ['doubtful'] : []),
+    ].join(', ') || 'nothing read yet'
+  );
 }
 
-const MARKS: Readonly<Record<string, string>> = { white: '#ffffff', yellow: '#f4c33b', red: '#c8202f', green: '#2f8f46', blue: '#2f6f9f' };
+const MARKS: Readonly<Record<string, string>> = {
+  white: '#ffffff',
+  yellow: '#f4c33b',
+  red: '#c8202f',
+  green: '#2f8f46',
+  blue: '#2f6f9f',
+};
 
 /** One side of one frame: a frame with lugs, in which everything lies where bees keep it, sized to the recorded eighths. */
 @Component({
@@ -35,7 +45,13 @@ const MARKS: Readonly<Record<string, string>> = { white: '#ffffff', yellow: '#f4
       @if (topBar()) {
         <rect x="0" y="0" [attr.width]="width()" [attr.height]="box().bar" rx="1.5" fill="var(--frame-wood, #17544c)" />
       }
-      <rect [attr.x]="box().x" [attr.y]="box().y" [attr.width]="box().combWidth" [attr.height]="box().combHeight" fill="#fff" />
+      <rect
+        [attr.x]="box().x"
+        [attr.y]="box().y"
+        [attr.width]="box().combWidth"
+        [attr.height]="box().combHeight"
+        fill="#fff"
+      />
       @if (zones(); as zones) {
         <g [attr.opacity]="ghost() ? 0.55 : 1">
           @for (zone of zones; track zone.content) {
@@ -50,8 +66,19 @@ const MARKS: Readonly<Record<string, string>> = { white: '#ffffff', yellow: '#f4
         </g>
         @for (tag of tags(); track tag.text) {
           <g [attr.transform]="'translate(' + tag.x + ' ' + tag.y + ')'">
-            <rect [attr.x]="-tag.width / 2" y="-13" [attr.width]="tag.width" height="26" rx="4" fill="#fff" stroke="#0c1615" stroke-width="1.5" />
-            <text y="6.5" text-anchor="middle" font-size="19" font-weight="700" style="fill: #0c1615">{{ tag.text }}</text>
+            <rect
+              [attr.x]="-tag.width / 2"
+              y="-13"
+              [attr.width]="tag.width"
+              height="26"
+              rx="4"
+              fill="#fff"
+              stroke="#0c1615"
+              stroke-width="1.5"
+            />
+            <text y="6.5" text-anchor="middle" font-size="19" font-weight="700" style="fill: #0c1615">
+              {{ tag.text }}
+            </text>
           </g>
         }
         @for (cell of cells(); track cell.x) {
@@ -119,7 +146,8 @@ export class CombPortrait {
     const side = this.side();
     if (!side) return null;
     const { x, y, combWidth, combHeight } = this.box();
-    const corner = ([u, v]: readonly [number, number]) => `${(x + u * combWidth).toFixed(1)} ${(y + v * combHeight).toFixed(1)}`;
+    const corner = ([u, v]: readonly [number, number]) =>
+      `${(x + u * combWidth).toFixed(1)} ${(y + v * combHeight).toFixed(1)}`;
     return nestZones(side, this.grain(), this.seed()).map(({ content, path }) => ({
       content,
       path: path.map((ring) => `M${ring.map(corner).join('L')}Z`).join(''),
@@ -167,7 +195,9 @@ export class CombPortrait {
       }));
       const clear = at.find(
         (spot) =>
-          !placed.some((other) => Math.abs(other.x - spot.x) < (other.width + width) / 2 + 5 && Math.abs(other.y - spot.y) < 31),
+          !placed.some(
+            (other) => Math.abs(other.x - spot.x) < (other.width + width) / 2 + 5 && Math.abs(other.y - spot.y) < 31,
+          ),
       );
       const spot = clear ?? at[0] ?? { x: x + combWidth / 2, y: y + combHeight / 2, width };
       placed.push(spot);

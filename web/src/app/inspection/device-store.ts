@@ -33,10 +33,18 @@ interface Device extends DBSchema {
   prepared: { key: string; value: VisitFile };
   starts: { key: string; value: WaitingStart };
   entries: { key: string; value: WaitingEntry; indexes: { visit: string } };
-  drafts: { key: string; value: SideDraft };
 }
 
-/** What this device keeps by itself: it survives a reload, a restart and no signal. */
+const JOURNAL = 'brave-comb/entry/';
+const DRAFT = 'brave-comb/draft/';
+const journalKeys = (): string[] => Object.keys(localStorage).filter((key) => key.startsWith(JOURNAL));
+
+/**
+ * What this device keeps by itself: it survives a reload, a restart and no signal.
+ *
+ * An entry and a half-typed side must outlive a tab that is closed in the same instant. So both are written at once, to local storage; an
+ * entry moves from there to the database as soon as that has it.
+ */
 @Injectable({ providedIn: 'root' })
 export class DeviceStore {
   private readonly opened: Promise<IDBPDatabase<Device>> = openDB<Device>('brave-comb', 1, {
@@ -45,7 +53,6 @@ export class DeviceStore {
       db.createObjectStore('files', { keyPath: 'visit.id' });
       db.createObjectStore('starts', { keyPath: 'id' });
       db.createObjectStore('entries', { keyPath: 'id' }).createIndex('visit', 'visit');
-      db.createObjectStore('drafts', { keyPath: 'visit' });
     },
   });
 
@@ -94,11 +101,22 @@ export class DeviceStore {
   }
 
   async keepEntry(entry: WaitingEntry): Promise<void> {
+    localStorage.setItem(`${JOURNAL}${entry.id}`, JSON.stringify(entry));
     await (await this.opened).put('entries', entry);
+    localStorage.removeItem(`${JOURNAL}${entry.id}`);
+  }
+
+  /** Brings entries into the database that an earlier page could only write down. */
+  private async readJournal(): Promise<void> {
+    for (const key of journalKeys()) {
+      const written = localStorage.getItem(key);
+      if (written) await this.keepEntry(JSON.parse(written) as WaitingEntry);
+    }
   }
 
   /** Entries of a visit, or of all visits, in the order in which they were made. */
   async entries(visit?: string): Promise<readonly WaitingEntry[]> {
+    await this.readJournal();
     const db = await this.opened;
     return visit ? db.getAllFromIndex('entries', 'visit', visit) : db.getAll('entries');
   }
@@ -110,28 +128,29 @@ export class DeviceStore {
 
   /** Moves what was entered for one visit to another: the hive was open already under that id. */
   async join(from: string, to: string): Promise<void> {
-    const change = (await this.opened).transaction(['entries', 'drafts', 'files', 'starts'], 'readwrite');
+    const change = (await this.opened).transaction(['entries', 'files', 'starts'], 'readwrite');
     const entries = await change.objectStore('entries').index('visit').getAll(from);
-    const draft = await change.objectStore('drafts').get(from);
     await Promise.all([
       ...entries.map((entry) => change.objectStore('entries').put({ ...entry, visit: to })),
-      ...(draft ? [change.objectStore('drafts').put({ ...draft, visit: to })] : []),
-      change.objectStore('drafts').delete(from),
       change.objectStore('files').delete(from),
       change.objectStore('starts').delete(from),
       change.done,
     ]);
+    const draft = this.draft(from);
+    if (draft) this.keepDraft({ ...draft, visit: to });
+    this.forgetDraft(from);
   }
 
-  async keepDraft(draft: SideDraft): Promise<void> {
-    await (await this.opened).put('drafts', draft);
+  keepDraft(draft: SideDraft): void {
+    localStorage.setItem(`${DRAFT}${draft.visit}`, JSON.stringify(draft));
   }
 
-  async draft(visit: string): Promise<SideDraft | undefined> {
-    return (await this.opened).get('drafts', visit);
+  draft(visit: string): SideDraft | null {
+    const kept = localStorage.getItem(`${DRAFT}${visit}`);
+    return kept ? (JSON.parse(kept) as SideDraft) : null;
   }
 
-  async forgetDraft(visit: string): Promise<void> {
-    await (await this.opened).delete('drafts', visit);
+  forgetDraft(visit: string): void {
+    localStorage.removeItem(`${DRAFT}${visit}`);
   }
 }

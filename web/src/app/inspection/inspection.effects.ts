@@ -3,7 +3,7 @@ import { Router } from '@angular/router';
 import { endpoints } from '@brave-comb/contract';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
-import { catchError, concatMap, filter, from, map, of, switchMap, tap, withLatestFrom } from 'rxjs';
+import { catchError, concatMap, filter, from, map, mergeMap, of, switchMap, tap, withLatestFrom } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
 import { DeviceStore } from './device-store';
 import { InspectionEvents, inspectionFeature } from './inspection.feature';
@@ -15,9 +15,9 @@ export const openVisit = createEffect(
     actions.pipe(
       ofType(InspectionEvents.visitOpened),
       switchMap(({ visit }) =>
-        from(Promise.all([device.file(visit), device.entries(visit), device.draft(visit)])).pipe(
-          map(([file, waiting, draft]) =>
-            InspectionEvents.visitFoundOnDevice({ file: file ?? null, waiting, draft: draft ?? null }),
+        from(Promise.all([device.file(visit), device.entries(visit)])).pipe(
+          map(([file, waiting]) =>
+            InspectionEvents.visitFoundOnDevice({ file: file ?? null, waiting, draft: device.draft(visit) }),
           ),
         ),
       ),
@@ -47,10 +47,10 @@ export const keepEntry = createEffect(
     actions.pipe(
       ofType(InspectionEvents.entryMade),
       withLatestFrom(store.select(inspectionFeature.selectVisit)),
-      concatMap(async ([{ entry }, visit]) => {
+      mergeMap(async ([{ entry }, visit]) => {
         if (!visit) return;
+        if (entry.body.kind === 'frame side recorded') device.forgetDraft(visit);
         await device.keepEntry({ id: entry.id, visit, entry, problem: null });
-        if (entry.body.kind === 'frame side recorded') await device.forgetDraft(visit);
         void outbox.send();
       }),
     ),
@@ -66,8 +66,8 @@ export const keepDraft = createEffect(
         store.select(inspectionFeature.selectAddress),
         store.select(inspectionFeature.selectEntry),
       ),
-      concatMap(async ([, visit, address, entry]) => {
-        if (visit && address) await device.keepDraft({ visit, address, entry });
+      tap(([, visit, address, entry]) => {
+        if (visit && address) device.keepDraft({ visit, address, entry });
       }),
     ),
   { functional: true, dispatch: false },

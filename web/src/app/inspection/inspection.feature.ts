@@ -23,7 +23,11 @@ export const InspectionEvents = createActionGroup({
   source: 'Inspection',
   events: {
     'Visit opened': props<{ visit: string }>(),
-    'Visit found on device': props<{ file: VisitFile | null; waiting: readonly WaitingEntry[]; draft: SideDraft | null }>(),
+    'Visit found on device': props<{
+      file: VisitFile | null;
+      waiting: readonly WaitingEntry[];
+      draft: SideDraft | null;
+    }>(),
     'Visit file loaded': props<{ file: VisitFile }>(),
     'Visit file failed': props<{ visit: string; fault: CallFault }>(),
     'Visit joined': props<{ from: string; to: string }>(),
@@ -69,12 +73,21 @@ const initial: InspectionState = {
 /** The server's file, without what this device sent before and has not struck off. */
 function withFile(state: InspectionState, file: VisitFile): InspectionState {
   const known = file.entries.map((entry) => entry.id);
-  return { ...state, file, fault: null, waiting: adapter.removeMany(known, state.waiting), address: state.address ?? firstUnread(file, state) };
+  return {
+    ...state,
+    file,
+    fault: null,
+    waiting: adapter.removeMany(known, state.waiting),
+    address: state.address ?? firstUnread(file, state),
+  };
 }
 
 function firstUnread(file: VisitFile, state: InspectionState): SideAddress | null {
   if (file.box.kind !== 'box') return null;
-  const waiting = adapter.getSelectors().selectAll(state.waiting).map((each) => each.entry);
+  const waiting = adapter
+    .getSelectors()
+    .selectAll(state.waiting)
+    .map((each) => each.entry);
   const { sides } = recordOf([...file.entries, ...waiting]);
   const order = liftingOrder(file.box.id, file.box.frames);
   const lastRead = order.findLastIndex((side) => sides[sideKey(side)]);
@@ -93,7 +106,9 @@ export const inspectionFeature = createFeature({
       const next = file && !state.file ? withFile(mine, file) : mine;
       return draft ? { ...next, address: draft.address, entry: draft.entry } : next;
     }),
-    on(InspectionEvents.visitFileLoaded, (state, { file }) => (file.visit.id === state.visit ? withFile(state, file) : state)),
+    on(InspectionEvents.visitFileLoaded, (state, { file }) =>
+      file.visit.id === state.visit ? withFile(state, file) : state,
+    ),
     on(InspectionEvents.visitFileFailed, (state, { visit, fault }) =>
       visit === state.visit && !state.file ? { ...state, fault } : state,
     ),
@@ -116,23 +131,35 @@ export const inspectionFeature = createFeature({
       return state.file
         ? {
             ...state,
-            waiting: adapter.removeMany(ours.map((entry) => entry.id), state.waiting),
+            waiting: adapter.removeMany(
+              ours.map((entry) => entry.id),
+              state.waiting,
+            ),
             file: { ...state.file, entries: [...state.file.entries, ...(ours as VisitFile['entries'])] },
           }
         : state;
     }),
     on(InspectionEvents.entriesRefused, (state, { entries }) => ({
       ...state,
-      waiting: adapter.setMany(entries.filter((each) => each.visit === state.visit), state.waiting),
+      waiting: adapter.setMany(
+        entries.filter((each) => each.visit === state.visit),
+        state.waiting,
+      ),
     })),
-    on(InspectionEvents.refusedEntrySettled, (state, { id }) => ({ ...state, waiting: adapter.removeOne(id, state.waiting) })),
+    on(InspectionEvents.refusedEntrySettled, (state, { id }) => ({
+      ...state,
+      waiting: adapter.removeOne(id, state.waiting),
+    })),
     on(InspectionEvents.sendingFailed, (state, { fault }) => ({ ...state, sendingFault: fault })),
     on(InspectionEvents.everythingSent, (state) => (state.sendingFault ? { ...state, sendingFault: null } : state)),
     on(InspectionEvents.sideChosen, (state, { address }) => ({ ...state, address, entry: BLANK, before: [] })),
     on(InspectionEvents.sideChanged, (state, { entry }) => ({
       ...state,
       entry,
-      before: entry.side === state.entry.side ? state.before : [...state.before, state.entry],
+      before:
+        entry.side === state.entry.side
+          ? state.before
+          : [...state.before, state.before.length === 0 ? BLANK : { side: state.entry.side, pending: '' }],
     })),
     on(InspectionEvents.sideChangeUndone, (state) => ({
       ...state,
@@ -152,7 +179,9 @@ export const inspectionFeature = createFeature({
       box ? framesOf(Object.values(record.sides), box.id, box.frames) : [],
     );
     const selectLastFrames = createSelector(selectFile, selectBox, (file, box) =>
-      box && file?.last ? framesOf(file.last.sides as { address: SideAddress; side: FrameSide }[], box.id, box.frames) : null,
+      box && file?.last
+        ? framesOf(file.last.sides as { address: SideAddress; side: FrameSide }[], box.id, box.frames)
+        : null,
     );
     const selectSteps = createSelector(selectFile, selectBox, (file, box) =>
       file && box ? openingScript(file.hiveType, file.stack, box.id) : [],
@@ -160,7 +189,9 @@ export const inspectionFeature = createFeature({
     const selectEstimate = createSelector(selectFrames, selectBox, (frames, box) =>
       box
         ? estimateColony(
-            frames.flatMap((frame) => [frame.low, frame.high].flatMap((side) => (side ? [{ frame: frameOf(box), side }] : []))),
+            frames.flatMap((frame) =>
+              [frame.low, frame.high].flatMap((side) => (side ? [{ frame: frameOf(box), side }] : [])),
+            ),
           )
         : null,
     );

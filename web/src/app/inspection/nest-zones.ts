@@ -53,9 +53,13 @@ function fields(grain: Grain, seed: number): Fields {
       const away = ((Math.abs(dx) * 0.98) ** 2.3 + (Math.abs(dy) * 1.03) ** 2.3) ** (1 / 2.3);
       return away * (1 + 0.028 * Math.sin(3 * angle + s) + 0.02 * Math.sin(5 * angle - s * 2));
     }),
-    arch: field((u, v) => v - 0.36 * ((u - 0.5) / 0.5) ** 2 + 0.018 * Math.sin(u * 9 + s) + 0.012 * Math.sin(u * 21 - s)),
+    arch: field(
+      (u, v) => v - 0.36 * ((u - 0.5) / 0.5) ** 2 + 0.018 * Math.sin(u * 9 + s) + 0.012 * Math.sin(u * 21 - s),
+    ),
     low: field((u, v) => v + 0.3 * ((u - 0.5) / 0.5) ** 2 + 0.018 * Math.sin(u * 10 + s) + 0.01 * Math.sin(u * 23 - s)),
-    corner: field((u, v) => Math.hypot((seed % 2 ? u : 1 - u) * 1.15, (1 - v) * 0.95) + 0.015 * Math.sin(u * 15 + v * 11)),
+    corner: field(
+      (u, v) => Math.hypot((seed % 2 ? u : 1 - u) * 1.15, (1 - v) * 0.95) + 0.015 * Math.sin(u * 15 + v * 11),
+    ),
     rim: field((u, v) => -((v - 0.585) * 1.25 + Math.abs(u - 0.5) * 0.34 + 0.02 * Math.sin(u * 14 + s))),
   };
   fieldsOf.set(key, made);
@@ -85,7 +89,10 @@ export function nestZones(side: FrameSide, grain: Grain, seed: number): readonly
 }
 
 function amountsOf(side: FrameSide): Record<Letter, number> {
-  const amounts = Object.fromEntries(LETTERS.map((letter) => [letter, side.eighths[letter] ?? 0])) as Record<Letter, number>;
+  const amounts = Object.fromEntries(LETTERS.map((letter) => [letter, side.eighths[letter] ?? 0])) as Record<
+    Letter,
+    number
+  >;
   const read = LETTERS.reduce((sum, letter) => sum + amounts[letter], 0);
   if (read > EIGHTHS) for (const letter of LETTERS) amounts[letter] *= EIGHTHS / read;
   for (const letter of side.trace) {
@@ -125,7 +132,12 @@ function layOut(side: FrameSide, grain: Grain, seed: number): readonly Zone[] {
   free = free.slice(broodCells);
   let at: number;
   [brood, at] = take(all.rim, 'D', count('D'), brood);
-  if (count('D') > 0) layers.push({ content: 'D', field: all.rim.map((rim, n) => Math.max(rim - at, all.nest[n]! - nestEdge)), below: 0 });
+  if (count('D') > 0)
+    layers.push({
+      content: 'D',
+      field: all.rim.map((rim, n) => Math.max(rim - at, all.nest[n]! - nestEdge)),
+      below: 0,
+    });
   const stages = BROOD_FROM_MIDDLE.filter((letter) => amounts[letter] > 0);
   stages.forEach((letter, index) => {
     const outermost = index === stages.length - 1;
@@ -148,7 +160,16 @@ function layOut(side: FrameSide, grain: Grain, seed: number): readonly Zone[] {
   const ground: Layer = { content: nothingLeft ? (layers.pop()?.content ?? null) : null, field: null, below: 0 };
   return [ground, ...layers.reverse()].map((layer) => ({
     content: layer.content,
-    path: layer.field ? outline(layer.field, layer.below, nx, ny) : [[[0, 0], [1, 0], [1, 1], [0, 1]]],
+    path: layer.field
+      ? outline(layer.field, layer.below, nx, ny)
+      : [
+          [
+            [0, 0],
+            [1, 0],
+            [1, 1],
+            [0, 1],
+          ],
+        ],
     spots: spotsIn(label, layer.content ? LETTERS.indexOf(layer.content) : -1, nx, ny),
   }));
 }
@@ -162,11 +183,22 @@ function thresholdAt(field: Field, pool: readonly number[], size: number): numbe
 
 /** Rings around the part of the comb where a field lies below a threshold, in shares of width and height. */
 function outline(field: Field, below: number, nx: number, ny: number): readonly Ring[] {
-  if (below === Infinity) return [[[0, 0], [1, 0], [1, 1], [0, 1]]];
+  if (below === Infinity)
+    return [
+      [
+        [0, 0],
+        [1, 0],
+        [1, 1],
+        [0, 1],
+      ],
+    ];
   const { coordinates } = contours()
     .size([nx, ny])
     .smooth(true)
-    .contour(Array.from(field, (value) => -value), -below);
+    .contour(
+      Array.from(field, (value) => -value),
+      -below,
+    );
   return coordinates.flatMap((polygon) => polygon.map((ring) => ring.map(([x, y]) => [x! / nx, y! / ny] as const)));
 }
 

@@ -73,7 +73,7 @@ export class Outbox {
     try {
       return (await firstValueFrom(this.client.call(endpoints.recordEntries, { params: { visit }, body }))).verdicts;
     } catch (error) {
-      const fault = error as CallFault;
+      const fault = error as CallFault & Error;
       const final = fault.status === 422 || fault.status === 404 || fault.status === 403;
       if (!final) throw fault;
       return entries.map(({ id }) => ({

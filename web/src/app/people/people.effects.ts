@@ -74,7 +74,7 @@ export const goHome = createEffect(
   (actions = inject(Actions), router = inject(Router)) =>
     actions.pipe(
       ofType(PeopleEvents.signedIn),
-      tap(() => void router.navigateByUrl(router.parseUrl(router.url).queryParams['back'] ?? '/')),
+      tap(() => void router.navigateByUrl(router.parseUrl(router.url).queryParamMap.get('back') ?? '/')),
     ),
   { functional: true, dispatch: false },
 );

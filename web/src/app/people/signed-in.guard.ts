@@ -12,6 +12,8 @@ export const signedIn: CanActivateFn = (_route, state) => {
     .pipe(
       filter((status) => status !== 'unknown'),
       take(1),
-      map((status) => (status === 'in' ? true : router.createUrlTree(['/sign-in'], { queryParams: { back: state.url } }))),
+      map((status) =>
+        status === 'in' ? true : router.createUrlTree(['/sign-in'], { queryParams: { back: state.url } }),
+      ),
     );
 };

@@ -23,8 +23,18 @@ export const planningFeature = createFeature({
   name: 'planning',
   reducer: createReducer<PlanningState>(
     { sheet: null, session: null, status: 'loading', fault: null },
-    on(PlanningEvents.daySheetOpened, (state, { session }) => ({ ...state, session, status: 'loading' as const, fault: null })),
-    on(PlanningEvents.daySheetLoaded, (state, { sheet }) => ({ ...state, sheet, status: 'ready' as const, fault: null })),
+    on(PlanningEvents.daySheetOpened, (state, { session }) => ({
+      ...state,
+      session,
+      status: 'loading' as const,
+      fault: null,
+    })),
+    on(PlanningEvents.daySheetLoaded, (state, { sheet }) => ({
+      ...state,
+      sheet,
+      status: 'ready' as const,
+      fault: null,
+    })),
     on(PlanningEvents.daySheetFailed, (state, { fault }) => ({ ...state, status: 'failed' as const, fault })),
     on(PlanningEvents.noSessionAhead, (state) => ({ ...state, sheet: null, status: 'none' as const })),
   ),

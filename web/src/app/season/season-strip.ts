@@ -62,7 +62,16 @@ export class SeasonStrip {
     const bloom = weatherEnd + 3;
     const sessions = this.compact() ? fit + 2 : bloom + MOST_LANES * LANE + 3;
     const due = sessions + 18;
-    return { fit, fitHeight, weather, weatherEnd, bloom, sessions, due, height: this.compact() ? fit + 18 : due + 10 + DUE_LANES * 9 };
+    return {
+      fit,
+      fitHeight,
+      weather,
+      weatherEnd,
+      bloom,
+      sessions,
+      due,
+      height: this.compact() ? fit + 18 : due + 10 + DUE_LANES * 9,
+    };
   });
 
   protected readonly days = computed(() => {
@@ -110,7 +119,11 @@ export class SeasonStrip {
     const x = (index: number) => LEFT + (index + 0.4) * this.column;
     const points = days.flatMap((day, index) => (day.warmest ? [{ x: x(index), warmest: day.warmest }] : []));
     return {
-      middle: line<(typeof points)[number]>((p) => p.x, (p) => warmth(p.warmest[1])).curve(curveMonotoneX)(points) ?? '',
+      middle:
+        line<(typeof points)[number]>(
+          (p) => p.x,
+          (p) => warmth(p.warmest[1]),
+        ).curve(curveMonotoneX)(points) ?? '',
       spread:
         area<(typeof points)[number]>(
           (p) => p.x,
@@ -134,7 +147,8 @@ export class SeasonStrip {
       bloom.map((each) => {
         const from = Math.max(0, this.indexOf(each.from));
         const to = Math.min(21, this.indexOf(each.to) + 1);
-        const seen = each.giveOrTake === 0 || each.from <= today ? Math.min(to, Math.max(from, this.indexOf(today) + 0.3)) : from;
+        const seen =
+          each.giveOrTake === 0 || each.from <= today ? Math.min(to, Math.max(from, this.indexOf(today) + 0.3)) : from;
         const opening = each.from > today;
         const text = opening
           ? `${each.plant} opens, ${each.giveOrTake} days either way`
@@ -168,7 +182,14 @@ export class SeasonStrip {
     this.strip().sessions.flatMap((session) => {
       const index = this.indexOf(session.date);
       if (index < 0 || index > 20) return [];
-      const state = session.status === 'called off' ? 'off' : session.status === 'held' ? 'held' : session.date === this.strip().today ? 'now' : 'planned';
+      const state =
+        session.status === 'called off'
+          ? 'off'
+          : session.status === 'held'
+            ? 'held'
+            : session.date === this.strip().today
+              ? 'now'
+              : 'planned';
       return [{ ...session, x: LEFT + (index + 0.5) * this.column - 10, y: this.rows().sessions, state }];
     }),
   );
@@ -176,7 +197,13 @@ export class SeasonStrip {
   protected readonly due = computed(() => {
     const { due, today } = this.strip();
     const open = due.filter((each) => !each.done);
-    const soonest = open.filter((each) => !open.some((other) => other.hive === each.hive && (other.due < each.due || (other.due === each.due && other.id < each.id))));
+    const soonest = open.filter(
+      (each) =>
+        !open.some(
+          (other) =>
+            other.hive === each.hive && (other.due < each.due || (other.due === each.due && other.id < each.id)),
+        ),
+    );
     const { placed, leftOut } = lanes(
       soonest.map((each) => ({
         ...each,

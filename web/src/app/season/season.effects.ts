@@ -12,7 +12,13 @@ import { SeasonEvents, seasonFeature } from './season.feature';
 export const loadStrip = createEffect(
   (actions = inject(Actions), client = inject(ContractClient), store = inject(Store)) =>
     actions.pipe(
-      ofType(SeasonEvents.stripWanted, SeasonEvents.stripOutdated, PeopleEvents.clockMoved, CareEvents.decided, CareEvents.decisionWithdrawn),
+      ofType(
+        SeasonEvents.stripWanted,
+        SeasonEvents.stripOutdated,
+        PeopleEvents.clockMoved,
+        CareEvents.decided,
+        CareEvents.decisionWithdrawn,
+      ),
       withLatestFrom(store.select(seasonFeature.selectAsked)),
       switchMap(([, query]) =>
         client.call(endpoints.seasonStrip, { query }).pipe(

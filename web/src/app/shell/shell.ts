@@ -44,14 +44,16 @@ export class Shell {
   protected readonly waiting = this.store.selectSignal(inspectionFeature.selectAllWaiting);
   protected readonly sheet = this.store.selectSignal(planningFeature.selectSheet);
 
-  protected readonly places = computed(() => PLACES.filter((place) => (place.roles as readonly string[]).includes(this.person()?.role ?? '')));
+  protected readonly places = computed(() =>
+    PLACES.filter((place) => (place.roles as readonly string[]).includes(this.person()?.role ?? '')),
+  );
   protected readonly here = toSignal(
     this.router.events.pipe(
       filter((event) => event instanceof NavigationEnd),
       startWith(null),
-      map(() => this.route.snapshot.firstChild?.data ?? {}),
+      map((): Record<string, unknown> => this.route.snapshot.firstChild?.data ?? {}),
     ),
-    { initialValue: {} as Record<string, unknown> },
+    { initialValue: {} },
   );
   protected readonly initials = computed(() =>
     (this.person()?.name ?? '')
@@ -92,7 +94,8 @@ export class Shell {
 
   protected moveWeek(days: number): void {
     const strip = this.strip();
-    if (strip) this.store.dispatch(SeasonEvents.stripWanted({ site: strip.site.id, from: addDays(strip.days[0]!.date, days) }));
+    if (strip)
+      this.store.dispatch(SeasonEvents.stripWanted({ site: strip.site.id, from: addDays(strip.days[0]!.date, days) }));
   }
 
   protected moveOn(minutes: number): void {

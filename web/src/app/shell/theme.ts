@@ -9,7 +9,7 @@ export class Theme {
 
   constructor() {
     effect(() => {
-      document.documentElement.dataset['theme'] = this.dark() ? 'dark' : 'light';
+      document.documentElement.dataset.theme = this.dark() ? 'dark' : 'light';
       localStorage.setItem(KEY, this.dark() ? 'dark' : 'light');
     });
   }

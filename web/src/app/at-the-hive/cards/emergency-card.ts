@@ -17,13 +17,19 @@ import type { VisitFile } from '@brave-comb/contract';
       <div>
         <a class="call" [href]="'tel:' + card.number">Call {{ card.number }}</a>
         <dl>
-          <dt>Place</dt><dd>{{ card.place }}</dd>
-          <dt>Grid</dt><dd>{{ card.grid }}</dd>
-          <dt>Signal</dt><dd>{{ card.signal }}</dd>
-          <dt>Kit</dt><dd>{{ card.kit }}</dd>
-          <dt>School</dt><dd>{{ card.school }}</dd>
+          <dt>Place</dt>
+          <dd>{{ card.place }}</dd>
+          <dt>Grid</dt>
+          <dd>{{ card.grid }}</dd>
+          <dt>Signal</dt>
+          <dd>{{ card.signal }}</dd>
+          <dt>Kit</dt>
+          <dd>{{ card.kit }}</dd>
+          <dt>School</dt>
+          <dd>{{ card.school }}</dd>
           @for (person of card.people; track person.name) {
-            <dt>{{ person.name }}</dt><dd>{{ person.note }}</dd>
+            <dt>{{ person.name }}</dt>
+            <dd>{{ person.note }}</dd>
           }
         </dl>
       </div>

@@ -30,14 +30,25 @@ const KEYS = [
         @for (letter of letters; track letter) {
           <dt>{{ letter }}</dt>
           <dd>
-            <svg width="26" height="18" viewBox="0 0 26 18" aria-hidden="true"><rect x=".5" y=".5" width="25" height="17" rx="2" [attr.fill]="'url(#comb-m-' + letter + ')'" stroke="#0c1615" /></svg>
+            <svg width="26" height="18" viewBox="0 0 26 18" aria-hidden="true">
+              <rect
+                x=".5"
+                y=".5"
+                width="25"
+                height="17"
+                rx="2"
+                [attr.fill]="'url(#comb-m-' + letter + ')'"
+                stroke="#0c1615"
+              />
+            </svg>
             {{ contents[letter] }}
           </dd>
         }
       </dl>
       <dl>
         @for (key of keys; track key[0]) {
-          <dt>{{ key[0] }}</dt><dd>{{ key[1] }}</dd>
+          <dt>{{ key[0] }}</dt>
+          <dd>{{ key[1] }}</dd>
         }
       </dl>
     </div>

@@ -8,15 +8,26 @@ import { formatSide, readNotes } from '@brave-comb/core/inspection';
   imports: [MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle>Pasted notes</h2>
-    <textarea #field class="notes" rows="8" aria-label="Notes, a side a line" [value]="text()" (input)="text.set(field.value)"></textarea>
+    <textarea
+      #field
+      class="notes"
+      rows="8"
+      aria-label="Notes, a side a line"
+      [value]="text()"
+      (input)="text.set(field.value)"
+    ></textarea>
     <ul class="lines">
       @for (line of lines(); track line.line) {
-        <li [class.bad]="line.problem"><b>{{ line.line }}</b> {{ line.said }}</li>
+        <li [class.bad]="line.problem">
+          <b>{{ line.line }}</b> {{ line.said }}
+        </li>
       }
     </ul>
     <div class="row">
       <button type="button" class="big" matDialogClose>Not now</button>
-      <button type="button" class="big sel" [disabled]="read().length === 0" [matDialogClose]="read()">Record {{ read().length }} {{ read().length === 1 ? 'side' : 'sides' }}</button>
+      <button type="button" class="big sel" [disabled]="read().length === 0" [matDialogClose]="read()">
+        Record {{ read().length }} {{ read().length === 1 ? 'side' : 'sides' }}
+      </button>
     </div>
   `,
   styleUrl: './cards.scss',

@@ -13,7 +13,10 @@ import type { VisitFile } from '@brave-comb/contract';
         <button type="button" class="big" [matDialogClose]="person.id">{{ person.name }}</button>
       }
     </div>
-    <p class="law">Scrape the sting out at once. Watch them for half an hour: breath, face, skin. Anything more than a local swelling: emergency card.</p>
+    <p class="law">
+      Scrape the sting out at once. Watch them for half an hour: breath, face, skin. Anything more than a local
+      swelling: emergency card.
+    </p>
     <button type="button" class="big" [matDialogClose]="null">Answer later</button>
   `,
   styleUrl: './cards.scss',

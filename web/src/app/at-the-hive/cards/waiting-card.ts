@@ -38,7 +38,8 @@ import { timeOf } from '../../shell/format';
       }
       @for (each of conflicts(); track each.key) {
         <li class="bad">
-          <b>Frame {{ each.address.frame }}, side toward {{ each.toward }}</b>: two readings.
+          <b>Frame {{ each.address.frame }}, side toward {{ each.toward }}</b
+          >: two readings.
           <button type="button" class="big" [matDialogClose]="each.address">Settle it</button>
         </li>
       }

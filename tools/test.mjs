@@ -1,0 +1,93 @@
+// npm test: sets up whatever is missing, runs every check, and ends with one line: N passed, N failed.
+import { ensureBuild } from './lib/build.mjs';
+import { ensurePackages } from './lib/debian.mjs';
+import { ensureDependencies } from './lib/dependencies.mjs';
+import { run, say } from './lib/say.mjs';
+import { capture } from './lib/shell.mjs';
+
+/** Colours would hide the numbers. */
+const PLAIN = { ...process.env, NO_COLOR: '1', CI: '1' };
+
+const npx = (...args) => ['npx', ['--no-install', ...args]];
+
+const STEPS = [
+  { name: 'format', command: npx('prettier', '--check', '--log-level', 'warn', '.') },
+  { name: 'lint', command: npx('eslint', '.') },
+  {
+    name: 'layer rules',
+    command: npx(
+      'depcruise',
+      '--config',
+      '.dependency-cruiser.mjs',
+      'core/src',
+      'contract/src',
+      'demo/src',
+      'server/src',
+      'web/src',
+    ),
+  },
+  { name: 'types', command: ['node', ['tools/typecheck.mjs']] },
+  {
+    name: 'core and contract',
+    command: npx('vitest', 'run', '--project', 'core', '--project', 'contract'),
+    counted: true,
+  },
+  {
+    name: 'API on MariaDB',
+    command: ['node', ['tools/with-database.mjs', 'vitest', 'run', '--project', 'server']],
+    counted: true,
+  },
+  { name: 'web', command: npx('ng', 'test'), counted: true },
+  { name: 'production build', work: ensureBuild },
+  { name: 'browser', command: ['node', ['tools/e2e.mjs']], counted: true },
+];
+
+const number = (output, word) =>
+  [...output.matchAll(new RegExp(`(\\d+) ${word}`, 'g'))].reduce((sum, match) => sum + Number(match[1]), 0);
+
+/** Tests that a runner counted. Vitest says "Tests  3 failed | 94 passed (97)", Playwright "3 failed" and "14 passed". */
+function counts(output) {
+  const lines = output
+    .split('\n')
+    .filter((line) => /^\s*Tests\s/.test(line) || /^\s*\d+ (passed|failed|flaky|did not run)\b/.test(line));
+  const text = lines.join('\n');
+  return { passed: number(text, 'passed'), failed: number(text, 'failed') };
+}
+
+async function attempt({ command, work }) {
+  if (!work) return capture(command[0], command[1], { env: PLAIN });
+  try {
+    await work();
+    return { code: 0, output: '' };
+  } catch (error) {
+    return { code: 1, output: String(error?.message ?? error) };
+  }
+}
+
+await run(async () => {
+  await ensureDependencies();
+  await ensurePackages({
+    mariadbd: 'mariadb-server',
+    'mariadb-install-db': 'mariadb-server',
+    setpriv: 'util-linux',
+    chromium: 'chromium',
+  });
+  let passed = 0;
+  let failed = 0;
+  for (const step of STEPS) {
+    const began = performance.now();
+    const { code, output } = await attempt(step);
+    const found = step.counted ? counts(output) : { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
+    // A runner that failed without counting a failed test (a crash, say) counts as one.
+    if (code !== 0 && found.failed === 0) found.failed = 1;
+    passed += found.passed;
+    failed += found.failed;
+    const seconds = ((performance.now() - began) / 1000).toFixed(0);
+    say(
+      `${found.failed === 0 ? '✓' : '✗'} ${step.name}: ${found.passed} passed, ${found.failed} failed (${seconds} s)`,
+    );
+    if (found.failed > 0) say(output);
+  }
+  process.exitCode = failed === 0 ? 0 : 1;
+  say(`${passed} passed, ${failed} failed`);
+});

@@ -1,0 +1,107 @@
+import type { VisitFile } from '@brave-comb/contract';
+import { type EntryBody, type VisitEntry, formatSide, parseSide } from '@brave-comb/core/inspection';
+import { InspectionEvents, inspectionFeature } from './inspection.feature';
+
+const { reducer } = inspectionFeature;
+const address = { box: 'brood', frame: 1, face: 'low' as const };
+const entry = (id: string, body: EntryBody): VisitEntry => ({ id, at: '2026-05-14T12:00:00Z', by: 'tomasz', body });
+const read = (id: string, line: string) =>
+  entry(id, { kind: 'frame side recorded', address, side: parseSide(line), seen: null });
+
+const file = {
+  visit: { id: 'visit', questions: ['laying'] },
+  hiveType: 'national',
+  stack: [{ id: 'brood', kind: 'box', box: 'national-brood', frames: 11, dummy: true }],
+  box: { id: 'brood', kind: 'box', box: 'national-brood', frames: 11, dummy: true },
+  last: null,
+  entries: [],
+} as unknown as VisitFile;
+
+const opened = [InspectionEvents.visitOpened({ visit: 'visit' }), InspectionEvents.visitFileLoaded({ file })].reduce(
+  reducer,
+  reducer(undefined, { type: 'start' }),
+);
+const shown = (state: typeof opened) =>
+  formatSide(
+    inspectionFeature.selectShown.projector(
+      state.entry,
+      inspectionFeature.selectReading.projector(state.address, recordOf(state)),
+    ).side,
+  );
+const recordOf = (state: typeof opened) =>
+  inspectionFeature.selectRecord.projector(
+    state.file,
+    Object.values(state.waiting.entities).flatMap((each) => (each && !each.problem ? [each] : [])),
+  );
+
+describe('a visit on this device', () => {
+  it('starts at the outermost frame', () => {
+    expect(opened.address).toEqual(address);
+  });
+
+  it('counts an entry at once and once, also after the server kept it and sends it back', () => {
+    const made = read('a', '8H');
+    const waiting = reducer(opened, InspectionEvents.entryMade({ entry: made }));
+    expect(Object.keys(recordOf(waiting).sides)).toHaveLength(1);
+    expect(waiting.waiting.ids).toEqual(['a']);
+    const kept = reducer(waiting, InspectionEvents.entriesKept({ entries: [made] }));
+    expect(kept.waiting.ids).toEqual([]);
+    expect(kept.file?.entries).toHaveLength(1);
+    const again = reducer(
+      waiting,
+      InspectionEvents.visitFileLoaded({ file: { ...file, entries: [made] as VisitFile['entries'] } }),
+    );
+    expect(again.waiting.ids).toEqual([]);
+    expect(Object.keys(recordOf(again).sides)).toHaveLength(1);
+  });
+
+  it('keeps a refused entry in sight but out of the record, until it is settled', () => {
+    const made = read('a', '8H');
+    const waiting = reducer(opened, InspectionEvents.entryMade({ entry: made }));
+    const refused = reducer(
+      waiting,
+      InspectionEvents.entriesRefused({
+        entries: [{ id: 'a', visit: 'visit', entry: made, problem: { problem: 'x', message: 'no' } }],
+      }),
+    );
+    expect(recordOf(refused).sides).toEqual({});
+    expect(refused.waiting.ids).toEqual(['a']);
+    expect(reducer(refused, InspectionEvents.refusedEntrySettled({ id: 'a' })).waiting.ids).toEqual([]);
+  });
+
+  it('takes changes of a side back one by one, down to the reading in force', () => {
+    const before = reducer(opened, InspectionEvents.entriesKept({ entries: [] }));
+    const withReading = reducer(
+      before,
+      InspectionEvents.visitFileLoaded({ file: { ...file, entries: [read('a', '8H')] as VisitFile['entries'] } }),
+    );
+    const change = (line: string) => InspectionEvents.sideChanged({ entry: { side: parseSide(line), pending: '' } });
+    const changed = [change('7H'), change('7H 1N')].reduce(reducer, withReading);
+    expect(shown(changed)).toBe('1N 7H');
+    const once = reducer(changed, InspectionEvents.sideChangeUndone());
+    expect(shown(once)).toBe('7H');
+    expect(shown(reducer(once, InspectionEvents.sideChangeUndone()))).toBe('8H');
+  });
+
+  it('forgets a waiting number with the change before it', () => {
+    const number = reducer(opened, InspectionEvents.sideChanged({ entry: { side: opened.entry.side, pending: '8' } }));
+    const eight = reducer(number, InspectionEvents.sideChanged({ entry: { side: parseSide('8S'), pending: '' } }));
+    expect(reducer(eight, InspectionEvents.sideChangeUndone()).entry).toMatchObject({ pending: '' });
+  });
+
+  it('takes up a half-typed side from the device', () => {
+    const draft = { visit: 'visit', address: { ...address, frame: 4 }, entry: { side: parseSide('3S'), pending: '+' } };
+    const found = reducer(
+      reducer(undefined, InspectionEvents.visitOpened({ visit: 'visit' })),
+      InspectionEvents.visitFoundOnDevice({ file, waiting: [], draft }),
+    );
+    expect(found.address?.frame).toBe(4);
+    expect(found.entry).toEqual(draft.entry);
+  });
+
+  it('follows when the hive was open already under another id', () => {
+    const joined = reducer(opened, InspectionEvents.visitJoined({ from: 'visit', to: 'other' }));
+    expect(joined.visit).toBe('other');
+    expect(joined.file?.visit.id).toBe('other');
+  });
+});

@@ -1,0 +1,28 @@
+import { dateText, decimal, oddsText, spanText, timeOf } from './format';
+
+describe('figures in words', () => {
+  it('say odds in tenths, never as a percentage', () => {
+    expect([0, 0.31, 0.875, 0.96, 1].map(oddsText)).toEqual([
+      'less than 1 in 20',
+      '3 in 10',
+      '9 in 10',
+      '19 in 20',
+      'all',
+    ]);
+  });
+
+  it('say spans in hours and minutes', () => {
+    expect([40, 60, 140, 485].map(spanText)).toEqual(['40 min', '1 h', '2 h 20', '8 h 05']);
+  });
+
+  it('tell the time at the site, over the change of the clocks', () => {
+    expect(timeOf('2026-05-14T12:10:00Z', 'Europe/London')).toBe('13:10');
+    expect(timeOf('2026-01-14T12:10:00Z', 'Europe/London')).toBe('12:10');
+    expect(timeOf('2026-05-14T12:10:00Z', 'Etc/GMT-11')).toBe('23:10');
+  });
+
+  it('write dates and decimals without tails', () => {
+    expect(dateText('2026-05-16')).toBe('Sat 16 May');
+    expect([5, 5.04, 5.06].map((value) => decimal(value))).toEqual(['5', '5', '5.1']);
+  });
+});
