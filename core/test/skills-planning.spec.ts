@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { kitList, roleRota, whyThisHive } from '../src/planning';
 import { inBloom, nectarOf } from '../src/season';
-import { CHECKLIST, isOpen, skillOf, standingIn } from '../src/skills';
+import { CHECKLIST, isOpen, skillOf, standingsFrom } from '../src/skills';
 
 describe('the checklist', () => {
   it('names each skill once', () => {
@@ -22,9 +22,9 @@ describe('standing', () => {
 
   it('is the best of the last three demonstrations', () => {
     const once = [shown('alone', 1), shown('helped', 5), shown('saw it', 7), shown('helped', 9)];
-    expect(standingIn(once, 'salma', 'finds-eggs')).toBe('helped');
-    expect(standingIn(once.slice(0, 3), 'salma', 'finds-eggs')).toBe('alone');
-    expect(standingIn(once, 'jun', 'finds-eggs')).toBeNull();
+    expect(standingsFrom(once)('salma', 'finds-eggs')).toBe('helped');
+    expect(standingsFrom(once.slice(0, 3))('salma', 'finds-eggs')).toBe('alone');
+    expect(standingsFrom(once)('jun', 'finds-eggs')).toBeNull();
   });
 
   it('is open until done alone', () => {

@@ -8,7 +8,7 @@ import {
   recordOf,
 } from '@brave-comb/core/inspection';
 import type { Knex } from 'knex';
-import { type VisitRow, entriesOf } from './store';
+import { type VisitRow, entriesOf, lastSeq } from './store';
 
 /** A colony as one visit read it. */
 export interface ColonyRead {
@@ -28,8 +28,22 @@ export function boxOf(stack: Stack, id: string): BoxLayer {
   return stack.filter(isBox).find((layer) => layer.id === id) ?? nestBoxes(stack)[0]!;
 }
 
+/** Visits summed up before, as of their latest entry. Another process that adds one makes this one read again. */
+const summedUp = new Map<string, { readonly seq: number; readonly read: ColonyRead }>();
+const KEPT = 200;
+
 /** Sums a visit up from its entries. */
 export async function readColony(db: Knex, visit: VisitRow): Promise<ColonyRead> {
+  const seq = await lastSeq(db, visit.id);
+  const known = summedUp.get(visit.id);
+  if (known?.seq === seq) return { ...known.read, visit };
+  const read = await sumUp(db, visit);
+  if (summedUp.size >= KEPT) summedUp.delete(summedUp.keys().next().value!);
+  summedUp.set(visit.id, { seq, read });
+  return read;
+}
+
+async function sumUp(db: Knex, visit: VisitRow): Promise<ColonyRead> {
   const record = recordOf(await entriesOf(db, visit.id));
   const readings = Object.values(record.sides);
   const box = boxOf(visit.stack, visit.box);

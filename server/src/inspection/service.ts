@@ -10,6 +10,7 @@ import {
 import { type Question, type VisitEntry, recordOf } from '@brave-comb/core/inspection';
 import { broodMinutes, quantile, weatherAt } from '@brave-comb/core/weather';
 import { nestBoxes } from '@brave-comb/core/equipment';
+import { standingsFrom } from '@brave-comb/core/skills';
 import type { Knex } from 'knex';
 import { v7 as uuid } from 'uuid';
 import { answerFollowUps, openFollowUps } from '../care/store';
@@ -227,7 +228,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
       : null,
     entries,
     trainees: trainees.map(({ id: trainee, name }) => ({ id: trainee, name })),
-    skills: openSkills(await demonstrationsOf(db, visit.school, ids), ids),
+    skills: openSkills(standingsFrom(await demonstrationsOf(db, visit.school, ids)), ids),
     weather,
     limits: { openMinutes: practice.openMinutes, broodMinutes: weather ? broodMinutes(weather.temperature) : 3 },
     emergency: emergencyCard(site, trainees),

@@ -111,6 +111,12 @@ export async function entriesOf(db: Knex, visit: string): Promise<VisitEntry[]> 
   return rows.map((row) => ({ id: row.id, at: iso(row.made_at), by: row.by_person, body: row.body }));
 }
 
+/** Number of the latest entry of a visit; it grows with every entry. */
+export async function lastSeq(db: Knex, visit: string): Promise<number> {
+  const row = await db<EntryRow>('visit_entries').where({ visit }).max<{ last: number | null }>('seq as last').first();
+  return row?.last ?? 0;
+}
+
 export const entryOwners = (db: Knex, ids: readonly string[]) =>
   db<EntryRow>('visit_entries').whereIn('id', ids).select('id', 'visit');
 

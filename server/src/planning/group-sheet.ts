@@ -3,7 +3,7 @@ import { type MarkColour, markColour } from '@brave-comb/core/biology';
 import { HIVE_TYPES, type Layer, boxWeight, isBox, liftAdvice, nestBoxes, supers } from '@brave-comb/core/equipment';
 import { BROOD, type FrameSide, type Letter } from '@brave-comb/core/inspection';
 import { roleRota, whyThisHive } from '@brave-comb/core/planning';
-import { isOpen, standingIn } from '@brave-comb/core/skills';
+import { type Standings, isOpen } from '@brave-comb/core/skills';
 import { daysBetween, roundTo } from '@brave-comb/core/units';
 import type { FollowUpRow } from '../care/store';
 import type { Context } from '../context';
@@ -13,8 +13,7 @@ import { type ColonyRead, readColony } from '../inspection/colony-read';
 import { type VisitRow, visitBefore } from '../inspection/store';
 import type { HousePractice } from '../people/practice';
 import type { traineesOf } from '../people/store';
-import { openSkills, shownDemonstrations } from '../skills/service';
-import type { DemonstrationRow } from '../skills/store';
+import { openSkills } from '../skills/service';
 import type { NamedSessionGroup } from './store';
 
 /** What the sheets of one session are made from. */
@@ -28,7 +27,7 @@ export interface SheetFacts {
   readonly moods: readonly { readonly hive: string; readonly mood: number | null; readonly started_at: Date }[];
   readonly visits: readonly VisitRow[];
   readonly trainees: Awaited<ReturnType<typeof traineesOf>>;
-  readonly demonstrations: readonly DemonstrationRow[];
+  readonly standing: Standings;
 }
 
 /** Who opens which hive and why, what it was like last time, what is due, who does what. */
@@ -77,8 +76,7 @@ export async function groupSheet(
 }
 
 function rotaOf(facts: SheetFacts, trainees: SheetFacts['trainees'], frames: number): GroupSheet['rota'] {
-  const demonstrations = shownDemonstrations(facts.demonstrations);
-  const handled = (id: string) => (isOpen(standingIn(demonstrations, id, 'lifts-straight')) ? 0 : 1);
+  const handled = (id: string) => (isOpen(facts.standing(id, 'lifts-straight')) ? 0 : 1);
   const needFirst = [...trainees].sort((a, b) => handled(a.id) - handled(b.id));
   return roleRota(
     needFirst.map((each) => each.name),
@@ -97,7 +95,6 @@ function choiceOf(
   const moodsOf = (id: string) => facts.moods.filter((each) => each.hive === id).flatMap((each) => each.mood ?? []);
   const monthAgo = facts.dayStart.getTime() - 30 * 86_400_000;
   const others = [...new Set(facts.moods.map((each) => each.hive))].filter((id) => id !== hive.id);
-  const demonstrations = shownDemonstrations(facts.demonstrations);
   return {
     hive: hive.number,
     moods: moodsOf(hive.id).slice(-5),
@@ -106,10 +103,10 @@ function choiceOf(
       .length,
     openingLimit: practice.openingLimit,
     due,
-    openSkills: openSkills(facts.demonstrations, trainees)
+    openSkills: openSkills(facts.standing, trainees)
       .filter((skill) => skill.open.length < trainees.length || skill.id === 'finds-eggs')
       .slice(0, 2)
-      .map(({ id, open }) => ({ skill: id, trainees: open.length, best: standingIn(demonstrations, open[0]!, id) })),
+      .map(({ id, open }) => ({ skill: id, trainees: open.length, best: facts.standing(open[0]!, id) })),
     groupSize: trainees.length,
     heaviestLiftKg: supers(hive.stack).length === 0 ? null : Math.max(...stack.map((part) => part.kg ?? 0)),
   };

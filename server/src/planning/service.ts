@@ -1,6 +1,6 @@
 import { type DaySheet, type Output, type endpoints } from '@brave-comb/contract';
 import { kitList } from '@brave-comb/core/planning';
-import { isOpen, standingIn, skillOf, CHECKLIST } from '@brave-comb/core/skills';
+import { CHECKLIST, isOpen, standingsFrom } from '@brave-comb/core/skills';
 import { supers } from '@brave-comb/core/equipment';
 import { addDays } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
@@ -11,7 +11,6 @@ import { type SiteRow, hivesById, siteById } from '../equipment/store';
 import { visitMoods, visitsOfSession } from '../inspection/store';
 import { groupsOf, practiceOf, traineesOf } from '../people/store';
 import { notFound } from '../problem';
-import { shownDemonstrations } from '../skills/service';
 import { demonstrationsOf } from '../skills/store';
 import { forecastInUse } from '../weather/service';
 import { type SheetFacts, groupSheet } from './group-sheet';
@@ -149,7 +148,7 @@ async function sheetFacts(
     moods,
     visits,
     trainees,
-    demonstrations,
+    standing: standingsFrom(demonstrations),
   };
 }
 
@@ -162,9 +161,6 @@ function mine(actor: Actor, sheets: DaySheet['groups'], facts: SheetFacts): DayS
       ),
     ),
   );
-  const demonstrations = shownDemonstrations(facts.demonstrations);
-  const openSkills = CHECKLIST.filter((skill) => isOpen(standingIn(demonstrations, actor.id, skill.id))).map(
-    (skill) => skillOf(skill.id)!.name,
-  );
+  const openSkills = CHECKLIST.filter((skill) => isOpen(facts.standing(actor.id, skill.id))).map((skill) => skill.name);
   return { roles, openSkills };
 }

@@ -1,22 +1,17 @@
 import { endpoints, type Output } from '@brave-comb/contract';
-import { CHECKLIST, type Demonstration, isOpen, standingIn } from '@brave-comb/core/skills';
+import { CHECKLIST, type Standings, isOpen, standingsFrom } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../context';
-import { iso } from '../dates';
 import { peopleOf } from '../people/store';
 import { notFound } from '../problem';
 import { supervisesTrainee } from '../planning/store';
-import { type DemonstrationRow, demonstrationsOf } from './store';
-
-export const shownDemonstrations = (rows: readonly DemonstrationRow[]): readonly Demonstration[] =>
-  rows.map(({ skill, trainee, level, at }) => ({ skill, trainee, level, at: iso(at) }));
+import { demonstrationsOf } from './store';
 
 /** Skills that are still open in a group, those that most trainees need first. */
-export function openSkills(rows: readonly DemonstrationRow[], trainees: readonly string[]) {
-  const demonstrations = shownDemonstrations(rows);
+export function openSkills(standing: Standings, trainees: readonly string[]) {
   return CHECKLIST.map((skill) => ({
     id: skill.id,
     name: skill.name,
-    open: trainees.filter((trainee) => isOpen(standingIn(demonstrations, trainee, skill.id))),
+    open: trainees.filter((trainee) => isOpen(standing(trainee, skill.id))),
   }))
     .filter((skill) => skill.open.length > 0)
     .sort((a, b) => b.open.length - a.open.length);
@@ -35,12 +30,12 @@ export async function standingsOf(
       actor.id === trainee ||
       (actor.role === 'supervisor' && (await supervisesTrainee(context.db, actor.id, trainee))));
   if (!person || !allowed) throw notFound('trainee');
-  const rows = await demonstrationsOf(context.db, actor.school, [trainee]);
-  const demonstrations = shownDemonstrations(rows);
+  const demonstrations = await demonstrationsOf(context.db, actor.school, [trainee]);
+  const standing = standingsFrom(demonstrations);
   return {
     trainee: { id: person.id, name: person.name },
     standings: CHECKLIST.map((skill) => {
-      const level = standingIn(demonstrations, trainee, skill.id);
+      const level = standing(trainee, skill.id);
       const times = demonstrations.filter((each) => each.skill === skill.id).map((each) => each.at);
       return {
         skill: skill.id,

@@ -1,5 +1,7 @@
 import type { SkillLevel } from '@brave-comb/core/inspection';
+import type { Demonstration } from '@brave-comb/core/skills';
 import type { Knex } from 'knex';
+import { iso } from '../dates';
 
 export interface DemonstrationRow {
   readonly id: string;
@@ -18,5 +20,15 @@ export async function replaceDemonstrations(db: Knex, visit: string, rows: reado
   if (rows.length > 0) await db('demonstrations').insert(rows);
 }
 
-export const demonstrationsOf = (db: Knex, school: string, trainees: readonly string[]): Promise<DemonstrationRow[]> =>
-  db<DemonstrationRow>('demonstrations').where({ school }).whereIn('trainee', trainees).select();
+/** What some trainees have shown. */
+export async function demonstrationsOf(
+  db: Knex,
+  school: string,
+  trainees: readonly string[],
+): Promise<Demonstration[]> {
+  const rows = await db<DemonstrationRow>('demonstrations')
+    .where({ school })
+    .whereIn('trainee', trainees)
+    .select('skill', 'trainee', 'level', 'at');
+  return rows.map(({ skill, trainee, level, at }) => ({ skill, trainee, level, at: iso(at) }));
+}

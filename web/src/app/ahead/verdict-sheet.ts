@@ -69,14 +69,11 @@ export class VerdictSheet {
     const { turn, chance, word } = this.verdict();
     const { zone } = this.session();
     const odds = oddsText(chance);
-    if (turn)
-      return {
-        head: `Turns at ${timeOf(turn.at, zone)},`,
-        text: `${TURNS[turn.why]}. Fit throughout in ${odds} forecasts.`,
-      };
-    return word === 'no'
-      ? { head: 'Not today.', text: `The planned hours are fit in ${odds} forecasts.` }
-      : { head: 'Holds all day.', text: `Fit throughout in ${odds} forecasts.` };
+    if (word === 'no') return { head: 'Not today.', text: `The planned hours are fit in ${odds} forecasts.` };
+    const planned =
+      word === 'go' ? `Fit throughout in ${odds} forecasts.` : `As planned it would be fit in ${odds} forecasts.`;
+    if (turn) return { head: `Turns at ${timeOf(turn.at, zone)},`, text: `${TURNS[turn.why]}. ${planned}` };
+    return { head: word === 'go' ? 'Holds all day.' : 'Not as planned.', text: planned };
   });
   protected readonly next = computed(() => {
     const { nextBest } = this.verdict();
@@ -97,7 +94,7 @@ export class VerdictSheet {
         name: NAMES[gauge.id],
         figure,
         limit,
-        word: gauge.state === 'outside' ? 'not met' : gauge.state === 'tight' ? 'tight' : '',
+        word: gauge.state === 'outside' ? ', not met' : gauge.state === 'tight' ? ', tight' : '',
       };
     }),
   );

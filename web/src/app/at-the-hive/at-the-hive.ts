@@ -239,6 +239,10 @@ export class AtTheHive {
       untracked(() => this.store.dispatch(InspectionEvents.visitOpened({ visit })));
     });
     effect(() => {
+      // On a phone the work of a new step lies above what was tapped to reach it.
+      if (this.step()) globalThis.scrollTo({ top: 0 });
+    });
+    effect(() => {
       this.frame();
       untracked(() => this.frameSince.set(Date.now()));
     });

@@ -95,7 +95,15 @@ import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@br
       outline: 3px dashed #5e3a78;
       outline-offset: -5px;
       color: #43245c;
+      font-size: 15px;
       font-weight: 700;
+      line-height: 1;
+      text-align: center;
+    }
+    @media (width < 700px) {
+      .left {
+        font-size: 13px;
+      }
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -21,6 +21,8 @@ const PLACES = [
   { name: 'Afterwards', view: 'Visit review', link: '/afterwards', roles: ['lead', 'supervisor', 'trainee'] },
 ] as const;
 
+const NOWHERE: Record<string, unknown> = {};
+
 /** The frame around every screen but At the hive: the three moments, the clock, the season strip. */
 @Component({
   selector: 'bc-shell',
@@ -53,7 +55,7 @@ export class Shell {
       startWith(null),
       map((): Record<string, unknown> => this.route.snapshot.firstChild?.data ?? {}),
     ),
-    { initialValue: {} },
+    { initialValue: NOWHERE },
   );
   protected readonly initials = computed(() =>
     (this.person()?.name ?? '')

@@ -1,0 +1,92 @@
+import { type Page, expect, test } from '@playwright/test';
+import { join } from 'node:path';
+import { bigButton, openVisit, reachFrames, signIn, type } from '../tests/school';
+
+const take = (page: Page, name: string, whole = false) =>
+  page.screenshot({ path: join(process.env['PICTURES'] ?? 'results', `${name}.png`), fullPage: whole });
+
+const NEST = [
+  '4H2N2CB4',
+  '4H2N1P1CB4',
+  '3H2N2P1CB5',
+  '2H2N2P1L1EB6',
+  '2H1P3S1L1EB7',
+  '2H1P3S2LB8',
+  '1H1N1P4S1LB8',
+  '1H1P4S1L1EB8Q',
+  '1H1N1P4S1EB8',
+  '1H1N1P5SB8',
+];
+const REST = [
+  '2H1N1P3S1LB8',
+  '1H1P4S1L1DB8',
+  '1H1P3S1L1D1EB8',
+  '1H1P2S2L2EB8',
+  '2H2P2L1E1CB7',
+  '2H1N2P2E1CB7',
+  '2H2N1P3CB6',
+  '3N5CB5',
+  '1N4C3FB3',
+  '1C7FB2',
+  '8FB0',
+];
+
+const enter = async (page: Page, lines: readonly string[]) => {
+  for (const line of lines) {
+    await type(page, line);
+    await page.keyboard.press('Enter');
+  }
+};
+
+test('sign-in, day sheet, At the hive on three screens, visit review', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await take(page, 'sign-in');
+  await signIn(page, 'morag');
+  await expect(page.locator('bc-season-strip .day')).toHaveCount(21);
+  await take(page, 'day-sheet');
+
+  await page.getByRole('button', { name: 'Demo clock, move it on' }).click();
+  await page.getByRole('menuitem', { name: /To the session/ }).click();
+  await expect(page.getByRole('button', { name: 'Demo clock, move it on' })).toContainText('13:10');
+  await page.waitForTimeout(800);
+  await openVisit(page, '4');
+  await expect(bigButton(page)).toHaveText(/Entrance seen/);
+  await take(page, 'at-the-hive-outside');
+  await reachFrames(page);
+  await enter(page, NEST);
+  await type(page, '3S1L1P2H+EKB6');
+  await page.getByRole('group', { name: 'Mood of the bees' }).getByRole('button', { name: 'lively' }).click();
+  await page.getByRole('button', { name: /^alone/ }).click();
+  await page.waitForTimeout(400);
+  await take(page, 'at-the-hive');
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await take(page, 'at-the-hive-1024');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.waitForTimeout(300);
+  await take(page, 'at-the-hive-phone');
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.keyboard.press('Enter');
+  await enter(page, REST);
+  for (let step = 0; step < 9 && !page.url().includes('/afterwards/'); step += 1) {
+    await bigButton(page)
+      .click({ timeout: 4_000 })
+      .catch(() => undefined);
+    await page.waitForTimeout(200);
+  }
+  await expect(page.getByRole('heading', { name: 'What changed' })).toBeVisible();
+  await page.locator('bc-advice-card').first().getByRole('button', { name: 'Decide', exact: true }).click();
+  await expect(page.getByText(/Decided by/)).toBeVisible();
+  await take(page, 'visit-review', true);
+  await page.getByRole('button', { name: /menu$/ }).click();
+  await page.getByRole('menuitem', { name: 'Dark theme' }).click();
+  await page.waitForTimeout(400);
+  await take(page, 'visit-review-dark', true);
+  await page.getByRole('button', { name: /menu$/ }).click();
+  await page.getByRole('menuitem', { name: 'Light theme' }).click();
+
+  await page.getByRole('button', { name: /^Tue 19/ }).click();
+  await expect(page.getByRole('heading', { name: /Hive 8/ })).toBeVisible();
+  await page.waitForTimeout(400);
+  await take(page, 'day-sheet-doubtful');
+});

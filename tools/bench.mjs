@@ -1,0 +1,172 @@
+// npm run bench: figures to compare within one run. Never part of the tests.
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { ensureDependencies } from './lib/dependencies.mjs';
+import { ensureBuild } from './lib/build.mjs';
+import { ensurePackages } from './lib/debian.mjs';
+import { freePort } from './lib/mariadb.mjs';
+import { ROOT } from './lib/paths.mjs';
+import { run, say } from './lib/say.mjs';
+
+const PASSWORD = 'willow-before-gorse';
+const SIDES = 40;
+
+/** Starts the application on given data and measures how long until it serves. */
+async function start(data, port) {
+  const began = performance.now();
+  const child = spawn('node', ['tools/start.mjs'], {
+    cwd: ROOT,
+    env: { ...process.env, PORT: `${port}`, BRAVE_COMB_DATA: data, npm_lifecycle_event: '' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  await new Promise((done, fail) => {
+    let said = '';
+    child.stdout.on('data', (text) => {
+      said += text;
+      if (said.includes('is ready')) done();
+    });
+    child.once('exit', () => fail(new Error(said)));
+  });
+  const seconds = (performance.now() - began) / 1000;
+  const stop = () =>
+    new Promise((done) => {
+      child.removeAllListeners('exit');
+      child.once('exit', done);
+      child.kill('SIGINT');
+    });
+  return { seconds, stop };
+}
+
+/** Scripts that the browser loads before the day sheet stands, compressed. */
+function firstScreen() {
+  const dist = join(ROOT, 'web', 'dist');
+  const seen = new Set();
+  const follow = (name) => {
+    if (seen.has(name)) return;
+    seen.add(name);
+    const text = readFileSync(join(dist, name), 'utf8');
+    for (const [, next] of text.matchAll(/(?:from|import)\s*"\.\/([\w-]+\.js)"/g)) follow(next);
+  };
+  const index = readFileSync(join(dist, 'index.html'), 'utf8');
+  for (const [, name] of index.matchAll(/(?:src|href)="([\w-]+\.js)"/g)) follow(name);
+  const lazy = (mark) =>
+    readdirSync(dist).find((name) => name.endsWith('.js') && readFileSync(join(dist, name), 'utf8').includes(mark));
+  for (const mark of ['bc-shell', 'bc-day-sheet']) {
+    const name = lazy(`selectors:[["${mark}"]]`);
+    if (name) follow(name);
+  }
+  return [...seen].reduce((sum, name) => sum + gzipSync(readFileSync(join(dist, name)), { level: 9 }).length, 0);
+}
+
+const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
+
+/** Time from a key press to the painted side with many sides recorded, beside the same for a handler that does nothing. */
+async function keyToPaint(address) {
+  const { chromium } = await import('@playwright/test');
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'],
+  });
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.goto(address);
+    await page.getByLabel('Name').fill('morag');
+    await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page
+      .getByRole('button', { name: /Start|Go on/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: /^Frame 1\./ }).click();
+    for (let side = 0; side < SIDES; side += 1) {
+      if (side === 21) await page.getByRole('button', { name: /^Frame 1\./ }).click();
+      for (const key of '4S1L1P1HB7') await page.keyboard.press(key);
+      if (side < 21 || side > 21) await page.keyboard.press('Enter');
+      if (side === 20) await page.waitForTimeout(50);
+    }
+    await page.getByRole('button', { name: /^Frame 6\./ }).click();
+    const measure = (target) =>
+      page.evaluate(
+        async ({ times, where }) => {
+          const spans = [];
+          const keys = ['S', 'L', 'H', 'P', 'E', 'C'];
+          const element = where === 'page' ? document : document.body.appendChild(document.createElement('div'));
+          if (where !== 'page') element.addEventListener('keydown', (event) => event.stopPropagation());
+          for (let i = 0; i < times; i += 1) {
+            await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
+            const began = performance.now();
+            element.dispatchEvent(
+              new KeyboardEvent('keydown', { key: keys[i % 6], shiftKey: i % 12 > 5, bubbles: true }),
+            );
+            await new Promise((done) => {
+              requestAnimationFrame(() => {
+                const { port1, port2 } = new MessageChannel();
+                port1.onmessage = done;
+                port2.postMessage(null);
+              });
+            });
+            spans.push(performance.now() - began);
+          }
+          return spans;
+        },
+        { times: 60, where: target },
+      );
+    return { side: median(await measure('page')), empty: median(await measure('nothing')) };
+  } finally {
+    await browser.close();
+  }
+}
+
+async function requestsPerSecond(address) {
+  const { default: autocannon } = await import('autocannon');
+  const answer = await fetch(`${address}/api/people/sign-in`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ name: 'morag', password: PASSWORD }),
+  });
+  const cookie = answer.headers.get('set-cookie').split(';')[0];
+  const next = await (await fetch(`${address}/api/sessions/next`, { headers: { cookie } })).json();
+  const load = async (path) => {
+    const { requests, non2xx } = await autocannon({
+      url: `${address}${path}`,
+      headers: { cookie },
+      connections: 8,
+      duration: 6,
+    });
+    if (non2xx > 0) throw new Error(`${path}: ${non2xx} answers were no success`);
+    return requests.average;
+  };
+  return { daySheet: await load(`/api/sessions/${next.session}/day-sheet`), constant: await load('/api/health') };
+}
+
+await run(async () => {
+  await ensureDependencies();
+  await ensurePackages({ mariadbd: 'mariadb-server', chromium: 'chromium' });
+  await ensureBuild();
+  const data = mkdtempSync(join(tmpdir(), 'brave-comb-bench-'));
+  const port = await freePort();
+  const address = `http://127.0.0.1:${port}`;
+  try {
+    const cold = await start(data, port);
+    await cold.stop();
+    const warm = await start(data, port);
+    say(`start, new data folder (set up, migrations, demo data)   ${cold.seconds.toFixed(1)} s`);
+    say(`start, everything there                                  ${warm.seconds.toFixed(1)} s`);
+    const bytes = firstScreen();
+    say(`JavaScript of the first screen, gzip                     ${(bytes / 1000).toFixed(0)} kB (at most 300)`);
+    const paint = await keyToPaint(address);
+    say(`key press to painted side, ${SIDES} sides recorded (median)    ${paint.side.toFixed(1)} ms`);
+    say(`  the same with an empty handler                         ${paint.empty.toFixed(1)} ms`);
+    const load = await requestsPerSecond(address);
+    say(`day sheet, requests a second                             ${load.daySheet.toFixed(0)}`);
+    say(
+      `  the same server answering a constant                   ${load.constant.toFixed(0)} (${(load.constant / load.daySheet).toFixed(1)} times)`,
+    );
+    await warm.stop();
+  } finally {
+    rmSync(data, { recursive: true, force: true });
+  }
+});
