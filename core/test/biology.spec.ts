@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { beesDue, daysToEmergence, lastLaying, layingRate, markColour, stageAt } from '../src/biology';
+import { DEVELOPMENT, beesDue, daysToEmergence, lastLaying, layingRate, markColour } from '../src/biology';
 import { addDays } from '../src/units';
 
 describe('development', () => {
@@ -13,12 +13,10 @@ describe('development', () => {
     expect(addDays('2026-05-01', daysToEmergence('drone'))).toBe('2026-05-25');
   });
 
-  it('seals a worker on day 9 and a queen on day 8 or 9', () => {
-    expect(stageAt('worker', 8.9)).toBe('larva');
-    expect(stageAt('worker', 9)).toBe('sealed');
-    expect(stageAt('queen', 8.5)).toBe('sealed');
-    expect(stageAt('worker', 21)).toBe('emerged');
-    expect(() => stageAt('worker', -1)).toThrow(RangeError);
+  it('seals a worker on day 9 and a queen on day 8 to 9', () => {
+    const sealedOn = (caste: 'worker' | 'queen') => DEVELOPMENT[caste].egg + DEVELOPMENT[caste].larva;
+    expect(sealedOn('worker')).toBe(9);
+    expect(sealedOn('queen')).toBe(8.5);
   });
 });
 

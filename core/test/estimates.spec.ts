@@ -138,6 +138,8 @@ describe('comparison', () => {
       );
     expect(changesInWords(last, now, { last: sum(last), now: sum(now) })).toEqual([
       'The nest has spread to 1.',
+      // 12 eighths of 8 dm² are 4,800 cells; over 12 days 400 a day.
+      'So much sealed brood means about 400 eggs a day, one to three weeks ago.',
       'Nectar lies among brood on 1 and 2.',
       'Frame 3 is being drawn.',
     ]);

@@ -69,10 +69,6 @@ function apiRouter(context: Context, checked: boolean): Router {
   const serve: Serve = (endpoint, handler) => serveEndpoint(router, endpoint, handler, checked);
   for (const room of [peopleRoutes, seasonRoutes, planningRoutes, inspectionRoutes, careRoutes, skillsRoutes])
     room(context, serve);
-  router.use((_request, response, next) => {
-    response.set('Cache-Control', 'no-store');
-    next();
-  });
   return router;
 }
 

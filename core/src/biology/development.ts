@@ -1,5 +1,3 @@
-import { within } from '../units';
-
 export type Caste = 'worker' | 'drone' | 'queen';
 export type Stage = 'egg' | 'larva' | 'sealed' | 'emerged';
 
@@ -20,21 +18,4 @@ export const DEVELOPMENT: Readonly<Record<Caste, Readonly<Record<Exclude<Stage, 
 export function daysToEmergence(caste: Caste): number {
   const { egg, larva, sealed } = DEVELOPMENT[caste];
   return egg + larva + sealed;
-}
-
-/**
- * Stage of brood of a given age.
- *
- * @param caste worker, drone or queen
- * @param age days since laying, 0 or more
- * @returns the stage on that day
- * @throws RangeError for a negative age
- * @example stageAt('worker', 9) // 'sealed'
- */
-export function stageAt(caste: Caste, age: number): Stage {
-  within('age of brood', age, 0);
-  const { egg, larva, sealed } = DEVELOPMENT[caste];
-  if (age < egg) return 'egg';
-  if (age < egg + larva) return 'larva';
-  return age < egg + larva + sealed ? 'sealed' : 'emerged';
 }

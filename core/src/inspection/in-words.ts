@@ -1,3 +1,4 @@
+import { layingRate } from '../biology';
 import { roundTo } from '../units';
 import { type ChangeWord, changeWord } from './comparison';
 import { BROOD } from './contents';
@@ -57,6 +58,12 @@ export function changesInWords(
       ...measureSentence('Sealed brood', 'frame', estimates.last.sealedWorker, estimates.now.sealedWorker),
     );
     sentences.push(...measureSentence('Food', 'kg', estimates.last.storesKg, estimates.now.storesKg));
+  }
+  const sealed = estimates.now.sealedWorkerCells.value;
+  if (sealed > 0) {
+    sentences.push(
+      `So much sealed brood means about ${Math.round(layingRate(sealed) / 10) * 10} eggs a day, one to three weeks ago.`,
+    );
   }
   const squeezed = nectarAmongBrood(now);
   if (squeezed.length > 0) sentences.push(`Nectar lies among brood on ${spoken(squeezed)}.`);

@@ -34,14 +34,14 @@ export const routes: Routes = [
       {
         path: 'at-the-hive',
         title: 'At the hive – Brave Comb',
-        data: { place: 'At the hive', strip: 'compact' },
-        loadComponent: () => import('./at-the-hive/visits').then((m) => m.VisitsScreen),
+        data: { place: 'At the hive', strip: 'compact', openOnly: true },
+        loadComponent: () => import('./inspection/visit-list').then((m) => m.VisitList),
       },
       {
         path: 'afterwards',
         title: 'Afterwards – Brave Comb',
         data: { place: 'Afterwards', strip: 'compact' },
-        loadComponent: () => import('./afterwards/visits-to-review').then((m) => m.VisitsToReview),
+        loadComponent: () => import('./inspection/visit-list').then((m) => m.VisitList),
       },
       {
         path: 'afterwards/:visit',

@@ -1,0 +1,87 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { RouterLink } from '@angular/router';
+import { type Visit, endpoints } from '@brave-comb/contract';
+import { catchError, map, of } from 'rxjs';
+import { type CallFault, ContractClient } from '../api/contract-client';
+import { dayOf, timeOf } from '../shell/format';
+
+/** Visits, newest first: those open now to go on with, or all to look back on. */
+@Component({
+  selector: 'bc-visit-list',
+  imports: [RouterLink],
+  template: `
+    <section class="sheet">
+      <h1>{{ openOnly() ? 'Open visits' : 'Visits, newest first' }}</h1>
+      @if (fault(); as problem) {
+        <p role="alert">{{ problem.message }}</p>
+      } @else if (visits(); as list) {
+        <ul>
+          @for (visit of list; track visit.id) {
+            <li>
+              <a [routerLink]="[openOnly() ? '/at-the-hive' : '/afterwards', visit.id]"
+                >Hive {{ visit.hiveNumber }}, {{ when(visit) }}</a
+              >
+              <span>{{ visit.group.name }} with {{ visit.supervisor.name }}, {{ visit.site }}</span>
+              @if (!visit.closedAt) {
+                <b>still open</b>
+              }
+            </li>
+          } @empty {
+            <li>
+              {{ openOnly() ? 'No visit is open.' : 'No visit yet.' }} Start one from the
+              <a routerLink="/ahead">day sheet</a>.
+            </li>
+          }
+        </ul>
+      } @else {
+        <p role="status">Loading …</p>
+      }
+    </section>
+  `,
+  styles: `
+    section {
+      max-width: 760px;
+      margin: 18px auto;
+      padding: 16px 20px 18px;
+    }
+    h1 {
+      margin-bottom: 8px;
+      font-size: 20px;
+    }
+    li {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px 14px;
+      padding: 8px 0;
+      border-top: 1px solid var(--line-2);
+    }
+    li > a {
+      min-width: 210px;
+    }
+    b {
+      margin-left: auto;
+      color: var(--rust-text);
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class VisitList {
+  readonly openOnly = input(false);
+  private readonly answer = toSignal(
+    inject(ContractClient)
+      .call(endpoints.recentVisits, {})
+      .pipe(
+        map(({ visits }) => ({ visits, fault: null })),
+        catchError((fault: CallFault) => of({ visits: null, fault })),
+      ),
+  );
+  protected readonly fault = computed(() => this.answer()?.fault ?? null);
+  protected readonly visits = computed(() =>
+    this.answer()?.visits?.filter((visit) => !this.openOnly() || visit.closedAt === null),
+  );
+
+  protected when(visit: Visit): string {
+    return `${dayOf(visit.startedAt, visit.zone)}, ${timeOf(visit.startedAt, visit.zone)}`;
+  }
+}
