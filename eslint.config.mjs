@@ -87,6 +87,11 @@ export default tseslint.config(
         setTimeout: 'readonly',
         setInterval: 'readonly',
         performance: 'readonly',
+        // within functions that run in the page
+        document: 'readonly',
+        requestAnimationFrame: 'readonly',
+        KeyboardEvent: 'readonly',
+        MessageChannel: 'readonly',
       },
     },
   },

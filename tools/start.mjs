@@ -10,6 +10,7 @@ import { Trouble, run, say } from './lib/say.mjs';
 
 const port = Number(process.env.PORT ?? 8080);
 const host = process.env.HOST ?? '127.0.0.1';
+const MOST_RESTARTS = 5;
 
 const portInUse = () =>
   new Trouble(
@@ -48,9 +49,21 @@ await run(async () => {
   await ensureBuild();
 
   const folder = remote ? '' : dataFolder();
-  const database = remote ? null : await startMariaDb(folder);
   let server = null;
   let stopping = false;
+  let restarts = 0;
+  /** The server goes on meanwhile: it answers 503, and devices keep their entries. */
+  const onLost = () => {
+    if (stopping) return false;
+    restarts += 1;
+    const again = restarts <= MOST_RESTARTS;
+    const log = join(folder, 'mariadb.log');
+    process.stderr.write(
+      `\nThe database ended unasked; its log is ${log}. ${again ? 'Starting it again.' : 'It ended too often: stop with Ctrl-C and start again.'} Nothing that was acknowledged is lost.\n`,
+    );
+    return again;
+  };
+  const database = remote ? null : await startMariaDb(folder, { onLost });
   const stop = async (code = 0) => {
     if (stopping) return;
     stopping = true;
@@ -61,13 +74,6 @@ await run(async () => {
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop());
   watchParent(() => void stop());
-  database?.lost.then(() => {
-    process.stderr.write(
-      `\nThe database ended; its log is ${join(folder, 'mariadb.log')}. Start again: nothing that was acknowledged is lost.\n`,
-    );
-    void stop(1);
-  });
-
   const { startServer, configFromEnvironment } = await import(join(ROOT, 'server', 'dist', 'main.js'));
   const config = configFromEnvironment(process.env);
   try {
