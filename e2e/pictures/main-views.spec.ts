@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { bigButton, openVisit, reachFrames, signIn, type } from '../tests/school';
 
 const take = (page: Page, name: string, whole = false) =>
-  page.screenshot({ path: join(process.env['PICTURES'] ?? 'results', `${name}.png`), fullPage: whole });
+  page.screenshot({ path: join(process.env.PICTURES ?? 'results', `${name}.png`), fullPage: whole });
 
 const NEST = [
   '4H2N2CB4',
