@@ -8,6 +8,7 @@ import {
   mkdirSync,
   openSync,
   readFileSync,
+  readdirSync,
   renameSync,
   rmSync,
   statfsSync,
@@ -70,8 +71,15 @@ function secretOf(folder) {
 function install(folder) {
   const target = join(folder, 'database');
   if (existsSync(target)) return;
-  const half = join(folder, 'database.new');
-  rmSync(half, { recursive: true, force: true });
+  // A setup that was cut off may still be writing for a moment, so each has a place of its own.
+  const half = join(folder, `database.new-${process.pid}`);
+  for (const left of readdirSync(folder).filter((name) => name.startsWith('database.new-'))) {
+    try {
+      rmSync(join(folder, left), { recursive: true, force: true });
+    } catch {
+      // The next start removes it.
+    }
+  }
   const { status, stdout, stderr } = spawnSync(
     'mariadb-install-db',
     [
