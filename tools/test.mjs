@@ -10,7 +10,8 @@ const PLAIN = { ...process.env, NO_COLOR: '1', CI: '1' };
 
 const npx = (...args) => ['npx', ['--no-install', ...args]];
 
-const STEPS = [
+/** Two lanes side by side, one a core; the browser has the machine for itself afterwards. */
+const READING = [
   { name: 'format', command: npx('prettier', '--check', '--log-level', 'warn', '.') },
   { name: 'lint', command: npx('eslint', '.') },
   {
@@ -27,6 +28,8 @@ const STEPS = [
     ),
   },
   { name: 'types', command: ['node', ['tools/typecheck.mjs']] },
+];
+const RUNNING = [
   {
     name: 'core and contract',
     command: npx('vitest', 'run', '--project', 'core', '--project', 'contract'),
@@ -38,6 +41,8 @@ const STEPS = [
     counted: true,
   },
   { name: 'web', command: npx('ng', 'test'), counted: true },
+];
+const BROWSER = [
   { name: 'production build', work: ensureBuild },
   { name: 'browser', command: ['node', ['tools/e2e.mjs']], counted: true },
 ];
@@ -74,20 +79,24 @@ await run(async () => {
   });
   let passed = 0;
   let failed = 0;
-  for (const step of STEPS) {
-    const began = performance.now();
-    const { code, output } = await attempt(step);
-    const found = step.counted ? counts(output) : { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
-    // A runner that failed without counting a failed test (a crash, say) counts as one.
-    if (code !== 0 && found.failed === 0) found.failed = 1;
-    passed += found.passed;
-    failed += found.failed;
-    const seconds = ((performance.now() - began) / 1000).toFixed(0);
-    say(
-      `${found.failed === 0 ? '✓' : '✗'} ${step.name}: ${found.passed} passed, ${found.failed} failed (${seconds} s)`,
-    );
-    if (found.failed > 0) say(output);
-  }
+  const inOrder = async (steps) => {
+    for (const step of steps) {
+      const began = performance.now();
+      const { code, output } = await attempt(step);
+      const found = step.counted ? counts(output) : { passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 };
+      // A runner that failed without counting a failed test (a crash, say) counts as one.
+      if (code !== 0 && found.failed === 0) found.failed = 1;
+      passed += found.passed;
+      failed += found.failed;
+      const seconds = ((performance.now() - began) / 1000).toFixed(0);
+      say(
+        `${found.failed === 0 ? '✓' : '✗'} ${step.name}: ${found.passed} passed, ${found.failed} failed (${seconds} s)`,
+      );
+      if (found.failed > 0) say(output);
+    }
+  };
+  await Promise.all([inOrder(READING), inOrder(RUNNING)]);
+  await inOrder(BROWSER);
   process.exitCode = failed === 0 ? 0 : 1;
   say(`${passed} passed, ${failed} failed`);
 });

@@ -9,7 +9,6 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
-import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
 import { Router } from '@angular/router';
 import { markColour } from '@brave-comb/core/biology';
@@ -17,7 +16,6 @@ import {
   type EvidenceId,
   type Letter,
   MOODS,
-  type NoteLine,
   type Question,
   type SideAddress,
   type SkillLevel,
@@ -25,6 +23,7 @@ import {
   firstFrameCaution,
   formatSide,
   pressKey,
+  sideKey,
   toward,
 } from '@brave-comb/core/inspection';
 import { roleRota } from '@brave-comb/core/planning';
@@ -35,11 +34,7 @@ import { InspectionEvents, inspectionFeature } from '../inspection/inspection.fe
 import { VisitDesk } from '../inspection/visit-desk';
 import { Clock } from '../people/clock';
 import { timeOf } from '../shell/format';
-import { EmergencyCard } from './cards/emergency-card';
-import { KeysCard } from './cards/keys-card';
-import { NotesCard } from './cards/notes-card';
-import { StingCard } from './cards/sting-card';
-import { WaitingCard } from './cards/waiting-card';
+import { HiveCards } from './cards/hive-cards';
 import { LetterPad } from './letter-pad';
 import { MoodLine } from './mood-line';
 import { OpenClock } from './open-clock';
@@ -96,7 +91,7 @@ const QUESTION_TEXT: Readonly<Record<Question, string>> = {
 })
 export class AtTheHive {
   private readonly store = inject(Store);
-  private readonly dialog = inject(MatDialog);
+  protected readonly cards = inject(HiveCards);
   private readonly router = inject(Router);
   private readonly clock = inject(Clock);
   protected readonly desk = inject(VisitDesk);
@@ -382,57 +377,25 @@ export class AtTheHive {
   }
 
   protected sting(): void {
-    this.dialog
-      .open<StingCard, unknown, string | null>(StingCard, { data: this.file() })
-      .afterClosed()
-      .subscribe((person) => this.desk.enter({ kind: 'sting counted', person: person ?? null }));
-  }
-
-  protected showEmergency(): void {
-    this.dialog.open(EmergencyCard, { data: this.file()?.emergency, width: '860px', maxWidth: '96vw' });
-  }
-
-  protected showKeys(): void {
-    this.dialog.open(KeysCard, { width: '620px', maxWidth: '96vw' });
+    this.cards.sting().subscribe((person) => this.desk.enter({ kind: 'sting counted', person }));
   }
 
   protected showWaiting(): void {
-    this.dialog
-      .open<WaitingCard, unknown, SideAddress>(WaitingCard, { width: '560px', maxWidth: '96vw' })
-      .afterClosed()
-      .subscribe((address) => {
-        if (address) this.chooseSide(address);
-      });
+    this.cards.waiting().subscribe((address) => this.chooseSide(address));
   }
 
   protected pasteNotes(text: string): void {
-    const box = this.box();
-    if (!box) return;
-    this.dialog
-      .open<NotesCard, unknown, readonly Extract<NoteLine, { side: unknown }>[]>(NotesCard, {
-        data: { text, frames: box.frames },
-        width: '620px',
-        maxWidth: '96vw',
-      })
-      .afterClosed()
-      .subscribe((lines) => {
-        for (const { address, side } of lines ?? []) {
-          const key = `${box.id}/${address.frame}/${address.face}`;
-          this.desk.enter({
-            kind: 'frame side recorded',
-            address: { box: box.id, ...address },
-            side,
-            seen: this.record().sides[key]?.entry ?? null,
-          });
-        }
-      });
+    this.cards.notes(text).subscribe(({ address, side }) => {
+      const seen = this.record().sides[sideKey(address)]?.entry ?? null;
+      this.desk.enter({ kind: 'frame side recorded', address, side, seen });
+    });
   }
 
   protected key(event: KeyboardEvent): void {
     const target = event.target as HTMLElement;
-    const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || this.dialog.openDialogs.length > 0;
+    const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || this.cards.open();
     if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
-    if (event.key === '?') return void this.showKeys();
+    if (event.key === '?') return void this.cards.keys();
     if (!this.atFrames() || (event.key === 'Enter' && target.tagName === 'BUTTON')) return;
     const pressed = pressKey(this.shown(), event.key, event.shiftKey);
     if (!pressed) return;
@@ -447,7 +410,7 @@ export class AtTheHive {
       case 'undo':
         return void this.undo();
       case 'help':
-        return void this.showKeys();
+        return void this.cards.keys();
       case 'as last time':
       case 'same as the other side':
         return void this.copy(wish);

@@ -1,6 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
-import { formatSide, readNotes } from '@brave-comb/core/inspection';
+import { type NoteLine, formatSide, readNotes } from '@brave-comb/core/inspection';
+
+/** A line of notes that could be read. */
+export type ReadNote = Extract<NoteLine, { side: unknown }>;
 
 /** Pasted notes, a side a line. What cannot be read stays in its place with what is wrong with it. */
 @Component({

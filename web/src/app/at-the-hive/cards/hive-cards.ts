@@ -1,0 +1,66 @@
+import { Injectable, inject } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import type { FrameSide, SideAddress } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { type Observable, filter, from, map, switchMap } from 'rxjs';
+import { inspectionFeature } from '../../inspection/inspection.feature';
+import { EmergencyCard } from './emergency-card';
+import { KeysCard } from './keys-card';
+import { NotesCard, type ReadNote } from './notes-card';
+import { StingCard } from './sting-card';
+import { WaitingCard } from './waiting-card';
+
+const ON_A_PHONE = { maxWidth: '96vw' };
+
+/** Cards that lie over the visit for a moment. */
+@Injectable({ providedIn: 'root' })
+export class HiveCards {
+  private readonly dialog = inject(MatDialog);
+  private readonly store = inject(Store);
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
+
+  open(): boolean {
+    return this.dialog.openDialogs.length > 0;
+  }
+
+  emergency(): void {
+    this.dialog.open(EmergencyCard, { data: this.file()?.emergency, width: '860px', ...ON_A_PHONE });
+  }
+
+  keys(): void {
+    this.dialog.open(KeysCard, { width: '620px', ...ON_A_PHONE });
+  }
+
+  /** Who was stung, `null` when that is answered later. */
+  sting(): Observable<string | null> {
+    return this.dialog
+      .open<StingCard, unknown, string | null>(StingCard, { data: this.file() })
+      .afterClosed()
+      .pipe(map((person) => person ?? null));
+  }
+
+  /** The side that somebody wants to settle or enter again. */
+  waiting(): Observable<SideAddress> {
+    return this.dialog
+      .open<WaitingCard, unknown, SideAddress>(WaitingCard, { width: '560px', ...ON_A_PHONE })
+      .afterClosed()
+      .pipe(filter((address) => address !== undefined && typeof address === 'object'));
+  }
+
+  /** The sides of pasted notes, one after another, once somebody has looked them over. */
+  notes(text: string): Observable<{ readonly address: SideAddress; readonly side: FrameSide }> {
+    const box = this.box();
+    return this.dialog
+      .open<NotesCard, unknown, readonly ReadNote[]>(NotesCard, {
+        data: { text, frames: box?.frames ?? 0 },
+        width: '620px',
+        ...ON_A_PHONE,
+      })
+      .afterClosed()
+      .pipe(
+        switchMap((lines) => from(Array.isArray(lines) ? (lines as readonly ReadNote[]) : [])),
+        map(({ address, side }) => ({ address: { box: box?.id ?? '', ...address }, side })),
+      );
+  }
+}
