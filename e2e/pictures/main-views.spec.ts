@@ -89,4 +89,8 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await expect(page.getByRole('heading', { name: /Hive 8/ })).toBeVisible();
   await page.waitForTimeout(400);
   await take(page, 'day-sheet-doubtful');
+  await page.getByRole('button', { name: /^Sat 23/ }).click();
+  await expect(page.getByRole('heading', { name: 'No', level: 1 })).toBeVisible();
+  await page.waitForTimeout(400);
+  await take(page, 'day-sheet-no-go');
 });

@@ -80,6 +80,20 @@ test('every target at the hive is 48 px or more, and nothing runs off a phone', 
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
 
+test('day sheet and review fit a screen 320 px wide without running off it', async ({ page }) => {
+  await signIn(page, 'morag');
+  await page.setViewportSize({ width: 320, height: 640 });
+  const width = () => page.evaluate(() => document.documentElement.scrollWidth);
+  expect(await width()).toBeLessThanOrEqual(320);
+  await page.goto('/afterwards');
+  await page
+    .getByRole('link', { name: /^Hive 4/ })
+    .last()
+    .click();
+  await expect(page.getByRole('heading', { name: 'What changed' })).toBeVisible();
+  expect(await width()).toBeLessThanOrEqual(320);
+});
+
 test('a visit can be worked by keyboard alone', async ({ page }) => {
   await signIn(page, 'ruth');
   await openVisit(page, '6');

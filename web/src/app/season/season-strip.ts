@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, input, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  afterNextRender,
+  computed,
+  inject,
+  input,
+  output,
+} from '@angular/core';
 import type { Strip, StripDay } from '@brave-comb/contract';
 import { daysBetween } from '@brave-comb/core/units';
 import { scaleLinear } from 'd3-scale';
@@ -49,6 +58,17 @@ export class SeasonStrip {
   readonly weekMoved = output<number>();
 
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+
+  constructor() {
+    // Where the strip is wider than the screen, it opens on today.
+    afterNextRender(() => {
+      const element = this.host.nativeElement;
+      const today = element.querySelector<HTMLElement>('.day[aria-pressed="true"]');
+      const frame = element.querySelector<HTMLElement>('.scroll');
+      if (today && frame) frame.scrollLeft = today.offsetLeft + element.clientWidth * -0.2;
+    });
+  }
+
   protected readonly width = WIDTH;
   protected readonly left = LEFT;
   protected readonly column = (WIDTH - LEFT) / 21;
