@@ -60,8 +60,8 @@ describe('the weather stand-in', () => {
   it('forecasts tomorrow better than the day after next week', () => {
     const error = (days: number) => {
       const errors: number[] = [];
-      for (let start = 0; start < 30; start += 1) {
-        const made = instant('2026-04-01T06:40:00Z') + start * 86_400_000;
+      for (let start = 0; start < 10; start += 1) {
+        const made = instant('2026-04-01T06:40:00Z') + start * 3 * 86_400_000;
         const at = made + days * 86_400_000;
         const truth = observedBetween(north, at, at + 3_600_000 * 12).members[0]!;
         const forecast = forecastAt(north, made);

@@ -1,0 +1,162 @@
+import type { ComponentFixture } from '@angular/core/testing';
+import { estimateColony, openingScript, parseSide, recordOf, seenEnough } from '@brave-comb/core/inspection';
+import { elementOf, show } from '../../testing/show';
+import { EighthsBar } from './eighths-bar';
+import { LetterPad } from './letter-pad';
+import { OpenClock } from './open-clock';
+import { SeenEnoughPanel } from './seen-enough';
+import { SkillJudge } from './skill-judge';
+import { SoFar } from './so-far';
+import { StepList } from './step-list';
+
+const of = elementOf;
+const text = (fixture: ComponentFixture<unknown>) => of(fixture).textContent.replace(/\s+/g, ' ').trim();
+const buttons = (fixture: ComponentFixture<unknown>) => [...of(fixture).querySelectorAll('button')];
+
+describe('the open clock', () => {
+  const opened = '2026-05-14T12:00:00.000Z';
+  const after = (minutes: number) => Date.parse(opened) + minutes * 60_000;
+  const at = (now: number, more: object = {}) =>
+    show(OpenClock, { openedAt: opened, now, allowed: 25, zone: 'Europe/London', ...more });
+
+  it('counts what is left and names the times', async () => {
+    const fixture = await at(after(14.5));
+    expect(text(fixture)).toContain('Open 14 min 30 s');
+    expect(text(fixture)).toContain('11 min left');
+    expect(text(fixture)).toContain('close from 13:20');
+    expect(text(fixture)).toContain('shut by 13:25');
+  });
+
+  it('warns, then counts on past its end and locks nothing', async () => {
+    expect(of(await at(after(21))).querySelector('.soon')).not.toBeNull();
+    const late = await at(after(27));
+    expect(of(late).querySelector('.late')).not.toBeNull();
+    expect(text(late)).toContain('Open 27 min 00 s');
+    expect(text(late)).toContain('shut now');
+  });
+
+  it('stands still before opening and after closing', async () => {
+    expect(text(await at(after(0), { openedAt: null }))).toContain('Not open yet');
+    expect(text(await at(after(90), { closedAt: '2026-05-14T12:23:00.000Z' }))).toContain('Open 23 min 00 s');
+  });
+});
+
+describe('the eighths bar', () => {
+  it('has a segment for each eighth, says what is left and takes one back by a tap', async () => {
+    const fixture = await show(EighthsBar, { side: parseSide('3S 2H') });
+    expect(buttons(fixture)).toHaveLength(5);
+    expect(text(fixture)).toContain('3 left');
+    const back: string[] = [];
+    fixture.componentInstance.takenBack.subscribe((letter) => back.push(letter));
+    buttons(fixture)[4]?.click();
+    expect(back).toEqual(['H']);
+  });
+
+  it('makes a ninth eighth stand out', async () => {
+    const nine = { ...parseSide('8S'), eighths: { S: 8, N: 1 } };
+    const fixture = await show(EighthsBar, { side: nine });
+    expect(of(fixture).querySelectorAll('.ninth')).toHaveLength(1);
+  });
+});
+
+describe('the letter pad', () => {
+  it('has ten letters, counts the eighths of each and tells which was pressed', async () => {
+    const fixture = await show(LetterPad, { side: parseSide('3S +E') });
+    expect(buttons(fixture)).toHaveLength(10);
+    const pressed: string[] = [];
+    fixture.componentInstance.pressed.subscribe((letter) => pressed.push(letter));
+    const sealed = buttons(fixture).find((each) => each.textContent.includes('sealed'));
+    expect(sealed?.textContent).toMatch(/3\s*$/);
+    sealed?.click();
+    expect(pressed).toEqual(['S']);
+    expect(buttons(fixture)[0]?.textContent).toMatch(/\+\s*$/);
+  });
+});
+
+describe('seen enough', () => {
+  it('prices what is missing and lets evidence be ticked by hand', async () => {
+    const seen = seenEnough(recordOf([]), ['laying', 'health'], 'brood', 11, null);
+    const fixture = await show(SeenEnoughPanel, { seen });
+    expect(text(fixture)).toContain('11 more frames, about 16 minutes, would answer it.');
+    expect(text(fixture)).toContain('Stop here, say why');
+    const ticked: unknown[] = [];
+    fixture.componentInstance.ticked.subscribe((each) => ticked.push(each));
+    of(fixture).querySelector<HTMLButtonElement>('[role=checkbox]')?.click();
+    expect(ticked).toEqual([{ evidence: 'eggs', seen: true }]);
+  });
+
+  it('says when it is enough', async () => {
+    const fixture = await show(SeenEnoughPanel, {
+      seen: { enough: true, evidence: [], framesToGo: 0, minutesToGo: 0 },
+    });
+    expect(text(fixture)).toContain('What was asked is answered.');
+    expect(text(fixture)).toContain('Start closing');
+  });
+});
+
+describe('estimates so far', () => {
+  it('show bees only once they were counted', async () => {
+    const none = await show(SoFar, { estimate: estimateColony([]), sides: 22 });
+    expect(text(none)).toContain('0 of 22 sides');
+    expect(text(none)).toMatch(/Bees ?\? fr/);
+    const one = estimateColony([{ frame: 'national-deep', side: parseSide('8S B8') }]);
+    expect(text(await show(SoFar, { estimate: one, sides: 22 }))).toMatch(/Bees ?0\.5 fr/);
+  });
+});
+
+describe('the step list', () => {
+  const steps = openingScript(
+    'national',
+    [{ id: 'brood', kind: 'box', box: 'national-brood', frames: 11, dummy: true }],
+    'brood',
+  );
+  const turn = {
+    fromFrame: 1,
+    toFrame: 4,
+    roles: { frames: ['Salma', 'Piotr'], smoke: ['Ife'], record: ['Greta'], clock: [], watch: [] },
+  };
+
+  it('shows the step, the one before and the next, and who does what', async () => {
+    const fixture = await show(StepList, { steps, current: 'frames', turn });
+    expect(text(fixture)).toContain('step 5 of 9');
+    expect(text(fixture)).toContain('Salma and Piotr hold, Greta records');
+    expect(buttons(fixture)).toHaveLength(3);
+    expect(of(fixture).querySelector('[aria-current=step]')?.textContent).toContain('Frames, both sides');
+  });
+
+  it('names who smokes while there is something to smoke', async () => {
+    expect(text(await show(StepList, { steps, current: 'smoke', turn }))).toContain('Ife smokes');
+  });
+});
+
+describe('judging a skill', () => {
+  const file = {
+    trainees: [
+      { id: 'salma', name: 'Salma' },
+      { id: 'jun', name: 'Jun' },
+    ],
+    skills: [{ id: 'finds-eggs', name: 'finds eggs', open: ['salma'] }],
+  };
+  const suggested = { trainee: 'salma', skill: 'finds-eggs' };
+
+  it('judges whom and what is shown', async () => {
+    const fixture = await show(SkillJudge, { file, record: recordOf([]), suggested });
+    const judged: unknown[] = [];
+    fixture.componentInstance.judgedAs.subscribe((each) => judged.push(each));
+    buttons(fixture)
+      .find((each) => each.textContent.includes('alone'))
+      ?.click();
+    expect(judged).toEqual([{ trainee: 'salma', skill: 'finds-eggs', level: 'alone' }]);
+  });
+
+  it('keeps a choice made by hand when the same suggestion comes again', async () => {
+    const fixture = await show(SkillJudge, { file, record: recordOf([]), suggested });
+    buttons(fixture)
+      .find((each) => each.getAttribute('aria-label') === 'Next trainee')
+      ?.click();
+    fixture.componentRef.setInput('file', { ...file });
+    fixture.componentRef.setInput('suggested', { ...suggested });
+    await fixture.whenStable();
+    expect(of(fixture).querySelector('select')?.value).toBe('jun');
+  });
+});
