@@ -1,7 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import type { EntryVerdict, Visit } from '@brave-comb/contract';
 import { endpoints } from '@brave-comb/contract';
-import type { VisitEntry } from '@brave-comb/core/inspection';
 import { provideStore, Store } from '@ngrx/store';
 import { type Observable, of, throwError } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
