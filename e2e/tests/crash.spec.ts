@@ -1,6 +1,6 @@
 import { expect, request, test } from '@playwright/test';
-import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -24,8 +24,18 @@ async function start(port: number, data: string): Promise<{ process: ChildProces
 
 const ended = (child: ChildProcess) =>
   new Promise<number | null>((done) => (child.exitCode === null ? child.once('exit', done) : done(child.exitCode)));
-const databasesOn = (data: string) =>
-  spawnSync('pgrep', ['-f', `mariadbd.*${data}`], { encoding: 'utf8' }).stdout.trim();
+/** Databases that run on some data, by their command lines. */
+const databasesOn = (data: string): string[] =>
+  readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .flatMap((pid) => {
+      try {
+        const line = readFileSync(join('/proc', pid, 'cmdline'), 'utf8');
+        return line.includes('mariadbd') && line.includes(data) ? [pid] : [];
+      } catch {
+        return [];
+      }
+    });
 
 test('kill -9 in the middle of a visit loses nothing that was acknowledged and leaves no database behind', async () => {
   test.setTimeout(180_000);
@@ -52,7 +62,7 @@ test('kill -9 in the middle of a visit loses nothing that was acknowledged and l
     }
     first.process.kill('SIGKILL');
     await ended(first.process);
-    await expect.poll(() => databasesOn(data), { timeout: 15_000 }).toBe('');
+    await expect.poll(() => databasesOn(data), { timeout: 15_000 }).toEqual([]);
 
     const second = await start(port, data);
     const file = (await (await api.get(`/api/visits/${visit}`)).json()) as { entries: { id: string }[] };
@@ -65,7 +75,7 @@ test('kill -9 in the middle of a visit loses nothing that was acknowledged and l
 
     second.process.kill('SIGINT');
     expect(await ended(second.process)).toBe(0);
-    expect(databasesOn(data)).toBe('');
+    expect(databasesOn(data)).toEqual([]);
     await api.dispose();
   } finally {
     rmSync(data, { recursive: true, force: true });

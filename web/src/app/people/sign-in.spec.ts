@@ -1,0 +1,77 @@
+import { TestBed } from '@angular/core/testing';
+import { Store, provideState, provideStore } from '@ngrx/store';
+import { PeopleEvents, peopleFeature } from './people.feature';
+import { SignIn } from './sign-in';
+
+describe('signing in', () => {
+  const open = async () => {
+    TestBed.configureTestingModule({ providers: [provideStore({}), provideState(peopleFeature)] });
+    const store = TestBed.inject(Store);
+    const events: unknown[] = [];
+    const dispatch = store.dispatch.bind(store) as (event: object) => void;
+    vi.spyOn(store, 'dispatch').mockImplementation(((event: object) => {
+      events.push(event);
+      dispatch(event);
+    }) as never);
+    const fixture = TestBed.createComponent(SignIn);
+    await fixture.whenStable();
+    const element = fixture.nativeElement as HTMLElement;
+    const fill = (selector: string, value: string) => {
+      const field = element.querySelector<HTMLInputElement>(selector)!;
+      field.value = value;
+      field.dispatchEvent(new Event('input'));
+    };
+    const submit = async () => {
+      element.querySelector('form')!.dispatchEvent(new Event('submit'));
+      await fixture.whenStable();
+    };
+    return { store, events, fixture, element, fill, submit };
+  };
+
+  it('asks for what is missing and sends nothing until then', async () => {
+    const { events, element, submit } = await open();
+    await submit();
+    expect(events).toEqual([]);
+    expect(element.textContent).toContain('Type your sign-in name.');
+    expect(element.textContent).toContain('Type your password.');
+  });
+
+  it('sends name and password, and cannot be sent twice meanwhile', async () => {
+    const { events, element, fill, submit } = await open();
+    fill('input[formControlName=name]', 'morag');
+    fill('input[formControlName=password]', 'secret');
+    await submit();
+    expect(events).toEqual([PeopleEvents.signInSubmitted({ name: 'morag', password: 'secret' })]);
+    expect(element.querySelector<HTMLButtonElement>('button[type=submit]')?.disabled).toBe(true);
+  });
+
+  it('says what the server said, and keeps the name', async () => {
+    const { store, fixture, element, fill } = await open();
+    fill('input[formControlName=name]', 'morag');
+    const fault = {
+      status: 401,
+      problem: 'not signed in',
+      message: 'Name and password do not fit together.',
+      details: [],
+    };
+    store.dispatch(PeopleEvents.signInRefused({ fault }));
+    await fixture.whenStable();
+    expect(element.querySelector('[role=alert]')?.textContent).toContain('do not fit together');
+    expect(element.querySelector<HTMLInputElement>('input[formControlName=name]')?.value).toBe('morag');
+  });
+
+  it('shows and hides the password, and warns of locked capitals', async () => {
+    const { fixture, element } = await open();
+    const field = element.querySelector<HTMLInputElement>('input[formControlName=password]')!;
+    const toggle = element.querySelector<HTMLButtonElement>('.show')!;
+    expect(field.type).toBe('password');
+    toggle.click();
+    await fixture.whenStable();
+    expect(field.type).toBe('text');
+    const locked = new KeyboardEvent('keydown', { key: 'A', bubbles: true });
+    vi.spyOn(locked, 'getModifierState').mockReturnValue(true);
+    field.dispatchEvent(locked);
+    await fixture.whenStable();
+    expect(element.textContent).toContain('Capitals are locked.');
+  });
+});
