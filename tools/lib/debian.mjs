@@ -3,9 +3,13 @@ import { capture, has, isRoot } from './shell.mjs';
 
 /** Makes sure that Debian packages are there, installing them when this user may. Needs: program → package. */
 export async function ensurePackages(needs) {
-  const missing = Object.entries(needs)
-    .filter(([program]) => !has(program))
-    .map(([, name]) => name);
+  const missing = [
+    ...new Set(
+      Object.entries(needs)
+        .filter(([program]) => !has(program))
+        .map(([, name]) => name),
+    ),
+  ];
   if (missing.length === 0) return;
   const install = `apt-get update && apt-get install -y --no-install-recommends ${missing.join(' ')}`;
   if (!isRoot || !has('apt-get')) {

@@ -12,7 +12,7 @@ export interface CarePractice {
   readonly addSpaceAt: number;
   /** Days between looks while swarms may leave; a cell is sealed on day 8, so no more than 7 with an unclipped queen. */
   readonly swarmIntervalDays: number;
-  /** Days between looks otherwise in the high season; handbook of the trade: 10 to 15. */
+  /** Days between looks otherwise in the high season; common practice: 10 to 15. */
   readonly intervalDays: number;
 }
 

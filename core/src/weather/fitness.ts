@@ -17,7 +17,7 @@ export interface Limits {
 }
 
 /**
- * House practice to start from. Handbook of the trade: full opening from 14 to 15 °C (21 °C in some schools), a quick pull of a few
+ * House practice to start from. Common practice: full opening from 14 to 15 °C (21 °C in some schools), a quick pull of a few
  * frames at about 13 °C, a lid at 10 to 16 °C; wind and light: common practice, settled by no authority.
  */
 export const DEFAULT_LIMITS: Readonly<Record<Depth, Limits>> = {
