@@ -168,7 +168,7 @@ test('the day of another session opens from the strip, by mouse and by keys', as
   await expect(page.getByRole('button', { name: /^Thu 4/ })).toBeVisible();
 });
 
-test('a moved clock moves the forecast: the demo goes on a day', async ({ page }) => {
+test('the second school opens on its own session, by the clock of the demo', async ({ page }) => {
   await signIn(page, 'ines');
   const time = page.getByRole('button', { name: 'Demo clock, move it on' });
   await expect(time).toContainText('14 May');
