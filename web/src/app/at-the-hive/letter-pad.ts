@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { CONTENTS, type FrameSide, type Letter } from '@brave-comb/core/inspection';
 
-/** Columns of brood and of everything else, as the thumb reaches them. */
-const PAD: readonly Letter[] = ['E', 'P', 'L', 'N', 'S', 'H', 'D', 'C', 'X', 'F'];
+/** Brood and spoilt comb, then everything else: two columns, on a phone two rows. */
+const PAD: readonly Letter[] = ['E', 'L', 'S', 'D', 'X', 'P', 'N', 'H', 'C', 'F'];
 const SHORT: Readonly<Record<Letter, string>> = {
   ...CONTENTS,
   S: 'sealed',
@@ -22,7 +22,6 @@ const SHORT: Readonly<Record<Letter, string>> = {
         type="button"
         class="key"
         [class.on]="side().eighths[letter] || side().trace.includes(letter)"
-        [attr.data-letter]="letter"
         (click)="pressed.emit(letter)"
       >
         <b class="letter">{{ letter }}</b>
