@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { DEPTHS } from '@brave-comb/core/weather';
+import { DEPTHS, HINDRANCES } from '@brave-comb/core/weather';
 import { ROLES, endpoint } from './endpoint';
 import { WeighedLayer } from './equipment';
 import { FrameSides } from './inspection';
@@ -26,7 +26,7 @@ export const DayVerdict = z.object({
     .object({
       at: Instant,
       giveOrTake: z.number(),
-      why: z.enum(['rain', 'gusts', 'cold', 'dusk', 'thunder']),
+      why: z.enum(HINDRANCES),
       chance: Share,
     })
     .nullable(),

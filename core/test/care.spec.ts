@@ -30,7 +30,7 @@ const thriving: ColonyFacts = {
   poorDays: 1,
   practice: DEFAULT_CARE,
 };
-const dandelion = { plant: 'Dandelion', gives: 'nectar' as const, from: '2026-05-01', to: '2026-05-20', giveOrTake: 0 };
+const dandelion = { plant: 'Dandelion', nectar: 3, pollen: 4, from: '2026-05-01', to: '2026-05-20', giveOrTake: 0 };
 const kinds = (facts: ColonyFacts) => adviseColony(facts).map((advice) => advice.kind);
 
 describe('advice', () => {

@@ -120,8 +120,8 @@ describe('why this hive', () => {
 
 describe('bloom', () => {
   const plants = [
-    { plant: 'Gorse', gives: 'pollen' as const, from: '2026-03-01', to: '2026-05-12', giveOrTake: 0 },
-    { plant: 'Sycamore', gives: 'nectar' as const, from: '2026-05-06', to: '2026-05-25', giveOrTake: 3 },
+    { plant: 'Gorse', nectar: 0, pollen: 3, from: '2026-03-01', to: '2026-05-12', giveOrTake: 0 },
+    { plant: 'Sycamore', nectar: 4, pollen: 2, from: '2026-05-06', to: '2026-05-25', giveOrTake: 3 },
   ];
 
   it('counts first and last day', () => {

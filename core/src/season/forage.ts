@@ -1,13 +1,24 @@
-import { type CivilDate, daysBetween } from '../units';
+import { type CivilDate, addDays, daysBetween } from '../units';
 
 /** A plant in bloom at a site, seen or expected. */
 export interface Forage {
   readonly plant: string;
-  readonly gives: 'nectar' | 'pollen' | 'nectar and pollen';
+  /** What it is worth to bees: 0 nothing, 1 a little, 2 useful, 3 good, 4 a main source. */
+  readonly nectar: number;
+  readonly pollen: number;
   readonly from: CivilDate;
   readonly to: CivilDate;
   /** Days either way that the expected dates may be off; 0 for dates that were seen. */
   readonly giveOrTake: number;
+}
+
+/** What a plant gives, in words. */
+export function gives({
+  nectar,
+  pollen,
+}: Pick<Forage, 'nectar' | 'pollen'>): 'nectar' | 'pollen' | 'nectar and pollen' {
+  if (pollen === 0) return 'nectar';
+  return nectar === 0 ? 'pollen' : 'nectar and pollen';
 }
 
 /**
@@ -19,10 +30,77 @@ export interface Forage {
  * @throws RangeError for a malformed date
  * @example inBloom(forage, '2026-05-14').map((each) => each.plant) // ['Dandelion', 'Sycamore']
  */
-export function inBloom(forage: readonly Forage[], date: CivilDate): readonly Forage[] {
+export function inBloom<T extends Pick<Forage, 'from' | 'to'>>(forage: readonly T[], date: CivilDate): readonly T[] {
   return forage.filter((each) => daysBetween(each.from, date) >= 0 && daysBetween(date, each.to) >= 0);
 }
 
-/** Plants of a list that give nectar. */
-export const nectarOf = (forage: readonly Forage[]): readonly Forage[] =>
-  forage.filter((each) => each.gives !== 'pollen');
+/** Plants of a list that give nectar worth speaking of. */
+export const nectarOf = <T extends Pick<Forage, 'nectar'>>(forage: readonly T[]): readonly T[] =>
+  forage.filter((each) => each.nectar > 0);
+
+/** A stretch of the year by what the flowers give. */
+export interface ForageSpan {
+  readonly kind: 'flow' | 'gap';
+  readonly from: CivilDate;
+  readonly to: CivilDate;
+  /** Plants that carry a flow, strongest first; for a gap those on either side. */
+  readonly plants: readonly string[];
+  /** Days either way that its beginning may be off. */
+  readonly giveOrTake: number;
+}
+
+/** Nectar worth from which a flow is spoken of (a main source, or several good ones), and up to which there is a gap. Common practice. */
+export const FLOW_NECTAR = 4;
+export const GAP_NECTAR = 1;
+const SHORTEST_GAP = 7;
+
+/** Worth of all nectar in bloom on a day; a plant's first and last days count half. */
+export function nectarOn(forage: readonly Forage[], date: CivilDate): number {
+  return inBloom(forage, date).reduce((sum, { nectar, from, to }) => {
+    const edge = Math.min(daysBetween(from, date), daysBetween(date, to));
+    return sum + nectar * (edge < 2 ? 0.5 : 1);
+  }, 0);
+}
+
+/**
+ * Flows and gaps between two dates. A gap is at least a week with next to no nectar between two flowering stretches.
+ *
+ * @param forage plants of the site with this year's dates
+ * @param from first date
+ * @param to last date
+ * @returns spans in order of time
+ * @throws RangeError for a malformed date
+ * @example forageSpans(forage, '2026-04-01', '2026-09-30').filter((span) => span.kind === 'gap')
+ */
+export function forageSpans(forage: readonly Forage[], from: CivilDate, to: CivilDate): readonly ForageSpan[] {
+  const days = Array.from({ length: daysBetween(from, to) + 1 }, (_, day) => addDays(from, day));
+  const worth = days.map((date) => nectarOn(forage, date));
+  const spans: ForageSpan[] = [];
+  const firstNectar = worth.findIndex((each) => each > GAP_NECTAR);
+  const lastNectar = worth.findLastIndex((each) => each > GAP_NECTAR);
+  const kindOf = (day: number): ForageSpan['kind'] | null => {
+    if (worth[day]! >= FLOW_NECTAR) return 'flow';
+    return worth[day]! <= GAP_NECTAR && day > firstNectar && day < lastNectar ? 'gap' : null;
+  };
+  for (let first = 0; first < days.length;) {
+    const kind = kindOf(first);
+    let end = first + 1;
+    while (end < days.length && kindOf(end) === kind) end += 1;
+    if (kind === 'flow' || (kind === 'gap' && end - first >= SHORTEST_GAP)) {
+      const [begins, ends] = [days[first]!, days[end - 1]!];
+      const plants =
+        kind === 'flow'
+          ? [...nectarOf(inBloom(forage, addDays(begins, Math.floor((end - first) / 2))))]
+          : [...nectarOf(inBloom(forage, addDays(begins, -1))), ...nectarOf(inBloom(forage, addDays(ends, 1)))];
+      spans.push({
+        kind,
+        from: begins,
+        to: ends,
+        plants: [...new Set(plants.sort((a, b) => b.nectar - a.nectar).map((each) => each.plant))].slice(0, 4),
+        giveOrTake: Math.max(0, ...inBloom(forage, begins).map((each) => each.giveOrTake)),
+      });
+    }
+    first = end;
+  }
+  return spans;
+}

@@ -1,1 +1,6 @@
+export * from './bloom';
+export * from './degree-days';
 export * from './forage';
+export * from './plants';
+export * from './pollen';
+export * from './usual';

@@ -1,3 +1,4 @@
 export * from './check';
 export * from './days';
 export * from './round';
+export * from './year';

@@ -8,49 +8,100 @@ export type Depth = (typeof DEPTHS)[number];
 export interface Limits {
   /** Least shade temperature, °C. */
   readonly warmth: number;
+  /** Highest shade temperature, °C: above it comb softens, robbers hunt and people in suits overheat. */
+  readonly heat: number;
   /** Strongest gusts, km/h. */
   readonly gust: number;
-  /** Most rain in the hour, mm. */
+  /** Most rain in the hour, mm, now and for as long as closing up takes. */
   readonly rain: number;
   /** Least light: height of the sun in degrees, less ten under a closed sky. */
   readonly light: number;
+  /** Whether the foragers must be out: with them at home the hive is fuller and sharper. */
+  readonly beesOut: boolean;
 }
 
 /**
  * House practice to start from. Common practice: full opening from 14 to 15 °C (21 °C in some schools), a quick pull of a few
- * frames at about 13 °C, a lid at 10 to 16 °C; wind and light: common practice, settled by no authority.
+ * frames at about 13 °C, a lid at 10 to 16 °C; heat, wind and light: common practice, settled by no authority.
  */
 export const DEFAULT_LIMITS: Readonly<Record<Depth, Limits>> = {
-  outside: { warmth: -10, gust: 60, rain: 2, light: 2 },
-  lid: { warmth: 10, gust: 45, rain: 0.3, light: 4 },
-  'one frame': { warmth: 13, gust: 35, rain: 0.1, light: 8 },
-  full: { warmth: 15, gust: 30, rain: 0.1, light: 15 },
+  outside: { warmth: -10, heat: 45, gust: 60, rain: 2, light: 2, beesOut: false },
+  lid: { warmth: 10, heat: 40, gust: 45, rain: 0.3, light: 4, beesOut: false },
+  'one frame': { warmth: 13, heat: 38, gust: 35, rain: 0.1, light: 8, beesOut: true },
+  full: { warmth: 15, heat: 35, gust: 30, rain: 0.1, light: 15, beesOut: true },
 };
 
 /** Above this chance of thunder nobody stands at a hive. */
 export const THUNDER = 0.25;
 
+/** Time to put a hive together again, minutes: rain must hold off for so long. Common practice. */
+export const CLOSING_MINUTES = 20;
+
+/** What makes an hour unfit, in the order in which it is said. */
+export const HINDRANCES = ['thunder', 'rain', 'rain soon', 'gusts', 'cold', 'heat', 'dark', 'bees in'] as const;
+export type Hindrance = (typeof HINDRANCES)[number];
+
 /** Light for reading comb: height of the sun in degrees, less ten under a closed sky. Common practice. */
 export const lightFor = (weather: Weather, elevation: number): number => elevation - 10 * weather.cloud;
 
 /**
- * The deepest opening that the weather allows.
+ * Whether foragers are out. Bees begin to fly at about 10 °C in the sun, 12 °C under cloud (Winston 1987, from memory), not in rain, in
+ * strong wind or near dark.
  *
  * @param weather the hour's weather
  * @param elevation height of the sun, degrees
+ * @returns true when foragers fly
+ * @example beesFly({ ...calm, temperature: 9 }, 40) // false
+ */
+export function beesFly(weather: Weather, elevation: number): boolean {
+  return (
+    weather.temperature >= 10 + 2 * weather.cloud && weather.rain <= 0.2 && weather.wind <= 35 && elevation - 3 >= 0
+  );
+}
+
+/**
+ * The first thing that forbids a depth.
+ *
+ * @param weather the weather
+ * @param elevation height of the sun, degrees
+ * @param limits what the depth asks for
+ * @param rainSoon rain in the hour in which closing up would end, mm
+ * @returns what forbids it, or `null` when nothing does
+ * @example hindrance({ ...calm, gust: 50 }, 40, DEFAULT_LIMITS.full) // 'gusts'
+ */
+export function hindrance(weather: Weather, elevation: number, limits: Limits, rainSoon = 0): Hindrance | null {
+  if (weather.thunder > THUNDER) return 'thunder';
+  if (weather.rain > limits.rain) return 'rain';
+  if (rainSoon > limits.rain) return 'rain soon';
+  if (weather.gust > limits.gust) return 'gusts';
+  if (weather.temperature < limits.warmth) return 'cold';
+  if (weather.temperature > limits.heat) return 'heat';
+  if (lightFor(weather, elevation) < limits.light) return 'dark';
+  return limits.beesOut && !beesFly(weather, elevation) ? 'bees in' : null;
+}
+
+/**
+ * The deepest opening that the weather allows.
+ *
+ * @param weather the weather
+ * @param elevation height of the sun, degrees
  * @param limits house practice for each depth; a deeper opening also keeps the limits of the shallower ones
+ * @param rainSoon rain in the hour in which closing up would end, mm
  * @returns index into {@link DEPTHS}, −1 when not even an outside look is wise
  * @example fitDepth(calmAndWarm, 40, DEFAULT_LIMITS) // 3, full
  */
-export function fitDepth(weather: Weather, elevation: number, limits: Readonly<Record<Depth, Limits>>): number {
-  if (weather.thunder > THUNDER) return -1;
-  const light = lightFor(weather, elevation);
-  const fits = (depth: Depth) => {
-    const { warmth, gust, rain, light: least } = limits[depth];
-    return weather.temperature >= warmth && weather.gust <= gust && weather.rain <= rain && light >= least;
-  };
-  const shut = DEPTHS.findIndex((depth) => !fits(depth));
-  return shut < 0 ? DEPTHS.length - 1 : shut - 1;
+export function fitDepth(
+  weather: Weather,
+  elevation: number,
+  limits: Readonly<Record<Depth, Limits>>,
+  rainSoon = 0,
+): number {
+  for (let depth = 0; depth < DEPTHS.length; depth += 1) {
+    // Nobody needs time to close what was not opened.
+    const soon = depth === 0 ? 0 : rainSoon;
+    if (hindrance(weather, elevation, limits[DEPTHS[depth]!], soon) !== null) return depth - 1;
+  }
+  return DEPTHS.length - 1;
 }
 
 /**

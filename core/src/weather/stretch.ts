@@ -1,4 +1,4 @@
-import { DEPTHS, type Depth, type Limits, THUNDER, fitDepth } from './fitness';
+import { CLOSING_MINUTES, DEPTHS, type Depth, type Hindrance, type Limits, fitDepth, hindrance } from './fitness';
 import { type Ensemble, HOUR, MINUTE, type Weather, quantile, weatherAt } from './hour';
 import { type Place, sunElevation } from './sun';
 
@@ -10,6 +10,14 @@ export interface Stretch {
 }
 
 const STEP = 10 * MINUTE;
+const CLOSING = CLOSING_MINUTES * MINUTE;
+
+const rainAt = (member: readonly Weather[], start: number, at: number): number =>
+  member[Math.floor((at - start) / HOUR)]?.rain ?? 0;
+
+/** Rain in the hour in which a hive opened at an instant could be closed again, mm. */
+export const rainAfter = (member: readonly Weather[], start: number, at: number): number =>
+  rainAt(member, start, at + CLOSING);
 
 /** The ensemble, the place and the house practice: what every question about a stretch needs. */
 export interface Outlook {
@@ -35,7 +43,7 @@ export function depthSteps(outlook: Outlook, from: number, to: number): readonly
     steps.push(
       outlook.ensemble.members.map((member) => {
         const weather = weatherAt(member, start, at);
-        return weather ? fitDepth(weather, elevation, outlook.limits) : -1;
+        return weather ? fitDepth(weather, elevation, outlook.limits, rainAfter(member, start, at)) : -1;
       }),
     );
   }
@@ -99,7 +107,7 @@ export interface Turn {
   readonly at: number;
   /** Half the span between one in ten and nine in ten members, minutes. */
   readonly giveOrTake: number;
-  readonly why: 'rain' | 'gusts' | 'cold' | 'dusk' | 'thunder';
+  readonly why: Hindrance;
   /** Share of the members that turn before the end of the day. */
   readonly chance: number;
 }
@@ -126,7 +134,7 @@ export function turnOf(outlook: Outlook, depth: Depth, from: number, to: number)
     const step = steps.findIndex((each) => each[index]! < least);
     if (step < 0) return;
     const at = from + step * STEP;
-    turns.push({ at, why: whatTurns(member, start, at, outlook.limits[depth]) });
+    turns.push(turnAt(member, start, at, outlook.place, outlook.limits[depth]));
   });
   if (turns.length === 0 || turns.length < fitAtStart / 2) return null;
   const times = turns.map((turn) => turn.at);
@@ -142,13 +150,21 @@ export function turnOf(outlook: Outlook, depth: Depth, from: number, to: number)
   };
 }
 
-/** What makes an instant unfit. A front cools the air before it rains: rain within the hour counts as the reason. */
-function whatTurns(member: readonly Weather[], start: number, at: number, limits: Limits): Turn['why'] {
+/**
+ * What makes an instant unfit, and when that comes itself: before rain the time to close is already gone. A front cools the air before it
+ * rains: rain within the hour counts as the reason.
+ */
+function turnAt(
+  member: readonly Weather[],
+  start: number,
+  at: number,
+  place: Place,
+  limits: Limits,
+): { readonly at: number; readonly why: Hindrance } {
   const weather = weatherAt(member, start, at);
-  const soon = weatherAt(member, start, at + HOUR);
-  if (!weather) return 'dusk';
-  if (weather.thunder > THUNDER) return 'thunder';
-  if (weather.rain > limits.rain || (soon && soon.rain > limits.rain)) return 'rain';
-  if (weather.gust > limits.gust) return 'gusts';
-  return weather.temperature < limits.warmth ? 'cold' : 'dusk';
+  if (!weather) return { at, why: 'dark' };
+  const why = hindrance(weather, sunElevation(place, at), limits, rainAfter(member, start, at));
+  if (why === 'rain soon') return { at: at + CLOSING, why: 'rain' };
+  const wetSoon = rainAt(member, start, at + HOUR) > limits.rain;
+  return { at, why: wetSoon ? 'rain' : (why ?? 'dark') };
 }

@@ -30,7 +30,10 @@ const TURNS = {
   rain: 'rain comes in',
   gusts: 'gusts grow too strong',
   cold: 'it grows too cold',
-  dusk: 'the light goes',
+  heat: 'it grows too hot',
+  dark: 'the light goes',
+  'bees in': 'the foragers come home',
+  'rain soon': 'rain comes in',
   thunder: 'thunder comes',
 } as const;
 

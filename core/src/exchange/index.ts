@@ -1,0 +1,2 @@
+export * from './epw';
+export * from './weather-csv';
