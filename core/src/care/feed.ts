@@ -1,20 +1,17 @@
 import { nectarOf } from '../season';
 import { addDays, roundTo } from '../units';
 import { type Advice, type Reason, weigh } from './advice';
+import { eatenDaily } from './eating';
 import type { ColonyFacts } from './facts';
 
 /** Litres of 1:1 syrup (by weight) from one kilogram of sugar: 2 kg at 1.2297 kg/L (50 °Bx, ICUMSA density, from memory). */
 const LITRES_PER_KG_SUGAR = 1.626;
-/** Food that a frame of bees uses in a day without income, kg. Common practice, from memory. */
-const KG_PER_FRAME_OF_BEES = 0.012;
-/** Food that a frame of brood uses in a day, kg. Common practice, from memory. */
-const KG_PER_FRAME_OF_BROOD = 0.03;
 const ENOUGH_DAYS = 10;
 
 /** Days that the stores last without any income, from bees and brood. */
 export function daysOfFood(facts: ColonyFacts): number {
   const bees = facts.nest.framesOfBees?.value ?? facts.frames * 0.7;
-  const daily = bees * KG_PER_FRAME_OF_BEES + facts.nest.brood.value * KG_PER_FRAME_OF_BROOD;
+  const daily = eatenDaily(bees, facts.nest.brood.value);
   return daily > 0 ? facts.nest.storesKg.value / daily : Infinity;
 }
 

@@ -1,0 +1,106 @@
+import { type CivilDate, addDays, daysBetween } from '../units';
+import { DEVELOPMENT } from './development';
+
+/** What a queen's timetable begins with. */
+export const QUEEN_STARTS = [
+  'cell sealed',
+  'cell with larva',
+  'queen lost',
+  'virgin emerged',
+  'cell put in',
+  'queen put in',
+] as const;
+export type QueenStart = (typeof QUEEN_STARTS)[number];
+
+/** A day as a virgin sees it. */
+export interface MatingDay {
+  readonly date: CivilDate;
+  /** Chance that some hours are warm, calm and dry enough to mate, 0 to 1. */
+  readonly fit: number;
+}
+
+export interface QueenTimetable {
+  /** `null` for a queen that came laying. */
+  readonly emerges: { readonly from: CivilDate; readonly to: CivilDate } | null;
+  readonly mature: CivilDate | null;
+  /** When she can be mated, and how many days of that are fit by forecast or by what happened. */
+  readonly mating: { readonly from: CivilDate; readonly to: CivilDate; readonly fitDays: number } | null;
+  /** First and last day on which eggs should be there. */
+  readonly laying: { readonly from: CivilDate; readonly to: CivilDate };
+  /** Without eggs on this day something is wrong. */
+  readonly worry: CivilDate;
+  /** Until when she must be left alone, and from when. */
+  readonly alone: { readonly from: CivilDate; readonly to: CivilDate };
+}
+
+/** Days from emergence: mature, mating flights, eggs after mating, given up unmated (Winston 1987, from memory; practice agrees). */
+const MATURE = 5;
+const LAST_MATING = 21;
+const TO_LAYING = [2, 4] as const;
+const WORRY = 28;
+/** Fit days after which she is taken as mated: one is enough in three of four cases, two are safe. Common practice. */
+const ENOUGH_FIT = 1.5;
+
+/** Days until she emerges, first and last, from each start; a queen lost is replaced from larvae of up to a day. */
+const EMERGES: Readonly<Record<Exclude<QueenStart, 'queen put in'>, readonly [number, number]>> = {
+  'cell with larva': [DEVELOPMENT.queen.sealed, DEVELOPMENT.queen.sealed + 4],
+  'cell sealed': [DEVELOPMENT.queen.sealed - 1, DEVELOPMENT.queen.sealed],
+  'queen lost': [10, 13],
+  'virgin emerged': [0, 0],
+  'cell put in': [1, 2],
+};
+
+/**
+ * From a queen cell, or a lost or given queen, to eggs: when she emerges, can mate, should lay, and when to worry. Days that are too cool or
+ * windy to mate put everything off.
+ *
+ * @param start what was seen or done
+ * @param date on which day
+ * @param days weather of the days from then on, any order; unknown days count as half fit
+ * @returns her timetable
+ * @throws RangeError for a malformed date
+ * @example queenTimetable('queen lost', '2026-05-10', []).emerges // { from: '2026-05-20', to: '2026-05-23' }
+ */
+export function queenTimetable(start: QueenStart, date: CivilDate, days: readonly MatingDay[]): QueenTimetable {
+  if (start === 'queen put in') {
+    return {
+      emerges: null,
+      mature: null,
+      mating: null,
+      laying: { from: addDays(date, 3), to: addDays(date, 9) },
+      worry: addDays(date, 14),
+      alone: { from: date, to: addDays(date, 6) },
+    };
+  }
+  const [soon, late] = EMERGES[start];
+  const emerges = { from: addDays(date, Math.floor(soon)), to: addDays(date, Math.ceil(late)) };
+  const mature = addDays(emerges.from, MATURE);
+  const fitness = new Map(days.map((day) => [day.date, day.fit]));
+  const end = addDays(emerges.to, LAST_MATING);
+  const matingDays = Array.from({ length: daysBetween(mature, end) + 1 }, (_, index) => addDays(mature, index));
+  let sum = 0;
+  let mated = end;
+  for (const day of matingDays) {
+    sum += fitness.get(day) ?? 0.5;
+    if (sum >= ENOUGH_FIT) {
+      mated = day;
+      break;
+    }
+  }
+  const span = matingDays.slice(0, daysBetween(mature, mated) + 1);
+  const lastEggs = addDays(mated, TO_LAYING[1] + daysBetween(emerges.from, emerges.to));
+  return {
+    emerges,
+    mature,
+    mating: {
+      from: mature,
+      to: mated,
+      fitDays: Math.round(10 * span.reduce((all, day) => all + (fitness.get(day) ?? 0.5), 0)) / 10,
+    },
+    laying: { from: addDays(mature, TO_LAYING[0] + 1), to: lastEggs },
+    worry: later(addDays(emerges.to, WORRY), addDays(lastEggs, 4)),
+    alone: { from: addDays(emerges.from, -1), to: addDays(mated, TO_LAYING[0]) },
+  };
+}
+
+const later = (a: CivilDate, b: CivilDate): CivilDate => (daysBetween(a, b) > 0 ? b : a);

@@ -1,0 +1,116 @@
+import { DEVELOPMENT, daysToEmergence, queenTimetable } from '../biology';
+import { addDays, dayAndMonth, daysBetween } from '../units';
+import type { CalendarFacts, Dates } from './calendar-types';
+import { newColonyPlan } from './new-colony';
+import { standing } from './standing-event';
+
+/** Days after which a new colony's timeline is over. */
+const SETTLED = 60;
+
+/**
+ * Dates that queens, young colonies and brood breaks set.
+ *
+ * @param facts the colony
+ * @returns dues and rests
+ */
+export function queenDates(facts: CalendarFacts): Dates {
+  const all = [queenPart(facts), hivedPart(facts), broodPart(facts)];
+  return { dues: all.flatMap((each) => each.dues), rests: all.flatMap((each) => each.rests) };
+}
+
+function queenPart(facts: CalendarFacts): Dates {
+  const queen = standing(facts, 'queen', ['eggs seen']);
+  if (!queen) return { dues: [], rests: [] };
+  const plan = queenTimetable(queen.start, queen.date, facts.matingDays);
+  const began = `${queen.start} on ${dayAndMonth(queen.date)}`;
+  const mating = plan.mating
+    ? `; mature ${dayAndMonth(plan.mature!)}, ${plan.mating.fitDays} days fit for mating by ${dayAndMonth(plan.mating.to)}`
+    : '';
+  const common = { question: 'Eggs or young larvae?', opens: true } as const;
+  return {
+    dues: [
+      {
+        ...common,
+        id: 'queen-eggs',
+        title: 'Is she laying?',
+        from: later(plan.laying.from, addDays(plan.alone.to, 1)),
+        due: later(plan.laying.to, addDays(plan.alone.to, 2)),
+        why: `${sentence(began)}${plan.emerges ? `: emerges ${dayAndMonth(plan.emerges.from)}${mating}` : ''}`,
+        strict: 'should',
+        bring: null,
+      },
+      {
+        ...common,
+        id: 'queen-worry',
+        title: 'No eggs yet? Act now',
+        from: addDays(plan.worry, -1),
+        due: addDays(plan.worry, 2),
+        why: `${sentence(began)}: without eggs on ${dayAndMonth(plan.worry)} she was lost or not mated`,
+        strict: 'must',
+        bring: 'Frame with eggs, or a queen',
+      },
+    ],
+    rests: [
+      {
+        ...plan.alone,
+        why: plan.emerges
+          ? 'A young queen emerges, flies and mates: opened now she may be lost or balled'
+          : 'A queen was put in: disturbed early she is balled',
+        strict: 'must',
+      },
+    ],
+  };
+}
+
+const sentence = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
+const later = (a: string, b: string): string => (daysBetween(a, b) > 0 ? b : a);
+
+function hivedPart(facts: CalendarFacts): Dates {
+  const hived = standing(facts, 'hived', []);
+  if (!hived || daysBetween(hived.date, facts.today) > SETTLED) return { dues: [], rests: [] };
+  const plan = newColonyPlan(hived.as, hived.date);
+  const done = (due: string) =>
+    facts.openings.some(({ date }) => daysBetween(addDays(due, -4), date) >= 0 && daysBetween(hived.date, date) > 0);
+  return {
+    dues: plan.steps
+      .filter((step) => !done(step.due))
+      .map(({ title, question, bring, from, due, strict }, index) => ({
+        id: `new-${index}`,
+        title,
+        from,
+        due,
+        strict,
+        question,
+        bring,
+        opens: true,
+        why: `${sentence(hived.as)} of ${dayAndMonth(hived.date)}, day ${daysBetween(hived.date, from)}. Another school ${plan.otherSchool}`,
+      })),
+    rests: plan.alone.map(({ from, to, why }) => ({ from, to, why, strict: 'should' as const })),
+  };
+}
+
+/** No sealed brood left: the days on which acids reach every mite. */
+function broodPart(facts: CalendarFacts): Dates {
+  const stopped = standing(facts, 'brood stopped', ['eggs seen']);
+  if (!stopped) return { dues: [], rests: [] };
+  const { egg, larva } = DEVELOPMENT.worker;
+  const open = addDays(stopped.date, egg + larva);
+  const free = addDays(stopped.date, daysToEmergence('worker'));
+  const drones = addDays(stopped.date, daysToEmergence('drone'));
+  return {
+    dues: [
+      {
+        id: 'brood-free',
+        title: 'No sealed brood: the time to treat',
+        from: free,
+        due: addDays(drones, 3),
+        why: `Laying stopped ${dayAndMonth(stopped.date)}: last worker brood sealed ${dayAndMonth(open)}, emerged ${dayAndMonth(free)}, drones ${dayAndMonth(drones)}. The label and local law decide what may be used`,
+        strict: 'should',
+        question: 'Any sealed brood left?',
+        bring: 'What the label asks for: gloves, goggles, mask',
+        opens: true,
+      },
+    ],
+    rests: [],
+  };
+}

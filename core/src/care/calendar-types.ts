@@ -1,0 +1,106 @@
+import type { MatingDay } from '../biology';
+import type { DayWeather, Forage, Phase, PhaseSpan } from '../season';
+import type { CivilDate } from '../units';
+import type { ColonyEvent } from './colony-event';
+
+export type Strict = 'must' | 'should' | 'may';
+
+/** Something due at a colony. */
+export interface Due {
+  readonly id: string;
+  readonly title: string;
+  readonly from: CivilDate;
+  readonly due: CivilDate;
+  readonly why: string;
+  readonly strict: Strict;
+  /** What to look for, and what to bring. */
+  readonly question: string | null;
+  readonly bring: string | null;
+  /** Whether the hive has to be opened for it. */
+  readonly opens: boolean;
+}
+
+/** A stretch in which a colony is left alone. */
+export interface Rest {
+  readonly from: CivilDate;
+  readonly to: CivilDate;
+  readonly why: string;
+  readonly strict: 'must' | 'should';
+}
+
+/** One opening of a hive. */
+export interface Opening {
+  readonly date: CivilDate;
+  readonly minutes: number;
+  readonly stings: number;
+  /** Whether frames came out. */
+  readonly deep: boolean;
+}
+
+/** What a house asks of a colony's calendar. */
+export interface CalendarPractice {
+  /** Days between looks by phase, least and most, where the house differs from the trade. */
+  readonly intervals: Partial<Readonly<Record<Phase, readonly [number, number]>>>;
+  /** Whether cells must be caught: every `swarmIntervalDays` while swarms may leave. */
+  readonly catchCells: boolean;
+  readonly swarmIntervalDays: number;
+  /** Days of rest after frames came out. */
+  readonly restDays: number;
+  /** Most openings, minutes open and stings in thirty days. */
+  readonly load: { readonly openings: number; readonly minutes: number; readonly stings: number };
+}
+
+export const DEFAULT_CALENDAR: CalendarPractice = {
+  intervals: {},
+  catchCells: true,
+  swarmIntervalDays: 7,
+  restDays: 4,
+  load: { openings: 4, minutes: 120, stings: 12 },
+};
+
+/** How much is asked of a colony: one that only lives for itself is looked at seldom. */
+export const COLONY_CLASSES = ['production', 'teaching', 'nucleus', 'resting'] as const;
+export type ColonyClass = (typeof COLONY_CLASSES)[number];
+
+export interface CalendarFacts {
+  readonly today: CivilDate;
+  readonly phases: readonly PhaseSpan[];
+  readonly forage: readonly Forage[];
+  readonly days: readonly DayWeather[];
+  readonly matingDays: readonly MatingDay[];
+  readonly colonyClass: ColonyClass;
+  /** Frames of bees expected now, for how fast feed goes and supers fill. */
+  readonly framesOfBees: number;
+  readonly openings: readonly Opening[];
+  readonly followUps: readonly {
+    readonly id: string;
+    readonly question: string;
+    readonly from: CivilDate;
+    readonly due: CivilDate;
+    readonly bring: string | null;
+  }[];
+  readonly events: readonly ColonyEvent[];
+  readonly practice: CalendarPractice;
+}
+
+export interface Load {
+  readonly openings: number;
+  readonly minutes: number;
+  readonly stings: number;
+  /** Which limits are reached. */
+  readonly over: readonly ('openings' | 'minutes' | 'stings')[];
+}
+
+export interface ColonyCalendar {
+  readonly dues: readonly Due[];
+  readonly rests: readonly Rest[];
+  readonly load: Load;
+  /** First day on which the hive may be opened without a reason. */
+  readonly openFrom: CivilDate;
+}
+
+/** What one source of dates adds to a calendar. */
+export interface Dates {
+  readonly dues: readonly Due[];
+  readonly rests: readonly Rest[];
+}

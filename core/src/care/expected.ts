@@ -1,0 +1,249 @@
+import { DEVELOPMENT, daysToEmergence } from '../biology';
+import { type DayWeather, type Forage, type Phase, type PhaseSpan, inBloom, nectarOn, phaseOn } from '../season';
+import { type CivilDate, addDays, daysBetween } from '../units';
+import { eatenDaily } from './eating';
+
+/** How a strain answers a dearth: a habit, no fault. */
+export const STRAINS = ['keeps laying', 'cuts down', 'stops'] as const;
+export type Strain = (typeof STRAINS)[number];
+
+/** What the last record says of a colony. Frames are full-frame equivalents. */
+export interface ColonyRecord {
+  readonly date: CivilDate;
+  readonly bees: number;
+  readonly eggs: number;
+  readonly larvae: number;
+  readonly sealed: number;
+  readonly drone: number;
+  readonly storesKg: number;
+  /** Frames of the nest. */
+  readonly frames: number;
+}
+
+export interface ExpectedFacts {
+  readonly last: ColonyRecord;
+  readonly today: CivilDate;
+  readonly phases: readonly PhaseSpan[];
+  readonly forage: readonly Forage[];
+  /** Observed and forecast days; days that are missing count as ordinary ones. */
+  readonly days: readonly DayWeather[];
+  /** Feeds since the last record, sugar or honey in kg. */
+  readonly fed: readonly { readonly date: CivilDate; readonly kg: number }[];
+  readonly strain: Strain;
+  /** Cells of a frame, both sides, and bees that cover one. */
+  readonly cellsPerFrame: number;
+  readonly beesPerFrame: number;
+  /** Whether she is known to lay, to be gone, or young and not yet laying until a date. */
+  readonly layingFrom: CivilDate | null;
+}
+
+/** A figure expected, with its range. */
+export interface Expected {
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+export interface ExpectedState {
+  readonly phase: Phase | null;
+  readonly days: number;
+  readonly bees: Expected;
+  readonly eggs: Expected;
+  readonly larvae: Expected;
+  readonly sealed: Expected;
+  readonly brood: Expected;
+  readonly drone: Expected;
+  readonly storesKg: Expected;
+  readonly mood: string;
+  /** What moved the expectation away from the ordinary course, in words. */
+  readonly because: readonly string[];
+}
+
+/** Eggs a day of a good queen in each phase, before bees, food and weather hold her back. Common practice; peak near 2000. */
+const LAYING: Readonly<Record<Phase, number>> = {
+  'winter rest': 0,
+  'first brood': 220,
+  'build-up': 900,
+  'swarm season': 1500,
+  flow: 1350,
+  dearth: 900,
+  'late flow': 800,
+  'making winter bees': 600,
+  'closing down': 150,
+};
+/** Days that a worker lives as an adult in each phase. Winter bees: 4 to 8 months. */
+const LIFE: Readonly<Record<Phase, number>> = {
+  'winter rest': 170,
+  'first brood': 75,
+  'build-up': 42,
+  'swarm season': 34,
+  flow: 32,
+  dearth: 36,
+  'late flow': 42,
+  'making winter bees': 55,
+  'closing down': 120,
+};
+/** Share of the brood that is drone. */
+const DRONE: Readonly<Record<Phase, number>> = {
+  'winter rest': 0,
+  'first brood': 0,
+  'build-up': 0.04,
+  'swarm season': 0.08,
+  flow: 0.06,
+  dearth: 0.02,
+  'late flow': 0.015,
+  'making winter bees': 0.005,
+  'closing down': 0,
+};
+const MOOD: Readonly<Record<Phase, string>> = {
+  'winter rest': 'clustered and still; a low hum when knocked',
+  'first brood': 'quiet, few on the wing',
+  'build-up': 'calm on fine days, short-tempered in cold wind',
+  'swarm season': 'busy, mostly calm; restless when about to leave',
+  flow: 'gentle: the foragers are away',
+  dearth: 'defensive, robbing about',
+  'late flow': 'fairly gentle, heavy traffic',
+  'making winter bees': 'watchful; robbers and wasps put them on edge',
+  'closing down': 'slow and clinging; sharp when the lid cools',
+};
+/** Laying in a dearth as a share of before, by strain. Common practice. */
+const IN_DEARTH: Readonly<Record<Strain, number>> = { 'keeps laying': 0.9, 'cuts down': 0.45, stops: 0.04 };
+
+/** Nectar that a frame of bees brings home a day for each point of worth in bloom, ripened, kg: 0.9 to 1.4 kg a day of a strong hive in a flow. */
+export const BRINGS = 0.011;
+/** Bees that care for brood: frames of brood at most for each frame of bees. */
+const BROOD_PER_BEES = 0.75;
+const WORKER_DAYS = daysToEmergence('worker');
+
+interface Course {
+  bees: number;
+  /** Eggs laid that many days ago and still in the comb. */
+  readonly cells: number[];
+  stores: number;
+  wet: number;
+}
+
+/** Share of a day's foraging that its weather allows. */
+export const flyable = (day: DayWeather | undefined): number =>
+  day === undefined ? 0.75 : day.rain > 4 || day.high < 10 ? 0.1 : day.rain > 1 || day.high < 13 ? 0.5 : 1;
+
+function startOf({ last, cellsPerFrame, beesPerFrame }: ExpectedFacts): Course {
+  const { egg, larva, sealed } = DEVELOPMENT.worker;
+  const cells = Array.from({ length: WORKER_DAYS }, (_, age) => {
+    if (age < egg) return (last.eggs * cellsPerFrame) / egg;
+    return age < egg + larva ? (last.larvae * cellsPerFrame) / larva : (last.sealed * cellsPerFrame) / sealed;
+  });
+  return { bees: last.bees * beesPerFrame, cells, stores: last.storesKg, wet: 0 };
+}
+
+/**
+ * What a colony should look like before it is opened: its last record taken forward day by day through phase, forage, weather and feeds.
+ *
+ * @param facts the colony, its place and what was done since
+ * @returns figures in frames and kg with their ranges, the mood of the phase, and what moved them
+ * @throws RangeError for malformed dates, or a record from the future
+ * @example expectedState(facts).bees // { value: 8.2, low: 6.4, high: 10 }
+ */
+export function expectedState(facts: ExpectedFacts): ExpectedState {
+  const days = daysBetween(facts.last.date, facts.today);
+  if (days < 0) throw new RangeError('the last record lies after the day that is asked for');
+  const weather = new Map(facts.days.map((day) => [day.date, day]));
+  const course = startOf(facts);
+  const count = { dearth: 0, rain: 0, fed: 0, hungry: 0, crowded: 0, broodless: 0 };
+  for (let day = 1; day <= days; day += 1) step(facts, course, addDays(facts.last.date, day), weather, count);
+  const { egg, larva } = DEVELOPMENT.worker;
+  const frames = (from: number, to: number) =>
+    course.cells.slice(from, to).reduce((a, b) => a + b, 0) / facts.cellsPerFrame;
+  const phase = phaseOn(facts.phases, facts.today)?.phase ?? null;
+  const give = Math.min(0.55, 0.12 + 0.009 * days);
+  const range = (value: number, least: number): Expected => ({
+    value,
+    low: Math.max(0, value * (1 - give) - least),
+    high: value * (1 + give) + least,
+  });
+  const brood = frames(0, WORKER_DAYS);
+  const drones =
+    phase === null ? facts.last.drone : blend(facts.last.drone, brood * DRONE[phase], Math.min(1, days / 24));
+  return {
+    phase,
+    days,
+    bees: range(course.bees / facts.beesPerFrame, 0.4),
+    eggs: range(frames(0, egg), 0.3),
+    larvae: range(frames(egg, egg + larva), 0.4),
+    sealed: range(frames(egg + larva, WORKER_DAYS), 0.4),
+    brood: range(brood, 0.5),
+    drone: range(drones, 0.15),
+    storesKg: range(course.stores, 0.8 + 0.05 * days),
+    mood: phase === null ? 'as last time' : MOOD[phase],
+    because: reasonsOf(facts, count),
+  };
+}
+
+const blend = (a: number, b: number, share: number): number => a + (b - a) * share;
+
+function step(
+  facts: ExpectedFacts,
+  course: Course,
+  date: CivilDate,
+  weather: ReadonlyMap<CivilDate, DayWeather>,
+  count: { dearth: number; rain: number; fed: number; hungry: number; crowded: number; broodless: number },
+): void {
+  const phase = phaseOn(facts.phases, date)?.phase ?? 'build-up';
+  const fly = flyable(weather.get(date));
+  course.wet = fly <= 0.1 ? course.wet + 1 : 0;
+  const today = facts.fed.filter((feed) => feed.date === date).reduce((sum, feed) => sum + feed.kg, 0);
+  const lately = facts.fed.some((feed) => daysBetween(feed.date, date) >= 0 && daysBetween(feed.date, date) <= 8);
+  const beeFrames = course.bees / facts.beesPerFrame;
+  const broodFrames = course.cells.reduce((a, b) => a + b, 0) / facts.cellsPerFrame;
+  let laying = LAYING[phase];
+  if (phase === 'dearth') {
+    count.dearth += 1;
+    laying *= lately ? Math.max(0.8, IN_DEARTH[facts.strain]) : IN_DEARTH[facts.strain];
+  }
+  const pollen = inBloom(facts.forage, date).reduce((sum, each) => sum + each.pollen, 0);
+  // Five days to a week without flying stops brood rearing where the pollen store is thin.
+  if (course.wet >= 5 && phase !== 'winter rest') {
+    count.rain += 1;
+    laying *= pollen >= 8 ? 0.7 : 0.35;
+  }
+  if (lately) count.fed += 1;
+  if (course.stores < 1.5) {
+    count.hungry += 1;
+    laying *= 0.25;
+  }
+  const room = Math.min(facts.last.frames * 0.72, Math.max(0.6, beeFrames * BROOD_PER_BEES)) * facts.cellsPerFrame;
+  const held = Math.max(0, (room - broodFrames * facts.cellsPerFrame) / 6 + (course.cells.at(-1) ?? 0));
+  if (held < laying * 0.8) count.crowded += 1;
+  if (facts.layingFrom !== null && daysBetween(date, facts.layingFrom) > 0) {
+    count.broodless += 1;
+    laying = 0;
+  }
+  const emerging = course.cells.pop() ?? 0;
+  course.cells.unshift(Math.min(laying, held));
+  course.bees = Math.max(0, course.bees * (1 - 1 / LIFE[phase]) + emerging * 0.93);
+  const eaten = eatenDaily(beeFrames, broodFrames, phase === 'winter rest');
+  const brought = phase === 'winter rest' ? 0 : nectarOn(facts.forage, date) * fly * beeFrames * BRINGS;
+  course.stores = Math.max(0, course.stores - eaten + brought + today * 0.9);
+}
+
+function reasonsOf(
+  { strain }: ExpectedFacts,
+  count: { dearth: number; rain: number; fed: number; hungry: number; crowded: number; broodless: number },
+): readonly string[] {
+  return [
+    count.dearth >= 5
+      ? `${count.dearth} days of dearth: no comb is built, honey is eaten; this strain ${STRAIN_WORDS[strain]}`
+      : null,
+    count.rain >= 1 ? `rain or cold kept them in for days on end: brood rearing slowed` : null,
+    count.fed >= 1 ? 'fed: brood is kept up and stores rise' : null,
+    count.hungry >= 2 ? 'food ran low: less brood is reared, they may starve' : null,
+    count.broodless >= 1 ? `no laying queen for ${count.broodless} days` : null,
+    count.crowded >= 14 && count.dearth < 5 ? 'brood is held back by the number of bees' : null,
+  ].filter((each) => each !== null);
+}
+
+const STRAIN_WORDS: Readonly<Record<Strain, string>> = {
+  'keeps laying': 'keeps laying through it',
+  'cuts down': 'cuts its brood down',
+  stops: 'stops altogether',
+};

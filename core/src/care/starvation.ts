@@ -1,0 +1,40 @@
+import { roundTo } from '../units';
+import { eatenDaily } from './eating';
+import type { ExpectedState } from './expected';
+
+export interface Starvation {
+  readonly level: 'none' | 'watch' | 'feed now';
+  /** Days that the food lasts if nothing comes in. */
+  readonly days: number;
+  readonly reasons: readonly string[];
+}
+
+const SOON = 7;
+const WATCH = 18;
+
+/**
+ * Whether a colony may starve: much brood and falling food, above all while it builds up.
+ *
+ * @param expected the state expected today
+ * @param poorDays days of the coming seven on which bees can hardly fly, `null` without a forecast
+ * @param leastKg least food of the house, kg
+ * @returns the alert with its numbers
+ * @example starvationWatch(expected, 5, 5).level // 'feed now'
+ */
+export function starvationWatch(expected: ExpectedState, poorDays: number | null, leastKg: number): Starvation {
+  const eaten = eatenDaily(expected.bees.value, expected.brood.value);
+  const kg = expected.storesKg.value;
+  const days = eaten > 0 ? kg / eaten : Infinity;
+  const building = expected.phase === 'first brood' || expected.phase === 'build-up';
+  const kept = poorDays !== null && poorDays >= 4;
+  const reasons = [
+    `about ${roundTo(kg, 1)} kg of food left, ${roundTo(eaten, 2)} kg eaten a day`,
+    `${roundTo(expected.brood.value, 1)} frames of brood to feed`,
+    ...(building ? ['many starve in build-up, with spring in sight'] : []),
+    ...(kept ? [`${poorDays} of the next 7 days keep them in`] : []),
+  ];
+  const soon = days < SOON || (kept && days < SOON + 3);
+  if (soon && kg < leastKg) return { level: 'feed now', days, reasons };
+  const watched = days < WATCH || kg < leastKg;
+  return { level: watched && (building || kept || kg < leastKg) ? 'watch' : 'none', days, reasons };
+}

@@ -1,0 +1,95 @@
+import { beesDue } from '../biology';
+import type { PhaseSpan } from '../season';
+import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo } from '../units';
+import type { ColonyRecord } from './expected';
+
+/** What decides whether a colony gets too big too soon. */
+export interface SwarmRiskFacts {
+  readonly last: ColonyRecord;
+  readonly today: CivilDate;
+  readonly phases: readonly PhaseSpan[];
+  /** First day of the main flow, `null` when none is known. */
+  readonly flowFrom: CivilDate | null;
+  /** Frames on the hive, nest and supers, that bees can stand on. */
+  readonly roomFrames: number;
+  readonly cellsPerFrame: number;
+  readonly beesPerFrame: number;
+  /** Age of the queen in seasons, `null` when unknown: a second-year queen swarms more. */
+  readonly queenSeasons: number | null;
+  /** Queen cells that hold an egg, larva or lid. */
+  readonly cells: number;
+}
+
+export interface SwarmRisk {
+  readonly level: 'low' | 'watch' | 'high' | 'leaving';
+  /** When they would try to leave, `null` when no window is seen. */
+  readonly window: { readonly from: CivilDate; readonly to: CivilDate } | null;
+  /** Day on which bees outgrow their room. */
+  readonly fullOn: CivilDate | null;
+  readonly beesDue: number;
+  readonly reasons: readonly string[];
+  readonly otherSchool: string;
+}
+
+const LIFE = 36;
+const ROUND = 21;
+/** Brood frames called big for a colony before the flow, and days before it that matter: big brood five weeks ahead will try to leave. */
+const BIG_BROOD = 3;
+const AHEAD = 35;
+
+/**
+ * When a colony is likely to swarm: bees due from its brood against its room, and the beginning of the flow. Common practice.
+ *
+ * @param facts the last record, phases, flow and room
+ * @returns level, window and reasons
+ * @throws RangeError for malformed dates
+ * @example swarmRisk(facts).window
+ */
+export function swarmRisk(facts: SwarmRiskFacts): SwarmRisk {
+  const { last, today, phases, flowFrom, roomFrames, cellsPerFrame, beesPerFrame } = facts;
+  const since = daysBetween(last.date, today);
+  const brood = last.eggs + last.larvae + last.sealed;
+  const due = Math.round(beesDue(last.sealed * cellsPerFrame, 12) + (last.eggs + last.larvae) * cellsPerFrame * 0.9);
+  const beesOn = (day: number) => {
+    const emerged = (due * Math.min(ROUND, day)) / ROUND;
+    const rate = (last.bees * beesPerFrame + emerged) * (1 - 1 / LIFE) ** (day / 2);
+    return rate / beesPerFrame;
+  };
+  const full = Array.from({ length: 36 }, (_, day) => day).find((day) => beesOn(day) > roomFrames * 0.92);
+  const fullOn = full === undefined ? null : addDays(last.date, full);
+  const season = phases.filter((span) => span.swarming);
+  const opens = season[0]?.from ?? null;
+  const closes = season.at(-1)?.to ?? null;
+  const toFlow = flowFrom === null ? null : daysBetween(last.date, flowFrom);
+  const early = toFlow !== null && toFlow >= 14 && toFlow <= AHEAD + 14 && brood >= BIG_BROOD;
+  const reasons = [
+    `${roundTo(brood, 1)} frames of brood on ${dayAndMonth(last.date)}: about ${Math.round(due / 1000)} 000 bees within ${ROUND} days`,
+    fullOn === null
+      ? `room for them on ${roomFrames} frames for five weeks`
+      : `they cover ${roomFrames} frames by ${dayAndMonth(fullOn)}`,
+    ...(early ? [`that much brood ${Math.round(toFlow / 7)} weeks before the flow of ${dayAndMonth(flowFrom!)}`] : []),
+    ...((facts.queenSeasons ?? 0) >= 2 ? ['the queen is in her second season or older'] : []),
+    ...(facts.cells > 0 ? [`${facts.cells} queen cells with brood in them`] : []),
+    ...(since > 14 ? [`the record is ${since} days old`] : []),
+  ];
+  const otherSchool =
+    'adds no room but takes brood to a level yard or splits before the flow; another scrapes cups off each week, another breeds from colonies that do not swarm.';
+  if (opens === null || closes === null || daysBetween(today, closes) < 0)
+    return {
+      level: 'low',
+      window: null,
+      fullOn,
+      beesDue: due,
+      reasons: ['no swarm season now', ...reasons],
+      otherSchool,
+    };
+  const later = (a: CivilDate, b: CivilDate) => (daysBetween(a, b) > 0 ? b : a);
+  const from = facts.cells > 0 ? today : fullOn === null ? null : later(later(fullOn, opens), today);
+  if (from === null || daysBetween(from, closes) < 0)
+    return { level: early ? 'watch' : 'low', window: null, fullOn, beesDue: due, reasons, otherSchool };
+  const end = addDays(from, facts.cells > 0 ? 8 : 21);
+  const window = { from, to: daysBetween(end, closes) < 0 ? closes : end };
+  const near = daysBetween(today, from) <= 7;
+  const level = facts.cells > 0 ? 'leaving' : near || early ? 'high' : 'watch';
+  return { level, window, fullOn, beesDue: due, reasons, otherSchool };
+}

@@ -1,0 +1,79 @@
+import { within } from '../units';
+
+/** How a colony was found after winter, from outside. */
+export const ALIVE_STATES = ['alive', 'dead', 'unsure'] as const;
+export type AliveState = (typeof ALIVE_STATES)[number];
+
+/** One colony of the round with what may have made the difference. */
+export interface AliveTap {
+  readonly state: AliveState;
+  /** Set-up by name, such as boxes, floor, feed or site. */
+  readonly setUp: Readonly<Record<string, string>>;
+}
+
+/** Survivors out of those known, with the range that holds the true share 19 times in 20. */
+export interface Survival {
+  readonly alive: number;
+  readonly dead: number;
+  readonly unsure: number;
+  /** Share of those that are known; `null` when none is. */
+  readonly share: number | null;
+  readonly low: number;
+  readonly high: number;
+}
+
+const Z = 1.959964;
+
+/**
+ * Wilson's score interval of a share (Wilson 1927), honest for few colonies.
+ *
+ * @param hits 0 to `of`
+ * @param of at least 1
+ * @returns low and high bound, 0 to 1
+ * @throws RangeError when a count is out of range
+ * @example wilson(8, 8) // [0.676, 1]
+ */
+export function wilson(hits: number, of: number): readonly [number, number] {
+  within('number of colonies', of, 1);
+  const share = within('survivors', hits, 0, of) / of;
+  const centre = (share + (Z * Z) / (2 * of)) / (1 + (Z * Z) / of);
+  const half = (Z * Math.sqrt((share * (1 - share)) / of + (Z * Z) / (4 * of * of))) / (1 + (Z * Z) / of);
+  return [Math.max(0, centre - half), Math.min(1, centre + half)];
+}
+
+/**
+ * Survival of a round.
+ *
+ * @param taps one a colony
+ * @returns counts, share and range
+ * @example survivalOf(taps).share
+ */
+export function survivalOf(taps: readonly AliveTap[]): Survival {
+  const count = (state: AliveState) => taps.filter((tap) => tap.state === state).length;
+  const [alive, dead, unsure] = [count('alive'), count('dead'), count('unsure')];
+  const known = alive + dead;
+  const [low, high] = known > 0 ? wilson(alive, known) : [0, 1];
+  return { alive, dead, unsure, share: known > 0 ? alive / known : null, low, high };
+}
+
+/**
+ * Survival for each set-up that occurs, so that what helped can be guessed at; few colonies prove nothing, and the ranges say so.
+ *
+ * @param taps one a colony
+ * @returns by name of the set-up and its value, in alphabetical order; names under which all are alike are left out
+ * @example survivalBySetUp(taps).find((each) => each.name === 'floor')
+ */
+export function survivalBySetUp(
+  taps: readonly AliveTap[],
+): readonly { readonly name: string; readonly value: string; readonly survival: Survival }[] {
+  const all = [...new Set(taps.flatMap((tap) => Object.keys(tap.setUp)))].sort();
+  return all.flatMap((name) => {
+    const values = [...new Set(taps.flatMap((tap) => tap.setUp[name] ?? []))].sort();
+    if (values.length < 2) return [];
+    return values.map((value) => ({
+      name,
+      value,
+      survival: survivalOf(taps.filter((tap) => tap.setUp[name] === value)),
+    }));
+  });
+}

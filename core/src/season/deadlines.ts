@@ -1,0 +1,136 @@
+import { type CivilDate, addDays, dayAndMonth, dayOfYear, daysBetween, lastOf } from '../units';
+import { type Forage, forageSpans } from './forage';
+import { type PhaseFacts, winterOf } from './phase';
+
+/** A job with the last day on which it is in time. */
+export interface Deadline {
+  readonly id: string;
+  readonly job: string;
+  /** When it is best begun, and the latest safe day. */
+  readonly from: CivilDate;
+  readonly by: CivilDate;
+  /** What it is counted back from. */
+  readonly before: 'winter' | 'main flow';
+  readonly why: string;
+}
+
+const DEVELOPMENT = 21;
+const TO_FORAGER = 21;
+/** Below this highest temperature liquid feed is hardly taken, °C; queens hardly fly to mate below the other. Common practice. */
+const FEED_WARMTH = 10;
+const MATING_WARMTH = 18;
+
+/**
+ * Latest safe dates counted back from the first cold and from the main flow.
+ *
+ * @param facts climate and forage of the place
+ * @param today civil date; deadlines of its year of growth are given
+ * @returns deadlines in order of their last day
+ * @throws RangeError for malformed dates
+ * @example deadlinesOf(facts, '2026-08-01').find((each) => each.id === 'mites')?.by
+ */
+export function deadlinesOf(facts: PhaseFacts, today: CivilDate): readonly Deadline[] {
+  return [...beforeWinter(facts, today), ...beforeFlow(facts.forage, facts.turn, today)].sort(
+    (a, b) => daysBetween(b.by, a.by) || a.id.localeCompare(b.id),
+  );
+}
+
+function beforeWinter(facts: PhaseFacts, today: CivilDate): readonly Deadline[] {
+  const { winterBees, closing, cold } = winterOf(facts, today);
+  const begin = lastOf(facts.turn, today);
+  const lastDay = (warmth: number) => {
+    for (let day = 364; day > 180; day -= 1) {
+      const date = addDays(begin, day);
+      if (facts.usual[dayOfYear(date)]!.high >= warmth) return date;
+    }
+    return addDays(begin, 180);
+  };
+  const earlier = (a: CivilDate, b: CivilDate) => (daysBetween(a, b) >= 0 ? a : b);
+  const when = dayAndMonth(cold);
+  const stores = earlier(addDays(lastDay(FEED_WARMTH), -7), addDays(cold, -14));
+  return [
+    {
+      id: 'mites',
+      job: 'Mites down',
+      from: addDays(winterBees, -21),
+      by: addDays(winterBees, DEVELOPMENT / 2 + 4),
+      before: 'winter',
+      why: `Bees that live through winter are reared from ${dayAndMonth(winterBees)}; mites on their brood halve their lives. A treatment takes its label’s weeks before that counts as done.`,
+    },
+    {
+      id: 'queens',
+      job: 'Last queens mated',
+      from: addDays(lastDay(MATING_WARMTH), -42),
+      by: lastDay(MATING_WARMTH),
+      before: 'winter',
+      why: `After that days rarely reach ${MATING_WARMTH} °C for a mating flight, and drones are gone: unite instead.`,
+    },
+    {
+      id: 'winter-bees',
+      job: 'Winter bees reared',
+      from: winterBees,
+      by: addDays(cold, -DEVELOPMENT - 7),
+      before: 'winter',
+      why: `Eggs laid by then emerge and fly out once before the cold of about ${when}. Brood, pollen and a young queen make them.`,
+    },
+    {
+      id: 'stores',
+      job: 'Stores on and capped',
+      from: addDays(stores, -35),
+      by: stores,
+      before: 'winter',
+      why: `Liquid feed is hardly taken once days stay below ${FEED_WARMTH} °C, and has to be dried and capped. Solid feed after that.`,
+    },
+    {
+      id: 'repairs',
+      job: 'Hives repaired, entrances guarded',
+      from: closing,
+      by: addDays(cold, -7),
+      before: 'winter',
+      why: `Gaps between boxes, roofs, floors and straps, before nobody opens them from about ${when}.`,
+    },
+  ];
+}
+
+function beforeFlow(forage: readonly Forage[], turn: string, today: CivilDate): readonly Deadline[] {
+  const begin = lastOf(turn, today);
+  const flows = forageSpans(forage, begin, addDays(begin, 364)).filter((span) => span.kind === 'flow');
+  const longest = [...flows].sort((a, b) => daysBetween(b.from, b.to) - daysBetween(a.from, a.to))[0];
+  if (!longest) return [];
+  const { from, plants } = longest;
+  const flow = `The main flow (${plants.join(', ')}) begins about ${dayAndMonth(from)}`;
+  return [
+    {
+      id: 'foragers',
+      job: 'Foragers for the flow laid',
+      from: addDays(from, -DEVELOPMENT - TO_FORAGER - 14),
+      by: addDays(from, -DEVELOPMENT - TO_FORAGER + 7),
+      before: 'main flow',
+      why: `${flow}; from the egg to a forager takes about six weeks. Much brood more than five weeks before it, and they leave as a swarm.`,
+    },
+    {
+      id: 'feed-off',
+      job: 'Feeding ended',
+      from: addDays(from, -21),
+      by: addDays(from, -7),
+      before: 'main flow',
+      why: `${flow}; syrup must not get into honey for people.`,
+    },
+    {
+      id: 'withdrawal',
+      job: 'Medicines out, withdrawal over',
+      from: addDays(from, -42),
+      by: addDays(from, -1),
+      before: 'main flow',
+      why: `${flow}; the label’s withdrawal time and local law decide, not this date.`,
+    },
+    {
+      id: 'supers',
+      job: 'Supers on',
+      from: addDays(from, -10),
+      by: addDays(from, -2),
+      before: 'main flow',
+      why: `${flow}; nectar goes among the brood where room is late.`,
+    },
+  ];
+}

@@ -1,0 +1,286 @@
+import { type CivilDate, type MonthDay, addDays, dayAndMonth, dayOfYear, daysBetween, lastOf, roundTo } from '../units';
+import { FLOW_NECTAR, type Forage, GAP_NECTAR, inBloom, nectarOf, nectarOn } from './forage';
+import { type DayWeather, type UsualYear, usualMean } from './usual';
+
+/** The colony's year, in the order in which it usually runs. */
+export const PHASES = [
+  'winter rest',
+  'first brood',
+  'build-up',
+  'swarm season',
+  'flow',
+  'dearth',
+  'late flow',
+  'making winter bees',
+  'closing down',
+] as const;
+export type Phase = (typeof PHASES)[number];
+
+/** What the phase of a place and date rests on: no month is named anywhere. */
+export interface PhaseFacts {
+  /** The winter solstice of the place, or where its year begins, as `MM-DD`. */
+  readonly turn: MonthDay;
+  readonly usual: UsualYear;
+  /** Observed and forecast days; the others are taken as usual. */
+  readonly days: readonly DayWeather[];
+  /** Plants of the site with this year's dates. */
+  readonly forage: readonly Forage[];
+}
+
+/** One stretch of the colony's year. */
+export interface PhaseSpan {
+  readonly phase: Phase;
+  readonly from: CivilDate;
+  readonly to: CivilDate;
+  /** Whether swarms may leave, whatever the phase is called. */
+  readonly swarming: boolean;
+  readonly reasons: readonly string[];
+}
+
+/** Northern and southern winter solstice; between the tropics a site sets its own. */
+export const TURN = { north: '12-21', south: '06-21' } as const;
+const TROPIC = 23.5;
+
+/**
+ * Where the year of a place begins.
+ *
+ * @param latitude degrees north
+ * @returns the winter solstice, or `null` between the tropics, where the site has to say when its year begins
+ * @example usualTurn(-34) // '06-21'
+ */
+export function usualTurn(latitude: number): MonthDay | null {
+  if (Math.abs(latitude) < TROPIC) return null;
+  return latitude > 0 ? TURN.north : TURN.south;
+}
+
+/** Rough climate bands, by the usual coldest and warmest weeks. They are words for people; the rules read the temperatures. */
+export const CLIMATE_BANDS = ['cold continental', 'cool maritime', 'temperate', 'mild winter', 'subtropical'] as const;
+export type ClimateBand = (typeof CLIMATE_BANDS)[number];
+
+/** The band that a usual year falls into, common practice. */
+export function bandOf(usual: UsualYear): ClimateBand {
+  const means = usual.map(({ low, high }) => (low + high) / 2);
+  const coldest = Math.min(...means);
+  const warmest = Math.max(...means);
+  if (coldest >= 12) return 'subtropical';
+  if (coldest >= 6) return 'mild winter';
+  if (coldest < -3) return 'cold continental';
+  return warmest < 17 ? 'cool maritime' : 'temperate';
+}
+
+/** Rules of thumb, in days and °C. Common practice. */
+const RULE = {
+  warmPlace: 10,
+  firstBrood: { after: 35, warmAfter: 10, above: -2 },
+  buildUp: { mean: 7, withPollen: 5, warmAfter: 14 },
+  swarming: { after: 35, mean: 10, least: 42, most: 84, pastSolstice: 21 },
+  mainFlow: 8,
+  cold: { mean: 8, overColdest: 1.5 },
+  winterBees: 75,
+  closing: 21,
+} as const;
+const HALF_YEAR = 183;
+const WINDOW = 7;
+const SHORTEST = 5;
+
+/** Days of the year of growth, counted from its turn, at which the colony's year turns over. */
+interface Anchors {
+  readonly firstBrood: number;
+  readonly buildUp: number;
+  readonly swarmFrom: number;
+  readonly swarmTo: number;
+  readonly winterBees: number;
+  readonly closing: number;
+  readonly cold: number;
+  readonly warmPlace: boolean;
+}
+
+/** Mean temperature over two weeks around each day of a year of growth, °C. */
+function fortnights({ usual, days }: PhaseFacts, begin: CivilDate): readonly number[] {
+  const known = new Map(days.map(({ date, low, high }) => [date, (low + high) / 2]));
+  const means = Array.from({ length: 365 + 2 * WINDOW }, (_, index) => {
+    const date = addDays(begin, index - WINDOW);
+    return known.get(date) ?? usualMean(usual, date);
+  });
+  let sum = means.slice(0, 2 * WINDOW + 1).reduce((all, each) => all + each, 0);
+  return Array.from({ length: 365 }, (_, day) => {
+    if (day > 0) sum += means[day + 2 * WINDOW]! - means[day - 1]!;
+    return sum / (2 * WINDOW + 1);
+  });
+}
+
+function anchorsOf(facts: PhaseFacts, begin: CivilDate, means: readonly number[]): Anchors {
+  const coldest = Math.min(...facts.usual.map(({ low, high }) => (low + high) / 2));
+  const warmPlace = coldest >= RULE.warmPlace;
+  const pollen = (day: number) => inBloom(facts.forage, addDays(begin, day)).some((each) => each.pollen >= 2);
+  const firstFrom = (from: number, holds: (day: number) => boolean, otherwise: number) => {
+    for (let day = from; day < HALF_YEAR + 60; day += 1) if (holds(day)) return day;
+    return otherwise;
+  };
+  const { firstBrood: first, buildUp: build, swarming, cold } = RULE;
+  const firstBrood = firstFrom(
+    warmPlace ? first.warmAfter : first.after,
+    (day) => means[day]! > first.above,
+    HALF_YEAR - 60,
+  );
+  const warmEnough = (day: number) => means[day]! >= build.mean || (means[day]! >= build.withPollen && pollen(day));
+  const buildUp = warmPlace ? firstBrood + build.warmAfter : firstFrom(firstBrood + 7, warmEnough, HALF_YEAR - 30);
+  const swarmFrom = firstFrom(buildUp + swarming.after, (day) => means[day]! >= swarming.mean, HALF_YEAR);
+  const swarmTo = Math.max(
+    swarmFrom + swarming.least,
+    Math.min(swarmFrom + swarming.most, HALF_YEAR + swarming.pastSolstice),
+  );
+  const below = Math.max(cold.mean, coldest + cold.overColdest);
+  const found = means.findIndex((mean, day) => day > HALF_YEAR + 30 && mean < below);
+  const coldDay = warmPlace || found < 0 ? 365 : found;
+  return {
+    firstBrood,
+    buildUp,
+    swarmFrom,
+    swarmTo,
+    winterBees: coldDay - RULE.winterBees,
+    closing: coldDay - RULE.closing,
+    cold: coldDay,
+    warmPlace,
+  };
+}
+
+/**
+ * The first cold of a year of growth: the day from which the usual fortnight stays too cold for brood, and the days counted back from it.
+ *
+ * @param facts the place
+ * @param date any date in that year
+ * @returns beginning of the winter bees, of closing down and of the cold
+ * @example winterOf(facts, '2026-05-14').cold // '2026-11-02' at 55° N
+ */
+export function winterOf(
+  facts: PhaseFacts,
+  date: CivilDate,
+): { readonly winterBees: CivilDate; readonly closing: CivilDate; readonly cold: CivilDate } {
+  const begin = lastOf(facts.turn, date);
+  const { winterBees, closing, cold } = anchorsOf(facts, begin, fortnights(facts, begin));
+  return { winterBees: addDays(begin, winterBees), closing: addDays(begin, closing), cold: addDays(begin, cold) };
+}
+
+interface DayPhase {
+  readonly phase: Phase;
+  readonly why: readonly string[];
+  readonly swarming: boolean;
+}
+
+const names = (forage: readonly Forage[]): string => {
+  const list = [...forage].sort((a, b) => b.nectar - a.nectar).map((each) => each.plant);
+  return list.length > 2 ? `${list.slice(0, 2).join(', ')} and others` : list.join(' and ');
+};
+
+function dayPhase(
+  facts: PhaseFacts,
+  begin: CivilDate,
+  day: number,
+  at: Anchors,
+  means: readonly number[],
+  afterGap: boolean,
+): DayPhase {
+  const date = addDays(begin, day);
+  const warm = `${roundTo(means[day]!, 0)} °C over two weeks`;
+  const cold = at.warmPlace
+    ? 'no real winter here: the year turns with the sun'
+    : `cold begins about ${dayAndMonth(addDays(begin, at.cold))}`;
+  const quiet = (phase: Phase, ...why: readonly string[]): DayPhase => ({ phase, why, swarming: false });
+  if (day >= at.cold) return quiet('winter rest', `below the warmth at which they rear brood: ${warm}`);
+  if (day < at.firstBrood)
+    return quiet('winter rest', `the days have only begun to lengthen since ${dayAndMonth(begin)}`, warm);
+  if (day < at.buildUp) return quiet('first brood', `the days lengthen; ${warm}, too cold for much`);
+  const flowering = inBloom(facts.forage, date);
+  const worth = nectarOn(facts.forage, date);
+  const plants = names(nectarOf(flowering));
+  if (day >= at.closing) {
+    const late = worth >= FLOW_NECTAR ? [`${plants} still in bloom`] : [];
+    return quiet('closing down', cold, ...late);
+  }
+  if (day >= at.winterBees)
+    return worth >= FLOW_NECTAR
+      ? quiet('late flow', `${plants} in bloom`, cold)
+      : quiet('making winter bees', `bees reared now live through winter: ${cold}`);
+  const swarming = day >= at.swarmFrom && day < at.swarmTo;
+  if (day < at.swarmFrom)
+    return quiet(
+      'build-up',
+      `${warm}: brood grows`,
+      flowering.length > 0 ? `${names(flowering)} in bloom` : 'little in bloom',
+    );
+  if (worth <= GAP_NECTAR)
+    return {
+      phase: 'dearth',
+      why: [plants ? `only ${plants} in bloom` : 'no nectar plant of the list in bloom'],
+      swarming,
+    };
+  if (swarming && (worth < RULE.mainFlow || day < at.swarmFrom + RULE.swarming.least))
+    return {
+      phase: 'swarm season',
+      why: [`strong colonies, ${warm}`, `${plants} in bloom`],
+      swarming,
+    };
+  if (worth >= FLOW_NECTAR) return { phase: afterGap ? 'late flow' : 'flow', why: [`${plants} in bloom`], swarming };
+  return { phase: 'dearth', why: [`little nectar: ${plants}`], swarming };
+}
+
+/**
+ * The phases of a whole year of growth at a place, each with its reasons.
+ *
+ * @param facts climate, weather and forage of the place
+ * @param date any date in that year of growth
+ * @returns spans without gaps from its turn to the day before the next
+ * @throws RangeError for malformed dates
+ * @example yearPhases(facts, '2026-05-14').map((span) => span.phase)
+ */
+export function yearPhases(facts: PhaseFacts, date: CivilDate): readonly PhaseSpan[] {
+  const begin = lastOf(facts.turn, date);
+  const length = daysBetween(begin, lastOf(facts.turn, addDays(begin, 370)));
+  const means = fortnights(facts, begin);
+  const at = anchorsOf(facts, begin, means);
+  let gapDays = 0;
+  const days = Array.from({ length }, (_, index) => {
+    const day = dayPhase(facts, begin, Math.min(364, index), at, means, gapDays >= WINDOW);
+    if (index >= at.swarmTo && day.phase === 'dearth') gapDays += 1;
+    return day;
+  });
+  const spans: { phase: Phase; from: number; to: number }[] = [];
+  days.forEach(({ phase }, index) => {
+    const last = spans.at(-1);
+    if (last?.phase === phase) last.to = index;
+    else spans.push({ phase, from: index, to: index });
+  });
+  const merged = spans.reduce<typeof spans>((kept, span) => {
+    const before = kept.at(-1);
+    if (before && (span.to - span.from + 1 < SHORTEST || span.phase === before.phase)) before.to = span.to;
+    else kept.push({ ...span });
+    return kept;
+  }, []);
+  return merged.map(({ phase, from, to }) => {
+    const own = days.slice(from, to + 1).filter((day) => day.phase === phase);
+    const middle = own[Math.floor(own.length / 2)]!;
+    return {
+      phase,
+      from: addDays(begin, from),
+      to: addDays(begin, to),
+      swarming: own.some((day) => day.swarming),
+      reasons: middle.why,
+    };
+  });
+}
+
+/**
+ * The phase on one date.
+ *
+ * @param spans phases of the year of growth that holds the date
+ * @param date civil date
+ * @returns the span, or `null` when the date lies outside
+ * @example phaseOn(yearPhases(facts, today), today)?.phase // 'swarm season'
+ */
+export const phaseOn = (spans: readonly PhaseSpan[], date: CivilDate): PhaseSpan | null =>
+  spans.find(({ from, to }) => daysBetween(from, date) >= 0 && daysBetween(date, to) >= 0) ?? null;
+
+/** How far into its year a date is, 0 at the turn to 1: for words and colours. */
+export const throughYear = (turn: MonthDay, date: CivilDate): number =>
+  ((((dayOfYear(date) - dayOfYear(turn)) % 365) + 365) % 365) / 365;
