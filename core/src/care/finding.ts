@@ -75,7 +75,9 @@ function sentence(expected: ExpectedState, last: ColonyRecord, found: Found, lin
     expected.phase === 'first brood' || expected.phase === 'winter rest' ? 'over winter' : `in ${expected.days} days`;
   const change =
     before < 0.5
-      ? (found.brood >= 0.5 ? 'Brood again' : 'No brood')
+      ? found.brood >= 0.5
+        ? 'Brood again'
+        : 'No brood'
       : share < HALF[0]
         ? `Brood down to ${Math.round(share * 100)} in 100 ${over}`
         : share <= HALF[1]

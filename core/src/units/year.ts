@@ -11,7 +11,7 @@ export type MonthDay = string;
  * @throws RangeError for a malformed date
  * @example dayOfYear('2028-03-01') // 59
  */
-export function dayOfYear(date: CivilDate  ): number {
+export function dayOfYear(date: CivilDate): number {
   const monthDay = date.length === 5 ? date : date.slice(5);
   const plain = monthDay === '02-29' ? '02-28' : monthDay;
   return daysBetween('2001-01-01', `2001-${plain}`);

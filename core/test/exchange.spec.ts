@@ -1,0 +1,94 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { completed, readEpw, readWeatherCsv } from '../src/exchange';
+
+describe('hourly weather file', () => {
+  it('reads comma and semicolon files, with offsets, in order of time, the last line of an hour winning', () => {
+    const plain = readWeatherCsv(
+      'time,temperature,Dew point,wind,rain\n2026-05-14T13:00+01:00,16.2,9,12,0\n2026-05-14T11:00Z,15,8,10,0.4\n2026-05-14T12:00Z,16.4,,,\n',
+    );
+    expect(
+      plain.hours.map(({ at, weather }) => [new Date(at).toISOString().slice(11, 16), weather.temperature]),
+    ).toEqual([
+      ['11:00', 15],
+      ['12:00', 16.4],
+    ]);
+    const german = readWeatherCsv('\uFEFFtime;temperature;rain\r\n2026-05-14T12:00Z;16,2;0,1\r\n');
+    expect(german.hours[0]?.weather).toMatchObject({ temperature: 16.2, rain: 0.1, wind: null });
+  });
+
+  it('tells each line that it left out, and why', () => {
+    const { hours, bad } = readWeatherCsv(
+      'time,temperature,cloud\n2026-05-14 13:00,16,0\n2026-05-14T13:00Z,160,0\n2026-05-14T14:00Z,16,70\n2026-05-14T15:00Z,,0\n2026-05-14T16:00Z,17,0.7\n',
+    );
+    expect(hours).toHaveLength(1);
+    expect(bad.map((each) => each.line)).toEqual([2, 3, 4, 5]);
+    expect(bad[0]?.message).toMatch(/offset/);
+    expect(bad[1]?.message).toMatch(/between -70 and 60/);
+    expect(bad[2]?.message).toMatch(/0 to 1/);
+    expect(bad[3]?.message).toMatch(/temperature is missing/);
+  });
+
+  it('says what a file lacks', () => {
+    expect(() => readWeatherCsv('when,temp\n1,2\n')).toThrow(/"time" among them/);
+    expect(() => readWeatherCsv('')).toThrow(/no hours/);
+  });
+
+  it('never fails in any other way, whatever it is given', () => {
+    fc.assert(
+      fc.property(fc.string(), (text) => {
+        try {
+          readWeatherCsv(text);
+        } catch (error) {
+          expect(error).toBeInstanceOf(RangeError);
+        }
+      }),
+    );
+  });
+
+  it('fills gaps with what goes with the rest', () => {
+    const [record] = readWeatherCsv('time,temperature,wind\n2026-05-14T12:00Z,16,20\n').hours;
+    expect(completed(record!)).toMatchObject({ temperature: 16, dewPoint: 11, wind: 20, gust: 32, rain: 0 });
+  });
+});
+
+/** An EPW file of a made-up place with a plain yearly and daily course, by the column order of the EnergyPlus format. */
+function epw(change: (row: string[], hour: number) => void = () => undefined): string {
+  const head = [
+    'LOCATION,Made-up Hill,-,XXX,made,000000,-35.20,149.10,10.0,580.0',
+    ...Array.from({ length: 7 }, () => 'HEAD,0'),
+  ];
+  const rows = Array.from({ length: 8760 }, (_, hour) => {
+    const day = Math.floor(hour / 24);
+    const date = new Date(Date.UTC(2001, 0, 1 + day));
+    const row = Array.from({ length: 35 }, () => '0');
+    row[1] = `${date.getUTCMonth() + 1}`;
+    row[2] = `${date.getUTCDate()}`;
+    row[3] = `${(hour % 24) + 1}`;
+    row[6] = (14 + 8 * Math.cos((2 * Math.PI * (day - 18)) / 365) + 5 * Math.sin(((hour % 24) - 9) / 3.8)).toFixed(1);
+    row[33] = hour % 24 === 3 ? '2' : '999';
+    change(row, hour);
+    return row.join(',');
+  });
+  return [...head, ...rows].join('\n');
+}
+
+describe('typical-year file', () => {
+  it('gives the place and 365 usual days, with missing rain as none', () => {
+    const year = readEpw(epw());
+    expect(year).toMatchObject({ latitude: -35.2, longitude: 149.1 });
+    expect(year.days).toHaveLength(365);
+    expect(year.days[18]!.high).toBeGreaterThan(year.days[200]!.high);
+    expect(year.days[50]!.rain).toBeCloseTo(2, 5);
+  });
+
+  it('passes over an hour without a temperature, and says which line holds rubbish', () => {
+    expect(readEpw(epw((row, hour) => hour === 30 && (row[6] = '99.9'))).days).toHaveLength(365);
+    expect(() => readEpw(epw((row, hour) => hour === 2 && (row[6] = 'warm')))).toThrow(/Line 11 holds "warm"/);
+  });
+
+  it('says what is no such file', () => {
+    expect(() => readEpw('a,b\n1,2')).toThrow(/LOCATION/);
+    expect(() => readEpw(epw().split('\n').slice(0, 500).join('\n'))).toThrow(/8760 hours/);
+  });
+});
