@@ -16,14 +16,14 @@ import {
 
 /** Open daily weather of Seattle 2012 to 2015 (NOAA, in the package vega-datasets 3.2.1). */
 const file = fileURLToPath(new URL('../../node_modules/vega-datasets/data/seattle-weather.csv', import.meta.url));
-const seattle: readonly DayWeather[] = Papa.parse<Record<string, string>>(
-  readFileSync(file, 'utf8'),
-  { header: true, skipEmptyLines: true },
-).data.map((row) => ({
-  date: row['date']!,
-  low: Number(row['temp_min']),
-  high: Number(row['temp_max']),
-  rain: Number(row['precipitation']),
+const seattle: readonly DayWeather[] = Papa.parse<Record<string, string>>(readFileSync(file, 'utf8'), {
+  header: true,
+  skipEmptyLines: true,
+}).data.map((row) => ({
+  date: row.date!,
+  low: Number(row.temp_min),
+  high: Number(row.temp_max),
+  rain: Number(row.precipitation),
 }));
 const yearOf = (year: number) => seattle.filter((day) => day.date.startsWith(`${year}-`));
 const sumTo = (year: number, monthDay: string, method: Parameters<typeof accumulate>[2]) =>

@@ -94,7 +94,7 @@ function stateOf(facts: FlowFacts, chance: number): FlowState {
     if (before < FLOW_NECTAR && now >= FLOW_NECTAR && rising >= 0) return 'starting';
     return (soon <= GAP_NECTAR && forage.length > 0) || rising < -0.8 ? 'fading' : 'flow';
   }
-  if (soon >= FLOW_NECTAR && soon > now && (facts.poorDays ?? 0) <= 3 && chance > 0.3) return 'starting';
+  if (soon >= FLOW_NECTAR && soon > now && (facts.poorDays ?? 0) <= 3 && chance > 0.2) return 'starting';
   return chance <= 1 - SURE ? 'dearth' : 'uncertain';
 }
 

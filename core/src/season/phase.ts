@@ -1,4 +1,4 @@
-import { type CivilDate, type MonthDay, addDays, dayAndMonth, dayOfYear, daysBetween, lastOf, roundTo } from '../units';
+import { type CivilDate, type MonthDay, addDays, dayAndMonth, daysBetween, lastOf, roundTo } from '../units';
 import { FLOW_NECTAR, type Forage, GAP_NECTAR, inBloom, nectarOf, nectarOn } from './forage';
 import { type DayWeather, type UsualYear, usualMean } from './usual';
 
@@ -190,7 +190,13 @@ function dayPhase(
   if (day >= at.cold) return quiet('winter rest', `below the warmth at which they rear brood: ${warm}`);
   if (day < at.firstBrood)
     return quiet('winter rest', `the days have only begun to lengthen since ${dayAndMonth(begin)}`, warm);
-  if (day < at.buildUp) return quiet('first brood', `the days lengthen; ${warm}, too cold for much`);
+  if (day < at.buildUp)
+    return quiet(
+      'first brood',
+      at.warmPlace
+        ? `the days lengthen, the first eggs are laid; ${warm}`
+        : `the days lengthen; ${warm}, too cold for much`,
+    );
   const flowering = inBloom(facts.forage, date);
   const worth = nectarOn(facts.forage, date);
   const plants = names(nectarOf(flowering));
@@ -280,7 +286,3 @@ export function yearPhases(facts: PhaseFacts, date: CivilDate): readonly PhaseSp
  */
 export const phaseOn = (spans: readonly PhaseSpan[], date: CivilDate): PhaseSpan | null =>
   spans.find(({ from, to }) => daysBetween(from, date) >= 0 && daysBetween(date, to) >= 0) ?? null;
-
-/** How far into its year a date is, 0 at the turn to 1: for words and colours. */
-export const throughYear = (turn: MonthDay, date: CivilDate): number =>
-  ((((dayOfYear(date) - dayOfYear(turn)) % 365) + 365) % 365) / 365;

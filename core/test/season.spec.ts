@@ -1,0 +1,484 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  type BloomFacts,
+  DEFAULT_TRIGGERS,
+  PHASES,
+  PHASE_WORK,
+  PLANTS,
+  type PhaseFacts,
+  type ScaleDay,
+  bandOf,
+  bloomOf,
+  deadlinesOf,
+  flowStatus,
+  forageSpans,
+  modelOf,
+  moveToFlow,
+  naturalGains,
+  nectarOn,
+  phaseOn,
+  pollenGuesses,
+  scaleEvents,
+  survivalBySetUp,
+  survivalOf,
+  tasksFor,
+  usualByLatitude,
+  usualTurn,
+  wilson,
+  yearPhases,
+} from '../src/season';
+import { addDays, daysBetween } from '../src/units';
+
+const COMMON = [
+  'hazel',
+  'goat-willow',
+  'dandelion',
+  'cherry',
+  'sycamore',
+  'hawthorn',
+  'white-clover',
+  'bramble',
+  'lime',
+  'heather',
+  'ivy',
+];
+const plantsFor = (turn: string, ids: readonly string[] = COMMON) =>
+  PLANTS.filter(({ id }) => ids.includes(id)).map((plant) => ({
+    id: plant.id,
+    name: plant.name,
+    nectar: plant.nectar,
+    pollen: plant.pollen,
+    model: modelOf(plant, turn),
+  }));
+const bloomFacts = (latitude: number, today: string, more: Partial<BloomFacts> = {}): BloomFacts => {
+  const turn = usualTurn(latitude) ?? '12-21';
+  return {
+    today,
+    turn,
+    usual: usualByLatitude(latitude, 150),
+    days: [],
+    plants: plantsFor(turn),
+    seen: [],
+    method: 'single sine',
+    ...more,
+  };
+};
+const phaseFacts = (latitude: number, today: string): PhaseFacts => {
+  const facts = bloomFacts(latitude, today);
+  return { turn: facts.turn, usual: facts.usual, days: facts.days, forage: bloomOf(facts) };
+};
+const by = (facts: BloomFacts, id: string) => bloomOf(facts).find((bloom) => bloom.id === id)!;
+
+describe('the plant list', () => {
+  it('has some sixty plants, each of some worth, with unlike names', () => {
+    expect(PLANTS.length).toBeGreaterThanOrEqual(60);
+    expect(new Set(PLANTS.map((plant) => plant.id)).size).toBe(PLANTS.length);
+    for (const plant of PLANTS) expect(plant.nectar + plant.pollen, plant.name).toBeGreaterThan(0);
+  });
+});
+
+describe('bloom', () => {
+  it('comes in the reference climate on the listed days, within a day', () => {
+    const facts = bloomFacts(52, '2026-02-01', { usual: usualByLatitude(52, 50) });
+    for (const bloom of bloomOf(facts)) {
+      const listed = PLANTS.find((plant) => plant.id === bloom.id)!;
+      expect(Math.abs(daysBetween(`2026-${listed.opens}`, bloom.from)), bloom.plant).toBeLessThanOrEqual(1);
+    }
+  });
+
+  it('is half a year off in the south, with the same order of plants', () => {
+    const south = bloomOf(bloomFacts(-44, '2026-10-14'));
+    const first = south.find((bloom) => bloom.id === 'hawthorn')!;
+    expect(first.from >= '2026-09-15' && first.from <= '2026-12-01').toBe(true);
+    expect(south[0]?.id).toBe('hazel');
+    expect(south.find((bloom) => bloom.id === 'ivy')!.from > '2027-02-15').toBe(true);
+  });
+
+  it('comes earlier in a warm spring by the days of warmth, not by the date', () => {
+    const usual = usualByLatitude(52, 50);
+    const warm = Array.from({ length: 110 }, (_, day) => ({
+      date: addDays('2026-01-01', day),
+      low: usual[day]!.low + 3,
+      high: usual[day]!.high + 3,
+      rain: 0,
+    }));
+    const ordinary = by(bloomFacts(52, '2026-04-20'), 'hawthorn');
+    const early = by(bloomFacts(52, '2026-04-20', { days: warm }), 'hawthorn');
+    expect(daysBetween(early.from, ordinary.from)).toBeGreaterThan(7);
+    expect(early.usual.from).toBe(ordinary.usual.from);
+    expect(early.giveOrTake).toBeLessThan(ordinary.giveOrTake);
+    // A plant that goes by the length of the day does not move.
+    expect(by(bloomFacts(52, '2026-04-20', { days: warm }), 'heather').from).toBe(
+      by(bloomFacts(52, '2026-04-20'), 'heather').from,
+    );
+  });
+
+  it('is corrected by what was seen, and the correction carries to the plants behind it', () => {
+    const before = bloomFacts(52, '2026-04-25');
+    const dandelion = by(before, 'dandelion');
+    const seen = [{ plant: 'dandelion', first: addDays(dandelion.from, 12), last: null }];
+    const after = { ...before, seen };
+    expect(by(after, 'dandelion')).toMatchObject({ from: addDays(dandelion.from, 12), state: 'seen', giveOrTake: 0 });
+    const moved = (id: string) => daysBetween(by(before, id).from, by(after, id).from);
+    expect(moved('sycamore')).toBeGreaterThanOrEqual(3);
+    expect(moved('sycamore')).toBeLessThanOrEqual(12);
+    expect(moved('lime')).toBeGreaterThan(0);
+    expect(moved('lime')).toBeLessThanOrEqual(moved('sycamore'));
+    expect(by(after, 'sycamore').giveOrTake).toBeLessThan(by(before, 'sycamore').giveOrTake);
+    expect(by(after, 'sycamore').movedBy).toBe(moved('sycamore'));
+  });
+
+  it('learns from earlier years at the same site', () => {
+    const plain = by(bloomFacts(52, '2026-03-01'), 'hawthorn');
+    const seen = [2023, 2024, 2025].map((year) => ({
+      plant: 'hawthorn',
+      first: addDays(`${year}${plain.usual.from.slice(4)}`, 10),
+      last: null,
+    }));
+    const learned = by(bloomFacts(52, '2026-03-01', { seen }), 'hawthorn');
+    const later = daysBetween(plain.from, learned.from);
+    expect(later).toBeGreaterThanOrEqual(8);
+    expect(later).toBeLessThanOrEqual(10);
+  });
+
+  it('ends when its end was seen', () => {
+    const facts = bloomFacts(52, '2026-06-10', {
+      seen: [{ plant: 'hawthorn', first: '2026-05-10', last: '2026-05-28' }],
+    });
+    expect(by(facts, 'hawthorn')).toMatchObject({ to: '2026-05-28', ended: true, toGiveOrTake: 0 });
+  });
+
+  it('never blooms later for more warmth', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 30, max: 66 }),
+        fc.double({ min: 0.2, max: 4, noNaN: true }),
+        (latitude, warmer) => {
+          const cold = bloomFacts(latitude, '2026-06-01');
+          const warm = {
+            ...cold,
+            usual: cold.usual.map((day) => ({ ...day, low: day.low + warmer, high: day.high + warmer })),
+          };
+          for (const bloom of bloomOf(cold))
+            expect(daysBetween(by(warm, bloom.id).from, bloom.from)).toBeGreaterThanOrEqual(0);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+});
+
+describe('flows and gaps', () => {
+  const forage = [
+    { plant: 'Fruit trees', nectar: 4, pollen: 3, from: '2026-04-20', to: '2026-05-15', giveOrTake: 3 },
+    { plant: 'Lime', nectar: 4, pollen: 1, from: '2026-06-10', to: '2026-06-30', giveOrTake: 3 },
+  ];
+
+  it('finds the June gap between two flows', () => {
+    expect(forageSpans(forage, '2026-04-01', '2026-08-01').map(({ kind }) => kind)).toEqual(['flow', 'gap', 'flow']);
+    const gap = forageSpans(forage, '2026-04-01', '2026-08-01')[1]!;
+    expect(gap.plants).toEqual(['Fruit trees', 'Lime']);
+    expect(daysBetween(gap.from, gap.to)).toBeGreaterThan(20);
+    expect(nectarOn(forage, '2026-05-25')).toBe(0);
+  });
+});
+
+describe('phase of the colony year', () => {
+  const phaseAt = (latitude: number, date: string) =>
+    phaseOn(yearPhases(phaseFacts(latitude, date), date), date)?.phase;
+
+  it('is the end of winter in the south while it is high summer in the north', () => {
+    expect(phaseAt(52, '2026-07-10')).toMatch(/flow|swarm season|dearth/);
+    expect(phaseAt(-44, '2026-07-10')).toBe('winter rest');
+    expect(phaseAt(-44, '2026-11-20')).toMatch(/swarm season|flow/);
+    expect(phaseAt(52, '2026-11-20')).toBe('winter rest');
+  });
+
+  it('opens the year in January in the subtropics while the cold north rests', () => {
+    expect(phaseAt(28, '2026-01-20')).toBe('build-up');
+    expect(phaseAt(60, '2026-01-20')).toBe('winter rest');
+    expect(bandOf(usualByLatitude(28, 0))).toBe('subtropical');
+    expect(bandOf(usualByLatitude(66, 200))).toMatch(/cold continental|cool maritime/);
+    expect(usualTurn(10)).toBeNull();
+  });
+
+  it('runs through the year without gaps or overlaps, in both halves of the globe, with a reason each', () => {
+    fc.assert(
+      fc.property(
+        fc.oneof(fc.integer({ min: 24, max: 67 }), fc.integer({ min: -50, max: -24 })),
+        fc.integer({ min: 0, max: 1200 }),
+        (latitude, day) => {
+          const date = addDays('2025-01-01', day);
+          const spans = yearPhases(phaseFacts(latitude, date), date);
+          for (const [index, span] of spans.entries()) {
+            expect(PHASES).toContain(span.phase);
+            expect(span.reasons.join('')).not.toBe('');
+            if (index > 0) expect(daysBetween(spans[index - 1]!.to, span.from)).toBe(1);
+          }
+          expect(phaseOn(spans, date)).not.toBeNull();
+          expect(daysBetween(spans[0]!.from, spans.at(-1)!.to) + 1).toBeGreaterThanOrEqual(365);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  it('asks for seven days in swarm season and nothing in winter, with cautions', () => {
+    expect(PHASE_WORK['swarm season'].interval).toEqual([7, 7]);
+    expect(PHASE_WORK['winter rest'].interval).toBeNull();
+    for (const phase of PHASES) expect(PHASE_WORK[phase].cautions.length).toBeGreaterThan(0);
+  });
+});
+
+describe('deadlines', () => {
+  it('count back from winter: mites before winter bees, stores before the cold, mating before the chill', () => {
+    const facts = phaseFacts(52, '2026-08-01');
+    const of = (id: string) => deadlinesOf(facts, '2026-08-01').find((each) => each.id === id)!;
+    expect(daysBetween(of('mites').by, of('winter-bees').by)).toBeGreaterThan(20);
+    expect(daysBetween(of('stores').by, of('repairs').by)).toBeGreaterThanOrEqual(0);
+    for (const each of deadlinesOf(facts, '2026-08-01')) expect(daysBetween(each.from, each.by)).toBeGreaterThan(0);
+  });
+
+  it('begin in August in a cold place', () => {
+    expect(
+      deadlinesOf(phaseFacts(62, '2026-07-01'), '2026-07-01').find((each) => each.id === 'mites')!.from < '2026-08-15',
+    ).toBe(true);
+  });
+
+  it('count back from the main flow: six weeks from the egg to a forager', () => {
+    const facts = {
+      ...phaseFacts(52, '2026-04-01'),
+      forage: [{ plant: 'Lime', nectar: 4, pollen: 1, from: '2026-06-20', to: '2026-07-15', giveOrTake: 4 }],
+    };
+    const foragers = deadlinesOf(facts, '2026-04-01').find((each) => each.id === 'foragers')!;
+    expect(daysBetween(foragers.from, '2026-06-20')).toBeGreaterThanOrEqual(42);
+    expect(foragers.why).toMatch(/Lime/);
+  });
+});
+
+describe('flow or dearth', () => {
+  const lime = [{ plant: 'Lime', nectar: 6, pollen: 1, from: '2026-06-15', to: '2026-07-10', giveOrTake: 3 }];
+  const base = { today: '2026-06-25', signs: [], forage: [], gains: [], poorDays: 0, lostDays: 0 };
+  const sign = (
+    name: Parameters<typeof flowStatus>[0]['signs'][number]['sign'],
+    says: 'flow' | 'dearth',
+    date = '2026-06-24',
+  ) => ({ sign: name, says, date });
+
+  it('is uncertain when nothing is known, and says what to tick', () => {
+    expect(flowStatus(base)).toMatchObject({ state: 'uncertain', chance: 0.5 });
+    expect(flowStatus(base).advice).toMatch(/Tick/);
+  });
+
+  it('is a flow by gentle bees, white wax, festoons and syrup ignored', () => {
+    const signs = [sign('temper', 'flow'), sign('wax', 'flow'), sign('festoons', 'flow'), sign('syrup', 'flow')];
+    const status = flowStatus({ ...base, signs });
+    expect(status.state).toBe('flow');
+    expect(status.reasons.map((reason) => reason.text).join()).toMatch(/white new wax \(yesterday\)/);
+  });
+
+  it('is a dearth by robbing, syrup taken at once and nothing in bloom', () => {
+    const other = [{ ...lime[0]!, from: '2026-08-01', to: '2026-08-20' }];
+    expect(
+      flowStatus({ ...base, forage: other, signs: [sign('robbing', 'dearth'), sign('syrup', 'dearth')] }).state,
+    ).toBe('dearth');
+  });
+
+  it('is starting when lime opens within the week, fading when it goes over', () => {
+    expect(flowStatus({ ...base, today: '2026-06-10', forage: lime }).state).toBe('starting');
+    const opened = flowStatus({
+      ...base,
+      today: '2026-06-17',
+      forage: lime,
+      gains: [0, 0, 0, 0.3, 0.8, 1.2],
+      signs: [sign('wax', 'flow', '2026-06-17')],
+    });
+    expect(opened.state).toBe('starting');
+    const late = flowStatus({
+      ...base,
+      today: '2026-07-06',
+      forage: lime,
+      gains: [2, 2, 2, 1, 0.8, 0.6],
+      signs: [sign('wax', 'flow', '2026-07-05')],
+    });
+    expect(late.state).toBe('fading');
+  });
+
+  it('believes an old sign less than a fresh one', () => {
+    const fresh = flowStatus({ ...base, signs: [sign('wax', 'flow', '2026-06-25')] });
+    const old = flowStatus({ ...base, signs: [sign('wax', 'flow', '2026-06-12')] });
+    expect(fresh.chance).toBeGreaterThan(old.chance);
+    expect(old.chance).toBeGreaterThan(0.5);
+  });
+
+  it('rises with every sign for a flow and falls with every sign against it', () => {
+    fc.assert(
+      fc.property(fc.subarray(['temper', 'wax', 'festoons', 'scales', 'syrup', 'robbing'] as const), (names) => {
+        const more = flowStatus({
+          ...base,
+          signs: [...names.map((name) => sign(name, 'flow')), sign('nectar', 'flow')],
+        });
+        const less = flowStatus({
+          ...base,
+          signs: [...names.map((name) => sign(name, 'flow')), sign('nectar', 'dearth')],
+        });
+        expect(more.chance).toBeGreaterThan(less.chance);
+      }),
+    );
+  });
+});
+
+describe('hive scale', () => {
+  const series = (changes: readonly number[], start = 30): readonly ScaleDay[] =>
+    changes.reduce<ScaleDay[]>(
+      (days, change) => [...days, { date: addDays(days.at(-1)!.date, 1), kg: days.at(-1)!.kg + change }],
+      [{ date: '2026-05-01', kg: start }],
+    );
+
+  it('shows a swarm, a box and a flow, and leaves the quiet days alone', () => {
+    const events = scaleEvents(series([0, -0.1, 0.1, -2.6, 0, 0.1, 7.5, 0, 0.6, 0.9, 1.1, 0.8, 0]));
+    expect(events.map(({ kind, from }) => [kind, from])).toEqual([
+      ['swarm', '2026-05-05'],
+      ['box on', '2026-05-08'],
+      ['flow', '2026-05-10'],
+    ]);
+    expect(events[2]?.kg).toBeCloseTo(3.4, 5);
+    expect(scaleEvents(series([0, -0.1, 0.1, -0.2, 0, 0.1]))).toEqual([]);
+  });
+
+  it('tells robbing, which goes on, from a swarm, which leaves once', () => {
+    expect(scaleEvents(series([-0.1, -0.1, -1.5, -1.8, -1.2, -0.1, -0.1])).map((event) => event.kind)).toEqual([
+      'robbing',
+    ]);
+  });
+
+  it('finds a swarm in the middle of a flow', () => {
+    const kinds = scaleEvents(series([0.8, 0.9, 1, -1.9, 0.7, 0.8, 0.9])).map((event) => event.kind);
+    expect(kinds).toContain('swarm');
+    expect(kinds).toContain('flow');
+  });
+
+  it('gives the gains that the bees made themselves', () => {
+    expect(naturalGains(series([0.5, 8, 0.6, -2.5, 0.7])).every((gain) => gain > 0 && gain < 1)).toBe(true);
+  });
+
+  it('reads missing days per day', () => {
+    const days = [
+      { date: '2026-05-01', kg: 30 },
+      { date: '2026-05-11', kg: 36 },
+      { date: '2026-05-12', kg: 36.6 },
+      { date: '2026-05-13', kg: 37.2 },
+    ];
+    expect(scaleEvents(days).map((event) => event.kind)).toEqual(['flow']);
+  });
+});
+
+describe('season events', () => {
+  it('create dated tasks by house practice; an inactive rule and another plant create none', () => {
+    const frost = tasksFor({ kind: 'first frost', plant: null, date: '2026-10-20' }, DEFAULT_TRIGGERS);
+    expect(frost).toMatchObject([{ trigger: 'frost-close', from: '2026-10-20', due: '2026-11-03' }]);
+    expect(
+      tasksFor({ kind: 'first bloom', plant: 'dandelion', date: '2026-04-10' }, DEFAULT_TRIGGERS).map(
+        (task) => task.trigger,
+      ),
+    ).toEqual(['supers-ready']);
+    expect(tasksFor({ kind: 'first bloom', plant: 'lime', date: '2026-07-01' }, DEFAULT_TRIGGERS)).toEqual([]);
+    expect(tasksFor({ kind: 'natural pollen', plant: null, date: '2026-02-10' }, DEFAULT_TRIGGERS)).toEqual([]);
+  });
+
+  it('begins the autumn feed the day the last flow fades', () => {
+    expect(
+      tasksFor({ kind: 'last flow fading', plant: null, date: '2026-09-02' }, DEFAULT_TRIGGERS).find(
+        (task) => task.trigger === 'autumn-feed',
+      )?.from,
+    ).toBe('2026-09-02');
+  });
+});
+
+describe('pollen key', () => {
+  const plants = [
+    {
+      plant: 'Dandelion',
+      pollen: 4,
+      colours: ['orange', 'golden'] as const,
+      from: '2026-04-15',
+      to: '2026-05-25',
+      giveOrTake: 2,
+    },
+    {
+      plant: 'Oilseed rape',
+      pollen: 4,
+      colours: ['yellow', 'green'] as const,
+      from: '2026-04-20',
+      to: '2026-05-25',
+      giveOrTake: 2,
+    },
+    { plant: 'Snowdrop', pollen: 2, colours: ['orange'] as const, from: '2026-02-01', to: '2026-03-10', giveOrTake: 2 },
+  ];
+
+  it('names the plant of that week, not that of another', () => {
+    expect(pollenGuesses('orange', '2026-05-10', plants, []).map((guess) => guess.plant)[0]).toBe('Dandelion');
+    expect(pollenGuesses('orange', '2026-02-20', plants, [])[0]?.plant).toBe('Snowdrop');
+  });
+
+  it('is unknown when nothing fits: ask later', () => {
+    expect(pollenGuesses('blue', '2026-05-10', plants, [])).toEqual([]);
+  });
+
+  it('grows with what was settled here: the same tree is called by another colour', () => {
+    const settled = [1, 2, 3].map((day) => ({
+      colour: 'grey' as const,
+      date: `2025-05-0${day}`,
+      plant: 'Oilseed rape',
+    }));
+    expect(pollenGuesses('purple', '2026-05-04', plants, [])).toEqual([]);
+    expect(pollenGuesses('purple', '2026-05-04', plants, settled)[0]).toMatchObject({
+      plant: 'Oilseed rape',
+      share: 1,
+    });
+  });
+});
+
+describe('alive round', () => {
+  it('has Wilson’s interval of its published example: 8 of 10 lies between 0.490 and 0.943', () => {
+    const [low, high] = wilson(8, 10);
+    expect(low).toBeCloseTo(0.49, 2);
+    expect(high).toBeCloseTo(0.943, 2);
+    expect(wilson(8, 8)[1]).toBe(1);
+  });
+
+  it('counts by set-up, leaving out what all have alike', () => {
+    const taps = [
+      ...Array.from({ length: 4 }, () => ({ state: 'alive' as const, setUp: { boxes: 'two', floor: 'mesh' } })),
+      ...Array.from({ length: 2 }, () => ({ state: 'dead' as const, setUp: { boxes: 'one', floor: 'mesh' } })),
+      { state: 'unsure' as const, setUp: { boxes: 'one', floor: 'mesh' } },
+    ];
+    expect(survivalOf(taps)).toMatchObject({ alive: 4, dead: 2, unsure: 1, share: 4 / 6 });
+    expect(survivalBySetUp(taps).map(({ name, value, survival }) => [name, value, survival.share])).toEqual([
+      ['boxes', 'one', 0],
+      ['boxes', 'two', 1],
+    ]);
+    expect(survivalOf([]).share).toBeNull();
+  });
+});
+
+describe('a move to a later flow', () => {
+  const heather = { plant: 'Heather', nectar: 4, pollen: 2, from: '2026-08-06', to: '2026-09-10', giveOrTake: 4 };
+
+  it('is done just before the bloom, at a distance from which nobody flies home, with a way back', () => {
+    const plan = moveToFlow({ today: '2026-07-01', target: heather, km: 18, home: [], hives: 3 });
+    expect(daysBetween(plan.move.from, heather.from)).toBeGreaterThan(0);
+    expect(daysBetween(heather.to, plan.back.from)).toBe(1);
+    expect(plan.warnings).toEqual([]);
+    expect(plan.tasks[0]?.why).toMatch(/local law/);
+    const dates = plan.tasks.map((task) => task.due);
+    expect([...dates].sort()).toEqual(dates);
+  });
+
+  it('warns of a short way, a home flow and a date gone by', () => {
+    const lime = { plant: 'Lime', nectar: 4, pollen: 1, from: '2026-07-20', to: '2026-08-30', giveOrTake: 2 };
+    const plan = moveToFlow({ today: '2026-08-20', target: heather, km: 2, home: [lime], hives: 1 });
+    expect(plan.warnings.join(' ')).toMatch(/foragers fly home.*Lime still in bloom.*day of flow less/s);
+  });
+});
