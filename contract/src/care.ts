@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { ADVICE_KINDS } from '@brave-comb/core/care';
+import { Finding } from './care-calendar';
 import { endpoint } from './endpoint';
 import { FrameSides } from './inspection';
 import { CivilDate, Id, Instant, list } from './parts';
@@ -70,6 +71,8 @@ export const Review = z.object({
     }),
   ),
   storesWhereFrom: z.object({ steps: list(z.tuple([z.string(), z.string()]).readonly()), source: z.string() }),
+  /** How what was found compares with what was to be expected; `null` without an earlier visit. */
+  finding: Finding.nullable(),
   advice: list(z.object({ advice: Advice, decision: Decision.nullable() })),
   followUps: list(FollowUp),
   judgements: list(

@@ -1,3 +1,4 @@
+import * as calendar from './care-calendar';
 import * as care from './care';
 import type { Endpoint } from './endpoint';
 import * as inspection from './inspection';
@@ -5,6 +6,7 @@ import * as people from './people';
 import * as planning from './planning';
 import * as season from './season';
 import * as skills from './skills';
+import * as weather from './weather';
 
 /** Every endpoint of the application, by name. */
 export const endpoints = {
@@ -13,6 +15,37 @@ export const endpoints = {
   whoAmI: people.whoAmI,
   moveClock: people.moveClock,
   seasonStrip: season.seasonStrip,
+  seasonYear: season.seasonYear,
+  forage: season.forage,
+  keepPlant: season.keepPlant,
+  dropPlant: season.dropPlant,
+  seeBloom: season.seeBloom,
+  setClimate: season.setClimate,
+  happenings: season.happenings,
+  logSeasonEvent: season.logSeasonEvent,
+  withdrawSeasonEvent: season.withdrawSeasonEvent,
+  setTriggers: season.setTriggers,
+  tickFlowSigns: season.tickFlowSigns,
+  seePollen: season.seePollen,
+  settlePollen: season.settlePollen,
+  aliveRound: season.aliveRound,
+  tapAlive: season.tapAlive,
+  movePlan: season.movePlan,
+  scheduleMove: season.scheduleMove,
+  dayPage: weather.dayPage,
+  forecastTrust: weather.forecastTrust,
+  setLimits: weather.setLimits,
+  importWeather: weather.importWeather,
+  importClimate: weather.importClimate,
+  enterObservation: weather.enterObservation,
+  colonyCalendars: calendar.colonyCalendars,
+  logColonyEvent: calendar.logColonyEvent,
+  withdrawColonyEvent: calendar.withdrawColonyEvent,
+  setColony: calendar.setColony,
+  setCalendarPractice: calendar.setCalendarPractice,
+  calendarFeed: calendar.calendarFeed,
+  createCalendarFeed: calendar.createCalendarFeed,
+  revokeCalendarFeed: calendar.revokeCalendarFeed,
   nextSession: planning.nextSession,
   sessionOn: planning.sessionOn,
   daySheet: planning.daySheet,
@@ -34,4 +67,17 @@ export type { Person } from './people';
 export { VERDICTS, type Decision, type Review } from './care';
 export { NewEntry, type EntryVerdict, type Visit, type VisitFile } from './inspection';
 export type { DaySheet, DayVerdict, GroupSheet } from './planning';
-export type { Strip, StripDay } from './season';
+export type {
+  AliveRound,
+  Bloom,
+  Forage,
+  Happenings,
+  MovePlan,
+  PhaseSpan,
+  SitePlant,
+  Strip,
+  StripDay,
+  Year,
+} from './season';
+export type { DayPage, Trust } from './weather';
+export type { Calendars, ColonyCalendar, Due, ExpectedState } from './care-calendar';

@@ -9,6 +9,7 @@ import {
   STOP_REASONS,
   TRAFFIC,
 } from '@brave-comb/core/inspection';
+import { ExpectedState } from './care-calendar';
 import { Layer, HiveTypeName, Stack } from './equipment';
 import { endpoint } from './endpoint';
 import { Id, Instant, list, Problem } from './parts';
@@ -106,6 +107,8 @@ export const VisitFile = z.object({
   asked: list(z.string()),
   queen: z.object({ year: z.int(), marked: z.boolean() }).nullable(),
   last: z.object({ visit: Id, at: Instant, sides: list(AddressedSide) }).nullable(),
+  /** What the colony should look like today; `null` without an earlier visit. */
+  expected: ExpectedState.nullable(),
   entries: list(VisitEntry),
   trainees: list(z.object({ id: Id, name: z.string() })),
   /** Skills open in the group, those that most trainees need first. */

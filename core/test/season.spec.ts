@@ -428,7 +428,7 @@ describe('pollen key', () => {
 
   it('grows with what was settled here: the same tree is called by another colour', () => {
     const settled = [1, 2, 3].map((day) => ({
-      colour: 'grey' as const,
+      colour: 'purple' as const,
       date: `2025-05-0${day}`,
       plant: 'Oilseed rape',
     }));

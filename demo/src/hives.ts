@@ -9,6 +9,8 @@ interface DemoHive {
   readonly since: string;
   readonly origin: string;
   readonly queen: { readonly year: number; readonly marked: boolean } | null;
+  /** Name of its scale, for hives that stand on one. */
+  readonly scale?: string;
 }
 
 const box = (id: string, kind: BoxKindId, frames: number, dummy = false): Layer => ({
@@ -66,7 +68,13 @@ export const HIVES: readonly { readonly school: string; readonly hives: readonly
     school: 'Brenna Fell School of Beekeeping',
     hives: [
       hive(1, 'Home orchard', 'A', 'national', national(1), '2024-06-02', 'split', marked(2025)),
-      hive(2, 'Home orchard', 'A', 'national', national(0), '2025-07-12', 'late swarm', { year: 2025, marked: false }),
+      {
+        ...hive(2, 'Home orchard', 'A', 'national', national(0), '2025-07-12', 'late swarm', {
+          year: 2025,
+          marked: false,
+        }),
+        scale: 'home-orchard-2',
+      },
       hive(3, 'Home orchard', 'A', 'langstroth-10', langstroth(0), '2025-05-20', 'split', marked(2025)),
       hive(4, 'Home orchard', 'B', 'national', national(1), '2023-05-28', 'swarm', marked(2025)),
       hive(5, 'Home orchard', 'B', 'zander', zander(0), '2025-06-10', 'package', marked(2025)),

@@ -6,6 +6,7 @@ import session from 'express-session';
 import helmet from 'helmet';
 import { join } from 'node:path';
 import { pinoHttp } from 'pino-http';
+import { serveCalendarFeeds } from './care/calendar-feed';
 import { careRoutes } from './care/routes';
 import type { Config } from './config';
 import type { Context } from './context';
@@ -19,9 +20,13 @@ import { roomOnDisk } from './room-on-disk';
 import { type Serve, serveEndpoint } from './routing';
 import { seasonRoutes } from './season/routes';
 import { skillsRoutes } from './skills/routes';
+import { weatherRoutes } from './weather/routes';
 
 const FORTNIGHT = 14 * 86_400_000;
 const BODY_LIMIT = '512kb';
+/** A typical year is a file of about 1.6 MB. */
+const FILE_LIMIT = '4200kb';
+const FILE_PATHS = /^\/weather\/sites\/[^/]+\/(import|climate)$/;
 
 /**
  * The whole application: API by contract, its document, and the built web application.
@@ -53,21 +58,38 @@ export function buildApp(context: Context, config: Config): Express {
   app.get('/api/health', (_request, response) => void response.json({ up: true }));
   app.get('/api/openapi.json', (_request, response) => void response.json(openApiOf(endpoints)));
   app.use('/api/docs', apiDocs());
-  app.use('/api', fromHere, roomOnDisk(config.dataDir), express.json({ limit: BODY_LIMIT, type: () => true }));
+  app.use('/api', fromHere, roomOnDisk(config.dataDir));
+  app.use('/api', readBody());
   app.use('/api', signedSessions(context, config));
   app.use(apiRouter(context, config.checkResponses));
   app.use('/api', () => {
     throw new Refusal(404, 'not found', 'There is no such address. The addresses that there are stand at /api/docs.');
   });
+  app.get('/calendar/:file', serveCalendarFeeds(context));
   app.use(webApp(config.webDir));
   app.use(answerFaults(context.log));
   return app;
 }
 
+/** Reads what was sent: files may be larger than all else. */
+function readBody(): RequestHandler {
+  const small = express.json({ limit: BODY_LIMIT, type: () => true });
+  const large = express.json({ limit: FILE_LIMIT, type: () => true });
+  return (request, response, next) => (FILE_PATHS.test(request.path) ? large : small)(request, response, next);
+}
+
 function apiRouter(context: Context, checked: boolean): Router {
   const router = Router();
   const serve: Serve = (endpoint, handler) => serveEndpoint(router, endpoint, handler, checked);
-  for (const room of [peopleRoutes, seasonRoutes, planningRoutes, inspectionRoutes, careRoutes, skillsRoutes])
+  for (const room of [
+    peopleRoutes,
+    weatherRoutes,
+    seasonRoutes,
+    planningRoutes,
+    inspectionRoutes,
+    careRoutes,
+    skillsRoutes,
+  ])
     room(context, serve);
   return router;
 }

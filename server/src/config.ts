@@ -11,6 +11,8 @@ export interface Config {
   readonly sessionSecret: string;
   /** Address of a weather service; empty for the stand-in that ships with the application. */
   readonly weatherUrl: string;
+  /** Address of a hive scale service; empty for the stand-in. */
+  readonly scaleUrl: string;
   /** Whether to open on the invented school with its own clock. */
   readonly demo: boolean;
   /** Whether the address that people type is https. */

@@ -2,6 +2,7 @@ import type { Role } from '@brave-comb/contract';
 import type { Knex } from 'knex';
 import type { Logger } from 'pino';
 import type { Clock } from './clock/clock';
+import type { ScaleSource } from './season/scale-source';
 import type { WeatherSource } from './weather/source';
 
 /** What every service works with. */
@@ -9,6 +10,7 @@ export interface Context {
   readonly db: Knex;
   readonly clock: Clock;
   readonly weather: WeatherSource;
+  readonly scale: ScaleSource;
   readonly log: Logger;
   /** Name of the session cookie. */
   readonly cookieName: string;

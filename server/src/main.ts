@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { type Server, createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import type { Express } from 'express';
 import { pino } from 'pino';
 import { buildApp } from './app';
 import { systemClock } from './clock/clock';
@@ -9,6 +10,8 @@ import type { Config } from './config';
 import type { Context } from './context';
 import { migrate, openDatabase } from './database/connection';
 import { DEMO_START, loadDemo } from './demo/load';
+import { httpScale } from './season/scale-source';
+import { scaleStandIn } from './standins/scale/app';
 import { weatherStandIn } from './standins/weather/app';
 import { httpWeather } from './weather/http-source';
 
@@ -32,7 +35,7 @@ const closed = (server: Server): Promise<void> =>
   });
 
 /**
- * Starts the server: migrations, demo data on the first start, the weather stand-in, the application.
+ * Starts the server: migrations, demo data on the first start, the stand-ins, the application.
  *
  * @param config what to start with
  * @returns its address and how to stop it
@@ -50,12 +53,13 @@ export async function startServer(config: Config): Promise<Running> {
   };
   try {
     await migrate(db, config.dataDir !== '');
-    let weatherUrl = config.weatherUrl;
-    if (!weatherUrl) {
-      const standIn = createServer(weatherStandIn());
-      weatherUrl = `http://127.0.0.1:${await listen(standIn, 0, '127.0.0.1')}`;
-      open.push(standIn);
-    }
+    const standIn = async (app: Express): Promise<string> => {
+      const server = createServer(app);
+      open.push(server);
+      return `http://127.0.0.1:${await listen(server, 0, '127.0.0.1')}`;
+    };
+    const weatherUrl = config.weatherUrl || (await standIn(weatherStandIn()));
+    const scaleUrl = config.scaleUrl || (await standIn(scaleStandIn()));
     let clock = systemClock;
     if (config.demo) ({ clock, stop: stopClock } = await demoClock(db, DEMO_START));
     const context: Context = {
@@ -63,6 +67,7 @@ export async function startServer(config: Config): Promise<Running> {
       clock,
       log,
       weather: httpWeather(weatherUrl),
+      scale: httpScale(scaleUrl),
       cookieName: config.https ? '__Host-brave_comb' : 'brave_comb',
     };
     if (config.demo) await loadDemo(context);
@@ -86,6 +91,7 @@ export function configFromEnvironment(env: NodeJS.ProcessEnv): Config {
     dataDir: env.DATA_DIR ?? '',
     sessionSecret: env.SESSION_SECRET ?? randomBytes(32).toString('hex'),
     weatherUrl: env.WEATHER_URL ?? '',
+    scaleUrl: env.SCALE_URL ?? '',
     demo: env.DEMO !== 'off',
     https: env.HTTPS === 'on',
     logLevel: env.LOG_LEVEL ?? 'warn',

@@ -12,6 +12,8 @@ import { fixedClock } from '../src/clock/clock';
 import type { Context } from '../src/context';
 import { migrate, openDatabase } from '../src/database/connection';
 import { DEMO_START, loadDemo } from '../src/demo/load';
+import { httpScale } from '../src/season/scale-source';
+import { scaleStandIn } from '../src/standins/scale/app';
 import { weatherStandIn } from '../src/standins/weather/app';
 import { httpWeather } from '../src/weather/http-source';
 
@@ -30,13 +32,20 @@ export interface School {
 export async function openSchool(dataDir = ''): Promise<School> {
   const db = openDatabase(process.env.DATABASE_URL ?? '');
   await migrate(db, true);
-  const standIn: Server = createServer(weatherStandIn());
-  await new Promise<void>((done) => standIn.listen(0, '127.0.0.1', done));
-  const weatherUrl = `http://127.0.0.1:${(standIn.address() as AddressInfo).port}`;
+  const standIns: Server[] = [];
+  const serve = async (app: Express): Promise<string> => {
+    const standIn = createServer(app);
+    standIns.push(standIn);
+    await new Promise<void>((done) => standIn.listen(0, '127.0.0.1', done));
+    return `http://127.0.0.1:${(standIn.address() as AddressInfo).port}`;
+  };
+  const weatherUrl = await serve(weatherStandIn());
+  const scaleUrl = await serve(scaleStandIn());
   const context: Context = {
     db,
     clock: fixedClock(DEMO_START),
     weather: httpWeather(weatherUrl),
+    scale: httpScale(scaleUrl),
     log: pino({ level: 'silent' }),
     cookieName: 'brave_comb',
   };
@@ -49,6 +58,7 @@ export async function openSchool(dataDir = ''): Promise<School> {
     dataDir,
     sessionSecret: 'only for tests',
     weatherUrl,
+    scaleUrl,
     demo: true,
     https: false,
     logLevel: 'silent',
@@ -65,7 +75,7 @@ export async function openSchool(dataDir = ''): Promise<School> {
       return agent;
     },
     close: async () => {
-      await new Promise((done) => standIn.close(done));
+      await Promise.all(standIns.map((standIn) => new Promise((done) => standIn.close(done))));
       await db.destroy();
     },
   };

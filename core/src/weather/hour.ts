@@ -23,6 +23,8 @@ export interface Ensemble {
   /** Start of the first hour, ISO instant. */
   readonly start: string;
   readonly members: readonly (readonly Weather[])[];
+  /** What the source left out and how it was filled, in words. */
+  readonly note?: string;
 }
 
 export const HOUR = 3_600_000;

@@ -1,4 +1,7 @@
 import { within } from '../units';
+import { DEPTHS, type Depth, type Limits, fitDepth } from './fitness';
+import { type Ensemble, HOUR } from './hour';
+import { type Place, sunElevation } from './sun';
 
 /** One forecast of one day, beside what happened. */
 export interface Verified {
@@ -99,4 +102,40 @@ export function trustOf(scores: readonly LeadScore[]): Trust {
     return reached;
   };
   return { plan: last(WORTH), pencil: last(0.02) };
+}
+
+/** Hours fit for a depth that make a day worth a session. */
+export const SESSION_HOURS = 2;
+
+/**
+ * Chance that a day has hours enough for a session at a depth: 0 or 1 for an observation.
+ *
+ * @param ensemble forecast, or observation of one member
+ * @param place the site
+ * @param limits house practice
+ * @param depth how deep
+ * @param span midnight and next midnight at the site, ms since 1970
+ * @returns share of the members with {@link SESSION_HOURS} fit hours or more, and the middle of their warmest hours; `null` when less than
+ *   half of the day is known
+ * @example sessionChance(ensemble, site, limits, 'full', [midnight, next])?.chance
+ */
+export function sessionChance(
+  ensemble: Ensemble,
+  place: Place,
+  limits: Readonly<Record<Depth, Limits>>,
+  depth: Depth,
+  [from, to]: readonly [number, number],
+): { readonly chance: number; readonly warmest: number } | null {
+  const start = Date.parse(ensemble.start);
+  const first = Math.max(0, Math.round((from - start) / HOUR));
+  const last = Math.min(ensemble.members[0]?.length ?? 0, Math.round((to - start) / HOUR));
+  if (last - first < 12) return null;
+  const sun = Array.from({ length: last - first }, (_, hour) => sunElevation(place, start + (first + hour + 0.5) * HOUR));
+  const goal = DEPTHS.indexOf(depth);
+  const days = ensemble.members.map((member) => member.slice(first, last));
+  const fit = days.filter(
+    (hours) => hours.filter((hour, index) => fitDepth(hour, sun[index]!, limits) >= goal).length >= SESSION_HOURS,
+  );
+  const warmest = days.map((hours) => Math.max(...hours.map((hour) => hour.temperature))).sort((a, b) => a - b);
+  return { chance: fit.length / days.length, warmest: warmest[Math.floor(warmest.length / 2)]! };
 }

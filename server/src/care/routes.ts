@@ -1,10 +1,35 @@
 import { endpoints } from '@brave-comb/contract';
 import type { Serve } from '../routing';
 import type { Context } from '../context';
+import { calendarFeed, createCalendarFeed, revokeCalendarFeed } from './calendar-feed';
+import {
+  colonyCalendars,
+  logColonyEvent,
+  setCalendarPractice,
+  setColony,
+  takeColonyEventBack,
+} from './calendar-service';
 import { decide, visitReview, withdrawDecision } from './service';
 
 export function careRoutes(context: Context, serve: Serve): void {
   serve(endpoints.visitReview, ({ params }, actor) => visitReview(context, actor, params.visit));
   serve(endpoints.decide, ({ params, body }, actor) => decide(context, actor, params.visit, body));
   serve(endpoints.withdrawDecision, ({ params }, actor) => withdrawDecision(context, actor, params.decision));
+  serve(endpoints.colonyCalendars, ({ query }, actor) => colonyCalendars(context, actor, query.site));
+  serve(endpoints.logColonyEvent, async ({ params, body }, actor) => {
+    const { site } = await logColonyEvent(context, actor, params.hive, body);
+    return colonyCalendars(context, actor, site);
+  });
+  serve(endpoints.withdrawColonyEvent, async ({ params }, actor) => {
+    const { site } = await takeColonyEventBack(context, actor, params.event);
+    return colonyCalendars(context, actor, site);
+  });
+  serve(endpoints.setColony, async ({ params, body }, actor) => {
+    const { site } = await setColony(context, actor, params.hive, body);
+    return colonyCalendars(context, actor, site);
+  });
+  serve(endpoints.setCalendarPractice, ({ body }, actor) => setCalendarPractice(context, actor, body));
+  serve(endpoints.calendarFeed, (_input, actor) => calendarFeed(context, actor));
+  serve(endpoints.createCalendarFeed, (_input, actor) => createCalendarFeed(context, actor));
+  serve(endpoints.revokeCalendarFeed, (_input, actor) => revokeCalendarFeed(context, actor));
 }

@@ -1,5 +1,5 @@
 import { type Decision, type Input, type Output, type Review, type endpoints } from '@brave-comb/contract';
-import { type Advice, type ColonyFacts, adviseColony } from '@brave-comb/core/care';
+import { type Advice, type ColonyFacts, adviseColony, readFinding } from '@brave-comb/core/care';
 import { FRAMES, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf, supers } from '@brave-comb/core/equipment';
 import {
   type FrameSides,
@@ -22,8 +22,8 @@ import { type ColonyRead, readColony } from '../inspection/colony-read';
 import { type NamedVisit, visitBefore, visitById, visitsOfSession } from '../inspection/store';
 import { peopleOf, practiceOf } from '../people/store';
 import { Refusal, notFound } from '../problem';
-import { forageBetween } from '../season/store';
-import { forecastInUse } from '../weather/service';
+import { siteSeason } from '../season/site-season';
+import { expectedAt, recordFrom } from './colony-state';
 import {
   type DecisionRow,
   type NumberedFollowUp,
@@ -68,13 +68,9 @@ async function factsOf(
 ): Promise<ColonyFacts> {
   const { db } = context;
   const today = dateAt(visit.zone, visit.started_at);
-  const [practice, forage, site] = await Promise.all([
-    practiceOf(db, visit.school),
-    forageBetween(db, visit.school, visit.site, today, today),
-    siteById(db, visit.school, visit.site),
-  ]);
-  const forecast = site ? await forecastInUse(context, site) : null;
-  const ensemble = forecast?.ensemble;
+  const [practice, site] = await Promise.all([practiceOf(db, visit.school), siteById(db, visit.school, visit.site)]);
+  const season = site ? await siteSeason(context, site, today) : null;
+  const ensemble = season?.forecast.ensemble;
   const week = Array.from({ length: 7 }, (_, day) => addDays(today, day + 1));
   const outlooks =
     site && ensemble
@@ -107,7 +103,7 @@ async function factsOf(
     nectarAmongBrood: nectarAmongBrood(now.frames),
     supers: supers(visit.stack).length,
     superFill: now.superFill,
-    inBloom: inBloom(forage, today),
+    inBloom: inBloom(season?.bloom ?? [], today),
     poorDays: foreseen.length < week.length ? null : foreseen.filter((day) => day.hours.lid[1] < POOR_HOURS).length,
     practice: practice.care,
   };
@@ -173,6 +169,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
     inWords: changesInWords(last?.frames ?? null, now.frames, { last: last?.nest ?? null, now: now.nest }),
     measures: compareColonies(last?.nest ?? null, now.nest),
     storesWhereFrom: storesWhereFrom(now),
+    finding: last ? await findingOf(context, visit, now, last) : null,
     advice: advice.map((each) => {
       const decision = decisions.find((row) => row.advice === each.kind);
       return { advice: each, decision: decision ? shownDecision(decision) : null };
@@ -189,6 +186,28 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
     mayDecide: actor.role !== 'trainee',
     next: next ? { visit: next.id, hive: next.hive_number, group: next.group_name } : null,
   };
+}
+
+/** What was found, read against what the season led one to expect. */
+async function findingOf(
+  context: Context,
+  visit: NamedVisit,
+  now: ColonyRead,
+  before: ColonyRead,
+): Promise<Review['finding']> {
+  const last = recordFrom(before, dateAt(visit.zone, before.visit.started_at));
+  const expected = await expectedAt(context, visit, before);
+  if (!last || !expected || now.nest.sidesRead === 0) return null;
+  const { nest } = now;
+  return readFinding(expected, last, {
+    bees: nest.framesOfBees?.value ?? null,
+    brood: nest.brood.value,
+    sealed: nest.sealedWorker.value,
+    drone: nest.sealedDrone.value,
+    storesKg: nest.storesKg.value,
+    foodFrames: nest.honeyFrames + nest.nectarFrames,
+    emptyFrames: nest.emptyComb.value,
+  });
 }
 
 function storesWhereFrom(now: ColonyRead): Review['storesWhereFrom'] {

@@ -1,5 +1,6 @@
 import type { AdviceKind } from '@brave-comb/core/care';
 import type { Knex } from 'knex';
+import type { Actor } from '../context';
 
 export interface FollowUpRow {
   readonly id: string;
@@ -11,6 +12,9 @@ export interface FollowUpRow {
   readonly from_date: string;
   readonly due: string;
   readonly answered_by: string | null;
+  /** Season event that it comes from. */
+  readonly event?: string | null;
+  readonly bring?: string | null;
 }
 export type NumberedFollowUp = FollowUpRow & { readonly hive_number: string };
 
@@ -28,6 +32,14 @@ export interface DecisionRow {
 }
 
 export const insertFollowUp = (db: Knex, row: FollowUpRow) => db('follow_ups').insert(row);
+
+/** Sent a second time, it is there already. */
+export const insertFollowUpOnce = (db: Knex, row: FollowUpRow) =>
+  db('follow_ups').insert(row).onConflict('id').ignore();
+
+/** Takes away the tasks of a season event that nobody has answered yet. */
+export const withdrawEventTasks = (db: Knex, school: string, event: string) =>
+  db<FollowUpRow>('follow_ups').where({ school, event }).whereNull('answered_by').delete();
 
 /** Open follow-ups of some hives. */
 export const openFollowUps = (db: Knex, school: string, hives: readonly string[]): Promise<FollowUpRow[]> =>
@@ -105,3 +117,55 @@ export async function withdraw(db: Knex, school: string, id: string, at: Date): 
   await db<DecisionRow>('decisions').where({ school, id }).update({ withdrawn_at: at });
   await db<FollowUpRow>('follow_ups').where({ school, decision: id }).whereNull('answered_by').delete();
 }
+
+export interface ColonyEventRow {
+  readonly id: string;
+  readonly school: string;
+  readonly colony: string;
+  readonly date: string;
+  readonly kind: string;
+  readonly detail: object;
+  readonly by_person: string;
+  readonly at: Date;
+  readonly withdrawn_at: Date | null;
+}
+
+export const insertColonyEvent = (db: Knex, row: ColonyEventRow) =>
+  db('colony_events').insert({ ...row, detail: JSON.stringify(row.detail) });
+export const colonyEventById = (db: Knex, school: string, id: string): Promise<ColonyEventRow | undefined> =>
+  db<ColonyEventRow>('colony_events').where({ school, id }).first();
+export const withdrawColonyEvent = (db: Knex, school: string, id: string, at: Date) =>
+  db<ColonyEventRow>('colony_events').where({ school, id }).update({ withdrawn_at: at });
+
+/** Events of some colonies that stand, oldest first, with who wrote them. */
+export const colonyEvents = (db: Knex, school: string, colonies: readonly string[]) =>
+  db('colony_events')
+    .join('people', 'people.id', 'colony_events.by_person')
+    .where('colony_events.school', school)
+    .whereIn('colony_events.colony', colonies)
+    .whereNull('colony_events.withdrawn_at')
+    .orderBy('colony_events.date')
+    .select<(ColonyEventRow & { by_name: string })[]>('colony_events.*', 'people.name as by_name');
+
+interface FeedRow {
+  readonly id: string;
+  readonly person: string;
+  readonly token_hash: string;
+  readonly created_at: Date;
+  readonly revoked_at: Date | null;
+}
+
+export const insertFeed = (db: Knex, row: FeedRow) => db('calendar_feeds').insert(row);
+export const feedOf = (db: Knex, person: string): Promise<FeedRow | undefined> =>
+  db<FeedRow>('calendar_feeds').where({ person }).whereNull('revoked_at').first();
+export const revokeFeeds = (db: Knex, person: string, at: Date) =>
+  db<FeedRow>('calendar_feeds').where({ person }).whereNull('revoked_at').update({ revoked_at: at });
+
+/** The person to whom a secret address belongs. */
+export const ownerOfFeed = (db: Knex, tokenHash: string): Promise<Actor | undefined> =>
+  db('calendar_feeds')
+    .join('people', 'people.id', 'calendar_feeds.person')
+    .join('schools', 'schools.id', 'people.school')
+    .where('calendar_feeds.token_hash', tokenHash)
+    .whereNull('calendar_feeds.revoked_at')
+    .first<Actor | undefined>('people.id', 'people.name', 'people.role', 'people.school', 'schools.name as schoolName');

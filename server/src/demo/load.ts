@@ -1,12 +1,17 @@
 import {
+  ALIVE_TAPS,
+  COLONY_EVENTS,
   DEMO_PASSWORD,
   type DemoAssignment,
   type DemoSession,
   type DemoVisit,
+  FLOW_TICKS,
   FOLLOW_UPS,
   FORAGE,
+  HAPPENINGS,
   HIVES,
   PEOPLE,
+  POLLEN_SEEN,
   SALTPAN_SESSIONS,
   SALTPAN_VISITS,
   SCHOOLS,
@@ -20,11 +25,15 @@ import { insertFollowUp } from '../care/store';
 import { fixedClock } from '../clock/clock';
 import type { Actor, Context } from '../context';
 import { addHive, addSite } from '../equipment/service';
-import { hivesById } from '../equipment/store';
+import { type SiteRow, hivesById } from '../equipment/store';
 import { recordEntries, startVisit } from '../inspection/service';
 import { addGroup, addPerson, addSchool } from '../people/service';
 import { addSession } from '../planning/service';
-import { addForage } from '../season/service';
+import { PLANTS } from '@brave-comb/core/season';
+import { lastOf } from '@brave-comb/core/units';
+import { logColonyEvent } from '../care/calendar-service';
+import { addPlant, logSeasonEvent, noteBloom, seePollen, tapAlive, tickFlowSigns } from '../season/service';
+import { listedPlant, turnOf } from '../season/site-season';
 import { schoolNames } from './store';
 import { visitEntries } from './visit-entries';
 
@@ -56,7 +65,10 @@ export async function loadDemo(context: Context): Promise<void> {
       const names = await loadSchool(within, name);
       const first = name === SCHOOLS[0].name;
       await loadSessions(within, names, first ? SESSIONS : SALTPAN_SESSIONS, first ? VISITS : SALTPAN_VISITS);
-      if (first) await loadFollowUps(within, names);
+      if (first) {
+        await loadFollowUps(within, names);
+        await loadHappenings(within, names);
+      }
     }
   });
 }
@@ -74,9 +86,7 @@ async function loadSchool(context: Context, name: string): Promise<Names> {
   for (const site of SCHOOLS.find((each) => each.name === name)!.sites) {
     const id = await addSite(context, { school, ...site });
     names.sites.set(site.name, { id, zone: site.zone });
-    for (const plant of FORAGE.find((each) => each.site === site.name)?.plants ?? []) {
-      await addForage(context, school, id, plant);
-    }
+    await loadPlants(context, { ...site, id, school, turn: null, degree_days: 'single sine' });
   }
   const { staff, groups } = PEOPLE.find((each) => each.school === name)!;
   const add = async (person: (typeof staff)[number]) => {
@@ -100,6 +110,39 @@ async function loadSchool(context: Context, name: string): Promise<Names> {
     names.hives.set(hive.number, id);
   }
   return names;
+}
+
+async function loadPlants(context: Context, site: SiteRow): Promise<void> {
+  const turn = turnOf(site);
+  for (const { id, seen } of FORAGE.find((each) => each.site === site.name)?.plants ?? []) {
+    const listed = PLANTS.find((plant) => plant.id === id);
+    if (!listed) throw new RangeError(`the demo data names the plant ${id}, which the list does not have`);
+    await addPlant(context, site, listedPlant(listed, turn));
+    for (const [first, last] of seen)
+      await noteBloom(context, null, site, { plant: id, year: lastOf(turn, (first ?? last)!), first, last });
+  }
+}
+
+/** What was seen at the sites and done to the colonies this year. */
+async function loadHappenings(context: Context, names: Names): Promise<void> {
+  const actor = (by: string) => found(names.people, by);
+  const siteId = (site: string) => found(names.sites, site).id;
+  const on = (date: string): Context => ({ ...context, clock: fixedClock(`${date}T16:00:00Z`) });
+  for (const { site, by, ...event } of HAPPENINGS)
+    await logSeasonEvent(on(event.date), actor(by), siteId(site), { id: uuid(), ...event });
+  for (const { site, by, hive, date, sign, says } of FLOW_TICKS)
+    await tickFlowSigns(on(date), actor(by), siteId(site), {
+      date,
+      hive: found(names.hives, hive),
+      signs: [{ id: uuid(), sign, says }],
+    });
+  for (const { site, by, ...seen } of POLLEN_SEEN)
+    await seePollen(on(seen.date), actor(by), siteId(site), { id: uuid(), ...seen });
+  for (const { hive, by, date, detail } of COLONY_EVENTS)
+    await logColonyEvent(on(date), actor(by), found(names.hives, hive), { id: uuid(), date, detail });
+  for (const { date, alive } of ALIVE_TAPS)
+    for (const hive of alive)
+      await tapAlive(on(date), actor('morag'), found(names.hives, hive), { state: 'alive', date });
 }
 
 async function loadSessions(

@@ -1,12 +1,13 @@
+import type { ColonyClass, Strain } from '@brave-comb/core/care';
 import { type HiveTypeId, type Stack, boxFits, isBox } from '@brave-comb/core/equipment';
 import { v7 as uuid } from 'uuid';
 import type { Context } from '../context';
 import { Refusal } from '../problem';
 import { type SiteRow, insertColony, insertHive, insertSite } from './store';
 
-export async function addSite({ db }: Context, site: Omit<SiteRow, 'id'>): Promise<string> {
+export async function addSite({ db }: Context, site: Omit<SiteRow, 'id' | 'turn' | 'degree_days'>): Promise<string> {
   const id = uuid();
-  await insertSite(db, { id, ...site });
+  await insertSite(db, { id, turn: null, degree_days: 'single sine', ...site });
   return id;
 }
 
@@ -17,10 +18,13 @@ export interface NewHive {
   readonly stand: string;
   readonly type: HiveTypeId;
   readonly stack: Stack;
+  readonly scale?: string;
   readonly colony: {
     readonly since: string;
     readonly origin: string;
     readonly queen: { readonly year: number; readonly marked: boolean } | null;
+    readonly strain?: Strain;
+    readonly class?: ColonyClass;
   };
 }
 
@@ -35,8 +39,8 @@ export async function addHive({ db }: Context, hive: NewHive): Promise<string> {
     );
   }
   const id = uuid();
-  const { colony, ...woodwork } = hive;
-  await insertHive(db, { id, ...woodwork });
+  const { colony, scale = null, ...woodwork } = hive;
+  await insertHive(db, { id, scale, ...woodwork });
   await insertColony(db, {
     id: uuid(),
     school: hive.school,
@@ -46,6 +50,8 @@ export async function addHive({ db }: Context, hive: NewHive): Promise<string> {
     origin: colony.origin,
     queen_year: colony.queen?.year ?? null,
     queen_marked: colony.queen?.marked ?? false,
+    strain: colony.strain ?? 'cuts down',
+    class: colony.class ?? 'teaching',
   });
   return id;
 }

@@ -1,4 +1,6 @@
 import type { HiveTypeId, Stack } from '@brave-comb/core/equipment';
+import type { ColonyClass, Strain } from '@brave-comb/core/care';
+import type { DegreeDayMethod } from '@brave-comb/core/season';
 import type { Knex } from 'knex';
 
 export interface SiteRow {
@@ -9,6 +11,9 @@ export interface SiteRow {
   readonly longitude: number;
   readonly altitude: number;
   readonly zone: string;
+  /** First day of the year of growth, `MM-DD`; `null` for the winter solstice of its half of the globe. */
+  readonly turn: string | null;
+  readonly degree_days: DegreeDayMethod;
   readonly emergency: {
     readonly number: string;
     readonly place: string;
@@ -26,6 +31,8 @@ export interface HiveRow {
   readonly stand: string;
   readonly type: HiveTypeId;
   readonly stack: Stack;
+  /** Name of its scale at the scale service, if it stands on one. */
+  readonly scale: string | null;
 }
 
 export interface ColonyRow {
@@ -37,6 +44,8 @@ export interface ColonyRow {
   readonly origin: string;
   readonly queen_year: number | null;
   readonly queen_marked: 0 | 1 | boolean;
+  readonly strain: Strain;
+  readonly class: ColonyClass;
 }
 
 export const insertSite = (db: Knex, row: SiteRow) =>
@@ -49,9 +58,38 @@ export const sitesOf = (db: Knex, school: string): Promise<SiteRow[]> =>
 export const siteById = (db: Knex, school: string, id: string): Promise<SiteRow | undefined> =>
   db<SiteRow>('sites').where({ school, id }).first();
 
+export const changeSite = (db: Knex, school: string, id: string, change: Pick<SiteRow, 'turn' | 'degree_days'>) =>
+  db<SiteRow>('sites').where({ school, id }).update(change);
+
 export const hivesById = (db: Knex, school: string, ids: readonly string[]): Promise<HiveRow[]> =>
   db<HiveRow>('hives').where({ school }).whereIn('id', ids).select();
 
 /** The colony that lives in a hive now. */
 export const colonyIn = (db: Knex, school: string, hive: string): Promise<ColonyRow | undefined> =>
   db<ColonyRow>('colonies').where({ school, hive }).whereNull('until').orderBy('since', 'desc').first();
+
+/** Hives of a site in the order of their numbers. */
+export async function hivesOf(db: Knex, school: string, site: string): Promise<HiveRow[]> {
+  const rows = await db<HiveRow>('hives').where({ school, site }).select();
+  return rows.sort((a, b) => a.number.localeCompare(b.number, 'en', { numeric: true }));
+}
+
+/** Colonies that live in some hives now. */
+export const coloniesIn = (db: Knex, school: string, hives: readonly string[]): Promise<ColonyRow[]> =>
+  db<ColonyRow>('colonies').where({ school }).whereIn('hive', hives).whereNull('until').select();
+
+export const colonyById = (db: Knex, school: string, id: string): Promise<ColonyRow | undefined> =>
+  db<ColonyRow>('colonies').where({ school, id }).first();
+
+export const changeColony = (
+  db: Knex,
+  school: string,
+  id: string,
+  change: Partial<Pick<ColonyRow, 'strain' | 'class'>>,
+) => db<ColonyRow>('colonies').where({ school, id }).update(change);
+
+export const hiveOfColony = (db: Knex, school: string, colony: string): Promise<HiveRow | undefined> =>
+  db('hives')
+    .join('colonies', 'colonies.hive', 'hives.id')
+    .where({ 'hives.school': school, 'colonies.id': colony })
+    .first<HiveRow | undefined>('hives.*');

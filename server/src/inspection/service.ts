@@ -14,6 +14,7 @@ import { standingsFrom } from '@brave-comb/core/skills';
 import type { Knex } from 'knex';
 import { v7 as uuid } from 'uuid';
 import { answerFollowUps, openFollowUps } from '../care/store';
+import { expectedAt } from '../care/colony-state';
 import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
 import { type HiveRow, type SiteRow, colonyIn, hivesById, siteById } from '../equipment/store';
@@ -24,7 +25,7 @@ import { openSkills } from '../skills/service';
 import { demonstrationsOf, replaceDemonstrations } from '../skills/store';
 import { forecastInUse } from '../weather/service';
 import { entryProblem } from './check-entry';
-import { boxOf } from './colony-read';
+import { boxOf, readColony } from './colony-read';
 import { emergencyCard } from './emergency';
 import {
   type NamedVisit,
@@ -218,6 +219,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     stack: visit.stack,
     box: boxOf(visit.stack, visit.box),
     asked: followUps.map((each) => each.question),
+    expected: before ? await expectedAt(context, visit, await readColony(db, before)) : null,
     queen: colony?.queen_year ? { year: colony.queen_year, marked: Boolean(colony.queen_marked) } : null,
     last: before
       ? {

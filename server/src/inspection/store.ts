@@ -132,3 +132,18 @@ export const insertEntry = (db: Knex, visit: string, entry: VisitEntry, recorded
 
 export const updateVisit = (db: Knex, id: string, change: Pick<VisitRow, 'closed_at' | 'mood'>) =>
   db<VisitRow>('visits').where({ id }).update(change);
+
+/** Visits of some hives between two moments, oldest first. */
+export const visitsOfHives = (
+  db: Knex,
+  school: string,
+  hives: readonly string[],
+  from: Date,
+  to: Date,
+): Promise<VisitRow[]> =>
+  db<VisitRow>('visits')
+    .where({ school })
+    .whereIn('hive', hives)
+    .whereBetween('started_at', [from, to])
+    .orderBy('started_at')
+    .select();

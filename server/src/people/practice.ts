@@ -1,10 +1,14 @@
-import { type CarePractice, DEFAULT_CARE } from '@brave-comb/core/care';
+import { type CalendarPractice, type CarePractice, DEFAULT_CALENDAR, DEFAULT_CARE } from '@brave-comb/core/care';
+import { DEFAULT_TRIGGERS, type Trigger } from '@brave-comb/core/season';
 import { DEFAULT_LIMITS, type Depth, type Limits } from '@brave-comb/core/weather';
 
 /** House practice: what a school does as a matter of course. Figures that it does not set are the trade's. */
 export interface HousePractice {
   readonly limits: Readonly<Record<Depth, Limits>>;
   readonly care: CarePractice;
+  readonly calendar: CalendarPractice;
+  /** Tasks that events at a site set going. */
+  readonly triggers: readonly Trigger[];
   /** Most trainees at one hive. */
   readonly groupLimit: number;
   /** Most openings of one hive in thirty days. */
@@ -20,6 +24,8 @@ export interface HousePractice {
 export const DEFAULT_PRACTICE: HousePractice = {
   limits: DEFAULT_LIMITS,
   care: DEFAULT_CARE,
+  calendar: DEFAULT_CALENDAR,
+  triggers: DEFAULT_TRIGGERS,
   groupLimit: 7,
   openingLimit: 4,
   lift: { one: 16, two: 24 },

@@ -52,7 +52,27 @@ export const traineesOf = (db: Knex, school: string, groups: readonly string[]) 
 export const groupsOf = (db: Knex, person: string): Promise<string[]> =>
   db('group_members').where({ person }).pluck('trainee_group');
 
+/** What a school has set itself; the rest is the trade's. */
+export type OwnPractice = { readonly [Part in keyof HousePractice]?: Partial<HousePractice[Part]> };
+
+const ownPractice = async (db: Knex, school: string): Promise<OwnPractice> =>
+  (await db<{ id: string; practice: OwnPractice }>('schools').where({ id: school }).first())?.practice ?? {};
+
 export async function practiceOf(db: Knex, school: string): Promise<HousePractice> {
-  const row = await db<{ id: string; practice: Partial<HousePractice> }>('schools').where({ id: school }).first();
-  return { ...DEFAULT_PRACTICE, ...row?.practice };
+  const own = await ownPractice(db, school);
+  return {
+    ...DEFAULT_PRACTICE,
+    ...own,
+    limits: { ...DEFAULT_PRACTICE.limits, ...own.limits },
+    care: { ...DEFAULT_PRACTICE.care, ...own.care },
+    calendar: { ...DEFAULT_PRACTICE.calendar, ...own.calendar },
+  } as HousePractice;
+}
+
+/** Changes some parts of the house practice and leaves the others as they are. */
+export async function changePractice(db: Knex, school: string, change: OwnPractice): Promise<void> {
+  const own = await ownPractice(db, school);
+  await db('schools')
+    .where({ id: school })
+    .update({ practice: JSON.stringify({ ...own, ...change }) });
 }

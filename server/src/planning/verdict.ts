@@ -7,10 +7,9 @@ import type { HousePractice } from '../people/practice';
 import type { SessionRow } from './store';
 
 const DAYS_AHEAD = 9;
-const KEPT = 64;
 
-/** Verdicts by what they depend on: the same forecast and session give the same verdict, and reckoning one takes tens of milliseconds. */
-const reckoned = new Map<string, DayVerdict>();
+/** Verdicts by forecast and what else they depend on: reckoning one takes tens of milliseconds. */
+const reckoned = new WeakMap<Ensemble, Map<string, DayVerdict>>();
 
 /** Go or no-go for one session by one forecast, with the next day that would do. */
 export function dayVerdict(
@@ -20,9 +19,10 @@ export function dayVerdict(
   practice: HousePractice,
   largestGroup: number,
 ): DayVerdict {
+  const known = reckoned.get(ensemble) ?? new Map<string, DayVerdict>();
+  reckoned.set(ensemble, known);
   const key = JSON.stringify([
     site.id,
-    ensemble.issued,
     session.id,
     session.starts_at,
     session.ends_at,
@@ -30,11 +30,8 @@ export function dayVerdict(
     practice,
     largestGroup,
   ]);
-  const known = reckoned.get(key);
-  if (known) return known;
-  const verdict = reckon(ensemble, site, session, practice, largestGroup);
-  if (reckoned.size >= KEPT) reckoned.delete(reckoned.keys().next().value!);
-  reckoned.set(key, verdict);
+  const verdict = known.get(key) ?? reckon(ensemble, site, session, practice, largestGroup);
+  known.set(key, verdict);
   return verdict;
 }
 

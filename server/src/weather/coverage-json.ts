@@ -1,3 +1,4 @@
+import { type HourRecord, completed } from '@brave-comb/core/exchange';
 import type { Ensemble, Weather } from '@brave-comb/core/weather';
 import * as z from 'zod';
 
@@ -21,7 +22,7 @@ const NdArray = z.object({
   dataType: z.enum(['float', 'integer']),
   axisNames: z.tuple([z.literal('t'), z.literal('realization')]),
   shape: z.tuple([z.int().min(1), z.int().min(1)]),
-  values: z.array(z.number()),
+  values: z.array(z.number().nullable()),
 });
 
 const Coverage = z.object({
@@ -36,12 +37,12 @@ const Coverage = z.object({
   }),
   ranges: z.object({
     temperature: NdArray,
-    dewPoint: NdArray,
+    dewPoint: NdArray.optional(),
     wind: NdArray,
-    gust: NdArray,
+    gust: NdArray.optional(),
     rain: NdArray,
-    cloud: NdArray,
-    thunder: NdArray,
+    cloud: NdArray.optional(),
+    thunder: NdArray.optional(),
   }),
 });
 
@@ -97,8 +98,12 @@ export function toCoverage(ensemble: Ensemble, place: { readonly latitude: numbe
   };
 }
 
+/** Longest gap within a course that is filled from both sides, hours. */
+const LONGEST_GAP = 3;
+
 /**
- * Reads an ensemble from CoverageJSON.
+ * Reads an ensemble from CoverageJSON. Gusts, dew point, cloud and thunder may be missing, and so may up to three hours in a row: they are
+ * filled, and the note says so.
  *
  * @param document parsed JSON
  * @returns the ensemble
@@ -116,9 +121,10 @@ export function fromCoverage(document: unknown): Ensemble {
   const times = domain.axes.t.values;
   const members = domain.axes.realization.values.length;
   for (const name of NAMES) {
-    if (ranges[name].values.length !== times.length * members) {
+    const length = ranges[name]?.values.length ?? times.length * members;
+    if (length !== times.length * members) {
       throw new RangeError(
-        `The weather service answered with ${ranges[name].values.length} values of ${name} for ${times.length} hours × ${members}.`,
+        `The weather service answered with ${length} values of ${name} for ${times.length} hours × ${members}.`,
       );
     }
   }
@@ -127,11 +133,49 @@ export function fromCoverage(document: unknown): Ensemble {
       throw new RangeError(`The weather service left out the hour before ${time}.`);
     }
   });
-  const at = (hour: number, member: number) =>
-    Object.fromEntries(NAMES.map((name) => [name, ranges[name].values[hour * members + member]])) as unknown as Weather;
-  return {
+  let filled = 0;
+  const course = (name: keyof Weather, member: number): readonly (number | null)[] | null => {
+    const values = ranges[name]?.values;
+    if (!values) return null;
+    const own = times.map((_, hour) => values[hour * members + member]!);
+    filled += own.filter((value) => value === null).length;
+    return bridged(own, name);
+  };
+  const ensemble = {
     issued,
     start: times[0]!,
-    members: Array.from({ length: members }, (_, member) => times.map((_time, hour) => at(hour, member))),
+    members: Array.from({ length: members }, (_, member) => {
+      const courses = new Map(NAMES.map((name) => [name, course(name, member)]));
+      return times.map((time, hour) => {
+        const figures = Object.fromEntries(NAMES.map((name) => [name, courses.get(name)?.[hour] ?? null]));
+        return completed({ at: Date.parse(time), weather: figures as HourRecord['weather'] });
+      });
+    }),
   };
+  const missing = NAMES.filter((name) => !ranges[name]).map((name) => PARAMETERS[name].name.toLowerCase());
+  const note = [
+    missing.length > 0 ? `The weather service left out ${missing.join(', ')}: usual values stand in.` : '',
+    filled > 0 ? `${filled} missing values were filled from the hours around them.` : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
+  return note ? { ...ensemble, note } : ensemble;
+}
+
+/** Fills short gaps evenly from both sides. */
+function bridged(values: readonly (number | null)[], name: string): readonly (number | null)[] {
+  if (!values.includes(null)) return values;
+  const out = [...values];
+  for (let first = 0; first < out.length; first += 1) {
+    if (out[first] !== null) continue;
+    let end = first;
+    while (end < out.length && out[end] === null) end += 1;
+    if (end - first > LONGEST_GAP)
+      throw new RangeError(`The weather service left out ${end - first} hours of ${name} in a row.`);
+    const before = out[first - 1] ?? out[end] ?? 0;
+    const after = out[end] ?? before;
+    for (let hour = first; hour < end; hour += 1)
+      out[hour] = before + ((after - before) * (hour - first + 1)) / (end - first + 1);
+  }
+  return out;
 }

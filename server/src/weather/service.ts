@@ -1,7 +1,22 @@
-import type { Ensemble } from '@brave-comb/core/weather';
+import { type DayWeather } from '@brave-comb/core/season';
+import { addDays, daysBetween } from '@brave-comb/core/units';
+import { type Ensemble, HOUR, type Weather, quantile, sessionChance, widen } from '@brave-comb/core/weather';
 import type { Context } from '../context';
+import { dateAt, hourAt } from '../dates';
 import type { SiteRow } from '../equipment/store';
-import { keepForecast, keptForecast } from './store';
+import type { HousePractice } from '../people/practice';
+import { practiceOf } from '../people/store';
+import {
+  FIGURE_COLUMNS,
+  type ObservationRow,
+  type WeatherDayRow,
+  keepForecast,
+  keepForecastDays,
+  keepWeatherDays,
+  keptForecast,
+  observationsBetween,
+  weatherDays,
+} from './store';
 
 /** A forecast in use, and what is wrong with it when a newer one should be there. */
 export interface ForecastInUse {
@@ -9,23 +24,32 @@ export interface ForecastInUse {
   readonly problem: string | null;
 }
 
-const HOUR = 3_600_000;
 /** A new forecast is out about every six hours. */
 const FRESH = 6.5 * HOUR;
 const RETRY = 20_000;
+export const LEADS = 10;
 
 /** Parsed forecasts by site, so that they are not read from the database at every request. Another process reads its own. */
 const inMemory = new Map<string, Ensemble>();
 const lastTried = new Map<string, number>();
 
 /**
- * The forecast to plan with: the newest that the weather service gives, or the last one kept when it does not answer.
+ * The forecast to plan with: the newest that the weather service gives, or the last one kept when it does not answer, with the doubt of its
+ * age. What was observed at the site takes the place of what was forecast.
  *
  * @param context database, clock, weather source
  * @param site the site
  * @returns the forecast and, if it is not the newest, why
  */
 export async function forecastInUse(context: Context, site: SiteRow): Promise<ForecastInUse> {
+  const { ensemble, problem } = await newestForecast(context, site);
+  if (!ensemble) return { ensemble, problem };
+  const start = Date.parse(ensemble.start);
+  const seen = await observationsBetween(context.db, site.id, new Date(start), context.clock.now());
+  return { ensemble: overridden(ensemble, seen), problem: problem ?? ensemble.note ?? null };
+}
+
+async function newestForecast(context: Context, site: SiteRow): Promise<ForecastInUse> {
   const now = context.clock.now();
   const known = inMemory.get(site.id);
   if (known && isFresh(known, now)) return { ensemble: known, problem: null };
@@ -35,11 +59,19 @@ export async function forecastInUse(context: Context, site: SiteRow): Promise<Fo
     try {
       const ensemble = await context.weather.forecast(site, now);
       await keepForecast(context.db, site.id, new Date(ensemble.issued), JSON.stringify(ensemble));
-      inMemory.set(site.id, ensemble);
+      await keepForecastDays(context.db, leadDays(ensemble, site, await practiceOf(context.db, site.school)));
+      const wide = widen(ensemble, 0);
+      inMemory.set(site.id, wide);
       lastTried.delete(site.id);
-      return { ensemble, problem: null };
+      return { ensemble: wide, problem: null };
     } catch (error) {
-      if (!(error instanceof RangeError || error instanceof TypeError || error instanceof DOMException)) throw error;
+      if (!(
+        error instanceof RangeError ||
+        error instanceof TypeError ||
+        error instanceof DOMException ||
+        error instanceof SyntaxError
+      ))
+        throw error;
       lastTried.set(site.id, Date.now());
       context.log.warn({ err: error }, 'no forecast');
       if (error instanceof RangeError) fault = error.message;
@@ -48,8 +80,13 @@ export async function forecastInUse(context: Context, site: SiteRow): Promise<Fo
   const kept = await keptForecast(context.db, site.id, now);
   if (!kept) return { ensemble: null, problem: `${fault} No earlier forecast is kept.` };
   const ensemble = JSON.parse(kept.payload) as Ensemble;
-  const hours = Math.round((now.getTime() - Date.parse(ensemble.issued)) / HOUR);
-  return { ensemble, problem: `${fault} Still in use: the forecast of ${hours} hours ago.` };
+  const age = now.getTime() - Date.parse(ensemble.issued);
+  const hours = Math.round(age / HOUR);
+  const old = hours >= 48 ? `${Math.round(hours / 24)} days` : `${hours} hours`;
+  return {
+    ensemble: widen(ensemble, Math.max(0, age - FRESH) / HOUR),
+    problem: `${fault} Still in use: the forecast of ${old} ago, with wider odds.`,
+  };
 }
 
 const isFresh = (ensemble: Ensemble, now: Date): boolean => {
@@ -57,12 +94,115 @@ const isFresh = (ensemble: Ensemble, now: Date): boolean => {
   return age >= 0 && age < FRESH;
 };
 
-/** What was observed at a site between two instants, or `null` when nobody can say. */
+/** Puts what was seen at the site in the place of what was reckoned, in every member. */
+function overridden(ensemble: Ensemble, seen: readonly ObservationRow[]): Ensemble {
+  if (seen.length === 0) return ensemble;
+  const start = Date.parse(ensemble.start);
+  const byHour = new Map(seen.map((row) => [Math.round((row.hour.getTime() - start) / HOUR), known(row)]));
+  return {
+    ...ensemble,
+    members: ensemble.members.map((member) => member.map((own, hour) => ({ ...own, ...byHour.get(hour) }))),
+  };
+}
+
+const FIGURES = Object.keys(FIGURE_COLUMNS) as (keyof Weather)[];
+const known = (row: ObservationRow): Partial<Weather> =>
+  Object.fromEntries(
+    FIGURES.flatMap((figure) => {
+      const value = row[FIGURE_COLUMNS[figure]];
+      return value === null ? [] : [[figure, value]];
+    }),
+  );
+
+/** What was observed at a site between two instants, or `null` when nobody can say. Values entered at the site take precedence. */
 export async function observedAt(context: Context, site: SiteRow, from: number, to: number): Promise<Ensemble | null> {
   try {
-    return await context.weather.observed(site, new Date(from), new Date(to));
+    const [ensemble, seen] = await Promise.all([
+      context.weather.observed(site, new Date(from), new Date(to)),
+      observationsBetween(context.db, site.id, new Date(from), new Date(to)),
+    ]);
+    return overridden(ensemble, seen);
   } catch (error) {
     context.log.warn({ err: error }, 'no observations');
     return null;
   }
+}
+
+/** A day's weather with its dew point in the early afternoon, for the fire index. */
+export type KnownDay = DayWeather & { readonly dewPoint: number };
+
+const shownDay = ({ date, low, high, rain, dew_point }: WeatherDayRow): KnownDay => ({
+  date,
+  low,
+  high,
+  rain,
+  dewPoint: dew_point,
+});
+
+/**
+ * Days that have been, from the cache; those that are missing are asked for once.
+ *
+ * @param from first date
+ * @param to last date; today and later are left out
+ * @returns days in order; fewer when nobody can say
+ */
+export async function daysBefore(
+  context: Context,
+  site: SiteRow,
+  from: string,
+  to: string,
+): Promise<readonly KnownDay[]> {
+  const yesterday = addDays(dateAt(site.zone, context.clock.now()), -1);
+  const last = to < yesterday ? to : yesterday;
+  if (last < from) return [];
+  const cached = await weatherDays(context.db, site.id, from, last);
+  const have = new Set(cached.map((row) => row.date));
+  const all = Array.from({ length: daysBetween(from, last) + 1 }, (_, day) => addDays(from, day));
+  const missing = all.filter((date) => !have.has(date));
+  if (missing.length === 0) return cached.map(shownDay);
+  const span = [hourAt(site.zone, missing[0]!, 0), hourAt(site.zone, missing.at(-1)!, 24)] as const;
+  const observed = await observedAt(context, site, ...span);
+  if (!observed) return cached.map(shownDay);
+  const rows = missing.flatMap((date) => dayOf(observed, site, date) ?? []);
+  await keepWeatherDays(context.db, rows);
+  return [...cached, ...rows].sort((a, b) => daysBetween(b.date, a.date)).map(shownDay);
+}
+
+/** Days ahead by the middle of the forecast, today among them. */
+export function daysAhead(ensemble: Ensemble | null, site: SiteRow, from: string, count: number): readonly KnownDay[] {
+  if (!ensemble) return [];
+  return Array.from({ length: count }, (_, day) => dayOf(ensemble, site, addDays(from, day)))
+    .filter((day) => day !== null)
+    .map(shownDay);
+}
+
+function dayOf(ensemble: Ensemble, site: SiteRow, date: string): WeatherDayRow | null {
+  const start = Date.parse(ensemble.start);
+  const first = Math.round((hourAt(site.zone, date, 0) - start) / HOUR);
+  const last = Math.round((hourAt(site.zone, date, 24) - start) / HOUR);
+  const hours = ensemble.members.map((member) => member.slice(Math.max(0, first), last));
+  if ((hours[0]?.length ?? 0) < 12) return null;
+  const middle = (of: (day: readonly Weather[]) => number) => quantile(hours.map(of), 0.5);
+  const afternoon = Math.max(0, Math.min((hours[0]?.length ?? 1) - 1, 14 - Math.max(0, -first)));
+  return {
+    site: site.id,
+    date,
+    low: middle((day) => Math.min(...day.map((hour) => hour.temperature))),
+    high: middle((day) => Math.max(...day.map((hour) => hour.temperature))),
+    rain: middle((day) => day.reduce((sum, hour) => sum + hour.rain, 0)),
+    dew_point: middle((day) => day[afternoon]!.dewPoint),
+  };
+}
+
+/** What a forecast says of each coming day, kept to be set against what happens. */
+export function leadDays(ensemble: Ensemble, site: SiteRow, practice: HousePractice) {
+  const today = dateAt(site.zone, ensemble.issued);
+  return Array.from({ length: LEADS }, (_, lead) => {
+    const date = addDays(today, lead);
+    const day = sessionChance(ensemble, site, practice.limits, 'full', [
+      hourAt(site.zone, date, 0),
+      hourAt(site.zone, date, 24),
+    ]);
+    return day && { site: site.id, date, lead, ...day };
+  }).filter((row) => row !== null);
 }

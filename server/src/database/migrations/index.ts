@@ -1,7 +1,11 @@
 import type { Knex } from 'knex';
 import * as first from './001-first-tables';
+import * as ahead from './002-ahead';
 
-const all: readonly (Knex.Migration & { name: string })[] = [{ name: '001-first-tables', ...first }];
+const all: readonly (Knex.Migration & { name: string })[] = [
+  { name: '001-first-tables', ...first },
+  { name: '002-ahead', ...ahead },
+];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */
 export const migrations: Knex.MigrationSource<Knex.Migration & { name: string }> = {

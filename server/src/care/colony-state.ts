@@ -1,0 +1,312 @@
+import type { MatingDay } from '@brave-comb/core/biology';
+import {
+  type ColonyCalendar,
+  type ColonyEvent,
+  type ColonyRecord,
+  type ExpectedState,
+  NEW_COLONIES,
+  type Opening,
+  type Starvation,
+  type SwarmRisk,
+  colonyCalendar,
+  expectedState,
+  starvationWatch,
+  swarmRisk,
+} from '@brave-comb/core/care';
+import { type FrameKindId, combArea, frameOf, nestBoxes, supers } from '@brave-comb/core/equipment';
+import { BEES_PER_DM2, WORKER_CELLS_PER_DM2 } from '@brave-comb/core/inspection';
+import { forageSpans } from '@brave-comb/core/season';
+import { addDays, daysBetween } from '@brave-comb/core/units';
+import { HOUR, dayOutlook } from '@brave-comb/core/weather';
+import type { Context } from '../context';
+import { dateAt, hourAt } from '../dates';
+import { type ColonyRow, type HiveRow, coloniesIn, colonyById, hivesOf, siteById } from '../equipment/store';
+import { type ColonyRead, readColony } from '../inspection/colony-read';
+import { type VisitRow, visitsOfHives } from '../inspection/store';
+import type { HousePractice } from '../people/practice';
+import { practiceOf } from '../people/store';
+import { type SiteSeason, siteSeason } from '../season/site-season';
+import { type ColonyEventRow, colonyEvents, openFollowUps } from './store';
+
+/** Everything about one colony that its calendar shows. */
+export interface ColonyState {
+  readonly hive: HiveRow;
+  readonly colony: ColonyRow;
+  readonly calendar: ColonyCalendar;
+  readonly openings: readonly Opening[];
+  readonly expected: ExpectedState | null;
+  readonly starvation: Starvation | null;
+  readonly swarm: SwarmRisk | null;
+  readonly events: readonly (ColonyEventRow & { readonly by_name: string })[];
+}
+
+/** Days back over which openings are looked at. */
+const LOOK_BACK = 400;
+const POOR_HOURS = 3;
+/** A colony of which nothing was counted yet has about so many frames of bees. */
+const UNCOUNTED = 6;
+
+/** Cells and bees of a full frame, both sides. */
+export function perFrame(frame: FrameKindId): { readonly cells: number; readonly bees: number } {
+  const area = combArea(frame) * 2;
+  return { cells: area * WORKER_CELLS_PER_DM2, bees: area * BEES_PER_DM2 };
+}
+
+/** What a visit read of a colony, as its record. */
+export function recordFrom(read: ColonyRead, date: string): ColonyRecord | null {
+  const { nest } = read;
+  if (nest.sidesRead === 0) return null;
+  return {
+    date,
+    bees: nest.framesOfBees?.value ?? nestBoxes(read.visit.stack).reduce((sum, box) => sum + box.frames, 0) * 0.6,
+    eggs: nest.eggs.value,
+    larvae: nest.larvae.value,
+    sealed: nest.sealedWorker.value,
+    drone: nest.sealedDrone.value,
+    storesKg: nest.storesKg.value,
+    frames: nestBoxes(read.visit.stack).reduce((sum, box) => sum + box.frames, 0),
+  };
+}
+
+/**
+ * The state of every colony at a site: its calendar and what to expect of it.
+ *
+ * @param context database, clock
+ * @param season the season at the site
+ * @returns one state a colony, in the order of the hives
+ */
+export async function colonyStates(context: Context, season: SiteSeason): Promise<readonly ColonyState[]> {
+  const { db } = context;
+  const { site, today } = season;
+  const hives = await hivesOf(db, site.school, site.id);
+  const ids = hives.map((hive) => hive.id);
+  const since = new Date(hourAt(site.zone, addDays(today, -LOOK_BACK), 0));
+  const [colonies, visits, followUps, practice] = await Promise.all([
+    coloniesIn(db, site.school, ids),
+    visitsOfHives(db, site.school, ids, since, new Date(hourAt(site.zone, today, 24))),
+    openFollowUps(db, site.school, ids),
+    practiceOf(db, site.school),
+  ]);
+  const events = await colonyEvents(
+    db,
+    site.school,
+    colonies.map((colony) => colony.id),
+  );
+  const mating = matingDays(season);
+  const poor = poorDays(season, practice);
+  const states: ColonyState[] = [];
+  for (const hive of hives) {
+    const colony = colonies.find((each) => each.hive === hive.id);
+    if (!colony) continue;
+    const own = visits.filter((visit) => visit.hive === hive.id && visit.colony === colony.id);
+    const read = await Promise.all(own.slice(-12).map((visit) => readColony(db, visit)));
+    states.push(
+      stateOf(season, practice, mating, poor, {
+        hive,
+        colony,
+        visits: own,
+        read,
+        followUps: followUps.filter((each) => each.hive === hive.id),
+        events: events.filter((event) => event.colony === colony.id),
+      }),
+    );
+  }
+  return states;
+}
+
+interface OneColony {
+  readonly hive: HiveRow;
+  readonly colony: ColonyRow;
+  readonly visits: readonly VisitRow[];
+  readonly read: readonly ColonyRead[];
+  readonly followUps: readonly {
+    id: string;
+    question: string;
+    from_date: string;
+    due: string;
+    bring?: string | null;
+  }[];
+  readonly events: readonly (ColonyEventRow & { readonly by_name: string })[];
+}
+
+function stateOf(
+  season: SiteSeason,
+  practice: HousePractice,
+  mating: readonly MatingDay[],
+  poor: number | null,
+  one: OneColony,
+): ColonyState {
+  const { site, today, phases, bloom, days } = season;
+  const { hive, colony, read } = one;
+  const events = eventsOf(season, one);
+  const latest = [...read].reverse().find((each) => each.nest.sidesRead > 0);
+  const last = latest ? recordFrom(latest, dateAt(site.zone, latest.visit.started_at)) : null;
+  const expected = last ? expectedOf(season, colony, last, events, frameOf(nestBoxes(hive.stack)[0]!)) : null;
+  const openings = one.visits.map((visit) => openingOf(season, visit, read));
+  const calendar = colonyCalendar({
+    today,
+    phases,
+    forage: bloom,
+    days,
+    matingDays: mating,
+    colonyClass: colony.class,
+    framesOfBees: expected?.bees.value ?? UNCOUNTED,
+    openings,
+    followUps: one.followUps.map(({ id, question, from_date, due, bring }) => ({
+      id,
+      question,
+      from: from_date,
+      due,
+      bring: bring ?? null,
+    })),
+    events,
+    practice: practice.calendar,
+  });
+  return {
+    hive,
+    colony,
+    calendar,
+    openings,
+    expected,
+    starvation: expected && starvationWatch(expected, poor, practice.care.leastStoresKg),
+    swarm: last && latest ? riskOf(season, hive, colony, last, latest) : null,
+    events: one.events,
+  };
+}
+
+/** What a colony should look like on a day, from its last record. */
+export function expectedOf(
+  season: SiteSeason,
+  colony: Pick<ColonyRow, 'strain'>,
+  last: ColonyRecord,
+  events: readonly ColonyEvent[],
+  frame: FrameKindId,
+  today = season.today,
+): ExpectedState {
+  const { cells, bees } = perFrame(frame);
+  return expectedState({
+    last,
+    today,
+    phases: season.phases,
+    forage: season.bloom,
+    days: season.days,
+    fed: events.flatMap((event) =>
+      event.kind === 'feed' && event.date > last.date ? [{ date: event.date, kg: event.kg }] : [],
+    ),
+    strain: colony.strain,
+    cellsPerFrame: cells,
+    beesPerFrame: bees,
+    layingFrom: null,
+  });
+}
+
+/** What a colony should look like at the beginning of a visit, from the visit before it; `null` when that read no comb. */
+export async function expectedAt(
+  context: Context,
+  visit: Pick<VisitRow, 'school' | 'colony' | 'hive' | 'started_at' | 'stack'> & { readonly site: string },
+  before: ColonyRead,
+): Promise<ExpectedState | null> {
+  const { db } = context;
+  const [site, colony] = await Promise.all([
+    siteById(db, visit.school, visit.site),
+    colonyById(db, visit.school, visit.colony),
+  ]);
+  if (!site || !colony || before.visit.colony !== visit.colony) return null;
+  const date = dateAt(site.zone, visit.started_at);
+  const last = recordFrom(before, dateAt(site.zone, before.visit.started_at));
+  if (!last) return null;
+  const season = await siteSeason(context, site, date);
+  const events = eventsOf(season, { colony, read: [], events: await colonyEvents(db, visit.school, [colony.id]) });
+  return expectedOf(season, colony, last, events, frameOf(nestBoxes(visit.stack)[0]!), date);
+}
+
+/** Events as they were logged, with those that records imply: how the colony began, and eggs seen at a visit. */
+export function eventsOf(
+  { site }: SiteSeason,
+  { colony, read, events }: Pick<OneColony, 'colony' | 'read' | 'events'>,
+): readonly ColonyEvent[] {
+  const logged = events.map(({ date, kind, detail }) => ({ ...detail, kind, date }) as ColonyEvent);
+  const as = NEW_COLONIES.find((each) => colony.origin === each || colony.origin.startsWith(`${each} of `));
+  const began: ColonyEvent[] =
+    as && !logged.some((event) => event.kind === 'hived') ? [{ kind: 'hived', as, date: colony.since }] : [];
+  const eggs = read
+    .filter((each) => each.nest.eggs.value > 0 || each.record.ticks.eggs === true)
+    .map((each): ColonyEvent => ({ kind: 'eggs seen', date: dateAt(site.zone, each.visit.started_at) }));
+  return [...began, ...logged, ...eggs];
+}
+
+const LEAST_MINUTES = 5;
+const OPEN_END = 30;
+
+function openingOf({ site }: SiteSeason, visit: VisitRow, read: readonly ColonyRead[]): Opening {
+  const own = read.find((each) => each.visit.id === visit.id);
+  const minutes = visit.closed_at ? (visit.closed_at.getTime() - visit.started_at.getTime()) / 60_000 : OPEN_END;
+  return {
+    date: dateAt(site.zone, visit.started_at),
+    minutes: Math.max(LEAST_MINUTES, Math.round(minutes)),
+    stings: own?.record.stings.length ?? 0,
+    deep: own ? Object.keys(own.record.sides).length > 0 : true,
+  };
+}
+
+function riskOf(season: SiteSeason, hive: HiveRow, colony: ColonyRow, last: ColonyRecord, read: ColonyRead): SwarmRisk {
+  const frame = frameOf(nestBoxes(hive.stack)[0]!);
+  const { cells, bees } = perFrame(frame);
+  const area = combArea(frame);
+  const room =
+    nestBoxes(hive.stack).reduce((sum, box) => sum + box.frames, 0) +
+    supers(hive.stack).reduce((sum, box) => sum + (box.frames * combArea(frameOf(box))) / area, 0);
+  const flows = forageSpans(season.bloom, season.begin, addDays(season.begin, 364)).filter(
+    (span) => span.kind === 'flow',
+  );
+  const year = Number(season.today.slice(0, 4));
+  const cellsWithBrood = read.frames.reduce((sum, { low, high }) => sum + (low?.cells ?? 0) + (high?.cells ?? 0), 0);
+  return swarmRisk({
+    last,
+    today: season.today,
+    phases: season.phases,
+    flowFrom: flows.find((span) => daysBetween(last.date, span.from) > 0)?.from ?? null,
+    roomFrames: Math.round(room),
+    cellsPerFrame: cells,
+    beesPerFrame: bees,
+    queenSeasons: colony.queen_year === null ? null : year - colony.queen_year,
+    cells: daysBetween(last.date, season.today) <= 10 ? cellsWithBrood : 0,
+  });
+}
+
+/** Warmth and wind in which queens fly out to mate, and the hours of the day: about 20 °C and little wind. Winston 1987, from memory. */
+const MATING = { warmth: 20, cool: 18, wind: 20, from: 11, to: 17, hours: 2 } as const;
+
+/** Chance that each day lets queens mate: by what happened, and by the forecast. */
+function matingDays({ site, before, forecast, today }: SiteSeason): readonly MatingDay[] {
+  const past = before.slice(-60).map(({ date, high, rain }) => ({
+    date,
+    fit: rain > 3 ? 0.1 : high >= MATING.warmth ? 1 : high >= MATING.cool ? 0.5 : 0,
+  }));
+  const { ensemble } = forecast;
+  if (!ensemble) return past;
+  const start = Date.parse(ensemble.start);
+  const ahead = Array.from({ length: 14 }, (_, day) => addDays(today, day)).map((date) => {
+    const first = Math.max(0, Math.round((hourAt(site.zone, date, MATING.from) - start) / HOUR));
+    const last = Math.round((hourAt(site.zone, date, MATING.to) - start) / HOUR);
+    const fit = ensemble.members.filter(
+      (member) =>
+        member
+          .slice(first, last)
+          .filter((hour) => hour.temperature >= MATING.warmth && hour.wind <= MATING.wind && hour.rain <= 0.1).length >=
+        MATING.hours,
+    ).length;
+    return { date, fit: fit / ensemble.members.length };
+  });
+  return [...past, ...ahead];
+}
+
+function poorDays({ site, forecast, today }: SiteSeason, practice: HousePractice): number | null {
+  const { ensemble } = forecast;
+  if (!ensemble) return null;
+  const days = Array.from({ length: 7 }, (_, day) => addDays(today, day + 1)).map((date) =>
+    dayOutlook(ensemble, site, practice.limits, hourAt(site.zone, date, 0), hourAt(site.zone, date, 24)),
+  );
+  const foreseen = days.filter((day) => day !== null);
+  return foreseen.length < 7 ? null : foreseen.filter((day) => day.hours.lid[1] < POOR_HOURS).length;
+}

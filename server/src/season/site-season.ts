@@ -1,0 +1,158 @@
+import {
+  type Bloom,
+  type DayWeather,
+  PLANTS,
+  type PhaseFacts,
+  type PhaseSpan,
+  type SitePlant,
+  TURN,
+  type UsualYear,
+  bloomOf,
+  modelOf,
+  phaseOn,
+  usualByLatitude,
+  usualFrom,
+  usualTurn,
+  yearPhases,
+} from '@brave-comb/core/season';
+import { addDays, lastOf } from '@brave-comb/core/units';
+import type { Context } from '../context';
+import { dateAt } from '../dates';
+import { type SiteRow, sitesOf } from '../equipment/store';
+import { notFound } from '../problem';
+import { type ForecastInUse, type KnownDay, daysAhead, daysBefore, forecastInUse } from '../weather/service';
+import { climateOf } from '../weather/store';
+import { bloomsSeen, plantsOf, seenOf } from './store';
+
+/** The season at one site: what every view of it rests on. */
+export interface SiteSeason {
+  readonly site: SiteRow;
+  readonly today: string;
+  readonly turn: string;
+  /** First day of the year of growth. */
+  readonly begin: string;
+  readonly usual: UsualYear;
+  /** Where the usual weather comes from, in words. */
+  readonly usualFrom: string;
+  readonly forecast: ForecastInUse;
+  /** Observed days of this year of growth, and those ahead by the forecast. */
+  readonly before: readonly KnownDay[];
+  readonly ahead: readonly KnownDay[];
+  readonly days: readonly DayWeather[];
+  readonly plants: readonly SitePlant[];
+  readonly bloom: readonly Bloom[];
+  readonly phases: readonly PhaseSpan[];
+  readonly facts: PhaseFacts;
+}
+
+const FORECAST_DAYS = 14;
+/** The weather service tells a little more than a year. */
+const REACH_BACK = 396;
+
+/** Plants that stand in where a site has no list yet: common ones, spread over the year. */
+const STAND_INS = new Set([
+  'hazel',
+  'goat-willow',
+  'dandelion',
+  'cherry',
+  'sycamore',
+  'hawthorn',
+  'white-clover',
+  'bramble',
+  'lime',
+  'ivy',
+]);
+
+/** The school's site that is asked for, or its first. */
+export async function siteOf(
+  { db }: Context,
+  school: string,
+  id: string | undefined,
+): Promise<{ site: SiteRow; sites: readonly SiteRow[] }> {
+  const sites = await sitesOf(db, school);
+  const site = id ? sites.find((each) => each.id === id) : sites[0];
+  if (!site) throw notFound('site');
+  return { site, sites };
+}
+
+export const siteNames = ({ site, sites }: { site: SiteRow; sites: readonly SiteRow[] }) => ({
+  site: { id: site.id, name: site.name, zone: site.zone },
+  sites: sites.map(({ id, name }) => ({ id, name })),
+});
+
+export const turnOf = (site: SiteRow): string =>
+  site.turn ?? usualTurn(site.latitude) ?? (site.latitude >= 0 ? TURN.north : TURN.south);
+
+/** A plant of the general list, as it starts out at a site. */
+export const listedPlant = (plant: (typeof PLANTS)[number], turn: string): SitePlant => ({
+  id: plant.id,
+  name: plant.name,
+  nectar: plant.nectar,
+  pollen: plant.pollen,
+  model: modelOf(plant, turn),
+});
+
+/**
+ * Works out the season at a site.
+ *
+ * @param context database, clock, weather
+ * @param site the site
+ * @param date any day of the year of growth that is wanted; today's without it
+ * @returns climate, weather, plants, bloom and phases
+ */
+export async function siteSeason(context: Context, site: SiteRow, date?: string): Promise<SiteSeason> {
+  const { db, clock } = context;
+  const today = dateAt(site.zone, clock.now());
+  const turn = turnOf(site);
+  const begin = lastOf(turn, date ?? today);
+  const earliest = addDays(today, -REACH_BACK);
+  const [forecast, lastYear, climate, own, seen] = await Promise.all([
+    forecastInUse(context, site),
+    daysBefore(context, site, earliest, addDays(today, -1)),
+    climateOf(db, site.id),
+    plantsOf(db, site.school, site.id),
+    bloomsSeen(db, site.school, site.id),
+  ]);
+  const measured = climate ? null : usualFrom(lastYear);
+  const usual = climate?.days ?? measured ?? usualByLatitude(site.latitude, site.altitude);
+  const end = addDays(begin, 370);
+  const inYear = (day: KnownDay) => day.date >= begin && day.date < end;
+  const before = lastYear.filter(inYear);
+  const ahead = daysAhead(forecast.ensemble, site, today, FORECAST_DAYS).filter(inYear);
+  const days = [...before, ...ahead];
+  const plants =
+    own.length > 0 ? own : PLANTS.filter(({ id }) => STAND_INS.has(id)).map((plant) => listedPlant(plant, turn));
+  const bloom = bloomOf({
+    today: begin === lastOf(turn, today) ? today : (date ?? today),
+    turn,
+    usual,
+    days,
+    plants,
+    seen: seenOf(seen),
+    method: site.degree_days,
+  });
+  const facts: PhaseFacts = { turn, usual, days, forage: bloom };
+  return {
+    site,
+    today,
+    turn,
+    begin,
+    usual,
+    usualFrom: climate
+      ? `typical year of ${climate.name}`
+      : measured
+        ? 'the last year’s weather here, smoothed'
+        : 'latitude and height alone: import a typical year for a better guess',
+    forecast,
+    before,
+    ahead,
+    days,
+    plants,
+    bloom,
+    phases: yearPhases(facts, date ?? today),
+    facts,
+  };
+}
+
+/** The phase of today, or of another day of the same year of growth. */
+export const phaseNow = (season: SiteSeason, date = season.today): PhaseSpan | null => phaseOn(season.phases, date);
