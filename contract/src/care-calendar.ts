@@ -80,6 +80,7 @@ export const Due = z.object({
   question: z.string().nullable(),
   bring: z.string().nullable(),
   opens: z.boolean(),
+  clash: z.string().nullable(),
 });
 export type Due = z.output<typeof Due>;
 

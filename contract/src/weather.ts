@@ -106,6 +106,8 @@ export const Trust = z.object({
   /** First and last day that is known. */
   from: CivilDate.nullable(),
   to: CivilDate.nullable(),
+  /** Days of which the forecast is still being looked up: ask again. */
+  missing: z.int(),
   scores: list(
     z.object({
       lead: z.int(),

@@ -18,11 +18,10 @@ export const FORAGE: readonly { readonly site: string; readonly plants: readonly
       plant('dandelion', ['2024-04-12', null], ['2025-04-20', null], ['2026-04-16', null]),
       plant('cherry', ['2026-04-20', '2026-05-08']),
       plant('sycamore', ['2024-05-03', null], ['2025-05-09', null], ['2026-05-06', null]),
-      plant('hawthorn', ['2024-05-14', null], ['2025-05-21', null]),
+      plant('hawthorn', ['2024-05-18', null], ['2025-05-25', null]),
       plant('white-clover', ['2024-05-27', null], ['2025-05-30', null]),
       plant('bramble', ['2025-06-14', '2025-07-28']),
       plant('lime', ['2024-07-01', null], ['2025-07-06', '2025-07-20']),
-      plant('himalayan-balsam', ['2025-08-02', null]),
       plant('ivy', ['2024-09-12', null], ['2025-09-10', null]),
     ],
   },
@@ -75,7 +74,7 @@ export const POLLEN_SEEN = [
 
 /** What was done to colonies and sets dates. */
 export const COLONY_EVENTS = [
-  { hive: '7', by: 'leilani', date: '2026-05-05', detail: { kind: 'queen', start: 'virgin emerged' } },
+  { hive: '7', by: 'leilani', date: '2026-04-29', detail: { kind: 'queen', start: 'virgin emerged' } },
   { hive: '2', by: 'tomasz', date: '2026-05-10', detail: { kind: 'feed', what: 'thin syrup', kg: 4 } },
   { hive: '2', by: 'tomasz', date: '2026-05-10', detail: { kind: 'patty', kg: 0.25 } },
   { hive: '9', by: 'ruth', date: '2026-05-01', detail: { kind: 'super on', holdsKg: 14 } },

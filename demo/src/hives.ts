@@ -67,7 +67,10 @@ export const HIVES: readonly { readonly school: string; readonly hives: readonly
   {
     school: 'Brenna Fell School of Beekeeping',
     hives: [
-      hive(1, 'Home orchard', 'A', 'national', national(1), '2024-06-02', 'split', marked(2025)),
+      {
+        ...hive(1, 'Home orchard', 'A', 'national', national(1), '2024-06-02', 'split', marked(2025)),
+        scale: 'home-orchard-1',
+      },
       {
         ...hive(2, 'Home orchard', 'A', 'national', national(0), '2025-07-12', 'late swarm', {
           year: 2025,

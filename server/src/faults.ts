@@ -13,6 +13,8 @@ interface DriverError {
   readonly type?: string;
   readonly status?: number;
   readonly name?: string;
+  /** Most bytes that are read, for a body that was too large. */
+  readonly limit?: number;
 }
 
 /**
@@ -31,7 +33,7 @@ export function refusalOf(error: unknown): Refusal {
     return new Refusal(
       413,
       'too large',
-      'More than 512 kB were sent at once. Send less at a time; nothing was changed.',
+      `More than ${Math.round((fault.limit ?? 0) / 1024)} kB were sent at once. Send less at a time; nothing was changed.`,
     );
   }
   if (fault.type === 'encoding.unsupported' || fault.type === 'charset.unsupported') {

@@ -107,14 +107,36 @@ describe('reading CoverageJSON', () => {
       ),
     ) as {
       domain: { axes: { t: { values: string[] } } };
-      ranges: Record<string, { values: number[] }>;
+      ranges: Record<string, { values: (number | null)[] }>;
     };
 
   it('says which part is missing', () => {
     const noWind = good();
-    delete noWind.ranges.gust;
-    expect(() => fromCoverage(noWind)).toThrow(/ranges.gust/);
+    delete noWind.ranges.wind;
+    expect(() => fromCoverage(noWind)).toThrow(/ranges.wind/);
     expect(() => fromCoverage({ hello: 'bees' })).toThrow(/weather service answered without/);
+  });
+
+  it('fills gusts, dew point, cloud and thunder that are left out, and short gaps, and says so', () => {
+    const partial = good();
+    const whole = fromCoverage(good()).members[0]!;
+    delete partial.ranges.gust;
+    partial.ranges.temperature!.values[1] = null;
+    const { members, note } = fromCoverage(partial);
+    expect(members[0]![1]!.temperature).toBeCloseTo((whole[0]!.temperature + whole[2]!.temperature) / 2, 5);
+    expect(members[0]![0]!.gust).toBeCloseTo(whole[0]!.wind * 1.6, 5);
+    expect(note).toMatch(/left out gusts.*1 missing values/s);
+    expect(fromCoverage(good()).note).toBeUndefined();
+  });
+
+  it('does not guess at a long gap', () => {
+    const long = JSON.parse(
+      JSON.stringify(
+        toCoverage(observedBetween(north, instant('2026-05-14T00:00:00Z'), instant('2026-05-14T12:00:00Z')), north),
+      ),
+    ) as { ranges: Record<string, { values: (number | null)[] }> };
+    for (const hour of [3, 4, 5, 6]) long.ranges.rain!.values[hour] = null;
+    expect(() => fromCoverage(long)).toThrow(/4 hours of rain in a row/);
   });
 
   it('says when values or hours are left out', () => {

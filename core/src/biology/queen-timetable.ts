@@ -38,6 +38,8 @@ const MATURE = 5;
 const LAST_MATING = 21;
 const TO_LAYING = [2, 4] as const;
 const WORRY = 28;
+/** After two weeks one quick look for eggs harms no more, mated or not. Common practice. */
+const PEEK = 14;
 /** Fit days after which she is taken as mated: one is enough in three of four cases, two are safe. Common practice. */
 const ENOUGH_FIT = 1.5;
 
@@ -99,8 +101,9 @@ export function queenTimetable(start: QueenStart, date: CivilDate, days: readonl
     },
     laying: { from: addDays(mature, TO_LAYING[0] + 1), to: lastEggs },
     worry: later(addDays(emerges.to, WORRY), addDays(lastEggs, 4)),
-    alone: { from: addDays(emerges.from, -1), to: addDays(mated, TO_LAYING[0]) },
+    alone: { from: addDays(emerges.from, -1), to: earlier(addDays(mated, TO_LAYING[0]), addDays(emerges.to, PEEK)) },
   };
 }
 
+const earlier = (a: CivilDate, b: CivilDate): CivilDate => (daysBetween(a, b) > 0 ? a : b);
 const later = (a: CivilDate, b: CivilDate): CivilDate => (daysBetween(a, b) > 0 ? b : a);

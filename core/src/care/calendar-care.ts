@@ -1,7 +1,7 @@
 import { DEVELOPMENT } from '../biology';
 import { nectarOn } from '../season';
 import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo } from '../units';
-import type { CalendarFacts, Dates, Due } from './calendar-types';
+import type { CalendarFacts, Dates, SourceDue } from './calendar-types';
 import { BRINGS, flyable } from './expected';
 import { standing } from './standing-event';
 
@@ -29,7 +29,7 @@ function treatmentPart(facts: CalendarFacts): Dates {
   const left = last.doses - course.length;
   const end = isOut ? out.date : addDays(last.date, last.removeAfter ?? 0);
   const freeFrom = last.withdrawal === null ? null : addDays(end, last.withdrawal);
-  const dues: Due[] = [];
+  const dues: SourceDue[] = [];
   const label = 'By its label; the label and local law lead';
   if (left > 0 && last.repeatAfter !== null)
     dues.push({
@@ -88,10 +88,10 @@ const TAKES = { syrup: 0.12, solid: 0.02, patty: 0.0065 } as const;
 const runsOut = (date: CivilDate, kg: number, perFrame: number, frames: number): CivilDate =>
   addDays(date, Math.min(42, Math.max(2, Math.round(kg / (perFrame * Math.max(2, frames))))));
 
-function feedPart(facts: CalendarFacts): readonly Due[] {
+function feedPart(facts: CalendarFacts): readonly SourceDue[] {
   const feed = standing(facts, 'feed', ['feeder empty']);
   const patty = standing(facts, 'patty', []);
-  const dues: Due[] = [];
+  const dues: SourceDue[] = [];
   if (feed) {
     const liquid = feed.what.includes('syrup');
     const empty = runsOut(feed.date, feed.kg, liquid ? TAKES.syrup : TAKES.solid, facts.framesOfBees);
@@ -146,7 +146,7 @@ export function superFullOn(
   return null;
 }
 
-function superPart(facts: CalendarFacts): readonly Due[] {
+function superPart(facts: CalendarFacts): readonly SourceDue[] {
   const on = standing(facts, 'super on', ['super off']);
   if (!on) return [];
   const full = superFullOn(on.date, on.holdsKg, facts);
@@ -166,7 +166,7 @@ function superPart(facts: CalendarFacts): readonly Due[] {
   ];
 }
 
-function dronePart(facts: CalendarFacts): readonly Due[] {
+function dronePart(facts: CalendarFacts): readonly SourceDue[] {
   const comb = standing(facts, 'drone comb in', ['drone comb out']);
   if (!comb) return [];
   const { egg, larva, sealed } = DEVELOPMENT.drone;
@@ -187,7 +187,7 @@ function dronePart(facts: CalendarFacts): readonly Due[] {
   ];
 }
 
-function suspicionPart(facts: CalendarFacts): readonly Due[] {
+function suspicionPart(facts: CalendarFacts): readonly SourceDue[] {
   const suspicion = standing(facts, 'suspicion', ['suspicion settled']);
   if (!suspicion) return [];
   return [

@@ -18,6 +18,8 @@ export interface Due {
   readonly bring: string | null;
   /** Whether the hive has to be opened for it. */
   readonly opens: boolean;
+  /** Why the hive should not be opened within the whole of its span, `null` when some day is free. */
+  readonly clash: string | null;
 }
 
 /** A stretch in which a colony is left alone. */
@@ -99,8 +101,11 @@ export interface ColonyCalendar {
   readonly openFrom: CivilDate;
 }
 
+/** A due as its source gives it, before it is set against the rests. */
+export type SourceDue = Omit<Due, 'clash'>;
+
 /** What one source of dates adds to a calendar. */
 export interface Dates {
-  readonly dues: readonly Due[];
+  readonly dues: readonly SourceDue[];
   readonly rests: readonly Rest[];
 }

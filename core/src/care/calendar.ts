@@ -11,6 +11,7 @@ import type {
   Load,
   Opening,
   Rest,
+  SourceDue,
 } from './calendar-types';
 
 const LOAD_DAYS = 30;
@@ -44,11 +45,22 @@ export function colonyCalendar(facts: CalendarFacts): ColonyCalendar {
   );
   const dues = [...followUpDues(facts), ...queen.dues, ...care.dues, ...ordinaryDue(facts, rests)];
   return {
-    dues: dues.sort((a, b) => daysBetween(b.due, a.due) || a.id.localeCompare(b.id)),
+    dues: dues
+      .map((due) => ({ ...due, clash: clashOf(due, rests) }))
+      .sort((a, b) => daysBetween(b.due, a.due) || a.id.localeCompare(b.id)),
     rests: rests.sort((a, b) => daysBetween(b.from, a.from)),
     load,
     openFrom: openFrom(facts.today, rests),
   };
+}
+
+/** Why a due that opens the hive finds no free day in its span: the strict rest that covers all of it. */
+function clashOf(due: SourceDue, rests: readonly Rest[]): string | null {
+  if (!due.opens) return null;
+  const strict = rests.filter((rest) => rest.strict === 'must');
+  if (daysBetween(due.due, openFrom(due.from, strict)) <= 0) return null;
+  const covering = strict.find((rest) => daysBetween(rest.from, due.due) >= 0 && daysBetween(due.due, rest.to) >= 0);
+  return covering ? `${covering.why} (until ${dayAndMonth(covering.to)})` : null;
 }
 
 /** The first day from a date on that no rest covers. */
@@ -95,7 +107,7 @@ function lightFrom(openings: readonly Opening[], today: CivilDate, practice: Cal
   return addDays(today, LOAD_DAYS);
 }
 
-function followUpDues({ followUps }: CalendarFacts): readonly Due[] {
+function followUpDues({ followUps }: CalendarFacts): readonly SourceDue[] {
   return followUps.map(({ id, question, from, due, bring }) => ({
     id: `follow-up-${id}`,
     title: question,
@@ -112,14 +124,14 @@ function followUpDues({ followUps }: CalendarFacts): readonly Due[] {
 const FACTOR: Readonly<Record<ColonyClass, number>> = { production: 1, teaching: 1, nucleus: 0.85, resting: 2 };
 
 /** The ordinary look by phase and school. */
-function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly Due[] {
+function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly SourceDue[] {
   const { today, phases, practice, colonyClass } = facts;
   const last = [...facts.openings].sort((a, b) => daysBetween(b.date, a.date)).at(-1);
   const span = phaseOn(phases, today);
   if (!span) return [];
   const since = last?.date ?? null;
   const own = practice.intervals[span.phase] ?? PHASE_WORK[span.phase].interval;
-  const base = (why: string): Pick<Due, 'id' | 'question' | 'bring' | 'opens' | 'why'> => ({
+  const base = (why: string): Pick<SourceDue, 'id' | 'question' | 'bring' | 'opens' | 'why'> => ({
     id: 'ordinary',
     question: PHASE_WORK[span.phase].purposes.slice(0, 2).join('; '),
     bring: null,

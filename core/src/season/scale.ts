@@ -73,7 +73,7 @@ export function scaleEvents(days: readonly ScaleDay[]): readonly ScaleEvent[] {
   steps.forEach(({ kg }, index) => {
     if (used.has(index)) return;
     const odd = kg - around(index);
-    if (odd <= -BOUNDS.swarm[0] && odd >= -BOUNDS.swarm[1] && kg < 0)
+    if (odd <= -BOUNDS.swarm[0] && odd >= -BOUNDS.swarm[1] && kg < -BOUNDS.quiet)
       add('swarm', index, index, 'a sudden loss on one day: a swarm?');
     else if (odd >= BOUNDS.fed && Math.abs(around(index)) < BOUNDS.quiet)
       add('fed', index, index, 'a sudden gain on one day: fed?');

@@ -2,13 +2,21 @@
 export type CivilDate = string;
 
 const DAY = 86_400_000;
-const midnight = (date: CivilDate): number => {
+/** Dates read before: the same few hundred are asked for over and over. */
+const read = new Map<CivilDate, number>();
+const MOST_READ = 20_000;
+
+function midnight(date: CivilDate): number {
+  const known = read.get(date);
+  if (known !== undefined) return known;
   const at = Date.parse(`${date}T00:00:00Z`);
   if (!/^\d{4}-\d{2}-\d{2}$/.test(date) || Number.isNaN(at)) {
     throw new RangeError(`a date is written YYYY-MM-DD, got ${date}`);
   }
+  if (read.size >= MOST_READ) read.clear();
+  read.set(date, at);
   return at;
-};
+}
 
 /**
  * The date a number of days later (or earlier).

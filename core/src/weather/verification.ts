@@ -130,7 +130,9 @@ export function sessionChance(
   const first = Math.max(0, Math.round((from - start) / HOUR));
   const last = Math.min(ensemble.members[0]?.length ?? 0, Math.round((to - start) / HOUR));
   if (last - first < 12) return null;
-  const sun = Array.from({ length: last - first }, (_, hour) => sunElevation(place, start + (first + hour + 0.5) * HOUR));
+  const sun = Array.from({ length: last - first }, (_, hour) =>
+    sunElevation(place, start + (first + hour + 0.5) * HOUR),
+  );
   const goal = DEPTHS.indexOf(depth);
   const days = ensemble.members.map((member) => member.slice(first, last));
   const fit = days.filter(

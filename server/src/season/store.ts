@@ -107,13 +107,15 @@ export const seasonEvents = (
 ): Promise<(SeasonEventRow & { by_name: string; tasks: number })[]> =>
   db('season_events')
     .join('people', 'people.id', 'season_events.by_person')
-    .leftJoin('follow_ups', 'follow_ups.event', 'season_events.id')
     .where({ 'season_events.school': school, 'season_events.site': site })
     .whereNull('season_events.withdrawn_at')
     .where('season_events.date', '>=', since)
-    .groupBy('season_events.id', 'people.name')
     .orderBy('season_events.date', 'desc')
-    .select('season_events.*', 'people.name as by_name', db.raw('count(??) as tasks', ['follow_ups.id']));
+    .select(
+      'season_events.*',
+      'people.name as by_name',
+      db('follow_ups').count('*').whereRaw('follow_ups.event = season_events.id').as('tasks'),
+    );
 
 export const withdrawEvent = (db: Knex, school: string, id: string, at: Date) =>
   db<SeasonEventRow>('season_events').where({ school, id }).update({ withdrawn_at: at });

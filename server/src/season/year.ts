@@ -14,6 +14,8 @@ import { flowSigns, seasonEvents } from './store';
 /** A day with less than this many hours fit for a lifted lid keeps bees in. */
 const POOR_HOURS = 3;
 const SIGN_DAYS = 14;
+/** The sun's noon runs an hour later for every 15 degrees west. */
+const HOUR_PER_DEGREE = 240_000;
 
 /** The year of growth that holds a date, at one site. */
 export async function seasonYear(
@@ -89,7 +91,7 @@ function yearDays({ site, begin, today, usual, days }: SiteSeason, end: string):
       low,
       high,
       rain,
-      sun: sunTimes(site, hourAt(site.zone, date, 12)).dayLength,
+      sun: sunTimes(site, Date.parse(`${date}T12:00:00Z`) - site.longitude * HOUR_PER_DEGREE).dayLength,
     };
   });
 }

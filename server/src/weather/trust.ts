@@ -12,14 +12,14 @@ import { type ForecastDayRow, countObservations, forecastDays, keepForecastDays 
 
 const WINDOW = 45;
 /** Forecasts of the past that one look may ask the service for, so that nobody waits long. */
-const CATCH_UP = 6;
+const CATCH_UP = 3;
 
 /** Forecast against what happened at a site, by lead day. */
 export async function forecastTrust(context: Context, actor: Actor, siteId?: string): Promise<Trust> {
   const found = await siteOf(context, actor.school, siteId);
   const { site } = found;
   const [season, practice] = await Promise.all([siteSeason(context, site), practiceOf(context.db, actor.school)]);
-  await catchUp(context, site, practice);
+  const missing = await catchUp(context, site, practice);
   const today = dateAt(site.zone, context.clock.now());
   const from = addDays(today, -WINDOW);
   const [said, happened, observations] = await Promise.all([
@@ -39,6 +39,7 @@ export async function forecastTrust(context: Context, actor: Actor, siteId?: str
     ...siteNames(found),
     from: known[0] ?? null,
     to: known.at(-1) ?? null,
+    missing,
     scores,
     trust: trustOf(scores.filter((score) => score.lead > 0)),
     days: known.map((date) => {
@@ -62,8 +63,8 @@ export async function forecastTrust(context: Context, actor: Actor, siteId?: str
   };
 }
 
-/** Days of which nobody kept the forecast are asked for as it stood then, some at each look. */
-async function catchUp(context: Context, site: SiteRow, practice: HousePractice): Promise<void> {
+/** Days of which nobody kept the forecast are asked for as it stood then, some at each look; how many are left. */
+async function catchUp(context: Context, site: SiteRow, practice: HousePractice): Promise<number> {
   const now = context.clock.now();
   const today = dateAt(site.zone, now);
   const kept = await forecastDays(context.db, site.id, addDays(today, -WINDOW), addDays(today, 10));
@@ -74,13 +75,14 @@ async function catchUp(context: Context, site: SiteRow, practice: HousePractice)
   for (const date of missing.slice(0, CATCH_UP)) {
     try {
       const then = await context.weather.forecast(site, new Date(hourAt(site.zone, date, 7)));
-      if (dateAt(site.zone, then.issued) !== date) return;
+      if (dateAt(site.zone, then.issued) !== date) return 0;
       await keepForecastDays(context.db, leadDays(then, site, practice));
     } catch (error) {
       context.log.warn({ err: error }, 'no past forecast');
-      return;
+      return 0;
     }
   }
+  return Math.max(0, missing.length - CATCH_UP);
 }
 
 async function outcomes(context: Context, site: SiteRow, practice: HousePractice, from: string, today: string) {

@@ -62,9 +62,15 @@ const round = (value: number, decimals: number): number => Number(value.toFixed(
  * @param place where
  * @param hour whole hours since 1970, UTC
  * @param error the forecast's error, or `null` for what really happened
+ * @param known fronts worked out before for the same place and error
  * @returns the hour's weather
  */
-export function weatherOf(place: Place, hour: number, error: Error | null): Weather {
+export function weatherOf(
+  place: Place,
+  hour: number,
+  error: Error | null,
+  known = new Map<number, Front>(),
+): Weather {
   const seed = placeSeed(place);
   const { mean, swing, warmest } = climate(place.latitude);
   const at = (hour + 0.5) * HOUR;
@@ -73,7 +79,11 @@ export function weatherOf(place: Place, hour: number, error: Error | null): Weat
   const elevation = Math.max(0, sunElevation(place, at - 2 * HOUR));
 
   const around = Math.floor(hour / FRONT_EVERY);
-  const fronts = [around - 2, around - 1, around, around + 1].map((index) => frontOf(seed, index, error));
+  const fronts = [around - 2, around - 1, around, around + 1].map((index) => {
+    const front = known.get(index) ?? frontOf(seed, index, error);
+    known.set(index, front);
+    return front;
+  });
   let air = 0;
   let rain = 0;
   let wind = 11 + 5 * drift(seed + 3, hour, 21);
@@ -139,9 +149,12 @@ export function forecastAt(place: Place, at: number): Ensemble {
   return {
     issued: new Date(issue * HOUR + ISSUE_DELAY).toISOString(),
     start: new Date(issue * HOUR).toISOString(),
-    members: Array.from({ length: MEMBERS }, (_, member) =>
-      Array.from({ length: FORECAST_HOURS }, (_hour, hour) => weatherOf(place, issue + hour, { issue, member })),
-    ),
+    members: Array.from({ length: MEMBERS }, (_, member) => {
+      const known = new Map<number, Front>();
+      return Array.from({ length: FORECAST_HOURS }, (_hour, hour) =>
+        weatherOf(place, issue + hour, { issue, member }, known),
+      );
+    }),
   };
 }
 
@@ -156,9 +169,10 @@ export function forecastAt(place: Place, at: number): Ensemble {
 export function observedBetween(place: Place, from: number, to: number): Ensemble {
   const first = Math.floor(from / HOUR);
   const last = Math.max(first + 1, Math.floor(to / HOUR));
+  const known = new Map<number, Front>();
   return {
     issued: new Date(to).toISOString(),
     start: new Date(first * HOUR).toISOString(),
-    members: [Array.from({ length: last - first }, (_, hour) => weatherOf(place, first + hour, null))],
+    members: [Array.from({ length: last - first }, (_, hour) => weatherOf(place, first + hour, null, known))],
   };
 }
