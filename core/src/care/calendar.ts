@@ -7,7 +7,6 @@ import type {
   CalendarPractice,
   ColonyCalendar,
   ColonyClass,
-  Due,
   Load,
   Opening,
   Rest,

@@ -137,7 +137,7 @@ export function fromCoverage(document: unknown): Ensemble {
   const course = (name: keyof Weather, member: number): readonly (number | null)[] | null => {
     const values = ranges[name]?.values;
     if (!values) return null;
-    const own = times.map((_, hour) => values[hour * members + member]!);
+    const own = times.map((_, hour): number | null => values[hour * members + member] ?? null);
     filled += own.filter((value) => value === null).length;
     return bridged(own, name);
   };

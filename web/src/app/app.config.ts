@@ -17,6 +17,8 @@ import * as planningEffects from './planning/planning.effects';
 import { planningFeature } from './planning/planning.feature';
 import * as seasonEffects from './season/season.effects';
 import { seasonFeature } from './season/season.feature';
+import * as viewsEffects from './season/views.effects';
+import { viewsFeature } from './season/views.feature';
 
 export const appConfig: ApplicationConfig = {
   providers: [
@@ -26,10 +28,11 @@ export const appConfig: ApplicationConfig = {
     provideStore({}, { runtimeChecks: { strictStateImmutability: true, strictActionImmutability: true } }),
     provideState(peopleFeature),
     provideState(seasonFeature),
+    provideState(viewsFeature),
     provideState(planningFeature),
     provideState(inspectionFeature),
     provideState(careFeature),
-    provideEffects(peopleEffects, seasonEffects, planningEffects, inspectionEffects, careEffects),
+    provideEffects(peopleEffects, seasonEffects, viewsEffects, planningEffects, inspectionEffects, careEffects),
     ...(isDevMode() ? [provideStoreDevtools({ maxAge: 50, connectInZone: false })] : []),
     provideIcons(),
     provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerImmediately' }),

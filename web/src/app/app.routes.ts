@@ -22,13 +22,49 @@ export const routes: Routes = [
       {
         path: 'ahead',
         title: 'Day sheet – Brave Comb',
-        data: { place: 'Ahead', strip: 'full' },
+        data: { place: 'Ahead', view: 'Day sheet', strip: 'full' },
         loadComponent: () => import('./ahead/day-sheet').then((m) => m.DaySheetScreen),
+      },
+      {
+        path: 'ahead/season',
+        title: 'Season – Brave Comb',
+        data: { place: 'Ahead', view: 'Season', strip: 'compact' },
+        loadComponent: () => import('./season/season-year').then((m) => m.SeasonYear),
+      },
+      {
+        path: 'ahead/day/:date',
+        title: 'Day – Brave Comb',
+        data: { place: 'Ahead', view: 'Day', strip: 'compact' },
+        loadComponent: () => import('./weather/day-page').then((m) => m.DayPageScreen),
+      },
+      {
+        path: 'ahead/dues',
+        title: 'Dues – Brave Comb',
+        data: { place: 'Ahead', view: 'Dues', strip: 'full' },
+        loadComponent: () => import('./care/dues').then((m) => m.Dues),
+      },
+      {
+        path: 'ahead/forage',
+        title: 'Forage – Brave Comb',
+        data: { place: 'Ahead', view: 'Forage', strip: 'compact' },
+        loadComponent: () => import('./season/forage-editor').then((m) => m.ForageEditor),
+      },
+      {
+        path: 'ahead/seen',
+        title: 'Seen – Brave Comb',
+        data: { place: 'Ahead', view: 'Seen', strip: 'compact' },
+        loadComponent: () => import('./season/seen').then((m) => m.Seen),
+      },
+      {
+        path: 'ahead/weather',
+        title: 'Weather – Brave Comb',
+        data: { place: 'Ahead', view: 'Weather', strip: 'compact' },
+        loadComponent: () => import('./weather/weather-page').then((m) => m.WeatherPage),
       },
       {
         path: 'ahead/:session',
         title: 'Day sheet – Brave Comb',
-        data: { place: 'Ahead', strip: 'full' },
+        data: { place: 'Ahead', view: 'Day sheet', strip: 'full' },
         loadComponent: () => import('./ahead/day-sheet').then((m) => m.DaySheetScreen),
       },
       {

@@ -9,6 +9,7 @@ const days = Array.from({ length: 21 }, (_, index) => ({
   warmest: [14, 16, 18] as const,
   rain: [0, 2] as const,
   hours: { lid: [8, 9, 10] as const, 'one frame': [5, 6, 7] as const, full: [1, 3, 5] as const },
+  sun: { rise: '2026-05-14T04:07:00Z', set: '2026-05-14T20:15:00Z', hours: 16.1 },
 }));
 const strip: Strip = {
   site: { id: 'home', name: 'Home orchard', zone: 'Europe/London' },
@@ -16,11 +17,48 @@ const strip: Strip = {
   today: '2026-05-14',
   forecast: { issuedAt: null, problem: null },
   days,
-  bloom: [{ plant: 'Sycamore', gives: 'nectar', from: '2026-05-06', to: '2026-05-25', giveOrTake: 3 }],
+  phases: [
+    { phase: 'swarm season', from: '2026-04-25', to: '2026-06-14', swarming: true, reasons: ['strong colonies'] },
+  ],
+  bloom: [
+    {
+      id: 'sycamore',
+      plant: 'Sycamore',
+      nectar: 4,
+      pollen: 0,
+      from: '2026-05-06',
+      to: '2026-05-25',
+      giveOrTake: 3,
+      toGiveOrTake: 3,
+      state: 'reckoned',
+      ended: false,
+      usual: { from: '2026-05-08', to: '2026-05-28' },
+      movedBy: 0,
+      sum: null,
+    },
+  ],
   sessions: [{ id: 'today', date: '2026-05-14', groups: 3, status: 'planned' }],
   due: [
-    { id: 'late', hive: '6', from: '2026-05-11', due: '2026-05-14', question: 'cells', done: false },
-    { id: 'done', hive: '9', from: '2026-05-11', due: '2026-05-16', question: 'room', done: true },
+    {
+      id: 'late',
+      hive: '6',
+      from: '2026-05-11',
+      due: '2026-05-14',
+      question: 'cells',
+      why: '',
+      strict: 'must',
+      done: false,
+    },
+    {
+      id: 'done',
+      hive: '9',
+      from: '2026-05-11',
+      due: '2026-05-16',
+      question: 'room',
+      why: '',
+      strict: 'should',
+      done: true,
+    },
   ],
 };
 
@@ -40,7 +78,7 @@ describe('the season strip', () => {
     const labels = [...element().querySelectorAll('.day')].map((day) => day.getAttribute('aria-label'));
     expect(labels).toHaveLength(21);
     expect(labels[6]).toBe(
-      'Thu 14, today; full opening 1–5 h; warmest 16 degrees; session planned, 3 hives; due: hive 6',
+      'Thu 14, today; full opening 1–5 h; warmest 16 degrees; sun 05:07 to 21:15; session planned, 3 hives; due: hive 6',
     );
     expect(labels[7]).not.toMatch(/hive 9/);
   });

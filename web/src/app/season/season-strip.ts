@@ -9,36 +9,22 @@ import {
   output,
 } from '@angular/core';
 import type { Strip, StripDay } from '@brave-comb/contract';
+import { gives } from '@brave-comb/core/season';
 import { daysBetween } from '@brave-comb/core/units';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import { decimal, shortDate, timeOf, weekday } from '../shell/format';
+import { lanes } from './lanes';
+import { PHASE_FILL } from './phase-colours';
 
 const WIDTH = 1232;
 const LEFT = 96;
 const HEAD = 18;
 const LANE = 11;
 const MOST_LANES = 3;
+const PHASE = 13;
 const DUE_LANES = 3;
 const BARS = { lid: 40, 'one frame': 28, full: 16 } as const;
-
-/** Puts spans into lanes so that none overlap; what finds no lane is left out and told. */
-function lanes<T extends { readonly from: number; readonly to: number }>(spans: readonly T[], most: number) {
-  const ends: number[] = [];
-  const placed: (T & { readonly lane: number })[] = [];
-  let leftOut = 0;
-  for (const span of [...spans].sort((a, b) => a.from - b.from)) {
-    const free = ends.findIndex((end) => end <= span.from);
-    const lane = free >= 0 ? free : ends.length;
-    if (lane >= most) {
-      leftOut += 1;
-      continue;
-    }
-    ends[lane] = span.to;
-    placed.push({ ...span, lane });
-  }
-  return { placed, leftOut, count: ends.length };
-}
 
 /** Three weeks around today: hours fit for opening, weather, bloom, sessions and what is due. Arrows move a day, [ and ] a week. */
 @Component({
@@ -79,7 +65,8 @@ export class SeasonStrip {
     const fit = HEAD + fitHeight;
     const weather = fit + 3;
     const weatherEnd = weather + 37;
-    const bloom = weatherEnd + 3;
+    const phase = weatherEnd + 2;
+    const bloom = phase + PHASE + 3;
     const sessions = this.compact() ? fit + 2 : bloom + MOST_LANES * LANE + 3;
     const due = sessions + 18;
     return {
@@ -87,6 +74,7 @@ export class SeasonStrip {
       fitHeight,
       weather,
       weatherEnd,
+      phase,
       bloom,
       sessions,
       due,
@@ -161,6 +149,33 @@ export class SeasonStrip {
     };
   });
 
+  /** The colony year over these weeks. */
+  protected readonly phases = computed(() =>
+    this.strip().phases.map((span) => {
+      const from = LEFT + Math.max(0, this.indexOf(span.from)) * this.column;
+      const to = LEFT + Math.min(21, this.indexOf(span.to) + 1) * this.column;
+      return {
+        from: span.from,
+        x: from,
+        width: Math.max(0, to - from),
+        fill: PHASE_FILL[span.phase],
+        text: to - from > span.phase.length * 7 ? span.phase + (span.swarming ? ', swarms may leave' : '') : '',
+        cut: this.indexOf(span.from) > 0,
+      };
+    }),
+  );
+
+  /** Sunrise and sunset of each day, as ticks on the fit bars' side. */
+  protected readonly sunText = computed(() => {
+    const { days, today, site } = this.strip();
+    const day = days.find((each) => each.date === (this.chosen() ?? today)) ?? days[0];
+    return day?.sun.rise && day.sun.set
+      ? `sun ${timeOf(day.sun.rise, site.zone)}–${timeOf(day.sun.set, site.zone)}`
+      : day && day.sun.hours > 12
+        ? 'sun all day'
+        : 'no sun';
+  });
+
   protected readonly bloom = computed(() => {
     const { bloom, today } = this.strip();
     const { placed, leftOut } = lanes(
@@ -173,9 +188,9 @@ export class SeasonStrip {
         const text = opening
           ? `${each.plant} opens, ${each.giveOrTake} days either way`
           : this.indexOf(each.to) < 21 && each.to <= today
-            ? `${each.plant} ended, ${each.gives}`
-            : `${each.plant}, ${each.gives}`;
-        return { from, to, seen, text, gives: each.gives };
+            ? `${each.plant} ended, ${gives(each)}`
+            : `${each.plant}, ${gives(each)}`;
+        return { from, to, seen, text, gives: gives(each) };
       }),
       MOST_LANES,
     );
@@ -284,6 +299,9 @@ export class SeasonStrip {
       shortDate(day.date) + (day.date === strip.today ? ', today' : ''),
       day.hours ? `full opening ${hoursText(day)}` : 'no forecast',
       day.warmest ? `warmest ${Math.round(day.warmest[1])} degrees` : '',
+      day.sun.rise && day.sun.set
+        ? `sun ${timeOf(day.sun.rise, strip.site.zone)} to ${timeOf(day.sun.set, strip.site.zone)}`
+        : '',
       session ? `session ${session.status}, ${session.groups} hives` : '',
       due.length > 0 ? `due: ${due.map((each) => `hive ${each.hive}`).join(', ')}` : '',
     ]

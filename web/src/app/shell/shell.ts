@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { ActivatedRoute, NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
@@ -15,11 +16,28 @@ import { SeasonStrip } from '../season/season-strip';
 import { dayOf, timeOf } from './format';
 import { Theme } from './theme';
 
-const PLACES = [
-  { name: 'Ahead', view: 'Day sheet', link: '/ahead', roles: ['lead', 'supervisor', 'trainee'] },
-  { name: 'At the hive', view: 'Visits', link: '/at-the-hive', roles: ['lead', 'supervisor'] },
-  { name: 'Afterwards', view: 'Visit review', link: '/afterwards', roles: ['lead', 'supervisor', 'trainee'] },
-] as const;
+interface View {
+  readonly name: string;
+  readonly link: string;
+  readonly roles?: readonly string[];
+}
+const STAFF = ['lead', 'supervisor'] as const;
+const PLACES: readonly (View & { readonly views: readonly View[] })[] = [
+  {
+    name: 'Ahead',
+    link: '/ahead',
+    views: [
+      { name: 'Day sheet', link: '/ahead' },
+      { name: 'Season', link: '/ahead/season' },
+      { name: 'Dues', link: '/ahead/dues', roles: STAFF },
+      { name: 'Forage', link: '/ahead/forage' },
+      { name: 'Seen', link: '/ahead/seen' },
+      { name: 'Weather', link: '/ahead/weather' },
+    ],
+  },
+  { name: 'At the hive', link: '/at-the-hive', roles: STAFF, views: [{ name: 'Visits', link: '/at-the-hive' }] },
+  { name: 'Afterwards', link: '/afterwards', views: [{ name: 'Visit review', link: '/afterwards' }] },
+];
 
 const NOWHERE: Record<string, unknown> = {};
 
@@ -35,6 +53,7 @@ export class Shell {
   private readonly store = inject(Store);
   private readonly route = inject(ActivatedRoute);
   private readonly router = inject(Router);
+  private readonly dialog = inject(MatDialog);
   protected readonly clock = inject(Clock);
   protected readonly theme = inject(Theme);
   protected readonly person = this.store.selectSignal(peopleFeature.selectPerson);
@@ -47,7 +66,10 @@ export class Shell {
   protected readonly sheet = this.store.selectSignal(planningFeature.selectSheet);
 
   protected readonly places = computed(() =>
-    PLACES.filter((place) => (place.roles as readonly string[]).includes(this.person()?.role ?? '')),
+    PLACES.filter((place) => this.isFor(place)).map((place) => ({
+      ...place,
+      views: place.views.filter((view) => this.isFor(view)),
+    })),
   );
   protected readonly here = toSignal(
     this.router.events.pipe(
@@ -86,6 +108,10 @@ export class Shell {
     this.store.dispatch(SeasonEvents.stripWanted({}));
   }
 
+  private isFor({ roles }: View): boolean {
+    return !roles || roles.includes(this.person()?.role ?? '');
+  }
+
   protected openDay(date: string): void {
     this.store.dispatch(SeasonEvents.dayOpened({ date }));
   }
@@ -106,6 +132,11 @@ export class Shell {
 
   protected moveTo(to: string): void {
     this.store.dispatch(PeopleEvents.clockMoveAsked({ to }));
+  }
+
+  protected async openFeed(): Promise<void> {
+    const { CalendarAddress } = await import('../people/calendar-address');
+    this.dialog.open(CalendarAddress, { width: '560px' });
   }
 
   protected signOut(): void {

@@ -1,0 +1,125 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import type { Calendars, ColonyCalendar } from '@brave-comb/contract';
+import { dayAndMonth, daysBetween } from '@brave-comb/core/units';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+import { dateText, decimal } from '../shell/format';
+import { CareRules } from './care-rules';
+import { EventForm } from './event-form';
+import { ExpectedCard } from './expected-card';
+
+type Sorting = 'date' | 'hive';
+
+/** The colony calendar: what is due at each hive, why and how strictly, until when it is left alone, its load, and what to expect. */
+@Component({
+  selector: 'bc-dues',
+  imports: [RouterLink, ViewState, EventForm, ExpectedCard, CareRules],
+  templateUrl: './dues.html',
+  styleUrl: './dues.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class Dues {
+  private readonly desk = inject(ViewDesk);
+  protected readonly watched = this.desk.watch('colonyCalendars', () => {
+    const site = this.desk.site();
+    return site ? { query: { site } } : null;
+  });
+  protected readonly data = this.watched.data;
+  protected readonly sorting = signal<Sorting>('date');
+  private readonly opened = signal<string | null>(null);
+  protected readonly colony = computed(() => {
+    const colonies = this.data()?.colonies ?? [];
+    return colonies.find((each) => each.hive === this.opened()) ?? null;
+  });
+
+  /** Every due of every hive in one list, the soonest first, or hive by hive. */
+  protected readonly lines = computed(() => {
+    const data = this.data();
+    if (!data) return [];
+    const all = data.colonies.flatMap((colony) =>
+      colony.dues.map((due) => ({
+        key: `${colony.hive} ${due.id}`,
+        hive: colony.hive,
+        number: colony.number,
+        due,
+        days: daysBetween(data.today, due.due),
+        begins: daysBetween(data.today, due.from),
+      })),
+    );
+    return this.sorting() === 'hive' ? all : all.sort((a, b) => a.days - b.days || a.number.localeCompare(b.number));
+  });
+
+  protected readonly alerts = computed(() =>
+    (this.data()?.colonies ?? []).flatMap((colony) => [
+      ...(colony.starvation && colony.starvation.level !== 'none'
+        ? [
+            {
+              hive: colony.hive,
+              number: colony.number,
+              head: colony.starvation.level === 'feed now' ? 'Feed now' : 'Food: watch',
+              text: colony.starvation.reasons.join('; '),
+              urgent: colony.starvation.level === 'feed now',
+            },
+          ]
+        : []),
+      ...(colony.swarm && (colony.swarm.level === 'high' || colony.swarm.level === 'leaving')
+        ? [
+            {
+              hive: colony.hive,
+              number: colony.number,
+              head: colony.swarm.level === 'leaving' ? 'About to swarm' : 'Swarm risk',
+              text: colony.swarm.window
+                ? `${dayAndMonth(colony.swarm.window.from)} to ${dayAndMonth(colony.swarm.window.to)}: ${colony.swarm.reasons.join('; ')}`
+                : colony.swarm.reasons.join('; '),
+              urgent: colony.swarm.level === 'leaving',
+            },
+          ]
+        : []),
+    ]),
+  );
+
+  protected when(days: number, begins: number): string {
+    if (days < 0) return days === -1 ? '1 day late' : `${-days} days late`;
+    if (begins > 0) return `in ${begins} to ${days} days`;
+    return days === 0 ? 'today' : days === 1 ? 'by tomorrow' : `within ${days} days`;
+  }
+
+  protected open(hive: string): void {
+    this.opened.set(this.opened() === hive ? null : hive);
+  }
+
+  protected setColony(colony: ColonyCalendar, change: Partial<Pick<ColonyCalendar, 'class' | 'strain'>>): void {
+    this.desk.change(
+      'setColony',
+      { params: { hive: colony.hive }, body: { class: colony.class, strain: colony.strain, ...change } },
+      'colonyCalendars',
+    );
+  }
+
+  protected log(hive: string, entry: { date: string; detail: object }): void {
+    this.desk.change(
+      'logColonyEvent',
+      { params: { hive }, body: { id: this.desk.newId(), ...entry } },
+      'colonyCalendars',
+    );
+  }
+
+  protected withdraw(event: string): void {
+    this.desk.change('withdrawColonyEvent', { params: { event }, body: {} }, 'colonyCalendars');
+  }
+
+  protected share(of: number, limit: number): number {
+    return Math.min(1, of / Math.max(1, limit)) * 100;
+  }
+
+  protected classes(): readonly Calendars['colonies'][number]['class'][] {
+    return ['production', 'teaching', 'nucleus', 'resting'];
+  }
+  protected strains(): readonly Calendars['colonies'][number]['strain'][] {
+    return ['keeps laying', 'cuts down', 'stops'];
+  }
+  protected readonly dayAndMonth = dayAndMonth;
+  protected readonly dateText = dateText;
+  protected readonly decimal = decimal;
+}

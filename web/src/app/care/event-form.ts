@@ -1,0 +1,198 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
+import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
+
+/** Kinds of entry, in the words of the work. */
+const KINDS = {
+  feed: 'Fed',
+  patty: 'Protein patty given',
+  'feeder empty': 'Feeder found empty or taken off',
+  'super on': 'Super put on',
+  'super off': 'Super taken off',
+  queen: 'Queen or queen cell',
+  'eggs seen': 'Eggs seen: she lays',
+  treatment: 'Treatment given',
+  'treatment out': 'Treatment taken out',
+  'drone comb in': 'Drone comb put in',
+  'drone comb out': 'Drone comb taken out',
+  'brood stopped': 'Laying stopped (caged, brood taken)',
+  hived: 'Hived here',
+  suspicion: 'Suspicion of disease',
+  'suspicion settled': 'Suspicion settled',
+} as const;
+type Kind = keyof typeof KINDS;
+
+const QUEEN_STARTS = {
+  'cell sealed': 'sealed queen cell seen',
+  'cell with larva': 'open cell with a larva seen',
+  'queen lost': 'queen lost or taken out',
+  'virgin emerged': 'virgin queen emerged',
+  'cell put in': 'ripe cell put in',
+  'queen put in': 'laying queen put in',
+} as const;
+const HIVED = ['package', 'swarm', 'late swarm', 'nucleus', 'split with the queen', 'split without a queen'] as const;
+const FEEDS = ['thin syrup', 'thick syrup', 'fondant', 'dry sugar'] as const;
+
+/** Logs what was done to a colony or seen on it. */
+@Component({
+  selector: 'bc-event-form',
+  imports: [ReactiveFormsModule],
+  template: `
+    <h3>Log for hive {{ hive() }}</h3>
+    <form class="fields" [formGroup]="form" (ngSubmit)="submit()">
+      <label>
+        What
+        <select formControlName="kind" (change)="kind.set(form.controls.kind.value)">
+          @for (option of kinds; track option.kind) {
+            <option [value]="option.kind">{{ option.name }}</option>
+          }
+        </select>
+      </label>
+      <label>
+        Day
+        <input type="date" formControlName="date" [max]="today()" required />
+      </label>
+      @switch (kind()) {
+        @case ('feed') {
+          <label>
+            Feed
+            <select formControlName="what">
+              @for (option of feeds; track option) {
+                <option [value]="option">{{ option }}</option>
+              }
+            </select>
+          </label>
+          <label>kg <input type="number" min="0.1" max="40" step="0.1" formControlName="kg" /></label>
+        }
+        @case ('patty') {
+          <label>kg <input type="number" min="0.05" max="5" step="0.05" formControlName="kg" /></label>
+        }
+        @case ('super on') {
+          <label>Holds, kg <input type="number" min="1" max="40" step="0.5" formControlName="kg" /></label>
+        }
+        @case ('queen') {
+          <label>
+            Begins with
+            <select formControlName="start">
+              @for (option of starts; track option.start) {
+                <option [value]="option.start">{{ option.name }}</option>
+              }
+            </select>
+          </label>
+        }
+        @case ('hived') {
+          <label>
+            As
+            <select formControlName="as">
+              @for (option of hived; track option) {
+                <option [value]="option">{{ option }}</option>
+              }
+            </select>
+          </label>
+        }
+        @case ('suspicion') {
+          <label>Of <input type="text" maxlength="120" formControlName="text" /></label>
+        }
+        @case ('treatment') {
+          <label>Active ingredient, form <input type="text" maxlength="120" formControlName="text" /></label>
+          <label>Doses <input type="number" min="1" max="20" formControlName="doses" /></label>
+          <label>Days between <input type="number" min="1" max="365" formControlName="repeatAfter" /></label>
+          <label>Out after, days <input type="number" min="1" max="365" formControlName="removeAfter" /></label>
+          <label>Withdrawal, days <input type="number" min="0" max="365" formControlName="withdrawal" /></label>
+        }
+      }
+      <button class="btn" type="submit">Log it</button>
+    </form>
+    @if (kind() === 'treatment') {
+      <p class="caution">
+        Take every figure from the label: it, local law and the vet decide. Gloves, goggles and mask as the label says;
+        never near open food, and never more than one person breathes the vapour.
+      </p>
+    }
+    @if (kind() === 'suspicion') {
+      <p class="caution">
+        Some diseases must be reported at once: stop, close the hive, move nothing, and call the bee inspector. Local
+        law decides.
+      </p>
+    }
+    @if (problem(); as text) {
+      <p class="caution" role="alert">{{ text }}</p>
+    }
+  `,
+  styles: `
+    h3 {
+      margin: 10px 0 4px;
+      font-size: 14px;
+    }
+    .caution {
+      margin-top: 6px;
+      padding: 3px 8px;
+      border-left: 4px solid var(--rust);
+      background: var(--rust-100);
+      color: var(--rust-text);
+      font-size: var(--t-dense);
+    }
+    input[type='text'] {
+      width: 190px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class EventForm {
+  readonly today = input.required<string>();
+  readonly hive = input.required<string>();
+  readonly logged = output<{ date: string; detail: object }>();
+  protected readonly kinds = (Object.keys(KINDS) as Kind[]).map((kind) => ({ kind, name: KINDS[kind] }));
+  protected readonly starts = Object.entries(QUEEN_STARTS).map(([start, name]) => ({ start, name }));
+  protected readonly hived = HIVED;
+  protected readonly feeds = FEEDS;
+  protected readonly kind = signal<Kind>('feed');
+  private readonly tried = signal(0);
+
+  private readonly build = inject(NonNullableFormBuilder);
+  protected readonly form = this.build.group({
+    kind: this.build.control<Kind>('feed'),
+    date: ['', Validators.required],
+    what: 'thin syrup',
+    kg: 2,
+    start: 'cell sealed',
+    as: 'swarm',
+    text: '',
+    doses: 1,
+    repeatAfter: this.build.control<number | null>(null),
+    removeAfter: this.build.control<number | null>(null),
+    withdrawal: this.build.control<number | null>(null),
+  });
+
+  constructor() {
+    effect(() => this.form.controls.date.setValue(this.today()));
+  }
+
+  protected readonly problem = computed(() => {
+    if (this.tried() === 0) return null;
+    const { kind, date, text, kg } = this.form.getRawValue();
+    if (!date) return 'Give the day on which it was done.';
+    if (date > this.today()) return 'That day has not been yet.';
+    if (kind === 'treatment' && !text.trim()) return 'Name the active ingredient and its form, as on the label.';
+    if (kind === 'suspicion' && !text.trim()) return 'Say what is suspected.';
+    if ((kind === 'feed' || kind === 'patty' || kind === 'super on') && !(kg > 0)) return 'Give the weight in kg.';
+    return null;
+  });
+
+  protected submit(): void {
+    this.tried.update((count) => count + 1);
+    if (this.problem()) return;
+    const { kind, date, what, kg, start, as, text, doses, repeatAfter, removeAfter, withdrawal } =
+      this.form.getRawValue();
+    const more = {
+      feed: { what, kg },
+      patty: { kg },
+      'super on': { holdsKg: kg },
+      queen: { start },
+      hived: { as },
+      suspicion: { of: text },
+      treatment: { medicine: text, doses, repeatAfter, removeAfter, withdrawal },
+    }[kind as string];
+    this.logged.emit({ date, detail: { kind, ...more } });
+    this.tried.set(0);
+  }
+}

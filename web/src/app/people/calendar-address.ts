@@ -1,0 +1,81 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatDialogModule } from '@angular/material/dialog';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+import { dayOf } from '../shell/format';
+
+/** The secret address of one's own calendar: made, shown once, revoked. */
+@Component({
+  selector: 'bc-calendar-address',
+  imports: [MatDialogModule, ViewState],
+  template: `
+    <h2 mat-dialog-title>My calendar address</h2>
+    <mat-dialog-content>
+      <bc-view-state [watched]="watched" name="Your address" />
+      <p>
+        Any calendar program can subscribe to it: your sessions, and for those who open hives what is due. Whoever has
+        the address can read it, so pass it on to nobody.
+      </p>
+      @if (address(); as made) {
+        <label class="made">
+          Copy it now, it is shown this once
+          <input readonly #field [value]="made" (focus)="field.select()" />
+        </label>
+      } @else if (since(); as when) {
+        <p>One has been in use since {{ when }}. It is not shown again; a new one replaces it.</p>
+      } @else {
+        <p>You have none.</p>
+      }
+    </mat-dialog-content>
+    <mat-dialog-actions>
+      @if (since()) {
+        <button type="button" class="btn line" (click)="revoke()">Make it stop working</button>
+      }
+      <button type="button" class="btn" (click)="create()">{{ since() ? 'Make a new one' : 'Make one' }}</button>
+      <button type="button" class="btn line" mat-dialog-close>Close</button>
+    </mat-dialog-actions>
+  `,
+  styles: `
+    p {
+      margin-bottom: 8px;
+    }
+    .made {
+      display: grid;
+      gap: 4px;
+      font-size: var(--t-dense);
+    }
+    input {
+      min-height: 34px;
+      padding: 4px 8px;
+      border: 1px solid var(--ink-3);
+      border-radius: 5px;
+      background: var(--ground);
+      font-family: monospace;
+    }
+    mat-dialog-actions {
+      gap: 8px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class CalendarAddress {
+  private readonly desk = inject(ViewDesk);
+  protected readonly watched = this.desk.watch('calendarFeed', () => ({}));
+  private readonly made = this.desk.lastAnswer('createCalendarFeed');
+  protected readonly address = computed(() => {
+    const made = this.made() as { path: string } | null;
+    return made ? `${globalThis.location.origin}${made.path}` : null;
+  });
+  protected readonly since = computed(() => {
+    const since = this.watched.data()?.since;
+    return since ? dayOf(since, 'local') : null;
+  });
+
+  protected create(): void {
+    this.desk.change('createCalendarFeed', {}, 'calendarFeed', false);
+  }
+
+  protected revoke(): void {
+    this.desk.change('revokeCalendarFeed', {}, 'calendarFeed', false);
+  }
+}

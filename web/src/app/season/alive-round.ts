@@ -1,0 +1,154 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { AliveRound as Round } from '@brave-comb/contract';
+import { peopleFeature } from '../people/people.feature';
+import { Store } from '@ngrx/store';
+import { dayAndMonth } from '@brave-comb/core/units';
+import { ViewDesk } from './view-desk';
+import { ViewState } from './view-state';
+
+const STATES = ['alive', 'dead', 'unsure'] as const;
+
+/** The round after winter: each hive tapped as alive, dead or unsure without opening it, and who came through by set-up. */
+@Component({
+  selector: 'bc-alive-round',
+  imports: [ViewState],
+  template: `
+    <section class="sheet" aria-labelledby="alive-title">
+      <h2 id="alive-title">All-alive round</h2>
+      <p class="quiet">
+        From outside: flight on a mild day, a hum when knocked, droppings. Flying bees alone prove no good winter;
+        robbers fly too.
+      </p>
+      <bc-view-state [watched]="watched" name="The round" />
+      @if (watched.data(); as all) {
+        <p class="sum">
+          <b>{{ sum(all.survival) }}</b>
+        </p>
+        <ul class="hives">
+          @for (hive of all.hives; track hive.id) {
+            <li role="group" [attr.aria-label]="'Hive ' + hive.number">
+              <b>{{ hive.number }}</b>
+              @for (state of states; track state) {
+                <button
+                  type="button"
+                  [attr.data-state]="state"
+                  [attr.aria-pressed]="hive.state === state"
+                  [disabled]="!mayEdit()"
+                  (click)="tap(hive.id, hive.state === state ? null : state)"
+                >
+                  {{ state }}
+                </button>
+              }
+              <i>{{ hive.date ? dayAndMonth(hive.date) : 'not seen yet' }}</i>
+            </li>
+          }
+        </ul>
+        @if (all.bySetUp.length) {
+          <h3>By set-up</h3>
+          <table class="plain-table">
+            <thead>
+              <tr>
+                <th scope="col">Set-up</th>
+                <th scope="col">Came through</th>
+                <th scope="col">True share, 19 in 20</th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (row of all.bySetUp; track row.name + row.value) {
+                <tr>
+                  <th scope="row">{{ row.name }}: {{ row.value }}</th>
+                  <td>{{ row.survival.alive }} of {{ row.survival.alive + row.survival.dead }}</td>
+                  <td>{{ percent(row.survival.low) }} to {{ percent(row.survival.high) }} in 100</td>
+                </tr>
+              }
+            </tbody>
+          </table>
+          <p class="quiet">Few hives prove nothing: where the ranges overlap, the difference may be chance.</p>
+        }
+        @for (year of all.earlier; track year.year) {
+          <p class="quiet">Winter to {{ year.year.slice(0, 4) }}: {{ sum(year.survival) }}</p>
+        }
+      }
+    </section>
+  `,
+  styles: `
+    .sheet {
+      padding: 8px 14px 12px;
+    }
+    h2 {
+      font-size: 16.5px;
+    }
+    h3 {
+      margin-top: 8px;
+      font-size: 14px;
+    }
+    .sum {
+      margin: 6px 0;
+    }
+    .hives {
+      display: grid;
+      gap: 4px;
+    }
+    li {
+      display: flex;
+      gap: 4px;
+      align-items: center;
+    }
+    li b {
+      width: 26px;
+    }
+    button {
+      min-width: 74px;
+      min-height: 34px;
+      border: 1px solid var(--line);
+      border-radius: 5px;
+      background: var(--sheet);
+      cursor: pointer;
+    }
+    button[aria-pressed='true'] {
+      font-weight: 700;
+      border-color: var(--ink);
+    }
+    button[data-state='alive'][aria-pressed='true'] {
+      background: var(--moss-100);
+      border-color: var(--moss);
+    }
+    button[data-state='dead'][aria-pressed='true'] {
+      background: var(--madder-100);
+      border-color: var(--madder);
+    }
+    i {
+      margin-left: 6px;
+      color: var(--ink-2);
+      font-style: normal;
+      font-size: var(--t-dense);
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class AliveRound {
+  private readonly desk = inject(ViewDesk);
+  private readonly person = inject(Store).selectSignal(peopleFeature.selectPerson);
+  readonly site = input.required<string>();
+  protected readonly states = STATES;
+  protected readonly watched = this.desk.watch('aliveRound', () => ({ query: { site: this.site() } }));
+  protected readonly mayEdit = computed(() => this.person()?.role !== 'trainee');
+
+  protected sum({ alive, dead, unsure, share, low, high }: Round['survival']): string {
+    const known = alive + dead;
+    if (share === null) return unsure > 0 ? `${unsure} unsure, none known yet` : 'No hive tapped yet';
+    const rest = unsure > 0 ? `, ${unsure} unsure` : '';
+    return `${alive} of ${known} alive${rest}: ${this.percent(share)} in 100 (${this.percent(low)} to ${this.percent(high)})`;
+  }
+
+  protected percent(share: number): number {
+    return Math.round(share * 100);
+  }
+
+  protected tap(hive: string, state: (typeof STATES)[number] | null): void {
+    const date = this.watched.data()?.today;
+    if (date) this.desk.change('tapAlive', { params: { hive }, body: { state, date } }, 'aliveRound');
+  }
+
+  protected readonly dayAndMonth = dayAndMonth;
+}

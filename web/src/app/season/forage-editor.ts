@@ -1,0 +1,122 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import type { Forage, SitePlant } from '@brave-comb/contract';
+import { dayAndMonth } from '@brave-comb/core/units';
+import { dateText } from '../shell/format';
+import { MovePlanner } from './move-planner';
+import { PlantForm } from './plant-form';
+import { ViewDesk } from './view-desk';
+import { ViewState } from './view-state';
+
+type Row = Forage['plants'][number];
+
+const WORTH = ['none', 'a little', 'useful', 'good', 'a main source'] as const;
+
+/** The forage calendar of a site: its plants, this year's bloom, what was seen, and the general list to choose from. */
+@Component({
+  selector: 'bc-forage-editor',
+  imports: [ViewState, PlantForm, MovePlanner],
+  templateUrl: './forage-editor.html',
+  styleUrl: './forage-editor.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class ForageEditor {
+  private readonly desk = inject(ViewDesk);
+  protected readonly watched = this.desk.watch('forage', () => {
+    const site = this.desk.site();
+    return site ? { query: { site } } : null;
+  });
+  protected readonly data = this.watched.data;
+  protected readonly editing = signal<SitePlant | null>(null);
+  protected readonly search = signal('');
+  protected readonly rows = computed(() =>
+    [...(this.data()?.plants ?? [])].sort((a, b) => (a.bloom?.from ?? '9').localeCompare(b.bloom?.from ?? '9')),
+  );
+  protected readonly found = computed(() => {
+    const wanted = this.search().trim().toLowerCase();
+    const list = this.data()?.list ?? [];
+    return wanted
+      ? list.filter((plant) => plant.name.toLowerCase().includes(wanted) || plant.latin.toLowerCase().includes(wanted))
+      : list;
+  });
+
+  protected worth(value: number): string {
+    return WORTH[value] ?? '';
+  }
+
+  protected state(row: Row): string {
+    const { bloom } = row;
+    if (!bloom) return 'its warmth is not reached here';
+    if (bloom.ended) return `over since ${dayAndMonth(bloom.to)}`;
+    if (bloom.state === 'seen') return `seen ${dayAndMonth(bloom.from)}, to about ${dayAndMonth(bloom.to)}`;
+    const when = `${dayAndMonth(bloom.from)}, ${bloom.giveOrTake} days either way`;
+    return bloom.state === 'expected' ? `expected ${when}` : `reckoned ${when}, nobody has seen it`;
+  }
+
+  protected reason(row: Row): string {
+    const { bloom, model } = row;
+    if (!bloom) return '';
+    const sum = bloom.sum
+      ? `${bloom.sum.now} of ${bloom.sum.needed} degree days over ${bloom.sum.base} °C`
+      : model.kind === 'dates'
+        ? `by the length of the day, from ${dayAndMonth(`2001-${model.opens}`)}`
+        : '';
+    const moved = bloom.movedBy
+      ? `; ${Math.abs(bloom.movedBy)} days ${bloom.movedBy > 0 ? 'later' : 'earlier'} for what was seen of others`
+      : '';
+    return `${sum}${moved}; usual ${dayAndMonth(bloom.usual.from)}`;
+  }
+
+  protected seenThisYear(row: Row, which: 'first' | 'last'): string | null {
+    const year = row.seen.at(-1);
+    return year && row.bloom && year.year <= row.bloom.from && year.year >= this.yearBegin() ? year[which] : null;
+  }
+
+  private readonly yearBegin = computed(() => {
+    const data = this.data();
+    if (!data) return '';
+    const year = Number(data.today.slice(0, 4));
+    const thisYear = `${year}-${data.turn}`;
+    return thisYear <= data.today ? thisYear : `${year - 1}-${data.turn}`;
+  });
+
+  protected see(row: Row, which: 'first' | 'last', date: string | null): void {
+    const site = this.data()?.site.id;
+    if (!site) return;
+    this.desk.change('seeBloom', { params: { site }, body: { plant: row.id, which, date } }, 'forage');
+  }
+
+  protected add(plant: SitePlant): void {
+    const site = this.data()?.site.id;
+    if (!site) return;
+    const { id, name, nectar, pollen, model } = plant;
+    this.desk.change('keepPlant', { params: { site }, body: { id, name, nectar, pollen, model } }, 'forage');
+    this.editing.set(null);
+  }
+
+  protected drop(row: Row): void {
+    const site = this.data()?.site.id;
+    if (site) this.desk.change('dropPlant', { params: { site }, body: { plant: row.id } }, 'forage');
+  }
+
+  protected edit(row: Row | null): void {
+    this.editing.set(
+      row
+        ? { id: row.id, name: row.name, nectar: row.nectar, pollen: row.pollen, model: row.model }
+        : {
+            id: '',
+            name: '',
+            nectar: 2,
+            pollen: 2,
+            model: { kind: 'dates', opens: this.data()?.today.slice(5) ?? '05-01', days: 21 },
+          },
+    );
+  }
+
+  protected setClimate(turn: string, method: string): void {
+    const site = this.data()?.site.id;
+    if (site) this.desk.change('setClimate', { params: { site }, body: { turn: turn || null, method } }, 'forage');
+  }
+
+  protected readonly dateText = dateText;
+  protected readonly dayAndMonth = dayAndMonth;
+}

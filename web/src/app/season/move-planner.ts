@@ -1,0 +1,134 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { dayAndMonth } from '@brave-comb/core/units';
+import { ViewDesk } from './view-desk';
+import { ViewState } from './view-state';
+
+/** A later flow at another site: a dated plan for taking hives there and back. */
+@Component({
+  selector: 'bc-move-planner',
+  imports: [ViewState],
+  template: `
+    <section class="sheet" aria-labelledby="move-title">
+      <h2 id="move-title">A later flow elsewhere</h2>
+      <bc-view-state [watched]="watched" name="The flows of other sites" />
+      @if (watched.data(); as all) {
+        @if (all.targets.length) {
+          <div class="fields">
+            <label>
+              Flow
+              <select #target (change)="choose(target.value)">
+                <option value="">choose one</option>
+                @for (each of all.targets; track each.site + each.plant) {
+                  <option [value]="each.site + '|' + each.plant">
+                    {{ each.plant }}, {{ each.name }}, {{ each.km }} km, from {{ dayAndMonth(each.from) }}
+                  </option>
+                }
+              </select>
+            </label>
+            <label
+              >Hives
+              <input #count type="number" min="1" max="200" [value]="hives()" (change)="hives.set(+count.value || 1)"
+            /></label>
+          </div>
+        } @else {
+          <p class="quiet">No other site of the school has a good nectar plant still to come.</p>
+        }
+        @if (all.plan; as plan) {
+          <p>
+            <b>Go {{ dayAndMonth(plan.move.from) }} to {{ dayAndMonth(plan.move.due) }}</b
+            >, back {{ dayAndMonth(plan.back.from) }} to {{ dayAndMonth(plan.back.due) }}.
+          </p>
+          @for (warning of plan.warnings; track warning) {
+            <p class="warn">{{ warning }}</p>
+          }
+          <ol>
+            @for (task of plan.tasks; track task.title) {
+              <li>
+                <b>{{ dayAndMonth(task.from) }}–{{ dayAndMonth(task.due) }}</b> {{ task.title }}<i>{{ task.why }}</i>
+              </li>
+            }
+          </ol>
+          <fieldset>
+            <legend>Which hives</legend>
+            @for (colony of colonies(); track colony.hive) {
+              <label>
+                <input type="checkbox" [checked]="chosen().includes(colony.hive)" (change)="toggle(colony.hive)" />
+                {{ colony.number }}
+              </label>
+            }
+          </fieldset>
+          <button type="button" class="btn" [disabled]="chosen().length === 0" (click)="schedule()">
+            Put it on their calendars
+          </button>
+          @if (done(); as tasks) {
+            <p role="status">{{ tasks }} tasks stand on their calendars.</p>
+          }
+        }
+      }
+    </section>
+  `,
+  styles: `
+    .warn {
+      color: var(--rust-text);
+    }
+    ol {
+      display: grid;
+      gap: 3px;
+      margin: 6px 0;
+      font-size: var(--t-dense);
+    }
+    i {
+      display: block;
+      color: var(--ink-2);
+      font-style: normal;
+    }
+    fieldset {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 12px;
+      margin: 0 0 8px;
+      padding: 4px 0;
+      border: 0;
+      font-size: var(--t-dense);
+    }
+    legend {
+      padding: 0;
+      color: var(--ink-2);
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class MovePlanner {
+  private readonly desk = inject(ViewDesk);
+  readonly site = input.required<string>();
+  private readonly target = signal<{ to: string; plant: string } | null>(null);
+  protected readonly hives = signal(1);
+  protected readonly chosen = signal<readonly string[]>([]);
+  protected readonly watched = this.desk.watch('movePlan', () => {
+    const target = this.target();
+    return { query: { from: this.site(), ...target, ...(target ? { hives: `${this.hives()}` } : {}) } };
+  });
+  private readonly calendars = this.desk.watch('colonyCalendars', () => ({ query: { site: this.site() } }));
+  protected readonly colonies = computed(() => this.calendars.data()?.colonies ?? []);
+  private readonly answer = this.desk.lastAnswer('scheduleMove');
+  protected readonly done = computed(() => (this.answer() as { tasks: number } | null)?.tasks ?? null);
+
+  protected choose(value: string): void {
+    const [to, plant] = value.split('|');
+    this.target.set(to && plant ? { to, plant } : null);
+  }
+
+  protected toggle(hive: string): void {
+    this.chosen.update((hives) => (hives.includes(hive) ? hives.filter((each) => each !== hive) : [...hives, hive]));
+    this.hives.set(Math.max(1, this.chosen().length));
+  }
+
+  protected schedule(): void {
+    const target = this.target();
+    if (!target) return;
+    const body = { id: this.desk.newId(), from: this.site(), ...target, hives: this.chosen() };
+    this.desk.change('scheduleMove', { body }, 'colonyCalendars', false);
+  }
+
+  protected readonly dayAndMonth = dayAndMonth;
+}

@@ -1,0 +1,94 @@
+import { ChangeDetectionStrategy, Component, effect, inject, input, output } from '@angular/core';
+import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
+import type { SitePlant } from '@brave-comb/contract';
+import { plantId } from '@brave-comb/core/season';
+
+/** A plant of a site, entered or changed. */
+@Component({
+  selector: 'bc-plant-form',
+  imports: [ReactiveFormsModule],
+  template: `
+    <form class="fields" [formGroup]="form" (ngSubmit)="keep()" aria-label="Plant">
+      <label>Name <input type="text" maxlength="80" formControlName="name" /></label>
+      <label>
+        Nectar, 0 to 4
+        <input type="number" min="0" max="4" formControlName="nectar" />
+      </label>
+      <label>
+        Pollen, 0 to 4
+        <input type="number" min="0" max="4" formControlName="pollen" />
+      </label>
+      <label>
+        Blooms by
+        <select formControlName="kind">
+          <option value="degree days">degree days</option>
+          <option value="dates">dates</option>
+        </select>
+      </label>
+      @if (form.controls.kind.value === 'degree days') {
+        <label>Base, °C <input type="number" min="-5" max="15" step="0.5" formControlName="base" /></label>
+        <label>Degree days <input type="number" min="1" max="4000" formControlName="sum" /></label>
+      } @else {
+        <label>Opens (MM-DD) <input type="text" size="6" formControlName="opens" /></label>
+      }
+      <label>Days in bloom <input type="number" min="3" max="200" formControlName="days" /></label>
+      <button class="btn" type="submit" [disabled]="form.invalid">Keep</button>
+      <button class="btn line" type="button" (click)="left.emit()">Leave it</button>
+      @if (form.invalid && form.dirty) {
+        <p class="quiet" role="status">
+          A name, worths from 0 to 4, 3 to 200 days in bloom, and a date as 05-17 are needed.
+        </p>
+      }
+    </form>
+  `,
+  styles: `
+    form {
+      margin: 8px 0;
+      padding: 8px 10px;
+      background: var(--heather-100);
+      border-radius: 6px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class PlantForm {
+  readonly plant = input.required<SitePlant>();
+  readonly kept = output<SitePlant>();
+  readonly left = output();
+  private readonly build = inject(NonNullableFormBuilder);
+  protected readonly form = this.build.group({
+    name: ['', [Validators.required, Validators.maxLength(80)]],
+    nectar: [0, [Validators.required, Validators.min(0), Validators.max(4)]],
+    pollen: [0, [Validators.required, Validators.min(0), Validators.max(4)]],
+    kind: this.build.control<'degree days' | 'dates'>('dates'),
+    base: [5, [Validators.required, Validators.min(-5), Validators.max(15)]],
+    sum: [300, [Validators.required, Validators.min(1), Validators.max(4000)]],
+    opens: ['05-01', [Validators.required, Validators.pattern(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/)]],
+    days: [21, [Validators.required, Validators.min(3), Validators.max(200)]],
+  });
+
+  constructor() {
+    effect(() => {
+      const { name, nectar, pollen, model } = this.plant();
+      this.form.reset({
+        name,
+        nectar,
+        pollen,
+        kind: model.kind,
+        days: model.days,
+        ...(model.kind === 'dates' ? { opens: model.opens } : { base: model.base, sum: model.sum }),
+      });
+    });
+  }
+
+  protected keep(): void {
+    const { name, nectar, pollen, kind, base, sum, opens, days } = this.form.getRawValue();
+    this.kept.emit({
+      id: this.plant().id || plantId(name),
+      name: name.trim(),
+      nectar: Math.round(nectar),
+      pollen: Math.round(pollen),
+      model: kind === 'dates' ? { kind, opens, days } : { kind, base, sum, days },
+    });
+  }
+}

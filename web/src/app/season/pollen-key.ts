@@ -1,0 +1,178 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import type { Happenings } from '@brave-comb/contract';
+import { dayAndMonth } from '@brave-comb/core/units';
+import { oddsText } from '../shell/format';
+import { ViewDesk } from './view-desk';
+
+/** This week's key to the colours of pollen loads at the site, what was seen, and what is still unknown. */
+@Component({
+  selector: 'bc-pollen-key',
+  template: `
+    <section class="sheet" aria-labelledby="pollen-title">
+      <h2 id="pollen-title">Pollen colours of the week</h2>
+      <p class="quiet">Colour alone never settles it: the week, the site and what was settled here before count too.</p>
+      <div class="colours" role="group" aria-label="Colour of the loads">
+        @for (each of all().pollen.key; track each.colour) {
+          <button type="button" [attr.aria-pressed]="colour() === each.colour" (click)="colour.set(each.colour)">
+            <span [style.background]="each.shade" aria-hidden="true"></span>{{ each.colour }}
+          </button>
+        }
+      </div>
+      @if (chosen(); as key) {
+        <div class="answer">
+          <b>{{ key.colour }}, now:</b>
+          <ul>
+            @for (guess of key.guesses; track guess.plant) {
+              <li>
+                {{ guess.plant }}, {{ oddsText(guess.share) }}<i>{{ guess.why }}</i>
+                <button type="button" class="link" (click)="see(guess.plant)">it was this</button>
+              </li>
+            } @empty {
+              <li>Nothing that blooms here now fits.</li>
+            }
+          </ul>
+          <button type="button" class="btn line" (click)="see(null)">Unknown, ask later</button>
+        </div>
+      }
+      @if (unknown().length) {
+        <h3>Unknown, ask later</h3>
+        <ul class="list">
+          @for (each of unknown(); track each.id) {
+            <li>
+              <span class="dot" [style.background]="shade(each.colour)" aria-hidden="true"></span>
+              {{ each.colour }}, {{ dayAndMonth(each.date) }} <i>{{ each.by }}</i>
+              @if (all().mayEdit) {
+                <label>
+                  <span class="unseen">Plant of the {{ each.colour }} loads of {{ each.date }}</span>
+                  <select #plant (change)="settle(each.id, plant.value)">
+                    <option value="">settle it</option>
+                    @for (one of all().plants; track one.id) {
+                      <option [value]="one.name">{{ one.name }}</option>
+                    }
+                  </select>
+                </label>
+              }
+            </li>
+          }
+        </ul>
+      }
+      @if (known().length) {
+        <h3>Seen here</h3>
+        <ul class="list">
+          @for (each of known(); track each.id) {
+            <li>
+              <span class="dot" [style.background]="shade(each.colour)" aria-hidden="true"></span>
+              {{ each.colour }}: {{ each.plant }}, {{ dayAndMonth(each.date) }} <i>{{ each.by }}</i>
+            </li>
+          }
+        </ul>
+      }
+    </section>
+  `,
+  styles: `
+    .sheet {
+      padding: 8px 14px 12px;
+    }
+    h2 {
+      font-size: 16.5px;
+    }
+    h3 {
+      margin-top: 8px;
+      font-size: 14px;
+    }
+    .colours {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px;
+      margin: 6px 0;
+    }
+    .colours button {
+      display: inline-flex;
+      gap: 6px;
+      align-items: center;
+      min-height: 30px;
+      padding: 2px 9px 2px 5px;
+      border: 1px solid var(--line);
+      border-radius: 5px;
+      background: var(--sheet);
+      font-size: var(--t-dense);
+      cursor: pointer;
+    }
+    .colours button[aria-pressed='true'] {
+      border-color: var(--heather);
+      box-shadow: inset 0 0 0 1px var(--heather);
+      font-weight: 650;
+    }
+    .colours span,
+    .dot {
+      display: inline-block;
+      width: 18px;
+      height: 18px;
+      border: 1px solid var(--ink-3);
+      border-radius: 50%;
+    }
+    .answer {
+      display: grid;
+      gap: 5px;
+      justify-items: start;
+      padding: 6px 10px;
+      border-left: 4px solid var(--heather);
+      font-size: var(--t-dense);
+    }
+    i {
+      margin: 0 8px;
+      color: var(--ink-2);
+      font-style: normal;
+    }
+    .list {
+      display: grid;
+      gap: 3px;
+      font-size: var(--t-dense);
+    }
+    .list li {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px;
+      align-items: center;
+    }
+    select {
+      min-height: 28px;
+      border: 1px solid var(--ink-3);
+      border-radius: 5px;
+      background: var(--sheet);
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class PollenKey {
+  private readonly desk = inject(ViewDesk);
+  readonly all = input.required<Happenings>();
+  protected readonly colour = signal<string | null>(null);
+  protected readonly chosen = computed(
+    () => this.all().pollen.key.find((each) => each.colour === this.colour()) ?? null,
+  );
+  protected readonly unknown = computed(() => this.all().pollen.seen.filter((each) => each.plant === null));
+  protected readonly known = computed(() =>
+    this.all()
+      .pollen.seen.filter((each) => each.plant !== null)
+      .slice(0, 12),
+  );
+
+  protected shade(colour: string): string {
+    return this.all().pollen.key.find((each) => each.colour === colour)?.shade ?? 'none';
+  }
+
+  protected see(plant: string | null): void {
+    const { site, today } = this.all();
+    const body = { id: this.desk.newId(), colour: this.colour(), date: today, plant };
+    this.desk.change('seePollen', { params: { site: site.id }, body }, 'happenings');
+    this.colour.set(null);
+  }
+
+  protected settle(seen: string, plant: string): void {
+    if (plant) this.desk.change('settlePollen', { params: { seen }, body: { plant } }, 'happenings');
+  }
+
+  protected readonly dayAndMonth = dayAndMonth;
+  protected readonly oddsText = oddsText;
+}

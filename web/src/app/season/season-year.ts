@@ -1,0 +1,438 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  ElementRef,
+  afterNextRender,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import type { Year } from '@brave-comb/contract';
+import { addDays, dayAndMonth, daysBetween } from '@brave-comb/core/units';
+import { scaleLinear } from 'd3-scale';
+import { area, curveMonotoneX, line } from 'd3-shape';
+import { dateText, decimal, oddsText } from '../shell/format';
+import { lanes } from './lanes';
+import { PHASE_FILL } from './phase-colours';
+import { ViewDesk } from './view-desk';
+import { ViewState } from './view-state';
+import { YearScale } from './year-scale';
+
+const LABELS = 118;
+const NOTES = 232;
+const NARROW = 900;
+const LANE = 17;
+const HIVE = 12;
+const WEEK = 7;
+
+/** The year of growth: phases, weather, bloom, flow, sessions, deadlines and each hive's openings and dues. */
+@Component({
+  selector: 'bc-season-year',
+  imports: [RouterLink, ViewState],
+  templateUrl: './season-year.html',
+  styleUrl: './season-year.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SeasonYear {
+  private readonly desk = inject(ViewDesk);
+  private readonly router = inject(Router);
+  private readonly date = signal<string | null>(null);
+  protected readonly watched = this.desk.watch('seasonYear', () => {
+    const site = this.desk.site();
+    return site ? { query: { site, date: this.date() ?? undefined } } : null;
+  });
+  protected readonly year = this.watched.data;
+  protected readonly axis = signal<'dates' | 'weeks'>('dates');
+
+  private readonly frame = viewChild<ElementRef<HTMLElement>>('frame');
+  private readonly svg = viewChild<ElementRef<SVGSVGElement>>('chart');
+  protected readonly width = signal(1200);
+  private readonly narrow = computed(() => this.width() < NARROW);
+  private readonly plot = computed(() => ({
+    left: LABELS,
+    right: this.width() - (this.narrow() ? 8 : NOTES),
+    days: this.year() ? this.length() : 365,
+  }));
+  protected readonly scale = new YearScale(this.plot, this.svg);
+  protected readonly plotLeft = LABELS;
+  protected readonly plotRight = computed(() => this.plot().right);
+
+  constructor() {
+    const destroyed = inject(DestroyRef);
+    afterNextRender(() => {
+      const element = this.frame()?.nativeElement;
+      if (!element) return;
+      const watch = new ResizeObserver(([entry]) =>
+        this.width.set(Math.max(560, Math.floor(entry!.contentRect.width))),
+      );
+      watch.observe(element);
+      destroyed.onDestroy(() => watch.disconnect());
+    });
+  }
+
+  private readonly length = computed(() => {
+    const year = this.year();
+    return year ? daysBetween(year.from, year.to) + 1 : 365;
+  });
+
+  private day(date: string): number {
+    return daysBetween(this.year()!.from, date);
+  }
+
+  protected readonly rows = computed(() => {
+    const bloomLanes = Math.max(1, this.bloom().count);
+    const phases = 30;
+    const weather = phases + 32;
+    const bloom = weather + 74;
+    const flow = bloom + bloomLanes * LANE + 14;
+    const sessions = flow + 92;
+    const deadlines = sessions + 26;
+    const hives = deadlines + this.deadlines().count * 14 + 12;
+    const count = this.year()?.colonies.length ?? 0;
+    return { phases, weather, bloom, flow, sessions, deadlines, hives, height: hives + Math.max(1, count) * HIVE + 10 };
+  });
+
+  /** First pollen of the year: seen by somebody, or the first plant that gives much. */
+  private readonly firstPollen = computed(() => {
+    const year = this.year();
+    if (!year) return 0;
+    const seen = year.events.find((event) => event.kind === 'natural pollen')?.date;
+    const plant = year.bloom.find((bloom) => bloom.pollen >= 2)?.from;
+    return this.day(seen ?? plant ?? year.from);
+  });
+
+  protected readonly ticks = computed(() => {
+    const year = this.year();
+    if (!year) return [];
+    const x = this.scale.x();
+    const [from, to] = x.domain() as [number, number];
+    const visible = (day: number) => day >= from && day <= to;
+    if (this.axis() === 'weeks') {
+      const zero = this.firstPollen();
+      const every = to - from > 200 ? 4 : to - from > 60 ? 2 : 1;
+      const first = Math.ceil((from - zero) / WEEK / every) * every;
+      return Array.from({ length: 60 }, (_, index) => first + index * every)
+        .map((week) => ({ day: zero + week * WEEK, text: `${week}`, strong: week === 0 }))
+        .filter(({ day }) => visible(day))
+        .map((tick) => ({ ...tick, x: x(tick.day) }));
+    }
+    const fine = to - from <= 75;
+    return Array.from({ length: this.length() }, (_, day) => addDays(year.from, day))
+      .filter((date) => date.endsWith('-01') || (fine && ['08', '15', '22'].includes(date.slice(8))))
+      .map((date) => ({
+        day: this.day(date),
+        text: date.endsWith('-01') && !fine ? dayAndMonth(date).slice(2) : dayAndMonth(date),
+        strong: date.endsWith('-01'),
+      }))
+      .filter(({ day }) => visible(day))
+      .map((tick) => ({ ...tick, x: x(tick.day) }));
+  });
+
+  protected readonly todayX = computed(() => {
+    const year = this.year();
+    if (!year || year.today < year.from || year.today > year.to) return null;
+    return this.scale.x()(this.day(year.today) + 0.5);
+  });
+
+  protected readonly phases = computed(() => {
+    const x = this.scale.x();
+    return (this.year()?.phases ?? []).map((span) => {
+      const from = x(this.day(span.from));
+      const to = x(this.day(span.to) + 1);
+      const left = Math.max(from, LABELS);
+      const right = Math.min(to, this.plotRight());
+      const room = right - left;
+      return {
+        ...span,
+        left,
+        room: Math.max(0, room),
+        fill: PHASE_FILL[span.phase],
+        text: room > span.phase.length * 6.1 ? span.phase : '',
+        title: `${span.phase}, ${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}: ${span.reasons.join('; ')}`,
+      };
+    });
+  });
+
+  protected readonly weather = computed(() => {
+    const year = this.year();
+    if (!year) return null;
+    const x = this.scale.x();
+    const top = this.rows().weather;
+    const all = year.days.flatMap((day) => [day.low, day.high]);
+    const y = scaleLinear([Math.min(-5, ...all), Math.max(25, ...all)], [top + 62, top + 4]);
+    const days = year.days.map((day, index) => ({ ...day, x: x(index + 0.5) }));
+    const band = (of: typeof days) =>
+      area<(typeof days)[number]>(
+        (day) => day.x,
+        (day) => y(day.low),
+        (day) => y(day.high),
+      )(of) ?? '';
+    const rain = scaleLinear([0, 30], [0, 20]).clamp(true);
+    return {
+      observed: band(days.filter((day) => day.known === 'observed')),
+      forecast: band(days.filter((day) => day.known === 'forecast')),
+      usual:
+        line<(typeof days)[number]>(
+          (day) => day.x,
+          (day) => y((day.low + day.high) / 2),
+        ).curve(curveMonotoneX)(days.filter((day) => day.known === 'usual')) ?? '',
+      rain: days
+        .filter((day) => day.known !== 'usual' && day.rain >= 1)
+        .map((day) => ({ x: day.x - 0.6, height: rain(day.rain), date: day.date })),
+      bottom: top + 66,
+      lines: [0, 10, 20].map((degree) => ({ degree, y: y(degree) })),
+    };
+  });
+
+  protected readonly bloom = computed(() => {
+    const year = this.year();
+    if (!year) return { count: 0, bars: [] };
+    const x = this.scale.x();
+    const days = this.length();
+    const texts = 6.2 / Math.max(0.4, x(1) - x(0));
+    const { placed, count } = lanes(
+      year.bloom
+        .filter((bloom) => this.day(bloom.from) < days)
+        .map((bloom) => {
+          const from = this.day(bloom.from) - bloom.giveOrTake;
+          return { bloom, from, to: Math.max(this.day(bloom.to), from + bloom.plant.length * texts) + 3 };
+        }),
+      30,
+    );
+    const today = this.day(year.today) + 1;
+    return {
+      count,
+      bars: placed.map(({ bloom, lane }) => {
+        const from = this.day(bloom.from);
+        const to = this.day(bloom.to) + 1;
+        const known = Math.min(to, Math.max(from, bloom.state === 'expected' ? from : today));
+        const y = this.rowTop('bloom') + lane * LANE;
+        return {
+          id: bloom.id,
+          plant: bloom.plant,
+          y,
+          x: x(from),
+          known: x(known) - x(from),
+          rest: x(to) - x(known),
+          knownX: x(known),
+          early: x(from - bloom.giveOrTake),
+          late: x(from + bloom.giveOrTake),
+          sure: bloom.giveOrTake === 0,
+          usual: [x(this.day(bloom.usual.from)), x(this.day(bloom.usual.to) + 1)] as const,
+          now: bloom.from <= year.today && bloom.to >= year.today,
+          fill:
+            bloom.nectar > 0 && bloom.pollen > 0
+              ? 'url(#hatch-both)'
+              : bloom.nectar > 0
+                ? 'url(#waves-nectar)'
+                : 'var(--pollen)',
+          title: `${bloom.plant}: ${dayAndMonth(bloom.from)}${bloom.giveOrTake ? `, ${bloom.giveOrTake} days either way` : ', seen'} to ${dayAndMonth(bloom.to)}; usual ${dayAndMonth(bloom.usual.from)}${bloom.sum ? `; ${bloom.sum.now} of ${bloom.sum.needed} degree days over ${bloom.sum.base} °C` : ''}`,
+        };
+      }),
+    };
+  });
+
+  /** Rows above the bloom do not depend on it, so its own top can be told before its height is known. */
+  private rowTop(row: 'bloom'): number {
+    return { bloom: 30 + 32 + 74 }[row];
+  }
+
+  protected readonly flow = computed(() => {
+    const year = this.year();
+    if (!year) return null;
+    const x = this.scale.x();
+    const { flow: top } = this.rows();
+    const middle = top + 50;
+    const spans = year.spans.map((span) => ({
+      ...span,
+      x: x(this.day(span.from)),
+      width: x(this.day(span.to) + 1) - x(this.day(span.from)),
+      title: `${span.kind === 'flow' ? 'Flow' : 'Gap'} ${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}: ${span.plants.join(', ')}`,
+    }));
+    const [scale] = year.scales;
+    if (!scale || scale.days.length < 2) return { spans, top, middle, scale: null };
+    const kilos = scaleLinear([-6, 10], [40, -34]).clamp(true);
+    const y = (kg: number) => middle + kilos(kg);
+    const weeks = Array.from({ length: Math.ceil(scale.days.length / WEEK) }, (_, week) =>
+      scale.days.slice(week * WEEK, week * WEEK + WEEK + 1),
+    ).flatMap((days) => {
+      const [first, last] = [days[0], days.at(-1)];
+      if (!first || !last || days.length < 2) return [];
+      const from = this.day(first.date);
+      const own = scale.events
+        .filter((event) => event.kind !== 'flow' && event.kind !== 'robbing')
+        .filter((event) => event.from > first.date && event.from <= last.date)
+        .reduce((sum, event) => sum + event.kg, 0);
+      const gain = last.kg - first.kg - own;
+      return [
+        {
+          x: x(from),
+          width: Math.max(0.5, x(from + WEEK) - x(from) - 1),
+          gain,
+          y: Math.min(y(gain), y(0)),
+          height: Math.abs(y(gain) - y(0)),
+          date: first.date,
+        },
+      ];
+    });
+    const weights = scale.days.map(({ date, kg }) => ({ x: x(this.day(date)), kg }));
+    const range = scale.days.map((day) => day.kg);
+    const w = scaleLinear([Math.min(...range), Math.max(...range) + 1], [top + 20, top + 2]);
+    const last = scale.days.at(-1)!;
+    return {
+      spans,
+      top,
+      middle,
+      scale: {
+        hive: scale.hive,
+        weeks,
+        line:
+          line<(typeof weights)[number]>(
+            (each) => each.x,
+            (each) => w(each.kg),
+          )(weights) ?? '',
+        last: { x: x(this.day(last.date)), y: w(last.kg), kg: decimal(last.kg) },
+        marks: scale.events
+          .filter((event) => event.kind === 'swarm' || event.kind === 'robbing')
+          .map((event) => ({
+            x: x(this.day(event.from)),
+            y: top + 84,
+            text: event.kind,
+            title: `${dayAndMonth(event.from)}: ${event.says} (${decimal(event.kg)} kg)`,
+          })),
+        zero: y(0),
+        five: y(5),
+      },
+    };
+  });
+
+  protected readonly sessions = computed(() => {
+    const x = this.scale.x();
+    const y = this.rows().sessions;
+    return (this.year()?.sessions ?? []).map((session) => ({
+      ...session,
+      x: x(this.day(session.date) + 0.5),
+      y,
+      title: `${dateText(session.date)}: ${session.status}, ${session.groups} hives`,
+    }));
+  });
+
+  protected readonly deadlines = computed(() => {
+    const year = this.year();
+    if (!year) return { count: 0, lines: [] };
+    const x = this.scale.x();
+    const texts = 6.4 / Math.max(0.4, x(1) - x(0));
+    const inYear = year.deadlines.filter((each) => each.by <= year.to && each.by >= year.from);
+    const { placed, count } = lanes(
+      inYear.map((each) => ({
+        each,
+        from: this.day(each.from),
+        to: this.day(each.by) + each.job.length * texts + 6,
+      })),
+      6,
+    );
+    return {
+      count,
+      lines: placed.map(({ each, lane }) => ({
+        ...each,
+        lane,
+        x: x(Math.max(0, this.day(each.from))),
+        end: x(this.day(each.by) + 1),
+        past: each.by < year.today,
+        title: `${each.job}: from ${dayAndMonth(each.from)}, by ${dayAndMonth(each.by)}. ${each.why}`,
+      })),
+    };
+  });
+
+  protected readonly hives = computed(() => {
+    const year = this.year();
+    if (!year) return [];
+    const x = this.scale.x();
+    const top = this.rows().hives;
+    const inYear = (date: string) => date >= year.from && date <= year.to;
+    return year.colonies.map((colony, index) => ({
+      number: colony.hive,
+      y: top + index * HIVE,
+      openings: colony.openings.filter(inYear).map((date) => x(this.day(date) + 0.5)),
+      dues: colony.dues
+        .filter((due) => inYear(due.due))
+        .map((due) => ({
+          id: due.id,
+          x: x(this.day(due.from)),
+          end: x(this.day(due.due) + 1),
+          late: due.due < year.today,
+          must: due.strict === 'must',
+          title: `Hive ${colony.hive}: ${due.title}, ${dayAndMonth(due.from)} to ${dayAndMonth(due.due)}`,
+        })),
+      rests: colony.rests.map((rest) => ({
+        x: x(this.day(rest.from)),
+        width: Math.max(1, x(this.day(rest.to) + 1) - x(this.day(rest.from))),
+        title: `Hive ${colony.hive} left alone ${dayAndMonth(rest.from)} to ${dayAndMonth(rest.to)}: ${rest.why}`,
+      })),
+    }));
+  });
+
+  protected readonly notes = computed(() => {
+    const year = this.year();
+    if (!year) return null;
+    const inBloom = year.bloom.filter((bloom) => bloom.from <= year.today && bloom.to >= year.today);
+    const next = year.bloom.find((bloom) => bloom.from > year.today);
+    const behind = next ? daysBetween(next.usual.from, next.from) : 0;
+    const gap = year.spans.find((span) => span.kind === 'gap' && span.from > year.today);
+    const held = year.sessions.filter((session) => session.status === 'held').length;
+    const off = year.sessions.filter((session) => session.status === 'called off').length;
+    const planned = year.sessions.filter((session) => session.status === 'planned').length;
+    const soon = year.deadlines.find((each) => each.by >= year.today);
+    return {
+      bloom: inBloom.length > 0 ? `${listed(inBloom.map((bloom) => bloom.plant))} now` : 'Nothing in bloom now',
+      next: next
+        ? `${next.plant} in ${daysBetween(year.today, next.from)} days, ${next.giveOrTake} either way. ${behind === 0 ? 'It runs as usual.' : `It runs ${Math.abs(behind)} days ${behind > 0 ? 'behind' : 'ahead of'} usual years.`}`
+        : '',
+      gap: gap ? `A gap is likely from ${dayAndMonth(gap.from)}, for ${daysBetween(gap.from, gap.to) + 1} days.` : '',
+      flow: `${year.flow.state === 'uncertain' ? 'Flow or dearth: uncertain' : year.flow.state[0]!.toUpperCase() + year.flow.state.slice(1)}, ${oddsText(year.flow.chance)} for nectar`,
+      why: year.flow.reasons
+        .slice(0, 3)
+        .map((reason) => reason.text)
+        .join('; '),
+      advice: year.flow.advice,
+      sessions: `${held} held, ${off} off, ${planned} planned`,
+      deadline: soon ? `Next: ${soon.job.toLowerCase()} by ${dayAndMonth(soon.by)}` : '',
+      late: year.colonies
+        .filter((colony) => colony.dues.some((due) => due.due < year.today))
+        .map((colony) => colony.hive),
+    };
+  });
+
+  protected readonly table = computed(() => this.year());
+
+  protected openDay(event: MouseEvent): void {
+    const year = this.year();
+    const svg = this.svg()?.nativeElement;
+    if (!year || !svg || event.defaultPrevented) return;
+    const at = event.clientX - svg.getBoundingClientRect().left;
+    if (at < LABELS || at > this.plotRight()) return;
+    const day = Math.floor(this.scale.x().invert(at));
+    void this.router.navigate(['/ahead/day', addDays(year.from, Math.max(0, Math.min(this.length() - 1, day)))]);
+  }
+
+  protected aroundToday(): void {
+    const year = this.year();
+    if (year) this.scale.around(this.day(year.today), 60);
+  }
+
+  protected otherYear(years: number): void {
+    const year = this.year();
+    if (year) this.date.set(addDays(year.from, years * 365 + 20));
+  }
+
+  protected said(span: Year['phases'][number]): string {
+    return `${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}`;
+  }
+  protected readonly dayAndMonth = dayAndMonth;
+}
+
+const listed = (names: readonly string[]): string =>
+  names.length > 2 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names.join(' and ');

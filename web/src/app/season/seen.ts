@@ -1,0 +1,85 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import type { Happenings } from '@brave-comb/contract';
+import { dayAndMonth } from '@brave-comb/core/units';
+import { decimal, oddsText } from '../shell/format';
+import { AliveRound } from './alive-round';
+import { PollenKey } from './pollen-key';
+import { TriggerRules } from './trigger-rules';
+import { ViewDesk } from './view-desk';
+import { ViewState } from './view-state';
+
+type Kind = Happenings['events'][number]['kind'];
+
+/** What was seen at a site: events that set tasks going, signs of flow or dearth, pollen colours, the alive round. */
+@Component({
+  selector: 'bc-seen',
+  imports: [ViewState, PollenKey, AliveRound, TriggerRules],
+  templateUrl: './seen.html',
+  styleUrl: './seen.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class Seen {
+  private readonly desk = inject(ViewDesk);
+  protected readonly watched = this.desk.watch('happenings', () => {
+    const site = this.desk.site();
+    return site ? { query: { site } } : null;
+  });
+  protected readonly data = this.watched.data;
+  protected readonly kind = signal<Kind>('first bloom');
+  protected readonly plant = signal('');
+  protected readonly ticks = signal<Readonly<Record<string, 'flow' | 'dearth'>>>({});
+
+  /** What logging the chosen event would set going. */
+  protected readonly sets = computed(() =>
+    (this.data()?.triggers ?? []).filter(
+      (trigger) =>
+        trigger.active && trigger.on === this.kind() && (trigger.plant === null || trigger.plant === this.plant()),
+    ),
+  );
+  protected readonly meaning = computed(
+    () => this.data()?.meanings.find((each) => each.kind === this.kind())?.means ?? '',
+  );
+  protected readonly ticked = computed(() => Object.keys(this.ticks()).length);
+
+  protected log(date: string): void {
+    const site = this.data()?.site.id;
+    if (!site || !date) return;
+    const plant = this.kind() === 'first bloom' ? this.plant() || null : null;
+    this.desk.change(
+      'logSeasonEvent',
+      { params: { site }, body: { id: this.desk.newId(), kind: this.kind(), plant, date } },
+      'happenings',
+    );
+  }
+
+  protected withdraw(event: string): void {
+    this.desk.change('withdrawSeasonEvent', { params: { event }, body: {} }, 'happenings');
+  }
+
+  protected tick(sign: string, says: 'flow' | 'dearth'): void {
+    this.ticks.update((ticks) => {
+      const { [sign]: before, ...rest } = ticks;
+      return before === says ? rest : { ...rest, [sign]: says };
+    });
+  }
+
+  protected keepSigns(): void {
+    const data = this.data();
+    if (!data || this.ticked() === 0) return;
+    const signs = Object.entries(this.ticks()).map(([sign, says]) => ({ id: this.desk.newId(), sign, says }));
+    this.desk.change(
+      'tickFlowSigns',
+      { params: { site: data.site.id }, body: { date: data.today, signs } },
+      'happenings',
+    );
+    this.ticks.set({});
+  }
+
+  protected asKind(value: string): void {
+    this.kind.set(value as Kind);
+  }
+
+  protected readonly dayAndMonth = dayAndMonth;
+  protected readonly decimal = decimal;
+  protected readonly oddsText = oddsText;
+}

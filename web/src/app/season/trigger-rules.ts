@@ -1,0 +1,122 @@
+import { ChangeDetectionStrategy, Component, inject, input, linkedSignal } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { Happenings } from '@brave-comb/contract';
+import { peopleFeature } from '../people/people.feature';
+import { ViewDesk } from './view-desk';
+
+type Trigger = Happenings['triggers'][number];
+
+/** House practice: which tasks an event sets going, with both schools' reasons. The lead switches and dates them. */
+@Component({
+  selector: 'bc-trigger-rules',
+  template: `
+    <details>
+      <summary>What an event sets going: house practice</summary>
+      <div class="wide-table">
+        <table class="plain-table">
+          <thead>
+            <tr>
+              <th scope="col">On</th>
+              <th scope="col">Event</th>
+              <th scope="col">Task</th>
+              <th scope="col">From, due (days)</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (rule of rules(); track rule.id) {
+              <tr>
+                <td>
+                  <input
+                    #on
+                    type="checkbox"
+                    [checked]="rule.active"
+                    [disabled]="!lead()"
+                    [attr.aria-label]="rule.task + ', in use'"
+                    (change)="change(rule, { active: on.checked })"
+                  />
+                </td>
+                <td>{{ rule.on }}{{ rule.plant ? ': ' + plantName(rule.plant) : '' }}</td>
+                <th scope="row">
+                  {{ rule.task }}<i>{{ rule.why }}</i>
+                </th>
+                <td class="days">
+                  <input
+                    #from
+                    type="number"
+                    min="0"
+                    max="365"
+                    [value]="rule.from"
+                    [disabled]="!lead()"
+                    [attr.aria-label]="rule.task + ', from day'"
+                    (change)="change(rule, { from: +from.value })"
+                  />
+                  <input
+                    #due
+                    type="number"
+                    min="0"
+                    max="365"
+                    [value]="rule.due"
+                    [disabled]="!lead()"
+                    [attr.aria-label]="rule.task + ', due by day'"
+                    (change)="change(rule, { due: +due.value })"
+                  />
+                </td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
+      @if (lead()) {
+        <button type="button" class="btn" (click)="keep()">Keep</button>
+      }
+    </details>
+  `,
+  styles: `
+    details {
+      margin-top: 8px;
+      font-size: var(--t-dense);
+    }
+    i {
+      display: block;
+      color: var(--ink-2);
+      font-weight: 400;
+      font-style: normal;
+    }
+    .days input {
+      width: 58px;
+      min-height: 28px;
+      border: 1px solid var(--ink-3);
+      border-radius: 5px;
+      background: var(--sheet);
+    }
+    .days {
+      white-space: nowrap;
+    }
+    .btn {
+      margin-top: 6px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class TriggerRules {
+  private readonly desk = inject(ViewDesk);
+  private readonly person = inject(Store).selectSignal(peopleFeature.selectPerson);
+  readonly all = input.required<Happenings>();
+  protected readonly rules = linkedSignal<readonly Trigger[]>(() => this.all().triggers);
+
+  protected lead(): boolean {
+    return this.person()?.role === 'lead';
+  }
+
+  protected plantName(id: string): string {
+    return this.all().plants.find((plant) => plant.id === id)?.name ?? id.replaceAll('-', ' ');
+  }
+
+  protected change(rule: Trigger, change: Partial<Trigger>): void {
+    this.rules.update((rules) => rules.map((each) => (each.id === rule.id ? { ...each, ...change } : each)));
+  }
+
+  protected keep(): void {
+    this.desk.change('setTriggers', { body: { triggers: this.rules() } }, 'happenings', false);
+  }
+}

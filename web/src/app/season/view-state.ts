@@ -1,0 +1,54 @@
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import type { ViewName } from './views.feature';
+import { ViewDesk, type Watched } from './view-desk';
+
+/** What stands above every view: loading, faults, changes refused and changes that wait. */
+@Component({
+  selector: 'bc-view-state',
+  template: `
+    @if (desk.waiting().length; as count) {
+      <p class="note" role="status">
+        {{ count }} {{ count === 1 ? 'entry waits' : 'entries wait' }} on this device until there is a connection.
+      </p>
+    }
+    @for (refusal of watched().refused(); track refusal.id) {
+      <p class="note" role="alert">{{ refusal.message }}</p>
+    }
+    @if (watched().fault(); as fault) {
+      <section class="sheet no problem" role="alert">
+        <h2>{{ name() }} did not come</h2>
+        <p>{{ fault.message }}</p>
+        <button type="button" class="btn" (click)="watched().reload()">Try now</button>
+      </section>
+    } @else if (!watched().data()) {
+      <p class="loading" role="status">Loading {{ name().toLowerCase() }} …</p>
+    }
+  `,
+  styles: `
+    .note {
+      margin: 4px 0;
+      padding: 4px 10px;
+      border-left: 4px solid var(--rust);
+      background: var(--rust-100);
+      color: var(--rust-text);
+      font-size: var(--t-dense);
+    }
+    .problem {
+      margin-top: 8px;
+      padding: 12px 16px;
+      display: grid;
+      gap: 8px;
+      justify-items: start;
+    }
+    .loading {
+      padding: 18px 4px;
+      color: var(--ink-2);
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class ViewState {
+  protected readonly desk = inject(ViewDesk);
+  readonly watched = input.required<Watched<ViewName>>();
+  readonly name = input.required<string>();
+}

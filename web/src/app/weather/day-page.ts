@@ -1,0 +1,55 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import type { DayPage } from '@brave-comb/contract';
+import { addDays } from '@brave-comb/core/units';
+import { dateText, decimal, oddsText, spanText, timeOf } from '../shell/format';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+import { DayHours } from './day-hours';
+
+/** One day hour by hour: what may be opened when, why, and what light, heat and smoke ask of people. */
+@Component({
+  selector: 'bc-day-page',
+  imports: [RouterLink, ViewState, DayHours],
+  templateUrl: './day-page.html',
+  styleUrl: './day-page.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class DayPageScreen {
+  private readonly desk = inject(ViewDesk);
+  readonly date = input.required<string>();
+  protected readonly watched = this.desk.watch('dayPage', () => {
+    const site = this.desk.site();
+    return site ? { params: { date: this.date() }, query: { site } } : null;
+  });
+  protected readonly day = this.watched.data;
+  protected readonly best = computed(() => {
+    const spans = this.day()?.spans ?? [];
+    const order: (DayPage['spans'][number]['depth'] | null)[] = ['full', 'one frame', 'lid', 'outside'];
+    const depth = order.find((each) => spans.some((span) => span.depth === each));
+    return depth ? spans.find((span) => span.depth === depth)! : null;
+  });
+  protected readonly depthLimits = computed(() => {
+    const limits = this.day()?.limits;
+    if (!limits) return [];
+    const names = {
+      outside: 'Outside look',
+      lid: 'Lid and feeder',
+      'one frame': 'Quick look, few frames',
+      full: 'Full inspection',
+    };
+    return (Object.keys(names) as (keyof typeof names)[]).map((depth) => ({ name: names[depth], ...limits[depth] }));
+  });
+
+  protected time(at: string | null): string {
+    const day = this.day();
+    return at && day ? timeOf(at, day.site.zone) : '–';
+  }
+  protected near(days: number): string {
+    return addDays(this.date(), days);
+  }
+  protected readonly dateText = dateText;
+  protected readonly oddsText = oddsText;
+  protected readonly decimal = decimal;
+  protected readonly spanText = spanText;
+}

@@ -1,0 +1,116 @@
+import { ChangeDetectionStrategy, Component, inject, input, linkedSignal } from '@angular/core';
+import type { Trust } from '@brave-comb/contract';
+import { ViewDesk } from '../season/view-desk';
+
+type Limits = Trust['limits'];
+type Depth = keyof Limits;
+
+const ROWS: readonly (readonly [Depth, string])[] = [
+  ['outside', 'Outside look'],
+  ['lid', 'Lid and feeder'],
+  ['one frame', 'Quick look, few frames'],
+  ['full', 'Full inspection'],
+];
+const FIGURES = [
+  ['warmth', 'Least °C', 0.5],
+  ['heat', 'Most °C', 0.5],
+  ['gust', 'Gusts, km/h', 1],
+  ['rain', 'Rain, mm', 0.1],
+  ['light', 'Light, ° of sun', 1],
+] as const;
+
+/** House practice: what the weather must be for each depth of opening. */
+@Component({
+  selector: 'bc-limits-form',
+  template: `
+    <section class="sheet" aria-labelledby="limits-title">
+      <h2 id="limits-title">House limits for each depth</h2>
+      <div class="wide-table">
+        <table class="plain-table">
+          <thead>
+            <tr>
+              <th scope="col">Opening</th>
+              @for (figure of figures; track figure[0]) {
+                <th scope="col">{{ figure[1] }}</th>
+              }
+              <th scope="col">Bees out</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (row of rows; track row[0]) {
+              <tr>
+                <th scope="row">{{ row[1] }}</th>
+                @for (figure of figures; track figure[0]) {
+                  <td>
+                    <input
+                      #field
+                      type="number"
+                      [step]="figure[2]"
+                      [value]="limits()[row[0]][figure[0]]"
+                      [disabled]="!all().mayLead"
+                      [attr.aria-label]="row[1] + ', ' + figure[1]"
+                      (change)="change(row[0], figure[0], +field.value)"
+                    />
+                  </td>
+                }
+                <td>
+                  <input
+                    #out
+                    type="checkbox"
+                    [checked]="limits()[row[0]].beesOut"
+                    [disabled]="!all().mayLead"
+                    [attr.aria-label]="row[1] + ', only while bees fly'"
+                    (change)="change(row[0], 'beesOut', out.checked)"
+                  />
+                </td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
+      @if (all().mayLead) {
+        <button type="button" class="btn" (click)="keep()">Keep</button>
+      }
+      <p class="quiet">
+        Schools differ: some open fully from 14 °C, others wait for 21 °C; a few frames at about 13 °C; under a lid from
+        10 to 16 °C. Whoever opens in the cool takes frames out briefly. Light is the sun’s height, less ten under a
+        closed sky.
+      </p>
+    </section>
+  `,
+  styles: `
+    .sheet {
+      padding: 8px 14px 12px;
+    }
+    h2 {
+      font-size: 16.5px;
+    }
+    input[type='number'] {
+      width: 62px;
+      min-height: 28px;
+      border: 1px solid var(--ink-3);
+      border-radius: 5px;
+      background: var(--sheet);
+      color: var(--ink);
+    }
+    .btn {
+      margin: 6px 0;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class LimitsForm {
+  private readonly desk = inject(ViewDesk);
+  readonly all = input.required<Trust>();
+  protected readonly rows = ROWS;
+  protected readonly figures = FIGURES;
+  protected readonly limits = linkedSignal<Limits>(() => this.all().limits);
+
+  protected change(depth: Depth, figure: keyof Limits[Depth], value: number | boolean): void {
+    this.limits.update((limits) => ({ ...limits, [depth]: { ...limits[depth], [figure]: value } }));
+  }
+
+  protected keep(): void {
+    this.desk.change('setLimits', { body: this.limits() }, 'forecastTrust', false);
+  }
+}

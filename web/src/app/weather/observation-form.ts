@@ -1,0 +1,81 @@
+import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
+import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
+import { Clock } from '../people/clock';
+import { ViewDesk } from '../season/view-desk';
+import { timeOf } from '../shell/format';
+
+/** What the thermometer, the wind and the sky show at the site now: it takes the place of the forecast for this hour. */
+@Component({
+  selector: 'bc-observation-form',
+  imports: [ReactiveFormsModule],
+  template: `
+    <section class="sheet" aria-labelledby="observed-title">
+      <h2 id="observed-title">Measured at {{ site().name }} now</h2>
+      <form class="fields" [formGroup]="form" (ngSubmit)="keep()">
+        <label>Shade, °C <input type="number" min="-70" max="60" step="0.5" formControlName="temperature" /></label>
+        <label>Wind, km/h <input type="number" min="0" max="300" formControlName="wind" /></label>
+        <label>Gusts, km/h <input type="number" min="0" max="400" formControlName="gust" /></label>
+        <label>Rain, mm in the hour <input type="number" min="0" max="300" step="0.1" formControlName="rain" /></label>
+        <label>Sky covered, eighths <input type="number" min="0" max="8" formControlName="eighths" /></label>
+        <label class="tick"><input type="checkbox" formControlName="thunder" /> Thunder heard</label>
+        <button class="btn" type="submit" [disabled]="form.invalid">Keep</button>
+      </form>
+      @if (form.controls.thunder.value) {
+        <p class="caution">
+          Close the hives and go indoors or into a car now. Work goes on half an hour after the last thunder.
+        </p>
+      }
+      @if (said(); as text) {
+        <p class="quiet" role="status">{{ text }}</p>
+      }
+    </section>
+  `,
+  styles: `
+    .sheet {
+      padding: 8px 14px 12px;
+    }
+    h2 {
+      font-size: 16.5px;
+    }
+    .caution {
+      margin-top: 6px;
+      color: var(--madder-800);
+      font-weight: 650;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class ObservationForm {
+  private readonly desk = inject(ViewDesk);
+  private readonly clock = inject(Clock);
+  readonly site = input.required<{ readonly id: string; readonly name: string; readonly zone: string }>();
+  protected readonly said = signal<string | null>(null);
+  private readonly build = inject(NonNullableFormBuilder);
+  protected readonly form = this.build.group({
+    temperature: this.build.control<number | null>(null),
+    wind: this.build.control<number | null>(null),
+    gust: this.build.control<number | null>(null),
+    rain: this.build.control<number | null>(null),
+    eighths: this.build.control<number | null>(null),
+    thunder: false,
+  });
+
+  protected keep(): void {
+    const { eighths, thunder, ...figures } = this.form.getRawValue();
+    const cloud = eighths === null ? null : eighths / 8;
+    if (!thunder && cloud === null && Object.values(figures).every((figure) => figure === null)) {
+      this.said.set('Enter at least one figure.');
+      return;
+    }
+    const { id, zone } = this.site();
+    const at = new Date(this.clock.now()).toISOString();
+    this.desk.change(
+      'enterObservation',
+      { params: { site: id }, body: { ...figures, cloud, thunder: thunder ? true : null, at } },
+      'forecastTrust',
+      false,
+    );
+    this.said.set(`Kept for ${timeOf(at, zone).slice(0, 2)} o’clock: it stands in the place of the forecast.`);
+    this.form.reset();
+  }
+}

@@ -1,0 +1,111 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { type Trust, endpoints } from '@brave-comb/contract';
+import { dayAndMonth } from '@brave-comb/core/units';
+import { firstValueFrom } from 'rxjs';
+import { type CallFault, ContractClient } from '../api/contract-client';
+import { ViewDesk } from '../season/view-desk';
+
+/** Files brought in by hand: hours measured at the site, and a typical year. */
+@Component({
+  selector: 'bc-weather-files',
+  template: `
+    <section class="sheet" aria-labelledby="files-title">
+      <h2 id="files-title">Bring in a file</h2>
+      <p class="quiet">Usual weather now: {{ all().climate }}. {{ all().observations }} hours measured or imported.</p>
+      <div class="fields">
+        <label>
+          Hours measured here (CSV)
+          <input #csv type="file" accept=".csv,text/csv,text/plain" (change)="bring('importWeather', csv)" />
+        </label>
+        <label>
+          Typical year (EPW)
+          <input #epw type="file" accept=".epw,text/plain" (change)="bring('importClimate', epw)" />
+        </label>
+      </div>
+      <p class="quiet">
+        CSV: a head with <code>time</code> (as 2026-05-14T13:00+01:00) and <code>temperature</code>;
+        <code>dewPoint, wind, gust, rain, cloud, thunder</code> where you have them; °C, km/h, mm.
+      </p>
+      @if (busy()) {
+        <p role="status">Reading the file …</p>
+      }
+      @if (said(); as text) {
+        <p role="status" class="said">{{ text }}</p>
+      }
+      @if (problem(); as text) {
+        <p role="alert" class="problem">{{ text }}</p>
+      }
+      @if (bad().length) {
+        <details>
+          <summary>{{ bad().length }} lines left out</summary>
+          <ul>
+            @for (line of bad().slice(0, 50); track line.line) {
+              <li>Line {{ line.line }}: {{ line.message }}</li>
+            }
+          </ul>
+        </details>
+      }
+    </section>
+  `,
+  styles: `
+    .sheet {
+      padding: 8px 14px 12px;
+    }
+    h2 {
+      font-size: 16.5px;
+    }
+    .said {
+      color: var(--moss);
+    }
+    .problem {
+      color: var(--madder-800);
+    }
+    code {
+      font-size: 12px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class WeatherFiles {
+  private readonly client = inject(ContractClient);
+  private readonly desk = inject(ViewDesk);
+  readonly all = input.required<Trust>();
+  protected readonly busy = signal(false);
+  protected readonly said = signal<string | null>(null);
+  protected readonly problem = signal<string | null>(null);
+  protected readonly bad = signal<readonly { line: number; message: string }[]>([]);
+  private readonly site = computed(() => this.all().site.id);
+
+  protected async bring(what: 'importWeather' | 'importClimate', field: HTMLInputElement): Promise<void> {
+    const [file] = field.files ?? [];
+    if (!file) return;
+    this.busy.set(true);
+    this.said.set(null);
+    this.problem.set(null);
+    this.bad.set([]);
+    try {
+      const text = await file.text();
+      const sent = { params: { site: this.site() }, body: { text } };
+      if (what === 'importWeather') {
+        const answer = await firstValueFrom(this.client.call(endpoints.importWeather, sent));
+        this.said.set(
+          answer.from && answer.to
+            ? `${answer.kept} hours kept, ${dayAndMonth(answer.from.slice(0, 10))} to ${dayAndMonth(answer.to.slice(0, 10))}.`
+            : 'No hour could be kept.',
+        );
+        this.bad.set(answer.bad);
+      } else {
+        const answer = await firstValueFrom(this.client.call(endpoints.importClimate, sent));
+        this.said.set(
+          `${answer.place}, ${answer.km} km from here: usual means from ${answer.coldest} to ${answer.warmest} °C.${answer.km > 150 ? ' That is far away; a nearer place would fit better.' : ''}`,
+        );
+      }
+      this.desk.refresh('forecastTrust');
+    } catch (fault) {
+      this.problem.set((fault as CallFault).message);
+    } finally {
+      this.busy.set(false);
+      field.value = '';
+    }
+  }
+}

@@ -1,0 +1,97 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, signal } from '@angular/core';
+import type { Trust } from '@brave-comb/contract';
+import { dayAndMonth } from '@brave-comb/core/units';
+import { scaleLinear } from 'd3-scale';
+import { decimal, oddsText, timeOf } from '../shell/format';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+import { LimitsForm } from './limits-form';
+import { ObservationForm } from './observation-form';
+import { WeatherFiles } from './weather-files';
+
+const WIDTH = 560;
+const HEIGHT = 150;
+const LEFT = 40;
+const CATCH_UP = 1500;
+
+/** How far the forecast can be trusted, what was measured at the site, and the house's limits. */
+@Component({
+  selector: 'bc-weather-page',
+  imports: [ViewState, LimitsForm, ObservationForm, WeatherFiles],
+  templateUrl: './weather-page.html',
+  styleUrl: './weather-page.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class WeatherPage {
+  private readonly desk = inject(ViewDesk);
+  protected readonly watched = this.desk.watch('forecastTrust', () => {
+    const site = this.desk.site();
+    return site ? { query: { site } } : null;
+  });
+  protected readonly data = this.watched.data;
+  protected readonly lead = signal(3);
+  protected readonly width = WIDTH;
+  protected readonly height = HEIGHT;
+  protected readonly left = LEFT;
+
+  constructor() {
+    // Past forecasts are looked up some days at a time: ask again while some are missing.
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    effect(() => {
+      if ((this.data()?.missing ?? 0) > 0) timer = setTimeout(() => this.watched.reload(), CATCH_UP);
+    });
+    inject(DestroyRef).onDestroy(() => clearTimeout(timer));
+  }
+
+  protected readonly verdict = computed(() => {
+    const data = this.data();
+    if (!data || data.scores.length === 0)
+      return 'No day is known yet on which a forecast could be set against what happened.';
+    const { plan, pencil } = data.trust;
+    if (plan === null)
+      return 'The forecast has not been better than the usual share of fit days: look again on the day.';
+    const far = pencil !== null && pencil > plan ? `, pencil in up to day ${pencil}` : '';
+    return `Plan by it up to day ${plan}${far}. Beyond that it is no better than the time of year.`;
+  });
+
+  protected readonly chart = computed(() => {
+    const scores = this.data()?.scores ?? [];
+    const x = scaleLinear([-0.5, 9.5], [LEFT, WIDTH]);
+    const y = scaleLinear([0, 1], [HEIGHT - 22, 8]).clamp(true);
+    const column = (WIDTH - LEFT) / 10;
+    return {
+      bars: scores.map((score) => ({
+        ...score,
+        x: x(score.lead) - column * 0.32,
+        middle: x(score.lead),
+        width: column * 0.64,
+        hitY: y(score.hitRate),
+        hitHeight: y(0) - y(score.hitRate),
+        skillY: y(Math.max(0, score.skill ?? 0)),
+      })),
+      lines: [0, 0.5, 1].map((share) => ({ share, y: y(share) })),
+    };
+  });
+
+  /** Each day of the record with what was said some days ahead. */
+  protected readonly days = computed(() => {
+    const lead = this.lead();
+    return (this.data()?.days ?? []).map((day) => {
+      const said = day.said.find((each) => each.lead === lead);
+      return {
+        date: day.date,
+        fit: day.fit,
+        chance: said?.chance ?? null,
+        right: said ? said.chance >= 0.5 === day.fit : null,
+        title: `${dayAndMonth(day.date)}: ${day.fit ? 'fit' : 'not fit'}, warmest ${decimal(day.warmest)} °C; ${said ? `${lead} days before: ${oddsText(said.chance)}, ${decimal(said.warmest)} °C` : 'no forecast kept'}`,
+      };
+    });
+  });
+  protected readonly leads = computed(() => (this.data()?.scores ?? []).map((score) => score.lead));
+
+  protected age(data: Trust): string {
+    return data.forecast.issuedAt ? `Forecast of ${timeOf(data.forecast.issuedAt, data.site.zone)}` : 'No forecast';
+  }
+  protected readonly dayAndMonth = dayAndMonth;
+  protected readonly decimal = decimal;
+}
