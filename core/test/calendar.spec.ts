@@ -109,14 +109,25 @@ describe('ordinary looks', () => {
   });
 
   it('do not fall into a stretch in which the colony must be left alone', () => {
-    const { dues, rests } = colonyCalendar({
-      ...facts,
-      ...events({ kind: 'queen', start: 'cell sealed', date: '2026-05-08' }),
-    });
+    const openings = ['2026-04-28', '2026-05-02', '2026-05-05', '2026-05-08'].map((date) => ({
+      date,
+      minutes: 10,
+      stings: 0,
+      deep: true,
+    }));
+    const { dues, rests } = colonyCalendar({ ...facts, openings });
     const alone = rests.find((rest) => rest.strict === 'must')!;
     const ordinary = dues.find((each) => each.id === 'ordinary')!;
     expect(daysBetween(alone.to, ordinary.from)).toBeGreaterThan(0);
     expect(daysBetween(ordinary.from, ordinary.due)).toBeGreaterThanOrEqual(0);
+  });
+
+  it('give way to the timetable of a queen in the making, and a follow-up within it is told to clash', () => {
+    const queen = events({ kind: 'queen', start: 'cell sealed', date: '2026-05-13' });
+    expect(due(queen, 'ordinary')).toBeUndefined();
+    const followUps = [{ id: 'room', question: 'Room?', from: '2026-05-20', due: '2026-05-22', bring: null }];
+    expect(due({ ...queen, followUps }, 'follow-up-room')?.clash).toMatch(/young queen.*until/);
+    expect(due({ followUps }, 'follow-up-room')?.clash).toBeNull();
   });
 });
 

@@ -71,13 +71,10 @@ export const HIVES: readonly { readonly school: string; readonly hives: readonly
         ...hive(1, 'Home orchard', 'A', 'national', national(1), '2024-06-02', 'split', marked(2025)),
         scale: 'home-orchard-1',
       },
-      {
-        ...hive(2, 'Home orchard', 'A', 'national', national(0), '2025-07-12', 'late swarm', {
-          year: 2025,
-          marked: false,
-        }),
-        scale: 'home-orchard-2',
-      },
+      hive(2, 'Home orchard', 'A', 'national', national(0), '2025-07-12', 'late swarm', {
+        year: 2025,
+        marked: false,
+      }),
       hive(3, 'Home orchard', 'A', 'langstroth-10', langstroth(0), '2025-05-20', 'split', marked(2025)),
       hive(4, 'Home orchard', 'B', 'national', national(1), '2023-05-28', 'swarm', marked(2025)),
       hive(5, 'Home orchard', 'B', 'zander', zander(0), '2025-06-10', 'package', marked(2025)),

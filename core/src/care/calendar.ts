@@ -12,6 +12,7 @@ import type {
   Rest,
   SourceDue,
 } from './calendar-types';
+import { standing } from './standing-event';
 
 const LOAD_DAYS = 30;
 
@@ -127,7 +128,8 @@ function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly Sou
   const { today, phases, practice, colonyClass } = facts;
   const last = [...facts.openings].sort((a, b) => daysBetween(b.date, a.date)).at(-1);
   const span = phaseOn(phases, today);
-  if (!span) return [];
+  // A colony that raises a queen is looked at by her timetable, not by the ordinary one.
+  if (!span || standing(facts, 'queen', ['eggs seen'])) return [];
   const since = last?.date ?? null;
   const own = practice.intervals[span.phase] ?? PHASE_WORK[span.phase].interval;
   const base = (why: string): Pick<SourceDue, 'id' | 'question' | 'bring' | 'opens' | 'why'> => ({

@@ -1,5 +1,5 @@
 import { type CivilDate, addDays, dayAndMonth, dayOfYear, daysBetween, lastOf } from '../units';
-import { type Forage, forageSpans } from './forage';
+import { type Forage, mainFlow } from './forage';
 import { type PhaseFacts, winterOf } from './phase';
 
 /** A job with the last day on which it is in time. */
@@ -94,10 +94,9 @@ function beforeWinter(facts: PhaseFacts, today: CivilDate): readonly Deadline[] 
 
 function beforeFlow(forage: readonly Forage[], turn: string, today: CivilDate): readonly Deadline[] {
   const begin = lastOf(turn, today);
-  const flows = forageSpans(forage, begin, addDays(begin, 364)).filter((span) => span.kind === 'flow');
-  const longest = [...flows].sort((a, b) => daysBetween(b.from, b.to) - daysBetween(a.from, a.to))[0];
-  if (!longest) return [];
-  const { from, plants } = longest;
+  const main = mainFlow(forage, begin, addDays(begin, 364));
+  if (!main) return [];
+  const { from, plants } = main;
   const flow = `The main flow (${plants.join(', ')}) begins about ${dayAndMonth(from)}`;
   return [
     {

@@ -104,3 +104,42 @@ export function forageSpans(forage: readonly Forage[], from: CivilDate, to: Civi
   }
   return spans;
 }
+
+/** Share of the year's best day from which a day belongs to the main flow. Common practice. */
+const MAIN = 0.6;
+
+/**
+ * The main flow between two dates: the longest stretch in which the flowers give most.
+ *
+ * @param forage plants of the site with this year's dates
+ * @param from first date
+ * @param to last date
+ * @returns the stretch with its plants, `null` where nothing makes a flow
+ * @throws RangeError for a malformed date
+ * @example mainFlow(forage, '2026-01-01', '2026-12-31')?.from
+ */
+export function mainFlow(
+  forage: readonly Forage[],
+  from: CivilDate,
+  to: CivilDate,
+): { readonly from: CivilDate; readonly to: CivilDate; readonly plants: readonly string[] } | null {
+  const days = Array.from({ length: daysBetween(from, to) + 1 }, (_, day) => addDays(from, day));
+  const worth = days.map((date) => nectarOn(forage, date));
+  const least = Math.max(FLOW_NECTAR, MAIN * Math.max(0, ...worth));
+  let best: readonly [number, number] | null = null;
+  for (let first = 0; first < days.length; first += 1) {
+    if (worth[first]! < least) continue;
+    let end = first;
+    while (end + 1 < days.length && worth[end + 1]! >= least) end += 1;
+    if (!best || end - first > best[1] - best[0]) best = [first, end];
+    first = end;
+  }
+  if (!best) return null;
+  const [first, last] = best;
+  const middle = nectarOf(inBloom(forage, days[Math.floor((first + last) / 2)]!));
+  return {
+    from: days[first]!,
+    to: days[last]!,
+    plants: [...middle].sort((a, b) => b.nectar - a.nectar).map((each) => each.plant),
+  };
+}

@@ -15,7 +15,7 @@ import {
 } from '@brave-comb/core/care';
 import { type FrameKindId, combArea, frameOf, nestBoxes, supers } from '@brave-comb/core/equipment';
 import { BEES_PER_DM2, WORKER_CELLS_PER_DM2 } from '@brave-comb/core/inspection';
-import { forageSpans } from '@brave-comb/core/season';
+import { mainFlow } from '@brave-comb/core/season';
 import { addDays, daysBetween } from '@brave-comb/core/units';
 import { HOUR, dayOutlook } from '@brave-comb/core/weather';
 import type { Context } from '../context';
@@ -256,16 +256,13 @@ function riskOf(season: SiteSeason, hive: HiveRow, colony: ColonyRow, last: Colo
   const room =
     nestBoxes(hive.stack).reduce((sum, box) => sum + box.frames, 0) +
     supers(hive.stack).reduce((sum, box) => sum + (box.frames * combArea(frameOf(box))) / area, 0);
-  const flows = forageSpans(season.bloom, season.begin, addDays(season.begin, 364)).filter(
-    (span) => span.kind === 'flow',
-  );
   const year = Number(season.today.slice(0, 4));
   const cellsWithBrood = read.frames.reduce((sum, { low, high }) => sum + (low?.cells ?? 0) + (high?.cells ?? 0), 0);
   return swarmRisk({
     last,
     today: season.today,
     phases: season.phases,
-    flowFrom: flows.find((span) => daysBetween(last.date, span.from) > 0)?.from ?? null,
+    flowFrom: mainFlow(season.bloom, season.begin, addDays(season.begin, 364))?.from ?? null,
     roomFrames: Math.round(room),
     cellsPerFrame: cells,
     beesPerFrame: bees,

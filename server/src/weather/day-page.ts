@@ -187,5 +187,8 @@ function firePart(
 ): DayPage['fire'] {
   const days = [...before, ...ahead].filter((day) => day.date <= date && day.date > addDays(date, -FIRE_DAYS));
   if (days.at(-1)?.date !== date) return null;
-  return smokerFire(days.map(({ high, dewPoint, rain }) => ({ temperature: high, dewPoint, rain })));
+  // Rain of the day itself may still be to come when the smoker is lit.
+  return smokerFire(
+    days.map(({ date: on, high, dewPoint, rain }) => ({ temperature: high, dewPoint, rain: on === date ? 0 : rain })),
+  );
 }

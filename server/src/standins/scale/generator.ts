@@ -11,7 +11,7 @@ const dayNumber = (date: string): number => Math.round(Date.parse(`${date}T00:00
 const dateOf = (day: number): string => new Date(day * DAY).toISOString().slice(0, 10);
 
 const seedOf = (scale: string): number =>
-  Array.from(scale).reduce((sum, letter) => (Math.imul(sum, 31) + letter.codePointAt(0)!) | 0, 7) >>> 1;
+  Array.from(scale).reduce((sum, letter) => (Math.imul(sum, 31) + letter.codePointAt(0)!) | 0, 7) & 0x7fffffff;
 
 /** Middle and strength of the flows of a year, in days from the winter solstice, kg a day at their best; a dearth lies between. */
 const FLOWS = [

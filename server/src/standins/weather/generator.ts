@@ -65,12 +65,7 @@ const round = (value: number, decimals: number): number => Number(value.toFixed(
  * @param known fronts worked out before for the same place and error
  * @returns the hour's weather
  */
-export function weatherOf(
-  place: Place,
-  hour: number,
-  error: Error | null,
-  known = new Map<number, Front>(),
-): Weather {
+export function weatherOf(place: Place, hour: number, error: Error | null, known = new Map<number, Front>()): Weather {
   const seed = placeSeed(place);
   const { mean, swing, warmest } = climate(place.latitude);
   const at = (hour + 0.5) * HOUR;

@@ -43,7 +43,7 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
             </li>
           }
         </ul>
-        @if (all.bySetUp.length) {
+        @if (all.bySetUp.length && all.survival.dead) {
           <h3>By set-up</h3>
           <table class="plain-table">
             <thead>

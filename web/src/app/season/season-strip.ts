@@ -178,15 +178,24 @@ export class SeasonStrip {
 
   protected readonly bloom = computed(() => {
     const { bloom, today } = this.strip();
+    // What is over gives way where there are not lanes enough.
+    const all = lanes(
+      bloom.map((each) => ({ from: this.indexOf(each.from), to: this.indexOf(each.to) + 1 })),
+      MOST_LANES,
+    );
+    const shown = all.leftOut > 0 ? bloom.filter((each) => each.to >= today) : bloom;
     const { placed, leftOut } = lanes(
-      bloom.map((each) => {
+      shown.map((each) => {
         const from = Math.max(0, this.indexOf(each.from));
         const to = Math.min(21, this.indexOf(each.to) + 1);
         const seen =
           each.giveOrTake === 0 || each.from <= today ? Math.min(to, Math.max(from, this.indexOf(today) + 0.3)) : from;
         const opening = each.from > today;
+        const room = (to - from) * this.column;
         const text = opening
-          ? `${each.plant} opens, ${each.giveOrTake} days either way`
+          ? room > 190
+            ? `${each.plant} opens, ${each.giveOrTake} days either way`
+            : each.plant
           : this.indexOf(each.to) < 21 && each.to <= today
             ? `${each.plant} ended, ${gives(each)}`
             : `${each.plant}, ${gives(each)}`;
@@ -273,9 +282,11 @@ export class SeasonStrip {
       if (each.done || index < 0 || index > 20) continue;
       days.set(each.due, (days.get(each.due) ?? new Set()).add(each.hive));
     }
+    const busy = new Set(this.strip().sessions.map((session) => session.date));
     return [...days].map(([date, hives]) => ({
       date,
-      hives: [...hives].join(','),
+      // A session's mark stands in the middle of the day: many hives are counted, few are named.
+      hives: hives.size > (busy.has(date) ? 1 : 3) ? `${hives.size}×` : [...hives].join(','),
       x: LEFT + this.indexOf(date) * this.column + 3,
       late: date <= today,
     }));

@@ -14,7 +14,7 @@ import type { Year } from '@brave-comb/contract';
 import { addDays, dayAndMonth, daysBetween } from '@brave-comb/core/units';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import { dateText, decimal, oddsText } from '../shell/format';
+import { dateText, decimal, sureText } from '../shell/format';
 import { lanes } from './lanes';
 import { PHASE_FILL } from './phase-colours';
 import { ViewDesk } from './view-desk';
@@ -342,6 +342,11 @@ export class SeasonYear {
         x: x(Math.max(0, this.day(each.from))),
         end: x(this.day(each.by) + 1),
         past: each.by < year.today,
+        textX:
+          x(this.day(each.by) + 1) + each.job.length * 6.2 > this.plotRight()
+            ? x(Math.max(0, this.day(each.from))) - 4
+            : x(this.day(each.by) + 1) + 4,
+        anchor: x(this.day(each.by) + 1) + each.job.length * 6.2 > this.plotRight() ? 'end' : 'start',
         title: `${each.job}: from ${dayAndMonth(each.from)}, by ${dayAndMonth(each.by)}. ${each.why}`,
       })),
     };
@@ -387,14 +392,15 @@ export class SeasonYear {
     const planned = year.sessions.filter((session) => session.status === 'planned').length;
     const soon = year.deadlines.find((each) => each.by >= year.today);
     return {
+      phase: upperFirst(year.now?.phase.reasons[0] ?? ''),
       bloom: inBloom.length > 0 ? `${listed(inBloom.map((bloom) => bloom.plant))} now` : 'Nothing in bloom now',
       next: next
         ? `${next.plant} in ${daysBetween(year.today, next.from)} days, ${next.giveOrTake} either way. ${behind === 0 ? 'It runs as usual.' : `It runs ${Math.abs(behind)} days ${behind > 0 ? 'behind' : 'ahead of'} usual years.`}`
         : '',
       gap: gap ? `A gap is likely from ${dayAndMonth(gap.from)}, for ${daysBetween(gap.from, gap.to) + 1} days.` : '',
-      flow: `${year.flow.state === 'uncertain' ? 'Flow or dearth: uncertain' : year.flow.state[0]!.toUpperCase() + year.flow.state.slice(1)}, ${oddsText(year.flow.chance)} for nectar`,
+      flow: `${upperFirst(year.flow.state)}; nectar comes in: ${sureText(year.flow.chance)}`,
       why: year.flow.reasons
-        .slice(0, 3)
+        .slice(0, 2)
         .map((reason) => reason.text)
         .join('; '),
       advice: year.flow.advice,
@@ -405,8 +411,6 @@ export class SeasonYear {
         .map((colony) => colony.hive),
     };
   });
-
-  protected readonly table = computed(() => this.year());
 
   protected openDay(event: MouseEvent): void {
     const year = this.year();
@@ -431,8 +435,14 @@ export class SeasonYear {
   protected said(span: Year['phases'][number]): string {
     return `${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}`;
   }
+  protected readonly coming = computed(() => {
+    const year = this.year();
+    return year?.deadlines.filter((each) => each.by >= year.today) ?? [];
+  });
   protected readonly dayAndMonth = dayAndMonth;
+  protected readonly upperFirst = upperFirst;
 }
 
 const listed = (names: readonly string[]): string =>
   names.length > 2 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names.join(' and ');
+const upperFirst = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);

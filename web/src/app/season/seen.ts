@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import type { Happenings } from '@brave-comb/contract';
 import { dayAndMonth } from '@brave-comb/core/units';
-import { decimal, oddsText } from '../shell/format';
+import { decimal, sureText } from '../shell/format';
 import { AliveRound } from './alive-round';
 import { PollenKey } from './pollen-key';
 import { TriggerRules } from './trigger-rules';
@@ -81,5 +81,5 @@ export class Seen {
 
   protected readonly dayAndMonth = dayAndMonth;
   protected readonly decimal = decimal;
-  protected readonly oddsText = oddsText;
+  protected readonly sureText = sureText;
 }

@@ -20,6 +20,10 @@ export const oddsText = (chance: number): string => {
   return tenths <= 0 ? 'less than 1 in 20' : `${tenths} in 10`;
 };
 
+/** How sure a judgement is, in words: "almost certain", "8 in 10". */
+export const sureText = (chance: number): string =>
+  chance >= 0.95 ? 'almost certain' : chance <= 0.05 ? 'almost ruled out' : oddsText(chance);
+
 /** "2 h 20" of minutes. */
 export const spanText = (minutes: number): string => {
   const hours = Math.floor(minutes / 60);

@@ -5,7 +5,7 @@ import { area, curveMonotoneX, line } from 'd3-shape';
 import { timeOf } from '../shell/format';
 
 const WIDTH = 1180;
-const LEFT = 92;
+const LEFT = 134;
 const TOP = 14;
 const WARMTH = 92;
 const DEPTH_ROWS = [

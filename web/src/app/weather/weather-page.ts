@@ -11,8 +11,10 @@ import { WeatherFiles } from './weather-files';
 
 const WIDTH = 560;
 const HEIGHT = 150;
-const LEFT = 40;
+const LEFT = 52;
 const CATCH_UP = 1500;
+/** Days that a lead must have before its score says anything. */
+const ENOUGH = 10;
 
 /** How far the forecast can be trusted, what was measured at the site, and the house's limits. */
 @Component({
@@ -47,6 +49,8 @@ export class WeatherPage {
     const data = this.data();
     if (!data || data.scores.length === 0)
       return 'No day is known yet on which a forecast could be set against what happened.';
+    const most = Math.max(...data.scores.map((score) => score.days));
+    if (most < ENOUGH) return `Only ${most} days are known yet; from ${ENOUGH} on they say something.`;
     const { plan, pencil } = data.trust;
     if (plan === null)
       return 'The forecast has not been better than the usual share of fit days: look again on the day.';
