@@ -27,7 +27,8 @@ function treatmentPart(facts: CalendarFacts): Dates {
   const given = facts.events.filter((event) => event.kind === 'treatment' && event.medicine === last.medicine);
   const course = given.filter(({ date }) => daysBetween(date, last.date) <= (last.repeatAfter ?? 0) * last.doses);
   const left = last.doses - course.length;
-  const end = isOut ? out.date : addDays(last.date, last.removeAfter ?? 0);
+  const lastDose = left > 0 ? addDays(last.date, left * (last.repeatAfter ?? 0)) : last.date;
+  const end = isOut ? out.date : addDays(lastDose, last.removeAfter ?? 0);
   const freeFrom = last.withdrawal === null ? null : addDays(end, last.withdrawal);
   const dues: SourceDue[] = [];
   const label = 'By its label; the label and local law lead';
@@ -47,9 +48,9 @@ function treatmentPart(facts: CalendarFacts): Dates {
     dues.push({
       id: 'treatment-out',
       title: `${last.medicine}: take it out`,
-      from: addDays(last.date, last.removeAfter),
-      due: addDays(last.date, last.removeAfter + 3),
-      why: `${label}: in since ${dayAndMonth(last.date)}, out after ${last.removeAfter} days; left longer it breeds resistance`,
+      from: end,
+      due: addDays(end, 3),
+      why: `${label}: out ${last.removeAfter} days after the last dose; left longer it breeds resistance`,
       strict: 'must',
       question: 'Out and counted?',
       bring: 'Gloves, bag',

@@ -90,6 +90,6 @@ export function swarmRisk(facts: SwarmRiskFacts): SwarmRisk {
   const end = addDays(from, facts.cells > 0 ? 8 : 21);
   const window = { from, to: daysBetween(end, closes) < 0 ? closes : end };
   const near = daysBetween(today, from) <= 7;
-  const level = facts.cells > 0 ? 'leaving' : near || early ? 'high' : 'watch';
+  const level = facts.cells > 0 ? 'leaving' : near ? 'high' : 'watch';
   return { level, window, fullOn, beesDue: due, reasons, otherSchool };
 }

@@ -54,7 +54,7 @@ function frontOf(seed: number, index: number, error: Error | null): Front {
   };
 }
 
-const round = (value: number, decimals: number): number => Number(value.toFixed(decimals));
+const round = (value: number, decimals: number): number => Number(value.toFixed(decimals)) + 0;
 
 /**
  * Weather of one hour at a place: year, day, air masses between fronts, rain and wind with a front, showers behind it.
@@ -95,8 +95,10 @@ export function weatherOf(place: Place, hour: number, error: Error | null, known
   }
   const cloud = Math.min(1, Math.max(0, cover));
   const lead = error ? Math.max(0, hour - error.issue) : 0;
+  // What all members share is the forecast's own error; what each has for itself shows the doubt. Both grow with the lead.
   const own = error
-    ? Math.min(2.4, 0.35 + lead / 110) * drift(seed + 100 + error.member + (error.issue % 1000), hour, 30)
+    ? Math.min(4, 0.35 + lead / 60) * drift(seed + 100 + error.member + (error.issue % 1000), hour, 30) +
+      Math.min(4, lead / 60) * drift(seed + 700 + (error.issue % 9973), hour, 44)
     : 0;
   const temperature =
     yearly -

@@ -29,6 +29,7 @@ import {
 import { roleRota } from '@brave-comb/core/planning';
 import { Store } from '@ngrx/store';
 import { catchError, first, of, timeout } from 'rxjs';
+import { ExpectedCard } from '../care/expected-card';
 import { BoxMap } from '../inspection/box-map';
 import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
@@ -83,6 +84,7 @@ const QUESTION_TEXT: Readonly<Record<Question, string>> = {
     SoFar,
     StepList,
     StepPanel,
+    ExpectedCard,
   ],
   templateUrl: './at-the-hive.html',
   styleUrl: './at-the-hive.scss',

@@ -81,7 +81,7 @@ export class Dues {
 
   protected when(days: number, begins: number): string {
     if (days < 0) return days === -1 ? '1 day late' : `${-days} days late`;
-    if (begins > 0) return `in ${begins} to ${days} days`;
+    if (begins > 0) return begins === days ? `in ${days} days` : `in ${begins} to ${days} days`;
     return days === 0 ? 'today' : days === 1 ? 'by tomorrow' : `within ${days} days`;
   }
 

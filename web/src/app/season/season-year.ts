@@ -398,7 +398,10 @@ export class SeasonYear {
         ? `${next.plant} in ${daysBetween(year.today, next.from)} days, ${next.giveOrTake} either way. ${behind === 0 ? 'It runs as usual.' : `It runs ${Math.abs(behind)} days ${behind > 0 ? 'behind' : 'ahead of'} usual years.`}`
         : '',
       gap: gap ? `A gap is likely from ${dayAndMonth(gap.from)}, for ${daysBetween(gap.from, gap.to) + 1} days.` : '',
-      flow: `${upperFirst(year.flow.state)}; nectar comes in: ${sureText(year.flow.chance)}`,
+      flow:
+        year.flow.state === 'uncertain'
+          ? 'Flow or dearth: uncertain'
+          : `${upperFirst(year.flow.state)}, ${sureText(year.flow.state === 'dearth' ? 1 - year.flow.chance : year.flow.chance)}`,
       why: year.flow.reasons
         .slice(0, 2)
         .map((reason) => reason.text)

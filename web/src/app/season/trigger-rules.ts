@@ -83,6 +83,7 @@ type Trigger = Happenings['triggers'][number];
       font-style: normal;
     }
     .days input {
+      margin-right: 4px;
       width: 58px;
       min-height: 28px;
       border: 1px solid var(--ink-3);
