@@ -120,6 +120,81 @@ async function keyToPaint(address) {
   }
 }
 
+/** Time from the season's data to its paint with fifty colonies, beside an empty chart. */
+async function seasonPaint(address) {
+  const { chromium } = await import('@playwright/test');
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'],
+  });
+  try {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
+    const page = await context.newPage();
+    await page.goto(address);
+    await page.getByLabel('Name').fill('morag');
+    await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.waitForURL(/ahead/);
+    const year = await (await page.request.get(`${address}/api/season/year`)).json();
+    const colonies = Array.from({ length: 50 }, (_, index) => ({
+      ...year.colonies[index % year.colonies.length],
+      hive: `${index + 1}`,
+    }));
+    const empty = { ...year, bloom: [], spans: [], sessions: [], deadlines: [], events: [], scales: [], colonies: [] };
+    const measure = async (data, rows) => {
+      await page.route('**/api/season/year*', (route) => route.fulfill({ json: data }));
+      const spans = [];
+      for (let round = 0; round < 9; round += 1) {
+        await page.getByRole('link', { name: 'Forage', exact: true }).click();
+        await page.getByRole('heading', { name: /^Forage/ }).waitFor();
+        const timed = page.evaluate(
+          (hives) =>
+            new Promise((done) => {
+              const fetched = globalThis.fetch;
+              let arrived = 0;
+              globalThis.fetch = async (...sent) => {
+                const answer = await fetched(...sent);
+                if (String(sent[0].url ?? sent[0]).includes('/api/season/year')) arrived = performance.now();
+                return answer;
+              };
+              const look = () => {
+                const drawn = document.querySelectorAll('bc-season-year svg text.tick.strong').length;
+                if (arrived > 0 && drawn > hives) {
+                  const { port1, port2 } = new MessageChannel();
+                  port1.onmessage = () => {
+                    globalThis.fetch = fetched;
+                    done(performance.now() - arrived);
+                  };
+                  port2.postMessage(null);
+                } else requestAnimationFrame(look);
+              };
+              requestAnimationFrame(look);
+            }),
+          rows,
+        );
+        await page.getByRole('link', { name: 'Season', exact: true }).click();
+        spans.push(await timed);
+      }
+      await page.unroute('**/api/season/year*');
+      return median(spans);
+    };
+    return { full: await measure({ ...year, colonies }, 50), empty: await measure(empty, 0) };
+  } finally {
+    await browser.close();
+  }
+}
+
+/** Fitness of 20 members × 240 hours at 50 sites, beside a plain loop over the same hours. */
+async function fitness() {
+  const child = spawn('node', ['--import', 'tsx', 'core/bench/fitness.ts'], {
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  let said = '';
+  for await (const text of child.stdout) said += text;
+  return JSON.parse(said);
+}
+
 async function requestsPerSecond(address) {
   const { default: autocannon } = await import('autocannon');
   const answer = await fetch(`${address}/api/people/sign-in`, {
@@ -160,6 +235,16 @@ await run(async () => {
     const paint = await keyToPaint(address);
     say(`key press to painted side, ${SIDES} sides recorded (median)    ${paint.side.toFixed(1)} ms`);
     say(`  the same with an empty handler                         ${paint.empty.toFixed(1)} ms`);
+    const season = await seasonPaint(address);
+    say(`season year of 50 colonies, data to paint (median)        ${season.full.toFixed(0)} ms`);
+    say(
+      `  an empty chart                                         ${season.empty.toFixed(0)} ms (${(season.full / season.empty).toFixed(1)} times)`,
+    );
+    const fit = await fitness();
+    say(`fitness, 20 members × 240 hours × 50 sites (median)      ${fit.fitness.toFixed(0)} ms`);
+    say(
+      `  a plain loop over the same hours                       ${fit.loop.toFixed(1)} ms (${(fit.fitness / fit.loop).toFixed(0)} times)`,
+    );
     const load = await requestsPerSecond(address);
     say(`day sheet, requests a second                             ${load.daySheet.toFixed(0)}`);
     say(

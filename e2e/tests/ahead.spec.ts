@@ -59,8 +59,8 @@ test('bloom seen today moves the plants behind it, and is taken back', async ({ 
   await view(page, 'Forage');
   const clover = page.getByRole('row', { name: /^White clover/ });
   const before = await clover.textContent();
-  await page.getByRole('button', { name: /Bloom seen today.*Hawthorn/ }).click();
-  await expect(page.getByRole('row', { name: /^Hawthorn/ })).toContainText('seen 14 May');
+  await page.getByLabel(/First bloom of Hawthorn/).fill('2026-05-05');
+  await expect(page.getByRole('row', { name: /^Hawthorn/ })).toContainText('seen 5 May');
   await expect(clover).not.toHaveText(before ?? '');
   await page.getByRole('button', { name: 'take back first bloom of Hawthorn' }).click();
   await expect(clover).toHaveText(before ?? '');

@@ -34,7 +34,17 @@ const WET = 0.1;
 const reaching = (depths: readonly number[], depth: Depth): number =>
   depths.filter((reached) => reached >= DEPTHS.indexOf(depth)).length;
 
-function depthsAt(
+/**
+ * Depth reached by each member in one hour.
+ *
+ * @param ensemble forecast, or observation of one member
+ * @param hour whole hours from its start
+ * @param place the site
+ * @param limits house practice
+ * @returns one index into {@link DEPTHS} a member, −1 for shut or outside the forecast
+ * @example hourDepths(ensemble, 6, site, DEFAULT_LIMITS) // [3, 3, 2, …]
+ */
+export function hourDepths(
   ensemble: Ensemble,
   hour: number,
   place: Place,
@@ -70,7 +80,7 @@ export function hourOutlooks(
   const outlooks: HourOutlook[] = [];
   for (let hour = Math.max(0, Math.ceil((from - start) / HOUR)); hour < last; hour += 1) {
     const all = ensemble.members.map((member) => member[hour]!);
-    const depths = depthsAt(ensemble, hour, place, limits);
+    const depths = hourDepths(ensemble, hour, place, limits);
     const rain = all.map((each) => each.rain);
     outlooks.push({
       at: new Date(start + hour * HOUR).toISOString(),
@@ -112,7 +122,7 @@ export function dayOutlook(
   const last = Math.min(ensemble.members[0]?.length ?? 0, Math.round((to - start) / HOUR));
   if (last - first < 12) return null;
   const hours = Array.from({ length: last - first }, (_, index) => first + index);
-  const depths = hours.map((hour) => depthsAt(ensemble, hour, place, limits));
+  const depths = hours.map((hour) => hourDepths(ensemble, hour, place, limits));
   const perMember = <T>(of: (member: number) => T) => ensemble.members.map((_, member) => of(member));
   const fitHours = (depth: Depth) =>
     tenths(perMember((member) => depths.filter((reached) => reached[member]! >= DEPTHS.indexOf(depth)).length));

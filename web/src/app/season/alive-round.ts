@@ -26,20 +26,22 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
         </p>
         <ul class="hives">
           @for (hive of all.hives; track hive.id) {
-            <li role="group" [attr.aria-label]="'Hive ' + hive.number">
-              <b>{{ hive.number }}</b>
-              @for (state of states; track state) {
-                <button
-                  type="button"
-                  [attr.data-state]="state"
-                  [attr.aria-pressed]="hive.state === state"
-                  [disabled]="!mayEdit()"
-                  (click)="tap(hive.id, hive.state === state ? null : state)"
-                >
-                  {{ state }}
-                </button>
-              }
-              <i>{{ hive.date ? dayAndMonth(hive.date) : 'not seen yet' }}</i>
+            <li>
+              <div role="group" [attr.aria-label]="'Hive ' + hive.number">
+                <b>{{ hive.number }}</b>
+                @for (state of states; track state) {
+                  <button
+                    type="button"
+                    [attr.data-state]="state"
+                    [attr.aria-pressed]="hive.state === state"
+                    [disabled]="!mayEdit()"
+                    (click)="tap(hive.id, hive.state === state ? null : state)"
+                  >
+                    {{ state }}
+                  </button>
+                }
+                <i>{{ hive.date ? dayAndMonth(hive.date) : 'not seen yet' }}</i>
+              </div>
             </li>
           }
         </ul>
@@ -89,7 +91,7 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
       display: grid;
       gap: 4px;
     }
-    li {
+    li > div {
       display: flex;
       gap: 4px;
       align-items: center;
