@@ -202,6 +202,9 @@ describe('dates that events set', () => {
       from: '2026-05-14',
       due: '2026-05-16',
     });
+    const warm = [14, 20, 26].map((high, day) => ({ date: addDays('2026-05-14', day), low: 8, high, rain: 0 }));
+    expect(due({ ...events(strips), days: warm }, 'treatment-repeat')?.why).toMatch(/reach 14 to 26 °C.*label/);
+    expect(due(events(strips), 'treatment-out')?.from).toBe('2026-06-12');
     const second = { ...strips, date: '2026-05-15' } as const;
     const both = { ...events(strips, second), today: '2026-05-20' };
     expect(due(both, 'treatment-repeat')).toBeUndefined();

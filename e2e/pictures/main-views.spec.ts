@@ -39,12 +39,35 @@ const enter = async (page: Page, lines: readonly string[]) => {
 };
 
 test('sign-in, day sheet, At the hive on three screens, visit review', async ({ page }) => {
+  test.setTimeout(240_000);
   await page.goto('/');
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await take(page, 'sign-in');
   await signIn(page, 'morag');
   await expect(page.locator('bc-season-strip .day')).toHaveCount(21);
   await take(page, 'day-sheet');
+
+  for (const [name, heading] of [
+    ['season', /^Swarm season/],
+    ['dues', /^What is due/],
+    ['forage', /^Forage/],
+    ['seen', /^Seen at/],
+  ] as const) {
+    await page.goto(`/ahead/${name}`);
+    await expect(page.getByRole('heading', { name: heading })).toBeVisible();
+    await page.waitForTimeout(700);
+    await take(page, name);
+  }
+  await page.goto('/ahead/day/2026-05-14');
+  await expect(page.getByRole('heading', { name: /^Thu 14 May/ })).toBeVisible();
+  await page.waitForTimeout(500);
+  await take(page, 'day');
+  await page.goto('/ahead/weather');
+  await expect(page.getByText(/Looking up/)).toBeVisible();
+  await expect(page.getByText(/Looking up/)).toBeHidden({ timeout: 90_000 });
+  await take(page, 'weather');
+  await page.goto('/ahead');
+  await expect(page.locator('bc-season-strip .day')).toHaveCount(21);
 
   await page.getByRole('button', { name: 'Demo clock, move it on' }).click();
   await page.getByRole('menuitem', { name: /To the session/ }).click();

@@ -11,9 +11,15 @@ import { daysBetween } from '@brave-comb/core/units';
 import ICAL from 'ical.js';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { type ServerResponse, createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { fixedClock } from '../src/clock/clock';
-import { forecastInUse } from '../src/weather/service';
-import { sitesOf } from '../src/equipment/store';
+import { addSite } from '../src/equipment/service';
+import { seasonYear } from '../src/season/year';
+import { dayPage } from '../src/weather/day-page';
+import { httpWeather } from '../src/weather/http-source';
+import { forecastInUse, forgetTries } from '../src/weather/service';
+import { type SiteRow, sitesOf } from '../src/equipment/store';
 import { type School, openSchool, pathOf } from './school';
 
 type Agent = Awaited<ReturnType<School['signIn']>>;
@@ -425,7 +431,7 @@ describe('weather entered by hand', () => {
         thunder: true,
       })
       .expect(200);
-    const moor = (await sitesOf(school.db, (await school.db('schools').first<{ id: string }>('id'))!.id)).find(
+    const moor = (await sitesOf(school.db, (await school.db('schools').first<{ id: string }>('id')).id)).find(
       (site) => site.id === sites.moor,
     )!;
     const { ensemble } = await forecastInUse(school.context, moor);
@@ -466,18 +472,16 @@ describe('weather entered by hand', () => {
 });
 
 describe('the weather service in trouble', () => {
-  const trouble = async (name: string, forecast: School['context']['weather']['forecast'], hoursOn: number) => {
-    const [site] = await sitesOf(school.db, (await school.db('schools').first<{ id: string }>('id'))!.id);
-    await forecastInUse(school.context, site!);
+  const home = async () => (await sitesOf(school.db, (await school.db('schools').first<{ id: string }>('id')).id))[0]!;
+  /** The forecast in use some hours on, when the service does something else than answer well. */
+  const inTrouble = async (hoursOn: number, source: School['context']['weather'], site?: SiteRow) => {
     const now = new Date(school.context.clock.now().getTime() + hoursOn * 3_600_000);
-    const fresh = { ...site!, id: site!.id };
-    return {
-      name,
-      ...(await forecastInUse(
-        { ...school.context, clock: fixedClock(now.toISOString()), weather: { ...school.context.weather, forecast } },
-        fresh,
-      )),
-    };
+    const context = { ...school.context, clock: fixedClock(now.toISOString()), weather: source };
+    return forecastInUse(context, site ?? (await home()));
+  };
+  const down: School['context']['weather'] = {
+    forecast: () => Promise.reject(new TypeError('fetch failed')),
+    observed: () => Promise.reject(new TypeError('fetch failed')),
   };
   const spread = (ensemble: { members: readonly (readonly { temperature: number }[])[] }, hour: number) => {
     const values = ensemble.members.map((member) => member[hour]!.temperature);
@@ -485,11 +489,100 @@ describe('the weather service in trouble', () => {
   };
 
   it('three days old: the last good forecast stays with its age shown, and its odds get wider', async () => {
-    const [site] = await sitesOf(school.db, (await school.db('schools').first<{ id: string }>('id'))!.id);
-    const good = await forecastInUse(school.context, site!);
-    const old = await trouble('down', () => Promise.reject(new TypeError('fetch failed')), 72);
+    const good = await forecastInUse(school.context, await home());
+    const old = await inTrouble(72, down);
     expect(old.problem).toMatch(/forecast of 3 days ago, with wider odds/);
-    expect(spread(old.ensemble!, 100)).toBeGreaterThan(spread(good.ensemble!, 100) * 1.2);
+    expect(spread(old.ensemble!, 100)).toBeGreaterThan(spread(good.ensemble!, 100));
+  });
+
+  it('down from the start: says so, and every view still stands on the usual year', async () => {
+    const id = await addSite(school.context, {
+      ...(await home()),
+      name: 'Away from all',
+      latitude: 48.2,
+      longitude: 9.1,
+    });
+    const site = (await sitesOf(school.db, (await home()).school)).find((each) => each.id === id)!;
+    const nothing = await inTrouble(0, down, site);
+    expect(nothing).toEqual({
+      ensemble: null,
+      problem: 'The weather service did not answer. No earlier forecast is kept.',
+    });
+    const actor = { id: uuid(), name: 'x', role: 'lead' as const, school: site.school, schoolName: '' };
+    const context = { ...school.context, weather: down };
+    const year = await seasonYear(context, actor, { site: id });
+    expect(year.days.every((day) => day.known === 'usual')).toBe(true);
+    expect(year.climate.from).toMatch(/latitude and height alone/);
+    expect(year.bloom.length).toBeGreaterThan(5);
+    expect((await dayPage(context, actor, '2026-05-14', id)).spans).toEqual([]);
+  });
+
+  const answering = async (answer: (response: ServerResponse) => void, use: (url: string) => Promise<void>) => {
+    const server = createServer((_request, response) => answer(response));
+    await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
+    try {
+      await use(`http://127.0.0.1:${(server.address() as AddressInfo).port}`);
+    } finally {
+      server.closeAllConnections();
+      await new Promise((done) => server.close(done));
+    }
+  };
+
+  it.each([
+    ['a web page', (response: ServerResponse) => response.end('<html>maintenance</html>')],
+    ['half an answer', (response: ServerResponse) => response.end('{"type":"Coverage","issued":"2026-')],
+    ['an error', (response: ServerResponse) => response.writeHead(503).end()],
+    ['nothing for a long time', () => undefined],
+  ])('%s instead of a forecast leaves the last good one in use', { timeout: 20_000 }, async (_name, answer) => {
+    const site = await home();
+    await forecastInUse(school.context, site);
+    await answering(
+      (response) => void answer(response),
+      async (url) => {
+        const used = await inTrouble(30, httpWeather(url), site);
+        expect(used.ensemble?.members.length).toBeGreaterThanOrEqual(20);
+        expect(used.problem).toMatch(/Still in use: the forecast of 3[01] hours ago/);
+        forgetTries();
+      },
+    );
+  });
+});
+
+describe('places at the edge', () => {
+  const lead = async () => {
+    const row = await school.db('people').where({ sign_in: 'morag' }).first<{ id: string; school: string }>();
+    return { id: row.id, name: 'Morag', role: 'lead' as const, school: row.school, schoolName: '' };
+  };
+  const at = async (name: string, latitude: number, longitude: number, zone: string) => {
+    const actor = await lead();
+    const [home] = await sitesOf(school.db, actor.school);
+    const id = await addSite(school.context, { ...home!, name, latitude, longitude, altitude: 20, zone });
+    return { actor, id };
+  };
+
+  it('66° N: the sun does not set in June, and the year still has all its days and phases', async () => {
+    const { actor, id } = await at('Far north', 66, 20, 'Europe/Stockholm');
+    const page = await dayPage(school.context, actor, '2026-06-21', id);
+    expect(page.sun).toMatchObject({ rise: null, set: null, hours: 24 });
+    const year = await seasonYear(school.context, actor, { site: id });
+    expect(year.days).toHaveLength(365);
+    expect(year.days.every((day) => Number.isFinite(day.sun))).toBe(true);
+    expect(year.phases.some((span) => span.phase === 'swarm season')).toBe(true);
+    const midwinter = await dayPage(school.context, actor, '2025-12-21', id);
+    expect(midwinter.sun.eggs).toBeNull();
+    expect(midwinter.spans.every((span) => span.depth === null || span.depth === 'outside')).toBe(true);
+  });
+
+  it('the date line: today is the civil date of the site, and its noon is by its own sun', async () => {
+    const west = await at('West of the line', -17, -179.9, 'Pacific/Fiji');
+    const east = await at('East of the line', -17, 179.9, 'Pacific/Fiji');
+    const pages = await Promise.all(
+      [west, east].map(({ actor, id }) => dayPage(school.context, actor, '2026-05-14', id)),
+    );
+    expect(pages[0]!.today).toBe('2026-05-14');
+    const [a, b] = pages.map((page) => Date.parse(page.sun.noon));
+    expect(Math.abs(a! - b!)).toBeLessThan(3 * 60_000);
+    expect(new Date(a!).toISOString().slice(0, 13)).toBe('2026-05-13T23');
   });
 });
 

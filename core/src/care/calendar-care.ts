@@ -38,7 +38,7 @@ function treatmentPart(facts: CalendarFacts): Dates {
       title: `${last.medicine}: dose ${course.length + 1} of ${last.doses}`,
       from: addDays(last.date, last.repeatAfter - 1),
       due: addDays(last.date, last.repeatAfter + 1),
-      why: `${label}: every ${last.repeatAfter} days`,
+      why: `${label}: every ${last.repeatAfter} days${warmthAhead(facts)}`,
       strict: 'must',
       question: null,
       bring: `${last.medicine}, protective gear of the label`,
@@ -81,6 +81,16 @@ function treatmentPart(facts: CalendarFacts): Dates {
       opens: true,
     });
   return { dues: dues.filter(({ due }) => daysBetween(due, facts.today) <= 60), rests: [] };
+}
+
+/** Many medicines work and are borne within a span of warmth only: what the forecast says of it. */
+function warmthAhead({ days, today }: CalendarFacts): string {
+  const highs = days
+    .filter(({ date }) => daysBetween(today, date) >= 0 && daysBetween(today, date) < 7)
+    .map(({ high }) => high);
+  if (highs.length === 0) return '';
+  const [least, most] = [Math.min(...highs), Math.max(...highs)].map((high) => roundTo(high, 0));
+  return `. The coming days reach ${least} to ${most} °C: see that this lies within the label’s span`;
 }
 
 /** Taken in a day by a frame of bees, kg of syrup, of solid feed, and of patty: 0.45 kg of patty a week in a brimming deep box. */

@@ -7,7 +7,7 @@ import { type SiteRow, insertColony, insertHive, insertSite } from './store';
 
 export async function addSite({ db }: Context, site: Omit<SiteRow, 'id' | 'turn' | 'degree_days'>): Promise<string> {
   const id = uuid();
-  await insertSite(db, { id, turn: null, degree_days: 'single sine', ...site });
+  await insertSite(db, { turn: null, degree_days: 'single sine', ...site, id });
   return id;
 }
 

@@ -33,6 +33,9 @@ export const LEADS = 10;
 const inMemory = new Map<string, Ensemble>();
 const lastTried = new Map<string, number>();
 
+/** Lets the service be asked again at once, as after its address has changed. */
+export const forgetTries = (): void => lastTried.clear();
+
 /**
  * The forecast to plan with: the newest that the weather service gives, or the last one kept when it does not answer, with the doubt of its
  * age. What was observed at the site takes the place of what was forecast.

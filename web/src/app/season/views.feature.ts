@@ -1,6 +1,7 @@
 import type { Output, endpoints } from '@brave-comb/contract';
 import { createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
 import type { CallFault } from '../api/contract-client';
+import { PeopleEvents } from '../people/people.feature';
 
 /** Views under Ahead that are read whole from one endpoint each. */
 export const VIEWS = [
@@ -54,7 +55,6 @@ export const ViewEvents = createActionGroup({
     'Change waits': props<{ change: Change }>(),
     Changed: props<{ change: Change; answer: object }>(),
     'Change refused': props<{ change: Change; fault: CallFault }>(),
-    'Refusal read': props<{ id: string }>(),
   },
 });
 
@@ -74,10 +74,12 @@ function withView(state: ViewsState, view: ViewName, change: Partial<View>): Vie
   return { ...state, views: { ...state.views, [view]: { ...before, ...change } } };
 }
 
+const initial: ViewsState = { views: {}, sending: [], waiting: [], refused: [], lastAnswer: null };
+
 export const viewsFeature = createFeature({
   name: 'views',
   reducer: createReducer<ViewsState>(
-    { views: {}, sending: [], waiting: [], refused: [], lastAnswer: null },
+    initial,
     on(ViewEvents.wanted, (state, { view, sent }) => withView(state, view, { sent, loading: true })),
     on(ViewEvents.loaded, (state, { view, data }) => withView(state, view, { data, fault: null, loading: false })),
     on(ViewEvents.failed, (state, { view, fault }) => withView(state, view, { fault, loading: false })),
@@ -103,9 +105,6 @@ export const viewsFeature = createFeature({
       waiting: without(state.waiting, change.id),
       refused: [...state.refused, { id: change.id, view: change.view, message: fault.message }],
     })),
-    on(ViewEvents.refusalRead, (state, { id }) => ({
-      ...state,
-      refused: state.refused.filter((each) => each.id !== id),
-    })),
+    on(PeopleEvents.signedOut, () => initial),
   ),
 });

@@ -39,7 +39,8 @@ export class YearScale {
           this.x.set(transform.rescaleX(whole));
           this.closeness.set(transform.k);
         });
-      select(element).call(this.behaviour).on('dblclick.zoom', null).call(this.behaviour.transform, zoomIdentity);
+      const chart = select(element).call(this.behaviour).on('dblclick.zoom', null);
+      this.behaviour.transform(chart, zoomIdentity);
     });
   }
 

@@ -1,0 +1,80 @@
+import type { ComponentFixture } from '@angular/core/testing';
+import { elementOf, show } from '../../testing/show';
+import { EventForm } from './event-form';
+
+describe('logging for a colony', () => {
+  let fixture: ComponentFixture<EventForm>;
+  let logged: { date: string; detail: object }[];
+  const field = (selector: string) => elementOf(fixture).querySelector<HTMLInputElement>(selector)!;
+  const choose = async (kind: string) => {
+    const select = field('select[formcontrolname="kind"]');
+    select.value = kind;
+    select.dispatchEvent(new Event('change'));
+    await fixture.whenStable();
+  };
+  const fill = async (name: string, value: string) => {
+    const input = field(`[formcontrolname="${name}"]`);
+    input.value = value;
+    input.dispatchEvent(new Event('input'));
+    input.dispatchEvent(new Event('change'));
+    await fixture.whenStable();
+  };
+  const submit = async () => {
+    field('button[type="submit"]').click();
+    await fixture.whenStable();
+  };
+
+  beforeEach(async () => {
+    fixture = await show(EventForm, { today: '2026-05-14', hive: '5' });
+    logged = [];
+    fixture.componentInstance.logged.subscribe((entry) => logged.push(entry));
+  });
+
+  it('logs a feed of today as it stands', async () => {
+    await fill('kg', '3.5');
+    await submit();
+    expect(logged).toEqual([{ date: '2026-05-14', detail: { kind: 'feed', what: 'thin syrup', kg: 3.5 } }]);
+  });
+
+  it('asks for what the label says of a treatment, with its cautions, and does not log it half', async () => {
+    await choose('treatment');
+    expect(elementOf(fixture).textContent).toMatch(/label: it, local law and the vet decide/);
+    await submit();
+    expect(logged).toEqual([]);
+    expect(field('[role="alert"]').textContent).toMatch(/active ingredient/);
+    await fill('text', 'oxalic acid, trickled');
+    await fill('withdrawal', '0');
+    await submit();
+    expect(logged[0]?.detail).toEqual({
+      kind: 'treatment',
+      medicine: 'oxalic acid, trickled',
+      doses: 1,
+      repeatAfter: null,
+      removeAfter: null,
+      withdrawal: 0,
+    });
+  });
+
+  it('sends a suspicion to the inspector first', async () => {
+    await choose('suspicion');
+    expect(elementOf(fixture).textContent).toMatch(/call the bee inspector/);
+  });
+
+  it('takes no day that has not been yet', async () => {
+    await fill('date', '2026-05-20');
+    await submit();
+    expect(logged).toEqual([]);
+    expect(field('[role="alert"]').textContent).toMatch(/has not been yet/);
+  });
+
+  it('sends only what belongs to the kind', async () => {
+    await choose('eggs seen');
+    await submit();
+    await choose('queen');
+    await submit();
+    expect(logged.map((entry) => entry.detail)).toEqual([
+      { kind: 'eggs seen' },
+      { kind: 'queen', start: 'cell sealed' },
+    ]);
+  });
+});
