@@ -1,5 +1,5 @@
 import { provideHttpClient } from '@angular/common/http';
-import type { Type } from '@angular/core';
+import type { EnvironmentProviders, Provider, Type } from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { provideIcons } from '../app/icons/icons';
 
@@ -7,8 +7,9 @@ import { provideIcons } from '../app/icons/icons';
 export async function show<T>(
   component: Type<T>,
   inputs: Readonly<Record<string, unknown>>,
+  more: readonly (Provider | EnvironmentProviders)[] = [],
 ): Promise<ComponentFixture<T>> {
-  TestBed.resetTestingModule().configureTestingModule({ providers: [provideHttpClient(), provideIcons()] });
+  TestBed.resetTestingModule().configureTestingModule({ providers: [provideHttpClient(), provideIcons(), ...more] });
   const fixture = TestBed.createComponent(component);
   for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
   await fixture.whenStable();

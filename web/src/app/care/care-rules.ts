@@ -29,14 +29,6 @@ import { ViewDesk } from '../season/view-desk';
       </p>
     </section>
   `,
-  styles: `
-    .sheet {
-      padding: 8px 14px 12px;
-    }
-    h2 {
-      font-size: 16.5px;
-    }
-  `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CareRules {

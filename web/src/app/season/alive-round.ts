@@ -74,16 +74,6 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
     </section>
   `,
   styles: `
-    .sheet {
-      padding: 8px 14px 12px;
-    }
-    h2 {
-      font-size: 16.5px;
-    }
-    h3 {
-      margin-top: 8px;
-      font-size: 14px;
-    }
     .sum {
       margin: 6px 0;
     }

@@ -68,12 +68,6 @@ import { ViewState } from './view-state';
     </section>
   `,
   styles: `
-    .sheet {
-      padding: 8px 14px 12px;
-    }
-    h2 {
-      font-size: 16.5px;
-    }
     .warn {
       color: var(--rust-text);
     }

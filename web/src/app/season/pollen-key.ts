@@ -70,16 +70,6 @@ import { ViewDesk } from './view-desk';
     </section>
   `,
   styles: `
-    .sheet {
-      padding: 8px 14px 12px;
-    }
-    h2 {
-      font-size: 16.5px;
-    }
-    h3 {
-      margin-top: 8px;
-      font-size: 14px;
-    }
     .colours {
       display: flex;
       flex-wrap: wrap;

@@ -79,12 +79,6 @@ const FIGURES = [
     </section>
   `,
   styles: `
-    .sheet {
-      padding: 8px 14px 12px;
-    }
-    h2 {
-      font-size: 16.5px;
-    }
     input[type='number'] {
       width: 62px;
       min-height: 28px;

@@ -31,12 +31,6 @@ import { timeOf } from '../shell/format';
     </section>
   `,
   styles: `
-    .sheet {
-      padding: 8px 14px 12px;
-    }
-    h2 {
-      font-size: 16.5px;
-    }
     .caution {
       margin-top: 6px;
       color: var(--madder-800);

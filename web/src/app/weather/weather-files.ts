@@ -48,12 +48,6 @@ import { ViewDesk } from '../season/view-desk';
     </section>
   `,
   styles: `
-    .sheet {
-      padding: 8px 14px 12px;
-    }
-    h2 {
-      font-size: 16.5px;
-    }
     .said {
       color: var(--moss);
     }
