@@ -3,7 +3,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', root: 'core', include: ['test/**/*.spec.ts'] } },
+      { test: { name: 'core', root: 'core', include: ['test/**/*.spec.ts'], testTimeout: 30_000 } },
       { test: { name: 'contract', root: 'contract', include: ['test/**/*.spec.ts'] } },
       {
         test: {

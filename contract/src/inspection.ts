@@ -75,6 +75,7 @@ const Visit = z.object({
   hive: Id,
   hiveNumber: z.string(),
   site: z.string(),
+  siteId: Id.optional(),
   zone: z.string(),
   stand: z.string(),
   session: Id,

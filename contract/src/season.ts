@@ -324,7 +324,6 @@ export const Happenings = z.object({
   meanings: list(z.object({ kind: z.enum(SEASON_EVENTS), means: z.string() })),
   plants: list(z.object({ id: z.string(), name: z.string() })),
   flow: Flow,
-  signs: list(z.object({ sign: z.enum(FLOW_SIGN_NAMES), flow: z.string(), dearth: z.string() })),
   pollen: z.object({
     seen: list(
       z.object({

@@ -160,7 +160,6 @@ test('trainees see the season and tell what blooms, but no dues', async ({ page 
 });
 
 for (const [width, height, theme] of [
-  [1280, 800, 'light'],
   [1280, 800, 'dark'],
   [390, 844, 'light'],
 ] as const) {

@@ -48,6 +48,7 @@ const shownVisit = (visit: NamedVisit): Visit => ({
   hive: visit.hive,
   hiveNumber: visit.hive_number,
   site: visit.site_name,
+  siteId: visit.site,
   zone: visit.zone,
   stand: visit.stand,
   session: visit.session,

@@ -1,8 +1,6 @@
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import {
   EVENT_MEANING,
-  FLOW_SIGNS,
-  FLOW_SIGN_NAMES,
   PLANTS,
   POLLEN_COLOURS,
   POLLEN_COLOUR_NAMES,
@@ -232,7 +230,6 @@ export async function happenings(
     meanings: SEASON_EVENTS.map((kind) => ({ kind, means: EVENT_MEANING[kind] })),
     plants: season.plants.map(({ id, name }) => ({ id, name })),
     flow: await flowNow(context, season, gainsOf(scales)),
-    signs: FLOW_SIGN_NAMES.map((sign) => ({ sign, flow: FLOW_SIGNS[sign].flow, dearth: FLOW_SIGNS[sign].dearth })),
     pollen: {
       seen: pollen.map((row) => ({
         id: row.id,

@@ -24,7 +24,7 @@ export async function showView<T>(
   role: Role = 'lead',
   inputs: Readonly<Record<string, unknown>> = {},
 ) {
-  globalThis.ResizeObserver ??= NoResize;
+  if (!('ResizeObserver' in globalThis)) Object.assign(globalThis, { ResizeObserver: NoResize });
   const dispatched: Action[] = [];
   const fixture = await show(component, inputs, [
     provideHttpClientTesting(),

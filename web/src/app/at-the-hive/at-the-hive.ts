@@ -34,7 +34,7 @@ import { BoxMap } from '../inspection/box-map';
 import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
 import { Clock } from '../people/clock';
-import { timeOf } from '../shell/format';
+import { civilDate, timeOf } from '../shell/format';
 import { HiveCards } from './cards/hive-cards';
 import { LetterPad } from './letter-pad';
 import { MoodLine } from './mood-line';
@@ -121,6 +121,10 @@ export class AtTheHive {
   protected readonly problem = signal<string | null>(null);
   private readonly frameSince = signal(Date.now());
   private readonly frame = computed(() => this.address()?.frame);
+  protected readonly place = computed(() => {
+    const visit = this.file()?.visit;
+    return visit?.siteId ? { site: visit.siteId, hive: visit.hive, date: civilDate(this.now(), visit.zone) } : null;
+  });
   protected readonly zone = computed(() => this.file()?.visit.zone ?? 'utc');
 
   protected readonly step = computed(

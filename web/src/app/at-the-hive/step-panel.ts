@@ -13,12 +13,13 @@ import {
 } from '@brave-comb/core/inspection';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { VisitDesk } from '../inspection/visit-desk';
+import { FlowSigns } from '../season/flow-signs';
 import { decimal } from '../shell/format';
 
 /** The steps around the frames: outside, smoke, parts off, doubtful sides, summing up, parts back, outside again. */
 @Component({
   selector: 'bc-step-panel',
-  imports: [HiveStack, MatIcon],
+  imports: [HiveStack, MatIcon, FlowSigns],
   templateUrl: './step-panel.html',
   styleUrl: './step-panel.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -29,6 +30,8 @@ export class StepPanel {
   readonly record = input.required<VisitRecord>();
   readonly stack = input.required<Stack>();
   readonly estimate = input.required<ColonyEstimate>();
+  /** Where and when, for signs of a flow; `null` on a file that was prepared before they were asked for. */
+  readonly at = input<{ readonly site: string; readonly hive: string; readonly date: string } | null>(null);
   readonly sideChosen = output<SideAddress>();
 
   protected readonly traffic = TRAFFIC;

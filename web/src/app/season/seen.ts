@@ -3,6 +3,7 @@ import type { Happenings } from '@brave-comb/contract';
 import { dayAndMonth } from '@brave-comb/core/units';
 import { decimal, sureText } from '../shell/format';
 import { AliveRound } from './alive-round';
+import { FlowSigns } from './flow-signs';
 import { PollenKey } from './pollen-key';
 import { TriggerRules } from './trigger-rules';
 import { ViewDesk } from './view-desk';
@@ -13,7 +14,7 @@ type Kind = Happenings['events'][number]['kind'];
 /** What was seen at a site: events that set tasks going, signs of flow or dearth, pollen colours, the alive round. */
 @Component({
   selector: 'bc-seen',
-  imports: [ViewState, PollenKey, AliveRound, TriggerRules],
+  imports: [ViewState, FlowSigns, PollenKey, AliveRound, TriggerRules],
   templateUrl: './seen.html',
   styleUrl: './seen.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -27,7 +28,6 @@ export class Seen {
   protected readonly data = this.watched.data;
   protected readonly kind = signal<Kind>('first bloom');
   protected readonly plant = signal('');
-  protected readonly ticks = signal<Readonly<Record<string, 'flow' | 'dearth'>>>({});
 
   /** What logging the chosen event would set going. */
   protected readonly sets = computed(() =>
@@ -39,7 +39,6 @@ export class Seen {
   protected readonly meaning = computed(
     () => this.data()?.meanings.find((each) => each.kind === this.kind())?.means ?? '',
   );
-  protected readonly ticked = computed(() => Object.keys(this.ticks()).length);
 
   protected log(date: string): void {
     const site = this.data()?.site.id;
@@ -54,25 +53,6 @@ export class Seen {
 
   protected withdraw(event: string): void {
     this.desk.change('withdrawSeasonEvent', { params: { event }, body: {} }, 'happenings');
-  }
-
-  protected tick(sign: string, says: 'flow' | 'dearth'): void {
-    this.ticks.update((ticks) => {
-      const { [sign]: before, ...rest } = ticks;
-      return before === says ? rest : { ...rest, [sign]: says };
-    });
-  }
-
-  protected keepSigns(): void {
-    const data = this.data();
-    if (!data || this.ticked() === 0) return;
-    const signs = Object.entries(this.ticks()).map(([sign, says]) => ({ id: this.desk.newId(), sign, says }));
-    this.desk.change(
-      'tickFlowSigns',
-      { params: { site: data.site.id }, body: { date: data.today, signs } },
-      'happenings',
-    );
-    this.ticks.set({});
   }
 
   protected asKind(value: string): void {

@@ -7,6 +7,8 @@ const at = (instant: string | number, zone: string): DateTime =>
 export const timeOf = (instant: string | number, zone: string): string => at(instant, zone).toFormat('HH:mm');
 /** "Thu 14 May" at the site. */
 export const dayOf = (instant: string | number, zone: string): string => at(instant, zone).toFormat('ccc d LLL');
+/** "2026-05-14", the date at the site. */
+export const civilDate = (instant: number, zone: string): string => at(instant, zone).toFormat('yyyy-MM-dd');
 /** "Thu 14 May" of a civil date. */
 export const dateText = (date: string): string => DateTime.fromISO(date, { zone: 'utc' }).toFormat('ccc d LLL');
 /** "Thu 14" of a civil date. */
