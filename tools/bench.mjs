@@ -134,7 +134,7 @@ async function seasonPaint(address) {
     await page.getByLabel('Name').fill('morag');
     await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
     await page.getByRole('button', { name: 'Sign in' }).click();
-    await page.waitForURL(/ahead/);
+    await page.locator('bc-season-strip .day').first().waitFor();
     const year = await (await page.request.get(`${address}/api/season/year`)).json();
     const colonies = Array.from({ length: 50 }, (_, index) => ({
       ...year.colonies[index % year.colonies.length],

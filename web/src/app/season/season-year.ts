@@ -327,26 +327,25 @@ export class SeasonYear {
     const texts = 6.4 / Math.max(0.4, x(1) - x(0));
     const inYear = year.deadlines.filter((each) => each.by <= year.to && each.by >= year.from);
     const { placed, count } = lanes(
-      inYear.map((each) => ({
-        each,
-        from: this.day(each.from),
-        to: this.day(each.by) + each.job.length * texts + 6,
-      })),
+      inYear.map((each) => {
+        const [from, by] = [this.day(each.from), this.day(each.by) + 1];
+        const text = each.job.length * texts + 6;
+        // A name that finds no room after its line stands before it.
+        const flips = x(by) + each.job.length * 6.2 > this.plotRight();
+        return { each, flips, from: flips ? from - text : from, to: flips ? by + 3 : by + text };
+      }),
       6,
     );
     return {
       count,
-      lines: placed.map(({ each, lane }) => ({
+      lines: placed.map(({ each, lane, flips }) => ({
         ...each,
         lane,
         x: x(Math.max(0, this.day(each.from))),
         end: x(this.day(each.by) + 1),
         past: each.by < year.today,
-        textX:
-          x(this.day(each.by) + 1) + each.job.length * 6.2 > this.plotRight()
-            ? x(Math.max(0, this.day(each.from))) - 4
-            : x(this.day(each.by) + 1) + 4,
-        anchor: x(this.day(each.by) + 1) + each.job.length * 6.2 > this.plotRight() ? 'end' : 'start',
+        textX: flips ? x(Math.max(0, this.day(each.from))) - 4 : x(this.day(each.by) + 1) + 4,
+        anchor: flips ? 'end' : 'start',
         title: `${each.job}: from ${dayAndMonth(each.from)}, by ${dayAndMonth(each.by)}. ${each.why}`,
       })),
     };

@@ -54,6 +54,8 @@ export class WeatherPage {
     const { plan, pencil } = data.trust;
     if (plan === null)
       return 'The forecast has not been better than the usual share of fit days: look again on the day.';
+    if (plan === data.scores.at(-1)?.lead)
+      return `Plan by it up to day ${plan}, as far as it is kept; the nearer the surer.`;
     const far = pencil !== null && pencil > plan ? `, pencil in up to day ${pencil}` : '';
     return `Plan by it up to day ${plan}${far}. Beyond that it is no better than the time of year.`;
   });
