@@ -142,13 +142,17 @@ async function seasonPaint(address) {
     }));
     const empty = { ...year, bloom: [], spans: [], sessions: [], deadlines: [], events: [], scales: [], colonies: [] };
     const measure = async (data, rows) => {
-      await page.route('**/api/season/year*', (route) => route.fulfill({ json: data }));
+      let round = 0;
+      // Each round's site has a name of its own, so that what stood there before is not taken for the new picture.
+      await page.route('**/api/season/year*', (route) =>
+        route.fulfill({ json: { ...data, site: { ...data.site, name: `Round ${rows} ${round}` } } }),
+      );
       const spans = [];
-      for (let round = 0; round < 9; round += 1) {
+      for (; round < 9; round += 1) {
         await page.getByRole('link', { name: 'Forage', exact: true }).click();
         await page.getByRole('heading', { name: /^Forage/ }).waitFor();
         const timed = page.evaluate(
-          (hives) =>
+          ({ hives, name }) =>
             new Promise((done) => {
               const fetched = globalThis.fetch;
               let arrived = 0;
@@ -158,8 +162,9 @@ async function seasonPaint(address) {
                 return answer;
               };
               const look = () => {
+                const title = document.querySelector('bc-season-year h1')?.textContent ?? '';
                 const drawn = document.querySelectorAll('bc-season-year svg text.tick.strong').length;
-                if (arrived > 0 && drawn > hives) {
+                if (arrived > 0 && title.includes(name) && drawn >= hives) {
                   const { port1, port2 } = new MessageChannel();
                   port1.onmessage = () => {
                     globalThis.fetch = fetched;
@@ -170,7 +175,7 @@ async function seasonPaint(address) {
               };
               requestAnimationFrame(look);
             }),
-          rows,
+          { hives: rows, name: `Round ${rows} ${round}` },
         );
         await page.getByRole('link', { name: 'Season', exact: true }).click();
         spans.push(await timed);
