@@ -13,6 +13,7 @@ import {
   deadlinesOf,
   flowStatus,
   forageSpans,
+  mainFlow,
   modelOf,
   moveToFlow,
   naturalGains,
@@ -127,6 +128,9 @@ describe('bloom', () => {
     expect(moved('lime')).toBeLessThanOrEqual(moved('sycamore'));
     expect(by(after, 'sycamore').giveOrTake).toBeLessThan(by(before, 'sycamore').giveOrTake);
     expect(by(after, 'sycamore').movedBy).toBe(moved('sycamore'));
+    // One that goes by the length of the day hardly goes along.
+    expect(moved('heather')).toBeLessThanOrEqual(moved('lime'));
+    expect(moved('heather')).toBeLessThanOrEqual(2);
   });
 
   it('learns from earlier years at the same site', () => {
@@ -182,6 +186,35 @@ describe('flows and gaps', () => {
     expect(gap.plants).toEqual(['Fruit trees', 'Lime']);
     expect(daysBetween(gap.from, gap.to)).toBeGreaterThan(20);
     expect(nectarOn(forage, '2026-05-25')).toBe(0);
+  });
+});
+
+describe('the main flow', () => {
+  const plant = (name: string, nectar: number, from: string, to: string) => ({
+    plant: name,
+    nectar,
+    pollen: 0,
+    from,
+    to,
+    giveOrTake: 0,
+  });
+
+  it('is the longest stretch near the year’s best, not the first flowers of spring', () => {
+    const forage = [
+      plant('Cherry', 4, '2026-04-15', '2026-04-30'),
+      plant('Clover', 4, '2026-06-01', '2026-07-15'),
+      plant('Bramble', 4, '2026-06-10', '2026-07-20'),
+    ];
+    expect(mainFlow(forage, '2026-01-01', '2026-12-31')).toEqual({
+      from: '2026-06-10',
+      to: '2026-07-15',
+      plants: ['Clover', 'Bramble'],
+    });
+  });
+
+  it('is none where nothing gives much', () => {
+    expect(mainFlow([plant('Privet', 2, '2026-06-20', '2026-07-10')], '2026-01-01', '2026-12-31')).toBeNull();
+    expect(mainFlow([], '2026-01-01', '2026-12-31')).toBeNull();
   });
 });
 

@@ -82,6 +82,8 @@ const SPREAD = { 'degree days': 5, dates: 8 } as const;
 const FUTURE_SPREAD = 1.2;
 /** A plant seen late or early speaks for those within some weeks of it: days after which its word counts a third. */
 const CARRIED = 40;
+/** How far a plant goes along with the others: one that goes by the length of the day keeps nearly to its own. From memory. */
+const FOLLOWS = { 'degree days': 1, dates: 0.3 } as const;
 /** Weight of the unmoved reckoning against what was seen: half a plant seen. */
 const PRIOR = 0.5;
 
@@ -249,7 +251,7 @@ function settle(
   const weights = errors.map((error) => Math.exp(-Math.abs(daysBetween(error.at, from)) / CARRIED));
   const weight = weights.reduce((all, each) => all + each, 0);
   const carried = errors.reduce((all, error, index) => all + error.days * weights[index]!, 0) / (weight + PRIOR);
-  const movedBy = seen?.first ? 0 : Math.round(carried);
+  const movedBy = seen?.first ? 0 : Math.round(carried * FOLLOWS[plant.model.kind]);
   const shared = Math.sqrt(1 - 0.6 * (weight / (weight + PRIOR)));
   const first = seen?.first ?? notYetSeen(facts, addDays(from, movedBy), errors, begin);
   const days = plant.model.days;

@@ -394,7 +394,7 @@ export class SeasonYear {
       phase: upperFirst(year.now?.phase.reasons[0] ?? ''),
       bloom: inBloom.length > 0 ? `${listed(inBloom.map((bloom) => bloom.plant))} now` : 'Nothing in bloom now',
       next: next
-        ? `${next.plant} in ${daysBetween(year.today, next.from)} days, ${next.giveOrTake} either way. ${behind === 0 ? 'It runs as usual.' : `It runs ${Math.abs(behind)} days ${behind > 0 ? 'behind' : 'ahead of'} usual years.`}`
+        ? `${next.plant} ${inDays(daysBetween(year.today, next.from))}, ${next.giveOrTake} either way. ${behind === 0 ? 'It runs as usual.' : `It runs ${Math.abs(behind)} days ${behind > 0 ? 'behind' : 'ahead of'} usual years.`}`
         : '',
       gap: gap ? `A gap is likely from ${dayAndMonth(gap.from)}, for ${daysBetween(gap.from, gap.to) + 1} days.` : '',
       flow:
@@ -448,3 +448,4 @@ export class SeasonYear {
 const listed = (names: readonly string[]): string =>
   names.length > 2 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names.join(' and ');
 const upperFirst = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);
+const inDays = (days: number): string => (days === 1 ? 'tomorrow' : `in ${days} days`);
