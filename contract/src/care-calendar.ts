@@ -3,9 +3,8 @@ import { QUEEN_STARTS } from '@brave-comb/core/biology';
 import { PHASES } from '@brave-comb/core/season';
 import * as z from 'zod';
 import { ROLES, endpoint } from './endpoint';
-import { CivilDate, Id, Instant, list } from './parts';
+import { CivilDate, Id, Instant, field, list, siteQuery, SiteNames } from './parts';
 
-const field = ['lead', 'supervisor'] as const;
 const Expected = z.object({ value: z.number(), low: z.number(), high: z.number() });
 
 export const ExpectedState = z.object({
@@ -124,8 +123,7 @@ export const ColonyCalendar = z.object({
 export type ColonyCalendar = z.output<typeof ColonyCalendar>;
 
 export const Calendars = z.object({
-  site: z.object({ id: Id, name: z.string(), zone: z.string() }),
-  sites: list(z.object({ id: Id, name: z.string() })),
+  ...SiteNames,
   today: CivilDate,
   loadLimit: z.object({ openings: z.int(), minutes: z.int(), stings: z.int() }),
   catchCells: z.boolean(),
@@ -143,7 +141,7 @@ export const colonyCalendars = endpoint({
   access: ROLES,
   summary:
     'For each colony of a site: what is due, why and how strictly, until when it is left alone, its load, and what to expect',
-  query: z.object({ site: Id.optional() }),
+  query: siteQuery,
   response: Calendars,
 });
 

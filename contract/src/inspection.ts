@@ -12,7 +12,7 @@ import {
 import { ExpectedState } from './care-calendar';
 import { Layer, HiveTypeName, Stack } from './equipment';
 import { endpoint } from './endpoint';
-import { Id, Instant, list, Problem } from './parts';
+import { Id, Instant, Problem, field, list } from './parts';
 
 const Eighths = z.int('Write whole eighths from 0 to 8.').min(0).max(64);
 const Letter = z.enum(LETTERS);
@@ -120,7 +120,6 @@ export const VisitFile = z.object({
 });
 export type VisitFile = z.output<typeof VisitFile>;
 
-const field = ['lead', 'supervisor'] as const;
 const visitParam = z.object({ visit: Id });
 
 export const startVisit = endpoint({

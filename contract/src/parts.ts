@@ -11,6 +11,18 @@ export const Share = z.number().min(0).max(1);
 /** Figures at one in ten, the middle and nine in ten. */
 export const Span = z.tuple([z.number(), z.number(), z.number()]).readonly();
 
+/** The site that an answer is about, and those to choose from. */
+export const SiteNames = {
+  site: z.object({ id: Id, name: z.string(), zone: z.string() }),
+  sites: list(z.object({ id: Id, name: z.string() })),
+};
+/** When the forecast in use was made, and what is wrong with it. */
+export const ForecastInUse = z.object({ issuedAt: Instant.nullable(), problem: z.string().nullable() });
+export const onSite = z.object({ site: Id });
+export const siteQuery = z.object({ site: Id.optional() });
+/** Those who open hives. */
+export const field = ['lead', 'supervisor'] as const;
+
 /** What every refused request is answered with. */
 export const Problem = z.object({
   /** One word to tell problems apart by. */

@@ -11,20 +11,12 @@ import {
 } from '@brave-comb/core/season';
 import * as z from 'zod';
 import { ROLES, endpoint } from './endpoint';
-import { CivilDate, Id, Instant, Share, Span, list } from './parts';
+import { CivilDate, ForecastInUse, Id, Instant, Share, Span, field, list, onSite, siteQuery, SiteNames } from './parts';
 
-const field = ['lead', 'supervisor'] as const;
 const Worth = z.int().min(0).max(4);
 const MonthDay = z
   .string()
   .regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'Days of the year are written MM-DD, as 12-21.');
-const siteQuery = z.object({ site: Id.optional() });
-const onSite = z.object({ site: Id });
-const SiteNames = {
-  site: z.object({ id: Id, name: z.string(), zone: z.string() }),
-  sites: list(z.object({ id: Id, name: z.string() })),
-};
-const Forecast = z.object({ issuedAt: Instant.nullable(), problem: z.string().nullable() });
 
 export const PhaseSpan = z.object({
   phase: z.enum(PHASES),
@@ -83,7 +75,7 @@ const StripDue = z.object({
 export const Strip = z.object({
   ...SiteNames,
   today: CivilDate,
-  forecast: Forecast,
+  forecast: ForecastInUse,
   days: list(StripDay),
   phases: list(PhaseSpan),
   bloom: list(Bloom),
@@ -144,7 +136,7 @@ export const Year = z.object({
   from: CivilDate,
   to: CivilDate,
   climate: z.object({ band: z.enum(CLIMATE_BANDS), from: z.string(), turn: MonthDay }),
-  forecast: Forecast,
+  forecast: ForecastInUse,
   phases: list(PhaseSpan),
   /** What the phase of today asks for. */
   now: z

@@ -1,11 +1,8 @@
 import { DEPTHS } from '@brave-comb/core/weather';
 import * as z from 'zod';
 import { ROLES, endpoint } from './endpoint';
-import { CivilDate, Id, Instant, Share, list } from './parts';
+import { CivilDate, ForecastInUse, Id, Instant, Share, field, list, onSite, siteQuery, SiteNames } from './parts';
 import { Bloom, PhaseSpan } from './season';
-
-const field = ['lead', 'supervisor'] as const;
-const onSite = z.object({ site: Id });
 
 export const Limits = z.object({
   warmth: z.number().min(-30).max(40),
@@ -18,12 +15,11 @@ export const Limits = z.object({
 const AllLimits = z.object({ outside: Limits, lid: Limits, 'one frame': Limits, full: Limits });
 
 export const DayPage = z.object({
-  site: z.object({ id: Id, name: z.string(), zone: z.string() }),
-  sites: list(z.object({ id: Id, name: z.string() })),
+  ...SiteNames,
   date: CivilDate,
   today: CivilDate,
   observed: z.boolean(),
-  forecast: z.object({ issuedAt: Instant.nullable(), problem: z.string().nullable() }),
+  forecast: ForecastInUse,
   /** Parts of the day by what may be opened, in order, and in words. */
   spans: list(
     z.object({
@@ -96,13 +92,12 @@ export const dayPage = endpoint({
   access: ROLES,
   summary: 'One day at a site hour by hour: what may be opened when, why, light, people, smoker fire, and what is due',
   params: z.object({ date: CivilDate }),
-  query: z.object({ site: Id.optional() }),
+  query: siteQuery,
   response: DayPage,
 });
 
 export const Trust = z.object({
-  site: z.object({ id: Id, name: z.string(), zone: z.string() }),
-  sites: list(z.object({ id: Id, name: z.string() })),
+  ...SiteNames,
   /** First and last day that is known. */
   from: CivilDate.nullable(),
   to: CivilDate.nullable(),
@@ -129,7 +124,7 @@ export const Trust = z.object({
       said: list(z.object({ lead: z.int(), chance: Share, warmest: z.number() })),
     }),
   ),
-  forecast: z.object({ issuedAt: Instant.nullable(), problem: z.string().nullable() }),
+  forecast: ForecastInUse,
   climate: z.string(),
   observations: z.int(),
   limits: AllLimits,
@@ -143,7 +138,7 @@ export const forecastTrust = endpoint({
   path: '/api/weather/trust',
   access: ROLES,
   summary: 'Forecast against what happened, by lead day, and the house’s weather limits',
-  query: z.object({ site: Id.optional() }),
+  query: siteQuery,
   response: Trust,
 });
 

@@ -18,7 +18,7 @@ import { addSite } from '../src/equipment/service';
 import { seasonYear } from '../src/season/year';
 import { dayPage } from '../src/weather/day-page';
 import { httpWeather } from '../src/weather/http-source';
-import { forecastInUse, forgetTries } from '../src/weather/service';
+import { forecastInUse } from '../src/weather/service';
 import { type SiteRow, sitesOf } from '../src/equipment/store';
 import { type School, openSchool, pathOf } from './school';
 
@@ -533,8 +533,9 @@ describe('the weather service in trouble', () => {
     ['half an answer', (response: ServerResponse) => response.end('{"type":"Coverage","issued":"2026-')],
     ['an error', (response: ServerResponse) => response.writeHead(503).end()],
     ['nothing for a long time', () => undefined],
-  ])('%s instead of a forecast leaves the last good one in use', { timeout: 20_000 }, async (_name, answer) => {
-    const site = await home();
+  ])('%s instead of a forecast leaves the last good one in use', { timeout: 20_000 }, async (name, answer) => {
+    const id = await addSite(school.context, { ...(await home()), name: `Site with ${name}` });
+    const site = (await sitesOf(school.db, (await home()).school)).find((each) => each.id === id)!;
     await forecastInUse(school.context, site);
     await answering(
       (response) => void answer(response),
@@ -542,7 +543,6 @@ describe('the weather service in trouble', () => {
         const used = await inTrouble(30, httpWeather(url), site);
         expect(used.ensemble?.members.length).toBeGreaterThanOrEqual(20);
         expect(used.problem).toMatch(/Still in use: the forecast of 3[01] hours ago/);
-        forgetTries();
       },
     );
   });

@@ -1,4 +1,4 @@
-import { type CivilDate, addDays, daysBetween } from '../units';
+import { type CivilDate, addDays, daysBetween, earlierOf, laterOf } from '../units';
 import { DEVELOPMENT } from './development';
 
 /** What a queen's timetable begins with. */
@@ -100,10 +100,7 @@ export function queenTimetable(start: QueenStart, date: CivilDate, days: readonl
       fitDays: Math.round(10 * span.reduce((all, day) => all + (fitness.get(day) ?? 0.5), 0)) / 10,
     },
     laying: { from: addDays(mature, TO_LAYING[0] + 1), to: lastEggs },
-    worry: later(addDays(emerges.to, WORRY), addDays(lastEggs, 4)),
-    alone: { from: addDays(emerges.from, -1), to: earlier(addDays(mated, TO_LAYING[0]), addDays(emerges.to, PEEK)) },
+    worry: laterOf(addDays(emerges.to, WORRY), addDays(lastEggs, 4)),
+    alone: { from: addDays(emerges.from, -1), to: earlierOf(addDays(mated, TO_LAYING[0]), addDays(emerges.to, PEEK)) },
   };
 }
-
-const earlier = (a: CivilDate, b: CivilDate): CivilDate => (daysBetween(a, b) > 0 ? a : b);
-const later = (a: CivilDate, b: CivilDate): CivilDate => (daysBetween(a, b) > 0 ? b : a);

@@ -1,6 +1,6 @@
 import { DEVELOPMENT } from '../biology';
 import { nectarOn } from '../season';
-import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo } from '../units';
+import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo, upperFirst } from '../units';
 import type { CalendarFacts, Dates, SourceDue } from './calendar-types';
 import { BRINGS, flyable } from './expected';
 import { standing } from './standing-event';
@@ -108,7 +108,7 @@ function feedPart(facts: CalendarFacts): readonly SourceDue[] {
     const empty = runsOut(feed.date, feed.kg, liquid ? TAKES.syrup : TAKES.solid, facts.framesOfBees);
     dues.push({
       id: 'feed',
-      title: `${sentenceCase(feed.what)}: feeder empty?`,
+      title: `${upperFirst(feed.what)}: feeder empty?`,
       from: addDays(empty, -1),
       due: addDays(empty, 3),
       why: `${roundTo(feed.kg, 1)} kg given ${dayAndMonth(feed.date)} to ${roundTo(facts.framesOfBees, 0)} frames of bees${liquid ? '; plain syrup keeps three to four days' : ''}`,
@@ -134,8 +134,6 @@ function feedPart(facts: CalendarFacts): readonly SourceDue[] {
   }
   return dues.filter(({ due }) => daysBetween(due, facts.today) <= 21);
 }
-
-const sentenceCase = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
 
 /** A super filled this far makes the next one due: 30 of 35 lb. */
 const NEXT_AT = 0.86;

@@ -1,5 +1,5 @@
 import { DEVELOPMENT, daysToEmergence, queenTimetable } from '../biology';
-import { addDays, dayAndMonth, daysBetween } from '../units';
+import { addDays, dayAndMonth, daysBetween, laterOf, upperFirst } from '../units';
 import type { CalendarFacts, Dates } from './calendar-types';
 import { newColonyPlan } from './new-colony';
 import { standing } from './standing-event';
@@ -33,9 +33,9 @@ function queenPart(facts: CalendarFacts): Dates {
         ...common,
         id: 'queen-eggs',
         title: 'Is she laying?',
-        from: later(plan.laying.from, addDays(plan.alone.to, 1)),
-        due: later(plan.laying.to, addDays(plan.alone.to, 2)),
-        why: `${sentence(began)}${plan.emerges ? `: emerges ${dayAndMonth(plan.emerges.from)}${mating}` : ''}`,
+        from: laterOf(plan.laying.from, addDays(plan.alone.to, 1)),
+        due: laterOf(plan.laying.to, addDays(plan.alone.to, 2)),
+        why: `${upperFirst(began)}${plan.emerges ? `: emerges ${dayAndMonth(plan.emerges.from)}${mating}` : ''}`,
         strict: 'should',
         bring: null,
       },
@@ -45,7 +45,7 @@ function queenPart(facts: CalendarFacts): Dates {
         title: 'No eggs yet? Act now',
         from: addDays(plan.worry, -1),
         due: addDays(plan.worry, 2),
-        why: `${sentence(began)}: without eggs on ${dayAndMonth(plan.worry)} she was lost or not mated`,
+        why: `${upperFirst(began)}: without eggs on ${dayAndMonth(plan.worry)} she was lost or not mated`,
         strict: 'must',
         bring: 'Frame with eggs, or a queen',
       },
@@ -61,9 +61,6 @@ function queenPart(facts: CalendarFacts): Dates {
     ],
   };
 }
-
-const sentence = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
-const later = (a: string, b: string): string => (daysBetween(a, b) > 0 ? b : a);
 
 function hivedPart(facts: CalendarFacts): Dates {
   const hived = standing(facts, 'hived', []);
@@ -83,7 +80,7 @@ function hivedPart(facts: CalendarFacts): Dates {
         question,
         bring,
         opens: true,
-        why: `${sentence(hived.as)} of ${dayAndMonth(hived.date)}, day ${daysBetween(hived.date, from)}. Another school ${plan.otherSchool}`,
+        why: `${upperFirst(hived.as)} of ${dayAndMonth(hived.date)}, day ${daysBetween(hived.date, from)}. Another school ${plan.otherSchool}`,
       })),
     rests: plan.alone.map(({ from, to, why }) => ({ from, to, why, strict: 'should' as const })),
   };

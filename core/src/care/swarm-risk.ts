@@ -1,6 +1,6 @@
 import { beesDue } from '../biology';
 import type { PhaseSpan } from '../season';
-import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo } from '../units';
+import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf, roundTo } from '../units';
 import type { ColonyRecord } from './expected';
 
 /** What decides whether a colony gets too big too soon. */
@@ -83,8 +83,7 @@ export function swarmRisk(facts: SwarmRiskFacts): SwarmRisk {
       reasons: ['no swarm season now', ...reasons],
       otherSchool,
     };
-  const later = (a: CivilDate, b: CivilDate) => (daysBetween(a, b) > 0 ? b : a);
-  const from = facts.cells > 0 ? today : fullOn === null ? null : later(later(fullOn, opens), today);
+  const from = facts.cells > 0 ? today : fullOn === null ? null : laterOf(laterOf(fullOn, opens), today);
   if (from === null || daysBetween(from, closes) < 0)
     return { level: early ? 'watch' : 'low', window: null, fullOn, beesDue: due, reasons, otherSchool };
   const end = addDays(from, facts.cells > 0 ? 8 : 21);

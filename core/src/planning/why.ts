@@ -1,5 +1,6 @@
 import type { SkillLevel } from '../inspection';
 import { skillOf } from '../skills';
+import { meanOf } from '../units';
 
 /** What speaks for a hive being opened by a group on a day. */
 export interface HiveChoice {
@@ -21,8 +22,6 @@ export interface HiveChoice {
   readonly groupSize: number;
   readonly heaviestLiftKg: number | null;
 }
-
-const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /**
  * Why this group opens this hive, the strongest reasons first.
@@ -60,8 +59,8 @@ export function whyThisHive(choice: HiveChoice): readonly string[] {
 
 function temperReason(choice: HiveChoice): { readonly text: string; readonly weight: number } | null {
   if (choice.moods.length === 0) return null;
-  const mood = mean(choice.moods);
-  const others = choice.otherMoods.filter((each) => each.length > 0).map(mean);
+  const mood = meanOf(choice.moods);
+  const others = choice.otherMoods.filter((each) => each.length > 0).map(meanOf);
   const calmer = others.filter((other) => other < mood).length;
   const visits = choice.moods.length === 1 ? 'one visit' : `${choice.moods.length} visits`;
   const figure = `mood ${mood.toFixed(1)} on ${visits}`;

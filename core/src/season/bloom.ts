@@ -9,7 +9,7 @@ import {
   nextOf,
   roundTo,
 } from '../units';
-import { type DegreeDayMethod, degreeDays } from './degree-days';
+import { type DegreeDayMethod, accumulate, degreeDays } from './degree-days';
 import type { Forage } from './forage';
 import type { BloomDriver } from './plants';
 import { type DayWeather, type UsualYear, usualByLatitude } from './usual';
@@ -150,7 +150,8 @@ function reckon(facts: BloomFacts, plant: SitePlant, begin: CivilDate): Reckoned
   const own = facts.seen.filter((each) => each.plant === plant.id);
   const seen = own.find(thisYear) ?? null;
   const { model } = plant;
-  const usualDay = model.kind === 'dates' ? daysBetween(begin, nextOf(model.opens, begin)) : usualBloom(facts, model);
+  const usualDay =
+    model.kind === 'dates' ? daysBetween(begin, nextOf(model.opens, begin)) : usualBloom(facts, begin, model);
   if (usualDay === null) return null;
   const learned = learnedFrom(
     own.filter((each) => !thisYear(each)),
@@ -188,58 +189,49 @@ function learnedFrom(
   return { days: Math.round(sum / (gaps.length + PRIOR)), years: gaps.length };
 }
 
-interface CourseDay {
-  readonly low: number;
-  readonly high: number;
-  readonly known: boolean;
-}
+type CourseDay = DayWeather & { readonly known: boolean };
 
 const courses = new WeakMap<BloomFacts, readonly CourseDay[]>();
 
-/** The year's days from its turn on: known ones as they are, the others as usual. */
+/** The year's days on which warmth is summed: known ones as they are, the others as usual. */
 function courseOf(facts: BloomFacts, begin: CivilDate): readonly CourseDay[] {
   const before = courses.get(facts);
   if (before) return before;
   const known = new Map(facts.days.map((day) => [day.date, day]));
-  const course = Array.from({ length: 365 }, (_, index) => {
-    const date = addDays(begin, index);
-    const day = known.get(date);
-    return { ...(day ?? facts.usual[dayOfYear(date)]!), known: day !== undefined };
+  const course = usualCourse(facts, begin).map((usual) => {
+    const day = known.get(usual.date);
+    return day ? { ...day, known: true } : { ...usual, known: false };
   });
   courses.set(facts, course);
   return course;
 }
 
+const usualCourse = ({ usual }: BloomFacts, begin: CivilDate): readonly DayWeather[] =>
+  Array.from({ length: 365 - SUM_FROM }, (_, index) => {
+    const date = addDays(begin, SUM_FROM + index);
+    return { date, ...usual[dayOfYear(date)]! };
+  });
+
 type Warmth = Extract<SitePlant['model'], { kind: 'degree days' }>;
 
 /** Day of the year of growth on which the sum is reached, with the days that are not known warmer by some degrees. */
 function reached(
-  course: readonly CourseDay[],
+  course: readonly (DayWeather & { readonly known?: boolean })[],
   { base, sum }: Warmth,
   method: DegreeDayMethod,
   warmer: number,
 ): number | null {
-  let so = 0;
-  for (let day = SUM_FROM; day < course.length; day += 1) {
-    const { low, high, known } = course[day]!;
-    const more = known ? 0 : warmer;
-    so += degreeDays(method, low + more, high + more, base);
-    if (so >= sum) return day;
-  }
-  return null;
+  const days = course.map((day) => (day.known ? day : { ...day, low: day.low + warmer, high: day.high + warmer }));
+  const found = accumulate(days, base, method).findIndex((each) => each.sum >= sum);
+  return found < 0 ? null : found + SUM_FROM;
 }
 
-function usualBloom(facts: BloomFacts, model: Warmth): number | null {
-  const from = dayOfYear(facts.turn);
-  const usual = Array.from({ length: 365 }, (_, day) => ({ ...facts.usual[(from + day) % 365]!, known: true }));
-  return reached(usual, model, facts.method, 0);
-}
+const usualBloom = (facts: BloomFacts, begin: CivilDate, model: Warmth): number | null =>
+  reached(usualCourse(facts, begin), model, facts.method, 0);
 
-function sumAt(course: readonly CourseDay[], { base }: Warmth, facts: BloomFacts): number {
-  const until = daysBetween(lastOf(facts.turn, facts.today), facts.today);
-  return course
-    .slice(SUM_FROM, until + 1)
-    .reduce((all, { low, high }) => all + degreeDays(facts.method, low, high, base), 0);
+function sumAt(course: readonly CourseDay[], { base }: Warmth, { today, method }: BloomFacts): number {
+  const until = course.filter(({ date }) => date <= today);
+  return accumulate(until, base, method).at(-1)?.sum ?? 0;
 }
 
 function settle(

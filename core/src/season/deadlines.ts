@@ -1,4 +1,4 @@
-import { type CivilDate, addDays, dayAndMonth, dayOfYear, daysBetween, lastOf } from '../units';
+import { type CivilDate, addDays, dayAndMonth, dayOfYear, daysBetween, earlierOf, lastOf } from '../units';
 import { type Forage, mainFlow } from './forage';
 import { type PhaseFacts, winterOf } from './phase';
 
@@ -45,9 +45,8 @@ function beforeWinter(facts: PhaseFacts, today: CivilDate): readonly Deadline[] 
     }
     return addDays(begin, 180);
   };
-  const earlier = (a: CivilDate, b: CivilDate) => (daysBetween(a, b) >= 0 ? a : b);
   const when = dayAndMonth(cold);
-  const stores = earlier(addDays(lastDay(FEED_WARMTH), -7), addDays(cold, -14));
+  const stores = earlierOf(addDays(lastDay(FEED_WARMTH), -7), addDays(cold, -14));
   return [
     {
       id: 'mites',

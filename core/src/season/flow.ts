@@ -1,4 +1,4 @@
-import { type CivilDate, addDays } from '../units';
+import { type CivilDate, addDays, daysBetween, meanOf } from '../units';
 import { FLOW_NECTAR, type Forage, GAP_NECTAR, inBloom, nectarOf, nectarOn } from './forage';
 
 /** Signs at the hive: what speaks for a flow, what for a dearth, and how much each weighs (log odds). Common practice. */
@@ -66,8 +66,6 @@ const ADVICE: Readonly<Record<FlowState, string>> = {
   uncertain: 'Tick the signs at the next visit: new wax, festoons, what they do with syrup.',
 };
 
-const mean = (values: readonly number[]): number => values.reduce((sum, each) => sum + each, 0) / values.length;
-
 /**
  * Flow or dearth, from what was seen at visits, what is in bloom, what the scale says and whether bees could fly.
  *
@@ -89,7 +87,7 @@ function stateOf(facts: FlowFacts, chance: number): FlowState {
   const now = nectarOn(forage, today);
   const soon = nectarOn(forage, addDays(today, 7));
   const before = nectarOn(forage, addDays(today, -7));
-  const rising = gains.length >= 6 ? mean(gains.slice(-3)) - mean(gains.slice(-6, -3)) : 0;
+  const rising = gains.length >= 6 ? meanOf(gains.slice(-3)) - meanOf(gains.slice(-6, -3)) : 0;
   if (chance >= SURE) {
     if (before < FLOW_NECTAR && now >= FLOW_NECTAR && rising >= 0) return 'starting';
     return (soon <= GAP_NECTAR && forage.length > 0) || rising < -0.8 ? 'fading' : 'flow';
@@ -98,13 +96,10 @@ function stateOf(facts: FlowFacts, chance: number): FlowState {
   return chance <= 1 - SURE ? 'dearth' : 'uncertain';
 }
 
-const daysAgo = (date: CivilDate, today: CivilDate): number =>
-  Math.max(0, Math.round((Date.parse(today) - Date.parse(date)) / 86_400_000));
-
 function signReasons({ signs, today }: FlowFacts): readonly FlowReason[] {
   const newest = new Map<FlowSign, { flow: number; dearth: number; seen: number; ago: number }>();
   for (const { sign, says, date } of signs) {
-    const ago = daysAgo(date, today);
+    const ago = Math.max(0, daysBetween(date, today));
     const own = newest.get(sign) ?? { flow: 0, dearth: 0, seen: 0, ago };
     own[says] += 0.5 ** (ago / HALF_LIFE);
     own.seen += 1;
@@ -140,7 +135,7 @@ function forageReasons({ forage, today, lostDays }: FlowFacts): readonly FlowRea
 function scaleReasons({ gains }: FlowFacts): readonly FlowReason[] {
   const last = gains.slice(-3);
   if (last.length === 0) return [];
-  const gain = mean(last);
+  const gain = meanOf(last);
   const text = `the scale hive ${gain >= 0 ? 'gained' : 'lost'} ${Math.abs(gain).toFixed(1)} kg a day`;
   if (gain >= GAIN.flow) return [{ text, says: 'flow', weight: Math.min(2.5, 0.8 + gain) }];
   if (gain <= GAIN.dearth) return [{ text, says: 'dearth', weight: Math.min(1.8, 0.7 - 2 * gain) }];

@@ -46,6 +46,12 @@ export function dayAndMonth(date: CivilDate): string {
   return `${at.getUTCDate()} ${MONTHS[at.getUTCMonth()]}`;
 }
 
+/** The earlier of two civil dates. */
+export const earlierOf = (a: CivilDate, b: CivilDate): CivilDate => (a <= b ? a : b);
+
+/** The later of two civil dates. */
+export const laterOf = (a: CivilDate, b: CivilDate): CivilDate => (a >= b ? a : b);
+
 /**
  * Whole days from one date to another.
  *

@@ -1,4 +1,5 @@
 export * from './check';
 export * from './days';
 export * from './round';
+export * from './words';
 export * from './year';

@@ -1,4 +1,4 @@
-import { within } from '../units';
+import { meanOf, within } from '../units';
 import { DEPTHS, type Depth, type Limits, fitDepth } from './fitness';
 import { type Ensemble, HOUR } from './hour';
 import { type Place, sunElevation } from './sun';
@@ -30,8 +30,6 @@ export interface LeadScore {
   readonly skill: number | null;
 }
 
-const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
-
 /**
  * Brier score of probability forecasts of an event (Brier 1950, in its half form for two classes).
  *
@@ -42,7 +40,7 @@ const mean = (values: readonly number[]): number => values.reduce((sum, value) =
  */
 export function brierScore(pairs: readonly (readonly [chance: number, happened: boolean])[]): number {
   if (pairs.length === 0) throw new RangeError('a Brier score needs at least one forecast');
-  return mean(pairs.map(([chance, happened]) => (within('chance', chance, 0, 1) - Number(happened)) ** 2));
+  return meanOf(pairs.map(([chance, happened]) => (within('chance', chance, 0, 1) - Number(happened)) ** 2));
 }
 
 /**
@@ -59,13 +57,13 @@ export function scoresByLead(verified: readonly Verified[]): readonly LeadScore[
     const all = verified.filter((each) => each.lead === lead);
     const errors = all.map(({ warmest: [forecast, observed] }) => forecast - observed);
     const brier = brierScore(all.map(({ chance, happened }) => [chance, happened]));
-    const usual = mean(all.map(({ happened }) => Number(happened)));
+    const usual = meanOf(all.map(({ happened }) => Number(happened)));
     return {
       lead,
       days: all.length,
-      bias: mean(errors),
-      error: mean(errors.map(Math.abs)),
-      hitRate: mean(all.map(({ chance, happened }) => Number(chance >= 0.5 === happened))),
+      bias: meanOf(errors),
+      error: meanOf(errors.map(Math.abs)),
+      hitRate: meanOf(all.map(({ chance, happened }) => Number(chance >= 0.5 === happened))),
       brier,
       skill: usual > 0 && usual < 1 ? 1 - brier / (usual * (1 - usual)) : null,
     };

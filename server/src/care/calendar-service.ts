@@ -1,5 +1,6 @@
 import type { Calendars, Input, endpoints } from '@brave-comb/contract';
 import type { ColonyEventKind } from '@brave-comb/core/care';
+import { upperFirst } from '@brave-comb/core/units';
 import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
 import { changeColony, colonyIn, hiveOfColony, hivesById } from '../equipment/store';
@@ -81,7 +82,7 @@ function eventWords(detail: Detail): string {
     case 'suspicion':
       return `Suspicion of ${detail.of}`;
     default:
-      return detail.kind[0]!.toUpperCase() + detail.kind.slice(1);
+      return upperFirst(detail.kind);
   }
 }
 
@@ -91,7 +92,7 @@ export async function logColonyEvent(
   actor: Actor,
   hiveId: string,
   body: Body<'logColonyEvent'>,
-): Promise<{ site: string }> {
+): Promise<string> {
   const { db, clock } = context;
   const [hive] = await hivesById(db, actor.school, [hiveId]);
   const colony = hive && (await colonyIn(db, actor.school, hive.id));
@@ -122,18 +123,14 @@ export async function logColonyEvent(
       withdrawn_at: null,
     });
   });
-  return { site: hive.site };
+  return hive.site;
 }
 
-export async function takeColonyEventBack(
-  context: Context,
-  actor: Actor,
-  id: string,
-): Promise<{ site: string | undefined }> {
+export async function takeColonyEventBack(context: Context, actor: Actor, id: string): Promise<string | undefined> {
   const event = await colonyEventById(context.db, actor.school, id);
   if (!event) throw notFound('entry');
   await context.db.transaction((trx) => withdrawColonyEvent(trx, actor.school, id, context.clock.now()));
-  return { site: (await hiveOfColony(context.db, actor.school, event.colony))?.site };
+  return (await hiveOfColony(context.db, actor.school, event.colony))?.site;
 }
 
 export async function setColony(
@@ -141,12 +138,12 @@ export async function setColony(
   actor: Actor,
   hiveId: string,
   body: Body<'setColony'>,
-): Promise<{ site: string }> {
+): Promise<string> {
   const [hive] = await hivesById(context.db, actor.school, [hiveId]);
   const colony = hive && (await colonyIn(context.db, actor.school, hive.id));
   if (!hive || !colony) throw notFound('colony in this hive');
   await changeColony(context.db, actor.school, colony.id, body);
-  return { site: hive.site };
+  return hive.site;
 }
 
 export async function setCalendarPractice(

@@ -17,7 +17,7 @@ import { type FrameKindId, combArea, frameOf, nestBoxes, supers } from '@brave-c
 import { BEES_PER_DM2, WORKER_CELLS_PER_DM2 } from '@brave-comb/core/inspection';
 import { mainFlow } from '@brave-comb/core/season';
 import { addDays, daysBetween } from '@brave-comb/core/units';
-import { HOUR, dayOutlook } from '@brave-comb/core/weather';
+import { HOUR } from '@brave-comb/core/weather';
 import type { Context } from '../context';
 import { dateAt, hourAt } from '../dates';
 import { type ColonyRow, type HiveRow, coloniesIn, colonyById, hivesOf, siteById } from '../equipment/store';
@@ -26,6 +26,7 @@ import { type VisitRow, visitsOfHives } from '../inspection/store';
 import type { HousePractice } from '../people/practice';
 import { practiceOf } from '../people/store';
 import { type SiteSeason, siteSeason } from '../season/site-season';
+import { poorDaysAfter } from '../weather/service';
 import { type ColonyEventRow, colonyEvents, openFollowUps } from './store';
 
 /** Everything about one colony that its calendar shows. */
@@ -42,7 +43,6 @@ export interface ColonyState {
 
 /** Days back over which openings are looked at. */
 const LOOK_BACK = 400;
-const POOR_HOURS = 3;
 /** A colony of which nothing was counted yet has about so many frames of bees. */
 const UNCOUNTED = 6;
 
@@ -93,7 +93,7 @@ export async function colonyStates(context: Context, season: SiteSeason): Promis
     colonies.map((colony) => colony.id),
   );
   const mating = matingDays(season);
-  const poor = poorDays(season, practice);
+  const poor = poorDaysAfter(season.forecast.ensemble, site, practice.limits, today);
   const states: ColonyState[] = [];
   for (const hive of hives) {
     const colony = colonies.find((each) => each.hive === hive.id);
@@ -296,14 +296,4 @@ function matingDays({ site, before, forecast, today }: SiteSeason): readonly Mat
     return { date, fit: fit / ensemble.members.length };
   });
   return [...past, ...ahead];
-}
-
-function poorDays({ site, forecast, today }: SiteSeason, practice: HousePractice): number | null {
-  const { ensemble } = forecast;
-  if (!ensemble) return null;
-  const days = Array.from({ length: 7 }, (_, day) => addDays(today, day + 1)).map((date) =>
-    dayOutlook(ensemble, site, practice.limits, hourAt(site.zone, date, 0), hourAt(site.zone, date, 24)),
-  );
-  const foreseen = days.filter((day) => day !== null);
-  return foreseen.length < 7 ? null : foreseen.filter((day) => day.hours.lid[1] < POOR_HOURS).length;
 }

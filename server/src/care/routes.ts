@@ -16,18 +16,15 @@ export function careRoutes(context: Context, serve: Serve): void {
   serve(endpoints.decide, ({ params, body }, actor) => decide(context, actor, params.visit, body));
   serve(endpoints.withdrawDecision, ({ params }, actor) => withdrawDecision(context, actor, params.decision));
   serve(endpoints.colonyCalendars, ({ query }, actor) => colonyCalendars(context, actor, query.site));
-  serve(endpoints.logColonyEvent, async ({ params, body }, actor) => {
-    const { site } = await logColonyEvent(context, actor, params.hive, body);
-    return colonyCalendars(context, actor, site);
-  });
-  serve(endpoints.withdrawColonyEvent, async ({ params }, actor) => {
-    const { site } = await takeColonyEventBack(context, actor, params.event);
-    return colonyCalendars(context, actor, site);
-  });
-  serve(endpoints.setColony, async ({ params, body }, actor) => {
-    const { site } = await setColony(context, actor, params.hive, body);
-    return colonyCalendars(context, actor, site);
-  });
+  serve(endpoints.logColonyEvent, async ({ params, body }, actor) =>
+    colonyCalendars(context, actor, await logColonyEvent(context, actor, params.hive, body)),
+  );
+  serve(endpoints.withdrawColonyEvent, async ({ params }, actor) =>
+    colonyCalendars(context, actor, await takeColonyEventBack(context, actor, params.event)),
+  );
+  serve(endpoints.setColony, async ({ params, body }, actor) =>
+    colonyCalendars(context, actor, await setColony(context, actor, params.hive, body)),
+  );
   serve(endpoints.setCalendarPractice, ({ body }, actor) => setCalendarPractice(context, actor, body));
   serve(endpoints.calendarFeed, (_input, actor) => calendarFeed(context, actor));
   serve(endpoints.createCalendarFeed, (_input, actor) => createCalendarFeed(context, actor));

@@ -12,17 +12,17 @@ import {
 } from '@brave-comb/core/inspection';
 import { inBloom } from '@brave-comb/core/season';
 import { skillOf } from '@brave-comb/core/skills';
-import { addDays, daysBetween, roundTo } from '@brave-comb/core/units';
-import { dayOutlook } from '@brave-comb/core/weather';
+import { daysBetween, roundTo } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../context';
-import { dateAt, hourAt, iso } from '../dates';
+import { dateAt, iso } from '../dates';
 import { siteById } from '../equipment/store';
 import { type ColonyRead, readColony } from '../inspection/colony-read';
 import { type NamedVisit, visitBefore, visitById, visitsOfSession } from '../inspection/store';
 import { peopleOf, practiceOf } from '../people/store';
 import { Refusal, notFound } from '../problem';
 import { siteSeason } from '../season/site-season';
+import { poorDaysAfter } from '../weather/service';
 import { expectedAt, recordFrom } from './colony-state';
 import {
   type DecisionRow,
@@ -34,9 +34,6 @@ import {
   insertFollowUp,
   withdraw,
 } from './store';
-
-/** Days in a week in which bees can hardly fly are those with fewer hours fit for a lifted lid than this. */
-const POOR_HOURS = 3;
 
 async function seen(context: Context, actor: Actor, id: string): Promise<NamedVisit> {
   const visit = await visitById(context.db, actor, id);
@@ -70,15 +67,6 @@ async function factsOf(
   const today = dateAt(visit.zone, visit.started_at);
   const [practice, site] = await Promise.all([practiceOf(db, visit.school), siteById(db, visit.school, visit.site)]);
   const season = site ? await siteSeason(context, site, today) : null;
-  const ensemble = season?.forecast.ensemble;
-  const week = Array.from({ length: 7 }, (_, day) => addDays(today, day + 1));
-  const outlooks =
-    site && ensemble
-      ? week.map((date) =>
-          dayOutlook(ensemble, site, practice.limits, hourAt(site.zone, date, 0), hourAt(site.zone, date, 24)),
-        )
-      : [];
-  const foreseen = outlooks.filter((day) => day !== null);
   const shows = (letter: Letter) =>
     now.frames.some((frame) =>
       sides(frame).some((side) => (side.eighths[letter] ?? 0) > 0 || side.trace.includes(letter)),
@@ -104,7 +92,7 @@ async function factsOf(
     supers: supers(visit.stack).length,
     superFill: now.superFill,
     inBloom: inBloom(season?.bloom ?? [], today),
-    poorDays: foreseen.length < week.length ? null : foreseen.filter((day) => day.hours.lid[1] < POOR_HOURS).length,
+    poorDays: season && poorDaysAfter(season.forecast.ensemble, season.site, practice.limits, today),
     practice: practice.care,
   };
 }

@@ -55,8 +55,6 @@ async function weights(
   }
 }
 
-/** Gains of the last days over all scales of a site, kg a day, without what people and swarms did. */
-export function gainsOf(scales: readonly ScaleHive[]): readonly number[] {
-  const [first] = scales.map(({ days }) => naturalGains(days.slice(-14)));
-  return first ?? [];
-}
+/** Gains of the last days of a site's first hive on a scale, kg a day, without what people and swarms did. */
+export const gainsOf = ([first]: readonly ScaleHive[]): readonly number[] =>
+  first ? naturalGains(first.days.slice(-14)) : [];

@@ -57,7 +57,7 @@ function notAhead(date: string, today: string): void {
     );
 }
 
-/** Plants of a site with this year's bloom. */
+/** Plants of a site with this year's bloom. What is written below answers with the site whose view shows it. */
 export async function forage(
   context: Context,
   actor: Actor,
@@ -111,9 +111,10 @@ export async function keepPlant(
   actor: Actor,
   siteId: string,
   plant: Body<'keepPlant'>,
-): Promise<void> {
+): Promise<string> {
   const { site } = await siteOf(context, actor.school, siteId);
   await addPlant(context, site, plant);
+  return site.id;
 }
 
 export async function dropPlant(
@@ -121,13 +122,19 @@ export async function dropPlant(
   actor: Actor,
   siteId: string,
   { plant }: Body<'dropPlant'>,
-): Promise<void> {
+): Promise<string> {
   const { site } = await siteOf(context, actor.school, siteId);
   if ((await deletePlant(context.db, actor.school, site.id, plant)) === 0) throw notFound('plant at this site');
+  return site.id;
 }
 
 /** First or last bloom of a plant, seen on a day. */
-export async function seeBloom(context: Context, actor: Actor, siteId: string, body: Body<'seeBloom'>): Promise<void> {
+export async function seeBloom(
+  context: Context,
+  actor: Actor,
+  siteId: string,
+  body: Body<'seeBloom'>,
+): Promise<string> {
   const { site } = await siteOf(context, actor.school, siteId);
   const today = dateAt(site.zone, context.clock.now());
   if (!(await plantsOf(context.db, actor.school, site.id)).some((plant) => plant.id === body.plant))
@@ -135,6 +142,7 @@ export async function seeBloom(context: Context, actor: Actor, siteId: string, b
   if (body.date) notAhead(body.date, today);
   const year = lastOf(turnOf(site), body.date ?? body.year ?? today);
   await noteBloom(context, actor.id, site, { plant: body.plant, year, [body.which]: body.date });
+  return site.id;
 }
 
 export async function noteBloom(
@@ -179,9 +187,10 @@ export async function setClimate(
   actor: Actor,
   siteId: string,
   body: Body<'setClimate'>,
-): Promise<void> {
+): Promise<string> {
   const { site } = await siteOf(context, actor.school, siteId);
   await changeSite(context.db, actor.school, site.id, { turn: body.turn, degree_days: body.method });
+  return site.id;
 }
 
 const shownPollen = (season: SiteSeason) => {
@@ -258,7 +267,7 @@ export async function logSeasonEvent(
   actor: Actor,
   siteId: string,
   body: Body<'logSeasonEvent'>,
-): Promise<void> {
+): Promise<string> {
   const { site } = await siteOf(context, actor.school, siteId);
   const today = dateAt(site.zone, context.clock.now());
   notAhead(body.date, today);
@@ -268,6 +277,7 @@ export async function logSeasonEvent(
   if (before && before.site !== site.id)
     throw new Refusal(409, 'id in use', 'An event with this id belongs to another site. Log it again.');
   if (!before) await context.db.transaction((trx) => record({ ...context, db: trx }, actor, site, body));
+  return site.id;
 }
 
 async function record(context: Context, actor: Actor, site: SiteRow, body: Body<'logSeasonEvent'>): Promise<void> {
@@ -318,14 +328,14 @@ async function record(context: Context, actor: Actor, site: SiteRow, body: Body<
       });
 }
 
-export async function withdrawSeasonEvent(context: Context, actor: Actor, id: string): Promise<{ site: string }> {
+export async function withdrawSeasonEvent(context: Context, actor: Actor, id: string): Promise<string> {
   const event = await seasonEventById(context.db, actor.school, id);
   if (!event) throw notFound('event');
   await context.db.transaction(async (trx) => {
     await withdrawEventTasks(trx, actor.school, id);
     await withdrawEvent(trx, actor.school, id, context.clock.now());
   });
-  return { site: event.site };
+  return event.site;
 }
 
 export async function setTriggers({ db }: Context, actor: Actor, { triggers }: Body<'setTriggers'>) {
@@ -338,7 +348,7 @@ export async function tickFlowSigns(
   actor: Actor,
   siteId: string,
   body: Body<'tickFlowSigns'>,
-): Promise<void> {
+): Promise<string> {
   const { site } = await siteOf(context, actor.school, siteId);
   notAhead(body.date, dateAt(site.zone, context.clock.now()));
   if (body.hive) {
@@ -357,6 +367,7 @@ export async function tickFlowSigns(
       at: context.clock.now(),
     })),
   );
+  return site.id;
 }
 
 export async function seePollen(
@@ -364,7 +375,7 @@ export async function seePollen(
   actor: Actor,
   siteId: string,
   body: Body<'seePollen'>,
-): Promise<void> {
+): Promise<string> {
   const { site } = await siteOf(context, actor.school, siteId);
   notAhead(body.date, dateAt(site.zone, context.clock.now()));
   await insertPollen(context.db, {
@@ -374,6 +385,7 @@ export async function seePollen(
     by_person: actor.id,
     at: context.clock.now(),
   });
+  return site.id;
 }
 
 export async function settlePollen(
@@ -381,11 +393,11 @@ export async function settlePollen(
   actor: Actor,
   id: string,
   { plant }: Body<'settlePollen'>,
-): Promise<{ site: string }> {
+): Promise<string> {
   const seen = await pollenById(context.db, actor.school, id);
   if (!seen) throw notFound('pollen load');
   await settle(context.db, actor.school, id, plant);
-  return { site: seen.site };
+  return seen.site;
 }
 
 /** Which colonies came through winter. */
@@ -442,7 +454,7 @@ export async function tapAlive(
   actor: Actor,
   hiveId: string,
   body: Body<'tapAlive'>,
-): Promise<{ site: string }> {
+): Promise<string> {
   const [hive] = await hivesById(context.db, actor.school, [hiveId]);
   if (!hive) throw notFound('hive');
   const { site } = await siteOf(context, actor.school, hive.site);
@@ -460,7 +472,7 @@ export async function tapAlive(
       by_person: actor.id,
       at: context.clock.now(),
     });
-  return { site: hive.site };
+  return hive.site;
 }
 
 const EARTH = 6371;

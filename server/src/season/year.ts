@@ -1,18 +1,17 @@
 import type { Year } from '@brave-comb/contract';
 import { PHASE_WORK, bandOf, deadlinesOf, flowStatus, forageSpans } from '@brave-comb/core/season';
 import { addDays, dayOfYear, daysBetween } from '@brave-comb/core/units';
-import { dayOutlook, sunTimes } from '@brave-comb/core/weather';
+import { sunTimes } from '@brave-comb/core/weather';
 import { colonyStates } from '../care/colony-state';
 import type { Actor, Context } from '../context';
 import { dateAt, hourAt } from '../dates';
 import { practiceOf } from '../people/store';
 import { groupCounts, sessionsBetween } from '../planning/store';
+import { poorDaysAfter } from '../weather/service';
 import { gainsOf, scalesOf } from './scales';
 import { type SiteSeason, phaseNow, siteNames, siteOf, siteSeason } from './site-season';
 import { flowSigns, seasonEvents } from './store';
 
-/** A day with less than this many hours fit for a lifted lid keeps bees in. */
-const POOR_HOURS = 3;
 const SIGN_DAYS = 14;
 /** The sun's noon runs an hour later for every 15 degrees west. */
 const HOUR_PER_DEGREE = 240_000;
@@ -103,19 +102,12 @@ export async function flowNow(context: Context, season: SiteSeason, gains: reado
     flowSigns(context.db, site.school, site.id, addDays(today, -SIGN_DAYS), today),
     practiceOf(context.db, site.school),
   ]);
-  const { ensemble } = season.forecast;
-  const outlooks = ensemble
-    ? Array.from({ length: 7 }, (_, day) => addDays(today, day + 1)).map((date) =>
-        dayOutlook(ensemble, site, practice.limits, hourAt(site.zone, date, 0), hourAt(site.zone, date, 24)),
-      )
-    : [];
-  const foreseen = outlooks.filter((day) => day !== null);
   return flowStatus({
     today,
     signs,
     forage: season.bloom,
     gains,
-    poorDays: foreseen.length < 7 ? null : foreseen.filter((day) => day.hours.lid[1] < POOR_HOURS).length,
+    poorDays: poorDaysAfter(season.forecast.ensemble, site, practice.limits, today),
     lostDays: season.before.slice(-5).filter((day) => day.rain > 4 || day.high < 10).length,
   });
 }

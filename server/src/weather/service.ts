@@ -1,6 +1,14 @@
 import { type DayWeather } from '@brave-comb/core/season';
 import { addDays, daysBetween } from '@brave-comb/core/units';
-import { type Ensemble, HOUR, type Weather, quantile, sessionChance, widen } from '@brave-comb/core/weather';
+import {
+  type Ensemble,
+  HOUR,
+  type Weather,
+  dayOutlook,
+  quantile,
+  sessionChance,
+  widen,
+} from '@brave-comb/core/weather';
 import type { Context } from '../context';
 import { dateAt, hourAt } from '../dates';
 import type { SiteRow } from '../equipment/store';
@@ -32,9 +40,6 @@ export const LEADS = 10;
 /** Parsed forecasts by site, so that they are not read from the database at every request. Another process reads its own. */
 const inMemory = new Map<string, Ensemble>();
 const lastTried = new Map<string, number>();
-
-/** Lets the service be asked again at once, as after its address has changed. */
-export const forgetTries = (): void => lastTried.clear();
 
 /**
  * The forecast to plan with: the newest that the weather service gives, or the last one kept when it does not answer, with the doubt of its
@@ -129,6 +134,25 @@ export async function observedAt(context: Context, site: SiteRow, from: number, 
     context.log.warn({ err: error }, 'no observations');
     return null;
   }
+}
+
+/** A day with fewer hours than this fit for a lifted lid keeps bees in. */
+const POOR_HOURS = 3;
+const WEEK = 7;
+
+/** Days of the week after a date on which bees can hardly fly, by the middle forecast; `null` where it does not reach so far. */
+export function poorDaysAfter(
+  ensemble: Ensemble | null,
+  site: SiteRow,
+  limits: HousePractice['limits'],
+  date: string,
+): number | null {
+  if (!ensemble) return null;
+  const days = Array.from({ length: WEEK }, (_, day) => addDays(date, day + 1)).map((each) =>
+    dayOutlook(ensemble, site, limits, hourAt(site.zone, each, 0), hourAt(site.zone, each, 24)),
+  );
+  const foreseen = days.filter((day) => day !== null);
+  return foreseen.length < WEEK ? null : foreseen.filter((day) => day.hours.lid[1] < POOR_HOURS).length;
 }
 
 /** A day's weather with its dew point in the early afternoon, for the fire index. */

@@ -107,7 +107,6 @@ export const climateOf = async (db: Knex, site: string): Promise<{ name: string;
 };
 
 export const keepClimate = (db: Knex, row: ClimateRow) => db('climates').insert(row).onConflict('site').merge();
-export const dropClimate = (db: Knex, site: string) => db<ClimateRow>('climates').where({ site }).delete();
 
 export interface ForecastDayRow {
   readonly site: string;

@@ -11,7 +11,7 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import type { Year } from '@brave-comb/contract';
-import { addDays, dayAndMonth, daysBetween } from '@brave-comb/core/units';
+import { addDays, dayAndMonth, daysBetween, upperFirst } from '@brave-comb/core/units';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import { dateText, decimal, sureText } from '../shell/format';
@@ -447,5 +447,4 @@ export class SeasonYear {
 
 const listed = (names: readonly string[]): string =>
   names.length > 2 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names.join(' and ');
-const upperFirst = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);
 const inDays = (days: number): string => (days === 1 ? 'tomorrow' : `in ${days} days`);

@@ -84,11 +84,6 @@ type Trigger = Happenings['triggers'][number];
     }
     .days input {
       margin-right: 4px;
-      width: 58px;
-      min-height: 28px;
-      border: 1px solid var(--ink-3);
-      border-radius: 5px;
-      background: var(--sheet);
     }
     .days {
       white-space: nowrap;

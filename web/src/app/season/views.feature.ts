@@ -4,18 +4,16 @@ import type { CallFault } from '../api/contract-client';
 import { PeopleEvents } from '../people/people.feature';
 
 /** Views under Ahead that are read whole from one endpoint each. */
-export const VIEWS = [
-  'seasonYear',
-  'forage',
-  'happenings',
-  'aliveRound',
-  'movePlan',
-  'dayPage',
-  'forecastTrust',
-  'colonyCalendars',
-  'calendarFeed',
-] as const;
-export type ViewName = (typeof VIEWS)[number];
+export type ViewName =
+  | 'seasonYear'
+  | 'forage'
+  | 'happenings'
+  | 'aliveRound'
+  | 'movePlan'
+  | 'dayPage'
+  | 'forecastTrust'
+  | 'colonyCalendars'
+  | 'calendarFeed';
 export type ViewData<V extends ViewName> = Output<(typeof endpoints)[V]>;
 
 /** Parameters, query and body of a call, before the contract has checked them. */

@@ -79,14 +79,6 @@ const FIGURES = [
     </section>
   `,
   styles: `
-    input[type='number'] {
-      width: 62px;
-      min-height: 28px;
-      border: 1px solid var(--ink-3);
-      border-radius: 5px;
-      background: var(--sheet);
-      color: var(--ink);
-    }
     .btn {
       margin: 6px 0;
     }

@@ -1,8 +1,9 @@
-import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
+import { lightningClear, lightningDistance } from '@brave-comb/core/weather';
 import { Clock } from '../people/clock';
 import { ViewDesk } from '../season/view-desk';
-import { timeOf } from '../shell/format';
+import { decimal, timeOf } from '../shell/format';
 
 /** What the thermometer, the wind and the sky show at the site now: it takes the place of the forecast for this hour. */
 @Component({
@@ -21,8 +22,17 @@ import { timeOf } from '../shell/format';
         <button class="btn" type="submit" [disabled]="form.invalid">Keep</button>
       </form>
       @if (form.controls.thunder.value) {
-        <p class="caution">
-          Close the hives and go indoors or into a car now. Work goes on half an hour after the last thunder.
+        <div class="fields">
+          <label
+            >Seconds from flash to thunder
+            <input #seconds type="number" min="0" max="120" (input)="flash.set(+seconds.value)"
+          /></label>
+        </div>
+        <p class="caution" role="status">
+          Close the hives and go indoors or into a car now. Not before {{ clear() }}, and later with each thunder.
+          @if (flash() > 0) {
+            It struck {{ away() }} km away.
+          }
         </p>
       }
       @if (said(); as text) {
@@ -44,6 +54,9 @@ export class ObservationForm {
   private readonly clock = inject(Clock);
   readonly site = input.required<{ readonly id: string; readonly name: string; readonly zone: string }>();
   protected readonly said = signal<string | null>(null);
+  protected readonly flash = signal(0);
+  protected readonly away = computed(() => decimal(lightningDistance(this.flash())));
+  protected readonly clear = computed(() => timeOf(lightningClear([this.clock.now()])!, this.site().zone));
   private readonly build = inject(NonNullableFormBuilder);
   protected readonly form = this.build.group({
     temperature: this.build.control<number | null>(null),
