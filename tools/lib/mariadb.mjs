@@ -163,7 +163,7 @@ export async function startMariaDb(folder, { fast = false, onLost = () => false 
       `CREATE DATABASE IF NOT EXISTS ${NAME} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;`,
       `CREATE USER IF NOT EXISTS '${NAME}'@'127.0.0.1' IDENTIFIED BY '${password}';`,
       `ALTER USER '${NAME}'@'127.0.0.1' IDENTIFIED BY '${password}';`,
-      `GRANT ALL ON ${NAME}.* TO '${NAME}'@'127.0.0.1';`,
+      `GRANT ALL ON \`${NAME.replaceAll('_', '\\_')}%\`.* TO '${NAME}'@'127.0.0.1';`,
       '',
     ].join('\n'),
     { mode: 0o600 },
