@@ -29,7 +29,7 @@ export default {
       name: 'core-is-pure',
       severity: 'error',
       from: { path: '^core/src' },
-      to: { pathNot: '^(core/src|node_modules/((@types/)?suncalc|papaparse|@types/papaparse))' },
+      to: { pathNot: '^(core/src|node_modules/((@types/)?suncalc|papaparse|@types/papaparse|pure-rand|highs/types))' },
     },
     ...roomRules,
     {

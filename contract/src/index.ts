@@ -67,6 +67,7 @@ export type { Person } from './people';
 export { VERDICTS, type Decision, type Review } from './care';
 export { NewEntry, type EntryVerdict, type Visit, type VisitFile } from './inspection';
 export type { DaySheet, DayVerdict, GroupSheet } from './planning';
+export { InspectionPlanJson, PlanningProblemJson } from './planning-problem';
 export type {
   AliveRound,
   Bloom,

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT } from './paths.mjs';
-import { Trouble, say } from './say.mjs';
+import { Trouble } from './say.mjs';
 import { show } from './shell.mjs';
 
 const MARK = join(ROOT, 'node_modules', '.installed-for');
@@ -17,8 +17,10 @@ export async function ensureDependencies() {
     .update(readFileSync(join(ROOT, 'package-lock.json')))
     .digest('hex');
   if (existsSync(MARK) && readFileSync(MARK, 'utf8') === wanted) return;
-  say('Installing the packages of package-lock.json (npm ci) …');
-  if ((await show('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])) !== 0) {
+  // What is said goes to standard error: standard output may be a file that a plan is written to.
+  process.stderr.write('Installing the packages of package-lock.json (npm ci) …\n');
+  const quiet = { stdio: ['ignore', 2, 'inherit'] };
+  if ((await show('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], quiet)) !== 0) {
     throw new Trouble('npm ci failed; see above. Mend the network or free disk space, then start again.');
   }
   writeFileSync(MARK, wanted);

@@ -1,0 +1,131 @@
+import { checkPlan } from './checker';
+import { objectiveOf } from './objective';
+import type { Assignments, PlannedSession, PlanningProblem, StaffVisit } from './problem';
+
+/** A difference between two plans that can be carried out by itself: some sessions and visits go, others come. */
+export interface PlanChange {
+  readonly groups: readonly string[];
+  readonly leave: { readonly sessions: readonly PlannedSession[]; readonly staff: readonly StaffVisit[] };
+  readonly come: { readonly sessions: readonly PlannedSession[]; readonly staff: readonly StaffVisit[] };
+}
+
+/** A change with what it is worth where it stands in the list. */
+export interface PlanStep {
+  readonly change: PlanChange;
+  /** Points that it adds after the steps before it. */
+  readonly gain: number;
+  /** Worth of the plan once it is made. */
+  readonly objective: number;
+}
+
+const sessionKey = (each: PlannedSession) => JSON.stringify([each.group, each.slot, each.supervisor, each.hives]);
+const visitKey = (each: StaffVisit) => JSON.stringify([each.slot, each.hive]);
+
+function onlyIn<T>(items: readonly T[], others: readonly T[], key: (item: T) => string): readonly T[] {
+  const there = new Set(others.map(key));
+  return items.filter((item) => !there.has(key(item)));
+}
+
+/**
+ * A plan after a change.
+ *
+ * @param plan the plan
+ * @param change what leaves and what comes
+ * @returns the new plan
+ */
+export function changed(plan: Assignments, change: PlanChange): Assignments {
+  return {
+    sessions: [...onlyIn(plan.sessions, change.leave.sessions, sessionKey), ...change.come.sessions],
+    staff: [...onlyIn(plan.staff, change.leave.staff, visitKey), ...change.come.staff],
+  };
+}
+
+/** The difference in pieces: one for each session that moves, comes, goes or opens other hives, one for each staff visit. */
+function pieces(before: Assignments, after: Assignments): PlanChange[] {
+  const gone = onlyIn(before.sessions, after.sessions, sessionKey);
+  const come = onlyIn(after.sessions, before.sessions, sessionKey);
+  const found: PlanChange[] = [];
+  const none = { sessions: [], staff: [] };
+  for (const group of new Set([...gone, ...come].map((each) => each.group))) {
+    const old = gone.filter((each) => each.group === group);
+    const fresh = come.filter((each) => each.group === group);
+    for (const session of old.filter((each) => fresh.some(({ slot }) => slot === each.slot))) {
+      const at = fresh.findIndex(({ slot }) => slot === session.slot);
+      found.push({
+        groups: [group],
+        leave: { ...none, sessions: [session] },
+        come: { ...none, sessions: fresh.splice(at, 1) },
+      });
+      old.splice(old.indexOf(session), 1);
+    }
+    while (old.length > 0 || fresh.length > 0)
+      found.push({
+        groups: [group],
+        leave: { ...none, sessions: old.splice(0, 1) },
+        come: { ...none, sessions: fresh.splice(0, 1) },
+      });
+  }
+  for (const visit of onlyIn(before.staff, after.staff, visitKey))
+    found.push({ groups: [], leave: { ...none, staff: [visit] }, come: none });
+  for (const visit of onlyIn(after.staff, before.staff, visitKey))
+    found.push({ groups: [], leave: none, come: { ...none, staff: [visit] } });
+  return found;
+}
+
+const joined = (a: PlanChange, b: PlanChange): PlanChange => ({
+  groups: [...new Set([...a.groups, ...b.groups])],
+  leave: { sessions: [...a.leave.sessions, ...b.leave.sessions], staff: [...a.leave.staff, ...b.leave.staff] },
+  come: { sessions: [...a.come.sessions, ...b.come.sessions], staff: [...a.come.staff, ...b.come.staff] },
+});
+
+/**
+ * The way from one plan to another in steps that each keep the rules, the one that gains most first. Changes that only
+ * work together are one step.
+ *
+ * @param problem the problem; changes are priced against its published plan
+ * @param before a plan that keeps the rules
+ * @param after another one
+ * @returns steps; making the first n gives a plan that can be held
+ */
+export function stepsBetween(problem: PlanningProblem, before: Assignments, after: Assignments): readonly PlanStep[] {
+  const steps: PlanStep[] = [];
+  let plan = before;
+  let worth = objectiveOf(problem, plan);
+  let left = pieces(before, after);
+  while (left.length > 0) {
+    const tried = left.map((change) => withWhatItNeeds(problem, plan, change, left));
+    const [best] = tried
+      .map((used) => {
+        const change = used.reduce(joined);
+        const next = changed(plan, change);
+        return { used, change, next, objective: objectiveOf(problem, next) };
+      })
+      .sort((a, b) => b.objective - a.objective || a.used.length - b.used.length);
+    if (best === undefined) break;
+    steps.push({ change: best.change, gain: best.objective - worth, objective: best.objective });
+    plan = best.next;
+    worth = best.objective;
+    left = left.filter((change) => !best.used.includes(change));
+  }
+  return steps;
+}
+
+/** A change and the others without which it would break a rule. */
+function withWhatItNeeds(
+  problem: PlanningProblem,
+  plan: Assignments,
+  change: PlanChange,
+  others: readonly PlanChange[],
+): readonly PlanChange[] {
+  const used = [change];
+  for (;;) {
+    const { violations } = checkPlan(problem, changed(plan, used.reduce(joined)));
+    const left = others.filter((other) => !used.includes(other));
+    if (violations.length === 0 || left.length === 0) return used;
+    const helps = left.find((other) => {
+      const fewer = checkPlan(problem, changed(plan, joined(used.reduce(joined), other))).violations;
+      return fewer.length < violations.length;
+    });
+    used.push(helps ?? left[0]!);
+  }
+}

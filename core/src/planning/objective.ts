@@ -1,0 +1,177 @@
+import type { Assignments, PlanHive, PlanningProblem, PlanSlot } from './problem';
+
+/** What a plan is worth, part by part. Costs are negative; the sum is the objective. */
+export interface ObjectiveParts {
+  readonly session: number;
+  readonly skill: number;
+  readonly fairness: number;
+  readonly care: number;
+  readonly late: number;
+  readonly shortfall: number;
+  readonly disturb: number;
+  readonly staffVisit: number;
+  readonly change: number;
+}
+
+export const OBJECTIVE_PARTS = [
+  'session',
+  'skill',
+  'fairness',
+  'care',
+  'late',
+  'shortfall',
+  'disturb',
+  'staffVisit',
+  'change',
+] as const satisfies readonly (keyof ObjectiveParts)[];
+
+/**
+ * Worth of so much practice: a concave curve through given points, so that the third time counts less than the first.
+ *
+ * @param pwl the curve's points, L rising from 0
+ * @param practice L, −ln of the chance of not having seen it, at least 0
+ * @returns F, constant after the last point
+ * @throws RangeError if `practice` is negative or no number
+ */
+export function worthOfPractice(
+  pwl: { readonly L: readonly number[]; readonly F: readonly number[] },
+  practice: number,
+): number {
+  if (!(practice >= 0)) throw new RangeError(`Practice must be at least 0, got ${practice}.`);
+  const next = pwl.L.findIndex((at) => at > practice);
+  if (next < 0) return pwl.F.at(-1) ?? 0;
+  const [l0, l1] = [pwl.L[next - 1] ?? 0, pwl.L[next] ?? 0];
+  const [f0, f1] = [pwl.F[next - 1] ?? 0, pwl.F[next] ?? 0];
+  return f0 + ((practice - l0) / (l1 - l0)) * (f1 - f0);
+}
+
+/** Practice already had, from the share of a skill that is covered (at most 0.98 counts). */
+export const practiceCovered = (covered: number) => -Math.log(1 - Math.min(0.98, covered));
+
+/** Practice that one opening gives: −ln of the chance of not seeing it, in weather that may not hold. */
+export const practiceOfOpening = (problem: PlanningProblem, slot: PlanSlot, chance: number) =>
+  -Math.log(1 - Math.min(problem.params.pMax, slot.fit * chance));
+
+/** Worth of a colony's due visit if it falls on this slot, in points before the weight for care. */
+export function careOfOpening(problem: PlanningProblem, slot: PlanSlot, { due }: PlanHive): number {
+  if (due === null || slot.day < due.from) return 0;
+  return due.weight * slot.fit * Math.max(0, 1 - problem.params.careLateRate * Math.max(0, slot.day - due.by));
+}
+
+/** The sum of the parts: the one number that a plan is compared by. */
+export const totalOf = (parts: ObjectiveParts) => OBJECTIVE_PARTS.reduce((total, part) => total + parts[part], 0);
+
+const sum = (values: Iterable<number>) => [...values].reduce((total, value) => total + value, 0);
+
+const byId = <T extends { readonly id: string }>(items: readonly T[], what: string) => {
+  const map = new Map(items.map((item) => [item.id, item]));
+  return (id: string): T => {
+    const found = map.get(id);
+    if (found === undefined) throw new RangeError(`The problem has no ${what} "${id}".`);
+    return found;
+  };
+};
+
+/**
+ * What a group got for each of its open skills.
+ *
+ * @param problem the problem
+ * @param assignments sessions whose openings count
+ * @param group id of the group
+ * @returns per skill the worth of practice before and after, weighted, and what is still to be had
+ */
+export function skillGains(problem: PlanningProblem, assignments: Assignments, group: string) {
+  const slotOf = byId(problem.slots, 'slot');
+  const hiveOf = byId(problem.hives, 'hive');
+  const openings = assignments.sessions
+    .filter((session) => session.group === group)
+    .flatMap(({ slot, hives }) => hives.map((hive) => ({ slot: slotOf(slot), hive: hiveOf(hive) })));
+  return Object.entries(byId(problem.groups, 'group')(group).needs).map(([skill, { weight, covered }]) => {
+    const before = practiceCovered(covered);
+    const had = openings.map(({ slot, hive }) => practiceOfOpening(problem, slot, hive.skills[skill] ?? 0));
+    const worthBefore = worthOfPractice(problem.params.pwl, before);
+    return {
+      skill,
+      weight,
+      gained: weight * (worthOfPractice(problem.params.pwl, before + sum(had)) - worthBefore),
+      open: weight * (1 - worthBefore),
+    };
+  });
+}
+
+/**
+ * Share of what a group could still learn that a plan gives it.
+ *
+ * @param problem the problem
+ * @param assignments sessions
+ * @param group id of the group
+ * @returns 0 to below 1; 1 for a group that needs nothing
+ */
+export function shareOf(problem: PlanningProblem, assignments: Assignments, group: string): number {
+  const gains = skillGains(problem, assignments, group);
+  const open = sum(gains.map((each) => each.open));
+  return open === 0 ? 1 : sum(gains.map((each) => each.gained)) / open;
+}
+
+function changeCost(problem: PlanningProblem, assignments: Assignments): number {
+  if (problem.published === null) return 0;
+  const { changeSession, changeHive } = problem.params.weights;
+  const told = new Map(problem.published.sessions.map((each) => [`${each.group} ${each.slot}`, new Set(each.hives)]));
+  let cost = 0;
+  for (const { group, slot, hives } of assignments.sessions) {
+    const before = told.get(`${group} ${slot}`);
+    if (before === undefined) cost += changeSession;
+    else {
+      const kept = hives.filter((hive) => before.has(hive)).length;
+      cost += changeHive * (before.size - kept + (hives.length - kept));
+      told.delete(`${group} ${slot}`);
+    }
+  }
+  for (const dropped of told.values()) cost += changeSession + changeHive * dropped.size;
+  return cost;
+}
+
+/**
+ * Worth of a plan with its parts. Says nothing of whether the plan keeps the rules.
+ *
+ * @param problem the problem
+ * @param assignments sessions and staff visits
+ * @returns the parts, costs negative
+ * @throws RangeError if the plan names what the problem does not have
+ */
+export function objectiveParts(problem: PlanningProblem, assignments: Assignments): ObjectiveParts {
+  const { params, groups, hives } = problem;
+  const slotOf = byId(problem.slots, 'slot');
+  const hiveOf = byId(hives, 'hive');
+  const groupOf = byId(groups, 'group');
+  const { weights } = params;
+  const openings = [
+    ...assignments.sessions.flatMap(({ slot, hives: opened }) => opened.map((hive) => ({ slot, hive }))),
+    ...assignments.staff,
+  ].map(({ slot, hive }) => ({ slot: slotOf(slot), hive: hiveOf(hive) }));
+  const held = assignments.sessions.map(({ group, slot }) => ({ group: groupOf(group), slot: slotOf(slot) }));
+
+  const best = new Map<string, number>();
+  for (const { slot, hive } of openings)
+    best.set(hive.id, Math.max(best.get(hive.id) ?? 0, careOfOpening(problem, slot, hive)));
+  const gained = sum(groups.flatMap((group) => skillGains(problem, assignments, group.id).map((each) => each.gained)));
+  const shares = groups.map((group) => shareOf(problem, assignments, group.id));
+  return {
+    session: weights.session * sum(held.map(({ slot }) => slot.fit)),
+    skill: weights.skill * gained,
+    fairness: shares.length === 0 ? 0 : weights.fairness * Math.min(...shares),
+    care: weights.care * sum(best.values()),
+    late: -weights.late * sum(held.map(({ group, slot }) => Math.max(0, slot.day - group.lateAfter))),
+    shortfall:
+      -weights.shortfall *
+      sum(groups.map((group) => Math.max(0, group.sessions - held.filter((each) => each.group === group).length))),
+    disturb:
+      -weights.disturb * sum(openings.map(({ slot, hive }) => hive.disturb * params.tempFactor[slot.temp] * slot.fit)),
+    staffVisit: -weights.staffVisit * assignments.staff.length,
+    change: -changeCost(problem, assignments),
+  };
+}
+
+/** What a plan is worth. */
+export const objectiveOf = (problem: PlanningProblem, assignments: Assignments) =>
+  totalOf(objectiveParts(problem, assignments));
