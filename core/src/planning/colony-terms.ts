@@ -1,0 +1,184 @@
+import type { ColonyCalendar, Opening, Strict } from '../care';
+import type { Phase } from '../season';
+import { addDays, type CivilDate, daysBetween, laterOf, meanOf } from '../units';
+import type { PlanHive } from './problem';
+
+/** What is known of a colony when sessions are planned. Frames are full-frame equivalents. */
+export interface ColonyFacts {
+  readonly id: string;
+  readonly site: string;
+  /** Expected today; null where nothing was ever counted. */
+  readonly expected: {
+    readonly bees: number;
+    readonly eggs: number;
+    readonly larvae: number;
+    readonly sealed: number;
+    readonly drone: number;
+    readonly storesKg: number;
+  } | null;
+  /** Frames standing in the nest, and supers on top. */
+  readonly nestFrames: number;
+  readonly supers: number;
+  /** Moods of the visits, 1 quiet to 5 close, the newest last. */
+  readonly moods: readonly number[];
+  readonly swarm: 'low' | 'watch' | 'high' | 'leaving' | null;
+  /** Whether a notifiable or doubtful disease is suspected and not yet cleared. */
+  readonly suspect: boolean;
+  readonly queenMarked: boolean;
+  readonly phase: Phase | null;
+  readonly calendar: ColonyCalendar;
+  readonly openings: readonly Opening[];
+}
+
+/** Minutes for one opening by people who know it: lid, each frame with both sides, each super lifted. Common practice. */
+const MINUTES = { open: 5, frame: 1.6, super: 3 } as const;
+
+/**
+ * Minutes that a full look at a colony takes at pace 1.
+ *
+ * @param nestFrames frames in the nest
+ * @param supers supers on top
+ * @returns whole minutes
+ */
+export const openingMinutes = (nestFrames: number, supers: number) =>
+  Math.round(MINUTES.open + MINUTES.frame * nestFrames + MINUTES.super * supers);
+
+/** Chance of seeing something that fills so many frames: half a frame of it is found three times in four. Common practice. */
+const seen = (frames: number) => Math.min(0.95, 1 - Math.exp(-frames / 0.36));
+
+const CELL_ODDS = { low: 0.05, watch: 0.35, high: 0.6, leaving: 0.85 } as const;
+/** One trainee's turn at the frames, one of the group's. */
+const HANDLING = 0.5;
+const TOGETHER = 0.8;
+
+/**
+ * Chance that each skill of the checklist can be practised at a colony, by what it holds today.
+ *
+ * @param colony what is known of it
+ * @returns chance by skill, 0 to 1; a colony never counted gives ordinary odds
+ */
+export function skillChances(colony: ColonyFacts): Readonly<Record<string, number>> {
+  const { expected, supers, swarm, suspect, moods } = colony;
+  const eggs = expected === null ? 0.6 : seen(expected.eggs);
+  const larvae = expected === null ? 0.6 : seen(expected.larvae);
+  const worker = expected === null ? 0.6 : seen(expected.sealed);
+  const drone = expected === null ? 0.3 : seen(expected.drone * 4);
+  const stores = expected === null ? 0.6 : seen(expected.storesKg / 3);
+  const lively = moods.length === 0 ? 0.3 : Math.min(0.8, 0.1 + 0.25 * (meanOf(moods.slice(-3)) - 1));
+  const lifting = supers > 0 ? 0.8 : 0.1;
+  return {
+    'states-aim': TOGETHER,
+    expects: TOGETHER,
+    'reads-weather': TOGETHER,
+    'veil-checked': TOGETHER,
+    'clear-of-flight': TOGETHER,
+    'reads-entrance': TOGETHER,
+    'lights-smoker': HANDLING,
+    'smokes-in-order': HANDLING,
+    'eases-off': lively,
+    'keeps-parts': HANDLING,
+    'weighs-first': lifting,
+    'lifts-box': lifting,
+    'outermost-first': HANDLING,
+    'makes-gap': HANDLING,
+    'lifts-straight': HANDLING,
+    'both-faces': HANDLING,
+    'keeps-order': HANDLING,
+    'limits-exposure': HANDLING,
+    'tells-contents': stores * worker,
+    'finds-eggs': eggs,
+    'ages-larvae': larvae,
+    'tells-lids': worker * drone,
+    'suspect-lids': suspect ? 0.7 : 0.05,
+    'adds-brood': worker,
+    'tells-cells': CELL_ODDS[swarm ?? 'low'],
+    'proves-queen': eggs,
+    'sums-up': TOGETHER,
+    'knows-enough': HANDLING,
+  };
+}
+
+/** Points of a due visit by how binding it is: a colony lost to a missed date outweighs a skill. Common practice. */
+const DUE_WORTH: Readonly<Record<Strict, number>> = { must: 14, should: 9, may: 4 };
+const RARELY_OPENED = 3;
+
+/** Points that one full opening takes out of a colony, by phase; more for a small one. Common practice. */
+const DISTURBANCE: Readonly<Record<Phase, number>> = {
+  'winter rest': 12,
+  'first brood': 5,
+  'build-up': 2,
+  'swarm season': 1.5,
+  flow: 2.5,
+  dearth: 2.5,
+  'late flow': 2.5,
+  'making winter bees': 3,
+  'closing down': 6,
+};
+const SMALL = 4;
+
+/**
+ * A colony as the planner needs it, days counted from the plan's first day.
+ *
+ * @param colony what is known of it
+ * @param today first day of the plan
+ * @param house rest after an opening in days, most openings in thirty days
+ * @returns minutes, temper, rest, due window, disturbance and chances
+ */
+export function planHive(
+  colony: ColonyFacts,
+  today: CivilDate,
+  house: { readonly restDays: number; readonly openingLimit: number },
+): PlanHive {
+  const day = (date: CivilDate) => daysBetween(today, date);
+  const { calendar, openings, moods, expected } = colony;
+  const last = openings.at(-1)?.date ?? null;
+  const recent = moods.slice(-3);
+  const small = expected !== null && expected.bees < SMALL ? 1.5 : 1;
+  const loaded = openings.filter(({ date }) => daysBetween(date, today) < 30).length;
+  return {
+    id: colony.id,
+    site: colony.site,
+    minutes: openingMinutes(colony.nestFrames, colony.supers),
+    temper: recent.length === 0 ? 2 : Math.round(Math.max(...recent, meanOf(recent))),
+    restDays: Math.max(1, house.restDays),
+    lastOpened: last === null ? null : day(last),
+    noOpenBefore: Math.max(0, day(laterOf(calendar.openFrom, loadFreeFrom(openings, today, house.openingLimit)))),
+    due: dueOf(calendar, day),
+    hygiene: colony.suspect ? 'suspect' : 'clean',
+    disturb: (DISTURBANCE[colony.phase ?? 'build-up'] + loaded / 2) * small,
+    skills: skillChances(colony),
+  };
+}
+
+/** First day on which one more opening keeps to the limit of thirty days. */
+export function loadFreeFrom(openings: readonly Opening[], today: CivilDate, limit: number): CivilDate {
+  const recent = openings.map(({ date }) => date).filter((date) => daysBetween(date, today) < 30);
+  const blocking = recent[recent.length - limit];
+  return blocking === undefined || limit < 1 ? today : addDays(blocking, 30);
+}
+
+/** The window of what is due first among the most binding, with half the points of everything else that is due in it. */
+function dueOf({ dues }: ColonyCalendar, day: (date: CivilDate) => number): PlanHive['due'] {
+  const open = dues
+    .filter(({ opens, clash }) => opens && clash === null)
+    .map(({ from, due, strict }) => ({
+      from: Math.max(0, day(from)),
+      by: Math.max(0, day(due)),
+      worth: DUE_WORTH[strict],
+    }))
+    .sort((a, b) => b.worth - a.worth || a.by - b.by);
+  const [first, ...others] = open;
+  if (first === undefined) return null;
+  const along = others.filter(({ from, by }) => from <= first.by && by >= first.from);
+  const weight = first.worth + along.reduce((sum, { worth }) => sum + worth / 2, 0);
+  return { from: first.from, by: first.by, weight };
+}
+
+/** Days on which a colony must be left alone after the plan has begun. */
+export function restsIn({ rests }: ColonyCalendar, date: CivilDate): string | null {
+  const rest = rests.find(({ from, to, strict }) => strict === 'must' && date >= from && date <= to);
+  return rest?.why ?? null;
+}
+
+/** Points for opening the colony that was opened least, so that the easy hive is not opened every time. */
+export const turnWorth = (openingsInThirtyDays: number) => Math.max(0, RARELY_OPENED - openingsInThirtyDays);
