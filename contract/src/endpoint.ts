@@ -28,6 +28,8 @@ export interface Endpoint<
   readonly query: Q;
   readonly body: B;
   readonly response: R;
+  /** Answers with server-sent events, each of the shape of the response. */
+  readonly streams?: true | undefined;
 }
 
 /** What a handler is given of a request. */
@@ -51,6 +53,7 @@ export function endpoint<
   Q extends Shape = undefined,
   B extends Shape = undefined,
   const A extends Access = Access,
+  S extends true | undefined = undefined,
 >(definition: {
   method: 'GET' | 'POST';
   path: string;
@@ -60,11 +63,13 @@ export function endpoint<
   params?: P;
   query?: Q;
   body?: B;
-}): Endpoint<P, Q, B, R, A> {
+  streams?: S;
+}): Endpoint<P, Q, B, R, A> & { readonly streams: S } {
   return {
     ...definition,
     params: definition.params as P,
     query: definition.query as Q,
     body: definition.body as B,
+    streams: definition.streams as S,
   };
 }

@@ -3,7 +3,9 @@ import * as care from './care';
 import type { Endpoint } from './endpoint';
 import * as inspection from './inspection';
 import * as people from './people';
+import * as messages from './messages';
 import * as planning from './planning';
+import * as board from './planning-board';
 import * as season from './season';
 import * as skills from './skills';
 import * as weather from './weather';
@@ -58,6 +60,21 @@ export const endpoints = {
   decide: care.decide,
   withdrawDecision: care.withdrawDecision,
   standings: skills.standings,
+  planBoard: board.planBoard,
+  askPlan: board.askPlan,
+  planJob: board.planJob,
+  watchPlanJob: board.watchPlanJob,
+  stopPlanJob: board.stopPlanJob,
+  resumePlanJob: board.resumePlanJob,
+  pinPlan: board.pinPlan,
+  unpinPlan: board.unpinPlan,
+  publishPlan: board.publishPlan,
+  planVersions: board.planVersions,
+  planningTerms: board.planningTerms,
+  setPlanningTerms: board.setPlanningTerms,
+  messages: messages.messages,
+  readMessage: messages.readMessage,
+  outbox: messages.outbox,
 } as const satisfies Record<string, Endpoint>;
 
 export { ROLES, type Endpoint, type Input, type Output, type Role } from './endpoint';
@@ -67,6 +84,8 @@ export type { Person } from './people';
 export { VERDICTS, type Decision, type Review } from './care';
 export { NewEntry, type EntryVerdict, type Visit, type VisitFile } from './inspection';
 export type { DaySheet, DayVerdict, GroupSheet } from './planning';
+export type { Pin, PlanBoard, PlanJob } from './planning-board';
+export { PlanningTerms } from './planning-board';
 export { InspectionPlanJson, PlanningProblemJson } from './planning-problem';
 export type {
   AliveRound,

@@ -44,7 +44,12 @@ export function openApiOf(endpoints: Readonly<Record<string, Endpoint>>) {
         ...(parametersOf(endpoint).length > 0 ? { parameters: parametersOf(endpoint) } : {}),
         ...(endpoint.body ? { requestBody: { required: true, ...json(schemaOf(endpoint.body, 'input')) } } : {}),
         responses: {
-          200: { description: 'Done', ...json(schemaOf(endpoint.response, 'output')) },
+          200: endpoint.streams
+            ? {
+                description: 'Server-sent events',
+                content: { 'text/event-stream': { schema: schemaOf(endpoint.response, 'output') } },
+              }
+            : { description: 'Done', ...json(schemaOf(endpoint.response, 'output')) },
           default: refused,
         },
       },

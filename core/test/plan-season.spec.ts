@@ -344,6 +344,19 @@ describe('the problem of a season', () => {
     expect(search.best.sessions.filter(({ hives, slot }) => hives.includes('hive 0') && slot !== 'home 0')).toEqual([]);
   });
 
+  it('lets what was told for today stand, unless the weather or another pin forbids it', () => {
+    const told = { group: 'curlew', slot: 'home 0', hives: ['hive 0'] };
+    const locksOf = (facts: Partial<SeasonFacts>) =>
+      seasonProblem({ ...FACTS, published: [told, { ...told, group: 'dipper' }], ...facts }).problem.locks;
+    // Dipper cannot come today, so only Curlew's session can stand.
+    expect(locksOf({})).toEqual([told]);
+    const wet = FACTS.slots.map((slot) => ({ ...slot, fit: slot.id === 'home 0' ? 0.1 : slot.fit }));
+    expect(locksOf({ slots: wet })).toEqual([]);
+    const other = { staff: true as const, hive: 'hive 0', slot: 'home 0' };
+    expect(locksOf({ locks: [other] })).toEqual([other]);
+    expect(locksOf({ published: [{ ...told, slot: 'home 2' }] })).toEqual([]);
+  });
+
   it('turns to colonies that were opened least when nothing is due', () => {
     const busy = { ...FACTS.colonies[0]!, openings: [25, 18, 11].map(opening) };
     const { problem } = seasonProblem({ ...FACTS, colonies: [busy, ...FACTS.colonies.slice(1)] });

@@ -10,6 +10,7 @@ import type { Config } from './config';
 import type { Context } from './context';
 import { migrate, openDatabase } from './database/connection';
 import { DEMO_START, loadDemo } from './demo/load';
+import { startPlanRunner } from './planning/runner';
 import { httpScale } from './season/scale-source';
 import { scaleStandIn } from './standins/scale/app';
 import { weatherStandIn } from './standins/weather/app';
@@ -46,8 +47,10 @@ export async function startServer(config: Config): Promise<Running> {
   const db = openDatabase(config.databaseUrl);
   const open: Server[] = [];
   let stopClock = (): void => undefined;
+  let stopPlanning = (): Promise<void> => Promise.resolve();
   const stop = async () => {
     stopClock();
+    await stopPlanning();
     await Promise.all(open.map(closed));
     await db.destroy();
   };
@@ -74,6 +77,7 @@ export async function startServer(config: Config): Promise<Running> {
     const server = createServer(buildApp(context, config));
     const port = await listen(server, config.port, config.host);
     open.push(server);
+    stopPlanning = startPlanRunner(context).stop;
     return { address: `http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${port}`, stop };
   } catch (error) {
     await stop().catch(() => undefined);

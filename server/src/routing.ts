@@ -17,12 +17,14 @@ export interface Call {
   readonly response: Response;
 }
 
+type Answer<E extends Endpoint> = E extends { readonly streams: true } ? AsyncIterable<Output<E>> : Promise<Output<E>>;
+
 type Handler<E extends Endpoint> = (
   input: Input<E>,
   /** Nobody, where anyone may call and nobody is signed in. */
   actor: 'anyone' extends E['access'] ? Actor | null : Actor,
   call: Call,
-) => Promise<Output<E>>;
+) => Answer<E>;
 
 /** Serves one endpoint of the contract on an application. */
 export type Serve = <E extends Endpoint>(endpoint: E, handler: Handler<E>) => void;
@@ -68,11 +70,30 @@ export function serveEndpoint<E extends Endpoint>(
       query: parse(endpoint.query, request.query, 'query'),
       body: parse(endpoint.body, request.body, 'body'),
     } as Input<E>;
-    const output = await handler(input, actor as never, { request, response });
-    response.json(checked ? endpoint.response.parse(output) : output);
+    const answer = handler(input, actor as never, { request, response });
+    const read = (output: unknown) => (checked ? endpoint.response.parse(output) : output);
+    if (endpoint.streams) await stream(response, answer as AsyncIterable<unknown>, read);
+    else response.json(read(await answer));
   };
   if (endpoint.method === 'GET') router.get(endpoint.path, handle);
   else router.post(endpoint.path, handle);
+}
+
+/** Sends what comes as server-sent events until it ends or nobody listens. A fault before the first is answered as usual. */
+async function stream(
+  response: Response,
+  events: AsyncIterable<unknown>,
+  read: (event: unknown) => unknown,
+): Promise<void> {
+  for await (const event of events) {
+    if (response.closed) break;
+    if (!response.headersSent) {
+      // No transform: compression would hold events back.
+      response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' }).flushHeaders();
+    }
+    response.write(`data: ${JSON.stringify(read(event))}\n\n`);
+  }
+  response.end();
 }
 
 function admit(access: Endpoint['access'], actor: Actor | null): void {

@@ -74,6 +74,8 @@ describe('weights in the application', () => {
   it('are asked for once, kept, and stay when the scale service is away', async () => {
     const { id } = await school.db('schools').first<{ id: string }>('id');
     const [home] = await sitesOf(school.db, id);
+    // Other tests may have looked at the season before.
+    await school.db('scale_days').delete();
     let asked = 0;
     const counted = {
       ...school.context,

@@ -29,8 +29,26 @@ export interface School {
   close(): Promise<void>;
 }
 
-export async function openSchool(dataDir = ''): Promise<School> {
-  const db = openDatabase(process.env.DATABASE_URL ?? '');
+/** Address of a new, empty database beside the one that the tests share. */
+async function ownDatabase(name: string): Promise<string> {
+  const url = new URL(process.env.DATABASE_URL ?? '');
+  const server = openDatabase(url.href);
+  const database = `${url.pathname.slice(1)}_${name}`;
+  await server.raw(`drop database if exists ${database}`);
+  await server.raw(`create database ${database} character set utf8mb4 collate utf8mb4_unicode_ci`);
+  await server.destroy();
+  url.pathname = `/${database}`;
+  return url.href;
+}
+
+/**
+ * Opens the demo school.
+ *
+ * @param dataDir folder whose free room is watched
+ * @param own name of a database of its own, for tests that change what others go by
+ */
+export async function openSchool(dataDir = '', own = ''): Promise<School> {
+  const db = openDatabase(own ? await ownDatabase(own) : (process.env.DATABASE_URL ?? ''));
   await migrate(db, true);
   const standIns: Server[] = [];
   const serve = async (app: Express): Promise<string> => {

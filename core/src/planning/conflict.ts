@@ -63,7 +63,14 @@ const led = (plan: Assignments, group: string, slot: string, supervisor: string)
 });
 
 /** Why nothing at all can be planned, in the order in which to look. */
-export type Hopeless = 'no slots' | 'no groups' | 'no supervisors' | 'nobody can come' | 'no hive can be opened';
+export const HOPELESS = [
+  'no slots',
+  'no groups',
+  'no supervisors',
+  'nobody can come',
+  'no hive can be opened',
+] as const;
+export type Hopeless = (typeof HOPELESS)[number];
 
 /**
  * What keeps every session from being held, before any search.

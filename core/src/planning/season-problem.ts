@@ -2,8 +2,10 @@ import type { Standings } from '../skills';
 import { addDays, type CivilDate, daysBetween } from '../units';
 import { type ColonyFacts, planHive, restsIn, turnWorth } from './colony-terms';
 import { cannotLift, type GroupTerms, planGroup } from './group-terms';
+import { modelOf } from './model';
 import type { PlanForbid, PlanLock, PlanningProblem, PlanParams, PublishedSession } from './problem';
 import { cannotCome, type DayHours, tempOf, type Times } from './slots';
+import { canPin } from './start';
 
 /** How a house plans. Points: one is one open skill practised once by one trainee. Figures: common practice. */
 export interface PlanningPractice {
@@ -173,7 +175,20 @@ export function seasonProblem(facts: SeasonFacts): SeasonProblem {
     forbids: [...facts.forbids, ...forbids.map(({ why: _, ...forbid }) => forbid)],
     published: facts.published === null ? null : { sessions: facts.published },
   };
-  return { problem, forbids, away };
+  return { problem: withToday(problem, practice), forbids, away };
+}
+
+/** People are on their way: what was told for today stays, unless its weather is no longer worth it or it cannot be kept. */
+function withToday(problem: PlanningProblem, { leastFit }: PlanningPractice): PlanningProblem {
+  const model = modelOf(problem);
+  if (!canPin(model, problem.locks)) return problem;
+  const today = new Set(problem.slots.filter(({ day, fit }) => day === 0 && fit >= leastFit).map(({ id }) => id));
+  const stays = (problem.published?.sessions ?? []).filter(({ slot }) => today.has(slot));
+  const locks = stays.reduce<readonly PlanLock[]>(
+    (kept, lock) => (canPin(model, [...kept, lock]) ? [...kept, lock] : kept),
+    problem.locks,
+  );
+  return { ...problem, locks };
 }
 
 /** Dates of a plan, first to last. */

@@ -39,6 +39,8 @@ export interface ColonyState {
   readonly starvation: Starvation | null;
   readonly swarm: SwarmRisk | null;
   readonly events: readonly (ColonyEventRow & { readonly by_name: string })[];
+  /** The last visit that read a comb. */
+  readonly latest: ColonyRead | null;
 }
 
 /** Days back over which openings are looked at. */
@@ -171,6 +173,7 @@ function stateOf(
     starvation: expected && starvationWatch(expected, poor, practice.care.leastStoresKg),
     swarm: last && latest ? riskOf(season, hive, colony, last, latest) : null,
     events: one.events,
+    latest: latest ?? null,
   };
 }
 

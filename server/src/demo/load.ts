@@ -8,6 +8,7 @@ import {
   FLOW_TICKS,
   FOLLOW_UPS,
   FORAGE,
+  GROUP_TERMS,
   HAPPENINGS,
   HIVES,
   PEOPLE,
@@ -16,6 +17,8 @@ import {
   SALTPAN_VISITS,
   SCHOOLS,
   SESSIONS,
+  SUPERVISOR_TERMS,
+  TRAINEE_TERMS,
   VISITS,
 } from '@brave-comb/demo';
 import { supers } from '@brave-comb/core/equipment';
@@ -29,6 +32,7 @@ import { type SiteRow, hivesById } from '../equipment/store';
 import { recordEntries, startVisit } from '../inspection/service';
 import { addGroup, addPerson, addSchool } from '../people/service';
 import { addSession } from '../planning/service';
+import { setPlanningTerms } from '../planning/terms';
 import { PLANTS } from '@brave-comb/core/season';
 import { lastOf } from '@brave-comb/core/units';
 import { logColonyEvent } from '../care/calendar-service';
@@ -68,6 +72,7 @@ export async function loadDemo(context: Context): Promise<void> {
       if (first) {
         await loadFollowUps(within, names);
         await loadHappenings(within, names);
+        await loadTerms(within, names);
       }
     }
   });
@@ -143,6 +148,17 @@ async function loadHappenings(context: Context, names: Names): Promise<void> {
   for (const { date, alive } of ALIVE_TAPS)
     for (const hive of alive)
       await tapAlive(on(date), actor('morag'), found(names.hives, hive), { state: 'alive', date });
+}
+
+/** When groups and supervisors can come, what backs allow. */
+async function loadTerms(context: Context, names: Names): Promise<void> {
+  const morag = found(names.people, 'morag');
+  for (const { group, ...terms } of GROUP_TERMS)
+    await setPlanningTerms(context, morag, found(names.groups, group).id, { kind: 'group', ...terms });
+  for (const { person, ...terms } of SUPERVISOR_TERMS)
+    await setPlanningTerms(context, morag, found(names.people, person).id, { kind: 'supervisor', ...terms });
+  for (const { person, ...terms } of TRAINEE_TERMS)
+    await setPlanningTerms(context, morag, found(names.people, person).id, { kind: 'trainee', ...terms });
 }
 
 async function loadSessions(

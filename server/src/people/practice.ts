@@ -1,4 +1,5 @@
 import { type CalendarPractice, type CarePractice, DEFAULT_CALENDAR, DEFAULT_CARE } from '@brave-comb/core/care';
+import { DEFAULT_PLANNING, type PlanningPractice } from '@brave-comb/core/planning';
 import { DEFAULT_TRIGGERS, type Trigger } from '@brave-comb/core/season';
 import { DEFAULT_LIMITS, type Depth, type Limits } from '@brave-comb/core/weather';
 
@@ -19,6 +20,7 @@ export interface HousePractice {
   readonly openMinutes: number;
   /** Hours of the day, at the site, within which people are out. */
   readonly workingHours: readonly [number, number];
+  readonly planning: PlanningPractice;
 }
 
 export const DEFAULT_PRACTICE: HousePractice = {
@@ -31,4 +33,5 @@ export const DEFAULT_PRACTICE: HousePractice = {
   lift: { one: 16, two: 24 },
   openMinutes: 25,
   workingHours: [8, 19],
+  planning: DEFAULT_PLANNING,
 };

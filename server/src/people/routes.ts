@@ -3,6 +3,7 @@ import type { Context } from '../context';
 import { Refusal } from '../problem';
 import type { Serve } from '../routing';
 import { signInAttempts } from './attempts';
+import { messages, outbox, readMessage } from './messages';
 import { checkSignIn, shown } from './service';
 
 export function peopleRoutes(context: Context, serve: Serve): void {
@@ -31,6 +32,10 @@ export function peopleRoutes(context: Context, serve: Serve): void {
     response.clearCookie(context.cookieName);
     return { signedOut: true as const };
   });
+
+  serve(endpoints.messages, (_input, actor) => messages(context, actor));
+  serve(endpoints.readMessage, ({ params }, actor) => readMessage(context, actor, params.message));
+  serve(endpoints.outbox, (_input, actor) => outbox(context, actor));
 
   serve(endpoints.whoAmI, (_input, actor) => Promise.resolve({ person: actor ? shown(actor) : null, clock: clock() }));
 

@@ -66,6 +66,7 @@ export async function practiceOf(db: Knex, school: string): Promise<HousePractic
     limits: { ...DEFAULT_PRACTICE.limits, ...own.limits },
     care: { ...DEFAULT_PRACTICE.care, ...own.care },
     calendar: { ...DEFAULT_PRACTICE.calendar, ...own.calendar },
+    planning: { ...DEFAULT_PRACTICE.planning, ...own.planning },
   } as HousePractice;
 }
 

@@ -147,7 +147,11 @@ function tellingSides({ frames }: ColonyRead): NonNullable<GroupSheet['lastTime'
 }
 
 /** Every part with its weight by the last reading; boxes of the nest stay where they are. */
-function weighed(hive: HiveRow, last: ColonyRead | null, practice: HousePractice): GroupSheet['stack'] {
+export function weighed(
+  hive: Pick<HiveRow, 'stack'>,
+  last: ColonyRead | null,
+  practice: HousePractice,
+): GroupSheet['stack'] {
   const nest = new Set(nestBoxes(hive.stack).map((layer) => layer.id));
   return hive.stack.map((layer) => {
     const kg = last ? weightOf(layer, last) : null;

@@ -91,3 +91,50 @@ export async function supervisesTrainee(db: Knex, supervisor: string, trainee: s
     .first();
   return row !== undefined;
 }
+
+/** One opening that is planned, with its session. */
+export interface PlannedRow {
+  readonly session: string;
+  readonly site: string;
+  readonly zone: string;
+  readonly from: Date;
+  readonly to: Date;
+  readonly group: string;
+  readonly staff: 0 | 1;
+  readonly hive: string;
+  readonly supervisor: string;
+  readonly starts_at: Date;
+}
+
+/** Openings that are planned between two moments and of which none has begun. */
+export const plannedFrom = (db: Knex, school: string, from: Date, until: Date): Promise<PlannedRow[]> =>
+  db('sessions')
+    .join('session_groups', 'session_groups.session', 'sessions.id')
+    .join('trainee_groups', 'trainee_groups.id', 'session_groups.trainee_group')
+    .join('sites', 'sites.id', 'sessions.site')
+    .where('sessions.school', school)
+    .where('sessions.status', 'planned')
+    .where('sessions.starts_at', '>', from)
+    .where('sessions.starts_at', '<', until)
+    .whereNotExists(db('visits').whereRaw('visits.session = sessions.id').select(db.raw('1')))
+    .orderBy('sessions.starts_at')
+    .orderBy('session_groups.starts_at')
+    .select<PlannedRow[]>(
+      'sessions.id as session',
+      'sessions.site',
+      'sites.zone',
+      'sessions.starts_at as from',
+      'sessions.ends_at as to',
+      'session_groups.trainee_group as group',
+      'trainee_groups.staff',
+      'session_groups.hive',
+      'session_groups.supervisor',
+      'session_groups.starts_at',
+    );
+
+/** Takes planned sessions out, with their openings. */
+export async function dropSessions(db: Knex, school: string, ids: readonly string[]): Promise<void> {
+  const own = db('sessions').where({ school }).whereIn('id', ids).select('id');
+  await db('session_groups').whereIn('session', own).delete();
+  await db('sessions').where({ school }).whereIn('id', ids).delete();
+}

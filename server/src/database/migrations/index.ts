@@ -1,10 +1,12 @@
 import type { Knex } from 'knex';
 import * as first from './001-first-tables';
 import * as ahead from './002-ahead';
+import * as planner from './003-planner';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
   { name: '002-ahead', ...ahead },
+  { name: '003-planner', ...planner },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

@@ -1,0 +1,298 @@
+import type { Pin, PlanningTerms } from '@brave-comb/contract';
+import {
+  fitSlots,
+  type OfferedSlot,
+  openingMinutes,
+  planDays,
+  type PlanForbid,
+  type PlanLock,
+  type PublishedSession,
+  seasonProblem,
+  type SeasonProblem,
+  temperatureAt,
+  type Times,
+} from '@brave-comb/core/planning';
+import { chanceOfStretch, MINUTE, type Outlook } from '@brave-comb/core/weather';
+import { nestBoxes, supers } from '@brave-comb/core/equipment';
+import { type Standings, standingsFrom } from '@brave-comb/core/skills';
+import { addDays } from '@brave-comb/core/units';
+import { type ColonyState, colonyStates } from '../care/colony-state';
+import type { Context } from '../context';
+import { dateAt, hourAt } from '../dates';
+import { type SiteRow, sitesOf } from '../equipment/store';
+import { visitMoods, visitsOfHives } from '../inspection/store';
+import type { HousePractice } from '../people/practice';
+import { practiceOf, traineesOf } from '../people/store';
+import { phaseNow, type SiteSeason, siteSeason } from '../season/site-season';
+import { demonstrationsOf } from '../skills/store';
+import { weighed } from './group-sheet';
+import { type PinRow, pinsOf, staffOf, termsOf, traineeGroups, type GroupRow } from './plan-store';
+import { plannedFrom, type PlannedRow } from './store';
+
+/** A slot with where and when it is. */
+export interface SiteSlot extends OfferedSlot {
+  readonly siteName: string;
+  readonly zone: string;
+  /** Instants in ms since 1970. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The season as the planner sees it. */
+export interface PlanningSeason extends SeasonProblem {
+  readonly today: string;
+  readonly slots: readonly SiteSlot[];
+  readonly groups: readonly (GroupRow & { readonly trainees: readonly { id: string; name: string }[] })[];
+  readonly supervisors: readonly { readonly id: string; readonly name: string; readonly senior: boolean }[];
+  readonly colonies: readonly (ColonyState & { readonly site: SiteRow })[];
+  readonly pins: readonly (PinRow & { readonly by_name: string })[];
+  readonly forecast: { readonly issuedAt: string | null; readonly problem: string | null };
+  readonly standing: Standings;
+}
+
+/** Everybody can come in working hours until the school says otherwise. */
+const anyDay = ([from, to]: HousePractice['workingHours']): Times => ({
+  weekly: [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, from: from * 60, to: to * 60 })),
+  away: [],
+});
+
+export const usualTerms = {
+  group: (practice: HousePractice): Extract<PlanningTerms, { kind: 'group' }> => ({
+    kind: 'group',
+    times: anyDay(practice.workingHours),
+    sessions: 2,
+    gapDays: 3,
+    maxTemper: 3,
+    until: null,
+  }),
+  supervisor: (practice: HousePractice, senior: boolean): Extract<PlanningTerms, { kind: 'supervisor' }> => ({
+    kind: 'supervisor',
+    times: anyDay(practice.workingHours),
+    senior,
+  }),
+  trainee: { kind: 'trainee', liftKg: null, seated: false },
+} as const;
+
+const MONTHS_BACK = 120;
+
+/**
+ * Gathers what the planner needs of a school's season.
+ *
+ * @param context database, clock, weather
+ * @param school id of the school
+ * @returns the problem, and the facts that its screen names things by
+ */
+export async function planningSeason(context: Context, school: string): Promise<PlanningSeason> {
+  const { db, clock } = context;
+  const [sites, practice, groups, staff, terms, pins] = await Promise.all([
+    sitesOf(db, school),
+    practiceOf(db, school),
+    traineeGroups(db, school),
+    staffOf(db, school),
+    termsOf(db, school),
+    pinsOf(db, school),
+  ]);
+  const seasons: SiteSeason[] = [];
+  for (const site of sites) seasons.push(await siteSeason(context, site));
+  const now = clock.now();
+  const today = seasons[0]?.today ?? dateAt('UTC', now);
+  const last = addDays(today, practice.planning.horizonDays);
+  const planned = await plannedFrom(db, school, now, new Date(hourAt(sites[0]?.zone ?? 'UTC', last, 0)));
+  const slots = seasons
+    .flatMap((season) => slotsOf(season, practice, now.getTime(), planned))
+    .sort((a, b) => a.from - b.from || a.siteName.localeCompare(b.siteName));
+  const trainees = await traineesOf(
+    db,
+    school,
+    groups.map(({ id }) => id),
+  );
+  const standing = standingsFrom(
+    await demonstrationsOf(
+      db,
+      school,
+      trainees.map(({ id }) => id),
+    ),
+  );
+  const states: (ColonyState & { site: SiteRow })[] = [];
+  for (const season of seasons)
+    states.push(...(await colonyStates(context, season)).map((state) => ({ ...state, site: season.site })));
+  const since = new Date(now.getTime() - MONTHS_BACK * 86_400_000);
+  const moods = await visitMoods(db, school, since, now);
+  const visits = await visitsOfHives(
+    db,
+    school,
+    states.map(({ hive }) => hive.id),
+    since,
+    now,
+  );
+  const termsBy = new Map(terms.map((row) => [row.owner, row.terms]));
+  const pick = <T extends PlanningTerms>(owner: string, usual: T): T => (termsBy.get(owner) as T | undefined) ?? usual;
+  const supervisors = staff.map(({ id, name, role }) => {
+    const own = pick(id, usualTerms.supervisor(practice, role === 'lead'));
+    return { id, name, senior: own.senior, times: own.times };
+  });
+  const slotIds = new Set(slots.map(({ id }) => id));
+  const result = seasonProblem({
+    name: `plan from ${today}`,
+    today,
+    practice: practice.planning,
+    restDays: practice.calendar.restDays,
+    openingLimit: practice.openingLimit,
+    lift: practice.lift,
+    slots,
+    groups: groups.map((group) => {
+      const own = pick(group.id, usualTerms.group(practice));
+      return {
+        id: group.id,
+        trainees: trainees
+          .filter((each) => each.group === group.id)
+          .map(({ id }) => ({ id, ...pick<Extract<PlanningTerms, { kind: 'trainee' }>>(id, usualTerms.trainee) })),
+        sessions: own.sessions,
+        gapDays: own.gapDays,
+        maxTemper: own.maxTemper,
+        until: own.until,
+        times: own.times,
+        visits: visits.flatMap(({ trainee_group, started_at, closed_at, stack }) =>
+          trainee_group === group.id && closed_at !== null
+            ? [
+                {
+                  took: (closed_at.getTime() - started_at.getTime()) / 60_000,
+                  reckoned: openingMinutes(framesOf(stack), supers(stack).length),
+                },
+              ]
+            : [],
+        ),
+      };
+    }),
+    standing,
+    supervisors,
+    colonies: states.map((state) => {
+      const { hive, colony, calendar, openings, expected, swarm, site, latest } = state;
+      const season = seasons.find((each) => each.site.id === site.id)!;
+      const loads = weighed(hive, latest, practice).flatMap(({ kg, lift }) => (lift === 'stays put' ? [] : (kg ?? [])));
+      const suspicion = state.events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion settled');
+      return {
+        id: hive.id,
+        site: site.id,
+        expected: expected && {
+          bees: expected.bees.value,
+          eggs: expected.eggs.value,
+          larvae: expected.larvae.value,
+          sealed: expected.sealed.value,
+          drone: expected.drone.value,
+          storesKg: expected.storesKg.value,
+        },
+        nestFrames: framesOf(hive.stack),
+        supers: supers(hive.stack).length,
+        moods: moods.flatMap((each) => (each.hive === hive.id ? (each.mood ?? []) : [])),
+        swarm: swarm?.level ?? null,
+        suspect: suspicion?.kind === 'suspicion',
+        queenMarked: Boolean(colony.queen_marked),
+        phase: phaseNow(season)?.phase ?? null,
+        calendar,
+        openings,
+        heaviestKg: loads.length === 0 ? null : Math.max(...loads),
+      };
+    }),
+    locks: pins.flatMap(({ what }) => ('pin' in what && slotIds.has(what.pin.slot) ? [lockOf(what.pin)] : [])),
+    forbids: pins.flatMap(({ what }): PlanForbid[] => ('forbid' in what ? [what.forbid] : [])),
+    published: planned.length === 0 ? null : publishedOf(planned),
+  });
+  return {
+    ...result,
+    today,
+    slots,
+    groups: groups.map((group) => ({ ...group, trainees: trainees.filter((each) => each.group === group.id) })),
+    supervisors,
+    colonies: states,
+    pins,
+    forecast: {
+      issuedAt: seasons[0]?.forecast.ensemble?.issued ?? null,
+      problem: seasons.map(({ forecast }) => forecast.problem).find((problem) => problem !== null) ?? null,
+    },
+    standing,
+  };
+}
+
+const framesOf = (stack: Parameters<typeof nestBoxes>[0]) => nestBoxes(stack).reduce((sum, box) => sum + box.frames, 0);
+
+const lockOf = (pin: Extract<Pin, { pin: unknown }>['pin']): PlanLock =>
+  'staff' in pin ? { staff: true, hive: pin.hive, slot: pin.slot } : pin;
+
+/** Name of a slot: a place and a moment, so that it stays the same when the forecast changes. */
+export const slotName = (site: string, date: string, start: number) =>
+  `${date}T${String(Math.floor(start / 60)).padStart(2, '0')}:${String(start % 60).padStart(2, '0')}/${site}`;
+
+/** Slots at one site: those that hold planned sessions as they were told, and others where the weather offers them. */
+function slotsOf(season: SiteSeason, practice: HousePractice, now: number, planned: readonly PlannedRow[]): SiteSlot[] {
+  const { site, today, forecast } = season;
+  const { planning } = practice;
+  const make = (from: number, to: number, fit: number, temperature: number): SiteSlot => {
+    const date = dateAt(site.zone, new Date(from));
+    const start = Math.round((from - hourAt(site.zone, date, 0)) / MINUTE);
+    return {
+      id: slotName(site.id, date, start),
+      site: site.id,
+      siteName: site.name,
+      zone: site.zone,
+      date,
+      start,
+      minutes: Math.round((to - from) / MINUTE),
+      fit,
+      temperature,
+      from,
+      to,
+    };
+  };
+  const outlook: Outlook | null = forecast.ensemble && {
+    ensemble: forecast.ensemble,
+    place: site,
+    limits: practice.limits,
+  };
+  const told = new Map(
+    planned
+      .filter((each) => each.site === site.id)
+      .map((each) => [each.session, [each.from.getTime(), each.to.getTime()] as const]),
+  );
+  const kept = [...new Set(told.values())]
+    .filter(([from], at, all) => all.findIndex((other) => other[0] === from) === at)
+    .map(([from, to]) =>
+      make(
+        from,
+        to,
+        outlook === null ? 0 : chanceOfStretch(outlook, 'full', from, to),
+        outlook === null ? 15 : temperatureAt(outlook, (from + to) / 2),
+      ),
+    );
+  if (outlook === null) return kept;
+  const [first, last] = practice.workingHours;
+  const offered = planDays(today, planning).flatMap((date) => {
+    const open = Math.max(hourAt(site.zone, date, first), Math.ceil(now / (30 * MINUTE)) * 30 * MINUTE);
+    const close = hourAt(site.zone, date, last);
+    if (open >= close) return [];
+    return fitSlots(outlook, [open, close], {
+      depth: 'full',
+      longest: planning.longest,
+      shortest: planning.shortest,
+      leastFit: planning.leastFit,
+      most: planning.slotsADay,
+      pause: planning.pause,
+    }).map(({ from, to, fit, temperature }) => make(from, to, fit, temperature));
+  });
+  const free = offered.filter((slot) => !kept.some((other) => slot.from < other.to && other.from < slot.to));
+  return [...kept, ...free];
+}
+
+function publishedOf(planned: readonly PlannedRow[]): PublishedSession[] {
+  const sessions = new Map<string, { group: string; slot: string; hives: string[] }>();
+  for (const each of planned) {
+    if (each.staff === 1) continue;
+    const date = dateAt(each.zone, each.from);
+    const slot = slotName(each.site, date, Math.round((each.from.getTime() - hourAt(each.zone, date, 0)) / MINUTE));
+    const key = `${each.group} ${slot}`;
+    const session = sessions.get(key) ?? { group: each.group, slot, hives: [] };
+    sessions.set(key, session);
+    session.hives.push(each.hive);
+  }
+  return [...sessions.values()];
+}
