@@ -11,6 +11,7 @@ await run(async () => {
     'e2e',
     'web/tsconfig.app.json',
     'web/tsconfig.spec.json',
+    'web/tsconfig.worker.json',
   ]) {
     const code = await show('npx', ['--no-install', 'tsc', '--noEmit', '-p', project]);
     if (code !== 0) process.exitCode = code;

@@ -14,6 +14,7 @@ const SETTINGS = [
   'server/build.mjs',
   'web/ngsw-config.json',
   'web/tsconfig.app.json',
+  'web/tsconfig.worker.json',
 ];
 
 function fingerprint() {

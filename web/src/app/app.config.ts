@@ -13,6 +13,8 @@ import * as inspectionEffects from './inspection/inspection.effects';
 import { inspectionFeature } from './inspection/inspection.feature';
 import * as peopleEffects from './people/people.effects';
 import { peopleFeature } from './people/people.feature';
+import * as planJobEffects from './planning/plan-job.effects';
+import { planJobFeature } from './planning/plan-job.feature';
 import * as planningEffects from './planning/planning.effects';
 import { planningFeature } from './planning/planning.feature';
 import * as seasonEffects from './season/season.effects';
@@ -30,9 +32,18 @@ export const appConfig: ApplicationConfig = {
     provideState(seasonFeature),
     provideState(viewsFeature),
     provideState(planningFeature),
+    provideState(planJobFeature),
     provideState(inspectionFeature),
     provideState(careFeature),
-    provideEffects(peopleEffects, seasonEffects, viewsEffects, planningEffects, inspectionEffects, careEffects),
+    provideEffects(
+      peopleEffects,
+      seasonEffects,
+      viewsEffects,
+      planningEffects,
+      planJobEffects,
+      inspectionEffects,
+      careEffects,
+    ),
     ...(isDevMode() ? [provideStoreDevtools({ maxAge: 50, connectInZone: false })] : []),
     provideIcons(),
     provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerImmediately' }),

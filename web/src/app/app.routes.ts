@@ -26,6 +26,12 @@ export const routes: Routes = [
         loadComponent: () => import('./ahead/day-sheet').then((m) => m.DaySheetScreen),
       },
       {
+        path: 'ahead/planner',
+        title: 'Planner – Brave Comb',
+        data: { place: 'Ahead', view: 'Planner', strip: 'compact' },
+        loadComponent: () => import('./planning/planner').then((m) => m.Planner),
+      },
+      {
         path: 'ahead/season',
         title: 'Season – Brave Comb',
         data: { place: 'Ahead', view: 'Season', strip: 'compact' },

@@ -13,7 +13,8 @@ export type ViewName =
   | 'dayPage'
   | 'forecastTrust'
   | 'colonyCalendars'
-  | 'calendarFeed';
+  | 'calendarFeed'
+  | 'planBoard';
 export type ViewData<V extends ViewName> = Output<(typeof endpoints)[V]>;
 
 /** Parameters, query and body of a call, before the contract has checked them. */

@@ -28,6 +28,7 @@ const PLACES: readonly (View & { readonly views: readonly View[] })[] = [
     link: '/ahead',
     views: [
       { name: 'Day sheet', link: '/ahead' },
+      { name: 'Planner', link: '/ahead/planner', roles: STAFF },
       { name: 'Season', link: '/ahead/season' },
       { name: 'Dues', link: '/ahead/dues', roles: STAFF },
       { name: 'Forage', link: '/ahead/forage' },

@@ -1,0 +1,50 @@
+import type { PlanJob } from '@brave-comb/contract';
+import type { InspectionPlan } from '@brave-comb/core/planning';
+import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
+import type { CallFault } from '../api/contract-client';
+import { PeopleEvents } from '../people/people.feature';
+
+export const PlanJobEvents = createActionGroup({
+  source: 'Plan job',
+  events: {
+    Asked: props<{ id: string; seconds: number; seed: number }>(),
+    Watched: props<{ id: string }>(),
+    Told: props<{ job: PlanJob }>(),
+    Lost: props<{ fault: CallFault }>(),
+    'Stop asked': props<{ id: string }>(),
+    'Resume asked': props<{ id: string; seconds: number }>(),
+    'Draft changed': props<{ plan: InspectionPlan; words: string }>(),
+    'Better plan taken': emptyProps(),
+    Undone: emptyProps(),
+    Published: emptyProps(),
+  },
+});
+
+interface Draft {
+  readonly plan: InspectionPlan;
+  /** What was done, for the undo. */
+  readonly words: string;
+}
+
+interface PlanJobState {
+  readonly job: PlanJob | null;
+  readonly fault: CallFault | null;
+  /** Changes made by hand, the newest last; empty while the board shows what the job finds. */
+  readonly drafts: readonly Draft[];
+}
+
+const initial: PlanJobState = { job: null, fault: null, drafts: [] };
+
+export const planJobFeature = createFeature({
+  name: 'planJob',
+  reducer: createReducer<PlanJobState>(
+    initial,
+    on(PlanJobEvents.asked, (state) => ({ ...state, fault: null, drafts: [] })),
+    on(PlanJobEvents.told, (state, { job }) => ({ ...state, job, fault: null })),
+    on(PlanJobEvents.lost, (state, { fault }) => ({ ...state, fault })),
+    on(PlanJobEvents.draftChanged, (state, draft) => ({ ...state, drafts: [...state.drafts, draft] })),
+    on(PlanJobEvents.betterPlanTaken, PlanJobEvents.published, (state) => ({ ...state, drafts: [] })),
+    on(PlanJobEvents.undone, (state) => ({ ...state, drafts: state.drafts.slice(0, -1) })),
+    on(PeopleEvents.signedOut, () => initial),
+  ),
+});
