@@ -125,6 +125,8 @@ export const PlanBoard = z.object({
   /** Why nothing can be planned, or which pins cannot be kept together. */
   hopeless: z.enum(HOPELESS).nullable(),
   conflict: z.object({ pins: list(Id), rules: list(Violation) }).nullable(),
+  /** Sessions and staff visits as people were told, with who leads them. */
+  told: InspectionPlanJson.pick({ sessions: true, staff: true }),
   published: Published.nullable(),
   job: PlanJob.nullable(),
   mayPlan: z.boolean(),

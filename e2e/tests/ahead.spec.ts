@@ -5,6 +5,7 @@ import { signIn, watchFaults } from './school';
 const view = (page: Page, name: string) => page.getByRole('link', { name, exact: true }).click();
 const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 const VIEWS = [
+  ['planner', 'Not placed, and why'],
   ['season', /Swarm season at Home orchard/],
   ['day/2026-05-14', /Thu 14 May at Home orchard/],
   ['dues', /What is due at Home orchard/],

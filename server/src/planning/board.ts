@@ -60,6 +60,10 @@ export async function planBoard(context: Context, actor: Actor): Promise<PlanBoa
     pins: season.pins.map(({ id, by_name, at, what }) => ({ id, by: by_name, at: iso(at), what })),
     hopeless: hopelessBecause(season.problem),
     conflict: conflictIn(season),
+    told: {
+      sessions: season.told.sessions.map((each) => ({ ...each, hives: [...each.hives] })),
+      staff: [...season.told.staff],
+    },
     published:
       version === undefined
         ? null

@@ -1,12 +1,12 @@
 import type { Pin, PlanningTerms } from '@brave-comb/contract';
 import {
+  type Assignments,
   fitSlots,
   type OfferedSlot,
   openingMinutes,
   planDays,
   type PlanForbid,
   type PlanLock,
-  type PublishedSession,
   seasonProblem,
   type SeasonProblem,
   temperatureAt,
@@ -48,6 +48,8 @@ export interface PlanningSeason extends SeasonProblem {
   readonly pins: readonly (PinRow & { readonly by_name: string })[];
   readonly forecast: { readonly issuedAt: string | null; readonly problem: string | null };
   readonly standing: Standings;
+  /** What people were told. */
+  readonly told: Assignments;
 }
 
 /** Everybody can come in working hours until the school says otherwise. */
@@ -131,6 +133,7 @@ export async function planningSeason(context: Context, school: string): Promise<
     const own = pick(id, usualTerms.supervisor(practice, role === 'lead'));
     return { id, name, senior: own.senior, times: own.times };
   });
+  const told = toldOf(planned);
   const slotIds = new Set(slots.map(({ id }) => id));
   const result = seasonProblem({
     name: `plan from ${today}`,
@@ -196,10 +199,11 @@ export async function planningSeason(context: Context, school: string): Promise<
     }),
     locks: pins.flatMap(({ what }) => ('pin' in what && slotIds.has(what.pin.slot) ? [lockOf(what.pin)] : [])),
     forbids: pins.flatMap(({ what }): PlanForbid[] => ('forbid' in what ? [what.forbid] : [])),
-    published: planned.length === 0 ? null : publishedOf(planned),
+    published: planned.length === 0 ? null : told.sessions,
   });
   return {
     ...result,
+    told,
     today,
     slots,
     groups: groups.map((group) => ({ ...group, trainees: trainees.filter((each) => each.group === group.id) })),
@@ -283,16 +287,21 @@ function slotsOf(season: SiteSeason, practice: HousePractice, now: number, plann
   return [...kept, ...free];
 }
 
-function publishedOf(planned: readonly PlannedRow[]): PublishedSession[] {
-  const sessions = new Map<string, { group: string; slot: string; hives: string[] }>();
-  for (const each of planned) {
-    if (each.staff === 1) continue;
-    const date = dateAt(each.zone, each.from);
-    const slot = slotName(each.site, date, Math.round((each.from.getTime() - hourAt(each.zone, date, 0)) / MINUTE));
-    const key = `${each.group} ${slot}`;
-    const session = sessions.get(key) ?? { group: each.group, slot, hives: [] };
+/** Planned openings as a plan: sessions with their hives in order, and what staff open alone. */
+function toldOf(planned: readonly PlannedRow[]): Assignments {
+  const sessions = new Map<string, { group: string; slot: string; supervisor: string; hives: string[] }>();
+  const staff: Assignments['staff'][number][] = [];
+  for (const { zone, from, site, group, hive, supervisor, staff: alone } of planned) {
+    const date = dateAt(zone, from);
+    const slot = slotName(site, date, Math.round((from.getTime() - hourAt(zone, date, 0)) / MINUTE));
+    if (alone === 1) {
+      staff.push({ slot, hive });
+      continue;
+    }
+    const key = `${group} ${slot}`;
+    const session = sessions.get(key) ?? { group, slot, supervisor, hives: [] };
     sessions.set(key, session);
-    session.hives.push(each.hive);
+    session.hives.push(hive);
   }
-  return [...sessions.values()];
+  return { sessions: [...sessions.values()], staff };
 }

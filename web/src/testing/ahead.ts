@@ -23,6 +23,7 @@ export async function showView<T>(
   data: object,
   role: Role = 'lead',
   inputs: Readonly<Record<string, unknown>> = {},
+  providers: Parameters<typeof show>[2] = [],
 ) {
   if (!('ResizeObserver' in globalThis)) Object.assign(globalThis, { ResizeObserver: NoResize });
   const dispatched: Action[] = [];
@@ -33,6 +34,7 @@ export async function showView<T>(
     provideState(peopleFeature),
     provideState(seasonFeature),
     provideState(viewsFeature),
+    ...providers,
   ]);
   const store = TestBed.inject(Store);
   const send = store.dispatch.bind(store) as (action: Action) => void;

@@ -1,7 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { PlanBoard } from '@brave-comb/contract';
-import type { InspectionPlan, PlanItem, PlanLock, PlanningProblem, WhyNot } from '@brave-comb/core/planning';
+import {
+  type InspectionPlan,
+  objectiveOf,
+  type PlanItem,
+  type PlanLock,
+  planOf,
+  type PlanningProblem,
+  type WhyNot,
+} from '@brave-comb/core/planning';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { peopleFeature } from '../people/people.feature';
@@ -63,9 +71,7 @@ export class Planner {
     const board = this.board();
     if (!board) return null;
     const found = this.job()?.plan ?? null;
-    const published = board.published?.plan ?? toldPlan(board);
-    const current = this.drafts().at(-1)?.plan ?? (found !== null && this.fits(board, found) ? found : published);
-    return current;
+    return this.drafts().at(-1)?.plan ?? (found !== null && this.fits(board, found) ? found : toldPlan(board));
   });
   protected readonly chosen = signal<PlanItem | null>(null);
   protected readonly why = signal<Answers['why'] | null>(null);
@@ -74,10 +80,22 @@ export class Planner {
   protected readonly words = signal('');
   private readonly names = computed(() => namesOf(this.board()));
 
-  protected readonly slots = computed(() => {
+  protected readonly all = signal(false);
+  /** Slots in the plan, and those that a group and a supervisor could use; all of them on request. */
+  private readonly shown = computed(() => {
     const board = this.board();
+    const plan = this.plan();
+    if (!board) return [];
+    const used = new Set([...(plan?.sessions ?? []), ...(plan?.staff ?? [])].map(({ slot }) => slot));
+    const led = new Set(board.problem.supervisors.flatMap(({ slots }) => slots));
+    const open = new Set(board.problem.groups.flatMap(({ slots }) => slots.filter((slot) => led.has(slot))));
+    return board.slots.filter(({ id }) => this.all() || used.has(id) || open.has(id));
+  });
+  protected readonly hidden = computed(() => (this.board()?.slots.length ?? 0) - this.shown().length);
+
+  protected readonly slots = computed(() => {
     const used = new Set([...(this.plan()?.sessions ?? []), ...(this.plan()?.staff ?? [])].map(({ slot }) => slot));
-    return (board?.slots ?? []).map((slot) => ({
+    return this.shown().map((slot) => ({
       ...slot,
       day: shortDate(slot.date),
       hours: `${timeOf(slot.startsAt, slot.zone)}–${timeOf(slot.endsAt, slot.zone)}`,
@@ -107,10 +125,10 @@ export class Planner {
       pinned: pinned(group, slot, hive),
     });
     const groups = board.groups.map((group) => ({
-      id: group.id as string | null,
+      id: group.id,
       name: group.name,
       about: [`${group.size} trainees`, `${group.openSkills} skills open`],
-      cells: board.slots.map((slot): Cell => {
+      cells: this.shown().map((slot): Cell => {
         const session = plan.sessions.find((each) => each.group === group.id && each.slot === slot.id);
         return {
           slot: slot.id,
@@ -126,7 +144,7 @@ export class Planner {
       id: null,
       name: 'Staff',
       about: ['alone', 'care only'],
-      cells: board.slots.map((slot): Cell => ({
+      cells: this.shown().map((slot): Cell => ({
         slot: slot.id,
         group: null,
         tokens: plan.staff.filter((each) => each.slot === slot.id).map(({ hive }) => token(null, slot.id, hive)),
@@ -394,18 +412,10 @@ const withoutHive = (plan: InspectionPlan, item: Extract<PlanItem, { kind: 'hive
   }),
 });
 
-/** Sessions that were told before any plan was published. */
-function toldPlan(board: PlanBoard): InspectionPlan {
-  const problem = board.problem as PlanningProblem;
-  return {
-    format: 'inspection-plan/1',
-    instance: problem.name,
-    objective: 0,
-    bound: null,
-    gap: null,
-    sessions: (problem.published?.sessions ?? []).map((each) => ({ ...each, supervisor: '' })),
-    staff: [],
-  };
+/** The plan as people were told it. */
+function toldPlan({ problem, told }: PlanBoard): InspectionPlan {
+  const objective = objectiveOf(problem, told);
+  return planOf(problem, told, objective, null);
 }
 
 function namesOf(board: PlanBoard | null): ReadonlyMap<string, string> {

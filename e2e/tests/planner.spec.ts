@@ -1,0 +1,62 @@
+import { expect, test } from '@playwright/test';
+import { signIn, watchFaults } from './school';
+
+test('a plan is reckoned, proven, explained, moved with its price, undone, pinned by key and unpinned', async ({
+  page,
+}) => {
+  test.setTimeout(90_000);
+  const faults = watchFaults(page);
+  await signIn(page, 'morag');
+  await page.getByRole('link', { name: 'Planner', exact: true }).click();
+  const board = page.getByRole('region', { name: /^Slots across/ });
+  await expect(board.getByRole('row', { name: /^Curlew/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Plan/ }).click();
+  await expect(page.locator('bc-plan-course')).toContainText(/Within \d|The best possible/, { timeout: 20_000 });
+  const stop = page.getByRole('button', { name: 'Stop' });
+  if (await stop.isVisible()) await stop.click().catch(() => undefined);
+  await expect(page.getByRole('button', { name: 'Plan again' })).toBeVisible({ timeout: 15_000 });
+  const tokens = board.locator('button.token');
+  expect(await tokens.count()).toBeGreaterThan(8);
+
+  // Arrow keys go from hive to hive; the one that is chosen says why.
+  await tokens.first().focus();
+  await page.keyboard.press('ArrowRight');
+  const focused = page.locator('button.token:focus');
+  await expect(focused).toBeVisible();
+  await focused.press('Enter');
+  const why = page.getByRole('region', { name: /^Why hive/ });
+  await expect(why.getByText(/^[+−]\d+\.\d points$/)).toBeVisible();
+  await expect(why.getByText(/Skills|Care|Weather/).first()).toBeVisible();
+  await expect(why.getByText('Or else')).toBeVisible({ timeout: 15_000 });
+
+  const move = why.getByRole('button', { name: 'Move' }).first();
+  await move.click();
+  await expect(page.getByText(/^Moved, \d+\.\d points/)).toBeVisible({ timeout: 15_000 });
+  await page.keyboard.press('u');
+  await expect(page.getByText(/^Undone: Moved/)).toBeVisible();
+
+  await board.locator('button.token').nth(3).click();
+  await page.keyboard.press('p');
+  const pins = page.getByRole('region', { name: 'Pins' });
+  await expect(pins.getByText(/^Pinned: /)).toBeVisible();
+  await pins.getByRole('button', { name: 'Take back' }).click();
+  await expect(pins).toBeHidden();
+  expect(faults).toEqual([]);
+});
+
+test('the board stays when the page is closed and opened again while a plan is being reckoned', async ({ page }) => {
+  await signIn(page, 'morag');
+  await page.goto('/ahead/planner');
+  await page.getByRole('button', { name: /^Plan/ }).click();
+  await page.goto('/ahead');
+  await page.goto('/ahead/planner');
+  await expect(page.locator('bc-plan-course')).toContainText(/Within \d|The best possible/, { timeout: 20_000 });
+});
+
+test('a supervisor sees the board and cannot plan', async ({ page }) => {
+  await signIn(page, 'ruth');
+  await page.goto('/ahead/planner');
+  await expect(page.getByRole('row', { name: /^Lapwing/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Plan/ })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Publish' })).toHaveCount(0);
+});
