@@ -189,9 +189,9 @@ async function seasonPaint(address) {
   }
 }
 
-/** Fitness of 20 members × 240 hours at 50 sites, beside a plain loop over the same hours. */
-async function fitness() {
-  const child = spawn('node', ['--import', 'tsx', 'core/bench/fitness.ts'], {
+/** Runs a bench of the core, which prints its figures as JSON. */
+async function core(name) {
+  const child = spawn('node', ['--import', 'tsx', `core/bench/${name}.ts`], {
     cwd: ROOT,
     stdio: ['ignore', 'pipe', 'inherit'],
   });
@@ -245,11 +245,18 @@ await run(async () => {
     say(
       `  an empty chart                                         ${season.empty.toFixed(0)} ms (${(season.full / season.empty).toFixed(1)} times)`,
     );
-    const fit = await fitness();
+    const fit = await core('fitness');
     say(`fitness, 20 members × 240 hours × 50 sites (median)      ${fit.fitness.toFixed(0)} ms`);
     say(
       `  a plain loop over the same hours                       ${fit.loop.toFixed(1)} ms (${(fit.fitness / fit.loop).toFixed(0)} times)`,
     );
+    say(
+      'plans: worth ÷ best bound after 1 s and 10 s cpu (mean of 3 seeds), bound ready, moves a second, memory so far',
+    );
+    for (const { name, one, ten, ready, proven, perSecond, memory } of await core('plan'))
+      say(
+        `  ${name.padEnd(10)} ${one.toFixed(4)}  ${ten === null ? '      ' : ten.toFixed(4)}  ${ready.toFixed(1)} s${proven ? ', proven' : ''}  ${(perSecond / 1000).toFixed(0)} k/s  ${memory.toFixed(0)} MB`,
+      );
     const load = await requestsPerSecond(address);
     say(`day sheet, requests a second                             ${load.daySheet.toFixed(0)}`);
     say(
