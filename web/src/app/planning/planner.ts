@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  Injector,
+  afterNextRender,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { PlanBoard } from '@brave-comb/contract';
 import {
@@ -47,12 +58,14 @@ interface Cell {
   templateUrl: './planner.html',
   styleUrl: './planner.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(keydown)': 'key($event)' },
+  host: { '(document:keydown)': 'key($event)' },
 })
 export class Planner {
   private readonly store = inject(Store);
   private readonly desk = inject(ViewDesk);
   private readonly thinker = inject(PlanThinker);
+  private readonly injector = inject(Injector);
+  private readonly element = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   protected readonly watched = this.desk.watch('planBoard', () => ({}));
   protected readonly board = this.watched.data;
   protected readonly told = this.store.selectSignal(planJobFeature.selectJob);
@@ -275,6 +288,9 @@ export class Planner {
         ? { kind: 'staff', slot: lock.slot, hive: lock.hive }
         : { kind: 'hive', group: lock.group, slot: lock.slot, hive: lock.hives?.[0] ?? '' },
     );
+    // The button that was pressed goes with the old prices: the focus follows the hive.
+    const focus = () => this.element.querySelector<HTMLElement>('button.token[aria-pressed="true"]')?.focus();
+    afterNextRender({ read: focus }, { injector: this.injector });
   }
 
   protected pin(): void {
