@@ -111,7 +111,7 @@ export const VisitFile = z.object({
   /** What the colony should look like today; `null` without an earlier visit. */
   expected: ExpectedState.nullable(),
   entries: list(VisitEntry),
-  trainees: list(z.object({ id: Id, name: z.string() })),
+  trainees: list(z.object({ id: Id, name: z.string(), seated: z.boolean() })),
   /** Skills open in the group, those that most trainees need first. */
   skills: list(z.object({ id: z.string(), name: z.string(), open: list(Id) })),
   weather: z.object({ temperature: z.number(), gust: z.number(), rainFrom: Instant.nullable() }).nullable(),

@@ -39,26 +39,61 @@ describe('standing', () => {
 });
 
 describe('the rota', () => {
-  it('gives everybody a place in every turn and those who need it the frames first', () => {
-    const [first] = roleRota(['ravi', 'li', 'niamh', 'chloe', 'nadia', 'yusuf'], 10);
-    expect(first?.roles.frames).toEqual(['ravi', 'li']);
+  const trainee = (name: string, open: readonly string[] = [], seated = false) => ({ name, open, seated });
+  const group = ['ravi', 'li', 'niamh', 'chloe', 'nadia', 'yusuf'];
+  const national = { frames: 10, horizontal: false };
+
+  it('gives the frames first to those who still have to show what is shown there', () => {
+    const [first] = roleRota(
+      group.map((name) =>
+        trainee(name, name === 'nadia' ? ['finds-eggs', 'makes-gap'] : name === 'li' ? ['lifts-straight'] : []),
+      ),
+      national,
+    );
+    expect(first?.roles.frames).toEqual(['nadia', 'li']);
     expect(first).toMatchObject({ fromFrame: 1, toFrame: 3 });
+  });
+
+  it('puts each role to those who need it, and passes it on', () => {
+    const turns = roleRota(
+      group.map((name) =>
+        trainee(name, name === 'yusuf' ? ['lights-smoker', 'eases-off'] : name === 'chloe' ? ['sums-up'] : []),
+      ),
+      national,
+    );
+    expect(turns[0]?.roles.smoke).toEqual(['yusuf']);
+    expect(turns[0]?.roles.record).toEqual(['chloe']);
+    expect(new Set(turns.map(({ roles }) => roles.smoke[0])).size).toBe(turns.length);
+  });
+
+  it('lets one who works sitting record and keep the time, and hold frames where the hive stands at table height', () => {
+    const sitting = group.map((name) => trainee(name, ['lifts-straight'], name === 'ravi'));
+    const held = (horizontal: boolean) =>
+      roleRota(sitting, { frames: 10, horizontal }).flatMap(({ roles }) => roles.frames);
+    expect(held(false)).not.toContain('ravi');
+    expect(held(true)).toContain('ravi');
+    expect(roleRota([trainee('ravi', [], true)], national)[0]?.roles.frames).toEqual(['ravi']);
   });
 
   it('covers all frames once, seats everybody once a turn, and lets up to six hold a frame each', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 12 }), fc.integer({ min: 3, max: 24 }), (size, frames) => {
-        const group = Array.from({ length: size }, (_, index) => `trainee ${index}`);
-        const turns = roleRota(group, frames);
-        expect(turns[0]?.fromFrame).toBe(1);
-        expect(turns.at(-1)?.toFrame).toBe(frames);
-        turns.slice(1).forEach((turn, index) => expect(turn.fromFrame).toBe(turns[index]!.toFrame + 1));
-        for (const turn of turns) expect(Object.values(turn.roles).flat().sort()).toEqual([...group].sort());
-        const held = new Set(turns.flatMap((turn) => turn.roles.frames));
-        expect(held.size).toBe(Math.min(size, turns.length * turns[0]!.roles.frames.length));
-      }),
+      fc.property(
+        fc.array(fc.subarray(CHECKLIST.map(({ id }) => id)), { minLength: 1, maxLength: 12 }),
+        fc.integer({ min: 3, max: 24 }),
+        (open, frames) => {
+          const names = open.map((skills, index) => trainee(`trainee ${index}`, skills));
+          const turns = roleRota(names, { frames, horizontal: false });
+          expect(turns[0]?.fromFrame).toBe(1);
+          expect(turns.at(-1)?.toFrame).toBe(frames);
+          turns.slice(1).forEach((turn, index) => expect(turn.fromFrame).toBe(turns[index]!.toFrame + 1));
+          for (const turn of turns)
+            expect(Object.values(turn.roles).flat().sort()).toEqual(names.map(({ name }) => name).sort());
+          const held = new Set(turns.flatMap((turn) => turn.roles.frames));
+          expect(held.size).toBe(Math.min(names.length, turns.length * turns[0]!.roles.frames.length));
+        },
+      ),
     );
-    expect(() => roleRota([], 10)).toThrow(/at least one trainee/);
+    expect(() => roleRota([], national)).toThrow(/at least one trainee/);
   });
 });
 

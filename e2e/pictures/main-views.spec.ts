@@ -47,6 +47,14 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await expect(page.locator('bc-season-strip .day')).toHaveCount(21);
   await take(page, 'day-sheet');
 
+  await page.goto('/ahead/planner');
+  await page.getByRole('button', { name: /^Plan/ }).click();
+  await expect(page.locator('bc-plan-course')).toContainText(/Within \d|The best possible/, { timeout: 20_000 });
+  await expect(page.getByRole('button', { name: 'Plan again' })).toBeVisible({ timeout: 70_000 });
+  await page.locator('button.token').nth(5).click();
+  await expect(page.getByText('Or else')).toBeVisible({ timeout: 20_000 });
+  await take(page, 'planner');
+
   for (const [name, heading] of [
     ['season', /^Swarm season/],
     ['dues', /^What is due/],

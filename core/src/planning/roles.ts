@@ -1,3 +1,5 @@
+import { CHECKLIST, type Skill } from '../skills';
+
 /** Jobs at one hive. Several may watch; two hold frames when the group is large enough. */
 export const ROLES = ['smoke', 'frames', 'record', 'clock', 'watch'] as const;
 export type Role = (typeof ROLES)[number];
@@ -9,32 +11,92 @@ export interface RotaTurn {
   readonly roles: Readonly<Record<Role, readonly string[]>>;
 }
 
+/** A trainee as the rota sees one. */
+export interface RotaTrainee {
+  readonly name: string;
+  /** Skills still open. */
+  readonly open: readonly string[];
+  /** Works sitting: holds frames only where the hive stands at table height. */
+  readonly seated: boolean;
+}
+
+export interface RotaHive {
+  readonly frames: number;
+  /** Stands at table height: a horizontal hive. */
+  readonly horizontal: boolean;
+}
+
+const skillsOf = (...stages: Skill['stage'][]) =>
+  CHECKLIST.filter(({ stage }) => stages.includes(stage)).map(({ id }) => id);
+
+/** Skills that one can show in each role. */
+const SHOWN_IN: Readonly<Record<Role, ReadonlySet<string>>> = {
+  frames: new Set(skillsOf('frames', 'reading', 'queen')),
+  smoke: new Set(['lights-smoker', 'smokes-in-order', 'eases-off']),
+  record: new Set(['expects', 'adds-brood', 'sums-up']),
+  clock: new Set(['reads-weather', 'limits-exposure', 'knows-enough']),
+  watch: new Set(['clear-of-flight', 'reads-entrance']),
+};
+/** Roles that are given to one each, besides the frames. */
+const SINGLE = ['smoke', 'record', 'clock'] as const;
+
 /**
- * A rota for one visit: the frames in three turns, everybody once at the frames as far as the group allows, those who need it first.
+ * A rota for one visit: the frames in three turns, everybody once at the frames as far as the group allows, and in each role
+ * those who still have to show what is shown there.
  *
- * @param trainees ids, those who most need to hold frames first; 1 to 12
- * @param frames frames in the box
+ * @param trainees 1 to 12; of two who need a role alike the earlier one comes first
+ * @param hive frames of the box, and whether one can sit at it
  * @returns three turns (fewer when the box has fewer frames)
  * @throws RangeError for an empty group
- * @example roleRota(['ravi', 'li', 'niamh'], 11)[0]?.roles.frames // ['ravi']
  */
-export function roleRota(trainees: readonly string[], frames: number): readonly RotaTurn[] {
+export function roleRota(trainees: readonly RotaTrainee[], hive: RotaHive): readonly RotaTurn[] {
   if (trainees.length === 0) throw new RangeError('a rota needs at least one trainee');
-  const turns = Math.min(3, frames);
-  const holders = Math.max(1, Math.min(2, Math.ceil(trainees.length / turns)));
-  return Array.from({ length: turns }, (_, turn) => {
-    const shifted = trainees.map((_each, index) => trainees[(index + turn * holders) % trainees.length]!);
-    const [smoke, record, clock, ...watch] = shifted.slice(holders);
+  const { frames } = hive;
+  const count = Math.min(3, frames);
+  const holders = handlersByTurn(trainees, hive, count);
+  const had = new Map<string, number>();
+  return holders.map((holding, turn) => {
+    let left = trainees.filter((each) => !holding.includes(each));
+    const single = SINGLE.map((role) => {
+      const times = ({ name }: RotaTrainee) => had.get(`${role} ${name}`) ?? 0;
+      const [taken] = left.toSorted((a, b) => times(a) - times(b) || need(b, role) - need(a, role));
+      if (taken !== undefined) {
+        had.set(`${role} ${taken.name}`, times(taken) + 1);
+        left = left.filter((each) => each !== taken);
+      }
+      return [role, taken === undefined ? [] : [taken.name]] as const;
+    });
+    const [smoke, record, clock] = single.map(([, names]) => names) as [string[], string[], string[]];
     return {
-      fromFrame: Math.floor((turn * frames) / turns) + 1,
-      toFrame: Math.floor(((turn + 1) * frames) / turns),
+      fromFrame: Math.floor((turn * frames) / count) + 1,
+      toFrame: Math.floor(((turn + 1) * frames) / count),
       roles: {
-        frames: shifted.slice(0, holders),
-        smoke: smoke ? [smoke] : [],
-        record: record ? [record] : [],
-        clock: clock ? [clock] : [],
-        watch,
+        frames: holding.map(({ name }) => name),
+        smoke,
+        record,
+        clock,
+        watch: left.map(({ name }) => name),
       },
     };
   });
+}
+
+const need = ({ open }: RotaTrainee, role: Role) => open.filter((skill) => SHOWN_IN[role].has(skill)).length;
+
+/** Who holds frames in each turn: those who need it most first, nobody twice while somebody has not. */
+function handlersByTurn(
+  trainees: readonly RotaTrainee[],
+  { horizontal }: RotaHive,
+  turns: number,
+): readonly (readonly RotaTrainee[])[] {
+  const standing = trainees.filter(({ seated }) => horizontal || !seated);
+  const able = standing.length > 0 ? standing : trainees;
+  const each = Math.max(1, Math.min(2, Math.ceil(able.length / turns)));
+  const queue = able.toSorted((a, b) => need(b, 'frames') - need(a, 'frames'));
+  return Array.from({ length: turns }, (_, turn) =>
+    Array.from(
+      { length: Math.min(each, queue.length) },
+      (_each, place) => queue[(turn * each + place) % queue.length]!,
+    ),
+  );
 }

@@ -3,7 +3,7 @@ import { type MarkColour, markColour } from '@brave-comb/core/biology';
 import { HIVE_TYPES, type Layer, boxWeight, isBox, liftAdvice, nestBoxes, supers } from '@brave-comb/core/equipment';
 import { BROOD, type FrameSide, type Letter } from '@brave-comb/core/inspection';
 import { roleRota, whyThisHive } from '@brave-comb/core/planning';
-import { type Standings, isOpen } from '@brave-comb/core/skills';
+import { CHECKLIST, type Standings, isOpen } from '@brave-comb/core/skills';
 import { daysBetween, roundTo } from '@brave-comb/core/units';
 import type { FollowUpRow } from '../care/store';
 import type { Context } from '../context';
@@ -28,6 +28,8 @@ export interface SheetFacts {
   readonly visits: readonly VisitRow[];
   readonly trainees: Awaited<ReturnType<typeof traineesOf>>;
   readonly standing: Standings;
+  /** Trainees who work sitting. */
+  readonly seated: ReadonlySet<string>;
 }
 
 /** Who opens which hive and why, what it was like last time, what is due, who does what. */
@@ -70,17 +72,24 @@ export async function groupSheet(
     stack,
     queenMark: colony?.queen_marked ? mark : null,
     due,
-    rota: trainees.length > 0 ? rotaOf(facts, trainees, box!.frames) : [],
+    rota: trainees.length > 0 ? rotaOf(facts, trainees, hive, box!.frames) : [],
     visit: running ? { id: running.id, closed: running.closed_at !== null } : null,
   } satisfies GroupSheet & { queenMark: MarkColour | null };
 }
 
-function rotaOf(facts: SheetFacts, trainees: SheetFacts['trainees'], frames: number): GroupSheet['rota'] {
-  const handled = (id: string) => (isOpen(facts.standing(id, 'lifts-straight')) ? 0 : 1);
-  const needFirst = [...trainees].sort((a, b) => handled(a.id) - handled(b.id));
+function rotaOf(
+  facts: SheetFacts,
+  trainees: SheetFacts['trainees'],
+  hive: HiveRow,
+  frames: number,
+): GroupSheet['rota'] {
   return roleRota(
-    needFirst.map((each) => each.name),
-    frames,
+    trainees.map(({ id, name }) => ({
+      name,
+      open: CHECKLIST.filter((skill) => isOpen(facts.standing(id, skill.id))).map((skill) => skill.id),
+      seated: facts.seated.has(id),
+    })),
+    { frames, horizontal: HIVE_TYPES[hive.type].horizontal },
   );
 }
 

@@ -14,6 +14,12 @@ export interface TermsRow {
 export const termsOf = (db: Knex, school: string): Promise<TermsRow[]> =>
   db<TermsRow>('planning_terms').where({ school }).select();
 
+/** Trainees who work sitting. */
+export async function seatedTrainees(db: Knex, school: string): Promise<ReadonlySet<string>> {
+  const rows = await db<TermsRow>('planning_terms').where({ school, kind: 'trainee' }).select('owner', 'terms');
+  return new Set(rows.flatMap(({ owner, terms }) => (terms.kind === 'trainee' && terms.seated ? [owner] : [])));
+}
+
 export const keepTerms = (db: Knex, row: TermsRow) =>
   db('planning_terms')
     .insert({ ...row, terms: JSON.stringify(row.terms) })

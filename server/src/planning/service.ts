@@ -25,6 +25,7 @@ import {
   sessionById,
   sessionsBetween,
 } from './store';
+import { seatedTrainees } from './plan-store';
 import { dayVerdict } from './verdict';
 
 export async function addSession(
@@ -127,11 +128,12 @@ async function sheetFacts(
     groups.map((group) => group.trainee_group),
   );
   const dayStart = new Date(hourAt(site.zone, date, 0));
-  const [hives, followUps, moods, visits, demonstrations] = await Promise.all([
+  const [hives, followUps, moods, visits, seated, demonstrations] = await Promise.all([
     hivesById(db, actor.school, hiveIds),
     openFollowUps(db, actor.school, hiveIds),
     visitMoods(db, actor.school, new Date(dayStart.getTime() - 200 * 86_400_000), dayStart),
     visitsOfSession(db, actor.school, session.id),
+    seatedTrainees(db, actor.school),
     demonstrationsOf(
       db,
       actor.school,
@@ -149,6 +151,7 @@ async function sheetFacts(
     visits,
     trainees,
     standing: standingsFrom(demonstrations),
+    seated,
   };
 }
 

@@ -26,6 +26,7 @@ import {
   sideKey,
   toward,
 } from '@brave-comb/core/inspection';
+import { HIVE_TYPES } from '@brave-comb/core/equipment';
 import { roleRota } from '@brave-comb/core/planning';
 import { Store } from '@ngrx/store';
 import { catchError, first, of, timeout } from 'rxjs';
@@ -167,11 +168,13 @@ export class AtTheHive {
     const file = this.file();
     const box = this.box();
     if (!file || !box || file.trainees.length === 0) return null;
-    const needs = file.skills.find((skill) => skill.id === 'lifts-straight')?.open ?? [];
-    const needFirst = [...file.trainees].sort((a, b) => Number(needs.includes(b.id)) - Number(needs.includes(a.id)));
     const rota = roleRota(
-      needFirst.map((each) => each.name),
-      box.frames,
+      file.trainees.map(({ id, name, seated }) => ({
+        name,
+        open: file.skills.filter((skill) => skill.open.includes(id)).map((skill) => skill.id),
+        seated,
+      })),
+      { frames: box.frames, horizontal: HIVE_TYPES[file.hiveType].horizontal },
     );
     const frame = this.address()?.frame ?? 1;
     return rota.find((turn) => frame >= turn.fromFrame && frame <= turn.toFrame) ?? rota[0] ?? null;
