@@ -1,4 +1,4 @@
-import type { ColonyCalendar, Opening, Strict } from '../care';
+import type { ColonyCalendar, ColonyRecord, Opening, Strict } from '../care';
 import type { Phase } from '../season';
 import { addDays, type CivilDate, daysBetween, laterOf, meanOf } from '../units';
 import type { PlanHive } from './problem';
@@ -8,14 +8,7 @@ export interface ColonyFacts {
   readonly id: string;
   readonly site: string;
   /** Expected today; null where nothing was ever counted. */
-  readonly expected: {
-    readonly bees: number;
-    readonly eggs: number;
-    readonly larvae: number;
-    readonly sealed: number;
-    readonly drone: number;
-    readonly storesKg: number;
-  } | null;
+  readonly expected: Omit<ColonyRecord, 'date' | 'frames'> | null;
   /** Frames standing in the nest, and supers on top. */
   readonly nestFrames: number;
   readonly supers: number;

@@ -230,16 +230,8 @@ export class PlanState {
   gainOfOpening(gt: number, h: number): number {
     const { model } = this;
     const t = gt % model.T;
-    const g = (gt / model.T) | 0;
     const ht = h * model.T + t;
-    let learnt = 0;
-    const end = model.needed[g * model.H + h + 1]!;
-    for (let i = model.needed[g * model.H + h]!; i < end; i += 1) {
-      const gk = g * model.K + model.skillOf[i]!;
-      const need = model.need[gk]!;
-      learnt +=
-        need * (onCurve(model.curve, this.practice[gk]! + model.practice[model.practiceAt[i]! + t]!) - this.worth[gk]!);
-    }
+    const learnt = this.learnt((gt / model.T) | 0, h, t, 1);
     const care = model.care[ht]! - this.bestCare[h]!;
     return model.skill * learnt + (care > 0 ? care : 0) - model.disturb[ht]! + this.changeOf(gt, h);
   }
@@ -248,20 +240,22 @@ export class PlanState {
   worthOfOpening(gt: number, h: number): number {
     const { model } = this;
     const t = gt % model.T;
-    const g = (gt / model.T) | 0;
-    const ht = h * model.T + t;
-    let learnt = 0;
+    const unlearnt = this.learnt((gt / model.T) | 0, h, t, -1);
+    const care = this.bestCare[h]! - this.bestCareWithout(h, t);
+    return care - model.skill * unlearnt - model.disturb[h * model.T + t]! + this.changeOf(gt, h);
+  }
+
+  /** Weighted worth of practice that a group gains by an opening more, or (negative) by one less. */
+  private learnt(g: number, h: number, t: number, by: 1 | -1): number {
+    const { model } = this;
+    let sum = 0;
     const end = model.needed[g * model.H + h + 1]!;
     for (let i = model.needed[g * model.H + h]!; i < end; i += 1) {
       const gk = g * model.K + model.skillOf[i]!;
-      const need = model.need[gk]!;
-      learnt +=
-        need *
-        (this.worth[gk]! -
-          onCurve(model.curve, Math.max(0, this.practice[gk]! - model.practice[model.practiceAt[i]! + t]!)));
+      const now = this.practice[gk]! + by * model.practice[model.practiceAt[i]! + t]!;
+      sum += model.need[gk]! * (onCurve(model.curve, now > 0 ? now : 0) - this.worth[gk]!);
     }
-    const care = this.bestCare[h]! - this.bestCareWithout(h, t);
-    return model.skill * learnt + care - model.disturb[ht]! + this.changeOf(gt, h);
+    return sum;
   }
 
   private changeOf(gt: number, h: number): number {
