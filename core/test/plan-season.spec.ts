@@ -125,7 +125,6 @@ const COLONY: ColonyFacts = {
   moods: [1, 1, 2],
   swarm: 'low',
   suspect: false,
-  queenMarked: true,
   phase: 'swarm season',
   calendar: CALENDAR,
   openings: [],

@@ -32,39 +32,35 @@ export class PlanBound {
   private readonly pinnedTotal: number;
 
   constructor(readonly model: PlanModel) {
-    const { problem } = model;
-    this.scale = scaleOf(this.model);
-    this.prices = pricesOf(this.model);
-    this.trial = pricesOf(this.model);
-    this.residual = pricesOf(this.model);
-    this.mean = pricesOf(this.model);
-    const { G, T, H, K } = this.model;
+    this.scale = scaleOf(model);
+    this.prices = pricesOf(model);
+    this.trial = pricesOf(model);
+    this.residual = pricesOf(model);
+    this.mean = pricesOf(model);
+    const { G, T, H, K } = model;
     this.worthOf = new Float64Array(T * H);
-    this.top = new Float64Array(this.model.maxHives);
+    this.top = new Float64Array(model.maxHives);
     this.pinnedSession = new Uint8Array(G * T);
     this.pinnedHive = new Map();
     let total = 0;
-    for (const lock of problem.locks) {
+    for (const lock of model.problem.locks) {
       if (lock.staff === true) continue;
-      const g = problem.groups.findIndex(({ id }) => id === lock.group);
-      const t = this.model.slotAt.findIndex(({ id }) => id === lock.slot);
-      const gt = g * T + t;
+      const gt = model.placeOf.group(lock.group) * T + model.placeOf.slot(lock.slot);
       if (this.pinnedSession[gt] === 0) total += PINNED;
       this.pinnedSession[gt] = 1;
       const own = this.pinnedHive.get(gt) ?? new Set<number>();
       this.pinnedHive.set(gt, own);
       for (const id of lock.hives ?? []) {
-        const h = problem.hives.findIndex((hive) => hive.id === id);
+        const h = model.placeOf.hive(id);
         if (!own.has(h)) total += PINNED;
         own.add(h);
       }
     }
     this.pinnedTotal = total;
     for (let gk = 0; gk < G * K; gk += 1) {
-      this.prices.practice[gk] =
-        this.model.skill * this.model.need[gk]! * slopeAt(this.model, this.model.covered[gk]! + 0.9);
+      this.prices.practice[gk] = model.skill * model.need[gk]! * slopeAt(model, model.covered[gk]! + 0.9);
     }
-    this.prices.share.fill(this.model.fairness / Math.max(1, G));
+    this.prices.share.fill(model.fairness / Math.max(1, G));
     this.value = this.relaxed(this.prices, this.mean);
   }
 

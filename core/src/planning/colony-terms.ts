@@ -17,7 +17,6 @@ export interface ColonyFacts {
   readonly swarm: 'low' | 'watch' | 'high' | 'leaving' | null;
   /** Whether a notifiable or doubtful disease is suspected and not yet cleared. */
   readonly suspect: boolean;
-  readonly queenMarked: boolean;
   readonly phase: Phase | null;
   readonly calendar: ColonyCalendar;
   readonly openings: readonly Opening[];

@@ -187,20 +187,19 @@ function linearOf(model: PlanModel): { linear: Linear; columns: Columns } {
 }
 
 /** Sessions with a pinned supervisor, and whether that is a senior. */
-function pinnedSupervisors({ problem, T, slotAt }: PlanModel): ReadonlyMap<number, boolean> {
+function pinnedSupervisors({ problem, T, placeOf }: PlanModel): ReadonlyMap<number, boolean> {
   return new Map(
     problem.locks.flatMap((lock) => {
       if (lock.staff === true || lock.supervisor === undefined) return [];
-      const g = problem.groups.findIndex(({ id }) => id === lock.group);
-      const t = slotAt.findIndex(({ id }) => id === lock.slot);
-      return [[g * T + t, problem.supervisors.find(({ id }) => id === lock.supervisor)?.senior === true] as const];
+      const gt = placeOf.group(lock.group) * T + placeOf.slot(lock.slot);
+      return [[gt, problem.supervisors.find(({ id }) => id === lock.supervisor)?.senior === true] as const];
     }),
   );
 }
 
 /** Pinned columns are at least 1; one that may not be leaves a row that cannot be kept. */
 function pin(model: PlanModel, linear: Linear, { session, opening, staff }: Columns): void {
-  const { problem, T, slotAt } = model;
+  const { problem, T, placeOf } = model;
   const never = linear.column(0, 0, false);
   const must = (column: number | undefined) => {
     if (column === undefined) linear.row(1, Infinity, [[never, 1]]);
@@ -208,14 +207,14 @@ function pin(model: PlanModel, linear: Linear, { session, opening, staff }: Colu
   };
   const pinnedBy = pinnedSupervisors(model);
   for (const lock of problem.locks) {
-    const t = slotAt.findIndex(({ id }) => id === lock.slot);
+    const t = placeOf.slot(lock.slot);
     if (lock.staff === true) {
-      must(staff.get(problem.hives.findIndex(({ id }) => id === lock.hive) * T + t));
+      must(staff.get(placeOf.hive(lock.hive) * T + t));
       continue;
     }
-    const gt = problem.groups.findIndex(({ id }) => id === lock.group) * T + t;
+    const gt = placeOf.group(lock.group) * T + t;
     must(session.get(gt));
-    for (const hive of lock.hives ?? []) must(opening.get(gt)?.get(problem.hives.findIndex(({ id }) => id === hive)));
+    for (const hive of lock.hives ?? []) must(opening.get(gt)?.get(placeOf.hive(hive)));
     if (pinnedBy.get(gt) === false)
       for (const [h, x] of opening.get(gt) ?? []) if (model.suspect[h] === 1) linear.upper[x] = 0;
   }

@@ -1,5 +1,5 @@
 import { checkPlan, type Violation } from './checker';
-import { OBJECTIVE_PARTS, type ObjectiveParts, objectiveParts, totalOf } from './objective';
+import { OBJECTIVE_PARTS, type ObjectiveParts, objectiveParts, skillGains, totalOf } from './objective';
 import type { Assignments, PlannedSession, PlanningProblem } from './problem';
 
 /** One decision of a plan: a session, one of its hives, or a visit of the staff. */
@@ -76,16 +76,14 @@ export function skillsGained(
   plan: Assignments,
   item: Extract<PlanItem, { kind: 'hive' }>,
 ): readonly SkillGain[] {
-  const only = (skill: string): PlanningProblem => ({
-    ...problem,
-    groups: problem.groups
-      .filter(({ id }) => id === item.group)
-      .map((group) => ({ ...group, needs: { [skill]: group.needs[skill]! } })),
-  });
-  const own = { sessions: plan.sessions.filter(({ group }) => group === item.group), staff: [] };
-  const group = problem.groups.find(({ id }) => id === item.group);
-  return Object.keys(group?.needs ?? {})
-    .map((skill) => ({ skill, points: marginalOf(only(skill), own, item).parts.skill }))
+  const left = new Map(
+    skillGains(problem, without(plan, item), item.group).map(({ skill, gained }) => [skill, gained]),
+  );
+  return skillGains(problem, plan, item.group)
+    .map(({ skill, gained }) => ({
+      skill,
+      points: problem.params.weights.skill * (gained - (left.get(skill) ?? 0)),
+    }))
     .filter(({ points }) => points > 0)
     .sort((a, b) => b.points - a.points);
 }

@@ -18,6 +18,8 @@ export interface PlanModel {
   readonly T: number;
   readonly H: number;
   readonly K: number;
+  /** Places of ids in the tables. */
+  readonly placeOf: Readonly<Record<'group' | 'slot' | 'hive', (id: string) => number>>;
   /** Slots in the order of their days. */
   readonly slotAt: readonly PlanSlot[];
   readonly day: Int32Array;
@@ -278,6 +280,11 @@ export function modelOf(problem: PlanningProblem): PlanModel {
     T,
     H,
     K,
+    placeOf: {
+      group: (id) => groupIndex.get(id) ?? -1,
+      slot: (id) => slotIndex.get(id) ?? -1,
+      hive: (id) => hiveIndex.get(id) ?? -1,
+    },
     slotAt: slots,
     day: Int32Array.from(slots, ({ day }) => day),
     suits: Int32Array.from(slots, ({ suits }) => suits),

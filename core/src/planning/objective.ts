@@ -78,7 +78,7 @@ const byId = <T extends { readonly id: string }>(items: readonly T[], what: stri
  * @param problem the problem
  * @param assignments sessions whose openings count
  * @param group id of the group
- * @returns per skill the worth of practice before and after, weighted, and what is still to be had
+ * @returns per skill the weighted worth of practice that was gained, and what was still to be had before
  */
 export function skillGains(problem: PlanningProblem, assignments: Assignments, group: string) {
   const slotOf = byId(problem.slots, 'slot');
@@ -92,7 +92,6 @@ export function skillGains(problem: PlanningProblem, assignments: Assignments, g
     const worthBefore = worthOfPractice(problem.params.pwl, before);
     return {
       skill,
-      weight,
       gained: weight * (worthOfPractice(problem.params.pwl, before + sum(had)) - worthBefore),
       open: weight * (1 - worthBefore),
     };

@@ -21,7 +21,7 @@ export function startOf(model: PlanModel, from?: Assignments): PlanState {
   pin(state, model.problem.locks, before);
   heldAgain(state, before);
   for (const visit of from?.staff ?? []) {
-    const ht = placeOf(model.problem.hives, visit.hive) * model.T + placeOf(model.slotAt, visit.slot);
+    const ht = model.placeOf.hive(visit.hive) * model.T + model.placeOf.slot(visit.slot);
     if (state.staff.includes(ht) || !state.staffFits(ht)) continue;
     if (state.rested(Math.floor(ht / model.T), ht % model.T)) state.addStaff(ht);
   }
@@ -46,8 +46,6 @@ export function canPin(model: PlanModel, locks: readonly PlanLock[]): boolean {
   }
 }
 
-const placeOf = (items: readonly { readonly id: string }[], id: string) => items.findIndex((item) => item.id === id);
-
 type SessionLock = Exclude<PlanLock, { readonly staff: true }>;
 
 /** Pins of one session put together; null if two of them name different supervisors. */
@@ -68,7 +66,7 @@ function pin(state: PlanState, pins: readonly PlanLock[], before: readonly Publi
   const bySession = new Map<string, SessionLock[]>();
   for (const lock of pins) {
     if (lock.staff === true) {
-      const ht = placeOf(problem.hives, lock.hive) * model.T + placeOf(model.slotAt, lock.slot);
+      const ht = model.placeOf.hive(lock.hive) * model.T + model.placeOf.slot(lock.slot);
       if (state.staffPinned.has(ht)) continue;
       if (!state.staffFits(ht) || !state.rested(Math.floor(ht / model.T), ht % model.T)) throw new PinsCannotBeKept();
       state.addStaff(ht);
@@ -83,7 +81,7 @@ function pin(state: PlanState, pins: readonly PlanLock[], before: readonly Publi
   for (const locks of bySession.values()) {
     const lock = merged(locks);
     if (lock === null) throw new PinsCannotBeKept();
-    const [g, t] = [placeOf(problem.groups, lock.group), placeOf(model.slotAt, lock.slot)];
+    const [g, t] = [model.placeOf.group(lock.group), model.placeOf.slot(lock.slot)];
     const gt = g * model.T + t;
     const who = problem.supervisors.find(({ id }) => id === lock.supervisor);
     if (lock.supervisor !== undefined && who?.slots.includes(lock.slot) !== true) throw new PinsCannotBeKept();
@@ -97,14 +95,14 @@ function pin(state: PlanState, pins: readonly PlanLock[], before: readonly Publi
     state.addSession(gt);
     state.sessionPinned[gt] = 1;
     for (const id of lock.hives ?? []) {
-      const h = placeOf(problem.hives, id);
+      const h = model.placeOf.hive(id);
       if (model.able[gt * model.H + h] === 0 || !state.fits(gt, h) || !state.rested(h, t)) throw new PinsCannotBeKept();
       state.open(gt, h);
       state.pinned[gt]! += 1;
     }
     if (state.count[gt] === 0) {
       const told = before.find((each) => each.group === lock.group && each.slot === lock.slot)?.hives ?? [];
-      empty.push({ gt, first: told.map((id) => placeOf(problem.hives, id)) });
+      empty.push({ gt, first: told.map((id) => model.placeOf.hive(id)) });
     }
   }
   if (!giveEachAHive(state, empty)) throw new PinsCannotBeKept();
@@ -142,9 +140,8 @@ function giveEachAHive(state: PlanState, sessions: readonly Unfilled[]): boolean
 
 function heldAgain(state: PlanState, sessions: readonly PublishedSession[]): void {
   const { model } = state;
-  const { problem } = model;
   for (const { group, slot, hives } of sessions) {
-    const [g, t] = [placeOf(problem.groups, group), placeOf(model.slotAt, slot)];
+    const [g, t] = [model.placeOf.group(group), model.placeOf.slot(slot)];
     if (g < 0 || t < 0) continue;
     const gt = g * model.T + t;
     const held = state.placeOf[gt]! >= 0;
@@ -153,7 +150,7 @@ function heldAgain(state: PlanState, sessions: readonly PublishedSession[]): voi
       state.addSession(gt);
     }
     for (const id of hives) {
-      const h = placeOf(problem.hives, id);
+      const h = model.placeOf.hive(id);
       if (h < 0 || model.able[gt * model.H + h] === 0 || state.holds(gt, h) || !state.fits(gt, h)) continue;
       if (state.rested(h, t)) state.open(gt, h);
     }

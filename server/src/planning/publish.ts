@@ -130,7 +130,7 @@ function checked(season: PlanningSeason, body: Body) {
 }
 
 /** Words of the core with names in place of ids. */
-export function named(season: PlanningSeason, words: string): string {
+function named(season: PlanningSeason, words: string): string {
   const names = new Map<string, string>([
     ...season.groups.map(({ id, name }) => [id, name] as const),
     ...season.supervisors.map(({ id, name }) => [id, name] as const),

@@ -170,7 +170,7 @@ export async function planningSeason(context: Context, school: string): Promise<
     standing,
     supervisors,
     colonies: states.map((state) => {
-      const { hive, colony, calendar, openings, expected, swarm, site, latest } = state;
+      const { hive, calendar, openings, expected, swarm, site, latest } = state;
       const season = seasons.find((each) => each.site.id === site.id)!;
       const loads = weighed(hive, latest, practice).flatMap(({ kg, lift }) => (lift === 'stays put' ? [] : (kg ?? [])));
       const suspicion = state.events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion settled');
@@ -190,7 +190,6 @@ export async function planningSeason(context: Context, school: string): Promise<
         moods: moods.flatMap((each) => (each.hive === hive.id ? (each.mood ?? []) : [])),
         swarm: swarm?.level ?? null,
         suspect: suspicion?.kind === 'suspicion',
-        queenMarked: Boolean(colony.queen_marked),
         phase: phaseNow(season)?.phase ?? null,
         calendar,
         openings,

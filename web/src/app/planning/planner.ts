@@ -20,6 +20,7 @@ import {
   planOf,
   type PlanningProblem,
   type WhyNot,
+  without,
 } from '@brave-comb/core/planning';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -273,7 +274,7 @@ export class Planner {
   protected async force(lock: PlanLock): Promise<void> {
     const [plan, item] = [this.plan(), this.chosen()];
     if (!plan) return;
-    const from = item?.kind === 'hive' ? withoutHive(plan, item) : plan;
+    const from = item ? without(plan, item) : plan;
     const forced = await this.thinker.ask({ about: 'force', plan: from, lock });
     if (forced === null) {
       this.words.set('A rule or a pin does not allow this. The reason stands beside the place.');
@@ -314,10 +315,7 @@ export class Planner {
     this.desk.change('pinPlan', { body: { id: uuid(), what: { forbid } } }, 'planBoard');
     const plan = this.plan();
     if (plan) {
-      const left =
-        item.kind === 'hive'
-          ? withoutHive(plan, item)
-          : { ...plan, staff: plan.staff.filter((each) => each.hive !== item.hive || each.slot !== item.slot) };
+      const left = { ...plan, ...without(plan, item) };
       this.store.dispatch(PlanJobEvents.draftChanged({ plan: left, words: 'Left out' }));
     }
     this.words.set('Left out: plan again to fill the gap.');
@@ -418,15 +416,6 @@ const holds = (plan: InspectionPlan, item: PlanItem): boolean =>
           each.slot === item.slot &&
           (item.kind === 'session' || each.hives.includes(item.hive)),
       );
-
-const withoutHive = (plan: InspectionPlan, item: Extract<PlanItem, { kind: 'hive' }>): InspectionPlan => ({
-  ...plan,
-  sessions: plan.sessions.flatMap((each) => {
-    if (each.group !== item.group || each.slot !== item.slot) return [each];
-    const hives = each.hives.filter((hive) => hive !== item.hive);
-    return hives.length === 0 ? [] : [{ ...each, hives }];
-  }),
-});
 
 /** The plan as people were told it. */
 function toldPlan({ problem, told }: PlanBoard): InspectionPlan {
