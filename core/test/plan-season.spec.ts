@@ -14,6 +14,7 @@ import {
   openingMinutes,
   paceOf,
   planHive,
+  plannedSkill,
   PlanSearch,
   type SeasonFacts,
   seasonProblem,
@@ -121,6 +122,7 @@ const COLONY: ColonyFacts = {
   site: 'home',
   expected: { bees: 8, eggs: 1, larvae: 1, sealed: 3, drone: 0.3, storesKg: 6 },
   nestFrames: 11,
+  horizontal: false,
   supers: 1,
   moods: [1, 1, 2],
   swarm: 'low',
@@ -224,7 +226,7 @@ describe('a group for the planner', () => {
 
   it('needs one point for each trainee and open skill, more towards the end of the course', () => {
     const standing = standingsFrom([shown('ife', 'alone'), shown('jun', 'saw it')]);
-    const trainees = ['ife', 'jun', 'greta'];
+    const trainees = ['ife', 'jun', 'greta'].map((id) => ({ id, seated: false }));
     const eggs = (weeks: number | null) => needsOf(trainees, standing, weeks)['finds-eggs']!;
     expect(eggs(null).weight).toBe(2);
     expect(eggs(20).weight).toBe(2);
@@ -234,6 +236,29 @@ describe('a group for the planner', () => {
     expect(eggs(null).covered).toBeLessThan(0.5);
     expect(needsOf(trainees, standing, null)['sums-up']).toEqual({ weight: 3, covered: 0 });
     expect(needsOf([], standing, null)).toEqual({});
+  });
+
+  it('sends those who work sitting to a hive of table height for what hands do at the frames', () => {
+    const standing = standingsFrom([]);
+    const needs = needsOf(
+      [
+        { id: 'ife', seated: false },
+        { id: 'niamh', seated: true },
+      ],
+      standing,
+      null,
+    );
+    const atFrames = Object.keys(needs).filter((key) => plannedSkill(key).seated);
+    expect(atFrames.map((key) => plannedSkill(key).skill)).toContain('lifts-straight');
+    for (const key of atFrames) expect(needs[key]!.weight).toBe(1);
+    expect(needs['lifts-straight']!.weight).toBe(1);
+    expect(needs['finds-eggs']!.weight).toBe(2);
+    const upright = planHive(COLONY, TODAY, HOUSE).skills;
+    const flat = planHive({ ...COLONY, horizontal: true }, TODAY, HOUSE).skills;
+    for (const key of atFrames) {
+      expect(upright[key] ?? 0).toBe(0);
+      expect(flat[key]).toBe(flat[plannedSkill(key).skill]);
+    }
   });
 
   it('takes half as long again before anything was recorded, and moves towards what was', () => {

@@ -129,3 +129,26 @@ function withWhatItNeeds(
     used.push(helps ?? left[0]!);
   }
 }
+
+/**
+ * A plan after one of several steps, taken by itself, and after as many of the others as it cannot do without.
+ *
+ * @param problem the problem
+ * @param plan a plan that keeps the rules
+ * @param steps ways on from it, as {@link stepsBetween} found them
+ * @param taken index of the step
+ * @returns the plan, which keeps the rules, and the indices of the steps that were made
+ */
+export function afterStep(
+  problem: PlanningProblem,
+  plan: Assignments,
+  steps: readonly PlanStep[],
+  taken: number,
+): { readonly plan: Assignments; readonly made: readonly number[] } {
+  const changes = steps.map(({ change }) => change);
+  const used = withWhatItNeeds(problem, plan, changes[taken]!, changes);
+  return {
+    plan: changed(plan, used.reduce(joined)),
+    made: used.map((change) => changes.indexOf(change)).sort((a, b) => a - b),
+  };
+}

@@ -1,6 +1,7 @@
 import type { ColonyCalendar, ColonyRecord, Opening, Strict } from '../care';
 import type { Phase } from '../season';
 import { addDays, type CivilDate, daysBetween, laterOf, meanOf } from '../units';
+import { withSeated } from './group-terms';
 import type { PlanHive } from './problem';
 
 /** What is known of a colony when sessions are planned. Frames are full-frame equivalents. */
@@ -12,6 +13,8 @@ export interface ColonyFacts {
   /** Frames standing in the nest, and supers on top. */
   readonly nestFrames: number;
   readonly supers: number;
+  /** Stands at table height: one can sit at it. */
+  readonly horizontal: boolean;
   /** Moods of the visits, 1 quiet to 5 close, the newest last. */
   readonly moods: readonly number[];
   readonly swarm: 'low' | 'watch' | 'high' | 'leaving' | null;
@@ -138,7 +141,7 @@ export function planHive(
     due: dueOf(calendar, day),
     hygiene: colony.suspect ? 'suspect' : 'clean',
     disturb: (DISTURBANCE[colony.phase ?? 'build-up'] + loaded / 2) * small,
-    skills: skillChances(colony),
+    skills: withSeated(skillChances(colony), colony.horizontal),
   };
 }
 

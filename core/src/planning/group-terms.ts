@@ -44,32 +44,65 @@ export function paceOf(visits: GroupTerms['visits']): number {
 /** Weeks before the end of the course in which open skills begin to press. */
 const PRESSING_WEEKS = 6;
 
+/** Mark of a skill that somebody who works sitting can only show at a hive of table height. */
+const SEATED = '~seated';
+/** Skills of the hands at the frames. */
+const AT_THE_FRAMES: ReadonlySet<string> = new Set(
+  CHECKLIST.filter(({ stage }) => stage === 'frames').map(({ id }) => id),
+);
+
+/** A skill of the planner's list as the checklist has it, and whether it is meant for those who work sitting. */
+export const plannedSkill = (key: string): { readonly skill: string; readonly seated: boolean } => ({
+  skill: key.replace(SEATED, ''),
+  seated: key.endsWith(SEATED),
+});
+
+/**
+ * Chances at a hive with those of trainees who work sitting: they hold frames only where the hive stands at table height.
+ *
+ * @param chances by skill, 0 to 1
+ * @param horizontal whether one can sit at the hive
+ * @returns the same and, for a horizontal hive, those of seated trainees
+ */
+export const withSeated = (chances: Readonly<Record<string, number>>, horizontal: boolean): Record<string, number> => ({
+  ...chances,
+  ...(horizontal
+    ? Object.fromEntries([...AT_THE_FRAMES].map((skill) => [`${skill}${SEATED}`, chances[skill] ?? 0]))
+    : {}),
+});
+
 /**
  * What a group still has to learn: one point is one open skill practised once by one trainee.
  *
- * @param trainees ids
+ * @param trainees ids, and who works sitting
  * @param standing where each stands
  * @param weeksLeft weeks to the end of the course, null while it is open
  * @returns by skill the points, and the share that those who need it have already
  */
 export function needsOf(
-  trainees: readonly string[],
+  trainees: readonly { readonly id: string; readonly seated: boolean }[],
   standing: Standings,
   weeksLeft: number | null,
 ): PlanGroup['needs'] {
   const pressing = weeksLeft === null ? 1 : 1 + Math.max(0, Math.min(1, (PRESSING_WEEKS - weeksLeft) / PRESSING_WEEKS));
+  const needFor = (key: string, id: string, among: typeof trainees) => {
+    const open = among.flatMap((trainee) => (isOpen(standing(trainee.id, id)) ? [trainee.id] : []));
+    if (open.length === 0) return [];
+    const held = levelRank(HELD_FROM);
+    const had = open.map((trainee) => {
+      const level = standing(trainee, id);
+      return level === null ? 0 : Math.max(0, levelRank(level)) / held;
+    });
+    const covered = had.reduce((sum, each) => sum + each, 0) / open.length / 2;
+    return [[key, { weight: open.length * pressing, covered: Math.min(1, covered) }] as const];
+  };
+  const [seated, standingUp] = [trainees.filter((each) => each.seated), trainees.filter((each) => !each.seated)];
   return Object.fromEntries(
-    CHECKLIST.flatMap(({ id }) => {
-      const open = trainees.filter((trainee) => isOpen(standing(trainee, id)));
-      if (open.length === 0) return [];
-      const held = levelRank(HELD_FROM);
-      const had = open.map((trainee) => {
-        const level = standing(trainee, id);
-        return level === null ? 0 : Math.max(0, levelRank(level)) / held;
-      });
-      const covered = had.reduce((sum, each) => sum + each, 0) / open.length / 2;
-      return [[id, { weight: open.length * pressing, covered: Math.min(1, covered) }]];
-    }),
+    CHECKLIST.flatMap(({ id }) =>
+      AT_THE_FRAMES.has(id)
+        ? [...needFor(id, id, standingUp), ...needFor(`${id}${SEATED}`, id, seated)]
+        : needFor(id, id, trainees),
+    ),
   );
 }
 
@@ -92,11 +125,7 @@ export function planGroup(terms: GroupTerms, standing: Standings, today: CivilDa
     pace: paceOf(terms.visits),
     maxTemper: terms.maxTemper,
     lateAfter: Math.max(7, terms.sessions * terms.gapDays),
-    needs: needsOf(
-      terms.trainees.map(({ id }) => id),
-      standing,
-      weeksLeft,
-    ),
+    needs: needsOf(terms.trainees, standing, weeksLeft),
   };
 }
 

@@ -13,7 +13,7 @@ import {
   type Times,
 } from '@brave-comb/core/planning';
 import { chanceOfStretch, MINUTE, type Outlook } from '@brave-comb/core/weather';
-import { nestBoxes, supers } from '@brave-comb/core/equipment';
+import { HIVE_TYPES, nestBoxes, supers } from '@brave-comb/core/equipment';
 import { type Standings, standingsFrom } from '@brave-comb/core/skills';
 import { addDays } from '@brave-comb/core/units';
 import { type ColonyState, colonyStates } from '../care/colony-state';
@@ -186,6 +186,7 @@ export async function planningSeason(context: Context, school: string): Promise<
           storesKg: expected.storesKg.value,
         },
         nestFrames: framesOf(hive.stack),
+        horizontal: HIVE_TYPES[hive.type].horizontal,
         supers: supers(hive.stack).length,
         moods: moods.flatMap((each) => (each.hive === hive.id ? (each.mood ?? []) : [])),
         swarm: swarm?.level ?? null,

@@ -1,0 +1,83 @@
+import { checkPlan } from './checker';
+import { withItem, without } from './explanation';
+import { indoorWork, type IndoorWork } from './indoors';
+import { objectiveOf } from './objective';
+import type { Assignments, PlannedSession, PlanningProblem, StaffVisit } from './problem';
+import { LOW_ODDS } from './troubles';
+
+/** What becomes of a session whose weather does not come. */
+export interface WetDay {
+  readonly group: string;
+  readonly slot: string;
+  /** Where it can be held instead while everything else stays, the best such place; null if there is none. */
+  readonly reserve: (PlannedSession & { /** Points that the plan loses by it. */ readonly price: number }) | null;
+  /** Colonies that cannot wait for the reserve, and where staff open them alone. */
+  readonly staff: readonly StaffVisit[];
+  /** What the group does under a roof on the day. */
+  readonly indoors: readonly IndoorWork[];
+}
+
+/**
+ * Another plan for every session of which the weather is doubtful.
+ *
+ * @param problem the problem
+ * @param plan a plan that keeps the rules
+ * @returns one for each session with odds under six in ten
+ */
+export function wetDaysOf(problem: PlanningProblem, plan: Assignments): readonly WetDay[] {
+  const free: PlanningProblem = { ...problem, locks: [] };
+  const slots = new Map(problem.slots.map((slot) => [slot.id, slot]));
+  return plan.sessions
+    .filter(({ slot }) => slots.get(slot)!.fit < LOW_ODDS)
+    .map((session): WetDay => {
+      const { group, slot, hives } = session;
+      const left = without(plan, { kind: 'session', group, slot });
+      const reserve = reserveFor(free, plan, left, session);
+      const kept = new Set(reserve?.hives ?? []);
+      const lateDay = reserve === null ? Infinity : slots.get(reserve.slot)!.day;
+      const pressing = hives.filter((hive) => {
+        const due = problem.hives.find(({ id }) => id === hive)?.due ?? null;
+        return due !== null && due.weight > 0 && due.by < problem.horizonDays && (!kept.has(hive) || lateDay > due.by);
+      });
+      const staff = pressing.flatMap((hive) => staffFor(free, left, hive, slots.get(slot)!.day));
+      const needs = problem.groups.find(({ id }) => id === group)!.needs;
+      return { group, slot, reserve, staff, indoors: indoorWork(needs) };
+    });
+}
+
+/** The same group with as many of the hives as may be, on another day. */
+function reserveFor(
+  problem: PlanningProblem,
+  plan: Assignments,
+  left: Assignments,
+  { group, slot, hives }: PlannedSession,
+): WetDay['reserve'] {
+  const before = objectiveOf(problem, plan);
+  const day = problem.slots.find(({ id }) => id === slot)!.day;
+  const others = problem.slots.filter((each) => each.day !== day);
+  const found = others.flatMap(({ id: there }) => {
+    const full = hives.reduce((next, hive) => {
+      const tried = withItem(problem, next, { kind: 'hive', group, slot: there, hive });
+      return checkPlan(problem, tried).violations.length === 0 ? tried : next;
+    }, left);
+    const session = full.sessions.find((each) => each.group === group && each.slot === there);
+    if (session === undefined || left.sessions.some((each) => each.group === group && each.slot === there)) return [];
+    return [{ ...session, price: before - objectiveOf(problem, full) }];
+  });
+  return found.sort((a, b) => b.hives.length - a.hives.length || a.price - b.price)[0] ?? null;
+}
+
+function staffFor(problem: PlanningProblem, left: Assignments, hive: string, after: number): readonly StaffVisit[] {
+  const due = problem.hives.find(({ id }) => id === hive)!.due!;
+  const days = new Map(problem.slots.map(({ id, day }) => [id, day]));
+  return problem.slots
+    .filter(({ day, staffVisits }) => staffVisits > 0 && day > after && day >= due.from)
+    .map(({ id }) => ({ slot: id, hive }))
+    .filter((visit) => checkPlan(problem, { ...left, staff: [...left.staff, visit] }).violations.length === 0)
+    .sort(
+      (a, b) =>
+        Number(days.get(a.slot)! > due.by) - Number(days.get(b.slot)! > due.by) ||
+        days.get(a.slot)! - days.get(b.slot)!,
+    )
+    .slice(0, 1);
+}
