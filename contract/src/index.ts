@@ -51,6 +51,8 @@ export const endpoints = {
   nextSession: planning.nextSession,
   sessionOn: planning.sessionOn,
   daySheet: planning.daySheet,
+  nextHives: planning.nextHives,
+  mySessions: planning.mySessions,
   startVisit: inspection.startVisit,
   recentVisits: inspection.recentVisits,
   visitFile: inspection.visitFile,
@@ -72,6 +74,8 @@ export const endpoints = {
   planVersions: board.planVersions,
   planningTerms: board.planningTerms,
   setPlanningTerms: board.setPlanningTerms,
+  setHivePlace: board.setHivePlace,
+  coverage: board.coverage,
   messages: messages.messages,
   readMessage: messages.readMessage,
   outbox: messages.outbox,
@@ -83,8 +87,8 @@ export { Problem } from './parts';
 export type { Person } from './people';
 export { VERDICTS, type Decision, type Review } from './care';
 export { NewEntry, type EntryVerdict, type Visit, type VisitFile } from './inspection';
-export type { DaySheet, DayVerdict, GroupSheet } from './planning';
-export type { Pin, PlanBoard, PlanJob } from './planning-board';
+export type { DaySheet, DayVerdict, GroupSheet, MySession, PlanReasons } from './planning';
+export type { Coverage, HivePlace, Pin, PlanBoard, PlanJob } from './planning-board';
 export { PlanningTerms } from './planning-board';
 export { InspectionPlanJson, PlanningProblemJson } from './planning-problem';
 export type {

@@ -36,6 +36,14 @@ export const PlanningTerms = z.discriminatedUnion('kind', [
 ]);
 export type PlanningTerms = z.output<typeof PlanningTerms>;
 
+/** Where a hive stands: metres east and north of a fixed point of its site, entrance in degrees from north. */
+export const HivePlace = z.object({
+  east: z.number().min(-2000).max(2000),
+  north: z.number().min(-2000).max(2000),
+  faces: z.int().min(0).max(359),
+});
+export type HivePlace = z.output<typeof HivePlace>;
+
 const Pin = z.union([
   z.object({ pin: z.object({ group: Id, slot: Key, hives: z.array(Id).optional(), supervisor: Id.optional() }) }),
   z.object({ pin: z.object({ staff: z.literal(true), hive: Id, slot: Key }) }),
@@ -252,14 +260,27 @@ export const planVersions = endpoint({
   }),
 });
 
+const Terms = z.object({
+  owners: list(z.object({ id: Id, name: z.string(), group: z.string().nullable(), terms: PlanningTerms })),
+  hives: list(z.object({ id: Id, number: z.string(), site: z.string(), place: HivePlace.nullable() })),
+});
+
 export const planningTerms = endpoint({
   method: 'GET',
   path: '/api/planning/terms',
   access: ['lead'],
-  summary: 'When groups and supervisors can come, and what trainees may lift',
-  response: z.object({
-    owners: list(z.object({ id: Id, name: z.string(), group: z.string().nullable(), terms: PlanningTerms })),
-  }),
+  summary: 'When groups and supervisors can come, what trainees may lift, where hives stand',
+  response: Terms,
+});
+
+export const setHivePlace = endpoint({
+  method: 'POST',
+  path: '/api/planning/places/:hive',
+  access: ['lead'],
+  summary: 'Say where a hive stands on its site and to which side its entrance faces',
+  params: z.object({ hive: Id }),
+  body: z.object({ place: HivePlace.nullable() }),
+  response: Terms,
 });
 
 export const setPlanningTerms = endpoint({
@@ -269,5 +290,42 @@ export const setPlanningTerms = endpoint({
   summary: 'Change when somebody can come or what somebody may lift',
   params: z.object({ owner: Id }),
   body: z.object({ terms: PlanningTerms }),
-  response: z.object({ terms: PlanningTerms }),
+  response: Terms,
 });
+
+export const coverage = endpoint({
+  method: 'GET',
+  path: '/api/planning/coverage',
+  access: field,
+  summary: 'Which skills nobody has seen yet, when the season shows them, and the next chance of each group',
+  response: z.object({
+    today: CivilDate,
+    groups: list(z.object({ id: Id, name: z.string(), size: z.int() })),
+    skills: list(
+      z.object({
+        id: z.string(),
+        name: z.string(),
+        seasonal: z.boolean(),
+        window: z.object({ from: CivilDate, to: CivilDate }).nullable(),
+        nobody: z.boolean(),
+        groups: list(
+          z.object({
+            group: Id,
+            seen: z.int(),
+            open: z.int(),
+            next: z
+              .object({
+                startsAt: Instant,
+                zone: z.string(),
+                hive: z.string(),
+                chance: z.number(),
+                planned: z.boolean(),
+              })
+              .nullable(),
+          }),
+        ),
+      }),
+    ),
+  }),
+});
+export type Coverage = z.output<typeof coverage.response>;

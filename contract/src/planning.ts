@@ -1,9 +1,10 @@
 import * as z from 'zod';
+import { ROLES as HIVE_ROLES } from '@brave-comb/core/planning';
 import { DEPTHS, HINDRANCES } from '@brave-comb/core/weather';
 import { ROLES, endpoint } from './endpoint';
 import { WeighedLayer } from './equipment';
 import { FrameSides } from './inspection';
-import { CivilDate, Id, Instant, Share, Span, list } from './parts';
+import { CivilDate, Id, Instant, Share, Span, field, list } from './parts';
 
 const Depth = z.enum(DEPTHS);
 const Hours = z.object({ from: Instant, to: Instant, chance: Share, depth: Depth });
@@ -45,6 +46,26 @@ export const DayVerdict = z.object({
 });
 export type DayVerdict = z.output<typeof DayVerdict>;
 
+/** What a session's hive was planned for, as it was published. */
+export const PlanReasons = z.object({
+  /** Points that the opening adds to the plan, and in words what for. */
+  points: z.number(),
+  lines: list(z.string()),
+  /** Skills of the checklist that gain most. */
+  skills: list(z.string()),
+  /** What is done instead when the weather does not come; `null` where that is likely enough. */
+  ifWet: z
+    .object({
+      reserve: z.object({ startsAt: Instant, supervisor: z.string(), hives: list(z.string()) }).nullable(),
+      staff: list(z.object({ startsAt: Instant, hive: z.string() })),
+      indoors: list(z.object({ skill: z.string(), how: z.string() })),
+    })
+    .nullable(),
+});
+export type PlanReasons = z.output<typeof PlanReasons>;
+
+const Mark = z.object({ role: z.enum(HIVE_ROLES), x: z.number(), y: z.number() });
+
 export const GroupSheet = z.object({
   group: Name,
   size: z.int(),
@@ -83,6 +104,18 @@ export const GroupSheet = z.object({
     }),
   ),
   visit: z.object({ id: Id, closed: z.boolean() }).nullable(),
+  ifWet: PlanReasons.shape.ifWet,
+  /** Parts to be lifted off, and where they are set down. */
+  lifting: list(z.string()),
+  /** Where everybody stands, metres east and north of the hive; `null` while it is not known how the hive faces. */
+  standing: z
+    .object({
+      faces: z.number(),
+      marks: list(Mark),
+      neighbours: list(z.object({ number: z.string(), x: z.number(), y: z.number(), faces: z.number() })),
+      says: list(z.string()),
+    })
+    .nullable(),
 });
 export type GroupSheet = z.output<typeof GroupSheet>;
 
@@ -133,4 +166,65 @@ export const daySheet = endpoint({
   summary: 'Go or no-go, groups, hives, what is due, kit and cautions of one session',
   params: z.object({ session: Id }),
   response: DaySheet,
+});
+
+export const nextHives = endpoint({
+  method: 'GET',
+  path: '/api/sessions/:session/next-hives',
+  access: field,
+  summary: 'Which hives each group opens in the minutes that are left, and why not the others',
+  params: z.object({ session: Id }),
+  response: z.object({
+    at: Instant,
+    groups: list(
+      z.object({
+        group: Id,
+        minutesLeft: z.int(),
+        hives: list(
+          z.object({
+            id: Id,
+            number: z.string(),
+            minutes: z.int(),
+            points: z.number(),
+            /** Minutes left after it; `null` for one that is not opened, with why. */
+            leaves: z.int().nullable(),
+            says: z.string().nullable(),
+          }),
+        ),
+      }),
+    ),
+  }),
+});
+
+const MySession = z.object({
+  session: Id,
+  site: z.string(),
+  zone: z.string(),
+  startsAt: Instant,
+  endsAt: Instant,
+  group: z.string(),
+  supervisor: z.string(),
+  /** Odds of fit weather by the forecast in use, `null` beyond its end. */
+  fit: Share.nullable(),
+  hives: list(
+    z.object({
+      number: z.string(),
+      at: Instant,
+      why: list(z.string()),
+      /** What one does there: the own jobs of a trainee, everybody's for who leads. */
+      jobs: list(z.object({ role: z.enum(HIVE_ROLES), fromFrame: z.int(), toFrame: z.int(), names: list(z.string()) })),
+      /** Names of the skills that one can show there. */
+      learn: list(z.string()),
+    }),
+  ),
+  ifWet: PlanReasons.shape.ifWet,
+});
+export type MySession = z.output<typeof MySession>;
+
+export const mySessions = endpoint({
+  method: 'GET',
+  path: '/api/sessions/mine',
+  access: ROLES,
+  summary: 'The coming sessions that one takes part in or leads, with what one does and learns there',
+  response: z.object({ today: CivilDate, sessions: list(MySession) }),
 });

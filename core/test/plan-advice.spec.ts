@@ -18,7 +18,7 @@ import {
   standingPlan,
   stepsBetween,
   troublesOf,
-  wetDaysOf,
+  wetDayOf,
 } from '../src/planning';
 import { type PhaseSpan } from '../src/season';
 import { CHECKLIST, standingsFrom } from '../src/skills';
@@ -92,7 +92,7 @@ describe('a wet day', () => {
         const problem = random(seed);
         const plan = searched(problem);
         const fit = new Map(problem.slots.map((slot) => [slot.id, slot]));
-        const wet = wetDaysOf(problem, plan);
+        const wet = plan.sessions.flatMap((session) => wetDayOf(problem, plan, session) ?? []);
         expect(wet).toHaveLength(plan.sessions.filter(({ slot }) => fit.get(slot)!.fit < LOW_ODDS).length);
         for (const { group, slot, reserve, staff } of wet) {
           const left = plan.sessions.filter((each) => each.group !== group || each.slot !== slot);

@@ -9,6 +9,8 @@ interface DemoHive {
   readonly since: string;
   readonly origin: string;
   readonly queen: { readonly year: number; readonly marked: boolean } | null;
+  /** Metres east and north of the gate, entrance in degrees from north; null where nobody has said. */
+  readonly place: { readonly east: number; readonly north: number; readonly faces: number } | null;
   /** Name of its scale, for hives that stand on one. */
   readonly scale?: string;
 }
@@ -50,6 +52,14 @@ const zander = (supers: number): Stack =>
 const topBar: Stack = standing(box('body', 'top-bar-body', 18));
 const eight = standing(box('brood box', 'langstroth-8-deep', 8), [box('super 1', 'langstroth-8-medium', 8)]);
 
+/** Stands run from west to east; the hives of one stand face the same way. */
+const row = (numbers: readonly number[], east: number, north: number, faces: number) =>
+  Object.fromEntries(numbers.map((number, at) => [number, { east: east + 1.4 * at, north, faces }]));
+const PLACES: Readonly<Record<string, Readonly<Record<number, { east: number; north: number; faces: number }>>>> = {
+  'Home orchard': { ...row([1, 2, 3], 4, 6, 160), ...row([4, 5, 6], 6, 12, 160), ...row([7, 8, 9], 14, 9, 200) },
+  'Moor edge': { ...row([10, 11, 12], 3, 4, 135), ...row([13, 14], 10, 4, 90) },
+};
+
 const hive = (
   number: number,
   site: string,
@@ -59,7 +69,17 @@ const hive = (
   since: string,
   origin: string,
   queen: DemoHive['queen'],
-): DemoHive => ({ number: `${number}`, site, stand, type, stack, since, origin, queen });
+): DemoHive => ({
+  number: `${number}`,
+  site,
+  stand,
+  type,
+  stack,
+  place: PLACES[site]?.[number] ?? null,
+  since,
+  origin,
+  queen,
+});
 
 const marked = (year: number) => ({ year, marked: true });
 

@@ -191,7 +191,7 @@ function groupRules(problem: PlanningProblem, plan: Assignments): Violation[] {
           rule: 'group-gap',
           group: group.id,
           slot: slot.id,
-          says: `${group.id} comes on days ${last.day} and ${slot.day}, ${group.gapDays} days apart at least.`,
+          says: `${group.id} comes on day ${last.day} and on day ${slot.day}, ${group.gapDays} days apart at least.`,
         });
     });
     return found;
@@ -271,7 +271,7 @@ function hiveRules(problem: PlanningProblem, plan: Assignments): Violation[] {
         found.push({
           rule: 'rest',
           ...where,
-          says: `${hive.id} is opened on days ${before.day} and ${opening.day} and rests ${hive.restDays} days.`,
+          says: `${hive.id} is opened on day ${before.day} and on day ${opening.day} and rests ${hive.restDays} days.`,
         });
     });
     return found;

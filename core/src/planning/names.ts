@@ -79,3 +79,13 @@ function dealSupervisors(model: PlanModel, sessions: readonly Unnamed[]): Readon
   sessions.forEach((_, at) => deal(at, new Set()));
   return dealt;
 }
+
+/**
+ * Words of the checker and the explanations with dates where they count days of the plan.
+ *
+ * @param words for example "h4 is due by day 3."
+ * @param dateOf how the day is written, for the number of days from the plan's first
+ * @returns the words with dates
+ */
+export const withDates = (words: string, dateOf: (day: number) => string): string =>
+  words.replace(/\bday (-?\d+)/g, (_, day: string) => dateOf(Number(day)));

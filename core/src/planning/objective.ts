@@ -1,4 +1,4 @@
-import type { Assignments, PlanHive, PlanningProblem, PlanSlot } from './problem';
+import type { Assignments, PlanGroup, PlanHive, PlanningProblem, PlanSlot } from './problem';
 
 /** What a plan is worth, part by part. Costs are negative; the sum is the objective. */
 export interface ObjectiveParts {
@@ -72,21 +72,23 @@ const byId = <T extends { readonly id: string }>(items: readonly T[], what: stri
   };
 };
 
-/**
- * What a group got for each of its open skills.
- *
- * @param problem the problem
- * @param assignments sessions whose openings count
- * @param group id of the group
- * @returns per skill the weighted worth of practice that was gained, and what was still to be had before
- */
-export function skillGains(problem: PlanningProblem, assignments: Assignments, group: string) {
-  const slotOf = byId(problem.slots, 'slot');
-  const hiveOf = byId(problem.hives, 'hive');
-  const openings = assignments.sessions
-    .filter((session) => session.group === group)
-    .flatMap(({ slot, hives }) => hives.map((hive) => ({ slot: slotOf(slot), hive: hiveOf(hive) })));
-  return Object.entries(byId(problem.groups, 'group')(group).needs).map(([skill, { weight, covered }]) => {
+/** The problem's parts by id, looked up once for many questions. */
+const partsOf = (problem: PlanningProblem) => ({
+  slotOf: byId(problem.slots, 'slot'),
+  hiveOf: byId(problem.hives, 'hive'),
+  groupOf: byId(problem.groups, 'group'),
+});
+
+function gainsOf(
+  problem: PlanningProblem,
+  { slotOf, hiveOf }: ReturnType<typeof partsOf>,
+  { needs }: PlanGroup,
+  sessions: Assignments['sessions'],
+) {
+  const openings = sessions.flatMap(({ slot, hives }) =>
+    hives.map((hive) => ({ slot: slotOf(slot), hive: hiveOf(hive) })),
+  );
+  return Object.entries(needs).map(([skill, { weight, covered }]) => {
     const before = practiceCovered(covered);
     const had = openings.map(({ slot, hive }) => practiceOfOpening(problem, slot, hive.skills[skill] ?? 0));
     const worthBefore = worthOfPractice(problem.params.pwl, before);
@@ -98,6 +100,26 @@ export function skillGains(problem: PlanningProblem, assignments: Assignments, g
   });
 }
 
+/** Share of what could still be learned that was gained; 1 where nothing was open. */
+function shareOfGains(gains: ReturnType<typeof gainsOf>): number {
+  const open = sum(gains.map((each) => each.open));
+  return open === 0 ? 1 : sum(gains.map((each) => each.gained)) / open;
+}
+
+/**
+ * What a group got for each of its open skills.
+ *
+ * @param problem the problem
+ * @param assignments sessions whose openings count
+ * @param group id of the group
+ * @returns per skill the weighted worth of practice that was gained, and what was still to be had before
+ */
+export function skillGains(problem: PlanningProblem, assignments: Assignments, group: string) {
+  const parts = partsOf(problem);
+  const own = assignments.sessions.filter((session) => session.group === group);
+  return gainsOf(problem, parts, parts.groupOf(group), own);
+}
+
 /**
  * Share of what a group could still learn that a plan gives it.
  *
@@ -106,11 +128,8 @@ export function skillGains(problem: PlanningProblem, assignments: Assignments, g
  * @param group id of the group
  * @returns 0 to below 1; 1 for a group that needs nothing
  */
-export function shareOf(problem: PlanningProblem, assignments: Assignments, group: string): number {
-  const gains = skillGains(problem, assignments, group);
-  const open = sum(gains.map((each) => each.open));
-  return open === 0 ? 1 : sum(gains.map((each) => each.gained)) / open;
-}
+export const shareOf = (problem: PlanningProblem, assignments: Assignments, group: string): number =>
+  shareOfGains(skillGains(problem, assignments, group));
 
 function changeCost(problem: PlanningProblem, assignments: Assignments): number {
   if (problem.published === null) return 0;
@@ -139,10 +158,9 @@ function changeCost(problem: PlanningProblem, assignments: Assignments): number 
  * @throws RangeError if the plan names what the problem does not have
  */
 export function objectiveParts(problem: PlanningProblem, assignments: Assignments): ObjectiveParts {
-  const { params, groups, hives } = problem;
-  const slotOf = byId(problem.slots, 'slot');
-  const hiveOf = byId(hives, 'hive');
-  const groupOf = byId(groups, 'group');
+  const { params, groups } = problem;
+  const parts = partsOf(problem);
+  const { slotOf, hiveOf, groupOf } = parts;
   const { weights } = params;
   const openings = [
     ...assignments.sessions.flatMap(({ slot, hives: opened }) => opened.map((hive) => ({ slot, hive }))),
@@ -153,8 +171,12 @@ export function objectiveParts(problem: PlanningProblem, assignments: Assignment
   const best = new Map<string, number>();
   for (const { slot, hive } of openings)
     best.set(hive.id, Math.max(best.get(hive.id) ?? 0, careOfOpening(problem, slot, hive)));
-  const gained = sum(groups.flatMap((group) => skillGains(problem, assignments, group.id).map((each) => each.gained)));
-  const shares = groups.map((group) => shareOf(problem, assignments, group.id));
+  const gains = groups.map((group) => {
+    const own = assignments.sessions.filter((session) => session.group === group.id);
+    return gainsOf(problem, parts, group, own);
+  });
+  const gained = sum(gains.flat().map((each) => each.gained));
+  const shares = gains.map(shareOfGains);
   return {
     session: weights.session * sum(held.map(({ slot }) => slot.fit)),
     skill: weights.skill * gained,

@@ -37,6 +37,9 @@ const SHOWN_IN: Readonly<Record<Role, ReadonlySet<string>>> = {
   clock: new Set(['reads-weather', 'limits-exposure', 'knows-enough']),
   watch: new Set(['clear-of-flight', 'reads-entrance']),
 };
+/** Whether a skill of the checklist can be shown in a role. */
+export const shownIn = (role: Role, skill: string): boolean => SHOWN_IN[role].has(skill);
+
 /** Roles that are given to one each, besides the frames. */
 const SINGLE = ['smoke', 'record', 'clock'] as const;
 

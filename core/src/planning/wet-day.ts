@@ -1,5 +1,4 @@
-import { checkPlan } from './checker';
-import { withItem, without } from './explanation';
+import { obstaclesTo, withItem, without } from './explanation';
 import { indoorWork, type IndoorWork } from './indoors';
 import { objectiveOf } from './objective';
 import type { Assignments, PlannedSession, PlanningProblem, StaffVisit } from './problem';
@@ -18,31 +17,30 @@ export interface WetDay {
 }
 
 /**
- * Another plan for every session of which the weather is doubtful.
+ * Another plan for a session of which the weather is doubtful.
  *
  * @param problem the problem
  * @param plan a plan that keeps the rules
- * @returns one for each session with odds under six in ten
+ * @param session a session of it
+ * @returns what else could be done; null where the weather is fit in six of ten forecasts or more
  */
-export function wetDaysOf(problem: PlanningProblem, plan: Assignments): readonly WetDay[] {
+export function wetDayOf(problem: PlanningProblem, plan: Assignments, session: PlannedSession): WetDay | null {
+  const { group, slot, hives } = session;
+  const slots = new Map(problem.slots.map((each) => [each.id, each]));
+  const { fit, day } = slots.get(slot)!;
+  if (fit >= LOW_ODDS) return null;
   const free: PlanningProblem = { ...problem, locks: [] };
-  const slots = new Map(problem.slots.map((slot) => [slot.id, slot]));
-  return plan.sessions
-    .filter(({ slot }) => slots.get(slot)!.fit < LOW_ODDS)
-    .map((session): WetDay => {
-      const { group, slot, hives } = session;
-      const left = without(plan, { kind: 'session', group, slot });
-      const reserve = reserveFor(free, plan, left, session);
-      const kept = new Set(reserve?.hives ?? []);
-      const lateDay = reserve === null ? Infinity : slots.get(reserve.slot)!.day;
-      const pressing = hives.filter((hive) => {
-        const due = problem.hives.find(({ id }) => id === hive)?.due ?? null;
-        return due !== null && due.weight > 0 && due.by < problem.horizonDays && (!kept.has(hive) || lateDay > due.by);
-      });
-      const staff = pressing.flatMap((hive) => staffFor(free, left, hive, slots.get(slot)!.day));
-      const needs = problem.groups.find(({ id }) => id === group)!.needs;
-      return { group, slot, reserve, staff, indoors: indoorWork(needs) };
-    });
+  const left = without(plan, { kind: 'session', group, slot });
+  const reserve = reserveFor(free, plan, left, session);
+  const kept = new Set(reserve?.hives ?? []);
+  const lateDay = reserve === null ? Infinity : slots.get(reserve.slot)!.day;
+  const pressing = hives.filter((hive) => {
+    const due = problem.hives.find(({ id }) => id === hive)?.due ?? null;
+    return due !== null && due.weight > 0 && due.by < problem.horizonDays && (!kept.has(hive) || lateDay > due.by);
+  });
+  const staff = pressing.flatMap((hive) => staffFor(free, left, hive, day));
+  const needs = problem.groups.find(({ id }) => id === group)!.needs;
+  return { group, slot, reserve, staff, indoors: indoorWork(needs) };
 }
 
 /** The same group with as many of the hives as may be, on another day. */
@@ -53,16 +51,21 @@ function reserveFor(
   { group, slot, hives }: PlannedSession,
 ): WetDay['reserve'] {
   const before = objectiveOf(problem, plan);
+  const own = problem.groups.find(({ id }) => id === group);
   const day = problem.slots.find(({ id }) => id === slot)!.day;
-  const others = problem.slots.filter((each) => each.day !== day);
+  const others = problem.slots.filter(
+    (each) =>
+      each.day !== day &&
+      (own?.slots.includes(each.id) ?? false) &&
+      !left.sessions.some((other) => other.group === group && other.slot === each.id),
+  );
   const found = others.flatMap(({ id: there }) => {
     const full = hives.reduce((next, hive) => {
-      const tried = withItem(problem, next, { kind: 'hive', group, slot: there, hive });
-      return checkPlan(problem, tried).violations.length === 0 ? tried : next;
+      const item = { kind: 'hive', group, slot: there, hive } as const;
+      return obstaclesTo(problem, next, item).length === 0 ? withItem(problem, next, item) : next;
     }, left);
     const session = full.sessions.find((each) => each.group === group && each.slot === there);
-    if (session === undefined || left.sessions.some((each) => each.group === group && each.slot === there)) return [];
-    return [{ ...session, price: before - objectiveOf(problem, full) }];
+    return session === undefined ? [] : [{ ...session, price: before - objectiveOf(problem, full) }];
   });
   return found.sort((a, b) => b.hives.length - a.hives.length || a.price - b.price)[0] ?? null;
 }
@@ -73,7 +76,7 @@ function staffFor(problem: PlanningProblem, left: Assignments, hive: string, aft
   return problem.slots
     .filter(({ day, staffVisits }) => staffVisits > 0 && day > after && day >= due.from)
     .map(({ id }) => ({ slot: id, hive }))
-    .filter((visit) => checkPlan(problem, { ...left, staff: [...left.staff, visit] }).violations.length === 0)
+    .filter((visit) => obstaclesTo(problem, left, { kind: 'staff', ...visit }).length === 0)
     .sort(
       (a, b) =>
         Number(days.get(a.slot)! > due.by) - Number(days.get(b.slot)! > due.by) ||

@@ -1,6 +1,8 @@
 import type { SkillLevel } from '../inspection';
 import { skillOf } from '../skills';
 import { meanOf } from '../units';
+import { plannedSkill } from './group-terms';
+import type { OpeningReason } from './reasons';
 
 /** What speaks for a hive being opened by a group on a day. */
 export interface HiveChoice {
@@ -67,4 +69,30 @@ function temperReason(choice: HiveChoice): { readonly text: string; readonly wei
   if (calmer === 0 && mood < 2.5) return { text: `Calmest of ${others.length + 1}: ${figure}`, weight: 2.2 };
   if (mood >= 2.5) return { text: `Lively, ${figure}: veils at the gate`, weight: 2.4 };
   return { text: `Easy, ${figure}`, weight: 1 };
+}
+
+/** Points from which a reason is worth a line. */
+const WORTH_SAYING = 0.5;
+
+/**
+ * What an opening was planned for, in words.
+ *
+ * @param reason what it adds to the plan
+ * @param due what is due at the hive, null when nothing is
+ * @returns up to two sentences, the weightier first
+ * @example plannedFor(reason, 'Swarm check') // ['Swarm check in its days', 'To practise: finds eggs, ages larvae']
+ */
+export function plannedFor({ marginal, skills }: OpeningReason, due: string | null): readonly string[] {
+  const { care, skill } = marginal.parts;
+  const names = skills.slice(0, 2).map((each) => {
+    const planned = plannedSkill(each.skill);
+    return `${skillOf(planned.skill)?.name ?? planned.skill}${planned.seated ? ', sitting' : ''}`;
+  });
+  return [
+    { points: care, text: due === null ? 'Its turn: opened seldom' : `${due}, in its days` },
+    { points: skill, text: `To practise: ${names.join(', ')}` },
+  ]
+    .filter(({ points }) => points >= WORTH_SAYING)
+    .sort((a, b) => b.points - a.points)
+    .map(({ text }) => text);
 }

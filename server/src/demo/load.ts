@@ -182,6 +182,7 @@ async function loadSessions(
       },
       session.groups.map((each) => ({
         trainee_group: found(names.groups, each.group).id,
+        reasons: null,
         hive: found(names.hives, each.hive),
         supervisor: found(names.people, each.supervisor).id,
         starts_at: at(each.at),

@@ -1,3 +1,4 @@
+import type { HivePlace } from '@brave-comb/contract';
 import type { ColonyClass, Strain } from '@brave-comb/core/care';
 import { type HiveTypeId, type Stack, boxFits, isBox } from '@brave-comb/core/equipment';
 import { v7 as uuid } from 'uuid';
@@ -19,6 +20,7 @@ export interface NewHive {
   readonly type: HiveTypeId;
   readonly stack: Stack;
   readonly scale?: string;
+  readonly place?: HivePlace | null;
   readonly colony: {
     readonly since: string;
     readonly origin: string;
@@ -39,8 +41,8 @@ export async function addHive({ db }: Context, hive: NewHive): Promise<string> {
     );
   }
   const id = uuid();
-  const { colony, scale = null, ...woodwork } = hive;
-  await insertHive(db, { id, scale, ...woodwork });
+  const { colony, scale = null, place = null, ...woodwork } = hive;
+  await insertHive(db, { id, scale, place, ...woodwork });
   await insertColony(db, {
     id: uuid(),
     school: hive.school,

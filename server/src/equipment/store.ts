@@ -1,3 +1,4 @@
+import type { HivePlace } from '@brave-comb/contract';
 import type { HiveTypeId, Stack } from '@brave-comb/core/equipment';
 import type { ColonyClass, Strain } from '@brave-comb/core/care';
 import type { DegreeDayMethod } from '@brave-comb/core/season';
@@ -33,6 +34,8 @@ export interface HiveRow {
   readonly stack: Stack;
   /** Name of its scale at the scale service, if it stands on one. */
   readonly scale: string | null;
+  /** Where it stands on its site and to which side it flies; null while nobody has said so. */
+  readonly place: HivePlace | null;
 }
 
 export interface ColonyRow {
@@ -50,8 +53,17 @@ export interface ColonyRow {
 
 export const insertSite = (db: Knex, row: SiteRow) =>
   db('sites').insert({ ...row, emergency: JSON.stringify(row.emergency) });
-export const insertHive = (db: Knex, row: HiveRow) => db('hives').insert({ ...row, stack: JSON.stringify(row.stack) });
+export const insertHive = (db: Knex, row: HiveRow) =>
+  db('hives').insert({ ...row, stack: JSON.stringify(row.stack), place: row.place && JSON.stringify(row.place) });
 export const insertColony = (db: Knex, row: ColonyRow) => db('colonies').insert(row);
+
+/** Says where a hive stands; answers whether the school has it. */
+export async function placeHive(db: Knex, school: string, id: string, place: HivePlace | null): Promise<boolean> {
+  const changed = await db('hives')
+    .where({ school, id })
+    .update({ place: place && JSON.stringify(place) });
+  return changed > 0;
+}
 
 export const sitesOf = (db: Knex, school: string): Promise<SiteRow[]> =>
   db<SiteRow>('sites').where({ school }).orderBy('id').select();

@@ -21,7 +21,7 @@ import { type HiveRow, type SiteRow, colonyIn, hivesById, siteById } from '../eq
 import { type NamedSessionGroup, groupsOfSession, sessionById } from '../planning/store';
 import { practiceOf, traineesOf } from '../people/store';
 import { Refusal, notFound } from '../problem';
-import { seatedTrainees } from '../planning/plan-store';
+import { traineeLimits } from '../planning/plan-store';
 import { openSkills } from '../skills/service';
 import { demonstrationsOf, replaceDemonstrations } from '../skills/store';
 import { forecastInUse } from '../weather/service';
@@ -203,7 +203,7 @@ export async function preparedVisit(
 
 async function fileOf(context: Context, visit: NamedVisit, entries: readonly VisitEntry[]): Promise<VisitFile> {
   const { db } = context;
-  const [site, [hive], practice, colony, trainees, before, followUps, seated] = await Promise.all([
+  const [site, [hive], practice, colony, trainees, before, followUps, limits] = await Promise.all([
     siteById(db, visit.school, visit.site),
     hivesById(db, visit.school, [visit.hive]),
     practiceOf(db, visit.school),
@@ -211,7 +211,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     traineesOf(db, visit.school, [visit.trainee_group]),
     visitBefore(db, visit.school, visit.hive, visit.started_at),
     openFollowUps(db, visit.school, [visit.hive]),
-    seatedTrainees(db, visit.school),
+    traineeLimits(db, visit.school),
   ]);
   if (!site || !hive) throw notFound('hive');
   const ids = trainees.map((trainee) => trainee.id);
@@ -232,7 +232,11 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
         }
       : null,
     entries,
-    trainees: trainees.map(({ id: trainee, name }) => ({ id: trainee, name, seated: seated.has(trainee) })),
+    trainees: trainees.map(({ id: trainee, name }) => ({
+      id: trainee,
+      name,
+      seated: limits.get(trainee)?.seated ?? false,
+    })),
     skills: openSkills(standingsFrom(await demonstrationsOf(db, visit.school, ids)), ids),
     weather,
     limits: { openMinutes: practice.openMinutes, broodMinutes: weather ? broodMinutes(weather.temperature) : 3 },

@@ -2,7 +2,15 @@ import type { GroupSheet } from '@brave-comb/contract';
 import { type MarkColour, markColour } from '@brave-comb/core/biology';
 import { HIVE_TYPES, type Layer, boxWeight, isBox, liftAdvice, nestBoxes, supers } from '@brave-comb/core/equipment';
 import { BROOD, type FrameSide, type Letter } from '@brave-comb/core/inspection';
-import { roleRota, whyThisHive } from '@brave-comb/core/planning';
+import {
+  type PlacedHive,
+  type Role,
+  roleRota,
+  ROLES,
+  standingPlan,
+  type TraineeTerms,
+  whyThisHive,
+} from '@brave-comb/core/planning';
 import { CHECKLIST, type Standings, isOpen } from '@brave-comb/core/skills';
 import { daysBetween, roundTo } from '@brave-comb/core/units';
 import type { FollowUpRow } from '../care/store';
@@ -23,14 +31,20 @@ export interface SheetFacts {
   readonly date: string;
   readonly dayStart: Date;
   readonly hives: readonly HiveRow[];
+  /** All hives of the site. */
+  readonly siteHives: readonly HiveRow[];
   readonly followUps: readonly FollowUpRow[];
   readonly moods: readonly { readonly hive: string; readonly mood: number | null; readonly started_at: Date }[];
   readonly visits: readonly VisitRow[];
   readonly trainees: Awaited<ReturnType<typeof traineesOf>>;
   readonly standing: Standings;
-  /** Trainees who work sitting. */
-  readonly seated: ReadonlySet<string>;
+  /** What single trainees may lift, and who works sitting. */
+  readonly limits: ReadonlyMap<string, TraineeTerms>;
 }
+
+const MOST_REASONS = 4;
+/** Metres within which neighbours are drawn. */
+const NEAR = 6;
 
 /** Who opens which hive and why, what it was like last time, what is due, who does what. */
 export async function groupSheet(
@@ -51,46 +65,77 @@ export async function groupSheet(
     .map(({ question, due: day }) => ({ question, due: day, daysLeft: daysBetween(facts.date, day) }));
   const stack = weighed(hive, last, practice);
   const [box] = nestBoxes(hive.stack);
+  const rota = rotaOf(facts, trainees, hive);
+  const choice = choiceOf(
+    facts,
+    practice,
+    hive,
+    trainees.map((each) => each.id),
+    due,
+    stack,
+  );
   return {
     group: { id: group.trainee_group, name: group.group_name },
     size: trainees.length,
     supervisor: { id: group.supervisor, name: group.supervisor_name },
     hive: { id: hive.id, number: hive.number, stand: hive.stand, type: HIVE_TYPES[hive.type].name },
     startsAt: iso(group.starts_at),
-    why: whyThisHive(
-      choiceOf(
-        facts,
-        practice,
-        hive,
-        trainees.map((each) => each.id),
-        due,
-        stack,
-      ),
-    ),
+    why: [...(group.reasons?.lines ?? []), ...whyThisHive(choice)].slice(0, MOST_REASONS),
     lastTime: last ? lastTime(last, facts) : null,
     frameCount: box!.frames,
     stack,
     queenMark: colony?.queen_marked ? mark : null,
     due,
-    rota: trainees.length > 0 ? rotaOf(facts, trainees, hive, box!.frames) : [],
+    rota,
     visit: running ? { id: running.id, closed: running.closed_at !== null } : null,
+    ifWet: group.reasons?.ifWet ?? null,
+    lifting: stack.flatMap((part) => setDown(part)),
+    standing: standingAt(hive, facts.siteHives, rota),
   } satisfies GroupSheet & { queenMark: MarkColour | null };
 }
 
-function rotaOf(
-  facts: SheetFacts,
+/** The rota of a group at a hive; none for a group without trainees. */
+export function rotaOf(
+  facts: Pick<SheetFacts, 'standing' | 'limits'>,
   trainees: SheetFacts['trainees'],
-  hive: HiveRow,
-  frames: number,
+  hive: Pick<HiveRow, 'stack' | 'type'>,
 ): GroupSheet['rota'] {
+  if (trainees.length === 0) return [];
   return roleRota(
     trainees.map(({ id, name }) => ({
       name,
       open: CHECKLIST.filter((skill) => isOpen(facts.standing(id, skill.id))).map((skill) => skill.id),
-      seated: facts.seated.has(id),
+      seated: facts.limits.get(id)?.seated ?? false,
     })),
-    { frames, horizontal: HIVE_TYPES[hive.type].horizontal },
+    { frames: nestBoxes(hive.stack)[0]!.frames, horizontal: HIVE_TYPES[hive.type].horizontal },
   );
+}
+
+/** How a part that comes off is lifted and where it goes. */
+function setDown({ layer, kg, lift }: GroupSheet['stack'][number]): readonly string[] {
+  if (lift === null || lift === 'stays put') return [];
+  const where = lift === 'by frames' ? 'frames into a spare box' : 'onto a waist-high stand or the upturned cover';
+  return [`${layer.id}, ${Math.round(kg ?? 0)} kg: ${lift}, ${where}, never straight on the ground`];
+}
+
+/** Where everybody stands in the first turn. */
+function standingAt(hive: HiveRow, others: readonly HiveRow[], rota: GroupSheet['rota']): GroupSheet['standing'] {
+  const placed = ({ number, place }: HiveRow): readonly PlacedHive[] =>
+    place === null ? [] : [{ number, x: place.east, y: place.north, faces: place.faces }];
+  const [here] = placed(hive);
+  if (here === undefined) return null;
+  const neighbours = others.filter(({ id }) => id !== hive.id).flatMap(placed);
+  const roles = rota[0]?.roles;
+  const people = Object.fromEntries(ROLES.map((role) => [role, roles?.[role].length ?? 0])) as Record<Role, number>;
+  const { marks, says } = standingPlan(here, neighbours, people);
+  return {
+    faces: here.faces,
+    marks: [...marks],
+    neighbours: neighbours
+      .map(({ number, x, y, faces }) => ({ number, x: x - here.x, y: y - here.y, faces }))
+      .filter(({ x, y }) => Math.hypot(x, y) < NEAR),
+    says: [...says],
+  };
 }
 
 function choiceOf(

@@ -1,5 +1,5 @@
 import type { Pin, PlanJob, PlanningTerms } from '@brave-comb/contract';
-import type { InspectionPlan, PlanningProblem } from '@brave-comb/core/planning';
+import type { InspectionPlan, PlanningProblem, TraineeTerms } from '@brave-comb/core/planning';
 import type { Knex } from 'knex';
 
 export interface TermsRow {
@@ -14,10 +14,10 @@ export interface TermsRow {
 export const termsOf = (db: Knex, school: string): Promise<TermsRow[]> =>
   db<TermsRow>('planning_terms').where({ school }).select();
 
-/** Trainees who work sitting. */
-export async function seatedTrainees(db: Knex, school: string): Promise<ReadonlySet<string>> {
+/** What single trainees may lift and who works sitting, by trainee. */
+export async function traineeLimits(db: Knex, school: string): Promise<ReadonlyMap<string, TraineeTerms>> {
   const rows = await db<TermsRow>('planning_terms').where({ school, kind: 'trainee' }).select('owner', 'terms');
-  return new Set(rows.flatMap(({ owner, terms }) => (terms.kind === 'trainee' && terms.seated ? [owner] : [])));
+  return new Map(rows.flatMap(({ owner, terms }) => (terms.kind === 'trainee' ? [[owner, terms]] : [])));
 }
 
 export const keepTerms = (db: Knex, row: TermsRow) =>

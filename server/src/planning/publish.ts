@@ -1,13 +1,14 @@
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { checkPlan, planOf } from '@brave-comb/core/planning';
 import { MINUTE } from '@brave-comb/core/weather';
-import { DateTime } from 'luxon';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../context';
 import { insertMessages } from '../people/message-store';
 import { Refusal } from '../problem';
 import { planBoard } from './board';
+import { planningNames, whenWords } from './names';
 import { insertVersion, latestVersion, lockSchool, staffGroup, versionById, versionsOf } from './plan-store';
+import { openingKey, publishedReasons } from './reasons';
 import { type PlanningSeason, planningSeason, type SiteSlot } from './season-facts';
 import { dropSessions, insertSession, type PlannedRow, plannedFrom, type SessionGroupRow } from './store';
 
@@ -44,6 +45,7 @@ export async function publishPlan(
   const season = await planningSeason(context, actor.school);
   refuseOldForecast(season, body);
   const plan = checked(season, body);
+  const reasons = await publishedReasons(season, plan);
   let version = 0;
   let told = 0;
   await db.transaction(async (trx) => {
@@ -63,7 +65,7 @@ export async function publishPlan(
     const was = toldBefore(season, old);
     const now = toldNow(season, body);
     const changes = changesOf(season, was, now);
-    await writeSessions(trx, actor, season, body, old);
+    await writeSessions(trx, actor, season, body, old, reasons);
     await insertVersion(trx, {
       id: body.id,
       school: actor.school,
@@ -118,7 +120,8 @@ function checked(season: PlanningSeason, body: Body) {
     throw new Refusal(422, 'unknown names', `${error.message} Plan again from the board.`);
   }
   if (check.violations.length > 0) {
-    const words = check.violations.map(({ says }) => named(season, says));
+    const say = planningNames(season);
+    const words = check.violations.map(({ says }) => say(says));
     throw new Refusal(
       422,
       'breaks a rule',
@@ -128,22 +131,6 @@ function checked(season: PlanningSeason, body: Body) {
   }
   return planOf(season.problem, plan, check.objective, null);
 }
-
-/** Words of the core with names in place of ids. */
-function named(season: PlanningSeason, words: string): string {
-  const names = new Map<string, string>([
-    ...season.groups.map(({ id, name }) => [id, name] as const),
-    ...season.supervisors.map(({ id, name }) => [id, name] as const),
-    ...season.colonies.map(({ hive }) => [hive.id, `Hive ${hive.number}`] as const),
-    ...season.slots.map((slot) => [slot.id, whenWords(slot)] as const),
-  ]);
-  return [...names].reduce((text, [id, name]) => text.replaceAll(id, name), words);
-}
-
-const whenWords = ({ from, to, zone }: SiteSlot): string => {
-  const at = (instant: number, format: string) => DateTime.fromMillis(instant, { zone }).toFormat(format);
-  return `${at(from, 'ccc d LLL')}, ${at(from, 'HH:mm')} to ${at(to, 'HH:mm')}`;
-};
 
 function toldNow(season: PlanningSeason, body: Body): Told[] {
   const slot = (id: string) => season.slots.find((each) => each.id === id)!;
@@ -235,6 +222,7 @@ async function writeSessions(
   season: PlanningSeason,
   body: Body,
   old: readonly PlannedRow[],
+  reasons: Awaited<ReturnType<typeof publishedReasons>>,
 ): Promise<void> {
   const keptIds = new Map(old.map((row) => [`${row.site} ${row.from.getTime()}`, row.session]));
   await dropSessions(db, actor.school, [...new Set(old.map(({ session }) => session))]);
@@ -262,7 +250,8 @@ async function writeSessions(
       return hives.map((hive): Omit<SessionGroupRow, 'session'> => {
         const starts = new Date(at);
         at += minutesOf(hive, pace) * MINUTE;
-        return { trainee_group: group, hive, supervisor, starts_at: starts };
+        const why = reasons.get(openingKey(pace, slot.id, hive)) ?? null;
+        return { trainee_group: group, hive, supervisor, starts_at: starts, reasons: why };
       });
     });
     await insertSession(

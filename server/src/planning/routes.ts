@@ -2,14 +2,19 @@ import { endpoints } from '@brave-comb/contract';
 import type { Context } from '../context';
 import type { Serve } from '../routing';
 import { askPlan, pinPlan, planBoard, planJob, resumePlanJob, stopPlanJob, unpinPlan, watchPlanJob } from './board';
+import { coverage } from './coverage';
+import { mySessions } from './my-sessions';
+import { nextHives } from './next-hives';
 import { planVersions, publishPlan } from './publish';
 import { daySheet, nextSession, sessionOn } from './service';
-import { planningTerms, setPlanningTerms } from './terms';
+import { planningTerms, setHivePlace, setPlanningTerms } from './terms';
 
 export function planningRoutes(context: Context, serve: Serve): void {
   serve(endpoints.nextSession, (_input, actor) => nextSession(context, actor));
   serve(endpoints.sessionOn, ({ params, query }, actor) => sessionOn(context, actor, params.date, query.site));
   serve(endpoints.daySheet, ({ params }, actor) => daySheet(context, actor, params.session));
+  serve(endpoints.nextHives, ({ params }, actor) => nextHives(context, actor, params.session));
+  serve(endpoints.mySessions, (_input, actor) => mySessions(context, actor));
   serve(endpoints.planBoard, (_input, actor) => planBoard(context, actor));
   serve(endpoints.askPlan, ({ body }, actor) => askPlan(context, actor, body));
   serve(endpoints.planJob, ({ params }, actor) => planJob(context, actor, params.job));
@@ -21,6 +26,8 @@ export function planningRoutes(context: Context, serve: Serve): void {
   serve(endpoints.publishPlan, ({ body }, actor) => publishPlan(context, actor, body));
   serve(endpoints.planVersions, (_input, actor) => planVersions(context, actor));
   serve(endpoints.planningTerms, (_input, actor) => planningTerms(context, actor));
+  serve(endpoints.coverage, (_input, actor) => coverage(context, actor));
+  serve(endpoints.setHivePlace, ({ params, body }, actor) => setHivePlace(context, actor, params.hive, body.place));
   serve(endpoints.setPlanningTerms, ({ params, body }, actor) =>
     setPlanningTerms(context, actor, params.owner, body.terms),
   );

@@ -7,6 +7,7 @@ import type { SheetFacts } from './group-sheet';
 export function sayFirst(
   sheets: DaySheet['groups'],
   trainees: SheetFacts['trainees'],
+  limits: SheetFacts['limits'],
   forTrainee: boolean,
 ): DaySheet['say'] {
   const people = forTrainee
@@ -20,9 +21,17 @@ export function sayFirst(
       .map((part) => ({
         kind: 'hive' as const,
         head: `Hive ${sheet.hive.number}:`,
-        text: `${part.layer.id} ${part.kg} kg, ${part.lift}.`,
+        text: `${part.layer.id} ${Math.round(part.kg ?? 0)} kg, ${part.lift}. Straight back, onto a stand.`,
       })),
   );
+  const light = forTrainee
+    ? []
+    : trainees.flatMap(({ id, name }) => {
+        const own = limits.get(id);
+        if (own === undefined || (own.liftKg === null && !own.seated)) return [];
+        const lifts = own.liftKg === null ? 'lifts nothing' : `lifts at most ${own.liftKg} kg`;
+        return [{ kind: 'person' as const, head: `${name}:`, text: `${lifts}${own.seated ? ', works sitting' : ''}.` }];
+      });
   const lively = sheets
     .filter((sheet) => sheet.why.some((reason) => reason.startsWith('Lively')))
     .map((sheet) => ({
@@ -33,6 +42,7 @@ export function sayFirst(
   const stands = [...new Set(sheets.map((sheet) => sheet.hive.stand))].sort();
   return [
     ...people,
+    ...light,
     ...lively,
     ...heavy,
     {

@@ -7,7 +7,7 @@ import { v7 as uuid } from 'uuid';
 import { openFollowUps } from '../care/store';
 import type { Actor, Context } from '../context';
 import { dateAt, hourAt, iso } from '../dates';
-import { type SiteRow, hivesById, siteById } from '../equipment/store';
+import { type SiteRow, hivesById, hivesOf, siteById } from '../equipment/store';
 import { visitMoods, visitsOfSession } from '../inspection/store';
 import { groupsOf, practiceOf, traineesOf } from '../people/store';
 import { notFound } from '../problem';
@@ -25,7 +25,7 @@ import {
   sessionById,
   sessionsBetween,
 } from './store';
-import { seatedTrainees } from './plan-store';
+import { traineeLimits } from './plan-store';
 import { dayVerdict } from './verdict';
 
 export async function addSession(
@@ -99,13 +99,13 @@ export async function daySheet(context: Context, actor: Actor, id: string): Prom
     verdict: forecast.ensemble ? dayVerdict(forecast.ensemble, site, session, practice, largest) : null,
     groups: sheets,
     kit: kitList({
-      groups: groups.length,
-      trainees: sheets.reduce((sum, sheet) => sum + sheet.size, 0),
+      groups: new Set(groups.map((group) => group.trainee_group)).size,
+      trainees: facts.trainees.length,
       supervisors: new Set(groups.map((group) => group.supervisor)).size,
       jobs: sheets.flatMap((sheet) => sheet.due.map(({ question }) => ({ hive: sheet.hive.number, question }))),
       liftedParts: facts.hives.reduce((sum, hive) => sum + supers(hive.stack).length + 1, 0),
     }),
-    say: sayFirst(sheets, facts.trainees, actor.role === 'trainee'),
+    say: sayFirst(sheets, facts.trainees, facts.limits, actor.role === 'trainee'),
     mine: actor.role === 'trainee' ? mine(actor, sheets, facts) : null,
     mayStart:
       actor.role !== 'trainee' && dateAt(site.zone, clock.now()) === facts.date && session.status !== 'called off',
@@ -128,12 +128,13 @@ async function sheetFacts(
     groups.map((group) => group.trainee_group),
   );
   const dayStart = new Date(hourAt(site.zone, date, 0));
-  const [hives, followUps, moods, visits, seated, demonstrations] = await Promise.all([
+  const [hives, siteHives, followUps, moods, visits, limits, demonstrations] = await Promise.all([
     hivesById(db, actor.school, hiveIds),
+    hivesOf(db, actor.school, site.id),
     openFollowUps(db, actor.school, hiveIds),
     visitMoods(db, actor.school, new Date(dayStart.getTime() - 200 * 86_400_000), dayStart),
     visitsOfSession(db, actor.school, session.id),
-    seatedTrainees(db, actor.school),
+    traineeLimits(db, actor.school),
     demonstrationsOf(
       db,
       actor.school,
@@ -146,12 +147,13 @@ async function sheetFacts(
     date,
     dayStart,
     hives,
+    siteHives,
     followUps,
     moods,
     visits,
     trainees,
     standing: standingsFrom(demonstrations),
-    seated,
+    limits,
   };
 }
 

@@ -1,3 +1,4 @@
+import type { PlanReasons } from '@brave-comb/contract';
 import type { Depth } from '@brave-comb/core/weather';
 import type { Knex } from 'knex';
 import type { Actor } from '../context';
@@ -18,6 +19,8 @@ export interface SessionGroupRow {
   readonly hive: string;
   readonly supervisor: string;
   readonly starts_at: Date;
+  /** What a published plan opens it for; null for what was set otherwise. */
+  readonly reasons: PlanReasons | null;
 }
 export type NamedSessionGroup = SessionGroupRow & { readonly group_name: string; readonly supervisor_name: string };
 
@@ -27,7 +30,13 @@ export async function insertSession(
   groups: readonly Omit<SessionGroupRow, 'session'>[],
 ): Promise<void> {
   await db('sessions').insert(row);
-  await db('session_groups').insert(groups.map((group) => ({ ...group, session: row.id })));
+  await db('session_groups').insert(
+    groups.map((group) => ({
+      ...group,
+      session: row.id,
+      reasons: group.reasons === null ? null : JSON.stringify(group.reasons),
+    })),
+  );
 }
 
 const sessions = (db: Knex, school: string) => db<SessionRow>('sessions').where('sessions.school', school);

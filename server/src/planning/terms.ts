@@ -1,22 +1,24 @@
-import type { Output, endpoints } from '@brave-comb/contract';
+import type { HivePlace, Output, endpoints } from '@brave-comb/contract';
 import { PlanningTerms } from '@brave-comb/contract';
 import type { Actor, Context } from '../context';
+import { hivesOf, placeHive, sitesOf } from '../equipment/store';
 import { practiceOf, traineesOf } from '../people/store';
 import { Refusal, notFound } from '../problem';
 import { keepTerms, staffOf, termsOf, traineeGroups } from './plan-store';
 import { usualTerms } from './season-facts';
 
+type Terms = Output<(typeof endpoints)['planningTerms']>;
+
 /** Everybody whose times or limits the planner goes by, with what holds for them. */
-export async function planningTerms(
-  { db }: Context,
-  actor: Actor,
-): Promise<Output<(typeof endpoints)['planningTerms']>> {
-  const [groups, staff, practice, own] = await Promise.all([
+export async function planningTerms({ db }: Context, actor: Actor): Promise<Terms> {
+  const [groups, staff, practice, own, sites] = await Promise.all([
     traineeGroups(db, actor.school),
     staffOf(db, actor.school),
     practiceOf(db, actor.school),
     termsOf(db, actor.school),
+    sitesOf(db, actor.school),
   ]);
+  const hives = await Promise.all(sites.map(({ id }) => hivesOf(db, actor.school, id)));
   const trainees = await traineesOf(
     db,
     actor.school,
@@ -40,6 +42,9 @@ export async function planningTerms(
         terms: set.get(id) ?? usualTerms.trainee,
       })),
     ],
+    hives: hives.flatMap((standing, at) =>
+      standing.map(({ id, number, place }) => ({ id, number, site: sites[at]!.name, place })),
+    ),
   };
 }
 
@@ -49,7 +54,7 @@ export async function setPlanningTerms(
   actor: Actor,
   owner: string,
   terms: PlanningTerms,
-): Promise<{ terms: PlanningTerms }> {
+): Promise<Terms> {
   const { owners } = await planningTerms(context, actor);
   const found = owners.find((each) => each.id === owner);
   if (!found) throw notFound('group or person');
@@ -63,5 +68,16 @@ export async function setPlanningTerms(
     by_person: actor.id,
     at: context.clock.now(),
   });
-  return { terms };
+  return planningTerms(context, actor);
+}
+
+/** Says where a hive stands and to which side it flies. */
+export async function setHivePlace(
+  context: Context,
+  actor: Actor,
+  hive: string,
+  place: HivePlace | null,
+): Promise<Terms> {
+  if (!(await placeHive(context.db, actor.school, hive, place))) throw notFound('hive');
+  return planningTerms(context, actor);
 }

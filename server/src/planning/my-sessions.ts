@@ -1,0 +1,115 @@
+import type { MySession, Output, endpoints } from '@brave-comb/contract';
+import { ROLES, shownIn } from '@brave-comb/core/planning';
+import { CHECKLIST, isOpen, skillOf, type Standings, standingsFrom } from '@brave-comb/core/skills';
+import { chanceOfStretch } from '@brave-comb/core/weather';
+import type { Actor, Context } from '../context';
+import { dateAt, iso } from '../dates';
+import { hivesById, type HiveRow, type SiteRow, sitesOf } from '../equipment/store';
+import { groupsOf, practiceOf, traineesOf } from '../people/store';
+import { demonstrationsOf } from '../skills/store';
+import { forecastInUse } from '../weather/service';
+import { rotaOf } from './group-sheet';
+import { traineeLimits } from './plan-store';
+import { groupsOfSession, type NamedSessionGroup, sessionsBetween } from './store';
+
+const DAYS = 42;
+const DAY = 86_400_000;
+/** Skills named for one hive. */
+const SHOWN = 4;
+
+/** The coming sessions of somebody: a trainee's with the own jobs and skills, a supervisor's with those of the groups. */
+export async function mySessions(context: Context, actor: Actor): Promise<Output<(typeof endpoints)['mySessions']>> {
+  const { db, clock } = context;
+  const now = clock.now();
+  const sites = new Map((await sitesOf(db, actor.school)).map((site) => [site.id, site]));
+  const practice = await practiceOf(db, actor.school);
+  const own = actor.role === 'trainee' ? await groupsOf(db, actor.id) : null;
+  const coming = (
+    await sessionsBetween(db, actor, new Date(now.getTime() - DAY), new Date(now.getTime() + DAYS * DAY))
+  ).filter(({ status, ends_at }) => status === 'planned' && ends_at.getTime() > now.getTime());
+  const rows = await Promise.all(coming.map(({ id }) => groupsOfSession(db, id)));
+  const concerns = (row: NamedSessionGroup) =>
+    actor.role === 'lead' || (own === null ? row.supervisor === actor.id : own.includes(row.trainee_group));
+  const mine = rows.map((all) => all.filter(concerns));
+  const trainees = await traineesOf(db, actor.school, [
+    ...new Set(mine.flatMap((all) => all.map((row) => row.trainee_group))),
+  ]);
+  const [hives, limits, demonstrations] = await Promise.all([
+    hivesById(db, actor.school, [...new Set(mine.flatMap((all) => all.map(({ hive }) => hive)))]),
+    traineeLimits(db, actor.school),
+    demonstrationsOf(
+      db,
+      actor.school,
+      trainees.map(({ id }) => id),
+    ),
+  ]);
+  const facts: Facts = { actor, trainees, hives, limits, standing: standingsFrom(demonstrations) };
+  const chances = new Map<string, (from: Date, to: Date) => number | null>();
+  for (const site of new Set(coming.map((session) => session.site))) {
+    const place = sites.get(site)!;
+    const { ensemble } = await forecastInUse(context, place);
+    const end = ensemble ? Date.parse(ensemble.start) + (ensemble.members[0]?.length ?? 0) * 3_600_000 : 0;
+    chances.set(site, (from, to) =>
+      ensemble === null || to.getTime() > end
+        ? null
+        : chanceOfStretch({ ensemble, place, limits: practice.limits }, 'full', from.getTime(), to.getTime()),
+    );
+  }
+  const sessions = coming.flatMap((session, at): MySession[] => {
+    const site = sites.get(session.site)!;
+    const groups = [...new Set(mine[at]!.map((row) => row.trainee_group))];
+    return groups.map((group): MySession => {
+      const openings = mine[at]!.filter((row) => row.trainee_group === group);
+      return {
+        session: session.id,
+        site: site.name,
+        zone: site.zone,
+        startsAt: iso(session.starts_at),
+        endsAt: iso(session.ends_at),
+        group: openings[0]!.group_name,
+        supervisor: openings[0]!.supervisor_name,
+        fit: chances.get(site.id)!(session.starts_at, session.ends_at),
+        hives: openings.map((row) => hiveOf(facts, row)),
+        ifWet: openings[0]!.reasons?.ifWet ?? null,
+      };
+    });
+  });
+  return { today: todayAt([...sites.values()], now), sessions };
+}
+
+const todayAt = ([site]: readonly SiteRow[], now: Date) => dateAt(site?.zone ?? 'UTC', now);
+
+interface Facts {
+  readonly actor: Actor;
+  readonly trainees: Awaited<ReturnType<typeof traineesOf>>;
+  readonly hives: readonly HiveRow[];
+  readonly limits: Awaited<ReturnType<typeof traineeLimits>>;
+  readonly standing: Standings;
+}
+
+/** One hive of a session: why it is opened, who does what, and what can be shown there. */
+function hiveOf(facts: Facts, row: NamedSessionGroup): MySession['hives'][number] {
+  const { actor, standing } = facts;
+  const hive = facts.hives.find(({ id }) => id === row.hive)!;
+  const group = facts.trainees.filter((each) => each.group === row.trainee_group);
+  const everybody = rotaOf(facts, group, hive).flatMap(({ fromFrame, toFrame, roles }) =>
+    ROLES.map((role) => ({ role, fromFrame, toFrame, names: roles[role] })),
+  );
+  const jobs =
+    actor.role === 'trainee'
+      ? everybody.filter(({ names }) => names.includes(actor.name)).map((job) => ({ ...job, names: [] }))
+      : everybody.filter(({ role, names }) => role !== 'watch' && names.length > 0);
+  const open = (skill: string) =>
+    actor.role === 'trainee' ? isOpen(standing(actor.id, skill)) : group.some(({ id }) => isOpen(standing(id, skill)));
+  const planned = (row.reasons?.skills ?? []).filter(open);
+  const byJob = CHECKLIST.filter(({ id }) => open(id) && jobs.some(({ role }) => shownIn(role, id))).map(
+    ({ id }) => id,
+  );
+  return {
+    number: hive.number,
+    at: iso(row.starts_at),
+    why: [...(row.reasons?.lines ?? [])],
+    jobs,
+    learn: [...new Set([...planned, ...byJob])].slice(0, SHOWN).map((id) => skillOf(id)?.name ?? id),
+  };
+}

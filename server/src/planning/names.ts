@@ -1,0 +1,28 @@
+import { withDates } from '@brave-comb/core/planning';
+import { addDays } from '@brave-comb/core/units';
+import { DateTime } from 'luxon';
+import type { PlanningSeason, SiteSlot } from './season-facts';
+
+/** A slot as people say it. */
+export const whenWords = ({ from, to, zone }: Pick<SiteSlot, 'from' | 'to' | 'zone'>): string => {
+  const at = (instant: number, format: string) => DateTime.fromMillis(instant, { zone }).toFormat(format);
+  return `${at(from, 'ccc d LLL')}, ${at(from, 'HH:mm')} to ${at(to, 'HH:mm')}`;
+};
+
+/**
+ * Words of the core with names in place of ids, and dates in place of the plan's days.
+ *
+ * @param season the season whose things are named
+ * @returns a function from the core's words to those for people
+ */
+export function planningNames(season: Pick<PlanningSeason, 'groups' | 'supervisors' | 'colonies' | 'slots' | 'today'>) {
+  const names = new Map<string, string>([
+    ...season.groups.map(({ id, name }) => [id, name] as const),
+    ...season.supervisors.map(({ id, name }) => [id, name] as const),
+    ...season.colonies.map(({ hive }) => [hive.id, `Hive ${hive.number}`] as const),
+    ...season.slots.map((slot) => [slot.id, whenWords(slot)] as const),
+  ]);
+  const dateOf = (day: number) => DateTime.fromISO(addDays(season.today, day)).toFormat('ccc d LLL');
+  return (words: string): string =>
+    [...names].reduce((text, [id, name]) => text.replaceAll(id, name), withDates(words, dateOf));
+}
