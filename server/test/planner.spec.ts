@@ -1,62 +1,31 @@
-import { type PlanBoard, type PlanJob, endpoints } from '@brave-comb/contract';
+import { type PlanJob, endpoints } from '@brave-comb/contract';
 import { checkPlan, conflictOf, obstaclesTo, type PlanningProblem } from '@brave-comb/core/planning';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import type supertest from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { claimJob, endJob, LOST_AFTER } from '../src/planning/plan-store';
 import { startPlanRunner } from '../src/planning/runner';
-import { type School, openSchool, pathOf } from './school';
-
-type Agent = ReturnType<typeof supertest.agent>;
+import { type Agent, openPlanning, type Planning, publication } from './planning';
+import { type School, pathOf } from './school';
 
 let school: School;
 let lead: Agent;
 let supervisor: Agent;
 let trainee: Agent;
+let board: Planning['board'];
+let jobOf: Planning['jobOf'];
+let ask: Planning['ask'];
+let until: Planning['until'];
+let planned: Planning['planned'];
+let publish: Planning['publish'];
 
 beforeAll(async () => {
-  school = await openSchool('', 'planner');
-  lead = await school.signIn('morag');
+  ({ school, lead, board, jobOf, ask, until, planned, publish } = await openPlanning('planner'));
   supervisor = await school.signIn('ruth');
   trainee = await school.signIn('ife');
 });
 afterAll(() => school.close());
-
-const board = async (agent = lead) => (await agent.get(endpoints.planBoard.path).expect(200)).body as PlanBoard;
-const jobOf = async (id: string) =>
-  (await lead.get(pathOf(endpoints.planJob, { job: id })).expect(200)).body as PlanJob;
-const ask = async (seconds = 2, id = uuid()) =>
-  (await lead.post(endpoints.askPlan.path).send({ id, seconds, seed: 7 }).expect(200)).body as PlanJob;
-const until = async (id: string, good: (job: PlanJob) => boolean) => {
-  for (let tries = 0; tries < 200; tries += 1) {
-    const job = await jobOf(id);
-    if (good(job)) return job;
-    await new Promise((done) => setTimeout(done, 50));
-  }
-  throw new Error(`the job did not come so far: ${JSON.stringify(await jobOf(id)).slice(0, 300)}`);
-};
-/** Has a plan reckoned by a runner of this test's own. */
-async function planned(seconds = 2): Promise<{ job: PlanJob; board: PlanBoard }> {
-  const runner = startPlanRunner(school.context);
-  try {
-    const { id } = await ask(seconds);
-    const job = await until(id, ({ status }) => status === 'done');
-    return { job, board: await board() };
-  } finally {
-    await runner.stop();
-  }
-}
-const publish = (body: object, agent = lead) => agent.post(endpoints.publishPlan.path).send(body);
-const publication = ({ job, board: now }: { job: PlanJob; board: PlanBoard }) => ({
-  id: uuid(),
-  after: now.published?.version ?? null,
-  forecast: now.forecast.issuedAt,
-  sessions: job.plan!.sessions,
-  staff: job.plan!.staff,
-  reason: '',
-});
 
 describe('the board', () => {
   it('offers slots of both sites from the forecast, groups with their times, hives with what is due', async () => {

@@ -52,7 +52,9 @@ export async function publishPlan(
     await lockSchool(trx, actor.school);
     const latest = await latestVersion(trx, actor.school);
     if ((latest?.version ?? null) !== body.after) {
-      const changes = latest === undefined || latest.changes.length === 0 ? ['nothing that moved'] : latest.changes;
+      const since = (await versionsOf(trx, actor.school)).filter((each) => each.version > (body.after ?? 0));
+      const found = since.flatMap((each) => each.changes);
+      const changes = found.length === 0 ? ['nothing that moved'] : found;
       throw new Refusal(
         409,
         'published meanwhile',
