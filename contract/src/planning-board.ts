@@ -91,6 +91,8 @@ const Published = z.object({
   at: Instant,
   /** Forecast that it was made by; `null` when none was in use. */
   forecast: Instant.nullable(),
+  /** Odds of each slot when it was published. */
+  fits: z.record(z.string(), z.number()),
   plan: InspectionPlanJson,
 });
 

@@ -40,8 +40,14 @@ export function changed(plan: Assignments, change: PlanChange): Assignments {
   };
 }
 
-/** The difference in pieces: one for each session that moves, comes, goes or opens other hives, one for each staff visit. */
-function pieces(before: Assignments, after: Assignments): PlanChange[] {
+/**
+ * The difference between two plans in pieces.
+ *
+ * @param before a plan
+ * @param after another one
+ * @returns one for each session that moves, comes, goes or opens other hives, one for each staff visit
+ */
+export function differencesBetween(before: Assignments, after: Assignments): readonly PlanChange[] {
   const gone = onlyIn(before.sessions, after.sessions, sessionKey);
   const come = onlyIn(after.sessions, before.sessions, sessionKey);
   const found: PlanChange[] = [];
@@ -91,7 +97,7 @@ export function stepsBetween(problem: PlanningProblem, before: Assignments, afte
   const steps: PlanStep[] = [];
   let plan = before;
   let worth = objectiveOf(problem, plan);
-  let left = pieces(before, after);
+  let left = differencesBetween(before, after);
   while (left.length > 0) {
     const tried = left.map((change) => withWhatItNeeds(problem, plan, change, left));
     const [best] = tried

@@ -1,5 +1,5 @@
 import type { Output, Pin, PlanBoard, PlanJob, endpoints } from '@brave-comb/contract';
-import { conflictOf, hopelessBecause } from '@brave-comb/core/planning';
+import { conflictOf, hopelessBecause, type PlanningProblem } from '@brave-comb/core/planning';
 import { isOpen, CHECKLIST } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
@@ -72,6 +72,9 @@ export async function planBoard(context: Context, actor: Actor): Promise<PlanBoa
             by: version.by_name,
             at: iso(version.at),
             forecast: version.forecast && iso(version.forecast),
+            fits: Object.fromEntries(
+              (JSON.parse(version.problem) as PlanningProblem).slots.map(({ id, fit }) => [id, fit] as const),
+            ),
             plan: JSON.parse(version.plan) as NonNullable<PlanJob['plan']>,
           },
     job: job === undefined ? null : jobView(job),

@@ -32,6 +32,36 @@ export const routes: Routes = [
         loadComponent: () => import('./planning/planner').then((m) => m.Planner),
       },
       {
+        path: 'ahead/planner/coverage',
+        title: 'Coverage – Brave Comb',
+        data: { place: 'Ahead', view: 'Planner', strip: 'compact' },
+        loadComponent: () => import('./planning/coverage').then((m) => m.CoverageScreen),
+      },
+      {
+        path: 'ahead/planner/terms',
+        title: 'Times and limits – Brave Comb',
+        data: { place: 'Ahead', view: 'Planner', strip: 'compact' },
+        loadComponent: () => import('./planning/plan-terms').then((m) => m.PlanTermsScreen),
+      },
+      {
+        path: 'ahead/planner/outbox',
+        title: 'Outbox – Brave Comb',
+        data: { place: 'Ahead', view: 'Planner', strip: 'compact' },
+        loadComponent: () => import('./planning/outbox').then((m) => m.OutboxScreen),
+      },
+      {
+        path: 'ahead/sessions',
+        title: 'Sessions – Brave Comb',
+        data: { place: 'Ahead', view: 'Sessions', strip: 'compact' },
+        loadComponent: () => import('./ahead/my-sessions').then((m) => m.MySessionsScreen),
+      },
+      {
+        path: 'messages',
+        title: 'Messages – Brave Comb',
+        data: { strip: 'compact' },
+        loadComponent: () => import('./people/messages').then((m) => m.MessagesScreen),
+      },
+      {
         path: 'ahead/season',
         title: 'Season – Brave Comb',
         data: { place: 'Ahead', view: 'Season', strip: 'compact' },

@@ -8,12 +8,13 @@ import { PreparedVisits } from '../inspection/prepared-visits';
 import { PlanningEvents, planningFeature } from '../planning/planning.feature';
 import { dayOf } from '../shell/format';
 import { GroupCard } from './group-card';
+import { NextHives } from './next-hives';
 import { VerdictSheet } from './verdict-sheet';
 
 /** Go or not, who, where, with what. */
 @Component({
   selector: 'bc-day-sheet',
-  imports: [MatIcon, VerdictSheet, GroupCard, CombLegend],
+  imports: [MatIcon, VerdictSheet, GroupCard, CombLegend, NextHives],
   templateUrl: './day-sheet.html',
   styleUrl: './day-sheet.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

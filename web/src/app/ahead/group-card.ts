@@ -5,6 +5,8 @@ import { BOXES, FRAMES } from '@brave-comb/core/equipment';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { BoxMap } from '../inspection/box-map';
 import { CombPortrait } from '../inspection/comb-portrait';
+import { IfWet } from './if-wet';
+import { StandingMap } from './standing-map';
 import { decimal, shortDate, timeOf } from '../shell/format';
 
 const ROLES = [
@@ -18,7 +20,7 @@ const ROLES = [
 /** Who opens which hive and why, what it was like last time, what is due, who does what. */
 @Component({
   selector: 'bc-group-card',
-  imports: [MatIcon, BoxMap, CombPortrait, HiveStack],
+  imports: [MatIcon, BoxMap, CombPortrait, HiveStack, StandingMap, IfWet],
   templateUrl: './group-card.html',
   styleUrl: './group-card.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,13 +1,22 @@
 import {
+  afterStep,
+  changed,
+  comparePlans,
+  differencesBetween,
   forceInto,
   marginalOf,
   modelOf,
+  objectiveOf,
   obstaclesTo,
   type PlanItem,
   type PlanLock,
   type PlanModel,
+  reasonsOf,
   skillsGained,
+  stepsBetween,
+  troublesOf,
   whyNot,
+  withItem,
   without,
 } from '@brave-comb/core/planning';
 import type { Answers, OtherPlace, Question } from './plan-thoughts';
@@ -15,6 +24,8 @@ import type { Answers, OtherPlace, Question } from './plan-thoughts';
 const MOVES = { place: 600, force: 6000 };
 const PLACES = 24;
 const SHOWN = 5;
+/** Cells that are priced when a hive is picked up, and changes that are put in order one by one. */
+const [CELLS, STEPS] = [240, 30];
 
 /**
  * One who answers questions about the problem that was sent last.
@@ -35,19 +46,39 @@ export function planAnswerer(): (question: Question) => Answers[Question['about'
 
 function answer(model: PlanModel, question: Exclude<Question, { about: 'problem' }>): Answers[Question['about']] {
   const { problem } = model;
-  if (question.about === 'why')
-    return {
-      marginal: marginalOf(problem, question.plan, question.item),
-      skills: question.item.kind === 'hive' ? skillsGained(problem, question.plan, question.item) : [],
-    };
-  if (question.about === 'force')
-    return forceInto(model, question.plan, question.lock, { seed: 1, iterations: MOVES.force });
-  if (question.about === 'places') return places(model, question);
-  const opened = new Set([
-    ...question.plan.sessions.flatMap(({ hives }) => hives),
-    ...question.plan.staff.map(({ hive }) => hive),
-  ]);
-  return problem.hives.filter(({ id }) => !opened.has(id)).map(({ id }) => whyNot(problem, question.plan, id));
+  switch (question.about) {
+    case 'why':
+      return {
+        marginal: marginalOf(problem, question.plan, question.item),
+        skills: question.item.kind === 'hive' ? skillsGained(problem, question.plan, question.item) : [],
+      };
+    case 'force':
+      return forceInto(model, question.plan, question.lock, { seed: 1, iterations: MOVES.force });
+    case 'places':
+      return places(model, question);
+    case 'cells':
+      return cells(model, question);
+    case 'price': {
+      const left = without(question.plan, question.item);
+      const forced = forceInto(model, left, question.lock, { seed: 1, iterations: MOVES.place });
+      return forced === null ? null : objectiveOf(problem, question.plan) - forced.plan.objective;
+    }
+    case 'reasons':
+      return reasonsOf(problem, question.plan);
+    case 'troubles':
+      return troublesOf(problem, question.plan);
+    case 'comparison':
+      return comparison(model, question);
+    case 'step':
+      return step(model, question);
+    case 'not placed': {
+      const opened = new Set([
+        ...question.plan.sessions.flatMap(({ hives }) => hives),
+        ...question.plan.staff.map(({ hive }) => hive),
+      ]);
+      return problem.hives.filter(({ id }) => !opened.has(id)).map(({ id }) => whyNot(problem, question.plan, id));
+    }
+  }
 }
 
 /** Other groups and slots for a hive, the cheapest first, and a few that are forbidden. */
@@ -75,4 +106,62 @@ function places(known: PlanModel, { plan, item }: Extract<Question, { about: 'pl
     .sort((a, b) => a.price - b.price);
   const closed = offers.filter((each) => !each.free && each.own).map(({ lock, says }) => ({ lock, price: null, says }));
   return [...priced.slice(0, SHOWN), ...closed.slice(0, 1)];
+}
+
+/** Every place where a picked-up hive could be put down, priced as the rest of the plan stands. */
+function cells({ problem }: PlanModel, { plan, item }: Extract<Question, { about: 'cells' }>): readonly OtherPlace[] {
+  if (item.kind === 'session') return [];
+  const { hive } = item;
+  const left = without(plan, item);
+  const before = objectiveOf(problem, plan);
+  const targets: PlanItem[] = [
+    ...problem.groups.flatMap(({ id: group, slots }) =>
+      slots.map((slot): PlanItem => ({ kind: 'hive', group, slot, hive })),
+    ),
+    ...problem.slots.flatMap(({ id: slot, staffVisits }): PlanItem[] =>
+      staffVisits > 0 ? [{ kind: 'staff', slot, hive }] : [],
+    ),
+  ];
+  const own = (target: PlanItem) =>
+    Number(target.slot === item.slot) +
+    Number(
+      target.kind === item.kind && (target.kind === 'staff' || item.kind === 'staff' || target.group === item.group),
+    );
+  return targets
+    .filter((target) => own(target) < 2)
+    .sort((a, b) => own(b) - own(a))
+    .slice(0, CELLS)
+    .map((target) => {
+      const lock: PlanLock =
+        target.kind === 'hive'
+          ? { group: target.group, slot: target.slot, hives: [hive] }
+          : { staff: true, slot: target.slot, hive };
+      const [rule] = obstaclesTo(problem, left, target);
+      if (rule !== undefined) return { lock, price: null, says: rule.says };
+      return { lock, price: before - objectiveOf(problem, withItem(problem, left, target)), says: '' };
+    });
+}
+
+function comparison(
+  { problem }: PlanModel,
+  { plan, other }: Extract<Question, { about: 'comparison' }>,
+): Answers['comparison'] {
+  const changes = differencesBetween(plan, other).length;
+  return {
+    more: comparePlans(problem, plan, other),
+    steps: changes > STEPS ? null : stepsBetween(problem, plan, other),
+    changes,
+  };
+}
+
+function step({ problem }: PlanModel, { plan, steps, take }: Extract<Question, { about: 'step' }>): Answers['step'] {
+  const made =
+    'first' in take
+      ? { plan: steps.slice(0, take.first).reduce((next, { change }) => changed(next, change), plan), made: take.first }
+      : afterStep(problem, plan, steps, take.only);
+  return {
+    plan: made.plan,
+    objective: objectiveOf(problem, made.plan),
+    made: typeof made.made === 'number' ? made.made : made.made.length,
+  };
 }

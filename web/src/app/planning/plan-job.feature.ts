@@ -1,8 +1,20 @@
 import type { PlanJob } from '@brave-comb/contract';
-import type { InspectionPlan } from '@brave-comb/core/planning';
+import type { Assignments, InspectionPlan } from '@brave-comb/core/planning';
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
 import type { CallFault } from '../api/contract-client';
 import { PeopleEvents } from '../people/people.feature';
+
+export interface Draft {
+  readonly plan: InspectionPlan;
+  /** What was done, for the undo. */
+  readonly words: string;
+}
+
+/** A plan that was put aside to be compared with. */
+interface Aside {
+  readonly plan: Assignments;
+  readonly name: string;
+}
 
 export const PlanJobEvents = createActionGroup({
   source: 'Plan job',
@@ -14,26 +26,24 @@ export const PlanJobEvents = createActionGroup({
     'Stop asked': props<{ id: string }>(),
     'Resume asked': props<{ id: string; seconds: number }>(),
     'Draft changed': props<{ plan: InspectionPlan; words: string }>(),
-    'Better plan taken': emptyProps(),
+    'Set aside': props<{ plan: Assignments; name: string }>(),
+    'Drafts found': props<{ drafts: readonly Draft[] }>(),
     Undone: emptyProps(),
     Published: emptyProps(),
   },
 });
-
-interface Draft {
-  readonly plan: InspectionPlan;
-  /** What was done, for the undo. */
-  readonly words: string;
-}
 
 interface PlanJobState {
   readonly job: PlanJob | null;
   readonly fault: CallFault | null;
   /** Changes made by hand, the newest last; empty while the board shows what the job finds. */
   readonly drafts: readonly Draft[];
+  readonly aside: readonly Aside[];
 }
 
-const initial: PlanJobState = { job: null, fault: null, drafts: [] };
+const initial: PlanJobState = { job: null, fault: null, drafts: [], aside: [] };
+/** Plans kept for comparing. */
+const ASIDE = 5;
 
 export const planJobFeature = createFeature({
   name: 'planJob',
@@ -43,7 +53,9 @@ export const planJobFeature = createFeature({
     on(PlanJobEvents.told, (state, { job }) => ({ ...state, job, fault: null })),
     on(PlanJobEvents.lost, (state, { fault }) => ({ ...state, fault })),
     on(PlanJobEvents.draftChanged, (state, draft) => ({ ...state, drafts: [...state.drafts, draft] })),
-    on(PlanJobEvents.betterPlanTaken, PlanJobEvents.published, (state) => ({ ...state, drafts: [] })),
+    on(PlanJobEvents.draftsFound, (state, { drafts }) => (state.drafts.length > 0 ? state : { ...state, drafts })),
+    on(PlanJobEvents.published, (state) => ({ ...state, drafts: [] })),
+    on(PlanJobEvents.setAside, (state, aside) => ({ ...state, aside: [...state.aside, aside].slice(-ASIDE) })),
     on(PlanJobEvents.undone, (state) => ({ ...state, drafts: state.drafts.slice(0, -1) })),
     on(PeopleEvents.signedOut, () => initial),
   ),

@@ -11,6 +11,8 @@ interface Waiting {
 export class PlanThinker implements OnDestroy {
   private readonly worker = new Worker(new URL('./plan.worker', import.meta.url), { type: 'module' });
   private readonly waiting = new Map<number, Waiting>();
+  private readonly latest = new Map<Question['about'], Question>();
+  private readonly replaced = new Map<Question['about'], (answer: unknown) => void>();
   private last = 0;
 
   constructor() {
@@ -35,6 +37,45 @@ export class PlanThinker implements OnDestroy {
       this.waiting.set(id, { done, fail });
       this.worker.postMessage({ id, question });
     });
+  }
+
+  /**
+   * Asks a question of which only the newest matters: while one of its kind is being answered, a newer one takes the place
+   * of those that wait.
+   *
+   * @param question about the problem that was sent last
+   * @returns the answer; null when a newer question came before it
+   */
+  async askLatest<Q extends Question>(question: Q): Promise<Answers[Q['about']] | null> {
+    const { about } = question;
+    const before = this.latest.get(about);
+    this.latest.set(about, question);
+    if (before === undefined) return this.answerLatest(about) as Promise<Answers[Q['about']] | null>;
+    // Whoever answers now takes the newest question up; the answers go to whoever asked for it.
+    return new Promise((done) => {
+      this.replaced.get(about)?.(null);
+      this.replaced.set(about, done as (answer: unknown) => void);
+    });
+  }
+
+  private async answerLatest(about: Question['about']): Promise<unknown> {
+    const question = this.latest.get(about)!;
+    try {
+      const answer = await this.ask(question);
+      return this.latest.get(about) === question ? answer : null;
+    } finally {
+      const next = this.latest.get(about);
+      this.latest.delete(about);
+      const done = this.replaced.get(about);
+      this.replaced.delete(about);
+      if (next !== question && next !== undefined) {
+        this.latest.set(about, next);
+        void this.answerLatest(about).then(
+          (answer) => done?.(answer),
+          () => done?.(null),
+        );
+      }
+    }
   }
 
   ngOnDestroy(): void {

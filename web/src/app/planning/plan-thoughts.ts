@@ -2,10 +2,13 @@ import type {
   Assignments,
   Forced,
   Marginal,
+  OpeningReason,
   PlanItem,
   PlanLock,
   PlanningProblem,
+  PlanStep,
   SkillGain,
+  Trouble,
   WhyNot,
 } from '@brave-comb/core/planning';
 
@@ -16,19 +19,48 @@ export interface OtherPlace {
   readonly says: string;
 }
 
+/** How one plan differs from another. */
+export interface Comparison {
+  /** What the other one has more, part by part. */
+  readonly more: Marginal;
+  /** The way there; null where there are too many changes to be made one by one. */
+  readonly steps: readonly PlanStep[] | null;
+  readonly changes: number;
+}
+
 /** What the board asks of its worker. A problem is sent once, the questions after it are about that one. */
 export type Question =
   | { readonly about: 'problem'; readonly problem: PlanningProblem }
   | { readonly about: 'why'; readonly plan: Assignments; readonly item: PlanItem }
   | { readonly about: 'places'; readonly plan: Assignments; readonly item: PlanItem }
+  | { readonly about: 'cells'; readonly plan: Assignments; readonly item: PlanItem }
+  | { readonly about: 'price'; readonly plan: Assignments; readonly item: PlanItem; readonly lock: PlanLock }
   | { readonly about: 'force'; readonly plan: Assignments; readonly lock: PlanLock }
-  | { readonly about: 'not placed'; readonly plan: Assignments };
+  | { readonly about: 'not placed'; readonly plan: Assignments }
+  | { readonly about: 'reasons'; readonly plan: Assignments }
+  | { readonly about: 'troubles'; readonly plan: Assignments }
+  | { readonly about: 'comparison'; readonly plan: Assignments; readonly other: Assignments }
+  | {
+      readonly about: 'step';
+      readonly plan: Assignments;
+      readonly steps: readonly PlanStep[];
+      /** How many of the first ones are made, or the one that is taken by itself. */
+      readonly take: { readonly first: number } | { readonly only: number };
+    };
 
 /** And what it answers to each. */
 export interface Answers {
   problem: null;
   why: { readonly marginal: Marginal; readonly skills: readonly SkillGain[] };
   places: readonly OtherPlace[];
+  /** Where a hive could be put as the plan stands, near cells first; not all cells of a large board. */
+  cells: readonly OtherPlace[];
+  /** What putting it there costs once the plan is mended around it; null where that cannot be. */
+  price: number | null;
   force: Forced | null;
   'not placed': readonly WhyNot[];
+  reasons: readonly OpeningReason[];
+  troubles: readonly Trouble[];
+  comparison: Comparison;
+  step: { readonly plan: Assignments; readonly objective: number; readonly made: number };
 }

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { ObjectiveParts } from '@brave-comb/core/planning';
+import { skillName } from './plan-names';
+import { pointsText } from './plan-row';
 import type { Answers } from './plan-thoughts';
 
 const LABELS: Readonly<Record<keyof ObjectiveParts, string>> = {
@@ -14,6 +16,8 @@ const LABELS: Readonly<Record<keyof ObjectiveParts, string>> = {
   change: 'Change',
 };
 const SMALL = 0.05;
+/** Patterns are found by their id, so each drawing has its own. */
+let drawn = 0;
 
 /** What one opening adds to the plan, part by part, as small bars. */
 @Component({
@@ -31,10 +35,16 @@ const SMALL = 0.05;
               y="1"
               [attr.width]="part.width"
               height="8"
-              [attr.fill]="part.value < 0 ? 'url(#why-cost)' : 'var(--spruce)'"
+              [attr.fill]="part.value < 0 ? 'url(#' + pattern + ')' : 'var(--spruce)'"
             />
             <defs>
-              <pattern id="why-cost" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+              <pattern
+                [attr.id]="pattern"
+                width="5"
+                height="5"
+                patternUnits="userSpaceOnUse"
+                patternTransform="rotate(45)"
+              >
                 <rect width="5" height="5" fill="var(--rust-100)" />
                 <rect width="2.5" height="5" fill="var(--rust)" />
               </pattern>
@@ -83,9 +93,10 @@ export class PlanWhy {
   readonly why = input.required<Answers['why']>();
   readonly skillNames = input<readonly { readonly id: string; readonly name: string }[]>([]);
 
+  protected readonly pattern = `plan-cost-${(drawn += 1)}`;
+
   protected readonly parts = computed(() => {
     const { marginal, skills } = this.why();
-    const names = new Map(this.skillNames().map(({ id, name }) => [id, name]));
     const shown = (Object.entries(marginal.parts) as [keyof ObjectiveParts, number][]).filter(
       ([, value]) => Math.abs(value) >= SMALL,
     );
@@ -100,13 +111,11 @@ export class PlanWhy {
           part === 'skill'
             ? skills
                 .slice(0, 3)
-                .map(({ skill, points }) => `${names.get(skill) ?? skill} ${points.toFixed(1)}`)
+                .map(({ skill, points }) => `${skillName(skill, this.skillNames())} ${points.toFixed(1)}`)
                 .join(', ')
             : '',
       }));
   });
 
-  protected signed(value: number): string {
-    return `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`;
-  }
+  protected readonly signed = pointsText;
 }

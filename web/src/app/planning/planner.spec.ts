@@ -1,5 +1,5 @@
 import type { PlanBoard, PlanJob } from '@brave-comb/contract';
-import { DEFAULT_PLANNING, type InspectionPlan, type PlanningProblem } from '@brave-comb/core/planning';
+import { DEFAULT_PLANNING, type InspectionPlan, objectiveOf, type PlanningProblem } from '@brave-comb/core/planning';
 import { TestBed } from '@angular/core/testing';
 import { Store, provideState } from '@ngrx/store';
 import { showView } from '../../testing/ahead';
@@ -45,9 +45,47 @@ class FakeWorker {
         { lock: { group: 'curlew', slot: 'sun', hives: ['h4'] }, price: null, says: 'curlew cannot come at sun.' },
       ],
       force: {
-        plan: { ...PLAN, objective: 116.8, sessions: [{ ...PLAN.sessions[0]!, group: 'dipper' }] },
+        plan: {
+          ...PLAN,
+          objective: objectiveOf(problem, PLAN) - 3.2,
+          sessions: [{ ...PLAN.sessions[0]!, group: 'dipper' }],
+        },
         price: 3.2,
       },
+      cells: [
+        { lock: { group: 'dipper', slot: 'thu', hives: ['h4'] }, price: 4.5, says: '' },
+        { lock: { group: 'curlew', slot: 'sun', hives: ['h4'] }, price: null, says: 'curlew cannot come at sun.' },
+      ],
+      price: 3.2,
+      reasons: [
+        {
+          group: 'curlew',
+          slot: 'thu',
+          hive: 'h4',
+          marginal: { parts: PARTS, total: 13 },
+          skills: [{ skill: 'finds-eggs', points: 8 }],
+        },
+      ],
+      troubles: [
+        { kind: 'low odds', group: 'dipper', slot: 'sun', says: 'dipper, sun: fit in 5 of 10 forecasts.' },
+        { kind: 'due not met', hive: 'h10', says: 'h10 is due by day 3 and is not opened.' },
+      ],
+      comparison: {
+        more: { parts: PARTS, total: 6 },
+        steps: [
+          {
+            change: {
+              groups: ['curlew'],
+              leave: { sessions: [PLAN.sessions[0]!], staff: [] },
+              come: { sessions: [{ ...PLAN.sessions[0]!, slot: 'sun' }], staff: [] },
+            },
+            gain: 6,
+            objective: 126,
+          },
+        ],
+        changes: 1,
+      },
+      step: { plan: { ...PLAN, sessions: [{ ...PLAN.sessions[0]!, slot: 'sun' }] }, objective: 126, made: 1 },
       'not placed': [
         {
           hive: 'h10',
@@ -73,19 +111,63 @@ const slot = (id: string, date: string, fit: number) => ({
   temperature: 16,
   past: false,
 });
-const problem = {
+const problemSlot = (id: string, day: number, fit: number) => ({
+  id,
+  day,
+  start: 790,
+  minutes: 140,
+  fit,
+  temp: 'mild' as const,
+  suits: 20,
+  staffMinutes: 60,
+  staffVisits: 1,
+});
+const problemGroup = (id: string, slots: readonly string[]) => ({
+  id,
+  size: 6,
+  sessions: 1,
+  gapDays: 2,
+  slots,
+  pace: 1.5,
+  maxTemper: 3,
+  lateAfter: 9,
+  needs: {},
+});
+const problem: PlanningProblem = {
+  format: 'inspection-plan-instance/1',
   name: 'plan',
-  params: { weights: DEFAULT_PLANNING.weights },
-  slots: [],
-  groups: [
-    { id: 'curlew', slots: ['thu'], sessions: 1, needs: {} },
-    { id: 'dipper', slots: ['thu', 'sun'], sessions: 1, needs: {} },
+  horizonDays: 14,
+  params: {
+    maxHives: 2,
+    setupMinutes: 20,
+    careLateRate: 0.1,
+    tempFactor: { cool: 1.6, mild: 1, warm: 0.8, hot: 1.3 },
+    pMax: 0.98,
+    pwl: { L: [0, 1], F: [0, 0.6] },
+    weights: DEFAULT_PLANNING.weights,
+  },
+  skills: ['finds-eggs'],
+  slots: [problemSlot('thu', 0, 0.9), problemSlot('sun', 3, 0.5), problemSlot('mon', 4, 0.4)],
+  groups: [problemGroup('curlew', ['thu']), problemGroup('dipper', ['thu', 'sun'])],
+  supervisors: [
+    { id: 'tomasz', senior: false, slots: ['thu', 'sun'] },
+    { id: 'leilani', senior: true, slots: [] },
   ],
-  supervisors: [{ id: 'tomasz', senior: false, slots: ['thu', 'sun'] }],
-  hives: [],
+  hives: ['h4', 'h2', 'h7', 'h12', 'h10'].map((id) => ({
+    id,
+    minutes: 25,
+    temper: 1,
+    restDays: 4,
+    lastOpened: null,
+    noOpenBefore: 0,
+    due: null,
+    hygiene: 'clean',
+    disturb: 1,
+    skills: { 'finds-eggs': 0.8 },
+  })),
   locks: [{ group: 'curlew', slot: 'thu', hives: ['h4'] }],
   published: { sessions: [] },
-} as unknown as PlanningProblem;
+};
 const JOB: PlanJob = {
   id: 'job',
   status: 'done',
@@ -233,11 +315,11 @@ describe('the planner board', () => {
     const { element } = await showBoard({
       ...BOARD,
       pins: [{ id: 'p1', by: 'Ruth', at: '2026-05-14T06:40:00Z', what }],
-      conflict: { pins: ['p1'], rules: [{ rule: 'group-gap', says: 'curlew comes on days 0 and 1.' }] },
+      conflict: { pins: ['p1'], rules: [{ rule: 'group-gap', says: 'curlew comes on day 0 and on day 1.' }] },
       hopeless: 'no slots',
     } as unknown as PlanBoard);
     const alerts = [...element.querySelectorAll('[role="alert"]')].map(textOf).join(' ');
-    expect(alerts).toContain('Curlew comes on days 0 and 1.');
+    expect(alerts).toContain('Curlew comes on Thu 14 and on Fri 15.');
     expect(alerts).toContain('Pinned: Curlew, Thu 14');
     expect(alerts).toContain('next forecast');
   });

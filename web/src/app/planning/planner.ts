@@ -1,24 +1,26 @@
 import {
   ChangeDetectionStrategy,
   Component,
-  ElementRef,
-  Injector,
-  afterNextRender,
   computed,
   effect,
   inject,
+  linkedSignal,
   signal,
   untracked,
+  viewChild,
 } from '@angular/core';
-import { MatIcon } from '@angular/material/icon';
+import { RouterLink } from '@angular/router';
 import type { PlanBoard } from '@brave-comb/contract';
 import {
+  type Assignments,
   type InspectionPlan,
   objectiveOf,
+  type OpeningReason,
   type PlanItem,
   type PlanLock,
   planOf,
   type PlanningProblem,
+  type Trouble,
   type WhyNot,
   without,
 } from '@brave-comb/core/planning';
@@ -28,33 +30,27 @@ import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../season/view-desk';
 import { ViewState } from '../season/view-state';
 import { oddsText, shortDate, timeOf } from '../shell/format';
+import { PlanCompare } from './plan-compare';
 import { PlanCourse } from './plan-course';
+import { keepDrafts, keptDrafts } from './plan-drafts';
+import { PlanGrid } from './plan-grid';
 import { PlanJobEvents, planJobFeature } from './plan-job.feature';
+import { inWords, namesOf } from './plan-names';
+import { type Offer, pointsText } from './plan-row';
+import { cellKey, keepAlike, type Row, rowsOf } from './plan-rows';
 import { PlanThinker } from './plan-thinker';
-import type { Answers } from './plan-thoughts';
+import type { Answers, Question } from './plan-thoughts';
+import { PlanTroubles } from './plan-troubles';
 import { PlanWhy } from './plan-why';
 
 const SECONDS = 60;
+/** Change of odds that is worth a line. */
+const NEWS = 0.1;
 
-interface Token {
-  readonly hive: string;
-  readonly number: string;
-  readonly pinned: boolean;
-}
-interface Cell {
-  readonly slot: string;
-  readonly group: string | null;
-  readonly tokens: readonly Token[];
-  readonly supervisor: string;
-  /** Why nobody of the row can come. */
-  readonly away: string | null;
-  readonly unsure: boolean;
-}
-
-/** The planner board: slots across, groups down, hives as tokens. */
+/** The planner: a board that computes, proves, explains and is changed by hand. */
 @Component({
   selector: 'bc-planner',
-  imports: [MatIcon, ViewState, PlanCourse, PlanWhy],
+  imports: [RouterLink, ViewState, PlanCourse, PlanWhy, PlanGrid, PlanTroubles, PlanCompare],
   providers: [PlanThinker],
   templateUrl: './planner.html',
   styleUrl: './planner.scss',
@@ -65,47 +61,116 @@ export class Planner {
   private readonly store = inject(Store);
   private readonly desk = inject(ViewDesk);
   private readonly thinker = inject(PlanThinker);
-  private readonly injector = inject(Injector);
-  private readonly element = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  private readonly grid = viewChild(PlanGrid);
   protected readonly watched = this.desk.watch('planBoard', () => ({}));
   protected readonly board = this.watched.data;
-  protected readonly told = this.store.selectSignal(planJobFeature.selectJob);
+  private readonly told = this.store.selectSignal(planJobFeature.selectJob);
   protected readonly fault = this.store.selectSignal(planJobFeature.selectFault);
   protected readonly drafts = this.store.selectSignal(planJobFeature.selectDrafts);
+  private readonly aside = this.store.selectSignal(planJobFeature.selectAside);
   private readonly person = this.store.selectSignal(peopleFeature.selectPerson);
   protected readonly mayPlan = computed(() => this.person()?.role === 'lead');
+  private readonly publishedNow = this.desk.lastAnswer('publishPlan');
 
-  protected readonly job = computed(() => {
-    const [told, stored] = [this.told(), this.board()?.job ?? null];
-    return told ?? stored;
-  });
+  protected readonly job = computed(() => this.told() ?? this.board()?.job ?? null);
   protected readonly busy = computed(() => ['waiting', 'running'].includes(this.job()?.status ?? ''));
-  /** What the board shows: changes made by hand, else the best plan of the job, else the published one. */
+  protected readonly stale = computed(() => {
+    const board = this.board();
+    return board !== null && board.published !== null && board.published.forecast !== board.forecast.issuedAt;
+  });
+  /** The plan that people were told, and the best that the job has found, as far as their slots are still there. */
+  private readonly toldPlan = computed(() => {
+    const board = this.board();
+    return board && asPlan(board, board.told);
+  });
+  private readonly found = computed(() => {
+    const [board, plan] = [this.board(), this.job()?.plan ?? null];
+    return board !== null && plan !== null && fits(board, plan) ? plan : null;
+  });
+  /** What the board shows: changes made by hand, else what people were told if the forecast is a new one, else the best. */
   protected readonly plan = computed((): InspectionPlan | null => {
     const board = this.board();
     if (!board) return null;
-    const found = this.job()?.plan ?? null;
-    return this.drafts().at(-1)?.plan ?? (found !== null && this.fits(board, found) ? found : toldPlan(board));
+    const draft = this.drafts().at(-1)?.plan;
+    if (draft && fits(board, draft)) return draft;
+    return this.stale() ? this.toldPlan() : (this.found() ?? this.toldPlan());
   });
+
+  protected readonly other = linkedSignal<boolean, string | null>({
+    source: computed(() => this.stale() && this.found() !== null),
+    computation: (stale) => (stale ? 'found' : null),
+  });
+  protected readonly others = computed(() => [
+    ...(this.found() === null ? [] : [{ id: 'found', name: 'the best that was found' }]),
+    { id: 'told', name: 'what people were told' },
+    ...this.aside().map(({ name }, at) => ({ id: `aside ${at}`, name })),
+  ]);
+  private readonly otherPlan = computed((): Assignments | null => {
+    const [board, id] = [this.board(), this.other()];
+    if (board === null || id === null) return null;
+    if (id === 'found') return this.found();
+    if (id === 'told') return this.toldPlan();
+    const aside = this.aside()[Number(id.slice('aside '.length))]?.plan ?? null;
+    return aside !== null && fits(board, aside) ? aside : null;
+  });
+  protected readonly worth = computed(() => {
+    const [board, plan] = [this.board(), this.plan()];
+    return board && plan ? objectiveOf(board.problem, plan) : 0;
+  });
+  protected readonly comparison = signal<Answers['comparison'] | null>(null);
+  protected readonly kept = computed(() => {
+    const other = this.otherPlan()?.sessions ?? [];
+    return (this.plan()?.sessions ?? []).filter((each) =>
+      other.some(({ group, slot }) => group === each.group && slot === each.slot),
+    ).length;
+  });
+  protected readonly compareTitle = computed(() => {
+    const board = this.board();
+    const issued = board?.forecast.issuedAt ?? null;
+    return this.stale() && issued !== null
+      ? `What the ${timeOf(issued, board?.slots[0]?.zone ?? 'utc')} forecast changes`
+      : 'Compare two plans';
+  });
+  protected readonly news = computed(() => {
+    const board = this.board();
+    const before = board?.published?.fits;
+    if (!board || !before || !this.stale()) return [];
+    const slots = new Set(board.told.sessions.map(({ slot }) => slot));
+    return board.slots
+      .filter(({ id, fit }) => slots.has(id) && Math.abs(fit - (before[id] ?? fit)) >= NEWS)
+      .map(({ id, fit }) => `${this.say()(id)}: full in ${oddsText(before[id] ?? fit)}, now in ${oddsText(fit)}.`);
+  });
+
   protected readonly chosen = signal<PlanItem | null>(null);
   protected readonly why = signal<Answers['why'] | null>(null);
   protected readonly places = signal<Answers['places'] | null>(null);
   protected readonly notPlaced = signal<readonly WhyNot[]>([]);
+  protected readonly troubles = signal<readonly Trouble[]>([]);
+  protected readonly only = signal<Trouble['kind'] | null>(null);
+  private readonly reasons = signal<readonly OpeningReason[]>([]);
+  protected readonly offers = signal<ReadonlyMap<string, Offer>>(new Map());
   protected readonly words = signal('');
-  private readonly names = computed(() => namesOf(this.board()));
+  protected readonly names = computed(() => namesOf(this.board()));
+  protected readonly say = computed(() => inWords(this.board()));
 
   protected readonly all = signal(false);
   /** Slots in the plan, and those that a group and a supervisor could use; all of them on request. */
-  private readonly shown = computed(() => {
-    const board = this.board();
-    const plan = this.plan();
+  private readonly usable = computed(() => {
+    const [board, plan, other] = [this.board(), this.plan(), this.otherPlan()];
     if (!board) return [];
-    const used = new Set([...(plan?.sessions ?? []), ...(plan?.staff ?? [])].map(({ slot }) => slot));
+    const used = [plan, other].flatMap((each) => [...(each?.sessions ?? []), ...(each?.staff ?? [])]);
+    const shown = new Set(used.map(({ slot }) => slot));
     const led = new Set(board.problem.supervisors.flatMap(({ slots }) => slots));
-    const open = new Set(board.problem.groups.flatMap(({ slots }) => slots.filter((slot) => led.has(slot))));
-    return board.slots.filter(({ id }) => this.all() || used.has(id) || open.has(id));
+    for (const slot of board.problem.groups.flatMap(({ slots }) => slots)) if (led.has(slot)) shown.add(slot);
+    return board.slots.filter(({ id }) => this.all() || shown.has(id));
   });
-  protected readonly hidden = computed(() => (this.board()?.slots.length ?? 0) - this.shown().length);
+  protected readonly hidden = computed(() => (this.board()?.slots.length ?? 0) - this.usable().length);
+  /** Where the trouble that is looked at lies. */
+  private readonly spots = computed(() => this.troubles().filter(({ kind }) => kind === this.only()));
+  private readonly shown = computed(() => {
+    const slots = new Set(this.spots().flatMap(({ slot }) => slot ?? []));
+    return this.usable().filter(({ id }) => slots.size === 0 || slots.has(id));
+  });
 
   protected readonly slots = computed(() => {
     const used = new Set([...(this.plan()?.sessions ?? []), ...(this.plan()?.staff ?? [])].map(({ slot }) => slot));
@@ -118,68 +183,20 @@ export class Planner {
     }));
   });
 
+  private drawn: readonly Row[] = [];
   protected readonly rows = computed(() => {
-    const board = this.board();
-    const plan = this.plan();
+    const [board, plan] = [this.board(), this.plan()];
     if (!board || !plan) return [];
-    const numbers = new Map(board.hives.map(({ id, number }) => [id, number]));
-    const people = new Map(board.supervisors.map(({ id, name }) => [id, name.split(' ')[0] ?? name]));
-    const locks = board.problem.locks as readonly PlanLock[];
-    const pinned = (group: string | null, slot: string, hive: string) =>
-      locks.some((lock) =>
-        lock.staff === true
-          ? group === null && lock.slot === slot && lock.hive === hive
-          : lock.group === group &&
-            lock.slot === slot &&
-            ((lock.hives ?? []).length === 0 || lock.hives?.includes(hive) === true),
-      );
-    const token = (group: string | null, slot: string, hive: string): Token => ({
-      hive,
-      number: numbers.get(hive) ?? '?',
-      pinned: pinned(group, slot, hive),
-    });
-    const groups = board.groups.map((group) => ({
-      id: group.id,
-      name: group.name,
-      about: [`${group.size} trainees`, `${group.openSkills} skills open`],
-      cells: this.shown().map((slot): Cell => {
-        const session = plan.sessions.find((each) => each.group === group.id && each.slot === slot.id);
-        return {
-          slot: slot.id,
-          group: group.id,
-          tokens: (session?.hives ?? []).map((hive) => token(group.id, slot.id, hive)),
-          supervisor: people.get(session?.supervisor ?? '') ?? '',
-          away: board.away[`${group.id} ${slot.id}`] ?? null,
-          unsure: slot.fit < 0.6,
-        };
-      }),
-    }));
-    const staff = {
-      id: null,
-      name: 'Staff',
-      about: ['alone', 'care only'],
-      cells: this.shown().map((slot): Cell => ({
-        slot: slot.id,
-        group: null,
-        tokens: plan.staff.filter((each) => each.slot === slot.id).map(({ hive }) => token(null, slot.id, hive)),
-        supervisor: '',
-        away: null,
-        unsure: slot.fit < 0.6,
-      })),
-    };
-    return [...groups, staff];
+    const groups = new Set(this.spots().flatMap(({ group }) => group ?? []));
+    const slots = this.shown().map(({ id }) => id);
+    const rows = rowsOf(board, slots, plan, this.otherPlan(), this.reasons());
+    this.drawn = keepAlike(this.drawn, rows);
+    return this.drawn.filter(({ id }) => groups.size === 0 || (id !== null && groups.has(id)));
   });
 
   protected readonly changed = computed(() => {
-    const plan = this.plan();
-    const board = this.board();
-    if (!plan || !board) return false;
-    const key = (sessions: readonly { group: string; slot: string; hives: readonly string[] }[]) =>
-      sessions
-        .map(({ group, slot, hives }) => `${group} ${slot} ${[...hives].sort().join()}`)
-        .sort()
-        .join('|');
-    return key(plan.sessions) !== key(board.problem.published?.sessions ?? []) || plan.staff.length > 0;
+    const [plan, told] = [this.plan(), this.toldPlan()];
+    return plan !== null && told !== null && keyOf(plan) !== keyOf(told);
   });
   protected readonly hopeless = computed(() => {
     const board = this.board();
@@ -187,10 +204,16 @@ export class Planner {
   });
   protected readonly conflict = computed(() => {
     const conflict = this.board()?.conflict;
-    return conflict ? { ...conflict, rules: conflict.rules.map(({ says }) => this.named(says)) } : null;
+    return conflict ? { ...conflict, rules: conflict.rules.map(({ says }) => this.say()(says)) } : null;
   });
 
   constructor() {
+    const person = untracked(this.person);
+    if (person) this.store.dispatch(PlanJobEvents.draftsFound({ drafts: keptDrafts(person.id) }));
+    effect(() => {
+      const owner = this.person();
+      if (owner) keepDrafts(owner.id, this.drafts());
+    });
     effect(() => {
       const problem = this.board()?.problem as PlanningProblem | undefined;
       if (problem) void this.thinker.ask({ about: 'problem', problem });
@@ -202,8 +225,11 @@ export class Planner {
     });
     effect(() => {
       const [plan, board] = [this.plan(), this.board()];
-      if (!plan || !board || this.busy()) return;
-      void this.thinker.ask({ about: 'not placed', plan }).then((answer) => this.notPlaced.set(answer));
+      if (!plan || !board) return;
+      void this.thinker.askLatest({ about: 'reasons', plan }).then((answer) => answer && this.reasons.set(answer));
+      void this.thinker.askLatest({ about: 'troubles', plan }).then((answer) => answer && this.troubles.set(answer));
+      if (this.busy()) return;
+      void this.thinker.askLatest({ about: 'not placed', plan }).then((answer) => answer && this.notPlaced.set(answer));
     });
     effect(() => {
       const [plan, item] = [this.plan(), this.chosen()];
@@ -212,17 +238,33 @@ export class Planner {
       if (!plan || !item || !holds(plan, item)) return;
       void this.thinker.ask({ about: 'why', plan, item }).then((answer) => this.why.set(answer));
       if (untracked(this.mayPlan))
-        void this.thinker.ask({ about: 'places', plan, item }).then((answer) => this.places.set(answer));
+        void this.thinker
+          .askLatest({ about: 'places', plan, item })
+          .then((answer) => answer && this.places.set(answer));
     });
-  }
-
-  private fits(board: PlanBoard, plan: InspectionPlan): boolean {
-    const slots = new Set(board.slots.map(({ id }) => id));
-    return [...plan.sessions, ...plan.staff].every(({ slot }) => slots.has(slot));
-  }
-
-  protected named(words: string): string {
-    return [...this.names()].reduce((text, [id, name]) => text.replaceAll(id, name), words);
+    effect(() => {
+      const [plan, other] = [this.plan(), this.otherPlan()];
+      this.comparison.set(null);
+      if (!plan || !other) return;
+      void this.thinker
+        .askLatest({ about: 'comparison', plan, other })
+        .then((answer) => answer && this.comparison.set(answer));
+    });
+    effect(() => {
+      const answer = this.publishedNow() as { version: number; told: number } | null;
+      if (answer === null || !untracked(this.publishing)) return;
+      this.publishing.set(false);
+      this.store.dispatch(PlanJobEvents.published());
+      const people = answer.told === 1 ? 'One person was' : `${answer.told} people were`;
+      this.words.set(`Version ${answer.version} is published. ${people} told.`);
+    });
+    effect(() => {
+      if (this.watched.refused().length === 0 || !untracked(this.publishing)) return;
+      this.publishing.set(false);
+      this.words.set('Not published. Your plan is kept and compared with what people were told.');
+      this.other.set('told');
+      this.watched.reload();
+    });
   }
 
   protected titleOf(item: PlanItem): string {
@@ -233,7 +275,7 @@ export class Planner {
   protected placeOf(item: PlanItem): string {
     const slot = this.slots().find(({ id }) => id === item.slot);
     const who = item.kind === 'staff' ? 'Staff' : (this.names().get(item.group) ?? '');
-    return `${who}, ${slot?.day ?? ''}, ${slot?.hours ?? ''}, ${slot?.site ?? ''}`;
+    return [who, slot?.day, slot?.hours, slot?.site].filter(Boolean).join(', ');
   }
 
   protected ask(): void {
@@ -251,36 +293,45 @@ export class Planner {
     if (job) this.store.dispatch(PlanJobEvents.resumeAsked({ id: job.id, seconds: SECONDS }));
   }
 
-  protected choose(cell: Cell, hive: string): void {
-    this.chosen.set(
-      cell.group === null
-        ? { kind: 'staff', slot: cell.slot, hive }
-        : { kind: 'hive', group: cell.group, slot: cell.slot, hive },
-    );
+  /** Prices the cells for a hive that is picked up. */
+  protected async carry(item: PlanItem | null): Promise<void> {
+    this.offers.set(new Map());
+    const plan = this.plan();
+    if (item === null) this.words.set('Put back.');
+    if (item === null || plan === null) return;
+    this.words.set(`${this.names().get(item.kind === 'session' ? '' : item.hive) ?? 'It'} is carried.`);
+    const answer = await this.thinker.askLatest({ about: 'cells', plan, item });
+    if (answer) this.offers.set(new Map(answer.map(({ lock, price, says }) => [lockKey(lock), { price, says }])));
   }
 
-  protected isChosen(cell: Cell, hive: string): boolean {
-    const item = this.chosen();
-    return (
-      item !== null &&
-      item.kind !== 'session' &&
-      item.slot === cell.slot &&
-      item.hive === hive &&
-      (item.kind === 'staff' ? cell.group === null : item.group === cell.group)
-    );
+  /** Says what the carried hive would cost in a cell, with the plan mended around it. */
+  protected async weigh({ cell, item, lock }: { cell: string; item: PlanItem; lock: PlanLock }): Promise<void> {
+    const plan = this.plan();
+    if (plan === null) return;
+    const where = this.say()(`${lock.staff === true ? 'Staff' : lock.group}, ${lock.slot}`);
+    const rule = this.offers().get(cell)?.says ?? '';
+    this.words.set(`${where}: ${rule === '' ? '…' : this.say()(rule)}`);
+    const price = await this.thinker.askLatest({ about: 'price', plan, item, lock });
+    if (price === null) return;
+    this.offers.update((offers) => new Map([...offers, [cell, { price, says: '' }]]));
+    const mended = rule === '' ? '' : ' once the rest is mended';
+    this.words.set(`${where}: ${pointsText(-price)} points${mended}.`);
   }
 
-  /** Moves the chosen hive: the plan is mended around it, and the price is shown. */
-  protected async force(lock: PlanLock): Promise<void> {
-    const [plan, item] = [this.plan(), this.chosen()];
+  /** Moves a hive: the plan is mended around it, and the price is shown. */
+  protected async force(item: PlanItem | null, lock: PlanLock): Promise<void> {
+    const plan = this.plan();
     if (!plan) return;
     const from = item ? without(plan, item) : plan;
     const forced = await this.thinker.ask({ about: 'force', plan: from, lock });
     if (forced === null) {
-      this.words.set('A rule or a pin does not allow this. The reason stands beside the place.');
+      const rule = this.offers().get(lockKey(lock))?.says ?? '';
+      this.words.set(
+        `It stays where it is: ${rule === '' ? 'a rule or a pin does not allow this.' : this.say()(rule)}`,
+      );
       return;
     }
-    const price = plan.objective - forced.plan.objective;
+    const price = this.worth() - forced.plan.objective;
     const words = price > 0.05 ? `Moved, ${price.toFixed(1)} points less` : `Moved, ${(-price).toFixed(1)} points more`;
     this.store.dispatch(PlanJobEvents.draftChanged({ plan: { ...forced.plan, bound: plan.bound, gap: null }, words }));
     this.words.set(words);
@@ -290,8 +341,32 @@ export class Planner {
         : { kind: 'hive', group: lock.group, slot: lock.slot, hive: lock.hives?.[0] ?? '' },
     );
     // The button that was pressed goes with the old prices: the focus follows the hive.
-    const focus = () => this.element.querySelector<HTMLElement>('button.token[aria-pressed="true"]')?.focus();
-    afterNextRender({ read: focus }, { injector: this.injector });
+    this.grid()?.focusChosen();
+  }
+
+  /** Makes some of the steps to the plan that is compared with. */
+  protected async take(take: Extract<Question, { about: 'step' }>['take']): Promise<void> {
+    const [plan, board, steps] = [this.plan(), this.board(), this.comparison()?.steps];
+    if (!plan || !board || !steps) return;
+    const answer = await this.thinker.ask({ about: 'step', plan, steps, take });
+    const words = answer.made === 1 ? 'Made one move' : `Made ${answer.made} moves`;
+    const next = planOf(board.problem, answer.plan, answer.objective, plan.bound);
+    this.store.dispatch(PlanJobEvents.draftChanged({ plan: next, words }));
+    this.words.set(words);
+  }
+
+  protected showTold(): void {
+    const told = this.toldPlan();
+    if (told) this.store.dispatch(PlanJobEvents.draftChanged({ plan: told, words: 'Back to what people were told' }));
+    this.words.set('What people were told. Undo goes back.');
+  }
+
+  protected setAside(): void {
+    const plan = this.plan();
+    if (!plan) return;
+    const name = `set aside ${this.aside().length + 1}, ${this.worth().toFixed(1)} points`;
+    this.store.dispatch(PlanJobEvents.setAside({ plan, name }));
+    this.words.set(`Kept for comparing: ${name}.`);
   }
 
   protected pin(): void {
@@ -306,18 +381,15 @@ export class Planner {
   }
 
   protected leaveOut(): void {
-    const item = this.chosen();
-    if (!item || item.kind === 'session') return;
+    const [item, plan, board] = [this.chosen(), this.plan(), this.board()];
+    if (!item || item.kind === 'session' || !plan || !board) return;
     const forbid =
       item.kind === 'staff'
         ? { slot: item.slot, hive: item.hive }
         : { group: item.group, slot: item.slot, hive: item.hive };
     this.desk.change('pinPlan', { body: { id: uuid(), what: { forbid } } }, 'planBoard');
-    const plan = this.plan();
-    if (plan) {
-      const left = { ...plan, ...without(plan, item) };
-      this.store.dispatch(PlanJobEvents.draftChanged({ plan: left, words: 'Left out' }));
-    }
+    const left = asPlan(board, without(plan, item));
+    this.store.dispatch(PlanJobEvents.draftChanged({ plan: left, words: 'Left out' }));
     this.words.set('Left out: plan again to fill the gap.');
     this.chosen.set(null);
   }
@@ -333,25 +405,22 @@ export class Planner {
     this.words.set(`Undone: ${last.words}`);
   }
 
-  protected publish(): void {
+  protected readonly publishing = signal(false);
+  protected publish(reason: string): void {
     const [plan, board] = [this.plan(), this.board()];
     if (!plan || !board) return;
-    this.desk.change(
-      'publishPlan',
-      {
-        body: {
-          id: uuid(),
-          after: board.published?.version ?? null,
-          forecast: board.forecast.issuedAt,
-          sessions: plan.sessions,
-          staff: plan.staff,
-          reason: '',
-        },
-      },
-      'planBoard',
-      false,
-    );
-    this.store.dispatch(PlanJobEvents.published());
+    // Kept as a change by hand until the server has it: a refusal loses nothing.
+    this.store.dispatch(PlanJobEvents.draftChanged({ plan, words: 'Sent to be published' }));
+    this.publishing.set(true);
+    const body = {
+      id: uuid(),
+      after: board.published?.version ?? null,
+      forecast: board.forecast.issuedAt,
+      sessions: plan.sessions,
+      staff: plan.staff,
+      reason,
+    };
+    this.desk.change('publishPlan', { body }, 'planBoard', false);
     this.words.set('Publishing …');
   }
 
@@ -360,8 +429,8 @@ export class Planner {
     const names = this.names();
     const hives = 'hives' in part && part.hives ? part.hives : 'hive' in part && part.hive ? [part.hive] : [];
     const who = 'group' in part && part.group ? names.get(part.group) : 'staff' in part && part.staff ? 'Staff' : null;
-    const slot = part.slot ? this.slots().find(({ id }) => id === part.slot) : null;
-    const words = [who, slot ? `${slot.day} ${slot.hours}` : null, ...hives.map((hive) => names.get(hive))];
+    const slot = part.slot ? names.get(part.slot) : null;
+    const words = [who, slot, ...hives.map((hive) => names.get(hive))];
     return `${'pin' in what ? 'Pinned' : 'Left out'}: ${words.filter(Boolean).join(', ')}`;
   }
 
@@ -369,11 +438,10 @@ export class Planner {
     if (event.ctrlKey || event.metaKey || event.altKey || !this.mayPlan()) return;
     const target = event.target as HTMLElement;
     if (['INPUT', 'SELECT', 'TEXTAREA'].includes(target.tagName)) return;
-    if (event.key === 'p' || event.key === 'P') this.pin();
-    else if (event.key === 'u' || event.key === 'U') this.undo();
-    else if (event.key.startsWith('Arrow')) {
-      if (!step(target, event.key)) return;
-    } else return;
+    const key = event.key.toLowerCase();
+    if (key === 'p') this.pin();
+    else if (key === 'u') this.undo();
+    else return;
     event.preventDefault();
   }
 }
@@ -388,23 +456,15 @@ const HOPELESS_WORDS: Readonly<Record<NonNullable<PlanBoard['hopeless']>, string
     'Every colony rests or must stay shut in the hours that suit. The dues say from when each may be opened.',
 };
 
-/** Moves the focus to the nearest token in a direction. */
-function step(from: HTMLElement, key: string): boolean {
-  const board = from.closest('table');
-  if (!board) return false;
-  const here = from.getBoundingClientRect();
-  const [dx, dy] = key === 'ArrowLeft' ? [-1, 0] : key === 'ArrowRight' ? [1, 0] : key === 'ArrowUp' ? [0, -1] : [0, 1];
-  const score = (box: DOMRect) => {
-    const [x, y] = [box.left - here.left, box.top - here.top];
-    const along = x * dx + y * dy;
-    return along <= 4 ? Infinity : along + 4 * Math.abs(dx === 0 ? x : y);
-  };
-  const [next] = [...board.querySelectorAll<HTMLElement>('button.token')]
-    .map((token) => ({ token, score: score(token.getBoundingClientRect()) }))
-    .filter((each) => Number.isFinite(each.score))
-    .sort((a, b) => a.score - b.score);
-  next?.token.focus();
-  return next !== undefined;
+const lockKey = (lock: PlanLock) => cellKey(lock.staff === true ? null : lock.group, lock.slot);
+
+function fits(board: PlanBoard, plan: Assignments): boolean {
+  const slots = new Set(board.slots.map(({ id }) => id));
+  const hives = new Set(board.hives.map(({ id }) => id));
+  return (
+    plan.sessions.every((each) => slots.has(each.slot) && each.hives.every((hive) => hives.has(hive))) &&
+    plan.staff.every(({ slot, hive }) => slots.has(slot) && hives.has(hive))
+  );
 }
 
 const holds = (plan: InspectionPlan, item: PlanItem): boolean =>
@@ -417,18 +477,16 @@ const holds = (plan: InspectionPlan, item: PlanItem): boolean =>
           (item.kind === 'session' || each.hives.includes(item.hive)),
       );
 
-/** The plan as people were told it. */
-function toldPlan({ problem, told }: PlanBoard): InspectionPlan {
-  const objective = objectiveOf(problem, told);
-  return planOf(problem, told, objective, null);
+/** Assignments with what they are worth on this board. */
+function asPlan({ problem }: PlanBoard, assignments: Assignments): InspectionPlan {
+  return planOf(problem, assignments, objectiveOf(problem, assignments), null);
 }
 
-function namesOf(board: PlanBoard | null): ReadonlyMap<string, string> {
-  if (!board) return new Map();
-  return new Map([
-    ...board.groups.map(({ id, name }) => [id, name] as const),
-    ...board.supervisors.map(({ id, name }) => [id, name] as const),
-    ...board.hives.map(({ id, number }) => [id, `Hive ${number}`] as const),
-    ...board.slots.map((slot) => [slot.id, `${shortDate(slot.date)}, ${timeOf(slot.startsAt, slot.zone)}`] as const),
-  ]);
-}
+/** What people would notice of a plan. */
+const keyOf = ({ sessions, staff }: Assignments): string =>
+  [
+    ...sessions.map(({ group, slot, supervisor, hives }) => `${group} ${slot} ${supervisor} ${hives.join()}`),
+    ...staff.map(({ slot, hive }) => `staff ${slot} ${hive}`),
+  ]
+    .sort()
+    .join('|');

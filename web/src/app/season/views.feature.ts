@@ -14,7 +14,13 @@ export type ViewName =
   | 'forecastTrust'
   | 'colonyCalendars'
   | 'calendarFeed'
-  | 'planBoard';
+  | 'planBoard'
+  | 'coverage'
+  | 'planningTerms'
+  | 'messages'
+  | 'outbox'
+  | 'mySessions'
+  | 'nextHives';
 export type ViewData<V extends ViewName> = Output<(typeof endpoints)[V]>;
 
 /** Parameters, query and body of a call, before the contract has checked them. */

@@ -13,6 +13,7 @@ import { PeopleEvents, peopleFeature } from '../people/people.feature';
 import { planningFeature } from '../planning/planning.feature';
 import { SeasonEvents, seasonFeature } from '../season/season.feature';
 import { SeasonStrip } from '../season/season-strip';
+import { ViewDesk } from '../season/view-desk';
 import { dayOf, timeOf } from './format';
 import { Theme } from './theme';
 
@@ -28,6 +29,7 @@ const PLACES: readonly (View & { readonly views: readonly View[] })[] = [
     link: '/ahead',
     views: [
       { name: 'Day sheet', link: '/ahead' },
+      { name: 'Sessions', link: '/ahead/sessions' },
       { name: 'Planner', link: '/ahead/planner', roles: STAFF },
       { name: 'Season', link: '/ahead/season' },
       { name: 'Dues', link: '/ahead/dues', roles: STAFF },
@@ -64,6 +66,8 @@ export class Shell {
   protected readonly day = this.store.selectSignal(seasonFeature.selectDay);
   protected readonly emptyDay = this.store.selectSignal(seasonFeature.selectEmptyDay);
   protected readonly waiting = this.store.selectSignal(inspectionFeature.selectAllWaiting);
+  private readonly messages = inject(ViewDesk).watch('messages', () => ({})).data;
+  protected readonly unread = computed(() => (this.messages()?.messages ?? []).filter(({ read }) => !read).length);
   protected readonly sheet = this.store.selectSignal(planningFeature.selectSheet);
 
   protected readonly places = computed(() =>

@@ -1,0 +1,56 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import type { PlanReasons } from '@brave-comb/contract';
+import { skillOf } from '@brave-comb/core/skills';
+import { dayOf, timeOf } from '../shell/format';
+
+/** What is done when the weather does not come. */
+@Component({
+  selector: 'bc-if-wet',
+  template: `
+    <h3>If the weather does not come</h3>
+    <ul>
+      @for (line of lines(); track $index) {
+        <li>{{ line }}</li>
+      }
+      @for (work of wet().indoors; track work.skill) {
+        <li><b>Under a roof:</b> {{ nameOf(work.skill) }}. {{ work.how }}</li>
+      }
+    </ul>
+  `,
+  styles: `
+    h3 {
+      margin: 8px 0 2px;
+      font-size: 14px;
+    }
+    ul {
+      margin: 0;
+      padding: 0 0 0 8px;
+      border-left: 3px solid var(--rain, var(--rust));
+      list-style: none;
+      font-size: var(--t-note);
+    }
+    li {
+      padding: 1px 0;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class IfWet {
+  readonly wet = input.required<NonNullable<PlanReasons['ifWet']>>();
+  readonly zone = input.required<string>();
+
+  protected readonly lines = computed(() => {
+    const { reserve, staff } = this.wet();
+    const when = (at: string) => `${dayOf(at, this.zone())}, ${timeOf(at, this.zone())}`;
+    return [
+      reserve === null
+        ? 'No other hours in these days: the session is lost.'
+        : `In reserve: ${when(reserve.startsAt)}, hive ${reserve.hives.join(', ')}, with ${reserve.supervisor}.`,
+      ...staff.map(({ startsAt, hive }) => `Hive ${hive} cannot wait: staff open it ${when(startsAt)}.`),
+    ];
+  });
+
+  protected nameOf(skill: string): string {
+    return skillOf(skill)?.name ?? skill;
+  }
+}

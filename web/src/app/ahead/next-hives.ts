@@ -1,0 +1,103 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
+import type { DaySheet } from '@brave-comb/contract';
+import { Clock } from '../people/clock';
+import { ViewDesk } from '../season/view-desk';
+import { spanText } from '../shell/format';
+
+const EVERY = 120_000;
+
+/** Which hives each group opens in the minutes that are left. */
+@Component({
+  selector: 'bc-next-hives',
+  template: `
+    <h2 id="next">Next, by the minutes left</h2>
+    @for (group of groups(); track group.id) {
+      <h3>
+        {{ group.name }}, <b>{{ group.left }}</b> left
+      </h3>
+      <ol>
+        @for (hive of group.open; track hive.id) {
+          <li>
+            <b>Hive {{ hive.number }}</b> {{ hive.minutes }} min, then {{ hive.leaves }} left
+          </li>
+        } @empty {
+          <li>None any more: close up and talk it over.</li>
+        }
+      </ol>
+      @if (group.others.length > 0) {
+        <details>
+          <summary>Why not {{ group.names }}</summary>
+          <ul>
+            @for (hive of group.others; track hive.id) {
+              <li>{{ hive.says }}</li>
+            }
+          </ul>
+        </details>
+      }
+    } @empty {
+      <p>Reckoning …</p>
+    }
+  `,
+  styles: `
+    h3 {
+      margin: 6px 0 0;
+      font-size: var(--t-dense);
+    }
+    ol,
+    ul {
+      margin: 0;
+      padding: 0 0 0 4px;
+      list-style: none;
+    }
+    li {
+      padding: 1px 0;
+    }
+    details {
+      color: var(--ink-2);
+      font-size: var(--t-note);
+    }
+    summary {
+      min-height: 24px;
+      cursor: pointer;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class NextHives {
+  private readonly clock = inject(Clock);
+  readonly sheet = input.required<DaySheet>();
+  private readonly watched = inject(ViewDesk).watch('nextHives', () => ({
+    params: { session: this.sheet().session.id },
+  }));
+
+  constructor() {
+    // Asked for again as time goes by, and whenever a visit was begun or closed.
+    const moment = computed(
+      () =>
+        `${Math.floor(this.clock.now() / EVERY)} ${this.sheet()
+          .groups.map(({ visit }) => visit?.closed)
+          .join()}`,
+    );
+    let first = true;
+    effect(() => {
+      moment();
+      if (!first) untracked(() => this.watched.reload());
+      first = false;
+    });
+  }
+
+  protected readonly groups = computed(() => {
+    const names = new Map(this.sheet().groups.map(({ group }) => [group.id, group.name]));
+    return (this.watched.data()?.groups ?? []).map(({ group, minutesLeft, hives }) => {
+      const others = hives.filter(({ says }) => says !== null);
+      return {
+        id: group,
+        name: names.get(group) ?? '',
+        left: spanText(minutesLeft),
+        open: hives.filter(({ says }) => says === null),
+        others,
+        names: others.map(({ number }) => number).join(', '),
+      };
+    });
+  });
+}

@@ -1,0 +1,45 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+import { MessageTime } from './message-time';
+
+/** What one was told. */
+@Component({
+  selector: 'bc-messages',
+  imports: [ViewState, MessageTime],
+  template: `
+    <bc-view-state [watched]="watched" name="Your messages" />
+    @if (watched.data(); as data) {
+      <section class="sheet" aria-labelledby="messages-title">
+        <h1 id="messages-title">Messages</h1>
+        <ul>
+          @for (message of data.messages; track message.id) {
+            <li [class.new]="!message.read">
+              <p>
+                <b>{{ message.subject }}</b> <bc-message-time [at]="message.at" />
+                @if (!message.read) {
+                  <button type="button" class="btn line" (click)="read(message.id)">Read</button>
+                }
+              </p>
+              @for (line of message.lines; track $index) {
+                <p class="line">{{ line }}</p>
+              }
+            </li>
+          } @empty {
+            <li>Nothing yet. You are told here when one of your sessions changes.</li>
+          }
+        </ul>
+      </section>
+    }
+  `,
+  styleUrl: './messages.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class MessagesScreen {
+  private readonly desk = inject(ViewDesk);
+  protected readonly watched = this.desk.watch('messages', () => ({}));
+
+  protected read(message: string): void {
+    this.desk.change('readMessage', { params: { message } }, 'messages');
+  }
+}

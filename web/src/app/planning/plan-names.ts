@@ -1,0 +1,34 @@
+import type { PlanBoard } from '@brave-comb/contract';
+import { plannedSkill, withDates } from '@brave-comb/core/planning';
+import { addDays } from '@brave-comb/core/units';
+import { shortDate, timeOf } from '../shell/format';
+
+/** How the board's things are called, by id. */
+export function namesOf(board: PlanBoard | null): ReadonlyMap<string, string> {
+  if (!board) return new Map();
+  return new Map([
+    ...board.groups.map(({ id, name }) => [id, name] as const),
+    ...board.supervisors.map(({ id, name }) => [id, name] as const),
+    ...board.hives.map(({ id, number }) => [id, `Hive ${number}`] as const),
+    ...board.slots.map((slot) => [slot.id, `${shortDate(slot.date)}, ${timeOf(slot.startsAt, slot.zone)}`] as const),
+  ]);
+}
+
+/**
+ * Words of the core as people read them: names for ids, dates for days of the plan.
+ *
+ * @param board the board whose things are named
+ * @returns a function from words to words
+ */
+export function inWords(board: PlanBoard | null): (words: string) => string {
+  const names = namesOf(board);
+  const dateOf = (day: number) => shortDate(addDays(board?.today ?? '2026-01-01', day));
+  return (words) => [...names].reduce((text, [id, name]) => text.replaceAll(id, name), withDates(words, dateOf));
+}
+
+/** Name of a skill of the planner's list. */
+export function skillName(key: string, skills: readonly { readonly id: string; readonly name: string }[]): string {
+  const { skill, seated } = plannedSkill(key);
+  const name = skills.find(({ id }) => id === skill)?.name ?? skill;
+  return seated ? `${name}, sitting` : name;
+}

@@ -1,0 +1,82 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import type { HivePlace, Output, PlanningTerms, endpoints } from '@brave-comb/contract';
+import { Clock } from '../people/clock';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+import { civilDate } from '../shell/format';
+import { TimesForm } from './times-form';
+
+type Owner = Output<(typeof endpoints)['planningTerms']>['owners'][number];
+const KINDS = [
+  ['group', 'Groups'],
+  ['supervisor', 'Supervisors'],
+  ['trainee', 'Trainees'],
+] as const;
+const NOWHERE: HivePlace = { east: 0, north: 0, faces: 180 };
+
+/** When groups and supervisors can come, what trainees may lift, where hives stand: what the planner goes by. */
+@Component({
+  selector: 'bc-plan-terms',
+  imports: [RouterLink, ViewState, TimesForm],
+  templateUrl: './plan-terms.html',
+  styleUrl: './plan-terms.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class PlanTermsScreen {
+  private readonly desk = inject(ViewDesk);
+  private readonly clock = inject(Clock);
+  protected readonly watched = this.desk.watch('planningTerms', () => ({}));
+  protected readonly data = this.watched.data;
+  protected readonly today = computed(() => civilDate(this.clock.now(), 'utc'));
+  /** What is being changed and not saved yet, by owner. */
+  private readonly edits = signal<ReadonlyMap<string, PlanningTerms>>(new Map());
+  private readonly moved = signal<ReadonlyMap<string, HivePlace>>(new Map());
+  protected readonly words = signal('');
+  protected readonly sides = ['east', 'north', 'faces'] as const;
+
+  protected readonly sections = computed(() =>
+    KINDS.map(([kind, title]) => ({
+      kind,
+      title,
+      owners: (this.data()?.owners ?? [])
+        .filter(({ terms }) => terms.kind === kind)
+        .map((owner) => ({
+          ...owner,
+          terms: this.edits().get(owner.id) ?? owner.terms,
+          edited: this.edits().has(owner.id),
+        })),
+    })),
+  );
+  protected readonly hives = computed(() =>
+    (this.data()?.hives ?? []).map((hive) => ({
+      ...hive,
+      place: this.moved().get(hive.id) ?? hive.place,
+      edited: this.moved().has(hive.id),
+    })),
+  );
+
+  protected edit(owner: Owner, change: Partial<PlanningTerms>): void {
+    this.edits.update((edits) => new Map([...edits, [owner.id, { ...owner.terms, ...change } as PlanningTerms]]));
+  }
+
+  protected save(owner: Owner): void {
+    this.desk.change(
+      'setPlanningTerms',
+      { params: { owner: owner.id }, body: { terms: owner.terms } },
+      'planningTerms',
+    );
+    this.edits.update((edits) => new Map([...edits].filter(([id]) => id !== owner.id)));
+    this.words.set(`${owner.name} is saved. The next plan goes by it.`);
+  }
+
+  protected place(hive: string, before: HivePlace | null, side: keyof HivePlace, value: number): void {
+    this.moved.update((moved) => new Map([...moved, [hive, { ...(before ?? NOWHERE), [side]: value }]]));
+  }
+
+  protected savePlace(hive: string, number: string, place: HivePlace | null): void {
+    this.desk.change('setHivePlace', { params: { hive }, body: { place } }, 'planningTerms');
+    this.moved.update((moved) => new Map([...moved].filter(([id]) => id !== hive)));
+    this.words.set(`Hive ${number} is saved.`);
+  }
+}

@@ -1,0 +1,153 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import type { PlanningTerms } from '@brave-comb/contract';
+
+type Times = Extract<PlanningTerms, { kind: 'supervisor' }>['times'];
+type Week = Times['weekly'][number];
+type Away = Times['away'][number];
+
+const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const [MORNING, EVENING] = [9 * 60, 18 * 60];
+const clock = (minute: number) =>
+  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5));
+
+/** Hours of the week in which somebody can come, and days away. */
+@Component({
+  selector: 'bc-times-form',
+  template: `
+    <fieldset>
+      <legend>Hours of the week</legend>
+      @for (day of days(); track day.weekday) {
+        <div class="day">
+          <label>
+            <input type="checkbox" [checked]="day.hours.length > 0" (change)="toggle(day.weekday)" />
+            {{ day.name }}
+          </label>
+          @for (hours of day.hours; track $index) {
+            <span>
+              <input
+                type="time"
+                [value]="hours.from"
+                [attr.aria-label]="day.name + ', from'"
+                (change)="set(hours.at, { from: minutesOf($any($event.target).value) })"
+              />
+              to
+              <input
+                type="time"
+                [value]="hours.to"
+                [attr.aria-label]="day.name + ', to'"
+                (change)="set(hours.at, { to: minutesOf($any($event.target).value) })"
+              />
+            </span>
+          }
+        </div>
+      }
+    </fieldset>
+    <fieldset>
+      <legend>Away</legend>
+      @for (away of times().away; track $index) {
+        <div class="day">
+          <span>
+            <input
+              type="date"
+              [value]="away.from"
+              aria-label="Away from"
+              (change)="setAway($index, { from: $any($event.target).value })"
+            />
+            to
+            <input
+              type="date"
+              [value]="away.to"
+              aria-label="Away to"
+              (change)="setAway($index, { to: $any($event.target).value })"
+            />
+          </span>
+          <input
+            type="text"
+            [value]="away.why"
+            maxlength="60"
+            aria-label="Why away"
+            (change)="setAway($index, { why: $any($event.target).value })"
+          />
+          <button type="button" class="btn line" (click)="dropAway($index)">Remove</button>
+        </div>
+      }
+      <button type="button" class="btn line" (click)="addAway()">Add days away</button>
+    </fieldset>
+  `,
+  styles: `
+    fieldset {
+      margin: 6px 0;
+      padding: 4px 8px 8px;
+      border: 1px solid var(--line);
+      border-radius: 5px;
+    }
+    .day {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px 12px;
+      align-items: center;
+      min-height: 34px;
+    }
+    label {
+      display: inline-flex;
+      gap: 6px;
+      align-items: center;
+      width: 116px;
+    }
+    input[type='text'],
+    input[type='time'],
+    input[type='date'] {
+      min-height: 30px;
+      padding: 2px 6px;
+      border: 1px solid var(--ink-3);
+      border-radius: 5px;
+      background: var(--sheet);
+      color: var(--ink);
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class TimesForm {
+  readonly times = input.required<Times>();
+  readonly today = input.required<string>();
+  readonly changed = output<Times>();
+
+  protected readonly minutesOf = minutes;
+  protected readonly days = computed(() =>
+    DAYS.map((name, index) => ({
+      name,
+      weekday: index + 1,
+      hours: this.times().weekly.flatMap((each, at) =>
+        each.weekday === index + 1 ? [{ at, from: clock(each.from), to: clock(each.to) }] : [],
+      ),
+    })),
+  );
+
+  protected toggle(weekday: number): void {
+    const { weekly, away } = this.times();
+    const left = weekly.filter((each) => each.weekday !== weekday);
+    const none = left.length === weekly.length;
+    this.changed.emit({ weekly: none ? [...left, { weekday, from: MORNING, to: EVENING }] : left, away });
+  }
+
+  protected set(at: number, change: Partial<Week>): void {
+    const { weekly, away } = this.times();
+    this.changed.emit({ weekly: weekly.map((each, index) => (index === at ? { ...each, ...change } : each)), away });
+  }
+
+  protected setAway(at: number, change: Partial<Away>): void {
+    const { weekly, away } = this.times();
+    this.changed.emit({ weekly, away: away.map((each, index) => (index === at ? { ...each, ...change } : each)) });
+  }
+
+  protected addAway(): void {
+    const { weekly, away } = this.times();
+    this.changed.emit({ weekly, away: [...away, { from: this.today(), to: this.today(), why: 'away' }] });
+  }
+
+  protected dropAway(at: number): void {
+    const { weekly, away } = this.times();
+    this.changed.emit({ weekly, away: away.filter((_, index) => index !== at) });
+  }
+}
