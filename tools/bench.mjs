@@ -9,6 +9,7 @@ import { ensureBuild } from './lib/build.mjs';
 import { ensurePackages } from './lib/debian.mjs';
 import { freePort } from './lib/mariadb.mjs';
 import { ROOT } from './lib/paths.mjs';
+import { plannerBoard } from './lib/planner-board.mjs';
 import { run, say } from './lib/say.mjs';
 
 const PASSWORD = 'willow-before-gorse';
@@ -189,6 +190,27 @@ async function seasonPaint(address) {
   }
 }
 
+/** The board of sixty groups while answers stream in. */
+async function boardWhileAnswersCome(address) {
+  const { chromium } = await import('@playwright/test');
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'],
+  });
+  try {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
+    const page = await context.newPage();
+    await page.goto(address);
+    await page.getByLabel('Name').fill('morag');
+    await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.locator('bc-season-strip .day').first().waitFor();
+    return await plannerBoard(page, address);
+  } finally {
+    await browser.close();
+  }
+}
+
 /** Runs a bench of the core, which prints its figures as JSON. */
 async function core(name) {
   const child = spawn('node', ['--import', 'tsx', `core/bench/${name}.ts`], {
@@ -245,13 +267,17 @@ await run(async () => {
     say(
       `  an empty chart                                         ${season.empty.toFixed(0)} ms (${(season.full / season.empty).toFixed(1)} times)`,
     );
+    const board = await boardWhileAnswersCome(address);
+    say(
+      `planner board of ${board.cells} cells, 40 answers: tasks over 50 ms  ${board.over} (longest ${board.longest.toFixed(0)} ms)`,
+    );
     const fit = await core('fitness');
     say(`fitness, 20 members × 240 hours × 50 sites (median)      ${fit.fitness.toFixed(0)} ms`);
     say(
       `  a plain loop over the same hours                       ${fit.loop.toFixed(1)} ms (${(fit.fitness / fit.loop).toFixed(0)} times)`,
     );
     say(
-      'plans: worth ÷ best bound after 1 s and 10 s cpu (mean of 3 seeds), bound ready, moves a second, memory so far',
+      'plans: worth ÷ best bound after 1 s and 10 s cpu (mean of 2 seeds), bound ready, moves a second, memory so far',
     );
     for (const { name, one, ten, ready, proven, perSecond, memory } of await core('plan'))
       say(

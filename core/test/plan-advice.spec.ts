@@ -196,7 +196,15 @@ describe('the next hive by the minutes left', () => {
     locks: [],
     published: null,
   });
-  const now = { group: 'g', fit: 1, temp: 'mild', site: 'home', taken: new Set<string>(), senior: false } as const;
+  const now = {
+    group: 'g',
+    fit: 1,
+    temp: 'mild',
+    site: 'home',
+    taken: new Set<string>(),
+    told: [],
+    senior: false,
+  } as const;
   const open = (order: ReturnType<typeof openingOrder>) =>
     order.flatMap(({ hive: id, says }) => (says === null ? [id] : []));
 
@@ -229,6 +237,15 @@ describe('the next hive by the minutes left', () => {
     expect(open(senior).at(-1)).toBe('suspect');
     expect(senior.find(({ hive: id }) => id === 'rests')!.says).toMatch(/rests/);
     expect(() => openingOrder(problem(hives), { ...now, group: 'x', minutesLeft: 9 })).toThrow(RangeError);
+  });
+
+  it('begins with what the group was told, in that order, and fills the time that is left', () => {
+    const hives = [hive('due', 20, { due: { from: 0, by: 1, weight: 9 } }), hive('second', 20), hive('first', 20)];
+    const order = openingOrder(problem(hives), { ...now, minutesLeft: 75, told: ['first', 'second'] });
+    expect(open(order)).toEqual(['first', 'second', 'due']);
+    expect(open(openingOrder(problem(hives), { ...now, minutesLeft: 30, told: ['first', 'second'] }))).toEqual([
+      'first',
+    ]);
   });
 
   it('fits the minutes, whatever the hives', () => {

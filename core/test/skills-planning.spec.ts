@@ -43,6 +43,25 @@ describe('the rota', () => {
   const group = ['ravi', 'li', 'niamh', 'chloe', 'nadia', 'yusuf'];
   const national = { frames: 10, horizontal: false };
 
+  it('goes on round at the second hive: who held no frame holds one first, nobody smokes twice while somebody has not', () => {
+    const names = ['ife', 'jun', 'greta', 'salma', 'piotr', 'mateo', 'aroha', 'noor', 'theo'].map((name) =>
+      trainee(name),
+    );
+    const first = roleRota(names, national);
+    const second = roleRota(names, national, first);
+    const held = first.flatMap(({ roles }) => roles.frames);
+    const rest = names.map(({ name }) => name).filter((name) => !held.includes(name));
+    expect(rest.length).toBe(3);
+    expect(
+      second
+        .flatMap(({ roles }) => roles.frames)
+        .slice(0, 3)
+        .toSorted(),
+    ).toEqual(rest.toSorted());
+    const smoked = [...first, ...second].flatMap(({ roles }) => roles.smoke);
+    expect(new Set(smoked).size).toBe(smoked.length);
+  });
+
   it('gives the frames first to those who still have to show what is shown there', () => {
     const [first] = roleRota(
       group.map((name) =>

@@ -93,8 +93,7 @@ describe('the day sheet of a published plan', () => {
     }
     const heavy = groups.flatMap(({ lifting }) => lifting);
     expect(heavy.length).toBeGreaterThan(0);
-    for (const line of heavy)
-      expect(line).toMatch(/\d+ kg: (one lifts|two lift|by frames), .*never straight on the ground/);
+    for (const line of heavy) expect(line).toMatch(/\d+ kg: (one lifts|two lift|by frames)/);
     expect(say.find(({ head }) => head === 'Niamh:')).toBeDefined();
     const own = await sheetOn(trainee, board.today);
     expect(own.say.filter(({ kind }) => kind === 'person')).toEqual([]);

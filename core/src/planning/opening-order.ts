@@ -24,7 +24,7 @@ const MOST = 3;
  * suspect one last, what is due first, then the calmer one first.
  *
  * @param problem the season's problem; of it the group, the hives and the weights
- * @param now group, minutes left, odds that the weather holds so long, hives opened today, those that others hold, site
+ * @param now group, minutes left, odds that the weather holds so long, hives opened or held by others, those told, site
  * @returns first the hives to be opened in order, then the others with the reason, the more useful first
  */
 export function openingOrder(
@@ -36,6 +36,8 @@ export function openingOrder(
     readonly temp: PlanningProblem['slots'][number]['temp'];
     readonly site: string;
     readonly taken: ReadonlySet<string>;
+    /** Hives that the group was told, in order: they come first as far as they may be opened and fit. */
+    readonly told: readonly string[];
     /** Whether a senior supervisor is with the group. */
     readonly senior: boolean;
   },
@@ -43,6 +45,8 @@ export function openingOrder(
   const group = problem.groups.find(({ id }) => id === now.group);
   if (group === undefined) throw new RangeError(`The problem has no group "${now.group}".`);
   const minutesOf = ({ minutes }: PlanHive) => Math.ceil(minutes * group.pace);
+  const timeOf = (hives: readonly PlanHive[]) =>
+    hives.reduce((sum, hive) => sum + minutesOf(hive), 0) + BETWEEN * Math.max(0, hives.length - 1);
   const slot = {
     id: 'now',
     day: 0,
@@ -82,10 +86,15 @@ export function openingOrder(
     here.map((hive) => [hive.id, checkPlan(moment, opening([hive])).violations[0]?.says ?? null] as const),
   );
   const able = here.filter(({ id }) => forbidden.get(id) === null).sort((a, b) => worth([b]) - worth([a]));
-  const chosen = bestWithin(able.slice(0, 12), now.minutesLeft, minutesOf, worth);
+  const told = now.told.flatMap((id) => able.find((hive) => hive.id === id) ?? []);
+  const kept = told.filter((_, at) => timeOf(told.slice(0, at + 1)) <= now.minutesLeft);
+  const others = able.filter((hive) => !kept.includes(hive)).slice(0, 12);
+  const chosen = bestWithin(kept, others, now.minutesLeft, timeOf, worth);
   const order = chosen.toSorted(
     (a, b) =>
       Number(a.hygiene === 'suspect') - Number(b.hygiene === 'suspect') ||
+      Number(kept.includes(b)) - Number(kept.includes(a)) ||
+      (kept.includes(a) ? kept.indexOf(a) - kept.indexOf(b) : 0) ||
       (a.due?.by ?? Infinity) - (b.due?.by ?? Infinity) ||
       a.temper - b.temper,
   );
@@ -94,7 +103,7 @@ export function openingOrder(
     left -= minutesOf(hive) + (at === 0 ? 0 : BETWEEN);
     return { hive: hive.id, minutes: minutesOf(hive), points: worth([hive]), leaves: left, says: null };
   });
-  const others = here
+  const closed = here
     .filter((hive) => !chosen.includes(hive))
     .map((hive): NextHive => {
       const minutes = minutesOf(hive);
@@ -110,7 +119,7 @@ export function openingOrder(
     .sort(
       (a, b) => Number(forbidden.get(a.hive) !== null) - Number(forbidden.get(b.hive) !== null) || b.points - a.points,
     );
-  return [...opened, ...others];
+  return [...opened, ...closed];
 }
 
 /** What a moment's choice is weighed by: no sessions are to be won or lost. */
@@ -119,27 +128,26 @@ const bare = ({ params }: PlanningProblem): PlanningProblem['params'] => ({
   weights: { ...params.weights, session: 0, shortfall: 0, late: 0, fairness: 0 },
 });
 
-/** The set of at most three that is worth most and fits the minutes; only what adds something is in it. */
+/** What is worth most with at most three hives in the minutes, those that are kept among them. */
 function bestWithin(
-  hives: readonly PlanHive[],
+  kept: readonly PlanHive[],
+  others: readonly PlanHive[],
   minutes: number,
-  minutesOf: (hive: PlanHive) => number,
+  timeOf: (hives: readonly PlanHive[]) => number,
   worth: (hives: readonly PlanHive[]) => number,
 ): readonly PlanHive[] {
-  let best: { readonly set: readonly PlanHive[]; readonly points: number } = { set: [], points: 0 };
-  const extend = (set: readonly PlanHive[], from: number, used: number): void => {
-    for (let at = from; at < hives.length; at += 1) {
-      const hive = hives[at]!;
-      const after = used + minutesOf(hive) + (set.length === 0 ? 0 : BETWEEN);
-      if (after > minutes) continue;
+  let best: { readonly set: readonly PlanHive[]; readonly points: number } = { set: kept, points: worth(kept) };
+  const extend = (set: readonly PlanHive[], from: number): void => {
+    if (set.length >= MOST) return;
+    for (const [at, hive] of others.entries()) {
       const next = [...set, hive];
       const suspects = next.filter(({ hygiene }) => hygiene === 'suspect').length;
-      if (suspects > 1) continue;
+      if (at < from || timeOf(next) > minutes || suspects > 1) continue;
       const points = worth(next);
       if (points > best.points + 1e-9) best = { set: next, points };
-      if (next.length < MOST) extend(next, at + 1, after);
+      extend(next, at + 1);
     }
   };
-  extend([], 0, 0);
+  extend(kept, 0);
   return best.set;
 }

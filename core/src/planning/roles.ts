@@ -49,15 +49,23 @@ const SINGLE = ['smoke', 'record', 'clock'] as const;
  *
  * @param trainees 1 to 12; of two who need a role alike the earlier one comes first
  * @param hive frames of the box, and whether one can sit at it
+ * @param before turns at the hives that the group opened before in the same session: jobs go on round from there
  * @returns three turns (fewer when the box has fewer frames)
  * @throws RangeError for an empty group
  */
-export function roleRota(trainees: readonly RotaTrainee[], hive: RotaHive): readonly RotaTurn[] {
+export function roleRota(
+  trainees: readonly RotaTrainee[],
+  hive: RotaHive,
+  before: readonly RotaTurn[] = [],
+): readonly RotaTurn[] {
   if (trainees.length === 0) throw new RangeError('a rota needs at least one trainee');
   const { frames } = hive;
   const count = Math.min(3, frames);
-  const holders = handlersByTurn(trainees, hive, count);
   const had = new Map<string, number>();
+  for (const { roles } of before)
+    for (const role of ROLES)
+      for (const name of roles[role]) had.set(`${role} ${name}`, (had.get(`${role} ${name}`) ?? 0) + 1);
+  const holders = handlersByTurn(trainees, hive, count, ({ name }) => had.get(`frames ${name}`) ?? 0);
   return holders.map((holding, turn) => {
     let left = trainees.filter((each) => !holding.includes(each));
     const single = SINGLE.map((role) => {
@@ -91,11 +99,12 @@ function handlersByTurn(
   trainees: readonly RotaTrainee[],
   { horizontal }: RotaHive,
   turns: number,
+  held: (trainee: RotaTrainee) => number,
 ): readonly (readonly RotaTrainee[])[] {
   const standing = trainees.filter(({ seated }) => horizontal || !seated);
   const able = standing.length > 0 ? standing : trainees;
   const each = Math.max(1, Math.min(2, Math.ceil(able.length / turns)));
-  const queue = able.toSorted((a, b) => need(b, 'frames') - need(a, 'frames'));
+  const queue = able.toSorted((a, b) => held(a) - held(b) || need(b, 'frames') - need(a, 'frames'));
   return Array.from({ length: turns }, (_, turn) =>
     Array.from(
       { length: Math.min(each, queue.length) },

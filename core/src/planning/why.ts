@@ -71,6 +71,9 @@ function temperReason(choice: HiveChoice): { readonly text: string; readonly wei
   return { text: `Easy, ${figure}`, weight: 1 };
 }
 
+/** What is due, without the reasons that its title goes on to give. */
+export const shortTitle = (title: string): string => title.split(/[:?]/)[0]!;
+
 /** Points from which a reason is worth a line. */
 const WORTH_SAYING = 0.5;
 
@@ -89,7 +92,7 @@ export function plannedFor({ marginal, skills }: OpeningReason, due: string | nu
     return `${skillOf(planned.skill)?.name ?? planned.skill}${planned.seated ? ', sitting' : ''}`;
   });
   return [
-    { points: care, text: due === null ? 'Its turn: opened seldom' : `${due}, in its days` },
+    { points: care, text: due === null ? 'Its turn: opened seldom' : `${shortTitle(due)}, in its days` },
     { points: skill, text: `To practise: ${names.join(', ')}` },
   ]
     .filter(({ points }) => points >= WORTH_SAYING)

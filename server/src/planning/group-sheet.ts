@@ -7,6 +7,7 @@ import {
   type Role,
   roleRota,
   ROLES,
+  type RotaTurn,
   standingPlan,
   type TraineeTerms,
   whyThisHive,
@@ -31,6 +32,7 @@ export interface SheetFacts {
   readonly date: string;
   readonly dayStart: Date;
   readonly hives: readonly HiveRow[];
+  readonly openings: readonly NamedSessionGroup[];
   /** All hives of the site. */
   readonly siteHives: readonly HiveRow[];
   readonly followUps: readonly FollowUpRow[];
@@ -65,7 +67,7 @@ export async function groupSheet(
     .map(({ question, due: day }) => ({ question, due: day, daysLeft: daysBetween(facts.date, day) }));
   const stack = weighed(hive, last, practice);
   const [box] = nestBoxes(hive.stack);
-  const rota = rotaOf(facts, trainees, hive);
+  const rota = rotaOf(facts, trainees, hive, earlierHives(facts, group));
   const choice = choiceOf(
     facts,
     practice,
@@ -94,28 +96,40 @@ export async function groupSheet(
   } satisfies GroupSheet & { queenMark: MarkColour | null };
 }
 
-/** The rota of a group at a hive; none for a group without trainees. */
+/** The rota of a group at a hive, going on from the hives that it opened before; none for a group without trainees. */
 export function rotaOf(
   facts: Pick<SheetFacts, 'standing' | 'limits'>,
   trainees: SheetFacts['trainees'],
   hive: Pick<HiveRow, 'stack' | 'type'>,
+  earlier: readonly Pick<HiveRow, 'stack' | 'type'>[],
 ): GroupSheet['rota'] {
   if (trainees.length === 0) return [];
-  return roleRota(
-    trainees.map(({ id, name }) => ({
-      name,
-      open: CHECKLIST.filter((skill) => isOpen(facts.standing(id, skill.id))).map((skill) => skill.id),
-      seated: facts.limits.get(id)?.seated ?? false,
-    })),
-    { frames: nestBoxes(hive.stack)[0]!.frames, horizontal: HIVE_TYPES[hive.type].horizontal },
-  );
+  const people = trainees.map(({ id, name }) => ({
+    name,
+    open: CHECKLIST.filter((skill) => isOpen(facts.standing(id, skill.id))).map((skill) => skill.id),
+    seated: facts.limits.get(id)?.seated ?? false,
+  }));
+  const at = ({ stack, type }: Pick<HiveRow, 'stack' | 'type'>, before: readonly RotaTurn[]) =>
+    roleRota(people, { frames: nestBoxes(stack)[0]!.frames, horizontal: HIVE_TYPES[type].horizontal }, before);
+  const before = earlier.reduce<readonly RotaTurn[]>((turns, each) => [...turns, ...at(each, turns)], []);
+  return at(hive, before).map((turn) => ({ ...turn, roles: { ...turn.roles } }));
 }
 
-/** How a part that comes off is lifted and where it goes. */
+/** Hives that the same group opens before this one. */
+function earlierHives({ hives, openings }: SheetFacts, group: NamedSessionGroup): readonly HiveRow[] {
+  const own = openings.filter((each) => each.trainee_group === group.trainee_group);
+  return own
+    .slice(
+      0,
+      own.findIndex(({ hive }) => hive === group.hive),
+    )
+    .map(({ hive }) => hives.find(({ id }) => id === hive)!);
+}
+
+/** How a part that comes off is lifted. */
 function setDown({ layer, kg, lift }: GroupSheet['stack'][number]): readonly string[] {
   if (lift === null || lift === 'stays put') return [];
-  const where = lift === 'by frames' ? 'frames into a spare box' : 'onto a waist-high stand or the upturned cover';
-  return [`${layer.id}, ${Math.round(kg ?? 0)} kg: ${lift}, ${where}, never straight on the ground`];
+  return [`${layer.id}, ${Math.round(kg ?? 0)} kg: ${lift}${lift === 'by frames' ? ', into a spare box' : ''}`];
 }
 
 /** Where everybody stands in the first turn. */

@@ -1,6 +1,6 @@
 import type { MySession, Output, endpoints } from '@brave-comb/contract';
 import { ROLES, shownIn } from '@brave-comb/core/planning';
-import { CHECKLIST, isOpen, skillOf, type Standings, standingsFrom } from '@brave-comb/core/skills';
+import { CHECKLIST, isOpen, type Standings, standingsFrom } from '@brave-comb/core/skills';
 import { chanceOfStretch } from '@brave-comb/core/weather';
 import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
@@ -10,12 +10,15 @@ import { demonstrationsOf } from '../skills/store';
 import { forecastInUse } from '../weather/service';
 import { rotaOf } from './group-sheet';
 import { traineeLimits } from './plan-store';
+import { planningSeason } from './season-facts';
 import { groupsOfSession, type NamedSessionGroup, sessionsBetween } from './store';
 
 const DAYS = 42;
 const DAY = 86_400_000;
 /** Skills named for one hive. */
 const SHOWN = 4;
+/** What somebody can show who does not do that job, against who does; chance that is worth naming. */
+const [ASIDE, FAIR] = [0.4, 0.2];
 
 /** The coming sessions of somebody: a trainee's with the own jobs and skills, a supervisor's with those of the groups. */
 export async function mySessions(context: Context, actor: Actor): Promise<Output<(typeof endpoints)['mySessions']>> {
@@ -43,7 +46,9 @@ export async function mySessions(context: Context, actor: Actor): Promise<Output
       trainees.map(({ id }) => id),
     ),
   ]);
-  const facts: Facts = { actor, trainees, hives, limits, standing: standingsFrom(demonstrations) };
+  const season = await planningSeason(context, actor.school);
+  const seen = new Map(season.problem.hives.map(({ id, skills }) => [id, skills]));
+  const facts: Facts = { actor, trainees, hives, limits, seen, standing: standingsFrom(demonstrations) };
   const chances = new Map<string, (from: Date, to: Date) => number | null>();
   for (const site of new Set(coming.map((session) => session.site))) {
     const place = sites.get(site)!;
@@ -69,7 +74,7 @@ export async function mySessions(context: Context, actor: Actor): Promise<Output
         group: openings[0]!.group_name,
         supervisor: openings[0]!.supervisor_name,
         fit: chances.get(site.id)!(session.starts_at, session.ends_at),
-        hives: openings.map((row) => hiveOf(facts, row)),
+        hives: openings.map((row, before) => hiveOf(facts, row, openings.slice(0, before))),
         ifWet: openings[0]!.reasons?.ifWet ?? null,
       };
     });
@@ -85,31 +90,44 @@ interface Facts {
   readonly hives: readonly HiveRow[];
   readonly limits: Awaited<ReturnType<typeof traineeLimits>>;
   readonly standing: Standings;
+  /** Chance of each skill at each hive. */
+  readonly seen: ReadonlyMap<string, Readonly<Record<string, number>>>;
 }
 
 /** One hive of a session: why it is opened, who does what, and what can be shown there. */
-function hiveOf(facts: Facts, row: NamedSessionGroup): MySession['hives'][number] {
+function hiveOf(
+  facts: Facts,
+  row: NamedSessionGroup,
+  before: readonly NamedSessionGroup[],
+): MySession['hives'][number] {
+  const hiveBy = (id: string) => facts.hives.find((each) => each.id === id)!;
   const { actor, standing } = facts;
-  const hive = facts.hives.find(({ id }) => id === row.hive)!;
+  const hive = hiveBy(row.hive);
+  const earlier = before.map((each) => hiveBy(each.hive));
   const group = facts.trainees.filter((each) => each.group === row.trainee_group);
-  const everybody = rotaOf(facts, group, hive).flatMap(({ fromFrame, toFrame, roles }) =>
+  const everybody = rotaOf(facts, group, hive, earlier).flatMap(({ fromFrame, toFrame, roles }) =>
     ROLES.map((role) => ({ role, fromFrame, toFrame, names: roles[role] })),
   );
   const jobs =
     actor.role === 'trainee'
       ? everybody.filter(({ names }) => names.includes(actor.name)).map((job) => ({ ...job, names: [] }))
       : everybody.filter(({ role, names }) => role !== 'watch' && names.length > 0);
-  const open = (skill: string) =>
-    actor.role === 'trainee' ? isOpen(standing(actor.id, skill)) : group.some(({ id }) => isOpen(standing(id, skill)));
-  const planned = (row.reasons?.skills ?? []).filter(open);
-  const byJob = CHECKLIST.filter(({ id }) => open(id) && jobs.some(({ role }) => shownIn(role, id))).map(
-    ({ id }) => id,
-  );
+  const openFor = (skill: string) =>
+    actor.role === 'trainee'
+      ? Number(isOpen(standing(actor.id, skill)))
+      : group.filter(({ id }) => isOpen(standing(id, skill))).length;
+  const chances = facts.seen.get(hive.id) ?? {};
+  const worth = (skill: string) =>
+    openFor(skill) * (chances[skill] ?? 0) * (jobs.some(({ role }) => shownIn(role, skill)) ? 1 : ASIDE);
+  const learn = CHECKLIST.map(({ id, name }) => ({ name, worth: worth(id) }))
+    .filter((each) => each.worth >= FAIR)
+    .sort((a, b) => b.worth - a.worth)
+    .slice(0, SHOWN);
   return {
     number: hive.number,
     at: iso(row.starts_at),
     why: [...(row.reasons?.lines ?? [])],
     jobs,
-    learn: [...new Set([...planned, ...byJob])].slice(0, SHOWN).map((id) => skillOf(id)?.name ?? id),
+    learn: learn.map(({ name }) => name),
   };
 }

@@ -6,7 +6,7 @@ import type { PlanningSeason, SiteSlot } from './season-facts';
 /** A slot as people say it. */
 export const whenWords = ({ from, to, zone }: Pick<SiteSlot, 'from' | 'to' | 'zone'>): string => {
   const at = (instant: number, format: string) => DateTime.fromMillis(instant, { zone }).toFormat(format);
-  return `${at(from, 'ccc d LLL')}, ${at(from, 'HH:mm')} to ${at(to, 'HH:mm')}`;
+  return `${at(from, 'ccc d LLL')}, ${at(from, 'HH:mm')}–${at(to, 'HH:mm')}`;
 };
 
 /**

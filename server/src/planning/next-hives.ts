@@ -35,38 +35,42 @@ export async function nextHives(
   const fit = outlook && from < to ? chanceOfStretch(outlook, session.depth, from, to) : 1;
   const temp = tempOf(outlook ? temperatureAt(outlook, (from + to) / 2) : 15);
   const say = planningNames(season);
-  const groups = season.groups.filter(({ id: group }) => rows.some((row) => row.trainee_group === group));
-  return {
-    at: iso(now),
-    groups: groups.map(({ id: group }) => {
-      const opened = visits.map(({ hive }) => hive);
-      const others = rows.filter((row) => row.trainee_group !== group).map(({ hive }) => hive);
-      const left = Math.floor((to - from) / MINUTE) - minutesStillOpen(season, group, visits, now);
-      const supervisor = rows.find((row) => row.trainee_group === group)?.supervisor;
-      const minutesLeft = Math.max(0, left);
-      const order = openingOrder(season.problem, {
-        group,
-        minutesLeft,
-        fit,
-        temp,
-        site: site.id,
-        taken: new Set([...opened, ...others]),
-        senior: season.supervisors.find((each) => each.id === supervisor)?.senior ?? false,
-      });
-      return {
-        group,
-        minutesLeft,
-        hives: order.map(({ hive, minutes, points, leaves, says }) => ({
-          id: hive,
-          number: season.colonies.find((each) => each.hive.id === hive)?.hive.number ?? '?',
-          minutes,
-          points: Math.round(points * 10) / 10,
-          leaves: leaves === null ? null : Math.floor(leaves),
-          says: says === null ? null : say(says),
-        })),
-      };
-    }),
-  };
+  const opened = visits.map(({ hive }) => hive);
+  const toldTo = (group: string) =>
+    rows.filter((row) => row.trainee_group === group && !opened.includes(row.hive)).map(({ hive }) => hive);
+  const all = season.groups.filter(({ id: group }) => rows.some((row) => row.trainee_group === group));
+  // Beyond what was told, no two groups are sent to one hive.
+  const dealt: string[] = [];
+  const groups = all.map(({ id: group }) => {
+    const others = all.flatMap((each) => (each.id === group ? [] : toldTo(each.id)));
+    const left = Math.floor((to - from) / MINUTE) - minutesStillOpen(season, group, visits, now);
+    const supervisor = rows.find((row) => row.trainee_group === group)?.supervisor;
+    const minutesLeft = Math.max(0, left);
+    const order = openingOrder(season.problem, {
+      group,
+      minutesLeft,
+      fit,
+      temp,
+      site: site.id,
+      taken: new Set([...opened, ...others, ...dealt]),
+      told: toldTo(group),
+      senior: season.supervisors.find((each) => each.id === supervisor)?.senior ?? false,
+    });
+    dealt.push(...order.flatMap(({ hive, says: why }) => (why === null ? [hive] : [])));
+    return {
+      group,
+      minutesLeft,
+      hives: order.map(({ hive, minutes, points, leaves, says }) => ({
+        id: hive,
+        number: season.colonies.find((each) => each.hive.id === hive)?.hive.number ?? '?',
+        minutes,
+        points: Math.round(points * 10) / 10,
+        leaves: leaves === null ? null : Math.floor(leaves),
+        says: says === null ? null : say(says),
+      })),
+    };
+  });
+  return { at: iso(now), groups };
 }
 
 /** Minutes that a group will still need at the hive that it has open. */

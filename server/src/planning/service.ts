@@ -147,6 +147,7 @@ async function sheetFacts(
     date,
     dayStart,
     hives,
+    openings: groups,
     siteHives,
     followUps,
     moods,

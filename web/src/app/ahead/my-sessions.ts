@@ -8,13 +8,31 @@ import { ViewState } from '../season/view-state';
 import { dayOf, oddsText, timeOf } from '../shell/format';
 import { IfWet } from './if-wet';
 
-const ROLE_WORDS: Readonly<Record<MySession['hives'][number]['jobs'][number]['role'], string>> = {
-  frames: 'hold frames',
-  smoke: 'smoke',
-  record: 'record',
-  clock: 'watch the clock',
-  watch: 'watch',
+type Job = MySession['hives'][number]['jobs'][number];
+/** What one does in a role, and what the role is called. */
+const ROLES: Readonly<Record<Job['role'], readonly [string, string]>> = {
+  frames: ['hold frames', 'Frames'],
+  smoke: ['smoke', 'Smoke'],
+  record: ['record', 'Record'],
+  clock: ['watch the clock', 'Clock'],
+  watch: ['watch', 'Watch'],
 };
+
+/** Own jobs turn by turn; those of a group by role, the turns one after another. */
+function jobLines(jobs: readonly Job[], own: boolean): readonly { readonly head: string; readonly words: string }[] {
+  if (own)
+    return jobs.map(({ role, fromFrame, toFrame }) => ({
+      head: `frames ${fromFrame}–${toFrame}`,
+      words: ROLES[role][0],
+    }));
+  return [...new Set(jobs.map(({ role }) => role))].map((role) => ({
+    head: ROLES[role][1],
+    words: jobs
+      .filter((job) => job.role === role)
+      .map(({ names }) => names.join(' and '))
+      .join(', then '),
+  }));
+}
 
 /** The coming sessions of whoever is signed in: what they do and what they learn there. */
 @Component({
@@ -37,10 +55,7 @@ export class MySessionsScreen {
       openings: session.hives.map((hive) => ({
         ...hive,
         from: timeOf(hive.at, session.zone),
-        jobs: hive.jobs.map(({ role, fromFrame, toFrame, names }) => ({
-          frames: `frames ${fromFrame}–${toFrame}`,
-          words: names.length === 0 ? ROLE_WORDS[role] : `${names.join(', ')} ${ROLE_WORDS[role]}`,
-        })),
+        jobs: jobLines(hive.jobs, this.trainee()),
       })),
     })),
   );

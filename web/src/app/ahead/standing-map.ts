@@ -3,7 +3,7 @@ import type { GroupSheet } from '@brave-comb/contract';
 import { FLIGHT_LANE } from '@brave-comb/core/planning';
 import { arc } from 'd3-shape';
 
-const [SIZE, METRE] = [168, 19];
+const [SIZE, METRE] = [168, 22];
 const LETTER = { frames: 'F', smoke: 'S', record: 'R', clock: 'C', watch: 'W' } as const;
 const HALF = (FLIGHT_LANE.halfAngle * Math.PI) / 180;
 
@@ -11,7 +11,7 @@ const HALF = (FLIGHT_LANE.halfAngle * Math.PI) / 180;
 @Component({
   selector: 'bc-standing-map',
   template: `
-    <svg [attr.viewBox]="view" width="168" height="168" role="img" [attr.aria-label]="name()">
+    <svg [attr.viewBox]="view" width="132" height="132" role="img" [attr.aria-label]="name()">
       @for (hive of hives(); track hive.number) {
         <g [attr.transform]="'translate(' + hive.x + ' ' + hive.y + ') rotate(' + hive.faces + ')'">
           <path [attr.d]="lane" class="lane" />

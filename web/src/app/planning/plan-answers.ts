@@ -53,16 +53,13 @@ function answer(model: PlanModel, question: Exclude<Question, { about: 'problem'
         skills: question.item.kind === 'hive' ? skillsGained(problem, question.plan, question.item) : [],
       };
     case 'force':
-      return forceInto(model, question.plan, question.lock, { seed: 1, iterations: MOVES.force });
+      return forced(model, question, MOVES.force);
     case 'places':
       return places(model, question);
     case 'cells':
       return cells(model, question);
-    case 'price': {
-      const left = without(question.plan, question.item);
-      const forced = forceInto(model, left, question.lock, { seed: 1, iterations: MOVES.place });
-      return forced === null ? null : objectiveOf(problem, question.plan) - forced.plan.objective;
-    }
+    case 'price':
+      return forced(model, question, MOVES.place)?.price ?? null;
     case 'reasons':
       return reasonsOf(problem, question.plan);
     case 'troubles':
@@ -81,11 +78,21 @@ function answer(model: PlanModel, question: Exclude<Question, { about: 'problem'
   }
 }
 
+/** The plan with a hive taken from its place and forced into another, at its price against the plan as it stood. */
+function forced(
+  model: PlanModel,
+  { plan, item, lock }: Pick<Extract<Question, { about: 'force' }>, 'plan' | 'item' | 'lock'>,
+  iterations: number,
+): Answers['force'] {
+  const left = item === null ? plan : without(plan, item);
+  const found = forceInto(model, left, lock, { seed: 1, iterations });
+  return found && { plan: found.plan, price: objectiveOf(model.problem, plan) - found.plan.objective };
+}
+
 /** Other groups and slots for a hive, the cheapest first, and a few that are forbidden. */
 function places(known: PlanModel, { plan, item }: Extract<Question, { about: 'places' }>): readonly OtherPlace[] {
   if (item.kind !== 'hive') return [];
   const { problem } = known;
-  const left = without(plan, item);
   const nothing = { sessions: [], staff: [] };
   const offers = problem.groups.flatMap(({ id: group }) =>
     problem.slots.flatMap(({ id: slot }) => {
@@ -99,9 +106,8 @@ function places(known: PlanModel, { plan, item }: Extract<Question, { about: 'pl
   const free = offers.filter((each) => each.free).slice(0, PLACES);
   const priced = free
     .flatMap(({ lock }) => {
-      const forced = forceInto(known, left, lock, { seed: 1, iterations: MOVES.place });
-      const before = marginalOf(problem, plan, item).total;
-      return forced === null ? [] : [{ lock, price: forced.price + before, says: '' }];
+      const found = forced(known, { plan, item, lock }, MOVES.place);
+      return found === null ? [] : [{ lock, price: found.price, says: '' }];
     })
     .sort((a, b) => a.price - b.price);
   const closed = offers.filter((each) => !each.free && each.own).map(({ lock, says }) => ({ lock, price: null, says }));
@@ -149,19 +155,18 @@ function comparison(
   const changes = differencesBetween(plan, other).length;
   return {
     more: comparePlans(problem, plan, other),
+    worth: objectiveOf(problem, plan),
     steps: changes > STEPS ? null : stepsBetween(problem, plan, other),
     changes,
   };
 }
 
 function step({ problem }: PlanModel, { plan, steps, take }: Extract<Question, { about: 'step' }>): Answers['step'] {
-  const made =
-    'first' in take
-      ? { plan: steps.slice(0, take.first).reduce((next, { change }) => changed(next, change), plan), made: take.first }
-      : afterStep(problem, plan, steps, take.only);
-  return {
-    plan: made.plan,
-    objective: objectiveOf(problem, made.plan),
-    made: typeof made.made === 'number' ? made.made : made.made.length,
-  };
+  if ('first' in take)
+    return {
+      plan: steps.slice(0, take.first).reduce((next, { change }) => changed(next, change), plan),
+      made: take.first,
+    };
+  const { plan: next, made } = afterStep(problem, plan, steps, take.only);
+  return { plan: next, made: made.length };
 }

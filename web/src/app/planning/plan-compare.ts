@@ -28,8 +28,6 @@ export class PlanCompare {
   /** What the forecast has changed since people were told, in words. */
   readonly news = input<readonly string[]>([]);
   readonly found = input<Answers['comparison'] | null>(null);
-  /** Worth of the plan on the board. */
-  readonly worth = input(0);
   readonly kept = input(0);
   readonly mayMake = input(false);
   readonly say = input.required<(words: string) => string>();
@@ -51,12 +49,12 @@ export class PlanCompare {
   );
   /** How many steps it takes to be as well off as can be on the way. */
   protected readonly best = computed(() => {
-    const worths = [this.worth(), ...this.steps().map(({ objective }) => objective)];
+    const worths = [this.found()?.worth ?? 0, ...this.steps().map(({ objective }) => objective)];
     return worths.indexOf(Math.max(...worths));
   });
   /** Share below the best on the way, by steps made. */
   protected readonly bars = computed(() => {
-    const worths = [this.worth(), ...this.steps().map(({ objective }) => objective)];
+    const worths = [this.found()?.worth ?? 0, ...this.steps().map(({ objective }) => objective)];
     const top = Math.max(...worths);
     const below = worths.map((worth) => (top <= 0 ? 0 : (100 * (top - worth)) / top));
     const height = scaleLinear([0, Math.max(0.1, ...below)], [0, HEIGHT - 16]);

@@ -2,7 +2,9 @@ import { InspectionPlanJson } from '@brave-comb/contract';
 import * as z from 'zod';
 import type { Draft } from './plan-job.feature';
 
-const Kept = z.array(z.object({ plan: InspectionPlanJson, words: z.string() })).max(200);
+const Kept = z
+  .array(z.object({ plan: InspectionPlanJson.pick({ sessions: true, staff: true }), words: z.string() }))
+  .max(200);
 const key = (person: string) => `plan drafts of ${person}`;
 
 /** Keeps what was changed by hand and not yet published, so that a closed page loses nothing. */

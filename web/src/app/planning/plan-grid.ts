@@ -22,7 +22,6 @@ export interface SlotHead {
   readonly odds: string;
   readonly site: string;
   readonly temperature: number;
-  readonly used: boolean;
 }
 
 const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
@@ -123,7 +122,10 @@ export class PlanGrid {
   }
 
   private pickUp(token: HTMLElement): boolean {
-    const [cell, opening] = [token.closest('td')?.getAttribute('data-cell'), token.getAttribute('data-opening')];
+    const [cell, opening] = [
+      token.closest('[data-cell]')?.getAttribute('data-cell'),
+      token.getAttribute('data-opening'),
+    ];
     if (!cell || !opening || !this.mayMove() || token.classList.contains('pinned')) return false;
     const found = this.rows()
       .flatMap((row) => row.cells)
@@ -152,7 +154,7 @@ export class PlanGrid {
     this.aim(key);
     const show = () =>
       this.element
-        .querySelector(`td[data-cell="${CSS.escape(key)}"]`)
+        .querySelector(`[data-cell="${CSS.escape(key)}"]`)
         ?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
     afterNextRender({ read: show }, { injector: this.injector });
   }

@@ -1,11 +1,11 @@
 import type { PlanJob } from '@brave-comb/contract';
-import type { Assignments, InspectionPlan } from '@brave-comb/core/planning';
+import type { Assignments } from '@brave-comb/core/planning';
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
 import type { CallFault } from '../api/contract-client';
 import { PeopleEvents } from '../people/people.feature';
 
 export interface Draft {
-  readonly plan: InspectionPlan;
+  readonly plan: Assignments;
   /** What was done, for the undo. */
   readonly words: string;
 }
@@ -25,7 +25,7 @@ export const PlanJobEvents = createActionGroup({
     Lost: props<{ fault: CallFault }>(),
     'Stop asked': props<{ id: string }>(),
     'Resume asked': props<{ id: string; seconds: number }>(),
-    'Draft changed': props<{ plan: InspectionPlan; words: string }>(),
+    'Draft changed': props<{ plan: Assignments; words: string }>(),
     'Set aside': props<{ plan: Assignments; name: string }>(),
     'Drafts found': props<{ drafts: readonly Draft[] }>(),
     Undone: emptyProps(),

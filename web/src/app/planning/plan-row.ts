@@ -18,11 +18,12 @@ export const pointsText = (gain: number): string => `${gain < 0 ? '−' : '+'}${
 
 /** One group's row of the planner board. */
 @Component({
-  selector: 'tr[bc-plan-row]',
+  selector: 'bc-plan-row',
   imports: [CdkDrag, MatIcon],
   templateUrl: './plan-row.html',
   styleUrl: './plan-row.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { role: 'row' },
 })
 export class PlanRow {
   readonly row = input.required<Row>();
@@ -62,7 +63,7 @@ export class PlanRow {
   }
 
   protected move({ pointerPosition: { x, y } }: CdkDragMove): void {
-    const cell = document.elementFromPoint(x, y)?.closest('td[data-cell]');
+    const cell = document.elementFromPoint(x, y)?.closest('[data-cell]');
     this.carriedOver.emit(cell?.getAttribute('data-cell') ?? null);
   }
 

@@ -6,8 +6,9 @@ import {
   OBJECTIVE_PARTS,
   type OpeningReason,
   type PlanLock,
+  shortTitle,
 } from '@brave-comb/core/planning';
-import { namesOf, skillName } from './plan-names';
+import { skillName } from './plan-names';
 
 export interface Token {
   readonly hive: string;
@@ -53,6 +54,7 @@ const openingsOf = ({ sessions, staff }: Assignments) => [
  * The board as rows of cells.
  *
  * @param board groups, hives, pins
+ * @param names what its things are called, by id
  * @param slots ids of the slots that are shown, in order
  * @param plan what is planned
  * @param other a plan to compare with, null for none
@@ -61,12 +63,12 @@ const openingsOf = ({ sessions, staff }: Assignments) => [
  */
 export function rowsOf(
   board: PlanBoard,
+  names: ReadonlyMap<string, string>,
   slots: readonly string[],
   plan: Assignments,
   other: Assignments | null,
   reasons: readonly OpeningReason[],
 ): readonly Row[] {
-  const names = namesOf(board);
   const numbers = new Map(board.hives.map(({ id, number }) => [id, number]));
   const dues = new Map(board.hives.map(({ id, due }) => [id, due]));
   const fits = new Map(board.slots.map(({ id, fit }) => [id, fit]));
@@ -156,7 +158,7 @@ function pinsOf(locks: readonly PlanLock[]): (group: string | null, slot: string
 function headlineOf({ marginal, skills }: OpeningReason, due: string | null, names: PlanBoard['skills']): string {
   const [first] = skills;
   const care = marginal.parts.care;
-  if (due !== null && care > 0.5 && care >= (first?.points ?? 0)) return due.split(/[:?]/)[0] ?? due;
+  if (due !== null && care > 0.5 && care >= (first?.points ?? 0)) return shortTitle(due);
   if (first !== undefined) return skillName(first.skill, names);
   return care > 0.5 ? 'its turn' : '';
 }
@@ -170,15 +172,30 @@ function headlineOf({ marginal, skills }: OpeningReason, due: string | null, nam
  */
 export function keepAlike(before: readonly Row[], now: readonly Row[]): readonly Row[] {
   const old = new Map(before.map((row) => [row.id, row]));
-  const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
   return now.map((row) => {
     const was = old.get(row.id);
     if (was === undefined) return row;
     const cells = row.cells.map((cell, at) => {
       const known = was.cells[at];
-      return known !== undefined && same(known, cell) ? known : cell;
+      return known !== undefined && alike(known, cell) ? known : cell;
     });
-    const alike = cells.length === was.cells.length && cells.every((cell, at) => cell === was.cells[at]);
-    return alike && same([row.name, row.about], [was.name, was.about]) ? was : { ...row, cells };
+    const kept = cells.length === was.cells.length && cells.every((cell, at) => cell === was.cells[at]);
+    return kept && row.name === was.name && row.about.join() === was.about.join() ? was : { ...row, cells };
   });
 }
+
+const alike = (a: Cell, b: Cell): boolean =>
+  a.slot === b.slot &&
+  a.supervisor === b.supervisor &&
+  a.away === b.away &&
+  a.unsure === b.unsure &&
+  a.tokens.length === b.tokens.length &&
+  a.tokens.every((token, at) => {
+    const other = b.tokens[at]!;
+    return (
+      token.hive === other.hive &&
+      token.label === other.label &&
+      token.adds === other.adds &&
+      token.costs === other.costs
+    );
+  });

@@ -1,6 +1,5 @@
 import type {
   Assignments,
-  Forced,
   Marginal,
   OpeningReason,
   PlanItem,
@@ -23,6 +22,8 @@ export interface OtherPlace {
 export interface Comparison {
   /** What the other one has more, part by part. */
   readonly more: Marginal;
+  /** Worth of the plan on the board. */
+  readonly worth: number;
   /** The way there; null where there are too many changes to be made one by one. */
   readonly steps: readonly PlanStep[] | null;
   readonly changes: number;
@@ -35,7 +36,7 @@ export type Question =
   | { readonly about: 'places'; readonly plan: Assignments; readonly item: PlanItem }
   | { readonly about: 'cells'; readonly plan: Assignments; readonly item: PlanItem }
   | { readonly about: 'price'; readonly plan: Assignments; readonly item: PlanItem; readonly lock: PlanLock }
-  | { readonly about: 'force'; readonly plan: Assignments; readonly lock: PlanLock }
+  | { readonly about: 'force'; readonly plan: Assignments; readonly item: PlanItem | null; readonly lock: PlanLock }
   | { readonly about: 'not placed'; readonly plan: Assignments }
   | { readonly about: 'reasons'; readonly plan: Assignments }
   | { readonly about: 'troubles'; readonly plan: Assignments }
@@ -57,10 +58,11 @@ export interface Answers {
   cells: readonly OtherPlace[];
   /** What putting it there costs once the plan is mended around it; null where that cannot be. */
   price: number | null;
-  force: Forced | null;
+  /** Price against the whole plan as it stood. */
+  force: { readonly plan: Assignments; readonly price: number } | null;
   'not placed': readonly WhyNot[];
   reasons: readonly OpeningReason[];
   troubles: readonly Trouble[];
   comparison: Comparison;
-  step: { readonly plan: Assignments; readonly objective: number; readonly made: number };
+  step: { readonly plan: Assignments; readonly made: number };
 }

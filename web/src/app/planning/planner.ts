@@ -13,12 +13,9 @@ import { RouterLink } from '@angular/router';
 import type { PlanBoard } from '@brave-comb/contract';
 import {
   type Assignments,
-  type InspectionPlan,
-  objectiveOf,
   type OpeningReason,
   type PlanItem,
   type PlanLock,
-  planOf,
   type PlanningProblem,
   type Trouble,
   type WhyNot,
@@ -44,6 +41,8 @@ import { PlanTroubles } from './plan-troubles';
 import { PlanWhy } from './plan-why';
 
 const SECONDS = 60;
+/** Sessions of a plan whose reasons are reckoned anew with every answer that comes in. */
+const SMALL = 25;
 /** Change of odds that is worth a line. */
 const NEWS = 0.1;
 
@@ -79,16 +78,13 @@ export class Planner {
     return board !== null && board.published !== null && board.published.forecast !== board.forecast.issuedAt;
   });
   /** The plan that people were told, and the best that the job has found, as far as their slots are still there. */
-  private readonly toldPlan = computed(() => {
-    const board = this.board();
-    return board && asPlan(board, board.told);
-  });
+  private readonly toldPlan = computed(() => this.board()?.told ?? null);
   private readonly found = computed(() => {
     const [board, plan] = [this.board(), this.job()?.plan ?? null];
     return board !== null && plan !== null && fits(board, plan) ? plan : null;
   });
   /** What the board shows: changes made by hand, else what people were told if the forecast is a new one, else the best. */
-  protected readonly plan = computed((): InspectionPlan | null => {
+  protected readonly plan = computed((): Assignments | null => {
     const board = this.board();
     if (!board) return null;
     const draft = this.drafts().at(-1)?.plan;
@@ -112,10 +108,6 @@ export class Planner {
     if (id === 'told') return this.toldPlan();
     const aside = this.aside()[Number(id.slice('aside '.length))]?.plan ?? null;
     return aside !== null && fits(board, aside) ? aside : null;
-  });
-  protected readonly worth = computed(() => {
-    const [board, plan] = [this.board(), this.plan()];
-    return board && plan ? objectiveOf(board.problem, plan) : 0;
   });
   protected readonly comparison = signal<Answers['comparison'] | null>(null);
   protected readonly kept = computed(() => {
@@ -167,21 +159,29 @@ export class Planner {
   protected readonly hidden = computed(() => (this.board()?.slots.length ?? 0) - this.usable().length);
   /** Where the trouble that is looked at lies. */
   private readonly spots = computed(() => this.troubles().filter(({ kind }) => kind === this.only()));
-  private readonly shown = computed(() => {
-    const slots = new Set(this.spots().flatMap(({ slot }) => slot ?? []));
-    return this.usable().filter(({ id }) => slots.size === 0 || slots.has(id));
-  });
+  private readonly shown = computed(
+    () => {
+      const slots = new Set(this.spots().flatMap(({ slot }) => slot ?? []));
+      return this.usable().filter(({ id }) => slots.size === 0 || slots.has(id));
+    },
+    { equal: sameItems },
+  );
 
-  protected readonly slots = computed(() => {
-    const used = new Set([...(this.plan()?.sessions ?? []), ...(this.plan()?.staff ?? [])].map(({ slot }) => slot));
-    return this.shown().map((slot) => ({
-      ...slot,
-      day: shortDate(slot.date),
-      hours: `${timeOf(slot.startsAt, slot.zone)}–${timeOf(slot.endsAt, slot.zone)}`,
-      odds: oddsText(slot.fit),
-      used: used.has(slot.id),
-    }));
-  });
+  private readonly heads = computed(
+    () =>
+      new Map(
+        (this.board()?.slots ?? []).map((slot) => [
+          slot.id,
+          {
+            ...slot,
+            day: shortDate(slot.date),
+            hours: `${timeOf(slot.startsAt, slot.zone)}–${timeOf(slot.endsAt, slot.zone)}`,
+            odds: oddsText(slot.fit),
+          },
+        ]),
+      ),
+  );
+  protected readonly slots = computed(() => this.shown().map(({ id }) => this.heads().get(id)!), { equal: sameItems });
 
   private drawn: readonly Row[] = [];
   protected readonly rows = computed(() => {
@@ -189,7 +189,7 @@ export class Planner {
     if (!board || !plan) return [];
     const groups = new Set(this.spots().flatMap(({ group }) => group ?? []));
     const slots = this.shown().map(({ id }) => id);
-    const rows = rowsOf(board, slots, plan, this.otherPlan(), this.reasons());
+    const rows = rowsOf(board, this.names(), slots, plan, this.otherPlan(), this.reasons());
     this.drawn = keepAlike(this.drawn, rows);
     return this.drawn.filter(({ id }) => groups.size === 0 || (id !== null && groups.has(id)));
   });
@@ -226,6 +226,8 @@ export class Planner {
     effect(() => {
       const [plan, board] = [this.plan(), this.board()];
       if (!plan || !board) return;
+      const openings = plan.sessions.length + plan.staff.length;
+      if (this.busy() && openings > SMALL) return;
       void this.thinker.askLatest({ about: 'reasons', plan }).then((answer) => answer && this.reasons.set(answer));
       void this.thinker.askLatest({ about: 'troubles', plan }).then((answer) => answer && this.troubles.set(answer));
       if (this.busy()) return;
@@ -273,7 +275,7 @@ export class Planner {
   }
 
   protected placeOf(item: PlanItem): string {
-    const slot = this.slots().find(({ id }) => id === item.slot);
+    const slot = this.heads().get(item.slot);
     const who = item.kind === 'staff' ? 'Staff' : (this.names().get(item.group) ?? '');
     return [who, slot?.day, slot?.hours, slot?.site].filter(Boolean).join(', ');
   }
@@ -322,8 +324,7 @@ export class Planner {
   protected async force(item: PlanItem | null, lock: PlanLock): Promise<void> {
     const plan = this.plan();
     if (!plan) return;
-    const from = item ? without(plan, item) : plan;
-    const forced = await this.thinker.ask({ about: 'force', plan: from, lock });
+    const forced = await this.thinker.ask({ about: 'force', plan, item, lock });
     if (forced === null) {
       const rule = this.offers().get(lockKey(lock))?.says ?? '';
       this.words.set(
@@ -331,9 +332,9 @@ export class Planner {
       );
       return;
     }
-    const price = this.worth() - forced.plan.objective;
+    const { price } = forced;
     const words = price > 0.05 ? `Moved, ${price.toFixed(1)} points less` : `Moved, ${(-price).toFixed(1)} points more`;
-    this.store.dispatch(PlanJobEvents.draftChanged({ plan: { ...forced.plan, bound: plan.bound, gap: null }, words }));
+    this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(forced.plan), words }));
     this.words.set(words);
     this.chosen.set(
       lock.staff === true
@@ -346,12 +347,11 @@ export class Planner {
 
   /** Makes some of the steps to the plan that is compared with. */
   protected async take(take: Extract<Question, { about: 'step' }>['take']): Promise<void> {
-    const [plan, board, steps] = [this.plan(), this.board(), this.comparison()?.steps];
-    if (!plan || !board || !steps) return;
+    const [plan, steps] = [this.plan(), this.comparison()?.steps];
+    if (!plan || !steps) return;
     const answer = await this.thinker.ask({ about: 'step', plan, steps, take });
     const words = answer.made === 1 ? 'Made one move' : `Made ${answer.made} moves`;
-    const next = planOf(board.problem, answer.plan, answer.objective, plan.bound);
-    this.store.dispatch(PlanJobEvents.draftChanged({ plan: next, words }));
+    this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(answer.plan), words }));
     this.words.set(words);
   }
 
@@ -364,8 +364,9 @@ export class Planner {
   protected setAside(): void {
     const plan = this.plan();
     if (!plan) return;
-    const name = `set aside ${this.aside().length + 1}, ${this.worth().toFixed(1)} points`;
-    this.store.dispatch(PlanJobEvents.setAside({ plan, name }));
+    const { sessions, staff } = plan;
+    const name = `set aside ${this.aside().length + 1}: ${sessions.length} sessions, ${staff.length} staff visits`;
+    this.store.dispatch(PlanJobEvents.setAside({ plan: plain(plan), name }));
     this.words.set(`Kept for comparing: ${name}.`);
   }
 
@@ -381,15 +382,14 @@ export class Planner {
   }
 
   protected leaveOut(): void {
-    const [item, plan, board] = [this.chosen(), this.plan(), this.board()];
-    if (!item || item.kind === 'session' || !plan || !board) return;
+    const [item, plan] = [this.chosen(), this.plan()];
+    if (!item || item.kind === 'session' || !plan) return;
     const forbid =
       item.kind === 'staff'
         ? { slot: item.slot, hive: item.hive }
         : { group: item.group, slot: item.slot, hive: item.hive };
     this.desk.change('pinPlan', { body: { id: uuid(), what: { forbid } } }, 'planBoard');
-    const left = asPlan(board, without(plan, item));
-    this.store.dispatch(PlanJobEvents.draftChanged({ plan: left, words: 'Left out' }));
+    this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(without(plan, item)), words: 'Left out' }));
     this.words.set('Left out: plan again to fill the gap.');
     this.chosen.set(null);
   }
@@ -410,7 +410,7 @@ export class Planner {
     const [plan, board] = [this.plan(), this.board()];
     if (!plan || !board) return;
     // Kept as a change by hand until the server has it: a refusal loses nothing.
-    this.store.dispatch(PlanJobEvents.draftChanged({ plan, words: 'Sent to be published' }));
+    this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(plan), words: 'Sent to be published' }));
     this.publishing.set(true);
     const body = {
       id: uuid(),
@@ -456,6 +456,10 @@ const HOPELESS_WORDS: Readonly<Record<NonNullable<PlanBoard['hopeless']>, string
     'Every colony rests or must stay shut in the hours that suit. The dues say from when each may be opened.',
 };
 
+/** Whether two lists have the same things in the same order. */
+const sameItems = <T>(a: readonly T[], b: readonly T[]) =>
+  a.length === b.length && a.every((item, at) => item === b[at]);
+
 const lockKey = (lock: PlanLock) => cellKey(lock.staff === true ? null : lock.group, lock.slot);
 
 function fits(board: PlanBoard, plan: Assignments): boolean {
@@ -467,7 +471,7 @@ function fits(board: PlanBoard, plan: Assignments): boolean {
   );
 }
 
-const holds = (plan: InspectionPlan, item: PlanItem): boolean =>
+const holds = (plan: Assignments, item: PlanItem): boolean =>
   item.kind === 'staff'
     ? plan.staff.some((each) => each.slot === item.slot && each.hive === item.hive)
     : plan.sessions.some(
@@ -477,10 +481,8 @@ const holds = (plan: InspectionPlan, item: PlanItem): boolean =>
           (item.kind === 'session' || each.hives.includes(item.hive)),
       );
 
-/** Assignments with what they are worth on this board. */
-function asPlan({ problem }: PlanBoard, assignments: Assignments): InspectionPlan {
-  return planOf(problem, assignments, objectiveOf(problem, assignments), null);
-}
+/** A plan without what it is worth, as a change by hand is kept. */
+const plain = ({ sessions, staff }: Assignments): Assignments => ({ sessions, staff });
 
 /** What people would notice of a plan. */
 const keyOf = ({ sessions, staff }: Assignments): string =>
