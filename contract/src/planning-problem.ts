@@ -100,7 +100,7 @@ const Forbid = z
     'Name a group, a slot or a hive: what names nothing would forbid everything.',
   );
 
-const Told = z.object({ group: Id, slot: Id, hives: z.array(Id) });
+const Told = z.object({ group: Id, slot: Id, hives: z.array(Id), supervisor: Id.optional() });
 
 type Problem = z.output<typeof Shape>;
 const Shape = z.object({

@@ -55,6 +55,39 @@ describe('why something is planned', () => {
   });
 });
 
+describe('who leads', () => {
+  it('stays whoever people were told, wherever that supervisor can come', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 3000 }), (seed) => {
+        const problem = randomProblem(seed, { groups: 3, hives: 8, slots: 8, days: 10 });
+        const plan = searched(problem);
+        // Somebody else leads wherever that breaks no rule.
+        const told = plan.sessions.reduce<readonly PlannedSession[]>((sessions, session, at) => {
+          const others = problem.supervisors.filter(({ id }) => id !== session.supervisor);
+          const tries = others.map(({ id }) =>
+            sessions.map((each, index) => (index === at ? { ...each, supervisor: id } : each)),
+          );
+          return (
+            tries.find((all) => checkPlan(problem, { ...plan, sessions: all }).violations.length === 0) ?? sessions
+          );
+        }, plan.sessions);
+        const again = new PlanSearch(modelOf({ ...problem, published: { sessions: told } }), {
+          seed: 1,
+          iterations: 1,
+        });
+        again.run(1);
+        for (const session of again.best.sessions) {
+          const before = told.find(({ group, slot }) => group === session.group && slot === session.slot);
+          const same = told.filter(({ slot }) => again.best.sessions.some((each) => each.slot === slot)).length;
+          if (before && same === told.length && again.best.sessions.length === told.length)
+            expect(session.supervisor).toBe(before.supervisor);
+        }
+      }),
+      { numRuns: 30 },
+    );
+  });
+});
+
 describe('why something is not planned', () => {
   it('is never a rule when it could have been added, and always one when it could not', () => {
     fc.assert(

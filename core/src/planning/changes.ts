@@ -1,4 +1,4 @@
-import { checkPlan } from './checker';
+import { checkPlan, type Violation } from './checker';
 import { objectiveOf } from './objective';
 import type { Assignments, PlannedSession, PlanningProblem, StaffVisit } from './problem';
 
@@ -85,12 +85,12 @@ const joined = (a: PlanChange, b: PlanChange): PlanChange => ({
 });
 
 /**
- * The way from one plan to another in steps that each keep the rules, the one that gains most first. Changes that only
- * work together are one step.
+ * The way from one plan to another in steps that each break no rule that was kept before, the one that gains most first.
+ * Changes that only work together are one step.
  *
  * @param problem the problem; changes are priced against its published plan
- * @param before a plan that keeps the rules
- * @param after another one
+ * @param before a plan; it may break rules that have come since it was made
+ * @param after one that keeps the rules
  * @returns steps; making the first n gives a plan that can be held
  */
 export function stepsBetween(problem: PlanningProblem, before: Assignments, after: Assignments): readonly PlanStep[] {
@@ -116,23 +116,37 @@ export function stepsBetween(problem: PlanningProblem, before: Assignments, afte
   return steps;
 }
 
-/** A change and the others without which it would break a rule. */
+const faultKey = ({ rule, group, slot, hive, supervisor }: Violation) =>
+  JSON.stringify([rule, group, slot, hive, supervisor]);
+
+/** Whether a change has to do with what a broken rule names. */
+const touches = ({ leave, come }: PlanChange, { group, slot, hive, supervisor }: Violation): boolean =>
+  [...leave.sessions, ...come.sessions].some(
+    (each) =>
+      each.group === group ||
+      each.slot === slot ||
+      each.supervisor === supervisor ||
+      each.hives.some((id) => id === hive),
+  ) || [...leave.staff, ...come.staff].some((each) => each.slot === slot || each.hive === hive);
+
+/** A change and the others without which it would break a rule that the plan keeps. */
 function withWhatItNeeds(
   problem: PlanningProblem,
   plan: Assignments,
   change: PlanChange,
   others: readonly PlanChange[],
 ): readonly PlanChange[] {
+  const before = new Set(checkPlan(problem, plan).violations.map(faultKey));
+  const newIn = (changes: readonly PlanChange[]) =>
+    checkPlan(problem, changed(plan, changes.reduce(joined))).violations.filter((each) => !before.has(faultKey(each)));
   const used = [change];
   for (;;) {
-    const { violations } = checkPlan(problem, changed(plan, used.reduce(joined)));
+    const broken = newIn(used);
     const left = others.filter((other) => !used.includes(other));
-    if (violations.length === 0 || left.length === 0) return used;
-    const helps = left.find((other) => {
-      const fewer = checkPlan(problem, changed(plan, joined(used.reduce(joined), other))).violations;
-      return fewer.length < violations.length;
-    });
-    used.push(helps ?? left[0]!);
+    if (broken.length === 0 || left.length === 0) return used;
+    const near = left.filter((other) => broken.some((each) => touches(other, each)));
+    const helps = near.find((other) => newIn([...used, other]).length < broken.length);
+    used.push(helps ?? near[0] ?? left[0]!);
   }
 }
 

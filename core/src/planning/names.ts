@@ -9,19 +9,22 @@ interface Unnamed {
   readonly suspect: boolean;
   /** Supervisor that is pinned. */
   readonly pin: string | undefined;
+  /** Supervisor that people were told. */
+  readonly told: string | undefined;
   readonly hives: readonly string[];
 }
 
 /**
  * A plan in names: hives in the order of opening (suspect last, else the calmest first), supervisors dealt out so
- * that suspect hives have seniors and nobody is in two places.
+ * that suspect hives have seniors, nobody is in two places, and who was told to lead a session leads it where that can be.
  *
  * @param model the problem in numbers
  * @param picture the plan in numbers
  * @returns the plan; a session for which no supervisor is left is missing from it
  */
 export function assignmentsOf(model: PlanModel, picture: PlanPicture): Assignments {
-  const { groups, hives, locks } = model.problem;
+  const { groups, hives, locks, published } = model.problem;
+  const told = new Map((published?.sessions ?? []).map((each) => [`${each.group} ${each.slot}`, each.supervisor]));
   const pins = new Map(
     locks.flatMap((lock) =>
       lock.staff === true || lock.supervisor === undefined ? [] : [[`${lock.group} ${lock.slot}`, lock.supervisor]],
@@ -40,6 +43,7 @@ export function assignmentsOf(model: PlanModel, picture: PlanPicture): Assignmen
         slot,
         suspect: opened.some((h) => model.suspect[h] === 1),
         pin: pins.get(`${group} ${slot}`),
+        told: told.get(`${group} ${slot}`),
         hives: order.map((h) => hives[h]!.id),
       };
     });
@@ -76,7 +80,12 @@ function dealSupervisors(model: PlanModel, sessions: readonly Unnamed[]): Readon
     }
     return false;
   };
-  sessions.forEach((_, at) => deal(at, new Set()));
+  sessions.forEach(({ t, slot, suspect, pin, told }, at) => {
+    const who = model.problem.supervisors.find(({ id }) => id === (pin ?? told));
+    if (who === undefined || !who.slots.includes(slot) || (suspect && !who.senior)) return;
+    if (![...dealt].some(([other, id]) => id === who.id && together(sessions[other]!.t, t))) dealt.set(at, who.id);
+  });
+  sessions.forEach((_, at) => dealt.has(at) || deal(at, new Set()));
   return dealt;
 }
 

@@ -126,6 +126,8 @@ export interface PublishedSession {
   readonly group: string;
   readonly slot: string;
   readonly hives: readonly string[];
+  /** Who leads it, kept where that can be. */
+  readonly supervisor?: string | undefined;
 }
 
 export const PROBLEM_FORMAT = 'inspection-plan-instance/1';

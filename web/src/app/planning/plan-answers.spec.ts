@@ -3,8 +3,12 @@ import {
   DEFAULT_PLANNING,
   modelOf,
   OBJECTIVE_PARTS,
+  objectiveOf,
   PlanSearch,
   type PlanningProblem,
+  troublesOf,
+  withItem,
+  without,
 } from '@brave-comb/core/planning';
 import { planAnswerer } from './plan-answers';
 import type { Answers } from './plan-thoughts';
@@ -91,7 +95,7 @@ describe('the planning worker', () => {
     const prices = priced.map(({ price }) => price!);
     expect(prices).toEqual(prices.toSorted((a, b) => a - b));
     for (const { lock } of priced) {
-      const forced = ask({ about: 'force', plan, lock }) as NonNullable<Answers['force']>;
+      const forced = ask({ about: 'force', item: null, plan, lock }) as NonNullable<Answers['force']>;
       expect(checkPlan({ ...PROBLEM, locks: [lock] }, forced.plan).violations).toEqual([]);
     }
   });
@@ -99,6 +103,58 @@ describe('the planning worker', () => {
   it('says why a hive has no place, and that a rule forbids what cannot be forced', () => {
     const left = ask({ about: 'not placed', plan }) as Answers['not placed'];
     expect(left.find((each) => each.hive === 'cross')?.rule?.rule).toBe('temper');
-    expect(ask({ about: 'force', plan, lock: { group: 'curlew', slot: 'sun', hives: ['cross'] } })).toBeNull();
+    expect(
+      ask({ about: 'force', item: null, plan, lock: { group: 'curlew', slot: 'sun', hives: ['cross'] } }),
+    ).toBeNull();
+  });
+
+  it('prices every cell for a hive that is picked up: what direct moving would cost, or the rule', () => {
+    const cells = ask({ about: 'cells', plan, item }) as Answers['cells'];
+    expect(cells.length).toBe(PROBLEM.groups.length * PROBLEM.slots.length - 1);
+    const before = objectiveOf(PROBLEM, plan);
+    for (const { lock, price, says } of cells) {
+      if (lock.staff === true) throw new Error('no staff can come');
+      if (price === null) {
+        expect(says).not.toBe('');
+        continue;
+      }
+      const moved = withItem(PROBLEM, without(plan, item), {
+        kind: 'hive',
+        group: lock.group,
+        slot: lock.slot,
+        hive: item.hive,
+      });
+      expect(checkPlan(PROBLEM, moved).violations).toEqual([]);
+      expect(price).toBeCloseTo(before - objectiveOf(PROBLEM, moved), 9);
+      const mended = ask({ about: 'price', plan, item, lock }) as number;
+      expect(mended).toBeLessThanOrEqual(price + 1e-6);
+    }
+  });
+
+  it('gives reasons for every opening and troubles as the core sees them', () => {
+    const reasons = ask({ about: 'reasons', plan }) as Answers['reasons'];
+    expect(reasons).toHaveLength(plan.sessions.flatMap(({ hives }) => hives).length + plan.staff.length);
+    expect(ask({ about: 'troubles', plan })).toEqual(troublesOf(PROBLEM, plan));
+  });
+
+  it('compares two plans and makes steps between them, all or one', () => {
+    const other = { sessions: [], staff: [] };
+    const found = ask({ about: 'comparison', plan, other }) as Answers['comparison'];
+    expect(found.worth).toBeCloseTo(objectiveOf(PROBLEM, plan), 9);
+    expect(found.worth + found.more.total).toBeCloseTo(objectiveOf(PROBLEM, other), 9);
+    expect(found.changes).toBe(plan.sessions.length);
+    const steps = found.steps!;
+    const all = ask({ about: 'step', plan, steps, take: { first: steps.length } }) as Answers['step'];
+    expect(all).toEqual({ plan: other, made: steps.length });
+    const one = ask({ about: 'step', plan, steps, take: { only: 0 } }) as Answers['step'];
+    expect(one.plan.sessions).toHaveLength(plan.sessions.length - 1);
+  });
+
+  it('does not put in order what are too many changes to be made one by one', () => {
+    const staff = Array.from({ length: 31 }, () => ({ slot: 'sun', hive: 'calm' }));
+    const many = { sessions: [], staff: staff.map((visit, at) => ({ ...visit, slot: PROBLEM.slots[at % 3]!.id })) };
+    const found = ask({ about: 'comparison', plan: { sessions: [], staff: [] }, other: many }) as Answers['comparison'];
+    expect(found.steps).toBeNull();
+    expect(found.changes).toBe(31);
   });
 });

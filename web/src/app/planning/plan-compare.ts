@@ -69,7 +69,8 @@ export class PlanCompare {
   private wordsOf({ leave, come }: PlanChange): string {
     const say = this.say();
     const hives = (ids: readonly string[]) => ids.map(say).join(', ');
-    const session = ({ group, slot, hives: opened }: PlannedSession) => `${say(group)}, ${say(slot)}: ${hives(opened)}`;
+    const session = ({ group, slot, supervisor, hives: opened }: PlannedSession) =>
+      `${say(group)}, ${say(slot)} with ${say(supervisor)}: ${hives(opened)}`;
     const visit = ({ slot, hive }: StaffVisit) => `Staff, ${say(slot)}: ${say(hive)}`;
     const left = [...leave.sessions.map(session), ...leave.staff.map(visit)];
     const added = [...come.sessions.map(session), ...come.staff.map(visit)];

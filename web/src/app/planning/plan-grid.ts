@@ -153,8 +153,8 @@ export class PlanGrid {
     const key = cellKey(cell.group, cell.slot);
     this.aim(key);
     const show = () =>
-      this.element
-        .querySelector(`[data-cell="${CSS.escape(key)}"]`)
+      [...this.element.querySelectorAll('[data-cell]')]
+        .find((each) => each.getAttribute('data-cell') === key)
         ?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
     afterNextRender({ read: show }, { injector: this.injector });
   }

@@ -1,10 +1,14 @@
 import type { PlanBoard, PlanJob } from '@brave-comb/contract';
-import { DEFAULT_PLANNING, type InspectionPlan, objectiveOf, type PlanningProblem } from '@brave-comb/core/planning';
+import { DEFAULT_PLANNING, type InspectionPlan, type PlanningProblem } from '@brave-comb/core/planning';
 import { TestBed } from '@angular/core/testing';
 import { Store, provideState } from '@ngrx/store';
+import type { CallFault } from '../api/contract-client';
+import { ViewEvents } from '../season/views.feature';
 import { showView } from '../../testing/ahead';
+import { textOf } from '../../testing/text';
 import { PlanJobEvents, planJobFeature } from './plan-job.feature';
 import type { Answers, Question } from './plan-thoughts';
+import { keepDrafts, keptDrafts } from './plan-drafts';
 import { Planner } from './planner';
 
 const PARTS = {
@@ -45,11 +49,7 @@ class FakeWorker {
         { lock: { group: 'curlew', slot: 'sun', hives: ['h4'] }, price: null, says: 'curlew cannot come at sun.' },
       ],
       force: {
-        plan: {
-          ...PLAN,
-          objective: objectiveOf(problem, PLAN) - 3.2,
-          sessions: [{ ...PLAN.sessions[0]!, group: 'dipper' }],
-        },
+        plan: { staff: [], sessions: [{ ...PLAN.sessions[0]!, group: 'dipper' }] },
         price: 3.2,
       },
       cells: [
@@ -72,6 +72,7 @@ class FakeWorker {
       ],
       comparison: {
         more: { parts: PARTS, total: 6 },
+        worth: 120,
         steps: [
           {
             change: {
@@ -85,7 +86,7 @@ class FakeWorker {
         ],
         changes: 1,
       },
-      step: { plan: { ...PLAN, sessions: [{ ...PLAN.sessions[0]!, slot: 'sun' }] }, objective: 126, made: 1 },
+      step: { plan: { staff: [], sessions: [{ ...PLAN.sessions[0]!, slot: 'sun' }] }, made: 1 },
       'not placed': [
         {
           hive: 'h10',
@@ -210,9 +211,11 @@ const BOARD = {
   mayPlan: true,
 } as unknown as PlanBoard;
 
-async function showBoard(board: PlanBoard = BOARD, role: 'lead' | 'supervisor' = 'lead') {
+async function showBoard(board: PlanBoard = BOARD, role: 'lead' | 'supervisor' = 'lead', fresh = true) {
   FakeWorker.asked = [];
+  if (fresh) localStorage.clear();
   Object.assign(globalThis, { Worker: FakeWorker });
+  Element.prototype.scrollIntoView = () => undefined;
   const shown = await showView(Planner, 'planBoard', board, role, {}, [provideState(planJobFeature)]);
   await settle(shown.fixture);
   return shown;
@@ -223,22 +226,13 @@ const settle = async (fixture: { whenStable: () => Promise<unknown> }) => {
     await fixture.whenStable();
   }
 };
-/** Words of an element with a space between its parts, as one reads them. */
-const textOf = (element: Node | null): string =>
-  (element?.nodeType === Node.TEXT_NODE
-    ? (element.textContent ?? '')
-    : [...(element?.childNodes ?? [])].map(textOf).join(' ')
-  )
-    .replace(/\s+/g, ' ')
-    .trim();
-
 describe('the planner board', () => {
   it('shows groups and slots with their odds, hives as tokens, who leads, who cannot come', async () => {
     const { element } = await showBoard();
-    const heads = [...element.querySelectorAll('thead th')].map(textOf);
+    const heads = [...element.querySelectorAll('[role=columnheader]')].map(textOf);
     expect(heads[1]).toContain('Thu 14');
     expect(heads[1]).toContain('9 in 10');
-    const rows = [...element.querySelectorAll('tbody tr')].map(textOf);
+    const rows = [...element.querySelectorAll('bc-plan-row')].map(textOf);
     expect(rows[0]).toMatch(/Curlew 7 trainees 18 skills open Tomasz 4.*2.*exam/);
     expect(rows[1]).toMatch(/Dipper.*Leilani 7/);
     expect(rows[2]).toMatch(/Staff.*12/);
@@ -248,9 +242,9 @@ describe('the planner board', () => {
 
   it('leaves out slots that nobody can use until they are asked for', async () => {
     const { element, press } = await showBoard();
-    expect(element.querySelectorAll('thead th')).toHaveLength(3);
+    expect(element.querySelectorAll('[role=columnheader]')).toHaveLength(3);
     await press(/Also 1 slots/);
-    expect(element.querySelectorAll('thead th')).toHaveLength(4);
+    expect(element.querySelectorAll('[role=columnheader]')).toHaveLength(4);
   });
 
   it('says how near the best possible the plan is, and what is not placed', async () => {
@@ -322,6 +316,156 @@ describe('the planner board', () => {
     expect(alerts).toContain('Curlew comes on Thu 14 and on Fri 15.');
     expect(alerts).toContain('Pinned: Curlew, Thu 14');
     expect(alerts).toContain('next forecast');
+  });
+
+  it('carries a hive by keyboard: prices in the cells, what it costs in words, put down or back', async () => {
+    const { element, fixture } = await showBoard({
+      ...BOARD,
+      problem: { ...problem, locks: [] },
+    } as unknown as PlanBoard);
+    const token = element.querySelector<HTMLElement>('[aria-label^="Hive 4, Curlew"]')!;
+    const press = async (key: string) => {
+      token.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+      await settle(fixture);
+    };
+    await press('m');
+    expect(textOf(element.querySelector('[data-cell="dipper thu"] .offer'))).toBe('−4.5');
+    expect(textOf(element.querySelector('[data-cell="curlew sun"] .offer'))).toBe('no');
+    await press('ArrowDown');
+    expect(element.querySelector('.target')!.getAttribute('data-cell')).toBe('dipper thu');
+    expect(textOf(element.querySelector('[role=status]'))).toContain('Dipper, Thu 14, 13:10: −3.2 points.');
+    await press('Escape');
+    expect(element.querySelector('.target')).toBeNull();
+    expect(textOf(element.querySelector('[role=status]'))).toContain('Put back.');
+    await press('m');
+    await press('ArrowDown');
+    await press('Enter');
+    expect(textOf(element.querySelector('[role=status]'))).toContain('Moved, 3.2 points less');
+    expect(FakeWorker.asked.find(({ about }) => about === 'force')).toMatchObject({
+      item: { kind: 'hive', group: 'curlew', slot: 'thu', hive: 'h4' },
+      lock: { group: 'dipper', slot: 'thu', hives: ['h4'] },
+    });
+  });
+
+  it('does not carry what is pinned', async () => {
+    const { element, fixture } = await showBoard();
+    const token = element.querySelector<HTMLElement>('[aria-label^="Hive 4, Curlew"]')!;
+    token.dispatchEvent(new KeyboardEvent('keydown', { key: 'm', bubbles: true }));
+    await settle(fixture);
+    expect(element.querySelector('.offer')).toBeNull();
+  });
+
+  it('shows troubles by kind, and of one kind only where they lie', async () => {
+    const { element, press } = await showBoard();
+    await press(/^1 low odds$/);
+    expect(element.querySelectorAll('[role=columnheader]')).toHaveLength(2);
+    expect([...element.querySelectorAll('bc-plan-row')].map(textOf)).toHaveLength(1);
+    expect(textOf(element.querySelector('bc-plan-troubles'))).toContain(
+      'Dipper, Sun 17, 13:10: fit in 5 of 10 forecasts.',
+    );
+    await press(/^1 low odds$/);
+    await press(/^1 due not met$/);
+    expect(textOf(element.querySelector('bc-plan-troubles'))).toContain('Hive 10 is due by Sun 17 and is not opened.');
+    expect(element.querySelectorAll('bc-plan-row')).toHaveLength(3);
+  });
+
+  it('compares with another plan: parts, steps, ghosts on the board; a step is made and undone', async () => {
+    const told = { sessions: [{ group: 'dipper', slot: 'sun', supervisor: 'leilani', hives: ['h7'] }], staff: [] };
+    const { element, fixture, press } = await showBoard({ ...BOARD, told });
+    const select = element.querySelector<HTMLSelectElement>('bc-plan-compare select')!;
+    select.value = 'told';
+    select.dispatchEvent(new Event('change'));
+    await settle(fixture);
+    const panel = () => textOf(element.querySelector('bc-plan-compare'));
+    expect(panel()).toMatch(/What the other has more \+6\.0 points/);
+    expect(panel()).toMatch(
+      /Curlew, Thu 14, 13:10 with Tomasz Wierzba: Hive 4, Hive 2 → Curlew, Sun 17, 13:10 .* \+6\.0/,
+    );
+    expect(panel()).toContain('Make 1 move');
+    expect(panel()).toContain('1 session stays.');
+    expect(element.querySelector('[aria-label^="Hive 4, Curlew"]')!.getAttribute('aria-label')).toContain(
+      'would leave',
+    );
+    await press(/^Make: /);
+    await settle(fixture);
+    expect(textOf(element.querySelector('[role=status]'))).toContain('Made one move');
+    await press(/^Undo$/);
+    await settle(fixture);
+    expect(textOf(element.querySelector('[role=status]'))).toContain('Undone: Made one move');
+  });
+
+  it('keeps what people were told when the forecast is a new one, and says what it changes', async () => {
+    const told = { sessions: [{ group: 'dipper', slot: 'sun', supervisor: 'leilani', hives: ['h7'] }], staff: [] };
+    const published = {
+      version: 3,
+      by: 'Morag Selkirk',
+      at: '2026-05-13T06:40:00Z',
+      forecast: '2026-05-13T06:10:00Z',
+      fits: { sun: 0.8, thu: 0.9 },
+      plan: PLAN,
+    };
+    const { element, fixture } = await showBoard({ ...BOARD, told, published } as unknown as PlanBoard);
+    await settle(fixture);
+    expect(textOf(element)).toContain('A new forecast has come since people were told.');
+    expect(textOf(element.querySelector('bc-plan-compare'))).toMatch(
+      /What the 07:10 forecast changes .*Sun 17, 13:10: full in 8 in 10, now in 5 in 10\./,
+    );
+    expect(element.querySelector('[aria-label^="Hive 4, Curlew"]')!.getAttribute('aria-label')).toContain('would come');
+  });
+
+  it('keeps a plan that was not taken, compares it with what was told, and keeps drafts on the device', async () => {
+    localStorage.clear();
+    const { element, fixture, press } = await showBoard();
+    await press(/^Publish$/);
+    const store = TestBed.inject(Store);
+    const fault = { status: 409, message: 'Ruth published version 2 while you planned.' } as CallFault;
+    const change = {
+      id: 'c',
+      endpoint: 'publishPlan',
+      sent: {},
+      view: 'planBoard',
+      answers: false,
+      person: 'p',
+    } as const;
+    store.dispatch(ViewEvents.changeRefused({ change, fault }));
+    await settle(fixture);
+    expect(textOf(element)).toContain('Ruth published version 2');
+    expect(textOf(element.querySelector('.how [role=status]'))).toContain('Not published. Your plan is kept');
+    expect(element.querySelector<HTMLSelectElement>('bc-plan-compare select')!.value).toBe('told');
+    expect(keptDrafts('p')).toEqual([
+      { plan: { sessions: PLAN.sessions, staff: PLAN.staff }, words: 'Sent to be published' },
+    ]);
+    store.dispatch(ViewEvents.changed({ change, answer: { version: 2, told: 12 } }));
+    await settle(fixture);
+    expect(keptDrafts('p')).toHaveLength(1);
+    await press(/^Publish$/);
+    store.dispatch(ViewEvents.changed({ change, answer: { version: 3, told: 12 } }));
+    await settle(fixture);
+    expect(textOf(element.querySelector('.how [role=status]'))).toContain(
+      'Version 3 is published. 12 people were told.',
+    );
+    expect(keptDrafts('p')).toEqual([]);
+  });
+
+  it('goes on from changes that were kept, unless they cannot be read', async () => {
+    keepDrafts('p', [{ plan: { sessions: [PLAN.sessions[1]!], staff: [] }, words: 'Left out' }]);
+    const { element } = await showBoard(BOARD, 'lead', false);
+    expect(element.querySelector('[aria-label^="Hive 4, Curlew"]')).toBeNull();
+    expect(element.querySelector('[aria-label^="Hive 7, Dipper"]')).not.toBeNull();
+    localStorage.setItem('plan drafts of p', '{"not":"drafts"}');
+    expect(keptDrafts('p')).toEqual([]);
+    localStorage.clear();
+  });
+
+  it('sets a plan aside to be compared with, and shows what was told', async () => {
+    const { element, press, fixture } = await showBoard();
+    await press(/^Set aside$/);
+    await press(/^As told$/);
+    await settle(fixture);
+    expect(element.querySelectorAll('button.token')).toHaveLength(0);
+    const names = [...element.querySelectorAll('bc-plan-compare option')].map(textOf);
+    expect(names).toContain('set aside 1: 2 sessions, 1 staff visits');
+    localStorage.clear();
   });
 
   it('lets a supervisor look and not plan', async () => {

@@ -142,6 +142,7 @@ export class Planner {
   private readonly reasons = signal<readonly OpeningReason[]>([]);
   protected readonly offers = signal<ReadonlyMap<string, Offer>>(new Map());
   protected readonly words = signal('');
+  protected readonly points = pointsText;
   protected readonly names = computed(() => namesOf(this.board()));
   protected readonly say = computed(() => inWords(this.board()));
 
@@ -208,11 +209,14 @@ export class Planner {
   });
 
   constructor() {
-    const person = untracked(this.person);
-    if (person) this.store.dispatch(PlanJobEvents.draftsFound({ drafts: keptDrafts(person.id) }));
+    let restored = false;
     effect(() => {
-      const owner = this.person();
-      if (owner) keepDrafts(owner.id, this.drafts());
+      const [owner, drafts] = [this.person(), this.drafts()];
+      if (!owner) return;
+      const kept = restored || drafts.length > 0 ? [] : keptDrafts(owner.id);
+      restored = true;
+      if (kept.length > 0) this.store.dispatch(PlanJobEvents.draftsFound({ drafts: kept }));
+      else keepDrafts(owner.id, drafts);
     });
     effect(() => {
       const problem = this.board()?.problem as PlanningProblem | undefined;

@@ -1,0 +1,44 @@
+import { showView } from '../../testing/ahead';
+import { textOf } from '../../testing/text';
+import { OutboxScreen } from '../planning/outbox';
+import { MessagesScreen } from './messages';
+
+const message = (id: string, read: boolean) => ({
+  id,
+  at: '2026-05-14T06:48:00Z',
+  subject: 'Your session has changed',
+  lines: ['Curlew: called off, Thu 21 May, 12:30–15:30'],
+  read,
+});
+
+describe('messages', () => {
+  it('are listed with their lines; a new one is marked as read', async () => {
+    const { element, press, changes } = await showView(MessagesScreen, 'messages', {
+      messages: [message('new', false), message('old', true)],
+    });
+    const items = [...element.querySelectorAll('li')];
+    expect(items).toHaveLength(2);
+    expect(items[0]!.textContent).toContain('Curlew: called off');
+    expect(items[0]!.classList.contains('new')).toBe(true);
+    expect(items[1]!.querySelector('button')).toBeNull();
+    await press(/^Read$/);
+    expect(changes()).toMatchObject([{ endpoint: 'readMessage', sent: { params: { message: 'new' } } }]);
+  });
+
+  it('say when there is none', async () => {
+    const { element } = await showView(MessagesScreen, 'messages', { messages: [] });
+    expect(element.textContent).toContain('Nothing yet.');
+  });
+
+  it('that went out are listed with who was told', async () => {
+    const mail = {
+      id: 'm',
+      at: '2026-05-14T06:48:00Z',
+      to: 'Ife',
+      subject: 'Your session has changed',
+      lines: ['Gone'],
+    };
+    const { element } = await showView(OutboxScreen, 'outbox', { mails: [mail] });
+    expect(textOf(element.querySelector('li'))).toContain('Ife Thu 14 May, 07:48 : Your session');
+  });
+});

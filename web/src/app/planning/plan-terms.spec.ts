@@ -1,0 +1,108 @@
+import { showView } from '../../testing/ahead';
+import { PlanTermsScreen } from './plan-terms';
+
+const times = {
+  weekly: [{ weekday: 2, from: 570, to: 1020 }],
+  away: [{ from: '2026-05-21', to: '2026-05-21', why: 'exam' }],
+};
+const DATA = {
+  owners: [
+    {
+      id: 'curlew',
+      name: 'Curlew',
+      group: null,
+      terms: { kind: 'group', times, sessions: 3, gapDays: 3, maxTemper: 2, until: null },
+    },
+    { id: 'ruth', name: 'Ruth Okafor', group: null, terms: { kind: 'supervisor', times, senior: true } },
+    { id: 'niamh', name: 'Niamh', group: 'Dipper', terms: { kind: 'trainee', liftKg: 10, seated: true } },
+  ],
+  hives: [
+    { id: 'h4', number: '4', site: 'Home orchard', place: { east: 6, north: 12, faces: 160 } },
+    { id: 'h5', number: '5', site: 'Home orchard', place: null },
+  ],
+};
+
+async function shown() {
+  const view = await showView(PlanTermsScreen, 'planningTerms', DATA);
+  const field = (label: RegExp) =>
+    [...view.element.querySelectorAll('input')].find((input) =>
+      label.test(input.getAttribute('aria-label') ?? input.closest('label')?.textContent ?? ''),
+    )!;
+  const set = async (label: RegExp, value: string) => {
+    const input = field(label);
+    input.value = value;
+    input.dispatchEvent(new Event('change'));
+    await view.fixture.whenStable();
+  };
+  const tick = async (label: RegExp) => {
+    field(label).click();
+    await view.fixture.whenStable();
+  };
+  return { ...view, set, tick };
+}
+
+describe('the terms that the planner goes by', () => {
+  it('are listed for groups, supervisors, trainees and hives', async () => {
+    const { element } = await shown();
+    const words = element.textContent.replace(/\s+/g, ' ');
+    expect(words).toContain('3 sessions a plan, 3 days apart, moods up to 2');
+    expect(words).toContain('may open suspect hives');
+    expect(words).toContain('lifts at most 10 kg, sitting');
+    expect(element.querySelector<HTMLInputElement>('[aria-label="Hive 4, faces"]')!.value).toBe('160');
+    expect(element.querySelector<HTMLInputElement>('[aria-label="Hive 5, faces"]')!.value).toBe('');
+  });
+
+  it('of a group are changed together and saved once', async () => {
+    const { set, tick, press, changes } = await shown();
+    await set(/Sessions in a plan/, '4');
+    await set(/Last day of the course/, '2026-07-12');
+    await set(/^Tuesday, from/, '10:15');
+    await tick(/Saturday/);
+    await press(/Add days away/);
+    await press(/^Save Curlew$/);
+    expect(changes()).toHaveLength(1);
+    expect(changes()[0]!.sent).toMatchObject({
+      params: { owner: 'curlew' },
+      body: {
+        terms: {
+          kind: 'group',
+          sessions: 4,
+          until: '2026-07-12',
+          times: {
+            weekly: [
+              { weekday: 2, from: 615, to: 1020 },
+              { weekday: 6, from: 540, to: 1080 },
+            ],
+            away: [{ from: '2026-05-21', why: 'exam' }, { why: 'away' }],
+          },
+        },
+      },
+    });
+  });
+
+  it('of a trainee: no limit of lifting when the field is empty', async () => {
+    const { set, tick, press, changes } = await shown();
+    await set(/Lifts at most/, '');
+    await tick(/Works sitting/);
+    await press(/^Save Niamh$/);
+    expect(changes()[0]!.sent.body).toEqual({ terms: { kind: 'trainee', liftKg: null, seated: false } });
+  });
+
+  it('days off are taken out, a day without hours is a day off', async () => {
+    const { tick, press, changes } = await shown();
+    await press(/^Remove$/);
+    await tick(/Tuesday/);
+    await press(/^Save Curlew$/);
+    expect(changes()[0]!.sent.body).toMatchObject({ terms: { times: { weekly: [], away: [] } } });
+  });
+
+  it('of a hive say where it stands; what was not said begins at the fixed point, facing south', async () => {
+    const { set, press, changes } = await shown();
+    await set(/^Hive 5, east/, '3.5');
+    await press(/^Save hive 5$/);
+    expect(changes()[0]).toMatchObject({
+      endpoint: 'setHivePlace',
+      sent: { params: { hive: 'h5' }, body: { place: { east: 3.5, north: 0, faces: 180 } } },
+    });
+  });
+});
