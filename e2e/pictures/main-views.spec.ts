@@ -51,9 +51,14 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.getByRole('button', { name: /^Plan/ }).click();
   await expect(page.locator('bc-plan-course')).toContainText(/Within \d|The best possible/, { timeout: 20_000 });
   await expect(page.getByRole('button', { name: 'Plan again' })).toBeVisible({ timeout: 70_000 });
-  await page.locator('button.token').nth(5).click();
+  await page.locator('button.token').nth(1).click();
   await expect(page.getByText('Or else')).toBeVisible({ timeout: 20_000 });
+  await page.locator('bc-plan-grid .board').evaluate((board) => board.scrollTo({ left: 0 }));
   await take(page, 'planner');
+  await page.goto('/ahead/planner/coverage');
+  await expect(page.getByRole('heading', { name: /^Who has still to see what/ })).toBeVisible();
+  await expect(page.locator('bc-coverage tbody tr').first()).toBeVisible();
+  await take(page, 'coverage');
 
   for (const [name, heading] of [
     ['season', /^Swarm season/],

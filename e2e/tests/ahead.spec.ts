@@ -12,6 +12,10 @@ const VIEWS = [
   ['forage', /Forage at Home orchard/],
   ['seen', /Seen at Home orchard/],
   ['weather', /How far to trust the forecast/],
+  ['sessions', /^Sessions ahead/],
+  ['planner/coverage', /^Who has still to see what/],
+  ['planner/terms', /^Times, limits and places/],
+  ['planner/outbox', /^Messages that went out/],
 ] as const;
 
 test('the year: phases with reasons, drawn closer and moved by keys, a day by a click, the same as a table', async ({

@@ -58,7 +58,7 @@ export const routes: Routes = [
       {
         path: 'messages',
         title: 'Messages – Brave Comb',
-        data: { strip: 'compact' },
+        data: { place: 'Ahead', strip: 'compact' },
         loadComponent: () => import('./people/messages').then((m) => m.MessagesScreen),
       },
       {
