@@ -2,8 +2,10 @@ import { type Page, expect, test } from '@playwright/test';
 import { join } from 'node:path';
 import { bigButton, openVisit, reachFrames, signIn, type } from '../tests/school';
 
-const take = (page: Page, name: string, whole = false) =>
-  page.screenshot({ path: join(process.env.PICTURES ?? 'results', `${name}.png`), fullPage: whole });
+const take = async (page: Page, name: string, whole = false) => {
+  await page.evaluate(() => window.scrollTo(0, 0));
+  return page.screenshot({ path: join(process.env.PICTURES ?? 'results', `${name}.png`), fullPage: whole });
+};
 
 const NEST = [
   '4H2N2CB4',
@@ -53,6 +55,7 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await expect(page.getByRole('button', { name: 'Plan again' })).toBeVisible({ timeout: 70_000 });
   await page.locator('button.token').nth(1).click();
   await expect(page.getByText('Or else')).toBeVisible({ timeout: 20_000 });
+  await expect(page.locator('.token mat-icon svg').first()).toBeVisible();
   await page.locator('bc-plan-grid .board').evaluate((board) => board.scrollTo({ left: 0 }));
   await take(page, 'planner');
   await page.goto('/ahead/planner/coverage');

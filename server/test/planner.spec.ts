@@ -120,6 +120,25 @@ describe('a planning job', () => {
     expect((await jobOf(id)).status).toBe('done');
   });
 
+  it('whose thread runs out of memory each time is given up with words that say what to do, and can be asked again', async () => {
+    const quiet = {
+      ...school.context,
+      log: { ...school.context.log, error: () => undefined },
+    } as typeof school.context;
+    const small = startPlanRunner(quiet, 4);
+    const { id } = await ask(1);
+    const failed = await until(id, ({ status }) => status === 'failed');
+    await small.stop();
+    expect(failed.trouble).toContain('Plan fewer days or groups at once');
+    await lead
+      .post(pathOf(endpoints.resumePlanJob, { job: id }))
+      .send({ seconds: 1 })
+      .expect(200);
+    const runner = startPlanRunner(school.context);
+    expect((await until(id, ({ status }) => status === 'done')).plan).not.toBeNull();
+    await runner.stop();
+  });
+
   it('is left to the next start by a server that goes down', async () => {
     const first = startPlanRunner(school.context);
     const { id } = await ask(60);

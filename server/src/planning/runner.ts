@@ -19,8 +19,17 @@ const UNREADABLE = 'This plan was asked for by another version of the applicatio
 
 type Point = PlanJob['course'][number];
 
-/** Works on planning jobs of the database, one at a time, until it is stopped. */
-export function startPlanRunner(context: Pick<Context, 'db' | 'log'>): { stop: () => Promise<void> } {
+/**
+ * Works on planning jobs of the database, one at a time, until it is stopped.
+ *
+ * @param context database and log
+ * @param memory most that a planning thread may take, MB
+ * @returns what stops it; a job that is worked on is left for the next start
+ */
+export function startPlanRunner(
+  context: Pick<Context, 'db' | 'log'>,
+  memory = MEMORY_MB,
+): { stop: () => Promise<void> } {
   const { db, log } = context;
   const me = uuid();
   let stopping = false;
@@ -52,7 +61,7 @@ export function startPlanRunner(context: Pick<Context, 'db' | 'log'>): { stop: (
     let latest: string | undefined;
     const end: { as: 'done' | 'stopped' | 'pins' | 'died' | 'not ours' | null } = { as: null };
 
-    const worker = planThread(task);
+    const worker = planThread(task, memory);
     running = { end: () => void worker.terminate() };
     const finished = new Promise<void>((done) => {
       worker.on('message', (news: PlanNews) => {
@@ -141,8 +150,8 @@ function keepPoint(course: Point[], point: Point): void {
 }
 
 /** One thread a job: its memory goes with it, and it can be ended from outside. */
-function planThread(task: PlanTask): Worker {
-  const options = { workerData: task, resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB } };
+function planThread(task: PlanTask, memory: number): Worker {
+  const options = { workerData: task, resourceLimits: { maxOldGenerationSizeMb: memory } };
   if (!import.meta.url.endsWith('.ts')) return new Worker(new URL('./plan.worker.js', import.meta.url), options);
   // Tests run TypeScript: a thread does not get the loader by itself.
   const file = JSON.stringify(new URL('./plan.worker.ts', import.meta.url).href);

@@ -1,4 +1,5 @@
 import type { DaySheet } from '@brave-comb/contract';
+import type { TraineeTerms } from '@brave-comb/core/planning';
 import type { SheetFacts } from './group-sheet';
 
 /**
@@ -12,9 +13,10 @@ export function sayFirst(
 ): DaySheet['say'] {
   const people = forTrainee
     ? []
-    : trainees.flatMap(({ name, emergency_note }) =>
-        emergency_note ? [{ kind: 'person' as const, head: `${name}:`, text: emergency_note }] : [],
-      );
+    : trainees.flatMap(({ id, name, emergency_note }) => {
+        const text = [emergency_note, limitOf(limits.get(id))].filter((part) => part !== null).join(' ');
+        return text === '' ? [] : [{ kind: 'person' as const, head: `${name}:`, text }];
+      });
   const heavy = sheets.flatMap((sheet) =>
     sheet.stack
       .filter((part) => part.lift === 'two lift' || part.lift === 'by frames')
@@ -24,14 +26,6 @@ export function sayFirst(
         text: `${part.layer.id} ${Math.round(part.kg ?? 0)} kg, ${part.lift}. Straight back, onto a stand.`,
       })),
   );
-  const light = forTrainee
-    ? []
-    : trainees.flatMap(({ id, name }) => {
-        const own = limits.get(id);
-        if (own === undefined || (own.liftKg === null && !own.seated)) return [];
-        const lifts = own.liftKg === null ? 'lifts nothing' : `lifts at most ${own.liftKg} kg`;
-        return [{ kind: 'person' as const, head: `${name}:`, text: `${lifts}${own.seated ? ', works sitting' : ''}.` }];
-      });
   const lively = sheets
     .filter((sheet) => sheet.why.some((reason) => reason.startsWith('Lively')))
     .map((sheet) => ({
@@ -42,7 +36,6 @@ export function sayFirst(
   const stands = [...new Set(sheets.map((sheet) => sheet.hive.stand))].sort();
   return [
     ...people,
-    ...light,
     ...lively,
     ...heavy,
     {
@@ -56,4 +49,11 @@ export function sayFirst(
       text: 'Say so at once.',
     },
   ];
+}
+
+/** What somebody may not do at a hive, in words. */
+function limitOf(terms: TraineeTerms | undefined): string | null {
+  if (terms === undefined || (terms.liftKg === null && !terms.seated)) return null;
+  const lifts = terms.seated && terms.liftKg === null ? 'Lifts nothing' : `Lifts at most ${terms.liftKg} kg`;
+  return `${lifts}${terms.seated ? ', works sitting' : ''}.`;
 }

@@ -5,6 +5,7 @@ import { Store } from '@ngrx/store';
 import { type CallFault } from '../api/contract-client';
 import { CombLegend } from '../inspection/comb-legend';
 import { PreparedVisits } from '../inspection/prepared-visits';
+import { Clock } from '../people/clock';
 import { PlanningEvents, planningFeature } from '../planning/planning.feature';
 import { dayOf } from '../shell/format';
 import { GroupCard } from './group-card';
@@ -22,6 +23,7 @@ import { VerdictSheet } from './verdict-sheet';
 export class DaySheetScreen {
   private readonly store = inject(Store);
   private readonly prepared = inject(PreparedVisits);
+  private readonly clock = inject(Clock);
   /** Session of the address; without one the next session is shown. */
   readonly session = input<string>();
 
@@ -32,6 +34,12 @@ export class DaySheetScreen {
   protected readonly day = computed(() => {
     const session = this.sheet()?.session;
     return session ? dayOf(session.startsAt, session.zone) : '';
+  });
+
+  /** Whether the session is on: then what comes next stands first. */
+  protected readonly begun = computed(() => {
+    const session = this.sheet()?.session;
+    return session !== undefined && this.clock.now() >= Date.parse(session.startsAt);
   });
 
   constructor() {

@@ -1,5 +1,6 @@
 import {
   afterStep,
+  type Assignments,
   changed,
   comparePlans,
   differencesBetween,
@@ -89,6 +90,15 @@ function forced(
   return found && { plan: found.plan, price: objectiveOf(model.problem, plan) - found.plan.objective };
 }
 
+/** Whether a plan has an opening already. */
+const isIn = (plan: Assignments, item: PlanItem): boolean =>
+  item.kind === 'staff'
+    ? plan.staff.some(({ slot, hive }) => slot === item.slot && hive === item.hive)
+    : plan.sessions.some(
+        ({ group, slot, hives }) =>
+          group === item.group && slot === item.slot && (item.kind === 'session' || hives.includes(item.hive)),
+      );
+
 /** Other groups and slots for a hive, the cheapest first, and a few that are forbidden. */
 function places(known: PlanModel, { plan, item }: Extract<Question, { about: 'places' }>): readonly OtherPlace[] {
   if (item.kind !== 'hive') return [];
@@ -96,8 +106,8 @@ function places(known: PlanModel, { plan, item }: Extract<Question, { about: 'pl
   const nothing = { sessions: [], staff: [] };
   const offers = problem.groups.flatMap(({ id: group }) =>
     problem.slots.flatMap(({ id: slot }) => {
-      if (group === item.group && slot === item.slot) return [];
       const here: PlanItem = { kind: 'hive', group, slot, hive: item.hive };
+      if (isIn(plan, here)) return [];
       const lock: PlanLock = { group, slot, hives: [item.hive] };
       const [rule] = obstaclesTo(problem, nothing, here);
       return [{ lock, says: rule?.says ?? '', free: rule === undefined, own: group === item.group }];
@@ -134,7 +144,7 @@ function cells({ problem }: PlanModel, { plan, item }: Extract<Question, { about
       target.kind === item.kind && (target.kind === 'staff' || item.kind === 'staff' || target.group === item.group),
     );
   return targets
-    .filter((target) => own(target) < 2)
+    .filter((target) => !isIn(plan, target))
     .sort((a, b) => own(b) - own(a))
     .slice(0, CELLS)
     .map((target) => {
