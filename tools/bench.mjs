@@ -64,19 +64,30 @@ function firstScreen() {
 
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 
-/** Time from a key press to the painted side with many sides recorded, beside the same for a handler that does nothing. */
-async function keyToPaint(address) {
+async function openBrowser() {
   const { chromium } = await import('@playwright/test');
-  const browser = await chromium.launch({
+  return chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'],
   });
+}
+
+/** A page on which the lead has signed in. */
+async function leadIn(browser, address, serviceWorkers) {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers });
+  const page = await context.newPage();
+  await page.goto(address);
+  await page.getByLabel('Name').fill('morag');
+  await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  return page;
+}
+
+/** Time from a key press to the painted side with many sides recorded, beside the same for a handler that does nothing. */
+async function keyToPaint(address) {
+  const browser = await openBrowser();
   try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.goto(address);
-    await page.getByLabel('Name').fill('morag');
-    await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
-    await page.getByRole('button', { name: 'Sign in' }).click();
+    const page = await leadIn(browser, address, 'allow');
     await page
       .getByRole('button', { name: /Start|Go on/ })
       .first()
@@ -123,18 +134,9 @@ async function keyToPaint(address) {
 
 /** Time from the season's data to its paint with fifty colonies, beside an empty chart. */
 async function seasonPaint(address) {
-  const { chromium } = await import('@playwright/test');
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'],
-  });
+  const browser = await openBrowser();
   try {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
-    const page = await context.newPage();
-    await page.goto(address);
-    await page.getByLabel('Name').fill('morag');
-    await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
-    await page.getByRole('button', { name: 'Sign in' }).click();
+    const page = await leadIn(browser, address, 'block');
     await page.locator('bc-season-strip .day').first().waitFor();
     const year = await (await page.request.get(`${address}/api/season/year`)).json();
     const colonies = Array.from({ length: 50 }, (_, index) => ({
@@ -192,18 +194,9 @@ async function seasonPaint(address) {
 
 /** The board of sixty groups while answers stream in. */
 async function boardWhileAnswersCome(address) {
-  const { chromium } = await import('@playwright/test');
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'],
-  });
+  const browser = await openBrowser();
   try {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
-    const page = await context.newPage();
-    await page.goto(address);
-    await page.getByLabel('Name').fill('morag');
-    await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
-    await page.getByRole('button', { name: 'Sign in' }).click();
+    const page = await leadIn(browser, address, 'block');
     await page.locator('bc-season-strip .day').first().waitFor();
     return await plannerBoard(page, address);
   } finally {

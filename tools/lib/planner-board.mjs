@@ -83,7 +83,9 @@ export async function plannerBoard(page, address) {
     ({ answers, every }) => {
       const tasks = [];
       globalThis.longTasks = tasks;
-      new PerformanceObserver((list) => tasks.push(...list.getEntries().map(({ duration }) => duration))).observe({
+      new globalThis.PerformanceObserver((list) =>
+        tasks.push(...list.getEntries().map(({ duration }) => duration)),
+      ).observe({
         type: 'longtask',
       });
       globalThis.EventSource = class {
