@@ -15,7 +15,7 @@ const VIEWS = [
   ['sessions', /^Sessions ahead/],
   ['planner/coverage', /^Who has still to see what/],
   ['planner/terms', /^Times, limits and places/],
-  ['planner/outbox', /^Messages that went out/],
+  ['planner/outbox', /^Versions and messages/],
 ] as const;
 
 test('the year: phases with reasons, drawn closer and moved by keys, a day by a click, the same as a table', async ({

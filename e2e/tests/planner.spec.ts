@@ -92,8 +92,9 @@ test('what is published is told to those whose sessions changed, stands in the o
   await page.getByLabel('Reason, told with it').fill('the stand is being mended');
   await page.getByRole('button', { name: 'Publish' }).click();
   await expect(page.getByText(/Version \d+ is published\. (\d+ people were|One person was) told\./)).toBeVisible();
-  await page.getByRole('link', { name: 'Messages that went out' }).click();
-  const mails = page.locator('bc-outbox li');
+  await page.getByRole('link', { name: 'Versions and messages' }).click();
+  await expect(page.getByText('the stand is being mended').first()).toBeVisible();
+  const mails = page.locator('section[aria-labelledby="outbox-title"] li');
   await expect(mails.first()).toContainText(/session|sessions/);
   await expect(mails.filter({ hasText: 'Chloe' }).first()).toContainText('Dipper: ');
 

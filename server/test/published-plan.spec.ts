@@ -209,6 +209,19 @@ describe('a session without reasons', () => {
         reason: '',
       })
       .expect(200);
+    const { mails } = (await planning.lead.get(endpoints.outbox.path).expect(200)).body as {
+      mails: { to: string; lines: string[] }[];
+    };
+    const told = mails.flatMap(({ lines }) => lines).filter((line) => line.startsWith('Staff alone: new, '));
+    const led = await planning.school
+      .db('session_groups')
+      .join('trainee_groups', 'trainee_groups.id', 'session_groups.trainee_group')
+      .join('people', 'people.id', 'session_groups.supervisor')
+      .where({ staff: 1 })
+      .pluck<string[]>('people.name');
+    // The lead who publishes needs no message.
+    if (led.some((name) => name !== 'Morag Selkirk')) expect(told.length).toBeGreaterThan(0);
+    expect(led.length).toBeGreaterThan(0);
     const staff = (await mine(planning.lead)).filter(({ group }) => group === 'Staff');
     expect(staff.length).toBeGreaterThan(0);
     for (const { hives, ifWet } of staff) {

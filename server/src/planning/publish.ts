@@ -66,7 +66,7 @@ export async function publishPlan(
     const old = await plannedFrom(trx, actor.school, clock.now(), new Date(season.slots.at(-1)?.to ?? 0));
     const was = toldBefore(season, old);
     const now = toldNow(season, body);
-    const changes = changesOf(season, was, now);
+    const changes = [...changesOf(season, was, now), ...staffChanges(season, actor, body, old)];
     await writeSessions(trx, actor, season, body, old, reasons);
     await insertVersion(trx, {
       id: body.id,
@@ -153,7 +153,8 @@ function toldBefore(season: PlanningSeason, rows: readonly PlannedRow[]): Told[]
 }
 
 interface Change {
-  readonly group: string;
+  /** Null for what staff do alone. */
+  readonly group: string | null;
   readonly supervisors: readonly string[];
   readonly says: string;
 }
@@ -201,6 +202,39 @@ function changesOf(season: PlanningSeason, was: readonly Told[], now: readonly T
   return changes;
 }
 
+/** Who goes when staff open hives alone: somebody who can come and leads no group meanwhile. */
+function staffLeader(
+  { problem }: PlanningSeason,
+  actor: Actor,
+  { sessions }: Pick<Body, 'sessions'>,
+  slot: string,
+): string {
+  const busy = sessions.filter((each) => each.slot === slot).map(({ supervisor }) => supervisor);
+  return problem.supervisors.find(({ id, slots }) => slots.includes(slot) && !busy.includes(id))?.id ?? actor.id;
+}
+
+/** Visits of the staff that are new or gone, for those who make them. */
+function staffChanges(season: PlanningSeason, actor: Actor, body: Body, rows: readonly PlannedRow[]): Change[] {
+  const slots = new Map(season.slots.map((slot) => [slot.id, slot]));
+  const was = rows.flatMap(({ staff, site, from, hive, supervisor }) => {
+    const slot = season.slots.find((each) => each.site === site && each.from === from.getTime());
+    return staff === 1 && slot !== undefined ? [{ slot: slot.id, hive, supervisor }] : [];
+  });
+  const now = body.staff.map(({ slot, hive }) => ({ slot, hive, supervisor: staffLeader(season, actor, body, slot) }));
+  type Visit = (typeof now)[number];
+  const same = (a: Visit) => (b: Visit) => a.slot === b.slot && a.hive === b.hive && a.supervisor === b.supervisor;
+  const says = (what: string, { slot, hive, supervisor }: Visit): Change => {
+    const number = season.colonies.find((each) => each.hive.id === hive)?.hive.number ?? '?';
+    const place = slots.get(slot)!;
+    const words = `Staff alone: ${what}, ${whenWords(place)} at ${place.siteName}, hive ${number}`;
+    return { group: null, supervisors: [supervisor], says: words };
+  };
+  return [
+    ...was.filter((visit) => !now.some(same(visit))).map((visit) => says('called off', visit)),
+    ...now.filter((visit) => !was.some(same(visit))).map((visit) => says('new', visit)),
+  ];
+}
+
 /** One message for each person whose day changed, with only what concerns the person. */
 function messagesFor(season: PlanningSeason, actor: Actor, changes: readonly Change[]) {
   const people = new Map<string, string[]>();
@@ -237,14 +271,17 @@ async function writeSessions(
     const sessions = body.sessions.filter((each) => each.slot === slot.id);
     const visits = body.staff.filter((each) => each.slot === slot.id);
     if (sessions.length === 0 && visits.length === 0) continue;
-    const busy = sessions.map(({ supervisor }) => supervisor);
-    const able = season.problem.supervisors.filter(({ id, slots }) => slots.includes(slot.id) && !busy.includes(id));
     const queue = [
       ...sessions.map(({ group, supervisor, hives }) => ({ group, supervisor, hives, pace: group })),
       ...(staff === null || visits.length === 0
         ? []
         : [
-            { group: staff.id, supervisor: able[0]?.id ?? actor.id, hives: visits.map(({ hive }) => hive), pace: null },
+            {
+              group: staff.id,
+              supervisor: staffLeader(season, actor, body, slot.id),
+              hives: visits.map(({ hive }) => hive),
+              pace: null,
+            },
           ]),
     ];
     const rows = queue.flatMap(({ group, supervisor, hives, pace }) => {

@@ -1,6 +1,9 @@
+import { TestBed } from '@angular/core/testing';
+import { Store } from '@ngrx/store';
 import { showView } from '../../testing/ahead';
 import { textOf } from '../../testing/text';
 import { OutboxScreen } from '../planning/outbox';
+import { ViewEvents } from '../season/views.feature';
 import { MessagesScreen } from './messages';
 
 const message = (id: string, read: boolean) => ({
@@ -39,6 +42,34 @@ describe('messages', () => {
       lines: ['Gone'],
     };
     const { element } = await showView(OutboxScreen, 'outbox', { mails: [mail] });
-    expect(textOf(element.querySelector('li'))).toContain('Ife Thu 14 May, 07:48 : Your session');
+    expect(textOf(element.querySelector('[aria-labelledby="outbox-title"] li'))).toContain(
+      'Ife Thu 14 May, 07:48 : Your session',
+    );
+  });
+
+  it('stand beside the plans that were published, with their reasons and what they changed', async () => {
+    const { element, fixture } = await showView(OutboxScreen, 'outbox', { mails: [] });
+    const version = {
+      version: 2,
+      by: 'Morag Selkirk',
+      at: '2026-05-14T06:48:00Z',
+      forecast: null,
+      objective: 360,
+      bound: 361,
+      reason: 'the stand is being mended',
+      changes: ['Curlew: called off, Thu 21 May, 12:30–15:30'],
+    };
+    TestBed.inject(Store).dispatch(
+      ViewEvents.loaded({
+        view: 'planVersions',
+        data: { versions: [version, { ...version, version: 1, changes: [] }] },
+      }),
+    );
+    await fixture.whenStable();
+    const [second, first] = [...element.querySelectorAll('[aria-labelledby="versions-title"] li')].map(textOf);
+    expect(second).toMatch(
+      /Version 2 by Morag Selkirk, Thu 14 May, 07:48 the stand is being mended Curlew: called off/,
+    );
+    expect(first).toContain('Nothing moved.');
   });
 });

@@ -4,18 +4,44 @@ import { ViewDesk } from '../season/view-desk';
 import { ViewState } from '../season/view-state';
 import { MessageTime } from '../people/message-time';
 
-/** Mails that would have gone out. */
+/** Plans that were published with what they changed, and the mails that would have gone out. */
 @Component({
   selector: 'bc-outbox',
   imports: [RouterLink, ViewState, MessageTime],
   template: `
+    <h1>Versions and messages</h1>
+    <p><a routerLink="/ahead/planner">Planner</a></p>
+    @if (versions.data(); as data) {
+      <section class="sheet" aria-labelledby="versions-title">
+        <h2 id="versions-title">Plans that were published</h2>
+        <ul>
+          @for (version of data.versions; track version.version) {
+            <li>
+              <p>
+                <b>Version {{ version.version }}</b> by {{ version.by }}, <bc-message-time [at]="version.at" />
+                @if (version.reason) {
+                  <i>{{ version.reason }}</i>
+                }
+              </p>
+              @for (line of version.changes; track $index) {
+                <p class="line">{{ line }}</p>
+              } @empty {
+                <p class="line">Nothing moved.</p>
+              }
+            </li>
+          } @empty {
+            <li>None yet.</li>
+          }
+        </ul>
+      </section>
+    }
     <bc-view-state [watched]="watched" name="The outbox" />
     @if (watched.data(); as data) {
       <section class="sheet" aria-labelledby="outbox-title">
-        <h1 id="outbox-title">Messages that went out</h1>
+        <h2 id="outbox-title">Messages that went out</h2>
         <p class="quiet">
           This installation sends no mail by itself: what each person was told stands here and under the person's own
-          messages. <a routerLink="/ahead/planner">Planner</a>
+          messages.
         </p>
         <ul>
           @for (mail of data.mails; track mail.id) {
@@ -38,5 +64,7 @@ import { MessageTime } from '../people/message-time';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class OutboxScreen {
-  protected readonly watched = inject(ViewDesk).watch('outbox', () => ({}));
+  private readonly desk = inject(ViewDesk);
+  protected readonly watched = this.desk.watch('outbox', () => ({}));
+  protected readonly versions = this.desk.watch('planVersions', () => ({}));
 }

@@ -16,6 +16,7 @@ import {
   skillsGained,
   stepsBetween,
   troublesOf,
+  wetDayOf,
   whyNot,
   withItem,
   without,
@@ -65,6 +66,8 @@ function answer(model: PlanModel, question: Exclude<Question, { about: 'problem'
       return reasonsOf(problem, question.plan);
     case 'troubles':
       return troublesOf(problem, question.plan);
+    case 'wet day':
+      return wetDayOf(problem, question.plan, question.session);
     case 'comparison':
       return comparison(model, question);
     case 'step':

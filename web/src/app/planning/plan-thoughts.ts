@@ -4,10 +4,12 @@ import type {
   OpeningReason,
   PlanItem,
   PlanLock,
+  PlannedSession,
   PlanningProblem,
   PlanStep,
   SkillGain,
   Trouble,
+  WetDay,
   WhyNot,
 } from '@brave-comb/core/planning';
 
@@ -37,6 +39,7 @@ export type Question =
   | { readonly about: 'cells'; readonly plan: Assignments; readonly item: PlanItem }
   | { readonly about: 'price'; readonly plan: Assignments; readonly item: PlanItem; readonly lock: PlanLock }
   | { readonly about: 'force'; readonly plan: Assignments; readonly item: PlanItem | null; readonly lock: PlanLock }
+  | { readonly about: 'wet day'; readonly plan: Assignments; readonly session: PlannedSession }
   | { readonly about: 'not placed'; readonly plan: Assignments }
   | { readonly about: 'reasons'; readonly plan: Assignments }
   | { readonly about: 'troubles'; readonly plan: Assignments }
@@ -60,6 +63,7 @@ export interface Answers {
   price: number | null;
   /** Price against the whole plan as it stood. */
   force: { readonly plan: Assignments; readonly price: number } | null;
+  'wet day': WetDay | null;
   'not placed': readonly WhyNot[];
   reasons: readonly OpeningReason[];
   troubles: readonly Trouble[];

@@ -57,6 +57,13 @@ class FakeWorker {
         { lock: { group: 'curlew', slot: 'sun', hives: ['h4'] }, price: null, says: 'curlew cannot come at sun.' },
       ],
       price: 3.2,
+      'wet day': {
+        group: 'dipper',
+        slot: 'sun',
+        reserve: { group: 'dipper', slot: 'mon', supervisor: 'leilani', hives: ['h7'], price: 2.5 },
+        staff: [{ slot: 'thu', hive: 'h2' }],
+        indoors: [],
+      },
       reasons: [
         {
           group: 'curlew',
@@ -345,6 +352,39 @@ describe('the planner board', () => {
       item: { kind: 'hive', group: 'curlew', slot: 'thu', hive: 'h4' },
       lock: { group: 'dipper', slot: 'thu', hives: ['h4'] },
     });
+  });
+
+  it('says what is done when the weather of a chosen session does not come', async () => {
+    const { element, press, fixture } = await showBoard();
+    await press(/^Hive 7, Dipper/);
+    await settle(fixture);
+    const panel = textOf(element.querySelector('aside .chosen'));
+    expect(panel).toContain('In reserve: Mon 18, 13:10 with Leilani Kealoha, −2.5 points.');
+    expect(panel).toContain('Hive 2 cannot wait: staff, Thu 14, 13:10.');
+    expect(FakeWorker.asked.find(({ about }) => about === 'wet day')).toMatchObject({ session: PLAN.sessions[1] });
+  });
+
+  it('prices, holds, pins and forbids a session at hours of one’s own choice', async () => {
+    const { element, press, changes, fixture } = await showBoard();
+    const [group, slot] = [...element.querySelectorAll<HTMLSelectElement>('bc-plan-force select')];
+    group!.value = 'dipper';
+    slot!.value = 'thu';
+    const status = () => textOf(element.querySelector('.how [role=status]'));
+    await press(/^What would it cost/);
+    await settle(fixture);
+    expect(status()).toContain('Dipper, Thu 14, 13:10: −3.2 points.');
+    expect(FakeWorker.asked.at(-1)).toMatchObject({
+      about: 'force',
+      item: null,
+      lock: { group: 'dipper', slot: 'thu' },
+    });
+    await press(/^Pin it$/);
+    expect(changes().at(-1)!.sent.body).toMatchObject({ what: { pin: { group: 'dipper', slot: 'thu' } } });
+    await press(/^Never then$/);
+    expect(changes().at(-1)!.sent.body).toMatchObject({ what: { forbid: { group: 'dipper', slot: 'thu' } } });
+    await press(/^Hold it$/);
+    await settle(fixture);
+    expect(status()).toContain('Moved, 3.2 points less');
   });
 
   it('does not carry what is pinned', async () => {

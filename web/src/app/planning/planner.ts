@@ -2,6 +2,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   effect,
   inject,
   linkedSignal,
@@ -30,6 +31,7 @@ import { oddsText, shortDate, timeOf } from '../shell/format';
 import { PlanCompare } from './plan-compare';
 import { PlanCourse } from './plan-course';
 import { keepDrafts, keptDrafts } from './plan-drafts';
+import { type Placed, PlanForce } from './plan-force';
 import { PlanGrid } from './plan-grid';
 import { PlanJobEvents, planJobFeature } from './plan-job.feature';
 import { inWords, namesOf } from './plan-names';
@@ -41,6 +43,7 @@ import { PlanTroubles } from './plan-troubles';
 import { PlanWhy } from './plan-why';
 
 const SECONDS = 60;
+const LOOK_EVERY = 30_000;
 /** Sessions of a plan whose reasons are reckoned anew with every answer that comes in. */
 const SMALL = 25;
 /** Change of odds that is worth a line. */
@@ -49,7 +52,7 @@ const NEWS = 0.1;
 /** The planner: a board that computes, proves, explains and is changed by hand. */
 @Component({
   selector: 'bc-planner',
-  imports: [RouterLink, ViewState, PlanCourse, PlanWhy, PlanGrid, PlanTroubles, PlanCompare],
+  imports: [RouterLink, ViewState, PlanCourse, PlanWhy, PlanGrid, PlanTroubles, PlanCompare, PlanForce],
   providers: [PlanThinker],
   templateUrl: './planner.html',
   styleUrl: './planner.scss',
@@ -136,6 +139,7 @@ export class Planner {
   protected readonly chosen = signal<PlanItem | null>(null);
   protected readonly why = signal<Answers['why'] | null>(null);
   protected readonly places = signal<Answers['places'] | null>(null);
+  protected readonly wet = signal<Answers['wet day']>(null);
   protected readonly notPlaced = signal<readonly WhyNot[]>([]);
   protected readonly troubles = signal<readonly Trouble[]>([]);
   protected readonly only = signal<Trouble['kind'] | null>(null);
@@ -209,6 +213,11 @@ export class Planner {
   });
 
   constructor() {
+    // Others pin and publish meanwhile.
+    const look = setInterval(() => {
+      if (document.visibilityState === 'visible' && !this.busy() && !this.publishing()) this.watched.reload();
+    }, LOOK_EVERY);
+    inject(DestroyRef).onDestroy(() => clearInterval(look));
     let restored = false;
     effect(() => {
       const [owner, drafts] = [this.person(), this.drafts()];
@@ -247,6 +256,13 @@ export class Planner {
         void this.thinker
           .askLatest({ about: 'places', plan, item })
           .then((answer) => answer && this.places.set(answer));
+    });
+    effect(() => {
+      const [plan, item] = [this.plan(), this.chosen()];
+      this.wet.set(null);
+      const session = item?.kind === 'hive' && plan !== null ? sessionAt(plan, item) : undefined;
+      if (!plan || !session) return;
+      void this.thinker.ask({ about: 'wet day', plan, session }).then((answer) => this.wet.set(answer));
     });
     effect(() => {
       const [plan, other] = [this.plan(), this.otherPlan()];
@@ -343,7 +359,12 @@ export class Planner {
     this.chosen.set(
       lock.staff === true
         ? { kind: 'staff', slot: lock.slot, hive: lock.hive }
-        : { kind: 'hive', group: lock.group, slot: lock.slot, hive: lock.hives?.[0] ?? '' },
+        : {
+            kind: 'hive',
+            group: lock.group,
+            slot: lock.slot,
+            hive: lock.hives?.[0] ?? sessionAt(forced.plan, lock)?.hives[0] ?? '',
+          },
     );
     // The button that was pressed goes with the old prices: the focus follows the hive.
     this.grid()?.focusChosen();
@@ -357,6 +378,28 @@ export class Planner {
     const words = answer.made === 1 ? 'Made one move' : `Made ${answer.made} moves`;
     this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(answer.plan), words }));
     this.words.set(words);
+  }
+
+  protected readonly slotChoices = computed(() =>
+    [...this.heads().values()].map(({ id, day, hours, site }) => ({ id, name: `${day}, ${hours}, ${site}` })),
+  );
+
+  /** Says what forcing something would cost. */
+  protected async quote(lock: PlanLock): Promise<void> {
+    const plan = this.plan();
+    if (plan === null || lock.staff === true) return;
+    const where = this.say()(`${lock.group}, ${lock.slot}`);
+    this.words.set(`${where}: …`);
+    const answer = await this.thinker.ask({ about: 'force', plan, item: null, lock });
+    const why = this.board()?.away[`${lock.group} ${lock.slot}`] ?? 'a rule or a pin does not allow it';
+    this.words.set(answer === null ? `${where}: no, ${why}.` : `${where}: ${pointsText(-answer.price)} points.`);
+  }
+
+  /** Pins a session of a group in a slot, whatever it opens, or forbids it. */
+  protected rule(kind: 'pin' | 'forbid', { group, slot }: Placed): void {
+    this.desk.change('pinPlan', { body: { id: uuid(), what: { [kind]: { group, slot } } } }, 'planBoard');
+    const words = kind === 'pin' ? 'the next plan holds it.' : 'the next plan keeps clear of it.';
+    this.words.set(`${this.say()(`${group}, ${slot}`)}: ${words}`);
   }
 
   protected showTold(): void {
@@ -444,6 +487,7 @@ export class Planner {
     if (['INPUT', 'SELECT', 'TEXTAREA'].includes(target.tagName)) return;
     const key = event.key.toLowerCase();
     if (key === 'p') this.pin();
+    else if (key === 'l') this.leaveOut();
     else if (key === 'u') this.undo();
     else return;
     event.preventDefault();
@@ -484,6 +528,9 @@ const holds = (plan: Assignments, item: PlanItem): boolean =>
           each.slot === item.slot &&
           (item.kind === 'session' || each.hives.includes(item.hive)),
       );
+
+const sessionAt = ({ sessions }: Assignments, { group, slot }: Placed) =>
+  sessions.find((each) => each.group === group && each.slot === slot);
 
 /** A plan without what it is worth, as a change by hand is kept. */
 const plain = ({ sessions, staff }: Assignments): Assignments => ({ sessions, staff });

@@ -19,6 +19,7 @@ export type ViewName =
   | 'planningTerms'
   | 'messages'
   | 'outbox'
+  | 'planVersions'
   | 'mySessions'
   | 'nextHives';
 export type ViewData<V extends ViewName> = Output<(typeof endpoints)[V]>;

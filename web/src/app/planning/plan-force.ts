@@ -1,0 +1,69 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import type { PlanLock } from '@brave-comb/core/planning';
+
+interface Choice {
+  readonly id: string;
+  readonly name: string;
+}
+export interface Placed {
+  readonly group: string;
+  readonly slot: string;
+}
+
+/** Holds a session of a group at hours of one's own choice, or forbids it. */
+@Component({
+  selector: 'bc-plan-force',
+  template: `
+    <div class="fields">
+      <label>
+        Group
+        <select #group>
+          @for (each of groups(); track each.id) {
+            <option [value]="each.id">{{ each.name }}</option>
+          }
+        </select>
+      </label>
+      <label>
+        Hours
+        <select #slot>
+          @for (each of slots(); track each.id) {
+            <option [value]="each.id">{{ each.name }}</option>
+          }
+        </select>
+      </label>
+    </div>
+    <div class="tools">
+      <button type="button" class="btn line" (click)="priced.emit(lock(group.value, slot.value))">
+        What would it cost?
+      </button>
+      <button type="button" class="btn" (click)="held.emit(lock(group.value, slot.value))">Hold it</button>
+      <button type="button" class="btn line" (click)="pinned.emit({ group: group.value, slot: slot.value })">
+        Pin it
+      </button>
+      <button type="button" class="btn line" (click)="forbidden.emit({ group: group.value, slot: slot.value })">
+        Never then
+      </button>
+    </div>
+  `,
+  styles: `
+    .tools {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px;
+      margin-top: 8px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class PlanForce {
+  readonly groups = input.required<readonly Choice[]>();
+  readonly slots = input.required<readonly Choice[]>();
+  readonly priced = output<PlanLock>();
+  readonly held = output<PlanLock>();
+  readonly pinned = output<Placed>();
+  readonly forbidden = output<Placed>();
+
+  protected lock(group: string, slot: string): PlanLock {
+    return { group, slot };
+  }
+}
