@@ -132,6 +132,15 @@ describe('the planning worker', () => {
     }
   });
 
+  it('prices a force by what it costs, not by what mending a poor plan gains', () => {
+    const poor = { sessions: plan.sessions.slice(0, 1), staff: [] };
+    const lock = { group: session!.group, slot: session!.slot, hives: [item.hive] };
+    const answer = ask({ about: 'force', plan: poor, item: null, lock }) as NonNullable<Answers['force']>;
+    expect(objectiveOf(PROBLEM, answer.plan)).toBeGreaterThan(objectiveOf(PROBLEM, poor));
+    // It stands there already: to force it costs nothing.
+    expect(Math.abs(answer.price)).toBeLessThan(0.5);
+  });
+
   it('gives reasons for every opening and troubles as the core sees them', () => {
     const reasons = ask({ about: 'reasons', plan }) as Answers['reasons'];
     expect(reasons).toHaveLength(plan.sessions.flatMap(({ hives }) => hives).length + plan.staff.length);

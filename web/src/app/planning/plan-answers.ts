@@ -12,6 +12,7 @@ import {
   type PlanItem,
   type PlanLock,
   type PlanModel,
+  PlanSearch,
   reasonsOf,
   skillsGained,
   stepsBetween,
@@ -82,15 +83,24 @@ function answer(model: PlanModel, question: Exclude<Question, { about: 'problem'
   }
 }
 
-/** The plan with a hive taken from its place and forced into another, at its price against the plan as it stood. */
+/** Worth of the plan, or of what as much mending makes of it without forcing anything: what a force is priced against. */
+function unforced(model: PlanModel, plan: Assignments, iterations: number): number {
+  const { problem } = model;
+  const search = new PlanSearch(model, { seed: 1, iterations, near: plan });
+  search.run(iterations);
+  return Math.max(objectiveOf(problem, plan), objectiveOf(problem, search.best));
+}
+
+/** The plan with a hive taken from its place and forced into another, and what the force costs. */
 function forced(
   model: PlanModel,
   { plan, item, lock }: Pick<Extract<Question, { about: 'force' }>, 'plan' | 'item' | 'lock'>,
   iterations: number,
+  worth = unforced(model, plan, iterations),
 ): Answers['force'] {
   const left = item === null ? plan : without(plan, item);
   const found = forceInto(model, left, lock, { seed: 1, iterations });
-  return found && { plan: found.plan, price: objectiveOf(model.problem, plan) - found.plan.objective };
+  return found && { plan: found.plan, price: worth - found.plan.objective };
 }
 
 /** Whether a plan has an opening already. */
@@ -117,9 +127,10 @@ function places(known: PlanModel, { plan, item }: Extract<Question, { about: 'pl
     }),
   );
   const free = offers.filter((each) => each.free).slice(0, PLACES);
+  const worth = unforced(known, plan, MOVES.place);
   const priced = free
     .flatMap(({ lock }) => {
-      const found = forced(known, { plan, item, lock }, MOVES.place);
+      const found = forced(known, { plan, item, lock }, MOVES.place, worth);
       return found === null ? [] : [{ lock, price: found.price, says: '' }];
     })
     .sort((a, b) => a.price - b.price);

@@ -61,7 +61,7 @@ export interface Answers {
   cells: readonly OtherPlace[];
   /** What putting it there costs once the plan is mended around it; null where that cannot be. */
   price: number | null;
-  /** Price against the whole plan as it stood. */
+  /** Price against what as much mending makes of the plan without it. */
   force: { readonly plan: Assignments; readonly price: number } | null;
   'wet day': WetDay | null;
   'not placed': readonly WhyNot[];
