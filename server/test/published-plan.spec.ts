@@ -71,15 +71,18 @@ describe('the day sheet of a published plan', () => {
       .db('session_groups')
       .join('sessions', 'sessions.id', 'session_groups.session')
       .whereNotNull('reasons')
-      .select<{ reasons: { ifWet: unknown }; starts_at: Date; trainee_group: string }[]>(
+      .select<{ reasons: { ifWet: unknown }; starts_at: Date; site: string; trainee_group: string }[]>(
         'reasons',
         'sessions.starts_at',
+        'sessions.site',
         'trainee_group',
       );
     expect(rows.length).toBeGreaterThan(3);
     const groups = new Set(board.groups.map(({ id }) => id));
-    for (const { reasons, starts_at } of rows.filter((row) => groups.has(row.trainee_group))) {
-      const slot = board.slots.find(({ startsAt }) => Date.parse(startsAt) === starts_at.getTime())!;
+    for (const { reasons, starts_at, site } of rows.filter((row) => groups.has(row.trainee_group))) {
+      const slot = board.slots.find(
+        ({ id, startsAt }) => Date.parse(startsAt) === starts_at.getTime() && id.endsWith(`/${site}`),
+      )!;
       expect(reasons.ifWet === null).toBe(slot.fit >= 0.6);
     }
   });
