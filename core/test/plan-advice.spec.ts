@@ -92,7 +92,10 @@ describe('a wet day', () => {
         const problem = random(seed);
         const plan = searched(problem);
         const fit = new Map(problem.slots.map((slot) => [slot.id, slot]));
-        const wet = plan.sessions.flatMap((session) => wetDayOf(problem, plan, session) ?? []);
+        const wet = plan.sessions.flatMap((session) => {
+          const found = wetDayOf(problem, plan, session);
+          return found === null ? [] : [{ ...session, ...found }];
+        });
         expect(wet).toHaveLength(plan.sessions.filter(({ slot }) => fit.get(slot)!.fit < LOW_ODDS).length);
         for (const { group, slot, reserve, staff } of wet) {
           const left = plan.sessions.filter((each) => each.group !== group || each.slot !== slot);

@@ -1,21 +1,16 @@
-import type { Phase, PhaseSpan } from '../season';
+import { type Phase, PHASES, type PhaseSpan } from '../season';
 import { CHECKLIST, isOpen, type Standings } from '../skills';
 import { addDays, type CivilDate } from '../units';
 import type { Assignments, PlanningProblem } from './problem';
 
-/** Parts of the year in which a skill can be seen at a hive; a skill that is not named can be shown at any opening. Common practice. */
-const BROOD_TIME = [
-  'first brood',
-  'build-up',
-  'swarm season',
-  'flow',
-  'dearth',
-  'late flow',
-  'making winter bees',
-] as const;
-const DRONE_TIME = ['build-up', 'swarm season', 'flow', 'dearth', 'late flow'] as const;
-const SUPER_TIME = ['swarm season', 'flow', 'dearth', 'late flow', 'making winter bees'] as const;
-export const SEASON_OF_SKILL: Readonly<Record<string, readonly Phase[]>> = {
+/** The year from one phase to another, both with it. */
+const between = (first: Phase, last: Phase): readonly Phase[] =>
+  PHASES.slice(PHASES.indexOf(first), PHASES.indexOf(last) + 1);
+const BROOD_TIME = between('first brood', 'making winter bees');
+const DRONE_TIME = between('build-up', 'late flow');
+const SUPER_TIME = between('swarm season', 'making winter bees');
+/** When a skill can be seen at a hive; one that is not named can be shown at any opening. Common practice. */
+const SEASON_OF_SKILL: Readonly<Record<string, readonly Phase[]>> = {
   'finds-eggs': BROOD_TIME,
   'ages-larvae': BROOD_TIME,
   'adds-brood': BROOD_TIME,

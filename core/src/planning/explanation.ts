@@ -8,6 +8,21 @@ export type PlanItem =
   | { readonly kind: 'hive'; readonly group: string; readonly slot: string; readonly hive: string }
   | { readonly kind: 'staff'; readonly slot: string; readonly hive: string };
 
+/**
+ * Whether a plan has a decision in it.
+ *
+ * @param plan the plan
+ * @param item a session, one of its hives or a visit of the staff
+ * @returns true if it has
+ */
+export const holds = (plan: Assignments, item: PlanItem): boolean =>
+  item.kind === 'staff'
+    ? plan.staff.some(({ slot, hive }) => slot === item.slot && hive === item.hive)
+    : plan.sessions.some(
+        ({ group, slot, hives }) =>
+          group === item.group && slot === item.slot && (item.kind === 'session' || hives.includes(item.hive)),
+      );
+
 /** What something adds to a plan, part by part. */
 export interface Marginal {
   readonly parts: ObjectiveParts;

@@ -60,7 +60,13 @@ export function openingOrder(
   const here = problem.hives.filter(({ id, site }) => !now.taken.has(id) && (site === undefined || site === now.site));
   const moment: PlanningProblem = {
     ...problem,
-    params: { ...problem.params, maxHives: MOST, setupMinutes: 0 },
+    // No sessions are to be won or lost: what is weighed is skills, care and disturbance.
+    params: {
+      ...problem.params,
+      maxHives: MOST,
+      setupMinutes: 0,
+      weights: { ...problem.params.weights, session: 0, shortfall: 0, late: 0, fairness: 0 },
+    },
     slots: [{ ...slot, minutes: 24 * 60, site: now.site }],
     groups: [{ ...group, sessions: 1, slots: ['now'] }],
     supervisors: [{ id: 'supervisor', senior: now.senior, slots: ['now'] }],
@@ -79,9 +85,8 @@ export function openingOrder(
         : [{ group: group.id, slot: 'now', supervisor: 'supervisor', hives: hives.map(({ id }) => id) }],
     staff: [],
   });
-  const nothing = objectiveOf({ ...moment, params: bare(moment) }, opening([]));
-  const worth = (hives: readonly PlanHive[]) =>
-    objectiveOf({ ...moment, params: bare(moment) }, opening(hives)) - nothing;
+  const nothing = objectiveOf(moment, opening([]));
+  const worth = (hives: readonly PlanHive[]) => objectiveOf(moment, opening(hives)) - nothing;
   const forbidden = new Map(
     here.map((hive) => [hive.id, checkPlan(moment, opening([hive])).violations[0]?.says ?? null] as const),
   );
@@ -121,12 +126,6 @@ export function openingOrder(
     );
   return [...opened, ...closed];
 }
-
-/** What a moment's choice is weighed by: no sessions are to be won or lost. */
-const bare = ({ params }: PlanningProblem): PlanningProblem['params'] => ({
-  ...params,
-  weights: { ...params.weights, session: 0, shortfall: 0, late: 0, fairness: 0 },
-});
 
 /** What is worth most with at most three hives in the minutes, those that are kept among them. */
 function bestWithin(

@@ -6,8 +6,6 @@ import { LOW_ODDS } from './troubles';
 
 /** What becomes of a session whose weather does not come. */
 export interface WetDay {
-  readonly group: string;
-  readonly slot: string;
   /** Where it can be held instead while everything else stays, the best such place; null if there is none. */
   readonly reserve: (PlannedSession & { /** Points that the plan loses by it. */ readonly price: number }) | null;
   /** Colonies that cannot wait for the reserve, and where staff open them alone. */
@@ -40,7 +38,7 @@ export function wetDayOf(problem: PlanningProblem, plan: Assignments, session: P
   });
   const staff = pressing.flatMap((hive) => staffFor(free, left, hive, day));
   const needs = problem.groups.find(({ id }) => id === group)!.needs;
-  return { group, slot, reserve, staff, indoors: indoorWork(needs) };
+  return { reserve, staff, indoors: indoorWork(needs) };
 }
 
 /** The same group with as many of the hives as may be, on another day. */

@@ -127,8 +127,8 @@ describe('the planning worker', () => {
       });
       expect(checkPlan(PROBLEM, moved).violations).toEqual([]);
       expect(price).toBeCloseTo(before - objectiveOf(PROBLEM, moved), 9);
-      const mended = ask({ about: 'price', plan, item, lock }) as number;
-      expect(mended).toBeLessThanOrEqual(price + 1e-6);
+      const mended = ask({ about: 'price', plan, item, lock }) as Answers['price'];
+      expect(mended.price).toBeLessThanOrEqual(price + 1e-6);
     }
   });
 

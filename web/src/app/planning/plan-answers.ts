@@ -5,6 +5,7 @@ import {
   comparePlans,
   differencesBetween,
   forceInto,
+  holds,
   marginalOf,
   modelOf,
   objectiveOf,
@@ -62,7 +63,7 @@ function answer(model: PlanModel, question: Exclude<Question, { about: 'problem'
     case 'cells':
       return cells(model, question);
     case 'price':
-      return forced(model, question, MOVES.place)?.price ?? null;
+      return { price: forced(model, question, MOVES.place)?.price ?? null };
     case 'reasons':
       return reasonsOf(problem, question.plan);
     case 'troubles':
@@ -103,15 +104,6 @@ function forced(
   return found && { plan: found.plan, price: worth - found.plan.objective };
 }
 
-/** Whether a plan has an opening already. */
-const isIn = (plan: Assignments, item: PlanItem): boolean =>
-  item.kind === 'staff'
-    ? plan.staff.some(({ slot, hive }) => slot === item.slot && hive === item.hive)
-    : plan.sessions.some(
-        ({ group, slot, hives }) =>
-          group === item.group && slot === item.slot && (item.kind === 'session' || hives.includes(item.hive)),
-      );
-
 /** Other groups and slots for a hive, the cheapest first, and a few that are forbidden. */
 function places(known: PlanModel, { plan, item }: Extract<Question, { about: 'places' }>): readonly OtherPlace[] {
   if (item.kind !== 'hive') return [];
@@ -120,7 +112,7 @@ function places(known: PlanModel, { plan, item }: Extract<Question, { about: 'pl
   const offers = problem.groups.flatMap(({ id: group }) =>
     problem.slots.flatMap(({ id: slot }) => {
       const here: PlanItem = { kind: 'hive', group, slot, hive: item.hive };
-      if (isIn(plan, here)) return [];
+      if (holds(plan, here)) return [];
       const lock: PlanLock = { group, slot, hives: [item.hive] };
       const [rule] = obstaclesTo(problem, nothing, here);
       return [{ lock, says: rule?.says ?? '', free: rule === undefined, own: group === item.group }];
@@ -158,7 +150,7 @@ function cells({ problem }: PlanModel, { plan, item }: Extract<Question, { about
       target.kind === item.kind && (target.kind === 'staff' || item.kind === 'staff' || target.group === item.group),
     );
   return targets
-    .filter((target) => !isIn(plan, target))
+    .filter((target) => !holds(plan, target))
     .sort((a, b) => own(b) - own(a))
     .slice(0, CELLS)
     .map((target) => {

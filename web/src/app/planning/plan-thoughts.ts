@@ -59,8 +59,8 @@ export interface Answers {
   places: readonly OtherPlace[];
   /** Where a hive could be put as the plan stands, near cells first; not all cells of a large board. */
   cells: readonly OtherPlace[];
-  /** What putting it there costs once the plan is mended around it; null where that cannot be. */
-  price: number | null;
+  /** What putting it there costs once the plan is mended around it; no price where that cannot be. */
+  price: { readonly price: number | null };
   /** Price against what as much mending makes of the plan without it. */
   force: { readonly plan: Assignments; readonly price: number } | null;
   'wet day': WetDay | null;

@@ -56,10 +56,8 @@ class FakeWorker {
         { lock: { group: 'dipper', slot: 'thu', hives: ['h4'] }, price: 4.5, says: '' },
         { lock: { group: 'curlew', slot: 'sun', hives: ['h4'] }, price: null, says: 'curlew cannot come at sun.' },
       ],
-      price: 3.2,
+      price: { price: 3.2 },
       'wet day': {
-        group: 'dipper',
-        slot: 'sun',
         reserve: { group: 'dipper', slot: 'mon', supervisor: 'leilani', hives: ['h7'], price: 2.5 },
         staff: [{ slot: 'thu', hive: 'h2' }],
         indoors: [],

@@ -14,6 +14,7 @@ import { RouterLink } from '@angular/router';
 import type { PlanBoard } from '@brave-comb/contract';
 import {
   type Assignments,
+  holds,
   type OpeningReason,
   type PlanItem,
   type PlanLock,
@@ -251,7 +252,7 @@ export class Planner {
       this.why.set(null);
       this.places.set(null);
       if (!plan || !item || !holds(plan, item)) return;
-      void this.thinker.ask({ about: 'why', plan, item }).then((answer) => this.why.set(answer));
+      void this.thinker.askLatest({ about: 'why', plan, item }).then((answer) => answer && this.why.set(answer));
       if (untracked(this.mayPlan))
         void this.thinker
           .askLatest({ about: 'places', plan, item })
@@ -262,7 +263,7 @@ export class Planner {
       this.wet.set(null);
       const session = item?.kind === 'hive' && plan !== null ? sessionAt(plan, item) : undefined;
       if (!plan || !session) return;
-      void this.thinker.ask({ about: 'wet day', plan, session }).then((answer) => this.wet.set(answer));
+      void this.thinker.askLatest({ about: 'wet day', plan, session }).then((answer) => answer && this.wet.set(answer));
     });
     effect(() => {
       const [plan, other] = [this.plan(), this.otherPlan()];
@@ -333,8 +334,13 @@ export class Planner {
     const where = this.say()(`${lock.staff === true ? 'Staff' : lock.group}, ${lock.slot}`);
     const rule = this.offers().get(cell)?.says ?? '';
     this.words.set(`${where}: ${rule === '' ? '…' : this.say()(rule)}`);
-    const price = await this.thinker.askLatest({ about: 'price', plan, item, lock });
-    if (price === null) return;
+    const answer = await this.thinker.askLatest({ about: 'price', plan, item, lock });
+    if (answer === null) return;
+    const { price } = answer;
+    if (price === null) {
+      this.words.set(`${where}: no, ${rule === '' ? 'a rule or a pin does not allow it.' : this.say()(rule)}`);
+      return;
+    }
     this.offers.update((offers) => new Map([...offers, [cell, { price, says: '' }]]));
     const mended = rule === '' ? '' : ' once the rest is mended';
     this.words.set(`${where}: ${pointsText(-price)} points${mended}.`);
@@ -518,16 +524,6 @@ function fits(board: PlanBoard, plan: Assignments): boolean {
     plan.staff.every(({ slot, hive }) => slots.has(slot) && hives.has(hive))
   );
 }
-
-const holds = (plan: Assignments, item: PlanItem): boolean =>
-  item.kind === 'staff'
-    ? plan.staff.some((each) => each.slot === item.slot && each.hive === item.hive)
-    : plan.sessions.some(
-        (each) =>
-          each.group === item.group &&
-          each.slot === item.slot &&
-          (item.kind === 'session' || each.hives.includes(item.hive)),
-      );
 
 const sessionAt = ({ sessions }: Assignments, { group, slot }: Placed) =>
   sessions.find((each) => each.group === group && each.slot === slot);
