@@ -25,7 +25,7 @@ function pace(problem: PlanningProblem): number {
 const highs = await loadHighs();
 const rows = NAMES.map((name) => {
   const problem = read(name) as PlanningProblem;
-  const known = read(`${name}.best`) as InspectionPlan & { bound: number };
+  const known = read(`${name}.best`) as InspectionPlan & { bound: number; optimum?: number };
   const model = modelOf(problem);
   const perSecond = pace(problem);
   const ratioAfter = (seconds: number, bound: number) => {
@@ -48,7 +48,8 @@ const rows = NAMES.map((name) => {
     const plan = solvePlan(problem, { seed: 1, iterations: 40_000, rounds: 100, exact: { highs, seconds: 30 } });
     if ((plan.gap ?? 1) < 1e-6) proven = cpu() - start;
   }
-  bound = Math.min(bound, limit.value);
+  // Middling ones were solved to the end by HiGHS in four to seven minutes.
+  bound = Math.min(known.optimum ?? bound, limit.value);
   return {
     name,
     perSecond,
