@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { ADVICE_KINDS } from '@brave-comb/core/care';
 import { Finding } from './care-calendar';
 import { endpoint } from './endpoint';
-import { FrameSides } from './inspection';
+import { FrameSides } from './inspection-sides';
 import { CivilDate, Id, Instant, list } from './parts';
 
 export const VERDICTS = ['accepted', 'otherwise', 'declined'] as const;

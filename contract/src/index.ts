@@ -58,6 +58,13 @@ export const endpoints = {
   visitFile: inspection.visitFile,
   preparedVisit: inspection.preparedVisit,
   recordEntries: inspection.recordEntries,
+  keepPhoto: inspection.keepPhoto,
+  photo: inspection.photo,
+  askedQuestions: inspection.askedQuestions,
+  answerQuestion: inspection.answerQuestion,
+  liveSession: inspection.liveSession,
+  liveSessionStream: inspection.liveSessionStream,
+  combLedger: inspection.combLedger,
   visitReview: care.visitReview,
   decide: care.decide,
   withdrawDecision: care.withdrawDecision,
@@ -86,7 +93,15 @@ export { openApiOf } from './openapi';
 export { Problem } from './parts';
 export type { Person } from './people';
 export { VERDICTS, type Decision, type Review } from './care';
-export { NewEntry, type EntryVerdict, type Visit, type VisitFile } from './inspection';
+export {
+  NewEntry,
+  type AskedQuestion,
+  type EntryVerdict,
+  type LiveSession,
+  type LiveVisit,
+  type Visit,
+  type VisitFile,
+} from './inspection';
 export type { DaySheet, DayVerdict, GroupSheet, MySession, PlanReasons } from './planning';
 export type { Coverage, HivePlace, Pin, PlanBoard, PlanJob } from './planning-board';
 export { PlanningTerms } from './planning-board';

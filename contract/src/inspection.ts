@@ -1,69 +1,11 @@
 import * as z from 'zod';
-import {
-  EVIDENCE_IDS,
-  LETTERS,
-  QUESTIONS,
-  SKILL_LEVELS,
-  SMOKE_PLACES,
-  STEP_IDS,
-  STOP_REASONS,
-  TRAFFIC,
-} from '@brave-comb/core/inspection';
+import { COMB_GRADES, QUESTIONS, STEP_IDS, VISIT_DEPTHS } from '@brave-comb/core/inspection';
 import { ExpectedState } from './care-calendar';
-import { Layer, HiveTypeName, Stack } from './equipment';
+import { Layer, HiveTypeName, Stack, WeighedLayer } from './equipment';
 import { endpoint } from './endpoint';
-import { Id, Instant, Problem, field, list } from './parts';
-
-const Eighths = z.int('Write whole eighths from 0 to 8.').min(0).max(64);
-const Letter = z.enum(LETTERS);
-
-export const FrameSide = z.object({
-  eighths: z.partialRecord(Letter, Eighths),
-  trace: list(Letter),
-  bees: z.int().min(0).max(64).nullable(),
-  queen: z.boolean(),
-  cells: z.int().min(0).max(999),
-  doubtful: z.boolean(),
-});
-export const SideAddress = z.object({
-  box: z.string().min(1).max(40),
-  frame: z.int().min(1).max(40),
-  face: z.enum(['low', 'high']),
-});
-export const AddressedSide = z.object({ address: SideAddress, side: FrameSide });
-/** Both sides of each frame, in order; `null` for what was not read. */
-export const FrameSides = z.object({ low: FrameSide.nullable(), high: FrameSide.nullable() });
-
-const OutsideLook = z.object({
-  traffic: z.enum(TRAFFIC),
-  pollenIn: z.boolean(),
-  deadBees: z.boolean(),
-  intruders: z.boolean(),
-  note: z.string().max(500),
-});
-const Heading = z.string().max(500);
-
-export const EntryBody = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('step reached'), step: z.enum(STEP_IDS) }),
-  z.object({ kind: z.literal('outside seen'), when: z.enum(['before', 'after']), look: OutsideLook }),
-  z.object({ kind: z.literal('smoke given'), place: z.enum(SMOKE_PLACES) }),
-  z.object({ kind: z.literal('part taken off'), part: z.string().max(40) }),
-  z.object({ kind: z.literal('part put back'), part: z.string().max(40) }),
-  z.object({ kind: z.literal('seams counted'), box: z.string().max(40), seams: z.number().min(0).max(40) }),
-  z.object({ kind: z.literal('frame side recorded'), address: SideAddress, side: FrameSide, seen: Id.nullable() }),
-  z.object({ kind: z.literal('reading settled'), address: SideAddress, keep: Id }),
-  z.object({ kind: z.literal('evidence ticked'), evidence: z.enum(EVIDENCE_IDS), seen: z.boolean() }),
-  z.object({ kind: z.literal('mood noted'), mood: z.int().min(1).max(5) }),
-  z.object({ kind: z.literal('sting counted'), person: Id.nullable() }),
-  z.object({ kind: z.literal('skill judged'), trainee: Id, skill: z.string().max(60), level: z.enum(SKILL_LEVELS) }),
-  z.object({ kind: z.literal('note written'), text: z.string().min(1).max(2000) }),
-  z.object({
-    kind: z.literal('summed up'),
-    summary: z.object({ bees: Heading, brood: Heading, food: Heading, health: Heading }),
-  }),
-  z.object({ kind: z.literal('entry undone'), entry: Id }),
-  z.object({ kind: z.literal('visit closed'), reason: z.enum(STOP_REASONS), note: z.string().max(500) }),
-]);
+import { EntryBody } from './inspection-entries';
+import { AddressedSide, Comb, PartName, Spot } from './inspection-sides';
+import { CivilDate, Id, Instant, Problem, field, list } from './parts';
 
 /** An entry as a device sends it. */
 export const NewEntry = z.object({ id: Id, at: Instant, body: EntryBody });
@@ -111,16 +53,36 @@ export const VisitFile = z.object({
   /** What the colony should look like today; `null` without an earlier visit. */
   expected: ExpectedState.nullable(),
   entries: list(VisitEntry),
-  trainees: list(z.object({ id: Id, name: z.string(), seated: z.boolean() })),
+  /** Combs of each box as they were found, in order. */
+  combs: list(z.object({ box: PartName, combs: list(Comb) })),
+  /** Combs that are in store and could go in, and the other hives of the site. */
+  reserve: list(z.object({ comb: Comb, store: z.string() })),
+  neighbours: list(z.object({ id: Id, number: z.string() })),
+  /** How deep the hour and the season let anybody go, and why. */
+  depth: z.object({ allowed: z.enum(VISIT_DEPTHS), why: z.string() }),
+  /** What speaks for care with this colony, most pressing first. */
+  cautions: list(z.string()),
+  /** Why it must be left alone, what disease is suspected; `null` where nothing is. */
+  lock: z.string().nullable(),
+  suspicion: z.string().nullable(),
+  late: z.boolean(),
+  robbingSeason: z.boolean(),
+  /** What each part above the nest would weigh, and who lifts it. */
+  lifting: list(WeighedLayer),
+  trainees: list(z.object({ id: Id, name: z.string(), seated: z.boolean(), note: z.string().nullable() })),
   /** Skills open in the group, those that most trainees need first. */
   skills: list(z.object({ id: z.string(), name: z.string(), open: list(Id) })),
   weather: z.object({ temperature: z.number(), gust: z.number(), rainFrom: Instant.nullable() }).nullable(),
-  limits: z.object({ openMinutes: z.number(), broodMinutes: z.number() }),
+  /** Minutes that the hive and a brood frame may be open, and what shortened the hive's. */
+  limits: z.object({ openMinutes: z.number(), because: list(z.string()), broodMinutes: z.number() }),
+  /** What the lead answered to what was asked at this hive. */
+  answers: list(z.object({ question: z.string(), answer: z.string() })),
   emergency: Emergency,
 });
 export type VisitFile = z.output<typeof VisitFile>;
 
 const visitParam = z.object({ visit: Id });
+const anyRole = ['lead', 'supervisor', 'trainee'] as const;
 
 export const startVisit = endpoint({
   method: 'POST',
@@ -140,8 +102,8 @@ export const startVisit = endpoint({
 export const visitFile = endpoint({
   method: 'GET',
   path: '/api/visits/:visit',
-  access: field,
-  summary: 'A visit with everything needed at the hive',
+  access: anyRole,
+  summary: 'A visit with everything needed at the hive; a trainee of the group may record in it',
   params: visitParam,
   response: VisitFile,
 });
@@ -149,7 +111,7 @@ export const visitFile = endpoint({
 export const recentVisits = endpoint({
   method: 'GET',
   path: '/api/visits',
-  access: ['lead', 'supervisor', 'trainee'],
+  access: anyRole,
   summary: 'The latest visits of the groups that one may see, newest first',
   response: z.object({ visits: list(Visit) }),
 });
@@ -165,7 +127,7 @@ export type EntryVerdict = z.output<typeof EntryVerdict>;
 export const recordEntries = endpoint({
   method: 'POST',
   path: '/api/visits/:visit/entries',
-  access: field,
+  access: anyRole,
   summary:
     'Record entries of a visit, in order; entries known already do no harm, a refused one leaves the others standing',
   params: visitParam,
@@ -183,4 +145,150 @@ export const preparedVisit = endpoint({
     'What a device needs to open a visit later without signal: the file of a visit not yet started, with an id to start it by',
   params: z.object({ session: Id, hive: Id }),
   response: VisitFile,
+});
+
+export const PHOTO_LIMIT = 700_000;
+
+export const keepPhoto = endpoint({
+  method: 'POST',
+  path: '/api/visits/:visit/photos',
+  access: anyRole,
+  summary: 'Keep a photo of a visit, scaled down on the device; sent twice, it is kept once',
+  params: visitParam,
+  body: z.object({
+    id: Id,
+    takenAt: Instant,
+    /** JPEG in base64, without a data prefix. */
+    jpeg: z
+      .base64('The photo is not base64.')
+      .max(PHOTO_LIMIT, 'The photo is too large: scale it down to 1600 points.'),
+  }),
+  response: z.object({ id: Id }),
+});
+
+export const photo = endpoint({
+  method: 'GET',
+  path: '/api/photos/:photo',
+  access: anyRole,
+  summary: 'A photo of a visit that one may see',
+  params: z.object({ photo: Id }),
+  response: z.object({ id: Id, visit: Id, takenAt: Instant, jpeg: z.string() }),
+});
+
+const AskedQuestion = z.object({
+  id: Id,
+  visit: Id,
+  hiveNumber: z.string(),
+  group: z.string(),
+  text: z.string(),
+  askedBy: z.string(),
+  /** Trainee whose question it is, when somebody else wrote it down. */
+  person: z.string().nullable(),
+  askedAt: Instant,
+  zone: z.string(),
+  spot: Spot.nullable(),
+  photo: Id.nullable(),
+  sure: z.int().nullable(),
+  answer: z.object({ text: z.string(), by: z.string(), at: Instant }).nullable(),
+});
+export type AskedQuestion = z.output<typeof AskedQuestion>;
+
+export const askedQuestions = endpoint({
+  method: 'GET',
+  path: '/api/questions',
+  access: anyRole,
+  summary: 'Questions asked and marks that nobody could name, open ones first',
+  response: z.object({ questions: list(AskedQuestion) }),
+});
+
+export const answerQuestion = endpoint({
+  method: 'POST',
+  path: '/api/questions/:question/answer',
+  access: field,
+  summary: 'Answer a question; a later answer replaces an earlier one',
+  params: z.object({ question: Id }),
+  body: z.object({ text: z.string().trim().min(1, 'Write the answer.').max(1000) }),
+  response: AskedQuestion,
+});
+
+/** One hive of a session as it stands now. */
+const LiveVisit = z.object({
+  visit: Id,
+  hiveNumber: z.string(),
+  group: z.string(),
+  supervisor: z.string(),
+  step: z.enum(STEP_IDS),
+  openedAt: Instant.nullable(),
+  closedAt: Instant.nullable(),
+  allowedMinutes: z.number(),
+  sidesRead: z.int(),
+  sides: z.int(),
+  mood: z.int().nullable(),
+  stings: z.int(),
+  lastEntryAt: Instant.nullable(),
+  /** What wants the lead's eye, most pressing first. */
+  warnings: list(z.string()),
+});
+export type LiveVisit = z.output<typeof LiveVisit>;
+const LiveSession = z.object({
+  session: Id,
+  at: Instant,
+  visits: list(LiveVisit),
+  /** Groups that have not opened a hive yet. */
+  waiting: list(z.object({ group: z.string(), hiveNumber: z.string() })),
+});
+export type LiveSession = z.output<typeof LiveSession>;
+
+const sessionParam = z.object({ session: Id });
+export const liveSession = endpoint({
+  method: 'GET',
+  path: '/api/sessions/:session/live',
+  access: field,
+  summary: 'All hives of a session as they stand now',
+  params: sessionParam,
+  response: LiveSession,
+});
+
+export const liveSessionStream = endpoint({
+  method: 'GET',
+  path: '/api/sessions/:session/live/stream',
+  access: field,
+  summary: 'All hives of a session, again whenever something changes',
+  params: sessionParam,
+  response: LiveSession,
+  streams: true,
+});
+
+const StoredComb = z.object({
+  comb: Comb,
+  /** Where it is: hive, box and place, or a store. */
+  hiveNumber: z.string().nullable(),
+  box: z.string().nullable(),
+  place: z.int().nullable(),
+  store: z.string().nullable(),
+  donorNumber: z.string().nullable(),
+  since: CivilDate,
+  /** Grade by age and what was seen on it last. */
+  grade: z.enum(COMB_GRADES),
+  why: z.string(),
+});
+export const combLedger = endpoint({
+  method: 'GET',
+  path: '/api/combs',
+  access: field,
+  summary: 'Combs in store and those due for renewal, with where every moved comb came from and went',
+  response: z.object({
+    stock: list(z.object({ store: z.string(), kind: z.string(), count: z.int() })),
+    combs: list(StoredComb),
+    moves: list(
+      z.object({
+        at: Instant,
+        visit: Id,
+        label: z.string(),
+        from: z.string(),
+        to: z.string(),
+        reason: z.string(),
+      }),
+    ),
+  }),
 });

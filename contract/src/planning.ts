@@ -1,9 +1,9 @@
 import * as z from 'zod';
-import { ROLES as HIVE_ROLES } from '@brave-comb/core/planning';
+import { ROLES as HIVE_ROLES } from '@brave-comb/core/inspection';
 import { DEPTHS, HINDRANCES } from '@brave-comb/core/weather';
 import { ROLES, endpoint } from './endpoint';
 import { WeighedLayer } from './equipment';
-import { FrameSides } from './inspection';
+import { FrameSides } from './inspection-sides';
 import { CivilDate, Id, Instant, Share, Span, field, list } from './parts';
 
 const Depth = z.enum(DEPTHS);

@@ -1,3 +1,4 @@
+import { POLLEN_COLOUR_NAMES } from '@brave-comb/core/inspection';
 import {
   ALIVE_STATES,
   CLIMATE_BANDS,
@@ -5,7 +6,6 @@ import {
   FLOW_SIGN_NAMES,
   FLOW_STATES,
   PHASES,
-  POLLEN_COLOUR_NAMES,
   SCALE_EVENTS,
   SEASON_EVENTS,
 } from '@brave-comb/core/season';

@@ -1,10 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { NewEntry, endpoints, openApiOf } from '../src';
+import { ADDRESSES } from '../src/addresses';
 
 describe('the endpoint table', () => {
   it('names every address once', () => {
     const addresses = Object.values(endpoints).map(({ method, path }) => `${method} ${path}`);
     expect(new Set(addresses).size).toBe(addresses.length);
+  });
+
+  it('has its addresses apart from its schemas (npm run addresses)', () => {
+    const table = Object.entries(endpoints).map(([name, { method, path }]) => [name, [method, path]]);
+    expect(ADDRESSES).toEqual(Object.fromEntries(table));
   });
 
   it('changes nothing on GET and asks for a sign-in wherever it is not said to be open', () => {

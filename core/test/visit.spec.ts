@@ -22,8 +22,8 @@ const reading = (frame: number, face: 'low' | 'high', line: string, by = 'tomasz
   entry({ kind: 'frame side recorded', address: { box: 'brood', frame, face }, side: parseSide(line), seen }, by);
 
 describe('a visit told from its entries', () => {
-  it('starts outside, with nothing read', () => {
-    expect(recordOf([])).toMatchObject({ step: 'outside', sides: {}, partsOff: [], closed: null, openedAt: null });
+  it('starts before anything is opened, with nothing read', () => {
+    expect(recordOf([])).toMatchObject({ step: 'before', sides: {}, partsOff: [], closed: null, openedAt: null });
   });
 
   it('keeps the latest reading of each side', () => {
@@ -141,9 +141,10 @@ describe('the order of things', () => {
     { id: 'roof', kind: 'roof' },
   ];
 
-  it('is outside, smoke, open, outermost frame, frames, close in reverse', () => {
+  it('is people and gear, outside, smoke, open, outermost frame, frames, close in reverse', () => {
     const script = openingScript('national', stack, 'brood');
     expect(script.map((step) => step.id)).toEqual([
+      'before',
       'outside',
       'smoke',
       'open',

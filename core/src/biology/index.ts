@@ -1,3 +1,4 @@
+export * from './brood-due';
 export * from './development';
 export * from './emergence';
 export * from './last-laying';

@@ -1,23 +1,33 @@
-import type { SkillLevel } from './levels';
+import type { BeeSign } from './signs';
+import type { CheckId } from './checks';
+import type { CombMove } from './combs';
+import type { Letter } from './contents';
+import type { FindingId } from './findings';
 import type { FrameSide, SideAddress } from './frame-side';
+import type { GuardId } from './guard-ids';
+import type { SkillLevel } from './levels';
+import type { Measure } from './measures';
+import type { OutsideLook } from './outside';
 import type { EvidenceId } from './questions';
+import type { Role } from './roles';
+import type { Spot } from './spots';
 import type { StepId } from './steps';
 
-export const TRAFFIC = ['none', 'little', 'steady', 'heavy'] as const;
 export const SMOKE_PLACES = ['entrance', 'under the lid', 'between boxes', 'over the frames'] as const;
 export const STOP_REASONS = ['question answered', 'time', 'weather', 'temper', 'people', 'finding', 'other'] as const;
+export const INCIDENTS = [
+  'sting reaction',
+  'smoke or burn',
+  'lift or fall',
+  'queen hurt',
+  'comb fell',
+  'hive knocked',
+  'other',
+] as const;
+export const PHOTO_SUBJECTS = ['side', 'eggs', 'mark', 'seams', 'part', 'outside'] as const;
 
 /** How the bees sound, from 1 quiet to 5 close up now. */
 export const MOODS = ['quiet', 'easy', 'lively', 'testing', 'close'] as const;
-
-/** What was seen at the entrance before opening, or after closing. */
-export interface OutsideLook {
-  readonly traffic: (typeof TRAFFIC)[number];
-  readonly pollenIn: boolean;
-  readonly deadBees: boolean;
-  readonly intruders: boolean;
-  readonly note: string;
-}
 
 /** The four headings of a summary, in the reader's own words. */
 export interface Summary {
@@ -27,14 +37,44 @@ export interface Summary {
   readonly health: string;
 }
 
-/** Something done or seen during a visit. Entries are only ever added; {@link Undone} takes one back. */
+/** A box summed up without lifting all its frames. */
+export interface BoxSummary {
+  /** Seams of bees from above, `null` when not counted. */
+  readonly seams: number | null;
+  /** Frames with brood, with food, drawn and still bare; `null` when not looked at. */
+  readonly brood: number | null;
+  readonly food: number | null;
+  readonly drawn: number | null;
+  readonly bare: number | null;
+  readonly note: string;
+}
+
+/** Something done or seen during a visit. Entries are only ever added; {@link Undone} takes one back, also another of its kind. */
 export type EntryBody =
   | { readonly kind: 'step reached'; readonly step: StepId }
   | { readonly kind: 'outside seen'; readonly when: 'before' | 'after'; readonly look: OutsideLook }
-  | { readonly kind: 'smoke given'; readonly place: (typeof SMOKE_PLACES)[number] }
+  | { readonly kind: 'role given'; readonly role: Role; readonly person: string }
+  | {
+      readonly kind: 'checked';
+      readonly check: CheckId;
+      readonly ok: boolean;
+      /** Whose veil or glasses; `null` for what concerns nobody by name. */
+      readonly person: string | null;
+    }
+  | {
+      readonly kind: 'smoke given';
+      readonly place: (typeof SMOKE_PLACES)[number];
+      readonly puffs?: number | undefined;
+    }
   | { readonly kind: 'part taken off'; readonly part: string }
   | { readonly kind: 'part put back'; readonly part: string }
+  | { readonly kind: 'box opened'; readonly box: string }
+  | { readonly kind: 'box tipped'; readonly box: string }
   | { readonly kind: 'seams counted'; readonly box: string; readonly seams: number }
+  | { readonly kind: 'box summed up'; readonly box: string; readonly summary: BoxSummary }
+  | { readonly kind: 'frame lifted'; readonly box: string; readonly frame: number }
+  | { readonly kind: 'frame set back'; readonly box: string; readonly frame: number }
+  | ({ readonly kind: 'comb moved' } & CombMove)
   | {
       readonly kind: 'frame side recorded';
       readonly address: SideAddress;
@@ -43,11 +83,72 @@ export type EntryBody =
       readonly seen: string | null;
     }
   | { readonly kind: 'reading settled'; readonly address: SideAddress; readonly keep: string }
+  | {
+      readonly kind: 'side guessed';
+      readonly person: string;
+      readonly address: SideAddress;
+      readonly letters: readonly Letter[];
+    }
+  | {
+      readonly kind: 'side read by trainee';
+      readonly person: string;
+      readonly address: SideAddress;
+      readonly side: FrameSide;
+    }
+  | {
+      /** A doubt about eggs (or another content) settled later, mostly by a photo. */
+      readonly kind: 'confirmed afterwards';
+      readonly address: SideAddress;
+      readonly letter: Letter;
+      readonly there: boolean;
+    }
+  | { readonly kind: 'queen accounted for'; readonly how: 'on her frame' | 'seen going in' | 'not seen again' }
   | { readonly kind: 'evidence ticked'; readonly evidence: EvidenceId; readonly seen: boolean }
+  | {
+      readonly kind: 'finding noted';
+      readonly finding: FindingId;
+      readonly found: boolean;
+      readonly count: number | null;
+      /** How sure, percent; `null` when not asked. */
+      readonly sure: number | null;
+      readonly spot: Spot | null;
+      readonly note: string;
+    }
+  | { readonly kind: 'measured'; readonly measure: Measure }
   | { readonly kind: 'mood noted'; readonly mood: number }
+  | { readonly kind: 'sign noticed'; readonly sign: BeeSign }
   | { readonly kind: 'sting counted'; readonly person: string | null }
-  | { readonly kind: 'skill judged'; readonly trainee: string; readonly skill: string; readonly level: SkillLevel }
+  | {
+      readonly kind: 'incident noted';
+      readonly what: (typeof INCIDENTS)[number];
+      readonly person: string | null;
+      readonly text: string;
+    }
+  | {
+      readonly kind: 'skill judged';
+      readonly trainee: string;
+      readonly skill: string;
+      readonly level: SkillLevel;
+      readonly prompt?: string | undefined;
+      readonly note?: string | undefined;
+    }
   | { readonly kind: 'note written'; readonly text: string }
+  | {
+      /** A question or a mark that nobody could name: it goes to the lead's list. */
+      readonly kind: 'question asked';
+      readonly text: string;
+      readonly person: string | null;
+      readonly spot: Spot | null;
+      readonly photo: string | null;
+      readonly sure: number | null;
+    }
+  | {
+      readonly kind: 'photo taken';
+      readonly photo: string;
+      readonly of: (typeof PHOTO_SUBJECTS)[number];
+      readonly spot: Spot | null;
+    }
+  | { readonly kind: 'guard overridden'; readonly guard: GuardId; readonly reason: string }
   | { readonly kind: 'summed up'; readonly summary: Summary }
   | Undone
   | { readonly kind: 'visit closed'; readonly reason: (typeof STOP_REASONS)[number]; readonly note: string };

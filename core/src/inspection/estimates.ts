@@ -15,6 +15,8 @@ export const READING_SPREAD = 0.5;
 export const TRACE_EIGHTHS = 0.25;
 /** Bees on a side that was read without counting them are taken from the counted sides, within two eighths. */
 const UNCOUNTED_SPREAD = 2;
+/** Part of the spread by which an unread side may hold what its neighbours do not. Common practice. */
+const MAY_HOLD = 0.3;
 const IN_19_OF_20 = 1.96;
 
 /** A reckoned figure with the range that holds it 19 times in 20. */
@@ -28,6 +30,8 @@ export interface Estimate {
 export interface SideOfKind {
   readonly frame: FrameKindId;
   readonly side: FrameSide;
+  /** How far the side may stray, in eighths, when nobody looked at it and it is only assumed. */
+  readonly spread?: number;
 }
 
 /** What the sides read so far add up to. Frames are full-frame equivalents: sixteen eighths are one. */
@@ -67,7 +71,7 @@ export function estimateColony(sides: readonly SideOfKind[]): ColonyEstimate {
   const workerCells = byArea(['E', 'L', 'S'], WORKER_CELLS_PER_DM2, 0);
   const droneCells = byArea(['D'], DRONE_CELLS_PER_DM2, 0);
   return {
-    sidesRead: sides.length,
+    sidesRead: sides.filter(({ spread }) => spread === undefined).length,
     framesOfBees: beesOn(sides, () => 1 / (2 * EIGHTHS), 2),
     bees: beesOn(sides, (frame) => (combArea(frame) / EIGHTHS) * BEES_PER_DM2, 0),
     eggs: frames(['E']),
@@ -94,14 +98,14 @@ function sumOf(
 ): Estimate {
   let value = 0;
   let variance = 0;
-  for (const { frame, side } of sides) {
+  for (const { frame, side, spread: assumed } of sides) {
     const eighths = letters.reduce(
       (sum, letter) => sum + (side.eighths[letter] ?? (side.trace.includes(letter) ? TRACE_EIGHTHS : 0)),
       0,
     );
-    if (eighths === 0) continue;
     value += eighths * worth(frame);
-    variance += (Math.min(READING_SPREAD, eighths) * worth(frame)) ** 2;
+    const stray = assumed === undefined ? Math.min(READING_SPREAD, eighths) : assumed * (eighths > 0 ? 1 : MAY_HOLD);
+    variance += (stray * worth(frame)) ** 2;
   }
   return spread(value, variance, decimals);
 }
@@ -111,14 +115,15 @@ function beesOn(
   worth: (frame: FrameKindId) => number,
   decimals: number,
 ): Estimate | null {
-  const counted = sides.filter(({ side }) => side.bees !== null);
+  const counted = sides.filter(({ side, spread: assumed }) => side.bees !== null && assumed === undefined);
   if (counted.length === 0) return null;
   const mean = counted.reduce((sum, { side }) => sum + (side.bees ?? 0), 0) / counted.length;
   let value = 0;
   let variance = 0;
-  for (const { frame, side } of sides) {
+  for (const { frame, side, spread: assumed } of sides) {
     value += (side.bees ?? mean) * worth(frame);
-    variance += ((side.bees === null ? UNCOUNTED_SPREAD : READING_SPREAD) * worth(frame)) ** 2;
+    const stray = Math.max(assumed ?? 0, side.bees === null ? UNCOUNTED_SPREAD : READING_SPREAD);
+    variance += (stray * worth(frame)) ** 2;
   }
   return spread(value, variance, decimals);
 }

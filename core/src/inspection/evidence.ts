@@ -1,5 +1,6 @@
 import type { Letter } from './contents';
-import { type FrameSide, type SideAddress, toward } from './frame-side';
+import { FINDINGS } from './findings';
+import { type FrameSide, type SideAddress, hasMark, shows, toward } from './frame-side';
 import type { EvidenceId, Question } from './questions';
 import type { VisitRecord } from './record';
 
@@ -26,6 +27,7 @@ const ASKS: Readonly<Record<Question, readonly EvidenceId[]>> = {
   room: ['room'],
   stores: ['stores'],
   health: ['sealed brood', 'healthy brood'],
+  pests: ['pests'],
 };
 /** Usual pace with a trainee group, minutes a frame. Common practice; the visit's own pace takes over. */
 const MINUTES_A_FRAME = 1.4;
@@ -56,7 +58,7 @@ export function seenEnough(
   const nest = nestOf(record, box, frames);
   const asked = new Set<EvidenceId>(questions.flatMap((question) => ASKS[question]));
   const evidence = [
-    stage(record, nest, asked, 'eggs', 'E', 'read the middle of the nest'),
+    stage(record, nest, asked, 'eggs', 'E', eggsHide(record, nest) ?? 'read the middle of the nest'),
     stage(record, nest, asked, 'young larvae', 'L', 'read the middle of the nest'),
     stage(record, nest, asked, 'sealed brood', 'S', 'read the middle of the nest'),
     queen(record, nest, asked),
@@ -64,6 +66,7 @@ export function seenEnough(
     room(record, nest, asked),
     stores(record, nest, asked),
     healthyBrood(record, asked),
+    pests(record, asked),
     doubtful(nest),
   ]
     .filter((each): each is Evidence => each !== null)
@@ -108,8 +111,24 @@ function nestOf(record: VisitRecord, box: string, frames: number): Nest {
   };
 }
 
-const shows = (side: FrameSide, letter: Letter): boolean =>
-  (side.eighths[letter] ?? 0) > 0 || side.trace.includes(letter);
+/** Why eggs that nobody saw may be there all the same; `null` when they would show. */
+function eggsHide(record: VisitRecord, nest: Nest): string | null {
+  const dark = record.checks.some(({ check, ok }) => check === 'light' && !ok);
+  const pale = framesWith(nest, (side) => hasMark(side, 'pale foundation'));
+  if (nest.sides.length === 0 || (!dark && pale.length === 0)) return null;
+  return `not seen, may be there: ${dark ? 'too little light' : `pale foundation on ${listed(pale)}`}; take a photo`;
+}
+
+/**
+ * Whether "no eggs" may be said: light was good, foundation dark enough, and nobody read without the glasses they need.
+ *
+ * @param record the visit
+ * @returns false when eggs count as "not seen" only
+ */
+export const eggsWouldShow = (record: VisitRecord): boolean =>
+  !record.checks.some(({ check, ok }) => (check === 'light' || check === 'glasses') && !ok) &&
+  !Object.values(record.sides).some(({ side }) => hasMark(side, 'pale foundation'));
+
 const listed = (frames: readonly number[]): string => [...new Set(frames)].sort((a, b) => a - b).join(', ');
 const framesWith = (nest: Nest, test: (side: FrameSide) => boolean): readonly number[] =>
   nest.sides.filter(({ side }) => test(side)).map(({ address }) => address.frame);
@@ -125,6 +144,13 @@ function stage(
   if (!asked.has(id)) return null;
   const on = framesWith(nest, (side) => shows(side, letter));
   if (on.length > 0) return { id, state: 'seen', where: `on ${listed(on)}` };
+  const later = record.confirmed.filter((each) => each.letter === letter && each.there);
+  if (later.length > 0)
+    return {
+      id,
+      state: 'seen',
+      where: `on ${listed(later.map(({ address }) => address.frame))}, confirmed afterwards`,
+    };
   return record.ticks[id] ? { id, state: 'seen', where: 'ticked by hand' } : { id, state: 'missing', where: look };
 }
 
@@ -168,8 +194,29 @@ function stores(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>)
   return { id: 'stores', state: 'missing', where: `look at ${listed(rest)}` };
 }
 
+/** Pests count as looked for when mites were sampled, or mites, beetles or moth noted as found or not found. */
+function pests(record: VisitRecord, asked: ReadonlySet<EvidenceId>): Evidence | null {
+  if (!asked.has('pests')) return null;
+  const sampled = record.measures.some(
+    ({ measure }) => measure.what === 'mites on bees' || measure.what === 'mites in drone brood',
+  );
+  const looked = record.findings.filter(({ finding }) => FINDINGS[finding].group === 'pests');
+  if (record.ticks.pests || sampled || looked.length > 0)
+    return { id: 'pests', state: 'seen', where: sampled ? 'mites sampled' : 'looked for' };
+  return { id: 'pests', state: 'missing', where: 'take a mite sample, or note what was looked for' };
+}
+
 function healthyBrood(record: VisitRecord, asked: ReadonlySet<EvidenceId>): Evidence | null {
   if (!asked.has('healthy brood')) return null;
+  const looked = record.findings.filter(({ finding }) => FINDINGS[finding].group === 'disease');
+  if (looked.length > 0) {
+    const found = looked.filter((each) => each.found).map(({ finding }) => FINDINGS[finding].name);
+    return {
+      id: 'healthy brood',
+      state: 'seen',
+      where: found.length > 0 ? `found: ${found.join(', ')}` : `${looked.length} looked for, none found`,
+    };
+  }
   return record.ticks['healthy brood']
     ? { id: 'healthy brood', state: 'seen', where: 'larvae pearly, lids even' }
     : { id: 'healthy brood', state: 'missing', where: 'larvae pearly? lids even, none sunken?' };
@@ -186,6 +233,6 @@ function framesFor(id: EvidenceId, nest: Nest): readonly number[] {
   if (id === 'doubtful sides') return framesWith(nest, (side) => side.doubtful);
   if (id === 'room') return edges(nest).filter((frame) => !nest.readFrames.includes(frame));
   if (id === 'stores') return [1, nest.frames].filter((frame) => !nest.readFrames.includes(frame));
-  if (id === 'healthy brood') return [];
+  if (id === 'healthy brood' || id === 'pests') return [];
   return nest.around;
 }

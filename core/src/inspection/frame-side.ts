@@ -1,4 +1,7 @@
 import { CONTENTS, LETTERS, type Letter } from './contents';
+import { type MarkId, isSuspect } from './marks';
+import type { PollenColour } from './pollen-colours';
+import type { QueenCell } from './queen-cells';
 
 export const EIGHTHS = 8;
 
@@ -15,6 +18,12 @@ export interface FrameSide {
   readonly cells: number;
   /** Wants a second look before closing. */
   readonly doubtful: boolean;
+  /** What else was seen on it. */
+  readonly marks?: readonly MarkId[] | undefined;
+  /** Colours of stored pollen. */
+  readonly pollens?: readonly PollenColour[] | undefined;
+  /** Those of the {@link cells} that were looked into. */
+  readonly queenCells?: readonly QueenCell[] | undefined;
 }
 
 export const EMPTY_SIDE: FrameSide = { eighths: {}, trace: [], bees: null, queen: false, cells: 0, doubtful: false };
@@ -47,7 +56,37 @@ export const isBlank = (side: FrameSide): boolean =>
   side.bees === null &&
   !side.queen &&
   side.cells === 0 &&
-  !side.doubtful;
+  !side.doubtful &&
+  (side.marks ?? []).length === 0 &&
+  (side.pollens ?? []).length === 0;
+
+/** Whether a content was seen on a side, be it only a few cells. */
+export const shows = (side: FrameSide, letter: Letter): boolean =>
+  (side.eighths[letter] ?? 0) > 0 || side.trace.includes(letter);
+
+export const hasMark = (side: FrameSide, id: MarkId): boolean => side.marks?.includes(id) === true;
+
+/** Sets a mark, or takes it back. A suspect mark makes the side doubtful; taking it back leaves the doubt to be settled by a second look. */
+export function toggleMark(side: FrameSide, id: MarkId): FrameSide {
+  const marks = side.marks ?? [];
+  if (marks.includes(id)) return { ...side, marks: marks.filter((each) => each !== id) };
+  return { ...side, marks: [...marks, id], doubtful: side.doubtful || isSuspect(id) };
+}
+
+/** Notes a colour of stored pollen, or takes it back. */
+export function togglePollen(side: FrameSide, colour: PollenColour): FrameSide {
+  const pollens = side.pollens ?? [];
+  return {
+    ...side,
+    pollens: pollens.includes(colour) ? pollens.filter((each) => each !== colour) : [...pollens, colour],
+  };
+}
+
+/** Adds a queen cell that was looked into. */
+export function addQueenCell(side: FrameSide, cell: QueenCell): FrameSide {
+  const queenCells = [...(side.queenCells ?? []), cell];
+  return { ...side, queenCells, cells: Math.max(side.cells, queenCells.length) };
+}
 
 /**
  * What is wrong with a side, in words that say what to do.
@@ -71,6 +110,8 @@ export function sideProblem(side: FrameSide): string | null {
   if (!Number.isInteger(side.cells) || side.cells < 0 || side.cells > 60) {
     return `${side.cells} queen cells: write a whole number from 0 to 60.`;
   }
+  const told = side.queenCells?.length ?? 0;
+  if (told > side.cells) return `${told} queen cells are described, ${side.cells} counted: count them again.`;
   return null;
 }
 

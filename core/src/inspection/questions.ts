@@ -1,5 +1,5 @@
 /** What a visit can be opened for. */
-export const QUESTIONS = ['laying', 'queen cells', 'room', 'stores', 'health'] as const;
+export const QUESTIONS = ['laying', 'queen cells', 'room', 'stores', 'health', 'pests'] as const;
 export type Question = (typeof QUESTIONS)[number];
 
 export const EVIDENCE_IDS = [
@@ -11,6 +11,7 @@ export const EVIDENCE_IDS = [
   'room',
   'stores',
   'healthy brood',
+  'pests',
   'doubtful sides',
 ] as const;
 export type EvidenceId = (typeof EVIDENCE_IDS)[number];

@@ -1,7 +1,11 @@
-import type { EntryBody, OutsideLook, Summary, VisitEntry } from './entries';
-import type { EvidenceId } from './questions';
+import type { CombMove } from './combs';
+import type { BoxSummary, EntryBody, Summary, VisitEntry } from './entries';
 import { type FrameSide, type SideAddress, sideKey } from './frame-side';
+import type { OutsideLook } from './outside';
+import type { EvidenceId } from './questions';
+import type { Role } from './roles';
 import { formatSide } from './shorthand';
+import type { NotedSign } from './signs';
 import type { StepId } from './steps';
 
 /** A reading with who made it. */
@@ -13,7 +17,15 @@ export interface SideReading {
   readonly side: FrameSide;
 }
 
-type Noted<K extends EntryBody['kind']> = Extract<EntryBody, { kind: K }> & Pick<VisitEntry, 'id' | 'at' | 'by'>;
+/** An entry of one kind with its id, time and author. */
+export type Noted<K extends EntryBody['kind']> = Extract<EntryBody, { kind: K }> & Pick<VisitEntry, 'id' | 'at' | 'by'>;
+
+/** A frame out of its box. */
+export interface FrameOut {
+  readonly box: string;
+  readonly frame: number;
+  readonly since: string;
+}
 
 /** A visit as its entries tell it. Plain data, so that it can be stored, sent and compared. */
 export interface VisitRecord {
@@ -28,66 +40,152 @@ export interface VisitRecord {
     readonly readings: readonly [SideReading, SideReading];
   }[];
   readonly outside: Readonly<Partial<Record<'before' | 'after', OutsideLook>>>;
+  /** Whom each job was given to by hand, latest last. */
+  readonly roles: readonly Noted<'role given'>[];
+  /** Latest answer to each check, for each person asked. */
+  readonly checks: readonly Noted<'checked'>[];
   readonly smoke: readonly Noted<'smoke given'>[];
   /** Parts that are off now, in the order they came off. */
   readonly partsOff: readonly string[];
+  /** Parts that came off at any time. */
+  readonly partsEverOff: readonly string[];
+  /** Boxes that were opened, in order. */
+  readonly boxes: readonly Noted<'box opened'>[];
+  readonly tipped: readonly string[];
   /** Seams of bees counted from above, by box. */
   readonly seams: Readonly<Record<string, number>>;
+  readonly summaries: Readonly<Record<string, BoxSummary>>;
+  /** The frame in hand. */
+  readonly inHand: FrameOut | null;
+  /** Frames that stand aside: the first of each box, until it is set back. */
+  readonly aside: readonly FrameOut[];
+  /** Seconds that each frame was out, by box and number, when it was set back. */
+  readonly exposures: readonly { readonly box: string; readonly frame: number; readonly seconds: number }[];
+  readonly moves: readonly (CombMove & Pick<VisitEntry, 'id'>)[];
+  /** The side on which the queen was seen last. */
+  readonly queen: SideReading | null;
+  readonly queenAccounted: Noted<'queen accounted for'> | null;
+  readonly guesses: readonly Noted<'side guessed'>[];
+  readonly traineeReadings: readonly Noted<'side read by trainee'>[];
+  readonly confirmed: readonly Noted<'confirmed afterwards'>[];
   readonly ticks: Readonly<Partial<Record<EvidenceId, boolean>>>;
+  readonly findings: readonly Noted<'finding noted'>[];
+  readonly measures: readonly Noted<'measured'>[];
+  /** Latest mood. */
   readonly mood: number | null;
+  readonly moods: readonly Noted<'mood noted'>[];
+  /** What the bees showed, stings among it. */
+  readonly signs: readonly NotedSign[];
   readonly stings: readonly Noted<'sting counted'>[];
+  readonly incidents: readonly Noted<'incident noted'>[];
   /** Latest judgement of each trainee in each skill. */
   readonly judgements: readonly Noted<'skill judged'>[];
   readonly notes: readonly Noted<'note written'>[];
+  readonly questions: readonly Noted<'question asked'>[];
+  readonly photos: readonly Noted<'photo taken'>[];
+  readonly overrides: readonly Noted<'guard overridden'>[];
   readonly summary: Summary | null;
   readonly closed: Noted<'visit closed'> | null;
   /** Entries that still count and can be taken back, oldest first. */
   readonly undoable: readonly string[];
+  /** The entry that took something back last, while nothing new was entered: taking it back brings that again. */
+  readonly redoable: string | null;
 }
 
 type Draft = { -readonly [K in keyof VisitRecord]: VisitRecord[K] };
 
+const BLANK: VisitRecord = {
+  step: 'before',
+  openedAt: null,
+  sides: {},
+  conflicts: [],
+  outside: {},
+  roles: [],
+  checks: [],
+  smoke: [],
+  partsOff: [],
+  partsEverOff: [],
+  boxes: [],
+  tipped: [],
+  seams: {},
+  summaries: {},
+  inHand: null,
+  aside: [],
+  exposures: [],
+  moves: [],
+  queen: null,
+  queenAccounted: null,
+  guesses: [],
+  traineeReadings: [],
+  confirmed: [],
+  ticks: {},
+  findings: [],
+  measures: [],
+  mood: null,
+  moods: [],
+  signs: [],
+  stings: [],
+  incidents: [],
+  judgements: [],
+  notes: [],
+  questions: [],
+  photos: [],
+  overrides: [],
+  summary: null,
+  closed: null,
+  undoable: [],
+  redoable: null,
+};
+
+/** Entries that follow from the work by themselves: nobody takes them back. */
+const BY_ITSELF: ReadonlySet<EntryBody['kind']> = new Set(['frame lifted', 'frame set back', 'box opened']);
+
 /**
  * Tells a visit from its entries.
  *
- * Two readings of one side conflict when the later one's device had not seen the earlier one, another person made it, and they differ.
+ * Two readings of one side conflict when the later one's device had not seen the earlier one, another person made it, and they differ. The
+ * earlier one stands until somebody chooses; both are kept.
  *
  * @param entries entries in the order in which they arrived
  * @returns the visit as it stands
- * @example recordOf([]).step // 'outside'
+ * @example recordOf([]).step // 'before'
  */
 export function recordOf(entries: readonly VisitEntry[]): VisitRecord {
-  const undone = new Set<string>();
-  for (const { body } of entries) if (body.kind === 'entry undone') undone.add(body.entry);
-  const record: Draft = {
-    step: 'outside',
-    openedAt: null,
-    sides: {},
-    conflicts: [],
-    outside: {},
-    smoke: [],
-    partsOff: [],
-    seams: {},
-    ticks: {},
-    mood: null,
-    stings: [],
-    judgements: [],
-    notes: [],
-    summary: null,
-    closed: null,
-    undoable: [],
-  };
+  const undone = undoneOf(entries);
+  const record: Draft = { ...BLANK };
+  const undoable: string[] = [];
   for (const entry of entries) {
     if (undone.has(entry.id) || entry.body.kind === 'entry undone') continue;
     apply(record, entry);
-    record.undoable = [...record.undoable, entry.id];
+    if (!BY_ITSELF.has(entry.body.kind)) undoable.push(entry.id);
   }
-  return record;
+  return { ...record, undoable, redoable: redoableOf(entries, undone) };
 }
+
+/** Entries that do not count: a later one takes them back and was not taken back itself. */
+function undoneOf(entries: readonly VisitEntry[]): ReadonlySet<string> {
+  const undone = new Set<string>();
+  for (const { id, body } of entries.toReversed())
+    if (body.kind === 'entry undone' && !undone.has(id)) undone.add(body.entry);
+  return undone;
+}
+
+function redoableOf(entries: readonly VisitEntry[], undone: ReadonlySet<string>): string | null {
+  const undos = new Set(entries.filter(({ body }) => body.kind === 'entry undone').map(({ id }) => id));
+  for (const { id, body } of entries.toReversed()) {
+    if (undone.has(id) || BY_ITSELF.has(body.kind)) continue;
+    if (body.kind !== 'entry undone') return null;
+    if (!undos.has(body.entry)) return id;
+  }
+  return null;
+}
+
+const without = <T>(list: readonly T[], test: (each: T) => boolean): readonly T[] => list.filter((each) => !test(each));
 
 function apply(record: Draft, entry: VisitEntry): void {
   const { id, at, by, body } = entry;
-  if (body.kind === 'part taken off' || body.kind === 'frame side recorded') record.openedAt ??= at;
+  if (body.kind === 'part taken off' || body.kind === 'frame lifted' || body.kind === 'frame side recorded')
+    record.openedAt ??= at;
   switch (body.kind) {
     case 'step reached':
       record.step = body.step;
@@ -95,17 +193,46 @@ function apply(record: Draft, entry: VisitEntry): void {
     case 'outside seen':
       record.outside = { ...record.outside, [body.when]: body.look };
       break;
+    case 'role given':
+      record.roles = [...without(record.roles, (each) => each.person === body.person), { id, at, by, ...body }];
+      break;
+    case 'checked':
+      record.checks = [
+        ...without(record.checks, (each) => each.check === body.check && each.person === body.person),
+        { id, at, by, ...body },
+      ];
+      break;
     case 'smoke given':
       record.smoke = [...record.smoke, { id, at, by, ...body }];
       break;
     case 'part taken off':
-      record.partsOff = [...record.partsOff.filter((part) => part !== body.part), body.part];
+      record.partsOff = [...without(record.partsOff, (part) => part === body.part), body.part];
+      record.partsEverOff = [...without(record.partsEverOff, (part) => part === body.part), body.part];
       break;
     case 'part put back':
-      record.partsOff = record.partsOff.filter((part) => part !== body.part);
+      record.partsOff = without(record.partsOff, (part) => part === body.part);
+      break;
+    case 'box opened':
+      record.boxes = [...without(record.boxes, (each) => each.box === body.box), { id, at, by, ...body }];
+      break;
+    case 'box tipped':
+      record.tipped = [...without(record.tipped, (box) => box === body.box), body.box];
       break;
     case 'seams counted':
       record.seams = { ...record.seams, [body.box]: body.seams };
+      break;
+    case 'box summed up':
+      record.summaries = { ...record.summaries, [body.box]: body.summary };
+      if (body.summary.seams !== null) record.seams = { ...record.seams, [body.box]: body.summary.seams };
+      break;
+    case 'frame lifted':
+      lift(record, { box: body.box, frame: body.frame, since: at });
+      break;
+    case 'frame set back':
+      setBack(record, body, at);
+      break;
+    case 'comb moved':
+      record.moves = [...record.moves, { id, comb: body.comb, to: body.to, reason: body.reason }];
       break;
     case 'frame side recorded':
       applyReading(record, { entry: id, at, by, address: body.address, side: body.side }, body.seen);
@@ -113,23 +240,58 @@ function apply(record: Draft, entry: VisitEntry): void {
     case 'reading settled':
       settle(record, body.address, body.keep);
       break;
+    case 'side guessed':
+      record.guesses = [...record.guesses, { id, at, by, ...body }];
+      break;
+    case 'side read by trainee':
+      record.traineeReadings = [...record.traineeReadings, { id, at, by, ...body }];
+      break;
+    case 'confirmed afterwards':
+      record.confirmed = [...record.confirmed, { id, at, by, ...body }];
+      break;
+    case 'queen accounted for':
+      record.queenAccounted = { id, at, by, ...body };
+      break;
     case 'evidence ticked':
       record.ticks = { ...record.ticks, [body.evidence]: body.seen };
       break;
+    case 'finding noted':
+      record.findings = [...record.findings, { id, at, by, ...body }];
+      break;
+    case 'measured':
+      record.measures = [...record.measures, { id, at, by, ...body }];
+      break;
     case 'mood noted':
       record.mood = body.mood;
+      record.moods = [...record.moods, { id, at, by, ...body }];
+      break;
+    case 'sign noticed':
+      record.signs = [...record.signs, { sign: body.sign, at }];
       break;
     case 'sting counted':
       record.stings = [...record.stings, { id, at, by, ...body }];
+      record.signs = [...record.signs, { sign: 'sting', at }];
+      break;
+    case 'incident noted':
+      record.incidents = [...record.incidents, { id, at, by, ...body }];
       break;
     case 'skill judged':
       record.judgements = [
-        ...record.judgements.filter((each) => each.trainee !== body.trainee || each.skill !== body.skill),
+        ...without(record.judgements, (each) => each.trainee === body.trainee && each.skill === body.skill),
         { id, at, by, ...body },
       ];
       break;
     case 'note written':
       record.notes = [...record.notes, { id, at, by, ...body }];
+      break;
+    case 'question asked':
+      record.questions = [...record.questions, { id, at, by, ...body }];
+      break;
+    case 'photo taken':
+      record.photos = [...record.photos, { id, at, by, ...body }];
+      break;
+    case 'guard overridden':
+      record.overrides = [...record.overrides, { id, at, by, ...body }];
       break;
     case 'summed up':
       record.summary = body.summary;
@@ -142,6 +304,28 @@ function apply(record: Draft, entry: VisitEntry): void {
   }
 }
 
+/** Whoever lifts a frame has set the one before back; the first of a box stays aside, it makes the gap. */
+function lift(record: Draft, out: FrameOut): void {
+  const { inHand } = record;
+  if (inHand?.box === out.box && inHand.frame === out.frame) return;
+  const first = inHand !== null && !record.exposures.some(({ box }) => box === inHand.box);
+  const others = record.aside.some(({ box }) => box === inHand?.box);
+  if (inHand && first && !others && inHand.box === out.box) record.aside = [...record.aside, inHand];
+  else if (inHand) setBack(record, inHand, out.since);
+  record.aside = without(record.aside, (each) => each.box === out.box && each.frame === out.frame);
+  record.inHand = out;
+}
+
+function setBack(record: Draft, frame: { readonly box: string; readonly frame: number }, at: string): void {
+  const same = (each: FrameOut) => each.box === frame.box && each.frame === frame.frame;
+  const out = [record.inHand, ...record.aside].find((each) => each && same(each));
+  if (!out) return;
+  const seconds = Math.max(0, (Date.parse(at) - Date.parse(out.since)) / 1000);
+  record.exposures = [...record.exposures, { box: frame.box, frame: frame.frame, seconds }];
+  record.aside = without(record.aside, same);
+  if (record.inHand && same(record.inHand)) record.inHand = null;
+}
+
 function applyReading(record: Draft, reading: SideReading, seen: string | null): void {
   const key = sideKey(reading.address);
   const before = record.sides[key];
@@ -152,14 +336,43 @@ function applyReading(record: Draft, reading: SideReading, seen: string | null):
     return;
   }
   record.conflicts = open;
-  record.sides = { ...record.sides, [key]: reading };
+  keep(record, reading);
 }
 
-function settle(record: Draft, address: SideAddress, keep: string): void {
+function settle(record: Draft, address: SideAddress, entry: string): void {
   const key = sideKey(address);
   const conflict = record.conflicts.find((each) => sideKey(each.address) === key);
-  const kept = conflict?.readings.find((reading) => reading.entry === keep);
+  const kept = conflict?.readings.find((reading) => reading.entry === entry);
   if (!kept) return;
   record.conflicts = record.conflicts.filter((each) => each !== conflict);
-  record.sides = { ...record.sides, [key]: kept };
+  keep(record, kept);
+}
+
+/** The queen is where she was seen last; a side read again without her leaves the question open until she is seen elsewhere. */
+function keep(record: Draft, reading: SideReading): void {
+  record.sides = { ...record.sides, [sideKey(reading.address)]: reading };
+  if (reading.side.queen) {
+    record.queen = reading;
+    record.queenAccounted = null;
+  } else if (record.queen && sideKey(record.queen.address) === sideKey(reading.address)) {
+    record.queen = null;
+  }
+}
+
+/** The jobs as they were given by hand, on top of what the rota says. */
+export function rolesNow(
+  rota: Readonly<Record<Role, readonly string[]>>,
+  given: VisitRecord['roles'],
+  nameOf: (person: string) => string,
+): Readonly<Record<Role, readonly string[]>> {
+  const moved = new Map(given.map(({ person, role }) => [nameOf(person), role]));
+  return Object.fromEntries(
+    Object.entries(rota).map(([role, names]) => [
+      role,
+      [
+        ...names.filter((name) => !moved.has(name)),
+        ...[...moved].filter(([, own]) => own === role).map(([name]) => name),
+      ],
+    ]),
+  ) as unknown as Readonly<Record<Role, readonly string[]>>;
 }

@@ -3,11 +3,18 @@ import {
   EMPTY_SIDE,
   type FrameSide,
   addEighths,
+  addQueenCell,
   eighthsLeft,
   setEighths,
+  hasMark,
   sideProblem,
+  toggleMark,
+  togglePollen,
   toggleTrace,
 } from './frame-side';
+import { MARK_IDS, isSuspect, markOf, markToken } from './marks';
+import { POLLEN_COLOUR_NAMES, type PollenColour } from './pollen-colours';
+import { CELL_CONTENTS, CELL_PLACES, type CellContent, type CellPlace } from './queen-cells';
 
 /** A piece of shorthand that could not be read, and where it stands. */
 export class ShorthandError extends RangeError {
@@ -29,6 +36,8 @@ export interface ShorthandContext {
   readonly otherSide?: FrameSide | undefined;
 }
 
+/** Words: `.sunken-lids` is a mark, `~pale-yellow` a pollen colour, `sealed@edge` a queen cell that was looked into. */
+const WORD = /\s*(?:\.([A-Za-z][A-Za-z-]*)|~([A-Za-z][A-Za-z-]*)|([A-Za-z]+)@([A-Za-z]+)|(-!))/y;
 const PIECE = /\s*(?:(\d+)([A-Za-z])|\+([A-Za-z])|\*([A-Za-z])|([BbKk])\s?(\d+)|([A-Za-z])|([!=/]))/y;
 
 /**
@@ -36,6 +45,8 @@ const PIECE = /\s*(?:(\d+)([A-Za-z])|\+([A-Za-z])|\*([A-Za-z])|([BbKk])\s?(\d+)|
  *
  * A letter adds an eighth (`SS`), a number sets it (`3S`), `+E` notes only a few, `*H` gives the rest to honey, `B6` puts bees on six
  * eighths, `K1` counts a queen cell, `Q` is the queen, `!` asks for a second look, `=` is as last time, `/` the same as the other side.
+ * Words say more: `.spotty` is a mark, `~orange` a colour of stored pollen, `sealed@edge` what a queen cell holds and where it hangs;
+ * `-!` says that a suspect mark had its second look.
  *
  * @param text the line; case and spaces do not matter
  * @param context the readings that `=` and `/` stand for
@@ -48,9 +59,16 @@ export function parseSide(text: string, context: ShorthandContext = {}): FrameSi
   PIECE.lastIndex = 0;
   let at = 0;
   while (text.slice(at).trim() !== '') {
+    const from = at + (text.slice(at).length - text.slice(at).trimStart().length);
+    WORD.lastIndex = at;
+    const word = WORD.exec(text);
+    if (word) {
+      side = applyWord(side, word, from);
+      at = WORD.lastIndex;
+      continue;
+    }
     PIECE.lastIndex = at;
     const match = PIECE.exec(text);
-    const from = at + (text.slice(at).length - text.slice(at).trimStart().length);
     if (!match) throw unreadable(text.slice(from).split(/\s/)[0] ?? '', from);
     side = applyPiece(side, match, from, context);
     at = PIECE.lastIndex;
@@ -66,6 +84,31 @@ const unreadable = (piece: string, at: number): ShorthandError =>
     at,
     piece,
   );
+
+function applyWord(side: FrameSide, match: RegExpExecArray, at: number): FrameSide {
+  const [whole, mark, colour, content, place, settled] = match;
+  const piece = whole.trim();
+  if (settled) return { ...side, doubtful: false };
+  if (mark) {
+    const id = markOf(mark);
+    if (!id) throw new ShorthandError(`"${piece}" is no mark. Write ${MARK_IDS.map(markToken).join(' ')}.`, at, piece);
+    return hasMark(side, id) ? side : toggleMark(side, id);
+  }
+  if (colour) {
+    const name = colour.toLowerCase().replaceAll('-', ' ') as PollenColour;
+    if (!POLLEN_COLOUR_NAMES.includes(name))
+      throw new ShorthandError(`"${piece}" is no colour of pollen. Use ${POLLEN_COLOUR_NAMES.join(', ')}.`, at, piece);
+    return side.pollens?.includes(name) ? side : togglePollen(side, name);
+  }
+  const cell = { content: content?.toLowerCase() as CellContent, place: place?.toLowerCase() as CellPlace };
+  if (!CELL_CONTENTS.includes(cell.content) || !CELL_PLACES.includes(cell.place))
+    throw new ShorthandError(
+      `"${piece}" is no queen cell. Write ${CELL_CONTENTS.join(', ')} @ ${CELL_PLACES.join(', ')}.`,
+      at,
+      piece,
+    );
+  return addQueenCell(side, cell);
+}
 
 function applyPiece(side: FrameSide, match: RegExpExecArray, at: number, context: ShorthandContext): FrameSide {
   const [whole, count, counted, few, rest, measure, amount, single, sign] = match;
@@ -115,6 +158,11 @@ export function formatSide(side: FrameSide): string {
     ...(side.bees === null ? [] : [`B${side.bees}`]),
     ...(side.queen ? ['Q'] : []),
     ...(side.cells > 0 ? [`K${side.cells}`] : []),
-    ...(side.doubtful ? ['!'] : []),
+    ...(side.queenCells ?? []).map(({ content, place }) => `${content}@${place}`),
+    ...MARK_IDS.filter((id) => hasMark(side, id)).map(markToken),
+    ...POLLEN_COLOUR_NAMES.filter((name) => side.pollens?.includes(name)).map(
+      (name) => `~${name.replaceAll(' ', '-')}`,
+    ),
+    ...(side.doubtful ? ['!'] : (side.marks ?? []).some(isSuspect) ? ['-!'] : []),
   ].join(' ');
 }

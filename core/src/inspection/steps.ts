@@ -1,9 +1,11 @@
-import { type HiveTypeId, HIVE_TYPES, type Layer, type Stack, partsAbove } from '../equipment';
+import { type HiveTypeId, HIVE_TYPES, type Layer, type Stack, isBox, partsAbove, supers } from '../equipment';
 
 export const STEP_IDS = [
+  'before',
   'outside',
   'smoke',
   'open',
+  'supers',
   'first frame',
   'frames',
   'again',
@@ -13,36 +15,61 @@ export const STEP_IDS = [
 ] as const;
 export type StepId = (typeof STEP_IDS)[number];
 
+/** How deep a visit goes: a look at the outside, under the lid, into the top box, or the whole nest. */
+export const VISIT_DEPTHS = ['outside', 'lid', 'top box', 'full'] as const;
+export type VisitDepth = (typeof VISIT_DEPTHS)[number];
+
 /** One step of a visit, in the words of the person who leads it. */
 export interface Step {
   readonly id: StepId;
   readonly title: string;
   readonly how: string;
-  /** Parts to take off (open) or put back (close), in order. */
+  /** Parts to take off (open, supers) or put back (close), in order. */
   readonly parts: readonly Layer[];
 }
 
+const SKIPPED: Readonly<Record<VisitDepth, readonly StepId[]>> = {
+  outside: ['smoke', 'open', 'supers', 'first frame', 'frames', 'again', 'close'],
+  lid: ['supers', 'first frame', 'frames', 'again'],
+  'top box': [],
+  full: [],
+};
+
 /**
- * The steps of a visit, in the trade's order: outside, smoke, open, outermost frame first, frame by frame, close in reverse.
+ * The steps of a visit, in the trade's order: gear and people, outside, smoke, open, supers, outermost frame first, frame by frame, close in
+ * reverse. A shallow visit leaves steps out and is whole all the same.
  *
  * @param type hive type; a horizontal hive has nothing to lift
  * @param stack hive from the floor upward
  * @param box box to be read
+ * @param depth how deep the visit goes
  * @returns the steps, first to last
  * @throws RangeError when the hive has no such box
- * @example openingScript('national', stack, 'brood').map((step) => step.id) // ['outside', 'smoke', …]
+ * @example openingScript('national', stack, 'brood').map((step) => step.id) // ['before', 'outside', 'smoke', …]
  */
-export function openingScript(type: HiveTypeId, stack: Stack, box: string): readonly Step[] {
-  const parts = partsAbove(stack, box);
+export function openingScript(
+  type: HiveTypeId,
+  stack: Stack,
+  box: string,
+  depth: VisitDepth = 'full',
+): readonly Step[] {
+  const above = partsAbove(stack, box);
   const { horizontal } = HIVE_TYPES[type];
   const dummy = stack.some((layer) => layer.kind === 'box' && layer.id === box && layer.dummy);
+  const honey = new Set(supers(stack).map(({ id }) => id));
+  const first = above.findIndex((layer) => isBox(layer) && honey.has(layer.id));
+  const lid = above.filter((layer) => layer.kind === 'roof' || layer.kind === 'crown-board');
+  const [cover, boxes] =
+    depth === 'lid' ? [lid, []] : first < 0 ? [above, []] : [above.slice(0, first), above.slice(first)];
+  const parts = [...cover, ...boxes];
   const step = (id: StepId, title: string, how: string, taken: readonly Layer[] = []): Step => ({
     id,
     title,
     how,
     parts: taken,
   });
-  return [
+  const steps = [
+    step('before', 'Before you open', 'Aim, cautions, smoker and veils, who does what.'),
     step('outside', 'Watch the entrance', 'Stand clear of the flight lane. Traffic, pollen, dead bees, intruders.'),
     step(
       'smoke',
@@ -51,9 +78,17 @@ export function openingScript(type: HiveTypeId, stack: Stack, box: string): read
     ),
     step(
       'open',
-      horizontal ? 'Roof off, nothing to lift' : 'Take the parts off',
-      'Each part where it cannot be forgotten, boxes on a stand.',
-      parts,
+      horizontal ? 'Roof off, nothing to lift' : depth === 'lid' ? 'Lid off, count the seams' : 'Take the parts off',
+      depth === 'lid'
+        ? 'Count seams of bees from above, look at food, and close.'
+        : 'Each part where it cannot be forgotten, boxes on a stand. Look at the underside of roof and cover.',
+      cover,
+    ),
+    step(
+      'supers',
+      'Supers, one by one',
+      'Judge each by its lift, look at an outer and a middle frame. Brood up here matters.',
+      boxes,
     ),
     step(
       'first frame',
@@ -75,4 +110,5 @@ export function openingScript(type: HiveTypeId, stack: Stack, box: string): read
     ),
     step('entrance', 'Look at the entrance again', 'Flight resumed, nothing left lying about.'),
   ];
+  return steps.filter(({ id }) => !SKIPPED[depth].includes(id) && (id !== 'supers' || boxes.length > 0));
 }

@@ -1,8 +1,6 @@
-import { CHECKLIST, type Skill } from '../skills';
+import { ROLES, type Role } from '../inspection';
 
-/** Jobs at one hive. Several may watch; two hold frames when the group is large enough. */
-export const ROLES = ['smoke', 'frames', 'record', 'clock', 'watch'] as const;
-export type Role = (typeof ROLES)[number];
+import { CHECKLIST, type Skill } from '../skills';
 
 /** Who does what during one part of a visit. */
 export interface RotaTurn {

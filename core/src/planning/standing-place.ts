@@ -1,4 +1,4 @@
-import type { Role } from './roles';
+import type { Role } from '../inspection';
 
 /** A hive on the plan of its site: metres east and north of any fixed point, entrance by the compass. */
 export interface PlacedHive {

@@ -1,5 +1,5 @@
 import type { MonthDay } from '../units';
-import type { PollenColour } from './pollen';
+import type { PollenColour } from '../inspection';
 
 /** What makes a plant flower: warmth summed up since the turn of the year, or the length of the day. */
 export type BloomDriver = 'warmth' | 'day length';

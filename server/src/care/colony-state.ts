@@ -75,12 +75,17 @@ export function recordFrom(read: ColonyRead, date: string): ColonyRecord | null 
  *
  * @param context database, clock
  * @param season the season at the site
+ * @param only ids of the hives to look at, all of the site when left out
  * @returns one state a colony, in the order of the hives
  */
-export async function colonyStates(context: Context, season: SiteSeason): Promise<readonly ColonyState[]> {
+export async function colonyStates(
+  context: Context,
+  season: SiteSeason,
+  only?: readonly string[],
+): Promise<readonly ColonyState[]> {
   const { db } = context;
   const { site, today } = season;
-  const hives = await hivesOf(db, site.school, site.id);
+  const hives = (await hivesOf(db, site.school, site.id)).filter(({ id }) => only?.includes(id) ?? true);
   const ids = hives.map((hive) => hive.id);
   const since = new Date(hourAt(site.zone, addDays(today, -LOOK_BACK), 0));
   const [colonies, visits, followUps, practice] = await Promise.all([

@@ -1,3 +1,4 @@
+import type { Role } from '@brave-comb/contract';
 import { isBox, type Stack } from '@brave-comb/core/equipment';
 import { type SideAddress, type VisitEntry, sideProblem } from '@brave-comb/core/inspection';
 import { skillOf } from '@brave-comb/core/skills';
@@ -13,7 +14,19 @@ export interface EntryRules {
   readonly trainees: ReadonlySet<string>;
   readonly people: ReadonlySet<string>;
   readonly entries: ReadonlySet<string>;
+  /** Role of whoever sends them. */
+  readonly role: Role;
+  /** Hives of the site. */
+  readonly hives: ReadonlySet<string>;
 }
+
+/** What stays with supervisors, also when a trainee keeps the record. */
+const BY_SUPERVISORS: ReadonlySet<string> = new Set([
+  'skill judged',
+  'reading settled',
+  'guard overridden',
+  'visit closed',
+]);
 
 /** A device's clock may run ahead this far. */
 const AHEAD = 86_400_000;
@@ -41,7 +54,33 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
     );
   }
   const { body } = entry;
+  if (rules.role === 'trainee' && BY_SUPERVISORS.has(body.kind)) {
+    return refuse('for supervisors', 'This is for the supervisor of the group. Ask them to enter it.');
+  }
   switch (body.kind) {
+    case 'box opened':
+    case 'box tipped':
+    case 'box summed up':
+      return boxProblem(body.box, rules);
+    case 'frame lifted':
+    case 'frame set back':
+      return addressProblem({ box: body.box, frame: body.frame, face: 'low' }, rules);
+    case 'confirmed afterwards':
+      return addressProblem(body.address, rules);
+    case 'side guessed':
+      return addressProblem(body.address, rules) ?? inGroup(body.person, rules);
+    case 'side read by trainee':
+      return addressProblem(body.address, rules) ?? sideRefusal(body.side) ?? inGroup(body.person, rules);
+    case 'comb moved':
+      if (body.to.in === 'box') return boxProblem(body.to.box, rules);
+      return body.to.in === 'hive' && !rules.hives.has(body.to.hive)
+        ? refuse('hive stands elsewhere', 'The comb can only go to a hive of the same site. Choose one of it.')
+        : null;
+    case 'role given':
+      return inGroup(body.person, rules);
+    case 'checked':
+    case 'question asked':
+      return body.person === null ? null : withGroup(body.person, rules);
     case 'frame side recorded':
       return addressProblem(body.address, rules) ?? sideRefusal(body.side);
     case 'reading settled':
@@ -60,19 +99,26 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
       if (!skillOf(body.skill)) {
         return refuse('unknown skill', `The checklist has no skill called ${body.skill}. Choose one of the checklist.`);
       }
-      return rules.trainees.has(body.trainee)
-        ? null
-        : refuse('not in the group', 'That trainee does not belong to this group. Choose one of the group.');
+      return inGroup(body.trainee, rules);
     case 'sting counted':
-      return body.person === null || rules.people.has(body.person)
-        ? null
-        : refuse('not in the group', 'That person is not with this group. Choose one of it, or answer later.');
+    case 'incident noted':
+      return body.person === null ? null : withGroup(body.person, rules);
     case 'entry undone':
       return entryKnown(body.entry, rules);
     default:
       return null;
   }
 }
+
+const inGroup = (person: string, rules: EntryRules): Refusal | null =>
+  rules.trainees.has(person)
+    ? null
+    : refuse('not in the group', 'That trainee does not belong to this group. Choose one of the group.');
+
+const withGroup = (person: string, rules: EntryRules): Refusal | null =>
+  rules.people.has(person)
+    ? null
+    : refuse('not in the group', 'That person is not with this group. Choose one of it, or answer later.');
 
 const entryKnown = (id: string, rules: EntryRules): Refusal | null =>
   rules.entries.has(id)

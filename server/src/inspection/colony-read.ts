@@ -1,4 +1,4 @@
-import { type BoxLayer, type Stack, frameOf, isBox, nestBoxes, supers } from '@brave-comb/core/equipment';
+import { type BoxLayer, type Stack, isBox, nestBoxes, supers } from '@brave-comb/core/equipment';
 import {
   type ColonyEstimate,
   type FrameSides,
@@ -6,6 +6,7 @@ import {
   estimateColony,
   framesOf,
   recordOf,
+  withUnread,
 } from '@brave-comb/core/inspection';
 import type { Knex } from 'knex';
 import { type VisitRow, entriesOf, lastSeq } from './store';
@@ -47,12 +48,10 @@ async function sumUp(db: Knex, visit: VisitRow): Promise<ColonyRead> {
   const record = recordOf(await entriesOf(db, visit.id));
   const readings = Object.values(record.sides);
   const box = boxOf(visit.stack, visit.box);
-  const nestIds = new Map(nestBoxes(visit.stack).map((layer) => [layer.id, frameOf(layer)]));
   const nest = estimateColony(
-    readings.flatMap(({ address, side }) => {
-      const frame = nestIds.get(address.box);
-      return frame ? [{ frame, side }] : [];
-    }),
+    nestBoxes(visit.stack).flatMap((layer) =>
+      withUnread({ layer, frames: framesOf(readings, layer.id, layer.frames) }),
+    ),
   );
   return {
     visit,

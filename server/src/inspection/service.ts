@@ -7,8 +7,9 @@ import {
   type VisitFile,
   endpoints,
 } from '@brave-comb/contract';
-import { type Question, type VisitEntry, recordOf } from '@brave-comb/core/inspection';
-import { broodMinutes, quantile, weatherAt } from '@brave-comb/core/weather';
+import { type Question, type VisitEntry, openMinutes, recordOf } from '@brave-comb/core/inspection';
+import type { TraineeTerms } from '@brave-comb/core/planning';
+import { type Ensemble, broodMinutes, quantile, weatherAt } from '@brave-comb/core/weather';
 import { nestBoxes } from '@brave-comb/core/equipment';
 import { standingsFrom } from '@brave-comb/core/skills';
 import type { Knex } from 'knex';
@@ -17,7 +18,7 @@ import { answerFollowUps, openFollowUps } from '../care/store';
 import { expectedAt } from '../care/colony-state';
 import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
-import { type HiveRow, type SiteRow, colonyIn, hivesById, siteById } from '../equipment/store';
+import { type HiveRow, colonyIn, hivesById, hivesOf, siteById } from '../equipment/store';
 import { type NamedSessionGroup, groupsOfSession, sessionById } from '../planning/store';
 import { practiceOf, traineesOf } from '../people/store';
 import { Refusal, notFound } from '../problem';
@@ -25,9 +26,13 @@ import { traineeLimits } from '../planning/plan-store';
 import { openSkills } from '../skills/service';
 import { demonstrationsOf, replaceDemonstrations } from '../skills/store';
 import { forecastInUse } from '../weather/service';
+import { projectQuestions } from './asked';
+import { answersAt } from './asked-store';
 import { entryProblem } from './check-entry';
 import { boxOf, readColony } from './colony-read';
+import { combsFound, combsListed, projectCombs, reserveOf } from './combs';
 import { emergencyCard } from './emergency';
+import { sidesNow, visitFacts } from './visit-facts';
 import {
   type NamedVisit,
   type VisitRow,
@@ -43,6 +48,8 @@ import {
   visitById,
   visitsOfSession,
 } from './store';
+
+const LATEST_ANSWERS = 5;
 
 const shownVisit = (visit: NamedVisit): Visit => ({
   id: visit.id,
@@ -124,6 +131,7 @@ export async function startVisit(
     box: nestBoxes(hive.stack)[0]!.id,
     stack: hive.stack,
     questions: body.questions ?? (await questionsFor(db, actor.school, hive.id)),
+    combs: await combsFound(db, hive),
     started_at: new Date(body.startedAt),
     closed_at: null,
     mood: null,
@@ -159,7 +167,19 @@ export async function recentVisits(context: Context, actor: Actor): Promise<Outp
 /** A visit with all that the device at the hive needs, also without signal. */
 export async function visitFile(context: Context, actor: Actor, id: string): Promise<VisitFile> {
   const visit = await openVisit(context.db, actor, id);
-  return fileOf(context, visit, await entriesOf(context.db, visit.id));
+  const file = await fileOf(context, visit, await entriesOf(context.db, visit.id));
+  return actor.role === 'trainee' ? forTrainee(file, actor.id) : file;
+}
+
+/** What a trainee who records may see: nobody's health but their own, and no reading that was kept hidden for somebody else. */
+function forTrainee(file: VisitFile, trainee: string): VisitFile {
+  const own = file.trainees.find(({ id }) => id === trainee)?.name;
+  return {
+    ...file,
+    entries: file.entries.filter(({ body, by }) => body.kind !== 'skill judged' || by === trainee),
+    trainees: file.trainees.map((each) => (each.id === trainee ? each : { ...each, note: null })),
+    emergency: { ...file.emergency, people: file.emergency.people.filter(({ name }) => name === own) },
+  };
 }
 
 /** The file of a visit that is not started yet, so that a device can start it later without signal. */
@@ -194,6 +214,7 @@ export async function preparedVisit(
     box: nestBoxes(hive.stack)[0]!.id,
     stack: hive.stack,
     questions: await questionsFor(db, actor.school, hive.id),
+    combs: await combsFound(db, hive),
     started_at: clock.now(),
     closed_at: null,
     mood: null,
@@ -215,37 +236,72 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
   ]);
   if (!site || !hive) throw notFound('hive');
   const ids = trainees.map((trainee) => trainee.id);
-  const weather = await weatherNow(context, site);
+  const { ensemble } = await forecastInUse(context, site);
+  const weather = weatherNow(context, ensemble);
+  const read = before ? await readColony(db, before) : null;
+  const found = visit.combs ?? (await combsFound(db, hive));
+  const facts = await visitFacts(context, site, hive, visit, read, practice, ensemble);
+  const open = openMinutes(practice.openMinutes, {
+    temperature: weather?.temperature ?? null,
+    robbingSeason: facts.robbingSeason,
+    pressed: false,
+    late: facts.late,
+  });
+  const [answers, reserve, others] = await Promise.all([
+    answersAt(db, visit.school, visit.hive, LATEST_ANSWERS),
+    reserveOf(db, visit.school),
+    hivesOf(db, visit.school, visit.site),
+  ]);
   return {
+    ...facts,
     visit: shownVisit(visit),
+    combs: combsListed(found),
+    reserve,
+    neighbours: others.filter(({ id }) => id !== visit.hive).map(({ id, number }) => ({ id, number })),
+    answers: answers.map(({ text, answer }) => ({ question: text, answer })),
     hiveType: hive.type,
     stack: visit.stack,
     box: boxOf(visit.stack, visit.box),
     asked: followUps.map((each) => each.question),
-    expected: before ? await expectedAt(context, visit, await readColony(db, before)) : null,
+    expected: read ? await expectedAt(context, visit, read) : null,
     queen: colony?.queen_year ? { year: colony.queen_year, marked: Boolean(colony.queen_marked) } : null,
-    last: before
-      ? {
-          visit: before.id,
-          at: iso(before.started_at),
-          sides: Object.values(recordOf(await entriesOf(db, before.id)).sides),
-        }
-      : null,
+    last:
+      before && read
+        ? {
+            visit: before.id,
+            at: iso(before.started_at),
+            sides: sidesNow(Object.values(read.record.sides), before.combs, found),
+          }
+        : null,
     entries,
     trainees: trainees.map(({ id: trainee, name }) => ({
       id: trainee,
       name,
       seated: limits.get(trainee)?.seated ?? false,
+      note: accommodation(limits.get(trainee)),
     })),
     skills: openSkills(standingsFrom(await demonstrationsOf(db, visit.school, ids)), ids),
     weather,
-    limits: { openMinutes: practice.openMinutes, broodMinutes: weather ? broodMinutes(weather.temperature) : 3 },
+    limits: {
+      openMinutes: open.minutes,
+      because: open.because,
+      broodMinutes: weather ? broodMinutes(weather.temperature) : 3,
+    },
     emergency: emergencyCard(site, trainees),
   };
 }
 
-async function weatherNow(context: Context, site: SiteRow): Promise<VisitFile['weather']> {
-  const { ensemble } = await forecastInUse(context, site);
+/** What a trainee needs at the hive, in words. */
+function accommodation(terms: TraineeTerms | undefined): string | null {
+  if (!terms) return null;
+  const words = [
+    terms.seated ? 'works sitting' : null,
+    terms.liftKg !== null ? `lifts up to ${terms.liftKg} kg` : null,
+  ].filter((each) => each !== null);
+  return words.length > 0 ? words.join(', ') : null;
+}
+
+function weatherNow(context: Context, ensemble: Ensemble | null): VisitFile['weather'] {
   if (!ensemble) return null;
   const now = context.clock.now().getTime();
   const start = Date.parse(ensemble.start);
@@ -297,6 +353,8 @@ export async function recordEntries(
       trainees: ids,
       people: new Set([...ids, visit.supervisor, actor.id]),
       entries: known,
+      role: actor.role,
+      hives: new Set((await hivesOf(trx, actor.school, visit.site)).map(({ id }) => id)),
     };
     const readable = sent.map((each) => NewEntry.safeParse(each));
     const owners = new Map(
@@ -365,9 +423,10 @@ function unreadable(issues: readonly { readonly path: PropertyKey[]; readonly me
   );
 }
 
-/** Brings what is derived from a visit's entries up to date: closing time, mood, demonstrations, answered follow-ups. */
+/** Brings what is derived from a visit's entries up to date: closing time, mood, demonstrations, questions, combs, answered follow-ups. */
 async function project(trx: Knex, visit: NamedVisit, entries: readonly VisitEntry[]): Promise<void> {
-  const { closed, mood, judgements } = recordOf(entries);
+  const record = recordOf(entries);
+  const { closed, mood, judgements } = record;
   const change: Pick<VisitRow, 'closed_at' | 'mood'> = { closed_at: closed ? new Date(closed.at) : null, mood };
   await updateVisit(trx, visit.id, change);
   await replaceDemonstrations(
@@ -384,5 +443,7 @@ async function project(trx: Knex, visit: NamedVisit, entries: readonly VisitEntr
       at: new Date(each.at),
     })),
   );
+  await projectQuestions(trx, visit, record);
+  await projectCombs(trx, visit, record);
   await answerFollowUps(trx, visit, closed ? dateAt(visit.zone, closed.at) : null);
 }

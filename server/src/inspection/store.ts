@@ -1,5 +1,5 @@
 import type { Stack } from '@brave-comb/core/equipment';
-import type { EntryBody, Question, VisitEntry } from '@brave-comb/core/inspection';
+import type { Comb, EntryBody, Question, VisitEntry } from '@brave-comb/core/inspection';
 import type { Knex } from 'knex';
 import type { Actor } from '../context';
 import { iso } from '../dates';
@@ -16,6 +16,8 @@ export interface VisitRow {
   /** The hive as it stood when it was opened. */
   readonly stack: Stack;
   readonly questions: readonly Question[];
+  /** Combs of each box as they were found; `null` on visits from before combs were told apart. */
+  readonly combs: Readonly<Record<string, readonly Comb[]>> | null;
   readonly started_at: Date;
   readonly closed_at: Date | null;
   readonly mood: number | null;
@@ -43,7 +45,12 @@ interface EntryRow {
 }
 
 export const insertVisit = (db: Knex, row: VisitRow) =>
-  db('visits').insert({ ...row, stack: JSON.stringify(row.stack), questions: JSON.stringify(row.questions) });
+  db('visits').insert({
+    ...row,
+    stack: JSON.stringify(row.stack),
+    questions: JSON.stringify(row.questions),
+    combs: row.combs && JSON.stringify(row.combs),
+  });
 
 const named = (db: Knex, school: string) =>
   db('visits')
@@ -82,6 +89,21 @@ export const anyVisit = (db: Knex, id: string): Promise<VisitRow | undefined> =>
 
 export const visitsOfSession = (db: Knex, school: string, session: string): Promise<VisitRow[]> =>
   db<VisitRow>('visits').where({ school, session }).orderBy('started_at').select();
+
+export const namedVisitsOfSession = (db: Knex, actor: Actor, session: string): Promise<NamedVisit[]> =>
+  seenBy(named(db, actor.school), db, actor).where('visits.session', session).orderBy('visits.started_at');
+
+/** Changes whenever a visit of the session is opened or an entry added to one. */
+export async function lastSeqOfSession(db: Knex, school: string, session: string): Promise<string> {
+  const row = await db('visits')
+    .leftJoin('visit_entries', 'visit_entries.visit', 'visits.id')
+    .where({ 'visits.school': school, 'visits.session': session })
+    .first<{ last: number | null; visits: number }>(
+      db.raw('max(visit_entries.seq) as last'),
+      db.raw('count(distinct visits.id) as visits'),
+    );
+  return `${row.visits}/${row.last ?? 0}`;
+}
 
 export async function latestVisits(db: Knex, actor: Actor, by: Date, count: number): Promise<NamedVisit[]> {
   return seenBy(named(db, actor.school), db, actor)

@@ -1,12 +1,10 @@
 import type { GroupSheet } from '@brave-comb/contract';
 import { type MarkColour, markColour } from '@brave-comb/core/biology';
 import { HIVE_TYPES, type Layer, boxWeight, isBox, liftAdvice, nestBoxes, supers } from '@brave-comb/core/equipment';
-import { BROOD, type FrameSide, type Letter } from '@brave-comb/core/inspection';
+import { BROOD, type FrameSide, type Letter, ROLES, type Role } from '@brave-comb/core/inspection';
 import {
   type PlacedHive,
-  type Role,
   roleRota,
-  ROLES,
   type RotaTurn,
   standingPlan,
   type TraineeTerms,

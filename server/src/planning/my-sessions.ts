@@ -1,5 +1,6 @@
 import type { MySession, Output, endpoints } from '@brave-comb/contract';
-import { ROLES, shownIn } from '@brave-comb/core/planning';
+import { ROLES } from '@brave-comb/core/inspection';
+import { shownIn } from '@brave-comb/core/planning';
 import { CHECKLIST, isOpen, type Standings, standingsFrom } from '@brave-comb/core/skills';
 import { chanceOfStretch } from '@brave-comb/core/weather';
 import type { Actor, Context } from '../context';

@@ -1,10 +1,8 @@
+import { POLLEN_COLOURS, POLLEN_COLOUR_NAMES, type PollenColour } from '@brave-comb/core/inspection';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import {
   EVENT_MEANING,
   PLANTS,
-  POLLEN_COLOURS,
-  POLLEN_COLOUR_NAMES,
-  type PollenColour,
   SEASON_EVENTS,
   type SitePlant,
   moveToFlow,

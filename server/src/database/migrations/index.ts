@@ -3,12 +3,14 @@ import * as first from './001-first-tables';
 import * as ahead from './002-ahead';
 import * as planner from './003-planner';
 import * as reasons from './004-plan-reasons';
+import * as hive from './005-at-the-hive';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
   { name: '002-ahead', ...ahead },
   { name: '003-planner', ...planner },
   { name: '004-plan-reasons', ...reasons },
+  { name: '005-at-the-hive', ...hive },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

@@ -51,9 +51,11 @@ import { StepPanel } from './step-panel';
 const SENDING_PATIENCE = 3_000;
 const FRAME_STEPS: readonly StepId[] = ['first frame', 'frames'];
 const SKILL_BY_STEP: Readonly<Record<StepId, string>> = {
+  before: 'states-aim',
   outside: 'reads-entrance',
   smoke: 'smokes-in-order',
-  open: 'lifts-box',
+  open: 'keeps-parts',
+  supers: 'lifts-box',
   'first frame': 'outermost-first',
   frames: 'lifts-straight',
   again: 'suspect-lids',
@@ -68,6 +70,7 @@ const QUESTION_TEXT: Readonly<Record<Question, string>> = {
   room: 'Room for a week?',
   stores: 'Food enough?',
   health: 'Brood well?',
+  pests: 'Mites, beetles, moth?',
 };
 
 /** One visit, full screen, with gloves on and no signal. */
@@ -217,6 +220,12 @@ export class AtTheHive {
     const step = this.step();
     if (!step) return '';
     switch (step.id) {
+      case 'before':
+        return 'Ready, watch the entrance';
+      case 'supers':
+        return this.partLeft('supers')
+          ? `${this.partLeft('supers')} is off`
+          : `Frame ${this.address()?.frame ?? 1} first`;
       case 'outside':
         return 'Entrance seen, smoke next';
       case 'smoke':
@@ -252,10 +261,10 @@ export class AtTheHive {
     });
   }
 
-  private partLeft(step: 'open' | 'close'): string | null {
+  private partLeft(step: 'open' | 'supers' | 'close'): string | null {
     const off = this.record().partsOff;
     const parts = this.steps().find((each) => each.id === step)?.parts ?? [];
-    return parts.find((part) => (step === 'open' ? !off.includes(part.id) : off.includes(part.id)))?.id ?? null;
+    return parts.find((part) => (step === 'close' ? off.includes(part.id) : !off.includes(part.id)))?.id ?? null;
   }
 
   private nextFrameText(): string {
@@ -279,6 +288,8 @@ export class AtTheHive {
     const step = this.step()?.id;
     const panel = this.stepPanel();
     switch (step) {
+      case 'before':
+        return void this.reach('outside');
       case 'outside':
         if (panel) this.desk.enter({ kind: 'outside seen', when: 'before', look: panel.look() });
         return void this.reach('smoke');

@@ -118,7 +118,7 @@ describe('the step list', () => {
 
   it('shows the step, the one before and the next, and who does what', async () => {
     const fixture = await show(StepList, { steps, current: 'frames', turn });
-    expect(text(fixture)).toContain('step 5 of 9');
+    expect(text(fixture)).toContain('step 6 of 10');
     expect(text(fixture)).toContain('Salma and Piotr hold, Greta records');
     expect(buttons(fixture)).toHaveLength(3);
     expect(of(fixture).querySelector('[aria-current=step]')?.textContent).toContain('Frames, both sides');

@@ -1,5 +1,5 @@
 import { inject } from '@angular/core';
-import { endpoints } from '@brave-comb/contract';
+import { endpoints } from '../api/endpoints';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { catchError, concatMap, map, of, switchMap } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';

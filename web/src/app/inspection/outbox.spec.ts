@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import type { EntryVerdict, Visit } from '@brave-comb/contract';
-import { endpoints } from '@brave-comb/contract';
+import { endpoints } from '../api/endpoints';
 import { provideStore, Store } from '@ngrx/store';
 import { type Observable, of, throwError } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';

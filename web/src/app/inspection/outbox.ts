@@ -1,5 +1,6 @@
 import { Injectable, inject } from '@angular/core';
-import { type EntryVerdict, endpoints } from '@brave-comb/contract';
+import type { EntryVerdict } from '@brave-comb/contract';
+import { endpoints } from '../api/endpoints';
 import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';

@@ -1,6 +1,7 @@
 import { Injectable, inject } from '@angular/core';
 import { Router } from '@angular/router';
-import { type DaySheet, type GroupSheet, endpoints } from '@brave-comb/contract';
+import type { DaySheet, GroupSheet } from '@brave-comb/contract';
+import { endpoints } from '../api/endpoints';
 import { firstValueFrom } from 'rxjs';
 import { ContractClient } from '../api/contract-client';
 import { Clock } from '../people/clock';

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import { type Visit, endpoints } from '@brave-comb/contract';
+import type { Visit } from '@brave-comb/contract';
+import { endpoints } from '../api/endpoints';
 import { catchError, map, of } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
 import { dayOf, timeOf } from '../shell/format';

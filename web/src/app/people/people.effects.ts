@@ -1,6 +1,6 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
-import { endpoints } from '@brave-comb/contract';
+import { endpoints } from '../api/endpoints';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { catchError, exhaustMap, map, of, switchMap, tap } from 'rxjs';
 import { ContractClient, type CallFault } from '../api/contract-client';

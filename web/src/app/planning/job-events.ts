@@ -1,4 +1,5 @@
-import { type PlanJob, endpoints } from '@brave-comb/contract';
+import type { PlanJob } from '@brave-comb/contract';
+import { endpoints } from '../api/endpoints';
 import { Observable } from 'rxjs';
 
 /** A job's server-sent events. Errors when the stream breaks before the job has ended. */

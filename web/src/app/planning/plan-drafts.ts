@@ -1,4 +1,4 @@
-import { InspectionPlanJson } from '@brave-comb/contract';
+import { InspectionPlanJson } from '@brave-comb/contract/planning-problem';
 import * as z from 'zod';
 import type { Draft } from './plan-job.feature';
 

@@ -1,5 +1,5 @@
 import { inject } from '@angular/core';
-import { endpoints } from '@brave-comb/contract';
+import { endpoints } from '../api/endpoints';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import {

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { type Trust, endpoints } from '@brave-comb/contract';
+import type { Trust } from '@brave-comb/contract';
+import { endpoints } from '../api/endpoints';
 import { dayAndMonth } from '@brave-comb/core/units';
 import { firstValueFrom } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';

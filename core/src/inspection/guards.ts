@@ -1,0 +1,262 @@
+import { type Stack, isBox } from '../equipment';
+import { type CombMove, type Comb, outOfOrder, arranged } from './combs';
+import { BROOD } from './contents';
+import { FINDINGS } from './findings';
+import { type FrameSide, type SideAddress, shows, toward } from './frame-side';
+import { isSuspect } from './marks';
+import { ropinessVerdict } from './measures';
+import type { GuardId } from './guard-ids';
+import type { VisitRecord } from './record';
+
+/** How far a guard goes: it warns, asks for a reason, or bars the way until something is done. */
+export type Bar = 'warns' | 'needs a reason' | 'bars';
+
+export interface Guard {
+  readonly id: GuardId;
+  readonly bar: Bar;
+  readonly says: string;
+}
+
+/** What somebody is about to do. */
+export type Deed =
+  | { readonly do: 'open' }
+  | { readonly do: 'lift box'; readonly box: string }
+  | { readonly do: 'lift frame'; readonly box: string; readonly frame: number }
+  | { readonly do: 'move comb'; readonly move: CombMove; readonly box: string; readonly frame: number }
+  | { readonly do: 'close' };
+
+export interface GuardFacts {
+  readonly stack: Stack;
+  readonly record: VisitRecord;
+  /** Combs as they were found, box by box. */
+  readonly found: Readonly<Record<string, readonly Comb[]>>;
+  /** Why the colony must be left alone today, `null` when it need not. */
+  readonly lock: string | null;
+  /** Disease suspected before this visit, `null` when none is. */
+  readonly suspicion: string | null;
+  /** No new queen can be had any more this year: depth and search are limited. */
+  readonly late: boolean;
+  /** Food lies above the frames: fondant, sugar, a patty. */
+  readonly foodAbove: boolean;
+  /** Frames left to right in the box that is read, and whether combs hang free. */
+  readonly frames: Readonly<Record<string, number>>;
+}
+
+const sidesOf = (record: VisitRecord, box: string, frame: number): readonly FrameSide[] =>
+  Object.values(record.sides)
+    .filter(({ address }) => address.box === box && address.frame === frame)
+    .map(({ side }) => side);
+const named = ({ frame, face }: SideAddress) => `frame ${frame} toward ${toward({ frame, face })}`;
+
+/** Whether anything seen in this visit, or before, makes foulbrood or another serious disease possible. */
+export function suspected(record: VisitRecord, before: string | null): string | null {
+  if (before) return before;
+  const found = record.findings.filter(({ found: there }) => there).map(({ finding }) => finding);
+  const disease = found.find((id) => id === 'ropy brood' || id === 'sour brood');
+  if (disease) return FINDINGS[disease].name;
+  const tested = record.measures.some(
+    ({ measure }) => measure.what === 'ropiness' && ropinessVerdict(measure.test).verdict === 'suspect',
+  );
+  return tested ? 'a thread in the matchstick test' : null;
+}
+
+/**
+ * What stands against something that is about to be done. Most only warn; a reason given (an override) lets the way be gone, but for what would
+ * spread disease, lose a queen, or leave parts behind.
+ *
+ * @param deed what is about to be done
+ * @param facts the visit as it stands
+ * @returns guards, the hardest first; empty when nothing speaks against it
+ * @example guardsOf({ do: 'lift frame', box: 'brood', frame: 6 }, facts)[0]?.id // 'centre frame first'
+ */
+export function guardsOf(deed: Deed, facts: GuardFacts): readonly Guard[] {
+  const order: readonly Bar[] = ['bars', 'needs a reason', 'warns'];
+  return against(deed, facts)
+    .filter((guard) => guard !== null)
+    .sort((a, b) => order.indexOf(a.bar) - order.indexOf(b.bar));
+}
+
+/** Guards that still stand: those that warn, bar, or wait for a reason that nobody gave. */
+export const standing = (guards: readonly Guard[], record: VisitRecord): readonly Guard[] =>
+  guards.filter(({ id, bar }) => bar !== 'needs a reason' || !record.overrides.some((each) => each.guard === id));
+
+const guard = (applies: boolean, id: GuardId, bar: Bar, says: string): Guard | null =>
+  applies ? { id, bar, says } : null;
+
+function against(deed: Deed, facts: GuardFacts): readonly (Guard | null)[] {
+  switch (deed.do) {
+    case 'open':
+      return opening(facts);
+    case 'lift box':
+      return [smokeFirst(deed.box, facts)];
+    case 'lift frame':
+      return lifting(deed, facts);
+    case 'move comb':
+      return moving(deed, facts);
+    case 'close':
+      return closing(facts);
+  }
+}
+
+function opening({ lock, late, record }: GuardFacts): readonly (Guard | null)[] {
+  const veils = record.checks.filter(({ check }) => check === 'veil');
+  const open = veils.some(({ ok }) => !ok);
+  return [
+    guard(lock !== null, 'do not open', 'needs a reason', `Leave this colony alone: ${lock}`),
+    guard(
+      late,
+      'too cold or late',
+      'warns',
+      'No new queen can be had any more: top box only, edge frames inward, stop at the first eggs or brood.',
+    ),
+    guard(
+      open || veils.length === 0,
+      'nobody checked',
+      open ? 'bars' : 'warns',
+      open ? 'Somebody stands there with an open veil.' : 'Nobody has looked at the veils yet.',
+    ),
+  ];
+}
+
+/** Smoke is due between boxes: since the box before was opened nobody gave any. */
+function smokeFirst(box: string, { record }: GuardFacts): Guard | null {
+  const opened = record.boxes.filter((each) => each.box !== box).at(-1);
+  const last = record.smoke.at(-1);
+  const due = !last || (opened !== undefined && Date.parse(last.at) < Date.parse(opened.at));
+  const smokeless = record.checks.some(({ check, ok }) => (check === 'smoker fuel' || check === 'lighter') && !ok);
+  return guard(due && !smokeless, 'smoke first', 'warns', 'A little smoke before this box, and wait.');
+}
+
+function lifting({ box, frame }: Extract<Deed, { do: 'lift frame' }>, facts: GuardFacts): readonly (Guard | null)[] {
+  const { record, frames, foodAbove } = facts;
+  const count = frames[box] ?? 0;
+  const before =
+    record.exposures.some((each) => each.box === box) ||
+    record.inHand?.box === box ||
+    record.aside.some((each) => each.box === box) ||
+    Object.values(record.sides).some(({ address }) => address.box === box);
+  const queen = record.queen?.address;
+  return [
+    guard(
+      !before && frame !== 1 && frame !== count,
+      'centre frame first',
+      'warns',
+      `Frame 1 or ${count} first: it makes the gap, so that no bee and no queen is rolled.`,
+    ),
+    record.boxes.some((each) => each.box === box) ? null : smokeFirst(box, facts),
+    guard(
+      foodAbove && !record.checks.some(({ check, ok }) => check === 'food on' && !ok),
+      'food above',
+      'warns',
+      'Food lies above the frames: take it off, put it aside, note what goes back.',
+    ),
+    guard(
+      queen?.box === box && queen.frame === frame,
+      'queen on this frame',
+      'warns',
+      'The queen was seen on this frame: low, slow, over the box.',
+    ),
+  ];
+}
+
+function moving(
+  { move, box, frame }: Extract<Deed, { do: 'move comb' }>,
+  facts: GuardFacts,
+): readonly (Guard | null)[] {
+  const { record } = facts;
+  const sides = sidesOf(record, box, frame);
+  const away = move.to.in === 'hive';
+  const gone = move.to.in === 'store' && move.to.store !== 'stand';
+  const queen = record.queen?.address.box === box && record.queen.address.frame === frame;
+  const brood = sides.some((side) => BROOD.some((letter) => shows(side, letter)));
+  const cells = sides.some((side) => side.cells > 0);
+  const doubt = sides.some((side) => side.doubtful || side.marks?.some(isSuspect));
+  const sick = suspected(record, facts.suspicion);
+  return [
+    guard(
+      (away || gone) && sick !== null && !(move.to.in === 'store' && move.to.store === 'burnt'),
+      'disease suspected',
+      'bars',
+      `Disease is suspected (${sick}): no frame leaves this hive until the inspector has settled it.`,
+    ),
+    guard(
+      (away || gone) && doubt,
+      'doubtful frame',
+      'bars',
+      'This frame is doubtful: it stays in this hive until it was looked at again and cleared.',
+    ),
+    guard(
+      gone && (queen || brood),
+      'queen or brood on it',
+      'bars',
+      queen
+        ? 'The queen is on this frame.'
+        : 'There is brood on this frame: it cannot go. Move it to the edge and take it when it is empty.',
+    ),
+    guard(
+      queen && !gone,
+      'queen on this frame',
+      away ? 'needs a reason' : 'warns',
+      'The queen was seen on this frame: she moves with it.',
+    ),
+    guard(
+      sides.length === 0 && (away || gone),
+      'queen or brood on it',
+      'needs a reason',
+      'Nobody has looked at this frame: is the queen on it?',
+    ),
+    guard(cells && away, 'queen or brood on it', 'needs a reason', 'Queen cells hang on this frame: they go with it.'),
+  ];
+}
+
+function closing(facts: GuardFacts): readonly (Guard | null)[] {
+  const { record, found, stack } = facts;
+  const doubtful = Object.values(record.sides).filter(({ side }) => side.doubtful);
+  const frames = [...(record.inHand ? [record.inHand] : []), ...record.aside];
+  const now = arranged(found, record.moves);
+  const moved = outOfOrder(found, now).filter(
+    ({ comb }) => (record.moves.findLast((each) => each.comb.id === comb.id)?.reason ?? '') === '',
+  );
+  const unexplained = moved.length > 0 && record.moves.some(({ reason }) => reason === '');
+  const tipped = record.tipped.filter((box) => stack.some((layer) => isBox(layer) && layer.id === box));
+  const respaced = record.checks.some(({ check, ok }) => check === 'respaced' && ok);
+  return [
+    guard(
+      doubtful.length > 0,
+      'doubtful sides left',
+      'bars',
+      `Look again before closing: ${doubtful.map(({ address }) => named(address)).join(', ')}.`,
+    ),
+    guard(
+      record.conflicts.length > 0,
+      'readings to settle',
+      'warns',
+      `Two readings of ${record.conflicts.map(({ address }) => named(address)).join(', ')}: both stay until somebody chooses.`,
+    ),
+    guard(
+      record.queen !== null && record.queenAccounted === null,
+      'queen not accounted for',
+      'needs a reason',
+      `The queen was seen on ${record.queen ? named(record.queen.address) : 'a frame'}: is she safely in?`,
+    ),
+    guard(
+      frames.length > 0,
+      'frames still out',
+      'bars',
+      `Still out: frame ${frames.map(({ frame }) => frame).join(', ')}.`,
+    ),
+    guard(
+      unexplained,
+      'order changed',
+      'needs a reason',
+      `Frames stand in another order than they came: ${moved.map(({ comb }) => comb.label).join(', ')}.`,
+    ),
+    guard(
+      tipped.length > 0 && !respaced,
+      'box was tipped',
+      'bars',
+      `${tipped.join(', ')} lay on its side: respace its frames, and shake none of them today.`,
+    ),
+    guard(record.partsOff.length > 0, 'parts still off', 'bars', `Still off: ${record.partsOff.join(', ')}.`),
+  ];
+}

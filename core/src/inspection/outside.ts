@@ -1,0 +1,92 @@
+import type { Measure } from './measures';
+import { waspPressure } from './measures';
+import type { PollenColour } from './pollen-colours';
+
+export const TRAFFIC = ['none', 'little', 'steady', 'heavy'] as const;
+export const ENTRANCES = ['full', 'half', 'a hand', 'one bee', 'shut'] as const;
+export type EntranceWidth = (typeof ENTRANCES)[number];
+export const AMOUNTS = ['none', 'few', 'many'] as const;
+export type Amount = (typeof AMOUNTS)[number];
+
+/** What was seen at the entrance before opening, or after closing. */
+export interface OutsideLook {
+  readonly traffic: (typeof TRAFFIC)[number];
+  readonly pollenIn: boolean;
+  readonly deadBees: boolean;
+  readonly intruders: boolean;
+  readonly note: string;
+  /** Colours of the loads going in. */
+  readonly pollens?: readonly PollenColour[] | undefined;
+  readonly dead?: Amount | undefined;
+  readonly droppings?: Amount | undefined;
+  /** Bees hang in a mass outside. */
+  readonly bearding?: boolean | undefined;
+  readonly robbing?: boolean | undefined;
+  readonly entrance?: EntranceWidth | undefined;
+  readonly leans?: boolean | undefined;
+  readonly strapped?: boolean | undefined;
+}
+
+export const EMPTY_LOOK: OutsideLook = {
+  traffic: 'steady',
+  pollenIn: false,
+  deadBees: false,
+  intruders: false,
+  note: '',
+};
+
+/** What a look from outside suggests; each line is a hint, not a finding. Common practice. */
+export function outsideSays(look: OutsideLook): readonly string[] {
+  const colours = look.pollens?.length ?? 0;
+  const says: readonly (readonly [boolean, string])[] = [
+    [look.pollenIn || colours > 0, 'Pollen goes in: a laying queen is likely.'],
+    [colours > 2, `${colours} colours of pollen: a varied diet.`],
+    [
+      !look.pollenIn && colours === 0 && look.traffic === 'heavy',
+      'Much traffic without pollen: robbing, or orientation flights?',
+    ],
+    [look.dead === 'few', 'A few dead bees are normal.'],
+    [look.dead === 'many', 'Many dead bees: poisoning, starvation or disease. Photograph, look at tongues and wings.'],
+    [look.droppings === 'many', 'Droppings on the front: note it, look at stores and brood.'],
+    [look.bearding === true, 'Bees hang outside: heat, or too little room. Look at space and for queen cells.'],
+    [look.robbing === true, 'Robbing: do not open. Narrow the entrance and cover everything.'],
+    [look.leans === true, 'Level the hive before boxes go on.'],
+    [look.strapped === false, 'No strap: strap or weight it before you leave.'],
+  ];
+  return says.filter(([applies]) => applies).map(([, words]) => words);
+}
+
+export interface EntranceAdvice {
+  readonly width: EntranceWidth;
+  readonly why: string;
+  /** When to look whether they found the new way in, minutes; and whether it worked, days. */
+  readonly lookAfter: { readonly minutes: number; readonly days: number } | null;
+}
+
+/**
+ * How wide the entrance should be for what the colony can guard. Common practice.
+ *
+ * @param framesOfBees strength, frames; `null` when not counted
+ * @param wasps wasps at the entrance, `null` when not counted
+ * @param robbingSeason dearth or autumn
+ * @param hot bees hang outside or it is above 28 °C
+ * @returns width, why, and when to look again. A plug can be grass, a cork, foam or a strip of wood
+ * @example entranceAdvice(3, { aMinute: 8, pastGuards: true }, true, false).width // 'one bee'
+ */
+export function entranceAdvice(
+  framesOfBees: number | null,
+  wasps: Pick<Extract<Measure, { what: 'wasps' }>, 'aMinute' | 'pastGuards'> | null,
+  robbingSeason: boolean,
+  hot: boolean,
+): EntranceAdvice {
+  const pressure = wasps ? waspPressure(wasps) : 'none';
+  const weak = framesOfBees !== null && framesOfBees < 5;
+  const lookAfter = { minutes: 10, days: 7 };
+  if (pressure === 'heavy') return { width: 'one bee', why: 'guards have given up', lookAfter };
+  if (pressure === 'some' || (pressure === 'light' && weak))
+    return { width: weak ? 'one bee' : 'a hand', why: `${pressure} pressure by wasps`, lookAfter };
+  if (weak) return { width: 'a hand', why: 'few bees to guard it', lookAfter };
+  if (hot) return { width: 'full', why: 'heat or crowding', lookAfter: null };
+  if (robbingSeason) return { width: 'half', why: 'robbing season', lookAfter: null };
+  return { width: 'full', why: 'strong, nothing presses', lookAfter: null };
+}

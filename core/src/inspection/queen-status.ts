@@ -1,0 +1,124 @@
+import { DEVELOPMENT, daysToEmergence } from '../biology';
+import { type CivilDate, addDays } from '../units';
+import { type FrameSide, hasMark, shows } from './frame-side';
+import { type CellsVerdict, readCells } from './queen-cells';
+
+export const QUEEN_EVIDENCE = [
+  'queen seen',
+  'eggs',
+  'young larvae',
+  'larvae',
+  'sealed only',
+  'pollen only',
+  'none',
+] as const;
+export type QueenEvidence = (typeof QUEEN_EVIDENCE)[number];
+
+export interface QueenStatus {
+  readonly verdict:
+    | 'queenright'
+    | 'probably queenright'
+    | 'young queen likely'
+    | 'drone layer likely'
+    | 'queenless likely'
+    | 'not known';
+  readonly evidence: QueenEvidence;
+  /** First and last day on which the youngest brood seen can have been laid. */
+  readonly laid: { readonly from: CivilDate; readonly to: CivilDate } | null;
+  readonly says: string;
+  readonly cells: CellsVerdict;
+}
+
+export interface QueenFacts {
+  /** Day of the visit. */
+  readonly date: CivilDate;
+  readonly sides: readonly FrameSide[];
+  /** Whether every side of the nest was looked at in light by which eggs show: only then "no eggs" means that there are none. */
+  readonly eggsLookedFor: boolean;
+  readonly virginSeen: boolean;
+}
+
+/** Larvae of this age still pass for young, days since hatching. Common practice. */
+const YOUNG = 2;
+
+/**
+ * Whether the colony has a laying queen, told from what was seen, with the days on which she laid. Eggs make a search for her needless.
+ *
+ * @param facts sides read, day, light
+ * @returns verdict with its evidence, the span of days of the last laying, and one sentence
+ * @example queenStatus({ date: '2026-05-14', sides: [parseSide('3E')], eggsLookedFor: true, virginSeen: false }).laid // { from: '2026-05-11', to: '2026-05-14' }
+ * Source: development days by Winston (1987), from memory.
+ */
+export function queenStatus({ date, sides, eggsLookedFor, virginSeen }: QueenFacts): QueenStatus {
+  const any = (test: (side: FrameSide) => boolean) => sides.some(test);
+  const eggs = any((side) => shows(side, 'E'));
+  const larvae = any((side) => shows(side, 'L'));
+  const young = any((side) => hasMark(side, 'young larvae'));
+  const old = any((side) => hasMark(side, 'old larvae'));
+  const sealed = any((side) => shows(side, 'S'));
+  const drone = any((side) => shows(side, 'D'));
+  const queen = any((side) => side.queen);
+  const cells = readCells(
+    sides.flatMap((side) => side.queenCells ?? []),
+    eggs,
+  );
+  const { egg, larva } = DEVELOPMENT.worker;
+  const span = (from: number, to: number) => ({ from: addDays(date, -to), to: addDays(date, -from) });
+  const status = (
+    verdict: QueenStatus['verdict'],
+    evidence: QueenEvidence,
+    laid: QueenStatus['laid'],
+    says: string,
+  ): QueenStatus => ({ verdict, evidence, laid, says, cells });
+  const unseen = eggsLookedFor ? '' : ' Eggs were not looked for everywhere, or not in good light.';
+
+  if (virginSeen)
+    return status('young queen likely', 'queen seen', null, 'A young queen not yet laying: close and leave her alone.');
+  if (drone && !sealed && !larvae && any((side) => hasMark(side, 'domed lids')))
+    return status(
+      'drone layer likely',
+      eggs ? 'eggs' : 'sealed only',
+      null,
+      'Only drone brood, domed lids: drone-laying queen or laying workers.',
+    );
+  if (eggs)
+    return status(
+      'queenright',
+      queen ? 'queen seen' : 'eggs',
+      span(0, egg),
+      `Eggs: she laid ${egg} days ago at the latest.`,
+    );
+  if (queen) return status('probably queenright', 'queen seen', null, `She was seen, her eggs were not.${unseen}`);
+  if (larvae && (young || !old)) {
+    const laid = young ? span(egg, egg + YOUNG) : span(egg, egg + larva);
+    const days = young ? egg + YOUNG : egg + larva;
+    const says = `${young ? 'Young larvae' : 'Larvae'}: she laid ${days} days ago at the latest.${unseen}`;
+    return status('probably queenright', young ? 'young larvae' : 'larvae', laid, says);
+  }
+  if (larvae)
+    return status(
+      eggsLookedFor ? 'queenless likely' : 'not known',
+      'larvae',
+      span(egg + YOUNG, egg + larva),
+      `Only older larvae: nothing laid for ${egg + YOUNG} days or more.${unseen}`,
+    );
+  if (sealed) {
+    const laid = span(egg + larva, daysToEmergence('worker'));
+    if (cells.means === 'queen out' || cells.means === 'swarming' || cells.means === 'replacing her')
+      return status(
+        'young queen likely',
+        'sealed only',
+        laid,
+        `Sealed brood and queen cells: a young queen is on her way.${unseen}`,
+      );
+    return status(
+      eggsLookedFor ? 'queenless likely' : 'not known',
+      'sealed only',
+      laid,
+      `Only sealed brood: nothing laid for ${egg + larva} days or more.${unseen}`,
+    );
+  }
+  if (any((side) => shows(side, 'P')))
+    return status('not known', 'pollen only', null, `No brood seen, pollen is stored.${unseen}`);
+  return status('not known', 'none', null, sides.length === 0 ? 'No side was read.' : `No brood seen.${unseen}`);
+}

@@ -1,0 +1,406 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Stack } from '../src/equipment';
+import {
+  type Comb,
+  type Deed,
+  type EntryBody,
+  type GuardFacts,
+  type GuardId,
+  type VisitEntry,
+  arranged,
+  closeAdvice,
+  closingTasks,
+  gradeComb,
+  guardsOf,
+  openMinutes,
+  openingScript,
+  outOfOrder,
+  parseSide,
+  readClock,
+  recordOf,
+  rolesNow,
+  spacingVerdict,
+  standing,
+  temperAdvice,
+  temperScore,
+} from '../src/inspection';
+
+const stack: Stack = [
+  { id: 'floor', kind: 'floor' },
+  { id: 'brood', kind: 'box', box: 'national-brood', frames: 11, dummy: true },
+  { id: 'excluder', kind: 'excluder' },
+  { id: 'super 1', kind: 'box', box: 'national-super', frames: 10, dummy: false },
+  { id: 'crown board', kind: 'crown-board' },
+  { id: 'roof', kind: 'roof' },
+];
+const START = Date.UTC(2026, 4, 14, 12);
+let made = 0;
+const entry = (body: EntryBody, minute = made): VisitEntry => {
+  made += 1;
+  return { id: `e${made}`, at: new Date(START + minute * 60_000).toISOString(), by: 'ruth', body };
+};
+const lifted = (frame: number, minute?: number) => entry({ kind: 'frame lifted', box: 'brood', frame }, minute);
+const read = (frame: number, line: string, face: 'low' | 'high' = 'low') =>
+  entry({ kind: 'frame side recorded', address: { box: 'brood', frame, face }, side: parseSide(line), seen: null });
+const comb = (id: string): Comb => ({ id, kind: 'drawn', since: null, donor: null, label: id });
+const found = { brood: Array.from({ length: 11 }, (_, index) => comb(`c${index + 1}`)) };
+const facts = (entries: readonly VisitEntry[], more: Partial<GuardFacts> = {}): GuardFacts => ({
+  stack,
+  record: recordOf(entries),
+  found,
+  lock: null,
+  suspicion: null,
+  late: false,
+  foodAbove: false,
+  frames: { brood: 11, 'super 1': 10 },
+  ...more,
+});
+const against = (deed: Deed, entries: readonly VisitEntry[], more: Partial<GuardFacts> = {}) =>
+  guardsOf(deed, facts(entries, more)).map(({ id, bar }) => [id, bar] as const);
+const ids = (deed: Deed, entries: readonly VisitEntry[], more: Partial<GuardFacts> = {}): readonly GuardId[] =>
+  against(deed, entries, more).map(([id]) => id);
+const smoked = entry({ kind: 'smoke given', place: 'entrance' });
+const lift = (frame: number): Deed => ({ do: 'lift frame', box: 'brood', frame });
+const moving = (frame: number, to: Extract<Deed, { do: 'move comb' }>['move']['to']): Deed => ({
+  do: 'move comb',
+  move: { comb: found.brood[frame - 1]!, to, reason: '' },
+  box: 'brood',
+  frame,
+});
+const away = { in: 'hive', hive: 'h9', box: 'brood', place: 4 } as const;
+
+describe('guards at the open hive', () => {
+  it('warns when a centre frame is taken first, at either wall it does not', () => {
+    expect(ids(lift(6), [smoked])).toContain('centre frame first');
+    expect(ids(lift(1), [smoked])).not.toContain('centre frame first');
+    expect(ids(lift(11), [smoked])).not.toContain('centre frame first');
+    expect(ids(lift(6), [smoked, lifted(1)])).not.toContain('centre frame first');
+  });
+
+  it('asks for smoke before each new box, but not where the smokeless plan is in force', () => {
+    expect(ids({ do: 'lift box', box: 'super 1' }, [])).toEqual(['smoke first']);
+    const opened = [
+      entry({ kind: 'smoke given', place: 'entrance' }, 1),
+      entry({ kind: 'box opened', box: 'super 1' }, 2),
+    ];
+    expect(ids({ do: 'lift box', box: 'brood' }, opened)).toEqual(['smoke first']);
+    const again = [...opened, entry({ kind: 'smoke given', place: 'between boxes' }, 3)];
+    expect(ids({ do: 'lift box', box: 'brood' }, again)).toEqual([]);
+    const noFuel = entry({ kind: 'checked', check: 'smoker fuel', ok: false, person: null });
+    expect(ids({ do: 'lift box', box: 'super 1' }, [noFuel])).toEqual([]);
+  });
+
+  it('warns at every move of the frame that carries the queen, and asks for her at closing', () => {
+    const seen = [smoked, lifted(4), read(4, '4S 1E 3H Q')];
+    expect(ids(lift(4), [...seen, lifted(5)])).toContain('queen on this frame');
+    expect(ids(lift(5), seen)).not.toContain('queen on this frame');
+    expect(against(moving(4, { in: 'box', box: 'brood', place: 5 }), seen)).toContainEqual([
+      'queen on this frame',
+      'warns',
+    ]);
+    expect(against(moving(4, away), seen)).toContainEqual(['queen on this frame', 'needs a reason']);
+    expect(ids({ do: 'close' }, seen)).toContain('queen not accounted for');
+    const safe = entry({ kind: 'queen accounted for', how: 'on her frame' });
+    expect(ids({ do: 'close' }, [...seen, safe])).not.toContain('queen not accounted for');
+  });
+
+  it('lets no frame with queen or brood go to store, and no unread one without a reason', () => {
+    const melting = { in: 'store', store: 'melting' } as const;
+    expect(against(moving(3, melting), [read(3, '2S 6C')])).toContainEqual(['queen or brood on it', 'bars']);
+    expect(against(moving(3, melting), [read(3, '8C Q')])).toContainEqual(['queen or brood on it', 'bars']);
+    expect(against(moving(3, melting), [read(3, '8C')])).toEqual([]);
+    expect(against(moving(3, melting), [])).toEqual([['queen or brood on it', 'needs a reason']]);
+  });
+
+  it('keeps a doubtful frame in its hive and the hive from closing until it was looked at again', () => {
+    const doubt = [read(3, '4S 4C !')];
+    expect(against(moving(3, away), doubt)).toContainEqual(['doubtful frame', 'bars']);
+    expect(against({ do: 'close' }, doubt)).toContainEqual(['doubtful sides left', 'bars']);
+    const settled = [...doubt, read(3, '4S 4C')];
+    expect(ids(moving(3, away), settled)).not.toContain('doubtful frame');
+    expect(ids({ do: 'close' }, settled)).not.toContain('doubtful sides left');
+  });
+
+  it('bars every frame from leaving while disease is suspected, by test, by finding, or from before', () => {
+    const clean = [read(1, '8H')];
+    const rope = entry({
+      kind: 'measured',
+      measure: { what: 'ropiness', test: { lid: 'sunken', larva: 'brown', threadMm: 20, foulSmell: true } },
+    });
+    const finding = entry({
+      kind: 'finding noted',
+      finding: 'ropy brood',
+      found: true,
+      count: null,
+      sure: 60,
+      spot: null,
+      note: '',
+    });
+    expect(ids(moving(1, away), clean)).toEqual([]);
+    for (const entries of [
+      [...clean, rope],
+      [...clean, finding],
+    ])
+      expect(against(moving(1, away), entries)).toContainEqual(['disease suspected', 'bars']);
+    expect(against(moving(1, away), clean, { suspicion: 'foulbrood' })).toContainEqual(['disease suspected', 'bars']);
+    expect(against(moving(1, { in: 'box', box: 'brood', place: 2 }), clean, { suspicion: 'foulbrood' })).toEqual([]);
+    const denied = entry({ ...(finding.body as Extract<EntryBody, { kind: 'finding noted' }>), found: false });
+    expect(ids(moving(1, away), [...clean, denied])).toEqual([]);
+  });
+
+  it('opens a colony that must be left alone only with a reason', () => {
+    const locked = { lock: 'a young queen is mating' };
+    const guards = guardsOf({ do: 'open' }, facts([], locked));
+    expect(guards[0]).toMatchObject({ id: 'do not open', bar: 'needs a reason' });
+    const given = [entry({ kind: 'guard overridden', guard: 'do not open', reason: 'starving, emergency feed' })];
+    const now = facts(given, locked);
+    expect(standing(guardsOf({ do: 'open' }, now), now.record).map(({ id }) => id)).not.toContain('do not open');
+  });
+
+  it('lets nobody start with an open veil', () => {
+    const veil = (ok: boolean) => entry({ kind: 'checked', check: 'veil', ok, person: 'salma' });
+    expect(against({ do: 'open' }, [veil(false)])).toContainEqual(['nobody checked', 'bars']);
+    expect(ids({ do: 'open' }, [veil(false), veil(true)])).toEqual([]);
+  });
+
+  it('wants frames, parts and a tipped box put right before closing', () => {
+    const entries = [
+      entry({ kind: 'part taken off', part: 'roof' }),
+      entry({ kind: 'box tipped', box: 'super 1' }),
+      lifted(1),
+    ];
+    expect(ids({ do: 'close' }, entries)).toEqual(
+      expect.arrayContaining(['frames still out', 'parts still off', 'box was tipped']),
+    );
+    const put = [
+      ...entries,
+      entry({ kind: 'frame set back', box: 'brood', frame: 1 }),
+      entry({ kind: 'part put back', part: 'roof' }),
+      entry({ kind: 'checked', check: 'respaced', ok: true, person: null }),
+    ];
+    expect(ids({ do: 'close' }, put)).toEqual([]);
+  });
+
+  it('asks why when frames stand in another order than they came', () => {
+    const move = (reason: string) =>
+      entry({ kind: 'comb moved', comb: found.brood[10]!, to: { in: 'box', box: 'brood', place: 5 }, reason });
+    expect(ids({ do: 'close' }, [move('')])).toContain('order changed');
+    expect(ids({ do: 'close' }, [move('a food comb nearer to the nest')])).not.toContain('order changed');
+  });
+});
+
+describe('frames in hand', () => {
+  it('sets the frame before back, but leaves the first of a box aside: it makes the gap', () => {
+    const record = recordOf([lifted(1, 0), lifted(2, 2), lifted(3, 5)]);
+    expect(record.inHand).toMatchObject({ frame: 3 });
+    expect(record.aside.map(({ frame }) => frame)).toEqual([1]);
+    expect(record.exposures).toEqual([{ box: 'brood', frame: 2, seconds: 180 }]);
+  });
+
+  it('counts the seconds that each frame was out', () => {
+    const back = entry({ kind: 'frame set back', box: 'brood', frame: 2 }, 7);
+    expect(recordOf([lifted(1, 0), lifted(2, 2), back]).exposures).toEqual([{ box: 'brood', frame: 2, seconds: 300 }]);
+  });
+});
+
+describe('taking back and bringing again', () => {
+  it('redoes what was undone, as often as it was, until something new is entered', () => {
+    const [a, b] = [read(1, '8H'), read(2, '8S')];
+    const undo = (target: string) => entry({ kind: 'entry undone', entry: target });
+    const [undoB, undoA] = [undo(b.id), undo(a.id)];
+    const back = [a, b, undoB, undoA];
+    expect(recordOf(back)).toMatchObject({ sides: {}, redoable: undoA.id });
+    const redoA = undo(undoA.id);
+    const once = recordOf([...back, redoA]);
+    expect(Object.keys(once.sides)).toEqual(['brood/1/low']);
+    expect(once.redoable).toBe(undoB.id);
+    const twice = recordOf([...back, redoA, undo(undoB.id)]);
+    expect(Object.keys(twice.sides)).toEqual(['brood/1/low', 'brood/2/low']);
+    expect(twice.redoable).toBeNull();
+    expect(recordOf([...back, read(3, '8C')]).redoable).toBeNull();
+  });
+
+  it('undoing and redoing any number of entries ends where it began (property)', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 8 }), fc.integer({ min: 1, max: 8 }), (count, back) => {
+        const entries: VisitEntry[] = Array.from({ length: count }, (_, index) => read(index + 1, '4S 4H'));
+        const before = recordOf(entries).sides;
+        const steps = Math.min(back, count);
+        for (let i = 0; i < steps; i += 1)
+          entries.push(entry({ kind: 'entry undone', entry: recordOf(entries).undoable.at(-1)! }));
+        expect(Object.keys(recordOf(entries).sides)).toHaveLength(count - steps);
+        for (let i = 0; i < steps; i += 1)
+          entries.push(entry({ kind: 'entry undone', entry: recordOf(entries).redoable! }));
+        expect(recordOf(entries).sides).toEqual(before);
+        expect(recordOf(entries).redoable).toBeNull();
+      }),
+    );
+  });
+});
+
+describe('combs that move', () => {
+  it('lets neighbours close up and make room, and keeps every comb in one place (property)', () => {
+    const place = fc.record({
+      in: fc.constant('box' as const),
+      box: fc.constant('brood'),
+      place: fc.integer({ min: 1, max: 11 }),
+    });
+    const store = fc.record({
+      in: fc.constant('store' as const),
+      store: fc.constantFrom('stand' as const, 'melting' as const),
+    });
+    const move = fc.record({
+      comb: fc.constantFrom(...found.brood),
+      to: fc.oneof(place, store),
+      reason: fc.constant(''),
+    });
+    fc.assert(
+      fc.property(fc.array(move, { maxLength: 20 }), (moves) => {
+        const now = arranged(found, moves);
+        const all = [...Object.values(now.boxes).flat(), ...now.away.map((each) => each.comb)].map(({ id }) => id);
+        expect(all.toSorted()).toEqual(found.brood.map(({ id }) => id).toSorted());
+        const last = moves.at(-1);
+        if (last?.to.in === 'store') expect(now.away.at(-1)?.comb.id).toBe(last.comb.id);
+      }),
+    );
+  });
+
+  it('calls combs out of order only when they changed places with others', () => {
+    const out = arranged(found, [{ comb: found.brood[2]!, to: { in: 'store', store: 'melting' }, reason: '' }]);
+    expect(outOfOrder(found, out)).toEqual([]);
+    const swapped = arranged(found, [{ comb: found.brood[2]!, to: { in: 'box', box: 'brood', place: 4 }, reason: '' }]);
+    expect(outOfOrder(found, swapped).map((each) => each.comb.id)).toEqual(['c4', 'c3']);
+  });
+
+  it('grades by age, and by what was seen where the age is not known', () => {
+    const aged = (since: number | null) => ({ ...comb('x'), since });
+    const sound = { old: false, broken: false };
+    expect(gradeComb(aged(2025), 2026, sound).grade).toBe('keep');
+    expect(gradeComb(aged(2024), 2026, sound).grade).toBe('edge');
+    expect(gradeComb(aged(2022), 2026, sound).grade).toBe('replace');
+    expect(gradeComb(aged(null), 2026, { old: true, broken: false }).grade).toBe('replace');
+    expect(gradeComb(aged(2026), 2026, { old: false, broken: true }).grade).toBe('replace');
+  });
+});
+
+describe('closing in reverse', () => {
+  it('lists frames first, then parts in reverse of how they came off, each with its check', () => {
+    const entries = ['roof', 'crown board', 'super 1', 'excluder'].map((part) =>
+      entry({ kind: 'part taken off', part }),
+    );
+    const tasks = closingTasks(stack, recordOf([...entries, lifted(1)]));
+    expect(tasks.map(({ says }) => says).slice(0, 6)).toEqual([
+      'frame 1 back into brood',
+      'Brood frames pushed tight',
+      'excluder on',
+      'super 1 on',
+      'crown board on',
+      'roof on',
+    ]);
+    expect(tasks.flatMap((task) => (task.kind === 'check' ? [task.check] : []))).toEqual(
+      expect.arrayContaining(['wires across', 'even supers', 'strap', 'entrance', 'stragglers']),
+    );
+  });
+
+  it('spaces brood frames tight and drawn supers even', () => {
+    expect(spacingVerdict('brood', 10, 10, 0).ok).toBe(true);
+    expect(spacingVerdict('brood', 9, 10, 0).ok).toBe(false);
+    expect(spacingVerdict('super', 9, 10, 0).ok).toBe(true);
+    expect(spacingVerdict('super', 9, 10, 3).ok).toBe(false);
+    expect(spacingVerdict('super', 6, 10, 0).ok).toBe(false);
+  });
+});
+
+describe('the clocks', () => {
+  const minutes = (count: number) => count * 60_000;
+  it('warns gently at four fifths, firmly at the end, and counts on', () => {
+    expect(readClock(0, null, minutes(19), 25).state).toBe('well');
+    expect(readClock(0, null, minutes(20), 25).state).toBe('start closing');
+    expect(readClock(0, null, minutes(25), 25).state).toBe('shut now');
+    expect(readClock(0, null, minutes(40), 25)).toMatchObject({ state: 'shut now', minutes: 40, left: -15 });
+    expect(readClock(0, minutes(10), minutes(40), 25)).toMatchObject({ state: 'closed', minutes: 10 });
+  });
+
+  it('allows less in the cold, in robbing season and late in the year', () => {
+    const warm = { temperature: 20, robbingSeason: false, pressed: false, late: false };
+    expect(openMinutes(25, warm)).toEqual({ minutes: 25, because: [] });
+    expect(openMinutes(25, { ...warm, temperature: 12 }).minutes).toBe(10);
+    expect(openMinutes(25, { ...warm, robbingSeason: true }).minutes).toBe(15);
+    expect(openMinutes(25, { ...warm, pressed: true, robbingSeason: true })).toMatchObject({ minutes: 8 });
+    expect(openMinutes(5, { ...warm, late: true })).toEqual({ minutes: 5, because: [] });
+  });
+
+  it('says close now for robbing, rain, cold, overstaying and angry bees, each by itself', () => {
+    const calm = {
+      temper: 'go on',
+      clock: 'well',
+      broodOut: 1,
+      broodAllowed: 5,
+      temperature: 18,
+      rainIn: null,
+      robbing: false,
+    } as const;
+    expect(closeAdvice(calm)).toEqual({ level: 'go on', reasons: [] });
+    for (const change of [
+      { robbing: true },
+      { rainIn: 0 },
+      { temperature: 5 },
+      { clock: 'shut now' },
+      { temper: 'close' },
+    ] as const)
+      expect(closeAdvice({ ...calm, ...change }).level).toBe('close now');
+    for (const change of [{ rainIn: 8 }, { broodOut: 6 }, { clock: 'start closing' }, { temper: 'pause' }] as const)
+      expect(closeAdvice({ ...calm, ...change }).level).toBe('hurry');
+  });
+
+  it('answers the first head-butts with smoke, a bee at the hand with a pause, more with closing', () => {
+    const at = (sign: 'head-butt' | 'at the hand' | 'sting', minute: number) => ({
+      sign,
+      at: new Date(START + minutes(minute)).toISOString(),
+    });
+    const now = START + minutes(10);
+    expect(temperAdvice([at('head-butt', 10)], null, now).advice).toBe('smoke');
+    expect(temperAdvice([at('at the hand', 10)], null, now).advice).toBe('pause');
+    expect(temperAdvice([at('at the hand', 10), at('sting', 10)], null, now).advice).toBe('close');
+    expect(temperAdvice([at('at the hand', 0)], null, START + minutes(30)).advice).toBe('go on');
+    expect(temperAdvice([], 5, now).advice).toBe('close');
+  });
+
+  it('scores temper by the worst mood, one more for followers and repeated stings', () => {
+    expect(temperScore([1, 2], [], 20)).toBe(2);
+    expect(temperScore([2], [{ sign: 'following', at: '' }], 20)).toBe(3);
+    expect(
+      temperScore(
+        [5],
+        [
+          { sign: 'sting', at: '' },
+          { sign: 'sting', at: '' },
+        ],
+        10,
+      ),
+    ).toBe(5);
+    expect(temperScore([], [], 20)).toBeNull();
+  });
+});
+
+describe('how deep', () => {
+  it('leaves out what a shallow visit does not do, and has a step for supers only where there are some', () => {
+    const steps = (depth: 'outside' | 'lid' | 'full') =>
+      openingScript('national', stack, 'brood', depth).map(({ id }) => id);
+    expect(steps('outside')).toEqual(['before', 'outside', 'sum up', 'entrance']);
+    expect(steps('lid')).toEqual(['before', 'outside', 'smoke', 'open', 'sum up', 'close', 'entrance']);
+    expect(steps('full')).toContain('supers');
+    const lid = openingScript('national', stack, 'brood', 'lid').find(({ id }) => id === 'close');
+    expect(lid?.parts.map(({ id }) => id)).toEqual(['crown board', 'roof']);
+  });
+});
+
+describe('jobs given by hand', () => {
+  it('moves a person to the job and leaves everybody else where the rota has them', () => {
+    const rota = { smoke: ['Ife'], frames: ['Salma', 'Jun'], record: ['Piotr'], clock: [], watch: [] };
+    const given = recordOf([entry({ kind: 'role given', role: 'clock', person: 'jun' })]).roles;
+    const names: Record<string, string> = { jun: 'Jun' };
+    expect(rolesNow(rota, given, (id) => names[id]!)).toEqual({ ...rota, frames: ['Salma'], clock: ['Jun'] });
+  });
+});

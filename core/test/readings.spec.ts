@@ -1,0 +1,364 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { adultsDue, beesDue } from '../src/biology';
+import type { BoxLayer } from '../src/equipment';
+import {
+  CELL_CONTENTS,
+  CELL_PLACES,
+  type FrameSide,
+  type FrameSides,
+  LETTERS,
+  type Letter,
+  MARK_IDS,
+  POLLEN_COLOUR_NAMES,
+  entranceAdvice,
+  estimateColony,
+  formatSide,
+  markOf,
+  nestAhead,
+  outsideSays,
+  parseSide,
+  queenStatus,
+  readCells,
+  readMeasure,
+  readingGap,
+  ropinessVerdict,
+  scoreGuess,
+  shareOf,
+  sideProblem,
+  waspPressure,
+  withUnread,
+} from '../src/inspection';
+
+const side: fc.Arbitrary<FrameSide> = fc
+  .record({
+    eighths: fc.array(fc.constantFrom(...LETTERS), { maxLength: 8 }),
+    few: fc.uniqueArray(fc.constantFrom(...LETTERS), { maxLength: 3 }),
+    bees: fc.option(fc.integer({ min: 0, max: 8 })),
+    queen: fc.boolean(),
+    doubtful: fc.boolean(),
+    marks: fc.uniqueArray(fc.constantFrom(...MARK_IDS), { maxLength: 4 }),
+    pollens: fc.uniqueArray(fc.constantFrom(...POLLEN_COLOUR_NAMES), { maxLength: 3 }),
+    queenCells: fc.array(
+      fc.record({ content: fc.constantFrom(...CELL_CONTENTS), place: fc.constantFrom(...CELL_PLACES) }),
+      { maxLength: 3 },
+    ),
+    more: fc.integer({ min: 0, max: 5 }),
+  })
+  .map(({ eighths: letters, few, more, queenCells, ...rest }) => {
+    const eighths: Partial<Record<Letter, number>> = {};
+    for (const letter of letters) eighths[letter] = (eighths[letter] ?? 0) + 1;
+    return {
+      ...rest,
+      eighths,
+      trace: few.filter((letter) => !eighths[letter]),
+      queenCells,
+      cells: queenCells.length + more,
+    };
+  });
+
+describe('shorthand with words', () => {
+  it('reads marks, pollen colours and queen cells', () => {
+    expect(parseSide('4S 2L 2H K2 sealed@edge egg@face .spotty .sunken ~orange')).toMatchObject({
+      eighths: { S: 4, L: 2, H: 2 },
+      cells: 2,
+      queenCells: [
+        { content: 'sealed', place: 'edge' },
+        { content: 'egg', place: 'face' },
+      ],
+      marks: ['spotty pattern', 'sunken lids'],
+      pollens: ['orange'],
+      doubtful: true,
+    });
+  });
+
+  it('counts a queen cell that is described without a number', () => {
+    expect(parseSide('8C larva@edge').cells).toBe(1);
+  });
+
+  it('keeps a mark whose doubt was settled by a second look', () => {
+    const settled = { ...parseSide('8S .dark'), doubtful: false };
+    expect(formatSide(settled)).toBe('8S .dark-lids -!');
+    expect(parseSide(formatSide(settled)).doubtful).toBe(false);
+  });
+
+  it.each(['8C .nothing', '8C ~tartan', '8C boiled@edge', '8C .p'])(
+    'names the word in "%s" that it cannot read',
+    (line) => {
+      expect(() => parseSide(line)).toThrow(line.split(' ')[1]);
+    },
+  );
+
+  it('takes the start of a word only while it is unmistakable', () => {
+    expect(markOf('sunk')).toBe('sunken lids');
+    expect(markOf('s')).toBeNull();
+  });
+
+  it('reads back whatever it writes (property)', () => {
+    fc.assert(
+      fc.property(side, (any) => {
+        const back = parseSide(formatSide(any));
+        expect(back.eighths).toEqual(any.eighths);
+        expect(back).toMatchObject({ bees: any.bees, queen: any.queen, cells: any.cells, doubtful: any.doubtful });
+        expect(new Set(back.trace)).toEqual(new Set(any.trace));
+        expect(new Set(back.marks ?? [])).toEqual(new Set(any.marks));
+        expect(new Set(back.pollens ?? [])).toEqual(new Set(any.pollens));
+        expect(back.queenCells ?? []).toEqual(any.queenCells);
+      }),
+    );
+  });
+
+  it('refuses more described queen cells than were counted', () => {
+    expect(sideProblem({ ...parseSide('8C egg@edge egg@edge'), cells: 1 })).toContain('count them again');
+  });
+});
+
+describe('young bees to come', () => {
+  it('gives 1500 a day for 21 days at a steady 1500 eggs a day (3, 6 and 12 days of brood)', () => {
+    for (const bees of adultsDue({ eggs: 4500, larvae: 9000, sealed: 18_000 })) expect(bees).toBeCloseTo(1500, 9);
+  });
+
+  it('lets every cell emerge within 21 days, sealed ones first (property)', () => {
+    const cells = fc.integer({ min: 0, max: 40_000 });
+    fc.assert(
+      fc.property(cells, cells, cells, (eggs, larvae, sealed) => {
+        const due = adultsDue({ eggs, larvae, sealed });
+        expect(due).toHaveLength(21);
+        expect(due.reduce((sum, bees) => sum + bees, 0)).toBeCloseTo(eggs + larvae + sealed, 4);
+        const week = due.slice(0, 7).reduce((sum, bees) => sum + bees, 0);
+        expect(Math.abs(week - beesDue(sealed, 7))).toBeLessThanOrEqual(1);
+      }),
+    );
+  });
+
+  it('loses what does not survive', () => {
+    expect(adultsDue({ eggs: 0, larvae: 0, sealed: 1200 }, 0.9)[0]).toBeCloseTo(90, 9);
+    expect(() => adultsDue({ eggs: -1, larvae: 0, sealed: 0 })).toThrow(RangeError);
+  });
+});
+
+describe('is she laying', () => {
+  const date = '2026-05-20';
+  const status = (lines: readonly string[], eggsLookedFor = true, virginSeen = false) =>
+    queenStatus({ date, sides: lines.map((line) => parseSide(line)), eggsLookedFor, virginSeen });
+
+  // After a queen is lost on day 0 there are eggs until day 3, open worker brood until 9, sealed worker brood until 21 (Winston 1987).
+  it('dates the last laying from the youngest brood', () => {
+    expect(status(['2E 2L 4S']).laid).toEqual({ from: '2026-05-17', to: '2026-05-20' });
+    expect(status(['4L 4S']).laid).toEqual({ from: '2026-05-11', to: '2026-05-17' });
+    expect(status(['8S']).laid).toEqual({ from: '2026-04-29', to: '2026-05-11' });
+  });
+
+  it('needs no queen where there are eggs', () => {
+    expect(status(['2E 6S'])).toMatchObject({ verdict: 'queenright', evidence: 'eggs' });
+    expect(status(['2E 6S Q'])).toMatchObject({ verdict: 'queenright', evidence: 'queen seen' });
+  });
+
+  it('narrows the days by the age of the larvae', () => {
+    expect(status(['4L 4S .young-larvae']).laid).toEqual({ from: '2026-05-15', to: '2026-05-17' });
+    expect(status(['4L 4S .old-larvae'])).toMatchObject({
+      verdict: 'queenless likely',
+      laid: { from: '2026-05-11', to: '2026-05-15' },
+    });
+  });
+
+  it('says "not known" instead of "queenless" where eggs may have been overlooked', () => {
+    expect(status(['8S'])).toMatchObject({ verdict: 'queenless likely', evidence: 'sealed only' });
+    expect(status(['8S'], false)).toMatchObject({ verdict: 'not known', evidence: 'sealed only' });
+    expect(status(['8S'], false).says).toContain('not in good light');
+  });
+
+  it('tells a drone layer, a young queen, and nothing at all', () => {
+    expect(status(['4D 4C .domed-lids']).verdict).toBe('drone layer likely');
+    expect(status(['8S K1 emerged@face']).verdict).toBe('young queen likely');
+    expect(status(['8S'], true, true).verdict).toBe('young queen likely');
+    expect(status(['8H'])).toMatchObject({ verdict: 'not known', evidence: 'none' });
+    expect(status([])).toMatchObject({ evidence: 'none', says: 'No side was read.' });
+  });
+
+  it('never finds a colony queenless that shows eggs (property)', () => {
+    fc.assert(
+      fc.property(fc.array(side, { minLength: 1, maxLength: 6 }), fc.boolean(), (sides, looked) => {
+        const told = queenStatus({
+          date,
+          sides: [...sides, parseSide('1E')],
+          eggsLookedFor: looked,
+          virginSeen: false,
+        });
+        expect(told.verdict).not.toBe('queenless likely');
+        expect(told.evidence === 'eggs' || told.evidence === 'queen seen').toBe(true);
+      }),
+    );
+  });
+});
+
+describe('queen cells', () => {
+  const cells = (content: (typeof CELL_CONTENTS)[number], place: (typeof CELL_PLACES)[number], count: number) =>
+    Array.from({ length: count }, () => ({ content, place }));
+  it.each([
+    ['cup', 'edge', 4, true, 'routine'],
+    ['egg', 'edge', 2, true, 'charged cups'],
+    ['sealed', 'edge', 8, true, 'swarming'],
+    ['larva', 'edge', 1, true, 'swarming'],
+    ['sealed', 'face', 2, true, 'replacing her'],
+    ['sealed', 'face', 6, false, 'emergency'],
+    ['emerged', 'face', 1, false, 'queen out'],
+  ] as const)('%s at the %s, %i of them, eggs %s: %s', (content, place, count, eggs, means) => {
+    expect(readCells(cells(content, place, count), eggs).means).toBe(means);
+  });
+
+  it('presses only where a queen could come out or a swarm leave', () => {
+    expect(readCells(cells('cup', 'edge', 3), true).withinDays).toBeNull();
+    expect(readCells(cells('sealed', 'edge', 3), true).withinDays).toBe(0);
+  });
+});
+
+describe('counts and tests', () => {
+  // Newcombe (1998), Statistics in Medicine 17, 857–872, table I, score method without continuity correction.
+  it.each([
+    [81, 263, 0.2553, 0.3662],
+    [15, 148, 0.0624, 0.1605],
+    [0, 20, 0, 0.1611],
+    [1, 29, 0.0061, 0.1718],
+  ])('puts %i of %i between %f and %f', (found, sample, low, high) => {
+    const share = shareOf(found, sample);
+    expect(share.low).toBeCloseTo(low, 4);
+    expect(share.high).toBeCloseTo(high, 4);
+  });
+
+  it('gives mites per hundred bees with their range', () => {
+    const reading = readMeasure({ what: 'mites on bees', method: 'alcohol wash', bees: 300, mites: 9 });
+    expect(reading).toMatchObject({ level: 'act' });
+    expect(reading.says).toContain('3 mites on 100 bees');
+    expect(() => readMeasure({ what: 'mites on bees', method: 'gas', bees: 10, mites: 11 })).toThrow(RangeError);
+  });
+
+  it('walks the matchstick test to a verdict and leaves no doubt unsettled', () => {
+    const test = { lid: 'sound', larva: 'pearly', threadMm: null, foulSmell: false } as const;
+    expect(ropinessVerdict(test).verdict).toBe('negative');
+    expect(ropinessVerdict({ ...test, lid: 'sunken' }).verdict).toBe('not settled');
+    expect(ropinessVerdict({ ...test, lid: 'sunken', larva: 'brown', threadMm: 25 }).verdict).toBe('suspect');
+    expect(ropinessVerdict({ ...test, larva: 'dry scale' })).toMatchObject({ verdict: 'suspect' });
+    expect(ropinessVerdict({ ...test, lid: 'sunken', larva: 'brown', threadMm: 2 }).verdict).toBe('not settled');
+    expect(ropinessVerdict({ ...test, larva: 'brown', threadMm: 30 }).next).toContain('inspector');
+  });
+
+  it('names gaps that bees build in, and where the schools differ', () => {
+    const gap = (mm: number) => readMeasure({ what: 'gap', between: 'top bars and excluder', mm });
+    expect([4, 7, 8.5, 11].map((mm) => gap(mm).level)).toEqual(['watch', 'well', 'watch', 'act']);
+  });
+
+  it('narrows the entrance to what can be guarded', () => {
+    expect(waspPressure({ aMinute: 0, pastGuards: false })).toBe('none');
+    expect(waspPressure({ aMinute: 6, pastGuards: true })).toBe('heavy');
+    expect(entranceAdvice(9, null, false, false).width).toBe('full');
+    expect(entranceAdvice(9, null, true, false).width).toBe('half');
+    expect(entranceAdvice(3, null, false, false).width).toBe('a hand');
+    expect(entranceAdvice(9, { aMinute: 6, pastGuards: true }, true, false)).toMatchObject({
+      width: 'one bee',
+      lookAfter: { days: 7 },
+    });
+  });
+
+  it('hints from outside without calling it a finding', () => {
+    const look = { traffic: 'heavy', pollenIn: false, deadBees: false, intruders: false, note: '' } as const;
+    expect(outsideSays(look)[0]).toContain('robbing');
+    expect(outsideSays({ ...look, pollens: ['orange', 'grey', 'yellow'] })).toEqual([
+      'Pollen goes in: a laying queen is likely.',
+      '3 colours of pollen: a varied diet.',
+    ]);
+  });
+});
+
+describe('predict, then look', () => {
+  it('scores a guess by its main content and by the whole', () => {
+    const read = parseSide('4S 2L 2H');
+    expect(scoreGuess(['S', 'L', 'H'], read).score).toBe(1);
+    expect(scoreGuess(['H'], read)).toMatchObject({ hit: ['H'], missed: ['L', 'S'] });
+    expect(scoreGuess([], read).score).toBe(0);
+    expect(scoreGuess(['F'], read)).toMatchObject({ score: 0, notThere: ['F'] });
+  });
+
+  it('stays between 0 and 1 (property)', () => {
+    fc.assert(
+      fc.property(fc.uniqueArray(fc.constantFrom(...LETTERS)), side, (letters, any) => {
+        const { score } = scoreGuess(letters, any);
+        expect(score).toBeGreaterThanOrEqual(0);
+        expect(score).toBeLessThanOrEqual(1);
+      }),
+    );
+  });
+
+  it('says by how many eighths two readings differ', () => {
+    expect(readingGap(parseSide('4S 2L 2H'), parseSide('4S 1L 1E 2H'))).toEqual({ by: { E: 1, L: -1 }, off: 1 });
+    expect(readingGap(parseSide('8S'), parseSide('8S')).off).toBe(0);
+  });
+
+  it('expects the nest where it was, grown or shrunk, within the seams of bees', () => {
+    expect(nestAhead([4, 5, 6], null, 11, 1)).toEqual({ from: 3, to: 7 });
+    expect(nestAhead([4, 5, 6], 3, 11, 1)).toEqual({ from: 4, to: 6 });
+    expect(nestAhead([], 6, 10, 1)).toEqual({ from: 4, to: 7 });
+    expect(nestAhead([], null, 10, 0)).toBeNull();
+  });
+});
+
+describe('what nobody looked at', () => {
+  const layer: BoxLayer = { id: 'brood', kind: 'box', box: 'langstroth-10-deep', frames: 10, dummy: false };
+  /** A nest of ten frames: brood in the middle, stores outside, as full sides. */
+  const nest: readonly FrameSides[] = [
+    '8H',
+    '6H 2P',
+    '4S 2P 2H',
+    '6S 1P 1H',
+    '7S 1H',
+    '7S 1H',
+    '6S 1P 1H',
+    '4S 2P 2H',
+    '6H 2P',
+    '8H',
+  ].map((line) => ({ low: parseSide(line), high: parseSide(line) }));
+  const estimate = (frames: readonly FrameSides[]) => estimateColony(withUnread({ layer, frames }));
+  const without = (hidden: readonly number[]) =>
+    nest.map((frame, index) => (hidden.includes(index + 1) ? { low: null, high: null } : frame));
+
+  it('changes nothing when all was read', () => {
+    const sides = nest
+      .flatMap(({ low, high }) => [low!, high!])
+      .map((one) => ({ frame: 'langstroth-deep' as const, side: one }));
+    expect(estimate(nest)).toEqual(estimateColony(sides));
+  });
+
+  it('fills an unread frame from its neighbours and widens the range', () => {
+    const whole = estimate(nest).sealedWorker;
+    const part = estimate(without([5])).sealedWorker;
+    expect(Math.abs(part.value - whole.value)).toBeLessThan(0.2);
+    expect(part.high - part.low).toBeGreaterThan(whole.high - whole.low);
+    expect(estimate(without([5])).sidesRead).toBe(18);
+  });
+
+  it('lets brood fade past the last frame read', () => {
+    const half = estimate(without([6, 7, 8, 9, 10])).sealedWorker;
+    const whole = estimate(nest).sealedWorker;
+    expect(half.high).toBeGreaterThan(whole.value);
+    expect(half.low).toBeLessThan(whole.value);
+  });
+
+  it('holds the truth in its range in nineteen of twenty ways to leave one to four frames unread', () => {
+    const ways = Array.from({ length: 1 << 10 }, (_, bits) =>
+      Array.from({ length: 10 }, (_unused, index) => index + 1).filter((frame) => (bits >> (frame - 1)) & 1),
+    ).filter((hidden) => hidden.length >= 1 && hidden.length <= 4);
+    const whole = estimate(nest);
+    for (const of of ['brood', 'storesKg', 'pollen'] as const) {
+      const held = ways.filter((hidden) => {
+        const part = estimate(without(hidden))[of];
+        return part.low <= whole[of].value && whole[of].value <= part.high;
+      });
+      expect(held.length / ways.length).toBeGreaterThanOrEqual(0.95);
+    }
+  });
+
+  it('assumes nothing of a box that was not opened', () => {
+    const closed = Array.from({ length: 10 }, () => ({ low: null, high: null }));
+    expect(estimate(closed)).toMatchObject({ sidesRead: 0, brood: { value: 0 } });
+  });
+});

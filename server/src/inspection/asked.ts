@@ -1,0 +1,100 @@
+import type { AskedQuestion, Input, Output, endpoints } from '@brave-comb/contract';
+import type { VisitRecord } from '@brave-comb/core/inspection';
+import type { Knex } from 'knex';
+import type { Actor, Context } from '../context';
+import { iso } from '../dates';
+import { Refusal, notFound } from '../problem';
+import {
+  type NamedQuestion,
+  insertPhoto,
+  keepAnswer,
+  photoById,
+  questionById,
+  questionsFor,
+  replaceQuestions,
+} from './asked-store';
+import { type NamedVisit, visitById } from './store';
+
+const MOST = 200;
+
+const shown = (row: NamedQuestion): AskedQuestion => ({
+  id: row.id,
+  visit: row.visit,
+  hiveNumber: row.hive_number,
+  group: row.group_name,
+  text: row.text,
+  askedBy: row.asked_by_name,
+  person: row.person_name,
+  askedAt: iso(row.asked_at),
+  zone: row.zone,
+  spot: row.spot,
+  photo: row.photo,
+  sure: row.sure,
+  answer:
+    row.answer === null
+      ? null
+      : { text: row.answer, by: row.answered_by_name ?? '', at: iso(row.answered_at ?? row.asked_at) },
+});
+
+export async function askedQuestions(
+  context: Context,
+  actor: Actor,
+): Promise<Output<(typeof endpoints)['askedQuestions']>> {
+  return { questions: (await questionsFor(context.db, actor, MOST)).map(shown) };
+}
+
+export async function answerQuestion(context: Context, actor: Actor, id: string, text: string): Promise<AskedQuestion> {
+  const { db, clock } = context;
+  if (!(await questionById(db, actor, id))) throw notFound('question');
+  await keepAnswer(db, id, text, actor.id, clock.now());
+  return shown((await questionById(db, actor, id))!);
+}
+
+/** Brings the questions of a visit up to its entries. */
+export const projectQuestions = (trx: Knex, visit: NamedVisit, { questions }: VisitRecord): Promise<void> =>
+  replaceQuestions(
+    trx,
+    visit.id,
+    questions.map(({ id, at, by, text, person, spot, photo, sure }) => ({
+      id,
+      school: visit.school,
+      visit: visit.id,
+      asked_by: by,
+      person,
+      asked_at: new Date(at),
+      text,
+      spot,
+      photo,
+      sure,
+    })),
+  );
+
+/** First bytes of a JPEG. */
+const JPEG = Buffer.from([0xff, 0xd8, 0xff]);
+
+export async function keepPhoto(
+  { db }: Context,
+  actor: Actor,
+  visit: string,
+  { id, takenAt, jpeg }: Input<(typeof endpoints)['keepPhoto']>['body'],
+): Promise<{ id: string }> {
+  if (!(await visitById(db, actor, visit))) throw notFound('visit');
+  const bytes = Buffer.from(jpeg, 'base64');
+  if (!bytes.subarray(0, 3).equals(JPEG))
+    throw new Refusal(422, 'not a photo', 'This is no JPEG photo. Take the photo again.');
+  await insertPhoto(db, {
+    id,
+    school: actor.school,
+    visit,
+    by_person: actor.id,
+    taken_at: new Date(takenAt),
+    jpeg: bytes,
+  });
+  return { id };
+}
+
+export async function photo({ db }: Context, actor: Actor, id: string): Promise<Output<(typeof endpoints)['photo']>> {
+  const row = await photoById(db, actor.school, id);
+  if (!row || !(await visitById(db, actor, row.visit))) throw notFound('photo');
+  return { id, visit: row.visit, takenAt: iso(row.taken_at), jpeg: row.jpeg.toString('base64') };
+}

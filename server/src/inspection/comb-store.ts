@@ -1,0 +1,64 @@
+import type { Comb } from '@brave-comb/core/inspection';
+import type { Knex } from 'knex';
+
+export interface CombRow extends Comb {
+  readonly school: string;
+  readonly hive: string | null;
+  readonly box: string | null;
+  readonly place: number | null;
+  readonly store: string | null;
+  readonly moved_at: Date;
+}
+
+export interface CombMoveRow {
+  readonly id: string;
+  readonly school: string;
+  readonly comb: string;
+  readonly visit: string;
+  readonly label: string;
+  readonly from_where: string;
+  readonly to_where: string;
+  readonly reason: string;
+  readonly at: Date;
+}
+
+/** Combs that are known to stand in a hive, box by box in order. */
+export const combsIn = (db: Knex, school: string, hive: string): Promise<CombRow[]> =>
+  db<CombRow>('combs').where({ school, hive }).orderBy(['box', 'place']).select();
+
+export const combsOf = (db: Knex, school: string) =>
+  db('combs')
+    .leftJoin('hives', 'hives.id', 'combs.hive')
+    .leftJoin('colonies', 'colonies.id', 'combs.donor')
+    .leftJoin('hives as donors', 'donors.id', 'colonies.hive')
+    .where('combs.school', school)
+    .orderBy(['hives.number', 'combs.box', 'combs.place', 'combs.label'])
+    .select<(CombRow & { readonly hive_number: string | null; readonly donor_number: string | null })[]>(
+      'combs.*',
+      'hives.number as hive_number',
+      'donors.number as donor_number',
+    );
+
+export const combsInStore = (db: Knex, school: string): Promise<CombRow[]> =>
+  db<CombRow>('combs').where({ school }).whereNotNull('store').orderBy('label').select();
+
+export const combsById = (db: Knex, school: string, ids: readonly string[]): Promise<CombRow[]> =>
+  db<CombRow>('combs').where({ school }).whereIn('id', ids).select();
+
+/** Puts combs where they are now; what is known of where they were before is replaced. */
+export async function keepCombs(db: Knex, rows: readonly CombRow[]): Promise<void> {
+  if (rows.length === 0) return;
+  await db('combs')
+    .insert(rows)
+    .onConflict('id')
+    .merge(['kind', 'since', 'donor', 'label', 'hive', 'box', 'place', 'store', 'moved_at']);
+}
+
+/** Replaces what a visit told of moved combs. */
+export async function replaceMoves(db: Knex, visit: string, rows: readonly CombMoveRow[]): Promise<void> {
+  await db('comb_moves').where({ visit }).delete();
+  if (rows.length > 0) await db('comb_moves').insert(rows);
+}
+
+export const movesOf = (db: Knex, school: string, count: number): Promise<CombMoveRow[]> =>
+  db<CombMoveRow>('comb_moves').where({ school }).orderBy('at', 'desc').limit(count).select();

@@ -1,0 +1,193 @@
+import type { Output, VisitFile, endpoints } from '@brave-comb/contract';
+import { type Stack, isBox } from '@brave-comb/core/equipment';
+import {
+  type Comb,
+  type CombPlace,
+  type FrameSide,
+  type VisitRecord,
+  arranged,
+  gradeComb,
+  hasMark,
+  unnamedCombs,
+} from '@brave-comb/core/inspection';
+import type { Knex } from 'knex';
+import { v5 as uuidOf } from 'uuid';
+import type { Actor, Context } from '../context';
+import { dateAt, iso } from '../dates';
+import { hivesById, sitesOf } from '../equipment/store';
+import {
+  type CombRow,
+  combsById,
+  combsIn,
+  combsInStore,
+  combsOf,
+  keepCombs,
+  movesOf,
+  replaceMoves,
+} from './comb-store';
+import { readColony } from './colony-read';
+import { type NamedVisit, visitsOfHives } from './store';
+
+type Found = Readonly<Record<string, readonly Comb[]>>;
+
+const combOf = ({ id, kind, since, donor, label }: CombRow): Comb => ({ id, kind, since, donor, label });
+
+/** Combs of a hive, box by box; those that nobody named yet get the same id on every device. */
+export async function combsFound(
+  db: Knex,
+  hive: { readonly id: string; readonly school: string; readonly number: string; readonly stack: Stack },
+): Promise<Found> {
+  const known = await combsIn(db, hive.school, hive.id);
+  return Object.fromEntries(
+    hive.stack.filter(isBox).map((layer) => {
+      const own = known.filter(({ box }) => box === layer.id).map(combOf);
+      const rest = unnamedCombs(hive.number, layer, (place) => uuidOf(`${layer.id}/${place}`, hive.id));
+      const missing = rest.filter(({ id }) => own.every((comb) => comb.id !== id)).slice(0, layer.frames - own.length);
+      return [layer.id, [...own, ...missing].slice(0, Math.max(layer.frames, own.length))];
+    }),
+  );
+}
+
+export const combsListed = (found: Found): VisitFile['combs'] =>
+  Object.entries(found).map(([box, combs]) => ({ box, combs: [...combs] }));
+
+/** Combs in store that may go into a hive. */
+export const reserveOf = async (db: Knex, school: string): Promise<VisitFile['reserve']> =>
+  (await combsInStore(db, school))
+    .filter(({ store }) => store === 'food reserve' || store === 'drawn reserve' || store === 'freezer')
+    .map((row) => ({ comb: combOf(row), store: row.store! }));
+
+/** Brings the register of combs up to what the entries of a visit tell. */
+export async function projectCombs(trx: Knex, visit: NamedVisit, record: VisitRecord): Promise<void> {
+  const found = visit.combs;
+  if (!found || (record.moves.length === 0 && !record.closed)) return;
+  const now = arranged(found, record.moves);
+  const at = record.closed ? new Date(record.closed.at) : visit.started_at;
+  const base = (comb: Comb) => ({ ...comb, school: visit.school, moved_at: at });
+  const nowhere = { hive: null, box: null, place: null, store: null };
+  const here = Object.entries(now.boxes).flatMap(([box, combs]) =>
+    combs.map((comb, index): CombRow => ({ ...base(comb), ...nowhere, hive: visit.hive, box, place: index + 1 })),
+  );
+  const away = now.away.map(({ comb, to }): CombRow => {
+    const from = Object.values(found).some((combs) => combs.some(({ id }) => id === comb.id));
+    const known = { ...base(comb), ...nowhere, donor: comb.donor ?? (from ? visit.colony : null) };
+    if (to.in === 'hive') return { ...known, hive: to.hive, box: to.box, place: to.place };
+    return { ...known, store: to.in === 'store' ? to.store : 'stand' };
+  });
+  const rows = [...here, ...away];
+  const later = new Set(
+    (
+      await combsById(
+        trx,
+        visit.school,
+        rows.map(({ id }) => id),
+      )
+    )
+      .filter((row) => row.moved_at > at)
+      .map(({ id }) => id),
+  );
+  await keepCombs(
+    trx,
+    rows.filter(({ id }) => !later.has(id)),
+  );
+  const elsewhere = record.moves.flatMap(({ to }) => (to.in === 'hive' ? [to.hive] : []));
+  const numbers = new Map((await hivesById(trx, visit.school, elsewhere)).map(({ id, number }) => [id, number]));
+  const words = (to: CombPlace) =>
+    to.in === 'box'
+      ? `hive ${visit.hive_number}, ${to.box}, place ${to.place}`
+      : to.in === 'hive'
+        ? `hive ${numbers.get(to.hive) ?? '?'}, ${to.box}, place ${to.place}`
+        : to.store;
+  await replaceMoves(
+    trx,
+    visit.id,
+    record.moves.map(({ id, comb, to, reason }, index) => {
+      const before = arranged(found, record.moves.slice(0, index));
+      const stood = Object.entries(before.boxes).find(([, combs]) => combs.some((each) => each.id === comb.id));
+      const out = before.away.find((each) => each.comb.id === comb.id);
+      return {
+        id,
+        school: visit.school,
+        comb: comb.id,
+        visit: visit.id,
+        label: comb.label,
+        from_where: stood ? `hive ${visit.hive_number}, ${stood[0]}` : out ? words(out.to) : 'store',
+        to_where: words(to),
+        reason,
+        at,
+      };
+    }),
+  );
+}
+
+const LATEST_MOVES = 200;
+const LOOK_BACK = 400 * 86_400_000;
+
+/** Combs in store and in hives with their grade, and where moved ones came from and went. */
+export async function combLedger(context: Context, actor: Actor): Promise<Output<(typeof endpoints)['combLedger']>> {
+  const { db, clock } = context;
+  const [rows, moves, [site]] = await Promise.all([
+    combsOf(db, actor.school),
+    movesOf(db, actor.school, LATEST_MOVES),
+    sitesOf(db, actor.school),
+  ]);
+  const now = clock.now();
+  const year = Number(dateAt(site?.zone ?? 'utc', now).slice(0, 4));
+  const hives = [...new Set(rows.flatMap(({ hive }) => hive ?? []))];
+  const seen = await marksSeen(context, actor.school, hives, now);
+  const counts = new Map<string, { store: string; kind: string; count: number }>();
+  for (const { store, kind } of rows) {
+    if (store === null) continue;
+    const key = `${store}/${kind}`;
+    counts.set(key, { store, kind, count: (counts.get(key)?.count ?? 0) + 1 });
+  }
+  return {
+    stock: [...counts.values()],
+    combs: rows.map((row) => {
+      const sides = seen.get(`${row.hive}/${row.box}/${row.place}`) ?? [];
+      const { grade, why } = gradeComb(combOf(row), year, {
+        old: sides.some((side) => hasMark(side, 'old comb')),
+        broken: sides.some((side) => hasMark(side, 'broken comb')),
+      });
+      return {
+        comb: combOf(row),
+        hiveNumber: row.hive_number,
+        box: row.box,
+        place: row.place,
+        store: row.store,
+        donorNumber: row.donor_number,
+        since: dateAt(site?.zone ?? 'utc', row.moved_at),
+        grade,
+        why,
+      };
+    }),
+    moves: moves.map(({ at, visit, label, from_where, to_where, reason }) => ({
+      at: iso(at),
+      visit,
+      label,
+      from: from_where,
+      to: to_where,
+      reason,
+    })),
+  };
+}
+
+/** Sides by hive, box and place as the last visit of each hive read them. */
+async function marksSeen(
+  { db }: Context,
+  school: string,
+  hives: readonly string[],
+  now: Date,
+): Promise<ReadonlyMap<string, readonly FrameSide[]>> {
+  const visits = await visitsOfHives(db, school, hives, new Date(now.getTime() - LOOK_BACK), now);
+  const latest = new Map(visits.map((visit) => [visit.hive, visit]));
+  const seen = new Map<string, FrameSide[]>();
+  for (const visit of latest.values()) {
+    const { record } = await readColony(db, visit);
+    for (const { address, side } of Object.values(record.sides)) {
+      const key = `${visit.hive}/${address.box}/${address.frame}`;
+      seen.set(key, [...(seen.get(key) ?? []), side]);
+    }
+  }
+  return seen;
+}

@@ -1,0 +1,144 @@
+import type { VisitFile } from '@brave-comb/contract';
+import { supers } from '@brave-comb/core/equipment';
+import {
+  type Comb,
+  type SideAddress,
+  type VisitDepth,
+  type VisitRecord,
+  temperScore,
+} from '@brave-comb/core/inspection';
+import { type Ensemble, fitDepth, hindrance, DEPTHS, sunElevation, weatherAt } from '@brave-comb/core/weather';
+import type { Phase } from '@brave-comb/core/season';
+import { colonyStates } from '../care/colony-state';
+import type { Context } from '../context';
+import { dateAt } from '../dates';
+import type { HiveRow, SiteRow } from '../equipment/store';
+import type { HousePractice } from '../people/practice';
+import { weighed } from '../planning/group-sheet';
+import { phaseNow, siteSeason } from '../season/site-season';
+import type { ColonyRead } from './colony-read';
+import type { NamedVisit } from './store';
+
+type Facts = Pick<VisitFile, 'depth' | 'cautions' | 'lock' | 'suspicion' | 'late' | 'robbingSeason' | 'lifting'>;
+
+/** From these phases on a lost queen cannot be replaced before winter. */
+const LATE: readonly Phase[] = ['making winter bees', 'closing down', 'winter rest'];
+const NOTHING_TO_GATHER: readonly Phase[] = ['dearth', 'making winter bees', 'closing down'];
+const REACHES: Readonly<Record<(typeof DEPTHS)[number], VisitDepth>> = {
+  outside: 'outside',
+  lid: 'lid',
+  'one frame': 'top box',
+  full: 'full',
+};
+const HINDERED: Readonly<Record<string, string>> = {
+  'bees in': 'no bee flies',
+  dark: 'too dark',
+  'rain soon': 'rain is near',
+};
+
+/** What speaks for care with a colony today: rests, suspicion, temper, weight, season, weather. */
+export async function visitFacts(
+  context: Context,
+  site: SiteRow,
+  hive: HiveRow,
+  visit: Pick<NamedVisit, 'started_at' | 'stack'>,
+  before: ColonyRead | null,
+  practice: HousePractice,
+  ensemble: Ensemble | null,
+): Promise<Facts> {
+  const date = dateAt(site.zone, visit.started_at);
+  const season = await siteSeason(context, site, date);
+  const [state] = await colonyStates(context, season, [hive.id]);
+  const phase = phaseNow(season, date)?.phase ?? null;
+  const late = phase !== null && LATE.includes(phase);
+  const resting = (state?.calendar.rests ?? []).filter(({ from, to }) => from <= date && date <= to);
+  const rest = resting.find(({ strict }) => strict === 'must');
+  const event = state?.events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion settled');
+  const suspicion = event?.kind === 'suspicion' ? ((event.detail as { of?: string }).of ?? 'disease') : null;
+  const lifting = weighed({ stack: visit.stack }, before, practice);
+  const heavy = lifting.filter(({ lift }) => lift === 'two lift' || lift === 'by frames');
+  const temper = before ? temperOf(before.record) : null;
+  const depth = depthNow(site, practice, ensemble, visit.started_at, late);
+  const over = state?.calendar.load.over ?? [];
+  return {
+    depth,
+    lock: rest ? `${rest.why}, until ${rest.to}.` : null,
+    suspicion,
+    late,
+    robbingSeason: phase !== null && NOTHING_TO_GATHER.includes(phase),
+    lifting: lifting.filter(({ layer }) => supers(visit.stack).some(({ id }) => id === layer.id)),
+    cautions: [
+      ...(rest ? [`Leave alone: ${rest.why}, until ${rest.to}.`] : []),
+      ...(suspicion ? [`Disease suspected: ${suspicion}. Opened last, tools washed, no frame leaves it.`] : []),
+      ...(temper !== null && temper >= 4 ? [`Temper ${temper} of 5 last time: experienced hands at the frames.`] : []),
+      ...heavy.map(({ layer, kg, lift }) => `${layer.id} weighs about ${Math.round(kg ?? 0)} kg: ${lift}.`),
+      ...(late
+        ? ['No new queen can be had any more this year: top box, edge frames inward, stop at the first brood.']
+        : []),
+      ...resting.filter((each) => each !== rest).map(({ why, to }) => `Better left until ${to}: ${why}.`),
+      ...(over.length > 0 ? [`Opened much lately: over the limit of ${over.join(' and ')}.`] : []),
+    ],
+  };
+}
+
+/** Temper of a visit by what was noted in it. */
+export function temperOf(record: VisitRecord): number | null {
+  const from = record.openedAt === null ? null : Date.parse(record.openedAt);
+  const to = record.closed ? Date.parse(record.closed.at) : from;
+  const minutes = from === null || to === null ? 10 : Math.max(1, (to - from) / 60_000);
+  return temperScore(
+    record.moods.map(({ mood }) => mood),
+    record.signs,
+    minutes,
+  );
+}
+
+/** How deep the hour lets anybody go by the middle of the forecasts, and how deep the season. */
+function depthNow(
+  site: SiteRow,
+  practice: HousePractice,
+  ensemble: Ensemble | null,
+  at: Date,
+  late: boolean,
+): Facts['depth'] {
+  const now = at.getTime();
+  const elevation = sunElevation(site, now);
+  const start = ensemble ? Date.parse(ensemble.start) : 0;
+  const reached = (ensemble?.members ?? []).flatMap((member) => {
+    const weather = weatherAt(member, start, now);
+    if (!weather) return [];
+    const soon = weatherAt(member, start, now + practice.openMinutes * 60_000)?.rain ?? 0;
+    const depth = fitDepth(weather, elevation, practice.limits, soon);
+    const next = DEPTHS[depth + 1];
+    return [{ depth, why: next ? hindrance(weather, elevation, practice.limits[next], soon) : null }];
+  });
+  const middle = reached.sort((a, b) => a.depth - b.depth)[Math.floor(reached.length / 2)];
+  if (!middle) return { allowed: late ? 'top box' : 'full', why: 'no forecast: judge by the thermometer at the hive' };
+  const allowed = REACHES[DEPTHS[Math.max(0, middle.depth)]!];
+  if (late && allowed === 'full') return { allowed: 'top box', why: 'late in the year' };
+  const why = middle.why === null ? 'warm, dry and light enough' : (HINDERED[middle.why] ?? middle.why);
+  return { allowed, why };
+}
+
+type Side = NonNullable<VisitFile['last']>['sides'][number];
+
+/**
+ * Sides of the last visit where their combs stand now: combs that changed places take their readings along, those that left are gone.
+ */
+export function sidesNow(
+  sides: readonly { readonly address: SideAddress; readonly side: Side['side'] }[],
+  then: Readonly<Record<string, readonly Comb[]>> | null,
+  now: Readonly<Record<string, readonly Comb[]>>,
+): readonly Side[] {
+  if (!then) return sides.map(({ address, side }) => ({ address, side }));
+  const place = new Map(
+    Object.entries(now).flatMap(([box, combs]) =>
+      combs.map(({ id }, index) => [id, { box, frame: index + 1 }] as const),
+    ),
+  );
+  return sides.flatMap(({ address, side }) => {
+    const comb = then[address.box]?.[address.frame - 1];
+    const here = comb ? place.get(comb.id) : undefined;
+    return here ? [{ address: { ...here, face: address.face }, side }] : [];
+  });
+}
