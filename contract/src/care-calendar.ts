@@ -1,4 +1,4 @@
-import { COLONY_CLASSES, COLONY_EVENT_KINDS, NEW_COLONIES, STRAINS } from '@brave-comb/core/care';
+import { REST_CAUSES, COLONY_CLASSES, COLONY_EVENT_KINDS, NEW_COLONIES, STRAINS } from '@brave-comb/core/care';
 import { QUEEN_STARTS } from '@brave-comb/core/biology';
 import { PHASES } from '@brave-comb/core/season';
 import * as z from 'zod';
@@ -94,7 +94,15 @@ export const ColonyCalendar = z.object({
   strain: z.enum(STRAINS),
   lastOpened: CivilDate.nullable(),
   dues: list(Due),
-  rests: list(z.object({ from: CivilDate, to: CivilDate, why: z.string(), strict: z.enum(['must', 'should']) })),
+  rests: list(
+    z.object({
+      cause: z.enum(REST_CAUSES),
+      from: CivilDate,
+      to: CivilDate,
+      why: z.string(),
+      strict: z.enum(['must', 'should']),
+    }),
+  ),
   openFrom: CivilDate,
   load: z.object({
     openings: z.int(),

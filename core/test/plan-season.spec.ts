@@ -347,7 +347,15 @@ describe('the problem of a season', () => {
   });
 
   it('forbids days on which a colony must be left alone, and boxes that a group cannot lift, each with its reason', () => {
-    const rests = [{ from: addDays(TODAY, 2), to: addDays(TODAY, 5), why: 'young queen', strict: 'must' as const }];
+    const rests = [
+      {
+        cause: 'young queen' as const,
+        from: addDays(TODAY, 2),
+        to: addDays(TODAY, 5),
+        why: 'young queen',
+        strict: 'must' as const,
+      },
+    ];
     const [first, ...others] = FACTS.colonies;
     const heavy = { ...others[0]!, heaviestKg: 22 };
     const weak = FACTS.groups.map((group) => ({

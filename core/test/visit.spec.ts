@@ -4,7 +4,6 @@ import type { Stack } from '../src/equipment';
 import {
   type EntryBody,
   type VisitEntry,
-  firstFrameCaution,
   liftingOrder,
   openingScript,
   parseSide,
@@ -174,11 +173,5 @@ describe('the order of things', () => {
     expect(order).toHaveLength(22);
     expect(new Set(order.map(sideKey)).size).toBe(22);
     expect(order[0]).toMatchObject({ frame: 1, face: 'low' });
-  });
-
-  it('cautions against a middle frame first', () => {
-    expect(firstFrameCaution(6, 11, [])).toMatch(/1 or 11 first/);
-    expect(firstFrameCaution(11, 11, [])).toBeNull();
-    expect(firstFrameCaution(6, 11, [1])).toBeNull();
   });
 });

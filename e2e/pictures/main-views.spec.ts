@@ -90,6 +90,7 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await expect(page.getByRole('button', { name: 'Demo clock, move it on' })).toContainText('13:10');
   await page.waitForTimeout(800);
   await openVisit(page, '4');
+  await bigButton(page).click();
   await expect(bigButton(page)).toHaveText(/Entrance seen/);
   await take(page, 'at-the-hive-outside');
   await reachFrames(page);
@@ -107,7 +108,7 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.keyboard.press('Enter');
   await enter(page, REST);
-  for (let step = 0; step < 9 && !page.url().includes('/afterwards/'); step += 1) {
+  for (let step = 0; step < 24 && !page.url().includes('/afterwards/'); step += 1) {
     await bigButton(page)
       .click({ timeout: 4_000 })
       .catch(() => undefined);

@@ -38,8 +38,16 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
   await expect(page.locator('bc-season-strip .day')).toHaveCount(21);
 
   await openVisit(page, '4');
+  await expect(bigButton(page)).toHaveText(/Ready/);
+  for (const name of ['Fuel for the whole visit', 'Lighter works, gas in the torch'])
+    await page.getByRole('button', { name }).click();
+  const veils = page.getByRole('group', { name: 'Veil shut, seen by somebody else' });
+  for (const veil of await veils.getByRole('button').all()) await veil.click();
+  await expect(page.getByText('Nobody has looked at the veils yet.')).toBeHidden();
+  await bigButton(page).click();
   await expect(bigButton(page)).toHaveText(/Entrance seen/);
-  await page.getByRole('button', { name: 'Pollen going in' }).click();
+  await page.getByRole('button', { name: 'Pollen goes in' }).click();
+  await page.getByRole('button', { name: 'orange' }).click();
   await reachFrames(page);
   await expect(page.getByText('Open 0 min')).toBeVisible();
 
@@ -97,11 +105,22 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
   await page.getByRole('group', { name: 'Mood of the bees' }).getByRole('button', { name: 'easy' }).click();
   await expect(bigButton(page)).toHaveText(/Summed up/);
   await bigButton(page).click();
-  for (const part of ['excluder', 'super 1', 'crown board', 'roof']) {
-    await expect(bigButton(page)).toContainText(part);
+  for (const task of [
+    'frame 1 back into brood box',
+    'Brood frames pushed tight',
+    'excluder on',
+    'super 1 on',
+    'crown board on',
+    'roof on',
+    'Excluder wires run across the frames',
+    'Super frames spaced evenly',
+    'Nobody left on covers',
+    'Scraps in the lidded bucket',
+    'Closed, look at the entrance',
+  ]) {
+    await expect(bigButton(page)).toContainText(task);
     await bigButton(page).click();
   }
-  await bigButton(page).click();
   await page.getByRole('button', { name: 'question answered' }).click();
   await page.getByLabel('For whoever comes next').fill('Frame 11 sticks.');
   await bigButton(page).click();

@@ -15,3 +15,7 @@ export const hourAt = (zone: string, date: string, hour: number): number =>
     .toMillis();
 
 export const iso = (at: Date | number): string => new Date(at).toISOString();
+
+/** Clock time of an instant in a zone, `HH:MM`. */
+export const clockAt = (zone: string, instant: Date | number): string =>
+  DateTime.fromMillis(Number(instant), { zone }).toFormat('HH:mm');

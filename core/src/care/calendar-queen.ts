@@ -53,6 +53,7 @@ function queenPart(facts: CalendarFacts): Dates {
     rests: [
       {
         ...plan.alone,
+        cause: 'young queen',
         why: plan.emerges
           ? 'A young queen emerges, flies and mates: opened now she may be lost or balled'
           : 'A queen was put in: disturbed early she is balled',
@@ -82,7 +83,13 @@ function hivedPart(facts: CalendarFacts): Dates {
         opens: true,
         why: `${upperFirst(hived.as)} of ${dayAndMonth(hived.date)}, day ${daysBetween(hived.date, from)}. Another school ${plan.otherSchool}`,
       })),
-    rests: plan.alone.map(({ from, to, why }) => ({ from, to, why, strict: 'should' as const })),
+    rests: plan.alone.map(({ from, to, why }) => ({
+      cause: 'young queen' as const,
+      from,
+      to,
+      why,
+      strict: 'should' as const,
+    })),
   };
 }
 

@@ -22,8 +22,11 @@ export interface Due {
   readonly clash: string | null;
 }
 
+export const REST_CAUSES = ['young queen', 'just opened', 'load'] as const;
+
 /** A stretch in which a colony is left alone. */
 export interface Rest {
+  readonly cause: (typeof REST_CAUSES)[number];
   readonly from: CivilDate;
   readonly to: CivilDate;
   readonly why: string;

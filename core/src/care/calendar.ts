@@ -77,6 +77,7 @@ function openingRests({ openings, practice, today }: CalendarFacts, load: Load):
   const rests: Rest[] = [];
   if (last && practice.restDays > 0)
     rests.push({
+      cause: 'just opened',
       from: addDays(last.date, 1),
       to: addDays(last.date, practice.restDays),
       why: `Opened on ${dayAndMonth(last.date)}: every opening costs them part of a day`,
@@ -89,6 +90,7 @@ function openingRests({ openings, practice, today }: CalendarFacts, load: Load):
     const until = lightFrom(within, today, practice);
     if (daysBetween(today, until) > 0)
       rests.push({
+        cause: 'load',
         from: today,
         to: addDays(until, -1),
         why: `Enough of teaching for now: ${load.openings} openings, ${load.minutes} minutes open and ${load.stings} stings in 30 days`,

@@ -1,3 +1,4 @@
+import type { BroodCells } from '../biology';
 import { type FrameKindId, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea } from '../equipment';
 import { roundTo } from '../units';
 import type { Letter } from './contents';
@@ -48,6 +49,8 @@ export interface ColonyEstimate {
   readonly brood: Estimate;
   readonly sealedWorkerCells: Estimate;
   readonly broodCells: Estimate;
+  /** Worker cells by stage, to reckon from who emerges when. */
+  readonly workerCells: BroodCells;
   readonly pollen: Estimate;
   /** Honey and nectar, kg. */
   readonly storesKg: Estimate;
@@ -81,6 +84,11 @@ export function estimateColony(sides: readonly SideOfKind[]): ColonyEstimate {
     brood: frames(['E', 'L', 'S', 'D']),
     sealedWorkerCells: byArea(['S'], WORKER_CELLS_PER_DM2, 0),
     broodCells: together(workerCells, droneCells, 0),
+    workerCells: {
+      eggs: byArea(['E'], WORKER_CELLS_PER_DM2, 0).value,
+      larvae: byArea(['L'], WORKER_CELLS_PER_DM2, 0).value,
+      sealed: byArea(['S'], WORKER_CELLS_PER_DM2, 0).value,
+    },
     pollen: frames(['P']),
     storesKg: together(byArea(['H'], HONEY_KG_PER_DM2, 3), byArea(['N'], NECTAR_KG_PER_DM2, 3), 2),
     honeyFrames: frames(['H']).value,

@@ -39,6 +39,12 @@ export interface SideAddress {
 export const toward = (side: Pick<SideAddress, 'frame' | 'face'>): number =>
   side.face === 'low' ? side.frame - 1 : side.frame + 1;
 
+/** What a side looks toward, in words: a frame's number, or the wall. */
+export function towardText(side: Pick<SideAddress, 'frame' | 'face'>, frames: number): string {
+  const neighbour = toward(side);
+  return neighbour < 1 || neighbour > frames ? 'the wall' : `${neighbour}`;
+}
+
 /** One text for one side, to look it up by. */
 export const sideKey = (side: SideAddress): string => `${side.box}/${side.frame}/${side.face}`;
 

@@ -14,17 +14,3 @@ export function liftingOrder(box: string, frames: number): readonly SideAddress[
     { box, frame, face: 'high' as const },
   ]);
 }
-
-/**
- * Whether lifting a frame would roll bees: the first frame of a box must be an outermost one, to make a gap.
- *
- * @param frame frame about to be lifted
- * @param frames frames in the box
- * @param read frames lifted so far in this box
- * @returns a caution, or `null`
- * @example firstFrameCaution(6, 11, []) // 'Frame 1 or 11 first: …'
- */
-export function firstFrameCaution(frame: number, frames: number, read: readonly number[]): string | null {
-  if (read.length > 0 || frame === 1 || frame === frames) return null;
-  return `Frame 1 or ${frames} first: it makes the gap, so that no bee and no queen is rolled.`;
-}

@@ -237,10 +237,13 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
   if (!site || !hive) throw notFound('hive');
   const ids = trainees.map((trainee) => trainee.id);
   const { ensemble } = await forecastInUse(context, site);
-  const weather = weatherNow(context, ensemble);
+  const planned = (await groupsOfSession(db, visit.session)).find((each) => each.hive === visit.hive);
+  // A file fetched in the morning is for the hour in which the hive will be opened.
+  const at = Math.max(context.clock.now().getTime(), planned?.starts_at.getTime() ?? 0);
+  const weather = weatherAtHour(ensemble, at);
   const read = before ? await readColony(db, before) : null;
   const found = visit.combs ?? (await combsFound(db, hive));
-  const facts = await visitFacts(context, site, hive, visit, read, practice, ensemble);
+  const facts = await visitFacts(context, site, hive, visit, read, practice, ensemble, at);
   const open = openMinutes(practice.openMinutes, {
     temperature: weather?.temperature ?? null,
     robbingSeason: facts.robbingSeason,
@@ -301,9 +304,8 @@ function accommodation(terms: TraineeTerms | undefined): string | null {
   return words.length > 0 ? words.join(', ') : null;
 }
 
-function weatherNow(context: Context, ensemble: Ensemble | null): VisitFile['weather'] {
+function weatherAtHour(ensemble: Ensemble | null, now: number): VisitFile['weather'] {
   if (!ensemble) return null;
-  const now = context.clock.now().getTime();
   const start = Date.parse(ensemble.start);
   const here = ensemble.members.flatMap((member) => weatherAt(member, start, now) ?? []);
   if (here.length === 0) return null;

@@ -11,7 +11,7 @@ import { type Ensemble, fitDepth, hindrance, DEPTHS, sunElevation, weatherAt } f
 import type { Phase } from '@brave-comb/core/season';
 import { colonyStates } from '../care/colony-state';
 import type { Context } from '../context';
-import { dateAt } from '../dates';
+import { clockAt, dateAt } from '../dates';
 import type { HiveRow, SiteRow } from '../equipment/store';
 import type { HousePractice } from '../people/practice';
 import { weighed } from '../planning/group-sheet';
@@ -45,6 +45,8 @@ export async function visitFacts(
   before: ColonyRead | null,
   practice: HousePractice,
   ensemble: Ensemble | null,
+  /** The hour it is opened, ms since 1970. */
+  at: number,
 ): Promise<Facts> {
   const date = dateAt(site.zone, visit.started_at);
   const season = await siteSeason(context, site, date);
@@ -52,13 +54,13 @@ export async function visitFacts(
   const phase = phaseNow(season, date)?.phase ?? null;
   const late = phase !== null && LATE.includes(phase);
   const resting = (state?.calendar.rests ?? []).filter(({ from, to }) => from <= date && date <= to);
-  const rest = resting.find(({ strict }) => strict === 'must');
+  const rest = resting.find(({ cause }) => cause === 'young queen');
   const event = state?.events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion settled');
   const suspicion = event?.kind === 'suspicion' ? ((event.detail as { of?: string }).of ?? 'disease') : null;
   const lifting = weighed({ stack: visit.stack }, before, practice);
   const heavy = lifting.filter(({ lift }) => lift === 'two lift' || lift === 'by frames');
   const temper = before ? temperOf(before.record) : null;
-  const depth = depthNow(site, practice, ensemble, visit.started_at, late);
+  const depth = depthAt(site, practice, ensemble, at, late);
   const over = state?.calendar.load.over ?? [];
   return {
     depth,
@@ -94,14 +96,13 @@ export function temperOf(record: VisitRecord): number | null {
 }
 
 /** How deep the hour lets anybody go by the middle of the forecasts, and how deep the season. */
-function depthNow(
+function depthAt(
   site: SiteRow,
   practice: HousePractice,
   ensemble: Ensemble | null,
-  at: Date,
+  now: number,
   late: boolean,
 ): Facts['depth'] {
-  const now = at.getTime();
   const elevation = sunElevation(site, now);
   const start = ensemble ? Date.parse(ensemble.start) : 0;
   const reached = (ensemble?.members ?? []).flatMap((member) => {
@@ -117,7 +118,7 @@ function depthNow(
   const allowed = REACHES[DEPTHS[Math.max(0, middle.depth)]!];
   if (late && allowed === 'full') return { allowed: 'top box', why: 'late in the year' };
   const why = middle.why === null ? 'warm, dry and light enough' : (HINDERED[middle.why] ?? middle.why);
-  return { allowed, why };
+  return { allowed, why: `${why} at ${clockAt(site.zone, now)}` };
 }
 
 type Side = NonNullable<VisitFile['last']>['sides'][number];

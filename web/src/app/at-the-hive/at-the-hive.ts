@@ -1,6 +1,7 @@
 import {
   ChangeDetectionStrategy,
   Component,
+  DestroyRef,
   computed,
   effect,
   inject,
@@ -13,30 +14,43 @@ import { MatIcon } from '@angular/material/icon';
 import { Router } from '@angular/router';
 import { markColour } from '@brave-comb/core/biology';
 import {
+  BROOD,
+  CHECKS,
+  type ClosingTask,
   type EvidenceId,
+  type Guard,
   type Letter,
   MOODS,
   type Question,
   type SideAddress,
   type SkillLevel,
   type StepId,
-  firstFrameCaution,
+  closeAdvice,
   formatSide,
+  guardsOf,
+  openMinutes,
   pressKey,
+  readClock,
+  shows,
   sideKey,
-  toward,
+  standing,
+  temperAdvice,
+  towardText,
+  waspPressure,
 } from '@brave-comb/core/inspection';
-import { HIVE_TYPES } from '@brave-comb/core/equipment';
-import { roleRota } from '@brave-comb/core/planning';
 import { Store } from '@ngrx/store';
 import { catchError, first, of, timeout } from 'rxjs';
 import { ExpectedCard } from '../care/expected-card';
 import { BoxMap } from '../inspection/box-map';
 import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
+import { DeviceStore } from '../inspection/device-store';
 import { VisitDesk } from '../inspection/visit-desk';
 import { Clock } from '../people/clock';
 import { civilDate, timeOf } from '../shell/format';
+import { Alarm } from './alarm';
 import { HiveCards } from './cards/hive-cards';
+import { HivePreferences } from './hive-preferences';
+import { HiveRoles } from './hive-roles';
 import { LetterPad } from './letter-pad';
 import { MoodLine } from './mood-line';
 import { OpenClock } from './open-clock';
@@ -46,10 +60,13 @@ import { SkillJudge } from './skill-judge';
 import { SoFar } from './so-far';
 import { StepList } from './step-list';
 import { StepPanel } from './step-panel';
+import { WakeLock } from './wake-lock';
 
 /** How long the end of a visit waits for its entries to arrive, ms. Without signal the review follows later. */
 const SENDING_PATIENCE = 3_000;
 const FRAME_STEPS: readonly StepId[] = ['first frame', 'frames'];
+/** Steps for which the hive must be open. */
+const OPENING: readonly StepId[] = ['open', 'supers', 'first frame', 'frames'];
 const SKILL_BY_STEP: Readonly<Record<StepId, string>> = {
   before: 'states-aim',
   outside: 'reads-entrance',
@@ -93,13 +110,17 @@ const QUESTION_TEXT: Readonly<Record<Question, string>> = {
   templateUrl: './at-the-hive.html',
   styleUrl: './at-the-hive.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(document:keydown)': 'key($event)' },
+  host: { '(document:keydown)': 'key($event)', '[class.large]': 'preferences.now().large' },
 })
 export class AtTheHive {
   private readonly store = inject(Store);
   protected readonly cards = inject(HiveCards);
   private readonly router = inject(Router);
   private readonly clock = inject(Clock);
+  private readonly alarm = inject(Alarm);
+  protected readonly preferences = inject(HivePreferences);
+  protected readonly jobs = inject(HiveRoles);
+  protected readonly device = inject(DeviceStore);
   protected readonly desk = inject(VisitDesk);
   readonly visit = input.required<string>();
 
@@ -117,14 +138,14 @@ export class AtTheHive {
   protected readonly unsent = this.store.selectSignal(inspectionFeature.selectUnsent);
   protected readonly refused = this.store.selectSignal(inspectionFeature.selectRefused);
   protected readonly sendingFault = this.store.selectSignal(inspectionFeature.selectSendingFault);
-  private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
+  protected readonly box = this.store.selectSignal(inspectionFeature.selectBox);
+  private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
+  private readonly closing = this.store.selectSignal(inspectionFeature.selectClosing);
   private readonly before = this.store.selectSignal(inspectionFeature.selectBefore);
 
   protected readonly moods = MOODS;
   protected readonly now = this.clock.now;
   protected readonly problem = signal<string | null>(null);
-  private readonly frameSince = signal(Date.now());
-  private readonly frame = computed(() => this.address()?.frame);
   protected readonly place = computed(() => {
     const visit = this.file()?.visit;
     return visit?.siteId ? { site: visit.siteId, hive: visit.hive, date: civilDate(this.now(), visit.zone) } : null;
@@ -167,34 +188,73 @@ export class AtTheHive {
       ? { icon: 'clock', text: `${count} on the way`, bad: false }
       : { icon: 'check', text: 'all kept', bad: false };
   });
-  protected readonly turn = computed(() => {
-    const file = this.file();
-    const box = this.box();
-    if (!file || !box || file.trainees.length === 0) return null;
-    const rota = roleRota(
-      file.trainees.map(({ id, name, seated }) => ({
-        name,
-        open: file.skills.filter((skill) => skill.open.includes(id)).map((skill) => skill.id),
-        seated,
-      })),
-      { frames: box.frames, horizontal: HIVE_TYPES[file.hiveType].horizontal },
-    );
-    const frame = this.address()?.frame ?? 1;
-    return rota.find((turn) => frame >= turn.fromFrame && frame <= turn.toFrame) ?? rota[0] ?? null;
-  });
   protected readonly suggested = computed(() => {
-    const holder = this.turn()?.roles.frames[0];
     return {
-      trainee: this.file()?.trainees.find((each) => each.name === holder)?.id ?? null,
+      trainee: this.jobs.holder(),
       skill: SKILL_BY_STEP[this.step()?.id ?? 'outside'],
     };
   });
-  protected readonly frameMinutes = computed(() => {
-    if (!this.atFrames() || !this.record().openedAt) return '';
-    this.now();
-    const seconds = Math.max(0, Math.floor((Date.now() - this.frameSince()) / 1000));
-    return `frame out ${Math.floor(seconds / 60)}:${`${seconds % 60}`.padStart(2, '0')} of ${this.file()?.limits.broodMinutes ?? 5}:00`;
+  /** Seconds that the frame in hand is out, `null` while none is. */
+  private readonly outFor = computed(() => {
+    const { inHand } = this.record();
+    return inHand ? Math.max(0, Math.floor((this.now() - Date.parse(inHand.since)) / 1000)) : null;
   });
+  private readonly broodAllowed = computed(() => this.file()?.limits.broodMinutes ?? 5);
+  /** Whether the frame in hand holds brood, as far as anybody has seen. */
+  private readonly broodInHand = computed(() => {
+    const { inHand, sides } = this.record();
+    if (!inHand) return false;
+    const read = Object.values(sides).filter(
+      ({ address }) => address.box === inHand.box && address.frame === inHand.frame,
+    );
+    return [...read.map(({ side }) => side), this.shown().side].some((side) =>
+      BROOD.some((letter) => shows(side, letter)),
+    );
+  });
+  protected readonly frameMinutes = computed(() => {
+    const seconds = this.outFor();
+    if (seconds === null) return '';
+    const out = `${Math.floor(seconds / 60)}:${`${seconds % 60}`.padStart(2, '0')}`;
+    return this.broodInHand() ? `brood out ${out} of ${this.broodAllowed()}:00` : `frame out ${out}`;
+  });
+  protected readonly frameLate = computed(() => this.broodInHand() && (this.outFor() ?? 0) >= this.broodAllowed() * 60);
+  private readonly pressed = computed(
+    () =>
+      this.record().measures.some(
+        ({ measure }) => measure.what === 'wasps' && ['some', 'heavy'].includes(waspPressure(measure)),
+      ) || this.robbing(),
+  );
+  private readonly robbing = computed(
+    () =>
+      this.record().outside.before?.robbing === true ||
+      this.record().findings.some(({ finding, found }) => finding === 'robbing' && found),
+  );
+  protected readonly allowed = computed(() => {
+    const limit = this.file()?.limits.openMinutes ?? 25;
+    return openMinutes(limit, { temperature: null, robbingSeason: false, pressed: this.pressed(), late: false })
+      .minutes;
+  });
+  /** Whether to close, by bees, clock, weather and robbers. */
+  protected readonly close = computed(() => {
+    const { openedAt, closed, signs, mood } = this.record();
+    if (!openedAt || closed) return { level: 'go on' as const, reasons: [] };
+    const now = this.now();
+    const weather = this.file()?.weather;
+    const seconds = this.outFor();
+    return closeAdvice({
+      temper: temperAdvice(signs, mood, now).advice,
+      clock: readClock(Date.parse(openedAt), null, now, this.allowed()).state,
+      broodOut: this.broodInHand() && seconds !== null ? seconds / 60 : null,
+      broodAllowed: this.broodAllowed(),
+      temperature: weather?.temperature ?? null,
+      rainIn: weather?.rainFrom ? (Date.parse(weather.rainFrom) - now) / 60_000 : null,
+      robbing: this.robbing(),
+    });
+  });
+  /** The first sign of bees that asks for smoke. */
+  protected readonly smokeAsked = computed(
+    () => temperAdvice(this.record().signs, this.record().mood, this.now()).advice === 'smoke',
+  );
   protected readonly smokeText = computed(() => {
     const last = this.record().smoke.at(-1);
     if (!last) return 'none yet';
@@ -206,15 +266,6 @@ export class AtTheHive {
     if (!before) return this.record().undoable.length > 0 ? 'last entry' : '';
     const [was, is] = [formatSide(before.side).split(' '), formatSide(this.shown().side).split(' ')];
     return is.find((piece) => !was.includes(piece)) ?? was.find((piece) => !is.includes(piece)) ?? '';
-  });
-  protected readonly caution = computed(() => {
-    const address = this.address();
-    const box = this.box();
-    if (!address || !box || !this.atFrames()) return null;
-    const read = Object.values(this.record().sides)
-      .filter((each) => each.address.box === box.id)
-      .map((each) => each.address.frame);
-    return firstFrameCaution(address.frame, box.frames, read);
   });
   protected readonly nextText = computed(() => {
     const step = this.step();
@@ -231,7 +282,7 @@ export class AtTheHive {
       case 'smoke':
         return this.record().smoke.length > 0 ? 'Smoked, take parts off' : 'Entrance smoked, take parts off';
       case 'open':
-        return this.partLeft('open') ? `${this.partLeft('open')} is off` : `Frame ${this.address()?.frame ?? 1} first`;
+        return this.partLeft('open') ? `${this.partLeft('open')} is off` : this.afterOpen();
       case 'first frame':
       case 'frames':
         return this.nextFrameText();
@@ -240,7 +291,7 @@ export class AtTheHive {
       case 'sum up':
         return 'Summed up, start closing';
       case 'close':
-        return this.partLeft('close') ? `${this.partLeft('close')} is on` : 'Closed, look at the entrance';
+        return this.closingNext()?.says ?? 'Closed, look at the entrance';
       case 'entrance':
         return this.record().closed ? 'To the review' : 'End the visit';
     }
@@ -256,20 +307,26 @@ export class AtTheHive {
       if (this.step()) globalThis.scrollTo({ top: 0 });
     });
     effect(() => {
-      this.frame();
-      untracked(() => this.frameSince.set(Date.now()));
+      const { level } = this.close();
+      if (level !== 'go on') untracked(() => this.alarm.ring(level === 'hurry' ? 'gentle' : 'firm'));
     });
+    inject(WakeLock).hold(inject(DestroyRef));
   }
 
-  private partLeft(step: 'open' | 'supers' | 'close'): string | null {
+  private partLeft(step: 'open' | 'supers'): string | null {
     const off = this.record().partsOff;
     const parts = this.steps().find((each) => each.id === step)?.parts ?? [];
-    return parts.find((part) => (step === 'close' ? off.includes(part.id) : !off.includes(part.id)))?.id ?? null;
+    return parts.find((part) => !off.includes(part.id))?.id ?? null;
+  }
+
+  /** The next frame, part or check of closing; what is looked at before leaving comes with the entrance. */
+  private closingNext(): ClosingTask | null {
+    return this.closing().find((task) => task.kind !== 'check' || CHECKS[task.check].when !== 'leaving') ?? null;
   }
 
   private nextFrameText(): string {
     const next = this.desk.nextSide();
-    if (next) return `Frame ${next.frame}, side toward ${toward(next)}`;
+    if (next) return `Frame ${next.frame}, side toward ${towardText(next, this.box()?.frames ?? 0)}`;
     return this.doubtfulLeft() ? 'Doubtful sides again' : 'Sum up';
   }
 
@@ -280,7 +337,27 @@ export class AtTheHive {
   protected reach(step: StepId): void {
     const problem = this.atFrames() ? this.desk.recordSide() : null;
     this.problem.set(problem);
-    if (!problem && step !== this.record().step) this.desk.enter({ kind: 'step reached', step });
+    if (problem || step === this.record().step) return;
+    if (OPENING.includes(step) && !this.record().openedAt) {
+      const against = standing(guardsOf({ do: 'open' }, this.facts()), this.record());
+      if (against.some(({ bar }) => bar !== 'warns'))
+        return void this.cards.guards('Before the lid comes off', against, 'Open all the same').subscribe((reason) => {
+          this.override(against, reason);
+          this.go(step);
+        });
+    }
+    this.go(step);
+  }
+
+  private go(step: StepId): void {
+    if (!FRAME_STEPS.includes(step)) this.desk.setBack();
+    this.desk.enter({ kind: 'step reached', step });
+    if (FRAME_STEPS.includes(step)) this.desk.lift();
+  }
+
+  private override(guards: readonly Guard[], reason: string): void {
+    for (const { id, bar } of guards)
+      if (bar === 'needs a reason') this.desk.enter({ kind: 'guard overridden', guard: id, reason });
   }
 
   /** The big button: does what comes next and says so beforehand. */
@@ -291,13 +368,17 @@ export class AtTheHive {
       case 'before':
         return void this.reach('outside');
       case 'outside':
-        if (panel) this.desk.enter({ kind: 'outside seen', when: 'before', look: panel.look() });
-        return void this.reach('smoke');
+        panel?.keepLook();
+        return void this.reach(this.stepAfter('outside'));
       case 'smoke':
         if (this.record().smoke.length === 0) this.desk.enter({ kind: 'smoke given', place: 'entrance' });
         return void this.reach('open');
       case 'open': {
         const part = this.partLeft('open');
+        return part ? void this.desk.enter({ kind: 'part taken off', part }) : void this.reach(this.stepAfter('open'));
+      }
+      case 'supers': {
+        const part = this.partLeft('supers');
         return part ? void this.desk.enter({ kind: 'part taken off', part }) : void this.reach('first frame');
       }
       case 'first frame':
@@ -307,16 +388,37 @@ export class AtTheHive {
         return void this.reach('sum up');
       case 'sum up':
         this.desk.enter({ kind: 'summed up', summary: this.summary(panel?.health() ?? '') });
-        return void this.reach('close');
-      case 'close': {
-        const part = this.partLeft('close');
-        return part ? void this.desk.enter({ kind: 'part put back', part }) : void this.reach('entrance');
-      }
+        return void this.reach(this.stepAfter('sum up'));
+      case 'close':
+        return void this.closeNext();
       case 'entrance':
         return void this.end(panel);
       default:
         return;
     }
+  }
+
+  private stepAfter(step: StepId): StepId {
+    const steps = this.steps();
+    return steps[steps.findIndex(({ id }) => id === step) + 1]?.id ?? 'entrance';
+  }
+
+  private afterOpen(): string {
+    const next = this.stepAfter('open');
+    return next === 'first frame'
+      ? `Frame ${this.address()?.frame ?? 1} first`
+      : next === 'supers'
+        ? 'Supers'
+        : 'Sum up';
+  }
+
+  /** Does the next thing of closing. Checks that are tapped past stand as done: somebody looked. */
+  private closeNext(): void {
+    const task = this.closingNext();
+    if (!task) return void this.reach('entrance');
+    if (task.kind === 'frame') this.desk.enter({ kind: 'frame set back', box: task.box, frame: task.frame });
+    else if (task.kind === 'part') this.desk.enter({ kind: 'part put back', part: task.part.id });
+    else this.desk.enter({ kind: 'checked', check: task.check, ok: true, person: null });
   }
 
   private nextSide(): void {
@@ -342,10 +444,23 @@ export class AtTheHive {
   }
 
   private end(panel: StepPanel | undefined): void {
-    if (!this.record().closed && panel) {
-      this.desk.enter({ kind: 'outside seen', when: 'after', look: panel.look() });
-      this.desk.enter({ kind: 'visit closed', reason: panel.reason(), note: panel.note() });
-    }
+    if (this.record().closed || !panel) return void this.leaveForReview();
+    const against = standing(guardsOf({ do: 'close' }, this.facts()), this.record());
+    if (against.some(({ bar }) => bar !== 'warns'))
+      return void this.cards.guards('Before you leave this hive', against, 'Leave it so').subscribe((reason) => {
+        this.override(against, reason);
+        this.finish(panel);
+      });
+    this.finish(panel);
+  }
+
+  private finish(panel: StepPanel): void {
+    panel.keepLook();
+    this.desk.enter({ kind: 'visit closed', reason: panel.reason(), note: panel.note() });
+    this.leaveForReview();
+  }
+
+  private leaveForReview(): void {
     this.store
       .select(inspectionFeature.selectUnsent)
       .pipe(
@@ -358,6 +473,14 @@ export class AtTheHive {
 
   protected turnTo(address: SideAddress): void {
     this.problem.set(this.desk.turnTo(address));
+    if (!this.problem() && this.atFrames()) this.desk.lift();
+  }
+
+  /** Turns to the frames of another box. */
+  protected chooseBox(box: string): void {
+    const read = Object.values(this.record().sides).filter(({ address }) => address.box === box);
+    this.turnTo({ box, frame: 1, face: read.length === 0 ? 'low' : 'high' });
+    if (!this.problem()) this.reach('frames');
   }
 
   protected chooseFrame(frame: number): void {
@@ -365,7 +488,7 @@ export class AtTheHive {
     if (!box) return;
     const sides = this.frames()[frame - 1];
     this.turnTo({ box: box.id, frame, face: sides?.low && !sides.high ? 'high' : 'low' });
-    if (!this.atFrames() && !this.problem()) this.desk.enter({ kind: 'step reached', step: 'frames' });
+    if (!this.atFrames() && !this.problem()) this.reach('frames');
   }
 
   protected back(): void {
@@ -381,6 +504,11 @@ export class AtTheHive {
   protected add(letter: Letter): void {
     this.problem.set(null);
     this.sideEntry()?.add(letter);
+  }
+
+  protected redo(): void {
+    this.problem.set(null);
+    this.desk.redo();
   }
 
   protected undo(): void {

@@ -110,14 +110,10 @@ describe('the step list', () => {
     [{ id: 'brood', kind: 'box', box: 'national-brood', frames: 11, dummy: true }],
     'brood',
   );
-  const turn = {
-    fromFrame: 1,
-    toFrame: 4,
-    roles: { frames: ['Salma', 'Piotr'], smoke: ['Ife'], record: ['Greta'], clock: [], watch: [] },
-  };
+  const jobs = { frames: ['Salma', 'Piotr'], smoke: ['Ife'], record: ['Greta'], clock: [], watch: [] };
 
   it('shows the step, the one before and the next, and who does what', async () => {
-    const fixture = await show(StepList, { steps, current: 'frames', turn });
+    const fixture = await show(StepList, { steps, current: 'frames', jobs });
     expect(text(fixture)).toContain('step 6 of 10');
     expect(text(fixture)).toContain('Salma and Piotr hold, Greta records');
     expect(buttons(fixture)).toHaveLength(3);
@@ -125,7 +121,7 @@ describe('the step list', () => {
   });
 
   it('names who smokes while there is something to smoke', async () => {
-    expect(text(await show(StepList, { steps, current: 'smoke', turn }))).toContain('Ife smokes');
+    expect(text(await show(StepList, { steps, current: 'smoke', jobs }))).toContain('Ife smokes');
   });
 });
 

@@ -4,14 +4,18 @@ import {
   EMPTY_SIDE,
   type FrameSide,
   type Letter,
+  type SideAddress,
   addEighths,
   eighthsLeft,
   formatSide,
   isBlank,
   parseSide,
+  readingGap,
+  scoreGuess,
+  sideKey,
   ShorthandError,
   toggleTrace,
-  toward,
+  towardText,
 } from '@brave-comb/core/inspection';
 import { FRAMES, frameOf } from '@brave-comb/core/equipment';
 import { toSignal } from '@angular/core/rxjs-interop';
@@ -21,11 +25,12 @@ import { CombPortrait } from '../inspection/comb-portrait';
 import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
 import { EighthsBar } from './eighths-bar';
+import { MarksPanel } from './marks-panel';
 
 /** One side of one frame: the bar of eighths, the comb as it grows, the line of shorthand, and the marks. */
 @Component({
   selector: 'bc-side-entry',
-  imports: [EighthsBar, CombPortrait],
+  imports: [EighthsBar, CombPortrait, MarksPanel],
   templateUrl: './side-entry.html',
   styleUrl: './side-entry.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -37,6 +42,8 @@ export class SideEntryPanel {
   /** What is wrong with the side, said when somebody tried to go on. */
   readonly problem = input<string | null>(null);
   readonly frameMinutes = input('');
+  /** The frame is out longer than its brood may be. */
+  readonly late = input(false);
   readonly notesPasted = output<string>();
 
   protected readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
@@ -47,6 +54,36 @@ export class SideEntryPanel {
   private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
 
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly readerId = this.store.selectSignal(inspectionFeature.selectReader);
+  protected readonly marking = signal(false);
+  protected readonly more = computed(() => (this.side().marks?.length ?? 0) + (this.side().pollens?.length ?? 0));
+  protected readonly reader = computed(() => this.file()?.trainees.find(({ id }) => id === this.readerId()) ?? null);
+  /** What trainees read on this side, and guessed, once the supervisor has read it. */
+  protected readonly others = computed(() => {
+    const [address, reading] = [this.address(), this.reading()];
+    if (!address) return [];
+    const here = (each: { readonly address: SideAddress }) => sideKey(each.address) === sideKey(address);
+    const name = (person: string) => this.file()?.trainees.find(({ id }) => id === person)?.name ?? 'Somebody';
+    const readings = this.record().traineeReadings.filter(here);
+    const guesses = this.record().guesses.filter(here);
+    if (!reading) {
+      return [...readings, ...guesses].map(({ id, person, kind }) => ({
+        id,
+        words: `${name(person)}: ${kind === 'side guessed' ? 'guess' : 'reading'} kept`,
+      }));
+    }
+    return [
+      ...readings.map(({ id, person, side }) => ({
+        id,
+        words: `${name(person)} read ${formatSide(side)}: ${readingGap(side, reading.side).off} of 8 off`,
+      })),
+      ...guesses.map(({ id, person, letters }) => ({
+        id,
+        words: `${name(person)} guessed ${letters.join('')}: ${Math.round(10 * scoreGuess(letters, reading.side).score)} in 10`,
+      })),
+    ];
+  });
   protected readonly lineProblem = signal<string | null>(null);
   protected readonly fewOnly = signal(false);
   protected readonly side = computed(() => this.shown().side);
@@ -54,11 +91,13 @@ export class SideEntryPanel {
   protected readonly left = computed(() => eighthsLeft(this.side()));
   protected readonly toward = computed(() => {
     const address = this.address();
-    return address ? toward(address) : 0;
+    return address ? towardText(address, this.box()?.frames ?? 0) : '';
   });
   protected readonly otherToward = computed(() => {
     const address = this.address();
-    return address ? toward({ frame: address.frame, face: address.face === 'low' ? 'high' : 'low' }) : 0;
+    if (!address) return '';
+    const other = { frame: address.frame, face: address.face === 'low' ? ('high' as const) : ('low' as const) };
+    return towardText(other, this.box()?.frames ?? 0);
   });
   protected readonly ratio = computed(() => {
     const box = this.box();
@@ -99,6 +138,10 @@ export class SideEntryPanel {
     this.desk.change(this.fewOnly() ? toggleTrace(side, letter) : addEighths(side, letter, 1));
     this.fewOnly.set(false);
     this.lineProblem.set(null);
+  }
+
+  protected keepReading(): void {
+    this.lineProblem.set(this.desk.recordSide());
   }
 
   protected mark(change: Partial<FrameSide>): void {

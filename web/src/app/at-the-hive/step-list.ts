@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
-import { type RotaTurn } from '@brave-comb/core/planning';
-import type { Step, StepId } from '@brave-comb/core/inspection';
+import type { Role, Step, StepId } from '@brave-comb/core/inspection';
 
 /** The steps of this visit with who does what. */
 @Component({
@@ -88,7 +87,8 @@ import type { Step, StepId } from '@brave-comb/core/inspection';
 export class StepList {
   readonly steps = input.required<readonly Step[]>();
   readonly current = input.required<StepId>();
-  readonly turn = input.required<RotaTurn | null>();
+  /** Names by job. */
+  readonly jobs = input.required<Readonly<Record<Role, readonly string[]>>>();
   readonly chosen = output<StepId>();
 
   protected readonly index = computed(() =>
@@ -99,9 +99,7 @@ export class StepList {
   );
   protected readonly first = computed(() => Math.max(0, Math.min(this.index() - 1, this.steps().length - 3)));
   protected readonly who = computed(() => {
-    const turn = this.turn();
-    if (!turn) return '';
-    const { frames, record, smoke, clock } = turn.roles;
+    const { frames, record, smoke, clock } = this.jobs();
     const does = (names: readonly string[], verb: string) => (names.length > 0 ? `${names.join(' and ')} ${verb}` : '');
     const hold = does(frames, frames.length === 1 ? 'holds' : 'hold');
     if (['sum up', 'entrance'].includes(this.current())) return does(record, 'records');

@@ -1,30 +1,38 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, viewChild } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
-import type { Stack } from '@brave-comb/core/equipment';
+import { adultsDue } from '@brave-comb/core/biology';
+import { type Stack, isBox } from '@brave-comb/core/equipment';
 import {
   type ColonyEstimate,
   SMOKE_PLACES,
   STOP_REASONS,
   type SideAddress,
   type Step,
-  TRAFFIC,
   type VisitRecord,
   toward,
 } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
+import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
 import { FlowSigns } from '../season/flow-signs';
 import { decimal } from '../shell/format';
+import { BeforePanel } from './before-panel';
+import { Choice } from './choice';
+import { ClosingPanel } from './closing-panel';
+import { OutsidePanel } from './outside-panel';
+import { SupersPanel } from './supers-panel';
 
 /** The steps around the frames: outside, smoke, parts off, doubtful sides, summing up, parts back, outside again. */
 @Component({
   selector: 'bc-step-panel',
-  imports: [HiveStack, MatIcon, FlowSigns],
+  imports: [HiveStack, MatIcon, FlowSigns, BeforePanel, Choice, ClosingPanel, OutsidePanel, SupersPanel],
   templateUrl: './step-panel.html',
   styleUrl: './step-panel.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class StepPanel {
+  private readonly store = inject(Store);
   protected readonly desk = inject(VisitDesk);
   readonly step = input.required<Step>();
   readonly record = input.required<VisitRecord>();
@@ -33,34 +41,34 @@ export class StepPanel {
   /** Where and when, for signs of a flow; `null` on a file that was prepared before they were asked for. */
   readonly at = input<{ readonly site: string; readonly hive: string; readonly date: string } | null>(null);
   readonly sideChosen = output<SideAddress>();
+  readonly boxChosen = output<string>();
 
-  protected readonly traffic = TRAFFIC;
   protected readonly places = SMOKE_PLACES;
   protected readonly reasons = STOP_REASONS;
   protected readonly towards = toward;
   protected readonly partName = partName;
-  readonly look = signal<{
-    traffic: (typeof TRAFFIC)[number];
-    pollenIn: boolean;
-    deadBees: boolean;
-    intruders: boolean;
-    note: string;
-  }>({
-    traffic: 'steady',
-    pollenIn: false,
-    deadBees: false,
-    intruders: false,
-    note: '',
-  });
+  private readonly outside = viewChild(OutsidePanel);
+  protected readonly status = this.store.selectSignal(inspectionFeature.selectQueenStatus);
+  private readonly seen = this.store.selectSignal(inspectionFeature.selectSeen);
   readonly reason = signal<(typeof STOP_REASONS)[number]>('question answered');
   readonly note = signal('');
   readonly health = signal('');
 
-  protected readonly signs = [
-    { id: 'pollenIn', name: 'Pollen going in' },
-    { id: 'deadBees', name: 'Dead bees' },
-    { id: 'intruders', name: 'Wasps or robbers' },
-  ] as const;
+  /** Parts of this step that are no boxes: the excluder between supers and nest. */
+  protected readonly otherParts = computed(() => this.step().parts.filter((part) => !isBox(part)));
+  protected readonly due = computed(() => {
+    const now = this.estimate();
+    const each = adultsDue(now.workerCells);
+    const sum = (days: number) => Math.round(each.slice(0, days).reduce((all, bees) => all + bees, 0) / 100) * 100;
+    return sum(21) > 0 ? { week: sum(7), all: sum(21) } : null;
+  });
+  /** Said so that a visit of a few frames does not read as a whole one. */
+  protected readonly partial = computed(() => {
+    const seen = this.seen();
+    if (!seen || seen.enough) return null;
+    const missing = seen.evidence.filter(({ state }) => state === 'missing').map(({ id }) => id);
+    return `This visit stays partial: ${missing.join(', ')} not answered.`;
+  });
   protected readonly parts = computed<readonly StackPart[]>(() =>
     this.stack().map((layer) => ({ layer, text: partName(layer) })),
   );
@@ -80,12 +88,9 @@ export class StepPanel {
     ];
   });
 
-  protected setLook(change: Partial<ReturnType<StepPanel['look']>>): void {
-    this.look.update((look) => ({ ...look, ...change }));
-  }
-
-  protected toggleSign(sign: 'pollenIn' | 'deadBees' | 'intruders'): void {
-    this.look.update((look) => ({ ...look, [sign]: !look[sign] }));
+  /** Makes entries of the look from outside. */
+  keepLook(): void {
+    this.outside()?.keep();
   }
 
   protected togglePart(part: string): void {

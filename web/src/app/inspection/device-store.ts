@@ -1,4 +1,4 @@
-import { Injectable } from '@angular/core';
+import { Injectable, signal } from '@angular/core';
 import type { Person, Problem, VisitFile } from '@brave-comb/contract';
 import type { SideAddress, SideEntry, VisitEntry } from '@brave-comb/core/inspection';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
@@ -20,6 +20,14 @@ export interface WaitingStart {
   readonly startedAt: string;
 }
 
+/** A photo that the server has not acknowledged. */
+export interface WaitingPhoto {
+  readonly id: string;
+  readonly visit: string;
+  readonly takenAt: string;
+  readonly jpeg: Blob;
+}
+
 /** A side that is being entered. */
 export interface SideDraft {
   readonly visit: string;
@@ -33,10 +41,20 @@ interface Device extends DBSchema {
   prepared: { key: string; value: VisitFile };
   starts: { key: string; value: WaitingStart };
   entries: { key: string; value: WaitingEntry; indexes: { visit: string } };
+  photos: { key: string; value: WaitingPhoto };
 }
 
 const JOURNAL = 'brave-comb/entry/';
 const DRAFT = 'brave-comb/draft/';
+/** Writes to local storage; false when it has no room. */
+function write(key: string, text: string): boolean {
+  try {
+    localStorage.setItem(key, text);
+    return true;
+  } catch {
+    return false;
+  }
+}
 const journalKeys = (): string[] => Object.keys(localStorage).filter((key) => key.startsWith(JOURNAL));
 
 /**
@@ -47,14 +65,21 @@ const journalKeys = (): string[] => Object.keys(localStorage).filter((key) => ke
  */
 @Injectable({ providedIn: 'root' })
 export class DeviceStore {
-  private readonly opened: Promise<IDBPDatabase<Device>> = openDB<Device>('brave-comb', 1, {
-    upgrade: (db) => {
-      for (const name of ['people', 'prepared'] as const) db.createObjectStore(name);
-      db.createObjectStore('files', { keyPath: 'visit.id' });
-      db.createObjectStore('starts', { keyPath: 'id' });
-      db.createObjectStore('entries', { keyPath: 'id' }).createIndex('visit', 'visit');
+  private readonly opened: Promise<IDBPDatabase<Device>> = openDB<Device>('brave-comb', 2, {
+    upgrade: (db, before) => {
+      if (before < 1) {
+        for (const name of ['people', 'prepared'] as const) db.createObjectStore(name);
+        db.createObjectStore('files', { keyPath: 'visit.id' });
+        db.createObjectStore('starts', { keyPath: 'id' });
+        db.createObjectStore('entries', { keyPath: 'id' }).createIndex('visit', 'visit');
+      }
+      db.createObjectStore('photos', { keyPath: 'id' });
     },
   });
+  /** Entries for which this device had no room: they live as long as the page does, and are sent first. */
+  private readonly homeless = new Map<string, WaitingEntry>();
+  /** Entries that would be lost with this page, because the device is full. */
+  readonly full = signal(0);
 
   async keepPerson(person: Person | null): Promise<void> {
     const db = await this.opened;
@@ -100,10 +125,18 @@ export class DeviceStore {
     return (await this.opened).get('files', visit);
   }
 
+  /** Keeps an entry. A device without room keeps it in the page, and says so by {@link full}. */
   async keepEntry(entry: WaitingEntry): Promise<void> {
-    localStorage.setItem(`${JOURNAL}${entry.id}`, JSON.stringify(entry));
-    await (await this.opened).put('entries', entry);
-    localStorage.removeItem(`${JOURNAL}${entry.id}`);
+    const written = write(`${JOURNAL}${entry.id}`, JSON.stringify(entry));
+    try {
+      await (await this.opened).put('entries', entry);
+      if (written) localStorage.removeItem(`${JOURNAL}${entry.id}`);
+      this.homeless.delete(entry.id);
+    } catch (error) {
+      if (!written) this.homeless.set(entry.id, entry);
+      if (!(error instanceof DOMException)) throw error;
+    }
+    this.full.set(this.homeless.size);
   }
 
   /** Brings entries into the database that an earlier page could only write down. */
@@ -112,25 +145,43 @@ export class DeviceStore {
       const written = localStorage.getItem(key);
       if (written) await this.keepEntry(JSON.parse(written) as WaitingEntry);
     }
+    for (const entry of this.homeless.values()) await this.keepEntry(entry);
+  }
+
+  /** What could only be written down, as long as the database takes nothing. */
+  private written(): readonly WaitingEntry[] {
+    const journal = journalKeys().flatMap((key) => localStorage.getItem(key) ?? []);
+    return [...journal.map((text) => JSON.parse(text) as WaitingEntry), ...this.homeless.values()];
   }
 
   /** Entries of a visit, or of all visits, in the order in which they were made. */
   async entries(visit?: string): Promise<readonly WaitingEntry[]> {
     await this.readJournal();
     const db = await this.opened;
-    return visit ? db.getAllFromIndex('entries', 'visit', visit) : db.getAll('entries');
+    const kept = await (visit ? db.getAllFromIndex('entries', 'visit', visit) : db.getAll('entries'));
+    const more = this.written().filter((each) => visit === undefined || each.visit === visit);
+    return [...kept, ...more.filter(({ id }) => !kept.some((each) => each.id === id))].sort((a, b) =>
+      a.id.localeCompare(b.id),
+    );
   }
 
   async forgetEntries(ids: readonly string[]): Promise<void> {
+    for (const id of ids) {
+      localStorage.removeItem(`${JOURNAL}${id}`);
+      this.homeless.delete(id);
+    }
+    this.full.set(this.homeless.size);
     const change = (await this.opened).transaction('entries', 'readwrite');
     await Promise.all([...ids.map((id) => change.store.delete(id)), change.done]);
   }
 
   /** Moves what was entered for one visit to another: the hive was open already under that id. */
   async join(from: string, to: string): Promise<void> {
-    const change = (await this.opened).transaction(['entries', 'files', 'starts'], 'readwrite');
+    const change = (await this.opened).transaction(['entries', 'files', 'starts', 'photos'], 'readwrite');
     const entries = await change.objectStore('entries').index('visit').getAll(from);
+    const photos = (await change.objectStore('photos').getAll()).filter((photo) => photo.visit === from);
     await Promise.all([
+      ...photos.map((photo) => change.objectStore('photos').put({ ...photo, visit: to })),
       ...entries.map((entry) => change.objectStore('entries').put({ ...entry, visit: to })),
       change.objectStore('files').delete(from),
       change.objectStore('starts').delete(from),
@@ -141,8 +192,20 @@ export class DeviceStore {
     this.forgetDraft(from);
   }
 
+  async keepPhoto(photo: WaitingPhoto): Promise<void> {
+    await (await this.opened).put('photos', photo);
+  }
+
+  async photos(): Promise<readonly WaitingPhoto[]> {
+    return (await this.opened).getAll('photos');
+  }
+
+  async forgetPhoto(id: string): Promise<void> {
+    await (await this.opened).delete('photos', id);
+  }
+
   keepDraft(draft: SideDraft): void {
-    localStorage.setItem(`${DRAFT}${draft.visit}`, JSON.stringify(draft));
+    write(`${DRAFT}${draft.visit}`, JSON.stringify(draft));
   }
 
   draft(visit: string): SideDraft | null {

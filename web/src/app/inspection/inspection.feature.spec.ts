@@ -26,6 +26,7 @@ const shown = (state: typeof opened) =>
     inspectionFeature.selectShown.projector(
       state.entry,
       inspectionFeature.selectReading.projector(state.address, recordOf(state)),
+      state.reader,
     ).side,
   );
 const recordOf = (state: typeof opened) =>

@@ -1,18 +1,26 @@
 import type { VisitFile } from '@brave-comb/contract';
-import { isBox, frameOf } from '@brave-comb/core/equipment';
+import { isBox, nestBoxes } from '@brave-comb/core/equipment';
 import {
+  type Comb,
   EMPTY_SIDE,
   type FrameSide,
+  type GuardFacts,
   type SideAddress,
   type SideEntry,
+  type VisitDepth,
   type VisitEntry,
+  arranged,
+  closingTasks,
+  eggsWouldShow,
   estimateColony,
   framesOf,
   liftingOrder,
   openingScript,
+  queenStatus,
   recordOf,
   seenEnough,
   sideKey,
+  withUnread,
 } from '@brave-comb/core/inspection';
 import { type EntityState, createEntityAdapter } from '@ngrx/entity';
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
@@ -40,6 +48,10 @@ export const InspectionEvents = createActionGroup({
     'Side chosen': props<{ address: SideAddress }>(),
     'Side changed': props<{ entry: SideEntry }>(),
     'Side change undone': emptyProps(),
+    'Side change redone': emptyProps(),
+    /** A trainee reads the side first; null when the supervisor does. */
+    'Reader chosen': props<{ person: string | null }>(),
+    'Depth chosen': props<{ depth: VisitDepth }>(),
   },
 });
 
@@ -55,6 +67,12 @@ interface InspectionState {
   readonly entry: SideEntry;
   /** What the side was before each change, to go back by. */
   readonly before: readonly SideEntry[];
+  /** What was taken back of it, to bring again. */
+  readonly after: readonly SideEntry[];
+  /** The trainee who reads the side before the supervisor does. */
+  readonly reader: string | null;
+  /** How deep this visit goes, `null` for as deep as the hour allows. */
+  readonly depth: VisitDepth | null;
 }
 
 const adapter = createEntityAdapter<WaitingEntry>({ sortComparer: (a, b) => a.id.localeCompare(b.id) });
@@ -68,6 +86,9 @@ const initial: InspectionState = {
   address: null,
   entry: BLANK,
   before: [],
+  after: [],
+  reader: null,
+  depth: null,
 };
 
 /** The server's file, without what this device sent before and has not struck off. */
@@ -123,6 +144,7 @@ export const inspectionFeature = createFeature({
             ...state,
             waiting: adapter.addOne({ id: entry.id, visit: state.visit, entry, problem: null }, state.waiting),
             before: entry.body.kind === 'frame side recorded' ? [] : state.before,
+            after: entry.body.kind === 'frame side recorded' ? [] : state.after,
           }
         : state,
     ),
@@ -152,10 +174,26 @@ export const inspectionFeature = createFeature({
     })),
     on(InspectionEvents.sendingFailed, (state, { fault }) => ({ ...state, sendingFault: fault })),
     on(InspectionEvents.everythingSent, (state) => (state.sendingFault ? { ...state, sendingFault: null } : state)),
-    on(InspectionEvents.sideChosen, (state, { address }) => ({ ...state, address, entry: BLANK, before: [] })),
+    on(InspectionEvents.sideChosen, (state, { address }) => ({
+      ...state,
+      address,
+      entry: BLANK,
+      before: [],
+      after: [],
+      reader: null,
+    })),
+    on(InspectionEvents.readerChosen, (state, { person }) => ({
+      ...state,
+      reader: person,
+      entry: BLANK,
+      before: [],
+      after: [],
+    })),
+    on(InspectionEvents.depthChosen, (state, { depth }) => ({ ...state, depth })),
     on(InspectionEvents.sideChanged, (state, { entry }) => ({
       ...state,
       entry,
+      after: entry.side === state.entry.side ? state.after : [],
       before:
         entry.side === state.entry.side
           ? state.before
@@ -165,16 +203,61 @@ export const inspectionFeature = createFeature({
       ...state,
       entry: state.before.at(-1) ?? state.entry,
       before: state.before.slice(0, -1),
+      after: [...state.after, { side: state.entry.side, pending: '' }],
+    })),
+    on(InspectionEvents.sideChangeRedone, (state) => ({
+      ...state,
+      entry: state.after.at(-1) ?? state.entry,
+      before: [...state.before, state.before.length === 0 ? BLANK : { side: state.entry.side, pending: '' }],
+      after: state.after.slice(0, -1),
     })),
   ),
-  extraSelectors: ({ selectFile, selectWaiting, selectAddress, selectEntry }) => {
+  extraSelectors: ({ selectFile, selectWaiting, selectAddress, selectEntry, selectReader, selectDepth }) => {
     const selectAllWaiting = createSelector(selectWaiting, adapter.getSelectors().selectAll);
     const selectRefused = createSelector(selectAllWaiting, (all) => all.filter((each) => each.problem !== null));
     const selectUnsent = createSelector(selectAllWaiting, (all) => all.filter((each) => each.problem === null));
     const selectRecord = createSelector(selectFile, selectUnsent, (file, unsent) =>
       recordOf([...((file?.entries ?? []) as readonly VisitEntry[]), ...unsent.map((each) => each.entry)]),
     );
-    const selectBox = createSelector(selectFile, (file) => (file && isBox(file.box) ? file.box : null));
+    /** The box that is worked in; before anybody chose one, the box that the visit is for. */
+    const selectBox = createSelector(selectFile, selectAddress, (file, address) => {
+      const boxes = file?.stack.filter(isBox) ?? [];
+      return boxes.find(({ id }) => id === (address?.box ?? file?.box.id)) ?? null;
+    });
+    /** The box of the nest that the visit's questions are asked of. */
+    const selectNestBox = createSelector(selectFile, selectBox, (file, box) => {
+      const nest = file ? nestBoxes(file.stack) : [];
+      return nest.find(({ id }) => id === box?.id) ?? nest.find(({ id }) => id === file?.box.id) ?? nest[0] ?? null;
+    });
+    const selectWholeDepth = createSelector(
+      selectFile,
+      selectDepth,
+      (file, depth) => depth ?? file?.depth.allowed ?? 'full',
+    );
+    const selectFound = createSelector(selectFile, (file): Readonly<Record<string, readonly Comb[]>> =>
+      Object.fromEntries(file?.combs.map(({ box, combs }) => [box, combs]) ?? []),
+    );
+    const selectArrangement = createSelector(selectFound, selectRecord, (found, record) =>
+      arranged(found, record.moves),
+    );
+    const selectGuardFacts = createSelector(
+      selectFile,
+      selectRecord,
+      selectFound,
+      (file, record, found): GuardFacts => ({
+        stack: file?.stack ?? [],
+        record,
+        found,
+        lock: file?.lock ?? null,
+        suspicion: file?.suspicion ?? null,
+        late: file?.late ?? false,
+        foodAbove: file?.stack.some(({ kind }) => kind === 'feeder') ?? false,
+        frames: Object.fromEntries(file?.stack.filter(isBox).map(({ id, frames }) => [id, frames]) ?? []),
+      }),
+    );
+    const selectClosing = createSelector(selectFile, selectRecord, (file, record) =>
+      file ? closingTasks(file.stack, record) : [],
+    );
     const selectFrames = createSelector(selectRecord, selectBox, (record, box) =>
       box ? framesOf(Object.values(record.sides), box.id, box.frames) : [],
     );
@@ -183,24 +266,35 @@ export const inspectionFeature = createFeature({
         ? framesOf(file.last.sides as { address: SideAddress; side: FrameSide }[], box.id, box.frames)
         : null,
     );
-    const selectSteps = createSelector(selectFile, selectBox, (file, box) =>
-      file && box ? openingScript(file.hiveType, file.stack, box.id) : [],
+    const selectSteps = createSelector(selectFile, selectNestBox, selectWholeDepth, (file, box, depth) =>
+      file && box ? openingScript(file.hiveType, file.stack, box.id, depth) : [],
     );
-    const selectEstimate = createSelector(selectFrames, selectBox, (frames, box) =>
-      box
+    /** What the nest adds up to, with what is assumed of sides that nobody looked at. */
+    const selectEstimate = createSelector(selectFile, selectRecord, (file, record) =>
+      file
         ? estimateColony(
-            frames.flatMap((frame) =>
-              [frame.low, frame.high].flatMap((side) => (side ? [{ frame: frameOf(box), side }] : [])),
+            nestBoxes(file.stack).flatMap((layer) =>
+              withUnread({ layer, frames: framesOf(Object.values(record.sides), layer.id, layer.frames) }),
             ),
           )
         : null,
     );
-    const selectSeen = createSelector(selectFile, selectRecord, selectBox, (file, record, box) => {
+    const selectSeen = createSelector(selectFile, selectRecord, selectNestBox, (file, record, box) => {
       if (!file || !box) return null;
       const readings = Object.values(record.sides).map((each) => Date.parse(each.at));
       const minutes = readings.length > 3 ? (Math.max(...readings) - Math.min(...readings)) / 60_000 : null;
       return seenEnough(record, file.visit.questions, box.id, box.frames, minutes);
     });
+    const selectQueenStatus = createSelector(selectFile, selectRecord, selectSeen, (file, record, seen) =>
+      file
+        ? queenStatus({
+            date: file.visit.startedAt.slice(0, 10),
+            sides: Object.values(record.sides).map(({ side }) => side),
+            eggsLookedFor: eggsWouldShow(record) && (seen?.framesToGo ?? 1) === 0,
+            virginSeen: record.findings.some(({ finding, found }) => finding === 'virgin queen' && found),
+          })
+        : null,
+    );
     /** The reading in force of the side being entered, and the same side last time. */
     const selectReading = createSelector(selectAddress, selectRecord, (address, record) =>
       address ? (record.sides[sideKey(address)] ?? null) : null,
@@ -211,8 +305,8 @@ export const inspectionFeature = createFeature({
     const selectOtherSide = createSelector(selectAddress, selectFrames, (address, frames) =>
       address ? (frames[address.frame - 1]?.[address.face === 'low' ? 'high' : 'low'] ?? null) : null,
     );
-    const selectShown = createSelector(selectEntry, selectReading, (entry, reading) =>
-      entry === BLANK && reading ? { side: reading.side, pending: '' } : entry,
+    const selectShown = createSelector(selectEntry, selectReading, selectReader, (entry, reading, reader) =>
+      entry === BLANK && reading && reader === null ? { side: reading.side, pending: '' } : entry,
     );
     return {
       selectAllWaiting,
@@ -220,6 +314,13 @@ export const inspectionFeature = createFeature({
       selectUnsent,
       selectRecord,
       selectBox,
+      selectNestBox,
+      selectWholeDepth,
+      selectFound,
+      selectArrangement,
+      selectGuardFacts,
+      selectClosing,
+      selectQueenStatus,
       selectFrames,
       selectLastFrames,
       selectSteps,

@@ -37,6 +37,7 @@ export class Outbox {
       try {
         await this.sendStarts();
         await this.sendEntries();
+        await this.sendPhotos();
       } catch (fault) {
         this.store.dispatch(InspectionEvents.sendingFailed({ fault: fault as CallFault }));
         return;
@@ -67,6 +68,22 @@ export class Outbox {
       if (waiting.filter((each) => each.visit === visit).length > BATCH) this.again = true;
     }
     this.store.dispatch(InspectionEvents.everythingSent());
+  }
+
+  /** Photos go last and one by one: on a thin signal entries come first. One that the server will not have is let go, its entry stays. */
+  private async sendPhotos(): Promise<void> {
+    const unsent = new Set((await this.device.starts()).map((start) => start.id));
+    for (const { id, visit, takenAt, jpeg } of await this.device.photos()) {
+      if (unsent.has(visit)) continue;
+      try {
+        const body = { id, takenAt, jpeg: await inBase64(jpeg) };
+        await firstValueFrom(this.client.call(endpoints.keepPhoto, { params: { visit }, body }));
+      } catch (error) {
+        const { status } = error as CallFault;
+        if (status !== 422 && status !== 404 && status !== 403 && status !== 413) throw error;
+      }
+      await this.device.forgetPhoto(id);
+    }
   }
 
   private async sendBatch(visit: string, entries: readonly WaitingEntry[]): Promise<readonly EntryVerdict[]> {
@@ -100,4 +117,14 @@ export class Outbox {
     if (kept.length > 0) this.store.dispatch(InspectionEvents.entriesKept({ entries: kept.map((each) => each.entry) }));
     if (refused.length > 0) this.store.dispatch(InspectionEvents.entriesRefused({ entries: refused }));
   }
+}
+
+/** A blob in base64, without the prefix of a data address. */
+function inBase64(blob: Blob): Promise<string> {
+  return new Promise((done, fail) => {
+    const reader = new FileReader();
+    reader.onload = () => done((reader.result as string).split(',')[1] ?? '');
+    reader.onerror = () => fail(new Error('the photo cannot be read'));
+    reader.readAsDataURL(blob);
+  });
 }

@@ -1,9 +1,11 @@
-import { Injectable, inject } from '@angular/core';
+import { Injectable, computed, inject, signal } from '@angular/core';
 import {
   type EntryBody,
   type FrameSide,
+  type Guard,
   type SideAddress,
   formatSide,
+  guardsOf,
   isBlank,
   liftingOrder,
   sideKey,
@@ -26,7 +28,12 @@ export class VisitDesk {
   private readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
   private readonly shown = this.store.selectSignal(inspectionFeature.selectShown);
   private readonly before = this.store.selectSignal(inspectionFeature.selectBefore);
+  private readonly after = this.store.selectSignal(inspectionFeature.selectAfter);
   private readonly reading = this.store.selectSignal(inspectionFeature.selectReading);
+  private readonly reader = this.store.selectSignal(inspectionFeature.selectReader);
+  private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
+  /** What spoke against lifting the frame in hand, while it is in hand. */
+  readonly cautions = signal<readonly Guard[]>([]);
 
   /** Makes an entry. It is on the device at once and sent when there is a signal. */
   enter(body: EntryBody): void {
@@ -41,6 +48,8 @@ export class VisitDesk {
     const { side } = this.shown();
     const reading = this.reading();
     if (!address) return null;
+    const reader = this.reader();
+    if (reader) return this.recordFor(reader, address, side);
     const changed = reading ? formatSide(reading.side) !== formatSide(side) : !isBlank(side);
     if (!changed) return null;
     const problem = sideProblem(side);
@@ -49,11 +58,44 @@ export class VisitDesk {
     return null;
   }
 
+  /** Keeps what a trainee read, hidden until the supervisor has read the side too. */
+  private recordFor(person: string, address: SideAddress, side: FrameSide): string | null {
+    if (isBlank(side)) return 'Nothing is entered yet. Enter what you see, or let the supervisor read.';
+    const problem = sideProblem(side);
+    if (problem) return problem;
+    this.enter({ kind: 'side read by trainee', person, address, side });
+    this.read(null);
+    return null;
+  }
+
+  /** Who reads the side first: a trainee, or null for whoever leads. */
+  read(person: string | null): void {
+    this.store.dispatch(InspectionEvents.readerChosen({ person }));
+  }
+
   /** Records the side being entered and turns to another one. */
   turnTo(address: SideAddress): string | null {
     const problem = this.recordSide();
     if (!problem) this.store.dispatch(InspectionEvents.sideChosen({ address }));
     return problem;
+  }
+
+  /** Takes the frame of the side being entered in hand, unless it is: with what speaks against that. */
+  lift(): void {
+    const address = this.address();
+    const { inHand, boxes, closed } = this.record();
+    if (!address || closed || (inHand?.box === address.box && inHand.frame === address.frame)) return;
+    const { box, frame } = address;
+    this.cautions.set(guardsOf({ do: 'lift frame', box, frame }, this.facts()));
+    if (!boxes.some((each) => each.box === box)) this.enter({ kind: 'box opened', box });
+    this.enter({ kind: 'frame lifted', box, frame });
+  }
+
+  /** Puts the frame in hand back. */
+  setBack(): void {
+    const { inHand } = this.record();
+    this.cautions.set([]);
+    if (inHand) this.enter({ kind: 'frame set back', box: inHand.box, frame: inHand.frame });
   }
 
   change(side: FrameSide, pending = ''): void {
@@ -78,4 +120,17 @@ export class VisitDesk {
     const last = this.record().undoable.at(-1);
     if (last) this.enter({ kind: 'entry undone', entry: last });
   }
+
+  /** Brings again what was taken back last. */
+  redo(): void {
+    if (this.after().length > 0) {
+      this.store.dispatch(InspectionEvents.sideChangeRedone());
+      return;
+    }
+    const last = this.record().redoable;
+    if (last) this.enter({ kind: 'entry undone', entry: last });
+  }
+
+  /** Whether anything can be brought again. */
+  readonly mayRedo = computed(() => this.after().length > 0 || this.record().redoable !== null);
 }

@@ -1,12 +1,21 @@
 import { Injectable, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
-import type { FrameSide, SideAddress } from '@brave-comb/core/inspection';
+import type { FrameSide, Guard, SideAddress } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { type Observable, filter, from, map, switchMap } from 'rxjs';
 import { inspectionFeature } from '../../inspection/inspection.feature';
+import { BoxCard } from './box-card';
 import { EmergencyCard } from './emergency-card';
+import { GuardCard, type GuardAsk } from './guard-card';
+import { GuessCard } from './guess-card';
+import { IncidentCard } from './incident-card';
 import { KeysCard } from './keys-card';
+import { LookCard } from './look-card';
+import { MeasureCard } from './measure-card';
+import { MoreCard, type MoreId } from './more-card';
+import { MoveCard } from './move-card';
 import { NotesCard, type ReadNote } from './notes-card';
+import { QuestionCard } from './question-card';
 import { StingCard } from './sting-card';
 import { WaitingCard } from './waiting-card';
 
@@ -30,6 +39,45 @@ export class HiveCards {
 
   keys(): void {
     this.dialog.open(KeysCard, { width: '620px', ...ON_A_PHONE });
+  }
+
+  /** Everything without a button of its own. */
+  more(): void {
+    const cards: Readonly<Record<MoreId, () => void>> = {
+      guess: () => void this.dialog.open(GuessCard, { width: '640px', ...ON_A_PHONE }),
+      look: () => void this.dialog.open(LookCard, { width: '640px', ...ON_A_PHONE }),
+      measure: () => void this.dialog.open(MeasureCard, { width: '640px', ...ON_A_PHONE }),
+      question: () => this.question(),
+      move: () => void this.dialog.open(MoveCard, { width: '640px', ...ON_A_PHONE }),
+      box: () => void this.dialog.open(BoxCard, { width: '560px', ...ON_A_PHONE }),
+      incident: () => void this.dialog.open(IncidentCard, { data: this.file(), width: '560px', ...ON_A_PHONE }),
+      keys: () => this.keys(),
+    };
+    this.dialog
+      .open<MoreCard, unknown, MoreId>(MoreCard, { width: '720px', ...ON_A_PHONE })
+      .afterClosed()
+      .subscribe((id) => {
+        if (id) cards[id]();
+      });
+  }
+
+  question(): void {
+    this.dialog.open(QuestionCard, { width: '640px', ...ON_A_PHONE });
+  }
+
+  /** The reason to go on in spite of some guards; nothing when somebody puts it right first. */
+  guards(title: string, guards: readonly Guard[], goOn: string): Observable<string> {
+    return this.dialog
+      .open<GuardCard, GuardAsk, { reason: string }>(GuardCard, {
+        data: { title, guards, goOn },
+        width: '560px',
+        ...ON_A_PHONE,
+      })
+      .afterClosed()
+      .pipe(
+        filter((answer) => typeof answer === 'object'),
+        map(({ reason }) => reason),
+      );
   }
 
   /** Who was stung, `null` when that is answered later. */

@@ -1,0 +1,188 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import {
+  CHECKS,
+  CHECK_IDS,
+  type CheckId,
+  ROLES,
+  type Role,
+  SMOKELESS_PLAN,
+  VISIT_DEPTHS,
+  type VisitDepth,
+  guardsOf,
+  standing,
+} from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
+import { VisitDesk } from '../inspection/visit-desk';
+import { Choice } from './choice';
+import { HiveRoles } from './hive-roles';
+
+const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
+  outside: 'outside only',
+  lid: 'under the lid',
+  'top box': 'top box',
+  full: 'whole nest',
+};
+
+/** Before the lid comes off: cautions, how deep, smoker and veils, who does what. */
+@Component({
+  selector: 'bc-before-panel',
+  imports: [Choice],
+  template: `
+    @for (guard of guards(); track guard.id) {
+      <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'">{{ guard.says }}</p>
+    }
+    @for (caution of cautions(); track caution) {
+      <p class="caution">{{ caution }}</p>
+    }
+    <bc-choice
+      legend="How deep today"
+      [options]="depths"
+      [words]="depthWords"
+      [value]="depth()"
+      (chosen)="deep($event)"
+    />
+    <p class="why">The hour allows: {{ depthWords[file()?.depth?.allowed ?? 'full'] }} ({{ file()?.depth?.why }}).</p>
+    <fieldset>
+      <legend>Smoker</legend>
+      <div class="row">
+        @for (check of smoker; track check) {
+          <button
+            type="button"
+            class="big"
+            [class.sel]="ok(check, null) === true"
+            [class.some]="ok(check, null) === false"
+            [attr.aria-pressed]="ok(check, null) === true"
+            (click)="toggle(check, null)"
+          >
+            {{ checks[check].says }}{{ ok(check, null) === false ? ': no' : '' }}
+          </button>
+        }
+      </div>
+      @if (smokeless()) {
+        <ol class="caution">
+          @for (line of plan; track line) {
+            <li>{{ line }}</li>
+          }
+        </ol>
+      }
+    </fieldset>
+    @for (check of each; track check) {
+      <fieldset>
+        <legend>{{ checks[check].says }}</legend>
+        <div class="row">
+          @for (person of file()?.trainees ?? []; track person.id) {
+            <button
+              type="button"
+              class="big"
+              [class.sel]="ok(check, person.id) === true"
+              [class.some]="ok(check, person.id) === false"
+              [attr.aria-pressed]="ok(check, person.id) === true"
+              (click)="toggle(check, person.id)"
+            >
+              {{ person.name }}{{ ok(check, person.id) === false ? ': not yet' : '' }}
+            </button>
+          }
+        </div>
+      </fieldset>
+    }
+    @for (person of notes(); track person.id) {
+      <p class="why">
+        <b>{{ person.name }}</b> {{ person.note }}
+      </p>
+    }
+    <fieldset>
+      <legend>Jobs, as the rota gives them; tap a name for another job</legend>
+      <dl>
+        @for (role of roles; track role) {
+          <div>
+            <dt>{{ jobs.words[role] }}</dt>
+            <dd class="row">
+              @for (name of jobs.now()[role]; track name) {
+                <button type="button" class="big" (click)="jobs.next(name, role)">{{ name }}</button>
+              } @empty {
+                nobody
+              }
+            </dd>
+          </div>
+        }
+      </dl>
+    </fieldset>
+    @if (answers().length > 0) {
+      <fieldset>
+        <legend>The lead answered</legend>
+        @for (each of answers(); track each.question) {
+          <p>
+            {{ each.question }} <b>{{ each.answer }}</b>
+          </p>
+        }
+      </fieldset>
+    }
+  `,
+  styleUrl: './hive-parts.scss',
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+      align-content: start;
+    }
+    .why {
+      font-size: 15px;
+    }
+    ol.caution {
+      margin-top: 8px;
+      padding-left: 26px;
+      list-style: decimal;
+    }
+    dl > div {
+      display: grid;
+      grid-template-columns: 110px 1fr;
+      gap: 8px;
+      align-items: center;
+      padding: 4px 0;
+      border-bottom: 1px solid #5b6a66;
+    }
+    dt {
+      font-weight: 700;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class BeforePanel {
+  private readonly store = inject(Store);
+  private readonly desk = inject(VisitDesk);
+  protected readonly jobs = inject(HiveRoles);
+  protected readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
+  protected readonly depth = this.store.selectSignal(inspectionFeature.selectWholeDepth);
+
+  protected readonly checks = CHECKS;
+  protected readonly roles: readonly Role[] = ROLES;
+  protected readonly depths = VISIT_DEPTHS;
+  protected readonly depthWords = DEPTH_WORDS;
+  protected readonly plan = SMOKELESS_PLAN;
+  private readonly before = CHECK_IDS.filter((id) => CHECKS[id].when === 'before');
+  protected readonly smoker = this.before.filter((id) => !CHECKS[id].each);
+  protected readonly each = this.before.filter((id) => CHECKS[id].each);
+  protected readonly smokeless = computed(
+    () => this.ok('smoker fuel', null) === false || this.ok('lighter', null) === false,
+  );
+  protected readonly guards = computed(() => standing(guardsOf({ do: 'open' }, this.facts()), this.record()));
+  protected readonly cautions = computed(() => this.file()?.cautions ?? []);
+  protected readonly notes = computed(() => this.file()?.trainees.filter(({ note }) => note !== null) ?? []);
+  protected readonly answers = computed(() => this.file()?.answers ?? []);
+
+  protected ok(check: CheckId, person: string | null): boolean | null {
+    return this.record().checks.find((each) => each.check === check && each.person === person)?.ok ?? null;
+  }
+
+  /** Yes at the first tap, no at the second. */
+  protected toggle(check: CheckId, person: string | null): void {
+    this.desk.enter({ kind: 'checked', check, ok: this.ok(check, person) !== true, person });
+  }
+
+  protected deep(depth: VisitDepth): void {
+    this.store.dispatch(InspectionEvents.depthChosen({ depth }));
+  }
+}

@@ -1,0 +1,78 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
+import { BOXES, isBox } from '@brave-comb/core/equipment';
+import type { BoxSummary } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { inspectionFeature } from '../../inspection/inspection.feature';
+import { VisitDesk } from '../../inspection/visit-desk';
+import { Choice } from '../choice';
+import { Count } from '../count';
+
+const ASKED = [
+  { id: 'seams', name: 'Seams of bees from above' },
+  { id: 'brood', name: 'Frames with brood' },
+  { id: 'food', name: 'Frames with food' },
+  { id: 'drawn', name: 'Frames drawn' },
+  { id: 'bare', name: 'Frames still bare' },
+] as const;
+const BLANK: BoxSummary = { seams: null, brood: null, food: null, drawn: null, bare: null, note: '' };
+
+/** A box summed up in five numbers, from above or by a few frames: for many visits that is enough. */
+@Component({
+  selector: 'bc-box-card',
+  imports: [MatDialogClose, MatDialogTitle, Choice, Count],
+  template: `
+    <h2 matDialogTitle>Sum a box up from above</h2>
+    <bc-choice legend="Box" [options]="boxes()" [value]="box()" (chosen)="choose($event)" />
+    @for (each of asked; track each.id) {
+      <bc-count
+        [legend]="each.name"
+        [value]="now()[each.id]"
+        [step]="0.5"
+        [most]="most()"
+        (counted)="set(each.id, $event)"
+      />
+    }
+    <label class="text"
+      >In words<input #words type="text" maxlength="500" [value]="now().note" (change)="set('note', words.value)" />
+    </label>
+    <div class="row">
+      <button type="button" class="big sel" (click)="keep()">Keep it</button>
+      <button type="button" class="big" matDialogClose>Leave it</button>
+    </div>
+  `,
+  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class BoxCard {
+  private readonly store = inject(Store);
+  private readonly desk = inject(VisitDesk);
+  private readonly dialog = inject(MatDialogRef<BoxCard>);
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  private readonly current = this.store.selectSignal(inspectionFeature.selectBox);
+  protected readonly asked = ASKED;
+  private readonly layers = computed(() => this.file()?.stack.filter(isBox) ?? []);
+  protected readonly boxes = computed(() => this.layers().map(({ id }) => id));
+  protected readonly box = signal(this.current()?.id ?? '');
+  private readonly changed = signal<BoxSummary | null>(null);
+  protected readonly now = computed(() => this.changed() ?? this.record().summaries[this.box()] ?? BLANK);
+  protected readonly most = computed(() => {
+    const layer = this.layers().find(({ id }) => id === this.box());
+    return layer ? BOXES[layer.box].frames + 1 : 40;
+  });
+
+  protected choose(box: string): void {
+    this.box.set(box);
+    this.changed.set(null);
+  }
+
+  protected set(key: keyof BoxSummary, value: number | string | null): void {
+    this.changed.set({ ...this.now(), [key]: value });
+  }
+
+  protected keep(): void {
+    this.desk.enter({ kind: 'box summed up', box: this.box(), summary: this.now() });
+    this.dialog.close();
+  }
+}

@@ -1,0 +1,103 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
+import { CONTENTS, LETTERS, type Letter, nestAhead, toward } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { inspectionFeature } from '../../inspection/inspection.feature';
+import { VisitDesk } from '../../inspection/visit-desk';
+import { HiveRoles } from '../hive-roles';
+
+/** Predict, then look: somebody says what a side will hold before it is turned. */
+@Component({
+  selector: 'bc-guess-card',
+  imports: [MatDialogClose, MatDialogTitle],
+  template: `
+    <h2 matDialogTitle>What will frame {{ address()?.frame }} toward {{ neighbour() }} hold?</h2>
+    <fieldset>
+      <legend>Who guesses</legend>
+      <div class="row">
+        @for (person of people(); track person.id) {
+          <button
+            type="button"
+            class="big"
+            [class.sel]="person.id === who()"
+            [attr.aria-pressed]="person.id === who()"
+            (click)="who.set(person.id)"
+          >
+            {{ person.name }}
+          </button>
+        }
+      </div>
+    </fieldset>
+    <fieldset>
+      <legend>Most of it first</legend>
+      <div class="row">
+        @for (letter of letters; track letter) {
+          <button
+            type="button"
+            class="big"
+            [class.sel]="order(letter)"
+            [attr.aria-pressed]="order(letter) !== ''"
+            (click)="toggle(letter)"
+          >
+            {{ words[letter] }} {{ order(letter) }}
+          </button>
+        }
+      </div>
+    </fieldset>
+    @if (ahead(); as nest) {
+      <p class="why">The nest should lie on frames {{ nest.from }} to {{ nest.to }}.</p>
+    }
+    <div class="row">
+      <button type="button" class="big sel" [disabled]="guess().length === 0 || !who()" (click)="keep()">
+        Guessed, turn it
+      </button>
+      <button type="button" class="big" matDialogClose>Not now</button>
+    </div>
+  `,
+  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class GuessCard {
+  private readonly store = inject(Store);
+  private readonly desk = inject(VisitDesk);
+  private readonly dialog = inject(MatDialogRef<GuessCard>);
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  private readonly box = this.store.selectSignal(inspectionFeature.selectNestBox);
+  protected readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
+  protected readonly letters = LETTERS;
+  protected readonly words = CONTENTS;
+  protected readonly people = computed(() => this.file()?.trainees ?? []);
+  protected readonly who = signal(inject(HiveRoles).holder() ?? this.people()[0]?.id ?? null);
+  protected readonly guess = signal<readonly Letter[]>([]);
+  protected readonly neighbour = computed(() => {
+    const address = this.address();
+    return address ? toward(address) : '';
+  });
+  protected readonly ahead = computed(() => {
+    const box = this.box();
+    if (!box) return null;
+    const brood = (this.file()?.last?.sides ?? [])
+      .filter(({ address, side }) => address.box === box.id && ((side.eighths.S ?? 0) > 0 || (side.eighths.L ?? 0) > 0))
+      .map(({ address }) => address.frame);
+    return nestAhead(brood, this.record().seams[box.id] ?? null, box.frames, 0);
+  });
+
+  protected order(letter: Letter): string {
+    const at = this.guess().indexOf(letter);
+    return at < 0 ? '' : `${at + 1}`;
+  }
+
+  protected toggle(letter: Letter): void {
+    this.guess.update((guess) =>
+      guess.includes(letter) ? guess.filter((each) => each !== letter) : [...guess, letter],
+    );
+  }
+
+  protected keep(): void {
+    const [person, address] = [this.who(), this.address()];
+    if (!person || !address) return;
+    this.desk.enter({ kind: 'side guessed', person, address, letters: [...this.guess()] });
+    this.dialog.close();
+  }
+}

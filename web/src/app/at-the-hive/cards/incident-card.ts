@@ -1,0 +1,52 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { MAT_DIALOG_DATA, MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
+import type { VisitFile } from '@brave-comb/contract';
+import { INCIDENTS } from '@brave-comb/core/inspection';
+import { VisitDesk } from '../../inspection/visit-desk';
+import { Choice } from '../choice';
+
+/** An incident in two taps: what, and to whom. */
+@Component({
+  selector: 'bc-incident-card',
+  imports: [MatDialogClose, MatDialogTitle, Choice],
+  template: `
+    <h2 matDialogTitle>Incident</h2>
+    <bc-choice legend="What happened" [options]="incidents" [value]="what()" (chosen)="what.set($event)" />
+    @if (what() === 'sting reaction') {
+      <p class="stop">
+        Hard to breathe, swollen face, faint, hives all over: call for help now. The emergency card says how.
+      </p>
+    }
+    <label class="text"
+      >In words<textarea #words rows="2" maxlength="500" [value]="text()" (input)="text.set(words.value)"></textarea>
+    </label>
+    <fieldset>
+      <legend>To whom</legend>
+      <div class="row">
+        @for (person of people; track person.id) {
+          <button type="button" class="big" [disabled]="!what()" (click)="keep(person.id)">{{ person.name }}</button>
+        }
+        <button type="button" class="big" [disabled]="!what()" (click)="keep(null)">nobody, the hive</button>
+      </div>
+    </fieldset>
+    <button type="button" class="big" matDialogClose>Back to the hive</button>
+  `,
+  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class IncidentCard {
+  private readonly desk = inject(VisitDesk);
+  private readonly dialog = inject(MatDialogRef<IncidentCard>);
+  private readonly file = inject<VisitFile>(MAT_DIALOG_DATA);
+  protected readonly people = [...this.file.trainees, this.file.visit.supervisor];
+  protected readonly incidents = INCIDENTS;
+  protected readonly what = signal<(typeof INCIDENTS)[number] | null>(null);
+  protected readonly text = signal('');
+
+  protected keep(person: string | null): void {
+    const what = this.what();
+    if (!what) return;
+    this.desk.enter({ kind: 'incident noted', what, person, text: this.text().trim() });
+    this.dialog.close();
+  }
+}

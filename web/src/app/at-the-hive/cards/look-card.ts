@@ -1,0 +1,151 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
+import { FINDINGS, FINDING_IDS, type FindingId, type Spot, spotOf, spotText } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { inspectionFeature } from '../../inspection/inspection.feature';
+import { VisitDesk } from '../../inspection/visit-desk';
+import { Choice } from '../choice';
+import { Count } from '../count';
+
+const GROUPS = [
+  { id: 'disease', name: 'Brood and bees' },
+  { id: 'pests', name: 'Pests' },
+  { id: 'queen', name: 'Queen and excluder' },
+  { id: 'robbing', name: 'Robbers' },
+  { id: 'comb', name: 'Comb' },
+  { id: 'hive', name: 'Hive and stand' },
+] as const;
+const SURE = ['50', '70', '90', '99'] as const;
+
+/** What was looked for: found or not, how sure, how many, where. */
+@Component({
+  selector: 'bc-look-card',
+  imports: [MatDialogClose, MatDialogTitle, Choice, Count],
+  template: `
+    <h2 matDialogTitle>Looked for</h2>
+    <div class="scrolls" tabindex="0" role="group" aria-label="What was looked for">
+      <bc-choice legend="How sure, in 100" [options]="sureSteps" [value]="sure()" (chosen)="sure.set($event)" />
+      @for (group of groups; track group.id) {
+        <h3>{{ group.name }}</h3>
+        <ul>
+          @for (id of of[group.id]; track id) {
+            <li>
+              <span>{{ findings[id].name }}</span>
+              <button
+                type="button"
+                class="big"
+                [class.sel]="noted(id) === false"
+                [attr.aria-label]="findings[id].name + ': not found'"
+                [attr.aria-pressed]="noted(id) === false"
+                (click)="note(id, false)"
+              >
+                not found
+              </button>
+              <button
+                type="button"
+                class="big"
+                [class.some]="noted(id) === true"
+                [attr.aria-label]="findings[id].name + ': found'"
+                [attr.aria-pressed]="noted(id) === true"
+                (click)="note(id, true)"
+              >
+                found
+              </button>
+            </li>
+            @if (noted(id)) {
+              <li class="then">
+                <p class="caution">{{ findings[id].then }}</p>
+                @if (findings[id].counted) {
+                  <bc-count
+                    legend="How many"
+                    [value]="countOf(id)"
+                    [most]="100000"
+                    (counted)="note(id, true, $event)"
+                  />
+                }
+              </li>
+            }
+          }
+        </ul>
+      }
+    </div>
+    <div class="row">
+      <button type="button" class="big" (click)="allClear()">All of brood and bees: looked, none found</button>
+      <button type="button" class="big sel" matDialogClose>Back to the hive</button>
+    </div>
+    <p class="why">Noted at: {{ where() }}</p>
+  `,
+  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  styles: `
+    .scrolls {
+      display: grid;
+      gap: 8px;
+      max-height: 56vh;
+      overflow-y: auto;
+    }
+    li {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) auto auto;
+      gap: 8px;
+      align-items: center;
+      padding: 3px 0;
+    }
+    li.then {
+      grid-template-columns: 1fr;
+    }
+    .why {
+      font-size: 15px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class LookCard {
+  private readonly store = inject(Store);
+  private readonly desk = inject(VisitDesk);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  private readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
+  protected readonly groups = GROUPS;
+  protected readonly findings = FINDINGS;
+  protected readonly sureSteps = SURE;
+  protected readonly sure = signal<(typeof SURE)[number] | null>(null);
+  protected readonly of = Object.fromEntries(
+    GROUPS.map(({ id }) => [id, FINDING_IDS.filter((finding) => FINDINGS[finding].group === id)]),
+  ) as unknown as Readonly<Record<(typeof GROUPS)[number]['id'], readonly FindingId[]>>;
+  private readonly spot = computed<Spot | null>(() => {
+    const address = this.address();
+    return address && this.record().inHand ? spotOf(address) : null;
+  });
+  protected readonly where = computed(() => {
+    const spot = this.spot();
+    return spot ? spotText(spot) : 'the whole hive';
+  });
+
+  private latest(id: FindingId) {
+    return this.record().findings.findLast(({ finding }) => finding === id);
+  }
+
+  protected noted(id: FindingId): boolean | null {
+    return this.latest(id)?.found ?? null;
+  }
+
+  protected countOf(id: FindingId): number | null {
+    return this.latest(id)?.count ?? null;
+  }
+
+  protected note(finding: FindingId, found: boolean, count: number | null = null): void {
+    const sure = this.sure();
+    this.desk.enter({
+      kind: 'finding noted',
+      finding,
+      found,
+      count,
+      sure: sure === null ? null : Number(sure),
+      spot: found ? this.spot() : null,
+      note: '',
+    });
+  }
+
+  protected allClear(): void {
+    for (const id of this.of.disease) if (this.noted(id) === null) this.note(id, false);
+  }
+}

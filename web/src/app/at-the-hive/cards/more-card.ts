@@ -1,0 +1,131 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
+import { BEE_SIGNS } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { inspectionFeature } from '../../inspection/inspection.feature';
+import { VisitDesk } from '../../inspection/visit-desk';
+import { HivePreferences } from '../hive-preferences';
+
+export const MORE = [
+  { id: 'guess', name: 'Predict this side' },
+  { id: 'look', name: 'Looked for …' },
+  { id: 'measure', name: 'Measure or test' },
+  { id: 'question', name: 'Photo or question' },
+  { id: 'move', name: 'Move this comb' },
+  { id: 'box', name: 'Sum a box up from above' },
+  { id: 'incident', name: 'Incident' },
+  { id: 'keys', name: 'Letters and keys' },
+] as const;
+export type MoreId = (typeof MORE)[number]['id'];
+
+/** Everything that has no button of its own at the frames. */
+@Component({
+  selector: 'bc-more-card',
+  imports: [MatDialogClose, MatDialogTitle],
+  template: `
+    <h2 matDialogTitle>More</h2>
+    <div class="grid">
+      @for (each of more; track each.id) {
+        <button type="button" class="big" [matDialogClose]="each.id">{{ each.name }}</button>
+      }
+    </div>
+    <fieldset>
+      <legend>Reads this side first, hidden from the supervisor</legend>
+      <div class="row">
+        @for (person of people(); track person.id) {
+          <button
+            type="button"
+            class="big"
+            [class.sel]="person.id === reader()"
+            matDialogClose
+            (click)="desk.read(person.id)"
+          >
+            {{ person.name }}
+          </button>
+        }
+      </div>
+    </fieldset>
+    <fieldset>
+      <legend>What the bees do</legend>
+      <div class="row">
+        @for (sign of signs; track sign) {
+          <button type="button" class="big" (click)="desk.enter({ kind: 'sign noticed', sign })">
+            {{ sign }} {{ count(sign) || '' }}
+          </button>
+        }
+      </div>
+    </fieldset>
+    <fieldset>
+      <legend>Light on the comb</legend>
+      <div class="row">
+        <button
+          type="button"
+          class="big"
+          [class.sel]="light() === true"
+          [attr.aria-pressed]="light() === true"
+          (click)="lit(true)"
+        >
+          bright enough for eggs
+        </button>
+        <button
+          type="button"
+          class="big"
+          [class.some]="light() === false"
+          [attr.aria-pressed]="light() === false"
+          (click)="lit(false)"
+        >
+          too dark: "no eggs" is "not seen"
+        </button>
+      </div>
+    </fieldset>
+    <fieldset>
+      <legend>This device</legend>
+      <div class="row">
+        @for (each of preferences.all; track each.id) {
+          <button
+            type="button"
+            class="big"
+            [class.sel]="preferences.now()[each.id]"
+            [attr.aria-pressed]="preferences.now()[each.id]"
+            (click)="preferences.flip(each.id)"
+          >
+            {{ each.name }}
+          </button>
+        }
+      </div>
+    </fieldset>
+    <button type="button" class="big sel" matDialogClose>Back to the hive</button>
+  `,
+  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  styles: `
+    .grid {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+      gap: 8px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class MoreCard {
+  private readonly store = inject(Store);
+  protected readonly desk = inject(VisitDesk);
+  protected readonly preferences = inject(HivePreferences);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  protected readonly reader = this.store.selectSignal(inspectionFeature.selectReader);
+  protected readonly people = computed(() => this.file()?.trainees ?? []);
+  protected readonly more = MORE;
+  protected readonly signs = BEE_SIGNS;
+
+  protected count(sign: (typeof BEE_SIGNS)[number]): number {
+    return this.record().signs.filter((each) => each.sign === sign).length;
+  }
+
+  protected light(): boolean | null {
+    return this.record().checks.find(({ check }) => check === 'light')?.ok ?? null;
+  }
+
+  protected lit(ok: boolean): void {
+    this.desk.enter({ kind: 'checked', check: 'light', ok, person: null });
+  }
+}

@@ -1,0 +1,166 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
+import { isBox } from '@brave-comb/core/equipment';
+import { COMB_KINDS, COMB_STORES, type Comb, type CombPlace, guardsOf } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import { inspectionFeature } from '../../inspection/inspection.feature';
+import { VisitDesk } from '../../inspection/visit-desk';
+import { Choice } from '../choice';
+import { Count } from '../count';
+
+const WHERE = ['this hive', 'another hive', 'into store', 'new comb in'] as const;
+const REASONS = ['food nearer', 'room in the nest', 'old comb out', 'share brood', 'test or treatment'] as const;
+
+/** Takes the comb in hand elsewhere, or brings one in: a move of a comb that stays known by its own name. */
+@Component({
+  selector: 'bc-move-card',
+  imports: [MatDialogClose, MatDialogTitle, Choice, Count],
+  template: `
+    <h2 matDialogTitle>Move a comb</h2>
+    @if (comb(); as own) {
+      <p>
+        In hand: frame {{ address()?.frame }}, comb <b>{{ own.label }}</b>
+      </p>
+    }
+    <div class="scrolls" tabindex="0" role="group" aria-label="Where it goes">
+      <bc-choice legend="Where" [options]="wheres" [value]="where()" (chosen)="where.set($event)" />
+      @if (where() === 'another hive') {
+        <bc-choice legend="Hive" [options]="hives()" [value]="hive()" (chosen)="hive.set($event)" />
+      }
+      @if (where() === 'into store') {
+        <bc-choice legend="Store" [options]="stores" [value]="store_()" (chosen)="store_.set($event)" />
+      } @else {
+        <bc-choice legend="Box" [options]="boxes()" [value]="box()" (chosen)="box.set($event)" />
+        <bc-count
+          legend="Place from the left"
+          [value]="place()"
+          [least]="1"
+          [most]="40"
+          (counted)="place.set($event ?? 1)"
+        />
+      }
+      @if (where() === 'new comb in') {
+        <bc-choice
+          legend="What comes in"
+          [options]="incoming()"
+          [words]="incomingWords()"
+          [value]="newComb()"
+          (chosen)="newComb.set($event)"
+        />
+      }
+      <bc-choice legend="Why" [options]="reasons" [value]="reason()" (chosen)="reason.set($event)" />
+      <label class="text"
+        >Or in your words<input
+          #words
+          type="text"
+          maxlength="500"
+          [value]="reason()"
+          (change)="reason.set(words.value)"
+        />
+      </label>
+      @for (guard of guards(); track guard.id + guard.says) {
+        <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'" role="alert">{{ guard.says }}</p>
+      }
+    </div>
+    <div class="row">
+      <button type="button" class="big sel" [disabled]="!mayMove()" (click)="move()">Move it</button>
+      <button type="button" class="big" matDialogClose>Leave it</button>
+    </div>
+  `,
+  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  styles: `
+    .scrolls {
+      display: grid;
+      gap: 10px;
+      max-height: 60vh;
+      overflow-y: auto;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class MoveCard {
+  private readonly store = inject(Store);
+  private readonly desk = inject(VisitDesk);
+  private readonly dialog = inject(MatDialogRef<MoveCard>);
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
+  private readonly found = this.store.selectSignal(inspectionFeature.selectFound);
+  protected readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
+
+  protected readonly wheres = WHERE;
+  protected readonly stores = COMB_STORES;
+  protected readonly reasons = REASONS;
+  protected readonly where = signal<(typeof WHERE)[number]>('this hive');
+  protected readonly hive = signal<string | null>(null);
+  protected readonly store_ = signal<(typeof COMB_STORES)[number]>('stand');
+  protected readonly place = signal(this.address()?.frame ?? 1);
+  protected readonly box = signal<string>(this.address()?.box ?? '');
+  protected readonly reason = signal<string>('');
+  protected readonly newComb = signal<string>('new foundation');
+
+  protected readonly boxes = computed(
+    () =>
+      this.file()
+        ?.stack.filter(isBox)
+        .map(({ id }) => id) ?? [],
+  );
+  protected readonly hives = computed(() => this.file()?.neighbours.map(({ number }) => number) ?? []);
+  protected readonly comb = computed<Comb | null>(() => {
+    const address = this.address();
+    return (address && this.found()[address.box]?.[address.frame - 1]) ?? null;
+  });
+  protected readonly incoming = computed(() => [
+    ...COMB_KINDS.map((kind) => `new ${kind}`),
+    ...(this.file()?.reserve.map(({ comb }) => comb.id) ?? []),
+  ]);
+  protected readonly incomingWords = computed<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(this.file()?.reserve.map(({ comb, store }) => [comb.id, `${comb.label} from ${store}`]) ?? []),
+  );
+  private readonly to = computed<CombPlace | null>(() => {
+    switch (this.where()) {
+      case 'into store':
+        return { in: 'store', store: this.store_() };
+      case 'another hive': {
+        const hive = this.file()?.neighbours.find(({ number }) => number === this.hive());
+        return hive ? { in: 'hive', hive: hive.id, box: this.box(), place: this.place() } : null;
+      }
+      default:
+        return this.boxes().includes(this.box()) ? { in: 'box', box: this.box(), place: this.place() } : null;
+    }
+  });
+  protected readonly guards = computed(() => {
+    const [comb, to, address] = [this.comb(), this.to(), this.address()];
+    if (!comb || !to || !address || this.where() === 'new comb in') return [];
+    const move = { comb, to, reason: this.reason() };
+    return guardsOf({ do: 'move comb', move, box: address.box, frame: address.frame }, this.facts());
+  });
+  protected readonly mayMove = computed(() => {
+    const bars = this.guards().map(({ bar }) => bar);
+    if (this.to() === null || bars.includes('bars')) return false;
+    if (this.where() !== 'new comb in' && !this.comb()) return false;
+    return !bars.includes('needs a reason') || this.reason().trim() !== '';
+  });
+
+  protected move(): void {
+    const to = this.to();
+    const comb = this.where() === 'new comb in' ? this.broughtIn() : this.comb();
+    if (!to || !comb) return;
+    for (const { id, bar } of this.guards())
+      if (bar === 'needs a reason')
+        this.desk.enter({ kind: 'guard overridden', guard: id, reason: this.reason().trim() });
+    this.desk.enter({ kind: 'comb moved', comb, to, reason: this.reason().trim() });
+    this.dialog.close();
+  }
+
+  private broughtIn(): Comb | null {
+    const chosen = this.newComb();
+    const kept = this.file()?.reserve.find(({ comb }) => comb.id === chosen)?.comb;
+    if (kept) return kept;
+    const kind = COMB_KINDS.find((each) => chosen === `new ${each}`);
+    if (!kind) return null;
+    const year = Number(this.file()?.visit.startedAt.slice(0, 4));
+    const id = uuid();
+    return { id, kind, since: kind === 'drawn' ? null : year, donor: null, label: `${kind} ${id.slice(-4)}` };
+  }
+}

@@ -1,0 +1,140 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
+import { PHOTO_SUBJECTS, spotOf, spotText } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { inspectionFeature } from '../../inspection/inspection.feature';
+import { Photos } from '../../inspection/photos';
+import { VisitDesk } from '../../inspection/visit-desk';
+import { Choice } from '../choice';
+
+const SURE = ['not asked', '50', '70', '90'] as const;
+
+/** A photo, a mark that nobody can name, or a question: it goes to the lead's list with its place. */
+@Component({
+  selector: 'bc-question-card',
+  imports: [MatDialogClose, MatDialogTitle, Choice],
+  template: `
+    <h2 matDialogTitle>Photo or question</h2>
+    <p>{{ where() }}</p>
+    <bc-choice legend="A photo of" [options]="subjects" [value]="of()" (chosen)="of.set($event)" />
+    <label class="big photo"
+      >{{ busy() ? 'Scaling it down …' : photo() ? 'Take another' : 'Take a photo'
+      }}<input #camera type="file" accept="image/*" capture="environment" (change)="take(camera)"
+    /></label>
+    @if (photo()) {
+      <p role="status">
+        The photo is kept on this device and sent when there is a signal. Its place and camera are taken out.
+      </p>
+    }
+    @if (problem(); as wrong) {
+      <p class="stop" role="alert">{{ wrong }}</p>
+    }
+    <label class="text"
+      >Question, or what you see and cannot name<textarea
+        #words
+        rows="2"
+        maxlength="500"
+        [value]="text()"
+        (input)="text.set(words.value)"
+      ></textarea>
+    </label>
+    <bc-choice
+      legend="How sure of your own answer, in 100"
+      [options]="sureSteps"
+      [value]="sure()"
+      (chosen)="sure.set($event)"
+    />
+    <fieldset>
+      <legend>Whose question</legend>
+      <div class="row">
+        @for (person of people(); track person.id) {
+          <button
+            type="button"
+            class="big"
+            [class.sel]="person.id === who()"
+            [attr.aria-pressed]="person.id === who()"
+            (click)="who.set(person.id === who() ? null : person.id)"
+          >
+            {{ person.name }}
+          </button>
+        }
+      </div>
+    </fieldset>
+    <div class="row">
+      <button type="button" class="big sel" [disabled]="text().trim() === ''" (click)="ask()">
+        Put it on the lead's list
+      </button>
+      <button type="button" class="big" matDialogClose>Back to the hive</button>
+    </div>
+  `,
+  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  styles: `
+    .photo {
+      position: relative;
+      justify-self: start;
+    }
+    .photo:focus-within {
+      outline: 3px solid #43245c;
+      outline-offset: 2px;
+    }
+    .photo input {
+      position: absolute;
+      inset: 0;
+      opacity: 0;
+      cursor: pointer;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class QuestionCard {
+  private readonly store = inject(Store);
+  private readonly desk = inject(VisitDesk);
+  private readonly photos = inject(Photos);
+  private readonly dialog = inject(MatDialogRef<QuestionCard>);
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  protected readonly subjects = PHOTO_SUBJECTS;
+  protected readonly sureSteps = SURE;
+  protected readonly of = signal<(typeof PHOTO_SUBJECTS)[number]>('side');
+  protected readonly text = signal('');
+  protected readonly sure = signal<(typeof SURE)[number]>('not asked');
+  protected readonly who = signal<string | null>(null);
+  protected readonly photo = signal<string | null>(null);
+  protected readonly busy = signal(false);
+  protected readonly problem = signal<string | null>(null);
+  protected readonly people = computed(() => this.file()?.trainees ?? []);
+  private readonly spot = computed(() => {
+    const address = this.address();
+    return address && this.record().inHand ? spotOf(address) : null;
+  });
+  protected readonly where = computed(() => {
+    const spot = this.spot();
+    return spot ? spotText(spot) : 'The whole hive';
+  });
+
+  protected async take(camera: HTMLInputElement): Promise<void> {
+    const file = camera.files?.[0];
+    if (!file) return;
+    this.busy.set(true);
+    this.problem.set(null);
+    const kept = await this.photos.keep(file, this.of(), this.spot());
+    this.busy.set(false);
+    camera.value = '';
+    if ('problem' in kept) this.problem.set(kept.problem);
+    else this.photo.set(kept.id);
+  }
+
+  protected ask(): void {
+    const sure = this.sure();
+    this.desk.enter({
+      kind: 'question asked',
+      text: this.text().trim(),
+      person: this.who(),
+      spot: this.spot(),
+      photo: this.photo(),
+      sure: sure === 'not asked' ? null : Number(sure),
+    });
+    this.dialog.close();
+  }
+}

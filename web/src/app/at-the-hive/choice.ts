@@ -1,0 +1,34 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+
+/** One of a few, as buttons large enough for gloves. */
+@Component({
+  selector: 'bc-choice',
+  template: `
+    <fieldset>
+      <legend>{{ legend() }}</legend>
+      <div class="row">
+        @for (option of options(); track option) {
+          <button
+            type="button"
+            class="big"
+            [class.sel]="option === value()"
+            [attr.aria-pressed]="option === value()"
+            (click)="chosen.emit(option)"
+          >
+            {{ words()[option] ?? option }}
+          </button>
+        }
+      </div>
+    </fieldset>
+  `,
+  styleUrl: './hive-parts.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class Choice<T extends string> {
+  readonly legend = input.required<string>();
+  readonly options = input.required<readonly T[]>();
+  readonly value = input<T | null | undefined>(null);
+  /** What to write instead of the option itself. */
+  readonly words = input<Readonly<Partial<Record<string, string>>>>({});
+  readonly chosen = output<T>();
+}

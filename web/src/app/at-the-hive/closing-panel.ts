@@ -1,0 +1,127 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { CHECKS, type ClosingTask, guardsOf, standing } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
+import { inspectionFeature } from '../inspection/inspection.feature';
+import { VisitDesk } from '../inspection/visit-desk';
+
+/** What is still to be put back or looked at, in order; each is done by a tap. */
+@Component({
+  selector: 'bc-closing-panel',
+  imports: [HiveStack],
+  template: `
+    @for (guard of guards(); track guard.id) {
+      <p [class]="guard.bar === 'bars' ? 'stop' : 'caution'">
+        {{ guard.says }}
+        @if (guard.id === 'queen not accounted for') {
+          <span class="row">
+            @for (how of queenHow; track how) {
+              <button type="button" class="big" (click)="desk.enter({ kind: 'queen accounted for', how })">
+                {{ how }}
+              </button>
+            }
+          </span>
+        }
+      </p>
+    }
+    <div class="stacked">
+      <bc-hive-stack [parts]="parts()" [width]="250" [boxWidth]="96" [off]="record().partsOff" [textSize]="15" />
+      <ol>
+        @for (task of tasks(); track task.says; let first = $first) {
+          <li>
+            <button type="button" class="big" [class.sel]="first" (click)="done(task, true)">{{ task.says }}</button>
+            @if (task.kind === 'check') {
+              <button type="button" class="big" [attr.aria-label]="task.says + ': not so'" (click)="done(task, false)">
+                no
+              </button>
+            }
+          </li>
+        } @empty {
+          <li><b>Nothing is left to put back.</b></li>
+        }
+      </ol>
+    </div>
+    @for (line of open(); track line) {
+      <p class="caution">{{ line }}</p>
+    }
+  `,
+  styleUrl: './hive-parts.scss',
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+      align-content: start;
+    }
+    .stacked {
+      display: grid;
+      grid-template-columns: minmax(150px, 260px) minmax(0, 1fr);
+      gap: 16px;
+      align-items: start;
+    }
+    ol {
+      display: grid;
+      gap: 7px;
+    }
+    li {
+      display: grid;
+      grid-template-columns: 1fr auto;
+      gap: 7px;
+    }
+    li .big {
+      justify-content: flex-start;
+      text-align: left;
+    }
+    p .row {
+      margin-top: 6px;
+    }
+    @media (width < 700px) {
+      .stacked {
+        grid-template-columns: 1fr;
+      }
+      bc-hive-stack {
+        max-width: 200px;
+      }
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class ClosingPanel {
+  private readonly store = inject(Store);
+  protected readonly desk = inject(VisitDesk);
+  /** Checks of this moment only: while closing, or before leaving. */
+  readonly leaving = input(false);
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  protected readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
+  private readonly all = this.store.selectSignal(inspectionFeature.selectClosing);
+
+  protected readonly queenHow = ['on her frame', 'seen going in', 'not seen again'] as const;
+  protected readonly guards = computed(() =>
+    standing(guardsOf({ do: 'close' }, this.facts()), this.record()).filter(
+      ({ id }) => id !== 'parts still off' && id !== 'frames still out',
+    ),
+  );
+  protected readonly tasks = computed(() =>
+    this.all().filter((task) => this.leaving() || task.kind !== 'check' || CHECKS[task.check].when !== 'leaving'),
+  );
+  protected readonly parts = computed<readonly StackPart[]>(() =>
+    (this.file()?.stack ?? []).map((layer) => ({ layer, text: partName(layer) })),
+  );
+  /** What was found not to be so, with what follows. */
+  protected readonly open = computed(() =>
+    this.record()
+      .checks.filter(({ check, ok }) => !ok && CHECKS[check].when !== 'before')
+      .map(({ check }) => `${CHECKS[check].says}: no. ${CHECKS[check].otherwise}`),
+  );
+
+  protected done(task: ClosingTask, ok: boolean): void {
+    switch (task.kind) {
+      case 'frame':
+        return void this.desk.enter({ kind: 'frame set back', box: task.box, frame: task.frame });
+      case 'part':
+        return void this.desk.enter({ kind: 'part put back', part: task.part.id });
+      case 'check':
+        return void this.desk.enter({ kind: 'checked', check: task.check, ok, person: null });
+    }
+  }
+}

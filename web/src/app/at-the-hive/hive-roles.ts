@@ -1,0 +1,62 @@
+import { Injectable, computed, inject } from '@angular/core';
+import { HIVE_TYPES } from '@brave-comb/core/equipment';
+import { ROLES, type Role, rolesNow } from '@brave-comb/core/inspection';
+import { roleRota } from '@brave-comb/core/planning';
+import { Store } from '@ngrx/store';
+import { inspectionFeature } from '../inspection/inspection.feature';
+import { VisitDesk } from '../inspection/visit-desk';
+
+const NOBODY: Readonly<Record<Role, readonly string[]>> = { smoke: [], frames: [], record: [], clock: [], watch: [] };
+
+/** Who does what at this frame: by the rota, and by what was given by hand. */
+@Injectable({ providedIn: 'root' })
+export class HiveRoles {
+  private readonly store = inject(Store);
+  private readonly desk = inject(VisitDesk);
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  private readonly box = this.store.selectSignal(inspectionFeature.selectNestBox);
+  private readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
+
+  readonly words: Readonly<Record<Role, string>> = {
+    smoke: 'Smoke',
+    frames: 'Frames',
+    record: 'Record',
+    clock: 'Clock',
+    watch: 'Watch',
+  };
+
+  private readonly rota = computed(() => {
+    const file = this.file();
+    const box = this.box();
+    if (!file || !box || file.trainees.length === 0) return [];
+    const people = file.trainees.map(({ id, name, seated }) => ({
+      name,
+      open: file.skills.filter((skill) => skill.open.includes(id)).map((skill) => skill.id),
+      seated,
+    }));
+    return roleRota(people, { frames: box.frames, horizontal: HIVE_TYPES[file.hiveType].horizontal });
+  });
+  private readonly names = computed(() => new Map(this.file()?.trainees.map(({ id, name }) => [id, name])));
+
+  readonly now = computed(() => {
+    const frame = this.address()?.frame ?? 1;
+    const rota = this.rota();
+    const turn = rota.find((each) => frame >= each.fromFrame && frame <= each.toFrame) ?? rota[0];
+    const given = this.record().roles;
+    return rolesNow(turn?.roles ?? NOBODY, given, (id) => this.names().get(id) ?? id);
+  });
+  /** Trainee who holds the frames. */
+  readonly holder = computed(() => this.idOf(this.now().frames[0] ?? ''));
+
+  idOf(name: string): string | null {
+    return this.file()?.trainees.find((each) => each.name === name)?.id ?? null;
+  }
+
+  /** Gives somebody the job after the one they have. */
+  next(name: string, role: Role): void {
+    const person = this.idOf(name);
+    const next = ROLES[(ROLES.indexOf(role) + 1) % ROLES.length]!;
+    if (person) this.desk.enter({ kind: 'role given', role: next, person });
+  }
+}

@@ -1,0 +1,169 @@
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import {
+  CELL_CONTENTS,
+  CELL_PLACES,
+  CELL_WORDS,
+  type CellContent,
+  type CellPlace,
+  type FrameSide,
+  MARK_IDS,
+  type MarkId,
+  POLLEN_COLOURS,
+  POLLEN_COLOUR_NAMES,
+  SIDE_MARKS,
+  addQueenCell,
+  hasMark,
+  readCells,
+  shows,
+  toggleMark,
+  togglePollen,
+} from '@brave-comb/core/inspection';
+import { Choice } from './choice';
+
+const GROUPS = [
+  { id: 'larvae', name: 'Larvae' },
+  { id: 'pattern', name: 'Brood pattern' },
+  { id: 'lids', name: 'Lids' },
+  { id: 'pests', name: 'Pests and illness' },
+  { id: 'comb', name: 'Comb' },
+  { id: 'food', name: 'Fresh nectar' },
+] as const;
+
+/** What else was seen on a side: larvae, pattern, lids, pests, comb, colours of pollen, queen cells. */
+@Component({
+  selector: 'bc-marks-panel',
+  imports: [Choice],
+  template: `
+    @for (group of groups; track group.id) {
+      <fieldset>
+        <legend>{{ group.name }}</legend>
+        <div class="row">
+          @for (id of of[group.id]; track id) {
+            <button
+              type="button"
+              class="big"
+              [class.sel]="has(id)"
+              [class.some]="has(id) && marks[id].suspect"
+              [attr.aria-pressed]="has(id)"
+              (click)="toggle(id)"
+            >
+              {{ id }}
+            </button>
+          }
+        </div>
+      </fieldset>
+    }
+    @if (looks(); as words) {
+      <p class="caution" role="status">{{ words }}</p>
+    }
+    <fieldset>
+      <legend>Stored pollen</legend>
+      <div class="row">
+        @for (colour of colours; track colour) {
+          <button
+            type="button"
+            class="swatch"
+            [style.--shade]="shades[colour]"
+            [class.sel]="side().pollens?.includes(colour)"
+            [attr.aria-label]="colour"
+            [attr.aria-pressed]="side().pollens?.includes(colour) ?? false"
+            (click)="changed.emit(pollen(colour))"
+          ></button>
+        }
+      </div>
+    </fieldset>
+    <fieldset>
+      <legend>A queen cell, looked into</legend>
+      <bc-choice
+        legend="It holds"
+        [options]="contents"
+        [words]="cellWords"
+        [value]="content()"
+        (chosen)="content.set($event)"
+      />
+      <bc-choice legend="It hangs at the" [options]="places" [value]="null" (chosen)="cell($event)" />
+    </fieldset>
+    @if (cells(); as verdict) {
+      <p class="caution" role="status">
+        <b>{{ verdict.says }}</b> {{ verdict.action }}
+      </p>
+    }
+    <button type="button" class="big sel" (click)="closed.emit()">Back to the comb</button>
+  `,
+  styleUrl: './hive-parts.scss',
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+      align-content: start;
+      overflow-y: auto;
+    }
+    .big {
+      padding: 4px 11px;
+      font-size: 15px;
+    }
+    .some.sel {
+      border-color: #7d1526;
+      background: #7d1526;
+      color: #fff;
+    }
+    .swatch {
+      width: 48px;
+      height: 48px;
+      border: 2px solid #0c1615;
+      border-radius: 50%;
+      background: var(--shade);
+      cursor: pointer;
+    }
+    .swatch.sel {
+      outline: 4px solid #43245c;
+      outline-offset: 2px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class MarksPanel {
+  readonly side = input.required<FrameSide>();
+  readonly changed = output<FrameSide>();
+  readonly closed = output();
+
+  protected readonly groups = GROUPS;
+  protected readonly marks = SIDE_MARKS;
+  protected readonly of = Object.fromEntries(
+    GROUPS.map(({ id }) => [id, MARK_IDS.filter((mark) => SIDE_MARKS[mark].group === id)]),
+  ) as unknown as Readonly<Record<(typeof GROUPS)[number]['id'], readonly MarkId[]>>;
+  protected readonly colours = POLLEN_COLOUR_NAMES;
+  protected readonly shades = POLLEN_COLOURS;
+  protected readonly contents = CELL_CONTENTS;
+  protected readonly places = CELL_PLACES;
+  protected readonly cellWords = CELL_WORDS;
+  protected readonly content = signal<CellContent>('cup');
+  private readonly last = signal<MarkId | null>(null);
+
+  /** What the mark that was set last looks like, so that a beginner can check it. */
+  protected readonly looks = computed(() => {
+    const last = this.last();
+    return last && this.has(last) ? `${last}: ${SIDE_MARKS[last].looks}` : null;
+  });
+  protected readonly cells = computed(() => {
+    const cells = this.side().queenCells ?? [];
+    return cells.length > 0 ? readCells(cells, shows(this.side(), 'E')) : null;
+  });
+
+  protected has(id: MarkId): boolean {
+    return hasMark(this.side(), id);
+  }
+
+  protected toggle(id: MarkId): void {
+    this.last.set(id);
+    this.changed.emit(toggleMark(this.side(), id));
+  }
+
+  protected pollen(colour: (typeof POLLEN_COLOUR_NAMES)[number]): FrameSide {
+    return togglePollen(this.side(), colour);
+  }
+
+  protected cell(place: CellPlace): void {
+    this.changed.emit(addQueenCell(this.side(), { content: this.content(), place }));
+  }
+}

@@ -1,0 +1,204 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  AMOUNTS,
+  EMPTY_LOOK,
+  ENTRANCES,
+  type OutsideLook,
+  POLLEN_COLOURS,
+  POLLEN_COLOUR_NAMES,
+  type PollenColour,
+  TRAFFIC,
+  entranceAdvice,
+  outsideSays,
+} from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { inspectionFeature } from '../inspection/inspection.feature';
+import { VisitDesk } from '../inspection/visit-desk';
+import { Choice } from './choice';
+import { Count } from './count';
+
+const HOT = 28;
+
+/** A look at the entrance, before opening and after closing; in cold weather the whole visit. */
+@Component({
+  selector: 'bc-outside-panel',
+  imports: [Choice, Count],
+  template: `
+    <bc-choice legend="Traffic" [options]="traffic" [value]="look().traffic" (chosen)="set({ traffic: $event })" />
+    <fieldset>
+      <legend>Pollen going in{{ colours() ? ': ' + colours() : '' }}</legend>
+      <div class="row">
+        <button
+          type="button"
+          class="big"
+          [class.sel]="look().pollenIn"
+          [attr.aria-pressed]="look().pollenIn"
+          (click)="set({ pollenIn: !look().pollenIn })"
+        >
+          Pollen goes in
+        </button>
+        @for (colour of pollens; track colour) {
+          <button
+            type="button"
+            class="swatch"
+            [style.--shade]="shades[colour]"
+            [attr.aria-label]="colour"
+            [attr.aria-pressed]="has(colour)"
+            [class.sel]="has(colour)"
+            (click)="pollen(colour)"
+          ></button>
+        }
+      </div>
+    </fieldset>
+    <div class="two">
+      <bc-choice
+        legend="Dead bees"
+        [options]="amounts"
+        [value]="look().dead"
+        (chosen)="set({ dead: $event, deadBees: $event !== 'none' })"
+      />
+      <bc-choice
+        legend="Droppings"
+        [options]="amounts"
+        [value]="look().droppings"
+        (chosen)="set({ droppings: $event })"
+      />
+    </div>
+    <fieldset>
+      <legend>Also seen</legend>
+      <div class="row">
+        @for (sign of signs; track sign.id) {
+          <button
+            type="button"
+            class="big"
+            [class.sel]="look()[sign.id]"
+            [attr.aria-pressed]="look()[sign.id] === true"
+            (click)="flip(sign.id)"
+          >
+            {{ sign.name }}
+          </button>
+        }
+      </div>
+    </fieldset>
+    <div class="row">
+      <bc-count legend="Wasps a minute" [value]="wasps()" (counted)="wasps.set($event)" />
+      <button type="button" class="big" [class.sel]="past()" [attr.aria-pressed]="past()" (click)="past.set(!past())">
+        Past the guards
+      </button>
+    </div>
+    <bc-choice legend="Entrance" [options]="widths" [value]="look().entrance" (chosen)="set({ entrance: $event })" />
+    <p class="caution">
+      Entrance: <b>{{ advice().width }}</b> ({{ advice().why }}).
+      @if (advice().lookAfter; as look) {
+        Look again in {{ look.minutes }} minutes whether they find it, and in {{ look.days }} days. No plug at hand?
+        Grass, a cork, foam.
+      }
+    </p>
+    @for (line of says(); track line) {
+      <p class="caution">{{ line }}</p>
+    }
+    <label class="text"
+      >Anything else<textarea
+        #note
+        rows="2"
+        maxlength="500"
+        [value]="look().note"
+        (input)="set({ note: note.value })"
+      ></textarea>
+    </label>
+  `,
+  styleUrl: './hive-parts.scss',
+  styles: `
+    :host {
+      display: grid;
+      gap: 10px;
+      align-content: start;
+    }
+    .two {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px 26px;
+    }
+    .swatch {
+      width: 48px;
+      height: 48px;
+      border: 2px solid #0c1615;
+      border-radius: 50%;
+      background: var(--shade);
+      cursor: pointer;
+    }
+    .swatch.sel {
+      outline: 4px solid #43245c;
+      outline-offset: 2px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class OutsidePanel {
+  private readonly store = inject(Store);
+  private readonly desk = inject(VisitDesk);
+  readonly when = input.required<'before' | 'after'>();
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  private readonly estimate = this.store.selectSignal(inspectionFeature.selectEstimate);
+
+  protected readonly traffic = TRAFFIC;
+  protected readonly amounts = AMOUNTS;
+  protected readonly widths = ENTRANCES;
+  protected readonly pollens = POLLEN_COLOUR_NAMES;
+  protected readonly shades = POLLEN_COLOURS;
+  protected readonly signs = [
+    { id: 'intruders', name: 'Wasps or robbers' },
+    { id: 'robbing', name: 'Robbing' },
+    { id: 'bearding', name: 'Bees hang outside' },
+    { id: 'leans', name: 'Hive leans' },
+    { id: 'strapped', name: 'Strapped' },
+  ] as const;
+  private readonly changed = signal<OutsideLook | null>(null);
+  protected readonly wasps = signal<number | null>(null);
+  protected readonly past = signal(false);
+  readonly look = computed(() => this.changed() ?? this.record().outside[this.when()] ?? EMPTY_LOOK);
+  protected readonly colours = computed(() => this.look().pollens?.join(', ') ?? '');
+  protected readonly says = computed(() => outsideSays(this.look()));
+  protected readonly advice = computed(() => {
+    const wasps = this.wasps() ?? (this.look().intruders ? 3 : null);
+    const bees = this.estimate()?.framesOfBees?.value ?? this.expectedFrames();
+    const hot = this.look().bearding === true || (this.file()?.weather?.temperature ?? 0) > HOT;
+    return entranceAdvice(
+      bees,
+      wasps === null ? null : { aMinute: wasps, pastGuards: this.past() },
+      this.file()?.robbingSeason ?? false,
+      hot,
+    );
+  });
+
+  private expectedFrames(): number | null {
+    return this.file()?.expected?.bees.value ?? null;
+  }
+
+  protected has(colour: PollenColour): boolean {
+    return this.look().pollens?.includes(colour) ?? false;
+  }
+
+  protected set(change: Partial<OutsideLook>): void {
+    this.changed.set({ ...this.look(), ...change });
+  }
+
+  protected flip(sign: (typeof this.signs)[number]['id']): void {
+    this.set({ [sign]: this.look()[sign] !== true });
+  }
+
+  protected pollen(colour: PollenColour): void {
+    const now = this.look().pollens ?? [];
+    const pollens = this.has(colour) ? now.filter((each) => each !== colour) : [...now, colour];
+    this.set({ pollens, pollenIn: pollens.length > 0 || this.look().pollenIn });
+  }
+
+  /** Makes entries of what was seen. */
+  keep(): void {
+    this.desk.enter({ kind: 'outside seen', when: this.when(), look: this.look() });
+    const wasps = this.wasps();
+    if (wasps !== null)
+      this.desk.enter({ kind: 'measured', measure: { what: 'wasps', aMinute: wasps, pastGuards: this.past() } });
+  }
+}

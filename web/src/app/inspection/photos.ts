@@ -1,0 +1,52 @@
+import { Injectable, inject } from '@angular/core';
+import type { PHOTO_SUBJECTS, Spot } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { v7 as uuid } from 'uuid';
+import { Clock } from '../people/clock';
+import { DeviceStore } from './device-store';
+import { inspectionFeature } from './inspection.feature';
+import { Outbox } from './outbox';
+import { VisitDesk } from './visit-desk';
+
+type Scaled = { readonly jpeg: Blob } | { readonly problem: string };
+
+/** Photos of a visit: scaled down on the device, kept on it, sent when there is a signal. */
+@Injectable({ providedIn: 'root' })
+export class Photos {
+  private readonly store = inject(Store);
+  private readonly device = inject(DeviceStore);
+  private readonly desk = inject(VisitDesk);
+  private readonly clock = inject(Clock);
+  private readonly outbox = inject(Outbox);
+  private readonly visit = this.store.selectSignal(inspectionFeature.selectVisit);
+
+  /**
+   * Keeps a photo and notes it in the visit.
+   *
+   * @returns its id, or what is wrong with it in words
+   */
+  async keep(
+    photo: Blob,
+    of: (typeof PHOTO_SUBJECTS)[number],
+    spot: Spot | null,
+  ): Promise<{ readonly id: string } | { readonly problem: string }> {
+    const visit = this.visit();
+    if (!visit) return { problem: 'No visit is open.' };
+    const scaled = await this.scale(photo);
+    if ('problem' in scaled) return scaled;
+    const id = uuid();
+    await this.device.keepPhoto({ id, visit, takenAt: this.clock.instant(), jpeg: scaled.jpeg });
+    this.desk.enter({ kind: 'photo taken', photo: id, of, spot });
+    void this.outbox.send();
+    return { id };
+  }
+
+  private scale(photo: Blob): Promise<Scaled> {
+    const worker = new Worker(new URL('./photo.worker', import.meta.url), { type: 'module' });
+    return new Promise<Scaled>((done) => {
+      worker.onmessage = ({ data }: MessageEvent<Scaled>) => done(data);
+      worker.onerror = () => done({ problem: 'The photo cannot be read. Take it again.' });
+      worker.postMessage(photo);
+    }).finally(() => worker.terminate());
+  }
+}
