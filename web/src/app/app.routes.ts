@@ -8,7 +8,13 @@ export const routes: Routes = [
     loadComponent: () => import('./people/sign-in').then((m) => m.SignIn),
   },
   {
-    path: 'at-the-hive/:visit',
+    path: 'at-the-hive/hive/:hive',
+    title: 'At the hive – Brave Comb',
+    canActivate: [signedIn],
+    loadComponent: () => import('./inspection/hive-door').then((m) => m.HiveDoor),
+  },
+  {
+    path: 'at-the-hive/visit/:visit',
     title: 'At the hive – Brave Comb',
     canActivate: [signedIn],
     loadComponent: () => import('./at-the-hive/at-the-hive').then((m) => m.AtTheHive),
@@ -108,6 +114,30 @@ export const routes: Routes = [
         title: 'At the hive – Brave Comb',
         data: { place: 'At the hive', strip: 'compact', openOnly: true },
         loadComponent: () => import('./inspection/visit-list').then((m) => m.VisitList),
+      },
+      {
+        path: 'at-the-hive/live',
+        title: 'Live – Brave Comb',
+        data: { place: 'At the hive', view: 'Live', strip: 'compact' },
+        loadComponent: () => import('./inspection/live-session').then((m) => m.LiveSessionScreen),
+      },
+      {
+        path: 'at-the-hive/labels',
+        title: 'Labels – Brave Comb',
+        data: { place: 'At the hive', view: 'Labels', strip: 'compact' },
+        loadComponent: () => import('./inspection/hive-labels').then((m) => m.HiveLabels),
+      },
+      {
+        path: 'afterwards/questions',
+        title: 'Questions – Brave Comb',
+        data: { place: 'Afterwards', view: 'Questions', strip: 'compact' },
+        loadComponent: () => import('./inspection/questions').then((m) => m.QuestionsScreen),
+      },
+      {
+        path: 'afterwards/combs',
+        title: 'Combs – Brave Comb',
+        data: { place: 'Afterwards', view: 'Combs', strip: 'compact' },
+        loadComponent: () => import('./inspection/combs').then((m) => m.CombsScreen),
       },
       {
         path: 'afterwards',

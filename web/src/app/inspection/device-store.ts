@@ -98,6 +98,15 @@ export class DeviceStore {
     return (await this.opened).get('prepared', `${session}/${hive}`);
   }
 
+  /** A visit of a hive that was prepared or started here, the newest. */
+  async preparedFor(hive: string): Promise<VisitFile | undefined> {
+    const db = await this.opened;
+    const all = [...(await db.getAll('prepared')), ...(await db.getAll('files'))];
+    return all
+      .filter(({ visit }) => visit.hive === hive && visit.closedAt === null)
+      .sort((a, b) => b.visit.startedAt.localeCompare(a.visit.startedAt))[0];
+  }
+
   /** Turns a prepared visit into a started one, in one step. */
   async start(file: VisitFile, start: WaitingStart): Promise<void> {
     const change = (await this.opened).transaction(['prepared', 'files', 'starts'], 'readwrite');

@@ -100,7 +100,7 @@ export const followJoined = createEffect(
     actions.pipe(
       ofType(InspectionEvents.visitJoined),
       filter(({ from: left }) => router.url.includes(left)),
-      tap(({ to }) => void router.navigate(['/at-the-hive', to], { replaceUrl: true })),
+      tap(({ to }) => void router.navigate(['/at-the-hive/visit', to], { replaceUrl: true })),
     ),
   { functional: true, dispatch: false },
 );

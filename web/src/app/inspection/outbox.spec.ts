@@ -4,15 +4,18 @@ import { endpoints } from '../api/endpoints';
 import { provideStore, Store } from '@ngrx/store';
 import { type Observable, of, throwError } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
-import { DeviceStore, type WaitingEntry, type WaitingStart } from './device-store';
+import { DeviceStore, type WaitingEntry, type WaitingPhoto, type WaitingStart } from './device-store';
 import { Outbox } from './outbox';
 
 /** A device that keeps things in memory. */
 class MemoryDevice {
   readonly waitingEntries = new Map<string, WaitingEntry>();
   readonly waitingStarts = new Map<string, WaitingStart>();
+  readonly waitingPhotos = new Map<string, WaitingPhoto>();
   readonly joined: string[] = [];
 
+  photos = () => Promise.resolve([...this.waitingPhotos.values()]);
+  forgetPhoto = (id: string) => Promise.resolve(void this.waitingPhotos.delete(id));
   starts = () => Promise.resolve([...this.waitingStarts.values()]);
   entries = () => Promise.resolve([...this.waitingEntries.values()]);
   started = (id: string) => Promise.resolve(void this.waitingStarts.delete(id));

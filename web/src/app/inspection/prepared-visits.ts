@@ -3,7 +3,7 @@ import { Router } from '@angular/router';
 import type { DaySheet, GroupSheet } from '@brave-comb/contract';
 import { endpoints } from '../api/endpoints';
 import { firstValueFrom } from 'rxjs';
-import { ContractClient } from '../api/contract-client';
+import { type CallFault, ContractClient } from '../api/contract-client';
 import { Clock } from '../people/clock';
 import { DeviceStore } from './device-store';
 import { Outbox } from './outbox';
@@ -27,7 +27,34 @@ export class PreparedVisits {
   /** Opens the visit of a group, starting it when it is not open yet; a closed one is reviewed. */
   async open(sheet: DaySheet, group: GroupSheet): Promise<void> {
     const visit = group.visit?.id ?? (await this.start(sheet.session.id, group.hive.id));
-    await this.router.navigate([group.visit?.closed ? '/afterwards' : '/at-the-hive', visit]);
+    await this.router.navigate([group.visit?.closed ? '/afterwards' : '/at-the-hive/visit', visit]);
+  }
+
+  /**
+   * Opens the visit of a hive by its label: the one that is prepared on this device, or of the next session.
+   *
+   * @returns what is wrong in words, or nothing
+   */
+  async openHive(hive: string): Promise<string | null> {
+    const prepared = await this.device.preparedFor(hive);
+    const session = prepared?.visit.session ?? (await this.nextSession());
+    if (!session)
+      return 'No session is planned in which this hive could be opened. Plan one, or open the hive from a day sheet.';
+    try {
+      const visit = await this.start(session, hive);
+      await this.router.navigate(['/at-the-hive/visit', visit], { replaceUrl: true });
+      return null;
+    } catch (fault) {
+      return (fault as CallFault).message;
+    }
+  }
+
+  private async nextSession(): Promise<string | null> {
+    try {
+      return (await firstValueFrom(this.client.call(endpoints.nextSession, {}))).session;
+    } catch {
+      return null;
+    }
   }
 
   private async start(session: string, hive: string): Promise<string> {

@@ -20,7 +20,7 @@ import { dayOf, timeOf } from '../shell/format';
         <ul>
           @for (visit of list; track visit.id) {
             <li>
-              <a [routerLink]="[openOnly() ? '/at-the-hive' : '/afterwards', visit.id]"
+              <a [routerLink]="[openOnly() ? '/at-the-hive/visit' : '/afterwards', visit.id]"
                 >Hive {{ visit.hiveNumber }}, {{ when(visit) }}</a
               >
               <span>{{ visit.group.name }} with {{ visit.supervisor.name }}, {{ visit.site }}</span>

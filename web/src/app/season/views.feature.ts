@@ -21,6 +21,8 @@ export type ViewName =
   | 'outbox'
   | 'planVersions'
   | 'mySessions'
+  | 'askedQuestions'
+  | 'combLedger'
   | 'nextHives';
 export type ViewData<V extends ViewName> = Output<(typeof endpoints)[V]>;
 

@@ -38,8 +38,24 @@ const PLACES: readonly (View & { readonly views: readonly View[] })[] = [
       { name: 'Weather', link: '/ahead/weather' },
     ],
   },
-  { name: 'At the hive', link: '/at-the-hive', roles: STAFF, views: [{ name: 'Visits', link: '/at-the-hive' }] },
-  { name: 'Afterwards', link: '/afterwards', views: [{ name: 'Visit review', link: '/afterwards' }] },
+  {
+    name: 'At the hive',
+    link: '/at-the-hive',
+    views: [
+      { name: 'Visits', link: '/at-the-hive' },
+      { name: 'Live', link: '/at-the-hive/live', roles: STAFF },
+      { name: 'Labels', link: '/at-the-hive/labels', roles: STAFF },
+    ],
+  },
+  {
+    name: 'Afterwards',
+    link: '/afterwards',
+    views: [
+      { name: 'Visit review', link: '/afterwards' },
+      { name: 'Questions', link: '/afterwards/questions' },
+      { name: 'Combs', link: '/afterwards/combs', roles: STAFF },
+    ],
+  },
 ];
 
 const NOWHERE: Record<string, unknown> = {};

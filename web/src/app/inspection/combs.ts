@@ -1,0 +1,131 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { COMB_GRADES, type CombGrade } from '@brave-comb/core/inspection';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+
+/** Combs: what is in store, what is due for renewal, and where moved ones came from and went. */
+@Component({
+  selector: 'bc-combs',
+  imports: [ViewState],
+  template: `
+    <bc-view-state [watched]="watched" name="The combs" />
+    @if (watched.data(); as data) {
+      <section class="sheet" aria-labelledby="stock-title">
+        <h1 id="stock-title">Combs in store</h1>
+        <ul class="stock">
+          @for (each of data.stock; track each.store + each.kind) {
+            <li>
+              <b>{{ each.count }}</b> {{ each.kind }} <span>{{ each.store }}</span>
+            </li>
+          } @empty {
+            <li>Nothing is in store as far as the records go. Combs moved at the hive show up here.</li>
+          }
+        </ul>
+      </section>
+      <section class="sheet" aria-labelledby="combs-title">
+        <h2 id="combs-title">By grade</h2>
+        <p class="row" role="group" aria-label="Grade">
+          @for (grade of grades; track grade) {
+            <button
+              type="button"
+              class="btn"
+              [class.line]="grade !== shown()"
+              [attr.aria-pressed]="grade === shown()"
+              (click)="shown.set(grade)"
+            >
+              {{ grade }} ({{ count(grade) }})
+            </button>
+          }
+        </p>
+        <div class="wide-table">
+          <table class="plain-table">
+            <thead>
+              <tr>
+                <th scope="col">Comb</th>
+                <th scope="col">Kind</th>
+                <th scope="col">Where</th>
+                <th scope="col">From</th>
+                <th scope="col">Why</th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (each of rows(); track each.comb.id) {
+                <tr>
+                  <th scope="row">{{ each.comb.label }}</th>
+                  <td>{{ each.comb.kind }}{{ each.comb.since ? ', ' + each.comb.since : '' }}</td>
+                  <td>
+                    {{
+                      each.hiveNumber
+                        ? 'hive ' + each.hiveNumber + ', ' + each.box + ', place ' + each.place
+                        : each.store
+                    }}
+                  </td>
+                  <td>{{ each.donorNumber ? 'hive ' + each.donorNumber : '' }}</td>
+                  <td>{{ each.why }}</td>
+                </tr>
+              } @empty {
+                <tr>
+                  <td colspan="5">
+                    No comb of this grade is known. Combs become known at the first visit that closes.
+                  </td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
+      </section>
+      <section class="sheet" aria-labelledby="moves-title">
+        <h2 id="moves-title">Moves, newest first</h2>
+        <ul>
+          @for (move of data.moves; track $index) {
+            <li>
+              {{ move.at.slice(0, 10) }} <b>{{ move.label }}</b> from {{ move.from }} to {{ move.to
+              }}{{ move.reason ? ': ' + move.reason : '' }}
+            </li>
+          } @empty {
+            <li>No comb was moved yet.</li>
+          }
+        </ul>
+      </section>
+    }
+  `,
+  styles: `
+    section {
+      max-width: 980px;
+      margin: 18px auto;
+      padding: 16px 20px 18px;
+    }
+    h1,
+    h2 {
+      font-size: 20px;
+    }
+    .stock {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 26px;
+    }
+    .stock span {
+      color: var(--ink-2);
+    }
+    li {
+      padding: 4px 0;
+    }
+    .row {
+      display: flex;
+      gap: 8px;
+      margin: 8px 0;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class CombsScreen {
+  protected readonly watched = inject(ViewDesk).watch('combLedger', () => ({}));
+  protected readonly grades = COMB_GRADES;
+  protected readonly shown = signal<CombGrade>('replace');
+  private readonly combs = computed(() => this.watched.data()?.combs ?? []);
+  protected readonly rows = computed(() => this.combs().filter(({ grade }) => grade === this.shown()));
+
+  protected count(grade: CombGrade): number {
+    return this.combs().filter((each) => each.grade === grade).length;
+  }
+}

@@ -1,0 +1,121 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { RouterLink } from '@angular/router';
+import type { AskedQuestion } from '@brave-comb/contract';
+import { spotText } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { peopleFeature } from '../people/people.feature';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+import { dayOf, timeOf } from '../shell/format';
+import { PhotoView } from './photo-view';
+
+/** Questions asked at the hives and marks that nobody could name, with the lead's answers. */
+@Component({
+  selector: 'bc-questions',
+  imports: [RouterLink, ViewState, PhotoView],
+  template: `
+    <bc-view-state [watched]="watched" name="The questions" />
+    @if (watched.data(); as data) {
+      <section class="sheet" aria-labelledby="questions-title">
+        <h1 id="questions-title">Questions from the hives</h1>
+        <ul>
+          @for (question of data.questions; track question.id) {
+            <li>
+              <h2>{{ question.text }}</h2>
+              <p class="where">
+                <a [routerLink]="['/afterwards', question.visit]">Hive {{ question.hiveNumber }}</a
+                >, {{ place(question) }}{{ when(question) }}; {{ question.group }},
+                {{ question.person ?? question.askedBy
+                }}{{ question.sure === null ? '' : ', sure ' + question.sure + ' in 100' }}
+              </p>
+              @if (question.photo; as photo) {
+                <bc-photo-view [photo]="photo" [alt]="'Photo to: ' + question.text" />
+              }
+              @if (question.answer; as answer) {
+                <p>
+                  <b>{{ answer.text }}</b> <small>{{ answer.by }}</small>
+                </p>
+              }
+              @if (mayAnswer()) {
+                <form (submit)="answer($event, question.id, field)">
+                  <label
+                    ><span class="unseen">Answer to: {{ question.text }}</span>
+                    <textarea
+                      #field
+                      rows="2"
+                      maxlength="1000"
+                      [placeholder]="question.answer ? 'Another answer' : 'Answer'"
+                    ></textarea>
+                  </label>
+                  <button type="submit" class="btn">Answer</button>
+                </form>
+              }
+            </li>
+          } @empty {
+            <li>Nobody has asked anything yet. At the hive, "More" has "Photo or question".</li>
+          }
+        </ul>
+      </section>
+    }
+  `,
+  styles: `
+    section {
+      max-width: 860px;
+      margin: 18px auto;
+      padding: 16px 20px 18px;
+    }
+    h1 {
+      font-size: 20px;
+    }
+    h2 {
+      font-size: 16px;
+    }
+    li {
+      display: grid;
+      gap: 6px;
+      padding: 12px 0;
+      border-top: 1px solid var(--line-2);
+    }
+    .where {
+      color: var(--ink-2);
+    }
+    form {
+      display: flex;
+      gap: 10px;
+      align-items: end;
+    }
+    label {
+      flex: 1;
+    }
+    textarea {
+      width: 100%;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class QuestionsScreen {
+  private readonly desk = inject(ViewDesk);
+  protected readonly watched = this.desk.watch('askedQuestions', () => ({}));
+  private readonly person = toSignal(inject(Store).select(peopleFeature.selectPerson));
+
+  protected mayAnswer(): boolean {
+    return this.person()?.role !== 'trainee';
+  }
+
+  protected place({ spot }: AskedQuestion): string {
+    return spot ? `${spotText(spot)}, ` : '';
+  }
+
+  protected when({ askedAt, zone }: AskedQuestion): string {
+    return `${dayOf(askedAt, zone)}, ${timeOf(askedAt, zone)}`;
+  }
+
+  protected answer(event: Event, question: string, field: HTMLTextAreaElement): void {
+    event.preventDefault();
+    const text = field.value.trim();
+    if (text === '') return;
+    this.desk.change('answerQuestion', { params: { question }, body: { text } }, 'askedQuestions', false);
+    field.value = '';
+  }
+}
