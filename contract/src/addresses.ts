@@ -45,6 +45,7 @@ export const ADDRESSES = {
   recentVisits: ['GET', '/api/visits'],
   visitFile: ['GET', '/api/visits/:visit'],
   preparedVisit: ['GET', '/api/sessions/:session/hives/:hive/visit-file'],
+  visitEntries: ['GET', '/api/visits/:visit/entries'],
   recordEntries: ['POST', '/api/visits/:visit/entries'],
   keepPhoto: ['POST', '/api/visits/:visit/photos'],
   photo: ['GET', '/api/photos/:photo'],

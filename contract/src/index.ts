@@ -57,6 +57,7 @@ export const endpoints = {
   recentVisits: inspection.recentVisits,
   visitFile: inspection.visitFile,
   preparedVisit: inspection.preparedVisit,
+  visitEntries: inspection.visitEntries,
   recordEntries: inspection.recordEntries,
   keepPhoto: inspection.keepPhoto,
   photo: inspection.photo,

@@ -53,6 +53,8 @@ export const VisitFile = z.object({
   /** What the colony should look like today; `null` without an earlier visit. */
   expected: ExpectedState.nullable(),
   entries: list(VisitEntry),
+  /** How many entries the server had; what comes after them is asked for by this. */
+  heard: z.int(),
   /** Combs of each box as they were found, in order. */
   combs: list(z.object({ box: PartName, combs: list(Comb) })),
   /** Combs that are in store and could go in, and the other hives of the site. */
@@ -116,6 +118,16 @@ export const recentVisits = endpoint({
   response: z.object({ visits: list(Visit) }),
 });
 
+export const visitEntries = endpoint({
+  method: 'GET',
+  path: '/api/visits/:visit/entries',
+  access: anyRole,
+  summary: 'Entries of a visit that came after so many: what other devices entered meanwhile',
+  params: visitParam,
+  query: z.object({ after: z.coerce.number().int().min(0) }),
+  response: z.object({ entries: list(VisitEntry), heard: z.int() }),
+});
+
 /** What became of one entry. */
 export const EntryVerdict = z.object({
   id: z.string(),
@@ -160,7 +172,8 @@ export const keepPhoto = endpoint({
     takenAt: Instant,
     /** JPEG in base64, without a data prefix. */
     jpeg: z
-      .base64('The photo is not base64.')
+      .string()
+      .regex(/^[A-Za-z0-9+/]+={0,2}$/, 'The photo is not base64.')
       .max(PHOTO_LIMIT, 'The photo is too large: scale it down to 1600 points.'),
   }),
   response: z.object({ id: Id }),

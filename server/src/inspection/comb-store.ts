@@ -22,9 +22,9 @@ export interface CombMoveRow {
   readonly at: Date;
 }
 
-/** Combs that are known to stand in a hive, box by box in order. */
+/** Combs that are known to stand in a hive, in the order in which they came to their places. */
 export const combsIn = (db: Knex, school: string, hive: string): Promise<CombRow[]> =>
-  db<CombRow>('combs').where({ school, hive }).orderBy(['box', 'place']).select();
+  db<CombRow>('combs').where({ school, hive }).orderBy(['moved_at', 'box', 'place']).select();
 
 export const combsOf = (db: Knex, school: string) =>
   db('combs')
@@ -53,6 +53,12 @@ export async function keepCombs(db: Knex, rows: readonly CombRow[]): Promise<voi
     .onConflict('id')
     .merge(['kind', 'since', 'donor', 'label', 'hive', 'box', 'place', 'store', 'moved_at']);
 }
+
+export const forgetCombs = (db: Knex, school: string, ids: readonly string[]) =>
+  db('combs').where({ school }).whereIn('id', ids).delete();
+
+export const movesOfVisit = (db: Knex, visit: string): Promise<CombMoveRow[]> =>
+  db<CombMoveRow>('comb_moves').where({ visit }).select();
 
 /** Replaces what a visit told of moved combs. */
 export async function replaceMoves(db: Knex, visit: string, rows: readonly CombMoveRow[]): Promise<void> {

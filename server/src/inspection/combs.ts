@@ -16,13 +16,16 @@ import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
 import { hivesById, sitesOf } from '../equipment/store';
 import {
+  type CombMoveRow,
   type CombRow,
   combsById,
   combsIn,
   combsInStore,
   combsOf,
+  forgetCombs,
   keepCombs,
   movesOf,
+  movesOfVisit,
   replaceMoves,
 } from './comb-store';
 import { readColony } from './colony-read';
@@ -37,13 +40,28 @@ export async function combsFound(
   db: Knex,
   hive: { readonly id: string; readonly school: string; readonly number: string; readonly stack: Stack },
 ): Promise<Found> {
-  const known = await combsIn(db, hive.school, hive.id);
+  const layers = hive.stack.filter(isBox);
+  const unnamed = new Map(
+    layers.map((layer) => [
+      layer.id,
+      unnamedCombs(hive.number, layer, (place) => uuidOf(`${layer.id}/${place}`, hive.id)),
+    ]),
+  );
+  const [here, all] = await Promise.all([
+    combsIn(db, hive.school, hive.id),
+    combsById(
+      db,
+      hive.school,
+      [...unnamed.values()].flat().map(({ id }) => id),
+    ),
+  ]);
+  const named = new Set([...here, ...all].map(({ id }) => id));
   return Object.fromEntries(
-    hive.stack.filter(isBox).map((layer) => {
-      const own = known.filter(({ box }) => box === layer.id).map(combOf);
-      const rest = unnamedCombs(hive.number, layer, (place) => uuidOf(`${layer.id}/${place}`, hive.id));
-      const missing = rest.filter(({ id }) => own.every((comb) => comb.id !== id)).slice(0, layer.frames - own.length);
-      return [layer.id, [...own, ...missing].slice(0, Math.max(layer.frames, own.length))];
+    layers.map((layer) => {
+      const combs = unnamed.get(layer.id)!.filter(({ id }) => !named.has(id));
+      // Whoever came later made room for itself among those that stood there.
+      for (const row of here) if (row.box === layer.id) combs.splice((row.place ?? 1) - 1, 0, combOf(row));
+      return [layer.id, combs];
     }),
   );
 }
@@ -75,6 +93,7 @@ export async function projectCombs(trx: Knex, visit: NamedVisit, record: VisitRe
     return { ...known, store: to.in === 'store' ? to.store : 'stand' };
   });
   const rows = [...here, ...away];
+  const stores = new Map((await combsInStore(trx, visit.school)).map(({ id, store }) => [id, store!]));
   const later = new Set(
     (
       await combsById(
@@ -90,6 +109,8 @@ export async function projectCombs(trx: Knex, visit: NamedVisit, record: VisitRe
     trx,
     rows.filter(({ id }) => !later.has(id)),
   );
+  const told = new Map((await movesOfVisit(trx, visit.id)).map((move) => [move.id, move]));
+  await withdrawMoves(trx, visit.school, [...told.values()], new Set(rows.map(({ id }) => id)));
   const elsewhere = record.moves.flatMap(({ to }) => (to.in === 'hive' ? [to.hive] : []));
   const numbers = new Map((await hivesById(trx, visit.school, elsewhere)).map(({ id, number }) => [id, number]));
   const words = (to: CombPlace) =>
@@ -111,12 +132,38 @@ export async function projectCombs(trx: Knex, visit: NamedVisit, record: VisitRe
         comb: comb.id,
         visit: visit.id,
         label: comb.label,
-        from_where: stood ? `hive ${visit.hive_number}, ${stood[0]}` : out ? words(out.to) : 'store',
+        from_where:
+          told.get(id)?.from_where ??
+          (stood ? `hive ${visit.hive_number}, ${stood[0]}` : out ? words(out.to) : (stores.get(comb.id) ?? NEW)),
         to_where: words(to),
         reason,
         at,
       };
     }),
+  );
+}
+
+/** Where a comb comes from that nobody knew before. */
+const NEW = 'new';
+
+/** Combs that came in by a move which was taken back go to the store they came from, or never were. */
+async function withdrawMoves(
+  trx: Knex,
+  school: string,
+  told: readonly CombMoveRow[],
+  still: ReadonlySet<string>,
+): Promise<void> {
+  const gone = told.filter(({ comb }) => !still.has(comb));
+  await forgetCombs(
+    trx,
+    school,
+    gone.filter(({ from_where }) => from_where === NEW).map(({ comb }) => comb),
+  );
+  const from = new Map(gone.map(({ comb, from_where }) => [comb, from_where]));
+  const back = await combsById(trx, school, [...from.keys()]);
+  await keepCombs(
+    trx,
+    back.map((row) => ({ ...row, hive: null, box: null, place: null, store: from.get(row.id)! })),
   );
 }
 

@@ -4,12 +4,13 @@ import type { Context } from '../context';
 import { answerQuestion, askedQuestions, keepPhoto, photo } from './asked';
 import { combLedger } from './combs';
 import { liveSession, watchSession } from './live';
-import { preparedVisit, recentVisits, recordEntries, startVisit, visitFile } from './service';
+import { preparedVisit, recentVisits, recordEntries, startVisit, visitEntries, visitFile } from './service';
 
 export function inspectionRoutes(context: Context, serve: Serve): void {
   serve(endpoints.startVisit, ({ body }, actor) => startVisit(context, actor, body));
   serve(endpoints.recentVisits, (_input, actor) => recentVisits(context, actor));
   serve(endpoints.visitFile, ({ params }, actor) => visitFile(context, actor, params.visit));
+  serve(endpoints.visitEntries, ({ params, query }, actor) => visitEntries(context, actor, params.visit, query.after));
   serve(endpoints.preparedVisit, ({ params }, actor) => preparedVisit(context, actor, params.session, params.hive));
   serve(endpoints.recordEntries, ({ params, body }, actor) =>
     recordEntries(context, actor, params.visit, body.entries),

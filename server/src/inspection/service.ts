@@ -168,16 +168,33 @@ export async function recentVisits(context: Context, actor: Actor): Promise<Outp
 export async function visitFile(context: Context, actor: Actor, id: string): Promise<VisitFile> {
   const visit = await openVisit(context.db, actor, id);
   const file = await fileOf(context, visit, await entriesOf(context.db, visit.id));
-  return actor.role === 'trainee' ? forTrainee(file, actor.id) : file;
+  return actor.role === 'trainee' ? forTrainee(file, actor) : file;
 }
 
+/** Entries that came after so many: what other devices entered meanwhile. */
+export async function visitEntries(
+  context: Context,
+  actor: Actor,
+  id: string,
+  after: number,
+): Promise<Output<typeof endpoints.visitEntries>> {
+  const visit = await openVisit(context.db, actor, id);
+  const entries = await entriesOf(context.db, visit.id);
+  const fresh = entries.slice(after).filter((entry) => mayHear(entry, actor));
+  return { entries: fresh, heard: entries.length };
+}
+
+/** Judgements of trainees are for supervisors. */
+const mayHear = ({ body, by }: Pick<VisitEntry, 'body' | 'by'>, actor: Actor): boolean =>
+  actor.role !== 'trainee' || body.kind !== 'skill judged' || by === actor.id;
+
 /** What a trainee who records may see: nobody's health but their own, and no reading that was kept hidden for somebody else. */
-function forTrainee(file: VisitFile, trainee: string): VisitFile {
-  const own = file.trainees.find(({ id }) => id === trainee)?.name;
+function forTrainee(file: VisitFile, actor: Actor): VisitFile {
+  const own = file.trainees.find(({ id }) => id === actor.id)?.name;
   return {
     ...file,
-    entries: file.entries.filter(({ body, by }) => body.kind !== 'skill judged' || by === trainee),
-    trainees: file.trainees.map((each) => (each.id === trainee ? each : { ...each, note: null })),
+    entries: file.entries.filter((entry) => mayHear(entry as VisitEntry, actor)),
+    trainees: file.trainees.map((each) => (each.id === actor.id ? each : { ...each, note: null })),
     emergency: { ...file.emergency, people: file.emergency.people.filter(({ name }) => name === own) },
   };
 }
@@ -277,6 +294,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
           }
         : null,
     entries,
+    heard: entries.length,
     trainees: trainees.map(({ id: trainee, name }) => ({
       id: trainee,
       name,

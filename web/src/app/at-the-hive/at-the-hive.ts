@@ -46,6 +46,7 @@ import { InspectionEvents, inspectionFeature } from '../inspection/inspection.fe
 import { DeviceStore } from '../inspection/device-store';
 import { VisitDesk } from '../inspection/visit-desk';
 import { Clock } from '../people/clock';
+import { peopleFeature } from '../people/people.feature';
 import { civilDate, timeOf } from '../shell/format';
 import { Alarm } from './alarm';
 import { HiveCards } from './cards/hive-cards';
@@ -143,6 +144,9 @@ export class AtTheHive {
   private readonly closing = this.store.selectSignal(inspectionFeature.selectClosing);
   private readonly before = this.store.selectSignal(inspectionFeature.selectBefore);
 
+  private readonly person = this.store.selectSignal(peopleFeature.selectPerson);
+  /** A trainee may keep the record; judging and ending a visit stay with the supervisor. */
+  protected readonly leads = computed(() => this.person()?.role !== 'trainee');
   protected readonly moods = MOODS;
   protected readonly now = this.clock.now;
   protected readonly problem = signal<string | null>(null);
@@ -293,7 +297,7 @@ export class AtTheHive {
       case 'close':
         return this.closingNext()?.says ?? 'Closed, look at the entrance';
       case 'entrance':
-        return this.record().closed ? 'To the review' : 'End the visit';
+        return this.record().closed || !this.leads() ? 'To the review' : 'End the visit';
     }
   });
 
@@ -310,7 +314,9 @@ export class AtTheHive {
       const { level } = this.close();
       if (level !== 'go on') untracked(() => this.alarm.ring(level === 'hurry' ? 'gentle' : 'firm'));
     });
-    inject(WakeLock).hold(inject(DestroyRef));
+    const gone = inject(DestroyRef);
+    inject(WakeLock).hold(gone);
+    gone.onDestroy(() => this.store.dispatch(InspectionEvents.visitLeft()));
   }
 
   private partLeft(step: 'open' | 'supers'): string | null {

@@ -85,7 +85,8 @@ export class SideEntryPanel {
     ];
   });
   protected readonly lineProblem = signal<string | null>(null);
-  protected readonly fewOnly = signal(false);
+  /** What the next letter does: one eighth more, only a few cells, or all that is left. */
+  protected readonly next = signal<'one' | 'few' | 'rest'>('one');
   protected readonly side = computed(() => this.shown().side);
   protected readonly line = computed(() => [formatSide(this.side()), this.shown().pending].filter(Boolean).join(' '));
   protected readonly left = computed(() => eighthsLeft(this.side()));
@@ -129,14 +130,20 @@ export class SideEntryPanel {
     this.side().bees === null ? 'Bees on …' : `Bees on ${this.side().bees}/8`,
   );
 
+  protected turnNext(): void {
+    this.next.update((next) => (next === 'one' ? 'few' : next === 'few' ? 'rest' : 'one'));
+  }
+
   protected takeBack(letter: Letter): void {
     this.desk.change(addEighths(this.side(), letter, -1));
   }
 
   add(letter: Letter): void {
     const side = this.side();
-    this.desk.change(this.fewOnly() ? toggleTrace(side, letter) : addEighths(side, letter, 1));
-    this.fewOnly.set(false);
+    const next = this.next();
+    const more = next === 'rest' ? Math.max(0, eighthsLeft(side)) : 1;
+    this.desk.change(next === 'few' ? toggleTrace(side, letter) : addEighths(side, letter, more));
+    this.next.set('one');
     this.lineProblem.set(null);
   }
 

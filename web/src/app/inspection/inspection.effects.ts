@@ -1,9 +1,26 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { endpoints } from '../api/endpoints';
+import type { VisitEntry } from '@brave-comb/core/inspection';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
-import { catchError, concatMap, filter, from, map, mergeMap, of, switchMap, tap, withLatestFrom } from 'rxjs';
+import {
+  EMPTY,
+  catchError,
+  concatMap,
+  exhaustMap,
+  filter,
+  from,
+  interval,
+  map,
+  mergeMap,
+  of,
+  repeat,
+  switchMap,
+  takeUntil,
+  tap,
+  withLatestFrom,
+} from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
 import { DeviceStore } from './device-store';
 import { InspectionEvents, inspectionFeature } from './inspection.feature';
@@ -37,6 +54,38 @@ export const loadFile = createEffect(
           catchError((fault: CallFault) => of(InspectionEvents.visitFileFailed({ visit, fault }))),
         ),
       ),
+    ),
+  { functional: true },
+);
+
+/** How often it is asked what other devices entered in the visit, ms. */
+const LISTEN = 4_000;
+
+/** Two devices on one visit see each other's entries while there is a signal. */
+export const hearOthers = createEffect(
+  (actions = inject(Actions), client = inject(ContractClient), store = inject(Store)) =>
+    actions.pipe(
+      ofType(InspectionEvents.visitFileLoaded),
+      switchMap(() => interval(LISTEN)),
+      withLatestFrom(store.select(inspectionFeature.selectFile)),
+      exhaustMap(([, file]) =>
+        file && navigator.onLine
+          ? client
+              .call(endpoints.visitEntries, { params: { visit: file.visit.id }, query: { after: `${file.heard}` } })
+              .pipe(
+                map(({ entries, heard }) =>
+                  InspectionEvents.entriesHeard({
+                    visit: file.visit.id,
+                    entries: entries as readonly VisitEntry[],
+                    heard,
+                  }),
+                ),
+                catchError(() => EMPTY),
+              )
+          : EMPTY,
+      ),
+      takeUntil(actions.pipe(ofType(InspectionEvents.visitLeft))),
+      repeat(),
     ),
   { functional: true },
 );
@@ -86,7 +135,7 @@ export const forgetRefused = createEffect(
 export const keepAcknowledged = createEffect(
   (actions = inject(Actions), device = inject(DeviceStore), store = inject(Store)) =>
     actions.pipe(
-      ofType(InspectionEvents.entriesKept),
+      ofType(InspectionEvents.entriesKept, InspectionEvents.entriesHeard),
       withLatestFrom(store.select(inspectionFeature.selectFile)),
       concatMap(async ([, file]) => {
         if (file) await device.keepFile(file);

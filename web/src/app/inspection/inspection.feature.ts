@@ -38,8 +38,12 @@ export const InspectionEvents = createActionGroup({
     }>(),
     'Visit file loaded': props<{ file: VisitFile }>(),
     'Visit file failed': props<{ visit: string; fault: CallFault }>(),
+    /** The screen of the visit was left. */
+    'Visit left': emptyProps(),
     'Visit joined': props<{ from: string; to: string }>(),
     'Entry made': props<{ entry: VisitEntry }>(),
+    /** What other devices entered. */
+    'Entries heard': props<{ visit: string; entries: readonly VisitEntry[]; heard: number }>(),
     'Entries kept': props<{ entries: readonly VisitEntry[] }>(),
     'Entries refused': props<{ entries: readonly WaitingEntry[] }>(),
     'Refused entry settled': props<{ id: string }>(),
@@ -160,6 +164,20 @@ export const inspectionFeature = createFeature({
             file: { ...state.file, entries: [...state.file.entries, ...(ours as VisitFile['entries'])] },
           }
         : state;
+    }),
+    on(InspectionEvents.entriesHeard, (state, { visit, entries, heard }) => {
+      if (state.visit !== visit || !state.file) return state;
+      const known = new Set(state.file.entries.map(({ id }) => id));
+      const fresh = entries.filter(({ id }) => !known.has(id));
+      if (fresh.length === 0 && state.file.heard === heard) return state;
+      return {
+        ...state,
+        waiting: adapter.removeMany(
+          fresh.map(({ id }) => id),
+          state.waiting,
+        ),
+        file: { ...state.file, heard, entries: [...state.file.entries, ...(fresh as VisitFile['entries'])] },
+      };
     }),
     on(InspectionEvents.entriesRefused, (state, { entries }) => ({
       ...state,
