@@ -120,7 +120,8 @@ export const recentVisits = endpoint({
 
 export const visitEntries = endpoint({
   method: 'GET',
-  path: '/api/visits/:visit/entries',
+  // Not among what devices keep for times without signal.
+  path: '/api/live/visits/:visit/entries',
   access: anyRole,
   summary: 'Entries of a visit that came after so many: what other devices entered meanwhile',
   params: visitParam,
@@ -255,7 +256,7 @@ export type LiveSession = z.output<typeof LiveSession>;
 const sessionParam = z.object({ session: Id });
 export const liveSession = endpoint({
   method: 'GET',
-  path: '/api/sessions/:session/live',
+  path: '/api/live/sessions/:session',
   access: field,
   summary: 'All hives of a session as they stand now',
   params: sessionParam,
@@ -264,7 +265,7 @@ export const liveSession = endpoint({
 
 export const liveSessionStream = endpoint({
   method: 'GET',
-  path: '/api/sessions/:session/live/stream',
+  path: '/api/live/sessions/:session/stream',
   access: field,
   summary: 'All hives of a session, again whenever something changes',
   params: sessionParam,

@@ -1,29 +1,11 @@
 import { expect, request, test } from '@playwright/test';
-import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { ended, start } from './own-server';
 import { PASSWORD } from './school';
 
-const ROOT = join(import.meta.dirname, '..', '..');
-
-/** Starts the application as `npm start` does, on data of its own, and waits until it says that it is ready. */
-async function start(port: number, data: string): Promise<{ process: ChildProcess; said: string }> {
-  const child = spawn('node', ['tools/start.mjs'], {
-    cwd: ROOT,
-    env: { ...process.env, PORT: `${port}`, BRAVE_COMB_DATA: data, LOG_LEVEL: 'warn', npm_lifecycle_event: '' },
-  });
-  let said = '';
-  const hear = (text: Buffer) => (said += text.toString());
-  child.stdout.on('data', hear);
-  child.stderr.on('data', hear);
-  await expect.poll(() => said.includes('is ready') || child.exitCode !== null, { timeout: 60_000 }).toBe(true);
-  return { process: child, said };
-}
-
-const ended = (child: ChildProcess) =>
-  new Promise<number | null>((done) => (child.exitCode === null ? child.once('exit', done) : done(child.exitCode)));
 /** Databases that run on some data, by their command lines. */
 const databasesOn = (data: string): string[] =>
   readdirSync('/proc')

@@ -1,7 +1,6 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { endpoints } from '../api/endpoints';
-import type { VisitEntry } from '@brave-comb/core/inspection';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import {
@@ -76,7 +75,7 @@ export const hearOthers = createEffect(
                 map(({ entries, heard }) =>
                   InspectionEvents.entriesHeard({
                     visit: file.visit.id,
-                    entries: entries as readonly VisitEntry[],
+                    entries: entries,
                     heard,
                   }),
                 ),

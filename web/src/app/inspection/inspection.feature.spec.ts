@@ -56,6 +56,44 @@ describe('a visit on this device', () => {
     expect(Object.keys(recordOf(again).sides)).toHaveLength(1);
   });
 
+  it('keeps what was acknowledged while an older file of the visit was on its way', () => {
+    const made = read('a', '8H');
+    const kept = [
+      InspectionEvents.entryMade({ entry: made }),
+      InspectionEvents.entriesKept({ entries: [made] }),
+    ].reduce(reducer, opened);
+    const late = reducer(kept, InspectionEvents.visitFileLoaded({ file }));
+    expect(Object.keys(recordOf(late).sides)).toHaveLength(1);
+  });
+
+  it('hears what other devices entered, once, and strikes off what was its own', () => {
+    const own = read('a', '8H');
+    const waiting = reducer(opened, InspectionEvents.entryMade({ entry: own }));
+    const other = { ...read('b', '8S'), by: 'ruth' };
+    const heard = InspectionEvents.entriesHeard({ visit: 'visit', entries: [own, other], heard: 2 });
+    const once = reducer(waiting, heard);
+    expect(once.waiting.ids).toEqual([]);
+    expect(once.file?.entries.map(({ id }) => id)).toEqual(['a', 'b']);
+    expect(reducer(once, heard).file?.entries).toHaveLength(2);
+    expect(reducer(once, InspectionEvents.entriesHeard({ visit: 'another', entries: [], heard: 9 }))).toBe(once);
+  });
+
+  it('brings a change of a side again that was taken back', () => {
+    const change = (line: string) => InspectionEvents.sideChanged({ entry: { side: parseSide(line), pending: '' } });
+    const back = [
+      change('7H'),
+      change('7H 1N'),
+      InspectionEvents.sideChangeUndone(),
+      InspectionEvents.sideChangeUndone(),
+    ];
+    const undone = back.reduce(reducer, opened);
+    expect(shown(undone)).toBe('');
+    const once = reducer(undone, InspectionEvents.sideChangeRedone());
+    expect(shown(once)).toBe('7H');
+    expect(shown(reducer(once, InspectionEvents.sideChangeRedone()))).toBe('1N 7H');
+    expect(reducer(once, change('6H')).after).toEqual([]);
+  });
+
   it('keeps a refused entry in sight but out of the record, until it is settled', () => {
     const made = read('a', '8H');
     const waiting = reducer(opened, InspectionEvents.entryMade({ entry: made }));

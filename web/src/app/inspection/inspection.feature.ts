@@ -95,12 +95,14 @@ const initial: InspectionState = {
   depth: null,
 };
 
-/** The server's file, without what this device sent before and has not struck off. */
+/** The server's file, with what was acknowledged while it was on its way, without what this device has not struck off. */
 function withFile(state: InspectionState, file: VisitFile): InspectionState {
   const known = file.entries.map((entry) => entry.id);
+  const since =
+    state.file?.visit.id === file.visit.id ? state.file.entries.filter(({ id }) => !known.includes(id)) : [];
   return {
     ...state,
-    file,
+    file: { ...file, entries: [...file.entries, ...since] },
     fault: null,
     waiting: adapter.removeMany(known, state.waiting),
     address: state.address ?? firstUnread(file, state),

@@ -92,6 +92,16 @@ describe('the outbox', () => {
     expect(dispatched).toEqual(['Entries kept', 'Everything sent']);
   });
 
+  it('sends photos after the entries, lets go of one that the server will not have, keeps one that did not arrive', async () => {
+    const photo = (id: string) => ({ id, visit: 'visit', takenAt: '2026-05-14T12:00:00Z', jpeg: new Blob(['x']) });
+    for (const id of ['p1', 'p2', 'p3']) device.waitingPhotos.set(id, photo(id));
+    answers = [() => of({ id: 'p1' }), () => fault(422), () => fault(0)];
+    await outbox.send();
+    expect(calls.map(({ path }) => path)).toEqual(Array.from({ length: 3 }, () => endpoints.keepPhoto.path));
+    expect([...device.waitingPhotos.keys()]).toEqual(['p3']);
+    expect(dispatched).toContain('Sending failed');
+  });
+
   it('sends at most a hundred at a time, until none are left', async () => {
     for (let i = 0; i < 230; i += 1) device.waitingEntries.set(`${i}`, entry(`${i}`.padStart(3, '0')));
     for (const [key, each] of [...device.waitingEntries]) {

@@ -1,0 +1,342 @@
+import { type APIRequestContext, type Browser, type Page, expect, test } from '@playwright/test';
+import type { ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ended, start } from './own-server';
+import { bigButton, openVisit, reachFrames, signIn, turnTo, type } from './school';
+
+// These walks end visits and kill the server: they have one of their own.
+const PORT = 18_390;
+const BASE = `http://127.0.0.1:${PORT}`;
+test.use({ baseURL: BASE });
+test.describe.configure({ mode: 'serial' });
+
+let data: string;
+let server: ChildProcess;
+test.beforeAll(async () => {
+  test.setTimeout(90_000);
+  data = mkdtempSync(join(tmpdir(), 'brave-comb-hive-'));
+  server = (await start(PORT, data)).process;
+});
+test.afterAll(async () => {
+  server.kill('SIGINT');
+  await ended(server);
+  rmSync(data, { recursive: true, force: true });
+});
+
+interface File {
+  readonly entries: readonly { readonly id: string; readonly at: string; readonly body: { readonly kind: string } }[];
+}
+const visitOf = (page: Page) => page.url().split('/').at(-1) ?? '';
+const entriesOf = async (request: APIRequestContext, visit: string) =>
+  ((await (await request.get(`/api/visits/${visit}`)).json()) as File).entries;
+const kept = (page: Page) => expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 20_000 });
+const more = async (page: Page, name: string) => {
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name }).click();
+};
+const someone = async (browser: Browser, name: string) => {
+  const context = await browser.newContext({ baseURL: BASE });
+  const page = await context.newPage();
+  await signIn(page, name);
+  return { context, page };
+};
+
+test('the open hive warns, bars and lists what must be put right before it closes', async ({ page }) => {
+  test.setTimeout(120_000);
+  await signIn(page, 'ruth');
+  await openVisit(page, '6');
+  const veils = page.getByRole('group', { name: 'Veil shut, seen by somebody else' }).getByRole('button');
+  const names = await veils.allTextContents();
+  for (let index = 0; index < names.length; index += 1) await veils.nth(index).click();
+  await veils.first().click();
+  await expect(page.getByText('Somebody stands there with an open veil.')).toBeVisible();
+
+  // An open veil bars the lid, a shut one lets it come off.
+  await page.getByRole('button', { name: /^Frame 5\./ }).click();
+  const guard = page.getByRole('dialog');
+  await expect(guard.getByText('Somebody stands there with an open veil.')).toBeVisible();
+  await expect(guard.getByRole('button', { name: 'Open all the same' })).toHaveCount(0);
+  await guard.getByRole('button', { name: 'Put it right first' }).click();
+  await veils.first().click();
+
+  await turnTo(page, 5);
+  await expect(page.getByRole('alert').filter({ hasText: /Frame 1 or \d+ first/ })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'A little smoke before this box' })).toBeVisible();
+  await type(page, '4S1L1E2HQB7');
+  await turnTo(page, 6);
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.getByRole('button', { name: 'More seen' }).click();
+  await page.getByRole('button', { name: 'sunken lids' }).click();
+  await expect(page.getByText(/open one and look, matchstick test/)).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the comb' }).click();
+  await type(page, '5S3H');
+  await expect(page.locator('#shorthand')).toHaveValue('5S 3H .sunken-lids !');
+
+  // The queen's frame warns whenever it is lifted again; a doubtful one does not leave the hive.
+  await turnTo(page, 5);
+  await expect(page.getByRole('alert').filter({ hasText: 'The queen was seen on this frame' })).toBeVisible();
+  await turnTo(page, 6);
+  await more(page, 'Move this comb');
+  const move = page.getByRole('dialog');
+  await move.getByRole('button', { name: 'another hive' }).click();
+  await move.getByRole('group', { name: 'Hive', exact: true }).getByRole('button').first().click();
+  await expect(move.getByText('This frame is doubtful: it stays in this hive')).toBeVisible();
+  await expect(move.getByRole('button', { name: 'Move it' })).toBeDisabled();
+  await move.getByRole('button', { name: 'Leave it' }).click();
+
+  // What was undone comes again.
+  await page.getByRole('group', { name: 'Mood of the bees' }).getByRole('button', { name: 'easy' }).click();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('button', { name: 'easy', pressed: true })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(page.getByRole('button', { name: 'easy', pressed: true })).toBeVisible();
+
+  // Bees that ask for it bring the advice to close.
+  await page.getByRole('group', { name: 'Mood of the bees' }).getByRole('button', { name: 'close' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Close now.' })).toBeVisible();
+  await page.getByRole('button', { name: 'Close up' }).click();
+  await expect(page.getByText('Look again before closing: frame 6 toward 5.')).toBeVisible();
+  for (let step = 0; step < 14; step += 1) {
+    const says = (await bigButton(page).textContent()) ?? '';
+    if (says.includes('End the visit')) break;
+    await bigButton(page).click();
+    await expect(bigButton(page)).not.toHaveText(says);
+  }
+  await bigButton(page).click();
+  await expect(guard.getByText('Look again before closing')).toBeVisible();
+  await guard.getByRole('button', { name: 'Put it right first' }).click();
+
+  // The second look settles the doubt, the queen is accounted for, and the partial visit ends as one.
+  await turnTo(page, 6);
+  await page.getByRole('button', { name: 'Side before' }).click();
+  await page.getByRole('button', { name: 'Doubtful', exact: true }).click();
+  await expect(page.locator('#shorthand')).toHaveValue('5S 3H .sunken-lids -!');
+  await page.getByRole('button', { name: /Stop here|Start closing/ }).click();
+  await page.getByRole('button', { name: 'on her frame' }).click();
+  for (let step = 0; step < 14; step += 1) {
+    const says = (await bigButton(page).textContent()) ?? '';
+    if (says.includes('End the visit')) break;
+    await bigButton(page).click();
+    await expect(bigButton(page)).not.toHaveText(says);
+  }
+  await expect(page.getByText('This visit stays partial')).toBeVisible();
+  await page.getByRole('button', { name: 'temper' }).click();
+  await bigButton(page).click();
+  await expect(page).toHaveURL(/\/afterwards\//);
+  await expect(page.getByText('Stopped because: temper')).toBeVisible();
+});
+
+test('findings, a measurement, a question with a photo: the lead answers it', async ({ page, browser }) => {
+  test.setTimeout(120_000);
+  await signIn(page, 'leilani');
+  await openVisit(page, '7');
+  await reachFrames(page);
+
+  await more(page, 'Looked for …');
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'All of brood and bees: looked, none found' }).click();
+  await dialog.getByRole('button', { name: 'wax moth: found', exact: true }).click();
+  await expect(dialog.getByText('Take out ruined comb')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Back to the hive' }).click();
+
+  await more(page, 'Measure or test');
+  await dialog.getByRole('spinbutton', { name: 'Bees in the sample' }).fill('300');
+  await dialog.getByRole('spinbutton', { name: 'Mites', exact: true }).fill('9');
+  await dialog.getByRole('spinbutton', { name: 'Mites', exact: true }).blur();
+  await expect(dialog.getByText(/3 mites on 100 bees \(1\.\d to 5\.\d\)/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await expect(dialog.getByText(/^Kept: 3 mites/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Back to the hive' }).click();
+
+  await more(page, 'Photo or question');
+  const picture = await page.screenshot({ type: 'png' });
+  await dialog.locator('input[type=file]').setInputFiles({ name: 'comb.png', mimeType: 'image/png', buffer: picture });
+  await expect(dialog.getByText('The photo is kept on this device')).toBeVisible();
+  await dialog.getByLabel('Question, or what you see and cannot name').fill('What are these white mummies?');
+  await dialog.getByRole('button', { name: "Put it on the lead's list" }).click();
+  await kept(page);
+
+  const { page: lead, context } = await someone(browser, 'morag');
+  await lead.goto('/afterwards/questions');
+  await expect(lead.getByRole('heading', { name: 'What are these white mummies?' })).toBeVisible();
+  await expect(lead.getByRole('img', { name: 'Photo to: What are these white mummies?' })).toBeVisible();
+  await lead.getByLabel('Answer to: What are these white mummies?').fill('Chalk brood: dry and ventilate.');
+  await lead.getByRole('button', { name: 'Answer', exact: true }).click();
+  await expect(lead.getByText('Chalk brood: dry and ventilate.')).toBeVisible();
+  await context.close();
+});
+
+test('a trainee reads first, hidden; guesses before the frame is turned; both are held against the supervisor', async ({
+  page,
+}) => {
+  await signIn(page, 'leilani');
+  await openVisit(page, '7');
+  await turnTo(page, 3);
+  await more(page, 'Predict this side');
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: /^sealed worker/ }).click();
+  await dialog.getByRole('button', { name: /^capped honey/ }).click();
+  await dialog.getByRole('button', { name: 'Guessed, turn it' }).click();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await dialog
+    .getByRole('group', { name: /Reads this side first/ })
+    .getByRole('button', { name: 'Ravi' })
+    .click();
+  await expect(page.getByText('Ravi reads; hidden until both have read')).toBeVisible();
+  await expect(dialog).toHaveCount(0);
+  await type(page, '4S2L2H');
+  await page.getByRole('button', { name: "Keep Ravi's reading" }).click();
+  await expect(page.locator('#shorthand')).toHaveValue('');
+  await expect(page.getByText('Ravi: reading kept')).toBeVisible();
+  await type(page, '5S1L2H');
+  await bigButton(page).click();
+  await page.getByRole('button', { name: 'Side before' }).click();
+  await expect(page.getByText('Ravi read 2L 4S 2H: 1 of 8 off')).toBeVisible();
+  await expect(page.getByText(/guessed SH: 8 in 10/)).toBeVisible();
+});
+
+test('the lead sees it live, two devices on one visit hear each other', async ({ browser }) => {
+  const { page: supervisor, context: first } = await someone(browser, 'leilani');
+  const { page: trainee, context: second } = await someone(browser, 'chloe');
+  const { page: lead, context: third } = await someone(browser, 'morag');
+  await openVisit(supervisor, '7');
+  await turnTo(supervisor, 8);
+  const visit = visitOf(supervisor);
+  await trainee.goto(`/at-the-hive/visit/${visit}`);
+  await turnTo(trainee, 9);
+  await expect(trainee.locator('bc-skill-judge')).toHaveCount(0);
+  await lead.goto('/at-the-hive/live');
+  await expect(lead.getByText('as it happens')).toBeVisible();
+
+  await type(trainee, '8HB2');
+  await trainee.keyboard.press('Enter');
+  await kept(trainee);
+  await turnTo(supervisor, 9);
+  await expect(supervisor.locator('#shorthand')).toHaveValue('8H B2', { timeout: 15_000 });
+
+  const row = lead.locator('li', { has: lead.getByRole('link', { name: 'Hive 7' }) });
+  await supervisor.getByRole('button', { name: /^Sting/ }).click();
+  await supervisor.getByRole('dialog').getByRole('button', { name: 'Ravi' }).click();
+  await expect(row.locator('dl')).toContainText(/Stings\s*1/, { timeout: 10_000 });
+  for (const context of [first, second, third]) await context.close();
+});
+
+test('the label of a hive opens its visit', async ({ page }) => {
+  await signIn(page, 'morag');
+  await page.goto('/at-the-hive/labels');
+  await expect(page.getByRole('img', { name: 'Label of hive 7', exact: true })).toBeVisible();
+  const { visits } = (await (await page.request.get(`/api/visits`)).json()) as {
+    visits: { hive: string; hiveNumber: string; id: string }[];
+  };
+  const seven = visits.find(({ hiveNumber }) => hiveNumber === '7')!;
+  await page.goto(`/at-the-hive/hive/${seven.hive}`);
+  await expect(page.getByRole('heading', { name: 'Hive 7', level: 1 })).toBeVisible();
+  await expect(page).toHaveURL(new RegExp(seven.id));
+});
+
+test('200 entries without signal, a wrong clock and a server killed in the middle: none is lost, none is doubled', async ({
+  browser,
+}) => {
+  test.setTimeout(240_000);
+  const context = await browser.newContext({ baseURL: BASE });
+  const page = await context.newPage();
+  // The device's clock is a day ahead.
+  await page.clock.install({ time: Date.now() + 86_400_000 });
+  await page.clock.resume();
+  await signIn(page, 'morag');
+  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+  await page.reload();
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  await openVisit(page, '4');
+  await kept(page);
+  const visit = visitOf(page);
+  const before = (await entriesOf(page.request, visit)).length;
+
+  await context.setOffline(true);
+  await page.reload();
+  const moods = page.getByRole('group', { name: 'Mood of the bees' }).getByRole('button');
+  await expect(moods.first()).toBeVisible();
+  for (let tap = 0; tap < 200; tap += 1) await moods.nth(tap % 4).click();
+  await expect(page.getByRole('button', { name: /200 waiting/ })).toBeVisible({ timeout: 15_000 });
+
+  // The server is killed as soon as the first of them have arrived.
+  await context.setOffline(false);
+  const heard = async () => {
+    const answer = await page.request.get(`/api/live/visits/${visit}/entries?after=${before}`);
+    return ((await answer.json()) as { heard: number }).heard;
+  };
+  void page.evaluate(() => globalThis.dispatchEvent(new Event('online')));
+  while ((await heard()) === before);
+  server.kill('SIGKILL');
+  await ended(server);
+  server = (await start(PORT, data)).process;
+  await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 60_000 });
+
+  const entries = (await entriesOf(page.request, visit)).filter(({ body }) => body.kind === 'mood noted');
+  expect(entries.length).toBeGreaterThanOrEqual(200);
+  expect(new Set(entries.map(({ id }) => id)).size).toBe(entries.length);
+  expect((await entriesOf(page.request, visit)).length - before).toBe(200);
+  // Entries carry the school's day, not the device's.
+  expect(entries.every(({ at }) => at.startsWith('2026-05-14'))).toBe(true);
+  await context.close();
+});
+
+test('a full device says so, keeps what it has in the page, and sends it', async ({ page }) => {
+  await page.addInitScript(() => {
+    const full = () => (globalThis as { deviceFull?: boolean }).deviceFull === true;
+    const setItem = Reflect.get<Storage, 'setItem'>(Storage.prototype, 'setItem');
+    Storage.prototype.setItem = function (key: string, text: string) {
+      if (full()) throw new DOMException('no room', 'QuotaExceededError');
+      setItem.call(this, key, text);
+    };
+    const put = Reflect.get<IDBObjectStore, 'put'>(IDBObjectStore.prototype, 'put');
+    IDBObjectStore.prototype.put = function (value: unknown, key?: IDBValidKey) {
+      if (full()) throw new DOMException('no room', 'QuotaExceededError');
+      return key === undefined ? put.call(this, value) : put.call(this, value, key);
+    };
+  });
+  await signIn(page, 'morag');
+  await openVisit(page, '4');
+  await kept(page);
+  const visit = visitOf(page);
+  const before = (await entriesOf(page.request, visit)).length;
+  await page.context().setOffline(true);
+  await page.evaluate(() => Object.assign(globalThis, { deviceFull: true }));
+  await page.getByRole('group', { name: 'Mood of the bees' }).getByRole('button', { name: 'lively' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'This device is full: 1 entries' })).toBeVisible();
+  await page.context().setOffline(false);
+  await page.evaluate(() => globalThis.dispatchEvent(new Event('online')));
+  await kept(page);
+  await expect(page.getByRole('alert').filter({ hasText: 'This device is full' })).toHaveCount(0);
+  expect((await entriesOf(page.request, visit)).length).toBe(before + 1);
+});
+
+test('an entry that the server will not have stays in sight until somebody settles it', async ({ page }) => {
+  await signIn(page, 'morag');
+  await openVisit(page, '4');
+  await kept(page);
+  const visit = visitOf(page);
+  await page.evaluate(
+    ([id, to]) =>
+      new Promise<void>((done, fail) => {
+        const open = indexedDB.open('brave-comb');
+        open.onerror = () => fail(new Error('no database'));
+        open.onsuccess = () => {
+          const body = { kind: 'part taken off', part: 'chimney' };
+          const entry = { id, at: new Date('2026-05-14T12:00:00Z').toISOString(), by: id, body };
+          const change = open.result.transaction('entries', 'readwrite');
+          change.objectStore('entries').put({ id, visit: to, entry, problem: null });
+          change.oncomplete = () => done();
+        };
+      }),
+    [crypto.randomUUID(), visit],
+  );
+  await page.reload();
+  await page.getByRole('button', { name: '1 to settle' }).click();
+  await expect(page.getByRole('dialog').getByText(/has no part called chimney/)).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await page.getByRole('button', { name: 'Back to the hive' }).click();
+  await kept(page);
+});
