@@ -90,6 +90,7 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await expect(page.getByRole('button', { name: 'Demo clock, move it on' })).toContainText('13:10');
   await page.waitForTimeout(800);
   await openVisit(page, '4');
+  await take(page, 'at-the-hive-before');
   await bigButton(page).click();
   await expect(bigButton(page)).toHaveText(/Entrance seen/);
   await take(page, 'at-the-hive-outside');
@@ -109,6 +110,8 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.keyboard.press('Enter');
   await enter(page, REST);
   for (let step = 0; step < 24 && !page.url().includes('/afterwards/'); step += 1) {
+    const queen = page.getByRole('button', { name: 'on her frame' });
+    if (await queen.isVisible()) await queen.click();
     await bigButton(page)
       .click({ timeout: 4_000 })
       .catch(() => undefined);
