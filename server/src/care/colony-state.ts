@@ -213,6 +213,7 @@ export async function expectedAt(
   context: Context,
   visit: Pick<VisitRow, 'school' | 'colony' | 'hive' | 'started_at' | 'stack'> & { readonly site: string },
   before: ColonyRead,
+  season?: SiteSeason,
 ): Promise<ExpectedState | null> {
   const { db } = context;
   const [site, colony] = await Promise.all([
@@ -223,9 +224,9 @@ export async function expectedAt(
   const date = dateAt(site.zone, visit.started_at);
   const last = recordFrom(before, dateAt(site.zone, before.visit.started_at));
   if (!last) return null;
-  const season = await siteSeason(context, site, date);
-  const events = eventsOf(season, { colony, read: [], events: await colonyEvents(db, visit.school, [colony.id]) });
-  return expectedOf(season, colony, last, events, frameOf(nestBoxes(visit.stack)[0]!), date);
+  const seasonThen = season ?? (await siteSeason(context, site, date));
+  const events = eventsOf(seasonThen, { colony, read: [], events: await colonyEvents(db, visit.school, [colony.id]) });
+  return expectedOf(seasonThen, colony, last, events, frameOf(nestBoxes(visit.stack)[0]!), date);
 }
 
 /** Events as they were logged, with those that records imply: how the colony began, and eggs seen at a visit. */

@@ -28,6 +28,7 @@ import { demonstrationsOf, replaceDemonstrations } from '../skills/store';
 import { forecastInUse } from '../weather/service';
 import { projectQuestions } from './asked';
 import { answersAt } from './asked-store';
+import { siteSeason } from '../season/site-season';
 import { entryProblem } from './check-entry';
 import { boxOf, readColony } from './colony-read';
 import { combsFound, combsListed, projectCombs, reserveOf } from './combs';
@@ -260,7 +261,8 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
   const weather = weatherAtHour(ensemble, at);
   const read = before ? await readColony(db, before) : null;
   const found = visit.combs ?? (await combsFound(db, hive));
-  const facts = await visitFacts(context, site, hive, visit, read, practice, ensemble, at);
+  const season = await siteSeason(context, site, dateAt(site.zone, visit.started_at));
+  const facts = await visitFacts(context, season, hive, visit, read, practice, ensemble, at);
   const open = openMinutes(practice.openMinutes, {
     temperature: weather?.temperature ?? null,
     robbingSeason: facts.robbingSeason,
@@ -283,7 +285,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     stack: visit.stack,
     box: boxOf(visit.stack, visit.box),
     asked: followUps.map((each) => each.question),
-    expected: read ? await expectedAt(context, visit, read) : null,
+    expected: read ? await expectedAt(context, visit, read, season) : null,
     queen: colony?.queen_year ? { year: colony.queen_year, marked: Boolean(colony.queen_marked) } : null,
     last:
       before && read

@@ -15,7 +15,7 @@ import { clockAt, dateAt } from '../dates';
 import type { HiveRow, SiteRow } from '../equipment/store';
 import type { HousePractice } from '../people/practice';
 import { weighed } from '../planning/group-sheet';
-import { phaseNow, siteSeason } from '../season/site-season';
+import { type SiteSeason, phaseNow } from '../season/site-season';
 import type { ColonyRead } from './colony-read';
 import type { NamedVisit } from './store';
 
@@ -39,7 +39,7 @@ const HINDERED: Readonly<Record<string, string>> = {
 /** What speaks for care with a colony today: rests, suspicion, temper, weight, season, weather. */
 export async function visitFacts(
   context: Context,
-  site: SiteRow,
+  season: SiteSeason,
   hive: HiveRow,
   visit: Pick<NamedVisit, 'started_at' | 'stack'>,
   before: ColonyRead | null,
@@ -48,8 +48,8 @@ export async function visitFacts(
   /** The hour it is opened, ms since 1970. */
   at: number,
 ): Promise<Facts> {
+  const { site } = season;
   const date = dateAt(site.zone, visit.started_at);
-  const season = await siteSeason(context, site, date);
   const [state] = await colonyStates(context, season, [hive.id]);
   const phase = phaseNow(season, date)?.phase ?? null;
   const late = phase !== null && LATE.includes(phase);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { ColonyEstimate } from '@brave-comb/core/inspection';
+import type { ColonyEstimate, Estimate } from '@brave-comb/core/inspection';
 import { decimal } from '../shell/format';
 
 /** What the sides read so far add up to, growing as frames are read. */
@@ -15,6 +15,9 @@ import { decimal } from '../shell/format';
           <dt>{{ row.name }}</dt>
           <dd>
             <b>{{ row.value }}</b> {{ row.unit }}
+            @if (row.range) {
+              <small>{{ row.range }}</small>
+            }
           </dd>
         </div>
       }
@@ -29,11 +32,11 @@ import { decimal } from '../shell/format';
     }
     dl {
       display: grid;
-      grid-template-columns: 1fr 1fr;
-      gap: 0 12px;
+      grid-template-columns: 1.5fr 1fr;
+      gap: 0 10px;
       margin-top: 4px;
-      font-size: 15.5px;
-      line-height: 1.5;
+      font-size: 15px;
+      line-height: 1.55;
     }
     dl > div {
       display: flex;
@@ -76,18 +79,39 @@ export class SoFar {
   readonly estimate = input.required<ColonyEstimate>();
   readonly sides = input.required<number>();
 
-  /** On a phone brood stands for its stages. */
-  protected readonly rows = computed<readonly { name: string; value: string; unit: string; detail?: boolean }[]>(() => {
+  /** Whole figures with the range that grows with what nobody looked at; on a phone brood stands for its stages. */
+  protected readonly rows = computed<readonly Row[]>(() => {
     const now = this.estimate();
+    const whole = (name: string, of: Estimate | null, unit: string): Row => ({
+      name,
+      value: of ? decimal(of.value) : '?',
+      unit,
+      range: of && of.high - of.low >= 0.2 ? `${decimal(of.low)}–${decimal(of.high)}` : '',
+    });
+    const stage = (name: string, of: Estimate): Row => ({
+      name,
+      value: decimal(of.value),
+      unit: '',
+      range: '',
+      detail: true,
+    });
     return [
-      { name: 'Bees', value: now.framesOfBees ? decimal(now.framesOfBees.value) : '?', unit: 'fr' },
-      { name: 'Food', value: decimal(now.storesKg.value), unit: 'kg' },
-      { name: 'Eggs', value: decimal(now.eggs.value), unit: 'fr', detail: true },
-      { name: 'Pollen', value: decimal(now.pollen.value), unit: 'fr' },
-      { name: 'Larvae', value: decimal(now.larvae.value), unit: 'fr', detail: true },
-      { name: 'Sealed', value: decimal(now.sealedWorker.value), unit: 'fr', detail: true },
-      { name: 'Drone', value: decimal(now.sealedDrone.value), unit: 'fr', detail: true },
-      { name: 'Brood', value: decimal(now.brood.value), unit: 'fr' },
+      whole('Bees', now.framesOfBees, 'fr'),
+      stage('Eggs', now.eggs),
+      whole('Brood', now.brood, 'fr'),
+      stage('Larvae', now.larvae),
+      whole('Food', now.storesKg, 'kg'),
+      stage('Sealed', now.sealedWorker),
+      whole('Pollen', now.pollen, 'fr'),
+      stage('Drone', now.sealedDrone),
     ];
   });
+}
+
+interface Row {
+  readonly name: string;
+  readonly value: string;
+  readonly unit: string;
+  readonly range: string;
+  readonly detail?: boolean;
 }
