@@ -17,6 +17,7 @@ import {
   STEP_IDS,
   STOP_REASONS,
   TRAFFIC,
+  VISIT_DEPTHS,
   WASH_METHODS,
 } from '@brave-comb/core/inspection';
 import * as z from 'zod';
@@ -89,6 +90,7 @@ const Heading = Words;
 /** What can be entered during a visit. */
 export const EntryBody = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('step reached'), step: z.enum(STEP_IDS) }),
+  z.object({ kind: z.literal('depth chosen'), depth: z.enum(VISIT_DEPTHS) }),
   z.object({ kind: z.literal('outside seen'), when: z.enum(['before', 'after']), look: OutsideLook }),
   z.object({ kind: z.literal('role given'), role: z.enum(ROLES), person: Id }),
   z.object({ kind: z.literal('checked'), check: z.enum(CHECK_IDS), ok: z.boolean(), person: Person }),

@@ -160,7 +160,7 @@ export const preparedVisit = endpoint({
   response: VisitFile,
 });
 
-export const PHOTO_LIMIT = 700_000;
+const PHOTO_LIMIT = 700_000;
 
 export const keepPhoto = endpoint({
   method: 'POST',

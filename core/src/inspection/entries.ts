@@ -11,7 +11,7 @@ import type { OutsideLook } from './outside';
 import type { EvidenceId } from './questions';
 import type { Role } from './roles';
 import type { Spot } from './spots';
-import type { StepId } from './steps';
+import type { StepId, VisitDepth } from './steps';
 
 export const SMOKE_PLACES = ['entrance', 'under the lid', 'between boxes', 'over the frames'] as const;
 export const STOP_REASONS = ['question answered', 'time', 'weather', 'temper', 'people', 'finding', 'other'] as const;
@@ -52,6 +52,7 @@ export interface BoxSummary {
 /** Something done or seen during a visit. Entries are only ever added; {@link Undone} takes one back, also another of its kind. */
 export type EntryBody =
   | { readonly kind: 'step reached'; readonly step: StepId }
+  | { readonly kind: 'depth chosen'; readonly depth: VisitDepth }
   | { readonly kind: 'outside seen'; readonly when: 'before' | 'after'; readonly look: OutsideLook }
   | { readonly kind: 'role given'; readonly role: Role; readonly person: string }
   | {

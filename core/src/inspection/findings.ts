@@ -76,5 +76,3 @@ export const FINDINGS = {
 
 export type FindingId = keyof typeof FINDINGS;
 export const FINDING_IDS = Object.keys(FINDINGS) as readonly FindingId[];
-/** What brood is searched for: looked for and not found is worth as much as found. */
-export const BROOD_DISEASES = FINDING_IDS.filter((id) => FINDINGS[id].group === 'disease');

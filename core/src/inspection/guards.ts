@@ -77,7 +77,7 @@ export function guardsOf(deed: Deed, facts: GuardFacts): readonly Guard[] {
 }
 
 /** Guards that still stand: those that warn, bar, or wait for a reason that nobody gave. */
-export const standing = (guards: readonly Guard[], record: VisitRecord): readonly Guard[] =>
+export const guardsLeft = (guards: readonly Guard[], record: VisitRecord): readonly Guard[] =>
   guards.filter(({ id, bar }) => bar !== 'needs a reason' || !record.overrides.some((each) => each.guard === id));
 
 const guard = (applies: boolean, id: GuardId, bar: Bar, says: string): Guard | null =>

@@ -6,7 +6,7 @@ import type { EvidenceId } from './questions';
 import type { Role } from './roles';
 import { formatSide } from './shorthand';
 import type { NotedSign } from './signs';
-import type { StepId } from './steps';
+import type { StepId, VisitDepth } from './steps';
 
 /** A reading with who made it. */
 export interface SideReading {
@@ -30,6 +30,8 @@ export interface FrameOut {
 /** A visit as its entries tell it. Plain data, so that it can be stored, sent and compared. */
 export interface VisitRecord {
   readonly step: StepId;
+  /** How deep it goes, as somebody chose; `null` for as deep as the hour allows. */
+  readonly depth: VisitDepth | null;
   /** When the first part came off or the first frame was read. */
   readonly openedAt: string | null;
   /** The reading in force of each side, by {@link sideKey}. */
@@ -96,6 +98,7 @@ type Draft = { -readonly [K in keyof VisitRecord]: VisitRecord[K] };
 
 const BLANK: VisitRecord = {
   step: 'before',
+  depth: null,
   openedAt: null,
   sides: {},
   conflicts: [],
@@ -189,6 +192,9 @@ function apply(record: Draft, entry: VisitEntry): void {
   switch (body.kind) {
     case 'step reached':
       record.step = body.step;
+      break;
+    case 'depth chosen':
+      record.depth = body.depth;
       break;
     case 'outside seen':
       record.outside = { ...record.outside, [body.when]: body.look };

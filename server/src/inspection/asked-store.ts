@@ -1,6 +1,7 @@
 import type { Spot } from '@brave-comb/core/inspection';
 import type { Knex } from 'knex';
 import type { Actor } from '../context';
+import { seenBy } from './store';
 
 export interface QuestionRow {
   readonly id: string;
@@ -36,7 +37,7 @@ export async function replaceQuestions(db: Knex, visit: string, rows: readonly Q
     .merge(['text', 'spot', 'photo', 'sure', 'person', 'withdrawn']);
 }
 
-/** Narrows to what somebody may see: a lead all, a supervisor their sessions, a trainee their groups. */
+/** Questions of the visits that somebody may see. */
 function seen(db: Knex, actor: Actor) {
   const query = db('asked_questions')
     .join('visits', 'visits.id', 'asked_questions.visit')
@@ -57,10 +58,7 @@ function seen(db: Knex, actor: Actor) {
       'trainee_groups.name as group_name',
       'sites.zone',
     );
-  if (actor.role === 'lead') return query;
-  return actor.role === 'supervisor'
-    ? query.whereIn('visits.session', db('session_groups').where('supervisor', actor.id).select('session'))
-    : query.whereIn('visits.trainee_group', db('group_members').where('person', actor.id).select('trainee_group'));
+  return seenBy(query, db, actor);
 }
 
 /** Questions that somebody may see, open ones first, then the newest. */

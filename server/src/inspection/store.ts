@@ -71,12 +71,14 @@ const named = (db: Knex, school: string) =>
     );
 
 /** Narrows visits to those that somebody may see: a lead all, a supervisor those of their sessions, a trainee those of their groups. */
-function seenBy(query: ReturnType<typeof named>, db: Knex, actor: Actor): ReturnType<typeof named> {
+export function seenBy<Query extends Pick<Knex.QueryBuilder, 'whereIn'>>(query: Query, db: Knex, actor: Actor): Query {
   if (actor.role === 'lead') return query;
   if (actor.role === 'supervisor') {
-    return query.whereIn('visits.session', db('session_groups').where('supervisor', actor.id).select('session'));
+    query.whereIn('visits.session', db('session_groups').where('supervisor', actor.id).select('session'));
+  } else {
+    query.whereIn('visits.trainee_group', db('group_members').where('person', actor.id).select('trainee_group'));
   }
-  return query.whereIn('visits.trainee_group', db('group_members').where('person', actor.id).select('trainee_group'));
+  return query;
 }
 
 export async function visitById(db: Knex, actor: Actor, id: string): Promise<NamedVisit | undefined> {

@@ -14,7 +14,6 @@ import { MatIcon } from '@angular/material/icon';
 import { Router } from '@angular/router';
 import { markColour } from '@brave-comb/core/biology';
 import {
-  BROOD,
   CHECKS,
   type ClosingTask,
   type EvidenceId,
@@ -25,18 +24,12 @@ import {
   type SideAddress,
   type SkillLevel,
   type StepId,
-  closeAdvice,
   formatSide,
   guardsOf,
-  openMinutes,
   pressKey,
-  readClock,
-  shows,
   sideKey,
-  standing,
-  temperAdvice,
+  guardsLeft,
   towardText,
-  waspPressure,
 } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { catchError, first, of, timeout } from 'rxjs';
@@ -50,6 +43,7 @@ import { peopleFeature } from '../people/people.feature';
 import { civilDate, timeOf } from '../shell/format';
 import { Alarm } from './alarm';
 import { HiveCards } from './cards/hive-cards';
+import { HiveClocks } from './hive-clocks';
 import { HivePreferences } from './hive-preferences';
 import { HiveRoles } from './hive-roles';
 import { LetterPad } from './letter-pad';
@@ -120,6 +114,7 @@ export class AtTheHive {
   private readonly clock = inject(Clock);
   private readonly alarm = inject(Alarm);
   protected readonly preferences = inject(HivePreferences);
+  protected readonly clocks = inject(HiveClocks);
   protected readonly jobs = inject(HiveRoles);
   protected readonly device = inject(DeviceStore);
   protected readonly desk = inject(VisitDesk);
@@ -198,67 +193,6 @@ export class AtTheHive {
       skill: SKILL_BY_STEP[this.step()?.id ?? 'outside'],
     };
   });
-  /** Seconds that the frame in hand is out, `null` while none is. */
-  private readonly outFor = computed(() => {
-    const { inHand } = this.record();
-    return inHand ? Math.max(0, Math.floor((this.now() - Date.parse(inHand.since)) / 1000)) : null;
-  });
-  private readonly broodAllowed = computed(() => this.file()?.limits.broodMinutes ?? 5);
-  /** Whether the frame in hand holds brood, as far as anybody has seen. */
-  private readonly broodInHand = computed(() => {
-    const { inHand, sides } = this.record();
-    if (!inHand) return false;
-    const read = Object.values(sides).filter(
-      ({ address }) => address.box === inHand.box && address.frame === inHand.frame,
-    );
-    return [...read.map(({ side }) => side), this.shown().side].some((side) =>
-      BROOD.some((letter) => shows(side, letter)),
-    );
-  });
-  protected readonly frameMinutes = computed(() => {
-    const seconds = this.outFor();
-    if (seconds === null) return '';
-    const out = `${Math.floor(seconds / 60)}:${`${seconds % 60}`.padStart(2, '0')}`;
-    return this.broodInHand() ? `brood out ${out} of ${this.broodAllowed()}:00` : `frame out ${out}`;
-  });
-  protected readonly frameLate = computed(() => this.broodInHand() && (this.outFor() ?? 0) >= this.broodAllowed() * 60);
-  private readonly pressed = computed(
-    () =>
-      this.record().measures.some(
-        ({ measure }) => measure.what === 'wasps' && ['some', 'heavy'].includes(waspPressure(measure)),
-      ) || this.robbing(),
-  );
-  private readonly robbing = computed(
-    () =>
-      this.record().outside.before?.robbing === true ||
-      this.record().findings.some(({ finding, found }) => finding === 'robbing' && found),
-  );
-  protected readonly allowed = computed(() => {
-    const limit = this.file()?.limits.openMinutes ?? 25;
-    return openMinutes(limit, { temperature: null, robbingSeason: false, pressed: this.pressed(), late: false })
-      .minutes;
-  });
-  /** Whether to close, by bees, clock, weather and robbers. */
-  protected readonly close = computed(() => {
-    const { openedAt, closed, signs, mood } = this.record();
-    if (!openedAt || closed) return { level: 'go on' as const, reasons: [] };
-    const now = this.now();
-    const weather = this.file()?.weather;
-    const seconds = this.outFor();
-    return closeAdvice({
-      temper: temperAdvice(signs, mood, now).advice,
-      clock: readClock(Date.parse(openedAt), null, now, this.allowed()).state,
-      broodOut: this.broodInHand() && seconds !== null ? seconds / 60 : null,
-      broodAllowed: this.broodAllowed(),
-      temperature: weather?.temperature ?? null,
-      rainIn: weather?.rainFrom ? (Date.parse(weather.rainFrom) - now) / 60_000 : null,
-      robbing: this.robbing(),
-    });
-  });
-  /** The first sign of bees that asks for smoke. */
-  protected readonly smokeAsked = computed(
-    () => temperAdvice(this.record().signs, this.record().mood, this.now()).advice === 'smoke',
-  );
   protected readonly smokeText = computed(() => {
     const last = this.record().smoke.at(-1);
     if (!last) return 'none yet';
@@ -311,7 +245,7 @@ export class AtTheHive {
       if (this.step()) globalThis.scrollTo({ top: 0 });
     });
     effect(() => {
-      const { level } = this.close();
+      const level = this.clocks.level();
       if (level !== 'go on') untracked(() => this.alarm.ring(level === 'hurry' ? 'gentle' : 'firm'));
     });
     const gone = inject(DestroyRef);
@@ -345,7 +279,7 @@ export class AtTheHive {
     this.problem.set(problem);
     if (problem || step === this.record().step) return;
     if (OPENING.includes(step) && !this.record().openedAt) {
-      const against = standing(guardsOf({ do: 'open' }, this.facts()), this.record());
+      const against = guardsLeft(guardsOf({ do: 'open' }, this.facts()), this.record());
       if (against.some(({ bar }) => bar !== 'warns'))
         return void this.cards.guards('Before the lid comes off', against, 'Open all the same').subscribe((reason) => {
           this.override(against, reason);
@@ -451,7 +385,7 @@ export class AtTheHive {
 
   private end(panel: StepPanel | undefined): void {
     if (this.record().closed || !panel) return void this.leaveForReview();
-    const against = standing(guardsOf({ do: 'close' }, this.facts()), this.record());
+    const against = guardsLeft(guardsOf({ do: 'close' }, this.facts()), this.record());
     if (against.some(({ bar }) => bar !== 'warns'))
       return void this.cards.guards('Before you leave this hive', against, 'Leave it so').subscribe((reason) => {
         this.override(against, reason);

@@ -9,10 +9,10 @@ import {
   VISIT_DEPTHS,
   type VisitDepth,
   guardsOf,
-  standing,
+  guardsLeft,
 } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
-import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
+import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
 import { Choice } from './choice';
 import { HiveRoles } from './hive-roles';
@@ -155,7 +155,7 @@ export class BeforePanel {
   protected readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
-  protected readonly depth = this.store.selectSignal(inspectionFeature.selectWholeDepth);
+  protected readonly depth = this.store.selectSignal(inspectionFeature.selectDepth);
 
   protected readonly checks = CHECKS;
   protected readonly roles: readonly Role[] = ROLES;
@@ -168,7 +168,7 @@ export class BeforePanel {
   protected readonly smokeless = computed(
     () => this.ok('smoker fuel', null) === false || this.ok('lighter', null) === false,
   );
-  protected readonly guards = computed(() => standing(guardsOf({ do: 'open' }, this.facts()), this.record()));
+  protected readonly guards = computed(() => guardsLeft(guardsOf({ do: 'open' }, this.facts()), this.record()));
   protected readonly cautions = computed(() => this.file()?.cautions ?? []);
   protected readonly notes = computed(() => this.file()?.trainees.filter(({ note }) => note !== null) ?? []);
   protected readonly answers = computed(() => this.file()?.answers ?? []);
@@ -183,6 +183,6 @@ export class BeforePanel {
   }
 
   protected deep(depth: VisitDepth): void {
-    this.store.dispatch(InspectionEvents.depthChosen({ depth }));
+    this.desk.enter({ kind: 'depth chosen', depth });
   }
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { CHECKS, type ClosingTask, guardsOf, standing } from '@brave-comb/core/inspection';
+import { CHECKS, type ClosingTask, guardsOf, guardsLeft } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { inspectionFeature } from '../inspection/inspection.feature';
@@ -97,7 +97,7 @@ export class ClosingPanel {
 
   protected readonly queenHow = ['on her frame', 'seen going in', 'not seen again'] as const;
   protected readonly guards = computed(() =>
-    standing(guardsOf({ do: 'close' }, this.facts()), this.record()).filter(
+    guardsLeft(guardsOf({ do: 'close' }, this.facts()), this.record()).filter(
       ({ id }) => id !== 'parts still off' && id !== 'frames still out',
     ),
   );

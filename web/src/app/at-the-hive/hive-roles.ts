@@ -37,14 +37,18 @@ export class HiveRoles {
     }));
     return roleRota(people, { frames: box.frames, horizontal: HIVE_TYPES[file.hiveType].horizontal });
   });
-  private readonly names = computed(() => new Map(this.file()?.trainees.map(({ id, name }) => [id, name])));
+  /** Ids of the group's trainees, and what they are called. */
+  readonly people = computed(() => this.file()?.trainees.map(({ id }) => id) ?? []);
+  readonly names = computed<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(this.file()?.trainees.map(({ id, name }) => [id, name]) ?? []),
+  );
 
   readonly now = computed(() => {
     const frame = this.address()?.frame ?? 1;
     const rota = this.rota();
     const turn = rota.find((each) => frame >= each.fromFrame && frame <= each.toFrame) ?? rota[0];
     const given = this.record().roles;
-    return rolesNow(turn?.roles ?? NOBODY, given, (id) => this.names().get(id) ?? id);
+    return rolesNow(turn?.roles ?? NOBODY, given, (id) => this.names()[id] ?? id);
   });
   /** Trainee who holds the frames. */
   readonly holder = computed(() => this.idOf(this.now().frames[0] ?? ''));

@@ -8,8 +8,7 @@ import {
   type FrameSide,
   MARK_IDS,
   type MarkId,
-  POLLEN_COLOURS,
-  POLLEN_COLOUR_NAMES,
+  type PollenColour,
   SIDE_MARKS,
   addQueenCell,
   hasMark,
@@ -19,6 +18,7 @@ import {
   togglePollen,
 } from '@brave-comb/core/inspection';
 import { Choice } from './choice';
+import { PollenSwatches } from './pollen-swatches';
 
 const GROUPS = [
   { id: 'larvae', name: 'Larvae' },
@@ -32,7 +32,7 @@ const GROUPS = [
 /** What else was seen on a side: larvae, pattern, lids, pests, comb, colours of pollen, queen cells. */
 @Component({
   selector: 'bc-marks-panel',
-  imports: [Choice],
+  imports: [Choice, PollenSwatches],
   template: `
     @for (group of groups; track group.id) {
       <fieldset>
@@ -59,17 +59,7 @@ const GROUPS = [
     <fieldset>
       <legend>Stored pollen</legend>
       <div class="row">
-        @for (colour of colours; track colour) {
-          <button
-            type="button"
-            class="swatch"
-            [style.--shade]="shades[colour]"
-            [class.sel]="side().pollens?.includes(colour)"
-            [attr.aria-label]="colour"
-            [attr.aria-pressed]="side().pollens?.includes(colour) ?? false"
-            (click)="changed.emit(pollen(colour))"
-          ></button>
-        }
+        <bc-pollen-swatches [chosen]="side().pollens ?? []" (tapped)="pollen($event)" />
       </div>
     </fieldset>
     <fieldset>
@@ -107,18 +97,6 @@ const GROUPS = [
       background: #7d1526;
       color: #fff;
     }
-    .swatch {
-      width: 48px;
-      height: 48px;
-      border: 2px solid #0c1615;
-      border-radius: 50%;
-      background: var(--shade);
-      cursor: pointer;
-    }
-    .swatch.sel {
-      outline: 4px solid #43245c;
-      outline-offset: 2px;
-    }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
@@ -132,8 +110,6 @@ export class MarksPanel {
   protected readonly of = Object.fromEntries(
     GROUPS.map(({ id }) => [id, MARK_IDS.filter((mark) => SIDE_MARKS[mark].group === id)]),
   ) as unknown as Readonly<Record<(typeof GROUPS)[number]['id'], readonly MarkId[]>>;
-  protected readonly colours = POLLEN_COLOUR_NAMES;
-  protected readonly shades = POLLEN_COLOURS;
   protected readonly contents = CELL_CONTENTS;
   protected readonly places = CELL_PLACES;
   protected readonly cellWords = CELL_WORDS;
@@ -159,8 +135,8 @@ export class MarksPanel {
     this.changed.emit(toggleMark(this.side(), id));
   }
 
-  protected pollen(colour: (typeof POLLEN_COLOUR_NAMES)[number]): FrameSide {
-    return togglePollen(this.side(), colour);
+  protected pollen(colour: PollenColour): void {
+    this.changed.emit(togglePollen(this.side(), colour));
   }
 
   protected cell(place: CellPlace): void {

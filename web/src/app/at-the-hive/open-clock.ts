@@ -1,8 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { START_CLOSING, readClock } from '@brave-comb/core/inspection';
 import { timeOf } from '../shell/format';
-
-/** Part of the allowed time from which closing starts. */
-const START_CLOSING = 0.8;
 
 /** How long the hive has been open. Counts on past its end and locks nothing: there may be a reason. */
 @Component({
@@ -10,8 +8,8 @@ const START_CLOSING = 0.8;
   template: `
     <div
       class="clock"
-      [class.late]="state() === 'late'"
-      [class.soon]="state() === 'soon'"
+      [class.late]="clock().state === 'shut now'"
+      [class.soon]="clock().state === 'start closing'"
       role="timer"
       [attr.aria-label]="label()"
     >
@@ -35,28 +33,29 @@ export class OpenClock {
   readonly allowed = input.required<number>();
   readonly zone = input.required<string>();
 
-  private readonly open = computed(() => {
-    const opened = this.openedAt();
-    const until = this.closedAt();
-    return opened ? Math.max(0, ((until ? Date.parse(until) : this.now()) - Date.parse(opened)) / 1000) : 0;
+  protected readonly clock = computed(() => {
+    const [opened, closed] = [this.openedAt(), this.closedAt()];
+    return readClock(
+      opened ? Date.parse(opened) : null,
+      closed ? Date.parse(closed) : null,
+      this.now(),
+      this.allowed(),
+    );
   });
-  protected readonly share = computed(() => Math.min(1, this.open() / (this.allowed() * 60)));
-  protected readonly state = computed(() =>
-    this.share() >= 1 ? 'late' : this.share() >= START_CLOSING ? 'soon' : 'well',
-  );
+  protected readonly share = computed(() => Math.min(1, this.clock().minutes / this.allowed()));
   protected readonly openText = computed(() => {
     if (!this.openedAt()) return 'Not open yet';
-    const seconds = Math.floor(this.open());
+    const seconds = Math.floor(this.clock().minutes * 60 + 1e-6);
     return `Open ${Math.floor(seconds / 60)} min ${`${seconds % 60}`.padStart(2, '0')} s`;
   });
   protected readonly leftText = computed(() => {
     if (this.closedAt()) return 'visit closed';
     if (!this.openedAt()) return `${this.allowed()} min allowed`;
-    const left = this.allowed() - Math.floor(this.open() / 60);
+    const left = this.allowed() - Math.floor(this.clock().minutes);
     return left > 0 ? `${left} min left` : `allowed ${this.allowed()} min`;
   });
   protected readonly closeText = computed(() =>
-    this.state() === 'late' ? 'shut now' : `close from ${this.at(START_CLOSING)}`,
+    this.clock().state === 'shut now' ? 'shut now' : `close from ${this.at(START_CLOSING)}`,
   );
   protected readonly shutBy = computed(() => this.at(1));
   protected readonly label = computed(() => `${this.openText()}, ${this.leftText()}`);

@@ -4,8 +4,6 @@ import {
   EMPTY_LOOK,
   ENTRANCES,
   type OutsideLook,
-  POLLEN_COLOURS,
-  POLLEN_COLOUR_NAMES,
   type PollenColour,
   TRAFFIC,
   entranceAdvice,
@@ -15,6 +13,7 @@ import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
 import { Choice } from './choice';
+import { PollenSwatches } from './pollen-swatches';
 import { Count } from './count';
 
 const HOT = 28;
@@ -22,7 +21,7 @@ const HOT = 28;
 /** A look at the entrance, before opening and after closing; in cold weather the whole visit. */
 @Component({
   selector: 'bc-outside-panel',
-  imports: [Choice, Count],
+  imports: [Choice, Count, PollenSwatches],
   template: `
     <bc-choice legend="Traffic" [options]="traffic" [value]="look().traffic" (chosen)="set({ traffic: $event })" />
     <fieldset>
@@ -37,17 +36,7 @@ const HOT = 28;
         >
           Pollen goes in
         </button>
-        @for (colour of pollens; track colour) {
-          <button
-            type="button"
-            class="swatch"
-            [style.--shade]="shades[colour]"
-            [attr.aria-label]="colour"
-            [attr.aria-pressed]="has(colour)"
-            [class.sel]="has(colour)"
-            (click)="pollen(colour)"
-          ></button>
-        }
+        <bc-pollen-swatches [chosen]="look().pollens ?? []" (tapped)="pollen($event)" />
       </div>
     </fieldset>
     <div class="two">
@@ -119,18 +108,6 @@ const HOT = 28;
       flex-wrap: wrap;
       gap: 10px 26px;
     }
-    .swatch {
-      width: 48px;
-      height: 48px;
-      border: 2px solid #0c1615;
-      border-radius: 50%;
-      background: var(--shade);
-      cursor: pointer;
-    }
-    .swatch.sel {
-      outline: 4px solid #43245c;
-      outline-offset: 2px;
-    }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
@@ -145,8 +122,6 @@ export class OutsidePanel {
   protected readonly traffic = TRAFFIC;
   protected readonly amounts = AMOUNTS;
   protected readonly widths = ENTRANCES;
-  protected readonly pollens = POLLEN_COLOUR_NAMES;
-  protected readonly shades = POLLEN_COLOURS;
   protected readonly signs = [
     { id: 'intruders', name: 'Wasps or robbers' },
     { id: 'robbing', name: 'Robbing' },

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { type BoxLayer, BOXES, isBox, supers } from '@brave-comb/core/equipment';
 import { BROOD, guardsOf, shows, spacingVerdict } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
@@ -14,6 +14,8 @@ type Feel = (typeof FEELS)[number];
 const FEEL_SHARE: Readonly<Record<Feel, number>> = { light: 0.1, half: 0.5, 'nearly full': 0.8, full: 1 };
 /** Honey in a full super, kg, by the trade: 13 to 16 for a common one. */
 const FULL_HONEY = 14;
+const feltKg = (layer: BoxLayer, feel: Feel): number =>
+  Math.round(10 * (BOXES[layer.box].woodKg + FULL_HONEY * FEEL_SHARE[feel])) / 10;
 
 /** Supers one by one: weight first, then a look; brood up here matters. */
 @Component({
@@ -91,7 +93,6 @@ export class SupersPanel {
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
   protected readonly feels = FEELS;
-  private readonly felt = signal<Readonly<Record<string, Feel>>>({});
 
   protected readonly boxes = computed(() => {
     const file = this.file();
@@ -102,9 +103,11 @@ export class SupersPanel {
       .map((layer) => {
         const lift = file.lifting.find((part) => part.layer.id === layer.id);
         const sides = Object.values(record.sides).filter(({ address }) => address.box === layer.id);
-        const kg = record.measures
-          .map(({ measure }) => measure)
-          .findLast((each) => each.what === 'weight' && each.part === layer.id && each.how === 'scale');
+        const weight = (how: 'scale' | 'by feel') =>
+          record.measures
+            .map(({ measure }) => measure)
+            .findLast((each) => each.what === 'weight' && each.part === layer.id && each.how === how);
+        const [kg, felt] = [weight('scale'), weight('by feel')];
         const bare = sides.filter(({ side }) => (side.eighths.F ?? 0) >= 4).length / 2;
         return {
           layer,
@@ -114,7 +117,7 @@ export class SupersPanel {
           brood: sides.some(({ side }) => BROOD.some((letter) => shows(side, letter))),
           guards: guardsOf({ do: 'lift box', box: layer.id }, this.facts()),
           spacing: spacingVerdict('super', layer.frames, BOXES[layer.box].frames, bare),
-          feel: this.felt()[layer.id] ?? null,
+          feel: FEELS.find((feel) => felt?.what === 'weight' && felt.kg === feltKg(layer, feel)) ?? null,
           kg: kg?.what === 'weight' ? kg.kg : null,
         };
       });
@@ -127,8 +130,7 @@ export class SupersPanel {
   }
 
   protected feel(layer: BoxLayer, feel: Feel): void {
-    this.felt.update((felt) => ({ ...felt, [layer.id]: feel }));
-    const kg = Math.round(10 * (BOXES[layer.box].woodKg + FULL_HONEY * FEEL_SHARE[feel])) / 10;
+    const kg = feltKg(layer, feel);
     this.desk.enter({ kind: 'measured', measure: { what: 'weight', part: layer.id, how: 'by feel', kg } });
   }
 

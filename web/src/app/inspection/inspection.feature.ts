@@ -7,7 +7,6 @@ import {
   type GuardFacts,
   type SideAddress,
   type SideEntry,
-  type VisitDepth,
   type VisitEntry,
   arranged,
   closingTasks,
@@ -25,6 +24,7 @@ import {
 import { type EntityState, createEntityAdapter } from '@ngrx/entity';
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
 import type { CallFault } from '../api/contract-client';
+import { civilDate } from '../shell/format';
 import type { SideDraft, WaitingEntry } from './device-store';
 
 export const InspectionEvents = createActionGroup({
@@ -55,7 +55,6 @@ export const InspectionEvents = createActionGroup({
     'Side change redone': emptyProps(),
     /** A trainee reads the side first; null when the supervisor does. */
     'Reader chosen': props<{ person: string | null }>(),
-    'Depth chosen': props<{ depth: VisitDepth }>(),
   },
 });
 
@@ -75,8 +74,6 @@ interface InspectionState {
   readonly after: readonly SideEntry[];
   /** The trainee who reads the side before the supervisor does. */
   readonly reader: string | null;
-  /** How deep this visit goes, `null` for as deep as the hour allows. */
-  readonly depth: VisitDepth | null;
 }
 
 const adapter = createEntityAdapter<WaitingEntry>({ sortComparer: (a, b) => a.id.localeCompare(b.id) });
@@ -92,7 +89,6 @@ const initial: InspectionState = {
   before: [],
   after: [],
   reader: null,
-  depth: null,
 };
 
 /** The server's file, with what was acknowledged while it was on its way, without what this device has not struck off. */
@@ -209,7 +205,6 @@ export const inspectionFeature = createFeature({
       before: [],
       after: [],
     })),
-    on(InspectionEvents.depthChosen, (state, { depth }) => ({ ...state, depth })),
     on(InspectionEvents.sideChanged, (state, { entry }) => ({
       ...state,
       entry,
@@ -232,7 +227,7 @@ export const inspectionFeature = createFeature({
       after: state.after.slice(0, -1),
     })),
   ),
-  extraSelectors: ({ selectFile, selectWaiting, selectAddress, selectEntry, selectReader, selectDepth }) => {
+  extraSelectors: ({ selectFile, selectWaiting, selectAddress, selectEntry, selectReader }) => {
     const selectAllWaiting = createSelector(selectWaiting, adapter.getSelectors().selectAll);
     const selectRefused = createSelector(selectAllWaiting, (all) => all.filter((each) => each.problem !== null));
     const selectUnsent = createSelector(selectAllWaiting, (all) => all.filter((each) => each.problem === null));
@@ -249,10 +244,10 @@ export const inspectionFeature = createFeature({
       const nest = file ? nestBoxes(file.stack) : [];
       return nest.find(({ id }) => id === box?.id) ?? nest.find(({ id }) => id === file?.box.id) ?? nest[0] ?? null;
     });
-    const selectWholeDepth = createSelector(
+    const selectDepth = createSelector(
       selectFile,
-      selectDepth,
-      (file, depth) => depth ?? file?.depth.allowed ?? 'full',
+      selectRecord,
+      (file, record) => record.depth ?? file?.depth.allowed ?? 'full',
     );
     const selectFound = createSelector(selectFile, (file): Readonly<Record<string, readonly Comb[]>> =>
       Object.fromEntries(file?.combs.map(({ box, combs }) => [box, combs]) ?? []),
@@ -286,7 +281,7 @@ export const inspectionFeature = createFeature({
         ? framesOf(file.last.sides as { address: SideAddress; side: FrameSide }[], box.id, box.frames)
         : null,
     );
-    const selectSteps = createSelector(selectFile, selectNestBox, selectWholeDepth, (file, box, depth) =>
+    const selectSteps = createSelector(selectFile, selectNestBox, selectDepth, (file, box, depth) =>
       file && box ? openingScript(file.hiveType, file.stack, box.id, depth) : [],
     );
     /** What the nest adds up to, with what is assumed of sides that nobody looked at. */
@@ -308,7 +303,7 @@ export const inspectionFeature = createFeature({
     const selectQueenStatus = createSelector(selectFile, selectRecord, selectSeen, (file, record, seen) =>
       file
         ? queenStatus({
-            date: file.visit.startedAt.slice(0, 10),
+            date: civilDate(Date.parse(file.visit.startedAt), file.visit.zone),
             sides: Object.values(record.sides).map(({ side }) => side),
             eggsLookedFor: eggsWouldShow(record) && (seen?.framesToGo ?? 1) === 0,
             virginSeen: record.findings.some(({ finding, found }) => finding === 'virgin queen' && found),
@@ -335,7 +330,7 @@ export const inspectionFeature = createFeature({
       selectRecord,
       selectBox,
       selectNestBox,
-      selectWholeDepth,
+      selectDepth,
       selectFound,
       selectArrangement,
       selectGuardFacts,

@@ -1,5 +1,5 @@
 import type { LiveSession } from '@brave-comb/contract';
-import { Observable, catchError, concat, defer, repeat, retry, timer } from 'rxjs';
+import { Observable, catchError, defer, repeat, retry, timer } from 'rxjs';
 import type { ContractClient } from '../api/contract-client';
 import { endpoints } from '../api/endpoints';
 
@@ -30,12 +30,11 @@ export function liveEvents(
   broken: (is: boolean) => void,
 ): Observable<LiveSession> {
   const asked = defer(() => client.call(endpoints.liveSession, { params: { session } }));
-  return concat(
-    defer(() => streamed(session)).pipe(
-      catchError(() => {
-        broken(true);
-        return asked.pipe(retry({ delay: () => timer(AGAIN) }));
-      }),
-    ),
-  ).pipe(repeat({ delay: () => timer(AGAIN) }));
+  return defer(() => streamed(session)).pipe(
+    catchError(() => {
+      broken(true);
+      return asked.pipe(retry({ delay: () => timer(AGAIN) }));
+    }),
+    repeat({ delay: () => timer(AGAIN) }),
+  );
 }

@@ -41,7 +41,7 @@ const BLANK: BoxSummary = { seams: null, brood: null, food: null, drawn: null, b
       <button type="button" class="big" matDialogClose>Leave it</button>
     </div>
   `,
-  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  styleUrl: './cards.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class BoxCard {

@@ -42,7 +42,7 @@ export interface GuardAsk {
       }
     </div>
   `,
-  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  styleUrl: './cards.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class GuardCard {

@@ -4,30 +4,22 @@ import { CONTENTS, LETTERS, type Letter, nestAhead, toward } from '@brave-comb/c
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
+import { Choice } from '../choice';
 import { HiveRoles } from '../hive-roles';
 
 /** Predict, then look: somebody says what a side will hold before it is turned. */
 @Component({
   selector: 'bc-guess-card',
-  imports: [MatDialogClose, MatDialogTitle],
+  imports: [MatDialogClose, MatDialogTitle, Choice],
   template: `
     <h2 matDialogTitle>What will frame {{ address()?.frame }} toward {{ neighbour() }} hold?</h2>
-    <fieldset>
-      <legend>Who guesses</legend>
-      <div class="row">
-        @for (person of people(); track person.id) {
-          <button
-            type="button"
-            class="big"
-            [class.sel]="person.id === who()"
-            [attr.aria-pressed]="person.id === who()"
-            (click)="who.set(person.id)"
-          >
-            {{ person.name }}
-          </button>
-        }
-      </div>
-    </fieldset>
+    <bc-choice
+      legend="Who guesses"
+      [options]="jobs.people()"
+      [words]="jobs.names()"
+      [value]="who()"
+      (chosen)="who.set($event)"
+    />
     <fieldset>
       <legend>Most of it first</legend>
       <div class="row">
@@ -54,7 +46,7 @@ import { HiveRoles } from '../hive-roles';
       <button type="button" class="big" matDialogClose>Not now</button>
     </div>
   `,
-  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  styleUrl: './cards.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class GuessCard {
@@ -67,8 +59,8 @@ export class GuessCard {
   protected readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
   protected readonly letters = LETTERS;
   protected readonly words = CONTENTS;
-  protected readonly people = computed(() => this.file()?.trainees ?? []);
-  protected readonly who = signal(inject(HiveRoles).holder() ?? this.people()[0]?.id ?? null);
+  protected readonly jobs = inject(HiveRoles);
+  protected readonly who = signal(this.jobs.holder() ?? this.jobs.people()[0] ?? null);
   protected readonly guess = signal<readonly Letter[]>([]);
   protected readonly neighbour = computed(() => {
     const address = this.address();

@@ -31,7 +31,7 @@ import { Choice } from '../choice';
     </fieldset>
     <button type="button" class="big" matDialogClose>Back to the hive</button>
   `,
-  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  styleUrl: './cards.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class IncidentCard {

@@ -75,7 +75,7 @@ const SURE = ['50', '70', '90', '99'] as const;
     </div>
     <p class="why">Noted at: {{ where() }}</p>
   `,
-  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  styleUrl: './cards.scss',
   styles: `
     .scrolls {
       display: grid;

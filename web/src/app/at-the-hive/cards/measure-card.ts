@@ -146,7 +146,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
       <p role="status">Kept: {{ words }}</p>
     }
   `,
-  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  styleUrl: './cards.scss',
   styles: `
     .scrolls {
       display: grid;

@@ -96,7 +96,7 @@ export type MoreId = (typeof MORE)[number]['id'];
     </fieldset>
     <button type="button" class="big sel" matDialogClose>Back to the hive</button>
   `,
-  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  styleUrl: './cards.scss',
   styles: `
     .grid {
       display: grid;

@@ -68,7 +68,7 @@ const REASONS = ['food nearer', 'room in the nest', 'old comb out', 'share brood
       <button type="button" class="big" matDialogClose>Leave it</button>
     </div>
   `,
-  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  styleUrl: './cards.scss',
   styles: `
     .scrolls {
       display: grid;

@@ -6,6 +6,7 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { Photos } from '../../inspection/photos';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
+import { HiveRoles } from '../hive-roles';
 
 const SURE = ['not asked', '50', '70', '90'] as const;
 
@@ -44,22 +45,13 @@ const SURE = ['not asked', '50', '70', '90'] as const;
       [value]="sure()"
       (chosen)="sure.set($event)"
     />
-    <fieldset>
-      <legend>Whose question</legend>
-      <div class="row">
-        @for (person of people(); track person.id) {
-          <button
-            type="button"
-            class="big"
-            [class.sel]="person.id === who()"
-            [attr.aria-pressed]="person.id === who()"
-            (click)="who.set(person.id === who() ? null : person.id)"
-          >
-            {{ person.name }}
-          </button>
-        }
-      </div>
-    </fieldset>
+    <bc-choice
+      legend="Whose question"
+      [options]="jobs.people()"
+      [words]="jobs.names()"
+      [value]="who()"
+      (chosen)="who.set($event === who() ? null : $event)"
+    />
     <div class="row">
       <button type="button" class="big sel" [disabled]="text().trim() === ''" (click)="ask()">
         Put it on the lead's list
@@ -67,7 +59,7 @@ const SURE = ['not asked', '50', '70', '90'] as const;
       <button type="button" class="big" matDialogClose>Back to the hive</button>
     </div>
   `,
-  styleUrls: ['./cards.scss', '../hive-parts.scss'],
+  styleUrl: './cards.scss',
   styles: `
     .photo {
       position: relative;
@@ -91,7 +83,7 @@ export class QuestionCard {
   private readonly desk = inject(VisitDesk);
   private readonly photos = inject(Photos);
   private readonly dialog = inject(MatDialogRef<QuestionCard>);
-  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  protected readonly jobs = inject(HiveRoles);
   private readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   protected readonly subjects = PHOTO_SUBJECTS;
@@ -103,7 +95,6 @@ export class QuestionCard {
   protected readonly photo = signal<string | null>(null);
   protected readonly busy = signal(false);
   protected readonly problem = signal<string | null>(null);
-  protected readonly people = computed(() => this.file()?.trainees ?? []);
   private readonly spot = computed(() => {
     const address = this.address();
     return address && this.record().inHand ? spotOf(address) : null;

@@ -1,0 +1,191 @@
+import { EnvironmentInjector, effect, runInInjectionContext } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import type { EntryBody } from '@brave-comb/core/inspection';
+import { InspectionEvents } from '../inspection/inspection.feature';
+import { VisitDesk } from '../inspection/visit-desk';
+import { elementOf } from '../../testing/show';
+import { textOf } from '../../testing/text';
+import { TRAINEES, showAtHive } from '../../testing/visit';
+import { BeforePanel } from './before-panel';
+import { ClosingPanel } from './closing-panel';
+import { HiveClocks } from './hive-clocks';
+import { HiveRoles } from './hive-roles';
+import { OutsidePanel } from './outside-panel';
+import { SupersPanel } from './supers-panel';
+
+type Shown = Awaited<ReturnType<typeof showAtHive>>;
+const words = ({ fixture }: Pick<Shown, 'fixture'>) => textOf(elementOf(fixture));
+const tap = async ({ fixture }: Pick<Shown, 'fixture'>, name: string | RegExp) => {
+  const found = Array.from(elementOf(fixture).querySelectorAll('button')).find((each) => {
+    const said = (each.getAttribute('aria-label') ?? each.textContent).trim();
+    return typeof name === 'string' ? said === name : name.test(said);
+  });
+  if (!found) throw new Error(`no button ${String(name)} among ${words({ fixture })}`);
+  found.click();
+  await fixture.whenStable();
+};
+const enter = async (shown: Pick<Shown, 'fixture'>, ...bodies: EntryBody[]) => {
+  for (const body of bodies) TestBed.inject(VisitDesk).enter(body);
+  await shown.fixture.whenStable();
+};
+const bad = (name: string): EntryBody => ({ kind: 'checked', check: 'veil', ok: false, person: name });
+
+describe('before the hive is opened', () => {
+  it('bars on an open veil and says whose it is, until somebody has seen it shut', async () => {
+    const shown = await showAtHive(BeforePanel);
+    expect(words(shown)).toContain('Nobody has looked at the veils yet.');
+    await enter(shown, bad(TRAINEES[0]!.id));
+    expect(words(shown)).toContain('Somebody stands there with an open veil.');
+    await tap(shown, 'Salma: not yet');
+    expect(words(shown)).not.toContain('veil.');
+  });
+
+  it('brings the smokeless plan when there is no fuel', async () => {
+    const shown = await showAtHive(BeforePanel);
+    await tap(shown, 'Fuel for the whole visit');
+    expect(words(shown)).not.toContain('damp cloth');
+    await tap(shown, 'Fuel for the whole visit');
+    expect(words(shown)).toContain('damp cloth');
+  });
+
+  it('keeps the depth that was chosen as an entry of the visit', async () => {
+    const shown = await showAtHive(BeforePanel);
+    await tap(shown, 'under the lid');
+    expect(shown.entered()).toEqual([{ kind: 'depth chosen', depth: 'lid' }]);
+    expect(words(shown)).toContain('warm, dry and light enough at 13:10');
+  });
+
+  it('names cautions, what a trainee needs, and a colony to be left alone', async () => {
+    const shown = await showAtHive(
+      BeforePanel,
+      {},
+      { lock: 'a young queen is mating.', cautions: ['super 1 weighs 27 kg'] },
+    );
+    for (const said of ['Leave this colony alone: a young queen', 'super 1 weighs 27 kg', 'Piotr lifts up to 10 kg'])
+      expect(words(shown)).toContain(said);
+  });
+});
+
+describe('jobs at the hive', () => {
+  it('go on to the next job by a tap, and stay there for every frame', async () => {
+    const shown = await showAtHive(BeforePanel);
+    const jobs = TestBed.inject(HiveRoles);
+    const holder = jobs.now().frames[0]!;
+    jobs.next(holder, 'frames');
+    expect(shown.entered()).toEqual([{ kind: 'role given', role: 'record', person: jobs.idOf(holder) }]);
+    expect(jobs.now().record).toContain(holder);
+    expect(jobs.now().frames).not.toContain(holder);
+  });
+});
+
+describe('the look from outside', () => {
+  it('narrows the entrance as wasps press, and keeps the count as a measurement', async () => {
+    const shown = await showAtHive(OutsidePanel, { when: 'before' });
+    expect(words(shown)).toContain('Entrance: full');
+    for (let wasp = 0; wasp < 4; wasp += 1) await tap(shown, 'Wasps a minute, more');
+    await tap(shown, 'Past the guards');
+    expect(words(shown)).toContain('Entrance: one bee');
+    await tap(shown, 'orange');
+    shown.fixture.componentInstance.keep();
+    expect(shown.entered()).toMatchObject([
+      { kind: 'outside seen', when: 'before', look: { pollenIn: true, pollens: ['orange'] } },
+      { kind: 'measured', measure: { what: 'wasps', aMinute: 4, pastGuards: true } },
+    ]);
+  });
+});
+
+describe('supers', () => {
+  it('keep what their lift felt like, and warn of brood above the excluder', async () => {
+    const shown = await showAtHive(SupersPanel);
+    await tap(shown, 'half');
+    expect(elementOf(shown.fixture).querySelector('[aria-pressed=true]')?.textContent.trim()).toBe('half');
+    expect(shown.entered()).toMatchObject([{ kind: 'measured', measure: { part: 'super 1', how: 'by feel' } }]);
+    await enter(shown, {
+      kind: 'frame side recorded',
+      address: { box: 'super 1', frame: 4, face: 'low' },
+      side: { eighths: { S: 3 }, trace: [], bees: null, queen: false, cells: 0, doubtful: false },
+      seen: null,
+    });
+    expect(words(shown)).toContain('Brood in super 1');
+  });
+
+  it('ask for respacing when one lay on its side', async () => {
+    const shown = await showAtHive(SupersPanel);
+    await tap(shown, 'It lay on its side');
+    expect(words(shown)).toContain('lay on its side: respace');
+  });
+});
+
+describe('closing', () => {
+  it('goes through frames, parts and checks in order, and keeps what was not so', async () => {
+    const shown = await showAtHive(ClosingPanel);
+    await enter(
+      shown,
+      { kind: 'part taken off', part: 'roof' },
+      { kind: 'part taken off', part: 'super 1' },
+      { kind: 'frame lifted', box: 'brood box', frame: 1 },
+    );
+    await tap(shown, 'frame 1 back into brood box');
+    await tap(shown, 'Brood frames pushed tight: not so');
+    expect(words(shown)).toContain('Brood frames pushed tight: no. A gap grows stray comb.');
+    await tap(shown, 'super 1 on');
+    await tap(shown, 'roof on');
+    expect(shown.entered().slice(-2)).toEqual([
+      { kind: 'part put back', part: 'super 1' },
+      { kind: 'part put back', part: 'roof' },
+    ]);
+    expect(words(shown)).not.toContain('Strapped or weighted');
+  });
+
+  it('asks for the queen that was seen', async () => {
+    const shown = await showAtHive(ClosingPanel);
+    await enter(shown, {
+      kind: 'frame side recorded',
+      address: { box: 'brood box', frame: 4, face: 'low' },
+      side: { eighths: { S: 8 }, trace: [], bees: null, queen: true, cells: 0, doubtful: false },
+      seen: null,
+    });
+    expect(words(shown)).toContain('The queen was seen on frame 4 toward 3');
+    await tap(shown, 'seen going in');
+    expect(words(shown)).not.toContain('The queen was seen');
+  });
+});
+
+describe('the clocks of the open hive', () => {
+  it('change what they advise once, not with every second', async () => {
+    vi.useFakeTimers({ toFake: ['Date', 'setInterval', 'clearInterval'] });
+    try {
+      const shown = await showAtHive(ClosingPanel);
+      const clocks = TestBed.inject(HiveClocks);
+      const heard: string[] = [];
+      runInInjectionContext(TestBed.inject(EnvironmentInjector), () => effect(() => void heard.push(clocks.level())));
+      await enter(shown, { kind: 'part taken off', part: 'roof' }, { kind: 'mood noted', mood: 5 });
+      TestBed.tick();
+      for (let second = 0; second < 5; second += 1) {
+        vi.advanceTimersByTime(1000);
+        TestBed.tick();
+      }
+      expect(clocks.close().reasons[0]).toContain('The bees ask for it');
+      expect(heard.filter((level) => level === 'close now')).toHaveLength(1);
+    } finally {
+      vi.useRealTimers();
+    }
+  });
+
+  it('count brood that is out, and shorten the visit when wasps press', async () => {
+    const shown = await showAtHive(ClosingPanel);
+    const clocks = TestBed.inject(HiveClocks);
+    expect(clocks.allowed()).toBe(25);
+    await enter(
+      shown,
+      { kind: 'measured', measure: { what: 'wasps', aMinute: 6, pastGuards: true } },
+      { kind: 'frame lifted', box: 'brood box', frame: 3 },
+    );
+    expect(clocks.allowed()).toBe(8);
+    expect(clocks.frameOut()).toMatch(/^frame out 0:0\d$/);
+    shown.store.dispatch(InspectionEvents.sideChosen({ address: { box: 'brood box', frame: 3, face: 'low' } }));
+    const side = { eighths: { L: 2 }, trace: [], bees: null, queen: false, cells: 0, doubtful: false };
+    shown.store.dispatch(InspectionEvents.sideChanged({ entry: { side, pending: '' } }));
+    expect(clocks.frameOut()).toMatch(/^brood out 0:0\d of 5:00$/);
+  });
+});

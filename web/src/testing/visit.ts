@@ -1,0 +1,89 @@
+import type { Type } from '@angular/core';
+import { type ComponentFixture, TestBed } from '@angular/core/testing';
+import type { VisitFile } from '@brave-comb/contract';
+import type { EntryBody, VisitEntry } from '@brave-comb/core/inspection';
+import { Store, provideStore } from '@ngrx/store';
+
+import { InspectionEvents, inspectionFeature } from '../app/inspection/inspection.feature';
+import { PeopleEvents, peopleFeature } from '../app/people/people.feature';
+import { show } from './show';
+
+const id = (number: number) => `01a20000-0000-7000-8000-00000000000${number}`;
+const VISIT = id(0);
+export const TRAINEES = [
+  { id: id(1), name: 'Salma', seated: false, note: null },
+  { id: id(2), name: 'Piotr', seated: false, note: 'lifts up to 10 kg' },
+];
+
+/** A visit of a hive with one super, nothing entered yet. */
+export const FILE = {
+  visit: {
+    id: VISIT,
+    hive: id(3),
+    hiveNumber: '4',
+    zone: 'Europe/London',
+    startedAt: '2026-05-14T12:10:00.000Z',
+    questions: ['laying'],
+    supervisor: { id: id(4), name: 'Ruth Okafor' },
+  },
+  hiveType: 'national',
+  stack: [
+    { id: 'floor', kind: 'floor' },
+    { id: 'brood box', kind: 'box', box: 'national-brood', frames: 11, dummy: true },
+    { id: 'excluder', kind: 'excluder' },
+    { id: 'super 1', kind: 'box', box: 'national-super', frames: 10, dummy: false },
+    { id: 'roof', kind: 'roof' },
+  ],
+  box: { id: 'brood box', kind: 'box', box: 'national-brood', frames: 11, dummy: true },
+  last: null,
+  expected: null,
+  entries: [],
+  heard: 0,
+  combs: [
+    {
+      box: 'brood box',
+      combs: Array.from({ length: 11 }, (_, index) => ({
+        id: `c${index + 1}`,
+        kind: 'drawn',
+        since: null,
+        donor: null,
+        label: `4-${index + 1}`,
+      })),
+    },
+  ],
+  reserve: [],
+  neighbours: [{ id: id(5), number: '7' }],
+  depth: { allowed: 'full', why: 'warm, dry and light enough at 13:10' },
+  cautions: [],
+  lock: null,
+  suspicion: null,
+  late: false,
+  robbingSeason: false,
+  lifting: [],
+  trainees: TRAINEES,
+  skills: [],
+  weather: null,
+  limits: { openMinutes: 25, because: [], broodMinutes: 5 },
+  answers: [],
+} as unknown as VisitFile;
+
+/** A panel of the open hive on a visit, with what it enters. */
+export async function showAtHive<T>(
+  panel: Type<T>,
+  inputs: Readonly<Record<string, unknown>> = {},
+  change: Partial<VisitFile> = {},
+): Promise<{ fixture: ComponentFixture<T>; store: Store; entered: () => readonly EntryBody[] }> {
+  const fixture = await show(panel, inputs, [
+    provideStore({
+      [inspectionFeature.name]: inspectionFeature.reducer,
+      [peopleFeature.name]: peopleFeature.reducer,
+    }),
+  ]);
+  const store: Store = TestBed.inject<Store>(Store);
+  store.dispatch(PeopleEvents.signedIn({ person: { id: id(4), name: 'Ruth Okafor', role: 'supervisor' } } as never));
+  store.dispatch(InspectionEvents.visitOpened({ visit: VISIT }));
+  store.dispatch(InspectionEvents.visitFileLoaded({ file: { ...FILE, ...change } }));
+  await fixture.whenStable();
+  const unsent = store.selectSignal(inspectionFeature.selectUnsent);
+  return { fixture, store, entered: () => unsent().map(({ entry }: { entry: VisitEntry }) => entry.body) };
+}
