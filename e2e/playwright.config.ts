@@ -10,15 +10,18 @@ export const CHROMIUM_FLAGS = [
   '--disable-sync',
 ];
 
+/** One address for each worker: what one of them changes, the other does not see. */
+const ADDRESSES = (process.env.BASE_URL ?? 'http://127.0.0.1:8080').split(' ');
+
 export default defineConfig({
   testDir: 'tests',
   outputDir: 'results',
-  workers: 1,
+  workers: ADDRESSES.length,
   reporter: [['list']],
   timeout: 40_000,
   expect: { timeout: 6_000 },
   use: {
-    baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:8080',
+    baseURL: ADDRESSES[Number(process.env.TEST_PARALLEL_INDEX ?? 0)],
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
     timezoneId: 'Europe/London',

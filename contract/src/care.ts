@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { ADVICE_KINDS } from '@brave-comb/core/care';
 import { Finding } from './care-calendar';
 import { endpoint } from './endpoint';
-import { FrameSides } from './inspection-sides';
+import { FrameSides, Spot } from './inspection-sides';
 import { CivilDate, Id, Instant, list } from './parts';
 
 export const VERDICTS = ['accepted', 'otherwise', 'declined'] as const;
@@ -78,7 +78,39 @@ export const Review = z.object({
   judgements: list(
     z.object({ trainee: z.string(), skill: z.string(), level: z.string(), by: z.string(), at: Instant }),
   ),
-  notes: list(z.string()),
+  /** The visit in words, part by part. */
+  told: list(z.object({ title: z.string(), lines: list(z.object({ text: z.string(), warns: z.boolean() })) })),
+  /** What it adds up to beyond brood and bees. */
+  sums: list(
+    z.object({
+      topic: z.string(),
+      says: z.string(),
+      level: z.enum(['well', 'watch', 'act']),
+      asks: z.string().nullable(),
+    }),
+  ),
+  queen: z.object({
+    verdict: z.string(),
+    says: z.string(),
+    laid: z.object({ from: CivilDate, to: CivilDate }).nullable(),
+  }),
+  /** Young bees due on each of the next 21 days. */
+  youngBees: list(z.number()),
+  temper: z.string(),
+  /** The box whose frames are shown. */
+  box: z.string(),
+  attachments: list(
+    z.object({
+      id: Id,
+      kind: z.enum(['photo', 'voice']),
+      at: Instant,
+      by: z.string(),
+      of: z.string(),
+      seconds: z.number().nullable(),
+      spot: Spot.nullable(),
+      where: z.string(),
+    }),
+  ),
   mayDecide: z.boolean(),
   next: z.object({ visit: Id, hive: z.string(), group: z.string() }).nullable(),
 });

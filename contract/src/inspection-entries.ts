@@ -2,6 +2,7 @@ import {
   AMOUNTS,
   BEE_SIGNS,
   CHECK_IDS,
+  DEFECT_IDS,
   ENTRANCES,
   EVIDENCE_IDS,
   FINDING_IDS,
@@ -9,6 +10,8 @@ import {
   INCIDENTS,
   NECTAR_TESTS,
   PHOTO_SUBJECTS,
+  REACTIONS,
+  REPAIR_BY,
   ROLES,
   ROPE_LARVAE,
   ROPE_LIDS,
@@ -16,11 +19,15 @@ import {
   SMOKE_PLACES,
   STEP_IDS,
   STOP_REASONS,
+  STRAY_CAUSE_IDS,
+  STRAY_CONTENTS,
+  STRAY_PLACES,
   TRAFFIC,
   VISIT_DEPTHS,
   WASH_METHODS,
 } from '@brave-comb/core/inspection';
 import * as z from 'zod';
+import { StackChange } from './equipment';
 import { Comb, CombPlace, Frame, FrameSide, Letter, PartName, Pollens, SideAddress, Spot } from './inspection-sides';
 import { Id, list } from './parts';
 
@@ -131,6 +138,24 @@ export const EntryBody = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('mood noted'), mood: z.int().min(1).max(5) }),
   z.object({ kind: z.literal('sign noticed'), sign: z.enum(BEE_SIGNS) }),
   z.object({ kind: z.literal('sting counted'), person: Person }),
+  z.object({ kind: z.literal('sting asked after'), person: Id, reaction: z.enum(REACTIONS) }),
+  z.object({ kind: z.literal('stack changed'), change: StackChange, reason: Words }),
+  z.object({
+    kind: z.literal('defect noted'),
+    part: PartName,
+    defect: z.enum(DEFECT_IDS),
+    forNow: Words,
+    until: z.enum(REPAIR_BY),
+  }),
+  z.object({
+    kind: z.literal('stray comb noted'),
+    part: PartName,
+    place: z.enum(STRAY_PLACES),
+    content: z.enum(STRAY_CONTENTS),
+    cause: z.enum(STRAY_CAUSE_IDS),
+    removed: z.boolean(),
+  }),
+  z.object({ kind: z.literal('task settled'), task: Id, done: z.boolean() }),
   z.object({ kind: z.literal('incident noted'), what: z.enum(INCIDENTS), person: Person, text: Words }),
   z.object({
     kind: z.literal('skill judged'),
@@ -150,6 +175,12 @@ export const EntryBody = z.discriminatedUnion('kind', [
     sure: Sure,
   }),
   z.object({ kind: z.literal('photo taken'), photo: Id, of: z.enum(PHOTO_SUBJECTS), spot: Spot.nullable() }),
+  z.object({
+    kind: z.literal('voice recorded'),
+    recording: Id,
+    seconds: z.number().min(0).max(180, 'Speak for three minutes at most.'),
+    spot: Spot.nullable(),
+  }),
   z.object({
     kind: z.literal('guard overridden'),
     guard: z.enum(GUARD_IDS),

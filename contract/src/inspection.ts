@@ -1,8 +1,9 @@
+import { COLONY_CLASSES } from '@brave-comb/core/care';
 import * as z from 'zod';
 import { COMB_GRADES, QUESTIONS, STEP_IDS, VISIT_DEPTHS } from '@brave-comb/core/inspection';
 import { ExpectedState } from './care-calendar';
-import { Layer, HiveTypeName, Stack, WeighedLayer } from './equipment';
-import { endpoint } from './endpoint';
+import { Layer, HiveTypeName, Stack, Standing, WeighedLayer } from './equipment';
+import { ROLES, endpoint } from './endpoint';
 import { EntryBody } from './inspection-entries';
 import { AddressedSide, Comb, PartName, Spot } from './inspection-sides';
 import { CivilDate, Id, Instant, Problem, field, list } from './parts';
@@ -77,6 +78,20 @@ export const VisitFile = z.object({
   weather: z.object({ temperature: z.number(), gust: z.number(), rainFrom: Instant.nullable() }).nullable(),
   /** Minutes that the hive and a brood frame may be open, and what shortened the hive's. */
   limits: z.object({ openMinutes: z.number(), because: list(z.string()), broodMinutes: z.number() }),
+  /** Repairs and the like that earlier visits left to be done here. */
+  tasks: list(z.object({ id: Id, what: z.string(), due: CivilDate, bring: z.string().nullable() })),
+  /** Where the colony comes from, how much is asked of it, and its temper at the last visits, oldest first. */
+  colony: z.object({
+    origin: z.string(),
+    since: CivilDate,
+    class: z.enum(COLONY_CLASSES),
+    tempers: list(z.int()),
+    temperSays: z.string(),
+  }),
+  /** Where it stands among its neighbours and who stands where; `null` while nobody placed it. */
+  standing: Standing.nullable(),
+  /** What the work planned here asks to be brought. */
+  kit: list(z.string()),
   /** What the lead answered to what was asked at this hive. */
   answers: list(z.object({ question: z.string(), answer: z.string() })),
   emergency: Emergency,
@@ -84,7 +99,7 @@ export const VisitFile = z.object({
 export type VisitFile = z.output<typeof VisitFile>;
 
 const visitParam = z.object({ visit: Id });
-const anyRole = ['lead', 'supervisor', 'trainee'] as const;
+const anyRole = ROLES;
 
 export const startVisit = endpoint({
   method: 'POST',
@@ -160,33 +175,35 @@ export const preparedVisit = endpoint({
   response: VisitFile,
 });
 
-const PHOTO_LIMIT = 700_000;
+const ATTACHMENT_LIMIT = 1_000_000;
+export const ATTACHMENT_TYPES = ['image/jpeg', 'audio/webm', 'audio/ogg', 'audio/mp4'] as const;
 
-export const keepPhoto = endpoint({
+export const keepAttachment = endpoint({
   method: 'POST',
-  path: '/api/visits/:visit/photos',
+  path: '/api/visits/:visit/attachments',
   access: anyRole,
-  summary: 'Keep a photo of a visit, scaled down on the device; sent twice, it is kept once',
+  summary: 'Keep a photo, scaled down on the device, or a voice note of a visit; sent twice, it is kept once',
   params: visitParam,
   body: z.object({
     id: Id,
     takenAt: Instant,
-    /** JPEG in base64, without a data prefix. */
-    jpeg: z
+    type: z.enum(ATTACHMENT_TYPES),
+    /** The file in base64, without a data prefix. */
+    content: z
       .string()
-      .regex(/^[A-Za-z0-9+/]+={0,2}$/, 'The photo is not base64.')
-      .max(PHOTO_LIMIT, 'The photo is too large: scale it down to 1600 points.'),
+      .regex(/^[A-Za-z0-9+/]+={0,2}$/, 'The file is not base64.')
+      .max(ATTACHMENT_LIMIT, 'The file is too large: scale a photo down to 1600 points, speak three minutes at most.'),
   }),
   response: z.object({ id: Id }),
 });
 
-export const photo = endpoint({
+export const attachment = endpoint({
   method: 'GET',
-  path: '/api/photos/:photo',
+  path: '/api/attachments/:attachment',
   access: anyRole,
-  summary: 'A photo of a visit that one may see',
-  params: z.object({ photo: Id }),
-  response: z.object({ id: Id, visit: Id, takenAt: Instant, jpeg: z.string() }),
+  summary: 'A photo or voice note of a visit that one may see',
+  params: z.object({ attachment: Id }),
+  response: z.object({ id: Id, visit: Id, takenAt: Instant, type: z.enum(ATTACHMENT_TYPES), content: z.string() }),
 });
 
 const AskedQuestion = z.object({
@@ -271,6 +288,86 @@ export const liveSessionStream = endpoint({
   params: sessionParam,
   response: LiveSession,
   streams: true,
+});
+
+const Task = z.object({
+  id: Id,
+  hiveNumber: z.string(),
+  what: z.string(),
+  from: CivilDate,
+  due: CivilDate,
+  bring: z.string().nullable(),
+  /** The visit that left it. */
+  visit: Id,
+  settled: z.object({ by: z.string(), at: Instant }).nullable(),
+});
+
+export const yardBook = endpoint({
+  method: 'GET',
+  path: '/api/yard-book',
+  access: field,
+  summary: 'What visits left to be done, stray comb with its causes, wax saved, and how hives changed',
+  response: z.object({
+    zone: z.string(),
+    today: CivilDate,
+    tasks: list(Task),
+    strayCombs: list(
+      z.object({
+        visit: Id,
+        hiveNumber: z.string(),
+        at: Instant,
+        where: z.string(),
+        content: z.string(),
+        cause: z.string(),
+        mend: z.string(),
+        removed: z.boolean(),
+      }),
+    ),
+    /** Scraps by session day, kg, the latest first. */
+    scraps: list(z.object({ date: CivilDate, kg: z.number(), hives: list(z.string()) })),
+    /** How stuck each hive was when it was noted last, 0 free to 3 glued solid. */
+    stuck: list(z.object({ hiveNumber: z.string(), part: z.string(), grade: z.int(), says: z.string(), at: Instant })),
+    stackChanges: list(
+      z.object({ visit: Id, hiveNumber: z.string(), at: Instant, words: z.string(), reason: z.string() }),
+    ),
+  }),
+});
+
+export const settleTask = endpoint({
+  method: 'POST',
+  path: '/api/yard-book/tasks/:task',
+  access: field,
+  summary: 'Say that a task is done, or not after all',
+  params: z.object({ task: Id }),
+  body: z.object({ done: z.boolean() }),
+  response: z.object({ kept: z.literal(true) }),
+});
+
+export const predictions = endpoint({
+  method: 'GET',
+  path: '/api/predictions',
+  access: anyRole,
+  summary: 'How well each trainee predicted sides before they were turned, visit by visit; trainees see their own',
+  response: z.object({
+    zone: z.string(),
+    people: list(
+      z.object({
+        id: Id,
+        name: z.string(),
+        visits: list(
+          z.object({
+            visit: Id,
+            hiveNumber: z.string(),
+            at: Instant,
+            guesses: z.int(),
+            /** Mean score of the visit, 0 to 1. */
+            score: z.number(),
+            missed: list(z.string()),
+          }),
+        ),
+      }),
+    ),
+  }),
 });
 
 const StoredComb = z.object({

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { ROLES as HIVE_ROLES } from '@brave-comb/core/inspection';
 import { DEPTHS, HINDRANCES } from '@brave-comb/core/weather';
 import { ROLES, endpoint } from './endpoint';
-import { WeighedLayer } from './equipment';
+import { Standing, WeighedLayer } from './equipment';
 import { FrameSides } from './inspection-sides';
 import { CivilDate, Id, Instant, Share, Span, field, list } from './parts';
 
@@ -64,8 +64,6 @@ export const PlanReasons = z.object({
 });
 export type PlanReasons = z.output<typeof PlanReasons>;
 
-const Mark = z.object({ role: z.enum(HIVE_ROLES), x: z.number(), y: z.number() });
-
 export const GroupSheet = z.object({
   group: Name,
   size: z.int(),
@@ -108,14 +106,7 @@ export const GroupSheet = z.object({
   /** Parts to be lifted off, and where they are set down. */
   lifting: list(z.string()),
   /** Where everybody stands, metres east and north of the hive; `null` while it is not known how the hive faces. */
-  standing: z
-    .object({
-      faces: z.number(),
-      marks: list(Mark),
-      neighbours: list(z.object({ number: z.string(), x: z.number(), y: z.number(), faces: z.number() })),
-      says: list(z.string()),
-    })
-    .nullable(),
+  standing: Standing.nullable(),
 });
 export type GroupSheet = z.output<typeof GroupSheet>;
 

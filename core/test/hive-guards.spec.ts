@@ -53,6 +53,7 @@ const facts = (entries: readonly VisitEntry[], more: Partial<GuardFacts> = {}): 
   suspicion: null,
   late: false,
   foodAbove: false,
+  robbingSeason: false,
   frames: { brood: 11, 'super 1': 10 },
   ...more,
 });

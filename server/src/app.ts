@@ -45,6 +45,7 @@ export function buildApp(context: Context, config: Config): Express {
           'script-src': ["'self'"],
           'style-src': ["'self'", "'unsafe-inline'"],
           'img-src': ["'self'", 'data:'],
+          'media-src': ["'self'", 'data:'],
           'font-src': ["'self'"],
           'connect-src': ["'self'"],
           'frame-ancestors': ["'none'"],

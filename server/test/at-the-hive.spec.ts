@@ -120,15 +120,17 @@ describe('questions and photos', () => {
   const photo = uuid();
 
   it('keeps a photo once and gives it only to those who may see the visit', async () => {
-    const send = (jpeg: string, agent = salma) =>
-      agent.post(pathOf(endpoints.keepPhoto, { visit })).send({ id: photo, takenAt: '2026-05-14T12:20:00Z', jpeg });
+    const send = (content: string, agent = salma) =>
+      agent
+        .post(pathOf(endpoints.keepAttachment, { visit }))
+        .send({ id: photo, takenAt: '2026-05-14T12:20:00Z', type: 'image/jpeg', content });
     await send(JPEG).expect(200);
     await send(JPEG).expect(200);
     await send(Buffer.from('no photo at all').toString('base64')).expect(422);
-    const { body } = await morag.get(pathOf(endpoints.photo, { photo })).expect(200);
-    expect((body as { jpeg: string }).jpeg).toBe(JPEG);
+    const { body } = await morag.get(pathOf(endpoints.attachment, { attachment: photo })).expect(200);
+    expect((body as { content: string }).content).toBe(JPEG);
     const stranger = await school.signIn('chloe');
-    expect((await stranger.get(pathOf(endpoints.photo, { photo }))).status).toBe(404);
+    expect((await stranger.get(pathOf(endpoints.attachment, { attachment: photo }))).status).toBe(404);
   });
 
   it('puts what was asked on the list, answers it, and takes it off again with its entry', async () => {

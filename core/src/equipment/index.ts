@@ -2,4 +2,5 @@ export * from './boxes';
 export * from './frames';
 export * from './hive-types';
 export * from './stack';
+export * from './stack-change';
 export * from './weights';

@@ -1,9 +1,12 @@
 import { BOXES, type BoxKindId } from './boxes';
 import type { FrameKindId } from './frames';
 
+/** Parts that hold no frames. A spacer is an empty rim that gives room above the frames. */
+export const PLAIN_PARTS = ['floor', 'excluder', 'escape', 'spacer', 'feeder', 'crown-board', 'roof'] as const;
+
 /** One part of a hive as it stands. `id` names it within its hive ("brood box", "super 1"). */
 export type Layer =
-  | { readonly id: string; readonly kind: 'floor' | 'excluder' | 'feeder' | 'crown-board' | 'roof' }
+  | { readonly id: string; readonly kind: (typeof PLAIN_PARTS)[number] }
   | {
       readonly id: string;
       readonly kind: 'box';

@@ -11,6 +11,8 @@ export type ClosingTask =
 const partChecks = (layer: Layer): readonly CheckId[] => {
   if (layer.kind === 'excluder') return ['wires across'];
   if (layer.kind === 'feeder') return ['feeder on'];
+  if (layer.kind === 'escape') return ['escape up'];
+  if (layer.kind === 'spacer') return ['spacer out'];
   return isBox(layer) && BOXES[layer.box].role === 'super' ? ['even supers'] : [];
 };
 

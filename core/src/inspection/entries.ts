@@ -1,7 +1,9 @@
+import type { StackChange } from '../equipment';
 import type { BeeSign } from './signs';
 import type { CheckId } from './checks';
 import type { CombMove } from './combs';
 import type { Letter } from './contents';
+import type { DefectId, RepairBy } from './defects';
 import type { FindingId } from './findings';
 import type { FrameSide, SideAddress } from './frame-side';
 import type { GuardId } from './guard-ids';
@@ -12,6 +14,8 @@ import type { EvidenceId } from './questions';
 import type { Role } from './roles';
 import type { Spot } from './spots';
 import type { StepId, VisitDepth } from './steps';
+import type { Reaction } from './sting-watch';
+import type { StrayCause, StrayContent, StrayPlace } from './stray-comb';
 
 export const SMOKE_PLACES = ['entrance', 'under the lid', 'between boxes', 'over the frames'] as const;
 export const STOP_REASONS = ['question answered', 'time', 'weather', 'temper', 'people', 'finding', 'other'] as const;
@@ -119,6 +123,33 @@ export type EntryBody =
   | { readonly kind: 'mood noted'; readonly mood: number }
   | { readonly kind: 'sign noticed'; readonly sign: BeeSign }
   | { readonly kind: 'sting counted'; readonly person: string | null }
+  | { readonly kind: 'sting asked after'; readonly person: string; readonly reaction: Reaction }
+  | {
+      readonly kind: 'stack changed';
+      readonly change: StackChange;
+      readonly reason: string;
+    }
+  | {
+      readonly kind: 'defect noted';
+      readonly part: string;
+      readonly defect: DefectId;
+      /** What was done for now; empty when nothing was. */
+      readonly forNow: string;
+      readonly until: RepairBy;
+    }
+  | {
+      readonly kind: 'stray comb noted';
+      readonly part: string;
+      readonly place: StrayPlace;
+      readonly content: StrayContent;
+      readonly cause: StrayCause;
+      readonly removed: boolean;
+    }
+  | {
+      /** A task from an earlier visit, done or not after all. */ readonly kind: 'task settled';
+      readonly task: string;
+      readonly done: boolean;
+    }
   | {
       readonly kind: 'incident noted';
       readonly what: (typeof INCIDENTS)[number];
@@ -147,6 +178,13 @@ export type EntryBody =
       readonly kind: 'photo taken';
       readonly photo: string;
       readonly of: (typeof PHOTO_SUBJECTS)[number];
+      readonly spot: Spot | null;
+    }
+  | {
+      /** Something said instead of written. */
+      readonly kind: 'voice recorded';
+      readonly recording: string;
+      readonly seconds: number;
       readonly spot: Spot | null;
     }
   | { readonly kind: 'guard overridden'; readonly guard: GuardId; readonly reason: string }

@@ -6,6 +6,7 @@ export const GUARD_IDS = [
   'smoke first',
   'centre frame first',
   'food above',
+  'keep covered',
   'queen on this frame',
   'queen or brood on it',
   'doubtful frame',

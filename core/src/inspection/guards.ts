@@ -38,6 +38,8 @@ export interface GuardFacts {
   readonly late: boolean;
   /** Food lies above the frames: fondant, sugar, a patty. */
   readonly foodAbove: boolean;
+  /** Nothing to gather: they rob. */
+  readonly robbingSeason: boolean;
   /** Frames left to right in the box that is read, and whether combs hang free. */
   readonly frames: Readonly<Record<string, number>>;
 }
@@ -128,7 +130,7 @@ function smokeFirst(box: string, { record }: GuardFacts): Guard | null {
 }
 
 function lifting({ box, frame }: Extract<Deed, { do: 'lift frame' }>, facts: GuardFacts): readonly (Guard | null)[] {
-  const { record, frames, foodAbove } = facts;
+  const { record, frames, foodAbove, robbingSeason } = facts;
   const count = frames[box] ?? 0;
   const before =
     record.exposures.some((each) => each.box === box) ||
@@ -136,7 +138,14 @@ function lifting({ box, frame }: Extract<Deed, { do: 'lift frame' }>, facts: Gua
     record.aside.some((each) => each.box === box) ||
     Object.values(record.sides).some(({ address }) => address.box === box);
   const queen = record.queen?.address;
+  const wasps = record.measures.some(({ measure }) => measure.what === 'wasps' && measure.aMinute > 0);
   return [
+    guard(
+      !before && (robbingSeason || wasps || record.outside.before?.intruders === true),
+      'keep covered',
+      'warns',
+      'They rob now: cloth over all but this frame, honey never open, no drop of syrup, close early.',
+    ),
     guard(
       !before && frame !== 1 && frame !== count,
       'centre frame first',

@@ -1,6 +1,8 @@
 import type { CombMove } from './combs';
+import type { StackChange } from '../equipment';
 import type { BoxSummary, EntryBody, Summary, VisitEntry } from './entries';
-import { type FrameSide, type SideAddress, sideKey } from './frame-side';
+import type { Letter } from './contents';
+import { type FrameSide, type SideAddress, setEighths, shows, sideKey, toggleTrace } from './frame-side';
 import type { OutsideLook } from './outside';
 import type { EvidenceId } from './questions';
 import type { Role } from './roles';
@@ -79,12 +81,20 @@ export interface VisitRecord {
   /** What the bees showed, stings among it. */
   readonly signs: readonly NotedSign[];
   readonly stings: readonly Noted<'sting counted'>[];
+  /** Answers of those who were stung. */
+  readonly stingsAskedAfter: readonly Noted<'sting asked after'>[];
   readonly incidents: readonly Noted<'incident noted'>[];
+  readonly stackChanges: readonly Noted<'stack changed'>[];
+  readonly defects: readonly Noted<'defect noted'>[];
+  readonly strayCombs: readonly Noted<'stray comb noted'>[];
+  /** Latest word on each task of an earlier visit. */
+  readonly tasks: readonly Noted<'task settled'>[];
   /** Latest judgement of each trainee in each skill. */
   readonly judgements: readonly Noted<'skill judged'>[];
   readonly notes: readonly Noted<'note written'>[];
   readonly questions: readonly Noted<'question asked'>[];
   readonly photos: readonly Noted<'photo taken'>[];
+  readonly recordings: readonly Noted<'voice recorded'>[];
   readonly overrides: readonly Noted<'guard overridden'>[];
   readonly summary: Summary | null;
   readonly closed: Noted<'visit closed'> | null;
@@ -128,11 +138,17 @@ const BLANK: VisitRecord = {
   moods: [],
   signs: [],
   stings: [],
+  stingsAskedAfter: [],
   incidents: [],
+  stackChanges: [],
+  defects: [],
+  strayCombs: [],
+  tasks: [],
   judgements: [],
   notes: [],
   questions: [],
   photos: [],
+  recordings: [],
   overrides: [],
   summary: null,
   closed: null,
@@ -254,6 +270,7 @@ function apply(record: Draft, entry: VisitEntry): void {
       break;
     case 'confirmed afterwards':
       record.confirmed = [...record.confirmed, { id, at, by, ...body }];
+      confirm(record, body.address, body.letter, body.there);
       break;
     case 'queen accounted for':
       record.queenAccounted = { id, at, by, ...body };
@@ -278,6 +295,22 @@ function apply(record: Draft, entry: VisitEntry): void {
       record.stings = [...record.stings, { id, at, by, ...body }];
       record.signs = [...record.signs, { sign: 'sting', at }];
       break;
+    case 'sting asked after':
+      record.stingsAskedAfter = [...record.stingsAskedAfter, { id, at, by, ...body }];
+      break;
+    case 'stack changed':
+      record.stackChanges = [...record.stackChanges, { id, at, by, ...body }];
+      if (body.change.do === 'take') record.partsOff = partsLeft(record.partsOff, body.change.part);
+      break;
+    case 'defect noted':
+      record.defects = [...record.defects, { id, at, by, ...body }];
+      break;
+    case 'stray comb noted':
+      record.strayCombs = [...record.strayCombs, { id, at, by, ...body }];
+      break;
+    case 'task settled':
+      record.tasks = [...without(record.tasks, (each) => each.task === body.task), { id, at, by, ...body }];
+      break;
     case 'incident noted':
       record.incidents = [...record.incidents, { id, at, by, ...body }];
       break;
@@ -295,6 +328,9 @@ function apply(record: Draft, entry: VisitEntry): void {
       break;
     case 'photo taken':
       record.photos = [...record.photos, { id, at, by, ...body }];
+      break;
+    case 'voice recorded':
+      record.recordings = [...record.recordings, { id, at, by, ...body }];
       break;
     case 'guard overridden':
       record.overrides = [...record.overrides, { id, at, by, ...body }];
@@ -344,6 +380,22 @@ function applyReading(record: Draft, reading: SideReading, seen: string | null):
   record.conflicts = open;
   keep(record, reading);
 }
+
+const partsLeft = (parts: readonly string[], gone: string) => without(parts, (part) => part === gone);
+
+/** What a photo showed later changes the reading it belongs to: a content there at least as a few cells, or not at all. */
+function confirm(record: Draft, address: SideAddress, letter: Letter, there: boolean): void {
+  const key = sideKey(address);
+  const reading = record.sides[key];
+  if (!reading || shows(reading.side, letter) === there) return;
+  const cleared = setEighths(reading.side, letter, 0);
+  const side = there || cleared.trace.includes(letter) ? toggleTrace(cleared, letter) : cleared;
+  record.sides = { ...record.sides, [key]: { ...reading, side } };
+}
+
+/** Changes of the hive's parts, in order. */
+export const changesOf = (record: VisitRecord): readonly StackChange[] =>
+  record.stackChanges.map(({ change }) => change);
 
 function settle(record: Draft, address: SideAddress, entry: string): void {
   const key = sideKey(address);

@@ -67,3 +67,38 @@ export function temperScore(moods: readonly number[], signs: readonly NotedSign[
   const hot = followed || (stings * 10) / Math.max(10, minutes) > 1;
   return Math.min(5, Math.max(1, ...moods) + (hot ? 1 : 0));
 }
+
+/** What a line of temper scores says about a colony. */
+export interface TemperTrend {
+  readonly suitsNovices: boolean;
+  readonly says: string;
+}
+
+const NOVICES = 2.5;
+const HOT = 4;
+
+/**
+ * Reads the temper of a colony over its last visits. One bad day is weather or a dearth; the same again is the stock.
+ *
+ * @param scores temper at each visit, 1 to 5, oldest first
+ * @returns whether novices may work it, and what it means for raising queens. Common practice
+ * @example temperTrend([2, 2, 1]).suitsNovices // true
+ */
+export function temperTrend(scores: readonly number[]): TemperTrend {
+  const last = scores.at(-1);
+  if (last === undefined) return { suitsNovices: false, says: 'No temper noted yet: experienced hands first.' };
+  const recent = scores.slice(-3);
+  const mean = recent.reduce((sum, score) => sum + score, 0) / recent.length;
+  const line = `Temper ${scores.join(', ')}`;
+  if (recent.filter((score) => score >= HOT).length >= 2)
+    return { suitsNovices: false, says: `${line}: hot again. No novices, no daughters of this queen.` };
+  const before = recent.slice(0, -1);
+  if (before.length > 0 && last - before.reduce((sum, score) => sum + score, 0) / before.length >= 1.5)
+    return { suitsNovices: false, says: `${line}: rising. Queen, dearth, robbing or weather?` };
+  if (mean <= NOVICES && last < HOT)
+    return {
+      suitsNovices: true,
+      says: `${line}: suits novices${recent.length === 3 && Math.max(...recent) <= 2 ? ', worth breeding from for temper' : ''}.`,
+    };
+  return { suitsNovices: false, says: `${line}: for practised hands.` };
+}

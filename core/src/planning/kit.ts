@@ -4,7 +4,7 @@ export interface KitNeed {
   readonly trainees: number;
   readonly supervisors: number;
   /** What is due at each hive, in the words of the follow-up. */
-  readonly jobs: readonly { readonly hive: string; readonly question: string }[];
+  readonly jobs: readonly { readonly hive: string; readonly question: string; readonly bring?: string | null }[];
   /** Boxes and covers to be set down. */
   readonly liftedParts: number;
 }
@@ -52,5 +52,15 @@ export function kitList(need: KitNeed): readonly KitLine[] {
     const hives = [...new Set(need.jobs.filter((job) => when.test(job.question)).map((job) => job.hive))];
     return { count: hives.length, what: hives.length === 1 ? one : many, hives };
   });
-  return [...common, ...special.filter((line) => line.count > 0)];
+  const brings = [...new Set(need.jobs.flatMap(({ bring }) => bring ?? []))].map((what): KitLine => {
+    const hives = [...new Set(need.jobs.filter(({ bring }) => bring === what).map(({ hive }) => hive))];
+    return { count: hives.length, what, hives };
+  });
+  return [...common, ...special.filter((line) => line.count > 0), ...brings];
 }
+
+/** What the jobs of one hive ask to be brought to it, with what a first opening may need. */
+export const kitForHive = (jobs: KitNeed['jobs']): readonly string[] => {
+  const lines = kitList({ groups: 1, trainees: 0, supervisors: 0, jobs, liftedParts: 0 });
+  return lines.filter(({ hives }) => hives.length > 0).map(({ what }) => what);
+};

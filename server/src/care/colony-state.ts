@@ -60,13 +60,13 @@ export function recordFrom(read: ColonyRead, date: string): ColonyRecord | null 
   if (nest.sidesRead === 0) return null;
   return {
     date,
-    bees: nest.framesOfBees?.value ?? nestBoxes(read.visit.stack).reduce((sum, box) => sum + box.frames, 0) * 0.6,
+    bees: nest.framesOfBees?.value ?? nestBoxes(read.stack).reduce((sum, box) => sum + box.frames, 0) * 0.6,
     eggs: nest.eggs.value,
     larvae: nest.larvae.value,
     sealed: nest.sealedWorker.value,
     drone: nest.sealedDrone.value,
     storesKg: nest.storesKg.value,
-    frames: nestBoxes(read.visit.stack).reduce((sum, box) => sum + box.frames, 0),
+    frames: nestBoxes(read.stack).reduce((sum, box) => sum + box.frames, 0),
   };
 }
 

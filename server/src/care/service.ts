@@ -1,14 +1,23 @@
 import { type Decision, type Input, type Output, type Review, type endpoints } from '@brave-comb/contract';
 import { type Advice, type ColonyFacts, adviseColony, readFinding } from '@brave-comb/core/care';
+import { adultsDue } from '@brave-comb/core/biology';
 import { FRAMES, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf, supers } from '@brave-comb/core/equipment';
 import {
   type FrameSides,
   type Letter,
+  type VisitRecord,
   changesInWords,
   compareColonies,
   frameChange,
   framesWithCells,
+  eggsWouldShow,
   nectarAmongBrood,
+  queenStatus,
+  seenEnough,
+  spotText,
+  sumsOf,
+  temperTrend,
+  toldVisit,
 } from '@brave-comb/core/inspection';
 import { inBloom } from '@brave-comb/core/season';
 import { skillOf } from '@brave-comb/core/skills';
@@ -18,6 +27,7 @@ import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
 import { siteById } from '../equipment/store';
 import { type ColonyRead, readColony } from '../inspection/colony-read';
+import { temperOf, tempersOf } from '../inspection/visit-facts';
 import { type NamedVisit, visitBefore, visitById, visitsOfSession } from '../inspection/store';
 import { peopleOf, practiceOf } from '../people/store';
 import { Refusal, notFound } from '../problem';
@@ -89,7 +99,7 @@ async function factsOf(
       sides(frame).some((side) => side.doubtful) ? [index + 1] : [],
     ),
     nectarAmongBrood: nectarAmongBrood(now.frames),
-    supers: supers(visit.stack).length,
+    supers: supers(now.stack).length,
     superFill: now.superFill,
     inBloom: inBloom(season?.bloom ?? [], today),
     poorDays: season && poorDaysAfter(season.forecast.ensemble, season.site, practice.limits, today),
@@ -115,7 +125,7 @@ const shownFollowUp = (row: NumberedFollowUp) => ({
   question: row.question,
   from: row.from_date,
   due: row.due,
-  done: row.answered_by !== null,
+  done: row.answered_by !== null || Boolean(row.settled_at),
 });
 
 /** A visit beside the one before it, with advice, decisions and follow-ups. Trainees see their own judgements only. */
@@ -128,15 +138,8 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
     visitsOfSession(db, actor.school, visit.session),
   ]);
   const judgements = now.record.judgements.filter((each) => actor.role !== 'trainee' || each.trainee === actor.id);
-  const names = new Map(
-    (
-      await peopleOf(
-        db,
-        actor.school,
-        judgements.flatMap((each) => [each.trainee, each.by]),
-      )
-    ).map((each) => [each.id, each.name]),
-  );
+  const names = new Map((await peopleOf(db, actor.school, peopleIn(now.record))).map((each) => [each.id, each.name]));
+  const named = (id: string) => names.get(id) ?? 'somebody';
   const nextRow = siblings[siblings.findIndex((each) => each.id === visit.id) + 1];
   const next = nextRow ? await visitById(db, actor, nextRow.id) : undefined;
   return {
@@ -170,10 +173,101 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
       by: names.get(each.by) ?? '',
       at: each.at,
     })),
-    notes: actor.role === 'trainee' ? [] : now.record.notes.map((each) => each.text),
+    told: toldVisit(shownTo(actor, now.record), named).map(({ title, lines }) => ({ title, lines: [...lines] })),
+    sums: [
+      ...sumsOf({
+        stack: now.stack,
+        record: now.record,
+        nest: now.nest,
+        last: last && {
+          days: daysBetween(dateAt(visit.zone, last.visit.started_at), dateAt(visit.zone, visit.started_at)),
+          sides: Object.values(last.record.sides),
+        },
+        expectedBees: (last && (await expectedAt(context, visit, last))?.bees) ?? null,
+      }),
+    ],
+    queen: queenOf(visit, now),
+    youngBees: adultsDue(now.nest.workerCells).map((bees) => Math.round(bees)),
+    temper: temperTrend([
+      ...(await tempersOf(context, { id: visit.hive, school: visit.school }, visit.started_at)),
+      ...[temperOf(now.record)].filter((each) => each !== null),
+    ]).says,
+    box: now.box.id,
+    attachments: [
+      ...now.record.photos.map(({ photo, at, by, of, spot }) => ({
+        id: photo,
+        kind: 'photo' as const,
+        at,
+        by: named(by),
+        of,
+        seconds: null,
+        spot,
+        where: spot ? spotText(spot) : 'the whole hive',
+      })),
+      ...now.record.recordings.map(({ recording, at, by, seconds, spot }) => ({
+        id: recording,
+        kind: 'voice' as const,
+        at,
+        by: named(by),
+        of: 'voice note',
+        seconds,
+        spot,
+        where: spot ? spotText(spot) : 'the whole hive',
+      })),
+    ],
     mayDecide: actor.role !== 'trainee',
     next: next ? { visit: next.id, hive: next.hive_number, group: next.group_name } : null,
   };
+}
+
+/** Everybody who is named in a visit. */
+function peopleIn(record: VisitRecord): readonly string[] {
+  const by = [...record.notes, ...record.photos, ...record.recordings, ...record.questions, ...record.overrides];
+  const of = [
+    ...record.roles,
+    ...record.checks,
+    ...record.stings,
+    ...record.incidents,
+    ...record.guesses,
+    ...record.traineeReadings,
+    ...record.questions,
+  ];
+  return [
+    ...new Set([
+      ...record.judgements.flatMap((each) => [each.trainee, each.by]),
+      ...by.map((each) => each.by),
+      ...of.flatMap(({ person }) => person ?? []),
+    ]),
+  ];
+}
+
+/** Nobody's health, guesses or readings but a trainee's own are for a trainee. */
+function shownTo(actor: Actor, record: VisitRecord): VisitRecord {
+  if (actor.role !== 'trainee') return record;
+  const own = <T extends { readonly person: string | null }>(list: readonly T[]) =>
+    list.filter(({ person }) => person === null || person === actor.id);
+  return {
+    ...record,
+    checks: own(record.checks),
+    stings: own(record.stings),
+    stingsAskedAfter: own(record.stingsAskedAfter),
+    incidents: own(record.incidents),
+    guesses: own(record.guesses),
+    traineeReadings: own(record.traineeReadings),
+    notes: [],
+    overrides: [],
+  };
+}
+
+function queenOf(visit: NamedVisit, now: ColonyRead): Review['queen'] {
+  const nest = seenEnough(now.record, visit.questions, now.box.id, now.box.frames, null);
+  const { verdict, says, laid } = queenStatus({
+    date: dateAt(visit.zone, visit.started_at),
+    sides: Object.values(now.record.sides).map(({ side }) => side),
+    eggsLookedFor: eggsWouldShow(now.record) && nest.framesToGo === 0,
+    virginSeen: now.record.findings.some(({ finding, found }) => finding === 'virgin queen' && found),
+  });
+  return { verdict, says, laid };
 }
 
 /** What was found, read against what the season led one to expect. */

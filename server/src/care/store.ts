@@ -15,6 +15,12 @@ export interface FollowUpRow {
   /** Season event that it comes from. */
   readonly event?: string | null;
   readonly bring?: string | null;
+  /** Key of the task of a visit; a task stays until somebody settles it. */
+  readonly task?: string | null;
+  readonly settled_at?: Date | null;
+  readonly settled_by?: string | null;
+  /** Visit during which it was settled. */
+  readonly settled_in?: string | null;
 }
 export type NumberedFollowUp = FollowUpRow & { readonly hive_number: string };
 
@@ -47,6 +53,7 @@ export const openFollowUps = (db: Knex, school: string, hives: readonly string[]
     .where({ school })
     .whereIn('hive', hives)
     .whereNull('answered_by')
+    .whereNull('settled_at')
     .orderBy('due')
     .select();
 
@@ -88,6 +95,7 @@ export async function answerFollowUps(
   await db<FollowUpRow>('follow_ups')
     .where({ school: visit.school, hive: visit.hive })
     .whereNull('answered_by')
+    .whereNull('task')
     .where('from_date', '<=', closedOn)
     .where((open) => {
       void open.whereNull('visit').orWhereNot('visit', visit.id);

@@ -82,18 +82,3 @@ export const answersAt = (db: Knex, school: string, hive: string, count: number)
     .orderBy('answered_at', 'desc')
     .limit(count)
     .select<{ text: string; answer: string }[]>('asked_questions.text', 'asked_questions.answer');
-
-export interface PhotoRow {
-  readonly id: string;
-  readonly school: string;
-  readonly visit: string;
-  readonly by_person: string;
-  readonly taken_at: Date;
-  readonly jpeg: Buffer;
-}
-
-/** Keeps a photo once. */
-export const insertPhoto = (db: Knex, row: PhotoRow) => db('photos').insert(row).onConflict('id').ignore();
-
-export const photoById = (db: Knex, school: string, id: string): Promise<PhotoRow | undefined> =>
-  db<PhotoRow>('photos').where({ school, id }).first();

@@ -1,19 +1,11 @@
-import type { AskedQuestion, Input, Output, endpoints } from '@brave-comb/contract';
+import type { AskedQuestion, Output, endpoints } from '@brave-comb/contract';
 import type { VisitRecord } from '@brave-comb/core/inspection';
 import type { Knex } from 'knex';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
-import { Refusal, notFound } from '../problem';
-import {
-  type NamedQuestion,
-  insertPhoto,
-  keepAnswer,
-  photoById,
-  questionById,
-  questionsFor,
-  replaceQuestions,
-} from './asked-store';
-import { type NamedVisit, visitById } from './store';
+import { notFound } from '../problem';
+import { type NamedQuestion, keepAnswer, questionById, questionsFor, replaceQuestions } from './asked-store';
+import type { NamedVisit } from './store';
 
 const MOST = 200;
 
@@ -68,33 +60,3 @@ export const projectQuestions = (trx: Knex, visit: NamedVisit, { questions }: Vi
       sure,
     })),
   );
-
-/** First bytes of a JPEG. */
-const JPEG = Buffer.from([0xff, 0xd8, 0xff]);
-
-export async function keepPhoto(
-  { db }: Context,
-  actor: Actor,
-  visit: string,
-  { id, takenAt, jpeg }: Input<(typeof endpoints)['keepPhoto']>['body'],
-): Promise<{ id: string }> {
-  if (!(await visitById(db, actor, visit))) throw notFound('visit');
-  const bytes = Buffer.from(jpeg, 'base64');
-  if (!bytes.subarray(0, 3).equals(JPEG))
-    throw new Refusal(422, 'not a photo', 'This is no JPEG photo. Take the photo again.');
-  await insertPhoto(db, {
-    id,
-    school: actor.school,
-    visit,
-    by_person: actor.id,
-    taken_at: new Date(takenAt),
-    jpeg: bytes,
-  });
-  return { id };
-}
-
-export async function photo({ db }: Context, actor: Actor, id: string): Promise<Output<(typeof endpoints)['photo']>> {
-  const row = await photoById(db, actor.school, id);
-  if (!row || !(await visitById(db, actor, row.visit))) throw notFound('photo');
-  return { id, visit: row.visit, takenAt: iso(row.taken_at), jpeg: row.jpeg.toString('base64') };
-}

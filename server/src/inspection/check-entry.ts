@@ -1,5 +1,5 @@
 import type { Role } from '@brave-comb/contract';
-import { isBox, type Stack } from '@brave-comb/core/equipment';
+import { type HiveTypeId, type Stack, isBox, stackProblem } from '@brave-comb/core/equipment';
 import { type SideAddress, type VisitEntry, sideProblem } from '@brave-comb/core/inspection';
 import { skillOf } from '@brave-comb/core/skills';
 import { Refusal } from '../problem';
@@ -7,6 +7,8 @@ import { Refusal } from '../problem';
 /** What entries of one visit are held against. */
 export interface EntryRules {
   readonly hive: string;
+  readonly type: HiveTypeId;
+  /** The hive as it stands now, with parts that were taken away during the visit. */
   readonly stack: Stack;
   /** First day of the colony, civil date. */
   readonly colonySince: string;
@@ -18,6 +20,8 @@ export interface EntryRules {
   readonly role: Role;
   /** Hives of the site. */
   readonly hives: ReadonlySet<string>;
+  /** Tasks that earlier visits left at this hive. */
+  readonly tasks: ReadonlySet<string>;
 }
 
 /** What stays with supervisors, also when a trainee keeps the record. */
@@ -26,6 +30,7 @@ const BY_SUPERVISORS: ReadonlySet<string> = new Set([
   'reading settled',
   'guard overridden',
   'visit closed',
+  'stack changed',
 ]);
 
 /** A device's clock may run ahead this far. */
@@ -100,6 +105,16 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
         return refuse('unknown skill', `The checklist has no skill called ${body.skill}. Choose one of the checklist.`);
       }
       return inGroup(body.trainee, rules);
+    case 'sting asked after':
+      return withGroup(body.person, rules);
+    case 'stack changed': {
+      const wrong = stackProblem(rules.type, rules.stack, body.change);
+      return wrong ? refuse('does not fit', wrong) : null;
+    }
+    case 'task settled':
+      return rules.tasks.has(body.task)
+        ? null
+        : refuse('unknown task', 'This hive has no such task any more. Load the visit again.');
     case 'sting counted':
     case 'incident noted':
       return body.person === null ? null : withGroup(body.person, rules);

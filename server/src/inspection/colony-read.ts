@@ -1,10 +1,11 @@
-import { type BoxLayer, type Stack, isBox, nestBoxes, supers } from '@brave-comb/core/equipment';
+import { type BoxLayer, type Stack, isBox, nestBoxes, stackAfter, supers } from '@brave-comb/core/equipment';
 import {
   type ColonyEstimate,
   type FrameSides,
   type VisitRecord,
   estimateColony,
   framesOf,
+  changesOf,
   recordOf,
   withUnread,
 } from '@brave-comb/core/inspection';
@@ -15,6 +16,8 @@ import { type VisitRow, entriesOf, lastSeq } from './store';
 export interface ColonyRead {
   readonly visit: VisitRow;
   readonly record: VisitRecord;
+  /** The hive as the visit left it. */
+  readonly stack: Stack;
   readonly box: BoxLayer;
   /** Frames of the box that was read. */
   readonly frames: readonly FrameSides[];
@@ -47,19 +50,19 @@ export async function readColony(db: Knex, visit: VisitRow): Promise<ColonyRead>
 async function sumUp(db: Knex, visit: VisitRow): Promise<ColonyRead> {
   const record = recordOf(await entriesOf(db, visit.id));
   const readings = Object.values(record.sides);
-  const box = boxOf(visit.stack, visit.box);
+  const stack = stackAfter(visit.stack, changesOf(record));
+  const box = boxOf(stack, visit.box);
   const nest = estimateColony(
-    nestBoxes(visit.stack).flatMap((layer) =>
-      withUnread({ layer, frames: framesOf(readings, layer.id, layer.frames) }),
-    ),
+    nestBoxes(stack).flatMap((layer) => withUnread({ layer, frames: framesOf(readings, layer.id, layer.frames) })),
   );
   return {
     visit,
     record,
+    stack,
     box,
     frames: framesOf(readings, box.id, box.frames),
     nest,
-    superFill: superFillOf(visit.stack, record),
+    superFill: superFillOf(stack, record),
   };
 }
 

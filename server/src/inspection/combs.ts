@@ -1,5 +1,5 @@
 import type { Output, VisitFile, endpoints } from '@brave-comb/contract';
-import { type Stack, isBox } from '@brave-comb/core/equipment';
+import { BOXES, type Stack, isBox } from '@brave-comb/core/equipment';
 import {
   type Comb,
   type CombPlace,
@@ -65,6 +65,13 @@ export async function combsFound(
     }),
   );
 }
+
+/** Boxes with as many frames as combs are known to stand in them: some left, some came, since the hive was set up. */
+export const framesAsCombs = (stack: Stack, found: Found): Stack =>
+  stack.map((layer) => {
+    const combs = isBox(layer) ? found[layer.id]?.length : undefined;
+    return isBox(layer) && combs ? { ...layer, frames: Math.min(combs, BOXES[layer.box].frames) } : layer;
+  });
 
 export const combsListed = (found: Found): VisitFile['combs'] =>
   Object.entries(found).map(([box, combs]) => ({ box, combs: [...combs] }));

@@ -1,6 +1,15 @@
 import type { LiveSession, LiveVisit } from '@brave-comb/contract';
-import { isBox, nestBoxes } from '@brave-comb/core/equipment';
-import { type VisitRecord, readClock, recordOf, suspected, temperAdvice, toward } from '@brave-comb/core/inspection';
+import { isBox, nestBoxes, stackAfter } from '@brave-comb/core/equipment';
+import {
+  type VisitRecord,
+  changesOf,
+  readClock,
+  recordOf,
+  stingWatches,
+  suspected,
+  temperAdvice,
+  toward,
+} from '@brave-comb/core/inspection';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
 import { groupsOfSession, sessionById } from '../planning/store';
@@ -22,8 +31,12 @@ function warningsOf(record: VisitRecord, allowed: number, now: number): readonly
   const sick = suspected(record, null);
   const doubtful = Object.values(record.sides).filter(({ side }) => side.doubtful);
   const open = record.closed === null;
+  const watched = stingWatches(record.stings, record.stingsAskedAfter, now);
+  const asked = (state: 'emergency' | 'ask now' | 'watch') => watched.filter((each) => each.state === state).length;
   return [
-    reaction > 0 ? 'Sting reaction reported' : null,
+    reaction > 0 || asked('emergency') > 0 ? 'Sting reaction reported' : null,
+    asked('ask now') > 0 ? `Stung, to be asked now: ${asked('ask now')}` : null,
+    asked('watch') > 0 ? `Stung, under watch: ${asked('watch')}` : null,
     sick ? `Disease suspected: ${sick}` : null,
     open && advice === 'close' ? 'The bees ask to be closed' : null,
     open && clock.state === 'shut now' ? `Open ${Math.floor(clock.minutes)} min, allowed ${allowed}` : null,
@@ -52,7 +65,7 @@ export async function liveSession(context: Context, actor: Actor, id: string): P
   for (const visit of visits) {
     const entries = await entriesOf(db, visit.id);
     const record = recordOf(entries);
-    const nest = nestBoxes(visit.stack).filter(isBox);
+    const nest = nestBoxes(stackAfter(visit.stack, changesOf(record))).filter(isBox);
     live.push({
       visit: visit.id,
       hiveNumber: visit.hive_number,

@@ -7,10 +7,10 @@ import {
   type VisitFile,
   endpoints,
 } from '@brave-comb/contract';
-import { type Question, type VisitEntry, openMinutes, recordOf } from '@brave-comb/core/inspection';
-import type { TraineeTerms } from '@brave-comb/core/planning';
+import { type Question, type VisitEntry, changesOf, openMinutes, recordOf } from '@brave-comb/core/inspection';
+import { type TraineeTerms, kitForHive } from '@brave-comb/core/planning';
 import { type Ensemble, broodMinutes, quantile, weatherAt } from '@brave-comb/core/weather';
-import { nestBoxes } from '@brave-comb/core/equipment';
+import { type Stack, nestBoxes, stackAfter } from '@brave-comb/core/equipment';
 import { standingsFrom } from '@brave-comb/core/skills';
 import type { Knex } from 'knex';
 import { v7 as uuid } from 'uuid';
@@ -23,6 +23,7 @@ import { type NamedSessionGroup, groupsOfSession, sessionById } from '../plannin
 import { practiceOf, traineesOf } from '../people/store';
 import { Refusal, notFound } from '../problem';
 import { traineeLimits } from '../planning/plan-store';
+import { rotaOf, standingAt } from '../planning/group-sheet';
 import { openSkills } from '../skills/service';
 import { demonstrationsOf, replaceDemonstrations } from '../skills/store';
 import { forecastInUse } from '../weather/service';
@@ -31,8 +32,9 @@ import { answersAt } from './asked-store';
 import { siteSeason } from '../season/site-season';
 import { entryProblem } from './check-entry';
 import { boxOf, readColony } from './colony-read';
-import { combsFound, combsListed, projectCombs, reserveOf } from './combs';
+import { combsFound, combsListed, framesAsCombs, projectCombs, reserveOf } from './combs';
 import { emergencyCard } from './emergency';
+import { projectStack, projectTasks } from './leaves';
 import { sidesNow, visitFacts } from './visit-facts';
 import {
   type NamedVisit,
@@ -49,6 +51,7 @@ import {
   visitById,
   visitsOfSession,
 } from './store';
+import { taskIdsOf } from './task-store';
 
 const LATEST_ANSWERS = 5;
 
@@ -121,6 +124,7 @@ export async function startVisit(
   const group = groupFor(await groupsOfSession(db, session.id), hive, actor);
   const running = (await visitsOfSession(db, actor.school, session.id)).find((visit) => visit.hive === hive.id);
   if (running) return shownVisit(await openVisit(db, actor, running.id));
+  const combs = await combsFound(db, hive);
   await insertVisit(db, {
     id: body.id,
     school: actor.school,
@@ -130,9 +134,9 @@ export async function startVisit(
     colony: colony.id,
     supervisor: group.supervisor,
     box: nestBoxes(hive.stack)[0]!.id,
-    stack: hive.stack,
+    stack: framesAsCombs(hive.stack, combs),
     questions: body.questions ?? (await questionsFor(db, actor.school, hive.id)),
-    combs: await combsFound(db, hive),
+    combs,
     started_at: new Date(body.startedAt),
     closed_at: null,
     mood: null,
@@ -214,6 +218,7 @@ export async function preparedVisit(
   const colony = hive && (await colonyIn(db, actor.school, hive.id));
   if (!session || !hive || !site || !colony || hive.site !== session.site) throw notFound('hive in this session');
   const group = groupFor(await groupsOfSession(db, session.id), hive, actor);
+  const combs = await combsFound(db, hive);
   const visit: NamedVisit = {
     id: uuid(),
     school: actor.school,
@@ -230,9 +235,9 @@ export async function preparedVisit(
     supervisor: group.supervisor,
     supervisor_name: group.supervisor_name,
     box: nestBoxes(hive.stack)[0]!.id,
-    stack: hive.stack,
+    stack: framesAsCombs(hive.stack, combs),
     questions: await questionsFor(db, actor.school, hive.id),
-    combs: await combsFound(db, hive),
+    combs,
     started_at: clock.now(),
     closed_at: null,
     mood: null,
@@ -254,6 +259,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
   ]);
   if (!site || !hive) throw notFound('hive');
   const ids = trainees.map((trainee) => trainee.id);
+  const standings = standingsFrom(await demonstrationsOf(db, visit.school, ids));
   const { ensemble } = await forecastInUse(context, site);
   const planned = (await groupsOfSession(db, visit.session)).find((each) => each.hive === visit.hive);
   // A file fetched in the morning is for the hour in which the hive will be opened.
@@ -276,6 +282,15 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
   ]);
   return {
     ...facts,
+    tasks: followUps
+      .filter(({ task }) => task)
+      .map(({ id, question, due, bring }) => ({ id, what: question, due, bring: bring ?? null })),
+    kit: [
+      ...kitForHive(
+        followUps.map(({ question, bring }) => ({ hive: visit.hive_number, question, bring: bring ?? null })),
+      ),
+    ],
+    standing: standingAt(hive, others, rotaOf({ standing: standings, limits }, trainees, hive, [])),
     visit: shownVisit(visit),
     combs: combsListed(found),
     reserve,
@@ -284,7 +299,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     hiveType: hive.type,
     stack: visit.stack,
     box: boxOf(visit.stack, visit.box),
-    asked: followUps.map((each) => each.question),
+    asked: followUps.filter(({ task }) => !task).map((each) => each.question),
     expected: read ? await expectedAt(context, visit, read, season) : null,
     queen: colony?.queen_year ? { year: colony.queen_year, marked: Boolean(colony.queen_marked) } : null,
     last:
@@ -303,7 +318,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
       seated: limits.get(trainee)?.seated ?? false,
       note: accommodation(limits.get(trainee)),
     })),
-    skills: openSkills(standingsFrom(await demonstrationsOf(db, visit.school, ids)), ids),
+    skills: openSkills(standings, ids),
     weather,
     limits: {
       openMinutes: open.minutes,
@@ -367,9 +382,11 @@ export async function recordEntries(
     const entries = await entriesOf(trx, visit.id);
     const known = new Set(entries.map((entry) => entry.id));
     const ids = new Set(trainees.map((trainee) => trainee.id));
+    const [hive] = await hivesById(trx, actor.school, [visit.hive]);
     const rules = {
       hive: visit.hive_number,
-      stack: visit.stack,
+      type: hive!.type,
+      stack: partsKnown(visit, entries),
       colonySince: colony?.since ?? '',
       now: context.clock.now(),
       trainees: ids,
@@ -377,6 +394,7 @@ export async function recordEntries(
       entries: known,
       role: actor.role,
       hives: new Set((await hivesOf(trx, actor.school, visit.site)).map(({ id }) => id)),
+      tasks: new Set(await taskIdsOf(trx, actor.school, visit.hive)),
     };
     const readable = sent.map((each) => NewEntry.safeParse(each));
     const owners = new Map(
@@ -409,9 +427,11 @@ export async function recordEntries(
       await insertEntry(trx, visit.id, entry, context.clock.now());
       known.add(entry.id);
       entries.push(entry);
+      if (entry.body.kind === 'stack changed' || entry.body.kind === 'entry undone')
+        rules.stack = partsKnown(visit, entries);
       outcomes.push({ id: entry.id, outcome: 'kept' });
     }
-    if (outcomes.some((each) => each.outcome === 'kept')) await project(trx, visit, entries);
+    if (outcomes.some((each) => each.outcome === 'kept')) await project(context, trx, visit, entries);
     return outcomes;
   });
   if (verdicts.every((each) => each.outcome === 'refused')) {
@@ -424,6 +444,12 @@ export async function recordEntries(
     );
   }
   return { verdicts };
+}
+
+/** Parts that an entry may speak of: those on the hive now, and those that were on it when it was opened. */
+function partsKnown(visit: NamedVisit, entries: readonly VisitEntry[]): Stack {
+  const now = stackAfter(visit.stack, changesOf(recordOf(entries)));
+  return [...now, ...visit.stack.filter(({ id }) => !now.some((layer) => layer.id === id))];
 }
 
 const idOf = (sent: unknown): string =>
@@ -445,8 +471,8 @@ function unreadable(issues: readonly { readonly path: PropertyKey[]; readonly me
   );
 }
 
-/** Brings what is derived from a visit's entries up to date: closing time, mood, demonstrations, questions, combs, answered follow-ups. */
-async function project(trx: Knex, visit: NamedVisit, entries: readonly VisitEntry[]): Promise<void> {
+/** Brings what is derived from a visit's entries up to date: closing time, mood, demonstrations, questions, combs, parts, tasks, answered follow-ups. */
+async function project(context: Context, trx: Knex, visit: NamedVisit, entries: readonly VisitEntry[]): Promise<void> {
   const record = recordOf(entries);
   const { closed, mood, judgements } = record;
   const change: Pick<VisitRow, 'closed_at' | 'mood'> = { closed_at: closed ? new Date(closed.at) : null, mood };
@@ -467,5 +493,7 @@ async function project(trx: Knex, visit: NamedVisit, entries: readonly VisitEntr
   );
   await projectQuestions(trx, visit, record);
   await projectCombs(trx, visit, record);
+  await projectStack(trx, visit, record);
+  await projectTasks(context, trx, visit, record);
   await answerFollowUps(trx, visit, closed ? dateAt(visit.zone, closed.at) : null);
 }

@@ -6,6 +6,7 @@ import {
   type VisitDepth,
   type VisitRecord,
   temperScore,
+  temperTrend,
 } from '@brave-comb/core/inspection';
 import { type Ensemble, fitDepth, hindrance, DEPTHS, sunElevation, weatherAt } from '@brave-comb/core/weather';
 import type { Phase } from '@brave-comb/core/season';
@@ -16,10 +17,13 @@ import type { HiveRow, SiteRow } from '../equipment/store';
 import type { HousePractice } from '../people/practice';
 import { weighed } from '../planning/group-sheet';
 import { type SiteSeason, phaseNow } from '../season/site-season';
-import type { ColonyRead } from './colony-read';
-import type { NamedVisit } from './store';
+import { type ColonyRead, readColony } from './colony-read';
+import { type NamedVisit, visitsOfHives } from './store';
 
-type Facts = Pick<VisitFile, 'depth' | 'cautions' | 'lock' | 'suspicion' | 'late' | 'robbingSeason' | 'lifting'>;
+type Facts = Pick<
+  VisitFile,
+  'depth' | 'cautions' | 'lock' | 'suspicion' | 'late' | 'robbingSeason' | 'lifting' | 'colony'
+>;
 
 /** From these phases on a lost queen cannot be replaced before winter. */
 const LATE: readonly Phase[] = ['making winter bees', 'closing down', 'winter rest'];
@@ -62,10 +66,18 @@ export async function visitFacts(
   const temper = before ? temperOf(before.record) : null;
   const depth = depthAt(site, practice, ensemble, at, late);
   const over = state?.calendar.load.over ?? [];
+  const tempers = await tempersOf(context, hive, visit.started_at);
   return {
     depth,
     lock: rest ? `${rest.why}, until ${rest.to}.` : null,
     suspicion,
+    colony: {
+      origin: state?.colony.origin ?? 'not known',
+      since: state?.colony.since ?? date,
+      class: state?.colony.class ?? 'teaching',
+      tempers: [...tempers],
+      temperSays: temperTrend(tempers).says,
+    },
     late,
     robbingSeason: phase !== null && NOTHING_TO_GATHER.includes(phase),
     lifting: lifting.filter(({ layer }) => supers(visit.stack).some(({ id }) => id === layer.id)),
@@ -81,6 +93,23 @@ export async function visitFacts(
       ...(over.length > 0 ? [`Opened much lately: over the limit of ${over.join(' and ')}.`] : []),
     ],
   };
+}
+
+const TEMPERS = 6;
+const TEMPER_DAYS = 400;
+
+/** Temper of a colony at its last visits before a moment, oldest first. */
+export async function tempersOf(
+  { db }: Context,
+  hive: Pick<HiveRow, 'id' | 'school'>,
+  before: Date,
+): Promise<readonly number[]> {
+  const from = new Date(before.getTime() - TEMPER_DAYS * 86_400_000);
+  const visits = (await visitsOfHives(db, hive.school, [hive.id], from, new Date(before.getTime() - 1))).slice(
+    -TEMPERS,
+  );
+  const read = await Promise.all(visits.map((visit) => readColony(db, visit)));
+  return read.flatMap(({ record }) => temperOf(record) ?? []);
 }
 
 /** Temper of a visit by what was noted in it. */

@@ -131,7 +131,11 @@ function setDown({ layer, kg, lift }: GroupSheet['stack'][number]): readonly str
 }
 
 /** Where everybody stands in the first turn. */
-function standingAt(hive: HiveRow, others: readonly HiveRow[], rota: GroupSheet['rota']): GroupSheet['standing'] {
+export function standingAt(
+  hive: HiveRow,
+  others: readonly HiveRow[],
+  rota: GroupSheet['rota'],
+): GroupSheet['standing'] {
   const placed = ({ number, place }: HiveRow): readonly PlacedHive[] =>
     place === null ? [] : [{ number, x: place.east, y: place.north, faces: place.faces }];
   const [here] = placed(hive);

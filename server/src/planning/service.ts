@@ -102,7 +102,11 @@ export async function daySheet(context: Context, actor: Actor, id: string): Prom
       groups: new Set(groups.map((group) => group.trainee_group)).size,
       trainees: facts.trainees.length,
       supervisors: new Set(groups.map((group) => group.supervisor)).size,
-      jobs: sheets.flatMap((sheet) => sheet.due.map(({ question }) => ({ hive: sheet.hive.number, question }))),
+      jobs: facts.followUps.map(({ hive, question, bring }) => ({
+        hive: facts.hives.find(({ id }) => id === hive)?.number ?? '',
+        question,
+        bring: bring ?? null,
+      })),
       liftedParts: facts.hives.reduce((sum, hive) => sum + supers(hive.stack).length + 1, 0),
     }),
     say: sayFirst(sheets, facts.trainees, facts.limits, actor.role === 'trainee'),

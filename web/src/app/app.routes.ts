@@ -140,6 +140,18 @@ export const routes: Routes = [
         loadComponent: () => import('./inspection/combs').then((m) => m.CombsScreen),
       },
       {
+        path: 'afterwards/yard-book',
+        title: 'Yard book – Brave Comb',
+        data: { place: 'Afterwards', view: 'Yard book', strip: 'compact' },
+        loadComponent: () => import('./inspection/yard-book').then((m) => m.YardBookScreen),
+      },
+      {
+        path: 'afterwards/predictions',
+        title: 'Predictions – Brave Comb',
+        data: { place: 'Afterwards', view: 'Predictions', strip: 'compact' },
+        loadComponent: () => import('./inspection/predictions').then((m) => m.PredictionsScreen),
+      },
+      {
         path: 'afterwards',
         title: 'Afterwards – Brave Comb',
         data: { place: 'Afterwards', strip: 'compact' },

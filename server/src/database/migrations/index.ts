@@ -4,6 +4,7 @@ import * as ahead from './002-ahead';
 import * as planner from './003-planner';
 import * as reasons from './004-plan-reasons';
 import * as hive from './005-at-the-hive';
+import * as leaves from './006-what-a-visit-leaves';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -11,6 +12,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '003-planner', ...planner },
   { name: '004-plan-reasons', ...reasons },
   { name: '005-at-the-hive', ...hive },
+  { name: '006-what-a-visit-leaves', ...leaves },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

@@ -1,16 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
-import { type FrameSide, formatSide } from '@brave-comb/core/inspection';
+import { type EntryBody, type FrameSide, formatSide } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { CareEvents, careFeature, type DecisionDraft } from '../care/care.feature';
 import { CombLegend } from '../inspection/comb-legend';
 import { CombPortrait } from '../inspection/comb-portrait';
+import { Clock } from '../people/clock';
 import { dateText, dayOf, decimal, timeOf } from '../shell/format';
 import { LevelGlyph } from '../skills/level-glyph';
 import { AdviceCard } from './advice-card';
 import { RangeRow } from './range-row';
+import { VisitStory } from './visit-story';
 import type { SkillLevel } from '@brave-comb/core/inspection';
 
 interface Column {
@@ -23,13 +25,14 @@ interface Column {
 /** This visit beside the last one, frame by frame, what it adds up to, and what to do about it. */
 @Component({
   selector: 'bc-visit-review',
-  imports: [MatIcon, RouterLink, CombPortrait, CombLegend, AdviceCard, RangeRow, LevelGlyph],
+  imports: [MatIcon, RouterLink, CombPortrait, CombLegend, AdviceCard, RangeRow, LevelGlyph, VisitStory],
   templateUrl: './visit-review.html',
   styleUrl: './visit-review.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class VisitReview {
   private readonly store = inject(Store);
+  private readonly clock = inject(Clock);
   readonly visit = input.required<string>();
 
   protected readonly review = this.store.selectSignal(careFeature.selectReview);
@@ -38,6 +41,8 @@ export class VisitReview {
   protected readonly decisionFault = this.store.selectSignal(careFeature.selectDecisionFault);
   protected readonly chosen = signal<number | null>(null);
   protected readonly explained = signal(false);
+  /** Frame about which a question was asked just now. */
+  protected readonly asked = signal<number | null>(null);
   protected readonly date = dateText;
   protected readonly decimal = decimal;
   protected readonly inLine = formatSide;
@@ -102,6 +107,23 @@ export class VisitReview {
 
   protected withdraw(decision: string): void {
     this.store.dispatch(CareEvents.decisionWithdrawalAsked({ visit: this.visit(), decision }));
+  }
+
+  /** Adds to the visit what somebody saw or asked afterwards. */
+  protected add(body: EntryBody): void {
+    const entry = { id: uuid(), at: this.clock.instant(), body };
+    this.store.dispatch(CareEvents.entryAdded({ visit: this.visit(), entry }));
+  }
+
+  protected ask(event: Event, field: HTMLInputElement, frame: number): void {
+    event.preventDefault();
+    const text = field.value.trim();
+    const box = this.review()?.box;
+    if (text === '' || !box) return;
+    const spot = { part: box, frame, face: null };
+    this.add({ kind: 'question asked', text, person: null, spot, photo: null, sure: null });
+    this.asked.set(frame);
+    field.value = '';
   }
 
   protected print(): void {

@@ -48,12 +48,14 @@ import { HivePreferences } from './hive-preferences';
 import { HiveRoles } from './hive-roles';
 import { LetterPad } from './letter-pad';
 import { MoodLine } from './mood-line';
+import { movedCombs } from './moved-combs';
 import { OpenClock } from './open-clock';
 import { SeenEnoughPanel } from './seen-enough';
 import { SideEntryPanel } from './side-entry';
 import { SkillJudge } from './skill-judge';
 import { SoFar } from './so-far';
 import { StepList } from './step-list';
+import { StingWatchStrip } from './sting-watch';
 import { StepPanel } from './step-panel';
 import { WakeLock } from './wake-lock';
 
@@ -100,6 +102,7 @@ const QUESTION_TEXT: Readonly<Record<Question, string>> = {
     SoFar,
     StepList,
     StepPanel,
+    StingWatchStrip,
     ExpectedCard,
   ],
   templateUrl: './at-the-hive.html',
@@ -125,6 +128,20 @@ export class AtTheHive {
   protected readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   protected readonly fault = this.store.selectSignal(inspectionFeature.selectFault);
   protected readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  protected readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
+  protected readonly nestAhead = this.store.selectSignal(inspectionFeature.selectNestAhead);
+  private readonly arrangement = this.store.selectSignal(inspectionFeature.selectArrangement);
+  private readonly found = this.store.selectSignal(inspectionFeature.selectFound);
+  /** Combs of the box that do not stand where they stood: numbers stay those that they were found under. */
+  protected readonly moved = computed(() =>
+    movedCombs(
+      this.found(),
+      this.arrangement(),
+      this.record().aside,
+      this.box()?.id ?? '',
+      this.file()?.neighbours ?? [],
+    ),
+  );
   protected readonly frames = this.store.selectSignal(inspectionFeature.selectFrames);
   protected readonly steps = this.store.selectSignal(inspectionFeature.selectSteps);
   protected readonly estimate = this.store.selectSignal(inspectionFeature.selectEstimate);
@@ -174,7 +191,7 @@ export class AtTheHive {
         .join(' ') ?? '',
   );
   protected readonly waitingText = computed(() => {
-    const count = this.unsent().length;
+    const count = this.unsent().length + this.device.unsentFiles();
     const trouble = this.refused().length + this.record().conflicts.length;
     if (trouble > 0) return { icon: 'warning', text: `${trouble} to settle`, bad: true };
     if (this.sendingFault())

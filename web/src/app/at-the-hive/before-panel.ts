@@ -14,6 +14,8 @@ import {
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
+import { dateText } from '../shell/format';
+import { StandingMap } from '../ahead/standing-map';
 import { Choice } from './choice';
 import { HiveRoles } from './hive-roles';
 
@@ -27,13 +29,51 @@ const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
 /** Before the lid comes off: cautions, how deep, smoker and veils, who does what. */
 @Component({
   selector: 'bc-before-panel',
-  imports: [Choice],
+  imports: [Choice, StandingMap],
   template: `
     @for (guard of guards(); track guard.id) {
       <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'">{{ guard.says }}</p>
     }
     @for (caution of cautions(); track caution) {
       <p class="caution">{{ caution }}</p>
+    }
+    @if (file()?.colony; as colony) {
+      <section class="identity" aria-label="This colony">
+        @if (file()?.standing; as standing) {
+          <bc-standing-map [standing]="standing" [number]="file()?.visit?.hiveNumber ?? ''" />
+        }
+        <div>
+          <p>
+            <b>Hive {{ file()?.visit?.hiveNumber }}</b
+            >: {{ colony.origin }}, here since {{ since() }}, kept for {{ purpose() }}.
+          </p>
+          <p>{{ colony.temperSays }}</p>
+          @for (line of file()?.standing?.says ?? []; track line) {
+            <p>{{ line }}</p>
+          }
+          @if (kit().length > 0) {
+            <p><b>Beside you:</b> {{ kit().join(', ') }}.</p>
+          }
+        </div>
+      </section>
+    }
+    @if (tasks().length > 0) {
+      <fieldset>
+        <legend>To be done here; tap what is done</legend>
+        <div class="tasks">
+          @for (task of tasks(); track task.id) {
+            <button
+              type="button"
+              class="big"
+              [class.sel]="task.done"
+              [attr.aria-pressed]="task.done"
+              (click)="settle(task.id, !task.done)"
+            >
+              {{ task.what }} <small>{{ task.done ? 'done' : 'by ' + task.by }}</small>
+            </button>
+          }
+        </div>
+      </fieldset>
     }
     <bc-choice
       legend="How deep today"
@@ -121,6 +161,27 @@ const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
   `,
   styleUrl: './hive-parts.scss',
   styles: `
+    .identity {
+      display: flex;
+      gap: 14px;
+      align-items: start;
+    }
+    .identity p {
+      margin-bottom: 3px;
+    }
+    .tasks {
+      display: grid;
+      gap: 7px;
+    }
+    .tasks .big {
+      justify-content: space-between;
+      text-align: left;
+    }
+    @media (width < 700px) {
+      .identity {
+        display: grid;
+      }
+    }
     :host {
       display: grid;
       gap: 10px;
@@ -171,6 +232,19 @@ export class BeforePanel {
   protected readonly guards = computed(() => guardsLeft(guardsOf({ do: 'open' }, this.facts()), this.record()));
   protected readonly cautions = computed(() => this.file()?.cautions ?? []);
   protected readonly notes = computed(() => this.file()?.trainees.filter(({ note }) => note !== null) ?? []);
+  protected readonly kit = computed(() => this.file()?.kit ?? []);
+  protected readonly since = computed(() => {
+    const day = this.file()?.colony.since ?? '';
+    return `${dateText(day)} ${day.slice(0, 4)}`;
+  });
+  protected readonly purpose = computed(() => this.file()?.colony.class ?? 'teaching');
+  protected readonly tasks = computed(() =>
+    (this.file()?.tasks ?? []).map((task) => ({
+      ...task,
+      by: dateText(task.due),
+      done: this.record().tasks.find((each) => each.task === task.id)?.done ?? false,
+    })),
+  );
   protected readonly answers = computed(() => this.file()?.answers ?? []);
 
   protected ok(check: CheckId, person: string | null): boolean | null {
@@ -180,6 +254,10 @@ export class BeforePanel {
   /** Yes at the first tap, no at the second. */
   protected toggle(check: CheckId, person: string | null): void {
     this.desk.enter({ kind: 'checked', check, ok: this.ok(check, person) !== true, person });
+  }
+
+  protected settle(task: string, done: boolean): void {
+    this.desk.enter({ kind: 'task settled', task, done });
   }
 
   protected deep(depth: VisitDepth): void {

@@ -90,7 +90,7 @@ export class ClosingPanel {
   protected readonly desk = inject(VisitDesk);
   /** Checks of this moment only: while closing, or before leaving. */
   readonly leaving = input(false);
-  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
   protected readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
   private readonly all = this.store.selectSignal(inspectionFeature.selectClosing);
@@ -105,7 +105,7 @@ export class ClosingPanel {
     this.all().filter((task) => this.leaving() || task.kind !== 'check' || CHECKS[task.check].when !== 'leaving'),
   );
   protected readonly parts = computed<readonly StackPart[]>(() =>
-    (this.file()?.stack ?? []).map((layer) => ({ layer, text: partName(layer) })),
+    this.stack().map((layer) => ({ layer, text: partName(layer) })),
   );
   /** What was found not to be so, with what follows. */
   protected readonly open = computed(() =>

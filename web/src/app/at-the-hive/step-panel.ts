@@ -49,6 +49,8 @@ export class StepPanel {
   protected readonly partName = partName;
   private readonly outside = viewChild(OutsidePanel);
   protected readonly status = this.store.selectSignal(inspectionFeature.selectQueenStatus);
+  protected readonly sums = this.store.selectSignal(inspectionFeature.selectSums);
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   private readonly seen = this.store.selectSignal(inspectionFeature.selectSeen);
   readonly reason = signal<(typeof STOP_REASONS)[number]>('question answered');
   readonly note = signal('');
@@ -78,13 +80,22 @@ export class StepPanel {
   protected readonly doubtful = computed(() => Object.values(this.record().sides).filter((each) => each.side.doubtful));
   protected readonly summary = computed(() => {
     const now = this.estimate();
+    const expected = this.file()?.expected;
+    const beside = (span: { readonly low: number; readonly high: number } | undefined) =>
+      span ? ` (expected ${decimal(span.low)} to ${decimal(span.high)})` : '';
     return [
-      { name: 'Bees', text: now.framesOfBees ? `${decimal(now.framesOfBees.value)} frames of bees` : 'not counted' },
+      {
+        name: 'Bees',
+        text: `${now.framesOfBees ? `${decimal(now.framesOfBees.value)} frames of bees` : 'not counted'}${beside(expected?.bees)}`,
+      },
       {
         name: 'Brood',
-        text: `${decimal(now.brood.value)} frames: eggs ${decimal(now.eggs.value)}, larvae ${decimal(now.larvae.value)}, sealed ${decimal(now.sealedWorker.value)}`,
+        text: `${decimal(now.brood.value)} frames${beside(expected?.brood)}: eggs ${decimal(now.eggs.value)}, larvae ${decimal(now.larvae.value)}, sealed ${decimal(now.sealedWorker.value)}`,
       },
-      { name: 'Food', text: `${decimal(now.storesKg.value)} kg, pollen ${decimal(now.pollen.value)} frames` },
+      {
+        name: 'Food',
+        text: `${decimal(now.storesKg.value)} kg${beside(expected?.storesKg)}, pollen ${decimal(now.pollen.value)} frames`,
+      },
     ];
   });
 

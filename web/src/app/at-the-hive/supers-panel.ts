@@ -89,6 +89,7 @@ export class SupersPanel {
   private readonly store = inject(Store);
   protected readonly desk = inject(VisitDesk);
   readonly framesOf = output<BoxLayer>();
+  private readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
@@ -98,7 +99,7 @@ export class SupersPanel {
     const file = this.file();
     const record = this.record();
     if (!file) return [];
-    return supers(file.stack)
+    return supers(this.stack())
       .toReversed()
       .map((layer) => {
         const lift = file.lifting.find((part) => part.layer.id === layer.id);

@@ -8,7 +8,7 @@ import { CareEvents } from './care.feature';
 export const loadReview = createEffect(
   (actions = inject(Actions), client = inject(ContractClient)) =>
     actions.pipe(
-      ofType(CareEvents.reviewOpened, CareEvents.decided, CareEvents.decisionWithdrawn),
+      ofType(CareEvents.reviewOpened, CareEvents.decided, CareEvents.decisionWithdrawn, CareEvents.entryKept),
       switchMap(({ visit }) =>
         client.call(endpoints.visitReview, { params: { visit } }).pipe(
           map((review) => CareEvents.reviewLoaded({ review })),
@@ -40,6 +40,20 @@ export const withdraw = createEffect(
       concatMap(({ visit, decision }) =>
         client.call(endpoints.withdrawDecision, { params: { decision } }).pipe(
           map(() => CareEvents.decisionWithdrawn({ visit })),
+          catchError((fault: CallFault) => of(CareEvents.decisionRefused({ fault }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const addEntry = createEffect(
+  (actions = inject(Actions), client = inject(ContractClient)) =>
+    actions.pipe(
+      ofType(CareEvents.entryAdded),
+      concatMap(({ visit, entry }) =>
+        client.call(endpoints.recordEntries, { params: { visit }, body: { entries: [entry] } }).pipe(
+          map(() => CareEvents.entryKept({ visit })),
           catchError((fault: CallFault) => of(CareEvents.decisionRefused({ fault }))),
         ),
       ),

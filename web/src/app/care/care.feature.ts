@@ -1,4 +1,5 @@
 import type { Review } from '@brave-comb/contract';
+import type { VisitEntry } from '@brave-comb/core/inspection';
 import { createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
 import type { CallFault } from '../api/contract-client';
 
@@ -22,6 +23,9 @@ export const CareEvents = createActionGroup({
     'Decision refused': props<{ fault: CallFault }>(),
     'Decision withdrawal asked': props<{ visit: string; decision: string }>(),
     'Decision withdrawn': props<{ visit: string }>(),
+    /** Something added to the visit after it ended: a question, a photo looked at. */
+    'Entry added': props<{ visit: string; entry: Pick<VisitEntry, 'id' | 'at' | 'body'> }>(),
+    'Entry kept': props<{ visit: string }>(),
   },
 });
 
@@ -56,7 +60,7 @@ export const careFeature = createFeature({
       fault,
       deciding: false,
     })),
-    on(CareEvents.decisionMade, (state) => ({ ...state, deciding: true, decisionFault: null })),
+    on(CareEvents.decisionMade, CareEvents.entryAdded, (state) => ({ ...state, deciding: true, decisionFault: null })),
     on(CareEvents.decisionRefused, (state, { fault }) => ({ ...state, deciding: false, decisionFault: fault })),
   ),
 });

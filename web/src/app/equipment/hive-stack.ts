@@ -14,6 +14,8 @@ const HEIGHT: Readonly<Record<Exclude<Layer['kind'], 'box'>, number>> = {
   roof: 14,
   'crown-board': 5,
   excluder: 6,
+  escape: 6,
+  spacer: 12,
   feeder: 16,
   floor: 8,
 };
@@ -22,6 +24,8 @@ const NAMES: Readonly<Record<Exclude<Layer['kind'], 'box'>, string>> = {
   roof: 'roof',
   'crown-board': 'crown board',
   excluder: 'excluder',
+  escape: 'escape board',
+  spacer: 'empty rim',
   feeder: 'feeder',
   floor: 'floor',
 };
@@ -74,6 +78,29 @@ export const partName = (layer: Layer): string => (layer.kind === 'box' ? layer.
                 [attr.height]="part.height - 1"
                 fill="#8fa09a"
                 stroke="var(--comb-ink)"
+              />
+            }
+            @case ('escape') {
+              <rect
+                x="1"
+                [attr.width]="boxWidth()"
+                [attr.height]="part.height - 1"
+                fill="#fff"
+                stroke="var(--comb-ink)"
+              />
+              <path
+                [attr.d]="'M' + (boxWidth() / 2 - 5) + ' ' + (part.height - 1) + 'l5-4 5 4z'"
+                fill="var(--comb-ink)"
+              />
+            }
+            @case ('spacer') {
+              <rect
+                x="1"
+                [attr.width]="boxWidth()"
+                [attr.height]="part.height - 1"
+                fill="none"
+                stroke="var(--comb-ink)"
+                stroke-dasharray="4 2"
               />
             }
             @case ('floor') {

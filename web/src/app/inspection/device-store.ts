@@ -1,7 +1,7 @@
 import { Injectable, signal } from '@angular/core';
-import type { Person, Problem, VisitFile } from '@brave-comb/contract';
+import type { Output, Person, Problem, VisitFile, endpoints } from '@brave-comb/contract';
 import type { SideAddress, SideEntry, VisitEntry } from '@brave-comb/core/inspection';
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import { type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames, openDB } from 'idb';
 
 /** An entry that this device made and the server has not acknowledged. */
 export interface WaitingEntry {
@@ -20,12 +20,13 @@ export interface WaitingStart {
   readonly startedAt: string;
 }
 
-/** A photo that the server has not acknowledged. */
-export interface WaitingPhoto {
+/** A photo or voice note that the server has not acknowledged. */
+export interface WaitingAttachment {
   readonly id: string;
   readonly visit: string;
   readonly takenAt: string;
-  readonly jpeg: Blob;
+  readonly type: Output<(typeof endpoints)['attachment']>['type'];
+  readonly file: Blob;
 }
 
 /** A side that is being entered. */
@@ -41,7 +42,22 @@ interface Device extends DBSchema {
   prepared: { key: string; value: VisitFile };
   starts: { key: string; value: WaitingStart };
   entries: { key: string; value: WaitingEntry; indexes: { visit: string } };
-  photos: { key: string; value: WaitingPhoto };
+  attachments: { key: string; value: WaitingAttachment };
+}
+
+interface PhotosBefore extends DBSchema {
+  photos: { key: string; value: Pick<WaitingAttachment, 'id' | 'visit' | 'takenAt'> & { readonly jpeg: Blob } };
+}
+
+/** The version before kept photos only, in a store of that name: those that wait go with the rest. */
+async function carryPhotos(
+  db: IDBPDatabase<Device>,
+  change: IDBPTransaction<Device, StoreNames<Device>[], 'versionchange'>,
+): Promise<void> {
+  const before = change as unknown as IDBPTransaction<PhotosBefore, ['photos'], 'versionchange'>;
+  for (const { jpeg, ...photo } of await before.objectStore('photos').getAll())
+    await change.objectStore('attachments').put({ ...photo, type: 'image/jpeg', file: jpeg });
+  (db as unknown as IDBPDatabase<PhotosBefore>).deleteObjectStore('photos');
 }
 
 const JOURNAL = 'brave-comb/entry/';
@@ -65,21 +81,24 @@ const journalKeys = (): string[] => Object.keys(localStorage).filter((key) => ke
  */
 @Injectable({ providedIn: 'root' })
 export class DeviceStore {
-  private readonly opened: Promise<IDBPDatabase<Device>> = openDB<Device>('brave-comb', 2, {
-    upgrade: (db, before) => {
+  private readonly opened: Promise<IDBPDatabase<Device>> = openDB<Device>('brave-comb', 3, {
+    upgrade: (db, before, _now, change) => {
       if (before < 1) {
         for (const name of ['people', 'prepared'] as const) db.createObjectStore(name);
         db.createObjectStore('files', { keyPath: 'visit.id' });
         db.createObjectStore('starts', { keyPath: 'id' });
         db.createObjectStore('entries', { keyPath: 'id' }).createIndex('visit', 'visit');
       }
-      db.createObjectStore('photos', { keyPath: 'id' });
+      db.createObjectStore('attachments', { keyPath: 'id' });
+      if (before === 2) void carryPhotos(db, change);
     },
   });
   /** Entries for which this device had no room: they live as long as the page does, and are sent first. */
   private readonly homeless = new Map<string, WaitingEntry>();
   /** Entries that would be lost with this page, because the device is full. */
   readonly full = signal(0);
+  /** Photos and voice notes that wait. */
+  readonly unsentFiles = signal(0);
 
   async keepPerson(person: Person | null): Promise<void> {
     const db = await this.opened;
@@ -186,11 +205,11 @@ export class DeviceStore {
 
   /** Moves what was entered for one visit to another: the hive was open already under that id. */
   async join(from: string, to: string): Promise<void> {
-    const change = (await this.opened).transaction(['entries', 'files', 'starts', 'photos'], 'readwrite');
+    const change = (await this.opened).transaction(['entries', 'files', 'starts', 'attachments'], 'readwrite');
     const entries = await change.objectStore('entries').index('visit').getAll(from);
-    const photos = (await change.objectStore('photos').getAll()).filter((photo) => photo.visit === from);
+    const attachments = (await change.objectStore('attachments').getAll()).filter(({ visit }) => visit === from);
     await Promise.all([
-      ...photos.map((photo) => change.objectStore('photos').put({ ...photo, visit: to })),
+      ...attachments.map((each) => change.objectStore('attachments').put({ ...each, visit: to })),
       ...entries.map((entry) => change.objectStore('entries').put({ ...entry, visit: to })),
       change.objectStore('files').delete(from),
       change.objectStore('starts').delete(from),
@@ -201,16 +220,22 @@ export class DeviceStore {
     this.forgetDraft(from);
   }
 
-  async keepPhoto(photo: WaitingPhoto): Promise<void> {
-    await (await this.opened).put('photos', photo);
+  async keepAttachment(attachment: WaitingAttachment): Promise<void> {
+    await (await this.opened).put('attachments', attachment);
+    await this.countAttachments();
   }
 
-  async photos(): Promise<readonly WaitingPhoto[]> {
-    return (await this.opened).getAll('photos');
+  async attachments(): Promise<readonly WaitingAttachment[]> {
+    return (await this.opened).getAll('attachments');
   }
 
-  async forgetPhoto(id: string): Promise<void> {
-    await (await this.opened).delete('photos', id);
+  async forgetAttachment(id: string): Promise<void> {
+    await (await this.opened).delete('attachments', id);
+    await this.countAttachments();
+  }
+
+  private async countAttachments(): Promise<void> {
+    this.unsentFiles.set(await (await this.opened).count('attachments'));
   }
 
   keepDraft(draft: SideDraft): void {

@@ -1,5 +1,5 @@
 import type { VisitFile } from '@brave-comb/contract';
-import { isBox, nestBoxes } from '@brave-comb/core/equipment';
+import { isBox, nestBoxes, stackAfter } from '@brave-comb/core/equipment';
 import {
   type Comb,
   EMPTY_SIDE,
@@ -8,17 +8,22 @@ import {
   type SideAddress,
   type SideEntry,
   type VisitEntry,
+  BROOD,
   arranged,
+  changesOf,
   closingTasks,
   eggsWouldShow,
   estimateColony,
   framesOf,
   liftingOrder,
+  nestAhead,
   openingScript,
   queenStatus,
   recordOf,
   seenEnough,
+  shows,
   sideKey,
+  sumsOf,
   withUnread,
 } from '@brave-comb/core/inspection';
 import { type EntityState, createEntityAdapter } from '@ngrx/entity';
@@ -234,14 +239,18 @@ export const inspectionFeature = createFeature({
     const selectRecord = createSelector(selectFile, selectUnsent, (file, unsent) =>
       recordOf([...((file?.entries ?? []) as readonly VisitEntry[]), ...unsent.map((each) => each.entry)]),
     );
+    /** The hive as it stands, with what was changed during the visit. */
+    const selectStack = createSelector(selectFile, selectRecord, (file, record) =>
+      stackAfter(file?.stack ?? [], changesOf(record)),
+    );
     /** The box that is worked in; before anybody chose one, the box that the visit is for. */
-    const selectBox = createSelector(selectFile, selectAddress, (file, address) => {
-      const boxes = file?.stack.filter(isBox) ?? [];
+    const selectBox = createSelector(selectFile, selectStack, selectAddress, (file, stack, address) => {
+      const boxes = stack.filter(isBox);
       return boxes.find(({ id }) => id === (address?.box ?? file?.box.id)) ?? null;
     });
     /** The box of the nest that the visit's questions are asked of. */
-    const selectNestBox = createSelector(selectFile, selectBox, (file, box) => {
-      const nest = file ? nestBoxes(file.stack) : [];
+    const selectNestBox = createSelector(selectFile, selectStack, selectBox, (file, stack, box) => {
+      const nest = file ? nestBoxes(stack) : [];
       return nest.find(({ id }) => id === box?.id) ?? nest.find(({ id }) => id === file?.box.id) ?? nest[0] ?? null;
     });
     const selectDepth = createSelector(
@@ -257,21 +266,23 @@ export const inspectionFeature = createFeature({
     );
     const selectGuardFacts = createSelector(
       selectFile,
+      selectStack,
       selectRecord,
       selectFound,
-      (file, record, found): GuardFacts => ({
-        stack: file?.stack ?? [],
+      (file, stack, record, found): GuardFacts => ({
+        stack,
         record,
         found,
         lock: file?.lock ?? null,
         suspicion: file?.suspicion ?? null,
         late: file?.late ?? false,
-        foodAbove: file?.stack.some(({ kind }) => kind === 'feeder') ?? false,
-        frames: Object.fromEntries(file?.stack.filter(isBox).map(({ id, frames }) => [id, frames]) ?? []),
+        robbingSeason: file?.robbingSeason ?? false,
+        foodAbove: stack.some(({ kind }) => kind === 'feeder'),
+        frames: Object.fromEntries(stack.filter(isBox).map(({ id, frames }) => [id, frames])),
       }),
     );
-    const selectClosing = createSelector(selectFile, selectRecord, (file, record) =>
-      file ? closingTasks(file.stack, record) : [],
+    const selectClosing = createSelector(selectStack, selectRecord, (stack, record) =>
+      stack.length > 0 ? closingTasks(stack, record) : [],
     );
     const selectFrames = createSelector(selectRecord, selectBox, (record, box) =>
       box ? framesOf(Object.values(record.sides), box.id, box.frames) : [],
@@ -281,14 +292,18 @@ export const inspectionFeature = createFeature({
         ? framesOf(file.last.sides as { address: SideAddress; side: FrameSide }[], box.id, box.frames)
         : null,
     );
-    const selectSteps = createSelector(selectFile, selectNestBox, selectDepth, (file, box, depth) =>
-      file && box ? openingScript(file.hiveType, file.stack, box.id, depth) : [],
+    const selectSteps = createSelector(
+      selectFile,
+      selectStack,
+      selectNestBox,
+      selectDepth,
+      (file, stack, box, depth) => (file && box ? openingScript(file.hiveType, stack, box.id, depth) : []),
     );
     /** What the nest adds up to, with what is assumed of sides that nobody looked at. */
-    const selectEstimate = createSelector(selectFile, selectRecord, (file, record) =>
-      file
+    const selectEstimate = createSelector(selectStack, selectRecord, (stack, record) =>
+      stack.length > 0
         ? estimateColony(
-            nestBoxes(file.stack).flatMap((layer) =>
+            nestBoxes(stack).flatMap((layer) =>
               withUnread({ layer, frames: framesOf(Object.values(record.sides), layer.id, layer.frames) }),
             ),
           )
@@ -310,6 +325,34 @@ export const inspectionFeature = createFeature({
           })
         : null,
     );
+    /** What the visit adds up to beyond brood and bees. */
+    const selectSums = createSelector(
+      selectFile,
+      selectStack,
+      selectRecord,
+      selectEstimate,
+      (file, stack, record, nest) =>
+        file && nest
+          ? sumsOf({
+              stack,
+              record,
+              nest,
+              last: file.last && {
+                days: (Date.parse(file.visit.startedAt) - Date.parse(file.last.at)) / 86_400_000,
+                sides: file.last.sides,
+              },
+              expectedBees: file.expected?.bees ?? null,
+            })
+          : [],
+    );
+    /** Frames on which brood should lie, before any is lifted. */
+    const selectNestAhead = createSelector(selectFile, selectNestBox, selectRecord, (file, box, record) => {
+      if (!box) return null;
+      const brood = (file?.last?.sides ?? [])
+        .filter(({ address, side }) => address.box === box.id && BROOD.some((letter) => shows(side, letter)))
+        .map(({ address }) => address.frame);
+      return nestAhead(brood, record.seams[box.id] ?? null, box.frames, 0);
+    });
     /** The reading in force of the side being entered, and the same side last time. */
     const selectReading = createSelector(selectAddress, selectRecord, (address, record) =>
       address ? (record.sides[sideKey(address)] ?? null) : null,
@@ -328,6 +371,9 @@ export const inspectionFeature = createFeature({
       selectRefused,
       selectUnsent,
       selectRecord,
+      selectStack,
+      selectSums,
+      selectNestAhead,
       selectBox,
       selectNestBox,
       selectDepth,

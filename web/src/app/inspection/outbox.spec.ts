@@ -4,18 +4,18 @@ import { endpoints } from '../api/endpoints';
 import { provideStore, Store } from '@ngrx/store';
 import { type Observable, of, throwError } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
-import { DeviceStore, type WaitingEntry, type WaitingPhoto, type WaitingStart } from './device-store';
+import { DeviceStore, type WaitingEntry, type WaitingAttachment, type WaitingStart } from './device-store';
 import { Outbox } from './outbox';
 
 /** A device that keeps things in memory. */
 class MemoryDevice {
   readonly waitingEntries = new Map<string, WaitingEntry>();
   readonly waitingStarts = new Map<string, WaitingStart>();
-  readonly waitingPhotos = new Map<string, WaitingPhoto>();
+  readonly waitingFiles = new Map<string, WaitingAttachment>();
   readonly joined: string[] = [];
 
-  photos = () => Promise.resolve([...this.waitingPhotos.values()]);
-  forgetPhoto = (id: string) => Promise.resolve(void this.waitingPhotos.delete(id));
+  attachments = () => Promise.resolve([...this.waitingFiles.values()]);
+  forgetAttachment = (id: string) => Promise.resolve(void this.waitingFiles.delete(id));
   starts = () => Promise.resolve([...this.waitingStarts.values()]);
   entries = () => Promise.resolve([...this.waitingEntries.values()]);
   started = (id: string) => Promise.resolve(void this.waitingStarts.delete(id));
@@ -93,12 +93,18 @@ describe('the outbox', () => {
   });
 
   it('sends photos after the entries, lets go of one that the server will not have, keeps one that did not arrive', async () => {
-    const photo = (id: string) => ({ id, visit: 'visit', takenAt: '2026-05-14T12:00:00Z', jpeg: new Blob(['x']) });
-    for (const id of ['p1', 'p2', 'p3']) device.waitingPhotos.set(id, photo(id));
+    const photo = (id: string) => ({
+      id,
+      visit: 'visit',
+      takenAt: '2026-05-14T12:00:00Z',
+      type: 'image/jpeg' as const,
+      file: new Blob(['x']),
+    });
+    for (const id of ['p1', 'p2', 'p3']) device.waitingFiles.set(id, photo(id));
     answers = [() => of({ id: 'p1' }), () => fault(422), () => fault(0)];
     await outbox.send();
-    expect(calls.map(({ path }) => path)).toEqual(Array.from({ length: 3 }, () => endpoints.keepPhoto.path));
-    expect([...device.waitingPhotos.keys()]).toEqual(['p3']);
+    expect(calls.map(({ path }) => path)).toEqual(Array.from({ length: 3 }, () => endpoints.keepAttachment.path));
+    expect([...device.waitingFiles.keys()]).toEqual(['p3']);
     expect(dispatched).toContain('Sending failed');
   });
 

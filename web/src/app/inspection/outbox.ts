@@ -37,7 +37,7 @@ export class Outbox {
       try {
         await this.sendStarts();
         await this.sendEntries();
-        await this.sendPhotos();
+        await this.sendAttachments();
       } catch (fault) {
         this.store.dispatch(InspectionEvents.sendingFailed({ fault: fault as CallFault }));
         return;
@@ -70,19 +70,19 @@ export class Outbox {
     this.store.dispatch(InspectionEvents.everythingSent());
   }
 
-  /** Photos go last and one by one: on a thin signal entries come first. One that the server will not have is let go, its entry stays. */
-  private async sendPhotos(): Promise<void> {
+  /** Photos and voice notes go last and one by one: on a thin signal entries come first. One that the server will not have is let go, its entry stays. */
+  private async sendAttachments(): Promise<void> {
     const unsent = new Set((await this.device.starts()).map((start) => start.id));
-    for (const { id, visit, takenAt, jpeg } of await this.device.photos()) {
+    for (const { id, visit, takenAt, type, file } of await this.device.attachments()) {
       if (unsent.has(visit)) continue;
       try {
-        const body = { id, takenAt, jpeg: await inBase64(jpeg) };
-        await firstValueFrom(this.client.call(endpoints.keepPhoto, { params: { visit }, body }));
+        const body = { id, takenAt, type, content: await inBase64(file) };
+        await firstValueFrom(this.client.call(endpoints.keepAttachment, { params: { visit }, body }));
       } catch (error) {
         const { status } = error as CallFault;
         if (status !== 422 && status !== 404 && status !== 403 && status !== 413) throw error;
       }
-      await this.device.forgetPhoto(id);
+      await this.device.forgetAttachment(id);
     }
   }
 

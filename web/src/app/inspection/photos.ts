@@ -35,7 +35,13 @@ export class Photos {
     const scaled = await this.scale(photo);
     if ('problem' in scaled) return scaled;
     const id = uuid();
-    await this.device.keepPhoto({ id, visit, takenAt: this.clock.instant(), jpeg: scaled.jpeg });
+    await this.device.keepAttachment({
+      id,
+      visit,
+      takenAt: this.clock.instant(),
+      type: 'image/jpeg',
+      file: scaled.jpeg,
+    });
     this.desk.enter({ kind: 'photo taken', photo: id, of, spot });
     void this.outbox.send();
     return { id };

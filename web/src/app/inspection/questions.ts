@@ -8,12 +8,12 @@ import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../season/view-desk';
 import { ViewState } from '../season/view-state';
 import { dayOf, timeOf } from '../shell/format';
-import { PhotoView } from './photo-view';
+import { AttachmentView } from './attachment-view';
 
 /** Questions asked at the hives and marks that nobody could name, with the lead's answers. */
 @Component({
   selector: 'bc-questions',
-  imports: [RouterLink, ViewState, PhotoView],
+  imports: [RouterLink, ViewState, AttachmentView],
   template: `
     <bc-view-state [watched]="watched" name="The questions" />
     @if (watched.data(); as data) {
@@ -30,7 +30,7 @@ import { PhotoView } from './photo-view';
                 }}{{ question.sure === null ? '' : ', sure ' + question.sure + ' in 100' }}
               </p>
               @if (question.photo; as photo) {
-                <bc-photo-view [photo]="photo" [alt]="'Photo to: ' + question.text" />
+                <bc-attachment-view [attachment]="photo" [name]="'Photo to: ' + question.text" />
               }
               @if (question.answer; as answer) {
                 <p>

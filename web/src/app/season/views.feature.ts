@@ -23,6 +23,8 @@ export type ViewName =
   | 'mySessions'
   | 'askedQuestions'
   | 'combLedger'
+  | 'yardBook'
+  | 'predictions'
   | 'nextHives';
 export type ViewData<V extends ViewName> = Output<(typeof endpoints)[V]>;
 

@@ -53,7 +53,9 @@ const PLACES: readonly (View & { readonly views: readonly View[] })[] = [
     views: [
       { name: 'Visit review', link: '/afterwards' },
       { name: 'Questions', link: '/afterwards/questions' },
+      { name: 'Yard book', link: '/afterwards/yard-book', roles: STAFF },
       { name: 'Combs', link: '/afterwards/combs', roles: STAFF },
+      { name: 'Predictions', link: '/afterwards/predictions' },
     ],
   },
 ];

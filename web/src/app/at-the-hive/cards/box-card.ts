@@ -48,11 +48,11 @@ export class BoxCard {
   private readonly store = inject(Store);
   private readonly desk = inject(VisitDesk);
   private readonly dialog = inject(MatDialogRef<BoxCard>);
-  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   private readonly current = this.store.selectSignal(inspectionFeature.selectBox);
   protected readonly asked = ASKED;
-  private readonly layers = computed(() => this.file()?.stack.filter(isBox) ?? []);
+  private readonly layers = computed(() => this.stack().filter(isBox));
   protected readonly boxes = computed(() => this.layers().map(({ id }) => id));
   protected readonly box = signal(this.current()?.id ?? '');
   private readonly changed = signal<BoxSummary | null>(null);

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
-import { CONTENTS, LETTERS, type Letter, nestAhead, toward } from '@brave-comb/core/inspection';
+import { CONTENTS, LETTERS, type Letter, toward } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
@@ -53,9 +53,7 @@ export class GuessCard {
   private readonly store = inject(Store);
   private readonly desk = inject(VisitDesk);
   private readonly dialog = inject(MatDialogRef<GuessCard>);
-  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
-  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
-  private readonly box = this.store.selectSignal(inspectionFeature.selectNestBox);
+  protected readonly ahead = this.store.selectSignal(inspectionFeature.selectNestAhead);
   protected readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
   protected readonly letters = LETTERS;
   protected readonly words = CONTENTS;
@@ -65,14 +63,6 @@ export class GuessCard {
   protected readonly neighbour = computed(() => {
     const address = this.address();
     return address ? toward(address) : '';
-  });
-  protected readonly ahead = computed(() => {
-    const box = this.box();
-    if (!box) return null;
-    const brood = (this.file()?.last?.sides ?? [])
-      .filter(({ address, side }) => address.box === box.id && ((side.eighths.S ?? 0) > 0 || (side.eighths.L ?? 0) > 0))
-      .map(({ address }) => address.frame);
-    return nestAhead(brood, this.record().seams[box.id] ?? null, box.frames, 0);
   });
 
   protected order(letter: Letter): string {

@@ -5,6 +5,7 @@ import { Store } from '@ngrx/store';
 import { type Observable, filter, from, map, switchMap } from 'rxjs';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { BoxCard } from './box-card';
+import { DefectCard } from './defect-card';
 import { EmergencyCard } from './emergency-card';
 import { GuardCard, type GuardAsk } from './guard-card';
 import { GuessCard } from './guess-card';
@@ -14,7 +15,9 @@ import { LookCard } from './look-card';
 import { MeasureCard } from './measure-card';
 import { MoreCard, type MoreId } from './more-card';
 import { MoveCard } from './move-card';
+import { NoteCard } from './note-card';
 import { NotesCard, type ReadNote } from './notes-card';
+import { PartCard } from './part-card';
 import { QuestionCard } from './question-card';
 import { StingCard } from './sting-card';
 import { WaitingCard } from './waiting-card';
@@ -48,8 +51,11 @@ export class HiveCards {
       look: () => void this.dialog.open(LookCard, { width: '640px', ...ON_A_PHONE }),
       measure: () => void this.dialog.open(MeasureCard, { width: '640px', ...ON_A_PHONE }),
       question: () => this.question(),
+      note: () => void this.dialog.open(NoteCard, { width: '640px', ...ON_A_PHONE }),
       move: () => void this.dialog.open(MoveCard, { width: '640px', ...ON_A_PHONE }),
       box: () => void this.dialog.open(BoxCard, { width: '560px', ...ON_A_PHONE }),
+      part: () => void this.dialog.open(PartCard, { width: '760px', ...ON_A_PHONE }),
+      defect: () => void this.dialog.open(DefectCard, { width: '680px', ...ON_A_PHONE }),
       incident: () => void this.dialog.open(IncidentCard, { data: this.file(), width: '560px', ...ON_A_PHONE }),
       keys: () => this.keys(),
     };

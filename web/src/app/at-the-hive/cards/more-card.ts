@@ -11,8 +11,11 @@ export const MORE = [
   { id: 'look', name: 'Looked for …' },
   { id: 'measure', name: 'Measure or test' },
   { id: 'question', name: 'Photo or question' },
+  { id: 'note', name: 'Note, spoken or tapped' },
   { id: 'move', name: 'Move this comb' },
   { id: 'box', name: 'Sum a box up from above' },
+  { id: 'part', name: 'Change the hive' },
+  { id: 'defect', name: 'Defect or stray comb' },
   { id: 'incident', name: 'Incident' },
   { id: 'keys', name: 'Letters and keys' },
 ] as const;

@@ -84,6 +84,7 @@ export class MoveCard {
   private readonly desk = inject(VisitDesk);
   private readonly dialog = inject(MatDialogRef<MoveCard>);
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
   private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
   private readonly found = this.store.selectSignal(inspectionFeature.selectFound);
   protected readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
@@ -99,11 +100,10 @@ export class MoveCard {
   protected readonly reason = signal<string>('');
   protected readonly newComb = signal<string>('new foundation');
 
-  protected readonly boxes = computed(
-    () =>
-      this.file()
-        ?.stack.filter(isBox)
-        .map(({ id }) => id) ?? [],
+  protected readonly boxes = computed(() =>
+    this.stack()
+      .filter(isBox)
+      .map(({ id }) => id),
   );
   protected readonly hives = computed(() => this.file()?.neighbours.map(({ number }) => number) ?? []);
   protected readonly comb = computed<Comb | null>(() => {

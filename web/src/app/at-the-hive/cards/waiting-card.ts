@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import type { SideAddress } from '@brave-comb/core/inspection';
-import { sideKey, toward } from '@brave-comb/core/inspection';
+import { entryText, sideKey, toward } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
-import type { WaitingEntry } from '../../inspection/device-store';
+import { DeviceStore, type WaitingEntry } from '../../inspection/device-store';
 import { InspectionEvents, inspectionFeature } from '../../inspection/inspection.feature';
 import { Outbox } from '../../inspection/outbox';
 import { timeOf } from '../../shell/format';
@@ -24,10 +24,25 @@ import { timeOf } from '../../shell/format';
         {{ why.message }}
       }
     </p>
+    @if (device.unsentFiles() > 0) {
+      <p>
+        <b>{{ device.unsentFiles() }}</b>
+        {{ device.unsentFiles() === 1 ? 'photo or voice note waits' : 'photos or voice notes wait' }}: they go last.
+      </p>
+    }
+    @if (unsent().length > 0) {
+      <ol class="lines waits" tabindex="0" role="group" aria-label="What waits, oldest first">
+        @for (each of unsent(); track each.id) {
+          <li>
+            <small>{{ time(each.entry.at) }}</small> {{ words(each) }}
+          </li>
+        }
+      </ol>
+    }
     <ul class="lines">
       @for (each of refused(); track each.id) {
         <li class="bad">
-          <b>{{ each.entry.body.kind }}</b> {{ each.problem?.message }}
+          <b>{{ words(each) }}</b> {{ each.problem?.message }}
           <span class="row">
             @if (addressOf(each); as address) {
               <button type="button" class="big" [matDialogClose]="address" (click)="drop(each)">Enter it again</button>
@@ -50,11 +65,18 @@ import { timeOf } from '../../shell/format';
     </div>
   `,
   styleUrl: './cards.scss',
+  styles: `
+    .waits {
+      list-style: none;
+      padding: 0;
+    }
+  `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class WaitingCard {
   private readonly store = inject(Store);
   private readonly outbox = inject(Outbox);
+  protected readonly device = inject(DeviceStore);
   protected readonly unsent = this.store.selectSignal(inspectionFeature.selectUnsent);
   protected readonly refused = this.store.selectSignal(inspectionFeature.selectRefused);
   protected readonly fault = this.store.selectSignal(inspectionFeature.selectSendingFault);
@@ -64,6 +86,14 @@ export class WaitingCard {
   protected readonly conflicts = computed(() =>
     this.record().conflicts.map(({ address }) => ({ address, key: sideKey(address), toward: toward(address) })),
   );
+
+  protected time(at: string): string {
+    return timeOf(at, this.file()?.visit.zone ?? 'utc');
+  }
+
+  protected words({ entry }: WaitingEntry): string {
+    return entryText(entry.body);
+  }
 
   protected addressOf({ entry }: WaitingEntry): SideAddress | null {
     return entry.body.kind === 'frame side recorded' ? entry.body.address : null;

@@ -1,0 +1,165 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
+import {
+  DEFECTS,
+  DEFECT_IDS,
+  type DefectId,
+  REPAIR_BY,
+  type RepairBy,
+  STRAY_CAUSES,
+  STRAY_CAUSE_IDS,
+  STRAY_CONTENTS,
+  STRAY_PLACES,
+  type StrayCause,
+  type StrayContent,
+  type StrayPlace,
+  likelyCause,
+} from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { inspectionFeature } from '../../inspection/inspection.feature';
+import { VisitDesk } from '../../inspection/visit-desk';
+import { Choice } from '../choice';
+
+const ABOUT = ['a defect', 'stray comb'] as const;
+const REMOVED = ['removed', 'left'] as const;
+
+/** What is wrong with the woodwork, or comb where none should be: each leaves a task with a date. */
+@Component({
+  selector: 'bc-defect-card',
+  imports: [MatDialogClose, MatDialogTitle, Choice],
+  template: `
+    <h2 matDialogTitle>Defect or stray comb</h2>
+    <div class="scrolls" tabindex="0" role="group" aria-label="What it is">
+      <bc-choice legend="Note" [options]="abouts" [value]="about()" (chosen)="about.set($event)" />
+      <bc-choice legend="At" [options]="parts()" [value]="part()" (chosen)="part.set($event)" />
+      @if (about() === 'a defect') {
+        <bc-choice
+          legend="What is wrong"
+          [options]="defects"
+          [words]="defectWords"
+          [value]="defect()"
+          (chosen)="defect.set($event)"
+        />
+        @if (defect(); as id) {
+          <fieldset>
+            <legend>For now</legend>
+            <div class="row">
+              <button
+                type="button"
+                class="big"
+                [class.sel]="helped()"
+                [attr.aria-pressed]="helped()"
+                (click)="helped.set(!helped())"
+              >
+                {{ kinds[id].forNow }}{{ helped() ? ': done' : '' }}
+              </button>
+            </div>
+          </fieldset>
+          <bc-choice legend="Repair by" [options]="untils" [value]="until()" (chosen)="until.set($event)" />
+          <p class="why">To bring: {{ kinds[id].bring }}.</p>
+        }
+      } @else {
+        <bc-choice legend="Where" [options]="places" [value]="place()" (chosen)="where($event)" />
+        <bc-choice legend="What is in it" [options]="contents" [value]="content()" (chosen)="content.set($event)" />
+        <bc-choice legend="Why it is there" [options]="causes" [value]="cause()" (chosen)="cause.set($event)" />
+        @if (place() === 'fallen on the floor') {
+          <p class="caution">
+            Look for the queen before you take it out. Heat, or did an earlier visit break it? Say so: it is no blame,
+            it is the cause.
+          </p>
+        }
+        <bc-choice legend="It was" [options]="removes" [value]="removed()" (chosen)="removed.set($event)" />
+        @if (cause(); as id) {
+          <p class="why">Against it: {{ mends[id].mend }}.</p>
+        }
+        @if (removed() === 'removed') {
+          <p class="why">Into the bucket with the lid; look it over for the queen first.</p>
+        }
+      }
+      @if (kept(); as text) {
+        <p role="status">{{ text }}</p>
+      }
+    </div>
+    <div class="row">
+      <button type="button" class="big sel" [disabled]="!whole()" (click)="keep()">Note it</button>
+      <button type="button" class="big" matDialogClose>Back to the hive</button>
+    </div>
+  `,
+  styleUrl: './cards.scss',
+  styles: `
+    .scrolls {
+      display: grid;
+      gap: 10px;
+      max-height: 62vh;
+      overflow-y: auto;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class DefectCard {
+  private readonly store = inject(Store);
+  private readonly desk = inject(VisitDesk);
+  private readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
+  private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
+
+  protected readonly abouts = ABOUT;
+  protected readonly kinds = DEFECTS;
+  protected readonly defects = DEFECT_IDS;
+  protected readonly defectWords = Object.fromEntries(DEFECT_IDS.map((id) => [id, DEFECTS[id].name]));
+  protected readonly untils = REPAIR_BY;
+  protected readonly places = STRAY_PLACES;
+  protected readonly contents = STRAY_CONTENTS;
+  protected readonly causes = STRAY_CAUSE_IDS;
+  protected readonly mends = STRAY_CAUSES;
+  protected readonly removes = REMOVED;
+
+  protected readonly about = signal<(typeof ABOUT)[number]>('a defect');
+  protected readonly part = signal<string | null>(this.box()?.id ?? null);
+  protected readonly defect = signal<DefectId | null>(null);
+  protected readonly helped = signal(false);
+  protected readonly until = signal<RepairBy>('before winter');
+  protected readonly place = signal<StrayPlace | null>(null);
+  protected readonly content = signal<StrayContent | null>(null);
+  protected readonly cause = signal<StrayCause | null>(null);
+  protected readonly removed = signal<(typeof REMOVED)[number]>('removed');
+  protected readonly kept = signal<string | null>(null);
+
+  protected readonly parts = computed(() => [
+    ...this.stack()
+      .map(({ id }) => id)
+      .toReversed(),
+    'stand',
+  ]);
+  protected readonly whole = computed(() =>
+    this.about() === 'a defect'
+      ? this.part() !== null && this.defect() !== null
+      : this.part() !== null && this.place() !== null && this.content() !== null && this.cause() !== null,
+  );
+
+  protected where(place: StrayPlace): void {
+    this.place.set(place);
+    this.cause.set(likelyCause(place));
+  }
+
+  protected keep(): void {
+    const [part, defect, place, content, cause] = [
+      this.part(),
+      this.defect(),
+      this.place(),
+      this.content(),
+      this.cause(),
+    ];
+    if (!part) return;
+    if (this.about() === 'a defect' && defect) {
+      const forNow = this.helped() ? DEFECTS[defect].forNow : '';
+      this.desk.enter({ kind: 'defect noted', part, defect, forNow, until: this.until() });
+      this.kept.set(`${DEFECTS[defect].name}, ${part}: noted, to be repaired by ${this.until()}.`);
+      this.defect.set(null);
+    } else if (place && content && cause) {
+      const removed = this.removed() === 'removed';
+      this.desk.enter({ kind: 'stray comb noted', part, place, content, cause, removed });
+      this.kept.set(`Stray comb ${place}: noted.`);
+      this.place.set(null);
+    }
+  }
+}

@@ -1,0 +1,131 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
+import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
+import { spotOf, spotText } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { inspectionFeature } from '../../inspection/inspection.feature';
+import { MOST_SECONDS, Voice } from '../../inspection/voice';
+import { VisitDesk } from '../../inspection/visit-desk';
+import { Clock } from '../../people/clock';
+
+/** Things said at many hives, as buttons for gloves. */
+const READY = [
+  'Queen marked today',
+  'Bees calm throughout',
+  'Comb heavy, lift slowly',
+  'Propolis everywhere, take time',
+  'Brood edge moved',
+  'Fed today',
+  'Frames left loose',
+  'Look here first next time',
+] as const;
+
+/** A note without a pen: spoken, tapped, or typed when the gloves are off. */
+@Component({
+  selector: 'bc-note-card',
+  imports: [MatDialogClose, MatDialogTitle],
+  template: `
+    <h2 matDialogTitle>Note</h2>
+    <p>{{ where() }}</p>
+    <button
+      type="button"
+      class="big speak"
+      [class.some]="speaking()"
+      [attr.aria-pressed]="speaking()"
+      (click)="speak()"
+    >
+      {{ speaking() ? 'Stop and keep, ' + seconds() + ' s' : 'Speak a note' }}
+    </button>
+    @if (problem(); as wrong) {
+      <p class="stop" role="alert">{{ wrong }}</p>
+    }
+    @if (kept(); as text) {
+      <p role="status">{{ text }}</p>
+    }
+    <fieldset>
+      <legend>Or tap</legend>
+      <div class="row">
+        @for (text of ready; track text) {
+          <button type="button" class="big" (click)="write(text)">{{ text }}</button>
+        }
+      </div>
+    </fieldset>
+    <label class="text"
+      >Or write<textarea #words rows="2" maxlength="500" [value]="typed()" (input)="typed.set(words.value)"></textarea>
+    </label>
+    <div class="row">
+      <button type="button" class="big sel" [disabled]="typed().trim() === ''" (click)="write(typed().trim())">
+        Keep the note
+      </button>
+      <button type="button" class="big" matDialogClose>Back to the hive</button>
+    </div>
+  `,
+  styleUrl: './cards.scss',
+  styles: `
+    .speak {
+      min-height: 76px;
+      font-size: 20px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class NoteCard {
+  private readonly store = inject(Store);
+  private readonly desk = inject(VisitDesk);
+  private readonly voice = inject(Voice);
+  private readonly now = inject(Clock).now;
+  private readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  protected readonly ready = READY;
+  protected readonly typed = signal('');
+  protected readonly kept = signal<string | null>(null);
+  protected readonly problem = signal<string | null>(null);
+  private readonly spot = computed(() => {
+    const address = this.address();
+    return address && this.record().inHand ? spotOf(address) : null;
+  });
+  protected readonly where = computed(() => {
+    const spot = this.spot();
+    return spot ? spotText(spot) : 'The whole hive';
+  });
+  protected readonly speaking = computed(() => this.voice.since() !== null);
+  protected readonly seconds = computed(() => {
+    this.now();
+    return Math.max(0, Math.round((Date.now() - (this.voice.since() ?? Date.now())) / 1000));
+  });
+
+  constructor() {
+    effect(() => {
+      if (this.seconds() >= MOST_SECONDS) untracked(() => void this.stop());
+    });
+    // A note that is being spoken is kept also when somebody closes the card.
+    inject(DestroyRef).onDestroy(() => this.speaking() && void this.stop());
+  }
+
+  protected async speak(): Promise<void> {
+    if (this.speaking()) return this.stop();
+    this.kept.set(null);
+    this.problem.set(await this.voice.begin());
+  }
+
+  private async stop(): Promise<void> {
+    const note = await this.voice.end(this.spot());
+    if (note) this.kept.set(`Kept, ${note.seconds} s: it is on this device and sent when there is a signal.`);
+    else this.problem.set('Nothing was heard. Speak again, or write.');
+  }
+
+  protected write(text: string): void {
+    const spot = this.spot();
+    this.desk.enter({ kind: 'note written', text: spot ? `${spotText(spot)}: ${text}` : text });
+    this.kept.set(`Kept: ${text}`);
+    this.typed.set('');
+  }
+}

@@ -1,0 +1,199 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
+import {
+  BOXES,
+  type BoxKindId,
+  HIVE_TYPES,
+  type Layer,
+  PLAIN_PARTS,
+  type StackChange,
+  changeText,
+  isBox,
+  stackProblem,
+} from '@brave-comb/core/equipment';
+import { Store } from '@ngrx/store';
+import { HiveStack, type StackPart, partName } from '../../equipment/hive-stack';
+import { inspectionFeature } from '../../inspection/inspection.feature';
+import { VisitDesk } from '../../inspection/visit-desk';
+import { Choice } from '../choice';
+import { Count } from '../count';
+
+const FIXED = ['floor', 'roof'] as const;
+const NAMES = {
+  excluder: 'excluder',
+  escape: 'escape board',
+  spacer: 'empty rim',
+  feeder: 'feeder',
+  'crown-board': 'crown board',
+};
+
+/** Parts that come onto the hive for good, or leave it: a super, a second nest box, an escape, a feeder. */
+@Component({
+  selector: 'bc-part-card',
+  imports: [MatDialogClose, MatDialogTitle, HiveStack, Choice, Count],
+  template: `
+    <h2 matDialogTitle>Change the hive</h2>
+    <div class="scrolls" tabindex="0" role="group" aria-label="Parts of the hive">
+      <bc-hive-stack [parts]="drawn()" [width]="250" [boxWidth]="96" [textSize]="15" [current]="on()" />
+      <div>
+        <bc-choice legend="Put on" [options]="kinds()" [words]="words()" [value]="kind()" (chosen)="choose($event)" />
+        @if (kind()) {
+          <bc-choice legend="It lies on" [options]="under()" [value]="on()" (chosen)="on.set($event)" />
+          @if (boxKind()) {
+            <bc-count legend="Frames in it" [value]="frames()" [most]="40" (counted)="frames.set($event ?? 0)" />
+          }
+          @if (kind() === 'escape') {
+            <p class="caution">
+              Exits point down, away from the honey. Not over brood: bees do not leave it. Not in robbing weather with a
+              gap anywhere above.
+            </p>
+          }
+          @if (kind() === 'spacer') {
+            <p class="caution">An empty rim gets filled with comb: off again at the next visit.</p>
+          }
+        }
+        <bc-choice legend="Take away" [options]="movable()" [value]="gone()" (chosen)="take($event)" />
+        <label class="text"
+          >Why<input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)" />
+        </label>
+        @if (problem(); as wrong) {
+          <p class="stop" role="alert">{{ wrong }}</p>
+        }
+        @if (done(); as text) {
+          <p role="status">{{ text }}</p>
+        }
+      </div>
+    </div>
+    <div class="row">
+      <button type="button" class="big sel" [disabled]="!change() || problem() !== null" (click)="keep()">
+        {{ change() ? says() : 'Choose a part' }}
+      </button>
+      <button type="button" class="big" matDialogClose>Back to the hive</button>
+    </div>
+  `,
+  styleUrl: './cards.scss',
+  styles: `
+    .scrolls {
+      display: grid;
+      grid-template-columns: minmax(140px, 220px) minmax(0, 1fr);
+      gap: 16px;
+      max-height: 62vh;
+      overflow-y: auto;
+    }
+    .scrolls > div {
+      display: grid;
+      gap: 10px;
+      align-content: start;
+    }
+    @media (width < 700px) {
+      .scrolls {
+        grid-template-columns: 1fr;
+      }
+      bc-hive-stack {
+        max-width: 170px;
+      }
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class PartCard {
+  private readonly store = inject(Store);
+  private readonly desk = inject(VisitDesk);
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
+  protected readonly kind = signal<string | null>(null);
+  protected readonly on = signal<string | null>(null);
+  protected readonly gone = signal<string | null>(null);
+  protected readonly frames = signal(0);
+  protected readonly reason = signal('');
+  protected readonly done = signal<string | null>(null);
+
+  private readonly type = computed(() => this.file()?.hiveType ?? 'national');
+  protected readonly kinds = computed<readonly string[]>(() => [
+    ...HIVE_TYPES[this.type()].boxes,
+    ...PLAIN_PARTS.filter((kind) => !(FIXED as readonly string[]).includes(kind)),
+  ]);
+  protected readonly words = computed<Readonly<Record<string, string>>>(() => ({
+    ...NAMES,
+    ...Object.fromEntries(HIVE_TYPES[this.type()].boxes.map((id) => [id, BOXES[id].name])),
+  }));
+  protected readonly boxKind = computed<BoxKindId | null>(
+    () => HIVE_TYPES[this.type()].boxes.find((id) => id === this.kind()) ?? null,
+  );
+  protected readonly under = computed(() =>
+    this.stack()
+      .filter(({ kind }) => kind !== 'roof')
+      .map(({ id }) => id)
+      .toReversed(),
+  );
+  protected readonly movable = computed(() =>
+    this.stack()
+      .filter(({ kind }) => kind !== 'roof' && kind !== 'floor')
+      .map(({ id }) => id)
+      .toReversed(),
+  );
+  protected readonly drawn = computed<readonly StackPart[]>(() =>
+    this.stack().map((layer) => ({ layer, text: partName(layer) })),
+  );
+  protected readonly change = computed<StackChange | null>(() => {
+    const [gone, kind, on] = [this.gone(), this.kind(), this.on()];
+    if (gone) return { do: 'take', part: gone };
+    if (!kind || !on) return null;
+    return { do: 'add', on, layer: this.layer(kind) };
+  });
+  protected readonly problem = computed(() => {
+    const change = this.change();
+    return change && stackProblem(this.type(), this.stack(), change);
+  });
+  protected readonly says = computed(() => {
+    const change = this.change();
+    return change ? changeText(change) : '';
+  });
+
+  private layer(kind: string): Layer {
+    const box = this.boxKind();
+    if (!box) return { id: this.named(this.words()[kind] ?? kind), kind: kind as (typeof PLAIN_PARTS)[number] };
+    const name = BOXES[box].role === 'super' ? 'super' : 'brood box';
+    return { id: this.named(name), kind: 'box', box, frames: this.frames(), dummy: false };
+  }
+
+  /** "super 2" when a super, or super 1, stands there already. */
+  private named(name: string): string {
+    const taken = new Set(this.stack().map(({ id }) => id));
+    const numbered = name === 'super' ? 1 : 2;
+    if (name !== 'super' && !taken.has(name)) return name;
+    let number = numbered;
+    while (taken.has(`${name} ${number}`)) number += 1;
+    return `${name} ${number}`;
+  }
+
+  /** A super goes on the highest box, an excluder on the nest, everything else under the crown board. */
+  protected choose(kind: string): void {
+    this.gone.set(null);
+    this.done.set(null);
+    this.kind.set(kind);
+    const box = this.boxKind();
+    if (box) this.frames.set(BOXES[box].frames);
+    const boxes = this.stack().filter(isBox);
+    const nest = boxes.filter((layer) => BOXES[layer.box].role !== 'super').at(-1);
+    const below =
+      kind === 'excluder' || kind === 'escape' || (box && BOXES[box].role !== 'super') ? nest : boxes.at(-1);
+    this.on.set(below?.id ?? null);
+  }
+
+  protected take(part: string): void {
+    this.kind.set(null);
+    this.done.set(null);
+    this.gone.set(part);
+  }
+
+  protected keep(): void {
+    const change = this.change();
+    if (!change) return;
+    this.desk.enter({ kind: 'stack changed', change, reason: this.reason().trim() });
+    this.done.set(`${changeText(change)}: kept.`);
+    this.kind.set(null);
+    this.gone.set(null);
+    this.reason.set('');
+  }
+}

@@ -1,0 +1,100 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
+import { REACTIONS, type Reaction, stingWatches } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { inspectionFeature } from '../inspection/inspection.feature';
+import { VisitDesk } from '../inspection/visit-desk';
+import { Clock } from '../people/clock';
+import { Alarm } from './alarm';
+import { HiveCards } from './cards/hive-cards';
+
+/** Keeps an eye on whoever was stung: when to ask, what was answered, and the emergency card where it goes beyond the sting. */
+@Component({
+  selector: 'bc-sting-watch',
+  template: `
+    @for (each of watched(); track each.person) {
+      <section
+        [class.now]="each.state !== 'watch'"
+        [attr.role]="each.state === 'watch' ? 'group' : 'alert'"
+        [attr.aria-label]="each.name + ', stung'"
+      >
+        <p>
+          <b>{{ each.name }}</b> stung {{ each.stings > 1 ? each.stings + ' times, last' : '' }}
+          {{ each.minutes < 1 ? 'just now' : each.whole + ' min ago' }}{{ each.reaction ? ', ' + each.reaction : '' }}.
+          {{ each.says }}
+        </p>
+        <div class="row" role="group" [attr.aria-label]="'How ' + each.name + ' is'">
+          @for (reaction of reactions; track reaction) {
+            <button
+              type="button"
+              class="big"
+              [class.sel]="each.reaction === reaction"
+              [attr.aria-pressed]="each.reaction === reaction"
+              (click)="answer(each.person, reaction)"
+            >
+              {{ reaction }}
+            </button>
+          }
+        </div>
+      </section>
+    }
+  `,
+  styleUrl: './hive-parts.scss',
+  styles: `
+    section {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 14px;
+      align-items: center;
+      justify-content: space-between;
+      padding: 4px 16px;
+      border-left: 6px solid #7a3812;
+      background: #f8e7db;
+      color: #4a1f08;
+      font-size: 16px;
+    }
+    section.now {
+      border-color: #7d1526;
+      background: #f7e1e4;
+      color: #4d0813;
+    }
+    .big {
+      padding: 2px 12px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class StingWatchStrip {
+  private readonly store = inject(Store);
+  private readonly desk = inject(VisitDesk);
+  private readonly cards = inject(HiveCards);
+  private readonly alarm = inject(Alarm);
+  private readonly now = inject(Clock).now;
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  protected readonly reactions = REACTIONS;
+
+  private readonly names = computed(() => {
+    const file = this.file();
+    return new Map(
+      [...(file?.trainees ?? []), ...(file ? [file.visit.supervisor] : [])].map(({ id, name }) => [id, name]),
+    );
+  });
+  protected readonly watched = computed(() =>
+    stingWatches(this.record().stings, this.record().stingsAskedAfter, this.now())
+      .filter(({ state }) => state !== 'over')
+      .map((each) => ({ ...each, whole: Math.floor(each.minutes), name: this.names().get(each.person) ?? 'Somebody' })),
+  );
+  /** By itself, so that the alarm rings when somebody is to be asked and not with every tick. */
+  private readonly toAsk = computed(() => this.watched().filter(({ state }) => state === 'ask now').length);
+
+  constructor() {
+    effect(() => {
+      if (this.toAsk() > 0) untracked(() => this.alarm.ring('gentle'));
+    });
+  }
+
+  protected answer(person: string, reaction: Reaction): void {
+    this.desk.enter({ kind: 'sting asked after', person, reaction });
+    if (reaction === 'elsewhere too' || reaction === 'breath, faint or sick') this.cards.emergency();
+  }
+}

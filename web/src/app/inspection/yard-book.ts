@@ -1,0 +1,188 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+import { dateText, dayOf } from '../shell/format';
+
+/** What visits left to be done, stray comb and its causes, wax saved, sticky hives, and how hives changed. */
+@Component({
+  selector: 'bc-yard-book',
+  imports: [RouterLink, ViewState],
+  template: `
+    <bc-view-state [watched]="watched" name="The yard book" />
+    @if (watched.data(); as data) {
+      <section class="sheet tasks" aria-labelledby="tasks-title">
+        <h1 id="tasks-title">To be done</h1>
+        <ul>
+          @for (task of data.tasks; track task.id) {
+            <li [class.done]="task.settled" [class.late]="!task.settled && task.due < data.today">
+              <b>{{ task.hiveNumber }}</b>
+              <span
+                >{{ task.what }}
+                @if (task.bring) {
+                  <small>bring: {{ task.bring }}</small>
+                }
+              </span>
+              <a [routerLink]="['/afterwards', task.visit]">its visit</a>
+              @if (task.settled; as settled) {
+                <span class="due">done {{ day(settled.at) }}, {{ settled.by }}</span>
+              } @else {
+                <span class="due">{{ task.due < data.today ? 'was due' : 'by' }} {{ date(task.due) }}</span>
+              }
+              <button
+                type="button"
+                class="btn line"
+                [attr.aria-label]="(task.settled ? 'Not done after all: ' : 'Done: ') + task.what"
+                (click)="settle(task.id, !task.settled)"
+              >
+                {{ task.settled ? 'Not done' : 'Done' }}
+              </button>
+            </li>
+          } @empty {
+            <li>
+              Nothing is left to be done. Defects, stray comb and what was not so on leaving come here by themselves.
+            </li>
+          }
+        </ul>
+      </section>
+      <div class="books">
+        <section class="sheet" aria-labelledby="stray-title">
+          <h2 id="stray-title">Stray comb</h2>
+          @if (causes(); as line) {
+            <p>{{ line }}</p>
+          }
+          <ul>
+            @for (each of data.strayCombs; track $index) {
+              <li>
+                <b>{{ each.hiveNumber }}</b> <a [routerLink]="['/afterwards', each.visit]">{{ day(each.at) }}</a>
+                {{ each.where }}: {{ each.content }}, {{ each.removed ? 'removed' : 'left' }}. Cause: {{ each.cause }}
+              </li>
+            } @empty {
+              <li>None noted.</li>
+            }
+          </ul>
+        </section>
+        <section class="sheet" aria-labelledby="wax-title">
+          <h2 id="wax-title">Scraps of wax</h2>
+          <p>
+            <b>{{ wax() }} kg</b> saved in all
+          </p>
+          <ul>
+            @for (each of data.scraps; track each.date) {
+              <li>
+                {{ date(each.date) }}: <b>{{ each.kg }} kg</b>, {{ each.hives.length === 1 ? 'hive' : 'hives' }}
+                {{ each.hives.join(', ') }}
+              </li>
+            } @empty {
+              <li>Nothing weighed yet: at the hive, "Measure or test" has "scraps of wax".</li>
+            }
+          </ul>
+        </section>
+        <section class="sheet" aria-labelledby="stuck-title">
+          <h2 id="stuck-title">How stuck</h2>
+          <ul>
+            @for (each of data.stuck; track $index) {
+              <li>
+                <b>{{ each.hiveNumber }}</b> {{ each.says }}, {{ day(each.at) }}
+              </li>
+            } @empty {
+              <li>No hive noted.</li>
+            }
+          </ul>
+        </section>
+        <section class="sheet" aria-labelledby="changes-title">
+          <h2 id="changes-title">How hives changed</h2>
+          <ul>
+            @for (each of data.stackChanges; track $index) {
+              <li>
+                <b>{{ each.hiveNumber }}</b> <a [routerLink]="['/afterwards', each.visit]">{{ day(each.at) }}</a>
+                {{ each.words }}{{ each.reason ? ': ' + each.reason : '' }}
+              </li>
+            } @empty {
+              <li>No part was put on or taken away yet: at the hive, "More" has "Change the hive".</li>
+            }
+          </ul>
+        </section>
+      </div>
+    }
+  `,
+  styles: `
+    section {
+      padding: 14px 18px 16px;
+    }
+    .tasks {
+      margin: 14px 0;
+    }
+    h1 {
+      font-size: 20px;
+    }
+    h2 {
+      font-size: 16px;
+    }
+    li {
+      padding: 6px 0;
+      border-top: 1px solid var(--line-2);
+    }
+    .tasks li {
+      display: grid;
+      grid-template-columns: 34px minmax(0, 1fr) auto 190px auto;
+      gap: 12px;
+      align-items: center;
+    }
+    .tasks li > :only-child {
+      grid-column: 1 / -1;
+    }
+    .tasks small {
+      display: block;
+      color: var(--ink-2);
+    }
+    .done span {
+      color: var(--ink-3);
+    }
+    .late .due {
+      color: var(--rust-text);
+      font-weight: 650;
+    }
+    .books {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
+      gap: 16px;
+      align-items: start;
+    }
+    @media (width < 700px) {
+      .tasks li {
+        grid-template-columns: 30px minmax(0, 1fr);
+      }
+      .tasks li > :nth-child(n + 3) {
+        grid-column: 2;
+        justify-self: start;
+      }
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class YardBookScreen {
+  private readonly desk = inject(ViewDesk);
+  protected readonly watched = this.desk.watch('yardBook', () => ({}));
+  protected readonly date = dateText;
+  protected readonly wax = computed(() => {
+    const kg = this.watched.data()?.scraps.reduce((sum, each) => sum + each.kg, 0) ?? 0;
+    return Math.round(kg * 100) / 100;
+  });
+  /** Which cause comes up most: what to change first. */
+  protected readonly causes = computed(() => {
+    const counts = new Map<string, { count: number; mend: string }>();
+    for (const { cause, mend } of this.watched.data()?.strayCombs ?? [])
+      counts.set(cause, { count: (counts.get(cause)?.count ?? 0) + 1, mend });
+    const most = [...counts].sort(([, a], [, b]) => b.count - a.count)[0];
+    return most && most[1].count > 1 ? `Mostly ${most[0]} (${most[1].count} times): ${most[1].mend}.` : null;
+  });
+
+  protected day(at: string): string {
+    return dayOf(at, this.watched.data()?.zone ?? 'utc');
+  }
+
+  protected settle(task: string, done: boolean): void {
+    this.desk.change('settleTask', { params: { task }, body: { done } }, 'yardBook', false);
+  }
+}
