@@ -38,5 +38,6 @@ export * from './sting-watch';
 export * from './stray-comb';
 export * from './sums';
 export * from './tasks';
+export * from './telling';
 export * from './told';
 export * from './unread';

@@ -1,4 +1,4 @@
-import { type SideAddress, toward } from './frame-side';
+import { type SideAddress, towardText } from './frame-side';
 
 /** Where in a hive something was seen: a part of it, a frame, or one side of a frame. */
 export interface Spot {
@@ -8,10 +8,12 @@ export interface Spot {
   readonly face: SideAddress['face'] | null;
 }
 
-/** How to say where something was. */
-export function spotText({ part, frame, face }: Spot): string {
+/** How to say where something was; with the number of frames of its box, the last side looks toward the wall. */
+export function spotText({ part, frame, face }: Spot, frames = Infinity): string {
   if (frame === null) return part;
-  return face === null ? `${part}, frame ${frame}` : `${part}, frame ${frame} toward ${toward({ frame, face })}`;
+  return face === null
+    ? `${part}, frame ${frame}`
+    : `${part}, frame ${frame} toward ${towardText({ frame, face }, frames)}`;
 }
 
 export const spotOf = ({ box, frame, face }: SideAddress): Spot => ({ part: box, frame, face });

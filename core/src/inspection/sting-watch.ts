@@ -1,7 +1,7 @@
 import { within } from '../units';
 
 /** How somebody is after a sting. */
-export const REACTIONS = ['well', 'swelling there only', 'elsewhere too', 'breath, faint or sick'] as const;
+export const REACTIONS = ['well', 'local swelling', 'elsewhere too', 'breath, faint, sick'] as const;
 export type Reaction = (typeof REACTIONS)[number];
 
 /** Minutes after a sting for which somebody keeps an eye on whoever was stung. Severe reactions mostly begin within half an hour. */
@@ -64,7 +64,7 @@ function watchOf(
   const askedAgo = Math.max(0, now - Math.max(latest, answer ? Date.parse(answer.at) : 0)) / 60_000;
   const reaction = answer?.reaction ?? null;
   const watch = { person, stings: own.length, minutes, reaction, askedAgo };
-  if (reaction === 'breath, faint or sick' || reaction === 'elsewhere too')
+  if (reaction === 'breath, faint, sick' || reaction === 'elsewhere too')
     return { ...watch, state: 'emergency', says: 'Emergency card now: this goes beyond the sting.' };
   if (minutes >= WATCH_MINUTES && answer && Date.parse(answer.at) > latest)
     return { ...watch, state: 'over', says: `${WATCH_MINUTES} minutes gone, ${reaction}.` };
@@ -73,6 +73,6 @@ function watchOf(
   return {
     ...watch,
     state: 'watch',
-    says: `Not alone for ${Math.max(1, Math.ceil(WATCH_MINUTES - minutes))} minutes more.`,
+    says: `Not alone for ${Math.max(1, Math.ceil(WATCH_MINUTES - minutes))} min more.`,
   };
 }

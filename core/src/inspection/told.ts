@@ -5,7 +5,7 @@ import { CONTENTS } from './contents';
 import { DEFECTS } from './defects';
 import { MOODS } from './entries';
 import { FINDINGS } from './findings';
-import { type SideAddress, sideKey, toward } from './frame-side';
+import { type SideAddress, sideKey, towardText } from './frame-side';
 import { readMeasure } from './measures';
 import { outsideSays } from './outside';
 import { readingGap, scoreGuess } from './prediction';
@@ -27,8 +27,8 @@ export interface ToldPart {
   readonly lines: readonly ToldLine[];
 }
 
+type SideText = (address: SideAddress) => string;
 const said = (text: string, warns = false): ToldLine => ({ text, warns });
-const frameText = ({ frame, face }: SideAddress) => `frame ${frame} toward ${toward({ frame, face })}`;
 const minutes = (seconds: number) => `${roundTo(seconds / 60, 1)} min`;
 const letters = (of: readonly (keyof typeof CONTENTS)[]) =>
   of.map((letter) => CONTENTS[letter]).join(', ') || 'nothing';
@@ -39,18 +39,24 @@ const plural = (count: number, one: string, many = `${one}s`) => `${count} ${cou
  *
  * @param record the visit
  * @param name name of a person by id
+ * @param frames frames in a box, to tell the wall from a neighbour
  * @returns parts with at least one line, in the order of the work
  * @example toldVisit(recordOf([]), () => '') // []
  */
-export function toldVisit(record: VisitRecord, name: (id: string) => string): readonly ToldPart[] {
+export function toldVisit(
+  record: VisitRecord,
+  name: (id: string) => string,
+  frames: (box: string) => number = () => Infinity,
+): readonly ToldPart[] {
+  const frameText: SideText = (address) => `frame ${address.frame} toward ${towardText(address, frames(address.box))}`;
   const parts: readonly (readonly [string, readonly ToldLine[]])[] = [
     ['Before and around', before(record, name)],
     ['Smoke and time', smokeAndTime(record)],
     ['Mood and stings', moodAndStings(record, name)],
-    ['Looked for', lookedFor(record)],
+    ['Looked for', lookedFor(record, frameText)],
     ['Measured', measured(record)],
     ['Parts and combs', partsAndCombs(record)],
-    ['Predicted, read first', predicted(record, name)],
+    ['Predicted, read first', predicted(record, name, frameText)],
     ['Overruled', record.overrides.map(({ guard, reason, by }) => said(`${guard}: ${reason} (${name(by)})`, true))],
     [
       'Asked',
@@ -124,7 +130,7 @@ function moodAndStings(record: VisitRecord, name: (id: string) => string): reado
     const answer = record.stingsAskedAfter.findLast((each) => each.person === person);
     return said(
       `${plural(count, 'sting')}: ${person ? name(person) : 'nobody named'}${answer ? `, then ${answer.reaction}` : person ? ', not asked after' : ''}`,
-      answer ? answer.reaction !== 'well' && answer.reaction !== 'swelling there only' : false,
+      answer ? answer.reaction !== 'well' && answer.reaction !== 'local swelling' : false,
     );
   });
   const moods = record.moods.map(({ mood }) => MOODS[mood - 1]).filter((mood, index, all) => mood !== all[index - 1]);
@@ -139,7 +145,7 @@ function moodAndStings(record: VisitRecord, name: (id: string) => string): reado
   ];
 }
 
-function lookedFor(record: VisitRecord): readonly ToldLine[] {
+function lookedFor(record: VisitRecord, frameText: SideText): readonly ToldLine[] {
   const latest = [...new Map(record.findings.map((each) => [each.finding, each])).values()];
   const found = latest.filter((each) => each.found);
   const not = latest.filter((each) => !each.found);
@@ -195,7 +201,7 @@ const partsAndCombs = (record: VisitRecord): readonly ToldLine[] => [
   ...(record.queenAccounted ? [said(`Queen at closing: ${record.queenAccounted.how}`)] : []),
 ];
 
-function predicted(record: VisitRecord, name: (id: string) => string): readonly ToldLine[] {
+function predicted(record: VisitRecord, name: (id: string) => string, frameText: SideText): readonly ToldLine[] {
   const guesses = record.guesses.flatMap(({ person, address, letters: guess }) => {
     const read = record.sides[sideKey(address)];
     if (!read) return [];

@@ -1,7 +1,15 @@
 import { type Decision, type Input, type Output, type Review, type endpoints } from '@brave-comb/contract';
 import { type Advice, type ColonyFacts, adviseColony, readFinding } from '@brave-comb/core/care';
 import { adultsDue } from '@brave-comb/core/biology';
-import { FRAMES, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf, supers } from '@brave-comb/core/equipment';
+import {
+  isBox,
+  FRAMES,
+  HONEY_KG_PER_DM2,
+  NECTAR_KG_PER_DM2,
+  combArea,
+  frameOf,
+  supers,
+} from '@brave-comb/core/equipment';
 import {
   type FrameSides,
   type Letter,
@@ -173,7 +181,11 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
       by: names.get(each.by) ?? '',
       at: each.at,
     })),
-    told: toldVisit(shownTo(actor, now.record), named).map(({ title, lines }) => ({ title, lines: [...lines] })),
+    told: toldVisit(
+      shownTo(actor, now.record),
+      named,
+      (box) => now.stack.filter(isBox).find(({ id: each }) => each === box)?.frames ?? Infinity,
+    ).map(({ title, lines }) => ({ title, lines: [...lines] })),
     sums: [
       ...sumsOf({
         stack: now.stack,

@@ -1,7 +1,7 @@
 import type { GroupSheet } from '@brave-comb/contract';
 import { type MarkColour, markColour } from '@brave-comb/core/biology';
 import { HIVE_TYPES, type Layer, boxWeight, isBox, liftAdvice, nestBoxes, supers } from '@brave-comb/core/equipment';
-import { BROOD, type FrameSide, type Letter, ROLES, type Role } from '@brave-comb/core/inspection';
+import { BROOD, type Letter, ROLES, type Role, tellingSides } from '@brave-comb/core/inspection';
 import {
   type PlacedHive,
   roleRota,
@@ -191,29 +191,12 @@ function lastTime(last: ColonyRead, { zone, date }: SheetFacts): GroupSheet['las
     brood: roundTo(last.nest.brood.value, 1),
     storesKg: roundTo(last.nest.storesKg.value, 1),
     frames: last.frames,
-    telling: tellingSides(last),
+    telling: tellingSides(
+      Object.values(last.record.sides).filter(({ address }) => address.box === last.box.id),
+      2,
+    ).map(({ address: { frame, face } }) => ({ frame, face })),
     queenOn: queenOn < 0 ? null : queenOn + 1,
   };
-}
-
-/** The two sides worth a look before opening: cells, doubt, the queen and young brood tell most. */
-function tellingSides({ frames }: ColonyRead): NonNullable<GroupSheet['lastTime']>['telling'] {
-  const count = (side: FrameSide, letters: readonly Letter[]) =>
-    letters.reduce((sum, letter) => sum + (side.eighths[letter] ?? 0), 0);
-  const weight = (side: FrameSide) =>
-    side.cells * 6 + (side.doubtful ? 8 : 0) + (side.queen ? 5 : 0) + count(side, ['E', 'L']) * 2 + count(side, BROOD);
-  return frames
-    .flatMap((frame, index) =>
-      (['low', 'high'] as const).flatMap((face) => {
-        const side = frame[face];
-        return side ? [{ frame: index + 1, face, weight: weight(side) }] : [];
-      }),
-    )
-    .sort((a, b) => b.weight - a.weight)
-    .filter((side, index, all) => all.findIndex((other) => other.frame === side.frame) === index)
-    .slice(0, 2)
-    .sort((a, b) => a.frame - b.frame)
-    .map(({ frame, face }) => ({ frame, face }));
 }
 
 /** Every part with its weight by the last reading; boxes of the nest stay where they are. */

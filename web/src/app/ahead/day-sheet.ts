@@ -4,6 +4,7 @@ import type { GroupSheet } from '@brave-comb/contract';
 import { Store } from '@ngrx/store';
 import { type CallFault } from '../api/contract-client';
 import { CombLegend } from '../inspection/comb-legend';
+import { DayReadyLine } from '../inspection/day-ready';
 import { PreparedVisits } from '../inspection/prepared-visits';
 import { Clock } from '../people/clock';
 import { PlanningEvents, planningFeature } from '../planning/planning.feature';
@@ -15,7 +16,7 @@ import { VerdictSheet } from './verdict-sheet';
 /** Go or not, who, where, with what. */
 @Component({
   selector: 'bc-day-sheet',
-  imports: [MatIcon, VerdictSheet, GroupCard, CombLegend, NextHives],
+  imports: [MatIcon, VerdictSheet, GroupCard, CombLegend, NextHives, DayReadyLine],
   templateUrl: './day-sheet.html',
   styleUrl: './day-sheet.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

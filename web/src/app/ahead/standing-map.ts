@@ -11,7 +11,7 @@ const HALF = (FLIGHT_LANE.halfAngle * Math.PI) / 180;
 @Component({
   selector: 'bc-standing-map',
   template: `
-    <svg [attr.viewBox]="view" width="132" height="132" role="img" [attr.aria-label]="name()">
+    <svg [attr.viewBox]="view" [attr.width]="size()" [attr.height]="size()" role="img" [attr.aria-label]="name()">
       @for (hive of hives(); track hive.number) {
         <g [attr.transform]="'translate(' + hive.x + ' ' + hive.y + ') rotate(' + hive.faces + ')'">
           <path [attr.d]="lane" class="lane" />
@@ -74,6 +74,7 @@ const HALF = (FLIGHT_LANE.halfAngle * Math.PI) / 180;
 export class StandingMap {
   readonly standing = input.required<NonNullable<GroupSheet['standing']>>();
   readonly number = input.required<string>();
+  readonly size = input(132);
 
   protected readonly view = `${-SIZE / 2} ${-SIZE / 2} ${SIZE} ${SIZE}`;
   protected readonly lane =

@@ -40,7 +40,7 @@ import { DeviceStore } from '../inspection/device-store';
 import { VisitDesk } from '../inspection/visit-desk';
 import { Clock } from '../people/clock';
 import { peopleFeature } from '../people/people.feature';
-import { civilDate, timeOf } from '../shell/format';
+import { civilDate, dayOf, timeOf } from '../shell/format';
 import { Alarm } from './alarm';
 import { HiveCards } from './cards/hive-cards';
 import { HiveClocks } from './hive-clocks';
@@ -165,6 +165,15 @@ export class AtTheHive {
   protected readonly place = computed(() => {
     const visit = this.file()?.visit;
     return visit?.siteId ? { site: visit.siteId, hive: visit.hive, date: civilDate(this.now(), visit.zone) } : null;
+  });
+  private readonly lastFrames = this.store.selectSignal(inspectionFeature.selectLastFrames);
+  /** What last time looked like, until the first side of this visit is read. */
+  protected readonly lastMap = computed(() =>
+    !this.atFrames() && Object.keys(this.record().sides).length === 0 ? this.lastFrames() : null,
+  );
+  protected readonly lastDay = computed(() => {
+    const at = this.file()?.last?.at;
+    return at ? dayOf(at, this.zone()) : '';
   });
   protected readonly zone = computed(() => this.file()?.visit.zone ?? 'utc');
 

@@ -2,6 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import {
   CHECKS,
   CHECK_IDS,
+  type FrameSide,
+  type SideAddress,
+  formatSide,
+  sideKey,
+  tellingSides,
+  toward,
   type CheckId,
   ROLES,
   type Role,
@@ -14,10 +20,14 @@ import {
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
-import { dateText } from '../shell/format';
+import { dateText, dayOf } from '../shell/format';
+import { CombPortrait } from '../inspection/comb-portrait';
 import { StandingMap } from '../ahead/standing-map';
 import { Choice } from './choice';
 import { HiveRoles } from './hive-roles';
+
+/** Sides of last time that are shown. */
+const TELLING = 3;
 
 const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
   outside: 'outside only',
@@ -29,7 +39,7 @@ const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
 /** Before the lid comes off: cautions, how deep, smoker and veils, who does what. */
 @Component({
   selector: 'bc-before-panel',
-  imports: [Choice, StandingMap],
+  imports: [Choice, CombPortrait, StandingMap],
   template: `
     @for (guard of guards(); track guard.id) {
       <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'">{{ guard.says }}</p>
@@ -40,7 +50,7 @@ const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
     @if (file()?.colony; as colony) {
       <section class="identity" aria-label="This colony">
         @if (file()?.standing; as standing) {
-          <bc-standing-map [standing]="standing" [number]="file()?.visit?.hiveNumber ?? ''" />
+          <bc-standing-map [standing]="standing" [number]="file()?.visit?.hiveNumber ?? ''" [size]="208" />
         }
         <div>
           <p>
@@ -52,10 +62,25 @@ const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
             <p>{{ line }}</p>
           }
           @if (kit().length > 0) {
-            <p><b>Beside you:</b> {{ kit().join(', ') }}.</p>
+            <p><b>Beside you:</b> {{ kit().join('; ') }}.</p>
           }
         </div>
       </section>
+    }
+    @if (telling().length > 0) {
+      <fieldset>
+        <legend>Last time, {{ lastDay() }}</legend>
+        <div class="last">
+          @for (each of telling(); track each.key) {
+            <figure>
+              <bc-comb-portrait [side]="each.side" [width]="170" [seed]="each.address.frame" [name]="each.where" />
+              <figcaption>
+                <b>{{ each.where }}</b><br />{{ each.line }}
+              </figcaption>
+            </figure>
+          }
+        </div>
+      </fieldset>
     }
     @if (tasks().length > 0) {
       <fieldset>
@@ -166,6 +191,20 @@ const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
       gap: 14px;
       align-items: start;
     }
+    bc-standing-map {
+      flex: none;
+    }
+    .last {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px 16px;
+    }
+    figure {
+      width: 170px;
+    }
+    figcaption {
+      font-size: 14.5px;
+    }
     .identity p {
       margin-bottom: 3px;
     }
@@ -232,10 +271,24 @@ export class BeforePanel {
   protected readonly guards = computed(() => guardsLeft(guardsOf({ do: 'open' }, this.facts()), this.record()));
   protected readonly cautions = computed(() => this.file()?.cautions ?? []);
   protected readonly notes = computed(() => this.file()?.trainees.filter(({ note }) => note !== null) ?? []);
+  protected readonly lastDay = computed(() => {
+    const { last, visit } = this.file() ?? {};
+    return last && visit ? dayOf(last.at, visit.zone) : '';
+  });
+  protected readonly telling = computed(() => {
+    const sides = (this.file()?.last?.sides ?? []) as { address: SideAddress; side: FrameSide }[];
+    return tellingSides(sides, TELLING).map(({ address, side }) => ({
+      address,
+      side,
+      key: sideKey(address),
+      where: `frame ${address.frame} toward ${toward(address)}`,
+      line: formatSide(side),
+    }));
+  });
   protected readonly kit = computed(() => this.file()?.kit ?? []);
   protected readonly since = computed(() => {
     const day = this.file()?.colony.since ?? '';
-    return `${dateText(day)} ${day.slice(0, 4)}`;
+    return `${dateText(day).replace(/^\w+ /, '')} ${day.slice(0, 4)}`;
   });
   protected readonly purpose = computed(() => this.file()?.colony.class ?? 'teaching');
   protected readonly tasks = computed(() =>

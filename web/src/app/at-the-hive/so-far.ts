@@ -7,7 +7,7 @@ import { decimal } from '../shell/format';
   selector: 'bc-so-far',
   template: `
     <h2>
-      So far <small>{{ estimate().sidesRead }} of {{ sides() }} sides</small>
+      So far <small>frames, {{ estimate().sidesRead }} of {{ sides() }} sides</small>
     </h2>
     <dl>
       @for (row of rows(); track row.name) {
@@ -28,11 +28,11 @@ import { decimal } from '../shell/format';
       font-size: 17px;
     }
     small {
-      font: 400 14px var(--font);
+      font: 400 13.5px var(--font);
     }
     dl {
       display: grid;
-      grid-template-columns: 1.5fr 1fr;
+      grid-template-columns: 1.6fr 1fr;
       gap: 0 10px;
       margin-top: 4px;
       font-size: 15px;
@@ -86,7 +86,7 @@ export class SoFar {
       name,
       value: of ? decimal(of.value) : '?',
       unit,
-      range: of && of.high - of.low >= 0.2 ? `${decimal(of.low)}–${decimal(of.high)}` : '',
+      range: of && of.high - of.low >= 0.2 ? `${short(of.low)}–${short(of.high)}` : '',
     });
     const stage = (name: string, of: Estimate): Row => ({
       name,
@@ -96,17 +96,20 @@ export class SoFar {
       detail: true,
     });
     return [
-      whole('Bees', now.framesOfBees, 'fr'),
+      whole('Bees', now.framesOfBees, ''),
       stage('Eggs', now.eggs),
-      whole('Brood', now.brood, 'fr'),
+      whole('Brood', now.brood, ''),
       stage('Larvae', now.larvae),
-      whole('Food', now.storesKg, 'kg'),
+      whole('Food, kg', now.storesKg, ''),
       stage('Sealed', now.sealedWorker),
-      whole('Pollen', now.pollen, 'fr'),
+      whole('Pollen', now.pollen, ''),
       stage('Drone', now.sealedDrone),
     ];
   });
 }
+
+/** Ranges are rough: from ten on without decimals. */
+const short = (value: number): string => (value < 9.95 ? decimal(value) : `${Math.round(value)}`);
 
 interface Row {
   readonly name: string;

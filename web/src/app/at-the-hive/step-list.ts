@@ -66,6 +66,13 @@ import type { Role, Step, StepId } from '@brave-comb/core/inspection';
       text-align: left;
       cursor: pointer;
     }
+    /* Where warnings take the room, the step in work and the next one stay. */
+    @container who (height < 290px) {
+      h2,
+      li:first-child:not(:has(.now)) {
+        display: none;
+      }
+    }
     .now {
       background: #103f39;
       color: #fff;

@@ -16,7 +16,7 @@ import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
 import { FlowSigns } from '../season/flow-signs';
-import { decimal } from '../shell/format';
+import { dateText, decimal } from '../shell/format';
 import { BeforePanel } from './before-panel';
 import { Choice } from './choice';
 import { ClosingPanel } from './closing-panel';
@@ -47,6 +47,7 @@ export class StepPanel {
   protected readonly reasons = STOP_REASONS;
   protected readonly towards = toward;
   protected readonly partName = partName;
+  protected readonly dateText = dateText;
   private readonly outside = viewChild(OutsidePanel);
   protected readonly status = this.store.selectSignal(inspectionFeature.selectQueenStatus);
   protected readonly sums = this.store.selectSignal(inspectionFeature.selectSums);

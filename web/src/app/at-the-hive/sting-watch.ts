@@ -46,7 +46,7 @@ import { HiveCards } from './cards/hive-cards';
       gap: 6px 14px;
       align-items: center;
       justify-content: space-between;
-      padding: 4px 16px;
+      padding: 3px 16px;
       border-left: 6px solid #7a3812;
       background: #f8e7db;
       color: #4a1f08;
@@ -58,7 +58,8 @@ import { HiveCards } from './cards/hive-cards';
       color: #4d0813;
     }
     .big {
-      padding: 2px 12px;
+      padding: 2px 11px;
+      font-size: 15px;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -95,6 +96,6 @@ export class StingWatchStrip {
 
   protected answer(person: string, reaction: Reaction): void {
     this.desk.enter({ kind: 'sting asked after', person, reaction });
-    if (reaction === 'elsewhere too' || reaction === 'breath, faint or sick') this.cards.emergency();
+    if (reaction === 'elsewhere too' || reaction === 'breath, faint, sick') this.cards.emergency();
   }
 }

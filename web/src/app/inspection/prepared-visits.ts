@@ -1,4 +1,4 @@
-import { Injectable, inject } from '@angular/core';
+import { Injectable, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import type { DaySheet, GroupSheet } from '@brave-comb/contract';
 import { endpoints } from '../api/endpoints';
@@ -7,6 +7,16 @@ import { type CallFault, ContractClient } from '../api/contract-client';
 import { Clock } from '../people/clock';
 import { DeviceStore } from './device-store';
 import { Outbox } from './outbox';
+
+/** What a device has of a session's day. */
+export interface DayReady {
+  readonly session: string;
+  /** "page only": the visits are here, but this browser cannot open the page again without signal. */
+  readonly state: 'fetching' | 'ready' | 'partly' | 'page only';
+  readonly hives: readonly string[];
+  readonly missing: readonly string[];
+  readonly at: string;
+}
 
 /** Starts visits, also without signal: what a start needs is put on the device when the day sheet is read. */
 @Injectable({ providedIn: 'root' })
@@ -17,10 +27,42 @@ export class PreparedVisits {
   private readonly clock = inject(Clock);
   private readonly router = inject(Router);
 
-  /** Fetches the files of a day's visits that are not started yet. */
+  /** What this device has of a session, to work a day of it without signal. */
+  readonly ready = signal<DayReady | null>(null);
+
+  /** Fetches the files of a day's visits ahead: of those to be started, and of those that are open. */
   async prepare(sheet: DaySheet): Promise<void> {
-    for (const group of sheet.groups.filter((each) => each.visit === null)) {
-      await this.fetch(sheet.session.id, group.hive.id).catch(() => undefined);
+    const session = sheet.session.id;
+    const groups = sheet.groups.filter(({ visit }) => !visit?.closed);
+    this.ready.set({ session, state: 'fetching', hives: [], missing: [], at: this.clock.instant() });
+    const here: string[] = [];
+    const missing: string[] = [];
+    for (const { hive, visit } of groups) {
+      const got = visit ? await this.fetchOpen(visit.id) : await this.fetchNew(session, hive.id);
+      (got ? here : missing).push(hive.number);
+    }
+    const shell = 'serviceWorker' in navigator && (await navigator.serviceWorker.getRegistration()) !== undefined;
+    const state = missing.length > 0 ? 'partly' : shell ? 'ready' : 'page only';
+    this.ready.set({ session, state, hives: here, missing, at: this.clock.instant() });
+  }
+
+  private async fetchNew(session: string, hive: string): Promise<boolean> {
+    const known = (await this.device.starts()).some((each) => each.session === session && each.hive === hive);
+    if (known) return true;
+    try {
+      await this.fetch(session, hive);
+      return true;
+    } catch {
+      return (await this.device.prepared(session, hive)) !== undefined;
+    }
+  }
+
+  private async fetchOpen(visit: string): Promise<boolean> {
+    try {
+      await this.device.keepFile(await firstValueFrom(this.client.call(endpoints.visitFile, { params: { visit } })));
+      return true;
+    } catch {
+      return (await this.device.file(visit)) !== undefined;
     }
   }
 

@@ -54,8 +54,9 @@ import { dateText, dayOf } from '../shell/format';
           <ul>
             @for (each of data.strayCombs; track $index) {
               <li>
-                <b>{{ each.hiveNumber }}</b> <a [routerLink]="['/afterwards', each.visit]">{{ day(each.at) }}</a>
-                {{ each.where }}: {{ each.content }}, {{ each.removed ? 'removed' : 'left' }}. Cause: {{ each.cause }}
+                <b>Hive {{ each.hiveNumber }}</b
+                >, <a [routerLink]="['/afterwards', each.visit]">{{ day(each.at) }}</a>: {{ each.where }}:
+                {{ each.content }}, {{ each.removed ? 'removed' : 'left' }}. Cause: {{ each.cause }}
               </li>
             } @empty {
               <li>None noted.</li>
@@ -95,8 +96,9 @@ import { dateText, dayOf } from '../shell/format';
           <ul>
             @for (each of data.stackChanges; track $index) {
               <li>
-                <b>{{ each.hiveNumber }}</b> <a [routerLink]="['/afterwards', each.visit]">{{ day(each.at) }}</a>
-                {{ each.words }}{{ each.reason ? ': ' + each.reason : '' }}
+                <b>Hive {{ each.hiveNumber }}</b
+                >, <a [routerLink]="['/afterwards', each.visit]">{{ day(each.at) }}</a>: {{ each.words
+                }}{{ each.reason ? ': ' + each.reason : '' }}
               </li>
             } @empty {
               <li>No part was put on or taken away yet: at the hive, "More" has "Change the hive".</li>

@@ -9,6 +9,7 @@ import {
   type StackChange,
   changeText,
   isBox,
+  stackAfter,
   stackProblem,
 } from '@brave-comb/core/equipment';
 import { Store } from '@ngrx/store';
@@ -34,7 +35,7 @@ const NAMES = {
   template: `
     <h2 matDialogTitle>Change the hive</h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="Parts of the hive">
-      <bc-hive-stack [parts]="drawn()" [width]="250" [boxWidth]="96" [textSize]="15" [current]="on()" />
+      <bc-hive-stack [parts]="drawn()" [width]="250" [boxWidth]="96" [textSize]="15" [current]="ringed()" />
       <div>
         <bc-choice legend="Put on" [options]="kinds()" [words]="words()" [value]="kind()" (chosen)="choose($event)" />
         @if (kind()) {
@@ -132,8 +133,17 @@ export class PartCard {
       .map(({ id }) => id)
       .toReversed(),
   );
+  /** The hive with the change that is being chosen. */
+  private readonly after = computed(() => {
+    const change = this.change();
+    return change && this.problem() === null ? stackAfter(this.stack(), [change]) : this.stack();
+  });
+  protected readonly ringed = computed(() => {
+    const change = this.change();
+    return change?.do === 'add' ? change.layer.id : this.on();
+  });
   protected readonly drawn = computed<readonly StackPart[]>(() =>
-    this.stack().map((layer) => ({ layer, text: partName(layer) })),
+    this.after().map((layer) => ({ layer, text: partName(layer) })),
   );
   protected readonly change = computed<StackChange | null>(() => {
     const [gone, kind, on] = [this.gone(), this.kind(), this.on()];
@@ -176,9 +186,10 @@ export class PartCard {
     if (box) this.frames.set(BOXES[box].frames);
     const boxes = this.stack().filter(isBox);
     const nest = boxes.filter((layer) => BOXES[layer.box].role !== 'super').at(-1);
-    const below =
-      kind === 'excluder' || kind === 'escape' || (box && BOXES[box].role !== 'super') ? nest : boxes.at(-1);
-    this.on.set(below?.id ?? null);
+    const excluder = this.stack().find((layer) => layer.kind === 'excluder');
+    const second = box !== null && BOXES[box].role !== 'super';
+    const low = kind === 'escape' ? (excluder ?? nest) : kind === 'excluder' || second ? nest : boxes.at(-1);
+    this.on.set(low?.id ?? null);
   }
 
   protected take(part: string): void {

@@ -1,0 +1,64 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { DaySheet } from '@brave-comb/contract';
+import { timeOf } from '../shell/format';
+import { PreparedVisits } from './prepared-visits';
+
+/** Says what is on this device for a day without signal, and fetches it again. */
+@Component({
+  selector: 'bc-day-ready',
+  template: `
+    <p role="status" [class.part]="part()">{{ says() }}</p>
+    <button type="button" class="link" [disabled]="fetching()" (click)="again()">Fetch it again</button>
+  `,
+  styles: `
+    :host {
+      display: flex;
+      gap: 10px;
+      align-items: baseline;
+      justify-content: space-between;
+      margin-top: 8px;
+      padding-top: 6px;
+      border-top: 1px solid var(--line-2);
+      font-size: var(--t-dense);
+    }
+    .part {
+      color: var(--rust-text);
+      font-weight: 650;
+    }
+    button {
+      white-space: nowrap;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class DayReadyLine {
+  private readonly prepared = inject(PreparedVisits);
+  readonly sheet = input.required<DaySheet>();
+
+  private readonly ready = computed(() => {
+    const ready = this.prepared.ready();
+    return ready?.session === this.sheet().session.id ? ready : null;
+  });
+  protected readonly fetching = computed(() => this.ready()?.state === 'fetching');
+  protected readonly part = computed(() => ['partly', 'page only'].includes(this.ready()?.state ?? ''));
+  protected readonly says = computed(() => {
+    const ready = this.ready();
+    if (!ready || ready.state === 'fetching') return 'Fetching the day for this device …';
+    const named = (numbers: readonly string[]) => `${numbers.length === 1 ? 'hive' : 'hives'} ${numbers.join(', ')}`;
+    const at = timeOf(ready.at, this.sheet().session.zone);
+    switch (ready.state) {
+      case 'partly':
+        return `Not all is on this device: ${named(ready.missing)} did not come. Fetch it again where there is a signal.`;
+      case 'page only':
+        return `On this device: ${named(ready.hives)}. This browser cannot open the page again without signal: leave it open.`;
+      default:
+        return ready.hives.length === 0
+          ? 'Every visit of the day is closed.'
+          : `Ready for a day without signal: ${named(ready.hives)} on this device since ${at}.`;
+    }
+  });
+
+  protected again(): void {
+    void this.prepared.prepare(this.sheet());
+  }
+}
