@@ -38,7 +38,7 @@ const Person = Id.nullable();
 const Sure = z.int('How sure is a whole number of percent.').min(0).max(100).nullable();
 const Count = z.int().min(0).max(100_000);
 
-const OutsideLook = z.object({
+export const OutsideLook = z.object({
   traffic: z.enum(TRAFFIC),
   pollenIn: z.boolean(),
   deadBees: z.boolean(),

@@ -4,7 +4,7 @@ import { COMB_GRADES, QUESTIONS, STEP_IDS, VISIT_DEPTHS } from '@brave-comb/core
 import { ExpectedState } from './care-calendar';
 import { Layer, HiveTypeName, Stack, Standing, WeighedLayer } from './equipment';
 import { ROLES, endpoint } from './endpoint';
-import { EntryBody } from './inspection-entries';
+import { EntryBody, OutsideLook } from './inspection-entries';
 import { AddressedSide, Comb, PartName, Spot } from './inspection-sides';
 import { CivilDate, Id, Instant, Problem, field, list } from './parts';
 
@@ -50,7 +50,7 @@ export const VisitFile = z.object({
   /** Questions left open by earlier visits. */
   asked: list(z.string()),
   queen: z.object({ year: z.int(), marked: z.boolean() }).nullable(),
-  last: z.object({ visit: Id, at: Instant, sides: list(AddressedSide) }).nullable(),
+  last: z.object({ visit: Id, at: Instant, sides: list(AddressedSide), look: OutsideLook.nullable() }).nullable(),
   /** What the colony should look like today; `null` without an earlier visit. */
   expected: ExpectedState.nullable(),
   entries: list(VisitEntry),
@@ -390,6 +390,8 @@ export const combLedger = endpoint({
   summary: 'Combs in store and those due for renewal, with where every moved comb came from and went',
   response: z.object({
     stock: list(z.object({ store: z.string(), kind: z.string(), count: z.int() })),
+    /** What planned jobs ask for and the stores do not hold. */
+    shortfall: list(z.object({ kind: z.string(), need: z.int(), have: z.int(), hives: list(z.string()) })),
     combs: list(StoredComb),
     moves: list(
       z.object({

@@ -88,31 +88,50 @@ describe('seen enough', () => {
     lines.flatMap((line, index) => [reading(index + 1, 'low', line), reading(index + 1, 'high', line)]);
 
   it('asks for everything at first and prices it', () => {
-    const seen = seenEnough(recordOf([]), ['laying', 'queen cells'], 'brood', 11, null);
+    const seen = seenEnough(recordOf([]), ['laying', 'queen cells'], {
+      box: 'brood',
+      frames: 11,
+      minutesOpen: null,
+      late: false,
+    });
     expect(seen.enough).toBe(false);
     expect(seen.framesToGo).toBe(11);
     expect(seen.minutesToGo).toBe(16);
   });
 
   it('lets eggs stand for the queen', () => {
-    const seen = seenEnough(recordOf([reading(5, 'low', '2E 2L 4S')]), ['laying'], 'brood', 11, null);
+    const seen = seenEnough(recordOf([reading(5, 'low', '2E 2L 4S')]), ['laying'], {
+      box: 'brood',
+      frames: 11,
+      minutesOpen: null,
+      late: false,
+    });
     expect(seen.evidence.find((each) => each.id === 'queen')?.state).toBe('not needed');
     expect(seen.enough).toBe(true);
   });
 
   it('does not believe in no queen cells before the nest was passed at both ends', () => {
     const middle = recordOf([reading(2, 'low', '8S'), reading(2, 'high', '8S')]);
-    const before = seenEnough(middle, ['queen cells'], 'brood', 5, null);
+    const before = seenEnough(middle, ['queen cells'], { box: 'brood', frames: 5, minutesOpen: null, late: false });
     expect(before.evidence[0]).toMatchObject({ id: 'queen cells', state: 'missing' });
-    const all = seenEnough(recordOf(whole(['8H', '8S', '8H'])), ['queen cells'], 'brood', 5, null);
+    const all = seenEnough(recordOf(whole(['8H', '8S', '8H'])), ['queen cells'], {
+      box: 'brood',
+      frames: 5,
+      minutesOpen: null,
+      late: false,
+    });
     expect(all.evidence[0]).toMatchObject({ id: 'queen cells', state: 'seen', where: 'none seen' });
   });
 
   it('wants a doubtful side read again', () => {
     const first = reading(3, 'low', '8S !');
-    expect(seenEnough(recordOf([first]), [], 'brood', 11, null).enough).toBe(false);
+    expect(seenEnough(recordOf([first]), [], { box: 'brood', frames: 11, minutesOpen: null, late: false }).enough).toBe(
+      false,
+    );
     const again = reading(3, 'low', '8S', 'tomasz', first.id);
-    expect(seenEnough(recordOf([first, again]), [], 'brood', 11, null).enough).toBe(true);
+    expect(
+      seenEnough(recordOf([first, again]), [], { box: 'brood', frames: 11, minutesOpen: null, late: false }).enough,
+    ).toBe(true);
   });
 
   it('takes a tick by hand', () => {
@@ -120,13 +139,15 @@ describe('seen enough', () => {
       entry({ kind: 'evidence ticked', evidence: 'healthy brood', seen: true }),
       reading(5, 'low', '8S'),
     ]);
-    expect(seenEnough(record, ['health'], 'brood', 11, null).enough).toBe(true);
+    expect(seenEnough(record, ['health'], { box: 'brood', frames: 11, minutesOpen: null, late: false }).enough).toBe(
+      true,
+    );
   });
 
   it('reckons with the pace of the visit', () => {
     const record = recordOf(whole(['8H', '8H', '8H', '8H']));
-    const slow = seenEnough(record, ['room'], 'brood', 11, 20);
-    const fast = seenEnough(record, ['room'], 'brood', 11, 4);
+    const slow = seenEnough(record, ['room'], { box: 'brood', frames: 11, minutesOpen: 20, late: false });
+    const fast = seenEnough(record, ['room'], { box: 'brood', frames: 11, minutesOpen: 4, late: false });
     expect(slow.framesToGo).toBe(2);
     expect(slow.minutesToGo).toBeGreaterThan(fast.minutesToGo);
   });

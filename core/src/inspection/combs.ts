@@ -126,3 +126,37 @@ export function gradeComb(
   if (age !== null && age >= years - 1) return { grade: 'edge', why: `due in ${years - age} year`, due };
   return { grade: 'keep', why: age === null ? 'age not known, looks sound' : `${age} years in use`, due };
 }
+
+/** Words by which a planned job asks for a comb, each for one. */
+const ASKS_FOR: Readonly<Partial<Record<Comb['kind'], RegExp>>> = {
+  foundation: /foundation|bare frame/i,
+  drawn: /drawn comb|drawn frame|empty comb/i,
+  food: /food comb|food frame|honey frame/i,
+  drone: /drone (comb|frame)/i,
+};
+
+/**
+ * Combs that planned jobs ask for and the stores do not hold.
+ *
+ * @param jobs what is due, in words, with the hive's number
+ * @param stock combs in store by kind
+ * @returns kinds that are short, with need and stock; a job asks for one comb of each kind that it names. Common practice
+ * @example combsShort([{ hive: '4', question: 'Hang a frame of foundation' }], {})[0]?.need // 1
+ */
+export function combsShort(
+  jobs: readonly { readonly hive: string; readonly question: string }[],
+  stock: Readonly<Partial<Record<Comb['kind'], number>>>,
+): readonly {
+  readonly kind: Comb['kind'];
+  readonly need: number;
+  readonly have: number;
+  readonly hives: readonly string[];
+}[] {
+  return COMB_KINDS.flatMap((kind) => {
+    const asking = jobs.filter(({ question }) => ASKS_FOR[kind]?.test(question));
+    const have = stock[kind] ?? 0;
+    return asking.length > have
+      ? [{ kind, need: asking.length, have, hives: [...new Set(asking.map(({ hive }) => hive))] }]
+      : [];
+  });
+}

@@ -1,4 +1,4 @@
-import type { Letter } from './contents';
+import { BROOD, type Letter } from './contents';
 import { FINDINGS } from './findings';
 import { type FrameSide, type SideAddress, hasMark, shows, toward } from './frame-side';
 import type { EvidenceId, Question } from './questions';
@@ -19,6 +19,15 @@ export interface SeenEnough {
   /** Frames still to be lifted for the missing evidence. */
   readonly framesToGo: number;
   readonly minutesToGo: number;
+}
+
+export interface EvidencePlace {
+  readonly box: string;
+  readonly frames: number;
+  /** Minutes since the first frame, to reckon the pace from; `null` before that. */
+  readonly minutesOpen: number | null;
+  /** No new queen can be had any more this year. */
+  readonly late: boolean;
 }
 
 const ASKS: Readonly<Record<Question, readonly EvidenceId[]>> = {
@@ -42,18 +51,14 @@ const FASTEST = 0.7;
  *
  * @param record the visit
  * @param questions what it was opened for
- * @param box the box that is read
- * @param frames frames in that box
- * @param minutesOpen minutes since the first frame, to reckon the pace from; `null` before that
- * @returns evidence, what is missing first, and the price of that
- * @example seenEnough(recordOf([]), ['laying'], 'brood', 11, null).enough // false
+ * @param at the box that is read, how long the hive has been open, and whether it is too late in the year to risk the queen
+ * @returns evidence, what is missing first, and the price of that. Late in the year the first eggs or brood end the visit
+ * @example seenEnough(recordOf([]), ['laying'], { box: 'brood', frames: 11, minutesOpen: null, late: false }).enough // false
  */
 export function seenEnough(
   record: VisitRecord,
   questions: readonly Question[],
-  box: string,
-  frames: number,
-  minutesOpen: number | null,
+  { box, frames, minutesOpen, late }: EvidencePlace,
 ): SeenEnough {
   const nest = nestOf(record, box, frames);
   const asked = new Set<EvidenceId>(questions.flatMap((question) => ASKS[question]));
@@ -70,6 +75,7 @@ export function seenEnough(
     doubtful(nest),
   ]
     .filter((each): each is Evidence => each !== null)
+    .map((each) => (late && broodSeen(nest) ? endedLate(each) : each))
     .sort((a, b) => Number(b.state === 'missing') - Number(a.state === 'missing'));
   const open = new Set(evidence.filter((each) => each.state === 'missing').flatMap((each) => framesFor(each.id, nest)));
   const read = nest.readFrames.length;
@@ -81,6 +87,15 @@ export function seenEnough(
     minutesToGo: Math.ceil(open.size * pace),
   };
 }
+
+const broodSeen = (nest: Nest): boolean =>
+  framesWith(nest, (side) => BROOD.some((letter) => shows(side, letter))).length > 0;
+
+/** A queen lost now cannot be replaced: what is not seen yet is not worth her life. A doubt is looked at all the same. */
+const endedLate = (each: Evidence): Evidence =>
+  each.state === 'missing' && each.id !== 'doubtful sides'
+    ? { ...each, state: 'not needed', where: 'late in the year the first brood ends the visit' }
+    : each;
 
 interface Nest {
   readonly frames: number;

@@ -90,3 +90,23 @@ export function entranceAdvice(
   if (robbingSeason) return { width: 'half', why: 'robbing season', lookAfter: null };
   return { width: 'full', why: 'strong, nothing presses', lookAfter: null };
 }
+
+const TRAFFIC_SCORE: Readonly<Record<OutsideLook['traffic'], number>> = { none: -3, little: -1, steady: 1, heavy: 2 };
+
+/**
+ * One figure for a look at the entrance, to be held against the last one: 0 trouble to 10 thriving. It says where to look, nothing more.
+ *
+ * @param look what was seen
+ * @returns 0 to 10. Common practice
+ * @example entranceScore({ ...EMPTY_LOOK, pollenIn: true }) // 8
+ */
+export function entranceScore(look: OutsideLook): number {
+  const score =
+    5 +
+    TRAFFIC_SCORE[look.traffic] +
+    (look.pollenIn ? 2 : 0) -
+    (look.dead === 'many' ? 3 : 0) -
+    (look.droppings === 'many' ? 1 : 0) -
+    (look.robbing === true ? 4 : look.intruders ? 1 : 0);
+  return Math.min(10, Math.max(0, score));
+}

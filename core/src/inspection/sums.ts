@@ -2,6 +2,7 @@ import { BOXES, type BoxLayer, type Stack, boxWeight, isBox, nestBoxes, supers }
 import { meanOf, roundTo } from '../units';
 import type { ColonyEstimate } from './estimates';
 import { type FrameSide, type SideAddress, eighthsRead } from './frame-side';
+import { type OutsideLook, entranceScore } from './outside';
 import type { VisitRecord } from './record';
 
 /** One figure that a visit adds up to, in words, with what it asks for. */
@@ -14,6 +15,8 @@ export interface SumLine {
 
 interface SidesThen {
   readonly days: number;
+  /** What its look at the entrance was, `null` without one. */
+  readonly look: OutsideLook | null;
   readonly sides: readonly { readonly address: SideAddress; readonly side: FrameSide }[];
 }
 
@@ -64,6 +67,7 @@ export function sumsOf(facts: SumFacts): readonly SumLine[] {
   const boxes = facts.stack.filter(isBox);
   const honey = supers(facts.stack);
   return [
+    entrance(facts),
     strength(facts),
     pollen(facts),
     colours(facts),
@@ -72,6 +76,18 @@ export function sumsOf(facts: SumFacts): readonly SumLine[] {
     ...honey.map((box) => fillByWeight(box, facts.record)),
     beetles(facts),
   ].filter((each) => each !== null);
+}
+
+/** The entrance against the last time: traffic without pollen, or much less of both, says where to look. */
+function entrance({ record, last }: SumFacts): SumLine | null {
+  const look = record.outside.before;
+  if (!look) return null;
+  const now = entranceScore(look);
+  const then = last?.look ? entranceScore(last.look) : null;
+  const says = `entrance ${now} of 10${then === null ? '' : `, last time ${then}`}`;
+  return then !== null && then - now >= 3
+    ? line('entrance', says, 'watch', 'Much less than last time: queen, robbing, poisoning or weather?')
+    : line('entrance', says);
 }
 
 /** Frames of bees: counted side by side, or the seams seen from above. */

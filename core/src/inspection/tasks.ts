@@ -1,5 +1,6 @@
 import { type CivilDate, addDays, laterOf } from '../units';
 import { DEFECTS, type RepairBy } from './defects';
+import { FINDINGS } from './findings';
 import { readMeasure } from './measures';
 import { suspected } from './guards';
 import type { VisitRecord } from './record';
@@ -26,6 +27,8 @@ export interface TaskDates {
 /** Days from a drone egg to the last drone: brood above the excluder is out by then. */
 const DRONE_DAYS = 24;
 const SOON = 2;
+/** A finding less sure than this is looked at again, percent. */
+const SURE = 75;
 
 /**
  * What a visit leaves to be done: repairs by their dates, causes of stray comb to be mended, what was not so on leaving, the second look
@@ -122,6 +125,17 @@ function lookAgain(record: VisitRecord, task: Make): readonly VisitTask[] {
       ? [task('mites', `${readMeasure(mites).says}: decide on a treatment by label and season`, 7, null, 0)]
       : []),
     ...(narrowed ? [task('entrance', 'Narrowed entrance: do they find it, are wasps baulked?', 7, null, 6)] : []),
+    ...record.findings
+      .filter(
+        (each, index, all) => each.found && all.findLastIndex(({ finding }) => finding === each.finding) === index,
+      )
+      .filter(({ sure }) => sure !== null && sure < SURE)
+      .map(({ finding, sure }) =>
+        task(`unsure/${finding}`, `Look again: ${FINDINGS[finding].name}, ${sure} in 100 sure`, 10, null, 3),
+      ),
+    ...(before?.bearding === true
+      ? [task('bearding', 'Bees hung outside: heat, room, or a split?', 7, 'a super', 0)]
+      : []),
     ...(above
       ? [
           task(

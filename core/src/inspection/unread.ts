@@ -1,5 +1,6 @@
-import { type BoxLayer, frameOf } from '../equipment';
+import { type BoxLayer, type FrameKindId, frameOf } from '../equipment';
 import { BROOD, LETTERS, type Letter } from './contents';
+import type { BoxSummary } from './entries';
 import type { SideOfKind } from './estimates';
 import type { FrameSides } from './frame-change';
 import { EMPTY_SIDE, type FrameSide, shows } from './frame-side';
@@ -13,6 +14,8 @@ const ONE_NEIGHBOUR = 2;
 export interface NestBox {
   readonly layer: BoxLayer;
   readonly frames: readonly FrameSides[];
+  /** What a look from above said of it, used where no side was read. */
+  readonly summary?: BoxSummary | undefined;
 }
 
 /**
@@ -22,9 +25,10 @@ export interface NestBox {
  * @param box frames of one box, read or not
  * @returns read sides as they are, unread sides with a spread; unread sides with nothing to go by are left out
  */
-export function withUnread({ layer, frames }: NestBox): readonly SideOfKind[] {
+export function withUnread({ layer, frames, summary }: NestBox): readonly SideOfKind[] {
   const frame = frameOf(layer);
   const sides = frames.flatMap(({ low, high }) => [low, high]);
+  if (summary && sides.every((side) => side === null)) return fromAbove(frame, summary);
   return sides.flatMap((side, at): SideOfKind[] => {
     if (side) return [{ frame, side }];
     const left = nearest(sides, at, -1);
@@ -75,4 +79,22 @@ function faded(guess: Guess, past: boolean): Guess {
     ]),
   );
   return { ...guess, side: { ...guess.side, eighths } };
+}
+
+/** What a frame said to be of a kind holds, eighths a side, and how far that may be off. Common practice. */
+const FROM_ABOVE = {
+  brood: { eighths: { E: 1, L: 1, S: 3, P: 1, H: 2 }, spread: 2.5 },
+  food: { eighths: { H: 6, P: 1 }, spread: 2 },
+  drawn: { eighths: { C: 7 }, spread: 1.5 },
+  bare: { eighths: { F: 8 }, spread: 0.5 },
+} as const satisfies Record<string, { readonly eighths: FrameSide['eighths']; readonly spread: number }>;
+
+/** Sides as a whole box summed up from above makes them likely. */
+function fromAbove(frame: FrameKindId, summary: BoxSummary): readonly SideOfKind[] {
+  const kinds = ['brood', 'food', 'drawn', 'bare'] as const;
+  return kinds.flatMap((kind) => {
+    const { eighths, spread } = FROM_ABOVE[kind];
+    const count = Math.round((summary[kind] ?? 0) * 2);
+    return Array.from({ length: count }, () => ({ frame, spread, side: { ...EMPTY_SIDE, eighths } }));
+  });
 }

@@ -17,6 +17,10 @@ export interface KitLine {
   readonly hives: readonly string[];
 }
 
+/** A hive left alone for longer has not been opened this season, days. */
+const FIRST_OPENING = 75;
+const SPARES = ['two frames of foundation', 'a feeder, filled'] as const;
+
 const JOB_KIT: readonly { readonly when: RegExp; readonly one: string; readonly many: string }[] = [
   { when: /super/i, one: 'super, drawn combs', many: 'supers, drawn combs' },
   { when: /drawn|foundation/i, one: 'frame of foundation', many: 'frames of foundation' },
@@ -59,8 +63,16 @@ export function kitList(need: KitNeed): readonly KitLine[] {
   return [...common, ...special.filter((line) => line.count > 0), ...brings];
 }
 
-/** What the jobs of one hive ask to be brought to it, with what a first opening may need. */
-export const kitForHive = (jobs: KitNeed['jobs']): readonly string[] => {
+/**
+ * What the jobs of one hive ask to be brought to it. To a first opening of the year spare frames and feed come along, needed or not.
+ *
+ * @param jobs what is due there
+ * @param daysSince days since it was opened last, `null` when it never was
+ * @returns things in words. Common practice
+ * @example kitForHive([], 200) // ['two frames of foundation', 'a feeder, filled']
+ */
+export function kitForHive(jobs: KitNeed['jobs'], daysSince: number | null): readonly string[] {
   const lines = kitList({ groups: 1, trainees: 0, supervisors: 0, jobs, liftedParts: 0 });
-  return lines.filter(({ hives }) => hives.length > 0).map(({ what }) => what);
-};
+  const asked = lines.filter(({ hives }) => hives.length > 0).map(({ what }) => what);
+  return daysSince === null || daysSince > FIRST_OPENING ? [...new Set([...asked, ...SPARES])] : asked;
+}

@@ -194,6 +194,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
         last: last && {
           days: daysBetween(dateAt(visit.zone, last.visit.started_at), dateAt(visit.zone, visit.started_at)),
           sides: Object.values(last.record.sides),
+          look: last.record.outside.before ?? null,
         },
         expectedBees: (last && (await expectedAt(context, visit, last))?.bees) ?? null,
       }),
@@ -272,7 +273,12 @@ function shownTo(actor: Actor, record: VisitRecord): VisitRecord {
 }
 
 function queenOf(visit: NamedVisit, now: ColonyRead): Review['queen'] {
-  const nest = seenEnough(now.record, visit.questions, now.box.id, now.box.frames, null);
+  const nest = seenEnough(now.record, visit.questions, {
+    box: now.box.id,
+    frames: now.box.frames,
+    minutesOpen: null,
+    late: false,
+  });
   const { verdict, says, laid } = queenStatus({
     date: dateAt(visit.zone, visit.started_at),
     sides: Object.values(now.record.sides).map(({ side }) => side),

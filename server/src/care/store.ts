@@ -57,6 +57,15 @@ export const openFollowUps = (db: Knex, school: string, hives: readonly string[]
     .orderBy('due')
     .select();
 
+/** Open follow-ups of a school, with the hive's number. */
+export const openFollowUpsOf = (db: Knex, school: string): Promise<NumberedFollowUp[]> =>
+  db('follow_ups')
+    .join('hives', 'hives.id', 'follow_ups.hive')
+    .where('follow_ups.school', school)
+    .whereNull('answered_by')
+    .whereNull('settled_at')
+    .select<NumberedFollowUp[]>('follow_ups.*', 'hives.number as hive_number');
+
 /** Follow-ups at one site whose span touches two dates. */
 export const followUpsBetween = (
   db: Knex,

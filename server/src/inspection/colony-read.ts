@@ -53,7 +53,13 @@ async function sumUp(db: Knex, visit: VisitRow): Promise<ColonyRead> {
   const stack = stackAfter(visit.stack, changesOf(record));
   const box = boxOf(stack, visit.box);
   const nest = estimateColony(
-    nestBoxes(stack).flatMap((layer) => withUnread({ layer, frames: framesOf(readings, layer.id, layer.frames) })),
+    nestBoxes(stack).flatMap((layer) =>
+      withUnread({
+        layer,
+        frames: framesOf(readings, layer.id, layer.frames),
+        summary: record.summaries[layer.id],
+      }),
+    ),
   );
   return {
     visit,

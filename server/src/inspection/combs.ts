@@ -6,12 +6,14 @@ import {
   type FrameSide,
   type VisitRecord,
   arranged,
+  combsShort,
   gradeComb,
   hasMark,
   unnamedCombs,
 } from '@brave-comb/core/inspection';
 import type { Knex } from 'knex';
 import { v5 as uuidOf } from 'uuid';
+import { openFollowUpsOf } from '../care/store';
 import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
 import { hivesById, sitesOf } from '../equipment/store';
@@ -174,6 +176,8 @@ async function withdrawMoves(
   );
 }
 
+/** Stores from which a comb goes back into a hive. */
+const USABLE: ReadonlySet<string> = new Set(['food reserve', 'drawn reserve', 'freezer', 'stand']);
 const LATEST_MOVES = 200;
 const LOOK_BACK = 400 * 86_400_000;
 
@@ -195,8 +199,14 @@ export async function combLedger(context: Context, actor: Actor): Promise<Output
     const key = `${store}/${kind}`;
     counts.set(key, { store, kind, count: (counts.get(key)?.count ?? 0) + 1 });
   }
+  const usable: Partial<Record<Comb['kind'], number>> = {};
+  for (const { store, kind } of rows) if (store !== null && USABLE.has(store)) usable[kind] = (usable[kind] ?? 0) + 1;
   return {
     stock: [...counts.values()],
+    shortfall: combsShort(
+      (await openFollowUpsOf(db, actor.school)).map(({ hive_number, question }) => ({ hive: hive_number, question })),
+      usable,
+    ).map((each) => ({ ...each, hives: [...each.hives] })),
     combs: rows.map((row) => {
       const sides = seen.get(`${row.hive}/${row.box}/${row.place}`) ?? [];
       const { grade, why } = gradeComb(combOf(row), year, {

@@ -288,6 +288,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     kit: [
       ...kitForHive(
         followUps.map(({ question, bring }) => ({ hive: visit.hive_number, question, bring: bring ?? null })),
+        before ? (visit.started_at.getTime() - before.started_at.getTime()) / 86_400_000 : null,
       ),
     ],
     standing: standingAt(hive, others, rotaOf({ standing: standings, limits }, trainees, hive, [])),
@@ -308,6 +309,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
             visit: before.id,
             at: iso(before.started_at),
             sides: sidesNow(Object.values(read.record.sides), before.combs, found),
+            look: read.record.outside.before ?? null,
           }
         : null,
     entries,

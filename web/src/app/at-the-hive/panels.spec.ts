@@ -75,7 +75,12 @@ describe('the letter pad', () => {
 
 describe('seen enough', () => {
   it('prices what is missing and lets evidence be ticked by hand', async () => {
-    const seen = seenEnough(recordOf([]), ['laying', 'health'], 'brood', 11, null);
+    const seen = seenEnough(recordOf([]), ['laying', 'health'], {
+      box: 'brood',
+      frames: 11,
+      minutesOpen: null,
+      late: false,
+    });
     const fixture = await show(SeenEnoughPanel, { seen });
     expect(text(fixture)).toContain('11 more frames, about 16 minutes, would answer it.');
     expect(text(fixture)).toContain('Stop here, say why');

@@ -21,6 +21,12 @@ import { ViewState } from '../season/view-state';
             <li>Nothing is in store as far as the records go. Combs moved at the hive show up here.</li>
           }
         </ul>
+        @for (each of data.shortfall; track each.kind) {
+          <p class="short">
+            Short of {{ each.kind }}: {{ each.need }} asked for by {{ each.hives.length === 1 ? 'hive' : 'hives' }}
+            {{ each.hives.join(', ') }}, {{ each.have }} in store.
+          </p>
+        }
       </section>
       <section class="sheet" aria-labelledby="combs-title">
         <h2 id="combs-title">By grade</h2>
@@ -90,6 +96,13 @@ import { ViewState } from '../season/view-state';
     }
   `,
   styles: `
+    .short {
+      margin-top: 6px;
+      padding: 4px 10px;
+      border-left: 4px solid var(--rust);
+      background: var(--rust-100);
+      color: var(--rust-text);
+    }
     section {
       max-width: 980px;
       margin: 18px auto;

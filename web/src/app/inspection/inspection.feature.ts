@@ -304,7 +304,11 @@ export const inspectionFeature = createFeature({
       stack.length > 0
         ? estimateColony(
             nestBoxes(stack).flatMap((layer) =>
-              withUnread({ layer, frames: framesOf(Object.values(record.sides), layer.id, layer.frames) }),
+              withUnread({
+                layer,
+                frames: framesOf(Object.values(record.sides), layer.id, layer.frames),
+                summary: record.summaries[layer.id],
+              }),
             ),
           )
         : null,
@@ -313,7 +317,12 @@ export const inspectionFeature = createFeature({
       if (!file || !box) return null;
       const readings = Object.values(record.sides).map((each) => Date.parse(each.at));
       const minutes = readings.length > 3 ? (Math.max(...readings) - Math.min(...readings)) / 60_000 : null;
-      return seenEnough(record, file.visit.questions, box.id, box.frames, minutes);
+      return seenEnough(record, file.visit.questions, {
+        box: box.id,
+        frames: box.frames,
+        minutesOpen: minutes,
+        late: file.late,
+      });
     });
     const selectQueenStatus = createSelector(selectFile, selectRecord, selectSeen, (file, record, seen) =>
       file
@@ -340,6 +349,7 @@ export const inspectionFeature = createFeature({
               last: file.last && {
                 days: (Date.parse(file.visit.startedAt) - Date.parse(file.last.at)) / 86_400_000,
                 sides: file.last.sides,
+                look: file.last.look,
               },
               expectedBees: file.expected?.bees ?? null,
             })
