@@ -26,7 +26,7 @@ const FORTNIGHT = 14 * 86_400_000;
 const BODY_LIMIT = '512kb';
 /** A typical year is a file of about 1.6 MB. */
 const FILE_LIMIT = '4200kb';
-const FILE_PATHS = /^\/(weather\/sites\/[^/]+\/(import|climate)|visits\/[^/]+\/photos)$/;
+const FILE_PATHS = /^\/(weather\/sites\/[^/]+\/(import|climate)|visits\/[^/]+\/attachments)$/;
 
 /**
  * The whole application: API by contract, its document, and the built web application.

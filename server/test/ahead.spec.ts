@@ -30,7 +30,7 @@ let trainee: Agent;
 let sites: { home: string; moor: string };
 
 beforeAll(async () => {
-  school = await openSchool();
+  school = await openSchool('', 'ahead');
   morag = await school.signIn('morag');
   ruth = await school.signIn('ruth');
   trainee = await school.signIn('aroha');

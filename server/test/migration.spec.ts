@@ -82,6 +82,13 @@ describe('from the first tables to those of the season', () => {
     await migrate(db, true);
     await migrate(db, true);
     const done = await db('knex_migrations').orderBy('id').pluck<string[]>('name');
-    expect(done).toEqual(['001-first-tables', '002-ahead', '003-planner', '004-plan-reasons', '005-at-the-hive', '006-what-a-visit-leaves']);
+    expect(done).toEqual([
+      '001-first-tables',
+      '002-ahead',
+      '003-planner',
+      '004-plan-reasons',
+      '005-at-the-hive',
+      '006-what-a-visit-leaves',
+    ]);
   });
 });

@@ -4,11 +4,11 @@ import { CONTENTS } from './contents';
 import { DEFECTS } from './defects';
 import { type EntryBody, MOODS } from './entries';
 import { FINDINGS } from './findings';
-import { type SideAddress, toward } from './frame-side';
+import { type SideAddress, towardText } from './frame-side';
 import { readMeasure } from './measures';
 import { formatSide } from './shorthand';
 
-const side = (address: SideAddress) => `${address.box}, frame ${address.frame} toward ${toward(address)}`;
+const side = (address: SideAddress) => `${address.box}, frame ${address.frame} toward ${towardText(address, Infinity)}`;
 
 /**
  * An entry in a few words, for lists of what waits or was refused.
