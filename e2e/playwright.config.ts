@@ -8,6 +8,9 @@ export const CHROMIUM_FLAGS = [
   '--disable-background-networking',
   '--disable-component-update',
   '--disable-sync',
+  // A microphone that hums, allowed without asking.
+  '--use-fake-device-for-media-stream',
+  '--use-fake-ui-for-media-stream',
 ];
 
 /** One address for each worker: what one of them changes, the other does not see. */
@@ -19,7 +22,7 @@ export default defineConfig({
   workers: ADDRESSES.length,
   reporter: [['list']],
   timeout: 40_000,
-  expect: { timeout: 6_000 },
+  expect: { timeout: 10_000 },
   use: {
     baseURL: ADDRESSES[Number(process.env.TEST_PARALLEL_INDEX ?? 0)],
     viewport: { width: 1280, height: 800 },

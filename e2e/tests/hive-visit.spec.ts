@@ -1,29 +1,8 @@
 import { type APIRequestContext, type Browser, type Page, expect, test } from '@playwright/test';
-import type { ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { ended, start } from './own-server';
-import { bigButton, openVisit, reachFrames, signIn, turnTo, type } from './school';
+import { ownServer } from './own-server';
+import { bigButton, controlled, more, openVisit, reachFrames, signIn, turnTo, type } from './school';
 
-// These walks end visits and kill the server: they have one of their own.
-const PORT = 18_390;
-const BASE = `http://127.0.0.1:${PORT}`;
-test.use({ baseURL: BASE });
-test.describe.configure({ mode: 'serial' });
-
-let data: string;
-let server: ChildProcess;
-test.beforeAll(async () => {
-  test.setTimeout(90_000);
-  data = mkdtempSync(join(tmpdir(), 'brave-comb-hive-'));
-  server = (await start(PORT, data)).process;
-});
-test.afterAll(async () => {
-  server.kill('SIGINT');
-  await ended(server);
-  rmSync(data, { recursive: true, force: true });
-});
+const { base: BASE, killAndStart } = ownServer(18_390);
 
 interface File {
   readonly entries: readonly { readonly id: string; readonly at: string; readonly body: { readonly kind: string } }[];
@@ -32,10 +11,6 @@ const visitOf = (page: Page) => page.url().split('/').at(-1) ?? '';
 const entriesOf = async (request: APIRequestContext, visit: string) =>
   ((await (await request.get(`/api/visits/${visit}`)).json()) as File).entries;
 const kept = (page: Page) => expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 20_000 });
-const more = async (page: Page, name: string) => {
-  await page.getByRole('button', { name: 'More', exact: true }).click();
-  await page.getByRole('dialog').getByRole('button', { name }).click();
-};
 const someone = async (browser: Browser, name: string) => {
   const context = await browser.newContext({ baseURL: BASE });
   const page = await context.newPage();
@@ -246,9 +221,7 @@ test('200 entries without signal, a wrong clock and a server killed in the middl
   await page.clock.install({ time: Date.now() + 86_400_000 });
   await page.clock.resume();
   await signIn(page, 'morag');
-  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
-  await page.reload();
-  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  await controlled(page);
   await openVisit(page, '4');
   await kept(page);
   const visit = visitOf(page);
@@ -269,9 +242,7 @@ test('200 entries without signal, a wrong clock and a server killed in the middl
   };
   void page.evaluate(() => globalThis.dispatchEvent(new Event('online')));
   while ((await heard()) === before);
-  server.kill('SIGKILL');
-  await ended(server);
-  server = (await start(PORT, data)).process;
+  await killAndStart();
   await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 60_000 });
 
   const entries = (await entriesOf(page.request, visit)).filter(({ body }) => body.kind === 'mood noted');

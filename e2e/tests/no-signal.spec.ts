@@ -1,11 +1,5 @@
-import { type Page, expect, test } from '@playwright/test';
-import { bigButton, openVisit, reachFrames, signIn, turnTo, type } from './school';
-
-const controlled = async (page: Page) => {
-  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
-  await page.reload();
-  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-};
+import { expect, test } from '@playwright/test';
+import { bigButton, controlled, openVisit, reachFrames, signIn, turnTo, type } from './school';
 
 test('without signal a visit is started, recorded, reloaded and goes on; with signal all of it arrives once', async ({
   page,

@@ -1,5 +1,7 @@
-import { expect } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 const ROOT = join(import.meta.dirname, '..', '..');
@@ -21,3 +23,32 @@ export async function start(port: number, data: string): Promise<{ process: Chil
 /** Exit code of a process, once it has one. */
 export const ended = (child: ChildProcess) =>
   new Promise<number | null>((done) => (child.exitCode === null ? child.once('exit', done) : done(child.exitCode)));
+
+/**
+ * Gives the tests of a file a server and data of their own, one after another: for walks that end visits or kill the server.
+ *
+ * @param port where it listens
+ */
+export function ownServer(port: number) {
+  const base = `http://127.0.0.1:${port}`;
+  let data: string;
+  let server: ChildProcess;
+  test.use({ baseURL: base });
+  test.describe.configure({ mode: 'serial' });
+  test.beforeAll(async () => {
+    test.setTimeout(90_000);
+    data = mkdtempSync(join(tmpdir(), 'brave-comb-own-'));
+    server = (await start(port, data)).process;
+  });
+  test.afterAll(async () => {
+    server.kill('SIGINT');
+    await ended(server);
+    rmSync(data, { recursive: true, force: true });
+  });
+  const killAndStart = async () => {
+    server.kill('SIGKILL');
+    await ended(server);
+    server = (await start(port, data)).process;
+  };
+  return { base, killAndStart };
+}

@@ -8,7 +8,9 @@ export async function signIn(page: Page, name: string): Promise<void> {
   await page.getByLabel('Name').fill(name);
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByRole('heading', { name: /^(Curlew|Dipper|Lapwing|Plover)/ }).first()).toBeVisible();
+  // The first day sheet of a fresh server takes its time.
+  const group = page.getByRole('heading', { name: /^(Curlew|Dipper|Lapwing|Plover)/ });
+  await expect(group.first()).toBeVisible({ timeout: 25_000 });
 }
 
 export const bigButton = (page: Page) => page.locator('footer .next');
@@ -34,6 +36,19 @@ export async function reachFrames(page: Page): Promise<void> {
 export async function turnTo(page: Page, frame: number): Promise<void> {
   await page.getByRole('button', { name: new RegExp(`^Frame ${frame}\\.`) }).click();
   await expect(page.getByRole('heading', { name: `Frame ${frame}`, exact: true })).toBeVisible();
+}
+
+/** Opens one of the cards behind "More". */
+export async function more(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name }).click();
+}
+
+/** Waits until the page can be opened again without signal. */
+export async function controlled(page: Page): Promise<void> {
+  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+  await page.reload();
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
 }
 
 /** Types the shorthand of a side with keys. */

@@ -1,9 +1,10 @@
-import type { Type } from '@angular/core';
+import { type Type, signal } from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import type { VisitFile } from '@brave-comb/contract';
 import type { EntryBody, VisitEntry } from '@brave-comb/core/inspection';
 import { Store, provideStore } from '@ngrx/store';
 
+import { DeviceStore } from '../app/inspection/device-store';
 import { InspectionEvents, inspectionFeature } from '../app/inspection/inspection.feature';
 import { PeopleEvents, peopleFeature } from '../app/people/people.feature';
 import { show } from './show';
@@ -67,6 +68,16 @@ export const FILE = {
   answers: [],
 } as unknown as VisitFile;
 
+/** What this device keeps, without a database. */
+const DEVICE = {
+  full: signal(0),
+  unsentFiles: signal(0),
+  entries: () => Promise.resolve([]),
+  starts: () => Promise.resolve([]),
+  attachments: () => Promise.resolve([]),
+  keepAttachment: () => Promise.resolve(),
+};
+
 /** A panel of the open hive on a visit, with what it enters. */
 export async function showAtHive<T>(
   panel: Type<T>,
@@ -78,6 +89,7 @@ export async function showAtHive<T>(
       [inspectionFeature.name]: inspectionFeature.reducer,
       [peopleFeature.name]: peopleFeature.reducer,
     }),
+    { provide: DeviceStore, useValue: DEVICE },
   ]);
   const store: Store = TestBed.inject<Store>(Store);
   store.dispatch(PeopleEvents.signedIn({ person: { id: id(4), name: 'Ruth Okafor', role: 'supervisor' } } as never));

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import {
   DEFECTS,
@@ -114,7 +114,7 @@ export class DefectCard {
   protected readonly removes = REMOVED;
 
   protected readonly about = signal<(typeof ABOUT)[number]>('a defect');
-  protected readonly part = signal<string | null>(this.box()?.id ?? null);
+  protected readonly part = linkedSignal<string | null>(() => this.box()?.id ?? null);
   protected readonly defect = signal<DefectId | null>(null);
   protected readonly helped = signal(false);
   protected readonly until = signal<RepairBy>('before winter');
