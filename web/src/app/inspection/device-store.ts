@@ -62,6 +62,7 @@ async function carryPhotos(
 
 const JOURNAL = 'brave-comb/entry/';
 const DRAFT = 'brave-comb/draft/';
+const JOINED = 'brave-comb/joined/';
 /** Writes to local storage; false when it has no room. */
 function write(key: string, text: string): boolean {
   try {
@@ -215,9 +216,15 @@ export class DeviceStore {
       change.objectStore('starts').delete(from),
       change.done,
     ]);
+    write(`${JOINED}${from}`, to);
     const draft = this.draft(from);
     if (draft) this.keepDraft({ ...draft, visit: to });
     this.forgetDraft(from);
+  }
+
+  /** The visit that one started here was joined to, `null` for one that stands by itself. */
+  joined(visit: string): string | null {
+    return localStorage.getItem(`${JOINED}${visit}`);
   }
 
   async keepAttachment(attachment: WaitingAttachment): Promise<void> {

@@ -143,6 +143,18 @@ export const keepAcknowledged = createEffect(
   { functional: true, dispatch: false },
 );
 
+/** A visit that was joined to another before its page was open, or by an old address. */
+export const findJoined = createEffect(
+  (actions = inject(Actions), device = inject(DeviceStore)) =>
+    actions.pipe(
+      ofType(InspectionEvents.visitOpened),
+      map(({ visit }) => ({ from: visit, to: device.joined(visit) })),
+      filter((joined): joined is { from: string; to: string } => joined.to !== null),
+      map((joined) => InspectionEvents.visitJoined(joined)),
+    ),
+  { functional: true },
+);
+
 export const followJoined = createEffect(
   (actions = inject(Actions), router = inject(Router)) =>
     actions.pipe(
