@@ -1,38 +1,28 @@
-import AxeBuilder from '@axe-core/playwright';
-import { type Page, expect, test } from '@playwright/test';
-import { bigButton, openVisit, signIn, turnTo } from './school';
-
-const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
-
-async function findsNothing(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(WCAG).analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual(
-    [],
-  );
-}
+import { expect, test } from '@playwright/test';
+import { axeFindsNothing, bigButton, openVisit, signIn, turnTo } from './school';
 
 test('axe finds nothing on sign-in, day sheet, visits and review', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
-  await findsNothing(page);
+  await axeFindsNothing(page);
   await signIn(page, 'morag');
   await expect(page.locator('bc-season-strip .day')).toHaveCount(21);
-  await findsNothing(page);
+  await axeFindsNothing(page);
   await page.getByRole('button', { name: 'Morag Selkirk, menu' }).click();
   await page.getByRole('menuitem', { name: 'Dark theme' }).click();
   await page.waitForTimeout(400);
-  await findsNothing(page);
+  await axeFindsNothing(page);
   await page.getByRole('link', { name: 'Afterwards' }).click();
   await page
     .getByRole('link', { name: /^Hive 4/ })
     .last()
     .click();
   await expect(page.getByRole('heading', { name: 'What changed' })).toBeVisible();
-  await findsNothing(page);
+  await axeFindsNothing(page);
   await page.getByRole('button', { name: 'Morag Selkirk, menu' }).click();
   await page.getByRole('menuitem', { name: 'Light theme' }).click();
   await page.waitForTimeout(400);
-  await findsNothing(page);
+  await axeFindsNothing(page);
 });
 
 for (const [width, height] of [
@@ -44,22 +34,22 @@ for (const [width, height] of [
     await signIn(page, 'ruth');
     await page.setViewportSize({ width, height });
     await openVisit(page, '6');
-    await findsNothing(page);
+    await axeFindsNothing(page);
     await turnTo(page, 1);
-    await findsNothing(page);
+    await axeFindsNothing(page);
     await page.getByRole('button', { name: /Emergency/ }).click();
     await expect(page.getByRole('link', { name: 'Call 112' })).toBeVisible();
-    await findsNothing(page);
+    await axeFindsNothing(page);
     await page.getByRole('button', { name: 'Back to the hive' }).click();
     await page.getByRole('button', { name: /Stop here|Start closing/ }).click();
     await expect(page.getByRole('heading', { name: 'Close in reverse' })).toBeVisible();
-    await findsNothing(page);
+    await axeFindsNothing(page);
     await page
       .locator('bc-step-list')
       .getByRole('button', { name: /entrance again/ })
       .click();
     await expect(bigButton(page)).toHaveText(/End the visit/);
-    await findsNothing(page);
+    await axeFindsNothing(page);
   });
 }
 

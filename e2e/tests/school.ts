@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { type Page, expect } from '@playwright/test';
 
 export const PASSWORD = 'willow-before-gorse';
@@ -65,4 +66,16 @@ export function watchFaults(page: Page): string[] {
       faults.push(message.text());
   });
   return faults;
+}
+
+export const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+
+/** Fails with the rules that the page breaks and where. */
+export async function axeFindsNothing(page: Page, where = ''): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(WCAG).analyze();
+  expect(
+    violations.map(({ id, nodes }) =>
+      `${where} ${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`.trim(),
+    ),
+  ).toEqual([]);
 }

@@ -1,6 +1,6 @@
 import { type Page, expect, test } from '@playwright/test';
 import { ownServer } from './own-server';
-import { bigButton, controlled, more, openVisit, reachFrames, signIn, turnTo, type } from './school';
+import { axeFindsNothing, bigButton, controlled, more, openVisit, reachFrames, signIn, turnTo, type } from './school';
 
 ownServer(18_391);
 
@@ -114,6 +114,63 @@ test('what a visit leaves: a repair, a changed hive, a spoken note; a photo that
   await page.getByRole('button', { name: 'Done: Repair: loose joint, brood box' }).click();
   await expect(page.getByRole('button', { name: 'Not done after all: Repair: loose joint, brood box' })).toBeVisible();
 });
+
+for (const [width, height] of [
+  [1280, 800],
+  [390, 844],
+] as const) {
+  test(`axe finds nothing in the books and cards, and nothing runs off, ${width} × ${height}`, async ({ page }) => {
+    test.setTimeout(180_000);
+    await signIn(page, 'ruth');
+    await page.setViewportSize({ width, height });
+    const fits = async (where: string) => {
+      await axeFindsNothing(page, where);
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect(wide, `${where} runs off the screen`).toBeLessThanOrEqual(width);
+    };
+    for (const [path, heading] of [
+      ['yard-book', 'To be done'],
+      ['predictions', 'Predicted, then looked'],
+      ['questions', 'Questions from the hives'],
+      ['combs', 'Combs in store'],
+    ] as const) {
+      await page.goto(`/afterwards/${path}`);
+      await expect(page.getByRole('heading', { name: heading })).toBeVisible();
+      await fits(path);
+    }
+    await page.goto('/ahead');
+    await openVisit(page, '6');
+    const visit = visitOf(page);
+    await turnTo(page, 5);
+    for (const card of [
+      'Note, spoken',
+      'Change the hive',
+      'Defect or stray comb',
+      'Measure or test',
+      'Move this comb',
+    ]) {
+      await more(page, card);
+      const dialog = page.getByRole('dialog');
+      await expect(dialog).toHaveCount(1);
+      if (card.startsWith('Defect')) await dialog.getByRole('button', { name: 'stray comb' }).click();
+      if (card.startsWith('Change')) await dialog.getByRole('button', { name: 'escape board' }).click();
+      await page.waitForTimeout(300);
+      await fits(card);
+      await dialog
+        .getByRole('button', { name: /Back to the hive|Leave it/ })
+        .last()
+        .click();
+      await expect(dialog).toHaveCount(0);
+    }
+    await page.getByRole('button', { name: /^Sting/ }).click();
+    await page.getByRole('dialog').getByRole('button').first().click();
+    await expect(page.locator('bc-sting-watch section').first()).toBeVisible();
+    await fits('sting watch');
+    await page.goto(`/afterwards/${visit}`);
+    await expect(page.getByRole('heading', { name: 'How it went' })).toBeVisible();
+    await fits('review');
+  });
+}
 
 test('a whole session day from cold without signal: three visits, all of it arrives once', async ({ context }) => {
   test.setTimeout(240_000);
