@@ -55,6 +55,8 @@ export const Review = z.object({
   openedAt: Instant,
   closedAt: Instant.nullable(),
   stopReason: z.string().nullable(),
+  /** What the visit was asked and did not see: it is partial. */
+  missing: list(z.string()),
   frameKind: z.string(),
   last: z.object({ visit: Id, at: Instant, frames: list(FrameSides) }).nullable(),
   frames: list(FrameSides),
@@ -76,7 +78,15 @@ export const Review = z.object({
   advice: list(z.object({ advice: Advice, decision: Decision.nullable() })),
   followUps: list(FollowUp),
   judgements: list(
-    z.object({ trainee: z.string(), skill: z.string(), level: z.string(), by: z.string(), at: Instant }),
+    z.object({
+      trainee: z.string(),
+      skill: z.string(),
+      level: z.string(),
+      by: z.string(),
+      at: Instant,
+      prompt: z.string(),
+      note: z.string(),
+    }),
   ),
   /** The visit in words, part by part. */
   told: list(z.object({ title: z.string(), lines: list(z.object({ text: z.string(), warns: z.boolean() })) })),

@@ -33,7 +33,7 @@ const whole = (lines: readonly string[], box = 'brood') =>
 function facts(entries: readonly VisitEntry[], more: Partial<SumFacts> = {}): SumFacts {
   const record = recordOf(entries);
   const frames = framesOf(Object.values(record.sides), 'brood', brood.frames);
-  const nest = estimateColony(withUnread({ layer: brood, frames, summary: record.summaries['brood'] }));
+  const nest = estimateColony(withUnread({ layer: brood, frames, summary: record.summaries.brood }));
   return { stack, record, nest, last: null, expectedBees: null, ...more };
 }
 const topic = (name: string, of: SumFacts) => sumsOf(of).filter((each) => each.topic === name);

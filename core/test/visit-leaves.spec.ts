@@ -401,7 +401,7 @@ describe('a visit told afterwards', () => {
       '1 veil seen shut by somebody else',
       expect.stringMatching(/^Glasses or magnifier on \(SALMA\): no\./),
     ]);
-    expect(said['Overruled']).toEqual(['do not open: swarm on the branch (RUTH)']);
+    expect(said.Overruled).toEqual(['do not open: swarm on the branch (RUTH)']);
     expect(said['Looked for']).toEqual([
       expect.stringMatching(/^Found: wax moth, 70 in 100 sure/),
       'Looked for, not found, at least 90 in 100 sure: chalk brood mummies',

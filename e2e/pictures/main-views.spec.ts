@@ -1,6 +1,6 @@
 import { type Page, expect, test } from '@playwright/test';
 import { join } from 'node:path';
-import { bigButton, openVisit, reachFrames, signIn, type } from '../tests/school';
+import { bigButton, more, openVisit, reachFrames, signIn, type } from '../tests/school';
 
 const take = async (page: Page, name: string, whole = false) => {
   await page.evaluate(() => window.scrollTo(0, 0));
@@ -93,7 +93,22 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await take(page, 'at-the-hive-before');
   await bigButton(page).click();
   await expect(bigButton(page)).toHaveText(/Entrance seen/);
-  await take(page, 'at-the-hive-outside');
+  const card = page.getByRole('dialog');
+  await more(page, 'Defect or stray comb');
+  await card.getByRole('button', { name: 'gap between boxes' }).click();
+  await card.getByRole('button', { name: /^tape over it/ }).click();
+  await card.getByRole('button', { name: 'Note it' }).click();
+  await card.getByRole('button', { name: 'stray comb', exact: true }).click();
+  await card.getByRole('button', { name: 'under the excluder' }).click();
+  await card.getByRole('button', { name: 'drone brood' }).click();
+  await card.getByRole('button', { name: 'Note it' }).click();
+  await card.getByRole('button', { name: 'Back to the hive' }).click();
+  await more(page, 'Measure or test');
+  await card.getByRole('button', { name: 'scraps of wax' }).click();
+  await card.getByRole('spinbutton').fill('0.3');
+  await card.getByRole('spinbutton').blur();
+  await card.getByRole('button', { name: 'Keep it' }).click();
+  await card.getByRole('button', { name: 'Back to the hive' }).click();
   await reachFrames(page);
   await enter(page, NEST);
   await type(page, '3S1L1P2H+EKB6');
@@ -128,6 +143,10 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.getByRole('button', { name: /menu$/ }).click();
   await page.getByRole('menuitem', { name: 'Light theme' }).click();
 
+  await page.goto('/afterwards/yard-book');
+  await expect(page.getByText('Repair: gap between boxes')).toBeVisible();
+  await take(page, 'yard-book');
+  await page.goto('/ahead');
   await page.getByRole('button', { name: /^Tue 19/ }).click();
   await expect(page.getByRole('heading', { name: /Hive 8/ })).toBeVisible();
   await page.waitForTimeout(400);

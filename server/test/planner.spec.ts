@@ -234,7 +234,7 @@ describe('pins', () => {
     expect(conflict?.pins.toSorted()).toEqual(pins.map(({ id }) => id).toSorted());
     expect(conflict?.rules.map(({ rule }) => rule)).toContain('group-gap');
     const runner = startPlanRunner(school.context);
-    const { id } = await ask(1);
+    const { id } = await ask(6);
     const failed = await until(id, ({ status }) => status === 'failed');
     expect(failed.trouble).toContain('pins');
     await runner.stop();

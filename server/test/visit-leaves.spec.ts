@@ -278,6 +278,23 @@ describe('the review of a visit', () => {
     expect(JSON.stringify(seen.told)).toMatch(/eggs on frame 5 toward 4: there, confirmed afterwards/);
   });
 
+  it('says what was asked and not seen, and what helped a trainee', async () => {
+    const trainee = (await prepared()).trainees[0]!.id;
+    const judged = { kind: 'skill judged' as const, trainee, skill: 'finds-eggs', level: 'helped' as const };
+    await record([
+      entry(judged),
+      entry({ ...judged, prompt: 'pointed', note: 'sun behind her' }),
+      entry({ kind: 'evidence ticked', evidence: 'queen cells', seen: true }),
+    ]).expect(200);
+    const { missing, judgements } = await review();
+    expect(missing).toEqual(expect.arrayContaining(['young larvae', 'healthy brood']));
+    expect(missing).not.toContain('eggs');
+    expect(missing).not.toContain('queen cells');
+    expect(judgements).toEqual([
+      expect.objectContaining({ level: 'helped', prompt: 'pointed', note: 'sun behind her' }),
+    ]);
+  });
+
   it('keeps stings, guesses and reasons of others from a trainee', async () => {
     const trainees = (await prepared()).trainees;
     const other = trainees.find(({ name }) => !name.startsWith('Salma'))!;

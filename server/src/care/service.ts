@@ -13,6 +13,7 @@ import {
 import {
   type FrameSides,
   type Letter,
+  type SeenEnough,
   type VisitRecord,
   changesInWords,
   compareColonies,
@@ -35,7 +36,7 @@ import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
 import { siteById } from '../equipment/store';
 import { type ColonyRead, readColony } from '../inspection/colony-read';
-import { temperOf, tempersOf } from '../inspection/visit-facts';
+import { lateInYear, temperOf, tempersOf } from '../inspection/visit-facts';
 import { type NamedVisit, visitBefore, visitById, visitsOfSession } from '../inspection/store';
 import { peopleOf, practiceOf } from '../people/store';
 import { Refusal, notFound } from '../problem';
@@ -148,6 +149,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
   const judgements = now.record.judgements.filter((each) => actor.role !== 'trainee' || each.trainee === actor.id);
   const names = new Map((await peopleOf(db, actor.school, peopleIn(now.record))).map((each) => [each.id, each.name]));
   const named = (id: string) => names.get(id) ?? 'somebody';
+  const seenThen = await evidenceOf(context, visit, now);
   const nextRow = siblings[siblings.findIndex((each) => each.id === visit.id) + 1];
   const next = nextRow ? await visitById(db, actor, nextRow.id) : undefined;
   return {
@@ -161,6 +163,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
     stopReason: now.record.closed
       ? [now.record.closed.reason, now.record.closed.note].filter(Boolean).join(': ')
       : null,
+    missing: seenThen.evidence.filter(({ state }) => state === 'missing').map(({ id: evidence }) => evidence),
     frameKind: FRAMES[frameOf(now.box)].name,
     last: last ? { visit: last.visit.id, at: iso(last.visit.started_at), frames: last.frames } : null,
     frames: now.frames,
@@ -180,6 +183,8 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
       level: each.level,
       by: names.get(each.by) ?? '',
       at: each.at,
+      prompt: each.prompt ?? '',
+      note: each.note ?? '',
     })),
     told: toldVisit(
       shownTo(actor, now.record),
@@ -199,7 +204,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
         expectedBees: (last && (await expectedAt(context, visit, last))?.bees) ?? null,
       }),
     ],
-    queen: queenOf(visit, now),
+    queen: queenOf(visit, now, seenThen),
     youngBees: adultsDue(now.nest.workerCells).map((bees) => Math.round(bees)),
     temper: temperTrend([
       ...(await tempersOf(context, { id: visit.hive, school: visit.school }, visit.started_at)),
@@ -272,13 +277,14 @@ function shownTo(actor: Actor, record: VisitRecord): VisitRecord {
   };
 }
 
-function queenOf(visit: NamedVisit, now: ColonyRead): Review['queen'] {
-  const nest = seenEnough(now.record, visit.questions, {
-    box: now.box.id,
-    frames: now.box.frames,
-    minutesOpen: null,
-    late: false,
-  });
+async function evidenceOf(context: Context, visit: NamedVisit, now: ColonyRead): Promise<SeenEnough> {
+  const date = dateAt(visit.zone, visit.started_at);
+  const site = await siteById(context.db, visit.school, visit.site);
+  const late = site !== undefined && lateInYear(await siteSeason(context, site, date), date);
+  return seenEnough(now.record, visit.questions, { box: now.box.id, frames: now.box.frames, minutesOpen: null, late });
+}
+
+function queenOf(visit: NamedVisit, now: ColonyRead, nest: SeenEnough): Review['queen'] {
   const { verdict, says, laid } = queenStatus({
     date: dateAt(visit.zone, visit.started_at),
     sides: Object.values(now.record.sides).map(({ side }) => side),

@@ -27,6 +27,12 @@ type Facts = Pick<
 
 /** From these phases on a lost queen cannot be replaced before winter. */
 const LATE: readonly Phase[] = ['making winter bees', 'closing down', 'winter rest'];
+/** Whether a queen lost on a day could not be replaced before winter. */
+export function lateInYear(season: SiteSeason, date: string): boolean {
+  const phase = phaseNow(season, date)?.phase;
+  return phase !== undefined && LATE.includes(phase);
+}
+
 const NOTHING_TO_GATHER: readonly Phase[] = ['dearth', 'making winter bees', 'closing down'];
 const REACHES: Readonly<Record<(typeof DEPTHS)[number], VisitDepth>> = {
   outside: 'outside',
@@ -56,7 +62,7 @@ export async function visitFacts(
   const date = dateAt(site.zone, visit.started_at);
   const [state] = await colonyStates(context, season, [hive.id]);
   const phase = phaseNow(season, date)?.phase ?? null;
-  const late = phase !== null && LATE.includes(phase);
+  const late = lateInYear(season, date);
   const resting = (state?.calendar.rests ?? []).filter(({ from, to }) => from <= date && date <= to);
   const rest = resting.find(({ cause }) => cause === 'young queen');
   const event = state?.events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion settled');

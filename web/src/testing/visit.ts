@@ -1,5 +1,6 @@
 import { type Type, signal } from '@angular/core';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
+import { MatDialogRef } from '@angular/material/dialog';
 import type { VisitFile } from '@brave-comb/contract';
 import type { EntryBody, VisitEntry } from '@brave-comb/core/inspection';
 import { Store, provideStore } from '@ngrx/store';
@@ -90,6 +91,7 @@ export async function showAtHive<T>(
       [peopleFeature.name]: peopleFeature.reducer,
     }),
     { provide: DeviceStore, useValue: DEVICE },
+    { provide: MatDialogRef, useValue: { close: () => undefined } },
   ]);
   const store: Store = TestBed.inject<Store>(Store);
   store.dispatch(PeopleEvents.signedIn({ person: { id: id(4), name: 'Ruth Okafor', role: 'supervisor' } } as never));

@@ -24,6 +24,7 @@ import {
   type SideAddress,
   type SkillLevel,
   type StepId,
+  entryText,
   formatSide,
   guardsOf,
   pressKey,
@@ -154,6 +155,7 @@ export class AtTheHive {
   protected readonly box = this.store.selectSignal(inspectionFeature.selectBox);
   private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
   private readonly closing = this.store.selectSignal(inspectionFeature.selectClosing);
+  private readonly lastEntry = this.store.selectSignal(inspectionFeature.selectLastUndoable);
   private readonly before = this.store.selectSignal(inspectionFeature.selectBefore);
 
   private readonly person = this.store.selectSignal(peopleFeature.selectPerson);
@@ -227,7 +229,8 @@ export class AtTheHive {
   });
   protected readonly undoText = computed(() => {
     const before = this.before().at(-1);
-    if (!before) return this.record().undoable.length > 0 ? 'last entry' : '';
+    const last = this.lastEntry();
+    if (!before) return last ? entryText(last.body) : '';
     const [was, is] = [formatSide(before.side).split(' '), formatSide(this.shown().side).split(' ')];
     return is.find((piece) => !was.includes(piece)) ?? was.find((piece) => !is.includes(piece)) ?? '';
   });

@@ -43,7 +43,7 @@ import { decimal } from '../shell/format';
       justify-content: space-between;
       white-space: nowrap;
     }
-    @media (width < 700px) {
+    @media (width < 700px), (height < 560px) {
       :host {
         display: flex;
         gap: 10px;

@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { MatDialog } from '@angular/material/dialog';
-import type { EntryBody } from '@brave-comb/core/inspection';
+import { type EntryBody, parseSide, recordOf } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { InspectionEvents } from '../inspection/inspection.feature';
 import { Voice } from '../inspection/voice';
@@ -10,6 +10,8 @@ import { textOf } from '../../testing/text';
 import { FILE, TRAINEES, showAtHive } from '../../testing/visit';
 import { BeforePanel } from './before-panel';
 import { DefectCard } from './cards/defect-card';
+import { JudgementCard } from './cards/judgement-card';
+import { SkillJudge } from './skill-judge';
 import { NoteCard } from './cards/note-card';
 import { PartCard } from './cards/part-card';
 import { WaitingCard } from './cards/waiting-card';
@@ -96,6 +98,20 @@ describe('parts of the hive', () => {
     expect(shown.entered()[0]).toMatchObject({ change: { on: 'excluder', layer: { kind: 'escape' } } });
   });
 
+  it('bars nothing but says that bees will not leave brood through an escape', async () => {
+    const shown = await showAtHive(PartCard);
+    const body: EntryBody = {
+      kind: 'frame side recorded',
+      address: { box: 'super 1', frame: 2, face: 'low' },
+      side: parseSide('3S 5H'),
+      seen: null,
+    };
+    const entry = { id: '01a20000-0000-7000-8000-0000000000e1', at: '2026-05-14T12:15:00.000Z', by: 'ruth', body };
+    shown.store.dispatch(InspectionEvents.entryMade({ entry }));
+    await press(shown, 'escape board');
+    expect(text(shown)).toContain('Brood in super 1: bees will not leave it');
+  });
+
   it('takes a part away, and says why another cannot go', async () => {
     const shown = await showAtHive(PartCard);
     const takeAway = async (part: string) => {
@@ -168,6 +184,44 @@ describe('a note without a pen', () => {
     await press(shown, 'Speak a note');
     expect(elementOf(shown.fixture).querySelector('[role=alert]')?.textContent).toMatch(/cannot record sound/);
     expect(TestBed.inject(Voice).since()).toBeNull();
+  });
+});
+
+describe('what helped a trainee', () => {
+  const judged = (level: 'alone' | 'helped', skill = 'finds-eggs') =>
+    ({ kind: 'skill judged', trainee: TRAINEES[0]!.id, skill, level }) as const;
+  const entered = (shown: Shown, body: EntryBody, id: string) =>
+    shown.store.dispatch(
+      InspectionEvents.entryMade({ entry: { id, at: '2026-05-14T12:15:00.000Z', by: 'ruth', body } }),
+    );
+
+  it('goes to the judgement made last, level and all; nothing is asked when nobody was judged', async () => {
+    const shown = await showAtHive(JudgementCard);
+    expect(text(shown)).toContain('Nobody was judged in this visit yet');
+    entered(shown, judged('alone', 'lifts-straight'), '01a20000-0000-7000-8000-0000000000d1');
+    entered(shown, judged('helped'), '01a20000-0000-7000-8000-0000000000d2');
+    await shown.fixture.whenStable();
+    await press(shown, 'pointed');
+    const note = elementOf(shown.fixture).querySelector('textarea')!;
+    note.value = 'sun behind her';
+    note.dispatchEvent(new Event('input'));
+    await press(shown, 'Keep it with "helped"');
+    expect(shown.entered().at(-1)).toEqual({ ...judged('helped'), prompt: 'pointed', note: 'sun behind her' });
+  });
+
+  it('is asked for by tapping the level that stands once more', async () => {
+    const shown = await showAtHive(SkillJudge, {
+      file: FILE,
+      record: recordOf([
+        { id: 'e1', at: '2026-05-14T12:15:00.000Z', by: 'ruth', body: judged('helped', 'lifts-straight') },
+      ]),
+    });
+    const told: string[] = [];
+    shown.fixture.componentInstance.judgedAs.subscribe(({ level }) => told.push(level));
+    shown.fixture.componentInstance.detailed.subscribe(() => told.push('detailed'));
+    await press(shown, /^helped, again/);
+    await press(shown, 'alone');
+    expect(told).toEqual(['detailed', 'alone']);
   });
 });
 

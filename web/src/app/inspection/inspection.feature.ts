@@ -243,6 +243,12 @@ export const inspectionFeature = createFeature({
     const selectStack = createSelector(selectFile, selectRecord, (file, record) =>
       stackAfter(file?.stack ?? [], changesOf(record)),
     );
+    /** The entry that undo takes back. */
+    const selectLastUndoable = createSelector(selectFile, selectUnsent, selectRecord, (file, unsent, record) => {
+      const id = record.undoable.at(-1);
+      const own = unsent.find(({ entry }) => entry.id === id)?.entry;
+      return own ?? (file?.entries as readonly VisitEntry[] | undefined)?.find((entry) => entry.id === id) ?? null;
+    });
     /** The box that is worked in; before anybody chose one, the box that the visit is for. */
     const selectBox = createSelector(selectFile, selectStack, selectAddress, (file, stack, address) => {
       const boxes = stack.filter(isBox);
@@ -382,6 +388,7 @@ export const inspectionFeature = createFeature({
       selectUnsent,
       selectRecord,
       selectStack,
+      selectLastUndoable,
       selectSums,
       selectNestAhead,
       selectBox,

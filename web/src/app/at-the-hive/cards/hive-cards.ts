@@ -10,6 +10,7 @@ import { EmergencyCard } from './emergency-card';
 import { GuardCard, type GuardAsk } from './guard-card';
 import { GuessCard } from './guess-card';
 import { IncidentCard } from './incident-card';
+import { JudgementCard } from './judgement-card';
 import { KeysCard } from './keys-card';
 import { LookCard } from './look-card';
 import { MeasureCard } from './measure-card';
@@ -54,6 +55,7 @@ export class HiveCards {
       note: () => void this.dialog.open(NoteCard, { width: '640px', ...ON_A_PHONE }),
       move: () => void this.dialog.open(MoveCard, { width: '640px', ...ON_A_PHONE }),
       box: () => void this.dialog.open(BoxCard, { width: '560px', ...ON_A_PHONE }),
+      judgement: () => this.judgement(),
       part: () => void this.dialog.open(PartCard, { width: '760px', ...ON_A_PHONE }),
       defect: () => void this.dialog.open(DefectCard, { width: '680px', ...ON_A_PHONE }),
       incident: () => void this.dialog.open(IncidentCard, { data: this.file(), width: '560px', ...ON_A_PHONE }),
@@ -65,6 +67,11 @@ export class HiveCards {
       .subscribe((id) => {
         if (id) cards[id]();
       });
+  }
+
+  /** What helped a trainee, to a judgement just made. */
+  judgement(): void {
+    this.dialog.open(JudgementCard, { width: '680px', ...ON_A_PHONE });
   }
 
   question(): void {

@@ -4,6 +4,7 @@ import { BEE_SIGNS } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
+import { peopleFeature } from '../../people/people.feature';
 import { HivePreferences } from '../hive-preferences';
 
 export const MORE = [
@@ -16,6 +17,7 @@ export const MORE = [
   { id: 'box', name: 'Sum a box up from above' },
   { id: 'part', name: 'Change the hive' },
   { id: 'defect', name: 'Defect or stray comb' },
+  { id: 'judgement', name: 'What helped a trainee' },
   { id: 'incident', name: 'Incident' },
   { id: 'keys', name: 'Letters and keys' },
 ] as const;
@@ -28,7 +30,7 @@ export type MoreId = (typeof MORE)[number]['id'];
   template: `
     <h2 matDialogTitle>More</h2>
     <div class="grid">
-      @for (each of more; track each.id) {
+      @for (each of more(); track each.id) {
         <button type="button" class="big" [matDialogClose]="each.id">{{ each.name }}</button>
       }
     </div>
@@ -117,7 +119,11 @@ export class MoreCard {
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   protected readonly reader = this.store.selectSignal(inspectionFeature.selectReader);
   protected readonly people = computed(() => this.file()?.trainees ?? []);
-  protected readonly more = MORE;
+  private readonly person = this.store.selectSignal(peopleFeature.selectPerson);
+  /** Judging stays with supervisors. */
+  protected readonly more = computed(() =>
+    MORE.filter(({ id }) => id !== 'judgement' || this.person()?.role !== 'trainee'),
+  );
   protected readonly signs = BEE_SIGNS;
 
   protected count(sign: (typeof BEE_SIGNS)[number]): number {

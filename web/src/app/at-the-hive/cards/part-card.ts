@@ -11,7 +11,9 @@ import {
   isBox,
   stackAfter,
   stackProblem,
+  supers,
 } from '@brave-comb/core/equipment';
+import { BROOD, shows } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { HiveStack, type StackPart, partName } from '../../equipment/hive-stack';
 import { inspectionFeature } from '../../inspection/inspection.feature';
@@ -47,6 +49,12 @@ const NAMES = {
             <p class="caution">
               Exits point down, away from the honey. Not over brood: bees do not leave it. Not in robbing weather with a
               gap anywhere above.
+            </p>
+          }
+          @if (kind() === 'escape' && broodAbove().length > 0) {
+            <p class="stop">
+              Brood in {{ broodAbove().join(', ') }}: bees will not leave it through an escape. Wait until it has
+              emerged, or clear only the boxes above.
             </p>
           }
           @if (kind() === 'spacer') {
@@ -101,6 +109,7 @@ export class PartCard {
   private readonly store = inject(Store);
   private readonly desk = inject(VisitDesk);
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   private readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
   protected readonly kind = signal<string | null>(null);
   protected readonly on = signal<string | null>(null);
@@ -141,6 +150,12 @@ export class PartCard {
   protected readonly ringed = computed(() => {
     const change = this.change();
     return change?.do === 'add' ? change.layer.id : this.on();
+  });
+  /** Supers in which brood was seen. */
+  protected readonly broodAbove = computed(() => {
+    const honey = new Set(supers(this.stack()).map(({ id }) => id));
+    const sides = Object.values(this.record().sides).filter(({ side }) => BROOD.some((letter) => shows(side, letter)));
+    return [...new Set(sides.map(({ address }) => address.box))].filter((box) => honey.has(box));
   });
   protected readonly drawn = computed<readonly StackPart[]>(() =>
     this.after().map((layer) => ({ layer, text: partName(layer) })),

@@ -1,0 +1,86 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
+import { CHECKLIST, skillOf } from '@brave-comb/core/skills';
+import { Store } from '@ngrx/store';
+import { inspectionFeature } from '../../inspection/inspection.feature';
+import { VisitDesk } from '../../inspection/visit-desk';
+import { Choice } from '../choice';
+import { HiveRoles } from '../hive-roles';
+
+/** Ways of helping, the least first. */
+const PROMPTS = ['asked what comes next', 'named the step', 'pointed', 'showed it once', 'hand on hand'] as const;
+
+/** What helped, and a note, to a judgement of this visit. */
+@Component({
+  selector: 'bc-judgement-card',
+  imports: [MatDialogClose, MatDialogTitle, Choice],
+  template: `
+    <h2 matDialogTitle>What helped, and a note</h2>
+    @if (chosen(); as judged) {
+      <bc-choice legend="Judged" [options]="ids()" [words]="words()" [value]="id()" (chosen)="id.set($event)" />
+      <bc-choice legend="What helped" [options]="prompts" [value]="prompt()" (chosen)="helped($event)" />
+      <label class="text"
+        >Note for the debrief<textarea
+          #words_
+          rows="2"
+          maxlength="500"
+          [value]="note()"
+          (input)="note.set(words_.value)"
+        ></textarea>
+      </label>
+      <div class="row">
+        <button type="button" class="big sel" (click)="keep()">Keep it with "{{ judged.level }}"</button>
+        <button type="button" class="big" matDialogClose>Back to the hive</button>
+      </div>
+    } @else {
+      <p>Nobody was judged in this visit yet: choose trainee, skill and level first.</p>
+      <button type="button" class="big" matDialogClose>Back to the hive</button>
+    }
+  `,
+  styleUrl: './cards.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class JudgementCard {
+  private readonly store = inject(Store);
+  private readonly desk = inject(VisitDesk);
+  private readonly dialog = inject(MatDialogRef<JudgementCard>);
+  private readonly jobs = inject(HiveRoles);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  protected readonly prompts = PROMPTS;
+
+  private readonly judgements = computed(() => this.record().judgements.toReversed());
+  protected readonly ids = computed(() => this.judgements().map(({ id }) => id));
+  protected readonly words = computed<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(
+      this.judgements().map(({ id, trainee, skill, level }) => [
+        id,
+        `${this.jobs.names()[trainee] ?? 'somebody'}, ${(skillOf(skill) ?? CHECKLIST[0]!).name}: ${level}`,
+      ]),
+    ),
+  );
+  /** The judgement made last stands first. */
+  protected readonly id = linkedSignal<string | null>(() => this.ids()[0] ?? null);
+  protected readonly chosen = computed(() => this.judgements().find(({ id }) => id === this.id()) ?? null);
+  protected readonly prompt = linkedSignal(() => this.chosen()?.prompt ?? '');
+  protected readonly note = linkedSignal(() => this.chosen()?.note ?? '');
+
+  protected helped(prompt: string): void {
+    this.prompt.set(prompt === this.prompt() ? '' : prompt);
+  }
+
+  protected keep(): void {
+    const judged = this.chosen();
+    if (!judged) return;
+    const { trainee, skill, level } = judged;
+    const [prompt, note] = [this.prompt(), this.note().trim()];
+    this.desk.enter({
+      kind: 'skill judged',
+      trainee,
+      skill,
+      level,
+      ...(prompt ? { prompt } : {}),
+      ...(note ? { note } : {}),
+    });
+    this.dialog.close();
+  }
+}
