@@ -44,7 +44,7 @@ describe('a day fetched ahead', () => {
           provide: ContractClient,
           useValue: {
             call: ({ path }: { path: string }, { params }: { params?: Record<string, string> } = {}) => {
-              const of_ = params?.['hive'] ?? params?.['visit'] ?? '';
+              const of_ = params?.hive ?? params?.visit ?? '';
               asked.push(of_);
               if (lost.has(of_)) return throwError(() => ({ status: 0, message: 'no signal', details: [] }));
               if (path === endpoints.visitFile.path) return of({ visit: { id: of_ } });
