@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Stack } from '../src/equipment';
 import {
   type Comb,
   type Deed,
@@ -16,7 +15,6 @@ import {
   openMinutes,
   openingScript,
   outOfOrder,
-  parseSide,
   readClock,
   recordOf,
   rolesNow,
@@ -25,28 +23,13 @@ import {
   temperAdvice,
   temperScore,
 } from '../src/inspection';
+import { START, STACK, entry, read } from './visit-entries';
 
-const stack: Stack = [
-  { id: 'floor', kind: 'floor' },
-  { id: 'brood', kind: 'box', box: 'national-brood', frames: 11, dummy: true },
-  { id: 'excluder', kind: 'excluder' },
-  { id: 'super 1', kind: 'box', box: 'national-super', frames: 10, dummy: false },
-  { id: 'crown board', kind: 'crown-board' },
-  { id: 'roof', kind: 'roof' },
-];
-const START = Date.UTC(2026, 4, 14, 12);
-let made = 0;
-const entry = (body: EntryBody, minute = made): VisitEntry => {
-  made += 1;
-  return { id: `e${made}`, at: new Date(START + minute * 60_000).toISOString(), by: 'ruth', body };
-};
 const lifted = (frame: number, minute?: number) => entry({ kind: 'frame lifted', box: 'brood', frame }, minute);
-const read = (frame: number, line: string, face: 'low' | 'high' = 'low') =>
-  entry({ kind: 'frame side recorded', address: { box: 'brood', frame, face }, side: parseSide(line), seen: null });
 const comb = (id: string): Comb => ({ id, kind: 'drawn', since: null, donor: null, label: id });
 const found = { brood: Array.from({ length: 11 }, (_, index) => comb(`c${index + 1}`)) };
 const facts = (entries: readonly VisitEntry[], more: Partial<GuardFacts> = {}): GuardFacts => ({
-  stack,
+  stack: STACK,
   record: recordOf(entries),
   found,
   lock: null,
@@ -290,7 +273,7 @@ describe('closing in reverse', () => {
     const entries = ['roof', 'crown board', 'super 1', 'excluder'].map((part) =>
       entry({ kind: 'part taken off', part }),
     );
-    const tasks = closingTasks(stack, recordOf([...entries, lifted(1)]));
+    const tasks = closingTasks(STACK, recordOf([...entries, lifted(1)]));
     expect(tasks.map(({ says }) => says).slice(0, 6)).toEqual([
       'frame 1 back into brood',
       'Brood frames pushed tight',
@@ -388,11 +371,11 @@ describe('the clocks', () => {
 describe('how deep', () => {
   it('leaves out what a shallow visit does not do, and has a step for supers only where there are some', () => {
     const steps = (depth: 'outside' | 'lid' | 'full') =>
-      openingScript('national', stack, 'brood', depth).map(({ id }) => id);
+      openingScript('national', STACK, 'brood', depth).map(({ id }) => id);
     expect(steps('outside')).toEqual(['before', 'outside', 'sum up', 'entrance']);
     expect(steps('lid')).toEqual(['before', 'outside', 'smoke', 'open', 'sum up', 'close', 'entrance']);
     expect(steps('full')).toContain('supers');
-    const lid = openingScript('national', stack, 'brood', 'lid').find(({ id }) => id === 'close');
+    const lid = openingScript('national', STACK, 'brood', 'lid').find(({ id }) => id === 'close');
     expect(lid?.parts.map(({ id }) => id)).toEqual(['crown board', 'roof']);
   });
 });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Stack, type StackChange, changeText, stackAfter, stackProblem } from '../src/equipment';
+import { type StackChange, changeText, stackAfter, stackProblem } from '../src/equipment';
 import {
   DEFECT_IDS,
   EMPTY_LOOK,
@@ -27,23 +27,8 @@ import {
 } from '../src/inspection';
 import { kitForHive } from '../src/planning';
 import { daysBetween } from '../src/units';
+import { START, STACK, entry, read } from './visit-entries';
 
-const stack: Stack = [
-  { id: 'floor', kind: 'floor' },
-  { id: 'brood', kind: 'box', box: 'national-brood', frames: 11, dummy: false },
-  { id: 'excluder', kind: 'excluder' },
-  { id: 'super 1', kind: 'box', box: 'national-super', frames: 10, dummy: false },
-  { id: 'crown board', kind: 'crown-board' },
-  { id: 'roof', kind: 'roof' },
-];
-const START = Date.UTC(2026, 4, 14, 12);
-let made = 0;
-const entry = (body: EntryBody, minute = 0): VisitEntry => {
-  made += 1;
-  return { id: `e${made}`, at: new Date(START + minute * 60_000).toISOString(), by: 'ruth', body };
-};
-const read = (frame: number, line: string, face: 'low' | 'high' = 'low') =>
-  entry({ kind: 'frame side recorded', address: { box: 'brood', frame, face }, side: parseSide(line), seen: null });
 const names = (id: string) => id.toUpperCase();
 const dates = { date: '2026-05-14', winter: '2026-10-03' };
 
@@ -55,7 +40,7 @@ describe('parts of a hive', () => {
   };
 
   it('come on where they are put and leave again', () => {
-    const more = stackAfter(stack, [superOn, { do: 'take', part: 'excluder' }]);
+    const more = stackAfter(STACK, [superOn, { do: 'take', part: 'excluder' }]);
     expect(more.map(({ id }) => id)).toEqual(['floor', 'brood', 'super 1', 'super 2', 'crown board', 'roof']);
     expect(stackAfter(more, [{ do: 'take', part: 'super 2' }]).map(({ id }) => id)).not.toContain('super 2');
     expect(changeText(superOn)).toBe('super 2 put on super 1 (British National super, 10 frames)');
@@ -70,11 +55,11 @@ describe('parts of a hive', () => {
     ['the floor away', { do: 'take', part: 'floor' }, /keeps its floor/],
     ['what is gone away', { do: 'take', part: 'super 7' }, /no super 7/],
   ])('do not change by putting %s', (_what, change, says) => {
-    expect(stackProblem('national', stack, change)).toMatch(says);
+    expect(stackProblem('national', STACK, change)).toMatch(says);
   });
 
   it('keep the last box', () => {
-    const single = stackAfter(stack, [{ do: 'take', part: 'super 1' }]);
+    const single = stackAfter(STACK, [{ do: 'take', part: 'super 1' }]);
     expect(stackProblem('national', single, { do: 'take', part: 'brood' })).toMatch(/last box/);
   });
 
@@ -82,7 +67,7 @@ describe('parts of a hive', () => {
     const change = fc.oneof(
       fc.record({
         do: fc.constant('add' as const),
-        on: fc.constantFrom(...stack.map(({ id }) => id), 'rim', 'super 2'),
+        on: fc.constantFrom(...STACK.map(({ id }) => id), 'rim', 'super 2'),
         layer: fc.constantFrom(
           { id: 'rim', kind: 'spacer' as const },
           { id: 'board', kind: 'escape' as const },
@@ -96,7 +81,7 @@ describe('parts of a hive', () => {
     );
     fc.assert(
       fc.property(fc.array(change, { maxLength: 12 }), (wanted) => {
-        let now = stack;
+        let now = STACK;
         for (const each of wanted)
           if (stackProblem('national', now, each) === null) {
             const before = now.length;
@@ -117,7 +102,7 @@ describe('parts of a hive', () => {
       entry({ kind: 'part taken off', part: 'board' }),
       entry({ kind: 'part put back', part: 'board' }),
     ]);
-    const asked = closingTasks(stackAfter(stack, changesOf(record)), record).map(({ says }) => says);
+    const asked = closingTasks(stackAfter(STACK, changesOf(record)), record).map(({ says }) => says);
     expect(asked).toContain('Escape board the right way up');
   });
 

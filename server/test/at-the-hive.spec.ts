@@ -3,7 +3,7 @@ import { type EntryBody, parseSide } from '@brave-comb/core/inspection';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { watchSession } from '../src/inspection/live';
-import { type School, entry, openSchool, openVisit, pathOf, today } from './school';
+import { type School, earlyVisit, entry, openSchool, openVisit, pathOf, preparedFile, today } from './school';
 
 let school: School;
 let morag: Awaited<ReturnType<School['signIn']>>;
@@ -12,11 +12,7 @@ let visit: string;
 beforeAll(async () => {
   school = await openSchool('', 'hive');
   [morag, salma] = [await school.signIn('morag'), await school.signIn('salma')];
-  // Before now, so that what is prepared next has it as its last visit.
-  const { session, hive } = await today(morag);
-  const start = { id: uuid(), session, hive, startedAt: '2026-05-14T05:10:00.000Z' };
-  const started = await morag.post(endpoints.startVisit.path).send(start).expect(200);
-  visit = (started.body as { id: string }).id;
+  visit = await earlyVisit(morag);
 });
 afterAll(() => school.close());
 
@@ -24,10 +20,7 @@ const record = (entries: readonly ReturnType<typeof entry>[], agent = morag, of 
   agent.post(pathOf(endpoints.recordEntries, { visit: of })).send({ entries });
 const fileOf = async (agent = morag, of = visit) =>
   (await agent.get(pathOf(endpoints.visitFile, { visit: of })).expect(200)).body as VisitFile;
-const prepared = async (number: string) => {
-  const { session, hive } = await today(morag, number);
-  return (await morag.get(pathOf(endpoints.preparedVisit, { session, hive })).expect(200)).body as VisitFile;
-};
+const prepared = (number = '4') => preparedFile(morag, number);
 const broodOf = (file: VisitFile) => file.combs.find(({ box }) => box === 'brood box')!.combs;
 const labels = (file: VisitFile) => broodOf(file).map(({ label }) => label);
 const read = (frame: number, line: string) =>

@@ -1,4 +1,4 @@
-import { type Endpoint, endpoints } from '@brave-comb/contract';
+import { type Endpoint, type VisitFile, endpoints } from '@brave-comb/contract';
 import type { EntryBody } from '@brave-comb/core/inspection';
 import type { Express } from 'express';
 import type { Knex } from 'knex';
@@ -132,4 +132,18 @@ export async function openVisit(agent: ReturnType<typeof supertest.agent>, hive 
     .send({ id: uuid(), session, hive: id, startedAt: '2026-05-14T12:10:00.000Z' })
     .expect(200);
   return (started.body as { id: string }).id;
+}
+
+/** Starts a visit of hive 4 before now, so that what is prepared next has it as its last visit; returns its id. */
+export async function earlyVisit(agent: ReturnType<typeof supertest.agent>): Promise<string> {
+  const { session, hive } = await today(agent);
+  const start = { id: uuid(), session, hive, startedAt: '2026-05-14T05:10:00.000Z' };
+  const started = await agent.post(endpoints.startVisit.path).send(start).expect(200);
+  return (started.body as { id: string }).id;
+}
+
+/** What a device gets for a visit of a hive of the day that is not started yet. */
+export async function preparedFile(agent: ReturnType<typeof supertest.agent>, number = '4'): Promise<VisitFile> {
+  const { session, hive } = await today(agent, number);
+  return (await agent.get(pathOf(endpoints.preparedVisit, { session, hive })).expect(200)).body as VisitFile;
 }

@@ -2,7 +2,7 @@ import { type Output, type Review, type VisitFile, endpoints } from '@brave-comb
 import { EMPTY_LOOK, parseSide } from '@brave-comb/core/inspection';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { type School, entry, openSchool, pathOf, today } from './school';
+import { type School, earlyVisit, entry, openSchool, pathOf, preparedFile, today } from './school';
 
 type YardBook = Output<(typeof endpoints)['yardBook']>;
 type Predictions = Output<(typeof endpoints)['predictions']>;
@@ -14,21 +14,14 @@ let visit: string;
 beforeAll(async () => {
   school = await openSchool('', 'leaves');
   [morag, salma] = [await school.signIn('morag'), await school.signIn('salma')];
-  const { session, hive } = await today(morag);
-  // Before now, so that what is prepared next has it as its last visit.
-  const start = { id: uuid(), session, hive, startedAt: '2026-05-14T05:10:00.000Z' };
-  const started = await morag.post(endpoints.startVisit.path).send(start).expect(200);
-  visit = (started.body as { id: string }).id;
+  visit = await earlyVisit(morag);
 });
 afterAll(() => school.close());
 
 const record = (entries: readonly ReturnType<typeof entry>[], agent = morag) =>
   agent.post(pathOf(endpoints.recordEntries, { visit })).send({ entries });
 const undo = (id: string) => record([entry({ kind: 'entry undone', entry: id })]).expect(200);
-const prepared = async (number = '4') => {
-  const { session, hive } = await today(morag, number);
-  return (await morag.get(pathOf(endpoints.preparedVisit, { session, hive })).expect(200)).body as VisitFile;
-};
+const prepared = (number = '4') => preparedFile(morag, number);
 const yardBook = async () => (await morag.get(endpoints.yardBook.path).expect(200)).body as YardBook;
 const review = async (agent = morag) =>
   (await agent.get(pathOf(endpoints.visitReview, { visit })).expect(200)).body as Review;

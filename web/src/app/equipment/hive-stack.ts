@@ -71,38 +71,6 @@ export const partName = (layer: Layer): string => (layer.kind === 'box' ? layer.
                 stroke-dasharray="2.2 2"
               />
             }
-            @case ('crown-board') {
-              <rect
-                x="1"
-                [attr.width]="boxWidth()"
-                [attr.height]="part.height - 1"
-                fill="#8fa09a"
-                stroke="var(--comb-ink)"
-              />
-            }
-            @case ('escape') {
-              <rect
-                x="1"
-                [attr.width]="boxWidth()"
-                [attr.height]="part.height - 1"
-                fill="#fff"
-                stroke="var(--comb-ink)"
-              />
-              <path
-                [attr.d]="'M' + (boxWidth() / 2 - 5) + ' ' + (part.height - 1) + 'l5-4 5 4z'"
-                fill="var(--comb-ink)"
-              />
-            }
-            @case ('spacer') {
-              <rect
-                x="1"
-                [attr.width]="boxWidth()"
-                [attr.height]="part.height - 1"
-                fill="none"
-                stroke="var(--comb-ink)"
-                stroke-dasharray="4 2"
-              />
-            }
             @case ('floor') {
               <rect
                 x="0"
@@ -119,16 +87,20 @@ export const partName = (layer: Layer): string => (layer.kind === 'box' ? layer.
                 fill="#1b2a2a"
               />
             }
-            @case ('feeder') {
+            @case ('escape') {
               <rect
                 x="1"
                 [attr.width]="boxWidth()"
                 [attr.height]="part.height - 1"
-                fill="#dceaf4"
+                fill="#fff"
                 stroke="var(--comb-ink)"
               />
+              <path
+                [attr.d]="'M' + (boxWidth() / 2 - 5) + ' ' + (part.height - 1) + 'l5-4 5 4z'"
+                fill="var(--comb-ink)"
+              />
             }
-            @default {
+            @case ('box') {
               <rect
                 x="1"
                 [attr.width]="boxWidth()"
@@ -143,6 +115,16 @@ export const partName = (layer: Layer): string => (layer.kind === 'box' ? layer.
                 stroke="#4a5a58"
                 stroke-width="1.5"
                 stroke-linecap="round"
+              />
+            }
+            @default {
+              <rect
+                x="1"
+                [attr.width]="boxWidth()"
+                [attr.height]="part.height - 1"
+                [attr.fill]="fills[part.kind] ?? 'none'"
+                [attr.stroke-dasharray]="part.kind === 'spacer' ? '4 2' : null"
+                stroke="var(--comb-ink)"
               />
             }
           }
@@ -189,6 +171,11 @@ export class HiveStack {
   readonly current = input<string | null>(null);
   readonly textSize = input(12);
 
+  /** Flat parts by colour; an empty rim has none. */
+  protected readonly fills: Readonly<Partial<Record<Layer['kind'], string>>> = {
+    'crown-board': '#8fa09a',
+    feeder: '#dceaf4',
+  };
   private readonly shift = computed(() => (this.off().length > 0 ? this.boxWidth() * 0.4 : 0));
   protected readonly textX = computed(() => this.boxWidth() + this.shift() + 9);
   protected readonly label = computed(

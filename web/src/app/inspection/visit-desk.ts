@@ -4,12 +4,15 @@ import {
   type FrameSide,
   type Guard,
   type SideAddress,
+  type Spot,
   formatSide,
   guardsOf,
   isBlank,
   liftingOrder,
   sideKey,
   sideProblem,
+  spotOf,
+  spotText,
 } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -32,6 +35,15 @@ export class VisitDesk {
   private readonly reading = this.store.selectSignal(inspectionFeature.selectReading);
   private readonly reader = this.store.selectSignal(inspectionFeature.selectReader);
   private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
+  /** The side of the frame in hand, `null` when what is entered concerns the whole hive. */
+  readonly spot = computed<Spot | null>(() => {
+    const address = this.address();
+    return address && this.record().inHand ? spotOf(address) : null;
+  });
+  readonly where = computed(() => {
+    const spot = this.spot();
+    return spot ? spotText(spot, this.box()?.frames) : 'The whole hive';
+  });
   /** What spoke against lifting the frame in hand, while it is in hand. */
   readonly cautions = signal<readonly Guard[]>([]);
 

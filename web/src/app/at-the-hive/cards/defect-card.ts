@@ -86,14 +86,6 @@ const REMOVED = ['removed', 'left'] as const;
     </div>
   `,
   styleUrl: './cards.scss',
-  styles: `
-    .scrolls {
-      display: grid;
-      gap: 10px;
-      max-height: 62vh;
-      overflow-y: auto;
-    }
-  `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class DefectCard {

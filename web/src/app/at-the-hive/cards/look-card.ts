@@ -1,6 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
-import { FINDINGS, FINDING_IDS, type FindingId, type Spot, spotOf, spotText } from '@brave-comb/core/inspection';
+import { FINDINGS, FINDING_IDS, type FindingId } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
@@ -73,16 +73,10 @@ const SURE = ['50', '70', '90', '99'] as const;
       <button type="button" class="big" (click)="allClear()">All of brood and bees: looked, none found</button>
       <button type="button" class="big sel" matDialogClose>Back to the hive</button>
     </div>
-    <p class="why">Noted at: {{ where() }}</p>
+    <p class="why">Noted at: {{ desk.where() }}</p>
   `,
   styleUrl: './cards.scss',
   styles: `
-    .scrolls {
-      display: grid;
-      gap: 8px;
-      max-height: 56vh;
-      overflow-y: auto;
-    }
     li {
       display: grid;
       grid-template-columns: minmax(0, 1fr) auto auto;
@@ -101,9 +95,8 @@ const SURE = ['50', '70', '90', '99'] as const;
 })
 export class LookCard {
   private readonly store = inject(Store);
-  private readonly desk = inject(VisitDesk);
+  protected readonly desk = inject(VisitDesk);
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
-  private readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
   protected readonly groups = GROUPS;
   protected readonly findings = FINDINGS;
   protected readonly sureSteps = SURE;
@@ -111,14 +104,6 @@ export class LookCard {
   protected readonly of = Object.fromEntries(
     GROUPS.map(({ id }) => [id, FINDING_IDS.filter((finding) => FINDINGS[finding].group === id)]),
   ) as unknown as Readonly<Record<(typeof GROUPS)[number]['id'], readonly FindingId[]>>;
-  private readonly spot = computed<Spot | null>(() => {
-    const address = this.address();
-    return address && this.record().inHand ? spotOf(address) : null;
-  });
-  protected readonly where = computed(() => {
-    const spot = this.spot();
-    return spot ? spotText(spot) : 'the whole hive';
-  });
 
   private latest(id: FindingId) {
     return this.record().findings.findLast(({ finding }) => finding === id);
@@ -140,7 +125,7 @@ export class LookCard {
       found,
       count,
       sure: sure === null ? null : Number(sure),
-      spot: found ? this.spot() : null,
+      spot: found ? this.desk.spot() : null,
       note: '',
     });
   }

@@ -147,14 +147,6 @@ const GRADES = ['0', '1', '2', '3'] as const;
     }
   `,
   styleUrl: './cards.scss',
-  styles: `
-    .scrolls {
-      display: grid;
-      gap: 10px;
-      max-height: 62vh;
-      overflow-y: auto;
-    }
-  `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class MeasureCard {

@@ -69,14 +69,6 @@ const REASONS = ['food nearer', 'room in the nest', 'old comb out', 'share brood
     </div>
   `,
   styleUrl: './cards.scss',
-  styles: `
-    .scrolls {
-      display: grid;
-      gap: 10px;
-      max-height: 60vh;
-      overflow-y: auto;
-    }
-  `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class MoveCard {

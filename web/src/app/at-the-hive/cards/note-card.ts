@@ -9,9 +9,6 @@ import {
   untracked,
 } from '@angular/core';
 import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
-import { spotOf, spotText } from '@brave-comb/core/inspection';
-import { Store } from '@ngrx/store';
-import { inspectionFeature } from '../../inspection/inspection.feature';
 import { MOST_SECONDS, Voice } from '../../inspection/voice';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Clock } from '../../people/clock';
@@ -34,7 +31,7 @@ const READY = [
   imports: [MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle>Note</h2>
-    <p>{{ where() }}</p>
+    <p>{{ desk.where() }}</p>
     <button
       type="button"
       class="big speak"
@@ -78,24 +75,13 @@ const READY = [
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class NoteCard {
-  private readonly store = inject(Store);
-  private readonly desk = inject(VisitDesk);
+  protected readonly desk = inject(VisitDesk);
   private readonly voice = inject(Voice);
   private readonly now = inject(Clock).now;
-  private readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
-  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   protected readonly ready = READY;
   protected readonly typed = signal('');
   protected readonly kept = signal<string | null>(null);
   protected readonly problem = signal<string | null>(null);
-  private readonly spot = computed(() => {
-    const address = this.address();
-    return address && this.record().inHand ? spotOf(address) : null;
-  });
-  protected readonly where = computed(() => {
-    const spot = this.spot();
-    return spot ? spotText(spot) : 'The whole hive';
-  });
   protected readonly speaking = computed(() => this.voice.since() !== null);
   protected readonly seconds = computed(() => {
     this.now();
@@ -117,14 +103,13 @@ export class NoteCard {
   }
 
   private async stop(): Promise<void> {
-    const note = await this.voice.end(this.spot());
+    const note = await this.voice.end(this.desk.spot());
     if (note) this.kept.set(`Kept, ${note.seconds} s: it is on this device and sent when there is a signal.`);
     else this.problem.set('Nothing was heard. Speak again, or write.');
   }
 
   protected write(text: string): void {
-    const spot = this.spot();
-    this.desk.enter({ kind: 'note written', text: spot ? `${spotText(spot)}: ${text}` : text });
+    this.desk.enter({ kind: 'note written', text: this.desk.spot() ? `${this.desk.where()}: ${text}` : text });
     this.kept.set(`Kept: ${text}`);
     this.typed.set('');
   }

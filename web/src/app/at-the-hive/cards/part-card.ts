@@ -83,11 +83,8 @@ const NAMES = {
   styleUrl: './cards.scss',
   styles: `
     .scrolls {
-      display: grid;
       grid-template-columns: minmax(140px, 220px) minmax(0, 1fr);
       gap: 16px;
-      max-height: 62vh;
-      overflow-y: auto;
     }
     .scrolls > div {
       display: grid;

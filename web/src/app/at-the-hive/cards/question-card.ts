@@ -1,8 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
-import { PHOTO_SUBJECTS, spotOf, spotText } from '@brave-comb/core/inspection';
-import { Store } from '@ngrx/store';
-import { inspectionFeature } from '../../inspection/inspection.feature';
+import { PHOTO_SUBJECTS } from '@brave-comb/core/inspection';
 import { Photos } from '../../inspection/photos';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
@@ -16,7 +14,7 @@ const SURE = ['not asked', '50', '70', '90'] as const;
   imports: [MatDialogClose, MatDialogTitle, Choice],
   template: `
     <h2 matDialogTitle>Photo or question</h2>
-    <p>{{ where() }}</p>
+    <p>{{ desk.where() }}</p>
     <bc-choice legend="A photo of" [options]="subjects" [value]="of()" (chosen)="of.set($event)" />
     <label class="big photo"
       >{{ busy() ? 'Scaling it down …' : photo() ? 'Take another' : 'Take a photo'
@@ -79,13 +77,10 @@ const SURE = ['not asked', '50', '70', '90'] as const;
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class QuestionCard {
-  private readonly store = inject(Store);
-  private readonly desk = inject(VisitDesk);
+  protected readonly desk = inject(VisitDesk);
   private readonly photos = inject(Photos);
   private readonly dialog = inject(MatDialogRef<QuestionCard>);
   protected readonly jobs = inject(HiveRoles);
-  private readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
-  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   protected readonly subjects = PHOTO_SUBJECTS;
   protected readonly sureSteps = SURE;
   protected readonly of = signal<(typeof PHOTO_SUBJECTS)[number]>('side');
@@ -95,21 +90,13 @@ export class QuestionCard {
   protected readonly photo = signal<string | null>(null);
   protected readonly busy = signal(false);
   protected readonly problem = signal<string | null>(null);
-  private readonly spot = computed(() => {
-    const address = this.address();
-    return address && this.record().inHand ? spotOf(address) : null;
-  });
-  protected readonly where = computed(() => {
-    const spot = this.spot();
-    return spot ? spotText(spot) : 'The whole hive';
-  });
 
   protected async take(camera: HTMLInputElement): Promise<void> {
     const file = camera.files?.[0];
     if (!file) return;
     this.busy.set(true);
     this.problem.set(null);
-    const kept = await this.photos.keep(file, this.of(), this.spot());
+    const kept = await this.photos.keep(file, this.of(), this.desk.spot());
     this.busy.set(false);
     camera.value = '';
     if ('problem' in kept) this.problem.set(kept.problem);
@@ -122,7 +109,7 @@ export class QuestionCard {
       kind: 'question asked',
       text: this.text().trim(),
       person: this.who(),
-      spot: this.spot(),
+      spot: this.desk.spot(),
       photo: this.photo(),
       sure: sure === 'not asked' ? null : Number(sure),
     });
