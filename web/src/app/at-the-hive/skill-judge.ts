@@ -39,7 +39,6 @@ import { LevelGlyph } from '../skills/level-glyph';
           type="button"
           [class.sel]="level === judged()"
           [attr.aria-pressed]="level === judged()"
-          [attr.aria-label]="words[level] + (level === judged() ? ', again for what helped and a note' : '')"
           (click)="judge(level)"
         >
           <bc-level-glyph [level]="level" /><span>{{ words[level] }}</span>
@@ -58,8 +57,6 @@ export class SkillJudge {
     trainee: null,
     skill: 'lifts-straight',
   });
-  /** The level that stands was tapped again: what helped, and a note. */
-  readonly detailed = output();
   readonly judgedAs = output<{ readonly trainee: string; readonly skill: string; readonly level: SkillLevel }>();
 
   protected readonly levels = SKILL_LEVELS;
@@ -97,7 +94,6 @@ export class SkillJudge {
   }
 
   protected judge(level: SkillLevel): void {
-    if (level === this.judged()) this.detailed.emit();
-    else this.judgedAs.emit({ trainee: this.trainee(), skill: this.skill(), level });
+    this.judgedAs.emit({ trainee: this.trainee(), skill: this.skill(), level });
   }
 }

@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { MatDialog } from '@angular/material/dialog';
-import { type EntryBody, parseSide, recordOf } from '@brave-comb/core/inspection';
+import { type EntryBody, parseSide } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { InspectionEvents } from '../inspection/inspection.feature';
 import { Voice } from '../inspection/voice';
@@ -11,7 +11,6 @@ import { FILE, TRAINEES, showAtHive } from '../../testing/visit';
 import { BeforePanel } from './before-panel';
 import { DefectCard } from './cards/defect-card';
 import { JudgementCard } from './cards/judgement-card';
-import { SkillJudge } from './skill-judge';
 import { NoteCard } from './cards/note-card';
 import { PartCard } from './cards/part-card';
 import { WaitingCard } from './cards/waiting-card';
@@ -207,21 +206,6 @@ describe('what helped a trainee', () => {
     note.dispatchEvent(new Event('input'));
     await press(shown, 'Keep it with "helped"');
     expect(shown.entered().at(-1)).toEqual({ ...judged('helped'), prompt: 'pointed', note: 'sun behind her' });
-  });
-
-  it('is asked for by tapping the level that stands once more', async () => {
-    const shown = await showAtHive(SkillJudge, {
-      file: FILE,
-      record: recordOf([
-        { id: 'e1', at: '2026-05-14T12:15:00.000Z', by: 'ruth', body: judged('helped', 'lifts-straight') },
-      ]),
-    });
-    const told: string[] = [];
-    shown.fixture.componentInstance.judgedAs.subscribe(({ level }) => told.push(level));
-    shown.fixture.componentInstance.detailed.subscribe(() => told.push('detailed'));
-    await press(shown, /^helped, again/);
-    await press(shown, 'alone');
-    expect(told).toEqual(['detailed', 'alone']);
   });
 });
 

@@ -55,7 +55,7 @@ export class HiveCards {
       note: () => void this.dialog.open(NoteCard, { width: '640px', ...ON_A_PHONE }),
       move: () => void this.dialog.open(MoveCard, { width: '640px', ...ON_A_PHONE }),
       box: () => void this.dialog.open(BoxCard, { width: '560px', ...ON_A_PHONE }),
-      judgement: () => this.judgement(),
+      judgement: () => void this.dialog.open(JudgementCard, { width: '680px', ...ON_A_PHONE }),
       part: () => void this.dialog.open(PartCard, { width: '760px', ...ON_A_PHONE }),
       defect: () => void this.dialog.open(DefectCard, { width: '680px', ...ON_A_PHONE }),
       incident: () => void this.dialog.open(IncidentCard, { data: this.file(), width: '560px', ...ON_A_PHONE }),
@@ -67,11 +67,6 @@ export class HiveCards {
       .subscribe((id) => {
         if (id) cards[id]();
       });
-  }
-
-  /** What helped a trainee, to a judgement just made. */
-  judgement(): void {
-    this.dialog.open(JudgementCard, { width: '680px', ...ON_A_PHONE });
   }
 
   question(): void {
