@@ -90,6 +90,8 @@ describe('comb to draw', () => {
     const [line] = topic('comb', facts(now, { last: { days: 7, sides: before, look: null } }));
     expect(line?.says).toBe('super 1: 2 sides drawn, 0 partly, 2 bare; 0.14 frames drawn a day');
     expect(line?.asks).toBe('At this pace drawn in about 8 days.');
+    const [slow] = topic('comb', facts(now, { last: { days: 90, sides: before, look: null } }));
+    expect(slow?.asks).toMatch(/^Hardly drawn/);
   });
 });
 

@@ -39,6 +39,8 @@ export const RIPE_SHARE = 0.9;
 /** A super is judged full from this part of what it holds: the next one is due. */
 export const FULL_SHARE = 0.85;
 const RIPE_MOISTURE = 18;
+/** Comb that would take longer is not being drawn, days. Common practice. */
+const SLOW_DAYS = 45;
 /** More beetles a frame of bees than this press a colony; a small one sooner. Common practice. */
 const BEETLES_A_FRAME = 2;
 const SMALL = 5;
@@ -165,6 +167,8 @@ function combToDraw({ id }: BoxLayer, { record, last }: SumFacts): SumLine | nul
   const says = `${id}: ${drawn} sides drawn, ${partly} partly, ${bare} bare${pace ? `; ${pace} frames drawn a day` : ''}`;
   if (partly + bare === 0) return line('comb', says);
   const days = pace ? Math.ceil(eighths(sides, 'F') / 16 / pace) : null;
+  if (days !== null && days > SLOW_DAYS)
+    return line('comb', says, 'watch', 'Hardly drawn: no flow, too cold, or too few young bees.');
   return line(
     'comb',
     says,

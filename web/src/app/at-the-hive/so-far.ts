@@ -43,6 +43,15 @@ import { decimal } from '../shell/format';
       justify-content: space-between;
       white-space: nowrap;
     }
+    @media (width < 1200px) {
+      dl {
+        grid-template-columns: 1.75fr 1fr;
+        font-size: 13.5px;
+      }
+      small {
+        font-size: 12.5px;
+      }
+    }
     @media (width < 700px), (height < 560px) {
       :host {
         display: flex;
@@ -100,7 +109,7 @@ export class SoFar {
       stage('Eggs', now.eggs),
       whole('Brood', now.brood, ''),
       stage('Larvae', now.larvae),
-      whole('Food, kg', now.storesKg, ''),
+      whole('Food kg', now.storesKg, ''),
       stage('Sealed', now.sealedWorker),
       whole('Pollen', now.pollen, ''),
       stage('Drone', now.sealedDrone),
