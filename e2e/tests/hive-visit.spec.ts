@@ -73,7 +73,7 @@ test('the open hive warns, bars and lists what must be put right before it close
   await expect(page.getByRole('alert').filter({ hasText: 'Close now.' })).toBeVisible();
   await page.getByRole('button', { name: 'Close up' }).click();
   await expect(page.getByText('Look again before closing: frame 6 toward 5.')).toBeVisible();
-  for (let step = 0; step < 14; step += 1) {
+  for (let step = 0; step < 30; step += 1) {
     const says = (await bigButton(page).textContent()) ?? '';
     if (says.includes('End the visit')) break;
     await bigButton(page).click();
@@ -90,7 +90,7 @@ test('the open hive warns, bars and lists what must be put right before it close
   await expect(page.locator('#shorthand')).toHaveValue('5S 3H .sunken-lids -!');
   await page.getByRole('button', { name: /Stop here|Start closing/ }).click();
   await page.getByRole('button', { name: 'on her frame' }).click();
-  for (let step = 0; step < 14; step += 1) {
+  for (let step = 0; step < 30; step += 1) {
     const says = (await bigButton(page).textContent()) ?? '';
     if (says.includes('End the visit')) break;
     await bigButton(page).click();

@@ -186,6 +186,26 @@ describe('parts changed at the hive', () => {
     expect((await yardBook()).stackChanges).toEqual([]);
   });
 
+  it('make the review show the upper brood box when that is the one that was read', async () => {
+    const upper = { ...layer, id: 'brood box 2', box: 'national-brood' as const, frames: 11 };
+    const doubled = entry({ kind: 'stack changed', change: { do: 'add', layer: upper, on: 'brood box' }, reason: '' });
+    const sides = (['low', 'high'] as const).map((face) =>
+      entry({
+        kind: 'frame side recorded',
+        address: { box: 'brood box 2', frame: 6, face },
+        side: parseSide('5S 3H B7'),
+        seen: null,
+      }),
+    );
+    await record([doubled, ...sides]).expect(200);
+    const seen = await review();
+    expect(seen.box).toBe('brood box 2');
+    expect(seen.frames[5]?.high?.eighths).toEqual({ S: 5, H: 3 });
+    expect(seen.last?.frames.every(({ low, high }) => low === null && high === null)).toBe(true);
+    await undo(doubled.id);
+    expect((await review()).box).toBe('brood box');
+  });
+
   it('of an earlier visit leave alone what a later one did', async () => {
     const { session, hive } = await today(morag, '7');
     const start = async (at: string, id = uuid()) =>

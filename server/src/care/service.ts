@@ -18,6 +18,7 @@ import {
   changesInWords,
   compareColonies,
   frameChange,
+  framesOf,
   framesWithCells,
   eggsWouldShow,
   nectarAmongBrood,
@@ -149,6 +150,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
   const judgements = now.record.judgements.filter((each) => actor.role !== 'trainee' || each.trainee === actor.id);
   const names = new Map((await peopleOf(db, actor.school, peopleIn(now.record))).map((each) => [each.id, each.name]));
   const named = (id: string) => names.get(id) ?? 'somebody';
+  const lastFrames = last && framesOf(Object.values(last.record.sides), now.box.id, now.box.frames);
   const seenThen = await evidenceOf(context, visit, now);
   const nextRow = siblings[siblings.findIndex((each) => each.id === visit.id) + 1];
   const next = nextRow ? await visitById(db, actor, nextRow.id) : undefined;
@@ -165,10 +167,10 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
       : null,
     missing: seenThen.evidence.filter(({ state }) => state === 'missing').map(({ id: evidence }) => evidence),
     frameKind: FRAMES[frameOf(now.box)].name,
-    last: last ? { visit: last.visit.id, at: iso(last.visit.started_at), frames: last.frames } : null,
+    last: last ? { visit: last.visit.id, at: iso(last.visit.started_at), frames: lastFrames ?? [] } : null,
     frames: now.frames,
-    changes: now.frames.map((frame, index) => frameChange(last?.frames[index] ?? { low: null, high: null }, frame)),
-    inWords: changesInWords(last?.frames ?? null, now.frames, { last: last?.nest ?? null, now: now.nest }),
+    changes: now.frames.map((frame, index) => frameChange(lastFrames?.[index] ?? { low: null, high: null }, frame)),
+    inWords: changesInWords(lastFrames, now.frames, { last: last?.nest ?? null, now: now.nest }),
     measures: compareColonies(last?.nest ?? null, now.nest),
     storesWhereFrom: storesWhereFrom(now),
     finding: last ? await findingOf(context, visit, now, last) : null,

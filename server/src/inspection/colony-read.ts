@@ -32,6 +32,17 @@ export function boxOf(stack: Stack, id: string): BoxLayer {
   return stack.filter(isBox).find((layer) => layer.id === id) ?? nestBoxes(stack)[0]!;
 }
 
+/** The box of the nest of which most sides were read: of two brood boxes often only the upper one. */
+function boxRead(
+  stack: Stack,
+  usual: string,
+  readings: readonly { readonly address: { readonly box: string } }[],
+): BoxLayer {
+  const sides = ({ id }: BoxLayer) => readings.filter(({ address }) => address.box === id).length;
+  const first = boxOf(stack, usual);
+  return nestBoxes(stack).reduce((most, layer) => (sides(layer) > sides(most) ? layer : most), first);
+}
+
 /** Visits summed up before, as of their latest entry. Another process that adds one makes this one read again. */
 const summedUp = new Map<string, { readonly seq: number; readonly read: ColonyRead }>();
 const KEPT = 200;
@@ -51,7 +62,7 @@ async function sumUp(db: Knex, visit: VisitRow): Promise<ColonyRead> {
   const record = recordOf(await entriesOf(db, visit.id));
   const readings = Object.values(record.sides);
   const stack = stackAfter(visit.stack, changesOf(record));
-  const box = boxOf(stack, visit.box);
+  const box = boxRead(stack, visit.box, readings);
   const nest = estimateColony(
     nestBoxes(stack).flatMap((layer) =>
       withUnread({

@@ -13,6 +13,7 @@ import {
 import { MatIcon } from '@angular/material/icon';
 import { Router } from '@angular/router';
 import { markColour } from '@brave-comb/core/biology';
+import { isBox } from '@brave-comb/core/equipment';
 import {
   CHECKS,
   type ClosingTask,
@@ -130,6 +131,8 @@ export class AtTheHive {
   protected readonly fault = this.store.selectSignal(inspectionFeature.selectFault);
   protected readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   protected readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
+  /** Boxes from the top down. */
+  protected readonly boxes = computed(() => this.stack().filter(isBox).toReversed());
   protected readonly nestAhead = this.store.selectSignal(inspectionFeature.selectNestAhead);
   private readonly arrangement = this.store.selectSignal(inspectionFeature.selectArrangement);
   private readonly found = this.store.selectSignal(inspectionFeature.selectFound);

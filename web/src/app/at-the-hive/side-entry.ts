@@ -24,6 +24,7 @@ import { map } from 'rxjs';
 import { CombPortrait } from '../inspection/comb-portrait';
 import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
+import { timeOf } from '../shell/format';
 import { EighthsBar } from './eighths-bar';
 import { MarksPanel } from './marks-panel';
 
@@ -109,7 +110,7 @@ export class SideEntryPanel {
   /** On a phone the comb is drawn lower than it is, to leave room for the thumb. */
   private readonly narrow = toSignal(
     inject(BreakpointObserver)
-      .observe('(width < 700px)')
+      .observe('(width < 700px), (height < 560px)')
       .pipe(map((state) => state.matches)),
   );
   protected readonly seed = computed(
@@ -118,11 +119,17 @@ export class SideEntryPanel {
   protected readonly ghost = computed(() => (isBlank(this.side()) ? this.lastSide() : null));
   protected readonly conflict = computed(() => {
     const address = this.address();
-    return (
-      this.record().conflicts.find(
-        (each) => each.address.frame === address?.frame && each.address.face === address.face,
-      ) ?? null
-    );
+    const found = address && this.record().conflicts.find((each) => sideKey(each.address) === sideKey(address));
+    if (!found) return null;
+    const file = this.file();
+    const people = [...(file?.trainees ?? []), ...(file ? [file.visit.supervisor] : [])];
+    return {
+      ...found,
+      readings: found.readings.map((each, index) => ({
+        ...each,
+        words: `${index === 0 ? 'counts now' : 'came second'}: ${people.find(({ id }) => id === each.by)?.name ?? 'somebody'}, ${timeOf(each.at, file?.visit.zone ?? 'utc')}`,
+      })),
+    };
   });
   protected readonly inLine = formatSide;
   protected readonly overBy = computed(() => (this.left() < 0 ? `${8 - this.left()} of 8` : null));
@@ -196,9 +203,10 @@ export class SideEntryPanel {
 
   protected lookAgain(): void {
     const conflict = this.conflict();
-    if (!conflict) return;
-    this.settle(conflict.readings[1].entry);
+    const later = conflict?.readings.at(-1);
+    if (!conflict || !later) return;
+    this.settle(later.entry);
     this.store.dispatch(InspectionEvents.sideChosen({ address: conflict.address }));
-    this.desk.change({ ...conflict.readings[1].side, doubtful: true });
+    this.desk.change({ ...later.side, doubtful: true });
   }
 }

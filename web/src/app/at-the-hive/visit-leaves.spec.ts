@@ -2,7 +2,8 @@ import { TestBed } from '@angular/core/testing';
 import { MatDialog } from '@angular/material/dialog';
 import { type EntryBody, parseSide } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
-import { InspectionEvents } from '../inspection/inspection.feature';
+import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
+import { VisitDesk } from '../inspection/visit-desk';
 import { Voice } from '../inspection/voice';
 import { Clock } from '../people/clock';
 import { elementOf } from '../../testing/show';
@@ -273,6 +274,32 @@ describe('combs that do not stand where they stood', () => {
     ]);
     expect(lines({ 'brood box': [a, b, { id: 'new', label: 'foundation x' }, c] })).toEqual([
       'foundation x came in at place 3',
+    ]);
+  });
+});
+
+describe('a hive of two brood boxes', () => {
+  const second = { id: 'brood box 2', kind: 'box', box: 'national-brood', frames: 11, dummy: false } as const;
+  const stack = FILE.stack.toSpliced(2, 0, second);
+
+  it('is read from the upper one down; what stands above a lifted frame counts as off', async () => {
+    const shown = await showAtHive(BeforePanel, {}, { stack });
+    const address = shown.store.selectSignal(inspectionFeature.selectAddress);
+    expect(address()).toMatchObject({ box: 'brood box 2', frame: 1 });
+    TestBed.inject(VisitDesk).lift();
+    expect(shown.entered().map((body) => ('part' in body ? body.part : body.kind))).toEqual([
+      'roof',
+      'super 1',
+      'excluder',
+      'box opened',
+      'frame lifted',
+    ]);
+    shown.store.dispatch(InspectionEvents.sideChosen({ address: { box: 'brood box', frame: 1, face: 'low' } }));
+    TestBed.inject(VisitDesk).lift();
+    expect(shown.entered().slice(5)).toMatchObject([
+      { kind: 'part taken off', part: 'brood box 2' },
+      { kind: 'box opened', box: 'brood box' },
+      { kind: 'frame lifted', box: 'brood box', frame: 1 },
     ]);
   });
 });

@@ -111,13 +111,15 @@ function withFile(state: InspectionState, file: VisitFile): InspectionState {
 }
 
 function firstUnread(file: VisitFile, state: InspectionState): SideAddress | null {
-  if (file.box.kind !== 'box') return null;
+  // The highest box of the nest comes off first, and often suffices.
+  const box = nestBoxes(file.stack).at(-1);
+  if (!box) return null;
   const waiting = adapter
     .getSelectors()
     .selectAll(state.waiting)
     .map((each) => each.entry);
   const { sides } = recordOf([...file.entries, ...waiting]);
-  const order = liftingOrder(file.box.id, file.box.frames);
+  const order = liftingOrder(box.id, box.frames);
   const lastRead = order.findLastIndex((side) => sides[sideKey(side)]);
   return order[Math.min(lastRead + 1, order.length - 1)] ?? null;
 }

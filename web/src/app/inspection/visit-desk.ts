@@ -1,4 +1,5 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
+import { partsAbove } from '@brave-comb/core/equipment';
 import {
   type EntryBody,
   type FrameSide,
@@ -99,6 +100,11 @@ export class VisitDesk {
     if (!address || closed || (inHand?.box === address.box && inHand.frame === address.frame)) return;
     const { box, frame } = address;
     this.cautions.set(guardsOf({ do: 'lift frame', box, frame }, this.facts()));
+    // Nobody lifts a frame with the lid on: what stands above is off, also when nobody tapped it.
+    const { stack } = this.facts();
+    const off = new Set(this.record().partsOff);
+    if (stack.some(({ id }) => id === box))
+      for (const { id } of partsAbove(stack, box)) if (!off.has(id)) this.enter({ kind: 'part taken off', part: id });
     if (!boxes.some((each) => each.box === box)) this.enter({ kind: 'box opened', box });
     this.enter({ kind: 'frame lifted', box, frame });
   }

@@ -1,0 +1,147 @@
+import { provideHttpClientTesting } from '@angular/common/http/testing';
+import { TestBed } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { type Action, Store, provideState, provideStore } from '@ngrx/store';
+import { CareEvents, careFeature } from '../care/care.feature';
+import { peopleFeature } from '../people/people.feature';
+import { elementOf, show } from '../../testing/show';
+import { textOf } from '../../testing/text';
+import { VisitReview } from './visit-review';
+
+const VISIT = '01a20000-0000-7000-8000-0000000000f1';
+const side = (eighths: object) => ({ eighths, trace: [], bees: 6, queen: false, cells: 0, doubtful: false });
+const frames = [
+  { low: side({ H: 8 }), high: side({ H: 6, P: 2 }) },
+  { low: side({ S: 5, H: 3 }), high: side({ S: 6, H: 2 }) },
+];
+const REVIEW = {
+  visit: VISIT,
+  hive: '4',
+  zone: 'Europe/London',
+  group: 'Curlew',
+  supervisor: 'Tomasz Wierzba',
+  openedAt: '2026-05-14T12:10:00.000Z',
+  closedAt: '2026-05-14T12:31:00.000Z',
+  stopReason: 'time',
+  missing: ['room', 'healthy brood'],
+  frameKind: 'British National deep',
+  last: null,
+  frames,
+  changes: ['', 'new brood'],
+  inWords: ['Brood on frame 2.'],
+  measures: [],
+  storesWhereFrom: { steps: [], source: '' },
+  finding: null,
+  advice: [],
+  followUps: [],
+  judgements: [
+    {
+      trainee: 'Ife',
+      skill: 'finds eggs',
+      level: 'helped',
+      by: 'Tomasz',
+      at: '2026-05-14T12:20:00.000Z',
+      prompt: 'pointed',
+      note: '',
+    },
+    {
+      trainee: 'Jun',
+      skill: 'finds eggs',
+      level: 'alone',
+      by: 'Tomasz',
+      at: '2026-05-14T12:22:00.000Z',
+      prompt: '',
+      note: '',
+    },
+  ],
+  told: [],
+  sums: [],
+  queen: { verdict: 'not known', says: 'No side was read.', laid: null },
+  youngBees: Array<number>(21).fill(0),
+  temper: 'No temper noted yet.',
+  box: 'brood box',
+  attachments: [],
+  mayDecide: true,
+  next: null,
+};
+
+describe('the review of a visit', () => {
+  const review = async (change: object = {}) => {
+    const fixture = await show(VisitReview, { visit: VISIT }, [
+      provideHttpClientTesting(),
+      provideRouter([]),
+      provideStore(),
+      provideState(careFeature),
+      provideState(peopleFeature),
+    ]);
+    const store = TestBed.inject(Store);
+    store.dispatch(CareEvents.reviewLoaded({ review: { ...REVIEW, ...change } as never }));
+    await fixture.whenStable();
+    const dispatched: Action[] = [];
+    const send = store.dispatch.bind(store) as (action: Action) => void;
+    store.dispatch = ((action: Action) => {
+      dispatched.push(action);
+      send(action);
+    }) as typeof store.dispatch;
+    return { fixture, element: elementOf(fixture), dispatched, store };
+  };
+
+  it('opens on the frame that changed most, names the visit and what it left unanswered', async () => {
+    const { element } = await review();
+    const words = textOf(element);
+    expect(words).toContain('Frame 2: new brood');
+    expect(words).toMatch(/opened Thu 14 May, 13:10 to 13:31 by Curlew with Tomasz Wierzba/);
+    expect(words).toMatch(/Partial visit: room, healthy brood not answered/);
+  });
+
+  it('does not call a visit partial that is still open, or that answered what was asked', async () => {
+    expect(textOf((await review({ closedAt: null })).element)).not.toContain('Partial visit');
+    expect(textOf((await review({ missing: [] })).element)).not.toContain('Partial visit');
+  });
+
+  it('says what helped whoever was judged, and nothing where nothing did', async () => {
+    const { element } = await review();
+    const [ife, jun] = [...element.querySelectorAll('.skills li')].map(textOf);
+    expect(ife).toMatch(/Ife finds eggs: helped pointed/);
+    expect(jun).toBe('Jun finds eggs: alone');
+  });
+
+  it('puts a question about the frame in view on the list, once and not when it is empty', async () => {
+    const { element, dispatched, fixture } = await review();
+    const form = element.querySelector('form.ask')!;
+    const field = form.querySelector('input')!;
+    const ask = async (text: string) => {
+      field.value = text;
+      form.dispatchEvent(new Event('submit', { cancelable: true }));
+      await fixture.whenStable();
+    };
+    await ask('   ');
+    expect(dispatched).toEqual([]);
+    await ask(' Is that too little brood? ');
+    const [added, ...more] = dispatched as ReturnType<typeof CareEvents.entryAdded>[];
+    expect(more).toEqual([]);
+    expect(added?.visit).toBe(VISIT);
+    expect(added?.entry.body).toEqual({
+      kind: 'question asked',
+      text: 'Is that too little brood?',
+      person: null,
+      spot: { part: 'brood box', frame: 2, face: null },
+      photo: null,
+      sure: null,
+    });
+    expect(textOf(element)).toContain('It is on the list.');
+    expect(field.value).toBe('');
+  });
+
+  it('keeps what is shown while it is read again after something was added, and says what was refused', async () => {
+    const { element, fixture, store } = await review();
+    store.dispatch(CareEvents.entryKept({ visit: VISIT }));
+    await fixture.whenStable();
+    expect(textOf(element)).toContain('Frame 2: new brood');
+    store.dispatch(
+      CareEvents.decisionRefused({ fault: { status: 422, problem: 'x', message: 'Not in the group.', details: [] } }),
+    );
+    await fixture.whenStable();
+    expect(element.querySelector('[role=alert]')?.textContent).toContain('Not in the group.');
+  });
+});
