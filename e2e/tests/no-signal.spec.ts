@@ -9,7 +9,7 @@ test('without signal a visit is started, recorded, reloaded and goes on; with si
   await signIn(page, 'leilani');
   await controlled(page);
   await expect(page.getByRole('heading', { name: /Dipper.*Hive 7/ })).toBeVisible();
-  await page.waitForTimeout(1500);
+  await expect(page.getByText(/Ready for a day without signal/)).toBeVisible({ timeout: 25_000 });
 
   await context.setOffline(true);
   await openVisit(page, '7');
@@ -56,12 +56,17 @@ test('two readings of one side both stay until somebody settles them', async ({ 
       seen: null,
     },
   };
+  // Without a signal this device cannot hear of it in time.
+  await page.context().setOffline(true);
   const answer = await other.request.post(`/api/visits/${visit}/entries`, { data: { entries: [reading] } });
   expect(answer.status()).toBe(200);
 
   await turnTo(page, 9);
   await type(page, '5H3NB3');
   await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /waiting, no signal/ })).toBeVisible();
+  await page.context().setOffline(false);
+  await page.evaluate(() => globalThis.dispatchEvent(new Event('online')));
   await expect(page.getByRole('button', { name: /all kept|1 to settle/ })).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: '1 to settle' }).click();
