@@ -75,7 +75,7 @@ describe('the review of a visit', () => {
       provideState(peopleFeature),
     ]);
     const store = TestBed.inject(Store);
-    store.dispatch(CareEvents.reviewLoaded({ review: { ...REVIEW, ...change } as never }));
+    store.dispatch(CareEvents.reviewLoaded({ review: { ...REVIEW, ...change } }));
     await fixture.whenStable();
     const dispatched: Action[] = [];
     const send = store.dispatch.bind(store) as (action: Action) => void;
