@@ -176,7 +176,7 @@ export const preparedVisit = endpoint({
 });
 
 const ATTACHMENT_LIMIT = 1_000_000;
-export const ATTACHMENT_TYPES = ['image/jpeg', 'audio/webm', 'audio/ogg', 'audio/mp4'] as const;
+const ATTACHMENT_TYPES = ['image/jpeg', 'audio/webm', 'audio/ogg', 'audio/mp4'] as const;
 
 export const keepAttachment = endpoint({
   method: 'POST',

@@ -393,6 +393,11 @@ function confirm(record: Draft, address: SideAddress, letter: Letter, there: boo
   record.sides = { ...record.sides, [key]: { ...reading, side } };
 }
 
+/** The latest word on each thing that was looked for. */
+export const latestFindings = (record: VisitRecord): VisitRecord['findings'] => [
+  ...new Map(record.findings.map((each) => [each.finding, each])).values(),
+];
+
 /** Changes of the hive's parts, in order. */
 export const changesOf = (record: VisitRecord): readonly StackChange[] =>
   record.stackChanges.map(({ change }) => change);

@@ -5,9 +5,9 @@ export const REACTIONS = ['well', 'local swelling', 'elsewhere too', 'breath, fa
 export type Reaction = (typeof REACTIONS)[number];
 
 /** Minutes after a sting for which somebody keeps an eye on whoever was stung. Severe reactions mostly begin within half an hour. */
-export const WATCH_MINUTES = 30;
+const WATCH_MINUTES = 30;
 /** Minutes between two looks. Common practice. */
-export const LOOK_EVERY = 10;
+const LOOK_EVERY = 10;
 
 export interface StingWatch {
   readonly person: string;

@@ -31,13 +31,13 @@ export interface SumFacts {
 }
 
 /** Pollen in store that brood wants, frames. Common practice. */
-export const POLLEN_WANTED = 0.5;
+const POLLEN_WANTED = 0.5;
 /** A side counts as bare from so many eighths of foundation on, as drawn below one. */
 const BARE = 7;
 /** Part of the honey that is sealed from which a frame may be taken. Common practice: four fifths and more, better all. */
-export const RIPE_SHARE = 0.9;
+const RIPE_SHARE = 0.9;
 /** A super is judged full from this part of what it holds: the next one is due. */
-export const FULL_SHARE = 0.85;
+const FULL_SHARE = 0.85;
 const RIPE_MOISTURE = 18;
 /** Comb that would take longer is not being drawn, days. Common practice. */
 const SLOW_DAYS = 45;

@@ -3,7 +3,7 @@ import { DEFECTS, type RepairBy } from './defects';
 import { FINDINGS } from './findings';
 import { readMeasure } from './measures';
 import { suspected } from './guards';
-import type { VisitRecord } from './record';
+import { type VisitRecord, latestFindings } from './record';
 import { STRAY_CAUSES } from './stray-comb';
 
 /** Something that a visit leaves to be done. */
@@ -80,7 +80,7 @@ type Make = (key: string, what: string, days: number, bring?: string | null, fro
 /** What was not so when the hive was left. */
 function leftOpen(record: VisitRecord, task: Make): readonly VisitTask[] {
   const not = (id: string) => record.checks.some(({ check, ok }) => check === id && !ok);
-  const found = (id: string) => record.findings.findLast(({ finding }) => finding === id)?.found === true;
+  const found = (id: string) => latestFindings(record).some((each) => each.finding === id && each.found);
   const after = record.outside.after ?? record.outside.before;
   const tasks: readonly (readonly [boolean, VisitTask])[] = [
     [
@@ -107,7 +107,8 @@ function lookAgain(record: VisitRecord, task: Make): readonly VisitTask[] {
   const mites = record.measures
     .map(({ measure }) => measure)
     .findLast((measure) => measure.what === 'mites on bees' || measure.what === 'mites in drone brood');
-  const above = record.findings.findLast(({ finding }) => finding === 'brood above')?.found === true;
+  const found = latestFindings(record).filter((each) => each.found);
+  const above = found.some(({ finding }) => finding === 'brood above');
   const sick = suspected(record, null);
   return [
     ...(sick === null
@@ -125,10 +126,7 @@ function lookAgain(record: VisitRecord, task: Make): readonly VisitTask[] {
       ? [task('mites', `${readMeasure(mites).says}: decide on a treatment by label and season`, 7, null, 0)]
       : []),
     ...(narrowed ? [task('entrance', 'Narrowed entrance: do they find it, are wasps baulked?', 7, null, 6)] : []),
-    ...record.findings
-      .filter(
-        (each, index, all) => each.found && all.findLastIndex(({ finding }) => finding === each.finding) === index,
-      )
+    ...found
       .filter(({ sure }) => sure !== null && sure < SURE)
       .map(({ finding, sure }) =>
         task(`unsure/${finding}`, `Look again: ${FINDINGS[finding].name}, ${sure} in 100 sure`, 10, null, 3),

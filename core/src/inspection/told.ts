@@ -9,7 +9,7 @@ import { type SideAddress, sideKey, towardText } from './frame-side';
 import { readMeasure } from './measures';
 import { outsideSays } from './outside';
 import { readingGap, scoreGuess } from './prediction';
-import type { VisitRecord } from './record';
+import { type VisitRecord, latestFindings } from './record';
 import { ROLES } from './roles';
 import { formatSide } from './shorthand';
 import { temperScore } from './signs';
@@ -146,7 +146,7 @@ function moodAndStings(record: VisitRecord, name: (id: string) => string): reado
 }
 
 function lookedFor(record: VisitRecord, frameText: SideText): readonly ToldLine[] {
-  const latest = [...new Map(record.findings.map((each) => [each.finding, each])).values()];
+  const latest = latestFindings(record);
   const found = latest.filter((each) => each.found);
   const not = latest.filter((each) => !each.found);
   const sure = not.flatMap((each) => each.sure ?? []);

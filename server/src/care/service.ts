@@ -1,5 +1,5 @@
 import { type Decision, type Input, type Output, type Review, type endpoints } from '@brave-comb/contract';
-import { type Advice, type ColonyFacts, adviseColony, readFinding } from '@brave-comb/core/care';
+import { type Advice, type ColonyFacts, type ExpectedState, adviseColony, readFinding } from '@brave-comb/core/care';
 import { adultsDue } from '@brave-comb/core/biology';
 import {
   isBox,
@@ -151,7 +151,11 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
   const names = new Map((await peopleOf(db, actor.school, peopleIn(now.record))).map((each) => [each.id, each.name]));
   const named = (id: string) => names.get(id) ?? 'somebody';
   const lastFrames = last && framesOf(Object.values(last.record.sides), now.box.id, now.box.frames);
-  const seenThen = await evidenceOf(context, visit, now);
+  const date = dateAt(visit.zone, visit.started_at);
+  const site = await siteById(db, visit.school, visit.site);
+  const season = site && (await siteSeason(context, site, date));
+  const expected = last && (await expectedAt(context, visit, last, season));
+  const seenThen = evidenceOf(visit, now, season !== undefined && lateInYear(season, date));
   const nextRow = siblings[siblings.findIndex((each) => each.id === visit.id) + 1];
   const next = nextRow ? await visitById(db, actor, nextRow.id) : undefined;
   return {
@@ -173,7 +177,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
     inWords: changesInWords(lastFrames, now.frames, { last: last?.nest ?? null, now: now.nest }),
     measures: compareColonies(last?.nest ?? null, now.nest),
     storesWhereFrom: storesWhereFrom(now),
-    finding: last ? await findingOf(context, visit, now, last) : null,
+    finding: last && expected ? findingOf(visit, now, last, expected) : null,
     advice: advice.map((each) => {
       const decision = decisions.find((row) => row.advice === each.kind);
       return { advice: each, decision: decision ? shownDecision(decision) : null };
@@ -199,11 +203,11 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
         record: now.record,
         nest: now.nest,
         last: last && {
-          days: daysBetween(dateAt(visit.zone, last.visit.started_at), dateAt(visit.zone, visit.started_at)),
+          days: daysBetween(dateAt(visit.zone, last.visit.started_at), date),
           sides: Object.values(last.record.sides),
           look: last.record.outside.before ?? null,
         },
-        expectedBees: (last && (await expectedAt(context, visit, last))?.bees) ?? null,
+        expectedBees: expected?.bees ?? null,
       }),
     ],
     queen: queenOf(visit, now, seenThen),
@@ -279,12 +283,8 @@ function shownTo(actor: Actor, record: VisitRecord): VisitRecord {
   };
 }
 
-async function evidenceOf(context: Context, visit: NamedVisit, now: ColonyRead): Promise<SeenEnough> {
-  const date = dateAt(visit.zone, visit.started_at);
-  const site = await siteById(context.db, visit.school, visit.site);
-  const late = site !== undefined && lateInYear(await siteSeason(context, site, date), date);
-  return seenEnough(now.record, visit.questions, { box: now.box.id, frames: now.box.frames, minutesOpen: null, late });
-}
+const evidenceOf = (visit: NamedVisit, { record, box }: ColonyRead, late: boolean): SeenEnough =>
+  seenEnough(record, visit.questions, { box: box.id, frames: box.frames, minutesOpen: null, late });
 
 function queenOf(visit: NamedVisit, now: ColonyRead, nest: SeenEnough): Review['queen'] {
   const { verdict, says, laid } = queenStatus({
@@ -297,15 +297,9 @@ function queenOf(visit: NamedVisit, now: ColonyRead, nest: SeenEnough): Review['
 }
 
 /** What was found, read against what the season led one to expect. */
-async function findingOf(
-  context: Context,
-  visit: NamedVisit,
-  now: ColonyRead,
-  before: ColonyRead,
-): Promise<Review['finding']> {
+function findingOf(visit: NamedVisit, now: ColonyRead, before: ColonyRead, expected: ExpectedState): Review['finding'] {
   const last = recordFrom(before, dateAt(visit.zone, before.visit.started_at));
-  const expected = await expectedAt(context, visit, before);
-  if (!last || !expected || now.nest.sidesRead === 0) return null;
+  if (!last || now.nest.sidesRead === 0) return null;
   const { nest } = now;
   return readFinding(expected, last, {
     bees: nest.framesOfBees?.value ?? null,

@@ -1,5 +1,4 @@
-import { stackAfter } from '@brave-comb/core/equipment';
-import { changeText } from '@brave-comb/core/equipment';
+import { changeText, stackAfter } from '@brave-comb/core/equipment';
 import { type VisitRecord, changesOf, tasksOf } from '@brave-comb/core/inspection';
 import type { Knex } from 'knex';
 import { v5 as uuidOf } from 'uuid';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import type { Review } from '@brave-comb/contract';
-import { type EntryBody, type Letter, type SideAddress, spotText } from '@brave-comb/core/inspection';
+import { type EntryBody, type Letter, type SideAddress } from '@brave-comb/core/inspection';
 import { AttachmentView } from '../inspection/attachment-view';
 import { dateText, dayOf, timeOf } from '../shell/format';
 import { YoungBees } from './young-bees';
@@ -182,7 +182,6 @@ export class VisitStory {
   readonly added = output<EntryBody>();
   protected readonly lookFor = LOOK_FOR;
   protected readonly date = dateText;
-  protected readonly where = spotText;
   protected readonly anyDue = computed(() => this.review().youngBees.some((bees) => bees > 0));
 
   protected day(at: string): string {
