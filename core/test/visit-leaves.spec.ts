@@ -217,6 +217,23 @@ describe('what a visit leaves to be done', () => {
     expect(tasksOf(recordOf(well.map((body) => entry(body))), dates)).toEqual([]);
   });
 
+  it('goes by the latest word on what was found', () => {
+    const noted = (found: boolean): EntryBody => ({
+      kind: 'finding noted',
+      finding: 'mice',
+      found,
+      count: null,
+      sure: 60,
+      spot: null,
+      note: '',
+    });
+    const keys = (...words: boolean[]) =>
+      tasksOf(recordOf(words.map((word) => entry(noted(word)))), dates).map(({ key }) => key);
+    expect(keys(true)).toEqual(['unsure/mice', 'mice']);
+    expect(keys(true, false)).toEqual([]);
+    expect(keys(false, true)).toHaveLength(2);
+  });
+
   it('has keys of its own and dates in order, whatever was noted', () => {
     const body = fc.oneof(
       fc.record({
