@@ -60,7 +60,7 @@ export const VisitFile = z.object({
   combs: list(z.object({ box: PartName, combs: list(Comb) })),
   /** Combs that are in store and could go in, and the other hives of the site. */
   reserve: list(z.object({ comb: Comb, store: z.string() })),
-  neighbours: list(z.object({ id: Id, number: z.string() })),
+  neighbours: list(z.object({ id: Id, number: z.string(), stack: Stack })),
   /** How deep the hour and the season let anybody go, and why. */
   depth: z.object({ allowed: z.enum(VISIT_DEPTHS), why: z.string() }),
   /** What speaks for care with this colony, most pressing first. */

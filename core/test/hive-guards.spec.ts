@@ -37,6 +37,7 @@ const facts = (entries: readonly VisitEntry[], more: Partial<GuardFacts> = {}): 
   late: false,
   foodAbove: false,
   robbingSeason: false,
+  others: {},
   frames: { brood: 11, 'super 1': 10 },
   ...more,
 });
@@ -52,6 +53,7 @@ const moving = (frame: number, to: Extract<Deed, { do: 'move comb' }>['move']['t
   box: 'brood',
   frame,
 });
+const both = (frame: number, line: string) => [read(frame, line), read(frame, line, 'high')];
 const away = { in: 'hive', hive: 'h9', box: 'brood', place: 4 } as const;
 
 describe('guards at the open hive', () => {
@@ -60,6 +62,18 @@ describe('guards at the open hive', () => {
     expect(ids(lift(1), [smoked])).not.toContain('centre frame first');
     expect(ids(lift(11), [smoked])).not.toContain('centre frame first');
     expect(ids(lift(6), [smoked, lifted(1)])).not.toContain('centre frame first');
+  });
+
+  it('lets a frame go only where it hangs, and warns of the room that is left below it', () => {
+    const to = (box: 'national-brood' | 'national-14x12' | 'national-super' | 'langstroth-10-deep') =>
+      against(moving(1, away), both(1, '8H'), {
+        others: { h9: [{ id: 'brood', kind: 'box', box, frames: 10, dummy: false }] },
+      });
+    expect(to('national-brood')).toEqual([]);
+    expect(to('national-14x12')).toEqual([['frame does not fit', 'warns']]);
+    expect(to('national-super')).toEqual([['frame does not fit', 'bars']]);
+    expect(to('langstroth-10-deep')).toEqual([['frame does not fit', 'bars']]);
+    expect(ids(moving(1, { in: 'box', box: 'super 1', place: 2 }), [])).toEqual(['frame does not fit']);
   });
 
   it('asks for smoke before each new box, but not where the smokeless plan is in force', () => {
@@ -93,8 +107,15 @@ describe('guards at the open hive', () => {
     const melting = { in: 'store', store: 'melting' } as const;
     expect(against(moving(3, melting), [read(3, '2S 6C')])).toContainEqual(['queen or brood on it', 'bars']);
     expect(against(moving(3, melting), [read(3, '8C Q')])).toContainEqual(['queen or brood on it', 'bars']);
-    expect(against(moving(3, melting), [read(3, '8C')])).toEqual([]);
+    expect(against(moving(3, melting), both(3, '8C'))).toEqual([]);
+    expect(against(moving(3, melting), [read(3, '8C')])).toEqual([['queen or brood on it', 'needs a reason']]);
     expect(against(moving(3, melting), [])).toEqual([['queen or brood on it', 'needs a reason']]);
+  });
+
+  it('warns when brood goes to another hive while nobody has seen the queen', () => {
+    expect(against(moving(3, away), both(3, '2S 6C'))).toEqual([['queen or brood on it', 'warns']]);
+    expect(against(moving(3, away), [...both(3, '2S 6C'), read(5, '8C Q')])).toEqual([]);
+    expect(against(moving(3, away), both(3, '8H'))).toEqual([]);
   });
 
   it('keeps a doubtful frame in its hive and the hive from closing until it was looked at again', () => {
@@ -107,7 +128,7 @@ describe('guards at the open hive', () => {
   });
 
   it('bars every frame from leaving while disease is suspected, by test, by finding, or from before', () => {
-    const clean = [read(1, '8H')];
+    const clean = both(1, '8H');
     const rope = entry({
       kind: 'measured',
       measure: { what: 'ropiness', test: { lid: 'sunken', larva: 'brown', threadMm: 20, foulSmell: true } },

@@ -9,6 +9,7 @@ export const GUARD_IDS = [
   'keep covered',
   'queen on this frame',
   'queen or brood on it',
+  'frame does not fit',
   'doubtful frame',
   'disease suspected',
   'box was tipped',

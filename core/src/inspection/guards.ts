@@ -1,5 +1,5 @@
-import { type Stack, isBox } from '../equipment';
-import { type CombMove, type Comb, outOfOrder, arranged } from './combs';
+import { FRAMES, type Stack, frameFits, frameOf, isBox } from '../equipment';
+import { type CombMove, type Comb, type CombPlace, outOfOrder, arranged } from './combs';
 import { BROOD } from './contents';
 import { FINDINGS } from './findings';
 import { type FrameSide, type SideAddress, shows, toward } from './frame-side';
@@ -40,6 +40,8 @@ export interface GuardFacts {
   readonly foodAbove: boolean;
   /** Nothing to gather: they rob. */
   readonly robbingSeason: boolean;
+  /** The other hives of the site by id, from the floor upward. */
+  readonly others: Readonly<Record<string, Stack>>;
   /** Frames left to right in the box that is read, and whether combs hang free. */
   readonly frames: Readonly<Record<string, number>>;
 }
@@ -168,6 +170,29 @@ function lifting({ box, frame }: Extract<Deed, { do: 'lift frame' }>, facts: Gua
   ];
 }
 
+/** Frames of one make do not hang in every box; a shallow one in a deep box gets comb built below it. */
+function fitting(to: CombPlace, from: string, { stack, others }: GuardFacts): Guard | null {
+  if (to.in === 'store') return null;
+  const boxOf = (parts: Stack, id: string) => parts.filter(isBox).find((layer) => layer.id === id);
+  const [left, entered] = [boxOf(stack, from), boxOf(to.in === 'box' ? stack : (others[to.hive] ?? []), to.box)];
+  if (!left || !entered) return null;
+  const [frame, made] = [frameOf(left), frameOf(entered)];
+  const fit = frameFits(frame, made);
+  return fit === 'hangs short'
+    ? guard(
+        true,
+        'frame does not fit',
+        'warns',
+        'The frame is shorter than this box is deep: they build wild comb below it.',
+      )
+    : guard(
+        fit === 'does not fit',
+        'frame does not fit',
+        'bars',
+        `A ${FRAMES[frame].name} frame does not hang in a box for ${FRAMES[made].name} frames.`,
+      );
+}
+
 function moving(
   { move, box, frame }: Extract<Deed, { do: 'move comb' }>,
   facts: GuardFacts,
@@ -209,11 +234,18 @@ function moving(
       'The queen was seen on this frame: she moves with it.',
     ),
     guard(
-      sides.length === 0 && (away || gone),
+      sides.length < 2 && (away || gone),
       'queen or brood on it',
       'needs a reason',
-      'Nobody has looked at this frame: is the queen on it?',
+      `Nobody has looked at ${sides.length === 0 ? 'this frame' : 'its other side'}: is the queen on it?`,
     ),
+    guard(
+      sides.length > 1 && brood && away && record.queen === null,
+      'queen or brood on it',
+      'warns',
+      'The queen was not seen today: look over both sides once more before brood goes.',
+    ),
+    fitting(move.to, box, facts),
     guard(cells && away, 'queen or brood on it', 'needs a reason', 'Queen cells hang on this frame: they go with it.'),
   ];
 }

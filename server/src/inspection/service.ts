@@ -295,7 +295,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     visit: shownVisit(visit),
     combs: combsListed(found),
     reserve,
-    neighbours: others.filter(({ id }) => id !== visit.hive).map(({ id, number }) => ({ id, number })),
+    neighbours: others.filter(({ id }) => id !== visit.hive).map(({ id, number, stack }) => ({ id, number, stack })),
     answers: answers.map(({ text, answer }) => ({ question: text, answer })),
     hiveType: hive.type,
     stack: visit.stack,

@@ -92,9 +92,6 @@ export async function visitFacts(
       ...(suspicion ? [`Disease suspected: ${suspicion}. Opened last, tools washed, no frame leaves it.`] : []),
       ...(temper !== null && temper >= 4 ? [`Temper ${temper} of 5 last time: experienced hands at the frames.`] : []),
       ...heavy.map(({ layer, kg, lift }) => `${layer.id} weighs about ${Math.round(kg ?? 0)} kg: ${lift}.`),
-      ...(late
-        ? ['No new queen can be had any more this year: top box, edge frames inward, stop at the first brood.']
-        : []),
       ...resting.filter((each) => each !== rest).map(({ why, to }) => `Better left until ${to}: ${why}.`),
       ...(over.length > 0 ? [`Opened much lately: over the limit of ${over.join(' and ')}.`] : []),
     ],

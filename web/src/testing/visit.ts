@@ -17,6 +17,14 @@ export const TRAINEES = [
   { id: id(2), name: 'Piotr', seated: false, note: 'lifts up to 10 kg' },
 ];
 
+const STACK = [
+  { id: 'floor', kind: 'floor' },
+  { id: 'brood box', kind: 'box', box: 'national-brood', frames: 11, dummy: true },
+  { id: 'excluder', kind: 'excluder' },
+  { id: 'super 1', kind: 'box', box: 'national-super', frames: 10, dummy: false },
+  { id: 'roof', kind: 'roof' },
+];
+
 /** A visit of a hive with one super, nothing entered yet. */
 export const FILE = {
   visit: {
@@ -29,13 +37,7 @@ export const FILE = {
     supervisor: { id: id(4), name: 'Ruth Okafor' },
   },
   hiveType: 'national',
-  stack: [
-    { id: 'floor', kind: 'floor' },
-    { id: 'brood box', kind: 'box', box: 'national-brood', frames: 11, dummy: true },
-    { id: 'excluder', kind: 'excluder' },
-    { id: 'super 1', kind: 'box', box: 'national-super', frames: 10, dummy: false },
-    { id: 'roof', kind: 'roof' },
-  ],
+  stack: STACK,
   box: { id: 'brood box', kind: 'box', box: 'national-brood', frames: 11, dummy: true },
   last: null,
   expected: null,
@@ -54,7 +56,7 @@ export const FILE = {
     },
   ],
   reserve: [],
-  neighbours: [{ id: id(5), number: '7' }],
+  neighbours: [{ id: id(5), number: '7', stack: STACK }],
   depth: { allowed: 'full', why: 'warm, dry and light enough at 13:10' },
   cautions: [],
   lock: null,

@@ -13,7 +13,7 @@ import {
 import { MatIcon } from '@angular/material/icon';
 import { Router } from '@angular/router';
 import { markColour } from '@brave-comb/core/biology';
-import { isBox } from '@brave-comb/core/equipment';
+import { isBox, nestBoxes } from '@brave-comb/core/equipment';
 import {
   CHECKS,
   type ClosingTask,
@@ -133,6 +133,9 @@ export class AtTheHive {
   protected readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
   /** Boxes from the top down. */
   protected readonly boxes = computed(() => this.stack().filter(isBox).toReversed());
+  protected readonly nestSides = computed(() =>
+    nestBoxes(this.stack()).reduce((sum, { frames }) => sum + 2 * frames, 0),
+  );
   protected readonly nestAhead = this.store.selectSignal(inspectionFeature.selectNestAhead);
   private readonly arrangement = this.store.selectSignal(inspectionFeature.selectArrangement);
   private readonly found = this.store.selectSignal(inspectionFeature.selectFound);

@@ -44,6 +44,14 @@ const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
     @for (guard of guards(); track guard.id) {
       <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'">{{ guard.says }}</p>
     }
+    @if (file()?.depth; as hour) {
+      @if (hour.allowed !== 'full') {
+        <p class="caution">
+          <b>Today {{ depthWords[hour.allowed] }}</b
+          >: {{ hour.why }}.
+        </p>
+      }
+    }
     @for (caution of cautions(); track caution) {
       <p class="caution">{{ caution }}</p>
     }
@@ -107,7 +115,9 @@ const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
       [value]="depth()"
       (chosen)="deep($event)"
     />
-    <p class="why">The hour allows: {{ depthWords[file()?.depth?.allowed ?? 'full'] }} ({{ file()?.depth?.why }}).</p>
+    @if (file()?.depth?.allowed === 'full') {
+      <p class="why">The hour allows the whole nest: {{ file()?.depth?.why }}.</p>
+    }
     <fieldset>
       <legend>Smoker</legend>
       <div class="row">

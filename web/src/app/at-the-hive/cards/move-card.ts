@@ -59,10 +59,10 @@ const REASONS = ['food nearer', 'room in the nest', 'old comb out', 'share brood
           (change)="reason.set(words.value)"
         />
       </label>
-      @for (guard of guards(); track guard.id + guard.says) {
-        <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'" role="alert">{{ guard.says }}</p>
-      }
     </div>
+    @for (guard of guards(); track guard.id + guard.says) {
+      <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'" role="alert">{{ guard.says }}</p>
+    }
     <div class="row">
       <button type="button" class="big sel" [disabled]="!mayMove()" (click)="move()">Move it</button>
       <button type="button" class="big" matDialogClose>Leave it</button>
@@ -92,11 +92,13 @@ export class MoveCard {
   protected readonly reason = signal<string>('');
   protected readonly newComb = signal<string>('new foundation');
 
-  protected readonly boxes = computed(() =>
-    this.stack()
-      .filter(isBox)
-      .map(({ id }) => id),
-  );
+  private readonly other = computed(() => this.file()?.neighbours.find(({ number }) => number === this.hive()) ?? null);
+  /** Boxes of the hive that the comb goes to, the highest first. */
+  protected readonly boxes = computed<readonly string[]>(() => {
+    const stack = this.where() === 'another hive' ? (this.other()?.stack ?? []) : this.stack();
+    const ids = stack.filter(isBox).map(({ id }) => id);
+    return ids.toReversed();
+  });
   protected readonly hives = computed(() => this.file()?.neighbours.map(({ number }) => number) ?? []);
   protected readonly comb = computed<Comb | null>(() => {
     const address = this.address();
@@ -114,8 +116,10 @@ export class MoveCard {
       case 'into store':
         return { in: 'store', store: this.store_() };
       case 'another hive': {
-        const hive = this.file()?.neighbours.find(({ number }) => number === this.hive());
-        return hive ? { in: 'hive', hive: hive.id, box: this.box(), place: this.place() } : null;
+        const hive = this.other();
+        return hive && this.boxes().includes(this.box())
+          ? { in: 'hive', hive: hive.id, box: this.box(), place: this.place() }
+          : null;
       }
       default:
         return this.boxes().includes(this.box()) ? { in: 'box', box: this.box(), place: this.place() } : null;
