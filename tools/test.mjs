@@ -29,6 +29,7 @@ const READING = [
   },
   { name: 'types', command: ['node', ['tools/typecheck.mjs']] },
   { name: 'production build', work: ensureBuild },
+  { name: 'web', command: npx('ng', 'test'), counted: true },
 ];
 const RUNNING = [
   {
@@ -41,7 +42,6 @@ const RUNNING = [
     command: ['node', ['tools/with-database.mjs', 'vitest', 'run', '--project', 'server']],
     counted: true,
   },
-  { name: 'web', command: npx('ng', 'test'), counted: true },
 ];
 const BROWSER = [{ name: 'browser', command: ['node', ['tools/e2e.mjs']], counted: true }];
 

@@ -1,6 +1,7 @@
 import { COLONY_CLASSES } from '@brave-comb/core/care';
 import * as z from 'zod';
-import { COMB_GRADES, QUESTIONS, STEP_IDS, VISIT_DEPTHS } from '@brave-comb/core/inspection';
+import { COMB_GRADES, QUESTIONS, ROLES as HIVE_ROLES, STEP_IDS, VISIT_DEPTHS } from '@brave-comb/core/inspection';
+import { SKILL_PHASES } from '@brave-comb/core/skills';
 import { ExpectedState } from './care-calendar';
 import { Layer, HiveTypeName, Stack, Standing, WeighedLayer } from './equipment';
 import { ROLES, endpoint } from './endpoint';
@@ -72,9 +73,28 @@ export const VisitFile = z.object({
   robbingSeason: z.boolean(),
   /** What each part above the nest would weigh, and who lifts it. */
   lifting: list(WeighedLayer),
-  trainees: list(z.object({ id: Id, name: z.string(), seated: z.boolean(), note: z.string().nullable() })),
-  /** Skills open in the group, those that most trainees need first. */
-  skills: list(z.object({ id: z.string(), name: z.string(), open: list(Id) })),
+  trainees: list(
+    z.object({
+      id: Id,
+      name: z.string(),
+      seated: z.boolean(),
+      note: z.string().nullable(),
+      /** Skills without which nobody handles frames of a colony of this temper. */
+      barred: list(z.string()),
+    }),
+  ),
+  /** The checklist: what a skill is shown by, what each level sounds like, and who still has to show it. */
+  skills: list(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      phase: z.enum(SKILL_PHASES),
+      role: z.enum([...HIVE_ROLES, 'everybody']),
+      shownBy: z.string(),
+      says: list(z.string()),
+      open: list(Id),
+    }),
+  ),
   weather: z.object({ temperature: z.number(), gust: z.number(), rainFrom: Instant.nullable() }).nullable(),
   /** Minutes that the hive and a brood frame may be open, and what shortened the hive's. */
   limits: z.object({ openMinutes: z.number(), because: list(z.string()), broodMinutes: z.number() }),

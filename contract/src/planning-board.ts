@@ -118,7 +118,8 @@ export const PlanBoard = z.object({
   hives: list(
     z.object({ id: Id, number: z.string(), stand: z.string(), site: z.string(), due: z.string().nullable() }),
   ),
-  skills: list(z.object({ id: z.string(), name: z.string() })),
+  /** The checklist, and how each skill is practised without bees. */
+  skills: list(z.object({ id: z.string(), name: z.string(), indoors: z.string().nullable() })),
   /** Why somebody cannot come: `who slot`. */
   away: z.record(z.string(), z.string()),
   /** What the season forbids, with why. */

@@ -58,7 +58,7 @@ export const PlanReasons = z.object({
     .object({
       reserve: z.object({ startsAt: Instant, supervisor: z.string(), hives: list(z.string()) }).nullable(),
       staff: list(z.object({ startsAt: Instant, hive: z.string() })),
-      indoors: list(z.object({ skill: z.string(), how: z.string() })),
+      indoors: list(z.object({ skill: z.string(), name: z.string().optional(), how: z.string() })),
     })
     .nullable(),
 });

@@ -21,7 +21,8 @@ import {
   wetDayOf,
 } from '../src/planning';
 import { type PhaseSpan } from '../src/season';
-import { CHECKLIST, standingsFrom } from '../src/skills';
+import { DEFAULT_CHECKLIST, indoorWaysOf } from '../src/skills';
+import { standings } from './evidence';
 import { keptBest, keptProblem, randomProblem } from './random-problem';
 
 const searched = (problem: PlanningProblem, seed = 1, iterations = 3000) => {
@@ -30,6 +31,8 @@ const searched = (problem: PlanningProblem, seed = 1, iterations = 3000) => {
   return search.best;
 };
 const random = (seed: number) => randomProblem(seed, { groups: 3, hives: 8, slots: 8, days: 10 });
+
+const WAYS = indoorWaysOf(DEFAULT_CHECKLIST);
 
 describe('troubles of a plan', () => {
   const problem = keptProblem('medium-7');
@@ -93,7 +96,7 @@ describe('a wet day', () => {
         const plan = searched(problem);
         const fit = new Map(problem.slots.map((slot) => [slot.id, slot]));
         const wet = plan.sessions.flatMap((session) => {
-          const found = wetDayOf(problem, plan, session);
+          const found = wetDayOf(problem, plan, session, WAYS);
           return found === null ? [] : [{ ...session, ...found }];
         });
         expect(wet).toHaveLength(plan.sessions.filter(({ slot }) => fit.get(slot)!.fit < LOW_ODDS).length);
@@ -116,17 +119,24 @@ describe('a wet day', () => {
   });
 
   it('gives work under a roof for what is open, the most open first, each way once', () => {
-    const work = indoorWork({
-      'tells-cells': { weight: 6, covered: 0 },
-      'weighs-first': { weight: 3, covered: 0 },
-      'makes-gap': { weight: 2, covered: 0 },
-      'outermost-first': { weight: 1, covered: 0 },
-      'eases-off': { weight: 9, covered: 0 },
-      'sums-up': { weight: 0, covered: 1 },
-    });
+    const work = indoorWork(
+      {
+        'tells-cells': { weight: 6, covered: 0 },
+        'weighs-first': { weight: 3, covered: 0 },
+        'makes-gap': { weight: 2, covered: 0 },
+        'outermost-first': { weight: 1, covered: 0 },
+        'eases-off': { weight: 9, covered: 0 },
+        'sums-up': { weight: 0, covered: 1 },
+      },
+      WAYS,
+    );
     expect(work.map(({ skill }) => skill)).toEqual(['tells-cells', 'weighs-first', 'makes-gap']);
-    expect(indoorWork({})).toEqual([]);
-    const all = indoorWork(Object.fromEntries(CHECKLIST.map(({ id }) => [id, { weight: 1, covered: 0 }])), 99);
+    expect(indoorWork({}, WAYS)).toEqual([]);
+    const all = indoorWork(
+      Object.fromEntries(DEFAULT_CHECKLIST.skills.map(({ id }) => [id, { weight: 1, covered: 0 }])),
+      WAYS,
+      99,
+    );
     expect(new Set(all.map(({ how }) => how)).size).toBe(all.length);
   });
 });
@@ -332,6 +342,7 @@ describe('coverage of the checklist', () => {
   const [slot] = problem.slots;
   const hive = { ...problem.hives[0]!, temper: 1, noOpenBefore: 0, skills: { 'tells-cells': 0.9, 'finds-eggs': 0.8 } };
   const facts = {
+    checklist: DEFAULT_CHECKLIST,
     today: '2026-05-14',
     phases: [
       { phase: 'build-up', from: '2026-04-01', to: '2026-05-01' },
@@ -340,7 +351,7 @@ describe('coverage of the checklist', () => {
       { phase: 'winter rest', from: '2026-11-01', to: '2026-12-20' },
     ] as unknown as PhaseSpan[],
     groups: [{ id: group!.id, trainees: ['ife', 'jun'] }],
-    standing: standingsFrom([]),
+    standing: standings([]),
     problem: {
       ...problem,
       slots: [{ ...slot!, id: 's', day: 3, fit: 1 }],
@@ -354,7 +365,7 @@ describe('coverage of the checklist', () => {
 
   it('has a row for every skill, first the seasonal ones that end soonest and nobody has seen', () => {
     const rows = coverageOf(facts);
-    expect(rows).toHaveLength(CHECKLIST.length);
+    expect(rows).toHaveLength(DEFAULT_CHECKLIST.skills.length);
     expect(rows[0]).toMatchObject({
       skill: 'tells-cells',
       nobody: true,

@@ -21,7 +21,8 @@ import {
   skillChances,
   tempOf,
 } from '../src/planning';
-import { CHECKLIST, standingsFrom } from '../src/skills';
+import { DEFAULT_CHECKLIST } from '../src/skills';
+import { shown, standings } from './evidence';
 import { addDays } from '../src/units';
 import { chanceOfStretch, DEFAULT_LIMITS, HOUR, type Outlook, type Weather } from '../src/weather';
 
@@ -132,25 +133,30 @@ const COLONY: ColonyFacts = {
   openings: [],
 };
 const TODAY = '2026-05-14';
-const HOUSE = { restDays: 4, openingLimit: 4 };
+const HOUSE = { restDays: 4, openingLimit: 4, checklist: DEFAULT_CHECKLIST };
 const opening = (daysAgo: number) => ({ date: addDays(TODAY, -daysAgo), minutes: 30, stings: 0, deep: true });
 
 describe('a colony for the planner', () => {
   it('gives a chance for each skill of the checklist, and no other', () => {
-    expect(Object.keys(skillChances(COLONY)).toSorted()).toEqual(CHECKLIST.map(({ id }) => id).toSorted());
-    for (const chance of Object.values(skillChances(COLONY))) {
-      expect(chance).toBeGreaterThan(0);
-      expect(chance).toBeLessThan(1);
+    expect(Object.keys(skillChances(DEFAULT_CHECKLIST, COLONY)).toSorted()).toEqual(
+      DEFAULT_CHECKLIST.skills.map(({ id }) => id).toSorted(),
+    );
+    const chances = skillChances(DEFAULT_CHECKLIST, COLONY);
+    for (const { id, season } of DEFAULT_CHECKLIST.skills) {
+      const inSeason = season === null || season.includes('swarm season');
+      if (inSeason) expect(chances[id], id).toBeGreaterThan(0);
+      else expect(chances[id], id).toBe(0);
+      expect(chances[id], id).toBeLessThan(1);
     }
   });
 
   it('offers eggs where she lays, cells where they would swarm, lids to doubt where disease is suspected', () => {
     const queenless = { ...COLONY, expected: { ...COLONY.expected!, eggs: 0 } };
-    expect(skillChances(queenless)['finds-eggs']).toBe(0);
-    expect(skillChances(COLONY)['finds-eggs']).toBeGreaterThan(0.8);
-    expect(skillChances({ ...COLONY, swarm: 'leaving' })['tells-cells']).toBeGreaterThan(0.8);
-    expect(skillChances({ ...COLONY, suspect: true })['suspect-lids']).toBeGreaterThan(0.5);
-    expect(skillChances({ ...COLONY, supers: 0 })['lifts-box']).toBeLessThan(0.2);
+    expect(skillChances(DEFAULT_CHECKLIST, queenless)['finds-eggs']).toBe(0);
+    expect(skillChances(DEFAULT_CHECKLIST, COLONY)['finds-eggs']).toBeGreaterThan(0.8);
+    expect(skillChances(DEFAULT_CHECKLIST, { ...COLONY, swarm: 'leaving' })['tells-cells']).toBeGreaterThan(0.8);
+    expect(skillChances(DEFAULT_CHECKLIST, { ...COLONY, suspect: true })['suspect-lids']).toBeGreaterThan(0.5);
+    expect(skillChances(DEFAULT_CHECKLIST, { ...COLONY, supers: 0 })['lifts-box']).toBeLessThan(0.2);
   });
 
   it('rests, waits for the load of thirty days, and counts days from the plan’s first', () => {
@@ -217,36 +223,34 @@ describe('a colony for the planner', () => {
 });
 
 describe('a group for the planner', () => {
-  const shown = (trainee: string, level: 'saw it' | 'alone') => ({
-    trainee,
-    skill: 'finds-eggs',
-    level,
-    at: '2026-05-01T10:00:00Z',
-  });
-
-  it('needs one point for each trainee and open skill, more towards the end of the course', () => {
-    const standing = standingsFrom([shown('ife', 'alone'), shown('jun', 'saw it')]);
+  it('needs one point for each trainee and open skill, more when few weeks are left, none when there are no more', () => {
+    const held = ['2026-04-20', '2026-04-28', '2026-05-05'].map((day, at) =>
+      shown(day, 'alone', { trainee: 'ife', colony: `hive ${at}` }),
+    );
+    const standing = standings([...held, shown('2026-05-01', 'saw it', { trainee: 'jun' })]);
     const trainees = ['ife', 'jun', 'greta'].map((id) => ({ id, seated: false }));
-    const eggs = (weeks: number | null) => needsOf(trainees, standing, weeks)['finds-eggs']!;
+    const needs = (weeks: number | null) => needsOf(DEFAULT_CHECKLIST, trainees, standing, () => weeks);
+    const eggs = (weeks: number | null) => needs(weeks)['finds-eggs']!;
     expect(eggs(null).weight).toBe(2);
     expect(eggs(20).weight).toBe(2);
     expect(eggs(3).weight).toBe(3);
-    expect(eggs(0).weight).toBe(4);
+    expect(eggs(0.1).weight).toBeCloseTo(4, 1);
+    expect(needs(0)).toEqual({});
     expect(eggs(null).covered).toBeGreaterThanOrEqual(0);
     expect(eggs(null).covered).toBeLessThan(0.5);
-    expect(needsOf(trainees, standing, null)['sums-up']).toEqual({ weight: 3, covered: 0 });
-    expect(needsOf([], standing, null)).toEqual({});
+    expect(needs(null)['sums-up']).toEqual({ weight: 3, covered: 0 });
+    expect(needsOf(DEFAULT_CHECKLIST, [], standing, () => null)).toEqual({});
   });
 
   it('sends those who work sitting to a hive of table height for what hands do at the frames', () => {
-    const standing = standingsFrom([]);
     const needs = needsOf(
+      DEFAULT_CHECKLIST,
       [
         { id: 'ife', seated: false },
         { id: 'niamh', seated: true },
       ],
-      standing,
-      null,
+      standings([]),
+      () => null,
     );
     const atFrames = Object.keys(needs).filter((key) => plannedSkill(key).seated);
     expect(atFrames.map((key) => plannedSkill(key).skill)).toContain('lifts-straight');
@@ -318,7 +322,12 @@ const FACTS: SeasonFacts = {
     visits: [],
     times: id === 'dipper' ? { ...TIMES, away: [{ from: TODAY, to: TODAY, why: 'at work' }] } : TIMES,
   })),
-  standing: standingsFrom([]),
+  checklist: DEFAULT_CHECKLIST,
+  standing: standings([]),
+  phases: [
+    { phase: 'swarm season', from: '2026-05-02', to: '2026-06-10', reasons: [] },
+    { phase: 'flow', from: '2026-06-11', to: '2026-07-20', reasons: [] },
+  ] as unknown as SeasonFacts['phases'],
   supervisors: [
     { id: 'ruth', senior: true, times: TIMES },
     { id: 'tomasz', senior: false, times: TIMES },
@@ -338,7 +347,7 @@ describe('the problem of a season', () => {
   it('becomes a plan that keeps to places, times and people', () => {
     const { problem, away } = seasonProblem(FACTS);
     expect(away.get('dipper home 0')).toBe('at work');
-    const search = new PlanSearch(modelOf(problem), { seed: 1, iterations: 5000 });
+    const search = new PlanSearch(modelOf(problem), { seed: 1, iterations: 40000 });
     search.run(Infinity);
     expect(checkPlan(problem, search.best).violations).toEqual([]);
     expect(search.best.sessions).toHaveLength(4);

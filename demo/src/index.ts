@@ -1,3 +1,4 @@
+export * from './course';
 export * from './follow-ups';
 export * from './forage';
 export * from './hives';

@@ -61,17 +61,17 @@ describe('everybody sees only what is theirs', () => {
     expect(JSON.stringify(lead.sheet)).toMatch(/allergy/);
   });
 
-  it('lets a trainee see the own standings only', async () => {
+  it('lets a trainee see the own passport only', async () => {
     const lead = await school.signIn('morag');
     const salma = await school.signIn('salma');
     const me = (await salma.get(endpoints.whoAmI.path)).body as { person: { id: string } };
     const jun = (await (await school.signIn('jun')).get(endpoints.whoAmI.path)).body as { person: { id: string } };
-    const own = await salma.get(pathOf(endpoints.standings, { trainee: me.person.id })).expect(200);
-    expect((own.body as { standings: unknown[] }).standings.length).toBeGreaterThan(20);
-    await salma.get(pathOf(endpoints.standings, { trainee: jun.person.id })).expect(404);
-    await lead.get(pathOf(endpoints.standings, { trainee: jun.person.id })).expect(200);
+    const own = await salma.get(pathOf(endpoints.passport, { trainee: me.person.id })).expect(200);
+    expect((own.body as { skills: unknown[] }).skills.length).toBeGreaterThan(20);
+    await salma.get(pathOf(endpoints.passport, { trainee: jun.person.id })).expect(404);
+    await lead.get(pathOf(endpoints.passport, { trainee: jun.person.id })).expect(200);
     const other = await school.signIn('ruth');
-    await other.get(pathOf(endpoints.standings, { trainee: me.person.id })).expect(404);
+    await other.get(pathOf(endpoints.passport, { trainee: me.person.id })).expect(404);
   });
 
   it('shows a trainee a review of the own group with the own judgements only', async () => {

@@ -1,6 +1,6 @@
 import { type Coverage, type DaySheet, type MySession, type PlanBoard, endpoints } from '@brave-comb/contract';
 import { obstaclesTo, type PlanningProblem } from '@brave-comb/core/planning';
-import { CHECKLIST } from '@brave-comb/core/skills';
+import { DEFAULT_CHECKLIST } from '@brave-comb/core/skills';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Agent, openPlanning, type Planning, publication } from './planning';
@@ -112,7 +112,7 @@ describe('own sessions', () => {
       for (const { jobs, learn } of hives) {
         expect(jobs.length).toBeGreaterThan(0);
         for (const { names } of jobs) expect(names).toEqual([]);
-        for (const skill of learn) expect(CHECKLIST.map(({ name }) => name)).toContain(skill);
+        for (const skill of learn) expect(DEFAULT_CHECKLIST.skills.map(({ name }) => name)).toContain(skill);
       }
     expect(sessions.map(({ startsAt }) => startsAt)).toEqual(sessions.map(({ startsAt }) => startsAt).toSorted());
   });
@@ -160,7 +160,7 @@ describe('the next hives', () => {
 describe('coverage', () => {
   it('has every skill with each group, the window of the season and the next chance', async () => {
     const { skills, groups } = (await supervisor.get(endpoints.coverage.path).expect(200)).body as Coverage;
-    expect(skills.map(({ id }) => id).toSorted()).toEqual(CHECKLIST.map(({ id }) => id).toSorted());
+    expect(skills.map(({ id }) => id).toSorted()).toEqual(DEFAULT_CHECKLIST.skills.map(({ id }) => id).toSorted());
     expect(groups.map(({ name }) => name)).toEqual(['Curlew', 'Dipper', 'Lapwing']);
     const cells = skills.find(({ id }) => id === 'tells-cells')!;
     expect(cells.seasonal).toBe(true);

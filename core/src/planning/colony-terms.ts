@@ -1,5 +1,6 @@
 import type { ColonyCalendar, ColonyRecord, Opening, Strict } from '../care';
 import type { Phase } from '../season';
+import type { Checklist, ColonyThing, Skill } from '../skills';
 import { addDays, type CivilDate, daysBetween, laterOf, meanOf } from '../units';
 import { withSeated } from './group-terms';
 import type { PlanHive } from './problem';
@@ -46,51 +47,37 @@ const CELL_ODDS = { low: 0.05, watch: 0.35, high: 0.6, leaving: 0.85 } as const;
 const HANDLING = 0.5;
 const TOGETHER = 0.8;
 
-/**
- * Chance that each skill of the checklist can be practised at a colony, by what it holds today.
- *
- * @param colony what is known of it
- * @returns chance by skill, 0 to 1; a colony never counted gives ordinary odds
- */
-export function skillChances(colony: ColonyFacts): Readonly<Record<string, number>> {
-  const { expected, supers, swarm, suspect, moods } = colony;
-  const eggs = expected === null ? 0.6 : seen(expected.eggs);
-  const larvae = expected === null ? 0.6 : seen(expected.larvae);
-  const worker = expected === null ? 0.6 : seen(expected.sealed);
-  const drone = expected === null ? 0.3 : seen(expected.drone * 4);
-  const stores = expected === null ? 0.6 : seen(expected.storesKg / 3);
-  const lively = moods.length === 0 ? 0.3 : Math.min(0.8, 0.1 + 0.25 * (meanOf(moods.slice(-3)) - 1));
-  const lifting = supers > 0 ? 0.8 : 0.1;
+/** Chance of meeting each thing that skills are shown at, by what the colony holds today; ordinary odds for one never counted. */
+function thingChances({ expected, supers, swarm, suspect, moods }: ColonyFacts): Readonly<Record<ColonyThing, number>> {
   return {
-    'states-aim': TOGETHER,
-    expects: TOGETHER,
-    'reads-weather': TOGETHER,
-    'veil-checked': TOGETHER,
-    'clear-of-flight': TOGETHER,
-    'reads-entrance': TOGETHER,
-    'lights-smoker': HANDLING,
-    'smokes-in-order': HANDLING,
-    'eases-off': lively,
-    'keeps-parts': HANDLING,
-    'weighs-first': lifting,
-    'lifts-box': lifting,
-    'outermost-first': HANDLING,
-    'makes-gap': HANDLING,
-    'lifts-straight': HANDLING,
-    'both-faces': HANDLING,
-    'keeps-order': HANDLING,
-    'limits-exposure': HANDLING,
-    'tells-contents': stores * worker,
-    'finds-eggs': eggs,
-    'ages-larvae': larvae,
-    'tells-lids': worker * drone,
-    'suspect-lids': suspect ? 0.7 : 0.05,
-    'adds-brood': worker,
-    'tells-cells': CELL_ODDS[swarm ?? 'low'],
-    'proves-queen': eggs,
-    'sums-up': TOGETHER,
-    'knows-enough': HANDLING,
+    eggs: expected === null ? 0.6 : seen(expected.eggs),
+    larvae: expected === null ? 0.6 : seen(expected.larvae),
+    'sealed brood': expected === null ? 0.6 : seen(expected.sealed),
+    'drone brood': expected === null ? 0.3 : seen(expected.drone * 4),
+    stores: expected === null ? 0.6 : seen(expected.storesKg / 3),
+    super: supers > 0 ? 0.8 : 0.1,
+    'lively bees': moods.length === 0 ? 0.3 : Math.min(0.8, 0.1 + 0.25 * (meanOf(moods.slice(-3)) - 1)),
+    'queen cells': CELL_ODDS[swarm ?? 'low'],
+    'doubtful brood': suspect ? 0.7 : 0.05,
   };
+}
+
+/**
+ * Chance that each skill of the checklist can be practised at a colony today: what it needs of the colony is there and its season is on; one
+ * that needs nothing is shown by all together, or in turn.
+ *
+ * @param checklist the school's list
+ * @param colony what is known of it
+ * @returns chance by skill, 0 to 1
+ */
+export function skillChances(checklist: Checklist, colony: ColonyFacts): Readonly<Record<string, number>> {
+  const things = thingChances(colony);
+  const chance = ({ season, colony: needed, role }: Skill) => {
+    if (season !== null && colony.phase !== null && !season.includes(colony.phase)) return 0;
+    if (needed.length > 0) return needed.reduce((product, thing) => product * things[thing], 1);
+    return role === 'everybody' ? TOGETHER : HANDLING;
+  };
+  return Object.fromEntries(checklist.skills.map((skill) => [skill.id, chance(skill)]));
 }
 
 /** Points of a due visit by how binding it is: a colony lost to a missed date outweighs a skill. Common practice. */
@@ -116,34 +103,43 @@ const SMALL = 4;
  *
  * @param colony what is known of it
  * @param today first day of the plan
- * @param house rest after an opening in days, most openings in thirty days
+ * @param house rest after an opening in days, most openings in thirty days, the checklist
  * @returns minutes, temper, rest, due window, disturbance and chances
  */
 export function planHive(
   colony: ColonyFacts,
   today: CivilDate,
-  house: { readonly restDays: number; readonly openingLimit: number },
+  house: { readonly restDays: number; readonly openingLimit: number; readonly checklist: Checklist },
 ): PlanHive {
   const day = (date: CivilDate) => daysBetween(today, date);
   const { calendar, openings, moods, expected } = colony;
   const last = openings.at(-1)?.date ?? null;
-  const recent = moods.slice(-3);
   const small = expected !== null && expected.bees < SMALL ? 1.5 : 1;
   const loaded = openings.filter(({ date }) => daysBetween(date, today) < 30).length;
   return {
     id: colony.id,
     site: colony.site,
     minutes: openingMinutes(colony.nestFrames, colony.supers),
-    temper: recent.length === 0 ? 2 : Math.round(Math.max(...recent, meanOf(recent))),
+    temper: worstOfLate(moods) ?? 2,
     restDays: Math.max(1, house.restDays),
     lastOpened: last === null ? null : day(last),
     noOpenBefore: Math.max(0, day(laterOf(calendar.openFrom, loadFreeFrom(openings, today, house.openingLimit)))),
     due: dueOf(calendar, day),
     hygiene: colony.suspect ? 'suspect' : 'clean',
     disturb: (DISTURBANCE[colony.phase ?? 'build-up'] + loaded / 2) * small,
-    skills: withSeated(skillChances(colony), colony.horizontal),
+    skills: withSeated(house.checklist, skillChances(house.checklist, colony), colony.horizontal),
   };
 }
+
+/**
+ * How a colony is to be met: its worst mood at the last three visits.
+ *
+ * @param moods 1 quiet to 5 close, the newest last
+ * @returns the mood, `null` without a visit
+ * @example worstOfLate([5, 1, 1, 3]) // 3
+ */
+export const worstOfLate = (moods: readonly number[]): number | null =>
+  moods.length === 0 ? null : Math.round(Math.max(...moods.slice(-3)));
 
 /** First day on which one more opening keeps to the limit of thirty days. */
 export function loadFreeFrom(openings: readonly Opening[], today: CivilDate, limit: number): CivilDate {

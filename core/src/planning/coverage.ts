@@ -1,27 +1,8 @@
-import { type Phase, PHASES, type PhaseSpan } from '../season';
-import { CHECKLIST, isOpen, type Standings } from '../skills';
-import { addDays, type CivilDate } from '../units';
+import type { PhaseSpan } from '../season';
+import { type Checklist, isOpen, type Standings } from '../skills';
+import type { CivilDate } from '../units';
+import { windowOf } from './demand';
 import type { Assignments, PlanningProblem } from './problem';
-
-/** The year from one phase to another, both with it. */
-const between = (first: Phase, last: Phase): readonly Phase[] =>
-  PHASES.slice(PHASES.indexOf(first), PHASES.indexOf(last) + 1);
-const BROOD_TIME = between('first brood', 'making winter bees');
-const DRONE_TIME = between('build-up', 'late flow');
-const SUPER_TIME = between('swarm season', 'making winter bees');
-/** When a skill can be seen at a hive; one that is not named can be shown at any opening. Common practice. */
-const SEASON_OF_SKILL: Readonly<Record<string, readonly Phase[]>> = {
-  'finds-eggs': BROOD_TIME,
-  'ages-larvae': BROOD_TIME,
-  'adds-brood': BROOD_TIME,
-  'proves-queen': BROOD_TIME,
-  'suspect-lids': BROOD_TIME,
-  'limits-exposure': BROOD_TIME,
-  'tells-lids': DRONE_TIME,
-  'tells-cells': ['swarm season'],
-  'weighs-first': SUPER_TIME,
-  'lifts-box': SUPER_TIME,
-};
 
 /** Chance from which an opening counts as a chance to see something. */
 const FAIR = 0.3;
@@ -55,10 +36,11 @@ export interface SkillCoverage {
 /**
  * Which skills nobody has seen yet, when they can be seen, and the next chance of each group.
  *
- * @param facts today, the phases of the year, the groups' trainees with their standings, the planning problem and the plan that holds
+ * @param facts the checklist, today, the phases of the year, the groups' trainees with their standings, the planning problem and the plan that holds
  * @returns one row for each skill of the checklist: first what nobody has seen and ends soonest
  */
 export function coverageOf(facts: {
+  readonly checklist: Checklist;
   readonly today: CivilDate;
   readonly phases: readonly PhaseSpan[];
   readonly groups: readonly { readonly id: string; readonly trainees: readonly string[] }[];
@@ -66,18 +48,17 @@ export function coverageOf(facts: {
   readonly problem: PlanningProblem;
   readonly plan: Assignments;
 }): readonly SkillCoverage[] {
-  const rows = CHECKLIST.map(({ id: skill }): SkillCoverage => {
+  const rows = facts.checklist.skills.map(({ id: skill, season }): SkillCoverage => {
     const groups = facts.groups.map(({ id: group, trainees }) => ({
       group,
-      seen: trainees.filter((each) => facts.standing(each, skill) !== null).length,
+      seen: trainees.filter((each) => facts.standing(each, skill).level !== null).length,
       open: trainees.filter((each) => isOpen(facts.standing(each, skill))).length,
       next: nextChance(facts.problem, facts.plan, group, skill),
     }));
-    const phases = SEASON_OF_SKILL[skill];
     return {
       skill,
-      seasonal: phases !== undefined,
-      window: phases === undefined ? null : windowOf(facts.phases, phases, facts.today),
+      seasonal: season !== null,
+      window: season === null ? null : windowOf(season, facts.phases, facts.today),
       nobody: groups.every(({ seen }) => seen === 0),
       groups,
     };
@@ -93,17 +74,6 @@ export function coverageOf(facts: {
 }
 
 const openIn = ({ groups }: SkillCoverage) => groups.reduce((sum, { open }) => sum + open, 0);
-
-/** The days in one piece, from today on, on which the year is in one of these phases. */
-function windowOf(spans: readonly PhaseSpan[], phases: readonly Phase[], today: CivilDate): SkillCoverage['window'] {
-  const left = spans
-    .filter(({ phase, to }) => phases.includes(phase) && to >= today)
-    .sort((a, b) => a.from.localeCompare(b.from));
-  const [first] = left;
-  if (first === undefined) return null;
-  const to = left.reduce((end, span) => (span.from <= addDays(end, 1) && span.to > end ? span.to : end), first.to);
-  return { from: first.from < today ? today : first.from, to };
-}
 
 /** The first planned opening with a fair chance, else the first opening that could be had. */
 function nextChance(problem: PlanningProblem, plan: Assignments, group: string, skill: string): NextChance | null {

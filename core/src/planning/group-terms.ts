@@ -1,5 +1,7 @@
-import { CHECKLIST, HELD_FROM, isOpen, levelRank, type Standings } from '../skills';
-import { type CivilDate, daysBetween } from '../units';
+import type { PhaseSpan } from '../season';
+import { type Checklist, isOpen, type Skill, type Standings } from '../skills';
+import type { CivilDate } from '../units';
+import { weeksToShow, type Weeks } from './demand';
 import type { PlanGroup } from './problem';
 
 /** What a house says of one trainee's work at the hive. */
@@ -41,15 +43,13 @@ export function paceOf(visits: GroupTerms['visits']): number {
   return Math.round((sum / (known.length + BEGINNERS.visits)) * 100) / 100;
 }
 
-/** Weeks before the end of the course in which open skills begin to press. */
+/** Weeks left to show a skill in from which on it begins to press. */
 const PRESSING_WEEKS = 6;
 
 /** Mark of a skill that somebody who works sitting can only show at a hive of table height. */
 const SEATED = '~seated';
-/** Skills of the hands at the frames. */
-const AT_THE_FRAMES: ReadonlySet<string> = new Set(
-  CHECKLIST.filter(({ stage }) => stage === 'frames').map(({ id }) => id),
-);
+/** Whether a skill is one of the hands at the frames. */
+const isAtFrames = ({ phase, role }: Skill): boolean => phase === 'handle' && role === 'frames';
 
 /** A skill of the planner's list as the checklist has it, and whether it is meant for those who work sitting. */
 export const plannedSkill = (key: string): { readonly skill: string; readonly seated: boolean } => ({
@@ -60,48 +60,52 @@ export const plannedSkill = (key: string): { readonly skill: string; readonly se
 /**
  * Chances at a hive with those of trainees who work sitting: they hold frames only where the hive stands at table height.
  *
+ * @param checklist the school's list
  * @param chances by skill, 0 to 1
  * @param horizontal whether one can sit at the hive
  * @returns the same and, for a horizontal hive, those of seated trainees
  */
-export const withSeated = (chances: Readonly<Record<string, number>>, horizontal: boolean): Record<string, number> => ({
+export const withSeated = (
+  checklist: Checklist,
+  chances: Readonly<Record<string, number>>,
+  horizontal: boolean,
+): Record<string, number> => ({
   ...chances,
   ...(horizontal
-    ? Object.fromEntries([...AT_THE_FRAMES].map((skill) => [`${skill}${SEATED}`, chances[skill] ?? 0]))
+    ? Object.fromEntries(checklist.skills.filter(isAtFrames).map(({ id }) => [`${id}${SEATED}`, chances[id] ?? 0]))
     : {}),
 });
 
 /**
- * What a group still has to learn: one point is one open skill practised once by one trainee.
+ * What a group still has to learn: one point is one open skill practised once by one trainee. A skill presses when few weeks are left in which
+ * it can be shown, by the season or by the end of the course; one whose season is over is no need.
  *
+ * @param checklist the school's list
  * @param trainees ids, and who works sitting
  * @param standing where each stands
- * @param weeksLeft weeks to the end of the course, null while it is open
+ * @param weeks of each skill
  * @returns by skill the points, and the share that those who need it have already
  */
 export function needsOf(
+  checklist: Checklist,
   trainees: readonly { readonly id: string; readonly seated: boolean }[],
   standing: Standings,
-  weeksLeft: number | null,
+  weeks: Weeks,
 ): PlanGroup['needs'] {
-  const pressing = weeksLeft === null ? 1 : 1 + Math.max(0, Math.min(1, (PRESSING_WEEKS - weeksLeft) / PRESSING_WEEKS));
-  const needFor = (key: string, id: string, among: typeof trainees) => {
-    const open = among.flatMap((trainee) => (isOpen(standing(trainee.id, id)) ? [trainee.id] : []));
-    if (open.length === 0) return [];
-    const held = levelRank(HELD_FROM);
-    const had = open.map((trainee) => {
-      const level = standing(trainee, id);
-      return level === null ? 0 : Math.max(0, levelRank(level)) / held;
-    });
-    const covered = had.reduce((sum, each) => sum + each, 0) / open.length / 2;
+  const needFor = (key: string, skill: Skill, among: typeof trainees) => {
+    const open = among.map((trainee) => standing(trainee.id, skill.id)).filter(isOpen);
+    const left = weeks(skill);
+    if (open.length === 0 || left === 0) return [];
+    const pressing = left === null ? 1 : 1 + Math.max(0, Math.min(1, (PRESSING_WEEKS - left) / PRESSING_WEEKS));
+    const covered = open.reduce((sum, { progress }) => sum + progress, 0) / open.length / 2;
     return [[key, { weight: open.length * pressing, covered: Math.min(1, covered) }] as const];
   };
   const [seated, standingUp] = [trainees.filter((each) => each.seated), trainees.filter((each) => !each.seated)];
   return Object.fromEntries(
-    CHECKLIST.flatMap(({ id }) =>
-      AT_THE_FRAMES.has(id)
-        ? [...needFor(id, id, standingUp), ...needFor(`${id}${SEATED}`, id, seated)]
-        : needFor(id, id, trainees),
+    checklist.skills.flatMap((skill) =>
+      isAtFrames(skill)
+        ? [...needFor(skill.id, skill, standingUp), ...needFor(`${skill.id}${SEATED}`, skill, seated)]
+        : needFor(skill.id, skill, trainees),
     ),
   );
 }
@@ -110,12 +114,19 @@ export function needsOf(
  * A group as the planner needs it.
  *
  * @param terms what the house says of it
- * @param standing where its trainees stand
- * @param today first day of the plan
+ * @param facts the checklist, where its trainees stand, the first day of the plan, the phases of the year
  * @returns the group; lateness begins when its sessions, evenly spread, should have been held
  */
-export function planGroup(terms: GroupTerms, standing: Standings, today: CivilDate): PlanGroup {
-  const weeksLeft = terms.until === null ? null : daysBetween(today, terms.until) / 7;
+export function planGroup(
+  terms: GroupTerms,
+  facts: {
+    readonly checklist: Checklist;
+    readonly standing: Standings;
+    readonly today: CivilDate;
+    readonly phases: readonly PhaseSpan[];
+  },
+): PlanGroup {
+  const weeks: Weeks = ({ season }) => weeksToShow(season, facts.phases, facts.today, terms.until);
   return {
     id: terms.id,
     size: terms.trainees.length,
@@ -125,7 +136,7 @@ export function planGroup(terms: GroupTerms, standing: Standings, today: CivilDa
     pace: paceOf(terms.visits),
     maxTemper: terms.maxTemper,
     lateAfter: Math.max(7, terms.sessions * terms.gapDays),
-    needs: needsOf(terms.trainees, standing, weeksLeft),
+    needs: needsOf(facts.checklist, terms.trainees, facts.standing, weeks),
   };
 }
 

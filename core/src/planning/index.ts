@@ -4,6 +4,7 @@ export * from './checker';
 export * from './colony-terms';
 export * from './conflict';
 export * from './coverage';
+export * from './demand';
 export * from './exact';
 export * from './explanation';
 export * from './force';

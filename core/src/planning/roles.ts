@@ -1,6 +1,6 @@
 import { ROLES, type Role } from '../inspection';
 
-import { CHECKLIST, type Skill } from '../skills';
+import type { SkillRole } from '../skills';
 
 /** Who does what during one part of a visit. */
 export interface RotaTurn {
@@ -12,10 +12,12 @@ export interface RotaTurn {
 /** A trainee as the rota sees one. */
 export interface RotaTrainee {
   readonly name: string;
-  /** Skills still open. */
-  readonly open: readonly string[];
+  /** Roles in which the skills that are still open are shown, one for each skill. */
+  readonly open: readonly SkillRole[];
   /** Works sitting: holds frames only where the hive stands at table height. */
   readonly seated: boolean;
+  /** Handles no frames here: what guards against stings is not held yet, and the colony is defensive. */
+  readonly barred: boolean;
 }
 
 export interface RotaHive {
@@ -24,26 +26,12 @@ export interface RotaHive {
   readonly horizontal: boolean;
 }
 
-const skillsOf = (...stages: Skill['stage'][]) =>
-  CHECKLIST.filter(({ stage }) => stages.includes(stage)).map(({ id }) => id);
-
-/** Skills that one can show in each role. */
-const SHOWN_IN: Readonly<Record<Role, ReadonlySet<string>>> = {
-  frames: new Set(skillsOf('frames', 'reading', 'queen')),
-  smoke: new Set(['lights-smoker', 'smokes-in-order', 'eases-off']),
-  record: new Set(['expects', 'adds-brood', 'sums-up']),
-  clock: new Set(['reads-weather', 'limits-exposure', 'knows-enough']),
-  watch: new Set(['clear-of-flight', 'reads-entrance']),
-};
-/** Whether a skill of the checklist can be shown in a role. */
-export const shownIn = (role: Role, skill: string): boolean => SHOWN_IN[role].has(skill);
-
 /** Roles that are given to one each, besides the frames. */
 const SINGLE = ['smoke', 'record', 'clock'] as const;
 
 /**
  * A rota for one visit: the frames in three turns, everybody once at the frames as far as the group allows, and in each role
- * those who still have to show what is shown there.
+ * those who still have to show what is shown there. Nobody who is barred holds a frame; where all are, the supervisor does.
  *
  * @param trainees 1 to 12; of two who need a role alike the earlier one comes first
  * @param hive frames of the box, and whether one can sit at it
@@ -90,7 +78,7 @@ export function roleRota(
   });
 }
 
-const need = ({ open }: RotaTrainee, role: Role) => open.filter((skill) => SHOWN_IN[role].has(skill)).length;
+const need = ({ open }: RotaTrainee, role: Role) => open.filter((shown) => shown === role).length;
 
 /** Who holds frames in each turn: those who need it most first, nobody twice while somebody has not. */
 function handlersByTurn(
@@ -99,8 +87,10 @@ function handlersByTurn(
   turns: number,
   held: (trainee: RotaTrainee) => number,
 ): readonly (readonly RotaTrainee[])[] {
-  const standing = trainees.filter(({ seated }) => horizontal || !seated);
-  const able = standing.length > 0 ? standing : trainees;
+  const ready = trainees.filter(({ barred }) => !barred);
+  const standing = ready.filter(({ seated }) => horizontal || !seated);
+  const able = standing.length > 0 ? standing : ready;
+  if (able.length === 0) return Array.from({ length: turns }, () => []);
   const each = Math.max(1, Math.min(2, Math.ceil(able.length / turns)));
   const queue = able.toSorted((a, b) => held(a) - held(b) || need(b, 'frames') - need(a, 'frames'));
   return Array.from({ length: turns }, (_, turn) =>

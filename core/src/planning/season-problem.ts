@@ -1,4 +1,5 @@
-import type { Standings } from '../skills';
+import type { PhaseSpan } from '../season';
+import type { Checklist, Standings } from '../skills';
 import { addDays, type CivilDate, daysBetween } from '../units';
 import { type ColonyFacts, planHive, restsIn, turnWorth } from './colony-terms';
 import { CURVE } from './curve';
@@ -70,7 +71,10 @@ export interface SeasonFacts {
   readonly lift: { readonly one: number; readonly two: number };
   readonly slots: readonly OfferedSlot[];
   readonly groups: readonly (Omit<GroupTerms, 'slots'> & { readonly times: Times })[];
+  readonly checklist: Checklist;
   readonly standing: Standings;
+  /** The year of the first site. */
+  readonly phases: readonly PhaseSpan[];
   readonly supervisors: readonly { readonly id: string; readonly senior: boolean; readonly times: Times }[];
   readonly colonies: readonly (ColonyFacts & {
     /** Heaviest part that has to come off, kg. */
@@ -156,9 +160,7 @@ export function seasonProblem(facts: SeasonFacts): SeasonProblem {
       staffVisits: practice.staffVisits,
       site,
     })),
-    groups: facts.groups.map(({ times, ...terms }) =>
-      planGroup({ ...terms, slots: comes(terms.id, times) }, facts.standing, today),
-    ),
+    groups: facts.groups.map(({ times, ...terms }) => planGroup({ ...terms, slots: comes(terms.id, times) }, facts)),
     supervisors: facts.supervisors.map(({ id, senior, times }) => ({ id, senior, slots: comes(id, times) })),
     hives,
     locks: facts.locks,

@@ -1,5 +1,5 @@
 import { obstaclesTo, withItem, without } from './explanation';
-import { indoorWork, type IndoorWork } from './indoors';
+import { indoorWork, type IndoorWays, type IndoorWork } from './indoors';
 import { objectiveOf } from './objective';
 import type { Assignments, PlannedSession, PlanningProblem, StaffVisit } from './problem';
 import { LOW_ODDS } from './troubles';
@@ -20,9 +20,15 @@ export interface WetDay {
  * @param problem the problem
  * @param plan a plan that keeps the rules
  * @param session a session of it
+ * @param ways how skills are practised indoors
  * @returns what else could be done; null where the weather is fit in six of ten forecasts or more
  */
-export function wetDayOf(problem: PlanningProblem, plan: Assignments, session: PlannedSession): WetDay | null {
+export function wetDayOf(
+  problem: PlanningProblem,
+  plan: Assignments,
+  session: PlannedSession,
+  ways: IndoorWays,
+): WetDay | null {
   const { group, slot, hives } = session;
   const slots = new Map(problem.slots.map((each) => [each.id, each]));
   const { fit, day } = slots.get(slot)!;
@@ -38,7 +44,7 @@ export function wetDayOf(problem: PlanningProblem, plan: Assignments, session: P
   });
   const staff = pressing.flatMap((hive) => staffFor(free, left, hive, day));
   const needs = problem.groups.find(({ id }) => id === group)!.needs;
-  return { reserve, staff, indoors: indoorWork(needs) };
+  return { reserve, staff, indoors: indoorWork(needs, ways) };
 }
 
 /** The same group with as many of the hives as may be, on another day. */

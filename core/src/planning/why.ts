@@ -1,5 +1,4 @@
-import type { SkillLevel } from '../inspection';
-import { skillOf } from '../skills';
+import { type Checklist, skillOf } from '../skills';
 import { meanOf } from '../units';
 import { plannedSkill } from './group-terms';
 import type { OpeningReason } from './reasons';
@@ -15,11 +14,10 @@ export interface HiveChoice {
   readonly openingLimit: number;
   /** Open follow-ups with the days until their last day. */
   readonly due: readonly { readonly daysLeft: number }[];
-  /** Standing of each trainee of the group in each skill that is still open. */
+  /** Skills that are still open in the group, by how many of its trainees. */
   readonly openSkills: readonly {
-    readonly skill: string;
+    readonly name: string;
     readonly trainees: number;
-    readonly best: SkillLevel | null;
   }[];
   readonly groupSize: number;
   readonly heaviestLiftKg: number | null;
@@ -41,8 +39,7 @@ export function whyThisHive(choice: HiveChoice): readonly string[] {
     const others = choice.due.length > 1 ? `, ${choice.due.length} questions in all` : '';
     reasons.push({ text: `Due, ${when}${others}`, weight: 3 - Math.max(-1, daysLeft) / 10 });
   }
-  for (const { skill, trainees } of choice.openSkills) {
-    const name = skillOf(skill)?.name ?? skill;
+  for (const { name, trainees } of choice.openSkills) {
     const share = trainees === choice.groupSize ? `All ${trainees}` : `${trainees} of ${choice.groupSize}`;
     reasons.push({ text: `${share} still open: ${name}`, weight: 1 + trainees / choice.groupSize });
   }
@@ -82,14 +79,19 @@ const WORTH_SAYING = 0.5;
  *
  * @param reason what it adds to the plan
  * @param due what is due at the hive, null when nothing is
+ * @param checklist names the skills
  * @returns up to two sentences, the weightier first
- * @example plannedFor(reason, 'Swarm check') // ['Swarm check in its days', 'To practise: finds eggs, ages larvae']
+ * @example plannedFor(reason, 'Swarm check', checklist) // ['Swarm check in its days', 'To practise: finds eggs, ages larvae']
  */
-export function plannedFor({ marginal, skills }: OpeningReason, due: string | null): readonly string[] {
+export function plannedFor(
+  { marginal, skills }: OpeningReason,
+  due: string | null,
+  checklist: Checklist,
+): readonly string[] {
   const { care, skill } = marginal.parts;
   const names = skills.slice(0, 2).map((each) => {
     const planned = plannedSkill(each.skill);
-    return `${skillOf(planned.skill)?.name ?? planned.skill}${planned.seated ? ', sitting' : ''}`;
+    return `${skillOf(checklist, planned.skill)?.name ?? planned.skill}${planned.seated ? ', sitting' : ''}`;
   });
   return [
     { points: care, text: due === null ? 'Its turn: opened seldom' : `${shortTitle(due)}, in its days` },

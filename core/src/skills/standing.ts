@@ -1,49 +1,269 @@
-import { SKILL_LEVELS, type SkillLevel } from '../inspection';
+import { type SkillLevel, SKILL_LEVELS } from '../inspection';
+import { addDays, type CivilDate, daysBetween } from '../units';
+import { type Demonstration, isJudged, levelRank } from './demonstration';
+import { type Forgetting, FORGETTING, termOf } from './forgetting';
+import type { Checklist, EvidenceRule, Skill } from './skill';
 
-/** One time a skill was shown and judged. */
-export interface Demonstration {
-  readonly skill: string;
+/** Where a trainee can be with a skill, from nothing to the lead's signature; "due again" was held and has faded. */
+export const STANDING_STATES = ['not met', 'in progress', 'shown', 'due again', 'signed off'] as const;
+export type StandingState = (typeof STANDING_STATES)[number];
+
+/** What the evidence rule still asks for. */
+export type Missing =
+  | { readonly what: 'times' | 'days' | 'colonies' | 'assessors'; readonly have: number; readonly need: number }
+  | { readonly what: 'lead' }
+  /** Eighths that hidden readings are off on the mean, and what is allowed. */
+  | { readonly what: 'readings'; readonly off: number; readonly allowed: number }
+  /** Held once: faded on its last day, or help was needed twice running since. */
+  | { readonly what: 'again'; readonly why: 'faded' | 'help needed' };
+
+/** Where a trainee stands in a skill, and what that rests on. */
+export interface Standing {
+  readonly state: StandingState;
+  /** Level at which it was shown of late: the best of the last three; `null` when it never was. */
+  readonly level: SkillLevel | null;
+  /** Ids of the demonstrations that the rule counts. */
+  readonly counted: readonly string[];
+  readonly missing: readonly Missing[];
+  /** Last day on which it holds; `null` while it is not held, and for good. */
+  readonly until: CivilDate | null;
+  /** Day on which it was last judged. */
+  readonly last: CivilDate | null;
+  /** How far it is to being held, 0 to 1. */
+  readonly progress: number;
+}
+
+/** A lead's signature under a skill, or what was held when a new version of the list came. */
+export interface SignOff {
   readonly trainee: string;
-  readonly level: SkillLevel;
-  /** ISO instant. */
-  readonly at: string;
+  readonly skill: string;
+  readonly day: CivilDate;
+  readonly kind: 'signed' | 'carried';
 }
 
-/** Judged "alone" or better, a skill is held. */
-export const HELD_FROM: SkillLevel = 'alone';
-
-export const levelRank = (level: SkillLevel): number => SKILL_LEVELS.indexOf(level);
-
-/** Where a trainee stands in a skill, `null` when it was never shown. */
-export type Standings = (trainee: string, skill: string) => SkillLevel | null;
-
-/** Demonstrations that count: one good day long ago does not count for ever. */
-const COUNTED = 3;
-
-/**
- * Where trainees stand: in each skill the best of the last three demonstrations.
- *
- * @param demonstrations of any trainees in any skills
- * @returns the standing of one trainee in one skill
- * @example standingsFrom(demonstrations)('salma', 'finds-eggs') // 'with a word'
- */
-export function standingsFrom(demonstrations: readonly Demonstration[]): Standings {
-  const shown = new Map<string, Demonstration[]>();
-  for (const each of demonstrations) {
-    const key = `${each.trainee} ${each.skill}`;
-    shown.set(key, [...(shown.get(key) ?? []), each]);
-  }
-  const levels = new Map<string, SkillLevel>();
-  for (const [key, all] of shown) {
-    const recent = all.sort((a, b) => b.at.localeCompare(a.at)).slice(0, COUNTED);
-    levels.set(
-      key,
-      recent.map((each) => each.level).reduce((best, level) => (levelRank(level) > levelRank(best) ? level : best)),
-    );
-  }
-  return (trainee, skill) => levels.get(`${trainee} ${skill}`) ?? null;
+export interface EvidenceFacts {
+  readonly checklist: Checklist;
+  readonly demonstrations: readonly Demonstration[];
+  readonly signOffs: readonly SignOff[];
+  readonly today: CivilDate;
+  /** ISO instant; what is dated later does not count. */
+  readonly now: string;
+  readonly forgetting?: Forgetting;
+  /** Eighths by which a trainee's hidden readings were off of late, on the mean; `null` when there are none. */
+  readonly readingsOff?: (trainee: string) => number | null;
 }
+
+/** Where trainees stand. */
+export type Standings = (trainee: string, skill: string) => Standing;
+
+/** Demonstrations that tell the level: one good day long ago does not count for ever. */
+const OF_LATE = 3;
+const DAYS_A_MONTH = 30.4375;
+const daysOf = (months: number | null): number => (months === null ? Infinity : Math.round(months * DAYS_A_MONTH));
+
+export const NOT_MET: Standing = {
+  state: 'not met',
+  level: null,
+  counted: [],
+  missing: [],
+  until: null,
+  last: null,
+  progress: 0,
+};
 
 /** Whether a standing means that the skill still has to be practised. */
-export const isOpen = (standing: SkillLevel | null): boolean =>
-  standing === null || levelRank(standing) < levelRank(HELD_FROM);
+export const isOpen = ({ state }: Standing): boolean => state !== 'shown' && state !== 'signed off';
+
+/**
+ * Where trainees stand in the skills of a checklist, each by its evidence rule.
+ *
+ * @param facts the list, all judgements as they stand after corrections, signatures, today
+ * @returns the standing of one trainee in one skill, reckoned once for each
+ * @example standingsFrom(facts)('salma', 'finds-eggs').state // 'in progress'
+ */
+export function standingsFrom(facts: EvidenceFacts): Standings {
+  const skills = new Map(facts.checklist.skills.map((skill) => [skill.id, skill]));
+  const shown = new Map<string, Map<string, Demonstration[]>>();
+  for (const each of facts.demonstrations) {
+    if (each.at > facts.now || !isJudged(each)) continue;
+    let own = shown.get(each.trainee);
+    if (!own) shown.set(each.trainee, (own = new Map()));
+    const list = own.get(each.skill);
+    if (list) list.push(each);
+    else own.set(each.skill, [each]);
+  }
+  const signed = new Map<string, SignOff[]>();
+  for (const each of facts.signOffs) {
+    const key = `${each.trainee} ${each.skill}`;
+    signed.set(key, [...(signed.get(key) ?? []), each]);
+  }
+  const known = new Map<string, Map<string, Standing>>();
+  return (trainee, id) => {
+    let own = known.get(trainee);
+    if (!own) known.set(trainee, (own = new Map()));
+    let standing = own.get(id);
+    if (!standing) {
+      const skill = skills.get(id);
+      standing = skill
+        ? standingOf(
+            skill,
+            evidenceFor(skill, shown.get(trainee)),
+            signed.get(`${trainee} ${id}`) ?? [],
+            { today: facts.today, forgetting: facts.forgetting ?? FORGETTING },
+            skill.rule.within === null ? null : (facts.readingsOff?.(trainee) ?? null),
+          )
+        : NOT_MET;
+      own.set(id, standing);
+    }
+    return standing;
+  };
+}
+
+/** By the moment; what was judged at the same moment by its id, so that the order is always the same. */
+function inOrder(a: Demonstration, b: Demonstration): number {
+  if (a.at !== b.at) return a.at < b.at ? -1 : 1;
+  return a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
+}
+
+/** Evidence in a skill and in those it took the place of, oldest first. */
+function evidenceFor(
+  skill: Skill,
+  shown: ReadonlyMap<string, readonly Demonstration[]> | undefined,
+): readonly Demonstration[] {
+  const own = shown?.get(skill.id) ?? [];
+  const all = skill.from.length === 0 ? own : [...own, ...skill.from.flatMap((id) => shown?.get(id) ?? [])];
+  return all.every((each, at) => at === 0 || inOrder(all[at - 1]!, each) <= 0) ? all : all.toSorted(inOrder);
+}
+
+/** Held since when, and until when. */
+interface Held {
+  readonly until: number;
+  readonly days: ReadonlySet<CivilDate>;
+  readonly since: string;
+}
+
+/** The calendar that standings are reckoned by. */
+interface Calendar {
+  readonly today: CivilDate;
+  readonly forgetting: Forgetting;
+}
+
+const EPOCH: CivilDate = '2000-01-01';
+const dayOf = (day: CivilDate): number => daysBetween(EPOCH, day);
+
+function standingOf(
+  { rule }: Skill,
+  evidence: readonly Demonstration[],
+  signOffs: readonly SignOff[],
+  calendar: Calendar,
+  off: number | null,
+): Standing {
+  const signature = signOffs.findLast(({ kind }) => kind === 'signed') ?? signOffs.at(-1);
+  const latest = evidence.at(-1);
+  if (!latest && !signature) return NOT_MET;
+  const asked = levelRank(rule.level);
+  const good = evidence.filter(({ level }) => levelRank(level) >= asked);
+  const held = heldBy(rule, good, signature, calendar);
+  const now = dayOf(calendar.today);
+  const level = lateLevel(evidence);
+  const last = latest?.day ?? null;
+  const base = { level, last, counted: good.map(({ id }) => id) };
+  if (held) {
+    const until = held.until === Infinity ? null : addDays(EPOCH, held.until);
+    const helped = evidence.slice(-2).filter((each) => each.source !== 'practice' && each.at > held.since);
+    const why =
+      held.until < now
+        ? 'faded'
+        : helped.length === 2 && helped.every((each) => levelRank(each.level) < asked)
+          ? 'help needed'
+          : null;
+    if (why) return { ...base, state: 'due again', missing: [{ what: 'again', why }], until, progress: 0.7 };
+    const astray = signature?.kind === 'signed' ? [] : readingsMissing(rule, off);
+    if (astray.length > 0) return { ...base, state: 'in progress', missing: astray, until, progress: 0.8 };
+    return { ...base, state: signature?.kind === 'signed' ? 'signed off' : 'shown', missing: [], until, progress: 1 };
+  }
+  const valid = good.filter(({ day }) => now - dayOf(day) <= daysOf(rule.months));
+  const missing = [...missingOf(rule, valid), ...readingsMissing(rule, off)];
+  return {
+    ...base,
+    counted: valid.map(({ id }) => id),
+    state: 'in progress',
+    missing,
+    until: null,
+    progress: progressOf(rule, level, valid),
+  };
+}
+
+/** Walks through the judgements in order: when the rule was first met, how long each further showing carried it on. */
+function heldBy(
+  rule: EvidenceRule,
+  good: readonly Demonstration[],
+  signature: SignOff | undefined,
+  { forgetting }: Calendar,
+): Held | null {
+  const lasting = (day: CivilDate, days: ReadonlySet<CivilDate>) =>
+    dayOf(day) + daysOf(termOf(rule.months, days.size, forgetting));
+  let held: Held | null = null;
+  let window = 0;
+  const sign = () => {
+    if (!signature) return;
+    const days: ReadonlySet<CivilDate> = held?.days ?? new Set([signature.day]);
+    held = {
+      until: Math.max(held?.until ?? 0, lasting(signature.day, days)),
+      days,
+      since: held?.since ?? `${signature.day}T00:00`,
+    };
+    signature = undefined;
+  };
+  for (let at = 0; at < good.length; at += 1) {
+    const each = good[at]!;
+    if (signature && signature.day < each.day) sign();
+    if (held) {
+      if (each.source === 'practice') continue;
+      const kept: Held = held;
+      const faded = dayOf(each.day) > kept.until;
+      const days: ReadonlySet<CivilDate> = faded ? new Set([each.day]) : new Set([...kept.days, each.day]);
+      held = { until: Math.max(kept.until, lasting(each.day, days)), days, since: each.at };
+      continue;
+    }
+    while (dayOf(each.day) - dayOf(good[window]!.day) > daysOf(rule.months)) window += 1;
+    if (at - window + 1 < rule.times) continue;
+    if (missingOf(rule, good.slice(window, at + 1)).length > 0) continue;
+    const days: ReadonlySet<CivilDate> = new Set([each.day]);
+    held = { until: lasting(each.day, days), days, since: each.at };
+  }
+  sign();
+  return held;
+}
+
+const distinct = <T>(values: readonly (T | null)[]): number => new Set(values.filter((each) => each !== null)).size;
+
+/** What some demonstrations leave of the rule's demands. Practice counts up to its limit, and for no colony and no assessor. */
+function missingOf(rule: EvidenceRule, valid: readonly Demonstration[]): readonly Missing[] {
+  const atHive = valid.filter(({ source }) => source !== 'practice');
+  const indoors = Math.min(rule.indoors, valid.length - atHive.length);
+  const counts = [
+    { what: 'times', have: atHive.length + indoors, need: rule.times },
+    { what: 'days', have: distinct(valid.map(({ day }) => day)), need: rule.days },
+    { what: 'colonies', have: distinct(atHive.map(({ colony }) => colony)), need: rule.colonies },
+    { what: 'assessors', have: distinct(atHive.map(({ assessor }) => assessor)), need: rule.assessors },
+  ] as const;
+  return [
+    ...counts.filter(({ what, have, need }) => have < need && (what !== 'colonies' || need > 1)),
+    ...(rule.lead && !atHive.some(({ lead }) => lead) ? [{ what: 'lead' } as const] : []),
+  ];
+}
+
+const readingsMissing = ({ within }: EvidenceRule, off: number | null): readonly Missing[] =>
+  within !== null && off !== null && off > within ? [{ what: 'readings', off, allowed: within }] : [];
+
+function lateLevel(evidence: readonly Demonstration[]): SkillLevel | null {
+  const ranks = evidence.slice(-OF_LATE).map(({ level }) => levelRank(level));
+  return ranks.length === 0 ? null : SKILL_LEVELS[Math.max(...ranks)]!;
+}
+
+/** Half for the level reached, half for how often it was shown so. */
+function progressOf(rule: EvidenceRule, level: SkillLevel | null, valid: readonly Demonstration[]): number {
+  const reached = level === null ? 0 : levelRank(level) / Math.max(1, levelRank(rule.level));
+  return Math.min(0.95, (Math.min(1, reached) + Math.min(1, valid.length / rule.times)) / 2);
+}

@@ -40,6 +40,7 @@ import { type ColonyRead, readColony } from '../inspection/colony-read';
 import { lateInYear, temperOf, tempersOf } from '../inspection/visit-facts';
 import { type NamedVisit, visitBefore, visitById, visitsOfSession } from '../inspection/store';
 import { peopleOf, practiceOf } from '../people/store';
+import { checklistOf } from '../skills/checklist-store';
 import { Refusal, notFound } from '../problem';
 import { siteSeason } from '../season/site-season';
 import { poorDaysAfter } from '../weather/service';
@@ -142,7 +143,8 @@ const shownFollowUp = (row: NumberedFollowUp) => ({
 export async function visitReview(context: Context, actor: Actor, id: string): Promise<Review> {
   const { db } = context;
   const { visit, now, last, advice } = await judge(context, await seen(context, actor, id));
-  const [decisions, followUps, siblings] = await Promise.all([
+  const [checklist, decisions, followUps, siblings] = await Promise.all([
+    checklistOf(db, actor.school),
     decisionsOf(db, actor.school, visit.id),
     followUpsOfVisit(db, actor.school, visit.id),
     visitsOfSession(db, actor.school, visit.session),
@@ -185,7 +187,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
     followUps: followUps.map(shownFollowUp),
     judgements: judgements.map((each) => ({
       trainee: names.get(each.trainee) ?? '',
-      skill: skillOf(each.skill)?.name ?? each.skill,
+      skill: skillOf(checklist, each.skill)?.name ?? each.skill,
       level: each.level,
       by: names.get(each.by) ?? '',
       at: each.at,

@@ -1,6 +1,7 @@
 import {
   ALIVE_TAPS,
   COLONY_EVENTS,
+  COURSES,
   DEMO_PASSWORD,
   type DemoAssignment,
   type DemoSession,
@@ -39,6 +40,7 @@ import { logColonyEvent } from '../care/calendar-service';
 import { addPlant, logSeasonEvent, noteBloom, seePollen, tapAlive, tickFlowSigns } from '../season/service';
 import { listedPlant, turnOf } from '../season/site-season';
 import { schoolNames } from './store';
+import { loadPastEvidence } from './evidence';
 import { visitEntries } from './visit-entries';
 
 /** The demo opens here: a Thursday morning in mid-May at Brenna Fell. */
@@ -114,6 +116,7 @@ async function loadSchool(context: Context, name: string): Promise<Names> {
     });
     names.hives.set(hive.number, id);
   }
+  for (const [group, { trainees }] of names.groups) await loadPastEvidence(context, names, group, trainees);
   return names;
 }
 
@@ -219,7 +222,8 @@ async function loadVisit(
   });
   const [hive] = await hivesById(context.db, names.school, [opened.hive]);
   const { trainees } = found(names.groups, assignment.group);
-  const entries = visitEntries(visit, hive!.stack, supers(hive!.stack), trainees, at);
+  const ahead = COURSES.find(({ group }) => group === assignment.group)?.ahead ?? 1;
+  const entries = visitEntries(visit, hive!.stack, supers(hive!.stack), { trainees, ahead }, at);
   for (let from = 0; from < entries.length; from += 150) {
     await recordEntries(then, actor, opened.id, entries.slice(from, from + 150));
   }

@@ -2,18 +2,24 @@ import type { NewEntry } from '@brave-comb/contract';
 import type { DemoVisit } from '@brave-comb/demo';
 import { type BoxLayer, type Stack, nestBoxes, partsAbove } from '@brave-comb/core/equipment';
 import { type EntryBody, SKILL_LEVELS, parseSide } from '@brave-comb/core/inspection';
-import { CHECKLIST } from '@brave-comb/core/skills';
+import { DEFAULT_CHECKLIST } from '@brave-comb/core/skills';
 import { v7 as uuid } from 'uuid';
 
 /** Days from the season's first session, to let trainees get better. */
 const SEASON_START = Date.parse('2026-04-05T00:00:00Z');
+
+/** Who opened the hive, and how much help they have left behind. */
+export interface DemoGroup {
+  readonly trainees: readonly string[];
+  readonly ahead: number;
+}
 
 /** A demo visit as the entries that a device would have made, some seconds apart. */
 export function visitEntries(
   visit: DemoVisit,
   stack: Stack,
   superBoxes: readonly BoxLayer[],
-  trainees: readonly string[],
+  group: DemoGroup,
   at: Date,
 ): NewEntry[] {
   const box = nestBoxes(stack)[0]!;
@@ -44,7 +50,7 @@ export function visitEntries(
     ),
     { kind: 'mood noted', mood: visit.mood },
     ...Array.from({ length: visit.stings ?? 0 }, (): EntryBody => ({ kind: 'sting counted', person: null })),
-    ...judgements(visit, trainees, at),
+    ...judgements(visit, group, at),
     ...(visit.note ? [{ kind: 'note written', text: visit.note } as const] : []),
     ...[...parts].reverse().map((part): EntryBody => ({ kind: 'part put back', part })),
     { kind: 'visit closed', reason: 'question answered', note: '' },
@@ -73,14 +79,15 @@ const superReadings = (visit: DemoVisit, boxes: readonly BoxLayer[]): EntryBody[
   });
 
 /** Each visit judges a few skills of a few trainees; who comes later in the group and later in the season is further on. */
-function judgements(visit: DemoVisit, trainees: readonly string[], at: Date): EntryBody[] {
+function judgements(visit: DemoVisit, { trainees, ahead }: DemoGroup, at: Date): EntryBody[] {
   const week = Math.floor((at.getTime() - SEASON_START) / (7 * 86_400_000));
   const hive = Number(visit.hive);
+  const { skills } = DEFAULT_CHECKLIST;
   return trainees.flatMap((trainee, index): EntryBody[] =>
     [0, 1, 2, 3].map((turn) => {
-      const skill = CHECKLIST[(hive * 3 + index * 5 + turn * 7 + week) % CHECKLIST.length]!;
-      const hard = skill.stage === 'reading' || skill.stage === 'queen' ? 1 : 0;
-      const level = Math.max(0, Math.min(4, Math.floor((week + index + turn) / 3) + 1 - hard));
+      const skill = skills[(hive * 3 + index * 5 + turn * 7 + week) % skills.length]!;
+      const hard = skill.phase === 'read' || skill.phase === 'judge' ? 1 : 0;
+      const level = Math.max(0, Math.min(4, Math.floor((week + index + turn) / 4) + ahead - hard));
       return { kind: 'skill judged', trainee, skill: skill.id, level: SKILL_LEVELS[level]! };
     }),
   );

@@ -1,7 +1,6 @@
 import type { Role } from '@brave-comb/contract';
 import { type HiveTypeId, type Stack, isBox, stackProblem } from '@brave-comb/core/equipment';
 import { type SideAddress, type VisitEntry, sideProblem } from '@brave-comb/core/inspection';
-import { skillOf } from '@brave-comb/core/skills';
 import { Refusal } from '../problem';
 
 /** What entries of one visit are held against. */
@@ -15,6 +14,10 @@ export interface EntryRules {
   readonly now: Date;
   readonly trainees: ReadonlySet<string>;
   readonly people: ReadonlySet<string>;
+  /** All trainees of the school: one who changed groups meanwhile keeps what was seen. */
+  readonly learners: ReadonlySet<string>;
+  /** Skills of all versions of the checklist. */
+  readonly skills: ReadonlySet<string>;
   readonly entries: ReadonlySet<string>;
   /** Role of whoever sends them. */
   readonly role: Role;
@@ -101,10 +104,12 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
             `Hive ${rules.hive} has no part called ${body.part}. Its parts are ${rules.stack.map((layer) => layer.id).join(', ')}.`,
           );
     case 'skill judged':
-      if (!skillOf(body.skill)) {
+      if (!rules.skills.has(body.skill)) {
         return refuse('unknown skill', `The checklist has no skill called ${body.skill}. Choose one of the checklist.`);
       }
-      return inGroup(body.trainee, rules);
+      return rules.learners.has(body.trainee)
+        ? null
+        : refuse('no trainee', 'That person is no trainee of this school. Choose one of the group.');
     case 'sting asked after':
       return withGroup(body.person, rules);
     case 'stack changed': {

@@ -8,10 +8,10 @@ import {
   endpoints,
 } from '@brave-comb/contract';
 import { type Question, type VisitEntry, changesOf, openMinutes, recordOf } from '@brave-comb/core/inspection';
-import { type TraineeTerms, kitForHive } from '@brave-comb/core/planning';
+import { type TraineeTerms, kitForHive, worstOfLate } from '@brave-comb/core/planning';
 import { type Ensemble, broodMinutes, quantile, weatherAt } from '@brave-comb/core/weather';
 import { type Stack, nestBoxes, stackAfter } from '@brave-comb/core/equipment';
-import { standingsFrom } from '@brave-comb/core/skills';
+import { gateSkills } from '@brave-comb/core/skills';
 import type { Knex } from 'knex';
 import { v7 as uuid } from 'uuid';
 import { answerFollowUps, openFollowUps } from '../care/store';
@@ -20,12 +20,12 @@ import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
 import { type HiveRow, colonyIn, hivesById, hivesOf, siteById } from '../equipment/store';
 import { type NamedSessionGroup, groupsOfSession, sessionById } from '../planning/store';
-import { practiceOf, traineesOf } from '../people/store';
+import { learnersOf, practiceOf, traineesOf } from '../people/store';
 import { Refusal, notFound } from '../problem';
 import { traineeLimits } from '../planning/plan-store';
 import { rotaOf, standingAt } from '../planning/group-sheet';
-import { openSkills } from '../skills/service';
-import { demonstrationsOf, replaceDemonstrations } from '../skills/store';
+import { knownSkills } from '../skills/checklist-store';
+import { schoolStandings } from '../skills/standings';
 import { forecastInUse } from '../weather/service';
 import { projectQuestions } from './asked';
 import { answersAt } from './asked-store';
@@ -34,6 +34,7 @@ import { entryProblem } from './check-entry';
 import { boxOf, readColony } from './colony-read';
 import { combsFound, combsListed, framesAsCombs, projectCombs, reserveOf } from './combs';
 import { emergencyCard } from './emergency';
+import { listedSkills, plannedRota, projectJudgements } from './judged';
 import { projectStack, projectTasks } from './leaves';
 import { sidesNow, visitFacts } from './visit-facts';
 import {
@@ -137,6 +138,7 @@ export async function startVisit(
     stack: framesAsCombs(hive.stack, combs),
     questions: body.questions ?? (await questionsFor(db, actor.school, hive.id)),
     combs,
+    rota: await plannedRota(context, actor.school, hive, group.trainee_group, new Date(body.startedAt)),
     started_at: new Date(body.startedAt),
     closed_at: null,
     mood: null,
@@ -238,6 +240,7 @@ export async function preparedVisit(
     stack: framesAsCombs(hive.stack, combs),
     questions: await questionsFor(db, actor.school, hive.id),
     combs,
+    rota: null,
     started_at: clock.now(),
     closed_at: null,
     mood: null,
@@ -259,7 +262,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
   ]);
   if (!site || !hive) throw notFound('hive');
   const ids = trainees.map((trainee) => trainee.id);
-  const standings = standingsFrom(await demonstrationsOf(db, visit.school, ids));
+  const skills = await schoolStandings(context, visit.school, ids);
   const { ensemble } = await forecastInUse(context, site);
   const planned = (await groupsOfSession(db, visit.session)).find((each) => each.hive === visit.hive);
   // A file fetched in the morning is for the hour in which the hive will be opened.
@@ -269,6 +272,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
   const found = visit.combs ?? (await combsFound(db, hive));
   const season = await siteSeason(context, site, dateAt(site.zone, visit.started_at));
   const facts = await visitFacts(context, season, hive, visit, read, practice, ensemble, at);
+  const temper = worstOfLate(facts.colony.tempers);
   const open = openMinutes(practice.openMinutes, {
     temperature: weather?.temperature ?? null,
     robbingSeason: facts.robbingSeason,
@@ -291,7 +295,11 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
         before ? (visit.started_at.getTime() - before.started_at.getTime()) / 86_400_000 : null,
       ),
     ],
-    standing: standingAt(hive, others, rotaOf({ standing: standings, limits }, trainees, hive, [])),
+    standing: standingAt(
+      hive,
+      others,
+      rotaOf({ skills, limits, tempers: new Map([[hive.id, temper]]) }, trainees, hive, []),
+    ),
     visit: shownVisit(visit),
     combs: combsListed(found),
     reserve,
@@ -319,8 +327,9 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
       name,
       seated: limits.get(trainee)?.seated ?? false,
       note: accommodation(limits.get(trainee)),
+      barred: gateSkills(skills.checklist, skills.standing, trainee, temper).map((skill) => skill.name),
     })),
-    skills: openSkills(standings, ids),
+    skills: listedSkills(skills, ids),
     weather,
     limits: {
       openMinutes: open.minutes,
@@ -392,6 +401,8 @@ export async function recordEntries(
       colonySince: colony?.since ?? '',
       now: context.clock.now(),
       trainees: ids,
+      learners: new Set(await learnersOf(trx, actor.school)),
+      skills: await knownSkills(trx, actor.school),
       people: new Set([...ids, visit.supervisor, actor.id]),
       entries: known,
       role: actor.role,
@@ -476,23 +487,10 @@ function unreadable(issues: readonly { readonly path: PropertyKey[]; readonly me
 /** Brings what is derived from a visit's entries up to date: closing time, mood, demonstrations, questions, combs, parts, tasks, answered follow-ups. */
 async function project(context: Context, trx: Knex, visit: NamedVisit, entries: readonly VisitEntry[]): Promise<void> {
   const record = recordOf(entries);
-  const { closed, mood, judgements } = record;
+  const { closed, mood } = record;
   const change: Pick<VisitRow, 'closed_at' | 'mood'> = { closed_at: closed ? new Date(closed.at) : null, mood };
   await updateVisit(trx, visit.id, change);
-  await replaceDemonstrations(
-    trx,
-    visit.id,
-    judgements.map((each) => ({
-      id: each.id,
-      school: visit.school,
-      trainee: each.trainee,
-      skill: each.skill,
-      level: each.level,
-      visit: visit.id,
-      judged_by: each.by,
-      at: new Date(each.at),
-    })),
-  );
+  await projectJudgements(trx, visit, record);
   await projectQuestions(trx, visit, record);
   await projectCombs(trx, visit, record);
   await projectStack(trx, visit, record);

@@ -1,4 +1,5 @@
 import type { Stack } from '@brave-comb/core/equipment';
+import type { RotaTurn } from '@brave-comb/core/planning';
 import type { Comb, EntryBody, Question, VisitEntry } from '@brave-comb/core/inspection';
 import type { Knex } from 'knex';
 import type { Actor } from '../context';
@@ -18,6 +19,8 @@ export interface VisitRow {
   readonly questions: readonly Question[];
   /** Combs of each box as they were found; `null` on visits from before combs were told apart. */
   readonly combs: Readonly<Record<string, readonly Comb[]>> | null;
+  /** Who was to do what, by ids; `null` on visits from before that was kept. */
+  readonly rota: readonly RotaTurn[] | null;
   readonly started_at: Date;
   readonly closed_at: Date | null;
   readonly mood: number | null;
@@ -50,6 +53,7 @@ export const insertVisit = (db: Knex, row: VisitRow) =>
     stack: JSON.stringify(row.stack),
     questions: JSON.stringify(row.questions),
     combs: row.combs && JSON.stringify(row.combs),
+    rota: row.rota && JSON.stringify(row.rota),
   });
 
 const named = (db: Knex, school: string) =>

@@ -1,5 +1,6 @@
 import { type CalendarPractice, type CarePractice, DEFAULT_CALENDAR, DEFAULT_CARE } from '@brave-comb/core/care';
 import { DEFAULT_PLANNING, type PlanningPractice } from '@brave-comb/core/planning';
+import { FORGETTING, type Forgetting } from '@brave-comb/core/skills';
 import { DEFAULT_TRIGGERS, type Trigger } from '@brave-comb/core/season';
 import { DEFAULT_LIMITS, type Depth, type Limits } from '@brave-comb/core/weather';
 
@@ -21,6 +22,8 @@ export interface HousePractice {
   /** Hours of the day, at the site, within which people are out. */
   readonly workingHours: readonly [number, number];
   readonly planning: PlanningPractice;
+  /** How long a skill holds after it was last shown. */
+  readonly forgetting: Forgetting;
 }
 
 export const DEFAULT_PRACTICE: HousePractice = {
@@ -34,4 +37,5 @@ export const DEFAULT_PRACTICE: HousePractice = {
   openMinutes: 25,
   workingHours: [8, 19],
   planning: DEFAULT_PLANNING,
+  forgetting: FORGETTING,
 };

@@ -49,6 +49,10 @@ export const traineesOf = (db: Knex, school: string, groups: readonly string[]) 
       'people.emergency_note',
     );
 
+/** Ids of all trainees of a school, without those who were erased. */
+export const learnersOf = (db: Knex, school: string): Promise<string[]> =>
+  db('people').where({ school, role: 'trainee' }).whereNull('erased_at').pluck('id');
+
 export const groupsOf = (db: Knex, person: string): Promise<string[]> =>
   db('group_members').where({ person }).pluck('trainee_group');
 

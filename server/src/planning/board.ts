@@ -1,6 +1,6 @@
 import type { Output, Pin, PlanBoard, PlanJob, endpoints } from '@brave-comb/contract';
 import { conflictOf, hopelessBecause, type PlanningProblem } from '@brave-comb/core/planning';
-import { isOpen, CHECKLIST } from '@brave-comb/core/skills';
+import { isOpen } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
 import { notFound } from '../problem';
@@ -42,8 +42,9 @@ export async function planBoard(context: Context, actor: Actor): Promise<PlanBoa
       id,
       name,
       size: trainees.length,
-      openSkills: CHECKLIST.filter((skill) => trainees.some((each) => isOpen(season.standing(each.id, skill.id))))
-        .length,
+      openSkills: season.checklist.skills.filter(({ id: skill }) =>
+        trainees.some((each) => isOpen(season.standing(each.id, skill))),
+      ).length,
     })),
     supervisors: season.supervisors.map(({ id, name, senior }) => ({ id, name, senior })),
     hives: season.colonies.map(({ hive, site, calendar }) => ({
@@ -53,7 +54,7 @@ export async function planBoard(context: Context, actor: Actor): Promise<PlanBoa
       site: site.name,
       due: calendar.dues.find(({ opens }) => opens)?.title ?? null,
     })),
-    skills: CHECKLIST.map(({ id, name }) => ({ id, name })),
+    skills: season.checklist.skills.map(({ id, name, indoors }) => ({ id, name, indoors })),
     away: Object.fromEntries(season.away),
     closed: season.forbids.map(({ group, slot, hive, why }) => ({ group, slot, hive, why })),
     problem: season.problem as PlanBoard['problem'],

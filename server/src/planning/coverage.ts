@@ -12,6 +12,7 @@ export async function coverage(context: Context, actor: Actor): Promise<Coverage
   const { site } = await siteOf(context, actor.school, undefined);
   const { phases } = await siteSeason(context, site);
   const rows = coverageOf({
+    checklist: season.checklist,
     today: season.today,
     phases,
     groups: season.groups.map(({ id, trainees }) => ({ id, trainees: trainees.map((each) => each.id) })),
@@ -27,7 +28,7 @@ export async function coverage(context: Context, actor: Actor): Promise<Coverage
     skills: rows.map(({ skill, groups, ...row }) => ({
       ...row,
       id: skill,
-      name: skillOf(skill)!.name,
+      name: skillOf(season.checklist, skill)!.name,
       groups: groups.map(({ next, ...group }) => ({
         ...group,
         next: next && {

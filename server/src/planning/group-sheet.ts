@@ -5,12 +5,13 @@ import { BROOD, type Letter, ROLES, type Role, tellingSides } from '@brave-comb/
 import {
   type PlacedHive,
   roleRota,
+  worstOfLate,
   type RotaTurn,
   standingPlan,
   type TraineeTerms,
   whyThisHive,
 } from '@brave-comb/core/planning';
-import { CHECKLIST, type Standings, isOpen } from '@brave-comb/core/skills';
+import { gateSkills, isOpen } from '@brave-comb/core/skills';
 import { daysBetween, roundTo } from '@brave-comb/core/units';
 import type { FollowUpRow } from '../care/store';
 import type { Context } from '../context';
@@ -20,7 +21,7 @@ import { type ColonyRead, readColony } from '../inspection/colony-read';
 import { type VisitRow, visitBefore } from '../inspection/store';
 import type { HousePractice } from '../people/practice';
 import type { traineesOf } from '../people/store';
-import { openSkills } from '../skills/service';
+import { openSkills, type SchoolStandings } from '../skills/standings';
 import type { NamedSessionGroup } from './store';
 
 /** What the sheets of one session are made from. */
@@ -37,7 +38,7 @@ export interface SheetFacts {
   readonly moods: readonly { readonly hive: string; readonly mood: number | null; readonly started_at: Date }[];
   readonly visits: readonly VisitRow[];
   readonly trainees: Awaited<ReturnType<typeof traineesOf>>;
-  readonly standing: Standings;
+  readonly skills: SchoolStandings;
   /** What single trainees may lift, and who works sitting. */
   readonly limits: ReadonlyMap<string, TraineeTerms>;
 }
@@ -65,7 +66,7 @@ export async function groupSheet(
     .map(({ question, due: day }) => ({ question, due: day, daysLeft: daysBetween(facts.date, day) }));
   const stack = weighed(hive, last, practice);
   const [box] = nestBoxes(hive.stack);
-  const rota = rotaOf(facts, trainees, hive, earlierHives(facts, group));
+  const rota = rotaOf({ ...facts, tempers: tempersBy(facts.moods) }, trainees, hive, earlierHives(facts, group));
   const choice = choiceOf(
     facts,
     practice,
@@ -96,22 +97,38 @@ export async function groupSheet(
 
 /** The rota of a group at a hive, going on from the hives that it opened before; none for a group without trainees. */
 export function rotaOf(
-  facts: Pick<SheetFacts, 'standing' | 'limits'>,
+  facts: Pick<SheetFacts, 'skills' | 'limits'> & { readonly tempers: ReadonlyMap<string, number | null> },
   trainees: SheetFacts['trainees'],
-  hive: Pick<HiveRow, 'stack' | 'type'>,
-  earlier: readonly Pick<HiveRow, 'stack' | 'type'>[],
+  hive: Pick<HiveRow, 'id' | 'stack' | 'type'>,
+  earlier: readonly Pick<HiveRow, 'id' | 'stack' | 'type'>[],
 ): GroupSheet['rota'] {
   if (trainees.length === 0) return [];
+  const { checklist, standing } = facts.skills;
   const people = trainees.map(({ id, name }) => ({
+    id,
     name,
-    open: CHECKLIST.filter((skill) => isOpen(facts.standing(id, skill.id))).map((skill) => skill.id),
+    open: checklist.skills.filter((skill) => isOpen(standing(id, skill.id))).map(({ role }) => role),
     seated: facts.limits.get(id)?.seated ?? false,
   }));
-  const at = ({ stack, type }: Pick<HiveRow, 'stack' | 'type'>, before: readonly RotaTurn[]) =>
-    roleRota(people, { frames: nestBoxes(stack)[0]!.frames, horizontal: HIVE_TYPES[type].horizontal }, before);
+  const barred = (trainee: string, temper: number | null) =>
+    gateSkills(checklist, standing, trainee, temper).length > 0;
+  const at = ({ id, stack, type }: typeof hive, before: readonly RotaTurn[]) =>
+    roleRota(
+      people.map((each) => ({ ...each, barred: barred(each.id, facts.tempers.get(id) ?? null) })),
+      { frames: nestBoxes(stack)[0]!.frames, horizontal: HIVE_TYPES[type].horizontal },
+      before,
+    );
   const before = earlier.reduce<readonly RotaTurn[]>((turns, each) => [...turns, ...at(each, turns)], []);
   return at(hive, before).map((turn) => ({ ...turn, roles: { ...turn.roles } }));
 }
+
+/** How each hive is to be met, by the moods of its visits. */
+const tempersBy = (moods: SheetFacts['moods']): ReadonlyMap<string, number | null> => {
+  const ids = [...new Set(moods.map(({ hive }) => hive))];
+  return new Map(
+    ids.map((id) => [id, worstOfLate(moods.flatMap((each) => (each.hive === id ? (each.mood ?? []) : [])))]),
+  );
+};
 
 /** Hives that the same group opens before this one. */
 function earlierHives({ hives, openings }: SheetFacts, group: NamedSessionGroup): readonly HiveRow[] {
@@ -173,10 +190,10 @@ function choiceOf(
       .length,
     openingLimit: practice.openingLimit,
     due,
-    openSkills: openSkills(facts.standing, trainees)
-      .filter((skill) => skill.open.length < trainees.length || skill.id === 'finds-eggs')
+    openSkills: openSkills(facts.skills, trainees)
+      .filter(({ skill, open }) => open.length < trainees.length || skill.id === 'finds-eggs')
       .slice(0, 2)
-      .map(({ id, open }) => ({ skill: id, trainees: open.length, best: facts.standing(open[0]!, id) })),
+      .map(({ skill, open }) => ({ name: skill.name, trainees: open.length })),
     groupSize: trainees.length,
     heaviestLiftKg: supers(hive.stack).length === 0 ? null : Math.max(...stack.map((part) => part.kg ?? 0)),
   };

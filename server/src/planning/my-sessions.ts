@@ -1,13 +1,12 @@
 import type { MySession, Output, endpoints } from '@brave-comb/contract';
 import { ROLES } from '@brave-comb/core/inspection';
-import { shownIn } from '@brave-comb/core/planning';
-import { CHECKLIST, isOpen, type Standings, standingsFrom } from '@brave-comb/core/skills';
+import { isOpen, type Skill } from '@brave-comb/core/skills';
 import { chanceOfStretch } from '@brave-comb/core/weather';
 import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
 import { hivesById, type HiveRow, type SiteRow, sitesOf } from '../equipment/store';
 import { groupsOf, practiceOf, traineesOf } from '../people/store';
-import { demonstrationsOf } from '../skills/store';
+import { type SchoolStandings, schoolStandings } from '../skills/standings';
 import { forecastInUse } from '../weather/service';
 import { rotaOf } from './group-sheet';
 import { traineeLimits } from './plan-store';
@@ -38,18 +37,19 @@ export async function mySessions(context: Context, actor: Actor): Promise<Output
   const trainees = await traineesOf(db, actor.school, [
     ...new Set(mine.flatMap((all) => all.map((row) => row.trainee_group))),
   ]);
-  const [hives, limits, demonstrations] = await Promise.all([
+  const [hives, limits, skills] = await Promise.all([
     hivesById(db, actor.school, [...new Set(mine.flatMap((all) => all.map(({ hive }) => hive)))]),
     traineeLimits(db, actor.school),
-    demonstrationsOf(
-      db,
+    schoolStandings(
+      context,
       actor.school,
       trainees.map(({ id }) => id),
     ),
   ]);
   const season = await planningSeason(context, actor.school);
   const seen = new Map(season.problem.hives.map(({ id, skills }) => [id, skills]));
-  const facts: Facts = { actor, trainees, hives, limits, seen, standing: standingsFrom(demonstrations) };
+  const tempers = new Map(season.problem.hives.map(({ id, temper }) => [id, temper]));
+  const facts: Facts = { actor, trainees, hives, limits, seen, tempers, skills };
   const chances = new Map<string, (from: Date, to: Date) => number | null>();
   for (const site of new Set(coming.map((session) => session.site))) {
     const place = sites.get(site)!;
@@ -90,7 +90,8 @@ interface Facts {
   readonly trainees: Awaited<ReturnType<typeof traineesOf>>;
   readonly hives: readonly HiveRow[];
   readonly limits: Awaited<ReturnType<typeof traineeLimits>>;
-  readonly standing: Standings;
+  readonly skills: SchoolStandings;
+  readonly tempers: ReadonlyMap<string, number>;
   /** Chance of each skill at each hive. */
   readonly seen: ReadonlyMap<string, Readonly<Record<string, number>>>;
 }
@@ -102,7 +103,7 @@ function hiveOf(
   before: readonly NamedSessionGroup[],
 ): MySession['hives'][number] {
   const hiveBy = (id: string) => facts.hives.find((each) => each.id === id)!;
-  const { actor, standing } = facts;
+  const { actor, skills } = facts;
   const hive = hiveBy(row.hive);
   const earlier = before.map((each) => hiveBy(each.hive));
   const group = facts.trainees.filter((each) => each.group === row.trainee_group);
@@ -115,12 +116,13 @@ function hiveOf(
       : everybody.filter(({ role, names }) => role !== 'watch' && names.length > 0);
   const openFor = (skill: string) =>
     actor.role === 'trainee'
-      ? Number(isOpen(standing(actor.id, skill)))
-      : group.filter(({ id }) => isOpen(standing(id, skill))).length;
+      ? Number(isOpen(skills.standing(actor.id, skill)))
+      : group.filter(({ id }) => isOpen(skills.standing(id, skill))).length;
   const chances = facts.seen.get(hive.id) ?? {};
-  const worth = (skill: string) =>
-    openFor(skill) * (chances[skill] ?? 0) * (jobs.some(({ role }) => shownIn(role, skill)) ? 1 : ASIDE);
-  const learn = CHECKLIST.map(({ id, name }) => ({ name, worth: worth(id) }))
+  const worth = ({ id, role }: Skill) =>
+    openFor(id) * (chances[id] ?? 0) * (jobs.some((job) => job.role === role) ? 1 : ASIDE);
+  const learn = skills.checklist.skills
+    .map((skill) => ({ name: skill.name, worth: worth(skill) }))
     .filter((each) => each.worth >= FAIR)
     .sort((a, b) => b.worth - a.worth)
     .slice(0, SHOWN);

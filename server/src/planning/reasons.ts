@@ -7,6 +7,7 @@ import {
   reasonsOf,
   wetDayOf,
 } from '@brave-comb/core/planning';
+import { indoorWaysOf, skillOf } from '@brave-comb/core/skills';
 import { setImmediate } from 'node:timers/promises';
 import { iso } from '../dates';
 import type { PlanningSeason } from './season-facts';
@@ -40,7 +41,7 @@ export async function publishedReasons(
       openingKey(reason.group, reason.slot, reason.hive),
       {
         points: Math.round(reason.marginal.total * 10) / 10,
-        lines: [...plannedFor(reason, dues.get(reason.hive) ?? null)],
+        lines: [...plannedFor(reason, dues.get(reason.hive) ?? null, season.checklist)],
         skills: reason.skills.map(({ skill }) => plannedSkill(skill).skill),
         ifWet: wet.get(`${reason.group ?? ''} ${reason.slot}`) ?? null,
       },
@@ -49,7 +50,7 @@ export async function publishedReasons(
 }
 
 function ifWet(season: PlanningSeason, plan: Assignments, session: PlannedSession): PlanReasons['ifWet'] {
-  const found = wetDayOf(season.problem, plan, session);
+  const found = wetDayOf(season.problem, plan, session, indoorWaysOf(season.checklist));
   if (found === null) return null;
   const startOf = (slot: string) => iso(season.slots.find(({ id }) => id === slot)!.from);
   const numberOf = (id: string) => season.colonies.find(({ hive }) => hive.id === id)?.hive.number ?? '?';
@@ -61,6 +62,9 @@ function ifWet(season: PlanningSeason, plan: Assignments, session: PlannedSessio
       hives: reserve.hives.map(numberOf),
     },
     staff: found.staff.map(({ slot, hive }) => ({ startsAt: startOf(slot), hive: numberOf(hive) })),
-    indoors: [...found.indoors],
+    indoors: found.indoors.map((work) => ({
+      ...work,
+      name: skillOf(season.checklist, work.skill)?.name ?? work.skill,
+    })),
   };
 }

@@ -14,7 +14,7 @@ import {
 } from '@brave-comb/core/planning';
 import { chanceOfStretch, MINUTE, type Outlook } from '@brave-comb/core/weather';
 import { HIVE_TYPES, nestBoxes, supers } from '@brave-comb/core/equipment';
-import { type Standings, standingsFrom } from '@brave-comb/core/skills';
+import type { Checklist, Standings } from '@brave-comb/core/skills';
 import { addDays } from '@brave-comb/core/units';
 import { type ColonyState, colonyStates } from '../care/colony-state';
 import type { Context } from '../context';
@@ -24,7 +24,7 @@ import { visitMoods, visitsOfHives } from '../inspection/store';
 import type { HousePractice } from '../people/practice';
 import { practiceOf, traineesOf } from '../people/store';
 import { phaseNow, type SiteSeason, siteSeason } from '../season/site-season';
-import { demonstrationsOf } from '../skills/store';
+import { schoolStandings } from '../skills/standings';
 import { weighed } from './group-sheet';
 import { type PinRow, pinsOf, staffOf, termsOf, traineeGroups, type GroupRow } from './plan-store';
 import { plannedFrom, type PlannedRow } from './store';
@@ -47,6 +47,7 @@ export interface PlanningSeason extends SeasonProblem {
   readonly colonies: readonly (ColonyState & { readonly site: SiteRow })[];
   readonly pins: readonly (PinRow & { readonly by_name: string })[];
   readonly forecast: { readonly issuedAt: string | null; readonly problem: string | null };
+  readonly checklist: Checklist;
   readonly standing: Standings;
   /** What people were told. */
   readonly told: Assignments;
@@ -108,12 +109,10 @@ export async function planningSeason(context: Context, school: string): Promise<
     school,
     groups.map(({ id }) => id),
   );
-  const standing = standingsFrom(
-    await demonstrationsOf(
-      db,
-      school,
-      trainees.map(({ id }) => id),
-    ),
+  const { checklist, standing } = await schoolStandings(
+    context,
+    school,
+    trainees.map(({ id }) => id),
   );
   const states: (ColonyState & { site: SiteRow })[] = [];
   for (const season of seasons)
@@ -167,7 +166,9 @@ export async function planningSeason(context: Context, school: string): Promise<
         ),
       };
     }),
+    checklist,
     standing,
+    phases: seasons[0]?.phases ?? [],
     supervisors,
     colonies: states.map((state) => {
       const { hive, calendar, openings, expected, swarm, site, latest } = state;
@@ -214,6 +215,7 @@ export async function planningSeason(context: Context, school: string): Promise<
       issuedAt: seasons[0]?.forecast.ensemble?.issued ?? null,
       problem: seasons.map(({ forecast }) => forecast.problem).find((problem) => problem !== null) ?? null,
     },
+    checklist,
     standing,
   };
 }

@@ -1,6 +1,6 @@
 import { type DaySheet, type Output, type endpoints } from '@brave-comb/contract';
 import { kitList } from '@brave-comb/core/planning';
-import { CHECKLIST, isOpen, standingsFrom } from '@brave-comb/core/skills';
+import { isOpen } from '@brave-comb/core/skills';
 import { supers } from '@brave-comb/core/equipment';
 import { addDays } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
@@ -11,7 +11,7 @@ import { type SiteRow, hivesById, hivesOf, siteById } from '../equipment/store';
 import { visitMoods, visitsOfSession } from '../inspection/store';
 import { groupsOf, practiceOf, traineesOf } from '../people/store';
 import { notFound } from '../problem';
-import { demonstrationsOf } from '../skills/store';
+import { schoolStandings } from '../skills/standings';
 import { forecastInUse } from '../weather/service';
 import { type SheetFacts, groupSheet } from './group-sheet';
 import { sayFirst } from './say-first';
@@ -132,15 +132,15 @@ async function sheetFacts(
     groups.map((group) => group.trainee_group),
   );
   const dayStart = new Date(hourAt(site.zone, date, 0));
-  const [hives, siteHives, followUps, moods, visits, limits, demonstrations] = await Promise.all([
+  const [hives, siteHives, followUps, moods, visits, limits, skills] = await Promise.all([
     hivesById(db, actor.school, hiveIds),
     hivesOf(db, actor.school, site.id),
     openFollowUps(db, actor.school, hiveIds),
     visitMoods(db, actor.school, new Date(dayStart.getTime() - 200 * 86_400_000), dayStart),
     visitsOfSession(db, actor.school, session.id),
     traineeLimits(db, actor.school),
-    demonstrationsOf(
-      db,
+    schoolStandings(
+      context,
       actor.school,
       trainees.map((trainee) => trainee.id),
     ),
@@ -157,7 +157,7 @@ async function sheetFacts(
     moods,
     visits,
     trainees,
-    standing: standingsFrom(demonstrations),
+    skills,
     limits,
   };
 }
@@ -171,6 +171,7 @@ function mine(actor: Actor, sheets: DaySheet['groups'], facts: SheetFacts): DayS
       ),
     ),
   );
-  const openSkills = CHECKLIST.filter((skill) => isOpen(facts.standing(actor.id, skill.id))).map((skill) => skill.name);
+  const { checklist, standing } = facts.skills;
+  const openSkills = checklist.skills.filter(({ id }) => isOpen(standing(actor.id, id))).map(({ name }) => name);
   return { roles, openSkills };
 }

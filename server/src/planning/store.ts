@@ -101,6 +101,31 @@ export async function supervisesTrainee(db: Knex, supervisor: string, trainee: s
   return row !== undefined;
 }
 
+/** Groups that somebody has led. */
+export const groupsLedBy = (db: Knex, supervisor: string): Promise<string[]> =>
+  db('session_groups').where({ supervisor }).distinct().pluck('trainee_group');
+
+/** Names of some groups with those who lead them, the one who led most first. */
+export const groupsLedFor = (db: Knex, school: string, groups: readonly string[]) =>
+  db('trainee_groups')
+    .leftJoin('session_groups', 'session_groups.trainee_group', 'trainee_groups.id')
+    .leftJoin('people', 'people.id', 'session_groups.supervisor')
+    .where('trainee_groups.school', school)
+    .whereIn('trainee_groups.id', groups)
+    .groupBy('trainee_groups.name', 'people.name')
+    .orderByRaw('count(*) desc')
+    .select<{ group: string; supervisor: string | null }[]>(
+      'trainee_groups.name as group',
+      'people.name as supervisor',
+    );
+
+/** Who leads a group in a session of the school. */
+export const supervisedIn = (db: Knex, school: string, session: string): Promise<string[]> =>
+  db('session_groups')
+    .join('sessions', 'sessions.id', 'session_groups.session')
+    .where({ 'sessions.school': school, session })
+    .pluck('session_groups.supervisor');
+
 /** One opening that is planned, with its session. */
 export interface PlannedRow {
   readonly session: string;

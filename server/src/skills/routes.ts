@@ -1,8 +1,36 @@
 import { endpoints } from '@brave-comb/contract';
-import type { Serve } from '../routing';
 import type { Context } from '../context';
-import { standingsOf } from './service';
+import { eraseTrainee } from '../people/erase';
+import { changePractice } from '../people/store';
+import type { Serve } from '../routing';
+import { checklist, discardDraft, draftChecklist, enforceChecklist, previewChecklist } from './checklist';
+import { claimSkill, correctDemonstration, judgeSkill, settleClaim, signOffSkills, withdrawSignOff } from './judging';
+import { traineeMatrix } from './matrix';
+import { passport } from './passport';
+import { importPassport } from './passport-import';
 
 export function skillsRoutes(context: Context, serve: Serve): void {
-  serve(endpoints.standings, ({ params }, actor) => standingsOf(context, actor, params.trainee));
+  serve(endpoints.checklist, (_, actor) => checklist(context, actor));
+  serve(endpoints.draftChecklist, ({ body }, actor) => draftChecklist(context, actor, body.skills));
+  serve(endpoints.discardDraft, (_, actor) => discardDraft(context, actor));
+  serve(endpoints.previewChecklist, ({ body }, actor) => previewChecklist(context, actor, body.skills));
+  serve(endpoints.enforceChecklist, ({ body }, actor) => enforceChecklist(context, actor, body));
+  serve(endpoints.traineeMatrix, (_, actor) => traineeMatrix(context, actor));
+  serve(endpoints.passport, ({ params }, actor) => passport(context, actor, params.trainee));
+  serve(endpoints.judgeSkill, ({ params, body }, actor) => judgeSkill(context, actor, params.trainee, body));
+  serve(endpoints.correctDemonstration, ({ params, body }, actor) =>
+    correctDemonstration(context, actor, params.demonstration, body),
+  );
+  serve(endpoints.claimSkill, ({ body }, actor) => claimSkill(context, actor, body));
+  serve(endpoints.settleClaim, ({ params, body }, actor) => settleClaim(context, actor, params.claim, body));
+  serve(endpoints.signOffSkills, ({ params, body }, actor) => signOffSkills(context, actor, params.trainee, body));
+  serve(endpoints.withdrawSignOff, ({ params, body }, actor) =>
+    withdrawSignOff(context, actor, params.signOff, body.reason),
+  );
+  serve(endpoints.importPassport, ({ params, body }, actor) => importPassport(context, actor, params.trainee, body));
+  serve(endpoints.eraseTrainee, ({ params, body }, actor) => eraseTrainee(context, actor, params.trainee, body.name));
+  serve(endpoints.setForgetting, async ({ body }, actor) => {
+    await changePractice(context.db, actor.school, { forgetting: body });
+    return { kept: true };
+  });
 }

@@ -5,6 +5,7 @@ import * as planner from './003-planner';
 import * as reasons from './004-plan-reasons';
 import * as hive from './005-at-the-hive';
 import * as leaves from './006-what-a-visit-leaves';
+import * as skills from './007-skills';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -13,6 +14,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '004-plan-reasons', ...reasons },
   { name: '005-at-the-hive', ...hive },
   { name: '006-what-a-visit-leaves', ...leaves },
+  { name: '007-skills', ...skills },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

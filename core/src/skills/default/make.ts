@@ -1,0 +1,48 @@
+import type { SkillLevel } from '../../inspection';
+import { type Phase, PHASES } from '../../season';
+import type { EvidenceRule, Skill, SkillPhase } from '../skill';
+
+/** The year from one phase to another, both with it. */
+const between = (first: Phase, last: Phase): readonly Phase[] =>
+  PHASES.slice(PHASES.indexOf(first), PHASES.indexOf(last) + 1);
+export const BROOD_TIME = between('first brood', 'making winter bees');
+export const DRONE_TIME = between('build-up', 'late flow');
+export const SUPER_TIME = between('swarm season', 'making winter bees');
+export const SWARM_TIME: readonly Phase[] = ['swarm season'];
+export const ROBBING_TIME: readonly Phase[] = ['dearth', 'late flow', 'making winter bees', 'closing down'];
+export const FORAGE_TIME = between('first brood', 'late flow');
+
+/** So many times at a level, on two days where there is more than one; the rest as a course usually asks it. */
+export const rule = (times: number, level: SkillLevel, more: Partial<EvidenceRule> = {}): EvidenceRule => ({
+  level,
+  times,
+  days: Math.min(2, times),
+  colonies: 1,
+  assessors: 1,
+  lead: false,
+  months: 12,
+  indoors: 0,
+  within: null,
+  ...more,
+});
+
+type Told = Pick<Skill, 'id' | 'name' | 'shownBy' | 'faults' | 'rule'> &
+  Partial<Omit<Skill, 'id' | 'name' | 'shownBy' | 'faults' | 'rule' | 'phase'>>;
+
+/** A skill, what is not said left at what most skills have. */
+export const inPhase =
+  (phase: SkillPhase) =>
+  (told: Told): Skill => ({
+    phase,
+    needs: [],
+    season: null,
+    colony: [],
+    gear: [],
+    role: 'everybody',
+    risk: null,
+    gate: false,
+    indoors: null,
+    levels: {},
+    from: [],
+    ...told,
+  });

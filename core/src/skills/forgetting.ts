@@ -1,0 +1,44 @@
+/**
+ * How long a skill holds after it was last shown. Two schools: a fixed term, so that everybody knows the day; or a term that grows with each
+ * day on which it was shown, as spaced practice is remembered longer.
+ */
+export type Forgetting =
+  | { readonly school: 'fixed term' }
+  | {
+      readonly school: 'growing term';
+      /** How much longer the term gets with each further day, 1 to 3. */
+      readonly growth: number;
+      /** Longest term, months. */
+      readonly most: number;
+    };
+
+export const FORGETTING: Forgetting = { school: 'fixed term' };
+
+/**
+ * Term for which a skill holds.
+ *
+ * @param months term of the evidence rule, months; `null` for good
+ * @param days days on which it was shown since it was first held, 1 and more
+ * @param model school of forgetting
+ * @returns months, or `null` for good
+ * @example termOf(12, 3, { school: 'growing term', growth: 1.5, most: 36 }) // 27
+ */
+export function termOf(months: number | null, days: number, model: Forgetting): number | null {
+  if (months === null || model.school === 'fixed term') return months;
+  return Math.min(Math.max(model.most, months), months * model.growth ** Math.max(0, days - 1));
+}
+
+/**
+ * Chance that something is still remembered: halves in every half-life.
+ *
+ * @param elapsed time since it was last recalled
+ * @param halfLife in the same unit, above 0
+ * @returns 0 to 1
+ * @throws RangeError for a half-life that is not above 0
+ * Source: half-life regression, Settles & Meeder 2016.
+ * @example recall(14, 7) // 0.25
+ */
+export function recall(elapsed: number, halfLife: number): number {
+  if (!(halfLife > 0)) throw new RangeError(`a half-life is above 0, not ${halfLife}`);
+  return 2 ** (-Math.max(0, elapsed) / halfLife);
+}

@@ -1,0 +1,77 @@
+import { dayAndMonth } from '../units';
+import type { EvidenceRule } from './skill';
+import type { Missing, Standing } from './standing';
+
+const THINGS = {
+  times: ['once more', 'more times'],
+  days: ['on another day', 'more days'],
+  colonies: ['at another colony', 'more colonies'],
+  assessors: ['judged by somebody else', 'more people to judge it'],
+} as const;
+
+/**
+ * What is still missing, in words.
+ *
+ * @param missing one demand of the evidence rule
+ * @param rule the rule
+ * @returns a part of a sentence
+ * @example missingText({ what: 'times', have: 1, need: 3 }, rule) // 'alone 2 more times'
+ */
+export function missingText(missing: Missing, { level }: Pick<EvidenceRule, 'level'>): string {
+  switch (missing.what) {
+    case 'lead':
+      return 'once before a lead instructor';
+    case 'readings':
+      return `hidden readings within ${missing.allowed} eighth${missing.allowed === 1 ? '' : 's'}, now ${missing.off.toFixed(1)} off`;
+    case 'again':
+      return missing.why === 'faded'
+        ? `faded: ${level} once more`
+        : `help was needed twice running: ${level} once more`;
+    default: {
+      const [one, more] = THINGS[missing.what];
+      const left = missing.need - missing.have;
+      const text = left === 1 ? one : `${left} ${more}`;
+      return missing.what === 'times' ? `${level} ${text}` : text;
+    }
+  }
+}
+
+/**
+ * A standing in words, with what is missing or until when it holds.
+ *
+ * @param standing the standing
+ * @param rule its evidence rule
+ * @returns a sentence without a stop
+ * @example standingText(standing, rule) // 'in progress: alone 2 more times, at another colony'
+ */
+export function standingText({ state, missing, until }: Standing, rule: EvidenceRule): string {
+  if (state === 'not met') return `not met: ${rule.level} ${rule.times === 1 ? 'once' : `${rule.times} times`}`;
+  if (missing.length > 0) return `${state}: ${missing.map((each) => missingText(each, rule)).join(', ')}`;
+  return until === null ? `${state}, for good` : `${state}, until ${dayAndMonth(until)} ${until.slice(0, 4)}`;
+}
+
+const TIMES = ['once', 'twice', 'three times', 'four times', 'five times'] as const;
+
+/**
+ * An evidence rule as one sentence.
+ *
+ * @param rule the rule
+ * @returns what it takes and how long it holds
+ * @example ruleText(rule) // 'Alone three times, on 2 days, at 2 colonies; one may come from practice. Holds 12 months.'
+ */
+export function ruleText(rule: EvidenceRule): string {
+  const level = rule.level.slice(0, 1).toUpperCase() + rule.level.slice(1);
+  const parts = [
+    `${level} ${TIMES[rule.times - 1] ?? `${rule.times} times`}`,
+    rule.days > 1 ? `on ${rule.days} days` : '',
+    rule.colonies > 1 ? `at ${rule.colonies} colonies` : '',
+    rule.assessors > 1 ? `judged by ${rule.assessors} people` : '',
+    rule.lead ? 'once before a lead instructor' : '',
+    rule.within === null
+      ? ''
+      : `hidden readings within ${rule.within} eighth${rule.within === 1 ? '' : 's'} on the mean`,
+  ].filter((part) => part !== '');
+  const indoors = rule.indoors === 0 ? '' : `; ${rule.indoors === 1 ? 'one' : rule.indoors} may come from practice`;
+  const holds = rule.months === null ? 'Holds for good.' : `Holds ${rule.months} months.`;
+  return `${parts.join(', ')}${indoors}. ${holds}`;
+}

@@ -1,0 +1,56 @@
+import { describe, expect, it } from 'vitest';
+import { ROLES, SKILL_LEVELS } from '../src/inspection';
+import { checklistProblem, DEFAULT_CHECKLIST, LEVEL_SAYS, levelSays, SKILL_PHASES, skillOf } from '../src/skills';
+import { listWith } from './evidence';
+
+const { skills } = DEFAULT_CHECKLIST;
+
+describe('the default checklist', () => {
+  it('holds together: one of each id, prerequisites that are on it, none that wait for each other', () => {
+    expect(checklistProblem(DEFAULT_CHECKLIST)).toBeNull();
+    expect(skills.length).toBeGreaterThanOrEqual(60);
+    expect(new Set(skills.map(({ name }) => name)).size).toBe(skills.length);
+  });
+
+  it('has all ten phases in their order, and every role something to show', () => {
+    expect([...new Set(skills.map(({ phase }) => phase))]).toEqual(SKILL_PHASES);
+    for (const role of ROLES)
+      expect(
+        skills.some((skill) => skill.role === role),
+        role,
+      ).toBe(true);
+  });
+
+  it('says of each skill what one sees, what goes wrong, and asks for no more days or people than times', () => {
+    for (const { id, shownBy, faults, rule } of skills) {
+      expect(shownBy.length, id).toBeGreaterThan(10);
+      expect(faults.length, id).toBeGreaterThan(0);
+      expect(Math.max(rule.days, rule.colonies, rule.assessors), id).toBeLessThanOrEqual(rule.times);
+      expect(rule.indoors, id).toBeLessThanOrEqual(rule.times);
+    }
+  });
+
+  it('lets practice stand in only where the skill can be practised indoors', () => {
+    for (const { id, rule, indoors } of skills) if (rule.indoors > 0) expect(indoors, id).not.toBeNull();
+  });
+
+  it('has a sentence for every level, and lets a skill have its own', () => {
+    for (const level of SKILL_LEVELS) expect(LEVEL_SAYS[level]).toMatch(/^[A-Z].*\.$/);
+    const eggs = skillOf(DEFAULT_CHECKLIST, 'finds-eggs')!;
+    expect(levelSays(eggs, 'alone')).toBe('Found fresh eggs unprompted and said what they prove.');
+    expect(levelSays({ levels: {} }, 'alone')).toBe(LEVEL_SAYS.alone);
+    expect(skillOf(DEFAULT_CHECKLIST, 'juggles')).toBeNull();
+  });
+});
+
+describe('a list that somebody writes', () => {
+  it.each([
+    ['no skills', { skills: [] }, /at least one/],
+    ['two of an id', { skills: [skills[0]!, { ...skills[1]!, id: skills[0]!.id }] }, /Two skills have the id/],
+    ['a skill without a name', listWith('finds-eggs', { name: '  ' }), /needs a name/],
+    ['a need that is not on it', listWith('finds-eggs', { needs: ['juggles'] }), /needs juggles first/],
+    ['a circle', listWith('light-behind', { needs: ['proves-queen'] }), /wait for each other: .*finds eggs/],
+  ])('is refused with %s', (_, list, says) => {
+    expect(checklistProblem(list)).toMatch(says);
+  });
+});

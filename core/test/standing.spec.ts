@@ -1,0 +1,299 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { SKILL_LEVELS } from '../src/inspection';
+import {
+  corrected,
+  type Demonstration,
+  DEFAULT_CHECKLIST,
+  EVIDENCE_SOURCES,
+  type EvidenceRule,
+  gateSkills,
+  isOpen,
+  missingText,
+  recall,
+  ruleText,
+  standingChanges,
+  standingText,
+  STANDING_STATES,
+  stepsBack,
+  termOf,
+} from '../src/skills';
+import { addDays } from '../src/units';
+import { listWith, RULE, shown, standings, TODAY } from './evidence';
+
+const withRule = (rule: Partial<EvidenceRule>) => listWith('finds-eggs', { rule: { ...RULE, ...rule } });
+const eggs = (
+  evidence: readonly Demonstration[],
+  rule: Partial<EvidenceRule> = {},
+  more: Parameters<typeof standings>[1] = {},
+) => standings(evidence, { checklist: withRule(rule), ...more })('salma', 'finds-eggs');
+const three = [
+  shown('2026-04-20', 'alone', { colony: 'hive 4' }),
+  shown('2026-05-02', 'alone', { colony: 'hive 6' }),
+  shown('2026-05-09', 'can teach', { colony: 'hive 6' }),
+];
+
+describe('a standing', () => {
+  it('begins as not met, goes on with what is missing, and is shown when the rule is met', () => {
+    expect(eggs([]).state).toBe('not met');
+    expect(eggs(three.slice(0, 1))).toMatchObject({
+      state: 'in progress',
+      level: 'alone',
+      missing: [
+        { what: 'times', have: 1, need: 3 },
+        { what: 'days', have: 1, need: 2 },
+        { what: 'colonies', have: 1, need: 2 },
+      ],
+    });
+    expect(eggs(three)).toMatchObject({ state: 'shown', missing: [], progress: 1, last: '2026-05-09' });
+    expect(isOpen(eggs(three))).toBe(false);
+    expect(isOpen(eggs(three.slice(1)))).toBe(true);
+  });
+
+  it.each([
+    ['too much help', [shown('2026-05-10', 'with a word')], {}, 'times'],
+    ['all on one day', [0, 1, 2].map(() => shown('2026-05-10', 'alone')), { colonies: 1 }, 'days'],
+    ['all at one colony', three.map((each) => ({ ...each, colony: 'hive 4' })), {}, 'colonies'],
+    ['one assessor', three, { assessors: 2 }, 'assessors'],
+    ['no lead', three, { lead: true }, 'lead'],
+    ['too long ago', three.map((each) => ({ ...each, day: addDays(each.day, -400) })), { times: 4 }, 'times'],
+  ] as const)('is not shown with %s', (_, evidence, rule, what) => {
+    const standing = eggs(evidence, rule);
+    expect(standing.state).toBe('in progress');
+    expect(standing.missing.map((each) => each.what)).toContain(what);
+  });
+
+  it('takes practice up to its limit, never for a colony or an assessor', () => {
+    const drill = (day: string) => shown(day, 'alone', { source: 'practice' });
+    const indoors = ['2026-05-03', '2026-05-04', '2026-05-05'].map(drill);
+    expect(eggs([...three.slice(0, 2), indoors[0]!]).state).toBe('shown');
+    expect(eggs([three[0]!, ...indoors]).missing).toEqual([
+      { what: 'times', have: 2, need: 3 },
+      { what: 'colonies', have: 1, need: 2 },
+    ]);
+    expect(eggs(indoors, { indoors: 3, colonies: 1 }).missing.map(({ what }) => what)).toEqual(['assessors']);
+  });
+
+  it('leaves out what is dated in the future and what was only claimed', () => {
+    expect(eggs([shown('2026-05-20', 'alone')]).state).toBe('not met');
+    const claim = shown('2026-05-10', 'alone', { source: 'claim', assessor: null });
+    expect(eggs([claim]).state).toBe('not met');
+    expect(eggs([{ ...claim, assessor: 'ruth' }]).state).toBe('in progress');
+  });
+
+  it('fades on its last day and comes back with one more showing', () => {
+    const today = (day: string, more: readonly Demonstration[] = []) =>
+      eggs([...three, ...more], {}, { today: day, now: `${day}T20:00:00.000Z` });
+    const { until } = today('2026-06-01');
+    expect(until).toBe(addDays('2026-05-09', 365));
+    expect(today(until!).state).toBe('shown');
+    const after = addDays(until!, 1);
+    expect(today(after)).toMatchObject({ state: 'due again', missing: [{ what: 'again', why: 'faded' }] });
+    expect(isOpen(today(after))).toBe(true);
+    expect(today(after, [shown(after, 'helped')]).state).toBe('due again');
+    expect(today(after, [shown(after, 'alone', { source: 'practice' })]).state).toBe('due again');
+    expect(today(after, [shown(after, 'alone')]).state).toBe('shown');
+    expect(eggs(three, { months: null }, { today: '2036-01-01', now: '2036-01-02' })).toMatchObject({
+      state: 'shown',
+      until: null,
+    });
+  });
+
+  it('is due again when help was needed twice running, not once', () => {
+    const helped = (day: string) => shown(day, 'helped');
+    expect(eggs([...three, helped('2026-05-10')]).state).toBe('shown');
+    const twice = [...three, helped('2026-05-10'), helped('2026-05-11')];
+    expect(eggs(twice)).toMatchObject({ state: 'due again', missing: [{ what: 'again', why: 'help needed' }] });
+    expect(eggs([...twice, shown('2026-05-12', 'alone')]).state).toBe('shown');
+  });
+
+  it('holds hidden readings against what is allowed, where there are any', () => {
+    const off = (eighths: number | null) => eggs(three, { within: 1 }, { readingsOff: () => eighths });
+    expect(off(null).state).toBe('shown');
+    expect(off(0.8).state).toBe('shown');
+    expect(off(1.6)).toMatchObject({ state: 'in progress', missing: [{ what: 'readings', off: 1.6, allowed: 1 }] });
+  });
+
+  it('is signed off by the lead, whatever was counted, until it fades; a helping hand later reopens it', () => {
+    const signed = { trainee: 'salma', skill: 'finds-eggs', day: '2026-05-10', kind: 'signed' } as const;
+    const at = (today: string, evidence = three.slice(0, 1)) =>
+      eggs(evidence, {}, { signOffs: [signed], today, now: `${today}T20:00:00.000Z` });
+    expect(at('2026-05-14')).toMatchObject({ state: 'signed off', until: addDays('2026-05-10', 365) });
+    expect(at('2027-05-11').state).toBe('due again');
+    expect(at('2027-05-11', [...three, shown('2027-01-10', 'alone')]).state).toBe('signed off');
+    const carried = eggs([], {}, { signOffs: [{ ...signed, kind: 'carried' }] });
+    expect(carried.state).toBe('shown');
+  });
+
+  it('counts the evidence of a skill that it took the place of', () => {
+    const list = {
+      version: 2,
+      skills: [{ ...DEFAULT_CHECKLIST.skills[0]!, id: 'sees-eggs', rule: RULE, from: ['finds-eggs'] }],
+    };
+    expect(standings(three, { checklist: list })('salma', 'sees-eggs').state).toBe('shown');
+    expect(standings(three, { checklist: list })('salma', 'finds-eggs').state).toBe('not met');
+  });
+
+  it('says what it is in words', () => {
+    expect(standingText(eggs([]), RULE)).toBe('not met: alone 3 times');
+    expect(standingText(eggs(three.slice(0, 2)), RULE)).toBe('in progress: alone once more');
+    expect(standingText(eggs(three), RULE)).toBe('shown, until 9 May 2027');
+    expect(missingText({ what: 'colonies', have: 1, need: 3 }, RULE)).toBe('2 more colonies');
+    expect(missingText({ what: 'readings', off: 1.62, allowed: 1 }, RULE)).toBe(
+      'hidden readings within 1 eighth, now 1.6 off',
+    );
+    expect(missingText({ what: 'again', why: 'faded' }, RULE)).toBe('faded: alone once more');
+    expect(ruleText({ ...RULE, lead: true, within: 1 })).toBe(
+      'Alone three times, on 2 days, at 2 colonies, once before a lead instructor, hidden readings within 1 eighth on the mean; one may come from practice. Holds 12 months.',
+    );
+  });
+});
+
+describe('standings of any evidence (properties)', () => {
+  const any = fc
+    .record({
+      day: fc.integer({ min: -500, max: 0 }).map((days) => addDays(TODAY, days)),
+      level: fc.constantFrom(...SKILL_LEVELS),
+      source: fc.constantFrom(...EVIDENCE_SOURCES),
+      colony: fc.constantFrom('hive 4', 'hive 6', 'hive 9'),
+      assessor: fc.constantFrom('ruth', 'tomasz', null),
+      lead: fc.boolean(),
+    })
+    .map(({ day, level, ...more }) => shown(day, level, more));
+  const some = fc.array(any, { maxLength: 12 });
+  const rank = (state: (typeof STANDING_STATES)[number]) =>
+    state === 'due again' ? 1 : STANDING_STATES.indexOf(state);
+
+  it('do not depend on the order in which judgements arrive', () => {
+    fc.assert(
+      fc.property(some, fc.infiniteStream(fc.nat()), (evidence, keys) => {
+        const order = evidence.map((each) => ({ each, key: keys.next().value as number }));
+        const shuffled = order.toSorted((a, b) => a.key - b.key).map(({ each }) => each);
+        expect(eggs(shuffled)).toEqual(eggs(evidence));
+      }),
+    );
+  });
+
+  it('never get worse by one more showing at the level that is asked for', () => {
+    fc.assert(
+      fc.property(some, (evidence) => {
+        const more = [...evidence, shown(TODAY, 'alone', { colony: 'hive 9', assessor: 'marit' })];
+        expect(rank(eggs(more).state)).toBeGreaterThanOrEqual(rank(eggs(evidence).state));
+      }),
+    );
+  });
+
+  it('say nothing is missing exactly when the skill is held', () => {
+    fc.assert(
+      fc.property(some, (evidence) => {
+        const standing = eggs(evidence);
+        if (standing.state === 'not met') expect(standing.counted).toEqual([]);
+        else expect(standing.missing.length === 0).toBe(!isOpen(standing));
+        expect(standing.progress).toBeGreaterThanOrEqual(0);
+        expect(standing.progress === 1).toBe(!isOpen(standing));
+      }),
+    );
+  });
+
+  it('of practice alone never hold a skill of the default list', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...DEFAULT_CHECKLIST.skills), fc.integer({ min: 1, max: 8 }), ({ id }, times) => {
+        const drills = Array.from({ length: times }, (_, at) =>
+          shown(addDays(TODAY, -at), 'can teach', { skill: id, source: 'practice' }),
+        );
+        expect(isOpen(standings(drills)('salma', id))).toBe(true);
+      }),
+    );
+  });
+
+  it('take a withdrawn judgement as if it had never been made, and the latest word of several', () => {
+    fc.assert(
+      fc.property(fc.array(any, { minLength: 1, maxLength: 8 }), fc.nat(), (evidence, pick) => {
+        const { id } = evidence[pick % evidence.length]!;
+        const word = (level: 'helped' | null, at: string) => ({
+          demonstration: id,
+          level,
+          at,
+          by: 'morag',
+          reason: 'x',
+        });
+        const [early, late] = [word('helped', '2026-05-14T10:00:00Z'), word(null, '2026-05-14T11:00:00Z')];
+        expect(corrected(evidence, [late, early])).toEqual(evidence.filter((each) => each.id !== id));
+        expect(corrected(evidence, [early]).find((each) => each.id === id)?.level).toBe('helped');
+      }),
+    );
+  });
+});
+
+describe('forgetting', () => {
+  // Half-life regression, Settles & Meeder 2016 (ACL): p = 2^(−Δ/h).
+  it.each([
+    [7, 7, 0.5],
+    [14, 7, 0.25],
+    [7, 14, 0.70711],
+    [10, 30, 0.7937],
+    [3, 10, 0.81225],
+  ])('recalls after %d with half-life %d with chance %d', (elapsed, halfLife, chance) => {
+    expect(recall(elapsed, halfLife)).toBeCloseTo(chance, 5);
+  });
+
+  it('needs a half-life above nothing', () => {
+    expect(() => recall(1, 0)).toThrow(/above 0/);
+  });
+
+  it('keeps a fixed term, or lets it grow with the days on which it was shown', () => {
+    const growing = { school: 'growing term', growth: 1.5, most: 24 } as const;
+    expect(termOf(12, 3, { school: 'fixed term' })).toBe(12);
+    expect([1, 2, 3].map((days) => termOf(12, days, growing))).toEqual([12, 18, 24]);
+    expect(termOf(36, 2, growing)).toBe(36);
+    expect(termOf(null, 2, growing)).toBeNull();
+    const often = [...three, shown('2026-05-12', 'alone'), shown('2026-05-13', 'alone')];
+    expect(eggs(often, {}, { forgetting: growing }).until! > eggs(often).until!).toBe(true);
+  });
+});
+
+describe('gates', () => {
+  const held = (skill: string) =>
+    ['2026-04-20', '2026-04-28', '2026-05-05'].map((day, at) => shown(day, 'alone', { skill, colony: `hive ${at}` }));
+  const gate = ['lights-smoker', 'smokes-in-order', 'veil-checked', 'eases-off'];
+
+  it('bar frames of a defensive colony until smoke, veil and “bees are getting upset” are held', () => {
+    const names = (evidence: readonly Demonstration[], temper: number | null) =>
+      gateSkills(DEFAULT_CHECKLIST, standings(evidence), 'salma', temper).map(({ id }) => id);
+    expect(names([], 4).toSorted()).toEqual(gate.toSorted());
+    expect(names(gate.slice(1).flatMap(held), 4)).toEqual(['lights-smoker']);
+    expect(names(gate.flatMap(held), 5)).toEqual([]);
+    expect(names([], 2)).toEqual([]);
+    expect(names([], null)).toEqual([]);
+  });
+});
+
+describe('a new version of the list', () => {
+  const before = standings(three, { checklist: withRule({}) });
+  const changes = (rule: Partial<EvidenceRule>, signOffs: Parameters<typeof standings>[1] = {}) => {
+    const next = withRule(rule);
+    return standingChanges(next, before, standings(three, { checklist: next, ...signOffs }), ['salma', 'jun']);
+  };
+
+  it('is shown beforehand with what it changes for whom', () => {
+    expect(changes({})).toEqual([]);
+    const stricter = changes({ times: 5 });
+    expect(stricter).toHaveLength(1);
+    expect(stricter[0]).toMatchObject({ trainee: 'salma', skill: 'finds-eggs', before: { state: 'shown' } });
+    expect(stepsBack(stricter[0]!)).toBe(true);
+  });
+
+  it('takes nothing away from those whose standing is carried over', () => {
+    const carried = { trainee: 'salma', skill: 'finds-eggs', day: TODAY, kind: 'carried' } as const;
+    expect(changes({ times: 5 }, { signOffs: [carried] })).toEqual([]);
+  });
+
+  it('compares a skill with the ones that it took the place of', () => {
+    const renamed = listWith('finds-eggs', { id: 'sees-eggs', from: ['finds-eggs'], rule: RULE });
+    const kept = standingChanges(renamed, before, standings(three, { checklist: renamed }), ['salma']);
+    expect(kept).toEqual([]);
+    const lost = listWith('finds-eggs', { id: 'sees-eggs', rule: RULE });
+    const gone = standingChanges(lost, before, standings(three, { checklist: lost }), ['salma']);
+    expect(gone).toEqual([]);
+  });
+});

@@ -1,0 +1,24 @@
+import type { Actor, Context } from '../context';
+import { Refusal, notFound } from '../problem';
+import { peopleOf } from './store';
+import { erasePerson } from './erase-store';
+
+/**
+ * Erases a trainee on request. What was counted stays: judgements, turns and readings under nobody's name.
+ *
+ * @param name the trainee's name, typed once more, so that nobody is erased by a slip
+ * @throws Refusal 422 when the name is another
+ */
+export async function eraseTrainee(
+  { db, clock }: Context,
+  actor: Actor,
+  trainee: string,
+  name: string,
+): Promise<{ erased: boolean }> {
+  const [person] = await peopleOf(db, actor.school, [trainee]);
+  if (person?.role !== 'trainee') throw notFound('trainee');
+  if (name.trim() !== person.name)
+    throw new Refusal(422, 'another name', `Type the name as it stands: ${person.name}. Nothing was erased.`);
+  await db.transaction((trx) => erasePerson(trx, actor.school, trainee, clock.now()));
+  return { erased: true };
+}

@@ -1,0 +1,35 @@
+import type { Knex } from 'knex';
+import type { Actor } from '../context';
+import { type PersonRow, peopleOf } from '../people/store';
+import { supervisesTrainee, supervisedIn } from '../planning/store';
+import { Refusal, notFound } from '../problem';
+
+/** A trainee whom somebody may see: one of the school for a lead, of the own groups for a supervisor, oneself. */
+export async function traineeSeenBy(db: Knex, actor: Actor, trainee: string): Promise<PersonRow> {
+  const [person] = await peopleOf(db, actor.school, [trainee]);
+  const allowed =
+    person?.role === 'trainee' &&
+    (actor.role === 'lead' ||
+      actor.id === trainee ||
+      (actor.role === 'supervisor' && (await supervisesTrainee(db, actor.id, trainee))));
+  if (!person || !allowed) throw notFound('trainee');
+  return person;
+}
+
+/**
+ * Refuses a judgement of somebody who did not see it: in a session, its supervisors and leads judge; without one, whoever has had the group.
+ *
+ * @throws Refusal 404 for a trainee who is not to be seen, 403 for a session that somebody else led
+ */
+export async function mayJudge(db: Knex, actor: Actor, trainee: string, session: string | null): Promise<void> {
+  await traineeSeenBy(db, actor, trainee);
+  if (session === null) return;
+  const led = await supervisedIn(db, actor.school, session);
+  if (led.length === 0) throw notFound('session');
+  if (actor.role !== 'lead' && !led.includes(actor.id))
+    throw new Refusal(
+      403,
+      'not your session',
+      'You did not lead a group in that session. Ask its supervisor to judge, or judge what you saw yourself.',
+    );
+}

@@ -1,0 +1,119 @@
+import type { SkillLevel } from '@brave-comb/core/inspection';
+import type { EvidenceSource, SignOff } from '@brave-comb/core/skills';
+import type { Knex } from 'knex';
+
+export interface DemonstrationRow {
+  readonly id: string;
+  readonly school: string;
+  readonly trainee: string;
+  readonly skill: string;
+  readonly level: SkillLevel;
+  readonly at: Date;
+  /** Civil date at its place. */
+  readonly day: string;
+  readonly source: EvidenceSource;
+  readonly hive: string | null;
+  readonly session: string | null;
+  readonly visit: string | null;
+  /** `null` for a claim that waits, and in practice. */
+  readonly judged_by: string | null;
+  readonly by_lead: 0 | 1 | boolean;
+  /** Version of the checklist that was in force. */
+  readonly version: number;
+  readonly prompt: string;
+  readonly note: string;
+  /** School that it was shown at, for evidence of a passport. */
+  readonly elsewhere: string | null;
+}
+
+export interface CorrectionRow {
+  readonly id: string;
+  readonly school: string;
+  readonly demonstration: string;
+  readonly level: SkillLevel | null;
+  readonly reason: string;
+  readonly by: string;
+  readonly at: Date;
+}
+
+export interface SignOffRow {
+  readonly id: string;
+  readonly school: string;
+  readonly trainee: string;
+  readonly skill: string;
+  readonly kind: SignOff['kind'];
+  readonly version: number;
+  readonly day: string;
+  readonly note: string;
+  readonly by: string;
+  readonly at: Date;
+  readonly withdrawn_at: Date | null;
+  readonly withdrawn_by: string | null;
+  readonly withdrawn_why: string | null;
+}
+
+/** Makes the demonstrations of a visit what its entries say. */
+export async function replaceDemonstrations(db: Knex, visit: string, rows: readonly DemonstrationRow[]): Promise<void> {
+  await db<DemonstrationRow>('demonstrations').where({ visit }).delete();
+  if (rows.length > 0) await db('demonstrations').insert(rows);
+}
+
+/** Keeps a demonstration; one of the same id stays as it is. */
+export const insertDemonstration = (db: Knex, rows: readonly DemonstrationRow[]) =>
+  db('demonstrations').insert(rows).onConflict('id').ignore();
+
+/** What some trainees have shown, oldest first. */
+export const demonstrationsOf = (db: Knex, school: string, trainees: readonly string[]): Promise<DemonstrationRow[]> =>
+  db<DemonstrationRow>('demonstrations')
+    .where({ school })
+    .whereIn('trainee', trainees)
+    .orderBy([{ column: 'at' }, { column: 'id' }])
+    .select();
+
+export const demonstrationById = (db: Knex, school: string, id: string): Promise<DemonstrationRow | undefined> =>
+  db<DemonstrationRow>('demonstrations').where({ school, id }).first();
+
+/** Confirms a claim that nobody has settled yet. */
+export const confirmClaim = (
+  db: Knex,
+  id: string,
+  word: Pick<DemonstrationRow, 'judged_by' | 'by_lead' | 'level'>,
+): Promise<number> => db('demonstrations').where({ id }).whereNull('judged_by').update(word);
+
+/** Later words on demonstrations of some trainees. */
+export const correctionsOf = (db: Knex, school: string, trainees: readonly string[]): Promise<CorrectionRow[]> =>
+  db('demonstration_corrections')
+    .join('demonstrations', 'demonstrations.id', 'demonstration_corrections.demonstration')
+    .where('demonstration_corrections.school', school)
+    .whereIn('demonstrations.trainee', trainees)
+    .orderBy('demonstration_corrections.at')
+    .select<CorrectionRow[]>('demonstration_corrections.*');
+
+export const insertCorrection = (db: Knex, row: CorrectionRow) =>
+  db('demonstration_corrections').insert(row).onConflict('id').ignore();
+
+export const signOffsOf = (db: Knex, school: string, trainees: readonly string[]): Promise<SignOffRow[]> =>
+  db<SignOffRow>('sign_offs').where({ school }).whereIn('trainee', trainees).orderBy('at').select();
+
+export const signOffById = (db: Knex, school: string, id: string): Promise<SignOffRow | undefined> =>
+  db<SignOffRow>('sign_offs').where({ school, id }).first();
+
+export const insertSignOffs = (
+  db: Knex,
+  rows: readonly Omit<SignOffRow, 'withdrawn_at' | 'withdrawn_by' | 'withdrawn_why'>[],
+) => db('sign_offs').insert(rows).onConflict('id').ignore();
+
+export const updateSignOff = (
+  db: Knex,
+  id: string,
+  change: Pick<SignOffRow, 'withdrawn_at' | 'withdrawn_by' | 'withdrawn_why'>,
+) => db('sign_offs').where({ id }).update(change);
+
+/** How many demonstrations a school has in each skill. */
+export const countsBySkill = async (db: Knex, school: string): Promise<ReadonlyMap<string, number>> => {
+  const rows = await db('demonstrations')
+    .where({ school })
+    .groupBy('skill')
+    .select<{ skill: string; count: number }[]>('skill', db.raw('count(*) as count'));
+  return new Map(rows.map(({ skill, count }) => [skill, Number(count)]));
+};
