@@ -81,6 +81,8 @@ export const VisitFile = z.object({
       note: z.string().nullable(),
       /** Skills without which nobody handles frames of a colony of this temper. */
       barred: list(z.string()),
+      /** Visits in which they had each role. */
+      had: z.partialRecord(z.enum(HIVE_ROLES), z.int()),
     }),
   ),
   /** The checklist: what a skill is shown by, what each level sounds like, and who still has to show it. */

@@ -270,6 +270,8 @@ export const passport = endpoint({
         shownBy: z.string(),
         rule: z.string(),
         asked: Level,
+        /** What each level sounds like, the least first. */
+        sounds: list(z.string()),
         standing: Standing,
         says: z.string(),
         evidence: list(Evidence),
@@ -283,6 +285,7 @@ export const passport = endpoint({
     /** Words that tie a printed passport to the record. */
     checkWords: z.string(),
     gates: list(z.string()),
+    hives: list(z.object({ id: Id, number: z.string() })),
     held: z.int(),
     visits: z.int(),
   }),

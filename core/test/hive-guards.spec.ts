@@ -38,6 +38,7 @@ const facts = (entries: readonly VisitEntry[], more: Partial<GuardFacts> = {}): 
   foodAbove: false,
   robbingSeason: false,
   others: {},
+  barred: { ravi: ['fits the veil and has it checked'] },
   frames: { brood: 11, 'super 1': 10 },
   ...more,
 });
@@ -62,6 +63,14 @@ describe('guards at the open hive', () => {
     expect(ids(lift(1), [smoked])).not.toContain('centre frame first');
     expect(ids(lift(11), [smoked])).not.toContain('centre frame first');
     expect(ids(lift(6), [smoked, lifted(1)])).not.toContain('centre frame first');
+  });
+
+  it('hands frames of a lively colony to one who is not ready only with a reason, other roles freely', () => {
+    const give = (role: 'frames' | 'record', person: string): Deed => ({ do: 'give role', role, person });
+    expect(against(give('frames', 'ravi'), [])).toEqual([['not ready for frames', 'needs a reason']]);
+    expect(guardsOf(give('frames', 'ravi'), facts([]))[0]!.says).toContain('fits the veil');
+    expect(against(give('record', 'ravi'), [])).toEqual([]);
+    expect(against(give('frames', 'salma'), [])).toEqual([]);
   });
 
   it('lets a frame go only where it hangs, and warns of the room that is left below it', () => {

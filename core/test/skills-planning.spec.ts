@@ -64,6 +64,16 @@ describe('the rota', () => {
     expect(roleRota([trainee('ravi', [], true)], national)[0]?.roles.frames).toEqual(['ravi']);
   });
 
+  it('goes by the visits before: who never smoked smokes first, who held most holds last', () => {
+    const earlier = (name: string) => ({
+      ...trainee(name, name === 'ravi' ? ['smoke', 'smoke'] : []),
+      had: name === 'yusuf' ? {} : { smoke: 2, frames: name === 'li' ? 9 : 1 },
+    });
+    const turns = roleRota(group.map(earlier), national);
+    expect(turns[0]?.roles.smoke.concat(turns[0].roles.frames)).toContain('yusuf');
+    expect(turns.slice(0, 2).flatMap(({ roles }) => roles.frames)).not.toContain('li');
+  });
+
   it('gives no frame to one who is barred, however much it is needed, and leaves the frames to the supervisor when all are', () => {
     const some = group.map((name) => trainee(name, ['frames'], false, name !== 'li'));
     const turns = roleRota(some, national);

@@ -138,7 +138,12 @@ describe('a standing', () => {
     expect(standingText(eggs([]), RULE)).toBe('not met: alone 3 times');
     expect(standingText(eggs(three.slice(0, 2)), RULE)).toBe('in progress: alone once more');
     expect(standingText(eggs(three), RULE)).toBe('shown, until 9 May 2027');
-    expect(missingText({ what: 'colonies', have: 1, need: 3 }, RULE)).toBe('2 more colonies');
+    expect(missingText({ what: 'colonies', have: 1, need: 3 }, RULE)).toBe('at 2 more colonies');
+    expect(missingText({ what: 'days', have: 1, need: 2 }, RULE)).toBe('on another day');
+    expect(missingText({ what: 'assessors', have: 0, need: 1 }, RULE)).toBe('');
+    expect(standingText(eggs([shown('2026-05-10', 'helped')]), RULE)).toBe(
+      'in progress: alone 3 more times, on 2 days, at 2 colonies',
+    );
     expect(missingText({ what: 'readings', off: 1.62, allowed: 1 }, RULE)).toBe(
       'hidden readings within 1 eighth, now 1.6 off',
     );

@@ -3,6 +3,8 @@ export interface DemoCourse {
   readonly group: string;
   /** Share of the checklist that its trainees held at the end of last season, 0 to 1. */
   readonly held: number;
+  /** Share of the rest that they had tried, 0 to 1. */
+  readonly tried: number;
   /** Level of help that its trainees have left behind, as a step up from "saw it". */
   readonly ahead: number;
   /** Share of what is held that the lead has signed, 0 to 1. */
@@ -12,9 +14,9 @@ export interface DemoCourse {
 }
 
 export const COURSES: readonly DemoCourse[] = [
-  { group: 'Curlew', held: 0.66, ahead: 2, signed: 0.35, assessors: ['tomasz', 'marit'] },
-  { group: 'Dipper', held: 0.06, ahead: 0, signed: 0, assessors: ['leilani', 'marit'] },
-  { group: 'Lapwing', held: 0.86, ahead: 3, signed: 0.6, assessors: ['ruth', 'marit'] },
+  { group: 'Curlew', held: 0.66, tried: 0.85, ahead: 2, signed: 0.35, assessors: ['tomasz', 'marit'] },
+  { group: 'Dipper', held: 0.06, tried: 0.12, ahead: 0, signed: 0, assessors: ['leilani', 'marit'] },
+  { group: 'Lapwing', held: 0.86, tried: 0.95, ahead: 3, signed: 0.6, assessors: ['ruth', 'marit'] },
 ];
 
 /** Skills that somebody has in spite of the group's share, or has not: what keeps stings away is learnt first. */

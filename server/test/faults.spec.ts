@@ -43,7 +43,7 @@ describe('what cannot be kept is refused in words, and leaves the data as it was
     [
       'somebody of another group',
       () => entry({ kind: 'skill judged', trainee: uuid(), skill: 'finds-eggs', level: 'alone' }),
-      /not belong to this group/,
+      /no trainee of this school/,
     ],
     [
       'a date before the colony',

@@ -89,6 +89,7 @@ describe('from the first tables to those of the season', () => {
       '004-plan-reasons',
       '005-at-the-hive',
       '006-what-a-visit-leaves',
+      '007-skills',
     ]);
   });
 });

@@ -6,6 +6,7 @@ import { type FrameSide, type SideAddress, shows, toward } from './frame-side';
 import { isSuspect } from './marks';
 import { ropinessVerdict } from './measures';
 import type { GuardId } from './guard-ids';
+import type { Role } from './roles';
 import type { VisitRecord } from './record';
 
 /** How far a guard goes: it warns, asks for a reason, or bars the way until something is done. */
@@ -23,6 +24,7 @@ export type Deed =
   | { readonly do: 'lift box'; readonly box: string }
   | { readonly do: 'lift frame'; readonly box: string; readonly frame: number }
   | { readonly do: 'move comb'; readonly move: CombMove; readonly box: string; readonly frame: number }
+  | { readonly do: 'give role'; readonly role: Role; readonly person: string }
   | { readonly do: 'close' };
 
 export interface GuardFacts {
@@ -40,6 +42,8 @@ export interface GuardFacts {
   readonly foodAbove: boolean;
   /** Nothing to gather: they rob. */
   readonly robbingSeason: boolean;
+  /** Skills without which somebody handles no frames here, by person. */
+  readonly barred: Readonly<Record<string, readonly string[]>>;
   /** The other hives of the site by id, from the floor upward. */
   readonly others: Readonly<Record<string, Stack>>;
   /** Frames left to right in the box that is read, and whether combs hang free. */
@@ -97,6 +101,8 @@ function against(deed: Deed, facts: GuardFacts): readonly (Guard | null)[] {
       return lifting(deed, facts);
     case 'move comb':
       return moving(deed, facts);
+    case 'give role':
+      return [notReady(deed, facts)];
     case 'close':
       return closing(facts);
   }
@@ -120,6 +126,17 @@ function opening({ lock, late, record }: GuardFacts): readonly (Guard | null)[] 
       open ? 'Somebody stands there with an open veil.' : 'Nobody has looked at the veils yet.',
     ),
   ];
+}
+
+/** Frames of a lively colony are for those who hold smoke, veil and the signs of upset bees. */
+function notReady({ role, person }: Extract<Deed, { do: 'give role' }>, { barred }: GuardFacts): Guard | null {
+  const missing = barred[person] ?? [];
+  return guard(
+    role === 'frames' && missing.length > 0,
+    'not ready for frames',
+    'needs a reason',
+    `This colony is lively, and not shown yet: ${missing.join('; ')}. Another role first.`,
+  );
 }
 
 /** Smoke is due between boxes: since the box before was opened nobody gave any. */

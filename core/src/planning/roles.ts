@@ -18,6 +18,8 @@ export interface RotaTrainee {
   readonly seated: boolean;
   /** Handles no frames here: what guards against stings is not held yet, and the colony is defensive. */
   readonly barred: boolean;
+  /** Turns had in earlier visits, by role. */
+  readonly had?: Readonly<Partial<Record<Role, number>>>;
 }
 
 export interface RotaHive {
@@ -31,7 +33,7 @@ const SINGLE = ['smoke', 'record', 'clock'] as const;
 
 /**
  * A rota for one visit: the frames in three turns, everybody once at the frames as far as the group allows, and in each role
- * those who still have to show what is shown there. Nobody who is barred holds a frame; where all are, the supervisor does.
+ * those who had it least, and of them those who still have to show what is shown there. Nobody who is barred holds a frame; where all are, the supervisor does.
  *
  * @param trainees 1 to 12; of two who need a role alike the earlier one comes first
  * @param hive frames of the box, and whether one can sit at it
@@ -47,7 +49,11 @@ export function roleRota(
   if (trainees.length === 0) throw new RangeError('a rota needs at least one trainee');
   const { frames } = hive;
   const count = Math.min(3, frames);
-  const had = new Map<string, number>();
+  const had = new Map<string, number>(
+    trainees.flatMap(({ name, had: earlier }) =>
+      ROLES.map((role) => [`${role} ${name}`, earlier?.[role] ?? 0] as const),
+    ),
+  );
   for (const { roles } of before)
     for (const role of ROLES)
       for (const name of roles[role]) had.set(`${role} ${name}`, (had.get(`${role} ${name}`) ?? 0) + 1);

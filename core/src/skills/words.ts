@@ -2,19 +2,12 @@ import { dayAndMonth } from '../units';
 import type { EvidenceRule } from './skill';
 import type { Missing, Standing } from './standing';
 
-const THINGS = {
-  times: ['once more', 'more times'],
-  days: ['on another day', 'more days'],
-  colonies: ['at another colony', 'more colonies'],
-  assessors: ['judged by somebody else', 'more people to judge it'],
-} as const;
-
 /**
  * What is still missing, in words.
  *
  * @param missing one demand of the evidence rule
  * @param rule the rule
- * @returns a part of a sentence
+ * @returns a part of a sentence, nothing where another demand says it already
  * @example missingText({ what: 'times', have: 1, need: 3 }, rule) // 'alone 2 more times'
  */
 export function missingText(missing: Missing, { level }: Pick<EvidenceRule, 'level'>): string {
@@ -27,13 +20,30 @@ export function missingText(missing: Missing, { level }: Pick<EvidenceRule, 'lev
       return missing.why === 'faded'
         ? `faded: ${level} once more`
         : `help was needed twice running: ${level} once more`;
-    default: {
-      const [one, more] = THINGS[missing.what];
+    case 'times': {
       const left = missing.need - missing.have;
-      const text = left === 1 ? one : `${left} ${more}`;
-      return missing.what === 'times' ? `${level} ${text}` : text;
+      return left === 1 ? `${level} once more` : `${level} ${left} more times`;
     }
+    case 'days':
+      return more(missing, 'on', 'day');
+    case 'colonies':
+      return more(missing, 'at', 'colony');
+    case 'assessors':
+      return missing.have > 0 ? 'judged by somebody else' : more(missing, 'judged by', 'person');
   }
+}
+
+const MANY = { day: 'days', colony: 'colonies', person: 'people' } as const;
+
+/** How many others are needed; nothing where the first one is still to come and one is enough. */
+function more(
+  { have, need }: { readonly have: number; readonly need: number },
+  how: string,
+  one: keyof typeof MANY,
+): string {
+  const left = need - have;
+  if (have === 0) return need === 1 ? '' : `${how} ${need} ${MANY[one]}`;
+  return left === 1 ? `${how} another ${one}` : `${how} ${left} more ${MANY[one]}`;
 }
 
 /**
@@ -46,7 +56,8 @@ export function missingText(missing: Missing, { level }: Pick<EvidenceRule, 'lev
  */
 export function standingText({ state, missing, until }: Standing, rule: EvidenceRule): string {
   if (state === 'not met') return `not met: ${rule.level} ${rule.times === 1 ? 'once' : `${rule.times} times`}`;
-  if (missing.length > 0) return `${state}: ${missing.map((each) => missingText(each, rule)).join(', ')}`;
+  const words = missing.map((each) => missingText(each, rule)).filter((text) => text !== '');
+  if (words.length > 0) return `${state}: ${words.join(', ')}`;
   return until === null ? `${state}, for good` : `${state}, until ${dayAndMonth(until)} ${until.slice(0, 4)}`;
 }
 

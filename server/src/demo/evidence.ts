@@ -41,7 +41,7 @@ export async function loadPastEvidence(
     }),
   );
   const rows = told.flatMap(({ trainee, skill, held, luck, place }): DemonstrationRow[] =>
-    shownBefore(skill, held, luck).map((level, turn) => {
+    shownBefore(skill, held, luck, share(place, 7, trainees.indexOf(trainee)) < course.tried).map((level, turn) => {
       const day = addDays(
         LAST_SEASON.from,
         Math.floor(share(place, turn, trainees.indexOf(trainee)) * LAST_SEASON.days),
@@ -90,14 +90,11 @@ export async function loadPastEvidence(
 const assessorOf = ({ assessors }: DemoCourse, turn: number) => assessors[turn % assessors.length]!;
 
 /** Levels of the showings, oldest first: all that the rule asks for, or a try or two on the way there. */
-function shownBefore({ rule }: Skill, held: boolean, luck: number): readonly SkillLevel[] {
+function shownBefore({ rule }: Skill, held: boolean, luck: number, tried: boolean): readonly SkillLevel[] {
   const asked = levelRank(rule.level);
   if (held) {
     const last = luck < 0.12 ? SKILL_LEVELS.length - 1 : asked;
     return Array.from({ length: rule.times + 1 }, (_, at) => SKILL_LEVELS[at === rule.times ? last : asked]!);
   }
-  return Array.from(
-    { length: luck > 0.93 ? 0 : luck > 0.8 ? 1 : 2 },
-    (_, at) => SKILL_LEVELS[Math.min(asked - 1, at)]!,
-  );
+  return Array.from({ length: !tried ? 0 : luck > 0.8 ? 1 : 2 }, (_, at) => SKILL_LEVELS[Math.min(asked - 1, at)]!);
 }

@@ -80,11 +80,15 @@ export const hivesById = (db: Knex, school: string, ids: readonly string[]): Pro
 export const colonyIn = (db: Knex, school: string, hive: string): Promise<ColonyRow | undefined> =>
   db<ColonyRow>('colonies').where({ school, hive }).whereNull('until').orderBy('since', 'desc').first();
 
-/** Hives of a site in the order of their numbers. */
-export async function hivesOf(db: Knex, school: string, site: string): Promise<HiveRow[]> {
-  const rows = await db<HiveRow>('hives').where({ school, site }).select();
+/** All hives of a school in the order of their numbers. */
+export const allHives = async (db: Knex, school: string): Promise<HiveRow[]> => {
+  const rows = await db<HiveRow>('hives').where({ school }).select();
   return rows.sort((a, b) => a.number.localeCompare(b.number, 'en', { numeric: true }));
-}
+};
+
+/** Hives of a site in the order of their numbers. */
+export const hivesOf = async (db: Knex, school: string, site: string): Promise<HiveRow[]> =>
+  (await allHives(db, school)).filter((hive) => hive.site === site);
 
 /** Colonies that live in some hives now. */
 export const coloniesIn = (db: Knex, school: string, hives: readonly string[]): Promise<ColonyRow[]> =>

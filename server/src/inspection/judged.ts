@@ -11,6 +11,7 @@ import { rotaOf } from '../planning/group-sheet';
 import { traineeLimits } from '../planning/plan-store';
 import { checklistOf } from '../skills/checklist-store';
 import { replaceDemonstrations } from '../skills/evidence-store';
+import { rolesPlayed } from '../skills/roles-played';
 import { openSkills, type SchoolStandings, schoolStandings } from '../skills/standings';
 import type { NamedVisit, VisitRow } from './store';
 import { tempersOf } from './visit-facts';
@@ -69,9 +70,10 @@ export async function plannedRota(
 ): Promise<NonNullable<VisitRow['rota']>> {
   const { db } = context;
   const trainees = await traineesOf(db, school, [group]);
-  const [limits, tempers, skills] = await Promise.all([
+  const [limits, tempers, played, skills] = await Promise.all([
     traineeLimits(db, school),
     tempersOf(context, hive, at),
+    rolesPlayed(db, school, [group], at),
     schoolStandings(
       context,
       school,
@@ -79,7 +81,12 @@ export async function plannedRota(
     ),
   ]);
   const ids = new Map(trainees.map(({ id, name }) => [name, id]));
-  const turns = rotaOf({ skills, limits, tempers: new Map([[hive.id, worstOfLate(tempers)]]) }, trainees, hive, []);
+  const turns = rotaOf(
+    { skills, limits, played, tempers: new Map([[hive.id, worstOfLate(tempers)]]) },
+    trainees,
+    hive,
+    [],
+  );
   const idsOf = (names: readonly string[]) => names.map((name) => ids.get(name)!);
   return turns.map(({ fromFrame, toFrame, roles }) => ({
     fromFrame,

@@ -25,6 +25,7 @@ import { Refusal, notFound } from '../problem';
 import { traineeLimits } from '../planning/plan-store';
 import { rotaOf, standingAt } from '../planning/group-sheet';
 import { knownSkills } from '../skills/checklist-store';
+import { NO_ROLES, rolesPlayed } from '../skills/roles-played';
 import { schoolStandings } from '../skills/standings';
 import { forecastInUse } from '../weather/service';
 import { projectQuestions } from './asked';
@@ -279,7 +280,8 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     pressed: false,
     late: facts.late,
   });
-  const [answers, reserve, others] = await Promise.all([
+  const [played, answers, reserve, others] = await Promise.all([
+    rolesPlayed(db, visit.school, [visit.trainee_group], visit.started_at),
     answersAt(db, visit.school, visit.hive, LATEST_ANSWERS),
     reserveOf(db, visit.school),
     hivesOf(db, visit.school, visit.site),
@@ -298,7 +300,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     standing: standingAt(
       hive,
       others,
-      rotaOf({ skills, limits, tempers: new Map([[hive.id, temper]]) }, trainees, hive, []),
+      rotaOf({ skills, limits, played, tempers: new Map([[hive.id, temper]]) }, trainees, hive, []),
     ),
     visit: shownVisit(visit),
     combs: combsListed(found),
@@ -327,6 +329,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
       name,
       seated: limits.get(trainee)?.seated ?? false,
       note: accommodation(limits.get(trainee)),
+      had: (played.get(trainee) ?? NO_ROLES).had,
       barred: gateSkills(skills.checklist, skills.standing, trainee, temper).map((skill) => skill.name),
     })),
     skills: listedSkills(skills, ids),

@@ -14,7 +14,7 @@ export async function erasePerson(trx: Knex, school: string, person: string, at:
       emergency_note: null,
       erased_at: at,
     });
-  await trx('web_sessions').whereRaw("json_value(sess, '$.actor.id') = ?", [person]).delete();
+  await trx('web_sessions').where('sess', 'like', `%${person}%`).delete();
   await trx('group_members').where({ person }).delete();
   await trx('planning_terms').where({ school, owner: person }).delete();
   await trx('messages').where({ person }).delete();

@@ -21,6 +21,7 @@ import { type ColonyRead, readColony } from '../inspection/colony-read';
 import { type VisitRow, visitBefore } from '../inspection/store';
 import type { HousePractice } from '../people/practice';
 import type { traineesOf } from '../people/store';
+import type { RolesPlayed } from '../skills/roles-played';
 import { openSkills, type SchoolStandings } from '../skills/standings';
 import type { NamedSessionGroup } from './store';
 
@@ -39,6 +40,8 @@ export interface SheetFacts {
   readonly visits: readonly VisitRow[];
   readonly trainees: Awaited<ReturnType<typeof traineesOf>>;
   readonly skills: SchoolStandings;
+  /** Turns that everybody had in earlier visits. */
+  readonly played: ReadonlyMap<string, RolesPlayed>;
   /** What single trainees may lift, and who works sitting. */
   readonly limits: ReadonlyMap<string, TraineeTerms>;
 }
@@ -97,7 +100,7 @@ export async function groupSheet(
 
 /** The rota of a group at a hive, going on from the hives that it opened before; none for a group without trainees. */
 export function rotaOf(
-  facts: Pick<SheetFacts, 'skills' | 'limits'> & { readonly tempers: ReadonlyMap<string, number | null> },
+  facts: Pick<SheetFacts, 'skills' | 'limits' | 'played'> & { readonly tempers: ReadonlyMap<string, number | null> },
   trainees: SheetFacts['trainees'],
   hive: Pick<HiveRow, 'id' | 'stack' | 'type'>,
   earlier: readonly Pick<HiveRow, 'id' | 'stack' | 'type'>[],
@@ -109,6 +112,7 @@ export function rotaOf(
     name,
     open: checklist.skills.filter((skill) => isOpen(standing(id, skill.id))).map(({ role }) => role),
     seated: facts.limits.get(id)?.seated ?? false,
+    had: facts.played.get(id)?.had ?? {},
   }));
   const barred = (trainee: string, temper: number | null) =>
     gateSkills(checklist, standing, trainee, temper).length > 0;

@@ -6,6 +6,7 @@ import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
 import { hivesById, type HiveRow, type SiteRow, sitesOf } from '../equipment/store';
 import { groupsOf, practiceOf, traineesOf } from '../people/store';
+import { type RolesPlayed, rolesPlayed } from '../skills/roles-played';
 import { type SchoolStandings, schoolStandings } from '../skills/standings';
 import { forecastInUse } from '../weather/service';
 import { rotaOf } from './group-sheet';
@@ -37,7 +38,7 @@ export async function mySessions(context: Context, actor: Actor): Promise<Output
   const trainees = await traineesOf(db, actor.school, [
     ...new Set(mine.flatMap((all) => all.map((row) => row.trainee_group))),
   ]);
-  const [hives, limits, skills] = await Promise.all([
+  const [hives, limits, skills, played] = await Promise.all([
     hivesById(db, actor.school, [...new Set(mine.flatMap((all) => all.map(({ hive }) => hive)))]),
     traineeLimits(db, actor.school),
     schoolStandings(
@@ -45,11 +46,12 @@ export async function mySessions(context: Context, actor: Actor): Promise<Output
       actor.school,
       trainees.map(({ id }) => id),
     ),
+    rolesPlayed(db, actor.school, [...new Set(trainees.map(({ group }) => group))]),
   ]);
   const season = await planningSeason(context, actor.school);
   const seen = new Map(season.problem.hives.map(({ id, skills }) => [id, skills]));
   const tempers = new Map(season.problem.hives.map(({ id, temper }) => [id, temper]));
-  const facts: Facts = { actor, trainees, hives, limits, seen, tempers, skills };
+  const facts: Facts = { actor, trainees, hives, limits, seen, tempers, skills, played };
   const chances = new Map<string, (from: Date, to: Date) => number | null>();
   for (const site of new Set(coming.map((session) => session.site))) {
     const place = sites.get(site)!;
@@ -91,6 +93,7 @@ interface Facts {
   readonly hives: readonly HiveRow[];
   readonly limits: Awaited<ReturnType<typeof traineeLimits>>;
   readonly skills: SchoolStandings;
+  readonly played: ReadonlyMap<string, RolesPlayed>;
   readonly tempers: ReadonlyMap<string, number>;
   /** Chance of each skill at each hive. */
   readonly seen: ReadonlyMap<string, Readonly<Record<string, number>>>;

@@ -11,6 +11,7 @@ import { type SiteRow, hivesById, hivesOf, siteById } from '../equipment/store';
 import { visitMoods, visitsOfSession } from '../inspection/store';
 import { groupsOf, practiceOf, traineesOf } from '../people/store';
 import { notFound } from '../problem';
+import { rolesPlayed } from '../skills/roles-played';
 import { schoolStandings } from '../skills/standings';
 import { forecastInUse } from '../weather/service';
 import { type SheetFacts, groupSheet } from './group-sheet';
@@ -132,7 +133,7 @@ async function sheetFacts(
     groups.map((group) => group.trainee_group),
   );
   const dayStart = new Date(hourAt(site.zone, date, 0));
-  const [hives, siteHives, followUps, moods, visits, limits, skills] = await Promise.all([
+  const [hives, siteHives, followUps, moods, visits, limits, skills, played] = await Promise.all([
     hivesById(db, actor.school, hiveIds),
     hivesOf(db, actor.school, site.id),
     openFollowUps(db, actor.school, hiveIds),
@@ -143,6 +144,12 @@ async function sheetFacts(
       context,
       actor.school,
       trainees.map((trainee) => trainee.id),
+    ),
+    rolesPlayed(
+      db,
+      actor.school,
+      groups.map((group) => group.trainee_group),
+      session.starts_at,
     ),
   ]);
   return {
@@ -158,6 +165,7 @@ async function sheetFacts(
     visits,
     trainees,
     skills,
+    played,
     limits,
   };
 }

@@ -9,7 +9,7 @@ import { groupsLedBy } from '../planning/store';
 import { termsOf, traineeGroups } from '../planning/plan-store';
 import { siteOf, siteSeason } from '../season/site-season';
 import { traineesOf } from '../people/store';
-import { NO_ROLES, rolesPlayed } from './roles-played';
+import { NO_ROLES, type RolesPlayed, rolesPlayed } from './roles-played';
 import { schoolStandings } from './standings';
 
 type Matrix = Output<(typeof endpoints)['traineeMatrix']>;
@@ -65,7 +65,7 @@ export async function traineeMatrix(context: Context, actor: Actor): Promise<Mat
             id,
             name,
             standings: checklist.skills.map((skill) => cell(id, skill.id)),
-            ...(played.get(id) ?? NO_ROLES),
+            ...turnsOf(played.get(id) ?? NO_ROLES),
           })),
       };
     }),
@@ -82,3 +82,5 @@ export async function traineeMatrix(context: Context, actor: Actor): Promise<Mat
     })),
   };
 }
+
+const turnsOf = ({ visits, had }: RolesPlayed) => ({ visits, held: had.frames, smoked: had.smoke });

@@ -1,10 +1,11 @@
 import type { Output, endpoints } from '@brave-comb/contract';
-import { gateSkills, isOpen, ruleText, skillOf, standingText } from '@brave-comb/core/skills';
+import { SKILL_LEVELS } from '@brave-comb/core/inspection';
+import { gateSkills, isOpen, levelSays, ruleText, skillOf, standingText } from '@brave-comb/core/skills';
 import { roundTo } from '@brave-comb/core/units';
 import type { Knex } from 'knex';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
-import { type HiveRow, hivesById } from '../equipment/store';
+import { allHives, type HiveRow, hivesById } from '../equipment/store';
 import { groupsLedFor } from '../planning/store';
 import { groupsOf, peopleOf } from '../people/store';
 import { weatherDays } from '../weather/store';
@@ -48,6 +49,7 @@ export async function passport(context: Context, actor: Actor, trainee: string):
       shownBy: skill.shownBy,
       rule: ruleText(skill.rule),
       asked: skill.rule.level,
+      sounds: SKILL_LEVELS.map((level) => levelSays(skill, level)),
       standing: where,
       says: standingText(where, skill.rule),
       evidence: evidence.filter((each) => ids.has(each.skill)),
@@ -72,7 +74,7 @@ export async function passport(context: Context, actor: Actor, trainee: string):
         .map((need) => skillOf(checklist, need)?.name ?? need),
     };
   });
-  const { visits, held } = played.get(trainee) ?? NO_ROLES;
+  const { visits, had } = played.get(trainee) ?? NO_ROLES;
   return {
     trainee: { id: person.id, name: person.name },
     school: actor.schoolName,
@@ -90,7 +92,8 @@ export async function passport(context: Context, actor: Actor, trainee: string):
       ...rows.signOffs.map(({ id, withdrawn_at }) => `${id} ${withdrawn_at ? 'withdrawn' : ''}`),
     ]),
     gates: gateSkills(checklist, standing, trainee, ANY_TEMPER).map(({ name }) => name),
-    held,
+    hives: (await allHives(db, actor.school)).map(({ id, number }) => ({ id, number })),
+    held: had.frames,
     visits,
   };
 }

@@ -158,6 +158,18 @@ export const routes: Routes = [
         loadComponent: () => import('./inspection/visit-list').then((m) => m.VisitList),
       },
       {
+        path: 'trainees',
+        title: 'Trainees – Brave Comb',
+        data: { place: 'Trainees', view: 'Matrix', strip: 'compact' },
+        loadComponent: () => import('./skills/trainees').then((m) => m.TraineesScreen),
+      },
+      {
+        path: 'trainees/:trainee',
+        title: 'Passport – Brave Comb',
+        data: { place: 'Trainees', view: 'Passport', strip: 'none' },
+        loadComponent: () => import('./skills/passport').then((m) => m.PassportScreen),
+      },
+      {
         path: 'afterwards/:visit',
         title: 'Visit review – Brave Comb',
         data: { place: 'Afterwards', strip: 'compact' },

@@ -13,8 +13,8 @@ import { show } from './show';
 const id = (number: number) => `01a20000-0000-7000-8000-00000000000${number}`;
 const VISIT = id(0);
 export const TRAINEES = [
-  { id: id(1), name: 'Salma', seated: false, note: null },
-  { id: id(2), name: 'Piotr', seated: false, note: 'lifts up to 10 kg' },
+  { id: id(1), name: 'Salma', seated: false, note: null, barred: [], had: {} },
+  { id: id(2), name: 'Piotr', seated: false, note: 'lifts up to 10 kg', barred: [], had: {} },
 ];
 
 const STACK = [
@@ -65,7 +65,26 @@ export const FILE = {
   robbingSeason: false,
   lifting: [],
   trainees: TRAINEES,
-  skills: [],
+  skills: [
+    {
+      id: 'finds-eggs',
+      name: 'finds eggs',
+      phase: 'read',
+      role: 'frames',
+      shownBy: 'points at them',
+      says: ['Saw it.', 'Was helped.', 'Needed a word.', 'Found them alone.', 'Can teach it.'],
+      open: [id(1)],
+    },
+    {
+      id: 'lifts-straight',
+      name: 'lifts straight up, slow',
+      phase: 'handle',
+      role: 'frames',
+      shownBy: 'no bee rolled',
+      says: [],
+      open: [],
+    },
+  ],
   weather: null,
   limits: { openMinutes: 25, because: [], broodMinutes: 5 },
   answers: [],

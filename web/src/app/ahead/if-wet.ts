@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { PlanReasons } from '@brave-comb/contract';
-import { skillOf } from '@brave-comb/core/skills';
 import { dayOf, timeOf } from '../shell/format';
 
 /** What is done when the weather does not come. */
@@ -13,7 +12,7 @@ import { dayOf, timeOf } from '../shell/format';
         <li>{{ line }}</li>
       }
       @for (work of wet().indoors; track work.skill) {
-        <li><b>Under a roof:</b> {{ nameOf(work.skill) }}. {{ work.how }}</li>
+        <li><b>Under a roof:</b> {{ work.name ?? work.skill }}. {{ work.how }}</li>
       }
     </ul>
   `,
@@ -49,8 +48,4 @@ export class IfWet {
       ...staff.map(({ startsAt, hive }) => `Hive ${hive} cannot wait: staff open it ${when(startsAt)}.`),
     ];
   });
-
-  protected nameOf(skill: string): string {
-    return skillOf(skill)?.name ?? skill;
-  }
 }

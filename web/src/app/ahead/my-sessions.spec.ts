@@ -22,7 +22,7 @@ const session = (jobs: MySession['hives'][number]['jobs']): MySession => ({
   ifWet: {
     reserve: { startsAt: '2026-05-19T12:00:00Z', supervisor: 'Marit Aune', hives: ['4'] },
     staff: [{ startsAt: '2026-05-18T12:00:00Z', hive: '6' }],
-    indoors: [{ skill: 'ages-larvae', how: 'Pictures of larvae: say the days.' }],
+    indoors: [{ skill: 'ages-larvae', name: 'ages larvae', how: 'Pictures of larvae: say the days.' }],
   },
 });
 

@@ -74,9 +74,9 @@ const SKILL_BY_STEP: Readonly<Record<StepId, string>> = {
   supers: 'lifts-box',
   'first frame': 'outermost-first',
   frames: 'lifts-straight',
-  again: 'suspect-lids',
+  again: 'second-look',
   'sum up': 'sums-up',
-  close: 'keeps-order',
+  close: 'closes-complete',
   entrance: 'knows-enough',
 };
 

@@ -23,6 +23,7 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { dateText, dayOf } from '../shell/format';
 import { CombPortrait } from '../inspection/comb-portrait';
 import { StandingMap } from '../ahead/standing-map';
+import { HiveCards } from './cards/hive-cards';
 import { Choice } from './choice';
 import { HiveRoles } from './hive-roles';
 
@@ -174,7 +175,7 @@ const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
             <dt>{{ jobs.words[role] }}</dt>
             <dd class="row">
               @for (name of jobs.now()[role]; track name) {
-                <button type="button" class="big" (click)="jobs.next(name, role)">{{ name }}</button>
+                <button type="button" class="big" (click)="handOn(name, role)">{{ name }}</button>
               } @empty {
                 nobody
               }
@@ -278,6 +279,7 @@ export class BeforePanel {
   protected readonly smokeless = computed(
     () => this.ok('smoker fuel', null) === false || this.ok('lighter', null) === false,
   );
+  private readonly cards = inject(HiveCards);
   protected readonly guards = computed(() => guardsLeft(guardsOf({ do: 'open' }, this.facts()), this.record()));
   protected readonly cautions = computed(() => this.file()?.cautions ?? []);
   protected readonly notes = computed(() => this.file()?.trainees.filter(({ note }) => note !== null) ?? []);
@@ -325,5 +327,14 @@ export class BeforePanel {
 
   protected deep(depth: VisitDepth): void {
     this.desk.enter({ kind: 'depth chosen', depth });
+  }
+
+  /** Hands somebody the next job; what stands against it asks for a reason. */
+  protected handOn(name: string, role: Role): void {
+    const against = this.jobs.next(name, role);
+    if (against.length > 0)
+      this.cards
+        .guards(`Frames to ${name}`, against, 'Hand them over all the same')
+        .subscribe((reason) => this.jobs.next(name, role, reason));
   }
 }

@@ -1,6 +1,6 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { HIVE_TYPES } from '@brave-comb/core/equipment';
-import { ROLES, type Role, rolesNow } from '@brave-comb/core/inspection';
+import { type Guard, ROLES, type Role, guardsOf, rolesNow } from '@brave-comb/core/inspection';
 import { roleRota } from '@brave-comb/core/planning';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
@@ -16,6 +16,7 @@ export class HiveRoles {
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   private readonly box = this.store.selectSignal(inspectionFeature.selectNestBox);
+  private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
   private readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
 
   readonly words: Readonly<Record<Role, string>> = {
@@ -30,10 +31,12 @@ export class HiveRoles {
     const file = this.file();
     const box = this.box();
     if (!file || !box || file.trainees.length === 0) return [];
-    const people = file.trainees.map(({ id, name, seated }) => ({
+    const people = file.trainees.map(({ id, name, seated, barred, had }) => ({
       name,
-      open: file.skills.filter((skill) => skill.open.includes(id)).map((skill) => skill.id),
+      open: file.skills.filter((skill) => skill.open.includes(id)).map(({ role }) => role),
       seated,
+      barred: barred.length > 0,
+      had,
     }));
     return roleRota(people, { frames: box.frames, horizontal: HIVE_TYPES[file.hiveType].horizontal });
   });
@@ -57,10 +60,20 @@ export class HiveRoles {
     return this.file()?.trainees.find((each) => each.name === name)?.id ?? null;
   }
 
-  /** Gives somebody the job after the one they have. */
-  next(name: string, role: Role): void {
+  /**
+   * Gives somebody the job after the one they have. Frames of a lively colony go to one who is not ready only with a reason.
+   *
+   * @returns what stands against it; the job is given when nothing does or a reason came
+   */
+  next(name: string, role: Role, reason = ''): readonly Guard[] {
     const person = this.idOf(name);
     const next = ROLES[(ROLES.indexOf(role) + 1) % ROLES.length]!;
-    if (person) this.desk.enter({ kind: 'role given', role: next, person });
+    if (!person) return [];
+    const against = guardsOf({ do: 'give role', role: next, person }, this.facts());
+    if (against.length > 0 && reason === '') return against;
+    for (const { id } of against)
+      this.desk.enter({ kind: 'guard overridden', guard: id, reason: `${name}: ${reason}` });
+    this.desk.enter({ kind: 'role given', role: next, person });
+    return [];
   }
 }

@@ -1,5 +1,13 @@
 import type { ComponentFixture } from '@angular/core/testing';
-import { estimateColony, openingScript, parseSide, recordOf, seenEnough } from '@brave-comb/core/inspection';
+import {
+  type EntryBody,
+  type VisitEntry,
+  estimateColony,
+  openingScript,
+  parseSide,
+  recordOf,
+  seenEnough,
+} from '@brave-comb/core/inspection';
 import { elementOf, show } from '../../testing/show';
 import { EighthsBar } from './eighths-bar';
 import { LetterPad } from './letter-pad';
@@ -131,12 +139,22 @@ describe('the step list', () => {
 });
 
 describe('judging a skill', () => {
+  const entryOf = (body: EntryBody): VisitEntry => ({ id: 'e1', at: '2026-05-14T12:00:00Z', by: 'ruth', body });
   const file = {
     trainees: [
       { id: 'salma', name: 'Salma' },
       { id: 'jun', name: 'Jun' },
     ],
-    skills: [{ id: 'finds-eggs', name: 'finds eggs', open: ['salma'] }],
+    skills: [
+      {
+        id: 'finds-eggs',
+        name: 'finds eggs',
+        shownBy: 'points at them',
+        says: ['Saw one.', 'Was helped.', 'Needed a word.', 'Found them alone.', 'Can teach it.'],
+        open: ['salma'],
+      },
+      { id: 'sums-up', name: 'sums up', shownBy: 'heard', says: [], open: [] },
+    ],
   };
   const suggested = { trainee: 'salma', skill: 'finds-eggs' };
 
@@ -148,6 +166,24 @@ describe('judging a skill', () => {
       .find((each) => each.textContent.includes('alone'))
       ?.click();
     expect(judged).toEqual([{ trainee: 'salma', skill: 'finds-eggs', level: 'alone' }]);
+  });
+
+  it('says what the skill is shown by, and what the level that was tapped sounds like', async () => {
+    const fixture = await show(SkillJudge, { file, record: recordOf([]), suggested });
+    expect(text(fixture)).toContain('points at them');
+    const judged = entryOf({ kind: 'skill judged', trainee: 'salma', skill: 'finds-eggs', level: 'alone' });
+    fixture.componentRef.setInput('record', recordOf([judged]));
+    await fixture.whenStable();
+    expect(text(fixture)).toContain('Found them alone.');
+  });
+
+  it('takes the first skill where the list has none of the suggested id', async () => {
+    const fixture = await show(SkillJudge, {
+      file,
+      record: recordOf([]),
+      suggested: { trainee: 'salma', skill: 'gone' },
+    });
+    expect(of(fixture).querySelectorAll('select')[1]?.value).toBe('finds-eggs');
   });
 
   it('keeps a choice made by hand when the same suggestion comes again', async () => {

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, outp
 import { MatIcon } from '@angular/material/icon';
 import type { VisitFile } from '@brave-comb/contract';
 import { SKILL_LEVELS, type SkillLevel, type VisitRecord } from '@brave-comb/core/inspection';
-import { CHECKLIST } from '@brave-comb/core/skills';
 import { LevelGlyph } from '../skills/level-glyph';
 
 /** Judges one skill of one trainee: who, what, how much help it took. */
@@ -45,6 +44,7 @@ import { LevelGlyph } from '../skills/level-glyph';
         </button>
       }
     </div>
+    <p class="says">{{ says() }}</p>
   `,
   styleUrl: './skill-judge.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -69,17 +69,22 @@ export class SkillJudge {
   };
   // Computed first, so that a choice made by hand stands until the suggestion itself changes.
   private readonly suggestedTrainee = computed(() => this.suggested().trainee ?? this.file().trainees[0]?.id ?? '');
-  private readonly suggestedSkill = computed(() => this.suggested().skill);
+  private readonly suggestedSkill = computed(() => {
+    const { skills } = this.file();
+    const { skill } = this.suggested();
+    return (skills.find(({ id }) => id === skill) ?? skills[0])?.id ?? '';
+  });
   protected readonly trainee = linkedSignal(() => this.suggestedTrainee());
   protected readonly skill = linkedSignal(() => this.suggestedSkill());
   protected readonly name = computed(() => this.file().trainees.find((each) => each.id === this.trainee())?.name ?? '');
-  protected readonly skills = computed(() => {
-    const open = new Set(
-      this.file()
-        .skills.filter((each) => each.open.includes(this.trainee()))
-        .map((each) => each.id),
-    );
-    return CHECKLIST.map((skill) => ({ ...skill, open: open.has(skill.id) }));
+  protected readonly skills = computed(() =>
+    this.file().skills.map((skill) => ({ ...skill, open: skill.open.includes(this.trainee()) })),
+  );
+  /** What the level that was tapped sounds like, or what the skill is shown by. */
+  protected readonly says = computed(() => {
+    const skill = this.skills().find(({ id }) => id === this.skill());
+    const level = this.judged();
+    return (level === null ? skill?.shownBy : skill?.says[SKILL_LEVELS.indexOf(level)]) ?? '';
   });
   protected readonly judged = computed(
     () =>

@@ -285,6 +285,7 @@ export const inspectionFeature = createFeature({
         suspicion: file?.suspicion ?? null,
         late: file?.late ?? false,
         robbingSeason: file?.robbingSeason ?? false,
+        barred: Object.fromEntries(file?.trainees.map(({ id, barred }) => [id, barred]) ?? []),
         others: Object.fromEntries(file?.neighbours.map((hive) => [hive.id, hive.stack]) ?? []),
         foodAbove: stack.some(({ kind }) => kind === 'feeder'),
         frames: Object.fromEntries(stack.filter(isBox).map(({ id, frames }) => [id, frames])),

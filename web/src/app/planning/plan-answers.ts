@@ -69,7 +69,7 @@ function answer(model: PlanModel, question: Exclude<Question, { about: 'problem'
     case 'troubles':
       return troublesOf(problem, question.plan);
     case 'wet day':
-      return wetDayOf(problem, question.plan, question.session);
+      return wetDayOf(problem, question.plan, question.session, question.ways);
     case 'comparison':
       return comparison(model, question);
     case 'step':

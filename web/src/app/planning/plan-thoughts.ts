@@ -1,5 +1,6 @@
 import type {
   Assignments,
+  IndoorWays,
   Marginal,
   OpeningReason,
   PlanItem,
@@ -39,7 +40,12 @@ export type Question =
   | { readonly about: 'cells'; readonly plan: Assignments; readonly item: PlanItem }
   | { readonly about: 'price'; readonly plan: Assignments; readonly item: PlanItem; readonly lock: PlanLock }
   | { readonly about: 'force'; readonly plan: Assignments; readonly item: PlanItem | null; readonly lock: PlanLock }
-  | { readonly about: 'wet day'; readonly plan: Assignments; readonly session: PlannedSession }
+  | {
+      readonly about: 'wet day';
+      readonly plan: Assignments;
+      readonly session: PlannedSession;
+      readonly ways: IndoorWays;
+    }
   | { readonly about: 'not placed'; readonly plan: Assignments }
   | { readonly about: 'reasons'; readonly plan: Assignments }
   | { readonly about: 'troubles'; readonly plan: Assignments }

@@ -203,7 +203,7 @@ const BOARD = {
     { id: 'leilani', name: 'Leilani Kealoha', senior: true },
   ],
   hives: [hive('h4', '4'), hive('h2', '2'), hive('h7', '7'), hive('h12', '12'), hive('h10', '10')],
-  skills: [{ id: 'finds-eggs', name: 'finds eggs' }],
+  skills: [{ id: 'finds-eggs', name: 'finds eggs', indoors: 'Find every egg.' }],
   away: { 'curlew sun': 'exam' },
   closed: [],
   problem,

@@ -67,6 +67,10 @@ export class Planner {
   private readonly grid = viewChild(PlanGrid);
   protected readonly watched = this.desk.watch('planBoard', () => ({}));
   protected readonly board = this.watched.data;
+  /** How skills are practised without bees. */
+  private readonly ways = computed(() =>
+    Object.fromEntries(this.board()?.skills.flatMap(({ id, indoors }) => (indoors ? [[id, indoors]] : [])) ?? []),
+  );
   private readonly told = this.store.selectSignal(planJobFeature.selectJob);
   protected readonly fault = this.store.selectSignal(planJobFeature.selectFault);
   protected readonly drafts = this.store.selectSignal(planJobFeature.selectDrafts);
@@ -263,7 +267,9 @@ export class Planner {
       this.wet.set(null);
       const session = item?.kind === 'hive' && plan !== null ? sessionAt(plan, item) : undefined;
       if (!plan || !session) return;
-      void this.thinker.askLatest({ about: 'wet day', plan, session }).then((answer) => answer && this.wet.set(answer));
+      void this.thinker
+        .askLatest({ about: 'wet day', plan, session, ways: untracked(this.ways) })
+        .then((answer) => answer && this.wet.set(answer));
     });
     effect(() => {
       const [plan, other] = [this.plan(), this.otherPlan()];

@@ -25,6 +25,9 @@ export type ViewName =
   | 'combLedger'
   | 'yardBook'
   | 'predictions'
+  | 'traineeMatrix'
+  | 'passport'
+  | 'checklist'
   | 'nextHives';
 export type ViewData<V extends ViewName> = Output<(typeof endpoints)[V]>;
 

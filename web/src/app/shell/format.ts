@@ -35,3 +35,7 @@ export const spanText = (minutes: number): string => {
 
 /** A number to one decimal, without a tail of zeros. */
 export const decimal = (value: number, digits = 1): string => `${Number(value.toFixed(digits))}`;
+
+/** Day and month, with the year where it is not this one: `12 Jul 25`. */
+export const dayIn = (date: string, today: string): string =>
+  DateTime.fromISO(date, { zone: 'utc' }).toFormat(date.slice(0, 4) === today.slice(0, 4) ? 'd LLL' : 'd LLL yy');

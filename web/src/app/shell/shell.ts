@@ -58,6 +58,14 @@ const PLACES: readonly (View & { readonly views: readonly View[] })[] = [
       { name: 'Predictions', link: '/afterwards/predictions' },
     ],
   },
+  {
+    name: 'Trainees',
+    link: '/trainees',
+    views: [
+      { name: 'Matrix', link: '/trainees', roles: STAFF },
+      { name: 'Passport', link: '/trainees/me', roles: ['trainee'] },
+    ],
+  },
 ];
 
 const NOWHERE: Record<string, unknown> = {};
@@ -89,10 +97,10 @@ export class Shell {
   protected readonly sheet = this.store.selectSignal(planningFeature.selectSheet);
 
   protected readonly places = computed(() =>
-    PLACES.filter((place) => this.isFor(place)).map((place) => ({
-      ...place,
-      views: place.views.filter((view) => this.isFor(view)),
-    })),
+    PLACES.filter((place) => this.isFor(place)).map((place) => {
+      const views = place.views.filter((view) => this.isFor(view));
+      return { ...place, link: views[0]?.link ?? place.link, views };
+    }),
   );
   protected readonly here = toSignal(
     this.router.events.pipe(

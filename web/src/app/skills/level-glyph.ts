@@ -1,20 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
+import type { SkillLevel } from '@brave-comb/core/inspection';
+import { levelPath } from './level-path';
 
-const STROKES = ['M1.5 5h21', 'M5.5 5v15.5', 'M18.5 5v15.5', 'M4 20h16'] as const;
-
-/** How much help a skill took, as a frame being put together: bar saw it, one side helped, two sides with a word, closed alone, filled can teach. */
+/** How much help a skill took, as a frame being put together: a dot for not yet, filled for can teach, dashed for fading. */
 @Component({
   selector: 'bc-level-glyph',
   template: `
     <svg viewBox="0 0 24 24" aria-hidden="true" fill="none" stroke="currentColor" stroke-width="3">
-      @if (rank() < 0) {
+      @if (level() === null) {
         <circle cx="12" cy="12" r="1.700" fill="currentColor" stroke="none" />
+      } @else {
+        <path [attr.d]="path()" [attr.stroke-dasharray]="fading() ? '3 2.6' : null" />
       }
-      @for (stroke of strokes(); track stroke) {
-        <path [attr.d]="stroke" />
-      }
-      @if (rank() === 4) {
+      @if (level() === 'can teach' && !fading()) {
         <rect x="5.5" y="5" width="13" height="15" fill="currentColor" stroke="none" />
       }
     </svg>
@@ -30,9 +28,6 @@ const STROKES = ['M1.5 5h21', 'M5.5 5v15.5', 'M18.5 5v15.5', 'M4 20h16'] as cons
 })
 export class LevelGlyph {
   readonly level = input.required<SkillLevel | null>();
-  protected readonly rank = computed(() => {
-    const level = this.level();
-    return level === null ? -1 : SKILL_LEVELS.indexOf(level);
-  });
-  protected readonly strokes = computed(() => STROKES.slice(0, Math.min(4, this.rank() + 1)));
+  readonly fading = input(false);
+  protected readonly path = computed(() => levelPath(this.level()));
 }

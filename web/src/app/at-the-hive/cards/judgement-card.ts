@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
-import { CHECKLIST, skillOf } from '@brave-comb/core/skills';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
@@ -45,6 +44,7 @@ export class JudgementCard {
   private readonly desk = inject(VisitDesk);
   private readonly dialog = inject(MatDialogRef<JudgementCard>);
   private readonly jobs = inject(HiveRoles);
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   protected readonly prompts = PROMPTS;
 
@@ -54,7 +54,7 @@ export class JudgementCard {
     Object.fromEntries(
       this.judgements().map(({ id, trainee, skill, level }) => [
         id,
-        `${this.jobs.names()[trainee] ?? 'somebody'}, ${(skillOf(skill) ?? CHECKLIST[0]!).name}: ${level}`,
+        `${this.jobs.names()[trainee] ?? 'somebody'}, ${this.file()?.skills.find((each) => each.id === skill)?.name ?? skill}: ${level}`,
       ]),
     ),
   );

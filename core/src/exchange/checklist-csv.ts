@@ -1,0 +1,185 @@
+import Papa from 'papaparse';
+import { ROLES, SKILL_LEVELS } from '../inspection';
+import { PHASES } from '../season';
+import { COLONY_THINGS, type Skill, SKILL_PHASES, SKILL_RISKS } from '../skills';
+import type { BadLine } from './weather-csv';
+
+/** Parts of a list within one cell. */
+const APART = ' | ';
+const split = (cell: string): readonly string[] =>
+  cell
+    .split('|')
+    .map((part) => part.trim())
+    .filter((part) => part !== '');
+
+/** Columns of a checklist's file; only `id`, `name` and `phase` must be there. */
+export const CHECKLIST_COLUMNS = [
+  'id',
+  'name',
+  'phase',
+  'shown by',
+  'faults',
+  'needs',
+  'season',
+  'colony',
+  'gear',
+  'role',
+  'risk',
+  'gate',
+  'indoors',
+  'level',
+  'times',
+  'days',
+  'colonies',
+  'assessors',
+  'lead',
+  'months',
+  'from practice',
+  'within',
+  'from',
+  ...SKILL_LEVELS.map((level) => `sounds like: ${level}` as const),
+] as const;
+type Column = (typeof CHECKLIST_COLUMNS)[number];
+type Row = Readonly<Record<Column, string>>;
+
+/**
+ * A checklist as a table for a spreadsheet, one skill a line.
+ *
+ * @param skills skills in their order
+ * @returns text with a head; what is a list in a cell is parted by `|`
+ */
+export function checklistCsv(skills: readonly Skill[]): string {
+  const rows = skills.map((skill): Row => {
+    const { rule, levels } = skill;
+    const sounds = Object.fromEntries(SKILL_LEVELS.map((level) => [`sounds like: ${level}`, levels[level] ?? '']));
+    return {
+      id: skill.id,
+      name: skill.name,
+      phase: skill.phase,
+      'shown by': skill.shownBy,
+      faults: skill.faults.join(APART),
+      needs: skill.needs.join(APART),
+      season: skill.season === null ? 'any' : skill.season.join(APART),
+      colony: skill.colony.join(APART),
+      gear: skill.gear.join(APART),
+      role: skill.role,
+      risk: skill.risk ?? '',
+      gate: skill.gate ? 'yes' : 'no',
+      indoors: skill.indoors ?? '',
+      level: rule.level,
+      times: `${rule.times}`,
+      days: `${rule.days}`,
+      colonies: `${rule.colonies}`,
+      assessors: `${rule.assessors}`,
+      lead: rule.lead ? 'yes' : 'no',
+      months: rule.months === null ? 'for good' : `${rule.months}`,
+      'from practice': `${rule.indoors}`,
+      within: rule.within === null ? '' : `${rule.within}`,
+      from: skill.from.join(APART),
+      ...(sounds as Readonly<Record<Extract<Column, `sounds like: ${string}`>, string>>),
+    };
+  });
+  return Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true, columns: [...CHECKLIST_COLUMNS] });
+}
+
+/**
+ * Reads a checklist from a table. Lines that cannot be read are told with what to do; the others are kept.
+ *
+ * @param text the file's text; comma, semicolon or tab
+ * @returns skills in their order, and the lines that were left out
+ * @throws RangeError when the head lacks a needed column or there is no line
+ * @example readChecklistCsv('id,name,phase\nfinds-eggs,finds eggs,read').skills[0].rule.times // 1
+ */
+export function readChecklistCsv(text: string): {
+  readonly skills: readonly Skill[];
+  readonly bad: readonly BadLine[];
+} {
+  const { data, meta } = Papa.parse<Partial<Record<string, string>>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    delimitersToGuess: [',', ';', '\t'],
+    transformHeader: (head) => head.trim().toLowerCase(),
+  });
+  const lacking = (['id', 'name', 'phase'] as const).filter((column) => !meta.fields?.includes(column));
+  if (lacking.length > 0)
+    throw new RangeError(`The head lacks ${lacking.join(' and ')}. Export the list once to see how the table looks.`);
+  if (data.length === 0) throw new RangeError('The file holds no skills: a head and one line a skill are needed.');
+  const skills: Skill[] = [];
+  const bad: BadLine[] = [];
+  for (const [at, row] of data.entries()) {
+    try {
+      skills.push(readSkill((column) => (row[column] ?? '').trim().replace(/^'(?=[=+\-@])/, '')));
+    } catch (error) {
+      bad.push({ line: at + 2, message: (error as Error).message });
+    }
+  }
+  return { skills, bad };
+}
+
+type Cell = (column: Column) => string;
+
+function readSkill(cell: Cell): Skill {
+  const id = cell('id').toLowerCase();
+  if (!/^[a-z0-9-]{1,60}$/.test(id))
+    throw new RangeError(`“${cell('id')}” is no id: small letters, figures and hyphens, such as finds-eggs.`);
+  if (cell('name') === '') throw new RangeError(`${id} has no name.`);
+  const season = cell('season');
+  return {
+    id,
+    name: cell('name'),
+    phase: oneOf('phase', cell('phase'), SKILL_PHASES),
+    shownBy: cell('shown by') || cell('name'),
+    faults: split(cell('faults')),
+    needs: split(cell('needs')),
+    season: season === '' || season === 'any' ? null : split(season).map((each) => oneOf('season', each, PHASES)),
+    colony: split(cell('colony')).map((each) => oneOf('colony', each, COLONY_THINGS)),
+    gear: split(cell('gear')),
+    role: oneOf('role', cell('role') || 'everybody', [...ROLES, 'everybody'] as const),
+    risk: cell('risk') === '' ? null : oneOf('risk', cell('risk'), SKILL_RISKS),
+    gate: yes('gate', cell('gate')),
+    indoors: cell('indoors') || null,
+    rule: {
+      level: oneOf('level', cell('level') || 'alone', SKILL_LEVELS),
+      times: whole('times', cell('times') || '1', 1, 20),
+      days: whole('days', cell('days') || '1', 1, 20),
+      colonies: whole('colonies', cell('colonies') || '1', 1, 10),
+      assessors: whole('assessors', cell('assessors') || '1', 1, 5),
+      lead: yes('lead', cell('lead')),
+      months: cell('months') === 'for good' ? null : whole('months', cell('months') || '12', 1, 120),
+      indoors: whole('from practice', cell('from practice') || '0', 0, 20),
+      within: cell('within') === '' ? null : eighths(cell('within')),
+    },
+    levels: Object.fromEntries(
+      SKILL_LEVELS.flatMap((level) => {
+        const says = cell(`sounds like: ${level}`);
+        return says === '' ? [] : [[level, says]];
+      }),
+    ),
+    from: split(cell('from')),
+  };
+}
+
+function oneOf<const T extends readonly string[]>(column: Column, text: string, of: T): T[number] {
+  const found = of.find((each) => each === text.toLowerCase());
+  if (found === undefined) throw new RangeError(`“${text}” is no ${column}: write one of ${of.join(', ')}.`);
+  return found;
+}
+
+function whole(column: Column, text: string, least: number, most: number): number {
+  const number = Number(text);
+  if (!Number.isInteger(number) || number < least || number > most)
+    throw new RangeError(`“${text}” under ${column}: a whole number from ${least} to ${most} is needed.`);
+  return number;
+}
+
+function eighths(text: string): number {
+  const number = Number(text.replace(',', '.'));
+  if (!(number >= 0.25 && number <= 4))
+    throw new RangeError(`“${text}” under within: eighths from 0.25 to 4 are needed.`);
+  return number;
+}
+
+function yes(column: Column, text: string): boolean {
+  if (text !== '' && text !== 'yes' && text !== 'no') throw new RangeError(`“${text}” under ${column}: yes or no.`);
+  return text === 'yes';
+}

@@ -1,0 +1,400 @@
+import { type Output, endpoints } from '@brave-comb/contract';
+import { passportFile } from '@brave-comb/core/exchange';
+import type { SkillLevel } from '@brave-comb/core/inspection';
+import { DEFAULT_CHECKLIST, type Skill, STANDING_STATES } from '@brave-comb/core/skills';
+import { v7 as uuid } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { type School, earlyVisit, entry, openSchool, pathOf, today } from './school';
+
+type Agent = Awaited<ReturnType<School['signIn']>>;
+type Matrix = Output<(typeof endpoints)['traineeMatrix']>;
+type Passport = Output<(typeof endpoints)['passport']>;
+type Checklist = Output<(typeof endpoints)['checklist']>;
+type Preview = Output<(typeof endpoints)['previewChecklist']>;
+
+let school: School;
+let [morag, tomasz, ruth, salma]: Agent[] = [];
+let ids: ReadonlyMap<string, string>;
+const NOW = '2026-05-14T06:00:00.000Z';
+
+const matrix = async (agent = morag!) => (await agent.get(endpoints.traineeMatrix.path).expect(200)).body as Matrix;
+const passport = async (name: string, agent = morag!) =>
+  (await agent.get(pathOf(endpoints.passport, { trainee: ids.get(name)! })).expect(200)).body as Passport;
+const skillIn = (found: Passport, id: string) => found.skills.find((skill) => skill.id === id)!;
+const judgement = (level: SkillLevel, more: object = {}) => ({
+  id: uuid(),
+  skill: 'free-comb',
+  level,
+  at: NOW,
+  hive: null,
+  session: null,
+  note: '',
+  prompt: '',
+  ...more,
+});
+const judge = (name: string, body: object, agent = tomasz!) =>
+  agent.post(pathOf(endpoints.judgeSkill, { trainee: ids.get(name)! })).send(body);
+const correct = (demonstration: string, level: SkillLevel | null, agent = tomasz!) =>
+  agent
+    .post(pathOf(endpoints.correctDemonstration, { demonstration }))
+    .send({ id: uuid(), level, reason: 'seen again on the photo' });
+
+beforeAll(async () => {
+  school = await openSchool('', 'skills');
+  [morag, tomasz, ruth, salma] = [
+    await school.signIn('morag'),
+    await school.signIn('tomasz'),
+    await school.signIn('ruth'),
+    await school.signIn('salma'),
+  ];
+  const { groups } = await matrix();
+  ids = new Map(groups.flatMap(({ trainees }) => trainees.map(({ id, name }) => [name, id])));
+});
+afterAll(() => school.close());
+
+describe('the matrix', () => {
+  it('has every trainee of the school with a standing in every skill; a supervisor sees the own groups, a trainee none', async () => {
+    const all = await matrix();
+    expect(all.groups.map(({ name, trainees }) => [name, trainees.length])).toEqual([
+      ['Curlew', 7],
+      ['Dipper', 6],
+      ['Lapwing', 6],
+    ]);
+    for (const { trainees } of all.groups)
+      for (const { standings } of trainees) expect(standings).toHaveLength(DEFAULT_CHECKLIST.skills.length);
+    const states = new Set(
+      all.groups.flatMap(({ trainees }) =>
+        trainees.flatMap(({ standings }) => standings.map(([state]) => STANDING_STATES[state])),
+      ),
+    );
+    expect(states).toEqual(new Set(STANDING_STATES));
+    const own = await matrix(tomasz);
+    expect(own.groups.map(({ name }) => name)).toContain('Curlew');
+    await salma!.get(endpoints.traineeMatrix.path).expect(403);
+  });
+
+  it('counts who held frames and who smoked', async () => {
+    const { groups } = await matrix();
+    const trainees = groups.flatMap((group) => group.trainees);
+    expect(trainees.some(({ visits, held }) => visits > 0 && held > 0)).toBe(true);
+    for (const { visits, held, smoked } of trainees) expect(Math.max(held, smoked)).toBeLessThanOrEqual(visits);
+  });
+});
+
+describe('a judgement in the debrief', () => {
+  it('counts once however often it is sent, tells who judged, and changes the check words', async () => {
+    const before = await passport('Salma');
+    const body = judgement('with a word', { note: 'calm hands' });
+    expect((await judge('Salma', body).expect(200)).body).toEqual({ kept: true });
+    expect((await judge('Salma', body).expect(200)).body).toEqual({ kept: false });
+    const after = await passport('Salma');
+    const { evidence, standing } = skillIn(after, 'free-comb');
+    expect(evidence.filter(({ id }) => id === body.id)).toMatchObject([
+      { assessor: 'Tomasz Wierzba', source: 'debrief', note: 'calm hands', counts: true, withdrawn: false },
+    ]);
+    expect(standing.state).toBe('shown');
+    expect(after.checkWords).not.toBe(before.checkWords);
+    expect(after.checkWords.split(', ')).toHaveLength(3);
+  });
+
+  it('is refused in words when it is dated in the future, about an unknown skill, or about somebody whom one has not led', async () => {
+    const { body: future } = await judge('Jun', judgement('alone', { at: '2026-05-15T10:00:00.000Z' })).expect(422);
+    expect((future as { message: string }).message).toMatch(/which is to come/);
+    await judge('Jun', judgement('alone', { skill: 'juggles' })).expect(422);
+    await judge('Jun', judgement('alone', { hive: uuid() })).expect(404);
+    await judge('Jun', judgement('alone'), ruth).expect(404);
+    await judge('Jun', judgement('alone'), salma).expect(403);
+  });
+
+  it('in a session is for those who led a group in it, and for the lead', async () => {
+    const { session } = await today(morag!);
+    await judge('Jun', judgement('helped', { session })).expect(200);
+    const past = (await school.db('session_groups').join('people', 'people.id', 'supervisor')).find(
+      (row: { sign_in: string; session: string }) => row.sign_in === 'tomasz' && row.session !== session,
+    ) as { session: string };
+    const [other] = await school
+      .db('sessions')
+      .whereNotIn(
+        'id',
+        school
+          .db('session_groups')
+          .join('people', 'people.id', 'supervisor')
+          .where('sign_in', 'tomasz')
+          .select('session'),
+      )
+      .limit(1)
+      .select<{ id: string }[]>('id');
+    await judge('Jun', judgement('helped', { session: past.session })).expect(200);
+    const { body } = await judge('Jun', judgement('helped', { session: other!.id })).expect(403);
+    expect((body as { problem: string }).problem).toBe('not your session');
+    await judge('Jun', judgement('helped', { session: uuid() }), morag).expect(404);
+  });
+
+  it('by two at the same moment stays twice, each under its name', async () => {
+    const [one, two] = [judgement('alone', { skill: 'second-look' }), judgement('helped', { skill: 'second-look' })];
+    await Promise.all([judge('Piotr', one).expect(200), judge('Piotr', two, morag).expect(200)]);
+    const { evidence } = skillIn(await passport('Piotr'), 'second-look');
+    const fresh = evidence.filter(({ id }) => id === one.id || id === two.id);
+    expect(fresh.map(({ assessor, level }) => [assessor, level]).toSorted()).toEqual([
+      ['Morag Selkirk', 'helped'],
+      ['Tomasz Wierzba', 'alone'],
+    ]);
+  });
+});
+
+describe('a correction', () => {
+  it('adds a word and leaves the first one readable; withdrawn, the judgement does not count', async () => {
+    const body = judgement('alone', { skill: 'matchstick' });
+    await judge('Mateo', body, morag).expect(200);
+    expect(skillIn(await passport('Mateo'), 'matchstick').standing.state).toBe('shown');
+    await correct(body.id, 'helped').expect(200);
+    const changed = skillIn(await passport('Mateo'), 'matchstick');
+    expect(changed.evidence.find(({ id }) => id === body.id)).toMatchObject({
+      level: 'helped',
+      first: 'alone',
+      corrections: [{ level: 'helped', by: 'Tomasz Wierzba', reason: 'seen again on the photo' }],
+    });
+    expect(changed.standing.state).toBe('in progress');
+    await correct(body.id, null, morag).expect(200);
+    const withdrawn = skillIn(await passport('Mateo'), 'matchstick').evidence.find(({ id }) => id === body.id);
+    expect(withdrawn).toMatchObject({ withdrawn: true, first: 'alone' });
+    expect(withdrawn!.corrections).toHaveLength(2);
+    await correct(uuid(), 'helped').expect(404);
+    await correct(body.id, 'helped', ruth).expect(404);
+  });
+
+  it('of a judgement in a visit outlives what is entered in the visit afterwards', async () => {
+    const visit = await earlyVisit(morag!);
+    const record = (entries: object[]) =>
+      morag!.post(pathOf(endpoints.recordEntries, { visit })).send({ entries }).expect(200);
+    const judged = entry({ kind: 'skill judged', trainee: ids.get('Aroha')!, skill: 'grades-comb', level: 'alone' });
+    await record([judged]);
+    await correct(judged.id, null, morag).expect(200);
+    await record([entry({ kind: 'mood noted', mood: 2 })]);
+    const found = skillIn(await passport('Aroha'), 'grades-comb').evidence.find(({ id }) => id === judged.id);
+    expect(found).toMatchObject({ withdrawn: true, hive: '4', visit, source: 'visit' });
+    expect(found!.weather === null || /°C/.test(found!.weather)).toBe(true);
+  });
+});
+
+describe('a claim', () => {
+  const claim = (body: object, agent = salma!) => agent.post(endpoints.claimSkill.path).send(body);
+  const settle = (id: string, word: object, agent = tomasz!) =>
+    agent.post(pathOf(endpoints.settleClaim, { claim: id })).send(word);
+
+  it('waits for a supervisor, counts from then on, and is settled once', async () => {
+    const { prompt: _, ...body } = judgement('alone', { skill: 'packs-kit' });
+    await claim(body).expect(200);
+    const before = skillIn(await passport('Salma'), 'packs-kit');
+    expect(before.evidence.find(({ id }) => id === body.id)).toMatchObject({ assessor: null, counts: false });
+    expect((await matrix(tomasz)).claims.map(({ id }) => id)).toContain(body.id);
+    await settle(body.id, { confirmed: true, level: 'alone' }, salma).expect(403);
+    await settle(body.id, { confirmed: true, level: 'alone' }, ruth).expect(404);
+    await settle(body.id, { confirmed: true, level: 'with a word' }).expect(200);
+    const after = skillIn(await passport('Salma'), 'packs-kit').evidence.find(({ id }) => id === body.id);
+    expect(after).toMatchObject({ assessor: 'Tomasz Wierzba', level: 'with a word' });
+    expect((await matrix(tomasz)).claims.map(({ id }) => id)).not.toContain(body.id);
+    await settle(body.id, { confirmed: false, reason: 'did not see it' }, morag).expect(409);
+  });
+
+  it('is turned down with a reason that the trainee can read', async () => {
+    const { prompt: _, ...body } = judgement('alone', { skill: 'mixes-feed' });
+    await claim(body).expect(200);
+    await settle(body.id, { confirmed: false, reason: '' }).expect(422);
+    await settle(body.id, { confirmed: false, reason: 'the batch card was not written' }).expect(200);
+    const found = skillIn(await passport('Salma', salma), 'mixes-feed').evidence.find(({ id }) => id === body.id);
+    expect(found).toMatchObject({
+      withdrawn: true,
+      counts: false,
+      corrections: [{ by: 'Tomasz Wierzba', reason: 'the batch card was not written' }],
+    });
+    expect((await matrix(tomasz)).claims.map(({ id }) => id)).not.toContain(body.id);
+  });
+});
+
+describe('a signature', () => {
+  const sign = (name: string, skill: string, note = '', id = uuid()) =>
+    morag!.post(pathOf(endpoints.signOffSkills, { trainee: ids.get(name)! })).send({ skills: [{ id, skill }], note });
+
+  it('goes under a skill whose rule is met, under another only with a word why; taken back, it stays in the record', async () => {
+    const { body } = await sign('Yusuf', 'matchstick').expect(422);
+    expect((body as { message: string }).message).toMatch(/does the matchstick test.*Say why/);
+    const id = uuid();
+    await sign('Yusuf', 'matchstick', 'shown at another course', id).expect(200);
+    await sign('Yusuf', 'matchstick', 'shown at another course', id).expect(200);
+    const signed = skillIn(await passport('Yusuf'), 'matchstick');
+    expect(signed.standing.state).toBe('signed off');
+    expect(signed.signOffs).toMatchObject([{ by: 'Morag Selkirk', note: 'shown at another course', withdrawn: null }]);
+    const withdraw = (agent: Agent) =>
+      agent.post(pathOf(endpoints.withdrawSignOff, { signOff: id })).send({ reason: 'the other school denies it' });
+    await withdraw(tomasz!).expect(403);
+    await withdraw(morag!).expect(200);
+    const after = skillIn(await passport('Yusuf'), 'matchstick');
+    expect(after.standing.state).not.toBe('signed off');
+    expect(after.signOffs[0]!.withdrawn).toMatchObject({ reason: 'the other school denies it' });
+  });
+});
+
+describe('a new version of the checklist', () => {
+  const list = async (agent = morag!) => (await agent.get(endpoints.checklist.path).expect(200)).body as Checklist;
+  const stricter = (skills: readonly Skill[]) =>
+    skills.map((skill) => (skill.id === 'veil-checked' ? { ...skill, rule: { ...skill.rule, times: 9 } } : skill));
+  const enforce = (body: object) => morag!.post(endpoints.enforceChecklist.path).send(body);
+  const held = async () => {
+    const { skills, groups } = await matrix();
+    const at = skills.findIndex(({ id }) => id === 'veil-checked');
+    const trainees = groups.flatMap((group) => group.trainees);
+    return trainees.filter(({ standings }) => STANDING_STATES[standings[at]![0]] === 'shown').length;
+  };
+
+  it('is drafted without changing anything, and shown beforehand with whom it touches', async () => {
+    const { inForce } = await list();
+    const before = await held();
+    const skills = stricter(inForce.skills as readonly Skill[]);
+    await morag!.post(endpoints.draftChecklist.path).send({ skills }).expect(200);
+    expect((await list()).draft!.skills).toHaveLength(skills.length);
+    expect((await list(tomasz)).draft).toBeNull();
+    expect(await held()).toBe(before);
+    const { body } = await morag!.post(endpoints.previewChecklist.path).send({ skills }).expect(200);
+    const { changes, asked, dropped } = body as Preview;
+    expect(changes.filter(({ stepsBack }) => stepsBack).length).toBeGreaterThan(5);
+    expect(new Set(changes.map(({ skill }) => skill))).toEqual(new Set(['veil-checked']));
+    expect(asked.after).toBeGreaterThan(asked.before);
+    expect(dropped).toEqual([]);
+    await tomasz!.post(endpoints.previewChecklist.path).send({ skills }).expect(403);
+  });
+
+  it('takes nothing from anybody when standings are carried over; judged again, they step back', async () => {
+    const { inForce } = await list();
+    const before = await held();
+    const skills = stricter(inForce.skills as readonly Skill[]);
+    const body = { skills, after: inForce.version, standings: 'carried over', note: 'veils nine times' };
+    const { carried, version } = (await enforce(body).expect(200)).body as { carried: number; version: number };
+    expect(version).toBe(2);
+    expect(carried).toBeGreaterThan(100);
+    expect(await held()).toBe(before);
+    await enforce(body).expect(409);
+    const { versions, draft } = await list();
+    expect(versions.map((each) => each.version)).toEqual([2, 1]);
+    expect(versions[0]).toMatchObject({ by: 'Morag Selkirk', note: 'veils nine times' });
+    expect(draft).toBeNull();
+  });
+
+  it('that does not hold together is refused', async () => {
+    const { inForce } = await list();
+    const skills = inForce.skills.map((skill) => ({ ...skill, needs: ['juggles'] }));
+    const { body } = await enforce({ skills, after: inForce.version, standings: 'judged again', note: '' }).expect(422);
+    expect((body as { message: string }).message).toMatch(/needs juggles first/);
+  });
+
+  it('loses no evidence: a visit that was judged by the version before is kept, and goes on under the new name', async () => {
+    const { inForce } = await list();
+    const skills = inForce.skills.map((skill) =>
+      skill.id === 'grades-comb'
+        ? { ...skill, id: 'judges-comb', name: 'judges old comb', from: ['grades-comb'] }
+        : skill,
+    );
+    await enforce({ skills, after: inForce.version, standings: 'judged again', note: '' }).expect(200);
+    const visit = await earlyVisit(morag!);
+    const judged = entry({ kind: 'skill judged', trainee: ids.get('Greta')!, skill: 'grades-comb', level: 'alone' });
+    await morag!
+      .post(pathOf(endpoints.recordEntries, { visit }))
+      .send({ entries: [judged] })
+      .expect(200);
+    const { evidence } = skillIn(await passport('Greta'), 'judges-comb');
+    expect(evidence.map(({ id }) => id)).toContain(judged.id);
+  });
+});
+
+describe('a trainee who leaves the group, or the school', () => {
+  it('keeps the evidence in another group, also what comes in late from the old one', async () => {
+    const trainee = ids.get('Ife')!;
+    const before = (await passport('Ife')).skills.flatMap(({ evidence }) => evidence).length;
+    const [dipper] = await school
+      .db('trainee_groups')
+      .join('schools', 'schools.id', 'trainee_groups.school')
+      .where({ 'trainee_groups.name': 'Dipper' })
+      .select<{ id: string }[]>('trainee_groups.id');
+    await school.db('group_members').where({ person: trainee }).update({ trainee_group: dipper!.id });
+    const visit = await earlyVisit(morag!);
+    const judged = entry({ kind: 'skill judged', trainee, skill: 'light-behind', level: 'alone' });
+    await morag!
+      .post(pathOf(endpoints.recordEntries, { visit }))
+      .send({ entries: [judged] })
+      .expect(200);
+    const after = await passport('Ife');
+    expect(after.groups).toEqual(['Dipper']);
+    expect(after.skills.flatMap(({ evidence }) => evidence)).toHaveLength(before + 1);
+  });
+
+  it('is erased on request: no name and no note is left, the counts are', async () => {
+    const trainee = ids.get('Thabo')!;
+    await judge('Thabo', judgement('alone', { note: 'Thabo was quick' }), morag).expect(200);
+    const count = async () => Number((await school.db('demonstrations').where({ trainee }).count({ n: '*' }))[0]!.n);
+    const before = await count();
+    const erase = (name: string, agent = morag!) =>
+      agent.post(pathOf(endpoints.eraseTrainee, { trainee })).send({ name });
+    await erase('Thabo', tomasz).expect(403);
+    await erase('thabo m').expect(422);
+    expect((await matrix()).groups.flatMap(({ trainees }) => trainees.map(({ name }) => name))).toContain('Thabo');
+    const signedIn = await school.signIn('thabo');
+    await erase('Thabo').expect(200);
+    await signedIn.get(endpoints.nextSession.path).expect(401);
+    expect(await count()).toBe(before);
+    const dump = JSON.stringify(await school.db('demonstrations').where({ trainee }).select());
+    expect(dump).not.toContain('Thabo');
+    expect(JSON.stringify(await matrix())).not.toContain('Thabo');
+    expect(await school.db('people').where({ name: 'Thabo' })).toEqual([]);
+    expect((await school.db('visit_entries').where('body', 'like', '%Thabo%')).length).toBe(0);
+  });
+});
+
+describe('a passport', () => {
+  it('goes to another school, where its evidence waits for the lead; taken in twice it is there once', async () => {
+    const file = passportFile(await passport('Salma'));
+    const ines = await school.signIn('ines');
+    const { groups } = (await ines.get(endpoints.traineeMatrix.path).expect(200)).body as Matrix;
+    const there = groups[0]!.trainees[0]!.id;
+    const take = async () =>
+      (
+        await ines
+          .post(pathOf(endpoints.importPassport, { trainee: there }))
+          .send(file)
+          .expect(200)
+      ).body as {
+        taken: number;
+        known: number;
+        unknown: string[];
+      };
+    const first = await take();
+    expect(first.taken).toBeGreaterThan(50);
+    expect(first.unknown).toEqual(['judges old comb']);
+    expect(await take()).toMatchObject({ taken: 0, known: first.taken });
+    const { claims } = (await ines.get(endpoints.traineeMatrix.path).expect(200)).body as Matrix;
+    expect(claims).toHaveLength(first.taken);
+    const [claim] = claims;
+    await ines
+      .post(pathOf(endpoints.settleClaim, { claim: claim!.id }))
+      .send({ confirmed: true, level: claim!.level })
+      .expect(200);
+    await morag!
+      .post(pathOf(endpoints.importPassport, { trainee: there }))
+      .send(file)
+      .expect(404);
+    await ines
+      .post(pathOf(endpoints.importPassport, { trainee: there }))
+      .send({ ...file, format: 'other/1' })
+      .expect(422);
+  });
+});
+
+describe('the term of forgetting', () => {
+  it('is the school’s to set, and changes until when a skill holds', async () => {
+    const until = async () => skillIn(await passport('Hoa'), 'veil-checked').standing.until!;
+    const before = await until();
+    await morag!.post(endpoints.setForgetting.path).send({ school: 'growing term', growth: 2, most: 60 }).expect(200);
+    expect((await until()) >= before).toBe(true);
+    await morag!.post(endpoints.setForgetting.path).send({ school: 'growing term', growth: 9, most: 60 }).expect(422);
+    await tomasz!.post(endpoints.setForgetting.path).send({ school: 'fixed term' }).expect(403);
+  });
+});

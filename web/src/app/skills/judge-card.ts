@@ -1,0 +1,136 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MAT_DIALOG_DATA, MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
+import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
+import { Clock } from '../people/clock';
+import { ViewDesk } from '../season/view-desk';
+import { dateText } from '../shell/format';
+import { LevelGlyph } from './level-glyph';
+import type { Passport, PassportEvidence } from './passport-view';
+
+/** What is asked: a judgement in the debrief, a claim of one's own, or a later word on a judgement. */
+export interface JudgeAsk {
+  readonly about: 'judge' | 'claim' | 'correct';
+  readonly record: Passport;
+  readonly skill: string | null;
+  readonly evidence: PassportEvidence | null;
+}
+
+const TITLES = { judge: 'Judge a skill', claim: 'Claim a skill', correct: 'Correct a judgement' } as const;
+
+/** One judgement: which skill, how much help it took, when and where, and what was seen. */
+@Component({
+  selector: 'bc-judge-card',
+  imports: [LevelGlyph, MatDialogClose, MatDialogTitle],
+  template: `
+    <h2 matDialogTitle>{{ title }}</h2>
+    @if (ask.evidence; as was) {
+      <p>
+        {{ skill()?.name }}, {{ day(was.day) }}: {{ was.level }}, judged by {{ was.assessor }}. It stays in the record.
+      </p>
+    } @else {
+      <label
+        >Skill
+        <select #which [value]="skillId()" (change)="skillId.set(which.value)">
+          @for (each of ask.record.skills; track each.id) {
+            <option [value]="each.id" [selected]="each.id === skillId()">{{ each.phase }}: {{ each.name }}</option>
+          }
+        </select></label
+      >
+    }
+    <fieldset>
+      <legend>How much help it took</legend>
+      @for (each of levels; track each; let at = $index) {
+        <label class="level" [class.sel]="level() === each">
+          <input type="radio" name="level" [value]="each" [checked]="level() === each" (change)="level.set(each)" />
+          <bc-level-glyph [level]="each" />
+          <span
+            ><b>{{ each }}</b> {{ skill()?.sounds?.[at] }}</span
+          >
+        </label>
+      }
+      @if (ask.about === 'correct') {
+        <label class="level" [class.sel]="level() === null">
+          <input type="radio" name="level" [checked]="level() === null" (change)="level.set(null)" />
+          <span></span><span><b>does not count</b> Judged by mistake, or somebody else’s.</span>
+        </label>
+      }
+    </fieldset>
+    @if (ask.about !== 'correct') {
+      <div class="two">
+        <label
+          >Day<input #date type="date" [max]="ask.record.today" [value]="on()" (input)="on.set(date.value)"
+        /></label>
+        <label
+          >Hive
+          <select #where [value]="hive()" (change)="hive.set(where.value)">
+            <option value="">none</option>
+            @for (each of ask.record.hives; track each.id) {
+              <option [value]="each.id">{{ each.number }}</option>
+            }
+          </select></label
+        >
+      </div>
+    }
+    <label
+      >{{ ask.about === 'correct' ? 'Why' : 'What was seen'
+      }}<textarea #words rows="2" maxlength="500" [value]="note()" (input)="note.set(words.value)"></textarea>
+    </label>
+    <div class="row">
+      <button type="button" class="btn" [disabled]="!ready()" (click)="keep()">
+        {{ ask.about === 'claim' ? 'Claim it' : 'Keep it' }}
+      </button>
+      <button type="button" class="btn line" matDialogClose>Leave it</button>
+    </div>
+  `,
+  styleUrl: './judge-card.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class JudgeCard {
+  private readonly desk = inject(ViewDesk);
+  private readonly clock = inject(Clock);
+  private readonly dialog = inject(MatDialogRef<JudgeCard>);
+  protected readonly ask = inject<JudgeAsk>(MAT_DIALOG_DATA);
+  protected readonly title = TITLES[this.ask.about];
+  protected readonly levels = SKILL_LEVELS;
+  protected readonly day = dateText;
+  protected readonly skillId = signal(this.ask.skill ?? this.ask.record.skills[0]?.id ?? '');
+  protected readonly level = signal<SkillLevel | null>(this.ask.evidence?.level ?? 'alone');
+  protected readonly on = signal<string>(this.ask.record.today);
+  protected readonly hive = signal('');
+  protected readonly note = signal('');
+  protected readonly skill = computed(() => this.ask.record.skills.find(({ id }) => id === this.skillId()) ?? null);
+  protected readonly ready = computed(() =>
+    this.ask.about === 'correct'
+      ? this.note().trim().length >= 3
+      : this.level() !== null && this.on() !== '' && this.on() <= this.ask.record.today,
+  );
+
+  protected keep(): void {
+    const [level, note] = [this.level(), this.note().trim()];
+    if (this.ask.evidence) {
+      const body = { id: this.desk.newId(), level, reason: note };
+      const sent = { params: { demonstration: this.ask.evidence.id }, body };
+      this.desk.change('correctDemonstration', sent, 'passport', false);
+    } else {
+      const today = this.on() === this.ask.record.today;
+      const body = {
+        id: this.desk.newId(),
+        skill: this.skillId(),
+        level,
+        at: today ? this.clock.instant() : `${this.on()}T12:00:00.000Z`,
+        hive: this.hive() || null,
+        session: null,
+        note,
+      };
+      if (this.ask.about === 'claim') this.desk.change('claimSkill', { body }, 'passport', false);
+      else
+        this.desk.change(
+          'judgeSkill',
+          { params: { trainee: this.ask.record.trainee.id }, body: { ...body, prompt: '' } },
+          'passport',
+          false,
+        );
+    }
+    this.dialog.close();
+  }
+}

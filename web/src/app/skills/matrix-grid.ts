@@ -1,0 +1,160 @@
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
+import type { Matrix, MatrixCell, MatrixFilter, MatrixRow } from './matrix-rows';
+import { standsOut } from './matrix-rows';
+
+const [NAME, COLUMN, COUNT, HEAD, ROW] = [128, 25, 56, 168, 24];
+/** Rows and columns that are drawn beyond what is seen. */
+const BEYOND = 4;
+const PAGE = 10;
+
+const STEPS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [0, -1],
+  ArrowRight: [0, 1],
+  ArrowUp: [-1, 0],
+  ArrowDown: [1, 0],
+  PageUp: [-PAGE, 0],
+  PageDown: [PAGE, 0],
+  Home: [0, -1000],
+  End: [0, 1000],
+};
+
+/** Trainees down, skills across; only what is in sight is drawn, so that hundreds by sixty stay quick. */
+@Component({
+  selector: 'bc-matrix-grid',
+  templateUrl: './matrix-grid.html',
+  styleUrl: './matrix-grid.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class MatrixGrid {
+  readonly skills = input.required<Matrix['skills']>();
+  readonly rows = input.required<readonly MatrixRow[]>();
+  readonly filter = input<MatrixFilter | null>(null);
+  readonly chosen = input<string | null>(null);
+  readonly picked = output<{ readonly trainee: string; readonly skill: string | null }>();
+
+  private readonly box = viewChild.required<ElementRef<HTMLElement>>('box');
+  private readonly sight = signal({ left: 0, top: 0, width: 900, height: 600 });
+  protected readonly active = signal<{ readonly row: number; readonly skill: number } | null>(null);
+
+  protected readonly width = computed(() => NAME + this.skills().length * COLUMN + COUNT + 8);
+  protected readonly height = computed(() => HEAD + this.rows().length * ROW);
+  private readonly nobody = computed(() =>
+    this.skills().map((_, at) =>
+      this.rows().every((row) => row.kind === 'group' || (row.cells[at]?.level ?? null) === null),
+    ),
+  );
+  protected readonly heads = computed(() => {
+    const { left, width } = this.sight();
+    const [first, last] = [
+      Math.floor((left - NAME) / COLUMN) - BEYOND,
+      Math.ceil((left + width - NAME) / COLUMN) + BEYOND,
+    ];
+    return this.skills()
+      .map(({ id, name, phase }, at) => ({
+        id,
+        name,
+        phase,
+        at,
+        left: NAME + at * COLUMN,
+        nobody: this.nobody()[at] ?? false,
+      }))
+      .slice(Math.max(0, first), last);
+  });
+  protected readonly phases = computed(() => {
+    const all = this.skills().map(({ phase }) => phase);
+    return [...new Set(all)].map((name) => {
+      const [first, last] = [all.indexOf(name), all.lastIndexOf(name)];
+      return { name, left: NAME + first * COLUMN + 2, width: (last - first + 1) * COLUMN - 4 };
+    });
+  });
+  protected readonly shownRows = computed(() => {
+    const { top, height } = this.sight();
+    const first = Math.max(0, Math.floor(top / ROW) - BEYOND);
+    return this.rows()
+      .slice(first, Math.ceil((top + height) / ROW) + BEYOND)
+      .map((row, place) => ({ row, at: first + place, top: HEAD + (first + place) * ROW }));
+  });
+  protected readonly activeId = computed(() => {
+    const at = this.active();
+    return at ? this.cellId(at.row, at.skill) : null;
+  });
+
+  constructor() {
+    const destroyed = inject(DestroyRef);
+    afterNextRender(() => {
+      this.scrolled();
+      if (typeof ResizeObserver === 'undefined') return;
+      const watch = new ResizeObserver(() => this.scrolled());
+      watch.observe(this.box().nativeElement);
+      destroyed.onDestroy(() => watch.disconnect());
+    });
+  }
+
+  protected cellId(row: number, skill: number): string {
+    return `cell-${row}-${skill}`;
+  }
+
+  protected outstanding(cell: MatrixCell, nobody: boolean): boolean {
+    return standsOut(cell, this.filter(), nobody);
+  }
+
+  protected scrolled(): void {
+    const { scrollLeft: left, scrollTop: top, clientWidth, clientHeight } = this.box().nativeElement;
+    this.sight.set({ left, top, width: clientWidth || 900, height: clientHeight || 600 });
+  }
+
+  /** A cell by its places; −1 for the trainee's name. */
+  protected pick(row: number, skill: number): void {
+    const found = this.rows()[row];
+    if (found?.kind !== 'trainee') return;
+    if (skill >= 0) this.active.set({ row, skill });
+    this.picked.emit({ trainee: found.id, skill: this.skills()[skill]?.id ?? null });
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const step = STEPS[event.key];
+    const at = this.active();
+    if (step) this.go(at ?? { row: 0, skill: 0 }, at ? step : [1, 0]);
+    else if ((event.key === 'Enter' || event.key === ' ') && at) this.pick(at.row, at.skill);
+    else return;
+    event.preventDefault();
+  }
+
+  /** To the next cell in a direction, past the rows of groups. */
+  private go(from: { readonly row: number; readonly skill: number }, [down, across]: readonly [number, number]): void {
+    const rows = this.rows();
+    const skill = Math.min(this.skills().length - 1, Math.max(0, from.skill + across));
+    const trainees = rows.flatMap(({ kind }, at) => (kind === 'trainee' ? [at] : []));
+    const wanted = from.row + down;
+    const row =
+      down < 0
+        ? (trainees.findLast((at) => at <= wanted) ?? trainees[0])
+        : (trainees.find((at) => at >= wanted) ?? trainees.at(-1));
+    if (row === undefined) return;
+    this.active.set({ row, skill });
+    this.show(row, skill);
+  }
+
+  private show(row: number, skill: number): void {
+    const box = this.box().nativeElement;
+    const [top, left] = [row * ROW, NAME + skill * COLUMN];
+    const { scrollTop, scrollLeft, clientHeight, clientWidth } = box;
+    if (top < scrollTop) box.scrollTop = top;
+    else if (HEAD + top + ROW > scrollTop + clientHeight) box.scrollTop = HEAD + top + ROW - clientHeight;
+    if (left < scrollLeft + NAME) box.scrollLeft = left - NAME;
+    else if (left + COLUMN > scrollLeft + clientWidth - COUNT) box.scrollLeft = left + COLUMN + COUNT - clientWidth;
+    this.scrolled();
+  }
+}

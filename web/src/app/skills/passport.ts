@@ -1,0 +1,171 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { MatDialog } from '@angular/material/dialog';
+import { MatIcon } from '@angular/material/icon';
+import { Router, RouterLink } from '@angular/router';
+import { passportCsv, passportFile } from '@brave-comb/core/exchange';
+import { isOpen } from '@brave-comb/core/skills';
+import { daysBetween } from '@brave-comb/core/units';
+import { Store } from '@ngrx/store';
+import { peopleFeature } from '../people/people.feature';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+import { dateText, dayIn } from '../shell/format';
+import { JudgeCard, type JudgeAsk } from './judge-card';
+import { LevelGlyph } from './level-glyph';
+import type { Passport, PassportSkill } from './passport-view';
+import { saveFile } from './save-file';
+import { SkillDetail } from './skill-detail';
+
+/** Showings that are named in a row; the rest is counted. */
+const NAMED = 3;
+/** Days before its last day from which on a skill is said to fade. */
+const FADES_WITHIN = 42;
+
+/** A trainee's passport: every skill with what it rests on, to be read, signed, printed and taken elsewhere. */
+@Component({
+  selector: 'bc-passport',
+  imports: [LevelGlyph, MatIcon, RouterLink, SkillDetail, ViewState],
+  templateUrl: './passport.html',
+  styleUrl: './passport.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class PassportScreen {
+  private readonly desk = inject(ViewDesk);
+  private readonly dialog = inject(MatDialog);
+  private readonly router = inject(Router);
+  private readonly person = inject(Store).selectSignal(peopleFeature.selectPerson);
+  /** From the address; `me` for the own one. */
+  readonly trainee = input.required<string>();
+  private readonly id = computed(() => (this.trainee() === 'me' ? (this.person()?.id ?? null) : this.trainee()));
+  protected readonly watched = this.desk.watch('passport', () => {
+    const trainee = this.id();
+    return trainee ? { params: { trainee } } : null;
+  });
+  protected readonly data = this.watched.data;
+  protected readonly lead = computed(() => this.person()?.role === 'lead');
+  protected readonly staff = computed(() => this.person()?.role !== 'trainee');
+  protected readonly leadName = computed(() => (this.lead() ? (this.person()?.name ?? '') : ''));
+  protected readonly shown = signal<string | null>(null);
+  protected readonly typed = signal('');
+  protected readonly wrong = signal<string | null>(null);
+  private readonly taken = this.desk.lastAnswer('importPassport');
+  private readonly erased = this.desk.lastAnswer('eraseTrainee');
+
+  protected readonly open = (skill: PassportSkill): boolean => isOpen(skill.standing);
+  protected readonly dayText = dateText;
+  protected readonly phases = computed(() => {
+    const skills = this.data()?.skills ?? [];
+    return [...new Set(skills.map(({ phase }) => phase))].map((name) => ({
+      name,
+      skills: skills.filter(({ phase }) => phase === name),
+    }));
+  });
+  protected readonly stand = computed(() => (this.data()?.skills ?? []).filter((skill) => !this.open(skill)).length);
+  protected readonly still = computed(() => (this.data()?.skills ?? []).filter((skill) => this.open(skill)));
+  protected readonly toSign = computed(() =>
+    (this.data()?.skills ?? []).filter(({ standing }) => standing.state === 'shown'),
+  );
+  /** What became of the last thing that was done here. */
+  protected readonly says = computed(() => {
+    if (this.wrong()) return this.wrong();
+    const taken = this.taken() as { taken: number; known: number; unknown: readonly string[] } | null;
+    if (!taken) return null;
+    const unknown = taken.unknown.length > 0 ? ` Not on this list: ${taken.unknown.join(', ')}.` : '';
+    return `${taken.taken} showings taken in, ${taken.known} were here already. They wait for your word beside the matrix.${unknown}`;
+  });
+
+  constructor() {
+    effect(() => {
+      if (this.erased()) void this.router.navigateByUrl('/trainees');
+    });
+  }
+
+  protected evidenceText({ evidence }: PassportSkill): string {
+    const today = this.data()?.today ?? '';
+    const counted = evidence.filter(({ counts }) => counts);
+    const best = counted.length > 0 ? counted : evidence.filter(({ withdrawn }) => !withdrawn);
+    const named = best
+      .slice(0, NAMED)
+      .map(
+        ({ day, hive, source }) =>
+          `${dayIn(day, today)}${hive ? ` h${hive}` : source === 'practice' ? ' indoors' : ''}`,
+      );
+    const more = best.length > NAMED ? ` and ${best.length - NAMED} more` : '';
+    return best.length === 0 ? 'nothing yet' : `${named.join(', ')}${more}`;
+  }
+
+  protected fades({ standing }: PassportSkill): string | null {
+    const today = this.data()?.today;
+    if (!today || !standing.until || standing.state === 'in progress') return null;
+    return daysBetween(today, standing.until) <= FADES_WITHIN ? dateText(standing.until) : null;
+  }
+
+  protected signature({ signOffs }: PassportSkill): string | null {
+    const signed = signOffs.findLast(({ withdrawn }) => withdrawn === null);
+    if (!signed) return null;
+    const initials = signed.by
+      .split(' ')
+      .map((part) => part[0])
+      .join('');
+    return `${signed.kind === 'carried' ? 'carried, ' : ''}${initials} ${dayIn(signed.day, this.data()?.today ?? '')}`;
+  }
+
+  protected judge(skill: string | null): void {
+    this.ask({ about: this.staff() ? 'judge' : 'claim', skill, evidence: null });
+  }
+
+  protected correct(skill: PassportSkill, evidence: Passport['earlier'][number]): void {
+    this.ask({ about: 'correct', skill: skill.id, evidence });
+  }
+
+  private ask(ask: Omit<JudgeAsk, 'record'>): void {
+    const record = this.data();
+    if (record)
+      this.dialog.open(JudgeCard, { data: { ...ask, record } satisfies JudgeAsk, width: '640px', maxWidth: '96vw' });
+  }
+
+  protected signAll(): void {
+    const trainee = this.id();
+    if (!trainee) return;
+    const skills = this.toSign().map(({ id: skill }) => ({ id: this.desk.newId(), skill }));
+    this.desk.change('signOffSkills', { params: { trainee }, body: { skills, note: '' } }, 'passport', false);
+  }
+
+  protected save(as: 'json' | 'csv'): void {
+    const record = this.data();
+    if (!record) return;
+    const file = passportFile(record);
+    const name = `passport-${record.trainee.name.toLowerCase().replace(/\W+/g, '-')}-${record.today}.${as}`;
+    if (as === 'json') saveFile(name, 'application/json', `${JSON.stringify(file, null, 2)}\n`);
+    else saveFile(name, 'text/csv', `\uFEFF${passportCsv(file)}`);
+  }
+
+  protected async takeIn(input: HTMLInputElement): Promise<void> {
+    const [file] = input.files ?? [];
+    const trainee = this.id();
+    input.value = '';
+    if (!file || !trainee) return;
+    this.wrong.set(null);
+    try {
+      const body: unknown = JSON.parse(await file.text());
+      this.desk.change('importPassport', { params: { trainee }, body }, 'passport', false);
+    } catch {
+      this.wrong.set(`${file.name} is no passport: it must be the JSON file that another school exported.`);
+    }
+  }
+
+  protected erase(): void {
+    const trainee = this.id();
+    if (trainee)
+      this.desk.change(
+        'eraseTrainee',
+        { params: { trainee }, body: { name: this.typed().trim() } },
+        'traineeMatrix',
+        false,
+      );
+  }
+
+  protected print(): void {
+    globalThis.print();
+  }
+}

@@ -1,0 +1,160 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { peopleFeature } from '../people/people.feature';
+import { ViewDesk } from '../season/view-desk';
+import { dayIn } from '../shell/format';
+import type { Passport, PassportEvidence, PassportSkill } from './passport-view';
+
+const SOURCE_WORDS = {
+  visit: 'in a visit',
+  debrief: 'in the debrief',
+  practice: 'indoors',
+  claim: 'claimed',
+  passport: 'from a passport',
+} as const;
+
+/** What a standing rests on: the rule, every showing with later words on it, the signatures. */
+@Component({
+  selector: 'bc-skill-detail',
+  imports: [RouterLink],
+  template: `
+    <p>
+      <b>{{ skill().says }}.</b> Shown by: {{ skill().shownBy }}.
+    </p>
+    <p class="quiet">{{ skill().rule }}</p>
+    @if (skill().waitsFor.length > 0) {
+      <p class="quiet">Comes after: {{ skill().waitsFor.join('; ') }}.</p>
+    }
+    <ul>
+      @for (each of skill().evidence; track each.id) {
+        <li>
+          <p [class.gone]="each.withdrawn">
+            <b>{{ day(each.day) }}, {{ each.level }}</b
+            >{{ each.first && !each.withdrawn && each.first !== each.level ? ' (first: ' + each.first + ')' : '' }},
+            {{ words[each.source] }}{{ each.hive ? ', hive ' + each.hive : ''
+            }}{{ each.weather ? ', ' + each.weather : '' }}. {{ judgedBy(each) }}
+            @if (each.prompt) {
+              Helped: {{ each.prompt }}.
+            }
+            {{ each.note }}
+            @if (each.visit) {
+              <a [routerLink]="['/afterwards', each.visit]">Visit</a>
+            }
+          </p>
+          @for (word of each.corrections; track $index) {
+            <p class="word">
+              {{ word.by }}: {{ word.level ? 'rather ' + word.level : 'does not count' }}. {{ word.reason }}
+            </p>
+          }
+          @if (!each.counts && !each.withdrawn && each.assessor) {
+            <p class="word">The rule does not count it today.</p>
+          }
+          @if (staff() && each.assessor && !each.withdrawn) {
+            <button type="button" class="btn line" (click)="corrected.emit(each)">Correct it</button>
+          }
+        </li>
+      } @empty {
+        <li>Nothing was shown yet.</li>
+      }
+    </ul>
+    @for (each of skill().signOffs; track each.id) {
+      <p>
+        {{ each.kind === 'signed' ? 'Signed' : 'Carried over' }} by {{ each.by }}, {{ day(each.day) }}, list version
+        {{ each.version }}. {{ each.note }}
+        @if (each.withdrawn; as gone) {
+          <b>Taken back by {{ gone.by }}:</b> {{ gone.reason }}
+        }
+      </p>
+    }
+    @if (lead()) {
+      <label
+        >{{ signed() ? 'Why it is taken back' : 'Why it is signed, if the rule is not met'
+        }}<input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)"
+      /></label>
+      @if (signed(); as signOff) {
+        <button type="button" class="btn line" [disabled]="reason().trim().length < 3" (click)="withdraw(signOff)">
+          Take the signature back
+        </button>
+      } @else {
+        <button type="button" class="btn" [disabled]="mustSay() && reason().trim() === ''" (click)="sign()">
+          Sign it
+        </button>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 6px;
+      padding: 6px 0 10px;
+      justify-items: start;
+    }
+    li {
+      padding: 5px 0;
+      border-top: 1px solid var(--line-2);
+    }
+    ul {
+      justify-self: stretch;
+    }
+    label {
+      display: grid;
+      gap: 3px;
+      width: min(100%, 480px);
+    }
+    input {
+      min-height: 34px;
+      padding: 3px 8px;
+      border: 1px solid var(--ink-3);
+      border-radius: 5px;
+      background: var(--sheet);
+    }
+    .quiet,
+    .word {
+      color: var(--ink-2);
+    }
+    .word {
+      padding-left: 12px;
+    }
+    .gone {
+      text-decoration: line-through;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SkillDetail {
+  private readonly desk = inject(ViewDesk);
+  private readonly person = inject(Store).selectSignal(peopleFeature.selectPerson);
+  readonly record = input.required<Passport>();
+  readonly skill = input.required<PassportSkill>();
+  readonly corrected = output<PassportEvidence>();
+  protected readonly reason = signal('');
+  protected readonly words = SOURCE_WORDS;
+  protected day(date: string): string {
+    return dayIn(date, this.record().today);
+  }
+  protected readonly lead = computed(() => this.person()?.role === 'lead');
+  protected readonly staff = computed(() => this.person()?.role !== 'trainee');
+  protected readonly signed = computed(
+    () => this.skill().signOffs.findLast(({ kind, withdrawn }) => kind === 'signed' && withdrawn === null)?.id ?? null,
+  );
+  protected readonly mustSay = computed(() => this.skill().standing.state !== 'shown');
+
+  protected judgedBy({ assessor, lead, source }: PassportEvidence): string {
+    if (assessor) return `Judged by ${assessor}${lead ? ', lead' : ''}.`;
+    return source === 'practice' ? 'Practice counts little by itself.' : 'Waits for a supervisor.';
+  }
+
+  protected sign(): void {
+    const skills = [{ id: this.desk.newId(), skill: this.skill().id }];
+    const [trainee, note] = [this.record().trainee.id, this.reason().trim()];
+    this.desk.change('signOffSkills', { params: { trainee }, body: { skills, note } }, 'passport', false);
+    this.reason.set('');
+  }
+
+  protected withdraw(signOff: string): void {
+    const reason = this.reason().trim();
+    this.desk.change('withdrawSignOff', { params: { signOff }, body: { reason } }, 'passport', false);
+    this.reason.set('');
+  }
+}

@@ -1,0 +1,95 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatIcon } from '@angular/material/icon';
+import { RouterLink } from '@angular/router';
+import { isOpen } from '@brave-comb/core/skills';
+import { ViewDesk } from '../season/view-desk';
+import { dayIn } from '../shell/format';
+import { LevelGlyph } from './level-glyph';
+
+/** Skills that are listed before the rest is only counted. */
+const LISTED = 7;
+/** What comes first: what was held, then what is on its way. */
+const ORDER = ['due again', 'in progress', 'not met'];
+
+/** One trainee beside the matrix: what is still open, and what each skill rests on. */
+@Component({
+  selector: 'bc-trainee-side',
+  imports: [LevelGlyph, MatIcon, RouterLink],
+  template: `
+    @if (data(); as record) {
+      <div class="top">
+        <h2>{{ record.trainee.name }}</h2>
+        <button type="button" class="close" aria-label="Close" (click)="closed.emit()">
+          <mat-icon svgIcon="close" aria-hidden="true" />
+        </button>
+      </div>
+      <p class="quiet">
+        {{ record.groups.join(', ') }}. {{ stand() }} of {{ record.skills.length }} skills stand,
+        {{ open().length }} block the sign-off. Held frames in {{ record.held }} of {{ record.visits }} visits.
+      </p>
+      @if (record.gates.length > 0) {
+        <p class="gate"><b>No frames of a lively colony yet:</b> {{ record.gates.join('; ') }}.</p>
+      }
+      @if (one(); as skill) {
+        <section aria-label="Chosen skill">
+          <h3>{{ skill.name }}</h3>
+          <p>{{ skill.says }}.</p>
+          <p class="quiet">{{ skill.rule }}</p>
+          <ul class="evidence">
+            @for (each of skill.evidence.slice(0, 5); track each.id) {
+              <li [class.not]="!each.counts">
+                {{ dayIn(each.day, record.today) }}{{ each.hive ? ', hive ' + each.hive : '' }}: {{ each.level }},
+                {{ each.assessor ?? each.source }}
+              </li>
+            } @empty {
+              <li>Nothing was shown yet.</li>
+            }
+          </ul>
+        </section>
+      }
+      <ul class="open">
+        @for (skill of listed(); track skill.id) {
+          <li>
+            <span class="way"
+              ><bc-level-glyph
+                [level]="skill.standing.level"
+                [fading]="skill.standing.state === 'due again'" /><mat-icon
+                svgIcon="forward"
+                aria-hidden="true" /><bc-level-glyph [level]="skill.asked"
+            /></span>
+            <span
+              ><b>{{ skill.name }}</b
+              ><br />{{ skill.says }}</span
+            >
+          </li>
+        }
+      </ul>
+      @if (open().length > listed().length) {
+        <p class="quiet">And {{ open().length - listed().length }} more in the passport.</p>
+      }
+      <a class="btn" [routerLink]="['/trainees', record.trainee.id]">Open the passport</a>
+    } @else if (watched.fault(); as fault) {
+      <p role="alert">{{ fault.message }}</p>
+    } @else {
+      <p role="status">Loading …</p>
+    }
+  `,
+  styleUrl: './side.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class TraineeSide {
+  readonly trainee = input.required<string>();
+  readonly skill = input<string | null>(null);
+  readonly closed = output();
+  protected readonly watched = inject(ViewDesk).watch('passport', () => ({ params: { trainee: this.trainee() } }));
+  protected readonly data = this.watched.data;
+  protected readonly dayIn = dayIn;
+  protected readonly open = computed(() =>
+    (this.data()?.skills ?? [])
+      .filter(({ standing }) => isOpen(standing))
+      .toSorted((a, b) => ORDER.indexOf(a.standing.state) - ORDER.indexOf(b.standing.state)),
+  );
+  protected readonly stand = computed(() => (this.data()?.skills.length ?? 0) - this.open().length);
+  protected readonly listed = computed(() => this.open().slice(0, LISTED));
+  protected readonly one = computed(() => this.data()?.skills.find(({ id }) => id === this.skill()) ?? null);
+}

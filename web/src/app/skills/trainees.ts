@@ -1,0 +1,88 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import type { SkillLevel } from '@brave-comb/core/inspection';
+import { upperFirst } from '@brave-comb/core/units';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+import { dateText } from '../shell/format';
+import { GroupSide } from './group-side';
+import { LevelGlyph } from './level-glyph';
+import { MatrixGrid } from './matrix-grid';
+import { MATRIX_FILTERS, type MatrixFilter, rowsOf, standsOut, weeksLeft } from './matrix-rows';
+import { TraineeSide } from './trainee-side';
+
+const LEGEND: readonly { readonly level: SkillLevel | null; readonly fading?: true; readonly says: string }[] = [
+  { level: null, says: 'not yet' },
+  { level: 'saw it', says: 'saw it' },
+  { level: 'helped', says: 'helped' },
+  { level: 'with a word', says: 'with a word' },
+  { level: 'alone', says: 'alone' },
+  { level: 'can teach', says: 'can teach' },
+  { level: 'alone', fading: true, says: 'fading' },
+];
+
+/** Trainees and skills: who stands where, and what that rests on. */
+@Component({
+  selector: 'bc-trainees',
+  imports: [GroupSide, LevelGlyph, MatrixGrid, TraineeSide, ViewState],
+  templateUrl: './trainees.html',
+  styleUrl: './trainees.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class TraineesScreen {
+  protected readonly watched = inject(ViewDesk).watch('traineeMatrix', () => ({}));
+  protected readonly legend = LEGEND;
+  protected readonly filters = MATRIX_FILTERS;
+  protected readonly upper = upperFirst;
+  protected readonly group = signal<string | null>(null);
+  protected readonly filter = signal<MatrixFilter | null>('blocks the sign-off');
+  protected readonly trainee = signal<string | null>(null);
+  protected readonly skillId = signal<string | null>(null);
+
+  protected readonly rows = computed(() => {
+    const matrix = this.watched.data();
+    return matrix ? rowsOf(matrix, this.group()) : [];
+  });
+  private readonly cells = computed(() => this.rows().flatMap((row) => (row.kind === 'trainee' ? [row.cells] : [])));
+  protected readonly size = computed(() =>
+    (this.watched.data()?.groups ?? []).reduce((sum, { trainees }) => sum + trainees.length, 0),
+  );
+  protected readonly counts = computed<Readonly<Record<MatrixFilter, number>>>(() => {
+    const all = this.cells();
+    const never = (this.watched.data()?.skills ?? []).filter((_, at) =>
+      all.every((own) => (own[at]?.level ?? null) === null),
+    );
+    const out = (filter: MatrixFilter) => all.flat().filter((cell) => standsOut(cell, filter, false)).length;
+    return {
+      'blocks the sign-off': out('blocks the sign-off'),
+      fading: out('fading'),
+      'nobody has shown': never.length,
+    };
+  });
+  protected readonly skill = computed(() => {
+    const matrix = this.watched.data();
+    const found = matrix?.skills.find(({ id }) => id === this.skillId());
+    if (!matrix || !found) return null;
+    const weeks = weeksLeft(found, matrix.today);
+    const till = found.window ? ` till ${dateText(found.window.to)}` : '';
+    return {
+      ...found,
+      weeks:
+        weeks === '–'
+          ? 'At any opening.'
+          : weeks === '0'
+            ? 'Not to be seen any more this year.'
+            : weeks.startsWith('in')
+              ? `To be seen ${weeks} weeks,${till}.`
+              : `${weeks} weeks left this year,${till}.`,
+    };
+  });
+
+  protected toggle(filter: MatrixFilter): void {
+    this.filter.set(this.filter() === filter ? null : filter);
+  }
+
+  protected picked({ trainee, skill }: { readonly trainee: string; readonly skill: string | null }): void {
+    this.trainee.set(trainee);
+    this.skillId.set(skill);
+  }
+}
