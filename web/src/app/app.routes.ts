@@ -170,6 +170,12 @@ export const routes: Routes = [
         loadComponent: () => import('./skills/passport').then((m) => m.PassportScreen),
       },
       {
+        path: 'office/checklist',
+        title: 'Checklist – Brave Comb',
+        data: { place: 'Office', view: 'Checklist', strip: 'compact' },
+        loadComponent: () => import('./skills/checklist').then((m) => m.ChecklistScreen),
+      },
+      {
         path: 'afterwards/:visit',
         title: 'Visit review – Brave Comb',
         data: { place: 'Afterwards', strip: 'compact' },

@@ -126,9 +126,15 @@ describe('a level glyph', () => {
   it('puts a frame together as less help is needed', async () => {
     const strokes: number[] = [];
     for (const level of [null, 'saw it', 'helped', 'with a word', 'alone', 'can teach']) {
-      strokes.push(of(await show(LevelGlyph, { level })).querySelectorAll('path').length);
+      const path =
+        of(await show(LevelGlyph, { level }))
+          .querySelector('path')
+          ?.getAttribute('d') ?? '';
+      strokes.push(path.split('M').length - 1);
     }
     expect(strokes).toEqual([0, 1, 2, 3, 4, 4]);
     expect(of(await show(LevelGlyph, { level: 'can teach' })).querySelector('rect')).not.toBeNull();
+    const fading = of(await show(LevelGlyph, { level: 'alone', fading: true })).querySelector('path');
+    expect(fading?.getAttribute('stroke-dasharray')).toBeTruthy();
   });
 });

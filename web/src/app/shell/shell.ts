@@ -66,6 +66,11 @@ const PLACES: readonly (View & { readonly views: readonly View[] })[] = [
       { name: 'Passport', link: '/trainees/me', roles: ['trainee'] },
     ],
   },
+  {
+    name: 'Office',
+    link: '/office/checklist',
+    views: [{ name: 'Checklist', link: '/office/checklist' }],
+  },
 ];
 
 const NOWHERE: Record<string, unknown> = {};

@@ -1,0 +1,240 @@
+import { CdkDrag, type CdkDragDrop, CdkDropList } from '@angular/cdk/drag-drop';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
+import type { Output } from '@brave-comb/contract';
+import { type BadLine, checklistCsv, readChecklistCsv } from '@brave-comb/core/exchange';
+import { ROLES, SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
+import { type Phase, PHASES } from '@brave-comb/core/season';
+import {
+  COLONY_THINGS,
+  type ColonyThing,
+  LEVEL_SAYS,
+  levelSays,
+  type Skill,
+  SKILL_PHASES,
+  SKILL_RISKS,
+  type SkillPhase,
+  type SkillRole,
+} from '@brave-comb/core/skills';
+import { Store } from '@ngrx/store';
+import { catchError, debounceTime, of, switchMap } from 'rxjs';
+import { ContractClient } from '../api/contract-client';
+import { endpoints } from '../api/endpoints';
+import { peopleFeature } from '../people/people.feature';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+import { dateText } from '../shell/format';
+import { ChecklistDraft } from './checklist-draft';
+import { LevelGlyph } from './level-glyph';
+import { RuleSentence } from './rule-sentence';
+import { saveFile } from './save-file';
+
+/** Pause after the last change before the draft is kept and reckoned, ms. */
+const PAUSE = 700;
+
+/** What the school asks for: its skills with their rules, as a draft until a lead puts it in force. */
+@Component({
+  selector: 'bc-checklist',
+  imports: [CdkDrag, CdkDropList, LevelGlyph, RuleSentence, ViewState],
+  providers: [ChecklistDraft],
+  templateUrl: './checklist.html',
+  styleUrl: './checklist.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class ChecklistScreen {
+  private readonly desk = inject(ViewDesk);
+  private readonly client = inject(ContractClient);
+  private readonly person = inject(Store).selectSignal(peopleFeature.selectPerson);
+  protected readonly draft = inject(ChecklistDraft);
+  protected readonly watched = this.desk.watch('checklist', () => ({}));
+  protected readonly data = this.watched.data;
+  protected readonly lead = computed(() => this.person()?.role === 'lead');
+  protected readonly levels = SKILL_LEVELS;
+  protected readonly phases = SKILL_PHASES;
+  protected readonly seasons = PHASES;
+  protected readonly things = COLONY_THINGS;
+  protected readonly roles = ['everybody', ...ROLES] as const;
+  protected readonly risks = SKILL_RISKS;
+  protected readonly policy = signal<'carried over' | 'judged again'>('carried over');
+  protected readonly note_ = signal('');
+  protected readonly says = signal<string | null>(null);
+  protected readonly badLines = signal<readonly BadLine[]>([]);
+  private readonly reckoned = signal<Output<typeof endpoints.previewChecklist> | null>(null);
+  protected readonly preview = computed(() => {
+    const seen = this.reckoned();
+    return (
+      seen && {
+        ...seen,
+        back: [...new Set(seen.changes.filter((each) => each.stepsBack).map((each) => each.trainee.id))],
+      }
+    );
+  });
+  private readonly enforced = this.desk.lastAnswer('enforceChecklist');
+
+  constructor() {
+    // A list that comes while somebody edits does not take the edits away.
+    effect(() => {
+      const list = this.data();
+      if (!list || untracked(this.draft.changes) > 0) return;
+      const before = list.inForce.skills as readonly Skill[];
+      untracked(() => this.draft.load(before, (list.draft?.skills as readonly Skill[] | undefined) ?? before));
+    });
+    effect(() => {
+      const answer = this.enforced() as { version: number; carried: number } | null;
+      if (answer)
+        this.says.set(`Version ${answer.version} is in force, ${answer.carried} standings were carried over.`);
+    });
+    toObservable(this.draft.skills)
+      .pipe(
+        debounceTime(PAUSE),
+        switchMap((skills) => {
+          this.reckoned.set(null);
+          if (!this.lead() || this.draft.changes() === 0 || this.draft.problem()) return of(null);
+          const body = { skills: [...skills] } as never;
+          this.client.call(endpoints.draftChecklist, { body }).subscribe({ error: () => undefined });
+          return this.client.call(endpoints.previewChecklist, { body }).pipe(
+            catchError((fault: { message: string }) => {
+              this.says.set(fault.message);
+              return of(null);
+            }),
+          );
+        }),
+        takeUntilDestroyed(),
+      )
+      .subscribe((seen) => this.reckoned.set(seen));
+  }
+
+  protected inPhase(phase: SkillPhase): readonly Skill[] {
+    return this.draft.skills().filter((skill) => skill.phase === phase);
+  }
+
+  protected otherThan(phase: SkillPhase): SkillPhase[] {
+    return SKILL_PHASES.filter((each) => each !== phase);
+  }
+
+  protected dropped(
+    { item, currentIndex, previousContainer, container }: CdkDragDrop<unknown>,
+    phase: SkillPhase,
+  ): void {
+    const id = item.data as string;
+    const there = this.inPhase(phase).filter((skill) => skill.id !== id || previousContainer !== container);
+    this.draft.move(id, phase, there[currentIndex]?.id ?? null);
+    this.draft.chosen.set(id);
+  }
+
+  protected key(event: KeyboardEvent, id: string): void {
+    if (!event.altKey || !this.lead() || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+    event.preventDefault();
+    const button = event.target as HTMLElement;
+    this.draft.step(id, event.key === 'ArrowUp' ? -1 : 1);
+    setTimeout(() => button.focus());
+  }
+
+  protected add(event: Event, phase: string, input: HTMLInputElement): void {
+    event.preventDefault();
+    const name = input.value.trim();
+    if (name === '') return;
+    this.draft.add(SKILL_PHASES.find((each) => each === phase) ?? 'prepare', name);
+    input.value = '';
+  }
+
+  protected nameOf(id: string): string {
+    return this.draft.skills().find((skill) => skill.id === id)?.name ?? id;
+  }
+
+  protected sounds(skill: Skill, level: SkillLevel): string {
+    return levelSays(skill, level);
+  }
+
+  protected setSound(skill: Skill, level: SkillLevel, text: string): void {
+    const { [level]: _, ...others } = skill.levels;
+    const own = text.trim();
+    this.draft.edit({ levels: own === '' || own === LEVEL_SAYS[level] ? others : { ...others, [level]: own } });
+  }
+
+  protected addNeed(skill: Skill, select: HTMLSelectElement): void {
+    if (select.value !== '') this.draft.edit({ needs: [...skill.needs, select.value] });
+    select.value = '';
+  }
+
+  protected dropNeed(skill: Skill, need: string): void {
+    this.draft.edit({ needs: skill.needs.filter((each) => each !== need) });
+  }
+
+  protected toggleSeason(skill: Skill, phase: Phase): void {
+    const now = skill.season ?? [];
+    const next = PHASES.filter((each) => (each === phase ? !now.includes(each) : now.includes(each)));
+    this.draft.edit({ season: next.length === 0 || next.length === PHASES.length ? null : next });
+  }
+
+  protected toggleThing(skill: Skill, thing: ColonyThing): void {
+    const next = COLONY_THINGS.filter((each) => (each === thing) !== skill.colony.includes(each));
+    this.draft.edit({ colony: next });
+  }
+
+  protected roleOf(text: string): SkillRole {
+    return this.roles.find((role) => role === text) ?? 'everybody';
+  }
+
+  protected riskOf(text: string): Skill['risk'] {
+    return SKILL_RISKS.find((risk) => risk === text) ?? null;
+  }
+
+  protected lines(text: string): readonly string[] {
+    return text
+      .split('\n')
+      .map((each) => each.trim())
+      .filter((each) => each !== '');
+  }
+
+  protected commas(text: string): readonly string[] {
+    return text
+      .split(',')
+      .map((each) => each.trim())
+      .filter((each) => each !== '');
+  }
+
+  protected day(instant: string): string {
+    return dateText(instant.slice(0, 10));
+  }
+
+  protected discard(): void {
+    const before = this.draft.before();
+    this.draft.load(before, before);
+    this.desk.change('discardDraft', {}, 'checklist', false);
+  }
+
+  protected enforce(after: number): void {
+    const body = { skills: this.draft.skills(), after, standings: this.policy(), note: this.note_().trim() };
+    this.draft.load(this.draft.skills(), this.draft.skills());
+    this.desk.change('enforceChecklist', { body }, 'checklist', false);
+    this.note_.set('');
+  }
+
+  protected save(as: 'csv' | 'json'): void {
+    const skills = this.draft.skills();
+    if (as === 'csv') saveFile('checklist.csv', 'text/csv', `\uFEFF${checklistCsv(skills)}`);
+    else saveFile('checklist.json', 'application/json', `${JSON.stringify({ skills }, null, 2)}\n`);
+  }
+
+  /** Reads a file into the draft; lines that cannot be read are told and left out. */
+  protected async takeIn(input: HTMLInputElement): Promise<void> {
+    const [file] = input.files ?? [];
+    input.value = '';
+    if (!file) return;
+    this.badLines.set([]);
+    try {
+      const text = await file.text();
+      const { skills, bad } = file.name.endsWith('.json')
+        ? { skills: (JSON.parse(text) as { skills: readonly Skill[] }).skills, bad: [] }
+        : readChecklistCsv(text);
+      if (!Array.isArray(skills) || skills.some((skill) => typeof skill?.id !== 'string' || !skill.rule))
+        throw new RangeError('it holds no skills. Export the list once to see how the file looks.');
+      this.draft.put(skills);
+      this.badLines.set(bad);
+      this.says.set(`${skills.length} skills read from ${file.name} into the draft.`);
+    } catch (error) {
+      this.says.set(`${file.name} was not taken in: ${(error as Error).message}`);
+    }
+  }
+}

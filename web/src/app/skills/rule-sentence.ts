@@ -1,0 +1,150 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
+import { type EvidenceRule, ruleText } from '@brave-comb/core/skills';
+
+const UP_TO = (most: number, least = 1) => Array.from({ length: most - least + 1 }, (_, at) => least + at);
+const MONTHS = [3, 6, 9, 10, 12, 14, 18, 24, 36] as const;
+const WITHIN = [0.5, 1, 1.5, 2] as const;
+
+/** The evidence rule as one sentence whose parts can be chosen; what differs from the list in force stands out. */
+@Component({
+  selector: 'bc-rule-sentence',
+  template: `
+    <p class="sentence">
+      Stands when shown
+      <label [class.changed]="changed('level')"
+        ><span class="unseen">Level</span
+        ><select #level [value]="rule().level" (change)="edit({ level: asLevel(level.value) })">
+          @for (each of levels; track each) {
+            <option [value]="each" [selected]="each === rule().level">{{ each }}</option>
+          }
+        </select></label
+      >
+      @for (part of parts; track part.key) {
+        {{ part.before }}
+        <label [class.changed]="changed(part.key)"
+          ><span class="unseen">{{ part.name }}</span
+          ><select #number [value]="rule()[part.key]" (change)="count(part.key, number.value)">
+            @for (each of part.options; track each) {
+              <option [value]="each" [selected]="each === rule()[part.key]">{{ each }} {{ part.unit }}</option>
+            }
+          </select></label
+        >
+      }
+      , before
+      <label [class.changed]="changed('lead')"
+        ><span class="unseen">Before whom</span
+        ><select #lead [value]="rule().lead ? 'lead' : 'any'" (change)="edit({ lead: lead.value === 'lead' })">
+          <option value="any" [selected]="!rule().lead">any supervisor</option>
+          <option value="lead" [selected]="rule().lead">the lead once</option>
+        </select></label
+      >
+      with hidden readings
+      <label [class.changed]="changed('within')"
+        ><span class="unseen">Readings</span
+        ><select #within [value]="rule().within ?? ''" (change)="edit({ within: asNumber(within.value) })">
+          <option value="" [selected]="rule().within === null">of any kind</option>
+          @for (each of withins; track each) {
+            <option [value]="each" [selected]="each === rule().within">within {{ each }} eighths</option>
+          }
+        </select></label
+      >. Fades after
+      <label [class.changed]="changed('months')"
+        ><span class="unseen">Holds</span
+        ><select #months [value]="rule().months ?? ''" (change)="edit({ months: asNumber(months.value) })">
+          @for (each of months_(); track each) {
+            <option [value]="each" [selected]="each === rule().months">{{ each }} months</option>
+          }
+          <option value="" [selected]="rule().months === null">no time</option>
+        </select></label
+      >
+      unseen.
+    </p>
+    @if (differs()) {
+      <p class="was">
+        In force: <s>{{ wasText() }}</s>
+        <button type="button" (click)="edited.emit(was()!)">take it back</button>
+      </p>
+    }
+  `,
+  styles: `
+    .sentence {
+      font-size: 16px;
+      line-height: 2.3;
+    }
+    select {
+      min-height: 32px;
+      padding: 1px 6px;
+      border: 1px solid var(--ink-3);
+      border-radius: 5px;
+      background: var(--sheet);
+      font-weight: 650;
+    }
+    .changed select {
+      border: 2px dashed var(--heather);
+      background: var(--heather-100);
+      color: var(--heather-800);
+    }
+    .was {
+      color: var(--ink-2);
+      font-size: var(--t-dense);
+    }
+    button {
+      min-height: 24px;
+      border: 0;
+      background: none;
+      color: var(--heather);
+      text-decoration: underline;
+      cursor: pointer;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class RuleSentence {
+  readonly rule = input.required<EvidenceRule>();
+  /** The rule in force, `null` for a new skill. */
+  readonly was = input<EvidenceRule | null>(null);
+  readonly edited = output<Partial<EvidenceRule>>();
+  protected readonly levels = SKILL_LEVELS;
+  protected readonly withins = WITHIN;
+  protected readonly parts = [
+    { key: 'times', name: 'Times', before: '', unit: 'times', options: UP_TO(12) },
+    { key: 'days', name: 'Days', before: 'on', unit: 'days', options: UP_TO(10) },
+    { key: 'colonies', name: 'Colonies', before: 'at', unit: 'colonies', options: UP_TO(6) },
+    { key: 'assessors', name: 'People', before: 'judged by', unit: 'people', options: UP_TO(4) },
+    { key: 'indoors', name: 'From practice', before: 'of which at most', unit: 'from practice', options: UP_TO(6, 0) },
+  ] as const;
+  protected readonly months_ = computed(() => {
+    const own = this.rule().months;
+    return own === null || MONTHS.some((each) => each === own) ? MONTHS : [...MONTHS, own].sort((a, b) => a - b);
+  });
+  protected readonly differs = computed(() => {
+    const was = this.was();
+    return was !== null && JSON.stringify(was) !== JSON.stringify(this.rule());
+  });
+  protected readonly wasText = computed(() => {
+    const was = this.was();
+    return was ? ruleText(was) : '';
+  });
+
+  protected changed(key: keyof EvidenceRule): boolean {
+    const was = this.was();
+    return was !== null && was[key] !== this.rule()[key];
+  }
+
+  protected asLevel(text: string): SkillLevel {
+    return SKILL_LEVELS.find((level) => level === text) ?? 'alone';
+  }
+
+  protected asNumber(text: string): number | null {
+    return text === '' ? null : Number(text);
+  }
+
+  protected count(key: (typeof this.parts)[number]['key'], text: string): void {
+    this.edited.emit({ [key]: Number(text) });
+  }
+
+  protected edit(change: Readonly<Partial<Record<keyof EvidenceRule, unknown>>>): void {
+    this.edited.emit(change as Partial<EvidenceRule>);
+  }
+}
