@@ -37,7 +37,7 @@ export async function checklist(context: Context, actor: Actor): Promise<Output<
     version: row.version!,
     skills: row.skills.length,
     by: row.made_by ? (names.get(row.made_by) ?? null) : null,
-    from: iso(row.made_at),
+    from: row.made_by ? iso(row.made_at) : null,
     note: row.note,
   }));
   const first = { version: 1, skills: inForce.skills.length, by: null, from: null, note: 'The list to begin with.' };

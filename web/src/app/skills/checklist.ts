@@ -32,6 +32,19 @@ import { saveFile } from './save-file';
 /** Pause after the last change before the draft is kept and reckoned, ms. */
 const PAUSE = 700;
 
+/** Where a draft stands on this device until it is in force or discarded. */
+const placeOf = (person: string) => `checklist draft of ${person}`;
+
+/** A draft that this device kept, `null` when there is none or it cannot be read. */
+function unsent(person: string): readonly Skill[] | null {
+  try {
+    const kept = JSON.parse(localStorage.getItem(placeOf(person)) ?? 'null') as readonly Skill[] | null;
+    return Array.isArray(kept) ? kept : null;
+  } catch {
+    return null;
+  }
+}
+
 /** What the school asks for: its skills with their rules, as a draft until a lead puts it in force. */
 @Component({
   selector: 'bc-checklist',
@@ -42,7 +55,7 @@ const PAUSE = 700;
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ChecklistScreen {
-  private readonly desk = inject(ViewDesk);
+  protected readonly desk = inject(ViewDesk);
   private readonly client = inject(ContractClient);
   private readonly person = inject(Store).selectSignal(peopleFeature.selectPerson);
   protected readonly draft = inject(ChecklistDraft);
@@ -72,12 +85,21 @@ export class ChecklistScreen {
   private readonly enforced = this.desk.lastAnswer('enforceChecklist');
 
   constructor() {
+    // What is typed is on this device before anything is sent: a closed tab loses nothing.
+    effect(() => {
+      const [skills, changes] = [this.draft.skills(), this.draft.changes()];
+      const person = untracked(this.person);
+      if (person?.role !== 'lead' || skills.length === 0) return;
+      if (changes > 0) localStorage.setItem(placeOf(person.id), JSON.stringify(skills));
+      else localStorage.removeItem(placeOf(person.id));
+    });
     // A list that comes while somebody edits does not take the edits away.
     effect(() => {
       const list = this.data();
       if (!list || untracked(this.draft.changes) > 0) return;
       const before = list.inForce.skills as readonly Skill[];
-      untracked(() => this.draft.load(before, (list.draft?.skills as readonly Skill[] | undefined) ?? before));
+      const sent = list.draft?.skills as readonly Skill[] | undefined;
+      untracked(() => this.draft.load(before, unsent(this.person()?.id ?? '') ?? sent ?? before));
     });
     effect(() => {
       const answer = this.enforced() as { version: number; carried: number } | null;
@@ -206,7 +228,6 @@ export class ChecklistScreen {
 
   protected enforce(after: number): void {
     const body = { skills: this.draft.skills(), after, standings: this.policy(), note: this.note_().trim() };
-    this.draft.load(this.draft.skills(), this.draft.skills());
     this.desk.change('enforceChecklist', { body }, 'checklist', false);
     this.note_.set('');
   }

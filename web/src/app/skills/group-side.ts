@@ -45,16 +45,16 @@ const ENOUGH_VISITS = 2;
             </div>
             @if (turning() === claim.id) {
               <label class="why"
-                >Why not<input #why type="text" maxlength="500" />
-                <button
-                  type="button"
-                  class="btn line"
-                  [disabled]="why.value.trim().length < 3"
-                  (click)="turnDown(claim.id, why.value)"
-                >
-                  Turn it down
-                </button></label
+                >Why not<input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)" />
+              </label>
+              <button
+                type="button"
+                class="btn line"
+                [disabled]="reason().trim().length < 3"
+                (click)="turnDown(claim.id)"
               >
+                Turn it down
+              </button>
             }
           </li>
         }
@@ -92,6 +92,7 @@ export class GroupSide {
   readonly group = input<string | null>(null);
   protected readonly levels = SKILL_LEVELS;
   protected readonly turning = signal<string | null>(null);
+  protected readonly reason = signal('');
 
   private readonly groups = computed(() =>
     this.matrix().groups.filter(({ id }) => this.group() === null || id === this.group()),
@@ -131,7 +132,7 @@ export class GroupSide {
         const season = text === '–' || text.startsWith('in') ? null : Number(text);
         const weeks = Math.min(season ?? Infinity, course ?? Infinity);
         const when = text.startsWith('in')
-          ? `from ${text} weeks`
+          ? `to be seen ${text} weeks`
           : weeks === Infinity
             ? 'any time'
             : `${weeks} weeks left`;
@@ -150,9 +151,10 @@ export class GroupSide {
     this.settle(claim, { confirmed: true, level: level as SkillLevel });
   }
 
-  protected turnDown(claim: string, reason: string): void {
+  protected turnDown(claim: string): void {
+    this.settle(claim, { confirmed: false, reason: this.reason().trim() });
     this.turning.set(null);
-    this.settle(claim, { confirmed: false, reason: reason.trim() });
+    this.reason.set('');
   }
 
   private settle(claim: string, body: object): void {

@@ -112,7 +112,8 @@ export class MatrixGrid {
 
   protected scrolled(): void {
     const { scrollLeft: left, scrollTop: top, clientWidth, clientHeight } = this.box().nativeElement;
-    this.sight.set({ left, top, width: clientWidth || 900, height: clientHeight || 600 });
+    const { width, height } = this.sight();
+    this.sight.set({ left, top, width: clientWidth || width, height: clientHeight || height });
   }
 
   /** A cell by its places; −1 for the trainee's name. */
@@ -150,7 +151,7 @@ export class MatrixGrid {
   private show(row: number, skill: number): void {
     const box = this.box().nativeElement;
     const [top, left] = [row * ROW, NAME + skill * COLUMN];
-    const { scrollTop, scrollLeft, clientHeight, clientWidth } = box;
+    const { left: scrollLeft, top: scrollTop, width: clientWidth, height: clientHeight } = this.sight();
     if (top < scrollTop) box.scrollTop = top;
     else if (HEAD + top + ROW > scrollTop + clientHeight) box.scrollTop = HEAD + top + ROW - clientHeight;
     if (left < scrollLeft + NAME) box.scrollLeft = left - NAME;

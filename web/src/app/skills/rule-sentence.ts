@@ -12,52 +12,69 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
   template: `
     <p class="sentence">
       Stands when shown
-      <label [class.changed]="changed('level')"
-        ><span class="unseen">Level</span
-        ><select #level [value]="rule().level" (change)="edit({ level: asLevel(level.value) })">
-          @for (each of levels; track each) {
-            <option [value]="each" [selected]="each === rule().level">{{ each }}</option>
-          }
-        </select></label
+      <select
+        #level
+        [class.changed]="changed('level')"
+        aria-label="Level"
+        [value]="rule().level"
+        (change)="edit({ level: asLevel(level.value) })"
       >
+        @for (each of levels; track each) {
+          <option [value]="each" [selected]="each === rule().level">{{ each }}</option>
+        }
+      </select>
       @for (part of parts; track part.key) {
         {{ part.before }}
-        <label [class.changed]="changed(part.key)"
-          ><span class="unseen">{{ part.name }}</span
-          ><select #number [value]="rule()[part.key]" (change)="count(part.key, number.value)">
-            @for (each of part.options; track each) {
-              <option [value]="each" [selected]="each === rule()[part.key]">{{ each }} {{ part.unit }}</option>
-            }
-          </select></label
+        <select
+          #number
+          [class.changed]="changed(part.key)"
+          [attr.aria-label]="part.name"
+          [value]="rule()[part.key]"
+          (change)="count(part.key, number.value)"
         >
+          @for (each of part.options; track each) {
+            <option [value]="each" [selected]="each === rule()[part.key]">{{ said(each, part.one, part.many) }}</option>
+          }
+        </select>
       }
-      , before
-      <label [class.changed]="changed('lead')"
-        ><span class="unseen">Before whom</span
-        ><select #lead [value]="rule().lead ? 'lead' : 'any'" (change)="edit({ lead: lead.value === 'lead' })">
-          <option value="any" [selected]="!rule().lead">any supervisor</option>
-          <option value="lead" [selected]="rule().lead">the lead once</option>
-        </select></label
+      may come from practice, before
+      <select
+        #lead
+        [class.changed]="changed('lead')"
+        aria-label="Before whom"
+        [value]="rule().lead ? 'lead' : 'any'"
+        (change)="edit({ lead: lead.value === 'lead' })"
       >
+        <option value="any" [selected]="!rule().lead">any supervisor</option>
+        <option value="lead" [selected]="rule().lead">the lead once</option>
+      </select>
       with hidden readings
-      <label [class.changed]="changed('within')"
-        ><span class="unseen">Readings</span
-        ><select #within [value]="rule().within ?? ''" (change)="edit({ within: asNumber(within.value) })">
-          <option value="" [selected]="rule().within === null">of any kind</option>
-          @for (each of withins; track each) {
-            <option [value]="each" [selected]="each === rule().within">within {{ each }} eighths</option>
-          }
-        </select></label
-      >. Fades after
-      <label [class.changed]="changed('months')"
-        ><span class="unseen">Holds</span
-        ><select #months [value]="rule().months ?? ''" (change)="edit({ months: asNumber(months.value) })">
-          @for (each of months_(); track each) {
-            <option [value]="each" [selected]="each === rule().months">{{ each }} months</option>
-          }
-          <option value="" [selected]="rule().months === null">no time</option>
-        </select></label
+      <select
+        #within
+        [class.changed]="changed('within')"
+        aria-label="Readings"
+        [value]="rule().within ?? ''"
+        (change)="edit({ within: asNumber(within.value) })"
       >
+        <option value="" [selected]="rule().within === null">of any kind</option>
+        @for (each of withins; track each) {
+          <option [value]="each" [selected]="each === rule().within">
+            within {{ each === 1 ? 'one eighth' : each + ' eighths' }}
+          </option>
+        }</select
+      >. Fades after
+      <select
+        #months
+        [class.changed]="changed('months')"
+        aria-label="Holds"
+        [value]="rule().months ?? ''"
+        (change)="edit({ months: asNumber(months.value) })"
+      >
+        @for (each of months_(); track each) {
+          <option [value]="each" [selected]="each === rule().months">{{ each }} months</option>
+        }
+        <option value="" [selected]="rule().months === null">no time</option>
+      </select>
       unseen.
     </p>
     @if (differs()) {
@@ -80,7 +97,7 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
       background: var(--sheet);
       font-weight: 650;
     }
-    .changed select {
+    select.changed {
       border: 2px dashed var(--heather);
       background: var(--heather-100);
       color: var(--heather-800);
@@ -108,11 +125,11 @@ export class RuleSentence {
   protected readonly levels = SKILL_LEVELS;
   protected readonly withins = WITHIN;
   protected readonly parts = [
-    { key: 'times', name: 'Times', before: '', unit: 'times', options: UP_TO(12) },
-    { key: 'days', name: 'Days', before: 'on', unit: 'days', options: UP_TO(10) },
-    { key: 'colonies', name: 'Colonies', before: 'at', unit: 'colonies', options: UP_TO(6) },
-    { key: 'assessors', name: 'People', before: 'judged by', unit: 'people', options: UP_TO(4) },
-    { key: 'indoors', name: 'From practice', before: 'of which at most', unit: 'from practice', options: UP_TO(6, 0) },
+    { key: 'times', name: 'Times', before: '', one: 'once', many: 'times', options: UP_TO(12) },
+    { key: 'days', name: 'Days', before: 'on', one: 'one day', many: 'days', options: UP_TO(10) },
+    { key: 'colonies', name: 'Colonies', before: 'at', one: 'any colony', many: 'colonies', options: UP_TO(6) },
+    { key: 'assessors', name: 'People', before: 'judged by', one: 'one person', many: 'people', options: UP_TO(4) },
+    { key: 'indoors', name: 'From practice', before: 'and of these', one: 'one', many: '', options: UP_TO(6, 0) },
   ] as const;
   protected readonly months_ = computed(() => {
     const own = this.rule().months;
@@ -130,6 +147,11 @@ export class RuleSentence {
   protected changed(key: keyof EvidenceRule): boolean {
     const was = this.was();
     return was !== null && was[key] !== this.rule()[key];
+  }
+
+  protected said(number: number, one: string, many: string): string {
+    if (number === 1) return one;
+    return `${number === 0 ? 'none' : number} ${number === 0 ? '' : many}`.trim();
   }
 
   protected asLevel(text: string): SkillLevel {

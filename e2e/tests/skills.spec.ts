@@ -1,0 +1,125 @@
+import { expect, test } from '@playwright/test';
+import { axeFindsNothing, openVisit, signIn } from './school';
+
+test('a trainee claims, the supervisor confirms, the lead signs, and the passport tells it all', async ({
+  browser,
+}) => {
+  const [trainee, supervisor, lead] = await Promise.all(
+    ['salma', 'tomasz', 'morag'].map(async (name) => {
+      const page = await browser.newPage();
+      await signIn(page, name);
+      return page;
+    }),
+  );
+  if (!trainee || !supervisor || !lead) throw new Error('three pages are needed');
+  await trainee.getByRole('link', { name: 'Trainees' }).click();
+  await expect(trainee.getByRole('heading', { name: 'Salma', level: 1 })).toBeVisible();
+  await trainee.getByRole('button', { name: 'Claim a skill' }).click();
+  const card = trainee.getByRole('dialog');
+  await card.getByRole('combobox', { name: 'Skill' }).selectOption({ label: 'prepare: checks fuel and lighter' });
+  await card.getByRole('combobox', { name: 'Hive' }).selectOption('4');
+  await card.getByLabel('What was seen').fill('second lighter in the bag');
+  await card.getByRole('button', { name: 'Claim it' }).click();
+  await trainee.getByRole('button', { name: 'checks fuel and lighter', exact: true }).click();
+  await expect(trainee.getByText('Waits for a supervisor.')).toBeVisible();
+
+  await supervisor.getByRole('link', { name: 'Trainees' }).click();
+  const beside = supervisor.getByRole('complementary', { name: 'Beside the matrix' });
+  await expect(beside.getByText('second lighter in the bag')).toBeVisible();
+  await beside.getByRole('button', { name: 'Confirm' }).click();
+  await expect(beside.getByText('second lighter in the bag')).toHaveCount(0);
+
+  await lead.goto('/trainees');
+  const grid = lead.getByRole('grid');
+  await grid.focus();
+  await grid.press('ArrowDown');
+  for (let step = 0; step < 6; step += 1) await grid.press('ArrowDown');
+  for (let step = 0; step < 5; step += 1) await grid.press('ArrowRight');
+  await grid.press('Enter');
+  const side = lead.getByRole('complementary', { name: 'Beside the matrix' });
+  await expect(side.getByRole('heading', { name: 'checks fuel and lighter' })).toBeVisible();
+  await side.getByRole('link', { name: 'Open the passport' }).click();
+  await expect(lead.getByRole('heading', { name: 'Salma', level: 1 })).toBeVisible();
+  await lead.getByRole('button', { name: 'checks fuel and lighter', exact: true }).click();
+  await expect(lead.getByText(/14 May, alone, claimed, hive 4.* Judged by Tomasz Wierzba/)).toBeVisible();
+  const words = await lead.getByText(/^check words:/).textContent();
+  await lead.getByRole('button', { name: /^Sign the \d+ that are shown/ }).click();
+  await expect(lead.getByRole('button', { name: 'Sign the 0 that are shown' })).toBeVisible();
+  await expect(lead.getByText(/^check words:/)).not.toHaveText(words ?? '');
+  const download = lead.waitForEvent('download');
+  await lead.getByRole('button', { name: 'Export for another school' }).click();
+  expect((await download).suggestedFilename()).toMatch(/^passport-salma-.*\.json$/);
+});
+
+test('a draft of the checklist is shown with whom it touches, and put in force takes nothing away', async ({
+  page,
+}) => {
+  await signIn(page, 'morag');
+  await page.goto('/office/checklist');
+  await page.getByRole('button', { name: 'stands out of the flight lane' }).click();
+  await page.getByRole('combobox', { name: 'Times' }).selectOption('12');
+  const touches = page.getByRole('region', { name: 'Whom this touches' });
+  await expect(touches.getByText(/trainees would step back if judged again/)).toBeVisible();
+  await expect(touches.locator('li.back').first()).toBeVisible();
+  await page.getByRole('button', { name: 'stands out of the flight lane' }).press('Alt+ArrowDown');
+  await expect(page.getByText('draft, 2 changes')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('draft, 2 changes')).toBeVisible();
+  await page.getByLabel('Why, for the record').fill('more often');
+  await page.getByRole('button', { name: 'Put in force' }).click();
+  await expect(page.getByText(/^Version 2 is in force, \d{3} standings were carried over/)).toBeVisible();
+  await expect(page.getByText('v2,')).toBeVisible();
+});
+
+test('frames of a lively colony go to one who is not ready only with a reason', async ({ page }) => {
+  await signIn(page, 'ruth');
+  await openVisit(page, '6');
+  // One role after the other is handed on until the frames are reached.
+  const jobs = page.getByRole('group', { name: /^Jobs, as the rota gives them/ });
+  const bruno = () => jobs.getByRole('button', { name: 'Bruno', exact: true }).first();
+  const dialog = page.getByRole('dialog');
+  for (let hand = 0; hand < 6 && (await dialog.count()) === 0; hand += 1) {
+    await bruno().click();
+    await page.waitForTimeout(200);
+  }
+  await expect(dialog.getByRole('heading', { name: 'Frames to Bruno' })).toBeVisible();
+  await expect(dialog.getByText(/not shown yet: hears the bees getting upset/)).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Hand them over all the same' })).toBeDisabled();
+  await dialog.getByLabel('Your reason, kept with the visit').fill('beside me, one frame');
+  await dialog.getByRole('button', { name: 'Hand them over all the same' }).click();
+  await expect(dialog).toHaveCount(0);
+});
+
+test('axe finds nothing on trainees, passport and checklist, and nothing runs off a phone', async ({ page }) => {
+  test.setTimeout(180_000);
+  await signIn(page, 'morag');
+  const seen = async (path: string, ready: () => Promise<void>) => {
+    await page.goto(path);
+    await ready();
+    for (const [width, height] of [
+      [1280, 800],
+      [390, 844],
+    ] as const) {
+      await page.setViewportSize({ width, height });
+      await axeFindsNothing(page, `${path} ${width}`);
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect(wide, `${path} runs off the screen`).toBeLessThanOrEqual(width);
+    }
+    await page.setViewportSize({ width: 1280, height: 800 });
+  };
+  await seen('/trainees', async () => {
+    await page.getByRole('gridcell').first().click();
+    await expect(page.getByRole('link', { name: 'Open the passport' })).toBeVisible();
+  });
+  const link = (await page.getByRole('link', { name: 'Open the passport' }).getAttribute('href')) ?? '';
+  await seen(link, async () => {
+    await page.getByRole('button', { name: 'finds eggs', exact: true }).click();
+    await expect(page.getByText(/^Alone three times/)).toBeVisible();
+  });
+  await page.getByRole('button', { name: 'Judge a skill' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await axeFindsNothing(page, 'judging');
+  await seen('/office/checklist', async () => {
+    await expect(page.getByRole('heading', { name: 'What each level sounds like' })).toBeVisible();
+  });
+});
