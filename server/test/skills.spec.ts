@@ -173,7 +173,7 @@ describe('a correction', () => {
     await record([entry({ kind: 'mood noted', mood: 2 })]);
     const found = skillIn(await passport('Aroha'), 'grades-comb').evidence.find(({ id }) => id === judged.id);
     expect(found).toMatchObject({ withdrawn: true, hive: '4', visit, source: 'visit' });
-    expect(found!.weather === null || /°C/.test(found!.weather)).toBe(true);
+    expect(found!.weather === null || found!.weather.includes('°C')).toBe(true);
   });
 });
 
@@ -250,7 +250,7 @@ describe('a new version of the checklist', () => {
   it('is drafted without changing anything, and shown beforehand with whom it touches', async () => {
     const { inForce } = await list();
     const before = await held();
-    const skills = stricter(inForce.skills as readonly Skill[]);
+    const skills = stricter(inForce.skills);
     await morag!.post(endpoints.draftChecklist.path).send({ skills }).expect(200);
     expect((await list()).draft!.skills).toHaveLength(skills.length);
     expect((await list(tomasz)).draft).toBeNull();
@@ -267,7 +267,7 @@ describe('a new version of the checklist', () => {
   it('takes nothing from anybody when standings are carried over; judged again, they step back', async () => {
     const { inForce } = await list();
     const before = await held();
-    const skills = stricter(inForce.skills as readonly Skill[]);
+    const skills = stricter(inForce.skills);
     const body = { skills, after: inForce.version, standings: 'carried over', note: 'veils nine times' };
     const { carried, version } = (await enforce(body).expect(200)).body as { carried: number; version: number };
     expect(version).toBe(2);

@@ -87,7 +87,7 @@ export function standingsFrom(facts: EvidenceFacts): Standings {
   for (const each of facts.demonstrations) {
     if (each.at > facts.now || !isJudged(each)) continue;
     let own = shown.get(each.trainee);
-    if (!own) shown.set(each.trainee, (own = new Map()));
+    if (!own) shown.set(each.trainee, (own = new Map<string, Demonstration[]>()));
     const list = own.get(each.skill);
     if (list) list.push(each);
     else own.set(each.skill, [each]);
@@ -100,7 +100,7 @@ export function standingsFrom(facts: EvidenceFacts): Standings {
   const known = new Map<string, Map<string, Standing>>();
   return (trainee, id) => {
     let own = known.get(trainee);
-    if (!own) known.set(trainee, (own = new Map()));
+    if (!own) known.set(trainee, (own = new Map<string, Standing>()));
     let standing = own.get(id);
     if (!standing) {
       const skill = skills.get(id);
@@ -236,7 +236,7 @@ function heldBy(
   return held;
 }
 
-const distinct = <T>(values: readonly (T | null)[]): number => new Set(values.filter((each) => each !== null)).size;
+const distinct = (values: readonly (string | null)[]): number => new Set(values.filter((each) => each !== null)).size;
 
 /** What some demonstrations leave of the rule's demands. Practice counts up to its limit, and for no colony and no assessor. */
 function missingOf(rule: EvidenceRule, valid: readonly Demonstration[]): readonly Missing[] {

@@ -115,5 +115,5 @@ export const countsBySkill = async (db: Knex, school: string): Promise<ReadonlyM
     .where({ school })
     .groupBy('skill')
     .select<{ skill: string; count: number }[]>('skill', db.raw('count(*) as count'));
-  return new Map(rows.map(({ skill, count }) => [skill, Number(count)]));
+  return new Map(rows.map(({ skill, count }) => [skill, count]));
 };

@@ -74,7 +74,7 @@ export class ChecklistDraft {
     const [own, other] = [skills[at], skills[at + by]];
     if (!own || !other) return;
     if (own.phase !== other.phase)
-      return this.put(skills.map((each) => (each.id === id ? { ...each, phase: other.phase } : each)));
+      return void this.put(skills.map((each) => (each.id === id ? { ...each, phase: other.phase } : each)));
     this.put(skills.toSpliced(at, 1).toSpliced(at + by, 0, own));
   }
 

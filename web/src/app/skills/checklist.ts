@@ -45,6 +45,14 @@ function unsent(person: string): readonly Skill[] | null {
   }
 }
 
+/** Skills of an exported list; the server checks them one by one. */
+function readJson(text: string): { readonly skills: readonly Skill[]; readonly bad: readonly BadLine[] } {
+  const { skills } = JSON.parse(text) as { readonly skills?: readonly Partial<Skill>[] };
+  if (!Array.isArray(skills) || !skills.every((skill: Partial<Skill>) => typeof skill.id === 'string' && skill.rule))
+    throw new RangeError('it holds no skills. Export the list once to see how the file looks.');
+  return { skills: skills as readonly Skill[], bad: [] };
+}
+
 /** What the school asks for: its skills with their rules, as a draft until a lead puts it in force. */
 @Component({
   selector: 'bc-checklist',
@@ -246,11 +254,7 @@ export class ChecklistScreen {
     this.badLines.set([]);
     try {
       const text = await file.text();
-      const { skills, bad } = file.name.endsWith('.json')
-        ? { skills: (JSON.parse(text) as { skills: readonly Skill[] }).skills, bad: [] }
-        : readChecklistCsv(text);
-      if (!Array.isArray(skills) || skills.some((skill) => typeof skill?.id !== 'string' || !skill.rule))
-        throw new RangeError('it holds no skills. Export the list once to see how the file looks.');
+      const { skills, bad } = file.name.endsWith('.json') ? readJson(text) : readChecklistCsv(text);
       this.draft.put(skills);
       this.badLines.set(bad);
       this.says.set(`${skills.length} skills read from ${file.name} into the draft.`);

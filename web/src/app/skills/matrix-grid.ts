@@ -116,8 +116,13 @@ export class MatrixGrid {
     this.sight.set({ left, top, width: clientWidth || width, height: clientHeight || height });
   }
 
+  protected clicked(event: Event): void {
+    const place = (event.target as Element).closest<HTMLElement>('[data-row]')?.dataset;
+    if (place) this.pick(Number(place.row), Number(place.skill ?? -1));
+  }
+
   /** A cell by its places; −1 for the trainee's name. */
-  protected pick(row: number, skill: number): void {
+  private pick(row: number, skill: number): void {
     const found = this.rows()[row];
     if (found?.kind !== 'trainee') return;
     if (skill >= 0) this.active.set({ row, skill });

@@ -90,6 +90,7 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
       line-height: 2.3;
     }
     select {
+      max-width: 100%;
       min-height: 32px;
       padding: 1px 6px;
       border: 1px solid var(--ink-3);
