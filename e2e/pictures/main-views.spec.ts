@@ -67,7 +67,6 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
     ['season', /^Swarm season/],
     ['dues', /^What is due/],
     ['forage', /^Forage/],
-    ['seen', /^Seen at/],
   ] as const) {
     await page.goto(`/ahead/${name}`);
     await expect(page.getByRole('heading', { name: heading })).toBeVisible();
@@ -90,7 +89,6 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await expect(page.getByRole('button', { name: 'Demo clock, move it on' })).toContainText('13:10');
   await page.waitForTimeout(800);
   await openVisit(page, '4');
-  await take(page, 'at-the-hive-before');
   await bigButton(page).click();
   await expect(bigButton(page)).toHaveText(/Entrance seen/);
   const card = page.getByRole('dialog');
@@ -146,11 +144,22 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.goto('/afterwards/yard-book');
   await expect(page.getByText('Repair: gap between boxes')).toBeVisible();
   await take(page, 'yard-book');
+  await page.goto('/trainees');
+  const row = page.getByRole('row', { name: /Salma/ });
+  await row.getByRole('gridcell').nth(13).click();
+  await expect(page.getByRole('link', { name: 'Open the passport' })).toBeVisible();
+  await take(page, 'trainees');
+  await page.getByRole('link', { name: 'Open the passport' }).click();
+  await expect(page.getByText(/^check words/)).toBeVisible();
+  await take(page, 'passport');
+  await page.goto('/office/checklist');
+  await page.getByRole('button', { name: 'finds eggs', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Times' }).selectOption('6');
+  await page.getByRole('combobox', { name: 'Before whom' }).selectOption('lead');
+  await expect(page.getByText(/would step back if judged again/)).toBeVisible();
+  await take(page, 'checklist');
+
   await page.goto('/ahead');
-  await page.getByRole('button', { name: /^Tue 19/ }).click();
-  await expect(page.getByRole('heading', { name: /Hive 8/ })).toBeVisible();
-  await page.waitForTimeout(400);
-  await take(page, 'day-sheet-doubtful');
   await page.getByRole('button', { name: /^Sat 23/ }).click();
   await expect(page.getByRole('heading', { name: 'No', level: 1 })).toBeVisible();
   await page.waitForTimeout(400);
