@@ -1,3 +1,4 @@
+export * from './agreement';
 export * from './change';
 export * from './default';
 export * from './demonstration';

@@ -1,0 +1,135 @@
+import { CONTENTS, type Letter, LETTERS } from '../../inspection';
+import { meanOf } from '../../units';
+import { cohenKappa, QUADRATIC } from './kappa';
+import { type Limits, limitsOf } from './limits';
+
+/** A side that a trainee read before the supervisor's reading was shown. */
+export interface ReadingPair {
+  readonly trainee: string;
+  /** ISO instant. */
+  readonly at: string;
+  /** Eighths by letter, as read and as the supervisor read them. */
+  readonly read: Readonly<Partial<Record<Letter, number>>>;
+  readonly reference: Readonly<Partial<Record<Letter, number>>>;
+}
+
+/** How a trainee reads one thing that comb holds. */
+export interface LetterAgreement extends Limits {
+  readonly letter: Letter;
+  /** Agreement on eighths beyond chance, far ones weighing more; `null` when it is always the same. */
+  readonly kappa: number | null;
+}
+
+export interface ReadingAgreement {
+  readonly pairs: number;
+  /** Eighths off on the mean, over letters that either of the two saw. */
+  readonly off: number | null;
+  readonly letters: readonly LetterAgreement[];
+  /** What is given to what: eighths that went to the wrong letter, the most first. */
+  readonly confusions: readonly { readonly from: Letter; readonly to: Letter; readonly eighths: number }[];
+  /** Eighths off on the mean of each visit's day, oldest first. */
+  readonly trend: readonly { readonly at: string; readonly off: number }[];
+}
+
+/** Most eighths that a letter can have, and the places of a table of them. */
+const EIGHTHS = 8;
+/** Readings that count as "of late". */
+const OF_LATE = 10;
+
+/**
+ * How a trainee's hidden readings lie against the supervisors'.
+ *
+ * @param pairs of one trainee, in any order
+ * @returns bias and limits by letter, kappa on eighths, confusions, and how it went over time
+ */
+export function readingAgreement(pairs: readonly ReadingPair[]): ReadingAgreement {
+  const letters = LETTERS.flatMap((letter): LetterAgreement[] => {
+    const both = pairs
+      .map(({ read, reference }) => [read[letter] ?? 0, reference[letter] ?? 0] as const)
+      .filter(([own, true_]) => own > 0 || true_ > 0);
+    const limits = limitsOf(both);
+    return limits === null ? [] : [{ letter, ...limits, kappa: kappaOnEighths(pairs, letter) }];
+  });
+  const days = [...new Set(pairs.map(({ at }) => at.slice(0, 10)))].sort();
+  return {
+    pairs: pairs.length,
+    off: pairs.length === 0 ? null : meanOf(pairs.map(offOf)),
+    letters,
+    confusions: confusionsOf(pairs),
+    trend: days.map((day) => {
+      const own = pairs.filter(({ at }) => at.slice(0, 10) === day);
+      return { at: own[0]!.at, off: meanOf(own.map(offOf)) };
+    }),
+  };
+}
+
+/**
+ * Eighths by which a trainee's readings of late are off, over letters that either of the two saw.
+ *
+ * @param pairs of one trainee
+ * @returns mean of the last ten, `null` without any
+ */
+export function readingsOffOfLate(pairs: readonly ReadingPair[]): number | null {
+  const late = pairs.toSorted((a, b) => a.at.localeCompare(b.at)).slice(-OF_LATE);
+  return late.length === 0 ? null : meanOf(late.map(offOf));
+}
+
+function offOf({ read, reference }: ReadingPair): number {
+  const off = LETTERS.flatMap((letter) => {
+    const [own, true_] = [read[letter] ?? 0, reference[letter] ?? 0];
+    return own > 0 || true_ > 0 ? [Math.abs(own - true_)] : [];
+  });
+  return off.length === 0 ? 0 : meanOf(off);
+}
+
+/** Whole eighths as classes: a half goes up. */
+function kappaOnEighths(pairs: readonly ReadingPair[], letter: Letter): number | null {
+  const table = Array.from({ length: EIGHTHS + 1 }, () => Array.from({ length: EIGHTHS + 1 }, () => 0));
+  const place = (eighths: number | undefined) => Math.min(EIGHTHS, Math.max(0, Math.round(eighths ?? 0)));
+  for (const { read, reference } of pairs) table[place(read[letter])]![place(reference[letter])]! += 1;
+  return cohenKappa(table, QUADRATIC).kappa;
+}
+
+/** Eighths that one letter has too few of go, in proportion, to those that have too many. */
+function confusionsOf(pairs: readonly ReadingPair[]): ReadingAgreement['confusions'] {
+  const moved = new Map<string, number>();
+  for (const { read, reference } of pairs) {
+    const excess = LETTERS.map((letter) => ({ letter, by: (read[letter] ?? 0) - (reference[letter] ?? 0) }));
+    const over = excess.filter(({ by }) => by > 0);
+    const total = over.reduce((sum, { by }) => sum + by, 0);
+    for (const { letter: from, by: missing } of excess.filter(({ by }) => by < 0))
+      for (const { letter: to, by } of over) {
+        const key = `${from}${to}`;
+        moved.set(key, (moved.get(key) ?? 0) + Math.min(-missing, total) * (by / total));
+      }
+  }
+  return [...moved]
+    .map(([key, eighths]) => ({ from: key[0] as Letter, to: key[1] as Letter, eighths }))
+    .sort((a, b) => b.eighths - a.eighths);
+}
+
+/** Bias from which a habit is named, eighths; below that it is chance. Common practice. */
+const HABIT = 0.4;
+
+/**
+ * What a trainee should practise, from how the readings lie.
+ *
+ * @param agreement of one trainee
+ * @returns short sentences, the weightiest first; none while there are fewer than three readings
+ */
+export function drillAdvice({ pairs, letters, confusions }: ReadingAgreement): readonly string[] {
+  if (pairs < 3) return [];
+  const habits = letters
+    .filter(({ bias }) => Math.abs(bias) >= HABIT)
+    .sort((a, b) => Math.abs(b.bias) - Math.abs(a.bias))
+    .map(
+      ({ letter, bias, count }) =>
+        `Reads ${bias < 0 ? 'too few' : 'too much'} ${CONTENTS[letter]}: by ${Math.abs(bias).toFixed(1)} eighths on ${count} sides.`,
+    );
+  const [most] = confusions;
+  const mixed =
+    most && most.eighths / pairs >= HABIT
+      ? [`Takes ${CONTENTS[most.from]} for ${CONTENTS[most.to]}: drill the two side by side.`]
+      : [];
+  return [...habits.slice(0, 2), ...mixed];
+}

@@ -1,0 +1,299 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { type Letter, LETTERS, SKILL_LEVELS } from '../src/inspection';
+import {
+  type AssessedDemonstration,
+  assessorHabits,
+  assessorPairs,
+  cohenKappa,
+  concordance,
+  drillAdvice,
+  fleissKappa,
+  kappaWord,
+  limitsOf,
+  LINEAR,
+  QUADRATIC,
+  type ReadingPair,
+  readingAgreement,
+  readingsOffOfLate,
+  repeatability,
+} from '../src/skills';
+
+describe('kappa', () => {
+  // Cohen 1960, Educ. Psychol. Meas. 20:37–46; the same table weighted in Cohen 1968, Psychol. Bull. 70:213–220.
+  const COHEN = [
+    [88, 10, 2],
+    [14, 40, 6],
+    [18, 10, 12],
+  ];
+
+  it('is Cohen’s of 1960, and his weighted one of 1968', () => {
+    const { observed, expected, kappa, count } = cohenKappa(COHEN);
+    expect(count).toBe(200);
+    expect(observed).toBeCloseTo(0.7, 6);
+    expect(expected).toBeCloseTo(0.41, 6);
+    expect(kappa).toBeCloseTo(0.492, 3);
+    const weights = [
+      [0, 1, 3],
+      [1, 0, 6],
+      [3, 6, 0],
+    ];
+    expect(cohenKappa(COHEN, (one, other) => weights[one]![other]!).kappa).toBeCloseTo(0.348, 3);
+  });
+
+  it.each([
+    [
+      [
+        [20, 5],
+        [10, 15],
+      ],
+      0.4,
+    ],
+    [
+      [
+        [45, 15],
+        [25, 15],
+      ],
+      0.1304,
+    ],
+    // Nearly all of one class: high agreement, low kappa (Feinstein & Cicchetti 1990 name the paradox; own tables).
+    [
+      [
+        [90, 4],
+        [4, 2],
+      ],
+      0.2908,
+    ],
+    [
+      [
+        [48, 4],
+        [4, 44],
+      ],
+      0.8397,
+    ],
+    [
+      [
+        [0, 10],
+        [10, 0],
+      ],
+      -1,
+    ],
+    [
+      [
+        [7, 0],
+        [0, 3],
+      ],
+      1,
+    ],
+  ])('of %j is %d', (table, kappa) => {
+    expect(cohenKappa(table).kappa).toBeCloseTo(kappa, 4);
+  });
+
+  it('weighs near disagreements less, linear or by squares', () => {
+    // The formulas of the two papers on a table of our own.
+    const table = [
+      [20, 6, 1, 0],
+      [4, 18, 5, 1],
+      [1, 3, 15, 4],
+      [0, 1, 2, 9],
+    ];
+    expect(cohenKappa(table).kappa).toBeCloseTo(0.57604, 4);
+    expect(cohenKappa(table, LINEAR).kappa).toBeCloseTo(0.68777, 4);
+    expect(cohenKappa(table, QUADRATIC).kappa).toBeCloseTo(0.78996, 4);
+  });
+
+  it('says nothing where chance alone agrees always, and refuses what is no table', () => {
+    expect(
+      cohenKappa([
+        [9, 0],
+        [0, 0],
+      ]).kappa,
+    ).toBeNull();
+    expect(() => cohenKappa([[1, 2]])).toThrow(/square table/);
+    expect(() => cohenKappa([[0]])).toThrow(/nothing to compare/);
+  });
+
+  it('is Fleiss’ of 1971 for six judges', () => {
+    // Fleiss 1971, Psychol. Bull. 76:378–382: thirty patients, six psychiatrists, five diagnoses; printed .430.
+    const rows = (
+      '00060 03003 01401 00006 03030 20400 00402 20310 20040 00006 10050 11040 03300 10050 02031 00501 30012 51000 ' +
+      '02040 10203 00006 01050 02013 20040 10041 05010 40002 02040 10500 00006'
+    )
+      .split(' ')
+      .map((row) => [...row].map(Number));
+    const { observed, expected, kappa } = fleissKappa(rows);
+    expect(observed).toBeCloseTo(0.5556, 4);
+    expect(expected).toBeCloseTo(0.2199, 4);
+    expect(kappa).toBeCloseTo(0.43, 3);
+    expect(() => fleissKappa([[1, 1], [3]])).toThrow(/same number of judges/);
+  });
+
+  it('of two judges by Fleiss differs from Cohen’s only in what chance expects', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.nat({ max: 2 }), fc.nat({ max: 2 })), { minLength: 3, maxLength: 40 }),
+        (pairs) => {
+          const table = [0, 1, 2].map((one) =>
+            [0, 1, 2].map((other) => pairs.filter(([a, b]) => a === one && b === other).length),
+          );
+          const counts = pairs.map(([a, b]) => [0, 1, 2].map((each) => Number(a === each) + Number(b === each)));
+          expect(fleissKappa(counts).observed).toBeCloseTo(cohenKappa(table).observed, 9);
+        },
+      ),
+    );
+  });
+
+  it.each([
+    [-0.1, 'poor'],
+    [0.2, 'slight'],
+    [0.21, 'fair'],
+    [0.6, 'moderate'],
+    [0.8, 'substantial'],
+    [0.81, 'almost perfect'],
+  ])('%d is called %s', (kappa, word) => {
+    // Landis & Koch 1977, Biometrics 33:159–174.
+    expect(kappaWord(kappa)).toBe(word);
+  });
+});
+
+describe('limits of agreement', () => {
+  // Bland & Altman 1986, Lancet i:307–310: peak flow by two meters, first and second readings.
+  const WRIGHT = [494, 395, 516, 434, 476, 557, 413, 442, 650, 433, 417, 656, 267, 478, 178, 423, 427];
+  const MINI = [512, 430, 520, 428, 500, 600, 364, 380, 658, 445, 432, 626, 260, 477, 259, 350, 451];
+  const WRIGHT_2 = [490, 397, 512, 401, 470, 611, 415, 431, 638, 429, 420, 633, 275, 492, 165, 372, 421];
+  const MINI_2 = [525, 415, 508, 444, 500, 625, 460, 390, 642, 432, 420, 605, 227, 467, 268, 370, 443];
+  const both = (xs: readonly number[], ys: readonly number[]) => xs.map((x, at) => [x, ys[at]!] as const);
+
+  it('are those of the paper', () => {
+    const { bias, spread, limits, count } = limitsOf(both(WRIGHT, MINI))!;
+    expect(count).toBe(17);
+    expect(bias).toBeCloseTo(-2.1, 1);
+    expect(spread).toBeCloseTo(38.8, 1);
+    // Printed −79.7 and 75.5 with 2 standard deviations; with 1.96 they are a little nearer.
+    expect(limits![0]).toBeCloseTo(-78.1, 1);
+    expect(limits![1]).toBeCloseTo(73.9, 1);
+    expect(repeatability(both(WRIGHT, WRIGHT_2))).toBeCloseTo(43.2, 0);
+    expect(repeatability(both(MINI, MINI_2))).toBeCloseTo(56.4, 0);
+  });
+
+  it('have Lin’s concordance beside them', () => {
+    // Lin 1989, Biometrics 45:255–268 (formula).
+    expect(concordance([1, 2, 3, 4, 5].map((x) => [x, x + 1]))).toBeCloseTo(0.8, 6);
+    expect(concordance(both(WRIGHT, MINI))).toBeCloseTo(0.9427, 4);
+    expect(concordance([[3, 3]])).toBeNull();
+  });
+
+  it('need two pairs for a spread, and one for a bias', () => {
+    expect(limitsOf([])).toBeNull();
+    expect(limitsOf([[3, 1]])).toEqual({ count: 1, bias: 2, spread: null, limits: null, off: 2 });
+    expect(() => repeatability([])).toThrow(/two readings/);
+  });
+
+  it('turn round with the readings, and hold the bias between them (property)', () => {
+    const figure = fc.integer({ min: 0, max: 8 });
+    fc.assert(
+      fc.property(fc.array(fc.tuple(figure, figure), { minLength: 2, maxLength: 30 }), (pairs) => {
+        const [one, other] = [limitsOf(pairs)!, limitsOf(pairs.map(([a, b]) => [b, a] as const))!];
+        expect(one.bias).toBeCloseTo(-other.bias, 9);
+        expect(one.limits![0]).toBeCloseTo(-other.limits![1], 9);
+        expect(one.off).toBeGreaterThanOrEqual(Math.abs(one.bias) - 1e-9);
+      }),
+    );
+  });
+});
+
+describe('readings against the supervisors', () => {
+  const pair = (
+    day: string,
+    read: ReadingPair['read'],
+    reference: ReadingPair['reference'],
+    trainee = 'salma',
+  ): ReadingPair => ({ trainee, at: `2026-05-${day}T12:00:00Z`, read, reference });
+  const habit = [
+    pair('02', { S: 5, P: 2, H: 1 }, { E: 1, S: 4, P: 2, H: 1 }),
+    pair('09', { S: 4, H: 4 }, { E: 1, S: 3, H: 4 }),
+    pair('09', { S: 3, N: 5 }, { S: 3, N: 5 }),
+  ];
+
+  it('show bias, limits and kappa by letter, and how it went from day to day', () => {
+    const { letters, trend, pairs, off } = readingAgreement(habit);
+    expect(pairs).toBe(3);
+    expect(letters.find(({ letter }) => letter === 'E')).toMatchObject({ count: 2, bias: -1 });
+    expect(letters.find(({ letter }) => letter === 'S')!.bias).toBeCloseTo(2 / 3, 6);
+    expect(letters.find(({ letter }) => letter === 'N')).toMatchObject({ bias: 0, kappa: 1 });
+    expect(letters.map(({ letter }) => letter)).not.toContain('D');
+    expect(trend.map(({ off: each }) => each)).toEqual([0.5, expect.closeTo((2 / 3 + 0) / 2, 6)]);
+    expect(off).toBeCloseTo((0.5 + 2 / 3 + 0) / 3, 6);
+    expect(readingsOffOfLate(habit)).toBeCloseTo(off!, 9);
+    expect(readingsOffOfLate([])).toBeNull();
+  });
+
+  it('name what is taken for what, and the drill that follows', () => {
+    const agreement = readingAgreement(habit);
+    expect(agreement.confusions).toEqual([{ from: 'E', to: 'S', eighths: 2 }]);
+    const advice = drillAdvice(agreement);
+    expect(advice[0]).toBe('Reads too few eggs: by 1.0 eighths on 2 sides.');
+    expect(advice.at(-1)).toBe('Takes eggs for sealed worker: drill the two side by side.');
+    expect(drillAdvice(readingAgreement(habit.slice(0, 2)))).toEqual([]);
+  });
+
+  it('of somebody who reads as the supervisor does have no bias, no confusion and no advice (property)', () => {
+    const side = fc.array(fc.constantFrom<Letter>(...LETTERS), { minLength: 8, maxLength: 8 }).map((letters) => {
+      const eighths: Partial<Record<Letter, number>> = {};
+      for (const letter of letters) eighths[letter] = (eighths[letter] ?? 0) + 1;
+      return eighths;
+    });
+    fc.assert(
+      fc.property(
+        fc.array(side, { minLength: 3, maxLength: 12 }),
+        fc.array(side, { minLength: 12, maxLength: 12 }),
+        (sides, others) => {
+          const same = readingAgreement(sides.map((each) => pair('02', each, each)));
+          expect(same.off).toBe(0);
+          expect(same.confusions).toEqual([]);
+          expect(drillAdvice(same)).toEqual([]);
+          const mixed = readingAgreement(sides.map((each, at) => pair('02', each, others[at]!)));
+          const lost = sides.reduce(
+            (sum, each, at) =>
+              sum +
+              LETTERS.reduce((own, letter) => own + Math.max(0, (others[at]![letter] ?? 0) - (each[letter] ?? 0)), 0),
+            0,
+          );
+          expect(mixed.confusions.reduce((sum, { eighths }) => sum + eighths, 0)).toBeCloseTo(lost, 6);
+        },
+      ),
+    );
+  });
+});
+
+describe('assessors beside each other', () => {
+  const judged = (day: number, assessor: string, level: (typeof SKILL_LEVELS)[number]): AssessedDemonstration => ({
+    trainee: 'salma',
+    skill: 'finds-eggs',
+    day: `2026-05-${String(day).padStart(2, '0')}`,
+    assessor,
+    level,
+  });
+  const days = [1, 2, 3, 4];
+  const both = days.flatMap((day) => [
+    judged(day, 'ruth', day > 2 ? 'can teach' : 'alone'),
+    judged(day, 'tomasz', 'alone'),
+  ]);
+
+  it('are compared on what both judged on one day', () => {
+    const [pair, ...rest] = assessorPairs([...both, judged(9, 'ruth', 'saw it')]);
+    expect(rest).toEqual([]);
+    expect(pair!.assessors).toEqual(['ruth', 'tomasz']);
+    expect(pair!.kappa.count).toBe(4);
+    expect(pair!.kappa.observed).toBeCloseTo(1 - 2 / (4 * 4), 6);
+  });
+
+  it('show who is severe and who drifts; with nothing shared nothing is said', () => {
+    const [severe, lenient] = assessorHabits(both);
+    expect(severe).toMatchObject({ assessor: 'tomasz', leniency: -0.5, drift: -1, shared: 4 });
+    expect(lenient).toMatchObject({ assessor: 'ruth', leniency: 0.5, drift: 1 });
+    expect(assessorHabits([judged(1, 'marit', 'alone')])).toEqual([
+      { assessor: 'marit', judged: 1, shared: 0, leniency: null, drift: null },
+    ]);
+  });
+});
