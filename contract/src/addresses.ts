@@ -67,6 +67,7 @@ export const ADDRESSES = {
   enforceChecklist: ['POST', '/api/checklist/in-force'],
   traineeMatrix: ['GET', '/api/trainees'],
   passport: ['GET', '/api/trainees/:trainee/passport'],
+  agreement: ['GET', '/api/agreement'],
   judgeSkill: ['POST', '/api/trainees/:trainee/demonstrations'],
   correctDemonstration: ['POST', '/api/demonstrations/:demonstration/corrections'],
   claimSkill: ['POST', '/api/claims'],

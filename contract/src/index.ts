@@ -79,6 +79,7 @@ export const endpoints = {
   enforceChecklist: skills.enforceChecklist,
   traineeMatrix: skills.traineeMatrix,
   passport: skills.passport,
+  agreement: skills.agreement,
   judgeSkill: skills.judgeSkill,
   correctDemonstration: skills.correctDemonstration,
   claimSkill: skills.claimSkill,

@@ -1,4 +1,4 @@
-import { ROLES as HIVE_ROLES, SKILL_LEVELS } from '@brave-comb/core/inspection';
+import { LETTERS, ROLES as HIVE_ROLES, SKILL_LEVELS } from '@brave-comb/core/inspection';
 import { PHASES } from '@brave-comb/core/season';
 import {
   COLONY_THINGS,
@@ -368,6 +368,58 @@ export const withdrawSignOff = endpoint({
   params: z.object({ signOff: Id }),
   body: z.object({ reason: Reason }),
   response: Kept,
+});
+
+const Kappa = z.object({
+  observed: z.number(),
+  expected: z.number(),
+  kappa: z.number().nullable(),
+  count: z.int(),
+});
+
+/** How a trainee's hidden readings lie against the supervisors'. */
+const Readings = z.object({
+  pairs: z.int(),
+  off: z.number().nullable(),
+  letters: list(
+    z.object({
+      letter: z.enum(LETTERS),
+      count: z.int(),
+      bias: z.number(),
+      spread: z.number().nullable(),
+      limits: z.tuple([z.number(), z.number()]).readonly().nullable(),
+      off: z.number(),
+      kappa: z.number().nullable(),
+    }),
+  ),
+  confusions: list(z.object({ from: z.enum(LETTERS), to: z.enum(LETTERS), eighths: z.number() })),
+  trend: list(z.object({ at: Instant, off: z.number() })),
+  advice: list(z.string()),
+});
+
+export const agreement = endpoint({
+  method: 'GET',
+  path: '/api/agreement',
+  access: ROLES,
+  summary: "Hidden readings against the supervisors'; leads also get how assessors lie against each other",
+  response: z.object({
+    people: list(z.object({ id: Id, name: z.string(), group: z.string(), readings: Readings })),
+    /** For leads only. */
+    assessors: z
+      .object({
+        pairs: list(z.object({ one: z.string(), other: z.string(), kappa: Kappa, word: z.string() })),
+        habits: list(
+          z.object({
+            name: z.string(),
+            judged: z.int(),
+            shared: z.int(),
+            leniency: z.number().nullable(),
+            drift: z.number().nullable(),
+          }),
+        ),
+      })
+      .nullable(),
+  }),
 });
 
 /** A passport as a file that any school with this software reads. */

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { axeFindsNothing, openVisit, signIn } from './school';
+import { axeFindsNothing, signIn } from './school';
 
 test('a trainee claims, the supervisor confirms, the lead signs, and the passport tells it all', async ({
   browser,
@@ -71,26 +71,9 @@ test('a draft of the checklist is shown with whom it touches, and put in force t
   await expect(page.getByText('v2,')).toBeVisible();
 });
 
-test('frames of a lively colony go to one who is not ready only with a reason', async ({ page }) => {
-  await signIn(page, 'ruth');
-  await openVisit(page, '6');
-  // One role after the other is handed on until the frames are reached.
-  const jobs = page.getByRole('group', { name: /^Jobs, as the rota gives them/ });
-  const bruno = () => jobs.getByRole('button', { name: 'Bruno', exact: true }).first();
-  const dialog = page.getByRole('dialog');
-  for (let hand = 0; hand < 6 && (await dialog.count()) === 0; hand += 1) {
-    await bruno().click();
-    await page.waitForTimeout(200);
-  }
-  await expect(dialog.getByRole('heading', { name: 'Frames to Bruno' })).toBeVisible();
-  await expect(dialog.getByText(/not shown yet: hears the bees getting upset/)).toBeVisible();
-  await expect(dialog.getByRole('button', { name: 'Hand them over all the same' })).toBeDisabled();
-  await dialog.getByLabel('Your reason, kept with the visit').fill('beside me, one frame');
-  await dialog.getByRole('button', { name: 'Hand them over all the same' }).click();
-  await expect(dialog).toHaveCount(0);
-});
-
-test('axe finds nothing on trainees, passport and checklist, and nothing runs off a phone', async ({ page }) => {
+test('axe finds nothing on trainees, passport, agreement and checklist, and nothing runs off a phone', async ({
+  page,
+}) => {
   test.setTimeout(180_000);
   await signIn(page, 'morag');
   const seen = async (path: string, ready: () => Promise<void>) => {
@@ -119,6 +102,9 @@ test('axe finds nothing on trainees, passport and checklist, and nothing runs of
   await page.getByRole('button', { name: 'Judge a skill' }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
   await axeFindsNothing(page, 'judging');
+  await seen('/trainees/agreement', async () => {
+    await expect(page.getByRole('heading', { name: 'Assessors beside each other' })).toBeVisible();
+  });
   await seen('/office/checklist', async () => {
     await expect(page.getByRole('heading', { name: 'What each level sounds like' })).toBeVisible();
   });

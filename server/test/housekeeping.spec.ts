@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { systemClock } from '../src/clock/clock';
 import { demoClock } from '../src/clock/store';
-import { migrate, openDatabase } from '../src/database/connection';
+import { migrate } from '../src/database/connection';
 import { checkSignIn } from '../src/people/service';
 import { addHive } from '../src/equipment/service';
 import { roomOnDisk } from '../src/room-on-disk';
@@ -16,12 +16,9 @@ let db: Knex;
 let school: School;
 beforeAll(async () => {
   school = await openSchool();
-  db = openDatabase(process.env.DATABASE_URL ?? '');
+  db = school.db;
 });
-afterAll(async () => {
-  await db.destroy();
-  await school.close();
-});
+afterAll(() => school.close());
 
 describe('migrations', () => {
   it('do nothing a second time', async () => {

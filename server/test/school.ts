@@ -29,27 +29,62 @@ export interface School {
   close(): Promise<void>;
 }
 
-/** Address of a new, empty database beside the one that the tests share. */
-async function ownDatabase(name: string): Promise<string> {
+/** Address of a database beside the one that the tests share. */
+function beside(name: string): string {
   const url = new URL(process.env.DATABASE_URL ?? '');
-  const server = openDatabase(url.href);
-  const database = `${url.pathname.slice(1)}_${name}`;
+  url.pathname = `${url.pathname}_${name}`;
+  return url.href;
+}
+
+/** Makes a database anew: empty, or with all that another one holds. */
+async function makeDatabase(name: string, like?: string): Promise<string> {
+  const server = openDatabase(process.env.DATABASE_URL ?? '');
+  const [own, other] = [beside(name), like === undefined ? null : new URL(beside(like)).pathname.slice(1)];
+  const database = new URL(own).pathname.slice(1);
   await server.raw(`drop database if exists ${database}`);
   await server.raw(`create database ${database} character set utf8mb4 collate utf8mb4_unicode_ci`);
+  if (other !== null) {
+    const tables = await server('information_schema.tables')
+      .where({ table_schema: other, table_type: 'BASE TABLE' })
+      .select<{ name: string }[]>('table_name as name');
+    await server.transaction(async (trx) => {
+      await trx.raw('set foreign_key_checks = 0');
+      for (const { name: table } of tables) {
+        const shown = await trx.raw<readonly [[{ 'Create Table': string }]]>(`show create table ${other}.${table}`);
+        await trx.raw(`use ${database}`);
+        await trx.raw(shown[0][0]['Create Table']);
+        await trx.raw(`insert into ${database}.${table} select * from ${other}.${table}`);
+      }
+      await trx.raw('set foreign_key_checks = 1');
+    });
+  }
   await server.destroy();
-  url.pathname = `/${database}`;
-  return url.href;
+  return own;
+}
+
+/** The demo is loaded once; every file of tests starts from a copy of it. */
+const DEMO = 'demo';
+
+async function loadOnce(context: Omit<Context, 'db'>): Promise<void> {
+  const server = openDatabase(process.env.DATABASE_URL ?? '');
+  const known = await server('information_schema.schemata')
+    .where({ schema_name: new URL(beside(DEMO)).pathname.slice(1) })
+    .first<object | undefined>();
+  await server.destroy();
+  if (known) return;
+  const db = openDatabase(await makeDatabase(DEMO));
+  await migrate(db, true);
+  await loadDemo({ ...context, db });
+  await db.destroy();
 }
 
 /**
  * Opens the demo school.
  *
  * @param dataDir folder whose free room is watched
- * @param own name of a database of its own, for tests that change what others go by
+ * @param own name of the database that its tests change
  */
-export async function openSchool(dataDir = '', own = ''): Promise<School> {
-  const db = openDatabase(own ? await ownDatabase(own) : (process.env.DATABASE_URL ?? ''));
-  await migrate(db, true);
+export async function openSchool(dataDir = '', own = 'school'): Promise<School> {
   const standIns: Server[] = [];
   const serve = async (app: Express): Promise<string> => {
     const standIn = createServer(app);
@@ -59,15 +94,16 @@ export async function openSchool(dataDir = '', own = ''): Promise<School> {
   };
   const weatherUrl = await serve(weatherStandIn());
   const scaleUrl = await serve(scaleStandIn());
-  const context: Context = {
-    db,
+  const around = {
     clock: fixedClock(DEMO_START),
     weather: httpWeather(weatherUrl),
     scale: httpScale(scaleUrl),
     log: pino({ level: 'silent' }),
     cookieName: 'brave_comb',
   };
-  await loadDemo(context);
+  await loadOnce(around);
+  const db = openDatabase(await makeDatabase(own, DEMO));
+  const context: Context = { ...around, db };
   const app = buildApp(context, {
     port: 0,
     host: '127.0.0.1',

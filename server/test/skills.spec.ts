@@ -398,3 +398,48 @@ describe('the term of forgetting', () => {
     await tomasz!.post(endpoints.setForgetting.path).send({ school: 'fixed term' }).expect(403);
   });
 });
+
+describe('agreement', () => {
+  type Agreement = Output<(typeof endpoints)['agreement']>;
+  const agreement = async (agent = morag!) => (await agent.get(endpoints.agreement.path).expect(200)).body as Agreement;
+  const address = { box: 'brood box', frame: 9, face: 'low' as const };
+  const side = (eighths: object) => ({ eighths, trace: [], bees: 6, queen: false, cells: 0, doubtful: false });
+
+  it('holds a hidden reading against the supervisor’s, once there is one, and goes with its entry', async () => {
+    const visit = await earlyVisit(morag!);
+    const record = (entries: object[]) =>
+      morag!.post(pathOf(endpoints.recordEntries, { visit })).send({ entries }).expect(200);
+    const of = async () => (await agreement()).people.find(({ name }) => name === 'Mateo')!.readings;
+    const before = await of();
+    const hidden = entry({
+      kind: 'side read by trainee',
+      person: ids.get('Mateo')!,
+      address,
+      side: side({ S: 5, H: 3 }),
+    });
+    await record([hidden]);
+    expect((await of()).pairs).toBe(before.pairs);
+    await record([entry({ kind: 'frame side recorded', address, side: side({ E: 2, S: 3, H: 3 }), seen: null })]);
+    const after = await of();
+    expect(after.pairs).toBe(before.pairs + 1);
+    expect(after.confusions.find(({ from, to }) => from === 'E' && to === 'S')!.eighths).toBeGreaterThanOrEqual(2);
+    await record([entry({ kind: 'entry undone', entry: hidden.id })]);
+    expect((await of()).pairs).toBe(before.pairs);
+  });
+
+  it('of assessors is for leads; a trainee sees the own readings, a supervisor those of the own groups', async () => {
+    const all = await agreement();
+    expect(all.assessors!.habits.map(({ name }) => name)).toContain('Tomasz Wierzba');
+    // Two judged Piotr on one day, one "alone", one "helped".
+    const pair = all.assessors!.pairs.find(
+      ({ one, other }) => [one, other].toSorted().join() === 'Morag Selkirk,Tomasz Wierzba',
+    );
+    expect(pair!.kappa.count).toBeGreaterThan(0);
+    const own = await agreement(salma);
+    expect(own.people.map(({ name }) => name)).toEqual(['Salma']);
+    expect(own.assessors).toBeNull();
+    const led = await agreement(ruth);
+    expect(led.assessors).toBeNull();
+    expect(led.people.length).toBeLessThan(all.people.length);
+  });
+});

@@ -216,13 +216,14 @@ describe('parts changed at the hive', () => {
       ).id;
     const seven = await start('2026-05-14T05:20:00.000Z');
     const [row] = await school.db('visits').where({ id: seven }).select<object[]>('*');
-    const { stack, questions, combs, ...rest } = row as Record<string, unknown>;
+    const { stack, questions, combs, rota, ...rest } = row as Record<string, unknown>;
     await school.db('visits').insert({
       ...rest,
       id: uuid(),
       stack: JSON.stringify(stack),
       questions: JSON.stringify(questions),
       combs: JSON.stringify(combs),
+      rota: JSON.stringify(rota),
       started_at: new Date('2026-05-14T06:20:00.000Z'),
     });
     const taken = entry({ kind: 'stack changed', change: { do: 'take', part: 'crown board' }, reason: '' });

@@ -1,7 +1,7 @@
 import type { NewEntry } from '@brave-comb/contract';
 import type { DemoVisit } from '@brave-comb/demo';
 import { type BoxLayer, type Stack, nestBoxes, partsAbove } from '@brave-comb/core/equipment';
-import { type EntryBody, SKILL_LEVELS, parseSide } from '@brave-comb/core/inspection';
+import { type EntryBody, type FrameSide, type Letter, SKILL_LEVELS, parseSide } from '@brave-comb/core/inspection';
 import { DEFAULT_CHECKLIST } from '@brave-comb/core/skills';
 import { v7 as uuid } from 'uuid';
 
@@ -48,6 +48,7 @@ export function visitEntries(
           : [];
       }),
     ),
+    ...hiddenReadings(visit, box.id, group, at),
     { kind: 'mood noted', mood: visit.mood },
     ...Array.from({ length: visit.stings ?? 0 }, (): EntryBody => ({ kind: 'sting counted', person: null })),
     ...judgements(visit, group, at),
@@ -61,6 +62,54 @@ export function visitEntries(
     at: new Date(at.getTime() + Math.round(index * gap)).toISOString(),
     body: body,
   }));
+}
+
+/** Two trainees of the group read a side of the nest before they hear what it holds: each with a habit of their own. */
+function hiddenReadings(visit: DemoVisit, box: string, { trainees, ahead }: DemoGroup, at: Date): EntryBody[] {
+  const turn = Math.floor(at.getTime() / 86_400_000);
+  const nest = visit.frames.flatMap(({ low }, frame) =>
+    low && (low.eighths.S ?? 0) >= 2 ? [{ frame, side: low }] : [],
+  );
+  return nest.slice(0, 4).flatMap(({ frame, side }, place): EntryBody[] => {
+    const reader = (turn + place * 3) % trainees.length;
+    const person = trainees[reader];
+    if (person === undefined) return [];
+    const eighths = misread(side.eighths, HABITS[(reader + ahead) % HABITS.length]!, turn + place);
+    return [
+      {
+        kind: 'side read by trainee',
+        person,
+        address: { box, frame: frame + 1, face: 'low' },
+        side: { ...side, eighths },
+      },
+    ];
+  });
+}
+
+/** What somebody takes for something else, and how often: one in so many sides is read right. */
+const HABITS: readonly (readonly [from: Letter, to: Letter, right: number])[] = [
+  ['E', 'S', 3],
+  ['N', 'C', 2],
+  ['L', 'E', 2],
+  ['P', 'H', 3],
+  ['S', 'H', 2],
+];
+
+function misread(
+  eighths: FrameSide['eighths'],
+  [from, to, right]: (typeof HABITS)[number],
+  turn: number,
+): FrameSide['eighths'] {
+  if (turn % right === 0) return turn % 2 === 0 ? shifted(eighths, 'H', 'N') : eighths;
+  return shifted(turn % 5 === 0 ? shifted(eighths, 'S', 'L') : eighths, from, to);
+}
+
+/** One eighth of one thing taken for another, where there is any. */
+function shifted(eighths: FrameSide['eighths'], from: Letter, to: Letter): FrameSide['eighths'] {
+  const there = eighths[from] ?? 0;
+  if (there === 0) return eighths;
+  const { [from]: _, ...others } = eighths;
+  return { ...others, ...(there > 1 ? { [from]: there - 1 } : {}), [to]: (eighths[to] ?? 0) + 1 };
 }
 
 const superReadings = (visit: DemoVisit, boxes: readonly BoxLayer[]): EntryBody[] =>

@@ -1,5 +1,5 @@
 import type { VisitFile } from '@brave-comb/contract';
-import { SKILL_LEVELS, type VisitRecord } from '@brave-comb/core/inspection';
+import { SKILL_LEVELS, sideKey, type VisitRecord } from '@brave-comb/core/inspection';
 import { worstOfLate } from '@brave-comb/core/planning';
 import { levelSays } from '@brave-comb/core/skills';
 import type { Knex } from 'knex';
@@ -11,6 +11,7 @@ import { rotaOf } from '../planning/group-sheet';
 import { traineeLimits } from '../planning/plan-store';
 import { checklistOf } from '../skills/checklist-store';
 import { replaceDemonstrations } from '../skills/evidence-store';
+import { replaceReadingPairs } from '../skills/reading-store';
 import { rolesPlayed } from '../skills/roles-played';
 import { openSkills, type SchoolStandings, schoolStandings } from '../skills/standings';
 import type { NamedVisit, VisitRow } from './store';
@@ -57,6 +58,20 @@ export async function projectJudgements(trx: Knex, visit: NamedVisit, { judgemen
       note: each.note ?? '',
       elsewhere: null,
     })),
+  );
+}
+
+/** Brings hidden readings beside the supervisor's up to the entries of a visit; a side that nobody else read does not count. */
+export async function projectReadings(trx: Knex, visit: NamedVisit, record: VisitRecord): Promise<void> {
+  await replaceReadingPairs(
+    trx,
+    visit.id,
+    record.traineeReadings.flatMap(({ id, at, person, address, side }) => {
+      const reading = record.sides[sideKey(address)];
+      if (!reading || reading.by === person) return [];
+      const own = { school: visit.school, trainee: person, visit: visit.id };
+      return [{ ...own, id, at: new Date(at), own: side.eighths, reference: reading.side.eighths }];
+    }),
   );
 }
 

@@ -35,7 +35,7 @@ import { entryProblem } from './check-entry';
 import { boxOf, readColony } from './colony-read';
 import { combsFound, combsListed, framesAsCombs, projectCombs, reserveOf } from './combs';
 import { emergencyCard } from './emergency';
-import { listedSkills, plannedRota, projectJudgements } from './judged';
+import { listedSkills, plannedRota, projectJudgements, projectReadings } from './judged';
 import { projectStack, projectTasks } from './leaves';
 import { sidesNow, visitFacts } from './visit-facts';
 import {
@@ -494,6 +494,7 @@ async function project(context: Context, trx: Knex, visit: NamedVisit, entries: 
   const change: Pick<VisitRow, 'closed_at' | 'mood'> = { closed_at: closed ? new Date(closed.at) : null, mood };
   await updateVisit(trx, visit.id, change);
   await projectJudgements(trx, visit, record);
+  await projectReadings(trx, visit, record);
   await projectQuestions(trx, visit, record);
   await projectCombs(trx, visit, record);
   await projectStack(trx, visit, record);

@@ -3,6 +3,7 @@ import type { Context } from '../context';
 import { eraseTrainee } from '../people/erase';
 import { changePractice } from '../people/store';
 import type { Serve } from '../routing';
+import { agreement } from './agreement';
 import { checklist, discardDraft, draftChecklist, enforceChecklist, previewChecklist } from './checklist';
 import { claimSkill, correctDemonstration, judgeSkill, settleClaim, signOffSkills, withdrawSignOff } from './judging';
 import { traineeMatrix } from './matrix';
@@ -16,6 +17,7 @@ export function skillsRoutes(context: Context, serve: Serve): void {
   serve(endpoints.previewChecklist, ({ body }, actor) => previewChecklist(context, actor, body.skills));
   serve(endpoints.enforceChecklist, ({ body }, actor) => enforceChecklist(context, actor, body));
   serve(endpoints.traineeMatrix, (_, actor) => traineeMatrix(context, actor));
+  serve(endpoints.agreement, (_, actor) => agreement(context, actor));
   serve(endpoints.passport, ({ params }, actor) => passport(context, actor, params.trainee));
   serve(endpoints.judgeSkill, ({ params, body }, actor) => judgeSkill(context, actor, params.trainee, body));
   serve(endpoints.correctDemonstration, ({ params, body }, actor) =>

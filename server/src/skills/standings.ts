@@ -3,6 +3,7 @@ import {
   corrected,
   type Demonstration,
   isOpen,
+  readingsOffOfLate,
   type SignOff,
   type Skill,
   type Standings,
@@ -22,6 +23,8 @@ import {
   type SignOffRow,
   signOffsOf,
 } from './evidence-store';
+
+import { readingPairsOf } from './reading-store';
 
 /** All that was ever said of some trainees' skills. */
 export interface EvidenceRows {
@@ -53,14 +56,16 @@ export async function schoolStandings(
   school: string,
   trainees: readonly string[],
 ): Promise<SchoolStandings> {
-  const [checklist, practice, [site], demonstrations, corrections, signOffs] = await Promise.all([
+  const [checklist, practice, [site], demonstrations, corrections, signOffs, pairs] = await Promise.all([
     checklistOf(db, school),
     practiceOf(db, school),
     sitesOf(db, school),
     demonstrationsOf(db, school, trainees),
     correctionsOf(db, school, trainees),
     signOffsOf(db, school, trainees),
+    readingPairsOf(db, school, trainees),
   ]);
+  const off = new Map(trainees.map((id) => [id, readingsOffOfLate(pairs.filter(({ trainee }) => trainee === id))]));
   const now = clock.now();
   const today = dateAt(site?.zone ?? 'utc', now);
   const judged = corrected(demonstrations.map(asDemonstration), corrections.map(asCorrection));
@@ -75,6 +80,7 @@ export async function schoolStandings(
       today,
       now: iso(now),
       forgetting: practice.forgetting,
+      readingsOff: (trainee) => off.get(trainee) ?? null,
     });
   return { checklist, standing: by(checklist), today, rows: { demonstrations, corrections, signOffs }, by };
 }

@@ -164,6 +164,12 @@ export const routes: Routes = [
         loadComponent: () => import('./skills/trainees').then((m) => m.TraineesScreen),
       },
       {
+        path: 'trainees/agreement',
+        title: 'Agreement – Brave Comb',
+        data: { place: 'Trainees', view: 'Agreement', strip: 'compact' },
+        loadComponent: () => import('./skills/agreement').then((m) => m.AgreementScreen),
+      },
+      {
         path: 'trainees/:trainee',
         title: 'Passport – Brave Comb',
         data: { place: 'Trainees', view: 'Passport', strip: 'none' },

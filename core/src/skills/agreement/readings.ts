@@ -108,6 +108,9 @@ function confusionsOf(pairs: readonly ReadingPair[]): ReadingAgreement['confusio
     .sort((a, b) => b.eighths - a.eighths);
 }
 
+/** What is counted one by one. */
+const COUNTED: ReadonlySet<Letter> = new Set<Letter>(['E', 'L']);
+
 /** Bias from which a habit is named, eighths; below that it is chance. Common practice. */
 const HABIT = 0.4;
 
@@ -124,7 +127,7 @@ export function drillAdvice({ pairs, letters, confusions }: ReadingAgreement): r
     .sort((a, b) => Math.abs(b.bias) - Math.abs(a.bias))
     .map(
       ({ letter, bias, count }) =>
-        `Reads ${bias < 0 ? 'too few' : 'too much'} ${CONTENTS[letter]}: by ${Math.abs(bias).toFixed(1)} eighths on ${count} sides.`,
+        `Reads ${bias < 0 ? (COUNTED.has(letter) ? 'too few' : 'too little') : COUNTED.has(letter) ? 'too many' : 'too much'} ${CONTENTS[letter]}: by ${Math.abs(bias).toFixed(1)} eighths on ${count} sides.`,
     );
   const [most] = confusions;
   const mixed =

@@ -42,6 +42,18 @@ const TABLES: Readonly<Record<string, (table: Knex.CreateTableBuilder) => void>>
     t.datetime('at', { precision: 3 }).notNullable();
     t.index(['school', 'demonstration']);
   },
+  // Sides that a trainee read hidden, beside what the supervisor read; written anew with the visit.
+  reading_pairs: (t) => {
+    t.uuid('id').primary();
+    t.uuid('school').notNullable().references('schools.id');
+    t.uuid('trainee').notNullable().references('people.id');
+    t.uuid('visit').notNullable().references('visits.id');
+    t.datetime('at', { precision: 3 }).notNullable();
+    t.json('own').notNullable();
+    t.json('reference').notNullable();
+    t.index(['school', 'trainee', 'at']);
+    t.index(['visit']);
+  },
   sign_offs: (t) => {
     t.uuid('id').primary();
     t.uuid('school').notNullable().references('schools.id');

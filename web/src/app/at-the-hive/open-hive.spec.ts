@@ -1,6 +1,6 @@
 import { EnvironmentInjector, effect, runInInjectionContext } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import type { EntryBody } from '@brave-comb/core/inspection';
+import { type EntryBody, ROLES } from '@brave-comb/core/inspection';
 import { InspectionEvents } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
 import { elementOf } from '../../testing/show';
@@ -75,6 +75,24 @@ describe('jobs at the hive', () => {
     expect(shown.entered()).toEqual([{ kind: 'role given', role: 'record', person: jobs.idOf(holder) }]);
     expect(jobs.now().record).toContain(holder);
     expect(jobs.now().frames).not.toContain(holder);
+  });
+});
+
+describe('frames of a lively colony', () => {
+  it('go to one who is not ready only with a reason, which is kept', async () => {
+    const barred = TRAINEES.map((each) => ({ ...each, barred: ['fits the veil and has it checked'], had: {} }));
+    await showAtHive(BeforePanel, {}, { trainees: barred });
+    const jobs = TestBed.inject(HiveRoles);
+    expect(jobs.now().frames).toEqual([]);
+    // One job after the other is handed on until the frames are next.
+    const name = TRAINEES[0]!.name;
+    const holds = () => ROLES.find((role) => jobs.now()[role].includes(name))!;
+    while (ROLES[(ROLES.indexOf(holds()) + 1) % ROLES.length] !== 'frames') jobs.next(name, holds());
+    const [guard] = jobs.next(name, holds());
+    expect(guard).toMatchObject({ id: 'not ready for frames', bar: 'needs a reason' });
+    expect(jobs.now().frames).toEqual([]);
+    expect(jobs.next(name, holds(), 'beside me, one frame')).toEqual([]);
+    expect(jobs.now().frames).toEqual([name]);
   });
 });
 

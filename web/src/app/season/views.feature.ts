@@ -27,6 +27,7 @@ export type ViewName =
   | 'predictions'
   | 'traineeMatrix'
   | 'passport'
+  | 'agreement'
   | 'checklist'
   | 'nextHives';
 export type ViewData<V extends ViewName> = Output<(typeof endpoints)[V]>;

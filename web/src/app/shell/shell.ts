@@ -64,6 +64,7 @@ const PLACES: readonly (View & { readonly views: readonly View[] })[] = [
     views: [
       { name: 'Matrix', link: '/trainees', roles: STAFF },
       { name: 'Passport', link: '/trainees/me', roles: ['trainee'] },
+      { name: 'Agreement', link: '/trainees/agreement' },
     ],
   },
   {

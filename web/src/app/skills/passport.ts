@@ -13,6 +13,7 @@ import { dateText, dayIn } from '../shell/format';
 import { JudgeCard, type JudgeAsk } from './judge-card';
 import { LevelGlyph } from './level-glyph';
 import type { Passport, PassportSkill } from './passport-view';
+import { ReadingsChart } from './readings-chart';
 import { saveFile } from './save-file';
 import { SkillDetail } from './skill-detail';
 
@@ -24,7 +25,7 @@ const FADES_WITHIN = 42;
 /** A trainee's passport: every skill with what it rests on, to be read, signed, printed and taken elsewhere. */
 @Component({
   selector: 'bc-passport',
-  imports: [LevelGlyph, MatIcon, RouterLink, SkillDetail, ViewState],
+  imports: [LevelGlyph, MatIcon, ReadingsChart, RouterLink, SkillDetail, ViewState],
   templateUrl: './passport.html',
   styleUrl: './passport.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -42,6 +43,10 @@ export class PassportScreen {
     return trainee ? { params: { trainee } } : null;
   });
   protected readonly data = this.watched.data;
+  private readonly agreement = this.desk.watch('agreement', () => ({}));
+  protected readonly letters = computed(
+    () => this.agreement.data()?.people.find(({ id }) => id === this.id())?.readings.letters ?? [],
+  );
   protected readonly lead = computed(() => this.person()?.role === 'lead');
   protected readonly staff = computed(() => this.person()?.role !== 'trainee');
   protected readonly leadName = computed(() => (this.lead() ? (this.person()?.name ?? '') : ''));

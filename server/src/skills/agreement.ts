@@ -1,0 +1,71 @@
+import type { Output, endpoints } from '@brave-comb/contract';
+import {
+  type AssessedDemonstration,
+  assessorHabits,
+  assessorPairs,
+  drillAdvice,
+  kappaWord,
+  readingAgreement,
+} from '@brave-comb/core/skills';
+import type { Actor, Context } from '../context';
+import { traineeGroups } from '../planning/plan-store';
+import { groupsLedBy } from '../planning/store';
+import { groupsOf, learnersOf, peopleOf, traineesOf } from '../people/store';
+import { demonstrationsOf } from './evidence-store';
+import { readingPairsOf } from './reading-store';
+
+type Agreement = Output<(typeof endpoints)['agreement']>;
+
+/** Hidden readings against the supervisors': a trainee's own, a supervisor's groups, for a lead all, with the assessors. */
+export async function agreement({ db }: Context, actor: Actor): Promise<Agreement> {
+  const groups = await traineeGroups(db, actor.school);
+  const own =
+    actor.role === 'lead'
+      ? null
+      : actor.role === 'supervisor'
+        ? await groupsLedBy(db, actor.id)
+        : await groupsOf(db, actor.id);
+  const seen = groups.filter(({ id }) => own === null || own.includes(id));
+  const trainees = (
+    await traineesOf(
+      db,
+      actor.school,
+      seen.map(({ id }) => id),
+    )
+  ).filter(({ id }) => actor.role !== 'trainee' || id === actor.id);
+  const pairs = await readingPairsOf(
+    db,
+    actor.school,
+    trainees.map(({ id }) => id),
+  );
+  return {
+    people: trainees.map(({ id, name, group }) => {
+      const readings = readingAgreement(pairs.filter(({ trainee }) => trainee === id));
+      return {
+        id,
+        name,
+        group: groups.find((each) => each.id === group)?.name ?? '',
+        readings: { ...readings, advice: [...drillAdvice(readings)] },
+      };
+    }),
+    assessors: actor.role === 'lead' ? await assessors(db, actor.school) : null,
+  };
+}
+
+async function assessors(db: Context['db'], school: string): Promise<NonNullable<Agreement['assessors']>> {
+  const rows = await demonstrationsOf(db, school, await learnersOf(db, school));
+  const judged = rows.flatMap(({ trainee, skill, day, level, judged_by }): AssessedDemonstration[] =>
+    judged_by === null ? [] : [{ trainee, skill, day, level, assessor: judged_by }],
+  );
+  const people = await peopleOf(db, school, [...new Set(judged.map(({ assessor }) => assessor))]);
+  const nameOf = (id: string) => people.find((each) => each.id === id)?.name ?? '';
+  return {
+    pairs: assessorPairs(judged).map(({ assessors: [one, other], kappa }) => ({
+      one: nameOf(one),
+      other: nameOf(other),
+      kappa,
+      word: kappa.kappa === null ? 'cannot be told' : kappaWord(kappa.kappa),
+    })),
+    habits: assessorHabits(judged).map(({ assessor, ...habit }) => ({ name: nameOf(assessor), ...habit })),
+  };
+}

@@ -1,0 +1,95 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { CONTENTS } from '@brave-comb/core/inspection';
+import { kappaWord } from '@brave-comb/core/skills';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+import { dateText } from '../shell/format';
+import type { Agreement } from './agreement-view';
+import { ReadingsChart } from './readings-chart';
+
+/** Eighths off at which the bar is full. */
+const FULL = 3;
+/** Sides from which agreement beyond chance is said. */
+const ENOUGH = 4;
+/** Levels by which an assessor must lie apart from the others to be said so. */
+const APART = 0.25;
+
+const signed = (figure: number): string => `${figure > 0 ? '+' : figure < 0 ? '−' : ''}${Math.abs(figure).toFixed(1)}`;
+
+/** How trainees read comb against their supervisors, and how assessors judge against each other. */
+@Component({
+  selector: 'bc-agreement',
+  imports: [ReadingsChart, ViewState],
+  templateUrl: './agreement.html',
+  styleUrl: './agreement.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class AgreementScreen {
+  protected readonly watched = inject(ViewDesk).watch('agreement', () => ({}));
+  protected readonly picked = signal<string | null>(null);
+  private readonly all = computed(() => this.watched.data()?.people ?? []);
+  protected readonly people = computed(() =>
+    this.all()
+      .flatMap((person) => (person.readings.off === null ? [] : [{ ...person, off: person.readings.off }]))
+      .sort((a, b) => b.off - a.off)
+      .map((person) => ({
+        ...person,
+        share: Math.min(100, (100 * person.off) / FULL),
+        says: `${person.off.toFixed(1)} eighths off on ${person.readings.pairs} ${person.readings.pairs === 1 ? 'side' : 'sides'}`,
+      })),
+  );
+  protected readonly without = computed(() =>
+    this.all()
+      .filter(({ readings }) => readings.pairs === 0)
+      .map(({ name }) => name),
+  );
+  protected readonly chosen = computed(
+    () => this.people().find(({ id }) => id === this.picked()) ?? this.people()[0] ?? null,
+  );
+  protected readonly table = computed(() =>
+    (this.chosen()?.readings.letters ?? []).map(({ letter, count, bias, limits, kappa }) => ({
+      letter,
+      name: CONTENTS[letter],
+      count,
+      bias: signed(bias),
+      limits: limits ? `${signed(limits[0])} to ${signed(limits[1])}` : 'one side only',
+      kappa:
+        count < ENOUGH ? 'too few sides' : kappa === null ? 'always alike' : `${kappa.toFixed(2)}, ${kappaWord(kappa)}`,
+    })),
+  );
+  protected readonly confused = computed(() => {
+    const [most] = this.chosen()?.readings.confusions ?? [];
+    return most
+      ? `Most goes from ${CONTENTS[most.from]} to ${CONTENTS[most.to]}: ${most.eighths.toFixed(1)} eighths.`
+      : null;
+  });
+  protected readonly assessors = computed(() => {
+    const among = this.watched.data()?.assessors;
+    return (
+      among && {
+        habits: among.habits.map((habit) => ({
+          ...habit,
+          against: habit.leniency === null ? 'nothing shared' : lenient(habit.leniency),
+          drift: habit.drift === null ? 'too little to tell' : `${signed(habit.drift)} levels`,
+        })),
+        pairs: among.pairs.map(({ one, other, kappa, word }) => ({
+          says: `${one} and ${other}: ${Math.round(kappa.observed * 10)} of 10 alike on ${kappa.count}${kappa.kappa === null ? '' : `, kappa ${kappa.kappa.toFixed(2)}`}, ${word}.`,
+        })),
+      }
+    );
+  });
+
+  protected readonly first = ({ readings }: Agreement['people'][number]): string =>
+    readings.trend[0]?.off.toFixed(1) ?? '';
+  protected readonly last = ({ readings }: Agreement['people'][number]): string =>
+    readings.trend.at(-1)?.off.toFixed(1) ?? '';
+
+  protected day(at: string): string {
+    return dateText(at.slice(0, 10));
+  }
+}
+
+function lenient(by: number): string {
+  if (Math.abs(by) < APART) return 'as the others';
+  return `${Math.abs(by).toFixed(1)} levels ${by > 0 ? 'more lenient' : 'more severe'}`;
+}
