@@ -270,6 +270,11 @@ await run(async () => {
     say(
       `planner board of ${board.cells} cells, 40 answers: tasks over 50 ms  ${board.over} (longest ${board.longest.toFixed(0)} ms)`,
     );
+    const skills = await core('standing');
+    say(`standing, 500 trainees × 60 skills × 20 showings (median)  ${skills.standing.toFixed(0)} ms (at most 200)`);
+    say(
+      `  grouping the same showings in a plain loop              ${skills.grouping.toFixed(0)} ms (${(skills.standing / skills.grouping).toFixed(1)} times)`,
+    );
     const fit = await core('fitness');
     say(`fitness, 20 members × 240 hours × 50 sites (median)      ${fit.fitness.toFixed(0)} ms`);
     say(

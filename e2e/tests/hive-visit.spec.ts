@@ -225,6 +225,10 @@ test('200 entries without signal, a wrong clock and a server killed in the middl
   await openVisit(page, '4');
   await kept(page);
   const visit = visitOf(page);
+  // The visit is begun on the device; the server hears of it a moment later.
+  await expect
+    .poll(async () => ((await entriesOf(page.request, visit)) as unknown[] | undefined)?.length ?? -1)
+    .toBeGreaterThanOrEqual(0);
   const before = (await entriesOf(page.request, visit)).length;
 
   await context.setOffline(true);

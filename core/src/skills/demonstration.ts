@@ -33,7 +33,10 @@ export interface Correction {
   readonly reason: string;
 }
 
-export const levelRank = (level: SkillLevel): number => SKILL_LEVELS.indexOf(level);
+const RANKS = Object.fromEntries(SKILL_LEVELS.map((level, rank) => [level, rank])) as Readonly<
+  Record<SkillLevel, number>
+>;
+export const levelRank = (level: SkillLevel): number => RANKS[level];
 
 /** Whether a demonstration was judged by somebody who may: a claim waits for that. */
 export const isJudged = ({ source, assessor }: Pick<Demonstration, 'source' | 'assessor'>): boolean =>

@@ -1,7 +1,8 @@
 import { type SkillLevel, SKILL_LEVELS } from '../inspection';
-import { addDays, type CivilDate, daysBetween } from '../units';
+import type { CivilDate } from '../units';
 import { type Demonstration, isJudged, levelRank } from './demonstration';
-import { type Forgetting, FORGETTING, termOf } from './forgetting';
+import { type Forgetting, FORGETTING } from './forgetting';
+import { dateOf, dayOf, daysOf, heldBy, missingOf } from './held';
 import type { Checklist, EvidenceRule, Skill } from './skill';
 
 /** Where a trainee can be with a skill, from nothing to the lead's signature; "due again" was held and has faded. */
@@ -58,8 +59,6 @@ export type Standings = (trainee: string, skill: string) => Standing;
 
 /** Demonstrations that tell the level: one good day long ago does not count for ever. */
 const OF_LATE = 3;
-const DAYS_A_MONTH = 30.4375;
-const daysOf = (months: number | null): number => (months === null ? Infinity : Math.round(months * DAYS_A_MONTH));
 
 export const NOT_MET: Standing = {
   state: 'not met',
@@ -84,13 +83,17 @@ export const isOpen = ({ state }: Standing): boolean => state !== 'shown' && sta
 export function standingsFrom(facts: EvidenceFacts): Standings {
   const skills = new Map(facts.checklist.skills.map((skill) => [skill.id, skill]));
   const shown = new Map<string, Map<string, Demonstration[]>>();
+  let [last, ofLast]: [string | null, Map<string, Demonstration[]>] = [null, new Map<string, Demonstration[]>()];
   for (const each of facts.demonstrations) {
     if (each.at > facts.now || !isJudged(each)) continue;
-    let own = shown.get(each.trainee);
-    if (!own) shown.set(each.trainee, (own = new Map<string, Demonstration[]>()));
-    const list = own.get(each.skill);
+    if (each.trainee !== last) {
+      last = each.trainee;
+      ofLast = shown.get(last) ?? new Map<string, Demonstration[]>();
+      shown.set(last, ofLast);
+    }
+    const list = ofLast.get(each.skill);
     if (list) list.push(each);
-    else own.set(each.skill, [each]);
+    else ofLast.set(each.skill, [each]);
   }
   const signed = new Map<string, SignOff[]>();
   for (const each of facts.signOffs) {
@@ -132,14 +135,8 @@ function evidenceFor(
 ): readonly Demonstration[] {
   const own = shown?.get(skill.id) ?? [];
   const all = skill.from.length === 0 ? own : [...own, ...skill.from.flatMap((id) => shown?.get(id) ?? [])];
-  return all.every((each, at) => at === 0 || inOrder(all[at - 1]!, each) <= 0) ? all : all.toSorted(inOrder);
-}
-
-/** Held since when, and until when. */
-interface Held {
-  readonly until: number;
-  readonly days: ReadonlySet<CivilDate>;
-  readonly since: string;
+  for (let at = 1; at < all.length; at += 1) if (inOrder(all[at - 1]!, all[at]!) > 0) return all.toSorted(inOrder);
+  return all;
 }
 
 /** The calendar that standings are reckoned by. */
@@ -147,9 +144,6 @@ interface Calendar {
   readonly today: CivilDate;
   readonly forgetting: Forgetting;
 }
-
-const EPOCH: CivilDate = '2000-01-01';
-const dayOf = (day: CivilDate): number => daysBetween(EPOCH, day);
 
 function standingOf(
   { rule }: Skill,
@@ -162,14 +156,15 @@ function standingOf(
   const latest = evidence.at(-1);
   if (!latest && !signature) return NOT_MET;
   const asked = levelRank(rule.level);
-  const good = evidence.filter(({ level }) => levelRank(level) >= asked);
-  const held = heldBy(rule, good, signature, calendar);
+  const good: Demonstration[] = [];
+  for (const each of evidence) if (levelRank(each.level) >= asked) good.push(each);
+  const held = heldBy(rule, good, signature?.day ?? null, calendar.forgetting);
   const now = dayOf(calendar.today);
   const level = lateLevel(evidence);
   const last = latest?.day ?? null;
   const base = { level, last, counted: good.map(({ id }) => id) };
   if (held) {
-    const until = held.until === Infinity ? null : addDays(EPOCH, held.until);
+    const until = held.until === Infinity ? null : dateOf(held.until);
     const helped = evidence.slice(-2).filter((each) => each.source !== 'practice' && each.at > held.since);
     const why =
       held.until < now
@@ -192,66 +187,6 @@ function standingOf(
     until: null,
     progress: progressOf(rule, level, valid),
   };
-}
-
-/** Walks through the judgements in order: when the rule was first met, how long each further showing carried it on. */
-function heldBy(
-  rule: EvidenceRule,
-  good: readonly Demonstration[],
-  signature: SignOff | undefined,
-  { forgetting }: Calendar,
-): Held | null {
-  const lasting = (day: CivilDate, days: ReadonlySet<CivilDate>) =>
-    dayOf(day) + daysOf(termOf(rule.months, days.size, forgetting));
-  let held: Held | null = null;
-  let window = 0;
-  const sign = () => {
-    if (!signature) return;
-    const days: ReadonlySet<CivilDate> = held?.days ?? new Set([signature.day]);
-    held = {
-      until: Math.max(held?.until ?? 0, lasting(signature.day, days)),
-      days,
-      since: held?.since ?? `${signature.day}T00:00`,
-    };
-    signature = undefined;
-  };
-  for (let at = 0; at < good.length; at += 1) {
-    const each = good[at]!;
-    if (signature && signature.day < each.day) sign();
-    if (held) {
-      if (each.source === 'practice') continue;
-      const kept: Held = held;
-      const faded = dayOf(each.day) > kept.until;
-      const days: ReadonlySet<CivilDate> = faded ? new Set([each.day]) : new Set([...kept.days, each.day]);
-      held = { until: Math.max(kept.until, lasting(each.day, days)), days, since: each.at };
-      continue;
-    }
-    while (dayOf(each.day) - dayOf(good[window]!.day) > daysOf(rule.months)) window += 1;
-    if (at - window + 1 < rule.times) continue;
-    if (missingOf(rule, good.slice(window, at + 1)).length > 0) continue;
-    const days: ReadonlySet<CivilDate> = new Set([each.day]);
-    held = { until: lasting(each.day, days), days, since: each.at };
-  }
-  sign();
-  return held;
-}
-
-const distinct = (values: readonly (string | null)[]): number => new Set(values.filter((each) => each !== null)).size;
-
-/** What some demonstrations leave of the rule's demands. Practice counts up to its limit, and for no colony and no assessor. */
-function missingOf(rule: EvidenceRule, valid: readonly Demonstration[]): readonly Missing[] {
-  const atHive = valid.filter(({ source }) => source !== 'practice');
-  const indoors = Math.min(rule.indoors, valid.length - atHive.length);
-  const counts = [
-    { what: 'times', have: atHive.length + indoors, need: rule.times },
-    { what: 'days', have: distinct(valid.map(({ day }) => day)), need: rule.days },
-    { what: 'colonies', have: distinct(atHive.map(({ colony }) => colony)), need: rule.colonies },
-    { what: 'assessors', have: distinct(atHive.map(({ assessor }) => assessor)), need: rule.assessors },
-  ] as const;
-  return [
-    ...counts.filter(({ what, have, need }) => have < need && (what !== 'colonies' || need > 1)),
-    ...(rule.lead && !atHive.some(({ lead }) => lead) ? [{ what: 'lead' } as const] : []),
-  ];
 }
 
 const readingsMissing = ({ within }: EvidenceRule, off: number | null): readonly Missing[] =>

@@ -62,12 +62,12 @@ export async function replaceDemonstrations(db: Knex, visit: string, rows: reado
 export const insertDemonstration = (db: Knex, rows: readonly DemonstrationRow[]) =>
   db('demonstrations').insert(rows).onConflict('id').ignore();
 
-/** What some trainees have shown, oldest first. */
+/** What some trainees have shown, trainee by trainee and skill by skill, each oldest first. */
 export const demonstrationsOf = (db: Knex, school: string, trainees: readonly string[]): Promise<DemonstrationRow[]> =>
   db<DemonstrationRow>('demonstrations')
     .where({ school })
     .whereIn('trainee', trainees)
-    .orderBy([{ column: 'at' }, { column: 'id' }])
+    .orderBy(['trainee', 'skill', 'at', 'id'])
     .select();
 
 export const demonstrationById = (db: Knex, school: string, id: string): Promise<DemonstrationRow | undefined> =>

@@ -113,30 +113,32 @@ async function evidenceOf(
   ]);
   const sky = await skyOf(db, demonstrations, hives);
   const nameOf = (id: string | null) => people.find((each) => each.id === id)?.name ?? null;
-  return demonstrations.toReversed().map((row): Evidence => {
-    const words = corrections.filter(({ demonstration }) => demonstration === row.id);
-    const last = words.at(-1);
-    return {
-      id: row.id,
-      skill: row.skill,
-      level: last?.level ?? row.level,
-      first: last ? row.level : null,
-      withdrawn: last?.level === null,
-      at: iso(row.at),
-      day: row.day,
-      source: row.source,
-      hive: hives.find(({ id }) => id === row.hive)?.number ?? null,
-      visit: row.visit,
-      assessor: row.elsewhere ?? nameOf(row.judged_by),
-      lead: Boolean(row.by_lead),
-      version: row.version,
-      prompt: row.prompt,
-      note: row.note,
-      weather: sky(row),
-      counts: countedIn(row.skill).includes(row.id),
-      corrections: words.map(({ level, by, at, reason }) => ({ level, by: nameOf(by) ?? '', at: iso(at), reason })),
-    };
-  });
+  return demonstrations
+    .toSorted((a, b) => b.at.getTime() - a.at.getTime())
+    .map((row): Evidence => {
+      const words = corrections.filter(({ demonstration }) => demonstration === row.id);
+      const last = words.at(-1);
+      return {
+        id: row.id,
+        skill: row.skill,
+        level: last?.level ?? row.level,
+        first: last ? row.level : null,
+        withdrawn: last?.level === null,
+        at: iso(row.at),
+        day: row.day,
+        source: row.source,
+        hive: hives.find(({ id }) => id === row.hive)?.number ?? null,
+        visit: row.visit,
+        assessor: row.elsewhere ?? nameOf(row.judged_by),
+        lead: Boolean(row.by_lead),
+        version: row.version,
+        prompt: row.prompt,
+        note: row.note,
+        weather: sky(row),
+        counts: countedIn(row.skill).includes(row.id),
+        corrections: words.map(({ level, by, at, reason }) => ({ level, by: nameOf(by) ?? '', at: iso(at), reason })),
+      };
+    });
 }
 
 /** The day's weather at the hive, where it is on record. */

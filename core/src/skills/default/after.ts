@@ -1,9 +1,9 @@
 import type { Skill } from '../skill';
-import { BROOD_TIME, SUPER_TIME, SWARM_TIME, inPhase, rule } from './make';
+import { BROOD_TIME, SUPER_TIME, SWARM_TIME, skillIn, usualRule } from './make';
 
-const judge = inPhase('judge');
-const close = inPhase('close');
-const record = inPhase('record');
+const judge = skillIn('judge');
+const close = skillIn('close');
+const record = skillIn('record');
 
 /** From the frames to the book: judge, close, record. */
 export const AFTER_THE_FRAMES: readonly Skill[] = [
@@ -16,7 +16,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     season: BROOD_TIME,
     colony: ['eggs'],
     role: 'frames',
-    rule: rule(3, 'alone', { colonies: 2 }),
+    rule: usualRule(3, 'alone', { colonies: 2 }),
   }),
   judge({
     id: 'sums-up',
@@ -24,7 +24,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     shownBy: 'bees, brood, food, health: heard, in under a minute',
     faults: ['tells the visit as a story', 'leaves health out'],
     indoors: 'From the notes of a past visit: sum up in under a minute.',
-    rule: rule(3, 'alone', { colonies: 2, indoors: 1 }),
+    rule: usualRule(3, 'alone', { colonies: 2, indoors: 1 }),
   }),
   judge({
     id: 'knows-enough',
@@ -34,7 +34,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     needs: ['states-aim'],
     role: 'clock',
     indoors: 'From the notes of a past visit, side by side: say when you would have stopped.',
-    rule: rule(2, 'alone', { colonies: 2, indoors: 1 }),
+    rule: usualRule(2, 'alone', { colonies: 2, indoors: 1 }),
   }),
   judge({
     id: 'estimates-stores',
@@ -45,7 +45,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     colony: ['stores'],
     role: 'record',
     indoors: 'Pictures of ten frames: reckon the stores in weight.',
-    rule: rule(2, 'alone', { colonies: 2, indoors: 1, months: 24 }),
+    rule: usualRule(2, 'alone', { colonies: 2, indoors: 1, months: 24 }),
   }),
   judge({
     id: 'decides-room',
@@ -54,7 +54,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     faults: ['adds a box because the neighbour did'],
     season: SUPER_TIME,
     indoors: 'A colony’s record and weather: room or no room, and why.',
-    rule: rule(2, 'with a word', { colonies: 2, indoors: 1, months: 24 }),
+    rule: usualRule(2, 'with a word', { colonies: 2, indoors: 1, months: 24 }),
   }),
   judge({
     id: 'decides-feed',
@@ -63,7 +63,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     faults: ['feeds with honey supers on'],
     needs: ['estimates-stores'],
     indoors: 'A colony’s record and weather: feed or not, and what.',
-    rule: rule(2, 'with a word', { indoors: 1, months: 24 }),
+    rule: usualRule(2, 'with a word', { indoors: 1, months: 24 }),
   }),
   judge({
     id: 'swarm-or-replacement',
@@ -75,7 +75,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     colony: ['queen cells'],
     role: 'frames',
     indoors: 'Records of three colonies with cells: swarm, replacement or queenless?',
-    rule: rule(2, 'with a word', { indoors: 1, months: 24 }),
+    rule: usualRule(2, 'with a word', { indoors: 1, months: 24 }),
   }),
   judge({
     id: 'names-other-way',
@@ -83,7 +83,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     shownBy: 'one finding or one day of weather that would turn it',
     faults: ['defends it'],
     indoors: 'A colony’s record and weather: decide, then say what would turn it.',
-    rule: rule(2, 'alone', { indoors: 1, months: 24 }),
+    rule: usualRule(2, 'alone', { indoors: 1, months: 24 }),
   }),
   close({
     id: 'pins-queen',
@@ -93,7 +93,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     needs: ['tells-castes'],
     season: BROOD_TIME,
     role: 'frames',
-    rule: rule(2, 'alone'),
+    rule: usualRule(2, 'alone'),
   }),
   close({
     id: 'spaces-frames',
@@ -101,7 +101,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     shownBy: 'no gap in the nest but at the wall; comb in supers as it was spaced',
     faults: ['a gap in the middle', 'rolls bees while pushing'],
     role: 'frames',
-    rule: rule(2, 'alone', { months: 24 }),
+    rule: usualRule(2, 'alone', { months: 24 }),
   }),
   close({
     id: 'returns-stragglers',
@@ -109,7 +109,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     shownBy: 'bees from covers, lid and grass are home before the roof is on',
     faults: ['sets a box on bees'],
     role: 'frames',
-    rule: rule(2, 'alone', { months: 24 }),
+    rule: usualRule(2, 'alone', { months: 24 }),
   }),
   close({
     id: 'tidies-comb',
@@ -118,7 +118,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     faults: ['scraps in the grass', 'cuts brood away without a look for mites'],
     gear: ['lidded bucket'],
     role: 'frames',
-    rule: rule(2, 'alone', { months: 24 }),
+    rule: usualRule(2, 'alone', { months: 24 }),
   }),
   close({
     id: 'closes-complete',
@@ -127,7 +127,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     faults: ['entrance block forgotten', 'cover with the wrong side down'],
     needs: ['keeps-parts'],
     role: 'frames',
-    rule: rule(3, 'alone', { days: 3 }),
+    rule: usualRule(3, 'alone', { days: 3 }),
   }),
   record({
     id: 'draws-frame',
@@ -137,7 +137,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     needs: ['tells-contents'],
     role: 'record',
     indoors: 'Synthetic comb: record it against the clock.',
-    rule: rule(3, 'alone', { indoors: 1, months: 24 }),
+    rule: usualRule(3, 'alone', { indoors: 1, months: 24 }),
   }),
   record({
     id: 'compares-last',
@@ -146,7 +146,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     faults: ['reads out both'],
     role: 'record',
     indoors: 'Two visits of one colony: name the two changes that matter.',
-    rule: rule(2, 'alone', { colonies: 2, indoors: 1, months: 24 }),
+    rule: usualRule(2, 'alone', { colonies: 2, indoors: 1, months: 24 }),
   }),
   record({
     id: 'dates-revisit',
@@ -156,7 +156,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     needs: ['ages-larvae'],
     role: 'record',
     indoors: 'From the notes of a past visit: date the next one and write its question.',
-    rule: rule(2, 'alone', { indoors: 1, months: 24 }),
+    rule: usualRule(2, 'alone', { indoors: 1, months: 24 }),
   }),
   record({
     id: 'says-how-sure',
@@ -164,6 +164,6 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     shownBy: 'odds with a finding, and “looked for and not found” where so',
     faults: ['certain of everything'],
     role: 'record',
-    rule: rule(2, 'alone', { months: 24 }),
+    rule: usualRule(2, 'alone', { months: 24 }),
   }),
 ];

@@ -1,9 +1,9 @@
 import type { Skill } from '../skill';
-import { FORAGE_TIME, ROBBING_TIME, SUPER_TIME, inPhase, rule } from './make';
+import { FORAGE_TIME, ROBBING_TIME, SUPER_TIME, skillIn, usualRule } from './make';
 
-const prepare = inPhase('prepare');
-const approach = inPhase('approach');
-const open = inPhase('open');
+const prepare = skillIn('prepare');
+const approach = skillIn('approach');
+const open = skillIn('open');
 
 /** Up to the first frame: prepare, approach, open. */
 export const BEFORE_THE_FRAMES: readonly Skill[] = [
@@ -12,7 +12,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     name: 'states the aim and the depth',
     shownBy: 'says before the lid is lifted what is to be found out and how deep that needs',
     faults: ['opens to have a look', 'goes on after the question is answered'],
-    rule: rule(2, 'alone'),
+    rule: usualRule(2, 'alone'),
   }),
   prepare({
     id: 'expects',
@@ -21,7 +21,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     faults: ['repeats the last record', 'forgets what the days since have done'],
     role: 'record',
     indoors: 'Read the last record of a hive, then say what it holds today.',
-    rule: rule(3, 'alone', { indoors: 1 }),
+    rule: usualRule(3, 'alone', { indoors: 1 }),
   }),
   prepare({
     id: 'reads-weather',
@@ -29,7 +29,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     shownBy: 'reads temperature, wind and rain of the hour and gives the reason',
     faults: ['looks at the sky only', 'knows no hour at which it turns'],
     indoors: 'Decide go, quick or no from the hours of three past days.',
-    rule: rule(3, 'alone', { days: 3, indoors: 1 }),
+    rule: usualRule(3, 'alone', { days: 3, indoors: 1 }),
   }),
   prepare({
     id: 'names-forage',
@@ -37,7 +37,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     shownBy: 'names two plants or more with nectar or pollen, and what comes next',
     faults: ['names garden flowers only', 'takes pollen for a flow'],
     season: FORAGE_TIME,
-    rule: rule(2, 'alone'),
+    rule: usualRule(2, 'alone'),
   }),
   prepare({
     id: 'packs-kit',
@@ -46,7 +46,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     faults: ['nothing to put a found queen cell in', 'no spare frame for the one that is to come out'],
     needs: ['expects'],
     indoors: 'From the notes of a past visit: lay out what the next one needs.',
-    rule: rule(2, 'alone', { months: 24, indoors: 1 }),
+    rule: usualRule(2, 'alone', { months: 24, indoors: 1 }),
   }),
   prepare({
     id: 'checks-fuel',
@@ -54,7 +54,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     shownBy: 'dry fuel for the whole visit, a second lighter, water at hand',
     faults: ['damp fuel', 'one lighter for three groups'],
     gear: ['smoker'],
-    rule: rule(2, 'alone', { months: 24 }),
+    rule: usualRule(2, 'alone', { months: 24 }),
   }),
   approach({
     id: 'clear-of-flight',
@@ -62,7 +62,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     shownBy: 'comes from behind or the side and stays there, and keeps others there',
     faults: ['walks across the lane with a box', 'crouches before the entrance to look in'],
     risk: 'stings',
-    rule: rule(2, 'alone', { months: 24 }),
+    rule: usualRule(2, 'alone', { months: 24 }),
   }),
   approach({
     id: 'reads-entrance',
@@ -70,7 +70,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     shownBy: 'traffic, pollen, dead bees and intruders said before opening',
     faults: ['counts bees, forgets pollen', 'takes young bees on their first flights for a swarm'],
     role: 'watch',
-    rule: rule(3, 'alone', { colonies: 2 }),
+    rule: usualRule(3, 'alone', { colonies: 2 }),
   }),
   approach({
     id: 'names-pollen',
@@ -80,7 +80,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     needs: ['names-forage'],
     season: FORAGE_TIME,
     role: 'watch',
-    rule: rule(2, 'with a word', { months: 24 }),
+    rule: usualRule(2, 'with a word', { months: 24 }),
   }),
   approach({
     id: 'weak-defence',
@@ -90,7 +90,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     needs: ['reads-entrance'],
     season: ROBBING_TIME,
     role: 'watch',
-    rule: rule(1, 'with a word', { months: 24 }),
+    rule: usualRule(1, 'with a word', { months: 24 }),
   }),
   approach({
     id: 'lights-smoker',
@@ -103,7 +103,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     risk: 'fire',
     gate: true,
     indoors: 'Light a smoker under the porch roof and keep it lit for ten minutes. Fire blanket and water at hand.',
-    rule: rule(2, 'alone', { indoors: 1 }),
+    rule: usualRule(2, 'alone', { indoors: 1 }),
   }),
   open({
     id: 'smokes-in-order',
@@ -114,7 +114,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     gear: ['smoker'],
     role: 'smoke',
     gate: true,
-    rule: rule(3, 'alone', { days: 3 }),
+    rule: usualRule(3, 'alone', { days: 3 }),
   }),
   open({
     id: 'little-smoke',
@@ -124,7 +124,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     needs: ['smokes-in-order'],
     gear: ['smoker'],
     role: 'smoke',
-    rule: rule(2, 'alone', { colonies: 2 }),
+    rule: usualRule(2, 'alone', { colonies: 2 }),
   }),
   open({
     id: 'breaks-seal',
@@ -132,7 +132,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     shownBy: 'cracks, waits, lifts: no jolt',
     faults: ['levers against the frames', 'lets the lid snap back'],
     role: 'frames',
-    rule: rule(2, 'alone', { colonies: 2, months: 24 }),
+    rule: usualRule(2, 'alone', { colonies: 2, months: 24 }),
   }),
   open({
     id: 'lid-underside',
@@ -140,7 +140,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     shownBy: 'says what sits there: the queen, spiders, damp, comb',
     faults: ['puts the cover down unread'],
     role: 'frames',
-    rule: rule(2, 'alone', { months: 24 }),
+    rule: usualRule(2, 'alone', { months: 24 }),
   }),
   open({
     id: 'keeps-parts',
@@ -149,7 +149,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     faults: ['cover on the ground where feet go', 'excluder bent over a stone'],
     indoors: 'Take an empty hive apart and lay it out; a partner puts it together again.',
     role: 'frames',
-    rule: rule(2, 'alone', { months: 24, indoors: 1 }),
+    rule: usualRule(2, 'alone', { months: 24, indoors: 1 }),
   }),
   open({
     id: 'weighs-first',
@@ -162,7 +162,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     role: 'frames',
     risk: 'lifting',
     indoors: 'Heft boxes filled with sand, say the weight, then put them on the scale.',
-    rule: rule(3, 'alone', { indoors: 2, months: 24 }),
+    rule: usualRule(3, 'alone', { indoors: 2, months: 24 }),
   }),
   open({
     id: 'lifts-box',
@@ -175,7 +175,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     role: 'frames',
     risk: 'lifting',
     indoors: 'Lift a box with sand, under the limit of each person, from a waist-high stand.',
-    rule: rule(2, 'alone', { indoors: 1, months: 24 }),
+    rule: usualRule(2, 'alone', { indoors: 1, months: 24 }),
   }),
   open({
     id: 'reads-excluder',
@@ -185,7 +185,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     season: SUPER_TIME,
     colony: ['super'],
     role: 'frames',
-    rule: rule(2, 'alone', { months: 24 }),
+    rule: usualRule(2, 'alone', { months: 24 }),
   }),
   open({
     id: 'judges-supers',
@@ -196,6 +196,6 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     colony: ['super'],
     gear: ['scale'],
     role: 'frames',
-    rule: rule(2, 'alone', { colonies: 2, months: 24 }),
+    rule: usualRule(2, 'alone', { colonies: 2, months: 24 }),
   }),
 ];

@@ -1,8 +1,8 @@
 import type { Skill } from '../skill';
-import { BROOD_TIME, DRONE_TIME, SWARM_TIME, inPhase, rule } from './make';
+import { BROOD_TIME, DRONE_TIME, SWARM_TIME, skillIn, usualRule } from './make';
 
-const care = inPhase('care');
-const safety = inPhase('safety');
+const care = skillIn('care');
+const safety = skillIn('safety');
 
 /** For the colony and for people: care and safety. */
 export const CARE_AND_SAFETY: readonly Skill[] = [
@@ -16,7 +16,7 @@ export const CARE_AND_SAFETY: readonly Skill[] = [
     colony: ['sealed brood'],
     gear: ['mite shaker', 'half-cup measure'],
     role: 'frames',
-    rule: rule(2, 'with a word', { months: 14 }),
+    rule: usualRule(2, 'with a word', { months: 14 }),
   }),
   care({
     id: 'matchstick',
@@ -30,7 +30,7 @@ export const CARE_AND_SAFETY: readonly Skill[] = [
     role: 'frames',
     risk: 'disease',
     indoors: 'Show the test on an empty cell; say each step that follows a thread.',
-    rule: rule(1, 'with a word', { indoors: 1, lead: true }),
+    rule: usualRule(1, 'with a word', { indoors: 1, lead: true }),
   }),
   care({
     id: 'leaves-virgin',
@@ -39,7 +39,7 @@ export const CARE_AND_SAFETY: readonly Skill[] = [
     faults: ['looks whether she is mated'],
     season: DRONE_TIME,
     indoors: 'Dates of three young queens: say when each may be looked for.',
-    rule: rule(1, 'alone', { indoors: 1, months: 24 }),
+    rule: usualRule(1, 'alone', { indoors: 1, months: 24 }),
   }),
   care({
     id: 'splits-safely',
@@ -49,7 +49,7 @@ export const CARE_AND_SAFETY: readonly Skill[] = [
     needs: ['swarm-or-replacement', 'pins-queen'],
     season: SWARM_TIME,
     indoors: 'A colony’s record: write the move list of a split.',
-    rule: rule(1, 'with a word', { indoors: 1, months: 24 }),
+    rule: usualRule(1, 'with a word', { indoors: 1, months: 24 }),
   }),
   care({
     id: 'mixes-feed',
@@ -59,7 +59,7 @@ export const CARE_AND_SAFETY: readonly Skill[] = [
     needs: ['decides-feed'],
     gear: ['scale', 'feeder'],
     indoors: 'Weigh, mix, cool and label one batch.',
-    rule: rule(1, 'alone', { indoors: 1, months: null }),
+    rule: usualRule(1, 'alone', { indoors: 1, months: null }),
   }),
   care({
     id: 'grades-comb',
@@ -67,7 +67,7 @@ export const CARE_AND_SAFETY: readonly Skill[] = [
     shownBy: 'keep, edge or replace, by colour, cells and age',
     faults: ['takes away comb with brood'],
     role: 'frames',
-    rule: rule(2, 'alone', { months: 24 }),
+    rule: usualRule(2, 'alone', { months: 24 }),
   }),
   safety({
     id: 'veil-checked',
@@ -77,7 +77,7 @@ export const CARE_AND_SAFETY: readonly Skill[] = [
     risk: 'stings',
     gate: true,
     indoors: 'Fit veils in pairs; each checks the other at the neck, wrists and ankles.',
-    rule: rule(2, 'alone', { indoors: 1 }),
+    rule: usualRule(2, 'alone', { indoors: 1 }),
   }),
   safety({
     id: 'eases-off',
@@ -88,7 +88,7 @@ export const CARE_AND_SAFETY: readonly Skill[] = [
     role: 'smoke',
     risk: 'stings',
     gate: true,
-    rule: rule(2, 'alone', { colonies: 2 }),
+    rule: usualRule(2, 'alone', { colonies: 2 }),
   }),
   safety({
     id: 'after-sting',
@@ -97,7 +97,7 @@ export const CARE_AND_SAFETY: readonly Skill[] = [
     faults: ['stays at the hive', 'hides it'],
     risk: 'stings',
     indoors: 'Play it through: a sting, then hives and dizziness. Who does what?',
-    rule: rule(1, 'alone', { indoors: 1 }),
+    rule: usualRule(1, 'alone', { indoors: 1 }),
   }),
   safety({
     id: 'smoker-out',
@@ -107,7 +107,7 @@ export const CARE_AND_SAFETY: readonly Skill[] = [
     gear: ['smoker'],
     role: 'smoke',
     risk: 'fire',
-    rule: rule(2, 'alone', { months: 24 }),
+    rule: usualRule(2, 'alone', { months: 24 }),
   }),
   safety({
     id: 'clean-tools',
@@ -116,6 +116,6 @@ export const CARE_AND_SAFETY: readonly Skill[] = [
     faults: ['lends a frame from a doubtful hive'],
     gear: ['washing soda'],
     risk: 'disease',
-    rule: rule(2, 'alone'),
+    rule: usualRule(2, 'alone'),
   }),
 ];

@@ -1,8 +1,8 @@
 import type { Skill } from '../skill';
-import { BROOD_TIME, DRONE_TIME, FORAGE_TIME, SWARM_TIME, inPhase, rule } from './make';
+import { BROOD_TIME, DRONE_TIME, FORAGE_TIME, SWARM_TIME, skillIn, usualRule } from './make';
 
-const handle = inPhase('handle');
-const read = inPhase('read');
+const handle = skillIn('handle');
+const read = skillIn('read');
 const EMPTY_HIVE = 'Empty hive with drawn comb: outermost frame out first, then a working gap.';
 
 /** At the frames: handle and read. */
@@ -14,7 +14,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     faults: ['starts where the bees are'],
     role: 'frames',
     indoors: EMPTY_HIVE,
-    rule: rule(2, 'alone', { indoors: 1, months: 24 }),
+    rule: usualRule(2, 'alone', { indoors: 1, months: 24 }),
   }),
   handle({
     id: 'makes-gap',
@@ -24,7 +24,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     needs: ['outermost-first'],
     role: 'frames',
     indoors: EMPTY_HIVE,
-    rule: rule(2, 'alone', { indoors: 1, months: 24 }),
+    rule: usualRule(2, 'alone', { indoors: 1, months: 24 }),
   }),
   handle({
     id: 'lifts-straight',
@@ -35,7 +35,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     role: 'frames',
     risk: 'stings',
     indoors: 'Lift frames of an empty hive between two pencils without touching them.',
-    rule: rule(4, 'alone', { colonies: 2, indoors: 1 }),
+    rule: usualRule(4, 'alone', { colonies: 2, indoors: 1 }),
     levels: {
       'with a word': 'Lifted it alone after “both lugs free?” or “slower”.',
       alone: 'Five frames running, no bee rolled, nothing said.',
@@ -49,7 +49,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     needs: ['lifts-straight'],
     gear: ['hive tool with a hook'],
     role: 'frames',
-    rule: rule(2, 'alone', { months: 24 }),
+    rule: usualRule(2, 'alone', { months: 24 }),
   }),
   handle({
     id: 'both-faces',
@@ -58,7 +58,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     faults: ['lays fresh comb flat', 'turns it away from the box'],
     role: 'frames',
     indoors: 'Turn a frame with a marble in a cell: it stays in.',
-    rule: rule(3, 'alone', { indoors: 1 }),
+    rule: usualRule(3, 'alone', { indoors: 1 }),
   }),
   handle({
     id: 'light-behind',
@@ -66,7 +66,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     shownBy: 'stands so that light falls along the cells; eggs named',
     faults: ['own shadow on the comb', 'reads against the sun'],
     role: 'frames',
-    rule: rule(2, 'alone', { months: 24 }),
+    rule: usualRule(2, 'alone', { months: 24 }),
   }),
   handle({
     id: 'keeps-order',
@@ -75,7 +75,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     faults: ['two frames changed', 'a frame turned round'],
     role: 'frames',
     indoors: 'Number no frame: take ten out and put them back as they were.',
-    rule: rule(2, 'alone', { indoors: 1 }),
+    rule: usualRule(2, 'alone', { indoors: 1 }),
   }),
   handle({
     id: 'limits-exposure',
@@ -84,7 +84,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     faults: ['explains with the frame in hand', 'leaves it standing in the sun'],
     season: BROOD_TIME,
     role: 'clock',
-    rule: rule(3, 'alone', { days: 3 }),
+    rule: usualRule(3, 'alone', { days: 3 }),
   }),
   handle({
     id: 'second-look',
@@ -93,7 +93,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     faults: ['asks about it at home'],
     needs: ['both-faces'],
     role: 'record',
-    rule: rule(1, 'alone', { months: 24 }),
+    rule: usualRule(1, 'alone', { months: 24 }),
   }),
   handle({
     id: 'free-comb',
@@ -103,7 +103,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     needs: ['lifts-straight'],
     gear: ['hive with bars'],
     role: 'frames',
-    rule: rule(1, 'with a word', { months: null }),
+    rule: usualRule(1, 'with a word', { months: null }),
   }),
   read({
     id: 'tells-contents',
@@ -114,7 +114,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     colony: ['stores', 'sealed brood'],
     role: 'frames',
     indoors: 'Pictures of comb: name honey, nectar, pollen and brood against the clock.',
-    rule: rule(4, 'alone', { colonies: 2, indoors: 2, months: 24, within: 1 }),
+    rule: usualRule(4, 'alone', { colonies: 2, indoors: 2, months: 24, within: 1 }),
   }),
   read({
     id: 'finds-eggs',
@@ -126,7 +126,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     colony: ['eggs'],
     role: 'frames',
     indoors: 'Synthetic comb: find every egg; light from above and along the cells.',
-    rule: rule(3, 'alone', { colonies: 2, indoors: 1, months: 10, within: 1 }),
+    rule: usualRule(3, 'alone', { colonies: 2, indoors: 1, months: 10, within: 1 }),
     levels: {
       'saw it': 'Watched an egg being pointed out and said how it stood.',
       helped: 'Found eggs once the side and the light were set.',
@@ -145,7 +145,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     colony: ['larvae'],
     role: 'frames',
     indoors: 'Pictures of larvae: say the days, then look at the table of development.',
-    rule: rule(2, 'alone', { indoors: 1, months: 24 }),
+    rule: usualRule(2, 'alone', { indoors: 1, months: 24 }),
   }),
   read({
     id: 'tells-lids',
@@ -156,7 +156,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     colony: ['sealed brood', 'drone brood'],
     role: 'frames',
     indoors: 'Pictures of lids: worker or drone.',
-    rule: rule(2, 'alone', { indoors: 1, months: 24 }),
+    rule: usualRule(2, 'alone', { indoors: 1, months: 24 }),
   }),
   read({
     id: 'larvae-shine',
@@ -169,7 +169,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     role: 'frames',
     risk: 'disease',
     indoors: 'Pictures of larvae: which would you show to your supervisor?',
-    rule: rule(2, 'alone', { colonies: 2, indoors: 1 }),
+    rule: usualRule(2, 'alone', { colonies: 2, indoors: 1 }),
   }),
   read({
     id: 'scores-pattern',
@@ -181,7 +181,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     colony: ['sealed brood'],
     role: 'frames',
     indoors: 'Synthetic comb: count the gaps in a hundred sealed cells.',
-    rule: rule(2, 'alone', { colonies: 2, indoors: 1, months: 24 }),
+    rule: usualRule(2, 'alone', { colonies: 2, indoors: 1, months: 24 }),
   }),
   read({
     id: 'suspect-lids',
@@ -193,7 +193,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     role: 'frames',
     risk: 'disease',
     indoors: 'Pictures of lids: which would you show to your supervisor?',
-    rule: rule(2, 'with a word', { indoors: 1 }),
+    rule: usualRule(2, 'with a word', { indoors: 1 }),
   }),
   read({
     id: 'checks-wings',
@@ -203,7 +203,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     season: BROOD_TIME,
     colony: ['sealed brood'],
     role: 'frames',
-    rule: rule(2, 'alone'),
+    rule: usualRule(2, 'alone'),
   }),
   read({
     id: 'tells-cells',
@@ -214,7 +214,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     colony: ['queen cells'],
     role: 'frames',
     indoors: 'Models or pictures of queen cells: cup, fed, sealed, torn down.',
-    rule: rule(3, 'alone', { indoors: 1, months: 14 }),
+    rule: usualRule(3, 'alone', { indoors: 1, months: 14 }),
   }),
   read({
     id: 'tells-castes',
@@ -224,7 +224,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     season: DRONE_TIME,
     role: 'frames',
     indoors: 'Synthetic comb with bees: find the queen, count the drones.',
-    rule: rule(2, 'alone', { indoors: 1, months: null }),
+    rule: usualRule(2, 'alone', { indoors: 1, months: null }),
   }),
   read({
     id: 'adds-brood',
@@ -236,7 +236,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     colony: ['sealed brood'],
     role: 'record',
     indoors: 'Pictures of ten frames: add up the brood; compare with the counted figure.',
-    rule: rule(3, 'alone', { colonies: 2, indoors: 1, within: 1 }),
+    rule: usualRule(3, 'alone', { colonies: 2, indoors: 1, within: 1 }),
   }),
   read({
     id: 'counts-bees',
@@ -244,7 +244,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     shownBy: 'within one frame of the supervisor',
     faults: ['counts seams as frames'],
     role: 'record',
-    rule: rule(2, 'alone', { colonies: 2, months: 24 }),
+    rule: usualRule(2, 'alone', { colonies: 2, months: 24 }),
   }),
   read({
     id: 'nest-edge',
@@ -254,7 +254,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     needs: ['counts-bees'],
     season: BROOD_TIME,
     role: 'frames',
-    rule: rule(2, 'alone', { colonies: 2, months: 24 }),
+    rule: usualRule(2, 'alone', { colonies: 2, months: 24 }),
   }),
   read({
     id: 'tells-comb',
@@ -262,7 +262,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     shownBy: 'counts them over the box, says the room that is left',
     faults: ['counts foundation as room'],
     role: 'record',
-    rule: rule(2, 'alone', { months: 24 }),
+    rule: usualRule(2, 'alone', { months: 24 }),
   }),
   read({
     id: 'wet-nectar',
@@ -272,6 +272,6 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     season: FORAGE_TIME,
     colony: ['stores'],
     role: 'frames',
-    rule: rule(1, 'alone', { months: 24 }),
+    rule: usualRule(1, 'alone', { months: 24 }),
   }),
 ];

@@ -9,3 +9,5 @@ export const DEFAULT_CHECKLIST: Checklist = {
   version: 1,
   skills: [...BEFORE_THE_FRAMES, ...AT_THE_FRAMES, ...AFTER_THE_FRAMES, ...CARE_AND_SAFETY],
 };
+
+export { skillIn, usualRule } from './make';

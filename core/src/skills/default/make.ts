@@ -13,7 +13,7 @@ export const ROBBING_TIME: readonly Phase[] = ['dearth', 'late flow', 'making wi
 export const FORAGE_TIME = between('first brood', 'late flow');
 
 /** So many times at a level, on two days where there is more than one; the rest as a course usually asks it. */
-export const rule = (times: number, level: SkillLevel, more: Partial<EvidenceRule> = {}): EvidenceRule => ({
+export const usualRule = (times: number, level: SkillLevel, more: Partial<EvidenceRule> = {}): EvidenceRule => ({
   level,
   times,
   days: Math.min(2, times),
@@ -30,7 +30,7 @@ type Told = Pick<Skill, 'id' | 'name' | 'shownBy' | 'faults' | 'rule'> &
   Partial<Omit<Skill, 'id' | 'name' | 'shownBy' | 'faults' | 'rule' | 'phase'>>;
 
 /** A skill, what is not said left at what most skills have. */
-export const inPhase =
+export const skillIn =
   (phase: SkillPhase) =>
   (told: Told): Skill => ({
     phase,

@@ -1,5 +1,5 @@
 import { computed, Injectable, signal } from '@angular/core';
-import { checklistProblem, type EvidenceRule, type Skill, skillOf } from '@brave-comb/core/skills';
+import { checklistProblem, type EvidenceRule, type Skill, skillIn, skillOf, usualRule } from '@brave-comb/core/skills';
 
 /** The list as it is being edited: every change can be taken back. */
 @Injectable()
@@ -80,34 +80,7 @@ export class ChecklistDraft {
 
   add(phase: Skill['phase'], name: string): void {
     const id = idFor(name, new Set([...this.skills(), ...this.before()].map((skill) => skill.id)));
-    const skill: Skill = {
-      id,
-      name,
-      phase,
-      shownBy: 'seen',
-      faults: [],
-      needs: [],
-      season: null,
-      colony: [],
-      gear: [],
-      role: 'everybody',
-      risk: null,
-      gate: false,
-      indoors: null,
-      rule: {
-        level: 'alone',
-        times: 2,
-        days: 2,
-        colonies: 1,
-        assessors: 1,
-        lead: false,
-        months: 12,
-        indoors: 0,
-        within: null,
-      },
-      levels: {},
-      from: [],
-    };
+    const skill = skillIn(phase)({ id, name, shownBy: 'seen', faults: [], rule: usualRule(2, 'alone') });
     this.put(this.skills().toSpliced(endOf(this.skills(), phase), 0, skill));
     this.chosen.set(id);
   }

@@ -25,6 +25,7 @@ import { ViewDesk } from '../season/view-desk';
 import { ViewState } from '../season/view-state';
 import { dateText } from '../shell/format';
 import { ChecklistDraft } from './checklist-draft';
+import { ChipChoice } from './chip-choice';
 import { LevelGlyph } from './level-glyph';
 import { RuleSentence } from './rule-sentence';
 import { saveFile } from './save-file';
@@ -56,7 +57,7 @@ function readJson(text: string): { readonly skills: readonly Skill[]; readonly b
 /** What the school asks for: its skills with their rules, as a draft until a lead puts it in force. */
 @Component({
   selector: 'bc-checklist',
-  imports: [CdkDrag, CdkDropList, LevelGlyph, RuleSentence, ViewState],
+  imports: [CdkDrag, CdkDropList, ChipChoice, LevelGlyph, RuleSentence, ViewState],
   providers: [ChecklistDraft],
   templateUrl: './checklist.html',
   styleUrl: './checklist.scss',

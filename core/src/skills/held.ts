@@ -1,0 +1,141 @@
+import { addDays, type CivilDate, daysBetween } from '../units';
+import type { Demonstration } from './demonstration';
+import { type Forgetting, termOf } from './forgetting';
+import type { EvidenceRule } from './skill';
+import type { Missing } from './standing';
+
+const EPOCH: CivilDate = '2000-01-01';
+const DAYS_A_MONTH = 30.4375;
+
+/** Days since the epoch. */
+export const dayOf = (day: CivilDate): number => daysBetween(EPOCH, day);
+/** Days of a term in months, without an end for `null`. */
+export const daysOf = (months: number | null): number =>
+  months === null ? Infinity : Math.round(months * DAYS_A_MONTH);
+
+/** What some demonstrations amount to. */
+interface Tally {
+  readonly times: number;
+  readonly days: number;
+  readonly colonies: number;
+  readonly assessors: number;
+  readonly lead: boolean;
+}
+
+/** Counts the demonstrations from one place to another. Practice counts up to its limit, and for no colony and no assessor. */
+function tallyOf(rule: EvidenceRule, shown: readonly Demonstration[], from: number, to: number): Tally {
+  let [atHive, indoors, days, colonies, assessors, lead] = [0, 0, 0, 0, 0, false];
+  for (let at = from; at < to; at += 1) {
+    const each = shown[at]!;
+    let [newDay, newColony, newAssessor] = [true, each.colony !== null, each.assessor !== null];
+    for (let before = from; before < at; before += 1) {
+      const earlier = shown[before]!;
+      if (earlier.day === each.day) newDay = false;
+      if (earlier.source === 'practice') continue;
+      if (earlier.colony === each.colony) newColony = false;
+      if (earlier.assessor === each.assessor) newAssessor = false;
+    }
+    days += Number(newDay);
+    if (each.source === 'practice') {
+      indoors += 1;
+      continue;
+    }
+    atHive += 1;
+    colonies += Number(newColony);
+    assessors += Number(newAssessor);
+    lead ||= each.lead;
+  }
+  return { times: atHive + Math.min(rule.indoors, indoors), days, colonies, assessors, lead };
+}
+
+const isMet = (rule: EvidenceRule, { times, days, colonies, assessors, lead }: Tally): boolean =>
+  times >= rule.times &&
+  days >= rule.days &&
+  (rule.colonies <= 1 || colonies >= rule.colonies) &&
+  assessors >= rule.assessors &&
+  (lead || !rule.lead);
+
+/** What some demonstrations leave of the rule's demands. */
+export function missingOf(rule: EvidenceRule, shown: readonly Demonstration[]): readonly Missing[] {
+  const tally = tallyOf(rule, shown, 0, shown.length);
+  const counts = (['times', 'days', 'colonies', 'assessors'] as const).map((what) => ({
+    what,
+    have: tally[what],
+    need: rule[what],
+  }));
+  return [
+    ...counts.filter(({ what, have, need }) => have < need && (what !== 'colonies' || need > 1)),
+    ...(rule.lead && !tally.lead ? [{ what: 'lead' } as const] : []),
+  ];
+}
+
+/** Days for which it holds after a showing, the term growing with the days on which it was shown. */
+const lasting = (rule: EvidenceRule, days: ReadonlySet<CivilDate>, forgetting: Forgetting, fixed: number): number =>
+  forgetting.school === 'fixed term' ? fixed : daysOf(termOf(rule.months, days.size, forgetting));
+
+const dates = new Map<number, CivilDate>();
+const MOST_DATES = 20_000;
+
+/** The day that lies so many days after the epoch; the same few hundred come up in all standings of a school. */
+export function dateOf(number: number): CivilDate {
+  let date = dates.get(number);
+  if (date === undefined) {
+    if (dates.size >= MOST_DATES) dates.clear();
+    dates.set(number, (date = addDays(EPOCH, number)));
+  }
+  return date;
+}
+
+/** Until when a skill is held, in days since the epoch, and since which moment it was not shown better. */
+export interface Held {
+  readonly until: number;
+  /** ISO instant. */
+  readonly since: string;
+}
+
+/**
+ * Walks through the judgements in order: when the rule was first met, how long each further showing carried it on.
+ *
+ * @param rule the skill's
+ * @param good demonstrations at the level that is asked for or better, oldest first
+ * @param signed day of a signature, or of what was carried over; `null` without one
+ * @param forgetting school of forgetting
+ * @returns until when it is held or was held, `null` when it never was
+ */
+export function heldBy(
+  rule: EvidenceRule,
+  good: readonly Demonstration[],
+  signed: CivilDate | null,
+  forgetting: Forgetting,
+): Held | null {
+  const fixed = daysOf(rule.months);
+  const days = new Set<CivilDate>();
+  let [until, since, window]: [number, string | null, number] = [-Infinity, null, 0];
+  let waiting = signed;
+  for (let at = 0; at < good.length; at += 1) {
+    const each = good[at]!;
+    if (waiting !== null && waiting < each.day) {
+      days.add(waiting);
+      until = Math.max(until, dayOf(waiting) + lasting(rule, days, forgetting, fixed));
+      since ??= `${waiting}T00:00`;
+      waiting = null;
+    }
+    const day = dayOf(each.day);
+    if (since !== null) {
+      if (each.source === 'practice') continue;
+      if (day > until) days.clear();
+    } else {
+      while (day - dayOf(good[window]!.day) > fixed) window += 1;
+      if (at - window + 1 < rule.times || !isMet(rule, tallyOf(rule, good, window, at + 1))) continue;
+    }
+    days.add(each.day);
+    until = Math.max(until, day + lasting(rule, days, forgetting, fixed));
+    since = each.at;
+  }
+  if (waiting !== null) {
+    days.add(waiting);
+    until = Math.max(until, dayOf(waiting) + lasting(rule, days, forgetting, fixed));
+    since ??= `${waiting}T00:00`;
+  }
+  return since === null ? null : { until, since };
+}
