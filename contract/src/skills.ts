@@ -55,7 +55,7 @@ export const Skill = z.object({
 export const Checklist = z.object({ version: z.int(), skills: list(Skill) });
 
 /** What becomes of standings when a new version comes into force. */
-export const CARRY_POLICIES = ['carried over', 'judged again'] as const;
+const CARRY_POLICIES = ['carried over', 'judged again'] as const;
 
 const Missing = z.discriminatedUnion('what', [
   z.object({ what: z.enum(['times', 'days', 'colonies', 'assessors']), have: z.int(), need: z.int() }),

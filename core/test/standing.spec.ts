@@ -10,7 +10,6 @@ import {
   gateSkills,
   isOpen,
   missingText,
-  recall,
   ruleText,
   standingChanges,
   standingText,
@@ -231,21 +230,6 @@ describe('standings of any evidence (properties)', () => {
 });
 
 describe('forgetting', () => {
-  // Half-life regression, Settles & Meeder 2016 (ACL): p = 2^(−Δ/h).
-  it.each([
-    [7, 7, 0.5],
-    [14, 7, 0.25],
-    [7, 14, 0.70711],
-    [10, 30, 0.7937],
-    [3, 10, 0.81225],
-  ])('recalls after %d with half-life %d with chance %d', (elapsed, halfLife, chance) => {
-    expect(recall(elapsed, halfLife)).toBeCloseTo(chance, 5);
-  });
-
-  it('needs a half-life above nothing', () => {
-    expect(() => recall(1, 0)).toThrow(/above 0/);
-  });
-
   it('keeps a fixed term, or lets it grow with the days on which it was shown', () => {
     const growing = { school: 'growing term', growth: 1.5, most: 24 } as const;
     expect(termOf(12, 3, { school: 'fixed term' })).toBe(12);

@@ -142,6 +142,21 @@ describe('a judgement in the debrief', () => {
   });
 });
 
+describe('a judgement at the hive', () => {
+  it('is kept with the longest words that an entry may have', async () => {
+    const visit = await earlyVisit(morag!);
+    const words = { prompt: 'p'.repeat(500), note: 'n'.repeat(500) };
+    const trainee = ids.get('Greta')!;
+    const judged = entry({ kind: 'skill judged', trainee, skill: 'frees-stuck', level: 'helped', ...words });
+    await morag!
+      .post(pathOf(endpoints.recordEntries, { visit }))
+      .send({ entries: [judged] })
+      .expect(200);
+    const { evidence } = skillIn(await passport('Greta'), 'frees-stuck');
+    expect(evidence.find(({ id }) => id === judged.id)).toMatchObject(words);
+  });
+});
+
 describe('a correction', () => {
   it('adds a word and leaves the first one readable; withdrawn, the judgement does not count', async () => {
     const body = judgement('alone', { skill: 'matchstick' });
@@ -373,6 +388,11 @@ describe('a passport', () => {
     const { claims } = (await ines.get(endpoints.traineeMatrix.path).expect(200)).body as Matrix;
     expect(claims).toHaveLength(first.taken);
     const [claim] = claims;
+    const evidence = async () =>
+      ((await ines.get(pathOf(endpoints.passport, { trainee: there })).expect(200)).body as Passport).skills
+        .flatMap((skill) => skill.evidence)
+        .find(({ id }) => id === claim!.id)!;
+    expect(await evidence()).toMatchObject({ source: 'passport', assessor: null, counts: false });
     await ines
       .post(pathOf(endpoints.settleClaim, { claim: claim!.id }))
       .send({ confirmed: true, level: claim!.level })

@@ -13,7 +13,7 @@ const split = (cell: string): readonly string[] =>
     .filter((part) => part !== '');
 
 /** Columns of a checklist's file; only `id`, `name` and `phase` must be there. */
-export const CHECKLIST_COLUMNS = [
+const CHECKLIST_COLUMNS = [
   'id',
   'name',
   'phase',

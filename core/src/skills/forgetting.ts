@@ -27,18 +27,3 @@ export function termOf(months: number | null, days: number, model: Forgetting): 
   if (months === null || model.school === 'fixed term') return months;
   return Math.min(Math.max(model.most, months), months * model.growth ** Math.max(0, days - 1));
 }
-
-/**
- * Chance that something is still remembered: halves in every half-life.
- *
- * @param elapsed time since it was last recalled
- * @param halfLife in the same unit, above 0
- * @returns 0 to 1
- * @throws RangeError for a half-life that is not above 0
- * Source: half-life regression, Settles & Meeder 2016.
- * @example recall(14, 7) // 0.25
- */
-export function recall(elapsed: number, halfLife: number): number {
-  if (!(halfLife > 0)) throw new RangeError(`a half-life is above 0, not ${halfLife}`);
-  return 2 ** (-Math.max(0, elapsed) / halfLife);
-}

@@ -2,7 +2,7 @@ import type { Checklist, Skill } from './skill';
 import { isOpen, type Standings } from './standing';
 
 /** Mood, 1 quiet to 5 close, from which a colony counts as defensive. Common practice. */
-export const DEFENSIVE_FROM = 3;
+const DEFENSIVE_FROM = 3;
 
 /**
  * What keeps a trainee from handling frames of a colony: skills that guard against stings and are not held yet.

@@ -60,7 +60,7 @@ export type Standings = (trainee: string, skill: string) => Standing;
 /** Demonstrations that tell the level: one good day long ago does not count for ever. */
 const OF_LATE = 3;
 
-export const NOT_MET: Standing = {
+const NOT_MET: Standing = {
   state: 'not met',
   level: null,
   counted: [],

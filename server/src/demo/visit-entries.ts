@@ -64,7 +64,7 @@ export function visitEntries(
   }));
 }
 
-/** Two trainees of the group read a side of the nest before they hear what it holds: each with a habit of their own. */
+/** Some trainees of the group read a side of the nest before they hear what it holds: each with a habit of their own. */
 function hiddenReadings(visit: DemoVisit, box: string, { trainees, ahead }: DemoGroup, at: Date): EntryBody[] {
   const turn = Math.floor(at.getTime() / 86_400_000);
   const nest = visit.frames.flatMap(({ low }, frame) =>

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 
 /** What an erased person is called. */
-export const ERASED_NAME = 'former trainee';
+const ERASED_NAME = 'former trainee';
 
 /** Takes out all that tells who somebody was or what was said of them; what was counted stays. */
 export async function erasePerson(trx: Knex, school: string, person: string, at: Date): Promise<void> {

@@ -22,7 +22,7 @@ export interface DemonstrationRow {
   readonly version: number;
   readonly prompt: string;
   readonly note: string;
-  /** School that it was shown at, for evidence of a passport. */
+  /** Who judged it at which other school, for evidence of a passport. */
   readonly elsewhere: string | null;
 }
 

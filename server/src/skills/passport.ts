@@ -129,7 +129,7 @@ async function evidenceOf(
         source: row.source,
         hive: hives.find(({ id }) => id === row.hive)?.number ?? null,
         visit: row.visit,
-        assessor: row.elsewhere ?? nameOf(row.judged_by),
+        assessor: row.judged_by === null ? null : (row.elsewhere ?? nameOf(row.judged_by)),
         lead: Boolean(row.by_lead),
         version: row.version,
         prompt: row.prompt,

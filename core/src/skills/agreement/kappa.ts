@@ -12,7 +12,7 @@ export interface Kappa {
 export type Disagreement = (one: number, other: number) => number;
 
 /** Every disagreement weighs the same. */
-export const UNWEIGHTED: Disagreement = (one, other) => Number(one !== other);
+const UNWEIGHTED: Disagreement = (one, other) => Number(one !== other);
 /** A disagreement weighs by its distance. */
 export const LINEAR: Disagreement = (one, other) => Math.abs(one - other);
 /** A disagreement weighs by the square of its distance. */

@@ -11,7 +11,7 @@ const COLUMNS: readonly Column[] = [
   ['demonstrations', 'day', (t) => void t.date('day')],
   ['demonstrations', 'by_lead', (t) => void t.boolean('by_lead').notNullable().defaultTo(false)],
   ['demonstrations', 'version', (t) => void t.integer('version').notNullable().defaultTo(1)],
-  ['demonstrations', 'prompt', (t) => void t.string('prompt', 120).notNullable().defaultTo('')],
+  ['demonstrations', 'prompt', (t) => void t.string('prompt', 500).notNullable().defaultTo('')],
   ['demonstrations', 'note', (t) => void t.string('note', 500).notNullable().defaultTo('')],
   ['demonstrations', 'elsewhere', (t) => void t.string('elsewhere', 120)],
   // Who did what by the rota when the visit began.
