@@ -2,7 +2,6 @@ import { addDays, type CivilDate, daysBetween } from '../units';
 import type { Demonstration } from './demonstration';
 import { type Forgetting, termOf } from './forgetting';
 import type { EvidenceRule } from './skill';
-import type { Missing } from './standing';
 
 const EPOCH: CivilDate = '2000-01-01';
 const DAYS_A_MONTH = 30.4375;
@@ -12,6 +11,15 @@ export const dayOf = (day: CivilDate): number => daysBetween(EPOCH, day);
 /** Days of a term in months, without an end for `null`. */
 export const daysOf = (months: number | null): number =>
   months === null ? Infinity : Math.round(months * DAYS_A_MONTH);
+
+/** What the evidence rule still asks for. */
+export type Missing =
+  | { readonly what: 'times' | 'days' | 'colonies' | 'assessors'; readonly have: number; readonly need: number }
+  | { readonly what: 'lead' }
+  /** Eighths that hidden readings are off on the mean, and what is allowed. */
+  | { readonly what: 'readings'; readonly off: number; readonly allowed: number }
+  /** Held once: faded on its last day, or help was needed twice running since. */
+  | { readonly what: 'again'; readonly why: 'faded' | 'help needed' };
 
 /** What some demonstrations amount to. */
 interface Tally {

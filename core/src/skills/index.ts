@@ -5,5 +5,6 @@ export * from './demonstration';
 export * from './forgetting';
 export * from './gates';
 export * from './skill';
+export type { Missing } from './held';
 export * from './standing';
 export * from './words';

@@ -2,21 +2,12 @@ import { type SkillLevel, SKILL_LEVELS } from '../inspection';
 import type { CivilDate } from '../units';
 import { type Demonstration, isJudged, levelRank } from './demonstration';
 import { type Forgetting, FORGETTING } from './forgetting';
-import { dateOf, dayOf, daysOf, heldBy, missingOf } from './held';
+import { dateOf, dayOf, daysOf, heldBy, type Missing, missingOf } from './held';
 import type { Checklist, EvidenceRule, Skill } from './skill';
 
 /** Where a trainee can be with a skill, from nothing to the lead's signature; "due again" was held and has faded. */
 export const STANDING_STATES = ['not met', 'in progress', 'shown', 'due again', 'signed off'] as const;
 export type StandingState = (typeof STANDING_STATES)[number];
-
-/** What the evidence rule still asks for. */
-export type Missing =
-  | { readonly what: 'times' | 'days' | 'colonies' | 'assessors'; readonly have: number; readonly need: number }
-  | { readonly what: 'lead' }
-  /** Eighths that hidden readings are off on the mean, and what is allowed. */
-  | { readonly what: 'readings'; readonly off: number; readonly allowed: number }
-  /** Held once: faded on its last day, or help was needed twice running since. */
-  | { readonly what: 'again'; readonly why: 'faded' | 'help needed' };
 
 /** Where a trainee stands in a skill, and what that rests on. */
 export interface Standing {

@@ -1,6 +1,7 @@
 import { dayAndMonth } from '../units';
 import type { EvidenceRule } from './skill';
-import type { Missing, Standing } from './standing';
+import type { Missing } from './held';
+import type { Standing } from './standing';
 
 /**
  * What is still missing, in words.
