@@ -33,6 +33,8 @@ export default defineConfig({
     screenshot: 'only-on-failure',
     actionTimeout: 20_000,
     contextOptions: { reducedMotion: 'reduce' },
+    // Walks without signal allow it: everywhere else it would only fetch what nobody looks at.
+    serviceWorkers: 'block',
     launchOptions: { executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: CHROMIUM_FLAGS },
   },
 });

@@ -1,6 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { bigButton, controlled, openVisit, reachFrames, signIn, turnTo, type } from './school';
 
+test.use({ serviceWorkers: 'allow' });
+
 test('without signal a visit is started, recorded, reloaded and goes on; with signal all of it arrives once', async ({
   page,
   context,

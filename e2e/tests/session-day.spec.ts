@@ -172,8 +172,9 @@ for (const [width, height] of [
   });
 }
 
-test('a whole session day from cold without signal: three visits, all of it arrives once', async ({ context }) => {
+test('a whole session day from cold without signal: three visits, all of it arrives once', async ({ browser, baseURL }) => {
   test.setTimeout(240_000);
+  const context = await browser.newContext({ baseURL, serviceWorkers: 'allow' });
   const first = await context.newPage();
   await signIn(first, 'morag');
   await controlled(first);

@@ -94,6 +94,7 @@ export const FILE = {
 const DEVICE = {
   full: signal(0),
   unsentFiles: signal(0),
+  unsentStarts: signal(0),
   entries: () => Promise.resolve([]),
   starts: () => Promise.resolve([]),
   attachments: () => Promise.resolve([]),

@@ -208,7 +208,7 @@ export class AtTheHive {
         .join(' ') ?? '',
   );
   protected readonly waitingText = computed(() => {
-    const count = this.unsent().length + this.device.unsentFiles();
+    const count = this.unsent().length + this.device.unsentFiles() + this.device.unsentStarts();
     const trouble = this.refused().length + this.record().conflicts.length;
     if (trouble > 0) return { icon: 'warning', text: `${trouble} to settle`, bad: true };
     if (this.sendingFault())

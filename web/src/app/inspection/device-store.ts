@@ -100,6 +100,12 @@ export class DeviceStore {
   readonly full = signal(0);
   /** Photos and voice notes that wait. */
   readonly unsentFiles = signal(0);
+  /** Visits begun here that the server has not heard of. */
+  readonly unsentStarts = signal(0);
+
+  constructor() {
+    void this.countStarts();
+  }
 
   async keepPerson(person: Person | null): Promise<void> {
     const db = await this.opened;
@@ -136,6 +142,11 @@ export class DeviceStore {
       change.objectStore('prepared').delete(`${start.session}/${start.hive}`),
       change.done,
     ]);
+    await this.countStarts();
+  }
+
+  private async countStarts(): Promise<void> {
+    this.unsentStarts.set(await (await this.opened).count('starts'));
   }
 
   async starts(): Promise<readonly WaitingStart[]> {
@@ -144,6 +155,7 @@ export class DeviceStore {
 
   async started(id: string): Promise<void> {
     await (await this.opened).delete('starts', id);
+    await this.countStarts();
   }
 
   async keepFile(file: VisitFile): Promise<void> {
@@ -216,6 +228,7 @@ export class DeviceStore {
       change.objectStore('starts').delete(from),
       change.done,
     ]);
+    await this.countStarts();
     write(`${JOINED}${from}`, to);
     const draft = this.draft(from);
     if (draft) this.keepDraft({ ...draft, visit: to });

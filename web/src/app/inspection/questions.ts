@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import type { AskedQuestion } from '@brave-comb/contract';
@@ -9,6 +9,7 @@ import { ViewDesk } from '../season/view-desk';
 import { ViewState } from '../season/view-state';
 import { dayOf, timeOf } from '../shell/format';
 import { AttachmentView } from './attachment-view';
+import { inspectionFeature } from './inspection.feature';
 
 /** Questions asked at the hives and marks that nobody could name, with the lead's answers. */
 @Component({
@@ -97,7 +98,19 @@ import { AttachmentView } from './attachment-view';
 export class QuestionsScreen {
   private readonly desk = inject(ViewDesk);
   protected readonly watched = this.desk.watch('askedQuestions', () => ({}));
-  private readonly person = toSignal(inject(Store).select(peopleFeature.selectPerson));
+  private readonly store = inject(Store);
+  private readonly person = toSignal(this.store.select(peopleFeature.selectPerson));
+  private readonly unsent = this.store.selectSignal(inspectionFeature.selectUnsent);
+
+  constructor() {
+    // What was just asked may still be on its way.
+    const waits = computed(() => this.unsent().length > 0);
+    let waited = false;
+    effect(() => {
+      if (!waits() && waited) untracked(() => this.watched.reload());
+      waited = waits();
+    });
+  }
 
   protected mayAnswer(): boolean {
     return this.person()?.role !== 'trainee';

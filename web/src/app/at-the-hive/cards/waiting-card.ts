@@ -17,6 +17,8 @@ import { timeOf } from '../../shell/format';
     <p>
       @if (unsent().length > 0) {
         <b>{{ unsent().length }}</b> entries are kept here since {{ since() }} and are sent in this order.
+      } @else if (device.unsentStarts() > 0) {
+        The server has not heard yet that this visit was begun.
       } @else {
         Everything was sent and is kept.
       }
