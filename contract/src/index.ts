@@ -7,6 +7,7 @@ import * as messages from './messages';
 import * as planning from './planning';
 import * as board from './planning-board';
 import * as season from './season';
+import * as practice from './practice';
 import * as skills from './skills';
 import * as weather from './weather';
 
@@ -89,6 +90,15 @@ export const endpoints = {
   importPassport: skills.importPassport,
   eraseTrainee: skills.eraseTrainee,
   setForgetting: skills.setForgetting,
+  practice: practice.practice,
+  recordPractice: practice.recordPractice,
+  indoorPlan: practice.indoorPlan,
+  photoBank: practice.photoBank,
+  makePhotoDrill: practice.makePhotoDrill,
+  retirePhotoDrill: practice.retirePhotoDrill,
+  polls: practice.polls,
+  askPoll: practice.askPoll,
+  answerPoll: practice.answerPoll,
   planBoard: board.planBoard,
   askPlan: board.askPlan,
   planJob: board.planJob,

@@ -12,7 +12,7 @@ export const Limits = z.object({
   light: z.number().min(-18).max(60),
   beesOut: z.boolean(),
 });
-const AllLimits = z.object({ outside: Limits, lid: Limits, 'one frame': Limits, full: Limits });
+export const AllLimits = z.object({ outside: Limits, lid: Limits, 'one frame': Limits, full: Limits });
 
 export const DayPage = z.object({
   ...SiteNames,

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { InspectionPlan, PlanningProblem, Temp } from '../src/planning';
-import { Random } from '../src/planning/random';
+import { Random } from '../src/units';
 
 /** Problems with known best plans and proven bounds, made once and kept: from three groups to sixty. */
 export const KEPT = ['small-7', 'small-8', 'medium-7', 'medium-8', 'large-7', 'huge-7'] as const;

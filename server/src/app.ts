@@ -19,6 +19,7 @@ import { Refusal } from './problem';
 import { roomOnDisk } from './room-on-disk';
 import { type Serve, serveEndpoint } from './routing';
 import { seasonRoutes } from './season/routes';
+import { practiceRoutes } from './practice/routes';
 import { skillsRoutes } from './skills/routes';
 import { weatherRoutes } from './weather/routes';
 
@@ -90,6 +91,7 @@ function apiRouter(context: Context, checked: boolean): Router {
     inspectionRoutes,
     careRoutes,
     skillsRoutes,
+    practiceRoutes,
   ])
     room(context, serve);
   return router;

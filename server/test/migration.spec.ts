@@ -90,6 +90,7 @@ describe('from the first tables to those of the season', () => {
       '005-at-the-hive',
       '006-what-a-visit-leaves',
       '007-skills',
+      '008-practice',
     ]);
   });
 });

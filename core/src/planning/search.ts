@@ -1,7 +1,7 @@
+import { Random } from '../units';
 import type { PlanModel } from './model';
 import { assignmentsOf } from './names';
 import type { Assignments } from './problem';
-import { Random } from './random';
 import { startOf } from './start';
 import { type PlanPicture, type PlanState, STAFF } from './state';
 

@@ -66,16 +66,18 @@ interface Judged {
   readonly visit: NamedVisit;
   readonly now: ColonyRead;
   readonly last: ColonyRead | null;
+  readonly facts: ColonyFacts;
   readonly advice: readonly Advice[];
 }
 
 /** Reads a visit and the one before it, and judges what the colony needs. */
-async function judge(context: Context, visit: NamedVisit): Promise<Judged> {
+export async function judge(context: Context, visit: NamedVisit): Promise<Judged> {
   const { db } = context;
   const before = await visitBefore(db, visit.school, visit.hive, visit.started_at);
   const now = await readColony(db, visit);
   const last = before ? await readColony(db, before) : null;
-  return { visit, now, last, advice: adviseColony(await factsOf(context, visit, now, last)) };
+  const facts = await factsOf(context, visit, now, last);
+  return { visit, now, last, facts, advice: adviseColony(facts) };
 }
 
 async function factsOf(

@@ -6,6 +6,7 @@ import * as reasons from './004-plan-reasons';
 import * as hive from './005-at-the-hive';
 import * as leaves from './006-what-a-visit-leaves';
 import * as skills from './007-skills';
+import * as practice from './008-practice';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -15,6 +16,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '005-at-the-hive', ...hive },
   { name: '006-what-a-visit-leaves', ...leaves },
   { name: '007-skills', ...skills },
+  { name: '008-practice', ...practice },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

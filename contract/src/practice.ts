@@ -1,0 +1,266 @@
+import { ADVICE_KINDS } from '@brave-comb/core/care';
+import { LETTERS, PHOTO_SUBJECTS } from '@brave-comb/core/inspection';
+import {
+  GRADES,
+  LAST_LEVEL,
+  POLL_ANSWERS,
+  POLL_MOMENTS,
+  STOP_ANSWERS,
+  TOPIC_IDS,
+  TROUBLES,
+} from '@brave-comb/core/practice';
+import { DEPTHS, HINDRANCES } from '@brave-comb/core/weather';
+import * as z from 'zod';
+import { Advice } from './care';
+import { ROLES, endpoint } from './endpoint';
+import { AddressedSide, FrameSide, SideAddress } from './inspection-sides';
+import { CivilDate, Id, Instant, Share, field, list } from './parts';
+import { AllLimits } from './weather';
+
+const Topic = z.enum(TOPIC_IDS);
+const Level = z.int().min(1).max(LAST_LEVEL);
+const Shares = z.partialRecord(z.enum(LETTERS), z.number().min(0).max(8));
+const Words = z.string().trim().min(1).max(300);
+
+export const PracticeResult = z.object({
+  id: Id,
+  trainee: Id,
+  topic: Topic,
+  at: Instant,
+  level: Level,
+  seconds: z.number(),
+  score: Share,
+  right: z.boolean(),
+  grade: z.enum(GRADES),
+  read: Shares.nullable(),
+  truth: Shares.nullable(),
+  ground: z.string().nullable(),
+});
+
+const PhotoDrill = z.object({
+  id: Id,
+  attachment: Id,
+  question: Words,
+  choices: list(Words),
+  /** Place of the right choice. */
+  answer: z.int().min(0),
+  says: z.string(),
+});
+
+/** All that practice needs on a device, also without signal. */
+export const Practice = z.object({
+  person: Id,
+  limits: AllLimits,
+  results: list(PracticeResult),
+  /** Eighths in the wrong place that supervisors have on the mean; `null` while none of them practised. */
+  staffWrong: z.number().nullable(),
+  photos: list(PhotoDrill),
+  /** Closed visits whose sides and whose colony can be practised on. */
+  records: list(
+    z.object({
+      visit: Id,
+      hive: z.string(),
+      day: CivilDate,
+      sides: list(AddressedSide),
+      /** What is known of the colony, without what was advised. */
+      lines: list(z.string()),
+      advice: list(Advice),
+      /** What the lead decided, where that is recorded. */
+      decision: z.string().nullable(),
+    }),
+  ),
+  /** Groups whose indoor plan the person may ask for. */
+  groups: list(z.object({ id: Id, name: z.string() })),
+});
+
+export const practice = endpoint({
+  method: 'GET',
+  path: '/api/drills',
+  access: ROLES,
+  summary: 'Own results in practice and everything that drills are made from',
+  response: Practice,
+});
+
+const Touch = z.tuple([z.number(), z.number()]).readonly();
+export const DrillAnswer = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('comb'), side: FrameSide }),
+  z.object({ kind: z.literal('trouble'), trouble: z.enum(TROUBLES).nullable() }),
+  z.object({ kind: z.literal('find'), touches: z.array(Touch).max(200, 'Touch at most 200 places.').readonly() }),
+  z.object({ kind: z.literal('weather'), depth: z.enum(DEPTHS).nullable(), because: z.enum(HINDRANCES).nullable() }),
+  z.object({ kind: z.literal('order'), order: z.array(z.string().max(60)).max(60).readonly() }),
+  z.object({ kind: z.literal('stop'), answer: z.enum(STOP_ANSWERS) }),
+  z.object({ kind: z.literal('next'), advice: z.enum(ADVICE_KINDS) }),
+  z.object({ kind: z.literal('photo'), choice: z.int().min(0).max(20) }),
+  z.object({ kind: z.literal('given up') }),
+]);
+
+export const recordPractice = endpoint({
+  method: 'POST',
+  path: '/api/drills/results',
+  access: ROLES,
+  summary: 'Keep one answer: the server makes the same drill again and marks it',
+  body: z.object({
+    id: Id,
+    topic: Topic,
+    level: Level,
+    seed: z.int().min(0).max(0x7fffffff),
+    at: Instant,
+    seconds: z.number().min(0).max(36_000),
+    answer: DrillAnswer,
+    /** What was recorded, for drills from the record. */
+    recorded: z.object({ visit: Id, address: SideAddress.nullable() }).nullable(),
+    /** The photo drill, for own photos. */
+    photo: Id.nullable(),
+  }),
+  response: z.object({
+    kept: z.boolean(),
+    score: Share,
+    right: z.boolean(),
+    grade: z.enum(GRADES),
+    /** Names of skills that it is weak evidence for. */
+    evidence: list(z.string()),
+  }),
+});
+
+export const IndoorPlan = z.object({
+  group: z.object({ id: Id, name: z.string() }),
+  trainees: z.int(),
+  minutes: z.int(),
+  stations: list(
+    z.object({
+      topic: Topic,
+      minutes: z.int(),
+      how: z.string(),
+      weakness: Share,
+      why: list(z.string()),
+      pairs: list(list(z.string())),
+    }),
+  ),
+});
+
+export const indoorPlan = endpoint({
+  method: 'GET',
+  path: '/api/drills/groups/:group/plan',
+  access: field,
+  summary: "A session indoors from a group's weakest drills",
+  params: z.object({ group: Id }),
+  query: z.object({
+    minutes: z.coerce.number().int().min(15).max(480).default(90),
+    stations: z.coerce.number().int().min(1).max(6).default(3),
+  }),
+  response: IndoorPlan,
+});
+
+const PhotoBank = z.object({
+  photos: list(
+    z.object({
+      id: Id,
+      takenAt: Instant,
+      hive: z.string(),
+      of: z.enum(PHOTO_SUBJECTS),
+      spot: z.string(),
+    }),
+  ),
+  drills: list(PhotoDrill),
+});
+
+export const photoBank = endpoint({
+  method: 'GET',
+  path: '/api/drills/photos',
+  access: field,
+  summary: "The school's own photos, and the drills made from them",
+  response: PhotoBank,
+});
+
+export const makePhotoDrill = endpoint({
+  method: 'POST',
+  path: '/api/drills/photos',
+  access: field,
+  summary: 'Make a drill from a photo: a question with choices',
+  body: z
+    .object({
+      id: Id,
+      attachment: Id,
+      question: Words,
+      choices: z.array(Words).min(2, 'Give at least two choices.').max(6, 'Six choices are enough.').readonly(),
+      answer: z.int().min(0).max(5),
+      says: z.string().trim().max(500),
+    })
+    .refine(({ choices, answer }) => answer < choices.length, { path: ['answer'], error: 'Say which choice is right.' })
+    .refine(({ choices }) => new Set(choices.map((each) => each.toLowerCase())).size === choices.length, {
+      path: ['choices'],
+      error: 'Two choices are the same: change one.',
+    }),
+  response: PhotoBank,
+});
+
+export const retirePhotoDrill = endpoint({
+  method: 'POST',
+  path: '/api/drills/photos/:drill/retire',
+  access: field,
+  summary: 'Ask a photo no more; answers given to it stay',
+  params: z.object({ drill: Id }),
+  response: PhotoBank,
+});
+
+const Polls = z.object({
+  polls: list(
+    z.object({
+      id: Id,
+      /** `null` once a new plan has dropped it. */
+      session: Id.nullable(),
+      day: CivilDate,
+      group: z.string(),
+      askedBy: z.string(),
+      /** Before the session, or after it. */
+      moment: z.enum(POLL_MOMENTS),
+      questions: list(
+        z.object({
+          text: z.string(),
+          /** Own answers. */
+          own: z.partialRecord(z.enum(POLL_MOMENTS), z.enum(POLL_ANSWERS)),
+          /** How many gave each answer; for trainees once they have answered themselves. */
+          counts: z.partialRecord(z.enum(POLL_MOMENTS), z.record(z.enum(POLL_ANSWERS), z.int())).nullable(),
+          says: z.string(),
+        }),
+      ),
+    }),
+  ),
+  /** Sessions that a poll can be made for, with questions from what their groups have still open. */
+  sessions: list(z.object({ id: Id, group: Id, groupName: z.string(), day: CivilDate, suggested: list(z.string()) })),
+});
+
+export const polls = endpoint({
+  method: 'GET',
+  path: '/api/drills/polls',
+  access: ROLES,
+  summary: 'What groups are asked before and after a lesson, and how they answered',
+  response: Polls,
+});
+
+export const askPoll = endpoint({
+  method: 'POST',
+  path: '/api/drills/polls',
+  access: field,
+  summary: 'Ask a group before and after a session what it feels ready for',
+  body: z.object({
+    id: Id,
+    session: Id,
+    group: Id,
+    questions: z.array(Words).min(1, 'Ask at least one question.').max(8, 'Eight questions are enough.').readonly(),
+  }),
+  response: Polls,
+});
+
+export const answerPoll = endpoint({
+  method: 'POST',
+  path: '/api/drills/polls/:poll/answers',
+  access: ROLES,
+  summary: 'Answer a poll; answering again changes the answer',
+  params: z.object({ poll: Id }),
+  body: z.object({
+    moment: z.enum(POLL_MOMENTS),
+    answers: list(z.object({ question: z.int().min(0).max(7), answer: z.enum(POLL_ANSWERS) })),
+  }),
+  response: Polls,
+});

@@ -1,0 +1,85 @@
+import { CONTENTS, LETTERS, type Letter } from '../../inspection';
+import { type CellKind, LETTER_OF, ROW_MM, CELL_MM, middleOf } from './cells';
+import type { CombSide } from './side';
+
+/** What a cell looks like, without saying what it is: for those who hear the comb instead of seeing it. */
+export const LOOKS: Readonly<Record<CellKind, string>> = {
+  empty: 'open, the floor shines, nothing in it',
+  egg: 'open, one thin white rod on the floor',
+  'two eggs': 'open, two thin white rods',
+  'young larva': 'open, a small white comma in a milky pool',
+  'old larva': 'open, a fat white ring that fills the floor',
+  'sealed worker': 'lid, flat and tan, dry, level with its neighbours',
+  hatching: 'lid, a bee chews her way through it',
+  'sealed drone': 'lid, high and domed like a bullet, a wide cell',
+  pollen: 'open, packed dull and coloured, half full',
+  nectar: 'open, a wet glitter',
+  'capped honey': 'lid, pale wax that lies on what is under it',
+  foundation: 'no cell yet, only pressed wax',
+  spoilt: 'grey and furred or eaten through',
+  'sunken lid': 'lid, dark, sunken and greasy',
+  'pierced lid': 'lid, sunken with a ragged hole',
+  'bald pupa': 'no lid, a white pupa with eyes looks out',
+  'twisted larva': 'open, a yellowish larva lies twisted along the wall',
+  mummy: 'open, a hard chalky lump',
+  'domed in worker cell': 'lid, domed, in a narrow worker cell among flat ones',
+};
+
+/** A part of a comb, some cells wide and high. */
+export interface Patch {
+  readonly column: number;
+  readonly row: number;
+  /** Cells by what they look like, the most first. */
+  readonly looks: readonly { readonly kind: CellKind; readonly cells: number }[];
+}
+
+/**
+ * A comb as a table of patches, for those who hear it.
+ *
+ * @param side the comb
+ * @param columns patches in a row, 1 and more
+ * @param rows rows of patches, 1 and more
+ * @returns the patches, row by row from the upper left
+ */
+export function patchesOf(
+  { grid, kinds }: Pick<CombSide, 'grid' | 'kinds'>,
+  columns: number,
+  rows: number,
+): readonly Patch[] {
+  const counts = Array.from({ length: columns * rows }, () => new Map<CellKind, number>());
+  const height = grid.rows * (ROW_MM / CELL_MM);
+  kinds.forEach((kind, cell) => {
+    const [x, y] = middleOf(grid, cell);
+    const column = Math.min(columns - 1, Math.floor((x / (grid.columns + 0.5)) * columns));
+    const row = Math.min(rows - 1, Math.floor((y / height) * rows));
+    const count = counts[row * columns + column]!;
+    count.set(kind, (count.get(kind) ?? 0) + 1);
+  });
+  return counts.map((count, index) => ({
+    column: index % columns,
+    row: Math.floor(index / columns),
+    looks: [...count].map(([kind, cells]) => ({ kind, cells })).sort((a, b) => b.cells - a.cells),
+  }));
+}
+
+/** Walls between what is different: where the zones of a comb meet, after stray cells are taken for their neighbours. */
+export function zonesOf(
+  side: Pick<CombSide, 'grid' | 'kinds'>,
+  neighbours: (cell: number) => readonly number[],
+): readonly Letter[] {
+  let zones = side.kinds.map((kind) => LETTER_OF[kind]);
+  for (let round = 0; round < 4; round += 1)
+    zones = zones.map((own, cell) => {
+      const votes = new Map<Letter, number>([[own, 1.2]]);
+      for (const other of neighbours(cell)) votes.set(zones[other]!, (votes.get(zones[other]!) ?? 0) + 1);
+      return [...votes].reduce((best, each) => (each[1] > best[1] ? each : best))[0];
+    });
+  return zones;
+}
+
+/** Truth of a side in words, the most first. */
+export const truthText = (truth: CombSide['truth']): string =>
+  LETTERS.filter((letter) => (truth[letter] ?? 0) > 0)
+    .sort((a, b) => truth[b]! - truth[a]!)
+    .map((letter) => `${truth[letter]!.toFixed(1)} ${CONTENTS[letter]}`)
+    .join(', ');

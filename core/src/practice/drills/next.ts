@@ -1,0 +1,115 @@
+import { type Advice, type AdviceKind, type ColonyFacts, DEFAULT_CARE, adviseColony } from '../../care';
+import { type FrameSide, estimateColony, shows } from '../../inspection';
+import type { Forage } from '../../season';
+import { type CivilDate, scattered, addDays, roundTo } from '../../units';
+import type { Mark } from '../mark';
+import { MADE_FRAMES, madeNest } from './made-hive';
+
+/** A colony on a day: what is known of it, and what the judges say. */
+export interface NextDrill {
+  readonly lines: readonly string[];
+  /** The most pressing first. */
+  readonly advice: readonly Advice[];
+  /** What the lead decided, where that was recorded. */
+  readonly decision: string | null;
+}
+
+/**
+ * What is known of a colony, in the order in which one reads it, without what follows from it.
+ *
+ * @param facts the colony
+ * @returns short lines
+ */
+export function colonyLines(facts: ColonyFacts): readonly string[] {
+  const { nest } = facts;
+  const frames = (value: number) => `${roundTo(value, 1)} frames`;
+  const seen = (there: boolean, what: string) => `${what} ${there ? 'seen' : 'not seen'}`;
+  return [
+    `${facts.framesRead} of ${facts.frames} frames read`,
+    nest.framesOfBees ? `Bees on ${frames(nest.framesOfBees.value)}` : 'Bees not counted',
+    `Brood on ${frames(nest.brood.value)}`,
+    `${seen(facts.eggsSeen, 'Eggs')}, ${seen(facts.larvaeSeen, 'larvae')}, ${seen(facts.queenSeen, 'queen')}`,
+    facts.queenCells === 0
+      ? 'No queen cells'
+      : `${facts.queenCells} queen cells or cups, frame ${facts.framesWithCells.join(', ')}`,
+    `${roundTo(nest.storesKg.value, 1)} kg of food in the nest`,
+    `${frames(nest.emptyComb.value + nest.foundation.value)} empty or bare`,
+    ...(facts.nectarAmongBrood.length > 0
+      ? [`Nectar among the brood, frame ${facts.nectarAmongBrood.join(', ')}`]
+      : []),
+    ...(facts.doubtfulFrames.length > 0 ? [`Doubtful, frame ${facts.doubtfulFrames.join(', ')}`] : []),
+    facts.supers === 0 ? 'No super on' : `${facts.supers} ${facts.supers === 1 ? 'super' : 'supers'} on`,
+    facts.inBloom.length > 0 ? `In bloom: ${facts.inBloom.map(({ plant }) => plant).join(', ')}` : 'Nothing in bloom',
+    ...(facts.poorDays === null ? [] : [`${facts.poorDays} of the next 7 days poor for flying`]),
+  ];
+}
+
+const DAY: CivilDate = '2030-05-10';
+
+/** A made-up colony in one of the states that decide what comes next. */
+export function someColony(level: number, seed: number): NextDrill {
+  const random = scattered(seed);
+  const lot = random.below(4);
+  const blur = level / 8;
+  const traits = {
+    broodFrames: lot === 1 ? 8 : 5 + random.below(3),
+    eggs: lot !== 2 || random.unit() < 0.4,
+    larvae: lot !== 2 || random.unit() < 0.7,
+    food: lot === 0 ? 0.06 + 0.2 * blur * random.unit() : 0.5 + random.unit() * 0.4,
+    bees: lot === 1 ? 7.4 - 0.8 * blur * random.unit() : 4 + random.unit() * 1.6,
+    cellFrames: lot === 2 ? 1 + random.below(2) : 0,
+  };
+  const nest = madeNest(traits, random);
+  const sides = nest.flat();
+  const any = (letter: Parameters<typeof shows>[1]) => sides.some((side) => shows(side, letter));
+  const bloom: Forage = { plant: 'Hawthorn', nectar: 3, pollen: 2, from: DAY, to: addDays(DAY, 14), giveOrTake: 4 };
+  const numbers = (of: (side: FrameSide) => boolean) =>
+    nest.flatMap((faces, index) => (faces.some(of) ? [index + 1] : []));
+  const facts: ColonyFacts = {
+    hive: 'made up',
+    today: DAY,
+    frames: MADE_FRAMES,
+    framesRead: MADE_FRAMES,
+    nest: estimateColony(sides.map((side) => ({ frame: 'national-deep', side }))),
+    last: null,
+    daysSinceLast: null,
+    eggsSeen: any('E'),
+    larvaeSeen: any('L'),
+    sealedSeen: any('S'),
+    queenSeen: false,
+    queenCells: sides.reduce((sum, { cells }) => sum + cells, 0),
+    framesWithCells: numbers(({ cells }) => cells > 0),
+    doubtfulFrames: [],
+    nectarAmongBrood: numbers((side) => shows(side, 'N') && shows(side, 'S')),
+    supers: 0,
+    superFill: null,
+    inBloom: random.unit() < 0.5 ? [bloom] : [],
+    poorDays: random.below(5),
+    practice: DEFAULT_CARE,
+  };
+  return { lines: colonyLines(facts), advice: adviseColony(facts), decision: null };
+}
+
+/** From this urgency on, another answer was due as well. */
+const ALSO_DUE = 0.4;
+
+/**
+ * Marks what somebody would do next.
+ *
+ * @param given the answer
+ * @param advice what the judges say, the most pressing first; at least one
+ * @returns the mark, with the judges' reasons and what another school would do
+ */
+export function markNext(given: AdviceKind, advice: readonly Advice[]): Mark {
+  const [first] = advice;
+  if (!first) return { score: 0, right: false, says: ['Nobody judged this colony.'] };
+  const reasons = first.reasons.filter(({ sense }) => sense === 'for').map(({ text }) => `${text}.`);
+  const told = [`${first.title}.`, ...reasons, `Another school ${first.otherSchool}`];
+  if (given === first.kind) return { score: 1, right: true, says: told };
+  const also = advice.some(({ kind, pressing }) => kind === given && pressing >= ALSO_DUE);
+  return {
+    score: also ? 0.6 : 0,
+    right: false,
+    says: [also ? 'That is due as well, but something presses more.' : 'The record says otherwise.', ...told],
+  };
+}

@@ -1,0 +1,172 @@
+import type { SideAddress } from '@brave-comb/core/inspection';
+import type { Answer, Grade, PollAnswer, PollMoment, TopicId } from '@brave-comb/core/practice';
+import type { ReadingPair } from '@brave-comb/core/skills';
+import type { Knex } from 'knex';
+
+export interface ResultRow {
+  readonly id: string;
+  readonly school: string;
+  readonly person: string;
+  readonly topic: TopicId;
+  readonly at: Date;
+  readonly level: number;
+  readonly seed: number;
+  readonly seconds: number;
+  readonly answer: Answer;
+  readonly recorded: { readonly visit: string; readonly address: SideAddress | null } | null;
+  readonly photo_drill: string | null;
+  readonly score: number;
+  readonly is_right: boolean | 0 | 1;
+  readonly grade: Grade;
+  readonly read_shares: ReadingPair['read'] | null;
+  readonly true_shares: ReadingPair['reference'] | null;
+  readonly ground: string | null;
+}
+
+const json = (value: unknown) => (value === null ? null : JSON.stringify(value));
+
+/** Keeps an answer once. */
+export const insertResult = (db: Knex, row: ResultRow) =>
+  db('practice_results')
+    .insert({
+      ...row,
+      answer: JSON.stringify(row.answer),
+      recorded: json(row.recorded),
+      read_shares: json(row.read_shares),
+      true_shares: json(row.true_shares),
+    })
+    .onConflict('id')
+    .ignore();
+
+export const resultById = (db: Knex, school: string, id: string): Promise<ResultRow | undefined> =>
+  db<ResultRow>('practice_results').where({ school, id }).first();
+
+/** Answers of some people, oldest first; of each the latest, as many as asked for. */
+export async function resultsOf(
+  db: Knex,
+  school: string,
+  people: readonly string[],
+  most: number,
+): Promise<readonly ResultRow[]> {
+  const ranked = db<ResultRow>('practice_results')
+    .where({ school })
+    .whereIn('person', people)
+    .select('*', db.raw('row_number() over (partition by person order by at desc, id desc) as place'));
+  return db.select<ResultRow[]>('*').from(ranked.as('ranked')).where('place', '<=', most).orderBy(['at', 'id']);
+}
+
+export interface PhotoDrillRow {
+  readonly id: string;
+  readonly school: string;
+  readonly attachment: string;
+  readonly question: string;
+  readonly choices: readonly string[];
+  readonly answer: number;
+  readonly says: string;
+  readonly made_by: string;
+  readonly made_at: Date;
+  readonly retired_at: Date | null;
+}
+
+export const insertPhotoDrill = (db: Knex, row: Omit<PhotoDrillRow, 'retired_at'>) =>
+  db('photo_drills')
+    .insert({ ...row, choices: JSON.stringify(row.choices) })
+    .onConflict('id')
+    .ignore();
+
+export const photoDrillsOf = (db: Knex, school: string): Promise<PhotoDrillRow[]> =>
+  db<PhotoDrillRow>('photo_drills').where({ school }).whereNull('retired_at').orderBy('made_at', 'desc').select();
+
+export const photoDrillById = (db: Knex, school: string, id: string): Promise<PhotoDrillRow | undefined> =>
+  db<PhotoDrillRow>('photo_drills').where({ school, id }).first();
+
+export const retireDrill = (db: Knex, school: string, id: string, at: Date): Promise<number> =>
+  db<PhotoDrillRow>('photo_drills').where({ school, id }).whereNull('retired_at').update({ retired_at: at });
+
+/** Photos of a school with where they were taken, the newest first. */
+export const schoolPhotos = (db: Knex, school: string, most: number) =>
+  db('attachments')
+    .join('visits', 'visits.id', 'attachments.visit')
+    .join('hives', 'hives.id', 'visits.hive')
+    .join('visit_entries', function () {
+      this.on('visit_entries.visit', 'attachments.visit').andOn(
+        db.raw("json_value(visit_entries.body, '$.photo') = attachments.id"),
+      );
+    })
+    .where('attachments.school', school)
+    .whereRaw("json_value(visit_entries.body, '$.kind') = 'photo taken'")
+    .orderBy('attachments.taken_at', 'desc')
+    .limit(most)
+    .select<{ id: string; taken_at: Date; hive: string; body: { of: string; spot: object | null } }[]>(
+      'attachments.id',
+      'attachments.taken_at',
+      'hives.number as hive',
+      'visit_entries.body',
+    );
+
+export interface PollRow {
+  readonly id: string;
+  readonly school: string;
+  /** `null` once a new plan has dropped it. */
+  readonly session: string | null;
+  readonly starts_at: Date;
+  readonly day: string;
+  readonly trainee_group: string;
+  readonly questions: readonly string[];
+  readonly made_by: string;
+  readonly made_at: Date;
+}
+export type NamedPoll = PollRow & { readonly group_name: string; readonly by_name: string };
+
+export const insertPoll = (db: Knex, row: PollRow) =>
+  db('polls')
+    .insert({ ...row, questions: JSON.stringify(row.questions) })
+    .onConflict('id')
+    .ignore();
+
+/** Polls of some groups, the newest session first. */
+export const pollsOf = (db: Knex, school: string, groups: readonly string[], most: number): Promise<NamedPoll[]> =>
+  db('polls')
+    .join('trainee_groups', 'trainee_groups.id', 'polls.trainee_group')
+    .join('people', 'people.id', 'polls.made_by')
+    .where('polls.school', school)
+    .whereIn('polls.trainee_group', groups)
+    .orderBy('polls.starts_at', 'desc')
+    .limit(most)
+    .select<NamedPoll[]>('polls.*', 'trainee_groups.name as group_name', 'people.name as by_name');
+
+export const pollById = (db: Knex, school: string, id: string): Promise<PollRow | undefined> =>
+  db<PollRow>('polls').where({ school, id }).first();
+
+export interface VoteRow {
+  readonly poll: string;
+  readonly person: string;
+  readonly moment: PollMoment;
+  readonly question: number;
+  readonly answer: PollAnswer;
+  readonly at: Date;
+}
+
+export const keepVotes = (db: Knex, rows: readonly VoteRow[]) =>
+  db('poll_votes').insert(rows).onConflict(['poll', 'person', 'moment', 'question']).merge(['answer', 'at']);
+
+export const votesOf = (db: Knex, polls: readonly string[]): Promise<VoteRow[]> =>
+  db<VoteRow>('poll_votes').whereIn('poll', polls).orderBy(['poll', 'question', 'person']).select();
+
+/** Groups in sessions of a span, for which a poll can be made. */
+export const groupSessions = (db: Knex, school: string, groups: readonly string[], from: Date, until: Date) =>
+  db('session_groups')
+    .join('sessions', 'sessions.id', 'session_groups.session')
+    .join('sites', 'sites.id', 'sessions.site')
+    .join('trainee_groups', 'trainee_groups.id', 'session_groups.trainee_group')
+    .where('sessions.school', school)
+    .whereIn('session_groups.trainee_group', groups)
+    .whereBetween('sessions.starts_at', [from, until])
+    .orderBy('sessions.starts_at')
+    .distinct<{ id: string; group: string; group_name: string; starts_at: Date; zone: string }[]>(
+      'sessions.id',
+      'session_groups.trainee_group as group',
+      'trainee_groups.name as group_name',
+      'sessions.starts_at',
+      'sites.zone',
+    );
