@@ -1,154 +1,272 @@
-import { type Calendars, type Strip, type Trust, endpoints } from '@brave-comb/contract';
-import type { ColonyEvent } from '@brave-comb/core/care';
+import { type Output, endpoints } from '@brave-comb/contract';
+import { EMPTY_SIDE } from '@brave-comb/core/inspection';
+import { type Answer, type TopicId, bestReading, makeDrill, momentSays } from '@brave-comb/core/practice';
+import { DEFAULT_LIMITS } from '@brave-comb/core/weather';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { type School, openSchool, pathOf } from './school';
+import { type School, earlyVisit, entry, openSchool, pathOf } from './school';
 
 type Agent = Awaited<ReturnType<School['signIn']>>;
+type Practice = Output<(typeof endpoints)['practice']>;
+type Kept = Output<(typeof endpoints)['recordPractice']>;
+type Polls = Output<(typeof endpoints)['polls']>;
+type Bank = Output<(typeof endpoints)['photoBank']>;
+type Plan = Output<(typeof endpoints)['indoorPlan']>;
+type Passport = Output<(typeof endpoints)['passport']>;
+
 let school: School;
-let morag: Agent;
-let ruth: Agent;
+let [morag, tomasz, salma, ife, ines]: Agent[] = [];
+const NOW = '2026-05-14T06:00:00.000Z';
+
+const practice = async (agent = salma!) => (await agent.get(endpoints.practice.path).expect(200)).body as Practice;
+const sent = (topic: TopicId, answer: Answer, more: object = {}) => ({
+  id: uuid(),
+  topic,
+  level: 3,
+  seed: 12345,
+  at: NOW,
+  seconds: 20,
+  answer,
+  recorded: null,
+  photo: null,
+  ...more,
+});
+const record = async (body: object, agent = salma!, status = 200) =>
+  (await agent.post(endpoints.recordPractice.path).send(body).expect(status)).body as Kept;
+const rightStop = (seed: number): Answer => {
+  const drill = makeDrill('stop', 3, seed, { limits: DEFAULT_LIMITS });
+  if (drill.kind !== 'stop') throw new Error('no stop drill');
+  return { kind: 'stop', answer: momentSays(drill).answer };
+};
 
 beforeAll(async () => {
-  school = await openSchool();
-  morag = await school.signIn('morag');
-  ruth = await school.signIn('ruth');
+  school = await openSchool('', 'practice');
+  [morag, tomasz, salma, ife, ines] = [
+    await school.signIn('morag'),
+    await school.signIn('tomasz'),
+    await school.signIn('salma'),
+    await school.signIn('ife'),
+    await school.signIn('ines'),
+  ];
 });
 afterAll(() => school.close());
 
-const strip = async () => (await morag.get(endpoints.seasonStrip.path).expect(200)).body as Strip;
-const trust = async () => (await morag.get(endpoints.forecastTrust.path).expect(200)).body as Trust;
-const calendars = async () => (await ruth.get(endpoints.colonyCalendars.path).expect(200)).body as Calendars;
-
-describe('house limits', () => {
-  it('change the hours that are fit, for all, at once, and only by the lead', async () => {
-    const before = await strip();
-    const { limits } = await trust();
-    const stricter = { ...limits, full: { ...limits.full, warmth: 21 } };
-    await ruth.post(endpoints.setLimits.path).send(stricter).expect(403);
-    await morag.post(endpoints.setLimits.path).send(stricter).expect(200);
-    const after = await strip();
-    const hours = (of: Strip) => of.days.reduce((sum, day) => sum + (day.hours?.full[1] ?? 0), 0);
-    expect(hours(before)).toBeGreaterThan(10);
-    expect(hours(after)).toBeLessThan(hours(before) / 2);
-    const lids = (of: Strip) => of.days.map((day) => day.hours?.lid[1]);
-    expect(lids(after)).toEqual(lids(before));
-    await morag.post(endpoints.setLimits.path).send(limits).expect(200);
-    expect(hours(await strip())).toBe(hours(before));
+describe('an answer', () => {
+  it('is marked by the server from the same seed, kept once, and shown to nobody else', async () => {
+    const body = sent('stop', rightStop(12345));
+    expect(await record(body)).toMatchObject({ kept: true, score: 1, right: true, grade: 'easy' });
+    expect(await record(body)).toMatchObject({ kept: false, score: 1, right: true });
+    const own = await practice();
+    expect(own.results.filter(({ id }) => id === body.id)).toHaveLength(1);
+    expect((await practice(ife)).results).toEqual([]);
+    // Somebody else’s id is told apart.
+    await record(body, ife, 409);
   });
 
-  it('leave what another school set alone', async () => {
-    const ines = await school.signIn('ines');
-    const { limits } = await trust();
-    await morag
-      .post(endpoints.setLimits.path)
-      .send({ ...limits, lid: { ...limits.lid, gust: 22 } })
-      .expect(200);
-    const other = (await ines.get(endpoints.forecastTrust.path).expect(200)).body as Trust;
-    expect(other.limits.lid.gust).toBe(45);
-    await morag.post(endpoints.setLimits.path).send(limits).expect(200);
+  it('cannot be claimed right: what was answered is marked, not what the device says', async () => {
+    const wrong = ['go on', 'close now'].find((each) => each !== (rightStop(99) as { answer: string }).answer)!;
+    const kept = await record({
+      ...sent('stop', { kind: 'stop', answer: wrong as 'go on' }, { seed: 99 }),
+      right: true,
+    });
+    expect(kept.right).toBe(false);
   });
 
-  it('that cannot be are refused with the figure that is wrong', async () => {
-    const { limits } = await trust();
-    const { body } = await morag
-      .post(endpoints.setLimits.path)
-      .send({ ...limits, full: { ...limits.full, gust: -5 } })
-      .expect(422);
-    expect((body as { details: { path: string }[] }).details[0]?.path).toBe('full.gust');
-  });
-});
-
-describe('a colony’s log', () => {
-  const detail = (event: Omit<ColonyEvent, 'date'> & Record<string, unknown>) => event;
-  const KINDS = [
-    detail({ kind: 'hived', as: 'nucleus' }),
-    detail({ kind: 'queen', start: 'cell put in' }),
-    detail({ kind: 'eggs seen' }),
-    detail({ kind: 'treatment', medicine: 'formic acid', repeatAfter: null, doses: 1, removeAfter: 7, withdrawal: 0 }),
-    detail({ kind: 'treatment out' }),
-    detail({ kind: 'feed', what: 'fondant', kg: 2.5 }),
-    detail({ kind: 'patty', kg: 0.45 }),
-    detail({ kind: 'feeder empty' }),
-    detail({ kind: 'super on', holdsKg: 12 }),
-    detail({ kind: 'super off' }),
-    detail({ kind: 'drone comb in' }),
-    detail({ kind: 'drone comb out' }),
-    detail({ kind: 'brood stopped' }),
-    detail({ kind: 'suspicion', of: 'chalk brood' }),
-    detail({ kind: 'suspicion settled' }),
-  ];
-
-  it.each(KINDS.map((each) => [each.kind as string, each]))(
-    'takes "%s", tells it in words, and takes it back',
-    async (kind, what) => {
-      const nine = (await calendars()).colonies.find((colony) => colony.number === '9')!;
-      const id = uuid();
-      const logged = (
-        await ruth
-          .post(pathOf(endpoints.logColonyEvent, { hive: nine.hive }))
-          .send({ id, date: '2026-05-13', detail: what })
-          .expect(200)
-      ).body as Calendars;
-      const event = logged.colonies.find((colony) => colony.number === '9')!.events.find((each) => each.id === id)!;
-      expect(event).toMatchObject({ kind, date: '2026-05-13', by: 'Ruth Okafor' });
-      expect(event.words).toMatch(/^[A-Za-z0-9]/);
-      const back = (
-        await ruth
-          .post(pathOf(endpoints.withdrawColonyEvent, { event: id }))
-          .send({})
-          .expect(200)
-      ).body as Calendars;
-      expect(back.colonies.find((colony) => colony.number === '9')!.events.some((each) => each.id === id)).toBe(false);
-    },
-  );
-
-  it.each([
-    ['a feed of nothing', { kind: 'feed', what: 'fondant', kg: 0 }],
-    [
-      'a medicine without a name',
-      { kind: 'treatment', medicine: ' ', repeatAfter: null, doses: 1, removeAfter: null, withdrawal: null },
-    ],
-    ['an unknown kind', { kind: 'shouted at' }],
-    ['a queen that begins with nothing', { kind: 'queen', start: 'magic' }],
-  ])('refuses %s and keeps nothing', async (_name, what) => {
-    const before = await calendars();
-    const nine = before.colonies.find((colony) => colony.number === '9')!;
-    await ruth
-      .post(pathOf(endpoints.logColonyEvent, { hive: nine.hive }))
-      .send({ id: uuid(), date: '2026-05-13', detail: what })
-      .expect(422);
-    const after = (await calendars()).colonies.find((colony) => colony.number === '9')!;
-    expect(after.events).toEqual(nine.events);
+  it('keeps a comb as read and as it was', async () => {
+    const drill = makeDrill('comb-brood', 3, 777, { limits: DEFAULT_LIMITS });
+    if (drill.kind !== 'comb') throw new Error('no comb');
+    const best = bestReading(drill.side.truth);
+    const eighths = Object.fromEntries(Object.entries(best).filter(([, each]) => Number.isInteger(each)));
+    const body = sent('comb-brood', { kind: 'comb', side: { ...EMPTY_SIDE, eighths } }, { seed: 777 });
+    expect((await record(body)).right).toBe(true);
+    const [kept] = (await practice()).results.filter(({ id }) => id === body.id);
+    expect(kept?.read).toEqual(eighths);
+    expect(kept?.truth?.S).toBeCloseTo(drill.side.truth.S ?? 0, 4);
+    expect(kept?.ground).toBe(drill.ground);
   });
 
-  it('answers a dearth by the strain that was set, and asks less of a resting colony', async () => {
-    const nine = (await calendars()).colonies.find((colony) => colony.number === '9')!;
-    const path = pathOf(endpoints.setColony, { hive: nine.hive });
-    const resting = (
-      (await ruth.post(path).send({ class: 'resting', strain: 'stops' }).expect(200)).body as Calendars
-    ).colonies.find((colony) => colony.number === '9')!;
-    expect(resting).toMatchObject({ class: 'resting', strain: 'stops' });
-    const due = (colony: typeof nine) => colony.dues.find((each) => each.id === 'ordinary')!.due;
-    expect(due(resting) > due(nine)).toBe(true);
-    await ruth.post(path).send({ class: nine.class, strain: nine.strain }).expect(200);
+  it('is refused from the future and for another kind of drill, and says what to do', async () => {
+    const future = sent('stop', rightStop(5), { at: '2027-01-01T00:00:00.000Z' });
+    const told = (await salma!.post(endpoints.recordPractice.path).send(future).expect(422)).body as {
+      message: string;
+    };
+    expect(told.message).toContain('Check the clock');
+    const other = sent('weather', rightStop(5));
+    await record(other, salma!, 422);
+    await record(sent('weather', { kind: 'given up' }));
   });
 });
 
-describe('the strip', () => {
-  it('holds the dues of the colony calendar, each with its reason, and the sun of each day', async () => {
-    const [shown, all] = await Promise.all([strip(), calendars()]);
-    const open = shown.due.filter((due) => !due.done);
-    const first = shown.days[0]!.date;
-    const last = shown.days.at(-1)!.date;
-    const expected = all.colonies.flatMap((colony) =>
-      colony.dues
-        .filter((due) => due.due >= first && due.from <= last)
-        .map((due) => `${colony.number} ${due.title} ${due.due}`),
+describe('weak evidence', () => {
+  it('comes of a good answer, once a day for each skill, and counts up to the skill’s rule', async () => {
+    const [first, second] = [sent('stop', rightStop(31), { seed: 31 }), sent('stop', rightStop(32), { seed: 32 })];
+    const trainee = ife!;
+    const shown = (await record(first, trainee)).evidence;
+    expect(shown).toContain('decides when enough was seen');
+    expect((await record(second, trainee)).evidence).toEqual([]);
+    const { person } = await practice(trainee);
+    const passport = (await trainee.get(pathOf(endpoints.passport, { trainee: person })).expect(200)).body as Passport;
+    const skill = passport.skills.find(({ id }) => id === 'knows-enough')!;
+    expect(skill.evidence.filter(({ source }) => source === 'practice')).toHaveLength(1);
+    expect(skill.standing.state).not.toBe('shown');
+  });
+
+  it('does not come of an easy drill, a slow answer, or a supervisor’s practice', async () => {
+    expect((await record(sent('stop', rightStop(12345), { level: 3, seconds: 400 }))).evidence).toEqual([]);
+    const easy = makeDrill('stop', 1, 41, { limits: DEFAULT_LIMITS });
+    if (easy.kind !== 'stop') throw new Error('no stop drill');
+    const answer: Answer = { kind: 'stop', answer: momentSays(easy).answer };
+    expect((await record(sent('stop', answer, { level: 1, seed: 41 }))).evidence).toEqual([]);
+    expect((await record(sent('stop', rightStop(31), { seed: 31 }), tomasz)).evidence).toEqual([]);
+  });
+});
+
+describe('drills from the record', () => {
+  it('show a recorded side and mark it against the supervisor’s reading', async () => {
+    const { records } = await practice(morag);
+    expect(records.length).toBeGreaterThan(0);
+    const visit = records.find(({ sides }) => sides.some(({ side }) => (side.eighths.S ?? 0) >= 3))!;
+    const found = visit.sides.find(({ side }) => (side.eighths.S ?? 0) >= 3)!;
+    const side = { ...EMPTY_SIDE, eighths: found.side.eighths, trace: found.side.trace };
+    const body = sent(
+      'comb-record',
+      { kind: 'comb', side },
+      { recorded: { visit: visit.visit, address: found.address } },
     );
-    expect(open.map((due) => `${due.hive} ${due.question} ${due.due}`).sort()).toEqual(expected.sort());
-    expect(open.every((due) => due.why !== '')).toBe(true);
-    for (const day of shown.days) expect(day.sun.hours).toBeGreaterThan(15);
-    expect(shown.phases.map((span) => span.phase)).toEqual(['swarm season']);
+    expect((await record(body, morag)).right).toBe(true);
+    const nowhere = { visit: visit.visit, address: { ...found.address, frame: 40 } };
+    await record(sent('comb-record', { kind: 'comb', side }, { recorded: nowhere }), morag, 404);
+    await record(body, ines, 409).catch(() => record({ ...body, id: uuid() }, ines, 404));
+    await record({ ...body, id: uuid() }, ines, 404);
+  });
+
+  it('ask what a recorded colony needs and know what the judges said', async () => {
+    const { records } = await practice(morag);
+    const [colony] = records;
+    expect(colony!.lines.join(' ')).toMatch(/frames read/);
+    const [advice] = colony!.advice;
+    const recorded = { visit: colony!.visit, address: null };
+    expect((await record(sent('next', { kind: 'next', advice: advice!.kind }, { recorded }), morag)).score).toBe(1);
+  });
+
+  it('are of visits that one may see', async () => {
+    const own = await practice(salma);
+    const all = await practice(morag);
+    const foreign = all.records.find(({ visit }) => !own.records.some((each) => each.visit === visit));
+    if (!foreign) return;
+    const recorded = { visit: foreign.visit, address: null };
+    await record(sent('next', { kind: 'next', advice: 'feed' }, { recorded }), salma, 404);
+  });
+});
+
+describe('own photos', () => {
+  it('become drills, are answered, and are asked no more', async () => {
+    const visit = await earlyVisit(tomasz!);
+    const attachment = uuid();
+    const content = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 0x10, 0x4a, 0x46, 0x49, 0x46, 0, 0xff, 0xd9]).toString(
+      'base64',
+    );
+    await tomasz!
+      .post(pathOf(endpoints.keepAttachment, { visit }))
+      .send({ id: attachment, takenAt: NOW, type: 'image/jpeg', content })
+      .expect(200);
+    await tomasz!
+      .post(pathOf(endpoints.recordEntries, { visit }))
+      .send({ entries: [entry({ kind: 'photo taken', photo: attachment, of: 'eggs', spot: null }, NOW)] })
+      .expect(200);
+    const bank = async (agent = tomasz!) => (await agent.get(endpoints.photoBank.path).expect(200)).body as Bank;
+    expect((await bank()).photos.map(({ id }) => id)).toContain(attachment);
+    await salma!.get(endpoints.photoBank.path).expect(403);
+
+    const drill = {
+      id: uuid(),
+      attachment,
+      question: 'What stands on the floor of the cell?',
+      choices: ['an egg', 'a young larva', 'nothing'],
+      answer: 0,
+      says: 'One, upright: laid today.',
+    };
+    const make = (body: object, status = 200) => tomasz!.post(endpoints.makePhotoDrill.path).send(body).expect(status);
+    await make({ ...drill, choices: ['an egg', 'An Egg'] }, 422);
+    await make({ ...drill, answer: 3 }, 422);
+    await make({ ...drill, attachment: uuid() }, 404);
+    await make(drill);
+    const { photos } = await practice(salma);
+    expect(photos).toMatchObject([{ id: drill.id, answer: 0 }]);
+    const answered = sent('photos', { kind: 'photo', choice: 0 }, { photo: drill.id });
+    expect((await record(answered)).right).toBe(true);
+    await tomasz!
+      .post(pathOf(endpoints.retirePhotoDrill, { drill: drill.id }))
+      .send({})
+      .expect(200);
+    expect((await practice(salma)).photos).toEqual([]);
+    // Whoever answers without signal is marked all the same.
+    expect((await record(sent('photos', { kind: 'photo', choice: 1 }, { photo: drill.id }))).right).toBe(false);
+  });
+});
+
+describe('a session indoors', () => {
+  it('is planned from what the group is weakest at, for those who lead it', async () => {
+    const { groups } = await practice(tomasz);
+    const curlew = groups.find(({ name }) => name === 'Curlew')!;
+    const plan = (
+      await tomasz!.get(`${pathOf(endpoints.indoorPlan, { group: curlew.id })}?minutes=60&stations=2`).expect(200)
+    ).body as Plan;
+    expect(plan).toMatchObject({ group: { name: 'Curlew' }, trainees: 7, minutes: 60 });
+    expect(plan.stations).toHaveLength(2);
+    for (const { pairs, how } of plan.stations) {
+      expect(pairs.flat()).toHaveLength(7);
+      expect(how).not.toBe('');
+    }
+    const lead = await practice(morag);
+    const dipper = lead.groups.find(({ name }) => name === 'Dipper');
+    if (dipper && !groups.some(({ id }) => id === dipper.id))
+      await tomasz!.get(pathOf(endpoints.indoorPlan, { group: dipper.id })).expect(404);
+    await salma!.get(pathOf(endpoints.indoorPlan, { group: curlew.id })).expect(403);
+    await ines!.get(pathOf(endpoints.indoorPlan, { group: curlew.id })).expect(404);
+  });
+});
+
+describe('a poll before and after a lesson', () => {
+  const polls = async (agent: Agent) => (await agent.get(endpoints.polls.path).expect(200)).body as Polls;
+
+  it('is asked by whoever leads the group, answered by its trainees, and changed by answering again', async () => {
+    const { sessions } = await polls(tomasz!);
+    const session = sessions.find(({ groupName }) => groupName === 'Curlew')!;
+    expect(session.suggested.length).toBeGreaterThan(0);
+    const body = { id: uuid(), session: session.id, group: session.group, questions: session.suggested };
+    await salma!.post(endpoints.askPoll.path).send(body).expect(403);
+    await tomasz!
+      .post(endpoints.askPoll.path)
+      .send({ ...body, questions: [] })
+      .expect(422);
+    await tomasz!.post(endpoints.askPoll.path).send(body).expect(200);
+    await tomasz!.post(endpoints.askPoll.path).send(body).expect(200);
+    const mine = (await polls(salma!)).polls.filter(({ id }) => id === body.id);
+    expect(mine).toHaveLength(1);
+    expect(mine[0]).toMatchObject({ group: 'Curlew', moment: 'before' });
+    // How the others answered is shown once one has answered.
+    expect(mine[0]!.questions[0]).toMatchObject({ own: {}, counts: null });
+
+    const answer = (agent: Agent, said: 'yes' | 'no' | 'unsure', moment = 'before', status = 200) =>
+      agent
+        .post(pathOf(endpoints.answerPoll, { poll: body.id }))
+        .send({ moment, answers: [{ question: 0, answer: said }] })
+        .expect(status);
+    await answer(salma!, 'unsure');
+    await answer(ife!, 'no');
+    await answer(ife!, 'yes');
+    await answer(salma!, 'yes', 'after', 422);
+    await answer(tomasz!, 'yes', 'before', 403);
+    const [shown] = (await polls(tomasz!)).polls.filter(({ id }) => id === body.id);
+    expect(shown!.questions[0]!.counts).toEqual({ before: { yes: 1, no: 0, unsure: 1 } });
+    expect(shown!.questions[0]!.says).toBe('Not ready: 1 of 2.');
+    const outside = await school.signIn('chloe');
+    expect((await polls(outside)).polls.map(({ id }) => id)).not.toContain(body.id);
+    await answer(outside, 'yes', 'before', 404);
+    await ines!
+      .post(endpoints.askPoll.path)
+      .send({ ...body, id: uuid() })
+      .expect(404);
   });
 });

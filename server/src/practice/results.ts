@@ -108,6 +108,7 @@ async function keepEvidence(trx: Knex, row: ResultRow): Promise<readonly Skill[]
     (each) => each.source === 'practice' && each.day === day,
   );
   const fresh = shown.filter(({ id }) => !before.some(({ skill }) => skill === id));
+  if (fresh.length === 0) return [];
   await insertDemonstration(
     trx,
     fresh.map(({ id }) => ({

@@ -176,6 +176,36 @@ export const routes: Routes = [
         loadComponent: () => import('./skills/passport').then((m) => m.PassportScreen),
       },
       {
+        path: 'practice',
+        title: 'Practice – Brave Comb',
+        data: { place: 'Practice', view: 'Due', strip: 'compact' },
+        loadComponent: () => import('./practice/practice').then((m) => m.PracticeScreen),
+      },
+      {
+        path: 'practice/indoors',
+        title: 'Indoors – Brave Comb',
+        data: { place: 'Practice', strip: 'none' },
+        loadComponent: () => import('./practice/indoor-plan').then((m) => m.IndoorPlanScreen),
+      },
+      {
+        path: 'practice/own-photos',
+        title: 'Own photos – Brave Comb',
+        data: { place: 'Practice', strip: 'compact' },
+        loadComponent: () => import('./practice/photos').then((m) => m.PhotoDrillsScreen),
+      },
+      {
+        path: 'practice/polls',
+        title: 'Ready for it? – Brave Comb',
+        data: { place: 'Practice', strip: 'compact' },
+        loadComponent: () => import('./practice/polls').then((m) => m.PollsScreen),
+      },
+      {
+        path: 'practice/:topic',
+        title: 'Practice – Brave Comb',
+        data: { place: 'Practice', strip: 'compact' },
+        loadComponent: () => import('./practice/drill').then((m) => m.DrillScreen),
+      },
+      {
         path: 'office/checklist',
         title: 'Checklist – Brave Comb',
         data: { place: 'Office', view: 'Checklist', strip: 'compact' },

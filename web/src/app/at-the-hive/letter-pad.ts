@@ -1,18 +1,9 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { CONTENTS, type FrameSide, type Letter } from '@brave-comb/core/inspection';
+import type { FrameSide, Letter } from '@brave-comb/core/inspection';
+import { SHORT_CONTENTS } from '../inspection/short-contents';
 
 /** Brood and spoilt comb, then everything else: two columns, on a phone two rows. */
 const PAD: readonly Letter[] = ['E', 'L', 'S', 'D', 'X', 'P', 'N', 'H', 'C', 'F'];
-const SHORT: Readonly<Record<Letter, string>> = {
-  ...CONTENTS,
-  S: 'sealed',
-  D: 'drone',
-  H: 'honey',
-  C: 'empty',
-  F: 'bare',
-  X: 'spoilt',
-};
-
 /** One big button a content. A tap adds an eighth. */
 @Component({
   selector: 'bc-letter-pad',
@@ -50,5 +41,5 @@ export class LetterPad {
   readonly side = input.required<FrameSide>();
   readonly pressed = output<Letter>();
   protected readonly pad = PAD;
-  protected readonly short = SHORT;
+  protected readonly short = SHORT_CONTENTS;
 }

@@ -286,7 +286,7 @@ export interface Sprites {
 }
 
 /** Cells lap over each other a little, so that whole pixels leave no lines between them. */
-const LAP = 1.05;
+const LAP = 1.1;
 
 /**
  * Draws the sprites of a comb.

@@ -29,6 +29,10 @@ export type ViewName =
   | 'passport'
   | 'agreement'
   | 'checklist'
+  | 'practice'
+  | 'indoorPlan'
+  | 'photoBank'
+  | 'polls'
   | 'nextHives';
 export type ViewData<V extends ViewName> = Output<(typeof endpoints)[V]>;
 

@@ -23,7 +23,8 @@ interface View {
   readonly roles?: readonly string[];
 }
 const STAFF = ['lead', 'supervisor'] as const;
-const PLACES: readonly (View & { readonly views: readonly View[] })[] = [
+/** The three moments of a visit follow each other; the other places stand by themselves. */
+const PLACES: readonly (View & { readonly after?: true; readonly views: readonly View[] })[] = [
   {
     name: 'Ahead',
     link: '/ahead',
@@ -40,6 +41,7 @@ const PLACES: readonly (View & { readonly views: readonly View[] })[] = [
   },
   {
     name: 'At the hive',
+    after: true,
     link: '/at-the-hive',
     views: [
       { name: 'Visits', link: '/at-the-hive' },
@@ -49,6 +51,7 @@ const PLACES: readonly (View & { readonly views: readonly View[] })[] = [
   },
   {
     name: 'Afterwards',
+    after: true,
     link: '/afterwards',
     views: [
       { name: 'Visit review', link: '/afterwards' },
@@ -65,6 +68,18 @@ const PLACES: readonly (View & { readonly views: readonly View[] })[] = [
       { name: 'Matrix', link: '/trainees', roles: STAFF },
       { name: 'Passport', link: '/trainees/me', roles: ['trainee'] },
       { name: 'Agreement', link: '/trainees/agreement' },
+    ],
+  },
+  {
+    name: 'Practice',
+    link: '/practice',
+    views: [
+      { name: 'Due', link: '/practice' },
+      { name: 'Comb', link: '/practice/comb-brood' },
+      { name: 'Eggs', link: '/practice/find-eggs' },
+      { name: 'Queen', link: '/practice/find-queen' },
+      { name: 'Weather', link: '/practice/weather' },
+      { name: 'Order', link: '/practice/order' },
     ],
   },
   {
@@ -116,6 +131,11 @@ export class Shell {
     ),
     { initialValue: NOWHERE },
   );
+  /** Drills of several views share one route: their address tells them apart. */
+  protected readonly path = computed(() => {
+    const here = this.here();
+    return 'view' in here ? null : this.router.url.split('?')[0];
+  });
   protected readonly initials = computed(() =>
     (this.person()?.name ?? '')
       .split(' ')

@@ -1,0 +1,12 @@
+import { CONTENTS, type Letter } from '@brave-comb/core/inspection';
+
+/** Contents in one word, for buttons. */
+export const SHORT_CONTENTS: Readonly<Record<Letter, string>> = {
+  ...CONTENTS,
+  S: 'sealed',
+  D: 'drone',
+  H: 'honey',
+  C: 'empty',
+  F: 'bare',
+  X: 'spoilt',
+};

@@ -1,0 +1,160 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { formatSide } from '@brave-comb/core/inspection';
+import type { Drill } from '@brave-comb/core/practice';
+import { CombPortrait } from '../inspection/comb-portrait';
+
+const QUESTION_TEXT = {
+  laying: 'Is she laying?',
+  'queen cells': 'Are there queen cells?',
+  room: 'Have they room?',
+  stores: 'Have they food?',
+  health: 'Is the brood healthy?',
+  pests: 'Are there pests?',
+} as const;
+const TEMPER_TEXT = {
+  'go on': 'calm on the combs',
+  smoke: 'a head-butt or two',
+  pause: 'running, at the hands',
+  close: 'stinging, following',
+} as const;
+const CLOCK_TEXT = {
+  'not open': '',
+  well: 'in time',
+  'start closing': 'nearly up',
+  'shut now': 'overdrawn',
+  closed: '',
+} as const;
+
+/** What is known of the hour, the open hive or the colony that a drill is about. */
+@Component({
+  selector: 'bc-drill-facts',
+  imports: [CombPortrait],
+  template: `
+    @if (plain().length > 0) {
+      <ul>
+        @for (line of plain(); track $index) {
+          <li>{{ line }}</li>
+        }
+      </ul>
+    }
+    <dl>
+      @for (line of lines(); track line[0]) {
+        <div>
+          <dt>{{ line[0] }}</dt>
+          <dd>{{ line[1] }}</dd>
+        </div>
+      }
+    </dl>
+    @if (frames().length > 0) {
+      <h2>Read so far</h2>
+      <ol>
+        @for (frame of frames(); track frame.number) {
+          <li>
+            <b>{{ frame.number }}</b>
+            @for (face of frame.faces; track $index) {
+              <figure>
+                <bc-comb-portrait [side]="face.side" [width]="112" [seed]="frame.number" [name]="face.line" />
+                <figcaption>{{ face.line }}</figcaption>
+              </figure>
+            }
+          </li>
+        }
+      </ol>
+    }
+  `,
+  styles: `
+    dl {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+      gap: 6px 22px;
+    }
+    dl div {
+      display: flex;
+      gap: 10px;
+      justify-content: space-between;
+      padding: 5px 0;
+      border-bottom: 1px solid var(--line-2);
+    }
+    dt {
+      color: var(--ink-2);
+    }
+    dd {
+      font-weight: 700;
+      text-align: right;
+    }
+    h2 {
+      margin: 14px 0 6px;
+      font-size: 16px;
+    }
+    ol {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
+      gap: 10px 16px;
+    }
+    ol li {
+      display: flex;
+      gap: 8px;
+      align-items: flex-start;
+    }
+    ul {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
+      gap: 0 22px;
+    }
+    ul li {
+      padding: 6px 0;
+      border-bottom: 1px solid var(--line-2);
+      font-size: 16px;
+    }
+    figcaption {
+      max-width: 112px;
+      font-size: 12px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class DrillFacts {
+  readonly drill = input.required<Drill>();
+  protected readonly lines = computed((): readonly (readonly [string, string])[] => {
+    const drill = this.drill();
+    if (drill.kind === 'weather') {
+      const { temperature, gust, rain, cloud, thunder } = drill.weather;
+      return [
+        ['In the shade', `${temperature} °C`],
+        ['Gusts', `${gust} km/h`],
+        ['Rain this hour', rain === 0 ? 'none' : `${rain} mm`],
+        ['Rain in the next', drill.rainSoon === 0 ? 'none' : `${drill.rainSoon} mm`],
+        ['Sky', cloud > 0.85 ? 'closed' : cloud > 0.4 ? 'broken cloud' : 'mostly clear'],
+        ['Sun above the horizon', `${drill.elevation}°`],
+        ['Thunder', thunder > 0 ? `${Math.round(thunder * 10)} in 10` : 'none'],
+      ];
+    }
+    if (drill.kind === 'stop') {
+      const { facts } = drill;
+      return [
+        ['Opened to ask', QUESTION_TEXT[drill.question]],
+        ['Bees', TEMPER_TEXT[facts.temper]],
+        ['Open', `${drill.minutesOpen} of ${drill.minutesAllowed} min, ${CLOCK_TEXT[facts.clock]}`],
+        ['Brood frame out', `${facts.broodOut ?? 0} of ${facts.broodAllowed} min`],
+        ['In the shade', `${facts.temperature ?? 0} °C`],
+        ['Rain', facts.rainIn === null ? 'none in sight' : facts.rainIn <= 0 ? 'it rains' : `in ${facts.rainIn} min`],
+        ['Robbers', facts.robbing ? 'fighting at the lid' : 'none'],
+        ['Frames in the box', `${drill.frames}`],
+      ];
+    }
+    return [];
+  });
+  protected readonly plain = computed(() => {
+    const drill = this.drill();
+    return drill.kind === 'next' ? drill.lines : [];
+  });
+  protected readonly frames = computed(() => {
+    const drill = this.drill();
+    return drill.kind === 'stop'
+      ? drill.read.map((faces, index) => ({
+          number: index + 1,
+          faces: faces.map((side) => ({ side, line: formatSide(side) })),
+        }))
+      : [];
+  });
+}

@@ -1,0 +1,226 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { EMPTY_SIDE, type FrameSide } from '@brave-comb/core/inspection';
+import {
+  type Answer,
+  type CombPicture,
+  type Mark,
+  type TopicId,
+  type Touch,
+  TOPIC_IDS,
+  layComb,
+  markReading,
+  markTouches,
+  readShares,
+  recipeOfSide,
+  secondsFor,
+  topicOf,
+  wrongEighths,
+} from '@brave-comb/core/practice';
+import { meanOf } from '@brave-comb/core/units';
+import { AttachmentView } from '../inspection/attachment-view';
+import { CombPatterns } from '../inspection/comb-patterns';
+import { ViewState } from '../season/view-state';
+import { ChoiceEntry } from './choice-entry';
+import { CombStage, type Overlay } from './comb-stage';
+import { DrillFacts } from './drill-facts';
+import { answerOf, choicesOf, decisionOf } from './drill-choices';
+import { OrderEntry } from './order-entry';
+import { PracticeDesk, type Task } from './practice-desk';
+import { ReadingEntry } from './reading-entry';
+import { ReadingTold } from './reading-told';
+
+/** What is laid over a comb that was answered. */
+const OVERLAYS = ['off', 'zones', 'zones and eggs', 'my guess'] as const;
+const MONTH = 30 * 86_400_000;
+
+/** One thing to be practised: the comb, the hour or the colony on the left, what one says of it on the right, and then what was there. */
+@Component({
+  selector: 'bc-drill',
+  imports: [
+    AttachmentView,
+    ChoiceEntry,
+    CombPatterns,
+    CombStage,
+    DrillFacts,
+    OrderEntry,
+    ReadingEntry,
+    ReadingTold,
+    RouterLink,
+    ViewState,
+  ],
+  providers: [PracticeDesk],
+  templateUrl: './drill.html',
+  styleUrl: './drill.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class DrillScreen {
+  protected readonly desk = inject(PracticeDesk);
+  /** From the address. */
+  readonly topic = input.required<string>();
+  protected readonly known = computed(() => TOPIC_IDS.find((id) => id === this.topic()) ?? null);
+  protected readonly about = computed(() => {
+    const id = this.known();
+    return id && topicOf(id);
+  });
+  protected readonly task = signal<Task | null>(null);
+  protected readonly nothing = signal('');
+  protected readonly side = signal<FrameSide>(EMPTY_SIDE);
+  protected readonly touches = signal<readonly Touch[]>([]);
+  protected readonly mark = signal<Mark | null>(null);
+  protected readonly answered = signal<Answer | null>(null);
+  protected readonly overlay = signal<(typeof OVERLAYS)[number]>('zones');
+  protected readonly overlays = OVERLAYS;
+  protected readonly seconds = signal(0);
+  private startedAt = 0;
+
+  protected readonly allowed = computed(() => {
+    const task = this.task();
+    return task ? secondsFor(task.topic, task.level) : 0;
+  });
+  protected readonly clockText = computed(() => {
+    const left = this.allowed() - this.seconds();
+    if (this.mark()) return `answered in ${this.seconds()} of ${this.allowed()} s`;
+    return left >= 0 ? `${left} s left` : `${-left} s over`;
+  });
+  protected readonly clockShare = computed(() => Math.min(100, (100 * this.seconds()) / Math.max(1, this.allowed())));
+  protected readonly drill = computed(() => this.task()?.drill ?? null);
+  protected readonly comb = computed((): CombPicture | null => {
+    const drill = this.drill();
+    if (!drill || !('side' in drill)) return null;
+    const answer = this.answered();
+    if (this.overlay() !== 'my guess' || answer?.kind !== 'comb') return drill;
+    const read = readShares(answer.side);
+    if (Object.keys(read).length === 0) return drill;
+    return { ...drill, bees: [], side: layComb(recipeOfSide(answer.side, this.task()?.seed ?? 0)) };
+  });
+  protected readonly choices = computed(() => {
+    const drill = this.drill();
+    return drill ? choicesOf(drill) : null;
+  });
+  /** The file of the photo that is asked about. */
+  protected readonly photoFile = computed(
+    () => this.desk.data()?.photos.find(({ id }) => id === this.task()?.photo)?.attachment ?? '',
+  );
+  protected readonly decision = computed(() => decisionOf(this.drill()));
+  protected readonly laid = computed((): Overlay => {
+    const [drill, answer, mode] = [this.drill(), this.answered(), this.overlay()];
+    if (!this.mark() || !drill || !('side' in drill) || mode === 'off') return { zones: false, ringed: [], found: [] };
+    if (drill.kind === 'find') {
+      const found = answer?.kind === 'find' ? markTouches(drill, answer.touches).found : [];
+      return { zones: false, ringed: drill.cells, found };
+    }
+    const { kinds } = drill.side;
+    const strange = new Set([
+      'sunken lid',
+      'pierced lid',
+      'bald pupa',
+      'twisted larva',
+      'mummy',
+      'domed in worker cell',
+    ]);
+    const meant = (kind: (typeof kinds)[number]) =>
+      drill.kind === 'trouble' ? strange.has(kind) || kind === 'two eggs' : kind === 'egg' || kind === 'two eggs';
+    const rings = drill.kind === 'trouble' || mode === 'zones and eggs';
+    return {
+      zones: drill.kind === 'comb',
+      ringed: rings ? kinds.flatMap((kind, cell) => (meant(kind) ? [cell] : [])) : [],
+      found: [],
+    };
+  });
+  protected readonly told = computed(() => {
+    const [drill, answer] = [this.drill(), this.answered()];
+    return drill?.kind === 'comb' && answer?.kind === 'comb'
+      ? { read: readShares(answer.side), truth: drill.side.truth, ...markReading(answer.side, drill.side.truth) }
+      : null;
+  });
+  /** How the eighths in the wrong place lie beside the supervisors' and one's own of a month ago. */
+  protected readonly beside = computed(() => {
+    const staff = this.desk.data()?.staffWrong ?? null;
+    const combs = this.desk
+      .results()
+      .flatMap(({ at, read, truth }) =>
+        read && truth ? [{ at: Date.parse(at), wrong: wrongEighths(read, truth) }] : [],
+      );
+    const latest = Math.max(...combs.map(({ at }) => at));
+    const before = combs.filter(({ at }) => at < latest - MONTH);
+    return [
+      ...(staff === null ? [] : [`Your supervisors are at ${staff.toFixed(1)}.`]),
+      ...(before.length === 0
+        ? []
+        : [`You were at ${meanOf(before.map(({ wrong }) => wrong)).toFixed(1)} a month ago.`]),
+    ].join(' ');
+  });
+  protected readonly nextDue = computed(() => {
+    const [first] = this.desk.due().filter(({ topic }) => topic !== this.known());
+    return first ? topicOf(first.topic) : null;
+  });
+
+  constructor() {
+    effect(() => {
+      const topic = this.known();
+      if (this.desk.data() && topic && untracked(this.task)?.topic !== topic) untracked(() => this.start(topic));
+    });
+    const ticking = setInterval(() => {
+      if (this.task() && !this.mark()) this.seconds.set(Math.round((performance.now() - this.startedAt) / 1000));
+    }, 250);
+    inject(DestroyRef).onDestroy(() => {
+      clearInterval(ticking);
+    });
+  }
+
+  protected start(topic: TopicId): void {
+    this.nothing.set('');
+    this.mark.set(null);
+    this.answered.set(null);
+    this.side.set(EMPTY_SIDE);
+    this.touches.set([]);
+    this.overlay.set('zones');
+    try {
+      this.task.set(this.desk.next(topic));
+    } catch (fault) {
+      this.task.set(null);
+      this.nothing.set(fault instanceof Error ? fault.message : 'There is nothing to practise on yet.');
+    }
+    this.seconds.set(0);
+    this.startedAt = performance.now();
+  }
+
+  protected again(): void {
+    const topic = this.known();
+    if (topic) this.start(topic);
+  }
+
+  protected touch(at: Touch): void {
+    const drill = this.drill();
+    if (drill?.kind !== 'find' || this.mark()) return;
+    // A touch on an earlier one takes it back; the queen can be in one place only.
+    const near = this.touches().find(([x, y]) => Math.hypot(x - at[0], y - at[1]) < 0.6);
+    if (near) this.touches.update((all) => all.filter((each) => each !== near));
+    else this.touches.update((all) => (drill.find === 'queen' ? [at] : [...all, at]));
+  }
+
+  protected answer(answer: Answer): void {
+    const task = this.task();
+    if (!task || this.mark()) return;
+    const seconds = Math.round((performance.now() - this.startedAt) / 1000);
+    this.seconds.set(seconds);
+    this.answered.set(answer);
+    this.mark.set(this.desk.answer(task, answer, seconds));
+  }
+
+  protected chosen(picked: readonly string[]): void {
+    const drill = this.drill();
+    if (drill) this.answer(answerOf(drill, picked));
+  }
+}

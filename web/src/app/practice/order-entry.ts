@@ -1,0 +1,106 @@
+import { CdkDrag, type CdkDragDrop, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
+import { ChangeDetectionStrategy, Component, input, linkedSignal, output, signal } from '@angular/core';
+import type { OrderStep } from '@brave-comb/core/practice';
+
+/** Steps that are put in order, by dragging or by keys. */
+@Component({
+  selector: 'bc-order-entry',
+  imports: [CdkDrag, CdkDropList],
+  template: `
+    <h2 id="order">Put them in order</h2>
+    <p class="quiet">Drag a step, or choose one and press Alt with the arrow keys.</p>
+    <ol cdkDropList aria-labelledby="order" (cdkDropListDropped)="drop($event)">
+      @for (step of order(); track step.id) {
+        <li cdkDrag>
+          <button
+            type="button"
+            [attr.aria-label]="
+              step.text + ', place ' + ($index + 1) + ' of ' + order().length + '. Alt and arrow keys move it.'
+            "
+            (keydown.alt.arrowup)="move($event, $index, -1)"
+            (keydown.alt.arrowdown)="move($event, $index, 1)"
+          >
+            <b aria-hidden="true">{{ $index + 1 }}</b> {{ step.text }}
+          </button>
+          <span class="arrows">
+            <button type="button" [disabled]="$first" [attr.aria-label]="step.text + ' up'" (click)="shift($index, -1)">
+              ↑
+            </button>
+            <button type="button" [disabled]="$last" [attr.aria-label]="step.text + ' down'" (click)="shift($index, 1)">
+              ↓
+            </button>
+          </span>
+        </li>
+      }
+    </ol>
+    <p class="unseen" aria-live="polite">{{ moved() }}</p>
+    <div class="ends">
+      <button type="button" class="btn go" (click)="done.emit(ids())">Done, show me</button>
+      <button type="button" class="btn line" (click)="gaveUp.emit()">Give up</button>
+    </div>
+  `,
+  styleUrl: './entries.scss',
+  styles: `
+    ol {
+      display: grid;
+    }
+    li {
+      grid-template-columns: minmax(0, 1fr) auto;
+      gap: 6px;
+      background: var(--sheet);
+    }
+    li > button {
+      border: 0;
+      font-size: var(--t-body);
+      font-weight: 400;
+      text-align: left;
+      cursor: grab;
+    }
+    .arrows {
+      display: flex;
+      gap: 4px;
+    }
+    .arrows button {
+      width: 36px;
+      min-height: 34px;
+      font-size: 15px;
+    }
+    .arrows button:disabled {
+      color: var(--ink-3);
+      cursor: default;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class OrderEntry {
+  readonly steps = input.required<readonly OrderStep[]>();
+  readonly done = output<readonly string[]>();
+  readonly gaveUp = output();
+  protected readonly order = linkedSignal(() => [...this.steps()]);
+  protected readonly moved = signal('');
+
+  protected ids(): readonly string[] {
+    return this.order().map(({ id }) => id);
+  }
+
+  protected drop({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
+    this.place(previousIndex, currentIndex);
+  }
+
+  protected move(event: Event, index: number, by: number): void {
+    event.preventDefault();
+    this.shift(index, by);
+  }
+
+  protected shift(index: number, by: number): void {
+    const to = index + by;
+    if (to >= 0 && to < this.order().length) this.place(index, to);
+  }
+
+  private place(from: number, to: number): void {
+    const order = [...this.order()];
+    moveItemInArray(order, from, to);
+    this.order.set(order);
+    this.moved.set(`${order[to]!.text}: place ${to + 1}`);
+  }
+}

@@ -1,0 +1,188 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { AttachmentView } from '../inspection/attachment-view';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+import { dayOf } from '../shell/format';
+
+/** The school's own photos made into drills: a question, its choices, and what to say afterwards. */
+@Component({
+  selector: 'bc-photo-drills',
+  imports: [AttachmentView, ViewState],
+  template: `
+    <bc-view-state [watched]="watched" name="The photos" />
+    @if (watched.data(); as data) {
+      <div class="g">
+        <section class="sheet" aria-labelledby="bank">
+          <h1 id="bank">Own photos</h1>
+          @if (data.photos.length === 0) {
+            <p>No photo has been taken at a hive yet. At the hive, "More" has "Photo or question".</p>
+          }
+          <ul class="bank">
+            @for (photo of data.photos; track photo.id) {
+              <li>
+                <button type="button" [attr.aria-pressed]="photo.id === picked()" (click)="picked.set(photo.id)">
+                  {{ photo.of }}, hive {{ photo.hive }}, {{ day(photo.takenAt)
+                  }}{{ photo.spot ? ', ' + photo.spot : '' }}
+                </button>
+              </li>
+            }
+          </ul>
+        </section>
+        @if (chosen(); as photo) {
+          <section class="sheet" aria-labelledby="make">
+            <h2 id="make">Make a drill of it</h2>
+            <bc-attachment-view [attachment]="photo.id" name="The chosen photo" />
+            <form
+              (submit)="make($event, photo.id, question.value, right.value, [first.value, second.value], says.value)"
+            >
+              <label>Question <input #question maxlength="300" required value="What does it show?" /></label>
+              <label>Right <input #right maxlength="300" required /></label>
+              <label>Wrong <input #first maxlength="300" required /></label>
+              <label>Also wrong <input #second maxlength="300" /></label>
+              <label>What to say afterwards <textarea #says rows="2" maxlength="500"></textarea></label>
+              @if (problem()) {
+                <p class="bad" role="alert">{{ problem() }}</p>
+              }
+              <button type="submit" class="btn">Ask it</button>
+            </form>
+          </section>
+        }
+        <section class="sheet" aria-labelledby="asked">
+          <h2 id="asked">Asked in practice</h2>
+          <ul>
+            @for (drill of data.drills; track drill.id) {
+              <li class="drill">
+                <b>{{ drill.question }}</b>
+                <span
+                  >{{ drill.choices[drill.answer] }}; not: {{ wrong(drill.choices, drill.answer) }}.
+                  {{ drill.says }}</span
+                >
+                <button type="button" class="link" (click)="retire(drill.id)">Ask it no more</button>
+              </li>
+            } @empty {
+              <li>None yet.</li>
+            }
+          </ul>
+        </section>
+      </div>
+    }
+  `,
+  styles: `
+    .g {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(min(320px, 100%), 1fr));
+      gap: 24px;
+      align-items: start;
+      margin-top: 16px;
+      padding-bottom: 24px;
+    }
+    .sheet {
+      display: grid;
+      gap: 10px;
+      padding: 12px 16px 14px;
+    }
+    h1 {
+      font-size: 21px;
+    }
+    h2 {
+      font-size: 17px;
+    }
+    .bank {
+      display: grid;
+      gap: 6px;
+    }
+    .bank button {
+      width: 100%;
+      min-height: 36px;
+      padding: 4px 10px;
+      border: 1px solid var(--ink-3);
+      border-radius: 5px;
+      background: var(--sheet);
+      text-align: left;
+      cursor: pointer;
+    }
+    .bank button[aria-pressed='true'] {
+      border-color: var(--heather);
+      background: var(--heather-100);
+      font-weight: 700;
+    }
+    form,
+    label {
+      display: grid;
+      gap: 4px;
+    }
+    form {
+      gap: 10px;
+    }
+    input,
+    textarea {
+      min-height: 34px;
+      padding: 4px 8px;
+      border: 1px solid var(--ink-3);
+      border-radius: 5px;
+      background: var(--sheet);
+    }
+    .drill {
+      display: grid;
+      gap: 3px;
+      justify-items: start;
+      padding: 8px 0;
+      border-top: 1px solid var(--line-2);
+    }
+    .bad {
+      color: var(--rust-text);
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class PhotoDrillsScreen {
+  private readonly desk = inject(ViewDesk);
+  protected readonly watched = this.desk.watch('photoBank', () => ({}));
+  protected readonly picked = signal('');
+  protected readonly problem = signal('');
+  protected readonly chosen = computed(() => {
+    const photos = this.watched.data()?.photos ?? [];
+    return photos.find(({ id }) => id === this.picked()) ?? photos[0] ?? null;
+  });
+
+  protected day(takenAt: string): string {
+    return dayOf(takenAt, 'utc');
+  }
+
+  protected wrong(choices: readonly string[], answer: number): string {
+    return choices.filter((_, place) => place !== answer).join(', ');
+  }
+
+  protected make(
+    event: Event,
+    attachment: string,
+    question: string,
+    right: string,
+    others: readonly string[],
+    says: string,
+  ): void {
+    event.preventDefault();
+    const choices = [right, ...others].map((each) => each.trim()).filter((each) => each !== '');
+    const alike = new Set(choices.map((each) => each.toLowerCase())).size < choices.length;
+    this.problem.set(
+      alike ? 'Two choices are the same: change one.' : choices.length < 2 ? 'Give a wrong choice too.' : '',
+    );
+    if (this.problem() !== '') return;
+    // The right one must not always be the first.
+    const sorted = choices.toSorted((a, b) => a.localeCompare(b));
+    const body = {
+      id: this.desk.newId(),
+      attachment,
+      question: question.trim(),
+      choices: sorted,
+      answer: sorted.indexOf(right.trim()),
+      says: says.trim(),
+    };
+    this.desk.change('makePhotoDrill', { body }, 'photoBank');
+    (event.target as HTMLFormElement).reset();
+  }
+
+  protected retire(drill: string): void {
+    this.desk.change('retirePhotoDrill', { params: { drill } }, 'photoBank');
+  }
+}

@@ -1,0 +1,76 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { RouterLink } from '@angular/router';
+import { PLACES, type Progress, TOPICS, type TopicId, topicOf } from '@brave-comb/core/practice';
+import { Store } from '@ngrx/store';
+import { map } from 'rxjs';
+import { peopleFeature } from '../people/people.feature';
+import { ViewState } from '../season/view-state';
+import { oddsText } from '../shell/format';
+import { PracticeDesk } from './practice-desk';
+
+const DAY = 86_400_000;
+
+/** What is due, and everything that can be practised, with how well it is known. */
+@Component({
+  selector: 'bc-practice',
+  imports: [RouterLink, ViewState],
+  providers: [PracticeDesk],
+  templateUrl: './practice.html',
+  styleUrl: './practice.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class PracticeScreen {
+  protected readonly desk = inject(PracticeDesk);
+  protected readonly staff = toSignal(
+    inject(Store)
+      .select(peopleFeature.selectPerson)
+      .pipe(map((person) => person !== null && person.role !== 'trainee')),
+  );
+  protected readonly due = computed(() => this.desk.due().map(({ topic }) => topicOf(topic)));
+  protected readonly places = computed(() =>
+    PLACES.map((place) => ({
+      place,
+      topics: TOPICS.filter((topic) => topic.place === place).map((topic) => ({
+        ...topic,
+        ...this.standing(this.desk.progress().find((each) => each.topic === topic.id)!),
+      })),
+    })),
+  );
+  /** How often eggs were found on either ground. */
+  protected readonly grounds = computed(() => {
+    const eggs = this.desk
+      .results()
+      .filter(({ topic, ground }) => topic.startsWith('find-') && topic.includes('eggs') && ground);
+    return (['dark', 'light'] as const).map((ground) => {
+      const own = eggs.filter((each) => each.ground === ground);
+      return { ground, count: own.length, right: own.filter(({ right }) => right).length };
+    });
+  });
+  protected readonly eggsTried = computed(() => this.grounds().some(({ count }) => count > 0));
+
+  private standing({ topic, answers, rightOfLate, level, due, known }: Progress) {
+    const nothing = this.desk.empty().includes(topic);
+    return {
+      nothing: nothing ? this.missing(topic) : null,
+      level,
+      share: rightOfLate ?? 0,
+      right:
+        rightOfLate === null
+          ? 'not tried'
+          : `right ${Math.round(rightOfLate * Math.min(10, answers))} of ${Math.min(10, answers)}`,
+      known: answers === 0 ? '' : `${oddsText(known)} still knows it`,
+      when: this.when(due),
+    };
+  }
+
+  private missing(topic: TopicId): string {
+    return topic === 'photos' ? 'no photo drill has been made yet' : 'no closed visit to read from yet';
+  }
+
+  private when(due: string | null): string {
+    if (due === null) return 'new';
+    const days = Math.ceil((Date.parse(due) - Date.parse(this.desk.now())) / DAY);
+    return days <= 0 ? 'due' : days === 1 ? 'tomorrow' : `in ${days} days`;
+  }
+}
