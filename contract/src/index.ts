@@ -7,6 +7,7 @@ import * as messages from './messages';
 import * as planning from './planning';
 import * as board from './planning-board';
 import * as season from './season';
+import * as debriefs from './debrief';
 import * as practice from './practice';
 import * as skills from './skills';
 import * as weather from './weather';
@@ -90,6 +91,9 @@ export const endpoints = {
   importPassport: skills.importPassport,
   eraseTrainee: skills.eraseTrainee,
   setForgetting: skills.setForgetting,
+  debrief: debriefs.debrief,
+  signDebrief: debriefs.signDebrief,
+  sendDebriefBack: debriefs.sendDebriefBack,
   practice: practice.practice,
   recordPractice: practice.recordPractice,
   indoorPlan: practice.indoorPlan,
@@ -122,6 +126,7 @@ export { ROLES, type Endpoint, type Input, type Output, type Role } from './endp
 export { openApiOf } from './openapi';
 export { Problem } from './parts';
 export type { Person } from './people';
+export type { Debrief } from './debrief';
 export { VERDICTS, type Decision, type Review } from './care';
 export {
   NewEntry,

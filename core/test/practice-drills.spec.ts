@@ -402,7 +402,7 @@ describe('a session indoors', () => {
     expect(plan[1]?.topic).toBe('weather');
     expect(plan[0]!.minutes).toBeGreaterThan(plan[1]!.minutes);
     expect(plan.every(({ how, why }) => how !== '' && why.length > 0)).toBe(true);
-    expect(plan[0]?.why[0]).toBe('Right in 0 of 10 of late.');
+    expect(plan[0]?.why[0]).toBe('Right in 0 of 4 answers of late.');
   });
 
   it('pairs the strongest with the weakest and leaves nobody alone', () => {

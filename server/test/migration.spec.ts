@@ -91,6 +91,7 @@ describe('from the first tables to those of the season', () => {
       '006-what-a-visit-leaves',
       '007-skills',
       '008-practice',
+      '009-debriefs',
     ]);
   });
 });

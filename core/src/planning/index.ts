@@ -8,6 +8,7 @@ export * from './demand';
 export * from './exact';
 export * from './explanation';
 export * from './force';
+export * from './frame-roles';
 export * from './group-terms';
 export * from './indoors';
 export * from './kit';

@@ -1,7 +1,7 @@
 import type { ReadingAgreement } from '../skills';
 import { drillAdvice } from '../skills';
 import { meanOf } from '../units';
-import type { Progress } from './progress';
+import { OF_LATE, type Progress } from './progress';
 import { TOPICS, type TopicId, topicOf } from './topics';
 
 /** Where somebody of a group stands. */
@@ -74,11 +74,15 @@ export function indoorPlan(members: readonly GroupMember[], minutes: number, sta
 function whyWeak(members: readonly GroupMember[], topic: TopicId): readonly string[] {
   const own = members.map((member) => member.progress.find((each) => each.topic === topic)!);
   const tried = own.filter(({ answers }) => answers > 0);
-  const right = tried.length === 0 ? null : meanOf(tried.map(({ rightOfLate }) => rightOfLate ?? 0));
+  const late = tried.map(({ answers, rightOfLate }) => ({ all: Math.min(OF_LATE, answers), share: rightOfLate ?? 0 }));
+  const [all, right] = [
+    late.reduce((sum, each) => sum + each.all, 0),
+    Math.round(late.reduce((sum, each) => sum + each.all * each.share, 0)),
+  ];
   const open = members.filter((member) => topicOf(topic).skills.some((skill) => member.open.includes(skill))).length;
   const habits = topic.startsWith('comb-') ? members.flatMap(({ readings }) => drillAdvice(readings)) : [];
   return [
-    ...(right === null ? ['Nobody tried it yet.'] : [`Right in ${Math.round(right * 10)} of 10 of late.`]),
+    ...(all === 0 ? ['Nobody tried it yet.'] : [`Right in ${right} of ${all} answers of late.`]),
     ...(tried.length > 0 && tried.length < own.length ? [`${own.length - tried.length} never tried it.`] : []),
     ...(open > 0 ? [`${open} ${open === 1 ? 'trainee has' : 'trainees have'} a skill of it open.`] : []),
     ...habits.slice(0, 1).map((habit) => `At the hive: ${habit}`),

@@ -33,7 +33,7 @@ export interface Progress extends Due {
 }
 
 /** Answers that count as "of late". */
-const OF_LATE = 10;
+export const OF_LATE = 10;
 
 /**
  * How somebody stands with every topic.

@@ -1,5 +1,6 @@
 export * from './agreement';
 export * from './change';
+export * from './debrief';
 export * from './default';
 export * from './demonstration';
 export * from './forgetting';

@@ -12,6 +12,13 @@ interface PairRow {
   readonly reference: ReadingPair['reference'];
 }
 
+const asPair = ({ trainee, at, own, reference }: PairRow): ReadingPair => ({
+  trainee,
+  at: iso(at),
+  read: own,
+  reference,
+});
+
 /** Makes the hidden readings of a visit, beside the supervisor's, what its entries say. */
 export async function replaceReadingPairs(db: Knex, visit: string, rows: readonly PairRow[]): Promise<void> {
   await db<PairRow>('reading_pairs').where({ visit }).delete();
@@ -28,5 +35,11 @@ export async function readingPairsOf(
   trainees: readonly string[],
 ): Promise<readonly ReadingPair[]> {
   const rows = await db<PairRow>('reading_pairs').where({ school }).whereIn('trainee', trainees).orderBy('at').select();
-  return rows.map(({ trainee, at, own, reference }) => ({ trainee, at: iso(at), read: own, reference }));
+  return rows.map(asPair);
+}
+
+/** Hidden readings of one visit beside the supervisor's. */
+export async function readingPairsOfVisit(db: Knex, visit: string): Promise<readonly ReadingPair[]> {
+  const rows = await db<PairRow>('reading_pairs').where({ visit }).orderBy('at').select();
+  return rows.map(asPair);
 }

@@ -5,6 +5,8 @@ import { changePractice } from '../people/store';
 import type { Serve } from '../routing';
 import { agreement } from './agreement';
 import { checklist, discardDraft, draftChecklist, enforceChecklist, previewChecklist } from './checklist';
+import { debrief } from './debrief/debrief';
+import { sendDebriefBack, signDebrief } from './debrief/sign';
 import { claimSkill, correctDemonstration, judgeSkill, settleClaim, signOffSkills, withdrawSignOff } from './judging';
 import { traineeMatrix } from './matrix';
 import { passport } from './passport';
@@ -31,6 +33,9 @@ export function skillsRoutes(context: Context, serve: Serve): void {
   );
   serve(endpoints.importPassport, ({ params, body }, actor) => importPassport(context, actor, params.trainee, body));
   serve(endpoints.eraseTrainee, ({ params, body }, actor) => eraseTrainee(context, actor, params.trainee, body.name));
+  serve(endpoints.debrief, ({ query }, actor) => debrief(context, actor, query.session));
+  serve(endpoints.signDebrief, ({ params, body }, actor) => signDebrief(context, actor, params.session, body));
+  serve(endpoints.sendDebriefBack, ({ params, body }, actor) => sendDebriefBack(context, actor, params.session, body));
   serve(endpoints.setForgetting, async ({ body }, actor) => {
     await changePractice(context.db, actor.school, { forgetting: body });
     return { kept: true };

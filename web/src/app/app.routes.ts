@@ -134,6 +134,18 @@ export const routes: Routes = [
         loadComponent: () => import('./inspection/questions').then((m) => m.QuestionsScreen),
       },
       {
+        path: 'afterwards/debrief',
+        title: 'Debrief – Brave Comb',
+        data: { place: 'Afterwards', view: 'Debrief', strip: 'compact' },
+        loadComponent: () => import('./skills/debrief').then((m) => m.DebriefScreen),
+      },
+      {
+        path: 'afterwards/debrief/:session',
+        title: 'Debrief – Brave Comb',
+        data: { place: 'Afterwards', view: 'Debrief', strip: 'compact' },
+        loadComponent: () => import('./skills/debrief').then((m) => m.DebriefScreen),
+      },
+      {
         path: 'afterwards/combs',
         title: 'Combs – Brave Comb',
         data: { place: 'Afterwards', view: 'Combs', strip: 'compact' },

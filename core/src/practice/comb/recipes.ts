@@ -93,6 +93,13 @@ function withoutSlivers(shares: Readonly<Partial<Record<Letter, number>>>): Comb
   return Object.fromEntries(kept.map((letter) => [letter, shares[letter]! + (letter === most ? lost : 0)]));
 }
 
+/** A laying that leaves enough of the brood that a trouble befalls. */
+function strikingLaying(trouble: Trouble, random: Random): Laying {
+  if (trouble === 'several eggs in a cell') return { middle: between(random, 3, 6), behind: between(random, 3, 6) };
+  if (trouble === 'twisted larvae') return { middle: between(random, 8, 9.5), behind: between(random, 4, 6) };
+  return { middle: between(random, 14, 19), behind: between(random, 3, 7) };
+}
+
 /**
  * A recipe for a comb with a trouble, or a sound one to tell it from.
  *
@@ -103,10 +110,9 @@ function withoutSlivers(shares: Readonly<Partial<Record<Letter, number>>>): Comb
  * @returns the recipe
  */
 export function troubledRecipe(trouble: Trouble | null, level: number, seed: number, random: Random): CombRecipe {
-  const subject = trouble === 'several eggs in a cell' || trouble === 'twisted larvae' ? 'young' : 'brood';
-  const recipe = recipeFor(subject, level, seed, random);
+  const recipe = recipeFor('brood', level, seed, random);
   const struck = 0.45 * (1 - (level - 1) / LAST_LEVEL) + 0.04;
-  const laying = trouble === 'twisted larvae' ? { middle: 8.5, behind: 5 } : recipe.laying!;
+  const laying = trouble === null ? recipe.laying! : strikingLaying(trouble, random);
   const brood = BROOD.reduce((sum, letter) => sum + (recipe.shares[letter] ?? 0), 0);
   const { E: _e, L: _l, S: _s, ...rest } = recipe.shares;
   return {

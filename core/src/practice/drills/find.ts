@@ -48,7 +48,7 @@ function findRecipe(find: Find, level: number, seed: number, random: Random): Co
       laying: { middle: 15, behind: 5 },
       shares: { ...brood.shares, S: 4, E: 0, L: 0.3 },
       trouble: here ? 'sunken lids' : null,
-      struck: 0.003 + 0.02 * rare,
+      struck: 0.002 + 0.004 * rare,
       misses: 0.05,
     };
   if (find === 'two-eggs')

@@ -7,6 +7,7 @@ import * as hive from './005-at-the-hive';
 import * as leaves from './006-what-a-visit-leaves';
 import * as skills from './007-skills';
 import * as practice from './008-practice';
+import * as debriefs from './009-debriefs';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -17,6 +18,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '006-what-a-visit-leaves', ...leaves },
   { name: '007-skills', ...skills },
   { name: '008-practice', ...practice },
+  { name: '009-debriefs', ...debriefs },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

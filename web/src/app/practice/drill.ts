@@ -18,6 +18,8 @@ import {
   type TopicId,
   type Touch,
   TOPIC_IDS,
+  TROUBLES,
+  TROUBLE_SAYS,
   layComb,
   markReading,
   markTouches,
@@ -37,6 +39,7 @@ import { DrillFacts } from './drill-facts';
 import { answerOf, choicesOf, decisionOf } from './drill-choices';
 import { OrderEntry } from './order-entry';
 import { PracticeDesk, type Task } from './practice-desk';
+import { rightText, whenText } from './progress-text';
 import { ReadingEntry } from './reading-entry';
 import { ReadingTold } from './reading-told';
 
@@ -161,6 +164,13 @@ export class DrillScreen {
         : [`You were at ${meanOf(before.map(({ wrong }) => wrong)).toFixed(1)} a month ago.`]),
     ].join(' ');
   });
+  /** What the answers so far say, once this one is among them. */
+  protected readonly standing = computed(() => {
+    const own = this.desk.progress().find(({ topic }) => topic === this.known());
+    return own && `Level ${own.level} next, ${rightText(own)}; comes back: ${whenText(own.due, this.desk.now())}.`;
+  });
+  /** What can be told apart on combs, to look it up after an answer. */
+  protected readonly troubles = TROUBLES.map((trouble) => ({ trouble, ...TROUBLE_SAYS[trouble] }));
   protected readonly nextDue = computed(() => {
     const [first] = this.desk.due().filter(({ topic }) => topic !== this.known());
     return first ? topicOf(first.topic) : null;

@@ -145,7 +145,7 @@ export class IndoorPlanScreen {
     (this.plan.data()?.stations ?? []).map((station) => ({
       ...station,
       name: topicOf(station.topic).name,
-      together: station.pairs.map((pair) => pair.join(' and ')).join('; '),
+      together: station.pairs.map((pair) => pair.join(pair.length > 2 ? ', ' : ' and ')).join('; '),
     })),
   );
 

@@ -8,8 +8,7 @@ import { peopleFeature } from '../people/people.feature';
 import { ViewState } from '../season/view-state';
 import { oddsText } from '../shell/format';
 import { PracticeDesk } from './practice-desk';
-
-const DAY = 86_400_000;
+import { rightText, whenText } from './progress-text';
 
 /** What is due, and everything that can be practised, with how well it is known. */
 @Component({
@@ -55,22 +54,13 @@ export class PracticeScreen {
       nothing: nothing ? this.missing(topic) : null,
       level,
       share: rightOfLate ?? 0,
-      right:
-        rightOfLate === null
-          ? 'not tried'
-          : `right ${Math.round(rightOfLate * Math.min(10, answers))} of ${Math.min(10, answers)}`,
+      right: rightText({ answers, rightOfLate }),
       known: answers === 0 ? '' : `${oddsText(known)} still knows it`,
-      when: this.when(due),
+      when: whenText(due, this.desk.now()),
     };
   }
 
   private missing(topic: TopicId): string {
     return topic === 'photos' ? 'no photo drill has been made yet' : 'no closed visit to read from yet';
-  }
-
-  private when(due: string | null): string {
-    if (due === null) return 'new';
-    const days = Math.ceil((Date.parse(due) - Date.parse(this.desk.now())) / DAY);
-    return days <= 0 ? 'due' : days === 1 ? 'tomorrow' : `in ${days} days`;
   }
 }

@@ -29,6 +29,7 @@ export type ViewName =
   | 'passport'
   | 'agreement'
   | 'checklist'
+  | 'debrief'
   | 'practice'
   | 'indoorPlan'
   | 'photoBank'

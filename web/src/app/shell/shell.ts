@@ -55,6 +55,7 @@ const PLACES: readonly (View & { readonly after?: true; readonly views: readonly
     link: '/afterwards',
     views: [
       { name: 'Visit review', link: '/afterwards' },
+      { name: 'Debrief', link: '/afterwards/debrief', roles: STAFF },
       { name: 'Questions', link: '/afterwards/questions' },
       { name: 'Yard book', link: '/afterwards/yard-book', roles: STAFF },
       { name: 'Combs', link: '/afterwards/combs', roles: STAFF },

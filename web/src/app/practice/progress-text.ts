@@ -1,0 +1,16 @@
+import { OF_LATE, type Progress } from '@brave-comb/core/practice';
+
+const DAY = 86_400_000;
+
+/** "right 7 of 10" of the last answers. */
+export const rightText = ({ answers, rightOfLate }: Pick<Progress, 'answers' | 'rightOfLate'>): string => {
+  const late = Math.min(OF_LATE, answers);
+  return rightOfLate === null ? 'not tried' : `right ${Math.round(rightOfLate * late)} of ${late}`;
+};
+
+/** When something comes back: "due", "tomorrow", "in 5 days"; "new" for what was never tried. */
+export function whenText(due: string | null, now: string): string {
+  if (due === null) return 'new';
+  const days = Math.ceil((Date.parse(due) - Date.parse(now)) / DAY);
+  return days <= 0 ? 'due' : days === 1 ? 'tomorrow' : `in ${days} days`;
+}

@@ -1,0 +1,155 @@
+import { NgTemplateOutlet } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { Router, RouterLink } from '@angular/router';
+import type { Debrief } from '@brave-comb/contract';
+import { CONTENTS } from '@brave-comb/core/inspection';
+import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
+import { Store } from '@ngrx/store';
+import { map } from 'rxjs';
+import { peopleFeature } from '../people/people.feature';
+import { ViewDesk } from '../season/view-desk';
+import { ViewState } from '../season/view-state';
+import { dateText, dayOf, spanText, timeOf } from '../shell/format';
+import { LevelGlyph } from './level-glyph';
+import { RoleBar } from './role-bar';
+
+type Trainee = Debrief['groups'][number]['trainees'][number];
+type Part = (typeof DEBRIEF_PARTS)[number];
+
+/** Eighths at which the line of a reading is full, and from which it is said with rust. */
+const FULL = 3;
+const FAR = 2;
+/** Judgements that stand in the line of a trainee. */
+const SHOWN = 2;
+const signed = (value: number): string => `${value > 0 ? '+' : '−'}${Math.abs(value).toFixed(1)}`;
+
+/** One session afterwards, by trainee: who did what, what was judged, how own readings lay, and what is left. */
+@Component({
+  selector: 'bc-debrief',
+  imports: [LevelGlyph, NgTemplateOutlet, RoleBar, RouterLink, ViewState],
+  templateUrl: './debrief.html',
+  styleUrl: './debrief.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class DebriefScreen {
+  private readonly desk = inject(ViewDesk);
+  private readonly router = inject(Router);
+  /** From the address; the latest session without it. */
+  readonly session = input<string>();
+  protected readonly watched = this.desk.watch('debrief', () => ({ query: { session: this.session() } }));
+  private readonly person = toSignal(inject(Store).select(peopleFeature.selectPerson));
+  protected readonly me = computed(() => this.person()?.name ?? '');
+  protected readonly lead = toSignal(
+    inject(Store)
+      .select(peopleFeature.selectPerson)
+      .pipe(map((person) => person?.role === 'lead')),
+  );
+  protected readonly data = computed(() => this.watched.data());
+  /** Parts that were read through, of what is on the screen now. */
+  protected readonly read = linkedSignal<string | undefined, readonly Part[]>({
+    source: () => this.data()?.revision,
+    computation: () => [],
+  });
+  protected readonly aloud = signal(false);
+  protected readonly sending = signal(false);
+  protected readonly date = dateText;
+
+  protected readonly head = computed(() => {
+    const data = this.data();
+    if (!data) return '';
+    const { from, to, zone } = data;
+    if (!from) return `${dateText(data.day)}, ${data.site}. Nothing was opened.`;
+    const minutes = to ? (Date.parse(to) - Date.parse(from)) / 60_000 : null;
+    return `${dateText(data.day)}, ${data.site}, ${timeOf(from, zone)}${to ? ` to ${timeOf(to, zone)}` : ', still open'}.${
+      minutes === null ? '' : ` Went ${spanText(minutes)}.`
+    }`;
+  });
+  protected readonly groups = computed(() =>
+    (this.data()?.groups ?? []).map((group) => ({
+      ...group,
+      times: this.times(group),
+      numbers: Array.from({ length: group.frames }, (_, index) => index + 1),
+      trainees: group.trainees.map((trainee) => {
+        // What changed comes first; the rest folds away.
+        const judged = trainee.judged.toSorted((a, b) => Number(a.before === a.after) - Number(b.before === b.after));
+        return {
+          ...trainee,
+          first: judged.slice(0, SHOWN),
+          rest: judged.slice(SHOWN),
+          reading: this.reading(trainee),
+        };
+      }),
+    })),
+  );
+  protected readonly barred = computed(() => this.data()?.toSign.filter(({ bars }) => bars !== null) ?? []);
+  protected readonly unread = computed(
+    () => this.data()?.toSign.filter(({ part, bars }) => bars === null && !this.read().includes(part)) ?? [],
+  );
+  protected readonly supervisors = computed(() => {
+    const all = (this.data()?.groups ?? []).map(({ supervisor }) => supervisor);
+    return [...new Map(all.map((each) => [each.id, each])).values()];
+  });
+  protected readonly signText = computed(() => {
+    const [barred, unread] = [this.barred().length, this.unread().length];
+    if (barred > 0) return `Sign, ${barred} left to settle`;
+    return unread > 0 ? `Sign, ${unread} left to read` : 'Sign';
+  });
+
+  private times({ openedAt, closedAt, says }: Debrief['groups'][number]): string {
+    const zone = this.data()?.zone ?? 'utc';
+    const open = openedAt ? `${timeOf(openedAt, zone)}${closedAt ? ` to ${timeOf(closedAt, zone)}` : ''}, ` : '';
+    return `${open}${says}`;
+  }
+
+  private reading({ off }: Trainee) {
+    if (!off) return null;
+    const share = Math.min(1, off.eighths / FULL);
+    return {
+      x: 2 + share * 50,
+      far: off.eighths > FAR,
+      eighths: off.eighths.toFixed(1),
+      most: off.letter ? `${off.letter} ${signed(off.by)}` : '',
+      says: `${off.eighths.toFixed(1)} eighths off on ${off.sides} ${off.sides === 1 ? 'side' : 'sides'}${
+        off.letter ? `, most ${CONTENTS[off.letter]} ${signed(off.by)}` : ''
+      }`,
+    };
+  }
+
+  protected tick(part: Part): void {
+    this.read.update((all) => (all.includes(part) ? all.filter((each) => each !== part) : [...all, part]));
+  }
+
+  protected sign(): void {
+    const data = this.data();
+    if (!data || this.barred().length > 0 || this.unread().length > 0) return;
+    const body = { id: this.desk.newId(), revision: data.revision, read: DEBRIEF_PARTS };
+    this.desk.change('signDebrief', { params: { session: data.session }, body }, 'debrief');
+  }
+
+  protected sendBack(event: Event, supervisor: string, note: string): void {
+    event.preventDefault();
+    const data = this.data();
+    if (!data || note.trim().length < 3) return;
+    const body = { id: this.desk.newId(), supervisor, note: note.trim() };
+    this.desk.change('sendDebriefBack', { params: { session: data.session }, body }, 'debrief');
+    this.sending.set(false);
+  }
+
+  protected at(instant: string): string {
+    return timeOf(instant, this.data()?.zone ?? 'utc');
+  }
+
+  protected when(instant: string): string {
+    const zone = this.data()?.zone ?? 'utc';
+    return `${dayOf(instant, zone)}, ${timeOf(instant, zone)}`;
+  }
+
+  protected open(session: string): void {
+    void this.router.navigate(['/afterwards/debrief', session]);
+  }
+
+  protected print(): void {
+    globalThis.print();
+  }
+}
