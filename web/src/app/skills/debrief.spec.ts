@@ -1,0 +1,133 @@
+import type { Debrief } from '@brave-comb/contract';
+import { showView } from '../../testing/ahead';
+import { elementOf, show } from '../../testing/show';
+import { textOf } from '../../testing/text';
+import { DebriefScreen } from './debrief';
+import { RoleBar } from './role-bar';
+
+const DATA: Debrief = {
+  session: 's1',
+  day: '2026-05-14',
+  zone: 'Europe/London',
+  site: 'Home orchard',
+  from: '2026-05-14T12:10:00.000Z',
+  to: '2026-05-14T14:30:00.000Z',
+  revision: '3/40',
+  groups: [
+    {
+      visit: 'v1',
+      hive: '4',
+      group: 'Curlew',
+      supervisor: { id: 'tomasz', name: 'Tomasz Wierzba' },
+      openedAt: '2026-05-14T12:14:00.000Z',
+      closedAt: '2026-05-14T12:37:00.000Z',
+      says: '22 sides, 3 roles swapped',
+      frames: 4,
+      trainees: [
+        {
+          id: 'salma',
+          name: 'Salma',
+          roles: ['record', 'frames', 'frames', null],
+          judged: [
+            { skill: 'finds eggs', before: 'alone', after: 'alone', by: 'Tomasz', prompt: '', note: '' },
+            { skill: 'lifts straight up, slow', before: 'helped', after: 'alone', by: 'Tomasz', prompt: '', note: '' },
+            { skill: 'ages larvae', before: null, after: 'helped', by: 'Tomasz', prompt: '', note: '' },
+          ],
+          off: { eighths: 2.5, letter: 'P', by: -2, sides: 1 },
+          note: null,
+        },
+        {
+          id: 'greta',
+          name: 'Greta',
+          roles: ['smoke', 'watch', 'watch', null],
+          judged: [],
+          off: null,
+          note: 'no frame in hand, third time running',
+        },
+      ],
+    },
+  ],
+  toSign: [
+    { part: 'levels', text: '2 levels went up', detail: '3 judged', bars: null, visit: null },
+    { part: 'records', text: 'Hive records 4 are whole', detail: '22 sides', bars: null, visit: null },
+    { part: 'readings', text: 'No side has two readings', detail: '', bars: null, visit: null },
+    { part: 'wrong', text: 'Sting, Salma', detail: '', bars: null, visit: null },
+  ],
+  signed: null,
+  sentBack: [],
+  wrong: [{ at: '2026-05-14T12:28:00.000Z', text: 'Sting, Salma, hive 4, well.' }],
+  nobody: [{ lead: 'Greta', text: 'no frame in hand, third time running: first next time.' }],
+  open: [],
+  made: [{ due: '2026-05-16', text: 'Hive 4: second super' }],
+  notes: [{ lead: 'Tomasz', text: 'Keep asking what comes next.' }],
+  aloud: ['Curlew at hive 4.', 'What would each of you do first next time?'],
+  sessions: [{ id: 's1', day: '2026-05-14', groups: 'Curlew' }],
+};
+
+describe('the debrief', () => {
+  it('tells each trainee: what changed first, own reading, who held no frame', async () => {
+    const { element } = await showView(DebriefScreen, 'debrief', DATA);
+    const text = textOf(element);
+    expect(text).toContain('Thu 14 May, Home orchard, 13:10 to 15:30. Went 2 h 20.');
+    expect(text).toContain('13:14 to 13:37, 22 sides, 3 roles swapped');
+    const [salma, greta] = [...element.querySelectorAll('tbody tr')];
+    const judged = [...salma!.querySelectorAll('.judged')].map((each) => textOf(each));
+    expect(judged[0]).toContain('lifts straight up, slow');
+    expect(judged[0]).toContain('helped to alone, judged by Tomasz');
+    expect(textOf(salma!.querySelector('details'))).toContain('1 more');
+    expect(salma!.querySelector('[role=img][aria-label^="2.5 eighths off"]')?.getAttribute('aria-label')).toBe(
+      '2.5 eighths off on 1 side, most pollen −2.0',
+    );
+    expect(textOf(greta!)).toContain('no frame in hand, third time running');
+    expect(textOf(greta!)).toContain('none given');
+  });
+
+  it('is signed by the lead only after every part was ticked, as it was read', async () => {
+    const { element, press, changes, fixture } = await showView(DebriefScreen, 'debrief', DATA);
+    expect(textOf(element)).toContain('Sign, 4 left to read');
+    for (const box of element.querySelectorAll<HTMLInputElement>('input[type=checkbox]')) {
+      box.click();
+      await fixture.whenStable();
+    }
+    await press(/^Sign$/);
+    expect(changes()[0]).toMatchObject({
+      endpoint: 'signDebrief',
+      sent: { params: { session: 's1' }, body: { revision: '3/40', read: ['levels', 'records', 'readings', 'wrong'] } },
+    });
+  });
+
+  it('cannot be signed while something bars it, and says where to settle it', async () => {
+    const barred = DATA.toSign.map((each) =>
+      each.part === 'readings'
+        ? { ...each, text: 'Frame 4 has two readings', bars: 'Settle which reading counts.', visit: 'v1' }
+        : each,
+    );
+    const { element } = await showView(DebriefScreen, 'debrief', { ...DATA, toSign: barred });
+    expect(textOf(element)).toContain('Sign, 1 left to settle');
+    expect(element.querySelector('a[href="/at-the-hive/visit/v1"]')?.textContent).toBe('Settle it');
+  });
+
+  it('is sent back with a word, said aloud, and left to the lead by a supervisor', async () => {
+    const { element, press, changes, fixture } = await showView(DebriefScreen, 'debrief', DATA);
+    await press(/^Say it aloud/);
+    expect(textOf(element.querySelector('.aloud'))).toContain('What would each of you do first next time?');
+    await press(/^Send it back/);
+    element.querySelector('textarea')!.value = 'Which reading counts?';
+    element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
+    await fixture.whenStable();
+    expect(changes()[0]).toMatchObject({
+      endpoint: 'sendDebriefBack',
+      sent: { body: { supervisor: 'tomasz', note: 'Which reading counts?' } },
+    });
+    const own = await showView(DebriefScreen, 'debrief', DATA, 'supervisor');
+    expect(textOf(own.element)).toContain('The lead signs.');
+    expect(own.element.querySelector('input[type=checkbox]')).toBeNull();
+  });
+});
+
+it('roles are said frame by frame', async () => {
+  const fixture = await show(RoleBar, { roles: ['smoke', 'frames', 'frames', 'watch', null] });
+  expect(elementOf(fixture).querySelector('svg')?.getAttribute('aria-label')).toBe(
+    'smoke frame 1, holds frames 2 to 3, watches frame 4',
+  );
+});
