@@ -73,7 +73,10 @@ export const WCAG = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 /** Fails with the rules that the page breaks and where. */
 export async function axeFindsNothing(page: Page, where = ''): Promise<void> {
   // No frames: one run within the page does, and only what is wrong is reported in full.
-  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).withTags(WCAG).setLegacyMode();
+  const axe = new AxeBuilder({ page })
+    .options({ resultTypes: ['violations'] })
+    .withTags(WCAG)
+    .setLegacyMode();
   // On a phone, targets half under the fixed footer count as small; how large they are is measured by a test of its own.
   if ((page.viewportSize()?.width ?? 0) < 700) axe.disableRules('target-size');
   const { violations } = await axe.analyze();

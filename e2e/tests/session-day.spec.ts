@@ -172,9 +172,12 @@ for (const [width, height] of [
   });
 }
 
-test('a whole session day from cold without signal: three visits, all of it arrives once', async ({ browser, baseURL }) => {
+test('a whole session day from cold without signal: three visits, all of it arrives once', async ({
+  browser,
+  baseURL,
+}) => {
   test.setTimeout(240_000);
-  const context = await browser.newContext({ baseURL, serviceWorkers: 'allow' });
+  const context = await browser.newContext({ baseURL: baseURL!, serviceWorkers: 'allow' });
   const first = await context.newPage();
   await signIn(first, 'morag');
   await controlled(first);

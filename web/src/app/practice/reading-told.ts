@@ -80,6 +80,7 @@ const HABIT = 0.4;
       display: block;
     }
     .scroll {
+      position: relative;
       overflow-x: auto;
     }
     table {

@@ -1,0 +1,156 @@
+import { expect, test } from '@playwright/test';
+import { axeFindsNothing, controlled, signIn, type, watchFaults } from './school';
+
+const done = { name: 'Done, show me' } as const;
+
+test('a trainee reads a comb by keys, sees what was there, and finds eggs by touch and by keys', async ({ page }) => {
+  const faults = watchFaults(page);
+  await signIn(page, 'kwame');
+  await page.getByRole('navigation').getByRole('link', { name: 'Practice' }).click();
+  await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
+  await page
+    .getByRole('row', { name: /^Brood comb/ })
+    .getByRole('link')
+    .click();
+  const comb = page.locator('canvas');
+  await expect(comb).toBeVisible();
+  await type(page, '4S1L3H');
+  await expect(page.getByText('1L 4S 3H')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/in the wrong place; whole eighths cannot do better than/)).toBeVisible();
+  for (const over of ['off', 'zones and eggs', 'my guess'])
+    await page.getByRole('button', { name: over, exact: true }).click();
+  await expect(page.getByRole('cell', { name: 'You said 4 eighths' })).toBeVisible();
+
+  await page.goto('/practice');
+  await expect(page.getByRole('row', { name: /^Brood comb/ })).toContainText(/right \d of 1/);
+  await page
+    .getByRole('row', { name: /^Find the eggs/ })
+    .getByRole('link')
+    .click();
+  await expect(comb).toBeVisible();
+  await page.getByRole('button', { name: 'closer' }).click();
+  const box = (await comb.boundingBox())!;
+  // Dragging moves the comb and touches nothing.
+  await page.mouse.move(box.x + 300, box.y + 200);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 200, box.y + 150, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByText('0 of 5 touched')).toBeVisible();
+  await comb.click({ position: { x: 240, y: 120 } });
+  await expect(page.getByText('1 of 5 touched')).toBeVisible();
+  await comb.press('ArrowRight');
+  await comb.press('Space');
+  await expect(page.getByText('2 of 5 touched')).toBeVisible();
+  await page.getByRole('button', done).click();
+  await expect(page.getByText(/\d of 5 eggs found\./)).toBeVisible();
+  expect(faults).toEqual([]);
+});
+
+test('weather, order, stopping and what next are answered, and an indoor plan follows', async ({ page }) => {
+  await signIn(page, 'morag');
+  await page.goto('/practice/weather');
+  await page.getByRole('button', { name: 'under the lid' }).click();
+  await page.getByRole('button', { name: 'cold', exact: true }).click();
+  await page.getByRole('button', done).click();
+  await expect(page.getByText('With others:')).toBeVisible();
+
+  await page.goto('/practice/order');
+  const steps = page.locator('bc-order-entry li > button');
+  await expect(steps.first()).toBeVisible();
+  const first = await steps.first().textContent();
+  await steps.first().press('Alt+ArrowDown');
+  await expect(steps.nth(1)).toHaveText(new RegExp(`${first!.replace(/^\s*\d+\s*/, '').trim()}\\s*$`));
+  await page.getByRole('button', done).click();
+  await expect(page.getByRole('heading', { name: 'In the trade’s order' })).toBeVisible();
+
+  for (const [topic, answer] of [
+    ['stop', 'go on'],
+    ['next', 'Leave it alone'],
+  ] as const) {
+    await page.goto(`/practice/${topic}`);
+    await page.getByRole('button', { name: answer, exact: true }).click();
+    await page.getByRole('button', done).click();
+    await expect(page.getByText(/^(Right|Partly|Not right)$/)).toBeVisible();
+  }
+  await page.goto('/practice/indoors');
+  await expect(page.getByText(/the weakest first/)).toBeVisible();
+  await page.getByLabel('Stations').selectOption('2');
+  await expect(page.getByText('Together:')).toHaveCount(2);
+});
+
+test('practice goes on without signal: answers wait, survive a reload and arrive once', async ({
+  browser,
+  baseURL,
+}) => {
+  const context = await browser.newContext({ baseURL: baseURL!, serviceWorkers: 'allow' });
+  const page = await context.newPage();
+  await signIn(page, 'thabo');
+  await controlled(page);
+  await page.goto('/practice');
+  await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
+  await context.setOffline(true);
+  await page.goto('/practice/stop');
+  await page.getByRole('button', { name: 'close now', exact: true }).click();
+  await page.getByRole('button', done).click();
+  await expect(page.getByText(/^(Right|Partly|Not right)$/)).toBeVisible();
+  await page.goto('/practice');
+  const row = page.getByRole('row', { name: /^Stop or go on/ });
+  await expect(row).toContainText(/right \d of 1/);
+  await context.setOffline(false);
+  const results = async () =>
+    ((await (await page.request.get('/api/drills')).json()) as { results: { topic: string }[] }).results.filter(
+      ({ topic }) => topic === 'stop',
+    ).length;
+  await page.reload();
+  await expect.poll(results, { timeout: 30_000 }).toBe(1);
+  await page.reload();
+  await expect(row).toContainText(/right \d of 1/);
+  expect(await results()).toBe(1);
+  await context.close();
+});
+
+test('the lead reads a debrief through and signs it', async ({ page }) => {
+  await signIn(page, 'morag');
+  await page.goto('/afterwards');
+  await page.getByRole('navigation').getByRole('link', { name: 'Debrief' }).click();
+  await expect(page.getByRole('heading', { name: 'Debrief', exact: true })).toBeVisible();
+  const sessions = page.getByRole('combobox', { name: 'Session', exact: true });
+  await sessions.selectOption({ index: (await sessions.locator('option').count()) - 1 });
+  await expect(page).toHaveURL(/debrief\/.+/);
+  await page.getByRole('button', { name: /Say it aloud/ }).click();
+  await expect(page.getByText('What would each of you do first next time?')).toBeVisible();
+  const sign = page.getByRole('button', { name: /^Sign/ });
+  await expect(sign).toBeDisabled();
+  for (const box of await page.getByRole('checkbox').all()) await box.check();
+  await sign.click();
+  await expect(page.getByText(/Signed by Morag Selkirk/)).toBeVisible();
+});
+
+for (const [width, height] of [
+  [1280, 800],
+  [390, 844],
+] as const) {
+  test(`axe finds nothing in practice and debrief, and nothing runs off, ${width} × ${height}`, async ({ page }) => {
+    await signIn(page, 'morag');
+    await page.setViewportSize({ width, height });
+    for (const path of [
+      'practice',
+      'practice/comb-stores',
+      'practice/find-queen',
+      'practice/order',
+      'practice/stop',
+      'practice/polls',
+      'practice/indoors',
+      'practice/own-photos',
+      'afterwards/debrief',
+    ]) {
+      await page.goto(`/${path}`);
+      await expect(page.getByRole('heading').first()).toBeVisible();
+      await page.waitForTimeout(400);
+      await axeFindsNothing(page, path);
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect(wide, `${path} runs off the screen`).toBeLessThanOrEqual(width);
+    }
+  });
+}
