@@ -92,7 +92,7 @@ describe('an answer', () => {
     };
     expect(told.message).toContain('Check the clock');
     const other = sent('weather', rightStop(5));
-    await record(other, salma!, 422);
+    await record(other, salma, 422);
     await record(sent('weather', { kind: 'given up' }));
   });
 });

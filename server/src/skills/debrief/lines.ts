@@ -14,7 +14,6 @@ export interface VisitFacts {
   readonly nameOf: (id: string) => string;
 }
 
-const MINUTE = 60_000;
 const plural = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`;
 
 /** What went wrong in a visit, as it happened: stings, incidents, time overdrawn, warnings overruled. */

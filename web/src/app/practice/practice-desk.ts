@@ -175,7 +175,7 @@ export class PracticeDesk {
       photo,
     };
     const person = this.data()?.person ?? '';
-    this.own.update((all) => [...all, resultOf(body as Sent, task, mark, person)]);
+    this.own.update((all) => [...all, resultOf(body, task, mark, person)]);
     this.desk.change('recordPractice', { body }, 'practice', false);
     return mark;
   }
