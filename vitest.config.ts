@@ -12,6 +12,8 @@ export default defineConfig({
           include: ['test/**/*.spec.ts'],
           pool: 'forks',
           fileParallelism: false,
+          // What is kept in memory is kept by database, so files can share the modules; loading them anew takes as long as the tests.
+          isolate: false,
           testTimeout: 30_000,
           hookTimeout: 60_000,
         },

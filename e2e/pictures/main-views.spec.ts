@@ -66,7 +66,6 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   for (const [name, heading] of [
     ['season', /^Swarm season/],
     ['dues', /^What is due/],
-    ['forage', /^Forage/],
   ] as const) {
     await page.goto(`/ahead/${name}`);
     await expect(page.getByRole('heading', { name: heading })).toBeVisible();
@@ -134,13 +133,6 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.locator('bc-advice-card').first().getByRole('button', { name: 'Decide', exact: true }).click();
   await expect(page.getByText(/Decided by/)).toBeVisible();
   await take(page, 'visit-review', true);
-  await page.getByRole('button', { name: /menu$/ }).click();
-  await page.getByRole('menuitem', { name: 'Dark theme' }).click();
-  await page.waitForTimeout(400);
-  await take(page, 'visit-review-dark', true);
-  await page.getByRole('button', { name: /menu$/ }).click();
-  await page.getByRole('menuitem', { name: 'Light theme' }).click();
-
   await page.goto('/afterwards/yard-book');
   await expect(page.getByText('Repair: gap between boxes')).toBeVisible();
   await take(page, 'yard-book');
@@ -152,6 +144,17 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.getByRole('link', { name: 'Open the passport' }).click();
   await expect(page.getByText(/^check words/)).toBeVisible();
   await take(page, 'passport');
+  await page.goto('/afterwards/debrief');
+  await expect(page.getByRole('heading', { name: 'To sign off' })).toBeVisible();
+  await take(page, 'debrief');
+  await page.goto('/practice/comb-brood');
+  await expect(page.locator('canvas')).toBeVisible();
+  await page.waitForTimeout(500);
+  for (const key of '1L3S1P1N2H') await page.keyboard.press(key);
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'zones and eggs' }).click();
+  await page.waitForTimeout(500);
+  await take(page, 'practice');
   await page.goto('/office/checklist');
   await page.getByRole('button', { name: 'finds eggs', exact: true }).click();
   await page.getByRole('combobox', { name: 'Times' }).selectOption('6');

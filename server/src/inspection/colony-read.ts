@@ -10,6 +10,7 @@ import {
   withUnread,
 } from '@brave-comb/core/inspection';
 import type { Knex } from 'knex';
+import { perDatabase } from '../database/per-database';
 import { type VisitRow, entriesOf, lastSeq } from './store';
 
 /** A colony as one visit read it. */
@@ -44,17 +45,18 @@ function boxRead(
 }
 
 /** Visits summed up before, as of their latest entry. Another process that adds one makes this one read again. */
-const summedUp = new Map<string, { readonly seq: number; readonly read: ColonyRead }>();
+const summedUp = perDatabase(() => new Map<string, { readonly seq: number; readonly read: ColonyRead }>());
 const KEPT = 200;
 
 /** Sums a visit up from its entries. */
 export async function readColony(db: Knex, visit: VisitRow): Promise<ColonyRead> {
   const seq = await lastSeq(db, visit.id);
-  const known = summedUp.get(visit.id);
+  const kept = summedUp(db);
+  const known = kept.get(visit.id);
   if (known?.seq === seq) return { ...known.read, visit };
   const read = await sumUp(db, visit);
-  if (summedUp.size >= KEPT) summedUp.delete(summedUp.keys().next().value!);
-  summedUp.set(visit.id, { seq, read });
+  if (kept.size >= KEPT) kept.delete(kept.keys().next().value!);
+  kept.set(visit.id, { seq, read });
   return read;
 }
 

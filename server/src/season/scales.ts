@@ -2,6 +2,7 @@ import { type ScaleDay, type ScaleEvent, naturalGains, scaleEvents } from '@brav
 import { addDays, daysBetween } from '@brave-comb/core/units';
 import type { Context } from '../context';
 import { type SiteRow, hivesOf } from '../equipment/store';
+import { perDatabase } from '../database/per-database';
 import { keepScaleDays, scaleDays } from './store';
 
 /** A hive on a scale with what its weights tell. */
@@ -12,7 +13,7 @@ export interface ScaleHive {
 }
 
 const RETRY = 60_000;
-const lastFailed = new Map<string, number>();
+const lastFailed = perDatabase(() => new Map<string, number>());
 
 /** Weights of the hives on scales at a site, up to yesterday; those that are missing are asked for once and kept. */
 export async function scalesOf(
@@ -40,7 +41,7 @@ async function weights(
   const kept = await scaleDays(context.db, hive, from, to);
   const plain = kept.map(({ date, kg }) => ({ date, kg }));
   const whole = kept.length >= daysBetween(from, to) + 1;
-  if (whole || Date.now() - (lastFailed.get(hive) ?? 0) < RETRY) return plain;
+  if (whole || Date.now() - (lastFailed(context.db).get(hive) ?? 0) < RETRY) return plain;
   try {
     const days = await context.scale.days(scale, from, to);
     await keepScaleDays(
@@ -49,7 +50,7 @@ async function weights(
     );
     return days;
   } catch (error) {
-    lastFailed.set(hive, Date.now());
+    lastFailed(context.db).set(hive, Date.now());
     context.log.warn({ err: error }, 'no hive weights');
     return plain;
   }

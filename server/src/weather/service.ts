@@ -14,6 +14,7 @@ import { dateAt, hourAt } from '../dates';
 import type { SiteRow } from '../equipment/store';
 import type { HousePractice } from '../people/practice';
 import { practiceOf } from '../people/store';
+import { perDatabase } from '../database/per-database';
 import {
   FIGURE_COLUMNS,
   type ObservationRow,
@@ -38,8 +39,8 @@ const RETRY = 20_000;
 export const LEADS = 10;
 
 /** Parsed forecasts by site, so that they are not read from the database at every request. Another process reads its own. */
-const inMemory = new Map<string, Ensemble>();
-const lastTried = new Map<string, number>();
+const inMemory = perDatabase(() => new Map<string, Ensemble>());
+const lastTried = perDatabase(() => new Map<string, number>());
 
 /**
  * The forecast to plan with: the newest that the weather service gives, or the last one kept when it does not answer, with the doubt of its
@@ -59,9 +60,9 @@ export async function forecastInUse(context: Context, site: SiteRow): Promise<Fo
 
 async function newestForecast(context: Context, site: SiteRow): Promise<ForecastInUse> {
   const now = context.clock.now();
-  const known = inMemory.get(site.id);
+  const known = inMemory(context.db).get(site.id);
   if (known && isFresh(known, now)) return { ensemble: known, problem: null };
-  const tried = lastTried.get(site.id) ?? 0;
+  const tried = lastTried(context.db).get(site.id) ?? 0;
   let fault = 'The weather service did not answer.';
   if (Date.now() - tried > RETRY) {
     try {
@@ -69,8 +70,8 @@ async function newestForecast(context: Context, site: SiteRow): Promise<Forecast
       await keepForecast(context.db, site.id, new Date(ensemble.issued), JSON.stringify(ensemble));
       await keepForecastDays(context.db, leadDays(ensemble, site, await practiceOf(context.db, site.school)));
       const wide = widen(ensemble, 0);
-      inMemory.set(site.id, wide);
-      lastTried.delete(site.id);
+      inMemory(context.db).set(site.id, wide);
+      lastTried(context.db).delete(site.id);
       return { ensemble: wide, problem: null };
     } catch (error) {
       if (!(
@@ -80,7 +81,7 @@ async function newestForecast(context: Context, site: SiteRow): Promise<Forecast
         error instanceof SyntaxError
       ))
         throw error;
-      lastTried.set(site.id, Date.now());
+      lastTried(context.db).set(site.id, Date.now());
       context.log.warn({ err: error }, 'no forecast');
       if (error instanceof RangeError) fault = error.message;
     }
