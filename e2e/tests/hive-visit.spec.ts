@@ -9,7 +9,7 @@ interface File {
 }
 const visitOf = (page: Page) => page.url().split('/').at(-1) ?? '';
 const entriesOf = async (request: APIRequestContext, visit: string) =>
-  ((await (await request.get(`/api/visits/${visit}`)).json()) as File).entries;
+  ((await (await request.get(`/api/visits/${visit}`, { maxRetries: 3 })).json()) as File).entries;
 const kept = (page: Page) => expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 20_000 });
 const someone = async (browser: Browser, name: string) => {
   const context = await browser.newContext({ baseURL: BASE });

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { bigButton, openVisit, reachFrames, signIn, turnTo, type, watchFaults } from './school';
+import { bigButton, openVisit, reachFrames, signIn, signInByHand, turnTo, type, watchFaults } from './school';
 
 const BOX = [
   '4H2N1P1CB4',
@@ -27,7 +27,7 @@ const BOX = [
 test('a lead instructor does the main job once, from sign-in to a follow-up on the strip', async ({ page }) => {
   test.setTimeout(120_000);
   const faults = watchFaults(page);
-  await signIn(page, 'morag');
+  await signInByHand(page, 'morag');
 
   await expect(page.getByRole('heading', { name: 'Go', level: 1 })).toBeVisible();
   await expect(page.getByText('13:10 to 15:30')).toBeVisible();

@@ -77,9 +77,31 @@ export function missingOf(rule: EvidenceRule, shown: readonly Demonstration[]): 
   ];
 }
 
-/** Days for which it holds after a showing, the term growing with the days on which it was shown. */
-const lasting = (rule: EvidenceRule, days: ReadonlySet<CivilDate>, forgetting: Forgetting, fixed: number): number =>
-  forgetting.school === 'fixed term' ? fixed : daysOf(termOf(rule.months, days.size, forgetting));
+/** Counts the days on which something was shown, where the term grows with them: a fixed term asks for none. */
+class Term {
+  private readonly days: Set<CivilDate> | null;
+  private readonly fixed: number;
+
+  constructor(
+    private readonly rule: EvidenceRule,
+    private readonly forgetting: Forgetting,
+  ) {
+    this.days = forgetting.school === 'fixed term' ? null : new Set();
+    this.fixed = daysOf(rule.months);
+  }
+
+  /** Days for which it holds after a showing on a day. */
+  after(day: CivilDate): number {
+    if (!this.days) return this.fixed;
+    this.days.add(day);
+    return daysOf(termOf(this.rule.months, this.days.size, this.forgetting));
+  }
+
+  /** It had faded: the term starts anew. */
+  startAnew(): void {
+    this.days?.clear();
+  }
+}
 
 const dates = new Map<number, CivilDate>();
 const MOST_DATES = 20_000;
@@ -117,32 +139,31 @@ export function heldBy(
   forgetting: Forgetting,
 ): Held | null {
   const fixed = daysOf(rule.months);
-  const days = new Set<CivilDate>();
-  let [until, since, window]: [number, string | null, number] = [-Infinity, null, 0];
+  const term = new Term(rule, forgetting);
+  let until = -Infinity;
+  let since: string | null = null;
+  let window = 0;
   let waiting = signed;
   for (let at = 0; at < good.length; at += 1) {
     const each = good[at]!;
     if (waiting !== null && waiting < each.day) {
-      days.add(waiting);
-      until = Math.max(until, dayOf(waiting) + lasting(rule, days, forgetting, fixed));
+      until = Math.max(until, dayOf(waiting) + term.after(waiting));
       since ??= `${waiting}T00:00`;
       waiting = null;
     }
     const day = dayOf(each.day);
     if (since !== null) {
       if (each.source === 'practice') continue;
-      if (day > until) days.clear();
+      if (day > until) term.startAnew();
     } else {
       while (day - dayOf(good[window]!.day) > fixed) window += 1;
       if (at - window + 1 < rule.times || !isMet(rule, tallyOf(rule, good, window, at + 1))) continue;
     }
-    days.add(each.day);
-    until = Math.max(until, day + lasting(rule, days, forgetting, fixed));
+    until = Math.max(until, day + term.after(each.day));
     since = each.at;
   }
   if (waiting !== null) {
-    days.add(waiting);
-    until = Math.max(until, dayOf(waiting) + lasting(rule, days, forgetting, fixed));
+    until = Math.max(until, dayOf(waiting) + term.after(waiting));
     since ??= `${waiting}T00:00`;
   }
   return since === null ? null : { until, since };

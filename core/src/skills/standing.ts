@@ -51,6 +51,7 @@ export type Standings = (trainee: string, skill: string) => Standing;
 /** Demonstrations that tell the level: one good day long ago does not count for ever. */
 const OF_LATE = 3;
 
+const NOTHING: readonly Missing[] = [];
 const NOT_MET: Standing = {
   state: 'not met',
   level: null,
@@ -153,39 +154,57 @@ function standingOf(
   const now = dayOf(calendar.today);
   const level = lateLevel(evidence);
   const last = latest?.day ?? null;
-  const base = { level, last, counted: good.map(({ id }) => id) };
   if (held) {
+    const counted = idsOf(good);
     const until = held.until === Infinity ? null : dateOf(held.until);
-    const helped = evidence.slice(-2).filter((each) => each.source !== 'practice' && each.at > held.since);
-    const why =
-      held.until < now
-        ? 'faded'
-        : helped.length === 2 && helped.every((each) => levelRank(each.level) < asked)
-          ? 'help needed'
-          : null;
-    if (why) return { ...base, state: 'due again', missing: [{ what: 'again', why }], until, progress: 0.7 };
-    const astray = signature?.kind === 'signed' ? [] : readingsMissing(rule, off);
-    if (astray.length > 0) return { ...base, state: 'in progress', missing: astray, until, progress: 0.8 };
-    return { ...base, state: signature?.kind === 'signed' ? 'signed off' : 'shown', missing: [], until, progress: 1 };
+    const why = held.until < now ? 'faded' : helpNeeded(evidence, held.since, asked) ? 'help needed' : null;
+    if (why)
+      return { state: 'due again', level, counted, missing: [{ what: 'again', why }], until, last, progress: 0.7 };
+    const astray = signature?.kind === 'signed' ? NOTHING : readingsMissing(rule, off);
+    if (astray.length > 0) return { state: 'in progress', level, counted, missing: astray, until, last, progress: 0.8 };
+    const state = signature?.kind === 'signed' ? 'signed off' : 'shown';
+    return { state, level, counted, missing: NOTHING, until, last, progress: 1 };
   }
-  const valid = good.filter(({ day }) => now - dayOf(day) <= daysOf(rule.months));
-  const missing = [...missingOf(rule, valid), ...readingsMissing(rule, off)];
+  // What was shown longer ago than it holds counts no more.
+  const term = daysOf(rule.months);
+  let first = 0;
+  while (first < good.length && now - dayOf(good[first]!.day) > term) first += 1;
+  const valid = first === 0 ? good : good.slice(first);
   return {
-    ...base,
-    counted: valid.map(({ id }) => id),
     state: 'in progress',
-    missing,
+    level,
+    counted: idsOf(valid),
+    missing: [...missingOf(rule, valid), ...readingsMissing(rule, off)],
     until: null,
+    last,
     progress: progressOf(rule, level, valid),
   };
 }
 
+function idsOf(demonstrations: readonly Demonstration[]): readonly string[] {
+  const ids: string[] = [];
+  for (const { id } of demonstrations) ids.push(id);
+  return ids;
+}
+
+/** Whether the last two showings at a hive since it was held both needed more help than is allowed. */
+function helpNeeded(evidence: readonly Demonstration[], since: string, asked: number): boolean {
+  if (evidence.length < 2) return false;
+  for (let back = 1; back <= 2; back += 1) {
+    const each = evidence[evidence.length - back]!;
+    if (each.source === 'practice' || each.at <= since || levelRank(each.level) >= asked) return false;
+  }
+  return true;
+}
+
 const readingsMissing = ({ within }: EvidenceRule, off: number | null): readonly Missing[] =>
-  within !== null && off !== null && off > within ? [{ what: 'readings', off, allowed: within }] : [];
+  within !== null && off !== null && off > within ? [{ what: 'readings', off, allowed: within }] : NOTHING;
 
 function lateLevel(evidence: readonly Demonstration[]): SkillLevel | null {
-  const ranks = evidence.slice(-OF_LATE).map(({ level }) => levelRank(level));
-  return ranks.length === 0 ? null : SKILL_LEVELS[Math.max(...ranks)]!;
+  let best = -1;
+  for (let at = Math.max(0, evidence.length - OF_LATE); at < evidence.length; at += 1)
+    best = Math.max(best, levelRank(evidence[at]!.level));
+  return best < 0 ? null : SKILL_LEVELS[best]!;
 }
 
 /** Half for the level reached, half for how often it was shown so. */
