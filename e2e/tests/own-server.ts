@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { type ChildProcess, spawn } from 'node:child_process';
+import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -38,6 +38,7 @@ export function ownServer(port: number) {
   test.beforeAll(async () => {
     test.setTimeout(90_000);
     data = mkdtempSync(join(tmpdir(), 'brave-comb-own-'));
+    if (process.env.DEMO_DATA) spawnSync('cp', ['-a', `${process.env.DEMO_DATA}/.`, data]);
     server = (await start(port, data)).process;
   });
   test.afterAll(async () => {

@@ -365,7 +365,8 @@ export class Planner {
       return;
     }
     const { price } = forced;
-    const words = price > 0.05 ? `Moved, ${price.toFixed(1)} points less` : `Moved, ${(-price).toFixed(1)} points more`;
+    const points = `${Math.abs(price).toFixed(1)} points`;
+    const words = `Moved, ${points} ${price > 0.05 ? 'less' : 'more'}`;
     this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(forced.plan), words }));
     this.words.set(words);
     this.chosen.set(
