@@ -87,6 +87,7 @@ export default tseslint.config(
         document: 'readonly',
         requestAnimationFrame: 'readonly',
         KeyboardEvent: 'readonly',
+        PointerEvent: 'readonly',
         MessageChannel: 'readonly',
       },
     },

@@ -81,6 +81,7 @@ export const ADDRESSES = {
   signDebrief: ['POST', '/api/debriefs/:session/sign'],
   sendDebriefBack: ['POST', '/api/debriefs/:session/back'],
   practice: ['GET', '/api/drills'],
+  practiceRecord: ['GET', '/api/drills/records/:visit'],
   recordPractice: ['POST', '/api/drills/results'],
   indoorPlan: ['GET', '/api/drills/groups/:group/plan'],
   photoBank: ['GET', '/api/drills/photos'],

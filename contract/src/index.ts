@@ -95,6 +95,7 @@ export const endpoints = {
   signDebrief: debriefs.signDebrief,
   sendDebriefBack: debriefs.sendDebriefBack,
   practice: practice.practice,
+  practiceRecord: practice.practiceRecord,
   recordPractice: practice.recordPractice,
   indoorPlan: practice.indoorPlan,
   photoBank: practice.photoBank,

@@ -47,6 +47,19 @@ const PhotoDrill = z.object({
   says: z.string(),
 });
 
+/** A closed visit whose sides and whose colony can be practised on. */
+const PracticeRecord = z.object({
+  visit: Id,
+  hive: z.string(),
+  day: CivilDate,
+  sides: list(AddressedSide),
+  /** What is known of the colony, without what was advised. */
+  lines: list(z.string()),
+  advice: list(Advice),
+  /** What the lead decided, where that is recorded. */
+  decision: z.string().nullable(),
+});
+
 /** All that practice needs on a device, also without signal. */
 export const Practice = z.object({
   person: Id,
@@ -55,20 +68,8 @@ export const Practice = z.object({
   /** Eighths in the wrong place that supervisors have on the mean; `null` while none of them practised. */
   staffWrong: z.number().nullable(),
   photos: list(PhotoDrill),
-  /** Closed visits whose sides and whose colony can be practised on. */
-  records: list(
-    z.object({
-      visit: Id,
-      hive: z.string(),
-      day: CivilDate,
-      sides: list(AddressedSide),
-      /** What is known of the colony, without what was advised. */
-      lines: list(z.string()),
-      advice: list(Advice),
-      /** What the lead decided, where that is recorded. */
-      decision: z.string().nullable(),
-    }),
-  ),
+  /** The latest closed visits. */
+  records: list(PracticeRecord),
   /** Groups whose indoor plan the person may ask for. */
   groups: list(z.object({ id: Id, name: z.string() })),
 });
@@ -79,6 +80,15 @@ export const practice = endpoint({
   access: ROLES,
   summary: 'Own results in practice and everything that drills are made from',
   response: Practice,
+});
+
+export const practiceRecord = endpoint({
+  method: 'GET',
+  path: '/api/drills/records/:visit',
+  access: ROLES,
+  summary: 'Any visit that one may see, to be read again as a drill',
+  params: z.object({ visit: Id }),
+  response: PracticeRecord,
 });
 
 const Touch = z.tuple([z.number(), z.number()]).readonly();

@@ -74,6 +74,12 @@ export const Standing = z.object({
   progress: z.number(),
 });
 
+/** How long a skill holds after it was last shown. */
+const Forgetting = z.discriminatedUnion('school', [
+  z.object({ school: z.literal('fixed term') }),
+  z.object({ school: z.literal('growing term'), growth: z.number().min(1).max(3), most: z.int().min(1).max(120) }),
+]);
+
 export const checklist = endpoint({
   method: 'GET',
   path: '/api/checklist',
@@ -91,6 +97,7 @@ export const checklist = endpoint({
         note: z.string(),
       }),
     ),
+    forgetting: Forgetting,
     /** How many trainees of the school have what the list in force asks for, by skill. */
     levels: z.record(z.string(), z.partialRecord(Level, z.int())),
   }),
@@ -408,6 +415,8 @@ export const agreement = endpoint({
     assessors: z
       .object({
         pairs: list(z.object({ one: z.string(), other: z.string(), kappa: Kappa, word: z.string() })),
+        /** Whoever two of them were; `null` while nothing was judged twice. */
+        together: Kappa.extend({ word: z.string() }).nullable(),
         habits: list(
           z.object({
             name: z.string(),
@@ -479,9 +488,6 @@ export const setForgetting = endpoint({
   path: '/api/practice/forgetting',
   access: ['lead'],
   summary: 'How long a skill holds after it was last shown: a fixed term, or one that grows',
-  body: z.discriminatedUnion('school', [
-    z.object({ school: z.literal('fixed term') }),
-    z.object({ school: z.literal('growing term'), growth: z.number().min(1).max(3), most: z.int().min(1).max(120) }),
-  ]),
+  body: Forgetting,
   response: Kept,
 });

@@ -5,6 +5,7 @@ import {
   type AssessedDemonstration,
   assessorHabits,
   assessorPairs,
+  assessorsTogether,
   cohenKappa,
   drillAdvice,
   fleissKappa,
@@ -272,6 +273,16 @@ describe('assessors beside each other', () => {
     expect(pair!.assessors).toEqual(['ruth', 'tomasz']);
     expect(pair!.kappa.count).toBe(4);
     expect(pair!.kappa.observed).toBeCloseTo(1 - 2 / (4 * 4), 6);
+  });
+
+  it('agree as Fleiss reckons it, whoever two of them were', () => {
+    // Two of four alike; six of eight judgements say "alone", two "can teach": 0.75² + 0.25² by chance. By hand after Fleiss 1971.
+    const together = assessorsTogether([...both, judged(9, 'ruth', 'saw it')])!;
+    expect(together.count).toBe(4);
+    expect(together.observed).toBeCloseTo(0.5, 9);
+    expect(together.expected).toBeCloseTo(0.625, 9);
+    expect(together.kappa).toBeCloseTo(-1 / 3, 9);
+    expect(assessorsTogether([judged(1, 'ruth', 'alone')])).toBeNull();
   });
 
   it('show who is severe and who drifts; with nothing shared nothing is said', () => {

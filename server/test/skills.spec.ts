@@ -414,6 +414,8 @@ describe('the term of forgetting', () => {
     const before = await until();
     await morag!.post(endpoints.setForgetting.path).send({ school: 'growing term', growth: 2, most: 60 }).expect(200);
     expect((await until()) >= before).toBe(true);
+    const { forgetting } = (await salma!.get(endpoints.checklist.path).expect(200)).body as Checklist;
+    expect(forgetting).toEqual({ school: 'growing term', growth: 2, most: 60 });
     await morag!.post(endpoints.setForgetting.path).send({ school: 'growing term', growth: 9, most: 60 }).expect(422);
     await tomasz!.post(endpoints.setForgetting.path).send({ school: 'fixed term' }).expect(403);
   });

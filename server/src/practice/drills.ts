@@ -5,8 +5,9 @@ import { judge } from '../care/service';
 import { decisionsOf } from '../care/store';
 import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
-import { latestVisits, type NamedVisit } from '../inspection/store';
+import { latestVisits, type NamedVisit, visitById } from '../inspection/store';
 import { practiceOf } from '../people/store';
+import { notFound } from '../problem';
 import { staffOf } from '../planning/plan-store';
 import { groupsSeen } from './groups';
 import { type PhotoDrillRow, photoDrillsOf, type ResultRow, resultsOf } from './store';
@@ -97,4 +98,11 @@ export async function recordOf(context: Context, visit: NamedVisit): Promise<Pra
     advice: [...advice],
     decision: last ? `${last.by_name}: ${last.verdict}, ${last.action}${last.reason ? ` (${last.reason})` : ''}` : null,
   };
+}
+
+/** Any visit that somebody may see, to be read again. */
+export async function practiceRecord(context: Context, actor: Actor, id: string): Promise<Practice['records'][number]> {
+  const visit = await visitById(context.db, actor, id);
+  if (!visit) throw notFound('visit');
+  return recordOf(context, visit);
 }

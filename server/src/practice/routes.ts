@@ -1,7 +1,7 @@
 import { endpoints } from '@brave-comb/contract';
 import type { Context } from '../context';
 import type { Serve } from '../routing';
-import { practice } from './drills';
+import { practice, practiceRecord } from './drills';
 import { planIndoors } from './indoor-plan';
 import { makePhotoDrill, photoBank, retirePhotoDrill } from './photos';
 import { answerPoll, askPoll, polls } from './polls';
@@ -9,6 +9,7 @@ import { recordPractice } from './results';
 
 export function practiceRoutes(context: Context, serve: Serve): void {
   serve(endpoints.practice, (_, actor) => practice(context, actor));
+  serve(endpoints.practiceRecord, ({ params }, actor) => practiceRecord(context, actor, params.visit));
   serve(endpoints.recordPractice, ({ body }, actor) => recordPractice(context, actor, body));
   serve(endpoints.indoorPlan, ({ params, query }, actor) => planIndoors(context, actor, params.group, query));
   serve(endpoints.photoBank, (_, actor) => photoBank(context, actor));

@@ -3,6 +3,7 @@ import {
   type AssessedDemonstration,
   assessorHabits,
   assessorPairs,
+  assessorsTogether,
   drillAdvice,
   kappaWord,
   readingAgreement,
@@ -59,12 +60,16 @@ async function assessors(db: Context['db'], school: string): Promise<NonNullable
   );
   const people = await peopleOf(db, school, [...new Set(judged.map(({ assessor }) => assessor))]);
   const nameOf = (id: string) => people.find((each) => each.id === id)?.name ?? '';
+  const together = assessorsTogether(judged);
+  const wordOf = ({ kappa }: { readonly kappa: number | null }) =>
+    kappa === null ? 'cannot be told' : kappaWord(kappa);
   return {
+    together: together && { ...together, word: wordOf(together) },
     pairs: assessorPairs(judged).map(({ assessors: [one, other], kappa }) => ({
       one: nameOf(one),
       other: nameOf(other),
       kappa,
-      word: kappa.kappa === null ? 'cannot be told' : kappaWord(kappa.kappa),
+      word: wordOf(kappa),
     })),
     habits: assessorHabits(judged).map(({ assessor, ...habit }) => ({ name: nameOf(assessor), ...habit })),
   };

@@ -14,7 +14,7 @@ import {
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
-import { learnersOf, peopleOf } from '../people/store';
+import { learnersOf, peopleOf, practiceOf } from '../people/store';
 import { Refusal } from '../problem';
 import { checklistsOf, dropDraft, insertChecklist, keepDraft, lockSchool } from './checklist-store';
 import { countsBySkill, insertSignOffs } from './evidence-store';
@@ -26,8 +26,9 @@ type Endpoints = typeof endpoints;
 export async function checklist(context: Context, actor: Actor): Promise<Output<Endpoints['checklist']>> {
   const { db } = context;
   const trainees = await learnersOf(db, actor.school);
-  const [{ draft, versions }, skills] = await Promise.all([
+  const [{ draft, versions }, { forgetting }, skills] = await Promise.all([
     checklistsOf(db, actor.school),
+    practiceOf(db, actor.school),
     schoolStandings(context, actor.school, trainees),
   ]);
   const makers = [...versions, ...(draft ? [draft] : [])].flatMap(({ made_by }) => made_by ?? []);
@@ -48,6 +49,7 @@ export async function checklist(context: Context, actor: Actor): Promise<Output<
         ? { skills: draft.skills, by: names.get(draft.made_by ?? '') ?? '', at: iso(draft.made_at) }
         : null,
     versions: listed.length > 0 ? listed : [first],
+    forgetting,
     levels: levelsBySkill(inForce, skills.standing, trainees),
   };
 }

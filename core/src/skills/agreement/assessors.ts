@@ -1,7 +1,7 @@
 import { type SkillLevel, SKILL_LEVELS } from '../../inspection';
 import { meanOf } from '../../units';
 import { levelRank } from '../demonstration';
-import { cohenKappa, type Kappa, LINEAR } from './kappa';
+import { cohenKappa, fleissKappa, type Kappa, LINEAR } from './kappa';
 
 /** One judgement as assessors are compared by. */
 export interface AssessedDemonstration {
@@ -54,6 +54,23 @@ export function assessorPairs(judgements: readonly AssessedDemonstration[]): rea
   return [...tables]
     .map(([key, table]) => ({ assessors: key.split(' ') as [string, string], kappa: cohenKappa(table, LINEAR) }))
     .sort((a, b) => b.kappa.count - a.kappa.count);
+}
+
+/** Judges of one demonstration that are compared when all assessors are taken together. */
+const TWO = 2;
+
+/**
+ * All assessors of a school together: how well two of them, whoever they were, agree on the level of one demonstration.
+ *
+ * @param judgements of a school
+ * @returns Fleiss' kappa over what was judged by two and more, of each the first two by id; `null` while nothing was judged twice
+ */
+export function assessorsTogether(judgements: readonly AssessedDemonstration[]): Kappa | null {
+  const subjects = sharedOf(judgements).map((shown) => {
+    const two = shown.toSorted((a, b) => a.assessor.localeCompare(b.assessor)).slice(0, TWO);
+    return SKILL_LEVELS.map((level) => two.filter((each) => each.level === level).length);
+  });
+  return subjects.length === 0 ? null : fleissKappa(subjects);
 }
 
 /**

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import type { PlanReasons } from '@brave-comb/contract';
 import { dayOf, timeOf } from '../shell/format';
 
 /** What is done when the weather does not come. */
 @Component({
   selector: 'bc-if-wet',
+  imports: [RouterLink],
   template: `
     <h3>If the weather does not come</h3>
     <ul>
@@ -15,6 +17,9 @@ import { dayOf, timeOf } from '../shell/format';
         <li><b>Under a roof:</b> {{ work.name ?? work.skill }}. {{ work.how }}</li>
       }
     </ul>
+    @if (group(); as id) {
+      <a routerLink="/practice/indoors" [queryParams]="{ group: id }">Stations from the group’s weakest drills</a>
+    }
   `,
   styles: `
     h3 {
@@ -37,6 +42,8 @@ import { dayOf, timeOf } from '../shell/format';
 export class IfWet {
   readonly wet = input.required<NonNullable<PlanReasons['ifWet']>>();
   readonly zone = input.required<string>();
+  /** Whose weakest drills make a session indoors; `null` for those who do not plan one. */
+  readonly group = input<string | null>(null);
 
   protected readonly lines = computed(() => {
     const { reserve, staff } = this.wet();

@@ -79,7 +79,7 @@ export function drawBee(ink: Ink, bee: BeeOnComb, size: number, light: Light): v
     if (drawn.size >= KEPT) drawn.clear();
     const side = Math.ceil(long * 1.3);
     const sheet = canvas(side, side);
-    const own = sheet.getContext('2d') as Ink | null;
+    const own = sheet.getContext('2d');
     own?.translate(side / 2, side / 2);
     own?.rotate((turn / HEADINGS) * 2 * Math.PI);
     if (own) paintBee(own, bee, coat, long / 2, light);

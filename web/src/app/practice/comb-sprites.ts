@@ -302,7 +302,7 @@ export function drawSprites(
   const step = Math.ceil(look.size * 1.25);
   const [width, height] = [step * VARIANTS, step * cells.length];
   const pixels = new Map<string, Uint8ClampedArray>();
-  const ink = canvas(width, height).getContext('2d', { willReadFrequently: true }) as Ink | null;
+  const ink = canvas(width, height).getContext('2d', { willReadFrequently: true });
   if (!ink) return { pixels, step };
   cells.forEach(({ kind, colour }, row) => {
     for (let variant = 0; variant < VARIANTS; variant += 1) {

@@ -32,6 +32,7 @@ import {
 import { meanOf } from '@brave-comb/core/units';
 import { AttachmentView } from '../inspection/attachment-view';
 import { CombPatterns } from '../inspection/comb-patterns';
+import { ViewDesk } from '../season/view-desk';
 import { ViewState } from '../season/view-state';
 import { ChoiceEntry } from './choice-entry';
 import { CombStage, type Overlay } from './comb-stage';
@@ -71,6 +72,13 @@ export class DrillScreen {
   protected readonly desk = inject(PracticeDesk);
   /** From the address. */
   readonly topic = input.required<string>();
+  /** A visit that is read again, from the address. */
+  readonly visit = input<string>();
+  private readonly replayed = inject(ViewDesk).watch('practiceRecord', () => {
+    const visit = this.visit();
+    return visit ? { params: { visit } } : null;
+  });
+  private readonly done = signal(0);
   protected readonly known = computed(() => TOPIC_IDS.find((id) => id === this.topic()) ?? null);
   protected readonly about = computed(() => {
     const id = this.known();
@@ -179,7 +187,8 @@ export class DrillScreen {
   constructor() {
     effect(() => {
       const topic = this.known();
-      if (this.desk.data() && topic && untracked(this.task)?.topic !== topic) untracked(() => this.start(topic));
+      const ready = this.desk.data() && (this.visit() === undefined || this.replayed.data());
+      if (ready && topic && untracked(this.task)?.topic !== topic) untracked(() => this.start(topic));
     });
     const ticking = setInterval(() => {
       if (this.task() && !this.mark()) this.seconds.set(Math.round((performance.now() - this.startedAt) / 1000));
@@ -197,7 +206,9 @@ export class DrillScreen {
     this.touches.set([]);
     this.overlay.set('zones');
     try {
-      this.task.set(this.desk.next(topic));
+      const record = this.replayed.data();
+      this.task.set(this.desk.next(topic, record ? { record, done: this.done() } : undefined));
+      this.done.update((done) => done + 1);
     } catch (fault) {
       this.task.set(null);
       this.nothing.set(fault instanceof Error ? fault.message : 'There is nothing to practise on yet.');

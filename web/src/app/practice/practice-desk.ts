@@ -95,9 +95,16 @@ export class PracticeDesk {
     });
   }
 
-  private sides(data: PracticeData) {
-    return data.records.flatMap((record) =>
-      record.sides.filter(({ side }) => eighthsRead(side) >= ENOUGH_READ).map((each) => ({ record, ...each })),
+  /** Sides of some visits from which something can be learned, in the order of the frames. */
+  private sides({ records }: Pick<PracticeData, 'records'>) {
+    return records.flatMap((record) =>
+      record.sides
+        .filter(({ side }) => eighthsRead(side) >= ENOUGH_READ)
+        .toSorted(
+          (a, b) =>
+            a.address.frame - b.address.frame || Number(a.address.face === 'high') - Number(b.address.face === 'high'),
+        )
+        .map((each) => ({ record, ...each })),
     );
   }
 
@@ -119,9 +126,10 @@ export class PracticeDesk {
    * Makes the next drill of a topic.
    *
    * @param topic what is practised
+   * @param replayed a visit that is read again side by side, and how many of its sides were
    * @returns the drill, at the level that suits the person
    */
-  next(topic: TopicId): Task {
+  next(topic: TopicId, replayed?: { readonly record: PracticeData['records'][number]; readonly done: number }): Task {
     const data = this.data();
     const level = this.progress().find((each) => each.topic === topic)?.level ?? 1;
     const [seed, lot] = crypto.getRandomValues(new Uint32Array(2)).map((each) => each & 0x7fffffff);
@@ -135,7 +143,8 @@ export class PracticeDesk {
       drill: makeDrill(topic, level, seed!, sources),
     });
     if (topic === 'comb-record' && data) {
-      const side = pick(this.sides(data));
+      const own = replayed ? this.sides({ records: [replayed.record] }) : this.sides(data);
+      const side = replayed ? own[replayed.done % Math.max(1, own.length)] : pick(own);
       if (side) {
         const { record, address } = side;
         return made(

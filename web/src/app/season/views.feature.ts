@@ -31,6 +31,7 @@ export type ViewName =
   | 'checklist'
   | 'debrief'
   | 'practice'
+  | 'practiceRecord'
   | 'indoorPlan'
   | 'photoBank'
   | 'polls'

@@ -27,6 +27,7 @@ const DATA: Agreement = {
     { id: 'ravi', name: 'Ravi', group: 'Dipper', readings: NONE },
   ],
   assessors: {
+    together: { observed: 0.7, expected: 0.4, kappa: 0.5, count: 20, word: 'moderate' },
     pairs: [
       {
         one: 'Ruth Okafor',

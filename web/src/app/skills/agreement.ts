@@ -72,6 +72,9 @@ export class AgreementScreen {
           against: habit.leniency === null ? 'nothing shared' : lenient(habit.leniency),
           drift: habit.drift === null ? 'too little to tell' : `${signed(habit.drift)} levels`,
         })),
+        together:
+          among.together &&
+          `All together, whoever two of them were: ${Math.round(among.together.observed * 10)} of 10 alike on ${among.together.count}${among.together.kappa === null ? '' : `, Fleiss’ kappa ${among.together.kappa.toFixed(2)}`}, ${among.together.word}.`,
         pairs: among.pairs.map(({ one, other, kappa, word }) => ({
           says: `${one} and ${other}: ${Math.round(kappa.observed * 10)} of 10 alike on ${kappa.count}${kappa.kappa === null ? '' : `, kappa ${kappa.kappa.toFixed(2)}`}, ${word}.`,
         })),

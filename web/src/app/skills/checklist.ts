@@ -26,6 +26,7 @@ import { ViewState } from '../season/view-state';
 import { dateText } from '../shell/format';
 import { ChecklistDraft } from './checklist-draft';
 import { ChipChoice } from './chip-choice';
+import { ForgettingForm } from './forgetting-form';
 import { LevelGlyph } from './level-glyph';
 import { RuleSentence } from './rule-sentence';
 import { saveFile } from './save-file';
@@ -57,7 +58,7 @@ function readJson(text: string): { readonly skills: readonly Skill[]; readonly b
 /** What the school asks for: its skills with their rules, as a draft until a lead puts it in force. */
 @Component({
   selector: 'bc-checklist',
-  imports: [CdkDrag, CdkDropList, ChipChoice, LevelGlyph, RuleSentence, ViewState],
+  imports: [CdkDrag, CdkDropList, ChipChoice, ForgettingForm, LevelGlyph, RuleSentence, ViewState],
   providers: [ChecklistDraft],
   templateUrl: './checklist.html',
   styleUrl: './checklist.scss',

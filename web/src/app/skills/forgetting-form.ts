@@ -1,0 +1,131 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
+import { type Forgetting, termOf } from '@brave-comb/core/skills';
+import { ViewDesk } from '../season/view-desk';
+
+/** Years of showings that the example tells. */
+const SHOWINGS = [1, 2, 3, 4] as const;
+const MONTHS = 12;
+const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
+
+/** How long a skill holds after it was last shown: a fixed term, or one that grows with each day on which it was shown. */
+@Component({
+  selector: 'bc-forgetting-form',
+  template: `
+    <h2 id="forgetting">How long a skill holds</h2>
+    <p class="quiet">
+      Each rule names its months. A fixed term: everybody knows the day, as inspectors and insurers ask for it. A
+      growing term: what was shown on more days is remembered longer.
+    </p>
+    <fieldset [disabled]="!mayChange()">
+      <legend class="unseen">School</legend>
+      <label class="tick"
+        ><input type="radio" name="forgetting" [checked]="!grows()" (change)="choose(false)" />a fixed term</label
+      >
+      <label class="tick"
+        ><input type="radio" name="forgetting" [checked]="grows()" (change)="choose(true)" />a term that grows</label
+      >
+      @if (grows()) {
+        <label
+          >Longer with each day, times<input
+            #growth
+            type="number"
+            min="1"
+            max="3"
+            step="0.1"
+            [value]="draft().growth"
+            (change)="set({ growth: growth.valueAsNumber })"
+        /></label>
+        <label
+          >Longest, months<input
+            #most
+            type="number"
+            min="1"
+            max="120"
+            [value]="draft().most"
+            (change)="set({ most: most.valueAsNumber })"
+        /></label>
+      }
+    </fieldset>
+    <p>{{ example() }}</p>
+    @if (mayChange()) {
+      <button type="button" class="btn" [disabled]="!changed() || desk.sending()" (click)="keep()">
+        Keep the term
+      </button>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 8px;
+    }
+    h2 {
+      font-size: 16px;
+    }
+    .quiet {
+      color: var(--ink-2);
+      font-size: var(--t-dense);
+    }
+    fieldset {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 16px;
+      margin: 0;
+      padding: 0;
+      border: 0;
+    }
+    label {
+      display: flex;
+      gap: 6px;
+      align-items: center;
+      min-height: 32px;
+    }
+    input[type='number'] {
+      width: 76px;
+      min-height: 30px;
+      padding: 2px 6px;
+      border: 1px solid var(--ink-3);
+      border-radius: 5px;
+      background: var(--sheet);
+    }
+    .btn {
+      justify-self: start;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class ForgettingForm {
+  protected readonly desk = inject(ViewDesk);
+  readonly kept = input.required<Forgetting>();
+  readonly mayChange = input(false);
+  protected readonly grows = linkedSignal(() => this.kept().school === 'growing term');
+  protected readonly draft = linkedSignal<{ readonly growth: number; readonly most: number }>(() => {
+    const kept = this.kept();
+    return kept.school === 'growing term' ? { growth: kept.growth, most: kept.most } : TO_BEGIN_WITH;
+  });
+  private readonly chosen = computed((): Forgetting =>
+    this.grows() ? { school: 'growing term', ...this.draft() } : { school: 'fixed term' },
+  );
+  protected readonly changed = computed(() => JSON.stringify(this.chosen()) !== JSON.stringify(this.kept()));
+  protected readonly example = computed(() => {
+    const terms = SHOWINGS.map((days) => `${Math.round(termOf(MONTHS, days, this.chosen()) ?? 0)} after ${days}`);
+    return `A rule of ${MONTHS} months holds, in months by days shown: ${terms.join(', ')}.`;
+  });
+
+  protected choose(grows: boolean): void {
+    this.grows.set(grows);
+  }
+
+  protected set(change: Partial<{ growth: number; most: number }>): void {
+    this.draft.update((draft) => {
+      const { growth, most } = { ...draft, ...change };
+      return {
+        growth: Number.isFinite(growth) ? Math.min(3, Math.max(1, growth)) : draft.growth,
+        most: Number.isFinite(most) ? Math.min(120, Math.max(1, Math.round(most))) : draft.most,
+      };
+    });
+  }
+
+  protected keep(): void {
+    this.desk.change('setForgetting', { body: this.chosen() }, 'checklist', false);
+  }
+}
