@@ -11,7 +11,48 @@ const NAME = 'brave_comb_migration';
 describe('from the first tables to those of the season', () => {
   let server: Knex;
   let db: Knex;
-  const [school, site] = [uuid(), uuid()];
+  const [school, site, hive, session, demonstration] = [uuid(), uuid(), uuid(), uuid(), uuid()];
+
+  /** A judgement as it was kept before there was a checklist. Only what the migration reads is filled with sense. */
+  async function judgedBefore(): Promise<void> {
+    const [lead, trainee, visit] = [uuid(), uuid(), uuid()];
+    const at = new Date('2026-05-03T22:30:00.000Z');
+    await db.transaction(async (trx) => {
+      await trx.raw('set foreign_key_checks = 0');
+      await trx('people').insert(
+        [
+          { id: lead, role: 'lead' },
+          { id: trainee, role: 'trainee' },
+        ].map((each) => ({ ...each, school, name: each.role, sign_in: each.id, password_hash: '' })),
+      );
+      await trx('hives').insert({ id: hive, school, site, number: '1', stand: 'A', type: 'national', stack: '[]' });
+      await trx('sessions').insert({ id: session, school, site, starts_at: at, ends_at: at, depth: 'full', status: 'planned' });
+      await trx('visits').insert({
+        id: visit,
+        school,
+        session,
+        trainee_group: uuid(),
+        hive,
+        colony: uuid(),
+        supervisor: lead,
+        box: 'brood box',
+        stack: '[]',
+        questions: '[]',
+        started_at: at,
+      });
+      await trx('demonstrations').insert({
+        id: demonstration,
+        school,
+        trainee,
+        skill: 'finds-eggs',
+        level: 'alone',
+        visit,
+        judged_by: lead,
+        at,
+      });
+      await trx.raw('set foreign_key_checks = 1');
+    });
+  }
 
   beforeAll(async () => {
     const url = new URL(process.env.DATABASE_URL ?? '');
@@ -79,6 +120,7 @@ describe('from the first tables to those of the season', () => {
   });
 
   it('runs in order with the others, and a second start does nothing', async () => {
+    await judgedBefore();
     await migrate(db, true);
     await migrate(db, true);
     const done = await db('knex_migrations').orderBy('id').pluck<string[]>('name');
@@ -93,5 +135,12 @@ describe('from the first tables to those of the season', () => {
       '008-practice',
       '009-debriefs',
     ]);
+  });
+
+  it('gives what was judged before the checklist its hive, its session and the day at its place', async () => {
+    const old = await db('demonstrations').where({ id: demonstration }).first<Record<string, unknown>>();
+    // Half past ten at night by UTC is the next day in Berlin.
+    expect(old).toMatchObject({ hive, session, day: '2026-05-04', source: 'visit', version: 1, level: 'alone' });
+    expect(Boolean(old.by_lead)).toBe(true);
   });
 });

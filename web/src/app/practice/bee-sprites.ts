@@ -78,8 +78,7 @@ export function drawBee(ink: Ink, bee: BeeOnComb, size: number, light: Light): v
   if (!sprite) {
     if (drawn.size >= KEPT) drawn.clear();
     const side = Math.ceil(long * 1.3);
-    const sheet = canvas(side, side);
-    const own = sheet.getContext('2d');
+    const { sheet, ink: own } = canvas(side, side);
     own?.translate(side / 2, side / 2);
     own?.rotate((turn / HEADINGS) * 2 * Math.PI);
     if (own) paintBee(own, bee, coat, long / 2, light);

@@ -268,11 +268,18 @@ function pollen(ink: Ink, variant: number, look: Look, colour: PollenColour): vo
   disc(ink, -0.12, -0.15, 0.07, 0.06, 'rgb(255 255 255 / 0.28)');
 }
 
-/** A canvas that nobody sees. */
-export const canvas = (width: number, height: number): OffscreenCanvas | HTMLCanvasElement =>
-  typeof OffscreenCanvas === 'undefined'
-    ? Object.assign(document.createElement('canvas'), { width, height })
-    : new OffscreenCanvas(width, height);
+/** A canvas that nobody sees, with its ink; `null` where the browser draws nothing. */
+export function canvas(
+  width: number,
+  height: number,
+): { readonly sheet: CanvasImageSource & { readonly width: number }; readonly ink: Ink | null } {
+  if (typeof OffscreenCanvas === 'undefined') {
+    const sheet = Object.assign(document.createElement('canvas'), { width, height });
+    return { sheet, ink: sheet.getContext('2d') };
+  }
+  const sheet = new OffscreenCanvas(width, height);
+  return { sheet, ink: sheet.getContext('2d', { willReadFrequently: true }) };
+}
 
 /** What one sprite shows. */
 export const spriteKey = (kind: CellKind, colour: PollenColour | null, variant: number): string =>
@@ -302,7 +309,7 @@ export function drawSprites(
   const step = Math.ceil(look.size * 1.25);
   const [width, height] = [step * VARIANTS, step * cells.length];
   const pixels = new Map<string, Uint8ClampedArray>();
-  const ink = canvas(width, height).getContext('2d', { willReadFrequently: true });
+  const { ink } = canvas(width, height);
   if (!ink) return { pixels, step };
   cells.forEach(({ kind, colour }, row) => {
     for (let variant = 0; variant < VARIANTS; variant += 1) {

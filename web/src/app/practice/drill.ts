@@ -187,7 +187,9 @@ export class DrillScreen {
   constructor() {
     effect(() => {
       const topic = this.known();
-      const ready = this.desk.data() && (this.visit() === undefined || this.replayed.data());
+      // Made-up drills need nothing from the server.
+      const ready =
+        (this.desk.data() ?? this.desk.watched.fault()) && (this.visit() === undefined || this.replayed.data());
       if (ready && topic && untracked(this.task)?.topic !== topic) untracked(() => this.start(topic));
     });
     const ticking = setInterval(() => {
