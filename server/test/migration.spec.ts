@@ -26,7 +26,15 @@ describe('from the first tables to those of the season', () => {
         ].map((each) => ({ ...each, school, name: each.role, sign_in: each.id, password_hash: '' })),
       );
       await trx('hives').insert({ id: hive, school, site, number: '1', stand: 'A', type: 'national', stack: '[]' });
-      await trx('sessions').insert({ id: session, school, site, starts_at: at, ends_at: at, depth: 'full', status: 'planned' });
+      await trx('sessions').insert({
+        id: session,
+        school,
+        site,
+        starts_at: at,
+        ends_at: at,
+        depth: 'full',
+        status: 'planned',
+      });
       await trx('visits').insert({
         id: visit,
         school,
