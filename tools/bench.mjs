@@ -7,6 +7,7 @@ import { gzipSync } from 'node:zlib';
 import { ensureDependencies } from './lib/dependencies.mjs';
 import { ensureBuild } from './lib/build.mjs';
 import { ensurePackages } from './lib/debian.mjs';
+import { combBench } from './lib/comb-bench.mjs';
 import { coldStart, leadCalls, openVisits, recordReadings, syncMany } from './lib/hive-bench.mjs';
 import { freePort } from './lib/mariadb.mjs';
 import { ROOT } from './lib/paths.mjs';
@@ -201,6 +202,18 @@ async function boardWhileAnswersCome(address) {
   }
 }
 
+/** A comb of practice: drawn, and dragged when it is close. */
+async function combs(address) {
+  const browser = await openBrowser();
+  try {
+    const page = await leadIn(browser, address, 'block');
+    await page.locator('bc-season-strip .day').first().waitFor();
+    return await combBench(page, address);
+  } finally {
+    await browser.close();
+  }
+}
+
 /** Runs a bench of the core, which prints its figures as JSON. */
 async function core(name) {
   const child = spawn('node', ['--import', 'tsx', `core/bench/${name}.ts`], {
@@ -269,6 +282,16 @@ await run(async () => {
     const board = await boardWhileAnswersCome(address);
     say(
       `planner board of ${board.cells} cells, 40 answers: tasks over 50 ms  ${board.over} (longest ${board.longest.toFixed(0)} ms)`,
+    );
+    const comb = await combs(address);
+    say(
+      `comb of 3,476 cells in another light, click to paint (median) ${comb.drawn.toFixed(1)} ms (worst ${comb.worst.toFixed(1)})`,
+    );
+    say(
+      `  an empty click                                         ${comb.empty.toFixed(1)} ms (${(comb.drawn / comb.empty).toFixed(1)} times)`,
+    );
+    say(
+      `  frame while it is dragged, three times as large        ${comb.frame.toFixed(1)} ms (${(1000 / comb.frame).toFixed(0)} a second)`,
     );
     const skills = await core('standing');
     say(`standing, 500 trainees × 60 skills × 20 showings (median)  ${skills.standing.toFixed(0)} ms (at most 200)`);
