@@ -65,7 +65,7 @@ export const Practice = z.object({
   person: Id,
   limits: AllLimits,
   results: list(PracticeResult),
-  /** Eighths in the wrong place that supervisors have on the mean; `null` while none of them practised. */
+  /** Eighths in the wrong place that supervisors have on the mean, oneself left out; `null` while none of them practised. */
   staffWrong: z.number().nullable(),
   photos: list(PhotoDrill),
   /** The latest closed visits. */

@@ -32,7 +32,7 @@ export async function practice(context: Context, actor: Actor): Promise<Practice
     actor.role === 'trainee' ? [] : groupsSeen(context, actor),
     recordsFor(context, actor),
   ]);
-  const staffIds = staff.map(({ id }) => id);
+  const staffIds = staff.map(({ id }) => id).filter((id) => id !== actor.id);
   const combs = (await resultsOf(db, actor.school, staffIds, 20)).flatMap(({ read_shares, true_shares }) =>
     read_shares && true_shares ? [wrongEighths(read_shares, true_shares)] : [],
   );
