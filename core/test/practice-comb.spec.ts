@@ -282,7 +282,7 @@ describe('a comb for those who hear it', () => {
 
   it('has zones without single strays', () => {
     const side = made('spotty', 2, 4);
-    const zones = zonesOf(side, (cell) => neighboursOf(side.grid, cell));
+    const zones = zonesOf(side);
     const lonely = zones.filter(
       (own, cell) => neighboursOf(side.grid, cell).filter((other) => zones[other] === own).length === 0,
     );

@@ -61,7 +61,3 @@ export const toPractise = (progress: readonly Progress[], now: string): readonly
   ...progress.filter(({ due }) => due !== null && due <= now).sort((a, b) => a.due!.localeCompare(b.due!)),
   ...progress.filter(({ due }) => due === null),
 ];
-
-/** Combs of practice as reading pairs: a trainee's reading against what was counted. */
-export const practicePairs = (results: readonly PracticeResult[]): readonly ReadingPair[] =>
-  results.flatMap(({ trainee, at, read, truth }) => (read && truth ? [{ trainee, at, read, reference: truth }] : []));

@@ -9,7 +9,7 @@ import { latestVisits, type NamedVisit, visitById } from '../inspection/store';
 import { practiceOf } from '../people/store';
 import { notFound } from '../problem';
 import { staffOf } from '../planning/plan-store';
-import { groupsSeen } from './groups';
+import { groupsSeen } from '../skills/access';
 import { type PhotoDrillRow, photoDrillsOf, type ResultRow, resultsOf } from './store';
 
 type Practice = Output<(typeof endpoints)['practice']>;

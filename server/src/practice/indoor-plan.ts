@@ -8,7 +8,7 @@ import { Refusal, notFound } from '../problem';
 import { readingPairsOf } from '../skills/reading-store';
 import { schoolStandings } from '../skills/standings';
 import { shownResult } from './drills';
-import { groupsSeen } from './groups';
+import { groupsSeen } from '../skills/access';
 import { resultsOf } from './store';
 
 type Endpoint = (typeof endpoints)['indoorPlan'];

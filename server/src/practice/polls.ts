@@ -5,7 +5,7 @@ import { dateAt } from '../dates';
 import { traineesOf } from '../people/store';
 import { Refusal, notFound } from '../problem';
 import { openSkills, schoolStandings } from '../skills/standings';
-import { groupsSeen } from './groups';
+import { groupsSeen } from '../skills/access';
 import { groupSessions, insertPoll, keepVotes, pollById, type PollRow, pollsOf, votesOf, type VoteRow } from './store';
 
 type Polls = Output<(typeof endpoints)['polls']>;

@@ -1,8 +1,17 @@
 import type { Knex } from 'knex';
-import type { Actor } from '../context';
-import { type PersonRow, peopleOf } from '../people/store';
-import { supervisesTrainee, supervisedIn } from '../planning/store';
+import type { Actor, Context } from '../context';
+import { groupsOf, type PersonRow, peopleOf } from '../people/store';
+import { type GroupRow, traineeGroups } from '../planning/plan-store';
+import { groupsLedBy, supervisesTrainee, supervisedIn } from '../planning/store';
 import { Refusal, notFound } from '../problem';
+
+/** Groups that somebody may ask about: all for a lead, those led for a supervisor, the own ones for a trainee. */
+export async function groupsSeen({ db }: Pick<Context, 'db'>, actor: Actor): Promise<readonly GroupRow[]> {
+  const groups = await traineeGroups(db, actor.school);
+  if (actor.role === 'lead') return groups;
+  const own = await (actor.role === 'supervisor' ? groupsLedBy(db, actor.id) : groupsOf(db, actor.id));
+  return groups.filter(({ id }) => own.includes(id));
+}
 
 /** A trainee whom somebody may see: one of the school for a lead, of the own groups for a supervisor, oneself. */
 export async function traineeSeenBy(db: Knex, actor: Actor, trainee: string): Promise<PersonRow> {

@@ -9,9 +9,8 @@ import {
   readingAgreement,
 } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../context';
-import { traineeGroups } from '../planning/plan-store';
-import { groupsLedBy } from '../planning/store';
-import { groupsOf, learnersOf, peopleOf, traineesOf } from '../people/store';
+import { learnersOf, peopleOf, traineesOf } from '../people/store';
+import { groupsSeen } from './access';
 import { demonstrationsOf } from './evidence-store';
 import { readingPairsOf } from './reading-store';
 
@@ -19,19 +18,12 @@ type Agreement = Output<(typeof endpoints)['agreement']>;
 
 /** Hidden readings against the supervisors': a trainee's own, a supervisor's groups, for a lead all, with the assessors. */
 export async function agreement({ db }: Context, actor: Actor): Promise<Agreement> {
-  const groups = await traineeGroups(db, actor.school);
-  const own =
-    actor.role === 'lead'
-      ? null
-      : actor.role === 'supervisor'
-        ? await groupsLedBy(db, actor.id)
-        : await groupsOf(db, actor.id);
-  const seen = groups.filter(({ id }) => own === null || own.includes(id));
+  const groups = await groupsSeen({ db }, actor);
   const trainees = (
     await traineesOf(
       db,
       actor.school,
-      seen.map(({ id }) => id),
+      groups.map(({ id }) => id),
     )
   ).filter(({ id }) => actor.role !== 'trainee' || id === actor.id);
   const pairs = await readingPairsOf(

@@ -5,10 +5,10 @@ import { STANDING_STATES } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
 import { hivesById } from '../equipment/store';
-import { groupsLedBy } from '../planning/store';
-import { termsOf, traineeGroups } from '../planning/plan-store';
+import { termsOf } from '../planning/plan-store';
 import { siteOf, siteSeason } from '../season/site-season';
 import { traineesOf } from '../people/store';
+import { groupsSeen } from './access';
 import { NO_ROLES, type RolesPlayed, rolesPlayed } from './roles-played';
 import { schoolStandings } from './standings';
 
@@ -17,8 +17,7 @@ type Matrix = Output<(typeof endpoints)['traineeMatrix']>;
 /** Trainees by group with their standings; a supervisor sees the groups that they have led. */
 export async function traineeMatrix(context: Context, actor: Actor): Promise<Matrix> {
   const { db } = context;
-  const led = actor.role === 'lead' ? null : await groupsLedBy(db, actor.id);
-  const groups = (await traineeGroups(db, actor.school)).filter(({ id }) => led === null || led.includes(id));
+  const groups = await groupsSeen({ db }, actor);
   const ids = groups.map(({ id }) => id);
   const trainees = await traineesOf(db, actor.school, ids);
   const { site } = await siteOf(context, actor.school, undefined);

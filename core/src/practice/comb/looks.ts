@@ -1,5 +1,5 @@
-import { CONTENTS, LETTERS, type Letter } from '../../inspection';
-import { type CellKind, LETTER_OF, ROW_MM, CELL_MM, middleOf } from './cells';
+import type { Letter } from '../../inspection';
+import { type CellKind, LETTER_OF, ROW_MM, CELL_MM, middleOf, neighboursOf } from './cells';
 import type { CombSide } from './side';
 
 /** What a cell looks like, without saying what it is: for those who hear the comb instead of seeing it. */
@@ -63,23 +63,13 @@ export function patchesOf(
 }
 
 /** Walls between what is different: where the zones of a comb meet, after stray cells are taken for their neighbours. */
-export function zonesOf(
-  side: Pick<CombSide, 'grid' | 'kinds'>,
-  neighbours: (cell: number) => readonly number[],
-): readonly Letter[] {
-  let zones = side.kinds.map((kind) => LETTER_OF[kind]);
+export function zonesOf({ grid, kinds }: Pick<CombSide, 'grid' | 'kinds'>): readonly Letter[] {
+  let zones = kinds.map((kind) => LETTER_OF[kind]);
   for (let round = 0; round < 4; round += 1)
     zones = zones.map((own, cell) => {
       const votes = new Map<Letter, number>([[own, 1.2]]);
-      for (const other of neighbours(cell)) votes.set(zones[other]!, (votes.get(zones[other]!) ?? 0) + 1);
+      for (const other of neighboursOf(grid, cell)) votes.set(zones[other]!, (votes.get(zones[other]!) ?? 0) + 1);
       return [...votes].reduce((best, each) => (each[1] > best[1] ? each : best))[0];
     });
   return zones;
 }
-
-/** Truth of a side in words, the most first. */
-export const truthText = (truth: CombSide['truth']): string =>
-  LETTERS.filter((letter) => (truth[letter] ?? 0) > 0)
-    .sort((a, b) => truth[b]! - truth[a]!)
-    .map((letter) => `${truth[letter]!.toFixed(1)} ${CONTENTS[letter]}`)
-    .join(', ');

@@ -12,8 +12,8 @@ import {
 import type { Mark } from '../mark';
 import { type CombPicture, pictureOf } from './comb';
 
-export const FINDS = ['eggs', 'two-eggs', 'queen', 'sunken'] as const;
-export type Find = (typeof FINDS)[number];
+/** What can be looked for. */
+export type Find = 'eggs' | 'two-eggs' | 'queen' | 'sunken';
 
 /** Something to be found on a comb, which may not be there. */
 export interface FindDrill extends CombPicture {

@@ -1,6 +1,6 @@
 export { type CombPicture, combToRead, type Ground, NAMES } from './comb';
 export * from './drill';
-export { FINDS, type Find, type FindDrill, type Touch, markTouches } from './find';
+export { type Find, type FindDrill, type Touch, markTouches } from './find';
 export { MADE_FRAMES } from './made-hive';
 export { type NextDrill, colonyLines } from './next';
 export { type OrderDrill, type OrderStep, markOrder } from './order';

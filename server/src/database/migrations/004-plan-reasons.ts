@@ -7,8 +7,4 @@ export async function up(db: Knex): Promise<void> {
   if (!(await db.schema.hasColumn('hives', 'place'))) await db.schema.alterTable('hives', (t) => void t.json('place'));
 }
 
-/** Nothing that was entered is thrown away: going back is done by restoring a backup. */
-export const down = (): Promise<void> =>
-  Promise.reject(
-    new Error('This change of the database is not undone by a migration: restore the backup from before it.'),
-  );
+export { noWayBack as down } from './parts';

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { makeTables } from './parts';
 import { dateAt } from '../../dates';
 
 type Column = readonly [table: string, column: string, define: (table: Knex.AlterTableBuilder) => void];
@@ -80,8 +81,7 @@ export async function up(db: Knex): Promise<void> {
     t.uuid('visit').nullable().alter({ alterNullable: true, alterType: false });
     t.uuid('judged_by').nullable().alter({ alterNullable: true, alterType: false });
   });
-  for (const [table, define] of Object.entries(TABLES))
-    if (!(await db.schema.hasTable(table))) await db.schema.createTable(table, define);
+  await makeTables(db, TABLES);
   await dateDemonstrations(db);
 }
 
@@ -107,8 +107,4 @@ async function dateDemonstrations(db: Knex): Promise<void> {
       .update({ hive, session, by_lead: role === 'lead', day: dateAt(zone, at) });
 }
 
-/** Nothing that was entered is thrown away: going back is done by restoring a backup. */
-export const down = (): Promise<void> =>
-  Promise.reject(
-    new Error('This change of the database is not undone by a migration: restore the backup from before it.'),
-  );
+export { noWayBack as down } from './parts';

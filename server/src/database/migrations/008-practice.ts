@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { makeTables } from './parts';
 
 const TABLES: Readonly<Record<string, (table: Knex.CreateTableBuilder) => void>> = {
   photo_drills: (t) => {
@@ -60,12 +61,7 @@ const TABLES: Readonly<Record<string, (table: Knex.CreateTableBuilder) => void>>
 
 /** Results of practice, drills from own photos, and what groups say before and after a lesson. */
 export async function up(db: Knex): Promise<void> {
-  for (const [table, define] of Object.entries(TABLES))
-    if (!(await db.schema.hasTable(table))) await db.schema.createTable(table, define);
+  await makeTables(db, TABLES);
 }
 
-/** Nothing that was entered is thrown away: going back is done by restoring a backup. */
-export const down = (): Promise<void> =>
-  Promise.reject(
-    new Error('This change of the database is not undone by a migration: restore the backup from before it.'),
-  );
+export { noWayBack as down } from './parts';

@@ -1,6 +1,7 @@
 import type { Debrief } from '@brave-comb/contract';
 import { LETTERS, type Role } from '@brave-comb/core/inspection';
 import { rolesByFrame } from '@brave-comb/core/planning';
+import { wrongEighths } from '@brave-comb/core/practice';
 import { levelRank, type ReadingPair, skillOf } from '@brave-comb/core/skills';
 import { meanOf } from '@brave-comb/core/units';
 import type { ColonyRead } from '../../inspection/colony-read';
@@ -10,7 +11,7 @@ import type { SchoolStandings } from '../standings';
 
 type Trainee = Debrief['groups'][number]['trainees'][number];
 
-/** When each frame of the box was first in hand: lifted, or read on a side. */
+/** When each frame of the box was first read on a side: by then it was in hand. */
 export function liftedAt({ record, box }: Pick<ColonyRead, 'record' | 'box'>): ReadonlyMap<number, string> {
   const first = new Map<number, string>();
   const note = (frame: number, at: string) => {
@@ -80,13 +81,7 @@ function offOf(pairs: readonly ReadingPair[]): Trainee['off'] {
     by: meanOf(pairs.map(({ read, reference }) => (read[letter] ?? 0) - (reference[letter] ?? 0))),
   }));
   const most = by.reduce((worst, each) => (Math.abs(each.by) > Math.abs(worst.by) ? each : worst));
-  const moved = pairs.map(({ read, reference }) => {
-    const off = LETTERS.map((letter) => (read[letter] ?? 0) - (reference[letter] ?? 0));
-    return Math.max(
-      off.filter((each) => each > 0).reduce((sum, each) => sum + each, 0),
-      -off.filter((each) => each < 0).reduce((sum, each) => sum + each, 0),
-    );
-  });
+  const moved = pairs.map(({ read, reference }) => wrongEighths(read, reference));
   return { eighths: meanOf(moved), letter: most.by === 0 ? null : most.letter, by: most.by, sides: pairs.length };
 }
 

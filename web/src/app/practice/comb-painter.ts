@@ -1,13 +1,5 @@
-import type { PollenColour } from '@brave-comb/core/inspection';
-import {
-  CELL_MM,
-  type CellKind,
-  type CombPicture,
-  ROW_MM,
-  middleOf,
-  neighboursOf,
-  zonesOf,
-} from '@brave-comb/core/practice';
+import type { Letter, PollenColour } from '@brave-comb/core/inspection';
+import { CELL_MM, type CellKind, type CombPicture, ROW_MM, middleOf, neighboursOf } from '@brave-comb/core/practice';
 import { drawBee } from './bee-sprites';
 import { type Ink, type Light, type Sprites, VARIANTS, drawSprites, spriteKey } from './comb-sprites';
 
@@ -94,9 +86,8 @@ export const cellPoint = (
 };
 
 /** Lines along the cell walls where one zone meets another. */
-export function zoneWalls(picture: CombPicture, size: number): Path2D {
+export function zoneWalls(picture: CombPicture, zones: readonly Letter[], size: number): Path2D {
   const { grid } = picture.side;
-  const zones = zonesOf(picture.side, (cell) => neighboursOf(grid, cell));
   const walls = new Path2D();
   const radius = size / Math.sqrt(3);
   for (let cell = 0; cell < zones.length; cell += 1) {
@@ -115,9 +106,10 @@ export function zoneWalls(picture: CombPicture, size: number): Path2D {
 }
 
 /** Where a zone's name stands: the cell of it that lies furthest inside. */
-export function zoneMiddles(picture: CombPicture): readonly { readonly letter: string; readonly cell: number }[] {
-  const { grid } = picture.side;
-  const zones = zonesOf(picture.side, (cell) => neighboursOf(grid, cell));
+export function zoneMiddles(
+  { grid }: CombPicture['side'],
+  zones: readonly Letter[],
+): readonly { readonly letter: Letter; readonly cell: number }[] {
   const depth = new Int16Array(zones.length);
   let rim = [...zones.keys()].filter((cell) => {
     const near = neighboursOf(grid, cell);
@@ -134,7 +126,7 @@ export function zoneMiddles(picture: CombPicture): readonly { readonly letter: s
         }
     rim = next;
   }
-  const best = new Map<string, number>();
+  const best = new Map<Letter, number>();
   zones.forEach((letter, cell) => {
     const known = best.get(letter);
     if (known === undefined || depth[cell]! > depth[known]!) best.set(letter, cell);

@@ -12,7 +12,6 @@ import {
   viewChild,
   DestroyRef,
 } from '@angular/core';
-import type { Letter } from '@brave-comb/core/inspection';
 import {
   type CombPicture,
   type Touch,
@@ -22,6 +21,7 @@ import {
   cellAt,
   middleOf,
   patchesOf,
+  zonesOf,
 } from '@brave-comb/core/practice';
 import { cellPoint, combSize, paintComb, zoneMiddles, zoneWalls } from './comb-painter';
 import { LIGHTS, type Light } from './comb-sprites';
@@ -227,7 +227,8 @@ export class CombStage {
 
   private drawZones(ink: CanvasRenderingContext2D, cell: number): void {
     const picture = this.picture();
-    const walls = zoneWalls(picture, cell);
+    const zones = zonesOf(picture.side);
+    const walls = zoneWalls(picture, zones, cell);
     ink.lineCap = 'round';
     for (const [width, stroke] of [
       [4.6, '#fff'],
@@ -241,8 +242,8 @@ export class CombStage {
     ink.textAlign = 'center';
     ink.textBaseline = 'middle';
     const { truth, grid } = picture.side;
-    for (const { letter, cell: at } of zoneMiddles(picture)) {
-      const text = `${letter} ${(truth[letter as Letter] ?? 0).toFixed(1)}`;
+    for (const { letter, cell: at } of zoneMiddles(picture.side, zones)) {
+      const text = `${letter} ${(truth[letter] ?? 0).toFixed(1)}`;
       const wide = ink.measureText(text).width + 14;
       const [mx, my] = middleOf(grid, at);
       const x = Math.min(Math.max(mx * cell, wide / 2 + 2), this.size()[0] * cell - wide / 2 - 2);

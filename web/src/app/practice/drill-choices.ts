@@ -88,6 +88,3 @@ export function answerOf(drill: Drill, [first, second]: readonly string[]): Answ
       return { kind: 'given up' };
   }
 }
-
-/** What the lead decided on a recorded colony. */
-export const decisionOf = (drill: Drill | null): string | null => (drill?.kind === 'next' ? drill.decision : null);

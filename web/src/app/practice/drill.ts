@@ -37,7 +37,7 @@ import { ViewState } from '../season/view-state';
 import { ChoiceEntry } from './choice-entry';
 import { CombStage, type Overlay } from './comb-stage';
 import { DrillFacts } from './drill-facts';
-import { answerOf, choicesOf, decisionOf } from './drill-choices';
+import { answerOf, choicesOf } from './drill-choices';
 import { OrderEntry } from './order-entry';
 import { PracticeDesk, type Task } from './practice-desk';
 import { rightText, whenText } from './progress-text';
@@ -123,7 +123,11 @@ export class DrillScreen {
   protected readonly photoFile = computed(
     () => this.desk.data()?.photos.find(({ id }) => id === this.task()?.photo)?.attachment ?? '',
   );
-  protected readonly decision = computed(() => decisionOf(this.drill()));
+  /** What the lead decided on a recorded colony. */
+  protected readonly decision = computed(() => {
+    const drill = this.drill();
+    return drill?.kind === 'next' ? drill.decision : null;
+  });
   protected readonly laid = computed((): Overlay => {
     const [drill, answer, mode] = [this.drill(), this.answered(), this.overlay()];
     if (!this.mark() || !drill || !('side' in drill) || mode === 'off') return { zones: false, ringed: [], found: [] };

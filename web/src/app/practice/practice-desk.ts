@@ -55,7 +55,7 @@ export class PracticeDesk {
     () => (this.kept() as Output<(typeof endpoints)['recordPractice']> | null)?.evidence ?? [],
   );
 
-  readonly data = computed((): PracticeData | null => this.watched.data());
+  readonly data = this.watched.data;
   readonly results = computed((): readonly PracticeResult[] => {
     const data = this.data();
     if (!data) return [];
