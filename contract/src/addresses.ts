@@ -63,6 +63,7 @@ export const ADDRESSES = {
   checklist: ['GET', '/api/checklist'],
   draftChecklist: ['POST', '/api/checklist/draft'],
   discardDraft: ['POST', '/api/checklist/draft/discard'],
+  takeBackChecklist: ['POST', '/api/checklist/waiting/take-back'],
   previewChecklist: ['POST', '/api/checklist/preview'],
   enforceChecklist: ['POST', '/api/checklist/in-force'],
   traineeMatrix: ['GET', '/api/trainees'],

@@ -77,6 +77,7 @@ export const endpoints = {
   checklist: skills.checklist,
   draftChecklist: skills.draftChecklist,
   discardDraft: skills.discardDraft,
+  takeBackChecklist: skills.takeBackChecklist,
   previewChecklist: skills.previewChecklist,
   enforceChecklist: skills.enforceChecklist,
   traineeMatrix: skills.traineeMatrix,

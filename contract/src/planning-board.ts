@@ -327,6 +327,8 @@ export const coverage = endpoint({
               .nullable(),
           }),
         ),
+        /** Planned sessions that offer it, with the showings that may be expected of each. */
+        offers: list(z.object({ startsAt: Instant, group: Id, showings: z.number() })),
       }),
     ),
   }),

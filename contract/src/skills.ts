@@ -11,6 +11,7 @@ import {
 import * as z from 'zod';
 import { ROLES, endpoint } from './endpoint';
 import { CivilDate, field, Id, Instant, list } from './parts';
+import { PhaseSpan } from './season';
 
 const SkillId = z
   .string()
@@ -55,7 +56,7 @@ export const Skill = z.object({
 export const Checklist = z.object({ version: z.int(), skills: list(Skill) });
 
 /** What becomes of standings when a new version comes into force. */
-const CARRY_POLICIES = ['carried over', 'judged again'] as const;
+const CARRY_POLICIES = ['carried over', 'judged again', 'from the next course'] as const;
 
 const Missing = z.discriminatedUnion('what', [
   z.object({ what: z.enum(['times', 'days', 'colonies', 'assessors']), have: z.int(), need: z.int() }),
@@ -97,6 +98,13 @@ export const checklist = endpoint({
         note: z.string(),
       }),
     ),
+    today: CivilDate,
+    /** The year of growth at the school's first site, for when skills can be shown. */
+    phases: list(PhaseSpan),
+    /** A version that waits for its day. */
+    waiting: z.object({ version: z.int(), starts: CivilDate }).nullable(),
+    /** Day after the last of the running courses; `null` while none has an end. */
+    nextCourse: CivilDate.nullable(),
     forgetting: Forgetting,
     /** How many trainees of the school have what the list in force asks for, by skill. */
     levels: z.record(z.string(), z.partialRecord(Level, z.int())),
@@ -146,6 +154,8 @@ export const previewChecklist = endpoint({
     added: list(z.string()),
     /** Demonstrations that are still asked for of all trainees together, by the list in force and by the draft. */
     asked: z.object({ before: z.int(), after: z.int() }),
+    /** The same for each skill of the draft. */
+    stillAsked: list(z.object({ skill: z.string(), before: z.int(), after: z.int() })),
   }),
 });
 
@@ -158,9 +168,19 @@ export const enforceChecklist = endpoint({
     /** Version that the draft was made from: somebody else may have put another in force since. */
     after: z.int(),
     standings: z.enum(CARRY_POLICIES),
+    /** First day on which it is in force, when that is the next course: what is held on it is carried over. */
+    from: CivilDate.nullable(),
     note: z.string().trim().max(300),
   }),
-  response: z.object({ version: z.int(), carried: z.int() }),
+  response: z.object({ version: z.int(), starts: CivilDate, carried: z.int() }),
+});
+
+export const takeBackChecklist = endpoint({
+  method: 'POST',
+  path: '/api/checklist/waiting/take-back',
+  access: ['lead'],
+  summary: 'Makes the list that waits for its day the draft again',
+  response: z.object({ version: z.int().nullable() }),
 });
 
 const Person = z.object({ id: Id, name: z.string() });

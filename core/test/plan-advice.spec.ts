@@ -382,4 +382,27 @@ describe('coverage of the checklist', () => {
     expect(row('tells-cells', { plan }).groups[0]!.next!.planned).toBe(true);
     expect(row('ages-larvae').groups[0]!.next).toBeNull();
   });
+
+  it('reckons what planned sessions offer: by the odds, to those whose turn it is, nobody twice in a session', () => {
+    const at = (hives: readonly string[], slotFit = 1) => ({
+      plan: { sessions: [{ group: group!.id, slot: 's', supervisor: 'x', hives }], staff: [] },
+      problem: {
+        ...facts.problem,
+        slots: [{ ...facts.problem.slots[0]!, fit: slotFit }],
+        hives: [hive, { ...hive, id: 'other' }],
+      },
+      groups: [{ id: group!.id, trainees: ['ife', 'jun', 'mateo', 'salma', 'piotr'] }],
+    });
+    const offered = (skill: string, with_: ReturnType<typeof at>) =>
+      row(skill, with_).offers.map((each) => each.showings);
+    const { role } = DEFAULT_CHECKLIST.skills.find(({ id }) => id === 'finds-eggs')!;
+    expect(role).not.toBe('everybody');
+    // Two of five have their turn at one hive, four at two.
+    expect(offered('finds-eggs', at([hive.id]))[0]).toBeCloseTo(1.6);
+    expect(offered('finds-eggs', at([hive.id, 'other']))[0]).toBeCloseTo(3.2);
+    expect(offered('finds-eggs', at([hive.id], 0.25))[0]).toBeCloseTo(0.4);
+    expect(offered('ages-larvae', at([hive.id]))).toEqual([]);
+    const two = { ...at([hive.id, 'other']), groups: facts.groups };
+    expect(offered('tells-cells', two)).toEqual([2]);
+  });
 });

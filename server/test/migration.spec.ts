@@ -142,6 +142,7 @@ describe('from the first tables to those of the season', () => {
       '007-skills',
       '008-practice',
       '009-debriefs',
+      '010-checklist-starts',
     ]);
   });
 

@@ -1,8 +1,11 @@
 import type { PhaseSpan } from '../season';
-import { type Checklist, isOpen, type Standings } from '../skills';
+import { type Checklist, isOpen, type SkillRole, type Standings } from '../skills';
 import type { CivilDate } from '../units';
 import { windowOf } from './demand';
-import type { Assignments, PlanningProblem } from './problem';
+import type { Assignments, PlanningProblem, PlanSlot } from './problem';
+
+/** Trainees who take a role one after the other at one hive. Common practice. */
+const TURNS = 2;
 
 /** Chance from which an opening counts as a chance to see something. */
 const FAIR = 0.3;
@@ -15,6 +18,14 @@ export interface NextChance {
   readonly chance: number;
   /** Whether the plan has this opening. */
   readonly planned: boolean;
+}
+
+/** What a planned session may be expected to offer those who still have to show a skill. */
+export interface Offer {
+  readonly slot: string;
+  readonly group: string;
+  /** Expected number of showings, weather and what the colonies have counted in; at most one a trainee. */
+  readonly showings: number;
 }
 
 export interface SkillCoverage {
@@ -31,6 +42,8 @@ export interface SkillCoverage {
     readonly open: number;
     readonly next: NextChance | null;
   }[];
+  /** Planned sessions that offer it, in the order of time. */
+  readonly offers: readonly Offer[];
 }
 
 /**
@@ -48,7 +61,7 @@ export function coverageOf(facts: {
   readonly problem: PlanningProblem;
   readonly plan: Assignments;
 }): readonly SkillCoverage[] {
-  const rows = facts.checklist.skills.map(({ id: skill, season }): SkillCoverage => {
+  const rows = facts.checklist.skills.map(({ id: skill, season, role }): SkillCoverage => {
     const groups = facts.groups.map(({ id: group, trainees }) => ({
       group,
       seen: trainees.filter((each) => facts.standing(each, skill).level !== null).length,
@@ -61,6 +74,7 @@ export function coverageOf(facts: {
       window: season === null ? null : windowOf(season, facts.phases, facts.today),
       nobody: groups.every(({ seen }) => seen === 0),
       groups,
+      offers: offersOf(facts, skill, role, new Map(groups.map(({ group, open }) => [group, open]))),
     };
   });
   const ends = ({ window }: SkillCoverage) => window?.to ?? '9999-12-31';
@@ -75,20 +89,40 @@ export function coverageOf(facts: {
 
 const openIn = ({ groups }: SkillCoverage) => groups.reduce((sum, { open }) => sum + open, 0);
 
+/** A skill that everybody shows is offered to all at every hive; one of a role to those who have their turn in it. */
+function offersOf(
+  { problem, plan }: { readonly problem: PlanningProblem; readonly plan: Assignments },
+  skill: string,
+  role: SkillRole,
+  open: ReadonlyMap<string, number>,
+): readonly Offer[] {
+  const slots = new Map(problem.slots.map((slot) => [slot.id, slot]));
+  const chances = new Map(problem.hives.map(({ id, skills }) => [id, skills[skill] ?? 0]));
+  return plan.sessions
+    .flatMap(({ slot, group, hives }) => {
+      const { fit } = slots.get(slot) ?? { fit: 0 };
+      const all = open.get(group) ?? 0;
+      const atOnce = role === 'everybody' ? all : Math.min(all, TURNS);
+      const expected = hives.reduce((sum, hive) => sum + atOnce * (chances.get(hive) ?? 0), 0);
+      const showings = fit * Math.min(all, expected);
+      return showings > 0 ? [{ slot, group, showings }] : [];
+    })
+    .sort((a, b) => inTime(slots.get(a.slot)!, slots.get(b.slot)!));
+}
+
+const inTime = (a: PlanSlot, b: PlanSlot): number => a.day - b.day || a.start - b.start;
+
 /** The first planned opening with a fair chance, else the first opening that could be had. */
 function nextChance(problem: PlanningProblem, plan: Assignments, group: string, skill: string): NextChance | null {
   const slots = new Map(problem.slots.map((slot) => [slot.id, slot]));
   const chanceAt = (slot: string, hive: string) =>
     slots.get(slot)!.fit * (problem.hives.find(({ id }) => id === hive)?.skills[skill] ?? 0);
-  const inTime = (a: { slot: string }, b: { slot: string }) => {
-    const [one, other] = [slots.get(a.slot)!, slots.get(b.slot)!];
-    return one.day - other.day || one.start - other.start;
-  };
+  const sooner = (a: { slot: string }, b: { slot: string }) => inTime(slots.get(a.slot)!, slots.get(b.slot)!);
   const planned = plan.sessions
     .filter((session) => session.group === group && slots.has(session.slot))
     .flatMap(({ slot, hives }) => hives.map((hive) => ({ slot, hive, chance: chanceAt(slot, hive), planned: true })))
     .filter(({ chance }) => chance >= FAIR)
-    .sort((a, b) => inTime(a, b) || b.chance - a.chance);
+    .sort((a, b) => sooner(a, b) || b.chance - a.chance);
   if (planned[0] !== undefined) return planned[0];
   const terms = problem.groups.find(({ id }) => id === group);
   const offers = (terms?.slots ?? []).flatMap((slot) => {
@@ -102,5 +136,5 @@ function nextChance(problem: PlanningProblem, plan: Assignments, group: string, 
       )
       .map(({ id: hive }) => ({ slot, hive, chance: chanceAt(slot, hive), planned: false }));
   });
-  return offers.filter(({ chance }) => chance >= FAIR).sort((a, b) => inTime(a, b) || b.chance - a.chance)[0] ?? null;
+  return offers.filter(({ chance }) => chance >= FAIR).sort((a, b) => sooner(a, b) || b.chance - a.chance)[0] ?? null;
 }

@@ -145,8 +145,9 @@ const shownFollowUp = (row: NumberedFollowUp) => ({
 export async function visitReview(context: Context, actor: Actor, id: string): Promise<Review> {
   const { db } = context;
   const { visit, now, last, advice } = await judge(context, await seen(context, actor, id));
+  const date = dateAt(visit.zone, visit.started_at);
   const [checklist, decisions, followUps, siblings] = await Promise.all([
-    checklistOf(db, actor.school),
+    checklistOf(db, actor.school, date),
     decisionsOf(db, actor.school, visit.id),
     followUpsOfVisit(db, actor.school, visit.id),
     visitsOfSession(db, actor.school, visit.session),
@@ -155,7 +156,6 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
   const names = new Map((await peopleOf(db, actor.school, peopleIn(now.record))).map((each) => [each.id, each.name]));
   const named = (id: string) => names.get(id) ?? 'somebody';
   const lastFrames = last && framesOf(Object.values(last.record.sides), now.box.id, now.box.frames);
-  const date = dateAt(visit.zone, visit.started_at);
   const site = await siteById(db, visit.school, visit.site);
   const season = site && (await siteSeason(context, site, date));
   const expected = last && (await expectedAt(context, visit, last, season));

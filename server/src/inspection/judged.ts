@@ -33,7 +33,7 @@ export function listedSkills(skills: SchoolStandings, trainees: readonly string[
 
 /** Brings what was judged in a visit up to its entries. */
 export async function projectJudgements(trx: Knex, visit: NamedVisit, { judgements }: VisitRecord): Promise<void> {
-  const { version } = await checklistOf(trx, visit.school);
+  const { version } = await checklistOf(trx, visit.school, dateAt(visit.zone, visit.started_at));
   const assessors = await peopleOf(trx, visit.school, [...new Set(judgements.map(({ by }) => by))]);
   const leads = new Set(assessors.filter(({ role }) => role === 'lead').map(({ id }) => id));
   await replaceDemonstrations(

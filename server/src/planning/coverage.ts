@@ -25,10 +25,11 @@ export async function coverage(context: Context, actor: Actor): Promise<Coverage
   return {
     today: season.today,
     groups: season.groups.map(({ id, name, trainees }) => ({ id, name, size: trainees.length })),
-    skills: rows.map(({ skill, groups, ...row }) => ({
+    skills: rows.map(({ skill, groups, offers, ...row }) => ({
       ...row,
       id: skill,
       name: skillOf(season.checklist, skill)!.name,
+      offers: offers.map(({ slot, ...offer }) => ({ ...offer, startsAt: iso(slots.get(slot)!.from) })),
       groups: groups.map(({ next, ...group }) => ({
         ...group,
         next: next && {

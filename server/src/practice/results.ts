@@ -13,8 +13,7 @@ import { sideKey } from '@brave-comb/core/inspection';
 import type { Knex } from 'knex';
 import { v5 as uuidFrom } from 'uuid';
 import type { Actor, Context } from '../context';
-import { dateAt } from '../dates';
-import { sitesOf } from '../equipment/store';
+import { dayAtSchool } from '../equipment/store';
 import { visitById } from '../inspection/store';
 import { practiceOf } from '../people/store';
 import { Refusal, notFound } from '../problem';
@@ -99,11 +98,10 @@ export async function recordPractice(
 
 /** What a good answer is evidence for: once a day for each skill, however often it was practised. */
 async function keepEvidence(trx: Knex, row: ResultRow): Promise<readonly Skill[]> {
-  const checklist = await checklistOf(trx, row.school);
+  const day = await dayAtSchool(trx, row.school, row.at);
+  const checklist = await checklistOf(trx, row.school, day);
   const shown = shownInPractice({ ...row, right: Boolean(row.is_right) }, checklist);
   if (shown.length === 0) return [];
-  const [site] = await sitesOf(trx, row.school);
-  const day = dateAt(site?.zone ?? 'utc', row.at);
   const before = (await demonstrationsOf(trx, row.school, [row.person])).filter(
     (each) => each.source === 'practice' && each.day === day,
   );

@@ -11,14 +11,26 @@ import {
   standingText,
   stepsBack,
 } from '@brave-comb/core/skills';
-import { v7 as uuid } from 'uuid';
+import { addDays } from '@brave-comb/core/units';
+import type { Knex } from 'knex';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
 import { learnersOf, peopleOf, practiceOf } from '../people/store';
 import { Refusal } from '../problem';
-import { checklistsOf, dropDraft, insertChecklist, keepDraft, lockSchool } from './checklist-store';
-import { countsBySkill, insertSignOffs } from './evidence-store';
-import { schoolStandings } from './standings';
+import { siteOf, siteSeason } from '../season/site-season';
+import { dayAtSchool } from '../equipment/store';
+import { termsOf } from '../planning/plan-store';
+import {
+  backToDraft,
+  type ChecklistRow,
+  checklistsOf,
+  dropDraft,
+  insertChecklist,
+  keepDraft,
+  lockSchool,
+} from './checklist-store';
+import { countsBySkill } from './evidence-store';
+import { carryOver, schoolStandings } from './standings';
 
 type Endpoints = typeof endpoints;
 
@@ -26,14 +38,17 @@ type Endpoints = typeof endpoints;
 export async function checklist(context: Context, actor: Actor): Promise<Output<Endpoints['checklist']>> {
   const { db } = context;
   const trainees = await learnersOf(db, actor.school);
-  const [{ draft, versions }, { forgetting }, skills] = await Promise.all([
+  const { site } = await siteOf(context, actor.school, undefined);
+  const [{ draft, versions }, { forgetting }, skills, { phases }] = await Promise.all([
     checklistsOf(db, actor.school),
     practiceOf(db, actor.school),
     schoolStandings(context, actor.school, trainees),
+    siteSeason(context, site),
   ]);
   const makers = [...versions, ...(draft ? [draft] : [])].flatMap(({ made_by }) => made_by ?? []);
   const names = new Map((await peopleOf(db, actor.school, makers)).map(({ id, name }) => [id, name]));
   const inForce = skills.checklist;
+  const waiting = waitingIn(versions, skills.today);
   const listed = versions.map((row) => ({
     version: row.version!,
     skills: row.skills.length,
@@ -49,10 +64,16 @@ export async function checklist(context: Context, actor: Actor): Promise<Output<
         ? { skills: draft.skills, by: names.get(draft.made_by ?? '') ?? '', at: iso(draft.made_at) }
         : null,
     versions: listed.length > 0 ? listed : [first],
+    today: skills.today,
+    phases,
+    waiting: waiting ? { version: waiting.version!, starts: waiting.starts! } : null,
+    nextCourse: await nextCourseOf(db, actor.school, skills.today),
     forgetting,
     levels: levelsBySkill(inForce, skills.standing, trainees),
   };
 }
+
+const sum = (numbers: readonly number[]): number => numbers.reduce((total, each) => total + each, 0);
 
 function levelsBySkill(
   { skills }: Checklist,
@@ -75,7 +96,7 @@ export async function draftChecklist(
 ): Promise<Output<Endpoints['draftChecklist']>> {
   await db.transaction(async (trx) => {
     await lockSchool(trx, actor.school);
-    await keepDraft(trx, { school: actor.school, skills, note: '', made_by: actor.id, made_at: clock.now() });
+    await keepDraft(trx, { school: actor.school, skills, made_by: actor.id, made_at: clock.now() });
   });
   return { problem: checklistProblem({ skills }) };
 }
@@ -100,6 +121,9 @@ export async function previewChecklist(
   const names = new Map(people.map(({ id, name }) => [id, name]));
   const next: Checklist = { version: now.checklist.version + 1, skills };
   const after = now.by(next);
+  const askedBy = (list: Checklist, standing: Standings) =>
+    new Map(list.skills.map((skill) => [skill.id, stillAsked(skill, standing, trainees)]));
+  const [before, left] = [askedBy(now.checklist, now.standing), askedBy(next, after)];
   const goesOn = new Set(skills.flatMap(({ id, from }) => [id, ...from]));
   return {
     problem: checklistProblem(next),
@@ -116,27 +140,33 @@ export async function previewChecklist(
       .filter(({ id }) => !goesOn.has(id))
       .map(({ id, name }) => ({ id, name, demonstrations: counts.get(id) ?? 0 })),
     added: skills.filter(({ id, from }) => from.length === 0 && !skillOf(now.checklist, id)).map(({ name }) => name),
-    asked: { before: stillAsked(now.checklist, now.standing, trainees), after: stillAsked(next, after, trainees) },
+    asked: {
+      before: sum([...before.values()]),
+      after: sum([...left.values()]),
+    },
+    stillAsked: skills.map(({ id, from }) => ({
+      skill: id,
+      before: sum([id, ...from].map((each) => before.get(each) ?? 0)),
+      after: left.get(id) ?? 0,
+    })),
   };
 }
 
-/** Demonstrations that the rules still ask for, of all trainees together. */
-function stillAsked({ skills }: Checklist, standing: Standings, trainees: readonly string[]): number {
-  const left = (trainee: string, { id, rule }: Skill) => {
+/** Demonstrations that a rule still asks for, of all trainees together. */
+const stillAsked = ({ id, rule }: Skill, standing: Standings, trainees: readonly string[]): number =>
+  trainees.reduce((sum, trainee) => {
     const where = standing(trainee, id);
-    if (!isOpen(where)) return 0;
+    if (!isOpen(where)) return sum;
     const times = where.missing.find(({ what }) => what === 'times');
-    if (times && 'need' in times) return times.need - times.have;
-    return where.state === 'not met' ? rule.times : 1;
-  };
-  return trainees.reduce((sum, trainee) => sum + skills.reduce((own, skill) => own + left(trainee, skill), 0), 0);
-}
+    if (times && 'need' in times) return sum + times.need - times.have;
+    return sum + (where.state === 'not met' ? rule.times : 1);
+  }, 0);
 
-/** Puts a list in force as the next version. */
+/** Puts a list in force as the next version: at once, or for a day to come. */
 export async function enforceChecklist(
   { db, clock }: Context,
   actor: Actor,
-  { skills, after, standings, note }: Input<Endpoints['enforceChecklist']>['body'],
+  { skills, after, standings, from, note }: Input<Endpoints['enforceChecklist']>['body'],
 ): Promise<Output<Endpoints['enforceChecklist']>> {
   const problem = checklistProblem({ skills });
   if (problem) throw new Refusal(422, 'list does not hold together', problem);
@@ -152,45 +182,75 @@ export async function enforceChecklist(
         `Version ${version} has come into force since this draft was begun. Look at what differs, then put it in force again.`,
       );
     const { versions } = await checklistsOf(trx, actor.school);
-    const row = { school: actor.school, made_by: actor.id, made_at: clock.now() };
+    const waiting = waitingIn(versions, now.today);
+    if (waiting)
+      throw new Refusal(
+        409,
+        'another list waits',
+        `Version ${waiting.version} waits for ${waiting.starts}. Take it back first: two lists cannot wait one behind the other.`,
+      );
+    const waits = standings === 'from the next course';
+    if (waits && (from === null || from <= now.today))
+      throw new Refusal(422, 'no day to come', 'Say from which day on it is in force: a day after today.');
     // The list that the school began with becomes a version of its own, so that what was judged by it stays readable.
     if (versions.length === 0)
       await insertChecklist(trx, {
-        ...row,
+        school: actor.school,
         version: 1,
         skills: now.checklist.skills,
         note: 'The list to begin with.',
         made_by: null,
+        made_at: clock.now(),
+        starts: null,
+        to_carry: false,
       });
-    const next = { version: version + 1, skills };
-    await insertChecklist(trx, { ...row, ...next, note });
+    const next = {
+      school: actor.school,
+      version: version + 1,
+      skills,
+      note,
+      made_by: actor.id,
+      made_at: clock.now(),
+      starts: waits ? from : now.today,
+      to_carry: waits,
+    };
+    await insertChecklist(trx, next);
     await dropDraft(trx, actor.school);
-    const carried = standings === 'judged again' ? [] : held(next, now.standing, trainees);
-    if (carried.length > 0)
-      await insertSignOffs(
-        trx,
-        carried.map(({ trainee, skill, day }) => ({
-          id: uuid(),
-          school: actor.school,
-          trainee,
-          skill,
-          kind: 'carried',
-          version: next.version,
-          day,
-          note: '',
-          by: actor.id,
-          at: clock.now(),
-        })),
-      );
-    return { version: next.version, carried: carried.length };
+    const carried = standings === 'carried over' ? await carryOver(trx, next, now.standing, trainees, clock.now()) : 0;
+    return { version: next.version, starts: next.starts!, carried };
   });
 }
 
-/** What is held by the version before, under the id that it goes on as, from the day on which it was last shown. */
-const held = ({ skills }: Checklist, before: Standings, trainees: readonly string[]) =>
-  trainees.flatMap((trainee) =>
-    skills.flatMap(({ id, from }) => {
-      const standing = [id, ...from].map((each) => before(trainee, each)).find((each) => !isOpen(each));
-      return standing?.last ? [{ trainee, skill: id, day: standing.last }] : [];
-    }),
+/** The version that waits for its day. */
+const waitingIn = (versions: readonly ChecklistRow[], today: string): ChecklistRow | undefined =>
+  versions.find(({ starts }) => starts !== null && starts > today);
+
+/** Makes the list that waits for its day the draft again. */
+export async function takeBackChecklist(
+  { db, clock }: Context,
+  actor: Actor,
+): Promise<Output<Endpoints['takeBackChecklist']>> {
+  return db.transaction(async (trx) => {
+    await lockSchool(trx, actor.school);
+    const { draft, versions } = await checklistsOf(trx, actor.school);
+    const waiting = waitingIn(versions, await dayAtSchool(trx, actor.school, clock.now()));
+    if (!waiting) return { version: null };
+    if (draft)
+      throw new Refusal(
+        409,
+        'a draft is there',
+        'There is a draft already, and the list that waits would take its place. Export the draft if you need it, discard it, then take the list back.',
+      );
+    await backToDraft(trx, waiting.id);
+    return { version: waiting.version };
+  });
+}
+
+/** Day after the last course that is running ends; `null` when none has an end. */
+async function nextCourseOf(db: Knex, school: string, today: string): Promise<string | null> {
+  const ends = (await termsOf(db, school)).flatMap(({ terms }) =>
+    terms.kind === 'group' && terms.until !== null && terms.until >= today ? [terms.until] : [],
   );
+  const last = ends.sort().at(-1);
+  return last === undefined ? null : addDays(last, 1);
+}

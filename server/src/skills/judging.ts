@@ -6,7 +6,7 @@ import { dateAt } from '../dates';
 import { hivesById, siteById, sitesOf } from '../equipment/store';
 import { Refusal, notFound } from '../problem';
 import { mayJudge, traineeSeenBy } from './access';
-import { knownSkills } from './checklist-store';
+import { checklistOf, knownSkills } from './checklist-store';
 import {
   confirmClaim,
   demonstrationById,
@@ -51,7 +51,8 @@ async function rowOf(
   const [hive] = sent.hive ? await hivesById(db, actor.school, [sent.hive]) : [];
   if (sent.hive && !hive) throw notFound('hive');
   const site = hive ? await siteById(db, actor.school, hive.site) : (await sitesOf(db, actor.school))[0];
-  const { version } = (await schoolStandings({ db, clock }, actor.school, [])).checklist;
+  const day = dateAt(site?.zone ?? 'utc', sent.at);
+  const { version } = await checklistOf(db, actor.school, day);
   return {
     id: sent.id,
     school: actor.school,
@@ -59,7 +60,7 @@ async function rowOf(
     skill: sent.skill,
     level: sent.level,
     at: new Date(sent.at),
-    day: dateAt(site?.zone ?? 'utc', sent.at),
+    day,
     source,
     hive: sent.hive,
     session: sent.session,

@@ -1,6 +1,7 @@
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { v5 as uuidOf } from 'uuid';
 import type { Actor, Context } from '../context';
+import { dayAtSchool } from '../equipment/store';
 import { traineeSeenBy } from './access';
 import { checklistOf } from './checklist-store';
 import { demonstrationsOf, insertDemonstration, type DemonstrationRow } from './evidence-store';
@@ -12,14 +13,18 @@ const PASSPORTS = '0b1d6f0e-6c9e-4c5e-9a53-5a0f3f1f7c11';
 
 /** Takes in another school's passport. Its evidence waits for the lead's word; skills that this list does not have are named. */
 export async function importPassport(
-  { db }: Context,
+  { db, clock }: Context,
   actor: Actor,
   trainee: string,
   file: Input<Import>['body'],
 ): Promise<Output<Import>> {
   await traineeSeenBy(db, actor, trainee);
-  const { version, skills } = await checklistOf(db, actor.school);
-  const byId = new Map(skills.map((skill) => [skill.id, skill.id]));
+  const { version, skills } = await checklistOf(db, actor.school, await dayAtSchool(db, actor.school, clock.now()));
+  // A skill may stand in the file by the id that it had in an earlier list.
+  const byId = new Map([
+    ...skills.flatMap(({ id, from }) => from.map((was) => [was, id] as const)),
+    ...skills.map(({ id }) => [id, id] as const),
+  ]);
   const byName = new Map(skills.map((skill) => [skill.name.toLowerCase(), skill.id]));
   const named = file.skills.map((each) => ({
     ...each,

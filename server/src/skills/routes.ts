@@ -4,7 +4,14 @@ import { eraseTrainee } from '../people/erase';
 import { changePractice } from '../people/store';
 import type { Serve } from '../routing';
 import { agreement } from './agreement';
-import { checklist, discardDraft, draftChecklist, enforceChecklist, previewChecklist } from './checklist';
+import {
+  checklist,
+  discardDraft,
+  draftChecklist,
+  enforceChecklist,
+  previewChecklist,
+  takeBackChecklist,
+} from './checklist';
 import { debrief } from './debrief/debrief';
 import { sendDebriefBack, signDebrief } from './debrief/sign';
 import { claimSkill, correctDemonstration, judgeSkill, settleClaim, signOffSkills, withdrawSignOff } from './judging';
@@ -18,6 +25,7 @@ export function skillsRoutes(context: Context, serve: Serve): void {
   serve(endpoints.discardDraft, (_, actor) => discardDraft(context, actor));
   serve(endpoints.previewChecklist, ({ body }, actor) => previewChecklist(context, actor, body.skills));
   serve(endpoints.enforceChecklist, ({ body }, actor) => enforceChecklist(context, actor, body));
+  serve(endpoints.takeBackChecklist, (_, actor) => takeBackChecklist(context, actor));
   serve(endpoints.traineeMatrix, (_, actor) => traineeMatrix(context, actor));
   serve(endpoints.agreement, (_, actor) => agreement(context, actor));
   serve(endpoints.passport, ({ params }, actor) => passport(context, actor, params.trainee));

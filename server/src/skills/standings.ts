@@ -10,16 +10,18 @@ import {
   standingsFrom,
 } from '@brave-comb/core/skills';
 import type { Knex } from 'knex';
+import { v7 as uuid } from 'uuid';
 import type { Clock } from '../clock/clock';
-import { dateAt, iso } from '../dates';
-import { sitesOf } from '../equipment/store';
-import { practiceOf } from '../people/store';
-import { checklistOf } from './checklist-store';
+import { iso } from '../dates';
+import { dayAtSchool } from '../equipment/store';
+import { learnersOf, practiceOf } from '../people/store';
+import { checklistOf, type ChecklistRow, checklistToCarry, lockSchool, markCarried } from './checklist-store';
 import {
   type CorrectionRow,
   correctionsOf,
   type DemonstrationRow,
   demonstrationsOf,
+  insertSignOffs,
   type SignOffRow,
   signOffsOf,
 } from './evidence-store';
@@ -56,33 +58,88 @@ export async function schoolStandings(
   school: string,
   trainees: readonly string[],
 ): Promise<SchoolStandings> {
-  const [checklist, practice, [site], demonstrations, corrections, signOffs, pairs] = await Promise.all([
-    checklistOf(db, school),
+  const now = clock.now();
+  const today = await dayAtSchool(db, school, now);
+  if (await checklistToCarry(db, school, today)) await carryToList(db, school, now);
+  const [checklist, { rows, by }] = await Promise.all([
+    checklistOf(db, school, today),
+    schoolEvidence(db, school, trainees, now),
+  ]);
+  const standings: SchoolStandings['by'] = (list, more = []) => by(list, today, more);
+  return { checklist, standing: standings(checklist), today, rows, by: standings };
+}
+
+/** What trainees have shown and what was signed; where they stand on a day by a list is reckoned from it. */
+async function schoolEvidence(db: Knex, school: string, trainees: readonly string[], now: Date) {
+  const [{ forgetting }, demonstrations, corrections, signOffs, pairs] = await Promise.all([
     practiceOf(db, school),
-    sitesOf(db, school),
     demonstrationsOf(db, school, trainees),
     correctionsOf(db, school, trainees),
     signOffsOf(db, school, trainees),
     readingPairsOf(db, school, trainees),
   ]);
   const off = new Map(trainees.map((id) => [id, readingsOffOfLate(pairs.filter(({ trainee }) => trainee === id))]));
-  const now = clock.now();
-  const today = dateAt(site?.zone ?? 'utc', now);
   const judged = corrected(demonstrations.map(asDemonstration), corrections.map(asCorrection));
   const signed = signOffs.flatMap(({ trainee, skill, day, kind, withdrawn_at }) =>
     withdrawn_at === null ? [{ trainee, skill, day, kind }] : [],
   );
-  const by: SchoolStandings['by'] = (list, more = []) =>
+  const by = (checklist: Checklist, today: string, more: readonly SignOff[] = []): Standings =>
     standingsFrom({
-      checklist: list,
+      checklist,
       demonstrations: judged,
       signOffs: [...signed, ...more],
       today,
       now: iso(now),
-      forgetting: practice.forgetting,
+      forgetting,
       readingsOff: (trainee) => off.get(trainee) ?? null,
     });
-  return { checklist, standing: by(checklist), today, rows: { demonstrations, corrections, signOffs }, by };
+  return { rows: { demonstrations, corrections, signOffs }, by };
+}
+
+/** The day of a list that waited has come: carries over what is held on it, whoever looks first. */
+async function carryToList(db: Knex, school: string, now: Date): Promise<void> {
+  await db.transaction(async (trx) => {
+    await lockSchool(trx, school);
+    const waited = await checklistToCarry(trx, school, await dayAtSchool(trx, school, now));
+    if (!waited) return;
+    const { row, before } = waited;
+    const trainees = await learnersOf(trx, school);
+    const { by } = await schoolEvidence(trx, school, trainees, now);
+    await carryOver(trx, row, by(before, row.starts!), trainees, now);
+    await markCarried(trx, row.id);
+  });
+}
+
+/**
+ * Notes what is held by the list before for a new one, under the ids that skills go on as, from the day on which each was last shown.
+ *
+ * @returns how many standings were carried over
+ */
+export async function carryOver(
+  trx: Knex,
+  list: Pick<ChecklistRow, 'school' | 'version' | 'skills' | 'made_by'>,
+  before: Standings,
+  trainees: readonly string[],
+  at: Date,
+): Promise<number> {
+  const held = trainees.flatMap((trainee) =>
+    list.skills.flatMap(({ id, from }) => {
+      const standing = [id, ...from].map((each) => before(trainee, each)).find((each) => !isOpen(each));
+      return standing?.last ? [{ trainee, skill: id, day: standing.last }] : [];
+    }),
+  );
+  const rows = held.map((each) => ({
+    ...each,
+    id: uuid(),
+    school: list.school,
+    kind: 'carried' as const,
+    version: list.version!,
+    note: '',
+    by: list.made_by!,
+    at,
+  }));
+  if (rows.length > 0) await insertSignOffs(trx, rows);
+  return rows.length;
 }
 
 const asDemonstration = (row: DemonstrationRow): Demonstration => ({

@@ -8,6 +8,7 @@ import * as leaves from './006-what-a-visit-leaves';
 import * as skills from './007-skills';
 import * as practice from './008-practice';
 import * as debriefs from './009-debriefs';
+import * as starts from './010-checklist-starts';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -19,6 +20,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '007-skills', ...skills },
   { name: '008-practice', ...practice },
   { name: '009-debriefs', ...debriefs },
+  { name: '010-checklist-starts', ...starts },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

@@ -16,6 +16,7 @@ const DATA: Coverage = {
       name: 'tells cup, fed and sealed queen cell',
       seasonal: true,
       window: { from: '2026-05-14', to: '2026-06-14' },
+      offers: [],
       nobody: true,
       groups: [
         { group: 'curlew', seen: 0, open: 7, next },
@@ -27,6 +28,7 @@ const DATA: Coverage = {
       name: 'tells worker from drone lids',
       seasonal: true,
       window: null,
+      offers: [],
       nobody: false,
       groups: [
         { group: 'curlew', seen: 7, open: 0, next: null },
@@ -38,6 +40,7 @@ const DATA: Coverage = {
       name: 'states the aim and the depth',
       seasonal: false,
       window: null,
+      offers: [],
       nobody: false,
       groups: [
         { group: 'curlew', seen: 5, open: 2, next },

@@ -86,9 +86,10 @@ export class ViewDesk {
 
   /** The answer to the last change of one kind, `null` when the last one was another. */
   lastAnswer(endpoint: keyof typeof endpoints): Signal<object | null> {
+    const before = untracked(this.answer);
     return computed(() => {
       const last = this.answer();
-      return last?.endpoint === endpoint ? last.answer : null;
+      return last?.endpoint === endpoint && last !== before ? last.answer : null;
     });
   }
 

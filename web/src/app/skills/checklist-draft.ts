@@ -1,5 +1,6 @@
 import { computed, Injectable, signal } from '@angular/core';
 import { checklistProblem, type EvidenceRule, type Skill, skillIn, skillOf, usualRule } from '@brave-comb/core/skills';
+import equal from 'fast-deep-equal';
 
 /** The list as it is being edited: every change can be taken back. */
 @Injectable()
@@ -19,7 +20,7 @@ export class ChecklistDraft {
     const [before, now] = [this.before(), this.skills()];
     const changed = now.filter((skill) => {
       const was = skillOf({ skills: before }, skill.id);
-      return !was || JSON.stringify(was) !== JSON.stringify(skill);
+      return !was || !equal(was, skill);
     }).length;
     const gone = before.filter(({ id }) => !skillOf({ skills: now }, id)).length;
     const common = (list: readonly Skill[], other: readonly Skill[]) =>

@@ -28,8 +28,11 @@ import { ChecklistDraft } from './checklist-draft';
 import { ChipChoice } from './chip-choice';
 import { ForgettingForm } from './forgetting-form';
 import { LevelGlyph } from './level-glyph';
+import { type ForceAsked, PutInForce } from './put-in-force';
 import { RuleSentence } from './rule-sentence';
 import { saveFile } from './save-file';
+import { SkillSeason } from './skill-season';
+import { VersionLine } from './version-line';
 
 /** Pause after the last change before the draft is kept and reckoned, ms. */
 const PAUSE = 700;
@@ -58,7 +61,18 @@ function readJson(text: string): { readonly skills: readonly Skill[]; readonly b
 /** What the school asks for: its skills with their rules, as a draft until a lead puts it in force. */
 @Component({
   selector: 'bc-checklist',
-  imports: [CdkDrag, CdkDropList, ChipChoice, ForgettingForm, LevelGlyph, RuleSentence, ViewState],
+  imports: [
+    CdkDrag,
+    CdkDropList,
+    ChipChoice,
+    ForgettingForm,
+    LevelGlyph,
+    PutInForce,
+    RuleSentence,
+    SkillSeason,
+    VersionLine,
+    ViewState,
+  ],
   providers: [ChecklistDraft],
   templateUrl: './checklist.html',
   styleUrl: './checklist.scss',
@@ -78,21 +92,23 @@ export class ChecklistScreen {
   protected readonly things = COLONY_THINGS;
   protected readonly roles = ['everybody', ...ROLES] as const;
   protected readonly risks = SKILL_RISKS;
-  protected readonly policy = signal<'carried over' | 'judged again'>('carried over');
-  protected readonly note_ = signal('');
   protected readonly says = signal<string | null>(null);
   protected readonly badLines = signal<readonly BadLine[]>([]);
-  private readonly reckoned = signal<Output<typeof endpoints.previewChecklist> | null>(null);
-  protected readonly preview = computed(() => {
-    const seen = this.reckoned();
-    return (
-      seen && {
-        ...seen,
-        back: [...new Set(seen.changes.filter((each) => each.stepsBack).map((each) => each.trainee.id))],
-      }
-    );
+  protected readonly preview = signal<Output<typeof endpoints.previewChecklist> | null>(null);
+  private readonly coverage = this.desk.watch('coverage', () => (this.person()?.role === 'trainee' ? null : {}));
+  /** What planned sessions offer of the chosen skill. */
+  protected readonly offers = computed(() => {
+    const skills = this.coverage.data()?.skills;
+    return skills ? (skills.find(({ id }) => id === this.draft.chosen())?.offers ?? []) : null;
+  });
+  protected readonly offerDays = computed(() => (this.offers() ?? []).map(({ startsAt }) => startsAt.slice(0, 10)));
+  /** Skills that wait for the chosen one. */
+  protected readonly after = computed(() => {
+    const id = this.draft.chosen();
+    return this.draft.skills().filter(({ needs }) => id !== null && needs.includes(id));
   });
   private readonly enforced = this.desk.lastAnswer('enforceChecklist');
+  private readonly takenBack = this.desk.lastAnswer('takeBackChecklist');
 
   constructor() {
     // What is typed is on this device before anything is sent: a closed tab loses nothing.
@@ -112,15 +128,29 @@ export class ChecklistScreen {
       untracked(() => this.draft.load(before, unsent(this.person()?.id ?? '') ?? sent ?? before));
     });
     effect(() => {
-      const answer = this.enforced() as { version: number; carried: number } | null;
-      if (answer)
-        this.says.set(`Version ${answer.version} is in force, ${answer.carried} standings were carried over.`);
+      const answer = this.enforced() as Output<typeof endpoints.enforceChecklist> | null;
+      const today = untracked(this.data)?.today;
+      if (!answer || today === undefined) return;
+      // What was put in force is no draft any more.
+      untracked(() => {
+        localStorage.removeItem(placeOf(this.person()?.id ?? ''));
+        this.draft.load(this.draft.before(), this.draft.before());
+      });
+      this.says.set(
+        answer.starts > today
+          ? `Version ${answer.version} waits: it is in force from ${dateText(answer.starts)}. Until then nothing changes for anybody.`
+          : `Version ${answer.version} is in force, ${answer.carried} standings were carried over.`,
+      );
+    });
+    effect(() => {
+      const answer = this.takenBack() as Output<typeof endpoints.takeBackChecklist> | null;
+      if (answer?.version) this.says.set(`Version ${answer.version} is the draft again.`);
     });
     toObservable(this.draft.skills)
       .pipe(
         debounceTime(PAUSE),
         switchMap((skills) => {
-          this.reckoned.set(null);
+          this.preview.set(null);
           if (!this.lead() || this.draft.changes() === 0 || this.draft.problem()) return of(null);
           const body = { skills: [...skills] } as never;
           this.client.call(endpoints.draftChecklist, { body }).subscribe({ error: () => undefined });
@@ -133,7 +163,7 @@ export class ChecklistScreen {
         }),
         takeUntilDestroyed(),
       )
-      .subscribe((seen) => this.reckoned.set(seen));
+      .subscribe((seen) => this.preview.set(seen));
   }
 
   protected inPhase(phase: SkillPhase): readonly Skill[] {
@@ -226,8 +256,8 @@ export class ChecklistScreen {
       .filter((each) => each !== '');
   }
 
-  protected day(instant: string): string {
-    return dateText(instant.slice(0, 10));
+  protected day(date: string): string {
+    return dateText(date.slice(0, 10));
   }
 
   protected discard(): void {
@@ -236,10 +266,17 @@ export class ChecklistScreen {
     this.desk.change('discardDraft', {}, 'checklist', false);
   }
 
-  protected enforce(after: number): void {
-    const body = { skills: this.draft.skills(), after, standings: this.policy(), note: this.note_().trim() };
-    this.desk.change('enforceChecklist', { body }, 'checklist', false);
-    this.note_.set('');
+  protected enforce(after: number, asked: ForceAsked): void {
+    this.desk.change(
+      'enforceChecklist',
+      { body: { ...asked, skills: this.draft.skills(), after } },
+      'checklist',
+      false,
+    );
+  }
+
+  protected takeBack(): void {
+    this.desk.change('takeBackChecklist', {}, 'checklist', false);
   }
 
   protected save(as: 'csv' | 'json'): void {

@@ -11,10 +11,11 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
+import type { nextChance } from './next-chance';
 import type { Matrix, MatrixCell, MatrixFilter, MatrixRow } from './matrix-rows';
 import { standsOut } from './matrix-rows';
 
-const [NAME, COLUMN, COUNT, HEAD, ROW] = [128, 25, 56, 168, 24];
+const [NAME, COLUMN, COUNT, HEAD, ROW, FOOT] = [128, 25, 56, 168, 24, 26];
 /** Rows and columns that are drawn beyond what is seen. */
 const BEYOND = 4;
 const PAGE = 10;
@@ -42,6 +43,8 @@ export class MatrixGrid {
   readonly rows = input.required<readonly MatrixRow[]>();
   readonly filter = input<MatrixFilter | null>(null);
   readonly chosen = input<string | null>(null);
+  /** Next chance by skill, in the order of the skills; `null` until it is known. */
+  readonly chances = input<readonly ReturnType<typeof nextChance>[] | null>(null);
   readonly picked = output<{ readonly trainee: string; readonly skill: string | null }>();
 
   private readonly box = viewChild.required<ElementRef<HTMLElement>>('box');
@@ -49,7 +52,7 @@ export class MatrixGrid {
   protected readonly active = signal<{ readonly row: number; readonly skill: number } | null>(null);
 
   protected readonly width = computed(() => NAME + this.skills().length * COLUMN + COUNT + 8);
-  protected readonly height = computed(() => HEAD + this.rows().length * ROW);
+  protected readonly height = computed(() => HEAD + this.rows().length * ROW + FOOT);
   private readonly nobody = computed(() =>
     this.skills().map((_, at) =>
       this.rows().every((row) => row.kind === 'group' || (row.cells[at]?.level ?? null) === null),
@@ -71,6 +74,24 @@ export class MatrixGrid {
         nobody: this.nobody()[at] ?? false,
       }))
       .slice(Math.max(0, first), last);
+  });
+  protected readonly foot = computed(() => {
+    const chances = this.chances();
+    if (!chances) return null;
+    return this.heads().map(({ id, at, left, name }) => {
+      const need = chances[at] ?? null;
+      if (need === null) return { id, at, left, text: '–', says: `${name}: nobody needs it`, kind: 'done' };
+      if (need.chance === null)
+        return { id, at, left, text: 'no', says: `${name}: no fair chance in these days`, kind: 'none' };
+      return {
+        id,
+        at,
+        left,
+        text: need.chance.day,
+        says: `${name}: ${need.chance.words}`,
+        kind: need.chance.planned ? 'planned' : 'open',
+      };
+    });
   });
   protected readonly phases = computed(() => {
     const all = this.skills().map(({ phase }) => phase);
@@ -158,7 +179,7 @@ export class MatrixGrid {
     const [top, left] = [row * ROW, NAME + skill * COLUMN];
     const { left: scrollLeft, top: scrollTop, width: clientWidth, height: clientHeight } = this.sight();
     if (top < scrollTop) box.scrollTop = top;
-    else if (HEAD + top + ROW > scrollTop + clientHeight) box.scrollTop = HEAD + top + ROW - clientHeight;
+    else if (HEAD + top + ROW + FOOT > scrollTop + clientHeight) box.scrollTop = HEAD + top + ROW + FOOT - clientHeight;
     if (left < scrollLeft + NAME) box.scrollLeft = left - NAME;
     else if (left + COLUMN > scrollLeft + clientWidth - COUNT) box.scrollLeft = left + COLUMN + COUNT - clientWidth;
     this.scrolled();

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
+import type { Coverage } from '@brave-comb/contract';
 import { isOpen } from '@brave-comb/core/skills';
 import { ViewDesk } from '../season/view-desk';
 import { dayIn } from '../shell/format';
 import { LevelGlyph } from './level-glyph';
+import { nextChance } from './next-chance';
 
 /** Skills that are listed before the rest is only counted. */
 const LISTED = 7;
@@ -59,8 +61,15 @@ const ORDER = ['due again', 'in progress', 'not met'];
             /></span>
             <span
               ><b>{{ skill.name }}</b
-              ><br />{{ skill.says }}</span
-            >
+              ><br />{{ skill.says }}
+              @if (skill.next; as next) {
+                @if (next.chance; as chance) {
+                  <br /><span class="next" [class.planned]="chance.planned">{{ chance.words }}</span>
+                } @else {
+                  <br /><span class="next none">no fair chance in these days</span>
+                }
+              }
+            </span>
           </li>
         }
       </ul>
@@ -80,6 +89,9 @@ const ORDER = ['due again', 'in progress', 'not met'];
 export class TraineeSide {
   readonly trainee = input.required<string>();
   readonly skill = input<string | null>(null);
+  /** Group of the trainee, and what the planner knows of the next chances. */
+  readonly group = input<string | null>(null);
+  readonly coverage = input<Coverage | null>(null);
   readonly closed = output();
   protected readonly watched = inject(ViewDesk).watch('passport', () => ({ params: { trainee: this.trainee() } }));
   protected readonly data = this.watched.data;
@@ -90,6 +102,11 @@ export class TraineeSide {
       .toSorted((a, b) => ORDER.indexOf(a.standing.state) - ORDER.indexOf(b.standing.state)),
   );
   protected readonly stand = computed(() => (this.data()?.skills.length ?? 0) - this.open().length);
-  protected readonly listed = computed(() => this.open().slice(0, LISTED));
+  protected readonly listed = computed(() => {
+    const [coverage, group] = [this.coverage(), this.group()];
+    return this.open()
+      .slice(0, LISTED)
+      .map((skill) => ({ ...skill, next: coverage && group ? nextChance(coverage, [group], skill.id) : null }));
+  });
   protected readonly one = computed(() => this.data()?.skills.find(({ id }) => id === this.skill()) ?? null);
 }

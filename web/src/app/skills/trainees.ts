@@ -8,6 +8,7 @@ import { GroupSide } from './group-side';
 import { LevelGlyph } from './level-glyph';
 import { MatrixGrid } from './matrix-grid';
 import { MATRIX_FILTERS, type MatrixFilter, rowsOf, standsOut, weeksLeft } from './matrix-rows';
+import { nextChance } from './next-chance';
 import { TraineeSide } from './trainee-side';
 
 const LEGEND: readonly { readonly level: SkillLevel | null; readonly fading?: true; readonly says: string }[] = [
@@ -29,7 +30,10 @@ const LEGEND: readonly { readonly level: SkillLevel | null; readonly fading?: tr
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class TraineesScreen {
-  protected readonly watched = inject(ViewDesk).watch('traineeMatrix', () => ({}));
+  private readonly desk = inject(ViewDesk);
+  protected readonly watched = this.desk.watch('traineeMatrix', () => ({}));
+  /** When what is open can next be shown; it takes the planner a moment, the matrix does not wait for it. */
+  protected readonly coverage = this.desk.watch('coverage', () => ({})).data;
   protected readonly legend = LEGEND;
   protected readonly filters = MATRIX_FILTERS;
   protected readonly upper = upperFirst;
@@ -37,6 +41,17 @@ export class TraineesScreen {
   protected readonly filter = signal<MatrixFilter | null>('blocks the sign-off');
   protected readonly trainee = signal<string | null>(null);
   protected readonly skillId = signal<string | null>(null);
+
+  /** The chosen trainee's group. */
+  protected readonly own = computed(() => {
+    const groups = this.watched.data()?.groups ?? [];
+    return groups.find(({ trainees }) => trainees.some(({ id }) => id === this.trainee()))?.id ?? null;
+  });
+  protected readonly chances = computed(() => {
+    const [coverage, matrix, group] = [this.coverage(), this.watched.data(), this.group()];
+    if (!coverage || !matrix) return null;
+    return matrix.skills.map(({ id }) => nextChance(coverage, group === null ? null : [group], id));
+  });
 
   protected readonly rows = computed(() => {
     const matrix = this.watched.data();
