@@ -15,6 +15,7 @@ import { Advice } from './care';
 import { ROLES, endpoint } from './endpoint';
 import { AddressedSide, FrameSide, SideAddress } from './inspection-sides';
 import { CivilDate, Id, Instant, Share, field, list } from './parts';
+import { ReadingHabit } from './skills';
 import { AllLimits } from './weather';
 
 const Topic = z.enum(TOPIC_IDS);
@@ -65,6 +66,8 @@ export const Practice = z.object({
   person: Id,
   limits: AllLimits,
   results: list(PracticeResult),
+  /** What the person reads wrong at the hive again and again. */
+  habits: list(ReadingHabit),
   /** Eighths in the wrong place that supervisors have on the mean, oneself left out; `null` while none of them practised. */
   staffWrong: z.number().nullable(),
   photos: list(PhotoDrill),

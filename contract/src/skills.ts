@@ -402,7 +402,11 @@ const Kappa = z.object({
   expected: z.number(),
   kappa: z.number().nullable(),
   count: z.int(),
+  alike: z.int(),
 });
+
+/** What a trainee reads wrong again and again. */
+export const ReadingHabit = z.object({ says: z.string(), letters: list(z.enum(LETTERS)) });
 
 /** How a trainee's hidden readings lie against the supervisors'. */
 const Readings = z.object({
@@ -417,11 +421,12 @@ const Readings = z.object({
       limits: z.tuple([z.number(), z.number()]).readonly().nullable(),
       off: z.number(),
       kappa: z.number().nullable(),
+      trend: list(z.object({ at: Instant, bias: z.number() })),
     }),
   ),
   confusions: list(z.object({ from: z.enum(LETTERS), to: z.enum(LETTERS), eighths: z.number() })),
   trend: list(z.object({ at: Instant, off: z.number() })),
-  advice: list(z.string()),
+  habits: list(ReadingHabit),
 });
 
 export const agreement = endpoint({

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Letter, LETTERS, SKILL_LEVELS } from '../src/inspection';
+import { topicForLetters } from '../src/practice';
 import {
   type AssessedDemonstration,
   assessorHabits,
   assessorPairs,
   assessorsTogether,
   cohenKappa,
-  drillAdvice,
   fleissKappa,
   kappaWord,
   limitsOf,
@@ -15,6 +15,7 @@ import {
   QUADRATIC,
   type ReadingPair,
   readingAgreement,
+  readingHabits,
   readingsOffOfLate,
 } from '../src/skills';
 
@@ -27,8 +28,9 @@ describe('kappa', () => {
   ];
 
   it('is Cohen’s of 1960, and his weighted one of 1968', () => {
-    const { observed, expected, kappa, count } = cohenKappa(COHEN);
+    const { observed, expected, kappa, count, alike } = cohenKappa(COHEN);
     expect(count).toBe(200);
+    expect(alike).toBe(140);
     expect(observed).toBeCloseTo(0.7, 6);
     expect(expected).toBeCloseTo(0.41, 6);
     expect(kappa).toBeCloseTo(0.492, 3);
@@ -208,6 +210,8 @@ describe('readings against the supervisors', () => {
     expect(letters.find(({ letter }) => letter === 'E')).toMatchObject({ count: 2, bias: -1 });
     expect(letters.find(({ letter }) => letter === 'S')!.bias).toBeCloseTo(2 / 3, 6);
     expect(letters.find(({ letter }) => letter === 'N')).toMatchObject({ bias: 0, kappa: 1 });
+    expect(letters.find(({ letter }) => letter === 'E')!.trend.map(({ bias }) => bias)).toEqual([-1, -1]);
+    expect(letters.find(({ letter }) => letter === 'S')!.trend.map(({ bias }) => bias)).toEqual([1, 0.5]);
     expect(letters.map(({ letter }) => letter)).not.toContain('D');
     expect(trend.map(({ off: each }) => each)).toEqual([0.5, expect.closeTo((2 / 3 + 0) / 2, 6)]);
     expect(off).toBeCloseTo((0.5 + 2 / 3 + 0) / 3, 6);
@@ -218,10 +222,16 @@ describe('readings against the supervisors', () => {
   it('name what is taken for what, and the drill that follows', () => {
     const agreement = readingAgreement(habit);
     expect(agreement.confusions).toEqual([{ from: 'E', to: 'S', eighths: 2 }]);
-    const advice = drillAdvice(agreement);
-    expect(advice[0]).toBe('Reads too few eggs: by 1.0 eighths on 2 sides.');
-    expect(advice.at(-1)).toBe('Takes eggs for sealed worker: drill the two side by side.');
-    expect(drillAdvice(readingAgreement(habit.slice(0, 2)))).toEqual([]);
+    const habits = readingHabits(agreement);
+    expect(habits[0]).toEqual({ says: 'Reads too few eggs: by 1.0 eighths on 2 sides.', letters: ['E'] });
+    expect(habits.at(-1)).toEqual({
+      says: 'Takes eggs for sealed worker: drill the two side by side.',
+      letters: ['E', 'S'],
+    });
+    expect(habits.map(({ letters }) => topicForLetters(letters))).toEqual(['comb-young', 'comb-brood', 'comb-brood']);
+    expect(topicForLetters(['P', 'H'])).toBe('comb-stores');
+    expect(() => topicForLetters([])).toThrow(/at least one/);
+    expect(readingHabits(readingAgreement(habit.slice(0, 2)))).toEqual([]);
   });
 
   it('of somebody who reads as the supervisor does have no bias, no confusion and no advice (property)', () => {
@@ -238,7 +248,7 @@ describe('readings against the supervisors', () => {
           const same = readingAgreement(sides.map((each) => pair('02', each, each)));
           expect(same.off).toBe(0);
           expect(same.confusions).toEqual([]);
-          expect(drillAdvice(same)).toEqual([]);
+          expect(readingHabits(same)).toEqual([]);
           const mixed = readingAgreement(sides.map((each, at) => pair('02', each, others[at]!)));
           const lost = sides.reduce(
             (sum, each, at) =>

@@ -1,9 +1,13 @@
 import { type Output, endpoints } from '@brave-comb/contract';
 import { passportFile } from '@brave-comb/core/exchange';
 import type { SkillLevel } from '@brave-comb/core/inspection';
-import { DEFAULT_CHECKLIST, type Skill, STANDING_STATES } from '@brave-comb/core/skills';
+import { DEFAULT_CHECKLIST, type Skill, skillOf, STANDING_STATES } from '@brave-comb/core/skills';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { fixedClock } from '../src/clock/clock';
+import type { Actor } from '../src/context';
+import { traineeMatrix } from '../src/skills/matrix';
+import { schoolStandings } from '../src/skills/standings';
 import { type School, earlyVisit, entry, openSchool, pathOf, today } from './school';
 
 type Agent = Awaited<ReturnType<School['signIn']>>;
@@ -283,7 +287,7 @@ describe('a new version of the checklist', () => {
     const { inForce } = await list();
     const before = await held();
     const skills = stricter(inForce.skills);
-    const body = { skills, after: inForce.version, standings: 'carried over', note: 'veils nine times' };
+    const body = { skills, after: inForce.version, standings: 'carried over', from: null, note: 'veils nine times' };
     const { carried, version } = (await enforce(body).expect(200)).body as { carried: number; version: number };
     expect(version).toBe(2);
     expect(carried).toBeGreaterThan(100);
@@ -298,7 +302,13 @@ describe('a new version of the checklist', () => {
   it('that does not hold together is refused', async () => {
     const { inForce } = await list();
     const skills = inForce.skills.map((skill) => ({ ...skill, needs: ['juggles'] }));
-    const { body } = await enforce({ skills, after: inForce.version, standings: 'judged again', note: '' }).expect(422);
+    const { body } = await enforce({
+      skills,
+      after: inForce.version,
+      standings: 'judged again',
+      from: null,
+      note: '',
+    }).expect(422);
     expect((body as { message: string }).message).toMatch(/needs juggles first/);
   });
 
@@ -309,7 +319,7 @@ describe('a new version of the checklist', () => {
         ? { ...skill, id: 'judges-comb', name: 'judges old comb', from: ['grades-comb'] }
         : skill,
     );
-    await enforce({ skills, after: inForce.version, standings: 'judged again', note: '' }).expect(200);
+    await enforce({ skills, after: inForce.version, standings: 'judged again', from: null, note: '' }).expect(200);
     const visit = await earlyVisit(morag!);
     const judged = entry({ kind: 'skill judged', trainee: ids.get('Greta')!, skill: 'grades-comb', level: 'alone' });
     await morag!
@@ -318,6 +328,106 @@ describe('a new version of the checklist', () => {
       .expect(200);
     const { evidence } = skillIn(await passport('Greta'), 'judges-comb');
     expect(evidence.map(({ id }) => id)).toContain(judged.id);
+  });
+});
+
+describe('a checklist that waits for the next course', () => {
+  const list = async () => (await morag!.get(endpoints.checklist.path).expect(200)).body as Checklist;
+  const enforce = (body: object) => morag!.post(endpoints.enforceChecklist.path).send(body);
+  const takeBack = () => morag!.post(endpoints.takeBackChecklist.path);
+  const gentle = (skills: readonly Skill[]) =>
+    skills.map((skill) => (skill.id === 'clear-of-flight' ? { ...skill, rule: { ...skill.rule, times: 12 } } : skill));
+  /** The matrix as the lead reads it on another day. */
+  const on = async (instant: string) => {
+    const actor = await actorOf('morag');
+    return traineeMatrix({ ...school.context, clock: fixedClock(instant) }, actor);
+  };
+  const actorOf = async (name: string): Promise<Actor> => {
+    const agent = await school.signIn(name);
+    const { person } = (await agent.get(endpoints.whoAmI.path)).body as { person: Actor & { school: { id: string } } };
+    return { ...person, school: person.school.id };
+  };
+  const heldIn = ({ skills, groups }: Matrix, id: string) => {
+    const at = skills.findIndex((skill) => skill.id === id);
+    return groups
+      .flatMap(({ trainees }) => trainees)
+      .filter(({ standings }) => ['shown', 'signed off'].includes(STANDING_STATES[standings[at]![0]]!))
+      .map(({ name }) => name);
+  };
+  let body: { skills: readonly Skill[]; after: number; standings: string; from: string | null; note: string };
+
+  it('is proposed for the day after the last running course', async () => {
+    const { nextCourse, inForce, waiting, phases } = await list();
+    expect(nextCourse).toMatch(/^2026-/);
+    expect(nextCourse! > '2026-05-14').toBe(true);
+    expect(waiting).toBeNull();
+    expect(phases.length).toBeGreaterThan(4);
+    body = {
+      skills: gentle(inForce.skills),
+      after: inForce.version,
+      standings: 'from the next course',
+      from: nextCourse,
+      note: 'with the new course',
+    };
+  });
+
+  it('is refused for today, for a day that is over and without a day', async () => {
+    for (const from of ['2026-05-14', '2025-09-01', null]) {
+      const answer = await enforce({ ...body, from }).expect(422);
+      expect((answer.body as { message: string }).message).toMatch(/a day after today/);
+    }
+  });
+
+  it('changes nothing until its day, lets no other one by, and can be taken back as the draft', async () => {
+    const before = await matrix();
+    const { version, starts, carried } = (await enforce(body).expect(200)).body as {
+      version: number;
+      starts: string;
+      carried: number;
+    };
+    expect([version, starts, carried]).toEqual([body.after + 1, body.from, 0]);
+    expect(await matrix()).toEqual(before);
+    const { inForce, waiting, draft } = await list();
+    expect([inForce.version, waiting, draft]).toEqual([body.after, { version, starts }, null]);
+    const second = await enforce({ ...body, standings: 'judged again', from: null }).expect(409);
+    expect((second.body as { message: string }).message).toMatch(/Take it back first/);
+
+    await morag!.post(endpoints.draftChecklist.path).send({ skills: body.skills }).expect(200);
+    expect(((await takeBack().expect(409)).body as { message: string }).message).toMatch(/draft already/);
+    await morag!.post(endpoints.discardDraft.path).expect(200);
+    expect((await takeBack().expect(200)).body).toEqual({ version });
+    expect((await takeBack().expect(200)).body).toEqual({ version: null });
+    const after = await list();
+    expect(after.waiting).toBeNull();
+    expect(skillOf({ skills: after.draft!.skills as readonly Skill[] }, 'clear-of-flight')!.rule.times).toBe(12);
+    await tomasz!.post(endpoints.takeBackChecklist.path).expect(403);
+  });
+
+  it('comes into force on its day, once, and nobody who held a skill that day steps back', async () => {
+    await enforce(body).expect(200);
+    const first = `${body.from!}T06:00:00Z`;
+    const eve = new Date(Date.parse(first) - 86_400_000).toISOString();
+    const before = heldIn(await on(eve), 'clear-of-flight');
+    expect(before.length).toBeGreaterThan(3);
+    // Several look at the same moment on the first morning.
+    const looks = await Promise.all([on(first), on(first), on(first)]);
+    for (const look of looks) expect(heldIn(look, 'clear-of-flight')).toEqual(before);
+    const carried = await school
+      .db('sign_offs')
+      .where({ kind: 'carried', version: body.after + 1, skill: 'clear-of-flight' });
+    expect(carried).toHaveLength(before.length);
+    expect(await school.db('checklists').where({ to_carry: true })).toEqual([]);
+    // Who had not held it is judged by the new rule.
+    const open = looks[0]!.groups.flatMap(({ trainees }) => trainees).find(({ name }) => !before.includes(name))!;
+    const { standing } = await schoolStandings(
+      { db: school.db, clock: fixedClock(first) },
+      (await actorOf('morag')).school,
+      [open.id],
+    );
+    const missing = standing(open.id, 'clear-of-flight').missing.find(({ what }) => what === 'times');
+    expect(missing === undefined || ('need' in missing && missing.need === 12)).toBe(true);
+    // At the clock of today the list before still holds.
+    expect((await list()).inForce.version).toBe(body.after);
   });
 });
 

@@ -1,5 +1,5 @@
 import type { ReadingAgreement } from '../skills';
-import { drillAdvice } from '../skills';
+import { readingHabits } from '../skills';
 import { meanOf } from '../units';
 import { OF_LATE, type Progress } from './progress';
 import { TOPICS, type TopicId, topicOf } from './topics';
@@ -80,12 +80,12 @@ function whyWeak(members: readonly GroupMember[], topic: TopicId): readonly stri
     Math.round(late.reduce((sum, each) => sum + each.all * each.share, 0)),
   ];
   const open = members.filter((member) => topicOf(topic).skills.some((skill) => member.open.includes(skill))).length;
-  const habits = topic.startsWith('comb-') ? members.flatMap(({ readings }) => drillAdvice(readings)) : [];
+  const habits = topic.startsWith('comb-') ? members.flatMap(({ readings }) => readingHabits(readings)) : [];
   return [
     ...(all === 0 ? ['Nobody tried it yet.'] : [`Right in ${right} of ${all} answers of late.`]),
     ...(tried.length > 0 && tried.length < own.length ? [`${own.length - tried.length} never tried it.`] : []),
     ...(open > 0 ? [`${open} ${open === 1 ? 'trainee has' : 'trainees have'} a skill of it open.`] : []),
-    ...habits.slice(0, 1).map((habit) => `At the hive: ${habit}`),
+    ...habits.slice(0, 1).map((habit) => `At the hive: ${habit.says}`),
   ];
 }
 

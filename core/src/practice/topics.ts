@@ -1,3 +1,5 @@
+import type { Letter } from '../inspection';
+
 /** Views of practice: where a drill is done. */
 export const PLACES = ['Comb', 'Find', 'Weather', 'Order', 'Stop', 'Next', 'Photos'] as const;
 export type Place = (typeof PLACES)[number];
@@ -162,3 +164,30 @@ export const TOPIC_IDS = TOPICS.map(({ id }) => id);
 
 /** A topic by its id. */
 export const topicOf = (id: TopicId): Topic => TOPICS.find((each) => each.id === id)!;
+
+/** Combs on which a letter is drilled. */
+const DRILLED_ON: Readonly<Record<Letter, TopicId>> = {
+  E: 'comb-young',
+  L: 'comb-young',
+  S: 'comb-brood',
+  D: 'comb-drones',
+  P: 'comb-stores',
+  N: 'comb-stores',
+  H: 'comb-stores',
+  C: 'comb-building',
+  F: 'comb-building',
+  X: 'trouble',
+};
+
+/**
+ * The drill that follows from a habit of reading.
+ *
+ * @param letters what is read wrong; of two that are mixed up, brood with the rest is drilled on brood comb
+ * @returns a topic of combs
+ * @throws RangeError without any letter
+ */
+export function topicForLetters(letters: readonly Letter[]): TopicId {
+  const topics = [...new Set(letters.map((letter) => DRILLED_ON[letter]))];
+  if (topics[0] === undefined) throw new RangeError('name at least one thing that is read wrong');
+  return topics.length === 1 ? topics[0] : 'comb-brood';
+}

@@ -1,5 +1,6 @@
 import type { Output, endpoints } from '@brave-comb/contract';
 import { colonyLines, type PracticeResult, wrongEighths } from '@brave-comb/core/practice';
+import { readingAgreement, readingHabits } from '@brave-comb/core/skills';
 import { meanOf } from '@brave-comb/core/units';
 import { judge } from '../care/service';
 import { decisionsOf } from '../care/store';
@@ -10,6 +11,7 @@ import { practiceOf } from '../people/store';
 import { notFound } from '../problem';
 import { staffOf } from '../planning/plan-store';
 import { groupsSeen } from '../skills/access';
+import { readingPairsOf } from '../skills/reading-store';
 import { type PhotoDrillRow, photoDrillsOf, type ResultRow, resultsOf } from './store';
 
 type Practice = Output<(typeof endpoints)['practice']>;
@@ -24,13 +26,14 @@ const LOOKED_THROUGH = 20;
 /** Own results, and everything that drills are made from, so that a device can go on without signal. */
 export async function practice(context: Context, actor: Actor): Promise<Practice> {
   const { db } = context;
-  const [{ limits }, own, staff, photos, groups, records] = await Promise.all([
+  const [{ limits }, own, staff, photos, groups, records, readings] = await Promise.all([
     practiceOf(db, actor.school),
     resultsOf(db, actor.school, [actor.id], RESULTS),
     staffOf(db, actor.school),
     photoDrillsOf(db, actor.school),
     actor.role === 'trainee' ? [] : groupsSeen(context, actor),
     recordsFor(context, actor),
+    readingPairsOf(db, actor.school, [actor.id]),
   ]);
   const staffIds = staff.map(({ id }) => id).filter((id) => id !== actor.id);
   const combs = (await resultsOf(db, actor.school, staffIds, 20)).flatMap(({ read_shares, true_shares }) =>
@@ -40,6 +43,7 @@ export async function practice(context: Context, actor: Actor): Promise<Practice
     person: actor.id,
     limits,
     results: own.map(shownResult),
+    habits: readingHabits(readingAgreement(readings)),
     staffWrong: combs.length === 0 ? null : meanOf(combs),
     photos: photos.map(shownPhotoDrill),
     records,

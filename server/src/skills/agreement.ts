@@ -4,9 +4,9 @@ import {
   assessorHabits,
   assessorPairs,
   assessorsTogether,
-  drillAdvice,
   kappaWord,
   readingAgreement,
+  readingHabits,
 } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../context';
 import { learnersOf, peopleOf, traineesOf } from '../people/store';
@@ -38,7 +38,7 @@ export async function agreement({ db }: Context, actor: Actor): Promise<Agreemen
         id,
         name,
         group: groups.find((each) => each.id === group)?.name ?? '',
-        readings: { ...readings, advice: [...drillAdvice(readings)] },
+        readings: { ...readings, habits: readingHabits(readings) },
       };
     }),
     assessors: actor.role === 'lead' ? await assessors(db, actor.school) : null,

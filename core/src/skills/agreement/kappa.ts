@@ -6,6 +6,8 @@ export interface Kappa {
   /** 1 perfect, 0 no better than chance; `null` when chance alone agrees always. */
   readonly kappa: number | null;
   readonly count: number;
+  /** How many of them all judges put in the same class. */
+  readonly alike: number;
 }
 
 /** Weight of a disagreement between two classes, by their places; 0 for none. */
@@ -51,6 +53,7 @@ export function cohenKappa(table: readonly (readonly number[])[], disagreement: 
     expected: 1 - chance / scale,
     kappa: chance === 0 ? null : 1 - seen / chance,
     count,
+    alike: sumOf(places.map((at) => table[at]![at]!)),
   };
 }
 
@@ -75,6 +78,7 @@ export function fleissKappa(subjects: readonly (readonly number[])[]): Kappa {
     expected,
     kappa: expected === 1 ? null : (observed - expected) / (1 - expected),
     count: subjects.length,
+    alike: subjects.filter((row) => row.includes(judges)).length,
   };
 }
 

@@ -18,6 +18,8 @@ export interface LetterAgreement extends Limits {
   readonly letter: Letter;
   /** Agreement on eighths beyond chance, far ones weighing more; `null` when it is always the same. */
   readonly kappa: number | null;
+  /** Eighths too many or too few on the mean of each day, oldest first. */
+  readonly trend: readonly { readonly at: string; readonly bias: number }[];
 }
 
 export interface ReadingAgreement {
@@ -44,23 +46,32 @@ const OF_LATE = 10;
  */
 export function readingAgreement(pairs: readonly ReadingPair[]): ReadingAgreement {
   const letters = LETTERS.flatMap((letter): LetterAgreement[] => {
-    const both = pairs
-      .map(({ read, reference }) => [read[letter] ?? 0, reference[letter] ?? 0] as const)
-      .filter(([own, true_]) => own > 0 || true_ > 0);
-    const limits = limitsOf(both);
-    return limits === null ? [] : [{ letter, ...limits, kappa: kappaOnEighths(pairs, letter) }];
+    const seen = pairs.filter(({ read, reference }) => (read[letter] ?? 0) > 0 || (reference[letter] ?? 0) > 0);
+    const limits = limitsOf(seen.map(({ read, reference }) => [read[letter] ?? 0, reference[letter] ?? 0] as const));
+    if (limits === null) return [];
+    const trend = byDay(seen).map((own) => ({
+      at: own[0]!.at,
+      bias: meanOf(own.map(({ read, reference }) => (read[letter] ?? 0) - (reference[letter] ?? 0))),
+    }));
+    return [{ letter, ...limits, kappa: kappaOnEighths(pairs, letter), trend }];
   });
-  const days = [...new Set(pairs.map(({ at }) => at.slice(0, 10)))].sort();
   return {
     pairs: pairs.length,
     off: pairs.length === 0 ? null : meanOf(pairs.map(offOf)),
     letters,
     confusions: confusionsOf(pairs),
-    trend: days.map((day) => {
-      const own = pairs.filter(({ at }) => at.slice(0, 10) === day);
-      return { at: own[0]!.at, off: meanOf(own.map(offOf)) };
-    }),
+    trend: byDay(pairs).map((own) => ({ at: own[0]!.at, off: meanOf(own.map(offOf)) })),
   };
+}
+
+/** Readings of each day, oldest first. */
+function byDay(pairs: readonly ReadingPair[]): readonly (readonly ReadingPair[])[] {
+  const days = new Map<string, ReadingPair[]>();
+  for (const each of pairs.toSorted((a, b) => a.at.localeCompare(b.at))) {
+    const day = each.at.slice(0, 10);
+    days.set(day, [...(days.get(day) ?? []), each]);
+  }
+  return [...days.values()];
 }
 
 /**
@@ -114,25 +125,37 @@ const COUNTED: ReadonlySet<Letter> = new Set<Letter>(['E', 'L']);
 /** Bias from which a habit is named, eighths; below that it is chance. Common practice. */
 const HABIT = 0.4;
 
+/** What a trainee reads wrong again and again. */
+export interface ReadingHabit {
+  readonly says: string;
+  /** What it is about: a drill with these follows from it. */
+  readonly letters: readonly Letter[];
+}
+
 /**
  * What a trainee should practise, from how the readings lie.
  *
  * @param agreement of one trainee
- * @returns short sentences, the weightiest first; none while there are fewer than three readings
+ * @returns the weightiest habits first; none while there are fewer than three readings
  */
-export function drillAdvice({ pairs, letters, confusions }: ReadingAgreement): readonly string[] {
+export function readingHabits({ pairs, letters, confusions }: ReadingAgreement): readonly ReadingHabit[] {
   if (pairs < 3) return [];
   const habits = letters
     .filter(({ bias }) => Math.abs(bias) >= HABIT)
     .sort((a, b) => Math.abs(b.bias) - Math.abs(a.bias))
-    .map(
-      ({ letter, bias, count }) =>
-        `Reads ${bias < 0 ? (COUNTED.has(letter) ? 'too few' : 'too little') : COUNTED.has(letter) ? 'too many' : 'too much'} ${CONTENTS[letter]}: by ${Math.abs(bias).toFixed(1)} eighths on ${count} sides.`,
-    );
+    .map(({ letter, bias, count }) => ({
+      says: `Reads ${bias < 0 ? (COUNTED.has(letter) ? 'too few' : 'too little') : COUNTED.has(letter) ? 'too many' : 'too much'} ${CONTENTS[letter]}: by ${Math.abs(bias).toFixed(1)} eighths on ${count} sides.`,
+      letters: [letter],
+    }));
   const [most] = confusions;
   const mixed =
     most && most.eighths / pairs >= HABIT
-      ? [`Takes ${CONTENTS[most.from]} for ${CONTENTS[most.to]}: drill the two side by side.`]
+      ? [
+          {
+            says: `Takes ${CONTENTS[most.from]} for ${CONTENTS[most.to]}: drill the two side by side.`,
+            letters: [most.from, most.to],
+          },
+        ]
       : [];
   return [...habits.slice(0, 2), ...mixed];
 }

@@ -37,6 +37,7 @@ const DATA: PracticeData = {
   person: 'p',
   limits: DEFAULT_LIMITS,
   results: [result('weather'), result('find-eggs', { ground: 'light', right: false, grade: 'again', score: 0 })],
+  habits: [{ says: 'Reads too much capped honey: by 1.0 eighths on 5 sides.', letters: ['H'] }],
   staffWrong: 0.7,
   photos: [],
   records: [
@@ -68,6 +69,8 @@ describe('practice', () => {
     expect(text).toMatch(/Weather 1 right 1 of 1/);
     expect(text).toContain('on light comb: right 0 of 1');
     expect(text).not.toContain('Drills from own photos');
+    expect(text).toContain('Reads too much capped honey: by 1.0 eighths on 5 sides. Stores and pollen');
+    expect(element.querySelector('.due a[href="/practice/comb-stores"]')).not.toBeNull();
   });
 
   it('counts answers that wait on the device', async () => {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import { PLACES, type Progress, TOPICS, type TopicId, topicOf } from '@brave-comb/core/practice';
+import { PLACES, type Progress, TOPICS, type TopicId, topicForLetters, topicOf } from '@brave-comb/core/practice';
 import { Store } from '@ngrx/store';
 import { map } from 'rxjs';
 import { peopleFeature } from '../people/people.feature';
@@ -27,6 +27,10 @@ export class PracticeScreen {
       .pipe(map((person) => person !== null && person.role !== 'trainee')),
   );
   protected readonly due = computed(() => this.desk.due().map(({ topic }) => topicOf(topic)));
+  /** What is read wrong at the hive again and again, with the drill that follows. */
+  protected readonly habits = computed(() =>
+    (this.desk.data()?.habits ?? []).map(({ says, letters }) => ({ says, topic: topicOf(topicForLetters(letters)) })),
+  );
   protected readonly places = computed(() =>
     PLACES.map((place) => ({
       place,

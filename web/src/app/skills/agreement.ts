@@ -1,12 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { CONTENTS } from '@brave-comb/core/inspection';
+import { topicForLetters, topicOf } from '@brave-comb/core/practice';
 import { kappaWord } from '@brave-comb/core/skills';
 import { ViewDesk } from '../season/view-desk';
 import { ViewState } from '../season/view-state';
 import { dateText } from '../shell/format';
-import type { Agreement } from './agreement-view';
 import { ReadingsChart } from './readings-chart';
+import { TrendLine } from './trend-line';
 
+/** Eighths that a line over time reaches. */
+const REACH = 2;
 /** Eighths off at which the bar is full. */
 const FULL = 3;
 /** Sides from which agreement beyond chance is said. */
@@ -19,13 +23,14 @@ const signed = (figure: number): string => `${figure > 0 ? '+' : figure < 0 ? '�
 /** How trainees read comb against their supervisors, and how assessors judge against each other. */
 @Component({
   selector: 'bc-agreement',
-  imports: [ReadingsChart, ViewState],
+  imports: [ReadingsChart, RouterLink, TrendLine, ViewState],
   templateUrl: './agreement.html',
   styleUrl: './agreement.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class AgreementScreen {
   protected readonly watched = inject(ViewDesk).watch('agreement', () => ({}));
+  protected readonly reach = REACH;
   protected readonly picked = signal<string | null>(null);
   private readonly all = computed(() => this.watched.data()?.people ?? []);
   protected readonly people = computed(() =>
@@ -47,7 +52,8 @@ export class AgreementScreen {
     () => this.people().find(({ id }) => id === this.picked()) ?? this.people()[0] ?? null,
   );
   protected readonly table = computed(() =>
-    (this.chosen()?.readings.letters ?? []).map(({ letter, count, bias, limits, kappa }) => ({
+    (this.chosen()?.readings.letters ?? []).map(({ letter, count, bias, limits, kappa, trend }) => ({
+      trend: trend.map(({ at, bias: value }) => ({ at, value })),
       letter,
       name: CONTENTS[letter],
       count,
@@ -56,6 +62,16 @@ export class AgreementScreen {
       kappa:
         count < ENOUGH ? 'too few sides' : kappa === null ? 'always alike' : `${kappa.toFixed(2)}, ${kappaWord(kappa)}`,
     })),
+  );
+  /** What the chosen one reads wrong again and again, with the drill that follows. */
+  protected readonly habits = computed(() =>
+    (this.chosen()?.readings.habits ?? []).map(({ says, letters }) => ({
+      says,
+      topic: topicOf(topicForLetters(letters)),
+    })),
+  );
+  protected readonly trend = computed(() =>
+    (this.chosen()?.readings.trend ?? []).map(({ at, off }) => ({ at, value: off })),
   );
   protected readonly confused = computed(() => {
     const [most] = this.chosen()?.readings.confusions ?? [];
@@ -74,18 +90,13 @@ export class AgreementScreen {
         })),
         together:
           among.together &&
-          `All together, whoever two of them were: ${Math.round(among.together.observed * 10)} of 10 alike on ${among.together.count}${among.together.kappa === null ? '' : `, Fleiss’ kappa ${among.together.kappa.toFixed(2)}`}, ${among.together.word}.`,
+          `All together, whoever two of them were: the same level in ${among.together.alike} of ${among.together.count}${among.together.kappa === null ? '' : `, Fleiss’ kappa ${among.together.kappa.toFixed(2)}`}, ${among.together.word}.`,
         pairs: among.pairs.map(({ one, other, kappa, word }) => ({
-          says: `${one} and ${other}: ${Math.round(kappa.observed * 10)} of 10 alike on ${kappa.count}${kappa.kappa === null ? '' : `, kappa ${kappa.kappa.toFixed(2)}`}, ${word}.`,
+          says: `${one} and ${other}: the same level in ${kappa.alike} of ${kappa.count}${kappa.kappa === null ? '' : `, weighted kappa ${kappa.kappa.toFixed(2)}`}, ${word}.`,
         })),
       }
     );
   });
-
-  protected readonly first = ({ readings }: Agreement['people'][number]): string =>
-    readings.trend[0]?.off.toFixed(1) ?? '';
-  protected readonly last = ({ readings }: Agreement['people'][number]): string =>
-    readings.trend.at(-1)?.off.toFixed(1) ?? '';
 
   protected day(at: string): string {
     return dateText(at.slice(0, 10));
