@@ -62,13 +62,36 @@ test('a draft of the checklist is shown with whom it touches, and put in force t
   await expect(touches.getByText(/trainees would step back if judged again/)).toBeVisible();
   await expect(touches.locator('li.back').first()).toBeVisible();
   await page.getByRole('button', { name: 'stands out of the flight lane' }).press('Alt+ArrowDown');
-  await expect(page.getByText('draft, 2 changes')).toBeVisible();
+  await expect(page.getByText('2 changes', { exact: true })).toBeVisible();
   await page.reload();
-  await expect(page.getByText('draft, 2 changes')).toBeVisible();
+  await expect(page.getByText('2 changes', { exact: true })).toBeVisible();
   await page.getByLabel('Why, for the record').fill('more often');
   await page.getByRole('button', { name: 'Put in force' }).click();
   await expect(page.getByText(/^Version 2 is in force, \d{3} standings were carried over/)).toBeVisible();
   await expect(page.getByText('v2,')).toBeVisible();
+  await expect(page.getByText(/Nothing is changed yet/)).toBeVisible();
+});
+
+test('a list waits for the next course, changes nothing before it, and is taken back as the draft', async ({
+  page,
+}) => {
+  await signIn(page, 'morag');
+  await page.goto('/office/checklist');
+  await page.getByRole('button', { name: 'finds eggs', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Times' }).selectOption('6');
+  await page.getByRole('radio', { name: /until the next course/ }).check();
+  await expect(page.getByLabel('The next course begins')).toHaveValue(/^2026-\d\d-\d\d$/);
+  await page.getByRole('button', { name: 'Let it wait for its day' }).click();
+  await expect(page.getByText(/Until then nothing changes for anybody/)).toBeVisible();
+  await expect(page.getByText(/Nothing is changed yet/)).toBeVisible();
+  await expect(page.getByRole('combobox', { name: 'Times' })).toHaveValue('3');
+  await page.reload();
+  await page.getByRole('button', { name: 'Take it back as the draft' }).click();
+  await expect(page.getByText(/is the draft again/)).toBeVisible();
+  await page.getByRole('button', { name: 'finds eggs', exact: true }).click();
+  await expect(page.getByRole('combobox', { name: 'Times' })).toHaveValue('6');
+  await page.getByRole('button', { name: 'Discard the draft' }).click();
+  await expect(page.getByText(/Nothing is changed yet/)).toBeVisible();
 });
 
 test('axe finds nothing on trainees, passport, agreement and checklist, and nothing runs off a phone', async ({

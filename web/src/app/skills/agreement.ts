@@ -13,7 +13,7 @@ import { TrendLine } from './trend-line';
 const REACH = 2;
 /** Eighths off at which the bar is full. */
 const FULL = 3;
-/** Sides from which agreement beyond chance is said. */
+/** Sides, or shared judgements, from which agreement beyond chance is said. */
 const ENOUGH = 4;
 /** Levels by which an assessor must lie apart from the others to be said so. */
 const APART = 0.25;
@@ -90,9 +90,9 @@ export class AgreementScreen {
         })),
         together:
           among.together &&
-          `All together, whoever two of them were: the same level in ${among.together.alike} of ${among.together.count}${among.together.kappa === null ? '' : `, Fleiss’ kappa ${among.together.kappa.toFixed(2)}`}, ${among.together.word}.`,
+          `All together, whoever two of them were: the same level in ${among.together.alike} of ${among.together.count}${beyondChance(among.together, 'Fleiss’ kappa', among.together.word)}.`,
         pairs: among.pairs.map(({ one, other, kappa, word }) => ({
-          says: `${one} and ${other}: the same level in ${kappa.alike} of ${kappa.count}${kappa.kappa === null ? '' : `, weighted kappa ${kappa.kappa.toFixed(2)}`}, ${word}.`,
+          says: `${one} and ${other}: the same level in ${kappa.alike} of ${kappa.count}${beyondChance(kappa, 'weighted kappa', word)}.`,
         })),
       }
     );
@@ -106,4 +106,9 @@ export class AgreementScreen {
 function lenient(by: number): string {
   if (Math.abs(by) < APART) return 'as the others';
   return `${Math.abs(by).toFixed(1)} levels ${by > 0 ? 'more lenient' : 'more severe'}`;
+}
+
+function beyondChance({ kappa, count }: { kappa: number | null; count: number }, name: string, word: string): string {
+  if (count < ENOUGH) return ', too few to tell more';
+  return kappa === null ? ', as chance alone would have it' : `, ${name} ${kappa.toFixed(2)}, ${word}`;
 }
