@@ -29,7 +29,7 @@ export const EvidenceRule = z.object({
   colonies: z.int().min(1).max(10),
   assessors: z.int().min(1).max(5),
   lead: z.boolean(),
-  months: z.int().min(1).max(120).nullable(),
+  months: z.union([z.int().min(1).max(120), z.literal('season')]).nullable(),
   indoors: z.int().min(0).max(20),
   within: z.number().min(0.25).max(4).nullable(),
 });

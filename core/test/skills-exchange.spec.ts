@@ -11,6 +11,11 @@ describe('a checklist as a table', () => {
     expect(readChecklistCsv(checklistCsv(skills))).toEqual({ skills, bad: [] });
   });
 
+  it.each(['season', null, 18] as const)('keeps for how long a skill holds: %s', (months) => {
+    const skill: Skill = { ...skills[0]!, rule: { ...skills[0]!.rule, months } };
+    expect(readChecklistCsv(checklistCsv([skill])).skills).toEqual([skill]);
+  });
+
   it('comes back whatever the words in it are (property)', () => {
     const words = fc
       .string({ minLength: 1, maxLength: 40 })

@@ -98,6 +98,29 @@ describe('a standing', () => {
     });
   });
 
+  it('of a season ends with the year of growth, which turns at midwinter on either half of the globe', () => {
+    const on = (today: string, turn?: string, evidence = three) =>
+      eggs(evidence, { months: 'season' }, { today, now: `${today}T20:00:00.000Z`, ...(turn ? { turn } : {}) });
+    expect(on('2026-06-01')).toMatchObject({ state: 'shown', until: '2026-12-20' });
+    expect(on('2026-12-20').state).toBe('shown');
+    expect(on('2026-12-21')).toMatchObject({ state: 'due again', missing: [{ what: 'again', why: 'faded' }] });
+    // In the south the year that they were shown in is over in June.
+    expect(on('2026-06-01', '06-21').until).toBe('2026-06-20');
+    expect(on('2026-06-21', '06-21').state).toBe('due again');
+    // Shown on the turn itself it belongs to the year that begins.
+    const turned = [...three, shown('2026-12-21', 'alone', { colony: 'hive 6' })];
+    expect(on('2026-12-22', undefined, turned)).toMatchObject({ state: 'shown', until: '2027-12-20' });
+    // Two of last season do not add up with one of this to what has never been held.
+    const split = [
+      shown('2025-08-01', 'alone', { colony: 'hive 4' }),
+      shown('2025-09-01', 'alone', { colony: 'hive 6' }),
+      shown('2026-05-02', 'alone', { colony: 'hive 6' }),
+    ];
+    expect(on('2026-05-14', undefined, split)).toMatchObject({ state: 'in progress', counted: [split[2]!.id] });
+    expect(eggs(split).state).toBe('shown');
+    expect(ruleText({ ...RULE, months: 'season' })).toMatch(/Holds for the season\.$/);
+  });
+
   it('is due again when help was needed twice running, not once', () => {
     const helped = (day: string) => shown(day, 'helped');
     expect(eggs([...three, helped('2026-05-10')]).state).toBe('shown');
@@ -229,6 +252,25 @@ describe('standings of any evidence (properties)', () => {
   });
 });
 
+describe('a term of a season', () => {
+  it('always ends on the eve of the turn, within a year of the last showing (property)', () => {
+    const turns = fc.constantFrom('12-21', '06-21', '01-01', '03-01');
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1200 }), turns, (days, turn) => {
+        const day = addDays('2023-01-01', days);
+        const { until } = eggs(
+          [shown(day, 'alone')],
+          { months: 'season', times: 1, days: 1, colonies: 1 },
+          { today: day, now: `${day}T20:00:00.000Z`, turn },
+        );
+        expect(addDays(until!, 1).slice(5)).toBe(turn);
+        expect(until! >= day).toBe(true);
+        expect(until! < addDays(day, 366)).toBe(true);
+      }),
+    );
+  });
+});
+
 describe('forgetting', () => {
   it('keeps a fixed term, or lets it grow with the days on which it was shown', () => {
     const growing = { school: 'growing term', growth: 1.5, most: 24 } as const;
@@ -236,6 +278,7 @@ describe('forgetting', () => {
     expect([1, 2, 3].map((days) => termOf(12, days, growing))).toEqual([12, 18, 24]);
     expect(termOf(36, 2, growing)).toBe(36);
     expect(termOf(null, 2, growing)).toBeNull();
+    expect(termOf('season', 5, growing)).toBe('season');
     const often = [...three, shown('2026-05-12', 'alone'), shown('2026-05-13', 'alone')];
     expect(eggs(often, {}, { forgetting: growing }).until! > eggs(often).until!).toBe(true);
   });

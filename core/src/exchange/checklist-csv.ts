@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { ROLES, SKILL_LEVELS } from '../inspection';
 import { PHASES } from '../season';
-import { COLONY_THINGS, type Skill, SKILL_PHASES, SKILL_RISKS } from '../skills';
+import { COLONY_THINGS, type HoldingTerm, type Skill, SKILL_PHASES, SKILL_RISKS } from '../skills';
 import type { BadLine } from './weather-csv';
 
 /** Parts of a list within one cell. */
@@ -145,7 +145,7 @@ function readSkill(cell: Cell): Skill {
       colonies: whole('colonies', cell('colonies') || '1', 1, 10),
       assessors: whole('assessors', cell('assessors') || '1', 1, 5),
       lead: yes('lead', cell('lead')),
-      months: cell('months') === 'for good' ? null : whole('months', cell('months') || '12', 1, 120),
+      months: holdingTerm(cell('months')),
       indoors: whole('from practice', cell('from practice') || '0', 0, 20),
       within: cell('within') === '' ? null : eighths(cell('within')),
     },
@@ -170,6 +170,11 @@ function whole(column: Column, text: string, least: number, most: number): numbe
   if (!Number.isInteger(number) || number < least || number > most)
     throw new RangeError(`“${text}” under ${column}: a whole number from ${least} to ${most} is needed.`);
   return number;
+}
+
+function holdingTerm(text: string): HoldingTerm {
+  if (text === 'season') return text;
+  return text === 'for good' ? null : whole('months', text || '12', 1, 120);
 }
 
 function eighths(text: string): number {

@@ -1,3 +1,5 @@
+import type { HoldingTerm } from './skill';
+
 /**
  * How long a skill holds after it was last shown. Two schools: a fixed term, so that everybody knows the day; or a term that grows with each
  * day on which it was shown, as spaced practice is remembered longer.
@@ -17,13 +19,13 @@ export const FORGETTING: Forgetting = { school: 'fixed term' };
 /**
  * Term for which a skill holds.
  *
- * @param months term of the evidence rule, months; `null` for good
+ * @param months term of the evidence rule: months, the season, or `null` for good
  * @param days days on which it was shown since it was first held, 1 and more
  * @param model school of forgetting
- * @returns months, or `null` for good
+ * @returns months, or the season or `null` as they are: only months grow
  * @example termOf(12, 3, { school: 'growing term', growth: 1.5, most: 36 }) // 27
  */
-export function termOf(months: number | null, days: number, model: Forgetting): number | null {
-  if (months === null || model.school === 'fixed term') return months;
+export function termOf(months: HoldingTerm, days: number, model: Forgetting): HoldingTerm {
+  if (typeof months !== 'number' || model.school === 'fixed term') return months;
   return Math.min(Math.max(model.most, months), months * model.growth ** Math.max(0, days - 1));
 }

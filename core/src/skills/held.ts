@@ -1,16 +1,43 @@
 import { addDays, type CivilDate, daysBetween } from '../units';
 import type { Demonstration } from './demonstration';
 import { type Forgetting, termOf } from './forgetting';
-import type { EvidenceRule } from './skill';
+import type { EvidenceRule, HoldingTerm } from './skill';
 
 const EPOCH: CivilDate = '2000-01-01';
 const DAYS_A_MONTH = 30.4375;
 
-/** Days since the epoch. */
-export const dayOf = (day: CivilDate): number => daysBetween(EPOCH, day);
-/** Days of a term in months, without an end for `null`. */
-export const daysOf = (months: number | null): number =>
-  months === null ? Infinity : Math.round(months * DAYS_A_MONTH);
+const numbers = new Map<CivilDate, number>();
+const MOST_DATES = 20_000;
+
+/** Days since the epoch; the same few hundred come up in all standings of a school. */
+export function dayOf(day: CivilDate): number {
+  let number = numbers.get(day);
+  if (number === undefined) {
+    if (numbers.size >= MOST_DATES) numbers.clear();
+    numbers.set(day, (number = daysBetween(EPOCH, day)));
+  }
+  return number;
+}
+
+/** What standings are reckoned by besides the evidence. */
+export interface Calendar {
+  readonly today: CivilDate;
+  readonly forgetting: Forgetting;
+  /** First day of the year of growth, `MM-DD`: what holds for a season ends before it. */
+  readonly turn: string;
+}
+
+/** Last day, since the epoch, of the year of growth that a day lies in. */
+function lastOfSeason(day: CivilDate, turn: string): number {
+  const year = Number(day.slice(0, 4));
+  return dayOf(`${String(day.slice(5) < turn ? year : year + 1)}-${turn}`) - 1;
+}
+
+/** Last day, since the epoch, on which what was shown on a day still holds by a term. */
+export function lastDay(term: HoldingTerm, day: CivilDate, turn: string): number {
+  if (term === 'season') return lastOfSeason(day, turn);
+  return term === null ? Infinity : dayOf(day) + Math.round(term * DAYS_A_MONTH);
+}
 
 /** What the evidence rule still asks for. */
 export type Missing =
@@ -80,21 +107,20 @@ export function missingOf(rule: EvidenceRule, shown: readonly Demonstration[]): 
 /** Counts the days on which something was shown, where the term grows with them: a fixed term asks for none. */
 class Term {
   private readonly days: Set<CivilDate> | null;
-  private readonly fixed: number;
 
   constructor(
     private readonly rule: EvidenceRule,
-    private readonly forgetting: Forgetting,
+    private readonly calendar: Calendar,
   ) {
-    this.days = forgetting.school === 'fixed term' ? null : new Set();
-    this.fixed = daysOf(rule.months);
+    this.days = calendar.forgetting.school === 'fixed term' ? null : new Set();
   }
 
-  /** Days for which it holds after a showing on a day. */
-  after(day: CivilDate): number {
-    if (!this.days) return this.fixed;
+  /** Last day on which it holds after a showing on a day. */
+  until(day: CivilDate): number {
+    const { forgetting, turn } = this.calendar;
+    if (!this.days) return lastDay(this.rule.months, day, turn);
     this.days.add(day);
-    return daysOf(termOf(this.rule.months, this.days.size, this.forgetting));
+    return lastDay(termOf(this.rule.months, this.days.size, forgetting), day, turn);
   }
 
   /** It had faded: the term starts anew. */
@@ -104,9 +130,8 @@ class Term {
 }
 
 const dates = new Map<number, CivilDate>();
-const MOST_DATES = 20_000;
 
-/** The day that lies so many days after the epoch; the same few hundred come up in all standings of a school. */
+/** The day that lies so many days after the epoch. */
 export function dateOf(number: number): CivilDate {
   let date = dates.get(number);
   if (date === undefined) {
@@ -129,17 +154,16 @@ export interface Held {
  * @param rule the skill's
  * @param good demonstrations at the level that is asked for or better, oldest first
  * @param signed day of a signature, or of what was carried over; `null` without one
- * @param forgetting school of forgetting
+ * @param calendar school of forgetting, turn of the year
  * @returns until when it is held or was held, `null` when it never was
  */
 export function heldBy(
   rule: EvidenceRule,
   good: readonly Demonstration[],
   signed: CivilDate | null,
-  forgetting: Forgetting,
+  calendar: Calendar,
 ): Held | null {
-  const fixed = daysOf(rule.months);
-  const term = new Term(rule, forgetting);
+  const term = new Term(rule, calendar);
   let until = -Infinity;
   let since: string | null = null;
   let window = 0;
@@ -147,7 +171,7 @@ export function heldBy(
   for (let at = 0; at < good.length; at += 1) {
     const each = good[at]!;
     if (waiting !== null && waiting < each.day) {
-      until = Math.max(until, dayOf(waiting) + term.after(waiting));
+      until = Math.max(until, term.until(waiting));
       since ??= `${waiting}T00:00`;
       waiting = null;
     }
@@ -156,14 +180,14 @@ export function heldBy(
       if (each.source === 'practice') continue;
       if (day > until) term.startAnew();
     } else {
-      while (day - dayOf(good[window]!.day) > fixed) window += 1;
+      while (lastDay(rule.months, good[window]!.day, calendar.turn) < day) window += 1;
       if (at - window + 1 < rule.times || !isMet(rule, tallyOf(rule, good, window, at + 1))) continue;
     }
-    until = Math.max(until, day + term.after(each.day));
+    until = Math.max(until, term.until(each.day));
     since = each.at;
   }
   if (waiting !== null) {
-    until = Math.max(until, dayOf(waiting) + term.after(waiting));
+    until = Math.max(until, term.until(waiting));
     since ??= `${waiting}T00:00`;
   }
   return since === null ? null : { until, since };

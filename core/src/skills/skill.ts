@@ -36,6 +36,9 @@ export const SKILL_RISKS = ['stings', 'fire', 'lifting', 'acid', 'disease'] as c
 /** Who shows it at a hive: one role at a time, or everybody together. */
 export type SkillRole = Role | 'everybody';
 
+/** How long a skill holds after the last time: months, to the end of the year of growth, or `null` for good. */
+export type HoldingTerm = number | 'season' | null;
+
 /** What it takes until a skill is held. */
 export interface EvidenceRule {
   /** Help that is still allowed. */
@@ -47,8 +50,7 @@ export interface EvidenceRule {
   readonly assessors: number;
   /** Whether one of them must be judged by a lead instructor. */
   readonly lead: boolean;
-  /** Months for which it holds after the last time; `null` for good. */
-  readonly months: number | null;
+  readonly months: HoldingTerm;
   /** How many of the demonstrations may come from practice indoors. */
   readonly indoors: number;
   /** Eighths by which the trainee's hidden readings may be off on the mean; `null` where it does not matter. */

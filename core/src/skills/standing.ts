@@ -1,8 +1,9 @@
 import { type SkillLevel, SKILL_LEVELS } from '../inspection';
+import { TURN } from '../season';
 import type { CivilDate } from '../units';
 import { type Demonstration, isJudged, levelRank } from './demonstration';
 import { type Forgetting, FORGETTING } from './forgetting';
-import { dateOf, dayOf, daysOf, heldBy, type Missing, missingOf } from './held';
+import { type Calendar, dateOf, dayOf, heldBy, lastDay, type Missing, missingOf } from './held';
 import type { Checklist, EvidenceRule, Skill } from './skill';
 
 /** Where a trainee can be with a skill, from nothing to the lead's signature; "due again" was held and has faded. */
@@ -41,6 +42,8 @@ export interface EvidenceFacts {
   /** ISO instant; what is dated later does not count. */
   readonly now: string;
   readonly forgetting?: Forgetting;
+  /** First day of the year of growth, `MM-DD`; the northern winter solstice unless said otherwise. */
+  readonly turn?: string;
   /** Eighths by which a trainee's hidden readings were off of late, on the mean; `null` when there are none. */
   readonly readingsOff?: (trainee: string) => number | null;
 }
@@ -93,6 +96,11 @@ export function standingsFrom(facts: EvidenceFacts): Standings {
     signed.set(key, [...(signed.get(key) ?? []), each]);
   }
   const known = new Map<string, Map<string, Standing>>();
+  const calendar = {
+    today: facts.today,
+    forgetting: facts.forgetting ?? FORGETTING,
+    turn: facts.turn ?? TURN.north,
+  };
   return (trainee, id) => {
     let own = known.get(trainee);
     if (!own) known.set(trainee, (own = new Map<string, Standing>()));
@@ -104,7 +112,7 @@ export function standingsFrom(facts: EvidenceFacts): Standings {
             skill,
             evidenceFor(skill, shown.get(trainee)),
             signed.get(`${trainee} ${id}`) ?? [],
-            { today: facts.today, forgetting: facts.forgetting ?? FORGETTING },
+            calendar,
             skill.rule.within === null ? null : (facts.readingsOff?.(trainee) ?? null),
           )
         : NOT_MET;
@@ -131,12 +139,6 @@ function evidenceFor(
   return all;
 }
 
-/** The calendar that standings are reckoned by. */
-interface Calendar {
-  readonly today: CivilDate;
-  readonly forgetting: Forgetting;
-}
-
 function standingOf(
   { rule }: Skill,
   evidence: readonly Demonstration[],
@@ -150,7 +152,7 @@ function standingOf(
   const asked = levelRank(rule.level);
   const good: Demonstration[] = [];
   for (const each of evidence) if (levelRank(each.level) >= asked) good.push(each);
-  const held = heldBy(rule, good, signature?.day ?? null, calendar.forgetting);
+  const held = heldBy(rule, good, signature?.day ?? null, calendar);
   const now = dayOf(calendar.today);
   const level = lateLevel(evidence);
   const last = latest?.day ?? null;
@@ -166,9 +168,8 @@ function standingOf(
     return { state, level, counted, missing: NOTHING, until, last, progress: 1 };
   }
   // What was shown longer ago than it holds counts no more.
-  const term = daysOf(rule.months);
   let first = 0;
-  while (first < good.length && now - dayOf(good[first]!.day) > term) first += 1;
+  while (first < good.length && lastDay(rule.months, good[first]!.day, calendar.turn) < now) first += 1;
   const valid = first === 0 ? good : good.slice(first);
   return {
     state: 'in progress',

@@ -84,6 +84,11 @@ export function ruleText(rule: EvidenceRule): string {
       : `hidden readings within ${rule.within} eighth${rule.within === 1 ? '' : 's'} on the mean`,
   ].filter((part) => part !== '');
   const indoors = rule.indoors === 0 ? '' : `; ${rule.indoors === 1 ? 'one' : rule.indoors} may come from practice`;
-  const holds = rule.months === null ? 'Holds for good.' : `Holds ${rule.months} months.`;
+  const holds =
+    rule.months === null
+      ? 'Holds for good.'
+      : rule.months === 'season'
+        ? 'Holds for the season.'
+        : `Holds ${rule.months} months.`;
   return `${parts.join(', ')}${indoors}. ${holds}`;
 }

@@ -13,7 +13,8 @@ import type { Knex } from 'knex';
 import { v7 as uuid } from 'uuid';
 import type { Clock } from '../clock/clock';
 import { iso } from '../dates';
-import { dayAtSchool } from '../equipment/store';
+import { dayAtSchool, sitesOf } from '../equipment/store';
+import { turnOf } from '../season/site-season';
 import { learnersOf, practiceOf } from '../people/store';
 import { checklistOf, type ChecklistRow, checklistToCarry, lockSchool, markCarried } from './checklist-store';
 import {
@@ -71,8 +72,9 @@ export async function schoolStandings(
 
 /** What trainees have shown and what was signed; where they stand on a day by a list is reckoned from it. */
 async function schoolEvidence(db: Knex, school: string, trainees: readonly string[], now: Date) {
-  const [{ forgetting }, demonstrations, corrections, signOffs, pairs] = await Promise.all([
+  const [{ forgetting }, [site], demonstrations, corrections, signOffs, pairs] = await Promise.all([
     practiceOf(db, school),
+    sitesOf(db, school),
     demonstrationsOf(db, school, trainees),
     correctionsOf(db, school, trainees),
     signOffsOf(db, school, trainees),
@@ -91,6 +93,7 @@ async function schoolEvidence(db: Knex, school: string, trainees: readonly strin
       today,
       now: iso(now),
       forgetting,
+      ...(site ? { turn: turnOf(site) } : {}),
       readingsOff: (trainee) => off.get(trainee) ?? null,
     });
   return { rows: { demonstrations, corrections, signOffs }, by };

@@ -13,8 +13,8 @@ const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
   template: `
     <h2 id="forgetting">How long a skill holds</h2>
     <p class="quiet">
-      Each rule names its months. A fixed term: everybody knows the day, as inspectors and insurers ask for it. A
-      growing term: what was shown on more days is remembered longer.
+      Each rule names its months, or the season. A fixed term: everybody knows the day, as inspectors and insurers ask
+      for it. A growing term: what was shown on more days is remembered longer.
     </p>
     <fieldset [disabled]="!mayChange()">
       <legend class="unseen">School</legend>
@@ -107,7 +107,7 @@ export class ForgettingForm {
   );
   protected readonly changed = computed(() => JSON.stringify(this.chosen()) !== JSON.stringify(this.kept()));
   protected readonly example = computed(() => {
-    const terms = SHOWINGS.map((days) => `${Math.round(termOf(MONTHS, days, this.chosen()) ?? 0)} after ${days}`);
+    const terms = SHOWINGS.map((days) => `${Math.round(Number(termOf(MONTHS, days, this.chosen())))} after ${days}`);
     return `A rule of ${MONTHS} months holds, in months by days shown: ${terms.join(', ')}.`;
   });
 

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
 import { type EvidenceRule, ruleText } from '@brave-comb/core/skills';
+import equal from 'fast-deep-equal';
 
 const UP_TO = (most: number, least = 1) => Array.from({ length: most - least + 1 }, (_, at) => least + at);
 const MONTHS = [3, 6, 9, 10, 12, 14, 18, 24, 36] as const;
@@ -68,11 +69,12 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
         [class.changed]="changed('months')"
         aria-label="Holds"
         [value]="rule().months ?? ''"
-        (change)="edit({ months: asNumber(months.value) })"
+        (change)="edit({ months: months.value === 'season' ? 'season' : asNumber(months.value) })"
       >
         @for (each of months_(); track each) {
           <option [value]="each" [selected]="each === rule().months">{{ each }} months</option>
         }
+        <option value="season" [selected]="rule().months === 'season'">the season</option>
         <option value="" [selected]="rule().months === null">no time</option>
       </select>
       unseen.
@@ -134,11 +136,13 @@ export class RuleSentence {
   ] as const;
   protected readonly months_ = computed(() => {
     const own = this.rule().months;
-    return own === null || MONTHS.some((each) => each === own) ? MONTHS : [...MONTHS, own].sort((a, b) => a - b);
+    return typeof own !== 'number' || MONTHS.some((each) => each === own)
+      ? MONTHS
+      : [...MONTHS, own].sort((a, b) => a - b);
   });
   protected readonly differs = computed(() => {
     const was = this.was();
-    return was !== null && JSON.stringify(was) !== JSON.stringify(this.rule());
+    return was !== null && !equal(was, this.rule());
   });
   protected readonly wasText = computed(() => {
     const was = this.was();

@@ -412,7 +412,12 @@ describe('a rule as a sentence', () => {
     const days = element.querySelector<HTMLSelectElement>('select[aria-label=Days]')!;
     days.value = '4';
     days.dispatchEvent(new Event('change'));
+    const holds = element.querySelector<HTMLSelectElement>('select[aria-label=Holds]')!;
+    for (const value of ['season', '', '18']) {
+      holds.value = value;
+      holds.dispatchEvent(new Event('change'));
+    }
     element.querySelector('button')?.click();
-    expect(edited).toEqual([{ days: 4 }, rule]);
+    expect(edited).toEqual([{ days: 4 }, { months: 'season' }, { months: null }, { months: 18 }, rule]);
   });
 });
