@@ -48,7 +48,8 @@ export const Debrief = z.object({
           off: z
             .object({ eighths: z.number(), letter: z.enum(LETTERS).nullable(), by: z.number(), sides: z.int() })
             .nullable(),
-          note: z.string().nullable(),
+          /** Visits running, this one the last, in which no frame was in hand. */
+          withoutFrame: z.int(),
         }),
       ),
     }),

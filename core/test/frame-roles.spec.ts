@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ROLES } from '../src/inspection';
-import { type RotaTurn, rolesByFrame, runWithoutFrame } from '../src/planning';
+import { type RotaTurn, rolesByFrame, runWithoutFrame, withoutFrameText } from '../src/planning';
 
 const turn = (fromFrame: number, toFrame: number, frames: string, smoke: string): RotaTurn => ({
   fromFrame,
@@ -70,4 +70,13 @@ describe('visits running without a frame in hand', () => {
     expect(runWithoutFrame([visit('a', ''), visit('a', '')], 'a')).toBe(2);
     expect(runWithoutFrame([visit('a', '')], 'c')).toBe(0);
   });
+});
+
+it.each([
+  [0, ''],
+  [1, 'no frame in hand'],
+  [2, 'no frame in hand, second time running'],
+  [9, 'no frame in hand, 9 times running'],
+])('%d visits without a frame read "%s"', (run, says) => {
+  expect(withoutFrameText(run)).toBe(says);
 });

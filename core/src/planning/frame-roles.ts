@@ -62,3 +62,11 @@ export function runWithoutFrame(
   const last = own.findLastIndex(({ held }) => held.has(person));
   return own.length - 1 - last;
 }
+
+const TIMES = ['', '', 'second time', 'third time', 'fourth time', 'fifth time'] as const;
+
+/** For how many visits running somebody had no frame in hand, in words; empty for none. */
+export function withoutFrameText(run: number): string {
+  if (run < 2) return run === 1 ? 'no frame in hand' : '';
+  return `no frame in hand, ${TIMES[run] ?? `${run} times`} running`;
+}

@@ -2,6 +2,7 @@ import type { Debrief } from '@brave-comb/contract';
 import { type VisitRecord, readClock, toward } from '@brave-comb/core/inspection';
 import type { NamedVisit } from '../../inspection/store';
 import { iso } from '../../dates';
+import { withoutFrameText } from '@brave-comb/core/planning';
 import { wentUp } from './trainees';
 
 type Group = Debrief['groups'][number];
@@ -76,14 +77,17 @@ export function nobodyLines(
   openIn: (trainees: readonly string[]) => readonly { readonly name: string; readonly open: readonly string[] }[],
 ): readonly Line[] {
   const lines = groups.flatMap(({ group, trainees }) => {
-    const without = trainees.filter(({ note }) => note !== null && note.includes('running'));
+    const without = trainees.filter(({ withoutFrame }) => withoutFrame > 1);
     const silent = trainees.filter(({ off }) => off === null);
     const shown = new Set(trainees.flatMap(({ judged }) => judged.map(({ skill }) => skill)));
     const open = openIn(trainees.map(({ id }) => id))
       .filter((each) => each.open.length >= trainees.length * MUCH && !shown.has(each.name))
       .slice(0, NAMED);
     return [
-      ...without.map(({ name, note }) => ({ lead: name, text: `${note ?? ''}: first next time.` })),
+      ...without.map(({ name, withoutFrame }) => ({
+        lead: name,
+        text: `${withoutFrameText(withoutFrame)}: first next time.`,
+      })),
       ...open.map(({ name, open: who }) => ({
         lead: group,
         text: `${name}: nobody, ${who.length} of ${trainees.length} have it open.`,

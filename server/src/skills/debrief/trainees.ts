@@ -43,7 +43,7 @@ export function traineeRows(
       roles: [...(roles.get(id) ?? Array.from({ length: frames }, (): Role | null => null))],
       judged: own.filter((each) => each.visit === visit.id).map((each) => judgedRow(each, own, skills, nameOf)),
       off: offOf(pairs.filter(({ trainee }) => trainee === id)),
-      note: noteOf(runs.get(id) ?? 0),
+      withoutFrame: runs.get(id) ?? 0,
     };
   });
 }
@@ -83,11 +83,4 @@ function offOf(pairs: readonly ReadingPair[]): Trainee['off'] {
   const most = by.reduce((worst, each) => (Math.abs(each.by) > Math.abs(worst.by) ? each : worst));
   const moved = pairs.map(({ read, reference }) => wrongEighths(read, reference));
   return { eighths: meanOf(moved), letter: most.by === 0 ? null : most.letter, by: most.by, sides: pairs.length };
-}
-
-const TIMES = ['', 'once', 'second time', 'third time', 'fourth time', 'fifth time'] as const;
-
-function noteOf(run: number): string | null {
-  if (run < 2) return run === 1 ? 'no frame in hand' : null;
-  return `no frame in hand, ${TIMES[run] ?? `${run} times`} running`;
 }

@@ -174,6 +174,23 @@ describe('the checklist as a screen', () => {
     expect(textOf(element.querySelector('#skill-name'))).toBe('ages larvae');
   });
 
+  it('lets a skill go on with the evidence of one that the draft drops, chosen by its name', async () => {
+    const { element, press, fixture } = await showView(ChecklistScreen, 'checklist', LIST);
+    await press(/^ages larvae/);
+    await press(/^Take it off the list/);
+    await press(/^finds eggs/);
+    const from = [...element.querySelectorAll('select')].find((each) => /no earlier skill/.test(each.textContent))!;
+    expect(from.options[1]!.textContent).toBe('ages larvae, goes with this draft');
+    from.value = 'ages-larvae';
+    from.dispatchEvent(new Event('change'));
+    await fixture.whenStable();
+    const kept = () => JSON.parse(localStorage.getItem('checklist draft of p')!) as Skill[];
+    expect(skillOf({ skills: kept() }, 'finds-eggs')!.from).toEqual(['ages-larvae']);
+    expect([...from.options].map(({ value }) => value)).not.toContain('ages-larvae');
+    await press(/ages larvae : count no more/);
+    expect(skillOf({ skills: kept() }, 'finds-eggs')!.from).toEqual([]);
+  });
+
   it('cannot be changed by a trainee, who reads it', async () => {
     const { element } = await showView(ChecklistScreen, 'checklist', WAITING, 'trainee');
     expect(

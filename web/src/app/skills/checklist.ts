@@ -14,6 +14,7 @@ import {
   SKILL_PHASES,
   SKILL_RISKS,
   type SkillPhase,
+  skillOf,
   type SkillRole,
 } from '@brave-comb/core/skills';
 import { Store } from '@ngrx/store';
@@ -102,6 +103,16 @@ export class ChecklistScreen {
     return skills ? (skills.find(({ id }) => id === this.draft.chosen())?.offers ?? []) : null;
   });
   protected readonly offerDays = computed(() => (this.offers() ?? []).map(({ startsAt }) => startsAt.slice(0, 10)));
+  /** Skills of the list in force whose evidence the chosen one may count, those that the draft drops first. */
+  protected readonly mayCount = computed(() => {
+    const [skill, now] = [this.draft.skill(), this.draft.skills()];
+    if (!skill) return [];
+    return this.draft
+      .before()
+      .filter(({ id }) => id !== skill.id && !skill.from.includes(id))
+      .map(({ id, name }) => ({ id, name, gone: !skillOf({ skills: now }, id) }))
+      .sort((a, b) => Number(b.gone) - Number(a.gone));
+  });
   /** Skills that wait for the chosen one. */
   protected readonly after = computed(() => {
     const id = this.draft.chosen();
@@ -201,7 +212,8 @@ export class ChecklistScreen {
   }
 
   protected nameOf(id: string): string {
-    return this.draft.skills().find((skill) => skill.id === id)?.name ?? id;
+    const found = skillOf({ skills: this.draft.skills() }, id) ?? skillOf({ skills: this.draft.before() }, id);
+    return found?.name ?? id;
   }
 
   protected sounds(skill: Skill, level: SkillLevel): string {
@@ -217,6 +229,15 @@ export class ChecklistScreen {
   protected addNeed(skill: Skill, select: HTMLSelectElement): void {
     if (select.value !== '') this.draft.edit({ needs: [...skill.needs, select.value] });
     select.value = '';
+  }
+
+  protected addFrom(skill: Skill, select: HTMLSelectElement): void {
+    if (select.value !== '') this.draft.edit({ from: [...skill.from, select.value] });
+    select.value = '';
+  }
+
+  protected dropFrom(skill: Skill, from: string): void {
+    this.draft.edit({ from: skill.from.filter((each) => each !== from) });
   }
 
   protected dropNeed(skill: Skill, need: string): void {

@@ -34,7 +34,7 @@ const DATA: Debrief = {
             { skill: 'ages larvae', before: null, after: 'helped', by: 'Tomasz', prompt: '', note: '' },
           ],
           off: { eighths: 2.5, letter: 'P', by: -2, sides: 1 },
-          note: null,
+          withoutFrame: 0,
         },
         {
           id: 'greta',
@@ -42,7 +42,7 @@ const DATA: Debrief = {
           roles: ['smoke', 'watch', 'watch', null],
           judged: [],
           off: null,
-          note: 'no frame in hand, third time running',
+          withoutFrame: 3,
         },
       ],
     },

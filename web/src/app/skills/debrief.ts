@@ -8,6 +8,7 @@ import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
 import { Store } from '@ngrx/store';
 import { map } from 'rxjs';
 import { peopleFeature } from '../people/people.feature';
+import { withoutFrameText } from '@brave-comb/core/planning';
 import { ViewDesk } from '../season/view-desk';
 import { ViewState } from '../season/view-state';
 import { dateText, dayOf, spanText, timeOf } from '../shell/format';
@@ -126,6 +127,8 @@ export class DebriefScreen {
     const body = { id: this.desk.newId(), revision: data.revision, read: DEBRIEF_PARTS };
     this.desk.change('signDebrief', { params: { session: data.session }, body }, 'debrief');
   }
+
+  protected readonly withoutFrame = withoutFrameText;
 
   protected sendBack(event: Event, supervisor: string, note: string): void {
     event.preventDefault();
