@@ -106,7 +106,7 @@ export const checklist = endpoint({
     /** Day after the last of the running courses; `null` while none has an end. */
     nextCourse: CivilDate.nullable(),
     forgetting: Forgetting,
-    /** How many trainees of the school have what the list in force asks for, by skill. */
+    /** How many trainees of the school have shown each level, by skill; nothing for trainees, who see only themselves. */
     levels: z.record(z.string(), z.partialRecord(Level, z.int())),
   }),
 });

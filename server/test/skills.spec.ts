@@ -273,6 +273,8 @@ describe('a new version of the checklist', () => {
     await morag!.post(endpoints.draftChecklist.path).send({ skills }).expect(200);
     expect((await list()).draft!.skills).toHaveLength(skills.length);
     expect((await list(tomasz)).draft).toBeNull();
+    expect((await list(tomasz)).levels).toHaveProperty('veil-checked');
+    expect((await list(salma)).levels).toEqual({});
     expect(await held()).toBe(before);
     const { body } = await morag!.post(endpoints.previewChecklist.path).send({ skills }).expect(200);
     const { changes, asked, dropped } = body as Preview;

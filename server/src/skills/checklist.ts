@@ -69,7 +69,7 @@ export async function checklist(context: Context, actor: Actor): Promise<Output<
     waiting: waiting ? { version: waiting.version!, starts: waiting.starts! } : null,
     nextCourse: await nextCourseOf(db, actor.school, skills.today),
     forgetting,
-    levels: levelsBySkill(inForce, skills.standing, trainees),
+    levels: actor.role === 'trainee' ? {} : levelsBySkill(inForce, skills.standing, trainees),
   };
 }
 

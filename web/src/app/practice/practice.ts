@@ -10,6 +10,9 @@ import { oddsText } from '../shell/format';
 import { PracticeDesk } from './practice-desk';
 import { rightText, whenText } from './progress-text';
 
+/** Drills that are listed as due before the rest is only counted. */
+const LISTED = 6;
+
 /** What is due, and everything that can be practised, with how well it is known. */
 @Component({
   selector: 'bc-practice',
@@ -21,6 +24,7 @@ import { rightText, whenText } from './progress-text';
 })
 export class PracticeScreen {
   protected readonly desk = inject(PracticeDesk);
+  protected readonly listed = LISTED;
   protected readonly staff = toSignal(
     inject(Store)
       .select(peopleFeature.selectPerson)

@@ -18,8 +18,8 @@ import {
   type SkillRole,
 } from '@brave-comb/core/skills';
 import { Store } from '@ngrx/store';
-import { catchError, debounceTime, of, switchMap } from 'rxjs';
-import { ContractClient } from '../api/contract-client';
+import { catchError, debounceTime, firstValueFrom, of, switchMap, throwError } from 'rxjs';
+import { type CallFault, ContractClient } from '../api/contract-client';
 import { endpoints } from '../api/endpoints';
 import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../season/view-desk';
@@ -51,12 +51,19 @@ function unsent(person: string): readonly Skill[] | null {
   }
 }
 
-/** Skills of an exported list; the server checks them one by one. */
-function readJson(text: string): { readonly skills: readonly Skill[]; readonly bad: readonly BadLine[] } {
-  const { skills } = JSON.parse(text) as { readonly skills?: readonly Partial<Skill>[] };
-  if (!Array.isArray(skills) || !skills.every((skill: Partial<Skill>) => typeof skill.id === 'string' && skill.rule))
-    throw new RangeError('it holds no skills. Export the list once to see how the file looks.');
-  return { skills: skills as readonly Skill[], bad: [] };
+/** Places in a file that are told before the rest is only counted. */
+const TOLD = 5;
+
+/** What the server found wrong in a list, skill by skill. */
+function faultsText({ message, details }: CallFault): string {
+  const places = details.map(({ path, message: says }) => {
+    const [, at, ...field] = path.split('.');
+    const words = says.endsWith('received undefined') ? 'is missing' : says;
+    return at === undefined ? says : `skill ${Number(at) + 1}, ${field.join('.') || 'as a whole'}: ${words}`;
+  });
+  if (places.length === 0) return message;
+  const more = places.length > TOLD ? `, and ${places.length - TOLD} more` : '';
+  return `${places.slice(0, TOLD).join('; ')}${more}`;
 }
 
 /** What the school asks for: its skills with their rules, as a draft until a lead puts it in force. */
@@ -306,6 +313,21 @@ export class ChecklistScreen {
     else saveFile('checklist.json', 'application/json', `${JSON.stringify({ skills }, null, 2)}\n`);
   }
 
+  /** Skills of an exported list, once the server has found them whole. */
+  private async readJson(
+    text: string,
+  ): Promise<{ readonly skills: readonly Skill[]; readonly bad: readonly BadLine[] }> {
+    const { skills } = JSON.parse(text) as { readonly skills?: readonly Skill[] };
+    if (!Array.isArray(skills) || skills.length === 0)
+      throw new RangeError('it holds no skills. Export the list once to see how the file looks.');
+    const body = { skills } as never;
+    const checked = this.client
+      .call(endpoints.previewChecklist, { body })
+      .pipe(catchError((fault: CallFault) => throwError(() => new RangeError(faultsText(fault)))));
+    await firstValueFrom(checked);
+    return { skills: skills as readonly Skill[], bad: [] };
+  }
+
   /** Reads a file into the draft; lines that cannot be read are told and left out. */
   protected async takeIn(input: HTMLInputElement): Promise<void> {
     const [file] = input.files ?? [];
@@ -314,10 +336,12 @@ export class ChecklistScreen {
     this.badLines.set([]);
     try {
       const text = await file.text();
-      const { skills, bad } = file.name.endsWith('.json') ? readJson(text) : readChecklistCsv(text);
+      const { skills, bad } = file.name.endsWith('.json') ? await this.readJson(text) : readChecklistCsv(text);
       this.draft.put(skills);
       this.badLines.set(bad);
-      this.says.set(`${skills.length} skills read from ${file.name} into the draft.`);
+      this.says.set(
+        `${skills.length} ${skills.length === 1 ? 'skill' : 'skills'} read from ${file.name} into the draft.`,
+      );
     } catch (error) {
       this.says.set(`${file.name} was not taken in: ${(error as Error).message}`);
     }
