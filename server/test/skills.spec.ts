@@ -401,7 +401,7 @@ describe('a checklist that waits for the next course', () => {
     expect((await takeBack().expect(200)).body).toEqual({ version: null });
     const after = await list();
     expect(after.waiting).toBeNull();
-    expect(skillOf({ skills: after.draft!.skills as readonly Skill[] }, 'clear-of-flight')!.rule.times).toBe(12);
+    expect(skillOf({ skills: after.draft!.skills }, 'clear-of-flight')!.rule.times).toBe(12);
     await tomasz!.post(endpoints.takeBackChecklist.path).expect(403);
   });
 
@@ -420,7 +420,7 @@ describe('a checklist that waits for the next course', () => {
     expect(carried).toHaveLength(before.length);
     expect(await school.db('checklists').where({ to_carry: true })).toEqual([]);
     // Who had not held it is judged by the new rule.
-    const open = looks[0]!.groups.flatMap(({ trainees }) => trainees).find(({ name }) => !before.includes(name))!;
+    const open = looks[0].groups.flatMap(({ trainees }) => trainees).find(({ name }) => !before.includes(name))!;
     const { standing } = await schoolStandings(
       { db: school.db, clock: fixedClock(first) },
       (await actorOf('morag')).school,

@@ -107,7 +107,7 @@ describe('what a standing rests on', () => {
     const supervisor = await detail({ evidence: [evidence()] }, 'supervisor');
     const asked: string[] = [];
     supervisor.fixture.componentRef.setInput('skill', { ...SKILL, evidence: [evidence()] });
-    (supervisor.fixture.componentInstance as SkillDetail).corrected.subscribe(({ id }) => asked.push(id));
+    supervisor.fixture.componentInstance.corrected.subscribe(({ id }) => asked.push(id));
     await supervisor.press(/^Correct it$/);
     expect(asked).toEqual(['d1']);
     const { element } = await detail({ evidence: [evidence()] }, 'trainee');
