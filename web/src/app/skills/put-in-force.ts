@@ -11,6 +11,21 @@ import { ShowingsChart } from './showings-chart';
 export type ForceAsked = Pick<Input<typeof endpoints.enforceChecklist>['body'], 'standings' | 'from' | 'note'>;
 type Preview = Output<typeof endpoints.previewChecklist>;
 
+const POLICIES: readonly { readonly policy: ForceAsked['standings']; readonly what: string; readonly says: string }[] =
+  [
+    {
+      policy: 'carried over',
+      what: 'is carried over',
+      says: 'only new showings count by the draft. Nobody steps back.',
+    },
+    { policy: 'judged again', what: 'is judged again', says: '' },
+    {
+      policy: 'from the next course',
+      what: 'stays by the list in force until the next course',
+      says: 'what is held then is carried over.',
+    },
+  ];
+
 /** Changes that are listed before the rest is only counted. */
 const LISTED = 12;
 
@@ -30,6 +45,7 @@ export class PutInForce {
   readonly offers = input<Coverage['skills'][number]['offers'] | null>(null);
   readonly asked = output<ForceAsked>();
   protected readonly draft = inject(ChecklistDraft);
+  protected readonly policies = POLICIES;
   protected readonly policy = signal<ForceAsked['standings']>('carried over');
   protected readonly note = signal('');
   /** Day from which a list for the next course is in force, once somebody chose one. */

@@ -1,29 +1,9 @@
 import { showView } from '../../testing/ahead';
+import { evidence } from '../../testing/evidence';
 import { textOf } from '../../testing/text';
-import type { Passport, PassportEvidence, PassportSkill } from './passport-view';
+import type { Passport, PassportSkill } from './passport-view';
 import { SkillDetail } from './skill-detail';
 
-const evidence = (more: Partial<PassportEvidence> = {}): PassportEvidence => ({
-  id: 'd1',
-  skill: 'finds-eggs',
-  level: 'alone',
-  first: null,
-  withdrawn: false,
-  at: '2026-05-09T12:00:00.000Z',
-  day: '2026-05-09',
-  source: 'visit',
-  hive: '4',
-  visit: 'v1',
-  assessor: 'Tomasz Wierzba',
-  lead: false,
-  version: 1,
-  prompt: '',
-  note: '',
-  weather: null,
-  counts: true,
-  corrections: [],
-  ...more,
-});
 const SKILL: PassportSkill = {
   id: 'finds-eggs',
   name: 'finds eggs',
@@ -58,7 +38,7 @@ describe('what a standing rests on', () => {
   it('is told showing by showing: who, where, in which weather, with what help, and who said what later', async () => {
     const { element } = await detail({
       evidence: [
-        evidence({ weather: 'up to 17 °C, dry', prompt: 'where is the light', note: 'quick', lead: true }),
+        evidence({ visit: 'v1', weather: 'up to 17 °C, dry', prompt: 'where is the light', note: 'quick', lead: true }),
         evidence({
           id: 'd2',
           first: 'alone',
@@ -95,8 +75,8 @@ describe('what a standing rests on', () => {
   it('says that a claim waits and that practice counts little', async () => {
     const { element } = await detail({
       evidence: [
-        evidence({ source: 'claim', assessor: null, visit: null }),
-        evidence({ id: 'd2', source: 'practice', assessor: null, hive: null, visit: null }),
+        evidence({ source: 'claim', assessor: null }),
+        evidence({ id: 'd2', source: 'practice', assessor: null, hive: null }),
       ],
     });
     expect(lines(element)[0]).toContain('claimed, hive 4. Waits for a supervisor.');

@@ -2,6 +2,7 @@ import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { DEFAULT_CHECKLIST, skillOf, STANDING_STATES } from '@brave-comb/core/skills';
 import { showView } from '../../testing/ahead';
 import { elementOf, show } from '../../testing/show';
+import { evidence } from '../../testing/evidence';
 import { textOf } from '../../testing/text';
 import { ChecklistDraft } from './checklist-draft';
 import { GroupSide } from './group-side';
@@ -183,26 +184,7 @@ describe('beside the matrix', () => {
   });
 });
 
-const EVIDENCE: Passport['earlier'][number] = {
-  id: 'd1',
-  skill: 'finds-eggs',
-  level: 'alone',
-  first: null,
-  withdrawn: false,
-  at: '2026-05-09T12:00:00.000Z',
-  day: '2026-05-09',
-  source: 'visit',
-  hive: '4',
-  visit: null,
-  assessor: 'Tomasz Wierzba',
-  lead: false,
-  version: 1,
-  prompt: '',
-  note: '',
-  weather: 'up to 17 °C, dry',
-  counts: true,
-  corrections: [],
-};
+const EVIDENCE = evidence({ weather: 'up to 17 °C, dry' });
 const PASSPORT: Passport = {
   trainee: { id: 'salma', name: 'Salma' },
   school: 'Brenna Fell',
