@@ -405,12 +405,31 @@ describe('a checklist that waits for the next course', () => {
     await tomasz!.post(endpoints.takeBackChecklist.path).expect(403);
   });
 
-  it('comes into force on its day, once, and nobody who held a skill that day steps back', async () => {
+  it('comes into force on its day, once, and nobody who held a skill on its eve steps back', async () => {
     await enforce(body).expect(200);
     const first = `${body.from!}T06:00:00Z`;
+    // Shown on the first day itself, before anybody looked: by the old list that would have been enough.
+    const late = ids.get('Chloe')!;
+    const [hive] = await school.db('hives').select<{ id: string; school: string }[]>('id', 'school').limit(1);
+    await school.db('demonstrations').insert(
+      ['2026-05-13', body.from!].map((day) => ({
+        id: uuid(),
+        school: hive!.school,
+        trainee: late,
+        skill: 'clear-of-flight',
+        level: 'alone',
+        at: new Date(`${day}T04:00:00Z`),
+        day,
+        source: 'debrief',
+        hive: hive!.id,
+        judged_by: ids.get('Salma'),
+        version: body.after,
+      })),
+    );
     const eve = new Date(Date.parse(first) - 86_400_000).toISOString();
     const before = heldIn(await on(eve), 'clear-of-flight');
     expect(before.length).toBeGreaterThan(3);
+    expect(before).not.toContain('Chloe');
     // Several look at the same moment on the first morning.
     const looks = await Promise.all([on(first), on(first), on(first)]);
     for (const look of looks) expect(heldIn(look, 'clear-of-flight')).toEqual(before);

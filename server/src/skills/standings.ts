@@ -9,13 +9,14 @@ import {
   type Standings,
   standingsFrom,
 } from '@brave-comb/core/skills';
+import { addDays } from '@brave-comb/core/units';
 import type { Knex } from 'knex';
 import { v7 as uuid } from 'uuid';
 import type { Clock } from '../clock/clock';
-import { iso } from '../dates';
+import { hourAt, iso } from '../dates';
 import { dayAtSchool, sitesOf } from '../equipment/store';
-import { turnOf } from '../season/site-season';
 import { learnersOf, practiceOf } from '../people/store';
+import { turnOf } from '../season/site-season';
 import { checklistOf, type ChecklistRow, checklistToCarry, lockSchool, markCarried } from './checklist-store';
 import {
   type CorrectionRow,
@@ -26,7 +27,6 @@ import {
   type SignOffRow,
   signOffsOf,
 } from './evidence-store';
-
 import { readingPairsOf } from './reading-store';
 
 /** All that was ever said of some trainees' skills. */
@@ -107,8 +107,11 @@ async function carryToList(db: Knex, school: string, now: Date): Promise<void> {
     if (!waited) return;
     const { row, before } = waited;
     const trainees = await learnersOf(trx, school);
-    const { by } = await schoolEvidence(trx, school, trainees, now);
-    await carryOver(trx, row, by(before, row.starts!), trainees, now);
+    const [site] = await sitesOf(trx, school);
+    // What was shown from the first day on counts by the new list, however late somebody looks.
+    const until = new Date(hourAt(site?.zone ?? 'utc', row.starts!, 0) - 1);
+    const { by } = await schoolEvidence(trx, school, trainees, until);
+    await carryOver(trx, row, by(before, addDays(row.starts!, -1)), trainees, now);
     await markCarried(trx, row.id);
   });
 }
