@@ -1,5 +1,15 @@
 import { CdkDrag, type CdkDragDrop, CdkDropList } from '@angular/cdk/drag-drop';
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import type { Output } from '@brave-comb/contract';
 import { type BadLine, checklistCsv, readChecklistCsv } from '@brave-comb/core/exchange';
@@ -25,6 +35,7 @@ import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../season/view-desk';
 import { ViewState } from '../season/view-state';
 import { dateText } from '../shell/format';
+import { intoSight } from '../shell/into-sight';
 import { ChecklistDraft } from './checklist-draft';
 import { ChipChoice } from './chip-choice';
 import { ForgettingForm } from './forgetting-form';
@@ -125,6 +136,7 @@ export class ChecklistScreen {
     const id = this.draft.chosen();
     return this.draft.skills().filter(({ needs }) => id !== null && needs.includes(id));
   });
+  private readonly heading = viewChild<ElementRef<HTMLElement>>('heading');
   private readonly enforced = this.desk.lastAnswer('enforceChecklist');
   private readonly takenBack = this.desk.lastAnswer('takeBackChecklist');
 
@@ -208,6 +220,12 @@ export class ChecklistScreen {
     const button = event.target as HTMLElement;
     this.draft.step(id, event.key === 'ArrowUp' ? -1 : 1);
     setTimeout(() => button.focus());
+  }
+
+  /** Opens a skill; where the list stands above it, the page goes down to it. */
+  protected choose(id: string): void {
+    this.draft.chosen.set(id);
+    intoSight(this.heading()?.nativeElement);
   }
 
   protected add(event: Event, phase: string, input: HTMLInputElement): void {

@@ -1,9 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal, viewChild } from '@angular/core';
 import type { SkillLevel } from '@brave-comb/core/inspection';
 import { upperFirst } from '@brave-comb/core/units';
 import { ViewDesk } from '../season/view-desk';
 import { ViewState } from '../season/view-state';
 import { dateText } from '../shell/format';
+import { intoSight } from '../shell/into-sight';
 import { GroupSide } from './group-side';
 import { LevelGlyph } from './level-glyph';
 import { MatrixGrid } from './matrix-grid';
@@ -34,6 +35,7 @@ export class TraineesScreen {
   protected readonly watched = this.desk.watch('traineeMatrix', () => ({}));
   /** When what is open can next be shown; it takes the planner a moment, the matrix does not wait for it. */
   protected readonly coverage = this.desk.watch('coverage', () => ({})).data;
+  private readonly beside = viewChild<ElementRef<HTMLElement>>('beside');
   protected readonly legend = LEGEND;
   protected readonly filters = MATRIX_FILTERS;
   protected readonly upper = upperFirst;
@@ -99,5 +101,6 @@ export class TraineesScreen {
   protected picked({ trainee, skill }: { readonly trainee: string; readonly skill: string | null }): void {
     this.trainee.set(trainee);
     this.skillId.set(skill);
+    intoSight(this.beside()?.nativeElement);
   }
 }
