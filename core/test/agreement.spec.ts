@@ -268,6 +268,7 @@ describe('assessors beside each other', () => {
     trainee: 'salma',
     skill: 'finds-eggs',
     day: `2026-05-${String(day).padStart(2, '0')}`,
+    at: `2026-05-${String(day).padStart(2, '0')}T12:00:00.000Z`,
     assessor,
     level,
   });
@@ -283,6 +284,20 @@ describe('assessors beside each other', () => {
     expect(pair!.assessors).toEqual(['ruth', 'tomasz']);
     expect(pair!.kappa.count).toBe(4);
     expect(pair!.kappa.observed).toBeCloseTo(1 - 2 / (4 * 4), 6);
+  });
+
+  it('count by the last word of each, in whatever order the words arrive', () => {
+    const word = (at: string, level: (typeof SKILL_LEVELS)[number]) => ({ ...judged(1, 'ruth', level), at });
+    const [early, late] = [word('2026-05-01T12:00:00.000Z', 'helped'), word('2026-05-01T18:00:00.000Z', 'alone')];
+    const other = judged(1, 'tomasz', 'alone');
+    for (const words of [
+      [early, late, other],
+      [late, other, early],
+      [other, late, early],
+    ]) {
+      expect(assessorPairs(words)[0]!.kappa).toMatchObject({ alike: 1, count: 1 });
+      expect(assessorHabits(words).find(({ assessor }) => assessor === 'ruth')!.leniency).toBe(0);
+    }
   });
 
   it('agree as Fleiss reckons it, whoever two of them were', () => {

@@ -143,6 +143,7 @@ describe('from the first tables to those of the season', () => {
       '008-practice',
       '009-debriefs',
       '010-checklist-starts',
+      '011-standing-index',
     ]);
   });
 

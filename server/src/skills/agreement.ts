@@ -1,9 +1,9 @@
 import type { Output, endpoints } from '@brave-comb/contract';
 import {
-  type AssessedDemonstration,
   assessorHabits,
   assessorPairs,
   assessorsTogether,
+  type Demonstration,
   kappaWord,
   readingAgreement,
   readingHabits,
@@ -11,7 +11,7 @@ import {
 import type { Actor, Context } from '../context';
 import { learnersOf, peopleOf, traineesOf } from '../people/store';
 import { groupsSeen } from './access';
-import { demonstrationsOf } from './evidence-store';
+import { shownBy } from './evidence-store';
 import { readingPairsOf } from './reading-store';
 
 type Agreement = Output<(typeof endpoints)['agreement']>;
@@ -46,10 +46,8 @@ export async function agreement({ db }: Context, actor: Actor): Promise<Agreemen
 }
 
 async function assessors(db: Context['db'], school: string): Promise<NonNullable<Agreement['assessors']>> {
-  const rows = await demonstrationsOf(db, school, await learnersOf(db, school));
-  const judged = rows.flatMap(({ trainee, skill, day, level, judged_by }): AssessedDemonstration[] =>
-    judged_by === null ? [] : [{ trainee, skill, day, level, assessor: judged_by }],
-  );
+  const shown = await shownBy(db, school, await learnersOf(db, school));
+  const judged = shown.filter((each): each is Demonstration & { assessor: string } => each.assessor !== null);
   const people = await peopleOf(db, school, [...new Set(judged.map(({ assessor }) => assessor))]);
   const nameOf = (id: string) => people.find((each) => each.id === id)?.name ?? '';
   const together = assessorsTogether(judged);

@@ -9,6 +9,7 @@ import { termsOf } from '../planning/plan-store';
 import { siteOf, siteSeason } from '../season/site-season';
 import { traineesOf } from '../people/store';
 import { groupsSeen } from './access';
+import { claimsOf } from './evidence-store';
 import { NO_ROLES, type RolesPlayed, rolesPlayed } from './roles-played';
 import { schoolStandings } from './standings';
 
@@ -21,21 +22,17 @@ export async function traineeMatrix(context: Context, actor: Actor): Promise<Mat
   const ids = groups.map(({ id }) => id);
   const trainees = await traineesOf(db, actor.school, ids);
   const { site } = await siteOf(context, actor.school, undefined);
-  const [skills, played, terms, { phases, today }] = await Promise.all([
-    schoolStandings(
-      context,
-      actor.school,
-      trainees.map(({ id }) => id),
-    ),
+  const people = trainees.map(({ id }) => id);
+  const [skills, claims, played, terms, { phases, today }] = await Promise.all([
+    schoolStandings(context, actor.school, people),
+    claimsOf(db, actor.school, people),
     rolesPlayed(db, actor.school, ids),
     termsOf(db, actor.school),
     siteSeason(context, site),
   ]);
-  const { checklist, standing, rows } = skills;
-  const refused = new Set(rows.corrections.map(({ demonstration }) => demonstration));
-  const waiting = rows.demonstrations.filter(
-    ({ id, source, judged_by }) => judged_by === null && source !== 'practice' && !refused.has(id),
-  );
+  const { checklist, standing, words } = skills;
+  const refused = new Set(words.corrections.map(({ demonstration }) => demonstration));
+  const waiting = claims.filter(({ id }) => !refused.has(id));
   const hives = await hivesById(db, actor.school, [...new Set(waiting.flatMap(({ hive }) => hive ?? []))]);
   const cell = (trainee: string, skill: string): Matrix['groups'][number]['trainees'][number]['standings'][number] => {
     const { state, level, until } = standing(trainee, skill);

@@ -11,9 +11,9 @@ import { groupsOf, peopleOf } from '../people/store';
 import { weatherDays } from '../weather/store';
 import { traineeSeenBy } from './access';
 import { checkWords } from './check-words';
-import type { DemonstrationRow } from './evidence-store';
+import { type DemonstrationRow, demonstrationsOf } from './evidence-store';
 import { NO_ROLES, rolesPlayed } from './roles-played';
-import { schoolStandings } from './standings';
+import { type EvidenceWords, schoolStandings } from './standings';
 
 type Passport = Output<(typeof endpoints)['passport']>;
 type Evidence = Passport['earlier'][number];
@@ -25,17 +25,20 @@ const ANY_TEMPER = 5;
 export async function passport(context: Context, actor: Actor, trainee: string): Promise<Passport> {
   const { db } = context;
   const person = await traineeSeenBy(db, actor, trainee);
-  const { checklist, standing, rows, today } = await schoolStandings(context, actor.school, [trainee]);
+  const [{ checklist, standing, words, today }, shown] = await Promise.all([
+    schoolStandings(context, actor.school, [trainee]),
+    demonstrationsOf(db, actor.school, [trainee]),
+  ]);
   const groups = await groupsOf(db, trainee);
   const [named, played, evidence] = await Promise.all([
     groupsLedFor(db, actor.school, groups),
     rolesPlayed(db, actor.school, groups),
-    evidenceOf(db, actor.school, rows, (skill) => standing(trainee, skill).counted),
+    evidenceOf(db, actor.school, shown, words, (skill) => standing(trainee, skill).counted),
   ]);
   const signers = await peopleOf(
     db,
     actor.school,
-    rows.signOffs.flatMap(({ by, withdrawn_by }) => [by, ...(withdrawn_by ? [withdrawn_by] : [])]),
+    words.signOffs.flatMap(({ by, withdrawn_by }) => [by, ...(withdrawn_by ? [withdrawn_by] : [])]),
   );
   const signer = (id: string | null) => signers.find((each) => each.id === id)?.name ?? '';
   const known = new Set(checklist.skills.flatMap(({ id, from }) => [id, ...from]));
@@ -53,7 +56,7 @@ export async function passport(context: Context, actor: Actor, trainee: string):
       standing: where,
       says: standingText(where, skill.rule),
       evidence: evidence.filter((each) => ids.has(each.skill)),
-      signOffs: rows.signOffs
+      signOffs: words.signOffs
         .filter((each) => each.skill === skill.id)
         .map((row) => ({
           id: row.id,
@@ -88,8 +91,8 @@ export async function passport(context: Context, actor: Actor, trainee: string):
       person.id,
       `${checklist.version}`,
       ...skills.map(({ id, standing: { state, level } }) => `${id} ${state} ${level ?? ''}`),
-      ...rows.demonstrations.map(({ id }) => id),
-      ...rows.signOffs.map(({ id, withdrawn_at }) => `${id} ${withdrawn_at ? 'withdrawn' : ''}`),
+      ...shown.map(({ id }) => id),
+      ...words.signOffs.map(({ id, withdrawn_at }) => `${id} ${withdrawn_at ? 'withdrawn' : ''}`),
     ]),
     gates: gateSkills(checklist, standing, trainee, ANY_TEMPER).map(({ name }) => name),
     hives: (await allHives(db, actor.school)).map(({ id, number }) => ({ id, number })),
@@ -102,7 +105,8 @@ export async function passport(context: Context, actor: Actor, trainee: string):
 async function evidenceOf(
   db: Knex,
   school: string,
-  { demonstrations, corrections }: Awaited<ReturnType<typeof schoolStandings>>['rows'],
+  demonstrations: readonly DemonstrationRow[],
+  { corrections }: EvidenceWords,
   countedIn: (skill: string) => readonly string[],
 ): Promise<readonly Evidence[]> {
   const [hives, people] = await Promise.all([

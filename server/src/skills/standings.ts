@@ -1,7 +1,6 @@
 import {
   type Checklist,
   corrected,
-  type Demonstration,
   isOpen,
   readingsOffOfLate,
   type SignOff,
@@ -21,17 +20,15 @@ import { checklistOf, type ChecklistRow, checklistToCarry, lockSchool, markCarri
 import {
   type CorrectionRow,
   correctionsOf,
-  type DemonstrationRow,
-  demonstrationsOf,
   insertSignOffs,
   type SignOffRow,
   signOffsOf,
+  shownBy,
 } from './evidence-store';
 import { readingPairsOf } from './reading-store';
 
-/** All that was ever said of some trainees' skills. */
-export interface EvidenceRows {
-  readonly demonstrations: readonly DemonstrationRow[];
+/** Later words on what some trainees have shown, and signatures. */
+export interface EvidenceWords {
   readonly corrections: readonly CorrectionRow[];
   readonly signOffs: readonly SignOffRow[];
 }
@@ -41,7 +38,7 @@ export interface SchoolStandings {
   readonly checklist: Checklist;
   readonly standing: Standings;
   readonly today: string;
-  readonly rows: EvidenceRows;
+  readonly words: EvidenceWords;
   /** Where they would stand by another list, with other signatures. */
   readonly by: (checklist: Checklist, more?: readonly SignOff[]) => Standings;
 }
@@ -52,7 +49,7 @@ export interface SchoolStandings {
  * @param from database and clock
  * @param school id of the school
  * @param trainees ids
- * @returns the list in force, the standings, and the rows that they rest on
+ * @returns the list in force, the standings, and the words that they rest on besides the demonstrations
  */
 export async function schoolStandings(
   { db, clock }: { readonly db: Knex; readonly clock: Clock },
@@ -62,12 +59,12 @@ export async function schoolStandings(
   const now = clock.now();
   const today = await dayAtSchool(db, school, now);
   if (await checklistToCarry(db, school, today)) await carryToList(db, school, now);
-  const [checklist, { rows, by }] = await Promise.all([
+  const [checklist, { words, by }] = await Promise.all([
     checklistOf(db, school, today),
     schoolEvidence(db, school, trainees, now),
   ]);
   const standings: SchoolStandings['by'] = (list, more = []) => by(list, today, more);
-  return { checklist, standing: standings(checklist), today, rows, by: standings };
+  return { checklist, standing: standings(checklist), today, words, by: standings };
 }
 
 /** What trainees have shown and what was signed; where they stand on a day by a list is reckoned from it. */
@@ -75,13 +72,13 @@ async function schoolEvidence(db: Knex, school: string, trainees: readonly strin
   const [{ forgetting }, [site], demonstrations, corrections, signOffs, pairs] = await Promise.all([
     practiceOf(db, school),
     sitesOf(db, school),
-    demonstrationsOf(db, school, trainees),
+    shownBy(db, school, trainees),
     correctionsOf(db, school, trainees),
     signOffsOf(db, school, trainees),
     readingPairsOf(db, school, trainees),
   ]);
   const off = new Map(trainees.map((id) => [id, readingsOffOfLate(pairs.filter(({ trainee }) => trainee === id))]));
-  const judged = corrected(demonstrations.map(asDemonstration), corrections.map(asCorrection));
+  const judged = corrected(demonstrations, corrections.map(asCorrection));
   const signed = signOffs.flatMap(({ trainee, skill, day, kind, withdrawn_at }) =>
     withdrawn_at === null ? [{ trainee, skill, day, kind }] : [],
   );
@@ -96,7 +93,7 @@ async function schoolEvidence(db: Knex, school: string, trainees: readonly strin
       ...(site ? { turn: turnOf(site) } : {}),
       readingsOff: (trainee) => off.get(trainee) ?? null,
     });
-  return { rows: { demonstrations, corrections, signOffs }, by };
+  return { words: { corrections, signOffs }, by };
 }
 
 /** The day of a list that waited has come: carries over what is held on it, whoever looks first. */
@@ -147,19 +144,6 @@ export async function carryOver(
   if (rows.length > 0) await insertSignOffs(trx, rows);
   return rows.length;
 }
-
-const asDemonstration = (row: DemonstrationRow): Demonstration => ({
-  id: row.id,
-  trainee: row.trainee,
-  skill: row.skill,
-  level: row.level,
-  at: iso(row.at),
-  day: row.day,
-  source: row.source,
-  colony: row.hive,
-  assessor: row.judged_by,
-  lead: Boolean(row.by_lead),
-});
 
 const asCorrection = ({ demonstration, level, at, by, reason }: CorrectionRow) => ({
   demonstration,

@@ -9,6 +9,8 @@ export interface AssessedDemonstration {
   readonly skill: string;
   /** Civil date: what two people judged on one day was one demonstration. */
   readonly day: string;
+  /** ISO instant: of several words of one assessor the latest holds. */
+  readonly at: string;
   readonly assessor: string;
   readonly level: SkillLevel;
 }
@@ -103,12 +105,17 @@ export function assessorHabits(judgements: readonly AssessedDemonstration[]): re
 
 /** Demonstrations that several judged: the last word of each. */
 function sharedOf(judgements: readonly AssessedDemonstration[]): readonly (readonly AssessedDemonstration[])[] {
-  const shown = new Map<string, Map<string, AssessedDemonstration>>();
+  const shown = new Map<string, AssessedDemonstration[]>();
   for (const each of judgements) {
     const key = `${each.trainee} ${each.skill} ${each.day}`;
-    const own = shown.get(key) ?? new Map<string, AssessedDemonstration>();
-    own.set(each.assessor, each);
-    shown.set(key, own);
+    const words = shown.get(key);
+    if (!words) {
+      shown.set(key, [each]);
+      continue;
+    }
+    const own = words.findIndex(({ assessor }) => assessor === each.assessor);
+    if (own < 0) words.push(each);
+    else if (words[own]!.at <= each.at) words[own] = each;
   }
-  return [...shown.values()].map((own) => [...own.values()]).filter((own) => own.length > 1);
+  return [...shown.values()].filter((words) => words.length > 1);
 }

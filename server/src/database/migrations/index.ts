@@ -9,6 +9,7 @@ import * as skills from './007-skills';
 import * as practice from './008-practice';
 import * as debriefs from './009-debriefs';
 import * as starts from './010-checklist-starts';
+import * as standing from './011-standing-index';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -21,6 +22,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '008-practice', ...practice },
   { name: '009-debriefs', ...debriefs },
   { name: '010-checklist-starts', ...starts },
+  { name: '011-standing-index', ...standing },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

@@ -10,6 +10,7 @@ import { peopleOf, practiceOf, traineesOf } from '../../people/store';
 import { questionsFor } from '../../inspection/asked-store';
 import { notFound } from '../../problem';
 import { readingPairsOfVisit } from '../reading-store';
+import { demonstrationsOf } from '../evidence-store';
 import { openSkills, schoolStandings } from '../standings';
 import { aloudLines, nobodyLines, openLines, type VisitFacts, visitSays, wrongLines } from './lines';
 import { followUpsOfSession, lastSignature, rotasOf, sentBackOf, visitedSessions } from './store';
@@ -31,13 +32,11 @@ export async function debrief(context: Context, actor: Actor, session: string | 
     actor.school,
     visits.map(({ trainee_group }) => trainee_group),
   );
-  const [practice, skills, questions, signature, sentBack, made, revision] = await Promise.all([
+  const people = trainees.map(({ id }) => id);
+  const [practice, skills, shown, questions, signature, sentBack, made, revision] = await Promise.all([
     practiceOf(db, actor.school),
-    schoolStandings(
-      context,
-      actor.school,
-      trainees.map(({ id }) => id),
-    ),
+    schoolStandings(context, actor.school, people),
+    demonstrationsOf(db, actor.school, people),
     questionsFor(db, actor, QUESTIONS),
     lastSignature(db, actor.school, about.id),
     sentBackOf(db, actor.school, about.id),
@@ -57,7 +56,7 @@ export async function debrief(context: Context, actor: Actor, session: string | 
       closedAt: record.closed?.at ?? null,
       says: visitSays(facts, record.roles.length),
       frames: read.box.frames,
-      trainees: [...traineeRows(visit, read, own, skills, pairs, runs, nameOf)],
+      trainees: [...traineeRows(visit, read, own, { checklist: skills.checklist, shown }, pairs, runs, nameOf)],
     };
   });
   const wrong = seen.flatMap(({ facts }) => wrongLines(facts)).sort((a, b) => a.at.localeCompare(b.at));

@@ -2,12 +2,11 @@ import type { Debrief } from '@brave-comb/contract';
 import { LETTERS, type Role } from '@brave-comb/core/inspection';
 import { rolesByFrame } from '@brave-comb/core/planning';
 import { wrongEighths } from '@brave-comb/core/practice';
-import { levelRank, type ReadingPair, skillOf } from '@brave-comb/core/skills';
+import { type Checklist, levelRank, type ReadingPair, skillOf } from '@brave-comb/core/skills';
 import { meanOf } from '@brave-comb/core/units';
 import type { ColonyRead } from '../../inspection/colony-read';
 import type { NamedVisit } from '../../inspection/store';
 import type { DemonstrationRow } from '../evidence-store';
-import type { SchoolStandings } from '../standings';
 
 type Trainee = Debrief['groups'][number]['trainees'][number];
 
@@ -23,12 +22,18 @@ export function liftedAt({ record, box }: Pick<ColonyRead, 'record' | 'box'>): R
   return first;
 }
 
+/** What the trainees were judged by, and all that they have shown. */
+interface TraineeFacts {
+  readonly checklist: Checklist;
+  readonly shown: readonly DemonstrationRow[];
+}
+
 /** What each trainee of a visit did, was judged in, and how far off the own reading was. */
 export function traineeRows(
   visit: NamedVisit,
   read: ColonyRead,
   trainees: readonly { readonly id: string; readonly name: string }[],
-  skills: Pick<SchoolStandings, 'checklist' | 'rows'>,
+  { checklist, shown }: TraineeFacts,
   pairs: readonly ReadingPair[],
   runs: ReadonlyMap<string, number>,
   nameOf: (id: string) => string,
@@ -36,12 +41,12 @@ export function traineeRows(
   const frames = read.box.frames;
   const roles = rolesByFrame({ rota: visit.rota ?? [], given: read.record.roles, lifted: liftedAt(read), frames });
   return trainees.map(({ id, name }): Trainee => {
-    const own = skills.rows.demonstrations.filter(({ trainee }) => trainee === id);
+    const own = shown.filter(({ trainee }) => trainee === id);
     return {
       id,
       name,
       roles: [...(roles.get(id) ?? Array.from({ length: frames }, (): Role | null => null))],
-      judged: own.filter((each) => each.visit === visit.id).map((each) => judgedRow(each, own, skills, nameOf)),
+      judged: own.filter((each) => each.visit === visit.id).map((each) => judgedRow(each, own, checklist, nameOf)),
       off: offOf(pairs.filter(({ trainee }) => trainee === id)),
       withoutFrame: runs.get(id) ?? 0,
     };
@@ -52,7 +57,7 @@ export function traineeRows(
 function judgedRow(
   row: DemonstrationRow,
   own: readonly DemonstrationRow[],
-  { checklist }: Pick<SchoolStandings, 'checklist'>,
+  checklist: Checklist,
   nameOf: (id: string) => string,
 ): Trainee['judged'][number] {
   const before = own
