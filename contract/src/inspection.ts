@@ -73,13 +73,15 @@ export const VisitFile = z.object({
   robbingSeason: z.boolean(),
   /** What each part above the nest would weigh, and who lifts it. */
   lifting: list(WeighedLayer),
+  /** Worst mood of the colony at its last visits, 1 quiet to 5 close. */
+  temper: z.int().nullable(),
   trainees: list(
     z.object({
       id: Id,
       name: z.string(),
       seated: z.boolean(),
       note: z.string().nullable(),
-      /** Skills without which nobody handles frames of a colony of this temper. */
+      /** Skills that guard against stings and are not held yet: without them nobody handles frames of a defensive colony. */
       barred: list(z.string()),
       /** Visits in which they had each role. */
       had: z.partialRecord(z.enum(HIVE_ROLES), z.int()),

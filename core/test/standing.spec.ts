@@ -8,6 +8,7 @@ import {
   EVIDENCE_SOURCES,
   type EvidenceRule,
   gateSkills,
+  isDefensive,
   isOpen,
   missingText,
   ruleText,
@@ -281,6 +282,16 @@ describe('forgetting', () => {
     expect(termOf('season', 5, growing)).toBe('season');
     const often = [...three, shown('2026-05-12', 'alone'), shown('2026-05-13', 'alone')];
     expect(eggs(often, {}, { forgetting: growing }).until! > eggs(often).until!).toBe(true);
+  });
+});
+
+describe('a defensive colony', () => {
+  it('is one by its last visits or by this one, whichever is worse', () => {
+    expect([1, 2, 3, 4, 5].map((mood) => isDefensive(mood))).toEqual([false, false, true, true, true]);
+    expect(isDefensive(2, 4)).toBe(true);
+    expect(isDefensive(4, 1)).toBe(true);
+    expect(isDefensive(null, 2)).toBe(false);
+    expect(isDefensive(null)).toBe(false);
   });
 });
 

@@ -5,6 +5,26 @@ import { isOpen, type Standings } from './standing';
 const DEFENSIVE_FROM = 3;
 
 /**
+ * Whether a colony counts as defensive, by whatever is known of its mood.
+ *
+ * @param moods 1 quiet to 5 close, of its last visits and of this one; `null` where it is not known
+ * @example isDefensive(2, 4) // true
+ */
+export const isDefensive = (...moods: readonly (number | null)[]): boolean =>
+  moods.some((mood) => mood !== null && mood >= DEFENSIVE_FROM);
+
+/**
+ * Skills that guard against stings and that a trainee does not hold yet.
+ *
+ * @param checklist the school's list
+ * @param standing where trainees stand
+ * @param trainee id
+ * @returns without these nobody handles frames of a defensive colony
+ */
+export const missingGates = (checklist: Checklist, standing: Standings, trainee: string): readonly Skill[] =>
+  checklist.skills.filter(({ id, gate }) => gate && isOpen(standing(trainee, id)));
+
+/**
  * What keeps a trainee from handling frames of a colony: skills that guard against stings and are not held yet.
  *
  * @param checklist the school's list
@@ -19,7 +39,4 @@ export const gateSkills = (
   standing: Standings,
   trainee: string,
   temper: number | null,
-): readonly Skill[] =>
-  temper === null || temper < DEFENSIVE_FROM
-    ? []
-    : checklist.skills.filter(({ id, gate }) => gate && isOpen(standing(trainee, id)));
+): readonly Skill[] => (isDefensive(temper) ? missingGates(checklist, standing, trainee) : []);

@@ -11,7 +11,7 @@ import { type Question, type VisitEntry, changesOf, openMinutes, recordOf } from
 import { type TraineeTerms, kitForHive, worstOfLate } from '@brave-comb/core/planning';
 import { type Ensemble, broodMinutes, quantile, weatherAt } from '@brave-comb/core/weather';
 import { type Stack, nestBoxes, stackAfter } from '@brave-comb/core/equipment';
-import { gateSkills } from '@brave-comb/core/skills';
+import { missingGates } from '@brave-comb/core/skills';
 import type { Knex } from 'knex';
 import { v7 as uuid } from 'uuid';
 import { answerFollowUps, openFollowUps } from '../care/store';
@@ -324,13 +324,14 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
         : null,
     entries,
     heard: entries.length,
+    temper,
     trainees: trainees.map(({ id: trainee, name }) => ({
       id: trainee,
       name,
       seated: limits.get(trainee)?.seated ?? false,
       note: accommodation(limits.get(trainee)),
       had: (played.get(trainee) ?? NO_ROLES).had,
-      barred: gateSkills(skills.checklist, skills.standing, trainee, temper).map((skill) => skill.name),
+      barred: missingGates(skills.checklist, skills.standing, trainee).map((skill) => skill.name),
     })),
     skills: listedSkills(skills, ids),
     weather,

@@ -1,6 +1,6 @@
 import type { Output, endpoints } from '@brave-comb/contract';
 import { SKILL_LEVELS } from '@brave-comb/core/inspection';
-import { gateSkills, isOpen, levelSays, ruleText, skillOf, standingText } from '@brave-comb/core/skills';
+import { isOpen, levelSays, missingGates, ruleText, skillOf, standingText } from '@brave-comb/core/skills';
 import { roundTo } from '@brave-comb/core/units';
 import type { Knex } from 'knex';
 import type { Actor, Context } from '../context';
@@ -17,9 +17,6 @@ import { type EvidenceWords, schoolStandings } from './standings';
 
 type Passport = Output<(typeof endpoints)['passport']>;
 type Evidence = Passport['earlier'][number];
-
-/** Temper at which every gate is asked for. */
-const ANY_TEMPER = 5;
 
 /** A trainee's standing in every skill, and all that it rests on. */
 export async function passport(context: Context, actor: Actor, trainee: string): Promise<Passport> {
@@ -94,7 +91,7 @@ export async function passport(context: Context, actor: Actor, trainee: string):
       ...shown.map(({ id }) => id),
       ...words.signOffs.map(({ id, withdrawn_at }) => `${id} ${withdrawn_at ? 'withdrawn' : ''}`),
     ]),
-    gates: gateSkills(checklist, standing, trainee, ANY_TEMPER).map(({ name }) => name),
+    gates: missingGates(checklist, standing, trainee).map(({ name }) => name),
     hives: (await allHives(db, actor.school)).map(({ id, number }) => ({ id, number })),
     held: had.frames,
     visits,

@@ -64,6 +64,7 @@ export const FILE = {
   late: false,
   robbingSeason: false,
   lifting: [],
+  temper: null,
   trainees: TRAINEES,
   skills: [
     {

@@ -51,6 +51,7 @@ import { HiveRoles } from './hive-roles';
 import { LetterPad } from './letter-pad';
 import { MoodLine } from './mood-line';
 import { movedCombs } from './moved-combs';
+import { NotReady } from './not-ready';
 import { OpenClock } from './open-clock';
 import { SeenEnoughPanel } from './seen-enough';
 import { SideEntryPanel } from './side-entry';
@@ -97,6 +98,7 @@ const QUESTION_TEXT: Readonly<Record<Question, string>> = {
     BoxMap,
     LetterPad,
     MoodLine,
+    NotReady,
     OpenClock,
     SeenEnoughPanel,
     SideEntryPanel,

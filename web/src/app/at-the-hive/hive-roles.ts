@@ -2,10 +2,12 @@ import { Injectable, computed, inject } from '@angular/core';
 import { HIVE_TYPES } from '@brave-comb/core/equipment';
 import { type Guard, ROLES, type Role, guardsOf, rolesNow } from '@brave-comb/core/inspection';
 import { roleRota } from '@brave-comb/core/planning';
+import { isDefensive } from '@brave-comb/core/skills';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
 
+const NOT_READY: Guard['id'] = 'not ready for frames';
 const NOBODY: Readonly<Record<Role, readonly string[]>> = { smoke: [], frames: [], record: [], clock: [], watch: [] };
 
 /** Who does what at this frame: by the rota, and by what was given by hand. */
@@ -35,7 +37,7 @@ export class HiveRoles {
       name,
       open: file.skills.filter((skill) => skill.open.includes(id)).map(({ role }) => role),
       seated,
-      barred: barred.length > 0,
+      barred: barred.length > 0 && isDefensive(file.temper),
       had,
     }));
     return roleRota(people, { frames: box.frames, horizontal: HIVE_TYPES[file.hiveType].horizontal });
@@ -53,6 +55,16 @@ export class HiveRoles {
     const given = this.record().roles;
     return rolesNow(turn?.roles ?? NOBODY, given, (id) => this.names()[id] ?? id);
   });
+  /** Who holds frames of a lively colony without being ready for it, while nobody has said why they go on. */
+  readonly notReady = computed(() =>
+    this.now()
+      .frames.filter(
+        (name) =>
+          !this.record().overrides.some(({ guard, reason }) => guard === NOT_READY && reason.startsWith(`${name}: `)),
+      )
+      .map((name) => ({ name, against: this.against(name, 'frames') }))
+      .filter(({ against }) => against.length > 0),
+  );
   /** Trainee who holds the frames. */
   readonly holder = computed(() => this.idOf(this.now().frames[0] ?? ''));
 
@@ -69,11 +81,33 @@ export class HiveRoles {
     const person = this.idOf(name);
     const next = ROLES[(ROLES.indexOf(role) + 1) % ROLES.length]!;
     if (!person) return [];
-    const against = guardsOf({ do: 'give role', role: next, person }, this.facts());
+    const against = this.against(name, next);
     if (against.length > 0 && reason === '') return against;
-    for (const { id } of against)
-      this.desk.enter({ kind: 'guard overridden', guard: id, reason: `${name}: ${reason}` });
+    this.overrule(name, against, reason);
     this.desk.enter({ kind: 'role given', role: next, person });
     return [];
+  }
+
+  /** The supervisor takes the frames from those who are not ready for them: they watch. */
+  takeFrames(): void {
+    for (const { name } of this.notReady()) {
+      const person = this.idOf(name);
+      if (person) this.desk.enter({ kind: 'role given', role: 'watch', person });
+    }
+  }
+
+  /** They go on with the frames of a lively colony all the same. */
+  letGoOn(reason: string): void {
+    for (const { name, against } of this.notReady()) this.overrule(name, against, reason);
+  }
+
+  private against(name: string, role: Role): readonly Guard[] {
+    const person = this.idOf(name);
+    return person ? guardsOf({ do: 'give role', role, person }, this.facts()) : [];
+  }
+
+  private overrule(name: string, against: readonly Guard[], reason: string): void {
+    for (const { id } of against)
+      this.desk.enter({ kind: 'guard overridden', guard: id, reason: `${name}: ${reason}` });
   }
 }

@@ -10,6 +10,7 @@ import { BeforePanel } from './before-panel';
 import { ClosingPanel } from './closing-panel';
 import { HiveClocks } from './hive-clocks';
 import { HiveRoles } from './hive-roles';
+import { NotReady } from './not-ready';
 import { OutsidePanel } from './outside-panel';
 import { SupersPanel } from './supers-panel';
 
@@ -81,7 +82,7 @@ describe('jobs at the hive', () => {
 describe('frames of a lively colony', () => {
   it('go to one who is not ready only with a reason, which is kept', async () => {
     const barred = TRAINEES.map((each) => ({ ...each, barred: ['fits the veil and has it checked'], had: {} }));
-    await showAtHive(BeforePanel, {}, { trainees: barred });
+    await showAtHive(BeforePanel, {}, { trainees: barred, temper: 4 });
     const jobs = TestBed.inject(HiveRoles);
     expect(jobs.now().frames).toEqual([]);
     // One job after the other is handed on until the frames are next.
@@ -93,6 +94,57 @@ describe('frames of a lively colony', () => {
     expect(jobs.now().frames).toEqual([]);
     expect(jobs.next(name, holds(), 'beside me, one frame')).toEqual([]);
     expect(jobs.now().frames).toEqual([name]);
+  });
+});
+
+describe('bees that turn lively while the hive is open', () => {
+  const unready = TRAINEES.map((each) => ({ ...each, barred: ['fits the veil and has it checked'], had: {} }));
+  const lively = [
+    { id: 'e1', at: '2026-05-14T12:20:00.000Z', by: 'r', body: { kind: 'mood noted' as const, mood: 4 } },
+  ];
+  const open = async (entries: typeof lively, leads = true) =>
+    showAtHive(NotReady, { leads }, { trainees: unready, temper: 2, entries });
+
+  it('are nothing to tell while they are quiet, whoever holds the frames', async () => {
+    const shown = await open([]);
+    expect(TestBed.inject(HiveRoles).now().frames).not.toEqual([]);
+    expect(words(shown)).toBe('');
+  });
+
+  it('have the supervisor take the frames from who is not ready', async () => {
+    const shown = await open(lively);
+    const jobs = TestBed.inject(HiveRoles);
+    const holders = [...jobs.now().frames];
+    expect(words(shown)).toContain(`Lively bees. ${holders.join(' and ')}`);
+    await tap(shown, 'I take them');
+    expect(shown.entered()).toEqual(
+      holders.map((name) => ({ kind: 'role given', role: 'watch', person: jobs.idOf(name) })),
+    );
+    expect(jobs.now().frames).toEqual([]);
+    expect(words(shown)).toBe('');
+  });
+
+  it('leave the frames where they are with a reason, which is kept for each', async () => {
+    const shown = await open(lively);
+    const jobs = TestBed.inject(HiveRoles);
+    const holders = [...jobs.now().frames];
+    jobs.letGoOn('beside me, last frame');
+    await shown.fixture.whenStable();
+    expect(shown.entered()).toEqual(
+      holders.map((name) => ({
+        kind: 'guard overridden',
+        guard: 'not ready for frames',
+        reason: `${name}: beside me, last frame`,
+      })),
+    );
+    expect(jobs.now().frames).toEqual(holders);
+    expect(words(shown)).toBe('');
+  });
+
+  it('are told to a trainee who keeps the record, who decides nothing', async () => {
+    const shown = await open(lively, false);
+    expect(words(shown)).toContain('not ready for the frames');
+    expect(words(shown)).not.toContain('I take them');
   });
 });
 

@@ -1,5 +1,6 @@
 import type { VisitFile } from '@brave-comb/contract';
 import { isBox, nestBoxes, stackAfter } from '@brave-comb/core/equipment';
+import { isDefensive } from '@brave-comb/core/skills';
 import {
   type Comb,
   EMPTY_SIDE,
@@ -285,7 +286,10 @@ export const inspectionFeature = createFeature({
         suspicion: file?.suspicion ?? null,
         late: file?.late ?? false,
         robbingSeason: file?.robbingSeason ?? false,
-        barred: Object.fromEntries(file?.trainees.map(({ id, barred }) => [id, barred]) ?? []),
+        // A colony that turns lively while it is open is a lively one.
+        barred: isDefensive(file?.temper ?? null, record.mood)
+          ? Object.fromEntries(file?.trainees.map(({ id, barred }) => [id, barred]) ?? [])
+          : {},
         others: Object.fromEntries(file?.neighbours.map((hive) => [hive.id, hive.stack]) ?? []),
         foodAbove: stack.some(({ kind }) => kind === 'feeder'),
         frames: Object.fromEntries(stack.filter(isBox).map(({ id, frames }) => [id, frames])),

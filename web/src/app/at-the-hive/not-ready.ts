@@ -1,0 +1,66 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { HiveCards } from './cards/hive-cards';
+import { HiveRoles } from './hive-roles';
+
+/** The bees have turned lively, and somebody holds frames who is not ready for that: the supervisor takes them, or says why not. */
+@Component({
+  selector: 'bc-not-ready',
+  template: `
+    @if (names(); as who) {
+      <div role="alert">
+        <p>
+          <b>Lively bees. {{ who }} {{ roles.notReady().length === 1 ? 'is' : 'are' }} not ready for the frames.</b>
+        </p>
+        @if (leads()) {
+          <div>
+            <button type="button" class="big sel" (click)="roles.takeFrames()">I take them</button>
+            <button type="button" class="big" (click)="goOn()">On, with a reason</button>
+          </div>
+        }
+      </div>
+    }
+  `,
+  styleUrl: './hive-parts.scss',
+  styles: `
+    [role='alert'] {
+      display: grid;
+      gap: 6px;
+      margin-bottom: 8px;
+      padding: 6px 10px;
+      border-left: 4px solid var(--rust);
+      background: var(--rust-100);
+      font-size: 15px;
+      line-height: 1.2;
+    }
+    div > div {
+      display: flex;
+      gap: 6px;
+    }
+    button {
+      flex: 1;
+      min-height: 48px;
+      font-size: 15px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class NotReady {
+  protected readonly roles = inject(HiveRoles);
+  private readonly cards = inject(HiveCards);
+  /** Whether whoever holds this device may decide it. */
+  readonly leads = input(true);
+  protected readonly names = computed(() =>
+    this.roles
+      .notReady()
+      .map(({ name }) => name)
+      .join(' and '),
+  );
+
+  protected goOn(): void {
+    const [first] = this.roles.notReady();
+    if (!first) return;
+    this.cards
+      .guards(`Frames stay with ${this.names()}`, first.against, 'They go on')
+      .subscribe((reason) => this.roles.letGoOn(reason));
+  }
+}
