@@ -68,6 +68,7 @@ export async function placeHive(db: Knex, school: string, id: string, place: Hiv
 
 export const sitesOf = (db: Knex, school: string): Promise<SiteRow[]> =>
   db<SiteRow>('sites').where({ school }).orderBy('id').select();
+
 /** The civil day of an instant at a school, by its first site. */
 export async function dayAtSchool(db: Knex, school: string, at: Date | string): Promise<string> {
   const [site] = await sitesOf(db, school);

@@ -3,7 +3,6 @@ import {
   corrected,
   isOpen,
   readingsOffOfLate,
-  type SignOff,
   type Skill,
   type Standings,
   standingsFrom,
@@ -39,8 +38,8 @@ export interface SchoolStandings {
   readonly standing: Standings;
   readonly today: string;
   readonly words: EvidenceWords;
-  /** Where they would stand by another list, with other signatures. */
-  readonly by: (checklist: Checklist, more?: readonly SignOff[]) => Standings;
+  /** Where they would stand by another list. */
+  readonly by: (checklist: Checklist) => Standings;
 }
 
 /**
@@ -63,7 +62,7 @@ export async function schoolStandings(
     checklistOf(db, school, today),
     schoolEvidence(db, school, trainees, now),
   ]);
-  const standings: SchoolStandings['by'] = (list, more = []) => by(list, today, more);
+  const standings = (list: Checklist) => by(list, today);
   return { checklist, standing: standings(checklist), today, words, by: standings };
 }
 
@@ -82,11 +81,11 @@ async function schoolEvidence(db: Knex, school: string, trainees: readonly strin
   const signed = signOffs.flatMap(({ trainee, skill, day, kind, withdrawn_at }) =>
     withdrawn_at === null ? [{ trainee, skill, day, kind }] : [],
   );
-  const by = (checklist: Checklist, today: string, more: readonly SignOff[] = []): Standings =>
+  const by = (checklist: Checklist, today: string): Standings =>
     standingsFrom({
       checklist,
       demonstrations: judged,
-      signOffs: [...signed, ...more],
+      signOffs: signed,
       today,
       now: iso(now),
       forgetting,

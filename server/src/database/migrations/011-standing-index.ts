@@ -3,9 +3,10 @@ import type { Knex } from 'knex';
 const NAME = 'demonstrations_standing';
 /** All that a standing is reckoned from, so that a whole school's is read from the index alone. */
 const COLUMNS = ['school', 'trainee', 'skill', 'at', 'id', 'level', 'day', 'source', 'hive', 'judged_by', 'by_lead'];
-/** The index before it, which begins alike. */
+/** Columns of the index before it. */
 const BEFORE = ['school', 'trainee', 'skill'];
 
+/** Reads standings from one index; what it replaces began alike. */
 export async function up(db: Knex): Promise<void> {
   const known = await db('information_schema.statistics')
     .where({ table_schema: db.raw('database()'), table_name: 'demonstrations' })
