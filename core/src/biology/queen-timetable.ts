@@ -33,20 +33,23 @@ export interface QueenTimetable {
   readonly alone: { readonly from: CivilDate; readonly to: CivilDate };
 }
 
-/** Days from emergence: mature, mating flights, eggs after mating, given up unmated (Winston 1987, from memory; practice agrees). */
+/** Days from emergence: mature, mating flights, eggs after mating, given up unmated after three to four weeks (Winston 1987, from memory; practice agrees). */
 const MATURE = 5;
 const LAST_MATING = 21;
 const TO_LAYING = [2, 4] as const;
-const WORRY = 28;
+const WORRY = 21;
 /** After two weeks one quick look for eggs harms no more, mated or not. Common practice. */
 const PEEK = 14;
 /** Fit days after which she is taken as mated: one is enough in three of four cases, two are safe. Common practice. */
 const ENOUGH_FIT = 1.5;
 
-/** Days until she emerges, first and last, from each start; a queen lost is replaced from larvae of up to a day. */
+/**
+ * Days until she emerges, first and last, from each start. A cell that is seen sealed was sealed today or any day since it could be; a larva
+ * seen is a day old or about to be sealed; a queen lost is replaced from larvae of up to a day.
+ */
 const EMERGES: Readonly<Record<Exclude<QueenStart, 'queen put in'>, readonly [number, number]>> = {
-  'cell with larva': [DEVELOPMENT.queen.sealed, DEVELOPMENT.queen.sealed + 4],
-  'cell sealed': [DEVELOPMENT.queen.sealed - 1, DEVELOPMENT.queen.sealed],
+  'cell with larva': [DEVELOPMENT.queen.sealed, DEVELOPMENT.queen.sealed + DEVELOPMENT.queen.larva],
+  'cell sealed': [0, DEVELOPMENT.queen.sealed],
   'queen lost': [10, 13],
   'virgin emerged': [0, 0],
   'cell put in': [1, 2],
@@ -74,33 +77,36 @@ export function queenTimetable(start: QueenStart, date: CivilDate, days: readonl
       alone: { from: date, to: addDays(date, 6) },
     };
   }
-  const [soon, late] = EMERGES[start];
-  const emerges = { from: addDays(date, Math.floor(soon)), to: addDays(date, Math.ceil(late)) };
+  const [soonest, latest] = EMERGES[start];
+  const emerges = { from: addDays(date, Math.floor(soonest)), to: addDays(date, Math.ceil(latest)) };
   const mature = addDays(emerges.from, MATURE);
   const fitness = new Map(days.map((day) => [day.date, day.fit]));
   const end = addDays(emerges.to, LAST_MATING);
-  const matingDays = Array.from({ length: daysBetween(mature, end) + 1 }, (_, index) => addDays(mature, index));
+  const fitOn = (day: CivilDate) => fitness.get(day) ?? 0.5;
+  // A queen that emerges on the last of the days in doubt flies so much later: she decides until when all are left alone.
+  const late = addDays(emerges.to, MATURE);
+  const lateDays = Array.from({ length: daysBetween(late, end) + 1 }, (_, index) => addDays(late, index));
   let sum = 0;
-  let mated = end;
-  for (const day of matingDays) {
-    sum += fitness.get(day) ?? 0.5;
-    if (sum >= ENOUGH_FIT) {
-      mated = day;
-      break;
-    }
-  }
-  const span = matingDays.slice(0, daysBetween(mature, mated) + 1);
-  const lastEggs = addDays(mated, TO_LAYING[1] + daysBetween(emerges.from, emerges.to));
+  const mated =
+    lateDays.find((day) => {
+      sum += fitOn(day);
+      return sum >= ENOUGH_FIT;
+    }) ?? end;
+  const span = Array.from({ length: daysBetween(mature, mated) + 1 }, (_, index) => addDays(mature, index));
+  const lastEggs = addDays(mated, TO_LAYING[1]);
   return {
     emerges,
     mature,
     mating: {
       from: mature,
       to: mated,
-      fitDays: Math.round(10 * span.reduce((all, day) => all + (fitness.get(day) ?? 0.5), 0)) / 10,
+      fitDays: Math.round(10 * span.reduce((all, day) => all + fitOn(day), 0)) / 10,
     },
     laying: { from: addDays(mature, TO_LAYING[0] + 1), to: lastEggs },
     worry: laterOf(addDays(emerges.to, WORRY), addDays(lastEggs, 4)),
-    alone: { from: addDays(emerges.from, -1), to: earlierOf(addDays(mated, TO_LAYING[0]), addDays(emerges.to, PEEK)) },
+    alone: {
+      from: laterOf(date, addDays(emerges.from, -1)),
+      to: earlierOf(addDays(mated, TO_LAYING[0]), addDays(emerges.to, PEEK)),
+    },
   };
 }

@@ -1,86 +1,94 @@
 import { DEVELOPMENT } from '../biology';
 import { nectarOn } from '../season';
 import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo, upperFirst } from '../units';
-import type { CalendarFacts, Dates, SourceDue } from './calendar-types';
+import type { ColonyEvent } from './colony-event';
+import type { CalendarFacts, SourceDue } from './calendar-types';
 import { BRINGS, flyable } from './expected';
 import { standing } from './standing-event';
+import { type Course, boundBy, coursesOf } from './treatments';
 
 /**
  * Dates that treatments, feeds, supers, drone comb and suspicions set.
  *
  * @param facts the colony
- * @returns dues and rests
+ * @returns dues
  */
-export function careDates(facts: CalendarFacts): Dates {
-  const treated = treatmentPart(facts);
-  return {
-    dues: [...treated.dues, ...feedPart(facts), ...superPart(facts), ...dronePart(facts), ...suspicionPart(facts)],
-    rests: treated.rests,
-  };
+export function careDates(facts: CalendarFacts): readonly SourceDue[] {
+  return [
+    ...treatmentDues(facts),
+    ...feedPart(facts),
+    ...superPart(facts),
+    ...dronePart(facts),
+    ...suspicionPart(facts),
+  ];
 }
 
-function treatmentPart(facts: CalendarFacts): Dates {
-  const last = standing(facts, 'treatment', []);
-  if (!last) return { dues: [], rests: [] };
-  const out = standing(facts, 'treatment out', []);
-  const isOut = out !== null && daysBetween(last.date, out.date) >= 0;
-  const given = facts.events.filter((event) => event.kind === 'treatment' && event.medicine === last.medicine);
-  const course = given.filter(({ date }) => daysBetween(date, last.date) <= (last.repeatAfter ?? 0) * last.doses);
-  const left = last.doses - course.length;
-  const lastDose = left > 0 ? addDays(last.date, left * (last.repeatAfter ?? 0)) : last.date;
-  const end = isOut ? out.date : addDays(lastDose, last.removeAfter ?? 0);
-  const freeFrom = last.withdrawal === null ? null : addDays(end, last.withdrawal);
+const LABEL = 'By its label; the label and local law lead';
+
+const treatmentDues = (facts: CalendarFacts): readonly SourceDue[] =>
+  coursesOf(facts.events, facts.today).flatMap((course) => courseDues(facts, course));
+
+/** What one course of a medicine asks for, under names that stay while it lasts. */
+function courseDues(facts: CalendarFacts, course: Course): readonly SourceDue[] {
+  const { medicine, lastDose, nextDose, end, freeFrom } = course;
+  const named = (what: string) => `${what}:${medicine.trim().toLowerCase().replaceAll(/\s+/g, '-')}:${course.from}`;
   const dues: SourceDue[] = [];
-  const label = 'By its label; the label and local law lead';
-  if (left > 0 && last.repeatAfter !== null)
+  if (nextDose !== null)
     dues.push({
-      id: 'treatment-repeat',
-      title: `${last.medicine}: dose ${course.length + 1} of ${last.doses}`,
-      from: addDays(last.date, last.repeatAfter - 1),
-      due: addDays(last.date, last.repeatAfter + 1),
-      why: `${label}: every ${last.repeatAfter} days${warmthAhead(facts)}`,
+      id: `${named('treatment-repeat')}:${course.given + 1}`,
+      title: `${medicine}: dose ${course.given + 1} of ${course.planned}`,
+      from: addDays(nextDose, -1),
+      due: addDays(nextDose, 1),
+      why: `${LABEL}: every ${course.repeatAfter} days, the last on ${dayAndMonth(lastDose)}${warmthAhead(facts)}`,
       strict: 'must',
       question: null,
-      bring: `${last.medicine}, protective gear of the label`,
+      bring: `${medicine}, protective gear of the label`,
       opens: true,
+      lapses: null,
     });
-  if (last.removeAfter !== null && !isOut)
-    dues.push({
-      id: 'treatment-out',
-      title: `${last.medicine}: take it out`,
-      from: end,
-      due: addDays(end, 3),
-      why: `${label}: out ${last.removeAfter} days after the last dose; left longer it breeds resistance`,
-      strict: 'must',
-      question: 'Out and counted?',
-      bring: 'Gloves, bag',
-      opens: true,
-    });
+  if (course.toTakeOut) {
+    const from = addDays(lastDose, course.removeAfter ?? 0);
+    if (nextDose === null)
+      dues.push({
+        id: named('treatment-out'),
+        title: `${medicine}: take it out`,
+        from,
+        due: addDays(from, 3),
+        why: `${LABEL}: out ${course.removeAfter} days after the last dose. Left longer it breeds resistance, and its withdrawal begins only when it is out`,
+        strict: 'must',
+        question: 'Out and counted?',
+        bring: 'Gloves, bag',
+        opens: true,
+        lapses: null,
+      });
+  }
   if (freeFrom !== null && daysBetween(facts.today, freeFrom) >= 0)
     dues.push({
-      id: 'withdrawal',
-      title: `${last.medicine}: withdrawal ends`,
+      id: named('withdrawal'),
+      title: `${medicine}: withdrawal ends`,
       from: freeFrom,
       due: freeFrom,
-      why: `${label}: no honey for people from this hive before ${dayAndMonth(freeFrom)}`,
+      why: `${LABEL}: ${course.withdrawal} days from ${dayAndMonth(end)}${course.ended ? '' : ', later if it is taken out later'}. A new super for harvest not before; a box that stood on stays locked`,
       strict: 'must',
       question: null,
       bring: null,
       opens: false,
+      lapses: freeFrom,
     });
-  if (left <= 0 || last.repeatAfter === null)
+  if (nextDose === null)
     dues.push({
-      id: 'mites-after',
-      title: 'Count mites again',
+      id: named('mites-after'),
+      title: `Count mites again after ${medicine}`,
       from: addDays(end, 7),
       due: addDays(end, 21),
-      why: `Whether ${last.medicine} worked shows only in a count after it`,
+      why: `Whether ${medicine} worked shows only in a count after it`,
       strict: 'should',
       question: 'Mites per 100 bees?',
       bring: 'Mite wash kit',
       opens: true,
+      lapses: addDays(end, 45),
     });
-  return { dues: dues.filter(({ due }) => daysBetween(due, facts.today) <= 60), rests: [] };
+  return dues;
 }
 
 /** Many medicines work and are borne within a span of warmth only: what the forecast says of it. */
@@ -96,6 +104,14 @@ function warmthAhead({ days, today }: CalendarFacts): string {
 /** Taken in a day by a frame of bees, kg of syrup, of solid feed, and of patty: 0.45 kg of patty a week in a brimming deep box. */
 const TAKES = { syrup: 0.12, solid: 0.02, patty: 0.0065 } as const;
 
+/** How long a feed keeps: thin syrup ferments within days in the warm, saturated syrup does not. Common practice. */
+const KEEPS: Readonly<Record<Extract<ColonyEvent, { kind: 'feed' }>['what'], string>> = {
+  'thin syrup': '; plain thin syrup keeps three to four days in the warm',
+  'thick syrup': '; thick syrup keeps for weeks, so what stays is not wanted',
+  fondant: '',
+  'dry sugar': '',
+};
+
 const runsOut = (date: CivilDate, kg: number, perFrame: number, frames: number): CivilDate =>
   addDays(date, Math.min(42, Math.max(2, Math.round(kg / (perFrame * Math.max(2, frames))))));
 
@@ -107,21 +123,22 @@ function feedPart(facts: CalendarFacts): readonly SourceDue[] {
     const liquid = feed.what.includes('syrup');
     const empty = runsOut(feed.date, feed.kg, liquid ? TAKES.syrup : TAKES.solid, facts.framesOfBees);
     dues.push({
-      id: 'feed',
+      id: `feed:${feed.date}`,
       title: `${upperFirst(feed.what)}: feeder empty?`,
       from: addDays(empty, -1),
       due: addDays(empty, 3),
-      why: `${roundTo(feed.kg, 1)} kg given ${dayAndMonth(feed.date)} to ${roundTo(facts.framesOfBees, 0)} frames of bees${liquid ? '; plain syrup keeps three to four days' : ''}`,
+      why: `${roundTo(feed.kg, 1)} kg given ${dayAndMonth(feed.date)} to ${roundTo(facts.framesOfBees, 0)} frames of bees${KEEPS[feed.what]}`,
       strict: 'should',
       question: 'Taken? More? Or ignored, then off with it',
       bring: feed.what,
       opens: false,
+      lapses: addDays(empty, 24),
     });
   }
   if (patty) {
     const gone = runsOut(patty.date, patty.kg, TAKES.patty, facts.framesOfBees);
     dues.push({
-      id: 'patty',
+      id: `patty:${patty.date}`,
       title: 'Patty eaten?',
       from: addDays(gone, -1),
       due: addDays(gone, 3),
@@ -130,9 +147,10 @@ function feedPart(facts: CalendarFacts): readonly SourceDue[] {
       question: 'Patty eaten? Pollen in the nest?',
       bring: 'Patty',
       opens: true,
+      lapses: addDays(gone, 24),
     });
   }
-  return dues.filter(({ due }) => daysBetween(due, facts.today) <= 21);
+  return dues;
 }
 
 /** A super filled this far makes the next one due: 30 of 35 lb. */
@@ -156,21 +174,40 @@ export function superFullOn(
 }
 
 function superPart(facts: CalendarFacts): readonly SourceDue[] {
-  const on = standing(facts, 'super on', ['super off']);
+  const on = standing(facts, 'super on', ['super off', 'super left as winter food']);
   if (!on) return [];
+  const binding = boundBy(coursesOf(facts.events, facts.today), on.date);
+  if (binding) {
+    const free = binding.freeFrom === null ? 'an unknown day: enter its withdrawal' : dayAndMonth(binding.freeFrom);
+    return [
+      {
+        id: `super-inside-withdrawal:${on.date}`,
+        title: 'Super inside a withdrawal: mark it, not for harvest',
+        from: on.date,
+        due: on.date,
+        why: `Put on ${dayAndMonth(on.date)}; ${binding.medicine} of ${dayAndMonth(binding.from)} binds honey until ${free}. What they store in this box is not for people: take it off or mark it as their own food. The label and local law lead`,
+        strict: 'must',
+        question: 'Box off, or marked?',
+        bring: 'Marker, label',
+        opens: true,
+        lapses: null,
+      },
+    ];
+  }
   const full = superFullOn(on.date, on.holdsKg, facts);
   if (!full) return [];
   return [
     {
-      id: 'super-full',
+      id: `super-full:${on.date}`,
       title: 'Super full? Next one on',
       from: addDays(full, -3),
       due: addDays(full, 3),
-      why: `On since ${dayAndMonth(on.date)}; by what is in bloom it holds ${roundTo(on.holdsKg * NEXT_AT, 0)} of ${roundTo(on.holdsKg, 0)} kg about ${dayAndMonth(full)}`,
+      why: `On since ${dayAndMonth(on.date)}; by what is in bloom it holds ${roundTo(on.holdsKg * NEXT_AT, 0)} of ${roundTo(on.holdsKg, 0)} kg about ${dayAndMonth(full)}, ${roundTo((on.holdsKg * NEXT_AT) / Math.max(1, daysBetween(on.date, full)), 1)} kg a day`,
       strict: 'should',
       question: 'How full is the super? Lift or look at the outer frame',
       bring: 'Super',
       opens: true,
+      lapses: addDays(full, 24),
     },
   ];
 }
@@ -183,7 +220,7 @@ function dronePart(facts: CalendarFacts): readonly SourceDue[] {
   const emerge = addDays(comb.date, Math.floor(egg + larva + sealed));
   return [
     {
-      id: 'drone-comb',
+      id: `drone-comb:${comb.date}`,
       title: 'Drone comb out before it emerges',
       from: capped,
       due: addDays(emerge, -1),
@@ -192,6 +229,7 @@ function dronePart(facts: CalendarFacts): readonly SourceDue[] {
       question: 'Sealed? Cut out or frozen?',
       bring: 'Empty drone frame, bag',
       opens: true,
+      lapses: addDays(emerge, 21),
     },
   ];
 }
@@ -201,15 +239,16 @@ function suspicionPart(facts: CalendarFacts): readonly SourceDue[] {
   if (!suspicion) return [];
   return [
     {
-      id: 'disease',
+      id: `disease:${suspicion.date}`,
       title: `Suspicion of ${suspicion.of}: look again or ask`,
       from: addDays(suspicion.date, 1),
       due: addDays(suspicion.date, 7),
       why: `Seen ${dayAndMonth(suspicion.date)}. Nothing leaves this hive, tools are cleaned. Some diseases must be reported at once: the inspector and local law decide`,
       strict: 'must',
-      question: 'Lids, larvae, matchstick test, sample?',
+      question: 'Cappings, larvae, ropiness test, sample?',
       bring: 'Matches, sample box, washing soda',
       opens: true,
+      lapses: null,
     },
   ];
 }

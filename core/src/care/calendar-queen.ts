@@ -1,5 +1,5 @@
-import { DEVELOPMENT, daysToEmergence, queenTimetable } from '../biology';
-import { addDays, dayAndMonth, daysBetween, laterOf, upperFirst } from '../units';
+import { DEVELOPMENT, type QueenStart, type QueenTimetable, daysToEmergence, queenTimetable } from '../biology';
+import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf, upperFirst } from '../units';
 import type { CalendarFacts, Dates } from './calendar-types';
 import { newColonyPlan } from './new-colony';
 import { standing } from './standing-event';
@@ -18,20 +18,49 @@ export function queenDates(facts: CalendarFacts): Dates {
   return { dues: all.flatMap((each) => each.dues), rests: all.flatMap((each) => each.rests) };
 }
 
-function queenPart(facts: CalendarFacts): Dates {
-  const queen = standing(facts, 'queen', ['eggs seen']);
-  if (!queen) return { dues: [], rests: [] };
+/** A queen that nobody saw lay is asked after for so many days past the day of worry. */
+const QUEEN_LAPSES = 28;
+
+/**
+ * The queen that a colony waits for, with her timetable; `null` once eggs were seen that can be hers, or when her time is long over. Eggs from
+ * before the day on which she can lay are those of the queen before her.
+ */
+export function queenInTheMaking(
+  facts: Pick<CalendarFacts, 'events' | 'matingDays' | 'today'>,
+): { readonly start: QueenStart; readonly date: CivilDate; readonly plan: QueenTimetable } | null {
+  const queen = standing(facts, 'queen', []) ?? queenOfSplit(facts);
+  if (!queen) return null;
   const plan = queenTimetable(queen.start, queen.date, facts.matingDays);
+  const lays = facts.events.some(({ kind, date }) => kind === 'eggs seen' && date >= plan.laying.from);
+  return lays || daysBetween(plan.worry, facts.today) > QUEEN_LAPSES
+    ? null
+    : { start: queen.start, date: queen.date, plan };
+}
+
+/** A split that got no queen lost her on its day. */
+function queenOfSplit(facts: Pick<CalendarFacts, 'events'>): { start: QueenStart; date: CivilDate } | null {
+  const hived = standing(facts, 'hived', []);
+  return hived?.as === 'split without a queen' ? { start: 'queen lost', date: hived.date } : null;
+}
+
+function queenPart(facts: CalendarFacts): Dates {
+  const queen = queenInTheMaking(facts);
+  if (!queen) return { dues: [], rests: [] };
+  const { plan } = queen;
   const began = `${queen.start} on ${dayAndMonth(queen.date)}`;
   const mating = plan.mating
     ? `; mature ${dayAndMonth(plan.mature!)}, ${plan.mating.fitDays} days fit for mating by ${dayAndMonth(plan.mating.to)}`
     : '';
-  const common = { question: 'Eggs or young larvae?', opens: true } as const;
+  const common = {
+    question: 'Eggs or young larvae?',
+    opens: true,
+    lapses: addDays(plan.worry, QUEEN_LAPSES),
+  } as const;
   return {
     dues: [
       {
         ...common,
-        id: 'queen-eggs',
+        id: `queen-eggs:${queen.date}`,
         title: 'Is she laying?',
         from: laterOf(plan.laying.from, addDays(plan.alone.to, 1)),
         due: laterOf(plan.laying.to, addDays(plan.alone.to, 2)),
@@ -41,7 +70,7 @@ function queenPart(facts: CalendarFacts): Dates {
       },
       {
         ...common,
-        id: 'queen-worry',
+        id: `queen-worry:${queen.date}`,
         title: 'No eggs yet? Act now',
         from: addDays(plan.worry, -1),
         due: addDays(plan.worry, 2),
@@ -72,8 +101,8 @@ function hivedPart(facts: CalendarFacts): Dates {
   return {
     dues: plan.steps
       .filter((step) => !done(step.due))
-      .map(({ title, question, bring, from, due, strict }, index) => ({
-        id: `new-${index}`,
+      .map(({ key, title, question, bring, from, due, strict }) => ({
+        id: `new-${key}:${hived.date}`,
         title,
         from,
         due,
@@ -81,6 +110,7 @@ function hivedPart(facts: CalendarFacts): Dates {
         question,
         bring,
         opens: true,
+        lapses: addDays(hived.date, SETTLED),
         why: `${upperFirst(hived.as)} of ${dayAndMonth(hived.date)}, day ${daysBetween(hived.date, from)}. Another school ${plan.otherSchool}`,
       })),
     rests: plan.alone.map(({ from, to, why }) => ({
@@ -104,7 +134,7 @@ function broodPart(facts: CalendarFacts): Dates {
   return {
     dues: [
       {
-        id: 'brood-free',
+        id: `brood-free:${stopped.date}`,
         title: 'No sealed brood: the time to treat',
         from: free,
         due: addDays(drones, 3),
@@ -113,6 +143,7 @@ function broodPart(facts: CalendarFacts): Dates {
         question: 'Any sealed brood left?',
         bring: 'What the label asks for: gloves, goggles, mask',
         opens: true,
+        lapses: addDays(drones, 10),
       },
     ],
     rests: [],

@@ -2,11 +2,13 @@ import type { MatingDay } from '../biology';
 import type { DayWeather, Forage, Phase, PhaseSpan } from '../season';
 import type { CivilDate } from '../units';
 import type { ColonyEvent } from './colony-event';
+import type { HoneyLock, StandingSuper } from './treatments';
 
 export type Strict = 'must' | 'should' | 'may';
 
 /** Something due at a colony. */
 export interface Due {
+  /** The same for as long as the task is the same, whatever else comes or goes: calendars of other programs hold on to it. */
   readonly id: string;
   readonly title: string;
   readonly from: CivilDate;
@@ -83,7 +85,11 @@ export interface CalendarFacts {
     readonly from: CivilDate;
     readonly due: CivilDate;
     readonly bring: string | null;
+    /** A repair or a fetched thing stays until somebody settles it; a question about a colony grows old. */
+    readonly stays: boolean;
   }[];
+  /** Honey boxes on the hive, with the day on which each came on. */
+  readonly supers: readonly StandingSuper[];
   readonly events: readonly ColonyEvent[];
   readonly practice: CalendarPractice;
 }
@@ -98,6 +104,9 @@ export interface Load {
 
 export interface ColonyCalendar {
   readonly dues: readonly Due[];
+  /** Questions that nobody answered in time: told, not asked any more. */
+  readonly lapsed: readonly { readonly title: string; readonly due: CivilDate }[];
+  readonly honey: HoneyLock;
   readonly rests: readonly Rest[];
   readonly load: Load;
   /** First day on which the hive may be opened without a reason. */
@@ -105,7 +114,10 @@ export interface ColonyCalendar {
 }
 
 /** A due as its source gives it, before it is set against the rests. */
-export type SourceDue = Omit<Due, 'clash'>;
+export interface SourceDue extends Omit<Due, 'clash'> {
+  /** Last day on which it is still asked; `null` for what stays until somebody settles it. */
+  readonly lapses: CivilDate | null;
+}
 
 /** What one source of dates adds to a calendar. */
 export interface Dates {

@@ -1,7 +1,7 @@
-import { PHASE_WORK, phaseOn } from '../season';
-import { type CivilDate, addDays, dayAndMonth, daysBetween } from '../units';
+import { PHASE_WORK, type PhaseSpan, phaseOn } from '../season';
+import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf } from '../units';
 import { careDates } from './calendar-care';
-import { queenDates } from './calendar-queen';
+import { queenDates, queenInTheMaking } from './calendar-queen';
 import type {
   CalendarFacts,
   CalendarPractice,
@@ -12,7 +12,7 @@ import type {
   Rest,
   SourceDue,
 } from './calendar-types';
-import { standing } from './standing-event';
+import { coursesOf, honeyLock } from './treatments';
 
 const LOAD_DAYS = 30;
 
@@ -38,16 +38,18 @@ export function loadOf(openings: readonly Opening[], today: CivilDate, limits: C
  */
 export function colonyCalendar(facts: CalendarFacts): ColonyCalendar {
   const queen = queenDates(facts);
-  const care = careDates(facts);
   const load = loadOf(facts.openings, facts.today, facts.practice.load);
-  const rests = [...queen.rests, ...care.rests, ...openingRests(facts, load)].filter(
-    (rest) => daysBetween(facts.today, rest.to) >= 0,
+  const rests = [...queen.rests, ...openingRests(facts, load)].filter((rest) => daysBetween(facts.today, rest.to) >= 0);
+  const all = [...followUpDues(facts), ...queen.dues, ...careDates(facts), ...ordinaryDue(facts, rests)].sort(
+    (a, b) => daysBetween(b.due, a.due) || a.id.localeCompare(b.id),
   );
-  const dues = [...followUpDues(facts), ...queen.dues, ...care.dues, ...ordinaryDue(facts, rests)];
+  const lapsed = ({ lapses }: SourceDue) => lapses !== null && lapses < facts.today;
   return {
-    dues: dues
-      .map((due) => ({ ...due, clash: clashOf(due, rests) }))
-      .sort((a, b) => daysBetween(b.due, a.due) || a.id.localeCompare(b.id)),
+    dues: all
+      .filter((due) => !lapsed(due))
+      .map(({ lapses: _lapses, ...due }) => ({ ...due, clash: clashOf(due, rests) })),
+    lapsed: all.filter(lapsed).map(({ title, due }) => ({ title, due })),
+    honey: honeyLock(coursesOf(facts.events, facts.today), facts.supers, facts.today),
     rests: rests.sort((a, b) => daysBetween(b.from, a.from)),
     load,
     openFrom: openFrom(facts.today, rests),
@@ -55,7 +57,7 @@ export function colonyCalendar(facts: CalendarFacts): ColonyCalendar {
 }
 
 /** Why a due that opens the hive finds no free day in its span: the strict rest that covers all of it. */
-function clashOf(due: SourceDue, rests: readonly Rest[]): string | null {
+function clashOf(due: Omit<SourceDue, 'lapses'>, rests: readonly Rest[]): string | null {
   if (!due.opens) return null;
   const strict = rests.filter((rest) => rest.strict === 'must');
   if (daysBetween(due.due, openFrom(due.from, strict)) <= 0) return null;
@@ -109,9 +111,12 @@ function lightFrom(openings: readonly Opening[], today: CivilDate, practice: Cal
   return addDays(today, LOAD_DAYS);
 }
 
+/** Days past its last day after which a question about a colony answers nothing any more: a brood round and a week. Common practice. */
+const QUESTION_LAPSES = 28;
+
 function followUpDues({ followUps }: CalendarFacts): readonly SourceDue[] {
-  return followUps.map(({ id, question, from, due, bring }) => ({
-    id: `follow-up-${id}`,
+  return followUps.map(({ id, question, from, due, bring, stays }) => ({
+    id: `follow-up:${id}`,
     title: question,
     from,
     due,
@@ -120,10 +125,15 @@ function followUpDues({ followUps }: CalendarFacts): readonly SourceDue[] {
     question,
     bring,
     opens: true,
+    lapses: stays ? null : addDays(due, QUESTION_LAPSES),
   }));
 }
 
 const FACTOR: Readonly<Record<ColonyClass, number>> = { production: 1, teaching: 1, nucleus: 0.85, resting: 2 };
+
+/** Days within which the first look after a shut stretch is made, and those of build-up in which frames come out for the first time. Common practice. */
+const FIRST_LOOK = 21;
+const FIRST_FRAMES = 14;
 
 /** The ordinary look by phase and school. */
 function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly SourceDue[] {
@@ -131,31 +141,35 @@ function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly Sou
   const last = [...facts.openings].sort((a, b) => daysBetween(b.date, a.date)).at(-1);
   const span = phaseOn(phases, today);
   // A colony that raises a queen is looked at by her timetable, not by the ordinary one.
-  if (!span || standing(facts, 'queen', ['eggs seen'])) return [];
+  if (!span || queenInTheMaking(facts)) return [];
   const since = last?.date ?? null;
   const own = practice.intervals[span.phase] ?? PHASE_WORK[span.phase].interval;
-  const base = (why: string): Pick<SourceDue, 'id' | 'question' | 'bring' | 'opens' | 'why'> => ({
-    id: 'ordinary',
+  const base = (why: string) => ({
+    id: `ordinary:${since ?? 'first'}`,
     question: PHASE_WORK[span.phase].purposes.slice(0, 2).join('; '),
     bring: null,
     opens: true,
+    lapses: null,
     why,
   });
-  if (own === null) {
-    const next = phases.find((each) => daysBetween(today, each.from) > 0 && PHASE_WORK[each.phase].interval !== null);
-    return next
-      ? [
-          {
-            ...base(`Shut in ${span.phase}; ${next.phase} begins about ${dayAndMonth(next.from)}`),
-            title: 'First look of the year',
-            from: next.from,
-            due: addDays(next.from, 21),
-            strict: 'may',
-          },
-        ]
-      : [];
-  }
-  const cells = span.swarming && practice.catchCells && colonyClass !== 'resting';
+  const shut = (each: PhaseSpan) => (practice.intervals[each.phase] ?? PHASE_WORK[each.phase].interval) === null;
+  const reopened = reopening(phases, today, shut);
+  const firstBy = reopened && firstLookBy(phases, reopened);
+  if (reopened && firstBy && (own === null || (since === null ? today <= firstBy : since < reopened.from)))
+    return [
+      {
+        ...base(
+          `Shut in winter; ${reopened.phase} begins about ${dayAndMonth(reopened.from)}. Winter counts as no delay`,
+        ),
+        title: 'First look of the year',
+        from: reopened.from,
+        due: firstBy,
+        strict: 'may',
+      },
+    ];
+  if (own === null) return [];
+  const swarming = span.swarming !== null && span.swarming.from <= today && today <= span.swarming.to;
+  const cells = swarming && practice.catchCells && colonyClass !== 'resting';
   const [least, most] = cells
     ? [practice.swarmIntervalDays - 1, practice.swarmIntervalDays]
     : own.map((days) => Math.round(days * FACTOR[colonyClass]));
@@ -178,4 +192,23 @@ function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly Sou
       strict: cells ? 'must' : 'should',
     },
   ];
+}
+
+function firstLookBy(phases: readonly PhaseSpan[], reopened: PhaseSpan): CivilDate {
+  const soon = addDays(reopened.from, FIRST_LOOK);
+  const buildUp = phases.find(({ phase, from }) => phase === 'build-up' && from >= reopened.from);
+  return buildUp ? laterOf(soon, addDays(buildUp.from, FIRST_FRAMES)) : soon;
+}
+
+/** The phase with which hives are opened again: the next one while they are shut, else the one that ended the last shut stretch. */
+function reopening(
+  phases: readonly PhaseSpan[],
+  today: CivilDate,
+  shut: (span: PhaseSpan) => boolean,
+): PhaseSpan | null {
+  const at = phases.findIndex(({ from, to }) => from <= today && today <= to);
+  if (at < 0) return null;
+  if (shut(phases[at]!)) return phases.slice(at + 1).find((span) => !shut(span)) ?? null;
+  const before = phases.slice(0, at).findLastIndex(shut);
+  return before < 0 ? null : phases[before + 1]!;
 }

@@ -16,10 +16,13 @@ export type ColonyEvent = { readonly date: CivilDate } & (
       readonly doses: number;
       /** Days after which strips, trays or boards come out, by the label. */
       readonly removeAfter: number | null;
-      /** Days of withdrawal for honey after its end, by the label. */
+      /** Days of withdrawal for honey after its end, by the label; `null` when nobody entered it. */
       readonly withdrawal: number | null;
+      /** Whether the label allows it with honey boxes on; not unless it was said. */
+      readonly supersAllowed?: boolean | undefined;
     }
-  | { readonly kind: 'treatment out' }
+  /** Everything that lies in the hive, or one medicine. */
+  | { readonly kind: 'treatment out'; readonly medicine?: string | undefined }
   | {
       readonly kind: 'feed';
       readonly what: 'thin syrup' | 'thick syrup' | 'fondant' | 'dry sugar';
@@ -29,6 +32,7 @@ export type ColonyEvent = { readonly date: CivilDate } & (
   | { readonly kind: 'feeder empty' }
   | { readonly kind: 'super on'; readonly holdsKg: number }
   | { readonly kind: 'super off' }
+  | { readonly kind: 'super left as winter food' }
   | { readonly kind: 'drone comb in' }
   | { readonly kind: 'drone comb out' }
   | { readonly kind: 'brood stopped' }
@@ -48,6 +52,7 @@ export const COLONY_EVENT_KINDS = [
   'feeder empty',
   'super on',
   'super off',
+  'super left as winter food',
   'drone comb in',
   'drone comb out',
   'brood stopped',

@@ -1,6 +1,6 @@
 import { DEVELOPMENT, daysToEmergence } from '../biology';
 import { type DayWeather, type Forage, type Phase, type PhaseSpan, inBloom, nectarOn, phaseOn } from '../season';
-import { type CivilDate, addDays, daysBetween } from '../units';
+import { type CivilDate, addDays, dayAndMonth, daysBetween, earlierOf, laterOf, within } from '../units';
 import { eatenDaily } from './eating';
 
 /** How a strain answers a dearth: a habit, no fault. */
@@ -33,8 +33,17 @@ export interface ExpectedFacts {
   /** Cells of a frame, both sides, and bees that cover one. */
   readonly cellsPerFrame: number;
   readonly beesPerFrame: number;
-  /** Whether she is known to lay, to be gone, or young and not yet laying until a date. */
-  readonly layingFrom: CivilDate | null;
+  /**
+   * The queen that the colony waits for: no eggs are laid from one day on, and she should begin between two others; `null` while a queen is
+   * known to lay. Until somebody saw her eggs she may as well be lost.
+   */
+  readonly waiting: WaitingForQueen | null;
+}
+
+export interface WaitingForQueen {
+  readonly stopped: CivilDate;
+  readonly from: CivilDate;
+  readonly to: CivilDate;
 }
 
 /** A figure expected, with its range. */
@@ -55,15 +64,17 @@ export interface ExpectedState {
   readonly drone: Expected;
   readonly storesKg: Expected;
   readonly mood: string;
+  /** Why the record is too old to expect anything of, in one sentence; `null` when it is not. */
+  readonly stale: string | null;
   /** What moved the expectation away from the ordinary course, in words. */
   readonly because: readonly string[];
 }
 
-/** Eggs a day of a good queen in each phase, before bees, food and weather hold her back. Common practice; peak near 2000. */
+/** Eggs a day of a good queen at the height of each phase, before bees, food and weather hold her back. Common practice; peak near 2000. */
 const LAYING: Readonly<Record<Phase, number>> = {
   'winter rest': 0,
   'first brood': 220,
-  'build-up': 900,
+  'build-up': 1000,
   'swarm season': 1500,
   flow: 1350,
   dearth: 900,
@@ -71,11 +82,11 @@ const LAYING: Readonly<Record<Phase, number>> = {
   'making winter bees': 600,
   'closing down': 150,
 };
-/** Days that a worker lives as an adult in each phase. Winter bees: 4 to 8 months. */
+/** Days that a worker lives as an adult in each phase. Winter bees: 4 to 8 months, until they rear the first brood. */
 const LIFE: Readonly<Record<Phase, number>> = {
   'winter rest': 170,
-  'first brood': 75,
-  'build-up': 42,
+  'first brood': 48,
+  'build-up': 40,
   'swarm season': 34,
   flow: 32,
   dearth: 36,
@@ -111,9 +122,26 @@ const IN_DEARTH: Readonly<Record<Strain, number>> = { 'keeps laying': 0.9, 'cuts
 
 /** Nectar that a frame of bees brings home a day for each point of worth in bloom, ripened, kg: 0.9 to 1.4 kg a day of a strong hive in a flow. */
 export const BRINGS = 0.011;
-/** Bees that care for brood: frames of brood at most for each frame of bees. */
-const BROOD_PER_BEES = 0.75;
+/** Bees that keep brood warm and fed: frames of brood at most for each frame of bees; fewer while nights are cold. Common practice. */
+const BROOD_PER_BEES: Readonly<Partial<Record<Phase, number>>> = {
+  'winter rest': 0.1,
+  'first brood': 0.28,
+  'build-up': 0.5,
+  'closing down': 0.3,
+};
+const BROOD_IN_THE_WARM = 0.75;
+/** Days of an open season without a look after which nothing can be said of a colony: crops, swarms and feeds are not known. */
+const STALE_DAYS = 75;
 const WORKER_DAYS = daysToEmergence('worker');
+
+interface Count {
+  dearth: number;
+  rain: number;
+  fed: number;
+  hungry: number;
+  crowded: number;
+  broodless: number;
+}
 
 interface Course {
   bees: number;
@@ -147,13 +175,19 @@ function startOf({ last, cellsPerFrame, beesPerFrame }: ExpectedFacts): Course {
 export function expectedState(facts: ExpectedFacts): ExpectedState {
   const days = daysBetween(facts.last.date, facts.today);
   if (days < 0) throw new RangeError('the last record lies after the day that is asked for');
+  within('frames of bees', facts.last.bees, 0);
+  within('food in kg', facts.last.storesKg, 0);
+  for (const stage of ['eggs', 'larvae', 'sealed', 'drone'] as const)
+    within(`frames of ${stage}`, facts.last[stage], 0);
   const weather = new Map(facts.days.map((day) => [day.date, day]));
-  const course = startOf(facts);
-  const count = { dearth: 0, rain: 0, fed: 0, hungry: 0, crowded: 0, broodless: 0 };
-  for (let day = 1; day <= days; day += 1) step(facts, course, addDays(facts.last.date, day), weather, count);
+  const { waiting } = facts;
+  const { course, count } = courseTo(facts, days, waiting?.to ?? null, weather);
+  // She may have begun on the first day on which she could: that is the most brood there can be.
+  const soonest = waiting ? courseTo(facts, days, waiting.from, weather).course : course;
   const { egg, larva } = DEVELOPMENT.worker;
-  const frames = (from: number, to: number) =>
-    course.cells.slice(from, to).reduce((a, b) => a + b, 0) / facts.cellsPerFrame;
+  const framesOf = (of: Course, from: number, to: number) =>
+    of.cells.slice(from, to).reduce((a, b) => a + b, 0) / facts.cellsPerFrame;
+  const frames = (from: number, to: number) => framesOf(course, from, to);
   const phase = phaseOn(facts.phases, facts.today)?.phase ?? null;
   const give = Math.min(0.55, 0.12 + 0.009 * days);
   const range = (value: number, least: number): Expected => ({
@@ -161,22 +195,62 @@ export function expectedState(facts: ExpectedFacts): ExpectedState {
     low: Math.max(0, value * (1 - give) - least),
     high: value * (1 + give) + least,
   });
+  const stage = (from: number, to: number, least: number): Expected => {
+    const found = range(frames(from, to), least);
+    if (!waiting) return found;
+    // Cells laid by the queen before are certain; those of the young one may all be missing.
+    const old = framesOf(course, Math.max(from, Math.min(to, daysBetween(waiting.from, facts.today) + 1)), to);
+    return {
+      ...found,
+      low: Math.min(found.low, range(old, least).low),
+      high: range(framesOf(soonest, from, to), least).high,
+    };
+  };
   const brood = frames(0, WORKER_DAYS);
+  const open = openDays(facts);
   const drones =
     phase === null ? facts.last.drone : blend(facts.last.drone, brood * DRONE[phase], Math.min(1, days / 24));
   return {
     phase,
     days,
     bees: range(course.bees / facts.beesPerFrame, 0.4),
-    eggs: range(frames(0, egg), 0.3),
-    larvae: range(frames(egg, egg + larva), 0.4),
-    sealed: range(frames(egg + larva, WORKER_DAYS), 0.4),
-    brood: range(brood, 0.5),
+    eggs: stage(0, egg, waiting && facts.today < waiting.from ? 0 : 0.3),
+    larvae: stage(egg, egg + larva, 0.4),
+    sealed: stage(egg + larva, WORKER_DAYS, 0.4),
+    brood: stage(0, WORKER_DAYS, 0.5),
     drone: range(drones, 0.15),
     storesKg: range(course.stores, 0.8 + 0.05 * days),
     mood: phase === null ? 'as last time' : MOOD[phase],
+    stale:
+      open > STALE_DAYS
+        ? `The last combs were read ${days} days ago, ${open} of them in the open season: what came in, went off or swarmed since is not known. Look, or heft, before you expect anything.`
+        : null,
     because: reasonsOf(facts, count),
   };
+}
+
+function courseTo(
+  facts: ExpectedFacts,
+  days: number,
+  layingFrom: CivilDate | null,
+  weather: ReadonlyMap<CivilDate, DayWeather>,
+): { readonly course: Course; readonly count: Count } {
+  const course = startOf(facts);
+  const count = { dearth: 0, rain: 0, fed: 0, hungry: 0, crowded: 0, broodless: 0 };
+  for (let day = 1; day <= days; day += 1)
+    step(facts, course, addDays(facts.last.date, day), weather, count, layingFrom);
+  return { course, count };
+}
+
+/** Days since the record on which colonies were open to forage: winter moves little. */
+function openDays({ last, today, phases }: ExpectedFacts): number {
+  const shut = phases
+    .filter(({ phase }) => phase === 'winter rest' || phase === 'first brood')
+    .reduce((sum, { from, to }) => {
+      const [first, final] = [laterOf(from, addDays(last.date, 1)), earlierOf(to, today)];
+      return sum + Math.max(0, daysBetween(first, final) + 1);
+    }, 0);
+  return daysBetween(last.date, today) - shut;
 }
 
 const blend = (a: number, b: number, share: number): number => a + (b - a) * share;
@@ -186,16 +260,18 @@ function step(
   course: Course,
   date: CivilDate,
   weather: ReadonlyMap<CivilDate, DayWeather>,
-  count: { dearth: number; rain: number; fed: number; hungry: number; crowded: number; broodless: number },
+  count: Count,
+  layingFrom: CivilDate | null,
 ): void {
-  const phase = phaseOn(facts.phases, date)?.phase ?? 'build-up';
+  const span = phaseOn(facts.phases, date);
+  const phase = span?.phase ?? 'build-up';
   const fly = flyable(weather.get(date));
   course.wet = fly <= 0.1 ? course.wet + 1 : 0;
   const today = facts.fed.filter((feed) => feed.date === date).reduce((sum, feed) => sum + feed.kg, 0);
   const lately = facts.fed.some((feed) => daysBetween(feed.date, date) >= 0 && daysBetween(feed.date, date) <= 8);
   const beeFrames = course.bees / facts.beesPerFrame;
   const broodFrames = course.cells.reduce((a, b) => a + b, 0) / facts.cellsPerFrame;
-  let laying = LAYING[phase];
+  let laying = LAYING[phase] * (phase === 'build-up' && span ? ramp(span, date) : 1);
   if (phase === 'dearth') {
     count.dearth += 1;
     laying *= lately ? Math.max(0.8, IN_DEARTH[facts.strain]) : IN_DEARTH[facts.strain];
@@ -211,10 +287,12 @@ function step(
     count.hungry += 1;
     laying *= 0.25;
   }
-  const room = Math.min(facts.last.frames * 0.72, Math.max(0.6, beeFrames * BROOD_PER_BEES)) * facts.cellsPerFrame;
+  const room =
+    Math.min(facts.last.frames * 0.72, Math.max(0.3, beeFrames * (BROOD_PER_BEES[phase] ?? BROOD_IN_THE_WARM))) *
+    facts.cellsPerFrame;
   const held = Math.max(0, (room - broodFrames * facts.cellsPerFrame) / 6 + (course.cells.at(-1) ?? 0));
   if (held < laying * 0.8) count.crowded += 1;
-  if (facts.layingFrom !== null && daysBetween(date, facts.layingFrom) > 0) {
+  if (layingFrom !== null && facts.waiting && date >= facts.waiting.stopped && date < layingFrom) {
     count.broodless += 1;
     laying = 0;
   }
@@ -226,10 +304,12 @@ function step(
   course.stores = Math.max(0, course.stores - eaten + brought + today * 0.9);
 }
 
-function reasonsOf(
-  { strain }: ExpectedFacts,
-  count: { dearth: number; rain: number; fed: number; hungry: number; crowded: number; broodless: number },
-): readonly string[] {
+/** In build-up she begins with a fifth of what she lays at its end. */
+const BEGINS = 0.2;
+const ramp = ({ from, to }: PhaseSpan, date: CivilDate): number =>
+  BEGINS + ((1 - BEGINS) * daysBetween(from, date)) / Math.max(1, daysBetween(from, to));
+
+function reasonsOf({ strain, waiting, today }: ExpectedFacts, count: Count): readonly string[] {
   return [
     count.dearth >= 5
       ? `${count.dearth} days of dearth: no comb is built, honey is eaten; this strain ${STRAIN_WORDS[strain]}`
@@ -237,7 +317,12 @@ function reasonsOf(
     count.rain >= 1 ? `rain or cold kept them in for days on end: brood rearing slowed` : null,
     count.fed >= 1 ? 'fed: brood is kept up and stores rise' : null,
     count.hungry >= 2 ? 'food ran low: less brood is reared, they may starve' : null,
-    count.broodless >= 1 ? `no laying queen for ${count.broodless} days` : null,
+    waiting && today < waiting.from
+      ? `the young queen cannot lay before ${dayAndMonth(waiting.from)}: no eggs and no young larvae are normal until then`
+      : null,
+    waiting && today >= waiting.from
+      ? `nobody has seen the young queen’s eggs yet: she should begin by ${dayAndMonth(waiting.to)}, none until then are no failure`
+      : null,
     count.crowded >= 14 && count.dearth < 5 ? 'brood is held back by the number of bees' : null,
   ].filter((each) => each !== null);
 }

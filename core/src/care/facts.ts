@@ -1,13 +1,16 @@
-import type { ColonyEstimate } from '../inspection';
-import type { Forage } from '../season';
+import type { ColonyEstimate, QueenCell, QueenStatus } from '../inspection';
+import type { Forage, Phase } from '../season';
 import type { CivilDate } from '../units';
+import type { Strain } from './expected';
 
 /** What a school does as a matter of course; every figure may be changed by it. */
 export interface CarePractice {
-  /** Least food below the excluder in the open season, kg. Common practice. */
+  /** Least food in the open season, kg. Common practice. */
   readonly leastStoresKg: number;
-  /** Food to feed up to, kg. */
+  /** Food to feed up to in the open season, kg. */
   readonly feedToKg: number;
+  /** Food for winter of a full-sized colony, kg. 18 to 20 kg in temperate maritime places; less where it is mild, up to twice as much in long cold. */
+  readonly winterStoresKg: number;
   /** Share of the frames covered by bees from which a box is added. */
   readonly addSpaceAt: number;
   /** Days between looks while swarms may leave; a cell is sealed on day 8, so no more than 7 with an unclipped queen. */
@@ -19,6 +22,7 @@ export interface CarePractice {
 export const DEFAULT_CARE: CarePractice = {
   leastStoresKg: 5,
   feedToKg: 10,
+  winterStoresKg: 18,
   addSpaceAt: 0.8,
   swarmIntervalDays: 7,
   intervalDays: 12,
@@ -28,6 +32,11 @@ export const DEFAULT_CARE: CarePractice = {
 export interface ColonyFacts {
   readonly hive: string;
   readonly today: CivilDate;
+  /** Phase of the colony's year at the site, `null` when it is not known. */
+  readonly phase: Phase | null;
+  /** First day on which shut hives are opened again, while they are shut. */
+  readonly reopens: CivilDate | null;
+  readonly strain: Strain;
   /** Frames in the boxes of the nest. */
   readonly frames: number;
   /** Frames of the nest read on both sides. */
@@ -39,8 +48,14 @@ export interface ColonyFacts {
   readonly larvaeSeen: boolean;
   readonly sealedSeen: boolean;
   readonly queenSeen: boolean;
+  /** What the combs say of the queen. */
+  readonly queen: QueenStatus;
+  /** When a queen in the making should lay, and until when she is left alone; `null` when none is known to be. */
+  readonly youngQueen: { readonly layingTo: CivilDate; readonly aloneTo: CivilDate } | null;
   /** Queen cells and cups on all frames. */
   readonly queenCells: number;
+  /** Those of them that somebody looked into. */
+  readonly cells: readonly QueenCell[];
   readonly framesWithCells: readonly number[];
   readonly doubtfulFrames: readonly number[];
   /** Frames that hold brood and nectar on the same side. */
@@ -48,8 +63,18 @@ export interface ColonyFacts {
   /** Supers on the hive, and how full the lowest is (0 to 1), `null` when it was not read. */
   readonly supers: number;
   readonly superFill: number | null;
+  /** Honey and nectar in the supers, kg, by what was read or weighed; `null` when nobody looked. */
+  readonly superKg: number | null;
+  /** The supers are left to them as winter food. */
+  readonly supersAreTheirs: boolean;
+  /** First day on which a new super for harvest may go on, `null` when today. */
+  readonly superOnFrom: CivilDate | null;
   readonly inBloom: readonly Forage[];
+  /** Worth of all nectar in bloom today, see `nectarOn`. */
+  readonly nectar: number;
   /** Days of the coming seven in which bees can hardly fly, by the middle forecast; `null` without a forecast. */
   readonly poorDays: number | null;
+  /** Highest temperature of each of the coming days, °C; none without a forecast. */
+  readonly highs: readonly number[];
   readonly practice: CarePractice;
 }

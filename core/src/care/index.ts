@@ -1,5 +1,6 @@
 export * from './advice';
 export * from './calendar';
+export { queenInTheMaking } from './calendar-queen';
 export * from './calendar-types';
 export * from './colony-event';
 export * from './expected';
@@ -9,3 +10,4 @@ export * from './judge';
 export * from './new-colony';
 export * from './starvation';
 export * from './swarm-risk';
+export * from './treatments';

@@ -22,6 +22,7 @@ const WATCH = 18;
  * @example starvationWatch(expected, 5, 5).level // 'feed now'
  */
 export function starvationWatch(expected: ExpectedState, poorDays: number | null, leastKg: number): Starvation {
+  if (expected.stale !== null) return { level: 'none', days: Infinity, reasons: [expected.stale] };
   const eaten = eatenDaily(expected.bees.value, expected.brood.value);
   const kg = expected.storesKg.value;
   const days = eaten > 0 ? kg / eaten : Infinity;

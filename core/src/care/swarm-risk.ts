@@ -31,6 +31,10 @@ export interface SwarmRisk {
   readonly otherSchool: string;
 }
 
+/** A number of bees as it is said: thousands, and hundreds where there are few. */
+const aboutBees = (bees: number): string =>
+  bees >= 1500 ? `${Math.round(bees / 1000)} 000` : `${Math.round(bees / 100) * 100}`;
+
 const LIFE = 36;
 const ROUND = 21;
 /** Brood frames called big for a colony before the flow, and days before it that matter: big brood five weeks ahead will try to leave. */
@@ -57,13 +61,13 @@ export function swarmRisk(facts: SwarmRiskFacts): SwarmRisk {
   };
   const full = Array.from({ length: 36 }, (_, day) => day).find((day) => beesOn(day) > roomFrames * 0.92);
   const fullOn = full === undefined ? null : addDays(last.date, full);
-  const season = phases.filter((span) => span.swarming);
+  const season = phases.flatMap(({ swarming }) => swarming ?? []);
   const opens = season[0]?.from ?? null;
   const closes = season.at(-1)?.to ?? null;
   const toFlow = flowFrom === null ? null : daysBetween(last.date, flowFrom);
   const early = toFlow !== null && toFlow >= 14 && toFlow <= AHEAD + 14 && brood >= BIG_BROOD;
   const reasons = [
-    `${roundTo(brood, 1)} frames of brood on ${dayAndMonth(last.date)}: about ${Math.round(due / 1000)} 000 bees within ${ROUND} days`,
+    `${roundTo(brood, 1)} frames of brood on ${dayAndMonth(last.date)}: about ${aboutBees(due)} bees within ${ROUND} days`,
     fullOn === null
       ? `room for them on ${roomFrames} frames for five weeks`
       : `they cover ${roomFrames} frames by ${dayAndMonth(fullOn)}`,

@@ -43,7 +43,7 @@ export type Measure =
   | { readonly what: 'stuck'; readonly part: string; readonly grade: number }
   | { readonly what: 'scraps'; readonly kg: number };
 
-/** A share with the range that holds it 19 times in 20, each 0 to 1. */
+/** A share (or a count each) with the range that holds it 19 times in 20. */
 export interface ShareEstimate {
   readonly value: number;
   readonly low: number;
@@ -68,6 +68,25 @@ export function shareOf(found: number, sample: number): ShareEstimate {
   const middle = (p + (z * z) / (2 * sample)) / (1 + (z * z) / sample);
   const half = (z / (1 + (z * z) / sample)) * Math.sqrt((p * (1 - p)) / sample + (z * z) / (4 * sample * sample));
   return { value: p, low: Math.max(0, middle - half), high: Math.min(1, middle + half) };
+}
+
+/**
+ * Mites per bee with the range that holds it 19 times in 20. Mites per bee is no share: one bee can carry two. While there are fewer mites than
+ * bees Wilson's interval is given; from there on that of a Poisson count (mites ± 1.96 √mites).
+ *
+ * @param mites counted, 0 or more
+ * @param bees in the sample, 1 or more
+ * @returns mites per bee, 0 or more
+ * @throws RangeError when a count is out of range
+ * @example perBee(40, 30).value // 1.33
+ * Source: Wilson (1927); normal approximation of a Poisson count. Mites clump, so both ranges are narrower than the truth.
+ */
+export function perBee(mites: number, bees: number): ShareEstimate {
+  within('mites', mites, 0);
+  within('bees', bees, 1);
+  if (mites <= bees) return shareOf(mites, bees);
+  const half = 1.959964 * Math.sqrt(mites);
+  return { value: mites / bees, low: (mites - half) / bees, high: (mites + half) / bees };
 }
 
 export interface MeasureReading {
@@ -100,8 +119,9 @@ export function readMeasure(measure: Measure): MeasureReading {
   });
   switch (measure.what) {
     case 'mites on bees': {
-      const { value, low, high } = shareOf(measure.mites, measure.bees);
-      const says = `${percent(value)} mites on 100 bees (${percent(low)} to ${percent(high)}), ${measure.method} of ${measure.bees}`;
+      const { value, low, high } = perBee(measure.mites, measure.bees);
+      const odd = measure.mites > measure.bees ? '. More mites than bees: possible, but count again' : '';
+      const says = `${percent(value)} mites on 100 bees (${percent(low)} to ${percent(high)}), ${measure.method} of ${measure.bees}${odd}`;
       const level = value >= 0.03 ? 'act' : value >= 0.01 ? 'watch' : 'well';
       const small = measure.bees < 200 ? ' A sample of 300 bees (half a cup) says more.' : '';
       return reading(
@@ -192,15 +212,20 @@ export function ropinessVerdict({ lid, larva, threadMm, foulSmell }: RopinessTes
           next: 'Open the cell, turn a clean match in it, draw it out slowly, measure the thread.',
         };
   if (threadMm >= 10) return { verdict: 'suspect', next: inspector };
+  if (threadMm > 0)
+    return {
+      verdict: 'not settled',
+      next: `A short thread settles nothing: try three more cells. In doubt: ${inspector}`,
+    };
   if (larva === 'brown' || foulSmell)
     return {
       verdict: 'not settled',
-      next: `Try three more cells, pierced and sunken lids first. In doubt: ${inspector}`,
+      next: `Try three more cells, pierced and sunken cappings first. In doubt: ${inspector}`,
     };
-  if (larva === 'off-white' && lid !== 'sound')
+  if (larva === 'off-white')
     return {
       verdict: 'not settled',
-      next: 'Watery and no thread can be the other foulbrood: photograph and ask the inspector.',
+      next: 'No thread, yet off-white: the other foulbrood kills larvae before they are capped. Photograph, move nothing, ask the inspector.',
     };
   return { verdict: 'negative', next: 'Note it as looked for, not found; look again at the next visit.' };
 }

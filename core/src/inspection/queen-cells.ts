@@ -15,7 +15,7 @@ export const CELL_WORDS: Readonly<Record<CellContent, string>> = {
   egg: 'cup with egg',
   larva: 'larva in jelly',
   sealed: 'sealed cell',
-  emerged: 'emerged, lid hangs',
+  emerged: 'emerged, its lid hangs',
   torn: 'torn at the side',
 };
 
@@ -23,7 +23,7 @@ export interface CellsVerdict {
   readonly means: 'routine' | 'charged cups' | 'swarming' | 'replacing her' | 'emergency' | 'queen out';
   readonly says: string;
   readonly action: string;
-  /** Days until the first queen of these could emerge or the swarm leave, `null` where nothing presses. */
+  /** Days until the first queen of these could emerge or the swarm leave, at the soonest; `null` where nothing presses. */
   readonly withinDays: number | null;
 }
 
@@ -43,7 +43,8 @@ export function readCells(cells: readonly QueenCell[], eggs: boolean): CellsVerd
   const fed = cells.filter(({ content }) => FED.has(content));
   const sealed = count(({ content }) => content === 'sealed');
   const gone = count(({ content }) => content === 'emerged' || content === 'torn');
-  const withinDays = sealed > 0 ? 0 : fed.length > 0 ? 3 : null;
+  // A fed larva of unknown age is sealed within five days, perhaps tomorrow: the swarm goes with the first lid.
+  const withinDays = fed.length > 0 ? 0 : null;
   if (fed.length === 0 && gone > 0)
     return {
       means: 'queen out',

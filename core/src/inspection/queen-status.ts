@@ -36,7 +36,14 @@ export interface QueenFacts {
   /** Whether every side of the nest was looked at in light by which eggs show: only then "no eggs" means that there are none. */
   readonly eggsLookedFor: boolean;
   readonly virginSeen: boolean;
+  /** Somebody noted domed cappings in worker cells as a finding. */
+  readonly droneLayerSeen: boolean;
 }
+
+/** From so many sides read on, drone brood without any flat worker cappings is no matter of the sides that were left out. Common practice. */
+const ENOUGH_SIDES = 4;
+/** A comb that holds so many eighths of sealed drone and no young brood is a drone comb, not a worker comb laid wrong. */
+const DRONE_COMB = 4;
 
 /** Larvae of this age still pass for young, days since hatching. Common practice. */
 const YOUNG = 2;
@@ -46,10 +53,10 @@ const YOUNG = 2;
  *
  * @param facts sides read, day, light
  * @returns verdict with its evidence, the span of days of the last laying, and one sentence
- * @example queenStatus({ date: '2026-05-14', sides: [parseSide('3E')], eggsLookedFor: true, virginSeen: false }).laid // { from: '2026-05-11', to: '2026-05-14' }
+ * @example queenStatus({ date: '2026-05-14', sides: [parseSide('3E')], eggsLookedFor: true, virginSeen: false, droneLayerSeen: false }).laid // { from: '2026-05-11', to: '2026-05-14' }
  * Source: development days by Winston (1987), from memory.
  */
-export function queenStatus({ date, sides, eggsLookedFor, virginSeen }: QueenFacts): QueenStatus {
+export function queenStatus({ date, sides, eggsLookedFor, virginSeen, droneLayerSeen }: QueenFacts): QueenStatus {
   const any = (test: (side: FrameSide) => boolean) => sides.some(test);
   const eggs = any((side) => shows(side, 'E'));
   const larvae = any((side) => shows(side, 'L'));
@@ -74,21 +81,46 @@ export function queenStatus({ date, sides, eggsLookedFor, virginSeen }: QueenFac
 
   if (virginSeen)
     return status('young queen likely', 'queen seen', null, 'A young queen not yet laying: close and leave her alone.');
-  if (drone && !sealed && !larvae && any((side) => hasMark(side, 'domed lids')))
+  const laidWrong = droneLayerSeen || any((side) => hasMark(side, 'domed lids'));
+  const inWorkerComb = sides.some(
+    (side) => shows(side, 'D') && ((side.eighths.D ?? 0) < DRONE_COMB || shows(side, 'E') || shows(side, 'L')),
+  );
+  const droneOnly = !sealed && (laidWrong || (drone && inWorkerComb && sides.length >= ENOUGH_SIDES));
+  if (droneOnly)
     return status(
       'drone layer likely',
-      eggs ? 'eggs' : 'sealed only',
+      eggs ? 'eggs' : larvae ? 'larvae' : 'sealed only',
       null,
-      'Only drone brood, domed lids: drone-laying queen or laying workers.',
+      `Only domed cappings, no flat ones: drone-laying queen or laying workers${eggs || larvae ? ', whatever eggs and larvae say' : ''}. Several eggs in a cell or on its wall speak for workers.${unseen}`,
+    );
+  if (laidWrong && sealed)
+    return status(
+      eggs ? 'probably queenright' : 'not known',
+      eggs ? 'eggs' : 'sealed only',
+      eggs ? span(0, egg) : null,
+      `Domed cappings among flat ones in worker cells: her sperm may be running out. Count both, look again in a week.${unseen}`,
     );
   if (eggs)
-    return status(
-      'queenright',
-      queen ? 'queen seen' : 'eggs',
-      span(0, egg),
-      `Eggs: she laid ${egg} days ago at the latest.`,
-    );
+    return status('queenright', queen ? 'queen seen' : 'eggs', span(0, egg), `Eggs: she laid within ${egg} days.`);
   if (queen) return status('probably queenright', 'queen seen', null, `She was seen, her eggs were not.${unseen}`);
+  const raising =
+    cells.means === 'queen out' ||
+    cells.means === 'swarming' ||
+    cells.means === 'replacing her' ||
+    cells.means === 'emergency';
+  if (raising && !(larvae && young)) {
+    const youngest = larvae
+      ? span(old ? egg + YOUNG : egg, egg + larva)
+      : sealed
+        ? span(egg + larva, daysToEmergence('worker'))
+        : null;
+    return status(
+      'young queen likely',
+      larvae ? 'larvae' : sealed ? 'sealed only' : 'none',
+      youngest,
+      `${larvae ? 'Larvae' : sealed ? 'Sealed brood' : 'No brood'} and queen cells, no eggs: a young queen is on her way. A queen bought now would be killed.${unseen}`,
+    );
+  }
   if (larvae && (young || !old)) {
     const laid = young ? span(egg, egg + YOUNG) : span(egg, egg + larva);
     const days = young ? egg + YOUNG : egg + larva;
@@ -104,13 +136,6 @@ export function queenStatus({ date, sides, eggsLookedFor, virginSeen }: QueenFac
     );
   if (sealed) {
     const laid = span(egg + larva, daysToEmergence('worker'));
-    if (cells.means === 'queen out' || cells.means === 'swarming' || cells.means === 'replacing her')
-      return status(
-        'young queen likely',
-        'sealed only',
-        laid,
-        `Sealed brood and queen cells: a young queen is on her way.${unseen}`,
-      );
     return status(
       eggsLookedFor ? 'queenless likely' : 'not known',
       'sealed only',

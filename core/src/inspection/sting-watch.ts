@@ -1,6 +1,6 @@
 import { within } from '../units';
 
-/** How somebody is after a sting. */
+/** How somebody is after a sting; the last two go beyond the sting: a general reaction. */
 export const REACTIONS = ['well', 'local swelling', 'elsewhere too', 'breath, faint, sick'] as const;
 export type Reaction = (typeof REACTIONS)[number];
 
@@ -18,9 +18,12 @@ export interface StingWatch {
   readonly reaction: Reaction | null;
   /** Minutes since somebody asked last, or since the sting. */
   readonly askedAgo: number;
-  readonly state: 'watch' | 'ask now' | 'emergency' | 'over';
+  /** After a general reaction nothing on the device ends the watch: a doctor does. */
+  readonly state: 'watch' | 'ask now' | 'emergency' | 'medical care' | 'over';
   readonly says: string;
 }
+
+const GENERAL: ReadonlySet<Reaction> = new Set<Reaction>(['elsewhere too', 'breath, faint, sick']);
 
 interface At {
   readonly person: string | null;
@@ -28,14 +31,16 @@ interface At {
 }
 
 /**
- * Whom to keep an eye on after stings. Anything beyond swelling at the sting is an emergency; a doctor decides, not a clock.
+ * Whom to keep an eye on after stings. Anything beyond swelling at the sting is an emergency; a doctor decides, not a clock: also once they
+ * feel fine again, for a second phase may follow within hours.
  *
  * @param stings stings counted, with whom
  * @param asked answers given since
  * @param now ms since 1970
  * @returns one watch a person, the most pressing first; stings of nobody by name are left out
  * @example stingWatches([{ person: 'a', at }], [], Date.parse(at) + 11 * 60_000)[0]?.state // 'ask now'
- * Source: onset of severe reactions within minutes to half an hour, published guidance on anaphylaxis, from memory; the rest common practice.
+ * Source: onset of severe reactions within minutes to half an hour and second phases within hours, published guidance on anaphylaxis, from
+ * memory; the rest common practice.
  */
 export function stingWatches(
   stings: readonly At[],
@@ -44,7 +49,7 @@ export function stingWatches(
 ): readonly StingWatch[] {
   within('now', now, 0);
   const people = [...new Set(stings.flatMap(({ person }) => person ?? []))];
-  const order: readonly StingWatch['state'][] = ['emergency', 'ask now', 'watch', 'over'];
+  const order: readonly StingWatch['state'][] = ['emergency', 'medical care', 'ask now', 'watch', 'over'];
   return people
     .map((person) => watchOf(person, stings, asked, now))
     .sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state) || a.minutes - b.minutes);
@@ -58,14 +63,23 @@ function watchOf(
 ): StingWatch {
   const own = stings.filter((sting) => sting.person === person).map(({ at }) => Date.parse(at));
   const latest = Math.max(...own);
-  const answers = asked.filter((each) => each.person === person && Date.parse(each.at) >= Math.min(...own));
+  const answers = asked
+    .filter((each) => each.person === person && Date.parse(each.at) >= Math.min(...own))
+    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
   const answer = answers.at(-1);
   const minutes = Math.max(0, now - latest) / 60_000;
   const askedAgo = Math.max(0, now - Math.max(latest, answer ? Date.parse(answer.at) : 0)) / 60_000;
   const reaction = answer?.reaction ?? null;
   const watch = { person, stings: own.length, minutes, reaction, askedAgo };
-  if (reaction === 'breath, faint, sick' || reaction === 'elsewhere too')
+  if (reaction !== null && GENERAL.has(reaction))
     return { ...watch, state: 'emergency', says: 'Emergency card now: this goes beyond the sting.' };
+  const general = answers.find((each) => GENERAL.has(each.reaction));
+  if (general)
+    return {
+      ...watch,
+      state: 'medical care',
+      says: `${general.reaction === 'elsewhere too' ? 'Reacted beyond the sting' : 'Breath, faint or sick'}, now ${reaction}: to a doctor all the same, not alone and not driving for hours. It may come back; only the doctor ends this.`,
+    };
   if (minutes >= WATCH_MINUTES && answer && Date.parse(answer.at) > latest)
     return { ...watch, state: 'over', says: `${WATCH_MINUTES} minutes gone, ${reaction}.` };
   if (askedAgo >= LOOK_EVERY)

@@ -32,8 +32,8 @@ export interface PhaseSpan {
   readonly phase: Phase;
   readonly from: CivilDate;
   readonly to: CivilDate;
-  /** Whether swarms may leave, whatever the phase is called. */
-  readonly swarming: boolean;
+  /** The days of it on which swarms may leave, whatever the phase is called; `null` when on none. */
+  readonly swarming: { readonly from: CivilDate; readonly to: CivilDate } | null;
   readonly reasons: readonly string[];
 }
 
@@ -266,11 +266,13 @@ export function yearPhases(facts: PhaseFacts, date: CivilDate): readonly PhaseSp
   return merged.map(({ phase, from, to }) => {
     const own = days.slice(from, to + 1).filter((day) => day.phase === phase);
     const middle = own[Math.floor(own.length / 2)]!;
+    const swarms = days.flatMap((day, index) => (day.swarming && index >= from && index <= to ? [index] : []));
     return {
       phase,
       from: addDays(begin, from),
       to: addDays(begin, to),
-      swarming: own.some((day) => day.swarming),
+      swarming:
+        swarms.length > 0 ? { from: addDays(begin, swarms[0]!), to: addDays(begin, swarms.at(-1)!) } : null,
       reasons: middle.why,
     };
   });
