@@ -15,7 +15,13 @@ import type { Phase, PhaseSpan } from '../src/season';
 import { addDays, daysBetween } from '../src/units';
 
 const spans = (...rows: readonly [Phase, string, string, boolean?][]): readonly PhaseSpan[] =>
-  rows.map(([phase, from, to, swarming = false]) => ({ phase, from, to, swarming, reasons: [] }));
+  rows.map(([phase, from, to, swarms = false]) => ({
+    phase,
+    from,
+    to,
+    swarming: swarms ? { from, to } : null,
+    reasons: [],
+  }));
 const YEAR = spans(
   ['winter rest', '2025-12-21', '2026-02-01'],
   ['first brood', '2026-02-02', '2026-03-20'],
@@ -36,11 +42,12 @@ const facts: CalendarFacts = {
   framesOfBees: 10,
   openings: [{ date: '2026-05-10', minutes: 20, stings: 0, deep: true }],
   followUps: [],
+  supers: [],
   events: [],
   practice: DEFAULT_CALENDAR,
 };
 const due = (more: Partial<CalendarFacts>, id: string) =>
-  colonyCalendar({ ...facts, ...more }).dues.find((each) => each.id === id);
+  colonyCalendar({ ...facts, ...more }).dues.find((each) => `${each.id}:`.startsWith(`${id}:`));
 const events = (...list: readonly ColonyEvent[]) => ({ events: list });
 
 describe('queen timetable', () => {
@@ -53,8 +60,37 @@ describe('queen timetable', () => {
     expect(plan.worry > plan.laying.to).toBe(true);
   });
 
-  it('of a sealed cell: within eight days she is out', () => {
-    expect(queenTimetable('cell sealed', '2026-05-14', []).emerges).toEqual({ from: '2026-05-20', to: '2026-05-22' });
+  it('of a cell seen sealed: it may be sealed since today or about to open, so rest begins at once', () => {
+    const plan = queenTimetable('cell sealed', '2026-05-14', []);
+    expect(plan.emerges).toEqual({ from: '2026-05-14', to: '2026-05-22' });
+    expect(plan.alone.from).toBe('2026-05-14');
+  });
+
+  it('of a cell with a larva: a day old or about to be sealed, 7.5 to 13 days', () => {
+    expect(queenTimetable('cell with larva', '2026-05-14', []).emerges).toEqual({
+      from: '2026-05-21',
+      to: '2026-05-27',
+    });
+  });
+
+  it('of a queen lost: rest lasts until the one that emerges last has flown', () => {
+    const fine = Array.from({ length: 60 }, (_, day) => ({ date: addDays('2026-05-10', day), fit: 1 }));
+    const { alone } = queenTimetable('queen lost', '2026-05-10', fine);
+    // Out on 23 May at the latest, she flies from 28 May on and is safe after 31 May.
+    expect(alone.to >= '2026-05-31').toBe(true);
+    expect(alone.to <= '2026-06-06').toBe(true);
+  });
+
+  it('gives one last day for one loss: a split without a queen and a queen lost, day 33 to 36', () => {
+    const fine = Array.from({ length: 60 }, (_, day) => ({ date: addDays('2026-05-10', day), fit: 1 }));
+    const worry = (...list: readonly ColonyEvent[]) => {
+      const { dues } = colonyCalendar({ ...facts, ...events(...list), matingDays: fine });
+      const found = dues.filter(({ title }) => /No eggs yet|Worry/.test(title));
+      expect(found).toHaveLength(1);
+      return found.map(({ from, due: last }) => [daysBetween('2026-05-10', from), daysBetween('2026-05-10', last)]);
+    };
+    expect(worry({ kind: 'hived', as: 'split without a queen', date: '2026-05-10' })).toEqual([[33, 36]]);
+    expect(worry({ kind: 'queen', start: 'queen lost', date: '2026-05-10' })).toEqual([[33, 36]]);
   });
 
   it('is put off by days that are not fit for mating', () => {
@@ -108,6 +144,82 @@ describe('ordinary looks', () => {
     expect(due({ today: '2026-11-20' }, 'ordinary')).toBeUndefined();
   });
 
+  it('count winter as no delay: last opened in October, the first look is due in spring', () => {
+    const autumn = [{ date: '2025-10-20', minutes: 20, stings: 0, deep: true }];
+    expect(due({ today: '2026-02-26', openings: autumn }, 'ordinary')).toMatchObject({
+      title: 'First look of the year',
+      from: '2026-02-02',
+      due: '2026-04-04',
+    });
+    const seen = [...autumn, { date: '2026-04-01', minutes: 20, stings: 0, deep: true }];
+    expect(due({ today: '2026-04-10', openings: seen }, 'ordinary')?.title).toBe('Ordinary look');
+  });
+
+  it('look for cells on the days on which swarms may leave, not through the whole flow', () => {
+    const flow: PhaseSpan = {
+      phase: 'flow',
+      from: '2026-06-11',
+      to: '2026-09-04',
+      swarming: { from: '2026-06-11', to: '2026-07-05' },
+      reasons: [],
+    };
+    const last = (date: string) => [{ date, minutes: 10, stings: 0, deep: true }];
+    const at = (today: string, opened: string) => due({ phases: [flow], today, openings: last(opened) }, 'ordinary');
+    expect(at('2026-06-20', '2026-06-15')).toMatchObject({ title: 'Look for queen cells', strict: 'must' });
+    expect(at('2026-08-25', '2026-08-20')).toMatchObject({ title: 'Ordinary look', strict: 'should' });
+  });
+
+  it('questions grow old, repairs do not, and nothing old is asked nine months later', () => {
+    const question = {
+      id: 'a',
+      question: 'Swarm cells?',
+      from: '2026-05-16',
+      due: '2026-05-18',
+      bring: null,
+      stays: false,
+    };
+    const repair = { ...question, id: 'b', question: 'Mend the floor', stays: true };
+    const all = [
+      { kind: 'feed', what: 'thin syrup', kg: 2, date: '2026-05-10' },
+      { kind: 'super on', holdsKg: 14, date: '2026-05-10' },
+      { kind: 'queen', start: 'cell sealed', date: '2026-05-10' },
+      { kind: 'drone comb in', date: '2026-05-10' },
+      { kind: 'brood stopped', date: '2026-05-10' },
+      { kind: 'hived', as: 'swarm', date: '2026-05-01' },
+    ] as const satisfies readonly ColonyEvent[];
+    const later = colonyCalendar({
+      ...facts,
+      today: '2027-02-26',
+      phases: spans(['winter rest', '2026-12-21', '2027-02-01'], ['first brood', '2027-02-02', '2027-03-20']),
+      followUps: [question, repair],
+      ...events(...all),
+    });
+    expect(later.dues.map(({ title }) => title)).toEqual(['Mend the floor', 'First look of the year']);
+    expect(later.lapsed.map(({ title }) => title)).toContain('Swarm cells?');
+    expect(colonyCalendar({ ...facts, followUps: [question] }).dues.map(({ title }) => title)).toContain(
+      'Swarm cells?',
+    );
+  });
+
+  it('keep their names while they are the same task, whatever else is done or logged', () => {
+    const hived = { kind: 'hived', as: 'package', date: '2026-05-01' } as const;
+    const names = (openings: CalendarFacts['openings'], more: readonly ColonyEvent[] = []) =>
+      new Map(
+        colonyCalendar({ ...facts, today: '2026-05-10', openings, ...events(hived, ...more) }).dues.map(
+          ({ id, title }) => [title, id],
+        ),
+      );
+    const before = names([]);
+    const after = names(
+      [{ date: '2026-05-05', minutes: 5, stings: 0, deep: false }],
+      [{ kind: 'drone comb in', date: '2026-05-06' }],
+    );
+    for (const title of ['First full check', 'Second brood box', 'First super'])
+      expect(after.get(title)).toBe(before.get(title));
+    expect(before.get('Feeder and cage: lid only')).toBeDefined();
+    expect(after.get('Feeder and cage: lid only')).toBeUndefined();
+  });
+
   it('do not fall into a stretch in which the colony must be left alone', () => {
     const openings = ['2026-04-28', '2026-05-02', '2026-05-05', '2026-05-08'].map((date) => ({
       date,
@@ -117,7 +229,7 @@ describe('ordinary looks', () => {
     }));
     const { dues, rests } = colonyCalendar({ ...facts, openings });
     const alone = rests.find((rest) => rest.strict === 'must')!;
-    const ordinary = dues.find((each) => each.id === 'ordinary')!;
+    const ordinary = dues.find((each) => each.id.startsWith('ordinary:'))!;
     expect(daysBetween(alone.to, ordinary.from)).toBeGreaterThan(0);
     expect(daysBetween(ordinary.from, ordinary.due)).toBeGreaterThanOrEqual(0);
   });
@@ -125,9 +237,11 @@ describe('ordinary looks', () => {
   it('give way to the timetable of a queen in the making, and a follow-up within it is told to clash', () => {
     const queen = events({ kind: 'queen', start: 'cell sealed', date: '2026-05-13' });
     expect(due(queen, 'ordinary')).toBeUndefined();
-    const followUps = [{ id: 'room', question: 'Room?', from: '2026-05-20', due: '2026-05-22', bring: null }];
-    expect(due({ ...queen, followUps }, 'follow-up-room')?.clash).toMatch(/young queen.*until/);
-    expect(due({ followUps }, 'follow-up-room')?.clash).toBeNull();
+    const followUps = [
+      { id: 'room', question: 'Room?', from: '2026-05-20', due: '2026-05-22', bring: null, stays: false },
+    ];
+    expect(due({ ...queen, followUps }, 'follow-up:room')?.clash).toMatch(/young queen.*until/);
+    expect(due({ followUps }, 'follow-up:room')?.clash).toBeNull();
   });
 });
 
@@ -174,6 +288,10 @@ describe('dates that events set', () => {
     expect(due(events(start), 'queen-worry')).toMatchObject({ strict: 'must' });
     expect(due(events(start), 'queen-eggs')!.from > '2026-05-24').toBe(true);
     expect(due(events(start, { kind: 'eggs seen', date: '2026-06-02' }), 'queen-worry')).toBeUndefined();
+    // Eggs of the queen that was lost are no eggs of her daughter.
+    expect(due(events(start, { kind: 'eggs seen', date: '2026-05-12' }), 'queen-worry')).toMatchObject({
+      strict: 'must',
+    });
   });
 
   it('drone comb: out before day 24 from the egg, at the latest', () => {
@@ -225,6 +343,9 @@ describe('dates that events set', () => {
     expect(due({ ...patty, framesOfBees: 4 }, 'patty')!.due > '2026-05-22').toBe(true);
     const syrup = events({ kind: 'feed', what: 'thin syrup', kg: 5, date: '2026-05-12' });
     expect(due(syrup, 'feed')?.due).toBe('2026-05-19');
+    expect(due(syrup, 'feed')?.why).toMatch(/three to four days/);
+    const thick = events({ kind: 'feed', what: 'thick syrup', kg: 5, date: '2026-05-12' });
+    expect(due(thick, 'feed')?.why).toMatch(/keeps for weeks/);
     expect(
       due(
         events(
@@ -253,6 +374,27 @@ describe('dates that events set', () => {
     expect(days).toBeGreaterThanOrEqual(7);
     expect(days).toBeLessThanOrEqual(14);
     expect(due(on, 'super-full')).toBeUndefined();
+  });
+
+  it('a super put on inside a withdrawal: a warning at once, and nobody asks whether it is full', () => {
+    const dust = {
+      kind: 'treatment',
+      medicine: 'oxytetracycline dust',
+      doses: 1,
+      repeatAfter: null,
+      removeAfter: null,
+    } as const;
+    const inside = {
+      ...events({ ...dust, date: '2026-05-01', withdrawal: 28 }, { kind: 'super on', holdsKg: 14, date: '2026-05-15' }),
+      today: '2026-05-15',
+      supers: [{ name: 'super 1', since: '2026-05-15' }],
+    };
+    expect(due(inside, 'super-inside-withdrawal')).toMatchObject({ strict: 'must', due: '2026-05-15' });
+    expect(due(inside, 'super-full')).toBeUndefined();
+    expect(colonyCalendar({ ...facts, ...inside }).honey).toMatchObject({
+      superOnFrom: '2026-05-29',
+      locked: [{ name: 'super 1' }],
+    });
   });
 
   it('a suspicion: look or ask within the week, and the inspector decides', () => {
@@ -310,7 +452,7 @@ describe('new colonies', () => {
 
   it('shows on the calendar until its steps are done', () => {
     const hived = events({ kind: 'hived', as: 'swarm', date: '2026-05-10' });
-    expect(due({ ...hived, openings: [] }, 'new-0')?.why).toMatch(/Swarm of 10 May, day 3/);
+    expect(due({ ...hived, openings: [] }, 'new-eggs')?.why).toMatch(/Swarm of 10 May, day 3/);
     const later = {
       ...hived,
       today: '2026-06-05',

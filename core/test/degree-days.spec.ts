@@ -10,7 +10,7 @@ import {
   clampedDegreeDays,
   degreeDays,
   sineDegreeDays,
-  usualByLatitude,
+  usualByPlace,
   usualFrom,
 } from '../src/season';
 
@@ -129,7 +129,11 @@ describe('degree days of Seattle', () => {
 
 describe('a usual year by latitude', () => {
   it('turns round in the south and gets colder with height', () => {
-    expect(usualByLatitude(-35, 0)[18]!.high).toBeGreaterThan(usualByLatitude(-35, 0)[200]!.high);
-    expect(usualByLatitude(55, 600)[100]!.high).toBeLessThan(usualByLatitude(55, 100)[100]!.high);
+    expect(usualByPlace({ latitude: -35, longitude: 150, altitude: 0 })[18]!.high).toBeGreaterThan(
+      usualByPlace({ latitude: -35, longitude: 150, altitude: 0 })[200]!.high,
+    );
+    expect(usualByPlace({ latitude: 55, longitude: -3, altitude: 600 })[100]!.high).toBeLessThan(
+      usualByPlace({ latitude: 55, longitude: -3, altitude: 100 })[100]!.high,
+    );
   });
 });

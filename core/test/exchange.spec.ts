@@ -29,6 +29,35 @@ describe('hourly weather file', () => {
     expect(bad[3]?.message).toMatch(/temperature is missing/);
   });
 
+  it('counts lines as an editor does, blank ones too', () => {
+    const { bad } = readWeatherCsv(
+      'time,temperature\n\n2026-05-14T12:00Z,16\n2026-05-14T13:00Z,999\n\n2026-05-14T14:00Z,x\n',
+    );
+    expect(bad.map(({ line }) => line)).toEqual([4, 6]);
+  });
+
+  it('takes neither 30 February nor hexadecimal for what they are not', () => {
+    const { hours, bad } = readWeatherCsv(
+      'time,temperature\n2026-02-30T12:00Z,16\n2026-05-14T12:00Z,0x10\n2026-05-14T13:00Z,1e1\n2026-05-14T14:00Z,Infinity\n',
+    );
+    expect(hours.map(({ weather }) => weather.temperature)).toEqual([10]);
+    expect(bad.map(({ line }) => line)).toEqual([2, 3, 5]);
+  });
+
+  it('does not move the hours of zones with a half-hour offset: each of ours is the mean of the two it lies in', () => {
+    const at = (hour: number) => `2026-05-14T${String(hour).padStart(2, '0')}:00+05:30`;
+    const rows = [10, 11, 12, 13, 14].map((hour) => `${at(hour)},${hour * 2}`);
+    const { hours } = readWeatherCsv(`time,temperature\n${rows.join('\n')}\n`);
+    // 12:00 at +05:30 is 06:30Z: 06:00Z lies between the hours that begin at 11 and at 12 o'clock there.
+    const six = hours.find(({ at: start }) => start === Date.parse('2026-05-14T06:00Z'))!;
+    expect(six.weather.temperature).toBeCloseTo(23, 9);
+    const kathmandu = readWeatherCsv('time,temperature\n2026-05-14T12:00+05:45,10\n2026-05-14T13:00+05:45,14\n').hours;
+    // 12:45 to 13:00 there belongs to 07:00Z for a quarter, 13:00 to 13:45 for three.
+    expect(
+      kathmandu.find(({ at: start }) => start === Date.parse('2026-05-14T07:00Z'))?.weather.temperature,
+    ).toBeCloseTo(13, 9);
+  });
+
   it('says what a file lacks', () => {
     expect(() => readWeatherCsv('when,temp\n1,2\n')).toThrow(/"time" among them/);
     expect(() => readWeatherCsv('')).toThrow(/no hours/);

@@ -12,7 +12,13 @@ import type { Phase, PhaseSpan } from '../src/season';
 import { addDays } from '../src/units';
 
 const only = (phase: Phase, swarming = false): readonly PhaseSpan[] => [
-  { phase, from: '2025-06-01', to: '2027-06-01', swarming, reasons: [] },
+  {
+    phase,
+    from: '2025-06-01',
+    to: '2027-06-01',
+    swarming: swarming ? { from: '2025-06-01', to: '2027-06-01' } : null,
+    reasons: [],
+  },
 ];
 const record: ColonyRecord = {
   date: '2026-05-01',
@@ -35,7 +41,7 @@ const facts: ExpectedFacts = {
   strain: 'cuts down',
   cellsPerFrame: 5400,
   beesPerFrame: 1700,
-  layingFrom: null,
+  waiting: null,
 };
 const fine = (from: string, days: number, rain = 0) =>
   Array.from({ length: days }, (_, day) => ({ date: addDays(from, day), low: 8, high: 18, rain }));
@@ -98,11 +104,71 @@ describe('expected state', () => {
     expect(thin.because.join()).toMatch(/rain or cold/);
   });
 
-  it('has no eggs while no queen lays', () => {
-    const queenless = expectedState({ ...facts, layingFrom: '2026-06-01', today: '2026-05-25' });
-    expect(queenless.eggs.value).toBe(0);
-    expect(queenless.larvae.value).toBe(0);
-    expect(queenless.sealed.value).toBeLessThanOrEqual(0.6);
+  it('expects no eggs and no larvae of a queen that cannot lay yet, nor takes the few old cells for hers', () => {
+    const virgin = { stopped: '2026-05-01', from: '2026-05-20', to: '2026-05-30' };
+    const before = expectedState({ ...facts, waiting: virgin, today: '2026-05-15' });
+    expect(before.eggs).toEqual({ value: 0, low: 0, high: 0 });
+    expect(before.larvae.value).toBe(0);
+    expect(before.because.join()).toMatch(/cannot lay before 20 May/);
+    const unproven = expectedState({ ...facts, waiting: virgin, today: '2026-05-26' });
+    expect(unproven.eggs.value).toBe(0);
+    expect(unproven.eggs.low).toBe(0);
+    expect(unproven.eggs.high).toBeGreaterThan(0.2);
+    expect(unproven.because.join()).toMatch(/none until then are no failure/);
+    const overdue = expectedState({ ...facts, waiting: virgin, today: '2026-06-05' });
+    expect(overdue.eggs.low).toBe(0);
+    expect(overdue.eggs.value).toBeGreaterThan(0);
+  });
+
+  it('does not let a wintering colony grow: about as many bees at the end of winter as at its beginning, or fewer', () => {
+    const span = (phase: Phase, from: string, to: string): PhaseSpan => ({
+      phase,
+      from,
+      to,
+      swarming: null,
+      reasons: [],
+    });
+    const south = [
+      span('closing down', '2026-05-01', '2026-05-31'),
+      span('winter rest', '2026-06-01', '2026-07-26'),
+      span('first brood', '2026-07-27', '2026-08-20'),
+      span('build-up', '2026-08-21', '2026-10-10'),
+    ];
+    for (const bees of [3.4, 6, 9]) {
+      const autumn = {
+        ...record,
+        date: '2026-05-06',
+        bees,
+        eggs: 0.02 * bees,
+        larvae: 0.05 * bees,
+        sealed: 0.1 * bees,
+        drone: 0,
+        storesKg: 16,
+      };
+      const at = (today: string) => expectedState({ ...facts, phases: south, forage: [], last: autumn, today }).bees;
+      expect(at('2026-08-28').value).toBeLessThanOrEqual(bees * 1.1);
+      expect(at('2026-08-28').value).toBeGreaterThan(bees * 0.35);
+      expect(at('2026-10-10').value).toBeGreaterThan(at('2026-08-28').value);
+    }
+  });
+
+  it('says that a record is too old instead of expecting nothing: nine months without a look', () => {
+    const year = [
+      { phase: 'swarm season', from: '2026-04-20', to: '2026-06-20', swarming: null, reasons: [] },
+      { phase: 'flow', from: '2026-06-21', to: '2026-10-31', swarming: null, reasons: [] },
+      { phase: 'winter rest', from: '2026-11-01', to: '2027-03-01', swarming: null, reasons: [] },
+    ] as const satisfies readonly PhaseSpan[];
+    const state = expectedState({ ...facts, phases: year, today: '2027-02-26' });
+    expect(state.stale).toMatch(/not known/);
+    expect(starvationWatch(state, 7, 5).level).toBe('none');
+    expect(expectedState({ ...facts, phases: year, today: '2026-06-20' }).stale).toBeNull();
+    const over = { ...record, date: '2026-10-20' };
+    expect(expectedState({ ...facts, last: over, phases: year, today: '2027-02-26' }).stale).toBeNull();
+  });
+
+  it('refuses a record that cannot be', () => {
+    expect(() => expectedState({ ...facts, last: { ...record, bees: Number.NaN } })).toThrow(/frames of bees/);
+    expect(() => expectedState({ ...facts, last: { ...record, storesKg: -1 } })).toThrow(/food/);
   });
 
   it('brings a strong hive about a kilogram a day in a flow', () => {
@@ -162,9 +228,9 @@ describe('reading a finding', () => {
     storesKg: 15,
   };
   const phases: readonly PhaseSpan[] = [
-    { phase: 'closing down', from: '2025-09-20', to: '2025-11-01', swarming: false, reasons: [] },
-    { phase: 'winter rest', from: '2025-11-02', to: '2026-01-25', swarming: false, reasons: [] },
-    { phase: 'first brood', from: '2026-01-26', to: '2026-03-20', swarming: false, reasons: [] },
+    { phase: 'closing down', from: '2025-09-20', to: '2025-11-01', swarming: null, reasons: [] },
+    { phase: 'winter rest', from: '2025-11-02', to: '2026-01-25', swarming: null, reasons: [] },
+    { phase: 'first brood', from: '2026-01-26', to: '2026-03-20', swarming: null, reasons: [] },
   ];
   const winter: ExpectedFacts = { ...facts, last: autumn, phases, forage: [], today: '2026-02-20' };
 
@@ -251,9 +317,27 @@ describe('swarm risk', () => {
     expect(swarmRisk({ ...risk, roomFrames: 40, flowFrom: null }).level).toBe('low');
     const over = swarmRisk({
       ...risk,
-      phases: [{ phase: 'closing down', from: '2026-01-01', to: '2027-01-01', swarming: false, reasons: [] }],
+      phases: [{ phase: 'closing down', from: '2026-01-01', to: '2027-01-01', swarming: null, reasons: [] }],
     });
     expect(over).toMatchObject({ level: 'low', window: null });
+  });
+
+  it('ends with the last day on which swarms leave, not with the phase that holds it', () => {
+    const flow: PhaseSpan = {
+      phase: 'flow',
+      from: '2026-06-11',
+      to: '2026-09-04',
+      swarming: { from: '2026-06-11', to: '2026-07-05' },
+      reasons: [],
+    };
+    expect(
+      swarmRisk({ ...risk, phases: [flow], today: '2026-08-25', last: { ...risk.last, date: '2026-08-20' } }),
+    ).toMatchObject({ level: 'low', window: null });
+  });
+
+  it('says a few hundred bees as what they are', () => {
+    const tiny = swarmRisk({ ...risk, last: { ...record, bees: 1, eggs: 0, larvae: 0.02, sealed: 0.05 } });
+    expect(tiny.reasons[0]).toMatch(/about [1-9]00 bees/);
   });
 
   it('says leaving when cells hold brood', () => {

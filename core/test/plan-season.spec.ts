@@ -114,6 +114,8 @@ describe('who can come', () => {
 
 const CALENDAR: ColonyCalendar = {
   dues: [],
+  lapsed: [],
+  honey: { superOnFrom: null, unknown: [], locked: [], says: null },
   rests: [],
   load: { openings: 0, minutes: 0, stings: 0, over: [] },
   openFrom: '2026-05-14',

@@ -1,3 +1,4 @@
+import { ADVICE_KINDS } from '../src/care';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EMPTY_SIDE, LETTERS, type Letter, parseSide } from '../src/inspection';
@@ -115,7 +116,7 @@ describe('every drill', () => {
       ).size;
     expect(answers('weather')).toBeGreaterThan(5);
     expect(answers('stop')).toBe(STOP_ANSWERS.length);
-    expect(answers('next')).toBe(4);
+    expect(answers('next')).toBe(ADVICE_KINDS.length);
     expect(answers('trouble')).toBe(NAMES.length);
     for (const find of ['find-queen', 'find-sunken', 'find-two-eggs'] as const) expect(answers(find)).toBe(2);
   });

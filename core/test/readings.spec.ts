@@ -139,8 +139,8 @@ describe('young bees to come', () => {
 
 describe('is she laying', () => {
   const date = '2026-05-20';
-  const status = (lines: readonly string[], eggsLookedFor = true, virginSeen = false) =>
-    queenStatus({ date, sides: lines.map((line) => parseSide(line)), eggsLookedFor, virginSeen });
+  const status = (lines: readonly string[], eggsLookedFor = true, virginSeen = false, droneLayerSeen = false) =>
+    queenStatus({ date, sides: lines.map((line) => parseSide(line)), eggsLookedFor, virginSeen, droneLayerSeen });
 
   // After a queen is lost on day 0 there are eggs until day 3, open worker brood until 9, sealed worker brood until 21 (Winston 1987).
   it('dates the last laying from the youngest brood', () => {
@@ -176,6 +176,48 @@ describe('is she laying', () => {
     expect(status([])).toMatchObject({ evidence: 'none', says: 'No side was read.' });
   });
 
+  const nest = (line: string, ...more: string[]) => [line, line, line, line, ...more];
+  /** Sides read, what somebody noted besides, and what it means. Written from what a beekeeper would say of the combs. */
+  const CASES: readonly (readonly [string, readonly string[], string, boolean?])[] = [
+    ['eggs, larvae and only domed cappings, marked', nest('1E 1L 2D 4C .domed-lids'), 'drone layer likely'],
+    ['eggs, larvae and only domed cappings, not marked', nest('1E 1L 2D 4C'), 'drone layer likely'],
+    ['larvae and only domed cappings', nest('2L 2D 4C'), 'drone layer likely'],
+    ['only domed cappings, scattered', nest('2D 6C'), 'drone layer likely'],
+    ['one marked side is enough', ['1E 1L 2D 4C .domed-lids'], 'drone layer likely'],
+    ['two sides read, drone brood on one, no worker brood yet', ['2E 2L 4C', '1D 7C'], 'queenright'],
+    ['finding "drone layer" noted, flat cappings nowhere', nest('2E 1L 1D 4C'), 'drone layer likely', true],
+    ['finding "drone layer" noted beside flat cappings: watch her', nest('2E 1L 1D 4S'), 'probably queenright', true],
+    ['a comb built for drones beside a young nest without sealed brood', nest('2E 2L 4C', '8D', '8D'), 'queenright'],
+    ['a drone comb beside an ordinary nest', nest('1E 2L 4S', '8D'), 'queenright'],
+    [
+      'sealed brood and emergency cells on the face',
+      nest('6S 2C', '6S 1C K4 sealed@face sealed@face larva@face larva@face'),
+      'young queen likely',
+    ],
+    ['sealed brood and swarm cells', nest('6S 2C', '6S K3 sealed@edge sealed@edge sealed@edge'), 'young queen likely'],
+    [
+      'old larvae, sealed brood and emergency cells',
+      nest('1L 5S .old-larvae', '4S K2 larva@face larva@face'),
+      'young queen likely',
+    ],
+    ['no brood and an open cell', nest('8C', '8C K1 emerged@face'), 'young queen likely'],
+    ['sealed brood and empty cups', nest('6S 2C', '6S K2 cup@edge cup@edge'), 'queenless likely'],
+    ['sealed brood, nothing else', nest('6S 2C'), 'queenless likely'],
+    [
+      'eggs and sealed swarm cells: she is still there',
+      nest('1E 1L 4S', '4S K4 sealed@edge sealed@edge sealed@edge sealed@edge'),
+      'queenright',
+    ],
+    [
+      'young larvae and swarm cells: she was there',
+      nest('1L 4S .young-larvae', '4S K3 sealed@edge sealed@edge sealed@edge'),
+      'probably queenright',
+    ],
+  ];
+  it.each(CASES.map(([name, ...rest]) => ({ name, rest })))('$name', ({ rest: [lines, verdict, noted = false] }) => {
+    expect(status(lines, true, false, noted).verdict).toBe(verdict);
+  });
+
   it('never finds a colony queenless that shows eggs (property)', () => {
     fc.assert(
       fc.property(fc.array(side, { minLength: 1, maxLength: 6 }), fc.boolean(), (sides, looked) => {
@@ -184,6 +226,7 @@ describe('is she laying', () => {
           sides: [...sides, parseSide('1E')],
           eggsLookedFor: looked,
           virginSeen: false,
+          droneLayerSeen: false,
         });
         expect(told.verdict).not.toBe('queenless likely');
         expect(told.evidence === 'eggs' || told.evidence === 'queen seen').toBe(true);
@@ -210,6 +253,8 @@ describe('queen cells', () => {
   it('presses only where a queen could come out or a swarm leave', () => {
     expect(readCells(cells('cup', 'edge', 3), true).withinDays).toBeNull();
     expect(readCells(cells('sealed', 'edge', 3), true).withinDays).toBe(0);
+    // A fed larva may be capped tomorrow.
+    expect(readCells(cells('larva', 'edge', 3), true).withinDays).toBe(0);
   });
 });
 
@@ -230,7 +275,11 @@ describe('counts and tests', () => {
     const reading = readMeasure({ what: 'mites on bees', method: 'alcohol wash', bees: 300, mites: 9 });
     expect(reading).toMatchObject({ level: 'act' });
     expect(reading.says).toContain('3 mites on 100 bees');
-    expect(() => readMeasure({ what: 'mites on bees', method: 'gas', bees: 10, mites: 11 })).toThrow(RangeError);
+    // One bee can carry two mites: 40 mites on 30 bees are 133 on 100, and worth counting again.
+    const heavy = readMeasure({ what: 'mites on bees', method: 'alcohol wash', bees: 30, mites: 40 });
+    expect(heavy).toMatchObject({ level: 'act' });
+    expect(heavy.says).toMatch(/133\.3 mites on 100 bees .*count again/);
+    expect(() => readMeasure({ what: 'mites on bees', method: 'gas', bees: 0, mites: 1 })).toThrow(RangeError);
   });
 
   it('walks the matchstick test to a verdict and leaves no doubt unsettled', () => {
@@ -241,6 +290,21 @@ describe('counts and tests', () => {
     expect(ropinessVerdict({ ...test, larva: 'dry scale' })).toMatchObject({ verdict: 'suspect' });
     expect(ropinessVerdict({ ...test, lid: 'sunken', larva: 'brown', threadMm: 2 }).verdict).toBe('not settled');
     expect(ropinessVerdict({ ...test, larva: 'brown', threadMm: 30 }).next).toContain('inspector');
+  });
+
+  it('never calls an off-white larva negative: European foulbrood kills larvae under no lid at all', () => {
+    for (const lid of ['sound', 'sunken', 'pierced', 'greasy'] as const)
+      for (const threadMm of [null, 0, 2])
+        expect(ropinessVerdict({ lid, larva: 'off-white', threadMm, foulSmell: false }).verdict).not.toBe('negative');
+    expect(ropinessVerdict({ lid: 'sound', larva: 'off-white', threadMm: 0, foulSmell: false }).next).toMatch(
+      /other foulbrood/,
+    );
+  });
+
+  it('settles nothing by a short thread', () => {
+    const short = { lid: 'sound', larva: 'pearly', threadMm: 6, foulSmell: false } as const;
+    expect(ropinessVerdict(short).verdict).toBe('not settled');
+    expect(ropinessVerdict({ ...short, threadMm: 0 }).verdict).toBe('negative');
   });
 
   it('names gaps that bees build in, and where the schools differ', () => {

@@ -24,7 +24,8 @@ import {
   survivalBySetUp,
   survivalOf,
   tasksFor,
-  usualByLatitude,
+  evenYear,
+  usualByPlace,
   usualTurn,
   wilson,
   yearPhases,
@@ -44,6 +45,8 @@ const COMMON = [
   'heather',
   'ivy',
 ];
+/** A place on a windward coast, whatever its latitude. */
+const windward = (latitude: number, altitude: number) => ({ latitude, longitude: latitude > 0 ? -9 : 172, altitude });
 const plantsFor = (turn: string, ids: readonly string[] = COMMON) =>
   PLANTS.filter(({ id }) => ids.includes(id)).map((plant) => ({
     id: plant.id,
@@ -57,7 +60,7 @@ const bloomFacts = (latitude: number, today: string, more: Partial<BloomFacts> =
   return {
     today,
     turn,
-    usual: usualByLatitude(latitude, 150),
+    usual: usualByPlace(windward(latitude, 150)),
     days: [],
     plants: plantsFor(turn),
     seen: [],
@@ -71,6 +74,69 @@ const phaseFacts = (latitude: number, today: string): PhaseFacts => {
 };
 const by = (facts: BloomFacts, id: string) => bloomOf(facts).find((bloom) => bloom.id === id)!;
 
+/** Coldest and warmest month of places in all climates, °C; climate normals from memory, a degree or two off at most. */
+const CLIMATES: readonly (readonly [
+  string,
+  latitude: number,
+  longitude: number,
+  altitude: number,
+  coldest: number,
+  warmest: number,
+])[] = [
+  ['east coast of a northern continent', 42.4, -71, 10, -1.5, 23.5],
+  ['middle of a northern continent', 45, -93.3, 260, -9, 23.5],
+  ['high plain under a mountain range', 39.7, -105, 1600, -0.5, 23.5],
+  ['alpine valley at 1200 m', 47.1, 11.4, 1200, -3, 16],
+  ['far inland, 55° N', 55, 83, 150, -17, 19.5],
+  ['eastern plain, 56° N', 55.7, 37.6, 150, -6.5, 19],
+  ['maritime 56° N', 55.9, -3.2, 50, 4, 15.3],
+  ['windward coast, 47° N', 47.6, -122.3, 50, 5, 19.5],
+  ['island in the south, 43° S', -42.9, 147.3, 50, 8.5, 17.5],
+  ['east coast in the south, 34° S', -33.9, 151.2, 20, 12.5, 23],
+  ['southern high plain, 26° S', -26.2, 28, 1750, 10, 20],
+  ['east coast of an old continent, 36° N', 35.7, 139.7, 20, 5, 27],
+];
+
+describe('the rough climate of a place of which nothing is known', () => {
+  it.each(CLIMATES)('%s: coldest and warmest within 7 °C', (_name, latitude, longitude, altitude, coldest, warmest) => {
+    const means = usualByPlace({ latitude, longitude, altitude }).map(({ low, high }) => (low + high) / 2);
+    expect(Math.abs(Math.min(...means) - coldest)).toBeLessThanOrEqual(7);
+    expect(Math.abs(Math.max(...means) - warmest)).toBeLessThanOrEqual(7);
+  });
+
+  it('is within 4 °C for most of them, and tells continental from maritime', () => {
+    const off = CLIMATES.map(([, latitude, longitude, altitude, coldest]) => {
+      const means = usualByPlace({ latitude, longitude, altitude }).map(({ low, high }) => (low + high) / 2);
+      return Math.abs(Math.min(...means) - coldest);
+    });
+    expect(off.filter((each) => each <= 4).length).toBeGreaterThanOrEqual(8);
+    const inland = usualByPlace({ latitude: 45, longitude: -93.3, altitude: 260 });
+    const coast = usualByPlace({ latitude: 45, longitude: -124, altitude: 10 });
+    const swing = (year: typeof inland) =>
+      Math.max(...year.map(({ high }) => high)) - Math.min(...year.map(({ high }) => high));
+    expect(swing(inland)).toBeGreaterThan(swing(coast) + 8);
+  });
+
+  it.each(CLIMATES)('%s: a swarm season in its own spring or early summer', (_name, latitude, longitude, altitude) => {
+    const place = { latitude, longitude, altitude };
+    const turn = usualTurn(latitude)!;
+    const today = latitude > 0 ? '2026-05-14' : '2026-11-14';
+    const facts = bloomFacts(latitude, today, { turn, usual: usualByPlace(place), plants: plantsFor(turn) });
+    const swarming = yearPhases({ turn, usual: facts.usual, days: [], forage: bloomOf(facts) }, today).flatMap(
+      (span) => span.swarming ?? [],
+    );
+    expect(swarming.length).toBeGreaterThan(0);
+    const dayOfGrowth = daysBetween(latitude > 0 ? '2025-12-21' : '2026-06-21', swarming[0]!.from);
+    expect(dayOfGrowth).toBeGreaterThanOrEqual(latitude > 40 ? 100 : 55);
+    expect(dayOfGrowth).toBeLessThanOrEqual(200);
+  });
+
+  it('refuses a place off the globe', () => {
+    expect(() => usualByPlace({ latitude: 91, longitude: 0, altitude: 0 })).toThrow(/latitude/);
+    expect(() => usualByPlace({ latitude: 50, longitude: 181, altitude: 0 })).toThrow(/longitude/);
+  });
+});
+
 describe('the plant list', () => {
   it('has some sixty plants, each of some worth, with unlike names', () => {
     expect(PLANTS.length).toBeGreaterThanOrEqual(60);
@@ -81,7 +147,7 @@ describe('the plant list', () => {
 
 describe('bloom', () => {
   it('comes in the reference climate on the listed days, within a day', () => {
-    const facts = bloomFacts(52, '2026-02-01', { usual: usualByLatitude(52, 50) });
+    const facts = bloomFacts(52, '2026-02-01', { usual: evenYear(5.1, 16.5, true) });
     for (const bloom of bloomOf(facts)) {
       const listed = PLANTS.find((plant) => plant.id === bloom.id)!;
       expect(Math.abs(daysBetween(`2026-${listed.opens}`, bloom.from)), bloom.plant).toBeLessThanOrEqual(1);
@@ -97,7 +163,7 @@ describe('bloom', () => {
   });
 
   it('comes earlier in a warm spring by the days of warmth, not by the date', () => {
-    const usual = usualByLatitude(52, 50);
+    const usual = evenYear(5.1, 16.5, true);
     const warm = Array.from({ length: 110 }, (_, day) => ({
       date: addDays('2026-01-01', day),
       low: usual[day]!.low + 3,
@@ -212,6 +278,40 @@ describe('the main flow', () => {
     });
   });
 
+  const usually = (name: string, nectar: number, from: string, to: string, early = 0) => ({
+    ...plant(name, nectar, addDays(from, -early), addDays(to, -early)),
+    usual: { from, to },
+  });
+  const spring = [
+    usually('Hawthorn', 3, '2026-05-12', '2026-06-02'),
+    usually('Sycamore', 3, '2026-05-05', '2026-05-25'),
+  ];
+  const summer = (clover: number, bramble = 0) => [
+    ...spring,
+    usually('White clover', 4, '2026-05-27', '2026-08-05', clover),
+    usually('Bramble', 4, '2026-06-13', '2026-07-25', bramble),
+    usually('Lime', 3, '2026-06-25', '2026-07-12'),
+  ];
+  const begins = (clover: number, bramble = 0) => mainFlow(summer(clover, bramble), '2026-01-01', '2026-12-31')!.from;
+
+  it('comes no later when clover is seen twelve days early', () => {
+    expect(begins(12) < begins(0)).toBe(true);
+    expect(begins(12, 4) < begins(12)).toBe(true);
+  });
+
+  it('never moves later when a plant opens earlier, nor earlier when one opens later (property)', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -25, max: 25 }),
+        fc.integer({ min: 0, max: 20 }),
+        fc.integer({ min: -15, max: 15 }),
+        (clover, more, bramble) => {
+          expect(begins(clover + more, bramble) <= begins(clover, bramble)).toBe(true);
+        },
+      ),
+    );
+  });
+
   it('is none where nothing gives much', () => {
     expect(mainFlow([plant('Privet', 2, '2026-06-20', '2026-07-10')], '2026-01-01', '2026-12-31')).toBeNull();
     expect(mainFlow([], '2026-01-01', '2026-12-31')).toBeNull();
@@ -232,9 +332,21 @@ describe('phase of the colony year', () => {
   it('opens the year in January in the subtropics while the cold north rests', () => {
     expect(phaseAt(28, '2026-01-20')).toBe('build-up');
     expect(phaseAt(60, '2026-01-20')).toBe('winter rest');
-    expect(bandOf(usualByLatitude(28, 0))).toBe('subtropical');
-    expect(bandOf(usualByLatitude(66, 200))).toMatch(/cold continental|cool maritime/);
+    expect(bandOf(usualByPlace(windward(28, 0)))).toBe('subtropical');
+    expect(bandOf(usualByPlace({ latitude: 66, longitude: 25, altitude: 200 }))).toMatch(
+      /cold continental|cool maritime/,
+    );
     expect(usualTurn(10)).toBeNull();
+  });
+
+  it('lets swarms leave on single days, not for as long as the phase that holds them', () => {
+    for (const latitude of [48, 52, 55]) {
+      const spans = yearPhases(phaseFacts(latitude, '2026-06-01'), '2026-06-01');
+      const last = spans.flatMap(({ swarming }) => swarming ?? []).at(-1)!;
+      expect(last.to <= '2026-07-15').toBe(true);
+      for (const { swarming, from, to } of spans)
+        if (swarming) expect(swarming.from >= from && swarming.to <= to).toBe(true);
+    }
   });
 
   it('runs through the year without gaps or overlaps, in both halves of the globe, with a reason each', () => {
@@ -270,6 +382,14 @@ describe('deadlines', () => {
     const facts = phaseFacts(52, '2026-08-01');
     const of = (id: string) => deadlinesOf(facts, '2026-08-01').find((each) => each.id === id)!;
     expect(daysBetween(of('mites').by, of('winter-bees').by)).toBeGreaterThan(20);
+    // Few mites before the first winter bee is laid; in cool maritime places that is August.
+    expect(of('mites').by < of('winter-bees').from).toBe(true);
+    expect(of('mites').by.slice(0, 7)).toBe('2026-08');
+    expect(
+      deadlinesOf(phaseFacts(55, '2026-08-01'), '2026-08-01')
+        .find((each) => each.id === 'mites')!
+        .by.slice(0, 7),
+    ).toBe('2026-08');
     expect(daysBetween(of('stores').by, of('repairs').by)).toBeGreaterThanOrEqual(0);
     for (const each of deadlinesOf(facts, '2026-08-01')) expect(daysBetween(each.from, each.by)).toBeGreaterThan(0);
   });
@@ -278,6 +398,19 @@ describe('deadlines', () => {
     expect(
       deadlinesOf(phaseFacts(62, '2026-07-01'), '2026-07-01').find((each) => each.id === 'mites')!.from < '2026-08-15',
     ).toBe(true);
+  });
+
+  it('stand in their order on both halves of the globe: feed and medicines off, then supers on, then the flow', () => {
+    for (const [latitude, today] of [
+      [52, '2026-03-01'],
+      [55, '2026-03-01'],
+      [-44, '2026-09-01'],
+    ] as const) {
+      const found = deadlinesOf(phaseFacts(latitude, today), today);
+      const of = (id: string) => found.find((each) => each.id === id)!;
+      expect(of('withdrawal').by < of('supers').from).toBe(true);
+      expect(of('feed-off').by < of('supers').from).toBe(true);
+    }
   });
 
   it('count back from the main flow: six weeks from the egg to a forager', () => {
@@ -385,6 +518,11 @@ describe('hive scale', () => {
     expect(scaleEvents(series([-0.1, -0.1, -1.5, -1.8, -1.2, -0.1, -0.1])).map((event) => event.kind)).toEqual([
       'robbing',
     ]);
+  });
+
+  it('takes two wet days after a flow for what they are: −0.8 kg each is food and drying, not robbing, and the flow before is no feed', () => {
+    const kinds = scaleEvents(series([0.9, 1.1, 1.3, -0.8, -0.8, 0, 0])).map((event) => event.kind);
+    expect(kinds).toEqual(['flow']);
   });
 
   it('finds a swarm in the middle of a flow', () => {

@@ -16,6 +16,14 @@ describe('a checklist as a table', () => {
     expect(readChecklistCsv(checklistCsv([skill])).skills).toEqual([skill]);
   });
 
+  it('keeps a bar within a part, and counts blank lines', () => {
+    const [skill] = skills;
+    const barred = { ...skill!, faults: ['smokes | pauses too short', 'back\\slash', 'plain'], gear: ['a|b'] };
+    expect(readChecklistCsv(checklistCsv([barred])).skills).toEqual([barred]);
+    const { bad } = readChecklistCsv('id,name,phase\n\na,a,nowhere\n\n\nb,b,nowhere\n');
+    expect(bad.map(({ line }) => line)).toEqual([3, 6]);
+  });
+
   it('comes back whatever the words in it are (property)', () => {
     const words = fc
       .string({ minLength: 1, maxLength: 40 })

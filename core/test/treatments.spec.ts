@@ -19,8 +19,7 @@ const given = (
 });
 const strips = given('amitraz strips', '2026-07-01', { removeAfter: 42, withdrawal: 30 });
 const trickle = given('oxalic acid trickle', '2026-07-20');
-const powder = (date: string) =>
-  given('oxytetracycline dust', date, { doses: 3, repeatAfter: 5, withdrawal: 28 });
+const powder = (date: string) => given('oxytetracycline dust', date, { doses: 3, repeatAfter: 5, withdrawal: 28 });
 const out = (date: string, medicine?: string): ColonyEvent => ({ kind: 'treatment out', date, medicine });
 
 type Expected = Readonly<Record<string, { end: string; free: string | null; next?: string | null; out?: boolean }>>;
@@ -35,9 +34,24 @@ const CASES: readonly (readonly [string, readonly ColonyEvent[], string, Expecte
       'oxalic acid trickle': { end: '2026-07-20', free: '2026-07-20' },
     },
   ],
-  ['strips out on the day', [strips, out('2026-08-12')], '2026-08-20', { 'amitraz strips': { end: '2026-08-12', free: '2026-09-11' } }],
-  ['strips out early: the label counts from the day they are out', [strips, out('2026-08-01')], '2026-08-20', { 'amitraz strips': { end: '2026-08-01', free: '2026-08-31' } }],
-  ['strips forgotten: the waiting days have not begun', [strips], '2026-09-20', { 'amitraz strips': { end: '2026-09-20', free: '2026-10-20', out: true } }],
+  [
+    'strips out on the day',
+    [strips, out('2026-08-12')],
+    '2026-08-20',
+    { 'amitraz strips': { end: '2026-08-12', free: '2026-09-11' } },
+  ],
+  [
+    'strips out early: the label counts from the day they are out',
+    [strips, out('2026-08-01')],
+    '2026-08-20',
+    { 'amitraz strips': { end: '2026-08-01', free: '2026-08-31' } },
+  ],
+  [
+    'strips forgotten: the waiting days have not begun',
+    [strips],
+    '2026-09-20',
+    { 'amitraz strips': { end: '2026-09-20', free: '2026-10-20', out: true } },
+  ],
   [
     'one of two things that lie in the hive is taken out',
     [strips, given('thymol gel', '2026-07-10', { removeAfter: 28, withdrawal: 7 }), out('2026-08-07', 'Thymol gel')],
@@ -47,7 +61,12 @@ const CASES: readonly (readonly [string, readonly ColonyEvent[], string, Expecte
       'thymol gel': { end: '2026-08-07', free: '2026-08-14' },
     },
   ],
-  ['three doses on their days', [powder('2026-05-01'), powder('2026-05-06'), powder('2026-05-11')], '2026-05-14', { 'oxytetracycline dust': { end: '2026-05-11', free: '2026-06-08', next: null } }],
+  [
+    'three doses on their days',
+    [powder('2026-05-01'), powder('2026-05-06'), powder('2026-05-11')],
+    '2026-05-14',
+    { 'oxytetracycline dust': { end: '2026-05-11', free: '2026-06-08', next: null } },
+  ],
   [
     'the second dose is 8 days late and still to come: today at the soonest, the third five days after it',
     [powder('2026-05-01')],
@@ -78,7 +97,12 @@ const CASES: readonly (readonly [string, readonly ColonyEvent[], string, Expecte
     '2026-07-01',
     { 'oxytetracycline dust': { end: '2026-05-01', free: '2026-05-29', next: null } },
   ],
-  ['withdrawal not entered: no day can be given', [given('thymol gel', '2026-07-01', { removeAfter: 28, withdrawal: null })], '2026-07-10', { 'thymol gel': { end: '2026-07-29', free: null, out: true } }],
+  [
+    'withdrawal not entered: no day can be given',
+    [given('thymol gel', '2026-07-01', { removeAfter: 28, withdrawal: null })],
+    '2026-07-10',
+    { 'thymol gel': { end: '2026-07-29', free: null, out: true } },
+  ],
 ];
 
 describe('every treatment keeps its own end and its own withdrawal', () => {
@@ -100,9 +124,13 @@ describe('every treatment keeps its own end and its own withdrawal', () => {
     const alone = coursesOf([strips], '2026-08-20')[0];
     fc.assert(
       fc.property(fc.array(other, { maxLength: 6 }), fc.boolean(), (others, first) => {
-        const more = others.map(({ medicine, day, withdrawal }) => given(medicine, addDays('2026-07-01', day), { withdrawal }));
+        const more = others.map(({ medicine, day, withdrawal }) =>
+          given(medicine, addDays('2026-07-01', day), { withdrawal }),
+        );
         const events = first ? [strips, ...more] : [...more, strips];
-        expect(coursesOf(events, '2026-08-20').filter(({ medicine }) => medicine === 'amitraz strips')).toEqual([alone]);
+        expect(coursesOf(events, '2026-08-20').filter(({ medicine }) => medicine === 'amitraz strips')).toEqual([
+          alone,
+        ]);
       }),
     );
   });
@@ -118,14 +146,73 @@ const LOCKS: readonly (readonly [
   readonly string[],
 ])[] = [
   ['no medicine', [], [['super 1', '2026-05-01']], '2026-07-01', null, []],
-  ['inside the withdrawal a new super waits, one that stood on is locked', [strips, out('2026-08-12')], [['super 1', '2026-06-01']], '2026-08-20', '2026-09-11', ['super 1']],
-  ['the withdrawal is over: a new super may go on, the old one stays locked', [strips, out('2026-08-12')], [['super 1', '2026-06-01'], ['super 2', '2026-09-15']], '2026-09-20', null, ['super 1']],
-  ['put on inside the withdrawal: locked', [strips, out('2026-08-12')], [['super 2', '2026-08-20']], '2026-09-20', null, ['super 2']],
-  ['of two medicines the later day counts', [given('thymol gel', '2026-08-01', { removeAfter: 28, withdrawal: 60 }), trickle], [], '2026-08-02', '2026-10-28', []],
-  ['the label allows it with supers on', [given('formic acid pad', '2026-07-01', { withdrawal: 0, supersAllowed: true })], [['super 1', '2026-06-01']], '2026-07-05', null, []],
-  ['no withdrawal days, yet not allowed with supers on: what stood on is locked', [given('formic acid pad', '2026-07-01', { removeAfter: 7 })], [['super 1', '2026-06-01']], '2026-07-05', '2026-07-08', ['super 1']],
-  ['nobody noted when the box came on, medicine lately', [strips, out('2026-08-12')], [['super 1', null]], '2026-09-20', null, ['super 1']],
-  ['nobody noted when the box came on, medicine last year', [given('amitraz strips', '2025-08-01', { removeAfter: 42, withdrawal: 30 }), out('2025-09-12')], [['super 1', null]], '2026-06-20', null, []],
+  [
+    'inside the withdrawal a new super waits, one that stood on is locked',
+    [strips, out('2026-08-12')],
+    [['super 1', '2026-06-01']],
+    '2026-08-20',
+    '2026-09-11',
+    ['super 1'],
+  ],
+  [
+    'the withdrawal is over: a new super may go on, the old one stays locked',
+    [strips, out('2026-08-12')],
+    [
+      ['super 1', '2026-06-01'],
+      ['super 2', '2026-09-15'],
+    ],
+    '2026-09-20',
+    null,
+    ['super 1'],
+  ],
+  [
+    'put on inside the withdrawal: locked',
+    [strips, out('2026-08-12')],
+    [['super 2', '2026-08-20']],
+    '2026-09-20',
+    null,
+    ['super 2'],
+  ],
+  [
+    'of two medicines the later day counts',
+    [given('thymol gel', '2026-08-01', { removeAfter: 28, withdrawal: 60 }), trickle],
+    [],
+    '2026-08-02',
+    '2026-10-28',
+    [],
+  ],
+  [
+    'the label allows it with supers on',
+    [given('formic acid pad', '2026-07-01', { withdrawal: 0, supersAllowed: true })],
+    [['super 1', '2026-06-01']],
+    '2026-07-05',
+    null,
+    [],
+  ],
+  [
+    'no withdrawal days, yet not allowed with supers on: what stood on is locked',
+    [given('formic acid pad', '2026-07-01', { removeAfter: 7 })],
+    [['super 1', '2026-06-01']],
+    '2026-07-05',
+    '2026-07-08',
+    ['super 1'],
+  ],
+  [
+    'nobody noted when the box came on, medicine lately',
+    [strips, out('2026-08-12')],
+    [['super 1', null]],
+    '2026-09-20',
+    null,
+    ['super 1'],
+  ],
+  [
+    'nobody noted when the box came on, medicine last year',
+    [given('amitraz strips', '2025-08-01', { removeAfter: 42, withdrawal: 30 }), out('2025-09-12')],
+    [['super 1', null]],
+    '2026-06-20',
+    null,
+    [],
+  ],
 ];
 
 describe('honey lock', () => {
@@ -141,7 +228,11 @@ describe('honey lock', () => {
   });
 
   it('says that the withdrawal is missing', () => {
-    const lock = honeyLock(coursesOf([given('thymol gel', '2026-07-01', { withdrawal: null })], '2026-07-10'), [], '2026-07-10');
+    const lock = honeyLock(
+      coursesOf([given('thymol gel', '2026-07-01', { withdrawal: null })], '2026-07-10'),
+      [],
+      '2026-07-10',
+    );
     expect(lock).toMatchObject({ superOnFrom: null, unknown: ['thymol gel'] });
     expect(lock.says).toMatch(/from the label/);
   });

@@ -21,6 +21,12 @@ describe('days', () => {
     expect(() => daysBetween('2026-05-14', '2026-13-01')).toThrow(/YYYY-MM-DD/);
   });
 
+  it('are refused when the calendar has none such', () => {
+    for (const date of ['2026-02-30', '2027-02-29', '2026-04-31'])
+      expect(() => addDays(date, 1), date).toThrow(/there is no .* in the calendar/);
+    expect(addDays('2028-02-29', 1)).toBe('2028-03-01');
+  });
+
   it('are said as day and month', () => {
     expect(dayAndMonth('2026-05-21')).toBe('21 May');
   });

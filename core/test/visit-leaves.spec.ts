@@ -322,6 +322,22 @@ describe('after a sting', () => {
     expect(stingWatches(more, asked, now(21)).map(({ person }) => person)).toEqual(['salma', 'ife', 'jun']);
   });
 
+  it.each(['elsewhere too', 'breath, faint, sick'] as const)(
+    'is never over on the device after "%s", however well and however late they say they are',
+    (reaction) => {
+      const asked = [
+        { person: 'ife', at: at(8), reaction },
+        { person: 'ife', at: at(31), reaction: 'well' as const },
+      ];
+      for (const minute of [31, 45, 240, 2000])
+        for (const answers of [asked, [...asked].reverse()]) {
+          const [watch] = stingWatches(stung, answers, now(minute));
+          expect(watch?.state).toBe('medical care');
+          expect(watch?.says).toMatch(/doctor/);
+        }
+    },
+  );
+
   it('nobody is let go before the time without an answer', () => {
     fc.assert(
       fc.property(

@@ -47,20 +47,19 @@ function courseDues(facts: CalendarFacts, course: Course): readonly SourceDue[] 
       lapses: null,
     });
   if (course.toTakeOut) {
-    const from = addDays(lastDose, course.removeAfter ?? 0);
-    if (nextDose === null)
-      dues.push({
-        id: named('treatment-out'),
-        title: `${medicine}: take it out`,
-        from,
-        due: addDays(from, 3),
-        why: `${LABEL}: out ${course.removeAfter} days after the last dose. Left longer it breeds resistance, and its withdrawal begins only when it is out`,
-        strict: 'must',
-        question: 'Out and counted?',
-        bring: 'Gloves, bag',
-        opens: true,
-        lapses: null,
-      });
+    const from = nextDose === null ? addDays(lastDose, course.removeAfter ?? 0) : end;
+    dues.push({
+      id: named('treatment-out'),
+      title: `${medicine}: take it out`,
+      from,
+      due: addDays(from, 3),
+      why: `${LABEL}: out ${course.removeAfter} days after the last dose. Left longer it breeds resistance, and its withdrawal begins only when it is out`,
+      strict: 'must',
+      question: 'Out and counted?',
+      bring: 'Gloves, bag',
+      opens: true,
+      lapses: null,
+    });
   }
   if (freeFrom !== null && daysBetween(facts.today, freeFrom) >= 0)
     dues.push({

@@ -92,7 +92,7 @@ const LIFE: Readonly<Record<Phase, number>> = {
   dearth: 36,
   'late flow': 42,
   'making winter bees': 55,
-  'closing down': 120,
+  'closing down': 80,
 };
 /** Share of the brood that is drone. */
 const DRONE: Readonly<Record<Phase, number>> = {
@@ -125,8 +125,8 @@ export const BRINGS = 0.011;
 /** Bees that keep brood warm and fed: frames of brood at most for each frame of bees; fewer while nights are cold. Common practice. */
 const BROOD_PER_BEES: Readonly<Partial<Record<Phase, number>>> = {
   'winter rest': 0.1,
-  'first brood': 0.28,
-  'build-up': 0.5,
+  'first brood': 0.22,
+  'build-up': 0.45,
   'closing down': 0.3,
 };
 const BROOD_IN_THE_WARM = 0.75;

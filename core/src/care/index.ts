@@ -8,6 +8,7 @@ export * from './facts';
 export * from './finding';
 export * from './judge';
 export * from './new-colony';
+export { cellsInWords } from './queen-cells';
 export * from './starvation';
 export * from './swarm-risk';
 export * from './treatments';

@@ -117,7 +117,7 @@ function advice(facts: ColonyFacts, { title, by, pressing, otherSchool, question
       : 'Nobody said what is in them: an empty cup may wait, a sealed cell may not.';
   const reasons: Reason[] = [
     {
-      text: `${inWords(facts)} on frame ${facts.framesWithCells.join(', ')}`,
+      text: `${cellsInWords(facts)} on frame ${facts.framesWithCells.join(', ')}`,
       weight: weigh(0.5 + facts.queenCells / 10),
       sense: 'for',
     },
@@ -142,7 +142,7 @@ function advice(facts: ColonyFacts, { title, by, pressing, otherSchool, question
       rule: 'A queen cell is sealed on day 8 from the egg and opens on day 16; the first swarm leaves about when it is sealed. Many cells at the edge speak for swarming, few on the face for a daughter in her place, cells on the face without eggs for a queen lost.',
       steps: [
         ['cells and cups', `${facts.queenCells}`],
-        ['looked into', facts.cells.length === 0 ? 'none' : inWords({ ...facts, queenCells: facts.cells.length })],
+        ['looked into', facts.cells.length === 0 ? 'none' : cellsInWords({ ...facts, queenCells: facts.cells.length })],
         ['not looked into', `${unknown}`],
         ['eggs in worker cells', facts.eggsSeen ? 'seen' : 'not seen'],
       ],
@@ -153,8 +153,8 @@ function advice(facts: ColonyFacts, { title, by, pressing, otherSchool, question
   };
 }
 
-/** "8 sealed at the edge, 1 empty cup". */
-function inWords({ cells, queenCells }: Pick<ColonyFacts, 'cells' | 'queenCells'>): string {
+/** Queen cells as they were found: how many of which content, and where. */
+export function cellsInWords({ cells, queenCells }: Pick<ColonyFacts, 'cells' | 'queenCells'>): string {
   const kinds = new Map<string, number>();
   for (const { content, place } of cells) {
     const where = { edge: 'at the edge', face: 'on the face', gap: 'in a gap' }[place];

@@ -25,6 +25,8 @@ const kind = (id: string, name: string, width: number, height: number, source: s
 
 const makers = "inner size of the makers' catalogues, which differ by a few mm";
 
+const outer = 'outer size 406 × 254 (deep) and 406 × 152 mm (shallow) of the makers less 25 mm of wood';
+
 /** Frames that the product knows, by id. Inner measures: comb, not wood. */
 export const FRAMES = {
   'langstroth-deep': kind('langstroth-deep', 'Langstroth deep', 428, 205, makers),
@@ -37,6 +39,17 @@ export const FRAMES = {
   'dadant-super': kind('dadant-super', 'Dadant super', 420, 130, makers),
   zander: kind('zander', 'Zander', 400, 200, makers),
   'zander-shallow': kind('zander-shallow', 'Zander shallow', 400, 139, makers),
+  'commercial-deep': kind('commercial-deep', 'Commercial deep', 381, 229, outer),
+  'commercial-shallow': kind('commercial-shallow', 'Commercial shallow', 381, 127, outer),
+  'smith-deep': kind('smith-deep', 'Smith deep', 337, 200, 'comb as in the National, short lugs'),
+  'smith-shallow': kind('smith-shallow', 'Smith shallow', 337, 124, 'comb as in the National, short lugs'),
+  rose: kind('rose', 'Rose', 340, 174, 'one box of 190 mm for brood and honey, from memory'),
+  warre: kind('warre', 'Warré, top bar', 300, 200, 'common plans: box 300 × 300 × 210 mm inside'),
+  normal: kind('normal', 'Deutsch Normal', 350, 203, makers),
+  'normal-half': kind('normal-half', 'Deutsch Normal, half', 350, 95, makers),
+  'swiss-brood': kind('swiss-brood', 'Swiss brood', 266, 345, 'frame 286 × 361 mm outside, from memory'),
+  'swiss-super': kind('swiss-super', 'Swiss honey', 266, 165, 'frame 286 × 180 mm outside, from memory'),
+  layens: kind('layens', 'Layens', 300, 350, 'common plans, from memory; measure your own'),
   'top-bar': kind('top-bar', 'Top bar, sloping sides', 400, 250, 'common plans, from memory; measure your own', 220),
   'long-deep': kind('long-deep', 'Long hive, Langstroth deep frame', 428, 205, makers),
 } as const satisfies Record<string, FrameKind>;

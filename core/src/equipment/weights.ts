@@ -3,14 +3,14 @@ import { BOXES } from './boxes';
 import { combArea } from './frames';
 import { type BoxLayer, frameOf } from './stack';
 
-/** Honey in a fully capped comb, kg per dm² of one side: 12.5 mm deep at 1.4 kg/L. Gives 3.0 kg for a Langstroth deep. */
-export const HONEY_KG_PER_DM2 = 0.17;
+/** Honey in a fully capped comb, kg per dm² of one side: 11.4 mm deep at 1.4 kg/L. Gives 2.8 kg for a Langstroth deep, 1.5 kg for a shallow. */
+export const HONEY_KG_PER_DM2 = 0.16;
 /** Unripe nectar lies shallower and thinner: six tenths of capped honey. Common practice. */
 export const NECTAR_KG_PER_DM2 = 0.1;
 /** Brood, its food and pollen, kg per dm² of one side. Common practice, from memory. */
 export const BROOD_KG_PER_DM2 = 0.07;
-/** Wood, wax and wire of one frame with drawn comb, kg per dm² of comb side. Common practice, from memory. */
-export const DRAWN_FRAME_KG_PER_DM2 = 0.045;
+/** Wood, wax and wire of one frame with drawn comb, kg per dm² of comb side: about half a kilogram for a Langstroth deep. Common practice. */
+export const DRAWN_FRAME_KG_PER_DM2 = 0.027;
 
 /** What a box holds, in sides of full comb (a frame has two). */
 export interface BoxFill {
@@ -26,10 +26,11 @@ export interface BoxFill {
  * @param fill sides of honey, nectar and brood in it, each 0 to twice its frames
  * @returns kg, to a tenth
  * @throws RangeError when more is filled than the box has sides
- * @example boxWeight(deepOfTen, { honeySides: 20, nectarSides: 0, broodSides: 0 }) // 38.2, "80 to 90 lb"
+ * @example boxWeight(deepOfTen, { honeySides: 20, nectarSides: 0, broodSides: 0 }) // 37.3, "80 to 90 lb"
  */
 export function boxWeight(layer: BoxLayer, fill: BoxFill): number {
   const sides = layer.frames * 2;
+  for (const [what, filled] of Object.entries(fill)) within(what, filled, 0);
   within('filled sides', fill.honeySides + fill.nectarSides + fill.broodSides, 0, sides + 1e-9);
   const area = combArea(frameOf(layer));
   const content =

@@ -6,10 +6,11 @@ import type { BadLine } from './weather-csv';
 
 /** Parts of a list within one cell. */
 const APART = ' | ';
+const join = (parts: readonly string[]): string => parts.map((part) => part.replaceAll(/[\\|]/g, '\\$&')).join(APART);
+/** Parts of a cell; `\\|` within a part is no border. */
 const split = (cell: string): readonly string[] =>
-  cell
-    .split('|')
-    .map((part) => part.trim())
+  (cell.match(/(?:\\.|[^|\\])+/g) ?? [])
+    .map((part) => part.trim().replaceAll(/\\([\\|])/g, '$1'))
     .filter((part) => part !== '');
 
 /** Columns of a checklist's file; only `id`, `name` and `phase` must be there. */
@@ -46,7 +47,7 @@ type Row = Readonly<Record<Column, string>>;
  * A checklist as a table for a spreadsheet, one skill a line.
  *
  * @param skills skills in their order
- * @returns text with a head; what is a list in a cell is parted by `|`
+ * @returns text with a head; what is a list in a cell is parted by `|`, a bar within a part is written `\\|`
  */
 export function checklistCsv(skills: readonly Skill[]): string {
   const rows = skills.map((skill): Row => {
@@ -57,11 +58,11 @@ export function checklistCsv(skills: readonly Skill[]): string {
       name: skill.name,
       phase: skill.phase,
       'shown by': skill.shownBy,
-      faults: skill.faults.join(APART),
-      needs: skill.needs.join(APART),
-      season: skill.season === null ? 'any' : skill.season.join(APART),
-      colony: skill.colony.join(APART),
-      gear: skill.gear.join(APART),
+      faults: join(skill.faults),
+      needs: join(skill.needs),
+      season: skill.season === null ? 'any' : join(skill.season),
+      colony: join(skill.colony),
+      gear: join(skill.gear),
       role: skill.role,
       risk: skill.risk ?? '',
       gate: skill.gate ? 'yes' : 'no',
@@ -75,7 +76,7 @@ export function checklistCsv(skills: readonly Skill[]): string {
       months: rule.months === null ? 'for good' : `${rule.months}`,
       'from practice': `${rule.indoors}`,
       within: rule.within === null ? '' : `${rule.within}`,
-      from: skill.from.join(APART),
+      from: join(skill.from),
       ...(sounds as Readonly<Record<Extract<Column, `sounds like: ${string}`>, string>>),
     };
   });
@@ -96,21 +97,23 @@ export function readChecklistCsv(text: string): {
 } {
   const { data, meta } = Papa.parse<Partial<Record<string, string>>>(text.replace(/^\uFEFF/, ''), {
     header: true,
-    skipEmptyLines: 'greedy',
     delimitersToGuess: [',', ';', '\t'],
     transformHeader: (head) => head.trim().toLowerCase(),
   });
   const lacking = (['id', 'name', 'phase'] as const).filter((column) => !meta.fields?.includes(column));
   if (lacking.length > 0)
     throw new RangeError(`The head lacks ${lacking.join(' and ')}. Export the list once to see how the table looks.`);
-  if (data.length === 0) throw new RangeError('The file holds no skills: a head and one line a skill are needed.');
+  const rows = data
+    .map((row, index) => ({ row, line: index + 2 }))
+    .filter(({ row }) => Object.values(row).some((cell) => typeof cell === 'string' && cell.trim() !== ''));
+  if (rows.length === 0) throw new RangeError('The file holds no skills: a head and one line a skill are needed.');
   const skills: Skill[] = [];
   const bad: BadLine[] = [];
-  for (const [at, row] of data.entries()) {
+  for (const { row, line } of rows) {
     try {
       skills.push(readSkill((column) => (row[column] ?? '').trim().replace(/^'(?=[=+\-@])/, '')));
     } catch (error) {
-      bad.push({ line: at + 2, message: (error as Error).message });
+      bad.push({ line, message: (error as Error).message });
     }
   }
   return { skills, bad };

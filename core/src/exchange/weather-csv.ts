@@ -50,10 +50,13 @@ const MOST_ROWS = 2 * 8784;
  */
 export function readWeatherCsv(text: string): WeatherFile {
   const { data, meta } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
-    skipEmptyLines: 'greedy',
     delimitersToGuess: [',', ';', '\t'],
   });
-  const [head, ...rows] = data;
+  const lines = data.flatMap((row, index) =>
+    row.some((cell) => cell.trim() !== '') ? [{ row, line: index + 1 }] : [],
+  );
+  const head = lines[0]?.row;
+  const rows = lines.slice(1);
   if (!head || rows.length === 0)
     throw new RangeError('The file holds no hours: a head and one line an hour are needed.');
   if (rows.length > MOST_ROWS)
@@ -68,29 +71,76 @@ export function readWeatherCsv(text: string): WeatherFile {
   const comma = meta.delimiter === ';';
   const hours = new Map<number, HourRecord>();
   const bad: BadLine[] = [];
-  rows.forEach((row, index) => {
+  for (const { row, line } of rows) {
     const read = readRow(row, columnOf, comma);
-    if (typeof read === 'string') bad.push({ line: index + 2, message: read });
+    if (typeof read === 'string') bad.push({ line, message: read });
     else hours.set(read.at, read);
-  });
-  return { hours: [...hours.values()].sort((a, b) => a.at - b.at), bad };
+  }
+  return { hours: [...onWholeHours([...hours.values()])].sort((a, b) => a.at - b.at), bad };
 }
+
+/** An instant with its offset, on a day that there is; `null` otherwise. */
+function instantOf(time: string): number | null {
+  if (!/^\d{4}-\d{2}-\d{2}[T ].*(Z|[+-]\d{2}:?\d{2})$/i.test(time)) return null;
+  const day = time.slice(0, 10);
+  const midnight = Date.parse(`${day}T00:00:00Z`);
+  if (Number.isNaN(midnight) || new Date(midnight).toISOString().slice(0, 10) !== day) return null;
+  const at = Date.parse(time);
+  return Number.isNaN(at) ? null : at;
+}
+
+/** A record is told of an hour only when it covers at least so much of it. */
+const COVERS = 0.5;
+
+/**
+ * Records on whole UTC hours. Where an hour of the file begins between two of ours, as in zones with half-hour offsets, each of ours is the mean
+ * of the two that it lies in, by how much of each.
+ */
+function onWholeHours(records: readonly HourRecord[]): readonly HourRecord[] {
+  const parts = new Map<number, { readonly share: number; readonly weather: HourRecord['weather'] }[]>();
+  const add = (at: number, share: number, weather: HourRecord['weather']) => {
+    if (share > 0) parts.set(at, [...(parts.get(at) ?? []), { share, weather }]);
+  };
+  for (const { at, weather } of records) {
+    const hour = Math.floor(at / HOUR) * HOUR;
+    const late = (at - hour) / HOUR;
+    add(hour, 1 - late, weather);
+    add(hour + HOUR, late, weather);
+  }
+  return [...parts].flatMap(([at, of]) => {
+    if (of.reduce((sum, { share }) => sum + share, 0) < COVERS) return [];
+    const weather = Object.fromEntries(
+      FIGURES.map((figure) => {
+        const told = of.flatMap(({ share, weather: each }) => {
+          const value = each[figure];
+          return value === null ? [] : [{ share, value }];
+        });
+        const shares = told.reduce((sum, { share }) => sum + share, 0);
+        return [figure, shares === 0 ? null : told.reduce((sum, { share, value }) => sum + share * value, 0) / shares];
+      }),
+    ) as HourRecord['weather'];
+    return [{ at, weather }];
+  });
+}
+
+/** A plain decimal figure; other ways to write numbers (hexadecimal, words) give NaN, which lies in no span. */
+const figureOf = (cell: string): number => (/^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(cell) ? Number(cell) : NaN);
 
 function readRow(row: readonly string[], columnOf: (name: string) => number, comma: boolean): HourRecord | string {
   const time = row[columnOf('time')]?.trim() ?? '';
-  const at = /(Z|[+-]\d{2}:?\d{2})$/i.test(time) ? Date.parse(time) : NaN;
-  if (Number.isNaN(at)) return `The time "${time}" needs a date, an hour and an offset, as in 2026-05-14T13:00+01:00.`;
+  const at = instantOf(time);
+  if (at === null) return `The time "${time}" needs a date, an hour and an offset, as in 2026-05-14T13:00+01:00.`;
   const weather: Partial<Record<keyof Weather, number | null>> = {};
   for (const figure of FIGURES) {
     const cell = row[columnOf(figure)]?.trim() ?? '';
-    const value = cell === '' ? null : Number(comma ? cell.replace(',', '.') : cell);
+    const value = cell === '' ? null : figureOf(comma ? cell.replace(',', '.') : cell);
     const { least, most, unit } = WEATHER_COLUMNS[figure];
     if (value !== null && !(value >= least && value <= most))
       return `${figure} "${cell}" does not lie between ${least} and ${most} (${unit}).`;
     weather[figure] = value;
   }
   if (weather.temperature === null) return 'The temperature is missing.';
-  return { at: Math.floor(at / HOUR) * HOUR, weather: weather as HourRecord['weather'] };
+  return { at, weather: weather as HourRecord['weather'] };
 }
 
 /**

@@ -98,14 +98,18 @@ export function closeAdvice(facts: CloseFacts): {
     robbing ? 'Robbing: every minute open feeds it.' : null,
     temper === 'close' ? 'The bees ask for it: signs or stings one upon the other.' : null,
     rainIn !== null && rainIn <= 0 ? 'It rains on open brood.' : null,
-    temperature !== null && temperature < 8 ? `${Math.round(temperature)} °C: brood chills.` : null,
+    temperature !== null && temperature < 8 && broodOut !== null
+      ? `${Math.round(temperature)} °C: brood chills.`
+      : null,
     clock === 'shut now' ? 'Open longer than allowed.' : null,
   ].filter((each) => each !== null);
   const soon = [
     broodOut !== null && broodOut >= broodAllowed
       ? `Brood is out ${Math.floor(broodOut)} min, allowed ${broodAllowed}: put it back.`
       : null,
-    temper === 'pause' ? 'Cover the frames and wait two minutes.' : null,
+    temper === 'pause'
+      ? 'Two signs in a short time: finish this frame, cover, and close if two minutes do not calm them.'
+      : null,
     rainIn !== null && rainIn > 0 && rainIn <= 10 ? `Rain in about ${Math.round(rainIn)} min.` : null,
     clock === 'start closing' ? 'Time is nearly up: start closing.' : null,
   ].filter((each) => each !== null);

@@ -12,7 +12,7 @@ import {
 import { type DegreeDayMethod, accumulate, degreeDays } from './degree-days';
 import type { Forage } from './forage';
 import type { BloomDriver } from './plants';
-import { type DayWeather, type UsualYear, usualByLatitude } from './usual';
+import { type DayWeather, type UsualYear, evenYear } from './usual';
 
 /** A plant at a site, as it blooms there: by degree days, or between two dates of the year. */
 export interface SitePlant {
@@ -70,8 +70,11 @@ export interface Bloom extends Forage {
 }
 
 /** The reference climate of the plant list: lowlands of the maritime north at 52°. */
-const REFERENCE = usualByLatitude(52, 50);
+const REFERENCE = evenYear(5.1, 16.5, true);
 const REFERENCE_TURN = '12-21';
+
+/** Sums that differ by less are the same: they were added up in another order. */
+const SLACK = 1e-6;
 
 /** Degree days are summed from this many days after the turn of the year: 1 January in the north. */
 const SUM_FROM = 11;
@@ -222,7 +225,7 @@ function reached(
   warmer: number,
 ): number | null {
   const days = course.map((day) => (day.known ? day : { ...day, low: day.low + warmer, high: day.high + warmer }));
-  const found = accumulate(days, base, method).findIndex((each) => each.sum >= sum);
+  const found = accumulate(days, base, method).findIndex((each) => each.sum >= sum - SLACK);
   return found < 0 ? null : found + SUM_FROM;
 }
 

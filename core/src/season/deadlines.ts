@@ -15,6 +15,12 @@ export interface Deadline {
 }
 
 const DEVELOPMENT = 21;
+/** Of the mites under cappings today half come out with their bee within so many days: few have to be left before the first winter bee is laid. */
+const UNDER_LID = 7;
+/** Longest common treatment, days. The label decides. */
+const TREATMENT = 42;
+/** Supers go on so many days before the main flow; feed and medicine are off by then. Common practice. */
+const SUPERS_BEFORE = 10;
 const TO_FORAGER = 21;
 /** Below this highest temperature liquid feed is hardly taken, °C; queens hardly fly to mate below the other. Common practice. */
 const FEED_WARMTH = 10;
@@ -51,10 +57,10 @@ function beforeWinter(facts: PhaseFacts, today: CivilDate): readonly Deadline[] 
     {
       id: 'mites',
       job: 'Mites down',
-      from: addDays(winterBees, -21),
-      by: addDays(winterBees, DEVELOPMENT / 2 + 4),
+      from: addDays(winterBees, -UNDER_LID - TREATMENT),
+      by: addDays(winterBees, -UNDER_LID),
       before: 'winter',
-      why: `Bees that live through winter are reared from ${dayAndMonth(winterBees)}; mites on their brood halve their lives. A treatment takes its label’s weeks before that counts as done.`,
+      why: `Bees that live through winter are reared from ${dayAndMonth(winterBees)}; mites on their brood halve their lives, and half of those under cappings come out within ${UNDER_LID} days. A treatment takes its label’s weeks before that counts as done.`,
     },
     {
       id: 'queens',
@@ -109,23 +115,23 @@ function beforeFlow(forage: readonly Forage[], turn: string, today: CivilDate): 
     {
       id: 'feed-off',
       job: 'Feeding ended',
-      from: addDays(from, -21),
-      by: addDays(from, -7),
+      from: addDays(from, -28),
+      by: addDays(from, -SUPERS_BEFORE - 1),
       before: 'main flow',
       why: `${flow}; syrup must not get into honey for people.`,
     },
     {
       id: 'withdrawal',
       job: 'Medicines out, withdrawal over',
-      from: addDays(from, -42),
-      by: addDays(from, -1),
+      from: addDays(from, -SUPERS_BEFORE - TREATMENT),
+      by: addDays(from, -SUPERS_BEFORE - 1),
       before: 'main flow',
-      why: `${flow}; the label’s withdrawal time and local law decide, not this date.`,
+      why: `${flow}; nothing of it may be left when the first super goes on. The label’s withdrawal time and local law decide, not this date.`,
     },
     {
       id: 'supers',
       job: 'Supers on',
-      from: addDays(from, -10),
+      from: addDays(from, -SUPERS_BEFORE),
       by: addDays(from, -2),
       before: 'main flow',
       why: `${flow}; nectar goes among the brood where room is late.`,

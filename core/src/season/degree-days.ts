@@ -1,11 +1,12 @@
-import type { CivilDate } from '../units';
+import { type CivilDate, within } from '../units';
 import type { DayWeather } from './usual';
 
 /** Ways to reckon degree days, by name: they differ most in spring. */
 export const DEGREE_DAY_METHODS = ['average', 'clamped average', 'single sine'] as const;
 export type DegreeDayMethod = (typeof DEGREE_DAY_METHODS)[number];
 
-function ordered(low: number, high: number): void {
+function ordered(low: number, high: number, base: number): void {
+  within('base temperature in °C', base, -50, 60);
   if (!Number.isFinite(low) || !Number.isFinite(high) || low > high)
     throw new RangeError(`the lowest temperature must not lie above the highest, got ${low} and ${high} °C`);
 }
@@ -21,7 +22,7 @@ function ordered(low: number, high: number): void {
  * @example averageDegreeDays(11, 25, 10) // 8
  */
 export function averageDegreeDays(low: number, high: number, base: number): number {
-  ordered(low, high);
+  ordered(low, high, base);
   return Math.max(0, (low + high) / 2 - base);
 }
 
@@ -37,7 +38,7 @@ export function averageDegreeDays(low: number, high: number, base: number): numb
  * @example clampedDegreeDays(3, 15, 10, 30) // 2.5
  */
 export function clampedDegreeDays(low: number, high: number, base: number, cap = 30): number {
-  ordered(low, high);
+  ordered(low, high, base);
   const clamp = (value: number) => Math.min(cap, Math.max(base, value));
   return (clamp(low) + clamp(high)) / 2 - base;
 }
@@ -54,7 +55,7 @@ export function clampedDegreeDays(low: number, high: number, base: number, cap =
  * @example sineDegreeDays(3, 15, 10) // 1.4364
  */
 export function sineDegreeDays(low: number, high: number, base: number, cap = Infinity): number {
-  ordered(low, high);
+  ordered(low, high, base);
   return above(low, high, base) - (Number.isFinite(cap) ? above(low, high, cap) : 0);
 }
 

@@ -107,11 +107,17 @@ export function forageSpans(forage: readonly Forage[], from: CivilDate, to: Civi
 
 /** Share of the year's best day from which a day belongs to the main flow. Common practice. */
 const MAIN = 0.6;
+/** Plants that open within so many days of the main flow's usual beginning carry it with those in bloom by then. Common practice. */
+const CARRIES = 10;
+
+/** A plant with this year's dates and, where they are known, its usual ones. */
+type YearForage = Forage & { readonly usual?: { readonly from: CivilDate; readonly to: CivilDate } };
 
 /**
- * The main flow between two dates: the longest stretch in which the flowers give most.
+ * The main flow between two dates: the longest stretch in which the flowers usually give most, moved by as much as the plants that carry its
+ * beginning and its end are early or late this year. A plant that opens early never puts it off.
  *
- * @param forage plants of the site with this year's dates
+ * @param forage plants of the site with this year's dates, and their usual ones
  * @param from first date
  * @param to last date
  * @returns the stretch with its plants, `null` where nothing makes a flow
@@ -119,12 +125,13 @@ const MAIN = 0.6;
  * @example mainFlow(forage, '2026-01-01', '2026-12-31')?.from
  */
 export function mainFlow(
-  forage: readonly Forage[],
+  forage: readonly YearForage[],
   from: CivilDate,
   to: CivilDate,
 ): { readonly from: CivilDate; readonly to: CivilDate; readonly plants: readonly string[] } | null {
+  const usual = forage.map((each) => ({ ...each, ...each.usual, now: each }));
   const days = Array.from({ length: daysBetween(from, to) + 1 }, (_, day) => addDays(from, day));
-  const worth = days.map((date) => nectarOn(forage, date));
+  const worth = days.map((date) => nectarOn(usual, date));
   const least = Math.max(FLOW_NECTAR, MAIN * Math.max(0, ...worth));
   let best: readonly [number, number] | null = null;
   for (let first = 0; first < days.length; first += 1) {
@@ -135,11 +142,27 @@ export function mainFlow(
     first = end;
   }
   if (!best) return null;
-  const [first, last] = best;
-  const middle = nectarOf(inBloom(forage, days[Math.floor((first + last) / 2)]!));
+  const [first, last] = [days[best[0]]!, days[best[1]]!];
+  const carrying = (date: CivilDate) =>
+    nectarOf(usual).filter((each) => each.from <= addDays(date, CARRIES) && each.to >= addDays(date, -CARRIES));
+  const begins = addDays(
+    first,
+    meanShift(carrying(first), ({ from: usually, now }) => daysBetween(usually, now.from)),
+  );
+  const ends = addDays(
+    last,
+    meanShift(carrying(last), ({ to: usually, now }) => daysBetween(usually, now.to)),
+  );
+  const middle = nectarOf(inBloom(usual, days[Math.floor((best[0] + best[1]) / 2)]!));
   return {
-    from: days[first]!,
-    to: days[last]!,
+    from: begins,
+    to: ends < begins ? begins : ends,
     plants: [...middle].sort((a, b) => b.nectar - a.nectar).map((each) => each.plant),
   };
+}
+
+/** Mean of days by which plants are late, each weighed by its nectar. */
+function meanShift<T extends Pick<Forage, 'nectar'>>(plants: readonly T[], late: (plant: T) => number): number {
+  const weight = plants.reduce((sum, { nectar }) => sum + nectar, 0);
+  return weight === 0 ? 0 : Math.round(plants.reduce((sum, each) => sum + each.nectar * late(each), 0) / weight);
 }

@@ -271,8 +271,7 @@ export function yearPhases(facts: PhaseFacts, date: CivilDate): readonly PhaseSp
       phase,
       from: addDays(begin, from),
       to: addDays(begin, to),
-      swarming:
-        swarms.length > 0 ? { from: addDays(begin, swarms[0]!), to: addDays(begin, swarms.at(-1)!) } : null,
+      swarming: swarms.length > 0 ? { from: addDays(begin, swarms[0]!), to: addDays(begin, swarms.at(-1)!) } : null,
       reasons: middle.why,
     };
   });

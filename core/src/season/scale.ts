@@ -20,8 +20,11 @@ export interface ScaleEvent {
   readonly says: string;
 }
 
-/** Bounds on a day's change, kg. A prime swarm weighs 1.5 to 3 kg with the honey it carries; from memory. */
-const BOUNDS = { box: 4.5, swarm: [1.2, 4.4], robbed: 0.7, flow: 0.3, fed: 1.2, quiet: 0.45 } as const;
+/**
+ * Bounds on a day's change, kg. A prime swarm weighs 1.5 to 3 kg with the honey it carries. A strong colony eats and dries up to a kilogram on a
+ * wet day after a flow: only more than that, two days running, looks like robbers. From memory.
+ */
+const BOUNDS = { box: 4.5, swarm: [1.2, 4.4], robbed: 1.2, flow: 0.3, fed: 1.2, quiet: 0.45 } as const;
 
 const median = (values: readonly number[]): number => {
   const sorted = [...values].sort((a, b) => a - b);
@@ -56,6 +59,8 @@ export function scaleEvents(days: readonly ScaleDay[]): readonly ScaleEvent[] {
     median(
       [...steps.slice(Math.max(0, index - 3), index), ...steps.slice(index + 1, index + 4)].map((step) => step.kg),
     );
+  // A swarm leaves once; a colony that goes on losing the day after eats, dries or is robbed.
+  const goesOn = (index: number) => (steps[index + 1]?.kg ?? 0) < -BOUNDS.quiet;
   const events: ScaleEvent[] = [];
   const used = new Set<number>();
   const add = (kind: ScaleEventKind, first: number, last: number, says: string) => {
@@ -73,9 +78,9 @@ export function scaleEvents(days: readonly ScaleDay[]): readonly ScaleEvent[] {
   steps.forEach(({ kg }, index) => {
     if (used.has(index)) return;
     const odd = kg - around(index);
-    if (odd <= -BOUNDS.swarm[0] && odd >= -BOUNDS.swarm[1] && kg < -BOUNDS.quiet)
+    if (odd <= -BOUNDS.swarm[0] && odd >= -BOUNDS.swarm[1] && kg < -BOUNDS.quiet && !goesOn(index))
       add('swarm', index, index, 'a sudden loss on one day: a swarm?');
-    else if (odd >= BOUNDS.fed && Math.abs(around(index)) < BOUNDS.quiet)
+    else if (odd >= BOUNDS.fed && Math.abs(around(index)) < BOUNDS.quiet && (steps[index - 1]?.kg ?? 0) < BOUNDS.flow)
       add('fed', index, index, 'a sudden gain on one day: fed?');
   });
   runs(steps, (step, index) => !used.has(index) && step.kg >= BOUNDS.flow, 3).forEach(([first, last]) =>

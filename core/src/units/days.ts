@@ -13,6 +13,7 @@ function midnight(date: CivilDate): number {
   if (!/^\d{4}-\d{2}-\d{2}$/.test(date) || Number.isNaN(at)) {
     throw new RangeError(`a date is written YYYY-MM-DD, got ${date}`);
   }
+  if (new Date(at).toISOString().slice(0, 10) !== date) throw new RangeError(`there is no ${date} in the calendar`);
   if (read.size >= MOST_READ) read.clear();
   read.set(date, at);
   return at;

@@ -1,3 +1,4 @@
+import { within } from '../units';
 import type { Weather } from './hour';
 
 /** How deep a colony is opened, from not at all to every frame. */
@@ -22,11 +23,12 @@ export interface Limits {
 
 /**
  * House practice to start from. Common practice: full opening from 14 to 15 °C (21 °C in some schools), a quick pull of a few
- * frames at about 13 °C, a lid at 10 to 16 °C; heat, wind and light: common practice, settled by no authority.
+ * frames at about 13 °C, a lid for the minute that fondant or a winter treatment takes from 2 °C up; heat, wind and light: common practice,
+ * settled by no authority.
  */
 export const DEFAULT_LIMITS: Readonly<Record<Depth, Limits>> = {
   outside: { warmth: -10, heat: 45, gust: 60, rain: 2, light: 2, beesOut: false },
-  lid: { warmth: 10, heat: 40, gust: 45, rain: 0.3, light: 4, beesOut: false },
+  lid: { warmth: 2, heat: 40, gust: 45, rain: 0.3, light: 4, beesOut: false },
   'one frame': { warmth: 13, heat: 38, gust: 35, rain: 0.1, light: 8, beesOut: true },
   full: { warmth: 15, heat: 35, gust: 30, rain: 0.1, light: 15, beesOut: true },
 };
@@ -96,6 +98,7 @@ export function fitDepth(
   limits: Readonly<Record<Depth, Limits>>,
   rainSoon = 0,
 ): number {
+  within('temperature in °C', weather.temperature, -90, 70);
   for (let depth = 0; depth < DEPTHS.length; depth += 1) {
     // Nobody needs time to close what was not opened.
     const soon = depth === 0 ? 0 : rainSoon;

@@ -10,9 +10,12 @@ const toC = (fahrenheit: number): number => (fahrenheit - 32) / 1.8;
  * @param temperature °C
  * @param dewPoint °C, not above the temperature
  * @returns per cent, 0 to 100
+ * @throws RangeError for a temperature that no air has
  * @example relativeHumidity(20, 20) // 100
  */
 export function relativeHumidity(temperature: number, dewPoint: number): number {
+  within('temperature in °C', temperature, -90, 70);
+  within('dew point in °C', dewPoint, -100, 70);
   const pressure = (t: number) => Math.exp((17.625 * t) / (243.04 + t));
   return Math.min(100, (100 * pressure(dewPoint)) / pressure(temperature));
 }
@@ -62,6 +65,7 @@ function adjustment(t: number, rh: number): number {
  */
 export function windChill(temperature: number, wind: number): number {
   within('wind in km/h', wind, 0, 500);
+  within('temperature in °C', temperature, -90, 70);
   if (temperature > 10 || wind <= 4.8) return temperature;
   const speed = wind ** 0.16;
   return 13.12 + 0.6215 * temperature - 11.37 * speed + 0.3965 * temperature * speed;

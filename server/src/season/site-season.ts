@@ -10,7 +10,7 @@ import {
   bloomOf,
   modelOf,
   phaseOn,
-  usualByLatitude,
+  usualByPlace,
   usualFrom,
   usualTurn,
   yearPhases,
@@ -114,7 +114,7 @@ export async function siteSeason(context: Context, site: SiteRow, date?: string)
     bloomsSeen(db, site.school, site.id),
   ]);
   const measured = climate ? null : usualFrom(lastYear);
-  const usual = climate?.days ?? measured ?? usualByLatitude(site.latitude, site.altitude);
+  const usual = climate?.days ?? measured ?? usualByPlace(site);
   const end = addDays(begin, 370);
   const inYear = (day: KnownDay) => day.date >= begin && day.date < end;
   const before = lastYear.filter(inYear);
@@ -142,7 +142,7 @@ export async function siteSeason(context: Context, site: SiteRow, date?: string)
       ? `typical year of ${climate.name}`
       : measured
         ? 'the last year’s weather here, smoothed'
-        : 'latitude and height alone: import a typical year for a better guess',
+        : 'a rough guess from latitude, height and the land around, 3 °C either way: dates may be weeks off. Import a typical year, or wait for a year of observations',
     forecast,
     before,
     ahead,

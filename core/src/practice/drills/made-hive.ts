@@ -1,5 +1,5 @@
 import { BOXES } from '../../equipment';
-import { EMPTY_SIDE, type FrameSide, LETTERS, type Letter } from '../../inspection';
+import { EMPTY_SIDE, type FrameSide, LETTERS, type Letter, type QueenCell } from '../../inspection';
 import type { Random } from '../../units';
 
 /** What a made-up nest is like. */
@@ -12,8 +12,9 @@ export interface NestTraits {
   readonly food: number;
   /** Eighths of bees on a side. */
   readonly bees: number;
-  /** Queen cells on how many frames. */
+  /** Queen cells on how many frames, and what each is. */
   readonly cellFrames: number;
+  readonly cell?: QueenCell;
 }
 
 /** Frames of the box that made-up hives have. */
@@ -30,7 +31,8 @@ export function madeNest(traits: NestTraits, random: Random): readonly (readonly
     const frame = index + 1;
     const far = Math.abs(frame - middle) / (traits.broodFrames / 2);
     const cells = cellsOn.has(frame) ? 1 + random.below(2) : 0;
-    return [sideAt(far, traits, random), { ...sideAt(far, traits, random), cells }] as const;
+    const queenCells = traits.cell ? Array.from({ length: cells }, () => traits.cell!) : [];
+    return [sideAt(far, traits, random), { ...sideAt(far, traits, random), cells, queenCells }] as const;
   });
 }
 

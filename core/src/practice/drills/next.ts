@@ -1,7 +1,7 @@
-import { type Advice, type AdviceKind, type ColonyFacts, DEFAULT_CARE, adviseColony } from '../../care';
-import { type FrameSide, estimateColony, shows } from '../../inspection';
-import type { Forage } from '../../season';
-import { type CivilDate, scattered, addDays, roundTo } from '../../units';
+import { type Advice, type AdviceKind, type ColonyFacts, DEFAULT_CARE, adviseColony, cellsInWords } from '../../care';
+import { type FrameSide, type QueenCell, estimateColony, queenStatus, shows } from '../../inspection';
+import { type Forage, nectarOn } from '../../season';
+import { type CivilDate, scattered, addDays, roundTo, upperFirst } from '../../units';
 import type { Mark } from '../mark';
 import { MADE_FRAMES, madeNest } from './made-hive';
 
@@ -25,14 +25,15 @@ export function colonyLines(facts: ColonyFacts): readonly string[] {
   const frames = (value: number) => `${roundTo(value, 1)} frames`;
   const seen = (there: boolean, what: string) => `${what} ${there ? 'seen' : 'not seen'}`;
   return [
+    ...(facts.phase === null ? [] : [upperFirst(facts.phase)]),
     `${facts.framesRead} of ${facts.frames} frames read`,
     nest.framesOfBees ? `Bees on ${frames(nest.framesOfBees.value)}` : 'Bees not counted',
     `Brood on ${frames(nest.brood.value)}`,
     `${seen(facts.eggsSeen, 'Eggs')}, ${seen(facts.larvaeSeen, 'larvae')}, ${seen(facts.queenSeen, 'queen')}`,
     facts.queenCells === 0
       ? 'No queen cells'
-      : `${facts.queenCells} queen cells or cups, frame ${facts.framesWithCells.join(', ')}`,
-    `${roundTo(nest.storesKg.value, 1)} kg of food in the nest`,
+      : `Queen cells: ${cellsInWords(facts)}, frame ${facts.framesWithCells.join(', ')}`,
+    `${roundTo(nest.storesKg.value, 1)} kg of food in the nest${facts.superKg === null ? '' : `, ${roundTo(facts.superKg, 1)} kg in the supers`}`,
     `${frames(nest.emptyComb.value + nest.foundation.value)} empty or bare`,
     ...(facts.nectarAmongBrood.length > 0
       ? [`Nectar among the brood, frame ${facts.nectarAmongBrood.join(', ')}`]
@@ -46,6 +47,15 @@ export function colonyLines(facts: ColonyFacts): readonly string[] {
 
 const DAY: CivilDate = '2030-05-10';
 
+/** Cells that a made-up colony may have. */
+const CELLS: readonly QueenCell[] = [
+  { content: 'cup', place: 'edge' },
+  { content: 'egg', place: 'edge' },
+  { content: 'larva', place: 'edge' },
+  { content: 'sealed', place: 'edge' },
+  { content: 'sealed', place: 'face' },
+];
+
 /** A made-up colony in one of the states that decide what comes next. */
 export function someColony(level: number, seed: number): NextDrill {
   const random = scattered(seed);
@@ -58,6 +68,7 @@ export function someColony(level: number, seed: number): NextDrill {
     food: lot === 0 ? 0.06 + 0.2 * blur * random.unit() : 0.5 + random.unit() * 0.4,
     bees: lot === 1 ? 7.4 - 0.8 * blur * random.unit() : 4 + random.unit() * 1.6,
     cellFrames: lot === 2 ? 1 + random.below(2) : 0,
+    ...(lot === 2 ? { cell: CELLS[random.below(CELLS.length)]! } : {}),
   };
   const nest = madeNest(traits, random);
   const sides = nest.flat();
@@ -65,9 +76,13 @@ export function someColony(level: number, seed: number): NextDrill {
   const bloom: Forage = { plant: 'Hawthorn', nectar: 3, pollen: 2, from: DAY, to: addDays(DAY, 14), giveOrTake: 4 };
   const numbers = (of: (side: FrameSide) => boolean) =>
     nest.flatMap((faces, index) => (faces.some(of) ? [index + 1] : []));
+  const inBloom = random.unit() < 0.5 ? [bloom] : [];
   const facts: ColonyFacts = {
     hive: 'made up',
     today: DAY,
+    phase: 'swarm season',
+    reopens: null,
+    strain: 'cuts down',
     frames: MADE_FRAMES,
     framesRead: MADE_FRAMES,
     nest: estimateColony(sides.map((side) => ({ frame: 'national-deep', side }))),
@@ -77,13 +92,21 @@ export function someColony(level: number, seed: number): NextDrill {
     larvaeSeen: any('L'),
     sealedSeen: any('S'),
     queenSeen: false,
+    queen: queenStatus({ date: DAY, sides, eggsLookedFor: true, virginSeen: false, droneLayerSeen: false }),
+    youngQueen: null,
+    cells: sides.flatMap(({ queenCells }) => queenCells ?? []),
     queenCells: sides.reduce((sum, { cells }) => sum + cells, 0),
     framesWithCells: numbers(({ cells }) => cells > 0),
     doubtfulFrames: [],
     nectarAmongBrood: numbers((side) => shows(side, 'N') && shows(side, 'S')),
     supers: 0,
     superFill: null,
-    inBloom: random.unit() < 0.5 ? [bloom] : [],
+    superKg: null,
+    supersAreTheirs: false,
+    superOnFrom: null,
+    inBloom,
+    nectar: nectarOn(inBloom, DAY),
+    highs: [],
     poorDays: random.below(5),
     practice: DEFAULT_CARE,
   };
