@@ -18,6 +18,7 @@ export const ExpectedState = z.object({
   drone: Expected,
   storesKg: Expected,
   mood: z.string(),
+  stale: z.string().nullable(),
   because: list(z.string()),
 });
 export type ExpectedState = z.output<typeof ExpectedState>;
@@ -49,8 +50,9 @@ const Detail = z.discriminatedUnion('kind', [
     doses: z.int().min(1).max(20),
     removeAfter: days.nullable(),
     withdrawal: z.int().min(0).max(365).nullable(),
+    supersAllowed: z.boolean().optional(),
   }),
-  z.object({ kind: z.literal('treatment out') }),
+  z.object({ kind: z.literal('treatment out'), medicine: z.string().trim().min(1).max(120).optional() }),
   z.object({
     kind: z.literal('feed'),
     what: z.enum(['thin syrup', 'thick syrup', 'fondant', 'dry sugar']),
@@ -60,11 +62,16 @@ const Detail = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('feeder empty') }),
   z.object({ kind: z.literal('super on'), holdsKg: z.number().min(1).max(40) }),
   z.object({ kind: z.literal('super off') }),
+  z.object({ kind: z.literal('super left as winter food') }),
   z.object({ kind: z.literal('drone comb in') }),
   z.object({ kind: z.literal('drone comb out') }),
   z.object({ kind: z.literal('brood stopped') }),
   z.object({ kind: z.literal('suspicion'), of: z.string().trim().min(1, 'Say what is suspected.').max(120) }),
   z.object({ kind: z.literal('suspicion settled') }),
+  z.object({
+    kind: z.literal('ordered by the inspector'),
+    what: z.string().trim().min(1, 'Say what the inspector ordered, and who.').max(300),
+  }),
 ]);
 
 export const ColonyEventKind = z.enum(COLONY_EVENT_KINDS);
@@ -103,6 +110,17 @@ export const ColonyCalendar = z.object({
       strict: z.enum(['must', 'should']),
     }),
   ),
+  /** Questions that nobody answered in time; they are not asked any more. */
+  lapsed: list(z.object({ title: z.string(), due: CivilDate })),
+  /** What medicines and feeds mean for honey: from when a new super may go on, and which boxes are not for harvest. */
+  honey: z.object({
+    superOnFrom: CivilDate.nullable(),
+    unknown: list(z.string()),
+    locked: list(z.object({ name: z.string(), why: z.string() })),
+    says: z.string().nullable(),
+  }),
+  /** Medicines that lie in the hive now. */
+  inHive: list(z.string()),
   openFrom: CivilDate,
   load: z.object({
     openings: z.int(),

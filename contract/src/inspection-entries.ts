@@ -39,10 +39,10 @@ const Sure = z.int('How sure is a whole number of percent.').min(0).max(100).nul
 const Count = z.int().min(0).max(100_000);
 
 export const OutsideLook = z.object({
-  traffic: z.enum(TRAFFIC),
-  pollenIn: z.boolean(),
-  deadBees: z.boolean(),
-  intruders: z.boolean(),
+  traffic: z.enum(TRAFFIC).nullable(),
+  pollenIn: z.boolean().nullable(),
+  deadBees: z.boolean().nullable(),
+  intruders: z.boolean().nullable(),
   note: Words,
   pollens: Pollens.optional(),
   dead: Amount.optional(),
@@ -58,14 +58,12 @@ const Frames = z.number().min(0).max(40).nullable();
 const BoxSummary = z.object({ seams: Frames, brood: Frames, food: Frames, drawn: Frames, bare: Frames, note: Words });
 
 const Measure = z.discriminatedUnion('what', [
-  z
-    .object({
-      what: z.literal('mites on bees'),
-      method: z.enum(WASH_METHODS),
-      bees: Count.min(1, 'Say how many bees the sample had.'),
-      mites: Count,
-    })
-    .refine(({ bees, mites }) => mites <= bees, 'More mites than bees: count the sample again.'),
+  z.object({
+    what: z.literal('mites on bees'),
+    method: z.enum(WASH_METHODS),
+    bees: Count.min(1, 'Say how many bees the sample had.'),
+    mites: Count,
+  }),
   z
     .object({
       what: z.literal('mites in drone brood'),
@@ -83,6 +81,7 @@ const Measure = z.discriminatedUnion('what', [
       threadMm: z.number().min(0).max(100).nullable(),
       foulSmell: z.boolean(),
     }),
+    spot: Spot.nullable().optional(),
   }),
   z.object({ what: z.literal('honey moisture'), box: PartName, percent: z.number().min(10).max(40) }),
   z.object({ what: z.literal('gap'), between: z.string().min(1).max(80), mm: z.number().min(0).max(200) }),
@@ -191,5 +190,6 @@ export const EntryBody = z.discriminatedUnion('kind', [
     summary: z.object({ bees: Heading, brood: Heading, food: Heading, health: Heading }),
   }),
   z.object({ kind: z.literal('entry undone'), entry: Id }),
+  z.object({ kind: z.literal('stop said'), reason: z.enum(STOP_REASONS), note: Words }),
   z.object({ kind: z.literal('visit closed'), reason: z.enum(STOP_REASONS), note: Words }),
 ]);

@@ -68,6 +68,8 @@ export const VisitFile = z.object({
   cautions: list(z.string()),
   /** Why it must be left alone, what disease is suspected; `null` where nothing is. */
   lock: z.string().nullable(),
+  /** What the inspector ordered of this colony, `null` while nothing is. */
+  ordered: z.string().nullable().default(null),
   suspicion: z.string().nullable(),
   late: z.boolean(),
   robbingSeason: z.boolean(),

@@ -87,7 +87,18 @@ export const GroupSheet = z.object({
   frameCount: z.int(),
   stack: list(WeighedLayer),
   queenMark: z.string().nullable(),
-  due: list(z.object({ question: z.string(), due: CivilDate, daysLeft: z.int() })),
+  /** What the colony calendar asks on that day, the soonest first. */
+  due: list(
+    z.object({
+      id: z.string(),
+      question: z.string(),
+      due: CivilDate,
+      daysLeft: z.int(),
+      strict: z.enum(['must', 'should', 'may']),
+    }),
+  ),
+  /** Why the colony is better left alone on that day, and until when. */
+  alone: z.object({ until: CivilDate, why: z.string(), strict: z.enum(['must', 'should']) }).nullable(),
   rota: list(
     z.object({
       fromFrame: z.int(),

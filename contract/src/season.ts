@@ -22,7 +22,8 @@ export const PhaseSpan = z.object({
   phase: z.enum(PHASES),
   from: CivilDate,
   to: CivilDate,
-  swarming: z.boolean(),
+  /** The days of it on which swarms may leave. */
+  swarming: z.object({ from: CivilDate, to: CivilDate }).nullable(),
   reasons: list(z.string()),
 });
 export type PhaseSpan = z.output<typeof PhaseSpan>;

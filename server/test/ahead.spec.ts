@@ -253,7 +253,7 @@ describe('flow, pollen and the alive round', () => {
 describe('the colony calendar', () => {
   it('asks for cells every seven days, and keeps a young queen alone', async () => {
     const four = await hive('4');
-    expect(four.dues.find((due) => due.id === 'ordinary')).toMatchObject({
+    expect(four.dues.find((due) => due.id.startsWith('ordinary:'))).toMatchObject({
       title: 'Look for queen cells',
       due: '2026-05-12',
       strict: 'must',
@@ -264,7 +264,7 @@ describe('the colony calendar', () => {
       .expect(200);
     const five = (body as Calendars).colonies.find((each) => each.number === '5')!;
     expect(five.rests.some((rest) => rest.strict === 'must')).toBe(true);
-    expect(five.dues.find((due) => due.id === 'queen-worry')?.strict).toBe('must');
+    expect(five.dues.find((due) => due.id.startsWith('queen-worry:'))?.strict).toBe('must');
     await ruth
       .post(pathOf(endpoints.withdrawColonyEvent, { event: five.events[0]!.id }))
       .send({})
@@ -314,7 +314,7 @@ describe('the colony calendar', () => {
     const four = await hive('4');
     expect(four.load.over).toEqual(['openings']);
     expect(four.openFrom > '2026-05-14').toBe(true);
-    expect(four.dues.find((due) => due.id === 'ordinary')?.title).toBe('Ordinary look');
+    expect(four.dues.find((due) => due.id.startsWith('ordinary:'))?.title).toBe('Ordinary look');
     await morag
       .post(endpoints.setCalendarPractice.path)
       .send({ catchCells: true, swarmIntervalDays: 7, restDays: 4, load: { openings: 4, minutes: 120, stings: 12 } })

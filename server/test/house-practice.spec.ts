@@ -129,7 +129,7 @@ describe('a colony’s log', () => {
       (await ruth.post(path).send({ class: 'resting', strain: 'stops' }).expect(200)).body as Calendars
     ).colonies.find((colony) => colony.number === '9')!;
     expect(resting).toMatchObject({ class: 'resting', strain: 'stops' });
-    const due = (colony: typeof nine) => colony.dues.find((each) => each.id === 'ordinary')!.due;
+    const due = (colony: typeof nine) => colony.dues.find((each) => each.id.startsWith('ordinary:'))!.due;
     expect(due(resting) > due(nine)).toBe(true);
     await ruth.post(path).send({ class: nine.class, strain: nine.strain }).expect(200);
   });

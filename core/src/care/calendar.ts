@@ -1,4 +1,4 @@
-import { PHASE_WORK, type PhaseSpan, phaseOn } from '../season';
+import { PHASE_WORK, type PhaseSpan, phaseOn, swarmingOn } from '../season';
 import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf } from '../units';
 import { careDates } from './calendar-care';
 import { queenDates, queenInTheMaking } from './calendar-queen';
@@ -168,8 +168,7 @@ function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly Sou
       },
     ];
   if (own === null) return [];
-  const swarming = span.swarming !== null && span.swarming.from <= today && today <= span.swarming.to;
-  const cells = swarming && practice.catchCells && colonyClass !== 'resting';
+  const cells = swarmingOn(span, today) && practice.catchCells && colonyClass !== 'resting';
   const [least, most] = cells
     ? [practice.swarmIntervalDays - 1, practice.swarmIntervalDays]
     : own.map((days) => Math.round(days * FACTOR[colonyClass]));

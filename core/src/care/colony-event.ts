@@ -38,6 +38,7 @@ export type ColonyEvent = { readonly date: CivilDate } & (
   | { readonly kind: 'brood stopped' }
   | { readonly kind: 'suspicion'; readonly of: string }
   | { readonly kind: 'suspicion settled' }
+  | { readonly kind: 'ordered by the inspector'; readonly what: string }
 );
 export type ColonyEventKind = ColonyEvent['kind'];
 
@@ -58,4 +59,5 @@ export const COLONY_EVENT_KINDS = [
   'brood stopped',
   'suspicion',
   'suspicion settled',
+  'ordered by the inspector',
 ] as const satisfies readonly ColonyEventKind[];

@@ -1,10 +1,18 @@
-import { BOXES, type Layer, type Stack, isBox } from '../equipment';
+import { BOXES, type BoxLayer, type Layer, type Stack, isBox, nestBoxes } from '../equipment';
 import { CHECKS, type CheckId } from './checks';
+import { type Comb, arranged } from './combs';
 import type { VisitRecord } from './record';
 
 /** One thing to do before the hive is closed, in order. */
 export type ClosingTask =
   | { readonly kind: 'frame'; readonly box: string; readonly frame: number; readonly says: string }
+  | {
+      readonly kind: 'comb';
+      readonly comb: Comb;
+      readonly box: string;
+      readonly place: number;
+      readonly says: string;
+    }
   | { readonly kind: 'part'; readonly part: Layer; readonly says: string }
   | { readonly kind: 'check'; readonly check: CheckId; readonly says: string };
 
@@ -16,44 +24,94 @@ const partChecks = (layer: Layer): readonly CheckId[] => {
   return isBox(layer) && BOXES[layer.box].role === 'super' ? ['even supers'] : [];
 };
 
+/** Checks that belong under the roof: nobody sees to them once it is on. */
+const UNDER_ROOF: readonly CheckId[] = ['stragglers', 'scraps'];
+
 /**
- * What is left to do until the hive is closed: frames back, boxes as they should be, the parts in reverse of how they came off, each with its check,
- * then what is looked at before leaving.
+ * What is left to do until nothing is outside: the hive as it stands, from the inside out. Frames and combs go back into their box, then each
+ * part that is off in the order of the stack, each with its check before the next part covers it, the roof last; then what is looked at before
+ * leaving. An answer from before a part or frame was moved again counts no more.
  *
  * @param stack the hive
  * @param record the visit so far
+ * @param found combs of each box as they were found
  * @returns tasks that are not done, in order; empty when the hive may be left
  * @example closingTasks(stack, recordOf([])).map(({ kind }) => kind)
  */
-export function closingTasks(stack: Stack, record: VisitRecord): readonly ClosingTask[] {
-  const done = (check: CheckId) => record.checks.some((each) => each.check === check);
+export function closingTasks(
+  stack: Stack,
+  record: VisitRecord,
+  found: Readonly<Record<string, readonly Comb[]>> = {},
+): readonly ClosingTask[] {
+  const answeredSince = (check: CheckId, at: string | null | undefined) =>
+    record.checks.some((each) => each.check === check && (!at || Date.parse(each.at) >= Date.parse(at)));
   const ask = (check: CheckId): ClosingTask => ({ kind: 'check', check, says: CHECKS[check].says });
-  const checks = (ids: readonly CheckId[]) => ids.filter((id) => !done(id)).map(ask);
-  const out = [...(record.inHand ? [record.inHand] : []), ...record.aside.toReversed()];
-  const frames = out.map(({ box, frame }): ClosingTask => ({
-    kind: 'frame',
-    box,
-    frame,
-    says: `frame ${frame} back into ${box}`,
-  }));
-  const opened = record.exposures.length > 0 || out.length > 0 || Object.keys(record.sides).length > 0;
-  const foodTaken = record.checks.some(({ check, ok }) => check === 'food on' && !ok);
-  const parts = record.partsOff.toReversed().flatMap((id): readonly ClosingTask[] => {
-    const layer = stack.find((each) => each.id === id);
-    return layer ? [{ kind: 'part', part: layer, says: `${layer.id} on` }] : [];
-  });
-  const put = stack.filter(({ id }) => record.partsEverOff.includes(id));
-  return [
-    ...frames,
-    ...(opened ? checks(['tight frames']) : []),
-    ...(record.tipped.length > 0 ? checks(['respaced']) : []),
-    ...(foodTaken ? [ask('food on')] : []),
-    ...parts,
-    ...checks([...new Set(put.flatMap(partChecks))]),
-    ...(record.openedAt ? checks(['stragglers', 'scraps']) : []),
-    ...checks(['entrance', 'strap']),
-    ...(record.smoke.length > 0 ? checks(['smoker out']) : []),
+  const checks = (ids: readonly CheckId[], since?: string | null) =>
+    ids.filter((id) => !answeredSince(id, since)).map(ask);
+  const outside = combsOutside(stack, record, found);
+  const roof = stack.findLast(({ kind }) => kind === 'roof');
+  const underRoof = [
+    ...(record.checks.some(({ check, ok }) => check === 'food on' && !ok) ? [ask('food on')] : []),
+    ...(record.openedAt ? checks(UNDER_ROOF, latestMove(record)) : []),
   ];
+  const layers = stack.flatMap((layer, at): readonly ClosingTask[] => {
+    const off = record.partsOff.includes(layer.id);
+    const above = stack.slice(at + 1).find(({ id }) => !record.partsOff.includes(id));
+    const on = `${off && above ? `${above.id} off once more, then ` : ''}${layer.id} on`;
+    return [
+      ...(layer === roof ? underRoof : []),
+      ...(off ? [{ kind: 'part' as const, part: layer, says: on }] : []),
+      ...(isBox(layer)
+        ? [
+            ...framesOut(layer, record),
+            ...outside.filter(({ box }) => box === layer.id),
+            ...(BOXES[layer.box].role !== 'super' && wasRead(layer, record)
+              ? checks(['tight frames'], record.lastLift)
+              : []),
+            ...(record.tipped.includes(layer.id) ? checks(['respaced']) : []),
+          ]
+        : []),
+      ...(record.partsEverOff.includes(layer.id) ? checks(partChecks(layer), record.partsMoved[layer.id]) : []),
+    ];
+  });
+  return [
+    ...layers,
+    ...(roof ? [] : underRoof),
+    ...checks(['entrance', 'strap']),
+    ...(record.smoke.length > 0 ? checks(['smoker out'], record.smoke.at(-1)?.at) : []),
+  ];
+}
+
+const framesOut = ({ id }: BoxLayer, { inHand, aside }: VisitRecord): readonly ClosingTask[] =>
+  [...(inHand ? [inHand] : []), ...aside.toReversed()]
+    .filter(({ box }) => box === id)
+    .map(({ frame }) => ({ kind: 'frame', box: id, frame, says: `frame ${frame} back into ${id}` }));
+
+/** Whether frames of a box were moved. */
+const wasRead = ({ id }: BoxLayer, { inHand, aside, exposures, sides }: VisitRecord): boolean =>
+  [...(inHand ? [inHand] : []), ...aside, ...exposures].some(({ box }) => box === id) ||
+  Object.values(sides).some(({ address }) => address.box === id);
+
+/** When a part or a frame was moved last: bees may have strayed again since. */
+function latestMove({ partsMoved, lastLift }: VisitRecord): string | null {
+  const moved = [...Object.values(partsMoved), ...(lastLift ? [lastLift] : [])];
+  return moved.length === 0 ? null : moved.reduce((a, b) => (Date.parse(a) > Date.parse(b) ? a : b));
+}
+
+/** Combs on the frame rest: they go back to where they were found. */
+export function combsOutside(
+  stack: Stack,
+  record: VisitRecord,
+  found: Readonly<Record<string, readonly Comb[]>>,
+): readonly Extract<ClosingTask, { kind: 'comb' }>[] {
+  const rest = arranged(found, record.moves).away.filter(({ to }) => to.in === 'store' && to.store === 'stand');
+  return rest.map(({ comb }) => {
+    const known = Object.entries(found)
+      .map(([id, combs]) => [id, combs.findIndex((each) => each.id === comb.id) + 1] as const)
+      .find(([id, at]) => at > 0 && stack.some((layer) => layer.id === id));
+    const [box, place] = known ?? [nestBoxes(stack)[0]!.id, 1];
+    return { kind: 'comb', comb, box, place, says: `frame ${place} from the frame rest back into ${box}` };
+  });
 }
 
 /**

@@ -189,6 +189,7 @@ export type EntryBody =
     }
   | { readonly kind: 'guard overridden'; readonly guard: GuardId; readonly reason: string }
   | { readonly kind: 'summed up'; readonly summary: Summary }
+  | { readonly kind: 'stop said'; readonly reason: (typeof STOP_REASONS)[number]; readonly note: string }
   | Undone
   | { readonly kind: 'visit closed'; readonly reason: (typeof STOP_REASONS)[number]; readonly note: string };
 export interface Undone {

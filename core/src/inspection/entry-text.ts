@@ -52,6 +52,8 @@ export function entryText(body: EntryBody): string {
     case 'part taken off':
     case 'part put back':
       return `${body.kind}: ${body.part}`;
+    case 'stop said':
+      return `stop: ${body.reason}`;
     case 'note written':
     case 'question asked':
       return `${body.kind}: ${body.text}`;

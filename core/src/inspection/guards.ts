@@ -1,6 +1,7 @@
 import { FRAMES, type Stack, frameFits, frameOf, isBox } from '../equipment';
 import { type CombMove, type Comb, type CombPlace, outOfOrder, arranged } from './combs';
-import { BROOD } from './contents';
+import { combsOutside } from './closing';
+import { BROOD, type Letter } from './contents';
 import { FINDINGS } from './findings';
 import { type FrameSide, type SideAddress, shows, toward } from './frame-side';
 import { isSuspect } from './marks';
@@ -36,6 +37,8 @@ export interface GuardFacts {
   readonly lock: string | null;
   /** Disease suspected before this visit, `null` when none is. */
   readonly suspicion: string | null;
+  /** What the inspector ordered of this colony, `null` while nothing is. */
+  readonly ordered: string | null;
   /** No new queen can be had any more this year: depth and search are limited. */
   readonly late: boolean;
   /** Food lies above the frames: fondant, sugar, a patty. */
@@ -65,7 +68,7 @@ export function suspected(record: VisitRecord, before: string | null): string | 
   const tested = record.measures.some(
     ({ measure }) => measure.what === 'ropiness' && ropinessVerdict(measure.test).verdict === 'suspect',
   );
-  return tested ? 'a thread in the matchstick test' : null;
+  return tested ? 'a thread in the ropiness test' : null;
 }
 
 /**
@@ -210,6 +213,20 @@ function fitting(to: CombPlace, from: string, { stack, others }: GuardFacts): Gu
       );
 }
 
+/** Stores that keep comb for use. */
+const KEEPS_COMB: ReadonlySet<string> = new Set(['food reserve', 'drawn reserve']);
+
+/** What taking brood out on purpose means, and in which order it is done. */
+function broodGoes(sides: readonly FrameSide[]): string {
+  const eighths = (letters: readonly Letter[]) =>
+    sides.reduce((sum, side) => sum + letters.reduce((all, letter) => all + (side.eighths[letter] ?? 0), 0), 0);
+  const drone = eighths(['D']);
+  const worker = eighths(['E', 'L', 'S']);
+  if (worker === 0)
+    return `Sealed drone brood, ${drone} eighths: it goes on purpose, mites with it. Out before it emerges; covered, straight to where it goes. The supervisor decides and one person carries it.`;
+  return `${worker} eighths of worker brood go with this frame and never emerge. Drone comb out, all brood out, a split: say which. Look twice for the queen; foundation in before bees are shaken; food combs are looked over for brood. The supervisor decides and one person carries it, covered.`;
+}
+
 function moving(
   { move, box, frame }: Extract<Deed, { do: 'move comb' }>,
   facts: GuardFacts,
@@ -217,7 +234,9 @@ function moving(
   const { record } = facts;
   const sides = sidesOf(record, box, frame);
   const away = move.to.in === 'hive';
-  const gone = move.to.in === 'store' && move.to.store !== 'stand';
+  const store = move.to.in === 'store' && move.to.store !== 'stand' ? move.to.store : null;
+  const gone = store !== null;
+  const burnt = store === 'burnt';
   const queen = record.queen?.address.box === box && record.queen.address.frame === frame;
   const brood = sides.some((side) => BROOD.some((letter) => shows(side, letter)));
   const cells = sides.some((side) => side.cells > 0);
@@ -225,24 +244,41 @@ function moving(
   const sick = suspected(record, facts.suspicion);
   return [
     guard(
-      (away || gone) && sick !== null && !(move.to.in === 'store' && move.to.store === 'burnt'),
+      (away || (gone && !burnt)) && sick !== null,
       'disease suspected',
       'bars',
       `Disease is suspected (${sick}): no frame leaves this hive until the inspector has settled it.`,
     ),
     guard(
-      (away || gone) && doubt,
+      burnt && sick !== null && facts.ordered === null,
+      'disease suspected',
+      'bars',
+      `Disease is suspected (${sick}): nothing is burnt before the inspector has seen it. What was ordered is logged with this colony under Dues.`,
+    ),
+    guard(
+      burnt && sick !== null && facts.ordered !== null,
+      'disease suspected',
+      'needs a reason',
+      `Ordered by the inspector: ${facts.ordered}. Say that this frame belongs to it.`,
+    ),
+    guard(
+      (away || (gone && !burnt)) && doubt,
       'doubtful frame',
       'bars',
       'This frame is doubtful: it stays in this hive until it was looked at again and cleared.',
     ),
+    guard(gone && queen, 'queen or brood on it', 'bars', 'The queen is on this frame.'),
     guard(
-      gone && (queen || brood),
+      gone && !queen && brood && KEEPS_COMB.has(store),
       'queen or brood on it',
       'bars',
-      queen
-        ? 'The queen is on this frame.'
-        : 'There is brood on this frame: it cannot go. Move it to the edge and take it when it is empty.',
+      `There is brood on this frame: it dies in the ${store} and rots. Leave it until it has emerged, or take it out on purpose: freezer, melting.`,
+    ),
+    guard(
+      gone && !queen && brood && !KEEPS_COMB.has(store),
+      'queen or brood on it',
+      'needs a reason',
+      broodGoes(sides),
     ),
     guard(
       queen && !gone,
@@ -271,6 +307,7 @@ function closing(facts: GuardFacts): readonly (Guard | null)[] {
   const { record, found, stack } = facts;
   const doubtful = Object.values(record.sides).filter(({ side }) => side.doubtful);
   const frames = [...(record.inHand ? [record.inHand] : []), ...record.aside];
+  const outside = combsOutside(stack, record, found);
   const now = arranged(found, record.moves);
   const moved = outOfOrder(found, now).filter(
     ({ comb }) => (record.moves.findLast((each) => each.comb.id === comb.id)?.reason ?? '') === '',
@@ -302,6 +339,12 @@ function closing(facts: GuardFacts): readonly (Guard | null)[] {
       'frames still out',
       'bars',
       `Still out: frame ${frames.map(({ frame }) => frame).join(', ')}.`,
+    ),
+    guard(
+      outside.length > 0,
+      'frames still out',
+      'bars',
+      `Still on the frame rest: frame ${outside.map(({ place }) => place).join(', ')}.`,
     ),
     guard(
       unexplained,

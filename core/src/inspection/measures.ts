@@ -1,4 +1,5 @@
 import { roundTo, within } from '../units';
+import { type Spot, spotText } from './spots';
 
 export const WASH_METHODS = ['alcohol wash', 'sugar roll', 'gas'] as const;
 export const ROPE_LIDS = ['sound', 'sunken', 'pierced', 'greasy'] as const;
@@ -30,7 +31,12 @@ export type Measure =
       readonly kg: number;
     }
   | { readonly what: 'nest temperature'; readonly celsius: number }
-  | { readonly what: 'ropiness'; readonly test: RopinessTest }
+  | {
+      readonly what: 'ropiness';
+      readonly test: RopinessTest;
+      /** The side whose cell was tested; `null` or missing when nobody said. */
+      readonly spot?: Spot | null | undefined;
+    }
   | { readonly what: 'honey moisture'; readonly box: string; readonly percent: number }
   | { readonly what: 'gap'; readonly between: string; readonly mm: number }
   | {
@@ -148,7 +154,7 @@ export function readMeasure(measure: Measure): MeasureReading {
     case 'ropiness': {
       const { verdict, next } = ropinessVerdict(measure.test);
       const level = verdict === 'suspect' ? 'act' : verdict === 'negative' ? 'well' : 'watch';
-      return reading(`Matchstick test: ${verdict}`, level, next);
+      return reading(`Ropiness test${measure.spot ? ` on ${spotText(measure.spot)}` : ''}: ${verdict}`, level, next);
     }
     case 'honey moisture':
       if (measure.percent > 20) return reading(`${measure.percent} % water: it will ferment`, 'act', 'Leave it on.');
@@ -197,7 +203,7 @@ export function readMeasure(measure: Measure): MeasureReading {
  * @returns verdict and the next thing to do
  * @example ropinessVerdict({ lid: 'sunken', larva: 'brown', threadMm: 25, foulSmell: true }).verdict // 'suspect'
  */
-export function ropinessVerdict({ lid, larva, threadMm, foulSmell }: RopinessTest): {
+export function ropinessVerdict({ larva, threadMm, foulSmell }: RopinessTest): {
   readonly verdict: 'negative' | 'suspect' | 'not settled';
   readonly next: string;
 } {
@@ -205,12 +211,10 @@ export function ropinessVerdict({ lid, larva, threadMm, foulSmell }: RopinessTes
     'No frame, bee or tool leaves this hive. Photograph, close, wash, ring the bee inspector: foulbrood is notifiable in most places.';
   if (larva === 'dry scale') return { verdict: 'suspect', next: inspector };
   if (threadMm === null)
-    return lid === 'sound' && larva === 'pearly'
-      ? { verdict: 'negative', next: 'Note it as looked for, not found.' }
-      : {
-          verdict: 'not settled',
-          next: 'Open the cell, turn a clean match in it, draw it out slowly, measure the thread.',
-        };
+    return {
+      verdict: 'not settled',
+      next: 'No stick was put in: open the cell, turn a clean match in it, draw it out slowly, measure the thread.',
+    };
   if (threadMm >= 10) return { verdict: 'suspect', next: inspector };
   if (threadMm > 0)
     return {

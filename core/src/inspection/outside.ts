@@ -10,10 +10,11 @@ export type Amount = (typeof AMOUNTS)[number];
 
 /** What was seen at the entrance before opening, or after closing. */
 export interface OutsideLook {
-  readonly traffic: (typeof TRAFFIC)[number];
-  readonly pollenIn: boolean;
-  readonly deadBees: boolean;
-  readonly intruders: boolean;
+  /** `null` is "not looked at", here and below: nothing counts as seen that nobody touched. */
+  readonly traffic: (typeof TRAFFIC)[number] | null;
+  readonly pollenIn: boolean | null;
+  readonly deadBees: boolean | null;
+  readonly intruders: boolean | null;
   readonly note: string;
   /** Colours of the loads going in. */
   readonly pollens?: readonly PollenColour[] | undefined;
@@ -28,10 +29,10 @@ export interface OutsideLook {
 }
 
 export const EMPTY_LOOK: OutsideLook = {
-  traffic: 'steady',
-  pollenIn: false,
-  deadBees: false,
-  intruders: false,
+  traffic: null,
+  pollenIn: null,
+  deadBees: null,
+  intruders: null,
   note: '',
 };
 
@@ -39,10 +40,10 @@ export const EMPTY_LOOK: OutsideLook = {
 export function outsideSays(look: OutsideLook): readonly string[] {
   const colours = look.pollens?.length ?? 0;
   const says: readonly (readonly [boolean, string])[] = [
-    [look.pollenIn || colours > 0, 'Pollen goes in: a laying queen is likely.'],
+    [look.pollenIn === true || colours > 0, 'Pollen goes in: a laying queen is likely.'],
     [colours > 2, `${colours} colours of pollen: a varied diet.`],
     [
-      !look.pollenIn && colours === 0 && look.traffic === 'heavy',
+      look.pollenIn === false && colours === 0 && look.traffic === 'heavy',
       'Much traffic without pollen: robbing, or orientation flights?',
     ],
     [look.dead === 'few', 'A few dead bees are normal.'],
@@ -91,7 +92,7 @@ export function entranceAdvice(
   return { width: 'full', why: 'strong, nothing presses', lookAfter: null };
 }
 
-const TRAFFIC_SCORE: Readonly<Record<OutsideLook['traffic'], number>> = { none: -3, little: -1, steady: 1, heavy: 2 };
+const TRAFFIC_SCORE: Readonly<Record<(typeof TRAFFIC)[number], number>> = { none: -3, little: -1, steady: 1, heavy: 2 };
 
 /**
  * One figure for a look at the entrance, to be held against the last one: 0 trouble to 10 thriving. It says where to look, nothing more.
@@ -103,10 +104,10 @@ const TRAFFIC_SCORE: Readonly<Record<OutsideLook['traffic'], number>> = { none: 
 export function entranceScore(look: OutsideLook): number {
   const score =
     5 +
-    TRAFFIC_SCORE[look.traffic] +
-    (look.pollenIn ? 2 : 0) -
+    (look.traffic === null ? 0 : TRAFFIC_SCORE[look.traffic]) +
+    (look.pollenIn === true ? 2 : 0) -
     (look.dead === 'many' ? 3 : 0) -
     (look.droppings === 'many' ? 1 : 0) -
-    (look.robbing === true ? 4 : look.intruders ? 1 : 0);
+    (look.robbing === true ? 4 : look.intruders === true ? 1 : 0);
   return Math.min(10, Math.max(0, score));
 }

@@ -1,7 +1,9 @@
 import { DEVELOPMENT, daysToEmergence } from '../biology';
 import { type CivilDate, addDays } from '../units';
 import { type FrameSide, hasMark, shows } from './frame-side';
+import type { FindingId } from './findings';
 import { type CellsVerdict, readCells } from './queen-cells';
+import type { VisitRecord } from './record';
 
 export const QUEEN_EVIDENCE = [
   'queen seen',
@@ -147,3 +149,11 @@ export function queenStatus({ date, sides, eggsLookedFor, virginSeen, droneLayer
     return status('not known', 'pollen only', null, `No brood seen, pollen is stored.${unseen}`);
   return status('not known', 'none', null, sides.length === 0 ? 'No side was read.' : `No brood seen.${unseen}`);
 }
+
+/** What a visit says of the queen beyond its sides, from what was looked for and found. */
+export const queenSigns = ({
+  findings,
+}: Pick<VisitRecord, 'findings'>): Pick<QueenFacts, 'virginSeen' | 'droneLayerSeen'> => {
+  const noted = (id: FindingId) => findings.findLast(({ finding }) => finding === id)?.found === true;
+  return { virginSeen: noted('virgin queen'), droneLayerSeen: noted('drone layer') };
+};

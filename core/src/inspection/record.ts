@@ -53,6 +53,9 @@ export interface VisitRecord {
   readonly partsOff: readonly string[];
   /** Parts that came off at any time. */
   readonly partsEverOff: readonly string[];
+  /** When each part was last taken off or put on, and when a frame was last lifted: an answer from before is asked again. */
+  readonly partsMoved: Readonly<Record<string, string>>;
+  readonly lastLift: string | null;
   /** Boxes that were opened, in order. */
   readonly boxes: readonly Noted<'box opened'>[];
   readonly tipped: readonly string[];
@@ -97,6 +100,10 @@ export interface VisitRecord {
   readonly recordings: readonly Noted<'voice recorded'>[];
   readonly overrides: readonly Noted<'guard overridden'>[];
   readonly summary: Summary | null;
+  /** Why somebody said to stop before all was seen; the end of the visit carries it. */
+  readonly stop: Noted<'stop said'> | null;
+  /** Sides that somebody read again with another result, having seen the first: both stay told. */
+  readonly reread: readonly { readonly before: SideReading; readonly now: SideReading }[];
   readonly closed: Noted<'visit closed'> | null;
   /** Entries that still count and can be taken back, oldest first. */
   readonly undoable: readonly string[];
@@ -104,7 +111,7 @@ export interface VisitRecord {
   readonly redoable: string | null;
 }
 
-type Draft = { -readonly [K in keyof VisitRecord]: VisitRecord[K] };
+type Draft = { -readonly [K in keyof VisitRecord]: VisitRecord[K] } & { takenBack?: boolean };
 
 const BLANK: VisitRecord = {
   step: 'before',
@@ -118,6 +125,8 @@ const BLANK: VisitRecord = {
   smoke: [],
   partsOff: [],
   partsEverOff: [],
+  partsMoved: {},
+  lastLift: null,
   boxes: [],
   tipped: [],
   seams: {},
@@ -151,6 +160,8 @@ const BLANK: VisitRecord = {
   recordings: [],
   overrides: [],
   summary: null,
+  stop: null,
+  reread: [],
   closed: null,
   undoable: [],
   redoable: null,
@@ -172,14 +183,30 @@ const BY_ITSELF: ReadonlySet<EntryBody['kind']> = new Set(['frame lifted', 'fram
 export function recordOf(entries: readonly VisitEntry[]): VisitRecord {
   const undone = undoneOf(entries);
   const record: Draft = { ...BLANK };
+  record.takenBack = entries.some(({ id, body }) => body.kind === 'part taken off' && undone.has(id));
   const undoable: string[] = [];
   for (const entry of entries) {
     if (undone.has(entry.id) || entry.body.kind === 'entry undone') continue;
     apply(record, entry);
     if (!BY_ITSELF.has(entry.body.kind)) undoable.push(entry.id);
   }
-  return { ...record, undoable, redoable: redoableOf(entries, undone) };
+  const { takenBack: _, ...told } = neverOpened(record) ? shutAgain(record) : record;
+  return { ...told, undoable, redoable: redoableOf(entries, undone) };
 }
+
+/** Everything that opened the hive was taken back: what followed by itself is taken back with it. */
+const neverOpened = (record: Draft): boolean =>
+  record.takenBack === true && record.partsEverOff.length === 0 && Object.keys(record.sides).length === 0;
+
+const shutAgain = (record: Draft): Draft => ({
+  ...record,
+  openedAt: null,
+  boxes: [],
+  inHand: null,
+  aside: [],
+  exposures: [],
+  lastLift: null,
+});
 
 /** Entries that do not count: a later one takes them back and was not taken back itself. */
 function undoneOf(entries: readonly VisitEntry[]): ReadonlySet<string> {
@@ -230,9 +257,11 @@ function apply(record: Draft, entry: VisitEntry): void {
     case 'part taken off':
       record.partsOff = [...without(record.partsOff, (part) => part === body.part), body.part];
       record.partsEverOff = [...without(record.partsEverOff, (part) => part === body.part), body.part];
+      record.partsMoved = { ...record.partsMoved, [body.part]: at };
       break;
     case 'part put back':
       record.partsOff = without(record.partsOff, (part) => part === body.part);
+      record.partsMoved = { ...record.partsMoved, [body.part]: at };
       break;
     case 'box opened':
       record.boxes = [...without(record.boxes, (each) => each.box === body.box), { id, at, by, ...body }];
@@ -249,12 +278,15 @@ function apply(record: Draft, entry: VisitEntry): void {
       break;
     case 'frame lifted':
       lift(record, { box: body.box, frame: body.frame, since: at });
+      record.lastLift = at;
       break;
     case 'frame set back':
       setBack(record, body, at);
       break;
     case 'comb moved':
       record.moves = [...record.moves, { id, comb: body.comb, to: body.to, reason: body.reason }];
+      // A comb that leaves its box is in nobody's hand any more.
+      if (body.to.in !== 'box' && record.inHand) setBack(record, record.inHand, at);
       break;
     case 'frame side recorded':
       applyReading(record, { entry: id, at, by, address: body.address, side: body.side }, body.seen);
@@ -338,6 +370,9 @@ function apply(record: Draft, entry: VisitEntry): void {
     case 'summed up':
       record.summary = body.summary;
       break;
+    case 'stop said':
+      record.stop = { id, at, by, ...body };
+      break;
     case 'visit closed':
       record.closed = { id, at, by, ...body };
       break;
@@ -378,6 +413,8 @@ function applyReading(record: Draft, reading: SideReading, seen: string | null):
     return;
   }
   record.conflicts = open;
+  if (before && before.by !== reading.by && formatSide(before.side) !== formatSide(reading.side))
+    record.reread = [...record.reread, { before, now: reading }];
   keep(record, reading);
 }
 

@@ -1,4 +1,5 @@
 import { LETTERS, letterOf } from './contents';
+import { copySide } from './copy-side';
 import {
   EMPTY_SIDE,
   type FrameSide,
@@ -44,7 +45,7 @@ const PIECE = /\s*(?:(\d+)([A-Za-z])|\+([A-Za-z])|\*([A-Za-z])|([BbKk])\s?(\d+)|
  * Reads the shorthand of one frame side.
  *
  * A letter adds an eighth (`SS`), a number sets it (`3S`), `+E` notes only a few, `*H` gives the rest to honey, `B6` puts bees on six
- * eighths, `K1` counts a queen cell, `Q` is the queen, `!` asks for a second look, `=` is as last time, `/` the same as the other side.
+ * eighths, `K1` counts a queen cell, `Q` is the queen, `!` asks for a second look, `=` is as last time but for eggs, `/` the same as the other side; neither wipes what stands before it.
  * Words say more: `.spotty` is a mark, `~orange` a colour of stored pollen, `sealed@edge` what a queen cell holds and where it hangs;
  * `-!` says that a suspect mark had its second look.
  *
@@ -141,7 +142,7 @@ function applyPiece(side: FrameSide, match: RegExpExecArray, at: number, context
     const why = sign === '=' ? 'this side has no reading from last time' : 'the other side is not read yet';
     throw new ShorthandError(`"${sign}" cannot be used: ${why}.`, at, piece);
   }
-  return copied;
+  return copySide(side, copied, sign === '=' ? 'last time' : 'the other side');
 }
 
 /**

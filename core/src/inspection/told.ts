@@ -88,12 +88,14 @@ function before(record: VisitRecord, name: (id: string) => string): readonly Tol
       if (!look) return [];
       const pollen = look.pollens?.length
         ? `, pollen ${look.pollens.join(' and ')}`
-        : look.pollenIn
+        : look.pollenIn === true
           ? ', pollen in'
           : '';
       const entrance = look.entrance ? `, entrance ${look.entrance}` : '';
       return [
-        said(`Outside ${when}: traffic ${look.traffic}${pollen}${entrance}${look.note ? `. ${look.note}` : ''}`),
+        said(
+          `Outside ${when}: ${look.traffic === null ? 'traffic not looked at' : `traffic ${look.traffic}`}${pollen}${entrance}${look.note ? `. ${look.note}` : ''}`,
+        ),
         ...(when === 'before' ? outsideSays(look).map((text) => said(text)) : []),
       ];
     }),

@@ -287,3 +287,7 @@ export function yearPhases(facts: PhaseFacts, date: CivilDate): readonly PhaseSp
  */
 export const phaseOn = (spans: readonly PhaseSpan[], date: CivilDate): PhaseSpan | null =>
   spans.find(({ from, to }) => daysBetween(from, date) >= 0 && daysBetween(date, to) >= 0) ?? null;
+
+/** Whether swarms may leave on a date. */
+export const swarmingOn = ({ swarming }: Pick<PhaseSpan, 'swarming'>, date: CivilDate): boolean =>
+  swarming !== null && swarming.from <= date && date <= swarming.to;

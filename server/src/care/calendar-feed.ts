@@ -5,8 +5,9 @@ import ical, { ICalCalendarMethod, ICalEventTransparency } from 'ical-generator'
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
-import { sitesOf } from '../equipment/store';
-import { sessionsBetween } from '../planning/store';
+import { hivesById, sitesOf } from '../equipment/store';
+import { groupsOf } from '../people/store';
+import { groupsOfSession, sessionsBetween } from '../planning/store';
 import { Refusal } from '../problem';
 import { siteSeason } from '../season/site-season';
 import { colonyStates } from './colony-state';
@@ -66,16 +67,36 @@ export async function calendarText(context: Context, actor: Actor): Promise<stri
       new Date(now.getTime() + DAYS_AHEAD * day),
       site.id,
     );
-    for (const session of sessions.filter((each) => each.status !== 'called off'))
+    const own = actor.role === 'trainee' ? await groupsOf(context.db, actor.id) : null;
+    for (const session of sessions.filter((each) => each.status !== 'called off')) {
+      const openings = (await groupsOfSession(context.db, session.id)).filter(
+        (each) => !own || own.includes(each.trainee_group),
+      );
+      const hives = await hivesById(context.db, actor.school, [...new Set(openings.map(({ hive }) => hive))]);
+      const lines = openings.map(
+        ({ hive, group_name, supervisor_name }) =>
+          `${group_name}: hive ${hives.find(({ id }) => id === hive)?.number ?? '?'}, with ${supervisor_name}`,
+      );
+      const groups = [...new Set(openings.map(({ group_name }) => group_name))];
+      const numbers = [...new Set(hives.map(({ number }) => number))].sort((a, b) =>
+        a.localeCompare(b, 'en', { numeric: true }),
+      );
       calendar.createEvent({
         id: `${session.id}@brave-comb`,
         stamp: now,
         start: session.starts_at,
         end: session.ends_at,
-        summary: `Hives at ${site.name}: ${DEPTHS[session.depth]}`,
+        summary: [
+          groups.join(', '),
+          numbers.length > 0 ? `${numbers.length === 1 ? 'hive' : 'hives'} ${numbers.join(', ')}` : '',
+          `${site.name}: ${DEPTHS[session.depth]}`,
+        ]
+          .filter(Boolean)
+          .join(' · '),
         location: site.name,
-        description: 'Weather decides on the day: look at the day sheet before you leave.',
+        description: [...lines, 'Weather decides on the day: look at the day sheet before you leave.'].join('\n'),
       });
+    }
     if (actor.role === 'trainee') continue;
     const season = await siteSeason(context, site);
     for (const { hive, calendar: own } of await colonyStates(context, season))
@@ -87,7 +108,7 @@ export async function calendarText(context: Context, actor: Actor): Promise<stri
           end: `${addDays(due.due, 1)}T00:00:00Z`,
           allDay: true,
           transparency: ICalEventTransparency.TRANSPARENT,
-          summary: `Hive ${hive.number}: ${due.title}`,
+          summary: `Hive ${hive.number}, ${site.name}: ${due.title}`,
           location: site.name,
           description: [due.why, due.bring ? `Bring: ${due.bring}` : ''].filter(Boolean).join('\n'),
         });

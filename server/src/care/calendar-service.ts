@@ -1,5 +1,5 @@
 import type { Calendars, Input, endpoints } from '@brave-comb/contract';
-import type { ColonyEventKind } from '@brave-comb/core/care';
+import { type ColonyEventKind, coursesOf } from '@brave-comb/core/care';
 import { upperFirst } from '@brave-comb/core/units';
 import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
@@ -26,7 +26,7 @@ export async function colonyCalendars(context: Context, actor: Actor, siteId?: s
     catchCells,
     restDays,
     swarmIntervalDays,
-    colonies: states.map(({ hive, colony, calendar, openings, expected, starvation, swarm, events }) => ({
+    colonies: states.map(({ hive, colony, calendar, openings, expected, starvation, swarm, events, known }) => ({
       hive: hive.id,
       number: hive.number,
       stand: hive.stand,
@@ -37,6 +37,9 @@ export async function colonyCalendars(context: Context, actor: Actor, siteId?: s
       strain: colony.strain,
       lastOpened: openings.at(-1)?.date ?? null,
       ...calendar,
+      inHive: coursesOf(known, season.today)
+        .filter(({ toTakeOut }) => toTakeOut)
+        .map(({ medicine }) => medicine),
       expected,
       starvation: starvation && {
         ...starvation,
@@ -69,16 +72,21 @@ function eventWords(detail: Detail): string {
         detail.medicine,
         detail.doses > 1 && detail.repeatAfter ? `${detail.doses} doses, every ${detail.repeatAfter} days` : null,
         detail.removeAfter ? `out after ${detail.removeAfter} days` : null,
-        detail.withdrawal === null ? null : `withdrawal ${detail.withdrawal} days`,
+        detail.withdrawal === null ? 'withdrawal not entered' : `withdrawal ${detail.withdrawal} days`,
+        detail.supersAllowed ? 'allowed with supers on' : null,
       ]
         .filter(Boolean)
         .join(', ');
+    case 'treatment out':
+      return detail.medicine ? `${detail.medicine} taken out` : 'Treatment taken out';
     case 'feed':
       return `${detail.kg} kg of ${detail.what}`;
     case 'patty':
       return `${detail.kg} kg of protein patty`;
     case 'super on':
       return `Super on, holds ${detail.holdsKg} kg`;
+    case 'ordered by the inspector':
+      return `Ordered by the inspector: ${detail.what}`;
     case 'suspicion':
       return `Suspicion of ${detail.of}`;
     default:

@@ -6,17 +6,19 @@ import {
   type ExpectedState,
   NEW_COLONIES,
   type Opening,
+  type StandingSuper,
   type Starvation,
   type SwarmRisk,
   colonyCalendar,
   expectedState,
+  queenInTheMaking,
   starvationWatch,
   swarmRisk,
 } from '@brave-comb/core/care';
-import { type FrameKindId, combArea, frameOf, nestBoxes, supers } from '@brave-comb/core/equipment';
+import { type FrameKindId, type Stack, combArea, frameOf, nestBoxes, supers } from '@brave-comb/core/equipment';
 import { BEES_PER_DM2, WORKER_CELLS_PER_DM2 } from '@brave-comb/core/inspection';
 import { mainFlow } from '@brave-comb/core/season';
-import { addDays, daysBetween } from '@brave-comb/core/units';
+import { addDays, dayAndMonth, daysBetween } from '@brave-comb/core/units';
 import { HOUR } from '@brave-comb/core/weather';
 import type { Context } from '../context';
 import { dateAt, hourAt } from '../dates';
@@ -39,6 +41,8 @@ export interface ColonyState {
   readonly starvation: Starvation | null;
   readonly swarm: SwarmRisk | null;
   readonly events: readonly (ColonyEventRow & { readonly by_name: string })[];
+  /** All that is known to have happened to it: logged, and implied by visits. */
+  readonly known: readonly ColonyEvent[];
   /** The last visit that read a comb. */
   readonly latest: ColonyRead | null;
 }
@@ -132,6 +136,7 @@ interface OneColony {
     from_date: string;
     due: string;
     bring?: string | null;
+    task?: string | null;
   }[];
   readonly events: readonly (ColonyEventRow & { readonly by_name: string })[];
 }
@@ -148,7 +153,7 @@ function stateOf(
   const events = eventsOf(season, one);
   const latest = [...read].reverse().find((each) => each.nest.sidesRead > 0);
   const last = latest ? recordFrom(latest, dateAt(site.zone, latest.visit.started_at)) : null;
-  const expected = last ? expectedOf(season, colony, last, events, frameOf(nestBoxes(hive.stack)[0]!)) : null;
+  const expected = last ? expectedOf(season, colony, last, events, frameOf(nestBoxes(hive.stack)[0]!), mating) : null;
   const openings = one.visits.map((visit) => openingOf(season, visit, read));
   const calendar = colonyCalendar({
     today,
@@ -159,13 +164,15 @@ function stateOf(
     colonyClass: colony.class,
     framesOfBees: expected?.bees.value ?? UNCOUNTED,
     openings,
-    followUps: one.followUps.map(({ id, question, from_date, due, bring }) => ({
+    followUps: one.followUps.map(({ id, question, from_date, due, bring, task }) => ({
       id,
       question,
       from: from_date,
       due,
       bring: bring ?? null,
+      stays: Boolean(task),
     })),
+    supers: standingSupers(season, one, events),
     events,
     practice: practice.calendar,
   });
@@ -178,9 +185,14 @@ function stateOf(
     starvation: expected && starvationWatch(expected, poor, practice.care.leastStoresKg),
     swarm: last && latest ? riskOf(season, hive, colony, last, latest) : null,
     events: one.events,
+    known: events,
     latest: latest ?? null,
   };
 }
+
+/** What was known on a day. */
+export const upTo = (events: readonly ColonyEvent[], date: string): readonly ColonyEvent[] =>
+  events.filter((event) => event.date <= date);
 
 /** What a colony should look like on a day, from its last record. */
 export function expectedOf(
@@ -189,9 +201,11 @@ export function expectedOf(
   last: ColonyRecord,
   events: readonly ColonyEvent[],
   frame: FrameKindId,
+  mating: readonly MatingDay[],
   today = season.today,
 ): ExpectedState {
   const { cells, bees } = perFrame(frame);
+  const young = queenInTheMaking({ events: upTo(events, today), matingDays: mating, today });
   return expectedState({
     last,
     today,
@@ -204,7 +218,7 @@ export function expectedOf(
     strain: colony.strain,
     cellsPerFrame: cells,
     beesPerFrame: bees,
-    layingFrom: null,
+    waiting: young && { stopped: young.date, from: young.plan.laying.from, to: young.plan.laying.to },
   });
 }
 
@@ -226,7 +240,15 @@ export async function expectedAt(
   if (!last) return null;
   const seasonThen = season ?? (await siteSeason(context, site, date));
   const events = eventsOf(seasonThen, { colony, read: [], events: await colonyEvents(db, visit.school, [colony.id]) });
-  return expectedOf(seasonThen, colony, last, events, frameOf(nestBoxes(visit.stack)[0]!), date);
+  return expectedOf(
+    seasonThen,
+    colony,
+    last,
+    events,
+    frameOf(nestBoxes(visit.stack)[0]!),
+    matingDays(seasonThen),
+    date,
+  );
 }
 
 /** Events as they were logged, with those that records imply: how the colony began, and eggs seen at a visit. */
@@ -241,7 +263,44 @@ export function eventsOf(
   const eggs = read
     .filter((each) => each.nest.eggs.value > 0 || each.record.ticks.eggs === true)
     .map((each): ColonyEvent => ({ kind: 'eggs seen', date: dateAt(site.zone, each.visit.started_at) }));
-  return [...began, ...logged, ...eggs];
+  const queens = logged.filter(({ kind }) => kind === 'queen');
+  const virgins = read.flatMap((each): ColonyEvent[] => {
+    const date = dateAt(site.zone, each.visit.started_at);
+    const seen = each.record.findings.some(({ finding, found }) => finding === 'virgin queen' && found);
+    const told = queens.some((event) => Math.abs(daysBetween(event.date, date)) <= QUEEN_TOLD);
+    return seen && !told ? [{ kind: 'queen', start: 'virgin emerged', date }] : [];
+  });
+  return [...began, ...logged, ...virgins, ...eggs];
+}
+
+/** A virgin seen at a visit is the queen that somebody logged within so many days. */
+const QUEEN_TOLD = 30;
+/** A super logged on the calendar is the one that a visit put on within so many days of it. */
+const SAME_SUPER = 3;
+
+/** The honey boxes on a hive, with the day on which each came on as visits and the calendar tell it. */
+function standingSupers(
+  { site }: SiteSeason,
+  { hive, visits, read }: Pick<OneColony, 'hive' | 'visits' | 'read'>,
+  events: readonly ColonyEvent[],
+): readonly StandingSuper[] {
+  const has = (stack: Stack, id: string) => stack.some((layer) => layer.id === id);
+  const logged = events
+    .flatMap((event) => (event.kind === 'super on' ? [event.date] : []))
+    .filter((date) => !events.some((event) => event.kind === 'super off' && event.date >= date))
+    .sort();
+  const onStack = supers(hive.stack).map(({ id }): StandingSuper => {
+    const at = visits.findLastIndex((visit) => !has(visit.stack, id));
+    if (at < 0) return { name: id, since: null };
+    const during = read.some(({ visit, stack }) => visit.id === visits[at]!.id && has(stack, id));
+    const on = during ? visits[at]! : (visits[at + 1] ?? visits[at]!);
+    return { name: id, since: dateAt(site.zone, on.started_at) };
+  });
+  const unmatched = logged.filter(
+    (date) => !onStack.some(({ since }) => since !== null && Math.abs(daysBetween(since, date)) <= SAME_SUPER),
+  );
+  const dated = onStack.map((box) => (box.since === null ? { ...box, since: unmatched.shift() ?? null } : box));
+  return [...dated, ...unmatched.map((date) => ({ name: `super of ${dayAndMonth(date)}`, since: date }))];
 }
 
 const LEAST_MINUTES = 5;
@@ -284,7 +343,7 @@ function riskOf(season: SiteSeason, hive: HiveRow, colony: ColonyRow, last: Colo
 const MATING = { warmth: 20, cool: 18, wind: 20, from: 11, to: 17, hours: 2 } as const;
 
 /** Chance that each day lets queens mate: by what happened, and by the forecast. */
-function matingDays({ site, before, forecast, today }: SiteSeason): readonly MatingDay[] {
+export function matingDays({ site, before, forecast, today }: SiteSeason): readonly MatingDay[] {
   const past = before.slice(-60).map(({ date, high, rain }) => ({
     date,
     fit: rain > 3 ? 0.1 : high >= MATING.warmth ? 1 : high >= MATING.cool ? 0.5 : 0,

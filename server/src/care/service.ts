@@ -1,5 +1,14 @@
 import { type Decision, type Input, type Output, type Review, type endpoints } from '@brave-comb/contract';
-import { type Advice, type ColonyFacts, type ExpectedState, adviseColony, readFinding } from '@brave-comb/core/care';
+import {
+  type Advice,
+  type ColonyFacts,
+  type ExpectedState,
+  adviseColony,
+  coursesOf,
+  honeyLock,
+  queenInTheMaking,
+  readFinding,
+} from '@brave-comb/core/care';
 import { adultsDue } from '@brave-comb/core/biology';
 import {
   isBox,
@@ -13,6 +22,7 @@ import {
 import {
   type FrameSides,
   type Letter,
+  type QueenStatus,
   type SeenEnough,
   type VisitRecord,
   changesInWords,
@@ -22,32 +32,43 @@ import {
   framesWithCells,
   eggsWouldShow,
   nectarAmongBrood,
+  queenSigns,
   queenStatus,
   seenEnough,
   spotText,
   sumsOf,
+  superHoney,
   temperTrend,
   toldVisit,
 } from '@brave-comb/core/inspection';
-import { inBloom } from '@brave-comb/core/season';
+import {
+  PHASE_WORK,
+  type Phase,
+  type PhaseSpan,
+  inBloom,
+  nectarOn,
+  phaseOn,
+  yearPhases,
+} from '@brave-comb/core/season';
 import { skillOf } from '@brave-comb/core/skills';
-import { daysBetween, roundTo } from '@brave-comb/core/units';
+import { addDays, daysBetween, roundTo } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
-import { siteById } from '../equipment/store';
+import { colonyById, siteById } from '../equipment/store';
 import { type ColonyRead, readColony } from '../inspection/colony-read';
 import { lateInYear, temperOf, tempersOf } from '../inspection/visit-facts';
 import { type NamedVisit, visitBefore, visitById, visitsOfSession } from '../inspection/store';
 import { peopleOf, practiceOf } from '../people/store';
 import { checklistOf } from '../skills/checklist-store';
 import { Refusal, notFound } from '../problem';
-import { siteSeason } from '../season/site-season';
+import { type SiteSeason, siteSeason } from '../season/site-season';
 import { poorDaysAfter } from '../weather/service';
-import { expectedAt, recordFrom } from './colony-state';
+import { eventsOf, expectedAt, matingDays, recordFrom, upTo } from './colony-state';
 import {
   type DecisionRow,
   type NumberedFollowUp,
+  colonyEvents,
   decisionById,
   decisionsOf,
   followUpsOfVisit,
@@ -80,6 +101,9 @@ export async function judge(context: Context, visit: NamedVisit): Promise<Judged
   return { visit, now, last, facts, advice: adviseColony(facts) };
 }
 
+/** Phases in which a super that is still on is left to the bees. */
+const LEFT_ON: ReadonlySet<Phase> = new Set<Phase>(['closing down', 'winter rest', 'first brood']);
+
 async function factsOf(
   context: Context,
   visit: NamedVisit,
@@ -88,15 +112,27 @@ async function factsOf(
 ): Promise<ColonyFacts> {
   const { db } = context;
   const today = dateAt(visit.zone, visit.started_at);
-  const [practice, site] = await Promise.all([practiceOf(db, visit.school), siteById(db, visit.school, visit.site)]);
+  const [practice, site, colony, logged] = await Promise.all([
+    practiceOf(db, visit.school),
+    siteById(db, visit.school, visit.site),
+    colonyById(db, visit.school, visit.colony),
+    colonyEvents(db, visit.school, [visit.colony]),
+  ]);
   const season = site ? await siteSeason(context, site, today) : null;
   const shows = (letter: Letter) =>
     now.frames.some((frame) =>
       sides(frame).some((side) => (side.eighths[letter] ?? 0) > 0 || side.trace.includes(letter)),
     );
+  const events = season && colony ? upTo(eventsOf(season, { colony, read: [now], events: logged }), today) : [];
+  const young = season && queenInTheMaking({ events, matingDays: matingDays(season), today });
+  const phase = season ? (phaseOn(season.phases, today)?.phase ?? null) : null;
+  const left = events.findLast(({ kind }) => kind.startsWith('super'))?.kind === 'super left as winter food';
   return {
     hive: visit.hive_number,
     today,
+    phase,
+    reopens: season && reopensOn(season, today),
+    strain: colony?.strain ?? 'cuts down',
     frames: now.box.frames,
     framesRead: now.frames.filter((frame) => frame.low && frame.high).length,
     nest: now.nest,
@@ -106,7 +142,10 @@ async function factsOf(
     larvaeSeen: shows('L') || now.record.ticks['young larvae'] === true,
     sealedSeen: shows('S') || now.record.ticks['sealed brood'] === true,
     queenSeen: now.record.ticks.queen === true || now.frames.some((frame) => sides(frame).some((side) => side.queen)),
+    queen: queenOf(visit, now, evidenceOf(visit, now, season !== null && lateInYear(season, today))),
+    youngQueen: young && { layingTo: young.plan.laying.to, aloneTo: young.plan.alone.to },
     queenCells: now.frames.reduce((sum, frame) => sum + sides(frame).reduce((inner, side) => inner + side.cells, 0), 0),
+    cells: now.frames.flatMap((frame) => sides(frame).flatMap(({ queenCells }) => queenCells ?? [])),
     framesWithCells: framesWithCells(now.frames),
     doubtfulFrames: now.frames.flatMap((frame, index) =>
       sides(frame).some((side) => side.doubtful) ? [index + 1] : [],
@@ -114,10 +153,24 @@ async function factsOf(
     nectarAmongBrood: nectarAmongBrood(now.frames),
     supers: supers(now.stack).length,
     superFill: now.superFill,
+    superKg: superHoney(now.stack, now.record),
+    supersAreTheirs: left || (phase !== null && LEFT_ON.has(phase)),
+    superOnFrom: honeyLock(coursesOf(events, today), [], today).superOnFrom,
     inBloom: inBloom(season?.bloom ?? [], today),
+    nectar: season ? nectarOn(season.bloom, today) : 0,
     poorDays: season && poorDaysAfter(season.forecast.ensemble, season.site, practice.limits, today),
+    highs: (season?.days ?? []).filter(({ date }) => date >= today && date < addDays(today, 7)).map(({ high }) => high),
     practice: practice.care,
   };
+}
+
+/** First day on which hives that are shut now are opened again; `null` while they are not shut. */
+function reopensOn(season: SiteSeason, date: string): string | null {
+  const shut = ({ phase }: PhaseSpan) => PHASE_WORK[phase].interval === null;
+  const now = phaseOn(season.phases, date);
+  if (!now || !shut(now)) return null;
+  const next = yearPhases(season.facts, addDays(season.phases.at(-1)!.to, 1));
+  return [...season.phases, ...next].find((span) => span.from > date && !shut(span))?.from ?? null;
 }
 
 const sides = (frame: FrameSides) => [frame.low, frame.high].filter((side) => side !== null);
@@ -144,7 +197,7 @@ const shownFollowUp = (row: NumberedFollowUp) => ({
 /** A visit beside the one before it, with advice, decisions and follow-ups. Trainees see their own judgements only. */
 export async function visitReview(context: Context, actor: Actor, id: string): Promise<Review> {
   const { db } = context;
-  const { visit, now, last, advice } = await judge(context, await seen(context, actor, id));
+  const { visit, now, last, facts, advice } = await judge(context, await seen(context, actor, id));
   const date = dateAt(visit.zone, visit.started_at);
   const [checklist, decisions, followUps, siblings] = await Promise.all([
     checklistOf(db, actor.school, date),
@@ -159,6 +212,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
   const site = await siteById(db, visit.school, visit.site);
   const season = site && (await siteSeason(context, site, date));
   const expected = last && (await expectedAt(context, visit, last, season));
+  const queen = facts.queen;
   const seenThen = evidenceOf(visit, now, season !== undefined && lateInYear(season, date));
   const nextRow = siblings[siblings.findIndex((each) => each.id === visit.id) + 1];
   const next = nextRow ? await visitById(db, actor, nextRow.id) : undefined;
@@ -214,7 +268,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
         expectedBees: expected?.bees ?? null,
       }),
     ],
-    queen: queenOf(visit, now, seenThen),
+    queen: { verdict: queen.verdict, says: queen.says, laid: queen.laid },
     youngBees: adultsDue(now.nest.workerCells).map((bees) => Math.round(bees)),
     temper: temperTrend([
       ...(await tempersOf(context, { id: visit.hive, school: visit.school }, visit.started_at)),
@@ -290,14 +344,13 @@ function shownTo(actor: Actor, record: VisitRecord): VisitRecord {
 const evidenceOf = (visit: NamedVisit, { record, box }: ColonyRead, late: boolean): SeenEnough =>
   seenEnough(record, visit.questions, { box: box.id, frames: box.frames, minutesOpen: null, late });
 
-function queenOf(visit: NamedVisit, now: ColonyRead, nest: SeenEnough): Review['queen'] {
-  const { verdict, says, laid } = queenStatus({
+function queenOf(visit: NamedVisit, now: ColonyRead, nest: SeenEnough): QueenStatus {
+  return queenStatus({
     date: dateAt(visit.zone, visit.started_at),
     sides: Object.values(now.record.sides).map(({ side }) => side),
     eggsLookedFor: eggsWouldShow(now.record) && nest.framesToGo === 0,
-    virginSeen: now.record.findings.some(({ finding, found }) => finding === 'virgin queen' && found),
+    ...queenSigns(now.record),
   });
-  return { verdict, says, laid };
 }
 
 /** What was found, read against what the season led one to expect. */

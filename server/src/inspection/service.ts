@@ -288,6 +288,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
   ]);
   return {
     ...facts,
+    asked: facts.asked.filter((text) => !followUps.some(({ task, question }) => task && question === text)),
     tasks: followUps
       .filter(({ task }) => task)
       .map(({ id, question, due, bring }) => ({ id, what: question, due, bring: bring ?? null })),
@@ -310,7 +311,6 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     hiveType: hive.type,
     stack: visit.stack,
     box: boxOf(visit.stack, visit.box),
-    asked: followUps.filter(({ task }) => !task).map((each) => each.question),
     expected: read ? await expectedAt(context, visit, read, season) : null,
     queen: colony?.queen_year ? { year: colony.queen_year, marked: Boolean(colony.queen_marked) } : null,
     last:

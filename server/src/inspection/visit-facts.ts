@@ -1,4 +1,5 @@
 import type { VisitFile } from '@brave-comb/contract';
+import type { Due } from '@brave-comb/core/care';
 import { supers } from '@brave-comb/core/equipment';
 import {
   type Comb,
@@ -22,7 +23,7 @@ import { type NamedVisit, visitsOfHives } from './store';
 
 type Facts = Pick<
   VisitFile,
-  'depth' | 'cautions' | 'lock' | 'suspicion' | 'late' | 'robbingSeason' | 'lifting' | 'colony'
+  'depth' | 'cautions' | 'lock' | 'asked' | 'suspicion' | 'ordered' | 'late' | 'robbingSeason' | 'lifting' | 'colony'
 >;
 
 /** From these phases on a lost queen cannot be replaced before winter. */
@@ -66,6 +67,7 @@ export async function visitFacts(
   const resting = (state?.calendar.rests ?? []).filter(({ from, to }) => from <= date && date <= to);
   const rest = resting.find(({ cause }) => cause === 'young queen');
   const event = state?.events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion settled');
+  const order = state?.events.findLast(({ kind }) => kind === 'ordered by the inspector');
   const suspicion = event?.kind === 'suspicion' ? ((event.detail as { of?: string }).of ?? 'disease') : null;
   const lifting = weighed({ stack: visit.stack }, before, practice);
   const heavy = lifting.filter(({ lift }) => lift === 'two lift' || lift === 'by frames');
@@ -75,8 +77,10 @@ export async function visitFacts(
   const tempers = await tempersOf(context, hive, visit.started_at);
   return {
     depth,
+    asked: season.today === date ? askedOf(state?.calendar.dues ?? [], date) : [],
     lock: rest ? `${rest.why}, until ${rest.to}.` : null,
     suspicion,
+    ordered: suspicion && order ? ((order.detail as { what?: string }).what ?? null) : null,
     colony: {
       origin: state?.colony.origin ?? 'not known',
       since: state?.colony.since ?? date,
@@ -89,6 +93,7 @@ export async function visitFacts(
     lifting: lifting.filter(({ layer }) => supers(visit.stack).some(({ id }) => id === layer.id)),
     cautions: [
       ...(rest ? [`Leave alone: ${rest.why}, until ${rest.to}.`] : []),
+      ...(state?.calendar.honey.says ? [state.calendar.honey.says] : []),
       ...(suspicion ? [`Disease suspected: ${suspicion}. Opened last, tools washed, no frame leaves it.`] : []),
       ...(temper !== null && temper >= 4 ? [`Temper ${temper} of 5 last time: experienced hands at the frames.`] : []),
       ...heavy.map(({ layer, kg, lift }) => `${layer.id} weighs about ${Math.round(kg ?? 0)} kg: ${lift}.`),
@@ -97,6 +102,12 @@ export async function visitFacts(
     ],
   };
 }
+
+/** What the colony calendar asks of this visit besides an ordinary look. */
+const askedOf = (dues: readonly Due[], date: string): readonly string[] =>
+  dues
+    .filter(({ id, from }) => from <= date && !id.startsWith('ordinary:'))
+    .map(({ title, question }) => (question && question !== title ? `${title}: ${question}` : title));
 
 const TEMPERS = 6;
 const TEMPER_DAYS = 400;

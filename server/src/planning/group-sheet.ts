@@ -1,5 +1,6 @@
 import type { GroupSheet } from '@brave-comb/contract';
 import { type MarkColour, markColour } from '@brave-comb/core/biology';
+import type { Due } from '@brave-comb/core/care';
 import { HIVE_TYPES, type Layer, boxWeight, isBox, liftAdvice, nestBoxes, supers } from '@brave-comb/core/equipment';
 import { BROOD, type Letter, ROLES, type Role, tellingSides } from '@brave-comb/core/inspection';
 import {
@@ -13,7 +14,7 @@ import {
 } from '@brave-comb/core/planning';
 import { gateSkills, isOpen } from '@brave-comb/core/skills';
 import { daysBetween, roundTo } from '@brave-comb/core/units';
-import type { FollowUpRow } from '../care/store';
+import type { ColonyState } from '../care/colony-state';
 import type { Context } from '../context';
 import { dateAt, iso } from '../dates';
 import { type HiveRow, colonyIn } from '../equipment/store';
@@ -35,7 +36,8 @@ export interface SheetFacts {
   readonly openings: readonly NamedSessionGroup[];
   /** All hives of the site. */
   readonly siteHives: readonly HiveRow[];
-  readonly followUps: readonly FollowUpRow[];
+  /** What the colony calendar says of each hive. */
+  readonly states: ReadonlyMap<string, ColonyState>;
   readonly moods: readonly { readonly hive: string; readonly mood: number | null; readonly started_at: Date }[];
   readonly visits: readonly VisitRow[];
   readonly trainees: Awaited<ReturnType<typeof traineesOf>>;
@@ -64,9 +66,13 @@ export async function groupSheet(
   const last = before ? await readColony(context.db, before) : null;
   const colony = await colonyIn(context.db, facts.school, hive.id);
   const mark = colony?.queen_year ? markColour(colony.queen_year) : null;
-  const due = facts.followUps
-    .filter((each) => each.hive === hive.id)
-    .map(({ question, due: day }) => ({ question, due: day, daysLeft: daysBetween(facts.date, day) }));
+  const due = duesAt(facts, hive.id).map(({ id, title, due: day, strict }) => ({
+    id,
+    question: title,
+    due: day,
+    daysLeft: daysBetween(facts.date, day),
+    strict,
+  }));
   const stack = weighed(hive, last, practice);
   const [box] = nestBoxes(hive.stack);
   const rota = rotaOf({ ...facts, tempers: tempersBy(facts.moods) }, trainees, hive, earlierHives(facts, group));
@@ -90,12 +96,25 @@ export async function groupSheet(
     stack,
     queenMark: colony?.queen_marked ? mark : null,
     due,
+    alone: aloneOn(facts, hive.id),
     rota,
     visit: running ? { id: running.id, closed: running.closed_at !== null } : null,
     ifWet: group.reasons?.ifWet ?? null,
     lifting: stack.flatMap((part) => setDown(part)),
     standing: standingAt(hive, facts.siteHives, rota),
   } satisfies GroupSheet & { queenMark: MarkColour | null };
+}
+
+/** What the colony calendar asks of a hive on the day of the session: the same list as everywhere else. */
+export const duesAt = ({ states, date }: Pick<SheetFacts, 'states' | 'date'>, hive: string): readonly Due[] =>
+  (states.get(hive)?.calendar.dues ?? []).filter(({ from }) => from <= date);
+
+/** The rest that covers the day of the session, the strictest and longest first. */
+function aloneOn({ states, date }: SheetFacts, hive: string): GroupSheet['alone'] {
+  const [rest] = (states.get(hive)?.calendar.rests ?? [])
+    .filter(({ from, to }) => from <= date && date <= to)
+    .sort((a, b) => Number(b.strict === 'must') - Number(a.strict === 'must') || b.to.localeCompare(a.to));
+  return rest ? { until: rest.to, why: rest.why, strict: rest.strict } : null;
 }
 
 /** The rota of a group at a hive, going on from the hives that it opened before; none for a group without trainees. */

@@ -4,7 +4,7 @@ import { isOpen } from '@brave-comb/core/skills';
 import { supers } from '@brave-comb/core/equipment';
 import { addDays } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
-import { openFollowUps } from '../care/store';
+import { colonyStates } from '../care/colony-state';
 import type { Actor, Context } from '../context';
 import { dateAt, hourAt, iso } from '../dates';
 import { type SiteRow, hivesById, hivesOf, siteById } from '../equipment/store';
@@ -14,7 +14,8 @@ import { notFound } from '../problem';
 import { rolesPlayed } from '../skills/roles-played';
 import { schoolStandings } from '../skills/standings';
 import { forecastInUse } from '../weather/service';
-import { type SheetFacts, groupSheet } from './group-sheet';
+import { siteSeason } from '../season/site-season';
+import { type SheetFacts, duesAt, groupSheet } from './group-sheet';
 import { sayFirst } from './say-first';
 import {
   type NamedSessionGroup,
@@ -103,11 +104,11 @@ export async function daySheet(context: Context, actor: Actor, id: string): Prom
       groups: new Set(groups.map((group) => group.trainee_group)).size,
       trainees: facts.trainees.length,
       supervisors: new Set(groups.map((group) => group.supervisor)).size,
-      jobs: facts.followUps.map(({ hive, question, bring }) => ({
-        hive: facts.hives.find(({ id }) => id === hive)?.number ?? '',
-        question,
-        bring: bring ?? null,
-      })),
+      jobs: facts.hives.flatMap(({ id, number }) =>
+        duesAt(facts, id)
+          .filter((due) => !due.id.startsWith('ordinary:'))
+          .map(({ title, bring }) => ({ hive: number, question: title, bring })),
+      ),
       liftedParts: facts.hives.reduce((sum, hive) => sum + supers(hive.stack).length + 1, 0),
     }),
     say: sayFirst(sheets, facts.trainees, facts.limits, actor.role === 'trainee'),
@@ -133,10 +134,10 @@ async function sheetFacts(
     groups.map((group) => group.trainee_group),
   );
   const dayStart = new Date(hourAt(site.zone, date, 0));
-  const [hives, siteHives, followUps, moods, visits, limits, skills, played] = await Promise.all([
+  const [hives, siteHives, states, moods, visits, limits, skills, played] = await Promise.all([
     hivesById(db, actor.school, hiveIds),
     hivesOf(db, actor.school, site.id),
-    openFollowUps(db, actor.school, hiveIds),
+    statesOn(context, site, date, hiveIds),
     visitMoods(db, actor.school, new Date(dayStart.getTime() - 200 * 86_400_000), dayStart),
     visitsOfSession(db, actor.school, session.id),
     traineeLimits(db, actor.school),
@@ -160,7 +161,7 @@ async function sheetFacts(
     hives,
     openings: groups,
     siteHives,
-    followUps,
+    states: new Map(states.map((state) => [state.hive.id, state])),
     moods,
     visits,
     trainees,
@@ -168,6 +169,12 @@ async function sheetFacts(
     played,
     limits,
   };
+}
+
+/** The colony calendars of some hives; a day that is past has nothing due any more. */
+async function statesOn(context: Context, site: SiteRow, date: string, hives: readonly string[]) {
+  const season = await siteSeason(context, site);
+  return date < season.today ? [] : colonyStates(context, season, hives);
 }
 
 function mine(actor: Actor, sheets: DaySheet['groups'], facts: SheetFacts): DaySheet['mine'] {

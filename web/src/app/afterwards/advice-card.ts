@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
 import type { Review } from '@brave-comb/contract';
 import type { DecisionDraft } from '../care/care.feature';
@@ -25,7 +25,12 @@ export class AdviceCard {
   protected readonly open = signal<'otherwise' | 'declined' | null>(null);
   protected readonly explained = signal(false);
   protected readonly tried = signal(false);
-  protected readonly date = dateText;
+  /** "by" a day, "until" it for what is left alone, and nothing after what says today itself. */
+  protected readonly when = computed(() => {
+    const { kind, title, by } = this.advised().advice;
+    if (title.endsWith('today')) return '';
+    return `${kind === 'leave alone' ? ' until' : ', by'} ${dateText(by)}`;
+  });
   protected readonly words = { accepted: 'Decided', otherwise: 'Otherwise', declined: 'Declined' } as const;
   protected readonly form = inject(NonNullableFormBuilder).group({ action: '', reason: '', due: '' });
 

@@ -66,12 +66,13 @@ export class GroupCard {
       ringed: last.telling.map((each) => each.frame),
     };
   });
+  protected readonly shortDate = shortDate;
   protected readonly due = computed(() =>
     this.card().due.map((each) => ({
       ...each,
       when:
         each.daysLeft < 0
-          ? `late since ${shortDate(each.due)}`
+          ? `${-each.daysLeft} ${each.daysLeft === -1 ? 'day' : 'days'} late`
           : each.daysLeft === 0
             ? 'last day'
             : `till ${shortDate(each.due)}`,

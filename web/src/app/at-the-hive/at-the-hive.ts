@@ -17,6 +17,7 @@ import { isBox, nestBoxes } from '@brave-comb/core/equipment';
 import {
   CHECKS,
   type ClosingTask,
+  type Estimate,
   type EvidenceId,
   type Guard,
   type Letter,
@@ -25,18 +26,24 @@ import {
   type SideAddress,
   type SkillLevel,
   type StepId,
+  copySide,
+  eggsLeftOut,
+  eighthsLeft,
+  eighthsRead,
   entryText,
   formatSide,
   guardsOf,
   pressKey,
   sideKey,
   guardsLeft,
+  shows,
   towardText,
 } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { catchError, first, of, timeout } from 'rxjs';
 import { ExpectedCard } from '../care/expected-card';
 import { BoxMap } from '../inspection/box-map';
+import { CombPortrait } from '../inspection/comb-portrait';
 import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
 import { DeviceStore } from '../inspection/device-store';
 import { VisitDesk } from '../inspection/visit-desk';
@@ -86,7 +93,7 @@ const QUESTION_TEXT: Readonly<Record<Question, string>> = {
   'queen cells': 'Queen cells?',
   room: 'Room for a week?',
   stores: 'Food enough?',
-  health: 'Brood well?',
+  health: 'Brood healthy?',
   pests: 'Mites, beetles, moth?',
 };
 
@@ -96,6 +103,7 @@ const QUESTION_TEXT: Readonly<Record<Question, string>> = {
   imports: [
     MatIcon,
     BoxMap,
+    CombPortrait,
     LetterPad,
     MoodLine,
     NotReady,
@@ -153,6 +161,9 @@ export class AtTheHive {
   );
   protected readonly frames = this.store.selectSignal(inspectionFeature.selectFrames);
   protected readonly steps = this.store.selectSignal(inspectionFeature.selectSteps);
+  /** Where this device stands; another may stand elsewhere in the same visit. */
+  protected readonly ownStep = this.store.selectSignal(inspectionFeature.selectStep);
+  protected readonly counted = this.store.selectSignal(inspectionFeature.selectCounted);
   protected readonly estimate = this.store.selectSignal(inspectionFeature.selectEstimate);
   protected readonly seen = this.store.selectSignal(inspectionFeature.selectSeen);
   protected readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
@@ -188,7 +199,7 @@ export class AtTheHive {
   protected readonly zone = computed(() => this.file()?.visit.zone ?? 'utc');
 
   protected readonly step = computed(
-    () => this.steps().find((step) => step.id === this.record().step) ?? this.steps()[0] ?? null,
+    () => this.steps().find((step) => step.id === this.ownStep()) ?? this.steps()[0] ?? null,
   );
   protected readonly atFrames = computed(() => FRAME_STEPS.includes(this.step()?.id ?? 'outside'));
   protected readonly queenMark = computed(() => {
@@ -282,6 +293,13 @@ export class AtTheHive {
       if (this.step()) globalThis.scrollTo({ top: 0 });
     });
     effect(() => {
+      this.shown();
+      untracked(() => {
+        this.problem.set(null);
+        this.asked.set(null);
+      });
+    });
+    effect(() => {
       const level = this.clocks.level();
       if (level !== 'go on') untracked(() => this.alarm.ring(level === 'hurry' ? 'gentle' : 'firm'));
     });
@@ -304,7 +322,9 @@ export class AtTheHive {
   private nextFrameText(): string {
     const next = this.desk.nextSide();
     if (next) return `Frame ${next.frame}, side toward ${towardText(next, this.box()?.frames ?? 0)}`;
-    return this.doubtfulLeft() ? 'Doubtful sides again' : 'Sum up';
+    const unread = this.unread().length;
+    const rest = unread > 0 ? `, ${unread} unread` : '';
+    return this.doubtfulLeft() ? `Doubtful sides again${rest}` : `Sum up${rest}`;
   }
 
   private doubtfulLeft(): boolean {
@@ -312,9 +332,9 @@ export class AtTheHive {
   }
 
   protected reach(step: StepId): void {
-    const problem = this.atFrames() ? this.desk.recordSide() : null;
+    const problem = this.atFrames() ? (this.sideEntry()?.commit() ?? this.desk.recordSide()) : null;
     this.problem.set(problem);
-    if (problem || step === this.record().step) return;
+    if (problem || step === this.ownStep()) return;
     if (OPENING.includes(step) && !this.record().openedAt) {
       const against = guardsLeft(guardsOf({ do: 'open' }, this.facts()), this.record());
       if (against.some(({ bar }) => bar !== 'warns'))
@@ -394,28 +414,70 @@ export class AtTheHive {
     const task = this.closingNext();
     if (!task) return void this.reach('entrance');
     if (task.kind === 'frame') this.desk.enter({ kind: 'frame set back', box: task.box, frame: task.frame });
+    else if (task.kind === 'comb') this.desk.putBack(task);
     else if (task.kind === 'part') this.desk.enter({ kind: 'part put back', part: task.part.id });
     else this.desk.enter({ kind: 'checked', check: task.check, ok: true, person: null });
   }
 
+  /** Goes on; a side of which a part is read, and frames that nobody read, are asked about once. */
   private nextSide(): void {
+    const line = this.sideEntry()?.commit() ?? null;
+    if (line) return void this.problem.set(line);
     const next = this.desk.nextSide();
+    const doubt = this.partlyRead() ?? (next ? null : this.unreadText());
+    if (doubt && this.asked() !== doubt) {
+      this.problem.set(doubt);
+      return void this.asked.set(doubt);
+    }
     if (next) {
       this.turnTo(next);
-      if (this.record().step === 'first frame' && !this.problem())
+      if (this.ownStep() === 'first frame' && !this.problem())
         this.desk.enter({ kind: 'step reached', step: 'frames' });
       return;
     }
     this.reach(this.doubtfulLeft() ? 'again' : 'sum up');
   }
 
+  private readonly asked = signal<string | null>(null);
+
+  private partlyRead(): string | null {
+    const { side } = this.shown();
+    const address = this.address();
+    const [read, left] = [eighthsRead(side), eighthsLeft(side)];
+    if (!address || read === 0 || left <= 0) return null;
+    const eggs = this.lastSide();
+    const look =
+      eggs && eggsLeftOut(eggs, 'last time') && !shows(side, 'E')
+        ? ' Eggs are not taken over from last time: look for them.'
+        : '';
+    return `Frame ${address.frame}, side toward ${towardText(address, this.box()?.frames ?? 0)}: ${left} of 8 eighths are not read.${look} Fill them, or press Next once more to keep the side as partly read.`;
+  }
+
+  /** Frames of this box of which no side is read. */
+  private unread(): readonly number[] {
+    const here = this.address()?.frame;
+    return this.frames().flatMap(({ low, high }, index) => (low || high || index + 1 === here ? [] : [index + 1]));
+  }
+
+  private unreadText(): string | null {
+    const frames = this.unread();
+    return frames.length === 0
+      ? null
+      : `${frames.length === 1 ? `Frame ${frames[0]} was` : `${frames.length} frames were`} not read${frames.length > 1 ? ` (${frames.join(', ')})` : ''}. Press once more to go on without, and say so in the summary.`;
+  }
+
   private summary(health: string) {
     const now = this.estimate();
     const figure = (value: number | undefined) => (value ?? 0).toFixed(1);
+    const read = now && now.sidesRead < this.nestSides() ? `, ${now.sidesRead} of ${this.nestSides()} sides read` : '';
+    const range = (of: Estimate | null | undefined) =>
+      of && of.high - of.low >= 0.2 ? ` (${figure(of.low)} to ${figure(of.high)})` : '';
     return {
-      bees: now?.framesOfBees ? `${figure(now.framesOfBees.value)} frames` : 'not counted',
-      brood: `${figure(now?.brood.value)} frames`,
-      food: `${figure(now?.storesKg.value)} kg`,
+      bees: now?.framesOfBees
+        ? `${figure(now.framesOfBees.value)} frames${range(now.framesOfBees)}${read}`
+        : 'not counted',
+      brood: now && now.sidesRead > 0 ? `${figure(now.brood.value)} frames${range(now.brood)}${read}` : 'not read',
+      food: now && now.sidesRead > 0 ? `${figure(now.storesKg.value)} kg${range(now.storesKg)}${read}` : 'not read',
       health,
     };
   }
@@ -432,8 +494,10 @@ export class AtTheHive {
   }
 
   private finish(panel: StepPanel): void {
+    const reason = panel.ending();
+    if (!reason) return void this.problem.set('Say why the visit ends here: not all was seen that it was opened for.');
     panel.keepLook();
-    this.desk.enter({ kind: 'visit closed', reason: panel.reason(), note: panel.note() });
+    this.desk.enter({ kind: 'visit closed', reason, note: panel.note() });
     this.leaveForReview();
   }
 
@@ -449,7 +513,7 @@ export class AtTheHive {
   }
 
   protected turnTo(address: SideAddress): void {
-    this.problem.set(this.desk.turnTo(address));
+    this.problem.set(this.sideEntry()?.commit() ?? this.desk.turnTo(address));
     if (!this.problem() && this.atFrames()) this.desk.lift();
   }
 
@@ -463,10 +527,26 @@ export class AtTheHive {
   protected chooseFrame(frame: number): void {
     const box = this.box();
     if (!box) return;
+    // Before the hive is open the map shows last time: a touch looks, it opens nothing.
+    if (!this.record().openedAt) return void this.peeked.set(this.peeked() === frame ? null : frame);
     const sides = this.frames()[frame - 1];
     this.turnTo({ box: box.id, frame, face: sides?.low && !sides.high ? 'high' : 'low' });
     if (!this.atFrames() && !this.problem()) this.reach('frames');
   }
+
+  /** The frame of last time that somebody looks at before opening. */
+  protected readonly peeked = signal<number | null>(null);
+  protected readonly peek = computed(() => {
+    const frame = this.peeked();
+    const last = frame === null || this.record().openedAt ? null : this.lastFrames()?.[frame - 1];
+    if (!frame || !last) return null;
+    const side = (face: 'low' | 'high') => ({
+      toward: towardText({ frame, face }, this.box()?.frames ?? 0),
+      side: last[face],
+      words: last[face] ? formatSide(last[face]) : 'not read',
+    });
+    return { frame, sides: [side('low'), side('high')] };
+  });
 
   protected back(): void {
     const address = this.desk.nextSide(-1);
@@ -483,6 +563,11 @@ export class AtTheHive {
     this.sideEntry()?.add(letter);
   }
 
+  protected rest(letter: Letter): void {
+    this.problem.set(null);
+    this.sideEntry()?.rest(letter);
+  }
+
   protected redo(): void {
     this.problem.set(null);
     this.desk.redo();
@@ -495,6 +580,15 @@ export class AtTheHive {
 
   protected tick(ticked: { readonly evidence: EvidenceId; readonly seen: boolean }): void {
     this.desk.enter({ kind: 'evidence ticked', ...ticked });
+  }
+
+  /** Stops: at once when all was seen, else with the reason, which the end of the visit carries. */
+  protected stop(): void {
+    if (this.seen()?.enough) return void this.reach('close');
+    this.cards.stop().subscribe(({ reason, note }) => {
+      this.desk.enter({ kind: 'stop said', reason, note });
+      this.reach('close');
+    });
   }
 
   protected judge(judged: { readonly trainee: string; readonly skill: string; readonly level: SkillLevel }): void {
@@ -549,7 +643,8 @@ export class AtTheHive {
     const frame = this.frames()[(address?.frame ?? 1) - 1];
     const other = address?.face === 'low' ? frame?.high : frame?.low;
     const side = wish === 'as last time' ? this.lastSide() : other;
-    if (side) this.desk.change({ ...side, doubtful: false });
+    if (side)
+      this.desk.change(copySide(this.shown().side, side, wish === 'as last time' ? 'last time' : 'the other side'));
     else
       this.problem.set(
         wish === 'as last time' ? 'This side has no reading from last time.' : 'The other side is not read yet.',

@@ -118,6 +118,8 @@ export class ClosingPanel {
     switch (task.kind) {
       case 'frame':
         return void this.desk.enter({ kind: 'frame set back', box: task.box, frame: task.frame });
+      case 'comb':
+        return void this.desk.putBack(task);
       case 'part':
         return void this.desk.enter({ kind: 'part put back', part: task.part.id });
       case 'check':

@@ -21,7 +21,16 @@ import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@br
         </button>
       }
       @if (left() > 0) {
-        <span class="left" [style.flex]="left()">{{ left() }} left</span>
+        <button
+          type="button"
+          class="left"
+          [style.flex]="left()"
+          [disabled]="!fills()"
+          [attr.aria-label]="restText()"
+          (click)="filled.emit()"
+        >
+          {{ left() }} left
+        </button>
       }
     </div>
   `,
@@ -89,6 +98,10 @@ import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@br
       transform: translateY(-7px) rotate(4deg);
     }
     .left {
+      min-width: 0;
+      padding: 0;
+      border: 0;
+      border-radius: 0;
       display: grid;
       place-items: center;
       background: #fff;
@@ -110,7 +123,11 @@ import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@br
 })
 export class EighthsBar {
   readonly side = input.required<FrameSide>();
+  /** What a tap on the rest does, in words, and whether it does anything. */
+  readonly restText = input('');
+  readonly fills = input(false);
   readonly takenBack = output<Letter>();
+  readonly filled = output();
   protected readonly contents = CONTENTS;
   protected readonly left = computed(() => eighthsLeft(this.side()));
   protected readonly segments = computed(() =>

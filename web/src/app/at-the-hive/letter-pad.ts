@@ -4,7 +4,10 @@ import { SHORT_CONTENTS } from '../inspection/short-contents';
 
 /** Brood and spoilt comb, then everything else: two columns, on a phone two rows. */
 const PAD: readonly Letter[] = ['E', 'L', 'S', 'D', 'X', 'P', 'N', 'H', 'C', 'F'];
-/** One big button a content. A tap adds an eighth. */
+/** From so many ms on a press is a long one. */
+const LONG_PRESS = 500;
+
+/** One big button a content. A tap adds an eighth, a long press all that is left. */
 @Component({
   selector: 'bc-letter-pad',
   template: `
@@ -13,7 +16,12 @@ const PAD: readonly Letter[] = ['E', 'L', 'S', 'D', 'X', 'P', 'N', 'H', 'C', 'F'
         type="button"
         class="key"
         [class.on]="side().eighths[letter] || side().trace.includes(letter)"
-        (click)="pressed.emit(letter)"
+        (pointerdown)="down(letter)"
+        (pointerup)="up()"
+        (pointerleave)="up()"
+        (pointercancel)="up()"
+        (contextmenu)="$event.preventDefault()"
+        (click)="tap(letter)"
       >
         <b class="letter">{{ letter }}</b>
         <svg viewBox="0 0 38 28" aria-hidden="true">
@@ -35,11 +43,35 @@ const PAD: readonly Letter[] = ['E', 'L', 'S', 'D', 'X', 'P', 'N', 'H', 'C', 'F'
   `,
   styleUrl: './letter-pad.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { role: 'group', 'aria-label': 'Add an eighth' },
+  host: { role: 'group', 'aria-label': 'Add an eighth; hold for all that is left' },
 })
 export class LetterPad {
   readonly side = input.required<FrameSide>();
   readonly pressed = output<Letter>();
+  /** A long press: all that is left. */
+  readonly held = output<Letter>();
+  private timer: ReturnType<typeof setTimeout> | null = null;
+  private long = false;
+
+  protected down(letter: Letter): void {
+    this.long = false;
+    this.up();
+    this.timer = setTimeout(() => {
+      this.long = true;
+      this.held.emit(letter);
+    }, LONG_PRESS);
+  }
+
+  protected up(): void {
+    if (this.timer !== null) clearTimeout(this.timer);
+    this.timer = null;
+  }
+
+  protected tap(letter: Letter): void {
+    if (!this.long) this.pressed.emit(letter);
+    this.long = false;
+  }
+
   protected readonly pad = PAD;
   protected readonly short = SHORT_CONTENTS;
 }

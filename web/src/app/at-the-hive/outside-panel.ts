@@ -23,19 +23,24 @@ const HOT = 28;
   selector: 'bc-outside-panel',
   imports: [Choice, Count, PollenSwatches],
   template: `
+    @if (!changed() && !record().outside[when()]) {
+      <p class="quiet">Nothing is noted yet. What you do not touch counts as not looked at.</p>
+    }
     <bc-choice legend="Traffic" [options]="traffic" [value]="look().traffic" (chosen)="set({ traffic: $event })" />
     <fieldset>
       <legend>Pollen going in{{ colours() ? ': ' + colours() : '' }}</legend>
       <div class="row">
-        <button
-          type="button"
-          class="big"
-          [class.sel]="look().pollenIn"
-          [attr.aria-pressed]="look().pollenIn"
-          (click)="set({ pollenIn: !look().pollenIn })"
-        >
-          Pollen goes in
-        </button>
+        @for (answer of [true, false]; track answer) {
+          <button
+            type="button"
+            class="big"
+            [class.sel]="look().pollenIn === answer"
+            [attr.aria-pressed]="look().pollenIn === answer"
+            (click)="set({ pollenIn: look().pollenIn === answer ? null : answer })"
+          >
+            {{ answer ? 'Pollen goes in' : 'none seen' }}
+          </button>
+        }
         <bc-pollen-swatches [chosen]="look().pollens ?? []" (tapped)="pollen($event)" />
       </div>
     </fieldset>
@@ -116,7 +121,7 @@ export class OutsidePanel {
   private readonly desk = inject(VisitDesk);
   readonly when = input.required<'before' | 'after'>();
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
-  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  protected readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   private readonly estimate = this.store.selectSignal(inspectionFeature.selectEstimate);
 
   protected readonly traffic = TRAFFIC;
@@ -129,7 +134,7 @@ export class OutsidePanel {
     { id: 'leans', name: 'Hive leans' },
     { id: 'strapped', name: 'Strapped' },
   ] as const;
-  private readonly changed = signal<OutsideLook | null>(null);
+  protected readonly changed = signal<OutsideLook | null>(null);
   protected readonly wasps = signal<number | null>(null);
   protected readonly past = signal(false);
   readonly look = computed(() => this.changed() ?? this.record().outside[this.when()] ?? EMPTY_LOOK);
@@ -160,18 +165,20 @@ export class OutsidePanel {
   }
 
   protected flip(sign: (typeof this.signs)[number]['id']): void {
-    this.set({ [sign]: this.look()[sign] !== true });
+    this.set({ [sign]: this.look()[sign] === true ? (sign === 'intruders' ? null : undefined) : true });
   }
 
   protected pollen(colour: PollenColour): void {
     const now = this.look().pollens ?? [];
     const pollens = this.has(colour) ? now.filter((each) => each !== colour) : [...now, colour];
-    this.set({ pollens, pollenIn: pollens.length > 0 || this.look().pollenIn });
+    this.set({ pollens, pollenIn: pollens.length > 0 ? true : this.look().pollenIn });
   }
 
-  /** Makes entries of what was seen. */
+  /** Makes entries of what was seen. What nobody touched was not looked at, and is no entry. */
   keep(): void {
-    this.desk.enter({ kind: 'outside seen', when: this.when(), look: this.look() });
+    const changed = this.changed();
+    if (changed) this.desk.enter({ kind: 'outside seen', when: this.when(), look: changed });
+    this.changed.set(null);
     const wasps = this.wasps();
     if (wasps !== null)
       this.desk.enter({ kind: 'measured', measure: { what: 'wasps', aMinute: wasps, pastGuards: this.past() } });

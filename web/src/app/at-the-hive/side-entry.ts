@@ -1,11 +1,27 @@
 import { BreakpointObserver } from '@angular/cdk/layout';
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  computed,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
+import {
+  CONTENTS,
+  type CopyFrom,
   EMPTY_SIDE,
   type FrameSide,
   type Letter,
   type SideAddress,
   addEighths,
+  copySide,
   eighthsLeft,
   formatSide,
   isBlank,
@@ -85,6 +101,26 @@ export class SideEntryPanel {
       })),
     ];
   });
+  private readonly field = viewChild<ElementRef<HTMLInputElement>>('field');
+  /** The content that was tapped last, on this side. */
+  protected readonly lastLetter = linkedSignal<string, Letter | null>({
+    source: () => JSON.stringify(this.address()),
+    computation: () => null,
+  });
+  protected readonly restText = computed(() => {
+    const letter = this.lastLetter();
+    return letter ? `${this.left()} left: all ${CONTENTS[letter]}` : `${this.left()} left`;
+  });
+  /** Somebody read this side before, with another result. */
+  protected readonly reread = computed(() => {
+    const address = this.address();
+    const found = address && this.record().reread.findLast(({ now }) => sideKey(now.address) === sideKey(address));
+    if (!found) return null;
+    const file = this.file();
+    const people = [...(file?.trainees ?? []), ...(file ? [file.visit.supervisor] : [])];
+    const name = (id: string) => people.find((each) => each.id === id)?.name ?? 'somebody';
+    return `${name(found.now.by)} read it again; ${name(found.before.by)} had ${formatSide(found.before.side)}`;
+  });
   protected readonly lineProblem = signal<string | null>(null);
   /** What the next letter does: one eighth more, only a few cells, or all that is left. */
   protected readonly next = signal<'one' | 'few' | 'rest'>('one');
@@ -133,9 +169,26 @@ export class SideEntryPanel {
   });
   protected readonly inLine = formatSide;
   protected readonly overBy = computed(() => (this.left() < 0 ? `${8 - this.left()} of 8` : null));
-  protected readonly beesText = computed(() =>
-    this.side().bees === null ? 'Bees on …' : `Bees on ${this.side().bees}/8`,
-  );
+  protected readonly beesText = computed(() => {
+    const [bees, other] = [this.side().bees, this.otherSide()?.bees ?? null];
+    if (bees !== null) return `Bees on ${bees}/8`;
+    return other === null ? 'Bees on …' : `Bees on ${other}/8 too?`;
+  });
+
+  constructor() {
+    // Another side begins with its own line: what was typed for the one before does not travel along.
+    effect(() => {
+      const line = this.line();
+      this.address();
+      const input = this.field()?.nativeElement;
+      if (input && input.value !== line && (globalThis.document.activeElement !== input || line === ''))
+        input.value = line;
+    });
+    effect(() => {
+      this.address();
+      untracked(() => this.lineProblem.set(null));
+    });
+  }
 
   protected turnNext(): void {
     this.next.update((next) => (next === 'one' ? 'few' : next === 'few' ? 'rest' : 'one'));
@@ -146,6 +199,7 @@ export class SideEntryPanel {
   }
 
   add(letter: Letter): void {
+    this.lastLetter.set(letter);
     const side = this.side();
     const next = this.next();
     const more = next === 'rest' ? Math.max(0, eighthsLeft(side)) : 1;
@@ -162,13 +216,40 @@ export class SideEntryPanel {
     this.desk.change({ ...this.side(), ...change });
   }
 
+  /** The first tap takes the bees of the other side, else eight; each further one an eighth less. */
   protected moreBees(): void {
     const bees = this.side().bees;
-    this.mark({ bees: bees === null ? 8 : bees === 0 ? null : bees - 1 });
+    this.mark({ bees: bees === null ? (this.otherSide()?.bees ?? 8) : bees === 0 ? null : bees - 1 });
   }
 
-  protected copy(side: FrameSide | null): void {
-    if (side) this.desk.change({ ...side, doubtful: false });
+  protected copy(side: FrameSide | null, from: CopyFrom): void {
+    if (side) this.desk.change(copySide(this.side(), side, from));
+  }
+
+  /** Fills what is left of the side with the content that was tapped last. */
+  protected fillRest(): void {
+    const letter = this.lastLetter();
+    if (letter && this.left() > 0) this.desk.change(addEighths(this.side(), letter, this.left()));
+  }
+
+  /** A side that holds one content only. */
+  protected all(letter: Letter): void {
+    this.desk.change(addEighths(this.side(), letter, Math.max(0, this.left())));
+  }
+
+  /** All that is left goes to a content: a long press on its key. */
+  rest(letter: Letter): void {
+    this.lastLetter.set(letter);
+    this.lineProblem.set(null);
+    this.desk.change(addEighths(this.side(), letter, Math.max(0, eighthsLeft(this.side()))));
+  }
+
+  /** Takes over what is typed in the line. Says what is wrong with it, or `null`. */
+  commit(): string | null {
+    const input = this.field()?.nativeElement;
+    if (!input || input.value.trim() === this.line()) return null;
+    this.typed(input);
+    return this.lineProblem();
   }
 
   protected clear(): void {

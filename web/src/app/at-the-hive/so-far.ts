@@ -7,7 +7,7 @@ import { decimal } from '../shell/format';
   selector: 'bc-so-far',
   template: `
     <h2>
-      So far <small>frames, {{ estimate().sidesRead }} of {{ sides() }} sides</small>
+      Counted <small>{{ estimate().sidesRead }} of {{ sides() }} sides; whole nest by estimate</small>
     </h2>
     <dl>
       @for (row of rows(); track row.name) {
@@ -16,7 +16,7 @@ import { decimal } from '../shell/format';
           <dd>
             <b>{{ row.value }}</b> {{ row.unit }}
             @if (row.range) {
-              <small>{{ row.range }}</small>
+              <small>whole {{ row.range }}</small>
             }
           </dd>
         </div>
@@ -82,36 +82,34 @@ import { decimal } from '../shell/format';
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { role: 'status', 'aria-label': 'Estimates so far' },
+  host: { role: 'status', 'aria-label': 'Counted so far' },
 })
 export class SoFar {
+  /** What the sides read so far hold; it only grows. */
+  readonly counted = input.required<ColonyEstimate>();
+  /** What the whole nest holds, with what is assumed of the rest. */
   readonly estimate = input.required<ColonyEstimate>();
   readonly sides = input.required<number>();
 
-  /** Whole figures with the range that grows with what nobody looked at; on a phone brood stands for its stages. */
+  /** What was counted, and beside it the range of the whole; on a phone brood stands for its stages. */
   protected readonly rows = computed<readonly Row[]>(() => {
-    const now = this.estimate();
-    const whole = (name: string, of: Estimate | null, unit: string): Row => ({
+    const [now, whole] = [this.counted(), this.estimate()];
+    const partly = now.sidesRead < this.sides();
+    const both = (name: string, counted: Estimate | null, of: Estimate | null): Row => ({
       name,
-      value: of ? decimal(of.value) : '?',
-      unit,
-      range: of && of.high - of.low >= 0.2 ? `${short(of.low)}–${short(of.high)}` : '',
-    });
-    const stage = (name: string, of: Estimate): Row => ({
-      name,
-      value: decimal(of.value),
+      value: counted ? decimal(counted.value) : '?',
       unit: '',
-      range: '',
-      detail: true,
+      range: partly && of && now.sidesRead > 0 ? `${short(of.low)}–${short(of.high)}` : '',
     });
+    const stage = (name: string, of: Estimate): Row => ({ ...both(name, of, null), detail: true });
     return [
-      whole('Bees', now.framesOfBees, ''),
+      both('Bees', now.framesOfBees, whole.framesOfBees),
       stage('Eggs', now.eggs),
-      whole('Brood', now.brood, ''),
+      both('Brood', now.brood, whole.brood),
       stage('Larvae', now.larvae),
-      whole('Food kg', now.storesKg, ''),
+      both('Food kg', now.storesKg, whole.storesKg),
       stage('Sealed', now.sealedWorker),
-      whole('Pollen', now.pollen, ''),
+      both('Pollen', now.pollen, whole.pollen),
       stage('Drone', now.sealedDrone),
     ];
   });

@@ -1,14 +1,26 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { adultsDue } from '@brave-comb/core/biology';
-import { type Stack, isBox } from '@brave-comb/core/equipment';
+import { type Stack, isBox, nestBoxes } from '@brave-comb/core/equipment';
 import {
   type ColonyEstimate,
+  type Estimate,
   SMOKE_PLACES,
   STOP_REASONS,
   type SideAddress,
   type Step,
   type VisitRecord,
+  foundationMoves,
   toward,
 } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
@@ -22,6 +34,8 @@ import { Choice } from './choice';
 import { ClosingPanel } from './closing-panel';
 import { OutsidePanel } from './outside-panel';
 import { SupersPanel } from './supers-panel';
+
+type StopReason = (typeof STOP_REASONS)[number];
 
 /** The steps around the frames: outside, smoke, parts off, doubtful sides, summing up, parts back, outside again. */
 @Component({
@@ -44,7 +58,10 @@ export class StepPanel {
   readonly boxChosen = output<string>();
 
   protected readonly places = SMOKE_PLACES;
-  protected readonly reasons = STOP_REASONS;
+  /** A visit that did not see all cannot end as if it had. */
+  protected readonly reasons = computed<readonly StopReason[]>(() =>
+    this.seen()?.enough ? STOP_REASONS : STOP_REASONS.filter((reason) => reason !== 'question answered'),
+  );
   protected readonly towards = toward;
   protected readonly partName = partName;
   protected readonly dateText = dateText;
@@ -53,8 +70,10 @@ export class StepPanel {
   protected readonly sums = this.store.selectSignal(inspectionFeature.selectSums);
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   private readonly seen = this.store.selectSignal(inspectionFeature.selectSeen);
-  readonly reason = signal<(typeof STOP_REASONS)[number]>('question answered');
-  readonly note = signal('');
+  private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
+  private readonly frames = this.store.selectSignal(inspectionFeature.selectFrames);
+  private readonly chosen = signal<StopReason | null>(null);
+  readonly note = linkedSignal(() => this.record().stop?.note ?? '');
   readonly health = signal('');
 
   /** Parts of this step that are no boxes: the excluder between supers and nest. */
@@ -65,6 +84,16 @@ export class StepPanel {
     const sum = (days: number) => Math.round(each.slice(0, days).reduce((all, bees) => all + bees, 0) / 100) * 100;
     return sum(21) > 0 ? { week: sum(7), all: sum(21) } : null;
   });
+  /** Why the visit ends: as somebody chose here, as it was said when it was stopped, or because all was seen. */
+  readonly ending = computed<StopReason | null>(() => {
+    const reason = this.chosen() ?? this.record().stop?.reason ?? (this.seen()?.enough ? 'question answered' : null);
+    return reason && this.reasons().includes(reason) ? reason : null;
+  });
+
+  protected choose(reason: StopReason): void {
+    this.chosen.set(reason);
+  }
+
   /** Said so that a visit of a few frames does not read as a whole one. */
   protected readonly partial = computed(() => {
     const seen = this.seen();
@@ -83,21 +112,38 @@ export class StepPanel {
     const now = this.estimate();
     const expected = this.file()?.expected;
     const beside = (span: { readonly low: number; readonly high: number } | undefined) =>
-      span ? ` (expected ${decimal(span.low)} to ${decimal(span.high)})` : '';
+      span && expected?.stale === null ? ` (expected ${decimal(span.low)} to ${decimal(span.high)})` : '';
+    const of = (figure: Estimate, unit: string) =>
+      `${decimal(figure.value)} ${unit}${figure.high - figure.low >= 0.2 ? `, ${decimal(figure.low)} to ${decimal(figure.high)}` : ''}`;
+    const sides = nestBoxes(this.stack()).reduce((sum, box) => sum + 2 * box.frames, 0);
+    const some = now.sidesRead > 0 || Object.keys(this.record().summaries).length > 0;
     return [
       {
+        name: 'Read',
+        text: `${now.sidesRead} of ${sides} sides${now.sidesRead < sides ? '; the rest is estimated' : ''}`,
+      },
+      {
         name: 'Bees',
-        text: `${now.framesOfBees ? `${decimal(now.framesOfBees.value)} frames of bees` : 'not counted'}${beside(expected?.bees)}`,
+        text: `${now.framesOfBees ? of(now.framesOfBees, 'frames of bees') : 'not counted'}${beside(expected?.bees)}`,
       },
       {
         name: 'Brood',
-        text: `${decimal(now.brood.value)} frames${beside(expected?.brood)}: eggs ${decimal(now.eggs.value)}, larvae ${decimal(now.larvae.value)}, sealed ${decimal(now.sealedWorker.value)}`,
+        text: some
+          ? `${of(now.brood, 'frames')}${beside(expected?.brood)}: eggs ${decimal(now.eggs.value)}, larvae ${decimal(now.larvae.value)}, sealed ${decimal(now.sealedWorker.value)}`
+          : 'not read',
       },
       {
         name: 'Food',
-        text: `${decimal(now.storesKg.value)} kg${beside(expected?.storesKg)}, pollen ${decimal(now.pollen.value)} frames`,
+        text: some
+          ? `${of(now.storesKg, 'kg')}${beside(expected?.storesKg)}, pollen ${decimal(now.pollen.value)} frames`
+          : 'not read',
       },
     ];
+  });
+  /** Which bare frames move where, and when. */
+  protected readonly foundation = computed(() => {
+    const box = this.box();
+    return box ? foundationMoves(this.frames(), this.estimate().framesOfBees?.value ?? null) : [];
   });
 
   /** Makes entries of the look from outside. */

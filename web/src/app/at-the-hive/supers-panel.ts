@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
-import { type BoxLayer, BOXES, isBox, supers } from '@brave-comb/core/equipment';
+import { type BoxLayer, BOXES, boxWeight, isBox, supers } from '@brave-comb/core/equipment';
 import { BROOD, guardsOf, shows, spacingVerdict } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
@@ -10,12 +10,10 @@ import { Count } from './count';
 
 const FEELS = ['light', 'half', 'nearly full', 'full'] as const;
 type Feel = (typeof FEELS)[number];
-/** Part of a full box's content that each feel stands for. Common practice. */
+/** Part of a full box's honey that each feel stands for. Common practice. */
 const FEEL_SHARE: Readonly<Record<Feel, number>> = { light: 0.1, half: 0.5, 'nearly full': 0.8, full: 1 };
-/** Honey in a full super, kg, by the trade: 13 to 16 for a common one. */
-const FULL_HONEY = 14;
 const feltKg = (layer: BoxLayer, feel: Feel): number =>
-  Math.round(10 * (BOXES[layer.box].woodKg + FULL_HONEY * FEEL_SHARE[feel])) / 10;
+  boxWeight(layer, { honeySides: layer.frames * 2 * FEEL_SHARE[feel], nectarSides: 0, broodSides: 0 });
 
 /** Supers one by one: weight first, then a look; brood up here matters. */
 @Component({

@@ -1,5 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
+import type { ColonyCalendar } from '@brave-comb/contract';
+import { dayAndMonth } from '@brave-comb/core/units';
 
 /** Kinds of entry, in the words of the work. */
 const KINDS = {
@@ -8,6 +11,7 @@ const KINDS = {
   'feeder empty': 'Feeder found empty or taken off',
   'super on': 'Super put on',
   'super off': 'Super taken off',
+  'super left as winter food': 'Super left on as winter food',
   queen: 'Queen or queen cell',
   'eggs seen': 'Eggs seen: she lays',
   treatment: 'Treatment given',
@@ -18,6 +22,7 @@ const KINDS = {
   hived: 'Hived here',
   suspicion: 'Suspicion of disease',
   'suspicion settled': 'Suspicion settled',
+  'ordered by the inspector': 'Ordered by the inspector',
 } as const;
 type Kind = keyof typeof KINDS;
 
@@ -89,8 +94,22 @@ const FEEDS = ['thin syrup', 'thick syrup', 'fondant', 'dry sugar'] as const;
             </select>
           </label>
         }
+        @case ('ordered by the inspector') {
+          <label>What, and by whom <input type="text" maxlength="300" formControlName="text" /></label>
+        }
         @case ('suspicion') {
           <label>Of <input type="text" maxlength="120" formControlName="text" /></label>
+        }
+        @case ('treatment out') {
+          <label>
+            Which
+            <select formControlName="medicine">
+              <option value="">all that is in the hive</option>
+              @for (medicine of inHive(); track medicine) {
+                <option [value]="medicine">{{ medicine }}</option>
+              }
+            </select>
+          </label>
         }
         @case ('treatment') {
           <label>Active ingredient, form <input type="text" maxlength="120" formControlName="text" /></label>
@@ -98,6 +117,9 @@ const FEEDS = ['thin syrup', 'thick syrup', 'fondant', 'dry sugar'] as const;
           <label>Days between <input type="number" min="1" max="365" formControlName="repeatAfter" /></label>
           <label>Out after, days <input type="number" min="1" max="365" formControlName="removeAfter" /></label>
           <label>Withdrawal, days <input type="number" min="0" max="365" formControlName="withdrawal" /></label>
+          <label class="tick">
+            <input type="checkbox" formControlName="supersAllowed" /> The label allows it with honey supers on
+          </label>
         }
       }
       <button class="btn" type="submit">Log it</button>
@@ -107,6 +129,9 @@ const FEEDS = ['thin syrup', 'thick syrup', 'fondant', 'dry sugar'] as const;
         Take every figure from the label: it, local law and the vet decide. Gloves, goggles and mask as the label says;
         never near open food, and never more than one person breathes the vapour.
       </p>
+    }
+    @if (superCaution(); as text) {
+      <p class="caution" role="alert">{{ text }}</p>
     }
     @if (kind() === 'suspicion') {
       <p class="caution">
@@ -134,12 +159,20 @@ const FEEDS = ['thin syrup', 'thick syrup', 'fondant', 'dry sugar'] as const;
     input[type='text'] {
       width: 190px;
     }
+    .tick {
+      flex-direction: row;
+      align-items: center;
+      min-height: 24px;
+    }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class EventForm {
   readonly today = input.required<string>();
   readonly hive = input.required<string>();
+  /** Medicines that lie in the hive. */
+  readonly inHive = input<readonly string[]>([]);
+  readonly honey = input<ColonyCalendar['honey'] | null>(null);
   readonly logged = output<{ date: string; detail: object }>();
   protected readonly kinds = (Object.keys(KINDS) as Kind[]).map((kind) => ({ kind, name: KINDS[kind] }));
   protected readonly starts = Object.entries(QUEEN_STARTS).map(([start, name]) => ({ start, name }));
@@ -161,6 +194,22 @@ export class EventForm {
     repeatAfter: this.build.control<number | null>(null),
     removeAfter: this.build.control<number | null>(null),
     withdrawal: this.build.control<number | null>(null),
+    supersAllowed: false,
+    medicine: '',
+  });
+  private readonly entered = toSignal(this.form.valueChanges);
+
+  /** A super inside a withdrawal is said before it is logged. */
+  protected readonly superCaution = computed(() => {
+    this.entered();
+    const honey = this.honey();
+    if (this.kind() !== 'super on' || !honey) return null;
+    const { date } = this.form.getRawValue();
+    if (honey.superOnFrom && date < honey.superOnFrom)
+      return `A new super for harvest may go on from ${dayAndMonth(honey.superOnFrom)}: put on before, its honey is not for people. Mark the box, or wait.`;
+    return honey.unknown.length > 0
+      ? `The withdrawal of ${honey.unknown.join(' and ')} was not entered: read the label before you put a super on.`
+      : null;
   });
 
   constructor() {
@@ -169,10 +218,14 @@ export class EventForm {
 
   protected readonly problem = computed(() => {
     if (this.tried() === 0) return null;
-    const { kind, date, text, kg } = this.form.getRawValue();
+    this.entered();
+    const { kind, date, text, kg, withdrawal } = this.form.getRawValue();
     if (!date) return 'Give the day on which it was done.';
     if (date > this.today()) return 'That day has not been yet.';
     if (kind === 'treatment' && !text.trim()) return 'Name the active ingredient and its form, as on the label.';
+    if (kind === 'treatment' && withdrawal === null)
+      return 'Give the withdrawal for honey in days, from the label: 0 if it says none.';
+    if (kind === 'ordered by the inspector' && !text.trim()) return 'Say what the inspector ordered, and who.';
     if (kind === 'suspicion' && !text.trim()) return 'Say what is suspected.';
     if ((kind === 'feed' || kind === 'patty' || kind === 'super on') && !(kg > 0)) return 'Give the weight in kg.';
     return null;
@@ -181,8 +234,21 @@ export class EventForm {
   protected submit(): void {
     this.tried.update((count) => count + 1);
     if (this.problem()) return;
-    const { kind, date, what, kg, start, as, text, doses, repeatAfter, removeAfter, withdrawal } =
-      this.form.getRawValue();
+    const {
+      kind,
+      date,
+      what,
+      kg,
+      start,
+      as,
+      text,
+      doses,
+      repeatAfter,
+      removeAfter,
+      withdrawal,
+      supersAllowed,
+      medicine,
+    } = this.form.getRawValue();
     const more = {
       feed: { what, kg },
       patty: { kg },
@@ -190,7 +256,9 @@ export class EventForm {
       queen: { start },
       hived: { as },
       suspicion: { of: text },
-      treatment: { medicine: text, doses, repeatAfter, removeAfter, withdrawal },
+      'ordered by the inspector': { what: text },
+      treatment: { medicine: text, doses, repeatAfter, removeAfter, withdrawal, supersAllowed },
+      'treatment out': medicine === '' ? {} : { medicine },
     }[kind as string];
     this.logged.emit({ date, detail: { kind, ...more } });
     this.tried.set(0);

@@ -7,20 +7,24 @@ import { decimal } from '../shell/format';
   selector: 'bc-expected-card',
   template: `
     <h3>Expect today</h3>
-    <dl>
-      @for (line of lines(); track line.name) {
+    @if (expected().stale; as why) {
+      <p>{{ why }}</p>
+    } @else {
+      <dl>
+        @for (line of lines(); track line.name) {
+          <div>
+            <dt>{{ line.name }}</dt>
+            <dd>
+              <b>{{ line.value }}</b> {{ line.unit }}<i>{{ line.range }}</i>
+            </dd>
+          </div>
+        }
         <div>
-          <dt>{{ line.name }}</dt>
-          <dd>
-            <b>{{ line.value }}</b> {{ line.unit }}<i>{{ line.range }}</i>
-          </dd>
+          <dt>Mood</dt>
+          <dd>{{ expected().mood }}</dd>
         </div>
-      }
-      <div>
-        <dt>Mood</dt>
-        <dd>{{ expected().mood }}</dd>
-      </div>
-    </dl>
+      </dl>
+    }
     <p class="quiet">
       From the record of {{ expected().days }} days ago{{ expected().phase ? ', now ' + expected().phase : '' }}.
       @for (why of expected().because; track why) {

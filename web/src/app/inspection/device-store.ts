@@ -1,6 +1,6 @@
 import { Injectable, signal } from '@angular/core';
 import type { Output, Person, Problem, VisitFile, endpoints } from '@brave-comb/contract';
-import type { SideAddress, SideEntry, VisitEntry } from '@brave-comb/core/inspection';
+import { STEP_IDS, type SideAddress, type SideEntry, type StepId, type VisitEntry } from '@brave-comb/core/inspection';
 import { type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames, openDB } from 'idb';
 
 /** An entry that this device made and the server has not acknowledged. */
@@ -63,6 +63,8 @@ async function carryPhotos(
 const JOURNAL = 'brave-comb/entry/';
 const DRAFT = 'brave-comb/draft/';
 const JOINED = 'brave-comb/joined/';
+const CLOCK = 'brave-comb/clock';
+const STEP = 'brave-comb/step/';
 /** Writes to local storage; false when it has no room. */
 function write(key: string, text: string): boolean {
   try {
@@ -114,6 +116,28 @@ export class DeviceStore {
 
   async lastPerson(): Promise<Person | null> {
     return (await (await this.opened).get('people', 'last')) ?? null;
+  }
+
+  /** How far the server's clock was ahead of this device's when it was read last, ms. */
+  keepClock(ahead: number, demo: boolean): void {
+    write(CLOCK, JSON.stringify({ ahead, demo }));
+  }
+
+  /** The server's clock by this device's, without asking: a cached answer would tell an old time as now. */
+  clock(): { readonly now: string; readonly demo: boolean } {
+    const kept = localStorage.getItem(CLOCK);
+    const { ahead, demo } = kept ? (JSON.parse(kept) as { ahead: number; demo: boolean }) : { ahead: 0, demo: false };
+    return { now: new Date(Date.now() + ahead).toISOString(), demo };
+  }
+
+  /** The step that this device stands at in a visit; another device may stand elsewhere. */
+  keepStep(visit: string, step: StepId | null): void {
+    if (step === null) localStorage.removeItem(`${STEP}${visit}`);
+    else write(`${STEP}${visit}`, step);
+  }
+
+  step(visit: string): StepId | null {
+    return STEP_IDS.find((step) => step === localStorage.getItem(`${STEP}${visit}`)) ?? null;
   }
 
   async keepPrepared(file: VisitFile): Promise<void> {

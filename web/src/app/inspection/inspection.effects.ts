@@ -33,7 +33,12 @@ export const openVisit = createEffect(
       switchMap(({ visit }) =>
         from(Promise.all([device.file(visit), device.entries(visit)])).pipe(
           map(([file, waiting]) =>
-            InspectionEvents.visitFoundOnDevice({ file: file ?? null, waiting, draft: device.draft(visit) }),
+            InspectionEvents.visitFoundOnDevice({
+              file: file ?? null,
+              waiting,
+              draft: device.draft(visit),
+              step: device.step(visit),
+            }),
           ),
         ),
       ),
@@ -94,10 +99,11 @@ export const keepEntry = createEffect(
   (actions = inject(Actions), device = inject(DeviceStore), store = inject(Store), outbox = inject(Outbox)) =>
     actions.pipe(
       ofType(InspectionEvents.entryMade),
-      withLatestFrom(store.select(inspectionFeature.selectVisit)),
-      mergeMap(async ([{ entry }, visit]) => {
+      withLatestFrom(store.select(inspectionFeature.selectVisit), store.select(inspectionFeature.selectOwnStep)),
+      mergeMap(async ([{ entry }, visit, step]) => {
         if (!visit) return;
         if (entry.body.kind === 'frame side recorded') device.forgetDraft(visit);
+        device.keepStep(visit, entry.body.kind === 'visit closed' ? null : step);
         await device.keepEntry({ id: entry.id, visit, entry, problem: null });
         void outbox.send();
       }),

@@ -1,5 +1,5 @@
 import type { VisitFile } from '@brave-comb/contract';
-import { isBox, nestBoxes, stackAfter } from '@brave-comb/core/equipment';
+import { frameOf, isBox, nestBoxes, stackAfter } from '@brave-comb/core/equipment';
 import { isDefensive } from '@brave-comb/core/skills';
 import {
   type Comb,
@@ -8,6 +8,7 @@ import {
   type GuardFacts,
   type SideAddress,
   type SideEntry,
+  type StepId,
   type VisitEntry,
   BROOD,
   arranged,
@@ -19,6 +20,7 @@ import {
   liftingOrder,
   nestAhead,
   openingScript,
+  queenSigns,
   queenStatus,
   recordOf,
   seenEnough,
@@ -41,6 +43,7 @@ export const InspectionEvents = createActionGroup({
       file: VisitFile | null;
       waiting: readonly WaitingEntry[];
       draft: SideDraft | null;
+      step: StepId | null;
     }>(),
     'Visit file loaded': props<{ file: VisitFile }>(),
     'Visit file failed': props<{ visit: string; fault: CallFault }>(),
@@ -80,6 +83,8 @@ interface InspectionState {
   readonly after: readonly SideEntry[];
   /** The trainee who reads the side before the supervisor does. */
   readonly reader: string | null;
+  /** The step that this device stands at, `null` until it took one. */
+  readonly ownStep: StepId | null;
 }
 
 const adapter = createEntityAdapter<WaitingEntry>({ sortComparer: (a, b) => a.id.localeCompare(b.id) });
@@ -95,6 +100,7 @@ const initial: InspectionState = {
   before: [],
   after: [],
   reader: null,
+  ownStep: null,
 };
 
 /** The server's file, with what was acknowledged while it was on its way, without what this device has not struck off. */
@@ -109,6 +115,17 @@ function withFile(state: InspectionState, file: VisitFile): InspectionState {
     waiting: adapter.removeMany(known, state.waiting),
     address: state.address ?? firstUnread(file, state),
   };
+}
+
+/** The step of this device after one of its entries; a step that was taken back is no step of its own any more. */
+function stepAfter(state: InspectionState, { body }: VisitEntry): StepId | null {
+  if (body.kind === 'step reached') return body.step;
+  if (body.kind !== 'entry undone') return state.ownStep;
+  const all = [
+    ...((state.file?.entries ?? []) as readonly VisitEntry[]),
+    ...Object.values(state.waiting.entities).flatMap((each) => (each ? [each.entry] : [])),
+  ];
+  return all.find(({ id }) => id === body.entry)?.body.kind === 'step reached' ? null : state.ownStep;
 }
 
 function firstUnread(file: VisitFile, state: InspectionState): SideAddress | null {
@@ -132,8 +149,8 @@ export const inspectionFeature = createFeature({
     on(InspectionEvents.visitOpened, (state, { visit }) =>
       state.visit === visit ? { ...state, fault: null } : { ...initial, visit },
     ),
-    on(InspectionEvents.visitFoundOnDevice, (state, { file, waiting, draft }) => {
-      const mine = { ...state, waiting: adapter.setAll([...waiting], state.waiting) };
+    on(InspectionEvents.visitFoundOnDevice, (state, { file, waiting, draft, step }) => {
+      const mine = { ...state, ownStep: state.ownStep ?? step, waiting: adapter.setAll([...waiting], state.waiting) };
       const next = file && !state.file ? withFile(mine, file) : mine;
       return draft ? { ...next, address: draft.address, entry: draft.entry } : next;
     }),
@@ -155,6 +172,7 @@ export const inspectionFeature = createFeature({
             waiting: adapter.addOne({ id: entry.id, visit: state.visit, entry, problem: null }, state.waiting),
             before: entry.body.kind === 'frame side recorded' ? [] : state.before,
             after: entry.body.kind === 'frame side recorded' ? [] : state.after,
+            ownStep: stepAfter(state, entry),
           }
         : state,
     ),
@@ -173,16 +191,17 @@ export const inspectionFeature = createFeature({
     }),
     on(InspectionEvents.entriesHeard, (state, { visit, entries, heard }) => {
       if (state.visit !== visit || !state.file) return state;
-      const known = new Set(state.file.entries.map(({ id }) => id));
-      const fresh = entries.filter(({ id }) => !known.has(id));
-      if (fresh.length === 0 && state.file.heard === heard) return state;
+      if (entries.length === 0 && state.file.heard === heard) return state;
+      // The server's order is everybody's order: own entries take the place that they have there.
+      const told = new Set(entries.map(({ id }) => id));
       return {
         ...state,
-        waiting: adapter.removeMany(
-          fresh.map(({ id }) => id),
-          state.waiting,
-        ),
-        file: { ...state.file, heard, entries: [...state.file.entries, ...(fresh as VisitFile['entries'])] },
+        waiting: adapter.removeMany([...told], state.waiting),
+        file: {
+          ...state.file,
+          heard,
+          entries: [...state.file.entries.filter(({ id }) => !told.has(id)), ...(entries as VisitFile['entries'])],
+        },
       };
     }),
     on(InspectionEvents.entriesRefused, (state, { entries }) => ({
@@ -235,7 +254,7 @@ export const inspectionFeature = createFeature({
       after: state.after.slice(0, -1),
     })),
   ),
-  extraSelectors: ({ selectFile, selectWaiting, selectAddress, selectEntry, selectReader }) => {
+  extraSelectors: ({ selectFile, selectWaiting, selectAddress, selectEntry, selectReader, selectOwnStep }) => {
     const selectAllWaiting = createSelector(selectWaiting, adapter.getSelectors().selectAll);
     const selectRefused = createSelector(selectAllWaiting, (all) => all.filter((each) => each.problem !== null));
     const selectUnsent = createSelector(selectAllWaiting, (all) => all.filter((each) => each.problem === null));
@@ -284,6 +303,7 @@ export const inspectionFeature = createFeature({
         found,
         lock: file?.lock ?? null,
         suspicion: file?.suspicion ?? null,
+        ordered: file?.ordered ?? null,
         late: file?.late ?? false,
         robbingSeason: file?.robbingSeason ?? false,
         // A colony that turns lively while it is open is a lively one.
@@ -295,9 +315,11 @@ export const inspectionFeature = createFeature({
         frames: Object.fromEntries(stack.filter(isBox).map(({ id, frames }) => [id, frames])),
       }),
     );
-    const selectClosing = createSelector(selectStack, selectRecord, (stack, record) =>
-      stack.length > 0 ? closingTasks(stack, record) : [],
+    const selectClosing = createSelector(selectStack, selectRecord, selectFound, (stack, record, found) =>
+      stack.length > 0 ? closingTasks(stack, record, found) : [],
     );
+    /** Where this device stands in the visit: its own step, else the one that somebody reached last. */
+    const selectStep = createSelector(selectOwnStep, selectRecord, (own, record) => own ?? record.step);
     const selectFrames = createSelector(selectRecord, selectBox, (record, box) =>
       box ? framesOf(Object.values(record.sides), box.id, box.frames) : [],
     );
@@ -327,6 +349,18 @@ export const inspectionFeature = createFeature({
           )
         : null,
     );
+    /** What the sides read so far hold, without anything assumed. */
+    const selectCounted = createSelector(selectStack, selectRecord, (stack, record) =>
+      estimateColony(
+        stack.length === 0
+          ? []
+          : nestBoxes(stack).flatMap((layer) =>
+              Object.values(record.sides)
+                .filter(({ address }) => address.box === layer.id)
+                .map(({ side }) => ({ frame: frameOf(layer), side })),
+            ),
+      ),
+    );
     const selectSeen = createSelector(selectFile, selectRecord, selectNestBox, (file, record, box) => {
       if (!file || !box) return null;
       const readings = Object.values(record.sides).map((each) => Date.parse(each.at));
@@ -344,7 +378,7 @@ export const inspectionFeature = createFeature({
             date: civilDate(Date.parse(file.visit.startedAt), file.visit.zone),
             sides: Object.values(record.sides).map(({ side }) => side),
             eggsLookedFor: eggsWouldShow(record) && (seen?.framesToGo ?? 1) === 0,
-            virginSeen: record.findings.some(({ finding, found }) => finding === 'virgin queen' && found),
+            ...queenSigns(record),
           })
         : null,
     );
@@ -406,6 +440,8 @@ export const inspectionFeature = createFeature({
       selectArrangement,
       selectGuardFacts,
       selectClosing,
+      selectStep,
+      selectCounted,
       selectQueenStatus,
       selectFrames,
       selectLastFrames,

@@ -1,6 +1,7 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { partsAbove } from '@brave-comb/core/equipment';
 import {
+  type ClosingTask,
   type EntryBody,
   type FrameSide,
   type Guard,
@@ -114,6 +115,11 @@ export class VisitDesk {
     const { inHand } = this.record();
     this.cautions.set([]);
     if (inHand) this.enter({ kind: 'frame set back', box: inHand.box, frame: inHand.frame });
+  }
+
+  /** Puts a comb from the frame rest back where it was found. */
+  putBack({ comb, box, place }: Extract<ClosingTask, { kind: 'comb' }>): void {
+    this.enter({ kind: 'comb moved', comb, to: { in: 'box', box, place }, reason: 'back from the frame rest' });
   }
 
   change(side: FrameSide, pending = ''): void {

@@ -2,27 +2,39 @@ import { inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { endpoints } from '../api/endpoints';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { catchError, exhaustMap, map, of, switchMap, tap } from 'rxjs';
+import { catchError, exhaustMap, fromEvent, map, of, startWith, switchMap, tap } from 'rxjs';
 import { ContractClient, type CallFault } from '../api/contract-client';
 import { DeviceStore } from '../inspection/device-store';
 import { type ClockState, PeopleEvents } from './people.feature';
 
 const readNow = (clock: { now: string; demo: boolean }): ClockState => ({ ...clock, readAt: Date.now() });
 
+const keepAhead = (device: DeviceStore, { now, demo }: { now: string; demo: boolean }): void =>
+  device.keepClock(Date.parse(now) - Date.now(), demo);
+
 export const recognise = createEffect(
   (actions = inject(Actions), client = inject(ContractClient), device = inject(DeviceStore)) =>
     actions.pipe(
       ofType(PeopleEvents.applicationOpened),
+      // What was told before a stretch without signal is asked again after it: the time above all.
+      switchMap((opened) =>
+        fromEvent(globalThis, 'online').pipe(
+          map(() => opened),
+          startWith(opened),
+        ),
+      ),
       switchMap(() =>
         client.call(endpoints.whoAmI, {}).pipe(
-          tap(({ person }) => void device.keepPerson(person)),
+          tap(({ person, clock }) => {
+            void device.keepPerson(person);
+            keepAhead(device, clock);
+          }),
           map(({ person, clock }) => PeopleEvents.personRecognised({ person, clock: readNow(clock) })),
           catchError(() =>
             // Without a connection the one who was here last goes on working; the server checks again when it is back.
-            device.lastPerson().then((person) => {
-              const now = { now: new Date().toISOString(), demo: false };
-              return PeopleEvents.personRecognised({ person, clock: readNow(now) });
-            }),
+            device
+              .lastPerson()
+              .then((person) => PeopleEvents.personRecognised({ person, clock: readNow(device.clock()) })),
           ),
         ),
       ),
@@ -36,7 +48,10 @@ export const signIn = createEffect(
       ofType(PeopleEvents.signInSubmitted),
       exhaustMap(({ name, password }) =>
         client.call(endpoints.signIn, { body: { name, password } }).pipe(
-          tap(({ person }) => void device.keepPerson(person)),
+          tap(({ person, clock }) => {
+            void device.keepPerson(person);
+            keepAhead(device, clock);
+          }),
           map(({ person, clock }) => PeopleEvents.signedIn({ person, clock: readNow(clock) })),
           catchError((fault: CallFault) => of(PeopleEvents.signInRefused({ fault }))),
         ),
@@ -61,10 +76,11 @@ export const signOut = createEffect(
 );
 
 export const moveClock = createEffect(
-  (actions = inject(Actions), client = inject(ContractClient)) =>
+  (actions = inject(Actions), client = inject(ContractClient), device = inject(DeviceStore)) =>
     actions.pipe(
       ofType(PeopleEvents.clockMoveAsked),
       exhaustMap(({ type: _, ...body }) => client.call(endpoints.moveClock, { body })),
+      tap((clock) => keepAhead(device, clock)),
       map((clock) => PeopleEvents.clockMoved({ clock: readNow(clock) })),
     ),
   { functional: true },

@@ -8,6 +8,7 @@ const option = (id: string, text = id) => ({ id, text });
 
 const ADVICE_TEXT: Readonly<Record<AdviceKind, string>> = {
   feed: 'Feed',
+  'queen cells': 'See to the queen cells',
   'add space': 'Give room',
   'look again': 'Look again soon',
   'leave alone': 'Leave it alone',

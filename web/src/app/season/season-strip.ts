@@ -159,7 +159,10 @@ export class SeasonStrip {
         x: from,
         width: Math.max(0, to - from),
         fill: PHASE_FILL[span.phase],
-        text: to - from > span.phase.length * 7 ? span.phase + (span.swarming ? ', swarms may leave' : '') : '',
+        text:
+          to - from > span.phase.length * 7
+            ? span.phase + (span.swarming && span.swarming.to >= this.strip().today ? ', swarms may leave' : '')
+            : '',
         cut: this.indexOf(span.from) > 0,
       };
     }),

@@ -11,6 +11,7 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import type { Year } from '@brave-comb/contract';
+import { swarmingOn } from '@brave-comb/core/season';
 import { addDays, dayAndMonth, daysBetween, upperFirst } from '@brave-comb/core/units';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
@@ -145,13 +146,18 @@ export class SeasonYear {
       const left = Math.max(from, LABELS);
       const right = Math.min(to, this.plotRight());
       const room = right - left;
+      const swarms = span.swarming && {
+        left: Math.max(x(this.day(span.swarming.from)), LABELS),
+        right: Math.min(x(this.day(span.swarming.to) + 1), this.plotRight()),
+      };
       return {
         ...span,
         left,
         room: Math.max(0, room),
         fill: PHASE_FILL[span.phase],
+        swarms: swarms && { left: swarms.left, room: Math.max(0, swarms.right - swarms.left) },
         text: room > span.phase.length * 6.1 ? span.phase : '',
-        title: `${span.phase}, ${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}: ${span.reasons.join('; ')}`,
+        title: `${span.phase}, ${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}: ${span.reasons.join('; ')}${span.swarming ? `; swarms may leave ${dayAndMonth(span.swarming.from)} to ${dayAndMonth(span.swarming.to)}` : ''}`,
       };
     });
   });
@@ -442,6 +448,7 @@ export class SeasonYear {
     return year?.deadlines.filter((each) => each.by >= year.today) ?? [];
   });
   protected readonly dayAndMonth = dayAndMonth;
+  protected readonly swarmingOn = swarmingOn;
   protected readonly upperFirst = upperFirst;
 }
 

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { DayPage } from '@brave-comb/contract';
+import { swarmingOn } from '@brave-comb/core/season';
 import { addDays } from '@brave-comb/core/units';
 import { dateText, decimal, oddsText, spanText, timeOf } from '../shell/format';
 import { ViewDesk } from '../season/view-desk';
@@ -49,6 +50,7 @@ export class DayPageScreen {
     return addDays(this.date(), days);
   }
   protected readonly dateText = dateText;
+  protected readonly swarmingOn = swarmingOn;
   protected readonly oddsText = oddsText;
   protected readonly decimal = decimal;
   protected readonly spanText = spanText;

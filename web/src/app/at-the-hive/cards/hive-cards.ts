@@ -21,6 +21,7 @@ import { NotesCard, type ReadNote } from './notes-card';
 import { PartCard } from './part-card';
 import { QuestionCard } from './question-card';
 import { StingCard } from './sting-card';
+import { type StopAnswer, StopCard } from './stop-card';
 import { WaitingCard } from './waiting-card';
 
 const ON_A_PHONE = { maxWidth: '96vw' };
@@ -94,6 +95,14 @@ export class HiveCards {
       .open<StingCard, unknown, string | null>(StingCard, { data: this.file() })
       .afterClosed()
       .pipe(map((person) => person ?? null));
+  }
+
+  /** Why the visit stops before all was seen; nothing when it goes on. */
+  stop(): Observable<StopAnswer> {
+    return this.dialog
+      .open<StopCard, unknown, StopAnswer>(StopCard, { width: '560px', ...ON_A_PHONE })
+      .afterClosed()
+      .pipe(filter((answer) => answer !== undefined && typeof answer === 'object'));
   }
 
   /** The side that somebody wants to settle or enter again. */

@@ -6,7 +6,10 @@ import {
   ROPE_LARVAE,
   ROPE_LIDS,
   WASH_METHODS,
+  isSuspect,
   readMeasure,
+  spotOf,
+  spotText,
 } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../../inspection/inspection.feature';
@@ -30,8 +33,8 @@ type Kind = (typeof KINDS)[number];
 const WORDS: Readonly<Record<Kind, string>> = {
   'mites on bees': 'mites on bees',
   'mites in drone brood': 'mites in drone brood',
-  ropiness: 'matchstick test',
-  weight: 'weight of the hive',
+  ropiness: 'ropiness (matchstick) test',
+  weight: 'hefting, weight',
   'nest temperature': 'nest temperature',
   'honey moisture': 'water in honey',
   'fresh nectar': 'fresh nectar',
@@ -39,6 +42,8 @@ const WORDS: Readonly<Record<Kind, string>> = {
   stuck: 'how stuck',
   scraps: 'scraps of wax',
 };
+/** A test of a side that is not named. */
+const NOWHERE = 'another comb';
 const YES_NO = ['yes', 'no'] as const;
 const HOW = ['scale', 'hefted', 'by feel'] as const;
 const GRADES = ['0', '1', '2', '3'] as const;
@@ -50,7 +55,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
   template: `
     <h2 matDialogTitle>Measure</h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="Measurement">
-      <bc-choice legend="What" [options]="kinds" [words]="words" [value]="kind()" (chosen)="kind.set($event)" />
+      <bc-choice legend="What" [options]="kinds" [words]="words" [value]="kind()" (chosen)="choose($event)" />
       @switch (kind()) {
         @case ('mites on bees') {
           <bc-choice legend="How" [options]="methods" [value]="method()" (chosen)="method.set($event)" />
@@ -63,15 +68,28 @@ const GRADES = ['0', '1', '2', '3'] as const;
           <bc-count legend="Cells with mites" [value]="b()" [most]="2000" (counted)="b.set($event)" />
         }
         @case ('ropiness') {
-          <bc-choice legend="The lid is" [options]="lids" [value]="lid()" (chosen)="lid.set($event)" />
+          <bc-choice legend="Tested on" [options]="spots()" [value]="spot()" (chosen)="spot.set($event)" />
+          <bc-choice legend="The capping is" [options]="lids" [value]="lid()" (chosen)="lid.set($event)" />
           <bc-choice legend="The larva is" [options]="larvae" [value]="larva()" (chosen)="larva.set($event)" />
-          <bc-count legend="Thread on the match, mm" [value]="a()" [step]="5" [most]="100" (counted)="a.set($event)" />
-          <bc-choice
-            legend="Foul smell"
-            [options]="yesNo"
-            [value]="flag() ? 'yes' : 'no'"
-            (chosen)="flag.set($event === 'yes')"
+          <div class="row">
+            <button
+              type="button"
+              class="big"
+              [class.sel]="a() === 0"
+              [attr.aria-pressed]="a() === 0"
+              (click)="a.set(0)"
+            >
+              breaks at once, no thread
+            </button>
+          </div>
+          <bc-count
+            legend="Thread on the match, mm"
+            [value]="a() || null"
+            [step]="5"
+            [most]="100"
+            (counted)="a.set($event)"
           />
+          <bc-choice legend="Foul smell" [options]="yesNo" [value]="flagWord()" (chosen)="flag.set($event === 'yes')" />
         }
         @case ('weight') {
           <bc-choice legend="How" [options]="hows" [value]="how()" (chosen)="how.set($event)" />
@@ -99,12 +117,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
         }
         @case ('fresh nectar') {
           <bc-choice legend="Test" [options]="tests" [value]="test()" (chosen)="test.set($event)" />
-          <bc-choice
-            legend="Wet"
-            [options]="yesNo"
-            [value]="flag() ? 'yes' : 'no'"
-            (chosen)="flag.set($event === 'yes')"
-          />
+          <bc-choice legend="Wet" [options]="yesNo" [value]="flagWord()" (chosen)="flag.set($event === 'yes')" />
         }
         @case ('gap') {
           <bc-count
@@ -153,6 +166,7 @@ export class MeasureCard {
   private readonly store = inject(Store);
   private readonly desk = inject(VisitDesk);
   private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
+  private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   protected readonly kinds = KINDS;
   protected readonly words = WORDS;
   protected readonly methods = WASH_METHODS;
@@ -163,43 +177,72 @@ export class MeasureCard {
   protected readonly hows = HOW;
   protected readonly grades = GRADES;
 
-  protected readonly kind = signal<Kind>('mites on bees');
+  protected readonly kind = signal<Kind | null>(null);
+  /** The side that is tested: a doubtful one, or the one in hand. */
+  protected readonly spot = signal<string | null>(null);
   protected readonly a = signal<number | null>(null);
   protected readonly b = signal<number | null>(null);
-  protected readonly flag = signal(false);
-  protected readonly method = signal<(typeof WASH_METHODS)[number]>('alcohol wash');
-  protected readonly lid = signal<(typeof ROPE_LIDS)[number]>('sound');
-  protected readonly larva = signal<(typeof ROPE_LARVAE)[number]>('pearly');
-  protected readonly test = signal<(typeof NECTAR_TESTS)[number]>('drip');
-  protected readonly how = signal<(typeof HOW)[number]>('hefted');
-  protected readonly grade = signal<(typeof GRADES)[number]>('1');
+  protected readonly flag = signal<boolean | null>(null);
+  protected readonly method = signal<(typeof WASH_METHODS)[number] | null>(null);
+  protected readonly lid = signal<(typeof ROPE_LIDS)[number] | null>(null);
+  protected readonly larva = signal<(typeof ROPE_LARVAE)[number] | null>(null);
+  protected readonly test = signal<(typeof NECTAR_TESTS)[number] | null>(null);
+  protected readonly how = signal<(typeof HOW)[number] | null>(null);
+  protected readonly grade = signal<(typeof GRADES)[number] | null>(null);
   protected readonly kept = signal<string | null>(null);
 
+  /** Sides that a test may be of, doubtful ones first. */
+  private readonly places = computed(() => {
+    const record = this.record();
+    const doubtful = Object.values(record.sides).filter(({ side }) => side.doubtful || side.marks?.some(isSuspect));
+    const here = this.desk.spot();
+    const all = [...doubtful.map(({ address }) => spotOf(address)), ...(here ? [here] : [])];
+    return new Map(all.map((spot) => [spotText(spot), spot]));
+  });
+  protected readonly spots = computed(() => [...this.places().keys(), NOWHERE]);
+  protected readonly flagWord = computed(() => {
+    const flag = this.flag();
+    return flag === null ? null : flag ? ('yes' as const) : ('no' as const);
+  });
+
+  /** Nothing is preset: what nobody answered is no result. */
   private readonly measure = computed<Measure | null>(() => {
     const [a, b, box] = [this.a(), this.b(), this.box()?.id ?? 'hive'];
+    const [method, lid, larva, flag, how, test, grade] = [
+      this.method(),
+      this.lid(),
+      this.larva(),
+      this.flag(),
+      this.how(),
+      this.test(),
+      this.grade(),
+    ];
     const kind = this.kind();
     switch (kind) {
+      case null:
+        return null;
       case 'mites on bees':
-        return a && b !== null && b <= a ? { what: kind, method: this.method(), bees: a, mites: b } : null;
+        return a && b !== null && method ? { what: kind, method, bees: a, mites: b } : null;
       case 'mites in drone brood':
         return a && b !== null && b <= a ? { what: kind, cells: a, infested: b } : null;
-      case 'ropiness':
-        return {
-          what: kind,
-          test: { lid: this.lid(), larva: this.larva(), threadMm: a, foulSmell: this.flag() },
-        };
+      case 'ropiness': {
+        const scale = larva === 'dry scale';
+        if (!lid || !larva || flag === null || this.spot() === null || (a === null && !scale)) return null;
+        const spot = this.places().get(this.spot()!) ?? null;
+        return { what: kind, test: { lid, larva, threadMm: a, foulSmell: flag }, spot };
+      }
       case 'weight':
-        return a === null ? null : { what: kind, part: 'hive', how: this.how(), kg: a };
+        return a === null || !how ? null : { what: kind, part: 'hive', how, kg: a };
       case 'nest temperature':
         return a === null ? null : { what: kind, celsius: a };
       case 'honey moisture':
         return a === null ? null : { what: kind, box, percent: a };
       case 'fresh nectar':
-        return { what: kind, box, test: this.test(), wet: this.flag() };
+        return test && flag !== null ? { what: kind, box, test, wet: flag } : null;
       case 'gap':
         return a === null ? null : { what: kind, between: 'top bars and what lies on them', mm: a };
       case 'stuck':
-        return { what: kind, part: box, grade: Number(this.grade()) };
+        return grade ? { what: kind, part: box, grade: Number(grade) } : null;
       case 'scraps':
         return a === null ? null : { what: kind, kg: a };
     }
@@ -214,7 +257,27 @@ export class MeasureCard {
     if (!measure) return;
     this.desk.enter({ kind: 'measured', measure });
     this.kept.set(readMeasure(measure).says);
-    this.a.set(null);
-    this.b.set(null);
+    this.clear();
+  }
+
+  protected choose(kind: Kind): void {
+    this.kind.set(kind);
+    this.clear();
+  }
+
+  private clear(): void {
+    for (const answer of [
+      this.a,
+      this.b,
+      this.flag,
+      this.method,
+      this.lid,
+      this.larva,
+      this.test,
+      this.how,
+      this.grade,
+      this.spot,
+    ])
+      answer.set(null);
   }
 }

@@ -1,0 +1,43 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
+import { STOP_REASONS } from '@brave-comb/core/inspection';
+import { Choice } from '../choice';
+
+export interface StopAnswer {
+  readonly reason: (typeof STOP_REASONS)[number];
+  readonly note: string;
+}
+
+/** Reasons to stop before all was seen. */
+const EARLY = STOP_REASONS.filter((reason) => reason !== 'question answered');
+
+/** Why the visit stops before all was seen that it was opened for. */
+@Component({
+  selector: 'bc-stop-card',
+  imports: [MatDialogClose, MatDialogTitle, Choice],
+  template: `
+    <h2 matDialogTitle>Stop here: why?</h2>
+    <bc-choice legend="Because of" [options]="reasons" [value]="reason()" (chosen)="reason.set($event)" />
+    <label class="text"
+      >In words<textarea #words rows="2" maxlength="500" [value]="note()" (input)="note.set(words.value)"></textarea>
+    </label>
+    <p>The visit ends as partial and says so.</p>
+    <div class="row">
+      <button type="button" class="big sel" [disabled]="!reason()" (click)="keep()">Stop, start closing</button>
+      <button type="button" class="big" matDialogClose>Go on</button>
+    </div>
+  `,
+  styleUrl: './cards.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class StopCard {
+  private readonly dialog = inject(MatDialogRef<StopCard, StopAnswer>);
+  protected readonly reasons = EARLY;
+  protected readonly reason = signal<StopAnswer['reason'] | null>(null);
+  protected readonly note = signal('');
+
+  protected keep(): void {
+    const reason = this.reason();
+    if (reason) this.dialog.close({ reason, note: this.note().trim() });
+  }
+}
