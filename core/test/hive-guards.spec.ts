@@ -34,6 +34,7 @@ const facts = (entries: readonly VisitEntry[], more: Partial<GuardFacts> = {}): 
   found,
   lock: null,
   suspicion: null,
+  ordered: null,
   late: false,
   foodAbove: false,
   robbingSeason: false,
@@ -112,13 +113,39 @@ describe('guards at the open hive', () => {
     expect(ids({ do: 'close' }, [...seen, safe])).not.toContain('queen not accounted for');
   });
 
-  it('lets no frame with queen or brood go to store, and no unread one without a reason', () => {
-    const melting = { in: 'store', store: 'melting' } as const;
-    expect(against(moving(3, melting), [read(3, '2S 6C')])).toContainEqual(['queen or brood on it', 'bars']);
-    expect(against(moving(3, melting), [read(3, '8C Q')])).toContainEqual(['queen or brood on it', 'bars']);
-    expect(against(moving(3, melting), both(3, '8C'))).toEqual([]);
-    expect(against(moving(3, melting), [read(3, '8C')])).toEqual([['queen or brood on it', 'needs a reason']]);
-    expect(against(moving(3, melting), [])).toEqual([['queen or brood on it', 'needs a reason']]);
+  const into = (store: 'melting' | 'freezer' | 'burnt' | 'food reserve' | 'drawn reserve') =>
+    ({ in: 'store', store }) as const;
+
+  /** What is on frame 3, where it goes, what stands against it. Drone comb out, all brood out and splits are ordinary work. */
+  it.each([
+    ['worker brood into the freezer, on purpose', both(3, '2S 6C'), into('freezer'), 'needs a reason'],
+    ['worker brood to be melted, on purpose', both(3, '2S 6C'), into('melting'), 'needs a reason'],
+    ['sealed drone brood into the freezer', both(3, '8D'), into('freezer'), 'needs a reason'],
+    ['brood into the store of drawn comb, where it dies and rots', both(3, '2S 6C'), into('drawn reserve'), 'bars'],
+    ['brood among the food combs', both(3, '2S 6H'), into('food reserve'), 'bars'],
+    ['the queen on it', both(3, '8C Q'), into('freezer'), 'bars'],
+    ['empty comb to be melted', both(3, '8C'), into('melting'), null],
+    ['one side unread', [read(3, '8C')], into('melting'), 'needs a reason'],
+    ['nobody looked at it', [], into('melting'), 'needs a reason'],
+  ] as const)('%s', (_name, entries, to, bar) => {
+    const found = against(moving(3, to), entries).filter(([id]) => id === 'queen or brood on it');
+    expect(found.map(([, how]) => how)[0] ?? null).toBe(bar);
+  });
+
+  it('says what it means when brood goes, in which order, and who carries it', () => {
+    const says = (line: string) => guardsOf(moving(3, into('freezer')), facts(both(3, line)))[0]?.says ?? '';
+    expect(says('4S 4C')).toMatch(/8 eighths of worker brood.*foundation in before bees are shaken.*carries it/);
+    expect(says('8D')).toMatch(/drone brood.*mites/);
+  });
+
+  it('burns nothing before the inspector has seen it', () => {
+    const sick = { suspicion: 'foulbrood' };
+    expect(against(moving(3, into('burnt')), both(3, '8C'), sick)).toContainEqual(['disease suspected', 'bars']);
+    const ordered = { ...sick, ordered: 'burn all combs, the inspector on 12 May' };
+    expect(against(moving(3, into('burnt')), both(3, '8C'), ordered)).toEqual([
+      ['disease suspected', 'needs a reason'],
+    ]);
+    expect(against(moving(3, into('melting')), both(3, '8C'), ordered)).toContainEqual(['disease suspected', 'bars']);
   });
 
   it('warns when brood goes to another hive while nobody has seen the queen', () => {
@@ -299,21 +326,104 @@ describe('combs that move', () => {
 });
 
 describe('closing in reverse', () => {
-  it('lists frames first, then parts in reverse of how they came off, each with its check', () => {
-    const entries = ['roof', 'crown board', 'super 1', 'excluder'].map((part) =>
-      entry({ kind: 'part taken off', part }),
-    );
-    const tasks = closingTasks(STACK, recordOf([...entries, lifted(1)]));
-    expect(tasks.map(({ says }) => says).slice(0, 6)).toEqual([
+  const off = (...parts: readonly string[]) => parts.map((part) => entry({ kind: 'part taken off', part }));
+  const on = (...parts: readonly string[]) => parts.map((part) => entry({ kind: 'part put back', part }));
+  const yes = (check: 'tight frames' | 'wires across' | 'even supers' | 'stragglers' | 'scraps') =>
+    entry({ kind: 'checked', check, ok: true, person: null });
+  const tasks = (...entries: readonly VisitEntry[]) =>
+    closingTasks(STACK, recordOf(entries), found).map(({ says }) => says);
+  const opened = () => [...off('roof', 'crown board', 'super 1', 'excluder'), lifted(1)];
+
+  it('goes from the inside out: frames, then each part with its check before the next one covers it, the roof last', () => {
+    expect(tasks(...opened()).slice(0, 10)).toEqual([
       'frame 1 back into brood',
       'Brood frames pushed tight',
       'excluder on',
+      'Excluder wires run across the frames',
       'super 1 on',
+      'Super frames spaced evenly',
       'crown board on',
+      'Nobody left on covers, frames or in the bucket',
+      'Scraps in the lidded bucket, old strips and bags out',
       'roof on',
     ]);
-    expect(tasks.flatMap((task) => (task.kind === 'check' ? [task.check] : []))).toEqual(
-      expect.arrayContaining(['wires across', 'even supers', 'strap', 'entrance', 'stragglers']),
+  });
+
+  it('never offers the roof before the crown board, also after a second opening', () => {
+    // The roof went on with the crown board off; then a frame was looked at once more.
+    const again = tasks(
+      ...opened(),
+      ...on('excluder', 'super 1', 'roof'),
+      ...off('roof', 'super 1', 'excluder'),
+      lifted(4),
+    );
+    const at = (part: string) => again.indexOf(`${part} on`);
+    expect(at('excluder')).toBeGreaterThanOrEqual(0);
+    expect([at('excluder'), at('super 1'), at('crown board'), at('roof')]).toEqual(
+      [at('excluder'), at('super 1'), at('crown board'), at('roof')].toSorted((a, b) => a - b),
+    );
+    expect(tasks(...opened(), ...on('excluder', 'super 1', 'roof'))).toContain(
+      'roof off once more, then crown board on',
+    );
+  });
+
+  it('asks again what was answered before frames or parts were moved once more', () => {
+    const shut = [
+      ...opened(),
+      entry({ kind: 'frame set back', box: 'brood', frame: 1 }),
+      yes('tight frames'),
+      ...on('excluder'),
+      yes('wires across'),
+      ...on('super 1'),
+      yes('even supers'),
+      ...on('crown board'),
+      yes('stragglers'),
+      yes('scraps'),
+      ...on('roof'),
+    ];
+    expect(tasks(...shut)).not.toContain('Brood frames pushed tight');
+    const again = tasks(...shut, ...off('roof', 'crown board', 'super 1', 'excluder'), lifted(3));
+    for (const asked of [
+      'Brood frames pushed tight',
+      'Excluder wires run across the frames',
+      'Nobody left on covers, frames or in the bucket',
+    ])
+      expect(again).toContain(asked);
+  });
+
+  it('asks for the comb on the frame rest, and does not let the visit end with it outside', () => {
+    const rest = entry({
+      kind: 'comb moved',
+      comb: found.brood[3]!,
+      to: { in: 'store', store: 'stand' },
+      reason: 'room',
+    });
+    const outside = [...opened(), read(4, '8C Q'), lifted(4), rest];
+    expect(tasks(...outside)).toContain('frame 4 from the frame rest back into brood');
+    expect(against({ do: 'close' }, outside)).toContainEqual(['frames still out', 'bars']);
+    const back = entry({
+      kind: 'comb moved',
+      comb: found.brood[3]!,
+      to: { in: 'box', box: 'brood', place: 4 },
+      reason: 'back from the frame rest',
+    });
+    expect(tasks(...outside, back)).not.toContain('frame 4 from the frame rest back into brood');
+  });
+
+  it('ends with nothing outside, whatever was taken off in whatever order (property)', () => {
+    const parts = ['roof', 'crown board', 'super 1', 'excluder'] as const;
+    const acts = fc.array(fc.record({ part: fc.constantFrom(...parts), away: fc.boolean() }), { maxLength: 12 });
+    fc.assert(
+      fc.property(acts, (list) => {
+        const entries = list.flatMap(({ part, away: gone }) => (gone ? off(part) : on(part)));
+        const before = recordOf(entries);
+        const asked = closingTasks(STACK, before, found).flatMap((task) =>
+          task.kind === 'part' ? [task.part.id] : [],
+        );
+        expect([...asked].sort()).toEqual([...before.partsOff].sort());
+        const heights = asked.map((id) => STACK.findIndex((layer) => layer.id === id));
+        expect(heights).toEqual([...heights].sort((a, b) => a - b));
+      }),
     );
   });
 
@@ -366,6 +476,20 @@ describe('the clocks', () => {
       expect(closeAdvice({ ...calm, ...change }).level).toBe('close now');
     for (const change of [{ rainIn: 8 }, { broodOut: 6 }, { clock: 'start closing' }, { temper: 'pause' }] as const)
       expect(closeAdvice({ ...calm, ...change }).level).toBe('hurry');
+  });
+
+  it('lets a lid be off for a minute in the cold: no brood is out', () => {
+    const lid = {
+      temper: 'go on',
+      clock: 'well',
+      broodOut: null,
+      broodAllowed: 0,
+      temperature: 4,
+      rainIn: null,
+      robbing: false,
+    } as const;
+    expect(closeAdvice(lid).level).toBe('go on');
+    expect(closeAdvice({ ...lid, broodOut: 0 }).level).toBe('close now');
   });
 
   it('answers the first head-butts with smoke, a bee at the hand with a pause, more with closing', () => {

@@ -284,7 +284,9 @@ describe('counts and tests', () => {
 
   it('walks the matchstick test to a verdict and leaves no doubt unsettled', () => {
     const test = { lid: 'sound', larva: 'pearly', threadMm: null, foulSmell: false } as const;
-    expect(ropinessVerdict(test).verdict).toBe('negative');
+    // Without a stick put in there is no test, however sound it looks.
+    expect(ropinessVerdict(test).verdict).toBe('not settled');
+    expect(ropinessVerdict({ ...test, threadMm: 0 }).verdict).toBe('negative');
     expect(ropinessVerdict({ ...test, lid: 'sunken' }).verdict).toBe('not settled');
     expect(ropinessVerdict({ ...test, lid: 'sunken', larva: 'brown', threadMm: 25 }).verdict).toBe('suspect');
     expect(ropinessVerdict({ ...test, larva: 'dry scale' })).toMatchObject({ verdict: 'suspect' });
