@@ -41,6 +41,8 @@ export const ADDRESSES = {
   daySheet: ['GET', '/api/sessions/:session/day-sheet'],
   nextHives: ['GET', '/api/sessions/:session/next-hives'],
   mySessions: ['GET', '/api/sessions/mine'],
+  hiveList: ['GET', '/api/hives'],
+  openUnplanned: ['POST', '/api/sessions/unplanned'],
   startVisit: ['POST', '/api/visits'],
   recentVisits: ['GET', '/api/visits'],
   visitFile: ['GET', '/api/visits/:visit'],

@@ -55,6 +55,8 @@ export const endpoints = {
   daySheet: planning.daySheet,
   nextHives: planning.nextHives,
   mySessions: planning.mySessions,
+  hiveList: inspection.hiveList,
+  openUnplanned: inspection.openUnplanned,
   startVisit: inspection.startVisit,
   recentVisits: inspection.recentVisits,
   visitFile: inspection.visitFile,

@@ -142,6 +142,26 @@ export const startVisit = endpoint({
   response: Visit,
 });
 
+export const hiveList = endpoint({
+  method: 'GET',
+  path: '/api/hives',
+  access: field,
+  summary: 'All hives of the school with where they stand, to open one or to print its label',
+  response: z.object({
+    hives: list(z.object({ id: Id, number: z.string(), site: Id, siteName: z.string(), stand: z.string() })),
+  }),
+});
+
+export const openUnplanned = endpoint({
+  method: 'POST',
+  path: '/api/sessions/unplanned',
+  access: field,
+  summary:
+    'Make a session of now for one hive that no session of today is planned for, led by whoever asks; sent twice, it is made once',
+  body: z.object({ id: Id, hive: Id, group: Id.nullable().default(null) }),
+  response: z.object({ session: Id }),
+});
+
 export const visitFile = endpoint({
   method: 'GET',
   path: '/api/visits/:visit',

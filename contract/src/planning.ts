@@ -148,7 +148,7 @@ export const nextSession = endpoint({
   path: '/api/sessions/next',
   access: ROLES,
   summary: 'The next session that one takes part in, today or later',
-  response: z.object({ session: Id.nullable() }),
+  response: z.object({ session: Id.nullable(), date: CivilDate.nullable(), today: z.boolean() }),
 });
 
 export const sessionOn = endpoint({

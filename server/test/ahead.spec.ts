@@ -1,5 +1,6 @@
 import {
   type Calendars,
+  type DaySheet,
   type Forage,
   type Happenings,
   type Strip,
@@ -302,6 +303,70 @@ describe('the colony calendar', () => {
     expect((await hive('1')).expected!.storesKg.value).toBeGreaterThan(one.expected!.storesKg.value + 2);
   });
 
+  it('keeps each medicine with its own end and withdrawal, and locks what stood on', async () => {
+    const eight = await hive('8');
+    const log = async (detail: object, date = '2026-05-01') => {
+      const sent = { id: uuid(), date, detail };
+      const { body } = await ruth
+        .post(pathOf(endpoints.logColonyEvent, { hive: eight.hive }))
+        .send(sent)
+        .expect(200);
+      return (body as Calendars).colonies.find((each) => each.number === '8')!;
+    };
+    const label = { kind: 'treatment', repeatAfter: null, doses: 1 };
+    await log({ ...label, medicine: 'amitraz strips', removeAfter: 42, withdrawal: 30 }, '2026-04-20');
+    const after = await log(
+      { ...label, medicine: 'oxalic acid trickle', removeAfter: null, withdrawal: 0 },
+      '2026-05-10',
+    );
+    expect(after.dues.map(({ title }) => title)).toEqual(
+      expect.arrayContaining(['amitraz strips: take it out', 'amitraz strips: withdrawal ends']),
+    );
+    expect(after.honey.superOnFrom).toBe('2026-07-01');
+    expect(after.inHive).toEqual(['amitraz strips']);
+    const inside = await log({ kind: 'super on', holdsKg: 12 }, '2026-05-14');
+    expect(inside.dues.find(({ title }) => title.startsWith('Super inside a withdrawal'))?.strict).toBe('must');
+    expect(inside.dues.some(({ title }) => title.startsWith('Super full'))).toBe(false);
+    expect(inside.honey.locked.length).toBeGreaterThan(0);
+    const out = await log({ kind: 'treatment out', medicine: 'amitraz strips' }, '2026-05-14');
+    expect(out.honey.superOnFrom).toBe('2026-06-13');
+    for (const { id } of out.events)
+      await ruth
+        .post(pathOf(endpoints.withdrawColonyEvent, { event: id }))
+        .send({})
+        .expect(200);
+    expect((await hive('8')).honey.superOnFrom).toBeNull();
+  });
+
+  it('expects no eggs of a virgin, and says so', async () => {
+    const nine = await hive('9');
+    const { body } = await ruth
+      .post(pathOf(endpoints.logColonyEvent, { hive: nine.hive }))
+      .send({ id: uuid(), date: '2026-05-14', detail: { kind: 'queen', start: 'virgin emerged' } })
+      .expect(200);
+    const now = (body as Calendars).colonies.find((each) => each.number === '9')!;
+    expect(now.expected?.eggs).toEqual({ value: 0, low: 0, high: 0 });
+    expect(now.expected?.larvae.value).toBeLessThan(0.3);
+    expect(now.expected?.because.join()).toMatch(/cannot lay before/);
+    await ruth
+      .post(pathOf(endpoints.withdrawColonyEvent, { event: now.events[0]!.id }))
+      .send({})
+      .expect(200);
+  });
+
+  it('is the one source of what is due: the day sheet says the same as the calendar', async () => {
+    const { session } = await read<{ session: string }>(morag, endpoints.nextSession.path, {});
+    const sheet = await read<DaySheet>(morag, pathOf(endpoints.daySheet, { session }), {});
+    const all = await read<Calendars>(morag, endpoints.colonyCalendars.path, {});
+    for (const card of sheet.groups) {
+      const own = all.colonies.find((each) => each.number === card.hive.number)!;
+      const open = own.dues.filter(({ from }) => from <= sheet.session.date);
+      expect(card.due.map(({ question, due }) => [question, due])).toEqual(open.map(({ title, due }) => [title, due]));
+      for (const { due, daysLeft } of card.due)
+        expect(daysLeft).toBe(Math.round((Date.parse(due) - Date.parse(sheet.session.date)) / 86_400_000));
+    }
+  });
+
   it('follows house practice: rest, load and the other school', async () => {
     const practice = {
       catchCells: false,
@@ -512,7 +577,7 @@ describe('the weather service in trouble', () => {
     const context = { ...school.context, weather: down };
     const year = await seasonYear(context, actor, { site: id });
     expect(year.days.every((day) => day.known === 'usual')).toBe(true);
-    expect(year.climate.from).toMatch(/latitude and height alone/);
+    expect(year.climate.from).toMatch(/rough guess.*Import a typical year/);
     expect(year.bloom.length).toBeGreaterThan(5);
     expect((await dayPage(context, actor, '2026-05-14', id)).spans).toEqual([]);
   });
@@ -599,10 +664,12 @@ describe('a person’s calendar feed', () => {
     for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
     const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
     const events = calendar.getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
-    expect(events.some((event) => event.summary.startsWith('Hives at'))).toBe(true);
-    expect(events.some((event) => event.summary.startsWith('Hive 4: Look for queen cells'))).toBe(true);
+    expect(events.some((event) => /^[A-Z].*hives? \d+.*Home orchard: /.test(event.summary))).toBe(true);
+    expect(events.some((event) => event.summary === 'Hive 4, Home orchard: Look for queen cells')).toBe(true);
     const uids = events.map((event) => event.uid);
     expect(new Set(uids).size).toBe(uids.length);
+    const session = events.find((event) => event.summary.includes('Curlew'))!;
+    expect(session.description).toMatch(/Curlew: hive \d+, with Tomasz/);
     const again = await ruth.post(endpoints.createCalendarFeed.path).send({}).expect(200);
     await ruth.get(path).expect(404);
     await ruth.get((again.body as { path: string }).path).expect(200);

@@ -20,6 +20,8 @@ export interface MatingDay {
 }
 
 export interface QueenTimetable {
+  /** From this day on the queen before her laid no more. */
+  readonly stopped: CivilDate;
   /** `null` for a queen that came laying. */
   readonly emerges: { readonly from: CivilDate; readonly to: CivilDate } | null;
   readonly mature: CivilDate | null;
@@ -55,6 +57,9 @@ const EMERGES: Readonly<Record<Exclude<QueenStart, 'queen put in'>, readonly [nu
   'cell put in': [1, 2],
 };
 
+/** A swarm leaves when its first cell is sealed, and a lost queen is gone longer: days before a virgin emerges without eggs of another. */
+const GONE_BEFORE_VIRGIN = Math.round(DEVELOPMENT.queen.sealed);
+
 /**
  * From a queen cell, or a lost or given queen, to eggs: when she emerges, can mate, should lay, and when to worry. Days that are too cool or
  * windy to mate put everything off.
@@ -69,6 +74,7 @@ const EMERGES: Readonly<Record<Exclude<QueenStart, 'queen put in'>, readonly [nu
 export function queenTimetable(start: QueenStart, date: CivilDate, days: readonly MatingDay[]): QueenTimetable {
   if (start === 'queen put in') {
     return {
+      stopped: date,
       emerges: null,
       mature: null,
       mating: null,
@@ -95,6 +101,7 @@ export function queenTimetable(start: QueenStart, date: CivilDate, days: readonl
   const span = Array.from({ length: daysBetween(mature, mated) + 1 }, (_, index) => addDays(mature, index));
   const lastEggs = addDays(mated, TO_LAYING[1]);
   return {
+    stopped: start === 'virgin emerged' ? addDays(date, -GONE_BEFORE_VIRGIN) : date,
     emerges,
     mature,
     mating: {

@@ -239,6 +239,13 @@ function courseTo(
   const count = { dearth: 0, rain: 0, fed: 0, hungry: 0, crowded: 0, broodless: 0 };
   for (let day = 1; day <= days; day += 1)
     step(facts, course, addDays(facts.last.date, day), weather, count, layingFrom);
+  // What a record shows of days on which no queen can have laid is older brood than it was taken for.
+  const { waiting, today } = facts;
+  if (waiting && layingFrom)
+    course.cells.forEach((_, age) => {
+      const laid = addDays(today, -age);
+      if (laid >= waiting.stopped && laid < layingFrom) course.cells[age] = 0;
+    });
   return { course, count };
 }
 

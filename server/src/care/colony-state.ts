@@ -218,7 +218,7 @@ export function expectedOf(
     strain: colony.strain,
     cellsPerFrame: cells,
     beesPerFrame: bees,
-    waiting: young && { stopped: young.date, from: young.plan.laying.from, to: young.plan.laying.to },
+    waiting: young && { stopped: young.plan.stopped, from: young.plan.laying.from, to: young.plan.laying.to },
   });
 }
 

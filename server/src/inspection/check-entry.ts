@@ -21,6 +21,11 @@ export interface EntryRules {
   readonly entries: ReadonlySet<string>;
   /** Role of whoever sends them. */
   readonly role: Role;
+  /** When the visit was closed, `null` while it is open. */
+  readonly closedAt: string | null;
+  /** Who made an entry of the visit. */
+  readonly madeBy: (entry: string) => string | null;
+  readonly sender: string;
   /** Hives of the site. */
   readonly hives: ReadonlySet<string>;
   /** Tasks that earlier visits left at this hive. */
@@ -65,6 +70,15 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
   if (rules.role === 'trainee' && BY_SUPERVISORS.has(body.kind)) {
     return refuse('for supervisors', 'This is for the supervisor of the group. Ask them to enter it.');
   }
+  if (rules.role === 'trainee' && rules.closedAt !== null && entry.at > rules.closedAt)
+    return refuse(
+      'visit closed',
+      'This visit is closed. What is still to be corrected is entered by the supervisor: tell them.',
+    );
+  if (rules.role === 'trainee' && body.kind === 'entry undone' && rules.madeBy(body.entry) !== rules.sender)
+    return rules.madeBy(body.entry) === null
+      ? entryKnown(body.entry, rules)
+      : refuse('for supervisors', 'Somebody else made that entry. Ask the supervisor to take it back.');
   switch (body.kind) {
     case 'box opened':
     case 'box tipped':

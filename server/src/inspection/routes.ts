@@ -7,7 +7,7 @@ import { combLedger } from './combs';
 import { liveSession, watchSession } from './live';
 import { predictions } from './predictions';
 import { preparedVisit, recentVisits, recordEntries, startVisit, visitEntries, visitFile } from './service';
-import { settleTask, yardBook } from './yard-book';
+import { hiveList, settleTask, yardBook } from './yard-book';
 
 export function inspectionRoutes(context: Context, serve: Serve): void {
   serve(endpoints.startVisit, ({ body }, actor) => startVisit(context, actor, body));
@@ -27,6 +27,7 @@ export function inspectionRoutes(context: Context, serve: Serve): void {
   serve(endpoints.liveSession, ({ params }, actor) => liveSession(context, actor, params.session));
   serve(endpoints.liveSessionStream, ({ params }, actor) => watchSession(context, actor, params.session));
   serve(endpoints.combLedger, (_input, actor) => combLedger(context, actor));
+  serve(endpoints.hiveList, (_input, actor) => hiveList(context, actor));
   serve(endpoints.yardBook, (_input, actor) => yardBook(context, actor));
   serve(endpoints.settleTask, ({ params, body }, actor) => settleTask(context, actor, params.task, body.done));
   serve(endpoints.predictions, (_input, actor) => predictions(context, actor));

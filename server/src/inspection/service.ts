@@ -7,7 +7,15 @@ import {
   type VisitFile,
   endpoints,
 } from '@brave-comb/contract';
-import { type Question, type VisitEntry, changesOf, openMinutes, recordOf } from '@brave-comb/core/inspection';
+import {
+  type Question,
+  type VisitEntry,
+  type VisitRecord,
+  changesOf,
+  openMinutes,
+  recordOf,
+  sideKey,
+} from '@brave-comb/core/inspection';
 import { type TraineeTerms, kitForHive, worstOfLate } from '@brave-comb/core/planning';
 import { type Ensemble, broodMinutes, quantile, weatherAt } from '@brave-comb/core/weather';
 import { type Stack, nestBoxes, stackAfter } from '@brave-comb/core/equipment';
@@ -188,20 +196,26 @@ export async function visitEntries(
 ): Promise<Output<typeof endpoints.visitEntries>> {
   const visit = await openVisit(context.db, actor, id);
   const entries = await entriesOf(context.db, visit.id);
-  const fresh = entries.slice(after).filter((entry) => mayHear(entry, actor));
+  const record = recordOf(entries);
+  const fresh = entries.slice(after).filter((entry) => mayHear(entry, actor, record));
   return { entries: fresh, heard: entries.length };
 }
 
-/** Judgements of trainees are for supervisors. */
-const mayHear = ({ body, by }: Pick<VisitEntry, 'body' | 'by'>, actor: Actor): boolean =>
-  actor.role !== 'trainee' || body.kind !== 'skill judged' || by === actor.id;
+/** Judgements of trainees are for supervisors; what somebody read or guessed before the side was read is hidden until it is. */
+function mayHear({ body, by }: Pick<VisitEntry, 'body' | 'by'>, actor: Actor, record: VisitRecord): boolean {
+  if (actor.role !== 'trainee' || by === actor.id) return true;
+  if (body.kind === 'skill judged') return false;
+  if (body.kind !== 'side read by trainee' && body.kind !== 'side guessed') return true;
+  return body.person === actor.id || record.sides[sideKey(body.address)] !== undefined;
+}
 
 /** What a trainee who records may see: nobody's health but their own, and no reading that was kept hidden for somebody else. */
 function forTrainee(file: VisitFile, actor: Actor): VisitFile {
   const own = file.trainees.find(({ id }) => id === actor.id)?.name;
+  const record = recordOf(file.entries as readonly VisitEntry[]);
   return {
     ...file,
-    entries: file.entries.filter((entry) => mayHear(entry as VisitEntry, actor)),
+    entries: file.entries.filter((entry) => mayHear(entry as VisitEntry, actor, record)),
     trainees: file.trainees.map((each) => (each.id === actor.id ? each : { ...each, note: null })),
     emergency: { ...file.emergency, people: file.emergency.people.filter(({ name }) => name === own) },
   };
@@ -410,6 +424,9 @@ export async function recordEntries(
       people: new Set([...ids, visit.supervisor, actor.id]),
       entries: known,
       role: actor.role,
+      closedAt: recordOf(entries).closed?.at ?? null,
+      madeBy: (entry: string) => entries.find(({ id: known }) => known === entry)?.by ?? null,
+      sender: actor.id,
       hives: new Set((await hivesOf(trx, actor.school, visit.site)).map(({ id }) => id)),
       tasks: new Set(await taskIdsOf(trx, actor.school, visit.hive)),
     };

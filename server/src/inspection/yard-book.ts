@@ -3,7 +3,7 @@ import { STRAY_CAUSES, readMeasure } from '@brave-comb/core/inspection';
 import { roundTo } from '@brave-comb/core/units';
 import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
-import { sitesOf } from '../equipment/store';
+import { allHives, sitesOf } from '../equipment/store';
 import { notFound } from '../problem';
 import { readColony } from './colony-read';
 import { stackHistory } from './stack-store';
@@ -99,4 +99,13 @@ export async function settleTask(
   const change = done ? { settled_at: clock.now(), settled_by: actor.id } : { settled_at: null, settled_by: null };
   if (!(await settle(db, actor.school, id, change))) throw notFound('task');
   return { kept: true };
+}
+
+/** All hives of the school with where they stand. */
+export async function hiveList({ db }: Context, actor: Actor): Promise<Output<typeof endpoints.hiveList>> {
+  const [hives, sites] = await Promise.all([allHives(db, actor.school), sitesOf(db, actor.school)]);
+  const nameOf = new Map(sites.map(({ id, name }) => [id, name]));
+  return {
+    hives: hives.map(({ id, number, site, stand }) => ({ id, number, site, siteName: nameOf.get(site) ?? '', stand })),
+  };
 }

@@ -6,11 +6,12 @@ import { coverage } from './coverage';
 import { mySessions } from './my-sessions';
 import { nextHives } from './next-hives';
 import { planVersions, publishPlan } from './publish';
-import { daySheet, nextSession, sessionOn } from './service';
+import { daySheet, nextSession, openUnplanned, sessionOn } from './service';
 import { planningTerms, setHivePlace, setPlanningTerms } from './terms';
 
 export function planningRoutes(context: Context, serve: Serve): void {
   serve(endpoints.nextSession, (_input, actor) => nextSession(context, actor));
+  serve(endpoints.openUnplanned, ({ body }, actor) => openUnplanned(context, actor, body));
   serve(endpoints.sessionOn, ({ params, query }, actor) => sessionOn(context, actor, params.date, query.site));
   serve(endpoints.daySheet, ({ params }, actor) => daySheet(context, actor, params.session));
   serve(endpoints.nextHives, ({ params }, actor) => nextHives(context, actor, params.session));

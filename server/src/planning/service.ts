@@ -1,4 +1,4 @@
-import { type DaySheet, type Output, type endpoints } from '@brave-comb/contract';
+import { type DaySheet, type Input, type Output, type endpoints } from '@brave-comb/contract';
 import { kitList } from '@brave-comb/core/planning';
 import { isOpen } from '@brave-comb/core/skills';
 import { supers } from '@brave-comb/core/equipment';
@@ -27,7 +27,7 @@ import {
   sessionById,
   sessionsBetween,
 } from './store';
-import { traineeLimits } from './plan-store';
+import { staffGroup, traineeGroups, traineeLimits } from './plan-store';
 import { dayVerdict } from './verdict';
 
 export async function addSession(
@@ -44,11 +44,63 @@ export async function addSession(
 export async function nextSession({ db, clock }: Context, actor: Actor): Promise<Output<typeof endpoints.nextSession>> {
   const now = clock.now();
   const coming = await nextSessionRow(db, actor, now);
-  const earlierToday = (await sessionsBetween(db, actor, new Date(now.getTime() - 20 * 3_600_000), now)).at(-1);
+  // What was opened outside the plan does not stand before the day's session.
+  const earlierToday = (await sessionsBetween(db, actor, new Date(now.getTime() - 20 * 3_600_000), now)).findLast(
+    ({ status }) => status !== 'held',
+  );
   const zone = earlierToday ? (await siteById(db, actor.school, earlierToday.site))?.zone : undefined;
   const stillToday =
     earlierToday && zone && dateAt(zone, earlierToday.starts_at) === dateAt(zone, now) ? earlierToday : undefined;
-  return { session: (stillToday ?? coming)?.id ?? null };
+  const session = stillToday ?? coming;
+  const at = session && (await siteById(db, actor.school, session.site));
+  const date = session && at ? dateAt(at.zone, session.starts_at) : null;
+  return { session: session?.id ?? null, date, today: date !== null && date === dateAt(at!.zone, now) };
+}
+
+/** How long a session that nobody planned is taken to last, ms. */
+const UNPLANNED = 2 * 3_600_000;
+
+/**
+ * A session of now for one hive, led by whoever asks: a colony does not wait for the plan. Sent twice it is made once; a session of today that
+ * has the hive already is used instead.
+ *
+ * @throws Refusal when the hive is not there, stands empty, or the group is not one of the school
+ */
+export async function openUnplanned(
+  { db, clock }: Context,
+  actor: Actor,
+  body: Input<typeof endpoints.openUnplanned>['body'],
+): Promise<Output<typeof endpoints.openUnplanned>> {
+  const [hive] = await hivesById(db, actor.school, [body.hive]);
+  const site = hive && (await siteById(db, actor.school, hive.site));
+  if (!hive || !site) throw notFound('hive');
+  const now = clock.now();
+  const day = 86_400_000;
+  const near = await sessionsBetween(db, actor, new Date(now.getTime() - day), new Date(now.getTime() + day), site.id);
+  for (const session of near) {
+    if (session.status === 'called off' || dateAt(site.zone, session.starts_at) !== dateAt(site.zone, now)) continue;
+    if (session.id === body.id) return { session: session.id };
+    if ((await groupsOfSession(db, session.id)).some((each) => each.hive === hive.id)) return { session: session.id };
+  }
+  if (body.group && !(await traineeGroups(db, actor.school)).some(({ id }) => id === body.group))
+    throw notFound('group');
+  await db.transaction(async (trx) => {
+    const group = body.group ?? (await staffGroup(trx, actor.school, uuid())).id;
+    await insertSession(
+      trx,
+      {
+        id: body.id,
+        school: actor.school,
+        site: site.id,
+        starts_at: now,
+        ends_at: new Date(now.getTime() + UNPLANNED),
+        depth: 'full',
+        status: 'held',
+      },
+      [{ trainee_group: group, hive: hive.id, supervisor: actor.id, starts_at: now, reasons: null }],
+    );
+  });
+  return { session: body.id };
 }
 
 export async function sessionOn(

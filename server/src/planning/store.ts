@@ -57,7 +57,7 @@ export const sessionById = (db: Knex, actor: Actor, id: string): Promise<Session
 /** The next session that is not over; on the day itself also one that is. */
 export const nextSession = (db: Knex, actor: Actor, since: Date): Promise<SessionRow | undefined> =>
   attendedBy(sessions(db, actor.school), db, actor)
-    .whereNot('status', 'called off')
+    .where('status', 'planned')
     .where('ends_at', '>=', since)
     .orderBy('starts_at')
     .first();

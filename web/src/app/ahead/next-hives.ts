@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import type { DaySheet } from '@brave-comb/contract';
 import { Clock } from '../people/clock';
 import { ViewDesk } from '../season/view-desk';
@@ -9,6 +10,7 @@ const EVERY = 120_000;
 /** Which hives each group opens in the minutes that are left. */
 @Component({
   selector: 'bc-next-hives',
+  imports: [RouterLink],
   template: `
     <h2 id="next">Next, by the minutes left</h2>
     @for (group of groups(); track group.id) {
@@ -19,6 +21,15 @@ const EVERY = 120_000;
         @for (hive of group.open; track hive.id) {
           <li>
             <b>Hive {{ hive.number }}</b> {{ hive.minutes }} min, then {{ hive.leaves }} left
+            @if (sheet().mayStart) {
+              <a
+                class="btn line"
+                [routerLink]="['/at-the-hive/hive', hive.id]"
+                [queryParams]="{ session: sheet().session.id }"
+                [attr.aria-label]="'Start hive ' + hive.number"
+                >Start</a
+              >
+            }
           </li>
         } @empty {
           <li>None any more: close up and talk it over.</li>

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, effect, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { PreparedVisits } from './prepared-visits';
+import { type HiveShut, PreparedVisits } from './prepared-visits';
 
 /** Where the printed label of a hive leads: straight into its visit. */
 @Component({
@@ -9,8 +9,14 @@ import { PreparedVisits } from './prepared-visits';
   template: `
     <main class="sheet">
       @if (problem(); as words) {
-        <h1>This hive cannot be opened here</h1>
-        <p role="alert">{{ words }}</p>
+        <h1>{{ words.unplanned ? 'This hive is not planned for now' : 'This hive cannot be opened here' }}</h1>
+        <p role="alert">{{ words.says }}</p>
+        @if (words.unplanned) {
+          <p>
+            <button type="button" class="btn" (click)="openAnyway()">Open it outside a planned session</button>
+          </p>
+          <p class="quiet">The visit is yours, without a trainee group, and stands in the record like any other.</p>
+        }
         <p><a routerLink="/ahead">To the day sheet</a></p>
       } @else {
         <h1 role="status">Opening the visit …</h1>
@@ -32,11 +38,18 @@ import { PreparedVisits } from './prepared-visits';
 export class HiveDoor {
   private readonly visits = inject(PreparedVisits);
   readonly hive = input.required<string>();
-  protected readonly problem = signal<string | null>(null);
+  /** The session that it is opened in, from the address. */
+  readonly session = input<string | null>(null);
+  protected readonly problem = signal<HiveShut | null>(null);
 
   constructor() {
     effect(() => {
-      void this.visits.openHive(this.hive()).then((words) => this.problem.set(words));
+      void this.visits.openHive(this.hive(), this.session()).then((shut) => this.problem.set(shut));
     });
+  }
+
+  protected openAnyway(): void {
+    this.problem.set(null);
+    void this.visits.openUnplanned(this.hive()).then((shut) => this.problem.set(shut));
   }
 }

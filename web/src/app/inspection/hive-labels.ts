@@ -65,9 +65,9 @@ import { ViewState } from '../season/view-state';
 })
 export class HiveLabels {
   private readonly safe = inject(DomSanitizer);
-  protected readonly watched = inject(ViewDesk).watch('planningTerms', () => ({}));
+  protected readonly watched = inject(ViewDesk).watch('hiveList', () => ({}));
   protected readonly labels = computed(() =>
-    this.watched.data()?.hives.map(({ id, number, site }) => ({
+    this.watched.data()?.hives.map(({ id, number, siteName: site }) => ({
       id,
       number,
       site,

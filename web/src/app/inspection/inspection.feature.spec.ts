@@ -132,7 +132,7 @@ describe('a visit on this device', () => {
     const draft = { visit: 'visit', address: { ...address, frame: 4 }, entry: { side: parseSide('3S'), pending: '+' } };
     const found = reducer(
       reducer(undefined, InspectionEvents.visitOpened({ visit: 'visit' })),
-      InspectionEvents.visitFoundOnDevice({ file, waiting: [], draft }),
+      InspectionEvents.visitFoundOnDevice({ file, waiting: [], draft, step: null }),
     );
     expect(found.address?.frame).toBe(4);
     expect(found.entry).toEqual(draft.entry);

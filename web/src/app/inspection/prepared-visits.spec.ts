@@ -48,7 +48,9 @@ describe('a day fetched ahead', () => {
               asked.push(of_);
               if (lost.has(of_)) return throwError(() => ({ status: 0, message: 'no signal', details: [] }));
               if (path === endpoints.visitFile.path) return of({ visit: { id: of_ } });
-              return of(path === endpoints.nextSession.path ? { session: null } : fileOf(of_));
+              return of(
+                path === endpoints.nextSession.path ? { session: null, date: null, today: false } : fileOf(of_),
+              );
             },
           },
         },
@@ -97,6 +99,9 @@ describe('a day fetched ahead', () => {
   });
 
   it('says in words when a label leads to a hive without a session', async () => {
-    expect(await visits().openHive('hive-9')).toMatch(/No session is planned/);
+    expect(await visits().openHive('hive-9')).toEqual({
+      says: expect.stringMatching(/No session of yours/),
+      unplanned: true,
+    });
   });
 });

@@ -3,6 +3,7 @@ import { Router } from '@angular/router';
 import type { DaySheet, GroupSheet } from '@brave-comb/contract';
 import { endpoints } from '../api/endpoints';
 import { firstValueFrom } from 'rxjs';
+import { v7 as uuid } from 'uuid';
 import { type CallFault, ContractClient } from '../api/contract-client';
 import { Clock } from '../people/clock';
 import { DeviceStore } from './device-store';
@@ -16,6 +17,12 @@ export interface DayReady {
   readonly hives: readonly string[];
   readonly missing: readonly string[];
   readonly at: string;
+}
+
+/** Why a hive could not be opened. */
+export interface HiveShut {
+  readonly says: string;
+  readonly unplanned: boolean;
 }
 
 /** Starts visits, also without signal: what a start needs is put on the device when the day sheet is read. */
@@ -76,30 +83,45 @@ export class PreparedVisits {
   }
 
   /**
-   * Opens the visit of a hive by its label: the one that is prepared on this device, or of the next session.
+   * Opens the visit of a hive: the one that is prepared on this device, or of a session that is held today.
    *
-   * @returns what is wrong in words, or nothing
+   * @param hive the hive
+   * @param within the session that it belongs to; today's without it
+   * @returns nothing when it is open; what is wrong in words, and whether it may be opened outside a planned session
    */
-  async openHive(hive: string): Promise<string | null> {
+  async openHive(hive: string, within: string | null = null): Promise<HiveShut | null> {
     const prepared = await this.device.preparedFor(hive);
-    const session = prepared?.visit.session ?? (await this.nextSession());
-    if (!session)
-      return 'No session is planned in which this hive could be opened. Plan one, or open the hive from a day sheet.';
     try {
-      const visit = await this.start(session, hive);
-      await this.router.navigate(['/at-the-hive/visit', visit], { replaceUrl: true });
-      return null;
+      const session = within ?? prepared?.visit.session ?? (await this.sessionToday());
+      if (!session) return { says: 'No session of yours is planned for today.', unplanned: true };
+      return await this.enter(session, hive);
     } catch (fault) {
-      return (fault as CallFault).message;
+      const { status, message } = fault as CallFault;
+      return { says: message, unplanned: status === 404 || status === 409 };
     }
   }
 
-  private async nextSession(): Promise<string | null> {
+  /** Opens a hive that no session of today is planned for. It needs a signal: the session is made for it. */
+  async openUnplanned(hive: string): Promise<HiveShut | null> {
     try {
-      return (await firstValueFrom(this.client.call(endpoints.nextSession, {}))).session;
-    } catch {
-      return null;
+      const { session } = await firstValueFrom(
+        this.client.call(endpoints.openUnplanned, { body: { id: uuid(), hive } }),
+      );
+      return await this.enter(session, hive);
+    } catch (fault) {
+      return { says: (fault as CallFault).message, unplanned: true };
     }
+  }
+
+  private async enter(session: string, hive: string): Promise<null> {
+    const visit = await this.start(session, hive);
+    await this.router.navigate(['/at-the-hive/visit', visit], { replaceUrl: true });
+    return null;
+  }
+
+  private async sessionToday(): Promise<string | null> {
+    const { session, today } = await firstValueFrom(this.client.call(endpoints.nextSession, {}));
+    return today ? session : null;
   }
 
   private async start(session: string, hive: string): Promise<string> {

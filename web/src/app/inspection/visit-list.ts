@@ -39,6 +39,21 @@ import { dayOf, timeOf } from '../shell/format';
         <p role="status">Loading …</p>
       }
     </section>
+    @if (openOnly() && hives().length > 0) {
+      <section class="sheet" aria-labelledby="any-hive">
+        <h2 id="any-hive">Open a hive</h2>
+        <p class="quiet">In today's session if it has one of yours, otherwise outside a planned session.</p>
+        <ul class="hives">
+          @for (hive of hives(); track hive.id) {
+            <li>
+              <a class="btn line" [routerLink]="['/at-the-hive/hive', hive.id]"
+                >Hive {{ hive.number }}<span class="unseen">, {{ hive.siteName }}</span></a
+              >
+            </li>
+          }
+        </ul>
+      </section>
+    }
   `,
   styles: `
     section {
@@ -60,6 +75,23 @@ import { dayOf, timeOf } from '../shell/format';
     li > a {
       min-width: 210px;
     }
+    .hives {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      margin-top: 8px;
+    }
+    .hives li {
+      padding: 0;
+      border: 0;
+    }
+    .hives a {
+      min-width: 0;
+      min-height: 48px;
+    }
+    h2 {
+      font-size: 17px;
+    }
     b {
       margin-left: auto;
       color: var(--rust-text);
@@ -76,6 +108,15 @@ export class VisitList {
         map(({ visits }) => ({ visits, fault: null })),
         catchError((fault: CallFault) => of({ visits: null, fault })),
       ),
+  );
+  protected readonly hives = toSignal(
+    inject(ContractClient)
+      .call(endpoints.hiveList, {})
+      .pipe(
+        map(({ hives }) => hives),
+        catchError(() => of([])),
+      ),
+    { initialValue: [] },
   );
   protected readonly fault = computed(() => this.answer()?.fault ?? null);
   protected readonly visits = computed(() =>

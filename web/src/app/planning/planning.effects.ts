@@ -13,11 +13,11 @@ export const loadDaySheet = createEffect(
     actions.pipe(
       ofType(PlanningEvents.daySheetOpened),
       switchMap(({ session }) =>
-        (session ? of({ session }) : client.call(endpoints.nextSession, {})).pipe(
-          switchMap((next) =>
-            next.session
+        (session ? of(session) : client.call(endpoints.nextSession, {}).pipe(map((next) => next.session))).pipe(
+          switchMap((chosen) =>
+            chosen
               ? client
-                  .call(endpoints.daySheet, { params: { session: next.session } })
+                  .call(endpoints.daySheet, { params: { session: chosen } })
                   .pipe(map((sheet) => PlanningEvents.daySheetLoaded({ sheet })))
               : of(PlanningEvents.noSessionAhead()),
           ),

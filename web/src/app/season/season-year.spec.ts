@@ -22,7 +22,7 @@ const swarmSeason: Year['phases'][number] = {
   phase: 'swarm season',
   from: '2026-04-25',
   to: '2026-06-14',
-  swarming: true,
+  swarming: { from: '2026-04-25', to: '2026-06-14' },
   reasons: ['strong colonies'],
 };
 const year: Year = {
@@ -34,9 +34,9 @@ const year: Year = {
   climate: { band: 'cool maritime', from: 'the last year’s weather here', turn: '12-21' },
   forecast: { issuedAt: null, problem: null },
   phases: [
-    { phase: 'build-up', from: '2025-12-21', to: '2026-04-24', swarming: false, reasons: ['warmth'] },
+    { phase: 'build-up', from: '2025-12-21', to: '2026-04-24', swarming: null, reasons: ['warmth'] },
     swarmSeason,
-    { phase: 'flow', from: '2026-06-15', to: '2026-12-20', swarming: false, reasons: ['clover'] },
+    { phase: 'flow', from: '2026-06-15', to: '2026-12-20', swarming: null, reasons: ['clover'] },
   ],
   now: { phase: swarmSeason, interval: [7, 7], purposes: ['Queen cells'], cautions: ['A cell is sealed on day 8.'] },
   days: Array.from({ length: 365 }, (_, day) => ({

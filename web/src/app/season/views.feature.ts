@@ -16,6 +16,7 @@ export type ViewName =
   | 'calendarFeed'
   | 'planBoard'
   | 'coverage'
+  | 'hiveList'
   | 'planningTerms'
   | 'messages'
   | 'outbox'

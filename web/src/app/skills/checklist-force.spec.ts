@@ -19,7 +19,7 @@ const PHASES = [
   { phase: 'build-up', from: '2026-04-01', to: '2026-05-01' },
   { phase: 'swarm season', from: '2026-05-02', to: '2026-06-10' },
   { phase: 'winter rest', from: '2026-11-01', to: '2026-12-31' },
-].map((span) => ({ ...span, swarming: false, reasons: [] })) as unknown as List['phases'];
+].map((span) => ({ ...span, swarming: null, reasons: [] })) as unknown as List['phases'];
 const LIST = {
   inForce: { version: 2, skills },
   draft: null,
