@@ -45,7 +45,7 @@ describe('an advice card', () => {
   it('shows what, by when, for and against, and the other school', async () => {
     await show();
     const text = element().textContent;
-    expect(text).toContain('Feed 8 L of thin syrup by Sun 17 May');
+    expect(text).toContain('Feed 8 L of thin syrup, by Sun 17 May');
     expect(text).toContain('Against: Dandelion in bloom');
     expect(text).toContain('The other school leaves them to forage.');
   });

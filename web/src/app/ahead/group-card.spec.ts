@@ -35,9 +35,9 @@ const card = {
   ],
   queenMark: 'blue',
   due: [
-    { question: 'Swarm cells?', due: '2026-05-14', daysLeft: 0 },
-    { question: 'Second super?', due: '2026-05-20', daysLeft: 6 },
-    { question: 'Lids on 3?', due: '2026-05-11', daysLeft: -3 },
+    { id: 'a', strict: 'must', question: 'Swarm cells?', due: '2026-05-14', daysLeft: 0 },
+    { id: 'b', strict: 'should', question: 'Second super?', due: '2026-05-20', daysLeft: 6 },
+    { id: 'c', strict: 'should', question: 'Cappings on 3?', due: '2026-05-11', daysLeft: -3 },
   ],
   rota: [
     {
@@ -47,6 +47,7 @@ const card = {
     },
   ],
   visit: null,
+  alone: null,
 } as unknown as GroupSheet;
 const sheet = (change: Partial<DaySheet> = {}) =>
   ({
@@ -67,7 +68,14 @@ describe('a group’s card', () => {
     expect(said).toContain('9 days ago bees 7.1, brood 3.5, food 5 kg');
     expect(said).toContain('last day');
     expect(said).toContain('till Wed 20');
-    expect(said).toContain('late since Mon 11');
+    expect(said).toContain('3 days late');
+  });
+
+  it('says that a colony is to be left alone, and until when', async () => {
+    const alone = { until: '2026-05-28', why: 'A young queen emerges, flies and mates', strict: 'must' };
+    expect(await text({ card: { ...card, alone }, sheet: sheet() })).toMatch(
+      /Leave it alone until Thu 28\. A young queen emerges/,
+    );
   });
 
   it('gives everybody a job, with whole given names', async () => {

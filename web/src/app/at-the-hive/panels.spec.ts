@@ -52,12 +52,25 @@ describe('the open clock', () => {
 describe('the eighths bar', () => {
   it('has a segment for each eighth, says what is left and takes one back by a tap', async () => {
     const fixture = await show(EighthsBar, { side: parseSide('3S 2H') });
-    expect(buttons(fixture)).toHaveLength(5);
+    const segments = [...of(fixture).querySelectorAll<HTMLButtonElement>('.segment')];
+    expect(segments).toHaveLength(5);
     expect(text(fixture)).toContain('3 left');
     const back: string[] = [];
     fixture.componentInstance.takenBack.subscribe((letter) => back.push(letter));
-    buttons(fixture)[4]?.click();
+    segments[4]?.click();
     expect(back).toEqual(['H']);
+  });
+
+  it('fills the rest by a tap on it, once a letter was tapped', async () => {
+    const rest = async (fills: boolean) => {
+      const fixture = await show(EighthsBar, { side: parseSide('3S'), fills, restText: '5 left: all sealed worker' });
+      let filled = 0;
+      fixture.componentInstance.filled.subscribe(() => (filled += 1));
+      of(fixture).querySelector<HTMLButtonElement>('.left')!.click();
+      return filled;
+    };
+    expect(await rest(true)).toBe(1);
+    expect(await rest(false)).toBe(0);
   });
 
   it('makes a ninth eighth stand out', async () => {
@@ -109,11 +122,21 @@ describe('seen enough', () => {
 
 describe('estimates so far', () => {
   it('show bees only once they were counted', async () => {
-    const none = await show(SoFar, { estimate: estimateColony([]), sides: 22 });
+    const none = await show(SoFar, { counted: estimateColony([]), estimate: estimateColony([]), sides: 22 });
     expect(text(none)).toContain('0 of 22 sides');
     expect(text(none)).toMatch(/Bees ?\?/);
     const one = estimateColony([{ frame: 'national-deep', side: parseSide('8S B8') }]);
-    expect(text(await show(SoFar, { estimate: one, sides: 22 }))).toMatch(/Bees ?0\.5/);
+    expect(text(await show(SoFar, { counted: one, estimate: one, sides: 22 }))).toMatch(/Bees ?0\.5/);
+  });
+
+  it('count what was read, which only grows, and give the whole as a range beside it', async () => {
+    const sides = (count: number) =>
+      Array.from({ length: count }, () => ({ frame: 'national-deep' as const, side: parseSide('8S B8') }));
+    const whole = estimateColony([...sides(4), ...sides(18).map((each) => ({ ...each, spread: 3 }))]);
+    const said = text(await show(SoFar, { counted: estimateColony(sides(4)), estimate: whole, sides: 22 }));
+    expect(said).toMatch(/Brood ?2(\.0)? ?whole [\d.]+–[\d.]+/);
+    const all = text(await show(SoFar, { counted: estimateColony(sides(22)), estimate: whole, sides: 22 }));
+    expect(all).not.toContain('whole 1');
   });
 });
 

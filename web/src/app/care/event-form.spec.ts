@@ -43,6 +43,9 @@ describe('logging for a colony', () => {
     expect(logged).toEqual([]);
     expect(field('[role="alert"]').textContent).toMatch(/active ingredient/);
     await fill('text', 'oxalic acid, trickled');
+    await submit();
+    expect(logged).toEqual([]);
+    expect(field('[role="alert"]').textContent).toMatch(/withdrawal for honey in days, from the label: 0 if it says none/);
     await fill('withdrawal', '0');
     await submit();
     expect(logged[0]?.detail).toEqual({
@@ -52,7 +55,29 @@ describe('logging for a colony', () => {
       repeatAfter: null,
       removeAfter: null,
       withdrawal: 0,
+      supersAllowed: false,
     });
+  });
+
+  it('takes out one of several medicines by its name, or all of them', async () => {
+    fixture.componentRef.setInput('inHive', ['amitraz strips', 'thymol gel']);
+    await choose('treatment out');
+    await submit();
+    await fill('medicine', 'thymol gel');
+    await submit();
+    expect(logged.map(({ detail }) => detail)).toEqual([
+      { kind: 'treatment out' },
+      { kind: 'treatment out', medicine: 'thymol gel' },
+    ]);
+  });
+
+  it('warns of a super inside a withdrawal before it is logged', async () => {
+    fixture.componentRef.setInput('honey', { superOnFrom: '2026-06-08', unknown: [], locked: [], says: null });
+    await choose('super on');
+    expect(field('[role="alert"]').textContent).toMatch(/may go on from 8 Jun.*not for people/);
+    fixture.componentRef.setInput('honey', { superOnFrom: null, unknown: [], locked: [], says: null });
+    await fixture.whenStable();
+    expect(elementOf(fixture).querySelector('[role="alert"]')).toBeNull();
   });
 
   it('sends a suspicion to the inspector first', async () => {

@@ -78,6 +78,39 @@ describe('a visit on this device', () => {
     expect(reducer(once, InspectionEvents.entriesHeard({ visit: 'another', entries: [], heard: 9 }))).toBe(once);
   });
 
+  it('has the entries in one order on every device, whoever came back last', () => {
+    const [phone, tablet] = [read('p', '8S'), { ...read('t', '8H'), by: 'leilani' }];
+    const online = [
+      InspectionEvents.entryMade({ entry: phone }),
+      InspectionEvents.entriesKept({ entries: [phone] }),
+      InspectionEvents.entriesHeard({ visit: 'visit', entries: [phone, tablet], heard: 2 }),
+    ].reduce(reducer, opened);
+    const offline = [
+      InspectionEvents.entryMade({ entry: tablet }),
+      InspectionEvents.entriesKept({ entries: [tablet] }),
+      InspectionEvents.entriesHeard({ visit: 'visit', entries: [phone, tablet], heard: 2 }),
+    ].reduce(reducer, opened);
+    expect(offline.file?.entries.map(({ id }) => id)).toEqual(['p', 't']);
+    expect(recordOf(offline)).toEqual(recordOf(online));
+    expect(recordOf(offline).conflicts).toHaveLength(1);
+  });
+
+  it('keeps its own step while another device goes on', () => {
+    const step = (id: string, at: 'frames' | 'sum up') =>
+      ({ ...read(id, '8H'), body: { kind: 'step reached' as const, step: at } });
+    const mine = reducer(opened, InspectionEvents.entryMade({ entry: step('a', 'frames') }));
+    const heard = reducer(
+      mine,
+      InspectionEvents.entriesHeard({ visit: 'visit', entries: [step('a', 'frames'), step('b', 'sum up')], heard: 2 }),
+    );
+    expect(inspectionFeature.selectStep.projector(heard.ownStep, recordOf(heard))).toBe('frames');
+    const undone = reducer(
+      heard,
+      InspectionEvents.entryMade({ entry: { ...read('u', '8H'), body: { kind: 'entry undone', entry: 'a' } } }),
+    );
+    expect(undone.ownStep).toBeNull();
+  });
+
   it('brings a change of a side again that was taken back', () => {
     const change = (line: string) => InspectionEvents.sideChanged({ entry: { side: parseSide(line), pending: '' } });
     const back = [
