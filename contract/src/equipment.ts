@@ -35,6 +35,7 @@ export const StackChange = z.discriminatedUnion('do', [
     on: PartId,
   }),
   z.object({ do: z.literal('take'), part: PartId }),
+  z.object({ do: z.literal('dummy'), box: PartId, in: z.boolean() }),
 ]);
 
 /** A part of the hive with what it would weigh and who lifts it. */

@@ -1,3 +1,4 @@
+import { MARK_COLOURS } from '@brave-comb/core/biology';
 import {
   AMOUNTS,
   BEE_SIGNS,
@@ -119,6 +120,8 @@ export const EntryBody = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('side guessed'), person: Id, address: SideAddress, letters: list(Letter) }),
   z.object({ kind: z.literal('side read by trainee'), person: Id, address: SideAddress, side: FrameSide }),
   z.object({ kind: z.literal('confirmed afterwards'), address: SideAddress, letter: Letter, there: z.boolean() }),
+  z.object({ kind: z.literal('queen mark seen'), colour: z.enum(['none', ...MARK_COLOURS]) }),
+  z.object({ kind: z.literal('doubt looked at again'), address: SideAddress, sound: z.boolean(), found: Words }),
   z.object({
     kind: z.literal('queen accounted for'),
     how: z.enum(['on her frame', 'seen going in', 'not seen again']),

@@ -36,6 +36,7 @@ const facts = (entries: readonly VisitEntry[], more: Partial<GuardFacts> = {}): 
   suspicion: null,
   ordered: null,
   late: false,
+  depth: { allowed: 'full', why: 'warm and dry' },
   foodAbove: false,
   robbingSeason: false,
   others: {},
@@ -158,6 +159,18 @@ describe('guards at the open hive', () => {
     const doubt = [read(3, '4S 4C !')];
     expect(against(moving(3, away), doubt)).toContainEqual(['doubtful frame', 'bars']);
     expect(against({ do: 'close' }, doubt)).toContainEqual(['doubtful sides left', 'bars']);
+    const again = (sound: boolean) =>
+      entry({
+        kind: 'doubt looked at again',
+        address: { box: 'brood', frame: 3, face: 'low' },
+        sound,
+        found: 'pearly',
+      });
+    expect(ids({ do: 'close' }, [...doubt, again(true)])).not.toContain('doubtful sides left');
+    expect(ids(moving(3, away), [...doubt, again(true)])).not.toContain('doubtful frame');
+    expect(against({ do: 'close' }, [...doubt, again(false)])).toContainEqual(['doubtful frame', 'warns']);
+    expect(ids({ do: 'close' }, [...doubt, again(false)])).not.toContain('doubtful sides left');
+    expect(against(moving(3, away), [...doubt, again(false)])).toContainEqual(['doubtful frame', 'bars']);
     const settled = [...doubt, read(3, '4S 4C')];
     expect(ids(moving(3, away), settled)).not.toContain('doubtful frame');
     expect(ids({ do: 'close' }, settled)).not.toContain('doubtful sides left');

@@ -81,3 +81,9 @@ export function combArea(id: FrameKindId): number {
   const { width, foot, height } = FRAMES[id];
   return roundTo((((width + foot) / 2) * height) / 10_000, 2);
 }
+
+/** Bars carry a free-hanging comb without a frame around it. */
+const BARS: ReadonlySet<FrameKindId> = new Set(['top-bar', 'warre']);
+
+/** What a comb hangs from, as it is called at the hive. */
+export const combCarrier = (kind: FrameKindId): 'bar' | 'frame' => (BARS.has(kind) ? 'bar' : 'frame');

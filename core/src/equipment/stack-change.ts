@@ -5,7 +5,12 @@ import { type Layer, type Stack, isBox } from './stack';
 /** A part that came onto a hive for good, or left it. */
 export type StackChange =
   | { readonly do: 'add'; readonly layer: Layer; /** The part that it lies on. */ readonly on: string }
-  | { readonly do: 'take'; readonly part: string };
+  | { readonly do: 'take'; readonly part: string }
+  | {
+      /** A dummy board that fills the room beside the frames of a box. */ readonly do: 'dummy';
+      readonly box: string;
+      readonly in: boolean;
+    };
 
 /**
  * The hive after some changes.
@@ -18,6 +23,8 @@ export type StackChange =
 export function stackAfter(stack: Stack, changes: readonly StackChange[]): Stack {
   return changes.reduce<Stack>((now, change) => {
     if (change.do === 'take') return now.filter(({ id }) => id !== change.part);
+    if (change.do === 'dummy')
+      return now.map((layer) => (isBox(layer) && layer.id === change.box ? { ...layer, dummy: change.in } : layer));
     const under = now.findIndex(({ id }) => id === change.on);
     if (under < 0 || now.some(({ id }) => id === change.layer.id)) return now;
     return now.toSpliced(under + 1, 0, change.layer);
@@ -42,6 +49,15 @@ export function stackProblem(type: HiveTypeId, stack: Stack, change: StackChange
     const boxes = stack.filter(isBox);
     return isBox(part) && boxes.length === 1 ? 'The last box stays: the bees live in it.' : null;
   }
+  if (change.do === 'dummy') {
+    const box = stack.filter(isBox).find(({ id }) => id === change.box);
+    if (!box) return `There is no ${change.box} on this hive: load the visit again.`;
+    if (box.dummy === change.in)
+      return change.in ? `${box.id} has its dummy board already.` : `${box.id} has no dummy board to take out.`;
+    return change.in && box.frames >= BOXES[box.box].frames
+      ? `${box.id} is full of frames: take one out, then the dummy board goes in.`
+      : null;
+  }
   const { layer, on } = change;
   const under = stack.find(({ id }) => id === on);
   if (!under) return `There is no ${on} on this hive to put it on: choose another part.`;
@@ -58,4 +74,6 @@ export function stackProblem(type: HiveTypeId, stack: Stack, change: StackChange
 export const changeText = (change: StackChange): string =>
   change.do === 'take'
     ? `${change.part} taken away`
-    : `${change.layer.id} put on ${change.on}${isBox(change.layer) ? ` (${BOXES[change.layer.box].name}, ${change.layer.frames} frames)` : ''}`;
+    : change.do === 'dummy'
+      ? `dummy board ${change.in ? 'into' : 'out of'} ${change.box}`
+      : `${change.layer.id} put on ${change.on}${isBox(change.layer) ? ` (${BOXES[change.layer.box].name}, ${change.layer.frames} frames)` : ''}`;

@@ -29,7 +29,8 @@ export const CHECKS = {
     'Frames of the tipped box respaced',
     'Combs touch or gape: bees are crushed, comb grows wild.',
   ),
-  'tight frames': check('closing', 'Brood frames pushed tight', 'A gap grows stray comb.'),
+  'dummy in': check('closing', 'Dummy board back beside the frames', 'The gap grows stray comb.'),
+  'tight frames': check('closing', 'Brood frames closed up', 'A gap grows stray comb.'),
   'even supers': check('closing', 'Super frames spaced evenly', 'Uneven gaps give thick and thin combs.'),
   'wires across': check(
     'closing',
@@ -44,7 +45,7 @@ export const CHECKS = {
   'feeder on': check('closing', 'Feeder filled and in its place', 'Note why not.'),
   'food on': check('closing', 'Food taken off is back above the bees', 'They may starve under an empty cover.'),
   'spacer out': check('closing', 'No empty rim left above the frames', 'They fill it with comb.'),
-  stragglers: check('closing', 'Nobody left on covers, frames or in the bucket', 'A queen can be among them.'),
+  stragglers: check('closing', 'No bees left on covers, frames or in the bucket', 'A queen can be among them.'),
   scraps: check('closing', 'Scraps in the lidded bucket, old strips and bags out', 'Scraps start robbing.'),
   entrance: check('leaving', 'Entrance as wide as they can defend', 'Note what stops it.'),
   strap: check('leaving', 'Strapped or weighted', 'Wind and animals tip hives.'),

@@ -1,4 +1,4 @@
-import { BOXES, type BoxLayer, type Layer, type Stack, isBox, nestBoxes } from '../equipment';
+import { BOXES, type BoxLayer, type Layer, type Stack, combCarrier, frameOf, isBox, nestBoxes } from '../equipment';
 import { CHECKS, type CheckId } from './checks';
 import { type Comb, arranged } from './combs';
 import type { VisitRecord } from './record';
@@ -66,7 +66,7 @@ export function closingTasks(
             ...framesOut(layer, record),
             ...outside.filter(({ box }) => box === layer.id),
             ...(BOXES[layer.box].role !== 'super' && wasRead(layer, record)
-              ? checks(['tight frames'], record.lastLift)
+              ? checks(layer.dummy ? ['dummy in', 'tight frames'] : ['tight frames'], record.lastLift)
               : []),
             ...(record.tipped.includes(layer.id) ? checks(['respaced']) : []),
           ]
@@ -82,10 +82,15 @@ export function closingTasks(
   ];
 }
 
-const framesOut = ({ id }: BoxLayer, { inHand, aside }: VisitRecord): readonly ClosingTask[] =>
+const framesOut = (layer: BoxLayer, { inHand, aside }: VisitRecord): readonly ClosingTask[] =>
   [...(inHand ? [inHand] : []), ...aside.toReversed()]
-    .filter(({ box }) => box === id)
-    .map(({ frame }) => ({ kind: 'frame', box: id, frame, says: `frame ${frame} back into ${id}` }));
+    .filter(({ box }) => box === layer.id)
+    .map(({ frame }) => ({
+      kind: 'frame',
+      box: layer.id,
+      frame,
+      says: `${combCarrier(frameOf(layer))} ${frame} back into ${layer.id}`,
+    }));
 
 /** Whether frames of a box were moved. */
 const wasRead = ({ id }: BoxLayer, { inHand, aside, exposures, sides }: VisitRecord): boolean =>
@@ -132,7 +137,7 @@ export function spacingVerdict(
 ): { readonly ok: boolean; readonly says: string } {
   const missing = fits - frames;
   if (missing < 0) return { ok: false, says: `${frames} frames where ${fits} fit: bees are crushed.` };
-  if (missing === 0) return { ok: true, says: 'All places taken, pushed tight.' };
+  if (missing === 0) return { ok: true, says: 'All places taken, closed up.' };
   if (role !== 'super')
     return {
       ok: false,

@@ -1,3 +1,4 @@
+import type { SeenMark } from '../biology';
 import type { StackChange } from '../equipment';
 import type { BeeSign } from './signs';
 import type { CheckId } from './checks';
@@ -31,7 +32,7 @@ export const INCIDENTS = [
 export const PHOTO_SUBJECTS = ['side', 'eggs', 'mark', 'seams', 'part', 'outside'] as const;
 
 /** How the bees sound, from 1 quiet to 5 close up now. */
-export const MOODS = ['quiet', 'easy', 'lively', 'testing', 'close'] as const;
+export const MOODS = ['quiet', 'easy', 'lively', 'agitated', 'close'] as const;
 
 /** The four headings of a summary, in the reader's own words. */
 export interface Summary {
@@ -106,6 +107,14 @@ export type EntryBody =
       readonly address: SideAddress;
       readonly letter: Letter;
       readonly there: boolean;
+    }
+  | { readonly kind: 'queen mark seen'; readonly colour: SeenMark }
+  | {
+      /** A doubtful side was looked at again: sound after all, or still in doubt. */
+      readonly kind: 'doubt looked at again';
+      readonly address: SideAddress;
+      readonly sound: boolean;
+      readonly found: string;
     }
   | { readonly kind: 'queen accounted for'; readonly how: 'on her frame' | 'seen going in' | 'not seen again' }
   | { readonly kind: 'evidence ticked'; readonly evidence: EvidenceId; readonly seen: boolean }

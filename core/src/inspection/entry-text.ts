@@ -28,6 +28,10 @@ export function entryText(body: EntryBody): string {
       return `${side(body.address)}: ${CONTENTS[body.letter]} ${body.there ? 'there' : 'not there'}`;
     case 'reading settled':
       return `${side(body.address)}: reading settled`;
+    case 'queen mark seen':
+      return `queen's mark: ${body.colour}`;
+    case 'doubt looked at again':
+      return `${side(body.address)}, looked at again: ${body.sound ? 'sound' : 'still in doubt'}`;
     case 'step reached':
       return `step: ${body.step}`;
     case 'checked':

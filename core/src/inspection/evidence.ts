@@ -2,7 +2,7 @@ import { BROOD, type Letter } from './contents';
 import { FINDINGS } from './findings';
 import { type FrameSide, type SideAddress, hasMark, shows, toward } from './frame-side';
 import type { EvidenceId, Question } from './questions';
-import type { VisitRecord } from './record';
+import { type VisitRecord, doubtsLeft } from './record';
 
 /** One piece of evidence: seen, still missing, or not needed for what was asked. */
 export interface Evidence {
@@ -72,7 +72,7 @@ export function seenEnough(
     stores(record, nest, asked),
     healthyBrood(record, asked),
     pests(record, asked),
-    doubtful(nest),
+    doubtful(record, nest),
   ]
     .filter((each): each is Evidence => each !== null)
     .map((each) => (late && broodSeen(nest) ? endedLate(each) : each))
@@ -98,6 +98,9 @@ const endedLate = (each: Evidence): Evidence =>
     : each;
 
 interface Nest {
+  readonly box: string;
+  /** Doubtful sides that nobody looked at again. */
+  readonly doubts: readonly { readonly address: SideAddress }[];
   readonly frames: number;
   readonly sides: readonly { readonly address: SideAddress; readonly side: FrameSide }[];
   readonly readFrames: readonly number[];
@@ -119,6 +122,8 @@ function nestOf(record: VisitRecord, box: string, frames: number): Nest {
   const first = Math.max(1, Math.min(...withBrood) - 1);
   const last = Math.min(frames, Math.max(...withBrood) + 1);
   return {
+    box,
+    doubts: doubtsLeft(record).filter(({ address }) => address.box === box),
     frames,
     sides,
     readFrames: numbers.filter(isRead),
@@ -237,15 +242,23 @@ function healthyBrood(record: VisitRecord, asked: ReadonlySet<EvidenceId>): Evid
     : { id: 'healthy brood', state: 'missing', where: 'larvae pearly? lids even, none sunken?' };
 }
 
-function doubtful(nest: Nest): Evidence | null {
+function doubtful(record: VisitRecord, nest: Nest): Evidence | null {
   const flagged = nest.sides.filter(({ side }) => side.doubtful);
-  if (flagged.length === 0) return null;
-  const named = flagged.map(({ address }) => `${address.frame} toward ${toward(address)}`).join(', ');
-  return { id: 'doubtful sides', state: 'missing', where: `look again at ${named}` };
+  const left = nest.doubts;
+  const cleared = record.doubts.filter(({ sound, address }) => sound && address.box === nest.box);
+  if (flagged.length === 0 && cleared.length === 0) return null;
+  const named = (sides: readonly { readonly address: SideAddress }[]) =>
+    sides.map(({ address }) => `${address.frame} toward ${toward(address)}`).join(', ');
+  if (left.length > 0) return { id: 'doubtful sides', state: 'missing', where: `look again at ${named(left)}` };
+  return {
+    id: 'doubtful sides',
+    state: 'seen',
+    where: flagged.length > 0 ? `looked at again, still in doubt: ${named(flagged)}` : 'looked at again: sound',
+  };
 }
 
 function framesFor(id: EvidenceId, nest: Nest): readonly number[] {
-  if (id === 'doubtful sides') return framesWith(nest, (side) => side.doubtful);
+  if (id === 'doubtful sides') return nest.doubts.map(({ address }) => address.frame);
   if (id === 'room') return edges(nest).filter((frame) => !nest.readFrames.includes(frame));
   if (id === 'stores') return [1, nest.frames].filter((frame) => !nest.readFrames.includes(frame));
   if (id === 'healthy brood' || id === 'pests') return [];

@@ -3,6 +3,7 @@ export const GUARD_IDS = [
   'do not open',
   'nobody checked',
   'too cold or late',
+  'deeper than the hour',
   'not ready for frames',
   'smoke first',
   'centre frame first',

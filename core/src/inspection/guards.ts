@@ -8,7 +8,8 @@ import { isSuspect } from './marks';
 import { ropinessVerdict } from './measures';
 import type { GuardId } from './guard-ids';
 import type { Role } from './roles';
-import type { VisitRecord } from './record';
+import { DEPTH_WORDS, VISIT_DEPTHS, type VisitDepth } from './steps';
+import { type VisitRecord, doubtsLeft } from './record';
 
 /** How far a guard goes: it warns, asks for a reason, or bars the way until something is done. */
 export type Bar = 'warns' | 'needs a reason' | 'bars';
@@ -41,6 +42,8 @@ export interface GuardFacts {
   readonly ordered: string | null;
   /** No new queen can be had any more this year: depth and search are limited. */
   readonly late: boolean;
+  /** How deep the weather of the hour lets a hive be opened, and why no deeper. */
+  readonly depth: { readonly allowed: VisitDepth; readonly why: string };
   /** Food lies above the frames: fondant, sugar, a patty. */
   readonly foodAbove: boolean;
   /** Nothing to gather: they rob. */
@@ -111,7 +114,7 @@ function against(deed: Deed, facts: GuardFacts): readonly (Guard | null)[] {
   }
 }
 
-function opening({ lock, late, record }: GuardFacts): readonly (Guard | null)[] {
+function opening({ lock, late, record, depth }: GuardFacts): readonly (Guard | null)[] {
   const veils = record.checks.filter(({ check }) => check === 'veil');
   const open = veils.some(({ ok }) => !ok);
   return [
@@ -121,6 +124,12 @@ function opening({ lock, late, record }: GuardFacts): readonly (Guard | null)[] 
       'too cold or late',
       'warns',
       'No new queen can be had any more: top box only, edge frames inward, stop at the first eggs or brood.',
+    ),
+    guard(
+      record.depth !== null && VISIT_DEPTHS.indexOf(record.depth) > VISIT_DEPTHS.indexOf(depth.allowed),
+      'deeper than the hour',
+      'needs a reason',
+      `Deeper than this hour allows (${DEPTH_WORDS[depth.allowed]}): ${depth.why}. Brood chills within minutes. A reason is for harm that waiting would do.`,
     ),
     guard(
       open || veils.length === 0,
@@ -305,7 +314,8 @@ function moving(
 
 function closing(facts: GuardFacts): readonly (Guard | null)[] {
   const { record, found, stack } = facts;
-  const doubtful = Object.values(record.sides).filter(({ side }) => side.doubtful);
+  const doubtful = doubtsLeft(record);
+  const inDoubt = Object.values(record.sides).filter((each) => each.side.doubtful && !doubtful.includes(each));
   const frames = [...(record.inHand ? [record.inHand] : []), ...record.aside];
   const outside = combsOutside(stack, record, found);
   const now = arranged(found, record.moves);
@@ -321,6 +331,12 @@ function closing(facts: GuardFacts): readonly (Guard | null)[] {
       'doubtful sides left',
       'bars',
       `Look again before closing: ${doubtful.map(({ address }) => named(address)).join(', ')}.`,
+    ),
+    guard(
+      inDoubt.length > 0,
+      'doubtful frame',
+      'warns',
+      `Still in doubt: ${inDoubt.map(({ address }) => named(address)).join(', ')}. Photograph it, tell the lead, and where disease is possible ring the bee inspector. No frame of it leaves this hive.`,
     ),
     guard(
       record.conflicts.length > 0,

@@ -72,6 +72,10 @@ export interface VisitRecord {
   /** The side on which the queen was seen last. */
   readonly queen: SideReading | null;
   readonly queenAccounted: Noted<'queen accounted for'> | null;
+  /** What was seen on the queen's back, latest. */
+  readonly queenMark: Noted<'queen mark seen'> | null;
+  /** Doubtful sides that were looked at again, with the reading that each look was at. */
+  readonly doubts: readonly (Noted<'doubt looked at again'> & { readonly reading: string | null })[];
   readonly guesses: readonly Noted<'side guessed'>[];
   readonly traineeReadings: readonly Noted<'side read by trainee'>[];
   readonly confirmed: readonly Noted<'confirmed afterwards'>[];
@@ -137,6 +141,8 @@ const BLANK: VisitRecord = {
   moves: [],
   queen: null,
   queenAccounted: null,
+  queenMark: null,
+  doubts: [],
   guesses: [],
   traineeReadings: [],
   confirmed: [],
@@ -307,6 +313,12 @@ function apply(record: Draft, entry: VisitEntry): void {
     case 'queen accounted for':
       record.queenAccounted = { id, at, by, ...body };
       break;
+    case 'queen mark seen':
+      record.queenMark = { id, at, by, ...body };
+      break;
+    case 'doubt looked at again':
+      lookAgain(record, { id, at, by, ...body });
+      break;
     case 'evidence ticked':
       record.ticks = { ...record.ticks, [body.evidence]: body.seen };
       break;
@@ -429,6 +441,26 @@ function confirm(record: Draft, address: SideAddress, letter: Letter, there: boo
   const side = there || cleared.trace.includes(letter) ? toggleTrace(cleared, letter) : cleared;
   record.sides = { ...record.sides, [key]: { ...reading, side } };
 }
+
+/** A side that proved sound loses its flag; what was seen on it stays. */
+function lookAgain(record: Draft, look: Noted<'doubt looked at again'>): void {
+  const key = sideKey(look.address);
+  const reading = record.sides[key];
+  record.doubts = [
+    ...without(record.doubts, (each) => sideKey(each.address) === key),
+    { ...look, reading: reading?.entry ?? null },
+  ];
+  if (reading && look.sound)
+    record.sides = { ...record.sides, [key]: { ...reading, side: { ...reading.side, doubtful: false } } };
+}
+
+/** Flagged sides of which the latest reading was not looked at again. */
+export const doubtsLeft = (record: Pick<VisitRecord, 'sides' | 'doubts'>): readonly SideReading[] =>
+  Object.values(record.sides).filter(
+    ({ side, address, entry }) =>
+      side.doubtful &&
+      !record.doubts.some((each) => sideKey(each.address) === sideKey(address) && each.reading === entry),
+  );
 
 /** The latest word on each thing that was looked for. */
 export const latestFindings = (record: VisitRecord): VisitRecord['findings'] => [

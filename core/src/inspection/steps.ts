@@ -1,4 +1,14 @@
-import { type HiveTypeId, HIVE_TYPES, type Layer, type Stack, isBox, partsAbove, supers } from '../equipment';
+import {
+  type HiveTypeId,
+  HIVE_TYPES,
+  type Layer,
+  type Stack,
+  isBox,
+  partsAbove,
+  supers,
+  combCarrier,
+  frameOf,
+} from '../equipment';
 
 export const STEP_IDS = [
   'before',
@@ -18,6 +28,12 @@ export type StepId = (typeof STEP_IDS)[number];
 /** How deep a visit goes: a look at the outside, under the lid, into the top box, or the whole nest. */
 export const VISIT_DEPTHS = ['outside', 'lid', 'top box', 'full'] as const;
 export type VisitDepth = (typeof VISIT_DEPTHS)[number];
+export const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
+  outside: 'outside only',
+  lid: 'under the lid',
+  'top box': 'top box',
+  full: 'whole nest',
+};
 
 /** One step of a visit, in the words of the person who leads it. */
 export interface Step {
@@ -55,7 +71,11 @@ export function openingScript(
 ): readonly Step[] {
   const above = partsAbove(stack, box);
   const { horizontal } = HIVE_TYPES[type];
-  const dummy = stack.some((layer) => layer.kind === 'box' && layer.id === box && layer.dummy);
+  const read = stack.filter(isBox).find((layer) => layer.id === box);
+  const dummy = read?.dummy === true;
+  const carrier = read ? combCarrier(frameOf(read)) : 'frame';
+  const upright =
+    'A comb that hangs free breaks when it lies flat: turn it only around its bar, like a page, cut edge down.';
   const honey = new Set(supers(stack).map(({ id }) => id));
   const first = above.findIndex((layer) => isBox(layer) && honey.has(layer.id));
   const lid = above.filter((layer) => layer.kind === 'roof' || layer.kind === 'crown-board');
@@ -92,20 +112,30 @@ export function openingScript(
     ),
     step(
       'first frame',
-      'Outermost frame first',
-      horizontal
-        ? 'Move the end bar along to make a gap; keep free combs upright.'
-        : dummy
-          ? 'Dummy board out, then frame 1 straight up; it makes the gap.'
-          : 'Ease frame 1 off the wall, straight up and slow; it makes the gap.',
+      `Outermost ${carrier} first`,
+      carrier === 'bar'
+        ? `Loosen the end bar, cut side attachments from below upward, and slide it along to make a gap. ${upright}`
+        : horizontal
+          ? `${dummy ? 'Divider aside, then move' : 'Move'} the end frame along; it makes the gap.`
+          : dummy
+            ? 'Dummy board out, then frame 1 straight up; it makes the gap.'
+            : 'Ease frame 1 off the wall, straight up and slow; it makes the gap.',
     ),
-    step('frames', 'Frames, both sides', 'In order, straight up, brood out only briefly. Say what each side holds.'),
-    step('again', 'Doubtful frames again', 'What was flagged gets its second look before closing.'),
+    step(
+      'frames',
+      carrier === 'bar' ? 'Combs, both sides' : 'Frames, both sides',
+      `In order, straight up, brood out only briefly. Say what each side holds.${carrier === 'bar' ? ` ${upright}` : ''}`,
+    ),
+    step(
+      'again',
+      carrier === 'bar' ? 'Doubtful combs again' : 'Doubtful frames again',
+      'What was flagged gets its second look before closing.',
+    ),
     step('sum up', 'Sum up in four headings', 'Bees, brood, food, health, in under a minute.'),
     step(
       'close',
       'Close in reverse',
-      'Frames tight in the order they came, then every part back.',
+      `${carrier === 'bar' ? 'Bars' : 'Frames'} closed up in the order they came, then every part back.`,
       [...parts].reverse(),
     ),
     step('entrance', 'Look at the entrance again', 'Flight resumed, nothing left lying about.'),

@@ -3,6 +3,13 @@ import { within } from '../units';
 /** How somebody is after a sting; the last two go beyond the sting: a general reaction. */
 export const REACTIONS = ['well', 'local swelling', 'elsewhere too', 'breath, faint, sick'] as const;
 export type Reaction = (typeof REACTIONS)[number];
+/** As it is said and shown; `REACTIONS` is what is recorded. */
+export const REACTION_TEXT: Readonly<Record<Reaction, string>> = {
+  well: 'fine',
+  'local swelling': 'swelling at the sting',
+  'elsewhere too': 'beyond the sting',
+  'breath, faint, sick': 'breath, faint, sick',
+};
 
 /** Minutes after a sting for which somebody keeps an eye on whoever was stung. Severe reactions mostly begin within half an hour. */
 const WATCH_MINUTES = 30;
@@ -78,10 +85,10 @@ function watchOf(
     return {
       ...watch,
       state: 'medical care',
-      says: `${general.reaction === 'elsewhere too' ? 'Reacted beyond the sting' : 'Breath, faint or sick'}, now ${reaction}: to a doctor all the same, not alone and not driving for hours. It may come back; only the doctor ends this.`,
+      says: `${general.reaction === 'elsewhere too' ? 'Reacted beyond the sting' : 'Breath, faint or sick'}, now ${REACTION_TEXT[answer?.reaction ?? 'well']}: to a doctor all the same, not alone and not driving for hours. It may come back; only the doctor ends this.`,
     };
   if (minutes >= WATCH_MINUTES && answer && Date.parse(answer.at) > latest)
-    return { ...watch, state: 'over', says: `${WATCH_MINUTES} minutes gone, ${reaction}.` };
+    return { ...watch, state: 'over', says: `${WATCH_MINUTES} minutes gone, ${REACTION_TEXT[answer.reaction]}.` };
   if (askedAgo >= LOOK_EVERY)
     return { ...watch, state: 'ask now', says: 'Ask now: breath, rash elsewhere, faint, sick?' };
   return {

@@ -12,7 +12,9 @@ import { readingGap, scoreGuess } from './prediction';
 import { type VisitRecord, latestFindings } from './record';
 import { ROLES } from './roles';
 import { formatSide } from './shorthand';
+import { REACTION_TEXT } from './sting-watch';
 import { temperScore } from './signs';
+import { DEPTH_WORDS } from './steps';
 import { spotText } from './spots';
 
 export interface ToldLine {
@@ -53,7 +55,7 @@ export function toldVisit(
     ['Before and around', before(record, name)],
     ['Smoke and time', smokeAndTime(record)],
     ['Mood and stings', moodAndStings(record, name)],
-    ['Looked for', lookedFor(record, frameText)],
+    ['Looked for', lookedFor(record, name, frameText)],
     ['Measured', measured(record)],
     ['Parts and combs', partsAndCombs(record)],
     ['Predicted, read first', predicted(record, name, frameText)],
@@ -77,7 +79,7 @@ function before(record: VisitRecord, name: (id: string) => string): readonly Tol
   const veils = record.checks.filter(({ check, ok }) => check === 'veil' && ok);
   const not = record.checks.filter(({ ok }) => !ok);
   return [
-    ...(record.depth ? [said(`Went as deep as: ${record.depth}`)] : []),
+    ...(record.depth ? [said(`Went as deep as: ${DEPTH_WORDS[record.depth]}`)] : []),
     ...(jobs.length > 0 ? [said(`By hand: ${jobs.join('; ')}`)] : []),
     ...(veils.length > 0 ? [said(`${plural(veils.length, 'veil')} seen shut by somebody else`)] : []),
     ...not.map(({ check, person }) =>
@@ -131,7 +133,7 @@ function moodAndStings(record: VisitRecord, name: (id: string) => string): reado
     const count = record.stings.filter((each) => each.person === person).length;
     const answer = record.stingsAskedAfter.findLast((each) => each.person === person);
     return said(
-      `${plural(count, 'sting')}: ${person ? name(person) : 'nobody named'}${answer ? `, then ${answer.reaction}` : person ? ', not asked after' : ''}`,
+      `${plural(count, 'sting')}: ${person ? name(person) : 'nobody named'}${answer ? `, then ${REACTION_TEXT[answer.reaction]}` : person ? ', not asked after' : ''}`,
       answer ? answer.reaction !== 'well' && answer.reaction !== 'local swelling' : false,
     );
   });
@@ -147,7 +149,7 @@ function moodAndStings(record: VisitRecord, name: (id: string) => string): reado
   ];
 }
 
-function lookedFor(record: VisitRecord, frameText: SideText): readonly ToldLine[] {
+function lookedFor(record: VisitRecord, name: (id: string) => string, frameText: SideText): readonly ToldLine[] {
   const latest = latestFindings(record);
   const found = latest.filter((each) => each.found);
   const not = latest.filter((each) => !each.found);
@@ -163,6 +165,13 @@ function lookedFor(record: VisitRecord, frameText: SideText): readonly ToldLine[
     ...(not.length > 0
       ? [said(`Looked for, not found${least}: ${not.map(({ finding }) => FINDINGS[finding].name).join('; ')}`)]
       : []),
+    ...record.doubts.map(({ address, sound, found: what, by }) =>
+      said(
+        `Looked again at ${frameText(address)}: ${sound ? 'sound after all' : 'still in doubt'}${what ? `, ${what}` : ''} (${name(by)})`,
+        !sound,
+      ),
+    ),
+    ...(record.queenMark ? [said(`Queen's mark: ${record.queenMark.colour}`)] : []),
     ...record.confirmed.map(({ address, letter, there, at }) =>
       said(
         `${CONTENTS[letter]} on ${frameText(address)}: ${there ? 'there' : 'not there'}, confirmed afterwards (${at.slice(0, 10)})`,

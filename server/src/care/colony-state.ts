@@ -24,6 +24,7 @@ import type { Context } from '../context';
 import { dateAt, hourAt } from '../dates';
 import { type ColonyRow, type HiveRow, coloniesIn, colonyById, hivesOf, siteById } from '../equipment/store';
 import { type ColonyRead, readColony } from '../inspection/colony-read';
+import { withQueensSeen } from '../inspection/queens-seen';
 import { type VisitRow, visitsOfHives } from '../inspection/store';
 import type { HousePractice } from '../people/practice';
 import { practiceOf } from '../people/store';
@@ -92,12 +93,13 @@ export async function colonyStates(
   const hives = (await hivesOf(db, site.school, site.id)).filter(({ id }) => only?.includes(id) ?? true);
   const ids = hives.map((hive) => hive.id);
   const since = new Date(hourAt(site.zone, addDays(today, -LOOK_BACK), 0));
-  const [colonies, visits, followUps, practice] = await Promise.all([
+  const [entered, visits, followUps, practice] = await Promise.all([
     coloniesIn(db, site.school, ids),
     visitsOfHives(db, site.school, ids, since, new Date(hourAt(site.zone, today, 24))),
     openFollowUps(db, site.school, ids),
     practiceOf(db, site.school),
   ]);
+  const colonies = await withQueensSeen(db, entered);
   const events = await colonyEvents(
     db,
     site.school,

@@ -36,6 +36,7 @@ export interface EntryRules {
 const BY_SUPERVISORS: ReadonlySet<string> = new Set([
   'skill judged',
   'reading settled',
+  'doubt looked at again',
   'guard overridden',
   'visit closed',
   'stack changed',
@@ -88,6 +89,7 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
     case 'frame set back':
       return addressProblem({ box: body.box, frame: body.frame, face: 'low' }, rules);
     case 'confirmed afterwards':
+    case 'doubt looked at again':
       return addressProblem(body.address, rules);
     case 'side guessed':
       return addressProblem(body.address, rules) ?? inGroup(body.person, rules);

@@ -5,6 +5,7 @@ import {
   changesOf,
   readClock,
   recordOf,
+  type StingWatch,
   stingWatches,
   suspected,
   temperAdvice,
@@ -32,15 +33,16 @@ function warningsOf(record: VisitRecord, allowed: number, now: number): readonly
   const doubtful = Object.values(record.sides).filter(({ side }) => side.doubtful);
   const open = record.closed === null;
   const watched = stingWatches(record.stings, record.stingsAskedAfter, now);
-  const asked = (state: 'emergency' | 'ask now' | 'watch') => watched.filter((each) => each.state === state).length;
+  const asked = (state: StingWatch['state']) => watched.filter((each) => each.state === state).length;
   return [
     reaction > 0 || asked('emergency') > 0 ? 'Sting reaction reported' : null,
+    asked('medical care') > 0 ? `Reacted beyond a sting, to a doctor: ${asked('medical care')}` : null,
     asked('ask now') > 0 ? `Stung, to be asked now: ${asked('ask now')}` : null,
     asked('watch') > 0 ? `Stung, under watch: ${asked('watch')}` : null,
     sick ? `Disease suspected: ${sick}` : null,
     open && advice === 'close' ? 'The bees ask to be closed' : null,
     open && clock.state === 'shut now' ? `Open ${Math.floor(clock.minutes)} min, allowed ${allowed}` : null,
-    open && advice === 'pause' ? 'Bees are testing' : null,
+    open && advice === 'pause' ? 'The bees are agitated' : null,
     record.conflicts.length > 0
       ? `Two readings of ${record.conflicts.map(({ address }) => `${address.frame} toward ${toward(address)}`).join(', ')}`
       : null,

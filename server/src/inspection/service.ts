@@ -45,6 +45,7 @@ import { combsFound, combsListed, framesAsCombs, projectCombs, reserveOf } from 
 import { emergencyCard } from './emergency';
 import { listedSkills, plannedRota, projectJudgements, projectReadings } from './judged';
 import { projectStack, projectTasks } from './leaves';
+import { withQueensSeen } from './queens-seen';
 import { sidesNow, visitFacts } from './visit-facts';
 import {
   type NamedVisit,
@@ -276,6 +277,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     traineeLimits(db, visit.school),
   ]);
   if (!site || !hive) throw notFound('hive');
+  const [known] = await withQueensSeen(db, colony ? [colony] : [], visit.started_at);
   const ids = trainees.map((trainee) => trainee.id);
   const skills = await schoolStandings(context, visit.school, ids);
   const { ensemble } = await forecastInUse(context, site);
@@ -326,7 +328,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     stack: visit.stack,
     box: boxOf(visit.stack, visit.box),
     expected: read ? await expectedAt(context, visit, read, season) : null,
-    queen: colony?.queen_year ? { year: colony.queen_year, marked: Boolean(colony.queen_marked) } : null,
+    queen: known?.queen_year ? { year: known.queen_year, marked: Boolean(known.queen_marked) } : null,
     last:
       before && read
         ? {

@@ -18,6 +18,7 @@ import type { ColonyState } from '../care/colony-state';
 import type { Context } from '../context';
 import { dateAt, iso } from '../dates';
 import { type HiveRow, colonyIn } from '../equipment/store';
+import { withQueensSeen } from '../inspection/queens-seen';
 import { type ColonyRead, readColony } from '../inspection/colony-read';
 import { type VisitRow, visitBefore } from '../inspection/store';
 import type { HousePractice } from '../people/practice';
@@ -64,7 +65,8 @@ export async function groupSheet(
   const running = facts.visits.find((visit) => visit.hive === hive.id);
   const before = await visitBefore(context.db, facts.school, hive.id, running?.started_at ?? group.starts_at);
   const last = before ? await readColony(context.db, before) : null;
-  const colony = await colonyIn(context.db, facts.school, hive.id);
+  const entered = await colonyIn(context.db, facts.school, hive.id);
+  const [colony] = await withQueensSeen(context.db, entered ? [entered] : []);
   const mark = colony?.queen_year ? markColour(colony.queen_year) : null;
   const due = duesAt(facts, hive.id).map(({ id, title, due: day, strict }) => ({
     id,

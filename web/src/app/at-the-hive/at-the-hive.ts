@@ -2,6 +2,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   DestroyRef,
+  type ElementRef,
   computed,
   effect,
   inject,
@@ -13,7 +14,7 @@ import {
 import { MatIcon } from '@angular/material/icon';
 import { Router } from '@angular/router';
 import { markColour } from '@brave-comb/core/biology';
-import { isBox, nestBoxes } from '@brave-comb/core/equipment';
+import { combCarrier, frameOf, isBox, nestBoxes } from '@brave-comb/core/equipment';
 import {
   CHECKS,
   type ClosingTask,
@@ -27,6 +28,7 @@ import {
   type SkillLevel,
   type StepId,
   copySide,
+  doubtsLeft,
   eggsLeftOut,
   eighthsLeft,
   eighthsRead,
@@ -74,6 +76,19 @@ const SENDING_PATIENCE = 3_000;
 const FRAME_STEPS: readonly StepId[] = ['first frame', 'frames'];
 /** Steps for which the hive must be open. */
 const OPENING: readonly StepId[] = ['open', 'supers', 'first frame', 'frames'];
+/** Where something that bars the way is put right. */
+const RIGHT_AT: Readonly<Partial<Record<Guard['id'], StepId>>> = {
+  'do not open': 'before',
+  'nobody checked': 'before',
+  'deeper than the hour': 'before',
+  'doubtful sides left': 'again',
+  'readings to settle': 'frames',
+  'queen not accounted for': 'close',
+  'frames still out': 'close',
+  'order changed': 'close',
+  'box was tipped': 'close',
+  'parts still off': 'close',
+};
 const SKILL_BY_STEP: Readonly<Record<StepId, string>> = {
   before: 'states-aim',
   outside: 'reads-entrance',
@@ -137,6 +152,7 @@ export class AtTheHive {
 
   private readonly sideEntry = viewChild(SideEntryPanel);
   private readonly stepPanel = viewChild(StepPanel);
+  private readonly map = viewChild<ElementRef<HTMLElement>>('map');
   protected readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   protected readonly fault = this.store.selectSignal(inspectionFeature.selectFault);
   protected readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
@@ -172,6 +188,11 @@ export class AtTheHive {
   protected readonly refused = this.store.selectSignal(inspectionFeature.selectRefused);
   protected readonly sendingFault = this.store.selectSignal(inspectionFeature.selectSendingFault);
   protected readonly box = this.store.selectSignal(inspectionFeature.selectBox);
+  /** What a comb hangs from in this hive. */
+  protected readonly carrier = computed(() => {
+    const box = this.box();
+    return box && combCarrier(frameOf(box)) === 'bar' ? 'Bar' : 'Frame';
+  });
   private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
   private readonly closing = this.store.selectSignal(inspectionFeature.selectClosing);
   private readonly lastEntry = this.store.selectSignal(inspectionFeature.selectLastUndoable);
@@ -223,16 +244,17 @@ export class AtTheHive {
   protected readonly waitingText = computed(() => {
     const count = this.unsent().length + this.device.unsentFiles() + this.device.unsentStarts();
     const trouble = this.refused().length + this.record().conflicts.length;
-    if (trouble > 0) return { icon: 'warning', text: `${trouble} to settle`, bad: true };
+    if (trouble > 0) return { icon: 'warning', text: `${trouble} to settle`, why: '', bad: true };
     if (this.sendingFault())
       return {
         icon: 'no signal',
-        text: `${count} waiting, ${this.sendingFault()?.status === 0 ? 'no signal' : 'not sent'}`,
+        text: `${count} waiting`,
+        why: this.sendingFault()?.status === 0 ? ', no signal' : ', not sent',
         bad: false,
       };
     return count > 0
-      ? { icon: 'clock', text: `${count} on the way`, bad: false }
-      : { icon: 'check', text: 'all kept', bad: false };
+      ? { icon: 'clock', text: `${count} on the way`, why: '', bad: false }
+      : { icon: 'check', text: 'all kept', why: '', bad: false };
   });
   protected readonly suggested = computed(() => {
     return {
@@ -262,7 +284,7 @@ export class AtTheHive {
       case 'supers':
         return this.partLeft('supers')
           ? `${this.partLeft('supers')} is off`
-          : `Frame ${this.address()?.frame ?? 1} first`;
+          : `${this.carrier()} ${this.address()?.frame ?? 1} first`;
       case 'outside':
         return 'Entrance seen, smoke next';
       case 'smoke':
@@ -289,8 +311,16 @@ export class AtTheHive {
       untracked(() => this.store.dispatch(InspectionEvents.visitOpened({ visit })));
     });
     effect(() => {
-      // On a phone the work of a new step lies above what was tapped to reach it.
-      if (this.step()) globalThis.scrollTo({ top: 0 });
+      // The work of a new step lies above what was tapped to reach it, on the page of a phone and in the panel of a tablet.
+      if (!this.step()) return;
+      globalThis.scrollTo({ top: 0 });
+      this.stepPanel()?.toTop();
+    });
+    effect(() => {
+      const frame = this.address()?.frame;
+      const [map, count] = [this.map()?.nativeElement, this.frames().length];
+      // A phone shows a part of the box: the frame in hand stands in its middle.
+      if (map && frame) map.scrollTo({ left: ((frame - 0.5) / count) * map.scrollWidth - map.clientWidth / 2 });
     });
     effect(() => {
       this.shown();
@@ -321,14 +351,14 @@ export class AtTheHive {
 
   private nextFrameText(): string {
     const next = this.desk.nextSide();
-    if (next) return `Frame ${next.frame}, side toward ${towardText(next, this.box()?.frames ?? 0)}`;
+    if (next) return `${this.carrier()} ${next.frame}, side toward ${towardText(next, this.box()?.frames ?? 0)}`;
     const unread = this.unread().length;
     const rest = unread > 0 ? `, ${unread} unread` : '';
     return this.doubtfulLeft() ? `Doubtful sides again${rest}` : `Sum up${rest}`;
   }
 
   private doubtfulLeft(): boolean {
-    return Object.values(this.record().sides).some((each) => each.side.doubtful) || this.shown().side.doubtful;
+    return doubtsLeft(this.record()).length > 0 || this.shown().side.doubtful;
   }
 
   protected reach(step: StepId): void {
@@ -338,10 +368,12 @@ export class AtTheHive {
     if (OPENING.includes(step) && !this.record().openedAt) {
       const against = guardsLeft(guardsOf({ do: 'open' }, this.facts()), this.record());
       if (against.some(({ bar }) => bar !== 'warns'))
-        return void this.cards.guards('Before the lid comes off', against, 'Open all the same').subscribe((reason) => {
-          this.override(against, reason);
-          this.go(step);
-        });
+        return void this.cards
+          .guards('Before the lid comes off', against, 'Open all the same', () => this.putRight(against))
+          .subscribe((reason) => {
+            this.override(against, reason);
+            this.go(step);
+          });
     }
     this.go(step);
   }
@@ -350,6 +382,12 @@ export class AtTheHive {
     if (!FRAME_STEPS.includes(step)) this.desk.setBack();
     this.desk.enter({ kind: 'step reached', step });
     if (FRAME_STEPS.includes(step)) this.desk.lift();
+  }
+
+  /** Leads to where the first of what stands against it is put right. */
+  private putRight(guards: readonly Guard[]): void {
+    const [first] = guards;
+    if (first) this.reach(RIGHT_AT[first.id] ?? this.ownStep());
   }
 
   private override(guards: readonly Guard[], reason: string): void {
@@ -403,7 +441,7 @@ export class AtTheHive {
   private afterOpen(): string {
     const next = this.stepAfter('open');
     return next === 'first frame'
-      ? `Frame ${this.address()?.frame ?? 1} first`
+      ? `${this.carrier()} ${this.address()?.frame ?? 1} first`
       : next === 'supers'
         ? 'Supers'
         : 'Sum up';
@@ -450,7 +488,7 @@ export class AtTheHive {
       eggs && eggsLeftOut(eggs, 'last time') && !shows(side, 'E')
         ? ' Eggs are not taken over from last time: look for them.'
         : '';
-    return `Frame ${address.frame}, side toward ${towardText(address, this.box()?.frames ?? 0)}: ${left} of 8 eighths are not read.${look} Fill them, or press Next once more to keep the side as partly read.`;
+    return `${this.carrier()} ${address.frame}, side toward ${towardText(address, this.box()?.frames ?? 0)}: ${left} of 8 eighths are not read.${look} Fill them, or press Next once more to keep the side as partly read.`;
   }
 
   /** Frames of this box of which no side is read. */
@@ -463,7 +501,7 @@ export class AtTheHive {
     const frames = this.unread();
     return frames.length === 0
       ? null
-      : `${frames.length === 1 ? `Frame ${frames[0]} was` : `${frames.length} frames were`} not read${frames.length > 1 ? ` (${frames.join(', ')})` : ''}. Press once more to go on without, and say so in the summary.`;
+      : `${frames.length === 1 ? `${this.carrier()} ${frames[0]} was` : `${frames.length} ${this.carrier().toLowerCase()}s were`} not read${frames.length > 1 ? ` (${frames.join(', ')})` : ''}. Press once more to go on without, and say so in the summary.`;
   }
 
   private summary(health: string) {
@@ -486,10 +524,12 @@ export class AtTheHive {
     if (this.record().closed || !panel) return void this.leaveForReview();
     const against = guardsLeft(guardsOf({ do: 'close' }, this.facts()), this.record());
     if (against.some(({ bar }) => bar !== 'warns'))
-      return void this.cards.guards('Before you leave this hive', against, 'Leave it so').subscribe((reason) => {
-        this.override(against, reason);
-        this.finish(panel);
-      });
+      return void this.cards
+        .guards('Before you leave this hive', against, 'Leave it so', () => this.putRight(against))
+        .subscribe((reason) => {
+          this.override(against, reason);
+          this.finish(panel);
+        });
     this.finish(panel);
   }
 
@@ -579,6 +619,8 @@ export class AtTheHive {
   }
 
   protected tick(ticked: { readonly evidence: EvidenceId; readonly seen: boolean }): void {
+    // A doubt is not ticked away: it is looked at again.
+    if (ticked.evidence === 'doubtful sides') return void this.reach('again');
     this.desk.enter({ kind: 'evidence ticked', ...ticked });
   }
 

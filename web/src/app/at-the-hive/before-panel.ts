@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import {
   CHECKS,
   CHECK_IDS,
+  DEPTH_WORDS,
   type FrameSide,
   type SideAddress,
   formatSide,
@@ -29,13 +30,6 @@ import { HiveRoles } from './hive-roles';
 
 /** Sides of last time that are shown. */
 const TELLING = 3;
-
-const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
-  outside: 'outside only',
-  lid: 'under the lid',
-  'top box': 'top box',
-  full: 'whole nest',
-};
 
 /** Before the lid comes off: cautions, how deep, smoker and veils, who does what. */
 @Component({

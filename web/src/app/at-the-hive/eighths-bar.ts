@@ -113,7 +113,17 @@ import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@br
       line-height: 1;
       text-align: center;
     }
+    /* On a phone the bar takes the whole width: an eighth is wide enough for a glove. */
     @media (width < 700px) {
+      .bar {
+        margin: 0 -8px;
+        border-inline: 0;
+        border-radius: 0;
+      }
+      .bar::before,
+      .bar::after {
+        content: none;
+      }
       .left {
         font-size: 13px;
       }

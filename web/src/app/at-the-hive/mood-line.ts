@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 const HEIGHTS = [1.2, 3, 5.5, 8.5, 10];
 const WAVES = [2, 3, 4, 6, 9];
 
-/** The hum of the bees as a line: quiet, easy, lively, testing, close. */
+/** The hum of the bees as a line: quiet, easy, lively, agitated, close. */
 @Component({
   selector: 'bc-mood-line',
   template: `<svg viewBox="0 0 44 22" aria-hidden="true">

@@ -2,16 +2,12 @@ import { BreakpointObserver } from '@angular/cdk/layout';
 import {
   ChangeDetectionStrategy,
   Component,
-  type ElementRef,
   computed,
-  effect,
   inject,
   input,
   linkedSignal,
   output,
   signal,
-  untracked,
-  viewChild,
 } from '@angular/core';
 import {
   CONTENTS,
@@ -58,6 +54,8 @@ export class SideEntryPanel {
   readonly queenMark = input<string | null>(null);
   /** What is wrong with the side, said when somebody tried to go on. */
   readonly problem = input<string | null>(null);
+  /** What the comb hangs from. */
+  readonly carrier = input<'Frame' | 'Bar'>('Frame');
   readonly frameMinutes = input('');
   /** The frame is out longer than its brood may be. */
   readonly late = input(false);
@@ -101,7 +99,6 @@ export class SideEntryPanel {
       })),
     ];
   });
-  private readonly field = viewChild<ElementRef<HTMLInputElement>>('field');
   /** The content that was tapped last, on this side. */
   protected readonly lastLetter = linkedSignal<string, Letter | null>({
     source: () => JSON.stringify(this.address()),
@@ -121,11 +118,19 @@ export class SideEntryPanel {
     const name = (id: string) => people.find((each) => each.id === id)?.name ?? 'somebody';
     return `${name(found.now.by)} read it again; ${name(found.before.by)} had ${formatSide(found.before.side)}`;
   });
-  protected readonly lineProblem = signal<string | null>(null);
   /** What the next letter does: one eighth more, only a few cells, or all that is left. */
   protected readonly next = signal<'one' | 'few' | 'rest'>('one');
   protected readonly side = computed(() => this.shown().side);
   protected readonly line = computed(() => [formatSide(this.side()), this.shown().pending].filter(Boolean).join(' '));
+  /** Typed into the line and not taken over yet; what was typed for one side does not travel to the next. */
+  protected readonly typing = linkedSignal<string, string | null>({
+    source: () => JSON.stringify([this.address(), this.line()]),
+    computation: () => null,
+  });
+  protected readonly lineProblem = linkedSignal<string, string | null>({
+    source: () => JSON.stringify([this.address(), this.line()]),
+    computation: () => null,
+  });
   protected readonly left = computed(() => eighthsLeft(this.side()));
   protected readonly toward = computed(() => {
     const address = this.address();
@@ -174,21 +179,6 @@ export class SideEntryPanel {
     if (bees !== null) return `Bees on ${bees}/8`;
     return other === null ? 'Bees on …' : `Bees on ${other}/8 too?`;
   });
-
-  constructor() {
-    // Another side begins with its own line: what was typed for the one before does not travel along.
-    effect(() => {
-      const line = this.line();
-      this.address();
-      const input = this.field()?.nativeElement;
-      if (input && input.value !== line && (globalThis.document.activeElement !== input || line === ''))
-        input.value = line;
-    });
-    effect(() => {
-      this.address();
-      untracked(() => this.lineProblem.set(null));
-    });
-  }
 
   protected turnNext(): void {
     this.next.update((next) => (next === 'one' ? 'few' : next === 'few' ? 'rest' : 'one'));
@@ -246,9 +236,8 @@ export class SideEntryPanel {
 
   /** Takes over what is typed in the line. Says what is wrong with it, or `null`. */
   commit(): string | null {
-    const input = this.field()?.nativeElement;
-    if (!input || input.value.trim() === this.line()) return null;
-    this.typed(input);
+    const typed = this.typing();
+    if (typed !== null) this.typed(typed);
     return this.lineProblem();
   }
 
@@ -256,13 +245,15 @@ export class SideEntryPanel {
     this.desk.change(EMPTY_SIDE);
   }
 
-  protected typed(input: HTMLInputElement): void {
+  protected typed(line: string): void {
+    this.typing.set(line);
     try {
-      const side = parseSide(input.value, {
+      const side = parseSide(line, {
         lastTime: this.lastSide() ?? undefined,
         otherSide: this.otherSide() ?? undefined,
       });
       this.lineProblem.set(null);
+      this.typing.set(null);
       if (formatSide(side) !== formatSide(this.side())) this.desk.change(side);
     } catch (error) {
       if (!(error instanceof ShorthandError)) throw error;

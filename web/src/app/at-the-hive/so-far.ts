@@ -7,21 +7,22 @@ import { decimal } from '../shell/format';
   selector: 'bc-so-far',
   template: `
     <h2>
-      Counted <small>{{ estimate().sidesRead }} of {{ sides() }} sides; whole nest by estimate</small>
+      Counted <small>{{ estimate().sidesRead }} of {{ sides() }} sides</small>
     </h2>
     <dl>
       @for (row of rows(); track row.name) {
-        <div [class.detail]="row.detail">
+        <div>
           <dt>{{ row.name }}</dt>
           <dd>
-            <b>{{ row.value }}</b> {{ row.unit }}
-            @if (row.range) {
-              <small>whole {{ row.range }}</small>
-            }
+            <b>{{ row.value }}</b>
           </dd>
+          @if (row.range) {
+            <dd class="whole"><small>whole</small> {{ row.range }}</dd>
+          }
         </div>
       }
     </dl>
+    <p>{{ stages() }}</p>
   `,
   styles: `
     h2 {
@@ -31,21 +32,25 @@ import { decimal } from '../shell/format';
       font: 400 13.5px var(--font);
     }
     dl {
-      display: grid;
-      grid-template-columns: 1.6fr 1fr;
-      gap: 0 10px;
       margin-top: 4px;
       font-size: 15px;
-      line-height: 1.55;
+      line-height: 1.4;
     }
     dl > div {
-      display: flex;
-      justify-content: space-between;
+      display: grid;
+      grid-template-columns: minmax(56px, 1fr) 34px minmax(82px, 1.4fr);
+      align-items: baseline;
       white-space: nowrap;
     }
+    dd {
+      text-align: right;
+    }
+    p {
+      font-size: 14px;
+    }
     @media (width < 1200px) {
-      dl {
-        grid-template-columns: 1.75fr 1fr;
+      dl,
+      p {
         font-size: 13.5px;
       }
       small {
@@ -63,7 +68,9 @@ import { decimal } from '../shell/format';
         font-size: 15px;
         white-space: nowrap;
       }
-      small {
+      small,
+      .whole,
+      p {
         display: none;
       }
       dl {
@@ -73,10 +80,8 @@ import { decimal } from '../shell/format';
         margin: 0;
         font-size: 14px;
       }
-      .detail {
-        display: none !important;
-      }
       dl > div {
+        display: flex;
         gap: 4px;
       }
     }
@@ -91,27 +96,25 @@ export class SoFar {
   readonly estimate = input.required<ColonyEstimate>();
   readonly sides = input.required<number>();
 
-  /** What was counted, and beside it the range of the whole; on a phone brood stands for its stages. */
+  /** What was counted, and beside it the range of the whole. */
   protected readonly rows = computed<readonly Row[]>(() => {
     const [now, whole] = [this.counted(), this.estimate()];
     const partly = now.sidesRead < this.sides();
     const both = (name: string, counted: Estimate | null, of: Estimate | null): Row => ({
       name,
       value: counted ? decimal(counted.value) : '?',
-      unit: '',
       range: partly && of && now.sidesRead > 0 ? `${short(of.low)}–${short(of.high)}` : '',
     });
-    const stage = (name: string, of: Estimate): Row => ({ ...both(name, of, null), detail: true });
     return [
       both('Bees', now.framesOfBees, whole.framesOfBees),
-      stage('Eggs', now.eggs),
       both('Brood', now.brood, whole.brood),
-      stage('Larvae', now.larvae),
       both('Food kg', now.storesKg, whole.storesKg),
-      stage('Sealed', now.sealedWorker),
       both('Pollen', now.pollen, whole.pollen),
-      stage('Drone', now.sealedDrone),
     ];
+  });
+  protected readonly stages = computed(() => {
+    const { eggs, larvae, sealedWorker, sealedDrone } = this.counted();
+    return `Eggs ${decimal(eggs.value)}, larvae ${decimal(larvae.value)}, sealed ${decimal(sealedWorker.value)}, drone ${decimal(sealedDrone.value)}`;
   });
 }
 
@@ -121,7 +124,5 @@ const short = (value: number): string => (value < 9.95 ? decimal(value) : `${Mat
 interface Row {
   readonly name: string;
   readonly value: string;
-  readonly unit: string;
   readonly range: string;
-  readonly detail?: boolean;
 }

@@ -1,6 +1,7 @@
 import {
   ChangeDetectionStrategy,
   Component,
+  ElementRef,
   computed,
   inject,
   input,
@@ -10,7 +11,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
-import { adultsDue } from '@brave-comb/core/biology';
+import { MARK_COLOURS, type SeenMark, adultsDue, markColour, queenMarkSays } from '@brave-comb/core/biology';
 import { type Stack, isBox, nestBoxes } from '@brave-comb/core/equipment';
 import {
   type ColonyEstimate,
@@ -21,6 +22,8 @@ import {
   type Step,
   type VisitRecord,
   foundationMoves,
+  formatSide,
+  sideKey,
   toward,
 } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
@@ -28,7 +31,8 @@ import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
 import { FlowSigns } from '../season/flow-signs';
-import { dateText, decimal } from '../shell/format';
+import { peopleFeature } from '../people/people.feature';
+import { civilDate, dateText, decimal } from '../shell/format';
 import { BeforePanel } from './before-panel';
 import { Choice } from './choice';
 import { ClosingPanel } from './closing-panel';
@@ -46,6 +50,7 @@ type StopReason = (typeof STOP_REASONS)[number];
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class StepPanel {
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly store = inject(Store);
   protected readonly desk = inject(VisitDesk);
   readonly step = input.required<Step>();
@@ -62,7 +67,6 @@ export class StepPanel {
   protected readonly reasons = computed<readonly StopReason[]>(() =>
     this.seen()?.enough ? STOP_REASONS : STOP_REASONS.filter((reason) => reason !== 'question answered'),
   );
-  protected readonly towards = toward;
   protected readonly partName = partName;
   protected readonly dateText = dateText;
   private readonly outside = viewChild(OutsidePanel);
@@ -107,7 +111,41 @@ export class StepPanel {
   protected readonly smokeCount = computed(
     () => (place: string) => this.record().smoke.filter((each) => each.place === place).length,
   );
-  protected readonly doubtful = computed(() => Object.values(this.record().sides).filter((each) => each.side.doubtful));
+  /** Flagged sides, those first that nobody looked at again. */
+  protected readonly doubtful = computed(() => {
+    const { sides, doubts } = this.record();
+    return Object.values(sides)
+      .filter(({ side }) => side.doubtful)
+      .map(({ entry, address, side }) => ({
+        entry,
+        address,
+        where: `Frame ${address.frame}, side toward ${toward(address)}`,
+        line: formatSide(side),
+        again: doubts.find((each) => each.reading === entry && sideKey(each.address) === sideKey(address)) ?? null,
+      }))
+      .sort((a, b) => Number(a.again !== null) - Number(b.again !== null));
+  });
+  protected readonly found = signal('');
+  private readonly person = this.store.selectSignal(peopleFeature.selectPerson);
+  protected readonly leads = computed(() => this.person()?.role !== 'trainee');
+  protected readonly colours: readonly SeenMark[] = ['none', ...MARK_COLOURS];
+  private readonly year = computed(() =>
+    Number(
+      civilDate(
+        Date.parse(this.record().queenMark?.at ?? this.file()?.visit.startedAt ?? ''),
+        this.file()?.visit.zone ?? 'utc',
+      ).slice(0, 4),
+    ),
+  );
+  protected readonly queenLegend = computed(() => {
+    const queen = this.file()?.queen;
+    if (!queen) return 'The queen was seen. The paint on her back (nothing is recorded yet)';
+    return `The queen was seen. The paint on her back (recorded: ${queen.marked ? markColour(queen.year) : 'unmarked'}, reared in ${queen.year})`;
+  });
+  protected readonly markSays = computed(() => {
+    const seen = this.record().queenMark?.colour;
+    return seen ? queenMarkSays(this.file()?.queen ?? null, seen, this.year()) : null;
+  });
   protected readonly summary = computed(() => {
     const now = this.estimate();
     const expected = this.file()?.expected;
@@ -146,9 +184,19 @@ export class StepPanel {
     return box ? foundationMoves(this.frames(), this.estimate().framesOfBees?.value ?? null) : [];
   });
 
+  /** Shows the beginning of the step. */
+  toTop(): void {
+    this.host.nativeElement.scrollTop = 0;
+  }
+
   /** Makes entries of the look from outside. */
   keepLook(): void {
     this.outside()?.keep();
+  }
+
+  protected lookedAgain(address: SideAddress, sound: boolean): void {
+    this.desk.enter({ kind: 'doubt looked at again', address, sound, found: this.found().trim() });
+    this.found.set('');
   }
 
   protected togglePart(part: string): void {

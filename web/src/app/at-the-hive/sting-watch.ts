@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
-import { REACTIONS, type Reaction, stingWatches } from '@brave-comb/core/inspection';
+import { REACTIONS, REACTION_TEXT, type Reaction, stingWatches } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
@@ -18,8 +18,9 @@ import { HiveCards } from './cards/hive-cards';
         [attr.aria-label]="each.name + ', stung'"
       >
         <p>
-          <b>{{ each.name }}</b> stung {{ each.stings > 1 ? each.stings + ' times, last' : '' }}
-          {{ each.minutes < 1 ? 'just now' : each.whole + ' min ago' }}{{ each.reaction ? ', ' + each.reaction : '' }}.
+          <b>{{ each.name }}</b> was stung {{ each.stings > 1 ? each.stings + ' times, last' : '' }}
+          {{ each.minutes < 1 ? 'just now' : each.whole + ' min ago'
+          }}{{ each.reaction ? ', now ' + words[each.reaction] : '' }}.
           {{ each.says }}
         </p>
         <div class="row" role="group" [attr.aria-label]="'How ' + each.name + ' is'">
@@ -31,7 +32,7 @@ import { HiveCards } from './cards/hive-cards';
               [attr.aria-pressed]="each.reaction === reaction"
               (click)="answer(each.person, reaction)"
             >
-              {{ reaction }}
+              {{ words[reaction] }}
             </button>
           }
         </div>
@@ -73,6 +74,7 @@ export class StingWatchStrip {
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   protected readonly reactions = REACTIONS;
+  protected readonly words = REACTION_TEXT;
 
   private readonly names = computed(() => {
     const file = this.file();

@@ -154,7 +154,7 @@ describe('after a sting', () => {
 
   it('keeps the answer; one beyond the sting opens the emergency card', async () => {
     const shown = await stung(12);
-    await press(shown, 'well');
+    await press(shown, 'fine');
     expect(shown.entered().at(-1)).toEqual({ kind: 'sting asked after', person: TRAINEES[0]!.id, reaction: 'well' });
     expect(opened).toEqual([]);
     await press(shown, 'breath, faint, sick');

@@ -45,7 +45,9 @@ describe('logging for a colony', () => {
     await fill('text', 'oxalic acid, trickled');
     await submit();
     expect(logged).toEqual([]);
-    expect(field('[role="alert"]').textContent).toMatch(/withdrawal for honey in days, from the label: 0 if it says none/);
+    expect(field('[role="alert"]').textContent).toMatch(
+      /withdrawal for honey in days, from the label: 0 if it says none/,
+    );
     await fill('withdrawal', '0');
     await submit();
     expect(logged[0]?.detail).toEqual({

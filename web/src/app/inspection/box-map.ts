@@ -238,6 +238,8 @@ export class BoxMap {
   readonly numbers = input<'all' | 'few' | 'none'>('all');
   readonly name = input('Box from above');
   readonly choosable = input(false);
+  /** What a comb hangs from, as it is read out. */
+  readonly carrier = input<'Frame' | 'Bar'>('Frame');
   readonly chosen = output<number>();
 
   protected readonly wall = computed(() => (this.width() > 300 ? 7 : 4));
@@ -278,7 +280,7 @@ export class BoxMap {
         face: current?.frame === number ? current.face : null,
         numbered: this.numbers() === 'all' || index === 0 || index === count - 1 || isCurrent,
         pointer: `M${x + width / 2 - 15} 0h30v${this.top() - 3}h-9l-6 4-6-4h-9z`,
-        label: `Frame ${number}. Toward ${number - 1}: ${sideInWords(frame.low)}. Toward ${number + 1}: ${sideInWords(frame.high)}`,
+        label: `${this.carrier()} ${number}. Toward ${number - 1}: ${sideInWords(frame.low)}. Toward ${number + 1}: ${sideInWords(frame.high)}`,
         queen: both.some((side) => side?.queen),
         cells: both.some((side) => (side?.cells ?? 0) > 0),
         doubtful: both.some((side) => side?.doubtful),

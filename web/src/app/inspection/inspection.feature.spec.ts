@@ -96,8 +96,10 @@ describe('a visit on this device', () => {
   });
 
   it('keeps its own step while another device goes on', () => {
-    const step = (id: string, at: 'frames' | 'sum up') =>
-      ({ ...read(id, '8H'), body: { kind: 'step reached' as const, step: at } });
+    const step = (id: string, at: 'frames' | 'sum up') => ({
+      ...read(id, '8H'),
+      body: { kind: 'step reached' as const, step: at },
+    });
     const mine = reducer(opened, InspectionEvents.entryMade({ entry: step('a', 'frames') }));
     const heard = reducer(
       mine,

@@ -305,6 +305,7 @@ export const inspectionFeature = createFeature({
         suspicion: file?.suspicion ?? null,
         ordered: file?.ordered ?? null,
         late: file?.late ?? false,
+        depth: file?.depth ?? { allowed: 'full', why: '' },
         robbingSeason: file?.robbingSeason ?? false,
         // A colony that turns lively while it is open is a lively one.
         barred: isDefensive(file?.temper ?? null, record.mood)

@@ -18,7 +18,13 @@ const strip: Strip = {
   forecast: { issuedAt: null, problem: null },
   days,
   phases: [
-    { phase: 'swarm season', from: '2026-04-25', to: '2026-06-14', swarming: { from: '2026-04-25', to: '2026-06-14' }, reasons: ['strong colonies'] },
+    {
+      phase: 'swarm season',
+      from: '2026-04-25',
+      to: '2026-06-14',
+      swarming: { from: '2026-04-25', to: '2026-06-14' },
+      reasons: ['strong colonies'],
+    },
   ],
   bloom: [
     {

@@ -29,7 +29,7 @@ export interface GuardAsk {
       </label>
     }
     <div class="row">
-      <button type="button" class="big sel" matDialogClose>Put it right first</button>
+      <button type="button" class="big sel" matDialogClose="put right">Put it right first</button>
       @if (!barred()) {
         <button
           type="button"

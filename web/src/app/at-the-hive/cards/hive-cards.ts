@@ -2,7 +2,7 @@ import { Injectable, inject } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import type { FrameSide, Guard, SideAddress } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
-import { type Observable, filter, from, map, switchMap } from 'rxjs';
+import { type Observable, filter, from, map, switchMap, tap } from 'rxjs';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { BoxCard } from './box-card';
 import { DefectCard } from './defect-card';
@@ -75,15 +75,16 @@ export class HiveCards {
   }
 
   /** The reason to go on in spite of some guards; nothing when somebody puts it right first. */
-  guards(title: string, guards: readonly Guard[], goOn: string): Observable<string> {
+  guards(title: string, guards: readonly Guard[], goOn: string, putRight?: () => void): Observable<string> {
     return this.dialog
-      .open<GuardCard, GuardAsk, { reason: string }>(GuardCard, {
+      .open<GuardCard, GuardAsk, { reason: string } | 'put right'>(GuardCard, {
         data: { title, guards, goOn },
         width: '560px',
         ...ON_A_PHONE,
       })
       .afterClosed()
       .pipe(
+        tap((answer) => answer === 'put right' && putRight?.()),
         filter((answer) => typeof answer === 'object'),
         map(({ reason }) => reason),
       );

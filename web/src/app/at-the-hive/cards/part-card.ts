@@ -3,12 +3,14 @@ import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import {
   BOXES,
   type BoxKindId,
+  type BoxLayer,
   HIVE_TYPES,
   type Layer,
   PLAIN_PARTS,
   type StackChange,
   changeText,
   isBox,
+  nestBoxes,
   stackAfter,
   stackProblem,
   supers,
@@ -61,6 +63,12 @@ const NAMES = {
             <p class="caution">An empty rim gets filled with comb: off again at the next visit.</p>
           }
         }
+        <bc-choice
+          legend="Dummy board: closes the room beside fewer frames"
+          [options]="dummies()"
+          [value]="dummy()"
+          (chosen)="turnDummy($event)"
+        />
         <bc-choice legend="Take away" [options]="movable()" [value]="gone()" (chosen)="take($event)" />
         <label class="text"
           >Why<input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)" />
@@ -111,6 +119,7 @@ export class PartCard {
   protected readonly kind = signal<string | null>(null);
   protected readonly on = signal<string | null>(null);
   protected readonly gone = signal<string | null>(null);
+  protected readonly dummy = signal<string | null>(null);
   protected readonly frames = signal(0);
   protected readonly reason = signal('');
   protected readonly done = signal<string | null>(null);
@@ -139,6 +148,8 @@ export class PartCard {
       .map(({ id }) => id)
       .toReversed(),
   );
+  protected readonly dummyText = (box: BoxLayer): string => `${box.dummy ? 'out of' : 'into'} ${box.id}`;
+  protected readonly dummies = computed(() => nestBoxes(this.stack()).map(this.dummyText));
   /** The hive with the change that is being chosen. */
   private readonly after = computed(() => {
     const change = this.change();
@@ -159,6 +170,8 @@ export class PartCard {
   );
   protected readonly change = computed<StackChange | null>(() => {
     const [gone, kind, on] = [this.gone(), this.kind(), this.on()];
+    const box = nestBoxes(this.stack()).find((each) => this.dummyText(each) === this.dummy());
+    if (box) return { do: 'dummy', box: box.id, in: !box.dummy };
     if (gone) return { do: 'take', part: gone };
     if (!kind || !on) return null;
     return { do: 'add', on, layer: this.layer(kind) };
@@ -191,6 +204,7 @@ export class PartCard {
 
   /** A super goes on the highest box, an excluder on the nest, everything else under the crown board. */
   protected choose(kind: string): void {
+    this.dummy.set(null);
     this.gone.set(null);
     this.done.set(null);
     this.kind.set(kind);
@@ -204,7 +218,15 @@ export class PartCard {
     this.on.set(low?.id ?? null);
   }
 
+  protected turnDummy(text: string): void {
+    this.kind.set(null);
+    this.gone.set(null);
+    this.done.set(null);
+    this.dummy.set(text);
+  }
+
   protected take(part: string): void {
+    this.dummy.set(null);
     this.kind.set(null);
     this.done.set(null);
     this.gone.set(part);
@@ -217,6 +239,7 @@ export class PartCard {
     this.done.set(`${changeText(change)}: kept.`);
     this.kind.set(null);
     this.gone.set(null);
+    this.dummy.set(null);
     this.reason.set('');
   }
 }

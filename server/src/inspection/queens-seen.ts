@@ -1,0 +1,40 @@
+import { queenAfterMark } from '@brave-comb/core/biology';
+import { recordOf } from '@brave-comb/core/inspection';
+import type { Knex } from 'knex';
+import type { ColonyRow } from '../equipment/store';
+import { entriesOf } from './store';
+
+/**
+ * Colonies with their queens as they were last seen: year and paint by what visits saw on her back, else as the colony was entered.
+ *
+ * @param db database
+ * @param colonies colonies as they were entered
+ * @param before visits from this moment on do not count
+ * @returns the same colonies in the same order
+ */
+export async function withQueensSeen<C extends ColonyRow>(
+  db: Knex,
+  colonies: readonly C[],
+  before: Date | null = null,
+): Promise<C[]> {
+  const ids = colonies.map(({ id }) => id);
+  const visits = db('visit_entries')
+    .join('visits', 'visits.id', 'visit_entries.visit')
+    .whereIn('visits.colony', ids)
+    .whereRaw("json_value(visit_entries.body, '$.kind') = 'queen mark seen'")
+    .orderBy('visits.started_at')
+    .distinct<{ id: string; colony: string; started_at: Date }[]>('visits.id', 'visits.colony', 'visits.started_at');
+  if (before) void visits.where('visits.started_at', '<', before);
+  const seen = await visits;
+  const after = new Map(colonies.map((colony) => [colony.id, colony]));
+  for (const visit of seen) {
+    const colony = after.get(visit.colony)!;
+    const mark = recordOf(await entriesOf(db, visit.id)).queenMark;
+    if (!mark) continue;
+    const recorded =
+      colony.queen_year === null ? null : { year: colony.queen_year, marked: Boolean(colony.queen_marked) };
+    const queen = queenAfterMark(recorded, mark.colour, Number(mark.at.slice(0, 4)));
+    if (queen) after.set(colony.id, { ...colony, queen_year: queen.year, queen_marked: queen.marked });
+  }
+  return colonies.map(({ id }) => after.get(id)!);
+}
