@@ -1,5 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { DEVELOPMENT, beesDue, daysToEmergence, lastLaying, layingRate, markColour } from '../src/biology';
+import {
+  DEVELOPMENT,
+  beesDue,
+  daysToEmergence,
+  lastLaying,
+  layingRate,
+  markColour,
+  queenAfterMark,
+  queenMarkSays,
+  yearOfMark,
+} from '../src/biology';
 import { addDays } from '../src/units';
 
 describe('development', () => {
@@ -49,5 +59,56 @@ describe('queen mark', () => {
   it('follows the international code', () => {
     expect([2024, 2025, 2026, 2027, 2028].map(markColour)).toEqual(['green', 'blue', 'white', 'yellow', 'red']);
     expect(() => markColour(26)).toThrow(RangeError);
+  });
+
+  it('stands for the latest year of its colour', () => {
+    expect((['white', 'yellow', 'red', 'green', 'blue'] as const).map((colour) => yearOfMark(colour, 2026))).toEqual([
+      2026, 2022, 2023, 2024, 2025,
+    ]);
+  });
+
+  it.each([
+    [
+      'nothing recorded, white seen',
+      null,
+      'white',
+      /white stands for 2026. Recorded/,
+      false,
+      { year: 2026, marked: true },
+    ],
+    [
+      'green of 2024, green seen',
+      [2024, true],
+      'green',
+      /as recorded: reared in 2024/,
+      false,
+      { year: 2024, marked: true },
+    ],
+    [
+      'green of 2024, nothing on her',
+      [2024, true],
+      'none',
+      /worn off, or they raised another/,
+      true,
+      { year: 2024, marked: false },
+    ],
+    ['green of 2024, blue seen', [2024, true], 'blue', /another queen/, true, { year: 2025, marked: true }],
+    [
+      'unmarked of 2025, blue seen',
+      [2025, false],
+      'blue',
+      /blue stands for 2025. Recorded/,
+      false,
+      { year: 2025, marked: true },
+    ],
+    ['unmarked of 2025, none seen', [2025, false], 'none', /as recorded/, false, { year: 2025, marked: false }],
+    ['unmarked of 2025, white seen', [2025, false], 'white', /another queen/, true, { year: 2026, marked: true }],
+    ['nothing recorded, none seen', null, 'none', /as recorded/, false, null],
+  ] as const)('%s', (_case, was, seen, says, other, after) => {
+    const recorded = was ? { year: was[0], marked: was[1] } : null;
+    const read = queenMarkSays(recorded, seen, 2026);
+    expect(read.says).toMatch(says);
+    expect(read.other).toBe(other);
+    expect(queenAfterMark(recorded, seen, 2026)).toEqual(after);
   });
 });

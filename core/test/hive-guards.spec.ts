@@ -23,6 +23,7 @@ import {
   temperAdvice,
   temperScore,
 } from '../src/inspection';
+import { stackAfter, stackProblem } from '../src/equipment';
 import { START, STACK, entry, read } from './visit-entries';
 
 const lifted = (frame: number, minute?: number) => entry({ kind: 'frame lifted', box: 'brood', frame }, minute);
@@ -218,6 +219,15 @@ describe('guards at the open hive', () => {
     expect(ids({ do: 'open' }, [veil(false), veil(true)])).toEqual([]);
   });
 
+  it('asks why a hive is opened deeper than the hour allows', () => {
+    const cold = { depth: { allowed: 'lid', why: '9 °C' } } as const;
+    const veil = entry({ kind: 'checked', check: 'veil', ok: true, person: 'ravi' });
+    const deep = (depth: 'lid' | 'full') => entry({ kind: 'depth chosen', depth });
+    expect(against({ do: 'open' }, [veil, deep('full')], cold)).toEqual([['deeper than the hour', 'needs a reason']]);
+    expect(against({ do: 'open' }, [veil, deep('lid')], cold)).toEqual([]);
+    expect(against({ do: 'open' }, [veil], cold)).toEqual([]);
+  });
+
   it('wants frames, parts and a tipped box put right before closing', () => {
     const entries = [
       entry({ kind: 'part taken off', part: 'roof' }),
@@ -348,18 +358,30 @@ describe('closing in reverse', () => {
   const opened = () => [...off('roof', 'crown board', 'super 1', 'excluder'), lifted(1)];
 
   it('goes from the inside out: frames, then each part with its check before the next one covers it, the roof last', () => {
-    expect(tasks(...opened()).slice(0, 10)).toEqual([
+    expect(tasks(...opened()).slice(0, 11)).toEqual([
       'frame 1 back into brood',
-      'Brood frames pushed tight',
+      'Dummy board back beside the frames',
+      'Brood frames closed up',
       'excluder on',
       'Excluder wires run across the frames',
       'super 1 on',
       'Super frames spaced evenly',
       'crown board on',
-      'Nobody left on covers, frames or in the bucket',
+      'No bees left on covers, frames or in the bucket',
       'Scraps in the lidded bucket, old strips and bags out',
       'roof on',
     ]);
+  });
+
+  it('asks for the dummy board of a box that was read, before its frames are closed up', () => {
+    const out = { do: 'dummy', box: 'brood', in: false } as const;
+    const without = stackAfter(STACK, [out]);
+    const left = (stack: typeof STACK) => closingTasks(stack, recordOf([...opened()]), found).map(({ says }) => says);
+    expect(left(STACK)).toContain('Dummy board back beside the frames');
+    expect(left(without)).not.toContain('Dummy board back beside the frames');
+    expect(left(stackAfter(without, [{ ...out, in: true }]))).toEqual(left(STACK));
+    expect(stackProblem('national', STACK, { ...out, in: true })).toMatch(/has its dummy board already/);
+    expect(stackProblem('national', without, out)).toMatch(/no dummy board/);
   });
 
   it('never offers the roof before the crown board, also after a second opening', () => {
@@ -394,12 +416,12 @@ describe('closing in reverse', () => {
       yes('scraps'),
       ...on('roof'),
     ];
-    expect(tasks(...shut)).not.toContain('Brood frames pushed tight');
+    expect(tasks(...shut)).not.toContain('Brood frames closed up');
     const again = tasks(...shut, ...off('roof', 'crown board', 'super 1', 'excluder'), lifted(3));
     for (const asked of [
-      'Brood frames pushed tight',
+      'Brood frames closed up',
       'Excluder wires run across the frames',
-      'Nobody left on covers, frames or in the bucket',
+      'No bees left on covers, frames or in the bucket',
     ])
       expect(again).toContain(asked);
   });

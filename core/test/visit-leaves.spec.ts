@@ -424,7 +424,7 @@ describe('a visit told afterwards', () => {
       expect.stringMatching(/^Found: wax moth, 70 in 100 sure/),
       'Looked for, not found, at least 90 in 100 sure: chalk brood mummies',
     ]);
-    expect(said['Mood and stings']).toContain('1 sting: IFE, then well');
+    expect(said['Mood and stings']).toContain('1 sting: IFE, then fine');
   });
 
   it('tells a later word on the same finding, not the first', () => {

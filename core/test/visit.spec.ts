@@ -186,7 +186,10 @@ describe('the order of things', () => {
       'body',
     );
     expect(script.find((step) => step.id === 'open')?.parts).toEqual([]);
-    expect(script.find((step) => step.id === 'first frame')?.how).toMatch(/bar along/);
+    const first = script.find((step) => step.id === 'first frame');
+    expect(first?.title).toBe('Outermost bar first');
+    expect(first?.how).toMatch(/slide it along.*free breaks when it lies flat/);
+    expect(script.find((step) => step.id === 'close')?.how).toMatch(/^Bars/);
   });
 
   it('turns each frame once, from the outermost', () => {

@@ -107,7 +107,7 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
   await bigButton(page).click();
   for (const task of [
     'frame 1 back into brood box',
-    'Brood frames pushed tight',
+    'Brood frames closed up',
     'excluder on',
     'super 1 on',
     'crown board on',

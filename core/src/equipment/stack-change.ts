@@ -52,11 +52,8 @@ export function stackProblem(type: HiveTypeId, stack: Stack, change: StackChange
   if (change.do === 'dummy') {
     const box = stack.filter(isBox).find(({ id }) => id === change.box);
     if (!box) return `There is no ${change.box} on this hive: load the visit again.`;
-    if (box.dummy === change.in)
-      return change.in ? `${box.id} has its dummy board already.` : `${box.id} has no dummy board to take out.`;
-    return change.in && box.frames >= BOXES[box.box].frames
-      ? `${box.id} is full of frames: take one out, then the dummy board goes in.`
-      : null;
+    if (box.dummy !== change.in) return null;
+    return change.in ? `${box.id} has its dummy board already.` : `${box.id} has no dummy board to take out.`;
   }
   const { layer, on } = change;
   const under = stack.find(({ id }) => id === on);

@@ -213,7 +213,7 @@ function mayHear({ body, by }: Pick<VisitEntry, 'body' | 'by'>, actor: Actor, re
 /** What a trainee who records may see: nobody's health but their own, and no reading that was kept hidden for somebody else. */
 function forTrainee(file: VisitFile, actor: Actor): VisitFile {
   const own = file.trainees.find(({ id }) => id === actor.id)?.name;
-  const record = recordOf(file.entries as readonly VisitEntry[]);
+  const record = recordOf(file.entries);
   return {
     ...file,
     entries: file.entries.filter((entry) => mayHear(entry as VisitEntry, actor, record)),

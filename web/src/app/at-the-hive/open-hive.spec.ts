@@ -196,8 +196,8 @@ describe('closing', () => {
       { kind: 'frame lifted', box: 'brood box', frame: 1 },
     );
     await tap(shown, 'frame 1 back into brood box');
-    await tap(shown, 'Brood frames pushed tight: not so');
-    expect(words(shown)).toContain('Brood frames pushed tight: no. A gap grows stray comb.');
+    await tap(shown, 'Brood frames closed up: not so');
+    expect(words(shown)).toContain('Brood frames closed up: no. A gap grows stray comb.');
     await tap(shown, 'super 1 on');
     await tap(shown, 'roof on');
     expect(shown.entered().slice(-2)).toEqual([

@@ -3,7 +3,9 @@ const LONGEST = 1600;
 const BYTES = 500_000;
 
 async function scaled(photo: Blob): Promise<Blob> {
-  const picture = await createImageBitmap(photo);
+  const picture = await createImageBitmap(photo).catch(() => {
+    throw new Error('This file is no picture that can be read. Take the photo again, or choose a JPEG or PNG.');
+  });
   const scale = Math.min(1, LONGEST / Math.max(picture.width, picture.height));
   const canvas = new OffscreenCanvas(Math.round(picture.width * scale), Math.round(picture.height * scale));
   canvas.getContext('2d')!.drawImage(picture, 0, 0, canvas.width, canvas.height);

@@ -10,6 +10,7 @@ import { filter, map, startWith } from 'rxjs';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { Clock } from '../people/clock';
 import { PeopleEvents, peopleFeature } from '../people/people.feature';
+import { SignOutCard } from '../people/sign-out-card';
 import { planningFeature } from '../planning/planning.feature';
 import { SeasonEvents, seasonFeature } from '../season/season.feature';
 import { SeasonStrip } from '../season/season-strip';
@@ -198,6 +199,12 @@ export class Shell {
   }
 
   protected signOut(): void {
-    this.store.dispatch(PeopleEvents.signOutAsked());
+    const out = () => this.store.dispatch(PeopleEvents.signOutAsked());
+    const [waiting, online] = [this.waiting().length, navigator.onLine];
+    if (waiting === 0 && online) return void out();
+    this.dialog
+      .open<SignOutCard, unknown, boolean>(SignOutCard, { data: { waiting, online }, width: '460px' })
+      .afterClosed()
+      .subscribe((sure) => sure && out());
   }
 }

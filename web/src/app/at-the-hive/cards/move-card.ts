@@ -63,6 +63,9 @@ const REASONS = ['food nearer', 'room in the nest', 'old comb out', 'share brood
     @for (guard of guards(); track guard.id + guard.says) {
       <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'" role="alert">{{ guard.says }}</p>
     }
+    @if (wanting(); as what) {
+      <p class="why" role="status">{{ what }}</p>
+    }
     <div class="row">
       <button type="button" class="big sel" [disabled]="!mayMove()" (click)="move()">Move it</button>
       <button type="button" class="big" matDialogClose>Leave it</button>
@@ -130,6 +133,16 @@ export class MoveCard {
     if (!comb || !to || !address || this.where() === 'new comb in') return [];
     const move = { comb, to, reason: this.reason() };
     return guardsOf({ do: 'move comb', move, box: address.box, frame: address.frame }, this.facts());
+  });
+  /** What is still missing before it can be moved. */
+  protected readonly wanting = computed(() => {
+    if (this.mayMove()) return null;
+    if (this.to() === null)
+      return this.where() === 'another hive' && !this.other()
+        ? 'Choose the hive it goes to.'
+        : 'Choose the box it goes into.';
+    if (this.where() !== 'new comb in' && !this.comb()) return 'No comb is known at this place: nothing to move.';
+    return this.guards().some(({ bar }) => bar === 'bars') ? null : 'Say why: this move is kept with its reason.';
   });
   protected readonly mayMove = computed(() => {
     const bars = this.guards().map(({ bar }) => bar);

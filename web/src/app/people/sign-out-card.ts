@@ -1,0 +1,35 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
+
+/** Asks before somebody signs out while entries wait on the device, or without signal. Answers whether they do. */
+@Component({
+  selector: 'bc-sign-out-card',
+  imports: [MatDialogModule],
+  template: `
+    <h2 mat-dialog-title>Sign out now?</h2>
+    <mat-dialog-content>
+      @if (asked.waiting > 0) {
+        <p>
+          {{ asked.waiting === 1 ? '1 entry has' : asked.waiting + ' entries have' }} not been sent yet. They stay on
+          this device under your name and are sent when somebody signs in here with a signal.
+        </p>
+      }
+      @if (!asked.online) {
+        <p>There is no signal: nobody can sign in here until there is one again.</p>
+      }
+    </mat-dialog-content>
+    <mat-dialog-actions>
+      <button type="button" class="btn" [mat-dialog-close]="false">Stay signed in</button>
+      <button type="button" class="btn line" [mat-dialog-close]="true">Sign out</button>
+    </mat-dialog-actions>
+  `,
+  styles: `
+    p {
+      margin-bottom: 8px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SignOutCard {
+  protected readonly asked = inject<{ readonly waiting: number; readonly online: boolean }>(MAT_DIALOG_DATA);
+}
