@@ -8,7 +8,8 @@ import { DayReadyLine } from '../inspection/day-ready';
 import { PreparedVisits } from '../inspection/prepared-visits';
 import { Clock } from '../people/clock';
 import { PlanningEvents, planningFeature } from '../planning/planning.feature';
-import { dayOf } from '../shell/format';
+import { peopleFeature } from '../people/people.feature';
+import { dayOf, longDay } from '../shell/format';
 import { GroupCard } from './group-card';
 import { NextHives } from './next-hives';
 import { VerdictSheet } from './verdict-sheet';
@@ -29,6 +30,9 @@ export class DaySheetScreen {
   readonly session = input<string>();
 
   protected readonly sheet = this.store.selectSignal(planningFeature.selectSheet);
+  private readonly person = this.store.selectSignal(peopleFeature.selectPerson);
+  protected readonly school = computed(() => this.person()?.school.name ?? '');
+  protected readonly longDay = longDay;
   protected readonly status = this.store.selectSignal(planningFeature.selectStatus);
   protected readonly fault = this.store.selectSignal(planningFeature.selectFault);
   protected readonly startFault = signal<CallFault | null>(null);

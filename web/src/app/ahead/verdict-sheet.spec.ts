@@ -56,6 +56,7 @@ describe('the verdict', () => {
   it('says go, the hours at the site, when it turns and why', async () => {
     const text = await words(go);
     expect(text).toContain('Go');
+    expect(text).toContain('Thursday 14 May 2026 Home orchard');
     expect(text).toContain('13:10 to 15:30');
     expect(text).toContain('Turns at 15:50, rain comes in. Fit throughout in 9 in 10 forecasts.');
     expect(text).toContain('Sat 16 May, 11:30–13:50');
@@ -72,9 +73,9 @@ describe('the verdict', () => {
 
   it('says no, what can still be done, and that no better day is in sight', async () => {
     const text = await words(no);
-    expect(text).toContain('no frame out today');
+    expect(text).toContain('no frame out');
     expect(text).toContain('a lid from 09:00 to 09:30, then nothing');
-    expect(text).toContain('Not today.');
+    expect(text).toContain('Not that day.');
     expect(text).toContain('No fit stretch');
   });
 

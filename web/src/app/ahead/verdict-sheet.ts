@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { DaySheet, DayVerdict } from '@brave-comb/contract';
-import { dayOf, oddsText, spanText, timeOf } from '../shell/format';
+import { dayOf, longDay, oddsText, spanText, timeOf } from '../shell/format';
 import { type Gauge, GaugeBar } from './gauge-bar';
 import { HoursChart } from './hours-chart';
 
@@ -28,9 +28,9 @@ const DEPTH_TEXT = {
 } as const;
 const TURNS = {
   rain: 'rain comes in',
-  gusts: 'gusts grow too strong',
-  cold: 'it grows too cold',
-  heat: 'it grows too hot',
+  gusts: 'gusts get too strong',
+  cold: 'it gets too cold',
+  heat: 'it gets too hot',
   dark: 'the light goes',
   'bees in': 'the foragers come home',
   'rain soon': 'rain comes in',
@@ -49,13 +49,15 @@ export class VerdictSheet {
   readonly sheet = input.required<DaySheet>();
   readonly verdict = input.required<DayVerdict>();
 
+  readonly school = input('');
+  protected readonly longDay = longDay;
   protected readonly session = computed(() => this.sheet().session);
   protected readonly word = computed(() => WORDS[this.verdict().word]);
   protected readonly bar = computed(() => ({ go: 'go', move: 'short', short: 'short', no: 'no' })[this.verdict().word]);
   protected readonly hours = computed(() => {
     const { best } = this.verdict();
     const { zone } = this.session();
-    return best ? `${timeOf(best.from, zone)} to ${timeOf(best.to, zone)}` : 'no frame out today';
+    return best ? `${timeOf(best.from, zone)} to ${timeOf(best.to, zone)}` : 'no frame out';
   });
   protected readonly depth = computed(() => {
     const { best, stillPossible, word } = this.verdict();
@@ -72,7 +74,7 @@ export class VerdictSheet {
     const { turn, chance, word } = this.verdict();
     const { zone } = this.session();
     const odds = oddsText(chance);
-    if (word === 'no') return { head: 'Not today.', text: `The planned hours are fit in ${odds} forecasts.` };
+    if (word === 'no') return { head: 'Not that day.', text: `The planned hours are fit in ${odds} forecasts.` };
     const planned =
       word === 'go' ? `Fit throughout in ${odds} forecasts.` : `As planned it would be fit in ${odds} forecasts.`;
     if (turn) return { head: `Turns at ${timeOf(turn.at, zone)},`, text: `${TURNS[turn.why]}. ${planned}` };

@@ -1,5 +1,6 @@
-import { Injectable, computed, inject, signal } from '@angular/core';
+import { Injectable, computed, effect, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
+import { keepYear } from '../shell/format';
 import { peopleFeature } from './people.feature';
 
 /** The server's clock on this device, ticking every second. */
@@ -15,6 +16,7 @@ export class Clock {
   });
 
   constructor() {
+    effect(() => keepYear(new Date(this.now()).getUTCFullYear()));
     setInterval(() => this.tick.set(Date.now()), 1000);
   }
 

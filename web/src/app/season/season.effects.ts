@@ -3,7 +3,7 @@ import { Router } from '@angular/router';
 import { endpoints } from '../api/endpoints';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
-import { catchError, map, of, switchMap, tap, withLatestFrom } from 'rxjs';
+import { catchError, ignoreElements, map, of, switchMap, tap, withLatestFrom } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
 import { CareEvents } from '../care/care.feature';
 import { PeopleEvents } from '../people/people.feature';
@@ -38,14 +38,12 @@ export const openDay = createEffect(
       withLatestFrom(store.select(seasonFeature.selectStrip)),
       switchMap(([{ date }, strip]) =>
         client.call(endpoints.sessionOn, { params: { date }, query: { site: strip?.site.id } }).pipe(
-          tap(({ session }) => {
-            if (session) void router.navigate(['/ahead', session]);
-          }),
-          map(({ session }) => (session ? null : SeasonEvents.dayWithoutSessionOpened({ date }))),
+          // A day without a session has hours all the same: the verdict of another day does not stay under its column.
+          tap(({ session }) => void router.navigate(session ? ['/ahead', session] : ['/ahead/day', date])),
+          ignoreElements(),
           catchError((fault: CallFault) => of(SeasonEvents.stripFailed({ fault }))),
         ),
       ),
-      switchMap((event) => (event ? of(event) : of())),
     ),
   { functional: true },
 );

@@ -10,7 +10,6 @@ export const SeasonEvents = createActionGroup({
     'Strip loaded': props<{ strip: Strip }>(),
     'Strip failed': props<{ fault: CallFault }>(),
     'Day opened': props<{ date: string }>(),
-    'Day without session opened': props<{ date: string }>(),
   },
 });
 
@@ -18,23 +17,17 @@ interface SeasonState {
   readonly strip: Strip | null;
   readonly asked: { readonly site?: string; readonly from?: string };
   readonly fault: CallFault | null;
-  /** Day whose column is chosen, `null` for today. */
-  readonly day: string | null;
-  /** Set when the chosen day has no session. */
-  readonly emptyDay: string | null;
 }
 
 export const seasonFeature = createFeature({
   name: 'season',
   reducer: createReducer<SeasonState>(
-    { strip: null, asked: {}, fault: null, day: null, emptyDay: null },
+    { strip: null, asked: {}, fault: null },
     on(SeasonEvents.stripWanted, (state, { site, from }) => ({
       ...state,
       asked: { ...(site ? { site } : {}), ...(from ? { from } : {}) },
     })),
     on(SeasonEvents.stripLoaded, (state, { strip }) => ({ ...state, strip, fault: null })),
     on(SeasonEvents.stripFailed, (state, { fault }) => ({ ...state, fault })),
-    on(SeasonEvents.dayOpened, (state, { date }) => ({ ...state, day: date, emptyDay: null })),
-    on(SeasonEvents.dayWithoutSessionOpened, (state, { date }) => ({ ...state, emptyDay: date })),
   ),
 });

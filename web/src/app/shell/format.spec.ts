@@ -1,4 +1,4 @@
-import { dateText, decimal, oddsText, spanText, timeOf } from './format';
+import { dateText, dayOf, keepYear, decimal, oddsText, spanText, timeOf } from './format';
 
 describe('figures in words', () => {
   it('say odds in tenths, never as a percentage', () => {
@@ -19,6 +19,14 @@ describe('figures in words', () => {
     expect(timeOf('2026-05-14T12:10:00Z', 'Europe/London')).toBe('13:10');
     expect(timeOf('2026-01-14T12:10:00Z', 'Europe/London')).toBe('12:10');
     expect(timeOf('2026-05-14T12:10:00Z', 'Etc/GMT-11')).toBe('23:10');
+  });
+
+  it('write the year of dates that are not of this year', () => {
+    keepYear(2026);
+    expect(dateText('2026-05-16')).toBe('Sat 16 May');
+    expect(dateText('2025-05-06')).toBe('Tue 6 May 2025');
+    expect(dayOf('2026-12-31T23:30:00Z', 'Etc/GMT-1')).toBe('Fri 1 Jan 2027');
+    expect(dayOf('2026-12-31T22:30:00Z', 'Etc/GMT-1')).toBe('Thu 31 Dec');
   });
 
   it('write dates and decimals without tails', () => {

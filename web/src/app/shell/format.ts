@@ -3,14 +3,28 @@ import { DateTime } from 'luxon';
 const at = (instant: string | number, zone: string): DateTime =>
   typeof instant === 'number' ? DateTime.fromMillis(instant, { zone }) : DateTime.fromISO(instant, { zone });
 
+/** The year that goes without saying, `null` until the clock was read. */
+let thisYear: number | null = null;
+/** Dates of another year than this one are written with their year. */
+export const keepYear = (year: number): void => {
+  thisYear = year;
+};
+const dayOfYear = (day: DateTime): string =>
+  day.toFormat(thisYear === null || day.year === thisYear ? 'ccc d LLL' : 'ccc d LLL yyyy');
+
 /** "13:10" at the site. */
 export const timeOf = (instant: string | number, zone: string): string => at(instant, zone).toFormat('HH:mm');
-/** "Thu 14 May" at the site. */
-export const dayOf = (instant: string | number, zone: string): string => at(instant, zone).toFormat('ccc d LLL');
+/** "Thu 14 May" at the site; "Tue 6 May 2025" in another year. */
+export const dayOf = (instant: string | number, zone: string): string => dayOfYear(at(instant, zone));
+/** "Thursday 14 May 2026" at the site: for what is printed and kept. */
+export const longDay = (instant: string | number, zone: string): string =>
+  at(instant, zone).toFormat('cccc d LLLL yyyy');
 /** "2026-05-14", the date at the site. */
 export const civilDate = (instant: number, zone: string): string => at(instant, zone).toFormat('yyyy-MM-dd');
-/** "Thu 14 May" of a civil date. */
-export const dateText = (date: string): string => DateTime.fromISO(date, { zone: 'utc' }).toFormat('ccc d LLL');
+/** "Thu 14 May" of a civil date; "Tue 6 May 2025" in another year. */
+export const dateText = (date: string): string => dayOfYear(DateTime.fromISO(date, { zone: 'utc' }));
+/** "14 May 2026" of a civil date, always with its year: for documents. */
+export const dateInFull = (date: string): string => DateTime.fromISO(date, { zone: 'utc' }).toFormat('d LLL yyyy');
 /** "Thu 14" of a civil date. */
 export const shortDate = (date: string): string => DateTime.fromISO(date, { zone: 'utc' }).toFormat('ccc d');
 export const weekday = (date: string): number => DateTime.fromISO(date, { zone: 'utc' }).weekday;

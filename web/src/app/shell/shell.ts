@@ -15,7 +15,7 @@ import { planningFeature } from '../planning/planning.feature';
 import { SeasonEvents, seasonFeature } from '../season/season.feature';
 import { SeasonStrip } from '../season/season-strip';
 import { ViewDesk } from '../season/view-desk';
-import { dayOf, timeOf } from './format';
+import { civilDate, dayOf, timeOf } from './format';
 import { Theme } from './theme';
 
 interface View {
@@ -112,8 +112,6 @@ export class Shell {
   protected readonly clockState = this.store.selectSignal(peopleFeature.selectClock);
   protected readonly strip = this.store.selectSignal(seasonFeature.selectStrip);
   protected readonly stripFault = this.store.selectSignal(seasonFeature.selectFault);
-  protected readonly day = this.store.selectSignal(seasonFeature.selectDay);
-  protected readonly emptyDay = this.store.selectSignal(seasonFeature.selectEmptyDay);
   protected readonly waiting = this.store.selectSignal(inspectionFeature.selectAllWaiting);
   private readonly messages = inject(ViewDesk).watch('messages', () => ({})).data;
   protected readonly unread = computed(() => (this.messages()?.messages ?? []).filter(({ read }) => !read).length);
@@ -138,6 +136,21 @@ export class Shell {
     const here = this.here();
     return 'view' in here ? null : this.router.url.split('?')[0];
   });
+  /** The day that the page is about, `null` for today: the strip marks it, however one came here. */
+  protected readonly day = computed(() => {
+    const session = this.sheet()?.session;
+    if (this.here().view === 'Day sheet')
+      return session ? civilDate(Date.parse(session.startsAt), session.zone) : null;
+    return this.here().view === 'Day' ? this.dayInAddress() : null;
+  });
+  private readonly dayInAddress = toSignal(
+    this.router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      startWith(null),
+      map(() => this.route.snapshot.firstChild?.paramMap.get('date') ?? null),
+    ),
+    { initialValue: null },
+  );
   protected readonly initials = computed(() =>
     (this.person()?.name ?? '')
       .split(' ')
