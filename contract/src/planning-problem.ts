@@ -75,8 +75,16 @@ const Hive = z.object({
   restDays: Amount,
   lastOpened: z.number().nullable(),
   noOpenBefore: z.number(),
-  due: z.object({ from: z.number(), by: z.number(), weight: Amount }).nullable(),
-  hygiene: z.enum(['clean', 'suspect']),
+  due: z
+    .object({
+      from: z.number(),
+      by: z.number(),
+      weight: Amount,
+      every: z.number().min(1).optional(),
+      until: z.number().optional(),
+    })
+    .nullable(),
+  hygiene: z.enum(['clean', 'doubtful', 'suspect']),
   disturb: Amount,
   skills: z.record(z.string(), Share),
   site: Id.optional(),

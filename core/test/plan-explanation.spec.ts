@@ -9,15 +9,19 @@ import {
   hopelessBecause,
   marginalOf,
   modelOf,
+  moveTo,
   OBJECTIVE_PARTS,
+  objectiveParts,
   obstaclesTo,
   type PlanItem,
   type PlanLock,
   type PlannedSession,
   type PlanningProblem,
   PlanSearch,
+  released,
   skillsGained,
   stepsBetween,
+  troublesOf,
   whyNot,
   withItem,
   without,
@@ -161,6 +165,146 @@ describe('forcing', () => {
   });
 });
 
+describe('moving', () => {
+  const problem = keptProblem('medium-7');
+  const plan = keptBest('medium-7');
+  const openingsOf = (
+    of: { sessions: readonly PlannedSession[]; staff: readonly { slot: string; hive: string }[] },
+    hive: string,
+  ) =>
+    [
+      ...of.sessions.filter(({ hives }) => hives.includes(hive)).map(({ slot }) => slot),
+      ...of.staff.filter((each) => each.hive === hive).map(({ slot }) => slot),
+    ].sort();
+
+  it.each([false, true])(
+    'takes a hive from its place and puts it elsewhere, never a second time (pinned: %s)',
+    (pinned) => {
+      let moved = 0;
+      for (const { group, slot, hives } of plan.sessions.slice(0, 5)) {
+        const hive = hives[0]!;
+        const here: PlanLock = { group, slot, hives: [hive] };
+        const model = modelOf(pinned ? { ...problem, locks: [here] } : problem);
+        for (const to of problem.groups.find(({ id }) => id === group)!.slots.filter((id) => id !== slot)) {
+          const lock: PlanLock = { group, slot: to, hives: [hive] };
+          const item: PlanItem = { kind: 'hive', group, slot, hive };
+          const found = moveTo(model, plan, item, lock, { seed: 1, iterations: 600 });
+          if (found === null) continue;
+          moved += 1;
+          const before = openingsOf(plan, hive);
+          expect(checkPlan({ ...problem, locks: [lock] }, found.plan).violations).toEqual([]);
+          expect(openingsOf(found.plan, hive)).not.toContain(slot);
+          expect(openingsOf(found.plan, hive).length).toBeLessThanOrEqual(before.length);
+          expect(found.price).toBeCloseTo(plan.objective - found.plan.objective, 9);
+          break;
+        }
+      }
+      expect(moved).toBeGreaterThan(2);
+    },
+  );
+
+  it('releases a pin of what it takes away, and no other', () => {
+    const item: PlanItem = { kind: 'hive', group: 'g1', slot: 't1', hive: 'h1' };
+    expect(released({ group: 'g1', slot: 't1', hives: ['h1'] }, item)).toBeNull();
+    expect(released({ group: 'g1', slot: 't1', hives: ['h1', 'h2'] }, item)).toEqual({
+      group: 'g1',
+      slot: 't1',
+      hives: ['h2'],
+    });
+    for (const other of [
+      { group: 'g2', slot: 't1', hives: ['h1'] },
+      { group: 'g1', slot: 't2', hives: ['h1'] },
+      { group: 'g1', slot: 't1' },
+      { staff: true, slot: 't1', hive: 'h1' },
+    ] as const)
+      expect(released(other, item)).toBe(other);
+  });
+});
+
+describe('what is due again', () => {
+  const base = keptProblem('small-7');
+  const [slot] = base.slots as [PlanningProblem['slots'][number], ...PlanningProblem['slots'][number][]];
+  const days = [0, 3, 7, 9, 14];
+  const swarming: PlanningProblem = {
+    ...base,
+    horizonDays: 14,
+    slots: days.map((day) => ({ ...slot, id: `d${day}`, day, fit: 1, suits: 40, staffVisits: 0, staffMinutes: 0 })),
+    groups: [
+      {
+        ...base.groups[0]!,
+        id: 'g',
+        sessions: 3,
+        gapDays: 1,
+        maxTemper: 5,
+        slots: days.map((day) => `d${day}`),
+        needs: {},
+      },
+    ],
+    supervisors: [{ id: 's', senior: true, slots: days.map((day) => `d${day}`) }],
+    hives: [
+      {
+        ...base.hives[0]!,
+        id: 'swarmy',
+        restDays: 3,
+        lastOpened: -7,
+        noOpenBefore: 0,
+        hygiene: 'clean',
+        disturb: 1,
+        due: { from: 0, by: 0, weight: 14, every: 7 },
+      },
+    ],
+    locks: [],
+    forbids: [],
+    published: null,
+  };
+  const opened = (on: readonly string[]) => ({
+    sessions: on.map((id) => ({ group: 'g', slot: id, supervisor: 's', hives: ['swarmy'] })),
+    staff: [],
+  });
+  const care = (on: readonly string[], due: Partial<NonNullable<PlanningProblem['hives'][number]['due']>> = {}) => {
+    const problem = { ...swarming, hives: swarming.hives.map((hive) => ({ ...hive, due: { ...hive.due!, ...due } })) };
+    return objectiveParts(problem, opened(on)).care / problem.params.weights.care;
+  };
+
+  it.each([
+    ['one look in a fortnight counts once', ['d0'], {}, 14],
+    ['two in one week count once', ['d0', 'd3'], {}, 14],
+    ['one a week counts twice', ['d0', 'd7'], {}, 28],
+    ['a late one loses a tenth a day', ['d3', 'd9'], {}, 14 * 0.7 + 14 * 0.8],
+    ['without a return it counts once', ['d0', 'd7'], { every: undefined }, 14],
+    ['after the season has ended it comes no more', ['d0', 'd7'], { until: 6 }, 14],
+  ] as const)('%s', (_case, on, due, points) => {
+    expect(care(on, due)).toBeCloseTo(points, 9);
+  });
+
+  it('is planned as often as the days hold, and what is missed is told', () => {
+    const search = new PlanSearch(modelOf(swarming), { seed: 1, iterations: 4000 });
+    search.run(Infinity);
+    expect(search.best.sessions.map((each) => each.slot).sort()).toEqual(expect.arrayContaining(['d0', 'd7']));
+    expect(troublesOf(swarming, opened(['d0', 'd7'])).filter(({ kind }) => kind === 'due not met')).toEqual([]);
+    expect(
+      troublesOf(swarming, opened(['d0'])).flatMap(({ kind, says }) => (kind === 'due not met' ? [says] : [])),
+    ).toEqual(['swarmy is due again by day 7 and is not opened for it.']);
+  });
+});
+
+describe('the order of opening', () => {
+  it('has doubtful hives after sound ones, and suspect ones last', () => {
+    const problem = keptProblem('medium-7');
+    const hives = ['suspect', 'doubtful', 'clean'].map((hygiene, at) => ({
+      ...problem.hives[at]!,
+      hygiene: hygiene as 'clean',
+    }));
+    const few = { ...problem, hives: [...hives, ...problem.hives.slice(3)] };
+    const { group, slot } = keptBest('medium-7').sessions[0]!;
+    const full = hives.reduce<Parameters<typeof withItem>[1]>(
+      (plan, { id }) => withItem(few, plan, { kind: 'hive', group, slot, hive: id }),
+      { sessions: [], staff: [] },
+    );
+    expect(full.sessions[0]!.hives).toEqual([hives[2]!.id, hives[1]!.id, hives[0]!.id]);
+  });
+});
+
 describe('pins in conflict', () => {
   const base = keptProblem('medium-7');
 
@@ -228,6 +372,7 @@ describe('nothing can be planned', () => {
   const problem = keptProblem('small-7');
   it.each<[string, Partial<PlanningProblem>, string | null]>([
     ['without slots', { slots: [] }, 'no slots'],
+    ['when no hour is fit', { slots: problem.slots.map((slot) => ({ ...slot, fit: 0.04 })) }, 'no fit hours'],
     ['without groups', { groups: [] }, 'no groups'],
     ['without supervisors', { supervisors: [] }, 'no supervisors'],
     ['when no supervisor comes', { supervisors: [{ id: 's0', senior: true, slots: [] }] }, 'no supervisors'],

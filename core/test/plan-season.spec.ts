@@ -209,6 +209,29 @@ describe('a colony for the planner', () => {
     );
   });
 
+  it('has what comes again as often as it comes, to its last day', () => {
+    const look = {
+      id: 'ordinary',
+      title: 'Look for queen cells',
+      from: addDays(TODAY, 1),
+      due: addDays(TODAY, 2),
+      why: '',
+      strict: 'must' as const,
+      question: null,
+      bring: null,
+      opens: true,
+      clash: null,
+      again: { every: 7, until: addDays(TODAY, 20) },
+    };
+    expect(planHive({ ...COLONY, calendar: { ...CALENDAR, dues: [look] } }, TODAY, HOUSE).due).toEqual({
+      from: 1,
+      by: 2,
+      weight: 14,
+      every: 7,
+      until: 20,
+    });
+  });
+
   it('goes by the worst of the last three moods, and is careful with a colony never met', () => {
     expect(planHive({ ...COLONY, moods: [5, 1, 1, 3] }, TODAY, HOUSE).temper).toBe(3);
     expect(planHive({ ...COLONY, moods: [] }, TODAY, HOUSE).temper).toBe(2);
@@ -398,6 +421,17 @@ describe('the problem of a season', () => {
     const other = { staff: true as const, hive: 'hive 0', slot: 'home 0' };
     expect(locksOf({ locks: [other] })).toEqual([other]);
     expect(locksOf({ published: [{ ...told, slot: 'home 2' }] })).toEqual([]);
+  });
+
+  it('leaves a session that has begun as it was told', () => {
+    const { problem, forbids } = seasonProblem({ ...FACTS, begun: [{ group: 'curlew', hive: 'hive 0' }] });
+    expect(forbids).toContainEqual({ group: 'curlew', slot: 'home 0', why: 'The group has a session today.' });
+    expect(forbids).toContainEqual({ hive: 'hive 0', slot: 'home 0', why: 'It is opened today, as people were told.' });
+    // Two days between its sessions: the day after next is free again.
+    expect(forbids.some(({ group, slot }) => group === 'curlew' && slot === 'home 2')).toBe(false);
+    const search = new PlanSearch(modelOf(problem), { seed: 1, iterations: 4000 });
+    search.run(Infinity);
+    expect(search.best.sessions.filter(({ slot }) => slot.endsWith(' 0'))).toEqual([]);
   });
 
   it('turns to colonies that were opened least when nothing is due', () => {

@@ -57,7 +57,16 @@ export function randomProblem(seed: number, size: Size): PlanningProblem {
       restDays: between(2, 7),
       lastOpened: random.unit() < 0.4 ? null : -between(1, 8),
       noOpenBefore: random.unit() < 0.8 ? 0 : between(1, 3),
-      due: random.unit() < 0.5 ? { from, by: from + between(1, 5), weight: amount(3, 9) } : null,
+      due:
+        random.unit() < 0.5
+          ? {
+              from,
+              by: from + between(1, 5),
+              weight: amount(3, 9),
+              ...(random.unit() < 0.5 ? { every: between(2, 5) } : {}),
+              ...(random.unit() < 0.3 ? { until: between(0, days) } : {}),
+            }
+          : null,
       hygiene: random.unit() < 0.2 ? ('suspect' as const) : ('clean' as const),
       disturb: amount(0.5, 2),
       skills: skillsOf(0.6, () => amount(0.2, 0.9)),

@@ -4,7 +4,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { claimJob, endJob, LOST_AFTER } from '../src/planning/plan-store';
+import { type PinRow, claimJob, endJob, keepPin, LOST_AFTER } from '../src/planning/plan-store';
 import { startPlanRunner } from '../src/planning/runner';
 import { type Agent, openPlanning, type Planning, publication } from './planning';
 import { type School, pathOf } from './school';
@@ -218,7 +218,7 @@ describe('pins', () => {
     expect((await board()).pins).toEqual([]);
   });
 
-  it('that contradict each other are named with the rule between them, and the job says what to do', async () => {
+  it('that cannot be kept are refused at once; those that stopped being so are named with the rule, and the job says what to do', async () => {
     const now = await board();
     const group = now.problem.groups[0]!;
     const dayOf = new Map(now.problem.slots.map(({ id, day }) => [id, day]));
@@ -229,7 +229,25 @@ describe('pins', () => {
       .flatMap((a) => able.map((b) => [a, b] as const))
       .find(([a, b]) => a !== b && Math.abs(dayOf.get(a)! - dayOf.get(b)!) < group.gapDays)!;
     const pins = [first, second].map((slot) => ({ id: uuid(), what: { pin: { group: group.id, slot } } }));
-    for (const pin of pins) await lead.post(endpoints.pinPlan.path).send(pin).expect(200);
+    await lead.post(endpoints.pinPlan.path).send(pins[0]).expect(200);
+    const refused = await lead.post(endpoints.pinPlan.path).send(pins[1]).expect(422);
+    expect((refused.body as { message: string }).message).toMatch(/^This pin cannot be kept\. .*days/);
+    expect((await board()).pins).toHaveLength(1);
+    const away = now.groups.flatMap(({ id, name }) =>
+      now.slots.flatMap((slot) =>
+        `${id} ${slot.id}` in now.away ? [{ pin: { group: id, slot: slot.id }, name }] : [],
+      ),
+    )[0]!;
+    const never = await lead
+      .post(endpoints.pinPlan.path)
+      .send({ id: uuid(), what: { pin: away.pin } })
+      .expect(422);
+    expect((never.body as { message: string }).message).toMatch(
+      new RegExp(`^${away.name} cannot come .*: .*Choose other hours`),
+    );
+    // A pin that could be kept when it was set, and cannot any more.
+    const set = await school.context.db('plan_pins').where({ id: pins[0]!.id }).first<PinRow>();
+    await keepPin(school.context.db, { ...pins[1]!, school: set.school, by_person: set.by_person, at: set.at });
     const { conflict } = await board();
     expect(conflict?.pins.toSorted()).toEqual(pins.map(({ id }) => id).toSorted());
     expect(conflict?.rules.map(({ rule }) => rule)).toContain('group-gap');

@@ -18,6 +18,8 @@ export interface Due {
   /** What to look for, and what to bring. */
   readonly question: string | null;
   readonly bring: string | null;
+  /** Days after which it is due again once it was done, up to and with a day; left out when it is done once. */
+  readonly again?: { readonly every: number; readonly until: CivilDate } | undefined;
   /** Whether the hive has to be opened for it. */
   readonly opens: boolean;
   /** Why the hive should not be opened within the whole of its span, `null` when some day is free. */

@@ -189,6 +189,7 @@ function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly Sou
       from,
       due: daysBetween(from, due) < 0 ? from : due,
       strict: cells ? 'must' : 'should',
+      again: { every: most!, until: cells ? (span.swarming?.to ?? span.to) : span.to },
     },
   ];
 }

@@ -321,12 +321,14 @@ export class PlanBound {
     return { value: at[most * (n + 1) + n]!, places };
   }
 
-  /** Openings of each hive by its rest, one of them with the credit for care. */
+  /**
+   * Openings of each hive by its rest, one in each turn of its due with the credit for care. `best[k]` is what the slots so far are worth when
+   * credits of turns below `k` were given; an opening that takes the credit of its turn comes after slots that took those of earlier turns.
+   */
   private ofHives(prices: Prices, residual: Prices): number {
-    const { H, T, day, rest, care, disturb } = this.model;
+    const { H, T, day, rest, care, disturb, turns, turnAt } = this.model;
     let value = 0;
-    const plain = new Float64Array(T + 1);
-    const credited = new Float64Array(T + 1);
+    const best = Array.from({ length: turns + 1 }, () => new Float64Array(T + 1));
     const before = new Int32Array(T);
     for (let h = 0; h < H; h += 1) {
       for (let t = 0, j = 0; t < T; t += 1) {
@@ -334,14 +336,19 @@ export class PlanBound {
         before[t] = j;
         const ht = h * T + t;
         const gain = prices.opening[ht]! - disturb[ht]!;
-        plain[t + 1] = Math.max(plain[t]!, gain + plain[j]!);
-        credited[t + 1] = Math.max(credited[t]!, gain + credited[j]!, gain + care[ht]! + plain[j]!);
+        const turn = turnAt[ht]! - h * turns;
+        const credited = gain + care[ht]! + best[turn]![j]!;
+        for (let k = 0; k <= turns; k += 1) {
+          const own = best[k]!;
+          const plain = Math.max(own[t]!, gain + own[j]!);
+          own[t + 1] = k > turn && credited > plain ? credited : plain;
+        }
       }
-      value += credited[T]!;
-      let credit = true;
+      value += best[turns]![T]!;
+      let k = turns;
       for (let t = T; t > 0;) {
-        const best = credit ? credited[t]! : plain[t]!;
-        if (best === (credit ? credited[t - 1]! : plain[t - 1]!)) {
+        const own = best[k]!;
+        if (own[t] === own[t - 1]) {
           t -= 1;
           continue;
         }
@@ -349,7 +356,7 @@ export class PlanBound {
         residual.opening[ht]! += 1;
         const gain = prices.opening[ht]! - disturb[ht]!;
         const j = before[t - 1]!;
-        if (credit && best !== gain + credited[j]!) credit = false;
+        if (own[t] !== gain + own[j]!) k = turnAt[ht]! - h * turns;
         t = j;
       }
     }

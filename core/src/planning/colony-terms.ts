@@ -21,6 +21,8 @@ export interface ColonyFacts {
   readonly swarm: 'low' | 'watch' | 'high' | 'leaving' | null;
   /** Whether a notifiable or doubtful disease is suspected and not yet cleared. */
   readonly suspect: boolean;
+  /** Whether something on its combs was doubtful at the last look and not cleared. */
+  readonly doubtful?: boolean | undefined;
   readonly phase: Phase | null;
   readonly calendar: ColonyCalendar;
   readonly openings: readonly Opening[];
@@ -125,7 +127,7 @@ export function planHive(
     lastOpened: last === null ? null : day(last),
     noOpenBefore: Math.max(0, day(laterOf(calendar.openFrom, loadFreeFrom(openings, today, house.openingLimit)))),
     due: dueOf(calendar, day),
-    hygiene: colony.suspect ? 'suspect' : 'clean',
+    hygiene: colony.suspect ? 'suspect' : colony.doubtful ? 'doubtful' : 'clean',
     disturb: (DISTURBANCE[colony.phase ?? 'build-up'] + loaded / 2) * small,
     skills: withSeated(house.checklist, skillChances(house.checklist, colony), colony.horizontal),
   };
@@ -148,11 +150,12 @@ export function loadFreeFrom(openings: readonly Opening[], today: CivilDate, lim
   return blocking === undefined || limit < 1 ? today : addDays(blocking, 30);
 }
 
-/** The window of what is due first among the most binding, with half the points of everything else that is due in it. */
+/** The window of what is due first among the most binding, with half the points of everything else that is due in it, and when it comes again. */
 function dueOf({ dues }: ColonyCalendar, day: (date: CivilDate) => number): PlanHive['due'] {
   const open = dues
     .filter(({ opens, clash }) => opens && clash === null)
-    .map(({ from, due, strict }) => ({
+    .map(({ from, due, strict, again }) => ({
+      again,
       from: Math.max(0, day(from)),
       by: Math.max(0, day(due)),
       worth: DUE_WORTH[strict],
@@ -162,7 +165,13 @@ function dueOf({ dues }: ColonyCalendar, day: (date: CivilDate) => number): Plan
   if (first === undefined) return null;
   const along = others.filter(({ from, by }) => from <= first.by && by >= first.from);
   const weight = first.worth + along.reduce((sum, { worth }) => sum + worth / 2, 0);
-  return { from: first.from, by: first.by, weight };
+  const again = [first, ...along].find((each) => each.again)?.again;
+  return {
+    from: first.from,
+    by: first.by,
+    weight,
+    ...(again ? { every: again.every, until: day(again.until) } : {}),
+  };
 }
 
 /** Days on which a colony must be left alone after the plan has begun. */

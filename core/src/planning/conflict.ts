@@ -62,9 +62,13 @@ const led = (plan: Assignments, group: string, slot: string, supervisor: string)
   sessions: plan.sessions.map((each) => (each.group === group && each.slot === slot ? { ...each, supervisor } : each)),
 });
 
+/** Odds below which hours count as not fit at all: less than one forecast in twenty. */
+const HARDLY = 0.05;
+
 /** Why nothing at all can be planned, in the order in which to look. */
 export const HOPELESS = [
   'no slots',
+  'no fit hours',
   'no groups',
   'no supervisors',
   'nobody can come',
@@ -81,6 +85,7 @@ export type Hopeless = (typeof HOPELESS)[number];
 export function hopelessBecause(problem: PlanningProblem): Hopeless | null {
   const { slots, groups, supervisors } = problem;
   if (slots.length === 0) return 'no slots';
+  if (slots.every(({ fit }) => fit < HARDLY)) return 'no fit hours';
   if (groups.length === 0) return 'no groups';
   if (supervisors.length === 0) return 'no supervisors';
   const led = new Set(supervisors.flatMap((each) => each.slots));

@@ -113,14 +113,16 @@ function linearOf(model: PlanModel): { linear: Linear; columns: Columns } {
   for (let h = 0; h < H; h += 1) {
     for (const window of windows(model.rest[h]!, all))
       linear.row(-Infinity, 1, terms(window.flatMap((t) => openings[h * T + t]!)));
-    const care = all.flatMap((t) => {
+    const credits = new Map<number, number[]>();
+    for (const t of all) {
       const worth = model.care[h * T + t]!;
-      if (worth <= 0 || openings[h * T + t]!.length === 0) return [];
+      if (worth <= 0 || openings[h * T + t]!.length === 0) continue;
       const c = linear.column(worth, 1, false);
       linear.row(-Infinity, 0, [[c, 1], ...terms(openings[h * T + t]!, -1)]);
-      return [c];
-    });
-    linear.row(-Infinity, 1, terms(care));
+      const turn = model.turnAt[h * T + t]!;
+      credits.set(turn, [...(credits.get(turn) ?? []), c]);
+    }
+    for (const turn of credits.values()) linear.row(-Infinity, 1, terms(turn));
     for (const t of all) for (const x of openings[h * T + t]!) linear.worth[x]! -= model.disturb[h * T + t]!;
   }
 

@@ -1,6 +1,6 @@
 import { checkPlan, type Violation } from './checker';
 import { OBJECTIVE_PARTS, type ObjectiveParts, objectiveParts, skillGains, totalOf } from './objective';
-import type { Assignments, PlannedSession, PlanningProblem } from './problem';
+import { type Assignments, type PlannedSession, type PlanningProblem, soundFirst } from './problem';
 
 /** One decision of a plan: a session, one of its hives, or a visit of the staff. */
 export type PlanItem =
@@ -106,11 +106,12 @@ export function skillsGained(
 /** Adds a decision whatever the rules say; a new session gets a supervisor who is free, senior for a suspect hive. */
 export function withItem(problem: PlanningProblem, plan: Assignments, item: PlanItem): Assignments {
   if (item.kind === 'staff') return { ...plan, staff: [...plan.staff, { slot: item.slot, hive: item.hive }] };
-  const suspect = (hive: string) => problem.hives.find(({ id }) => id === hive)?.hygiene === 'suspect';
+  const known = new Map(problem.hives.map((hive) => [hive.id, hive]));
+  const suspect = (hive: string) => known.get(hive)?.hygiene === 'suspect';
   const added = item.kind === 'hive' ? [item.hive] : [];
   const here = (session: PlannedSession) => session.group === item.group && session.slot === item.slot;
   const old = plan.sessions.find(here);
-  const hives = [...(old?.hives ?? []), ...added].sort((a, b) => Number(suspect(a)) - Number(suspect(b)));
+  const hives = [...(old?.hives ?? []), ...added].sort((a, b) => soundFirst(known.get(a)!, known.get(b)!));
   const senior = hives.some(suspect);
   const busy = plan.sessions.filter((each) => each.slot === item.slot && !here(each)).map((each) => each.supervisor);
   const able = problem.supervisors.filter(({ slots }) => slots.includes(item.slot));

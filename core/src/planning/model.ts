@@ -1,4 +1,4 @@
-import { careOfOpening, practiceCovered, practiceOfOpening } from './objective';
+import { careOfOpening, turnOf, practiceCovered, practiceOfOpening } from './objective';
 import type { PlanForbid, PlanningProblem, PlanSlot } from './problem';
 
 /** Slots that share supervisors: at one moment nobody is in two of them. */
@@ -49,6 +49,10 @@ export interface PlanModel {
   readonly staffCandidates: Int32Array;
   /** Hive × slot: points of a due visit. */
   readonly care: Float64Array;
+  /** Most turns that what is due at a hive takes within the plan. */
+  readonly turns: number;
+  /** Hive × slot: which turn of its due an opening counts for, in a table hive × turns. */
+  readonly turnAt: Int32Array;
   /** Hive × slot: points that an opening costs. */
   readonly disturb: Float64Array;
   readonly staffCost: number;
@@ -223,7 +227,7 @@ export function modelOf(problem: PlanningProblem): PlanModel {
             openable[h * T + t] === 1 &&
             hive.temper <= group.maxTemper &&
             minutes[g * H + h]! <= room[t]! &&
-            (hive.hygiene === 'clean' || seniors) &&
+            (hive.hygiene !== 'suspect' || seniors) &&
             !groupForbids.some((each) => matches(each, group.id, slot.id, hive.id))
               ? [h]
               : [],
@@ -268,6 +272,13 @@ export function modelOf(problem: PlanningProblem): PlanModel {
   );
 
   const care = table(H, T, (h, t) => weights.care * careOfOpening(problem, slots[t]!, hives[h]!));
+  const turn = (h: number, t: number) => {
+    const { due } = hives[h]!;
+    return due === null || slots[t]!.day < due.from ? 0 : turnOf(due, slots[t]!.day);
+  };
+  const turnOfSlot = table(H, T, turn);
+  const turns = 1 + turnOfSlot.reduce((most, each) => Math.max(most, each), 0);
+  const turnAt = Int32Array.from(turnOfSlot, (each, ht) => Math.floor(ht / T) * turns + each);
   const disturb = table(
     H,
     T,
@@ -308,6 +319,8 @@ export function modelOf(problem: PlanningProblem): PlanModel {
       (ht) => staffOk[ht] === 1 && care[ht]! - disturb[ht]! > weights.staffVisit,
     ),
     care,
+    turns,
+    turnAt,
     disturb,
     staffCost: weights.staffVisit,
     candidates,

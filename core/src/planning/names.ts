@@ -1,5 +1,5 @@
 import type { PlanModel } from './model';
-import type { Assignments, PlannedSession } from './problem';
+import { type Assignments, type PlannedSession, soundFirst } from './problem';
 import type { PlanPicture } from './state';
 
 interface Unnamed {
@@ -35,7 +35,7 @@ export function assignmentsOf(model: PlanModel, picture: PlanPicture): Assignmen
     .map(({ gt, hives: opened }): Unnamed => {
       const [group, slot] = [groups[Math.floor(gt / model.T)]!.id, model.slotAt[gt % model.T]!.id];
       const order = [...opened].sort(
-        (a, b) => model.suspect[a]! - model.suspect[b]! || hives[a]!.temper - hives[b]!.temper || a - b,
+        (a, b) => soundFirst(hives[a]!, hives[b]!) || hives[a]!.temper - hives[b]!.temper || a - b,
       );
       return {
         t: gt % model.T,

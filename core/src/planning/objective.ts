@@ -1,4 +1,4 @@
-import type { Assignments, PlanGroup, PlanHive, PlanningProblem, PlanSlot } from './problem';
+import type { Assignments, PlanGroup, PlanDue, PlanHive, PlanningProblem, PlanSlot } from './problem';
 
 /** What a plan is worth, part by part. Costs are negative; the sum is the objective. */
 export interface ObjectiveParts {
@@ -52,10 +52,39 @@ export const practiceCovered = (covered: number) => -Math.log(1 - Math.min(0.98,
 export const practiceOfOpening = (problem: PlanningProblem, slot: PlanSlot, chance: number) =>
   -Math.log(1 - Math.min(problem.params.pMax, slot.fit * chance));
 
+/**
+ * Which turn of a due a day belongs to: a look that is due every seven days has one turn a week. Each turn is credited once, for its best
+ * opening.
+ *
+ * @param due what is due
+ * @param day day of the plan, from `due.from` on
+ * @returns 0 for the first turn
+ * @example turnOf({ from: 1, by: 2, weight: 14, every: 7 }, 9) // 1
+ */
+export function turnOf({ from, every, until }: PlanDue, day: number): number {
+  if (every === undefined) return 0;
+  const turn = Math.floor((day - from) / every);
+  return until === undefined ? turn : Math.min(turn, Math.max(0, Math.floor((until - from) / every)));
+}
+
 /** Worth of a colony's due visit if it falls on this slot, in points before the weight for care. */
 export function careOfOpening(problem: PlanningProblem, slot: PlanSlot, { due }: PlanHive): number {
   if (due === null || slot.day < due.from) return 0;
-  return due.weight * slot.fit * Math.max(0, 1 - problem.params.careLateRate * Math.max(0, slot.day - due.by));
+  const by = due.by + turnOf(due, slot.day) * (due.every ?? 0);
+  return due.weight * slot.fit * Math.max(0, 1 - problem.params.careLateRate * Math.max(0, slot.day - by));
+}
+
+/** The turns of a due that end within a plan, with the days that count for each. */
+export function turnsWithin(
+  due: PlanDue,
+  horizonDays: number,
+): readonly { readonly from: number; readonly by: number }[] {
+  const { from, by, every } = due;
+  const turns = every === undefined ? 1 : 1 + turnOf(due, Math.max(from, horizonDays));
+  return Array.from({ length: turns }, (_, turn) => ({
+    from: from + turn * (every ?? 0),
+    by: by + turn * (every ?? 0),
+  })).filter((turn) => turn.by < horizonDays);
 }
 
 /** The sum of the parts: the one number that a plan is compared by. */
@@ -169,8 +198,10 @@ export function objectiveParts(problem: PlanningProblem, assignments: Assignment
   const held = assignments.sessions.map(({ group, slot }) => ({ group: groupOf(group), slot: slotOf(slot) }));
 
   const best = new Map<string, number>();
-  for (const { slot, hive } of openings)
-    best.set(hive.id, Math.max(best.get(hive.id) ?? 0, careOfOpening(problem, slot, hive)));
+  for (const { slot, hive } of openings) {
+    const turn = `${hive.id} ${hive.due ? turnOf(hive.due, slot.day) : 0}`;
+    best.set(turn, Math.max(best.get(turn) ?? 0, careOfOpening(problem, slot, hive)));
+  }
   const gains = groups.map((group) => {
     const own = assignments.sessions.filter((session) => session.group === group.id);
     return gainsOf(problem, parts, group, own);

@@ -1,6 +1,6 @@
 import { checkPlan } from './checker';
 import { objectiveOf } from './objective';
-import type { Assignments, PlanHive, PlanningProblem } from './problem';
+import { type Assignments, type PlanHive, type PlanningProblem, soundFirst } from './problem';
 
 /** A hive that a group could open next. */
 export interface NextHive {
@@ -97,7 +97,7 @@ export function openingOrder(
   const chosen = bestWithin(kept, others, now.minutesLeft, timeOf, worth);
   const order = chosen.toSorted(
     (a, b) =>
-      Number(a.hygiene === 'suspect') - Number(b.hygiene === 'suspect') ||
+      soundFirst(a, b) ||
       Number(kept.includes(b)) - Number(kept.includes(a)) ||
       (kept.includes(a) ? kept.indexOf(a) - kept.indexOf(b) : 0) ||
       (a.due?.by ?? Infinity) - (b.due?.by ?? Infinity) ||

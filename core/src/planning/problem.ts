@@ -80,6 +80,24 @@ export interface PlanSupervisor {
   readonly slots: readonly string[];
 }
 
+const HYGIENE = ['clean', 'doubtful', 'suspect'] as const;
+/** Sound hives are opened before doubtful ones, and suspect ones last. */
+export const soundFirst = (a: Pick<PlanHive, 'hygiene'>, b: Pick<PlanHive, 'hygiene'>): number =>
+  HYGIENE.indexOf(a.hygiene) - HYGIENE.indexOf(b.hygiene);
+
+/** What is due at a hive, by days of the plan. */
+export interface PlanDue {
+  /** First day on which a visit counts. */
+  readonly from: number;
+  /** Last day before it loses worth. */
+  readonly by: number;
+  readonly weight: number;
+  /** Days after which it is due again, with the same weight; once when left out. */
+  readonly every?: number | undefined;
+  /** Last day on which a turn may begin; the horizon when left out. */
+  readonly until?: number | undefined;
+}
+
 export interface PlanHive {
   readonly id: string;
   /** Minutes for one opening at pace 1. */
@@ -92,8 +110,9 @@ export interface PlanHive {
   readonly lastOpened: number | null;
   /** First day on which it may be opened. */
   readonly noOpenBefore: number;
-  readonly due: { readonly from: number; readonly by: number; readonly weight: number } | null;
-  readonly hygiene: 'clean' | 'suspect';
+  readonly due: PlanDue | null;
+  /** A suspect hive is opened last, under a senior; a doubtful one after those that are sound. */
+  readonly hygiene: 'clean' | 'doubtful' | 'suspect';
   /** What one opening costs the colony, in points. */
   readonly disturb: number;
   /** Chance that each skill can be practised here, 0 to 1. */

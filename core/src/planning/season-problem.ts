@@ -63,6 +63,8 @@ export interface OfferedSlot extends DayHours {
 }
 
 export interface SeasonFacts {
+  /** Openings of today whose session has begun: they are held as they were told, whatever is planned now. */
+  readonly begun?: readonly { readonly group: string; readonly hive: string }[] | undefined;
   readonly name: string;
   readonly today: CivilDate;
   readonly practice: PlanningPractice;
@@ -137,6 +139,13 @@ export function seasonProblem(facts: SeasonFacts): SeasonProblem {
       }),
     ),
   ];
+  for (const { group, hive } of facts.begun ?? []) {
+    const gap = facts.groups.find(({ id }) => id === group)?.gapDays ?? 0;
+    for (const slot of slots) {
+      if (slot.day < Math.max(1, gap)) forbids.push({ group, slot: slot.id, why: 'The group has a session today.' });
+      if (slot.day === 0) forbids.push({ hive, slot: slot.id, why: 'It is opened today, as people were told.' });
+    }
+  }
   const problem: PlanningProblem = {
     format: 'inspection-plan-instance/1',
     name: facts.name,

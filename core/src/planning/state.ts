@@ -83,7 +83,7 @@ export class PlanState {
     this.worth = Float64Array.from(model.covered, (covered) => onCurve(model.curve, covered));
     this.got = new Float64Array(G);
     this.share = Float64Array.from(model.open, (open) => (open > 0 ? 0 : 1));
-    this.bestCare = new Float64Array(H);
+    this.bestCare = new Float64Array(H * model.turns);
     this.value = model.constant;
     this.leastShare = G === 0 ? 0 : Math.min(...this.share);
   }
@@ -232,7 +232,7 @@ export class PlanState {
     const t = gt % model.T;
     const ht = h * model.T + t;
     const learnt = this.learnt((gt / model.T) | 0, h, t, 1);
-    const care = model.care[ht]! - this.bestCare[h]!;
+    const care = model.care[ht]! - this.bestCare[model.turnAt[ht]!]!;
     return model.skill * learnt + (care > 0 ? care : 0) - model.disturb[ht]! + this.changeOf(gt, h);
   }
 
@@ -241,7 +241,7 @@ export class PlanState {
     const { model } = this;
     const t = gt % model.T;
     const unlearnt = this.learnt((gt / model.T) | 0, h, t, -1);
-    const care = this.bestCare[h]! - this.bestCareWithout(h, t);
+    const care = this.bestCare[model.turnAt[h * model.T + t]!]! - this.bestCareWithout(h, t);
     return care - model.skill * unlearnt - model.disturb[h * model.T + t]! + this.changeOf(gt, h);
   }
 
@@ -264,9 +264,11 @@ export class PlanState {
   }
 
   private bestCareWithout(h: number, t: number): number {
+    const { care, turnAt, T } = this.model;
+    const turn = turnAt[h * T + t]!;
     let best = 0;
     for (const other of this.openSlots[h]!)
-      if (other !== t) best = Math.max(best, this.model.care[h * this.model.T + other]!);
+      if (other !== t && turnAt[h * T + other] === turn) best = Math.max(best, care[h * T + other]!);
     return best;
   }
 
@@ -374,9 +376,10 @@ export class PlanState {
     this.openBy[h]!.push(by);
     const care = this.model.care[ht]!;
     this.value -= this.model.disturb[ht]!;
-    if (care > this.bestCare[h]!) {
-      this.value += care - this.bestCare[h]!;
-      this.bestCare[h] = care;
+    const turn = this.model.turnAt[ht]!;
+    if (care > this.bestCare[turn]!) {
+      this.value += care - this.bestCare[turn]!;
+      this.bestCare[turn] = care;
     }
   }
 
@@ -391,10 +394,11 @@ export class PlanState {
     who.pop();
     this.value += this.model.disturb[ht]!;
     const care = this.model.care[ht]!;
-    if (care > 0 && care === this.bestCare[h]) {
+    const turn = this.model.turnAt[ht]!;
+    if (care > 0 && care === this.bestCare[turn]) {
       const best = this.bestCareWithout(h, t);
       this.value += best - care;
-      this.bestCare[h] = best;
+      this.bestCare[turn] = best;
     }
   }
 

@@ -1,3 +1,4 @@
+import { turnsWithin } from './objective';
 import { checkPlan, type PlanRule } from './checker';
 import type { Assignments, PlanningProblem } from './problem';
 
@@ -53,15 +54,19 @@ export function troublesOf(problem: PlanningProblem, plan: Assignments): readonl
     says,
   }));
   const unmet = problem.hives.flatMap(({ id: hive, due }): Trouble[] => {
-    if (due === null || due.weight <= 0 || due.by >= problem.horizonDays) return [];
-    const days = openedOn(hive);
-    if (days.some((day) => day >= due.from && day <= due.by)) return [];
-    const after = days.filter((day) => day > due.by).sort((a, b) => a - b)[0];
-    const says =
-      after === undefined
-        ? `${hive} is due by day ${due.by} and is not opened.`
-        : `${hive} is due by day ${due.by} and is opened on day ${after}.`;
-    return [{ kind: 'due not met', hive, says }];
+    if (due === null || due.weight <= 0) return [];
+    const days = openedOn(hive).sort((a, b) => a - b);
+    return turnsWithin(due, problem.horizonDays).flatMap(({ from, by }, turn): Trouble[] => {
+      if (days.some((day) => day >= from && day <= by)) return [];
+      const next = from + (due.every ?? Infinity);
+      const after = days.find((day) => day > by && day < next);
+      const again = turn > 0 ? 'again ' : '';
+      const says =
+        after === undefined
+          ? `${hive} is due ${again}by day ${by} and is not opened${turn > 0 || days.length > 0 ? ' for it' : ''}.`
+          : `${hive} is due ${again}by day ${by} and is opened on day ${after}.`;
+      return [{ kind: 'due not met', hive, says }];
+    });
   });
   const odds = sessions
     .filter(({ at }) => at.fit < LOW_ODDS)

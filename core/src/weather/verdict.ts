@@ -37,6 +37,8 @@ export interface Verdict {
 
 /** A session goes ahead from this chance on. House practice; seven in ten. */
 export const GO_CHANCE = 0.7;
+/** Odds below which a day is not named as the next best. */
+const HARDLY = 0.05;
 const DAY = 24 * HOUR;
 /** Below this many minutes a stretch is not worth putting the veils on. */
 const SHORTEST = 40;
@@ -114,7 +116,7 @@ export function nextBest(
     const later = (need.from - day.from) % DAY;
     const wished = day.from + (later < 0 ? later + DAY : later);
     const stretch = bestStretch(outlook, need.depth, minutes, [day.from, day.to], wished);
-    if (!stretch || stretch.chance === 0) continue;
+    if (!stretch || stretch.chance < HARDLY) continue;
     if (stretch.chance >= likelyEnough) return stretch;
     if (!best || stretch.chance > best.chance) best = stretch;
   }

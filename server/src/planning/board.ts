@@ -3,7 +3,8 @@ import { conflictOf, hopelessBecause, type PlanningProblem } from '@brave-comb/c
 import { isOpen } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
-import { notFound } from '../problem';
+import { Refusal, notFound } from '../problem';
+import { planningNames } from './names';
 import {
   changeJob,
   insertJob,
@@ -16,7 +17,7 @@ import {
   lockJob,
   withdrawPin,
 } from './plan-store';
-import { type PlanningSeason, planningSeason } from './season-facts';
+import { type PlanningSeason, lockOf, planningSeason } from './season-facts';
 
 /** Everything on the planner board. */
 export async function planBoard(context: Context, actor: Actor): Promise<PlanBoard> {
@@ -191,8 +192,36 @@ export async function resumePlanJob(context: Context, actor: Actor, id: string, 
 }
 
 export async function pinPlan(context: Context, actor: Actor, id: string, what: Pin): Promise<PlanBoard> {
+  const before = await planningSeason(context, actor.school);
+  const known = before.pins.some((pin) => pin.id === id);
+  if (!known && 'pin' in what) refuseHopelessPin(before, what.pin);
   await keepPin(context.db, { id, school: actor.school, what, by_person: actor.id, at: context.clock.now() });
   return planBoard(context, actor);
+}
+
+/** A pin that cannot be kept is refused at once, with the rule or the other pin that stands against it. */
+function refuseHopelessPin(season: PlanningSeason, pin: Extract<Pin, { pin: unknown }>['pin']): void {
+  const { problem } = season;
+  if (!problem.slots.some(({ id }) => id === pin.slot)) return;
+  const say = planningNames(season);
+  if (!('staff' in pin)) {
+    const away = season.away.get(`${pin.group} ${pin.slot}`);
+    if (away !== undefined)
+      throw new Refusal(
+        422,
+        'cannot be kept',
+        `${say(pin.group)} cannot come ${say(pin.slot)}: ${say(away)}. Choose other hours, or change when they can come.`,
+      );
+  }
+  if (conflictOf(problem) !== null) return;
+  const conflict = conflictOf({ ...problem, locks: [...problem.locks, lockOf(pin)] });
+  if (conflict === null) return;
+  const rules = conflict.rules.map(({ says }) => say(says)).join(' ');
+  throw new Refusal(
+    422,
+    'cannot be kept',
+    `This pin cannot be kept. ${rules || 'Another pin, or what people were told for today, stands against it.'}`,
+  );
 }
 
 export async function unpinPlan(context: Context, actor: Actor, id: string): Promise<PlanBoard> {

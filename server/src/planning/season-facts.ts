@@ -27,7 +27,7 @@ import { phaseNow, type SiteSeason, siteSeason } from '../season/site-season';
 import { schoolStandings } from '../skills/standings';
 import { weighed } from './group-sheet';
 import { type PinRow, pinsOf, staffOf, termsOf, traineeGroups, type GroupRow } from './plan-store';
-import { plannedFrom, type PlannedRow } from './store';
+import { begunSince, plannedFrom, type PlannedRow } from './store';
 
 /** A slot with where and when it is. */
 export interface SiteSlot extends OfferedSlot {
@@ -192,12 +192,14 @@ export async function planningSeason(context: Context, school: string): Promise<
         moods: moods.flatMap((each) => (each.hive === hive.id ? (each.mood ?? []) : [])),
         swarm: swarm?.level ?? null,
         suspect: suspicion?.kind === 'suspicion',
+        doubtful: Object.values(latest?.record.sides ?? {}).some(({ side }) => side.doubtful),
         phase: phaseNow(season)?.phase ?? null,
         calendar,
         openings,
         heaviestKg: loads.length === 0 ? null : Math.max(...loads),
       };
     }),
+    begun: await begunSince(db, school, new Date(hourAt(sites[0]?.zone ?? 'UTC', today, 0)), now),
     locks: pins.flatMap(({ what }) => ('pin' in what && slotIds.has(what.pin.slot) ? [lockOf(what.pin)] : [])),
     forbids: pins.flatMap(({ what }): PlanForbid[] => ('forbid' in what ? [what.forbid] : [])),
     published: planned.length === 0 ? null : told.sessions,
@@ -222,7 +224,7 @@ export async function planningSeason(context: Context, school: string): Promise<
 
 const framesOf = (stack: Parameters<typeof nestBoxes>[0]) => nestBoxes(stack).reduce((sum, box) => sum + box.frames, 0);
 
-const lockOf = (pin: Extract<Pin, { pin: unknown }>['pin']): PlanLock =>
+export const lockOf = (pin: Extract<Pin, { pin: unknown }>['pin']): PlanLock =>
   'staff' in pin ? { staff: true, hive: pin.hive, slot: pin.slot } : pin;
 
 /** Name of a slot: a place and a moment, so that it stays the same when the forecast changes. */

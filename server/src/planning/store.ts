@@ -166,6 +166,22 @@ export const plannedFrom = (db: Knex, school: string, from: Date, until: Date): 
       'session_groups.starts_at',
     );
 
+/** Openings of sessions that have begun since a moment: nothing that is planned now changes them. */
+export const begunSince = (db: Knex, school: string, from: Date, now: Date) =>
+  db('sessions')
+    .join('session_groups', 'session_groups.session', 'sessions.id')
+    .where('sessions.school', school)
+    .whereNot('sessions.status', 'called off')
+    .where('sessions.starts_at', '>=', from)
+    .where(
+      (begun) =>
+        void begun
+          .where('sessions.starts_at', '<=', now)
+          .orWhereExists(db('visits').whereRaw('visits.session = sessions.id').select(db.raw('1'))),
+    )
+    .where('sessions.starts_at', '<=', new Date(now.getTime() + 86_400_000))
+    .select<{ group: string; hive: string }[]>('session_groups.trainee_group as group', 'session_groups.hive');
+
 /** Takes planned sessions out, with their openings. */
 export async function dropSessions(db: Knex, school: string, ids: readonly string[]): Promise<void> {
   const own = db('sessions').where({ school }).whereIn('id', ids).select('id');

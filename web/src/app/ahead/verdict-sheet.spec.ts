@@ -56,7 +56,7 @@ describe('the verdict', () => {
   it('says go, the hours at the site, when it turns and why', async () => {
     const text = await words(go);
     expect(text).toContain('Go');
-    expect(text).toContain('Thursday 14 May 2026 Home orchard');
+    expect(text).toContain('Thursday 14 May 2026Home orchard');
     expect(text).toContain('13:10 to 15:30');
     expect(text).toContain('Turns at 15:50, rain comes in. Fit throughout in 9 in 10 forecasts.');
     expect(text).toContain('Sat 16 May, 11:30–13:50');

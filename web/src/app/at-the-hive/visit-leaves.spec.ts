@@ -146,7 +146,7 @@ describe('after a sting', () => {
 
   it('says quietly whom to watch, and aloud when to ask', async () => {
     const early = await stung(2);
-    expect(text(early)).toMatch(/Salma stung 2 min ago.*Not alone for 28 min more/);
+    expect(text(early)).toMatch(/Salma was stung 2 min ago.*Not alone for 28 min more/);
     expect(elementOf(early.fixture).querySelector('[role=alert]')).toBeNull();
     const late = await stung(12);
     expect(elementOf(late.fixture).querySelector('[role=alert]')?.textContent).toMatch(/Ask now/);

@@ -16,7 +16,10 @@ export class Clock {
   });
 
   constructor() {
-    effect(() => keepYear(new Date(this.now()).getUTCFullYear()));
+    effect(() => {
+      const read = this.read();
+      if (read) keepYear(Number(read.now.slice(0, 4)));
+    });
     setInterval(() => this.tick.set(Date.now()), 1000);
   }
 

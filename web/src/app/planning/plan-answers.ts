@@ -2,17 +2,21 @@ import {
   afterStep,
   type Assignments,
   changed,
+  checkPlan,
   comparePlans,
   differencesBetween,
   forceInto,
   holds,
   marginalOf,
   modelOf,
+  moveTo,
   objectiveOf,
   obstaclesTo,
   type PlanItem,
   type PlanLock,
   type PlanModel,
+  type PlanningProblem,
+  type PlanStep,
   PlanSearch,
   reasonsOf,
   skillsGained,
@@ -66,6 +70,8 @@ function answer(model: PlanModel, question: Exclude<Question, { about: 'problem'
       return { price: forced(model, question, MOVES.place)?.price ?? null };
     case 'reasons':
       return reasonsOf(problem, question.plan);
+    case 'worth':
+      return { worth: objectiveOf(problem, question.plan) };
     case 'troubles':
       return troublesOf(problem, question.plan);
     case 'wet day':
@@ -99,8 +105,8 @@ function forced(
   iterations: number,
   worth = unforced(model, plan, iterations),
 ): Answers['force'] {
-  const left = item === null ? plan : without(plan, item);
-  const found = forceInto(model, left, lock, { seed: 1, iterations });
+  const options = { seed: 1, iterations };
+  const found = item === null ? forceInto(model, plan, lock, options) : moveTo(model, plan, item, lock, options);
   return found && { plan: found.plan, price: worth - found.plan.objective };
 }
 
@@ -169,12 +175,24 @@ function comparison(
   { plan, other }: Extract<Question, { about: 'comparison' }>,
 ): Answers['comparison'] {
   const changes = differencesBetween(plan, other).length;
+  const steps = changes > STEPS ? null : stepsBetween(problem, plan, other);
   return {
     more: comparePlans(problem, plan, other),
     worth: objectiveOf(problem, plan),
-    steps: changes > STEPS ? null : stepsBetween(problem, plan, other),
+    steps,
+    // Plans on the way that break no rule: only these can be told to people.
+    sound: steps === null ? [] : soundness(problem, plan, steps),
     changes,
   };
+}
+
+/** For no step made, for the first, and so on: whether the plan keeps every rule. */
+function soundness(problem: PlanningProblem, plan: Assignments, steps: readonly PlanStep[]): readonly boolean[] {
+  const plans = steps.reduce<readonly Assignments[]>(
+    (made, { change }) => [...made, changed(made.at(-1)!, change)],
+    [plan],
+  );
+  return plans.map((each) => checkPlan(problem, each).violations.length === 0);
 }
 
 function step({ problem }: PlanModel, { plan, steps, take }: Extract<Question, { about: 'step' }>): Answers['step'] {

@@ -47,10 +47,21 @@ export class PlanCompare {
   protected readonly steps = computed(() =>
     (this.found()?.steps ?? []).map((step) => ({ ...step, words: this.wordsOf(step.change) })),
   );
-  /** How many steps it takes to be as well off as can be on the way. */
+  /** How many steps it takes to be as well off as can be on the way, among plans that can be told to people where there are such. */
   protected readonly best = computed(() => {
-    const worths = [this.found()?.worth ?? 0, ...this.steps().map(({ objective }) => objective)];
-    return worths.indexOf(Math.max(...worths));
+    const { worth = 0, sound = [] } = this.found() ?? {};
+    const worths = [worth, ...this.steps().map(({ objective }) => objective)];
+    const tellable = worths.filter((_, at) => sound[at] === true);
+    return worths.findIndex(
+      (each, at) =>
+        each === Math.max(...(tellable.length > 0 ? tellable : worths)) &&
+        (tellable.length === 0 || sound[at] === true),
+    );
+  });
+  /** Fewer moves would break a rule: said, for some of them may cost points. */
+  protected readonly needed = computed(() => {
+    const [sound, best] = [this.found()?.sound ?? [], this.best()];
+    return best > 0 && sound.slice(0, best).includes(false);
   });
   /** Share below the best on the way, by steps made. */
   protected readonly bars = computed(() => {

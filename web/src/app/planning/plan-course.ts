@@ -53,6 +53,8 @@ const [WIDTH, HEIGHT] = [290, 62];
 })
 export class PlanCourse {
   readonly job = input<PlanJob | null>(null);
+  /** Worth of the plan on the board when it is not the best that was found. */
+  readonly shown = input<number | null>(null);
 
   private readonly gap = computed(() => {
     const job = this.job();
@@ -62,12 +64,17 @@ export class PlanCourse {
   });
   protected readonly words = computed(() => {
     const gap = this.gap();
+    const shown = this.shown();
+    if (shown !== null) return `${shown.toFixed(1)} points`;
     if (gap !== null) return gap < 0.0005 ? 'The best possible' : `Within ${(100 * gap).toFixed(1)} %`;
     const status = this.job()?.status;
     return status === 'waiting' || status === 'running' ? 'Planning …' : 'Not planned yet';
   });
   protected readonly below = computed(() => {
     const gap = this.gap();
+    const [shown, best] = [this.shown(), this.job()?.course.at(-1)?.objective ?? null];
+    if (shown !== null && best !== null)
+      return `the plan on the board; the best found has ${best.toFixed(1)}${gap !== null && gap < 0.0005 ? ', proven' : ''}`;
     if (gap === null) return '';
     return gap < 0.0005 ? 'no plan can beat it' : 'of the best possible';
   });

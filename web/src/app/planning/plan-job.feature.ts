@@ -50,7 +50,15 @@ export const planJobFeature = createFeature({
   reducer: createReducer<PlanJobState>(
     initial,
     on(PlanJobEvents.asked, (state) => ({ ...state, fault: null, drafts: [] })),
-    on(PlanJobEvents.told, (state, { job }) => ({ ...state, job, fault: null })),
+    // A plan that failed, or was stopped before it found anything, does not take the last one off the board.
+    on(PlanJobEvents.told, (state, { job }) => ({
+      ...state,
+      job:
+        job.plan === null && state.job?.plan
+          ? { ...job, plan: state.job.plan, course: job.trouble ? state.job.course : job.course }
+          : job,
+      fault: null,
+    })),
     on(PlanJobEvents.lost, (state, { fault }) => ({ ...state, fault })),
     on(PlanJobEvents.draftChanged, (state, draft) => ({ ...state, drafts: [...state.drafts, draft] })),
     on(PlanJobEvents.draftsFound, (state, { drafts }) => (state.drafts.length > 0 ? state : { ...state, drafts })),

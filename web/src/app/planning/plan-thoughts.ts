@@ -30,6 +30,8 @@ export interface Comparison {
   /** The way there; null where there are too many changes to be made one by one. */
   readonly steps: readonly PlanStep[] | null;
   readonly changes: number;
+  /** For no step made, for the first, and so on: whether the plan keeps every rule. */
+  readonly sound: readonly boolean[];
 }
 
 /** What the board asks of its worker. A problem is sent once, the questions after it are about that one. */
@@ -49,6 +51,7 @@ export type Question =
   | { readonly about: 'not placed'; readonly plan: Assignments }
   | { readonly about: 'reasons'; readonly plan: Assignments }
   | { readonly about: 'troubles'; readonly plan: Assignments }
+  | { readonly about: 'worth'; readonly plan: Assignments }
   | { readonly about: 'comparison'; readonly plan: Assignments; readonly other: Assignments }
   | {
       readonly about: 'step';
@@ -73,6 +76,7 @@ export interface Answers {
   'not placed': readonly WhyNot[];
   reasons: readonly OpeningReason[];
   troubles: readonly Trouble[];
+  worth: { readonly worth: number };
   comparison: Comparison;
   step: { readonly plan: Assignments; readonly made: number };
 }

@@ -90,7 +90,9 @@ class FakeWorker {
           },
         ],
         changes: 1,
+        sound: [true, true],
       },
+      worth: { worth: 98.5 },
       step: { plan: { staff: [], sessions: [{ ...PLAN.sessions[0]!, slot: 'sun' }] }, made: 1 },
       'not placed': [
         {

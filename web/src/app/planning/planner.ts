@@ -19,6 +19,7 @@ import {
   type PlanItem,
   type PlanLock,
   type PlanningProblem,
+  released,
   type Trouble,
   type WhyNot,
   without,
@@ -145,7 +146,10 @@ export class Planner {
   protected readonly why = signal<Answers['why'] | null>(null);
   protected readonly places = signal<Answers['places'] | null>(null);
   protected readonly wet = signal<Answers['wet day']>(null);
-  protected readonly notPlaced = signal<readonly WhyNot[]>([]);
+  /** `null` while it is not known for the plan that is shown. */
+  protected readonly notPlaced = signal<readonly WhyNot[] | null>(null);
+  /** Worth of the plan on the board when it is another one than the job's best. */
+  protected readonly shownWorth = signal<number | null>(null);
   protected readonly troubles = signal<readonly Trouble[]>([]);
   protected readonly only = signal<Trouble['kind'] | null>(null);
   private readonly reasons = signal<readonly OpeningReason[]>([]);
@@ -210,7 +214,7 @@ export class Planner {
   });
   protected readonly hopeless = computed(() => {
     const board = this.board();
-    return board?.hopeless ? HOPELESS_WORDS[board.hopeless] : null;
+    return board?.hopeless ? { says: HOPELESS_WORDS[board.hopeless], indoors: WEATHER.has(board.hopeless) } : null;
   });
   protected readonly conflict = computed(() => {
     const conflict = this.board()?.conflict;
@@ -243,6 +247,7 @@ export class Planner {
     });
     effect(() => {
       const [plan, board] = [this.plan(), this.board()];
+      this.notPlaced.set(null);
       if (!plan || !board) return;
       const openings = plan.sessions.length + plan.staff.length;
       if (this.busy() && openings > SMALL) return;
@@ -250,6 +255,14 @@ export class Planner {
       void this.thinker.askLatest({ about: 'troubles', plan }).then((answer) => answer && this.troubles.set(answer));
       if (this.busy()) return;
       void this.thinker.askLatest({ about: 'not placed', plan }).then((answer) => answer && this.notPlaced.set(answer));
+    });
+    effect(() => {
+      const [plan, found] = [this.plan(), this.found()];
+      this.shownWorth.set(null);
+      if (!plan || !found || keyOf(plan) === keyOf(found)) return;
+      void this.thinker
+        .askLatest({ about: 'worth', plan })
+        .then((answer) => answer && this.shownWorth.set(answer.worth));
     });
     effect(() => {
       const [plan, item] = [this.plan(), this.chosen()];
@@ -366,8 +379,9 @@ export class Planner {
     }
     const { price } = forced;
     const points = `${Math.abs(price).toFixed(1)} points`;
-    const words = `Moved, ${points} ${price > 0.05 ? 'less' : 'more'}`;
+    const words = Math.abs(price) < 0.05 ? 'Moved, at no cost' : `Moved, ${points} ${price > 0 ? 'less' : 'more'}`;
     this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(forced.plan), words }));
+    if (item) this.releasePins(item);
     this.words.set(words);
     this.chosen.set(
       lock.staff === true
@@ -381,6 +395,15 @@ export class Planner {
     );
     // The button that was pressed goes with the old prices: the focus follows the hive.
     this.grid()?.focusChosen();
+  }
+
+  /** A pin does not hold back what was moved away from it by hand. */
+  private releasePins(item: PlanItem): void {
+    for (const { id, what } of this.board()?.pins ?? []) {
+      if (!('pin' in what)) continue;
+      const pin: PlanLock = 'staff' in what.pin ? { ...what.pin, staff: true } : what.pin;
+      if (released(pin, item) !== pin) this.withdraw(id);
+    }
   }
 
   /** Makes some of the steps to the plan that is compared with. */
@@ -508,6 +531,8 @@ export class Planner {
 }
 
 const HOPELESS_WORDS: Readonly<Record<NonNullable<PlanBoard['hopeless']>, string>> = {
+  'no fit hours':
+    'No hour of these days is fit for opening hives, not even one forecast in twenty says so: what is planned cannot be held outdoors. Look again when the next forecast is in, or hold the session indoors.',
   'no slots':
     'No hours of the coming days are likely fit for opening hives. Look again when the next forecast is in, or lower the odds that the house asks for.',
   'no groups': 'There is no group to plan for.',
@@ -516,6 +541,9 @@ const HOPELESS_WORDS: Readonly<Record<NonNullable<PlanBoard['hopeless']>, string
   'no hive can be opened':
     'Every colony rests or must stay shut in the hours that suit. The dues say from when each may be opened.',
 };
+
+/** What an indoor session is an answer to. */
+const WEATHER: ReadonlySet<PlanBoard['hopeless']> = new Set(['no slots', 'no fit hours']);
 
 /** Whether two lists have the same things in the same order. */
 const sameItems = <T>(a: readonly T[], b: readonly T[]) =>

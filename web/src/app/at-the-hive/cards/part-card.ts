@@ -149,7 +149,8 @@ export class PartCard {
       .toReversed(),
   );
   protected readonly dummyText = (box: BoxLayer): string => `${box.dummy ? 'out of' : 'into'} ${box.id}`;
-  protected readonly dummies = computed(() => nestBoxes(this.stack()).map(this.dummyText));
+  private readonly nest = computed(() => (this.stack().some(isBox) ? nestBoxes(this.stack()) : []));
+  protected readonly dummies = computed(() => this.nest().map(this.dummyText));
   /** The hive with the change that is being chosen. */
   private readonly after = computed(() => {
     const change = this.change();
@@ -170,7 +171,7 @@ export class PartCard {
   );
   protected readonly change = computed<StackChange | null>(() => {
     const [gone, kind, on] = [this.gone(), this.kind(), this.on()];
-    const box = nestBoxes(this.stack()).find((each) => this.dummyText(each) === this.dummy());
+    const box = this.nest().find((each) => this.dummyText(each) === this.dummy());
     if (box) return { do: 'dummy', box: box.id, in: !box.dummy };
     if (gone) return { do: 'take', part: gone };
     if (!kind || !on) return null;
