@@ -23,6 +23,9 @@ const Level = z.int().min(1).max(LAST_LEVEL);
 const Shares = z.partialRecord(z.enum(LETTERS), z.number().min(0).max(8));
 const Words = z.string().trim().min(1).max(300);
 
+/** A recorded colony, or one side of it. */
+const Recorded = z.object({ visit: Id, address: SideAddress.nullable() });
+
 export const PracticeResult = z.object({
   id: Id,
   trainee: Id,
@@ -36,6 +39,7 @@ export const PracticeResult = z.object({
   read: Shares.nullable(),
   truth: Shares.nullable(),
   ground: z.string().nullable(),
+  recorded: Recorded.nullable(),
 });
 
 const PhotoDrill = z.object({
@@ -121,11 +125,14 @@ export const recordPractice = endpoint({
     seconds: z.number().min(0).max(36_000),
     answer: DrillAnswer,
     /** What was recorded, for drills from the record. */
-    recorded: z.object({ visit: Id, address: SideAddress.nullable() }).nullable(),
+    recorded: Recorded.nullable(),
+    /** Read from the table of counts instead of the comb: practice, but no evidence. */
+    asTable: z.boolean().default(false),
     /** The photo drill, for own photos. */
     photo: Id.nullable(),
   }),
   response: z.object({
+    /** Not when it was sent before, or the same recorded side or colony was answered before. */
     kept: z.boolean(),
     score: Share,
     right: z.boolean(),

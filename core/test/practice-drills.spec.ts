@@ -25,6 +25,7 @@ import {
   progressOf,
   readiness,
   secondsFor,
+  type PracticeShown,
   shownInPractice,
   toPractise,
   wrongEighths,
@@ -342,6 +343,44 @@ const result = (topic: TopicId, at: string, right: boolean, level = 3) => ({
   read: null,
   truth: null,
   ground: null,
+  recorded: null,
+});
+
+describe('what an answer shows', () => {
+  const every = {
+    ...DEFAULT_CHECKLIST,
+    skills: DEFAULT_CHECKLIST.skills.map((skill) => ({ ...skill, rule: { ...skill.rule, indoors: 1 } })),
+  };
+  const comb = { kind: 'comb', side: EMPTY_SIDE } as const;
+  // As the screens ask it: eighths say nothing of ages, of weight or of causes.
+  it.each<readonly [string, PracticeShown['topic'], PracticeShown['answer'], readonly string[]]>([
+    ['brood comb in eighths', 'comb-brood', comb, ['draws-frame', 'tells-contents']],
+    ['a recorded side in eighths', 'comb-record', comb, ['draws-frame', 'tells-contents']],
+    ['eggs and larvae in eighths', 'comb-young', comb, ['tells-contents']],
+    ['stores in eighths', 'comb-stores', comb, ['tells-contents']],
+    ['spotty brood in eighths', 'comb-spotty', comb, ['tells-contents']],
+    ['drone brood in eighths', 'comb-drones', comb, ['tells-contents']],
+    ['new comb in eighths', 'comb-building', comb, ['tells-contents']],
+    ['five cells with eggs', 'find-eggs', { kind: 'find', touches: [] }, ['finds-eggs']],
+    ['the queen on a side', 'find-queen', { kind: 'find', touches: [] }, []],
+    ['sunken cappings', 'find-sunken', { kind: 'find', touches: [] }, ['suspect-lids']],
+    ['sunken cappings by name', 'trouble', { kind: 'trouble', trouble: 'sunken lids' }, ['suspect-lids']],
+    ['twisted larvae by name', 'trouble', { kind: 'trouble', trouble: 'twisted larvae' }, ['larvae-shine']],
+    ['a sound comb', 'trouble', { kind: 'trouble', trouble: null }, []],
+    ['enough seen', 'stop', { kind: 'stop', answer: 'enough seen, close' }, ['knows-enough']],
+    ['to go on', 'stop', { kind: 'stop', answer: 'go on' }, ['knows-enough']],
+    ['to close because of rain or bees', 'stop', { kind: 'stop', answer: 'close now' }, []],
+    ['a box is due', 'next', { kind: 'next', advice: 'add space' }, ['decides-room']],
+    ['feed is due', 'next', { kind: 'next', advice: 'feed' }, ['decides-feed']],
+    ['to look again, undated', 'next', { kind: 'next', advice: 'look again' }, []],
+  ])('%s', (_what, topic, answer, skills) => {
+    const shown = { topic, answer, level: 3, right: true, grade: 'good', seconds: 30, asTable: false } as const;
+    expect(
+      shownInPractice(shown, every)
+        .map(({ id }) => id)
+        .sort(),
+    ).toEqual(skills);
+  });
 });
 
 describe('progress and what to practise', () => {
@@ -358,11 +397,23 @@ describe('progress and what to practise', () => {
   });
 
   it('is weak evidence only when right, in time, hard enough, and where the list lets it', () => {
-    const good = { topic: 'find-eggs', level: 3, right: true, grade: 'good' } as const;
+    const good: PracticeShown = {
+      topic: 'find-eggs',
+      level: 3,
+      right: true,
+      grade: 'good',
+      seconds: 20,
+      asTable: false,
+      answer: { kind: 'find', touches: [] },
+    };
     expect(shownInPractice(good, DEFAULT_CHECKLIST).map(({ id }) => id)).toContain('finds-eggs');
     expect(shownInPractice({ ...good, level: 2 }, DEFAULT_CHECKLIST)).toEqual([]);
     expect(shownInPractice({ ...good, grade: 'hard' }, DEFAULT_CHECKLIST)).toEqual([]);
     expect(shownInPractice({ ...good, right: false }, DEFAULT_CHECKLIST)).toEqual([]);
+    expect(shownInPractice({ ...good, asTable: true }, DEFAULT_CHECKLIST)).toEqual([]);
+    const comb = { ...good, topic: 'comb-stores', answer: { kind: 'comb', side: EMPTY_SIDE } } as const;
+    expect(shownInPractice(comb, DEFAULT_CHECKLIST).length).toBeGreaterThan(0);
+    expect(shownInPractice({ ...comb, seconds: 2 }, DEFAULT_CHECKLIST)).toEqual([]);
     const never = {
       ...DEFAULT_CHECKLIST,
       skills: DEFAULT_CHECKLIST.skills.map((skill) => ({ ...skill, rule: { ...skill.rule, indoors: 0 } })),

@@ -372,7 +372,7 @@ describe('a photo looked at afterwards', () => {
   it('shows eggs that nobody saw at the hive', () => {
     const before = [read(4, '5S 3H')];
     expect(line([...before, confirmed(true)])).toMatchObject({ eighths: { S: 5, H: 3 }, trace: ['E'] });
-    const at = { box: 'brood', frames: 11, minutesOpen: null, late: false };
+    const at = { box: 'brood', frames: 11, kind: 'national-deep' as const, minutesOpen: null, late: false };
     const eggs = (entries: readonly VisitEntry[]) =>
       seenEnough(recordOf(entries), ['laying'], at).evidence.find(({ id }) => id === 'eggs')?.state;
     expect([eggs(before), eggs([...before, confirmed(true)])]).toEqual(['missing', 'seen']);
@@ -536,7 +536,7 @@ describe('small words', () => {
   });
 
   it('late in the year the first brood ends the visit, a doubt does not go away', () => {
-    const at = { box: 'brood', frames: 11, minutesOpen: null };
+    const at = { box: 'brood', frames: 11, kind: 'national-deep' as const, minutesOpen: null };
     const one = [read(1, '3S 5H')];
     const enough = (entries: readonly VisitEntry[], late: boolean) =>
       seenEnough(recordOf(entries), ['laying', 'stores'], { ...at, late }).enough;

@@ -91,6 +91,7 @@ describe('seen enough', () => {
     const seen = seenEnough(recordOf([]), ['laying', 'queen cells'], {
       box: 'brood',
       frames: 11,
+      kind: 'national-deep',
       minutesOpen: null,
       late: false,
     });
@@ -103,6 +104,7 @@ describe('seen enough', () => {
     const seen = seenEnough(recordOf([reading(5, 'low', '2E 2L 4S')]), ['laying'], {
       box: 'brood',
       frames: 11,
+      kind: 'national-deep',
       minutesOpen: null,
       late: false,
     });
@@ -112,11 +114,18 @@ describe('seen enough', () => {
 
   it('does not believe in no queen cells before the nest was passed at both ends', () => {
     const middle = recordOf([reading(2, 'low', '8S'), reading(2, 'high', '8S')]);
-    const before = seenEnough(middle, ['queen cells'], { box: 'brood', frames: 5, minutesOpen: null, late: false });
+    const before = seenEnough(middle, ['queen cells'], {
+      box: 'brood',
+      frames: 5,
+      kind: 'national-deep',
+      minutesOpen: null,
+      late: false,
+    });
     expect(before.evidence[0]).toMatchObject({ id: 'queen cells', state: 'missing' });
     const all = seenEnough(recordOf(whole(['8H', '8S', '8H'])), ['queen cells'], {
       box: 'brood',
       frames: 5,
+      kind: 'national-deep',
       minutesOpen: null,
       late: false,
     });
@@ -125,12 +134,24 @@ describe('seen enough', () => {
 
   it('wants a doubtful side read again', () => {
     const first = reading(3, 'low', '8S !');
-    expect(seenEnough(recordOf([first]), [], { box: 'brood', frames: 11, minutesOpen: null, late: false }).enough).toBe(
-      false,
-    );
+    expect(
+      seenEnough(recordOf([first]), [], {
+        box: 'brood',
+        frames: 11,
+        kind: 'national-deep',
+        minutesOpen: null,
+        late: false,
+      }).enough,
+    ).toBe(false);
     const again = reading(3, 'low', '8S', 'tomasz', first.id);
     expect(
-      seenEnough(recordOf([first, again]), [], { box: 'brood', frames: 11, minutesOpen: null, late: false }).enough,
+      seenEnough(recordOf([first, again]), [], {
+        box: 'brood',
+        frames: 11,
+        kind: 'national-deep',
+        minutesOpen: null,
+        late: false,
+      }).enough,
     ).toBe(true);
   });
 
@@ -139,15 +160,33 @@ describe('seen enough', () => {
       entry({ kind: 'evidence ticked', evidence: 'healthy brood', seen: true }),
       reading(5, 'low', '8S'),
     ]);
-    expect(seenEnough(record, ['health'], { box: 'brood', frames: 11, minutesOpen: null, late: false }).enough).toBe(
-      true,
-    );
+    expect(
+      seenEnough(record, ['health'], {
+        box: 'brood',
+        frames: 11,
+        kind: 'national-deep',
+        minutesOpen: null,
+        late: false,
+      }).enough,
+    ).toBe(true);
   });
 
   it('reckons with the pace of the visit', () => {
     const record = recordOf(whole(['8H', '8H', '8H', '8H']));
-    const slow = seenEnough(record, ['room'], { box: 'brood', frames: 11, minutesOpen: 20, late: false });
-    const fast = seenEnough(record, ['room'], { box: 'brood', frames: 11, minutesOpen: 4, late: false });
+    const slow = seenEnough(record, ['room'], {
+      box: 'brood',
+      frames: 11,
+      kind: 'national-deep',
+      minutesOpen: 20,
+      late: false,
+    });
+    const fast = seenEnough(record, ['room'], {
+      box: 'brood',
+      frames: 11,
+      kind: 'national-deep',
+      minutesOpen: 4,
+      late: false,
+    });
     expect(slow.framesToGo).toBe(2);
     expect(slow.minutesToGo).toBeGreaterThan(fast.minutesToGo);
   });

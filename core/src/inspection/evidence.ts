@@ -1,3 +1,5 @@
+import { type FrameKindId, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea } from '../equipment';
+import { roundTo } from '../units';
 import { BROOD, type Letter } from './contents';
 import { FINDINGS } from './findings';
 import { type FrameSide, type SideAddress, hasMark, shows, toward } from './frame-side';
@@ -24,6 +26,10 @@ export interface SeenEnough {
 export interface EvidencePlace {
   readonly box: string;
   readonly frames: number;
+  /** Kind of frame that stands in the box: what an eighth of honey weighs. */
+  readonly kind: FrameKindId;
+  /** Least food in the open season, kg. */
+  readonly leastStoresKg?: number | undefined;
   /** Minutes since the first frame, to reckon the pace from; `null` before that. */
   readonly minutesOpen: number | null;
   /** No new queen can be had any more this year. */
@@ -40,6 +46,13 @@ const ASKS: Readonly<Record<Question, readonly EvidenceId[]>> = {
 };
 /** Usual pace with a trainee group, minutes a frame. Common practice; the visit's own pace takes over. */
 const MINUTES_A_FRAME = 1.4;
+/** Food in the nest below which a colony is fed, kg; "enough" is well above it. Common practice. */
+const LEAST_STORES_KG = 5;
+const ENOUGH_TIMES = 1.4;
+/** Empty comb and foundation that are room for a week, and too little to call room, frames. Common practice. */
+const [ROOMY, CRAMPED] = [2, 1];
+/** With no more frames unread than this, what they may hold decides nothing any more. */
+const LAST_FEW = 2;
 /** Nobody reads a frame faster than this, whatever the record says. */
 const FASTEST = 0.7;
 
@@ -58,7 +71,7 @@ const FASTEST = 0.7;
 export function seenEnough(
   record: VisitRecord,
   questions: readonly Question[],
-  { box, frames, minutesOpen, late }: EvidencePlace,
+  { box, frames, kind, leastStoresKg = LEAST_STORES_KG, minutesOpen, late }: EvidencePlace,
 ): SeenEnough {
   const nest = nestOf(record, box, frames);
   const asked = new Set<EvidenceId>(questions.flatMap((question) => ASKS[question]));
@@ -69,7 +82,7 @@ export function seenEnough(
     queen(record, nest, asked),
     queenCells(record, nest, asked),
     room(record, nest, asked),
-    stores(record, nest, asked),
+    stores(record, nest, asked, kind, leastStoresKg),
     healthyBrood(record, asked),
     pests(record, asked),
     doubtful(record, nest),
@@ -200,15 +213,62 @@ function queenCells(record: VisitRecord, nest: Nest, asked: ReadonlySet<Evidence
 const edges = (nest: Nest): readonly number[] =>
   [...new Set([1, 2, nest.frames - 1, nest.frames])].filter((frame) => frame > 0);
 
+/**
+ * What the read frames hold of something, and what all frames may hold at most: an unread frame as much as the fullest read one and a quarter
+ * of a whole frame more. `null` most while more than the last few frames are unread.
+ */
+function amount(nest: Nest, of: (side: FrameSide) => number, whole: number): { counted: number; most: number | null } {
+  const byFrame = new Map<number, number>();
+  for (const { address, side } of nest.sides) byFrame.set(address.frame, (byFrame.get(address.frame) ?? 0) + of(side));
+  const counted = [...byFrame.values()].reduce((sum, each) => sum + each, 0);
+  const unread = nest.frames - nest.readFrames.length;
+  const fullest = Math.max(0, ...byFrame.values());
+  return {
+    counted,
+    most: unread > LAST_FEW ? null : counted + unread * Math.min(whole, fullest + whole / 4),
+  };
+}
+
+const SIDES = 2;
+const eighthsOf = (side: FrameSide, letters: readonly Letter[]): number =>
+  letters.reduce((sum, letter) => sum + (side.eighths[letter] ?? 0), 0);
+
+/** Room is seen at the edges; or as soon as enough of it was counted, or hardly any can be left. */
 function room(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>): Evidence | null {
   if (!asked.has('room')) return null;
+  const { counted, most } = amount(nest, (side) => eighthsOf(side, ['C', 'F']) / (8 * SIDES), 1);
+  if (counted >= ROOMY)
+    return { id: 'room', state: 'seen', where: `${roundTo(counted, 1)} frames empty or bare: room for a week` };
+  if (most !== null && most < CRAMPED)
+    return { id: 'room', state: 'seen', where: `${roundTo(counted, 1)} frames empty or bare: hardly any room` };
   const rest = edges(nest).filter((frame) => !nest.readFrames.includes(frame));
   if (record.ticks.room || rest.length === 0) return { id: 'room', state: 'seen', where: 'both edges read' };
   return { id: 'room', state: 'missing', where: `look at ${listed(rest)}` };
 }
 
-function stores(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>): Evidence | null {
+/** Food is seen on the outer frames; or as soon as enough of it was counted, or too little can be left. */
+function stores(
+  record: VisitRecord,
+  nest: Nest,
+  asked: ReadonlySet<EvidenceId>,
+  kind: FrameKindId,
+  least: number,
+): Evidence | null {
   if (!asked.has('stores')) return null;
+  const perEighth = combArea(kind) / 8;
+  const { counted, most } = amount(
+    nest,
+    (side) => perEighth * (eighthsOf(side, ['H']) * HONEY_KG_PER_DM2 + eighthsOf(side, ['N']) * NECTAR_KG_PER_DM2),
+    SIDES * combArea(kind) * HONEY_KG_PER_DM2,
+  );
+  if (counted >= ENOUGH_TIMES * least)
+    return { id: 'stores', state: 'seen', where: `${roundTo(counted, 1)} kg counted: enough` };
+  if (most !== null && most < least)
+    return {
+      id: 'stores',
+      state: 'seen',
+      where: `${roundTo(counted, 1)} kg counted, ${roundTo(most, 1)} at most: too little`,
+    };
   const rest = [1, nest.frames].filter((frame) => !nest.readFrames.includes(frame));
   if (record.ticks.stores || rest.length === 0) return { id: 'stores', state: 'seen', where: 'both outer frames read' };
   return { id: 'stores', state: 'missing', where: `look at ${listed(rest)}` };

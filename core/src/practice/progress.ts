@@ -1,3 +1,4 @@
+import type { SideAddress } from '../inspection';
 import type { ReadingPair } from '../skills';
 import { meanOf } from '../units';
 import { type Grade, levelAfter } from './mark';
@@ -21,6 +22,8 @@ export interface PracticeResult {
   readonly truth: ReadingPair['reference'] | null;
   /** What eggs lay on, where that was drawn. */
   readonly ground: string | null;
+  /** What was read, for drills from the record: a second answer to it is not kept. */
+  readonly recorded: { readonly visit: string; readonly address: SideAddress | null } | null;
 }
 
 /** How somebody stands with one topic. */

@@ -10,7 +10,7 @@ export interface Topic {
   readonly place: Place;
   readonly name: string;
   readonly asks: string;
-  /** Skills of the usual checklist that it is weak evidence for. */
+  /** Skills of the usual checklist that it practises; what it shows is another matter. */
   readonly skills: readonly string[];
   /** Seconds that the bees would give, at the easiest and at the hardest level. */
   readonly seconds: readonly [easy: number, hard: number];

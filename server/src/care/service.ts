@@ -342,7 +342,7 @@ function shownTo(actor: Actor, record: VisitRecord): VisitRecord {
 }
 
 const evidenceOf = (visit: NamedVisit, { record, box }: ColonyRead, late: boolean): SeenEnough =>
-  seenEnough(record, visit.questions, { box: box.id, frames: box.frames, minutesOpen: null, late });
+  seenEnough(record, visit.questions, { box: box.id, frames: box.frames, kind: frameOf(box), minutesOpen: null, late });
 
 function queenOf(visit: NamedVisit, now: ColonyRead, nest: SeenEnough): QueenStatus {
   return queenStatus({

@@ -64,6 +64,7 @@ export const shownResult = (row: ResultRow): PracticeResult => ({
   read: row.read_shares,
   truth: row.true_shares,
   ground: row.ground,
+  recorded: row.recorded,
 });
 
 export const shownPhotoDrill = ({ id, attachment, question, choices, answer, says }: PhotoDrillRow) => ({

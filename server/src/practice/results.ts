@@ -20,7 +20,7 @@ import { Refusal, notFound } from '../problem';
 import { checklistOf } from '../skills/checklist-store';
 import { demonstrationsOf, insertDemonstration } from '../skills/evidence-store';
 import { recordOf } from './drills';
-import { insertResult, photoDrillById, resultById, type ResultRow } from './store';
+import { insertResult, photoDrillById, recordedAnswers, resultById, type ResultRow } from './store';
 
 type Sent = Input<(typeof endpoints)['recordPractice']>['body'];
 
@@ -90,17 +90,32 @@ export async function recordPractice(
     ground: 'ground' in drill ? drill.ground : null,
   };
   const evidence = await db.transaction(async (trx) => {
+    // Its answer was shown the first time: a second one says nothing of what somebody can do.
+    if (sent.recorded && (await answeredBefore(trx, actor, sent.topic, sent.recorded))) return null;
     await insertResult(trx, row);
-    return actor.role === 'trainee' ? keepEvidence(trx, row) : [];
+    return actor.role === 'trainee' ? keepEvidence(trx, row, sent.asTable) : [];
   });
+  if (evidence === null) return { kept: false, score, right, grade, evidence: [] };
   return { kept: true, score, right, grade, evidence: evidence.map(({ name }) => name) };
 }
 
+/** Whether somebody has answered a recorded side or colony before. */
+async function answeredBefore(
+  trx: Knex,
+  actor: Actor,
+  topic: ResultRow['topic'],
+  recorded: NonNullable<ResultRow['recorded']>,
+): Promise<boolean> {
+  const before = await recordedAnswers(trx, actor.school, actor.id, topic, recorded.visit);
+  const key = (address: typeof recorded.address) => (address ? sideKey(address) : null);
+  return before.some((each) => each && key(each.address) === key(recorded.address));
+}
+
 /** What a good answer is evidence for: once a day for each skill, however often it was practised. */
-async function keepEvidence(trx: Knex, row: ResultRow): Promise<readonly Skill[]> {
+async function keepEvidence(trx: Knex, row: ResultRow, asTable: boolean): Promise<readonly Skill[]> {
   const day = await dayAtSchool(trx, row.school, row.at);
   const checklist = await checklistOf(trx, row.school, day);
-  const shown = shownInPractice({ ...row, right: Boolean(row.is_right) }, checklist);
+  const shown = shownInPractice({ ...row, right: Boolean(row.is_right), asTable }, checklist);
   if (shown.length === 0) return [];
   const before = (await demonstrationsOf(trx, row.school, [row.person])).filter(
     (each) => each.source === 'practice' && each.day === day,

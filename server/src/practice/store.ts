@@ -55,6 +55,21 @@ export async function resultsOf(
   return db.select<ResultRow[]>('*').from(ranked.as('ranked')).where('place', '<=', most).orderBy(['at', 'id']);
 }
 
+/** What of a visit somebody has answered in a topic. */
+export const recordedAnswers = async (
+  db: Knex,
+  school: string,
+  person: string,
+  topic: TopicId,
+  visit: string,
+): Promise<readonly ResultRow['recorded'][]> =>
+  (
+    await db<ResultRow>('practice_results')
+      .where({ school, person, topic })
+      .whereRaw("json_value(recorded, '$.visit') = ?", [visit])
+      .select('recorded')
+  ).map(({ recorded }) => recorded);
+
 export interface PhotoDrillRow {
   readonly id: string;
   readonly school: string;

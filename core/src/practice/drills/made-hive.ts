@@ -19,6 +19,7 @@ export interface NestTraits {
 
 /** Frames of the box that made-up hives have. */
 export const MADE_FRAMES = BOXES['national-brood'].frames;
+export const MADE_KIND = 'national-deep' as const;
 export const MADE_BOX = 'brood';
 
 /** Both sides of each frame: brood in the middle, food outside, as a nest lies. */

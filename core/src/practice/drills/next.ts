@@ -3,7 +3,7 @@ import { type FrameSide, type QueenCell, estimateColony, queenStatus, shows } fr
 import { type Forage, nectarOn } from '../../season';
 import { type CivilDate, scattered, addDays, roundTo, upperFirst } from '../../units';
 import type { Mark } from '../mark';
-import { MADE_FRAMES, madeNest } from './made-hive';
+import { MADE_FRAMES, MADE_KIND, madeNest } from './made-hive';
 
 /** A colony on a day: what is known of it, and what the judges say. */
 export interface NextDrill {
@@ -85,7 +85,7 @@ export function someColony(level: number, seed: number): NextDrill {
     strain: 'cuts down',
     frames: MADE_FRAMES,
     framesRead: MADE_FRAMES,
-    nest: estimateColony(sides.map((side) => ({ frame: 'national-deep', side }))),
+    nest: estimateColony(sides.map((side) => ({ frame: MADE_KIND, side }))),
     last: null,
     daysSinceLast: null,
     eggsSeen: any('E'),

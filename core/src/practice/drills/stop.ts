@@ -11,7 +11,7 @@ import {
 } from '../../inspection';
 import { scattered } from '../../units';
 import type { Mark } from '../mark';
-import { MADE_BOX, MADE_FRAMES, madeNest } from './made-hive';
+import { MADE_BOX, MADE_FRAMES, MADE_KIND, madeNest } from './made-hive';
 
 export const STOP_ANSWERS = ['go on', 'enough seen, close', 'finish this frame, then close', 'close now'] as const;
 export type StopAnswer = (typeof STOP_ANSWERS)[number];
@@ -83,7 +83,7 @@ export function momentSays(drill: StopDrill): { readonly answer: StopAnswer; rea
       },
     })),
   );
-  const place = { box: MADE_BOX, frames: drill.frames, minutesOpen: drill.minutesOpen, late: false };
+  const place = { box: MADE_BOX, frames: drill.frames, kind: MADE_KIND, minutesOpen: drill.minutesOpen, late: false };
   const { enough, evidence, framesToGo } = seenEnough(recordOf(entries), [drill.question], place);
   if (enough) return { answer: 'enough seen, close', why: evidence.map(({ id, where }) => `${id}: ${where}`) };
   return {

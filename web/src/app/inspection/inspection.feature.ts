@@ -369,6 +369,7 @@ export const inspectionFeature = createFeature({
       return seenEnough(record, file.visit.questions, {
         box: box.id,
         frames: box.frames,
+        kind: frameOf(box),
         minutesOpen: minutes,
         late: file.late,
       });

@@ -77,6 +77,8 @@ export class CombStage {
   private readonly corner = signal<readonly [number, number]>([0, 0]);
   protected readonly cursor = signal<number | null>(null);
   protected readonly asTable = signal(false);
+  /** The comb is told in a table of counts. */
+  readonly tabled = output();
   private readonly width = signal(790);
   private readonly size = computed(() => combSize(this.picture()));
   /** Width of a cell as shown, px. */

@@ -211,6 +211,7 @@ export class DrillScreen {
     this.side.set(EMPTY_SIDE);
     this.touches.set([]);
     this.overlay.set('zones');
+    this.tabled.set(false);
     try {
       const record = this.replayed.data();
       this.task.set(this.desk.next(topic, record ? { record, done: this.done() } : undefined));
@@ -237,13 +238,16 @@ export class DrillScreen {
     else this.touches.update((all) => (drill.find === 'queen' ? [at] : [...all, at]));
   }
 
+  /** Whether the comb was read from the table of its counts, also in part. */
+  protected readonly tabled = signal(false);
+
   protected answer(answer: Answer): void {
     const task = this.task();
     if (!task || this.mark()) return;
     const seconds = Math.round((performance.now() - this.startedAt) / 1000);
     this.seconds.set(seconds);
     this.answered.set(answer);
-    this.mark.set(this.desk.answer(task, answer, seconds));
+    this.mark.set(this.desk.answer(task, answer, seconds, this.tabled()));
   }
 
   protected chosen(picked: readonly string[]): void {

@@ -1,6 +1,6 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
-import { type SideAddress, eighthsRead } from '@brave-comb/core/inspection';
+import { type SideAddress, eighthsRead, sideKey } from '@brave-comb/core/inspection';
 import {
   type Answer,
   type Drill,
@@ -35,6 +35,8 @@ export interface Task {
   readonly photo: string | null;
   /** Where it comes from, in words. */
   readonly from: string;
+  /** Answered before: its answer is known, and this one is not scored. */
+  readonly again: boolean;
 }
 
 /** Sides from which something can be learned have this much read on them, eighths. */
@@ -119,7 +121,17 @@ export class PracticeDesk {
       colony: record && !address ? record : undefined,
       photo: data.photos.find(({ id }) => id === photo),
     };
-    return { topic, level, seed, drill: makeDrill(topic, level, seed, sources), sources, recorded, photo, from: '' };
+    return {
+      topic,
+      level,
+      seed,
+      drill: makeDrill(topic, level, seed, sources),
+      sources,
+      recorded,
+      photo,
+      from: '',
+      again: false,
+    };
   }
 
   /**
@@ -133,7 +145,7 @@ export class PracticeDesk {
     const data = this.data();
     const level = this.progress().find((each) => each.topic === topic)?.level ?? 1;
     const [seed, lot] = crypto.getRandomValues(new Uint32Array(2)).map((each) => each & 0x7fffffff);
-    const task = { topic, level, seed: seed!, recorded: null, photo: null, from: '' };
+    const task = { topic, level, seed: seed!, recorded: null, photo: null, from: '', again: false };
     const limits = data?.limits ?? DEFAULT_LIMITS;
     const pick = <T>(from: readonly T[]): T | undefined => from[lot! % Math.max(1, from.length)];
     const made = (sources: DrillSources, more: Partial<Task> = {}): Task => ({
@@ -144,20 +156,23 @@ export class PracticeDesk {
     });
     if (topic === 'comb-record' && data) {
       const own = replayed ? this.sides({ records: [replayed.record] }) : this.sides(data);
-      const side = replayed ? own[replayed.done % Math.max(1, own.length)] : pick(own);
+      const fresh = own.filter(({ record, address }) => !this.answered(topic, record.visit, address));
+      const side = replayed ? own[replayed.done % Math.max(1, own.length)] : pick(fresh.length > 0 ? fresh : own);
       if (side) {
         const { record, address } = side;
         return made(
           { limits, side: side.side },
           {
             recorded: { visit: record.visit, address },
+            again: this.answered(topic, record.visit, address),
             from: `hive ${record.hive}, ${record.day}, frame ${address.frame}, as the record tells it`,
           },
         );
       }
     }
     // Every other colony is one of the school's own.
-    const record = topic === 'next' && data && lot! % 2 === 0 ? pick(data.records) : undefined;
+    const colonies = (data?.records ?? []).filter(({ visit }) => !this.answered(topic, visit, null));
+    const record = topic === 'next' && lot! % 2 === 0 ? pick(colonies) : undefined;
     if (record)
       return made(
         { limits, colony: record },
@@ -168,9 +183,18 @@ export class PracticeDesk {
     return made({ limits }, { from: 'made up' });
   }
 
-  /** Marks an answer here, keeps it on the device, and sends it. */
-  answer(task: Task, answer: Answer, seconds: number): Mark {
+  /** Whether a recorded side or colony was answered before. */
+  private answered(topic: TopicId, visit: string, address: SideAddress | null): boolean {
+    const key = (of: SideAddress | null) => (of ? sideKey(of) : null);
+    return this.results().some(
+      (each) => each.topic === topic && each.recorded?.visit === visit && key(each.recorded.address) === key(address),
+    );
+  }
+
+  /** Marks an answer here, keeps it on the device, and sends it; one that was answered before is marked and not kept. */
+  answer(task: Task, answer: Answer, seconds: number, asTable = false): Mark {
     const mark = markAnswer(task.drill, answer, task.sources);
+    if (task.again) return mark;
     const { topic, level, seed, recorded, photo } = task;
     const body = {
       id: this.desk.newId(),
@@ -182,6 +206,7 @@ export class PracticeDesk {
       answer,
       recorded,
       photo,
+      asTable,
     };
     const person = this.data()?.person ?? '';
     this.own.update((all) => [...all, resultOf(body, task, mark, person)]);
@@ -206,5 +231,6 @@ function resultOf(sent: Sent, { drill }: Task, mark: Mark, person: string): Prac
     read: read ? readShares(answer.side) : null,
     truth: read ? drill.side.truth : null,
     ground: 'ground' in drill ? drill.ground : null,
+    recorded: sent.recorded,
   };
 }

@@ -31,6 +31,7 @@ const result = (topic: TopicId, more: object = {}) => ({
   read: null,
   truth: null,
   ground: null,
+  recorded: null,
   ...more,
 });
 const DATA: PracticeData = {

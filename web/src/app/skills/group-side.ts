@@ -123,7 +123,8 @@ export class GroupSide {
       this.groups()
         .flatMap((group) => group.until ?? [])
         .sort()[0] ?? null;
-    const course = until === null ? null : Math.ceil((daysBetween(today, until) + 1) / 7);
+    const over = until !== null && until < today;
+    const course = until === null || over ? null : Math.ceil((daysBetween(today, until) + 1) / 7);
     const open = (at: number) =>
       this.trainees().filter(({ standings }) => !HELD.includes(STANDING_STATES[standings[at]?.[0] ?? 0]!)).length;
     return skills
@@ -131,12 +132,16 @@ export class GroupSide {
         const text = weeksLeft(skill, today);
         const season = text === '–' || text.startsWith('in') ? null : Number(text);
         const weeks = Math.min(season ?? Infinity, course ?? Infinity);
-        const when = text.startsWith('in')
-          ? `to be seen ${text} weeks`
-          : weeks === Infinity
-            ? 'any time'
-            : `${weeks} weeks left`;
-        return { id: skill.id, name: skill.name, open: open(at), weeks, when, short: weeks < SHORT };
+        const when = over
+          ? 'the course is over'
+          : text.startsWith('in')
+            ? `to be seen ${text} weeks`
+            : weeks === Infinity
+              ? 'any time'
+              : weeks <= 0
+                ? 'no more this season'
+                : `${weeks} ${weeks === 1 ? 'week' : 'weeks'} left`;
+        return { id: skill.id, name: skill.name, open: open(at), weeks, when, short: !over && weeks < SHORT };
       })
       .filter((need) => need.open > 0)
       .sort((a, b) => a.weeks - b.weeks || b.open - a.open)
