@@ -73,6 +73,7 @@ export const Standing = z.object({
   until: CivilDate.nullable(),
   last: CivilDate.nullable(),
   progress: z.number(),
+  signature: z.enum(['earned', 'by exception', 'fallen']).nullable(),
 });
 
 /** How long a skill holds after it was last shown. */
@@ -237,6 +238,8 @@ export const traineeMatrix = endpoint({
         hive: z.string().nullable(),
         source: z.enum(EVIDENCE_SOURCES),
         note: z.string(),
+        /** Who judged it at which other school, for what came with a passport. */
+        elsewhere: z.object({ assessor: z.string(), school: z.string() }).nullable(),
       }),
     ),
   }),
@@ -269,6 +272,8 @@ export const SignOff = z.object({
   id: Id,
   skill: z.string(),
   kind: z.enum(['signed', 'carried']),
+  /** Signed though the rule was not met; the note says why. */
+  byException: z.boolean(),
   by: z.string(),
   day: CivilDate,
   version: z.int(),
@@ -315,6 +320,18 @@ export const passport = endpoint({
     hives: list(z.object({ id: Id, number: z.string() })),
     held: z.int(),
     visits: z.int(),
+    /** The closing signature under the whole course, while it stands. */
+    course: z
+      .object({
+        id: Id,
+        by: z.string(),
+        day: CivilDate,
+        version: z.int(),
+        skills: z.int(),
+        exceptions: z.int(),
+        note: z.string(),
+      })
+      .nullable(),
   }),
 });
 
@@ -385,6 +402,36 @@ export const signOffSkills = endpoint({
     note: z.string().trim().max(500),
   }),
   response: z.object({ signed: z.int() }),
+});
+
+export const withdrawSignOffs = endpoint({
+  method: 'POST',
+  path: '/api/trainees/:trainee/sign-offs/withdraw',
+  access: ['lead'],
+  summary: 'Takes several signatures back as one, with the reason; they stay in the record',
+  params: z.object({ trainee: Id }),
+  body: z.object({ signOffs: z.array(Id).min(1).max(200), reason: Reason }),
+  response: z.object({ withdrawn: z.int() }),
+});
+
+export const signOffCourse = endpoint({
+  method: 'POST',
+  path: '/api/trainees/:trainee/course-sign-off',
+  access: ['lead'],
+  summary: 'Signs the whole course, once every skill of the list stands',
+  params: z.object({ trainee: Id }),
+  body: z.object({ id: Id, note: z.string().trim().max(500) }),
+  response: Kept,
+});
+
+export const withdrawCourse = endpoint({
+  method: 'POST',
+  path: '/api/course-sign-offs/:signOff/withdraw',
+  access: ['lead'],
+  summary: 'Takes the closing signature of a course back, with the reason',
+  params: z.object({ signOff: Id }),
+  body: z.object({ reason: Reason }),
+  response: Kept,
 });
 
 export const withdrawSignOff = endpoint({
@@ -494,8 +541,26 @@ export const importPassport = endpoint({
   access: ['lead'],
   summary: "Takes in another school's passport: its evidence waits for the lead's word, like a claim",
   params: z.object({ trainee: Id }),
-  body: PassportFile,
-  response: z.object({ taken: z.int(), known: z.int(), unknown: list(z.string()) }),
+  body: PassportFile.extend({
+    /** Somebody said that it is the same person, though the file has another name. */
+    anotherName: z.boolean().default(false),
+  }),
+  response: z.object({ school: z.string(), taken: z.int(), known: z.int(), unknown: list(z.string()) }),
+});
+
+export const settlePassport = endpoint({
+  method: 'POST',
+  path: '/api/trainees/:trainee/passport/settle',
+  access: ['lead'],
+  summary:
+    'Accepts together what waits from one school, turns it down together, or takes it out again as never taken in',
+  params: z.object({ trainee: Id }),
+  body: z.discriminatedUnion('word', [
+    z.object({ word: z.literal('accept'), school: z.string().max(120) }),
+    z.object({ word: z.literal('turn down'), school: z.string().max(120), reason: Reason }),
+    z.object({ word: z.literal('take out'), school: z.string().max(120) }),
+  ]),
+  response: z.object({ settled: z.int() }),
 });
 
 export const eraseTrainee = endpoint({

@@ -33,6 +33,31 @@ const three = [
   shown('2026-05-09', 'can teach', { colony: 'hive 6' }),
 ];
 
+describe('a signature', () => {
+  const signed = { trainee: 'salma', skill: 'finds-eggs', day: '2026-05-10', kind: 'signed' as const };
+  // What the evidence is worth today, whether it was struck after the signature, and what becomes of the signature.
+  it.each([
+    ['earned, and the evidence stands', three, {}, 'signed off', 'earned'],
+    ['earned, one of three showings struck since', three.slice(1), { struck: true }, 'in progress', 'fallen'],
+    ['earned, all struck since', [], { struck: true }, 'in progress', 'fallen'],
+    [
+      'earned, one struck, the rest still meets the rule',
+      [...three, shown('2026-05-11', 'alone')],
+      { struck: true },
+      'signed off',
+      'earned',
+    ],
+    ['by exception, with what was shown', three.slice(2), { byException: true }, 'signed off', 'by exception'],
+    ['by exception, that showing struck since', [], { byException: true, struck: true }, 'signed off', 'by exception'],
+    ['earned long before, evidence faded but not struck', three.slice(2), {}, 'signed off', 'earned'],
+  ] as const)('%s', (_case, evidence, more, state, signature) => {
+    const standing = eggs(evidence, {}, { signOffs: [{ ...signed, ...more }] });
+    expect([standing.state, standing.signature]).toEqual([state, signature]);
+    if (signature === 'fallen') expect(standingText(standing, RULE)).toMatch(/the signature fell/);
+    if (signature === 'by exception') expect(standingText(standing, RULE)).toMatch(/by exception/);
+  });
+});
+
 describe('a standing', () => {
   it('begins as not met, goes on with what is missing, and is shown when the rule is met', () => {
     expect(eggs([]).state).toBe('not met');

@@ -144,6 +144,7 @@ describe('from the first tables to those of the season', () => {
       '009-debriefs',
       '010-checklist-starts',
       '011-standing-index',
+      '012-signatures',
     ]);
   });
 

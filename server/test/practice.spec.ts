@@ -99,7 +99,12 @@ describe('an answer', () => {
 
 describe('weak evidence', () => {
   it('comes of a good answer, once a day for each skill, and counts up to the skill’s rule', async () => {
-    const [first, second] = [sent('stop', rightStop(31), { seed: 31 }), sent('stop', rightStop(32), { seed: 32 })];
+    // Moments in which what was read decides; a hive that is closed because of rain shows nothing of this skill.
+    const [a, b] = Array.from({ length: 60 }, (_, seed) => seed).filter((seed) => {
+      const answer = rightStop(seed);
+      return answer.kind === 'stop' && ['go on', 'enough seen, close'].includes(answer.answer);
+    });
+    const [first, second] = [sent('stop', rightStop(a!), { seed: a! }), sent('stop', rightStop(b!), { seed: b! })];
     const trainee = ife!;
     const shown = (await record(first, trainee)).evidence;
     expect(shown).toContain('decides when enough was seen');
@@ -109,6 +114,16 @@ describe('weak evidence', () => {
     const skill = passport.skills.find(({ id }) => id === 'knows-enough')!;
     expect(skill.evidence.filter(({ source }) => source === 'practice')).toHaveLength(1);
     expect(skill.standing.state).not.toBe('shown');
+  });
+
+  it('does not come of a comb that was read from its table of counts', async () => {
+    const drill = makeDrill('comb-brood', 3, 777, { limits: DEFAULT_LIMITS });
+    if (drill.kind !== 'comb') throw new Error('no comb');
+    const best = bestReading(drill.side.truth);
+    const eighths = Object.fromEntries(Object.entries(best).filter(([, each]) => Number.isInteger(each)));
+    const answer: Answer = { kind: 'comb', side: { ...EMPTY_SIDE, eighths } };
+    const told = await record(sent('comb-brood', answer, { seed: 777, asTable: true }), ife);
+    expect(told).toMatchObject({ kept: true, right: true, evidence: [] });
   });
 
   it('does not come of an easy drill, a slow answer, or a supervisor’s practice', async () => {
@@ -134,6 +149,9 @@ describe('drills from the record', () => {
       { recorded: { visit: visit.visit, address: found.address } },
     );
     expect((await record(body, morag)).right).toBe(true);
+    // Its answer is known now: a second one is marked, and not kept.
+    expect(await record({ ...body, id: uuid() }, morag)).toMatchObject({ kept: false, right: true });
+    expect((await practice(morag)).results.filter(({ recorded }) => recorded?.visit === visit.visit)).toHaveLength(1);
     const nowhere = { visit: visit.visit, address: { ...found.address, frame: 40 } };
     await record(sent('comb-record', { kind: 'comb', side }, { recorded: nowhere }), morag, 404);
     await record(body, ines, 409).catch(() => record({ ...body, id: uuid() }, ines, 404));

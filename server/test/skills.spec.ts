@@ -228,6 +228,11 @@ describe('a claim', () => {
       corrections: [{ by: 'Tomasz Wierzba', reason: 'the batch card was not written' }],
     });
     expect((await matrix(tomasz)).claims.map(({ id }) => id)).not.toContain(body.id);
+    const told = (await salma!.get(endpoints.messages.path).expect(200)).body as Output<(typeof endpoints)['messages']>;
+    expect(told.messages[0]).toMatchObject({
+      subject: expect.stringMatching(/^Your claim was turned down: /) as string,
+    });
+    expect(told.messages[0]!.lines[0]).toBe('Tomasz Wierzba: the batch card was not written');
   });
 });
 
@@ -501,11 +506,16 @@ describe('a passport', () => {
     const ines = await school.signIn('ines');
     const { groups } = (await ines.get(endpoints.traineeMatrix.path).expect(200)).body as Matrix;
     const there = groups[0]!.trainees[0]!.id;
+    const other = await ines
+      .post(pathOf(endpoints.importPassport, { trainee: there }))
+      .send(file)
+      .expect(422);
+    expect((other.body as { message: string }).message).toMatch(/^This is the passport of Salma/);
     const take = async () =>
       (
         await ines
           .post(pathOf(endpoints.importPassport, { trainee: there }))
-          .send(file)
+          .send({ ...file, anotherName: true })
           .expect(200)
       ).body as {
         taken: number;
@@ -518,6 +528,23 @@ describe('a passport', () => {
     expect(await take()).toMatchObject({ taken: 0, known: first.taken });
     const { claims } = (await ines.get(endpoints.traineeMatrix.path).expect(200)).body as Matrix;
     expect(claims).toHaveLength(first.taken);
+    expect(claims[0]!.elsewhere?.school).toBe(file.school);
+    const settle = async (body: object) =>
+      (
+        (
+          await ines
+            .post(pathOf(endpoints.settlePassport, { trainee: there }))
+            .send(body)
+            .expect(200)
+        ).body as {
+          settled: number;
+        }
+      ).settled;
+    // Taken in for the wrong person: out again, as if it had never come; then once more, for the right one.
+    expect(await settle({ word: 'take out', school: 'Nowhere' })).toBe(0);
+    expect(await settle({ word: 'take out', school: file.school })).toBe(first.taken);
+    expect(((await ines.get(endpoints.traineeMatrix.path).expect(200)).body as Matrix).claims).toEqual([]);
+    expect(await take()).toMatchObject({ taken: first.taken, known: 0 });
     const [claim] = claims;
     const evidence = async () =>
       ((await ines.get(pathOf(endpoints.passport, { trainee: there })).expect(200)).body as Passport).skills
@@ -528,6 +555,8 @@ describe('a passport', () => {
       .post(pathOf(endpoints.settleClaim, { claim: claim!.id }))
       .send({ confirmed: true, level: claim!.level })
       .expect(200);
+    expect(await settle({ word: 'accept', school: file.school })).toBe(first.taken - 1);
+    expect(((await ines.get(endpoints.traineeMatrix.path).expect(200)).body as Matrix).claims).toEqual([]);
     await morag!
       .post(pathOf(endpoints.importPassport, { trainee: there }))
       .send(file)
@@ -536,6 +565,48 @@ describe('a passport', () => {
       .post(pathOf(endpoints.importPassport, { trainee: there }))
       .send({ ...file, format: 'other/1' })
       .expect(422);
+  });
+});
+
+describe('the closing signature', () => {
+  it('is refused while skills are open, given once all stand, told with its exceptions, and taken back', async () => {
+    const trainee = ids.get('Piotr')!;
+    const sign = (agent = morag!) =>
+      agent.post(pathOf(endpoints.signOffCourse, { trainee })).send({ id: uuid(), note: '' });
+    expect(((await sign().expect(422)).body as { message: string }).message).toMatch(
+      /skills are still open: .*Show or sign/,
+    );
+    await sign(tomasz).expect(403);
+    const open = (await passport('Piotr')).skills.filter(
+      ({ standing }) => !['shown', 'signed off'].includes(standing.state),
+    );
+    const skills = open.map(({ id: skill }) => ({ id: uuid(), skill }));
+    const all = morag!.post(pathOf(endpoints.signOffSkills, { trainee }));
+    await all.send({ skills, note: 'shown at another course' }).expect(200);
+    await sign().expect(200);
+    await sign().expect(200);
+    const { course, skills: now } = await passport('Piotr');
+    expect(course).toMatchObject({
+      by: 'Morag Selkirk',
+      day: '2026-05-14',
+      exceptions: open.length,
+      skills: now.length,
+    });
+    expect(skillIn(await passport('Piotr'), open[0]!.id)).toMatchObject({
+      standing: { state: 'signed off', signature: 'by exception' },
+    });
+    // Signed together, taken back together: the course no longer stands as it was signed, and says so.
+    const back = await morag!
+      .post(pathOf(endpoints.withdrawSignOffs, { trainee }))
+      .send({ signOffs: skills.map(({ id }) => id), reason: 'signed by mistake' })
+      .expect(200);
+    expect(back.body).toEqual({ withdrawn: open.length });
+    expect(skillIn(await passport('Piotr'), open[0]!.id).standing.signature).toBeNull();
+    await morag!
+      .post(pathOf(endpoints.withdrawCourse, { signOff: course!.id }))
+      .send({ reason: 'signed by mistake' })
+      .expect(200);
+    expect((await passport('Piotr')).course).toBeNull();
   });
 });
 

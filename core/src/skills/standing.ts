@@ -24,6 +24,8 @@ export interface Standing {
   readonly last: CivilDate | null;
   /** How far it is to being held, 0 to 1. */
   readonly progress: number;
+  /** A lead's signature: earned by the rule, given by exception, or fallen because evidence that it rested on was struck. */
+  readonly signature: 'earned' | 'by exception' | 'fallen' | null;
 }
 
 /** A lead's signature under a skill, or what was held when a new version of the list came. */
@@ -32,6 +34,10 @@ export interface SignOff {
   readonly skill: string;
   readonly day: CivilDate;
   readonly kind: 'signed' | 'carried';
+  /** Signed though the rule was not met, with a reason. */
+  readonly byException?: boolean | undefined;
+  /** Evidence from before it was struck or lowered since. */
+  readonly struck?: boolean | undefined;
 }
 
 export interface EvidenceFacts {
@@ -63,6 +69,7 @@ const NOT_MET: Standing = {
   until: null,
   last: null,
   progress: 0,
+  signature: null,
 };
 
 /** Whether a standing means that the skill still has to be practised. */
@@ -146,12 +153,16 @@ function standingOf(
   calendar: Calendar,
   off: number | null,
 ): Standing {
-  const signature = signOffs.findLast(({ kind }) => kind === 'signed') ?? signOffs.at(-1);
+  const signed = signOffs.findLast(({ kind }) => kind === 'signed');
   const latest = evidence.at(-1);
-  if (!latest && !signature) return NOT_MET;
+  if (!latest && signOffs.length === 0) return NOT_MET;
   const asked = levelRank(rule.level);
   const good: Demonstration[] = [];
   for (const each of evidence) if (levelRank(each.level) >= asked) good.push(each);
+  // A signature outlives no evidence that it rested on: what is struck afterwards has to be made good.
+  const fell = signed?.struck === true && signed.byException !== true && heldBy(rule, good, null, calendar) === null;
+  const signature = (fell ? undefined : signed) ?? signOffs.findLast(({ kind }) => kind === 'carried');
+  const mark = fell ? 'fallen' : signed === undefined ? null : signed.byException ? 'by exception' : 'earned';
   const held = heldBy(rule, good, signature?.day ?? null, calendar);
   const now = dayOf(calendar.today);
   const level = lateLevel(evidence);
@@ -161,11 +172,21 @@ function standingOf(
     const until = held.until === Infinity ? null : dateOf(held.until);
     const why = held.until < now ? 'faded' : helpNeeded(evidence, held.since, asked) ? 'help needed' : null;
     if (why)
-      return { state: 'due again', level, counted, missing: [{ what: 'again', why }], until, last, progress: 0.7 };
+      return {
+        state: 'due again',
+        level,
+        counted,
+        missing: [{ what: 'again', why }],
+        until,
+        last,
+        progress: 0.7,
+        signature: mark,
+      };
     const astray = signature?.kind === 'signed' ? NOTHING : readingsMissing(rule, off);
-    if (astray.length > 0) return { state: 'in progress', level, counted, missing: astray, until, last, progress: 0.8 };
+    if (astray.length > 0)
+      return { state: 'in progress', level, counted, missing: astray, until, last, progress: 0.8, signature: mark };
     const state = signature?.kind === 'signed' ? 'signed off' : 'shown';
-    return { state, level, counted, missing: NOTHING, until, last, progress: 1 };
+    return { state, level, counted, missing: NOTHING, until, last, progress: 1, signature: mark };
   }
   // What was shown longer ago than it holds counts no more.
   let first = 0;
@@ -179,6 +200,7 @@ function standingOf(
     until: null,
     last,
     progress: progressOf(rule, level, valid),
+    signature: mark,
   };
 }
 

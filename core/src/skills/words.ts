@@ -55,11 +55,15 @@ function more(
  * @returns a sentence without a stop
  * @example standingText(standing, rule) // 'in progress: alone 2 more times, at another colony'
  */
-export function standingText({ state, missing, until }: Standing, rule: EvidenceRule): string {
+export function standingText({ state, missing, until, signature }: Standing, rule: EvidenceRule): string {
+  const fell = signature === 'fallen' ? '; the signature fell: evidence it rested on was struck' : '';
+  const kept = signature === 'by exception' && (state === 'shown' || state === 'signed off') ? ' by exception' : '';
   if (state === 'not met') return `not met: ${rule.level} ${rule.times === 1 ? 'once' : `${rule.times} times`}`;
   const words = missing.map((each) => missingText(each, rule)).filter((text) => text !== '');
-  if (words.length > 0) return `${state}: ${words.join(', ')}`;
-  return until === null ? `${state}, for good` : `${state}, until ${dayAndMonth(until)} ${until.slice(0, 4)}`;
+  if (words.length > 0) return `${state}: ${words.join(', ')}${fell}`;
+  return until === null
+    ? `${state}${kept}, for good`
+    : `${state}${kept}, until ${dayAndMonth(until)} ${until.slice(0, 4)}`;
 }
 
 const TIMES = ['once', 'twice', 'three times', 'four times', 'five times'] as const;

@@ -78,6 +78,7 @@ export async function loadPastEvidence(
       trainee,
       skill: skill.id,
       kind: 'signed',
+      by_exception: false,
       version: 1,
       day: LAST_SEASON.signed,
       note: '',

@@ -23,6 +23,7 @@ export async function erasePerson(trx: Knex, school: string, person: string, at:
     .whereIn('demonstration', trx('demonstrations').where({ school, trainee: person }).select('id'))
     .update({ reason: '' });
   await trx('sign_offs').where({ school, trainee: person }).update({ note: '', withdrawn_why: null });
+  await trx('course_sign_offs').where({ school, trainee: person }).update({ note: '', withdrawn_why: null });
   await emptyWords(trx, 'skill judged', 'trainee', person, ['note', 'prompt']);
   await emptyWords(trx, 'incident noted', 'person', person, ['text']);
 }

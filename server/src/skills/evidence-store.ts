@@ -42,6 +42,7 @@ export interface SignOffRow {
   readonly trainee: string;
   readonly skill: string;
   readonly kind: SignOff['kind'];
+  readonly by_exception: 0 | 1 | boolean;
   readonly version: number;
   readonly day: string;
   readonly note: string;
@@ -140,6 +141,56 @@ export const updateSignOff = (
   id: string,
   change: Pick<SignOffRow, 'withdrawn_at' | 'withdrawn_by' | 'withdrawn_why'>,
 ) => db('sign_offs').where({ id }).update(change);
+
+export interface CourseSignOffRow {
+  readonly id: string;
+  readonly school: string;
+  readonly trainee: string;
+  readonly day: string;
+  readonly version: number;
+  readonly skills: number;
+  readonly exceptions: number;
+  readonly note: string;
+  readonly by: string;
+  readonly at: Date;
+  readonly withdrawn_at: Date | null;
+  readonly withdrawn_by: string | null;
+  readonly withdrawn_why: string | null;
+}
+
+/** The closing signature that stands under a trainee's course. */
+export const courseSignOffOf = (db: Knex, school: string, trainee: string): Promise<CourseSignOffRow | undefined> =>
+  db<CourseSignOffRow>('course_sign_offs')
+    .where({ school, trainee })
+    .whereNull('withdrawn_at')
+    .orderBy('at', 'desc')
+    .first();
+
+export const insertCourseSignOff = (
+  db: Knex,
+  row: Omit<CourseSignOffRow, 'withdrawn_at' | 'withdrawn_by' | 'withdrawn_why'>,
+) => db('course_sign_offs').insert(row).onConflict('id').ignore();
+
+export const withdrawCourseSignOff = (
+  db: Knex,
+  school: string,
+  id: string,
+  change: Pick<CourseSignOffRow, 'withdrawn_at' | 'withdrawn_by' | 'withdrawn_why'>,
+): Promise<number> =>
+  db<CourseSignOffRow>('course_sign_offs').where({ school, id }).whereNull('withdrawn_at').update(change);
+
+/** What came of a trainee with passports and waits for a word. */
+export const waitingOfPassports = async (db: Knex, school: string, trainee: string): Promise<DemonstrationRow[]> => {
+  const refused = db('demonstration_corrections').select('demonstration');
+  return db<DemonstrationRow>('demonstrations')
+    .where({ school, trainee, source: 'passport' })
+    .whereNull('judged_by')
+    .whereNotIn('id', refused)
+    .select();
+};
+
+export const removeDemonstrations = (db: Knex, ids: readonly string[]): Promise<number> =>
+  db('demonstrations').whereIn('id', ids).delete();
 
 /** How many demonstrations a school has in each skill. */
 export const countsBySkill = async (db: Knex, school: string): Promise<ReadonlyMap<string, number>> => {

@@ -1,9 +1,11 @@
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { isOpen, standingText } from '@brave-comb/core/skills';
 import type { Knex } from 'knex';
+import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../context';
 import { dateAt } from '../dates';
 import { hivesById, siteById, sitesOf } from '../equipment/store';
+import { insertMessages } from '../people/message-store';
 import { Refusal, notFound } from '../problem';
 import { mayJudge, traineeSeenBy } from './access';
 import { checklistOf, knownSkills } from './checklist-store';
@@ -16,6 +18,10 @@ import {
   insertSignOffs,
   signOffById,
   updateSignOff,
+  courseSignOffOf,
+  insertCourseSignOff,
+  signOffsOf,
+  withdrawCourseSignOff,
 } from './evidence-store';
 import { schoolStandings } from './standings';
 
@@ -125,6 +131,20 @@ export async function settleClaim(
         by: actor.id,
         at: clock.now(),
       });
+      const { skills } = await checklistOf(trx, actor.school, claim.day);
+      await insertMessages(trx, [
+        {
+          id: uuid(),
+          school: actor.school,
+          person: claim.trainee,
+          at: clock.now(),
+          subject: `Your claim was turned down: ${skills.find(({ id: skill }) => skill === claim.skill)?.name ?? claim.skill}`,
+          lines: [
+            `${actor.name}: ${word.reason}`,
+            `It was about ${claim.day}. It stays in your passport; show the skill again and claim it anew.`,
+          ],
+        },
+      ]);
     }
     const level = word.confirmed ? word.level : claim.level;
     const settled = await confirmClaim(trx, id, { judged_by: actor.id, by_lead: actor.role === 'lead', level });
@@ -168,11 +188,13 @@ export async function signOffSkills(
   return db.transaction(async (trx) => {
     const { checklist, standing, today } = await schoolStandings({ db: trx, clock }, actor.school, [trainee]);
     const listed = new Map(checklist.skills.map((skill) => [skill.id, skill]));
+    const byException = new Set<string>();
     for (const { skill: id } of skills) {
       const skill = listed.get(id);
       if (!skill)
         throw new Refusal(422, 'unknown skill', `The list in force has no skill called ${id}. Load the page again.`);
       const where = standing(trainee, id);
+      if (isOpen(where)) byException.add(id);
       if (isOpen(where) && note === '')
         throw new Refusal(
           422,
@@ -188,6 +210,7 @@ export async function signOffSkills(
         trainee,
         skill,
         kind: 'signed',
+        by_exception: byException.has(skill),
         version: checklist.version,
         day: today,
         note,
@@ -210,4 +233,71 @@ export async function withdrawSignOff(
   if (row.withdrawn_at) return { kept: false };
   await updateSignOff(db, id, { withdrawn_at: clock.now(), withdrawn_by: actor.id, withdrawn_why: reason });
   return { kept: true };
+}
+
+/** Takes several signatures of a trainee back as one; those that were taken back before stay so. */
+export async function withdrawSignOffs(
+  { db, clock }: Context,
+  actor: Actor,
+  trainee: string,
+  { signOffs, reason }: Input<Endpoints['withdrawSignOffs']>['body'],
+): Promise<Output<Endpoints['withdrawSignOffs']>> {
+  await traineeSeenBy(db, actor, trainee);
+  return db.transaction(async (trx) => {
+    const own = (await signOffsOf(trx, actor.school, [trainee])).filter(({ id }) => signOffs.includes(id));
+    if (own.length < signOffs.length) throw notFound('signature');
+    const standing = own.filter(({ withdrawn_at }) => withdrawn_at === null);
+    for (const { id } of standing)
+      await updateSignOff(trx, id, { withdrawn_at: clock.now(), withdrawn_by: actor.id, withdrawn_why: reason });
+    return { withdrawn: standing.length };
+  });
+}
+
+/** Signs the whole course, once every skill of the list stands. Sent twice, or signed by two, it is signed once. */
+export async function signOffCourse(
+  context: Context,
+  actor: Actor,
+  trainee: string,
+  { id, note }: Input<Endpoints['signOffCourse']>['body'],
+): Promise<{ kept: boolean }> {
+  const { db, clock } = context;
+  await traineeSeenBy(db, actor, trainee);
+  return db.transaction(async (trx) => {
+    if (await courseSignOffOf(trx, actor.school, trainee)) return { kept: false };
+    const { checklist, standing, today } = await schoolStandings({ db: trx, clock }, actor.school, [trainee]);
+    const open = checklist.skills.filter((skill) => isOpen(standing(trainee, skill.id)));
+    if (open.length > 0)
+      throw new Refusal(
+        422,
+        'skills open',
+        `${open.length === 1 ? '1 skill is' : `${open.length} skills are`} still open: ${open
+          .slice(0, 3)
+          .map(({ name }) => name)
+          .join('; ')}${open.length > 3 ? ' and more' : ''}. Show or sign them first.`,
+      );
+    const exceptions = checklist.skills.filter((skill) => standing(trainee, skill.id).signature === 'by exception');
+    await insertCourseSignOff(trx, {
+      id,
+      school: actor.school,
+      trainee,
+      day: today,
+      version: checklist.version,
+      skills: checklist.skills.length,
+      exceptions: exceptions.length,
+      note,
+      by: actor.id,
+      at: clock.now(),
+    });
+    return { kept: true };
+  });
+}
+
+export async function withdrawCourse(
+  { db, clock }: Context,
+  actor: Actor,
+  id: string,
+  reason: string,
+): Promise<{ kept: boolean }> {
+  const change = { withdrawn_at: clock.now(), withdrawn_by: actor.id, withdrawn_why: reason };
+  return { kept: (await withdrawCourseSignOff(db, actor.school, id, change)) > 0 };
 }

@@ -10,6 +10,7 @@ import { siteOf, siteSeason } from '../season/site-season';
 import { traineesOf } from '../people/store';
 import { groupsSeen } from './access';
 import { claimsOf } from './evidence-store';
+import { elsewhereOf } from './passport-import';
 import { NO_ROLES, type RolesPlayed, rolesPlayed } from './roles-played';
 import { schoolStandings } from './standings';
 
@@ -75,6 +76,7 @@ export async function traineeMatrix(context: Context, actor: Actor): Promise<Mat
       hive: hives.find(({ id }) => id === claim.hive)?.number ?? null,
       source: claim.source,
       note: claim.note,
+      elsewhere: claim.source === 'passport' ? elsewhereOf(claim) : null,
     })),
   };
 }

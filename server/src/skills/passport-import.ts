@@ -4,7 +4,16 @@ import type { Actor, Context } from '../context';
 import { dayAtSchool } from '../equipment/store';
 import { traineeSeenBy } from './access';
 import { checklistOf } from './checklist-store';
-import { demonstrationsOf, insertDemonstration, type DemonstrationRow } from './evidence-store';
+import { Refusal } from '../problem';
+import {
+  confirmClaim,
+  demonstrationsOf,
+  insertCorrection,
+  insertDemonstration,
+  removeDemonstrations,
+  type DemonstrationRow,
+  waitingOfPassports,
+} from './evidence-store';
 
 type Import = (typeof endpoints)['importPassport'];
 
@@ -18,7 +27,14 @@ export async function importPassport(
   trainee: string,
   file: Input<Import>['body'],
 ): Promise<Output<Import>> {
-  await traineeSeenBy(db, actor, trainee);
+  const person = await traineeSeenBy(db, actor, trainee);
+  const plain = (name: string) => name.trim().toLowerCase().replace(/\s+/g, ' ');
+  if (plain(file.trainee) !== plain(person.name) && !file.anotherName)
+    throw new Refusal(
+      422,
+      'another name',
+      `This is the passport of ${file.trainee}, from ${file.school}. ${person.name} is somebody else, or goes by another name now: say so, or choose the right file.`,
+    );
   const { version, skills } = await checklistOf(db, actor.school, await dayAtSchool(db, actor.school, clock.now()));
   // A skill may stand in the file by the id that it had in an earlier list.
   const byId = new Map([
@@ -58,9 +74,59 @@ export async function importPassport(
     const fresh = rows.filter(({ id }) => !known.has(id));
     if (fresh.length > 0) await insertDemonstration(trx, fresh);
     return {
+      school: file.school,
       taken: fresh.length,
       known: rows.length - fresh.length,
       unknown: named.filter(({ here }) => here === null).map(({ name }) => name),
     };
+  });
+}
+
+/** Who judged it and where, of what came with a passport. */
+export function elsewhereOf({ elsewhere }: Pick<DemonstrationRow, 'elsewhere'>): {
+  readonly assessor: string;
+  readonly school: string;
+} | null {
+  if (elsewhere === null) return null;
+  const at = elsewhere.indexOf(', ');
+  return at < 0
+    ? { assessor: '', school: elsewhere }
+    : { assessor: elsewhere.slice(0, at), school: elsewhere.slice(at + 2) };
+}
+
+type Settle = (typeof endpoints)['settlePassport'];
+
+/** One word on all that waits of a trainee from one school. What was taken in for the wrong person is taken out as if it had never come. */
+export async function settlePassport(
+  { db, clock }: Context,
+  actor: Actor,
+  trainee: string,
+  word: Input<Settle>['body'],
+): Promise<Output<Settle>> {
+  await traineeSeenBy(db, actor, trainee);
+  return db.transaction(async (trx) => {
+    const rows = (await waitingOfPassports(trx, actor.school, trainee)).filter(
+      (row) => elsewhereOf(row)?.school === word.school,
+    );
+    if (word.word === 'take out')
+      await removeDemonstrations(
+        trx,
+        rows.map(({ id }) => id),
+      );
+    else
+      for (const { id, level } of rows) {
+        if (word.word === 'turn down')
+          await insertCorrection(trx, {
+            id,
+            school: actor.school,
+            demonstration: id,
+            level: null,
+            reason: word.reason,
+            by: actor.id,
+            at: clock.now(),
+          });
+        await confirmClaim(trx, id, { judged_by: actor.id, by_lead: actor.role === 'lead', level });
+      }
+    return { settled: rows.length };
   });
 }

@@ -11,7 +11,7 @@ import { groupsOf, peopleOf } from '../people/store';
 import { weatherDays } from '../weather/store';
 import { traineeSeenBy } from './access';
 import { checkWords } from './check-words';
-import { type DemonstrationRow, demonstrationsOf } from './evidence-store';
+import { courseSignOffOf, type DemonstrationRow, demonstrationsOf } from './evidence-store';
 import { NO_ROLES, rolesPlayed } from './roles-played';
 import { type EvidenceWords, schoolStandings } from './standings';
 
@@ -32,11 +32,11 @@ export async function passport(context: Context, actor: Actor, trainee: string):
     rolesPlayed(db, actor.school, groups),
     evidenceOf(db, actor.school, shown, words, (skill) => standing(trainee, skill).counted),
   ]);
-  const signers = await peopleOf(
-    db,
-    actor.school,
-    words.signOffs.flatMap(({ by, withdrawn_by }) => [by, ...(withdrawn_by ? [withdrawn_by] : [])]),
-  );
+  const course = await courseSignOffOf(db, actor.school, trainee);
+  const signers = await peopleOf(db, actor.school, [
+    ...words.signOffs.flatMap(({ by, withdrawn_by }) => [by, ...(withdrawn_by ? [withdrawn_by] : [])]),
+    ...(course ? [course.by] : []),
+  ]);
   const signer = (id: string | null) => signers.find((each) => each.id === id)?.name ?? '';
   const known = new Set(checklist.skills.flatMap(({ id, from }) => [id, ...from]));
   const skills = checklist.skills.map((skill) => {
@@ -59,6 +59,7 @@ export async function passport(context: Context, actor: Actor, trainee: string):
           id: row.id,
           skill: row.skill,
           kind: row.kind,
+          byException: Boolean(row.by_exception),
           by: signer(row.by),
           day: row.day,
           version: row.version,
@@ -95,6 +96,17 @@ export async function passport(context: Context, actor: Actor, trainee: string):
     hives: (await allHives(db, actor.school)).map(({ id, number }) => ({ id, number })),
     held: had.frames,
     visits,
+    course: course
+      ? {
+          id: course.id,
+          by: signer(course.by),
+          day: course.day,
+          version: course.version,
+          skills: course.skills,
+          exceptions: course.exceptions,
+          note: course.note,
+        }
+      : null,
   };
 }
 

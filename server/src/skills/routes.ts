@@ -14,10 +14,20 @@ import {
 } from './checklist';
 import { debrief } from './debrief/debrief';
 import { sendDebriefBack, signDebrief } from './debrief/sign';
-import { claimSkill, correctDemonstration, judgeSkill, settleClaim, signOffSkills, withdrawSignOff } from './judging';
+import {
+  claimSkill,
+  correctDemonstration,
+  judgeSkill,
+  settleClaim,
+  signOffCourse,
+  signOffSkills,
+  withdrawCourse,
+  withdrawSignOff,
+  withdrawSignOffs,
+} from './judging';
 import { traineeMatrix } from './matrix';
 import { passport } from './passport';
-import { importPassport } from './passport-import';
+import { importPassport, settlePassport } from './passport-import';
 
 export function skillsRoutes(context: Context, serve: Serve): void {
   serve(endpoints.checklist, (_, actor) => checklist(context, actor));
@@ -40,6 +50,14 @@ export function skillsRoutes(context: Context, serve: Serve): void {
     withdrawSignOff(context, actor, params.signOff, body.reason),
   );
   serve(endpoints.importPassport, ({ params, body }, actor) => importPassport(context, actor, params.trainee, body));
+  serve(endpoints.settlePassport, ({ params, body }, actor) => settlePassport(context, actor, params.trainee, body));
+  serve(endpoints.withdrawSignOffs, ({ params, body }, actor) =>
+    withdrawSignOffs(context, actor, params.trainee, body),
+  );
+  serve(endpoints.signOffCourse, ({ params, body }, actor) => signOffCourse(context, actor, params.trainee, body));
+  serve(endpoints.withdrawCourse, ({ params, body }, actor) =>
+    withdrawCourse(context, actor, params.signOff, body.reason),
+  );
   serve(endpoints.eraseTrainee, ({ params, body }, actor) => eraseTrainee(context, actor, params.trainee, body.name));
   serve(endpoints.debrief, ({ query }, actor) => debrief(context, actor, query.session));
   serve(endpoints.signDebrief, ({ params, body }, actor) => signDebrief(context, actor, params.session, body));

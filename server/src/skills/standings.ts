@@ -78,8 +78,26 @@ async function schoolEvidence(db: Knex, school: string, trainees: readonly strin
   ]);
   const off = new Map(trainees.map((id) => [id, readingsOffOfLate(pairs.filter(({ trainee }) => trainee === id))]));
   const judged = corrected(demonstrations, corrections.map(asCorrection));
-  const signed = signOffs.flatMap(({ trainee, skill, day, kind, withdrawn_at }) =>
-    withdrawn_at === null ? [{ trainee, skill, day, kind }] : [],
+  // Words on a showing that came after it was signed for: the signature may have rested on it.
+  const later = corrections.flatMap(({ demonstration, at }) => {
+    const shown = demonstrations.find(({ id }) => id === demonstration);
+    return shown ? [{ trainee: shown.trainee, skill: shown.skill, day: shown.day, at }] : [];
+  });
+  const signed = signOffs.flatMap(({ trainee, skill, day, kind, at, by_exception, withdrawn_at }) =>
+    withdrawn_at === null
+      ? [
+          {
+            trainee,
+            skill,
+            day,
+            kind,
+            byException: Boolean(by_exception),
+            struck: later.some(
+              (each) => each.trainee === trainee && each.skill === skill && each.day <= day && each.at > at,
+            ),
+          },
+        ]
+      : [],
   );
   const by = (checklist: Checklist, today: string): Standings =>
     standingsFrom({
@@ -135,6 +153,7 @@ export async function carryOver(
     id: uuid(),
     school: list.school,
     kind: 'carried' as const,
+    by_exception: false,
     version: list.version!,
     note: '',
     by: list.made_by!,

@@ -10,6 +10,7 @@ import * as practice from './008-practice';
 import * as debriefs from './009-debriefs';
 import * as starts from './010-checklist-starts';
 import * as standing from './011-standing-index';
+import * as signatures from './012-signatures';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -23,6 +24,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '009-debriefs', ...debriefs },
   { name: '010-checklist-starts', ...starts },
   { name: '011-standing-index', ...standing },
+  { name: '012-signatures', ...signatures },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

@@ -99,6 +99,7 @@ describe('seen enough', () => {
     const seen = seenEnough(recordOf([]), ['laying', 'health'], {
       box: 'brood',
       frames: 11,
+      kind: 'national-deep',
       minutesOpen: null,
       late: false,
     });

@@ -139,8 +139,7 @@ export class Shell {
   /** The day that the page is about, `null` for today: the strip marks it, however one came here. */
   protected readonly day = computed(() => {
     const session = this.sheet()?.session;
-    if (this.here().view === 'Day sheet')
-      return session ? civilDate(Date.parse(session.startsAt), session.zone) : null;
+    if (this.here().view === 'Day sheet') return session ? civilDate(Date.parse(session.startsAt), session.zone) : null;
     return this.here().view === 'Day' ? this.dayInAddress() : null;
   });
   private readonly dayInAddress = toSignal(

@@ -50,6 +50,7 @@ const standing = (state: Standing['state']): Standing => ({
   until: null,
   last: '2026-05-01',
   progress: 0.5,
+  signature: null,
 });
 const PREVIEW = {
   problem: null,

@@ -4,7 +4,7 @@ import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
 import { STANDING_STATES, type StandingState } from '@brave-comb/core/skills';
 import { daysBetween } from '@brave-comb/core/units';
 import { ViewDesk } from '../season/view-desk';
-import { dateText } from '../shell/format';
+import { dateInFull, dateText } from '../shell/format';
 import { type Matrix, weeksLeft } from './matrix-rows';
 
 /** Needs that are listed; weeks left from which one presses. */
@@ -19,6 +19,32 @@ const ENOUGH_VISITS = 2;
   imports: [RouterLink],
   template: `
     <h2>{{ name() }}</h2>
+    @for (each of passports(); track each.key) {
+      <h3>{{ each.name }}: passport from {{ each.school }}</h3>
+      <p>{{ each.says }}</p>
+      <div class="row">
+        <button type="button" class="btn" (click)="settleAll(each, { word: 'accept' })">Accept all</button>
+        <button type="button" class="btn line" (click)="turning.set(turning() === each.key ? null : each.key)">
+          Turn all down
+        </button>
+        <button type="button" class="btn line" (click)="settleAll(each, { word: 'take out' })">
+          Remove: wrong person
+        </button>
+      </div>
+      @if (turning() === each.key) {
+        <label class="why"
+          >Why not<input #all type="text" maxlength="500" [value]="reason()" (input)="reason.set(all.value)" />
+        </label>
+        <button
+          type="button"
+          class="btn line"
+          [disabled]="reason().trim().length < 3"
+          (click)="settleAll(each, { word: 'turn down', reason: reason().trim() })"
+        >
+          Turn {{ each.count }} down
+        </button>
+      }
+    }
     @if (claims().length > 0) {
       <h3>Claims that wait: {{ claims().length }}</h3>
       <ul class="claims">
@@ -28,6 +54,9 @@ const ENOUGH_VISITS = 2;
               <b>{{ claim.trainee.name }}</b>, {{ claim.skillName }}, {{ day(claim.at)
               }}{{ claim.hive ? ', hive ' + claim.hive : '' }}.
               {{ claim.note }}
+              @if (claim.elsewhere; as there) {
+                Judged by {{ there.assessor }}, {{ there.school }}.
+              }
             </p>
             <div class="row">
               <label
@@ -107,6 +136,35 @@ export class GroupSide {
     const here = new Set(this.trainees().map(({ id }) => id));
     return this.matrix().claims.filter(({ trainee }) => here.has(trainee.id));
   });
+  /** Many showings from one school are settled together. */
+  protected readonly passports = computed(() => {
+    const found = new Map<
+      string,
+      { readonly trainee: string; readonly name: string; readonly school: string; claims: Matrix['claims'][number][] }
+    >();
+    for (const claim of this.claims()) {
+      if (!claim.elsewhere) continue;
+      const key = `${claim.trainee.id} ${claim.elsewhere.school}`;
+      const known = found.get(key) ?? {
+        trainee: claim.trainee.id,
+        name: claim.trainee.name,
+        school: claim.elsewhere.school,
+        claims: [],
+      };
+      known.claims.push(claim);
+      found.set(key, known);
+    }
+    return [...found].map(([key, { claims, ...rest }]) => {
+      const days = claims.map(({ at }) => at.slice(0, 10)).sort();
+      const assessors = [...new Set(claims.flatMap(({ elsewhere }) => elsewhere?.assessor ?? []))];
+      return {
+        ...rest,
+        key,
+        count: claims.length,
+        says: `${claims.length} showings, ${dateInFull(days[0]!)} to ${dateInFull(days.at(-1)!)}, judged by ${assessors.slice(0, 4).join(', ')}.`,
+      };
+    });
+  });
   protected readonly turns = computed(() => {
     const known = this.trainees().filter(({ visits }) => visits >= ENOUGH_VISITS);
     return [
@@ -158,6 +216,13 @@ export class GroupSide {
 
   protected turnDown(claim: string): void {
     this.settle(claim, { confirmed: false, reason: this.reason().trim() });
+    this.turning.set(null);
+    this.reason.set('');
+  }
+
+  protected settleAll(of: { readonly trainee: string; readonly school: string }, word: object): void {
+    const sent = { params: { trainee: of.trainee }, body: { ...word, school: of.school } };
+    this.desk.change('settlePassport', sent, 'traineeMatrix', false);
     this.turning.set(null);
     this.reason.set('');
   }

@@ -2,14 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
 import { Router, RouterLink } from '@angular/router';
-import { passportCsv, passportFile } from '@brave-comb/core/exchange';
+import { type PassportFile, passportCsv, passportFile } from '@brave-comb/core/exchange';
 import { isOpen } from '@brave-comb/core/skills';
 import { daysBetween } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
 import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../season/view-desk';
 import { ViewState } from '../season/view-state';
-import { dateText, dayIn } from '../shell/format';
+import { dateInFull, dateText } from '../shell/format';
+import { ImportCard, type ImportAsk } from './import-card';
+import { SignCard, type SignAsk } from './sign-card';
 import { JudgeCard, type JudgeAsk } from './judge-card';
 import { LevelGlyph } from './level-glyph';
 import type { Passport, PassportSkill } from './passport-view';
@@ -57,7 +59,7 @@ export class PassportScreen {
   private readonly erased = this.desk.lastAnswer('eraseTrainee');
 
   protected readonly open = (skill: PassportSkill): boolean => isOpen(skill.standing);
-  protected readonly dayText = dateText;
+  protected readonly inFull = dateInFull;
   protected readonly phases = computed(() => {
     const skills = this.data()?.skills ?? [];
     return [...new Set(skills.map(({ phase }) => phase))].map((name) => ({
@@ -73,10 +75,10 @@ export class PassportScreen {
   /** What became of the last thing that was done here. */
   protected readonly says = computed(() => {
     if (this.wrong()) return this.wrong();
-    const taken = this.taken() as { taken: number; known: number; unknown: readonly string[] } | null;
+    const taken = this.taken() as { school: string; taken: number; known: number; unknown: readonly string[] } | null;
     if (!taken) return null;
     const unknown = taken.unknown.length > 0 ? ` Not on this list: ${taken.unknown.join(', ')}.` : '';
-    return `${taken.taken} showings taken in, ${taken.known} were here already. They wait for your word beside the matrix.${unknown}`;
+    return `${taken.taken} showings from ${taken.school} imported, ${taken.known} were here already. They wait for your word.${unknown}`;
   });
 
   constructor() {
@@ -86,17 +88,16 @@ export class PassportScreen {
   }
 
   protected evidenceText({ evidence }: PassportSkill): string {
-    const today = this.data()?.today ?? '';
     const counted = evidence.filter(({ counts }) => counts);
     const best = counted.length > 0 ? counted : evidence.filter(({ withdrawn }) => !withdrawn);
     const named = best
       .slice(0, NAMED)
       .map(
-        ({ day, hive, source }) =>
-          `${dayIn(day, today)}${hive ? ` h${hive}` : source === 'practice' ? ' indoors' : ''}`,
+        ({ day, hive, source, assessor }) =>
+          `${dateInFull(day)}${hive ? `, hive ${hive}` : source === 'practice' ? ', indoors' : ''}${assessor ? `, ${initialsOf(assessor)}` : ''}`,
       );
     const more = best.length > NAMED ? ` and ${best.length - NAMED} more` : '';
-    return best.length === 0 ? 'nothing yet' : `${named.join(', ')}${more}`;
+    return best.length === 0 ? 'nothing yet' : `${named.join('; ')}${more}`;
   }
 
   protected fades({ standing }: PassportSkill): string | null {
@@ -105,15 +106,19 @@ export class PassportScreen {
     return daysBetween(today, standing.until) <= FADES_WITHIN ? dateText(standing.until) : null;
   }
 
-  protected signature({ signOffs }: PassportSkill): string | null {
+  /** Who signed and when; a signature by exception says so with its reason, one that fell is told. */
+  protected signature({ signOffs, standing }: PassportSkill): string | null {
+    if (standing.signature === 'fallen') return 'signature fell: evidence struck';
     const signed = signOffs.findLast(({ withdrawn }) => withdrawn === null);
     if (!signed) return null;
-    const initials = signed.by
-      .split(' ')
-      .map((part) => part[0])
-      .join('');
-    return `${signed.kind === 'carried' ? 'carried, ' : ''}${initials} ${dayIn(signed.day, this.data()?.today ?? '')}`;
+    const by = `${initialsOf(signed.by)} ${dateInFull(signed.day)}`;
+    if (signed.kind === 'carried') return `carried, ${by}`;
+    return signed.byException ? `${by}, by exception: ${signed.note}` : by;
   }
+
+  protected readonly exceptions = computed(
+    () => (this.data()?.skills ?? []).filter(({ standing }) => standing.signature === 'by exception').length,
+  );
 
   protected judge(skill: string | null): void {
     this.ask({ about: this.staff() ? 'judge' : 'claim', skill, evidence: null });
@@ -129,11 +134,48 @@ export class PassportScreen {
       this.dialog.open(JudgeCard, { data: { ...ask, record } satisfies JudgeAsk, width: '640px', maxWidth: '96vw' });
   }
 
+  /** Signatures that were given together, to be taken back together. */
+  protected readonly together = signal<readonly string[]>([]);
+
   protected signAll(): void {
+    const [trainee, record] = [this.id(), this.data()];
+    if (!trainee || !record) return;
+    this.dialog
+      .open<SignCard, SignAsk, readonly string[]>(SignCard, {
+        data: { trainee: record.trainee.name, skills: this.toSign() },
+        width: '640px',
+        maxWidth: '96vw',
+      })
+      .afterClosed()
+      .subscribe((chosen) => {
+        if (!chosen) return;
+        const skills = chosen.map((skill) => ({ id: this.desk.newId(), skill }));
+        this.together.set(skills.map(({ id }) => id));
+        this.desk.change('signOffSkills', { params: { trainee }, body: { skills, note: '' } }, 'passport', false);
+      });
+  }
+
+  protected takeTogetherBack(): void {
     const trainee = this.id();
     if (!trainee) return;
-    const skills = this.toSign().map(({ id: skill }) => ({ id: this.desk.newId(), skill }));
-    this.desk.change('signOffSkills', { params: { trainee }, body: { skills, note: '' } }, 'passport', false);
+    const body = { signOffs: this.together(), reason: 'signed together and taken back at once' };
+    this.desk.change('withdrawSignOffs', { params: { trainee }, body }, 'passport', false);
+    this.together.set([]);
+  }
+
+  protected signCourse(): void {
+    const trainee = this.id();
+    if (trainee)
+      this.desk.change(
+        'signOffCourse',
+        { params: { trainee }, body: { id: this.desk.newId(), note: '' } },
+        'passport',
+        false,
+      );
+  }
+
+  protected withdrawCourse(signOff: string, reason: string): void {
+    this.desk.change('withdrawCourse', { params: { signOff }, body: { reason } }, 'passport', false);
   }
 
   protected save(as: 'json' | 'csv'): void {
@@ -151,12 +193,25 @@ export class PassportScreen {
     input.value = '';
     if (!file || !trainee) return;
     this.wrong.set(null);
-    try {
-      const body: unknown = JSON.parse(await file.text());
-      this.desk.change('importPassport', { params: { trainee }, body }, 'passport', false);
-    } catch {
-      this.wrong.set(`${file.name} is no passport: it must be the JSON file that another school exported.`);
-    }
+    const passport = readPassport(await file.text());
+    if (passport === null)
+      return this.wrong.set(`${file.name} is no passport: it must be the JSON file that another school exported.`);
+    this.dialog
+      .open<ImportCard, ImportAsk, { anotherName: boolean }>(ImportCard, {
+        data: { trainee: this.data()?.trainee.name ?? '', file: passport },
+        width: '560px',
+        maxWidth: '96vw',
+      })
+      .afterClosed()
+      .subscribe((sure) => {
+        if (sure)
+          this.desk.change(
+            'importPassport',
+            { params: { trainee }, body: { ...passport, ...sure } },
+            'passport',
+            false,
+          );
+      });
   }
 
   protected erase(): void {
@@ -172,5 +227,22 @@ export class PassportScreen {
 
   protected print(): void {
     globalThis.print();
+  }
+}
+
+const initialsOf = (name: string): string =>
+  name
+    .split(' ')
+    .map((part) => part[0])
+    .join('');
+
+/** The file as far as it is shown before it is sent; the server looks at the whole of it. */
+function readPassport(text: string): PassportFile | null {
+  try {
+    const file = JSON.parse(text) as Partial<PassportFile>;
+    const whole = typeof file.trainee === 'string' && typeof file.school === 'string' && typeof file.made === 'string';
+    return whole && Array.isArray(file.skills) ? (file as PassportFile) : null;
+  } catch {
+    return null;
   }
 }

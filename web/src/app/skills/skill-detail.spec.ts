@@ -12,7 +12,16 @@ const SKILL: PassportSkill = {
   rule: 'Alone three times.',
   asked: 'alone',
   sounds: [],
-  standing: { state: 'shown', level: 'alone', counted: [], missing: [], until: null, last: null, progress: 1 },
+  standing: {
+    state: 'shown',
+    level: 'alone',
+    counted: [],
+    missing: [],
+    until: null,
+    last: null,
+    progress: 1,
+    signature: null,
+  },
   says: 'shown, for good',
   evidence: [],
   signOffs: [],
@@ -23,6 +32,7 @@ const SIGNED: PassportSkill['signOffs'][number] = {
   id: 's1',
   skill: 'finds-eggs',
   kind: 'signed',
+  byException: false,
   by: 'Morag Selkirk',
   day: '2026-05-10',
   version: 1,
@@ -97,7 +107,7 @@ describe('what a standing rests on', () => {
   it('has signatures with their version, and those that were carried over or taken back', async () => {
     const { element } = await detail({
       signOffs: [
-        { ...SIGNED, kind: 'carried', version: 2 },
+        { ...SIGNED, kind: 'carried', byException: false, version: 2 },
         { ...SIGNED, withdrawn: { by: 'Ruth Okafor', at: '2026-05-11T09:00:00.000Z', reason: 'wrong trainee' } },
       ],
     });

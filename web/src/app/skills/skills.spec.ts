@@ -76,6 +76,7 @@ const MATRIX: Matrix = {
       hive: '4',
       source: 'claim',
       note: 'four headings',
+      elsewhere: null,
     },
   ],
 };
@@ -209,6 +210,7 @@ const PASSPORT: Passport = {
         until: '2026-06-01',
         last: '2026-05-09',
         progress: 1,
+        signature: null,
       },
       says: 'shown, until 1 Jun 2026',
       evidence: [EVIDENCE, { ...EVIDENCE, id: 'd0', day: '2025-07-12' }],
@@ -231,6 +233,7 @@ const PASSPORT: Passport = {
         until: null,
         last: null,
         progress: 0,
+        signature: null,
       },
       says: 'not met: alone 2 times',
       evidence: [],
@@ -244,6 +247,7 @@ const PASSPORT: Passport = {
   hives: [{ id: 'h4', number: '4' }],
   held: 2,
   visits: 3,
+  course: null,
 };
 
 describe('the passport', () => {

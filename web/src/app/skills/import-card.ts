@@ -1,0 +1,70 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
+import type { PassportFile } from '@brave-comb/core/exchange';
+import { dateInFull } from '../shell/format';
+
+export interface ImportAsk {
+  readonly trainee: string;
+  readonly file: PassportFile;
+}
+
+/** Whose passport it is, from which school, of when and by whom, before anything is taken in. Answers whether it goes on. */
+@Component({
+  selector: 'bc-import-card',
+  imports: [MatDialogClose, MatDialogTitle],
+  template: `
+    <h2 matDialogTitle>Import a passport for {{ ask.trainee }}</h2>
+    <p>
+      Passport of <b>{{ ask.file.trainee }}</b>, {{ ask.file.school }}, made {{ day(ask.file.made) }}: {{ count }}
+      {{ count === 1 ? 'showing' : 'showings' }}{{ years ? ', ' + years : '' }}.
+    </p>
+    @if (assessors.length > 0) {
+      <p>Judged by {{ assessors.join(', ') }}.</p>
+    }
+    <p>It counts only once you have accepted it, beside the matrix.</p>
+    @if (another) {
+      <p class="stop" role="alert">This passport has another name than {{ ask.trainee }}.</p>
+      <label class="same">
+        <input type="checkbox" [checked]="same()" (change)="same.set(!same())" />
+        <span>It is the same person; the name has changed.</span>
+      </label>
+    }
+    <div class="row">
+      <button type="button" class="btn" [disabled]="another && !same()" [matDialogClose]="{ anotherName: another }">
+        Import
+      </button>
+      <button type="button" class="btn line" matDialogClose>Cancel</button>
+    </div>
+  `,
+  styleUrl: './judge-card.scss',
+  styles: `
+    .stop {
+      padding: 6px 10px;
+      border-left: 4px solid var(--madder);
+      background: var(--madder-100);
+    }
+    .same {
+      display: flex;
+      gap: 8px;
+      align-items: center;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class ImportCard {
+  protected readonly ask = inject<ImportAsk>(MAT_DIALOG_DATA);
+  protected readonly day = dateInFull;
+  protected readonly same = signal(false);
+  private readonly shown = this.ask.file.skills.flatMap(({ evidence }) => evidence);
+  protected readonly count = this.shown.length;
+  protected readonly assessors = [...new Set(this.shown.flatMap(({ assessor }) => assessor ?? []))].slice(0, 6);
+  protected readonly years = spanOf(this.shown.map(({ day }) => day.slice(0, 4)));
+  protected readonly another = plain(this.ask.file.trainee) !== plain(this.ask.trainee);
+}
+
+const plain = (name: string): string => name.trim().toLowerCase().replace(/\s+/g, ' ');
+
+function spanOf(years: readonly string[]): string {
+  const [first, last] = [years.toSorted()[0], years.toSorted().at(-1)];
+  return first === undefined ? '' : first === last ? first : `${first} to ${last}`;
+}

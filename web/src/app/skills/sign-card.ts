@@ -1,0 +1,59 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
+import type { PassportSkill } from './passport-view';
+
+export interface SignAsk {
+  readonly trainee: string;
+  readonly skills: readonly PassportSkill[];
+}
+
+/** What is about to be signed, skill by skill; single ones can be left out. Answers with the skills, or nothing. */
+@Component({
+  selector: 'bc-sign-card',
+  imports: [MatDialogClose, MatDialogTitle],
+  template: `
+    <h2 matDialogTitle>
+      Sign off {{ chosen().length }} {{ chosen().length === 1 ? 'skill' : 'skills' }} of {{ ask.trainee }}
+    </h2>
+    <div class="list" tabindex="0" role="group" aria-label="Skills to sign off">
+      @for (skill of ask.skills; track skill.id) {
+        <label>
+          <input type="checkbox" [checked]="!left().has(skill.id)" (change)="turn(skill.id)" />
+          <span
+            ><b>{{ skill.name }}</b> {{ skill.says }}</span
+          >
+        </label>
+      }
+    </div>
+    <div class="row">
+      <button type="button" class="btn" [disabled]="chosen().length === 0" [matDialogClose]="chosen()">
+        Sign off {{ chosen().length }}
+      </button>
+      <button type="button" class="btn line" matDialogClose>Cancel</button>
+    </div>
+  `,
+  styleUrl: './judge-card.scss',
+  styles: `
+    .list {
+      display: grid;
+      gap: 6px;
+      max-height: 50vh;
+      overflow-y: auto;
+    }
+    .list label {
+      display: flex;
+      gap: 8px;
+      align-items: start;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SignCard {
+  protected readonly ask = inject<SignAsk>(MAT_DIALOG_DATA);
+  protected readonly left = signal<ReadonlySet<string>>(new Set());
+  protected readonly chosen = computed(() => this.ask.skills.map(({ id }) => id).filter((id) => !this.left().has(id)));
+
+  protected turn(id: string): void {
+    this.left.update((left) => new Set(left.has(id) ? [...left].filter((each) => each !== id) : [...left, id]));
+  }
+}
