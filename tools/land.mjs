@@ -8,7 +8,9 @@ import { run } from './lib/say.mjs';
 const STEP = 2.5;
 
 await run(async () => {
-  const outlines = JSON.parse(readFileSync(createRequire(import.meta.url).resolve('world-atlas/land-110m.json'), 'utf8'));
+  const outlines = JSON.parse(
+    readFileSync(createRequire(import.meta.url).resolve('world-atlas/land-110m.json'), 'utf8'),
+  );
   const land = feature(outlines, outlines.objects.land);
   const rows = [];
   for (let north = 90 - STEP / 2; north > -90; north -= STEP) {

@@ -282,7 +282,7 @@ describe('what a colony needs next, case by case', () => {
     const both = adviseColony({ ...base, nest: nestOf(...times(22, '1E 2L 5S B8')), nectarAmongBrood: [4, 5, 6] });
     expect(both.map(({ kind }) => kind)).not.toContain('add space');
     expect(both[0]).toMatchObject({ kind: 'feed' });
-    expect(both[0]!.reasons.some(({ text }) => /Room is short as well/.test(text))).toBe(true);
+    expect(both[0]!.reasons.some(({ text }) => text.includes('Room is short as well'))).toBe(true);
   });
 
   it('says how much was read, and the range, where a part was read only', () => {
@@ -296,7 +296,7 @@ describe('what a colony needs next, case by case', () => {
       nest: { ...partly, framesOfBees: { value: 11, low: 5, high: 13 } },
       framesRead: 4,
     }).find(({ kind }) => kind === 'add space');
-    expect(unsure === undefined || /look/.test(unsure.title)).toBe(true);
+    expect(unsure === undefined || unsure.title.includes('look')).toBe(true);
   });
 
   it('takes no food that nobody looked at for none', () => {

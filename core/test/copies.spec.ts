@@ -41,7 +41,7 @@ describe('a copy', () => {
     ['pollen colours', { pollens: POLLEN_COLOUR_NAMES.slice(0, 2) }],
     ['bees', { bees: 3 }],
   ] as const)('keeps %s of today', (_what, seen) => {
-    expect(copySide({ ...EMPTY_SIDE, ...seen } as FrameSide, last, 'last time')).toMatchObject(seen);
+    expect(copySide({ ...EMPTY_SIDE, ...seen }, last, 'last time')).toMatchObject(seen);
   });
 
   it('takes over no queen, cells, marks, doubts or pollen of the other reading', () => {
@@ -82,13 +82,11 @@ describe('a copy', () => {
     fc.assert(
       fc.property(side, side, fc.constantFrom('last time', 'the other side'), (today, other, from) => {
         const before = { ...EMPTY_SIDE, ...today } as FrameSide;
-        const copied = copySide(before, { ...EMPTY_SIDE, ...other } as FrameSide, from as 'last time');
+        const copied = copySide(before, { ...EMPTY_SIDE, ...other }, from);
         expect(eighthsRead(copied)).toBeLessThanOrEqual(8);
         for (const [letter, count] of Object.entries(before.eighths)) expect(copied.eighths[letter as 'E']).toBe(count);
         expect(copied.marks).toEqual(before.marks);
-        expect(formatSide(copySide(copied, { ...EMPTY_SIDE, ...other } as FrameSide, from as 'last time'))).toBe(
-          formatSide(copied),
-        );
+        expect(formatSide(copySide(copied, { ...EMPTY_SIDE, ...other }, from as 'last time'))).toBe(formatSide(copied));
       }),
     );
   });

@@ -30,7 +30,7 @@ export interface BoxFill {
  */
 export function boxWeight(layer: BoxLayer, fill: BoxFill): number {
   const sides = layer.frames * 2;
-  for (const [what, filled] of Object.entries(fill)) within(what, filled, 0);
+  for (const [what, filled] of Object.entries<number>({ ...fill })) within(what, filled, 0);
   within('filled sides', fill.honeySides + fill.nectarSides + fill.broodSides, 0, sides + 1e-9);
   const area = combArea(frameOf(layer));
   const content =

@@ -4,7 +4,7 @@ const COLUMNS = 360 / LAND_STEP;
 const KM_A_DEGREE = 111.2;
 
 const rowBits = (row: string): string =>
-  [...row]
+  Array.from(row)
     .reduce((sum, digit) => sum * 36n + BigInt(parseInt(digit, 36)), 0n)
     .toString(2)
     .padStart(COLUMNS, '0');

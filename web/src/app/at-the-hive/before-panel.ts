@@ -21,7 +21,7 @@ import {
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
-import { dateText, dayOf } from '../shell/format';
+import { dateInFull, dateText, dayOf } from '../shell/format';
 import { CombPortrait } from '../inspection/comb-portrait';
 import { StandingMap } from '../ahead/standing-map';
 import { HiveCards } from './cards/hive-cards';
@@ -292,10 +292,7 @@ export class BeforePanel {
     }));
   });
   protected readonly kit = computed(() => this.file()?.kit ?? []);
-  protected readonly since = computed(() => {
-    const day = this.file()?.colony.since ?? '';
-    return `${dateText(day).replace(/^\w+ /, '')} ${day.slice(0, 4)}`;
-  });
+  protected readonly since = computed(() => dateInFull(this.file()?.colony.since ?? ''));
   protected readonly purpose = computed(() => this.file()?.colony.class ?? 'teaching');
   protected readonly tasks = computed(() =>
     (this.file()?.tasks ?? []).map((task) => ({

@@ -100,7 +100,7 @@ describe('a day fetched ahead', () => {
 
   it('says in words when a label leads to a hive without a session', async () => {
     expect(await visits().openHive('hive-9')).toEqual({
-      says: expect.stringMatching(/No session of yours/),
+      says: expect.stringMatching(/No session of yours/) as string,
       unplanned: true,
     });
   });

@@ -195,7 +195,7 @@ export class PassportScreen {
     this.wrong.set(null);
     const passport = readPassport(await file.text());
     if (passport === null)
-      return this.wrong.set(`${file.name} is no passport: it must be the JSON file that another school exported.`);
+      return void this.wrong.set(`${file.name} is no passport: it must be the JSON file that another school exported.`);
     this.dialog
       .open<ImportCard, ImportAsk, { anotherName: boolean }>(ImportCard, {
         data: { trainee: this.data()?.trainee.name ?? '', file: passport },

@@ -256,8 +256,9 @@ describe('the passport', () => {
 
   it('tells what stands, since when and until when, what is still to show, and the check words', async () => {
     const text = textOf((await paper()).element);
-    expect(text).toContain('1 of 2 skills stand, 1 to go before the sign-off');
-    expect(text).toContain('9 May h4, 12 Jul 25 h4');
+    expect(text).toContain('1 of 2 skills met , 1 to go before the sign-off');
+    expect(text).toContain('9 May 2026, hive 4');
+    expect(text).toContain('12 Jul 2025, hive 4');
     expect(text).toContain('fades Mon 1 Jun');
     expect(text).toContain('sums up : not met: alone 2 times');
     expect(text).toContain('check words: lichen, gate, forty');
@@ -266,11 +267,18 @@ describe('the passport', () => {
 
   it('is signed by the lead for what is shown, and for more with a reason', async () => {
     const { press, changes, element, fixture } = await paper();
-    await press(/^Sign the 1 that are shown$/);
+    await press(/^Sign off 1 skill …$/);
+    // It asks with the list; nothing is signed before.
+    expect(changes()).toEqual([]);
+    const card = document.querySelector('bc-sign-card')!;
+    expect(textOf(card)).toMatch(/^Sign off 1 skill of Salma finds eggs/);
+    [...card.querySelectorAll('button')].find((each) => textOf(each) === 'Sign off 1')!.click();
+    await vi.waitFor(() => expect(changes()).toHaveLength(1));
     expect(changes()[0]).toMatchObject({
       endpoint: 'signOffSkills',
       sent: { params: { trainee: 'salma' }, body: { skills: [{ skill: 'finds-eggs' }], note: '' } },
     });
+    expect(textOf(element)).toContain('1 skill signed off. Undo');
     await press(/^sums up$/);
     const sign = [...element.querySelectorAll('button')].find((each) => textOf(each) === 'Sign it')!;
     expect(sign.disabled).toBe(true);
