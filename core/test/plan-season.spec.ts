@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { ColonyCalendar } from '../src/care';
 import {
+  coverageOf,
   cannotCome,
   cannotLift,
   checkPlan,
@@ -432,6 +433,30 @@ describe('the problem of a season', () => {
     const search = new PlanSearch(modelOf(problem), { seed: 1, iterations: 4000 });
     search.run(Infinity);
     expect(search.best.sessions.filter(({ slot }) => slot.endsWith(' 0'))).toEqual([]);
+  });
+
+  it('names a planned opening as the next chance, whatever its weather; else the first with a fair one', () => {
+    const { problem } = seasonProblem(FACTS);
+    const wet = {
+      ...problem,
+      slots: problem.slots.map((slot) => ({ ...slot, fit: slot.id === 'home 2' ? 0.04 : slot.fit })),
+    };
+    const coverage = (sessions: readonly { group: string; slot: string; supervisor: string; hives: string[] }[]) =>
+      coverageOf({
+        checklist: DEFAULT_CHECKLIST,
+        today: TODAY,
+        phases: FACTS.phases,
+        groups: [{ id: 'curlew', trainees: ['curlew a'] }],
+        standing: standings([]),
+        problem: wet,
+        plan: { sessions, staff: [] },
+      }).find(({ skill }) => skill === 'lifts-straight')!.groups[0]!.next;
+    expect(coverage([{ group: 'curlew', slot: 'home 2', supervisor: 'ruth', hives: ['hive 0'] }])).toMatchObject({
+      slot: 'home 2',
+      planned: true,
+    });
+    expect(coverage([])).toMatchObject({ planned: false });
+    expect(coverage([])?.slot).not.toBe('home 2');
   });
 
   it('turns to colonies that were opened least when nothing is due', () => {

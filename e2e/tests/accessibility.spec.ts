@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { axeFindsNothing, bigButton, openVisit, signIn, turnTo } from './school';
+import { axeFindsNothing, bigButton, openVisit, signIn, stopHere, turnTo } from './school';
 
 test('axe finds nothing on sign-in, day sheet, visits and review', async ({ page }) => {
   await page.goto('/');
@@ -41,7 +41,7 @@ for (const [width, height] of [
     await expect(page.getByRole('link', { name: 'Call 112' })).toBeVisible();
     await axeFindsNothing(page);
     await page.getByRole('button', { name: 'Back to the hive' }).click();
-    await page.getByRole('button', { name: /Stop here|Start closing/ }).click();
+    await stopHere(page);
     await expect(page.getByRole('heading', { name: 'Close in reverse' })).toBeVisible();
     await axeFindsNothing(page);
     await page

@@ -1,6 +1,6 @@
 import { type APIRequestContext, type Browser, type Page, expect, test } from '@playwright/test';
 import { ownServer } from './own-server';
-import { bigButton, controlled, more, openVisit, reachFrames, signIn, turnTo, type } from './school';
+import { bigButton, controlled, more, openVisit, reachFrames, signIn, stopHere, turnTo, type } from './school';
 
 const { base: BASE, killAndStart } = ownServer(18_390);
 
@@ -88,7 +88,7 @@ test('the open hive warns, bars and lists what must be put right before it close
   await page.getByRole('button', { name: 'Side before' }).click();
   await page.getByRole('button', { name: 'Doubtful', exact: true }).click();
   await expect(page.locator('#shorthand')).toHaveValue('5S 3H .sunken-lids -!');
-  await page.getByRole('button', { name: /Stop here|Start closing/ }).click();
+  await stopHere(page);
   await page.getByRole('button', { name: 'on her frame' }).click();
   for (let step = 0; step < 30; step += 1) {
     const says = (await bigButton(page).textContent()) ?? '';

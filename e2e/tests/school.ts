@@ -45,10 +45,22 @@ export async function reachFrames(page: Page): Promise<void> {
   }
 }
 
-/** Turns to a frame on the box map, whatever the step. */
+/** Turns to a frame on the box map; a hive that is still shut is opened first, for a touch on its map only looks. */
 export async function turnTo(page: Page, frame: number): Promise<void> {
+  if (await page.getByText('Not open yet').isVisible()) await reachFrames(page);
   await page.getByRole('button', { name: new RegExp(`^Frame ${frame}\\.`) }).click();
   await expect(page.getByRole('heading', { name: `Frame ${frame}`, exact: true })).toBeVisible();
+}
+
+/** Stops before all was seen, for the first reason, or because it was. */
+export async function stopHere(page: Page): Promise<void> {
+  const stop = page.locator('bc-seen-enough button.big');
+  const early = ((await stop.textContent()) ?? '').includes('say why');
+  await stop.click();
+  if (!early) return;
+  const card = page.getByRole('dialog');
+  await card.getByRole('group', { name: 'Because of' }).getByRole('button').first().click();
+  await card.getByRole('button', { name: 'Stop, start closing' }).click();
 }
 
 /** Opens one of the cards behind "More". */

@@ -1,6 +1,6 @@
 import { type Page, expect, test } from '@playwright/test';
 import { ownServer } from './own-server';
-import { axeFindsNothing, bigButton, controlled, more, openVisit, reachFrames, signIn, turnTo, type } from './school';
+import { axeFindsNothing, bigButton, controlled, more, openVisit, reachFrames, signIn, stopHere, turnTo, type } from './school';
 
 ownServer(18_391);
 
@@ -196,7 +196,7 @@ test('a whole session day from cold without signal: three visits, all of it arri
     await page.keyboard.press('Enter');
     await type(page, '4H2P2CB6');
     await page.keyboard.press('Enter');
-    await page.getByRole('button', { name: /Stop here|Start closing/ }).click();
+    await stopHere(page);
     await until(page, 'End the visit');
     await page.getByRole('button', { name: 'time', exact: true }).click();
     await bigButton(page).click();

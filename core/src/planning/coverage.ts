@@ -112,16 +112,16 @@ function offersOf(
 
 const inTime = (a: PlanSlot, b: PlanSlot): number => a.day - b.day || a.start - b.start;
 
-/** The first planned opening with a fair chance, else the first opening that could be had. */
+/** The first planned opening at which the colony is likely to show it, whatever its weather, else the first that could be had with a fair chance. */
 function nextChance(problem: PlanningProblem, plan: Assignments, group: string, skill: string): NextChance | null {
   const slots = new Map(problem.slots.map((slot) => [slot.id, slot]));
-  const chanceAt = (slot: string, hive: string) =>
-    slots.get(slot)!.fit * (problem.hives.find(({ id }) => id === hive)?.skills[skill] ?? 0);
+  const shows = (hive: string) => problem.hives.find(({ id }) => id === hive)?.skills[skill] ?? 0;
+  const chanceAt = (slot: string, hive: string) => slots.get(slot)!.fit * shows(hive);
   const sooner = (a: { slot: string }, b: { slot: string }) => inTime(slots.get(a.slot)!, slots.get(b.slot)!);
   const planned = plan.sessions
     .filter((session) => session.group === group && slots.has(session.slot))
     .flatMap(({ slot, hives }) => hives.map((hive) => ({ slot, hive, chance: chanceAt(slot, hive), planned: true })))
-    .filter(({ chance }) => chance >= FAIR)
+    .filter(({ hive }) => shows(hive) >= FAIR)
     .sort((a, b) => sooner(a, b) || b.chance - a.chance);
   if (planned[0] !== undefined) return planned[0];
   const terms = problem.groups.find(({ id }) => id === group);

@@ -9,6 +9,9 @@ import {
   seenEnough,
 } from '@brave-comb/core/inspection';
 import { elementOf, show } from '../../testing/show';
+import { showAtHive } from '../../testing/visit';
+import { MeasureCard } from './cards/measure-card';
+import { StopCard } from './cards/stop-card';
 import { EighthsBar } from './eighths-bar';
 import { LetterPad } from './letter-pad';
 import { OpenClock } from './open-clock';
@@ -91,6 +94,71 @@ describe('the letter pad', () => {
     sealed?.click();
     expect(pressed).toEqual(['S']);
     expect(buttons(fixture)[0]?.textContent).toMatch(/\+\s*$/);
+  });
+});
+
+describe('a long press on a letter', () => {
+  it('takes all that is left and is no tap besides; a short one is a tap', async () => {
+    vi.useFakeTimers();
+    try {
+      const fixture = await show(LetterPad, { side: parseSide('3S') });
+      const told: string[] = [];
+      fixture.componentInstance.pressed.subscribe((letter) => told.push(`tap ${letter}`));
+      fixture.componentInstance.held.subscribe((letter) => told.push(`hold ${letter}`));
+      const honey = buttons(fixture).find((each) => each.textContent.includes('honey'))!;
+      const press = (ms: number) => {
+        honey.dispatchEvent(new Event('pointerdown'));
+        vi.advanceTimersByTime(ms);
+        honey.dispatchEvent(new Event('pointerup'));
+        honey.click();
+      };
+      press(600);
+      expect(told).toEqual(['hold H']);
+      press(80);
+      expect(told).toEqual(['hold H', 'tap H']);
+    } finally {
+      vi.useRealTimers();
+    }
+  });
+});
+
+describe('the ropiness test', () => {
+  it('opens without an answer, and nothing is kept before capping, larva, thread, smell and comb are answered', async () => {
+    const { fixture, entered } = await showAtHive(MeasureCard);
+    const card = of(fixture);
+    const button = (name: string | RegExp) =>
+      buttons(fixture).find((each) =>
+        typeof name === 'string' ? each.textContent.trim() === name : name.test(each.textContent.trim()),
+      )!;
+    const press = async (name: string | RegExp) => {
+      button(name).click();
+      await fixture.whenStable();
+    };
+    await press(/ropiness|matchstick/);
+    expect(card.querySelectorAll('fieldset .sel').length).toBeLessThanOrEqual(1);
+    expect(button('Keep it').disabled).toBe(true);
+    for (const legend of ['The capping is', 'The larva is', 'Foul smell']) {
+      const set = [...card.querySelectorAll('fieldset')].find(
+        (each) => each.querySelector('legend')?.textContent.trim() === legend,
+      )!;
+      set.querySelector('button')!.click();
+      await fixture.whenStable();
+      expect(button('Keep it').disabled).toBe(true);
+    }
+    expect(entered()).toEqual([]);
+  });
+});
+
+describe('stopping early', () => {
+  it('asks why before anything is said, and never offers that all was answered', async () => {
+    const { fixture } = await showAtHive(StopCard);
+    const names = buttons(fixture).map((each) => each.textContent.trim());
+    expect(names).not.toContain('question answered');
+    const stop = buttons(fixture).find((each) => each.textContent.includes('Stop, start closing'))!;
+    expect(stop.disabled).toBe(true);
+    buttons(fixture)[0]!.click();
+    await fixture.whenStable();
+    expect(stop.disabled).toBe(false);
   });
 });
 
