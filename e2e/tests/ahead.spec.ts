@@ -113,6 +113,9 @@ test('a colony’s calendar: expected state, a treatment by its label, and back'
   await page.getByLabel('Active ingredient, form').fill('thymol gel');
   await page.getByLabel('Out after, days').fill('28');
   await page.getByRole('button', { name: 'Log it' }).click();
+  await expect(page.getByRole('alert')).toContainText('Give the withdrawal for honey');
+  await page.getByLabel('Withdrawal, days').fill('0');
+  await page.getByRole('button', { name: 'Log it' }).click();
   await expect(page.getByRole('row', { name: /thymol gel: take it out/ })).toContainText('11 Jun');
   await page.getByRole('button', { name: /take back thymol/ }).click();
   await expect(page.getByRole('row', { name: /thymol gel/ })).toHaveCount(0);

@@ -1,6 +1,17 @@
 import { type Page, expect, test } from '@playwright/test';
 import { ownServer } from './own-server';
-import { axeFindsNothing, bigButton, controlled, more, openVisit, reachFrames, signIn, stopHere, turnTo, type } from './school';
+import {
+  axeFindsNothing,
+  bigButton,
+  controlled,
+  more,
+  openVisit,
+  reachFrames,
+  signIn,
+  stopHere,
+  turnTo,
+  type,
+} from './school';
 
 ownServer(18_391);
 

@@ -43,8 +43,13 @@ test('a trainee claims, the supervisor confirms, the lead signs, and the passpor
   await lead.getByRole('button', { name: 'checks fuel and lighter', exact: true }).click();
   await expect(lead.getByText(/14 May, alone, claimed, hive 4.* Judged by Tomasz Wierzba/)).toBeVisible();
   const words = await lead.getByText(/^check words:/).textContent();
-  await lead.getByRole('button', { name: /^Sign the \d+ that are shown/ }).click();
-  await expect(lead.getByRole('button', { name: 'Sign the 0 that are shown' })).toBeVisible();
+  await lead.getByRole('button', { name: /^Sign off \d+ skills? …/ }).click();
+  await lead
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Sign off \d+$/ })
+    .click();
+  await expect(lead.getByRole('button', { name: 'Sign off 0 skills …' })).toBeVisible();
+  await expect(lead.getByText(/skills? signed off\./)).toBeVisible();
   await expect(lead.getByText(/^check words:/)).not.toHaveText(words ?? '');
   const download = lead.waitForEvent('download');
   await lead.getByRole('button', { name: 'Export for another school' }).click();
