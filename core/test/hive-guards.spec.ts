@@ -384,6 +384,18 @@ describe('closing in reverse', () => {
     expect(stackProblem('national', without, out)).toMatch(/no dummy board/);
   });
 
+  it('asks each thing once: what was answered under the roof is not asked again because the roof went on', () => {
+    const done = (check: 'stragglers' | 'scraps') => entry({ kind: 'checked', check, ok: true, person: null });
+    const left = tasks(
+      ...opened(),
+      ...on('excluder', 'super 1', 'crown board'),
+      done('stragglers'),
+      done('scraps'),
+      ...on('roof'),
+    );
+    expect(left.some((says) => says.startsWith('No bees left') || says.startsWith('Scraps'))).toBe(false);
+  });
+
   it('never offers the roof before the crown board, also after a second opening', () => {
     // The roof went on with the crown board off; then a frame was looked at once more.
     const again = tasks(

@@ -52,7 +52,7 @@ export function closingTasks(
   const roof = stack.findLast(({ kind }) => kind === 'roof');
   const underRoof = [
     ...(record.checks.some(({ check, ok }) => check === 'food on' && !ok) ? [ask('food on')] : []),
-    ...(record.openedAt ? checks(UNDER_ROOF, latestMove(record)) : []),
+    ...(record.openedAt ? checks(UNDER_ROOF, record.lastTaken) : []),
   ];
   const layers = stack.flatMap((layer, at): readonly ClosingTask[] => {
     const off = record.partsOff.includes(layer.id);
@@ -96,12 +96,6 @@ const framesOut = (layer: BoxLayer, { inHand, aside }: VisitRecord): readonly Cl
 const wasRead = ({ id }: BoxLayer, { inHand, aside, exposures, sides }: VisitRecord): boolean =>
   [...(inHand ? [inHand] : []), ...aside, ...exposures].some(({ box }) => box === id) ||
   Object.values(sides).some(({ address }) => address.box === id);
-
-/** When a part or a frame was moved last: bees may have strayed again since. */
-function latestMove({ partsMoved, lastLift }: VisitRecord): string | null {
-  const moved = [...Object.values(partsMoved), ...(lastLift ? [lastLift] : [])];
-  return moved.length === 0 ? null : moved.reduce((a, b) => (Date.parse(a) > Date.parse(b) ? a : b));
-}
 
 /** Combs on the frame rest: they go back to where they were found. */
 export function combsOutside(

@@ -56,6 +56,8 @@ export interface VisitRecord {
   /** When each part was last taken off or put on, and when a frame was last lifted: an answer from before is asked again. */
   readonly partsMoved: Readonly<Record<string, string>>;
   readonly lastLift: string | null;
+  /** When a part was last taken off or a frame last lifted: bees may have strayed since. */
+  readonly lastTaken: string | null;
   /** Boxes that were opened, in order. */
   readonly boxes: readonly Noted<'box opened'>[];
   readonly tipped: readonly string[];
@@ -131,6 +133,7 @@ const BLANK: VisitRecord = {
   partsEverOff: [],
   partsMoved: {},
   lastLift: null,
+  lastTaken: null,
   boxes: [],
   tipped: [],
   seams: {},
@@ -212,6 +215,7 @@ const shutAgain = (record: Draft): Draft => ({
   aside: [],
   exposures: [],
   lastLift: null,
+  lastTaken: null,
 });
 
 /** Entries that do not count: a later one takes them back and was not taken back itself. */
@@ -262,6 +266,7 @@ function apply(record: Draft, entry: VisitEntry): void {
       break;
     case 'part taken off':
       record.partsOff = [...without(record.partsOff, (part) => part === body.part), body.part];
+      record.lastTaken = at;
       record.partsEverOff = [...without(record.partsEverOff, (part) => part === body.part), body.part];
       record.partsMoved = { ...record.partsMoved, [body.part]: at };
       break;
@@ -285,6 +290,7 @@ function apply(record: Draft, entry: VisitEntry): void {
     case 'frame lifted':
       lift(record, { box: body.box, frame: body.frame, since: at });
       record.lastLift = at;
+      record.lastTaken = at;
       break;
     case 'frame set back':
       setBack(record, body, at);
