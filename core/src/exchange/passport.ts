@@ -60,6 +60,14 @@ interface PassportRecord {
 }
 
 /**
+ * Whether two names are those of one person as people write them: capitals and spaces aside.
+ *
+ * @example sameName('Orla  Finn', 'orla finn') // true
+ */
+export const sameName = (a: string, b: string): boolean => plainName(a) === plainName(b);
+const plainName = (name: string): string => name.trim().toLowerCase().replace(/\s+/g, ' ');
+
+/**
  * A passport as a file: what stands, who signed, and every showing that was judged.
  *
  * @param record the trainee's record

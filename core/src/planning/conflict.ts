@@ -1,3 +1,4 @@
+import { HARDLY } from '../weather';
 import { checkPlan, type Violation } from './checker';
 import { withItem } from './explanation';
 import { modelOf } from './model';
@@ -61,9 +62,6 @@ const led = (plan: Assignments, group: string, slot: string, supervisor: string)
   ...plan,
   sessions: plan.sessions.map((each) => (each.group === group && each.slot === slot ? { ...each, supervisor } : each)),
 });
-
-/** Odds below which hours count as not fit at all: less than one forecast in twenty. */
-const HARDLY = 0.05;
 
 /** Why nothing at all can be planned, in the order in which to look. */
 export const HOPELESS = [

@@ -37,8 +37,8 @@ export interface Verdict {
 
 /** A session goes ahead from this chance on. House practice; seven in ten. */
 export const GO_CHANCE = 0.7;
-/** Odds below which a day is not named as the next best. */
-const HARDLY = 0.05;
+/** Odds below which hours count as not fit at all: less than one forecast in twenty. */
+export const HARDLY = 0.05;
 const DAY = 24 * HOUR;
 /** Below this many minutes a stretch is not worth putting the veils on. */
 const SHORTEST = 40;

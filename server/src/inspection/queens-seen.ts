@@ -1,8 +1,14 @@
 import { queenAfterMark } from '@brave-comb/core/biology';
 import { recordOf } from '@brave-comb/core/inspection';
 import type { Knex } from 'knex';
-import type { ColonyRow } from '../equipment/store';
 import { entriesOf } from './store';
+
+/** A colony with its queen as it was entered. */
+interface WithQueen {
+  readonly id: string;
+  readonly queen_year: number | null;
+  readonly queen_marked: 0 | 1 | boolean;
+}
 
 /**
  * Colonies with their queens as they were last seen: year and paint by what visits saw on her back, else as the colony was entered.
@@ -12,7 +18,7 @@ import { entriesOf } from './store';
  * @param before visits from this moment on do not count
  * @returns the same colonies in the same order
  */
-export async function withQueensSeen<C extends ColonyRow>(
+export async function withQueensSeen<C extends WithQueen>(
   db: Knex,
   colonies: readonly C[],
   before: Date | null = null,

@@ -1,7 +1,9 @@
 import type { Output, endpoints } from '@brave-comb/contract';
+import type { Knex } from 'knex';
+import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
-import { markRead, messagesOf, outboxOf } from './message-store';
+import { insertMessages, markRead, messagesOf, outboxOf } from './message-store';
 
 export async function messages({ db }: Context, actor: Actor): Promise<Output<(typeof endpoints)['messages']>> {
   const rows = await messagesOf(db, actor.id);
@@ -15,6 +17,21 @@ export async function messages({ db }: Context, actor: Actor): Promise<Output<(t
     })),
   };
 }
+
+/** What somebody is told. The id is given where the same may be told again and should stand once. */
+export interface Told {
+  readonly person: string;
+  readonly subject: string;
+  readonly lines: readonly string[];
+  readonly id?: string;
+}
+
+/** Puts messages into the inboxes of people of a school. */
+export const tell = (db: Knex, school: string, at: Date, told: readonly Told[]): Promise<void> =>
+  insertMessages(
+    db,
+    told.map(({ id = uuid(), ...message }) => ({ id, school, at, ...message })),
+  );
 
 export async function readMessage(context: Context, actor: Actor, id: string) {
   await markRead(context.db, actor.id, id, context.clock.now());

@@ -3,7 +3,7 @@ import { checkPlan, planOf } from '@brave-comb/core/planning';
 import { MINUTE } from '@brave-comb/core/weather';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../context';
-import { insertMessages } from '../people/message-store';
+import { tell } from '../people/messages';
 import { Refusal } from '../problem';
 import { planBoard } from './board';
 import { planningNames, whenWords } from './names';
@@ -82,10 +82,7 @@ export async function publishPlan(
     });
     const messages = messagesFor(season, actor, changes);
     told = messages.length;
-    await insertMessages(
-      trx,
-      messages.map((message) => ({ id: uuid(), school: actor.school, at: clock.now(), ...message })),
-    );
+    await tell(trx, actor.school, clock.now(), messages);
   });
   return { version, told, board: await planBoard(context, actor) };
 }

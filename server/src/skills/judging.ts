@@ -1,11 +1,9 @@
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { isOpen, standingText } from '@brave-comb/core/skills';
 import type { Knex } from 'knex';
-import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../context';
 import { dateAt } from '../dates';
 import { hivesById, siteById, sitesOf } from '../equipment/store';
-import { insertMessages } from '../people/message-store';
 import { Refusal, notFound } from '../problem';
 import { mayJudge, traineeSeenBy } from './access';
 import { checklistOf, knownSkills } from './checklist-store';
@@ -24,6 +22,7 @@ import {
   withdrawCourseSignOff,
 } from './evidence-store';
 import { schoolStandings } from './standings';
+import { turnDown } from './turn-down';
 
 type Endpoints = typeof endpoints;
 type Sent = Pick<
@@ -121,31 +120,7 @@ export async function settleClaim(
   if (!claim || (claim.source !== 'claim' && claim.source !== 'passport')) throw notFound('claim');
   await mayJudge(db, actor, claim.trainee, claim.session);
   return db.transaction(async (trx) => {
-    if (!word.confirmed) {
-      await insertCorrection(trx, {
-        id,
-        school: actor.school,
-        demonstration: id,
-        level: null,
-        reason: word.reason,
-        by: actor.id,
-        at: clock.now(),
-      });
-      const { skills } = await checklistOf(trx, actor.school, claim.day);
-      await insertMessages(trx, [
-        {
-          id: uuid(),
-          school: actor.school,
-          person: claim.trainee,
-          at: clock.now(),
-          subject: `Your claim was turned down: ${skills.find(({ id: skill }) => skill === claim.skill)?.name ?? claim.skill}`,
-          lines: [
-            `${actor.name}: ${word.reason}`,
-            `It was about ${claim.day}. It stays in your passport; show the skill again and claim it anew.`,
-          ],
-        },
-      ]);
-    }
+    if (!word.confirmed) await turnDown(trx, actor, [claim], word.reason, clock.now());
     const level = word.confirmed ? word.level : claim.level;
     const settled = await confirmClaim(trx, id, { judged_by: actor.id, by_lead: actor.role === 'lead', level });
     if (settled === 0)

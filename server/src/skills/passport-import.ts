@@ -1,4 +1,5 @@
 import type { Input, Output, endpoints } from '@brave-comb/contract';
+import { sameName } from '@brave-comb/core/exchange';
 import { v5 as uuidOf } from 'uuid';
 import type { Actor, Context } from '../context';
 import { dayAtSchool } from '../equipment/store';
@@ -8,12 +9,12 @@ import { Refusal } from '../problem';
 import {
   confirmClaim,
   demonstrationsOf,
-  insertCorrection,
   insertDemonstration,
   removeDemonstrations,
   type DemonstrationRow,
   waitingOfPassports,
 } from './evidence-store';
+import { turnDown } from './turn-down';
 
 type Import = (typeof endpoints)['importPassport'];
 
@@ -28,8 +29,7 @@ export async function importPassport(
   file: Input<Import>['body'],
 ): Promise<Output<Import>> {
   const person = await traineeSeenBy(db, actor, trainee);
-  const plain = (name: string) => name.trim().toLowerCase().replace(/\s+/g, ' ');
-  if (plain(file.trainee) !== plain(person.name) && !file.anotherName)
+  if (!sameName(file.trainee, person.name) && !file.anotherName)
     throw new Refusal(
       422,
       'another name',
@@ -108,25 +108,16 @@ export async function settlePassport(
     const rows = (await waitingOfPassports(trx, actor.school, trainee)).filter(
       (row) => elsewhereOf(row)?.school === word.school,
     );
-    if (word.word === 'take out')
+    if (word.word === 'take out') {
       await removeDemonstrations(
         trx,
         rows.map(({ id }) => id),
       );
-    else
-      for (const { id, level } of rows) {
-        if (word.word === 'turn down')
-          await insertCorrection(trx, {
-            id,
-            school: actor.school,
-            demonstration: id,
-            level: null,
-            reason: word.reason,
-            by: actor.id,
-            at: clock.now(),
-          });
-        await confirmClaim(trx, id, { judged_by: actor.id, by_lead: actor.role === 'lead', level });
-      }
+      return { settled: rows.length };
+    }
+    if (word.word === 'turn down') await turnDown(trx, actor, rows, word.reason, clock.now());
+    for (const { id, level } of rows)
+      await confirmClaim(trx, id, { judged_by: actor.id, by_lead: actor.role === 'lead', level });
     return { settled: rows.length };
   });
 }

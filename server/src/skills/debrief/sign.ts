@@ -2,7 +2,7 @@ import type { Debrief, Input, endpoints } from '@brave-comb/contract';
 import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
 import { v5 as uuidFrom } from 'uuid';
 import type { Actor, Context } from '../../context';
-import { insertMessages } from '../../people/message-store';
+import { tell } from '../../people/messages';
 import { Refusal, notFound } from '../../problem';
 import { debrief } from './debrief';
 import { insertSentBack, insertSignature, sentBackById } from './store';
@@ -59,12 +59,10 @@ export async function sendDebriefBack(
   if (!(await sentBackById(db, actor.school, id)))
     await db.transaction(async (trx) => {
       await insertSentBack(trx, { id, school: actor.school, session, supervisor, note, by: actor.id, at });
-      await insertMessages(trx, [
+      await tell(trx, actor.school, at, [
         {
           id: uuidFrom('told', id),
-          school: actor.school,
           person: supervisor,
-          at,
           subject: `Debrief of ${found.day}, hive ${group.hive}: something is missing`,
           lines: [`${actor.name}: ${note}`, 'Mend it in the visit review or judge it in the passport.'],
         },

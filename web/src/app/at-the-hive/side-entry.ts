@@ -12,7 +12,6 @@ import {
 import {
   CONTENTS,
   type CopyFrom,
-  EMPTY_SIDE,
   type FrameSide,
   type Letter,
   type SideAddress,
@@ -122,13 +121,15 @@ export class SideEntryPanel {
   protected readonly next = signal<'one' | 'few' | 'rest'>('one');
   protected readonly side = computed(() => this.shown().side);
   protected readonly line = computed(() => [formatSide(this.side()), this.shown().pending].filter(Boolean).join(' '));
+  /** Which side is written, and how it stands. */
+  private readonly written = computed(() => JSON.stringify([this.address(), this.line()]));
   /** Typed into the line and not taken over yet; what was typed for one side does not travel to the next. */
   protected readonly typing = linkedSignal<string, string | null>({
-    source: () => JSON.stringify([this.address(), this.line()]),
+    source: this.written,
     computation: () => null,
   });
   protected readonly lineProblem = linkedSignal<string, string | null>({
-    source: () => JSON.stringify([this.address(), this.line()]),
+    source: this.written,
     computation: () => null,
   });
   protected readonly left = computed(() => eighthsLeft(this.side()));
@@ -239,10 +240,6 @@ export class SideEntryPanel {
     const typed = this.typing();
     if (typed !== null) this.typed(typed);
     return this.lineProblem();
-  }
-
-  protected clear(): void {
-    this.desk.change(EMPTY_SIDE);
   }
 
   protected typed(line: string): void {

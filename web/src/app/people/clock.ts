@@ -1,6 +1,6 @@
 import { Injectable, computed, effect, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { keepYear } from '../shell/format';
+import { setThisYear } from '../shell/format';
 import { peopleFeature } from './people.feature';
 
 /** The server's clock on this device, ticking every second. */
@@ -18,7 +18,7 @@ export class Clock {
   constructor() {
     effect(() => {
       const read = this.read();
-      if (read) keepYear(Number(read.now.slice(0, 4)));
+      if (read) setThisYear(Number(read.now.slice(0, 4)));
     });
     setInterval(() => this.tick.set(Date.now()), 1000);
   }

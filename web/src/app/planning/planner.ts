@@ -401,8 +401,7 @@ export class Planner {
   private releasePins(item: PlanItem): void {
     for (const { id, what } of this.board()?.pins ?? []) {
       if (!('pin' in what)) continue;
-      const pin: PlanLock = 'staff' in what.pin ? { ...what.pin, staff: true } : what.pin;
-      if (released(pin, item) !== pin) this.withdraw(id);
+      if (released(what.pin, item) !== what.pin) this.withdraw(id);
     }
   }
 

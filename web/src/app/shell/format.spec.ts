@@ -1,4 +1,4 @@
-import { dateText, dayOf, keepYear, decimal, oddsText, spanText, timeOf } from './format';
+import { dateText, dayOf, setThisYear, decimal, oddsText, spanText, timeOf } from './format';
 
 describe('figures in words', () => {
   it('say odds in tenths, never as a percentage', () => {
@@ -22,7 +22,7 @@ describe('figures in words', () => {
   });
 
   it('write the year of dates that are not of this year', () => {
-    keepYear(2026);
+    setThisYear(2026);
     expect(dateText('2026-05-16')).toBe('Sat 16 May');
     expect(dateText('2025-05-06')).toBe('Tue 6 May 2025');
     expect(dayOf('2026-12-31T23:30:00Z', 'Etc/GMT-1')).toBe('Fri 1 Jan 2027');

@@ -6,7 +6,7 @@ const at = (instant: string | number, zone: string): DateTime =>
 /** The year that goes without saying, `null` until the clock was read. */
 let thisYear: number | null = null;
 /** Dates of another year than this one are written with their year. */
-export const keepYear = (year: number): void => {
+export const setThisYear = (year: number): void => {
   thisYear = year;
 };
 const dayOfYear = (day: DateTime): string =>

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
-import type { PassportFile } from '@brave-comb/core/exchange';
+import { type PassportFile, sameName } from '@brave-comb/core/exchange';
 import { dateInFull } from '../shell/format';
 
 export interface ImportAsk {
@@ -59,10 +59,8 @@ export class ImportCard {
   protected readonly count = this.shown.length;
   protected readonly assessors = [...new Set(this.shown.flatMap(({ assessor }) => assessor ?? []))].slice(0, 6);
   protected readonly years = spanOf(this.shown.map(({ day }) => day.slice(0, 4)));
-  protected readonly another = plain(this.ask.file.trainee) !== plain(this.ask.trainee);
+  protected readonly another = !sameName(this.ask.file.trainee, this.ask.trainee);
 }
-
-const plain = (name: string): string => name.trim().toLowerCase().replace(/\s+/g, ' ');
 
 function spanOf(years: readonly string[]): string {
   const [first, last] = [years.toSorted()[0], years.toSorted().at(-1)];
