@@ -121,9 +121,12 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.keyboard.press('Enter');
   await enter(page, REST);
-  for (let step = 0; step < 24 && !page.url().includes('/afterwards/'); step += 1) {
+  for (let step = 0; step < 40 && !page.url().includes('/afterwards/'); step += 1) {
     const queen = page.getByRole('button', { name: 'on her frame' });
     if (await queen.isVisible()) await queen.click();
+    const why = page.getByRole('group', { name: 'Stopped because' });
+    if ((await why.isVisible()) && (await why.getByRole('button', { pressed: true }).count()) === 0)
+      await why.getByRole('button').first().click();
     await bigButton(page)
       .click({ timeout: 4_000 })
       .catch(() => undefined);
