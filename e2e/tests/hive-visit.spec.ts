@@ -128,6 +128,9 @@ test('findings, a measurement, a question with a photo: the lead answers it', as
   await dialog.getByRole('button', { name: 'Back to the hive' }).click();
 
   await more(page, 'Measure or test');
+  await expect(dialog.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+  await dialog.getByRole('button', { name: 'mites on bees', exact: true }).click();
+  await dialog.getByRole('button', { name: 'alcohol wash' }).click();
   await dialog.getByRole('spinbutton', { name: 'Bees in the sample' }).fill('300');
   await dialog.getByRole('spinbutton', { name: 'Mites', exact: true }).fill('9');
   await dialog.getByRole('spinbutton', { name: 'Mites', exact: true }).blur();

@@ -83,7 +83,7 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
   const seen = page.locator('bc-seen-enough');
   await expect(seen.getByRole('checkbox', { name: /^eggs, seen/ })).toBeVisible();
   await expect(seen.getByText(/Not yet/)).toBeVisible();
-  await expect(page.locator('bc-so-far')).toContainText(/sealed 0\.\d/);
+  await expect(page.locator('bc-so-far')).toContainText(/sealed worker 0\.\d/);
   await seen.getByRole('checkbox', { name: /healthy brood/ }).click();
   await expect(seen.getByRole('checkbox', { name: /healthy brood, seen/ })).toBeVisible();
   for (const line of BOX.slice(4)) {

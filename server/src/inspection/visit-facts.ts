@@ -12,6 +12,7 @@ import {
 import { type Ensemble, fitDepth, hindrance, DEPTHS, sunElevation, weatherAt } from '@brave-comb/core/weather';
 import type { Phase } from '@brave-comb/core/season';
 import { colonyStates } from '../care/colony-state';
+import { dayAndMonth } from '@brave-comb/core/units';
 import type { Context } from '../context';
 import { clockAt, dateAt } from '../dates';
 import type { HiveRow, SiteRow } from '../equipment/store';
@@ -78,7 +79,7 @@ export async function visitFacts(
   return {
     depth,
     asked: season.today === date ? askedOf(state?.calendar.dues ?? [], date) : [],
-    lock: rest ? `${rest.why}, until ${rest.to}.` : null,
+    lock: rest ? `${rest.why}, until ${dayAndMonth(rest.to)}.` : null,
     suspicion,
     ordered: suspicion && order ? ((order.detail as { what?: string }).what ?? null) : null,
     colony: {
@@ -92,12 +93,12 @@ export async function visitFacts(
     robbingSeason: phase !== null && NOTHING_TO_GATHER.includes(phase),
     lifting: lifting.filter(({ layer }) => supers(visit.stack).some(({ id }) => id === layer.id)),
     cautions: [
-      ...(rest ? [`Leave alone: ${rest.why}, until ${rest.to}.`] : []),
+      ...(rest ? [`Leave alone: ${rest.why}, until ${dayAndMonth(rest.to)}.`] : []),
       ...(state?.calendar.honey.says ? [state.calendar.honey.says] : []),
       ...(suspicion ? [`Disease suspected: ${suspicion}. Opened last, tools washed, no frame leaves it.`] : []),
       ...(temper !== null && temper >= 4 ? [`Temper ${temper} of 5 last time: experienced hands at the frames.`] : []),
       ...heavy.map(({ layer, kg, lift }) => `${layer.id} weighs about ${Math.round(kg ?? 0)} kg: ${lift}.`),
-      ...resting.filter((each) => each !== rest).map(({ why, to }) => `Better left until ${to}: ${why}.`),
+      ...resting.filter((each) => each !== rest).map(({ why, to }) => `Better left until ${dayAndMonth(to)}: ${why}.`),
       ...(over.length > 0 ? [`Opened much lately: over the limit of ${over.join(' and ')}.`] : []),
     ],
   };

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { ColonyEstimate, Estimate } from '@brave-comb/core/inspection';
+import { CONTENTS, type ColonyEstimate, type Estimate, LETTERS } from '@brave-comb/core/inspection';
 import { decimal } from '../shell/format';
 
 /** What the sides read so far add up to, growing as frames are read. */
@@ -22,7 +22,14 @@ import { decimal } from '../shell/format';
         </div>
       }
     </dl>
-    <p>{{ stages() }}</p>
+    <p>
+      @for (stage of stages(); track stage.letter) {
+        <span
+          ><b aria-hidden="true">{{ stage.letter }}</b
+          ><span class="unseen">{{ stage.name }}</span> {{ stage.value }}</span
+        >
+      }
+    </p>
   `,
   styles: `
     h2 {
@@ -46,6 +53,8 @@ import { decimal } from '../shell/format';
       text-align: right;
     }
     p {
+      display: flex;
+      justify-content: space-between;
       font-size: 14px;
     }
     @media (width < 1200px) {
@@ -114,7 +123,12 @@ export class SoFar {
   });
   protected readonly stages = computed(() => {
     const { eggs, larvae, sealedWorker, sealedDrone } = this.counted();
-    return `Eggs ${decimal(eggs.value)}, larvae ${decimal(larvae.value)}, sealed ${decimal(sealedWorker.value)}, drone ${decimal(sealedDrone.value)}`;
+    const stages = { E: eggs, L: larvae, S: sealedWorker, D: sealedDrone } as const;
+    return LETTERS.filter((letter): letter is keyof typeof stages => letter in stages).map((letter) => ({
+      letter,
+      name: CONTENTS[letter],
+      value: decimal(stages[letter].value),
+    }));
   });
 }
 

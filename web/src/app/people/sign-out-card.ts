@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
 
 /** Asks before somebody signs out while entries wait on the device, or without signal. Answers whether they do. */
 @Component({
   selector: 'bc-sign-out-card',
-  imports: [MatDialogModule],
+  imports: [MatButton, MatDialogModule],
   template: `
     <h2 mat-dialog-title>Sign out now?</h2>
     <mat-dialog-content>
@@ -19,8 +20,8 @@ import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
       }
     </mat-dialog-content>
     <mat-dialog-actions>
-      <button type="button" class="btn" [mat-dialog-close]="false">Stay signed in</button>
-      <button type="button" class="btn line" [mat-dialog-close]="true">Sign out</button>
+      <button type="button" matButton="filled" [mat-dialog-close]="false">Stay signed in</button>
+      <button type="button" matButton="outlined" [mat-dialog-close]="true">Sign out</button>
     </mat-dialog-actions>
   `,
   styles: `

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
 import { STANDING_STATES, type StandingState } from '@brave-comb/core/skills';
@@ -16,18 +17,18 @@ const ENOUGH_VISITS = 2;
 /** Beside the matrix while nobody is chosen: claims that wait, who never held a frame, who always smokes. */
 @Component({
   selector: 'bc-group-side',
-  imports: [RouterLink],
+  imports: [MatButton, RouterLink],
   template: `
     <h2>{{ name() }}</h2>
     @for (each of passports(); track each.key) {
       <h3>{{ each.name }}: passport from {{ each.school }}</h3>
       <p>{{ each.says }}</p>
       <div class="row">
-        <button type="button" class="btn" (click)="settleAll(each, { word: 'accept' })">Accept all</button>
-        <button type="button" class="btn line" (click)="turning.set(turning() === each.key ? null : each.key)">
+        <button type="button" matButton="filled" (click)="settleAll(each, { word: 'accept' })">Accept all</button>
+        <button type="button" matButton="outlined" (click)="turning.set(turning() === each.key ? null : each.key)">
           Turn all down
         </button>
-        <button type="button" class="btn line" (click)="settleAll(each, { word: 'take out' })">
+        <button type="button" matButton="outlined" (click)="settleAll(each, { word: 'take out' })">
           Remove: wrong person
         </button>
       </div>
@@ -37,7 +38,7 @@ const ENOUGH_VISITS = 2;
         </label>
         <button
           type="button"
-          class="btn line"
+          matButton="outlined"
           [disabled]="reason().trim().length < 3"
           (click)="settleAll(each, { word: 'turn down', reason: reason().trim() })"
         >
@@ -67,8 +68,12 @@ const ENOUGH_VISITS = 2;
                   }
                 </select></label
               >
-              <button type="button" class="btn" (click)="confirm(claim.id, level.value)">Confirm</button>
-              <button type="button" class="btn line" (click)="turning.set(turning() === claim.id ? null : claim.id)">
+              <button type="button" matButton="filled" (click)="confirm(claim.id, level.value)">Confirm</button>
+              <button
+                type="button"
+                matButton="outlined"
+                (click)="turning.set(turning() === claim.id ? null : claim.id)"
+              >
                 Not so
               </button>
             </div>
@@ -78,7 +83,7 @@ const ENOUGH_VISITS = 2;
               </label>
               <button
                 type="button"
-                class="btn line"
+                matButton="outlined"
                 [disabled]="reason().trim().length < 3"
                 (click)="turnDown(claim.id)"
               >

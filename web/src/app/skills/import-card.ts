@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import { type PassportFile, sameName } from '@brave-comb/core/exchange';
 import { dateInFull } from '../shell/format';
@@ -11,7 +13,7 @@ export interface ImportAsk {
 /** Whose passport it is, from which school, of when and by whom, before anything is taken in. Answers whether it goes on. */
 @Component({
   selector: 'bc-import-card',
-  imports: [MatDialogClose, MatDialogTitle],
+  imports: [MatButton, MatCheckbox, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle>Import a passport for {{ ask.trainee }}</h2>
     <p>
@@ -24,16 +26,20 @@ export interface ImportAsk {
     <p>It counts only once you have accepted it, beside the matrix.</p>
     @if (another) {
       <p class="stop" role="alert">This passport has another name than {{ ask.trainee }}.</p>
-      <label class="same">
-        <input type="checkbox" [checked]="same()" (change)="same.set(!same())" />
-        <span>It is the same person; the name has changed.</span>
-      </label>
+      <mat-checkbox [checked]="same()" (change)="same.set($event.checked)"
+        >It is the same person; the name has changed.</mat-checkbox
+      >
     }
     <div class="row">
-      <button type="button" class="btn" [disabled]="another && !same()" [matDialogClose]="{ anotherName: another }">
+      <button
+        type="button"
+        matButton="filled"
+        [disabled]="another && !same()"
+        [matDialogClose]="{ anotherName: another }"
+      >
         Import
       </button>
-      <button type="button" class="btn line" matDialogClose>Cancel</button>
+      <button type="button" matButton="outlined" matDialogClose>Cancel</button>
     </div>
   `,
   styleUrl: './judge-card.scss',
@@ -42,11 +48,6 @@ export interface ImportAsk {
       padding: 6px 10px;
       border-left: 4px solid var(--madder);
       background: var(--madder-100);
-    }
-    .same {
-      display: flex;
-      gap: 8px;
-      align-items: center;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

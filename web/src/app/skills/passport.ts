@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
+import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { Router, RouterLink } from '@angular/router';
 import { type PassportFile, passportCsv, passportFile } from '@brave-comb/core/exchange';
@@ -27,7 +28,7 @@ const FADES_WITHIN = 42;
 /** A trainee's passport: every skill with what it rests on, to be read, signed, printed and taken elsewhere. */
 @Component({
   selector: 'bc-passport',
-  imports: [LevelGlyph, MatIcon, ReadingsChart, RouterLink, SkillDetail, ViewState],
+  imports: [MatButton, LevelGlyph, MatIcon, ReadingsChart, RouterLink, SkillDetail, ViewState],
   templateUrl: './passport.html',
   styleUrl: './passport.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

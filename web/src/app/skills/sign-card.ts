@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import type { PassportSkill } from './passport-view';
 
@@ -10,26 +12,23 @@ export interface SignAsk {
 /** What is about to be signed, skill by skill; single ones can be left out. Answers with the skills, or nothing. */
 @Component({
   selector: 'bc-sign-card',
-  imports: [MatDialogClose, MatDialogTitle],
+  imports: [MatButton, MatCheckbox, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle>
       Sign off {{ chosen().length }} {{ chosen().length === 1 ? 'skill' : 'skills' }} of {{ ask.trainee }}
     </h2>
     <div class="list" tabindex="0" role="group" aria-label="Skills to sign off">
       @for (skill of ask.skills; track skill.id) {
-        <label>
-          <input type="checkbox" [checked]="!left().has(skill.id)" (change)="turn(skill.id)" />
-          <span
-            ><b>{{ skill.name }}</b> {{ skill.says }}</span
-          >
-        </label>
+        <mat-checkbox [checked]="!left().has(skill.id)" (change)="turn(skill.id)"
+          ><b>{{ skill.name }}</b> {{ skill.says }}</mat-checkbox
+        >
       }
     </div>
     <div class="row">
-      <button type="button" class="btn" [disabled]="chosen().length === 0" [matDialogClose]="chosen()">
+      <button type="button" matButton="filled" [disabled]="chosen().length === 0" [matDialogClose]="chosen()">
         Sign off {{ chosen().length }}
       </button>
-      <button type="button" class="btn line" matDialogClose>Cancel</button>
+      <button type="button" matButton="outlined" matDialogClose>Cancel</button>
     </div>
   `,
   styleUrl: './judge-card.scss',
@@ -39,11 +38,6 @@ export interface SignAsk {
       gap: 6px;
       max-height: 50vh;
       overflow-y: auto;
-    }
-    .list label {
-      display: flex;
-      gap: 8px;
-      align-items: start;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -38,8 +38,8 @@ const WORDS: Readonly<Record<Kind, string>> = {
   'nest temperature': 'nest temperature',
   'honey moisture': 'water in honey',
   'fresh nectar': 'fresh nectar',
-  gap: 'a gap',
-  stuck: 'how stuck',
+  gap: 'bee space',
+  stuck: 'propolised',
   scraps: 'scraps of wax',
 };
 /** A test of a side that is not named. */
