@@ -2,9 +2,10 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    // Without isolation: loading the modules anew for every file takes as long as its tests.
     projects: [
-      { test: { name: 'core', root: 'core', include: ['test/**/*.spec.ts'], testTimeout: 30_000 } },
-      { test: { name: 'contract', root: 'contract', include: ['test/**/*.spec.ts'] } },
+      { test: { name: 'core', root: 'core', include: ['test/**/*.spec.ts'], isolate: false, testTimeout: 30_000 } },
+      { test: { name: 'contract', root: 'contract', include: ['test/**/*.spec.ts'], isolate: false } },
       {
         test: {
           name: 'server',
@@ -12,7 +13,7 @@ export default defineConfig({
           include: ['test/**/*.spec.ts'],
           pool: 'forks',
           fileParallelism: false,
-          // What is kept in memory is kept by database, so files can share the modules; loading them anew takes as long as the tests.
+          // What is kept in memory is kept by database, so files can share the modules.
           isolate: false,
           testTimeout: 30_000,
           hookTimeout: 60_000,

@@ -111,3 +111,16 @@ export async function axeFindsNothing(page: Page, where = ''): Promise<void> {
     ),
   ).toEqual([]);
 }
+
+/** Axe finds nothing and nothing runs off, on a phone's screen and on a desk's. */
+export async function soundOnDeskAndPhone(page: Page, where: string): Promise<void> {
+  for (const [width, height] of [
+    [390, 844],
+    [1280, 800],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    await axeFindsNothing(page, `${where} ${width}`);
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(wide, `${where} runs off the screen of ${width}`).toBeLessThanOrEqual(width);
+  }
+}

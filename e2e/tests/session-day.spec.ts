@@ -1,13 +1,13 @@
 import { type Page, expect, test } from '@playwright/test';
 import { ownServer } from './own-server';
 import {
-  axeFindsNothing,
   bigButton,
   controlled,
   more,
   openVisit,
   reachFrames,
   signIn,
+  soundOnDeskAndPhone,
   stopHere,
   turnTo,
   type,
@@ -126,62 +126,45 @@ test('what a visit leaves: a repair, a changed hive, a spoken note; a photo that
   await expect(page.getByRole('button', { name: 'Not done after all: Repair: loose joint, brood box' })).toBeVisible();
 });
 
-for (const [width, height] of [
-  [1280, 800],
-  [390, 844],
-] as const) {
-  test(`axe finds nothing in the books and cards, and nothing runs off, ${width} × ${height}`, async ({ page }) => {
-    test.setTimeout(180_000);
-    await signIn(page, 'ruth');
-    await page.setViewportSize({ width, height });
-    const fits = async (where: string) => {
-      await axeFindsNothing(page, where);
-      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
-      expect(wide, `${where} runs off the screen`).toBeLessThanOrEqual(width);
-    };
-    for (const [path, heading] of [
-      ['yard-book', 'To be done'],
-      ['predictions', 'Predicted, then looked'],
-      ['questions', 'Questions from the hives'],
-      ['combs', 'Combs in store'],
-    ] as const) {
-      await page.goto(`/afterwards/${path}`);
-      await expect(page.getByRole('heading', { name: heading })).toBeVisible();
-      await fits(path);
-    }
-    await page.goto('/ahead');
-    await openVisit(page, '6');
-    const visit = visitOf(page);
-    await turnTo(page, 5);
-    for (const card of [
-      'Note, spoken',
-      'Change the hive',
-      'Defect or stray comb',
-      'Measure or test',
-      'Move this comb',
-    ]) {
-      await more(page, card);
-      const dialog = page.getByRole('dialog');
-      await expect(dialog).toHaveCount(1);
-      if (card.startsWith('Defect')) await dialog.getByRole('button', { name: 'stray comb' }).click();
-      if (card.startsWith('Change')) await dialog.getByRole('button', { name: 'escape board' }).click();
-      await page.waitForTimeout(300);
-      await fits(card);
-      await dialog
-        .getByRole('button', { name: /Back to the hive|Leave it/ })
-        .last()
-        .click();
-      await expect(dialog).toHaveCount(0);
-    }
-    await page.getByRole('button', { name: /^Sting/ }).click();
-    await page.getByRole('dialog').getByRole('button').first().click();
-    await expect(page.locator('bc-sting-watch section').first()).toBeVisible();
-    await fits('sting watch');
-    await page.goto(`/afterwards/${visit}`);
-    await expect(page.getByRole('heading', { name: 'How it went' })).toBeVisible();
-    await fits('review');
-  });
-}
+test('axe finds nothing in the books and cards, and nothing runs off', async ({ page }) => {
+  test.setTimeout(180_000);
+  await signIn(page, 'ruth');
+  for (const [path, heading] of [
+    ['yard-book', 'To be done'],
+    ['predictions', 'Predicted, then looked'],
+    ['questions', 'Questions from the hives'],
+    ['combs', 'Combs in store'],
+  ] as const) {
+    await page.goto(`/afterwards/${path}`);
+    await expect(page.getByRole('heading', { name: heading })).toBeVisible();
+    await soundOnDeskAndPhone(page, path);
+  }
+  await page.goto('/ahead');
+  await openVisit(page, '6');
+  const visit = visitOf(page);
+  await turnTo(page, 5);
+  for (const card of ['Note, spoken', 'Change the hive', 'Defect or stray comb', 'Measure or test', 'Move this comb']) {
+    await more(page, card);
+    const dialog = page.getByRole('dialog');
+    await expect(dialog).toHaveCount(1);
+    if (card.startsWith('Defect')) await dialog.getByRole('button', { name: 'stray comb' }).click();
+    if (card.startsWith('Change')) await dialog.getByRole('button', { name: 'escape board' }).click();
+    await page.waitForTimeout(300);
+    await soundOnDeskAndPhone(page, card);
+    await dialog
+      .getByRole('button', { name: /Back to the hive|Leave it/ })
+      .last()
+      .click();
+    await expect(dialog).toHaveCount(0);
+  }
+  await page.getByRole('button', { name: /^Sting/ }).click();
+  await page.getByRole('dialog').getByRole('button').first().click();
+  await expect(page.locator('bc-sting-watch section').first()).toBeVisible();
+  await soundOnDeskAndPhone(page, 'sting watch');
+  await page.goto(`/afterwards/${visit}`);
+  await expect(page.getByRole('heading', { name: 'How it went' })).toBeVisible();
+  await soundOnDeskAndPhone(page, 'review');
+});
 
 test('a whole session day from cold without signal: three visits, all of it arrives once', async ({
   browser,

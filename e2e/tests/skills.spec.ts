@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { axeFindsNothing, signIn } from './school';
+import { axeFindsNothing, signIn, soundOnDeskAndPhone } from './school';
 
 test('a trainee claims, the supervisor confirms, the lead signs, and the passport tells it all', async ({
   browser,
@@ -107,16 +107,7 @@ test('axe finds nothing on trainees, passport, agreement and checklist, and noth
   const seen = async (path: string, ready: () => Promise<void>) => {
     await page.goto(path);
     await ready();
-    for (const [width, height] of [
-      [1280, 800],
-      [390, 844],
-    ] as const) {
-      await page.setViewportSize({ width, height });
-      await axeFindsNothing(page, `${path} ${width}`);
-      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
-      expect(wide, `${path} runs off the screen`).toBeLessThanOrEqual(width);
-    }
-    await page.setViewportSize({ width: 1280, height: 800 });
+    await soundOnDeskAndPhone(page, path);
   };
   await seen('/trainees', async () => {
     await page.getByRole('gridcell').first().click();
