@@ -13,6 +13,7 @@ import { freePort } from './lib/mariadb.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { plannerBoard } from './lib/planner-board.mjs';
 import { run, say } from './lib/say.mjs';
+import { tapsASide } from './lib/taps-bench.mjs';
 
 const PASSWORD = 'willow-before-gorse';
 const SIDES = 80;
@@ -214,6 +215,18 @@ async function combs(address) {
   }
 }
 
+/** Touches that a side of a comb takes with gloves. */
+async function taps(address) {
+  const browser = await openBrowser();
+  try {
+    const page = await leadIn(browser, address, 'block');
+    const [, visit] = await openVisits(await leadCalls(address, PASSWORD));
+    return await tapsASide(page, `${address}/at-the-hive/visit/${visit}`);
+  } finally {
+    await browser.close();
+  }
+}
+
 /** Runs a bench of the core, which prints its figures as JSON. */
 async function core(name) {
   const child = spawn('node', ['--import', 'tsx', `core/bench/${name}.ts`], {
@@ -268,6 +281,10 @@ await run(async () => {
     say(`  the same with an empty handler                         ${paint.empty.toFixed(1)} ms`);
     say(`hive opened from cold without signal                     ${(paint.start.offline / 1000).toFixed(1)} s`);
     say(`  the same with signal                                   ${(paint.start.online / 1000).toFixed(1)} s`);
+    const touches = await taps(address);
+    say(
+      `touches a side, a whole brood box with gloves             ${touches.all.toFixed(1)} (at most 6; with brood ${touches.brood.toFixed(1)}, the worst ${touches.worst})`,
+    );
     const lead = await leadCalls(address, PASSWORD);
     const sync = await syncMany(lead, await openVisits(lead));
     say(`entries a second, 5,000 from 50 devices                  ${sync.synced.toFixed(0)}`);

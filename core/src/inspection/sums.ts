@@ -92,12 +92,12 @@ function entrance({ record, last }: SumFacts): SumLine | null {
     : line('entrance', says);
 }
 
-/** Frames of bees: counted side by side, or the seams seen from above. */
+/** Frames of bees: counted on the combs, or the seams seen from above. */
 function strength({ stack, record, nest, expectedBees }: SumFacts): SumLine | null {
   const seams = nestBoxes(stack).reduce((sum, { id }) => sum + (record.seams[id] ?? 0), 0);
   const bees = nest.framesOfBees?.value ?? (seams > 0 ? seams : null);
   if (bees === null) return null;
-  const how = nest.framesOfBees ? 'side by side' : 'seams from above';
+  const how = nest.framesOfBees ? 'counted on the combs' : 'seams from above';
   const says = `${roundTo(bees, 1)} frames of bees, ${how}`;
   if (expectedBees === null) return line('strength', says);
   const span = `${roundTo(expectedBees.low, 1)} to ${roundTo(expectedBees.high, 1)} expected`;

@@ -108,7 +108,9 @@ export async function visitFacts(
 const askedOf = (dues: readonly Due[], date: string): readonly string[] =>
   dues
     .filter(({ id, from }) => from <= date && !id.startsWith('ordinary:'))
-    .map(({ title, question }) => (question && question !== title ? `${title}: ${question}` : title));
+    .map(({ title, question }) =>
+      question && question !== title ? `${title}${title.endsWith('?') ? '' : ':'} ${question}` : title,
+    );
 
 const TEMPERS = 6;
 const TEMPER_DAYS = 400;

@@ -57,7 +57,7 @@ import { HiveCards } from './cards/hive-cards';
 import { HiveClocks } from './hive-clocks';
 import { HivePreferences } from './hive-preferences';
 import { HiveRoles } from './hive-roles';
-import { LetterPad } from './letter-pad';
+import { LetterPad, type Slid } from './letter-pad';
 import { MoodLine } from './mood-line';
 import { movedCombs } from './moved-combs';
 import { NotReady } from './not-ready';
@@ -606,6 +606,11 @@ export class AtTheHive {
   protected rest(letter: Letter): void {
     this.problem.set(null);
     this.sideEntry()?.rest(letter);
+  }
+
+  protected slid(slid: Slid): void {
+    this.problem.set(null);
+    this.sideEntry()?.slid(slid);
   }
 
   protected redo(): void {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@brave-comb/core/inspection';
 
-/** The frame's top bar in eight segments. A tap on one takes it back; a ninth stands out and nothing is dropped. */
+/** The frame's top bar in eight segments. A tap on one takes it back, one on an open one fills up to there; a ninth stands out and nothing is dropped. */
 @Component({
   selector: 'bc-eighths-bar',
   template: `
@@ -21,16 +21,18 @@ import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@br
         </button>
       }
       @if (left() > 0) {
-        <button
-          type="button"
-          class="left"
-          [style.flex]="left()"
-          [disabled]="!fills()"
-          [attr.aria-label]="restText()"
-          (click)="filled.emit()"
-        >
-          {{ left() }} left
-        </button>
+        <span class="rest" [style.flex]="left()">
+          @for (more of open(); track more) {
+            <button
+              type="button"
+              class="left"
+              [disabled]="!last()"
+              [attr.aria-label]="fillText(more)"
+              (click)="filled.emit(more)"
+            ></button>
+          }
+          <span class="words" aria-hidden="true">{{ left() }} left</span>
+        </span>
       }
     </div>
   `,
@@ -97,21 +99,41 @@ import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@br
       outline: 3px solid #7d1526;
       transform: translateY(-7px) rotate(4deg);
     }
+    .rest {
+      position: relative;
+      display: flex;
+      min-width: 0;
+      background: #fff;
+    }
+    .rest::after {
+      content: '';
+      position: absolute;
+      inset: 2px;
+      border: 3px dashed #5e3a78;
+      pointer-events: none;
+    }
     .left {
+      flex: 1;
       min-width: 0;
       padding: 0;
       border: 0;
       border-radius: 0;
+      background: none;
+    }
+    .left:enabled + .left:enabled {
+      border-left: 1.5px dotted #5e3a78;
+    }
+    .words {
+      position: absolute;
+      inset: 0;
       display: grid;
       place-items: center;
-      background: #fff;
-      outline: 3px dashed #5e3a78;
-      outline-offset: -5px;
       color: #43245c;
       font-size: 15px;
       font-weight: 700;
       line-height: 1;
       text-align: center;
+      pointer-events: none;
     }
     /* On a phone the bar takes the whole width: an eighth is wide enough for a glove. */
     @media (width < 700px) {
@@ -124,7 +146,7 @@ import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@br
       .bar::after {
         content: none;
       }
-      .left {
+      .words {
         font-size: 13px;
       }
     }
@@ -133,14 +155,21 @@ import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@br
 })
 export class EighthsBar {
   readonly side = input.required<FrameSide>();
-  /** What a tap on the rest does, in words, and whether it does anything. */
-  readonly restText = input('');
-  readonly fills = input(false);
+  /** The content that was entered last: a tap on an open eighth fills up to there with it. */
+  readonly last = input<Letter | null>(null);
   readonly takenBack = output<Letter>();
-  readonly filled = output();
+  /** So many open eighths go to the content that was entered last. */
+  readonly filled = output<number>();
   protected readonly contents = CONTENTS;
   protected readonly left = computed(() => eighthsLeft(this.side()));
+  protected readonly open = computed(() => Array.from({ length: this.left() }, (_, index) => index + 1));
   protected readonly segments = computed(() =>
     LETTERS.flatMap((letter) => Array.from({ length: Math.min(16, this.side().eighths[letter] ?? 0) }, () => letter)),
   );
+
+  protected fillText(more: number): string {
+    const last = this.last();
+    if (!last) return `${more} open`;
+    return `${more === this.left() ? `All ${more} left` : `${more} more`}: ${CONTENTS[last]}`;
+  }
 }

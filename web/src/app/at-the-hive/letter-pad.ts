@@ -1,27 +1,37 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import type { FrameSide, Letter } from '@brave-comb/core/inspection';
+import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
+import { CONTENTS, type FrameSide, type Letter } from '@brave-comb/core/inspection';
 import { SHORT_CONTENTS } from '../inspection/short-contents';
+import { Press } from './press';
 
 /** Brood and spoilt comb, then everything else: two columns, on a phone two rows. */
 const PAD: readonly Letter[] = ['E', 'L', 'S', 'D', 'X', 'P', 'N', 'H', 'C', 'F'];
-/** From so many ms on a press is a long one. */
-const LONG_PRESS = 500;
+/** Eighths that a content is set to by sliding over its key. */
+export interface Slid {
+  readonly letter: Letter;
+  readonly eighths: number;
+}
 
-/** One big button a content. A tap adds an eighth, a long press all that is left. */
+/** One big button a content. A tap adds an eighth, a slide sideways sets several at once, a long press takes all that is left. */
 @Component({
   selector: 'bc-letter-pad',
+  imports: [Press],
   template: `
+    @if (slide(); as going) {
+      <p class="slide" aria-hidden="true">
+        <b>{{ going.eighths }} {{ going.letter }}</b> {{ names[going.letter] }}
+      </p>
+    }
     @for (letter of pad; track letter) {
       <button
         type="button"
         class="key"
+        [class.sliding]="slide()?.letter === letter"
         [class.on]="side().eighths[letter] || side().trace.includes(letter)"
-        (pointerdown)="down(letter)"
-        (pointerup)="up()"
-        (pointerleave)="up()"
-        (pointercancel)="up()"
-        (contextmenu)="$event.preventDefault()"
-        (click)="tap(letter)"
+        bcPress
+        (tapped)="pressed.emit(letter)"
+        (held)="held.emit(letter)"
+        (slid)="slid.emit({ letter, eighths: $event })"
+        (sliding)="slide.set($event === null ? null : { letter, eighths: $event })"
       >
         <b class="letter">{{ letter }}</b>
         <svg viewBox="0 0 38 28" aria-hidden="true">
@@ -43,35 +53,17 @@ const LONG_PRESS = 500;
   `,
   styleUrl: './letter-pad.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { role: 'group', 'aria-label': 'Add an eighth; hold for all that is left' },
+  host: { role: 'group', 'aria-label': 'Add an eighth; slide sideways for more; hold for all that is left' },
 })
 export class LetterPad {
   readonly side = input.required<FrameSide>();
   readonly pressed = output<Letter>();
   /** A long press: all that is left. */
   readonly held = output<Letter>();
-  private timer: ReturnType<typeof setTimeout> | null = null;
-  private long = false;
-
-  protected down(letter: Letter): void {
-    this.long = false;
-    this.up();
-    this.timer = setTimeout(() => {
-      this.long = true;
-      this.held.emit(letter);
-    }, LONG_PRESS);
-  }
-
-  protected up(): void {
-    if (this.timer !== null) clearTimeout(this.timer);
-    this.timer = null;
-  }
-
-  protected tap(letter: Letter): void {
-    if (!this.long) this.pressed.emit(letter);
-    this.long = false;
-  }
-
+  /** A slide: so many eighths of a content, whatever it had. */
+  readonly slid = output<Slid>();
+  protected readonly slide = signal<Slid | null>(null);
   protected readonly pad = PAD;
   protected readonly short = SHORT_CONTENTS;
+  protected readonly names = CONTENTS;
 }

@@ -64,16 +64,27 @@ describe('the eighths bar', () => {
     expect(back).toEqual(['H']);
   });
 
-  it('fills the rest by a tap on it, once a letter was tapped', async () => {
-    const rest = async (fills: boolean) => {
-      const fixture = await show(EighthsBar, { side: parseSide('3S'), fills, restText: '5 left: all sealed worker' });
-      let filled = 0;
-      fixture.componentInstance.filled.subscribe(() => (filled += 1));
-      of(fixture).querySelector<HTMLButtonElement>('.left')!.click();
-      return filled;
+  it('fills up to the open eighth that is tapped, with the letter before; without one it fills nothing', async () => {
+    const open = async (last: 'S' | null) => {
+      const fixture = await show(EighthsBar, { side: parseSide('3S'), last });
+      const filled: number[] = [];
+      fixture.componentInstance.filled.subscribe((more) => filled.push(more));
+      const lefts = [...of(fixture).querySelectorAll<HTMLButtonElement>('.left')];
+      lefts[1]!.click();
+      lefts.at(-1)!.click();
+      return { filled, names: lefts.map((each) => each.getAttribute('aria-label')) };
     };
-    expect(await rest(true)).toBe(1);
-    expect(await rest(false)).toBe(0);
+    expect(await open('S')).toEqual({
+      filled: [2, 5],
+      names: [
+        '1 more: sealed worker',
+        '2 more: sealed worker',
+        '3 more: sealed worker',
+        '4 more: sealed worker',
+        'All 5 left: sealed worker',
+      ],
+    });
+    expect((await open(null)).filled).toEqual([]);
   });
 
   it('makes a ninth eighth stand out', async () => {
@@ -97,22 +108,61 @@ describe('the letter pad', () => {
   });
 });
 
-describe('a long press on a letter', () => {
-  it('takes all that is left and is no tap besides; a short one is a tap', async () => {
+describe('a press on a letter', () => {
+  const pad = async () => {
     const fixture = await show(LetterPad, { side: parseSide('3S') });
     const told: string[] = [];
     fixture.componentInstance.pressed.subscribe((letter) => told.push(`tap ${letter}`));
     fixture.componentInstance.held.subscribe((letter) => told.push(`hold ${letter}`));
+    fixture.componentInstance.slid.subscribe(({ letter, eighths }) => told.push(`${eighths}${letter}`));
     const honey = buttons(fixture).find((each) => each.textContent.includes('honey'))!;
-    honey.dispatchEvent(new Event('pointerdown'));
+    honey.setPointerCapture = () => undefined;
+    const at = (kind: string, clientX: number) =>
+      honey.dispatchEvent(new PointerEvent(kind, { clientX, pointerId: 1 }));
+    const up = (x: number) => {
+      at('pointerup', x);
+      honey.click();
+    };
+    return { fixture, told, at, up };
+  };
+
+  it('that is long takes all that is left and is no tap besides; a short one is a tap', async () => {
+    const { told, at, up } = await pad();
+    at('pointerdown', 100);
     await vi.waitFor(() => expect(told).toEqual(['hold H']), 2000);
-    honey.dispatchEvent(new Event('pointerup'));
-    honey.click();
+    up(100);
     expect(told).toEqual(['hold H']);
-    honey.dispatchEvent(new Event('pointerdown'));
-    honey.dispatchEvent(new Event('pointerup'));
-    honey.click();
+    at('pointerdown', 100);
+    up(104);
     expect(told).toEqual(['hold H', 'tap H']);
+  });
+
+  it('that slides sideways sets as many eighths as it is long, either way, and says how many before it is let go', async () => {
+    const { fixture, told, at, up } = await pad();
+    at('pointerdown', 100);
+    at('pointermove', 145);
+    await fixture.whenStable();
+    expect(text(fixture)).toContain('2 H');
+    expect(told).toEqual([]);
+    at('pointermove', 170);
+    up(170);
+    at('pointerdown', 400);
+    at('pointermove', 20);
+    up(20);
+    expect(told).toEqual(['3H', '8H']);
+  });
+
+  it('that slides back, or is taken by the page to scroll, is nothing', async () => {
+    const { told, at, up } = await pad();
+    at('pointerdown', 100);
+    at('pointermove', 160);
+    at('pointermove', 103);
+    up(103);
+    at('pointerdown', 100);
+    at('pointermove', 160);
+    at('pointercancel', 160);
+    at('pointermove', 200);
+    expect(told).toEqual([]);
   });
 });
 

@@ -10,7 +10,6 @@ import {
   signal,
 } from '@angular/core';
 import {
-  CONTENTS,
   type CopyFrom,
   type FrameSide,
   type Letter,
@@ -23,6 +22,7 @@ import {
   parseSide,
   readingGap,
   scoreGuess,
+  setEighths,
   sideKey,
   ShorthandError,
   toggleTrace,
@@ -37,12 +37,14 @@ import { InspectionEvents, inspectionFeature } from '../inspection/inspection.fe
 import { VisitDesk } from '../inspection/visit-desk';
 import { timeOf } from '../shell/format';
 import { EighthsBar } from './eighths-bar';
+import type { Slid } from './letter-pad';
 import { MarksPanel } from './marks-panel';
+import { Press } from './press';
 
 /** One side of one frame: the bar of eighths, the comb as it grows, the line of shorthand, and the marks. */
 @Component({
   selector: 'bc-side-entry',
-  imports: [EighthsBar, CombPortrait, MarksPanel],
+  imports: [EighthsBar, CombPortrait, MarksPanel, Press],
   templateUrl: './side-entry.html',
   styleUrl: './side-entry.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -65,6 +67,7 @@ export class SideEntryPanel {
   protected readonly reading = this.store.selectSignal(inspectionFeature.selectReading);
   protected readonly lastSide = this.store.selectSignal(inspectionFeature.selectLastSide);
   protected readonly otherSide = this.store.selectSignal(inspectionFeature.selectOtherSide);
+  private readonly facingSide = this.store.selectSignal(inspectionFeature.selectFacingSide);
   private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
 
@@ -102,10 +105,6 @@ export class SideEntryPanel {
   protected readonly lastLetter = linkedSignal<string, Letter | null>({
     source: () => JSON.stringify(this.address()),
     computation: () => null,
-  });
-  protected readonly restText = computed(() => {
-    const letter = this.lastLetter();
-    return letter ? `${this.left()} left: all ${CONTENTS[letter]}` : `${this.left()} left`;
   });
   /** Somebody read this side before, with another result. */
   protected readonly reread = computed(() => {
@@ -175,10 +174,13 @@ export class SideEntryPanel {
   });
   protected readonly inLine = formatSide;
   protected readonly overBy = computed(() => (this.left() < 0 ? `${8 - this.left()} of 8` : null));
+  protected readonly slidingBees = signal<number | null>(null);
+  /** Bees that are probably here too: of the other side of the comb, or of the comb across the same seam. */
+  private readonly beesBeside = computed(() => this.otherSide()?.bees ?? this.facingSide()?.bees ?? null);
   protected readonly beesText = computed(() => {
-    const [bees, other] = [this.side().bees, this.otherSide()?.bees ?? null];
+    const [bees, beside] = [this.slidingBees() ?? this.side().bees, this.beesBeside()];
     if (bees !== null) return `Bees on ${bees}/8`;
-    return other === null ? 'Bees on …' : `Bees on ${other}/8 too?`;
+    return beside === null ? 'Bees on …' : `Bees on ${beside}/8 too?`;
   });
 
   protected turnNext(): void {
@@ -207,20 +209,20 @@ export class SideEntryPanel {
     this.desk.change({ ...this.side(), ...change });
   }
 
-  /** The first tap takes the bees of the other side, else eight; each further one an eighth less. */
+  /** The first tap takes the bees that are beside it, else eight; each further one an eighth less. */
   protected moreBees(): void {
     const bees = this.side().bees;
-    this.mark({ bees: bees === null ? (this.otherSide()?.bees ?? 8) : bees === 0 ? null : bees - 1 });
+    this.mark({ bees: bees === null ? (this.beesBeside() ?? 8) : bees === 0 ? null : bees - 1 });
   }
 
   protected copy(side: FrameSide | null, from: CopyFrom): void {
     if (side) this.desk.change(copySide(this.side(), side, from));
   }
 
-  /** Fills what is left of the side with the content that was tapped last. */
-  protected fillRest(): void {
+  /** So many more eighths of the content that was entered last. */
+  protected fill(more: number): void {
     const letter = this.lastLetter();
-    if (letter && this.left() > 0) this.desk.change(addEighths(this.side(), letter, this.left()));
+    if (letter) this.desk.change(addEighths(this.side(), letter, more));
   }
 
   /** A side that holds one content only. */
@@ -230,9 +232,14 @@ export class SideEntryPanel {
 
   /** All that is left goes to a content: a long press on its key. */
   rest(letter: Letter): void {
+    this.slid({ letter, eighths: (this.side().eighths[letter] ?? 0) + Math.max(0, this.left()) });
+  }
+
+  /** So many eighths of a content, whatever it had: a slide over its key. */
+  slid({ letter, eighths }: Slid): void {
     this.lastLetter.set(letter);
     this.lineProblem.set(null);
-    this.desk.change(addEighths(this.side(), letter, Math.max(0, eighthsLeft(this.side()))));
+    this.desk.change(setEighths(this.side(), letter, eighths));
   }
 
   /** Takes over what is typed in the line. Says what is wrong with it, or `null`. */

@@ -31,7 +31,12 @@ const MARKS: Readonly<Record<string, string>> = {
 @Component({
   selector: 'bc-comb-portrait',
   template: `
-    <svg [attr.viewBox]="'0 0 ' + width() + ' ' + box().height" role="img" [attr.aria-label]="label()">
+    <svg
+      [attr.viewBox]="'0 0 ' + width() + ' ' + box().height"
+      [attr.preserveAspectRatio]="topBar() ? null : 'xMidYMin'"
+      role="img"
+      [attr.aria-label]="label()"
+    >
       <rect
         [attr.x]="box().lug"
         [attr.y]="box().bar / 2"
@@ -138,6 +143,7 @@ export class CombPortrait {
   readonly name = input('');
   readonly ghost = input(false);
   readonly tagged = input(false);
+  /** Without one, the comb hangs from what stands above it. */
   readonly topBar = input(true);
   readonly queenMark = input<string | null>(null);
 

@@ -26,6 +26,7 @@ import {
   seenEnough,
   shows,
   sideKey,
+  toward,
   sumsOf,
   withUnread,
 } from '@brave-comb/core/inspection';
@@ -423,6 +424,10 @@ export const inspectionFeature = createFeature({
     const selectOtherSide = createSelector(selectAddress, selectFrames, (address, frames) =>
       address ? (frames[address.frame - 1]?.[address.face === 'low' ? 'high' : 'low'] ?? null) : null,
     );
+    /** The side across the same seam, on the comb beside this one. */
+    const selectFacingSide = createSelector(selectAddress, selectFrames, (address, frames) =>
+      address ? (frames[toward(address) - 1]?.[address.face === 'low' ? 'high' : 'low'] ?? null) : null,
+    );
     const selectShown = createSelector(selectEntry, selectReading, selectReader, (entry, reading, reader) =>
       entry === BLANK && reading && reader === null ? { side: reading.side, pending: '' } : entry,
     );
@@ -453,6 +458,7 @@ export const inspectionFeature = createFeature({
       selectReading,
       selectLastSide,
       selectOtherSide,
+      selectFacingSide,
       selectShown,
     };
   },

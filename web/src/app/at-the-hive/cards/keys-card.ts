@@ -52,6 +52,11 @@ const KEYS = [
         }
       </dl>
     </div>
+    <p class="law">
+      With gloves: a tap on a letter adds an eighth, a slide sideways over it sets two to eight, a long press takes all
+      that is left. A tap on an open eighth of the bar fills up to there with the last letter, one on a filled eighth
+      takes it back.
+    </p>
     <p class="law">Pasted notes read the same way, a side a line: <b>6/7: 3S 1L 1P 3H +E B6 K1 !</b></p>
     <button type="button" class="big" matDialogClose>Back to the hive</button>
   `,
