@@ -115,6 +115,8 @@ export const ColonyCalendar = z.object({
   /** What medicines and feeds mean for honey: from when a new super may go on, and which boxes are not for harvest. */
   honey: z.object({
     superOnFrom: CivilDate.nullable(),
+    fedUntil: CivilDate.nullable(),
+    standing: list(z.string()),
     unknown: list(z.string()),
     locked: list(z.object({ name: z.string(), why: z.string() })),
     says: z.string().nullable(),

@@ -76,6 +76,8 @@ export const Review = z.object({
   /** How what was found compares with what was to be expected; `null` without an earlier visit. */
   finding: Finding.nullable(),
   advice: list(z.object({ advice: Advice, decision: Decision.nullable() })),
+  /** Whether they are fed, and why, also when no advice says so. */
+  feed: z.object({ feed: z.enum(['yes', 'no', 'not known']), why: z.string() }),
   followUps: list(FollowUp),
   judgements: list(
     z.object({

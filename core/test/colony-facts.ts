@@ -51,6 +51,7 @@ export const base: ColonyFacts = {
   superKg: null,
   supersAreTheirs: false,
   superOnFrom: null,
+  fedUntil: null,
   inBloom: [],
   nectar: 0,
   poorDays: 1,

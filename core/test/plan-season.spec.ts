@@ -116,7 +116,7 @@ describe('who can come', () => {
 const CALENDAR: ColonyCalendar = {
   dues: [],
   lapsed: [],
-  honey: { superOnFrom: null, unknown: [], locked: [], says: null },
+  honey: { superOnFrom: null, fedUntil: null, standing: [], unknown: [], locked: [], says: null },
   rests: [],
   load: { openings: 0, minutes: 0, stings: 0, over: [] },
   openFrom: '2026-05-14',

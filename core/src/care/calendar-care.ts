@@ -4,6 +4,7 @@ import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo, upperFirst 
 import type { ColonyEvent } from './colony-event';
 import type { CalendarFacts, SourceDue } from './calendar-types';
 import { BRINGS, flyable } from './expected';
+import { TAKES, dailyOf, feedingsOf, runsOut } from './feeding';
 import { standing } from './standing-event';
 import { type Course, boundBy, coursesOf } from './treatments';
 
@@ -100,9 +101,6 @@ function warmthAhead({ days, today }: CalendarFacts): string {
   return `. The coming days reach ${least} to ${most} °C: see that this lies within the label’s span`;
 }
 
-/** Taken in a day by a frame of bees, kg of syrup, of solid feed, and of patty: 0.45 kg of patty a week in a brimming deep box. */
-const TAKES = { syrup: 0.12, solid: 0.02, patty: 0.0065 } as const;
-
 /** How long a feed keeps: thin syrup ferments within days in the warm, saturated syrup does not. Common practice. */
 const KEEPS: Readonly<Record<Extract<ColonyEvent, { kind: 'feed' }>['what'], string>> = {
   'thin syrup': '; plain thin syrup keeps three to four days in the warm',
@@ -111,16 +109,12 @@ const KEEPS: Readonly<Record<Extract<ColonyEvent, { kind: 'feed' }>['what'], str
   'dry sugar': '',
 };
 
-const runsOut = (date: CivilDate, kg: number, perFrame: number, frames: number): CivilDate =>
-  addDays(date, Math.min(42, Math.max(2, Math.round(kg / (perFrame * Math.max(2, frames))))));
-
 function feedPart(facts: CalendarFacts): readonly SourceDue[] {
   const feed = standing(facts, 'feed', ['feeder empty']);
   const patty = standing(facts, 'patty', []);
   const dues: SourceDue[] = [];
   if (feed) {
-    const liquid = feed.what.includes('syrup');
-    const empty = runsOut(feed.date, feed.kg, liquid ? TAKES.syrup : TAKES.solid, facts.framesOfBees);
+    const empty = runsOut(feed.date, feed.kg, dailyOf(feed), facts.framesOfBees);
     dues.push({
       id: `feed:${feed.date}`,
       title: `${upperFirst(feed.what)}: feeder empty?`,
@@ -193,6 +187,24 @@ function superPart(facts: CalendarFacts): readonly SourceDue[] {
       },
     ];
   }
+  const fed = feedingsOf(facts.events, facts.framesOfBees).find(
+    ({ from, until }) => from <= on.date && on.date < until,
+  );
+  if (fed)
+    return [
+      {
+        id: `super-with-feed:${on.date}`,
+        title: 'Super on while they are fed: mark it, not for harvest',
+        from: on.date,
+        due: on.date,
+        why: `Put on ${dayAndMonth(on.date)}; the ${fed.what} of ${dayAndMonth(fed.from)} is carried down until about ${dayAndMonth(fed.until)}, into this box as well. Sugar in honey is no honey: feeder off, or the box marked as their own food`,
+        strict: 'must',
+        question: 'Feeder off, or box marked?',
+        bring: 'Marker, label',
+        opens: true,
+        lapses: addDays(fed.until, 60),
+      },
+    ];
   const full = superFullOn(on.date, on.holdsKg, facts);
   if (!full) return [];
   return [

@@ -12,6 +12,7 @@ import type {
   Rest,
   SourceDue,
 } from './calendar-types';
+import { feedingsOf } from './feeding';
 import { coursesOf, honeyLock } from './treatments';
 
 const LOAD_DAYS = 30;
@@ -49,7 +50,12 @@ export function colonyCalendar(facts: CalendarFacts): ColonyCalendar {
       .filter((due) => !lapsed(due))
       .map(({ lapses: _lapses, ...due }) => ({ ...due, clash: clashOf(due, rests) })),
     lapsed: all.filter(lapsed).map(({ title, due }) => ({ title, due })),
-    honey: honeyLock(coursesOf(facts.events, facts.today), facts.supers, facts.today),
+    honey: honeyLock(
+      coursesOf(facts.events, facts.today),
+      facts.supers,
+      facts.today,
+      feedingsOf(facts.events, facts.framesOfBees),
+    ),
     rests: rests.sort((a, b) => daysBetween(b.from, a.from)),
     load,
     openFrom: openFrom(facts.today, rests),

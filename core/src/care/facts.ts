@@ -69,6 +69,8 @@ export interface ColonyFacts {
   readonly supersAreTheirs: boolean;
   /** First day on which a new super for harvest may go on, `null` when today. */
   readonly superOnFrom: CivilDate | null;
+  /** Day until which they carry a feed into the combs; `null` when they are not fed. */
+  readonly fedUntil: CivilDate | null;
   readonly inBloom: readonly Forage[];
   /** Worth of all nectar in bloom today, see `nectarOn`. */
   readonly nectar: number;

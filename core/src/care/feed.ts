@@ -84,6 +84,68 @@ function wantedKg(facts: ColonyFacts): { readonly least: number; readonly upTo: 
   return { least: winter, upTo: winter };
 }
 
+/** Whether they are fed, in one word, and why. */
+export interface FeedAnswer {
+  readonly feed: 'yes' | 'no' | 'not known';
+  readonly why: string;
+}
+
+interface Need {
+  readonly food: number;
+  readonly days: number;
+  readonly least: number;
+  readonly upTo: number;
+  readonly starving: boolean;
+  readonly harvest: boolean;
+  /** Why nothing is fed; `null` when they are. */
+  readonly not: string | null;
+}
+
+function needOf(facts: ColonyFacts): Need {
+  const { phase } = facts;
+  const food = foodOf(facts);
+  const days = daysOfFood(facts);
+  const { least, upTo } = wantedKg(facts);
+  const enough = phase !== null && SHUT.has(phase) ? ENOUGH_SHUT : ENOUGH_DAYS;
+  const starving = days < STARVING_DAYS;
+  const harvest = facts.supers > 0 && !facts.supersAreTheirs;
+  const flowing = facts.nectar >= FLOW_NECTAR && (facts.poorDays ?? 0) <= 3;
+  const found = `${roundTo(food, 1)} kg found, at least ${least} wanted${phase !== null && FOR_WINTER.has(phase) ? ' for winter' : ''}`;
+  const lasts = `lasts about ${Math.floor(Math.min(days, 365))} days`;
+  const not =
+    food >= least && days >= enough
+      ? `${found}; ${lasts} without any income`
+      : flowing && !starving
+        ? `${found}, but ${nectarOf(facts.inBloom)
+            .map(({ plant }) => plant)
+            .join(' and ')} in bloom and days are fit: they bring it themselves; ${lasts}, look again after poor days`
+        : null;
+  return { food, days, least, upTo, starving, harvest, not };
+}
+
+/** Under half of the frames read says too little about food. */
+const tooLittleRead = (facts: ColonyFacts): boolean => facts.framesRead * 2 < facts.frames;
+
+/**
+ * Whether a colony is fed, with the reason, also when it is not.
+ *
+ * @param facts the colony
+ * @returns yes, no, or not known when too little was read
+ * @example feedAnswer(thriving).feed // 'no'
+ * Source: common practice.
+ */
+export function feedAnswer(facts: ColonyFacts): FeedAnswer {
+  if (tooLittleRead(facts))
+    return {
+      feed: 'not known',
+      why: `${facts.framesRead} of ${facts.frames} frames were read: lift the hive at the back, or look at the outer combs`,
+    };
+  const need = needOf(facts);
+  if (need.not !== null) return { feed: 'no', why: need.not };
+  const reason = reasonsOf(facts, need).find(({ sense }) => sense === 'for')!;
+  return { feed: 'yes', why: `${reason.text}; lasts about ${Math.floor(Math.min(need.days, 365))} days` };
+}
+
 /**
  * Feed, when food would not last or lies under what the house wants at this time of the year. A starving colony comes first; otherwise nothing
  * is fed while honey boxes for harvest are on, or while nectar comes in.
@@ -94,17 +156,11 @@ function wantedKg(facts: ColonyFacts): { readonly least: number; readonly upTo: 
  * Source: common practice.
  */
 export function adviseFeeding(facts: ColonyFacts): Advice | null {
-  if (facts.framesRead * 2 < facts.frames) return null;
-  const { phase, today } = facts;
-  const food = foodOf(facts);
-  const days = daysOfFood(facts);
-  const { least, upTo } = wantedKg(facts);
-  const enough = phase !== null && SHUT.has(phase) ? ENOUGH_SHUT : ENOUGH_DAYS;
-  const starving = days < STARVING_DAYS;
-  if (food >= least && days >= enough) return null;
-  const harvest = facts.supers > 0 && !facts.supersAreTheirs;
-  const flowing = facts.nectar >= FLOW_NECTAR && (facts.poorDays ?? 0) <= 3;
-  if (flowing && !starving) return null;
+  if (tooLittleRead(facts)) return null;
+  const need = needOf(facts);
+  if (need.not !== null) return null;
+  const { today } = facts;
+  const { food, least, upTo, starving, harvest } = need;
   const feed: Feed = FEEDS[kindOfFeed(facts)];
   const sugar = starving && harvest ? tenDays(facts) : roundTo(Math.max(1, upTo - food), 1);
   const whole = roundTo(sugar * feed.perKgSugar, 1);
@@ -120,7 +176,7 @@ export function adviseFeeding(facts: ColonyFacts): Advice | null {
         : `Feed ${amount}${starving ? ' now' : ''}${again ? ', then look again' : ''}`,
     by,
     pressing: weigh(starving ? 0.98 : 0.55 + (least - food) / 12),
-    reasons: reasonsOf(facts, { food, days, least, starving, harvest }),
+    reasons: reasonsOf(facts, need),
     otherSchool: otherSchoolOf(facts, feed),
     whereFrom: {
       figure: amount,
@@ -158,16 +214,7 @@ function portionOf(facts: ColonyFacts, { unit }: Feed): number {
   return half(bees < SMALL ? Math.min(2, Math.max(1, bees * 0.4)) : bees * TAKES[unit]);
 }
 
-function reasonsOf(
-  facts: ColonyFacts,
-  {
-    food,
-    days,
-    least,
-    starving,
-    harvest,
-  }: { food: number; days: number; least: number; starving: boolean; harvest: boolean },
-): readonly Reason[] {
+function reasonsOf(facts: ColonyFacts, { food, days, least, starving, harvest }: Need): readonly Reason[] {
   const { nest, highs } = facts;
   const nectar = nectarOf(facts.inBloom);
   const poor = facts.poorDays ?? 0;

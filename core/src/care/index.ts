@@ -5,6 +5,8 @@ export * from './calendar-types';
 export * from './colony-event';
 export * from './expected';
 export * from './facts';
+export * from './feeding';
+export { type FeedAnswer, feedAnswer } from './feed';
 export * from './finding';
 export * from './judge';
 export * from './new-colony';

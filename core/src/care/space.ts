@@ -96,6 +96,12 @@ export function adviseSpace(facts: ColonyFacts): Advice | null {
       weight: 0.2,
       sense: 'against',
     });
+  if (facts.fedUntil)
+    reasons.push({
+      text: `They carry feed down until about ${dayAndMonth(facts.fedUntil)}: feeder off first, or sugar goes into the super`,
+      weight: 0.3,
+      sense: 'against',
+    });
   if (unsure)
     reasons.push({
       text: `Only ${nest.sidesRead} of ${sides} sides were read: it may be less`,

@@ -1,5 +1,6 @@
 import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf } from '../units';
 import type { ColonyEvent } from './colony-event';
+import type { Feeding } from './feeding';
 
 type Treatment = Extract<ColonyEvent, { kind: 'treatment' }>;
 
@@ -129,6 +130,10 @@ export interface StandingSuper {
 export interface HoneyLock {
   /** Day from which a **new** super may go on; `null` when it may go on today. */
   readonly superOnFrom: CivilDate | null;
+  /** Day until which they carry a feed into the combs, a super's as well; `null` when they are not fed. */
+  readonly fedUntil: CivilDate | null;
+  /** Honey boxes that stand on the hive. */
+  readonly standing: readonly string[];
   /** Medicines of which nobody entered the withdrawal: no day can be given. */
   readonly unknown: readonly string[];
   /** Boxes on the hive whose honey is not for people, each with the reason. */
@@ -137,18 +142,24 @@ export interface HoneyLock {
 }
 
 /**
- * What the medicines of a colony mean for its honey. The withdrawal frees a new super; a box that stood on during a course, or was put on
- * inside its withdrawal, stays locked for harvest.
+ * What the medicines and feeds of a colony mean for its honey. The withdrawal frees a new super; a box that stood on during a course, or was
+ * put on inside its withdrawal, stays locked for harvest, and so does one into which a feed was carried.
  *
  * @param courses every course of the colony
  * @param supers the honey boxes on it, with the day on which each came on
  * @param today civil date
+ * @param feedings what they were fed, and until when they carry it down
  * @returns the day for a new super, boxes that are locked, and one sentence, `null` when nothing binds
  * @throws RangeError for a malformed date
  * @example honeyLock(coursesOf(events, today), [{ name: 'super 1', since: '2026-05-01' }], today).locked
  * Source: common practice (regulation asks for it in most places); the label and local law lead.
  */
-export function honeyLock(courses: readonly Course[], supers: readonly StandingSuper[], today: CivilDate): HoneyLock {
+export function honeyLock(
+  courses: readonly Course[],
+  supers: readonly StandingSuper[],
+  today: CivilDate,
+  feedings: readonly Feeding[] = [],
+): HoneyLock {
   const binding = courses.filter((course) => !course.supersAllowed);
   const unknown = binding
     .filter((course) => course.freeFrom === null && today < bindsUntil(course))
@@ -157,31 +168,52 @@ export function honeyLock(courses: readonly Course[], supers: readonly StandingS
     freeFrom !== null && daysBetween(today, freeFrom) > 0 ? [freeFrom] : [],
   );
   const superOnFrom = ahead.length === 0 ? null : ahead.reduce((a, b) => laterOf(a, b));
-  const locked = supers.flatMap(({ name, since }) => {
-    const stood = binding.find(
-      (course) =>
-        course.from <= today &&
-        (since === null ? daysBetween(bindsUntil(course), today) <= LATELY : since < bindsUntil(course)),
-    );
-    if (!stood) return [];
-    const during = since === null || daysBetween(since, stood.from) >= 0;
-    return [
-      {
-        name,
-        why: during
-          ? `stood on during ${stood.medicine} of ${dayAndMonth(stood.from)}`
-          : `put on ${dayAndMonth(since)}, inside the withdrawal of ${stood.medicine}${stood.freeFrom === null ? ' (not entered)' : ` (over ${dayAndMonth(stood.freeFrom)})`}`,
-      },
-    ];
+  const fed = feedings.filter(({ from }) => from <= today);
+  const fedUntil = fed
+    .map(({ until }) => until)
+    .reduce<CivilDate | null>((a, b) => (a === null ? b : laterOf(a, b)), null);
+  const locked = supers.flatMap((box) => {
+    const why = boundWhy(box, binding, today) ?? fedWhy(box, fed, today);
+    return why === null ? [] : [{ name: box.name, why }];
   });
+  const still = fedUntil !== null && fedUntil > today ? fedUntil : null;
   const parts = [
     superOnFrom ? `A new super for harvest may go on from ${dayAndMonth(superOnFrom)}.` : null,
     unknown.length > 0 ? `Enter the withdrawal of ${unknown.join(' and ')} from the label: no day can be given.` : null,
+    still
+      ? `They carry feed down until about ${dayAndMonth(still)}: a super for harvest once the feeder is off.`
+      : null,
     locked.length > 0
-      ? `Not for harvest: ${locked.map(({ name, why }) => `${name} (${why})`).join('; ')}. The withdrawal does not free these boxes.`
+      ? `Not for harvest: ${locked.map(({ name, why }) => `${name} (${why})`).join('; ')}. No waiting frees these boxes.`
       : null,
   ].filter((part) => part !== null);
-  return { superOnFrom, unknown, locked, says: parts.length === 0 ? null : parts.join(' ') };
+  return {
+    superOnFrom,
+    fedUntil: still,
+    standing: supers.map(({ name }) => name),
+    unknown,
+    locked,
+    says: parts.length === 0 ? null : parts.join(' '),
+  };
+}
+
+/** Why a medicine keeps the honey of a box from people; `null` when none does. */
+function boundWhy({ since }: StandingSuper, binding: readonly Course[], today: CivilDate): string | null {
+  const stood = binding.find(
+    (course) =>
+      course.from <= today &&
+      (since === null ? daysBetween(bindsUntil(course), today) <= LATELY : since < bindsUntil(course)),
+  );
+  if (!stood) return null;
+  return since === null || daysBetween(since, stood.from) >= 0
+    ? `stood on during ${stood.medicine} of ${dayAndMonth(stood.from)}`
+    : `put on ${dayAndMonth(since)}, inside the withdrawal of ${stood.medicine}${stood.freeFrom === null ? ' (not entered)' : ` (over ${dayAndMonth(stood.freeFrom)})`}`;
+}
+
+/** Which feed was carried into a box; `null` when none was. */
+function fedWhy({ since }: StandingSuper, fed: readonly Feeding[], today: CivilDate): string | null {
+  const into = fed.find(({ until }) => (since === null ? daysBetween(until, today) <= LATELY : since < until));
+  return into ? `on while ${into.what} of ${dayAndMonth(into.from)} was carried down` : null;
 }
 
 const bindsUntil = ({ freeFrom, end }: Course): CivilDate => freeFrom ?? addDays(end, UNKNOWN);

@@ -2,7 +2,7 @@ import type { Output, endpoints } from '@brave-comb/contract';
 import { colonyLines, type PracticeResult, wrongEighths } from '@brave-comb/core/practice';
 import { readingAgreement, readingHabits } from '@brave-comb/core/skills';
 import { meanOf } from '@brave-comb/core/units';
-import { judge } from '../care/service';
+import { judge } from '../care/judge';
 import { decisionsOf } from '../care/store';
 import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';

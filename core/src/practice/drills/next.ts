@@ -104,6 +104,7 @@ export function someColony(level: number, seed: number): NextDrill {
     superKg: null,
     supersAreTheirs: false,
     superOnFrom: null,
+    fedUntil: null,
     inBloom,
     nectar: nectarOn(inBloom, DAY),
     highs: [],

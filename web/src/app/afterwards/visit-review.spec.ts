@@ -56,6 +56,7 @@ const REVIEW = {
   ],
   told: [],
   sums: [],
+  feed: { feed: 'no' as const, why: '8.4 kg found, at least 5 wanted; lasts about 20 days without any income' },
   queen: { verdict: 'not known', says: 'No side was read.', laid: null },
   youngBees: Array<number>(21).fill(0),
   temper: 'No temper noted yet.',
@@ -97,6 +98,11 @@ describe('the review of a visit', () => {
   it('does not call a visit partial that is still open, or that answered what was asked', async () => {
     expect(textOf((await review({ closedAt: null })).element)).not.toContain('Partial visit');
     expect(textOf((await review({ missing: [] })).element)).not.toContain('Partial visit');
+  });
+
+  it('says whether they are fed and why, also where nothing is advised', async () => {
+    const { element } = await review();
+    expect(textOf(element)).toContain('Feed: no. 8.4 kg found, at least 5 wanted; lasts about 20 days');
   });
 
   it('says what helped whoever was judged, and nothing where nothing did', async () => {

@@ -20,6 +20,7 @@ const REVIEW = {
   zone: 'Europe/London',
   mayDecide: true,
   queen: { verdict: 'queenright', says: 'Eggs.', laid: { from: '2026-05-11', to: '2026-05-14' } },
+  feed: { feed: 'yes', why: 'little food' },
   sums: [{ topic: 'pollen', says: '0.2 frames of pollen', level: 'act', asks: 'A patty.' }],
   temper: 'Temper 2: suits novices.',
   told: [{ title: 'Overruled', lines: [{ text: 'do not open: swarm', warns: true }] }],

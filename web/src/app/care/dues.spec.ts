@@ -15,7 +15,7 @@ const colony = (number: string, more: Partial<Calendars['colonies'][number]> = {
   dues: [],
   rests: [],
   lapsed: [],
-  honey: { superOnFrom: null, unknown: [], locked: [], says: null },
+  honey: { superOnFrom: null, fedUntil: null, standing: [], unknown: [], locked: [], says: null },
   inHive: [],
   openFrom: '2026-05-14',
   load: { openings: 2, minutes: 50, stings: 0, over: [] },

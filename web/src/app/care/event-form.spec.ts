@@ -74,10 +74,43 @@ describe('logging for a colony', () => {
   });
 
   it('warns of a super inside a withdrawal before it is logged', async () => {
-    fixture.componentRef.setInput('honey', { superOnFrom: '2026-06-08', unknown: [], locked: [], says: null });
+    fixture.componentRef.setInput('honey', {
+      superOnFrom: '2026-06-08',
+      fedUntil: null,
+      standing: [],
+      unknown: [],
+      locked: [],
+      says: null,
+    });
     await choose('super on');
     expect(field('[role="alert"]').textContent).toMatch(/may go on from 8 Jun.*not for people/);
-    fixture.componentRef.setInput('honey', { superOnFrom: null, unknown: [], locked: [], says: null });
+    fixture.componentRef.setInput('honey', {
+      superOnFrom: null,
+      fedUntil: null,
+      standing: [],
+      unknown: [],
+      locked: [],
+      says: null,
+    });
+    await fixture.whenStable();
+    expect(elementOf(fixture).querySelector('[role="alert"]')).toBeNull();
+  });
+
+  it('warns of a super while they are fed, and of a feed under supers', async () => {
+    const honey = {
+      superOnFrom: null,
+      fedUntil: '2026-05-19',
+      standing: ['super 1'],
+      unknown: [],
+      locked: [],
+      says: null,
+    };
+    fixture.componentRef.setInput('honey', honey);
+    await choose('super on');
+    expect(field('[role="alert"]').textContent).toMatch(/carry feed down until about 19 May.*feeder off first/);
+    await choose('feed');
+    expect(field('[role="alert"]').textContent).toMatch(/super 1 stands on it.*not for people/);
+    fixture.componentRef.setInput('honey', { ...honey, standing: [], fedUntil: null });
     await fixture.whenStable();
     expect(elementOf(fixture).querySelector('[role="alert"]')).toBeNull();
   });

@@ -199,14 +199,19 @@ export class EventForm {
   });
   private readonly entered = toSignal(this.form.valueChanges);
 
-  /** A super inside a withdrawal is said before it is logged. */
+  /** A super inside a withdrawal or beside a feed, and a feed under supers, are said before they are logged. */
   protected readonly superCaution = computed(() => {
     this.entered();
     const honey = this.honey();
-    if (this.kind() !== 'super on' || !honey) return null;
+    if (!honey) return null;
+    if (this.kind() === 'feed' && honey.standing.length > 0)
+      return `${honey.standing.join(' and ')} ${honey.standing.length === 1 ? 'stands' : 'stand'} on it: feed is carried up as well, and its honey is then not for people. Take supers for harvest off first; only starving bees come before that.`;
+    if (this.kind() !== 'super on') return null;
     const { date } = this.form.getRawValue();
     if (honey.superOnFrom && date < honey.superOnFrom)
       return `A new super for harvest may go on from ${dayAndMonth(honey.superOnFrom)}: put on before, its honey is not for people. Mark the box, or wait.`;
+    if (honey.fedUntil && date < honey.fedUntil)
+      return `They carry feed down until about ${dayAndMonth(honey.fedUntil)}: put on before, sugar goes into the super. Take the feeder off first, or mark the box as their own food.`;
     return honey.unknown.length > 0
       ? `The withdrawal of ${honey.unknown.join(' and ')} was not entered: read the label before you put a super on.`
       : null;
