@@ -66,8 +66,10 @@ function perfect(drill: Drill): Answer {
         }),
       };
     }
-    case 'weather':
-      return { kind: 'weather', ...hourSays(drill, DEFAULT_LIMITS) };
+    case 'weather': {
+      const { depth, forbids } = hourSays(drill, DEFAULT_LIMITS);
+      return { kind: 'weather', depth, because: forbids[0] ?? null };
+    }
     case 'order':
       return { kind: 'order', order: drill.order.map(({ id }) => id) };
     case 'stop':

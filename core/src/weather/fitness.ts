@@ -72,15 +72,26 @@ export function beesFly(weather: Weather, elevation: number): boolean {
  * @example hindrance({ ...calm, gust: 50 }, 40, DEFAULT_LIMITS.full) // 'gusts'
  */
 export function hindrance(weather: Weather, elevation: number, limits: Limits, rainSoon = 0): Hindrance | null {
-  if (weather.thunder > THUNDER) return 'thunder';
-  if (weather.rain > limits.rain) return 'rain';
-  if (rainSoon > limits.rain) return 'rain soon';
-  if (weather.gust > limits.gust) return 'gusts';
-  if (weather.temperature < limits.warmth) return 'cold';
-  if (weather.temperature > limits.heat) return 'heat';
-  if (lightFor(weather, elevation) < limits.light) return 'dark';
-  return limits.beesOut && !beesFly(weather, elevation) ? 'bees in' : null;
+  for (const each of HINDRANCES) if (FORBIDS[each](weather, elevation, limits, rainSoon)) return each;
+  return null;
 }
+
+/** Everything that forbids a depth, in the order of {@link HINDRANCES}; see {@link hindrance}. */
+export const hindrances = (weather: Weather, elevation: number, limits: Limits, rainSoon = 0): readonly Hindrance[] =>
+  HINDRANCES.filter((each) => FORBIDS[each](weather, elevation, limits, rainSoon));
+
+const FORBIDS: Readonly<
+  Record<Hindrance, (weather: Weather, elevation: number, limits: Limits, rainSoon: number) => boolean>
+> = {
+  thunder: (weather) => weather.thunder > THUNDER,
+  rain: (weather, _elevation, limits) => weather.rain > limits.rain,
+  'rain soon': (_weather, _elevation, limits, rainSoon) => rainSoon > limits.rain,
+  gusts: (weather, _elevation, limits) => weather.gust > limits.gust,
+  cold: (weather, _elevation, limits) => weather.temperature < limits.warmth,
+  heat: (weather, _elevation, limits) => weather.temperature > limits.heat,
+  dark: (weather, elevation, limits) => lightFor(weather, elevation) < limits.light,
+  'bees in': (weather, elevation, limits) => limits.beesOut && !beesFly(weather, elevation),
+};
 
 /**
  * The deepest opening that the weather allows.

@@ -56,15 +56,40 @@ export function troubledComb(level: number, seed: number): CombPicture & { reado
   return { ...picture, trouble };
 }
 
-/** Marks a name given to what a comb shows; to overlook a trouble weighs more than to suspect one. */
+/** Signs that may be a notifiable disease. */
+const SUSPECT: ReadonlySet<Trouble | null> = new Set<Trouble | null>(['sunken lids', 'twisted larvae']);
+
+/**
+ * Marks a name given to what a comb shows. A trouble overlooked scores nothing, and so does a sign of what may be notifiable that was taken for
+ * something harmless; to suspect more than there is costs a second look and scores half.
+ *
+ * @param named what was said, `null` for sound
+ * @param truth what the comb shows
+ * @returns the mark
+ */
 export function markTrouble(named: Trouble | null, truth: Trouble | null): Mark {
   const right = named === truth;
-  const told = truth === null ? 'The comb was sound.' : `It showed ${truth}. ${TROUBLE_SAYS[truth].seen}`;
-  const then =
-    truth === null
-      ? 'To call it doubtful costs a second look; that is never wrong at the hive.'
-      : TROUBLE_SAYS[truth].then;
-  return { score: right ? 1 : named !== null ? 0.5 : 0, right, says: right && truth === null ? [told] : [told, then] };
+  if (truth === null)
+    return right
+      ? { score: 1, right, says: ['The comb was sound.'] }
+      : {
+          score: 0.5,
+          right,
+          says: ['The comb was sound.', 'To call it doubtful costs a second look; that is never wrong at the hive.'],
+        };
+  const { seen, then } = TROUBLE_SAYS[truth];
+  const harmful = !right && (named === null || (SUSPECT.has(truth) && !SUSPECT.has(named)));
+  return {
+    score: right ? 1 : harmful ? 0 : 0.5,
+    right,
+    says: [
+      `It showed ${truth}. ${seen}`,
+      ...(harmful && SUSPECT.has(truth)
+        ? ['Taken for something harmless it is carried on by frames, tools and gloves.']
+        : []),
+      then,
+    ],
+  };
 }
 
 /** What can be named. */

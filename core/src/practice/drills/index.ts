@@ -1,4 +1,4 @@
-export { type CombPicture, combToRead, type Ground, NAMES } from './comb';
+export { markTrouble, type CombPicture, combToRead, type Ground, NAMES } from './comb';
 export * from './drill';
 export { type Find, type FindDrill, type Touch, markTouches } from './find';
 export { MADE_FRAMES } from './made-hive';

@@ -113,12 +113,18 @@ const MUST: readonly (readonly [first: string, then: string, why: string])[] = [
   ['again', 'close', 'A doubtful frame is looked at again before the hive is shut.'],
 ];
 
+/** Parts that come off, and parts that go back: what lies on another comes off before it and goes back after it. */
+const LIES_ON: readonly (readonly [ids: RegExp, why: string])[] = [
+  [/^(open|supers) /, 'A part comes off only once what lies on it is off.'],
+  [/^close /, 'From the inside out: a part goes back only once what lies under it is in its place.'],
+];
+
 /**
  * Marks an order by its pairs: Kendall's distance, the share of pairs that stand the right way round.
  *
  * @param given ids in the order chosen
  * @param order the trade's order
- * @returns the mark; right when at most one neighbouring pair is turned round and no order that hurts
+ * @returns the mark; right when at most one neighbouring pair is turned round, and none that hurts or that cannot be done
  */
 export function markOrder(given: readonly string[], order: readonly OrderStep[]): Mark {
   const place = new Map(given.map((id, index) => [id, index]));
@@ -134,13 +140,15 @@ export function markOrder(given: readonly string[], order: readonly OrderStep[])
     const [a, b] = [head(first), head(then)];
     return a !== undefined && b !== undefined && (place.get(a) ?? Infinity) > (place.get(b) ?? -1);
   });
+  const cannotBe = LIES_ON.filter(([ids]) => {
+    const places = order.filter(({ id }) => ids.test(id)).map(({ id }) => place.get(id) ?? Infinity);
+    return places.some((each, index) => index > 0 && each <= places[index - 1]!);
+  });
   const score = pairs === 0 ? 1 : 1 - turned / pairs;
+  const faults = [...hurts.map(([, , why]) => why), ...cannotBe.map(([, why]) => why)];
   return {
-    score: hurts.length > 0 ? Math.min(score, 0.45) : score,
-    right: turned <= 1 && hurts.length === 0,
-    says: [
-      turned === 0 ? 'In order.' : `${turned} of ${pairs} pairs stand the wrong way round.`,
-      ...hurts.map(([, , why]) => why),
-    ],
+    score: faults.length > 0 ? Math.min(score, 0.45) : score,
+    right: turned <= 1 && faults.length === 0,
+    says: [turned === 0 ? 'In order.' : `${turned} of ${pairs} pairs stand the wrong way round.`, ...faults],
   };
 }

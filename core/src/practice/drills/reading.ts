@@ -10,6 +10,9 @@ const ALLOWED = 1;
 /** From so many on nothing was read right. */
 const NOTHING = 3;
 
+/** Overlooked or made up from so many eighths on, a content is no slip of the measure. */
+const WHOLE = 1;
+
 /** Eighths as somebody read them; only a few cells are a quarter of one. */
 export const readShares = (read: FrameSide): Shares =>
   Object.fromEntries(
@@ -55,7 +58,7 @@ export function bestReading(truth: Shares): Shares {
  *
  * @param read as somebody read it
  * @param truth eighths as counted
- * @returns the mark: right within an eighth of what whole eighths can do
+ * @returns the mark: right within an eighth of what whole eighths can do, when nothing that fills an eighth was overlooked or made up
  */
 export function markReading(read: FrameSide, truth: Shares): Mark & { readonly wrong: number; readonly best: number } {
   const shares = readShares(read);
@@ -66,9 +69,11 @@ export function markReading(read: FrameSide, truth: Shares): Mark & { readonly w
     .sort((a, b) => Math.abs(b.by) - Math.abs(a.by));
   const overlooked = LETTERS.filter((letter) => (truth[letter] ?? 0) >= 0.05 && (shares[letter] ?? 0) === 0);
   const notThere = LETTERS.filter((letter) => (shares[letter] ?? 0) > 0 && (truth[letter] ?? 0) === 0);
+  const wholly =
+    overlooked.some((letter) => truth[letter]! >= WHOLE) || notThere.some((letter) => shares[letter]! >= WHOLE);
   return {
     score: Math.max(0, 1 - beyond / NOTHING),
-    right: beyond <= ALLOWED,
+    right: beyond <= ALLOWED && !wholly,
     wrong,
     best,
     says: [

@@ -1,4 +1,4 @@
-import { DEPTHS, type Depth, type Hindrance, type Limits, type Weather, fitDepth, hindrance } from '../../weather';
+import { DEPTHS, type Depth, type Hindrance, type Limits, type Weather, fitDepth, hindrances } from '../../weather';
 import { scattered, roundTo } from '../../units';
 import type { Mark } from '../mark';
 
@@ -46,26 +46,40 @@ export function someHour(level: number, seed: number, limits: HousePractice): We
   };
 }
 
+/** What the school's limits say of an hour: the deepest opening, and everything that forbids the next one. */
+export interface HourTruth {
+  readonly depth: Depth | null;
+  readonly forbids: readonly Hindrance[];
+}
+
 /** What the school's limits say of an hour. */
-export function hourSays({ weather, elevation, rainSoon }: WeatherDrill, limits: HousePractice): WeatherAnswer {
+export function hourSays({ weather, elevation, rainSoon }: WeatherDrill, limits: HousePractice): HourTruth {
   const fit = fitDepth(weather, elevation, limits, rainSoon);
   const deeper = DEPTHS[fit + 1];
   return {
     depth: DEPTHS[fit] ?? null,
-    because: deeper ? hindrance(weather, elevation, limits[deeper], deeper === 'outside' ? 0 : rainSoon) : null,
+    forbids: deeper ? hindrances(weather, elevation, limits[deeper], deeper === 'outside' ? 0 : rainSoon) : [],
   };
 }
 
 const placeOf = (depth: Depth | null): number => (depth === null ? -1 : DEPTHS.indexOf(depth));
 
-/** Marks an answer: too deep opens a hive that should stay shut and scores nothing; too careful costs a lesson and scores half. */
-export function markHour(given: WeatherAnswer, truth: WeatherAnswer): Mark {
+/**
+ * Marks an answer: too deep opens a hive that should stay shut and scores nothing; too careful costs a lesson and scores half. Of several
+ * things that forbid more, each is a right reason.
+ *
+ * @param given what was answered
+ * @param truth what the school's limits say
+ * @returns the mark; right with the depth and a reason
+ */
+export function markHour(given: WeatherAnswer, truth: HourTruth): Mark {
   const [own, right] = [placeOf(given.depth), placeOf(truth.depth)];
   const told = truth.depth === null ? 'Not even an outside look.' : `As deep as "${truth.depth}".`;
-  const why = truth.because === null ? 'Nothing forbids a full opening.' : `What forbids more: ${truth.because}.`;
+  const why =
+    truth.forbids.length === 0 ? 'Nothing forbids a full opening.' : `What forbids more: ${truth.forbids.join(', ')}.`;
   if (own > right) return { score: 0, right: false, says: ['Too deep: that hour would hurt them.', told, why] };
   if (own < right)
     return { score: own === right - 1 ? 0.5 : 0.25, right: false, says: ['Too careful: a lesson lost.', told, why] };
-  const because = given.because === truth.because;
+  const because = given.because === null ? truth.forbids.length === 0 : truth.forbids.includes(given.because);
   return { score: because ? 1 : 0.7, right: because, says: because ? [told] : [told, why] };
 }
