@@ -91,6 +91,8 @@ export const ADDRESSES = {
   practiceRecord: ['GET', '/api/drills/records/:visit'],
   recordPractice: ['POST', '/api/drills/results'],
   indoorPlan: ['GET', '/api/drills/groups/:group/plan'],
+  setOutIndoorPlan: ['POST', '/api/drills/groups/:group/plan'],
+  takeBackIndoorPlan: ['POST', '/api/drills/plans/:plan/withdraw'],
   photoBank: ['GET', '/api/drills/photos'],
   makePhotoDrill: ['POST', '/api/drills/photos'],
   retirePhotoDrill: ['POST', '/api/drills/photos/:drill/retire'],

@@ -105,6 +105,8 @@ export const endpoints = {
   practiceRecord: practice.practiceRecord,
   recordPractice: practice.recordPractice,
   indoorPlan: practice.indoorPlan,
+  setOutIndoorPlan: practice.setOutIndoorPlan,
+  takeBackIndoorPlan: practice.takeBackIndoorPlan,
   photoBank: practice.photoBank,
   makePhotoDrill: practice.makePhotoDrill,
   retirePhotoDrill: practice.retirePhotoDrill,

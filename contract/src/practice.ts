@@ -66,6 +66,17 @@ const PracticeRecord = z.object({
 });
 
 /** All that practice needs on a device, also without signal. */
+/** A session indoors that was set out for a group: what its trainees see of it. */
+const SetOutPlan = z.object({
+  id: Id,
+  group: z.object({ id: Id, name: z.string() }),
+  day: CivilDate,
+  minutes: z.int(),
+  by: z.string(),
+  at: Instant,
+  stations: list(z.object({ topic: Topic, minutes: z.int(), how: z.string(), pairs: list(list(z.string())) })),
+});
+
 export const Practice = z.object({
   person: Id,
   limits: AllLimits,
@@ -77,6 +88,8 @@ export const Practice = z.object({
   photos: list(PhotoDrill),
   /** The latest closed visits. */
   records: list(PracticeRecord),
+  /** Sessions indoors that are set out for the person's groups, the next one first. */
+  plans: list(SetOutPlan),
   /** Groups whose indoor plan the person may ask for. */
   groups: list(z.object({ id: Id, name: z.string() })),
 });
@@ -169,6 +182,31 @@ export const indoorPlan = endpoint({
     stations: z.coerce.number().int().min(1).max(6).default(3),
   }),
   response: IndoorPlan,
+});
+
+export const setOutIndoorPlan = endpoint({
+  method: 'POST',
+  path: '/api/drills/groups/:group/plan',
+  access: field,
+  summary: 'Set a session indoors out for a group: its trainees see stations, minutes and who works with whom',
+  params: z.object({ group: Id }),
+  body: z.object({
+    id: Id,
+    day: CivilDate,
+    minutes: z.int().min(15).max(480),
+    stations: z.int().min(1).max(6),
+  }),
+  response: Practice,
+});
+
+export const takeBackIndoorPlan = endpoint({
+  method: 'POST',
+  path: '/api/drills/plans/:plan/withdraw',
+  access: field,
+  summary: 'Take back a session indoors that was set out',
+  params: z.object({ plan: Id }),
+  body: z.object({}),
+  response: Practice,
 });
 
 const PhotoBank = z.object({

@@ -444,10 +444,14 @@ export const withdrawSignOff = endpoint({
   response: Kept,
 });
 
+/** Lowest and highest. */
+const Range = z.tuple([z.number(), z.number()]).readonly();
+
 const Kappa = z.object({
   observed: z.number(),
   expected: z.number(),
   kappa: z.number().nullable(),
+  range: Range.nullable(),
   count: z.int(),
   alike: z.int(),
 });
@@ -463,11 +467,14 @@ const Readings = z.object({
     z.object({
       letter: z.enum(LETTERS),
       count: z.int(),
+      within: z.int(),
       bias: z.number(),
+      biasRange: Range.nullable(),
       spread: z.number().nullable(),
-      limits: z.tuple([z.number(), z.number()]).readonly().nullable(),
+      limits: Range.nullable(),
       off: z.number(),
       kappa: z.number().nullable(),
+      kappaRange: Range.nullable(),
       trend: list(z.object({ at: Instant, bias: z.number() })),
     }),
   ),

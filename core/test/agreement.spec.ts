@@ -11,6 +11,7 @@ import {
   fleissKappa,
   kappaWord,
   limitsOf,
+  studentT,
   LINEAR,
   QUADRATIC,
   type ReadingPair,
@@ -88,6 +89,57 @@ describe('kappa', () => {
     ],
   ])('of %j is %d', (table, kappa) => {
     expect(cohenKappa(table).kappa).toBeCloseTo(kappa, 4);
+  });
+
+  it('has a range as the published variance gives it', () => {
+    // Fleiss, Cohen & Everitt 1969, Psychol. Bull. 72:323–327, formula 13 for unweighted kappa, reckoned here from the table.
+    const table = COHEN;
+    const n = 200;
+    const p = table.map((row) => row.map((each) => each / n));
+    const rows = p.map((row) => row.reduce((a, b) => a + b, 0));
+    const columns = p.map((_, at) => p.reduce((sum, row) => sum + row[at]!, 0));
+    const [po, pe] = [0.7, 0.41];
+    let [onDiagonal, off] = [0, 0];
+    for (const i of [0, 1, 2])
+      for (const j of [0, 1, 2])
+        if (i === j) onDiagonal += p[i]![j]! * (1 - pe - (rows[i]! + columns[i]!) * (1 - po)) ** 2;
+        else off += p[i]![j]! * (columns[i]! + rows[j]!) ** 2;
+    const variance = (onDiagonal + (1 - po) ** 2 * off - (po * pe - 2 * pe + po) ** 2) / (n * (1 - pe) ** 4);
+    const { kappa, range } = cohenKappa(table);
+    expect((range![1] - range![0]) / 2 / 1.96).toBeCloseTo(Math.sqrt(variance), 3);
+    expect((range![0] + range![1]) / 2).toBeCloseTo(kappa!, 6);
+  });
+
+  it('has a range that narrows as more is judged, and none where nothing differs or hardly anything was judged', () => {
+    const width = (times: number) => {
+      const { range } = cohenKappa(
+        [
+          [20, 5],
+          [10, 15],
+        ].map((row) => row.map((each) => each * times)),
+        LINEAR,
+      );
+      return range![1] - range![0];
+    };
+    expect(width(4)).toBeCloseTo(width(1) / 2, 1);
+    expect(
+      cohenKappa([
+        [1, 0],
+        [0, 1],
+      ]).range,
+    ).toBeNull();
+    expect(
+      cohenKappa([
+        [9, 0],
+        [0, 0],
+      ]).range,
+    ).toBeNull();
+    expect(
+      fleissKappa([
+        [2, 0],
+        [0, 2],
+      ]).range,
+    ).toBeNull();
   });
 
   it('weighs near disagreements less, linear or by squares', () => {
@@ -173,9 +225,26 @@ describe('limits of agreement', () => {
     expect(limits![1]).toBeCloseTo(73.9, 1);
   });
 
+  it('lie about a mean that is known within a range', () => {
+    // Printed: 95 % confidence interval for the bias −22.0 to 17.8 l/min, with t of 16 degrees 2.12.
+    const { biasRange } = limitsOf(both(WRIGHT, MINI))!;
+    expect(biasRange![0]).toBeCloseTo(-22.0, 0);
+    expect(biasRange![1]).toBeCloseTo(17.8, 0);
+  });
+
+  it.each([
+    [4, 2.776],
+    [9, 2.262],
+    [16, 2.12],
+    [30, 2.042],
+    [120, 1.98],
+  ])('Student’s t of %d degrees is that of the tables', (freedom, t) => {
+    expect(Math.abs(studentT(freedom) - t)).toBeLessThan(0.01);
+  });
+
   it('need two pairs for a spread, and one for a bias', () => {
     expect(limitsOf([])).toBeNull();
-    expect(limitsOf([[3, 1]])).toEqual({ count: 1, bias: 2, spread: null, limits: null, off: 2 });
+    expect(limitsOf([[3, 1]])).toEqual({ count: 1, bias: 2, biasRange: null, spread: null, limits: null, off: 2 });
   });
 
   it('turn round with the readings, and hold the bias between them (property)', () => {
@@ -219,11 +288,13 @@ describe('readings against the supervisors', () => {
     expect(readingsOffOfLate([])).toBeNull();
   });
 
-  it('name what is taken for what, and the drill that follows', () => {
-    const agreement = readingAgreement(habit);
-    expect(agreement.confusions).toEqual([{ from: 'E', to: 'S', eighths: 2 }]);
-    const habits = readingHabits(agreement);
-    expect(habits[0]).toEqual({ says: 'Reads too few eggs: by 1.0 eighths on 2 sides.', letters: ['E'] });
+  it('name what is taken for what, and the drill that follows, from ten sides on', () => {
+    expect(readingAgreement(habit).confusions).toEqual([{ from: 'E', to: 'S', eighths: 2 }]);
+    const sides = Array.from({ length: 10 }, (_, at) =>
+      pair(`${10 + at}`, { S: at % 2 ? 5 : 6, H: at % 2 ? 3 : 2 }, { E: 1, S: at % 2 ? 4 : 5, H: at % 2 ? 3 : 2 }),
+    );
+    const habits = readingHabits(readingAgreement(sides));
+    expect(habits[0]).toEqual({ says: 'Reads too few eggs: by 1.0 eighths (1.0 to 1.0) on 10 sides.', letters: ['E'] });
     expect(habits.at(-1)).toEqual({
       says: 'Takes eggs for sealed worker: drill the two side by side.',
       letters: ['E', 'S'],
@@ -231,7 +302,20 @@ describe('readings against the supervisors', () => {
     expect(habits.map(({ letters }) => topicForLetters(letters))).toEqual(['comb-young', 'comb-brood', 'comb-brood']);
     expect(topicForLetters(['P', 'H'])).toBe('comb-stores');
     expect(() => topicForLetters([])).toThrow(/at least one/);
-    expect(readingHabits(readingAgreement(habit.slice(0, 2)))).toEqual([]);
+    expect(readingHabits(readingAgreement(sides.slice(1)))).toEqual([]);
+  });
+
+  it('name no habit of what goes either way, or was read on fewer than ten sides', () => {
+    const read = (by: number, at: number) => pair(`${10 + at}`, { S: 4 + by, H: 4 - by }, { S: 4, H: 4 });
+    // A mean of 0.5, by two and three eighths to either side: it may be chance.
+    const either = [3, -2, 3, -2, 3, -2, 2, -2, 3, -1].map(read);
+    expect(readingAgreement(either).letters.find(({ letter }) => letter === 'S')!.bias).toBeCloseTo(0.5, 9);
+    expect(readingHabits(readingAgreement(either)).map(({ letters }) => letters)).not.toContainEqual(['S']);
+    // Twelve sides, nine of them with pollen: pollen is too few to tell.
+    const few = Array.from({ length: 12 }, (_, at) =>
+      pair(`${10 + at}`, at < 9 ? { S: 6, P: 2 } : { S: 8 }, at < 9 ? { S: 7, P: 1 } : { S: 8 }),
+    );
+    expect(readingHabits(readingAgreement(few)).map(({ letters }) => letters)).not.toContainEqual(['P']);
   });
 
   it('of somebody who reads as the supervisor does have no bias, no confusion and no advice (property)', () => {
@@ -296,7 +380,6 @@ describe('assessors beside each other', () => {
       [other, late, early],
     ]) {
       expect(assessorPairs(words)[0]!.kappa).toMatchObject({ alike: 1, count: 1 });
-      expect(assessorHabits(words).find(({ assessor }) => assessor === 'ruth')!.leniency).toBe(0);
     }
   });
 
@@ -310,10 +393,15 @@ describe('assessors beside each other', () => {
     expect(assessorsTogether([judged(1, 'ruth', 'alone')])).toBeNull();
   });
 
-  it('show who is severe and who drifts; with nothing shared nothing is said', () => {
-    const [severe, lenient] = assessorHabits(both);
-    expect(severe).toMatchObject({ assessor: 'tomasz', leniency: -0.5, drift: -1, shared: 4 });
+  it('show who is severe and who drifts from ten shared on; below that nothing is said', () => {
+    const many = Array.from({ length: 10 }, (_, at) => at + 1).flatMap((day) => [
+      judged(day, 'ruth', day > 5 ? 'can teach' : 'alone'),
+      judged(day, 'tomasz', 'alone'),
+    ]);
+    const [severe, lenient] = assessorHabits(many);
+    expect(severe).toMatchObject({ assessor: 'tomasz', leniency: -0.5, drift: -1, shared: 10 });
     expect(lenient).toMatchObject({ assessor: 'ruth', leniency: 0.5, drift: 1 });
+    expect(assessorHabits(many.slice(2))[0]).toMatchObject({ shared: 9, leniency: null, drift: null });
     expect(assessorHabits([judged(1, 'marit', 'alone')])).toEqual([
       { assessor: 'marit', judged: 1, shared: 0, leniency: null, drift: null },
     ]);

@@ -145,6 +145,7 @@ describe('from the first tables to those of the season', () => {
       '010-checklist-starts',
       '011-standing-index',
       '012-signatures',
+      '013-indoor-plans',
     ]);
   });
 

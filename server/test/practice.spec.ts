@@ -243,6 +243,41 @@ describe('a session indoors', () => {
     await salma!.get(pathOf(endpoints.indoorPlan, { group: curlew.id })).expect(403);
     await ines!.get(pathOf(endpoints.indoorPlan, { group: curlew.id })).expect(404);
   });
+
+  it('is set out for a group: its trainees see stations and pairs without the reasons, once, until it is taken back', async () => {
+    const curlew = (await practice(tomasz)).groups.find(({ name }) => name === 'Curlew')!;
+    const path = pathOf(endpoints.setOutIndoorPlan, { group: curlew.id });
+    const body = { id: uuid(), day: '2026-05-16', minutes: 60, stations: 2 };
+    await salma!.post(path).send(body).expect(403);
+    await ines!.post(path).send(body).expect(404);
+    await tomasz!
+      .post(path)
+      .send({ ...body, day: '2026-09-16' })
+      .expect(422);
+    await tomasz!.post(path).send(body).expect(200);
+    await tomasz!.post(path).send(body).expect(200);
+    const seen = (await practice(salma)).plans;
+    expect(seen).toHaveLength(1);
+    expect(seen[0]).toMatchObject({ group: { name: 'Curlew' }, day: '2026-05-16', minutes: 60, by: 'Tomasz Wierzba' });
+    expect(seen[0]!.stations).toHaveLength(2);
+    expect(Object.keys(seen[0]!.stations[0]!).sort()).toEqual(['how', 'minutes', 'pairs', 'topic']);
+    expect((await practice(salma)).groups).toEqual([]);
+    expect((await practice(await school.signIn('ravi'))).plans).toEqual([]);
+    expect((await practice(ines)).plans).toEqual([]);
+
+    // What they practise afterwards changes no plan that was set out.
+    await record(sent(seen[0]!.stations[0]!.topic, { kind: 'given up' }));
+    expect((await practice(salma)).plans[0]!.stations).toEqual(seen[0]!.stations);
+    // A second one for the same day takes its place.
+    const again = { id: uuid(), day: '2026-05-16', minutes: 90, stations: 3 };
+    await morag!.post(path).send(again).expect(200);
+    expect((await practice(salma)).plans.map(({ id }) => id)).toEqual([again.id]);
+    const back = (plan: string) => pathOf(endpoints.takeBackIndoorPlan, { plan });
+    await salma!.post(back(again.id)).send({}).expect(403);
+    await ines!.post(back(again.id)).send({}).expect(404);
+    await tomasz!.post(back(again.id)).send({}).expect(200);
+    expect((await practice(salma)).plans).toEqual([]);
+  });
 });
 
 describe('a poll before and after a lesson', () => {

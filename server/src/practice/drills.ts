@@ -12,6 +12,7 @@ import { notFound } from '../problem';
 import { staffOf } from '../planning/plan-store';
 import { groupsSeen } from '../skills/access';
 import { readingPairsOf } from '../skills/reading-store';
+import { setOutPlans } from './set-out';
 import { type PhotoDrillRow, photoDrillsOf, type ResultRow, resultsOf } from './store';
 
 type Practice = Output<(typeof endpoints)['practice']>;
@@ -31,7 +32,7 @@ export async function practice(context: Context, actor: Actor): Promise<Practice
     resultsOf(db, actor.school, [actor.id], RESULTS),
     staffOf(db, actor.school),
     photoDrillsOf(db, actor.school),
-    actor.role === 'trainee' ? [] : groupsSeen(context, actor),
+    groupsSeen(context, actor),
     recordsFor(context, actor),
     readingPairsOf(db, actor.school, [actor.id]),
   ]);
@@ -47,7 +48,8 @@ export async function practice(context: Context, actor: Actor): Promise<Practice
     staffWrong: combs.length === 0 ? null : meanOf(combs),
     photos: photos.map(shownPhotoDrill),
     records,
-    groups: groups.map(({ id, name }) => ({ id, name })),
+    plans: await setOutPlans(context, actor, groups),
+    groups: actor.role === 'trainee' ? [] : groups.map(({ id, name }) => ({ id, name })),
   };
 }
 

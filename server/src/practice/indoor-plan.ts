@@ -1,19 +1,24 @@
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { indoorPlan, progressOf } from '@brave-comb/core/practice';
 import { isOpen, readingAgreement } from '@brave-comb/core/skills';
+import { daysBetween } from '@brave-comb/core/units';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
+import { dayAtSchool } from '../equipment/store';
 import { traineesOf } from '../people/store';
 import { Refusal, notFound } from '../problem';
 import { readingPairsOf } from '../skills/reading-store';
 import { schoolStandings } from '../skills/standings';
 import { shownResult } from './drills';
 import { groupsSeen } from '../skills/access';
-import { resultsOf } from './store';
+import { insertSetOut, resultsOf, setOutById, withdrawSetOut } from './store';
 
 type Endpoint = (typeof endpoints)['indoorPlan'];
 /** Answers of each trainee that a plan looks at. */
 const RESULTS = 200;
+
+/** A plan can be set out from yesterday until in two months, days. */
+const [BACK, AHEAD] = [1, 60];
 
 /** A session indoors from what a group is weakest at. */
 export async function planIndoors(
@@ -51,4 +56,44 @@ export async function planIndoors(
       pairs: station.pairs.map((pair) => pair.map((id) => names.get(id) ?? '')),
     })),
   };
+}
+
+/** Sets a plan out for a group: from then on its trainees see it, as it stood. Sent twice it is there once. */
+export async function setOut(
+  context: Context,
+  actor: Actor,
+  group: string,
+  { id, day, minutes, stations }: Input<(typeof endpoints)['setOutIndoorPlan']>['body'],
+): Promise<void> {
+  const { db, clock } = context;
+  const known = await setOutById(db, actor.school, id);
+  if (known && known.trainee_group !== group) throw new Refusal(409, 'taken', 'This plan is another group’s already.');
+  if (known) return;
+  const away = daysBetween(await dayAtSchool(db, actor.school, clock.now()), day);
+  if (away < -BACK || away > AHEAD)
+    throw new Refusal(
+      422,
+      'day',
+      'Choose a day from today on, within two months: the plan rests on what they practised of late.',
+    );
+  const plan = await planIndoors(context, actor, group, { minutes, stations });
+  await insertSetOut(db, {
+    id,
+    school: actor.school,
+    trainee_group: group,
+    day,
+    minutes,
+    stations: plan.stations.map(({ topic, minutes: each, how, pairs }) => ({ topic, minutes: each, how, pairs })),
+    made_by: actor.id,
+    made_at: clock.now(),
+    withdrawn_at: null,
+  });
+}
+
+/** Takes back what was set out, for a group that one leads. */
+export async function takeBack(context: Context, actor: Actor, id: string): Promise<void> {
+  const plan = await setOutById(context.db, actor.school, id);
+  const groups = await groupsSeen(context, actor);
+  if (!plan || !groups.some((group) => group.id === plan.trainee_group)) throw notFound('plan');
+  await withdrawSetOut(context.db, id, context.clock.now());
 }

@@ -185,3 +185,62 @@ export const groupSessions = (db: Knex, school: string, groups: readonly string[
       'sessions.starts_at',
       'sites.zone',
     );
+
+export interface SetOutRow {
+  readonly id: string;
+  readonly school: string;
+  readonly trainee_group: string;
+  readonly day: string;
+  readonly minutes: number;
+  readonly stations: readonly SetOutStation[];
+  readonly made_by: string;
+  readonly made_at: Date;
+  readonly withdrawn_at: Date | null;
+}
+interface SetOutStation {
+  readonly topic: TopicId;
+  readonly minutes: number;
+  readonly how: string;
+  readonly pairs: readonly (readonly string[])[];
+}
+interface NamedSetOut extends SetOutRow {
+  readonly group_name: string;
+  readonly by_name: string;
+}
+
+/** Keeps a plan once; one for the same group and day gives way to it. */
+export const insertSetOut = (db: Knex, row: SetOutRow): Promise<void> =>
+  db.transaction(async (trx) => {
+    await trx('indoor_plans')
+      .where({ school: row.school, trainee_group: row.trainee_group, day: row.day })
+      .whereNull('withdrawn_at')
+      .whereNot({ id: row.id })
+      .update({ withdrawn_at: row.made_at });
+    await trx('indoor_plans')
+      .insert({ ...row, stations: JSON.stringify(row.stations) })
+      .onConflict('id')
+      .ignore();
+  });
+
+export const setOutById = (db: Knex, school: string, id: string): Promise<SetOutRow | undefined> =>
+  db<SetOutRow>('indoor_plans').where({ school, id }).first();
+
+export const withdrawSetOut = (db: Knex, id: string, at: Date) =>
+  db('indoor_plans').where({ id }).whereNull('withdrawn_at').update({ withdrawn_at: at });
+
+/** Plans that are set out for groups from a day on, the next one first. */
+export const setOutFor = (
+  db: Knex,
+  school: string,
+  groups: readonly string[],
+  from: string,
+): Promise<readonly NamedSetOut[]> =>
+  db('indoor_plans')
+    .join('trainee_groups', 'trainee_groups.id', 'indoor_plans.trainee_group')
+    .join('people', 'people.id', 'indoor_plans.made_by')
+    .where('indoor_plans.school', school)
+    .whereIn('indoor_plans.trainee_group', groups)
+    .where('indoor_plans.day', '>=', from)
+    .whereNull('indoor_plans.withdrawn_at')
+    .orderBy([{ column: 'indoor_plans.day' }, { column: 'trainee_groups.name' }])
+    .select<NamedSetOut[]>('indoor_plans.*', 'trainee_groups.name as group_name', 'people.name as by_name');

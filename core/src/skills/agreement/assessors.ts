@@ -2,6 +2,7 @@ import { type SkillLevel, SKILL_LEVELS } from '../../inspection';
 import { meanOf } from '../../units';
 import { levelRank } from '../demonstration';
 import { cohenKappa, fleissKappa, type Kappa, LINEAR } from './kappa';
+import { TOLD_FROM } from './readings';
 
 /** One judgement as assessors are compared by. */
 export interface AssessedDemonstration {
@@ -27,14 +28,11 @@ export interface AssessorHabit {
   readonly judged: number;
   /** Demonstrations that somebody else judged too. */
   readonly shared: number;
-  /** Levels above (lenient) or below (severe) the others on the mean; `null` while nothing was judged twice. */
+  /** Levels above (lenient) or below (severe) the others on the mean; `null` with fewer than ten shared. */
   readonly leniency: number | null;
-  /** How much more lenient the later half was than the earlier one; `null` with fewer than four shared. */
+  /** How much more lenient the later half was than the earlier one; `null` with fewer than ten shared. */
   readonly drift: number | null;
 }
-
-/** Shared judgements from which drift is said. */
-const DRIFT_FROM = 4;
 
 /**
  * Pairs of assessors who judged the same demonstrations.
@@ -96,8 +94,8 @@ export function assessorHabits(judgements: readonly AssessedDemonstration[]): re
         assessor,
         judged: judgements.filter((each) => each.assessor === assessor).length,
         shared: inTime.length,
-        leniency: inTime.length === 0 ? null : meanOf(inTime),
-        drift: inTime.length < DRIFT_FROM ? null : meanOf(inTime.slice(-half)) - meanOf(inTime.slice(0, half)),
+        leniency: inTime.length < TOLD_FROM ? null : meanOf(inTime),
+        drift: inTime.length < TOLD_FROM ? null : meanOf(inTime.slice(-half)) - meanOf(inTime.slice(0, half)),
       };
     })
     .sort((a, b) => (a.leniency ?? 0) - (b.leniency ?? 0) || b.judged - a.judged);

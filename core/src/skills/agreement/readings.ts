@@ -1,6 +1,6 @@
 import { CONTENTS, type Letter, LETTERS } from '../../inspection';
 import { meanOf } from '../../units';
-import { cohenKappa, QUADRATIC } from './kappa';
+import { cohenKappa, type Kappa, QUADRATIC } from './kappa';
 import { type Limits, limitsOf } from './limits';
 
 /** A side that a trainee read before the supervisor's reading was shown. */
@@ -16,8 +16,11 @@ export interface ReadingPair {
 /** How a trainee reads one thing that comb holds. */
 export interface LetterAgreement extends Limits {
   readonly letter: Letter;
+  /** Sides read at most one eighth off. */
+  readonly within: number;
   /** Agreement on eighths beyond chance, far ones weighing more; `null` when it is always the same. */
   readonly kappa: number | null;
+  readonly kappaRange: readonly [number, number] | null;
   /** Eighths too many or too few on the mean of each day, oldest first. */
   readonly trend: readonly { readonly at: string; readonly bias: number }[];
 }
@@ -53,7 +56,9 @@ export function readingAgreement(pairs: readonly ReadingPair[]): ReadingAgreemen
       at: own[0]!.at,
       bias: meanOf(own.map(({ read, reference }) => (read[letter] ?? 0) - (reference[letter] ?? 0))),
     }));
-    return [{ letter, ...limits, kappa: kappaOnEighths(pairs, letter), trend }];
+    const within = seen.filter(({ read, reference }) => Math.abs((read[letter] ?? 0) - (reference[letter] ?? 0)) <= 1);
+    const { kappa, range } = kappaOnEighths(pairs, letter);
+    return [{ letter, ...limits, within: within.length, kappa, kappaRange: range, trend }];
   });
   return {
     pairs: pairs.length,
@@ -94,11 +99,11 @@ function offOf({ read, reference }: ReadingPair): number {
 }
 
 /** Whole eighths as classes: a half goes up. */
-function kappaOnEighths(pairs: readonly ReadingPair[], letter: Letter): number | null {
+function kappaOnEighths(pairs: readonly ReadingPair[], letter: Letter): Pick<Kappa, 'kappa' | 'range'> {
   const table = Array.from({ length: EIGHTHS + 1 }, () => Array.from({ length: EIGHTHS + 1 }, () => 0));
   const place = (eighths: number | undefined) => Math.min(EIGHTHS, Math.max(0, Math.round(eighths ?? 0)));
   for (const { read, reference } of pairs) table[place(read[letter])]![place(reference[letter])]! += 1;
-  return cohenKappa(table, QUADRATIC).kappa;
+  return cohenKappa(table, QUADRATIC);
 }
 
 /** Eighths that one letter has too few of go, in proportion, to those that have too many. */
@@ -122,8 +127,10 @@ function confusionsOf(pairs: readonly ReadingPair[]): ReadingAgreement['confusio
 /** What is counted one by one. */
 const COUNTED: ReadonlySet<Letter> = new Set<Letter>(['E', 'L']);
 
-/** Bias from which a habit is named, eighths; below that it is chance. Common practice. */
+/** Bias from which a habit is named, eighths. Common practice. */
 const HABIT = 0.4;
+/** Sides, or shared judgements, under which nothing firm is said of anybody. Common practice. */
+export const TOLD_FROM = 10;
 
 /** What a trainee reads wrong again and again. */
 export interface ReadingHabit {
@@ -132,21 +139,29 @@ export interface ReadingHabit {
   readonly letters: readonly Letter[];
 }
 
+const figure = (eighths: number): string => Math.abs(eighths).toFixed(1);
+
 /**
  * What a trainee should practise, from how the readings lie.
  *
  * @param agreement of one trainee
- * @returns the weightiest habits first; none while there are fewer than three readings
+ * @returns the weightiest habits first, each of ten sides at least and with a range that does not hold zero: below that it may be chance
  */
 export function readingHabits({ pairs, letters, confusions }: ReadingAgreement): readonly ReadingHabit[] {
-  if (pairs < 3) return [];
+  if (pairs < TOLD_FROM) return [];
   const habits = letters
-    .filter(({ bias }) => Math.abs(bias) >= HABIT)
+    .filter(
+      ({ bias, biasRange, count }) =>
+        count >= TOLD_FROM && Math.abs(bias) >= HABIT && biasRange !== null && biasRange[0] * biasRange[1] > 0,
+    )
     .sort((a, b) => Math.abs(b.bias) - Math.abs(a.bias))
-    .map(({ letter, bias, count }) => ({
-      says: `Reads ${bias < 0 ? (COUNTED.has(letter) ? 'too few' : 'too little') : COUNTED.has(letter) ? 'too many' : 'too much'} ${CONTENTS[letter]}: by ${Math.abs(bias).toFixed(1)} eighths on ${count} sides.`,
-      letters: [letter],
-    }));
+    .map(({ letter, bias, biasRange, count }) => {
+      const [least, most] = [...biasRange!].sort((a, b) => Math.abs(a) - Math.abs(b)).map(figure);
+      return {
+        says: `Reads ${bias < 0 ? (COUNTED.has(letter) ? 'too few' : 'too little') : COUNTED.has(letter) ? 'too many' : 'too much'} ${CONTENTS[letter]}: by ${figure(bias)} eighths (${least} to ${most}) on ${count} sides.`,
+        letters: [letter],
+      };
+    });
   const [most] = confusions;
   const mixed =
     most && most.eighths / pairs >= HABIT

@@ -11,6 +11,7 @@ import * as debriefs from './009-debriefs';
 import * as starts from './010-checklist-starts';
 import * as standing from './011-standing-index';
 import * as signatures from './012-signatures';
+import * as indoors from './013-indoor-plans';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -25,6 +26,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '010-checklist-starts', ...starts },
   { name: '011-standing-index', ...standing },
   { name: '012-signatures', ...signatures },
+  { name: '013-indoor-plans', ...indoors },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

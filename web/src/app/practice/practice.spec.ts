@@ -52,7 +52,23 @@ const DATA: PracticeData = {
       decision: null,
     },
   ],
+  plans: [],
   groups: [{ id: 'curlew', name: 'Curlew' }],
+};
+const STATION = {
+  topic: 'find-eggs',
+  minutes: 50,
+  how: 'Dark and light comb.',
+  pairs: [['Jun', 'Salma', 'Ife']],
+} as const;
+const SET_OUT: PracticeData['plans'][number] = {
+  id: 'plan-1',
+  group: { id: 'curlew', name: 'Curlew' },
+  day: '2026-05-16',
+  minutes: 90,
+  by: 'Tomasz Wierzba',
+  at: '2026-05-14T13:00:00.000Z',
+  stations: [STATION],
 };
 
 describe('practice', () => {
@@ -205,28 +221,60 @@ it('a reading is told beside the truth, with the habit of the last combs', async
   expect(textOf(elementOf(few))).toContain('After five combs');
 });
 
-it('a plan indoors names stations with time, reasons and pairs', async () => {
+describe('a session indoors', () => {
   const plan = {
     group: { id: 'curlew', name: 'Curlew' },
     trainees: 3,
     minutes: 90,
-    stations: [
-      {
-        topic: 'find-eggs',
-        minutes: 50,
-        how: 'Dark and light comb.',
-        weakness: 0.8,
-        why: ['Right in 1 of 9 answers of late.'],
-        pairs: [['Jun', 'Salma', 'Ife']],
-      },
-    ],
+    stations: [{ ...STATION, weakness: 0.8, why: ['Right in 1 of 9 answers of late.'] }],
   };
-  const { element, fixture } = await showView(IndoorPlanScreen, 'practice', DATA, 'lead');
-  TestBed.inject(Store).dispatch(ViewEvents.loaded({ view: 'indoorPlan', data: plan }));
-  await fixture.whenStable();
-  const text = textOf(element);
-  expect(text).toContain('Find the eggs 50 min');
-  expect(text).toContain('Together: Jun, Salma, Ife');
+  const staff = async (data = DATA) => {
+    const shown = await showView(IndoorPlanScreen, 'practice', data, 'lead');
+    TestBed.inject(Store).dispatch(ViewEvents.loaded({ view: 'indoorPlan', data: plan }));
+    await shown.fixture.whenStable();
+    return shown;
+  };
+
+  it('names stations with time, reasons and pairs, each with its drill', async () => {
+    const { element } = await staff();
+    const text = textOf(element);
+    expect(text).toContain('Find the eggs 50 min');
+    expect(text).toContain('Right in 1 of 9 answers of late.');
+    expect(text).toContain('Together: Jun, Salma, Ife');
+    expect(element.querySelector('bc-station-list h3 a')?.getAttribute('href')).toBe('/practice/find-eggs');
+  });
+
+  it('is set out for a group and a day, and taken back', async () => {
+    const { press, changes } = await staff({ ...DATA, plans: [SET_OUT] });
+    await press(/^Set it out/);
+    await press(/^Take back/);
+    expect(changes().map(({ endpoint, sent }) => [endpoint, sent.params])).toEqual([
+      ['setOutIndoorPlan', { group: 'curlew' }],
+      ['takeBackIndoorPlan', { plan: 'plan-1' }],
+    ]);
+    expect(changes()[0]!.sent.body).toMatchObject({ day: '2026-05-14', minutes: 90, stations: 3 });
+  });
+
+  it('is seen by its trainees as it was set out, without reasons and without a form', async () => {
+    const { element } = await showView(
+      IndoorPlanScreen,
+      'practice',
+      { ...DATA, groups: [], plans: [SET_OUT] },
+      'trainee',
+    );
+    const text = textOf(element);
+    expect(text).toContain('Sat 16 May: Curlew, 90 minutes');
+    expect(text).toContain('Set out by Tomasz Wierzba');
+    expect(element.querySelector('bc-station-list h3 a')?.getAttribute('href')).toBe('/practice/find-eggs');
+    expect(element.querySelectorAll('button, select')).toHaveLength(0);
+    expect(text).not.toMatch(/Loading|weakest/);
+  });
+
+  it('says so when nothing is set out for a trainee, and where practice is meanwhile', async () => {
+    const { element } = await showView(IndoorPlanScreen, 'practice', { ...DATA, groups: [] }, 'trainee');
+    expect(textOf(element)).toContain('Nothing is set out for your group.');
+    expect(element.querySelector('a')?.getAttribute('href')).toBe('/practice');
+  });
 });
 
 it('a photo becomes a drill whose right answer is not always the first', async () => {

@@ -6,7 +6,7 @@ import { Store } from '@ngrx/store';
 import { map } from 'rxjs';
 import { peopleFeature } from '../people/people.feature';
 import { ViewState } from '../season/view-state';
-import { oddsText } from '../shell/format';
+import { dateText, oddsText } from '../shell/format';
 import { PracticeDesk } from './practice-desk';
 import { rightText, whenText } from './progress-text';
 
@@ -25,6 +25,7 @@ const LISTED = 6;
 export class PracticeScreen {
   protected readonly desk = inject(PracticeDesk);
   protected readonly listed = LISTED;
+  protected readonly date = dateText;
   protected readonly staff = toSignal(
     inject(Store)
       .select(peopleFeature.selectPerson)

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { CONTENTS } from '@brave-comb/core/inspection';
 import { topicForLetters, topicOf } from '@brave-comb/core/practice';
-import { kappaWord } from '@brave-comb/core/skills';
+import { TOLD_FROM, kappaWord } from '@brave-comb/core/skills';
 import { ViewDesk } from '../season/view-desk';
 import { ViewState } from '../season/view-state';
 import { dateText } from '../shell/format';
@@ -13,11 +13,15 @@ import { TrendLine } from './trend-line';
 const REACH = 2;
 /** Eighths off at which the bar is full. */
 const FULL = 3;
-/** Sides, or shared judgements, from which agreement beyond chance is said. */
-const ENOUGH = 4;
+/** Eighths off up to which a reading is good. Common practice. */
+const GOOD = 1;
 /** Levels by which an assessor must lie apart from the others to be said so. */
 const APART = 0.25;
 
+/** What is read of fewer sides is no finding yet. */
+const few = (count: number): boolean => count < TOLD_FROM;
+const span = ([low, high]: readonly [number, number], of: (figure: number) => string): string =>
+  `${of(low)} to ${of(high)}`;
 const signed = (figure: number): string => `${figure > 0 ? '+' : figure < 0 ? '−' : ''}${Math.abs(figure).toFixed(1)}`;
 
 /** How trainees read comb against their supervisors, and how assessors judge against each other. */
@@ -36,11 +40,11 @@ export class AgreementScreen {
   protected readonly people = computed(() =>
     this.all()
       .flatMap((person) => (person.readings.off === null ? [] : [{ ...person, off: person.readings.off }]))
-      .sort((a, b) => b.off - a.off)
+      .sort((a, b) => Number(few(a.readings.pairs)) - Number(few(b.readings.pairs)) || b.off - a.off)
       .map((person) => ({
         ...person,
-        share: Math.min(100, (100 * person.off) / FULL),
-        says: `${person.off.toFixed(1)} eighths off on ${person.readings.pairs} ${person.readings.pairs === 1 ? 'side' : 'sides'}`,
+        share: few(person.readings.pairs) ? null : Math.min(100, (100 * person.off) / FULL),
+        says: ofSides(person.readings.pairs, person.off),
       })),
   );
   protected readonly without = computed(() =>
@@ -51,16 +55,22 @@ export class AgreementScreen {
   protected readonly chosen = computed(
     () => this.people().find(({ id }) => id === this.picked()) ?? this.people()[0] ?? null,
   );
+  protected readonly few = few;
+  protected readonly least = TOLD_FROM;
   protected readonly table = computed(() =>
-    (this.chosen()?.readings.letters ?? []).map(({ letter, count, bias, limits, kappa, trend }) => ({
-      trend: trend.map(({ at, bias: value }) => ({ at, value })),
-      letter,
-      name: CONTENTS[letter],
-      count,
-      bias: signed(bias),
-      limits: limits ? `${signed(limits[0])} to ${signed(limits[1])}` : 'one side only',
-      kappa:
-        count < ENOUGH ? 'too few sides' : kappa === null ? 'always alike' : `${kappa.toFixed(2)}, ${kappaWord(kappa)}`,
+    (this.chosen()?.readings.letters ?? []).map((of) => ({
+      trend: of.trend.map(({ at, bias: value }) => ({ at, value })),
+      letter: of.letter,
+      name: CONTENTS[of.letter],
+      count: of.count,
+      within: `${of.within} of ${of.count}`,
+      told: few(of.count)
+        ? null
+        : {
+            bias: `${signed(of.bias)} (${of.biasRange ? span(of.biasRange, signed) : 'no range'})`,
+            limits: of.limits ? span(of.limits, signed) : '',
+            kappa: of.kappa === null ? 'always alike' : beyond(of.kappa, of.kappaRange, kappaWord(of.kappa)),
+          },
     })),
   );
   /** What the chosen one reads wrong again and again, with the drill that follows. */
@@ -74,8 +84,9 @@ export class AgreementScreen {
     (this.chosen()?.readings.trend ?? []).map(({ at, off }) => ({ at, value: off })),
   );
   protected readonly confused = computed(() => {
-    const [most] = this.chosen()?.readings.confusions ?? [];
-    return most
+    const { confusions, pairs } = this.chosen()?.readings ?? { confusions: [], pairs: 0 };
+    const [most] = confusions;
+    return most && !few(pairs)
       ? `Most goes from ${CONTENTS[most.from]} to ${CONTENTS[most.to]}: ${most.eighths.toFixed(1)} eighths.`
       : null;
   });
@@ -85,8 +96,8 @@ export class AgreementScreen {
       among && {
         habits: among.habits.map((habit) => ({
           ...habit,
-          against: habit.leniency === null ? 'nothing shared' : lenient(habit.leniency),
-          drift: habit.drift === null ? 'too little to tell' : `${signed(habit.drift)} levels`,
+          against: habit.leniency === null ? 'too few shared to tell' : lenient(habit.leniency),
+          drift: habit.drift === null ? 'too few shared to tell' : `${signed(habit.drift)} levels`,
         })),
         together:
           among.together &&
@@ -103,12 +114,28 @@ export class AgreementScreen {
   }
 }
 
+interface Told {
+  readonly kappa: number | null;
+  readonly range: readonly [number, number] | null;
+  readonly count: number;
+}
+
 function lenient(by: number): string {
   if (Math.abs(by) < APART) return 'as the others';
   return `${Math.abs(by).toFixed(1)} levels ${by > 0 ? 'more lenient' : 'more severe'}`;
 }
 
-function beyondChance({ kappa, count }: { kappa: number | null; count: number }, name: string, word: string): string {
-  if (count < ENOUGH) return ', too few to tell more';
-  return kappa === null ? ', as chance alone would have it' : `, ${name} ${kappa.toFixed(2)}, ${word}`;
+function ofSides(pairs: number, off: number): string {
+  const sides = `${pairs} ${pairs === 1 ? 'side' : 'sides'}`;
+  return few(pairs)
+    ? `${sides}, too few to tell`
+    : `${off.toFixed(1)} eighths off on ${sides}${off <= GOOD ? ': good' : ''}`;
+}
+
+const beyond = (kappa: number, range: readonly [number, number] | null, word: string): string =>
+  `${kappa.toFixed(2)}${range ? ` (${span(range, (figure) => figure.toFixed(2))})` : ''}, ${word}`;
+
+function beyondChance({ kappa, range, count }: Told, name: string, word: string): string {
+  if (few(count)) return ', too few to tell more';
+  return kappa === null ? ', as chance alone would have it' : `, ${name} ${beyond(kappa, range, word)}`;
 }

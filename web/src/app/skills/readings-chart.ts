@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { CONTENTS } from '@brave-comb/core/inspection';
+import { TOLD_FROM } from '@brave-comb/core/skills';
 import { scaleLinear } from 'd3-scale';
 import type { Readings } from './agreement-view';
 
@@ -27,7 +28,7 @@ const REACH = 3;
         @if (row.from !== null) {
           <line class="limits" [attr.x1]="row.from" [attr.x2]="row.to" [attr.y1]="row.y" [attr.y2]="row.y" />
         }
-        <circle [attr.cx]="row.x" [attr.cy]="row.y" r="5" />
+        <circle [attr.cx]="row.x" [attr.cy]="row.y" r="4.5" [class.few]="row.few" />
       }
       <text class="foot" [attr.x]="name" [attr.y]="height() - 4">fewer</text>
       <text class="foot" text-anchor="middle" [attr.x]="middle" [attr.y]="height() - 4">1 eighth a line</text>
@@ -61,6 +62,11 @@ const REACH = 3;
     }
     circle {
       fill: var(--heather);
+      stroke: var(--heather);
+      stroke-width: 1.5;
+    }
+    .few {
+      fill: var(--sheet);
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -77,21 +83,24 @@ export class ReadingsChart {
   protected readonly marks = [-2, -1, 0, 1, 2].map((at) => ({ at, x: this.x(at) }));
   protected readonly height = computed(() => TOP + this.letters().length * ROW + 20);
   protected readonly rows = computed(() =>
-    this.letters().map(({ letter, bias, limits }, at) => ({
+    this.letters().map(({ letter, bias, limits, count }, at) => ({
       letter,
+      few: count < TOLD_FROM,
       name: CONTENTS[letter],
       y: TOP + at * ROW + ROW / 2,
       x: this.x(bias),
-      from: limits && this.x(limits[0]),
-      to: limits && this.x(limits[1]),
+      from: limits && count >= TOLD_FROM ? this.x(limits[0]) : null,
+      to: limits && count >= TOLD_FROM ? this.x(limits[1]) : null,
     })),
   );
   protected readonly says = computed(() =>
     this.letters()
-      .map(({ letter, bias }) =>
-        Math.abs(bias) < 0.05
-          ? `${CONTENTS[letter]} as the supervisor`
-          : `${CONTENTS[letter]} ${Math.abs(bias).toFixed(1)} eighths ${bias < 0 ? 'fewer' : 'more'}`,
+      .map(({ letter, bias, count }) =>
+        count < TOLD_FROM
+          ? `${CONTENTS[letter]} on ${count} ${count === 1 ? 'side' : 'sides'}, too few to tell`
+          : Math.abs(bias) < 0.05
+            ? `${CONTENTS[letter]} as the supervisor`
+            : `${CONTENTS[letter]} ${Math.abs(bias).toFixed(1)} eighths ${bias < 0 ? 'fewer' : 'more'}`,
       )
       .join(', '),
   );
