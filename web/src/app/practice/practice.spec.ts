@@ -245,14 +245,17 @@ describe('a session indoors', () => {
   });
 
   it('is set out for a group and a day, and taken back', async () => {
-    const { press, changes } = await staff({ ...DATA, plans: [SET_OUT] });
+    const { element, press, changes } = await staff({ ...DATA, plans: [SET_OUT] });
+    const day = element.querySelector<HTMLInputElement>('input[type=date]')!;
+    day.value = '2026-05-18';
+    day.dispatchEvent(new Event('change'));
     await press(/^Set it out/);
     await press(/^Take back/);
     expect(changes().map(({ endpoint, sent }) => [endpoint, sent.params])).toEqual([
       ['setOutIndoorPlan', { group: 'curlew' }],
       ['takeBackIndoorPlan', { plan: 'plan-1' }],
     ]);
-    expect(changes()[0]!.sent.body).toMatchObject({ day: '2026-05-14', minutes: 90, stations: 3 });
+    expect(changes()[0]!.sent.body).toMatchObject({ day: '2026-05-18', minutes: 90, stations: 3 });
   });
 
   it('is seen by its trainees as it was set out, without reasons and without a form', async () => {
