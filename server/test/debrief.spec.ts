@@ -112,7 +112,7 @@ describe('a debrief', () => {
     await enter({ kind: 'visit closed', reason: 'time', note: '' }, at(21));
     const double = await debrief();
     const readings = double.toSign.find(({ part }) => part === 'readings')!;
-    expect(readings.text).toBe('Frame 1 toward 0 of hive 4 has two readings');
+    expect(readings.text).toBe('Frame 1 toward the wall of hive 4 has two readings');
     expect(problemOf(await sign(double, {}, 409))).toBe('not settled');
     const [conflict] = double.open.filter(({ text }) => text.startsWith('Two readings'));
     expect(conflict).toBeDefined();

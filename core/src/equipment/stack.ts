@@ -21,6 +21,9 @@ export type BoxLayer = Extract<Layer, { kind: 'box' }>;
 export type Stack = readonly Layer[];
 
 export const isBox = (layer: Layer): layer is BoxLayer => layer.kind === 'box';
+/** Frames that a box of a hive takes; infinite for one that is not on it, whose last frame nobody knows. */
+export const framesIn = (stack: Stack, box: string): number =>
+  stack.find((layer): layer is BoxLayer => isBox(layer) && layer.id === box)?.frames ?? Infinity;
 const isSuper = (layer: BoxLayer): boolean => BOXES[layer.box].role === 'super';
 
 /**

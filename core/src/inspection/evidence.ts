@@ -2,7 +2,7 @@ import { type FrameKindId, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea } from 
 import { roundTo } from '../units';
 import { BROOD, type Letter } from './contents';
 import { FINDINGS } from './findings';
-import { type FrameSide, type SideAddress, hasMark, shows, toward } from './frame-side';
+import { type FrameSide, type SideAddress, hasMark, shows, towardText } from './frame-side';
 import type { EvidenceId, Question } from './questions';
 import { type VisitRecord, doubtsLeft } from './record';
 
@@ -308,7 +308,7 @@ function doubtful(record: VisitRecord, nest: Nest): Evidence | null {
   const cleared = record.doubts.filter(({ sound, address }) => sound && address.box === nest.box);
   if (flagged.length === 0 && cleared.length === 0) return null;
   const named = (sides: readonly { readonly address: SideAddress }[]) =>
-    sides.map(({ address }) => `${address.frame} toward ${toward(address)}`).join(', ');
+    sides.map(({ address }) => `${address.frame} toward ${towardText(address, nest.frames)}`).join(', ');
   if (left.length > 0) return { id: 'doubtful sides', state: 'missing', where: `look again at ${named(left)}` };
   return {
     id: 'doubtful sides',

@@ -1,7 +1,7 @@
 import type { Decision, Input, Output, Review, endpoints } from '@brave-comb/contract';
 import { type ExpectedState, feedAnswer, readFinding } from '@brave-comb/core/care';
 import { adultsDue } from '@brave-comb/core/biology';
-import { isBox, FRAMES, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf } from '@brave-comb/core/equipment';
+import { FRAMES, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf, framesIn } from '@brave-comb/core/equipment';
 import {
   type VisitRecord,
   changesInWords,
@@ -121,11 +121,10 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
       prompt: each.prompt ?? '',
       note: each.note ?? '',
     })),
-    told: toldVisit(
-      shownTo(actor, now.record),
-      named,
-      (box) => now.stack.filter(isBox).find(({ id: each }) => each === box)?.frames ?? Infinity,
-    ).map(({ title, lines }) => ({ title, lines: [...lines] })),
+    told: toldVisit(shownTo(actor, now.record), named, (box) => framesIn(now.stack, box)).map(({ title, lines }) => ({
+      title,
+      lines: [...lines],
+    })),
     sums: [
       ...sumsOf({
         stack: now.stack,

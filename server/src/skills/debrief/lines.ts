@@ -1,8 +1,10 @@
 import type { Debrief } from '@brave-comb/contract';
-import { type VisitRecord, readClock, toward } from '@brave-comb/core/inspection';
+import { type SideAddress, type VisitRecord, readClock, towardText } from '@brave-comb/core/inspection';
 import type { NamedVisit } from '../../inspection/store';
 import { iso } from '../../dates';
+import { framesIn } from '@brave-comb/core/equipment';
 import { withoutFrameText } from '@brave-comb/core/planning';
+import { upperFirst } from '@brave-comb/core/units';
 import { wentUp } from './trainees';
 
 type Group = Debrief['groups'][number];
@@ -54,14 +56,16 @@ export function wrongLines({ visit, record, allowedMinutes, nameOf }: VisitFacts
 
 /** What is left open: readings that differ, doubtful sides, questions without an answer. */
 export function openLines({ visit, record }: VisitFacts, unanswered: readonly string[]): readonly Line[] {
+  const named = (address: SideAddress) =>
+    `frame ${address.frame} toward ${towardText(address, framesIn(visit.stack, address.box))}`;
   const lead = `Hive ${visit.hive_number}`;
   const doubtful = Object.values(record.sides).filter(({ side }) => side.doubtful);
   return [
     ...record.conflicts.map(({ address }) => ({
       lead,
-      text: `Two readings of frame ${address.frame} toward ${toward(address)}.`,
+      text: `Two readings of ${named(address)}.`,
     })),
-    ...doubtful.map(({ address }) => ({ lead, text: `Frame ${address.frame} toward ${toward(address)} is doubtful.` })),
+    ...doubtful.map(({ address }) => ({ lead, text: `${upperFirst(named(address))} is doubtful.` })),
     ...unanswered.map((text) => ({ lead, text })),
     ...(record.closed === null ? [{ lead, text: 'The visit is not closed.' }] : []),
   ];

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
-import { type EntryBody, type FrameSide, formatSide } from '@brave-comb/core/inspection';
+import { type EntryBody, type FrameSide, formatSide, towardText } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { CareEvents, careFeature, type DecisionDraft } from '../care/care.feature';
@@ -79,7 +79,7 @@ export class VisitReview {
     return {
       ...column,
       pairs: ([0, 1] as const).map((face) => ({
-        toward: face === 0 ? column.frame - 1 : column.frame + 1,
+        toward: towardText({ frame: column.frame, face: face === 0 ? 'low' : 'high' }, columns.length),
         last: column.last[face] ?? null,
         now: column.now[face] ?? null,
         seed: column.frame * 2 + face,

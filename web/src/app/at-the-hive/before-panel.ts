@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { framesIn } from '@brave-comb/core/equipment';
 import {
   CHECKS,
   CHECK_IDS,
@@ -8,7 +9,7 @@ import {
   formatSide,
   sideKey,
   tellingSides,
-  toward,
+  towardText,
   type CheckId,
   ROLES,
   type Role,
@@ -281,13 +282,14 @@ export class BeforePanel {
     const { last, visit } = this.file() ?? {};
     return last && visit ? dayOf(last.at, visit.zone) : '';
   });
+  private readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
   protected readonly telling = computed(() => {
     const sides = (this.file()?.last?.sides ?? []) as { address: SideAddress; side: FrameSide }[];
     return tellingSides(sides, TELLING).map(({ address, side }) => ({
       address,
       side,
       key: sideKey(address),
-      where: `frame ${address.frame} toward ${toward(address)}`,
+      where: `frame ${address.frame} toward ${towardText(address, framesIn(this.stack(), address.box))}`,
       line: formatSide(side),
     }));
   });

@@ -12,7 +12,7 @@ import {
 } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { MARK_COLOURS, type SeenMark, adultsDue, markColour, queenMarkSays } from '@brave-comb/core/biology';
-import { type Stack, isBox, nestBoxes } from '@brave-comb/core/equipment';
+import { type Stack, framesIn, isBox, nestBoxes } from '@brave-comb/core/equipment';
 import {
   type ColonyEstimate,
   type Estimate,
@@ -24,7 +24,7 @@ import {
   foundationMoves,
   formatSide,
   sideKey,
-  toward,
+  towardText,
 } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
@@ -119,7 +119,7 @@ export class StepPanel {
       .map(({ entry, address, side }) => ({
         entry,
         address,
-        where: `Frame ${address.frame}, side toward ${toward(address)}`,
+        where: `Frame ${address.frame}, side toward ${towardText(address, framesIn(this.stack(), address.box))}`,
         line: formatSide(side),
         again: doubts.find((each) => each.reading === entry && sideKey(each.address) === sideKey(address)) ?? null,
       }))

@@ -42,6 +42,9 @@ export interface Station {
   `,
   styles: `
     h3 {
+      display: flex;
+      gap: 10px;
+      align-items: baseline;
       font-size: 17px;
     }
     small {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
-import { CONTENTS, LETTERS, type Letter, toward } from '@brave-comb/core/inspection';
+import { CONTENTS, LETTERS, type Letter, towardText } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
@@ -55,6 +55,7 @@ export class GuessCard {
   private readonly dialog = inject(MatDialogRef<GuessCard>);
   protected readonly ahead = this.store.selectSignal(inspectionFeature.selectNestAhead);
   protected readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
+  private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
   protected readonly letters = LETTERS;
   protected readonly words = CONTENTS;
   protected readonly jobs = inject(HiveRoles);
@@ -62,7 +63,7 @@ export class GuessCard {
   protected readonly guess = signal<readonly Letter[]>([]);
   protected readonly neighbour = computed(() => {
     const address = this.address();
-    return address ? toward(address) : '';
+    return address ? towardText(address, this.box()?.frames ?? Infinity) : '';
   });
 
   protected order(letter: Letter): string {

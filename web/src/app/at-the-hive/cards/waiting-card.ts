@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import type { SideAddress } from '@brave-comb/core/inspection';
-import { entryText, sideKey, toward } from '@brave-comb/core/inspection';
+import { framesIn } from '@brave-comb/core/equipment';
+import { entryText, sideKey, towardText } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { DeviceStore, type WaitingEntry } from '../../inspection/device-store';
 import { InspectionEvents, inspectionFeature } from '../../inspection/inspection.feature';
@@ -84,9 +85,14 @@ export class WaitingCard {
   protected readonly fault = this.store.selectSignal(inspectionFeature.selectSendingFault);
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
+  private readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
   protected readonly since = computed(() => timeOf(this.unsent()[0]?.entry.at ?? '', this.file()?.visit.zone ?? 'utc'));
   protected readonly conflicts = computed(() =>
-    this.record().conflicts.map(({ address }) => ({ address, key: sideKey(address), toward: toward(address) })),
+    this.record().conflicts.map(({ address }) => ({
+      address,
+      key: sideKey(address),
+      toward: towardText(address, framesIn(this.stack(), address.box)),
+    })),
   );
 
   protected time(at: string): string {
