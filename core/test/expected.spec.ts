@@ -310,7 +310,7 @@ describe('swarm risk', () => {
     const high = swarmRisk(risk);
     expect(high.level).toBe('high');
     expect(high.window).not.toBeNull();
-    expect(high.reasons.join()).toMatch(/weeks before the flow/);
+    expect(high.reasons.join()).toMatch(/weeks before the main flow/);
   });
 
   it('is lower with more room, and gone when the season is over', () => {

@@ -170,6 +170,11 @@ const keyOf = (item: PlanItem) => cellKey(item.kind === 'staff' ? null : item.gr
 
 /** Moves the focus to the nearest token in a direction. */
 function focusNext(board: HTMLElement, from: HTMLElement, [dx, dy]: readonly [number, number]): boolean {
+  if (from.classList.contains('board')) {
+    const first = board.querySelector<HTMLElement>('button.token');
+    first?.focus();
+    return first !== null;
+  }
   if (!from.classList.contains('token')) return false;
   const here = from.getBoundingClientRect();
   const score = (box: DOMRect) => {

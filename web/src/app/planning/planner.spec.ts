@@ -325,6 +325,15 @@ describe('the planner board', () => {
     expect(alerts).toContain('next forecast');
   });
 
+  it('leads from the board into its hives by an arrow key, and from one to the next', async () => {
+    const { element } = await showBoard(BOARD);
+    document.body.append(element);
+    const board = element.querySelector<HTMLElement>('.board')!;
+    board.focus();
+    board.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true, cancelable: true }));
+    expect(document.activeElement).toBe(element.querySelector('button.token'));
+  });
+
   it('carries a hive by keyboard: prices in the cells, what it costs in words, put down or back', async () => {
     const { element, fixture } = await showBoard({
       ...BOARD,

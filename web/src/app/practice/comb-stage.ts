@@ -115,6 +115,14 @@ export class CombStage {
         this.cursor.set(null);
       });
     });
+    // What was meant is ringed all over the comb: it is shown whole again.
+    effect(() => {
+      if (this.overlay().ringed.length > 0)
+        untracked(() => {
+          this.zoom.set(1);
+          this.corner.set([0, 0]);
+        });
+    });
     effect((onCleanup) => {
       const element = this.frame().nativeElement;
       const measure = () => {

@@ -76,6 +76,7 @@ export interface Station {
       display: block;
       height: 100%;
       background: var(--hatch-rust);
+      print-color-adjust: exact;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -192,6 +192,19 @@ describe('the checklist as a screen', () => {
     expect(skillOf({ skills: kept() }, 'finds-eggs')!.from).toEqual([]);
   });
 
+  it('keeps the keys on a skill that Alt and an arrow move over the border of a phase', async () => {
+    const { element, fixture } = await showView(ChecklistScreen, 'checklist', LIST);
+    document.body.append(element);
+    const last = skills.findLast(({ phase }) => phase === 'prepare')!.id;
+    const button = () => element.querySelector<HTMLElement>(`[data-skill="${last}"]`)!;
+    const before = button();
+    before.focus();
+    before.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', altKey: true, bubbles: true }));
+    await fixture.whenStable();
+    expect(button()).not.toBe(before);
+    expect(document.activeElement).toBe(button());
+  });
+
   it('cannot be changed by a trainee, who reads it', async () => {
     const { element } = await showView(ChecklistScreen, 'checklist', WAITING, 'trainee');
     expect(

@@ -1,11 +1,13 @@
 import { CdkDrag, type CdkDragDrop, CdkDropList } from '@angular/cdk/drag-drop';
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
   effect,
   ElementRef,
   inject,
+  Injector,
   signal,
   untracked,
   viewChild,
@@ -98,6 +100,8 @@ function faultsText({ message, details }: CallFault): string {
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ChecklistScreen {
+  private readonly element = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  private readonly injector = inject(Injector);
   protected readonly desk = inject(ViewDesk);
   private readonly client = inject(ContractClient);
   private readonly person = inject(Store).selectSignal(peopleFeature.selectPerson);
@@ -217,9 +221,15 @@ export class ChecklistScreen {
   protected key(event: KeyboardEvent, id: string): void {
     if (!event.altKey || !this.lead() || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
     event.preventDefault();
-    const button = event.target as HTMLElement;
     this.draft.step(id, event.key === 'ArrowUp' ? -1 : 1);
-    setTimeout(() => button.focus());
+    // Over the border of a phase the skill gets another button.
+    afterNextRender(
+      () => {
+        const buttons = [...this.element.querySelectorAll<HTMLElement>('[data-skill]')];
+        buttons.find((each) => each.getAttribute('data-skill') === id)?.focus();
+      },
+      { injector: this.injector },
+    );
   }
 
   /** Opens a skill; where the list stands above it, the page goes down to it. */

@@ -93,6 +93,8 @@ export class DebriefScreen {
   });
   protected readonly signText = computed(() => {
     const [barred, unread] = [this.barred().length, this.unread().length];
+    const signed = this.data()?.signed;
+    if (signed && !signed.outdated && unread > 0) return 'Signed';
     if (barred > 0) return `Sign, ${barred} left to settle`;
     return unread > 0 ? `Sign, ${unread} left to read` : 'Sign';
   });
