@@ -1,4 +1,5 @@
 import type { Coverage, Output, endpoints } from '@brave-comb/contract';
+import { checklistCsv } from '@brave-comb/core/exchange';
 import { DEFAULT_CHECKLIST, type Skill, skillOf, type Standing } from '@brave-comb/core/skills';
 import { showView } from '../../testing/ahead';
 import { elementOf, show } from '../../testing/show';
@@ -190,6 +191,29 @@ describe('the checklist as a screen', () => {
     expect([...from.options].map(({ value }) => value)).not.toContain('ages-larvae');
     await press(/ages larvae : count no more/);
     expect(skillOf({ skills: kept() }, 'finds-eggs')!.from).toEqual([]);
+  });
+
+  it('takes a file in whole or not at all, and says what is wrong with it', async () => {
+    const { element, fixture } = await showView(ChecklistScreen, 'checklist', LIST);
+    const takeIn = async (name: string, text: string) => {
+      const input = element.querySelector<HTMLInputElement>('input[type=file]')!;
+      Object.defineProperty(input, 'files', { value: [new File([text], name)], configurable: true });
+      input.dispatchEvent(new Event('change'));
+      await vi.waitFor(() => expect(element.querySelector('.said')?.textContent).toContain(name));
+      await fixture.whenStable();
+    };
+    const list = checklistCsv(skills);
+    const kept = () => localStorage.getItem('checklist draft of p');
+    await takeIn('broken.csv', list.replace('finds eggs', ''));
+    expect(textOf(element)).toMatch(/broken\.csv was not taken in: mend this line.*Line \d+:/);
+    expect(kept()).toBeNull();
+    await takeIn('cut.json', '{"skills": [');
+    expect(textOf(element)).toContain('it is no JSON, or it was cut short');
+    await takeIn('list.csv', list.replace('finds eggs', 'finds eggs on dark comb'));
+    expect(textOf(element)).toContain(`${skills.length} skills read from list.csv into the draft.`);
+    expect(kept()).toContain('finds eggs on dark comb');
+    await takeIn('again.csv', list);
+    expect(textOf(element)).toContain('What was in the draft before comes back with Undo.');
   });
 
   it('keeps the keys on a skill that Alt and an arrow move over the border of a phase', async () => {

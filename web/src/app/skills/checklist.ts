@@ -79,6 +79,15 @@ function faultsText({ message, details }: CallFault): string {
   return `${places.slice(0, TOLD).join('; ')}${more}`;
 }
 
+/** A list as a file holds it. */
+function parsed(text: string): { readonly skills?: readonly Skill[] } {
+  try {
+    return JSON.parse(text) as { readonly skills?: readonly Skill[] };
+  } catch {
+    throw new RangeError('it is no JSON, or it was cut short. Export the list once to see how the file looks.');
+  }
+}
+
 /** What the school asks for: its skills with their rules, as a draft until a lead puts it in force. */
 @Component({
   selector: 'bc-checklist',
@@ -345,7 +354,7 @@ export class ChecklistScreen {
   private async readJson(
     text: string,
   ): Promise<{ readonly skills: readonly Skill[]; readonly bad: readonly BadLine[] }> {
-    const { skills } = JSON.parse(text) as { readonly skills?: readonly Skill[] };
+    const { skills } = parsed(text);
     if (!Array.isArray(skills) || skills.length === 0)
       throw new RangeError('it holds no skills. Export the list once to see how the file looks.');
     const body = { skills } as never;
@@ -356,7 +365,7 @@ export class ChecklistScreen {
     return { skills: skills as readonly Skill[], bad: [] };
   }
 
-  /** Reads a file into the draft; lines that cannot be read are told and left out. */
+  /** Reads a file into the draft, all of it or nothing: a line left out would take its skill off the list. */
   protected async takeIn(input: HTMLInputElement): Promise<void> {
     const [file] = input.files ?? [];
     input.value = '';
@@ -365,10 +374,17 @@ export class ChecklistScreen {
     try {
       const text = await file.text();
       const { skills, bad } = file.name.endsWith('.json') ? await this.readJson(text) : readChecklistCsv(text);
-      this.draft.put(skills);
       this.badLines.set(bad);
+      if (bad.length > 0) {
+        this.says.set(
+          `${file.name} was not taken in: mend ${bad.length === 1 ? 'this line' : 'these lines'} and choose it again. The draft is as it was.`,
+        );
+        return;
+      }
+      const lost = this.draft.changes() > 0 ? ' What was in the draft before comes back with Undo.' : '';
+      this.draft.put(skills);
       this.says.set(
-        `${skills.length} ${skills.length === 1 ? 'skill' : 'skills'} read from ${file.name} into the draft.`,
+        `${skills.length} ${skills.length === 1 ? 'skill' : 'skills'} read from ${file.name} into the draft.${lost}`,
       );
     } catch (error) {
       this.says.set(`${file.name} was not taken in: ${(error as Error).message}`);
