@@ -48,6 +48,12 @@ describe('what a device is given for a visit', () => {
     expect(broodOf(await prepared('7')).map(({ id }) => id)).toEqual(broodOf(await prepared('7')).map(({ id }) => id));
   });
 
+  it('warns where a young queen may be out mating at this hour', async () => {
+    // A virgin was seen in hive 7 nine days ago, and it is opened after noon.
+    expect((await prepared('7')).cautions.join(' ')).toMatch(/may be out mating at this hour \(11 to 16/);
+    expect((await prepared('4')).cautions.join(' ')).not.toMatch(/mating/);
+  });
+
   it('locks a colony whose young queen must be left alone, and names a suspicion', async () => {
     const { hive } = await today(morag, '7');
     const log = (detail: object) =>

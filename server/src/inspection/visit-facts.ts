@@ -11,7 +11,9 @@ import {
 } from '@brave-comb/core/inspection';
 import { type Ensemble, fitDepth, hindrance, DEPTHS, sunElevation, weatherAt } from '@brave-comb/core/weather';
 import type { Phase } from '@brave-comb/core/season';
-import { colonyStates } from '../care/colony-state';
+import { MATING_HOURS } from '@brave-comb/core/biology';
+import { queenInTheMaking } from '@brave-comb/core/care';
+import { type ColonyState, colonyStates, matingDays, upTo } from '../care/colony-state';
 import { dayAndMonth } from '@brave-comb/core/units';
 import type { Context } from '../context';
 import { clockAt, dateAt } from '../dates';
@@ -94,6 +96,11 @@ export async function visitFacts(
     lifting: lifting.filter(({ layer }) => supers(visit.stack).some(({ id }) => id === layer.id)),
     cautions: [
       ...(rest ? [`Leave alone: ${rest.why}, until ${dayAndMonth(rest.to)}.`] : []),
+      ...(mayFly(state, season, date, at)
+        ? [
+            `A young queen may be out mating at this hour (${MATING_HOURS.join(' to ')} o’clock): stand clear of the entrance, move no hive, and open after ${MATING_HOURS[1]} o’clock if it can wait.`,
+          ]
+        : []),
       ...(state?.calendar.honey.says ? [state.calendar.honey.says] : []),
       ...(suspicion ? [`Disease suspected: ${suspicion}. Opened last, tools washed, no frame leaves it.`] : []),
       ...(temper !== null && temper >= 4 ? [`Temper ${temper} of 5 last time: experienced hands at the frames.`] : []),
@@ -102,6 +109,15 @@ export async function visitFacts(
       ...(over.length > 0 ? [`Opened much lately: over the limit of ${over.join(' and ')}.`] : []),
     ],
   };
+}
+
+/** Whether a queen that has not laid yet is old enough to mate, and the hour is one in which she may be out. */
+function mayFly(state: ColonyState | undefined, season: SiteSeason, date: string, at: number): boolean {
+  const young =
+    state && queenInTheMaking({ events: upTo(state.known, date), matingDays: matingDays(season), today: date });
+  const hour = Number(clockAt(season.site.zone, at).slice(0, 2));
+  const mature = young?.plan.mature ?? null;
+  return mature !== null && mature <= date && hour >= MATING_HOURS[0] && hour < MATING_HOURS[1];
 }
 
 /** What the colony calendar asks of this visit besides an ordinary look. */
