@@ -227,6 +227,19 @@ describe('honey lock', () => {
     if (locked.length > 0) expect(lock.says).toMatch(/Not for harvest/);
   });
 
+  it('names days of another year with their year', () => {
+    const { says, locked } = honeyLock(
+      coursesOf(
+        [given('amitraz strips', '2025-11-20', { removeAfter: 42, withdrawal: 90 }), out('2026-01-05')],
+        '2026-02-10',
+      ),
+      [{ name: 'super 1', since: '2025-08-01' }],
+      '2026-02-10',
+    );
+    expect(locked[0]!.why).toBe('stood on during amitraz strips of 20 Nov 2025');
+    expect(says).toContain('may go on from 5 Apr.');
+  });
+
   it('says that the withdrawal is missing', () => {
     const lock = honeyLock(
       coursesOf([given('thymol gel', '2026-07-01', { withdrawal: null })], '2026-07-10'),

@@ -47,9 +47,9 @@ function queenPart(facts: CalendarFacts): Dates {
   const queen = queenInTheMaking(facts);
   if (!queen) return { dues: [], rests: [] };
   const { plan } = queen;
-  const began = `${queen.start} on ${dayAndMonth(queen.date)}`;
+  const began = `${queen.start} on ${dayAndMonth(queen.date, facts.today)}`;
   const mating = plan.mating
-    ? `; mature ${dayAndMonth(plan.mature!)}, ${plan.mating.fitDays} days fit for mating by ${dayAndMonth(plan.mating.to)}`
+    ? `; mature ${dayAndMonth(plan.mature!, facts.today)}, ${plan.mating.fitDays} days fit for mating by ${dayAndMonth(plan.mating.to, facts.today)}`
     : '';
   const common = {
     question: 'Eggs or young larvae?',
@@ -64,7 +64,7 @@ function queenPart(facts: CalendarFacts): Dates {
         title: 'Is she laying?',
         from: laterOf(plan.laying.from, addDays(plan.alone.to, 1)),
         due: laterOf(plan.laying.to, addDays(plan.alone.to, 2)),
-        why: `${upperFirst(began)}${plan.emerges ? `: emerges ${dayAndMonth(plan.emerges.from)}${mating}` : ''}`,
+        why: `${upperFirst(began)}${plan.emerges ? `: emerges ${dayAndMonth(plan.emerges.from, facts.today)}${mating}` : ''}`,
         strict: 'should',
         bring: null,
       },
@@ -74,7 +74,7 @@ function queenPart(facts: CalendarFacts): Dates {
         title: 'No eggs yet? Act now',
         from: addDays(plan.worry, -1),
         due: addDays(plan.worry, 2),
-        why: `${upperFirst(began)}: without eggs on ${dayAndMonth(plan.worry)} she was lost or not mated`,
+        why: `${upperFirst(began)}: without eggs on ${dayAndMonth(plan.worry, facts.today)} she was lost or not mated`,
         strict: 'must',
         bring: 'Frame with eggs, or a queen',
       },
@@ -111,7 +111,7 @@ function hivedPart(facts: CalendarFacts): Dates {
         bring,
         opens: true,
         lapses: addDays(hived.date, SETTLED),
-        why: `${upperFirst(hived.as)} of ${dayAndMonth(hived.date)}, day ${daysBetween(hived.date, from)}. Another school ${plan.otherSchool}`,
+        why: `${upperFirst(hived.as)} of ${dayAndMonth(hived.date, facts.today)}, day ${daysBetween(hived.date, from)}. Another school ${plan.otherSchool}`,
       })),
     rests: plan.alone.map(({ from, to, why }) => ({
       cause: 'young queen' as const,
@@ -138,7 +138,7 @@ function broodPart(facts: CalendarFacts): Dates {
         title: 'No sealed brood: the time to treat',
         from: free,
         due: addDays(drones, 3),
-        why: `Laying stopped ${dayAndMonth(stopped.date)}: last worker brood sealed ${dayAndMonth(open)}, emerged ${dayAndMonth(free)}, drones ${dayAndMonth(drones)}. The label and local law decide what may be used`,
+        why: `Laying stopped ${dayAndMonth(stopped.date, facts.today)}: last worker brood sealed ${dayAndMonth(open, facts.today)}, emerged ${dayAndMonth(free, facts.today)}, drones ${dayAndMonth(drones, facts.today)}. The label and local law decide what may be used`,
         strict: 'should',
         question: 'Any sealed brood left?',
         bring: 'What the label asks for: gloves, goggles, mask',

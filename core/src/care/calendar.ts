@@ -88,7 +88,7 @@ function openingRests({ openings, practice, today }: CalendarFacts, load: Load):
       cause: 'just opened',
       from: addDays(last.date, 1),
       to: addDays(last.date, practice.restDays),
-      why: `Opened on ${dayAndMonth(last.date)}: every opening costs them part of a day`,
+      why: `Opened on ${dayAndMonth(last.date, today)}: every opening costs them part of a day`,
       strict: 'should',
     });
   if (load.over.length > 0) {

@@ -92,13 +92,13 @@ export function adviseSpace(facts: ColonyFacts): Advice | null {
   ];
   if (facts.superOnFrom)
     reasons.push({
-      text: `A medicine binds honey until ${dayAndMonth(facts.superOnFrom)}: a box put on before is theirs, not for harvest`,
+      text: `A medicine binds honey until ${dayAndMonth(facts.superOnFrom, today)}: a box put on before is theirs, not for harvest`,
       weight: 0.2,
       sense: 'against',
     });
   if (facts.fedUntil)
     reasons.push({
-      text: `They carry feed down until about ${dayAndMonth(facts.fedUntil)}: feeder off first, or sugar goes into the super`,
+      text: `They carry feed down until about ${dayAndMonth(facts.fedUntil, today)}: feeder off first, or sugar goes into the super`,
       weight: 0.3,
       sense: 'against',
     });

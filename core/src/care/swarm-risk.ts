@@ -71,7 +71,9 @@ export function swarmRisk(facts: SwarmRiskFacts): SwarmRisk {
     fullOn === null
       ? `room for them on ${roomFrames} frames for five weeks`
       : `they cover ${roomFrames} frames by ${dayAndMonth(fullOn)}`,
-    ...(early ? [`that much brood ${Math.round(toFlow / 7)} weeks before the main flow of ${dayAndMonth(flowFrom!)}`] : []),
+    ...(early
+      ? [`that much brood ${Math.round(toFlow / 7)} weeks before the main flow of ${dayAndMonth(flowFrom!)}`]
+      : []),
     ...((facts.queenSeasons ?? 0) >= 2 ? ['the queen is in her second season or older'] : []),
     ...(facts.cells > 0 ? [`${facts.cells} queen cells with brood in them`] : []),
     ...(since > 14 ? [`the record is ${since} days old`] : []),

@@ -178,10 +178,10 @@ export function honeyLock(
   });
   const still = fedUntil !== null && fedUntil > today ? fedUntil : null;
   const parts = [
-    superOnFrom ? `A new super for harvest may go on from ${dayAndMonth(superOnFrom)}.` : null,
+    superOnFrom ? `A new super for harvest may go on from ${dayAndMonth(superOnFrom, today)}.` : null,
     unknown.length > 0 ? `Enter the withdrawal of ${unknown.join(' and ')} from the label: no day can be given.` : null,
     still
-      ? `They carry feed down until about ${dayAndMonth(still)}: a super for harvest once the feeder is off.`
+      ? `They carry feed down until about ${dayAndMonth(still, today)}: a super for harvest once the feeder is off.`
       : null,
     locked.length > 0
       ? `Not for harvest: ${locked.map(({ name, why }) => `${name} (${why})`).join('; ')}. No waiting frees these boxes.`
@@ -206,14 +206,14 @@ function boundWhy({ since }: StandingSuper, binding: readonly Course[], today: C
   );
   if (!stood) return null;
   return since === null || daysBetween(since, stood.from) >= 0
-    ? `stood on during ${stood.medicine} of ${dayAndMonth(stood.from)}`
-    : `put on ${dayAndMonth(since)}, inside the withdrawal of ${stood.medicine}${stood.freeFrom === null ? ' (not entered)' : ` (over ${dayAndMonth(stood.freeFrom)})`}`;
+    ? `stood on during ${stood.medicine} of ${dayAndMonth(stood.from, today)}`
+    : `put on ${dayAndMonth(since, today)}, inside the withdrawal of ${stood.medicine}${stood.freeFrom === null ? ' (not entered)' : ` (over ${dayAndMonth(stood.freeFrom, today)})`}`;
 }
 
 /** Which feed was carried into a box; `null` when none was. */
 function fedWhy({ since }: StandingSuper, fed: readonly Feeding[], today: CivilDate): string | null {
   const into = fed.find(({ until }) => (since === null ? daysBetween(until, today) <= LATELY : since < until));
-  return into ? `on while ${into.what} of ${dayAndMonth(into.from)} was carried down` : null;
+  return into ? `on while ${into.what} of ${dayAndMonth(into.from, today)} was carried down` : null;
 }
 
 const bindsUntil = ({ freeFrom, end }: Course): CivilDate => freeFrom ?? addDays(end, UNKNOWN);

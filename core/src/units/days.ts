@@ -38,13 +38,15 @@ const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
  * A date as it is said.
  *
  * @param date civil date
+ * @param today the day on which it is said: a date of another year is said with its year
  * @returns day and short month
  * @throws RangeError for a malformed date
- * @example dayAndMonth('2026-05-21') // '21 May'
+ * @example dayAndMonth('2025-05-21', '2026-05-14') // '21 May 2025'
  */
-export function dayAndMonth(date: CivilDate): string {
+export function dayAndMonth(date: CivilDate, today: CivilDate = date): string {
   const at = new Date(midnight(date));
-  return `${at.getUTCDate()} ${MONTHS[at.getUTCMonth()]}`;
+  const year = date.slice(0, 4);
+  return `${at.getUTCDate()} ${MONTHS[at.getUTCMonth()]}${year === today.slice(0, 4) ? '' : ` ${year}`}`;
 }
 
 /** The earlier of two civil dates. */

@@ -282,7 +282,7 @@ const SAME_SUPER = 3;
 
 /** The honey boxes on a hive, with the day on which each came on as visits and the calendar tell it. */
 function standingSupers(
-  { site }: SiteSeason,
+  { site, today }: SiteSeason,
   { hive, visits, read }: Pick<OneColony, 'hive' | 'visits' | 'read'>,
   events: readonly ColonyEvent[],
 ): readonly StandingSuper[] {
@@ -302,7 +302,7 @@ function standingSupers(
     (date) => !onStack.some(({ since }) => since !== null && Math.abs(daysBetween(since, date)) <= SAME_SUPER),
   );
   const dated = onStack.map((box) => (box.since === null ? { ...box, since: unmatched.shift() ?? null } : box));
-  return [...dated, ...unmatched.map((date) => ({ name: `super of ${dayAndMonth(date)}`, since: date }))];
+  return [...dated, ...unmatched.map((date) => ({ name: `super of ${dayAndMonth(date, today)}`, since: date }))];
 }
 
 const LEAST_MINUTES = 5;

@@ -81,7 +81,7 @@ export async function visitFacts(
   return {
     depth,
     asked: season.today === date ? askedOf(state?.calendar.dues ?? [], date) : [],
-    lock: rest ? `${rest.why}, until ${dayAndMonth(rest.to)}.` : null,
+    lock: rest ? `${rest.why}, until ${dayAndMonth(rest.to, date)}.` : null,
     suspicion,
     ordered: suspicion && order ? ((order.detail as { what?: string }).what ?? null) : null,
     colony: {
@@ -95,7 +95,7 @@ export async function visitFacts(
     robbingSeason: phase !== null && NOTHING_TO_GATHER.includes(phase),
     lifting: lifting.filter(({ layer }) => supers(visit.stack).some(({ id }) => id === layer.id)),
     cautions: [
-      ...(rest ? [`Leave alone: ${rest.why}, until ${dayAndMonth(rest.to)}.`] : []),
+      ...(rest ? [`Leave alone: ${rest.why}, until ${dayAndMonth(rest.to, date)}.`] : []),
       ...(mayFly(state, season, date, at)
         ? [
             `A young queen may be out mating at this hour (${MATING_HOURS.join(' to ')} o’clock): stand clear of the entrance, move no hive, and open after ${MATING_HOURS[1]} o’clock if it can wait.`,
@@ -105,7 +105,9 @@ export async function visitFacts(
       ...(suspicion ? [`Disease suspected: ${suspicion}. Opened last, tools washed, no frame leaves it.`] : []),
       ...(temper !== null && temper >= 4 ? [`Temper ${temper} of 5 last time: experienced hands at the frames.`] : []),
       ...heavy.map(({ layer, kg, lift }) => `${layer.id} weighs about ${Math.round(kg ?? 0)} kg: ${lift}.`),
-      ...resting.filter((each) => each !== rest).map(({ why, to }) => `Better left until ${dayAndMonth(to)}: ${why}.`),
+      ...resting
+        .filter((each) => each !== rest)
+        .map(({ why, to }) => `Better left until ${dayAndMonth(to, date)}: ${why}.`),
       ...(over.length > 0 ? [`Opened much lately: over the limit of ${over.join(' and ')}.`] : []),
     ],
   };
