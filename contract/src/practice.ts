@@ -205,7 +205,6 @@ export const takeBackIndoorPlan = endpoint({
   access: field,
   summary: 'Take back a session indoors that was set out',
   params: z.object({ plan: Id }),
-  body: z.object({}),
   response: Practice,
 });
 

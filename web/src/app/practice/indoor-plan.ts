@@ -52,7 +52,7 @@ export class IndoorPlanScreen {
   }
 
   protected takeBack(plan: string): void {
-    this.desk.change('takeBackIndoorPlan', { params: { plan }, body: {} }, 'practice');
+    this.desk.change('takeBackIndoorPlan', { params: { plan } }, 'practice');
   }
 
   protected print(): void {
