@@ -31,7 +31,7 @@ import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@br
               (click)="filled.emit(more)"
             ></button>
           }
-          <span class="words" aria-hidden="true">{{ left() }} left</span>
+          <span class="words" aria-hidden="true">{{ left() }}{{ left() > 1 ? ' left' : '' }}</span>
         </span>
       }
     </div>

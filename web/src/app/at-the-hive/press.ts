@@ -56,6 +56,8 @@ export class Press {
   protected up(): void {
     const eighths = this.eighths;
     this.over();
+    // The click of this press comes before anything else; one of the keyboard later is a tap again.
+    setTimeout(() => (this.spent = false));
     if (eighths === null) return;
     this.spent = true;
     if (eighths > 0) this.slid.emit(eighths);
