@@ -105,6 +105,19 @@ describe('every drill', () => {
     }
   });
 
+  it('shows comb beside foundation as new, pale wax', () => {
+    const grounds = { pale: 0, dark: 0 };
+    for (let seed = 0; seed < 12; seed += 1)
+      for (const topic of ['comb-building', 'comb-brood'] as const) {
+        const drill = makeDrill(topic, 1 + (seed % 8), seed, SOURCES);
+        if (drill.kind !== 'comb') throw new Error('no comb');
+        grounds[drill.ground === 'light' ? 'pale' : 'dark'] += 1;
+        if ((drill.side.truth.F ?? 0) > 0) expect(drill).toMatchObject({ ground: 'light' });
+        if (drill.ground === 'light') expect(drill.age).toBeLessThan(0.3);
+      }
+    expect(grounds.dark).toBeGreaterThan(4);
+  });
+
   it('gives less time the harder it is', () => {
     for (const { id } of TOPICS) expect(secondsFor(id, 8)).toBeLessThan(secondsFor(id, 1));
   });

@@ -32,11 +32,12 @@ export interface CombPicture {
 /** Bees in the way, from the fourth level on. */
 const coveredAt = (level: number): number => (level < 4 ? 0 : ((level - 3) / (LAST_LEVEL - 3)) * 0.3 * EIGHTHS);
 
-/** Dresses a comb: ground, age of the wax, bees in the way. */
+/** Dresses a comb: ground, age of the wax, bees in the way. What is drawn beside foundation is new wax. */
 export function pictureOf(side: CombSide, level: number, random: Random, queen = false): CombPicture {
   const mark = queen && random.unit() < 1.1 - level / LAST_LEVEL ? '#f2d13a' : null;
   const bees = setBees(side, { eighths: coveredAt(level), drones: 2 * (level - 3), queen, mark }, random);
-  const ground = random.unit() < 0.2 + level * 0.03 ? 'light' : 'dark';
+  const pale = random.unit() < 0.2 + level * 0.03;
+  const ground = pale || (side.truth.F ?? 0) > 0 ? 'light' : 'dark';
   return { side, bees, ground, age: ground === 'light' ? random.unit() * 0.25 : 0.35 + random.unit() * 0.6 };
 }
 

@@ -5,7 +5,6 @@ import {
   computed,
   inject,
   input,
-  linkedSignal,
   output,
   signal,
   viewChild,
@@ -27,6 +26,7 @@ import {
   towardText,
 } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
+import { follows } from '../shell/follows';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
@@ -77,7 +77,7 @@ export class StepPanel {
   private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
   private readonly frames = this.store.selectSignal(inspectionFeature.selectFrames);
   private readonly chosen = signal<StopReason | null>(null);
-  readonly note = linkedSignal(() => this.record().stop?.note ?? '');
+  readonly note = follows(() => this.record().stop?.note ?? '');
   readonly health = signal('');
 
   /** Parts of this step that are no boxes: the excluder between supers and nest. */

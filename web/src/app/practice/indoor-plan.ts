@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { follows } from '../shell/follows';
 import { Clock } from '../people/clock';
 import { ViewDesk } from '../season/view-desk';
 import { ViewState } from '../season/view-state';
@@ -24,10 +25,10 @@ export class IndoorPlanScreen {
   readonly group = input<string | undefined>();
   protected readonly practice = this.desk.watch('practice', () => ({}));
   protected readonly today = computed(() => civilDate(this.clock.now(), 'utc'));
-  protected readonly chosen = linkedSignal(() => this.group() ?? this.practice.data()?.groups[0]?.id ?? '');
+  protected readonly chosen = follows(() => this.group() ?? this.practice.data()?.groups[0]?.id ?? '');
   protected readonly minutes = signal(90);
   protected readonly stations = signal<number>(3);
-  protected readonly day = linkedSignal(() => this.today());
+  protected readonly day = follows(() => this.today());
   protected readonly counts = STATIONS;
   protected readonly plan = this.desk.watch('indoorPlan', () =>
     this.chosen() === ''

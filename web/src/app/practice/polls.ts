@@ -1,8 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { POLL_ANSWERS, POLL_MOMENTS, type PollAnswer } from '@brave-comb/core/practice';
 import { Store } from '@ngrx/store';
+import { follows } from '../shell/follows';
 import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../season/view-desk';
 import { ViewState } from '../season/view-state';
@@ -31,7 +32,10 @@ export class PollsScreen {
   protected readonly session = computed(
     () => this.sessions().find(({ id, group }) => `${id}/${group}` === this.picked()) ?? this.sessions()[0] ?? null,
   );
-  protected readonly draft = linkedSignal(() => (this.session()?.suggested ?? []).join('\n'));
+  protected readonly draft = follows(
+    () => (this.session()?.suggested ?? []).join('\n'),
+    () => this.session()?.id,
+  );
   protected readonly day = dateText;
 
   protected bars(question: Question) {

@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, inject, input, linkedSignal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Happenings } from '@brave-comb/contract';
+import { follows } from '../shell/follows';
 import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from './view-desk';
 
@@ -98,7 +99,7 @@ export class TriggerRules {
   private readonly desk = inject(ViewDesk);
   private readonly person = inject(Store).selectSignal(peopleFeature.selectPerson);
   readonly all = input.required<Happenings>();
-  protected readonly rules = linkedSignal<readonly Trigger[]>(() => this.all().triggers);
+  protected readonly rules = follows<readonly Trigger[]>(() => this.all().triggers);
 
   protected lead(): boolean {
     return this.person()?.role === 'lead';

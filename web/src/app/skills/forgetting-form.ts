@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { type Forgetting, termOf } from '@brave-comb/core/skills';
+import { follows } from '../shell/follows';
 import { ViewDesk } from '../season/view-desk';
 
 /** Years of showings that the example tells. */
@@ -97,8 +98,8 @@ export class ForgettingForm {
   protected readonly desk = inject(ViewDesk);
   readonly kept = input.required<Forgetting>();
   readonly mayChange = input(false);
-  protected readonly grows = linkedSignal(() => this.kept().school === 'growing term');
-  protected readonly draft = linkedSignal<{ readonly growth: number; readonly most: number }>(() => {
+  protected readonly grows = follows(() => this.kept().school === 'growing term');
+  protected readonly draft = follows<{ readonly growth: number; readonly most: number }>(() => {
     const kept = this.kept();
     return kept.school === 'growing term' ? { growth: kept.growth, most: kept.most } : TO_BEGIN_WITH;
   });

@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, inject, input, linkedSignal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { Trust } from '@brave-comb/contract';
+import { follows } from '../shell/follows';
 import { ViewDesk } from '../season/view-desk';
 
 type Limits = Trust['limits'];
@@ -90,7 +91,7 @@ export class LimitsForm {
   readonly all = input.required<Trust>();
   protected readonly rows = ROWS;
   protected readonly figures = FIGURES;
-  protected readonly limits = linkedSignal<Limits>(() => this.all().limits);
+  protected readonly limits = follows<Limits>(() => this.all().limits);
 
   protected change(depth: Depth, figure: keyof Limits[Depth], value: number | boolean): void {
     this.limits.update((limits) => ({ ...limits, [depth]: { ...limits[depth], [figure]: value } }));

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import {
   DEFECTS,
@@ -16,6 +16,7 @@ import {
   likelyCause,
 } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
+import { follows } from '../../shell/follows';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
@@ -106,7 +107,7 @@ export class DefectCard {
   protected readonly removes = REMOVED;
 
   protected readonly about = signal<(typeof ABOUT)[number]>('a defect');
-  protected readonly part = linkedSignal<string | null>(() => this.box()?.id ?? null);
+  protected readonly part = follows<string | null>(() => this.box()?.id ?? null);
   protected readonly defect = signal<DefectId | null>(null);
   protected readonly helped = signal(false);
   protected readonly until = signal<RepairBy>('before winter');

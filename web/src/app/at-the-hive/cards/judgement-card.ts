@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
 import { Store } from '@ngrx/store';
+import { follows } from '../../shell/follows';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
@@ -59,10 +60,10 @@ export class JudgementCard {
     ),
   );
   /** The judgement made last stands first. */
-  protected readonly id = linkedSignal<string | null>(() => this.ids()[0] ?? null);
+  protected readonly id = follows<string | null>(() => this.ids()[0] ?? null);
   protected readonly chosen = computed(() => this.judgements().find(({ id }) => id === this.id()) ?? null);
-  protected readonly prompt = linkedSignal(() => this.chosen()?.prompt ?? '');
-  protected readonly note = linkedSignal(() => this.chosen()?.note ?? '');
+  protected readonly prompt = follows(() => this.chosen()?.prompt ?? '', this.id);
+  protected readonly note = follows(() => this.chosen()?.note ?? '', this.id);
 
   protected helped(prompt: string): void {
     this.prompt.set(prompt === this.prompt() ? '' : prompt);
