@@ -65,7 +65,6 @@ const PracticeRecord = z.object({
   decision: z.string().nullable(),
 });
 
-/** All that practice needs on a device, also without signal. */
 /** A session indoors that was set out for a group: what its trainees see of it. */
 const SetOutPlan = z.object({
   id: Id,
@@ -77,6 +76,7 @@ const SetOutPlan = z.object({
   stations: list(z.object({ topic: Topic, minutes: z.int(), how: z.string(), pairs: list(list(z.string())) })),
 });
 
+/** All that practice needs on a device, also without signal. */
 export const Practice = z.object({
   person: Id,
   limits: AllLimits,

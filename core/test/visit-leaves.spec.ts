@@ -394,7 +394,7 @@ describe('a photo looked at afterwards', () => {
 describe('a visit told afterwards', () => {
   const told = (bodies: readonly EntryBody[], minutes: readonly number[] = []) =>
     Object.fromEntries(
-      toldVisit(recordOf(bodies.map((body, index) => entry(body, minutes[index] ?? index))), names, () => 11).map(
+      toldVisit(recordOf(bodies.map((body, index) => entry(body, minutes[index] ?? index))), names, STACK).map(
         ({ title, lines }) => [title, lines.map(({ text }) => text)],
       ),
     );

@@ -38,10 +38,10 @@ export interface QueenTimetable {
 /** Days from emergence: mature, mating flights, eggs after mating, given up unmated after three to four weeks (Winston 1987, from memory; practice agrees). */
 const MATURE = 5;
 const LAST_MATING = 21;
-/** Hours of the day in which queens and drones fly to mate (Winston 1987, from memory: early afternoon). */
-export const MATING_HOURS = [11, 16] as const;
 const TO_LAYING = [2, 4] as const;
 const WORRY = 21;
+/** Hours of the day in which queens and drones fly to mate (Winston 1987, from memory: early afternoon). */
+export const MATING_HOURS = [11, 16] as const;
 /** After two weeks one quick look for eggs harms no more, mated or not. Common practice. */
 const PEEK = 14;
 /** Fit days after which she is taken as mated: one is enough in three of four cases, two are safe. Common practice. */

@@ -4,7 +4,7 @@ import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo, upperFirst 
 import type { ColonyEvent } from './colony-event';
 import type { CalendarFacts, SourceDue } from './calendar-types';
 import { BRINGS, flyable } from './expected';
-import { TAKES, dailyOf, feedingsOf, runsOut } from './feeding';
+import { TAKES, dailyOf, feedingsOf, runsOut } from './feed-uptake';
 import { standing } from './standing-event';
 import { type Course, boundBy, coursesOf } from './treatments';
 

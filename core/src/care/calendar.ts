@@ -12,7 +12,7 @@ import type {
   Rest,
   SourceDue,
 } from './calendar-types';
-import { feedingsOf } from './feeding';
+import { feedingsOf } from './feed-uptake';
 import { coursesOf, honeyLock } from './treatments';
 
 const LOAD_DAYS = 30;

@@ -97,6 +97,8 @@ interface Need {
   readonly upTo: number;
   readonly starving: boolean;
   readonly harvest: boolean;
+  /** How long the food lasts, in words. */
+  readonly lasts: string;
   /** Why nothing is fed; `null` when they are. */
   readonly not: string | null;
 }
@@ -120,7 +122,7 @@ function needOf(facts: ColonyFacts): Need {
             .map(({ plant }) => plant)
             .join(' and ')} in bloom and days are fit: they bring it themselves; ${lasts}, look again after poor days`
         : null;
-  return { food, days, least, upTo, starving, harvest, not };
+  return { food, days, least, upTo, starving, harvest, lasts, not };
 }
 
 /** Under half of the frames read says too little about food. */
@@ -143,7 +145,7 @@ export function feedAnswer(facts: ColonyFacts): FeedAnswer {
   const need = needOf(facts);
   if (need.not !== null) return { feed: 'no', why: need.not };
   const reason = reasonsOf(facts, need).find(({ sense }) => sense === 'for')!;
-  return { feed: 'yes', why: `${reason.text}; lasts about ${Math.floor(Math.min(need.days, 365))} days` };
+  return { feed: 'yes', why: `${reason.text}; ${need.lasts}` };
 }
 
 /**

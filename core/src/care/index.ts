@@ -5,7 +5,7 @@ export * from './calendar-types';
 export * from './colony-event';
 export * from './expected';
 export * from './facts';
-export * from './feeding';
+export * from './feed-uptake';
 export { type FeedAnswer, feedAnswer } from './feed';
 export * from './finding';
 export * from './judge';

@@ -1,6 +1,6 @@
 import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf } from '../units';
 import type { ColonyEvent } from './colony-event';
-import type { Feeding } from './feeding';
+import type { Feeding } from './feed-uptake';
 
 type Treatment = Extract<ColonyEvent, { kind: 'treatment' }>;
 
@@ -167,21 +167,18 @@ export function honeyLock(
   const ahead = binding.flatMap(({ freeFrom }) =>
     freeFrom !== null && daysBetween(today, freeFrom) > 0 ? [freeFrom] : [],
   );
-  const superOnFrom = ahead.length === 0 ? null : ahead.reduce((a, b) => laterOf(a, b));
+  const superOnFrom = latest(ahead);
   const fed = feedings.filter(({ from }) => from <= today);
-  const fedUntil = fed
-    .map(({ until }) => until)
-    .reduce<CivilDate | null>((a, b) => (a === null ? b : laterOf(a, b)), null);
+  const fedUntil = latest(fed.flatMap(({ until }) => (until > today ? [until] : [])));
   const locked = supers.flatMap((box) => {
     const why = boundWhy(box, binding, today) ?? fedWhy(box, fed, today);
     return why === null ? [] : [{ name: box.name, why }];
   });
-  const still = fedUntil !== null && fedUntil > today ? fedUntil : null;
   const parts = [
     superOnFrom ? `A new super for harvest may go on from ${dayAndMonth(superOnFrom, today)}.` : null,
     unknown.length > 0 ? `Enter the withdrawal of ${unknown.join(' and ')} from the label: no day can be given.` : null,
-    still
-      ? `They carry feed down until about ${dayAndMonth(still, today)}: a super for harvest once the feeder is off.`
+    fedUntil
+      ? `They carry feed down until about ${dayAndMonth(fedUntil, today)}: a super for harvest once the feeder is off.`
       : null,
     locked.length > 0
       ? `Not for harvest: ${locked.map(({ name, why }) => `${name} (${why})`).join('; ')}. No waiting frees these boxes.`
@@ -189,13 +186,16 @@ export function honeyLock(
   ].filter((part) => part !== null);
   return {
     superOnFrom,
-    fedUntil: still,
+    fedUntil,
     standing: supers.map(({ name }) => name),
     unknown,
     locked,
     says: parts.length === 0 ? null : parts.join(' '),
   };
 }
+
+const latest = (dates: readonly CivilDate[]): CivilDate | null =>
+  dates.length === 0 ? null : dates.reduce((a, b) => laterOf(a, b));
 
 /** Why a medicine keeps the honey of a box from people; `null` when none does. */
 function boundWhy({ since }: StandingSuper, binding: readonly Course[], today: CivilDate): string | null {

@@ -1,3 +1,4 @@
+import { type Stack, framesIn } from '../equipment';
 import { CONTENTS, LETTERS, type Letter } from './contents';
 import { type MarkId, isSuspect } from './marks';
 import type { PollenColour } from './pollen-colours';
@@ -44,6 +45,16 @@ export function towardText(side: Pick<SideAddress, 'frame' | 'face'>, frames: nu
   const neighbour = toward(side);
   return neighbour < 1 || neighbour > frames ? 'the wall' : `${neighbour}`;
 }
+
+/**
+ * A side in words within its hive.
+ *
+ * @param address the side
+ * @param stack the hive, to tell the wall from a neighbour; nobody knows the last frame of a box that is not on it
+ * @example sideText({ box: 'brood box', frame: 1, face: 'low' }) // 'frame 1 toward the wall'
+ */
+export const sideText = (address: SideAddress, stack: Stack = []): string =>
+  `frame ${address.frame} toward ${towardText(address, framesIn(stack, address.box))}`;
 
 /** One text for one side, to look it up by. */
 export const sideKey = (side: SideAddress): string => `${side.box}/${side.frame}/${side.face}`;

@@ -1,9 +1,9 @@
-import { FRAMES, type Stack, frameFits, frameOf, framesIn, isBox } from '../equipment';
+import { FRAMES, type Stack, frameFits, frameOf, isBox } from '../equipment';
 import { type CombMove, type Comb, type CombPlace, outOfOrder, arranged } from './combs';
 import { combsOutside } from './closing';
 import { BROOD, type Letter } from './contents';
 import { FINDINGS } from './findings';
-import { type FrameSide, type SideAddress, shows, towardText } from './frame-side';
+import { type FrameSide, type SideAddress, shows, sideText } from './frame-side';
 import { isSuspect } from './marks';
 import { ropinessVerdict } from './measures';
 import type { GuardId } from './guard-ids';
@@ -60,10 +60,6 @@ const sidesOf = (record: VisitRecord, box: string, frame: number): readonly Fram
   Object.values(record.sides)
     .filter(({ address }) => address.box === box && address.frame === frame)
     .map(({ side }) => side);
-const sideIn =
-  (stack: Stack) =>
-  (address: SideAddress): string =>
-    `frame ${address.frame} toward ${towardText(address, framesIn(stack, address.box))}`;
 
 /** Whether anything seen in this visit, or before, makes foulbrood or another serious disease possible. */
 export function suspected(record: VisitRecord, before: string | null): string | null {
@@ -320,7 +316,7 @@ function closing(facts: GuardFacts): readonly (Guard | null)[] {
   const doubtful = doubtsLeft(record);
   const inDoubt = Object.values(record.sides).filter((each) => each.side.doubtful && !doubtful.includes(each));
   const frames = [...(record.inHand ? [record.inHand] : []), ...record.aside];
-  const named = sideIn(stack);
+  const named = (address: SideAddress) => sideText(address, stack);
   const outside = combsOutside(stack, record, found);
   const now = arranged(found, record.moves);
   const moved = outOfOrder(found, now).filter(

@@ -1,11 +1,11 @@
-import { changeText } from '../equipment';
+import { type Stack, changeText } from '../equipment';
 import { roundTo } from '../units';
 import { CHECKS } from './checks';
 import { CONTENTS } from './contents';
 import { DEFECTS } from './defects';
 import { MOODS } from './entries';
 import { FINDINGS } from './findings';
-import { type SideAddress, sideKey, towardText } from './frame-side';
+import { type SideAddress, sideKey, sideText } from './frame-side';
 import { readMeasure } from './measures';
 import { outsideSays } from './outside';
 import { readingGap, scoreGuess } from './prediction';
@@ -41,16 +41,12 @@ const plural = (count: number, one: string, many = `${one}s`) => `${count} ${cou
  *
  * @param record the visit
  * @param name name of a person by id
- * @param frames frames in a box, to tell the wall from a neighbour
+ * @param stack the hive, to tell the wall from a neighbour
  * @returns parts with at least one line, in the order of the work
  * @example toldVisit(recordOf([]), () => '') // []
  */
-export function toldVisit(
-  record: VisitRecord,
-  name: (id: string) => string,
-  frames: (box: string) => number = () => Infinity,
-): readonly ToldPart[] {
-  const frameText: SideText = (address) => `frame ${address.frame} toward ${towardText(address, frames(address.box))}`;
+export function toldVisit(record: VisitRecord, name: (id: string) => string, stack: Stack = []): readonly ToldPart[] {
+  const frameText: SideText = (address) => sideText(address, stack);
   const parts: readonly (readonly [string, readonly ToldLine[]])[] = [
     ['Before and around', before(record, name)],
     ['Smoke and time', smokeAndTime(record)],

@@ -1,7 +1,7 @@
 import type { Decision, Input, Output, Review, endpoints } from '@brave-comb/contract';
 import { type ExpectedState, feedAnswer, readFinding } from '@brave-comb/core/care';
 import { adultsDue } from '@brave-comb/core/biology';
-import { FRAMES, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf, framesIn } from '@brave-comb/core/equipment';
+import { FRAMES, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf } from '@brave-comb/core/equipment';
 import {
   type VisitRecord,
   changesInWords,
@@ -121,7 +121,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
       prompt: each.prompt ?? '',
       note: each.note ?? '',
     })),
-    told: toldVisit(shownTo(actor, now.record), named, (box) => framesIn(now.stack, box)).map(({ title, lines }) => ({
+    told: toldVisit(shownTo(actor, now.record), named, now.stack).map(({ title, lines }) => ({
       title,
       lines: [...lines],
     })),

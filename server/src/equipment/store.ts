@@ -3,7 +3,6 @@ import type { HiveTypeId, Stack } from '@brave-comb/core/equipment';
 import type { ColonyClass, Strain } from '@brave-comb/core/care';
 import type { DegreeDayMethod } from '@brave-comb/core/season';
 import type { Knex } from 'knex';
-import { dateAt } from '../dates';
 
 export interface SiteRow {
   readonly id: string;
@@ -68,12 +67,6 @@ export async function placeHive(db: Knex, school: string, id: string, place: Hiv
 
 export const sitesOf = (db: Knex, school: string): Promise<SiteRow[]> =>
   db<SiteRow>('sites').where({ school }).orderBy('id').select();
-
-/** The civil day of an instant at a school, by its first site. */
-export async function dayAtSchool(db: Knex, school: string, at: Date | string): Promise<string> {
-  const [site] = await sitesOf(db, school);
-  return dateAt(site?.zone ?? 'utc', at);
-}
 
 export const siteById = (db: Knex, school: string, id: string): Promise<SiteRow | undefined> =>
   db<SiteRow>('sites').where({ school, id }).first();

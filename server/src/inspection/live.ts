@@ -1,15 +1,15 @@
 import type { LiveSession, LiveVisit } from '@brave-comb/contract';
-import { isBox, nestBoxes, stackAfter } from '@brave-comb/core/equipment';
+import { type Stack, isBox, nestBoxes, stackAfter } from '@brave-comb/core/equipment';
 import {
   type VisitRecord,
   changesOf,
   readClock,
   recordOf,
+  sideText,
   type StingWatch,
   stingWatches,
   suspected,
   temperAdvice,
-  toward,
 } from '@brave-comb/core/inspection';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
@@ -23,7 +23,7 @@ import { entriesOf, lastSeqOfSession, namedVisitsOfSession } from './store';
 const LOOK_EVERY = 1000;
 const ANYWAY = 20;
 
-function warningsOf(record: VisitRecord, allowed: number, now: number): readonly string[] {
+function warningsOf(record: VisitRecord, stack: Stack, allowed: number, now: number): readonly string[] {
   const opened = record.openedAt === null ? null : Date.parse(record.openedAt);
   const closed = record.closed ? Date.parse(record.closed.at) : null;
   const clock = readClock(opened, closed, now, allowed);
@@ -44,7 +44,7 @@ function warningsOf(record: VisitRecord, allowed: number, now: number): readonly
     open && clock.state === 'shut now' ? `Open ${Math.floor(clock.minutes)} min, allowed ${allowed}` : null,
     open && advice === 'pause' ? 'The bees are agitated' : null,
     record.conflicts.length > 0
-      ? `Two readings of ${record.conflicts.map(({ address }) => `${address.frame} toward ${toward(address)}`).join(', ')}`
+      ? `Two readings of ${record.conflicts.map(({ address }) => sideText(address, stack)).join(', ')}`
       : null,
     record.incidents.length > reaction ? `${record.incidents.length - reaction} incidents noted` : null,
     doubtful.length > 0 ? `Doubtful: ${[...new Set(doubtful.map(({ address }) => address.frame))].join(', ')}` : null,
@@ -67,7 +67,8 @@ export async function liveSession(context: Context, actor: Actor, id: string): P
   for (const visit of visits) {
     const entries = await entriesOf(db, visit.id);
     const record = recordOf(entries);
-    const nest = nestBoxes(stackAfter(visit.stack, changesOf(record))).filter(isBox);
+    const stack = stackAfter(visit.stack, changesOf(record));
+    const nest = nestBoxes(stack).filter(isBox);
     live.push({
       visit: visit.id,
       hiveNumber: visit.hive_number,
@@ -82,7 +83,7 @@ export async function liveSession(context: Context, actor: Actor, id: string): P
       mood: record.mood,
       stings: record.stings.length,
       lastEntryAt: entries.at(-1)?.at ?? null,
-      warnings: [...warningsOf(record, practice.openMinutes, now.getTime())],
+      warnings: [...warningsOf(record, stack, practice.openMinutes, now.getTime())],
     });
   }
   const opened = new Set(visits.map(({ hive }) => hive));

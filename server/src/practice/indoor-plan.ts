@@ -4,7 +4,7 @@ import { isOpen, readingAgreement } from '@brave-comb/core/skills';
 import { daysBetween } from '@brave-comb/core/units';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
-import { dayAtSchool } from '../equipment/store';
+import { dayAtSchool } from '../equipment/school-day';
 import { traineesOf } from '../people/store';
 import { Refusal, notFound } from '../problem';
 import { readingPairsOf } from '../skills/reading-store';

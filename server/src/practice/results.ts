@@ -13,7 +13,7 @@ import { sideKey } from '@brave-comb/core/inspection';
 import type { Knex } from 'knex';
 import { v5 as uuidFrom } from 'uuid';
 import type { Actor, Context } from '../context';
-import { dayAtSchool } from '../equipment/store';
+import { dayAtSchool } from '../equipment/school-day';
 import { visitById } from '../inspection/store';
 import { practiceOf } from '../people/store';
 import { Refusal, notFound } from '../problem';

@@ -2,7 +2,7 @@ import type { Output, endpoints } from '@brave-comb/contract';
 import { addDays } from '@brave-comb/core/units';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
-import { dayAtSchool } from '../equipment/store';
+import { dayAtSchool } from '../equipment/school-day';
 import { setOutFor } from './store';
 
 type SetOut = Output<(typeof endpoints)['practice']>['plans'];

@@ -18,7 +18,7 @@ import { iso } from '../dates';
 import { learnersOf, peopleOf, practiceOf } from '../people/store';
 import { Refusal } from '../problem';
 import { siteOf, siteSeason } from '../season/site-season';
-import { dayAtSchool } from '../equipment/store';
+import { dayAtSchool } from '../equipment/school-day';
 import { termsOf } from '../planning/plan-store';
 import {
   backToDraft,

@@ -2,7 +2,7 @@ import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { sameName } from '@brave-comb/core/exchange';
 import { v5 as uuidOf } from 'uuid';
 import type { Actor, Context } from '../context';
-import { dayAtSchool } from '../equipment/store';
+import { dayAtSchool } from '../equipment/school-day';
 import { traineeSeenBy } from './access';
 import { checklistOf } from './checklist-store';
 import { Refusal } from '../problem';

@@ -14,6 +14,8 @@ export interface Kappa {
   readonly alike: number;
 }
 
+type Point = Omit<Kappa, 'range'>;
+
 /** Weight of a disagreement between two classes, by their places; 0 for none. */
 export type Disagreement = (one: number, other: number) => number;
 
@@ -66,7 +68,7 @@ function rangeOf(
   return [Math.max(-1, kappa - reach), Math.min(1, kappa + reach)];
 }
 
-function cohenOf(table: readonly (readonly number[])[], disagreement: Disagreement): Kappa {
+function cohenOf(table: readonly (readonly number[])[], disagreement: Disagreement): Point {
   const size = table.length;
   if (size === 0 || table.some((row) => row.length !== size))
     throw new RangeError('two judges are compared in a square table, one row and one column for each class');
@@ -88,7 +90,6 @@ function cohenOf(table: readonly (readonly number[])[], disagreement: Disagreeme
     observed: 1 - seen / scale,
     expected: 1 - chance / scale,
     kappa: chance === 0 ? null : 1 - seen / chance,
-    range: null,
     count,
     alike: sumOf(places.map((at) => table[at]![at]!)),
   };
@@ -118,7 +119,7 @@ export function fleissKappa(subjects: readonly (readonly number[])[]): Kappa {
   return { ...whole, range: rangeOf(whole, without) };
 }
 
-function fleissOf(subjects: readonly (readonly number[])[]): Kappa {
+function fleissOf(subjects: readonly (readonly number[])[]): Point {
   const judges = sumOf(subjects[0] ?? []);
   if (judges < 2 || subjects.some((row) => sumOf(row) !== judges))
     throw new RangeError('everything must be judged by the same number of judges, two at least');
@@ -130,7 +131,6 @@ function fleissOf(subjects: readonly (readonly number[])[]): Kappa {
     observed,
     expected,
     kappa: expected === 1 ? null : (observed - expected) / (1 - expected),
-    range: null,
     count: subjects.length,
     alike: subjects.filter((row) => row.includes(judges)).length,
   };

@@ -1,7 +1,7 @@
 import type { Debrief } from '@brave-comb/contract';
 import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
-import { framesIn } from '@brave-comb/core/equipment';
-import { towardText } from '@brave-comb/core/inspection';
+import { sideText } from '@brave-comb/core/inspection';
+import { upperFirst } from '@brave-comb/core/units';
 import { runWithoutFrame } from '@brave-comb/core/planning';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
@@ -167,7 +167,7 @@ function toSign(groups: Debrief['groups'], visits: readonly VisitFacts[], wrong:
     readings: {
       text:
         double && conflict
-          ? `Frame ${conflict.address.frame} toward ${towardText(conflict.address, framesIn(double.visit.stack, conflict.address.box))} of hive ${double.visit.hive_number} has two readings`
+          ? `${upperFirst(sideText(conflict.address, double.visit.stack))} of hive ${double.visit.hive_number} has two readings`
           : 'No side has two readings',
       detail: doubles > 1 ? `and ${doubles - 1} more` : '',
       bars: double ? 'Settle which reading counts.' : null,

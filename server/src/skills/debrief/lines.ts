@@ -1,8 +1,7 @@
 import type { Debrief } from '@brave-comb/contract';
-import { type SideAddress, type VisitRecord, readClock, towardText } from '@brave-comb/core/inspection';
+import { type SideAddress, type VisitRecord, readClock, sideText } from '@brave-comb/core/inspection';
 import type { NamedVisit } from '../../inspection/store';
 import { iso } from '../../dates';
-import { framesIn } from '@brave-comb/core/equipment';
 import { withoutFrameText } from '@brave-comb/core/planning';
 import { upperFirst } from '@brave-comb/core/units';
 import { wentUp } from './trainees';
@@ -56,8 +55,7 @@ export function wrongLines({ visit, record, allowedMinutes, nameOf }: VisitFacts
 
 /** What is left open: readings that differ, doubtful sides, questions without an answer. */
 export function openLines({ visit, record }: VisitFacts, unanswered: readonly string[]): readonly Line[] {
-  const named = (address: SideAddress) =>
-    `frame ${address.frame} toward ${towardText(address, framesIn(visit.stack, address.box))}`;
+  const named = (address: SideAddress) => sideText(address, visit.stack);
   const lead = `Hive ${visit.hive_number}`;
   const doubtful = Object.values(record.sides).filter(({ side }) => side.doubtful);
   return [

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { framesIn } from '@brave-comb/core/equipment';
 import {
   CHECKS,
   CHECK_IDS,
@@ -9,7 +8,7 @@ import {
   formatSide,
   sideKey,
   tellingSides,
-  towardText,
+  sideText,
   type CheckId,
   ROLES,
   type Role,
@@ -289,7 +288,7 @@ export class BeforePanel {
       address,
       side,
       key: sideKey(address),
-      where: `frame ${address.frame} toward ${towardText(address, framesIn(this.stack(), address.box))}`,
+      where: sideText(address, this.stack()),
       line: formatSide(side),
     }));
   });

@@ -225,11 +225,6 @@ export class SideEntryPanel {
     if (letter) this.desk.change(addEighths(this.side(), letter, more));
   }
 
-  /** A side that holds one content only. */
-  protected all(letter: Letter): void {
-    this.desk.change(addEighths(this.side(), letter, Math.max(0, this.left())));
-  }
-
   /** All that is left goes to a content: a long press on its key. */
   rest(letter: Letter): void {
     this.slid({ letter, eighths: (this.side().eighths[letter] ?? 0) + Math.max(0, this.left()) });

@@ -11,7 +11,7 @@ import {
 } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { MARK_COLOURS, type SeenMark, adultsDue, markColour, queenMarkSays } from '@brave-comb/core/biology';
-import { type Stack, framesIn, isBox, nestBoxes } from '@brave-comb/core/equipment';
+import { type Stack, isBox, nestBoxes } from '@brave-comb/core/equipment';
 import {
   type ColonyEstimate,
   type Estimate,
@@ -23,8 +23,9 @@ import {
   foundationMoves,
   formatSide,
   sideKey,
-  towardText,
+  sideText,
 } from '@brave-comb/core/inspection';
+import { upperFirst } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
 import { follows } from '../shell/follows';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
@@ -119,7 +120,7 @@ export class StepPanel {
       .map(({ entry, address, side }) => ({
         entry,
         address,
-        where: `Frame ${address.frame}, side toward ${towardText(address, framesIn(this.stack(), address.box))}`,
+        where: upperFirst(sideText(address, this.stack())),
         line: formatSide(side),
         again: doubts.find((each) => each.reading === entry && sideKey(each.address) === sideKey(address)) ?? null,
       }))

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
-import { CONTENTS, LETTERS, type Letter, towardText } from '@brave-comb/core/inspection';
+import { CONTENTS, LETTERS, type Letter, sideText } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
@@ -12,7 +12,7 @@ import { HiveRoles } from '../hive-roles';
   selector: 'bc-guess-card',
   imports: [MatDialogClose, MatDialogTitle, Choice],
   template: `
-    <h2 matDialogTitle>What will frame {{ address()?.frame }} toward {{ neighbour() }} hold?</h2>
+    <h2 matDialogTitle>What will {{ where() }} hold?</h2>
     <bc-choice
       legend="Who guesses"
       [options]="jobs.people()"
@@ -55,15 +55,15 @@ export class GuessCard {
   private readonly dialog = inject(MatDialogRef<GuessCard>);
   protected readonly ahead = this.store.selectSignal(inspectionFeature.selectNestAhead);
   protected readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
-  private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
+  private readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
   protected readonly letters = LETTERS;
   protected readonly words = CONTENTS;
   protected readonly jobs = inject(HiveRoles);
   protected readonly who = signal(this.jobs.holder() ?? this.jobs.people()[0] ?? null);
   protected readonly guess = signal<readonly Letter[]>([]);
-  protected readonly neighbour = computed(() => {
+  protected readonly where = computed(() => {
     const address = this.address();
-    return address ? towardText(address, this.box()?.frames ?? Infinity) : '';
+    return address ? sideText(address, this.stack()) : '';
   });
 
   protected order(letter: Letter): string {

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import type { SideAddress } from '@brave-comb/core/inspection';
-import { framesIn } from '@brave-comb/core/equipment';
-import { entryText, sideKey, towardText } from '@brave-comb/core/inspection';
+import { upperFirst } from '@brave-comb/core/units';
+import { entryText, sideKey, sideText } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { DeviceStore, type WaitingEntry } from '../../inspection/device-store';
 import { InspectionEvents, inspectionFeature } from '../../inspection/inspection.feature';
@@ -56,8 +56,7 @@ import { timeOf } from '../../shell/format';
       }
       @for (each of conflicts(); track each.key) {
         <li class="bad">
-          <b>Frame {{ each.address.frame }}, side toward {{ each.toward }}</b
-          >: two readings.
+          <b>{{ each.where }}</b>: two readings.
           <button type="button" class="big" [matDialogClose]="each.address">Settle it</button>
         </li>
       }
@@ -91,7 +90,7 @@ export class WaitingCard {
     this.record().conflicts.map(({ address }) => ({
       address,
       key: sideKey(address),
-      toward: towardText(address, framesIn(this.stack(), address.box)),
+      where: upperFirst(sideText(address, this.stack())),
     })),
   );
 
