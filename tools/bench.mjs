@@ -257,7 +257,7 @@ async function requestsPerSecond(address) {
     if (non2xx > 0) throw new Error(`${path}: ${non2xx} answers were no success`);
     return requests.average;
   };
-  return { daySheet: await load(`/api/sessions/${next.session}/day-sheet`), constant: await load('/api/health') };
+  return { daySheet: await load(`/api/sessions/${next.session}/day-sheet`), constant: await load('/api/health/live') };
 }
 
 await run(async () => {

@@ -7,6 +7,7 @@ import { ensureDependencies } from './lib/dependencies.mjs';
 import { dataFolder, startMariaDb } from './lib/mariadb.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { Trouble, run, say } from './lib/say.mjs';
+import { superviseServer } from './lib/supervise.mjs';
 
 const port = Number(process.env.PORT ?? 8080);
 const host = process.env.HOST ?? '127.0.0.1';
@@ -49,7 +50,6 @@ await run(async () => {
   await ensureBuild();
 
   const folder = remote ? '' : dataFolder();
-  let server = null;
   let stopping = false;
   let restarts = 0;
   /** The server goes on meanwhile: it answers 503, and devices keep their entries. */
@@ -64,29 +64,34 @@ await run(async () => {
     return again;
   };
   const database = remote ? null : await startMariaDb(folder, { onLost });
+  let server = null;
   const stop = async (code = 0) => {
     if (stopping) return;
     stopping = true;
-    await server?.stop().catch(() => undefined);
+    await server?.stop();
     await database?.stop();
     say('Stopped. Everything entered is kept.');
     process.exit(code);
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop());
   watchParent(() => void stop());
-  const { startServer, configFromEnvironment } = await import(join(ROOT, 'server', 'dist', 'main.js'));
-  const config = configFromEnvironment(process.env);
+  const secret = process.env.SESSION_SECRET ?? database?.secret;
   try {
-    server = await startServer({
-      ...config,
-      port,
-      host,
-      databaseUrl: remote ?? database.url,
-      dataDir: folder,
-      webDir: join(ROOT, 'web', 'dist'),
-      sessionSecret: process.env.SESSION_SECRET ?? database?.secret ?? config.sessionSecret,
+    server = await superviseServer({
+      env: {
+        ...process.env,
+        PORT: `${port}`,
+        HOST: host,
+        DATABASE_URL: remote ?? database.url,
+        DATA_DIR: folder,
+        WEB_DIR: join(ROOT, 'web', 'dist'),
+        ...(secret ? { SESSION_SECRET: secret } : {}),
+      },
+      onGivenUp: () => void stop(1),
     });
   } catch (error) {
+    if (stopping) return;
+    stopping = true;
     await database?.stop();
     if (error.code === 'EADDRINUSE') throw portInUse();
     if (remote && /ECONNREFUSED|ENOTFOUND|ER_ACCESS_DENIED|ETIMEDOUT/.test(error.code ?? '')) {
@@ -99,7 +104,7 @@ await run(async () => {
   say(`
 Brave Comb is ready after ${((performance.now() - began) / 1000).toFixed(1)} s: ${server.address}
 ${
-  config.demo
+  server.demo
     ? `
   Demo sign-ins, password of all: willow-before-gorse
     morag     lead instructor

@@ -45,7 +45,7 @@ export type Output<E extends Endpoint> = z.output<E['response']>;
  *
  * @param definition method, path, access, summary, Zod for parameters, query, body and response
  * @returns the endpoint with its types
- * @example endpoint({ method: 'GET', path: '/api/health', access: 'anyone', summary: 'Is the server up?', response: z.object({}) })
+ * @example endpoint({ method: 'GET', path: '/api/health/ready', access: 'anyone', summary: 'Is the server up?', response: z.object({}) })
  */
 export function endpoint<
   R extends z.ZodType,

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { ROLES, endpoint } from './endpoint';
-import { Id, Instant } from './parts';
+import { Id, Instant, list } from './parts';
 
 export const Person = z.object({
   id: Id,
@@ -38,14 +38,21 @@ export const whoAmI = endpoint({
   path: '/api/people/me',
   access: 'anyone',
   summary: 'Who is signed in, if anybody, and what time it is here',
-  response: z.object({ person: Person.nullable(), clock: ClockReading }),
+  response: z.object({
+    person: Person.nullable(),
+    clock: ClockReading,
+    door: z
+      .string()
+      .nullable()
+      .describe('What is wrong with the way the request came in, in words; null when all is well.'),
+  }),
 });
 
 export const moveClock = endpoint({
   method: 'POST',
   path: '/api/clock',
   access: ['lead'],
-  summary: "Move the demo's clock on",
+  summary: "Move the demo's clock on, at most two years beyond its beginning",
   body: z.object({
     to: Instant.optional().describe('The moment to move to; later than now.'),
     minutes: z
@@ -56,4 +63,33 @@ export const moveClock = endpoint({
       .describe('Minutes to move on by, when no moment is given.'),
   }),
   response: ClockReading,
+});
+
+export const beginDemoAgain = endpoint({
+  method: 'POST',
+  path: '/api/demo/begin-again',
+  access: ['lead'],
+  summary: 'Throw away what was entered in the demo and open it as it was at first; everybody is signed out',
+  response: z.object({ begun: z.literal(true) }),
+});
+
+export const auditLog = endpoint({
+  method: 'GET',
+  path: '/api/people/audit',
+  access: ['lead'],
+  summary: 'Who signed in and out, what was refused, erased and taken out, the newest first',
+  response: z.object({
+    entries: list(
+      z.object({ at: Instant, who: z.string().nullable(), what: z.string(), about: z.string(), address: z.string() }),
+    ),
+  }),
+});
+
+export const noteTakenOut = endpoint({
+  method: 'POST',
+  path: '/api/people/taken-out',
+  access: ROLES,
+  summary: 'Write down that somebody took records out as a file',
+  body: z.object({ file: z.string().trim().min(1).max(120) }),
+  response: z.object({ noted: z.literal(true) }),
 });

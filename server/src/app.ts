@@ -1,5 +1,4 @@
 import compression from 'compression';
-import { ConnectSessionKnexStore } from 'connect-session-knex';
 import { endpoints, openApiOf } from '@brave-comb/contract';
 import express, { type Express, type RequestHandler, Router } from 'express';
 import session from 'express-session';
@@ -11,33 +10,49 @@ import { careRoutes } from './care/routes';
 import type { Config } from './config';
 import type { Context } from './context';
 import { apiDocs } from './docs';
+import { fromHere, overTls } from './doors';
 import { answerFaults } from './faults';
 import { inspectionRoutes } from './inspection/routes';
+import { health } from './health';
 import { peopleRoutes } from './people/routes';
+import { IDLE, SessionStore, sessionGoesOn } from './people/session-store';
 import { planningRoutes } from './planning/routes';
 import { Refusal } from './problem';
 import { roomOnDisk } from './room-on-disk';
-import { type Serve, serveEndpoint } from './routing';
+import { deadline, serving } from './routing';
 import { seasonRoutes } from './season/routes';
 import { practiceRoutes } from './practice/routes';
 import { skillsRoutes } from './skills/routes';
+import { Traffic } from './traffic';
 import { weatherRoutes } from './weather/routes';
 
-const FORTNIGHT = 14 * 86_400_000;
 const BODY_LIMIT = '512kb';
 /** A typical year is a file of about 1.6 MB. */
 const FILE_LIMIT = '4200kb';
 const FILE_PATHS = /^\/(weather\/sites\/[^/]+\/(import|climate)|visits\/[^/]+\/attachments)$/;
+
+/** What pages may use of a device: its camera and microphone, for photos and spoken notes. */
+const PERMISSIONS = [
+  'camera=(self)',
+  'microphone=(self)',
+  'screen-wake-lock=(self)',
+  ...['geolocation', 'payment', 'usb', 'serial', 'bluetooth', 'midi', 'display-capture'].map((name) => `${name}=()`),
+].join(', ');
 
 /**
  * The whole application: API by contract, its document, and the built web application.
  *
  * @param context database, clock, weather, log
  * @param config what the server was started with
+ * @param traffic counts what is being answered
  * @returns an Express application, not yet listening
  */
-export function buildApp(context: Context, config: Config): Express {
-  const app = express().disable('x-powered-by').set('trust proxy', 'loopback').set('query parser', 'simple');
+export function buildApp(context: Context, config: Config, traffic = new Traffic()): Express {
+  const hops = Number(config.trustProxy);
+  const app = express()
+    .disable('x-powered-by')
+    .set('trust proxy', Number.isInteger(hops) ? hops : config.trustProxy)
+    .set('query parser', 'simple');
   app.use(pinoHttp({ logger: context.log, quietReqLogger: true, autoLogging: false }));
   app.use(
     helmet({
@@ -56,14 +71,19 @@ export function buildApp(context: Context, config: Config): Express {
       strictTransportSecurity: config.https ? { maxAge: 31_536_000 } : false,
     }),
   );
+  app.use((_request, response, next) => {
+    response.set('Permissions-Policy', PERMISSIONS);
+    next();
+  });
+  app.use('/api/health', health(context.db));
+  app.use(traffic.count);
   app.use(compression());
-  app.get('/api/health', (_request, response) => void response.json({ up: true }));
-  app.get('/api/openapi.json', (_request, response) => void response.json(openApiOf(endpoints)));
+  app.get('/api/openapi.json', openApi());
   app.use('/api/docs', apiDocs());
-  app.use('/api', fromHere, roomOnDisk(config.dataDir));
+  app.use('/api', deadline, overTls(config), fromHere(config), roomOnDisk(config.dataDir));
   app.use('/api', readBody());
   app.use('/api', signedSessions(context, config));
-  app.use(apiRouter(context, config.checkResponses));
+  app.use(apiRouter(context, config, traffic));
   app.use('/api', () => {
     throw new Refusal(404, 'not found', 'There is no such address. The addresses that there are stand at /api/docs.');
   });
@@ -73,6 +93,15 @@ export function buildApp(context: Context, config: Config): Express {
   return app;
 }
 
+/** The document of all endpoints, written once. */
+function openApi(): RequestHandler {
+  let text: string | undefined;
+  return (_request, response) => {
+    text ??= JSON.stringify(openApiOf(endpoints));
+    response.set('Cache-Control', 'public, max-age=3600').type('json').send(text);
+  };
+}
+
 /** Reads what was sent: files may be larger than all else. */
 function readBody(): RequestHandler {
   const small = express.json({ limit: BODY_LIMIT, type: () => true });
@@ -80,11 +109,16 @@ function readBody(): RequestHandler {
   return (request, response, next) => (FILE_PATHS.test(request.path) ? large : small)(request, response, next);
 }
 
-function apiRouter(context: Context, checked: boolean): Router {
+function apiRouter(context: Context, config: Config, traffic: Traffic): Router {
   const router = Router();
-  const serve: Serve = (endpoint, handler) => serveEndpoint(router, endpoint, handler, checked);
+  const serve = serving({
+    router,
+    checked: config.checkResponses,
+    goesOn: (session) => sessionGoesOn(context.db, session),
+    notAwaited: (request) => traffic.notAwaited(request),
+  });
+  peopleRoutes(context, serve, config);
   for (const room of [
-    peopleRoutes,
     weatherRoutes,
     seasonRoutes,
     planningRoutes,
@@ -97,24 +131,6 @@ function apiRouter(context: Context, checked: boolean): Router {
   return router;
 }
 
-const hostOf = (origin: string): string | null => (URL.canParse(origin) ? new URL(origin).host : null);
-
-/** A page of another site must not write in somebody's name: browsers say where a request comes from. */
-const fromHere: RequestHandler = (request, response, next) => {
-  response.set('Cache-Control', 'no-store');
-  const origin = request.get('origin');
-  const site = request.get('sec-fetch-site');
-  const foreign = (origin !== undefined && hostOf(origin) !== request.get('host')) || site === 'cross-site';
-  if (request.method !== 'GET' && foreign) {
-    throw new Refusal(
-      403,
-      'other site',
-      'This came from another web site and was not done. Use the application itself.',
-    );
-  }
-  next();
-};
-
 function signedSessions(context: Context, config: Config): RequestHandler {
   return session({
     name: context.cookieName,
@@ -122,13 +138,8 @@ function signedSessions(context: Context, config: Config): RequestHandler {
     resave: false,
     saveUninitialized: false,
     rolling: true,
-    cookie: { httpOnly: true, sameSite: 'lax', secure: config.https, path: '/', maxAge: FORTNIGHT },
-    store: new ConnectSessionKnexStore({
-      knex: context.db,
-      tableName: 'web_sessions',
-      createTable: false,
-      cleanupInterval: 0,
-    }),
+    cookie: { httpOnly: true, sameSite: 'lax', secure: config.https, path: '/', maxAge: IDLE },
+    store: new SessionStore(context.db),
   });
 }
 

@@ -1,3 +1,6 @@
+import { randomBytes } from 'node:crypto';
+import { isIP } from 'node:net';
+
 /** What a server is started with. */
 export interface Config {
   readonly port: number;
@@ -15,8 +18,14 @@ export interface Config {
   readonly scaleUrl: string;
   /** Whether to open on the invented school with its own clock. */
   readonly demo: boolean;
+  /** Whether a demo's invented schools are thrown away by a start that is none. */
+  readonly removeDemo: boolean;
   /** Whether the address that people type is https. */
   readonly https: boolean;
+  /** Address that people type, for links and labels; empty when nobody said. */
+  readonly publicUrl: string;
+  /** Proxies whose word on where a request came from is taken: `loopback`, addresses and networks with commas between, or a number of hops. */
+  readonly trustProxy: string;
   readonly logLevel: string;
   /** Whether responses are checked against the contract. */
   readonly checkResponses: boolean;
@@ -24,3 +33,54 @@ export interface Config {
 
 /** Least room on the data disk for a write, bytes. */
 export const LEAST_ROOM = 24 * 1024 * 1024;
+
+/** Something that whoever starts the server can put right; said without a stack trace. */
+export class SetUpError extends Error {}
+
+const isHttps = (url: string): boolean => url.startsWith('https://');
+
+function publicUrlOf({ PUBLIC_URL: text = '' }: NodeJS.ProcessEnv): string {
+  if (text === '') return '';
+  const url = URL.canParse(text) ? new URL(text) : null;
+  if (!url || !/^https?:$/.test(url.protocol) || url.pathname !== '/' || url.search || url.hash)
+    throw new SetUpError(`PUBLIC_URL is "${text}": write the address that people type, as https://hives.example.org`);
+  return url.origin;
+}
+
+function trustProxyOf({ TRUST_PROXY: text = 'loopback' }: NodeJS.ProcessEnv): string {
+  const parts = text.split(',').map((part) => part.trim());
+  const known = parts.every(
+    (part) => /^(loopback|linklocal|uniquelocal)$/.test(part) || isIP(part.replace(/\/\d{1,3}$/, '')) > 0,
+  );
+  if (!known && !/^\d$/.test(text))
+    throw new SetUpError(
+      `TRUST_PROXY is "${text}": write the address of the proxy before this server (10.0.0.2 or 10.0.0.0/8, several with commas between), the number of proxies, or leave it away for one on this machine.`,
+    );
+  return text;
+}
+
+/**
+ * Settings from the environment.
+ *
+ * @throws SetUpError naming the setting that cannot be used
+ */
+export function configFromEnvironment(env: NodeJS.ProcessEnv): Config {
+  const publicUrl = publicUrlOf(env);
+  return {
+    port: Number(env.PORT ?? 8080),
+    host: env.HOST ?? '127.0.0.1',
+    databaseUrl: env.DATABASE_URL ?? '',
+    webDir: env.WEB_DIR ?? 'web/dist',
+    dataDir: env.DATA_DIR ?? '',
+    sessionSecret: env.SESSION_SECRET ?? randomBytes(32).toString('hex'),
+    weatherUrl: env.WEATHER_URL ?? '',
+    scaleUrl: env.SCALE_URL ?? '',
+    demo: env.DEMO !== 'off',
+    removeDemo: env.DEMO_DATA === 'remove',
+    https: env.HTTPS === 'on' || isHttps(publicUrl),
+    publicUrl,
+    trustProxy: trustProxyOf(env),
+    logLevel: env.LOG_LEVEL ?? 'warn',
+    checkResponses: env.CHECK_RESPONSES === 'on',
+  };
+}

@@ -4,7 +4,28 @@ import { Refusal } from './problem';
 
 /** MariaDB's numbers for what can go wrong outside the application; `code` names lie for some of them. */
 const DISK_FULL = new Set([1021, 1026, 1114, 3, 28, 1030]);
-const UNREACHABLE = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'PROTOCOL_CONNECTION_LOST']);
+const UNREACHABLE = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'ECONNABORTED',
+  'EHOSTUNREACH',
+  'ENETUNREACH',
+  'ENOTFOUND',
+  'EAI_AGAIN',
+  'EPIPE',
+  'ETIMEDOUT',
+  'PROTOCOL_CONNECTION_LOST',
+  'PROTOCOL_SEQUENCE_TIMEOUT',
+  'PROTOCOL_ENQUEUE_AFTER_FATAL_ERROR',
+  'ER_CON_COUNT_ERROR',
+  'ER_SERVER_SHUTDOWN',
+  'ER_NORMAL_SHUTDOWN',
+  'ER_QUERY_INTERRUPTED',
+  'ER_CONNECTION_KILLED',
+]);
+/** Two writes in each other's way; one of them is simply to be sent again. */
+const IN_EACH_OTHERS_WAY = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_CHECKREAD']);
+const ASK_AGAIN = 5;
 
 interface DriverError {
   readonly errno?: number;
@@ -13,6 +34,9 @@ interface DriverError {
   readonly type?: string;
   readonly status?: number;
   readonly name?: string;
+  readonly message?: string;
+  /** Set by the driver where the line to the database is gone. */
+  readonly fatal?: boolean;
   /** Most bytes that are read, for a body that was too large. */
   readonly limit?: number;
 }
@@ -44,13 +68,15 @@ export function refusalOf(error: unknown): Refusal {
   }
   if (error instanceof URIError) return new Refusal(400, 'bad address', 'The address cannot be read.');
   if (fault.errno !== undefined && DISK_FULL.has(fault.errno) && fault.sqlMessage) return diskFull();
-  if (UNREACHABLE.has(fault.code ?? '') || fault.name === 'KnexTimeoutError') {
+  if (isAway(fault)) return databaseAway();
+  if (IN_EACH_OTHERS_WAY.has(fault.code ?? ''))
     return new Refusal(
       503,
-      'database away',
-      'The database does not answer. Nothing was changed; entries stay on your device and are sent later. Start the application again if this lasts.',
+      'busy',
+      'Somebody else was changing the same just then. Nothing was changed; it is sent again in a moment.',
+      undefined,
+      1,
     );
-  }
   return new Refusal(
     500,
     'fault',
@@ -58,12 +84,35 @@ export function refusalOf(error: unknown): Refusal {
   );
 }
 
+/** Whether an error tells of a database that is away, or of a line to it that is gone: also in the middle of a transaction. */
+const isAway = ({ code, fatal, name, message }: DriverError): boolean =>
+  UNREACHABLE.has(code ?? '') ||
+  fatal === true ||
+  name === 'KnexTimeoutError' ||
+  /^(Unable to acquire a connection|aborted)$|in closed state$/i.test(message ?? '');
+
+export const databaseAway = (): Refusal =>
+  new Refusal(
+    503,
+    'database away',
+    'The database does not answer. What you entered stays on your device and is sent again by itself; nothing is kept twice. Start the application again if this lasts.',
+    undefined,
+    ASK_AGAIN,
+  );
+
 export const diskFull = (): Refusal =>
   new Refusal(
     507,
     'disk full',
     'The disk with the data folder is full. Free some space, then send again; nothing was changed and entries stay on your device.',
   );
+
+/** What goes to the log of an error: never what people entered, which errors of statements carry in their words. */
+export function withoutValues(error: unknown): object {
+  const { name, message, code, errno, sqlMessage } = (error ?? {}) as DriverError;
+  const stack = error instanceof Error ? (error.stack ?? '').split('\n').filter((line) => /^\s+at /.test(line)) : [];
+  return { name, code, errno, ...(sqlMessage === undefined ? { message } : {}), stack };
+}
 
 /** Answers every refusal in the contract's form. */
 export function answerFaults(log: Logger): ErrorRequestHandler {
@@ -73,8 +122,9 @@ export function answerFaults(log: Logger): ErrorRequestHandler {
       return;
     }
     const refusal = refusalOf(error);
-    if (refusal.status >= 500) log.error({ err: error as unknown }, refusal.problem);
-    const { status, problem, message, details } = refusal;
+    if (refusal.status >= 500) log.error({ fault: withoutValues(error) }, refusal.problem);
+    const { status, problem, message, details, retryAfter } = refusal;
+    if (retryAfter !== undefined) response.set('Retry-After', `${retryAfter}`);
     response.status(status).json({ problem, message, ...(details ? { details } : {}) });
   };
 }

@@ -1,24 +1,30 @@
-import { randomBytes } from 'node:crypto';
 import { type Server, createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type { Express } from 'express';
 import { pino } from 'pino';
 import { buildApp } from './app';
-import { systemClock } from './clock/clock';
+import { fixedClock, systemClock } from './clock/clock';
 import { demoClock } from './clock/store';
-import type { Config } from './config';
+import { type Config, SetUpError } from './config';
 import type { Context } from './context';
-import { migrate, openDatabase } from './database/connection';
+import { alone, migrate, openDatabase } from './database/connection';
+import { LATEST_DEMO_TIME } from './demo/begin-again';
 import { DEMO_START, loadDemo } from './demo/load';
+import { emptyAll, kindsOfSchools } from './demo/store';
+import { withoutValues } from './faults';
+import { sweepSessions } from './people/session-store';
+import { forgetDevices } from './people/store';
 import { startPlanRunner } from './planning/runner';
 import { httpScale } from './season/scale-source';
 import { scaleStandIn } from './standins/scale/app';
 import { weatherStandIn } from './standins/weather/app';
+import { Traffic } from './traffic';
 import { httpWeather } from './weather/http-source';
 
 /** A running server. */
 export interface Running {
   readonly address: string;
+  /** Answers what was asked already, then ends. */
   stop(): Promise<void>;
 }
 
@@ -35,27 +41,55 @@ const closed = (server: Server): Promise<void> =>
     server.closeAllConnections();
   });
 
+/** How long requests that are open are waited for when the server stops, ms. */
+const DRAIN = 8_000;
+const SWEEP_EVERY = 3_600_000;
+const DEVICES_KEPT = 2 * 365 * 86_400_000;
+
+/** Tables up to date, and the demo in them where it is asked for; one process at a time. */
+async function prepare(
+  { databaseUrl, demo, removeDemo }: Config,
+  around: Omit<Context, 'db' | 'clock'>,
+): Promise<void> {
+  await alone(databaseUrl, around.log, async (db) => {
+    await migrate(db);
+    const { real, invented } = await kindsOfSchools(db);
+    if (!demo && invented > 0 && !removeDemo)
+      throw new SetUpError(
+        'This database holds the invented schools of the demo, whose passwords everybody knows: it is not opened as a real one. Start with BRAVE_COMB_DATA set to another folder (or DATABASE_URL to another database), or throw the demo away:\n\n  DEMO=off DEMO_DATA=remove npm start\n',
+      );
+    if (!demo && invented > 0) await db.transaction(emptyAll);
+    if (demo && real > 0)
+      throw new SetUpError(
+        'This database holds a real school: it is not opened as a demo, whose clock and sign-ins are invented. Start with DEMO=off, or set BRAVE_COMB_DATA to another folder for a demo.',
+      );
+    if (demo) await loadDemo({ ...around, db, clock: fixedClock(DEMO_START) });
+  });
+}
+
 /**
  * Starts the server: migrations, demo data on the first start, the stand-ins, the application.
  *
  * @param config what to start with
  * @returns its address and how to stop it
- * @throws when the database does not answer or the port is in use
+ * @throws SetUpError in words for whoever starts it; anything else when the database does not answer or the port is in use
  */
 export async function startServer(config: Config): Promise<Running> {
   const log = pino({ level: config.logLevel, redact: ['req.headers.cookie', 'req.body.password'] });
   const db = openDatabase(config.databaseUrl);
   const open: Server[] = [];
+  const traffic = new Traffic();
   let stopClock = (): void => undefined;
   let stopPlanning = (): Promise<void> => Promise.resolve();
+  let sweeping: NodeJS.Timeout | undefined;
   const stop = async () => {
+    clearInterval(sweeping);
     stopClock();
-    await stopPlanning();
+    await Promise.all([stopPlanning(), traffic.drain(DRAIN)]);
     await Promise.all(open.map(closed));
     await db.destroy();
   };
   try {
-    await migrate(db, config.dataDir !== '');
     const standIn = async (app: Express): Promise<string> => {
       const server = createServer(app);
       open.push(server);
@@ -63,21 +97,25 @@ export async function startServer(config: Config): Promise<Running> {
     };
     const weatherUrl = config.weatherUrl || (await standIn(weatherStandIn()));
     const scaleUrl = config.scaleUrl || (await standIn(scaleStandIn()));
-    let clock = systemClock;
-    if (config.demo) ({ clock, stop: stopClock } = await demoClock(db, DEMO_START));
-    const context: Context = {
-      db,
-      clock,
+    const around = {
       log,
       weather: httpWeather(weatherUrl),
       scale: httpScale(scaleUrl),
       cookieName: config.https ? '__Host-brave_comb' : 'brave_comb',
     };
-    if (config.demo) await loadDemo(context);
-    const server = createServer(buildApp(context, config));
+    await prepare(config, around);
+    let clock = systemClock;
+    if (config.demo) ({ clock, stop: stopClock } = await demoClock(db, DEMO_START, LATEST_DEMO_TIME));
+    const context: Context = { ...around, db, clock };
+    const server = createServer(buildApp(context, config, traffic));
     const port = await listen(server, config.port, config.host);
     open.push(server);
     stopPlanning = startPlanRunner(context).stop;
+    const sweep = () =>
+      Promise.all([sweepSessions(db), forgetDevices(db, new Date(Date.now() - DEVICES_KEPT))]).catch((error: unknown) =>
+        log.warn({ fault: withoutValues(error) }, 'ended sessions could not be swept out'),
+      );
+    sweeping = setInterval(() => void sweep(), SWEEP_EVERY);
     return { address: `http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${port}`, stop };
   } catch (error) {
     await stop().catch(() => undefined);
@@ -85,20 +123,4 @@ export async function startServer(config: Config): Promise<Running> {
   }
 }
 
-/** Settings from the environment, for a server that is started without the start script. */
-export function configFromEnvironment(env: NodeJS.ProcessEnv): Config {
-  return {
-    port: Number(env.PORT ?? 8080),
-    host: env.HOST ?? '127.0.0.1',
-    databaseUrl: env.DATABASE_URL ?? '',
-    webDir: env.WEB_DIR ?? 'web/dist',
-    dataDir: env.DATA_DIR ?? '',
-    sessionSecret: env.SESSION_SECRET ?? randomBytes(32).toString('hex'),
-    weatherUrl: env.WEATHER_URL ?? '',
-    scaleUrl: env.SCALE_URL ?? '',
-    demo: env.DEMO !== 'off',
-    https: env.HTTPS === 'on',
-    logLevel: env.LOG_LEVEL ?? 'warn',
-    checkResponses: env.CHECK_RESPONSES === 'on',
-  };
-}
+export { configFromEnvironment, SetUpError } from './config';

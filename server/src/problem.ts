@@ -7,6 +7,8 @@ export class Refusal extends Error {
     readonly problem: string,
     message: string,
     readonly details?: Problem['details'],
+    /** When it makes sense to ask again, s. */
+    readonly retryAfter?: number,
   ) {
     super(message);
     this.name = 'Refusal';

@@ -3,7 +3,9 @@ import type { Endpoint, Input, Output } from '@brave-comb/contract';
 import type { Request, RequestHandler, Response, Router } from 'express';
 import type * as z from 'zod';
 import type { Actor } from './context';
+import { lane, Shared } from './lobby';
 import { Refusal } from './problem';
+import { tornText } from './torn-text';
 
 declare module 'express-session' {
   interface SessionData {
@@ -29,9 +31,20 @@ type Handler<E extends Endpoint> = (
 /** Serves one endpoint of the contract on an application. */
 export type Serve = <E extends Endpoint>(endpoint: E, handler: Handler<E>) => void;
 
+/** Entries of a visit are looked at one by one where they are recorded: a bad one does not hold up the others. */
+const EACH_FOR_ITSELF = new Set(['entries']);
+
 /** Parameters name things: a malformed id is simply not there. */
 function parse(shape: z.ZodType | undefined, value: unknown, where: 'params' | 'query' | 'body'): unknown {
   if (!shape) return undefined;
+  const torn = where === 'params' ? null : tornText(value, EACH_FOR_ITSELF);
+  if (torn !== null)
+    throw new Refusal(
+      422,
+      'not valid',
+      `What was sent holds half a character (${torn}), perhaps of an emoji. Type that text again.`,
+      [{ path: torn, message: 'half a character' }],
+    );
   const read = shape.safeParse(value);
   if (read.success) return read.data;
   if (where === 'params')
@@ -48,45 +61,124 @@ function parse(shape: z.ZodType | undefined, value: unknown, where: 'params' | '
   );
 }
 
-/**
- * Serves one endpoint of the contract: checks who asks, reads what was sent, runs the handler.
- *
- * @param router where to serve it
- * @param endpoint the contract's endpoint
- * @param handler what it does; returns the response by contract
- * @param checked whether to check the response against the contract too (in tests)
- */
-export function serveEndpoint<E extends Endpoint>(
-  router: Router,
-  endpoint: E,
-  handler: Handler<E>,
-  checked = false,
-): void {
-  const handle: RequestHandler = async (request, response) => {
-    const actor = request.session.actor ?? null;
-    admit(endpoint.access, actor);
-    const input = {
-      params: parse(endpoint.params, request.params, 'params'),
-      query: parse(endpoint.query, request.query, 'query'),
-      body: parse(endpoint.body, request.body, 'body'),
-    } as Input<E>;
-    const answer = handler(input, actor as never, { request, response });
-    const read = (output: unknown) => (checked ? endpoint.response.parse(output) : output);
-    if (endpoint.streams) await stream(response, answer as AsyncIterable<unknown>, read);
-    else response.json(read(await answer));
-  };
-  if (endpoint.method === 'GET') router.get(endpoint.path, handle);
-  else router.post(endpoint.path, handle);
+/** How the endpoints of one application are served. */
+export interface Served {
+  readonly router: Router;
+  /** Whether responses are checked against the contract too (in tests). */
+  readonly checked: boolean;
+  /** Whether a session goes on: streams ask it before they tell anything. */
+  readonly goesOn: (session: string) => Promise<boolean>;
+  /** Told of a request that is never done by itself. */
+  readonly notAwaited: (request: Request) => void;
 }
 
-/** Sends what comes as server-sent events until it ends or nobody listens. A fault before the first is answered as usual. */
+/** What a screen or a device may still make of a request once nobody waits for it, ms. */
+const DEADLINE = 45_000;
+const STREAMS_EACH = 6;
+/** What is asked at a hive does not wait behind what is looked at on a desk. */
+const AT_THE_HIVE = /^\/api\/(visits|sessions)\b/;
+
+/**
+ * Makes what serves endpoints of the contract: checks who asks, reads what was sent, waits for a turn, runs the handler.
+ *
+ * @param served where they are served, and how
+ * @returns serves one endpoint with its handler
+ */
+export function serving({ router, checked, goesOn, notAwaited }: Served): Serve {
+  const lanes = {
+    hive: lane({ atOnce: 3, waiting: 300, each: 12, patience: 15_000 }),
+    desk: lane({ atOnce: 3, waiting: 150, each: 24, patience: 15_000 }),
+    writes: lane({ atOnce: 6, waiting: 600, each: 40, patience: 20_000 }),
+  };
+  const shared = new Shared();
+  const streams = new Map<string, number>();
+
+  return (endpoint, handler) => {
+    const handle: RequestHandler = async (request, response) => {
+      const actor = request.session.actor ?? null;
+      admit(endpoint.access, actor);
+      const input = {
+        params: parse(endpoint.params, request.params, 'params'),
+        query: parse(endpoint.query, request.query, 'query'),
+        body: parse(endpoint.body, request.body, 'body'),
+      } as Input<typeof endpoint>;
+      const read = (output: unknown) => (checked ? endpoint.response.parse(output) : output);
+      const run = () => handler(input, actor as never, { request, response });
+      if (endpoint.streams) {
+        notAwaited(request);
+        const end = openStream(streams, actor?.id ?? request.ip ?? '');
+        try {
+          await stream(response, run() as AsyncIterable<unknown>, read, () => goesOn(request.sessionID));
+        } finally {
+          end();
+        }
+        return;
+      }
+      const reckon = async () => JSON.stringify(read(await run()));
+      const who = actor?.id ?? '';
+      let text: string;
+      if (!actor) text = await reckon();
+      else if (endpoint.method === 'GET') {
+        const { desk, hive } = lanes;
+        const own = AT_THE_HIVE.test(endpoint.path) ? hive : desk;
+        text = await shared.ask(`${who} ${request.originalUrl}`, () => own(who, reckon));
+      } else {
+        text = await lanes.writes(who, reckon).finally(() => shared.changed());
+      }
+      if (!response.headersSent) response.type('json').send(text);
+    };
+    if (endpoint.method === 'GET') router.get(endpoint.path, handle);
+    else router.post(endpoint.path, handle);
+  };
+}
+
+/** Nobody waits for ever: what was not answered in time is refused; what goes on behind it is known again when it is sent again. */
+export const deadline: RequestHandler = (_request, response, next) => {
+  const timer = setTimeout(() => {
+    if (!response.headersSent)
+      next(
+        new Refusal(
+          503,
+          'too slow',
+          'This took too long just now. It is tried again by itself; nothing is kept twice.',
+          undefined,
+          5,
+        ),
+      );
+  }, DEADLINE);
+  timer.unref();
+  response.once('close', () => clearTimeout(timer));
+  next();
+};
+
+/** Counts somebody's streams; returns what ends the count. */
+function openStream(streams: Map<string, number>, person: string): () => void {
+  const open = streams.get(person) ?? 0;
+  if (open >= STREAMS_EACH)
+    throw new Refusal(
+      429,
+      'too many streams',
+      'You follow this on several screens already. Close one of them, then open it here again.',
+      undefined,
+      10,
+    );
+  streams.set(person, open + 1);
+  return () => {
+    const left = (streams.get(person) ?? 1) - 1;
+    if (left > 0) streams.set(person, left);
+    else streams.delete(person);
+  };
+}
+
+/** Sends what comes as server-sent events until it ends, nobody listens or the session is over. A fault before the first is answered as usual. */
 async function stream(
   response: Response,
   events: AsyncIterable<unknown>,
   read: (event: unknown) => unknown,
+  goesOn: () => Promise<boolean>,
 ): Promise<void> {
   for await (const event of events) {
-    if (response.closed) break;
+    if (response.closed || !(await goesOn())) break;
     if (!response.headersSent) {
       // No transform: compression would hold events back.
       response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' }).flushHeaders();

@@ -27,7 +27,7 @@ describe('migrations', () => {
       return rows.length;
     };
     const before = await tables();
-    await migrate(db, true);
+    await migrate(db);
     expect(await tables()).toBe(before);
   });
 
@@ -35,7 +35,7 @@ describe('migrations', () => {
     await db.schema.dropTable('rate_limits');
     await db('knex_migrations').where({ name: '001-first-tables' }).delete();
     await db('knex_migrations_lock').update({ is_locked: 1 });
-    await migrate(db, true);
+    await migrate(db);
     expect(await db.schema.hasTable('rate_limits')).toBe(true);
     expect(await db('schools')).toHaveLength(2);
   });

@@ -10,7 +10,7 @@ import { v7 as uuid } from 'uuid';
 import { buildApp } from '../src/app';
 import { fixedClock } from '../src/clock/clock';
 import type { Context } from '../src/context';
-import { migrate, openDatabase } from '../src/database/connection';
+import { alone, migrate, openDatabase } from '../src/database/connection';
 import { DEMO_START, loadDemo } from '../src/demo/load';
 import { httpScale } from '../src/season/scale-source';
 import { scaleStandIn } from '../src/standins/scale/app';
@@ -72,10 +72,10 @@ async function loadOnce(context: Omit<Context, 'db'>): Promise<void> {
     .first<object | undefined>();
   await server.destroy();
   if (known) return;
-  const db = openDatabase(await makeDatabase(DEMO));
-  await migrate(db, true);
-  await loadDemo({ ...context, db });
-  await db.destroy();
+  await alone(await makeDatabase(DEMO), context.log, async (db) => {
+    await migrate(db);
+    await loadDemo({ ...context, db });
+  });
 }
 
 /**
@@ -114,7 +114,10 @@ export async function openSchool(dataDir = '', own = 'school'): Promise<School> 
     weatherUrl,
     scaleUrl,
     demo: true,
+    removeDemo: false,
     https: false,
+    publicUrl: '',
+    trustProxy: 'loopback',
     logLevel: 'silent',
     checkResponses: true,
   });

@@ -37,7 +37,7 @@ function fingerprint() {
 export async function ensureBuild() {
   const wanted = fingerprint();
   const built =
-    existsSync(MARK) && readFileSync(MARK, 'utf8') === wanted && existsSync(join(ROOT, 'server/dist/main.js'));
+    existsSync(MARK) && readFileSync(MARK, 'utf8') === wanted && existsSync(join(ROOT, 'server/dist/serve.js'));
   if (built) return false;
   say('Building the application (about a minute) …');
   rmSync(MARK, { force: true });

@@ -16,9 +16,14 @@ interface ClockRow {
  *
  * @param db database that keeps it
  * @param start instant of the very first start, ISO
+ * @param latest it is set back to this when it stands beyond, ms since 1970
  * @returns the clock and a function that ends its heartbeat
  */
-export async function demoClock(db: Knex, start: string): Promise<{ clock: Clock; stop: () => void }> {
+export async function demoClock(
+  db: Knex,
+  start: string,
+  latest = Infinity,
+): Promise<{ clock: Clock; stop: () => void }> {
   const machine = () => Date.now();
   await db('demo_clock')
     .insert({ ...ROW, base: new Date(start), anchor: new Date(machine()), beat: new Date(machine()) })
@@ -26,10 +31,11 @@ export async function demoClock(db: Knex, start: string): Promise<{ clock: Clock
     .ignore();
   const row = await db<ClockRow>('demo_clock').where(ROW).first();
   if (!row) throw new Error('the demo clock has no row');
-  let base = row.base.getTime();
+  let base = Math.min(row.base.getTime(), latest);
   let anchor = row.anchor.getTime();
-  if (machine() - row.beat.getTime() > 3 * HEARTBEAT) {
-    base += row.beat.getTime() - anchor;
+  const slept = machine() - row.beat.getTime() > 3 * HEARTBEAT;
+  if (slept || base < row.base.getTime()) {
+    if (slept) base += row.beat.getTime() - anchor;
     anchor = machine();
     await db('demo_clock')
       .where(ROW)
@@ -44,16 +50,13 @@ export async function demoClock(db: Knex, start: string): Promise<{ clock: Clock
   };
   const timer = setInterval(() => void beat().catch(() => undefined), HEARTBEAT);
   timer.unref();
-  const clock: Clock = {
-    demo: true,
-    now: () => new Date(base + machine() - anchor),
-    moveTo: async (instant) => {
-      base = instant.getTime();
-      anchor = machine();
-      await db('demo_clock')
-        .where(ROW)
-        .update({ base: instant, anchor: new Date(anchor), beat: new Date(anchor) });
-    },
+  const set = async (instant: Date) => {
+    const at = machine();
+    await db('demo_clock')
+      .where(ROW)
+      .update({ base: instant, anchor: new Date(at), beat: new Date(at) });
+    [base, anchor] = [instant.getTime(), at];
   };
+  const clock: Clock = { demo: true, now: () => new Date(base + machine() - anchor), moveTo: set, restart: set };
   return { clock, stop: () => clearInterval(timer) };
 }

@@ -39,7 +39,7 @@ import { lastOf } from '@brave-comb/core/units';
 import { logColonyEvent } from '../care/calendar-service';
 import { addPlant, logSeasonEvent, noteBloom, seePollen, tapAlive, tickFlowSigns } from '../season/service';
 import { listedPlant, turnOf } from '../season/site-season';
-import { schoolNames } from './store';
+import { markInvented, schoolNames } from './store';
 import { loadPastEvidence } from './evidence';
 import { visitEntries } from './visit-entries';
 
@@ -77,6 +77,7 @@ export async function loadDemo(context: Context): Promise<void> {
         await loadTerms(within, names);
       }
     }
+    await markInvented(trx);
   });
 }
 

@@ -1,20 +1,43 @@
-import { createHash } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import type { Knex } from 'knex';
 import { RateLimiterMySQL, RateLimiterRes } from 'rate-limiter-flexible';
 import { Refusal } from '../problem';
+import { knowDevice, knowsDevice } from './store';
 
 const QUARTER_HOUR = 15 * 60;
+const HOUR = 60 * 60;
 
-/** Slows down guessing: failures by name and by address, kept in the database so that every server process counts the same. */
-export interface Attempts {
-  /** Refuses with 429 when there were too many failures. */
-  admit(name: string, address: string): Promise<void>;
-  failed(name: string, address: string): Promise<void>;
-  succeeded(name: string): Promise<void>;
+/** Where an attempt to sign in comes from. */
+export interface Attempt {
+  readonly name: string;
+  readonly address: string;
+  /** What the device was given when somebody last signed in on it, empty for a strange one. */
+  readonly device: string;
 }
 
+/** Slows down guessing. */
+export interface Attempts {
+  /**
+   * Counts an attempt, before the password is looked at.
+   *
+   * @throws Refusal 429 when there were too many
+   */
+  admit(attempt: Attempt): Promise<void>;
+  /** The password was right: the attempt was none. Returns what the device is to be known by. */
+  succeeded(attempt: Attempt, person: string): Promise<string>;
+}
+
+const hashOf = (text: string): string => createHash('sha256').update(text).digest('hex');
+
+/**
+ * Slows down guessing, counted in the database so that every server process counts the same: by name and address together, by name, and by
+ * address. A device on which that person signed in before has a count of its own (the "device cookies" of OWASP's page on slow guessing), so
+ * strangers who guess at a name lock out nobody but themselves, and a school behind one router is not locked out by its own slips.
+ *
+ * @param db database
+ */
 export function signInAttempts(db: Knex): Attempts {
-  const limiter = (keyPrefix: string, points: number) =>
+  const limiter = (keyPrefix: string, points: number, duration: number) =>
     new RateLimiterMySQL({
       storeClient: db,
       storeType: 'knex',
@@ -23,33 +46,53 @@ export function signInAttempts(db: Knex): Attempts {
       tableCreated: true,
       keyPrefix,
       points,
-      duration: QUARTER_HOUR,
+      duration,
     });
-  const byName = limiter('name', 10);
-  const byAddress = limiter('address', 60);
-  const key = (text: string) => createHash('sha256').update(text.toLowerCase()).digest('hex').slice(0, 40);
-  const count = (limit: RateLimiterMySQL, text: string) =>
-    limit.consume(key(text)).catch((error: unknown) => {
-      if (!(error instanceof RateLimiterRes)) throw error;
-    });
+  const byPair = limiter('pair', 10, QUARTER_HOUR);
+  const byName = limiter('name', 60, HOUR);
+  const byAddress = limiter('address', 200, QUARTER_HOUR);
+  const byDevice = limiter('device', 20, QUARTER_HOUR);
+  const key = (text: string) => hashOf(text.toLowerCase()).slice(0, 40);
+
+  const counts = async ({
+    name,
+    address,
+    device,
+  }: Attempt): Promise<readonly (readonly [RateLimiterMySQL, string])[]> =>
+    device !== '' && (await knowsDevice(db, hashOf(device), name.toLowerCase()))
+      ? [[byDevice, key(device)]]
+      : [
+          [byPair, key(`${name} ${address}`)],
+          [byName, key(name)],
+          [byAddress, key(address)],
+        ];
+
   return {
-    admit: async (name, address) => {
-      for (const [limit, text] of [
-        [byName, name],
-        [byAddress, address],
-      ] as const) {
-        const state = await limit.get(key(text));
-        if (state && state.consumedPoints >= limit.points) {
-          const minutes = Math.max(1, Math.ceil(state.msBeforeNext / 60_000));
-          throw new Refusal(429, 'too many tries', `Too many wrong passwords. Try again in ${minutes} minutes.`);
-        }
+    admit: async (attempt) => {
+      for (const [limit, own] of await counts(attempt)) {
+        const state = await limit.consume(own).catch((error: unknown) => {
+          if (error instanceof RateLimiterRes) return error;
+          throw error;
+        });
+        if (state.consumedPoints <= limit.points) continue;
+        const seconds = Math.max(1, Math.ceil(state.msBeforeNext / 1000));
+        throw new Refusal(
+          429,
+          'too many tries',
+          `Too many wrong passwords from here. Try again in ${Math.ceil(seconds / 60)} minutes, or on a device on which you have signed in before.`,
+          undefined,
+          seconds,
+        );
       }
     },
-    failed: async (name, address) => {
-      await Promise.all([count(byName, name), count(byAddress, address)]);
-    },
-    succeeded: async (name) => {
-      await byName.delete(key(name));
+    succeeded: async (attempt, person) => {
+      for (const [limit, own] of await counts(attempt)) {
+        if (limit === byPair || limit === byDevice) await limit.delete(own);
+        else await limit.reward(own);
+      }
+      const device = attempt.device || randomBytes(32).toString('base64url');
+      await knowDevice(db, hashOf(device), person, new Date());
+      return device;
     },
   };
 }

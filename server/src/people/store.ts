@@ -81,3 +81,22 @@ export async function changePractice(db: Knex, school: string, change: OwnPracti
     .where({ id: school })
     .update({ practice: JSON.stringify({ ...own, ...change }) });
 }
+
+/** Whether somebody signed in on a device before. */
+export const knowsDevice = async (db: Knex, tokenHash: string, signIn: string): Promise<boolean> => {
+  const row = await db('known_devices')
+    .join('people', 'people.id', 'known_devices.person')
+    .where({ 'known_devices.token_hash': tokenHash, 'people.sign_in': signIn })
+    .first<object | undefined>('people.id');
+  return row !== undefined;
+};
+
+/** Remembers that somebody signed in on a device; several may share one. */
+export const knowDevice = (db: Knex, tokenHash: string, person: string, since: Date) =>
+  db('known_devices')
+    .insert({ token_hash: tokenHash, person, since })
+    .onConflict(['token_hash', 'person'])
+    .merge(['since']);
+
+/** Forgets devices that nobody signed in on for long. */
+export const forgetDevices = (db: Knex, before: Date) => db('known_devices').where('since', '<', before).delete();

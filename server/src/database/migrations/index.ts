@@ -12,6 +12,7 @@ import * as starts from './010-checklist-starts';
 import * as standing from './011-standing-index';
 import * as signatures from './012-signatures';
 import * as indoors from './013-indoor-plans';
+import * as doors from './014-doors';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -27,6 +28,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '011-standing-index', ...standing },
   { name: '012-signatures', ...signatures },
   { name: '013-indoor-plans', ...indoors },
+  { name: '014-doors', ...doors },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

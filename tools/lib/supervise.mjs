@@ -1,0 +1,114 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { ROOT } from './paths.mjs';
+import { Trouble, say } from './say.mjs';
+import { isRoot } from './shell.mjs';
+
+const SERVER = join(ROOT, 'server', 'dist', 'serve.js');
+/** Ends within so many minutes that are forgiven. */
+const MOST_ENDS = 6;
+const WITHIN = 10 * 60_000;
+const PATIENCE = 15_000;
+
+/** Root serves nobody: the server runs as the user mysql, as the database does, wherever that user can read it. */
+function unprivileged() {
+  if (!isRoot) return {};
+  const idOf = (flag) => Number(spawnSync('id', [flag, 'mysql'], { encoding: 'utf8' }).stdout);
+  const [uid, gid] = [idOf('-u'), idOf('-g')];
+  if (!uid || !gid) return {};
+  const reads =
+    spawnSync('setpriv', ['--reuid=mysql', '--regid=mysql', '--clear-groups', 'test', '-r', SERVER]).status === 0;
+  if (reads) return { uid, gid };
+  say(
+    `The server runs as root, because no other user can read ${ROOT}. Put the application where others can read it, or start it as another user.`,
+  );
+  return {};
+}
+
+/**
+ * Runs the server in a process of its own and starts it again when it ends unasked.
+ *
+ * @param env its settings
+ * @param onGivenUp called when it ended too often
+ * @returns its address, whether it is a demo, and stop
+ * @throws Trouble with its words, or an error with a code, when it cannot start at all
+ */
+export async function superviseServer({ env, onGivenUp }) {
+  const user = unprivileged();
+  let child;
+  let stopping = false;
+  const ends = [];
+
+  const begin = () =>
+    new Promise((done, fail) => {
+      child = spawn(process.execPath, ['--enable-source-maps', SERVER], {
+        env,
+        stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+        detached: true,
+        ...user,
+      });
+      const own = child;
+      own.once('error', fail);
+      own.on('message', (news) => {
+        if (news.kind === 'ready') done(news);
+        else
+          fail(
+            news.message
+              ? new Trouble(news.message)
+              : Object.assign(new Error('the server cannot start'), { code: news.code }),
+          );
+      });
+      own.once('exit', (code, signal) => {
+        fail(new Error(`the server ended while it started (${signal ?? code})`));
+      });
+    });
+
+  const watch = () =>
+    child.once('exit', (code, signal) => {
+      if (!stopping) void again(signal ?? code);
+    });
+
+  const again = async (how) => {
+    for (;;) {
+      const now = Date.now();
+      ends.push(now);
+      if (ends.filter((at) => at > now - WITHIN).length > MOST_ENDS) {
+        process.stderr.write('\nThe server ended too often and is not started again. Its last words stand above.\n');
+        onGivenUp();
+        return;
+      }
+      process.stderr.write(
+        `\nThe server ended unasked (${how}). Starting it again; devices keep what they entered and send it then.\n`,
+      );
+      await sleep(Math.min(1000 * ends.length, 5000));
+      if (stopping) return;
+      try {
+        const { address } = await begin();
+        watch();
+        say(`The server is back: ${address}`);
+        return;
+      } catch (error) {
+        how = error.code || error.message;
+        child.kill('SIGKILL');
+        if (stopping) return;
+      }
+    }
+  };
+
+  const { address, demo } = await begin();
+  watch();
+  return {
+    address,
+    demo,
+    stop: async () => {
+      stopping = true;
+      if (child.exitCode !== null || child.signalCode !== null) return;
+      const ended = new Promise((done) => child.once('exit', done));
+      child.kill('SIGTERM');
+      const late = setTimeout(() => child.kill('SIGKILL'), PATIENCE);
+      await ended;
+      clearTimeout(late);
+    },
+  };
+}
