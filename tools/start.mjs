@@ -1,6 +1,7 @@
 // npm start: sets up whatever is missing, then serves the application until Ctrl-C.
 import net from 'node:net';
 import { join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { ensureBuild } from './lib/build.mjs';
 import { ensurePackages } from './lib/debian.mjs';
 import { ensureDependencies } from './lib/dependencies.mjs';
@@ -12,6 +13,7 @@ import { superviseServer } from './lib/supervise.mjs';
 const port = Number(process.env.PORT ?? 8080);
 const host = process.env.HOST ?? '127.0.0.1';
 const MOST_RESTARTS = 5;
+const PORT_PATIENCE = 12_000;
 
 const portInUse = () =>
   new Trouble(
@@ -22,13 +24,29 @@ function checkPort() {
   if (!Number.isInteger(port) || port < 1 || port > 65_535) {
     throw new Trouble(`PORT is "${process.env.PORT}": write a whole number from 1 to 65535.`);
   }
-  return new Promise((done, fail) => {
+  return portFree();
+}
+
+const listens = () =>
+  new Promise((done, fail) => {
     const server = net.createServer();
-    server.once('error', (error) =>
-      fail(error.code === 'EADDRINUSE' ? portInUse() : new Trouble(`Port ${port} cannot be used: ${error.message}`)),
-    );
+    server.once('error', fail);
     server.listen(port, host, () => server.close(done));
   });
+
+/** A server that is just being stopped still holds its port; it is waited for a while. */
+async function portFree() {
+  for (let waited = 0; ; waited += 500) {
+    try {
+      await listens();
+      return;
+    } catch (error) {
+      if (error.code !== 'EADDRINUSE') throw new Trouble(`Port ${port} cannot be used: ${error.message}`);
+      if (waited >= PORT_PATIENCE) throw portInUse();
+      if (waited === 0) say(`Port ${port} is in use; waiting a moment for an earlier start to end …`);
+      await sleep(500);
+    }
+  }
 }
 
 /** npm itself may be killed without a word to us: then its child must not live on. */

@@ -395,7 +395,11 @@ export const setTriggers = endpoint({
           why: z.string().trim().max(400),
           active: z.boolean(),
         })
-        .refine((each) => each.from <= each.due, { path: ['due'], error: 'A task cannot be due before it begins.' }),
+        .refine((each) => each.from <= each.due, { path: ['due'], error: 'A task cannot be due before it begins.' })
+        .refine((each) => each.task.length + each.question.length <= 190, {
+          path: ['question'],
+          error: 'Task and question together are too long for a list: at most 190 characters. Shorten one of them.',
+        }),
     ),
   }),
   response: z.object({ kept: z.int() }),

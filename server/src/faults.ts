@@ -23,8 +23,16 @@ const UNREACHABLE = new Set([
   'ER_QUERY_INTERRUPTED',
   'ER_CONNECTION_KILLED',
 ]);
-/** Two writes in each other's way; one of them is simply to be sent again. */
+/** Two writes in each other's way; one of them is simply to be done again. */
 const IN_EACH_OTHERS_WAY = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_CHECKREAD']);
+/** What no column takes, where nobody looked before. */
+const NOT_TAKEN = new Set([
+  'ER_DATA_TOO_LONG',
+  'ER_WARN_DATA_OUT_OF_RANGE',
+  'ER_TRUNCATED_WRONG_VALUE_FOR_FIELD',
+  'ER_TRUNCATED_WRONG_VALUE',
+  'ER_CONSTRAINT_FAILED',
+]);
 const ASK_AGAIN = 5;
 
 interface DriverError {
@@ -77,6 +85,20 @@ export function refusalOf(error: unknown): Refusal {
       undefined,
       1,
     );
+  if (fault.code === 'ER_DUP_ENTRY')
+    return new Refusal(409, 'id in use', 'Something else has this id already. Enter it again; nothing was changed.');
+  if (fault.code === 'ER_NO_REFERENCED_ROW_2')
+    return new Refusal(
+      422,
+      'unknown',
+      'What was sent names something that is not there, or not any more. Load the page again, then enter it again; nothing was changed.',
+    );
+  if (NOT_TAKEN.has(fault.code ?? ''))
+    return new Refusal(
+      422,
+      'not valid',
+      'A text or a figure in what was sent is too long or too large to be kept. Shorten it, then send again; nothing was changed.',
+    );
   return new Refusal(
     500,
     'fault',
@@ -106,6 +128,15 @@ export const diskFull = (): Refusal =>
     'disk full',
     'The disk with the data folder is full. Free some space, then send again; nothing was changed and entries stay on your device.',
   );
+
+/**
+ * Whether doing the same once more helps: somebody else wrote the same, or in the way of it, at the same moment. What comes second then
+ * finds the first there.
+ */
+export const worthAgain = (error: unknown): boolean => {
+  const { code = '' } = (error ?? {}) as DriverError;
+  return code === 'ER_DUP_ENTRY' || IN_EACH_OTHERS_WAY.has(code);
+};
 
 /** What goes to the log of an error: never what people entered, which errors of statements carry in their words. */
 export function withoutValues(error: unknown): object {

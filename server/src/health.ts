@@ -20,13 +20,10 @@ export function health(db: Knex): Router {
       await Promise.race([db.raw('select 1'), late]);
       response.json({ ready: true });
     } catch {
-      response
-        .status(503)
-        .set('Retry-After', '2')
-        .json({
-          problem: 'database away',
-          message: 'The database does not answer. Look at its log, then start the application again.',
-        });
+      response.status(503).set('Retry-After', '2').json({
+        problem: 'database away',
+        message: 'The database does not answer. Look at its log, then start the application again.',
+      });
     } finally {
       clearTimeout(timer);
     }

@@ -3,6 +3,7 @@ import type { Endpoint, Input, Output } from '@brave-comb/contract';
 import type { Request, RequestHandler, Response, Router } from 'express';
 import type * as z from 'zod';
 import type { Actor } from './context';
+import { worthAgain } from './faults';
 import { lane, Shared } from './lobby';
 import { Refusal } from './problem';
 import { tornText } from './torn-text';
@@ -123,13 +124,27 @@ export function serving({ router, checked, goesOn, notAwaited }: Served): Serve 
         const own = AT_THE_HIVE.test(endpoint.path) ? hive : desk;
         text = await shared.ask(`${who} ${request.originalUrl}`, () => own(who, reckon));
       } else {
-        text = await lanes.writes(who, reckon).finally(() => shared.changed());
+        text = await lanes.writes(who, () => repeated(reckon)).finally(() => shared.changed());
       }
       if (!response.headersSent) response.type('json').send(text);
     };
     if (endpoint.method === 'GET') router.get(endpoint.path, handle);
     else router.post(endpoint.path, handle);
   };
+}
+
+const MOST_TRIES = 4;
+
+/** Writes are made to be sent twice: where two met, the second is simply done again and finds the first. */
+async function repeated<T>(write: () => Promise<T>): Promise<T> {
+  for (let tries = 1; ; tries += 1) {
+    try {
+      return await write();
+    } catch (error) {
+      if (!worthAgain(error) || tries >= MOST_TRIES) throw error;
+      await new Promise((done) => setTimeout(done, Math.random() * 50 * tries));
+    }
+  }
 }
 
 /** Nobody waits for ever: what was not answered in time is refused; what goes on behind it is known again when it is sent again. */

@@ -179,7 +179,10 @@ describe('a planning job', () => {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ name: 'morag', password: 'willow-before-gorse' }),
     });
-    const cookie = signedIn.headers.get('set-cookie')!.split(';')[0]!;
+    const cookie = signedIn.headers
+      .getSetCookie()
+      .map((each) => each.split(';')[0])
+      .join('; ');
     const runner = startPlanRunner(school.context);
     const answer = await fetch(`http://127.0.0.1:${port}${pathOf(endpoints.watchPlanJob, { job: id })}`, {
       headers: { cookie },

@@ -163,7 +163,7 @@ describe('a visit', () => {
       ...school.context.clock,
       now: () => {
         calls += 1;
-        if (calls > 2) throw new Error('power cut');
+        if (calls > 2) throw Object.assign(new Error('power cut'), { code: 'ECONNRESET' });
         return new Date('2026-05-14T12:00:00Z');
       },
     };

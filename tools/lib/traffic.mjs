@@ -62,9 +62,9 @@ export async function openVisits(lead, count) {
   for (const hive of here) {
     const start = { id: randomUUID(), session: next.session, hive: hive.id, startedAt: now };
     const { status, body } = await lead.post('/api/visits', start);
-    if (status === 200) visits.push(body.id);
+    if (status !== 200) throw new Error(`a visit cannot be opened: ${status} ${JSON.stringify(body)}`);
+    visits.push(body.id);
   }
-  if (visits.length === 0) throw new Error('no visit could be opened');
   return { visits, session: next.session, now };
 }
 

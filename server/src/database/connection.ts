@@ -3,6 +3,7 @@ import type { Logger } from 'pino';
 import { boundedClient } from './bounded-client';
 import { migrations } from './migrations';
 
+const nothing = (): void => undefined;
 const databaseOf = (url: string): string => new URL(url).pathname.slice(1);
 
 function settings(url: string): Knex.Config {
@@ -21,6 +22,8 @@ function settings(url: string): Knex.Config {
     },
     pool: { min: 0, max: 10, acquireTimeoutMillis: 8_000 },
     acquireConnectionTimeout: 8_000,
+    // What goes wrong is thrown; whoever catches it writes it to the log.
+    log: { warn: nothing, error: nothing, deprecate: nothing, debug: nothing },
     // What people entered does not go to the log with a statement that failed.
     compileSqlOnError: false,
   };

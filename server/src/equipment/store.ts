@@ -95,6 +95,9 @@ export const hivesOf = async (db: Knex, school: string, site: string): Promise<H
 export const coloniesIn = (db: Knex, school: string, hives: readonly string[]): Promise<ColonyRow[]> =>
   db<ColonyRow>('colonies').where({ school }).whereIn('hive', hives).whereNull('until').select();
 
+export const coloniesById = (db: Knex, school: string, ids: readonly string[]): Promise<ColonyRow[]> =>
+  db<ColonyRow>('colonies').where({ school }).whereIn('id', ids).select();
+
 export const colonyById = (db: Knex, school: string, id: string): Promise<ColonyRow | undefined> =>
   db<ColonyRow>('colonies').where({ school, id }).first();
 

@@ -14,7 +14,7 @@ export interface EntryRules {
   readonly now: Date;
   readonly trainees: ReadonlySet<string>;
   readonly people: ReadonlySet<string>;
-  /** All trainees of the school: one who changed groups meanwhile keeps what was seen. */
+  /** Trainees whom the sender may judge: one who changed groups meanwhile keeps what was seen. */
   readonly learners: ReadonlySet<string>;
   /** Skills of all versions of the checklist. */
   readonly skills: ReadonlySet<string>;
@@ -30,6 +30,8 @@ export interface EntryRules {
   readonly hives: ReadonlySet<string>;
   /** Tasks that earlier visits left at this hive. */
   readonly tasks: ReadonlySet<string>;
+  /** Ids of combs and colonies in what was sent that are not this school's. */
+  readonly foreign: ReadonlySet<string>;
 }
 
 /** What stays with supervisors, also when a trainee keeps the record. */
@@ -44,6 +46,8 @@ const BY_SUPERVISORS: ReadonlySet<string> = new Set([
 
 /** A device's clock may run ahead this far. */
 const AHEAD = 86_400_000;
+/** What a trainee took back before the visit was closed may arrive this long after. */
+const UNDO_LATE = 86_400_000;
 
 const refuse = (problem: string, message: string): Refusal => new Refusal(422, problem, message);
 
@@ -71,7 +75,8 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
   if (rules.role === 'trainee' && BY_SUPERVISORS.has(body.kind)) {
     return refuse('for supervisors', 'This is for the supervisor of the group. Ask them to enter it.');
   }
-  if (rules.role === 'trainee' && rules.closedAt !== null && entry.at > rules.closedAt)
+  const late = body.kind === 'entry undone' && rules.now.getTime() > Date.parse(rules.closedAt ?? '') + UNDO_LATE;
+  if (rules.role === 'trainee' && rules.closedAt !== null && (late || entry.at > rules.closedAt))
     return refuse(
       'visit closed',
       'This visit is closed. What is still to be corrected is entered by the supervisor: tell them.',
@@ -96,6 +101,11 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
     case 'side read by trainee':
       return addressProblem(body.address, rules) ?? sideRefusal(body.side) ?? inGroup(body.person, rules);
     case 'comb moved':
+      if (rules.foreign.has(body.comb.id) || (body.comb.donor !== null && rules.foreign.has(body.comb.donor)))
+        return refuse(
+          'unknown comb',
+          'That comb, or the colony it is said to come from, is none of this school. Load the visit again, then choose the comb once more.',
+        );
       if (body.to.in === 'box') return boxProblem(body.to.box, rules);
       return body.to.in === 'hive' && !rules.hives.has(body.to.hive)
         ? refuse('hive stands elsewhere', 'The comb can only go to a hive of the same site. Choose one of it.')
@@ -125,7 +135,7 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
       }
       return rules.learners.has(body.trainee)
         ? null
-        : refuse('no trainee', 'That person is no trainee of this school. Choose one of the group.');
+        : refuse('no trainee', 'That person is no trainee of a group that you have led. Choose one of the group.');
     case 'sting asked after':
       return withGroup(body.person, rules);
     case 'stack changed': {

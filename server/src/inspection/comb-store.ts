@@ -45,9 +45,19 @@ export const combsInStore = (db: Knex, school: string): Promise<CombRow[]> =>
 export const combsById = (db: Knex, school: string, ids: readonly string[]): Promise<CombRow[]> =>
   db<CombRow>('combs').where({ school }).whereIn('id', ids).select();
 
-/** Puts combs where they are now; what is known of where they were before is replaced. */
-export async function keepCombs(db: Knex, rows: readonly CombRow[]): Promise<void> {
+/** Ids among some that are combs of another school. */
+export const combsOfOthers = (db: Knex, school: string, ids: readonly string[]): Promise<string[]> =>
+  db('combs').whereIn('id', ids).whereNot({ school }).pluck('id');
+
+/** Puts combs of a school where they are now; what is known of where they were before is replaced. */
+export async function keepCombs(db: Knex, school: string, rows: readonly CombRow[]): Promise<void> {
   if (rows.length === 0) return;
+  const foreign = await combsOfOthers(
+    db,
+    school,
+    rows.map(({ id }) => id),
+  );
+  if (foreign.length > 0) throw new RangeError('combs of another school cannot be moved');
   await db('combs')
     .insert(rows)
     .onConflict('id')

@@ -116,6 +116,7 @@ export async function projectCombs(trx: Knex, visit: NamedVisit, record: VisitRe
   );
   await keepCombs(
     trx,
+    visit.school,
     rows.filter(({ id }) => !later.has(id)),
   );
   const told = new Map((await movesOfVisit(trx, visit.id)).map((move) => [move.id, move]));
@@ -172,6 +173,7 @@ async function withdrawMoves(
   const back = await combsById(trx, school, [...from.keys()]);
   await keepCombs(
     trx,
+    school,
     back.map((row) => ({ ...row, hive: null, box: null, place: null, store: from.get(row.id)! })),
   );
 }

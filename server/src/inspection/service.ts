@@ -26,10 +26,19 @@ import { answerFollowUps, openFollowUps } from '../care/store';
 import { expectedAt } from '../care/colony-state';
 import type { Actor, Context } from '../context';
 import { dateAt, iso } from '../dates';
-import { type HiveRow, colonyIn, hivesById, hivesOf, siteById } from '../equipment/store';
-import { type NamedSessionGroup, groupsOfSession, sessionById } from '../planning/store';
-import { learnersOf, practiceOf, traineesOf } from '../people/store';
+import { type HiveRow, coloniesById, colonyIn, hivesById, hivesOf, siteById } from '../equipment/store';
+import {
+  type NamedSessionGroup,
+  droppedSession,
+  groupsOfSession,
+  lockSession,
+  reviveSession,
+  sessionById,
+} from '../planning/store';
+import { learnersLedBy, learnersOf, practiceOf, traineesOf } from '../people/store';
+import { refusalOf, withoutValues } from '../faults';
 import { Refusal, notFound } from '../problem';
+import { tornText } from '../torn-text';
 import { traineeLimits } from '../planning/plan-store';
 import { rotaOf, standingAt } from '../planning/group-sheet';
 import { knownSkills } from '../skills/checklist-store';
@@ -41,6 +50,7 @@ import { answersAt } from './asked-store';
 import { siteSeason } from '../season/site-season';
 import { entryProblem } from './check-entry';
 import { boxOf, readColony } from './colony-read';
+import { combsOfOthers } from './comb-store';
 import { combsFound, combsListed, framesAsCombs, projectCombs, reserveOf } from './combs';
 import { emergencyCard } from './emergency';
 import { listedSkills, plannedRota, projectJudgements, projectReadings } from './judged';
@@ -99,7 +109,7 @@ export async function startVisit(
   body: Input<typeof endpoints.startVisit>['body'],
 ): Promise<Visit> {
   const { db } = context;
-  const session = await sessionById(db, actor, body.session);
+  const session = (await sessionById(db, actor, body.session)) ?? (await droppedSession(db, actor, body.session));
   if (!session) throw notFound('session');
   const [hive] = await hivesById(db, actor.school, [body.hive]);
   const site = await siteById(db, actor.school, session.site);
@@ -132,28 +142,36 @@ export async function startVisit(
       `Hive ${hive.number} has had its colony since ${colony.since}. Check the date of your device.`,
     );
   }
-  const group = groupFor(await groupsOfSession(db, session.id), hive, actor);
-  const running = (await visitsOfSession(db, actor.school, session.id)).find((visit) => visit.hive === hive.id);
-  if (running) return shownVisit(await openVisit(db, actor, running.id));
   const combs = await combsFound(db, hive);
-  await insertVisit(db, {
-    id: body.id,
-    school: actor.school,
-    session: session.id,
-    trainee_group: group.trainee_group,
-    hive: hive.id,
-    colony: colony.id,
-    supervisor: group.supervisor,
-    box: nestBoxes(hive.stack)[0]!.id,
-    stack: framesAsCombs(hive.stack, combs),
-    questions: body.questions ?? (await questionsFor(db, actor.school, hive.id)),
-    combs,
-    rota: await plannedRota(context, actor.school, hive, group.trainee_group, new Date(body.startedAt)),
-    started_at: new Date(body.startedAt),
-    closed_at: null,
-    mood: null,
+  const questions = body.questions ?? (await questionsFor(db, actor.school, hive.id));
+  const opened = await db.transaction(async (trx) => {
+    await reviveSession(trx, actor.school, session.id);
+    // Whoever opens the same hive at the same moment waits here, and then finds it open.
+    await lockSession(trx, session.id);
+    const group = groupFor(await groupsOfSession(trx, session.id), hive, actor);
+    const running = (await visitsOfSession(trx, actor.school, session.id)).find((visit) => visit.hive === hive.id);
+    if (running) return running.id;
+    const at = new Date(body.startedAt);
+    await insertVisit(trx, {
+      id: body.id,
+      school: actor.school,
+      session: session.id,
+      trainee_group: group.trainee_group,
+      hive: hive.id,
+      colony: colony.id,
+      supervisor: group.supervisor,
+      box: nestBoxes(hive.stack)[0]!.id,
+      stack: framesAsCombs(hive.stack, combs),
+      questions,
+      combs,
+      rota: await plannedRota({ ...context, db: trx }, actor.school, hive, group.trainee_group, at),
+      started_at: at,
+      closed_at: null,
+      mood: null,
+    });
+    return body.id;
   });
-  return shownVisit(await openVisit(db, actor, body.id));
+  return shownVisit(await openVisit(db, actor, opened));
 }
 
 function groupFor(groups: readonly NamedSessionGroup[], hive: HiveRow, actor: Actor): NamedSessionGroup {
@@ -393,7 +411,8 @@ function weatherAtHour(ensemble: Ensemble | null, now: number): VisitFile['weath
 }
 
 /**
- * Records entries of a visit in one transaction. Each is kept, known already, or refused for itself.
+ * Records entries of a visit in one transaction. Each is kept, known already, or refused for itself: also one that fails in a way that nobody
+ * foresaw, which is then written to the log.
  *
  * @throws Refusal 422 when not one of them could be kept or was known
  */
@@ -404,16 +423,66 @@ export async function recordEntries(
   sent: readonly unknown[],
 ): Promise<{ verdicts: readonly EntryVerdict[] }> {
   const visit = await openVisit(context.db, actor, id);
+  const verdicts = await recordBatch(context, actor, visit, sent).catch(async (error: unknown) => {
+    if (refusalOf(error).status !== 500) throw error;
+    const apart: EntryVerdict[] = [];
+    for (const each of sent) apart.push(...(await recordAlone(context, actor, visit, each)));
+    return apart;
+  });
+  if (verdicts.every((each) => each.outcome === 'refused')) {
+    const [first] = verdicts;
+    throw new Refusal(
+      422,
+      first?.problem?.problem ?? 'not valid',
+      first?.problem?.message ?? 'Nothing of what was sent could be kept.',
+      verdicts.map((each) => ({ path: each.id, message: each.problem?.message ?? '' })),
+    );
+  }
+  return { verdicts };
+}
+
+/** One entry of a batch that failed as a whole: it is the one, or it is kept. */
+async function recordAlone(
+  context: Context,
+  actor: Actor,
+  visit: NamedVisit,
+  sent: unknown,
+): Promise<readonly EntryVerdict[]> {
+  try {
+    return await recordBatch(context, actor, visit, [sent]);
+  } catch (error) {
+    if (refusalOf(error).status !== 500) throw error;
+    context.log.error({ fault: withoutValues(error), entry: idOf(sent) }, 'an entry cannot be kept');
+    return [
+      refused(
+        idOf(sent),
+        new Refusal(
+          422,
+          'fault',
+          'This entry could not be kept, and the log of the server tells why. Enter it again in other words, or leave it out.',
+        ),
+      ),
+    ];
+  }
+}
+
+async function recordBatch(
+  context: Context,
+  actor: Actor,
+  visit: NamedVisit,
+  sent: readonly unknown[],
+): Promise<readonly EntryVerdict[]> {
   const [colony, trainees] = await Promise.all([
     colonyIn(context.db, actor.school, visit.hive),
     traineesOf(context.db, actor.school, [visit.trainee_group]),
   ]);
-  const verdicts = await context.db.transaction(async (trx) => {
+  return context.db.transaction(async (trx) => {
     await lockVisit(trx, visit.id);
     const entries = await entriesOf(trx, visit.id);
     const known = new Set(entries.map((entry) => entry.id));
     const ids = new Set(trainees.map((trainee) => trainee.id));
     const [hive] = await hivesById(trx, actor.school, [visit.hive]);
+    const readable = sent.map(readEntry);
     const rules = {
       hive: visit.hive_number,
       type: hive!.type,
@@ -421,7 +490,7 @@ export async function recordEntries(
       colonySince: colony?.since ?? '',
       now: context.clock.now(),
       trainees: ids,
-      learners: new Set(await learnersOf(trx, actor.school)),
+      learners: await learnersJudgedBy(trx, actor),
       skills: await knownSkills(trx, actor.school),
       people: new Set([...ids, visit.supervisor, actor.id]),
       entries: known,
@@ -431,23 +500,23 @@ export async function recordEntries(
       sender: actor.id,
       hives: new Set((await hivesOf(trx, actor.school, visit.site)).map(({ id }) => id)),
       tasks: new Set(await taskIdsOf(trx, actor.school, visit.hive)),
+      foreign: await foreignNames(trx, actor.school, readable),
     };
-    const readable = sent.map((each) => NewEntry.safeParse(each));
     const owners = new Map(
       (
         await entryOwners(
           trx,
-          readable.flatMap((each) => each.data?.id ?? []),
+          readable.flatMap((each) => ('entry' in each ? each.entry.id : [])),
         )
       ).map((row) => [row.id, row.visit]),
     );
     const outcomes: EntryVerdict[] = [];
     for (const [index, read] of readable.entries()) {
-      if (!read.success) {
-        outcomes.push(refused(idOf(sent[index]), unreadable(read.error.issues)));
+      if ('refusal' in read) {
+        outcomes.push(refused(idOf(sent[index]), read.refusal));
         continue;
       }
-      const entry = { ...read.data, by: actor.id } as VisitEntry;
+      const entry = asSeenBy(actor, ids, entries, { ...read.entry, by: actor.id } as VisitEntry);
       const owner = owners.get(entry.id);
       if (known.has(entry.id) || owner === visit.id) {
         outcomes.push({ id: entry.id, outcome: 'known already' });
@@ -470,16 +539,56 @@ export async function recordEntries(
     if (outcomes.some((each) => each.outcome === 'kept')) await project(context, trx, visit, entries);
     return outcomes;
   });
-  if (verdicts.every((each) => each.outcome === 'refused')) {
-    const [first] = verdicts;
-    throw new Refusal(
-      422,
-      first?.problem?.problem ?? 'not valid',
-      first?.problem?.message ?? 'Nothing of what was sent could be kept.',
-      verdicts.map((each) => ({ path: each.id, message: each.problem?.message ?? '' })),
-    );
-  }
-  return { verdicts };
+}
+
+/** Trainees whom somebody may judge: those of the school for a lead, of the groups that they have led for a supervisor. */
+const learnersJudgedBy = async (db: Knex, actor: Actor): Promise<ReadonlySet<string>> =>
+  new Set(actor.role === 'lead' ? await learnersOf(db, actor.school) : await learnersLedBy(db, actor.id));
+
+/** A trainee's reading of a side that a supervisor has read stands beside it, as one of two readings, and does not replace it. */
+function asSeenBy(
+  { role }: Actor,
+  trainees: ReadonlySet<string>,
+  entries: readonly VisitEntry[],
+  entry: VisitEntry,
+): VisitEntry {
+  if (role !== 'trainee' || entry.body.kind !== 'frame side recorded') return entry;
+  const before = recordOf(entries).sides[sideKey(entry.body.address)];
+  return before && !trainees.has(before.by) ? { ...entry, body: { ...entry.body, seen: null } } : entry;
+}
+
+type ReadEntry = { readonly entry: NewEntry } | { readonly refusal: Refusal };
+
+function readEntry(sent: unknown): ReadEntry {
+  const torn = tornText(sent);
+  if (torn !== null)
+    return {
+      refusal: new Refusal(
+        422,
+        'not valid',
+        `The entry holds half a character (${torn}), perhaps of an emoji. Type that text again.`,
+      ),
+    };
+  const read = NewEntry.safeParse(sent);
+  return read.success ? { entry: read.data } : { refusal: unreadable(read.error.issues) };
+}
+
+/** Combs and colonies that entries name and that are not this school's to name. */
+async function foreignNames(trx: Knex, school: string, read: readonly ReadEntry[]): Promise<ReadonlySet<string>> {
+  const combs = read.flatMap((each) =>
+    'entry' in each && each.entry.body.kind === 'comb moved' ? [each.entry.body.comb] : [],
+  );
+  const donors = combs.flatMap(({ donor }) => donor ?? []);
+  const [foreign, own] = await Promise.all([
+    combsOfOthers(
+      trx,
+      school,
+      combs.map(({ id }) => id),
+    ),
+    coloniesById(trx, school, donors),
+  ]);
+  const known = new Set(own.map(({ id }) => id));
+  return new Set([...foreign, ...donors.filter((donor) => !known.has(donor))]);
 }
 
 /** Parts that an entry may speak of: those on the hive now, and those that were on it when it was opened. */

@@ -53,6 +53,16 @@ export const traineesOf = (db: Knex, school: string, groups: readonly string[]) 
 export const learnersOf = (db: Knex, school: string): Promise<string[]> =>
   db('people').where({ school, role: 'trainee' }).whereNull('erased_at').pluck('id');
 
+/** Trainees of the groups that a supervisor leads or has led. */
+export const learnersLedBy = (db: Knex, supervisor: string): Promise<string[]> =>
+  db('session_groups')
+    .join('group_members', 'group_members.trainee_group', 'session_groups.trainee_group')
+    .join('people', 'people.id', 'group_members.person')
+    .where('session_groups.supervisor', supervisor)
+    .whereNull('people.erased_at')
+    .distinct()
+    .pluck('people.id');
+
 export const groupsOf = (db: Knex, person: string): Promise<string[]> =>
   db('group_members').where({ person }).pluck('trainee_group');
 

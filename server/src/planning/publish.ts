@@ -67,7 +67,7 @@ export async function publishPlan(
     const was = toldBefore(season, old);
     const now = toldNow(season, body);
     const changes = [...changesOf(season, was, now), ...staffChanges(season, actor, body, old)];
-    await writeSessions(trx, actor, season, body, old, reasons);
+    await writeSessions(trx, actor, season, body, old, reasons, clock.now());
     await insertVersion(trx, {
       id: body.id,
       school: actor.school,
@@ -256,9 +256,10 @@ async function writeSessions(
   body: Body,
   old: readonly PlannedRow[],
   reasons: Awaited<ReturnType<typeof publishedReasons>>,
+  at: Date,
 ): Promise<void> {
   const keptIds = new Map(old.map((row) => [`${row.site} ${row.from.getTime()}`, row.session]));
-  await dropSessions(db, actor.school, [...new Set(old.map(({ session }) => session))]);
+  await dropSessions(db, actor.school, [...new Set(old.map(({ session }) => session))], at);
   const minutesOf = (hive: string, group: string | null) => {
     const pace = season.problem.groups.find(({ id }) => id === group)?.pace ?? 1;
     return Math.ceil((season.problem.hives.find(({ id }) => id === hive)?.minutes ?? 20) * pace);

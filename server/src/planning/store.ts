@@ -183,8 +183,61 @@ export const begunSince = (db: Knex, school: string, from: Date, now: Date) =>
     .select<{ group: string; hive: string }[]>('session_groups.trainee_group as group', 'session_groups.hive');
 
 /** Takes planned sessions out, with their openings. */
-export async function dropSessions(db: Knex, school: string, ids: readonly string[]): Promise<void> {
+export async function dropSessions(db: Knex, school: string, ids: readonly string[], at: Date): Promise<void> {
+  const rows = await sessions(db, school).whereIn('sessions.id', ids).select();
+  const groups = await db<SessionGroupRow>('session_groups')
+    .whereIn(
+      'session',
+      rows.map(({ id }) => id),
+    )
+    .select();
+  for (const session of rows)
+    await db('dropped_sessions')
+      .insert({
+        id: session.id,
+        school,
+        session: JSON.stringify(session),
+        groups: JSON.stringify(groups.filter((each) => each.session === session.id)),
+        dropped_at: at,
+      })
+      .onConflict('id')
+      .merge();
   const own = db('sessions').where({ school }).whereIn('id', ids).select('id');
   await db('session_groups').whereIn('session', own).delete();
   await db('sessions').where({ school }).whereIn('id', ids).delete();
 }
+
+/** A session that a plan let go, where somebody was to lead in it or leads the school. */
+export async function droppedSession(db: Knex, actor: Actor, id: string): Promise<SessionRow | undefined> {
+  const row = await db<DroppedRow>('dropped_sessions').where({ school: actor.school, id }).first();
+  if (!row) return undefined;
+  const groups = fromJson<SessionGroupRow[]>(row.groups);
+  if (actor.role !== 'lead' && !groups.some(({ supervisor }) => supervisor === actor.id)) return undefined;
+  return fromJson<SessionRow>(row.session);
+}
+
+/** Brings back a session that a plan let go: a device without signal had it prepared, and it was held. */
+export async function reviveSession(trx: Knex, school: string, id: string): Promise<void> {
+  const row = await trx<DroppedRow>('dropped_sessions').where({ school, id }).forUpdate().first();
+  if (!row || (await trx('sessions').where({ id }).first('id'))) return;
+  const { starts_at, ends_at, ...session } = fromJson<SessionRow>(row.session);
+  const groups = fromJson<SessionGroupRow[]>(row.groups);
+  await insertSession(
+    trx,
+    { ...session, starts_at: new Date(starts_at), ends_at: new Date(ends_at) },
+    groups.map(({ session: _, ...group }) => ({ ...group, starts_at: new Date(group.starts_at) })),
+  );
+  await trx('dropped_sessions').where({ school, id }).delete();
+}
+
+/** Locks a session, so that what is opened in it is opened one after another. */
+export const lockSession = (trx: Knex, id: string) => trx('sessions').where({ id }).forUpdate().first<object>('id');
+
+interface DroppedRow {
+  readonly id: string;
+  readonly school: string;
+  readonly session: unknown;
+  readonly groups: unknown;
+}
+
+const fromJson = <T>(value: unknown): T => (typeof value === 'string' ? JSON.parse(value) : value) as T;

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { makeTables, noWayBack } from './parts';
 
-/** Signed-in sessions belong to a person and end for good; invented schools are marked; what happens at the doors is written down. */
+/** Signed-in sessions belong to a person and end for good; invented schools are marked; what happens at the doors is written down; a session that a plan let go can still be held. */
 export async function up(db: Knex): Promise<void> {
   if (!(await db.schema.hasColumn('web_sessions', 'person'))) {
     await db.schema.alterTable('web_sessions', (t) => {
@@ -20,6 +20,14 @@ export async function up(db: Knex): Promise<void> {
     await db('schools').update({ invented: true });
   }
   await makeTables(db, {
+    dropped_sessions: (t) => {
+      t.uuid('id').primary();
+      t.uuid('school').notNullable().references('schools.id');
+      t.json('session').notNullable();
+      t.json('groups').notNullable();
+      t.datetime('dropped_at', { precision: 3 }).notNullable();
+      t.index(['school', 'dropped_at']);
+    },
     audit_log: (t) => {
       t.bigIncrements('seq');
       t.datetime('at', { precision: 3 }).notNullable();
