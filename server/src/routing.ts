@@ -107,12 +107,8 @@ export function serving({ router, checked, goesOn, notAwaited }: Served): Serve 
       const run = () => handler(input, actor as never, { request, response });
       if (endpoint.streams) {
         notAwaited(request);
-        const end = openStream(streams, actor?.id ?? request.ip ?? '');
-        try {
-          await stream(response, run() as AsyncIterable<unknown>, read, () => goesOn(request.sessionID));
-        } finally {
-          end();
-        }
+        response.once('close', openStream(streams, actor?.id ?? request.ip ?? ''));
+        await stream(response, run() as AsyncIterable<unknown>, read, () => goesOn(request.sessionID));
         return;
       }
       const reckon = async () => JSON.stringify(read(await run()));

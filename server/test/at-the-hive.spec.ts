@@ -1,9 +1,20 @@
 import { type AskedQuestion, type LiveSession, type VisitFile, endpoints } from '@brave-comb/contract';
 import { type EntryBody, parseSide } from '@brave-comb/core/inspection';
+import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { watchSession } from '../src/inspection/live';
-import { type School, earlyVisit, entry, openSchool, openVisit, pathOf, preparedFile, today } from './school';
+import {
+  type School,
+  earlyVisit,
+  entry,
+  openSchool,
+  openVisit,
+  pathOf,
+  preparedFile,
+  today,
+  cameraPhoto,
+} from './school';
 
 let school: School;
 let morag: Awaited<ReturnType<School['signIn']>>;
@@ -113,21 +124,26 @@ describe('a trainee who keeps the record', () => {
 });
 
 describe('questions and photos', () => {
-  const JPEG = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]).toString('base64');
   const questions = async (agent = morag) =>
     ((await agent.get(endpoints.askedQuestions.path).expect(200)).body as { questions: AskedQuestion[] }).questions;
   const photo = uuid();
 
   it('keeps a photo once and gives it only to those who may see the visit', async () => {
-    const send = (content: string, agent = salma) =>
+    const send = (content: string, id = photo, agent = salma) =>
       agent
         .post(pathOf(endpoints.keepAttachment, { visit }))
-        .send({ id: photo, takenAt: '2026-05-14T12:20:00Z', type: 'image/jpeg', content });
-    await send(JPEG).expect(200);
-    await send(JPEG).expect(200);
-    await send(Buffer.from('no photo at all').toString('base64')).expect(422);
+        .send({ id, takenAt: '2026-05-14T12:20:00Z', type: 'image/jpeg', content });
+    const taken = await cameraPhoto();
+    await send(taken).expect(200);
+    await send(taken).expect(200);
+    for (const junk of [Buffer.from('no photo at all'), Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3])])
+      expect((await send(junk.toString('base64'), uuid())).status).toBe(422);
     const { body } = await morag.get(pathOf(endpoints.attachment, { attachment: photo })).expect(200);
-    expect((body as { content: string }).content).toBe(JPEG);
+    const kept = await sharp(Buffer.from((body as { content: string }).content, 'base64')).metadata();
+    expect(kept).toMatchObject({ format: 'jpeg', width: 64, height: 48 });
+    // Where and by whom it was taken is nobody's business.
+    expect((await sharp(Buffer.from(taken, 'base64')).metadata()).exif).toBeDefined();
+    expect(kept.exif).toBeUndefined();
     const stranger = await school.signIn('chloe');
     expect((await stranger.get(pathOf(endpoints.attachment, { attachment: photo }))).status).toBe(404);
   });
@@ -154,6 +170,25 @@ describe('questions and photos', () => {
     ]);
     await record([entry({ kind: 'entry undone', entry: asked.id })]).expect(200);
     expect(await questions()).toEqual([]);
+  });
+});
+
+describe('room for photos', () => {
+  it('ends for a person and for a school, in words, and what was kept stays', async () => {
+    const bytesOf = (value: number) => school.db('attachments').update({ bytes: value });
+    const id = uuid();
+    const send = async () =>
+      salma
+        .post(pathOf(endpoints.keepAttachment, { visit }))
+        .send({ id, takenAt: '2026-05-14T12:20:00Z', type: 'image/jpeg', content: await cameraPhoto() });
+    await bytesOf(700 * 1024 * 1024);
+    const { status, body } = await send();
+    expect([status, (body as { message: string }).message]).toEqual([
+      422,
+      expect.stringMatching(/as there is room for/),
+    ]);
+    await bytesOf(1000);
+    expect((await send()).status).toBe(200);
   });
 });
 

@@ -4,7 +4,15 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { type PinRow, claimJob, endJob, keepPin, LOST_AFTER } from '../src/planning/plan-store';
+import {
+  type PinRow,
+  claimJob,
+  giveJobBack,
+  othersWait,
+  endJob,
+  keepPin,
+  LOST_AFTER,
+} from '../src/planning/plan-store';
 import { startPlanRunner } from '../src/planning/runner';
 import { type Agent, openPlanning, type Planning, publication } from './planning';
 import { type School, pathOf } from './school';
@@ -99,11 +107,11 @@ describe('a planning job', () => {
   });
 
   it('is taken up again from its best plan when the server that worked on it is gone', async () => {
+    const kept = (await planned(1)).job.plan!;
     const { id } = await ask(1);
     const claimed = await claimJob(school.db, 'a server that died');
     expect(claimed?.id).toBe(id);
     expect(await claimJob(school.db, 'another server')).toBeUndefined();
-    const kept = (await planned(1)).job.plan!;
     await school
       .db('plan_jobs')
       .where({ id })
@@ -161,12 +169,53 @@ describe('a planning job', () => {
     await runner.stop();
   });
 
-  it('is claimed by one server only, however many look', async () => {
+  it('is claimed by one server only, however many look, and one of each school at a time', async () => {
     const ids = [(await ask(1)).id, (await ask(1)).id, (await ask(1)).id];
-    const claims = await Promise.all(Array.from({ length: 6 }, (_, server) => claimJob(school.db, `server ${server}`)));
-    const taken = claims.flatMap((job) => job?.id ?? []);
-    expect(taken.toSorted()).toEqual(ids.toSorted());
-    await school.db('plan_jobs').whereIn('id', ids).update({ status: 'done' });
+    const full = await lead.post(endpoints.askPlan.path).send({ id: uuid(), seconds: 1, seed: 7 });
+    expect([full.status, (full.body as { message: string }).message]).toEqual([409, expect.stringMatching(/two wait/)]);
+    const ines = await school.signIn('ines');
+    const other = uuid();
+    await ines.post(endpoints.askPlan.path).send({ id: other, seconds: 1, seed: 7 }).expect(200);
+    const takenBy = async (count: number) =>
+      (
+        await Promise.all(Array.from({ length: count }, (_, server) => claimJob(school.db, `server ${server}`)))
+      ).flatMap((job) => job?.id ?? []);
+    const taken = [...(await takenBy(6)), ...(await takenBy(6))];
+    expect(taken).toHaveLength(2);
+    expect(taken).toContain(other);
+    expect(ids).toContain(taken.find((id) => id !== other));
+    await school
+      .db('plan_jobs')
+      .whereIn('id', [...ids, other])
+      .update({ status: 'done' });
+  });
+
+  it('of one school does not hold up another school’s', async () => {
+    const runner = startPlanRunner(school.context);
+    const long = [(await ask(60)).id, (await ask(60)).id];
+    const ines = await school.signIn('ines');
+    const other = uuid();
+    await ines.post(endpoints.askPlan.path).send({ id: other, seconds: 1, seed: 7 }).expect(200);
+    const statusOf = async () =>
+      ((await ines.get(pathOf(endpoints.planJob, { job: other })).expect(200)).body as PlanJob).status;
+    for (let tries = 0; (await statusOf()) !== 'done' && tries < 200; tries += 1)
+      await new Promise((done) => setTimeout(done, 50));
+    expect(await statusOf()).toBe('done');
+    for (const id of long) await lead.post(pathOf(endpoints.stopPlanJob, { job: id })).expect(200);
+    for (const id of long) await until(id, ({ status }) => status === 'stopped' || status === 'done');
+    await runner.stop();
+  });
+
+  it('that made room is taken up after those that waited longer, and counts no fault', async () => {
+    const [first, second] = [await ask(5), await ask(5)];
+    const claimed = await claimJob(school.db, 'a server');
+    expect(claimed?.id).toBe(first.id);
+    expect(await othersWait(school.db, claimed!.school)).toBe(false);
+    await giveJobBack(school.db, first.id, 'a server', true);
+    expect((await claimJob(school.db, 'a server'))?.id).toBe(second.id);
+    await giveJobBack(school.db, second.id, 'a server', true);
+    expect(await claimJob(school.db, 'a server')).toMatchObject({ id: first.id, claims: 1 });
+    await school.db('plan_jobs').whereIn('id', [first.id, second.id]).update({ status: 'done' });
   });
 
   it('is told of as it goes, over server-sent events', async () => {

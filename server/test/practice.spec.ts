@@ -4,7 +4,7 @@ import { type Answer, type TopicId, bestReading, makeDrill, momentSays } from '@
 import { DEFAULT_LIMITS } from '@brave-comb/core/weather';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { type School, earlyVisit, entry, openSchool, pathOf } from './school';
+import { type School, earlyVisit, entry, openSchool, pathOf, cameraPhoto } from './school';
 
 type Agent = Awaited<ReturnType<School['signIn']>>;
 type Practice = Output<(typeof endpoints)['practice']>;
@@ -181,9 +181,7 @@ describe('own photos', () => {
   it('become drills, are answered, and are asked no more', async () => {
     const visit = await earlyVisit(tomasz!);
     const attachment = uuid();
-    const content = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 0x10, 0x4a, 0x46, 0x49, 0x46, 0, 0xff, 0xd9]).toString(
-      'base64',
-    );
+    const content = await cameraPhoto();
     await tomasz!
       .post(pathOf(endpoints.keepAttachment, { visit }))
       .send({ id: attachment, takenAt: NOW, type: 'image/jpeg', content })

@@ -5,6 +5,7 @@ import type { Knex } from 'knex';
 import { type Server, createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
+import sharp from 'sharp';
 import supertest from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { buildApp } from '../src/app';
@@ -141,6 +142,15 @@ export async function openSchool(dataDir = '', own = 'school'): Promise<School> 
 /** An endpoint's path with its parameters filled in. */
 export const pathOf = (endpoint: Endpoint, params: Readonly<Record<string, string>> = {}): string =>
   endpoint.path.replace(/:(\w+)/g, (_, name: string) => params[name] ?? uuid());
+
+/** A photo as a camera writes it, with where and by whom it was taken, base64. */
+export const cameraPhoto = async (): Promise<string> =>
+  (
+    await sharp({ create: { width: 64, height: 48, channels: 3, background: '#a06428' } })
+      .withExif({ IFD0: { Artist: 'somebody' }, IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '54/1 28/1 0/1' } })
+      .jpeg()
+      .toBuffer()
+  ).toString('base64');
 
 export const entry = (body: EntryBody, at = '2026-05-14T12:20:00.000Z', id = uuid()) => ({ id, at, body });
 

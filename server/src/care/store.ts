@@ -185,4 +185,5 @@ export const ownerOfFeed = (db: Knex, tokenHash: string): Promise<Actor | undefi
     .join('schools', 'schools.id', 'people.school')
     .where('calendar_feeds.token_hash', tokenHash)
     .whereNull('calendar_feeds.revoked_at')
+    .whereNull('people.erased_at')
     .first<Actor | undefined>('people.id', 'people.name', 'people.role', 'people.school', 'schools.name as schoolName');

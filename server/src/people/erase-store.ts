@@ -5,6 +5,7 @@ const ERASED_NAME = 'former trainee';
 
 /** Takes out all that tells who somebody was or what was said of them; what was counted stays. */
 export async function erasePerson(trx: Knex, school: string, person: string, at: Date): Promise<void> {
+  const { sign_in: signIn } = await trx('people').where({ school, id: person }).first<{ sign_in: string }>('sign_in');
   await trx('people')
     .where({ school, id: person })
     .update({
@@ -14,7 +15,10 @@ export async function erasePerson(trx: Knex, school: string, person: string, at:
       emergency_note: null,
       erased_at: at,
     });
-  await trx('web_sessions').where('sess', 'like', `%${person}%`).delete();
+  await trx('web_sessions').where({ person }).delete();
+  await trx('known_devices').where({ person }).delete();
+  await trx('calendar_feeds').where({ person }).delete();
+  await trx('audit_log').where({ person }).orWhere({ about: signIn }).update({ about: '' });
   await trx('group_members').where({ person }).delete();
   await trx('planning_terms').where({ school, owner: person }).delete();
   await trx('messages').where({ person }).delete();

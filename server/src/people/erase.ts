@@ -1,5 +1,6 @@
 import type { Actor, Context } from '../context';
 import { Refusal, notFound } from '../problem';
+import { audit } from './audit-store';
 import { peopleOf } from './store';
 import { erasePerson } from './erase-store';
 
@@ -19,6 +20,15 @@ export async function eraseTrainee(
   if (person?.role !== 'trainee') throw notFound('trainee');
   if (name.trim() !== person.name)
     throw new Refusal(422, 'another name', `Type the name as it stands: ${person.name}. Nothing was erased.`);
-  await db.transaction((trx) => erasePerson(trx, actor.school, trainee, clock.now()));
+  await db.transaction(async (trx) => {
+    await erasePerson(trx, actor.school, trainee, clock.now());
+    await audit(trx, {
+      school: actor.school,
+      person: actor.id,
+      what: 'person erased',
+      about: `trainee ${trainee}`,
+      address: '',
+    });
+  });
   return { erased: true };
 }

@@ -17,6 +17,9 @@ export const insertMessages = async (db: Knex, rows: readonly Omit<MessageRow, '
 export const messagesOf = (db: Knex, person: string): Promise<MessageRow[]> =>
   db<MessageRow>('messages').where({ person }).orderBy('at', 'desc').limit(100).select();
 
+export const messageById = (db: Knex, person: string, id: string): Promise<MessageRow | undefined> =>
+  db<MessageRow>('messages').where({ person, id }).first();
+
 export const markRead = (db: Knex, person: string, id: string, at: Date): Promise<number> =>
   db<MessageRow>('messages').where({ person, id }).whereNull('read_at').update({ read_at: at });
 

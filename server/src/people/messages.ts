@@ -3,7 +3,8 @@ import type { Knex } from 'knex';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../context';
 import { iso } from '../dates';
-import { insertMessages, markRead, messagesOf, outboxOf } from './message-store';
+import { notFound } from '../problem';
+import { insertMessages, markRead, messageById, messagesOf, outboxOf } from './message-store';
 
 export async function messages({ db }: Context, actor: Actor): Promise<Output<(typeof endpoints)['messages']>> {
   const rows = await messagesOf(db, actor.id);
@@ -34,6 +35,7 @@ export const tell = (db: Knex, school: string, at: Date, told: readonly Told[]):
   );
 
 export async function readMessage(context: Context, actor: Actor, id: string) {
+  if (!(await messageById(context.db, actor.id, id))) throw notFound('message');
   await markRead(context.db, actor.id, id, context.clock.now());
   return messages(context, actor);
 }

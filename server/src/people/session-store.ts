@@ -51,6 +51,7 @@ export class SessionStore extends Store {
       .where({ sid })
       .where('expired', '>', new Date(now))
       .where('started_at', '>', new Date(now - AT_MOST))
+      .whereNull('people.erased_at')
       .first<RowWithPerson | undefined>(
         'web_sessions.*',
         'people.name',

@@ -8,6 +8,7 @@ import { planningNames } from './names';
 import {
   changeJob,
   insertJob,
+  jobsGoing,
   jobById,
   jobRevision,
   type JobRow,
@@ -16,6 +17,7 @@ import {
   latestVersion,
   lockJob,
   withdrawPin,
+  pinById,
 } from './plan-store';
 import { type PlanningSeason, lockOf, planningSeason } from './season-facts';
 
@@ -121,6 +123,9 @@ function jobView(job: JobRow & { readonly by_name: string }): PlanJob {
   };
 }
 
+/** One is worked on, two wait. */
+const MOST_GOING = 3;
+
 /** Has a plan reckoned by the season as it is now. Sent twice, it is asked once. */
 export async function askPlan(
   context: Context,
@@ -129,6 +134,12 @@ export async function askPlan(
 ): Promise<PlanJob> {
   const { db, clock } = context;
   if ((await jobById(db, actor.school, body.id)) === undefined) {
+    if ((await jobsGoing(db, actor.school)) >= MOST_GOING)
+      throw new Refusal(
+        409,
+        'enough plans wait',
+        'One plan is being reckoned and two wait already. Stop one of them, or wait until one is done.',
+      );
     const { problem } = await planningSeason(context, actor.school);
     await insertJob(db, { ...body, school: actor.school, asked_by: actor.id, asked_at: clock.now(), problem });
   }
@@ -180,6 +191,12 @@ export async function resumePlanJob(context: Context, actor: Actor, id: string, 
     const job = await lockJob(trx, actor.school, id);
     if (!job) throw notFound('planning job');
     if (STILL_GOING.includes(job.status)) return;
+    if ((await jobsGoing(trx, actor.school)) >= MOST_GOING)
+      throw new Refusal(
+        409,
+        'enough plans wait',
+        'One plan is being reckoned and two wait already. Stop one of them first.',
+      );
     await changeJob(trx, id, {
       status: 'waiting',
       stop_asked: 0,
@@ -194,9 +211,22 @@ export async function resumePlanJob(context: Context, actor: Actor, id: string, 
 export async function pinPlan(context: Context, actor: Actor, id: string, what: Pin): Promise<PlanBoard> {
   const before = await planningSeason(context, actor.school);
   const known = before.pins.some((pin) => pin.id === id);
+  if (!known) refuseForeign(before, what);
   if (!known && 'pin' in what) refuseHopelessPin(before, what.pin);
   await keepPin(context.db, { id, school: actor.school, what, by_person: actor.id, at: context.clock.now() });
   return planBoard(context, actor);
+}
+
+/** Groups, hives and people in a pin are the school's own. */
+function refuseForeign({ problem }: PlanningSeason, what: Pin): void {
+  const named: Readonly<Partial<Record<'group' | 'hive' | 'supervisor', string | undefined>>> & {
+    readonly hives?: readonly string[] | undefined;
+  } = 'pin' in what ? what.pin : what.forbid;
+  const known = (all: readonly { readonly id: string }[], id: string | undefined) =>
+    id === undefined || all.some((each) => each.id === id);
+  if (!known(problem.groups, named.group)) throw notFound('group');
+  if (!known(problem.supervisors, named.supervisor)) throw notFound('supervisor');
+  if (![named.hive, ...(named.hives ?? [])].every((hive) => known(problem.hives, hive))) throw notFound('hive');
 }
 
 /** A pin that cannot be kept is refused at once, with the rule or the other pin that stands against it. */
@@ -225,6 +255,7 @@ function refuseHopelessPin(season: PlanningSeason, pin: Extract<Pin, { pin: unkn
 }
 
 export async function unpinPlan(context: Context, actor: Actor, id: string): Promise<PlanBoard> {
+  if (!(await pinById(context.db, actor.school, id))) throw notFound('pin');
   await withdrawPin(context.db, actor.school, id, context.clock.now());
   return planBoard(context, actor);
 }

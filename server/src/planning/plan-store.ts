@@ -76,6 +76,9 @@ export const keepPin = (db: Knex, row: Omit<PinRow, 'withdrawn_at'>) =>
     .onConflict('id')
     .ignore();
 
+export const pinById = (db: Knex, school: string, id: string): Promise<PinRow | undefined> =>
+  db<PinRow>('plan_pins').where({ school, id }).first();
+
 export const withdrawPin = (db: Knex, school: string, id: string, at: Date): Promise<number> =>
   db<PinRow>('plan_pins').where({ school, id }).whereNull('withdrawn_at').update({ withdrawn_at: at });
 
@@ -137,16 +140,28 @@ export const changeJob = (db: Knex, id: string, change: Partial<Omit<JobRow, 'id
 /** A job that its worker left behind has not shown a sign of life for so long, seconds. */
 export const LOST_AFTER = 10;
 
-/** Takes one job that waits, or whose worker is gone, so that no two servers take the same. */
+const FRESH = `beat >= utc_timestamp(3) - interval ${LOST_AFTER} second`;
+const runningSchools = (db: Knex) => jobs(db).where({ status: 'running' }).whereRaw(FRESH).select('school');
+
+/**
+ * Takes one job that waits, or whose worker is gone, so that no two servers take the same. Of each school one is worked on at a time, and
+ * next is what was worked on longest ago: a school that asks for much does not hold up the others.
+ */
 export async function claimJob(db: Knex, me: string): Promise<JobRow | undefined> {
   return db.transaction(async (trx) => {
     const first = (status: JobRow['status']) =>
-      jobs(trx).where({ status }).orderBy('asked_at').limit(1).forUpdate().skipLocked();
-    const [waiting] = await first('waiting');
-    const job =
-      waiting ??
-      (await first('running').whereRaw(`(beat is null or beat < utc_timestamp(3) - interval ${LOST_AFTER} second)`))[0];
+      jobs(trx)
+        .where({ status })
+        .orderByRaw("coalesce(beat, '1970-01-01'), asked_at")
+        .limit(1)
+        .forUpdate()
+        .skipLocked();
+    const [waiting] = await first('waiting').whereNotIn('school', runningSchools(trx));
+    const job = waiting ?? (await first('running').whereRaw(`(beat is null or not ${FRESH})`))[0];
     if (!job) return undefined;
+    await lockSchool(trx, job.school);
+    const others = await runningSchools(trx).where({ school: job.school }).whereNot({ id: job.id });
+    if (others.length > 0) return undefined;
     await changeJob(trx, job.id, {
       status: 'running',
       claimed_by: me,
@@ -191,9 +206,29 @@ export const endJob = (
       revision: db.raw('revision + 1') as unknown as number,
     });
 
-/** Gives a job back, to be claimed again at once. */
-export const giveJobBack = (db: Knex, id: string, me: string) =>
-  jobs(db).where({ id, claimed_by: me, status: 'running' }).update({ status: 'waiting', claimed_by: null });
+/** Gives a job back, to be claimed again: after the others where it made room for them, which is no fault of its own. */
+export const giveJobBack = (db: Knex, id: string, me: string, madeRoom = false) =>
+  jobs(db)
+    .where({ id, claimed_by: me, status: 'running' })
+    .update({
+      status: 'waiting',
+      claimed_by: null,
+      ...(madeRoom ? { claims: db.raw('claims - 1') as unknown as number } : {}),
+    });
+
+/** Whether another school's job waits that nobody works on. */
+export const othersWait = async (db: Knex, school: string): Promise<boolean> =>
+  (await jobs(db)
+    .where({ status: 'waiting' })
+    .whereNot({ school })
+    .whereNotIn('school', runningSchools(db))
+    .first('id')) !== undefined;
+
+/** How many jobs of a school wait or are worked on. */
+export async function jobsGoing(db: Knex, school: string): Promise<number> {
+  const row = await jobs(db).where({ school }).whereIn('status', ['waiting', 'running']).count('* as n').first();
+  return Number((row as { n?: number } | undefined)?.n ?? 0);
+}
 
 export interface VersionRow {
   readonly id: string;

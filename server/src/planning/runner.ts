@@ -3,11 +3,16 @@ import { InspectionPlanJson, PlanningProblemJson } from '@brave-comb/contract';
 import { v7 as uuid } from 'uuid';
 import { Worker } from 'node:worker_threads';
 import type { Context } from '../context';
-import { claimJob, endJob, giveJobBack, type JobRow, reportJob } from './plan-store';
+import { withoutValues } from '../faults';
+import { claimJob, endJob, giveJobBack, type JobRow, othersWait, reportJob } from './plan-store';
 import type { PlanNews, PlanTask } from './plan.worker';
 
 const LOOK_EVERY = 250;
 const REPORT_EVERY = 250;
+/** Jobs that one server works on at a time, each of another school. */
+const AT_ONCE = 2;
+/** So long a job is worked on before it makes room for another school's that waits, ms. */
+const SLICE = 30_000;
 /** A job whose worker died so often would only kill the next one. */
 const MOST_CLAIMS = 4;
 const MEMORY_MB = 400;
@@ -20,7 +25,7 @@ const UNREADABLE = 'This plan was asked for by another version of the applicatio
 type Point = PlanJob['course'][number];
 
 /**
- * Works on planning jobs of the database, one at a time, until it is stopped.
+ * Works on planning jobs of the database, a few at a time, until it is stopped.
  *
  * @param context database and log
  * @param memory most that a planning thread may take, MB
@@ -33,19 +38,31 @@ export function startPlanRunner(
   const { db, log } = context;
   const me = uuid();
   let stopping = false;
-  let running: { end: () => void } | null = null;
+  const running = new Map<string, { readonly end: () => void; readonly done: Promise<void> }>();
   let timer: NodeJS.Timeout;
 
   const look = async (): Promise<void> => {
     try {
-      for (let job = await claimJob(db, me); job && !stopping; job = await claimJob(db, me)) await work(job);
+      while (running.size < AT_ONCE && !stopping) {
+        const job = await claimJob(db, me);
+        if (!job) break;
+        begin(job);
+      }
     } catch (error) {
-      log.warn({ error }, 'planning jobs cannot be looked at');
+      log.warn({ fault: withoutValues(error) }, 'planning jobs cannot be looked at');
     }
     if (!stopping) timer = setTimeout(() => void (current = look()), LOOK_EVERY);
   };
 
-  const work = async (job: JobRow): Promise<void> => {
+  const begin = (job: JobRow): void => {
+    let end = (): void => undefined;
+    const done = work(job, (how) => (end = how))
+      .catch((error: unknown) => log.warn({ fault: withoutValues(error) }, 'a planning job cannot be worked on'))
+      .finally(() => running.delete(job.id));
+    running.set(job.id, { end: () => end(), done });
+  };
+
+  const work = async (job: JobRow, endBy: (end: () => void) => void): Promise<void> => {
     if (job.claims > MOST_CLAIMS) {
       await endJob(db, job.id, me, { status: 'failed', trouble: DIED });
       return;
@@ -59,10 +76,10 @@ export function startPlanRunner(
     const began = performance.now();
     const spent = () => job.spent + (performance.now() - began) / 1000;
     let latest: string | undefined;
-    const end: { as: 'done' | 'stopped' | 'pins' | 'died' | 'not ours' | null } = { as: null };
+    const end: { as: 'done' | 'stopped' | 'pins' | 'died' | 'not ours' | 'made room' | null } = { as: null };
 
     const worker = planThread(task, memory);
-    running = { end: () => void worker.terminate() };
+    endBy(() => void worker.terminate());
     const finished = new Promise<void>((done) => {
       worker.on('message', (news: PlanNews) => {
         if (news.kind === 'end') end.as ??= news.pins ? 'pins' : 'done';
@@ -72,7 +89,7 @@ export function startPlanRunner(
         }
       });
       worker.on('error', (error) => {
-        log.error({ error }, 'a planning thread died');
+        log.error({ fault: withoutValues(error) }, 'a planning thread died');
         end.as ??= 'died';
       });
       worker.on('exit', () => {
@@ -91,23 +108,28 @@ export function startPlanRunner(
         latest ??= found;
         throw error;
       });
-      if (answer === 'go on') return;
-      end.as ??= answer === 'stop' ? 'stopped' : 'not ours';
+      const full = running.size >= AT_ONCE && performance.now() - began > SLICE;
+      if (answer === 'go on' && !(full && (await othersWait(db, job.school)))) return;
+      end.as ??= answer === 'stop' ? 'stopped' : answer === 'go on' ? 'made room' : 'not ours';
       await worker.terminate();
     };
     const beat = setInterval(
-      () => void report().catch((error: unknown) => log.warn({ error }, 'a planning job cannot be reported')),
+      () =>
+        void report().catch((error: unknown) =>
+          log.warn({ fault: withoutValues(error) }, 'a planning job cannot be reported'),
+        ),
       REPORT_EVERY,
     );
     await finished;
     clearInterval(beat);
-    running = null;
     // A server that goes down leaves the job as it is: the next one takes it up from its best plan.
     if (stopping && end.as === 'died') return;
     const found = latest === undefined ? {} : { plan: latest };
     const common = { course: JSON.stringify(course), spent: spent(), ...found };
-    if (end.as === 'died') await reportJob(db, job.id, me, common).then(() => giveJobBack(db, job.id, me));
-    else if (end.as === 'pins')
+    if (end.as === 'died' || end.as === 'made room') {
+      await reportJob(db, job.id, me, common);
+      await giveJobBack(db, job.id, me, end.as === 'made room');
+    } else if (end.as === 'pins')
       await endJob(db, job.id, me, {
         ...common,
         status: 'failed',
@@ -121,8 +143,9 @@ export function startPlanRunner(
     stop: async () => {
       stopping = true;
       clearTimeout(timer);
-      running?.end();
       await current.catch(() => undefined);
+      for (const { end } of running.values()) end();
+      await Promise.all([...running.values()].map(({ done }) => done));
     },
   };
 }
@@ -135,7 +158,7 @@ function taskOf(job: JobRow): PlanTask | null {
   return {
     problem: problem.data,
     plan: plan.data,
-    seed: job.seed + job.claims,
+    seed: job.seed + job.claims + Math.floor(job.spent),
     seconds: Math.max(0.5, job.seconds - job.spent),
   };
 }

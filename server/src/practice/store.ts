@@ -98,27 +98,6 @@ export const photoDrillById = (db: Knex, school: string, id: string): Promise<Ph
 export const retireDrill = (db: Knex, school: string, id: string, at: Date): Promise<number> =>
   db<PhotoDrillRow>('photo_drills').where({ school, id }).whereNull('retired_at').update({ retired_at: at });
 
-/** Photos of a school with where they were taken, the newest first. */
-export const schoolPhotos = (db: Knex, school: string, most: number) =>
-  db('attachments')
-    .join('visits', 'visits.id', 'attachments.visit')
-    .join('hives', 'hives.id', 'visits.hive')
-    .join('visit_entries', function () {
-      this.on('visit_entries.visit', 'attachments.visit').andOn(
-        db.raw("json_value(visit_entries.body, '$.photo') = attachments.id"),
-      );
-    })
-    .where('attachments.school', school)
-    .whereRaw("json_value(visit_entries.body, '$.kind') = 'photo taken'")
-    .orderBy('attachments.taken_at', 'desc')
-    .limit(most)
-    .select<{ id: string; taken_at: Date; hive: string; body: { of: string; spot: object | null } }[]>(
-      'attachments.id',
-      'attachments.taken_at',
-      'hives.number as hive',
-      'visit_entries.body',
-    );
-
 export interface PollRow {
   readonly id: string;
   readonly school: string;

@@ -19,6 +19,13 @@ export async function up(db: Knex): Promise<void> {
     // Until now a school could come from the demo only.
     await db('schools').update({ invented: true });
   }
+  if (!(await db.schema.hasColumn('attachments', 'bytes'))) {
+    await db.schema.alterTable('attachments', (t) => {
+      t.integer('bytes').notNullable().defaultTo(0);
+      t.index(['school', 'by_person']);
+    });
+    await db('attachments').update({ bytes: db.raw('length(content)') });
+  }
   await makeTables(db, {
     dropped_sessions: (t) => {
       t.uuid('id').primary();
