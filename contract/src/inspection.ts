@@ -148,6 +148,8 @@ export const hiveList = endpoint({
   access: field,
   summary: 'All hives of the school with where they stand, to open one or to print its label',
   response: z.object({
+    /** Address that people type, for labels; `null` when whoever runs the server has not said. */
+    address: z.string().nullable(),
     hives: list(z.object({ id: Id, number: z.string(), site: Id, siteName: z.string(), stand: z.string() })),
   }),
 });

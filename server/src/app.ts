@@ -80,6 +80,10 @@ export function buildApp(context: Context, config: Config, traffic = new Traffic
   app.use(compression());
   app.get('/api/openapi.json', openApi());
   app.use('/api/docs', apiDocs());
+  app.use('/api', (_request, response, next) => {
+    response.set('X-Clock', context.clock.now().toISOString());
+    next();
+  });
   app.use('/api', deadline, overTls(config), fromHere(config), roomOnDisk(config.dataDir));
   app.use('/api', readBody());
   app.use('/api', signedSessions(context, config));

@@ -12,6 +12,8 @@ export interface Context {
   readonly weather: WeatherSource;
   readonly scale: ScaleSource;
   readonly log: Logger;
+  /** Address that people type; empty when nobody said. */
+  readonly publicUrl: string;
   /** Name of the session cookie. */
   readonly cookieName: string;
 }

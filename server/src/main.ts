@@ -101,6 +101,7 @@ export async function startServer(config: Config): Promise<Running> {
       log,
       weather: httpWeather(weatherUrl),
       scale: httpScale(scaleUrl),
+      publicUrl: config.publicUrl,
       cookieName: config.https ? '__Host-brave_comb' : 'brave_comb',
     };
     await prepare(config, around);

@@ -98,6 +98,7 @@ export function serving({ router, checked, goesOn, notAwaited }: Served): Serve 
     const handle: RequestHandler = async (request, response) => {
       const actor = request.session.actor ?? null;
       admit(endpoint.access, actor);
+      sameAs(request.get('x-person'), actor);
       const input = {
         params: parse(endpoint.params, request.params, 'params'),
         query: parse(endpoint.query, request.query, 'query'),
@@ -197,6 +198,16 @@ async function stream(
     response.write(`data: ${JSON.stringify(read(event))}\n\n`);
   }
   response.end();
+}
+
+/** A page that still shows somebody else, who was signed in on this device before, is told so: nothing is entered in a wrong name. */
+function sameAs(asked: string | undefined, actor: Actor | null): void {
+  if (asked === undefined || asked === actor?.id) return;
+  throw new Refusal(
+    401,
+    'somebody else',
+    'Somebody else is signed in on this device now. Load the page again; what you entered waits here until you sign in.',
+  );
 }
 
 function admit(access: Endpoint['access'], actor: Actor | null): void {

@@ -41,6 +41,7 @@ beforeAll(async () => {
     log: quiet,
     weather: httpWeather('http://127.0.0.1:9'),
     scale: httpScale('http://127.0.0.1:9'),
+    publicUrl: '',
     cookieName: 'brave_comb',
   };
   const school = await addSchool(context, 'A school', {});

@@ -100,6 +100,7 @@ export async function openSchool(dataDir = '', own = 'school'): Promise<School> 
     weather: httpWeather(weatherUrl),
     scale: httpScale(scaleUrl),
     log: pino({ level: 'silent' }),
+    publicUrl: '',
     cookieName: 'brave_comb',
   };
   await loadOnce(around);

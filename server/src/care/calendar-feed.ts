@@ -8,6 +8,7 @@ import { iso } from '../dates';
 import { hivesById, sitesOf } from '../equipment/store';
 import { groupsOf } from '../people/store';
 import { groupsOfSession, sessionsBetween } from '../planning/store';
+import { lane } from '../lobby';
 import { Refusal } from '../problem';
 import { siteSeason } from '../season/site-season';
 import { colonyStates } from './colony-state';
@@ -22,7 +23,7 @@ export async function calendarFeed({ db }: Context, actor: Actor): Promise<{ sin
 
 /** Makes a new secret address; earlier ones stop working. Only its hash is kept. */
 export async function createCalendarFeed(
-  { db, clock }: Context,
+  { db, clock, publicUrl }: Context,
   actor: Actor,
 ): Promise<{ path: string; since: string }> {
   const token = randomBytes(24).toString('base64url');
@@ -37,7 +38,7 @@ export async function createCalendarFeed(
       revoked_at: null,
     });
   });
-  return { path: `/calendar/${token}.ics`, since: iso(now) };
+  return { path: `${publicUrl}/calendar/${token}.ics`, since: iso(now) };
 }
 
 export async function revokeCalendarFeed({ db, clock }: Context, actor: Actor): Promise<{ revoked: true }> {
@@ -118,6 +119,8 @@ export async function calendarText(context: Context, actor: Actor): Promise<stri
 
 /** Serves the secret addresses: no sign-in, only the secret. A wrong or revoked one is simply not there. */
 export function serveCalendarFeeds(context: Context): RequestHandler {
+  // Programs ask every few hours, many at the same minute: they wait for each other and not in the way of people.
+  const turn = lane({ atOnce: 1, waiting: 200, each: 4, patience: 25_000 });
   return async (request, response) => {
     const token = /^([\w-]{32})\.ics$/.exec(String(request.params.file))?.[1];
     const owner = token && (await ownerOfFeed(context.db, hashOf(token)));
@@ -127,7 +130,7 @@ export function serveCalendarFeeds(context: Context): RequestHandler {
         'not found',
         'This calendar address does not work any more. Make a new one in the application.',
       );
-    const text = await calendarText(context, owner);
+    const text = await turn(owner.id, () => calendarText(context, owner));
     response.set('Cache-Control', 'private, max-age=900').type('text/calendar; charset=utf-8').send(text);
   };
 }

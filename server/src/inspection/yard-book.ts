@@ -102,10 +102,11 @@ export async function settleTask(
 }
 
 /** All hives of the school with where they stand. */
-export async function hiveList({ db }: Context, actor: Actor): Promise<Output<typeof endpoints.hiveList>> {
+export async function hiveList({ db, publicUrl }: Context, actor: Actor): Promise<Output<typeof endpoints.hiveList>> {
   const [hives, sites] = await Promise.all([allHives(db, actor.school), sitesOf(db, actor.school)]);
   const nameOf = new Map(sites.map(({ id, name }) => [id, name]));
   return {
+    address: publicUrl || null,
     hives: hives.map(({ id, number, site, stand }) => ({ id, number, site, siteName: nameOf.get(site) ?? '', stand })),
   };
 }

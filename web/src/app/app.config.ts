@@ -1,10 +1,11 @@
-import { provideHttpClient, withFetch } from '@angular/common/http';
+import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
 import { type ApplicationConfig, isDevMode, provideBrowserGlobalErrorListeners } from '@angular/core';
 import { provideRouter, withComponentInputBinding } from '@angular/router';
 import { provideServiceWorker } from '@angular/service-worker';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
 import { provideStoreDevtools } from '@ngrx/store-devtools';
+import { asWhom, asksAgain, keptAnswers, tellsTime } from './api/interceptors';
 import { routes } from './app.routes';
 import * as careEffects from './care/care.effects';
 import { careFeature } from './care/care.feature';
@@ -12,7 +13,7 @@ import { provideIcons } from './icons/icons';
 import * as inspectionEffects from './inspection/inspection.effects';
 import { inspectionFeature } from './inspection/inspection.feature';
 import * as peopleEffects from './people/people.effects';
-import { peopleFeature } from './people/people.feature';
+import { forgetOnSignOut, peopleFeature } from './people/people.feature';
 import * as planJobEffects from './planning/plan-job.effects';
 import { planJobFeature } from './planning/plan-job.feature';
 import * as planningEffects from './planning/planning.effects';
@@ -25,9 +26,15 @@ import { viewsFeature } from './season/views.feature';
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
-    provideHttpClient(withFetch()),
+    provideHttpClient(withFetch(), withInterceptors([asWhom, keptAnswers, asksAgain, tellsTime])),
     provideRouter(routes, withComponentInputBinding()),
-    provideStore({}, { runtimeChecks: { strictStateImmutability: true, strictActionImmutability: true } }),
+    provideStore(
+      {},
+      {
+        metaReducers: [forgetOnSignOut],
+        runtimeChecks: { strictStateImmutability: true, strictActionImmutability: true },
+      },
+    ),
     provideState(peopleFeature),
     provideState(seasonFeature),
     provideState(viewsFeature),

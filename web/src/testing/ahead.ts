@@ -43,7 +43,13 @@ export async function showView<T>(
     send(action);
   }) as typeof store.dispatch;
   const person = { id: 'p', name: 'Morag Selkirk', role, school: { id: 's', name: 'Brenna Fell' } };
-  send(PeopleEvents.personRecognised({ person, clock: { now: '2026-05-14T06:40:00Z', demo: true, readAt: 0 } }));
+  send(
+    PeopleEvents.personRecognised({
+      person,
+      clock: { now: '2026-05-14T06:40:00Z', demo: true, readAt: 0 },
+      door: null,
+    }),
+  );
   send(
     SeasonEvents.stripLoaded({ strip: { site: { id: 'home', name: 'Home orchard', zone: 'Europe/London' } } as never }),
   );

@@ -47,6 +47,7 @@ import { ExpectedCard } from '../care/expected-card';
 import { BoxMap } from '../inspection/box-map';
 import { CombPortrait } from '../inspection/comb-portrait';
 import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
+import { AsideNotice } from '../inspection/aside-notice';
 import { DeviceStore } from '../inspection/device-store';
 import { VisitDesk } from '../inspection/visit-desk';
 import { Clock } from '../people/clock';
@@ -116,6 +117,7 @@ const QUESTION_TEXT: Readonly<Record<Question, string>> = {
 @Component({
   selector: 'bc-at-the-hive',
   imports: [
+    AsideNotice,
     MatIcon,
     BoxMap,
     CombPortrait,

@@ -12,8 +12,14 @@ export interface WaitingEntry {
   readonly problem: Problem | null;
 }
 
+/** Whose something is that waits, and what the server said where it would not have it. What an older version kept has neither. */
+interface Waits {
+  readonly by?: string;
+  readonly problem?: Problem | null;
+}
+
 /** A visit that this device started and the server has not heard of. */
-export interface WaitingStart {
+export interface WaitingStart extends Waits {
   readonly id: string;
   readonly session: string;
   readonly hive: string;
@@ -21,12 +27,37 @@ export interface WaitingStart {
 }
 
 /** A photo or voice note that the server has not acknowledged. */
-export interface WaitingAttachment {
+export interface WaitingAttachment extends Waits {
   readonly id: string;
   readonly visit: string;
   readonly takenAt: string;
   readonly type: Output<(typeof endpoints)['attachment']>['type'];
   readonly file: Blob;
+}
+
+/** Something that the server would not have: it stays until somebody says what becomes of it, and holds up nothing else. */
+export type Aside =
+  | { readonly kind: 'entry'; readonly id: string; readonly entry: WaitingEntry; readonly problem: Problem }
+  | {
+      readonly kind: 'start';
+      readonly id: string;
+      readonly start: WaitingStart;
+      readonly hive: string;
+      readonly entries: number;
+      readonly problem: Problem;
+    }
+  | {
+      readonly kind: 'attachment';
+      readonly id: string;
+      readonly attachment: WaitingAttachment;
+      readonly problem: Problem;
+    };
+
+/** An answer of the server that can be looked at without signal. */
+interface KeptView {
+  readonly key: string;
+  readonly body: unknown;
+  readonly at: number;
 }
 
 /** A side that is being entered. */
@@ -43,6 +74,7 @@ interface Device extends DBSchema {
   starts: { key: string; value: WaitingStart };
   entries: { key: string; value: WaitingEntry; indexes: { visit: string } };
   attachments: { key: string; value: WaitingAttachment };
+  views: { key: string; value: KeptView; indexes: { at: number } };
 }
 
 interface PhotosBefore extends DBSchema {
@@ -63,7 +95,10 @@ async function carryPhotos(
 const JOURNAL = 'brave-comb/entry/';
 const DRAFT = 'brave-comb/draft/';
 const JOINED = 'brave-comb/joined/';
-const CLOCK = 'brave-comb/clock';
+const SIGN_OUT = 'brave-comb/sign-out-owed';
+/** How many answers are kept to look at without signal, and for how long, ms. */
+const MOST_VIEWS = 120;
+const VIEW_AGE = 3 * 86_400_000;
 const STEP = 'brave-comb/step/';
 /** Writes to local storage; false when it has no room. */
 function write(key: string, text: string): boolean {
@@ -84,7 +119,7 @@ const journalKeys = (): string[] => Object.keys(localStorage).filter((key) => ke
  */
 @Injectable({ providedIn: 'root' })
 export class DeviceStore {
-  private readonly opened: Promise<IDBPDatabase<Device>> = openDB<Device>('brave-comb', 3, {
+  private readonly opened: Promise<IDBPDatabase<Device>> = openDB<Device>('brave-comb', 4, {
     upgrade: (db, before, _now, change) => {
       if (before < 1) {
         for (const name of ['people', 'prepared'] as const) db.createObjectStore(name);
@@ -92,8 +127,9 @@ export class DeviceStore {
         db.createObjectStore('starts', { keyPath: 'id' });
         db.createObjectStore('entries', { keyPath: 'id' }).createIndex('visit', 'visit');
       }
-      db.createObjectStore('attachments', { keyPath: 'id' });
+      if (before < 3) db.createObjectStore('attachments', { keyPath: 'id' });
       if (before === 2) void carryPhotos(db, change);
+      db.createObjectStore('views', { keyPath: 'key' }).createIndex('at', 'at');
     },
   });
   /** Entries for which this device had no room: they live as long as the page does, and are sent first. */
@@ -105,29 +141,69 @@ export class DeviceStore {
   /** Visits begun here that the server has not heard of. */
   readonly unsentStarts = signal(0);
 
-  constructor() {
-    void this.countStarts();
+  /** How much waits here that somebody else entered: it is sent when they sign in again, and shown to nobody before. */
+  readonly sealed = signal(0);
+  /** What the server would not have. */
+  readonly aside = signal<readonly Aside[]>([]);
+  /** Whose device this is now. */
+  private owner: string | null = null;
+
+  private readonly mine = ({ by }: Waits): boolean => by === undefined || by === this.owner;
+
+  /**
+   * Takes the device over for somebody, or for nobody. Files, answers and drafts of whoever was here before are forgotten; what they entered and
+   * was not sent stays, sealed, until they sign in again.
+   */
+  async belongTo(person: Person | null): Promise<void> {
+    const db = await this.opened;
+    const before = await db.get('people', 'last');
+    if (before && before.id !== person?.id) await this.forgetWhatWasShown();
+    await (person ? db.put('people', person, 'last') : db.clear('people'));
+    this.owner = person?.id ?? null;
+    await this.count();
   }
 
-  async keepPerson(person: Person | null): Promise<void> {
+  private async forgetWhatWasShown(): Promise<void> {
     const db = await this.opened;
-    await (person ? db.put('people', person, 'last') : db.clear('people'));
+    for (const store of ['files', 'prepared', 'views'] as const) await db.clear(store);
+    for (const key of Object.keys(localStorage))
+      if ([DRAFT, STEP, JOINED].some((prefix) => key.startsWith(prefix))) localStorage.removeItem(key);
+    // Versions before kept answers with the service worker, for whoever asked.
+    if ('caches' in globalThis)
+      for (const name of await caches.keys()) if (/:data:/.test(name)) await caches.delete(name);
   }
 
   async lastPerson(): Promise<Person | null> {
     return (await (await this.opened).get('people', 'last')) ?? null;
   }
 
-  /** How far the server's clock was ahead of this device's when it was read last, ms. */
-  keepClock(ahead: number, demo: boolean): void {
-    write(CLOCK, JSON.stringify({ ahead, demo }));
+  /** Somebody signed out and the server has not heard of it. */
+  oweSignOut(owed: boolean): void {
+    if (owed) write(SIGN_OUT, '1');
+    else localStorage.removeItem(SIGN_OUT);
   }
 
-  /** The server's clock by this device's, without asking: a cached answer would tell an old time as now. */
-  clock(): { readonly now: string; readonly demo: boolean } {
-    const kept = localStorage.getItem(CLOCK);
-    const { ahead, demo } = kept ? (JSON.parse(kept) as { ahead: number; demo: boolean }) : { ahead: 0, demo: false };
-    return { now: new Date(Date.now() + ahead).toISOString(), demo };
+  owesSignOut(): boolean {
+    return localStorage.getItem(SIGN_OUT) !== null;
+  }
+
+  /** Keeps an answer for whoever is here, to be looked at without signal; the oldest make room. */
+  async keepView(address: string, body: unknown): Promise<void> {
+    if (this.owner === null) return;
+    const change = (await this.opened).transaction('views', 'readwrite');
+    await change.store.put({ key: `${this.owner} ${address}`, body, at: Date.now() });
+    let most = (await change.store.count()) - MOST_VIEWS;
+    for (let old = await change.store.index('at').openCursor(); old && most > 0; old = await old.continue()) {
+      await old.delete();
+      most -= 1;
+    }
+    await change.done;
+  }
+
+  /** What was answered last, not longer ago than three days. */
+  async view(address: string): Promise<unknown> {
+    const kept = await (await this.opened).get('views', `${this.owner} ${address}`);
+    return kept && Date.now() - kept.at < VIEW_AGE ? kept.body : undefined;
   }
 
   /** The step that this device stands at in a visit; another device may stand elsewhere. */
@@ -162,24 +238,89 @@ export class DeviceStore {
     const change = (await this.opened).transaction(['prepared', 'files', 'starts'], 'readwrite');
     await Promise.all([
       change.objectStore('files').put(file),
-      change.objectStore('starts').put(start),
+      change.objectStore('starts').put({ ...(this.owner === null ? {} : { by: this.owner }), ...start }),
       change.objectStore('prepared').delete(`${start.session}/${start.hive}`),
       change.done,
     ]);
-    await this.countStarts();
+    await this.count();
   }
 
-  private async countStarts(): Promise<void> {
-    this.unsentStarts.set(await (await this.opened).count('starts'));
+  /** Counts anew what waits, after it was changed from outside. */
+  recount(): Promise<void> {
+    return this.count();
   }
 
+  /** Counts what waits: what is this person's, what is somebody else's, and what the server would not have. */
+  private async count(): Promise<void> {
+    const db = await this.opened;
+    const [starts, attachments, entries, files] = await Promise.all([
+      db.getAll('starts'),
+      db.getAll('attachments'),
+      this.everyEntry(),
+      db.getAll('files'),
+    ]);
+    const own = entries.filter((each) => this.mine(each.entry));
+    const hiveOf = new Map(files.map(({ visit }) => [visit.id, visit.hiveNumber]));
+    this.unsentStarts.set(starts.filter(this.mine).filter(({ problem }) => !problem).length);
+    this.unsentFiles.set(attachments.filter(this.mine).filter(({ problem }) => !problem).length);
+    this.sealed.set(
+      [...starts, ...attachments].filter((each) => !this.mine(each)).length + entries.length - own.length,
+    );
+    this.aside.set([
+      ...starts.filter(this.mine).flatMap((start): Aside[] =>
+        start.problem
+          ? [
+              {
+                kind: 'start',
+                id: start.id,
+                start,
+                hive: hiveOf.get(start.id) ?? '?',
+                entries: own.filter(({ visit }) => visit === start.id).length,
+                problem: start.problem,
+              },
+            ]
+          : [],
+      ),
+      ...own.flatMap((entry): Aside[] =>
+        entry.problem ? [{ kind: 'entry', id: entry.id, entry, problem: entry.problem }] : [],
+      ),
+      ...attachments
+        .filter(this.mine)
+        .flatMap((attachment): Aside[] =>
+          attachment.problem
+            ? [{ kind: 'attachment', id: attachment.id, attachment, problem: attachment.problem }]
+            : [],
+        ),
+    ]);
+  }
+
+  /** Starts that this person made here, with those that the server would not have. */
   async starts(): Promise<readonly WaitingStart[]> {
-    return (await this.opened).getAll('starts');
+    return (await (await this.opened).getAll('starts')).filter(this.mine);
+  }
+
+  async keepStart(start: WaitingStart): Promise<void> {
+    await (await this.opened).put('starts', start);
+    await this.count();
   }
 
   async started(id: string): Promise<void> {
     await (await this.opened).delete('starts', id);
-    await this.countStarts();
+    await this.count();
+  }
+
+  /** Throws a start away that the server would not have, with all that was entered for it. */
+  async dropStart(id: string): Promise<void> {
+    await this.forgetEntries((await this.entries(id)).map((each) => each.id));
+    const change = (await this.opened).transaction(['starts', 'files', 'attachments'], 'readwrite');
+    const attachments = (await change.objectStore('attachments').getAll()).filter(({ visit }) => visit === id);
+    await Promise.all([
+      ...attachments.map((each) => change.objectStore('attachments').delete(each.id)),
+      change.objectStore('starts').delete(id),
+      change.objectStore('files').delete(id),
+      change.done,
+    ]);
+    await this.count();
   }
 
   async keepFile(file: VisitFile): Promise<void> {
@@ -202,6 +343,7 @@ export class DeviceStore {
       if (!(error instanceof DOMException)) throw error;
     }
     this.full.set(this.homeless.size);
+    if (entry.problem) await this.count();
   }
 
   /** Brings entries into the database that an earlier page could only write down. */
@@ -219,9 +361,13 @@ export class DeviceStore {
     return [...journal.map((text) => JSON.parse(text) as WaitingEntry), ...this.homeless.values()];
   }
 
-  /** Entries of a visit, or of all visits, in the order in which they were made. */
+  /** Entries that this person made for a visit, or for all visits, in the order in which they were made. */
   async entries(visit?: string): Promise<readonly WaitingEntry[]> {
     await this.readJournal();
+    return (await this.everyEntry(visit)).filter((each) => this.mine(each.entry));
+  }
+
+  private async everyEntry(visit?: string): Promise<readonly WaitingEntry[]> {
     const db = await this.opened;
     const kept = await (visit ? db.getAllFromIndex('entries', 'visit', visit) : db.getAll('entries'));
     const more = this.written().filter((each) => visit === undefined || each.visit === visit);
@@ -238,6 +384,7 @@ export class DeviceStore {
     this.full.set(this.homeless.size);
     const change = (await this.opened).transaction('entries', 'readwrite');
     await Promise.all([...ids.map((id) => change.store.delete(id)), change.done]);
+    if (this.aside().some(({ id }) => ids.includes(id))) await this.count();
   }
 
   /** Moves what was entered for one visit to another: the hive was open already under that id. */
@@ -252,7 +399,7 @@ export class DeviceStore {
       change.objectStore('starts').delete(from),
       change.done,
     ]);
-    await this.countStarts();
+    await this.count();
     write(`${JOINED}${from}`, to);
     const draft = this.draft(from);
     if (draft) this.keepDraft({ ...draft, visit: to });
@@ -265,21 +412,17 @@ export class DeviceStore {
   }
 
   async keepAttachment(attachment: WaitingAttachment): Promise<void> {
-    await (await this.opened).put('attachments', attachment);
-    await this.countAttachments();
+    await (await this.opened).put('attachments', { ...(this.owner === null ? {} : { by: this.owner }), ...attachment });
+    await this.count();
   }
 
   async attachments(): Promise<readonly WaitingAttachment[]> {
-    return (await this.opened).getAll('attachments');
+    return (await (await this.opened).getAll('attachments')).filter(this.mine);
   }
 
   async forgetAttachment(id: string): Promise<void> {
     await (await this.opened).delete('attachments', id);
-    await this.countAttachments();
-  }
-
-  private async countAttachments(): Promise<void> {
-    this.unsentFiles.set(await (await this.opened).count('attachments'));
+    await this.count();
   }
 
   keepDraft(draft: SideDraft): void {

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { DomSanitizer } from '@angular/platform-browser';
 import { renderSVG } from 'uqr';
 import { ViewDesk } from '../season/view-desk';
@@ -7,20 +8,30 @@ import { ViewState } from '../season/view-state';
 /** Labels to print and stick on the hives: each opens its hive's visit when a phone looks at it. */
 @Component({
   selector: 'bc-hive-labels',
-  imports: [ViewState],
+  imports: [MatButton, ViewState],
   template: `
     <bc-view-state [watched]="watched" name="The hives" />
     @if (labels(); as all) {
       <section class="sheet" aria-labelledby="labels-title">
         <h1 id="labels-title">Labels for the hives</h1>
+        @if (nowhere()) {
+          <p class="nowhere" role="alert">
+            No labels yet: nobody has said under which address phones reach this server, and {{ origin }} works on this
+            computer only. Whoever runs the server starts it with PUBLIC_URL set to that address, as
+            PUBLIC_URL=https://hives.example.org.
+          </p>
+        }
         <p class="how">
           Print, cover with clear film, stick beside the entrance where rain does not run. Looking at one with a phone
-          opens that hive's visit. <button type="button" class="btn" (click)="print()">Print</button>
+          opens that hive's visit{{ nowhere() ? '' : ' at ' + base() }}.
+          <button type="button" matButton="filled" [disabled]="nowhere()" (click)="print()">Print</button>
         </p>
         <ul>
           @for (label of all; track label.id) {
             <li>
-              <div [innerHTML]="label.picture" role="img" [attr.aria-label]="'Label of hive ' + label.number"></div>
+              @if (label.picture) {
+                <div [innerHTML]="label.picture" role="img" [attr.aria-label]="'Label of hive ' + label.number"></div>
+              }
               <p>
                 <b>Hive {{ label.number }}</b> {{ label.site }}
               </p>
@@ -55,6 +66,13 @@ import { ViewState } from '../season/view-state';
       display: block;
       font: 700 20px var(--display);
     }
+    .nowhere {
+      margin: 8px 0;
+      padding: 6px 10px;
+      border-left: 4px solid var(--rust);
+      background: var(--rust-100);
+      color: var(--rust-text);
+    }
     @media print {
       .how {
         display: none;
@@ -66,13 +84,19 @@ import { ViewState } from '../season/view-state';
 export class HiveLabels {
   private readonly safe = inject(DomSanitizer);
   protected readonly watched = inject(ViewDesk).watch('hiveList', () => ({}));
+  protected readonly origin = location.origin;
+  /** The address that labels lead to; a phone cannot reach one of this computer only. */
+  protected readonly base = computed(() => this.watched.data()?.address ?? this.origin);
+  protected readonly nowhere = computed(() => /^https?:\/\/(localhost|127\.|\[::1\])/.test(this.base()));
   protected readonly labels = computed(() =>
     this.watched.data()?.hives.map(({ id, number, siteName: site }) => ({
       id,
       number,
       site,
       // Drawn here from the hive's own address, nothing in it comes from elsewhere.
-      picture: this.safe.bypassSecurityTrustHtml(renderSVG(`${location.origin}/at-the-hive/hive/${id}`)),
+      picture: this.nowhere()
+        ? null
+        : this.safe.bypassSecurityTrustHtml(renderSVG(`${this.base()}/at-the-hive/hive/${id}`)),
     })),
   );
 

@@ -21,6 +21,7 @@ import {
   withLatestFrom,
 } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
+import { PeopleEvents } from '../people/people.feature';
 import { DeviceStore } from './device-store';
 import { InspectionEvents, inspectionFeature } from './inspection.feature';
 import { Outbox } from './outbox';
@@ -60,6 +61,17 @@ export const loadFile = createEffect(
       ),
     ),
   { functional: true },
+);
+
+/** What somebody entered is sent as soon as they are here, and as nobody else. */
+export const sendOnArrival = createEffect(
+  (actions = inject(Actions), outbox = inject(Outbox)) =>
+    actions.pipe(
+      ofType(PeopleEvents.signedIn, PeopleEvents.personRecognised),
+      filter(({ person }) => person !== null),
+      tap(() => void outbox.send()),
+    ),
+  { functional: true, dispatch: false },
 );
 
 /** How often it is asked what other devices entered in the visit, ms. */

@@ -15,6 +15,8 @@ class MemoryDevice {
   readonly joined: string[] = [];
 
   attachments = () => Promise.resolve([...this.waitingFiles.values()]);
+  keepAttachment = (file: WaitingAttachment) => Promise.resolve(void this.waitingFiles.set(file.id, file));
+  keepStart = (kept: WaitingStart) => Promise.resolve(void this.waitingStarts.set(kept.id, kept));
   forgetAttachment = (id: string) => Promise.resolve(void this.waitingFiles.delete(id));
   starts = () => Promise.resolve([...this.waitingStarts.values()]);
   entries = () => Promise.resolve([...this.waitingEntries.values()]);
@@ -92,7 +94,7 @@ describe('the outbox', () => {
     expect(dispatched).toEqual(['Entries kept', 'Everything sent']);
   });
 
-  it('sends photos after the entries, lets go of one that the server will not have, keeps one that did not arrive', async () => {
+  it('sends photos after the entries, sets aside one that the server will not have, keeps one that did not arrive', async () => {
     const photo = (id: string) => ({
       id,
       visit: 'visit',
@@ -104,7 +106,12 @@ describe('the outbox', () => {
     answers = [() => of({ id: 'p1' }), () => fault(422), () => fault(0)];
     await outbox.send();
     expect(calls.map(({ path }) => path)).toEqual(Array.from({ length: 3 }, () => endpoints.keepAttachment.path));
-    expect([...device.waitingFiles.keys()]).toEqual(['p3']);
+    expect([...device.waitingFiles.values()].map(({ id, problem }) => [id, problem?.message])).toEqual([
+      ['p2', 'status 422'],
+      ['p3', undefined],
+    ]);
+    await outbox.send();
+    expect([...device.waitingFiles.keys()]).toEqual(['p2']);
     expect(dispatched).toContain('Sending failed');
   });
 
@@ -129,7 +136,34 @@ describe('the outbox', () => {
     expect(device.waitingEntries.size).toBe(0);
   });
 
-  it.each([503, 507, 500, 429, 401])('keeps everything on status %d and tries again later', async (status) => {
+  it('takes a batch apart that the server stumbles over: one bad entry is set aside, the others are kept', async () => {
+    for (const id of ['a', 'bad', 'c']) device.waitingEntries.set(id, entry(id));
+    const keeps = (id: string) => () => of({ verdicts: [{ id, outcome: 'kept' }] });
+    answers = [() => fault(500), keeps('a'), () => fault(500), keeps('c')];
+    await outbox.send();
+    expect(calls.map(({ ids }) => ids)).toEqual([['a', 'bad', 'c'], ['a'], ['bad'], ['c']]);
+    expect([...device.waitingEntries.values()].map(({ id, problem }) => [id, problem?.message])).toEqual([
+      ['bad', 'status 500'],
+    ]);
+  });
+
+  it.each([404, 403, 409, 422, 500])(
+    'sets a start aside that was refused with %d, holds its entries and lets the others go',
+    async (status) => {
+      device.waitingStarts.set('gone', start('gone'));
+      device.waitingEntries.set('held', entry('held', 'gone'));
+      device.waitingEntries.set('free', entry('free', 'other'));
+      answers = [() => fault(status)];
+      await outbox.send();
+      expect(device.waitingStarts.get('gone')?.problem?.message).toBe(`status ${status}`);
+      expect([...device.waitingEntries.keys()]).toEqual(['held']);
+      calls = [];
+      await outbox.send();
+      expect(calls).toEqual([]);
+    },
+  );
+
+  it.each([503, 507, 429, 401])('keeps everything on status %d and tries again later', async (status) => {
     device.waitingEntries.set('a', entry('a'));
     answers.push(() => fault(status));
     await outbox.send();

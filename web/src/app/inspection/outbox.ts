@@ -1,5 +1,5 @@
 import { Injectable, inject } from '@angular/core';
-import type { EntryVerdict } from '@brave-comb/contract';
+import type { EntryVerdict, Problem } from '@brave-comb/contract';
 import { endpoints } from '../api/endpoints';
 import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
@@ -10,7 +10,7 @@ import { InspectionEvents } from './inspection.feature';
 const BATCH = 100;
 const RETRY = 8_000;
 
-/** Sends what waits on this device, in order, as often as it takes. What the server would not keep stays visible until somebody settles it. */
+/** Sends what its author has waiting on this device, in order, as often as it takes. What the server would not keep is set aside, visible until somebody settles it, and holds up nothing else. */
 @Injectable({ providedIn: 'root' })
 export class Outbox {
   private readonly client = inject(ContractClient);
@@ -47,12 +47,20 @@ export class Outbox {
 
   private async sendStarts(): Promise<void> {
     for (const start of await this.device.starts()) {
-      const visit = await firstValueFrom(this.client.call(endpoints.startVisit, { body: start }));
-      if (visit.id !== start.id) {
-        await this.device.join(start.id, visit.id);
-        this.store.dispatch(InspectionEvents.visitJoined({ from: start.id, to: visit.id }));
-      } else {
-        await this.device.started(start.id);
+      if (start.problem) continue;
+      const { id, session, hive, startedAt } = start;
+      try {
+        const body = { id, session, hive, startedAt };
+        const visit = await firstValueFrom(this.client.call(endpoints.startVisit, { body }));
+        if (visit.id === start.id) await this.device.started(start.id);
+        else {
+          await this.device.join(start.id, visit.id);
+          this.store.dispatch(InspectionEvents.visitJoined({ from: start.id, to: visit.id }));
+        }
+      } catch (error) {
+        const problem = finalProblem(error as CallFault);
+        if (!problem) throw error;
+        await this.device.keepStart({ ...start, problem });
       }
     }
   }
@@ -70,19 +78,21 @@ export class Outbox {
     this.store.dispatch(InspectionEvents.everythingSent());
   }
 
-  /** Photos and voice notes go last and one by one: on a thin signal entries come first. One that the server will not have is let go, its entry stays. */
+  /** Photos and voice notes go last and one by one: on a thin signal entries come first. */
   private async sendAttachments(): Promise<void> {
     const unsent = new Set((await this.device.starts()).map((start) => start.id));
-    for (const { id, visit, takenAt, type, file } of await this.device.attachments()) {
-      if (unsent.has(visit)) continue;
+    for (const attachment of await this.device.attachments()) {
+      const { id, visit, takenAt, type, file, problem } = attachment;
+      if (problem || unsent.has(visit)) continue;
       try {
         const body = { id, takenAt, type, content: await inBase64(file) };
         await firstValueFrom(this.client.call(endpoints.keepAttachment, { params: { visit }, body }));
+        await this.device.forgetAttachment(id);
       } catch (error) {
-        const { status } = error as CallFault;
-        if (status !== 422 && status !== 404 && status !== 403 && status !== 413) throw error;
+        const problem = finalProblem(error as CallFault);
+        if (!problem) throw error;
+        await this.device.keepAttachment({ ...attachment, problem });
       }
-      await this.device.forgetAttachment(id);
     }
   }
 
@@ -91,16 +101,19 @@ export class Outbox {
     try {
       return (await firstValueFrom(this.client.call(endpoints.recordEntries, { params: { visit }, body }))).verdicts;
     } catch (error) {
-      const fault = error as CallFault & Error;
-      const final = fault.status === 422 || fault.status === 404 || fault.status === 403;
-      if (!final) throw fault;
+      const fault = error as CallFault;
+      // A batch that the server stumbles over is taken apart: one entry must not hold up the others.
+      if (fault.status === 500 && entries.length > 1) {
+        const apart: EntryVerdict[] = [];
+        for (const each of entries) apart.push(...(await this.sendBatch(visit, [each])));
+        return apart;
+      }
+      const problem = finalProblem(fault);
+      if (!problem) throw error;
       return entries.map(({ id }) => ({
         id,
         outcome: 'refused' as const,
-        problem: {
-          problem: fault.problem,
-          message: fault.details.find((each) => each.path === id)?.message ?? fault.message,
-        },
+        problem: { ...problem, message: fault.details.find((each) => each.path === id)?.message ?? problem.message },
       }));
     }
   }
@@ -117,6 +130,11 @@ export class Outbox {
     if (kept.length > 0) this.store.dispatch(InspectionEvents.entriesKept({ entries: kept.map((each) => each.entry) }));
     if (refused.length > 0) this.store.dispatch(InspectionEvents.entriesRefused({ entries: refused }));
   }
+}
+
+/** What the server said for good; `null` for what passes: no connection, too much at once, somebody else signed in. */
+function finalProblem({ status, problem, message }: CallFault): Problem | null {
+  return [400, 403, 404, 409, 410, 413, 415, 422, 500].includes(status) ? { problem, message } : null;
 }
 
 /** A blob in base64, without the prefix of a data address. */

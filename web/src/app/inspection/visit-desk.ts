@@ -28,6 +28,7 @@ export class VisitDesk {
   private readonly store = inject(Store);
   private readonly clock = inject(Clock);
   private readonly person = this.store.selectSignal(peopleFeature.selectPerson);
+  private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
   private readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
@@ -68,8 +69,19 @@ export class VisitDesk {
     if (!changed) return null;
     const problem = sideProblem(side);
     if (problem) return problem;
-    this.enter({ kind: 'frame side recorded', address, side, seen: reading?.entry ?? null });
+    this.enter({
+      kind: 'frame side recorded',
+      address,
+      side,
+      seen: this.mayReplace(reading?.by) ? reading!.entry : null,
+    });
     return null;
+  }
+
+  /** A trainee's reading stands beside a supervisor's as one of two, and does not replace it. */
+  private mayReplace(reader: string | undefined): boolean {
+    if (reader === undefined) return false;
+    return this.person()?.role !== 'trainee' || (this.file()?.trainees ?? []).some(({ id }) => id === reader);
   }
 
   /** Keeps what a trainee read, hidden until the supervisor has read the side too. */

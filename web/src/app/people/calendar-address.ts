@@ -64,7 +64,7 @@ export class CalendarAddress {
   private readonly made = this.desk.lastAnswer('createCalendarFeed');
   protected readonly address = computed(() => {
     const made = this.made() as { path: string } | null;
-    return made ? `${globalThis.location.origin}${made.path}` : null;
+    return made ? new URL(made.path, globalThis.location.origin).href : null;
   });
   protected readonly since = computed(() => {
     const since = this.watched.data()?.since;

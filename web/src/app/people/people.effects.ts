@@ -2,15 +2,41 @@ import { inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { endpoints } from '../api/endpoints';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { catchError, exhaustMap, fromEvent, map, of, startWith, switchMap, tap } from 'rxjs';
+import { catchError, concatMap, exhaustMap, firstValueFrom, fromEvent, map, of, startWith, switchMap, tap } from 'rxjs';
 import { ContractClient, type CallFault } from '../api/contract-client';
 import { DeviceStore } from '../inspection/device-store';
+import { keepClock, keptClock } from './kept-clock';
 import { type ClockState, PeopleEvents } from './people.feature';
 
 const readNow = (clock: { now: string; demo: boolean }): ClockState => ({ ...clock, readAt: Date.now() });
 
-const keepAhead = (device: DeviceStore, { now, demo }: { now: string; demo: boolean }): void =>
-  device.keepClock(Date.parse(now) - Date.now(), demo);
+/** Signs out at the server whoever signed out here without signal; true when nothing is owed any more. */
+async function payOwedSignOut(client: ContractClient, device: DeviceStore): Promise<boolean> {
+  if (!device.owesSignOut()) return true;
+  try {
+    await firstValueFrom(client.call(endpoints.signOut, {}));
+  } catch (fault) {
+    if ((fault as CallFault).status !== 401) return false;
+  }
+  device.oweSignOut(false);
+  return true;
+}
+
+async function whoIsHere(client: ContractClient, device: DeviceStore) {
+  const signedOut = !(await payOwedSignOut(client, device));
+  try {
+    const { person, clock, door } = await firstValueFrom(client.call(endpoints.whoAmI, {}));
+    keepClock(Date.parse(clock.now), clock.demo);
+    const here = signedOut ? null : person;
+    await device.belongTo(here);
+    return PeopleEvents.personRecognised({ person: here, clock: readNow(clock), door });
+  } catch {
+    // Without a connection the one who was here last goes on working; the server checks again when it is back.
+    const person = signedOut ? null : await device.lastPerson();
+    await device.belongTo(person);
+    return PeopleEvents.personRecognised({ person, clock: readNow(keptClock()), door: null });
+  }
+}
 
 export const recognise = createEffect(
   (actions = inject(Actions), client = inject(ContractClient), device = inject(DeviceStore)) =>
@@ -23,21 +49,7 @@ export const recognise = createEffect(
           startWith(opened),
         ),
       ),
-      switchMap(() =>
-        client.call(endpoints.whoAmI, {}).pipe(
-          tap(({ person, clock }) => {
-            void device.keepPerson(person);
-            keepAhead(device, clock);
-          }),
-          map(({ person, clock }) => PeopleEvents.personRecognised({ person, clock: readNow(clock) })),
-          catchError(() =>
-            // Without a connection the one who was here last goes on working; the server checks again when it is back.
-            device
-              .lastPerson()
-              .then((person) => PeopleEvents.personRecognised({ person, clock: readNow(device.clock()) })),
-          ),
-        ),
-      ),
+      switchMap(() => whoIsHere(client, device)),
     ),
   { functional: true },
 );
@@ -48,11 +60,12 @@ export const signIn = createEffect(
       ofType(PeopleEvents.signInSubmitted),
       exhaustMap(({ name, password }) =>
         client.call(endpoints.signIn, { body: { name, password } }).pipe(
-          tap(({ person, clock }) => {
-            void device.keepPerson(person);
-            keepAhead(device, clock);
+          concatMap(async ({ person, clock }) => {
+            device.oweSignOut(false);
+            keepClock(Date.parse(clock.now), clock.demo);
+            await device.belongTo(person);
+            return PeopleEvents.signedIn({ person, clock: readNow(clock) });
           }),
-          map(({ person, clock }) => PeopleEvents.signedIn({ person, clock: readNow(clock) })),
           catchError((fault: CallFault) => of(PeopleEvents.signInRefused({ fault }))),
         ),
       ),
@@ -60,27 +73,27 @@ export const signIn = createEffect(
   { functional: true },
 );
 
+/** Signing out works on the device at once; a server that cannot be reached hears of it at the next contact. */
 export const signOut = createEffect(
   (actions = inject(Actions), client = inject(ContractClient), device = inject(DeviceStore)) =>
     actions.pipe(
       ofType(PeopleEvents.signOutAsked),
-      exhaustMap(() =>
-        client.call(endpoints.signOut, {}).pipe(
-          catchError(() => of(null)),
-          tap(() => void device.keepPerson(null)),
-          map(() => PeopleEvents.signedOut()),
-        ),
-      ),
+      exhaustMap(async () => {
+        device.oweSignOut(true);
+        await device.belongTo(null);
+        void payOwedSignOut(client, device);
+        return PeopleEvents.signedOut();
+      }),
     ),
   { functional: true },
 );
 
 export const moveClock = createEffect(
-  (actions = inject(Actions), client = inject(ContractClient), device = inject(DeviceStore)) =>
+  (actions = inject(Actions), client = inject(ContractClient)) =>
     actions.pipe(
       ofType(PeopleEvents.clockMoveAsked),
       exhaustMap(({ type: _, ...body }) => client.call(endpoints.moveClock, { body })),
-      tap((clock) => keepAhead(device, clock)),
+      tap(({ now, demo }) => keepClock(Date.parse(now), demo)),
       map((clock) => PeopleEvents.clockMoved({ clock: readNow(clock) })),
     ),
   { functional: true },
@@ -102,4 +115,21 @@ export const leave = createEffect(
       tap(() => void router.navigateByUrl('/sign-in')),
     ),
   { functional: true, dispatch: false },
+);
+
+export const beginDemoAgain = createEffect(
+  (actions = inject(Actions), client = inject(ContractClient), device = inject(DeviceStore)) =>
+    actions.pipe(
+      ofType(PeopleEvents.demoAgainAsked),
+      exhaustMap(() =>
+        client.call(endpoints.beginDemoAgain, {}).pipe(
+          concatMap(async () => {
+            await device.belongTo(null);
+            return PeopleEvents.signedOut();
+          }),
+          catchError((fault: CallFault) => of(PeopleEvents.demoAgainRefused({ fault }))),
+        ),
+      ),
+    ),
+  { functional: true },
 );

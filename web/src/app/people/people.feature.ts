@@ -1,5 +1,5 @@
 import type { Person } from '@brave-comb/contract';
-import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
+import { type MetaReducer, createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
 import type { CallFault } from '../api/contract-client';
 
 /** The server's clock as it was read, and when it was read by this machine's clock. */
@@ -13,7 +13,7 @@ export const PeopleEvents = createActionGroup({
   source: 'People',
   events: {
     'Application opened': emptyProps(),
-    'Person recognised': props<{ person: Person | null; clock: ClockState }>(),
+    'Person recognised': props<{ person: Person | null; clock: ClockState; door: string | null }>(),
     'Sign in submitted': props<{ name: string; password: string }>(),
     'Signed in': props<{ person: Person; clock: ClockState }>(),
     'Sign in refused': props<{ fault: CallFault }>(),
@@ -21,6 +21,8 @@ export const PeopleEvents = createActionGroup({
     'Signed out': emptyProps(),
     'Clock move asked': props<{ to: string } | { minutes: number }>(),
     'Clock moved': props<{ clock: ClockState }>(),
+    'Demo again asked': emptyProps(),
+    'Demo again refused': props<{ fault: CallFault }>(),
   },
 });
 
@@ -29,24 +31,32 @@ interface PeopleState {
   readonly clock: ClockState | null;
   readonly status: 'unknown' | 'in' | 'out' | 'signing in';
   readonly fault: CallFault | null;
+  /** What is wrong with the way to the server, in words. */
+  readonly door: string | null;
 }
 
-const initial: PeopleState = { person: null, clock: null, status: 'unknown', fault: null };
+const initial: PeopleState = { person: null, clock: null, status: 'unknown', fault: null, door: null };
 
 export const peopleFeature = createFeature({
   name: 'people',
   reducer: createReducer<PeopleState>(
     initial,
-    on(PeopleEvents.personRecognised, (state, { person, clock }) => ({
+    on(PeopleEvents.personRecognised, (state, { person, clock, door }) => ({
       ...state,
       person,
       clock,
+      door,
       status: person ? ('in' as const) : ('out' as const),
     })),
     on(PeopleEvents.signInSubmitted, (state) => ({ ...state, status: 'signing in' as const, fault: null })),
     on(PeopleEvents.signedIn, (state, { person, clock }) => ({ ...state, person, clock, status: 'in' as const })),
     on(PeopleEvents.signInRefused, (state, { fault }) => ({ ...state, status: 'out' as const, fault })),
     on(PeopleEvents.signedOut, (state) => ({ ...initial, clock: state.clock, status: 'out' as const })),
+    on(PeopleEvents.demoAgainRefused, (state, { fault }) => ({ ...state, fault })),
     on(PeopleEvents.clockMoved, (state, { clock }) => ({ ...state, clock })),
   ),
 });
+
+/** With somebody who signs out, all that was shown to them is forgotten. */
+export const forgetOnSignOut: MetaReducer<Record<string, unknown>> = (reducer) => (state, action) =>
+  reducer(action.type === PeopleEvents.signedOut.type ? { people: state?.['people'] } : state, action);

@@ -1,11 +1,16 @@
+import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { Store, provideState, provideStore } from '@ngrx/store';
-import { PeopleEvents, peopleFeature } from './people.feature';
+import { DeviceStore } from '../inspection/device-store';
+import { PeopleEvents, forgetOnSignOut, peopleFeature } from './people.feature';
 import { SignIn } from './sign-in';
 
 describe('signing in', () => {
-  const open = async () => {
-    TestBed.configureTestingModule({ providers: [provideStore({}), provideState(peopleFeature)] });
+  const open = async (sealed = 0) => {
+    const device = { aside: signal([]), sealed: signal(sealed) };
+    TestBed.configureTestingModule({
+      providers: [provideStore({}), provideState(peopleFeature), { provide: DeviceStore, useValue: device }],
+    });
     const store = TestBed.inject(Store);
     const events: unknown[] = [];
     const dispatch = store.dispatch.bind(store) as (event: object) => void;
@@ -58,6 +63,22 @@ describe('signing in', () => {
     await fixture.whenStable();
     expect(element.querySelector('[role=alert]')?.textContent).toContain('do not fit together');
     expect(element.querySelector<HTMLInputElement>('input[formControlName=name]')?.value).toBe('morag');
+  });
+
+  it('says what waits here of whoever was signed in before, and what is wrong with the way to the server', async () => {
+    const { store, fixture, element } = await open(2);
+    expect(element.textContent).toContain('2 entries of the person signed in before wait here.');
+    const clock = { now: '2026-05-14T06:40:00Z', demo: true, readAt: Date.now() };
+    store.dispatch(PeopleEvents.personRecognised({ person: null, clock, door: 'Open https://hives.example instead.' }));
+    await fixture.whenStable();
+    expect(element.querySelector('[role=alert]')?.textContent).toContain('https://hives.example');
+  });
+
+  it('leaves nothing of what was shown to whoever signs out', () => {
+    const state = { people: { status: 'in' }, inspection: { file: 'health notes' }, views: { outbox: 'mail' } };
+    const seen = forgetOnSignOut((kept) => kept!)(state, PeopleEvents.signedOut());
+    expect(seen).toEqual({ people: { status: 'in' } });
+    expect(forgetOnSignOut((kept) => kept!)(state, PeopleEvents.applicationOpened())).toBe(state);
   });
 
   it('shows and hides the password, and warns of locked capitals', async () => {

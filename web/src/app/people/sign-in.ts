@@ -5,12 +5,13 @@ import { MatInputModule } from '@angular/material/input';
 import { parseSide } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { CombPortrait } from '../inspection/comb-portrait';
+import { AsideNotice } from '../inspection/aside-notice';
 import { Clock } from './clock';
 import { PeopleEvents, peopleFeature } from './people.feature';
 
 @Component({
   selector: 'bc-sign-in',
-  imports: [ReactiveFormsModule, MatFormFieldModule, MatInputModule, CombPortrait],
+  imports: [ReactiveFormsModule, MatFormFieldModule, MatInputModule, AsideNotice, CombPortrait],
   templateUrl: './sign-in.html',
   styleUrl: './sign-in.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -20,6 +21,7 @@ export class SignIn {
   private readonly clock = inject(Clock);
   protected readonly status = this.store.selectSignal(peopleFeature.selectStatus);
   protected readonly fault = this.store.selectSignal(peopleFeature.selectFault);
+  protected readonly door = this.store.selectSignal(peopleFeature.selectDoor);
   protected readonly capitals = signal(false);
   protected readonly visible = signal(false);
   protected readonly comb = parseSide('3S 1L 1E 1P 2H Q');

@@ -12,11 +12,14 @@ import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
       @if (asked.waiting > 0) {
         <p>
           {{ asked.waiting === 1 ? '1 entry has' : asked.waiting + ' entries have' }} not been sent yet. They stay on
-          this device under your name and are sent when somebody signs in here with a signal.
+          this device under your name, shown to nobody, and are sent when you sign in here again.
         </p>
       }
       @if (!asked.online) {
-        <p>There is no signal: nobody can sign in here until there is one again.</p>
+        <p>
+          There is no signal: nobody can sign in here until there is one again. What this device shows of the school is
+          gone from it at once.
+        </p>
       }
     </mat-dialog-content>
     <mat-dialog-actions>

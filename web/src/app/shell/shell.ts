@@ -6,10 +6,12 @@ import { MatMenuModule } from '@angular/material/menu';
 import { ActivatedRoute, NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { addDays } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
-import { filter, map, startWith } from 'rxjs';
+import { filter, fromEvent, map, merge, startWith } from 'rxjs';
+import { AsideNotice } from '../inspection/aside-notice';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { Clock } from '../people/clock';
 import { PeopleEvents, peopleFeature } from '../people/people.feature';
+import { BeginAgainCard } from '../people/begin-again-card';
 import { SignOutCard } from '../people/sign-out-card';
 import { planningFeature } from '../planning/planning.feature';
 import { SeasonEvents, seasonFeature } from '../season/season.feature';
@@ -96,7 +98,7 @@ const NOWHERE: Record<string, unknown> = {};
 /** The frame around every screen but At the hive: the three moments, the clock, the season strip. */
 @Component({
   selector: 'bc-shell',
-  imports: [RouterOutlet, RouterLink, MatIcon, MatMenuModule, SeasonStrip],
+  imports: [RouterOutlet, RouterLink, MatIcon, MatMenuModule, AsideNotice, SeasonStrip],
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -110,6 +112,11 @@ export class Shell {
   protected readonly theme = inject(Theme);
   protected readonly person = this.store.selectSignal(peopleFeature.selectPerson);
   protected readonly clockState = this.store.selectSignal(peopleFeature.selectClock);
+  protected readonly demoFault = this.store.selectSignal(peopleFeature.selectFault);
+  protected readonly online = toSignal(
+    merge(fromEvent(globalThis, 'online'), fromEvent(globalThis, 'offline')).pipe(map(() => navigator.onLine)),
+    { initialValue: navigator.onLine },
+  );
   protected readonly strip = this.store.selectSignal(seasonFeature.selectStrip);
   protected readonly stripFault = this.store.selectSignal(seasonFeature.selectFault);
   protected readonly waiting = this.store.selectSignal(inspectionFeature.selectAllWaiting);
@@ -203,6 +210,13 @@ export class Shell {
 
   protected moveTo(to: string): void {
     this.store.dispatch(PeopleEvents.clockMoveAsked({ to }));
+  }
+
+  protected beginAgain(): void {
+    this.dialog
+      .open<BeginAgainCard, unknown, boolean>(BeginAgainCard, { width: '460px' })
+      .afterClosed()
+      .subscribe((sure) => sure && this.store.dispatch(PeopleEvents.demoAgainAsked()));
   }
 
   protected async openFeed(): Promise<void> {

@@ -44,7 +44,7 @@ import { ForgettingForm } from './forgetting-form';
 import { LevelGlyph } from './level-glyph';
 import { type ForceAsked, PutInForce } from './put-in-force';
 import { RuleSentence } from './rule-sentence';
-import { saveFile } from './save-file';
+import { SaveFile } from './save-file';
 import { SkillSeason } from './skill-season';
 import { VersionLine } from './version-line';
 
@@ -109,6 +109,7 @@ function parsed(text: string): { readonly skills?: readonly Skill[] } {
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ChecklistScreen {
+  private readonly files = inject(SaveFile);
   private readonly element = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly injector = inject(Injector);
   protected readonly desk = inject(ViewDesk);
@@ -346,8 +347,8 @@ export class ChecklistScreen {
 
   protected save(as: 'csv' | 'json'): void {
     const skills = this.draft.skills();
-    if (as === 'csv') saveFile('checklist.csv', 'text/csv', `\uFEFF${checklistCsv(skills)}`);
-    else saveFile('checklist.json', 'application/json', `${JSON.stringify({ skills }, null, 2)}\n`);
+    if (as === 'csv') this.files.save('checklist.csv', 'text/csv', `\uFEFF${checklistCsv(skills)}`);
+    else this.files.save('checklist.json', 'application/json', `${JSON.stringify({ skills }, null, 2)}\n`);
   }
 
   /** Skills of an exported list, once the server has found them whole. */

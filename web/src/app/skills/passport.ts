@@ -17,7 +17,7 @@ import { JudgeCard, type JudgeAsk } from './judge-card';
 import { LevelGlyph } from './level-glyph';
 import type { Passport, PassportSkill } from './passport-view';
 import { ReadingsChart } from './readings-chart';
-import { saveFile } from './save-file';
+import { SaveFile } from './save-file';
 import { SkillDetail } from './skill-detail';
 
 /** Showings that are named in a row; the rest is counted. */
@@ -34,6 +34,7 @@ const FADES_WITHIN = 42;
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class PassportScreen {
+  private readonly files = inject(SaveFile);
   private readonly desk = inject(ViewDesk);
   private readonly dialog = inject(MatDialog);
   private readonly router = inject(Router);
@@ -184,8 +185,9 @@ export class PassportScreen {
     if (!record) return;
     const file = passportFile(record);
     const name = `passport-${record.trainee.name.toLowerCase().replace(/\W+/g, '-')}-${record.today}.${as}`;
-    if (as === 'json') saveFile(name, 'application/json', `${JSON.stringify(file, null, 2)}\n`);
-    else saveFile(name, 'text/csv', `\uFEFF${passportCsv(file)}`);
+    const logged = `passport of trainee ${record.trainee.id}`;
+    if (as === 'json') this.files.save(name, 'application/json', `${JSON.stringify(file, null, 2)}\n`, logged);
+    else this.files.save(name, 'text/csv', `\uFEFF${passportCsv(file)}`, logged);
   }
 
   protected async takeIn(input: HTMLInputElement): Promise<void> {

@@ -1,0 +1,100 @@
+import { HttpClient, provideHttpClient, withInterceptors } from '@angular/common/http';
+import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
+import { TestBed } from '@angular/core/testing';
+import { Store, provideState, provideStore } from '@ngrx/store';
+import { firstValueFrom } from 'rxjs';
+import { DeviceStore } from '../inspection/device-store';
+import { Clock } from '../people/clock';
+import { PeopleEvents, peopleFeature } from '../people/people.feature';
+import { asWhom, asksAgain, keptAnswers, tellsTime } from './interceptors';
+
+describe('calls of the server', () => {
+  let http: HttpClient;
+  let server: HttpTestingController;
+  let kept: Map<string, unknown>;
+  let contacts: number[];
+  const soon = () => new Promise((done) => setTimeout(done));
+
+  beforeEach(() => {
+    kept = new Map();
+    contacts = [];
+    const device = {
+      keepView: (address: string, body: unknown) => Promise.resolve(void kept.set(address, body)),
+      view: (address: string) => Promise.resolve(kept.get(address)),
+    };
+    TestBed.configureTestingModule({
+      providers: [
+        provideStore({}),
+        provideState(peopleFeature),
+        provideHttpClient(withInterceptors([asWhom, keptAnswers, asksAgain, tellsTime])),
+        provideHttpClientTesting(),
+        { provide: DeviceStore, useValue: device },
+        { provide: Clock, useValue: { contact: (at: number) => contacts.push(at) } },
+      ],
+    });
+    http = TestBed.inject(HttpClient);
+    server = TestBed.inject(HttpTestingController);
+  });
+  afterEach(() => server.verify());
+
+  const signedIn = () =>
+    TestBed.inject(Store).dispatch(
+      PeopleEvents.signedIn({
+        person: { id: 'tomasz', name: 'T', role: 'supervisor', school: { id: 's', name: 'S' } },
+        clock: { now: '2026-05-14T06:40:00Z', demo: true, readAt: Date.now() },
+      }),
+    );
+
+  it('say as whom they are made, but not those that ask who one is', () => {
+    http.post('/api/visits/v/entries', {}).subscribe();
+    expect(server.expectOne('/api/visits/v/entries').request.headers.has('X-Person')).toBe(false);
+    signedIn();
+    http.post('/api/visits/v/entries', {}).subscribe();
+    expect(server.expectOne('/api/visits/v/entries').request.headers.get('X-Person')).toBe('tomasz');
+    http.get('/api/people/me').subscribe();
+    expect(server.expectOne('/api/people/me').request.headers.has('X-Person')).toBe(false);
+  });
+
+  it('tell the clock each time what the server’s is', () => {
+    http.get('/api/people/messages').subscribe();
+    server.expectOne('/api/people/messages').flush({}, { headers: { 'X-Clock': '2026-05-14T12:00:00.000Z' } });
+    expect(contacts).toEqual([Date.parse('2026-05-14T12:00:00Z')]);
+  });
+
+  it('give the last answer again without signal, and none that was not kept', async () => {
+    const first = firstValueFrom(http.get('/api/sessions/next'));
+    server.expectOne('/api/sessions/next').flush({ session: 'today' });
+    expect(await first).toEqual({ session: 'today' });
+    const second = firstValueFrom(http.get('/api/sessions/next'));
+    server.expectOne('/api/sessions/next').error(new ProgressEvent('error'), { status: 0 });
+    expect(await second).toEqual({ session: 'today' });
+    const other = firstValueFrom(http.get('/api/sessions/other')).catch(({ status }: { status: number }) => status);
+    server.expectOne('/api/sessions/other').error(new ProgressEvent('error'), { status: 0 });
+    expect(await other).toBe(0);
+    const refused = firstValueFrom(http.get('/api/sessions/next')).catch(({ status }: { status: number }) => status);
+    server.expectOne('/api/sessions/next').flush({}, { status: 401, statusText: 'no' });
+    expect(await refused).toBe(401);
+  });
+
+  it('keep no answer of what nobody looks at without signal', async () => {
+    const answer = firstValueFrom(http.get('/api/people/audit'));
+    server.expectOne('/api/people/audit').flush({ entries: [] });
+    await answer;
+    expect(kept.size).toBe(0);
+  });
+
+  it('that only read ask a busy server again when it says so; those that write do not', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'setInterval', 'clearInterval'] });
+    const busy = { status: 503, statusText: 'busy', headers: { 'Retry-After': '3' } };
+    const read = firstValueFrom(http.get('/api/people/messages'));
+    server.expectOne('/api/people/messages').flush({}, busy);
+    await vi.advanceTimersByTimeAsync(3000);
+    server.expectOne('/api/people/messages').flush({ messages: [] });
+    expect(await read).toEqual({ messages: [] });
+    const written = firstValueFrom(http.post('/api/clock', {})).catch(({ status }: { status: number }) => status);
+    server.expectOne('/api/clock').flush({}, busy);
+    expect(await written).toBe(503);
+    vi.useRealTimers();
+    await soon();
+  });
+});

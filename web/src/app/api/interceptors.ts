@@ -1,0 +1,98 @@
+import { HttpErrorResponse, type HttpInterceptorFn, HttpResponse } from '@angular/common/http';
+import { inject } from '@angular/core';
+import { Store } from '@ngrx/store';
+import {
+  catchError,
+  defer,
+  filter,
+  from,
+  map,
+  merge,
+  of,
+  retry,
+  shareReplay,
+  switchMap,
+  take,
+  takeUntil,
+  tap,
+  throwError,
+  timer,
+} from 'rxjs';
+import { DeviceStore } from '../inspection/device-store';
+import { Clock } from '../people/clock';
+import { peopleFeature } from '../people/people.feature';
+
+const SIGN_IN = /^\/api\/people\/(sign-in|me)$/;
+
+/** Says as whom something is asked: where somebody else has signed in on this device meanwhile, the server refuses it. */
+export const asWhom: HttpInterceptorFn = (request, next) => {
+  const person = inject(Store).selectSignal(peopleFeature.selectPerson)();
+  const ours = request.url.startsWith('/api/') && !SIGN_IN.test(request.url);
+  return next(person && ours ? request.clone({ setHeaders: { 'X-Person': person.id } }) : request);
+};
+
+/** Every contact tells the server's time: the device's own clock may be wrong, or set while it runs. */
+export const tellsTime: HttpInterceptorFn = (request, next) => {
+  const clock = inject(Clock);
+  return next(request).pipe(
+    tap((event) => {
+      const told = event instanceof HttpResponse ? event.headers.get('X-Clock') : null;
+      if (told) clock.contact(Date.parse(told));
+    }),
+  );
+};
+
+/** A server that is busy says when to ask again: what is only read is asked again by itself. */
+export const asksAgain: HttpInterceptorFn = (request, next) =>
+  request.method !== 'GET'
+    ? next(request)
+    : next(request).pipe(
+        retry({
+          count: 2,
+          delay: (error: unknown) => {
+            const after =
+              error instanceof HttpErrorResponse && error.status === 503 && error.headers.get('Retry-After');
+            return after ? timer(Number(after) * 1000) : throwError(() => error);
+          },
+        }),
+      );
+
+/** What can be looked at without signal. */
+const KEPT = /^\/api\/(sessions|visits|colonies|season|drills)\b/;
+/** On a thin signal the last answer is shown after so long, ms. */
+const PATIENCE = 4_000;
+
+/** Answers are kept for whoever asked; without signal, or where it takes too long, the last one is given again. */
+export const keptAnswers: HttpInterceptorFn = (request, next) => {
+  if (request.method !== 'GET' || !KEPT.test(request.url)) return next(request);
+  const device = inject(DeviceStore);
+  const address = request.urlWithParams;
+  const kept = defer(() => from(device.view(address))).pipe(
+    filter((body) => body !== undefined),
+    map((body) => new HttpResponse({ body, status: 200, url: request.url })),
+  );
+  const fresh = next(request).pipe(
+    filter((event) => event instanceof HttpResponse),
+    tap(({ body }) => void device.keepView(address, body).catch(() => undefined)),
+    shareReplay({ bufferSize: 1, refCount: true }),
+  );
+  const answered = merge(
+    fresh,
+    timer(PATIENCE).pipe(
+      switchMap(() => kept),
+      takeUntil(fresh.pipe(catchError(() => of(null)))),
+    ),
+  );
+  return answered.pipe(
+    take(1),
+    catchError((error: unknown) => {
+      const cut = error instanceof HttpErrorResponse && (error.status === 0 || error.status >= 502);
+      if (!cut) return throwError(() => error);
+      return from(device.view(address)).pipe(
+        switchMap((body) =>
+          body === undefined ? throwError(() => error) : of(new HttpResponse({ body, status: 200, url: request.url })),
+        ),
+      );
+    }),
+  );
+};

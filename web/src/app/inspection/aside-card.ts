@@ -1,0 +1,96 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatDialogModule } from '@angular/material/dialog';
+import { entryText } from '@brave-comb/core/inspection';
+import { Store } from '@ngrx/store';
+import { type Aside, DeviceStore } from './device-store';
+import { InspectionEvents } from './inspection.feature';
+import { Outbox } from './outbox';
+
+/** What the server would not have, each with why and what can be done: it stays here until somebody says. */
+@Component({
+  selector: 'bc-aside-card',
+  imports: [MatButton, MatDialogModule],
+  template: `
+    <h2 mat-dialog-title>Could not be kept</h2>
+    <mat-dialog-content>
+      @if (device.aside().length === 0) {
+        <p>Nothing any more.</p>
+      } @else {
+        <p>These are only on this device. All else is sent as usual.</p>
+      }
+      <ul>
+        @for (each of device.aside(); track each.id) {
+          <li>
+            <b>{{ words(each) }}</b>
+            <p>{{ each.problem.message }}</p>
+            <p class="row">
+              <button type="button" matButton="filled" (click)="again(each)">Send it again</button>
+              @if (sure === each.id) {
+                <button type="button" matButton="outlined" (click)="drop(each)">Throw away for good</button>
+              } @else {
+                <button type="button" matButton="outlined" (click)="sure = each.id">{{ leave(each) }}</button>
+              }
+            </p>
+          </li>
+        }
+      </ul>
+    </mat-dialog-content>
+    <mat-dialog-actions>
+      <button type="button" matButton="outlined" mat-dialog-close>Close</button>
+    </mat-dialog-actions>
+  `,
+  styles: `
+    ul {
+      margin: 0;
+      padding: 0;
+      list-style: none;
+    }
+    li {
+      padding: 10px 0;
+      border-top: 1px solid var(--line-2);
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      margin-top: 6px;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class AsideCard {
+  private readonly store = inject(Store);
+  private readonly outbox = inject(Outbox);
+  protected readonly device = inject(DeviceStore);
+  protected sure: string | null = null;
+
+  protected words(each: Aside): string {
+    if (each.kind === 'entry') return entryText(each.entry.entry.body);
+    if (each.kind === 'attachment') return each.attachment.type === 'image/jpeg' ? 'A photo' : 'A spoken note';
+    const entries = `${each.entries} ${each.entries === 1 ? 'entry' : 'entries'}`;
+    return `The visit of hive ${each.hive}, with ${entries}`;
+  }
+
+  protected leave(each: Aside): string {
+    return each.kind === 'start' && each.entries > 0
+      ? `Throw it and its ${each.entries} entries away`
+      : 'Throw it away';
+  }
+
+  protected async again(each: Aside): Promise<void> {
+    if (each.kind === 'entry') await this.device.keepEntry({ ...each.entry, problem: null });
+    else if (each.kind === 'start') await this.device.keepStart({ ...each.start, problem: null });
+    else await this.device.keepAttachment({ ...each.attachment, problem: null });
+    await this.device.recount();
+    await this.outbox.send();
+  }
+
+  protected async drop(each: Aside): Promise<void> {
+    if (each.kind === 'entry') {
+      this.store.dispatch(InspectionEvents.refusedEntrySettled({ id: each.id }));
+      await this.device.forgetEntries([each.id]);
+    } else if (each.kind === 'start') await this.device.dropStart(each.id);
+    else await this.device.forgetAttachment(each.id);
+  }
+}

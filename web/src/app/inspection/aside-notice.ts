@@ -1,0 +1,53 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
+import { DeviceStore } from './device-store';
+
+/** Stands on every screen while something waits that the server would not have, or that somebody else entered. */
+@Component({
+  selector: 'bc-aside-notice',
+  imports: [MatButton],
+  template: `
+    @if (count(); as many) {
+      <p class="bad" role="alert">
+        {{ many === 1 ? 'Something that you entered' : many + ' things that you entered' }} could not be kept.
+        <button type="button" matButton="outlined" (click)="open()">See why</button>
+      </p>
+    }
+    @if (device.sealed(); as sealed) {
+      <p role="status">
+        {{ sealed }} {{ sealed === 1 ? 'entry' : 'entries' }} of the person signed in before
+        {{ sealed === 1 ? 'waits' : 'wait' }} here. They are sent when that person signs in here again.
+      </p>
+    }
+  `,
+  styles: `
+    p {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 4px 12px;
+      margin: 0;
+      padding: 4px 16px;
+      border-left: 4px solid var(--ink-3);
+      background: var(--sheet);
+      font-size: var(--t-dense);
+    }
+    .bad {
+      border-left-color: var(--rust);
+      background: var(--rust-100);
+      color: var(--rust-text);
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class AsideNotice {
+  private readonly dialog = inject(MatDialog);
+  protected readonly device = inject(DeviceStore);
+  protected readonly count = computed(() => this.device.aside().length);
+
+  protected async open(): Promise<void> {
+    const { AsideCard } = await import('./aside-card');
+    this.dialog.open(AsideCard, { width: '560px', maxWidth: '96vw' });
+  }
+}
