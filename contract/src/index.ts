@@ -150,6 +150,7 @@ export {
   type Visit,
   type VisitFile,
 } from './inspection';
+export { EntryBody } from './inspection-entries';
 export type { DaySheet, DayVerdict, GroupSheet, MySession, PlanReasons } from './planning';
 export type { Coverage, HivePlace, Pin, PlanBoard, PlanJob } from './planning-board';
 export { PlanningTerms } from './planning-board';

@@ -211,10 +211,12 @@ test('the lead sees it live, two devices on one visit hear each other', async ({
   for (const context of [first, second, third]) await context.close();
 });
 
-test('the label of a hive opens its visit', async ({ page }) => {
+test('the label of a hive opens its visit; none is drawn that would lead to this computer only', async ({ page }) => {
   await signIn(page, 'morag');
   await page.goto('/at-the-hive/labels');
-  await expect(page.getByRole('img', { name: 'Label of hive 7', exact: true })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'PUBLIC_URL' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Label of hive 7', exact: true })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Print' })).toBeDisabled();
   const { visits } = (await (await page.request.get(`/api/visits`)).json()) as {
     visits: { hive: string; hiveNumber: string; id: string }[];
   };

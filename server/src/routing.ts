@@ -77,7 +77,7 @@ export interface Served {
 const DEADLINE = 45_000;
 const STREAMS_EACH = 6;
 /** What is asked at a hive does not wait behind what is looked at on a desk. */
-const AT_THE_HIVE = /^\/api\/(visits|sessions)\b/;
+const AT_THE_HIVE = /^\/api\/(visits|sessions|live)\b/;
 
 /**
  * Makes what serves endpoints of the contract: checks who asks, reads what was sent, waits for a turn, runs the handler.

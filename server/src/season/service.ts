@@ -122,7 +122,7 @@ export async function dropPlant(
   { plant }: Body<'dropPlant'>,
 ): Promise<string> {
   const { site } = await siteOf(context, actor.school, siteId);
-  if ((await deletePlant(context.db, actor.school, site.id, plant)) === 0) throw notFound('plant at this site');
+  await deletePlant(context.db, actor.school, site.id, plant);
   return site.id;
 }
 

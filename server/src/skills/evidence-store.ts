@@ -171,6 +171,9 @@ export const insertCourseSignOff = (
   row: Omit<CourseSignOffRow, 'withdrawn_at' | 'withdrawn_by' | 'withdrawn_why'>,
 ) => db('course_sign_offs').insert(row).onConflict('id').ignore();
 
+export const courseSignOffById = (db: Knex, school: string, id: string): Promise<CourseSignOffRow | undefined> =>
+  db<CourseSignOffRow>('course_sign_offs').where({ school, id }).first();
+
 export const withdrawCourseSignOff = (
   db: Knex,
   school: string,

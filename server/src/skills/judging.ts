@@ -19,6 +19,7 @@ import {
   courseSignOffOf,
   insertCourseSignOff,
   signOffsOf,
+  courseSignOffById,
   withdrawCourseSignOff,
 } from './evidence-store';
 import { schoolStandings } from './standings';
@@ -274,5 +275,7 @@ export async function withdrawCourse(
   reason: string,
 ): Promise<{ kept: boolean }> {
   const change = { withdrawn_at: clock.now(), withdrawn_by: actor.id, withdrawn_why: reason };
-  return { kept: (await withdrawCourseSignOff(db, actor.school, id, change)) > 0 };
+  const kept = (await withdrawCourseSignOff(db, actor.school, id, change)) > 0;
+  if (!kept && !(await courseSignOffById(db, actor.school, id))) throw notFound('signature');
+  return { kept };
 }
