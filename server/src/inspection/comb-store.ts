@@ -49,7 +49,7 @@ export const combsById = (db: Knex, school: string, ids: readonly string[]): Pro
 export const combsOfOthers = (db: Knex, school: string, ids: readonly string[]): Promise<string[]> =>
   db('combs').whereIn('id', ids).whereNot({ school }).pluck('id');
 
-/** Puts combs of a school where they are now; what is known of where they were before is replaced. */
+/** Puts combs of a school where they are now; what is known of where they were before is replaced. Another school's are left alone. */
 export async function keepCombs(db: Knex, school: string, rows: readonly CombRow[]): Promise<void> {
   if (rows.length === 0) return;
   const foreign = await combsOfOthers(
@@ -57,9 +57,10 @@ export async function keepCombs(db: Knex, school: string, rows: readonly CombRow
     school,
     rows.map(({ id }) => id),
   );
-  if (foreign.length > 0) throw new RangeError('combs of another school cannot be moved');
+  const own = rows.filter(({ id }) => !foreign.includes(id));
+  if (own.length === 0) return;
   await db('combs')
-    .insert(rows)
+    .insert(own)
     .onConflict('id')
     .merge(['kind', 'since', 'donor', 'label', 'hive', 'box', 'place', 'store', 'moved_at']);
 }
