@@ -82,7 +82,7 @@ export class AsideCard {
     if (each.kind === 'entry') await this.device.keepEntry({ ...each.entry, problem: null });
     else if (each.kind === 'start') await this.device.keepStart({ ...each.start, problem: null });
     else await this.device.keepAttachment({ ...each.attachment, problem: null });
-    await this.device.recount();
+    await this.device.count();
     await this.outbox.send();
   }
 

@@ -145,6 +145,9 @@ export class DeviceStore {
   readonly sealed = signal(0);
   /** What the server would not have. */
   readonly aside = signal<readonly Aside[]>([]);
+  /** Entries of this person that wait, of all visits. */
+  readonly unsentEntries = signal(0);
+  private counting: Promise<void> | null = null;
   /** Whose device this is now. */
   private owner: string | null = null;
 
@@ -245,13 +248,19 @@ export class DeviceStore {
     await this.count();
   }
 
-  /** Counts anew what waits, after it was changed from outside. */
-  recount(): Promise<void> {
-    return this.count();
+  /** Counts what waits, once for all that changed meanwhile. */
+  count(): Promise<void> {
+    this.counting ??= Promise.resolve()
+      .then(() => {
+        this.counting = null;
+        return this.reckon();
+      })
+      .catch(() => undefined);
+    return this.counting;
   }
 
-  /** Counts what waits: what is this person's, what is somebody else's, and what the server would not have. */
-  private async count(): Promise<void> {
+  /** What waits that is this person's, what is somebody else's, and what the server would not have. */
+  private async reckon(): Promise<void> {
     const db = await this.opened;
     const [starts, attachments, entries, files] = await Promise.all([
       db.getAll('starts'),
@@ -261,6 +270,7 @@ export class DeviceStore {
     ]);
     const own = entries.filter((each) => this.mine(each.entry));
     const hiveOf = new Map(files.map(({ visit }) => [visit.id, visit.hiveNumber]));
+    this.unsentEntries.set(own.filter(({ problem }) => problem === null).length);
     this.unsentStarts.set(starts.filter(this.mine).filter(({ problem }) => !problem).length);
     this.unsentFiles.set(attachments.filter(this.mine).filter(({ problem }) => !problem).length);
     this.sealed.set(
@@ -343,7 +353,7 @@ export class DeviceStore {
       if (!(error instanceof DOMException)) throw error;
     }
     this.full.set(this.homeless.size);
-    if (entry.problem) await this.count();
+    void this.count();
   }
 
   /** Brings entries into the database that an earlier page could only write down. */
@@ -384,7 +394,7 @@ export class DeviceStore {
     this.full.set(this.homeless.size);
     const change = (await this.opened).transaction('entries', 'readwrite');
     await Promise.all([...ids.map((id) => change.store.delete(id)), change.done]);
-    if (this.aside().some(({ id }) => ids.includes(id))) await this.count();
+    await this.count();
   }
 
   /** Moves what was entered for one visit to another: the hive was open already under that id. */

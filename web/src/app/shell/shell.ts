@@ -8,7 +8,7 @@ import { addDays } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
 import { filter, fromEvent, map, merge, startWith } from 'rxjs';
 import { AsideNotice } from '../inspection/aside-notice';
-import { inspectionFeature } from '../inspection/inspection.feature';
+import { DeviceStore } from '../inspection/device-store';
 import { Clock } from '../people/clock';
 import { PeopleEvents, peopleFeature } from '../people/people.feature';
 import { BeginAgainCard } from '../people/begin-again-card';
@@ -119,7 +119,10 @@ export class Shell {
   );
   protected readonly strip = this.store.selectSignal(seasonFeature.selectStrip);
   protected readonly stripFault = this.store.selectSignal(seasonFeature.selectFault);
-  protected readonly waiting = this.store.selectSignal(inspectionFeature.selectAllWaiting);
+  private readonly device = inject(DeviceStore);
+  protected readonly waiting = computed(
+    () => this.device.unsentEntries() + this.device.unsentStarts() + this.device.unsentFiles(),
+  );
   private readonly messages = inject(ViewDesk).watch('messages', () => ({})).data;
   protected readonly unread = computed(() => (this.messages()?.messages ?? []).filter(({ read }) => !read).length);
   protected readonly sheet = this.store.selectSignal(planningFeature.selectSheet);
@@ -226,7 +229,7 @@ export class Shell {
 
   protected signOut(): void {
     const out = () => this.store.dispatch(PeopleEvents.signOutAsked());
-    const [waiting, online] = [this.waiting().length, navigator.onLine];
+    const [waiting, online] = [this.waiting(), navigator.onLine];
     if (waiting === 0 && online) return void out();
     this.dialog
       .open<SignOutCard, unknown, boolean>(SignOutCard, { data: { waiting, online }, width: '460px' })

@@ -1,0 +1,186 @@
+import { type Page, expect, test } from '@playwright/test';
+import { controlled, more, openVisit, reachFrames, signIn, signInByHand } from './school';
+
+test.use({ serviceWorkers: 'allow' });
+
+const signOut = async (page: Page) => {
+  await page.getByRole('button', { name: /, menu$/ }).click();
+  await page.getByRole('menuitem', { name: 'Sign out' }).click();
+};
+const online = async (page: Page) => {
+  await page.context().setOffline(false);
+  await page.evaluate(() => globalThis.dispatchEvent(new Event('online')));
+};
+/** All that this device keeps of a school: rows of its database by store, answers in caches. */
+const keptOn = (page: Page) =>
+  page.evaluate(async () => {
+    const db = await new Promise<IDBDatabase>((done) => {
+      const open = indexedDB.open('brave-comb');
+      open.onsuccess = () => done(open.result);
+    });
+    const rows: Record<string, unknown[]> = {};
+    for (const name of Array.from(db.objectStoreNames))
+      rows[name] = await new Promise((done) => {
+        const all = db.transaction(name).objectStore(name).getAll();
+        all.onsuccess = () => done(all.result as unknown[]);
+      });
+    db.close();
+    const answers: string[] = [];
+    for (const name of await caches.keys())
+      for (const request of await (await caches.open(name)).keys())
+        if (new URL(request.url).pathname.startsWith('/api/')) answers.push(request.url);
+    return { rows, answers };
+  });
+
+test('signing out leaves nothing of the school on the device, with signal and without', async ({ page, context }) => {
+  test.setTimeout(120_000);
+  await signIn(page, 'morag');
+  await controlled(page);
+  await expect(page.getByText('sting allergy').first()).toBeVisible();
+  await expect(page.getByText(/Ready for a day without signal/)).toBeVisible({ timeout: 25_000 });
+  expect(JSON.stringify((await keptOn(page)).rows)).toContain('allergy');
+
+  await context.setOffline(true);
+  await page.reload();
+  await expect(page.getByText('sting allergy').first()).toBeVisible();
+  await expect(page.getByText('No signal: last known')).toBeVisible();
+  const cookies = await context.cookies();
+  await signOut(page);
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  const { rows, answers } = await keptOn(page);
+  expect(JSON.stringify(rows)).not.toContain('allergy');
+  expect(answers).toEqual([]);
+  await page.goto('/ahead');
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await expect(page.getByText('sting allergy')).toHaveCount(0);
+
+  // The server hears of it at the next contact: the cookie that was in use is worth nothing any more.
+  await online(page);
+  const ended = async () => {
+    const { name, value } = cookies.find((each) => each.name === 'brave_comb')!;
+    const other = await context.browser()!.newContext();
+    await other.addCookies([{ name, value, url: page.url() }]);
+    const answer = await other.request.get(new URL('/api/people/messages', page.url()).href);
+    await other.close();
+    return answer.status();
+  };
+  await expect.poll(ended, { timeout: 20_000 }).toBe(401);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+});
+
+test('what one person entered waits sealed while another is signed in, and is sent as theirs', async ({
+  page,
+  context,
+}) => {
+  test.setTimeout(150_000);
+  await signIn(page, 'leilani');
+  await controlled(page);
+  await expect(page.getByText(/Ready for a day without signal/)).toBeVisible({ timeout: 25_000 });
+  await openVisit(page, '7');
+  const visit = page.url().split('/').at(-1) ?? '';
+  await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 20_000 });
+  await context.setOffline(true);
+  await more(page, 'Note');
+  const words = `heard by Leilani ${crypto.randomUUID()}`;
+  await page.getByRole('dialog').getByRole('textbox').fill(words);
+  await page.getByRole('dialog').getByRole('button', { name: /Keep/ }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Back to the hive' }).click();
+  await expect(page.getByRole('button', { name: /waiting, no signal/ })).toBeVisible();
+  await page.goto('/ahead');
+  await signOut(page);
+  await expect(page.getByText(/shown to nobody/)).toBeVisible();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
+  await expect(page.getByText(/of the person signed in before/)).toBeVisible();
+
+  await online(page);
+  await signInByHand(page, 'morag');
+  await expect(page.getByText(/of the person signed in before/)).toBeVisible();
+  await expect(page.getByText(words)).toHaveCount(0);
+  const noted = async () => {
+    const file = (await (await page.request.get(`/api/visits/${visit}`)).json()) as {
+      entries: { by: string; body: { text?: string } }[];
+    };
+    return file.entries.filter(({ body }) => body.text === words).map(({ by }) => by);
+  };
+  await page.waitForTimeout(9_000);
+  expect(await noted()).toEqual([]);
+
+  await signOut(page);
+  await signInByHand(page, 'leilani');
+  const { person } = (await (await page.request.get('/api/people/me')).json()) as { person: { id: string } };
+  await expect.poll(noted, { timeout: 20_000 }).toEqual([person.id]);
+  await expect(page.getByText(/of the person signed in before/)).toHaveCount(0);
+});
+
+test('a start that the server will not have is said on every screen, holds up nothing, and is settled', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page, 'morag');
+  await openVisit(page, '7');
+  const visit = page.url().split('/').at(-1) ?? '';
+  const { person } = (await (await page.request.get('/api/people/me')).json()) as { person: { id: string } };
+  const good = crypto.randomUUID();
+  await page.evaluate(
+    async ([by, of, entry]) => {
+      const db = await new Promise<IDBDatabase>((done) => {
+        const open = indexedDB.open('brave-comb');
+        open.onsuccess = () => done(open.result);
+      });
+      const change = db.transaction(['starts', 'entries'], 'readwrite');
+      const id = crypto.randomUUID();
+      const at = '2026-05-14T06:30:00.000Z';
+      const note = (of: string, id: string) => ({
+        id,
+        visit: of,
+        entry: { id, at, by, body: { kind: 'note written', text: 'kept all the same' } },
+        problem: null,
+      });
+      change
+        .objectStore('starts')
+        .put({ id, session: crypto.randomUUID(), hive: crypto.randomUUID(), startedAt: at, by });
+      change.objectStore('entries').put(note(id, crypto.randomUUID()));
+      change.objectStore('entries').put(note(of!, entry!));
+      await new Promise((done) => (change.oncomplete = done));
+      db.close();
+    },
+    [person.id, visit, good],
+  );
+  await page.goto('/ahead');
+  const notice = page.getByRole('alert').filter({ hasText: 'could not be kept' });
+  await expect(notice).toBeVisible({ timeout: 20_000 });
+  const entries = async () =>
+    ((await (await page.request.get(`/api/visits/${visit}`)).json()) as { entries: { id: string }[] }).entries;
+  await expect.poll(async () => (await entries()).some(({ id }) => id === good), { timeout: 20_000 }).toBe(true);
+  await page.goto(`/at-the-hive/visit/${visit}`);
+  await expect(notice).toBeVisible({ timeout: 20_000 });
+  await notice.getByRole('button', { name: 'See why' }).click();
+  const card = page.getByRole('dialog');
+  await expect(card.getByText(/no such session/)).toBeVisible();
+  await card.getByRole('button', { name: /Throw it and its 1 entries away|Throw it away/ }).click();
+  await card.getByRole('button', { name: 'Throw away for good' }).click();
+  await card.getByRole('button', { name: 'Close' }).click();
+  await expect(notice).toHaveCount(0);
+  await reachFrames(page);
+});
+
+test('a page that still shows somebody who has left cannot write in their name', async ({ page, context }) => {
+  await signIn(page, 'morag');
+  await openVisit(page, '7');
+  const visit = page.url().split('/').at(-1) ?? '';
+  await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 20_000 });
+  // Somebody else signs in on the same device, beside this page.
+  await context.request.post(new URL('/api/people/sign-in', page.url()).href, {
+    data: { name: 'leilani', password: 'willow-before-gorse' },
+  });
+  await more(page, 'Note');
+  const words = `by Morag ${crypto.randomUUID()}`;
+  await page.getByRole('dialog').getByRole('textbox').fill(words);
+  await page.getByRole('dialog').getByRole('button', { name: /Keep/ }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Back to the hive' }).click();
+  await expect(page.getByRole('button', { name: /waiting, not sent/ })).toBeVisible({ timeout: 20_000 });
+  const file = await (await context.request.get(new URL(`/api/visits/${visit}`, page.url()).href)).text();
+  expect(file).not.toContain(words);
+});
