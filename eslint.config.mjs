@@ -82,6 +82,11 @@ export default tseslint.config(
         URL: 'readonly',
         setTimeout: 'readonly',
         setInterval: 'readonly',
+        clearInterval: 'readonly',
+        clearTimeout: 'readonly',
+        crypto: 'readonly',
+        AbortSignal: 'readonly',
+        Headers: 'readonly',
         performance: 'readonly',
         // within functions that run in the page
         document: 'readonly',

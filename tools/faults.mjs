@@ -121,7 +121,7 @@ async function demoFolder() {
 }
 
 /** Twenty devices write while something is broken; afterwards everything stops and what stands is counted. */
-async function underWriters(breakIt, { seconds = 20, writersCount = 20, restart = true } = {}) {
+async function underWriters(breakIt, { seconds = 20, writersCount = 20 } = {}) {
   const folder = await demoFolder();
   let app = await start(folder);
   const lead = await signIn(app.address, 'morag');

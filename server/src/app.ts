@@ -15,7 +15,7 @@ import { answerFaults } from './faults';
 import { inspectionRoutes } from './inspection/routes';
 import { health } from './health';
 import { peopleRoutes } from './people/routes';
-import { IDLE, SessionStore, sessionGoesOn } from './people/session-store';
+import { IDLE, SessionStore, sessionGoesOn } from './people/signed-in';
 import { planningRoutes } from './planning/routes';
 import { Refusal } from './problem';
 import { roomOnDisk } from './room-on-disk';

@@ -12,7 +12,7 @@ import { LATEST_DEMO_TIME } from './demo/begin-again';
 import { DEMO_START, loadDemo } from './demo/load';
 import { emptyAll, kindsOfSchools } from './demo/store';
 import { withoutValues } from './faults';
-import { sweepSessions } from './people/session-store';
+import { sweepSessions } from './people/signed-in';
 import { forgetDevices } from './people/store';
 import { startPlanRunner } from './planning/runner';
 import { httpScale } from './season/scale-source';
@@ -44,6 +44,7 @@ const closed = (server: Server): Promise<void> =>
 /** How long requests that are open are waited for when the server stops, ms. */
 const DRAIN = 8_000;
 const SWEEP_EVERY = 3_600_000;
+const KEEP_ALIVE = 75_000;
 const DEVICES_KEPT = 2 * 365 * 86_400_000;
 
 /** Tables up to date, and the demo in them where it is asked for; one process at a time. */
@@ -109,6 +110,9 @@ export async function startServer(config: Config): Promise<Running> {
     if (config.demo) ({ clock, stop: stopClock } = await demoClock(db, DEMO_START, LATEST_DEMO_TIME));
     const context: Context = { ...around, db, clock };
     const server = createServer(buildApp(context, config, traffic));
+    // Longer than proxies keep a line that nobody uses: it is theirs to close, not ours in the middle of a request.
+    server.keepAliveTimeout = KEEP_ALIVE;
+    server.headersTimeout = KEEP_ALIVE + 1_000;
     const port = await listen(server, config.port, config.host);
     open.push(server);
     stopPlanning = startPlanRunner(context).stop;

@@ -1,9 +1,13 @@
 import { endpoints } from '@brave-comb/contract';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import supertest from 'supertest';
+import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { buildApp } from '../src/app';
 import { type Config, SetUpError, configFromEnvironment } from '../src/config';
 import { DEMO_START } from '../src/demo/load';
+import { startServer } from '../src/main';
 import { type School, openSchool, pathOf } from './school';
 
 const PASSWORD = 'willow-before-gorse';
@@ -182,4 +186,111 @@ describe('the demo', () => {
       await own.close();
     }
   }, 120_000);
+});
+
+describe('a live stream', () => {
+  const listening = async () => {
+    const server = createServer(school.app).listen(0, '127.0.0.1');
+    await new Promise((done) => server.once('listening', done));
+    return { server, address: `http://127.0.0.1:${(server.address() as AddressInfo).port}` };
+  };
+  const cookieOf = (answer: Response) =>
+    answer.headers
+      .getSetCookie()
+      .map((each) => each.split(';')[0])
+      .join('; ');
+
+  it('ends with the sign-in that it was opened under, and one person opens a few only', async () => {
+    const { server, address } = await listening();
+    const enter = async (name: string) =>
+      cookieOf(
+        await fetch(address + endpoints.signIn.path, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ name, password: PASSWORD }),
+        }),
+      );
+    const cookie = await enter('tomasz');
+    const { session } = (await (await fetch(address + endpoints.nextSession.path, { headers: { cookie } })).json()) as {
+      session: string;
+    };
+    const leave = new AbortController();
+    const open = () =>
+      fetch(address + pathOf(endpoints.liveSessionStream, { session }), { headers: { cookie }, signal: leave.signal });
+    const first = await open();
+    const reader = first.body!.getReader();
+    expect(new TextDecoder().decode((await reader.read()).value)).toContain('data: ');
+    const more = await Promise.all(Array.from({ length: 8 }, open));
+    expect(more.filter(({ status }) => status === 429)).toHaveLength(3);
+
+    await fetch(address + endpoints.signOut.path, { method: 'POST', headers: { cookie } });
+    const morag = await school.signIn('morag');
+    const start = { id: uuid(), session, startedAt: '2026-05-14T06:30:00.000Z' };
+    const { groups } = (await morag.get(pathOf(endpoints.daySheet, { session }))).body as {
+      groups: { hive: { id: string } }[];
+    };
+    await morag
+      .post(endpoints.startVisit.path)
+      .send({ ...start, hive: groups[0]!.hive.id })
+      .expect(200);
+    expect((await reader.read()).done).toBe(true);
+    leave.abort();
+    server.closeAllConnections();
+    await new Promise((done) => server.close(done));
+  }, 30_000);
+});
+
+describe('what goes with every answer', () => {
+  it('is the server’s time and what pages may use; the document of the API is packed and kept', async () => {
+    const me = await supertest(school.app).get(endpoints.whoAmI.path).expect(200);
+    expect(me.headers['x-clock']).toBe(school.context.clock.now().toISOString());
+    expect(me.headers['permissions-policy']).toMatch(/camera=\(self\).*geolocation=\(\)/);
+    const document = await supertest(school.app).get('/api/openapi.json').set('Accept-Encoding', 'gzip').expect(200);
+    expect(document.headers).toMatchObject({ 'content-encoding': 'gzip', 'cache-control': 'public, max-age=3600' });
+    await supertest(school.app)
+      .get('/api/openapi.json')
+      .set('If-None-Match', String(document.headers.etag))
+      .expect(304);
+  });
+
+  it('refuses what is asked as somebody who is not signed in here any more', async () => {
+    const lead = await school.signIn('morag');
+    const answer = await lead.get(endpoints.messages.path).set('X-Person', uuid());
+    expect([answer.status, messageOf(answer)]).toEqual([401, expect.stringMatching(/Somebody else is signed in/)]);
+  });
+});
+
+describe('the demo’s invented schools', () => {
+  const started = async (name: string, more: Partial<Config>) => {
+    const url = new URL(process.env.DATABASE_URL ?? '');
+    url.pathname = `${url.pathname}_${name}`;
+    const config = {
+      ...configFromEnvironment({ LOG_LEVEL: 'silent' }),
+      port: 0,
+      webDir: '/nowhere',
+      databaseUrl: url.href,
+    };
+    return startServer({ ...config, ...more });
+  };
+
+  it('are not opened as a real school, and not thrown away unless that is said; a real one is no demo', async () => {
+    const own = await openSchool('', 'real');
+    try {
+      await expect(started('real', { demo: false })).rejects.toThrow(/invented schools of the demo/);
+      expect(await own.db('schools')).toHaveLength(2);
+      const real = await started('real', { demo: false, removeDemo: true });
+      const answer = await fetch(real.address + endpoints.signIn.path, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ name: 'morag', password: PASSWORD }),
+      });
+      expect(answer.status).toBe(401);
+      expect(await own.db('people')).toEqual([]);
+      await real.stop();
+      await own.db('schools').insert({ id: uuid(), name: 'A real school', practice: '{}' });
+      await expect(started('real', { demo: true })).rejects.toThrow(/a real school/);
+    } finally {
+      await own.close();
+    }
+  }, 60_000);
 });

@@ -13,8 +13,9 @@ function held() {
       ends.push(() => done(name));
     });
   const endAll = async () => {
-    for (let at = 0; at < ends.length; at += 1) {
-      ends[at]!();
+    // More may come while these end.
+    for (const end of ends) {
+      end();
       await new Promise((done) => setImmediate(done));
     }
   };
@@ -48,7 +49,9 @@ describe('a lane', () => {
   it('sends away whom it cannot take, with when to come again, and takes others still', async () => {
     const { work, endAll } = held();
     const run = lane(limits);
-    const greedy = Array.from({ length: 7 }, (_, at) => run('greedy', work(`${at}`)).catch((error: Refusal) => error));
+    const greedy = Array.from({ length: 7 }, (_, at) =>
+      run('greedy', work(`${at}`)).catch((error: unknown) => error as Refusal),
+    );
     const other = run('other', work('other'));
     await soon();
     await endAll();
@@ -99,7 +102,7 @@ describe('a lane', () => {
     it('lets nobody wait longer than that', async () => {
       const run = lane({ ...limits, atOnce: 1, patience: 5_000 });
       void run('a', () => new Promise(() => undefined));
-      const late = run('b', () => Promise.resolve()).catch((error: Refusal) => error);
+      const late = run('b', () => Promise.resolve()).catch((error: unknown) => error as Refusal);
       await vi.advanceTimersByTimeAsync(5_000);
       expect(await late).toMatchObject({ status: 503, retryAfter: 5 });
     });

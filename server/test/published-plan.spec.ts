@@ -233,3 +233,51 @@ describe('a session without reasons', () => {
     }
   });
 });
+
+describe('a session that a new plan lets go', () => {
+  it('can still be held by a device that had it prepared and no signal; it comes back with its groups', async () => {
+    const { school, lead } = planning;
+    const own = await school.db('people').where({ sign_in: 'ruth' }).first<{ school: string }>('school');
+    const before = await school
+      .db('session_groups')
+      .join('sessions', 'sessions.id', 'session_groups.session')
+      .join('people', 'people.id', 'session_groups.supervisor')
+      .where({ status: 'planned', 'sessions.school': own.school })
+      .whereNot({ 'people.role': 'lead' })
+      .where('sessions.starts_at', '>', new Date(school.context.clock.now().getTime() + 86_400_000))
+      .orderBy('sessions.starts_at')
+      .first<{ session: string; hive: string; trainee_group: string; day: Date; sign_in: string }>(
+        'session',
+        'hive',
+        'trainee_group',
+        'sessions.starts_at as day',
+        'people.sign_in',
+      );
+    const otherDay = ({ slot }: { readonly slot: string }) => !slot.startsWith(before.day.toISOString().slice(0, 10));
+    const { session, hive } = before;
+    const leader = await school.signIn(before.sign_in);
+    await leader.get(pathOf(endpoints.preparedVisit, { session, hive })).expect(200);
+    const now = await planning.board();
+    await planning
+      .publish({
+        id: uuid(),
+        after: now.published!.version,
+        forecast: now.forecast.issuedAt,
+        sessions: now.published!.plan.sessions.filter(otherDay),
+        staff: now.published!.plan.staff.filter(otherDay),
+        reason: 'the hive rests',
+      })
+      .expect(200);
+    expect(await school.db('sessions').where({ id: session })).toEqual([]);
+    const start = { id: uuid(), session, hive, startedAt: '2026-05-14T06:30:00.000Z' };
+    const stranger = await school.signIn('ines');
+    expect((await stranger.post(endpoints.startVisit.path).send(start)).status).toBe(404);
+    const answers = await Promise.all([1, 2, 3].map(() => leader.post(endpoints.startVisit.path).send(start)));
+    expect(answers.map(({ status }) => status)).toEqual([200, 200, 200]);
+    expect(await school.db('visits').where({ session, hive })).toHaveLength(1);
+    expect(await school.db('session_groups').where({ session, trainee_group: before.trainee_group })).not.toHaveLength(
+      0,
+    );
+    await lead.get(pathOf(endpoints.daySheet, { session })).expect(200);
+  });
+});

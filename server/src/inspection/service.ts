@@ -516,7 +516,7 @@ async function recordBatch(
         outcomes.push(refused(idOf(sent[index]), read.refusal));
         continue;
       }
-      const entry = asSeenBy(actor, ids, entries, { ...read.entry, by: actor.id } as VisitEntry);
+      const entry = asSeenBy(actor, ids, entries, { ...read.entry, by: actor.id });
       const owner = owners.get(entry.id);
       if (known.has(entry.id) || owner === visit.id) {
         outcomes.push({ id: entry.id, outcome: 'known already' });

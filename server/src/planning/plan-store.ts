@@ -226,8 +226,8 @@ export const othersWait = async (db: Knex, school: string): Promise<boolean> =>
 
 /** How many jobs of a school wait or are worked on. */
 export async function jobsGoing(db: Knex, school: string): Promise<number> {
-  const row = await jobs(db).where({ school }).whereIn('status', ['waiting', 'running']).count('* as n').first();
-  return Number((row as { n?: number } | undefined)?.n ?? 0);
+  const rows = await jobs(db).where({ school }).whereIn('status', ['waiting', 'running']).select('id');
+  return rows.length;
 }
 
 export interface VersionRow {

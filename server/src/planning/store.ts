@@ -211,17 +211,17 @@ export async function dropSessions(db: Knex, school: string, ids: readonly strin
 export async function droppedSession(db: Knex, actor: Actor, id: string): Promise<SessionRow | undefined> {
   const row = await db<DroppedRow>('dropped_sessions').where({ school: actor.school, id }).first();
   if (!row) return undefined;
-  const groups = fromJson<SessionGroupRow[]>(row.groups);
+  const groups = fromJson(row.groups) as SessionGroupRow[];
   if (actor.role !== 'lead' && !groups.some(({ supervisor }) => supervisor === actor.id)) return undefined;
-  return fromJson<SessionRow>(row.session);
+  return fromJson(row.session) as SessionRow;
 }
 
 /** Brings back a session that a plan let go: a device without signal had it prepared, and it was held. */
 export async function reviveSession(trx: Knex, school: string, id: string): Promise<void> {
   const row = await trx<DroppedRow>('dropped_sessions').where({ school, id }).forUpdate().first();
   if (!row || (await trx('sessions').where({ id }).first('id'))) return;
-  const { starts_at, ends_at, ...session } = fromJson<SessionRow>(row.session);
-  const groups = fromJson<SessionGroupRow[]>(row.groups);
+  const { starts_at, ends_at, ...session } = fromJson(row.session) as SessionRow;
+  const groups = fromJson(row.groups) as SessionGroupRow[];
   await insertSession(
     trx,
     { ...session, starts_at: new Date(starts_at), ends_at: new Date(ends_at) },
@@ -240,4 +240,4 @@ interface DroppedRow {
   readonly groups: unknown;
 }
 
-const fromJson = <T>(value: unknown): T => (typeof value === 'string' ? JSON.parse(value) : value) as T;
+const fromJson = (value: unknown): unknown => (typeof value === 'string' ? JSON.parse(value) : value);

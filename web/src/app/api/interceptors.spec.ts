@@ -68,10 +68,14 @@ describe('calls of the server', () => {
     const second = firstValueFrom(http.get('/api/sessions/next'));
     server.expectOne('/api/sessions/next').error(new ProgressEvent('error'), { status: 0 });
     expect(await second).toEqual({ session: 'today' });
-    const other = firstValueFrom(http.get('/api/sessions/other')).catch(({ status }: { status: number }) => status);
+    const other = firstValueFrom(http.get('/api/sessions/other')).catch(
+      (error: unknown) => (error as { status: number }).status,
+    );
     server.expectOne('/api/sessions/other').error(new ProgressEvent('error'), { status: 0 });
     expect(await other).toBe(0);
-    const refused = firstValueFrom(http.get('/api/sessions/next')).catch(({ status }: { status: number }) => status);
+    const refused = firstValueFrom(http.get('/api/sessions/next')).catch(
+      (error: unknown) => (error as { status: number }).status,
+    );
     server.expectOne('/api/sessions/next').flush({}, { status: 401, statusText: 'no' });
     expect(await refused).toBe(401);
   });
@@ -91,7 +95,9 @@ describe('calls of the server', () => {
     await vi.advanceTimersByTimeAsync(3000);
     server.expectOne('/api/people/messages').flush({ messages: [] });
     expect(await read).toEqual({ messages: [] });
-    const written = firstValueFrom(http.post('/api/clock', {})).catch(({ status }: { status: number }) => status);
+    const written = firstValueFrom(http.post('/api/clock', {})).catch(
+      (error: unknown) => (error as { status: number }).status,
+    );
     server.expectOne('/api/clock').flush({}, busy);
     expect(await written).toBe(503);
     vi.useRealTimers();

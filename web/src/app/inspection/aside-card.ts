@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatDialogModule } from '@angular/material/dialog';
 import { entryText } from '@brave-comb/core/inspection';
+import { upperFirst } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
 import { type Aside, DeviceStore } from './device-store';
 import { InspectionEvents } from './inspection.feature';
@@ -42,7 +43,7 @@ import { Outbox } from './outbox';
   `,
   styles: `
     ul {
-      margin: 0;
+      margin: 10px 0 0;
       padding: 0;
       list-style: none;
     }
@@ -66,10 +67,10 @@ export class AsideCard {
   protected sure: string | null = null;
 
   protected words(each: Aside): string {
-    if (each.kind === 'entry') return entryText(each.entry.entry.body);
+    if (each.kind === 'entry') return upperFirst(entryText(each.entry.entry.body));
     if (each.kind === 'attachment') return each.attachment.type === 'image/jpeg' ? 'A photo' : 'A spoken note';
     const entries = `${each.entries} ${each.entries === 1 ? 'entry' : 'entries'}`;
-    return `The visit of hive ${each.hive}, with ${entries}`;
+    return `The visit of ${each.hive === null ? 'a hive' : `hive ${each.hive}`}, with ${entries}`;
   }
 
   protected leave(each: Aside): string {

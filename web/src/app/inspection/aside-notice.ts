@@ -17,7 +17,7 @@ import { DeviceStore } from './device-store';
     @if (device.sealed(); as sealed) {
       <p role="status">
         {{ sealed }} {{ sealed === 1 ? 'entry' : 'entries' }} of the person signed in before
-        {{ sealed === 1 ? 'waits' : 'wait' }} here. They are sent when that person signs in here again.
+        {{ sealed === 1 ? 'waits here. It is' : 'wait here. They are' }} sent when that person signs in here again.
       </p>
     }
   `,

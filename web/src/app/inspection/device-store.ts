@@ -42,7 +42,7 @@ export type Aside =
       readonly kind: 'start';
       readonly id: string;
       readonly start: WaitingStart;
-      readonly hive: string;
+      readonly hive: string | null;
       readonly entries: number;
       readonly problem: Problem;
     }
@@ -173,7 +173,7 @@ export class DeviceStore {
       if ([DRAFT, STEP, JOINED].some((prefix) => key.startsWith(prefix))) localStorage.removeItem(key);
     // Versions before kept answers with the service worker, for whoever asked.
     if ('caches' in globalThis)
-      for (const name of await caches.keys()) if (/:data:/.test(name)) await caches.delete(name);
+      for (const name of await caches.keys()) if (name.includes(':data:')) await caches.delete(name);
   }
 
   async lastPerson(): Promise<Person | null> {
@@ -284,7 +284,7 @@ export class DeviceStore {
                 kind: 'start',
                 id: start.id,
                 start,
-                hive: hiveOf.get(start.id) ?? '?',
+                hive: hiveOf.get(start.id) ?? null,
                 entries: own.filter(({ visit }) => visit === start.id).length,
                 problem: start.problem,
               },

@@ -58,5 +58,5 @@ export const peopleFeature = createFeature({
 });
 
 /** With somebody who signs out, all that was shown to them is forgotten. */
-export const forgetOnSignOut: MetaReducer<Record<string, unknown>> = (reducer) => (state, action) =>
-  reducer(action.type === PeopleEvents.signedOut.type ? { people: state?.['people'] } : state, action);
+export const forgetOnSignOut: MetaReducer<{ people?: unknown }> = (reducer) => (state, action) =>
+  reducer(action.type === PeopleEvents.signedOut.type ? { people: state?.people } : state, action);
