@@ -76,7 +76,11 @@ async function prepare(
  * @throws SetUpError in words for whoever starts it; anything else when the database does not answer or the port is in use
  */
 export async function startServer(config: Config): Promise<Running> {
-  const log = pino({ level: config.logLevel, redact: ['req.headers.cookie', 'req.body.password'] });
+  const log = pino({
+    level: config.logLevel,
+    redact: ['req.headers.cookie', 'req.body.password'],
+    serializers: { err: withoutValues },
+  });
   const db = openDatabase(config.databaseUrl);
   const open: Server[] = [];
   const traffic = new Traffic();
