@@ -43,7 +43,7 @@ test('signing out leaves nothing of the school on the device, with signal and wi
   await context.setOffline(true);
   await page.reload();
   await expect(page.getByText('sting allergy').first()).toBeVisible();
-  await expect(page.getByText('No signal', { exact: true })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'No signal' })).toBeVisible();
   const cookies = await context.cookies();
   await signOut(page);
   await page.getByRole('button', { name: 'Sign out', exact: true }).click();
