@@ -304,20 +304,21 @@ test('an entry that the server will not have stays in sight until somebody settl
   await openVisit(page, '4');
   await kept(page);
   const visit = visitOf(page);
+  const { person } = (await (await page.request.get('/api/people/me')).json()) as { person: { id: string } };
   await page.evaluate(
-    ([id, to]) =>
+    ([id, to, by]) =>
       new Promise<void>((done, fail) => {
         const open = indexedDB.open('brave-comb');
         open.onerror = () => fail(new Error('no database'));
         open.onsuccess = () => {
           const body = { kind: 'part taken off', part: 'chimney' };
-          const entry = { id, at: new Date('2026-05-14T12:00:00Z').toISOString(), by: id, body };
+          const entry = { id, at: new Date('2026-05-14T12:00:00Z').toISOString(), by, body };
           const change = open.result.transaction('entries', 'readwrite');
           change.objectStore('entries').put({ id, visit: to, entry, problem: null });
           change.oncomplete = () => done();
         };
       }),
-    [crypto.randomUUID(), visit],
+    [crypto.randomUUID(), visit, person.id],
   );
   await page.reload();
   await page.getByRole('button', { name: '1 to settle' }).click();
