@@ -14,6 +14,7 @@ import { ROOT } from './lib/paths.mjs';
 import { plannerBoard } from './lib/planner-board.mjs';
 import { run, say } from './lib/say.mjs';
 import { tapsASide } from './lib/taps-bench.mjs';
+import { signIn } from './lib/traffic.mjs';
 
 const PASSWORD = 'willow-before-gorse';
 const SIDES = 80;
@@ -90,7 +91,7 @@ async function leadIn(browser, address, serviceWorkers) {
 async function keyToPaint(address) {
   const browser = await openBrowser();
   try {
-    const call = await leadCalls(address, PASSWORD);
+    const call = await leadCalls(address);
     const [visit] = await openVisits(call);
     await recordReadings(call, visit, SIDES);
     const page = await leadIn(browser, address, 'allow');
@@ -220,7 +221,7 @@ async function taps(address) {
   const browser = await openBrowser();
   try {
     const page = await leadIn(browser, address, 'block');
-    const [, visit] = await openVisits(await leadCalls(address, PASSWORD));
+    const [, visit] = await openVisits(await leadCalls(address));
     return await tapsASide(page, `${address}/at-the-hive/visit/${visit}`);
   } finally {
     await browser.close();
@@ -240,12 +241,7 @@ async function core(name) {
 
 async function requestsPerSecond(address) {
   const { default: autocannon } = await import('autocannon');
-  const answer = await fetch(`${address}/api/people/sign-in`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ name: 'morag', password: PASSWORD }),
-  });
-  const cookie = answer.headers.get('set-cookie').split(';')[0];
+  const { cookie } = await signIn(address, 'morag');
   const next = await (await fetch(`${address}/api/sessions/next`, { headers: { cookie } })).json();
   const load = async (path) => {
     const { requests, non2xx } = await autocannon({
@@ -285,7 +281,7 @@ await run(async () => {
     say(
       `touches a side, a whole brood box with gloves             ${touches.all.toFixed(1)} (at most 6; with brood ${touches.brood.toFixed(1)}, the worst ${touches.worst})`,
     );
-    const lead = await leadCalls(address, PASSWORD);
+    const lead = await leadCalls(address);
     const sync = await syncMany(lead, await openVisits(lead));
     say(`entries a second, 5,000 from 50 devices                  ${sync.synced.toFixed(0)}`);
     say(

@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { ensureBuild } from './lib/build.mjs';
-import { freePort, startMariaDb } from './lib/mariadb.mjs';
+import { databasesOn, freePort, startMariaDb } from './lib/mariadb.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { run, say } from './lib/say.mjs';
 import { Tally, openVisits, readers, signIn, writers } from './lib/traffic.mjs';
@@ -78,8 +78,7 @@ const processes = (match) =>
 const parentOf = (pid) => /PPid:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1];
 const serverOf = ({ child }) =>
   processes((line, pid) => line.some((part) => part.endsWith('serve.js')) && parentOf(pid) === `${child.pid}`)[0];
-const databaseOf = (folder) =>
-  processes((line) => line[0]?.endsWith('mariadbd') && line.includes(`--datadir=${join(folder, 'database')}`))[0];
+const databaseOf = (folder) => databasesOn(folder)[0];
 const memoryOf = (pid) =>
   Math.round(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]) / 1024);
 const kill = (pid, signal) => process.kill(Number(pid), signal);

@@ -73,7 +73,7 @@ export interface Served {
   readonly notAwaited: (request: Request) => void;
 }
 
-/** What a screen or a device may still make of a request once nobody waits for it, ms. */
+/** Longest that anybody waits for an answer, ms. */
 const DEADLINE = 45_000;
 const STREAMS_EACH = 6;
 /** What is asked at a hive does not wait behind what is looked at on a desk. */

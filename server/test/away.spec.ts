@@ -1,6 +1,6 @@
 import { endpoints } from '@brave-comb/contract';
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -9,7 +9,7 @@ import type { Knex } from 'knex';
 import { pino } from 'pino';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { startMariaDb } from '../../tools/lib/mariadb.mjs';
+import { databasesOn, startMariaDb } from '../../tools/lib/mariadb.mjs';
 import { buildApp } from '../src/app';
 import { fixedClock } from '../src/clock/clock';
 import { configFromEnvironment } from '../src/config';
@@ -71,17 +71,7 @@ const ask = (path: string, body?: object) =>
     ...(body ? { method: 'POST', body: JSON.stringify(body) } : {}),
   });
 
-/** The daemon itself, not what started it. */
-const daemon = (): number =>
-  Number(
-    readdirSync('/proc').find((pid) => {
-      try {
-        return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(`--datadir=${join(folder, 'database')}`);
-      } catch {
-        return false;
-      }
-    }),
-  );
+const daemon = (): number => Number(databasesOn(folder)[0]);
 
 const back = async (): Promise<void> => {
   for (let tries = 0; tries < 300; tries += 1) {

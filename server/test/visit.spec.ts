@@ -174,6 +174,34 @@ describe('a visit', () => {
     expect(await school.db('visit_entries').where({ visit })).toHaveLength(before.length);
   });
 
+  it.each([
+    ['that a column does not take', { code: 'ER_DATA_TOO_LONG', sqlMessage: 'Data too long' }, /too long/],
+    ['that nobody foresaw', {}, /log of the server tells why/],
+  ])('sets one entry of a batch aside %s, and keeps the others', async (_what, fault, says) => {
+    const [actorRow] = await school
+      .db('people')
+      .where({ sign_in: 'tomasz' })
+      .select<{ id: string; school: string; name: string }[]>();
+    const visit = await openVisit(tomasz);
+    const [good, bad] = [reading(3, 'low', '8H'), reading(3, 'high', '8H')];
+    let calls = 0;
+    const clock = {
+      ...school.context.clock,
+      now: () => {
+        calls += 1;
+        // Asked once for each batch and once for each entry: the second entry fails, in the batch and alone.
+        if (calls === 3 || calls === 7) throw Object.assign(new Error('fault'), fault);
+        return new Date('2026-05-14T12:00:00Z');
+      },
+    };
+    const actor = { ...actorRow!, role: 'supervisor' as const, schoolName: '' };
+    const { verdicts } = await recordEntries({ ...school.context, clock }, actor, visit, [good, bad]);
+    expect(verdicts).toMatchObject([
+      { id: good.id, outcome: 'kept' },
+      { id: bad.id, outcome: 'refused', problem: { message: expect.stringMatching(says) as string } },
+    ]);
+  });
+
   it('is set beside the last one, adds up, and is advised on with numbers', async () => {
     const visit = await openVisit(tomasz);
     await record(visit, crowded).expect(200);

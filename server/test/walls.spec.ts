@@ -1,11 +1,11 @@
-import { type Endpoint, EntryBody, type PlanBoard, ROLES, endpoints } from '@brave-comb/contract';
+import { type Endpoint, type PlanBoard, endpoints } from '@brave-comb/contract';
 import { DEFAULT_CALENDAR } from '@brave-comb/core/care';
 import { DEFAULT_LIMITS } from '@brave-comb/core/weather';
 import { FORGETTING } from '@brave-comb/core/skills';
 import supertest from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { type School, cameraPhoto, entry, openSchool, pathOf, sideOf, today } from './school';
+import { type School, cameraPhoto, entry, openSchool, pathOf, today } from './school';
 
 /**
  * Who may do what, endpoint by endpoint and entry by entry, with ids that are really there and bodies that are really meant: whoever is not
@@ -510,12 +510,4 @@ describe('every endpoint, with ids that are there', () => {
       }
     });
   }
-});
-
-describe('roles', () => {
-  it('are those that the lines speak of', () => {
-    expect(ROLES).toEqual(['lead', 'supervisor', 'trainee']);
-    expect(EntryBody.options.length).toBeGreaterThan(40);
-    expect(sideOf({ S: 8 }).eighths).toEqual({ S: 8 });
-  });
 });

@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { startMariaDb } from './mariadb.mjs';
+import { signIn } from './traffic.mjs';
 
 const DEVICES = 50;
 const EACH = 100;
@@ -20,23 +21,13 @@ const reading = (seed) => ({
 });
 
 /** A lead's calls by HTTP, outside the browser. */
-export async function leadCalls(address, password) {
-  const sent = await fetch(`${address}/api/people/sign-in`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ name: 'morag', password }),
-  });
-  const cookie = sent.headers.get('set-cookie').split(';')[0];
-  const call = async (path, body) => {
-    const answer = await fetch(`${address}${path}`, {
-      method: body ? 'POST' : 'GET',
-      headers: { cookie, 'content-type': 'application/json' },
-      ...(body ? { body: JSON.stringify(body) } : {}),
-    });
-    if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
-    return answer.json();
+export async function leadCalls(address) {
+  const lead = await signIn(address, 'morag');
+  return async (path, body) => {
+    const answer = await (body ? lead.post(path, body) : lead.get(path));
+    if (answer.status !== 200) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
+    return answer.body;
   };
-  return call;
 }
 
 /** Starts a visit of each hive of the next session and returns their ids. */

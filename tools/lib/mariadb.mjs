@@ -170,21 +170,26 @@ async function endDatabase(kill, ended) {
   await waitFor(10_000);
 }
 
+/** Processes of databases that run on a data folder. */
+export const databasesOn = (folder) =>
+  readdirSync('/proc').filter((pid) => {
+    try {
+      return (
+        /^\d+$/.test(pid) &&
+        isDatabase(pid) &&
+        readFileSync(`/proc/${pid}/cmdline`, 'utf8')
+          .split('\0')
+          .includes(`--datadir=${join(folder, 'database')}`)
+      );
+    } catch {
+      return false;
+    }
+  });
+
 /** A database whose start died is still there now and then: it holds the files, and nobody else will end it. */
 async function endOrphan(folder) {
   const pidFile = join(folder, 'run', 'mariadb.pid');
-  const found = readdirSync('/proc')
-    .filter((name) => /^\d+$/.test(name) && isDatabase(name))
-    .filter((pid) => {
-      try {
-        return readFileSync(`/proc/${pid}/cmdline`, 'utf8')
-          .split('\0')
-          .includes(`--datadir=${join(folder, 'database')}`);
-      } catch {
-        return false;
-      }
-    });
-  for (const pid of found) {
+  for (const pid of databasesOn(folder)) {
     // It is told to end by the kernel when its start dies: mostly it is just about to.
     for (let waited = 0; waited < 3_000 && isDatabase(pid); waited += 100) await sleep(100);
     if (!isDatabase(pid)) continue;

@@ -11,17 +11,19 @@ const MOST_ENDS = 6;
 const WITHIN = 10 * 60_000;
 const PATIENCE = 15_000;
 
-/** Root serves nobody: the server runs as the user mysql, as the database does, wherever that user can read it. */
+/** Root serves nobody: the server runs as the user mysql, as a private database does, or as nobody, wherever they can run it. */
 function unprivileged() {
   if (!isRoot) return {};
-  const idOf = (flag) => Number(spawnSync('id', [flag, 'mysql'], { encoding: 'utf8' }).stdout);
-  const [uid, gid] = [idOf('-u'), idOf('-g')];
-  if (!uid || !gid) return {};
-  const reads =
-    spawnSync('setpriv', ['--reuid=mysql', '--regid=mysql', '--clear-groups', 'test', '-r', SERVER]).status === 0;
-  if (reads) return { uid, gid };
+  const idsOf = (name) =>
+    ['-u', '-g'].map((flag) => Number(spawnSync('id', [flag, name], { encoding: 'utf8' }).stdout));
+  const [uid, gid] = ['mysql', 'nobody'].map(idsOf).find((ids) => ids.every((id) => id > 0)) ?? [];
+  // Node.js itself may lie where only root gets, as under /root.
+  const may = (flag, path) =>
+    uid !== undefined &&
+    spawnSync('setpriv', [`--reuid=${uid}`, `--regid=${gid}`, '--clear-groups', 'test', flag, path]).status === 0;
+  if (may('-r', SERVER) && may('-x', process.execPath)) return { uid, gid };
   say(
-    `The server runs as root, because no other user can read ${ROOT}. Put the application where others can read it, or start it as another user.`,
+    `The server runs as root, because no other user can reach both ${ROOT} and ${process.execPath}. Put them where others can read them, or start it as another user.`,
   );
   return {};
 }

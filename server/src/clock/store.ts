@@ -50,13 +50,13 @@ export async function demoClock(
   };
   const timer = setInterval(() => void beat().catch(() => undefined), HEARTBEAT);
   timer.unref();
-  const set = async (instant: Date) => {
+  const moveTo = async (instant: Date) => {
     const at = machine();
     await db('demo_clock')
       .where(ROW)
       .update({ base: instant, anchor: new Date(at), beat: new Date(at) });
     [base, anchor] = [instant.getTime(), at];
   };
-  const clock: Clock = { demo: true, now: () => new Date(base + machine() - anchor), moveTo: set, restart: set };
+  const clock: Clock = { demo: true, now: () => new Date(base + machine() - anchor), moveTo };
   return { clock, stop: () => clearInterval(timer) };
 }

@@ -16,5 +16,5 @@ export async function beginAgain(context: Context): Promise<void> {
     await emptyAll(trx);
     await loadDemo({ ...context, db: trx });
   });
-  await context.clock.restart(new Date(DEMO_START));
+  await context.clock.moveTo(new Date(DEMO_START));
 }

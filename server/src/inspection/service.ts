@@ -36,7 +36,7 @@ import {
   sessionById,
 } from '../planning/store';
 import { learnersLedBy, learnersOf, practiceOf, traineesOf } from '../people/store';
-import { refusalOf, withoutValues } from '../faults';
+import { refusalOf, withoutValues, worthAgain } from '../faults';
 import { Refusal, notFound } from '../problem';
 import { tornText } from '../torn-text';
 import { traineeLimits } from '../planning/plan-store';
@@ -424,7 +424,7 @@ export async function recordEntries(
 ): Promise<{ verdicts: readonly EntryVerdict[] }> {
   const visit = await openVisit(context.db, actor, id);
   const verdicts = await recordBatch(context, actor, visit, sent).catch(async (error: unknown) => {
-    if (refusalOf(error).status !== 500) throw error;
+    if (!ofTheEntry(error)) throw error;
     const apart: EntryVerdict[] = [];
     for (const each of sent) apart.push(...(await recordAlone(context, actor, visit, each)));
     return apart;
@@ -441,6 +441,15 @@ export async function recordEntries(
   return { verdicts };
 }
 
+const NOT_FORESEEN = new Refusal(
+  422,
+  'fault',
+  'This entry could not be kept, and the log of the server tells why. Enter it again in other words, or leave it out.',
+);
+
+/** Whether an error lies in what was sent: not in a database that is away, full, or busy with the same. */
+const ofTheEntry = (error: unknown): boolean => !worthAgain(error) && refusalOf(error).status <= 500;
+
 /** One entry of a batch that failed as a whole: it is the one, or it is kept. */
 async function recordAlone(
   context: Context,
@@ -451,18 +460,10 @@ async function recordAlone(
   try {
     return await recordBatch(context, actor, visit, [sent]);
   } catch (error) {
-    if (refusalOf(error).status !== 500) throw error;
+    if (!ofTheEntry(error)) throw error;
+    const refusal = refusalOf(error);
     context.log.error({ fault: withoutValues(error), entry: idOf(sent) }, 'an entry cannot be kept');
-    return [
-      refused(
-        idOf(sent),
-        new Refusal(
-          422,
-          'fault',
-          'This entry could not be kept, and the log of the server tells why. Enter it again in other words, or leave it out.',
-        ),
-      ),
-    ];
+    return [refused(idOf(sent), refusal.status < 500 ? refusal : NOT_FORESEEN)];
   }
 }
 

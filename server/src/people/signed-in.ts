@@ -44,13 +44,9 @@ export class SessionStore extends Store {
   }
 
   private async read(sid: string): Promise<SessionData | null> {
-    const now = Date.now();
-    const row = await this.db('web_sessions')
+    const row = await living(this.db, sid)
       .leftJoin('people', 'people.id', 'web_sessions.person')
       .leftJoin('schools', 'schools.id', 'people.school')
-      .where({ sid })
-      .where('expired', '>', new Date(now))
-      .where('started_at', '>', new Date(now - AT_MOST))
       .whereNull('people.erased_at')
       .first<RowWithPerson | undefined>(
         'web_sessions.*',
@@ -100,15 +96,16 @@ export class SessionStore extends Store {
 
 const expiry = (): Date => new Date(Date.now() + IDLE);
 
+/** The row of a session that has not ended. */
+const living = (db: Knex, sid: string) =>
+  db('web_sessions')
+    .where({ sid })
+    .where('expired', '>', new Date())
+    .where('started_at', '>', new Date(Date.now() - AT_MOST));
+
 /** Whether a session goes on: what streams ask now and then. */
 export const sessionGoesOn = async (db: Knex, sid: string): Promise<boolean> => {
-  const now = Date.now();
-  const row = await db<Row>('web_sessions')
-    .where({ sid })
-    .whereNotNull('person')
-    .where('expired', '>', new Date(now))
-    .where('started_at', '>', new Date(now - AT_MOST))
-    .first('sid');
+  const row = await living(db, sid).whereNotNull('person').first<object | undefined>('sid');
   return row !== undefined;
 };
 

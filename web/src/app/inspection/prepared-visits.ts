@@ -43,8 +43,7 @@ export class PreparedVisits {
     const groups = sheet.groups.filter(({ visit }) => !visit?.closed);
     this.ready.set({ session, state: 'fetching', hives: [], missing: [], at: this.clock.instant() });
     // A wet day is spent indoors: what practice needs goes on the device with the rest.
-    if ('serviceWorker' in navigator && navigator.serviceWorker.controller)
-      void firstValueFrom(this.client.call(endpoints.practice, {})).catch(() => undefined);
+    void firstValueFrom(this.client.call(endpoints.practice, {})).catch(() => undefined);
     const here: string[] = [];
     const missing: string[] = [];
     for (const { hive, visit } of groups) {
