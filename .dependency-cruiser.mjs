@@ -21,6 +21,71 @@ const roomRules = storeys.slice(0, -1).map((rooms, floor) => ({
   },
 }));
 
+// Floors of the server, and the rooms on each from the ground up. See docs/architecture.md.
+const records = [
+  ['people', 'equipment'],
+  ['care', 'weather', 'planning'],
+  ['season', 'skills'],
+  ['inspection'],
+  ['debrief', 'practice'],
+];
+const facts = [['inspection', 'season', 'skills'], ['care'], ['planning', 'practice', 'debrief']];
+const looksDown = (floor, rooms) =>
+  rooms.slice(0, -1).map((own, height) => ({
+    name: `server-${floor}-${own.join('-')}-looks-down`,
+    severity: 'error',
+    from: { path: `^server/src/${floor}/(${own.join('|')})/` },
+    to: {
+      path: `^server/src/${floor}/(${rooms
+        .slice(height + 1)
+        .flat()
+        .join('|')})/`,
+    },
+  }));
+const floorRule = (floor, above) => ({
+  name: `server-${floor}-looks-down`,
+  severity: 'error',
+  from: { path: `^server/src/${floor}/` },
+  to: { path: `^server/src/(${above.join('|')})/` },
+});
+const DOORS = '^server/src/(records|facts)/[^/]+/';
+const serverRules = [
+  {
+    name: 'server-has-these-floors',
+    severity: 'error',
+    from: {},
+    to: {
+      path: '^server/src/[^/]+/',
+      pathNot: '^server/src/(records|facts|views|acts|jobs|routes|demo|database|clock|standins)/',
+    },
+  },
+  floorRule('records', ['facts', 'views', 'acts', 'jobs', 'routes', 'demo']),
+  floorRule('facts', ['views', 'acts', 'jobs', 'routes', 'demo']),
+  floorRule('views', ['acts', 'jobs', 'routes', 'demo']),
+  floorRule('acts', ['views', 'jobs', 'routes', 'demo']),
+  floorRule('jobs', ['views', 'acts', 'routes', 'demo']),
+  ...looksDown('records', records),
+  ...looksDown('facts', facts),
+  {
+    name: 'a-view-is-nobody-elses',
+    severity: 'error',
+    from: { path: '^server/src/views/([^/]+)/' },
+    to: { path: '^server/src/views/', pathNot: '^server/src/views/$1/' },
+  },
+  {
+    name: 'a-room-has-one-door',
+    severity: 'error',
+    from: { path: '^server/src/(records|facts)/([^/]+)/' },
+    to: { path: DOORS, pathNot: ['^server/src/$1/$2/', '/index\\.ts$'] },
+  },
+  {
+    name: 'rooms-are-entered-by-their-door',
+    severity: 'error',
+    from: { path: '^server/src/', pathNot: DOORS },
+    to: { path: DOORS, pathNot: '/index\\.ts$' },
+  },
+];
+
 /** @type {import('dependency-cruiser').IConfiguration} */
 export default {
   forbidden: [
@@ -32,6 +97,7 @@ export default {
       to: { pathNot: '^(core/src|node_modules/((@types/)?suncalc|papaparse|@types/papaparse|pure-rand|highs/types))' },
     },
     ...roomRules,
+    ...serverRules,
     {
       name: 'contract-only-core-and-zod',
       severity: 'error',
@@ -45,13 +111,13 @@ export default {
       name: 'sql-only-in-stores',
       severity: 'error',
       from: { path: '^server/src', pathNot: '(store|migrations/.*|database/.*)\\.ts$' },
-      to: { path: 'node_modules/(knex|mysql2)', dependencyTypesNot: ['type-only'] },
+      to: { path: 'node_modules/(knex|mysql2)/' },
     },
     {
       name: 'express-only-at-the-edge',
       severity: 'error',
-      from: { path: '^server/src/.*(service|store)\\.ts$' },
-      to: { path: 'node_modules/express' },
+      from: { path: '^server/src/(records|facts|views|acts|jobs)/' },
+      to: { path: 'node_modules/(@types/)?express(-serve-static-core)?/' },
     },
     { name: 'no-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
   ],

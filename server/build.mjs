@@ -2,7 +2,7 @@ import { build } from 'esbuild';
 
 // Own workspaces go into the bundle, everything from node_modules stays outside.
 await build({
-  entryPoints: { main: 'src/main.ts', serve: 'src/serve.ts', 'plan.worker': 'src/planning/plan.worker.ts' },
+  entryPoints: { main: 'src/main.ts', serve: 'src/serve.ts', 'plan.worker': 'src/jobs/planning/plan.worker.ts' },
   outdir: 'dist',
   bundle: true,
   platform: 'node',

@@ -9,7 +9,7 @@ import { ensureBuild } from './lib/build.mjs';
 import { databasesOn, freePort, startMariaDb } from './lib/mariadb.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { run, say } from './lib/say.mjs';
-import { Tally, openVisits, readers, signIn, writers } from './lib/traffic.mjs';
+import { Tally, openVisits, readers, signIn, whoWrites, writers } from './lib/traffic.mjs';
 
 const { createConnection } = createRequire(join(ROOT, 'server', 'package.json'))('mysql2/promise');
 const folders = [];
@@ -119,6 +119,10 @@ async function demoFolder() {
   return folder;
 }
 
+/** Devices of one person, spread over the visits of a day. */
+const devicesOf = (count, caller, { visits }) =>
+  Array.from({ length: count }, (_, at) => ({ caller, visit: visits[at % visits.length] }));
+
 /** Twenty devices write while something is broken; afterwards everything stops and what stands is counted. */
 async function underWriters(breakIt, { seconds = 20, writersCount = 20 } = {}) {
   const folder = await demoFolder();
@@ -128,8 +132,7 @@ async function underWriters(breakIt, { seconds = 20, writersCount = 20 } = {}) {
   const tally = new Tally();
   const until = performance.now() + seconds * 1000;
   const current = { address: app.address };
-  const callers = Array.from({ length: writersCount }, () => lead);
-  const work = writers(callers, day, () => performance.now() < until, tally);
+  const work = writers(devicesOf(writersCount, lead, day), day, () => performance.now() < until, tally);
   await sleep(4000);
   tally.last = performance.now();
   const figures = (await breakIt({ app, folder, lead, day, tally, current })) ?? {};
@@ -155,6 +158,16 @@ async function backAfter(lead, path = '/api/sessions/next') {
   const began = performance.now();
   while ((await lead.get(path)).status !== 200) await sleep(100);
   return Math.round((performance.now() - began) / 100) / 10;
+}
+
+/** How a plan ended that was asked for in one process, as another tells it. */
+async function finishedPlan({ seen, id }) {
+  for (const until = performance.now() + 120_000; performance.now() < until; await sleep(500)) {
+    const { body } = await seen.get(`/api/planning/jobs/${id}`);
+    if (body?.status && !['waiting', 'running'].includes(body.status))
+      return `${body.status}, ${body.plan ? `${body.plan.sessions.length} sessions` : 'no plan'}`;
+  }
+  return 'not finished in two minutes';
 }
 
 const scenarios = {
@@ -267,6 +280,8 @@ const scenarios = {
     const people = [lead];
     for (const name of ['tomasz', 'leilani', 'ruth', 'marit', 'salma', 'nadia', 'hoa', 'jun', 'piotr'])
       people.push(await signIn(app.address, name));
+    const sent = new Tally();
+    const pairs = await whoWrites(people, day, sent);
     const paths = [
       '/api/season/strip',
       '/api/season/year',
@@ -275,7 +290,7 @@ const scenarios = {
       '/api/sessions/next',
       '/api/people/messages',
     ];
-    const [sent, read] = [new Tally(), new Tally()];
+    const read = new Tally();
     const until = performance.now() + 60_000;
     const going = () => performance.now() < until;
     const server = serverOf(app);
@@ -289,7 +304,7 @@ const scenarios = {
     }, 500);
     await Promise.all([
       writers(
-        Array.from({ length: 300 }, () => lead),
+        Array.from({ length: 300 }, (_, at) => pairs[at % pairs.length]),
         day,
         going,
         sent,
@@ -306,6 +321,8 @@ const scenarios = {
     const same = serverOf(app) === server;
     const code = await app.stop();
     return {
+      people: people.length,
+      'of them writing': new Set(pairs.map(({ caller }) => caller)).size,
       sent: sent.figures(),
       read: read.figures(),
       'peak MB': peak,
@@ -326,12 +343,7 @@ const scenarios = {
       const day = await openVisits(lead, 8);
       const tally = new Tally();
       const until = performance.now() + 25_000;
-      const work = writers(
-        Array.from({ length: 10 }, () => lead),
-        day,
-        () => performance.now() < until,
-        tally,
-      );
+      const work = writers(devicesOf(10, lead, day), day, () => performance.now() < until, tally);
       await sleep(4000);
       spawnSync('dd', ['if=/dev/zero', `of=${join(folder, 'filler')}`, 'bs=1M']);
       await sleep(6000);
@@ -393,8 +405,14 @@ const scenarios = {
     figures['live view across processes s'] = await live;
     const tally = new Tally();
     const until = performance.now() + 90_000;
-    const callers = Array.from({ length: 20 }, (_, at) => lead.at(at % 2 ? one.address : two.address));
-    const work = writers(callers, day, () => performance.now() < until, tally);
+    const devices = devicesOf(20, lead, day).map((each, at) => ({ ...each, caller: at % 2 ? lead : there }));
+    const ines = await signIn(two.address, 'ines');
+    const jobs = [
+      { asked: lead, seen: there, id: crypto.randomUUID() },
+      { asked: ines, seen: ines.at(one.address), id: crypto.randomUUID() },
+    ];
+    for (const { asked, id } of jobs) await asked.post('/api/planning/jobs', { id, seconds: 25, seed: 7 });
+    const work = writers(devices, day, () => performance.now() < until, tally);
     await sleep(5000);
     const again = database.port;
     await database.stop();
@@ -407,6 +425,12 @@ const scenarios = {
     figures['back after s'] = await backAfter(lead);
     await work;
     const out = await kept(back.url, tally.acknowledged);
+    figures['plans seen in the other process'] = await Promise.all(jobs.map(finishedPlan));
+    await lead.post('/api/clock', { minutes: 7 * 60 });
+    const refreshed = await Promise.all(
+      Array.from({ length: 12 }, (_, at) => (at % 2 ? lead : there).get('/api/season/strip')),
+    );
+    figures['views while both fetch a new forecast'] = refreshed.map(({ status }) => status).join(' ');
     await lead.post('/api/people/sign-out');
     figures['signed out in both'] = (await there.get('/api/people/me')).body.person === null;
     const codes = [await one.stop(), await two.stop()];

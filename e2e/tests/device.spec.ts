@@ -181,6 +181,49 @@ test('a page that still shows somebody who has left cannot write in their name',
   await page.getByRole('dialog').getByRole('button', { name: /Keep/ }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Back to the hive' }).click();
   await expect(page.getByRole('button', { name: /waiting, not sent/ })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('alert').filter({ hasText: 'Somebody else has signed in' })).toBeVisible();
   const file = await (await context.request.get(new URL(`/api/visits/${visit}`, page.url()).href)).text();
   expect(file).not.toContain(words);
+  await page.getByRole('link', { name: 'Show theirs' }).click();
+  await expect(page.getByRole('button', { name: /^Leilani .*, menu$/ })).toBeVisible();
+  await expect(page.getByText(/1 entry of the person signed in before waits here/)).toBeVisible();
+});
+
+test('a sign-in that ends at the hive is said there; what is entered waits and is sent after signing in again', async ({
+  page,
+  context,
+}) => {
+  await signIn(page, 'leilani');
+  await openVisit(page, '7');
+  const visit = new URL(page.url());
+  await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 20_000 });
+  await context.request.post('/api/people/sign-out');
+  await more(page, 'Note');
+  const words = `after the end ${crypto.randomUUID()}`;
+  await page.getByRole('dialog').getByRole('textbox').fill(words);
+  await page.getByRole('dialog').getByRole('button', { name: /Keep/ }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Back to the hive' }).click();
+  const notice = page.getByRole('alert').filter({ hasText: 'Your sign-in here has ended' });
+  await expect(notice).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('button', { name: /waiting, not sent/ })).toBeVisible();
+  await notice.getByRole('link', { name: 'Sign in again' }).click();
+  await page.getByLabel('Name').fill('leilani');
+  await page.getByLabel('Password', { exact: true }).fill('willow-before-gorse');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page).toHaveURL(visit.href);
+  await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 20_000 });
+  await expect(notice).toHaveCount(0);
+  const file = await (await context.request.get(`/api/visits/${visit.pathname.split('/').at(-1)}`)).text();
+  expect(file).toContain(words);
+});
+
+test('who signs out in one window is gone from the other', async ({ page, context }) => {
+  await signIn(page, 'leilani');
+  const beside = await context.newPage();
+  await beside.goto('/ahead/sessions');
+  await expect(beside.getByRole('button', { name: /^Leilani .*, menu$/ })).toBeVisible();
+  await signOut(page);
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await beside.getByRole('link', { name: 'Trainees' }).click();
+  await expect(beside.getByRole('button', { name: 'Sign in' })).toBeVisible({ timeout: 20_000 });
 });

@@ -26,7 +26,7 @@ test('a plan is reckoned, proven, explained, moved with its price, undone, pinne
   await focused.press('Enter');
   const why = page.getByRole('region', { name: /^Why hive/ });
   await expect(why.getByText(/^[+−]\d+\.\d points$/)).toBeVisible();
-  await expect(why.getByText(/Skills|Care|Weather/).first()).toBeVisible();
+  await expect(why.getByText(/Skills|Care|Weather|Change/).first()).toBeVisible();
   await expect(why.getByText('Or else')).toBeVisible({ timeout: 15_000 });
 
   const move = why.getByRole('button', { name: 'Move' }).first();

@@ -5,26 +5,26 @@ import session from 'express-session';
 import helmet from 'helmet';
 import { join } from 'node:path';
 import { pinoHttp } from 'pino-http';
-import { serveCalendarFeeds } from './care/calendar-feed';
-import { careRoutes } from './care/routes';
+import { careRoutes } from './routes/care';
 import type { Config } from './config';
 import type { Context } from './context';
 import { apiDocs } from './docs';
 import { fromHere, overTls } from './doors';
 import { answerFaults } from './faults';
-import { inspectionRoutes } from './inspection/routes';
+import { inspectionRoutes } from './routes/inspection';
 import { health } from './health';
-import { peopleRoutes } from './people/routes';
-import { IDLE, SessionStore, sessionGoesOn } from './people/signed-in';
-import { planningRoutes } from './planning/routes';
+import { peopleRoutes } from './routes/people';
+import { planningRoutes } from './routes/planning';
 import { Refusal } from './problem';
 import { roomOnDisk } from './room-on-disk';
 import { deadline, serving } from './routing';
-import { seasonRoutes } from './season/routes';
-import { practiceRoutes } from './practice/routes';
-import { skillsRoutes } from './skills/routes';
+import { seasonRoutes } from './routes/season';
+import { practiceRoutes } from './routes/practice';
+import { skillsRoutes } from './routes/skills';
 import { Traffic } from './traffic';
-import { weatherRoutes } from './weather/routes';
+import { weatherRoutes } from './routes/weather';
+import { SIGNED_IN_AT_MOST, sessionGoesOn, SessionStore } from './records/people';
+import { serveCalendarFeeds } from './routes/calendar-feed';
 
 const BODY_LIMIT = '512kb';
 /** A typical year is a file of about 1.6 MB. */
@@ -141,8 +141,9 @@ function signedSessions(context: Context, config: Config): RequestHandler {
     secret: config.sessionSecret,
     resave: false,
     saveUninitialized: false,
-    rolling: true,
-    cookie: { httpOnly: true, sameSite: 'lax', secure: config.https, path: '/', maxAge: IDLE },
+    // How long it is good for, the store knows: an answer that is late must not bring back the cookie of whoever signed in before.
+    rolling: false,
+    cookie: { httpOnly: true, sameSite: 'lax', secure: config.https, path: '/', maxAge: SIGNED_IN_AT_MOST },
     store: new SessionStore(context.db),
   });
 }

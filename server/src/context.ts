@@ -1,13 +1,12 @@
 import type { Role } from '@brave-comb/contract';
-import type { Knex } from 'knex';
+import type { Db } from './database/db';
 import type { Logger } from 'pino';
 import type { Clock } from './clock/clock';
-import type { ScaleSource } from './season/scale-source';
-import type { WeatherSource } from './weather/source';
+import type { WeatherSource, ScaleSource } from './sources';
 
 /** What every service works with. */
 export interface Context {
-  readonly db: Knex;
+  readonly db: Db;
   readonly clock: Clock;
   readonly weather: WeatherSource;
   readonly scale: ScaleSource;

@@ -1,5 +1,5 @@
 import type { ErrorRequestHandler } from 'express';
-import type { Logger } from 'pino';
+import { type Logger, pino } from 'pino';
 import { Refusal } from './problem';
 
 /** MariaDB's numbers for what can go wrong outside the application; `code` names lie for some of them. */
@@ -145,6 +145,10 @@ export function withoutValues(error: unknown): object {
   return { name, code, errno, ...(sqlMessage === undefined ? { message } : {}), stack };
 }
 
+/** The server's log: errors without what people entered, requests without what opens doors. */
+export const openLog = (level: string): Logger =>
+  pino({ level, redact: ['req.headers.cookie', 'req.body.password'], serializers: { err: withoutValues } });
+
 /** Answers every refusal in the contract's form. */
 export function answerFaults(log: Logger): ErrorRequestHandler {
   return (error, _request, response, next) => {
@@ -153,7 +157,7 @@ export function answerFaults(log: Logger): ErrorRequestHandler {
       return;
     }
     const refusal = refusalOf(error);
-    if (refusal.status >= 500) log.error({ fault: withoutValues(error) }, refusal.problem);
+    if (refusal.status >= 500) log.error({ err: error as unknown }, refusal.problem);
     const { status, problem, message, details, retryAfter } = refusal;
     if (retryAfter !== undefined) response.set('Retry-After', `${retryAfter}`);
     response.status(status).json({ problem, message, ...(details ? { details } : {}) });

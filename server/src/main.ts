@@ -1,7 +1,6 @@
 import { type Server, createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type { Express } from 'express';
-import { pino } from 'pino';
 import { buildApp } from './app';
 import { fixedClock, systemClock } from './clock/clock';
 import { demoClock } from './clock/store';
@@ -11,15 +10,14 @@ import { alone, migrate, openDatabase } from './database/connection';
 import { LATEST_DEMO_TIME } from './demo/begin-again';
 import { DEMO_START, loadDemo } from './demo/load';
 import { emptyAll, kindsOfSchools } from './demo/store';
-import { withoutValues } from './faults';
-import { sweepSessions } from './people/signed-in';
-import { forgetDevices } from './people/store';
-import { startPlanRunner } from './planning/runner';
-import { httpScale } from './season/scale-source';
+import { openLog } from './faults';
+import { startPlanRunner } from './jobs/planning/runner';
 import { scaleStandIn } from './standins/scale/app';
 import { weatherStandIn } from './standins/weather/app';
 import { Traffic } from './traffic';
-import { httpWeather } from './weather/http-source';
+import { forgetDevices, sweepSessions } from './records/people';
+import { httpScale } from './records/season';
+import { httpWeather } from './records/weather';
 
 /** A running server. */
 export interface Running {
@@ -76,11 +74,7 @@ async function prepare(
  * @throws SetUpError in words for whoever starts it; anything else when the database does not answer or the port is in use
  */
 export async function startServer(config: Config): Promise<Running> {
-  const log = pino({
-    level: config.logLevel,
-    redact: ['req.headers.cookie', 'req.body.password'],
-    serializers: { err: withoutValues },
-  });
+  const log = openLog(config.logLevel);
   const db = openDatabase(config.databaseUrl);
   const open: Server[] = [];
   const traffic = new Traffic();
@@ -122,7 +116,7 @@ export async function startServer(config: Config): Promise<Running> {
     stopPlanning = startPlanRunner(context).stop;
     const sweep = () =>
       Promise.all([sweepSessions(db), forgetDevices(db, new Date(Date.now() - DEVICES_KEPT))]).catch((error: unknown) =>
-        log.warn({ fault: withoutValues(error) }, 'ended sessions could not be swept out'),
+        log.warn({ err: error }, 'ended sessions could not be swept out'),
       );
     sweeping = setInterval(() => void sweep(), SWEEP_EVERY);
     return { address: `http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${port}`, stop };

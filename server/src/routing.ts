@@ -4,7 +4,7 @@ import type { Request, RequestHandler, Response, Router } from 'express';
 import type * as z from 'zod';
 import type { Actor } from './context';
 import { worthAgain } from './faults';
-import { lane, Shared } from './lobby';
+import { lane, SingleFlight } from './lanes';
 import { Refusal } from './problem';
 import { tornText } from './torn-text';
 
@@ -91,7 +91,7 @@ export function serving({ router, checked, goesOn, notAwaited }: Served): Serve 
     desk: lane({ atOnce: 3, waiting: 150, each: 24, patience: 15_000 }),
     writes: lane({ atOnce: 6, waiting: 600, each: 40, patience: 20_000 }),
   };
-  const shared = new Shared();
+  const shared = new SingleFlight();
   const streams = new Map<string, number>();
 
   return (endpoint, handler) => {

@@ -1,7 +1,6 @@
 // The server as a process of its own: the start script begins it, hears from it, and begins it again when it ended unasked.
-import { pino } from 'pino';
 import { configFromEnvironment } from './config';
-import { withoutValues } from './faults';
+import { openLog } from './faults';
 import { type Running, SetUpError, startServer } from './main';
 
 /** What the start script is told. */
@@ -12,7 +11,7 @@ export type ServerNews =
 const FAULT = 70;
 const LAST_WORDS = 10_000;
 
-const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
+const log = openLog(process.env.LOG_LEVEL ?? 'warn');
 const tell = (news: ServerNews): void => void process.send?.(news);
 let running: Running | null = null;
 let stopping: Promise<never> | null = null;
@@ -20,7 +19,7 @@ let stopping: Promise<never> | null = null;
 function stop(code: number): Promise<never> {
   stopping ??= (async () => {
     setTimeout(() => process.exit(code), LAST_WORDS).unref();
-    await running?.stop().catch((error: unknown) => log.error({ fault: withoutValues(error) }, 'stopping'));
+    await running?.stop().catch((error: unknown) => log.error({ err: error }, 'stopping'));
     process.exit(code);
   })();
   return stopping;
@@ -29,10 +28,10 @@ function stop(code: number): Promise<never> {
 for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'] as const) process.on(signal, () => void stop(0));
 process.on('disconnect', () => void stop(0));
 // A promise that nobody waits for has harmed nobody who asked: the server lives on, and the log tells of it.
-process.on('unhandledRejection', (error) => log.error({ fault: withoutValues(error) }, 'nobody caught this'));
+process.on('unhandledRejection', (error) => log.error({ err: error }, 'nobody caught this'));
 // After this nobody knows what state the process is in: what is being answered is answered, then another takes over.
 process.on('uncaughtException', (error) => {
-  log.fatal({ fault: withoutValues(error) }, 'ends and is started again');
+  log.fatal({ err: error }, 'ends and is started again');
   void stop(FAULT);
 });
 
@@ -43,7 +42,7 @@ try {
 } catch (error) {
   const { code = '', message } = error as Error & { code?: string };
   const known = error instanceof SetUpError || code !== '';
-  if (!known) log.fatal({ fault: withoutValues(error) }, 'the server cannot start');
+  if (!known) log.fatal({ err: error }, 'the server cannot start');
   tell({ kind: 'trouble', code, message: error instanceof SetUpError ? message : '' });
   if (!process.send && error instanceof SetUpError) process.stderr.write(`\n${message}\n`);
   await stop(FAULT);

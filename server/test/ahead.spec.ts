@@ -15,12 +15,12 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type ServerResponse, createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { fixedClock } from '../src/clock/clock';
-import { addSite } from '../src/equipment/service';
-import { seasonYear } from '../src/season/year';
-import { dayPage } from '../src/weather/day-page';
-import { httpWeather } from '../src/weather/http-source';
-import { forecastInUse } from '../src/weather/service';
-import { type SiteRow, sitesOf } from '../src/equipment/store';
+import { addSite } from '../src/records/equipment/service';
+import { seasonYear } from '../src/views/season/year';
+import { dayPage } from '../src/views/weather/day-page';
+import { httpWeather } from '../src/records/weather/http-source';
+import { forecastInUse } from '../src/records/weather/service';
+import { type SiteRow, sitesOf } from '../src/records/equipment/store';
 import { type School, openSchool, pathOf } from './school';
 
 type Agent = Awaited<ReturnType<School['signIn']>>;
@@ -544,6 +544,11 @@ describe('the weather service in trouble', () => {
     const context = { ...school.context, clock: fixedClock(now.toISOString()), weather: source };
     return forecastInUse(context, site ?? (await home()));
   };
+  /** A site of which nobody has asked for a forecast yet. */
+  const newSite = async (name: string) => {
+    const id = await addSite(school.context, { ...(await home()), name, latitude: 48.2, longitude: 9.1 });
+    return (await sitesOf(school.db, (await home()).school)).find((each) => each.id === id)!;
+  };
   const down: School['context']['weather'] = {
     forecast: () => Promise.reject(new TypeError('fetch failed')),
     observed: () => Promise.reject(new TypeError('fetch failed')),
@@ -553,6 +558,26 @@ describe('the weather service in trouble', () => {
     return Math.max(...values) - Math.min(...values);
   };
 
+  it('is asked once for all who look while it answers, and again when its forecast has grown old', async () => {
+    let asked = 0;
+    const slow: School['context']['weather'] = {
+      ...school.context.weather,
+      forecast: async (...asking) => {
+        asked += 1;
+        await new Promise((done) => setTimeout(done, 50));
+        return school.context.weather.forecast(...asking);
+      },
+    };
+    const site = await newSite('Asked by many');
+    const all = await Promise.all(Array.from({ length: 6 }, () => inTrouble(0, slow, site)));
+    expect(asked).toBe(1);
+    expect(new Set(all.map(({ ensemble }) => ensemble)).size).toBe(1);
+    await inTrouble(1, slow, site);
+    expect(asked).toBe(1);
+    await inTrouble(8, slow, site);
+    expect(asked).toBe(2);
+  });
+
   it('three days old: the last good forecast stays with its age shown, and its odds get wider', async () => {
     const good = await forecastInUse(school.context, await home());
     const old = await inTrouble(72, down);
@@ -561,13 +586,7 @@ describe('the weather service in trouble', () => {
   });
 
   it('down from the start: says so, and every view still stands on the usual year', async () => {
-    const id = await addSite(school.context, {
-      ...(await home()),
-      name: 'Away from all',
-      latitude: 48.2,
-      longitude: 9.1,
-    });
-    const site = (await sitesOf(school.db, (await home()).school)).find((each) => each.id === id)!;
+    const site = await newSite('Away from all');
     const nothing = await inTrouble(0, down, site);
     expect(nothing).toEqual({
       ensemble: null,
@@ -575,11 +594,11 @@ describe('the weather service in trouble', () => {
     });
     const actor = { id: uuid(), name: 'x', role: 'lead' as const, school: site.school, schoolName: '' };
     const context = { ...school.context, weather: down };
-    const year = await seasonYear(context, actor, { site: id });
+    const year = await seasonYear(context, actor, { site: site.id });
     expect(year.days.every((day) => day.known === 'usual')).toBe(true);
     expect(year.climate.from).toMatch(/rough guess.*Import a typical year/);
     expect(year.bloom.length).toBeGreaterThan(5);
-    expect((await dayPage(context, actor, '2026-05-14', id)).spans).toEqual([]);
+    expect((await dayPage(context, actor, '2026-05-14', site.id)).spans).toEqual([]);
   });
 
   const answering = async (answer: (response: ServerResponse) => void, use: (url: string) => Promise<void>) => {

@@ -3,7 +3,7 @@ import { type EntryBody, parseSide } from '@brave-comb/core/inspection';
 import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { watchSession } from '../src/inspection/live';
+import { watchSession } from '../src/views/inspection/live';
 import {
   type School,
   earlyVisit,

@@ -16,9 +16,9 @@ import { configFromEnvironment } from '../src/config';
 import type { Context } from '../src/context';
 import { alone, migrate, openDatabase } from '../src/database/connection';
 import { refusalOf } from '../src/faults';
-import { addPerson, addSchool } from '../src/people/service';
-import { httpScale } from '../src/season/scale-source';
-import { httpWeather } from '../src/weather/http-source';
+import { addPerson, addSchool } from '../src/records/people/service';
+import { httpScale } from '../src/records/season/scale-source';
+import { httpWeather } from '../src/records/weather/http-source';
 
 /** A database of its own, which these tests kill, stop and start; the application before it answers over HTTP. */
 const folder = mkdtempSync(join(tmpdir(), 'brave-comb-away-'));

@@ -85,6 +85,15 @@ describe('where a request comes from', () => {
   });
 });
 
+it('the cookie is given once: a late answer cannot bring back whoever signed in before', async () => {
+  const app = appWith({});
+  const { headers } = await signIn(app).expect(200);
+  const cookie = (headers['set-cookie'] as unknown as string[]).map((each) => each.split(';')[0]).join('; ');
+  const me = await supertest(app).get(endpoints.whoAmI.path).set('Cookie', cookie).expect(200);
+  expect((me.body as { person: unknown }).person).not.toBeNull();
+  expect(me.headers['set-cookie']).toBeUndefined();
+});
+
 describe('behind a proxy that ends TLS', () => {
   const env = { PUBLIC_URL: 'https://hives.example' };
 

@@ -7,8 +7,8 @@ import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { systemClock } from '../src/clock/clock';
 import { demoClock } from '../src/clock/store';
 import { migrate } from '../src/database/connection';
-import { checkSignIn } from '../src/people/service';
-import { addHive } from '../src/equipment/service';
+import { checkSignIn } from '../src/records/people/service';
+import { addHive } from '../src/records/equipment/service';
 import { roomOnDisk } from '../src/room-on-disk';
 import { type School, openSchool, pathOf } from './school';
 

@@ -147,6 +147,7 @@ describe('from the first tables to those of the season', () => {
       '012-signatures',
       '013-indoor-plans',
       '014-doors',
+      '015-entry-kind',
     ]);
   });
 

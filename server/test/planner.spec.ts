@@ -12,8 +12,8 @@ import {
   endJob,
   keepPin,
   LOST_AFTER,
-} from '../src/planning/plan-store';
-import { startPlanRunner } from '../src/planning/runner';
+} from '../src/records/planning/plan-store';
+import { startPlanRunner } from '../src/jobs/planning/runner';
 import { type Agent, openPlanning, type Planning, publication } from './planning';
 import { type School, pathOf } from './school';
 

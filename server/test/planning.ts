@@ -1,7 +1,7 @@
 import { type PlanBoard, type PlanJob, endpoints } from '@brave-comb/contract';
 import type supertest from 'supertest';
 import { v7 as uuid } from 'uuid';
-import { startPlanRunner } from '../src/planning/runner';
+import { startPlanRunner } from '../src/jobs/planning/runner';
 import { type School, openSchool, pathOf } from './school';
 
 export type Agent = ReturnType<typeof supertest.agent>;

@@ -13,10 +13,10 @@ import { fixedClock } from '../src/clock/clock';
 import type { Context } from '../src/context';
 import { alone, migrate, openDatabase } from '../src/database/connection';
 import { DEMO_START, loadDemo } from '../src/demo/load';
-import { httpScale } from '../src/season/scale-source';
+import { httpScale } from '../src/records/season/scale-source';
 import { scaleStandIn } from '../src/standins/scale/app';
 import { weatherStandIn } from '../src/standins/weather/app';
-import { httpWeather } from '../src/weather/http-source';
+import { httpWeather } from '../src/records/weather/http-source';
 
 const PASSWORD = 'willow-before-gorse';
 
@@ -54,7 +54,11 @@ async function makeDatabase(name: string, like?: string): Promise<string> {
         const shown = await trx.raw<readonly [[{ 'Create Table': string }]]>(`show create table ${other}.${table}`);
         await trx.raw(`use ${database}`);
         await trx.raw(shown[0][0]['Create Table']);
-        await trx.raw(`insert into ${database}.${table} select * from ${other}.${table}`);
+        const columns = await trx('information_schema.columns')
+          .where({ table_schema: other, table_name: table, is_generated: 'NEVER' })
+          .pluck<string[]>('column_name');
+        const names = columns.map((column) => `\`${column}\``).join(', ');
+        await trx.raw(`insert into ${database}.${table} (${names}) select ${names} from ${other}.${table}`);
       }
       await trx.raw('set foreign_key_checks = 1');
     });

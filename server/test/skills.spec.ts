@@ -6,8 +6,8 @@ import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { fixedClock } from '../src/clock/clock';
 import type { Actor } from '../src/context';
-import { traineeMatrix } from '../src/skills/matrix';
-import { schoolStandings } from '../src/skills/standings';
+import { traineeMatrix } from '../src/views/skills/matrix';
+import { schoolStandings } from '../src/facts/skills/standings';
 import { type School, earlyVisit, entry, openSchool, pathOf, today } from './school';
 
 type Agent = Awaited<ReturnType<School['signIn']>>;

@@ -2,7 +2,7 @@ import { endpoints } from '@brave-comb/contract';
 import { type EntryBody, formatSide, parseSide } from '@brave-comb/core/inspection';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { recordEntries } from '../src/inspection/service';
+import { recordEntries } from '../src/acts/inspection/visits';
 import { type School, entry, openSchool, openVisit, pathOf, today } from './school';
 
 let school: School;
@@ -89,8 +89,8 @@ describe('the day sheet', () => {
         observed: () => Promise.reject(new TypeError('fetch failed')),
       },
     };
-    const { forecastInUse } = await import('../src/weather/service');
-    const { siteById } = await import('../src/equipment/store');
+    const { forecastInUse } = await import('../src/records/weather/service');
+    const { siteById } = await import('../src/records/equipment/store');
     const { fixedClock } = await import('../src/clock/clock');
     const [row] = await school
       .db('sites')

@@ -3,7 +3,7 @@ import supertest from 'supertest';
 import { describe, expect, it } from 'vitest';
 import { weatherStandIn } from '../src/standins/weather/app';
 import { forecastAt, observedBetween } from '../src/standins/weather/generator';
-import { fromCoverage, toCoverage } from '../src/weather/coverage-json';
+import { fromCoverage, toCoverage } from '../src/records/weather/coverage-json';
 
 const north = { latitude: 55.1, longitude: -3.3 };
 const south = { latitude: -42.9, longitude: 160.2 };

@@ -24,7 +24,7 @@ const reading = (seed) => ({
 export async function leadCalls(address) {
   const lead = await signIn(address, 'morag');
   return async (path, body) => {
-    const answer = await (body ? lead.post(path, body) : lead.get(path));
+    const answer = await lead.patiently(body ? 'POST' : 'GET', path, body);
     if (answer.status !== 200) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
     return answer.body;
   };

@@ -5,6 +5,12 @@ import { setTimeout as sleep } from 'node:timers/promises';
 const PASSWORD = 'willow-before-gorse';
 const PATIENCE = 60_000;
 
+/** How long to wait before the same is sent again, ms: as the server says, not all at the same moment. */
+const restAfter = ({ headers }, otherwise) => {
+  const told = Number(headers.get('retry-after'));
+  return (told > 0 ? told * 1000 : otherwise) * (0.75 + Math.random() / 2);
+};
+
 /** Somebody who is signed in at an address. Answers carry status and, where it is JSON, body; status 0 where nobody answered. */
 export class Caller {
   constructor(address, cookie = '') {
@@ -33,6 +39,15 @@ export class Caller {
     }
   }
 
+  /** Asks until the server is not too busy, as it says when. */
+  async patiently(method, path, body) {
+    for (;;) {
+      const answer = await this.ask(method, path, body);
+      if (answer.status !== 503) return answer;
+      await sleep(restAfter(answer, 1000));
+    }
+  }
+
   get = (path) => this.ask('GET', path);
   post = (path, body = {}) => this.ask('POST', path, body);
 }
@@ -47,6 +62,20 @@ export async function signIn(address, name) {
   if (!response.ok) throw new Error(`${name} cannot sign in: ${response.status} ${await response.text()}`);
   const cookies = response.headers.getSetCookie().map((each) => each.split(';')[0]);
   return new Caller(address, cookies.join('; '));
+}
+
+/** Which of some people may write in which of some visits: each gets the visits in which a first entry was taken. */
+export async function whoWrites(people, { visits, now }, tally) {
+  const pairs = [];
+  for (const visit of visits)
+    for (const caller of people) {
+      const entry = { id: randomUUID(), at: now, body: { kind: 'note written', text: 'first' } };
+      const { status, body } = await caller.post(`/api/visits/${visit}/entries`, { entries: [entry] });
+      if (status !== 200 || body.verdicts[0].outcome === 'refused') continue;
+      tally.acknowledged.add(entry.id);
+      pairs.push({ caller, visit });
+    }
+  return pairs;
 }
 
 /** Opens visits of hives at the day's site; returns their ids. */
@@ -102,19 +131,18 @@ export class Tally {
 /**
  * Devices that send entries as the application does: what is not acknowledged is sent again with the same ids.
  *
- * @param callers one for each device
- * @param visits visits that they write in
+ * @param devices who each belongs to, and the visit that it writes in
+ * @param now time of the entries
  * @param going whether to make new entries
  * @param tally counts
  * @param batch entries at a time
  * @param every rest between two batches, ms
  */
-export async function writers(callers, { visits, now }, going, tally, { batch = 1, every = 0 } = {}) {
+export async function writers(devices, { now }, going, tally, { batch = 1, every = 0 } = {}) {
   let made = 0;
   await Promise.all(
-    callers.map(async (caller, at) => {
-      const visit = visits[at % visits.length];
-      if (every > 0) await sleep((every * at) / callers.length);
+    devices.map(async ({ caller, visit }, at) => {
+      if (every > 0) await sleep((every * at) / devices.length);
       while (going()) {
         const entries = Array.from({ length: batch }, () => ({
           id: randomUUID(),
@@ -130,7 +158,7 @@ export async function writers(callers, { visits, now }, going, tally, { batch = 
           }
           if (answer.status === 422) throw new Error(JSON.stringify(answer.body));
           if (!going() && tries > 60) break;
-          await sleep(Math.min(200 * (tries + 1), 1000));
+          await sleep(restAfter(answer, Math.min(200 * (tries + 1), 1000)));
         }
         await sleep(every);
       }
@@ -145,7 +173,7 @@ export async function readers(callers, paths, going, tally) {
       for (let turn = at; going(); turn += 1) {
         const answer = await caller.get(paths[turn % paths.length]);
         tally.note(answer);
-        await sleep(answer.status === 200 ? 50 : 1000);
+        await sleep(answer.status === 200 ? 50 : restAfter(answer, 1000));
       }
     }),
   );

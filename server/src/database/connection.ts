@@ -39,6 +39,11 @@ export const openDatabase = (url: string): Knex => knex({ ...settings(url), clie
 
 const LOOK_AGAIN = 5;
 
+/** Resolves when the database answers. */
+export async function answers(db: Knex): Promise<void> {
+  await db.raw('select 1');
+}
+
 /**
  * Does what only one process at a time may do with a database: bring its tables up to date, fill it. The lock is the connection's, so it goes
  * with a process that dies, and another start waits for its turn.

@@ -1,10 +1,10 @@
-import { COURSES, type DemoCourse, EARLY_SKILLS, LAST_SEASON, LATE_SKILL } from '@brave-comb/demo';
 import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
 import { DEFAULT_CHECKLIST, levelRank, type Skill } from '@brave-comb/core/skills';
 import { addDays } from '@brave-comb/core/units';
+import { COURSES, type DemoCourse, EARLY_SKILLS, LAST_SEASON, LATE_SKILL } from '@brave-comb/demo';
 import { v7 as uuid } from 'uuid';
 import type { Context } from '../context';
-import { type DemonstrationRow, insertDemonstration, insertSignOffs } from '../skills/evidence-store';
+import { type DemonstrationRow, insertDemonstration, insertSignOffs } from '../records/skills';
 
 /** A school's ids by the names of the demo data. */
 interface Named {

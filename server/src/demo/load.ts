@@ -1,3 +1,6 @@
+import { supers } from '@brave-comb/core/equipment';
+import { PLANTS } from '@brave-comb/core/season';
+import { lastOf } from '@brave-comb/core/units';
 import {
   ALIVE_TAPS,
   COLONY_EVENTS,
@@ -22,25 +25,19 @@ import {
   TRAINEE_TERMS,
   VISITS,
 } from '@brave-comb/demo';
-import { supers } from '@brave-comb/core/equipment';
 import { DateTime } from 'luxon';
 import { v7 as uuid } from 'uuid';
-import { insertFollowUp } from '../care/store';
+import { recordEntries, startVisit } from '../acts/inspection/visits';
 import { fixedClock } from '../clock/clock';
 import type { Actor, Context } from '../context';
-import { addHive, addSite } from '../equipment/service';
-import { type SiteRow, hivesById } from '../equipment/store';
-import { recordEntries, startVisit } from '../inspection/service';
-import { addGroup, addPerson, addSchool } from '../people/service';
-import { addSession } from '../planning/service';
-import { setPlanningTerms } from '../planning/terms';
-import { PLANTS } from '@brave-comb/core/season';
-import { lastOf } from '@brave-comb/core/units';
-import { logColonyEvent } from '../care/calendar-service';
-import { addPlant, logSeasonEvent, noteBloom, seePollen, tapAlive, tickFlowSigns } from '../season/service';
-import { listedPlant, turnOf } from '../season/site-season';
-import { markInvented, schoolNames } from './store';
+import { listedPlant } from '../facts/season';
+import { insertFollowUp, logColonyEvent } from '../records/care';
+import { addHive, addSite, hivesById, type SiteRow, turnOf } from '../records/equipment';
+import { addGroup, addPerson, addSchool } from '../records/people';
+import { addSession, setPlanningTerms } from '../records/planning';
+import { addPlant, logSeasonEvent, noteBloom, seePollen, tapAlive, tickFlowSigns } from '../records/season';
 import { loadPastEvidence } from './evidence';
+import { markInvented, schoolNames } from './store';
 import { visitEntries } from './visit-entries';
 
 /** The demo opens here: a Thursday morning in mid-May at Brenna Fell. */

@@ -1,8 +1,8 @@
 import type { NewEntry } from '@brave-comb/contract';
-import type { DemoVisit } from '@brave-comb/demo';
 import { type BoxLayer, type Stack, nestBoxes, partsAbove } from '@brave-comb/core/equipment';
 import { type EntryBody, type FrameSide, type Letter, SKILL_LEVELS, parseSide } from '@brave-comb/core/inspection';
 import { DEFAULT_CHECKLIST } from '@brave-comb/core/skills';
+import type { DemoVisit } from '@brave-comb/demo';
 import { v7 as uuid } from 'uuid';
 
 /** Days from the season's first session, to let trainees get better. */

@@ -5,7 +5,7 @@ import { provideServiceWorker } from '@angular/service-worker';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
 import { provideStoreDevtools } from '@ngrx/store-devtools';
-import { asWhom, asksAgain, keptAnswers, tellsTime } from './api/interceptors';
+import { asWhom, asksAgain, keptAnswers, noticesEnd, tellsTime } from './api/interceptors';
 import { routes } from './app.routes';
 import * as careEffects from './care/care.effects';
 import { careFeature } from './care/care.feature';
@@ -26,7 +26,7 @@ import { viewsFeature } from './season/views.feature';
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
-    provideHttpClient(withFetch(), withInterceptors([asWhom, keptAnswers, asksAgain, tellsTime])),
+    provideHttpClient(withFetch(), withInterceptors([asWhom, keptAnswers, noticesEnd, asksAgain, tellsTime])),
     provideRouter(routes, withComponentInputBinding()),
     provideStore(
       {},

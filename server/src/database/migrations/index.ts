@@ -13,6 +13,7 @@ import * as standing from './011-standing-index';
 import * as signatures from './012-signatures';
 import * as indoors from './013-indoor-plans';
 import * as doors from './014-doors';
+import * as entryKind from './015-entry-kind';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -29,6 +30,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '012-signatures', ...signatures },
   { name: '013-indoor-plans', ...indoors },
   { name: '014-doors', ...doors },
+  { name: '015-entry-kind', ...entryKind },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

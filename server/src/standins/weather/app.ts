@@ -1,7 +1,7 @@
 import express, { type Express } from 'express';
 import * as z from 'zod';
-import { toCoverage } from '../../weather/coverage-json';
 import { forecastAt, observedBetween } from './generator';
+import { toCoverage } from '../../records/weather';
 
 const Point = { latitude: z.coerce.number().min(-90).max(90), longitude: z.coerce.number().min(-180).max(180) };
 const Forecast = z.object({ ...Point, at: z.iso.datetime() });

@@ -6,7 +6,7 @@ import { firstValueFrom } from 'rxjs';
 import { DeviceStore } from '../inspection/device-store';
 import { Clock } from '../people/clock';
 import { PeopleEvents, peopleFeature } from '../people/people.feature';
-import { asWhom, asksAgain, keptAnswers, tellsTime } from './interceptors';
+import { asWhom, asksAgain, keptAnswers, noticesEnd, tellsTime } from './interceptors';
 
 describe('calls of the server', () => {
   let http: HttpClient;
@@ -26,7 +26,7 @@ describe('calls of the server', () => {
       providers: [
         provideStore({}),
         provideState(peopleFeature),
-        provideHttpClient(withInterceptors([asWhom, keptAnswers, asksAgain, tellsTime])),
+        provideHttpClient(withInterceptors([asWhom, keptAnswers, noticesEnd, asksAgain, tellsTime])),
         provideHttpClientTesting(),
         { provide: DeviceStore, useValue: device },
         { provide: Clock, useValue: { contact: (at: number) => contacts.push(at) } },
@@ -78,6 +78,23 @@ describe('calls of the server', () => {
     );
     server.expectOne('/api/sessions/next').flush({}, { status: 401, statusText: 'no' });
     expect(await refused).toBe(401);
+  });
+
+  it.each([
+    ['/api/visits/v/entries', 401, 'not signed in', 'over'],
+    ['/api/visits/v/entries', 401, 'somebody else', 'somebody else'],
+    ['/api/people/sign-in', 401, 'wrong password', null],
+    ['/api/visits/v/entries', 403, 'not allowed', null],
+    ['/api/visits/v/entries', 503, 'busy', null],
+  ])('notice by the answer of %s, %d %s, how a sign-in ended: %s', async (url, status, problem, end) => {
+    signedIn();
+    const refused = firstValueFrom(http.post(url, {})).catch((error: unknown) => (error as { status: number }).status);
+    server.expectOne(url).flush({ problem, message: '' }, { status, statusText: 'no' });
+    expect(await refused).toBe(status);
+    const told = TestBed.inject(Store).selectSignal(peopleFeature.selectEnd);
+    expect(told()).toBe(end);
+    signedIn();
+    expect(told()).toBeNull();
   });
 
   it('keep no answer of what nobody looks at without signal', async () => {

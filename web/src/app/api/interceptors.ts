@@ -20,7 +20,7 @@ import {
 } from 'rxjs';
 import { DeviceStore } from '../inspection/device-store';
 import { Clock } from '../people/clock';
-import { peopleFeature } from '../people/people.feature';
+import { PeopleEvents, peopleFeature } from '../people/people.feature';
 
 const SIGN_IN = /^\/api\/people\/(sign-in|me)$/;
 
@@ -38,6 +38,20 @@ export const tellsTime: HttpInterceptorFn = (request, next) => {
     tap((event) => {
       const told = event instanceof HttpResponse ? event.headers.get('X-Clock') : null;
       if (told) clock.contact(Date.parse(told));
+    }),
+  );
+};
+
+/** A sign-in may end while its page is open: that is said on every screen, with the way back in. */
+export const noticesEnd: HttpInterceptorFn = (request, next) => {
+  const store = inject(Store);
+  return next(request).pipe(
+    catchError((error: unknown) => {
+      if (error instanceof HttpErrorResponse && error.status === 401 && !SIGN_IN.test(request.url)) {
+        const { problem } = (error.error ?? {}) as { problem?: string };
+        store.dispatch(PeopleEvents.signInEnded({ end: problem === 'somebody else' ? problem : 'over' }));
+      }
+      return throwError(() => error);
     }),
   );
 };

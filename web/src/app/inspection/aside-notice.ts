@@ -1,13 +1,32 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { MatButton } from '@angular/material/button';
+import { MatAnchor, MatButton } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
+import { Router, RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { peopleFeature } from '../people/people.feature';
 import { DeviceStore } from './device-store';
 
-/** Stands on every screen while something waits that the server would not have, or that somebody else entered. */
+/** Stands on every screen while something waits that the server would not have, or that somebody else entered, and when a sign-in has ended. */
 @Component({
   selector: 'bc-aside-notice',
-  imports: [MatButton],
+  imports: [MatAnchor, MatButton, RouterLink],
   template: `
+    @switch (onSignIn() ? null : ended()) {
+      @case ('over') {
+        <p class="bad" role="alert">
+          Your sign-in here has ended. What you enter stays on this device under your name and is sent when you sign in
+          again.
+          <a matButton="outlined" routerLink="/sign-in" [queryParams]="{ back: router.url }">Sign in again</a>
+        </p>
+      }
+      @case ('somebody else') {
+        <p class="bad" role="alert">
+          Somebody else has signed in on this device. What you enter here stays under your name and is sent when you
+          sign in again.
+          <a matButton="outlined" href="/">Show theirs</a>
+        </p>
+      }
+    }
     @if (count(); as many) {
       <p class="bad" role="alert">
         {{ many === 1 ? 'Something that you entered' : many + ' things that you entered' }} could not be kept.
@@ -44,6 +63,9 @@ import { DeviceStore } from './device-store';
 export class AsideNotice {
   private readonly dialog = inject(MatDialog);
   protected readonly device = inject(DeviceStore);
+  protected readonly router = inject(Router);
+  protected readonly onSignIn = () => this.router.url.startsWith('/sign-in');
+  protected readonly ended = inject(Store).selectSignal(peopleFeature.selectEnd);
   protected readonly count = computed(() => this.device.aside().length);
 
   protected async open(): Promise<void> {

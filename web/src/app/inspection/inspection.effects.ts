@@ -126,7 +126,7 @@ export const keepEntry = createEffect(
 export const keepDraft = createEffect(
   (actions = inject(Actions), device = inject(DeviceStore), store = inject(Store)) =>
     actions.pipe(
-      ofType(InspectionEvents.sideChanged, InspectionEvents.sideChangeUndone),
+      ofType(InspectionEvents.sideChanged, InspectionEvents.sideChangeUndone, InspectionEvents.sideChangeRedone),
       withLatestFrom(
         store.select(inspectionFeature.selectVisit),
         store.select(inspectionFeature.selectAddress),

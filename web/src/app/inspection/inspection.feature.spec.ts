@@ -1,5 +1,10 @@
 import type { VisitFile } from '@brave-comb/contract';
 import { type EntryBody, type VisitEntry, formatSide, parseSide } from '@brave-comb/core/inspection';
+import { TestBed } from '@angular/core/testing';
+import { provideEffects } from '@ngrx/effects';
+import { Store, provideState, provideStore } from '@ngrx/store';
+import { DeviceStore, type SideDraft } from './device-store';
+import { keepDraft } from './inspection.effects';
 import { InspectionEvents, inspectionFeature } from './inspection.feature';
 
 const { reducer } = inspectionFeature;
@@ -161,6 +166,27 @@ describe('a visit on this device', () => {
     const number = reducer(opened, InspectionEvents.sideChanged({ entry: { side: opened.entry.side, pending: '8' } }));
     const eight = reducer(number, InspectionEvents.sideChanged({ entry: { side: parseSide('8S'), pending: '' } }));
     expect(reducer(eight, InspectionEvents.sideChangeUndone()).entry).toMatchObject({ pending: '' });
+  });
+
+  it('keeps the side in hand on the device as it stands: changed, undone, done again', () => {
+    const kept: string[] = [];
+    const device = { keepDraft: ({ entry }: SideDraft) => kept.push(formatSide(entry.side)) };
+    TestBed.configureTestingModule({
+      providers: [
+        provideStore(),
+        provideState(inspectionFeature),
+        provideEffects({ keepDraft }),
+        { provide: DeviceStore, useValue: device },
+      ],
+    });
+    const store = TestBed.inject(Store);
+    const change = (line: string) => InspectionEvents.sideChanged({ entry: { side: parseSide(line), pending: '' } });
+    store.dispatch(InspectionEvents.visitOpened({ visit: 'visit' }));
+    store.dispatch(InspectionEvents.visitFileLoaded({ file }));
+    store.dispatch(InspectionEvents.sideChosen({ address }));
+    for (const event of [change('7H'), change('7H 1N'), InspectionEvents.sideChangeUndone()]) store.dispatch(event);
+    store.dispatch(InspectionEvents.sideChangeRedone());
+    expect(kept).toEqual(['7H', '1N 7H', '7H', '1N 7H']);
   });
 
   it('takes up a half-typed side from the device', () => {

@@ -1,12 +1,26 @@
 import { inject } from '@angular/core';
 import { Router } from '@angular/router';
+import type { Person } from '@brave-comb/contract';
+import { Store } from '@ngrx/store';
 import { endpoints } from '../api/endpoints';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { catchError, concatMap, exhaustMap, firstValueFrom, fromEvent, map, of, startWith, switchMap, tap } from 'rxjs';
+import {
+  catchError,
+  concatMap,
+  exhaustMap,
+  filter,
+  firstValueFrom,
+  fromEvent,
+  map,
+  of,
+  startWith,
+  switchMap,
+  tap,
+} from 'rxjs';
 import { ContractClient, type CallFault } from '../api/contract-client';
 import { DeviceStore } from '../inspection/device-store';
 import { keepClock, keptClock } from './kept-clock';
-import { type ClockState, PeopleEvents } from './people.feature';
+import { type ClockState, PeopleEvents, peopleFeature } from './people.feature';
 
 const readNow = (clock: { now: string; demo: boolean }): ClockState => ({ ...clock, readAt: Date.now() });
 
@@ -22,11 +36,14 @@ async function payOwedSignOut(client: ContractClient, device: DeviceStore): Prom
   return true;
 }
 
-async function whoIsHere(client: ContractClient, device: DeviceStore) {
+/** Who is signed in here. Whoever looks at an open page goes on looking at it: what they enter there stays theirs. */
+async function whoIsHere(client: ContractClient, device: DeviceStore, looking: Person | null) {
   const signedOut = !(await payOwedSignOut(client, device));
   try {
     const { person, clock, door } = await firstValueFrom(client.call(endpoints.whoAmI, {}));
     keepClock(Date.parse(clock.now), clock.demo);
+    if (looking && person?.id !== looking.id)
+      return PeopleEvents.signInEnded({ end: person ? 'somebody else' : 'over' });
     const here = signedOut ? null : person;
     await device.belongTo(here);
     return PeopleEvents.personRecognised({ person: here, clock: readNow(clock), door });
@@ -39,7 +56,12 @@ async function whoIsHere(client: ContractClient, device: DeviceStore) {
 }
 
 export const recognise = createEffect(
-  (actions = inject(Actions), client = inject(ContractClient), device = inject(DeviceStore)) =>
+  (
+    actions = inject(Actions),
+    client = inject(ContractClient),
+    device = inject(DeviceStore),
+    looking = inject(Store).selectSignal(peopleFeature.selectPerson),
+  ) =>
     actions.pipe(
       ofType(PeopleEvents.applicationOpened),
       // What was told before a stretch without signal is asked again after it: the time above all.
@@ -49,7 +71,7 @@ export const recognise = createEffect(
           startWith(opened),
         ),
       ),
-      switchMap(() => whoIsHere(client, device)),
+      switchMap(() => whoIsHere(client, device, looking())),
     ),
   { functional: true },
 );
@@ -84,6 +106,18 @@ export const signOut = createEffect(
         void payOwedSignOut(client, device);
         return PeopleEvents.signedOut();
       }),
+    ),
+  { functional: true },
+);
+
+/** Where the same person signed out in another window, this one shows nothing of theirs any more either. */
+export const leaveWithTheOthers = createEffect(
+  (actions = inject(Actions), device = inject(DeviceStore)) =>
+    actions.pipe(
+      ofType(PeopleEvents.signInEnded),
+      concatMap(() => device.lastPerson()),
+      filter((person) => person === null),
+      map(() => PeopleEvents.signedOut()),
     ),
   { functional: true },
 );

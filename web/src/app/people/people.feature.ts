@@ -9,6 +9,9 @@ export interface ClockState {
   readonly readAt: number;
 }
 
+/** How a sign-in ended while its page was open: it is over, or somebody else signed in on this device. */
+export type SignInEnd = 'over' | 'somebody else';
+
 export const PeopleEvents = createActionGroup({
   source: 'People',
   events: {
@@ -19,6 +22,7 @@ export const PeopleEvents = createActionGroup({
     'Sign in refused': props<{ fault: CallFault }>(),
     'Sign out asked': emptyProps(),
     'Signed out': emptyProps(),
+    'Sign in ended': props<{ end: SignInEnd }>(),
     'Clock move asked': props<{ to: string } | { minutes: number }>(),
     'Clock moved': props<{ clock: ClockState }>(),
     'Demo again asked': emptyProps(),
@@ -33,9 +37,10 @@ interface PeopleState {
   readonly fault: CallFault | null;
   /** What is wrong with the way to the server, in words. */
   readonly door: string | null;
+  readonly end: SignInEnd | null;
 }
 
-const initial: PeopleState = { person: null, clock: null, status: 'unknown', fault: null, door: null };
+const initial: PeopleState = { person: null, clock: null, status: 'unknown', fault: null, door: null, end: null };
 
 export const peopleFeature = createFeature({
   name: 'people',
@@ -46,10 +51,18 @@ export const peopleFeature = createFeature({
       person,
       clock,
       door,
+      end: null,
       status: person ? ('in' as const) : ('out' as const),
     })),
     on(PeopleEvents.signInSubmitted, (state) => ({ ...state, status: 'signing in' as const, fault: null })),
-    on(PeopleEvents.signedIn, (state, { person, clock }) => ({ ...state, person, clock, status: 'in' as const })),
+    on(PeopleEvents.signedIn, (state, { person, clock }) => ({
+      ...state,
+      person,
+      clock,
+      end: null,
+      status: 'in' as const,
+    })),
+    on(PeopleEvents.signInEnded, (state, { end }) => ({ ...state, end })),
     on(PeopleEvents.signInRefused, (state, { fault }) => ({ ...state, status: 'out' as const, fault })),
     on(PeopleEvents.signedOut, (state) => ({ ...initial, clock: state.clock, status: 'out' as const })),
     on(PeopleEvents.demoAgainRefused, (state, { fault }) => ({ ...state, fault })),
@@ -57,6 +70,8 @@ export const peopleFeature = createFeature({
   ),
 });
 
-/** With somebody who signs out, all that was shown to them is forgotten. */
+const FORGETS = new Set<string>([PeopleEvents.signedOut.type, PeopleEvents.signedIn.type]);
+
+/** With somebody who signs out or in, all that was shown before is forgotten. */
 export const forgetOnSignOut: MetaReducer<{ people?: unknown }> = (reducer) => (state, action) =>
-  reducer(action.type === PeopleEvents.signedOut.type ? { people: state?.people } : state, action);
+  reducer(FORGETS.has(action.type) ? { people: state?.people } : state, action);

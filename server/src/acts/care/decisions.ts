@@ -1,0 +1,94 @@
+import type { Input, Output, endpoints } from '@brave-comb/contract';
+import { v7 as uuid } from 'uuid';
+import type { Actor, Context } from '../../context';
+import { dateAt } from '../../dates';
+import { judge } from '../../facts/care';
+import { Refusal, notFound } from '../../problem';
+import {
+  decisionById,
+  decisionsOf,
+  followUpsOfVisit,
+  insertDecision,
+  insertFollowUp,
+  shownDecision,
+  shownFollowUp,
+  withdraw,
+} from '../../records/care';
+import { openVisit } from '../../records/inspection';
+
+/**
+ * Records what was decided on an advice, and the follow-up that it makes. Sent twice, it is recorded once; a new decision on the same
+ * advice takes the place of the old one.
+ */
+export async function decide(
+  context: Context,
+  actor: Actor,
+  id: string,
+  body: Input<typeof endpoints.decide>['body'],
+): Promise<Output<typeof endpoints.decide>> {
+  const { db, clock } = context;
+  const visit = await openVisit(db, actor, id);
+  const repeated = await decisionById(db, actor.school, body.id);
+  if (repeated && repeated.visit !== visit.id) {
+    throw new Refusal(409, 'id in use', 'A decision with this id belongs to another visit. Decide again.');
+  }
+  if (!repeated) {
+    const { advice } = await judge(context, visit);
+    const advised = advice.find((each) => each.kind === body.advice);
+    if (!advised) {
+      throw new Refusal(
+        409,
+        'not advised',
+        `"${body.advice}" is not advised for this visit any more. Load the review again.`,
+      );
+    }
+    const today = dateAt(visit.zone, visit.started_at);
+    if (body.due && body.due < today)
+      throw new Refusal(
+        422,
+        'in the past',
+        `The follow-up is dated ${body.due}, before the visit. Choose a later day.`,
+      );
+    await db.transaction(async (trx) => {
+      for (const old of await decisionsOf(trx, actor.school, visit.id)) {
+        if (old.advice === body.advice) await withdraw(trx, actor.school, old.id, clock.now());
+      }
+      await insertDecision(trx, {
+        id: body.id,
+        school: actor.school,
+        visit: visit.id,
+        advice: body.advice,
+        verdict: body.verdict,
+        action: body.action || (body.verdict === 'accepted' ? advised.title : ''),
+        reason: body.reason,
+        by_person: actor.id,
+        at: clock.now(),
+        withdrawn_at: null,
+      });
+      if (body.verdict === 'declined' && !body.due) return;
+      const due = body.due ?? advised.followUp.due;
+      await insertFollowUp(trx, {
+        id: uuid(),
+        school: actor.school,
+        hive: visit.hive,
+        visit: visit.id,
+        decision: body.id,
+        question: body.question ?? advised.followUp.question,
+        from_date: advised.followUp.from < due ? advised.followUp.from : due,
+        due,
+        answered_by: null,
+      });
+    });
+  }
+  const decision = await decisionById(db, actor.school, body.id);
+  const followUp = (await followUpsOfVisit(db, actor.school, visit.id)).find((each) => each.decision === body.id);
+  return { decision: shownDecision(decision!), followUp: followUp ? shownFollowUp(followUp) : null };
+}
+
+export async function withdrawDecision(context: Context, actor: Actor, id: string): Promise<{ withdrawn: true }> {
+  const decision = await decisionById(context.db, actor.school, id);
+  if (!decision) throw notFound('decision');
+  await openVisit(context.db, actor, decision.visit);
+  await context.db.transaction((trx) => withdraw(trx, actor.school, id, context.clock.now()));
+  return { withdrawn: true };
+}

@@ -1,0 +1,72 @@
+import type { Debrief, Input, endpoints } from '@brave-comb/contract';
+import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
+import { v5 as uuidFrom } from 'uuid';
+import type { Actor, Context } from '../../context';
+import { debrief } from '../../facts/debrief';
+import { Refusal, notFound } from '../../problem';
+import { insertSentBack, insertSignature, sentBackById } from '../../records/debrief';
+import { tell } from '../../records/people';
+
+type Endpoints = typeof endpoints;
+
+/**
+ * Signs a debrief.
+ *
+ * @throws Refusal 409 while a visit is open, a side has two readings, or something came since it was read; 422 while a part is unread
+ */
+export async function signDebrief(
+  context: Context,
+  actor: Actor,
+  session: string,
+  { id, revision, read }: Input<Endpoints['signDebrief']>['body'],
+): Promise<Debrief | null> {
+  const found = await debrief(context, actor, session);
+  if (!found) throw notFound('session');
+  if (found.revision !== revision)
+    throw new Refusal(
+      409,
+      'changed since',
+      'Something was entered since you read it. Read it through once more, then sign.',
+    );
+  const barred = found.toSign.find(({ bars }) => bars !== null);
+  if (barred) throw new Refusal(409, 'not settled', `${barred.text}. ${barred.bars ?? ''}`);
+  if (DEBRIEF_PARTS.some((part) => !read.includes(part)))
+    throw new Refusal(422, 'not read', 'Read every part and tick it, then sign.');
+  await insertSignature(context.db, {
+    id,
+    school: actor.school,
+    session,
+    revision,
+    parts: read,
+    by: actor.id,
+    at: context.clock.now(),
+  });
+  return debrief(context, actor, session);
+}
+
+/** Sends a debrief back: the supervisor is told what is missing. Sent twice it is told once. */
+export async function sendDebriefBack(
+  context: Context,
+  actor: Actor,
+  session: string,
+  { id, supervisor, note }: Input<Endpoints['sendDebriefBack']>['body'],
+): Promise<Debrief | null> {
+  const { db, clock } = context;
+  const found = await debrief(context, actor, session);
+  const group = found?.groups.find((each) => each.supervisor.id === supervisor);
+  if (!found || !group) throw notFound('supervisor of that session');
+  const at = clock.now();
+  if (!(await sentBackById(db, actor.school, id)))
+    await db.transaction(async (trx) => {
+      await insertSentBack(trx, { id, school: actor.school, session, supervisor, note, by: actor.id, at });
+      await tell(trx, actor.school, at, [
+        {
+          id: uuidFrom('told', id),
+          person: supervisor,
+          subject: `Debrief of ${found.day}, hive ${group.hive}: something is missing`,
+          lines: [`${actor.name}: ${note}`, 'Mend it in the visit review or judge it in the passport.'],
+        },
+      ]);
+    });
+  return debrief(context, actor, session);
+}

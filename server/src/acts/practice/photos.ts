@@ -1,0 +1,33 @@
+import type { Input, endpoints } from '@brave-comb/contract';
+import type { Actor, Context } from '../../context';
+import { Refusal, notFound } from '../../problem';
+import { attachmentSeenBy } from '../../records/inspection';
+import { insertPhotoDrill, photoDrillById, retireDrill } from '../../records/practice';
+
+/** Makes a drill from a photo of the school. */
+export async function makePhotoDrill(
+  context: Context,
+  actor: Actor,
+  body: Input<(typeof endpoints)['makePhotoDrill']>['body'],
+): Promise<void> {
+  const { db, clock } = context;
+  const photo = await attachmentSeenBy(db, actor, body.attachment);
+  if (!photo?.type.startsWith('image/')) throw notFound('photo');
+  const known = await photoDrillById(db, actor.school, body.id);
+  if (known && known.attachment !== body.attachment)
+    throw new Refusal(409, 'id in use', 'A drill with this id is about another photo. Make it again.');
+  await insertPhotoDrill(db, { ...body, school: actor.school, made_by: actor.id, made_at: clock.now() });
+}
+
+/** Asks a photo no more. */
+export async function retirePhotoDrill(context: Context, actor: Actor, drill: string): Promise<void> {
+  const known = await photoDrillById(context.db, actor.school, drill);
+  if (!known) throw notFound('photo drill');
+  if (known.made_by !== actor.id && !(await attachmentSeenBy(context.db, actor, known.attachment)))
+    throw new Refusal(
+      403,
+      'not yours',
+      'Somebody else made this drill, from a visit that you did not lead. Ask them, or the lead instructor.',
+    );
+  await retireDrill(context.db, actor.school, drill, context.clock.now());
+}

@@ -1,0 +1,1 @@
+export { debrief } from './debrief';

@@ -1,0 +1,5 @@
+export { planningNames, whenWords } from './names';
+export { plannedRota } from './planned-rota';
+export { openingKey, publishedReasons } from './reasons';
+export { type RotaFacts, rotaOf, standingAt } from './rota';
+export { lockOf, planningSeason, type PlanningSeason, type SiteSlot } from './season-facts';

@@ -1,0 +1,1 @@
+export { recordOf } from './recorded';

@@ -1,0 +1,111 @@
+import { Refusal } from './problem';
+
+/** How many reckon at once, how many may wait in all and for one person, and how long, ms. */
+export interface LaneLimits {
+  readonly atOnce: number;
+  readonly waiting: number;
+  readonly each: number;
+  readonly patience: number;
+}
+
+interface Waiting {
+  readonly person: string;
+  readonly start: () => void;
+}
+
+const busy = (seconds: number): Refusal =>
+  new Refusal(
+    503,
+    'busy',
+    'Many ask at once just now. Nothing was changed and nothing is lost; it is asked again in a moment.',
+    undefined,
+    seconds,
+  );
+
+/**
+ * A lane in which few work at once and the others wait for their turn: next is the person who has the fewest at work, so that nobody who asks
+ * for much holds up those who ask for little.
+ *
+ * @param limits how many, and how long
+ * @returns what runs some work when its turn has come; throws Refusal 503 when too many wait, or it took too long
+ */
+export function lane(limits: LaneLimits): <T>(person: string, work: () => Promise<T>) => Promise<T> {
+  const queue: Waiting[] = [];
+  const atWork = new Map<string, number>();
+  let running = 0;
+
+  const next = (): void => {
+    while (running < limits.atOnce && queue.length > 0) {
+      let best = 0;
+      for (let at = 1; at < queue.length; at += 1)
+        if ((atWork.get(queue[at]!.person) ?? 0) < (atWork.get(queue[best]!.person) ?? 0)) best = at;
+      const [chosen] = queue.splice(best, 1);
+      chosen!.start();
+    }
+  };
+
+  const turn = (person: string): Promise<void> =>
+    new Promise((done, fail) => {
+      const own = queue.filter((each) => each.person === person).length;
+      if (queue.length >= limits.waiting || own >= limits.each) {
+        fail(busy(3));
+        return;
+      }
+      const timer = setTimeout(() => {
+        queue.splice(queue.indexOf(waiting), 1);
+        fail(busy(5));
+      }, limits.patience);
+      const waiting: Waiting = {
+        person,
+        start: () => {
+          clearTimeout(timer);
+          running += 1;
+          atWork.set(person, (atWork.get(person) ?? 0) + 1);
+          done();
+        },
+      };
+      queue.push(waiting);
+      next();
+    });
+
+  return async (person, work) => {
+    await turn(person);
+    try {
+      return await work();
+    } finally {
+      running -= 1;
+      const left = (atWork.get(person) ?? 1) - 1;
+      if (left > 0) atWork.set(person, left);
+      else atWork.delete(person);
+      next();
+    }
+  };
+}
+
+/**
+ * One reckoning of the same thing at a time, shared by all who ask for it meanwhile. One that began before something was changed is not
+ * shared with those who ask after the change.
+ */
+export class SingleFlight {
+  private readonly inFlight = new Map<string, { readonly changes: number; readonly answer: Promise<unknown> }>();
+  private changes = 0;
+
+  /** Something was changed: what is being reckoned may not show it. */
+  changed(): void {
+    this.changes += 1;
+  }
+
+  /**
+   * @param key what is asked for, and by whom if that matters
+   * @param reckon does it
+   */
+  ask<T>(key: string, reckon: () => Promise<T>): Promise<T> {
+    const known = this.inFlight.get(key);
+    if (known?.changes === this.changes) return known.answer as Promise<T>;
+    const answer = reckon().finally(() => {
+      if (this.inFlight.get(key)?.answer === answer) this.inFlight.delete(key);
+    });
+    this.inFlight.set(key, { changes: this.changes, answer });
+    return answer;
+  }
+}

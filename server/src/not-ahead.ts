@@ -1,0 +1,11 @@
+import { Refusal } from './problem';
+
+/** Nobody has seen what is still to come. */
+export function notAhead(date: string, today: string): void {
+  if (date > today)
+    throw new Refusal(
+      422,
+      'in the future',
+      `${date} has not been yet: enter what was seen on the day, today or before.`,
+    );
+}

@@ -1,0 +1,37 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { v7 as uuid } from 'uuid';
+import type { Actor, Context } from '../../context';
+import { iso } from '../../dates';
+import { feedOf, insertFeed, revokeFeeds } from './store';
+
+export const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
+
+export async function calendarFeed({ db }: Context, actor: Actor): Promise<{ since: string | null }> {
+  const feed = await feedOf(db, actor.id);
+  return { since: feed ? iso(feed.created_at) : null };
+}
+
+/** Makes a new secret address; earlier ones stop working. Only its hash is kept. */
+export async function createCalendarFeed(
+  { db, clock, publicUrl }: Context,
+  actor: Actor,
+): Promise<{ path: string; since: string }> {
+  const token = randomBytes(24).toString('base64url');
+  const now = clock.now();
+  await db.transaction(async (trx) => {
+    await revokeFeeds(trx, actor.id, now);
+    await insertFeed(trx, {
+      id: uuid(),
+      person: actor.id,
+      token_hash: hashOf(token),
+      created_at: now,
+      revoked_at: null,
+    });
+  });
+  return { path: `${publicUrl}/calendar/${token}.ics`, since: iso(now) };
+}
+
+export async function revokeCalendarFeed({ db, clock }: Context, actor: Actor): Promise<{ revoked: true }> {
+  await revokeFeeds(db, actor.id, clock.now());
+  return { revoked: true };
+}

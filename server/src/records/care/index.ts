@@ -1,0 +1,31 @@
+export {
+  type Detail,
+  eventWords,
+  logColonyEvent,
+  setCalendarPractice,
+  setColony,
+  takeColonyEventBack,
+} from './colony-events';
+export { calendarFeed, createCalendarFeed, hashOf, revokeCalendarFeed } from './feeds';
+export { settleTask } from './settle-task';
+export { shownDecision, shownFollowUp } from './shown';
+export {
+  answerFollowUps,
+  type ColonyEventRow,
+  colonyEvents,
+  decisionById,
+  decisionsOf,
+  followUpsBetween,
+  followUpsOfSession,
+  followUpsOfVisit,
+  forgetFeeds,
+  insertDecision,
+  insertFollowUp,
+  insertFollowUpOnce,
+  openFollowUps,
+  openFollowUpsOf,
+  ownerOfFeed,
+  withdraw,
+  withdrawEventTasks,
+} from './store';
+export { replaceTasks, settleInVisit, taskIdsOf, tasksOfSchool } from './task-store';

@@ -1,0 +1,14 @@
+import type { Actor, Context } from '../../context';
+import { notFound } from '../../problem';
+import { settleTask as settle } from './task-store';
+
+export async function settleTask(
+  { db, clock }: Context,
+  actor: Actor,
+  id: string,
+  done: boolean,
+): Promise<{ kept: true }> {
+  const change = done ? { settled_at: clock.now(), settled_by: actor.id } : { settled_at: null, settled_by: null };
+  if (!(await settle(db, actor.school, id, change))) throw notFound('task');
+  return { kept: true };
+}

@@ -1,0 +1,1 @@
+export { insertSentBack, insertSignature, lastSignature, sentBackById, sentBackOf } from './store';

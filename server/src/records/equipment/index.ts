@@ -1,0 +1,23 @@
+export { dayAtSchool } from './school-day';
+export { addHive, addSite } from './service';
+export { setUpOf } from './set-up';
+export { siteNames, siteOf, turnOf } from './sites';
+export {
+  allHives,
+  changeColony,
+  changeSite,
+  coloniesById,
+  coloniesIn,
+  colonyById,
+  colonyIn,
+  type ColonyRow,
+  hiveOfColony,
+  type HiveRow,
+  hivesById,
+  hivesOf,
+  keepStack,
+  placeHive,
+  siteById,
+  type SiteRow,
+  sitesOf,
+} from './store';

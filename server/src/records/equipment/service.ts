@@ -1,0 +1,59 @@
+import type { HivePlace } from '@brave-comb/contract';
+import type { ColonyClass, Strain } from '@brave-comb/core/care';
+import { type HiveTypeId, type Stack, boxFits, isBox } from '@brave-comb/core/equipment';
+import { v7 as uuid } from 'uuid';
+import type { Context } from '../../context';
+import { Refusal } from '../../problem';
+import { type SiteRow, insertColony, insertHive, insertSite } from './store';
+
+export async function addSite({ db }: Context, site: Omit<SiteRow, 'id' | 'turn' | 'degree_days'>): Promise<string> {
+  const id = uuid();
+  await insertSite(db, { turn: null, degree_days: 'single sine', ...site, id });
+  return id;
+}
+
+export interface NewHive {
+  readonly school: string;
+  readonly site: string;
+  readonly number: string;
+  readonly stand: string;
+  readonly type: HiveTypeId;
+  readonly stack: Stack;
+  readonly scale?: string;
+  readonly place?: HivePlace | null;
+  readonly colony: {
+    readonly since: string;
+    readonly origin: string;
+    readonly queen: { readonly year: number; readonly marked: boolean } | null;
+    readonly strain?: Strain;
+    readonly class?: ColonyClass;
+  };
+}
+
+/** Sets up a hive with its colony. Boxes of another family are refused: they do not fit. */
+export async function addHive({ db }: Context, hive: NewHive): Promise<string> {
+  const stranger = hive.stack.filter(isBox).find((layer) => !boxFits(hive.type, layer.box));
+  if (stranger) {
+    throw new Refusal(
+      422,
+      'not valid',
+      `Box ${stranger.id} does not fit hive ${hive.number}: choose a box of its own type.`,
+    );
+  }
+  const id = uuid();
+  const { colony, scale = null, place = null, ...woodwork } = hive;
+  await insertHive(db, { id, scale, place, ...woodwork });
+  await insertColony(db, {
+    id: uuid(),
+    school: hive.school,
+    hive: id,
+    since: colony.since,
+    until: null,
+    origin: colony.origin,
+    queen_year: colony.queen?.year ?? null,
+    queen_marked: colony.queen?.marked ?? false,
+    strain: colony.strain ?? 'cuts down',
+    class: colony.class ?? 'teaching',
+  });
+  return id;
+}

@@ -1,0 +1,121 @@
+import type { HivePlace } from '@brave-comb/contract';
+import type { ColonyClass, Strain } from '@brave-comb/core/care';
+import type { HiveTypeId, Stack } from '@brave-comb/core/equipment';
+import type { DegreeDayMethod } from '@brave-comb/core/season';
+import type { Knex } from 'knex';
+
+export interface SiteRow {
+  readonly id: string;
+  readonly school: string;
+  readonly name: string;
+  readonly latitude: number;
+  readonly longitude: number;
+  readonly altitude: number;
+  readonly zone: string;
+  /** First day of the year of growth, `MM-DD`; `null` for the winter solstice of its half of the globe. */
+  readonly turn: string | null;
+  readonly degree_days: DegreeDayMethod;
+  readonly emergency: {
+    readonly number: string;
+    readonly place: string;
+    readonly signal: string;
+    readonly school: string;
+    readonly kit: string;
+  };
+}
+
+export interface HiveRow {
+  readonly id: string;
+  readonly school: string;
+  readonly site: string;
+  readonly number: string;
+  readonly stand: string;
+  readonly type: HiveTypeId;
+  readonly stack: Stack;
+  /** Name of its scale at the scale service, if it stands on one. */
+  readonly scale: string | null;
+  /** Where it stands on its site and to which side it flies; null while nobody has said so. */
+  readonly place: HivePlace | null;
+}
+
+export interface ColonyRow {
+  readonly id: string;
+  readonly school: string;
+  readonly hive: string;
+  readonly since: string;
+  readonly until: string | null;
+  readonly origin: string;
+  readonly queen_year: number | null;
+  readonly queen_marked: 0 | 1 | boolean;
+  readonly strain: Strain;
+  readonly class: ColonyClass;
+}
+
+export const insertSite = (db: Knex, row: SiteRow) =>
+  db('sites').insert({ ...row, emergency: JSON.stringify(row.emergency) });
+export const insertHive = (db: Knex, row: HiveRow) =>
+  db('hives').insert({ ...row, stack: JSON.stringify(row.stack), place: row.place && JSON.stringify(row.place) });
+export const insertColony = (db: Knex, row: ColonyRow) => db('colonies').insert(row);
+
+/** Says where a hive stands; answers whether the school has it. */
+export async function placeHive(db: Knex, school: string, id: string, place: HivePlace | null): Promise<boolean> {
+  const changed = await db('hives')
+    .where({ school, id })
+    .update({ place: place && JSON.stringify(place) });
+  return changed > 0;
+}
+
+export const sitesOf = (db: Knex, school: string): Promise<SiteRow[]> =>
+  db<SiteRow>('sites').where({ school }).orderBy('id').select();
+
+export const siteById = (db: Knex, school: string, id: string): Promise<SiteRow | undefined> =>
+  db<SiteRow>('sites').where({ school, id }).first();
+
+export const changeSite = (db: Knex, school: string, id: string, change: Pick<SiteRow, 'turn' | 'degree_days'>) =>
+  db<SiteRow>('sites').where({ school, id }).update(change);
+
+export const hivesById = (db: Knex, school: string, ids: readonly string[]): Promise<HiveRow[]> =>
+  db<HiveRow>('hives').where({ school }).whereIn('id', ids).select();
+
+/** The colony that lives in a hive now. */
+export const colonyIn = (db: Knex, school: string, hive: string): Promise<ColonyRow | undefined> =>
+  db<ColonyRow>('colonies').where({ school, hive }).whereNull('until').orderBy('since', 'desc').first();
+
+/** All hives of a school in the order of their numbers. */
+export const allHives = async (db: Knex, school: string): Promise<HiveRow[]> => {
+  const rows = await db<HiveRow>('hives').where({ school }).select();
+  return rows.sort((a, b) => a.number.localeCompare(b.number, 'en', { numeric: true }));
+};
+
+/** Hives of a site in the order of their numbers. */
+export const hivesOf = async (db: Knex, school: string, site: string): Promise<HiveRow[]> =>
+  (await allHives(db, school)).filter((hive) => hive.site === site);
+
+/** Colonies that live in some hives now. */
+export const coloniesIn = (db: Knex, school: string, hives: readonly string[]): Promise<ColonyRow[]> =>
+  db<ColonyRow>('colonies').where({ school }).whereIn('hive', hives).whereNull('until').select();
+
+export const coloniesById = (db: Knex, school: string, ids: readonly string[]): Promise<ColonyRow[]> =>
+  db<ColonyRow>('colonies').where({ school }).whereIn('id', ids).select();
+
+export const colonyById = (db: Knex, school: string, id: string): Promise<ColonyRow | undefined> =>
+  db<ColonyRow>('colonies').where({ school, id }).first();
+
+export const changeColony = (
+  db: Knex,
+  school: string,
+  id: string,
+  change: Partial<Pick<ColonyRow, 'strain' | 'class'>>,
+) => db<ColonyRow>('colonies').where({ school, id }).update(change);
+
+export const hiveOfColony = (db: Knex, school: string, colony: string): Promise<HiveRow | undefined> =>
+  db('hives')
+    .join('colonies', 'colonies.hive', 'hives.id')
+    .where({ 'hives.school': school, 'colonies.id': colony })
+    .first<HiveRow | undefined>('hives.*');
+
+/** A hive's parts as they stand now. */
+export const keepStack = (db: Knex, hive: string, stack: Stack) =>
+  db('hives')
+    .where({ id: hive })
+    .update({ stack: JSON.stringify(stack) });

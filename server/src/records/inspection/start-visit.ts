@@ -1,0 +1,127 @@
+import { type Input, type Visit, endpoints } from '@brave-comb/contract';
+import { nestBoxes } from '@brave-comb/core/equipment';
+import type { Question } from '@brave-comb/core/inspection';
+import type { Actor, Context } from '../../context';
+import type { Db } from '../../database/db';
+import { dateAt } from '../../dates';
+import { Refusal, notFound } from '../../problem';
+import { openFollowUps } from '../care';
+import { colonyIn, type HiveRow, hivesById, siteById } from '../equipment';
+import {
+  droppedSession,
+  groupsOfSessions,
+  lockSession,
+  type NamedSessionGroup,
+  reviveSession,
+  sessionById,
+} from '../planning';
+import { combsFound, framesAsCombs } from './combs';
+import { shownVisit, openVisit } from './shown-visit';
+import { type VisitRow, anyVisit, insertVisit, visitsOfSession } from './store';
+
+/** Who is to do what at a hive when a group opens it, by ids. */
+export type PlannedRota = (
+  context: Context,
+  school: string,
+  hive: HiveRow,
+  group: string,
+  at: Date,
+) => Promise<NonNullable<VisitRow['rota']>>;
+
+/**
+ * Opens a visit. The device makes the id: sent twice it is opened once. A hive that the session has open already is joined, not opened twice.
+ *
+ * @param plannedRota tells what is kept with the visit of who was to do what
+ * @throws Refusal when the session or hive is not there, the hive stands elsewhere or empty, or the date lies before the colony
+ */
+export async function startVisit(
+  context: Context,
+  actor: Actor,
+  body: Input<typeof endpoints.startVisit>['body'],
+  plannedRota: PlannedRota,
+): Promise<Visit> {
+  const { db } = context;
+  const session = (await sessionById(db, actor, body.session)) ?? (await droppedSession(db, actor, body.session));
+  if (!session) throw notFound('session');
+  const [hive] = await hivesById(db, actor.school, [body.hive]);
+  const site = await siteById(db, actor.school, session.site);
+  if (!hive || !site) throw notFound('hive');
+  const known = await anyVisit(db, body.id);
+  if (known) {
+    if (known.hive !== hive.id || known.session !== session.id) {
+      throw new Refusal(
+        409,
+        'id in use',
+        'A visit with this id belongs to another hive. Start the visit again from the day sheet.',
+      );
+    }
+    return shownVisit(await openVisit(db, actor, known.id));
+  }
+  if (hive.site !== site.id) {
+    const elsewhere = await siteById(db, actor.school, hive.site);
+    throw new Refusal(
+      409,
+      'hive stands elsewhere',
+      `Hive ${hive.number} stands at ${elsewhere?.name ?? 'another site'}, the session is at ${site.name}. Choose a hive of this site.`,
+    );
+  }
+  const colony = await colonyIn(db, actor.school, hive.id);
+  if (!colony) throw new Refusal(409, 'empty hive', `Nobody lives in hive ${hive.number}. Choose another hive.`);
+  if (dateAt(site.zone, body.startedAt) < colony.since) {
+    throw new Refusal(
+      422,
+      'before the colony',
+      `Hive ${hive.number} has had its colony since ${colony.since}. Check the date of your device.`,
+    );
+  }
+  const combs = await combsFound(db, hive);
+  const questions = body.questions ?? (await openingQuestions(db, actor.school, hive.id));
+  const opened = await db.transaction(async (trx) => {
+    await reviveSession(trx, actor.school, session.id);
+    // Whoever opens the same hive at the same moment waits here, and then finds it open.
+    await lockSession(trx, session.id);
+    const group = groupFor(await groupsOfSessions(trx, [session.id]), hive, actor);
+    const running = (await visitsOfSession(trx, actor.school, session.id)).find((visit) => visit.hive === hive.id);
+    if (running) return running.id;
+    const at = new Date(body.startedAt);
+    await insertVisit(trx, {
+      id: body.id,
+      school: actor.school,
+      session: session.id,
+      trainee_group: group.trainee_group,
+      hive: hive.id,
+      colony: colony.id,
+      supervisor: group.supervisor,
+      box: nestBoxes(hive.stack)[0]!.id,
+      stack: framesAsCombs(hive.stack, combs),
+      questions,
+      combs,
+      rota: await plannedRota({ ...context, db: trx }, actor.school, hive, group.trainee_group, at),
+      started_at: at,
+      closed_at: null,
+      mood: null,
+    });
+    return body.id;
+  });
+  return shownVisit(await openVisit(db, actor, opened));
+}
+
+export function groupFor(groups: readonly NamedSessionGroup[], hive: HiveRow, actor: Actor): NamedSessionGroup {
+  const group =
+    groups.find((each) => each.hive === hive.id) ?? groups.find((each) => each.supervisor === actor.id) ?? groups[0];
+  if (!group)
+    throw new Refusal(409, 'no group', `No group is planned for hive ${hive.number}. Give the session a group first.`);
+  return group;
+}
+
+/** What a visit is opened for when nobody says: is she laying, is there food, is brood well, and what follow-ups ask. */
+export async function openingQuestions(db: Db, school: string, hive: string): Promise<readonly Question[]> {
+  const asked = (await openFollowUps(db, school, [hive])).map((each) => each.question).join(' ');
+  const also: readonly (readonly [RegExp, Question])[] = [
+    [/cell/i, 'queen cells'],
+    [/room|super|box|drawn/i, 'room'],
+    [/feed|food|stores/i, 'stores'],
+    [/lids|doubtful|disease|chalk/i, 'health'],
+  ];
+  return ['laying', ...also.filter(([asks]) => asks.test(asked)).map(([, question]) => question)];
+}

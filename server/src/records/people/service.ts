@@ -1,0 +1,79 @@
+import type { Person, Role } from '@brave-comb/contract';
+import { hash, verify } from '@node-rs/argon2';
+import { v7 as uuid } from 'uuid';
+import type { Actor, Context } from '../../context';
+import { Refusal } from '../../problem';
+import { insertGroup, insertPerson, insertSchool, personBySignIn } from './store';
+
+/** Argon2id with 19 MiB and two passes, the least that OWASP's Password Storage Cheat Sheet asks for. */
+const ARGON2ID = { algorithm: 2, memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
+
+/** Checked against when a name is unknown, so that the answer takes the same time. */
+const nobodysHash = hash('no person has this password', ARGON2ID);
+
+/**
+ * Checks a name and a password.
+ *
+ * @returns the person
+ * @throws Refusal 401, the same for an unknown name and a wrong password
+ */
+export async function checkSignIn({ db }: Context, name: string, password: string): Promise<Actor> {
+  const person = await personBySignIn(db, name.toLowerCase());
+  const right = await verify(person?.password_hash ?? (await nobodysHash), password);
+  if (!person || !right) {
+    throw new Refusal(
+      401,
+      'not signed in',
+      'Name and password do not fit together. Check both; capitals matter in the password.',
+    );
+  }
+  return { id: person.id, name: person.name, role: person.role, school: person.school, schoolName: person.school_name };
+}
+
+/** A person as the contract shows one. */
+export const shown = (actor: Actor): Person => ({
+  id: actor.id,
+  name: actor.name,
+  role: actor.role,
+  school: { id: actor.school, name: actor.schoolName },
+});
+
+export async function addSchool({ db }: Context, name: string, practice: object): Promise<string> {
+  const id = uuid();
+  await insertSchool(db, { id, name, practice });
+  return id;
+}
+
+export interface NewPerson {
+  readonly school: string;
+  readonly name: string;
+  readonly signIn: string;
+  readonly password: string;
+  readonly role: Role;
+  readonly emergencyNote?: string | undefined;
+}
+
+export async function addPerson({ db }: Context, person: NewPerson): Promise<string> {
+  const id = uuid();
+  await insertPerson(db, {
+    id,
+    school: person.school,
+    name: person.name,
+    sign_in: person.signIn.toLowerCase(),
+    password_hash: await hash(person.password, ARGON2ID),
+    role: person.role,
+    emergency_note: person.emergencyNote ?? null,
+  });
+  return id;
+}
+
+export async function addGroup(
+  { db }: Context,
+  school: string,
+  name: string,
+  members: readonly string[],
+): Promise<string> {
+  const id = uuid();
+  await insertGroup(db, { id, school, name }, members);
+  return id;
+}

@@ -1,0 +1,25 @@
+export { AHEAD, BACK, momentOf } from './poll-times';
+export { shownPhotoDrill, shownResult } from './shown';
+export {
+  groupSessions,
+  insertPhotoDrill,
+  insertPoll,
+  insertResult,
+  insertSetOut,
+  keepVotes,
+  photoDrillById,
+  photoDrillsOf,
+  pollById,
+  pollsOf,
+  recordedAnswers,
+  resultById,
+  type ResultRow,
+  resultsOf,
+  retireDrill,
+  setOutById,
+  setOutFor,
+  shownInDrill,
+  type VoteRow,
+  votesOf,
+  withdrawSetOut,
+} from './store';

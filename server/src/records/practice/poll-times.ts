@@ -1,0 +1,10 @@
+import type { PollMoment } from '@brave-comb/core/practice';
+import type { PollRow } from './store';
+
+const DAY = 86_400_000;
+/** A poll can be made for sessions from yesterday until in two weeks. */
+export const [BACK, AHEAD] = [DAY, 14 * DAY];
+
+/** Whether the lesson of a poll is still to come. */
+export const momentOf = (poll: Pick<PollRow, 'starts_at'>, now: Date): PollMoment =>
+  now < poll.starts_at ? 'before' : 'after';

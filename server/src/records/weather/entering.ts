@@ -1,0 +1,128 @@
+import type { Output, endpoints } from '@brave-comb/contract';
+import { readEpw, readWeatherCsv } from '@brave-comb/core/exchange';
+import { roundTo } from '@brave-comb/core/units';
+import { HOUR, type Weather } from '@brave-comb/core/weather';
+import type { Body } from '../../body';
+import type { Actor, Context } from '../../context';
+import { dateAt, iso } from '../../dates';
+import { Refusal } from '../../problem';
+import { siteOf, type SiteRow } from '../equipment';
+import { changePractice } from '../people';
+import { FIGURE_COLUMNS, type ObservationRow, dropWeatherDays, keepClimate, keepObservations } from './store';
+
+/** Reads a file, telling what is wrong with it instead of failing. */
+function readFile<T>(read: () => T): T {
+  try {
+    return read();
+  } catch (error) {
+    if (error instanceof RangeError) throw new Refusal(422, 'not valid', error.message);
+    throw error;
+  }
+}
+
+const FIGURES = Object.entries(FIGURE_COLUMNS) as [keyof Weather, (typeof FIGURE_COLUMNS)[keyof Weather]][];
+
+function row(
+  site: SiteRow,
+  at: number,
+  source: ObservationRow['source'],
+  weather: { readonly [Figure in keyof Weather]?: number | null },
+): ObservationRow {
+  const figures = Object.fromEntries(FIGURES.map(([figure, column]) => [column, weather[figure] ?? null]));
+  return { site: site.id, hour: new Date(at), source, ...figures } as ObservationRow;
+}
+
+async function keep({ db }: Context, site: SiteRow, rows: readonly ObservationRow[]): Promise<void> {
+  await db.transaction(async (trx) => {
+    await keepObservations(trx, rows);
+    await dropWeatherDays(trx, site.id, [...new Set(rows.map((each) => dateAt(site.zone, each.hour)))]);
+  });
+}
+
+/** Imports hours that were measured at the site. Lines that cannot be read are told, the others are kept. */
+export async function importWeather(
+  context: Context,
+  actor: Actor,
+  siteId: string,
+  { text }: Body<'importWeather'>,
+): Promise<Output<typeof endpoints.importWeather>> {
+  const { site } = await siteOf(context, actor.school, siteId);
+  const { hours, bad } = readFile(() => readWeatherCsv(text));
+  const now = context.clock.now().getTime();
+  const ahead = hours.find((hour) => hour.at > now);
+  if (ahead)
+    throw new Refusal(
+      422,
+      'in the future',
+      `The file holds ${iso(ahead.at)}, which has not been yet. Only what was measured is imported; nothing was kept.`,
+    );
+  if (hours.length > 0)
+    await keep(
+      context,
+      site,
+      hours.map(({ at, weather }) => row(site, at, 'imported', weather)),
+    );
+  const [first, last] = [hours[0], hours.at(-1)];
+  return { kept: hours.length, from: first ? iso(first.at) : null, to: last ? iso(last.at) : null, bad };
+}
+
+const EARTH_KM_PER_DEGREE = 111.2;
+
+/** Imports a typical year as the usual weather of a site. */
+export async function importClimate(
+  context: Context,
+  actor: Actor,
+  siteId: string,
+  { text }: Body<'importClimate'>,
+): Promise<Output<typeof endpoints.importClimate>> {
+  const { site } = await siteOf(context, actor.school, siteId);
+  const year = readFile(() => readEpw(text));
+  if (year.latitude * site.latitude < 0)
+    throw new Refusal(
+      422,
+      'not valid',
+      `This file is of ${year.place}, on the other half of the globe: its winter is this site’s summer. Choose another.`,
+    );
+  await keepClimate(context.db, {
+    site: site.id,
+    name: year.place,
+    days: JSON.stringify(year.days),
+    by_person: actor.id,
+    at: context.clock.now(),
+  });
+  const north = (year.latitude - site.latitude) * EARTH_KM_PER_DEGREE;
+  const east = (year.longitude - site.longitude) * EARTH_KM_PER_DEGREE * Math.cos((site.latitude * Math.PI) / 180);
+  const means = year.days.map(({ low, high }) => (low + high) / 2);
+  return {
+    place: year.place,
+    km: roundTo(Math.hypot(north, east), 0),
+    coldest: roundTo(Math.min(...means), 1),
+    warmest: roundTo(Math.max(...means), 1),
+  };
+}
+
+/** What the thermometer, the wind or the sky shows at the site: for the hour in which it was read. */
+export async function enterObservation(
+  context: Context,
+  actor: Actor,
+  siteId: string,
+  body: Body<'enterObservation'>,
+): Promise<{ kept: true }> {
+  const { site } = await siteOf(context, actor.school, siteId);
+  const at = Date.parse(body.at);
+  if (at > context.clock.now().getTime() + HOUR / 2)
+    throw new Refusal(422, 'in the future', 'This moment has not been yet: enter what is seen now.');
+  const { thunder, ...figures } = body;
+  await keep(context, site, [
+    row(site, Math.floor(at / HOUR) * HOUR, 'entered', {
+      ...figures,
+      thunder: thunder === null ? null : Number(thunder),
+    }),
+  ]);
+  return { kept: true };
+}
+
+export async function setLimits({ db }: Context, actor: Actor, limits: Body<'setLimits'>): Promise<{ kept: true }> {
+  await db.transaction((trx) => changePractice(trx, actor.school, { limits }));
+  return { kept: true };
+}

@@ -1,0 +1,35 @@
+import { endpoints } from '@brave-comb/contract';
+import { decide, withdrawDecision } from '../acts/care/decisions';
+import type { Context } from '../context';
+import {
+  calendarFeed,
+  createCalendarFeed,
+  logColonyEvent,
+  revokeCalendarFeed,
+  setCalendarPractice,
+  setColony,
+  takeColonyEventBack,
+} from '../records/care';
+import type { Serve } from '../routing';
+import { colonyCalendars } from '../views/care/dues';
+import { visitReview } from '../views/care/visit-review';
+
+export function careRoutes(context: Context, serve: Serve): void {
+  serve(endpoints.visitReview, ({ params }, actor) => visitReview(context, actor, params.visit));
+  serve(endpoints.decide, ({ params, body }, actor) => decide(context, actor, params.visit, body));
+  serve(endpoints.withdrawDecision, ({ params }, actor) => withdrawDecision(context, actor, params.decision));
+  serve(endpoints.colonyCalendars, ({ query }, actor) => colonyCalendars(context, actor, query.site));
+  serve(endpoints.logColonyEvent, async ({ params, body }, actor) =>
+    colonyCalendars(context, actor, await logColonyEvent(context, actor, params.hive, body)),
+  );
+  serve(endpoints.withdrawColonyEvent, async ({ params }, actor) =>
+    colonyCalendars(context, actor, await takeColonyEventBack(context, actor, params.event)),
+  );
+  serve(endpoints.setColony, async ({ params, body }, actor) =>
+    colonyCalendars(context, actor, await setColony(context, actor, params.hive, body)),
+  );
+  serve(endpoints.setCalendarPractice, ({ body }, actor) => setCalendarPractice(context, actor, body));
+  serve(endpoints.calendarFeed, (_input, actor) => calendarFeed(context, actor));
+  serve(endpoints.createCalendarFeed, (_input, actor) => createCalendarFeed(context, actor));
+  serve(endpoints.revokeCalendarFeed, (_input, actor) => revokeCalendarFeed(context, actor));
+}

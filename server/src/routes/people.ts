@@ -1,0 +1,116 @@
+import { endpoints } from '@brave-comb/contract';
+import type { Request } from 'express';
+import type { Config } from '../config';
+import type { Context } from '../context';
+import { iso } from '../dates';
+import { LATEST_DEMO_TIME, beginAgain } from '../demo/begin-again';
+import { doorProblem } from '../doors';
+import { Refusal } from '../problem';
+import { audit, auditOf, checkSignIn, messages, outbox, readMessage, shown, signInAttempts } from '../records/people';
+import type { Serve } from '../routing';
+
+const DEVICE_YEARS = 2;
+const AUDIT_LINES = 500;
+
+export function peopleRoutes(context: Context, serve: Serve, config: Config): void {
+  const { db } = context;
+  const attempts = signInAttempts(db);
+  const deviceCookie = `${context.cookieName}_device`;
+  const clock = () => ({ now: context.clock.now().toISOString(), demo: context.clock.demo });
+  const addressOf = (request: Request) => request.ip ?? 'unknown';
+  const deviceOf = (request: Request): string =>
+    new RegExp(`(?:^|; )${deviceCookie}=([\\w-]{43})(?:;|$)`).exec(request.headers.cookie ?? '')?.[1] ?? '';
+
+  serve(endpoints.signIn, async ({ body }, _nobody, { request, response }) => {
+    const problem = doorProblem(request, config);
+    if (problem !== null && config.https && !request.secure) throw new Refusal(403, 'wrong door', problem);
+    const attempt = { name: body.name, address: addressOf(request), device: deviceOf(request) };
+    const told = (what: 'sign-in refused' | 'sign-in slowed down') => async (error: unknown) => {
+      if (error instanceof Refusal)
+        await audit(db, { school: null, person: null, what, about: body.name, address: attempt.address });
+      throw error;
+    };
+    await attempts.admit(attempt).catch(told('sign-in slowed down'));
+    const actor = await checkSignIn(context, body.name, body.password).catch(told('sign-in refused'));
+    const device = await attempts.succeeded(attempt, actor.id);
+    await new Promise<void>((done, fail) => {
+      request.session.regenerate((error?: Error | null) => (error ? fail(error) : done()));
+    });
+    request.session.actor = actor;
+    await new Promise<void>((done, fail) => {
+      request.session.save((error?: Error | null) => (error ? fail(error) : done()));
+    });
+    const { school, id: person } = actor;
+    await audit(db, { school, person, what: 'signed in', about: actor.name, address: attempt.address });
+    response.cookie(deviceCookie, device, {
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: config.https,
+      path: '/',
+      maxAge: DEVICE_YEARS * 365 * 86_400_000,
+    });
+    return { person: shown(actor), clock: clock() };
+  });
+
+  serve(endpoints.signOut, async (_input, { id: person, name, school }, { request, response }) => {
+    await audit(db, { school, person, what: 'signed out', about: name, address: addressOf(request) });
+    await new Promise<void>((done, fail) => {
+      request.session.destroy((error?: Error | null) => (error ? fail(error) : done()));
+    });
+    response.clearCookie(context.cookieName);
+    return { signedOut: true as const };
+  });
+
+  serve(endpoints.messages, (_input, actor) => messages(context, actor));
+  serve(endpoints.readMessage, ({ params }, actor) => readMessage(context, actor, params.message));
+  serve(endpoints.outbox, (_input, actor) => outbox(context, actor));
+
+  serve(endpoints.whoAmI, (_input, actor, { request }) =>
+    Promise.resolve({ person: actor ? shown(actor) : null, clock: clock(), door: doorProblem(request, config) }),
+  );
+
+  serve(endpoints.moveClock, async ({ body }) => {
+    if (!context.clock.demo) {
+      throw new Refusal(409, 'real clock', 'This school runs on the real clock, which cannot be moved.');
+    }
+    const now = context.clock.now().getTime();
+    const to = body.to ? Date.parse(body.to) : now + (body.minutes ?? 0) * 60_000;
+    if (to <= now)
+      throw new Refusal(422, 'not later', 'The demo clock only moves on: name a later moment, or some minutes.');
+    if (to > LATEST_DEMO_TIME)
+      throw new Refusal(
+        422,
+        'too late',
+        `The demo's invented weather and records end: its clock goes up to ${iso(LATEST_DEMO_TIME).slice(0, 10)}. To go back, begin the demo again.`,
+      );
+    await context.clock.moveTo(new Date(to));
+    return clock();
+  });
+
+  serve(endpoints.beginDemoAgain, async (_input, actor, { request }) => {
+    await beginAgain(context);
+    await audit(db, {
+      school: null,
+      person: null,
+      what: 'demo begun again',
+      about: actor.name,
+      address: addressOf(request),
+    });
+    return { begun: true as const };
+  });
+
+  serve(endpoints.auditLog, async (_input, actor) => ({
+    entries: (await auditOf(db, actor.school, AUDIT_LINES)).map(({ at, name, what, about, address }) => ({
+      at: iso(at),
+      who: name,
+      what,
+      about,
+      address,
+    })),
+  }));
+
+  serve(endpoints.noteTakenOut, async ({ body }, { school, id: person }, { request }) => {
+    await audit(db, { school, person, what: 'records taken out', about: body.file, address: addressOf(request) });
+    return { noted: true as const };
+  });
+}

@@ -1,0 +1,16 @@
+import type { Ensemble, Place } from '@brave-comb/core/weather';
+import type { ScaleDay } from '@brave-comb/core/season';
+
+/** Where weather comes from. */
+export interface WeatherSource {
+  /** The newest forecast issued at or before an instant, about 15 days of hours. */
+  forecast(place: Place, at: Date): Promise<Ensemble>;
+  /** What was observed, hour by hour, as an ensemble of one. */
+  observed(place: Place, from: Date, to: Date): Promise<Ensemble>;
+}
+
+/** Where hive weights come from. */
+export interface ScaleSource {
+  /** One weight a day between two dates. */
+  days(scale: string, from: string, to: string): Promise<readonly ScaleDay[]>;
+}

@@ -1,0 +1,205 @@
+import type { Review } from '@brave-comb/contract';
+import { adultsDue } from '@brave-comb/core/biology';
+import { type ExpectedState, feedAnswer, readFinding } from '@brave-comb/core/care';
+import { FRAMES, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf } from '@brave-comb/core/equipment';
+import {
+  type VisitRecord,
+  changesInWords,
+  compareColonies,
+  frameChange,
+  framesOf,
+  spotText,
+  sumsOf,
+  temperTrend,
+  toldVisit,
+} from '@brave-comb/core/inspection';
+import { skillOf } from '@brave-comb/core/skills';
+import { daysBetween, roundTo } from '@brave-comb/core/units';
+import type { Actor, Context } from '../../context';
+import { dateAt, iso } from '../../dates';
+import { evidenceOf, expectedAt, judge, recordFrom } from '../../facts/care';
+import { type ColonyRead, temperOf, tempersOf } from '../../facts/inspection';
+import { lateInYear, siteSeason } from '../../facts/season';
+import { decisionsOf, followUpsOfVisit, shownDecision, shownFollowUp } from '../../records/care';
+import { siteById } from '../../records/equipment';
+import { type NamedVisit, openVisit, visitById, visitsOfSession } from '../../records/inspection';
+import { peopleOf } from '../../records/people';
+import { checklistOf } from '../../records/skills';
+
+/** A visit beside the one before it, with advice, decisions and follow-ups. Trainees see their own judgements only. */
+export async function visitReview(context: Context, actor: Actor, id: string): Promise<Review> {
+  const { db } = context;
+  const { visit, now, last, facts, advice } = await judge(context, await openVisit(db, actor, id));
+  const date = dateAt(visit.zone, visit.started_at);
+  const [checklist, decisions, followUps, siblings] = await Promise.all([
+    checklistOf(db, actor.school, date),
+    decisionsOf(db, actor.school, visit.id),
+    followUpsOfVisit(db, actor.school, visit.id),
+    visitsOfSession(db, actor.school, visit.session),
+  ]);
+  const judgements = now.record.judgements.filter((each) => actor.role !== 'trainee' || each.trainee === actor.id);
+  const names = new Map((await peopleOf(db, actor.school, peopleIn(now.record))).map((each) => [each.id, each.name]));
+  const named = (id: string) => names.get(id) ?? 'somebody';
+  const lastFrames = last && framesOf(Object.values(last.record.sides), now.box.id, now.box.frames);
+  const site = await siteById(db, visit.school, visit.site);
+  const season = site && (await siteSeason(context, site, date));
+  const expected = last && (await expectedAt(context, visit, last, season));
+  const queen = facts.queen;
+  const seenThen = evidenceOf(visit, now, season !== undefined && lateInYear(season, date));
+  const nextRow = siblings[siblings.findIndex((each) => each.id === visit.id) + 1];
+  const next = nextRow ? await visitById(db, actor, nextRow.id) : undefined;
+  return {
+    visit: visit.id,
+    hive: visit.hive_number,
+    zone: visit.zone,
+    group: visit.group_name,
+    supervisor: visit.supervisor_name,
+    openedAt: iso(visit.started_at),
+    closedAt: visit.closed_at ? iso(visit.closed_at) : null,
+    stopReason: now.record.closed
+      ? [now.record.closed.reason, now.record.closed.note].filter(Boolean).join(': ')
+      : null,
+    missing: seenThen.evidence.filter(({ state }) => state === 'missing').map(({ id: evidence }) => evidence),
+    frameKind: FRAMES[frameOf(now.box)].name,
+    last: last ? { visit: last.visit.id, at: iso(last.visit.started_at), frames: lastFrames ?? [] } : null,
+    frames: now.frames,
+    changes: now.frames.map((frame, index) => frameChange(lastFrames?.[index] ?? { low: null, high: null }, frame)),
+    inWords: changesInWords(lastFrames, now.frames, { last: last?.nest ?? null, now: now.nest }),
+    measures: compareColonies(last?.nest ?? null, now.nest),
+    storesWhereFrom: storesWhereFrom(now),
+    finding: last && expected ? findingOf(visit, now, last, expected) : null,
+    advice: advice.map((each) => {
+      const decision = decisions.find((row) => row.advice === each.kind);
+      return { advice: each, decision: decision ? shownDecision(decision) : null };
+    }),
+    feed: feedAnswer(facts),
+    followUps: followUps.map(shownFollowUp),
+    judgements: judgements.map((each) => ({
+      trainee: names.get(each.trainee) ?? '',
+      skill: skillOf(checklist, each.skill)?.name ?? each.skill,
+      level: each.level,
+      by: names.get(each.by) ?? '',
+      at: each.at,
+      prompt: each.prompt ?? '',
+      note: each.note ?? '',
+    })),
+    told: toldVisit(shownTo(actor, now.record), named, now.stack).map(({ title, lines }) => ({
+      title,
+      lines: [...lines],
+    })),
+    sums: [
+      ...sumsOf({
+        stack: now.stack,
+        record: now.record,
+        nest: now.nest,
+        last: last && {
+          days: daysBetween(dateAt(visit.zone, last.visit.started_at), date),
+          sides: Object.values(last.record.sides),
+          look: last.record.outside.before ?? null,
+        },
+        expectedBees: expected?.bees ?? null,
+      }),
+    ],
+    queen: { verdict: queen.verdict, says: queen.says, laid: queen.laid },
+    youngBees: adultsDue(now.nest.workerCells).map((bees) => Math.round(bees)),
+    temper: temperTrend([
+      ...(await tempersOf(context, { id: visit.hive, school: visit.school }, visit.started_at)),
+      ...[temperOf(now.record)].filter((each) => each !== null),
+    ]).says,
+    box: now.box.id,
+    attachments: [
+      ...now.record.photos.map(({ photo, at, by, of, spot }) => ({
+        id: photo,
+        kind: 'photo' as const,
+        at,
+        by: named(by),
+        of,
+        seconds: null,
+        spot,
+        where: spot ? spotText(spot) : 'the whole hive',
+      })),
+      ...now.record.recordings.map(({ recording, at, by, seconds, spot }) => ({
+        id: recording,
+        kind: 'voice' as const,
+        at,
+        by: named(by),
+        of: 'voice note',
+        seconds,
+        spot,
+        where: spot ? spotText(spot) : 'the whole hive',
+      })),
+    ],
+    mayDecide: actor.role !== 'trainee',
+    next: next ? { visit: next.id, hive: next.hive_number, group: next.group_name } : null,
+  };
+}
+
+/** Everybody who is named in a visit. */
+function peopleIn(record: VisitRecord): readonly string[] {
+  const by = [...record.notes, ...record.photos, ...record.recordings, ...record.questions, ...record.overrides];
+  const of = [
+    ...record.roles,
+    ...record.checks,
+    ...record.stings,
+    ...record.incidents,
+    ...record.guesses,
+    ...record.traineeReadings,
+    ...record.questions,
+  ];
+  return [
+    ...new Set([
+      ...record.judgements.flatMap((each) => [each.trainee, each.by]),
+      ...by.map((each) => each.by),
+      ...of.flatMap(({ person }) => person ?? []),
+    ]),
+  ];
+}
+
+/** Nobody's health, guesses or readings but a trainee's own are for a trainee. */
+function shownTo(actor: Actor, record: VisitRecord): VisitRecord {
+  if (actor.role !== 'trainee') return record;
+  const own = <T extends { readonly person: string | null }>(list: readonly T[]) =>
+    list.filter(({ person }) => person === null || person === actor.id);
+  return {
+    ...record,
+    checks: own(record.checks),
+    stings: own(record.stings),
+    stingsAskedAfter: own(record.stingsAskedAfter),
+    incidents: own(record.incidents),
+    guesses: own(record.guesses),
+    traineeReadings: own(record.traineeReadings),
+    notes: [],
+    overrides: [],
+  };
+}
+
+function findingOf(visit: NamedVisit, now: ColonyRead, before: ColonyRead, expected: ExpectedState): Review['finding'] {
+  const last = recordFrom(before, dateAt(visit.zone, before.visit.started_at));
+  if (!last || now.nest.sidesRead === 0) return null;
+  const { nest } = now;
+  return readFinding(expected, last, {
+    bees: nest.framesOfBees?.value ?? null,
+    brood: nest.brood.value,
+    sealed: nest.sealedWorker.value,
+    drone: nest.sealedDrone.value,
+    storesKg: nest.storesKg.value,
+    foodFrames: nest.honeyFrames + nest.nectarFrames,
+    emptyFrames: nest.emptyComb.value,
+  });
+}
+
+function storesWhereFrom(now: ColonyRead): Review['storesWhereFrom'] {
+  const area = combArea(frameOf(now.box)) * 2;
+  const line = (what: string, frames: number, perDm2: number): readonly [string, string] => [
+    `${roundTo(frames, 1)} frames ${what} × ${roundTo(area * perDm2, 1)} kg`,
+    `${roundTo(frames * area * perDm2, 1)} kg`,
+  ];
+  return {
+    steps: [
+      line('honey', now.nest.honeyFrames, HONEY_KG_PER_DM2),
+      line('nectar', now.nest.nectarFrames, NECTAR_KG_PER_DM2),
+      [`${now.nest.sidesRead} sides read`, `half an eighth a side`],
+    ],
+    source: `${FRAMES[frameOf(now.box)].name}: ${roundTo(area, 1)} dm² both sides. Honey 0.17 kg a dm² side, nectar six tenths of it: common practice.`,
+  };
+}
