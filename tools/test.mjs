@@ -12,8 +12,9 @@ const npx = (...args) => ['npx', ['--no-install', ...args]];
 
 /** Two lanes side by side, one a core; the browser has the machine for itself afterwards. */
 const READING = [
-  { name: 'format', command: npx('prettier', '--check', '--log-level', 'warn', '.') },
-  { name: 'lint', command: npx('eslint', '.') },
+  { name: 'format', command: npx('oxfmt', '--check', '.') },
+  { name: 'lint and types', command: npx('oxlint') },
+  { name: "Angular's own rules", command: npx('eslint', '--max-warnings', '0', 'web/src') },
   {
     name: 'layer rules',
     command: npx(
@@ -27,7 +28,6 @@ const READING = [
       'web/src',
     ),
   },
-  { name: 'types', command: ['node', ['tools/typecheck.mjs']] },
   { name: 'production build', work: ensureBuild },
   { name: 'web', command: npx('ng', 'test'), counted: true },
 ];

@@ -227,7 +227,7 @@ describe('a live stream', () => {
     const open = () =>
       fetch(address + pathOf(endpoints.liveSessionStream, { session }), { headers: { cookie }, signal: leave.signal });
     const first = await open();
-    const reader = first.body!.getReader();
+    const reader = first.body!.getReader() as ReadableStreamDefaultReader<Uint8Array>;
     expect(new TextDecoder().decode((await reader.read()).value)).toContain('data: ');
     const more = await Promise.all(Array.from({ length: 8 }, open));
     expect(more.filter(({ status }) => status === 429)).toHaveLength(3);

@@ -170,7 +170,7 @@ describe('signing in', () => {
     let last;
     for (let i = 0; i < 11; i += 1) last = await attempt('greta', `guess ${i}`);
     expect(last?.status).toBe(429);
-    expect((last?.body as { message: string }).message).toMatch(/in \d+ minutes/);
+    expect((last?.body as { message: string } | undefined)?.message).toMatch(/in \d+ minutes/);
   });
 
   it('gives a new session cookie that scripts cannot read', async () => {

@@ -91,12 +91,14 @@ async function askedFor(context: Context, site: SiteRow, now: Date): Promise<For
       lastTried.delete(site.id);
       return { ensemble: wide, problem: null };
     } catch (error) {
-      if (!(
-        error instanceof RangeError ||
-        error instanceof TypeError ||
-        error instanceof DOMException ||
-        error instanceof SyntaxError
-      ))
+      if (
+        !(
+          error instanceof RangeError ||
+          error instanceof TypeError ||
+          error instanceof DOMException ||
+          error instanceof SyntaxError
+        )
+      )
         throw error;
       lastTried.set(site.id, Date.now());
       context.log.warn({ err: error }, 'no forecast');

@@ -270,7 +270,7 @@ export const inspectionFeature = createFeature({
     const selectLastUndoable = createSelector(selectFile, selectUnsent, selectRecord, (file, unsent, record) => {
       const id = record.undoable.at(-1);
       const own = unsent.find(({ entry }) => entry.id === id)?.entry;
-      return own ?? (file?.entries as readonly VisitEntry[] | undefined)?.find((entry) => entry.id === id) ?? null;
+      return own ?? file?.entries.find((entry) => entry.id === id) ?? null;
     });
     /** The box that is worked in; before anybody chose one, the box that the visit is for. */
     const selectBox = createSelector(selectFile, selectStack, selectAddress, (file, stack, address) => {
@@ -330,12 +330,8 @@ export const inspectionFeature = createFeature({
         ? framesOf(file.last.sides as { address: SideAddress; side: FrameSide }[], box.id, box.frames)
         : null,
     );
-    const selectSteps = createSelector(
-      selectFile,
-      selectStack,
-      selectNestBox,
-      selectDepth,
-      (file, stack, box, depth) => (file && box ? openingScript(file.hiveType, stack, box.id, depth) : []),
+    const selectSteps = createSelector(selectFile, selectStack, selectNestBox, selectDepth, (file, stack, box, depth) =>
+      file && box ? openingScript(file.hiveType, stack, box.id, depth) : [],
     );
     /** What the nest adds up to, with what is assumed of sides that nobody looked at. */
     const selectEstimate = createSelector(selectStack, selectRecord, (stack, record) =>

@@ -168,7 +168,7 @@ export class ChecklistScreen {
       const list = this.data();
       if (!list || untracked(this.draft.changes) > 0) return;
       const before = list.inForce.skills as readonly Skill[];
-      const sent = list.draft?.skills as readonly Skill[] | undefined;
+      const sent = list.draft?.skills;
       untracked(() => this.draft.load(before, unsent(this.person()?.id ?? '') ?? sent ?? before));
     });
     effect(() => {
