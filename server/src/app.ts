@@ -44,10 +44,16 @@ const PERMISSIONS = [
  *
  * @param context database, clock, weather, log
  * @param config what the server was started with
+ * @param refreshed what comes from outside, up to date with a clock that was moved
  * @param traffic counts what is being answered
  * @returns an Express application, not yet listening
  */
-export function buildApp(context: Context, config: Config, traffic = new Traffic()): Express {
+export function buildApp(
+  context: Context,
+  config: Config,
+  refreshed: () => Promise<void>,
+  traffic = new Traffic(),
+): Express {
   const hops = Number(config.trustProxy);
   const app = express()
     .disable('x-powered-by')
@@ -87,7 +93,7 @@ export function buildApp(context: Context, config: Config, traffic = new Traffic
   app.use('/api', deadline, overTls(config), fromHere(config), roomOnDisk(config.dataDir));
   app.use('/api', readBody());
   app.use('/api', signedSessions(context, config));
-  app.use(apiRouter(context, config, traffic));
+  app.use(apiRouter(context, config, refreshed, traffic));
   app.use('/api', () => {
     throw new Refusal(404, 'not found', 'There is no such address. The addresses that there are stand at /api/docs.');
   });
@@ -113,7 +119,7 @@ function readBody(): RequestHandler {
   return (request, response, next) => (FILE_PATHS.test(request.path) ? large : small)(request, response, next);
 }
 
-function apiRouter(context: Context, config: Config, traffic: Traffic): Router {
+function apiRouter(context: Context, config: Config, refreshed: () => Promise<void>, traffic: Traffic): Router {
   const router = Router();
   const serve = serving({
     router,
@@ -121,7 +127,7 @@ function apiRouter(context: Context, config: Config, traffic: Traffic): Router {
     goesOn: (session) => sessionGoesOn(context.db, session),
     notAwaited: (request) => traffic.notAwaited(request),
   });
-  peopleRoutes(context, serve, config);
+  peopleRoutes(context, serve, config, refreshed);
   for (const room of [
     weatherRoutes,
     seasonRoutes,

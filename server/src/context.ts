@@ -2,14 +2,11 @@ import type { Role } from '@brave-comb/contract';
 import type { Db } from './database/db';
 import type { Logger } from 'pino';
 import type { Clock } from './clock/clock';
-import type { WeatherSource, ScaleSource } from './sources';
 
 /** What every service works with. */
 export interface Context {
   readonly db: Db;
   readonly clock: Clock;
-  readonly weather: WeatherSource;
-  readonly scale: ScaleSource;
   readonly log: Logger;
   /** Address that people type; empty when nobody said. */
   readonly publicUrl: string;

@@ -12,6 +12,7 @@ import { DEMO_START, loadDemo } from './demo/load';
 import { emptyAll, kindsOfSchools } from './demo/store';
 import { openLog } from './faults';
 import { startPlanRunner } from './jobs/planning/runner';
+import { refreshNow, startRefresher } from './jobs/refresh/refresher';
 import { scaleStandIn } from './standins/scale/app';
 import { weatherStandIn } from './standins/weather/app';
 import { Traffic } from './traffic';
@@ -80,11 +81,12 @@ export async function startServer(config: Config): Promise<Running> {
   const traffic = new Traffic();
   let stopClock = (): void => undefined;
   let stopPlanning = (): Promise<void> => Promise.resolve();
+  let stopRefreshing = (): Promise<void> => Promise.resolve();
   let sweeping: NodeJS.Timeout | undefined;
   const stop = async () => {
     clearInterval(sweeping);
     stopClock();
-    await Promise.all([stopPlanning(), traffic.drain(DRAIN)]);
+    await Promise.all([stopPlanning(), stopRefreshing(), traffic.drain(DRAIN)]);
     await Promise.all(open.map(closed));
     await db.destroy();
   };
@@ -96,10 +98,9 @@ export async function startServer(config: Config): Promise<Running> {
     };
     const weatherUrl = config.weatherUrl || (await standIn(weatherStandIn()));
     const scaleUrl = config.scaleUrl || (await standIn(scaleStandIn()));
+    const sources = { weather: httpWeather(weatherUrl), scale: httpScale(scaleUrl) };
     const around = {
       log,
-      weather: httpWeather(weatherUrl),
-      scale: httpScale(scaleUrl),
       publicUrl: config.publicUrl,
       cookieName: config.https ? '__Host-brave_comb' : 'brave_comb',
     };
@@ -107,13 +108,16 @@ export async function startServer(config: Config): Promise<Running> {
     let clock = systemClock;
     if (config.demo) ({ clock, stop: stopClock } = await demoClock(db, DEMO_START, LATEST_DEMO_TIME));
     const context: Context = { ...around, db, clock };
-    const server = createServer(buildApp(context, config, traffic));
+    // What a first screen shows is fetched before it can be asked for; where nobody answers, it says so.
+    await refreshNow(context, sources);
+    const server = createServer(buildApp(context, config, () => refreshNow(context, sources), traffic));
     // Longer than proxies keep a line that nobody uses: it is theirs to close, not ours in the middle of a request.
     server.keepAliveTimeout = KEEP_ALIVE;
     server.headersTimeout = KEEP_ALIVE + 1_000;
     const port = await listen(server, config.port, config.host);
     open.push(server);
     stopPlanning = startPlanRunner(context).stop;
+    stopRefreshing = startRefresher(context, sources).stop;
     const sweep = () =>
       Promise.all([sweepSessions(db), forgetDevices(db, new Date(Date.now() - DEVICES_KEPT))]).catch((error: unknown) =>
         log.warn({ err: error }, 'ended sessions could not be swept out'),

@@ -14,3 +14,9 @@ export interface ScaleSource {
   /** One weight a day between two dates. */
   days(scale: string, from: string, to: string): Promise<readonly ScaleDay[]>;
 }
+
+/** What is fetched from outside. Only the refresh has them: whoever reads, reads what is kept. */
+export interface Sources {
+  readonly weather: WeatherSource;
+  readonly scale: ScaleSource;
+}

@@ -14,12 +14,15 @@ import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type ServerResponse, createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { HOUR } from '@brave-comb/core/weather';
 import { fixedClock } from '../src/clock/clock';
+import { refresh } from '../src/jobs/refresh/refresher';
 import { addSite } from '../src/records/equipment/service';
 import { seasonYear } from '../src/views/season/year';
 import { dayPage } from '../src/views/weather/day-page';
 import { httpWeather } from '../src/records/weather/http-source';
-import { forecastInUse } from '../src/records/weather/service';
+import { forecastInUse, refreshWeather } from '../src/records/weather';
+import type { Sources, WeatherSource } from '../src/sources';
 import { type SiteRow, sitesOf } from '../src/records/equipment/store';
 import { type School, openSchool, pathOf } from './school';
 
@@ -449,9 +452,10 @@ describe('the day page and the forecast’s record', () => {
   });
 
   it('scores the forecast by lead day: near days better than far ones', { timeout: 60_000 }, async () => {
-    let trust = await read<Trust>(morag, endpoints.forecastTrust.path, { site: sites.home });
-    for (let round = 0; trust.missing > 0 && round < 20; round += 1)
-      trust = await read<Trust>(morag, endpoints.forecastTrust.path, { site: sites.home });
+    const look = () => read<Trust>(morag, endpoints.forecastTrust.path, { site: sites.home });
+    expect((await look()).missing).toBeGreaterThan(0);
+    for (let turn = 0; turn < 20; turn += 1) await school.refreshed();
+    const trust = await look();
     expect(trust.missing).toBe(0);
     const of = (lead: number) => trust.scores.find((score) => score.lead === lead)!;
     expect(of(1).days).toBeGreaterThanOrEqual(40);
@@ -539,17 +543,19 @@ describe('weather entered by hand', () => {
 describe('the weather service in trouble', () => {
   const home = async () => (await sitesOf(school.db, (await school.db('schools').first<{ id: string }>('id')).id))[0]!;
   /** The forecast in use some hours on, when the service does something else than answer well. */
-  const inTrouble = async (hoursOn: number, source: School['context']['weather'], site?: SiteRow) => {
+  const inTrouble = async (hoursOn: number, source: WeatherSource, site?: SiteRow) => {
     const now = new Date(school.context.clock.now().getTime() + hoursOn * 3_600_000);
-    const context = { ...school.context, clock: fixedClock(now.toISOString()), weather: source };
-    return forecastInUse(context, site ?? (await home()));
+    const context = { ...school.context, clock: fixedClock(now.toISOString()) };
+    const where = site ?? (await home());
+    await refreshWeather(context, source, where, true);
+    return forecastInUse(context, where);
   };
   /** A site of which nobody has asked for a forecast yet. */
   const newSite = async (name: string) => {
     const id = await addSite(school.context, { ...(await home()), name, latitude: 48.2, longitude: 9.1 });
     return (await sitesOf(school.db, (await home()).school)).find((each) => each.id === id)!;
   };
-  const down: School['context']['weather'] = {
+  const down: WeatherSource = {
     forecast: () => Promise.reject(new TypeError('fetch failed')),
     observed: () => Promise.reject(new TypeError('fetch failed')),
   };
@@ -558,24 +564,36 @@ describe('the weather service in trouble', () => {
     return Math.max(...values) - Math.min(...values);
   };
 
-  it('is asked once for all who look while it answers, and again when its forecast has grown old', async () => {
-    let asked = 0;
-    const slow: School['context']['weather'] = {
-      ...school.context.weather,
-      forecast: async (...asking) => {
-        asked += 1;
-        await new Promise((done) => setTimeout(done, 50));
-        return school.context.weather.forecast(...asking);
+  it('is asked by one process for all who look, and again when its forecast has grown old', async () => {
+    const asked: string[] = [];
+    const slow: Sources = {
+      ...school.sources,
+      weather: {
+        ...school.sources.weather,
+        forecast: async (place, at) => {
+          asked.push(`${place.latitude} ${at.toISOString()}`);
+          await new Promise((done) => setTimeout(done, 20));
+          return school.sources.weather.forecast(place, at);
+        },
       },
     };
     const site = await newSite('Asked by many');
-    const all = await Promise.all(Array.from({ length: 6 }, () => inTrouble(0, slow, site)));
-    expect(asked).toBe(1);
+    const inHours = (hours: number) => ({
+      ...school.context,
+      clock: fixedClock(new Date(school.context.clock.now().getTime() + hours * HOUR).toISOString()),
+    });
+    const newest = () =>
+      asked.filter((each) => each.startsWith('48.2') && each.endsWith(inHours(0).clock.now().toISOString()));
+    const turns = await Promise.all(Array.from({ length: 6 }, () => refresh(school.context, slow, uuid())));
+    expect(turns.filter(Boolean).length).toBeGreaterThanOrEqual(1);
+    expect(newest()).toHaveLength(1);
+    const all = await Promise.all(Array.from({ length: 6 }, () => forecastInUse(school.context, site)));
     expect(new Set(all.map(({ ensemble }) => ensemble)).size).toBe(1);
-    await inTrouble(1, slow, site);
-    expect(asked).toBe(1);
-    await inTrouble(8, slow, site);
-    expect(asked).toBe(2);
+    await refresh(inHours(1), slow, uuid());
+    expect(newest()).toHaveLength(1);
+    expect((await forecastInUse(inHours(8), site)).problem).toMatch(/asked for and has not come yet/);
+    await refresh(inHours(8), slow, uuid());
+    expect((await forecastInUse(inHours(8), site)).problem).toBeNull();
   });
 
   it('three days old: the last good forecast stays with its age shown, and its odds get wider', async () => {
@@ -593,7 +611,7 @@ describe('the weather service in trouble', () => {
       problem: 'The weather service did not answer. No earlier forecast is kept.',
     });
     const actor = { id: uuid(), name: 'x', role: 'lead' as const, school: site.school, schoolName: '' };
-    const context = { ...school.context, weather: down };
+    const { context } = school;
     const year = await seasonYear(context, actor, { site: site.id });
     expect(year.days.every((day) => day.known === 'usual')).toBe(true);
     expect(year.climate.from).toMatch(/rough guess.*Import a typical year/);
@@ -620,7 +638,7 @@ describe('the weather service in trouble', () => {
   ])('%s instead of a forecast leaves the last good one in use', { timeout: 20_000 }, async (name, answer) => {
     const id = await addSite(school.context, { ...(await home()), name: `Site with ${name}` });
     const site = (await sitesOf(school.db, (await home()).school)).find((each) => each.id === id)!;
-    await forecastInUse(school.context, site);
+    await refreshWeather(school.context, school.sources.weather, site);
     await answering(
       (response) => void answer(response),
       async (url) => {
@@ -641,6 +659,8 @@ describe('places at the edge', () => {
     const actor = await lead();
     const [home] = await sitesOf(school.db, actor.school);
     const id = await addSite(school.context, { ...home!, name, latitude, longitude, altitude: 20, zone });
+    const site = (await sitesOf(school.db, actor.school)).find((each) => each.id === id)!;
+    expect(await refreshWeather(school.context, school.sources.weather, site)).toBe(true);
     return { actor, id };
   };
 

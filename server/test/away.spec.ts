@@ -17,8 +17,6 @@ import type { Context } from '../src/context';
 import { alone, migrate, openDatabase } from '../src/database/connection';
 import { refusalOf } from '../src/faults';
 import { addPerson, addSchool } from '../src/records/people/service';
-import { httpScale } from '../src/records/season/scale-source';
-import { httpWeather } from '../src/records/weather/http-source';
 
 /** A database of its own, which these tests kill, stop and start; the application before it answers over HTTP. */
 const folder = mkdtempSync(join(tmpdir(), 'brave-comb-away-'));
@@ -39,15 +37,13 @@ beforeAll(async () => {
     db,
     clock: fixedClock('2026-05-14T06:40:00Z'),
     log: quiet,
-    weather: httpWeather('http://127.0.0.1:9'),
-    scale: httpScale('http://127.0.0.1:9'),
     publicUrl: '',
     cookieName: 'brave_comb',
   };
   const school = await addSchool(context, 'A school', {});
   await addPerson(context, { school, name: 'A lead', signIn: 'lead', password: 'a long password', role: 'lead' });
   const config = { ...configFromEnvironment({}), databaseUrl: database.url, webDir: '/nowhere', dataDir: '' };
-  server = createServer(buildApp(context, config)).listen(0, '127.0.0.1');
+  server = createServer(buildApp(context, config, () => Promise.resolve())).listen(0, '127.0.0.1');
   await new Promise((done) => server.once('listening', done));
   address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const answer = await ask(endpoints.signIn.path, { name: 'lead', password: 'a long password' });

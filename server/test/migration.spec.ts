@@ -148,6 +148,7 @@ describe('from the first tables to those of the season', () => {
       '013-indoor-plans',
       '014-doors',
       '015-entry-kind',
+      '016-refresh-and-revisions',
     ]);
   });
 

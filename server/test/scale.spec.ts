@@ -3,10 +3,12 @@ import { addDays } from '@brave-comb/core/units';
 import Papa from 'papaparse';
 import supertest from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { fixedClock } from '../src/clock/clock';
 import { sitesOf } from '../src/records/equipment/store';
-import { scalesOf } from '../src/records/season/scales';
+import { refreshScales, scalesOf } from '../src/records/season';
 import { scaleStandIn } from '../src/standins/scale/app';
 import { weighed } from '../src/standins/scale/generator';
+import type { ScaleSource } from '../src/sources';
 import { type School, openSchool } from './school';
 
 const year = (scale: string, of = 2026) => weighed(scale, `${of}-01-01`, `${of}-11-30`);
@@ -71,27 +73,28 @@ describe('weights in the application', () => {
   });
   afterAll(() => school.close());
 
-  it('are asked for once, kept, and stay when the scale service is away', async () => {
+  it('are fetched once, kept, and stay when the scale service is away', async () => {
     const { id } = await school.db('schools').first<{ id: string }>('id');
     const [home] = await sitesOf(school.db, id);
-    // Other tests may have looked at the season before.
     await school.db('scale_days').delete();
     let asked = 0;
-    const counted = {
-      ...school.context,
-      scale: {
-        days: (...query: Parameters<typeof school.context.scale.days>) => {
-          asked += 1;
-          return school.context.scale.days(...query);
-        },
+    const counted: ScaleSource = {
+      days: (...query) => {
+        asked += 1;
+        return school.sources.scale.days(...query);
       },
     };
-    const [fresh] = await scalesOf(counted, home!, '2026-03-01', '2026-05-14');
-    await scalesOf(counted, home!, '2026-03-01', '2026-05-14');
-    expect(asked).toBe(1);
+    expect(await refreshScales(school.context, counted, home!)).toBe(true);
+    const [fresh] = await scalesOf(school.context, home!, '2026-03-01', '2026-05-14');
     expect(fresh!.days.at(-1)!.date).toBe('2026-05-13');
-    const away = { ...school.context, scale: { days: () => Promise.reject(new TypeError('fetch failed')) } };
-    const [kept] = await scalesOf(away, home!, '2026-03-01', '2026-05-20');
-    expect(kept!.days).toEqual(fresh!.days);
+    expect(fresh!.days).toHaveLength(74);
+    const turns = asked;
+    expect(await refreshScales(school.context, counted, home!)).toBe(false);
+    await refreshScales(school.context, counted, home!);
+    expect(asked).toBe(turns);
+    const later = { ...school.context, clock: fixedClock('2026-05-20T08:00:00Z') };
+    const away: ScaleSource = { days: () => Promise.reject(new TypeError('fetch failed')) };
+    expect(await refreshScales(later, away, home!)).toBe(false);
+    expect((await scalesOf(later, home!, '2026-03-01', '2026-05-20'))[0]!.days).toEqual(fresh!.days);
   });
 });

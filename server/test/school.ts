@@ -10,11 +10,14 @@ import supertest from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { buildApp } from '../src/app';
 import { fixedClock } from '../src/clock/clock';
+import type { Config } from '../src/config';
 import type { Context } from '../src/context';
 import { alone, migrate, openDatabase } from '../src/database/connection';
 import { DEMO_START, loadDemo } from '../src/demo/load';
+import { refreshNow } from '../src/jobs/refresh/refresher';
 import { httpScale } from '../src/records/season/scale-source';
 import { scaleStandIn } from '../src/standins/scale/app';
+import type { Sources } from '../src/sources';
 import { weatherStandIn } from '../src/standins/weather/app';
 import { httpWeather } from '../src/records/weather/http-source';
 
@@ -25,7 +28,9 @@ export interface School {
   readonly app: Express;
   readonly db: Knex;
   readonly context: Context;
-  readonly weatherUrl: string;
+  readonly sources: Sources;
+  /** Brings what comes from outside up to date, as the server does every few seconds. */
+  refreshed(): Promise<void>;
   signIn(name: string): Promise<ReturnType<typeof supertest.agent>>;
   close(): Promise<void>;
 }
@@ -70,7 +75,7 @@ async function makeDatabase(name: string, like?: string): Promise<string> {
 /** The demo is loaded once; every file of tests starts from a copy of it. */
 const DEMO = 'demo';
 
-async function loadOnce(context: Omit<Context, 'db'>): Promise<void> {
+async function loadOnce(context: Omit<Context, 'db'>, sources: Sources): Promise<void> {
   const server = openDatabase(process.env.DATABASE_URL ?? '');
   const known = await server('information_schema.schemata')
     .where({ schema_name: new URL(beside(DEMO)).pathname.slice(1) })
@@ -80,6 +85,7 @@ async function loadOnce(context: Omit<Context, 'db'>): Promise<void> {
   await alone(await makeDatabase(DEMO), context.log, async (db) => {
     await migrate(db);
     await loadDemo({ ...context, db });
+    await refreshNow({ ...context, db }, sources);
   });
 }
 
@@ -99,18 +105,18 @@ export async function openSchool(dataDir = '', own = 'school'): Promise<School> 
   };
   const weatherUrl = await serve(weatherStandIn());
   const scaleUrl = await serve(scaleStandIn());
+  const sources = { weather: httpWeather(weatherUrl), scale: httpScale(scaleUrl) };
   const around = {
     clock: fixedClock(DEMO_START),
-    weather: httpWeather(weatherUrl),
-    scale: httpScale(scaleUrl),
     log: pino({ level: 'silent' }),
     publicUrl: '',
     cookieName: 'brave_comb',
   };
-  await loadOnce(around);
+  await loadOnce(around, sources);
   const db = openDatabase(await makeDatabase(own, DEMO));
   const context: Context = { ...around, db };
-  const app = buildApp(context, {
+  const refreshed = () => refreshNow(context, sources);
+  const config: Config = {
     port: 0,
     host: '127.0.0.1',
     databaseUrl: '',
@@ -126,12 +132,14 @@ export async function openSchool(dataDir = '', own = 'school'): Promise<School> 
     trustProxy: 'loopback',
     logLevel: 'silent',
     checkResponses: true,
-  });
+  };
+  const app = buildApp(context, config, refreshed);
   return {
     app,
     db,
     context,
-    weatherUrl,
+    sources,
+    refreshed,
     signIn: async (name) => {
       const agent = supertest.agent(app);
       await agent.post(endpoints.signIn.path).send({ name, password: PASSWORD }).expect(200);

@@ -3,6 +3,7 @@ import { type EntryBody, formatSide, parseSide } from '@brave-comb/core/inspecti
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { recordEntries } from '../src/acts/inspection/visits';
+import type { WeatherSource } from '../src/sources';
 import { type School, entry, openSchool, openVisit, pathOf, today } from './school';
 
 let school: School;
@@ -82,14 +83,11 @@ describe('the day sheet', () => {
   });
 
   it('goes on with the last forecast when the weather service does not answer', async () => {
-    const deaf = {
-      ...school.context,
-      weather: {
-        forecast: () => Promise.reject(new TypeError('fetch failed')),
-        observed: () => Promise.reject(new TypeError('fetch failed')),
-      },
+    const deaf: WeatherSource = {
+      forecast: () => Promise.reject(new TypeError('fetch failed')),
+      observed: () => Promise.reject(new TypeError('fetch failed')),
     };
-    const { forecastInUse } = await import('../src/records/weather/service');
+    const { forecastInUse, refreshWeather } = await import('../src/records/weather');
     const { siteById } = await import('../src/records/equipment/store');
     const { fixedClock } = await import('../src/clock/clock');
     const [row] = await school
@@ -97,7 +95,9 @@ describe('the day sheet', () => {
       .where({ name: 'Home orchard' })
       .select<{ id: string; school: string }[]>('id', 'school');
     const site = (await siteById(school.db, row!.school, row!.id))!;
-    const later = await forecastInUse({ ...deaf, clock: fixedClock('2026-05-14T20:00:00Z') }, site);
+    const evening = { ...school.context, clock: fixedClock('2026-05-14T20:00:00Z') };
+    await refreshWeather(evening, deaf, site);
+    const later = await forecastInUse(evening, site);
     expect(later.ensemble?.issued).toBe('2026-05-14T06:10:00.000Z');
     expect(later.problem).toMatch(/did not answer.*14 hours ago/);
   });

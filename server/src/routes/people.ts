@@ -12,7 +12,7 @@ import type { Serve } from '../routing';
 const DEVICE_YEARS = 2;
 const AUDIT_LINES = 500;
 
-export function peopleRoutes(context: Context, serve: Serve, config: Config): void {
+export function peopleRoutes(context: Context, serve: Serve, config: Config, refreshed: () => Promise<void>): void {
   const { db } = context;
   const attempts = signInAttempts(db);
   const deviceCookie = `${context.cookieName}_device`;
@@ -84,11 +84,13 @@ export function peopleRoutes(context: Context, serve: Serve, config: Config): vo
         `The demo's invented weather and records end: its clock goes up to ${iso(LATEST_DEMO_TIME).slice(0, 10)}. To go back, begin the demo again.`,
       );
     await context.clock.moveTo(new Date(to));
+    await refreshed();
     return clock();
   });
 
   serve(endpoints.beginDemoAgain, async (_input, actor, { request }) => {
     await beginAgain(context);
+    await refreshed();
     await audit(db, {
       school: null,
       person: null,

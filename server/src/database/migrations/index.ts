@@ -14,6 +14,7 @@ import * as signatures from './012-signatures';
 import * as indoors from './013-indoor-plans';
 import * as doors from './014-doors';
 import * as entryKind from './015-entry-kind';
+import * as revisions from './016-refresh-and-revisions';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -31,6 +32,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '013-indoor-plans', ...indoors },
   { name: '014-doors', ...doors },
   { name: '015-entry-kind', ...entryKind },
+  { name: '016-refresh-and-revisions', ...revisions },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

@@ -23,6 +23,7 @@ import {
   daysAhead,
   daysBefore,
   forecastInUse,
+  REACH_BACK,
   type ForecastInUse,
   type KnownDay,
 } from '../../records/weather';
@@ -50,8 +51,6 @@ export interface SiteSeason {
 }
 
 const FORECAST_DAYS = 14;
-/** The weather service tells a little more than a year. */
-const REACH_BACK = 396;
 
 /** Plants that stand in where a site has no list yet: common ones, spread over the year. */
 const STAND_INS = new Set([

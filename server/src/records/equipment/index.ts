@@ -4,6 +4,7 @@ export { setUpOf } from './set-up';
 export { siteNames, siteOf, turnOf } from './sites';
 export {
   allHives,
+  allSites,
   changeColony,
   changeSite,
   coloniesById,

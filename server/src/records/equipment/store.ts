@@ -65,6 +65,8 @@ export async function placeHive(db: Knex, school: string, id: string, place: Hiv
   return changed > 0;
 }
 
+/** The sites of all schools. */
+export const allSites = (db: Knex): Promise<SiteRow[]> => db<SiteRow>('sites').select();
 export const sitesOf = (db: Knex, school: string): Promise<SiteRow[]> =>
   db<SiteRow>('sites').where({ school }).orderBy('id').select();
 

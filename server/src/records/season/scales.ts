@@ -1,7 +1,9 @@
 import { type ScaleDay, type ScaleEvent, naturalGains, scaleEvents } from '@brave-comb/core/season';
-import { addDays, daysBetween } from '@brave-comb/core/units';
+import { addDays } from '@brave-comb/core/units';
 import type { Context } from '../../context';
 import { perDatabase } from '../../database/per-database';
+import { dateAt } from '../../dates';
+import type { ScaleSource } from '../../sources';
 import { hivesOf, type SiteRow } from '../equipment';
 import { keepScaleDays, scaleDays } from './store';
 
@@ -12,48 +14,64 @@ export interface ScaleHive {
   readonly events: readonly ScaleEvent[];
 }
 
-const RETRY = 60_000;
-const lastFailed = perDatabase(() => new Map<string, number>());
-
-/** Weights of the hives on scales at a site, up to yesterday; those that are missing are asked for once and kept. */
+/** Weights of the hives on scales at a site, up to yesterday, as far as they are kept. */
 export async function scalesOf(
-  context: Context,
+  { db }: Context,
   site: SiteRow,
   from: string,
   today: string,
 ): Promise<readonly ScaleHive[]> {
-  const hives = (await hivesOf(context.db, site.school, site.id)).filter((hive) => hive.scale !== null);
+  const hives = (await hivesOf(db, site.school, site.id)).filter((hive) => hive.scale !== null);
   return Promise.all(
     hives.map(async (hive) => {
-      const days = await weights(context, hive.id, hive.scale!, from, addDays(today, -1));
+      const kept = await scaleDays(db, hive.id, from, addDays(today, -1));
+      const days = kept.map(({ date, kg }) => ({ date, kg }));
       return { hive: hive.number, days, events: scaleEvents(days) };
     }),
   );
 }
 
-async function weights(
-  context: Context,
-  hive: string,
-  scale: string,
-  from: string,
-  to: string,
-): Promise<readonly ScaleDay[]> {
-  const kept = await scaleDays(context.db, hive, from, to);
-  const plain = kept.map(({ date, kg }) => ({ date, kg }));
-  const whole = kept.length >= daysBetween(from, to) + 1;
-  if (whole || Date.now() - (lastFailed(context.db).get(hive) ?? 0) < RETRY) return plain;
-  try {
-    const days = await context.scale.days(scale, from, to);
-    await keepScaleDays(
-      context.db,
-      days.map((day) => ({ hive, ...day })),
-    );
-    return days;
-  } catch (error) {
-    lastFailed(context.db).set(hive, Date.now());
-    context.log.warn({ err: error }, 'no hive weights');
-    return plain;
+/** Two seasons, to set one beside the other. */
+const REACH_BACK = 2 * 366;
+const RETRY = 60_000;
+const RETRY_PAST = 3_600_000;
+/** When a hive's weights are asked for again, by this process, ms of the machine's time. */
+const askedAgain = perDatabase(() => new Map<string, number>());
+
+/**
+ * Fetches the weights of a site's hives on scales that are missing up to yesterday, and keeps them.
+ *
+ * @param context database, clock, log
+ * @param source where weights come from
+ * @param site the site
+ * @returns whether any came
+ */
+export async function refreshScales(context: Context, source: ScaleSource, site: SiteRow): Promise<boolean> {
+  const { db, clock, log } = context;
+  const yesterday = addDays(dateAt(site.zone, clock.now()), -1);
+  const again = askedAgain(db);
+  let more = false;
+  for (const { id, scale } of await hivesOf(db, site.school, site.id)) {
+    if (scale === null || Date.now() < (again.get(id) ?? 0)) continue;
+    const from = addDays(yesterday, -REACH_BACK);
+    const kept = await scaleDays(db, id, from, yesterday);
+    if (kept.length > REACH_BACK) continue;
+    const have = new Set(kept.map(({ date }) => date));
+    try {
+      const days = (await source.days(scale, from, yesterday)).filter(({ date }) => !have.has(date));
+      await keepScaleDays(
+        db,
+        days.map((day) => ({ hive: id, ...day })),
+      );
+      more ||= days.length > 0;
+      again.set(id, Date.now() + (have.has(yesterday) || days.some(({ date }) => date === yesterday) ? 0 : RETRY));
+      if (days.length === 0) again.set(id, Date.now() + RETRY_PAST);
+    } catch (error) {
+      again.set(id, Date.now() + RETRY);
+      log.warn({ err: error }, 'no hive weights');
+    }
   }
+  return more;
 }
 
 /** Gains of the last days of a site's first hive on a scale, kg a day, without what people and swarms did. */

@@ -8,7 +8,8 @@ import { dateAt, iso } from '../../dates';
 import { Refusal } from '../../problem';
 import { siteOf, type SiteRow } from '../equipment';
 import { changePractice } from '../people';
-import { FIGURE_COLUMNS, type ObservationRow, dropWeatherDays, keepClimate, keepObservations } from './store';
+import { keepDays } from './days';
+import { FIGURE_COLUMNS, type ObservationRow, keepClimate, keepObservations } from './store';
 
 /** Reads a file, telling what is wrong with it instead of failing. */
 function readFile<T>(read: () => T): T {
@@ -35,7 +36,8 @@ function row(
 async function keep({ db }: Context, site: SiteRow, rows: readonly ObservationRow[]): Promise<void> {
   await db.transaction(async (trx) => {
     await keepObservations(trx, rows);
-    await dropWeatherDays(trx, site.id, [...new Set(rows.map((each) => dateAt(site.zone, each.hour)))]);
+    const dates = rows.map((each) => dateAt(site.zone, each.hour)).sort();
+    await keepDays(trx, site, dates[0]!, dates.at(-1)!);
   });
 }
 

@@ -1,21 +1,8 @@
 export { toCoverage } from './coverage-json';
 export { enterObservation, importClimate, importWeather, setLimits } from './entering';
 export { httpWeather } from './http-source';
-export {
-  daysAhead,
-  daysBefore,
-  forecastInUse,
-  type ForecastInUse,
-  type KnownDay,
-  leadDays,
-  observedAt,
-  poorDaysAfter,
-} from './service';
-export {
-  climateOf,
-  countObservations,
-  type ForecastDayRow,
-  forecastDays,
-  keepForecastDays,
-  weatherDays,
-} from './store';
+export { type KnownDay } from './day';
+export { daysBefore, observedDays } from './days';
+export { daysAhead, forecastInUse, type ForecastInUse, poorDaysAfter } from './forecast';
+export { daysWithoutForecast, REACH_BACK, refreshWeather, TRUST_WINDOW } from './refresh';
+export { climateOf, countObservations, forecastDays, weatherDays } from './store';

@@ -18,9 +18,54 @@ export async function keepForecast(db: Knex, site: string, issued: Date, payload
   await db<ForecastRow>('forecasts').where({ site }).where('issued_at', '<', tooOld).delete();
 }
 
-/** The newest forecast of a site that was issued by an instant. */
-export const keptForecast = (db: Knex, site: string, by: Date): Promise<ForecastRow | undefined> =>
-  db<ForecastRow>('forecasts').where({ site }).where('issued_at', '<=', by).orderBy('issued_at', 'desc').first();
+/** When the newest forecast of a site that was issued by an instant was issued. */
+export async function newestIssue(db: Knex, site: string, by: Date): Promise<Date | undefined> {
+  const row = await db<ForecastRow>('forecasts')
+    .where({ site })
+    .where('issued_at', '<=', by)
+    .orderBy('issued_at', 'desc')
+    .first('issued_at');
+  return row?.issued_at;
+}
+
+export async function forecastPayload(db: Knex, site: string, issued: Date): Promise<string> {
+  const row = await db<ForecastRow>('forecasts').where({ site, issued_at: issued }).first('payload');
+  if (!row) throw new Error('the forecast that was there a moment ago is gone');
+  return row.payload;
+}
+
+/** Why a site's weather is not up to date, and when it is tried again, machine time; no row, nothing wrong. */
+export interface RefreshRow {
+  readonly site: string;
+  readonly fault: string;
+  readonly again_at: Date;
+}
+
+export const refreshOf = (db: Knex, site: string): Promise<RefreshRow | undefined> =>
+  db<RefreshRow>('weather_refreshes').where({ site }).first();
+export const keepRefresh = (db: Knex, row: RefreshRow) =>
+  db('weather_refreshes').insert(row).onConflict('site').merge();
+export const dropRefresh = (db: Knex, site: string) => db<RefreshRow>('weather_refreshes').where({ site }).delete();
+
+/** The hours of a day that has been, as JSON, from midnight at the site. */
+export interface ObservedDayRow {
+  readonly site: string;
+  readonly date: string;
+  readonly hours: string;
+}
+
+export const observedDaysOf = (db: Knex, site: string, from: string, to: string): Promise<ObservedDayRow[]> =>
+  db<ObservedDayRow>('observed_days').where({ site }).whereBetween('date', [from, to]).orderBy('date').select();
+export const observedDates = (db: Knex, site: string, from: string, to: string): Promise<string[]> =>
+  db<ObservedDayRow>('observed_days').where({ site }).whereBetween('date', [from, to]).pluck('date');
+
+export async function keepObservedDays(db: Knex, rows: readonly ObservedDayRow[]): Promise<void> {
+  for (let from = 0; from < rows.length; from += 100)
+    await db('observed_days')
+      .insert(rows.slice(from, from + 100))
+      .onConflict(['site', 'date'])
+      .merge();
+}
 
 export interface ObservationRow {
   readonly site: string;
@@ -89,9 +134,6 @@ export async function keepWeatherDays(db: Knex, rows: readonly WeatherDayRow[]):
       .onConflict(['site', 'date'])
       .merge();
 }
-
-export const dropWeatherDays = (db: Knex, site: string, dates: readonly string[]) =>
-  db<WeatherDayRow>('weather_days').where({ site }).whereIn('date', dates).delete();
 
 export interface ClimateRow {
   readonly site: string;

@@ -9,7 +9,7 @@ import { followUpsBetween } from '../../records/care';
 import { siteNames, siteOf, type SiteRow } from '../../records/equipment';
 import { type HousePractice, practiceOf } from '../../records/people';
 import { groupCounts, sessionsBetween } from '../../records/planning';
-import { observedAt } from '../../records/weather';
+import { observedDays } from '../../records/weather';
 
 const DAYS = 21;
 const DAYS_BEFORE = 6;
@@ -30,7 +30,7 @@ export async function seasonStrip(
   const season = await siteSeason(context, site, addDays(first, Math.floor(DAYS / 2)));
   const [practice, observed, sessions, followUps, colonies] = await Promise.all([
     practiceOf(db, actor.school),
-    first < today ? observedAt(context, site, at(first), Math.min(at(today), at(addDays(last, 1)))) : null,
+    observedDays(context, site, first, last),
     sessionsBetween(db, actor, new Date(at(first)), new Date(at(addDays(last, 1))), site.id),
     actor.role === 'trainee' ? [] : followUpsBetween(db, actor.school, site.id, first, last),
     actor.role === 'trainee' ? [] : colonyStates(context, season),
@@ -46,7 +46,13 @@ export async function seasonStrip(
     forecast: { issuedAt: season.forecast.ensemble?.issued ?? null, problem: season.forecast.problem },
     days: Array.from({ length: DAYS }, (_, day) => {
       const date = addDays(first, day);
-      return stripDay(site, practice, date, date < today, date < today ? observed : season.forecast.ensemble);
+      return stripDay(
+        site,
+        practice,
+        date,
+        date < today,
+        date < today ? (observed.get(date) ?? null) : season.forecast.ensemble,
+      );
     }),
     phases: season.phases.filter((span) => shown(span.from, span.to)),
     bloom: season.bloom.filter((bloom) => shown(bloom.from, bloom.to)),

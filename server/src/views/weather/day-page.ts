@@ -27,7 +27,7 @@ import { phaseNow, siteSeason } from '../../facts/season';
 import { siteNames, siteOf } from '../../records/equipment';
 import { practiceOf } from '../../records/people';
 import { sessionsBetween } from '../../records/planning';
-import { observedAt } from '../../records/weather';
+import { observedDays } from '../../records/weather';
 
 const FIRE_DAYS = 60;
 
@@ -58,7 +58,9 @@ export async function dayPage(context: Context, actor: Actor, date: string, site
   const practice = await practiceOf(context.db, actor.school);
   const [midnight, next] = [hourAt(site.zone, date, 0), hourAt(site.zone, date, 24)];
   const observed = date < season.today;
-  const ensemble = observed ? await observedAt(context, site, midnight, next) : season.forecast.ensemble;
+  const ensemble = observed
+    ? ((await observedDays(context, site, date, date)).get(date) ?? null)
+    : season.forecast.ensemble;
   const outlook = ensemble && { ensemble, place: site, limits: practice.limits };
   const clock = (at: number) => DateTime.fromMillis(at, { zone: site.zone }).toFormat('HH:mm');
   const [sessions, colonies] = await Promise.all([
