@@ -21,7 +21,7 @@ const appWith = (env: NodeJS.ProcessEnv, more: Partial<Config> = {}) =>
   buildApp(
     { ...school.context, cookieName: configFromEnvironment(env).https ? '__Host-brave_comb' : 'brave_comb' },
     { ...configFromEnvironment(env), sessionSecret: 'only for tests', webDir: '/nowhere', ...more },
-    school.refreshed,
+    () => school.refreshed(),
   );
 const signIn = (app: School['app'], name = 'morag', password = PASSWORD) =>
   supertest(app).post(endpoints.signIn.path).send({ name, password });

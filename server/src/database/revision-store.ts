@@ -29,7 +29,7 @@ export async function revisionOf(db: Knex, school: string): Promise<number> {
  * @param work the change
  * @returns what the change returns
  */
-export const change = <T>(db: Knex, school: string, work: (trx: Knex.Transaction) => Promise<T>): Promise<T> =>
+export const revise = <T>(db: Knex, school: string, work: (trx: Knex.Transaction) => Promise<T>): Promise<T> =>
   db.transaction(async (trx) => {
     const done = await work(trx);
     await raiseRevision(trx, school);

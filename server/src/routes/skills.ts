@@ -21,6 +21,7 @@ import {
 } from '../acts/skills/judging';
 import { importPassport, settlePassport } from '../acts/skills/passport-import';
 import type { Context } from '../context';
+import { revise } from '../database/revision-store';
 import { debrief } from '../facts/debrief';
 import { changePractice } from '../records/people';
 import type { Serve } from '../routing';
@@ -63,7 +64,7 @@ export function skillsRoutes(context: Context, serve: Serve): void {
   serve(endpoints.signDebrief, ({ params, body }, actor) => signDebrief(context, actor, params.session, body));
   serve(endpoints.sendDebriefBack, ({ params, body }, actor) => sendDebriefBack(context, actor, params.session, body));
   serve(endpoints.setForgetting, async ({ body }, actor) => {
-    await changePractice(context.db, actor.school, { forgetting: body });
+    await revise(context.db, actor.school, (trx) => changePractice(trx, actor.school, { forgetting: body }));
     return { kept: true };
   });
 }

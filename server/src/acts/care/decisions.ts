@@ -1,6 +1,7 @@
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { dateAt } from '../../dates';
 import { judge } from '../../facts/care';
 import { Refusal, notFound } from '../../problem';
@@ -49,7 +50,7 @@ export async function decide(
         'in the past',
         `The follow-up is dated ${body.due}, before the visit. Choose a later day.`,
       );
-    await db.transaction(async (trx) => {
+    await revise(db, actor.school, async (trx) => {
       for (const old of await decisionsOf(trx, actor.school, visit.id)) {
         if (old.advice === body.advice) await withdraw(trx, actor.school, old.id, clock.now());
       }
@@ -89,6 +90,6 @@ export async function withdrawDecision(context: Context, actor: Actor, id: strin
   const decision = await decisionById(context.db, actor.school, id);
   if (!decision) throw notFound('decision');
   await openVisit(context.db, actor, decision.visit);
-  await context.db.transaction((trx) => withdraw(trx, actor.school, id, context.clock.now()));
+  await revise(context.db, actor.school, (trx) => withdraw(trx, actor.school, id, context.clock.now()));
   return { withdrawn: true };
 }

@@ -2,6 +2,7 @@ import type { Debrief, Input, endpoints } from '@brave-comb/contract';
 import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
 import { v5 as uuidFrom } from 'uuid';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { debrief } from '../../facts/debrief';
 import { Refusal, notFound } from '../../problem';
 import { insertSentBack, insertSignature, sentBackById } from '../../records/debrief';
@@ -32,15 +33,17 @@ export async function signDebrief(
   if (barred) throw new Refusal(409, 'not settled', `${barred.text}. ${barred.bars ?? ''}`);
   if (DEBRIEF_PARTS.some((part) => !read.includes(part)))
     throw new Refusal(422, 'not read', 'Read every part and tick it, then sign.');
-  await insertSignature(context.db, {
-    id,
-    school: actor.school,
-    session,
-    revision,
-    parts: read,
-    by: actor.id,
-    at: context.clock.now(),
-  });
+  await revise(context.db, actor.school, (trx) =>
+    insertSignature(trx, {
+      id,
+      school: actor.school,
+      session,
+      revision,
+      parts: read,
+      by: actor.id,
+      at: context.clock.now(),
+    }),
+  );
   return debrief(context, actor, session);
 }
 
@@ -57,7 +60,7 @@ export async function sendDebriefBack(
   if (!found || !group) throw notFound('supervisor of that session');
   const at = clock.now();
   if (!(await sentBackById(db, actor.school, id)))
-    await db.transaction(async (trx) => {
+    await revise(db, actor.school, async (trx) => {
       await insertSentBack(trx, { id, school: actor.school, session, supervisor, note, by: actor.id, at });
       await tell(trx, actor.school, at, [
         {

@@ -1,4 +1,5 @@
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { Refusal, notFound } from '../../problem';
 import { forgetFeeds } from '../../records/care';
 import { forgetWordsInEntries } from '../../records/inspection';
@@ -22,7 +23,7 @@ export async function eraseTrainee(
   if (person?.role !== 'trainee') throw notFound('trainee');
   if (name.trim() !== person.name)
     throw new Refusal(422, 'another name', `Type the name as it stands: ${person.name}. Nothing was erased.`);
-  await db.transaction(async (trx) => {
+  await revise(db, actor.school, async (trx) => {
     await erasePerson(trx, actor.school, trainee, clock.now());
     await forgetFeeds(trx, trainee);
     await forgetTerms(trx, actor.school, trainee);

@@ -1,5 +1,6 @@
 import type { Output, PlanJob, endpoints } from '@brave-comb/contract';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { planningSeason } from '../../facts/planning';
 import { Refusal, notFound } from '../../problem';
 import { changeJob, insertJob, jobById, jobRevision, jobsGoing, jobView, lockJob } from '../../records/planning';
@@ -22,7 +23,9 @@ export async function askPlan(
         'One plan is being reckoned and two wait already. Stop one of them, or wait until one is done.',
       );
     const { problem } = await planningSeason(context, actor.school);
-    await insertJob(db, { ...body, school: actor.school, asked_by: actor.id, asked_at: clock.now(), problem });
+    await revise(db, actor.school, (trx) =>
+      insertJob(trx, { ...body, school: actor.school, asked_by: actor.id, asked_at: clock.now(), problem }),
+    );
   }
   return planJob(context, actor, body.id);
 }
@@ -57,7 +60,7 @@ export async function* watchPlanJob(
 }
 
 export async function stopPlanJob(context: Context, actor: Actor, id: string): Promise<PlanJob> {
-  await context.db.transaction(async (trx) => {
+  await revise(context.db, actor.school, async (trx) => {
     const job = await lockJob(trx, actor.school, id);
     if (!job) throw notFound('planning job');
     if (job.status === 'waiting') await changeJob(trx, id, { status: 'stopped' });
@@ -68,7 +71,7 @@ export async function stopPlanJob(context: Context, actor: Actor, id: string): P
 
 /** Goes on from the best plan so far; a job that still runs is left alone. */
 export async function resumePlanJob(context: Context, actor: Actor, id: string, seconds: number): Promise<PlanJob> {
-  await context.db.transaction(async (trx) => {
+  await revise(context.db, actor.school, async (trx) => {
     const job = await lockJob(trx, actor.school, id);
     if (!job) throw notFound('planning job');
     if (STILL_GOING.includes(job.status)) return;

@@ -1,6 +1,7 @@
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { dateAt } from '../../dates';
 import { notFound } from '../../problem';
 import { hivesById, siteById } from '../../records/equipment';
@@ -35,7 +36,7 @@ export async function openUnplanned(
   }
   if (body.group && !(await traineeGroups(db, actor.school)).some(({ id }) => id === body.group))
     throw notFound('group');
-  await db.transaction(async (trx) => {
+  await revise(db, actor.school, async (trx) => {
     const group = body.group ?? (await staffGroup(trx, actor.school, uuid())).id;
     await insertSession(
       trx,

@@ -1,6 +1,7 @@
 import type { Pin } from '@brave-comb/contract';
 import { conflictOf } from '@brave-comb/core/planning';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { lockOf, planningNames, planningSeason, type PlanningSeason } from '../../facts/planning';
 import { Refusal, notFound } from '../../problem';
 import { keepPin, pinById, withdrawPin } from '../../records/planning';
@@ -10,7 +11,9 @@ export async function pinPlan(context: Context, actor: Actor, id: string, what: 
   const known = before.pins.some((pin) => pin.id === id);
   if (!known) refuseForeign(before, what);
   if (!known && 'pin' in what) refuseHopelessPin(before, what.pin);
-  await keepPin(context.db, { id, school: actor.school, what, by_person: actor.id, at: context.clock.now() });
+  await revise(context.db, actor.school, (trx) =>
+    keepPin(trx, { id, school: actor.school, what, by_person: actor.id, at: context.clock.now() }),
+  );
 }
 
 /** Groups, hives and people in a pin are the school's own. */
@@ -52,5 +55,5 @@ function refuseHopelessPin(season: PlanningSeason, pin: Extract<Pin, { pin: unkn
 
 export async function unpinPlan(context: Context, actor: Actor, id: string): Promise<void> {
   if (!(await pinById(context.db, actor.school, id))) throw notFound('pin');
-  await withdrawPin(context.db, actor.school, id, context.clock.now());
+  await revise(context.db, actor.school, (trx) => withdrawPin(trx, actor.school, id, context.clock.now()));
 }

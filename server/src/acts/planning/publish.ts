@@ -3,6 +3,7 @@ import { checkPlan, planOf } from '@brave-comb/core/planning';
 import { MINUTE } from '@brave-comb/core/weather';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import {
   openingKey,
   planningNames,
@@ -62,7 +63,7 @@ export async function publishPlan(
   const reasons = await publishedReasons(season, plan);
   let version = 0;
   let told = 0;
-  await db.transaction(async (trx) => {
+  await revise(db, actor.school, async (trx) => {
     await lockSchool(trx, actor.school);
     const latest = await latestVersion(trx, actor.school);
     if ((latest?.version ?? null) !== body.after) {

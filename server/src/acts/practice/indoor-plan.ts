@@ -3,6 +3,7 @@ import { indoorPlan, progressOf } from '@brave-comb/core/practice';
 import { isOpen, readingAgreement } from '@brave-comb/core/skills';
 import { daysBetween } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { iso } from '../../dates';
 import { schoolStandings } from '../../facts/skills';
 import { Refusal, notFound } from '../../problem';
@@ -75,17 +76,19 @@ export async function setOut(
       'Choose a day from today on, within two months: the plan rests on what they practised of late.',
     );
   const plan = await planIndoors(context, actor, group, { minutes, stations });
-  await insertSetOut(db, {
-    id,
-    school: actor.school,
-    trainee_group: group,
-    day,
-    minutes,
-    stations: plan.stations.map(({ topic, minutes: each, how, pairs }) => ({ topic, minutes: each, how, pairs })),
-    made_by: actor.id,
-    made_at: clock.now(),
-    withdrawn_at: null,
-  });
+  await revise(db, actor.school, (trx) =>
+    insertSetOut(trx, {
+      id,
+      school: actor.school,
+      trainee_group: group,
+      day,
+      minutes,
+      stations: plan.stations.map(({ topic, minutes: each, how, pairs }) => ({ topic, minutes: each, how, pairs })),
+      made_by: actor.id,
+      made_at: clock.now(),
+      withdrawn_at: null,
+    }),
+  );
 }
 
 /** Takes back what was set out, for a group that one leads. */
@@ -93,5 +96,5 @@ export async function takeBack(context: Context, actor: Actor, id: string): Prom
   const plan = await setOutById(context.db, actor.school, id);
   const groups = await groupsSeen(context, actor);
   if (!plan || !groups.some((group) => group.id === plan.trainee_group)) throw notFound('plan');
-  await withdrawSetOut(context.db, id, context.clock.now());
+  await revise(context.db, actor.school, (trx) => withdrawSetOut(trx, id, context.clock.now()));
 }

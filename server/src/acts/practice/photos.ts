@@ -1,5 +1,6 @@
 import type { Input, endpoints } from '@brave-comb/contract';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { Refusal, notFound } from '../../problem';
 import { attachmentSeenBy } from '../../records/inspection';
 import { insertPhotoDrill, photoDrillById, retireDrill } from '../../records/practice';
@@ -16,7 +17,9 @@ export async function makePhotoDrill(
   const known = await photoDrillById(db, actor.school, body.id);
   if (known && known.attachment !== body.attachment)
     throw new Refusal(409, 'id in use', 'A drill with this id is about another photo. Make it again.');
-  await insertPhotoDrill(db, { ...body, school: actor.school, made_by: actor.id, made_at: clock.now() });
+  await revise(db, actor.school, (trx) =>
+    insertPhotoDrill(trx, { ...body, school: actor.school, made_by: actor.id, made_at: clock.now() }),
+  );
 }
 
 /** Asks a photo no more. */
@@ -29,5 +32,5 @@ export async function retirePhotoDrill(context: Context, actor: Actor, drill: st
       'not yours',
       'Somebody else made this drill, from a visit that you did not lead. Ask them, or the lead instructor.',
     );
-  await retireDrill(context.db, actor.school, drill, context.clock.now());
+  await revise(context.db, actor.school, (trx) => retireDrill(trx, actor.school, drill, context.clock.now()));
 }

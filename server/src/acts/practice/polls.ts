@@ -1,6 +1,7 @@
 import type { Input, endpoints } from '@brave-comb/contract';
 import { POLL_MOMENTS } from '@brave-comb/core/practice';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { dateAt } from '../../dates';
 import { Refusal, notFound } from '../../problem';
 import { AHEAD, BACK, groupSessions, insertPoll, keepVotes, momentOf, pollById } from '../../records/practice';
@@ -19,17 +20,19 @@ export async function askPoll(
     await groupSessions(db, actor.school, groups, new Date(now.getTime() - BACK), new Date(now.getTime() + AHEAD))
   ).find(({ id, group }) => id === body.session && group === body.group);
   if (!session) throw notFound('session');
-  await insertPoll(db, {
-    id: body.id,
-    school: actor.school,
-    session: session.id,
-    starts_at: session.starts_at,
-    day: dateAt(session.zone, session.starts_at),
-    trainee_group: session.group,
-    questions: body.questions,
-    made_by: actor.id,
-    made_at: now,
-  });
+  await revise(db, actor.school, (trx) =>
+    insertPoll(trx, {
+      id: body.id,
+      school: actor.school,
+      session: session.id,
+      starts_at: session.starts_at,
+      day: dateAt(session.zone, session.starts_at),
+      trainee_group: session.group,
+      questions: body.questions,
+      made_by: actor.id,
+      made_at: now,
+    }),
+  );
 }
 
 /** Keeps somebody's answers; those given again take the place of the earlier ones. */
@@ -51,5 +54,5 @@ export async function answerPoll(
   const rows = answers
     .filter(({ question }) => question < poll.questions.length)
     .map(({ question, answer }) => ({ poll: id, person: actor.id, moment, question, answer, at: now }));
-  if (rows.length > 0) await keepVotes(db, rows);
+  if (rows.length > 0) await revise(db, actor.school, (trx) => keepVotes(trx, rows));
 }

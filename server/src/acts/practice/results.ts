@@ -13,6 +13,7 @@ import type { Skill } from '@brave-comb/core/skills';
 import { v5 as uuidFrom } from 'uuid';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
+import { revise } from '../../database/revision-store';
 import { recordOf } from '../../facts/practice';
 import { Refusal, notFound } from '../../problem';
 import { dayAtSchool } from '../../records/equipment';
@@ -88,7 +89,7 @@ export async function recordPractice(
     true_shares: drill.kind === 'comb' && sent.answer.kind === 'comb' ? drill.side.truth : null,
     ground: 'ground' in drill ? drill.ground : null,
   };
-  const evidence = await db.transaction(async (trx) => {
+  const evidence = await revise(db, actor.school, async (trx) => {
     // Its answer was shown the first time: a second one says nothing of what somebody can do.
     if (sent.recorded && (await answeredBefore(trx, actor, sent.topic, sent.recorded))) return null;
     await insertResult(trx, row);

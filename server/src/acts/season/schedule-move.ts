@@ -1,6 +1,7 @@
 import { v5 as uuidv5 } from 'uuid';
 import type { Body } from '../../body';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { movePlan } from '../../facts/season';
 import { Refusal, notFound } from '../../problem';
 import { insertFollowUpOnce } from '../../records/care';
@@ -13,7 +14,7 @@ export async function scheduleMove(context: Context, actor: Actor, body: Body<'s
   const hives = await hivesById(context.db, actor.school, body.hives);
   if (hives.length !== new Set(body.hives).size || hives.some((hive) => hive.site !== body.from))
     throw new Refusal(422, 'not valid', 'One of the hives does not stand at the site that they are moved from.');
-  await context.db.transaction(async (trx) => {
+  await revise(context.db, actor.school, async (trx) => {
     for (const hive of hives)
       for (const [index, task] of plan.tasks.entries())
         await insertFollowUpOnce(trx, {

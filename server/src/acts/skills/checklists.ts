@@ -11,6 +11,7 @@ import {
   stepsBack,
 } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { carryOver, schoolStandings } from '../../facts/skills';
 import { Refusal } from '../../problem';
 import { dayAtSchool } from '../../records/equipment';
@@ -34,7 +35,7 @@ export async function draftChecklist(
   actor: Actor,
   skills: readonly Skill[],
 ): Promise<Output<Endpoints['draftChecklist']>> {
-  await db.transaction(async (trx) => {
+  await revise(db, actor.school, async (trx) => {
     await lockSchool(trx, actor.school);
     await keepDraft(trx, { school: actor.school, skills, made_by: actor.id, made_at: clock.now() });
   });
@@ -42,7 +43,7 @@ export async function draftChecklist(
 }
 
 export const discardDraft = async ({ db }: Context, actor: Actor): Promise<{ discarded: boolean }> => ({
-  discarded: (await dropDraft(db, actor.school)) > 0,
+  discarded: (await revise(db, actor.school, (trx) => dropDraft(trx, actor.school))) > 0,
 });
 
 /** Whom a draft would touch. */
@@ -110,7 +111,7 @@ export async function enforceChecklist(
 ): Promise<Output<Endpoints['enforceChecklist']>> {
   const problem = checklistProblem({ skills });
   if (problem) throw new Refusal(422, 'list does not hold together', problem);
-  return db.transaction(async (trx) => {
+  return revise(db, actor.school, async (trx) => {
     await lockSchool(trx, actor.school);
     const trainees = await learnersOf(trx, actor.school);
     const now = await schoolStandings({ db: trx, clock }, actor.school, trainees);
@@ -166,7 +167,7 @@ export async function takeBackChecklist(
   { db, clock }: Context,
   actor: Actor,
 ): Promise<Output<Endpoints['takeBackChecklist']>> {
-  return db.transaction(async (trx) => {
+  return revise(db, actor.school, async (trx) => {
     await lockSchool(trx, actor.school);
     const { draft, versions } = await checklistsOf(trx, actor.school);
     const waiting = waitingIn(versions, await dayAtSchool(trx, actor.school, clock.now()));

@@ -2,6 +2,7 @@ import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { isOpen, standingText } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
+import { revise } from '../../database/revision-store';
 import { dateAt } from '../../dates';
 import { schoolStandings } from '../../facts/skills';
 import { Refusal, notFound } from '../../problem';
@@ -88,7 +89,7 @@ async function keepOnce(db: Db, row: DemonstrationRow): Promise<{ kept: boolean 
   if (known && (known.trainee !== row.trainee || known.skill !== row.skill))
     throw new Refusal(409, 'id in use', 'A judgement with this id is about something else. Judge it again.');
   if (known) return { kept: false };
-  await insertDemonstration(db, [row]);
+  await revise(db, row.school, (trx) => insertDemonstration(trx, [row]));
   return { kept: true };
 }
 
@@ -122,7 +123,7 @@ export async function settleClaim(
   const claim = await demonstrationById(db, actor.school, id);
   if (!claim || (claim.source !== 'claim' && claim.source !== 'passport')) throw notFound('claim');
   await mayJudge(db, actor, claim.trainee, claim.session);
-  return db.transaction(async (trx) => {
+  return revise(db, actor.school, async (trx) => {
     if (!word.confirmed) await turnDown(trx, actor, [claim], word.reason, clock.now());
     const level = word.confirmed ? word.level : claim.level;
     const settled = await confirmClaim(trx, id, { judged_by: actor.id, by_lead: actor.role === 'lead', level });
@@ -142,15 +143,17 @@ export async function correctDemonstration(
   const row = await demonstrationById(db, actor.school, id);
   if (!row) throw notFound('demonstration');
   await mayJudge(db, actor, row.trainee, row.session);
-  await insertCorrection(db, {
-    id: correction,
-    school: actor.school,
-    demonstration: id,
-    level,
-    reason,
-    by: actor.id,
-    at: clock.now(),
-  });
+  await revise(db, actor.school, (trx) =>
+    insertCorrection(trx, {
+      id: correction,
+      school: actor.school,
+      demonstration: id,
+      level,
+      reason,
+      by: actor.id,
+      at: clock.now(),
+    }),
+  );
   return { kept: true };
 }
 
@@ -163,7 +166,7 @@ export async function signOffSkills(
 ): Promise<Output<Endpoints['signOffSkills']>> {
   const { db, clock } = context;
   await traineeSeenBy(db, actor, trainee);
-  return db.transaction(async (trx) => {
+  return revise(db, actor.school, async (trx) => {
     const { checklist, standing, today } = await schoolStandings({ db: trx, clock }, actor.school, [trainee]);
     const listed = new Map(checklist.skills.map((skill) => [skill.id, skill]));
     const byException = new Set<string>();
@@ -209,7 +212,9 @@ export async function withdrawSignOff(
   const row = await signOffById(db, actor.school, id);
   if (!row) throw notFound('signature');
   if (row.withdrawn_at) return { kept: false };
-  await updateSignOff(db, id, { withdrawn_at: clock.now(), withdrawn_by: actor.id, withdrawn_why: reason });
+  await revise(db, actor.school, (trx) =>
+    updateSignOff(trx, id, { withdrawn_at: clock.now(), withdrawn_by: actor.id, withdrawn_why: reason }),
+  );
   return { kept: true };
 }
 
@@ -221,7 +226,7 @@ export async function withdrawSignOffs(
   { signOffs, reason }: Input<Endpoints['withdrawSignOffs']>['body'],
 ): Promise<Output<Endpoints['withdrawSignOffs']>> {
   await traineeSeenBy(db, actor, trainee);
-  return db.transaction(async (trx) => {
+  return revise(db, actor.school, async (trx) => {
     const own = (await signOffsOf(trx, actor.school, [trainee])).filter(({ id }) => signOffs.includes(id));
     if (own.length < signOffs.length) throw notFound('signature');
     const standing = own.filter(({ withdrawn_at }) => withdrawn_at === null);
@@ -240,7 +245,7 @@ export async function signOffCourse(
 ): Promise<{ kept: boolean }> {
   const { db, clock } = context;
   await traineeSeenBy(db, actor, trainee);
-  return db.transaction(async (trx) => {
+  return revise(db, actor.school, async (trx) => {
     if (await courseSignOffOf(trx, actor.school, trainee)) return { kept: false };
     const { checklist, standing, today } = await schoolStandings({ db: trx, clock }, actor.school, [trainee]);
     const open = checklist.skills.filter((skill) => isOpen(standing(trainee, skill.id)));
@@ -277,7 +282,7 @@ export async function withdrawCourse(
   reason: string,
 ): Promise<{ kept: boolean }> {
   const change = { withdrawn_at: clock.now(), withdrawn_by: actor.id, withdrawn_why: reason };
-  const kept = (await withdrawCourseSignOff(db, actor.school, id, change)) > 0;
+  const kept = (await revise(db, actor.school, (trx) => withdrawCourseSignOff(trx, actor.school, id, change))) > 0;
   if (!kept && !(await courseSignOffById(db, actor.school, id))) throw notFound('signature');
   return { kept };
 }

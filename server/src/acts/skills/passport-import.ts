@@ -2,6 +2,7 @@ import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { sameName } from '@brave-comb/core/exchange';
 import { v5 as uuidOf } from 'uuid';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { Refusal } from '../../problem';
 import { dayAtSchool } from '../../records/equipment';
 import {
@@ -70,7 +71,7 @@ export async function importPassport(
           elsewhere: `${assessor ?? 'somebody'}, ${file.school}`.slice(0, 120),
         })),
   );
-  return db.transaction(async (trx) => {
+  return revise(db, actor.school, async (trx) => {
     const known = new Set((await demonstrationsOf(trx, actor.school, [trainee])).map(({ id }) => id));
     const fresh = rows.filter(({ id }) => !known.has(id));
     if (fresh.length > 0) await insertDemonstration(trx, fresh);
@@ -93,7 +94,7 @@ export async function settlePassport(
   word: Input<Settle>['body'],
 ): Promise<Output<Settle>> {
   await traineeSeenBy(db, actor, trainee);
-  return db.transaction(async (trx) => {
+  return revise(db, actor.school, async (trx) => {
     const rows = (await waitingOfPassports(trx, actor.school, trainee)).filter(
       (row) => elsewhereOf(row)?.school === word.school,
     );

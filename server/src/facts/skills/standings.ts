@@ -11,6 +11,7 @@ import { addDays } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
 import type { Clock } from '../../clock/clock';
 import type { Db } from '../../database/db';
+import { raiseRevision } from '../../database/revision-store';
 import { hourAt, iso } from '../../dates';
 import { dayAtSchool, sitesOf, turnOf } from '../../records/equipment';
 import { learnersOf, practiceOf, lockSchool } from '../../records/people';
@@ -129,6 +130,7 @@ async function carryToList(db: Db, school: string, now: Date): Promise<void> {
     const { by } = await schoolEvidence(trx, school, trainees, until);
     await carryOver(trx, row, by(before, addDays(row.starts!, -1)), trainees, now);
     await markCarried(trx, row.id);
+    await raiseRevision(trx, school);
   });
 }
 

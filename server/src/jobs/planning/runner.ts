@@ -2,6 +2,7 @@ import { Worker } from 'node:worker_threads';
 import { type PlanJob, InspectionPlanJson, PlanningProblemJson } from '@brave-comb/contract';
 import { v7 as uuid } from 'uuid';
 import type { Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { claimJob, endJob, giveJobBack, type JobRow, othersWait, reportJob } from '../../records/planning';
 import type { PlanNews, PlanTask } from './plan.worker';
 
@@ -61,13 +62,14 @@ export function startPlanRunner(
   };
 
   const work = async (job: JobRow, endBy: (end: () => void) => void): Promise<void> => {
+    const ended = (how: Parameters<typeof endJob>[3]) => revise(db, job.school, (trx) => endJob(trx, job.id, me, how));
     if (job.claims > MOST_CLAIMS) {
-      await endJob(db, job.id, me, { status: 'failed', trouble: DIED });
+      await ended({ status: 'failed', trouble: DIED });
       return;
     }
     const task = taskOf(job);
     if (task === null) {
-      await endJob(db, job.id, me, { status: 'failed', trouble: UNREADABLE });
+      await ended({ status: 'failed', trouble: UNREADABLE });
       return;
     }
     const course = JSON.parse(job.course) as Point[];
@@ -123,14 +125,14 @@ export function startPlanRunner(
     const common = { course: JSON.stringify(course), spent: spent(), ...found };
     if (end.as === 'died' || end.as === 'made room') {
       await reportJob(db, job.id, me, common);
-      await giveJobBack(db, job.id, me, end.as === 'made room');
+      await revise(db, job.school, (trx) => giveJobBack(trx, job.id, me, end.as === 'made room'));
     } else if (end.as === 'pins')
-      await endJob(db, job.id, me, {
+      await ended({
         ...common,
         status: 'failed',
         trouble: 'The pins cannot all be kept. Take one of those that the board names back, then plan again.',
       });
-    else await endJob(db, job.id, me, { ...common, status: end.as === 'stopped' ? 'stopped' : 'done', trouble: null });
+    else await ended({ ...common, status: end.as === 'stopped' ? 'stopped' : 'done', trouble: null });
   };
 
   let current = look();

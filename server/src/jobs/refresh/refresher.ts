@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid';
 import type { Context } from '../../context';
 import { giveLease, takeLease } from '../../database/lease-store';
-import { change } from '../../database/revision-store';
+import { revise } from '../../database/revision-store';
 import { allSites } from '../../records/equipment';
 import { refreshScales } from '../../records/season';
 import { refreshWeather } from '../../records/weather';
@@ -29,7 +29,7 @@ export async function refresh(context: Context, sources: Sources, me: string, at
     for (const site of await allSites(db)) {
       const weather = await refreshWeather(context, sources.weather, site, atOnce);
       const weights = await refreshScales(context, sources.scale, site);
-      if (weather || weights) await change(db, site.school, () => Promise.resolve());
+      if (weather || weights) await revise(db, site.school, () => Promise.resolve());
       if (!(await takeLease(db, LEASE, me, LEASE_LASTS))) return false;
     }
   } finally {

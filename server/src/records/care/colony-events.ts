@@ -1,6 +1,7 @@
 import { upperFirst } from '@brave-comb/core/units';
 import type { Body } from '../../body';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { dateAt } from '../../dates';
 import { Refusal, notFound } from '../../problem';
 import { changeColony, colonyIn, hiveOfColony, hivesById, siteOf } from '../equipment';
@@ -63,7 +64,7 @@ export async function logColonyEvent(
       `${body.date} has not been yet: log what was done on the day, today or before.`,
     );
   const { kind, ...detail } = body.detail;
-  await db.transaction(async (trx) => {
+  await revise(db, actor.school, async (trx) => {
     const before = await colonyEventById(trx, actor.school, body.id);
     if (before && before.colony !== colony.id)
       throw new Refusal(409, 'id in use', 'An entry with this id belongs to another colony. Enter it again.');
@@ -86,7 +87,7 @@ export async function logColonyEvent(
 export async function takeColonyEventBack(context: Context, actor: Actor, id: string): Promise<string | undefined> {
   const event = await colonyEventById(context.db, actor.school, id);
   if (!event) throw notFound('entry');
-  await context.db.transaction((trx) => withdrawColonyEvent(trx, actor.school, id, context.clock.now()));
+  await revise(context.db, actor.school, (trx) => withdrawColonyEvent(trx, actor.school, id, context.clock.now()));
   return (await hiveOfColony(context.db, actor.school, event.colony))?.site;
 }
 
@@ -99,7 +100,7 @@ export async function setColony(
   const [hive] = await hivesById(context.db, actor.school, [hiveId]);
   const colony = hive && (await colonyIn(context.db, actor.school, hive.id));
   if (!hive || !colony) throw notFound('colony in this hive');
-  await changeColony(context.db, actor.school, colony.id, body);
+  await revise(context.db, actor.school, (trx) => changeColony(trx, actor.school, colony.id, body));
   return hive.site;
 }
 
@@ -108,6 +109,6 @@ export async function setCalendarPractice(
   actor: Actor,
   body: Body<'setCalendarPractice'>,
 ): Promise<{ kept: true }> {
-  await db.transaction((trx) => changePractice(trx, actor.school, { calendar: body }));
+  await revise(db, actor.school, (trx) => changePractice(trx, actor.school, { calendar: body }));
   return { kept: true };
 }

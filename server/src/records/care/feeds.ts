@@ -1,6 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { iso } from '../../dates';
 import { feedOf, insertFeed, revokeFeeds } from './store';
 
@@ -18,7 +19,7 @@ export async function createCalendarFeed(
 ): Promise<{ path: string; since: string }> {
   const token = randomBytes(24).toString('base64url');
   const now = clock.now();
-  await db.transaction(async (trx) => {
+  await revise(db, actor.school, async (trx) => {
     await revokeFeeds(trx, actor.id, now);
     await insertFeed(trx, {
       id: uuid(),
@@ -32,6 +33,6 @@ export async function createCalendarFeed(
 }
 
 export async function revokeCalendarFeed({ db, clock }: Context, actor: Actor): Promise<{ revoked: true }> {
-  await revokeFeeds(db, actor.id, clock.now());
+  await revise(db, actor.school, (trx) => revokeFeeds(trx, actor.id, clock.now()));
   return { revoked: true };
 }

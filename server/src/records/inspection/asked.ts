@@ -1,6 +1,7 @@
 import type { AskedQuestion, Output, endpoints } from '@brave-comb/contract';
 import type { VisitRecord } from '@brave-comb/core/inspection';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { iso } from '../../dates';
 import { notFound } from '../../problem';
 import { type NamedQuestion, keepAnswer, questionById, questionsFor, replaceQuestions } from './asked-store';
@@ -37,7 +38,7 @@ export async function askedQuestions(
 export async function answerQuestion(context: Context, actor: Actor, id: string, text: string): Promise<AskedQuestion> {
   const { db, clock } = context;
   if (!(await questionById(db, actor, id))) throw notFound('question');
-  await keepAnswer(db, id, text, actor.id, clock.now());
+  await revise(db, actor.school, (trx) => keepAnswer(trx, id, text, actor.id, clock.now()));
   return shown((await questionById(db, actor, id))!);
 }
 

@@ -1,6 +1,7 @@
 import type { Input, endpoints } from '@brave-comb/contract';
 import sharp from 'sharp';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { Refusal, notFound } from '../../problem';
 import { type AttachmentRow, attachmentById, bytesKept, insertAttachment } from './attachment-store';
 import { visitById } from './store';
@@ -41,15 +42,18 @@ export async function keepAttachment(
       `${kept.person > MOST_EACH ? 'You have' : 'The school has'} kept as many photos and notes as there is room for. Tell the lead instructor; what was entered besides is kept.`,
     );
   const file = Buffer.from(content, 'base64');
-  await insertAttachment(db, {
-    id,
-    school: actor.school,
-    visit,
-    by_person: actor.id,
-    taken_at: new Date(takenAt),
-    type,
-    content: type === 'image/jpeg' ? await pictureOf(file) : soundOf(file, type),
-  });
+  const written = type === 'image/jpeg' ? await pictureOf(file) : soundOf(file, type);
+  await revise(db, actor.school, (trx) =>
+    insertAttachment(trx, {
+      id,
+      school: actor.school,
+      visit,
+      by_person: actor.id,
+      taken_at: new Date(takenAt),
+      type,
+      content: written,
+    }),
+  );
   return { id };
 }
 

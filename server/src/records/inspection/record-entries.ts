@@ -3,6 +3,7 @@ import { type Stack, stackAfter } from '@brave-comb/core/equipment';
 import { type VisitEntry, changesOf, recordOf, sideKey } from '@brave-comb/core/inspection';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
+import { revise } from '../../database/revision-store';
 import { refusalOf, worthAgain } from '../../faults';
 import { Refusal } from '../../problem';
 import { tornText } from '../../torn-text';
@@ -88,7 +89,7 @@ async function recordBatch(
     colonyIn(context.db, actor.school, visit.hive),
     traineesOf(context.db, actor.school, [visit.trainee_group]),
   ]);
-  return context.db.transaction(async (trx) => {
+  return revise(context.db, actor.school, async (trx) => {
     await lockVisit(trx, visit.id);
     const entries = await entriesOf(trx, visit.id);
     const known = new Set(entries.map((entry) => entry.id));

@@ -3,6 +3,7 @@ import { nestBoxes } from '@brave-comb/core/equipment';
 import type { Question } from '@brave-comb/core/inspection';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
+import { revise } from '../../database/revision-store';
 import { dateAt } from '../../dates';
 import { Refusal, notFound } from '../../problem';
 import { openFollowUps } from '../care';
@@ -76,7 +77,7 @@ export async function startVisit(
   }
   const combs = await combsFound(db, hive);
   const questions = body.questions ?? (await openingQuestions(db, actor.school, hive.id));
-  const opened = await db.transaction(async (trx) => {
+  const opened = await revise(db, actor.school, async (trx) => {
     await reviveSession(trx, actor.school, session.id);
     // Whoever opens the same hive at the same moment waits here, and then finds it open.
     await lockSession(trx, session.id);

@@ -2,6 +2,7 @@ import type { Output, endpoints } from '@brave-comb/contract';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
+import { revise } from '../../database/revision-store';
 import { iso } from '../../dates';
 import { notFound } from '../../problem';
 import { insertMessages, markRead, messageById, messagesOf, outboxOf } from './message-store';
@@ -36,7 +37,7 @@ export const tell = (db: Db, school: string, at: Date, told: readonly Told[]): P
 
 export async function readMessage(context: Context, actor: Actor, id: string) {
   if (!(await messageById(context.db, actor.id, id))) throw notFound('message');
-  await markRead(context.db, actor.id, id, context.clock.now());
+  await revise(context.db, actor.school, (trx) => markRead(trx, actor.id, id, context.clock.now()));
   return messages(context, actor);
 }
 

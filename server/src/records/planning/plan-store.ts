@@ -1,6 +1,7 @@
 import type { Pin, PlanJob, PlanningTerms } from '@brave-comb/contract';
 import type { InspectionPlan, PlanningProblem, TraineeTerms } from '@brave-comb/core/planning';
 import type { Knex } from 'knex';
+import { raiseRevision } from '../../database/revision-store';
 import { lockSchool } from '../people';
 
 export interface TermsRow {
@@ -148,6 +149,7 @@ export async function claimJob(db: Knex, me: string): Promise<JobRow | undefined
       claims: job.claims + 1,
       beat: trx.raw('utc_timestamp(3)') as unknown as Date,
     });
+    await raiseRevision(trx, job.school);
     return { ...job, claims: job.claims + 1 };
   });
 }

@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import type { Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { type SessionGroupRow, type SessionRow, insertSession } from './store';
 
 export async function addSession(
@@ -8,6 +9,6 @@ export async function addSession(
   groups: readonly Omit<SessionGroupRow, 'session'>[],
 ): Promise<string> {
   const id = uuid();
-  await db.transaction((trx) => insertSession(trx, { id, ...session }, groups));
+  await revise(db, session.school, (trx) => insertSession(trx, { id, ...session }, groups));
   return id;
 }

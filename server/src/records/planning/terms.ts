@@ -1,5 +1,6 @@
 import { type HivePlace, type Output, type endpoints, PlanningTerms } from '@brave-comb/contract';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { Refusal, notFound } from '../../problem';
 import { hivesOf, placeHive, sitesOf } from '../equipment';
 import { practiceOf, traineesOf, traineeGroups } from '../people';
@@ -59,14 +60,16 @@ export async function setPlanningTerms(
   if (!found) throw notFound('group or person');
   if (found.terms.kind !== terms.kind)
     throw new Refusal(422, 'other kind', `${found.name} is planned as a ${found.terms.kind}, not as a ${terms.kind}.`);
-  await keepTerms(context.db, {
-    owner,
-    school: actor.school,
-    kind: terms.kind,
-    terms,
-    by_person: actor.id,
-    at: context.clock.now(),
-  });
+  await revise(context.db, actor.school, (trx) =>
+    keepTerms(trx, {
+      owner,
+      school: actor.school,
+      kind: terms.kind,
+      terms,
+      by_person: actor.id,
+      at: context.clock.now(),
+    }),
+  );
   return planningTerms(context, actor);
 }
 
@@ -77,6 +80,7 @@ export async function setHivePlace(
   hive: string,
   place: HivePlace | null,
 ): Promise<Terms> {
-  if (!(await placeHive(context.db, actor.school, hive, place))) throw notFound('hive');
+  if (!(await revise(context.db, actor.school, (trx) => placeHive(trx, actor.school, hive, place))))
+    throw notFound('hive');
   return planningTerms(context, actor);
 }

@@ -4,6 +4,7 @@ import { lastOf } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
 import type { Body } from '../../body';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { dateAt } from '../../dates';
 import { notAhead } from '../../not-ahead';
 import { notFound } from '../../problem';
@@ -70,17 +71,20 @@ export async function tapAlive(
   const { site } = await siteOf(context, actor.school, hive.site);
   notAhead(body.date, dateAt(site.zone, context.clock.now()));
   const year = lastOf(turnOf(site), body.date);
-  if (body.state === null) await deleteAlive(context.db, actor.school, hive.id, year);
+  const { state } = body;
+  if (state === null) await revise(context.db, actor.school, (trx) => deleteAlive(trx, actor.school, hive.id, year));
   else
-    await upsertAlive(context.db, {
-      id: uuid(),
-      school: actor.school,
-      hive: hive.id,
-      year_of_growth: year,
-      date: body.date,
-      state: body.state,
-      by_person: actor.id,
-      at: context.clock.now(),
-    });
+    await revise(context.db, actor.school, (trx) =>
+      upsertAlive(trx, {
+        id: uuid(),
+        school: actor.school,
+        hive: hive.id,
+        year_of_growth: year,
+        date: body.date,
+        state,
+        by_person: actor.id,
+        at: context.clock.now(),
+      }),
+    );
   return hive.site;
 }

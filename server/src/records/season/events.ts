@@ -3,6 +3,7 @@ import { lastOf } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
 import type { Body } from '../../body';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { dateAt } from '../../dates';
 import { notAhead } from '../../not-ahead';
 import { Refusal, notFound } from '../../problem';
@@ -30,7 +31,7 @@ export async function logSeasonEvent(
   const before = await seasonEventById(context.db, actor.school, body.id);
   if (before && before.site !== site.id)
     throw new Refusal(409, 'id in use', 'An event with this id belongs to another site. Log it again.');
-  if (!before) await context.db.transaction((trx) => record({ ...context, db: trx }, actor, site, body));
+  if (!before) await revise(context.db, actor.school, (trx) => record({ ...context, db: trx }, actor, site, body));
   return site.id;
 }
 
@@ -85,7 +86,7 @@ async function record(context: Context, actor: Actor, site: SiteRow, body: Body<
 export async function withdrawSeasonEvent(context: Context, actor: Actor, id: string): Promise<string> {
   const event = await seasonEventById(context.db, actor.school, id);
   if (!event) throw notFound('event');
-  await context.db.transaction(async (trx) => {
+  await revise(context.db, actor.school, async (trx) => {
     await withdrawEventTasks(trx, actor.school, id);
     await withdrawEvent(trx, actor.school, id, context.clock.now());
   });
@@ -93,6 +94,6 @@ export async function withdrawSeasonEvent(context: Context, actor: Actor, id: st
 }
 
 export async function setTriggers({ db }: Context, actor: Actor, { triggers }: Body<'setTriggers'>) {
-  await db.transaction((trx) => changePractice(trx, actor.school, { triggers }));
+  await revise(db, actor.school, (trx) => changePractice(trx, actor.school, { triggers }));
   return { kept: triggers.length };
 }

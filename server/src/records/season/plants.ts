@@ -3,6 +3,7 @@ import { lastOf } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
 import type { Body } from '../../body';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { dateAt } from '../../dates';
 import { notAhead } from '../../not-ahead';
 import { Refusal } from '../../problem';
@@ -14,7 +15,9 @@ export async function addPlant(
   site: { readonly id: string; readonly school: string },
   plant: SitePlant,
 ): Promise<void> {
-  await upsertPlant(context.db, { id: uuid(), school: site.school, site: site.id }, plant);
+  await revise(context.db, site.school, (trx) =>
+    upsertPlant(trx, { id: uuid(), school: site.school, site: site.id }, plant),
+  );
 }
 
 export async function keepPlant(
@@ -35,7 +38,7 @@ export async function dropPlant(
   { plant }: Body<'dropPlant'>,
 ): Promise<string> {
   const { site } = await siteOf(context, actor.school, siteId);
-  await deletePlant(context.db, actor.school, site.id, plant);
+  await revise(context.db, actor.school, (trx) => deletePlant(trx, actor.school, site.id, plant));
   return site.id;
 }
 
@@ -67,7 +70,7 @@ export async function noteBloom(
     readonly last?: string | null;
   },
 ): Promise<void> {
-  await db.transaction(async (trx) => {
+  await revise(db, site.school, async (trx) => {
     const before = (await bloomsSeen(trx, site.school, site.id)).find(
       (row) => row.plant === seen.plant && row.year_of_growth === seen.year,
     );
@@ -100,6 +103,8 @@ export async function setClimate(
   body: Body<'setClimate'>,
 ): Promise<string> {
   const { site } = await siteOf(context, actor.school, siteId);
-  await changeSite(context.db, actor.school, site.id, { turn: body.turn, degree_days: body.method });
+  await revise(context.db, actor.school, (trx) =>
+    changeSite(trx, actor.school, site.id, { turn: body.turn, degree_days: body.method }),
+  );
   return site.id;
 }

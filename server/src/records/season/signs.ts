@@ -1,5 +1,6 @@
 import type { Body } from '../../body';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { dateAt } from '../../dates';
 import { notAhead } from '../../not-ahead';
 import { notFound } from '../../problem';
@@ -18,17 +19,19 @@ export async function tickFlowSigns(
     const [hive] = await hivesById(context.db, actor.school, [body.hive]);
     if (hive?.site !== site.id) throw notFound('hive at this site');
   }
-  await insertFlowSigns(
-    context.db,
-    body.signs.map((each) => ({
-      ...each,
-      school: actor.school,
-      site: site.id,
-      hive: body.hive,
-      date: body.date,
-      by_person: actor.id,
-      at: context.clock.now(),
-    })),
+  await revise(context.db, actor.school, (trx) =>
+    insertFlowSigns(
+      trx,
+      body.signs.map((each) => ({
+        ...each,
+        school: actor.school,
+        site: site.id,
+        hive: body.hive,
+        date: body.date,
+        by_person: actor.id,
+        at: context.clock.now(),
+      })),
+    ),
   );
   return site.id;
 }
@@ -41,13 +44,15 @@ export async function seePollen(
 ): Promise<string> {
   const { site } = await siteOf(context, actor.school, siteId);
   notAhead(body.date, dateAt(site.zone, context.clock.now()));
-  await insertPollen(context.db, {
-    ...body,
-    school: actor.school,
-    site: site.id,
-    by_person: actor.id,
-    at: context.clock.now(),
-  });
+  await revise(context.db, actor.school, (trx) =>
+    insertPollen(trx, {
+      ...body,
+      school: actor.school,
+      site: site.id,
+      by_person: actor.id,
+      at: context.clock.now(),
+    }),
+  );
   return site.id;
 }
 
@@ -59,6 +64,6 @@ export async function settlePollen(
 ): Promise<string> {
   const seen = await pollenById(context.db, actor.school, id);
   if (!seen) throw notFound('pollen load');
-  await settle(context.db, actor.school, id, plant);
+  await revise(context.db, actor.school, (trx) => settle(trx, actor.school, id, plant));
   return seen.site;
 }

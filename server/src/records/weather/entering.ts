@@ -4,6 +4,7 @@ import { roundTo } from '@brave-comb/core/units';
 import { HOUR, type Weather } from '@brave-comb/core/weather';
 import type { Body } from '../../body';
 import type { Actor, Context } from '../../context';
+import { revise } from '../../database/revision-store';
 import { dateAt, iso } from '../../dates';
 import { Refusal } from '../../problem';
 import { siteOf, type SiteRow } from '../equipment';
@@ -34,7 +35,7 @@ function row(
 }
 
 async function keep({ db }: Context, site: SiteRow, rows: readonly ObservationRow[]): Promise<void> {
-  await db.transaction(async (trx) => {
+  await revise(db, site.school, async (trx) => {
     await keepObservations(trx, rows);
     const dates = rows.map((each) => dateAt(site.zone, each.hour)).sort();
     await keepDays(trx, site, dates[0]!, dates.at(-1)!);
@@ -85,13 +86,15 @@ export async function importClimate(
       'not valid',
       `This file is of ${year.place}, on the other half of the globe: its winter is this site’s summer. Choose another.`,
     );
-  await keepClimate(context.db, {
-    site: site.id,
-    name: year.place,
-    days: JSON.stringify(year.days),
-    by_person: actor.id,
-    at: context.clock.now(),
-  });
+  await revise(context.db, actor.school, (trx) =>
+    keepClimate(trx, {
+      site: site.id,
+      name: year.place,
+      days: JSON.stringify(year.days),
+      by_person: actor.id,
+      at: context.clock.now(),
+    }),
+  );
   const north = (year.latitude - site.latitude) * EARTH_KM_PER_DEGREE;
   const east = (year.longitude - site.longitude) * EARTH_KM_PER_DEGREE * Math.cos((site.latitude * Math.PI) / 180);
   const means = year.days.map(({ low, high }) => (low + high) / 2);
@@ -125,6 +128,6 @@ export async function enterObservation(
 }
 
 export async function setLimits({ db }: Context, actor: Actor, limits: Body<'setLimits'>): Promise<{ kept: true }> {
-  await db.transaction((trx) => changePractice(trx, actor.school, { limits }));
+  await revise(db, actor.school, (trx) => changePractice(trx, actor.school, { limits }));
   return { kept: true };
 }
