@@ -28,6 +28,8 @@ export interface Endpoint<
   readonly query: Q;
   readonly body: B;
   readonly response: R;
+  /** Its answer changes also while nothing of the school does: it is kept nowhere. */
+  readonly everNew?: true | undefined;
   /** Answers with server-sent events, each of the shape of the response. */
   readonly streams?: true | undefined;
 }
@@ -63,6 +65,7 @@ export function endpoint<
   params?: P;
   query?: Q;
   body?: B;
+  everNew?: true;
   streams?: S;
 }): Endpoint<P, Q, B, R, A> & { readonly streams: S } {
   return {

@@ -78,6 +78,7 @@ export const auditLog = endpoint({
   path: '/api/people/audit',
   access: ['lead'],
   summary: 'Who signed in and out, what was refused, erased and taken out, the newest first',
+  everNew: true,
   response: z.object({
     entries: list(
       z.object({ at: Instant, who: z.string().nullable(), what: z.string(), about: z.string(), address: z.string() }),

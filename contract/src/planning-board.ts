@@ -173,6 +173,7 @@ export const planJob = endpoint({
   path: '/api/planning/jobs/:job',
   access: field,
   summary: 'How far a plan has come',
+  everNew: true,
   params: oneJob,
   response: PlanJob,
 });

@@ -87,7 +87,8 @@ export function buildApp(
   app.get('/api/openapi.json', openApi());
   app.use('/api/docs', apiDocs());
   app.use('/api', (_request, response, next) => {
-    response.set('X-Clock', context.clock.now().toISOString());
+    // What a device keeps, it keeps by person, in the application's own database.
+    response.set({ 'X-Clock': context.clock.now().toISOString(), 'Cache-Control': 'no-store' });
     next();
   });
   app.use('/api', deadline, overTls(config), fromHere(config), roomOnDisk(config.dataDir));
@@ -122,6 +123,7 @@ function readBody(): RequestHandler {
 function apiRouter(context: Context, config: Config, refreshed: () => Promise<void>, traffic: Traffic): Router {
   const router = Router();
   const serve = serving({
+    context,
     router,
     checked: config.checkResponses,
     goesOn: (session) => sessionGoesOn(context.db, session),

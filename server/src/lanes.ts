@@ -81,31 +81,3 @@ export function lane(limits: LaneLimits): <T>(person: string, work: () => Promis
     }
   };
 }
-
-/**
- * One reckoning of the same thing at a time, shared by all who ask for it meanwhile. One that began before something was changed is not
- * shared with those who ask after the change.
- */
-export class SingleFlight {
-  private readonly inFlight = new Map<string, { readonly changes: number; readonly answer: Promise<unknown> }>();
-  private changes = 0;
-
-  /** Something was changed: what is being reckoned may not show it. */
-  changed(): void {
-    this.changes += 1;
-  }
-
-  /**
-   * @param key what is asked for, and by whom if that matters
-   * @param reckon does it
-   */
-  ask<T>(key: string, reckon: () => Promise<T>): Promise<T> {
-    const known = this.inFlight.get(key);
-    if (known?.changes === this.changes) return known.answer as Promise<T>;
-    const answer = reckon().finally(() => {
-      if (this.inFlight.get(key)?.answer === answer) this.inFlight.delete(key);
-    });
-    this.inFlight.set(key, { changes: this.changes, answer });
-    return answer;
-  }
-}

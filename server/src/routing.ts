@@ -2,9 +2,11 @@ import 'express-session';
 import type { Endpoint, Input, Output } from '@brave-comb/contract';
 import type { Request, RequestHandler, Response, Router } from 'express';
 import type * as z from 'zod';
-import type { Actor } from './context';
+import { createHash } from 'node:crypto';
+import type { Actor, Context } from './context';
 import { worthAgain } from './faults';
-import { lane, SingleFlight } from './lanes';
+import { Kept, momentOf } from './kept';
+import { lane } from './lanes';
 import { Refusal } from './problem';
 import { tornText } from './torn-text';
 
@@ -64,6 +66,7 @@ function parse(shape: z.ZodType | undefined, value: unknown, where: 'params' | '
 
 /** How the endpoints of one application are served. */
 export interface Served {
+  readonly context: Pick<Context, 'db' | 'clock'>;
   readonly router: Router;
   /** Whether responses are checked against the contract too (in tests). */
   readonly checked: boolean;
@@ -85,13 +88,13 @@ const AT_THE_HIVE = /^\/api\/(visits|sessions|live)\b/;
  * @param served where they are served, and how
  * @returns serves one endpoint with its handler
  */
-export function serving({ router, checked, goesOn, notAwaited }: Served): Serve {
+export function serving({ context, router, checked, goesOn, notAwaited }: Served): Serve {
   const lanes = {
     hive: lane({ atOnce: 3, waiting: 300, each: 12, patience: 15_000 }),
     desk: lane({ atOnce: 3, waiting: 150, each: 24, patience: 15_000 }),
     writes: lane({ atOnce: 6, waiting: 600, each: 40, patience: 20_000 }),
   };
-  const shared = new SingleFlight();
+  const kept = new Kept<Answered>(MOST_KEPT, ({ text }) => text.length);
   const streams = new Map<string, number>();
 
   return (endpoint, handler) => {
@@ -114,20 +117,54 @@ export function serving({ router, checked, goesOn, notAwaited }: Served): Serve 
       }
       const reckon = async () => JSON.stringify(read(await run()));
       const who = actor?.id ?? '';
-      let text: string;
-      if (!actor) text = await reckon();
-      else if (endpoint.method === 'GET') {
-        const { desk, hive } = lanes;
-        const own = AT_THE_HIVE.test(endpoint.path) ? hive : desk;
-        text = await shared.ask(`${who} ${request.originalUrl}`, () => own(who, reckon));
-      } else {
-        text = await lanes.writes(who, () => repeated(reckon)).finally(() => shared.changed());
+      if (endpoint.method !== 'GET') {
+        send(response, actor ? await lanes.writes(who, () => repeated(reckon)) : await reckon());
+        return;
       }
-      if (!response.headersSent) response.type('json').send(text);
+      if (!actor) {
+        send(response, await reckon());
+        return;
+      }
+      const turn = AT_THE_HIVE.test(endpoint.path) ? lanes.hive : lanes.desk;
+      if (endpoint.everNew || endpoint.access === 'anyone') {
+        send(response, await turn(who, reckon));
+        return;
+      }
+      const moment = await momentOf(context, actor.school);
+      const own = `${actor.role} ${who}`;
+      const asked = request.get('if-none-match');
+      if (asked?.startsWith(tagOf(moment, own))) {
+        response.set('ETag', asked).status(304).end();
+        return;
+      }
+      const { text, hash } = await kept.ask(`${own} ${request.originalUrl}`, moment, async () => {
+        const reckoned = await turn(who, reckon);
+        return { text: reckoned, hash: hashOf(reckoned) };
+      });
+      response.set('ETag', `${tagOf(moment, own)}${hash}"`);
+      if (asked?.endsWith(`.${hash}"`)) response.status(304).end();
+      else send(response, text);
     };
     if (endpoint.method === 'GET') router.get(endpoint.path, handle);
     else router.post(endpoint.path, handle);
   };
+}
+
+/** An answer as it is sent, and what tells it from another. */
+interface Answered {
+  readonly text: string;
+  readonly hash: string;
+}
+
+/** Characters of answers that one process keeps. */
+const MOST_KEPT = 40_000_000;
+
+const hashOf = (text: string): string => createHash('sha256').update(text).digest('base64url').slice(0, 16);
+/** How the tag of an answer begins that holds at a moment for somebody; the answer's own hash follows. */
+const tagOf = (moment: string, who: string): string => `W/"${moment}.${hashOf(who)}.`;
+
+function send(response: Response, text: string): void {
+  if (!response.headersSent) response.type('json').send(text);
 }
 
 const MOST_TRIES = 4;

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { lane, SingleFlight } from '../src/lanes';
+import { lane } from '../src/lanes';
 import type { Refusal } from '../src/problem';
 
 /** Work that is done when it is told to be. */
@@ -106,30 +106,5 @@ describe('a lane', () => {
       await vi.advanceTimersByTimeAsync(5_000);
       expect(await late).toMatchObject({ status: 503, retryAfter: 5 });
     });
-  });
-});
-
-describe('one reckoning of the same thing', () => {
-  it('is shared by all who ask meanwhile, and done again for who asks later', async () => {
-    const { work, started, endAll } = held();
-    const shared = new SingleFlight();
-    const both = [shared.ask('year', work('first')), shared.ask('year', work('second'))];
-    await soon();
-    await endAll();
-    expect(await Promise.all(both)).toEqual(['first', 'first']);
-    void shared.ask('year', work('third'));
-    expect(started).toEqual(['first', 'third']);
-  });
-
-  it('is not shared with those who ask after something was changed', async () => {
-    const { work, endAll } = held();
-    const shared = new SingleFlight();
-    const before = shared.ask('year', work('before'));
-    shared.changed();
-    const after = shared.ask('year', work('after'));
-    const joined = shared.ask('year', work('never'));
-    await soon();
-    await endAll();
-    expect(await Promise.all([before, after, joined])).toEqual(['before', 'after', 'after']);
   });
 });

@@ -300,6 +300,7 @@ describe('pins', () => {
     // A pin that could be kept when it was set, and cannot any more.
     const set = await school.context.db('plan_pins').where({ id: pins[0]!.id }).first<PinRow>();
     await keepPin(school.context.db, { ...pins[1]!, school: set.school, by_person: set.by_person, at: set.at });
+    await school.wrote();
     const { conflict } = await board();
     expect(conflict?.pins.toSorted()).toEqual(pins.map(({ id }) => id).toSorted());
     expect(conflict?.rules.map(({ rule }) => rule)).toContain('group-gap');

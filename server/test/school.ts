@@ -13,6 +13,7 @@ import { fixedClock } from '../src/clock/clock';
 import type { Config } from '../src/config';
 import type { Context } from '../src/context';
 import { alone, migrate, openDatabase } from '../src/database/connection';
+import { raiseRevision } from '../src/database/revision-store';
 import { DEMO_START, loadDemo } from '../src/demo/load';
 import { refreshNow } from '../src/jobs/refresh/refresher';
 import { httpScale } from '../src/records/season/scale-source';
@@ -31,6 +32,8 @@ export interface School {
   readonly sources: Sources;
   /** Brings what comes from outside up to date, as the server does every few seconds. */
   refreshed(): Promise<void>;
+  /** After a test wrote into the database by itself: what is kept by revision goes. */
+  wrote(): Promise<void>;
   signIn(name: string): Promise<ReturnType<typeof supertest.agent>>;
   close(): Promise<void>;
 }
@@ -94,8 +97,9 @@ async function loadOnce(context: Omit<Context, 'db'>, sources: Sources): Promise
  *
  * @param dataDir folder whose free room is watched
  * @param own name of the database that its tests change
+ * @param joins whether that database is there already, as for a second process
  */
-export async function openSchool(dataDir = '', own = 'school'): Promise<School> {
+export async function openSchool(dataDir = '', own = 'school', joins = false): Promise<School> {
   const standIns: Server[] = [];
   const serve = async (app: Express): Promise<string> => {
     const standIn = createServer(app);
@@ -112,8 +116,8 @@ export async function openSchool(dataDir = '', own = 'school'): Promise<School> 
     publicUrl: '',
     cookieName: 'brave_comb',
   };
-  await loadOnce(around, sources);
-  const db = openDatabase(await makeDatabase(own, DEMO));
+  if (!joins) await loadOnce(around, sources);
+  const db = openDatabase(joins ? beside(own) : await makeDatabase(own, DEMO));
   const context: Context = { ...around, db };
   const refreshed = () => refreshNow(context, sources);
   const config: Config = {
@@ -140,6 +144,9 @@ export async function openSchool(dataDir = '', own = 'school'): Promise<School> 
     context,
     sources,
     refreshed,
+    wrote: async () => {
+      for (const school of await db('schools').pluck<string[]>('id')) await raiseRevision(db, school);
+    },
     signIn: async (name) => {
       const agent = supertest.agent(app);
       await agent.post(endpoints.signIn.path).send({ name, password: PASSWORD }).expect(200);

@@ -135,6 +135,7 @@ describe('the books that fill along the way', () => {
       from_date: '2026-05-20',
       due: '2026-05-24',
     });
+    await school.wrote();
     expect((await ledger()).shortfall).toEqual([{ kind: 'drawn', need: 1, have: 0, hives: ['4'] }]);
   });
 });

@@ -5,6 +5,7 @@ import { FORGETTING } from '@brave-comb/core/skills';
 import supertest from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { revisionOf } from '../src/database/revision-store';
 import { type School, cameraPhoto, entry, openSchool, pathOf, today } from './school';
 
 /**
@@ -432,18 +433,28 @@ const practised = () => ({
 });
 
 /** One figure of all that is kept, but for what every request may leave: sessions, counts of attempts, the log of the doors. */
-async function everything(): Promise<string> {
+async function everything(besides: readonly string[] = []): Promise<string> {
   const tables = await school
     .db('information_schema.tables')
     .whereRaw('table_schema = database()')
     .where({ table_type: 'BASE TABLE' })
     .pluck<string[]>('table_name');
   const kept = tables.filter(
-    (name) => !['web_sessions', 'rate_limits', 'audit_log', 'known_devices', 'forecasts'].includes(name),
+    (name) => !['web_sessions', 'rate_limits', 'audit_log', 'known_devices', ...besides].includes(name),
   );
   const [rows] = await school.db.raw<[object[]]>(`checksum table ${kept.join(', ')}`);
   return JSON.stringify(rows);
 }
+
+/** What somebody's school has entered, apart from its revision; the clock is looked at besides. */
+const entered = async (caller: Caller) => {
+  const { school: id } = await school.db('people').where({ id: people[caller] }).first<{ school: string }>('school');
+  return {
+    id,
+    all: await everything(['revisions', 'demo_clock', 'leases']),
+    revision: await revisionOf(school.db, id),
+  };
+};
 
 async function call(
   name: keyof typeof LINES,
@@ -501,7 +512,12 @@ describe('every endpoint, with ids that are there', () => {
       // The lead comes last: what is done once is then done by whoever may least.
       for (const caller of callers.filter((each) => line.may.includes(each)).reverse()) {
         if (name === 'beginDemoAgain' && caller === 'L') agents.L = await school.signIn('morag');
+        const changes = endpoints[name].method === 'POST' && name !== 'beginDemoAgain';
+        const was = changes ? await entered(caller) : null;
         const { status, text } = await call(name, line, caller, agents[caller]);
+        const is = was && (await entered(caller));
+        if (was && is && was.all !== is.all)
+          expect(is.revision, `${CALLERS[caller]} changed something unseen`).toBeGreaterThan(was.revision);
         expect([200, line.or ?? 200], `${CALLERS[caller]} ${status} ${text.slice(0, 300)}`).toContain(status);
         if (caller === 'F')
           expect(Object.values(ids).filter((each) => each.includes('-') && text.includes(each))).toEqual([]);

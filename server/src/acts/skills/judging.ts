@@ -281,8 +281,8 @@ export async function withdrawCourse(
   id: string,
   reason: string,
 ): Promise<{ kept: boolean }> {
+  if (!(await courseSignOffById(db, actor.school, id))) throw notFound('signature');
   const change = { withdrawn_at: clock.now(), withdrawn_by: actor.id, withdrawn_why: reason };
-  const kept = (await revise(db, actor.school, (trx) => withdrawCourseSignOff(trx, actor.school, id, change))) > 0;
-  if (!kept && !(await courseSignOffById(db, actor.school, id))) throw notFound('signature');
-  return { kept };
+  const withdrawn = await revise(db, actor.school, (trx) => withdrawCourseSignOff(trx, actor.school, id, change));
+  return { kept: withdrawn > 0 };
 }

@@ -80,7 +80,8 @@ export async function setHivePlace(
   hive: string,
   place: HivePlace | null,
 ): Promise<Terms> {
-  if (!(await revise(context.db, actor.school, (trx) => placeHive(trx, actor.school, hive, place))))
-    throw notFound('hive');
+  await revise(context.db, actor.school, async (trx) => {
+    if (!(await placeHive(trx, actor.school, hive, place))) throw notFound('hive');
+  });
   return planningTerms(context, actor);
 }
