@@ -17,8 +17,9 @@ export interface Endpoint<
   B extends Shape = Shape,
   R extends z.ZodType = z.ZodType,
   A extends Access = Access,
+  M extends 'GET' | 'POST' = 'GET' | 'POST',
 > {
-  readonly method: 'GET' | 'POST';
+  readonly method: M;
   /** Path with `:parameters`. */
   readonly path: string;
   /** Roles that may call it; `anyone` needs no sign-in. */
@@ -55,9 +56,10 @@ export function endpoint<
   Q extends Shape = undefined,
   B extends Shape = undefined,
   const A extends Access = Access,
+  M extends 'GET' | 'POST' = 'GET' | 'POST',
   S extends true | undefined = undefined,
 >(definition: {
-  method: 'GET' | 'POST';
+  method: M;
   path: string;
   access: A;
   summary: string;
@@ -67,7 +69,7 @@ export function endpoint<
   body?: B;
   everNew?: true;
   streams?: S;
-}): Endpoint<P, Q, B, R, A> & { readonly streams: S } {
+}): Endpoint<P, Q, B, R, A, M> & { readonly streams: S } {
   return {
     ...definition,
     params: definition.params as P,

@@ -330,7 +330,7 @@ export const Happenings = z.object({
     /** This week's key: each colour with the plants that it may come from. */
     key: list(
       z.object({
-        colour: z.string(),
+        colour: z.enum(POLLEN_COLOUR_NAMES),
         shade: z.string(),
         guesses: list(z.object({ plant: z.string(), share: Share, why: z.string() })),
       }),

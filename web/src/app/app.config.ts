@@ -5,7 +5,10 @@ import { provideServiceWorker } from '@angular/service-worker';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
 import { provideStoreDevtools } from '@ngrx/store-devtools';
-import { asWhom, asksAgain, keptAnswers, noticesEnd, tellsTime } from './api/interceptors';
+import { asWhom, asksAgain, keptAnswers } from './api/interceptors';
+import { asksByTag } from './api/tagged-answers';
+import * as viewsEffects from './api/views.effects';
+import { viewsFeature } from './api/views.feature';
 import { routes } from './app.routes';
 import * as careEffects from './care/care.effects';
 import { careFeature } from './care/care.feature';
@@ -13,20 +16,24 @@ import { provideIcons } from './icons/icons';
 import * as inspectionEffects from './inspection/inspection.effects';
 import { inspectionFeature } from './inspection/inspection.feature';
 import * as peopleEffects from './people/people.effects';
+import { noticesEnd, tellsTime } from './people/interceptors';
 import { forgetOnSignOut, peopleFeature } from './people/people.feature';
+import { provideWho } from './people/who';
 import * as planJobEffects from './planning/plan-job.effects';
 import { planJobFeature } from './planning/plan-job.feature';
 import * as planningEffects from './planning/planning.effects';
 import { planningFeature } from './planning/planning.feature';
 import * as seasonEffects from './season/season.effects';
+import { provideSchoolZone } from './season/school-zone';
 import { seasonFeature } from './season/season.feature';
-import * as viewsEffects from './season/views.effects';
-import { viewsFeature } from './season/views.feature';
 
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
-    provideHttpClient(withFetch(), withInterceptors([asWhom, keptAnswers, noticesEnd, asksAgain, tellsTime])),
+    provideHttpClient(
+      withFetch(),
+      withInterceptors([asWhom, keptAnswers, noticesEnd, asksAgain, tellsTime, asksByTag]),
+    ),
     provideRouter(routes, withComponentInputBinding()),
     provideStore(
       {},
@@ -35,6 +42,8 @@ export const appConfig: ApplicationConfig = {
         runtimeChecks: { strictStateImmutability: true, strictActionImmutability: true },
       },
     ),
+    provideWho(),
+    provideSchoolZone(),
     provideState(peopleFeature),
     provideState(seasonFeature),
     provideState(viewsFeature),

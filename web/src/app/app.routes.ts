@@ -5,7 +5,7 @@ export const routes: Routes = [
   {
     path: 'sign-in',
     title: 'Sign in – Brave Comb',
-    loadComponent: () => import('./people/sign-in').then((m) => m.SignIn),
+    loadComponent: () => import('./shell/sign-in').then((m) => m.SignIn),
   },
   {
     path: 'at-the-hive/hive/:hive',

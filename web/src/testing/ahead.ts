@@ -5,8 +5,10 @@ import type { Role } from '@brave-comb/contract';
 import { Store, provideState, provideStore } from '@ngrx/store';
 import type { Action } from '@ngrx/store';
 import { PeopleEvents, peopleFeature } from '../app/people/people.feature';
+import { provideWho } from '../app/people/who';
+import { provideSchoolZone } from '../app/season/school-zone';
 import { SeasonEvents, seasonFeature } from '../app/season/season.feature';
-import { ViewEvents, type ViewName, viewsFeature } from '../app/season/views.feature';
+import { ViewEvents, type ViewName, viewsFeature } from '../app/api/views.feature';
 import { show } from './show';
 
 /** Chart frames are measured by the browser; here they keep the width that they start with. */
@@ -31,6 +33,8 @@ export async function showView<T>(
     provideHttpClientTesting(),
     provideRouter([]),
     provideStore(),
+    provideWho(),
+    provideSchoolZone(),
     provideState(peopleFeature),
     provideState(seasonFeature),
     provideState(viewsFeature),

@@ -5,7 +5,7 @@ import type { VisitFile } from '@brave-comb/contract';
 import type { EntryBody, VisitEntry } from '@brave-comb/core/inspection';
 import { Store, provideStore } from '@ngrx/store';
 
-import { DeviceStore } from '../app/inspection/device-store';
+import { DeviceStore } from '../app/device/device-store';
 import { InspectionEvents, inspectionFeature } from '../app/inspection/inspection.feature';
 import { PeopleEvents, peopleFeature } from '../app/people/people.feature';
 import { show } from './show';

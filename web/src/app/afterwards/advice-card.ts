@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
 import type { Review } from '@brave-comb/contract';
 import type { DecisionDraft } from '../care/care.feature';
-import { dateText } from '../shell/format';
+import { dateText } from '../ui/format';
 
 type Advised = Review['advice'][number];
 

@@ -8,7 +8,7 @@ import { CareEvents, careFeature, type DecisionDraft } from '../care/care.featur
 import { CombLegend } from '../inspection/comb-legend';
 import { CombPortrait } from '../inspection/comb-portrait';
 import { Clock } from '../people/clock';
-import { dateText, dayOf, decimal, timeOf } from '../shell/format';
+import { dateText, dayOf, decimal, timeOf } from '../ui/format';
 import { LevelGlyph } from '../skills/level-glyph';
 import { AdviceCard } from './advice-card';
 import { RangeRow } from './range-row';

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import type { Review } from '@brave-comb/contract';
 import { type EntryBody, type Letter, type SideAddress } from '@brave-comb/core/inspection';
 import { AttachmentView } from '../inspection/attachment-view';
-import { dateText, dayOf, timeOf } from '../shell/format';
+import { dateText, dayOf, timeOf } from '../ui/format';
 import { YoungBees } from './young-bees';
 
 /** What a photo is mostly looked at again for. */

@@ -9,7 +9,7 @@ import { PreparedVisits } from '../inspection/prepared-visits';
 import { Clock } from '../people/clock';
 import { PlanningEvents, planningFeature } from '../planning/planning.feature';
 import { peopleFeature } from '../people/people.feature';
-import { dayOf, longDay } from '../shell/format';
+import { dayOf, longDay } from '../ui/format';
 import { GroupCard } from './group-card';
 import { NextHives } from './next-hives';
 import { VerdictSheet } from './verdict-sheet';

@@ -6,8 +6,8 @@ import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { BoxMap } from '../inspection/box-map';
 import { CombPortrait } from '../inspection/comb-portrait';
 import { IfWet } from './if-wet';
-import { StandingMap } from './standing-map';
-import { decimal, shortDate, timeOf } from '../shell/format';
+import { StandingMap } from '../equipment/standing-map';
+import { decimal, shortDate, timeOf } from '../ui/format';
 
 const ROLES = [
   { id: 'smoke', name: 'Smoke', icon: 'smoke' },

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import type { DayVerdict } from '@brave-comb/contract';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import { timeOf } from '../shell/format';
+import { timeOf } from '../ui/format';
 
 const WIDTH = 350;
 const CHART = 60;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { PlanReasons } from '@brave-comb/contract';
-import { dayOf, timeOf } from '../shell/format';
+import { dayOf, timeOf } from '../ui/format';
 
 /** What is done when the weather does not come. */
 @Component({

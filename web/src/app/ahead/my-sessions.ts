@@ -3,9 +3,9 @@ import { RouterLink } from '@angular/router';
 import type { MySession } from '@brave-comb/contract';
 import { Store } from '@ngrx/store';
 import { peopleFeature } from '../people/people.feature';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { dayOf, oddsText, timeOf } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { dayOf, oddsText, timeOf } from '../ui/format';
 import { IfWet } from './if-wet';
 
 type Job = MySession['hives'][number]['jobs'][number];

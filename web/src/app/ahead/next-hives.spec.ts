@@ -3,7 +3,7 @@ import { showView } from '../../testing/ahead';
 import { textOf } from '../../testing/text';
 import { show } from '../../testing/show';
 import { NextHives } from './next-hives';
-import { StandingMap } from './standing-map';
+import { StandingMap } from '../equipment/standing-map';
 
 const sheet = {
   session: { id: 's1' },

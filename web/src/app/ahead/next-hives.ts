@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, un
 import { RouterLink } from '@angular/router';
 import type { DaySheet } from '@brave-comb/contract';
 import { Clock } from '../people/clock';
-import { ViewDesk } from '../season/view-desk';
-import { spanText } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { spanText } from '../ui/format';
 
 const EVERY = 120_000;
 

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { DaySheet, DayVerdict } from '@brave-comb/contract';
-import { dayOf, longDay, oddsText, spanText, timeOf } from '../shell/format';
+import { dayOf, longDay, oddsText, spanText, timeOf } from '../ui/format';
 import { type Gauge, GaugeBar } from './gauge-bar';
 import { HoursChart } from './hours-chart';
 

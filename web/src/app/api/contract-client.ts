@@ -4,10 +4,24 @@ import type { Endpoint, Output, Problem } from '@brave-comb/contract';
 import { type Observable, catchError, throwError } from 'rxjs';
 import type * as z from 'zod';
 
-type In<S> = S extends z.ZodType ? z.input<S> : undefined;
-type Sent<E extends Endpoint> = (E['params'] extends z.ZodType ? { params: In<E['params']> } : object) &
+/** What is sent is read only: lists that nobody may change can be sent as they are. */
+type Frozen<T> = T extends readonly (infer Each)[]
+  ? readonly Frozen<Each>[]
+  : T extends object
+    ? { readonly [Key in keyof T]: Frozen<T[Key]> }
+    : T;
+type In<S> = S extends z.ZodType ? Frozen<z.input<S>> : undefined;
+/** Parameters, query and body of a call, before the contract has checked them. */
+export type Sent<E extends Endpoint> = (E['params'] extends z.ZodType ? { params: In<E['params']> } : object) &
   (E['query'] extends z.ZodType ? { query?: In<E['query']> } : object) &
   (E['body'] extends z.ZodType ? { body: In<E['body']> } : object);
+
+/** The same of any endpoint, as it is kept and sent. */
+export interface AnySent {
+  readonly params?: Readonly<Record<string, string>>;
+  readonly query?: Readonly<Record<string, string | undefined>>;
+  readonly body?: unknown;
+}
 
 /** What went wrong with a call, in words for the person at the screen. */
 export interface CallFault {
@@ -53,17 +67,17 @@ export class ContractClient {
    * @returns its response once; errors are {@link CallFault}s
    */
   call<E extends Endpoint>(endpoint: E, sent: Sent<E>): Observable<Output<E>> {
-    const { params, query, body } = sent as {
-      params?: Record<string, string>;
-      query?: Record<string, string | undefined>;
-      body?: unknown;
-    };
-    const path = endpoint.path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(params?.[name] ?? ''));
+    return this.send(endpoint, sent as AnySent) as Observable<Output<E>>;
+  }
+
+  /** Calls an endpoint that is known by its address only: what it asks for was checked where it was asked. */
+  send({ method, path }: Pick<Endpoint, 'method' | 'path'>, { params, query, body }: AnySent): Observable<unknown> {
+    const filled = path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(params?.[name] ?? ''));
     const given = Object.fromEntries(
       Object.entries(query ?? {}).filter((pair): pair is [string, string] => pair[1] !== undefined),
     );
     return this.http
-      .request<Output<E>>(endpoint.method, path, { params: given, body })
+      .request<unknown>(method, filled, { params: given, body })
       .pipe(catchError((error: unknown) => throwError(() => faultOf(error))));
   }
 }

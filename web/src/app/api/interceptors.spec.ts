@@ -3,15 +3,18 @@ import { HttpTestingController, provideHttpClientTesting } from '@angular/common
 import { TestBed } from '@angular/core/testing';
 import { Store, provideState, provideStore } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
-import { DeviceStore } from '../inspection/device-store';
+import { DeviceStore, type KeptAnswer } from '../device/device-store';
 import { Clock } from '../people/clock';
 import { PeopleEvents, peopleFeature } from '../people/people.feature';
-import { asWhom, asksAgain, keptAnswers, noticesEnd, tellsTime } from './interceptors';
+import { noticesEnd, tellsTime } from '../people/interceptors';
+import { provideWho } from '../people/who';
+import { asWhom, asksAgain, keptAnswers } from './interceptors';
+import { asksByTag } from './tagged-answers';
 
 describe('calls of the server', () => {
   let http: HttpClient;
   let server: HttpTestingController;
-  let kept: Map<string, unknown>;
+  let kept: Map<string, KeptAnswer>;
   let contacts: number[];
   const soon = () => new Promise((done) => setTimeout(done));
 
@@ -19,14 +22,15 @@ describe('calls of the server', () => {
     kept = new Map();
     contacts = [];
     const device = {
-      keepView: (address: string, body: unknown) => Promise.resolve(void kept.set(address, body)),
+      keepView: (address: string, answer: KeptAnswer) => Promise.resolve(void kept.set(address, answer)),
       view: (address: string) => Promise.resolve(kept.get(address)),
     };
     TestBed.configureTestingModule({
       providers: [
         provideStore({}),
         provideState(peopleFeature),
-        provideHttpClient(withInterceptors([asWhom, keptAnswers, noticesEnd, asksAgain, tellsTime])),
+        provideHttpClient(withInterceptors([asWhom, keptAnswers, noticesEnd, asksAgain, tellsTime, asksByTag])),
+        provideWho(),
         provideHttpClientTesting(),
         { provide: DeviceStore, useValue: device },
         { provide: Clock, useValue: { contact: (at: number) => contacts.push(at) } },
@@ -37,10 +41,10 @@ describe('calls of the server', () => {
   });
   afterEach(() => server.verify());
 
-  const signedIn = () =>
+  const signedIn = (id = 'tomasz') =>
     TestBed.inject(Store).dispatch(
       PeopleEvents.signedIn({
-        person: { id: 'tomasz', name: 'T', role: 'supervisor', school: { id: 's', name: 'S' } },
+        person: { id, name: 'T', role: 'supervisor', school: { id: 's', name: 'S' } },
         clock: { now: '2026-05-14T06:40:00Z', demo: true, readAt: Date.now() },
       }),
     );
@@ -63,19 +67,23 @@ describe('calls of the server', () => {
 
   it('give the last answer again without signal, and none that was not kept', async () => {
     const first = firstValueFrom(http.get('/api/sessions/next'));
+    await soon();
     server.expectOne('/api/sessions/next').flush({ session: 'today' });
     expect(await first).toEqual({ session: 'today' });
     const second = firstValueFrom(http.get('/api/sessions/next'));
+    await soon();
     server.expectOne('/api/sessions/next').error(new ProgressEvent('error'), { status: 0 });
     expect(await second).toEqual({ session: 'today' });
     const other = firstValueFrom(http.get('/api/sessions/other')).catch(
       (error: unknown) => (error as { status: number }).status,
     );
+    await soon();
     server.expectOne('/api/sessions/other').error(new ProgressEvent('error'), { status: 0 });
     expect(await other).toBe(0);
     const refused = firstValueFrom(http.get('/api/sessions/next')).catch(
       (error: unknown) => (error as { status: number }).status,
     );
+    await soon();
     server.expectOne('/api/sessions/next').flush({}, { status: 401, statusText: 'no' });
     expect(await refused).toBe(401);
   });
@@ -95,6 +103,45 @@ describe('calls of the server', () => {
     expect(told()).toBe(end);
     signedIn();
     expect(told()).toBeNull();
+  });
+
+  it('ask by the tag of the last answer, and go on with that one when nothing has changed', async () => {
+    signedIn();
+    const ask = async (url: string) => {
+      const answer = firstValueFrom(http.get(url));
+      await soon();
+      return { answer, request: server.expectOne(url) };
+    };
+    for (const url of ['/api/trainees', '/api/sessions/next']) {
+      const first = await ask(url);
+      expect(first.request.request.headers.has('If-None-Match')).toBe(false);
+      first.request.flush({ told: 1 }, { headers: { ETag: 'W/"7.1.me.abc"' } });
+      expect(await first.answer).toEqual({ told: 1 });
+      const same = await ask(url);
+      expect(same.request.request.headers.get('If-None-Match')).toBe('W/"7.1.me.abc"');
+      const told = {
+        status: 304,
+        statusText: 'Not Modified',
+        headers: { ETag: 'W/"8.1.me.abc"', 'X-Clock': '2026-05-14T12:00:00Z' },
+      };
+      same.request.flush(null, told);
+      expect(await same.answer).toEqual({ told: 1 });
+      const changed = await ask(url);
+      expect(changed.request.request.headers.get('If-None-Match')).toBe('W/"8.1.me.abc"');
+      changed.request.flush({ told: 2 }, { headers: { ETag: 'W/"9.1.me.def"' } });
+      expect(await changed.answer).toEqual({ told: 2 });
+    }
+    expect(contacts).toHaveLength(2);
+  });
+
+  it('ask for somebody else’s answers without a tag', async () => {
+    signedIn();
+    const first = firstValueFrom(http.get('/api/trainees'));
+    server.expectOne('/api/trainees').flush({ told: 1 }, { headers: { ETag: 'W/"7.1.me.abc"' } });
+    await first;
+    signedIn('ruth');
+    http.get('/api/trainees').subscribe();
+    expect(server.expectOne('/api/trainees').request.headers.has('If-None-Match')).toBe(false);
   });
 
   it('keep no answer of what nobody looks at without signal', async () => {

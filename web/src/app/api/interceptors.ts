@@ -1,6 +1,5 @@
 import { HttpErrorResponse, type HttpInterceptorFn, HttpResponse } from '@angular/common/http';
 import { inject } from '@angular/core';
-import { Store } from '@ngrx/store';
 import {
   catchError,
   defer,
@@ -18,42 +17,16 @@ import {
   throwError,
   timer,
 } from 'rxjs';
-import { DeviceStore } from '../inspection/device-store';
-import { Clock } from '../people/clock';
-import { PeopleEvents, peopleFeature } from '../people/people.feature';
+import { DeviceStore } from '../device/device-store';
+import { WHO } from './who';
 
-const SIGN_IN = /^\/api\/people\/(sign-in|me)$/;
+export const SIGN_IN = /^\/api\/people\/(sign-in|me)$/;
 
 /** Says as whom something is asked: where somebody else has signed in on this device meanwhile, the server refuses it. */
 export const asWhom: HttpInterceptorFn = (request, next) => {
-  const person = inject(Store).selectSignal(peopleFeature.selectPerson)();
+  const person = inject(WHO)();
   const ours = request.url.startsWith('/api/') && !SIGN_IN.test(request.url);
-  return next(person && ours ? request.clone({ setHeaders: { 'X-Person': person.id } }) : request);
-};
-
-/** Every contact tells the server's time: the device's own clock may be wrong, or set while it runs. */
-export const tellsTime: HttpInterceptorFn = (request, next) => {
-  const clock = inject(Clock);
-  return next(request).pipe(
-    tap((event) => {
-      const told = event instanceof HttpResponse ? event.headers.get('X-Clock') : null;
-      if (told) clock.contact(Date.parse(told));
-    }),
-  );
-};
-
-/** A sign-in may end while its page is open: that is said on every screen, with the way back in. */
-export const noticesEnd: HttpInterceptorFn = (request, next) => {
-  const store = inject(Store);
-  return next(request).pipe(
-    catchError((error: unknown) => {
-      if (error instanceof HttpErrorResponse && error.status === 401 && !SIGN_IN.test(request.url)) {
-        const { problem } = (error.error ?? {}) as { problem?: string };
-        store.dispatch(PeopleEvents.signInEnded({ end: problem === 'somebody else' ? problem : 'over' }));
-      }
-      return throwError(() => error);
-    }),
-  );
+  return next(person !== null && ours ? request.clone({ setHeaders: { 'X-Person': person } }) : request);
 };
 
 /** A server that is busy says when to ask again: what is only read is asked again by itself. */
@@ -72,22 +45,25 @@ export const asksAgain: HttpInterceptorFn = (request, next) =>
       );
 
 /** What can be looked at without signal. */
-const KEPT = /^\/api\/(sessions|visits|colonies|season|drills)\b/;
+export const isKept = (address: string): boolean => /^\/api\/(sessions|visits|colonies|season|drills)\b/.test(address);
 /** On a thin signal the last answer is shown after so long, ms. */
 const PATIENCE = 4_000;
 
 /** Answers are kept for whoever asked; without signal, or where it takes too long, the last one is given again. */
 export const keptAnswers: HttpInterceptorFn = (request, next) => {
-  if (request.method !== 'GET' || !KEPT.test(request.url)) return next(request);
+  if (request.method !== 'GET' || !isKept(request.url)) return next(request);
   const device = inject(DeviceStore);
   const address = request.urlWithParams;
   const kept = defer(() => from(device.view(address))).pipe(
-    filter((body) => body !== undefined),
-    map((body) => new HttpResponse({ body, status: 200, url: request.url })),
+    filter((answer) => answer !== undefined),
+    map(({ body }) => new HttpResponse({ body, status: 200, url: request.url })),
   );
   const fresh = next(request).pipe(
     filter((event) => event instanceof HttpResponse),
-    tap(({ body }) => void device.keepView(address, body).catch(() => undefined)),
+    tap(({ body, headers }) => {
+      const tag = headers.get('ETag') ?? undefined;
+      void device.keepView(address, { body, tag }).catch(() => undefined);
+    }),
     shareReplay({ bufferSize: 1, refCount: true }),
   );
   const answered = merge(
@@ -103,8 +79,10 @@ export const keptAnswers: HttpInterceptorFn = (request, next) => {
       const cut = error instanceof HttpErrorResponse && (error.status === 0 || error.status >= 502);
       if (!cut) return throwError(() => error);
       return from(device.view(address)).pipe(
-        switchMap((body) =>
-          body === undefined ? throwError(() => error) : of(new HttpResponse({ body, status: 200, url: request.url })),
+        switchMap((answer) =>
+          answer === undefined
+            ? throwError(() => error)
+            : of(new HttpResponse({ body: answer.body, status: 200, url: request.url })),
         ),
       );
     }),

@@ -21,9 +21,9 @@ import {
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
-import { dateInFull, dateText, dayOf } from '../shell/format';
+import { dateInFull, dateText, dayOf } from '../ui/format';
 import { CombPortrait } from '../inspection/comb-portrait';
-import { StandingMap } from '../ahead/standing-map';
+import { StandingMap } from '../equipment/standing-map';
 import { HiveCards } from './cards/hive-cards';
 import { Choice } from './choice';
 import { HiveRoles } from './hive-roles';

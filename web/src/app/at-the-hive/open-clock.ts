@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { START_CLOSING, readClock } from '@brave-comb/core/inspection';
-import { timeOf } from '../shell/format';
+import { timeOf } from '../ui/format';
 
 /** How long the hive has been open. Counts on past its end and locks nothing: there may be a reason. */
 @Component({

@@ -35,7 +35,7 @@ import { map } from 'rxjs';
 import { CombPortrait } from '../inspection/comb-portrait';
 import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
-import { timeOf } from '../shell/format';
+import { timeOf } from '../ui/format';
 import { EighthsBar } from './eighths-bar';
 import type { Slid } from './letter-pad';
 import { MarksPanel } from './marks-panel';

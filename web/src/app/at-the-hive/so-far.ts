@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { CONTENTS, type ColonyEstimate, type Estimate, LETTERS } from '@brave-comb/core/inspection';
-import { decimal } from '../shell/format';
+import { decimal } from '../ui/format';
 
 /** What the sides read so far add up to, growing as frames are read. */
 @Component({

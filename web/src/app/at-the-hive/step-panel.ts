@@ -27,13 +27,13 @@ import {
 } from '@brave-comb/core/inspection';
 import { upperFirst } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
-import { follows } from '../shell/follows';
+import { follows } from '../ui/follows';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
 import { FlowSigns } from '../season/flow-signs';
 import { peopleFeature } from '../people/people.feature';
-import { civilDate, dateText, decimal } from '../shell/format';
+import { civilDate, dateText, decimal } from '../ui/format';
 import { BeforePanel } from './before-panel';
 import { Choice } from './choice';
 import { ClosingPanel } from './closing-panel';

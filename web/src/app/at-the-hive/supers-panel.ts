@@ -4,7 +4,7 @@ import { BROOD, guardsOf, shows, spacingVerdict } from '@brave-comb/core/inspect
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
-import { decimal } from '../shell/format';
+import { decimal } from '../ui/format';
 import { Choice } from './choice';
 import { Count } from './count';
 

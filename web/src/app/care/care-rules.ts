@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, effect, inject, input } from '@angular/core';
 import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
 import type { Calendars } from '@brave-comb/contract';
-import { ViewDesk } from '../season/view-desk';
+import { ViewDesk } from '../api/view-desk';
 
 /** House practice of the colony calendar: how often, how long a rest, how much teaching. */
 @Component({

@@ -3,6 +3,7 @@ import { endpoints } from '../api/endpoints';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { catchError, concatMap, map, of, switchMap } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
+import { SeasonEvents } from '../season/season.feature';
 import { CareEvents } from './care.feature';
 
 export const loadReview = createEffect(
@@ -57,6 +58,16 @@ export const addEntry = createEffect(
           catchError((fault: CallFault) => of(CareEvents.decisionRefused({ fault }))),
         ),
       ),
+    ),
+  { functional: true },
+);
+
+/** What was decided stands on the strip. */
+export const showOnStrip = createEffect(
+  (actions = inject(Actions)) =>
+    actions.pipe(
+      ofType(CareEvents.decided, CareEvents.decisionWithdrawn),
+      map(() => SeasonEvents.stripOutdated()),
     ),
   { functional: true },
 );

@@ -2,11 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import type { Calendars, ColonyCalendar } from '@brave-comb/contract';
 import { dayAndMonth, daysBetween } from '@brave-comb/core/units';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { dateText, decimal } from '../shell/format';
+import { Store } from '@ngrx/store';
+import { ViewDesk } from '../api/view-desk';
+import { seasonFeature } from '../season/season.feature';
+import { ViewState } from '../api/view-state';
+import { dateText, decimal } from '../ui/format';
 import { CareRules } from './care-rules';
-import { EventForm } from './event-form';
+import { EventForm, type LoggedEvent } from './event-form';
 import { ExpectedCard } from './expected-card';
 
 type Sorting = 'date' | 'hive';
@@ -21,8 +23,9 @@ type Sorting = 'date' | 'hive';
 })
 export class Dues {
   private readonly desk = inject(ViewDesk);
+  private readonly site = inject(Store).selectSignal(seasonFeature.selectSite);
   protected readonly watched = this.desk.watch('colonyCalendars', () => {
-    const site = this.desk.site();
+    const site = this.site();
     return site ? { query: { site } } : null;
   });
   protected readonly data = this.watched.data;
@@ -97,7 +100,7 @@ export class Dues {
     );
   }
 
-  protected log(hive: string, entry: { date: string; detail: object }): void {
+  protected log(hive: string, entry: LoggedEvent): void {
     this.desk.change(
       'logColonyEvent',
       { params: { hive }, body: { id: this.desk.newId(), ...entry } },
@@ -106,7 +109,7 @@ export class Dues {
   }
 
   protected withdraw(event: string): void {
-    this.desk.change('withdrawColonyEvent', { params: { event }, body: {} }, 'colonyCalendars');
+    this.desk.change('withdrawColonyEvent', { params: { event } }, 'colonyCalendars');
   }
 
   protected share(of: number, limit: number): number {

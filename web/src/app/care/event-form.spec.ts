@@ -1,10 +1,10 @@
 import type { ComponentFixture } from '@angular/core/testing';
 import { elementOf, show } from '../../testing/show';
-import { EventForm } from './event-form';
+import { EventForm, type LoggedEvent } from './event-form';
 
 describe('logging for a colony', () => {
   let fixture: ComponentFixture<EventForm>;
-  let logged: { date: string; detail: object }[];
+  let logged: LoggedEvent[];
   const field = (selector: string) => elementOf(fixture).querySelector<HTMLInputElement>(selector)!;
   const choose = async (kind: string) => {
     const select = field('select[formcontrolname="kind"]');

@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
-import type { ColonyCalendar } from '@brave-comb/contract';
+import type { ColonyCalendar, endpoints } from '@brave-comb/contract';
 import { dayAndMonth } from '@brave-comb/core/units';
+import type { Sent } from '../api/contract-client';
 
 /** Kinds of entry, in the words of the work. */
 const KINDS = {
@@ -36,6 +37,9 @@ const QUEEN_STARTS = {
 } as const;
 const HIVED = ['package', 'swarm', 'late swarm', 'nucleus', 'split with the queen', 'split without a queen'] as const;
 const FEEDS = ['thin syrup', 'thick syrup', 'fondant', 'dry sugar'] as const;
+
+/** What was done to a colony or seen on it, and when. */
+export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'], 'id'>;
 
 /** Logs what was done to a colony or seen on it. */
 @Component({
@@ -173,7 +177,7 @@ export class EventForm {
   /** Medicines that lie in the hive. */
   readonly inHive = input<readonly string[]>([]);
   readonly honey = input<ColonyCalendar['honey'] | null>(null);
-  readonly logged = output<{ date: string; detail: object }>();
+  readonly logged = output<LoggedEvent>();
   protected readonly kinds = (Object.keys(KINDS) as Kind[]).map((kind) => ({ kind, name: KINDS[kind] }));
   protected readonly starts = Object.entries(QUEEN_STARTS).map(([start, name]) => ({ start, name }));
   protected readonly hived = HIVED;
@@ -185,10 +189,10 @@ export class EventForm {
   protected readonly form = this.build.group({
     kind: this.build.control<Kind>('feed'),
     date: ['', Validators.required],
-    what: 'thin syrup',
+    what: this.build.control<(typeof FEEDS)[number]>('thin syrup'),
     kg: 2,
-    start: 'cell sealed',
-    as: 'swarm',
+    start: this.build.control<keyof typeof QUEEN_STARTS>('cell sealed'),
+    as: this.build.control<(typeof HIVED)[number]>('swarm'),
     text: '',
     doses: 1,
     repeatAfter: this.build.control<number | null>(null),
@@ -239,33 +243,35 @@ export class EventForm {
   protected submit(): void {
     this.tried.update((count) => count + 1);
     if (this.problem()) return;
-    const {
-      kind,
-      date,
-      what,
-      kg,
-      start,
-      as,
-      text,
-      doses,
-      repeatAfter,
-      removeAfter,
-      withdrawal,
-      supersAllowed,
-      medicine,
-    } = this.form.getRawValue();
-    const more = {
-      feed: { what, kg },
-      patty: { kg },
-      'super on': { holdsKg: kg },
-      queen: { start },
-      hived: { as },
-      suspicion: { of: text },
-      'ordered by the inspector': { what: text },
-      treatment: { medicine: text, doses, repeatAfter, removeAfter, withdrawal, supersAllowed },
-      'treatment out': medicine === '' ? {} : { medicine },
-    }[kind as string];
-    this.logged.emit({ date, detail: { kind, ...more } });
+    this.logged.emit({ date: this.form.getRawValue().date, detail: this.detail() });
     this.tried.set(0);
+  }
+
+  private detail(): LoggedEvent['detail'] {
+    const { kind, what, kg, start, as, text, medicine, ...treatment } = this.form.getRawValue();
+    switch (kind) {
+      case 'feed':
+        return { kind, what, kg };
+      case 'patty':
+        return { kind, kg };
+      case 'super on':
+        return { kind, holdsKg: kg };
+      case 'queen':
+        return { kind, start };
+      case 'hived':
+        return { kind, as };
+      case 'suspicion':
+        return { kind, of: text };
+      case 'ordered by the inspector':
+        return { kind, what: text };
+      case 'treatment': {
+        const { doses, repeatAfter, removeAfter, withdrawal, supersAllowed } = treatment;
+        return { kind, medicine: text, doses, repeatAfter, removeAfter, withdrawal, supersAllowed };
+      }
+      case 'treatment out':
+        return medicine === '' ? { kind } : { kind, medicine };
+      default:
+        return { kind };
+    }
   }
 }

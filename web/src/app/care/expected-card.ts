@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { ExpectedState } from '@brave-comb/contract';
-import { decimal } from '../shell/format';
+import { decimal } from '../ui/format';
 
 /** What a colony should look like today, before it is opened. */
 @Component({

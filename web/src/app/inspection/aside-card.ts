@@ -4,7 +4,7 @@ import { MatDialogModule } from '@angular/material/dialog';
 import { entryText } from '@brave-comb/core/inspection';
 import { upperFirst } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
-import { type Aside, DeviceStore } from './device-store';
+import { type Aside, DeviceStore } from '../device/device-store';
 import { InspectionEvents } from './inspection.feature';
 import { Outbox } from './outbox';
 

@@ -4,7 +4,7 @@ import { MatDialog } from '@angular/material/dialog';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { peopleFeature } from '../people/people.feature';
-import { DeviceStore } from './device-store';
+import { DeviceStore } from '../device/device-store';
 
 /** Stands on every screen while something waits that the server would not have, or that somebody else entered, and when a sign-in has ended. */
 @Component({

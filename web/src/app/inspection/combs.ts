@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { COMB_GRADES, type CombGrade } from '@brave-comb/core/inspection';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
 
 /** Combs: what is in store, what is due for renewal, and where moved ones came from and went. */
 @Component({

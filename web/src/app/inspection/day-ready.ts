@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { DaySheet } from '@brave-comb/contract';
-import { timeOf } from '../shell/format';
+import { timeOf } from '../ui/format';
 import { PreparedVisits } from './prepared-visits';
 
 /** Says what is on this device for a day without signal, and fetches it again. */

@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { DomSanitizer } from '@angular/platform-browser';
 import { renderSVG } from 'uqr';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
 
 /** Labels to print and stick on the hives: each opens its hive's visit when a phone looks at it. */
 @Component({

@@ -22,7 +22,7 @@ import {
 } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
 import { PeopleEvents } from '../people/people.feature';
-import { DeviceStore } from './device-store';
+import { DeviceStore } from '../device/device-store';
 import { InspectionEvents, inspectionFeature } from './inspection.feature';
 import { Outbox } from './outbox';
 

@@ -3,7 +3,7 @@ import { type EntryBody, type VisitEntry, formatSide, parseSide } from '@brave-c
 import { TestBed } from '@angular/core/testing';
 import { provideEffects } from '@ngrx/effects';
 import { Store, provideState, provideStore } from '@ngrx/store';
-import { DeviceStore, type SideDraft } from './device-store';
+import { DeviceStore, type SideDraft } from '../device/device-store';
 import { keepDraft } from './inspection.effects';
 import { InspectionEvents, inspectionFeature } from './inspection.feature';
 

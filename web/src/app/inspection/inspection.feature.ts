@@ -33,8 +33,8 @@ import {
 import { type EntityState, createEntityAdapter } from '@ngrx/entity';
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
 import type { CallFault } from '../api/contract-client';
-import { civilDate } from '../shell/format';
-import type { SideDraft, WaitingEntry } from './device-store';
+import { civilDate } from '../ui/format';
+import type { SideDraft, WaitingEntry } from '../device/device-store';
 
 export const InspectionEvents = createActionGroup({
   source: 'Inspection',

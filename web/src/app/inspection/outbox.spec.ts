@@ -4,7 +4,7 @@ import { endpoints } from '../api/endpoints';
 import { provideStore, Store } from '@ngrx/store';
 import { type Observable, of, throwError } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
-import { DeviceStore, type WaitingEntry, type WaitingAttachment, type WaitingStart } from './device-store';
+import { DeviceStore, type WaitingEntry, type WaitingAttachment, type WaitingStart } from '../device/device-store';
 import { Outbox } from './outbox';
 
 /** A device that keeps things in memory. */

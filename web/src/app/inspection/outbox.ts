@@ -4,7 +4,7 @@ import { endpoints } from '../api/endpoints';
 import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
-import { DeviceStore, type WaitingEntry } from './device-store';
+import { DeviceStore, type WaitingEntry } from '../device/device-store';
 import { InspectionEvents } from './inspection.feature';
 
 const BATCH = 100;

@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { dayOf } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { dayOf } from '../ui/format';
 
 const [WIDTH, HEIGHT, PAD] = [220, 56, 7];
 

@@ -5,7 +5,7 @@ import { of, throwError } from 'rxjs';
 import { ContractClient } from '../api/contract-client';
 import { endpoints } from '../api/endpoints';
 import { Clock } from '../people/clock';
-import { DeviceStore } from './device-store';
+import { DeviceStore } from '../device/device-store';
 import { Outbox } from './outbox';
 import { PreparedVisits } from './prepared-visits';
 

@@ -6,7 +6,7 @@ import { firstValueFrom } from 'rxjs';
 import { v7 as uuid } from 'uuid';
 import { type CallFault, ContractClient } from '../api/contract-client';
 import { Clock } from '../people/clock';
-import { DeviceStore } from './device-store';
+import { DeviceStore } from '../device/device-store';
 import { Outbox } from './outbox';
 
 /** What a device has of a session's day. */

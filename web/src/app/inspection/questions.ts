@@ -5,9 +5,9 @@ import type { AskedQuestion } from '@brave-comb/contract';
 import { spotText } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { peopleFeature } from '../people/people.feature';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { dayOf, timeOf } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { dayOf, timeOf } from '../ui/format';
 import { AttachmentView } from './attachment-view';
 import { inspectionFeature } from './inspection.feature';
 

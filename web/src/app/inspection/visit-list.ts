@@ -5,7 +5,7 @@ import type { Visit } from '@brave-comb/contract';
 import { endpoints } from '../api/endpoints';
 import { catchError, map, of } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
-import { dayOf, timeOf } from '../shell/format';
+import { dayOf, timeOf } from '../ui/format';
 
 /** Visits, newest first: those open now to go on with, or all to look back on. */
 @Component({

@@ -3,7 +3,7 @@ import type { Spot } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../people/clock';
-import { DeviceStore, type WaitingAttachment } from './device-store';
+import { DeviceStore, type WaitingAttachment } from '../device/device-store';
 import { inspectionFeature } from './inspection.feature';
 import { Outbox } from './outbox';
 import { VisitDesk } from './visit-desk';

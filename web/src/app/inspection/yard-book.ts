@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { dateText, dayOf } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { dateText, dayOf } from '../ui/format';
 
 /** What visits left to be done, stray comb and its causes, wax saved, sticky hives, and how hives changed. */
 @Component({

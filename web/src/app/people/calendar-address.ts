@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatDialogModule } from '@angular/material/dialog';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { dayOf } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { dayOf } from '../ui/format';
 
 /** The secret address of one's own calendar: made, shown once, revoked. */
 @Component({

@@ -1,6 +1,6 @@
 import { Injectable, effect, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { setThisYear } from '../shell/format';
+import { setThisYear } from '../ui/format';
 import { keepClock } from './kept-clock';
 import { peopleFeature } from './people.feature';
 

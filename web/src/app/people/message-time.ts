@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { Store } from '@ngrx/store';
-import { seasonFeature } from '../season/season.feature';
-import { dayOf, timeOf } from '../shell/format';
+import { dayOf, timeOf } from '../ui/format';
+import { SCHOOL_ZONE } from './school-zone';
 
 /** When a message was written, at the school's clock. */
 @Component({
@@ -15,10 +14,7 @@ import { dayOf, timeOf } from '../shell/format';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class MessageTime {
-  private readonly strip = inject(Store).selectSignal(seasonFeature.selectStrip);
+  private readonly zone = inject(SCHOOL_ZONE);
   readonly at = input.required<string>();
-  protected readonly words = computed(() => {
-    const zone = this.strip()?.site.zone ?? 'utc';
-    return `${dayOf(this.at(), zone)}, ${timeOf(this.at(), zone)}`;
-  });
+  protected readonly words = computed(() => `${dayOf(this.at(), this.zone())}, ${timeOf(this.at(), this.zone())}`);
 }

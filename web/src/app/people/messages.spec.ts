@@ -3,7 +3,7 @@ import { Store } from '@ngrx/store';
 import { showView } from '../../testing/ahead';
 import { textOf } from '../../testing/text';
 import { OutboxScreen } from '../planning/outbox';
-import { ViewEvents } from '../season/views.feature';
+import { ViewEvents } from '../api/views.feature';
 import { MessagesScreen } from './messages';
 
 const message = (id: string, read: boolean) => ({

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
 import { MessageTime } from './message-time';
 
 /** What one was told. */

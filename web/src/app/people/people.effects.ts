@@ -18,7 +18,8 @@ import {
   tap,
 } from 'rxjs';
 import { ContractClient, type CallFault } from '../api/contract-client';
-import { DeviceStore } from '../inspection/device-store';
+import { ViewEvents } from '../api/views.feature';
+import { DeviceStore } from '../device/device-store';
 import { keepClock, keptClock } from './kept-clock';
 import { type ClockState, PeopleEvents, peopleFeature } from './people.feature';
 
@@ -164,6 +165,26 @@ export const beginDemoAgain = createEffect(
           catchError((fault: CallFault) => of(PeopleEvents.demoAgainRefused({ fault }))),
         ),
       ),
+    ),
+  { functional: true },
+);
+
+/** Everything that is shown goes by the clock. */
+export const readAllAgain = createEffect(
+  (actions = inject(Actions)) =>
+    actions.pipe(
+      ofType(PeopleEvents.clockMoved),
+      map(() => ViewEvents.allOutdated()),
+    ),
+  { functional: true },
+);
+
+/** What this person entered here and could not be sent. */
+export const sendWhatWaits = createEffect(
+  (actions = inject(Actions)) =>
+    actions.pipe(
+      ofType(PeopleEvents.signedIn, PeopleEvents.personRecognised),
+      map(() => ViewEvents.mayBeSent()),
     ),
   { functional: true },
 );

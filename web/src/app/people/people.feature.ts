@@ -1,5 +1,14 @@
 import type { Person } from '@brave-comb/contract';
-import { type MetaReducer, createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
+import {
+  type MetaReducer,
+  createActionGroup,
+  createFeature,
+  createReducer,
+  createSelector,
+  emptyProps,
+  on,
+  props,
+} from '@ngrx/store';
 import type { CallFault } from '../api/contract-client';
 
 /** The server's clock as it was read, and when it was read by this machine's clock. */
@@ -68,6 +77,7 @@ export const peopleFeature = createFeature({
     on(PeopleEvents.demoAgainRefused, (state, { fault }) => ({ ...state, fault })),
     on(PeopleEvents.clockMoved, (state, { clock }) => ({ ...state, clock })),
   ),
+  extraSelectors: ({ selectPerson }) => ({ selectId: createSelector(selectPerson, (person) => person?.id ?? null) }),
 });
 
 const FORGETS = new Set<string>([PeopleEvents.signedOut.type, PeopleEvents.signedIn.type]);

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { dateText, dayOf, oddsText, timeOf } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { dateText, dayOf, oddsText, timeOf } from '../ui/format';
 
 /** Skills down, groups across: who has been seen at what, until when the season shows it, the next chance. */
 @Component({

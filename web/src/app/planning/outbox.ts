@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
 import { MessageTime } from '../people/message-time';
 
 /** Plans that were published with what they changed, and the mails that would have gone out. */

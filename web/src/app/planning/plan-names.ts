@@ -1,7 +1,7 @@
 import type { PlanBoard } from '@brave-comb/contract';
 import { plannedSkill, withDates } from '@brave-comb/core/planning';
 import { addDays } from '@brave-comb/core/units';
-import { shortDate, timeOf } from '../shell/format';
+import { shortDate, timeOf } from '../ui/format';
 
 /** How the board's things are called, by id. */
 export function namesOf(board: PlanBoard | null): ReadonlyMap<string, string> {

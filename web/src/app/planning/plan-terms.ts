@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import type { HivePlace, Output, PlanningTerms, endpoints } from '@brave-comb/contract';
 import { Clock } from '../people/clock';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { civilDate } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { civilDate } from '../ui/format';
 import { TimesForm } from './times-form';
 
 type Owner = Output<(typeof endpoints)['planningTerms']>['owners'][number];

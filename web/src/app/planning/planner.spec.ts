@@ -3,7 +3,7 @@ import { DEFAULT_PLANNING, type InspectionPlan, type PlanningProblem } from '@br
 import { TestBed } from '@angular/core/testing';
 import { Store, provideState } from '@ngrx/store';
 import type { CallFault } from '../api/contract-client';
-import { ViewEvents } from '../season/views.feature';
+import { ViewEvents } from '../api/views.feature';
 import { showView } from '../../testing/ahead';
 import { textOf } from '../../testing/text';
 import { PlanJobEvents, planJobFeature } from './plan-job.feature';

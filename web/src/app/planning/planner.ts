@@ -27,9 +27,9 @@ import {
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { peopleFeature } from '../people/people.feature';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { oddsText, shortDate, timeOf } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { oddsText, shortDate, timeOf } from '../ui/format';
 import { PlanCompare } from './plan-compare';
 import { PlanCourse } from './plan-course';
 import { keepDrafts, keptDrafts } from './plan-drafts';
@@ -432,7 +432,8 @@ export class Planner {
 
   /** Pins a session of a group in a slot, whatever it opens, or forbids it. */
   protected rule(kind: 'pin' | 'forbid', { group, slot }: Placed): void {
-    this.desk.change('pinPlan', { body: { id: uuid(), what: { [kind]: { group, slot } } } }, 'planBoard');
+    const what = kind === 'pin' ? { pin: { group, slot } } : { forbid: { group, slot } };
+    this.desk.change('pinPlan', { body: { id: uuid(), what } }, 'planBoard');
     const words = kind === 'pin' ? 'the next plan holds it.' : 'the next plan keeps clear of it.';
     this.words.set(`${this.say()(`${group}, ${slot}`)}: ${words}`);
   }

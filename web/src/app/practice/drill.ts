@@ -32,8 +32,8 @@ import {
 import { meanOf } from '@brave-comb/core/units';
 import { AttachmentView } from '../inspection/attachment-view';
 import { CombPatterns } from '../inspection/comb-patterns';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
 import { ChoiceEntry } from './choice-entry';
 import { CombStage, type Overlay } from './comb-stage';
 import { DrillFacts } from './drill-facts';

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { follows } from '../shell/follows';
+import { follows } from '../ui/follows';
 import { Clock } from '../people/clock';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { civilDate, dateText } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { civilDate, dateText } from '../ui/format';
 import { StationList } from './station-list';
 
 const STATIONS = [1, 2, 3, 4, 5, 6] as const;

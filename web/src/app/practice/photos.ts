@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { AttachmentView } from '../inspection/attachment-view';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { dayOf } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { dayOf } from '../ui/format';
 
 /** The school's own photos made into drills: a question, its choices, and what to say afterwards. */
 @Component({

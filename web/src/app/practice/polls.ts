@@ -3,11 +3,11 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { POLL_ANSWERS, POLL_MOMENTS, type PollAnswer } from '@brave-comb/core/practice';
 import { Store } from '@ngrx/store';
-import { follows } from '../shell/follows';
+import { follows } from '../ui/follows';
 import { peopleFeature } from '../people/people.feature';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { dateText } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { dateText } from '../ui/format';
 
 type Poll = Output<(typeof endpoints)['polls']>['polls'][number];
 type Question = Poll['questions'][number];

@@ -18,8 +18,8 @@ import {
 } from '@brave-comb/core/practice';
 import { DEFAULT_LIMITS } from '@brave-comb/core/weather';
 import { Clock } from '../people/clock';
-import { ChangeQueue } from '../season/change-queue';
-import { ViewDesk } from '../season/view-desk';
+import { ChangeQueue } from '../api/change-queue';
+import { ViewDesk } from '../api/view-desk';
 
 export type PracticeData = Output<(typeof endpoints)['practice']>;
 type Sent = Input<(typeof endpoints)['recordPractice']>['body'];

@@ -5,8 +5,8 @@ import { PLACES, type Progress, TOPICS, type TopicId, topicForLetters, topicOf }
 import { Store } from '@ngrx/store';
 import { map } from 'rxjs';
 import { peopleFeature } from '../people/people.feature';
-import { ViewState } from '../season/view-state';
-import { dateText, oddsText } from '../shell/format';
+import { ViewState } from '../api/view-state';
+import { dateText, oddsText } from '../ui/format';
 import { PracticeDesk } from './practice-desk';
 import { rightText, whenText } from './progress-text';
 

@@ -3,8 +3,8 @@ import type { AliveRound as Round } from '@brave-comb/contract';
 import { peopleFeature } from '../people/people.feature';
 import { Store } from '@ngrx/store';
 import { dayAndMonth } from '@brave-comb/core/units';
-import { ViewDesk } from './view-desk';
-import { ViewState } from './view-state';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
 
 const STATES = ['alive', 'dead', 'unsure'] as const;
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FLOW_SIGNS, FLOW_SIGN_NAMES, type FlowSign } from '@brave-comb/core/season';
-import { ViewDesk } from './view-desk';
+import { ViewDesk } from '../api/view-desk';
 
 /** Signs of a flow or a dearth, ticked at a visit or at the site. */
 @Component({
@@ -91,7 +91,10 @@ export class FlowSigns {
   }
 
   protected keep(): void {
-    const signs = Object.entries(this.ticks()).map(([sign, says]) => ({ id: this.desk.newId(), sign, says }));
+    const signs = FLOW_SIGN_NAMES.flatMap((sign) => {
+      const says = this.ticks()[sign];
+      return says ? [{ id: this.desk.newId(), sign, says }] : [];
+    });
     const body = { date: this.date(), hive: this.hive(), signs };
     this.desk.change('tickFlowSigns', { params: { site: this.site() }, body }, 'happenings');
     this.ticks.set({});

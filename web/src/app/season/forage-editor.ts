@@ -1,11 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import type { Forage, SitePlant } from '@brave-comb/contract';
+import { DEGREE_DAY_METHODS, type DegreeDayMethod } from '@brave-comb/core/season';
 import { dayAndMonth } from '@brave-comb/core/units';
-import { dateText } from '../shell/format';
+import { Store } from '@ngrx/store';
+import { dateText } from '../ui/format';
 import { MovePlanner } from './move-planner';
 import { PlantForm } from './plant-form';
-import { ViewDesk } from './view-desk';
-import { ViewState } from './view-state';
+import { ViewDesk } from '../api/view-desk';
+import { seasonFeature } from './season.feature';
+import { ViewState } from '../api/view-state';
 
 type Row = Forage['plants'][number];
 
@@ -21,8 +24,9 @@ const WORTH = ['none', 'a little', 'useful', 'good', 'a main source'] as const;
 })
 export class ForageEditor {
   private readonly desk = inject(ViewDesk);
+  private readonly site = inject(Store).selectSignal(seasonFeature.selectSite);
   protected readonly watched = this.desk.watch('forage', () => {
-    const site = this.desk.site();
+    const site = this.site();
     return site ? { query: { site } } : null;
   });
   protected readonly data = this.watched.data;
@@ -112,7 +116,9 @@ export class ForageEditor {
     );
   }
 
-  protected setClimate(turn: string, method: string): void {
+  protected readonly methods = DEGREE_DAY_METHODS;
+
+  protected setClimate(turn: string, method: DegreeDayMethod): void {
     const site = this.data()?.site.id;
     if (site) this.desk.change('setClimate', { params: { site }, body: { turn: turn || null, method } }, 'forage');
   }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { dayAndMonth } from '@brave-comb/core/units';
-import { ViewDesk } from './view-desk';
-import { ViewState } from './view-state';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
 
 /** A later flow at another site: a dated plan for taking hives there and back. */
 @Component({

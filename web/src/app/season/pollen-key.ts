@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { Happenings } from '@brave-comb/contract';
+import type { PollenColour } from '@brave-comb/core/inspection';
 import { dayAndMonth } from '@brave-comb/core/units';
-import { oddsText } from '../shell/format';
-import { ViewDesk } from './view-desk';
+import { oddsText } from '../ui/format';
+import { ViewDesk } from '../api/view-desk';
 
 /** This week's key to the colours of pollen loads at the site, what was seen, and what is still unknown. */
 @Component({
@@ -137,7 +138,7 @@ import { ViewDesk } from './view-desk';
 export class PollenKey {
   private readonly desk = inject(ViewDesk);
   readonly all = input.required<Happenings>();
-  protected readonly colour = signal<string | null>(null);
+  protected readonly colour = signal<PollenColour | null>(null);
   protected readonly chosen = computed(
     () => this.all().pollen.key.find((each) => each.colour === this.colour()) ?? null,
   );
@@ -153,8 +154,9 @@ export class PollenKey {
   }
 
   protected see(plant: string | null): void {
-    const { site, today } = this.all();
-    const body = { id: this.desk.newId(), colour: this.colour(), date: today, plant };
+    const [colour, { site, today }] = [this.colour(), this.all()];
+    if (colour === null) return;
+    const body = { id: this.desk.newId(), colour, date: today, plant };
     this.desk.change('seePollen', { params: { site: site.id }, body }, 'happenings');
     this.colour.set(null);
   }

@@ -13,8 +13,8 @@ import { gives } from '@brave-comb/core/season';
 import { daysBetween } from '@brave-comb/core/units';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import { decimal, shortDate, timeOf, weekday } from '../shell/format';
-import { lanes } from './lanes';
+import { decimal, shortDate, timeOf, weekday } from '../ui/format';
+import { lanes } from '../ui/lanes';
 import { PHASE_FILL } from './phase-colours';
 
 const WIDTH = 1232;

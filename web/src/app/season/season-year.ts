@@ -13,13 +13,15 @@ import { Router, RouterLink } from '@angular/router';
 import type { Year } from '@brave-comb/contract';
 import { swarmingOn } from '@brave-comb/core/season';
 import { addDays, dayAndMonth, daysBetween, upperFirst } from '@brave-comb/core/units';
+import { Store } from '@ngrx/store';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import { dateText, decimal, sureText } from '../shell/format';
-import { lanes } from './lanes';
+import { dateText, decimal, sureText } from '../ui/format';
+import { lanes } from '../ui/lanes';
 import { PHASE_FILL } from './phase-colours';
-import { ViewDesk } from './view-desk';
-import { ViewState } from './view-state';
+import { ViewDesk } from '../api/view-desk';
+import { seasonFeature } from './season.feature';
+import { ViewState } from '../api/view-state';
 import { YearScale } from './year-scale';
 
 const LABELS = 118;
@@ -39,10 +41,11 @@ const WEEK = 7;
 })
 export class SeasonYear {
   private readonly desk = inject(ViewDesk);
+  private readonly site = inject(Store).selectSignal(seasonFeature.selectSite);
   private readonly router = inject(Router);
   private readonly date = signal<string | null>(null);
   protected readonly watched = this.desk.watch('seasonYear', () => {
-    const site = this.desk.site();
+    const site = this.site();
     return site ? { query: { site, date: this.date() ?? undefined } } : null;
   });
   protected readonly year = this.watched.data;

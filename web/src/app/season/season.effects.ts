@@ -5,7 +5,7 @@ import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import { catchError, ignoreElements, map, of, switchMap, tap, withLatestFrom } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
-import { CareEvents } from '../care/care.feature';
+import { ViewEvents } from '../api/views.feature';
 import { PeopleEvents } from '../people/people.feature';
 import { SeasonEvents, seasonFeature } from './season.feature';
 
@@ -16,8 +16,8 @@ export const loadStrip = createEffect(
         SeasonEvents.stripWanted,
         SeasonEvents.stripOutdated,
         PeopleEvents.clockMoved,
-        CareEvents.decided,
-        CareEvents.decisionWithdrawn,
+        ViewEvents.changed,
+        ViewEvents.outdated,
       ),
       withLatestFrom(store.select(seasonFeature.selectAsked)),
       switchMap(([, query]) =>

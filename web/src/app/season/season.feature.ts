@@ -1,5 +1,5 @@
 import type { Strip } from '@brave-comb/contract';
-import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
+import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
 import type { CallFault } from '../api/contract-client';
 
 export const SeasonEvents = createActionGroup({
@@ -30,4 +30,10 @@ export const seasonFeature = createFeature({
     on(SeasonEvents.stripLoaded, (state, { strip }) => ({ ...state, strip, fault: null })),
     on(SeasonEvents.stripFailed, (state, { fault }) => ({ ...state, fault })),
   ),
+  extraSelectors: ({ selectStrip }) => ({
+    /** Id of the site chosen on the strip. */
+    selectSite: createSelector(selectStrip, (strip) => strip?.site.id ?? null),
+    /** Time zone of that site. */
+    selectZone: createSelector(selectStrip, (strip) => strip?.site.zone ?? 'utc'),
+  }),
 });

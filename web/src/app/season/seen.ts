@@ -1,13 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import type { Happenings } from '@brave-comb/contract';
 import { dayAndMonth } from '@brave-comb/core/units';
-import { decimal, sureText } from '../shell/format';
+import { Store } from '@ngrx/store';
+import { decimal, sureText } from '../ui/format';
 import { AliveRound } from './alive-round';
 import { FlowSigns } from './flow-signs';
 import { PollenKey } from './pollen-key';
 import { TriggerRules } from './trigger-rules';
-import { ViewDesk } from './view-desk';
-import { ViewState } from './view-state';
+import { ViewDesk } from '../api/view-desk';
+import { seasonFeature } from './season.feature';
+import { ViewState } from '../api/view-state';
 
 type Kind = Happenings['events'][number]['kind'];
 
@@ -21,8 +23,9 @@ type Kind = Happenings['events'][number]['kind'];
 })
 export class Seen {
   private readonly desk = inject(ViewDesk);
+  private readonly site = inject(Store).selectSignal(seasonFeature.selectSite);
   protected readonly watched = this.desk.watch('happenings', () => {
-    const site = this.desk.site();
+    const site = this.site();
     return site ? { query: { site } } : null;
   });
   protected readonly data = this.watched.data;
@@ -52,7 +55,7 @@ export class Seen {
   }
 
   protected withdraw(event: string): void {
-    this.desk.change('withdrawSeasonEvent', { params: { event }, body: {} }, 'happenings');
+    this.desk.change('withdrawSeasonEvent', { params: { event } }, 'happenings');
   }
 
   protected asKind(value: string): void {

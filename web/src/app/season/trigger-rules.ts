@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Happenings } from '@brave-comb/contract';
-import { follows } from '../shell/follows';
+import { follows } from '../ui/follows';
 import { peopleFeature } from '../people/people.feature';
-import { ViewDesk } from './view-desk';
+import { ViewDesk } from '../api/view-desk';
 
 type Trigger = Happenings['triggers'][number];
 

@@ -8,7 +8,7 @@ import { addDays } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
 import { filter, fromEvent, map, merge, startWith } from 'rxjs';
 import { AsideNotice } from '../inspection/aside-notice';
-import { DeviceStore } from '../inspection/device-store';
+import { DeviceStore } from '../device/device-store';
 import { Clock } from '../people/clock';
 import { PeopleEvents, peopleFeature } from '../people/people.feature';
 import { BeginAgainCard } from '../people/begin-again-card';
@@ -16,8 +16,8 @@ import { SignOutCard } from '../people/sign-out-card';
 import { planningFeature } from '../planning/planning.feature';
 import { SeasonEvents, seasonFeature } from '../season/season.feature';
 import { SeasonStrip } from '../season/season-strip';
-import { ViewDesk } from '../season/view-desk';
-import { civilDate, dayOf, timeOf } from './format';
+import { ViewDesk } from '../api/view-desk';
+import { civilDate, dayOf, timeOf } from '../ui/format';
 import { Theme } from './theme';
 
 interface View {

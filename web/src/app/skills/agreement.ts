@@ -3,9 +3,9 @@ import { RouterLink } from '@angular/router';
 import { CONTENTS } from '@brave-comb/core/inspection';
 import { topicForLetters, topicOf } from '@brave-comb/core/practice';
 import { TOLD_FROM, kappaWord } from '@brave-comb/core/skills';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { dateText } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { dateText } from '../ui/format';
 import { ReadingsChart } from './readings-chart';
 import { TrendLine } from './trend-line';
 

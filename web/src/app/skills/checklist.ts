@@ -34,10 +34,10 @@ import { catchError, debounceTime, firstValueFrom, of, switchMap, throwError } f
 import { type CallFault, ContractClient } from '../api/contract-client';
 import { endpoints } from '../api/endpoints';
 import { peopleFeature } from '../people/people.feature';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { dateText } from '../shell/format';
-import { intoSight } from '../shell/into-sight';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { dateText } from '../ui/format';
+import { intoSight } from '../ui/into-sight';
 import { ChecklistDraft } from './checklist-draft';
 import { ChipChoice } from './chip-choice';
 import { ForgettingForm } from './forgetting-form';

@@ -9,9 +9,9 @@ import { Store } from '@ngrx/store';
 import { map } from 'rxjs';
 import { peopleFeature } from '../people/people.feature';
 import { withoutFrameText } from '@brave-comb/core/planning';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { dateText, dayOf, spanText, timeOf } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { dateText, dayOf, spanText, timeOf } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
 import { RoleBar } from './role-bar';
 

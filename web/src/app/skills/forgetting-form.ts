@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { type Forgetting, termOf } from '@brave-comb/core/skills';
-import { follows } from '../shell/follows';
-import { ViewDesk } from '../season/view-desk';
+import { follows } from '../ui/follows';
+import { ViewDesk } from '../api/view-desk';
 
 /** Years of showings that the example tells. */
 const SHOWINGS = [1, 2, 3, 4] as const;

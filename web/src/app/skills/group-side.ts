@@ -1,11 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import type { endpoints } from '@brave-comb/contract';
 import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
 import { STANDING_STATES, type StandingState } from '@brave-comb/core/skills';
 import { daysBetween } from '@brave-comb/core/units';
-import { ViewDesk } from '../season/view-desk';
-import { dateInFull, dateText } from '../shell/format';
+import type { Sent } from '../api/contract-client';
+import { ViewDesk } from '../api/view-desk';
+import { dateInFull, dateText } from '../ui/format';
 import { type Matrix, weeksLeft } from './matrix-rows';
 
 /** Needs that are listed; weeks left from which one presses. */
@@ -13,6 +15,12 @@ const [NEEDS, SHORT] = [9, 6];
 const HELD: readonly StandingState[] = ['shown', 'signed off'];
 /** Visits with the group from which on somebody who only ever did one thing is named. */
 const ENOUGH_VISITS = 2;
+
+type ClaimWord = Sent<(typeof endpoints)['settleClaim']>['body'];
+type PassportWord =
+  | { readonly word: 'accept' }
+  | { readonly word: 'take out' }
+  | { readonly word: 'turn down'; readonly reason: string };
 
 /** Beside the matrix while nobody is chosen: claims that wait, who never held a frame, who always smokes. */
 @Component({
@@ -225,14 +233,14 @@ export class GroupSide {
     this.reason.set('');
   }
 
-  protected settleAll(of: { readonly trainee: string; readonly school: string }, word: object): void {
+  protected settleAll(of: { readonly trainee: string; readonly school: string }, word: PassportWord): void {
     const sent = { params: { trainee: of.trainee }, body: { ...word, school: of.school } };
     this.desk.change('settlePassport', sent, 'traineeMatrix', false);
     this.turning.set(null);
     this.reason.set('');
   }
 
-  private settle(claim: string, body: object): void {
+  private settle(claim: string, body: ClaimWord): void {
     this.desk.change('settleClaim', { params: { claim }, body }, 'traineeMatrix', false);
   }
 }

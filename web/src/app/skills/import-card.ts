@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import { type PassportFile, sameName } from '@brave-comb/core/exchange';
-import { dateInFull } from '../shell/format';
+import { dateInFull } from '../ui/format';
 
 export interface ImportAsk {
   readonly trainee: string;

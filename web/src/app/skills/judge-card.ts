@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
 import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
 import { Clock } from '../people/clock';
-import { ViewDesk } from '../season/view-desk';
-import { dateText } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { dateText } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
 import type { Passport, PassportEvidence } from './passport-view';
 
@@ -111,7 +111,7 @@ export class JudgeCard {
       const body = { id: this.desk.newId(), level, reason: note };
       const sent = { params: { demonstration: this.ask.evidence.id }, body };
       this.desk.change('correctDemonstration', sent, 'passport', false);
-    } else {
+    } else if (level !== null) {
       const today = this.on() === this.ask.record.today;
       const body = {
         id: this.desk.newId(),

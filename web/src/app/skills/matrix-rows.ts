@@ -2,7 +2,7 @@ import type { Output, endpoints } from '@brave-comb/contract';
 import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
 import { STANDING_STATES, type StandingState } from '@brave-comb/core/skills';
 import { daysBetween } from '@brave-comb/core/units';
-import { dateText } from '../shell/format';
+import { dateText } from '../ui/format';
 import { levelPath } from './level-path';
 
 export type Matrix = Output<(typeof endpoints)['traineeMatrix']>;

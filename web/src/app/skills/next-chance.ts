@@ -1,5 +1,5 @@
 import type { Coverage } from '@brave-comb/contract';
-import { dayOf, oddsText } from '../shell/format';
+import { dayOf, oddsText } from '../ui/format';
 
 /** When a skill can next be shown. */
 export interface NextChance {

@@ -3,7 +3,7 @@ import type { Coverage, Input, Output } from '@brave-comb/contract';
 import { skillOf } from '@brave-comb/core/skills';
 import { addDays } from '@brave-comb/core/units';
 import type { endpoints } from '../api/endpoints';
-import { dateText } from '../shell/format';
+import { dateText } from '../ui/format';
 import { ChecklistDraft } from './checklist-draft';
 import { LevelGlyph } from './level-glyph';
 import { ShowingsChart } from './showings-chart';

@@ -3,7 +3,7 @@ import type { Coverage } from '@brave-comb/contract';
 import { addDays } from '@brave-comb/core/units';
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { curveStepAfter, line } from 'd3-shape';
-import { dateText } from '../shell/format';
+import { dateText } from '../ui/format';
 
 const [WIDTH, HEIGHT, RIGHT, FOOT, TOP] = [268, 104, 74, 16, 6];
 

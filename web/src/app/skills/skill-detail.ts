@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { peopleFeature } from '../people/people.feature';
-import { ViewDesk } from '../season/view-desk';
-import { dayIn } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { dayIn } from '../ui/format';
 import type { Passport, PassportEvidence, PassportSkill } from './passport-view';
 
 const SOURCE_WORDS = {

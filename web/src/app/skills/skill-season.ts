@@ -4,7 +4,7 @@ import type { Skill } from '@brave-comb/core/skills';
 import { addDays } from '@brave-comb/core/units';
 import { scaleUtc } from 'd3-scale';
 import { DateTime } from 'luxon';
-import { dateText } from '../shell/format';
+import { dateText } from '../ui/format';
 
 /** When a skill can be shown within the year of the place, with today's line; the large one with its months. */
 @Component({

@@ -3,8 +3,8 @@ import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import type { Coverage } from '@brave-comb/contract';
 import { isOpen } from '@brave-comb/core/skills';
-import { ViewDesk } from '../season/view-desk';
-import { dayIn } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { dayIn } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
 import { nextChance } from './next-chance';
 

@@ -3,7 +3,7 @@ import { STANDING_STATES } from '@brave-comb/core/skills';
 import { Store } from '@ngrx/store';
 import { showView } from '../../testing/ahead';
 import { textOf } from '../../testing/text';
-import { ViewEvents } from '../season/views.feature';
+import { ViewEvents } from '../api/views.feature';
 import type { Matrix } from './matrix-rows';
 import { TraineesScreen } from './trainees';
 

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal, viewChild } from '@angular/core';
 import type { SkillLevel } from '@brave-comb/core/inspection';
 import { upperFirst } from '@brave-comb/core/units';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
-import { dateText } from '../shell/format';
-import { intoSight } from '../shell/into-sight';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
+import { dateText } from '../ui/format';
+import { intoSight } from '../ui/into-sight';
 import { GroupSide } from './group-side';
 import { LevelGlyph } from './level-glyph';
 import { MatrixGrid } from './matrix-grid';

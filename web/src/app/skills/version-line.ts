@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Output, endpoints } from '@brave-comb/contract';
-import { dateText } from '../shell/format';
+import { dateText } from '../ui/format';
 
 type List = Output<(typeof endpoints)['checklist']>;
 

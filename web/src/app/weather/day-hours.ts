@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import type { DayPage } from '@brave-comb/contract';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import { timeOf } from '../shell/format';
+import { timeOf } from '../ui/format';
 
 const WIDTH = 1180;
 const LEFT = 134;

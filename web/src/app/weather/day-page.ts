@@ -3,9 +3,11 @@ import { RouterLink } from '@angular/router';
 import type { DayPage } from '@brave-comb/contract';
 import { swarmingOn } from '@brave-comb/core/season';
 import { addDays } from '@brave-comb/core/units';
-import { dateText, decimal, oddsText, spanText, timeOf } from '../shell/format';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
+import { Store } from '@ngrx/store';
+import { dateText, decimal, oddsText, spanText, timeOf } from '../ui/format';
+import { ViewDesk } from '../api/view-desk';
+import { seasonFeature } from '../season/season.feature';
+import { ViewState } from '../api/view-state';
 import { DayHours } from './day-hours';
 
 /** One day hour by hour: what may be opened when, why, and what light, heat and smoke ask of people. */
@@ -18,9 +20,10 @@ import { DayHours } from './day-hours';
 })
 export class DayPageScreen {
   private readonly desk = inject(ViewDesk);
+  private readonly site = inject(Store).selectSignal(seasonFeature.selectSite);
   readonly date = input.required<string>();
   protected readonly watched = this.desk.watch('dayPage', () => {
-    const site = this.desk.site();
+    const site = this.site();
     return site ? { params: { date: this.date() }, query: { site } } : null;
   });
   protected readonly day = this.watched.data;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { Trust } from '@brave-comb/contract';
-import { follows } from '../shell/follows';
-import { ViewDesk } from '../season/view-desk';
+import { follows } from '../ui/follows';
+import { ViewDesk } from '../api/view-desk';
 
 type Limits = Trust['limits'];
 type Depth = keyof Limits;

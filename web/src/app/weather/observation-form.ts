@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { lightningClear, lightningDistance } from '@brave-comb/core/weather';
 import { Clock } from '../people/clock';
-import { ViewDesk } from '../season/view-desk';
-import { decimal, timeOf } from '../shell/format';
+import { ViewDesk } from '../api/view-desk';
+import { decimal, timeOf } from '../ui/format';
 
 /** What the thermometer, the wind and the sky show at the site now: it takes the place of the forecast for this hour. */
 @Component({

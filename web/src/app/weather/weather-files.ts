@@ -4,7 +4,7 @@ import { endpoints } from '../api/endpoints';
 import { dayAndMonth } from '@brave-comb/core/units';
 import { firstValueFrom } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
-import { ViewDesk } from '../season/view-desk';
+import { ViewDesk } from '../api/view-desk';
 
 /** Files brought in by hand: hours measured at the site, and a typical year. */
 @Component({

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, signal } from '@angular/core';
 import type { Trust } from '@brave-comb/contract';
 import { dayAndMonth } from '@brave-comb/core/units';
+import { Store } from '@ngrx/store';
 import { scaleLinear } from 'd3-scale';
-import { decimal, oddsText, timeOf } from '../shell/format';
-import { ViewDesk } from '../season/view-desk';
-import { ViewState } from '../season/view-state';
+import { decimal, oddsText, timeOf } from '../ui/format';
+import { ViewDesk } from '../api/view-desk';
+import { seasonFeature } from '../season/season.feature';
+import { ViewState } from '../api/view-state';
 import { LimitsForm } from './limits-form';
 import { ObservationForm } from './observation-form';
 import { WeatherFiles } from './weather-files';
@@ -26,8 +28,9 @@ const ENOUGH = 10;
 })
 export class WeatherPage {
   private readonly desk = inject(ViewDesk);
+  private readonly site = inject(Store).selectSignal(seasonFeature.selectSite);
   protected readonly watched = this.desk.watch('forecastTrust', () => {
-    const site = this.desk.site();
+    const site = this.site();
     return site ? { query: { site } } : null;
   });
   protected readonly data = this.watched.data;

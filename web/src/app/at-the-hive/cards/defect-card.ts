@@ -16,7 +16,7 @@ import {
   likelyCause,
 } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
-import { follows } from '../../shell/follows';
+import { follows } from '../../ui/follows';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';

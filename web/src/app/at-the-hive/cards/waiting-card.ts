@@ -4,10 +4,10 @@ import type { SideAddress } from '@brave-comb/core/inspection';
 import { upperFirst } from '@brave-comb/core/units';
 import { entryText, sideKey, sideText } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
-import { DeviceStore, type WaitingEntry } from '../../inspection/device-store';
+import { DeviceStore, type WaitingEntry } from '../../device/device-store';
 import { InspectionEvents, inspectionFeature } from '../../inspection/inspection.feature';
 import { Outbox } from '../../inspection/outbox';
-import { timeOf } from '../../shell/format';
+import { timeOf } from '../../ui/format';
 
 /** What waits on this device, what the server would not keep, and sides with two readings. */
 @Component({

@@ -1,8 +1,8 @@
 import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { Store, provideState, provideStore } from '@ngrx/store';
-import { DeviceStore } from '../inspection/device-store';
-import { PeopleEvents, forgetOnSignOut, peopleFeature } from './people.feature';
+import { DeviceStore } from '../device/device-store';
+import { PeopleEvents, forgetOnSignOut, peopleFeature } from '../people/people.feature';
 import { SignIn } from './sign-in';
 
 describe('signing in', () => {

@@ -1,15 +1,15 @@
 import { provideHttpClient } from '@angular/common/http';
 import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
+import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { provideEffects } from '@ngrx/effects';
 import { Store, provideState, provideStore } from '@ngrx/store';
-import { peopleFeature } from '../people/people.feature';
 import { ChangeQueue } from './change-queue';
-import { seasonFeature } from './season.feature';
 import * as viewsEffects from './views.effects';
 import { type Change, ViewEvents, viewsFeature } from './views.feature';
+import { WHO } from './who';
 
-const { loadView, sendChange, showChange } = viewsEffects;
+const { loadView, readAgain, retryChanges, sendChange, showChange } = viewsEffects;
 const tap: Change = {
   id: '01-tap',
   endpoint: 'tapAlive',
@@ -22,6 +22,7 @@ const tap: Change = {
 describe('views and changes on their way', () => {
   let store: Store;
   let http: HttpTestingController;
+  const who = signal<string | null>('ruth');
   const state = () => {
     let found!: ReturnType<typeof viewsFeature.selectViewsState>;
     store
@@ -33,15 +34,15 @@ describe('views and changes on their way', () => {
 
   beforeEach(() => {
     localStorage.clear();
+    who.set('ruth');
     TestBed.resetTestingModule().configureTestingModule({
       providers: [
         provideHttpClient(),
         provideHttpClientTesting(),
         provideStore(),
         provideState(viewsFeature),
-        provideState(seasonFeature),
-        provideState(peopleFeature),
-        provideEffects({ loadView, sendChange, showChange }),
+        { provide: WHO, useValue: who },
+        provideEffects({ loadView, readAgain, retryChanges, sendChange, showChange }),
       ],
     });
     store = TestBed.inject(Store) as Store;
@@ -108,5 +109,28 @@ describe('views and changes on their way', () => {
     store.dispatch(ViewEvents.changeAsked({ change }));
     http.expectOne('/api/weather/limits').flush({ kept: true });
     expect(http.match((request) => request.url === '/api/weather/trust')).toHaveLength(1);
+  });
+
+  it('what waits is sent when it may be, by whoever made it only', () => {
+    store.dispatch(ViewEvents.changeAsked({ change: tap }));
+    http.expectOne('/api/season/alive-round/h4').error(new ProgressEvent('error'));
+    who.set('tomasz');
+    store.dispatch(ViewEvents.mayBeSent());
+    http.expectNone('/api/season/alive-round/h4');
+    who.set('ruth');
+    store.dispatch(ViewEvents.mayBeSent());
+    http.expectOne('/api/season/alive-round/h4').flush({ survival: {} });
+    expect(state().waiting).toEqual([]);
+  });
+
+  it('all that is open is read again when everything has become another', () => {
+    store.dispatch(ViewEvents.wanted({ view: 'forage', sent: { query: { site: 'a' } } }));
+    store.dispatch(ViewEvents.wanted({ view: 'messages', sent: {} }));
+    http.match(() => true).forEach((request) => request.flush({}));
+    store.dispatch(ViewEvents.allOutdated());
+    expect(http.match(() => true).map(({ request }) => request.urlWithParams)).toEqual([
+      '/api/season/forage?site=a',
+      '/api/people/messages',
+    ]);
   });
 });

@@ -1,8 +1,8 @@
+import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { Store, provideState, provideStore } from '@ngrx/store';
-import { peopleFeature } from '../people/people.feature';
-import { seasonFeature } from './season.feature';
 import { ViewDesk } from './view-desk';
+import { WHO } from './who';
 import { type Change, ViewEvents, viewsFeature } from './views.feature';
 
 describe('the answer to the last change', () => {
@@ -16,7 +16,7 @@ describe('the answer to the last change', () => {
   };
   const open = () => {
     TestBed.configureTestingModule({
-      providers: [provideStore(), provideState(peopleFeature), provideState(seasonFeature), provideState(viewsFeature)],
+      providers: [provideStore(), provideState(viewsFeature), { provide: WHO, useValue: signal('ruth') }],
     });
     const store = TestBed.inject(Store);
     const answered = (endpoint: Change['endpoint'], answer: object) => {

@@ -1,4 +1,3 @@
-import { PeopleEvents } from '../people/people.feature';
 import { type Change, ViewEvents, viewsFeature } from './views.feature';
 
 const { reducer } = viewsFeature;
@@ -29,10 +28,5 @@ describe('views under Ahead', () => {
     const refused = reducer(start, ViewEvents.changeRefused({ change, fault }));
     expect(refused.refused).toEqual([{ id: '1', view: 'aliveRound', message: fault.message }]);
     expect(reducer(refused, ViewEvents.changeAsked({ change: { ...change, id: '2' } })).refused).toEqual([]);
-  });
-
-  it('show nothing of one person to the next who signs in', () => {
-    const shown = reducer(start, ViewEvents.loaded({ view: 'colonyCalendars', data: { colonies: ['secret'] } }));
-    expect(JSON.stringify(reducer(shown, PeopleEvents.signedOut()))).not.toContain('secret');
   });
 });

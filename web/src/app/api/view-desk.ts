@@ -1,11 +1,10 @@
 import { Injectable, type Signal, computed, effect, inject, untracked } from '@angular/core';
-import type { endpoints } from '@brave-comb/contract';
+import type { Output, endpoints } from '@brave-comb/contract';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
-import type { CallFault } from '../api/contract-client';
-import { peopleFeature } from '../people/people.feature';
-import { SeasonEvents, seasonFeature } from './season.feature';
-import { type Sent, type ViewData, ViewEvents, type ViewName, viewsFeature } from './views.feature';
+import type { AnySent, CallFault, Sent } from './contract-client';
+import { type Asked, type ChangeName, type ViewData, ViewEvents, type ViewName, viewsFeature } from './views.feature';
+import { WHO } from './who';
 
 /** One view as a screen sees it. */
 export interface Watched<V extends ViewName> {
@@ -24,13 +23,10 @@ export class ViewDesk {
   private readonly store = inject(Store);
   private readonly views = this.store.selectSignal(viewsFeature.selectViews);
   private readonly allRefused = this.store.selectSignal(viewsFeature.selectRefused);
-  private readonly strip = this.store.selectSignal(seasonFeature.selectStrip);
-  private readonly person = this.store.selectSignal(peopleFeature.selectPerson);
+  private readonly who = inject(WHO);
   private readonly answer = this.store.selectSignal(viewsFeature.selectLastAnswer);
   readonly sending = computed(() => this.store.selectSignal(viewsFeature.selectSending)().length > 0);
   readonly waiting = this.store.selectSignal(viewsFeature.selectWaiting);
-  /** Site chosen on the strip. */
-  readonly site = computed(() => this.strip()?.site.id ?? null);
 
   /**
    * Watches a view from inside a component, reading it whenever what it asks for changes.
@@ -39,9 +35,9 @@ export class ViewDesk {
    * @param ask what to send, from signals; `null` while that is not known yet
    * @returns its data, fault and state
    */
-  watch<V extends ViewName>(view: V, ask: () => Sent | null): Watched<V> {
-    const asked = computed(ask, { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) });
-    const load = (sent: Sent) => this.store.dispatch(ViewEvents.wanted({ view, sent }));
+  watch<V extends ViewName>(view: V, ask: () => Asked<V> | null): Watched<V> {
+    const asked = computed((): AnySent | null => ask(), { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) });
+    const load = (sent: AnySent) => this.store.dispatch(ViewEvents.wanted({ view, sent }));
     effect(() => {
       const sent = asked();
       if (sent) untracked(() => load(sent));
@@ -70,26 +66,24 @@ export class ViewDesk {
    * @param view view that shows it
    * @param answers whether the answer is that view itself
    */
-  change(endpoint: keyof typeof endpoints, sent: Sent, view: ViewName, answers = true): void {
-    const person = this.person();
-    if (!person) return;
-    const change = { id: uuid(), endpoint, sent, view, answers, person: person.id };
+  change<C extends ChangeName>(endpoint: C, sent: Sent<(typeof endpoints)[C]>, view: ViewName, answers = true): void {
+    const person = this.who();
+    if (person === null) return;
+    const change = { id: uuid(), endpoint, sent: sent as AnySent, view, answers, person };
     this.store.dispatch(ViewEvents.changeAsked({ change }));
   }
 
-  /** Reads a view again that something else has changed, and the strip with it. */
+  /** Reads a view again that something else has changed. */
   refresh(view: ViewName): void {
-    const shown = this.views()[view];
-    if (shown) this.store.dispatch(ViewEvents.wanted({ view, sent: shown.sent }));
-    this.store.dispatch(SeasonEvents.stripOutdated());
+    this.store.dispatch(ViewEvents.outdated({ view }));
   }
 
   /** The answer to the last change of one kind, `null` when the last one was another. */
-  lastAnswer(endpoint: keyof typeof endpoints): Signal<object | null> {
+  lastAnswer<C extends ChangeName>(endpoint: C): Signal<Output<(typeof endpoints)[C]> | null> {
     const before = untracked(this.answer);
     return computed(() => {
       const last = this.answer();
-      return last?.endpoint === endpoint && last !== before ? last.answer : null;
+      return last?.endpoint === endpoint && last !== before ? (last.answer as Output<(typeof endpoints)[C]>) : null;
     });
   }
 

@@ -1,56 +1,25 @@
 import type { Output, endpoints } from '@brave-comb/contract';
-import { createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
-import type { CallFault } from '../api/contract-client';
-import { PeopleEvents } from '../people/people.feature';
+import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
+import type { AnySent, CallFault, Sent } from './contract-client';
 
-/** Views under Ahead that are read whole from one endpoint each. */
-export type ViewName =
-  | 'seasonYear'
-  | 'forage'
-  | 'happenings'
-  | 'aliveRound'
-  | 'movePlan'
-  | 'dayPage'
-  | 'forecastTrust'
-  | 'colonyCalendars'
-  | 'calendarFeed'
-  | 'planBoard'
-  | 'coverage'
-  | 'hiveList'
-  | 'planningTerms'
-  | 'messages'
-  | 'outbox'
-  | 'planVersions'
-  | 'mySessions'
-  | 'askedQuestions'
-  | 'combLedger'
-  | 'yardBook'
-  | 'predictions'
-  | 'traineeMatrix'
-  | 'passport'
-  | 'agreement'
-  | 'checklist'
-  | 'debrief'
-  | 'practice'
-  | 'practiceRecord'
-  | 'indoorPlan'
-  | 'photoBank'
-  | 'polls'
-  | 'nextHives';
-export type ViewData<V extends ViewName> = Output<(typeof endpoints)[V]>;
+type Table = typeof endpoints;
+/** Endpoints of one method that answer once. */
+type Named<M extends 'GET' | 'POST'> = {
+  [Name in keyof Table]: Table[Name]['method'] extends M ? (true extends Table[Name]['streams'] ? never : Name) : never;
+}[keyof Table];
 
-/** Parameters, query and body of a call, before the contract has checked them. */
-export interface Sent {
-  readonly params?: Readonly<Record<string, string>>;
-  readonly query?: Readonly<Record<string, string | undefined>>;
-  readonly body?: unknown;
-}
+/** A view: what one of the contract's GET endpoints answers. */
+export type ViewName = Named<'GET'>;
+export type ViewData<V extends ViewName> = Output<Table[V]>;
+/** What a view is asked with. */
+export type Asked<V extends ViewName> = Sent<Table[V]>;
+export type ChangeName = Named<'POST'>;
 
 /** Something to be written, as it waits on this device. */
 export interface Change {
   readonly id: string;
-  readonly endpoint: keyof typeof endpoints;
-  readonly sent: Sent;
+  readonly endpoint: ChangeName;
+  readonly sent: AnySent;
   /** View that the answer is, or that is read again afterwards. */
   readonly view: ViewName;
   /** Whether the answer is the view itself. */
@@ -60,7 +29,7 @@ export interface Change {
 }
 
 interface View {
-  readonly sent: Sent;
+  readonly sent: AnySent;
   readonly data: unknown;
   readonly fault: CallFault | null;
   readonly loading: boolean;
@@ -69,12 +38,15 @@ interface View {
 export const ViewEvents = createActionGroup({
   source: 'Views',
   events: {
-    Wanted: props<{ view: ViewName; sent: Sent }>(),
-    Loaded: props<{ view: ViewName; data: object }>(),
+    Wanted: props<{ view: ViewName; sent: AnySent }>(),
+    Outdated: props<{ view: ViewName }>(),
+    'All outdated': emptyProps(),
+    Loaded: props<{ view: ViewName; data: unknown }>(),
     Failed: props<{ view: ViewName; fault: CallFault }>(),
     'Change asked': props<{ change: Change }>(),
     'Change waits': props<{ change: Change }>(),
-    Changed: props<{ change: Change; answer: object }>(),
+    Changed: props<{ change: Change; answer: unknown }>(),
+    'May be sent': emptyProps(),
     'Change refused': props<{ change: Change; fault: CallFault }>(),
   },
 });
@@ -85,7 +57,7 @@ interface ViewsState {
   readonly sending: readonly string[];
   readonly waiting: readonly string[];
   readonly refused: readonly { readonly id: string; readonly view: ViewName; readonly message: string }[];
-  readonly lastAnswer: { readonly endpoint: string; readonly answer: object } | null;
+  readonly lastAnswer: { readonly endpoint: string; readonly answer: unknown } | null;
 }
 
 const without = (ids: readonly string[], id: string): readonly string[] => ids.filter((each) => each !== id);
@@ -126,6 +98,5 @@ export const viewsFeature = createFeature({
       waiting: without(state.waiting, change.id),
       refused: [...state.refused, { id: change.id, view: change.view, message: fault.message }],
     })),
-    on(PeopleEvents.signedOut, () => initial),
   ),
 });

@@ -6,8 +6,8 @@ import { parseSide } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { CombPortrait } from '../inspection/comb-portrait';
 import { AsideNotice } from '../inspection/aside-notice';
-import { Clock } from './clock';
-import { PeopleEvents, peopleFeature } from './people.feature';
+import { Clock } from '../people/clock';
+import { PeopleEvents, peopleFeature } from '../people/people.feature';
 
 @Component({
   selector: 'bc-sign-in',

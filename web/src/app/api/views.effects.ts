@@ -1,12 +1,10 @@
 import { inject } from '@angular/core';
-import { endpoints } from '../api/endpoints';
+import { endpoints } from './endpoints';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import {
-  type Observable,
   catchError,
   concatMap,
-  filter,
   from,
   fromEvent,
   groupBy,
@@ -19,18 +17,12 @@ import {
   tap,
   withLatestFrom,
 } from 'rxjs';
-import { type CallFault, ContractClient } from '../api/contract-client';
-import { PeopleEvents, peopleFeature } from '../people/people.feature';
+import { type AnySent, type CallFault, ContractClient } from './contract-client';
 import { ChangeQueue } from './change-queue';
-import { SeasonEvents } from './season.feature';
-import { type Sent, ViewEvents, viewsFeature } from './views.feature';
+import { type ViewName, ViewEvents, viewsFeature } from './views.feature';
+import { WHO } from './who';
 
 const RETRY = 15_000;
-
-/** The contract checks what is sent, so a call made by name is as good as one made by hand. */
-function call(client: ContractClient, name: keyof typeof endpoints, sent: Sent): Observable<object> {
-  return client.call(endpoints[name] as never, sent as never);
-}
 
 export const loadView = createEffect(
   (actions = inject(Actions), client = inject(ContractClient)) =>
@@ -40,7 +32,7 @@ export const loadView = createEffect(
       mergeMap((wanted) =>
         wanted.pipe(
           switchMap(({ view, sent }) =>
-            call(client, view, sent).pipe(
+            client.send(endpoints[view], sent).pipe(
               map((data) => ViewEvents.loaded({ view, data })),
               catchError((fault: CallFault) => of(ViewEvents.failed({ view, fault }))),
             ),
@@ -51,17 +43,17 @@ export const loadView = createEffect(
   { functional: true },
 );
 
-/** A moved clock changes every view that is open. */
-export const reloadViews = createEffect(
+/** What is open is read again when it, or everything, has become another. */
+export const readAgain = createEffect(
   (actions = inject(Actions), store = inject(Store)) =>
     actions.pipe(
-      ofType(PeopleEvents.clockMoved),
+      ofType(ViewEvents.outdated, ViewEvents.allOutdated),
       withLatestFrom(store.select(viewsFeature.selectViews)),
-      mergeMap(([, views]) =>
+      mergeMap(([event, views]) =>
         from(
-          (Object.entries(views) as [keyof typeof views, { sent: Sent }][]).map(([view, { sent }]) =>
-            ViewEvents.wanted({ view, sent }),
-          ),
+          (Object.entries(views) as [ViewName, { sent: AnySent }][])
+            .filter(([view]) => event.type === ViewEvents.allOutdated.type || event.view === view)
+            .map(([view, { sent }]) => ViewEvents.wanted({ view, sent })),
         ),
       ),
     ),
@@ -75,7 +67,7 @@ export const sendChange = createEffect(
       ofType(ViewEvents.changeAsked),
       tap(({ change }) => queue.keep(change)),
       concatMap(({ change }) =>
-        call(client, change.endpoint, change.sent).pipe(
+        client.send(endpoints[change.endpoint], change.sent).pipe(
           tap(() => queue.drop(change.id)),
           map((answer) => ViewEvents.changed({ change, answer })),
           catchError((fault: CallFault) => {
@@ -90,40 +82,28 @@ export const sendChange = createEffect(
   { functional: true },
 );
 
-/** What a change did shows in its view and on the strip. */
+/** What a change did shows in its view. */
 export const showChange = createEffect(
-  (actions = inject(Actions), store = inject(Store)) =>
+  (actions = inject(Actions)) =>
     actions.pipe(
       ofType(ViewEvents.changed),
-      withLatestFrom(store.select(viewsFeature.selectViews)),
-      mergeMap(([{ change, answer }, views]) => {
-        const sent = views[change.view]?.sent;
-        const shown = change.answers
-          ? [ViewEvents.loaded({ view: change.view, data: answer })]
-          : sent
-            ? [ViewEvents.wanted({ view: change.view, sent })]
-            : [];
-        return from([...shown, SeasonEvents.stripOutdated()]);
-      }),
+      map(({ change: { view, answers }, answer }) =>
+        answers ? ViewEvents.loaded({ view, data: answer }) : ViewEvents.outdated({ view }),
+      ),
     ),
   { functional: true },
 );
 
 /** Tries again what waits: after sign-in, when the connection comes back, and every now and then. */
 export const retryChanges = createEffect(
-  (actions = inject(Actions), store = inject(Store), queue = inject(ChangeQueue)) =>
-    merge(
-      actions.pipe(ofType(PeopleEvents.signedIn, PeopleEvents.personRecognised)),
-      fromEvent(globalThis, 'online'),
-      interval(RETRY),
-    ).pipe(
-      withLatestFrom(store.select(peopleFeature.selectPerson), store.select(viewsFeature.selectSending)),
-      filter(([, person]) => person !== null),
-      mergeMap(([, person, sending]) =>
-        from(queue.all(person!.id).filter((change) => !sending.includes(change.id))).pipe(
-          map((change) => ViewEvents.changeAsked({ change })),
-        ),
-      ),
+  (actions = inject(Actions), store = inject(Store), queue = inject(ChangeQueue), who = inject(WHO)) =>
+    merge(actions.pipe(ofType(ViewEvents.mayBeSent)), fromEvent(globalThis, 'online'), interval(RETRY)).pipe(
+      withLatestFrom(store.select(viewsFeature.selectSending)),
+      mergeMap(([, sending]) => {
+        const person = who();
+        const waiting = person === null ? [] : queue.all(person).filter(({ id }) => !sending.includes(id));
+        return from(waiting.map((change) => ViewEvents.changeAsked({ change })));
+      }),
     ),
   { functional: true },
 );

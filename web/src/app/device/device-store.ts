@@ -54,9 +54,14 @@ export type Aside =
     };
 
 /** An answer of the server that can be looked at without signal. */
-interface KeptView {
-  readonly key: string;
+export interface KeptAnswer {
   readonly body: unknown;
+  /** Tag that it came with. */
+  readonly tag?: string | undefined;
+}
+
+interface KeptView extends KeptAnswer {
+  readonly key: string;
   readonly at: number;
 }
 
@@ -191,10 +196,10 @@ export class DeviceStore {
   }
 
   /** Keeps an answer for whoever is here, to be looked at without signal; the oldest make room. */
-  async keepView(address: string, body: unknown): Promise<void> {
+  async keepView(address: string, answer: KeptAnswer): Promise<void> {
     if (this.owner === null) return;
     const change = (await this.opened).transaction('views', 'readwrite');
-    await change.store.put({ key: `${this.owner} ${address}`, body, at: Date.now() });
+    await change.store.put({ ...answer, key: `${this.owner} ${address}`, at: Date.now() });
     let most = (await change.store.count()) - MOST_VIEWS;
     for (let old = await change.store.index('at').openCursor(); old && most > 0; old = await old.continue()) {
       await old.delete();
@@ -204,9 +209,9 @@ export class DeviceStore {
   }
 
   /** What was answered last, not longer ago than three days. */
-  async view(address: string): Promise<unknown> {
+  async view(address: string): Promise<KeptAnswer | undefined> {
     const kept = await (await this.opened).get('views', `${this.owner} ${address}`);
-    return kept && Date.now() - kept.at < VIEW_AGE ? kept.body : undefined;
+    return kept && Date.now() - kept.at < VIEW_AGE ? kept : undefined;
   }
 
   /** The step that this device stands at in a visit; another device may stand elsewhere. */
