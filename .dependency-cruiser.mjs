@@ -9,17 +9,19 @@ const storeys = [
   ['practice', 'planning'],
   ['exchange'],
 ];
-const roomRules = storeys.slice(0, -1).map((rooms, floor) => ({
-  name: `core-${rooms.join('-')}-looks-down`,
-  severity: 'error',
-  from: { path: `^core/src/(${rooms.join('|')})/` },
-  to: {
-    path: `^core/src/(${storeys
-      .slice(floor + 1)
-      .flat()
-      .join('|')})/`,
-  },
-}));
+/** A room looks down: to those that stand before it, or beside it. */
+const looksDown = (folder, rooms) =>
+  rooms.slice(0, -1).map((own, height) => ({
+    name: `${folder.replaceAll('/', '-')}-${own.join('-')}-looks-down`,
+    severity: 'error',
+    from: { path: `^${folder}/(${own.join('|')})/` },
+    to: {
+      path: `^${folder}/(${rooms
+        .slice(height + 1)
+        .flat()
+        .join('|')})/`,
+    },
+  }));
 
 // Floors of the server, and the rooms on each from the ground up. See docs/architecture.md.
 const records = [
@@ -30,18 +32,6 @@ const records = [
   ['debrief', 'practice'],
 ];
 const facts = [['inspection', 'season', 'skills'], ['care'], ['planning', 'practice', 'debrief']];
-const looksDown = (floor, rooms) =>
-  rooms.slice(0, -1).map((own, height) => ({
-    name: `server-${floor}-${own.join('-')}-looks-down`,
-    severity: 'error',
-    from: { path: `^server/src/${floor}/(${own.join('|')})/` },
-    to: {
-      path: `^server/src/${floor}/(${rooms
-        .slice(height + 1)
-        .flat()
-        .join('|')})/`,
-    },
-  }));
 const floorRule = (floor, above) => ({
   name: `server-${floor}-looks-down`,
   severity: 'error',
@@ -64,8 +54,8 @@ const serverRules = [
   floorRule('views', ['acts', 'jobs', 'routes', 'demo']),
   floorRule('acts', ['views', 'jobs', 'routes', 'demo']),
   floorRule('jobs', ['views', 'acts', 'routes', 'demo']),
-  ...looksDown('records', records),
-  ...looksDown('facts', facts),
+  ...looksDown('server/src/records', records),
+  ...looksDown('server/src/facts', facts),
   {
     name: 'a-view-is-nobody-elses',
     severity: 'error',
@@ -86,6 +76,35 @@ const serverRules = [
   },
 ];
 
+// Rooms of the web application from the ground up: what a device keeps and what all screens are made of; calls; who is signed in; the rooms of
+// the work; the screens of its three moments, which know nothing of each other; the frame around them.
+const screens = ['ahead', 'at-the-hive', 'afterwards'];
+const web = [
+  ['device', 'ui', 'icons'],
+  ['api'],
+  ['people', 'equipment'],
+  ['season'],
+  ['care', 'weather', 'skills', 'inspection'],
+  ['planning', 'practice'],
+  screens,
+  ['shell'],
+];
+const webRules = [
+  ...looksDown('web/src/app', web),
+  {
+    name: 'web-has-these-rooms',
+    severity: 'error',
+    from: {},
+    to: { path: '^web/src/app/[^/]+/', pathNot: `^web/src/app/(${web.flat().join('|')})/` },
+  },
+  {
+    name: 'a-moments-screens-are-its-own',
+    severity: 'error',
+    from: { path: `^web/src/app/(${screens.join('|')})/` },
+    to: { path: `^web/src/app/(${screens.join('|')})/`, pathNot: '^web/src/app/$1/' },
+  },
+];
+
 /** @type {import('dependency-cruiser').IConfiguration} */
 export default {
   forbidden: [
@@ -96,8 +115,9 @@ export default {
       from: { path: '^core/src' },
       to: { pathNot: '^(core/src|node_modules/((@types/)?suncalc|papaparse|@types/papaparse|pure-rand|highs/types))' },
     },
-    ...roomRules,
+    ...looksDown('core/src', storeys),
     ...serverRules,
+    ...webRules,
     {
       name: 'contract-only-core-and-zod',
       severity: 'error',

@@ -2,9 +2,9 @@ import { TestBed } from '@angular/core/testing';
 import { Store } from '@ngrx/store';
 import { showView } from '../../testing/ahead';
 import { textOf } from '../../testing/text';
-import { OutboxScreen } from '../planning/outbox';
+import { OutboxScreen } from './outbox';
 import { ViewEvents } from '../api/views.feature';
-import { MessagesScreen } from './messages';
+import { MessagesScreen } from '../people/messages';
 
 const message = (id: string, read: boolean) => ({
   id,

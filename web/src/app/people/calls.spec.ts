@@ -4,12 +4,12 @@ import { TestBed } from '@angular/core/testing';
 import { Store, provideState, provideStore } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { DeviceStore, type KeptAnswer } from '../device/device-store';
-import { Clock } from '../people/clock';
-import { PeopleEvents, peopleFeature } from '../people/people.feature';
-import { noticesEnd, tellsTime } from '../people/interceptors';
-import { provideWho } from '../people/who';
-import { asWhom, asksAgain, keptAnswers } from './interceptors';
-import { asksByTag } from './tagged-answers';
+import { Clock } from './clock';
+import { PeopleEvents, peopleFeature } from './people.feature';
+import { noticesEnd, tellsTime } from './interceptors';
+import { provideWho } from './who';
+import { asWhom, asksAgain, keptAnswers } from '../api/interceptors';
+import { asksByTag } from '../api/tagged-answers';
 
 describe('calls of the server', () => {
   let http: HttpClient;
