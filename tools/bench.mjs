@@ -14,7 +14,7 @@ import { ROOT } from './lib/paths.mjs';
 import { plannerBoard } from './lib/planner-board.mjs';
 import { run, say } from './lib/say.mjs';
 import { tapsASide } from './lib/taps-bench.mjs';
-import { signIn } from './lib/traffic.mjs';
+import { everybodyReloads, viewsAsked } from './lib/views-bench.mjs';
 
 const PASSWORD = 'willow-before-gorse';
 const SIDES = 80;
@@ -239,23 +239,6 @@ async function core(name) {
   return JSON.parse(said);
 }
 
-async function requestsPerSecond(address) {
-  const { default: autocannon } = await import('autocannon');
-  const { cookie } = await signIn(address, 'morag');
-  const next = await (await fetch(`${address}/api/sessions/next`, { headers: { cookie } })).json();
-  const load = async (path) => {
-    const { requests, non2xx } = await autocannon({
-      url: `${address}${path}`,
-      headers: { cookie },
-      connections: 8,
-      duration: 6,
-    });
-    if (non2xx > 0) throw new Error(`${path}: ${non2xx} answers were no success`);
-    return requests.average;
-  };
-  return { daySheet: await load(`/api/sessions/${next.session}/day-sheet`), constant: await load('/api/health/live') };
-}
-
 await run(async () => {
   await ensureDependencies();
   await ensurePackages({ mariadbd: 'mariadb-server', chromium: 'chromium' });
@@ -323,10 +306,16 @@ await run(async () => {
       say(
         `  ${name.padEnd(10)} ${one.toFixed(4)}  ${ten === null ? '      ' : ten.toFixed(4)}  ${ready.toFixed(1)} s${proven ? ', proven' : ''}  ${(perSecond / 1000).toFixed(0)} k/s  ${memory.toFixed(0)} MB`,
       );
-    const load = await requestsPerSecond(address);
-    say(`day sheet, requests a second                             ${load.daySheet.toFixed(0)}`);
+    const { constant, views } = await viewsAsked(address);
+    say(`a constant, requests a second                            ${constant.toFixed(0)}`);
+    const share = (each) => `${each.toFixed(0)} (${(each / constant).toFixed(2)})`;
+    for (const { name, full, same, changed, first } of views)
+      say(
+        `${name}: whole ${share(full)}, by its tag ${share(same)}, a change every second ${share(changed)}; first after a change ${first.toFixed(0)} ms`,
+      );
+    const all = await everybodyReloads(address);
     say(
-      `  the same server answering a constant                   ${load.constant.toFixed(0)} (${(load.constant / load.daySheet).toFixed(1)} times)`,
+      `20 trainees and 5 of the staff load every screen within 10 s: ${all.asked} answers, half within ${all.half.toFixed(0)} ms, 95 of 100 within ${all.most.toFixed(0)} ms, refused ${all.refused.length === 0 ? 'none' : all.refused.join('; ')}`,
     );
     await warm.stop();
   } finally {

@@ -123,7 +123,7 @@ function readBody(): RequestHandler {
 function apiRouter(context: Context, config: Config, refreshed: () => Promise<void>, traffic: Traffic): Router {
   const router = Router();
   const serve = serving({
-    context,
+    clock: context.clock,
     router,
     checked: config.checkResponses,
     goesOn: (session) => sessionGoesOn(context.db, session),

@@ -68,8 +68,8 @@ export class Kept<T> {
 const MINUTE = 60_000;
 
 /** A school at a moment: its revision, and the minute, since much is told by the clock. */
-export const momentOf = async ({ db, clock }: Pick<Context, 'db' | 'clock'>, school: string): Promise<string> =>
-  `${await revisionOf(db, school)}.${Math.floor(clock.now().getTime() / MINUTE)}`;
+export const momentAt = (revision: number, clock: Context['clock']): string =>
+  `${revision}.${Math.floor(clock.now().getTime() / MINUTE)}`;
 
 const MOST_FACTS = 400;
 const facts = perDatabase(() => new Kept<unknown>(MOST_FACTS, () => 1));
@@ -90,6 +90,6 @@ export async function onceARevision<T>(
   reckon: () => Promise<T>,
 ): Promise<T> {
   if (context.db.isTransaction) return reckon();
-  const moment = await momentOf(context, school);
+  const moment = momentAt(await revisionOf(context.db, school), context.clock);
   return facts(context.db).ask(`${school} ${kind}`, moment, reckon) as Promise<T>;
 }

@@ -5,7 +5,7 @@ import type * as z from 'zod';
 import { createHash } from 'node:crypto';
 import type { Actor, Context } from './context';
 import { worthAgain } from './faults';
-import { Kept, momentOf } from './kept';
+import { Kept, momentAt } from './kept';
 import { lane } from './lanes';
 import { Refusal } from './problem';
 import { tornText } from './torn-text';
@@ -13,6 +13,8 @@ import { tornText } from './torn-text';
 declare module 'express-session' {
   interface SessionData {
     actor?: Actor;
+    /** Revision of the person's school when the request came. */
+    revision?: number;
   }
 }
 
@@ -66,7 +68,7 @@ function parse(shape: z.ZodType | undefined, value: unknown, where: 'params' | '
 
 /** How the endpoints of one application are served. */
 export interface Served {
-  readonly context: Pick<Context, 'db' | 'clock'>;
+  readonly clock: Context['clock'];
   readonly router: Router;
   /** Whether responses are checked against the contract too (in tests). */
   readonly checked: boolean;
@@ -88,7 +90,7 @@ const AT_THE_HIVE = /^\/api\/(visits|sessions|live)\b/;
  * @param served where they are served, and how
  * @returns serves one endpoint with its handler
  */
-export function serving({ context, router, checked, goesOn, notAwaited }: Served): Serve {
+export function serving({ clock, router, checked, goesOn, notAwaited }: Served): Serve {
   const lanes = {
     hive: lane({ atOnce: 3, waiting: 300, each: 12, patience: 15_000 }),
     desk: lane({ atOnce: 3, waiting: 150, each: 24, patience: 15_000 }),
@@ -130,7 +132,7 @@ export function serving({ context, router, checked, goesOn, notAwaited }: Served
         send(response, await turn(who, reckon));
         return;
       }
-      const moment = await momentOf(context, actor.school);
+      const moment = momentAt(request.session.revision ?? 0, clock);
       const own = `${actor.role} ${who}`;
       const asked = request.get('if-none-match');
       if (asked?.startsWith(tagOf(moment, own))) {

@@ -21,7 +21,9 @@ import { mainFlow } from '@brave-comb/core/season';
 import { addDays, dayAndMonth, daysBetween } from '@brave-comb/core/units';
 import { HOUR } from '@brave-comb/core/weather';
 import type { Context } from '../../context';
+import type { Db } from '../../database/db';
 import { dateAt, hourAt } from '../../dates';
+import { onceARevision } from '../../kept';
 import { type ColonyEventRow, colonyEvents, openFollowUps } from '../../records/care';
 import { coloniesIn, colonyById, type ColonyRow, type HiveRow, hivesOf, siteById } from '../../records/equipment';
 import { type VisitRow, visitsOfHives } from '../../records/inspection';
@@ -89,7 +91,13 @@ export async function colonyStates(
   season: SiteSeason,
   only?: readonly string[],
 ): Promise<readonly ColonyState[]> {
-  const { db } = context;
+  if (context.db.isTransaction) return reckonStates(context.db, season, only);
+  const kind = `colonies of ${season.site.id}, season ${identityOf(season)}`;
+  const all = await onceARevision(context, season.site.school, kind, () => reckonStates(context.db, season));
+  return only ? all.filter(({ hive }) => only.includes(hive.id)) : all;
+}
+
+async function reckonStates(db: Db, season: SiteSeason, only?: readonly string[]): Promise<readonly ColonyState[]> {
   const { site, today } = season;
   const hives = (await hivesOf(db, site.school, site.id)).filter(({ id }) => only?.includes(id) ?? true);
   const ids = hives.map((hive) => hive.id);

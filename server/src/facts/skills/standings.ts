@@ -13,6 +13,7 @@ import type { Clock } from '../../clock/clock';
 import type { Db } from '../../database/db';
 import { raiseRevision } from '../../database/revision-store';
 import { hourAt, iso } from '../../dates';
+import { onceARevision } from '../../kept';
 import { dayAtSchool, sitesOf, turnOf } from '../../records/equipment';
 import { learnersOf, practiceOf, lockSchool } from '../../records/people';
 import {
@@ -54,6 +55,15 @@ export interface SchoolStandings {
  * @returns the list in force, the standings, and the words that they rest on besides the demonstrations
  */
 export async function schoolStandings(
+  context: { readonly db: Db; readonly clock: Clock },
+  school: string,
+  trainees: readonly string[],
+): Promise<SchoolStandings> {
+  const who = [...new Set(trainees)].sort();
+  return onceARevision(context, school, `standings of ${who.join(' ')}`, () => reckonStandings(context, school, who));
+}
+
+async function reckonStandings(
   { db, clock }: { readonly db: Db; readonly clock: Clock },
   school: string,
   trainees: readonly string[],

@@ -1,5 +1,6 @@
 import type { Role } from '@brave-comb/contract';
 import { type SessionData, Store } from 'express-session';
+import { batched } from '../../database/batched';
 import type { Db } from '../../database/db';
 
 /** A session that is not used ends after this, ms. */
@@ -24,10 +25,12 @@ interface RowWithPerson extends Row {
   readonly role: Role | null;
   readonly school: string | null;
   readonly school_name: string | null;
+  readonly revision: string | number | null;
 }
 
 /**
- * Signed-in sessions in the database, read with the person as they are now: a role that was taken away is gone at the next request.
+ * Signed-in sessions in the database, read with the person and the school's revision as they are now: a role that was taken away is gone at the
+ * next request.
  *
  * A database that does not answer is told to whoever asked, as a refusal of that one request: nothing is thrown where nobody listens. Being
  * used is written down at most once a minute, and failing at it refuses nobody.
@@ -43,24 +46,32 @@ export class SessionStore extends Store {
     answer(this.read(sid), done);
   }
 
-  private async read(sid: string): Promise<SessionData | null> {
-    const row = await living(this.db, sid)
+  private readonly living = batched<RowWithPerson>(async (sids) => {
+    const rows = await living(this.db)
+      .whereIn('sid', sids)
       .leftJoin('people', 'people.id', 'web_sessions.person')
       .leftJoin('schools', 'schools.id', 'people.school')
       .whereNull('people.erased_at')
-      .first<RowWithPerson | undefined>(
+      .select<RowWithPerson[]>(
         'web_sessions.*',
         'people.name',
         'people.role',
         'people.school',
         'schools.name as school_name',
+        this.db.raw('(select sum(number) from revisions where revisions.school = people.school) as revision'),
       );
+    return new Map(rows.map((row) => [row.sid, row]));
+  });
+
+  private async read(sid: string): Promise<SessionData | null> {
+    const row = await this.living(sid);
     if (!row) return null;
     const session = (typeof row.sess === 'string' ? JSON.parse(row.sess) : row.sess) as SessionData;
     if (!session.actor) return session;
     const { person: id, name, role, school, school_name: schoolName } = row;
     if (id === null || name === null || role === null || school === null || schoolName === null) return null;
-    return { ...session, actor: { id, name, role, school, schoolName } };
+    const actor = { id, name, role, school, schoolName };
+    return { ...session, actor, revision: Number(row.revision ?? 0) };
   }
 
   override set(sid: string, session: SessionData, done?: (error?: unknown) => void): void {
@@ -96,16 +107,15 @@ export class SessionStore extends Store {
 
 const expiry = (): Date => new Date(Date.now() + IDLE);
 
-/** The row of a session that has not ended. */
-const living = (db: Db, sid: string) =>
+/** Sessions that have not ended. */
+const living = (db: Db) =>
   db('web_sessions')
-    .where({ sid })
     .where('expired', '>', new Date())
     .where('started_at', '>', new Date(Date.now() - SIGNED_IN_AT_MOST));
 
 /** Whether a session goes on: what streams ask now and then. */
 export const sessionGoesOn = async (db: Db, sid: string): Promise<boolean> => {
-  const row = await living(db, sid).whereNotNull('person').first<object | undefined>('sid');
+  const row = await living(db).where({ sid }).whereNotNull('person').first<object | undefined>('sid');
   return row !== undefined;
 };
 

@@ -53,9 +53,7 @@ export class PracticeDesk {
   private readonly own = signal<readonly PracticeResult[]>([]);
   /** What the last answer is weak evidence for, once the server has it. */
   private readonly kept = this.desk.lastAnswer('recordPractice');
-  readonly evidence = computed(
-    () => (this.kept() as Output<(typeof endpoints)['recordPractice']> | null)?.evidence ?? [],
-  );
+  readonly evidence = computed(() => this.kept()?.evidence ?? []);
 
   readonly data = this.watched.data;
   readonly results = computed((): readonly PracticeResult[] => {

@@ -111,7 +111,7 @@ export class MovePlanner {
   private readonly calendars = this.desk.watch('colonyCalendars', () => ({ query: { site: this.site() } }));
   protected readonly colonies = computed(() => this.calendars.data()?.colonies ?? []);
   private readonly answer = this.desk.lastAnswer('scheduleMove');
-  protected readonly done = computed(() => (this.answer() as { tasks: number } | null)?.tasks ?? null);
+  protected readonly done = computed(() => this.answer()?.tasks ?? null);
 
   protected choose(value: string): void {
     const [to, plant] = value.split('|');

@@ -172,7 +172,7 @@ export class ChecklistScreen {
       untracked(() => this.draft.load(before, unsent(this.person()?.id ?? '') ?? sent ?? before));
     });
     effect(() => {
-      const answer = this.enforced() as Output<typeof endpoints.enforceChecklist> | null;
+      const answer = this.enforced();
       const today = untracked(this.data)?.today;
       if (!answer || today === undefined) return;
       // What was put in force is no draft any more.
@@ -187,7 +187,7 @@ export class ChecklistScreen {
       );
     });
     effect(() => {
-      const answer = this.takenBack() as Output<typeof endpoints.takeBackChecklist> | null;
+      const answer = this.takenBack();
       if (answer?.version) this.says.set(`Version ${answer.version} is the draft again.`);
     });
     toObservable(this.draft.skills)

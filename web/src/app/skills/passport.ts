@@ -77,7 +77,7 @@ export class PassportScreen {
   /** What became of the last thing that was done here. */
   protected readonly says = computed(() => {
     if (this.wrong()) return this.wrong();
-    const taken = this.taken() as { school: string; taken: number; known: number; unknown: readonly string[] } | null;
+    const taken = this.taken();
     if (!taken) return null;
     const unknown = taken.unknown.length > 0 ? ` Not on this list: ${taken.unknown.join(', ')}.` : '';
     return `${taken.taken} showings from ${taken.school} imported, ${taken.known} were here already. They wait for your word.${unknown}`;
