@@ -130,4 +130,4 @@ export async function startServer(config: Config): Promise<Running> {
   }
 }
 
-export { configFromEnvironment, SetUpError } from './config';
+export { SetUpError } from './config';
