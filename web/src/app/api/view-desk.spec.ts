@@ -1,4 +1,4 @@
-import { signal } from '@angular/core';
+import { Component, inject, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { Store, provideState, provideStore } from '@ngrx/store';
 import { ViewDesk } from './view-desk';
@@ -42,5 +42,57 @@ describe('the answer to the last change', () => {
     expect(later()).toBeNull();
     answered('enforceChecklist', { version: 2 });
     expect(later()).toEqual({ version: 2 });
+  });
+});
+
+@Component({ template: '' })
+class Screen {
+  readonly site = signal<string | null>('home');
+  readonly forage = inject(ViewDesk).watch('forage', () => {
+    const site = this.site();
+    return site === null ? null : { query: { site } };
+  });
+}
+
+describe('a view whose address changes', () => {
+  const fault = { status: 404, problem: 'not found', message: 'There is no such site.', details: [] };
+  const open = () => {
+    TestBed.configureTestingModule({
+      providers: [provideStore(), provideState(viewsFeature), { provide: WHO, useValue: signal('ruth') }],
+    });
+    const { componentInstance: screen } = TestBed.createComponent(Screen);
+    const store = TestBed.inject(Store);
+    TestBed.tick();
+    const come = (data: object) => store.dispatch(ViewEvents.loaded({ view: 'forage', data }));
+    const go = (site: string | null) => {
+      screen.site.set(site);
+      TestBed.tick();
+    };
+    const seen = () => [screen.forage.data(), screen.forage.former(), screen.forage.loading()];
+    return { come, go, seen, screen, fail: () => store.dispatch(ViewEvents.failed({ view: 'forage', fault })) };
+  };
+
+  it('shows what was there, as that, until the new answer comes', () => {
+    const { come, go, seen } = open();
+    expect(seen()).toEqual([null, false, true]);
+    come({ site: 'home' });
+    expect(seen()).toEqual([{ site: 'home' }, false, false]);
+    go('moor');
+    expect(seen()).toEqual([{ site: 'home' }, true, true]);
+    come({ site: 'moor' });
+    expect(seen()).toEqual([{ site: 'moor' }, false, false]);
+  });
+
+  it('shows nothing of it when the new answer is a fault, or nothing is asked any more', () => {
+    const { come, go, seen, screen, fail } = open();
+    come({ site: 'home' });
+    go('moor');
+    fail();
+    expect(seen()).toEqual([null, false, false]);
+    expect(screen.forage.fault()).toEqual(fault);
+    go('home');
+    come({ site: 'home' });
+    go(null);
+    expect(seen()[0]).toBeNull();
   });
 });

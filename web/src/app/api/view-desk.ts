@@ -1,4 +1,4 @@
-import { Injectable, type Signal, computed, effect, inject, untracked } from '@angular/core';
+import { Injectable, type Signal, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -8,7 +8,10 @@ import { WHO } from './who';
 
 /** One view as a screen sees it. */
 export interface Watched<V extends ViewName> {
+  /** What it answered; while something else is asked for, what was answered before, until the new answer or a fault comes. */
   readonly data: Signal<ViewData<V> | null>;
+  /** Whether that is still the answer to what was asked before. */
+  readonly former: Signal<boolean>;
   readonly fault: Signal<CallFault | null>;
   readonly loading: Signal<boolean>;
   /** Refusals of changes made on this view. */
@@ -46,8 +49,15 @@ export class ViewDesk {
       const shown = this.views()[view];
       return shown && JSON.stringify(shown.sent) === JSON.stringify(asked()) ? shown : undefined;
     });
+    const answered = computed(() => (own()?.data ?? null) as ViewData<V> | null);
+    const none = computed(() => asked() === null || (own()?.fault ?? null) !== null);
+    const data = linkedSignal<{ now: ViewData<V> | null; none: boolean }, ViewData<V> | null>({
+      source: () => ({ now: answered(), none: none() }),
+      computation: (each, before) => each.now ?? (each.none ? null : (before?.value ?? null)),
+    });
     return {
-      data: computed(() => (own()?.data ?? null) as ViewData<V> | null),
+      data: data.asReadonly(),
+      former: computed(() => data() !== null && answered() === null),
       fault: computed(() => own()?.fault ?? null),
       loading: computed(() => own()?.loading ?? true),
       refused: computed(() => this.allRefused().filter((each) => each.view === view)),

@@ -20,7 +20,7 @@ import { ViewDesk, type Watched } from './view-desk';
         <p>{{ fault.message }}</p>
         <button type="button" class="btn" (click)="watched().reload()">Try now</button>
       </section>
-    } @else if (!watched().data()) {
+    } @else if (!watched().data() || watched().former()) {
       <p class="loading" role="status">Loading {{ name().toLowerCase() }} …</p>
     }
   `,
@@ -45,6 +45,7 @@ import { ViewDesk, type Watched } from './view-desk';
       color: var(--ink-2);
     }
   `,
+  host: { '[class.former]': 'watched().former()' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ViewState {

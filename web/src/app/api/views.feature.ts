@@ -73,7 +73,10 @@ export const viewsFeature = createFeature({
   name: 'views',
   reducer: createReducer<ViewsState>(
     initial,
-    on(ViewEvents.wanted, (state, { view, sent }) => withView(state, view, { sent, loading: true })),
+    on(ViewEvents.wanted, (state, { view, sent }) => {
+      const same = JSON.stringify(state.views[view]?.sent) === JSON.stringify(sent);
+      return withView(state, view, { sent, loading: true, ...(same ? {} : { data: null, fault: null }) });
+    }),
     on(ViewEvents.loaded, (state, { view, data }) => withView(state, view, { data, fault: null, loading: false })),
     on(ViewEvents.failed, (state, { view, fault }) => withView(state, view, { fault, loading: false })),
     on(ViewEvents.changeAsked, (state, { change }) => ({
