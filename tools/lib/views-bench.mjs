@@ -47,11 +47,15 @@ export async function viewsAsked(address) {
     matrix: '/api/trainees',
     strip: '/api/season/strip',
   };
-  const constant = await perSecond(autocannon, address, '/api/health/live', {}, 200);
+  // Other work on the machine comes and goes: the constant is asked for before, between and after.
+  const constants = [];
+  const askConstant = async () => constants.push(await perSecond(autocannon, address, '/api/health/live', {}, 200));
+  await askConstant();
   const { cookie } = lead;
   const full = {};
   for (const [name, path] of Object.entries(paths))
     full[name] = await perSecond(autocannon, address, path, { cookie }, 200);
+  await askConstant();
   // A tag holds for a minute of the clock: these runs begin with one.
   const { body } = await lead.get('/api/people/me');
   await sleep(60_000 - (Date.parse(body.clock.now) % 60_000) + 50);
@@ -60,6 +64,7 @@ export async function viewsAsked(address) {
     const tag = (await lead.get(path)).headers.get('etag');
     same[name] = await perSecond(autocannon, address, path, { cookie, 'if-none-match': tag }, 304);
   }
+  await askConstant();
   const views = [];
   for (const [name, path] of Object.entries(paths)) {
     const times = [];
@@ -76,7 +81,8 @@ export async function viewsAsked(address) {
     await changing;
     views.push({ name, full: full[name], same: same[name], changed, first: median(times) });
   }
-  return { constant, views };
+  await askConstant();
+  return { constant: median(constants), views };
 }
 
 const EVERYBODY = [
