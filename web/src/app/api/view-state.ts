@@ -44,6 +44,16 @@ import { ViewDesk, type Watched } from './view-desk';
       padding: 18px 4px;
       color: var(--ink-2);
     }
+    :host(.former) .loading {
+      position: absolute;
+      z-index: 2;
+      margin: 6px 0 0 8px;
+      padding: 2px 10px;
+      border-radius: 5px;
+      background: var(--ink);
+      color: var(--sheet);
+      font-size: var(--t-dense);
+    }
   `,
   host: { '[class.former]': 'watched().former()' },
   changeDetection: ChangeDetectionStrategy.OnPush,
