@@ -130,4 +130,6 @@ export async function startServer(config: Config): Promise<Running> {
   }
 }
 
+/** @public The tools start servers of the production build. */
+export { configFromEnvironment } from './config';
 export { SetUpError } from './config';

@@ -16,19 +16,22 @@ export async function withDemoServer(folder, work, change = {}) {
   await ensureBuild();
   const { startServer, configFromEnvironment } = await import(join(ROOT, 'server', 'dist', 'main.js'));
   const database = await startMariaDb(folder, { fast: true });
-  const server = await startServer({
-    ...configFromEnvironment({ LOG_LEVEL: 'warn' }),
-    port: await freePort(),
-    databaseUrl: database.url,
-    dataDir: folder,
-    webDir: join(ROOT, 'web', 'dist'),
-    sessionSecret: database.secret,
-    ...change,
-  });
   try {
-    return await work(server.address, server, database);
+    const server = await startServer({
+      ...configFromEnvironment({ LOG_LEVEL: 'warn' }),
+      port: await freePort(),
+      databaseUrl: database.url,
+      dataDir: folder,
+      webDir: join(ROOT, 'web', 'dist'),
+      sessionSecret: database.secret,
+      ...change,
+    });
+    try {
+      return await work(server.address, server, database);
+    } finally {
+      await server.stop();
+    }
   } finally {
-    await server.stop();
     await database.stop();
   }
 }
