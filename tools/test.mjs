@@ -10,7 +10,7 @@ const PLAIN = { ...process.env, NO_COLOR: '1', CI: '1' };
 
 const npx = (...args) => ['npx', ['--no-install', ...args]];
 
-/** Two lanes side by side, one a core; the browser has the machine for itself afterwards. */
+/** Two lanes side by side, one a core; the browser follows what is read, and has the machine for itself when the API is done. */
 const READING = [
   { name: 'format', command: npx('oxfmt', '--check', '.') },
   { name: 'lint and types', command: npx('oxlint') },
@@ -94,8 +94,7 @@ await run(async () => {
       if (found.failed > 0) say(output);
     }
   };
-  await Promise.all([inOrder(READING), inOrder(RUNNING)]);
-  await inOrder(BROWSER);
+  await Promise.all([inOrder([...READING, ...BROWSER]), inOrder(RUNNING)]);
   process.exitCode = failed === 0 ? 0 : 1;
   say(`${passed} passed, ${failed} failed`);
 });

@@ -27,9 +27,9 @@ import {
   evenYear,
   usualByPlace,
   usualTurn,
-  wilson,
   yearPhases,
 } from '../src/season';
+import { wilson } from '../src/statistics';
 import { addDays, daysBetween } from '../src/units';
 
 const COMMON = [

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { quantile } from '../src/statistics';
 import {
   DEFAULT_LIMITS,
   DEPTHS,
@@ -16,7 +17,6 @@ import {
   hourOutlooks,
   judgeSession,
   nextBest,
-  quantile,
   sunElevation,
   turnOf,
   weatherAt,

@@ -1,5 +1,6 @@
 import { type Server, createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { DAY } from '@brave-comb/core/units';
 import type { Express } from 'express';
 import { buildApp } from './app';
 import { fixedClock, systemClock } from './clock/clock';
@@ -44,7 +45,7 @@ const closed = (server: Server): Promise<void> =>
 const DRAIN = 8_000;
 const SWEEP_EVERY = 3_600_000;
 const KEEP_ALIVE = 75_000;
-const DEVICES_KEPT = 2 * 365 * 86_400_000;
+const DEVICES_KEPT = 2 * 365 * DAY;
 
 /** Tables up to date, and the demo in them where it is asked for; one process at a time. */
 async function prepare(

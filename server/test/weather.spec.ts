@@ -1,4 +1,5 @@
-import { DEFAULT_LIMITS, dayOutlook, quantile } from '@brave-comb/core/weather';
+import { quantile } from '@brave-comb/core/statistics';
+import { DEFAULT_LIMITS, dayOutlook } from '@brave-comb/core/weather';
 import supertest from 'supertest';
 import { describe, expect, it } from 'vitest';
 import { weatherStandIn } from '../src/standins/weather/app';

@@ -1,5 +1,6 @@
 import { BOXES, type BoxLayer, type Stack, boxWeight, isBox, nestBoxes, supers } from '../equipment';
-import { meanOf, roundTo } from '../units';
+import { meanOf } from '../statistics';
+import { roundTo } from '../units';
 import type { ColonyEstimate } from './estimates';
 import { type FrameSide, type SideAddress, eighthsRead } from './frame-side';
 import { type OutsideLook, entranceScore } from './outside';

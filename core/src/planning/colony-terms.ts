@@ -1,7 +1,8 @@
 import type { ColonyCalendar, ColonyRecord, Opening, Strict } from '../care';
 import type { Phase } from '../season';
 import type { Checklist, ColonyThing, Skill } from '../skills';
-import { addDays, type CivilDate, daysBetween, laterOf, meanOf } from '../units';
+import { meanOf } from '../statistics';
+import { addDays, type CivilDate, daysBetween, laterOf } from '../units';
 import { withSeated } from './group-terms';
 import type { PlanHive } from './problem';
 

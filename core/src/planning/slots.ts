@@ -1,5 +1,6 @@
+import { quantile } from '../statistics';
 import { type CivilDate, daysBetween } from '../units';
-import { DEPTHS, depthSteps, type Depth, MINUTE, type Outlook, quantile, weatherAt } from '../weather';
+import { DEPTHS, depthSteps, type Depth, MINUTE, type Outlook, weatherAt } from '../weather';
 import type { Temp } from './problem';
 
 /** Hours in which a session could be held, with the odds of its weather. Instants in ms since 1970. */

@@ -1,5 +1,5 @@
 import { type Checklist, skillOf } from '../skills';
-import { meanOf } from '../units';
+import { meanOf } from '../statistics';
 import { plannedSkill } from './group-terms';
 import type { OpeningReason } from './reasons';
 

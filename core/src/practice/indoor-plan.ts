@@ -1,6 +1,6 @@
 import type { ReadingAgreement } from '../skills';
 import { readingHabits } from '../skills';
-import { meanOf } from '../units';
+import { meanOf } from '../statistics';
 import { OF_LATE, type Progress } from './progress';
 import { TOPICS, type TopicId, topicOf } from './topics';
 

@@ -1,6 +1,6 @@
 import type { SideAddress } from '../inspection';
 import type { ReadingPair } from '../skills';
-import { meanOf } from '../units';
+import { meanOf } from '../statistics';
 import { type Grade, levelAfter } from './mark';
 import { type Due, dueOf } from './schedule';
 import { TOPICS, type TopicId } from './topics';

@@ -1,4 +1,5 @@
-import { type CivilDate, addDays, daysBetween, meanOf } from '../units';
+import { meanOf } from '../statistics';
+import { type CivilDate, addDays, daysBetween } from '../units';
 import { FLOW_NECTAR, type Forage, GAP_NECTAR, inBloom, nectarOf, nectarOn } from './forage';
 
 /** Signs at the hive: what speaks for a flow, what for a dearth, and how much each weighs (log odds). Common practice. */

@@ -1,3 +1,4 @@
+import { medianOf } from '../statistics';
 import type { CivilDate } from '../units';
 import { daysBetween } from '../units';
 
@@ -26,13 +27,6 @@ export interface ScaleEvent {
  */
 const BOUNDS = { box: 4.5, swarm: [1.2, 4.4], robbed: 1.2, flow: 0.3, fed: 1.2, quiet: 0.45 } as const;
 
-const median = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted.length === 0
-    ? 0
-    : (sorted[Math.floor((sorted.length - 1) / 2)]! + sorted[Math.ceil((sorted.length - 1) / 2)]!) / 2;
-};
-
 interface Step {
   readonly date: CivilDate;
   readonly kg: number;
@@ -55,10 +49,10 @@ const stepsOf = (days: readonly ScaleDay[]): readonly Step[] =>
  */
 export function scaleEvents(days: readonly ScaleDay[]): readonly ScaleEvent[] {
   const steps = stepsOf(days);
-  const around = (index: number) =>
-    median(
-      [...steps.slice(Math.max(0, index - 3), index), ...steps.slice(index + 1, index + 4)].map((step) => step.kg),
-    );
+  const around = (index: number) => {
+    const near = [...steps.slice(Math.max(0, index - 3), index), ...steps.slice(index + 1, index + 4)];
+    return near.length === 0 ? 0 : medianOf(near.map(({ kg }) => kg));
+  };
   // A swarm leaves once; a colony that goes on losing the day after eats, dries or is robbed.
   const goesOn = (index: number) => (steps[index + 1]?.kg ?? 0) < -BOUNDS.quiet;
   const events: ScaleEvent[] = [];

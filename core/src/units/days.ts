@@ -1,7 +1,8 @@
 /** A civil date, `YYYY-MM-DD`, at some site. */
 export type CivilDate = string;
 
-const DAY = 86_400_000;
+/** A day, ms. */
+export const DAY = 86_400_000;
 /** Dates read before: the same few hundred are asked for over and over. */
 const read = new Map<CivilDate, number>();
 const MOST_READ = 20_000;

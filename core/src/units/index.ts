@@ -1,5 +1,6 @@
 export * from './check';
 export * from './days';
+export * from './distance';
 export * from './random';
 export * from './round';
 export * from './words';

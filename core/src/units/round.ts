@@ -1,7 +1,3 @@
-/** Mean of numbers, `NaN` for none. */
-export const meanOf = (values: readonly number[]): number =>
-  values.reduce((sum, value) => sum + value, 0) / values.length;
-
 /**
  * Rounds half away from zero to a number of decimals, without the binary tail (1.005 → 1.01).
  *

@@ -1,5 +1,6 @@
+import { quantile } from '../statistics';
 import { lightFor } from './fitness';
-import { MINUTE, type Weather, quantile, weatherAt } from './hour';
+import { MINUTE, type Weather, weatherAt } from './hour';
 import type { Outlook } from './stretch';
 import { sunElevation } from './sun';
 

@@ -58,21 +58,3 @@ export function weatherAt(member: readonly Weather[], start: number, at: number)
     thunder: hour.thunder,
   };
 }
-
-/**
- * A value below which a share of the numbers lies (linear between ranks).
- *
- * @param values at least one number, any order
- * @param share 0 to 1
- * @returns the quantile
- * @throws RangeError for no values
- * @example quantile([1, 2, 3, 4], 0.5) // 2.5
- */
-export function quantile(values: readonly number[], share: number): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  const rank = share * (sorted.length - 1);
-  const low = sorted[Math.floor(rank)];
-  const high = sorted[Math.ceil(rank)];
-  if (low === undefined || high === undefined) throw new RangeError('a quantile needs at least one value');
-  return between(low, high, rank - Math.floor(rank));
-}

@@ -1,5 +1,6 @@
+import { quantile } from '../statistics';
 import { DEPTHS, type Depth, type Limits, fitDepth } from './fitness';
-import { type Ensemble, HOUR, quantile } from './hour';
+import { type Ensemble, HOUR } from './hour';
 import { type Place, sunElevation } from './sun';
 
 /** One hour as the ensemble sees it. */

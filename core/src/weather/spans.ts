@@ -1,5 +1,6 @@
+import { quantile } from '../statistics';
 import { DEPTHS, type Depth, type Hindrance, broodMinutes, hindrance } from './fitness';
-import { MINUTE, quantile, weatherAt } from './hour';
+import { MINUTE, weatherAt } from './hour';
 import { type Outlook, depthSteps, rainAfter } from './stretch';
 import { sunElevation } from './sun';
 

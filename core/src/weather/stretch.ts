@@ -1,5 +1,6 @@
+import { quantile } from '../statistics';
 import { CLOSING_MINUTES, DEPTHS, type Depth, type Hindrance, type Limits, fitDepth, hindrance } from './fitness';
-import { type Ensemble, HOUR, MINUTE, type Weather, quantile, weatherAt } from './hour';
+import { type Ensemble, HOUR, MINUTE, type Weather, weatherAt } from './hour';
 import { type Place, sunElevation } from './sun';
 
 /** A stretch of time with the chance that it stays fit throughout. */

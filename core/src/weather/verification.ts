@@ -1,4 +1,5 @@
-import { meanOf, within } from '../units';
+import { meanOf } from '../statistics';
+import { within } from '../units';
 import { DEPTHS, type Depth, type Limits, fitDepth } from './fitness';
 import { type Ensemble, HOUR } from './hour';
 import { type Place, sunElevation } from './sun';

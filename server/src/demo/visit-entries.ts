@@ -3,6 +3,7 @@ import { type BoxLayer, type Stack, nestBoxes, partsAbove } from '@brave-comb/co
 import { type EntryBody, type FrameSide, type Letter, SKILL_LEVELS, parseSide } from '@brave-comb/core/inspection';
 import { DEFAULT_CHECKLIST } from '@brave-comb/core/skills';
 import type { DemoVisit } from '@brave-comb/demo';
+import { DAY } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
 
 /** Days from the season's first session, to let trainees get better. */
@@ -66,7 +67,7 @@ export function visitEntries(
 
 /** Some trainees of the group read a side of the nest before they hear what it holds: each with a habit of their own. */
 function hiddenReadings(visit: DemoVisit, box: string, { trainees, ahead }: DemoGroup, at: Date): EntryBody[] {
-  const turn = Math.floor(at.getTime() / 86_400_000);
+  const turn = Math.floor(at.getTime() / DAY);
   const nest = visit.frames.flatMap(({ low }, frame) =>
     low && (low.eighths.S ?? 0) >= 2 ? [{ frame, side: low }] : [],
   );
@@ -129,7 +130,7 @@ const superReadings = (visit: DemoVisit, boxes: readonly BoxLayer[]): EntryBody[
 
 /** Each visit judges a few skills of a few trainees; who comes later in the group and later in the season is further on. */
 function judgements(visit: DemoVisit, { trainees, ahead }: DemoGroup, at: Date): EntryBody[] {
-  const week = Math.floor((at.getTime() - SEASON_START) / (7 * 86_400_000));
+  const week = Math.floor((at.getTime() - SEASON_START) / (7 * DAY));
   const hive = Number(visit.hive);
   const { skills } = DEFAULT_CHECKLIST;
   return trainees.flatMap((trainee, index): EntryBody[] =>

@@ -1,4 +1,5 @@
 import { endpoints } from '@brave-comb/contract';
+import { DAY } from '@brave-comb/core/units';
 import type { Request } from 'express';
 import type { Config } from '../config';
 import type { Context } from '../context';
@@ -47,7 +48,7 @@ export function peopleRoutes(context: Context, serve: Serve, config: Config, ref
       sameSite: 'strict',
       secure: config.https,
       path: '/',
-      maxAge: DEVICE_YEARS * 365 * 86_400_000,
+      maxAge: DEVICE_YEARS * 365 * DAY,
     });
     return { person: shown(actor), clock: clock() };
   });

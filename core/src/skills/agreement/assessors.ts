@@ -1,5 +1,5 @@
 import { type SkillLevel, SKILL_LEVELS } from '../../inspection';
-import { meanOf } from '../../units';
+import { meanOf } from '../../statistics';
 import { levelRank } from '../demonstration';
 import { cohenKappa, fleissKappa, type Kappa, LINEAR } from './kappa';
 import { TOLD_FROM } from './readings';

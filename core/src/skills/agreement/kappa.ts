@@ -1,3 +1,4 @@
+import { sumOf } from '../../statistics';
 import { NINETEEN_IN_TWENTY } from './limits';
 
 /** How far two judges of the same things agree beyond chance. */
@@ -135,8 +136,6 @@ function fleissOf(subjects: readonly (readonly number[])[]): Point {
     alike: subjects.filter((row) => row.includes(judges)).length,
   };
 }
-
-const sumOf = (numbers: readonly number[]): number => numbers.reduce((sum, each) => sum + each, 0);
 
 const LABELS = [
   [0, 'poor'],

@@ -1,4 +1,4 @@
-import { meanOf } from '../../units';
+import { meanOf } from '../../statistics';
 
 /** How far one way of reading lies from another. */
 export interface Limits {

@@ -1,5 +1,5 @@
 import { CONTENTS, type Letter, LETTERS } from '../../inspection';
-import { meanOf } from '../../units';
+import { meanOf } from '../../statistics';
 import { cohenKappa, type Kappa, QUADRATIC } from './kappa';
 import { type Limits, limitsOf } from './limits';
 

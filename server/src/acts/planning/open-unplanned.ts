@@ -1,4 +1,5 @@
 import type { Input, Output, endpoints } from '@brave-comb/contract';
+import { DAY } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
 import { revise } from '../../database/revision-store';
@@ -26,7 +27,7 @@ export async function openUnplanned(
   const site = hive && (await siteById(db, actor.school, hive.site));
   if (!hive || !site) throw notFound('hive');
   const now = clock.now();
-  const day = 86_400_000;
+  const day = DAY;
   const near = await sessionsBetween(db, actor, new Date(now.getTime() - day), new Date(now.getTime() + day), site.id);
   for (const session of near) {
     if (session.status === 'called off' || dateAt(site.zone, session.starts_at) !== dateAt(site.zone, now)) continue;

@@ -3,7 +3,7 @@ import { LETTERS, type Role } from '@brave-comb/core/inspection';
 import { rolesByFrame } from '@brave-comb/core/planning';
 import { wrongEighths } from '@brave-comb/core/practice';
 import { type Checklist, levelRank, type ReadingPair, skillOf } from '@brave-comb/core/skills';
-import { meanOf } from '@brave-comb/core/units';
+import { meanOf } from '@brave-comb/core/statistics';
 import type { NamedVisit } from '../../records/inspection';
 import type { DemonstrationRow } from '../../records/skills';
 import type { ColonyRead } from '../inspection';

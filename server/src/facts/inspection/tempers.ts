@@ -1,4 +1,5 @@
 import { type VisitRecord, temperScore } from '@brave-comb/core/inspection';
+import { DAY } from '@brave-comb/core/units';
 import type { Context } from '../../context';
 import type { HiveRow } from '../../records/equipment';
 import { visitsOfHives } from '../../records/inspection';
@@ -14,7 +15,7 @@ export async function tempersOf(
   hive: Pick<HiveRow, 'id' | 'school'>,
   before: Date,
 ): Promise<readonly number[]> {
-  const from = new Date(before.getTime() - TEMPER_DAYS * 86_400_000);
+  const from = new Date(before.getTime() - TEMPER_DAYS * DAY);
   const visits = (await visitsOfHives(db, hive.school, [hive.id], from, new Date(before.getTime() - 1))).slice(
     -TEMPERS,
   );

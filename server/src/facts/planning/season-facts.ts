@@ -13,7 +13,7 @@ import {
   temperatureAt,
 } from '@brave-comb/core/planning';
 import type { Checklist, Standings } from '@brave-comb/core/skills';
-import { addDays } from '@brave-comb/core/units';
+import { addDays, DAY } from '@brave-comb/core/units';
 import { chanceOfStretch, MINUTE, type Outlook } from '@brave-comb/core/weather';
 import type { Context } from '../../context';
 import { dateAt, hourAt } from '../../dates';
@@ -99,7 +99,7 @@ export async function planningSeason(context: Context, school: string): Promise<
   );
   const bySite = await Promise.all(seasons.map((season) => colonyStates(context, season)));
   const states = bySite.flatMap((all, at) => all.map((state) => ({ ...state, site: seasons[at]!.site })));
-  const since = new Date(now.getTime() - MONTHS_BACK * 86_400_000);
+  const since = new Date(now.getTime() - MONTHS_BACK * DAY);
   const moods = await visitMoods(db, school, since, now);
   const visits = await visitsOfHives(
     db,

@@ -1,21 +1,10 @@
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { moveToFlow } from '@brave-comb/core/season';
-import { addDays, roundTo } from '@brave-comb/core/units';
+import { addDays, kmBetween, roundTo } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { notFound } from '../../problem';
-import { type SiteRow, sitesOf } from '../../records/equipment';
+import { sitesOf } from '../../records/equipment';
 import { siteSeason } from './site-season';
-
-const EARTH = 6371;
-
-/** Great-circle distance between two sites, km (haversine). */
-function distance(a: SiteRow, b: SiteRow): number {
-  const rad = Math.PI / 180;
-  const [dLat, dLon] = [(b.latitude - a.latitude) * rad, (b.longitude - a.longitude) * rad];
-  const half =
-    Math.sin(dLat / 2) ** 2 + Math.cos(a.latitude * rad) * Math.cos(b.latitude * rad) * Math.sin(dLon / 2) ** 2;
-  return 2 * EARTH * Math.asin(Math.min(1, Math.sqrt(half)));
-}
 
 /** A good nectar plant is worth a move from this worth on. */
 const WORTH_A_MOVE = 3;
@@ -38,7 +27,7 @@ export async function movePlan(
       .map((each) => ({
         site: site.id,
         name: site.name,
-        km: roundTo(distance(from, site), 1),
+        km: roundTo(kmBetween(from, site), 1),
         plant: each.plant,
         from: each.from,
         to: each.to,
@@ -50,7 +39,7 @@ export async function movePlan(
   const plan = moveToFlow({
     today: home.today,
     target: bloom,
-    km: distance(from, season.site),
+    km: kmBetween(from, season.site),
     home: home.bloom,
     hives: query.hives ?? 1,
   });

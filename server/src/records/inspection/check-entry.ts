@@ -1,6 +1,7 @@
 import type { Role } from '@brave-comb/contract';
 import { type HiveTypeId, type Stack, isBox, stackProblem } from '@brave-comb/core/equipment';
 import { type SideAddress, type VisitEntry, sideProblem } from '@brave-comb/core/inspection';
+import { DAY } from '@brave-comb/core/units';
 import { Refusal } from '../../problem';
 
 /** What entries of one visit are held against. */
@@ -45,9 +46,9 @@ const BY_SUPERVISORS: ReadonlySet<string> = new Set([
 ]);
 
 /** A device's clock may run ahead this far. */
-const AHEAD = 86_400_000;
+const AHEAD = DAY;
 /** What a trainee took back before the visit was closed may arrive this long after. */
-const UNDO_LATE = 86_400_000;
+const UNDO_LATE = DAY;
 
 const refuse = (problem: string, message: string): Refusal => new Refusal(422, problem, message);
 

@@ -1,12 +1,13 @@
 import type { Role } from '@brave-comb/contract';
+import { DAY } from '@brave-comb/core/units';
 import { type SessionData, Store } from 'express-session';
 import { batched } from '../../database/batched';
 import type { Db } from '../../database/db';
 
 /** A session that is not used ends after this, ms. */
-const IDLE = 14 * 86_400_000;
+const IDLE = 14 * DAY;
 /** Every session ends this long after signing in, ms. */
-export const SIGNED_IN_AT_MOST = 60 * 86_400_000;
+export const SIGNED_IN_AT_MOST = 60 * DAY;
 /** How often a session that is used is written down as used, ms. */
 const TOUCH_EVERY = 60_000;
 /** Sessions of which this process remembers when they were last touched. */

@@ -1,5 +1,6 @@
 import type { PlanReasons } from '@brave-comb/contract';
 import type { Depth } from '@brave-comb/core/weather';
+import { DAY } from '@brave-comb/core/units';
 import type { Knex } from 'knex';
 import type { Actor } from '../../context';
 
@@ -179,7 +180,7 @@ export const begunSince = (db: Knex, school: string, from: Date, now: Date) =>
           .where('sessions.starts_at', '<=', now)
           .orWhereExists(db('visits').whereRaw('visits.session = sessions.id').select(db.raw('1'))),
     )
-    .where('sessions.starts_at', '<=', new Date(now.getTime() + 86_400_000))
+    .where('sessions.starts_at', '<=', new Date(now.getTime() + DAY))
     .select<{ group: string; hive: string }[]>('session_groups.trainee_group as group', 'session_groups.hive');
 
 /** Takes planned sessions out, with their openings. */

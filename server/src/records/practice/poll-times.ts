@@ -1,7 +1,7 @@
 import type { PollMoment } from '@brave-comb/core/practice';
+import { DAY } from '@brave-comb/core/units';
 import type { PollRow } from './store';
 
-const DAY = 86_400_000;
 /** A poll can be made for sessions from yesterday until in two weeks. */
 export const [BACK, AHEAD] = [DAY, 14 * DAY];
 

@@ -1,5 +1,6 @@
 import type { DayWeather } from '@brave-comb/core/season';
-import { type Ensemble, HOUR, type Weather, quantile } from '@brave-comb/core/weather';
+import { quantile } from '@brave-comb/core/statistics';
+import { type Ensemble, HOUR, type Weather } from '@brave-comb/core/weather';
 import { hourAt } from '../../dates';
 import { identityOf, remembered } from '../../remembered';
 import type { SiteRow } from '../equipment';

@@ -1,6 +1,6 @@
 import type { Output, endpoints } from '@brave-comb/contract';
 import { readEpw, readWeatherCsv } from '@brave-comb/core/exchange';
-import { roundTo } from '@brave-comb/core/units';
+import { kmBetween, roundTo } from '@brave-comb/core/units';
 import { HOUR, type Weather } from '@brave-comb/core/weather';
 import type { Body } from '../../body';
 import type { Actor, Context } from '../../context';
@@ -69,8 +69,6 @@ export async function importWeather(
   return { kept: hours.length, from: first ? iso(first.at) : null, to: last ? iso(last.at) : null, bad };
 }
 
-const EARTH_KM_PER_DEGREE = 111.2;
-
 /** Imports a typical year as the usual weather of a site. */
 export async function importClimate(
   context: Context,
@@ -95,12 +93,10 @@ export async function importClimate(
       at: context.clock.now(),
     }),
   );
-  const north = (year.latitude - site.latitude) * EARTH_KM_PER_DEGREE;
-  const east = (year.longitude - site.longitude) * EARTH_KM_PER_DEGREE * Math.cos((site.latitude * Math.PI) / 180);
   const means = year.days.map(({ low, high }) => (low + high) / 2);
   return {
     place: year.place,
-    km: roundTo(Math.hypot(north, east), 0),
+    km: roundTo(kmBetween(site, year), 0),
     coldest: roundTo(Math.min(...means), 1),
     warmest: roundTo(Math.max(...means), 1),
   };

@@ -1,5 +1,6 @@
 import type { UsualYear } from '@brave-comb/core/season';
 import type { Weather } from '@brave-comb/core/weather';
+import { DAY } from '@brave-comb/core/units';
 import type { Knex } from 'knex';
 
 interface ForecastRow {
@@ -14,7 +15,7 @@ export async function keepForecast(db: Knex, site: string, issued: Date, payload
     .insert({ site, issued_at: issued, payload })
     .onConflict(['site', 'issued_at'])
     .ignore();
-  const tooOld = new Date(issued.getTime() - 14 * 86_400_000);
+  const tooOld = new Date(issued.getTime() - 14 * DAY);
   await db<ForecastRow>('forecasts').where({ site }).where('issued_at', '<', tooOld).delete();
 }
 

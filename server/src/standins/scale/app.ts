@@ -1,10 +1,11 @@
+import { DAY } from '@brave-comb/core/units';
 import express, { type Express } from 'express';
 import Papa from 'papaparse';
 import * as z from 'zod';
 import { weighed } from './generator';
 
 const Query = z.object({ scale: z.string().min(1).max(80), from: z.iso.date(), to: z.iso.date() });
-const LONGEST = 800 * 86_400_000;
+const LONGEST = 800 * DAY;
 
 /** A scale service that ships with the application: daily weights of any hive, over HTTP as JSON and CSV. */
 export function scaleStandIn(): Express {

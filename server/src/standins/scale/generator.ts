@@ -1,3 +1,4 @@
+import { DAY } from '@brave-comb/core/units';
 import { bell, chance } from '../weather/chance';
 
 /** One day's weight of a hive on its scale. */
@@ -6,7 +7,6 @@ export interface Weighed {
   readonly kg: number;
 }
 
-const DAY = 86_400_000;
 const dayNumber = (date: string): number => Math.round(Date.parse(`${date}T00:00:00Z`) / DAY);
 const dateOf = (day: number): string => new Date(day * DAY).toISOString().slice(0, 10);
 

@@ -1,3 +1,4 @@
+import { DAY } from '@brave-comb/core/units';
 import express, { type Express } from 'express';
 import * as z from 'zod';
 import { forecastAt, observedBetween } from './generator';
@@ -6,7 +7,7 @@ import { toCoverage } from '../../records/weather';
 const Point = { latitude: z.coerce.number().min(-90).max(90), longitude: z.coerce.number().min(-180).max(180) };
 const Forecast = z.object({ ...Point, at: z.iso.datetime() });
 const Observed = z.object({ ...Point, from: z.iso.datetime(), to: z.iso.datetime() });
-const LONGEST = 400 * 86_400_000;
+const LONGEST = 400 * DAY;
 
 /** A weather service that ships with the application: believable weather for any place and date, over HTTP, as CoverageJSON. */
 export function weatherStandIn(): Express {

@@ -1,4 +1,5 @@
 import { type Ensemble, HOUR, type Place, type Weather, sunElevation } from '@brave-comb/core/weather';
+import { DAY } from '@brave-comb/core/units';
 import { bell, chance, drift } from './chance';
 
 /** Fronts pass about every so many hours, one in each such stretch of time. */
@@ -69,7 +70,7 @@ export function weatherOf(place: Place, hour: number, error: Error | null, known
   const seed = placeSeed(place);
   const { mean, swing, warmest } = climate(place.latitude);
   const at = (hour + 0.5) * HOUR;
-  const day = (at / 86_400_000) % 365.2425;
+  const day = (at / DAY) % 365.2425;
   const yearly = mean + swing * Math.cos((2 * Math.PI * (day - warmest)) / 365.2425);
   const elevation = Math.max(0, sunElevation(place, at - 2 * HOUR));
 

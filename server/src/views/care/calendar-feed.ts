@@ -1,4 +1,4 @@
-import { addDays } from '@brave-comb/core/units';
+import { addDays, DAY } from '@brave-comb/core/units';
 import ical, { ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
 import type { Actor, Context } from '../../context';
 import { colonyStates } from '../../facts/care';
@@ -20,7 +20,7 @@ export async function calendarText(context: Context, actor: Actor): Promise<stri
     method: ICalCalendarMethod.PUBLISH,
     ttl: 6 * 3600,
   });
-  const day = 86_400_000;
+  const day = DAY;
   for (const site of await sitesOf(context.db, actor.school)) {
     const sessions = await sessionsBetween(
       context.db,

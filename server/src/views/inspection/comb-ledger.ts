@@ -1,5 +1,6 @@
 import type { Output, endpoints } from '@brave-comb/contract';
 import { type Comb, type FrameSide, combsShort, gradeComb, hasMark } from '@brave-comb/core/inspection';
+import { DAY } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import { readColonies } from '../../facts/inspection';
@@ -12,7 +13,7 @@ const USABLE: ReadonlySet<string> = new Set(['food reserve', 'drawn reserve', 'f
 
 const LATEST_MOVES = 200;
 
-const LOOK_BACK = 400 * 86_400_000;
+const LOOK_BACK = 400 * DAY;
 
 /** Combs in store and in hives with their grade, and where moved ones came from and went. */
 export async function combLedger(context: Context, actor: Actor): Promise<Output<(typeof endpoints)['combLedger']>> {

@@ -1,6 +1,7 @@
 import type { Output, endpoints } from '@brave-comb/contract';
 import { CONTENTS, scoreGuess, sideKey } from '@brave-comb/core/inspection';
-import { meanOf, roundTo } from '@brave-comb/core/units';
+import { meanOf } from '@brave-comb/core/statistics';
+import { roundTo } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { iso } from '../../dates';
 import { readColonies } from '../../facts/inspection';

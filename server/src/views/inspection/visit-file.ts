@@ -3,7 +3,9 @@ import { nestBoxes } from '@brave-comb/core/equipment';
 import { type VisitEntry, type VisitRecord, openMinutes, recordOf, sideKey } from '@brave-comb/core/inspection';
 import { type TraineeTerms, kitForHive, worstOfLate } from '@brave-comb/core/planning';
 import { missingGates } from '@brave-comb/core/skills';
-import { type Ensemble, broodMinutes, quantile, weatherAt } from '@brave-comb/core/weather';
+import { quantile } from '@brave-comb/core/statistics';
+import { type Ensemble, broodMinutes, weatherAt } from '@brave-comb/core/weather';
+import { DAY } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
@@ -40,7 +42,7 @@ import { visitFacts } from './visit-facts';
 const LATEST_ANSWERS = 5;
 
 export async function recentVisits(context: Context, actor: Actor): Promise<Output<typeof endpoints.recentVisits>> {
-  const visits = await latestVisits(context.db, actor, new Date(context.clock.now().getTime() + 86_400_000), 30);
+  const visits = await latestVisits(context.db, actor, new Date(context.clock.now().getTime() + DAY), 30);
   return { visits: visits.map(shownVisit) };
 }
 
@@ -174,7 +176,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     kit: [
       ...kitForHive(
         followUps.map(({ question, bring }) => ({ hive: visit.hive_number, question, bring: bring ?? null })),
-        before ? (visit.started_at.getTime() - before.started_at.getTime()) / 86_400_000 : null,
+        before ? (visit.started_at.getTime() - before.started_at.getTime()) / DAY : null,
       ),
     ],
     standing: standingAt(

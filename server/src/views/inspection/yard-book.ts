@@ -1,6 +1,6 @@
 import type { Output, endpoints } from '@brave-comb/contract';
 import { STRAY_CAUSES, readMeasure } from '@brave-comb/core/inspection';
-import { roundTo } from '@brave-comb/core/units';
+import { DAY, roundTo } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import { readColonies } from '../../facts/inspection';
@@ -22,7 +22,7 @@ export async function yardBook(context: Context, actor: Actor): Promise<YardBook
   const [[site], visits, tasks, changes] = await Promise.all([
     sitesOf(db, actor.school),
     latestVisits(db, actor, now, VISITS),
-    tasksOfSchool(db, actor.school, new Date(now.getTime() - SETTLED_SHOWN * 86_400_000)),
+    tasksOfSchool(db, actor.school, new Date(now.getTime() - SETTLED_SHOWN * DAY)),
     stackHistory(db, actor.school, CHANGES),
   ]);
   const records = await readColonies(db, visits);

@@ -2,7 +2,7 @@ import { type DaySheet, type Output, type endpoints } from '@brave-comb/contract
 import { supers } from '@brave-comb/core/equipment';
 import { kitList } from '@brave-comb/core/planning';
 import { isOpen } from '@brave-comb/core/skills';
-import { addDays } from '@brave-comb/core/units';
+import { addDays, DAY } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, hourAt, iso } from '../../dates';
 import { colonyStates } from '../../facts/care';
@@ -130,7 +130,7 @@ async function sheetFacts(
     hivesById(db, actor.school, hiveIds),
     hivesOf(db, actor.school, site.id),
     statesOn(context, site, date, hiveIds),
-    visitMoods(db, actor.school, new Date(dayStart.getTime() - 200 * 86_400_000), dayStart),
+    visitMoods(db, actor.school, new Date(dayStart.getTime() - 200 * DAY), dayStart),
     visitsOfSession(db, actor.school, session.id),
     traineeLimits(db, actor.school),
     schoolStandings(

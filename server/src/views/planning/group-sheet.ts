@@ -4,7 +4,7 @@ import type { Due } from '@brave-comb/core/care';
 import { HIVE_TYPES, nestBoxes, supers } from '@brave-comb/core/equipment';
 import { tellingSides } from '@brave-comb/core/inspection';
 import { worstOfLate, whyThisHive } from '@brave-comb/core/planning';
-import { daysBetween, roundTo } from '@brave-comb/core/units';
+import { DAY, daysBetween, roundTo } from '@brave-comb/core/units';
 import type { Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import type { ColonyState } from '../../facts/care';
@@ -135,7 +135,7 @@ function choiceOf(
   stack: GroupSheet['stack'],
 ): Parameters<typeof whyThisHive>[0] {
   const moodsOf = (id: string) => facts.moods.filter((each) => each.hive === id).flatMap((each) => each.mood ?? []);
-  const monthAgo = facts.dayStart.getTime() - 30 * 86_400_000;
+  const monthAgo = facts.dayStart.getTime() - 30 * DAY;
   const others = [...new Set(facts.moods.map((each) => each.hive))].filter((id) => id !== hive.id);
   return {
     hive: hive.number,

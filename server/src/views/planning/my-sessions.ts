@@ -2,6 +2,7 @@ import type { MySession, Output, endpoints } from '@brave-comb/contract';
 import { ROLES } from '@brave-comb/core/inspection';
 import { isOpen, type Skill } from '@brave-comb/core/skills';
 import { chanceOfStretch } from '@brave-comb/core/weather';
+import { DAY } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import { planningSeason, type PlanningSeason, rotaOf } from '../../facts/planning';
@@ -12,7 +13,6 @@ import { groupsOfSessions, type NamedSessionGroup, sessionsBetween, traineeLimit
 import { forecastInUse } from '../../records/weather';
 
 const DAYS = 42;
-const DAY = 86_400_000;
 /** Skills named for one hive. */
 const SHOWN = 4;
 /** What somebody can show who does not do that job, against who does; chance that is worth naming. */

@@ -1,7 +1,7 @@
 import type { Output, endpoints } from '@brave-comb/contract';
 import { wrongEighths } from '@brave-comb/core/practice';
 import { readingAgreement, readingHabits } from '@brave-comb/core/skills';
-import { meanOf } from '@brave-comb/core/units';
+import { meanOf } from '@brave-comb/core/statistics';
 import type { Actor, Context } from '../../context';
 import { recordOf } from '../../facts/practice';
 import { notFound } from '../../problem';

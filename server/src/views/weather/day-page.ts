@@ -1,4 +1,5 @@
 import type { DayPage } from '@brave-comb/contract';
+import { quantile } from '@brave-comb/core/statistics';
 import { addDays } from '@brave-comb/core/units';
 import {
   DEPTHS,
@@ -14,7 +15,6 @@ import {
   hourOutlooks,
   lightPlan,
   peopleAdvice,
-  quantile,
   smokerFire,
   sunElevation,
   sunTimes,

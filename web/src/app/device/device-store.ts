@@ -1,6 +1,7 @@
 import { Injectable, signal } from '@angular/core';
 import type { Output, Person, Problem, VisitFile, endpoints } from '@brave-comb/contract';
 import { STEP_IDS, type SideAddress, type SideEntry, type StepId, type VisitEntry } from '@brave-comb/core/inspection';
+import { DAY } from '@brave-comb/core/units';
 import { type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames, openDB } from 'idb';
 
 /** An entry that this device made and the server has not acknowledged. */
@@ -103,7 +104,7 @@ const JOINED = 'brave-comb/joined/';
 const SIGN_OUT = 'brave-comb/sign-out-owed';
 /** How many answers are kept to look at without signal, and for how long, ms. */
 const MOST_VIEWS = 120;
-const VIEW_AGE = 3 * 86_400_000;
+const VIEW_AGE = 3 * DAY;
 const STEP = 'brave-comb/step/';
 /** Writes to local storage; false when it has no room. */
 function write(key: string, text: string): boolean {

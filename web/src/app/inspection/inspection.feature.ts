@@ -32,6 +32,7 @@ import {
 } from '@brave-comb/core/inspection';
 import { type EntityState, createEntityAdapter } from '@ngrx/entity';
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
+import { DAY } from '@brave-comb/core/units';
 import type { CallFault } from '../api/contract-client';
 import { civilDate } from '../ui/format';
 import type { SideDraft, WaitingEntry } from '../device/device-store';
@@ -394,7 +395,7 @@ export const inspectionFeature = createFeature({
               record,
               nest,
               last: file.last && {
-                days: (Date.parse(file.visit.startedAt) - Date.parse(file.last.at)) / 86_400_000,
+                days: (Date.parse(file.visit.startedAt) - Date.parse(file.last.at)) / DAY,
                 sides: file.last.sides,
                 look: file.last.look,
               },

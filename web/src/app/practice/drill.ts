@@ -29,7 +29,8 @@ import {
   topicOf,
   wrongEighths,
 } from '@brave-comb/core/practice';
-import { meanOf } from '@brave-comb/core/units';
+import { meanOf } from '@brave-comb/core/statistics';
+import { DAY } from '@brave-comb/core/units';
 import { AttachmentView } from '../inspection/attachment-view';
 import { CombPatterns } from '../inspection/comb-patterns';
 import { ViewDesk } from '../api/view-desk';
@@ -46,7 +47,7 @@ import { ReadingTold } from './reading-told';
 
 /** What is laid over a comb that was answered. */
 const OVERLAYS = ['off', 'zones', 'zones and eggs', 'my guess'] as const;
-const MONTH = 30 * 86_400_000;
+const MONTH = 30 * DAY;
 
 /** One thing to be practised: the comb, the hour or the colony on the left, what one says of it on the right, and then what was there. */
 @Component({

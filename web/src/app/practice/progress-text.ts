@@ -1,6 +1,5 @@
 import { OF_LATE, type Progress } from '@brave-comb/core/practice';
-
-const DAY = 86_400_000;
+import { DAY } from '@brave-comb/core/units';
 
 /** "right 7 of 10" of the last answers. */
 export const rightText = ({ answers, rightOfLate }: Pick<Progress, 'answers' | 'rightOfLate'>): string => {

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { CONTENTS, LETTERS, type Letter } from '@brave-comb/core/inspection';
+import { meanOf } from '@brave-comb/core/statistics';
 import { SHORT_CONTENTS } from '../inspection/short-contents';
 import type { PracticeResult } from '@brave-comb/core/practice';
-import { meanOf } from '@brave-comb/core/units';
 
 /** Combs whose difference is shown as dots. */
 const LATE = 20;

@@ -1,0 +1,2 @@
+export * from './proportion';
+export * from './summary';
