@@ -35,7 +35,6 @@ export function loadOf(openings: readonly Opening[], today: CivilDate, limits: C
  * @param facts the colony with its openings, events and follow-ups, and its place
  * @returns dues in order of their last day, rests, load, and the day from which it may be opened
  * @throws RangeError for malformed dates
- * @example colonyCalendar(facts).dues[0]?.title
  */
 export function colonyCalendar(facts: CalendarFacts): ColonyCalendar {
   const queen = queenDates(facts);

@@ -8,7 +8,6 @@ const PER_FRAME = { bees: 0.012, brood: 0.03, clustered: 0.006 } as const;
  * @param brood frames of brood, 0 or more
  * @param clustered whether they sit in the winter cluster
  * @returns kg a day
- * @example eatenDaily(10, 4) // 0.24
  */
 export const eatenDaily = (bees: number, brood: number, clustered = false): number =>
   bees * (clustered ? PER_FRAME.clustered : PER_FRAME.bees) + brood * PER_FRAME.brood;

@@ -170,7 +170,6 @@ function startOf({ last, cellsPerFrame, beesPerFrame }: ExpectedFacts): Course {
  * @param facts the colony, its place and what was done since
  * @returns figures in frames and kg with their ranges, the mood of the phase, and what moved them
  * @throws RangeError for malformed dates, or a record from the future
- * @example expectedState(facts).bees // { value: 8.2, low: 6.4, high: 10 }
  */
 export function expectedState(facts: ExpectedFacts): ExpectedState {
   const days = daysBetween(facts.last.date, facts.today);

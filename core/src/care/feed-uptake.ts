@@ -38,7 +38,6 @@ export interface Feeding {
  * @param framesOfBees how many take it
  * @returns feedings in the order in which they were given
  * @throws RangeError for a malformed date
- * @example feedingsOf([syrup], 8)[0]?.until
  * Source: common practice.
  */
 export function feedingsOf(events: readonly ColonyEvent[], framesOfBees: number): readonly Feeding[] {

@@ -133,7 +133,6 @@ const tooLittleRead = (facts: ColonyFacts): boolean => facts.framesRead * 2 < fa
  *
  * @param facts the colony
  * @returns yes, no, or not known when too little was read
- * @example feedAnswer(thriving).feed // 'no'
  * Source: common practice.
  */
 export function feedAnswer(facts: ColonyFacts): FeedAnswer {
@@ -154,7 +153,6 @@ export function feedAnswer(facts: ColonyFacts): FeedAnswer {
  *
  * @param facts the colony
  * @returns the advice with its numbers, or `null` when there is food enough, too little was read to say, or feeding would do harm
- * @example adviseFeeding(starving)?.kind // 'feed'
  * Source: common practice.
  */
 export function adviseFeeding(facts: ColonyFacts): Advice | null {

@@ -44,7 +44,6 @@ const KG_PER_FOOD_FRAME = 2;
  * @param last the record it was reckoned from
  * @param found what the combs showed
  * @returns line by line, and a sentence
- * @example readFinding(expected, last, found).says // 'Brood halved over winter, freed comb full of food: normal here and now.'
  */
 export function readFinding(expected: ExpectedState, last: ColonyRecord, found: Found): Finding {
   const line = (

@@ -14,7 +14,6 @@ const PRESSING = 0.4;
  *
  * @param facts everything known of the colony
  * @returns at least one advice; "leave alone" only when nothing presses
- * @example adviseColony(thriving).map((advice) => advice.kind) // ['leave alone']
  */
 export function adviseColony(facts: ColonyFacts): readonly Advice[] {
   const feed = adviseFeeding(facts);

@@ -9,7 +9,6 @@ import { noEggsNormal } from './look-again';
  *
  * @param facts the colony
  * @returns the advice with the numbers that make it safe
- * @example adviseLeaveAlone(thriving).kind // 'leave alone'
  */
 export function adviseLeaveAlone(facts: ColonyFacts): Advice {
   const { nest, practice, today } = facts;

@@ -26,7 +26,6 @@ export function noEggsNormal({ phase, strain, youngQueen, today }: ColonyFacts):
  *
  * @param facts the colony
  * @returns the advice with its numbers, or `null` when nothing presses
- * @example adviseLookAgain(withoutEggs)?.title // 'Look for eggs again'
  */
 export function adviseLookAgain(facts: ColonyFacts): Advice | null {
   const droneLayer = facts.queen.verdict === 'drone layer likely';

@@ -13,7 +13,6 @@ const LATE: readonly ColonyFacts['phase'][] = ['closing down', 'winter rest', 'f
  *
  * @param facts the colony
  * @returns the advice with its numbers, or `null` when there are none but empty cups, which bees build as a matter of course
- * @example adviseQueenCells(eightSealedAtTheEdge)?.by // today
  * Source: a queen's days by Winston (1987), from memory; the reading of cells: common practice.
  */
 export function adviseQueenCells(facts: ColonyFacts): Advice | null {

@@ -20,7 +20,6 @@ const UNSURE = 0.75;
  *
  * @param facts the colony
  * @returns the advice with its numbers, or `null` when there is room, bees were not counted, or nothing is to be gathered
- * @example adviseSpace(crowded)?.title // 'Put a super on by …'
  */
 export function adviseSpace(facts: ColonyFacts): Advice | null {
   const { nest, practice, today } = facts;

@@ -19,7 +19,6 @@ const WATCH = 18;
  * @param poorDays days of the coming seven on which bees can hardly fly, `null` without a forecast
  * @param leastKg least food of the house, kg
  * @returns the alert with its numbers
- * @example starvationWatch(expected, 5, 5).level // 'feed now'
  */
 export function starvationWatch(expected: ExpectedState, poorDays: number | null, leastKg: number): Starvation {
   if (expected.stale !== null) return { level: 'none', days: Infinity, reasons: [expected.stale] };

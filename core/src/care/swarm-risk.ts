@@ -47,7 +47,6 @@ const AHEAD = 35;
  * @param facts the last record, phases, flow and room
  * @returns level, window and reasons
  * @throws RangeError for malformed dates
- * @example swarmRisk(facts).window
  */
 export function swarmRisk(facts: SwarmRiskFacts): SwarmRisk {
   const { last, today, phases, flowFrom, roomFrames, cellsPerFrame, beesPerFrame } = facts;

@@ -64,7 +64,6 @@ const waits = (course: Open, on: CivilDate): boolean =>
  * @param today civil date
  * @returns courses in the order in which they began
  * @throws RangeError for a malformed date
- * @example coursesOf([strips, trickle], '2026-09-20').map(({ freeFrom }) => freeFrom)
  * Source: common practice; the label and local law lead.
  */
 export function coursesOf(events: readonly ColonyEvent[], today: CivilDate): readonly Course[] {
@@ -151,7 +150,6 @@ export interface HoneyLock {
  * @param feedings what they were fed, and until when they carry it down
  * @returns the day for a new super, boxes that are locked, and one sentence, `null` when nothing binds
  * @throws RangeError for a malformed date
- * @example honeyLock(coursesOf(events, today), [{ name: 'super 1', since: '2026-05-01' }], today).locked
  * Source: common practice (regulation asks for it in most places); the label and local law lead.
  */
 export function honeyLock(

@@ -18,7 +18,6 @@ export type StackChange =
  * @param stack hive from the floor upward
  * @param changes changes in the order in which they were made
  * @returns the new stack; a change that does not fit any more (its part is gone, or there already) leaves it as it is
- * @example stackAfter(stack, [{ do: 'take', part: 'excluder' }])
  */
 export function stackAfter(stack: Stack, changes: readonly StackChange[]): Stack {
   return changes.reduce<Stack>((now, change) => {
@@ -38,7 +37,6 @@ export function stackAfter(stack: Stack, changes: readonly StackChange[]): Stack
  * @param stack hive as it stands
  * @param change what shall be done
  * @returns one sentence that says what to do, `null` when it can be made
- * @example stackProblem('national', stack, { do: 'take', part: 'floor' }) // 'A hive keeps its floor …'
  */
 export function stackProblem(type: HiveTypeId, stack: Stack, change: StackChange): string | null {
   if (change.do === 'take') {

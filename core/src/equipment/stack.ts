@@ -32,7 +32,6 @@ const isSuper = (layer: BoxLayer): boolean => BOXES[layer.box].role === 'super';
  * @param stack hive from the floor upward
  * @returns brood boxes or the one body; without any, the lowest box
  * @throws RangeError when the stack has no box at all
- * @example nestBoxes(stack).map((box) => box.id) // ['brood']
  */
 export function nestBoxes(stack: Stack): readonly BoxLayer[] {
   const boxes = stack.filter(isBox);
@@ -55,7 +54,6 @@ export const frameOf = (layer: BoxLayer): FrameKindId => BOXES[layer.box].frame;
  * @param boxId the box to reach
  * @returns the parts above it in the order of taking off; put back, they go in reverse
  * @throws RangeError when the hive has no such box
- * @example partsAbove(stack, 'brood').map((part) => part.id) // ['roof', 'crown board', 'super 1', 'excluder']
  */
 export function partsAbove(stack: Stack, boxId: string): readonly Layer[] {
   const at = stack.findIndex((layer) => layer.id === boxId && layer.kind === 'box');

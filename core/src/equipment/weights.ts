@@ -26,7 +26,6 @@ export interface BoxFill {
  * @param fill sides of honey, nectar and brood in it, each 0 to twice its frames
  * @returns kg, to a tenth
  * @throws RangeError when more is filled than the box has sides
- * @example boxWeight(deepOfTen, { honeySides: 20, nectarSides: 0, broodSides: 0 }) // 37.3, "80 to 90 lb"
  */
 export function boxWeight(layer: BoxLayer, fill: BoxFill): number {
   const sides = layer.frames * 2;

@@ -23,7 +23,6 @@ const MISSING = { temperature: 99.9, rain: 999 } as const;
  * @param text the file's text
  * @returns the place and its usual days
  * @throws RangeError saying what is wrong with the file
- * @example readEpw(text).days[0].low
  */
 export function readEpw(text: string): TypicalYear {
   const { data } = Papa.parse<string[]>(text, { delimiter: ',', skipEmptyLines: 'greedy' });

@@ -148,7 +148,6 @@ function readRow(row: readonly string[], columnOf: (name: string) => number, com
  *
  * @param record one hour
  * @returns complete weather; common practice for the gaps
- * @example completed(record).gust
  */
 export function completed({ weather }: HourRecord): Weather {
   const wind = weather.wind ?? 10;

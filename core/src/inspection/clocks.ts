@@ -87,7 +87,6 @@ export interface CloseFacts {
  *
  * @param facts bees, clock, weather
  * @returns level: go on, hurry (finish this frame, then close) or close now; reasons in words
- * @example closeAdvice({ ...calm, robbing: true }).level // 'close now'
  */
 export function closeAdvice(facts: CloseFacts): {
   readonly level: 'go on' | 'hurry' | 'close now';

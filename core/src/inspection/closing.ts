@@ -36,7 +36,6 @@ const UNDER_ROOF: readonly CheckId[] = ['stragglers', 'scraps'];
  * @param record the visit so far
  * @param found combs of each box as they were found
  * @returns tasks that are not done, in order; empty when the hive may be left
- * @example closingTasks(stack, recordOf([])).map(({ kind }) => kind)
  */
 export function closingTasks(
   stack: Stack,

@@ -45,7 +45,6 @@ export interface Arrangement {
  * @param found combs of each box as they were found, in order
  * @param moves moves in the order in which they were made
  * @returns the arrangement; a comb stands in one place only
- * @example arranged({ brood: [a, b] }, [{ comb: a, to: { in: 'box', box: 'brood', place: 2 }, reason: '' }]).boxes.brood // [b, a]
  */
 export function arranged(found: Readonly<Record<string, readonly Comb[]>>, moves: readonly CombMove[]): Arrangement {
   const boxes: Record<string, readonly Comb[]> = { ...found };
@@ -110,7 +109,6 @@ export const COMB_YEARS = 3;
  * @param seen marks of its condition
  * @param years years after which it is due
  * @returns keep, move to the edge (so that it is empty when its time comes), or replace; with why
- * @example gradeComb({ ...comb, since: 2022 }, 2026, { old: false, broken: false }).grade // 'replace'
  */
 export function gradeComb(
   { since }: Comb,

@@ -49,7 +49,6 @@ const MEASURES: readonly [string, 'frames' | 'kg', (colony: ColonyEstimate) => E
  * @param last earlier visit, `null` when there is none
  * @param now later visit
  * @returns one line a measure, in the order of the trade's four headings
- * @example compareColonies(null, now)[0]?.word // null
  */
 export function compareColonies(last: ColonyEstimate | null, now: ColonyEstimate): readonly MeasureChange[] {
   return MEASURES.map(([measure, unit, of]) => {

@@ -23,7 +23,6 @@ const COVERED = 0.6;
  * @param frames frames of one box as they were read, in order
  * @param framesOfBees bees in frames, `null` when nobody counted
  * @returns one line a bare frame; none where no brood was read. Common practice
- * @example foundationMoves(frames, 8)[0]?.beside // 7
  */
 export function foundationMoves(frames: readonly FrameSides[], framesOfBees: number | null): readonly FoundationMove[] {
   const sides = ({ low, high }: FrameSides) => [low, high].filter((side) => side !== null);

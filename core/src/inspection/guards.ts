@@ -80,7 +80,6 @@ export function suspected(record: VisitRecord, before: string | null): string | 
  * @param deed what is about to be done
  * @param facts the visit as it stands
  * @returns guards, the hardest first; empty when nothing speaks against it
- * @example guardsOf({ do: 'lift frame', box: 'brood', frame: 6 }, facts)[0]?.id // 'centre frame first'
  */
 export function guardsOf(deed: Deed, facts: GuardFacts): readonly Guard[] {
   const order: readonly Bar[] = ['bars', 'needs a reason', 'warns'];

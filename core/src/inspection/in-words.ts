@@ -42,7 +42,6 @@ export const framesWithCells = (frames: readonly FrameSides[]): readonly number[
  * @param now frames of the later visit
  * @param estimates what each adds up to
  * @returns sentences, the nest first
- * @example changesInWords(null, frames, { last: null, now }) // ['First reading of this colony: …']
  */
 export function changesInWords(
   last: readonly FrameSides[] | null,

@@ -19,7 +19,7 @@ const LINE = /^\s*(\d{1,2})\s*\/\s*(\d{1,2})\s*:\s*(.*)$/;
  * @param text lines such as `6/7: 3S 1L 1P 3H +E B6 K1 !`; empty lines are skipped
  * @param frames frames in the box, 1 or more
  * @returns every line in its place, read or with its problem; nothing is dropped
- * @example readNotes('6/7: 3S *H', 11)[0] // { line: 1, address: { frame: 6, face: 'high' }, … }
+ * @example readNotes('6/7: 3S *H', 11)[0] // { line: 1, text: '6/7: 3S *H', address: { …
  */
 export function readNotes(text: string, frames: number): readonly NoteLine[] {
   const read: NoteLine[] = [];

@@ -99,7 +99,7 @@ const TRAFFIC_SCORE: Readonly<Record<(typeof TRAFFIC)[number], number>> = { none
  *
  * @param look what was seen
  * @returns 0 to 10. Common practice
- * @example entranceScore({ ...EMPTY_LOOK, pollenIn: true }) // 8
+ * @example entranceScore({ ...EMPTY_LOOK, traffic: 'steady', pollenIn: true }) // 8
  */
 export function entranceScore(look: OutsideLook): number {
   const score =

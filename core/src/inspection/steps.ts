@@ -61,7 +61,6 @@ const SKIPPED: Readonly<Record<VisitDepth, readonly StepId[]>> = {
  * @param depth how deep the visit goes
  * @returns the steps, first to last
  * @throws RangeError when the hive has no such box
- * @example openingScript('national', stack, 'brood').map((step) => step.id) // ['before', 'outside', 'smoke', …]
  */
 export function openingScript(
   type: HiveTypeId,

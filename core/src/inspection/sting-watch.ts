@@ -45,7 +45,6 @@ interface At {
  * @param asked answers given since
  * @param now ms since 1970
  * @returns one watch a person, the most pressing first; stings of nobody by name are left out
- * @example stingWatches([{ person: 'a', at }], [], Date.parse(at) + 11 * 60_000)[0]?.state // 'ask now'
  * Source: onset of severe reactions within minutes to half an hour and second phases within hours, published guidance on anaphylaxis, from
  * memory; the rest common practice.
  */

@@ -210,7 +210,6 @@ function ripeness({ id }: BoxLayer, record: VisitRecord): SumLine | null {
  * @param layer the super
  * @param kg what it weighs with wood and frames
  * @returns part of what it holds, 0 and up to 1
- * @example fillOfWeight(layer, boxWeight(layer, { honeySides: 20, nectarSides: 0, broodSides: 0 })) // 1
  */
 export function fillOfWeight(layer: BoxLayer, kg: number): number {
   const nothing = { honeySides: 0, nectarSides: 0, broodSides: 0 };

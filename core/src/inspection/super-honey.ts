@@ -16,7 +16,6 @@ import { fillOfWeight } from './sums';
  * @param stack the hive
  * @param record the visit
  * @returns kg in all supers of which something is known, `null` when nobody looked at any
- * @example superHoney(stack, record) // 11.4
  */
 export function superHoney(stack: Stack, record: VisitRecord): number | null {
   const known = supers(stack)

@@ -7,7 +7,6 @@ import type { FrameSide, SideAddress } from './frame-side';
  * @param sides sides of one visit
  * @param count how many
  * @returns the most telling ones, in the order of the frames
- * @example tellingSides(sides, 2).map(({ address }) => address.frame) // [5, 6]
  */
 export function tellingSides<S extends { readonly address: SideAddress; readonly side: FrameSide }>(
   sides: readonly S[],

@@ -13,7 +13,6 @@ export type Weeks = (skill: Pick<Skill, 'season'>) => number | null;
  * @param today first day that counts
  * @param until last day of the course, `null` while it is open
  * @returns weeks, 0 when its season is over for the course; `null` for any time in a course without an end
- * @example weeksToShow(['swarm season'], phases, '2026-05-14', '2026-09-01') // 5.1
  */
 export function weeksToShow(
   season: readonly Phase[] | null,

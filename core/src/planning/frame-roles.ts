@@ -17,7 +17,6 @@ export interface FrameRoleFacts {
  *
  * @param facts of one visit
  * @returns by person, a role for each frame from 1; `null` where the frame was not lifted, "watch" where the rota gives nothing else
- * @example rolesByFrame({ rota, given: [], lifted: new Map(), frames: 2 }).get('ife') // [null, null]
  */
 export function rolesByFrame({
   rota,

@@ -37,7 +37,6 @@ const JOB_KIT: readonly { readonly when: RegExp; readonly one: string; readonly 
  *
  * @param need groups, people and jobs
  * @returns lines with counts, those for everybody first
- * @example kitList(need)[0] // { count: 4, what: 'smokers, one spare', hives: [] }
  */
 export function kitList(need: KitNeed): readonly KitLine[] {
   const people = need.trainees + need.supervisors;

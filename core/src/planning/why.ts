@@ -28,7 +28,6 @@ export interface HiveChoice {
  *
  * @param choice the hive, its record and the group's needs
  * @returns up to three short sentences, each with its number
- * @example whyThisHive(choice)[0] // 'Calmest of 8: mood 1.0 on 5 visits'
  */
 export function whyThisHive(choice: HiveChoice): readonly string[] {
   const reasons: { readonly text: string; readonly weight: number }[] = [];
@@ -81,7 +80,6 @@ const WORTH_SAYING = 0.5;
  * @param due what is due at the hive, null when nothing is
  * @param checklist names the skills
  * @returns up to two sentences, the weightier first
- * @example plannedFor(reason, 'Swarm check', checklist) // ['Swarm check in its days', 'To practise: finds eggs, ages larvae']
  */
 export function plannedFor(
   { marginal, skills }: OpeningReason,

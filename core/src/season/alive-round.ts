@@ -27,7 +27,6 @@ export interface Survival {
  *
  * @param taps one a colony
  * @returns counts, share and range
- * @example survivalOf(taps).share
  */
 export function survivalOf(taps: readonly AliveTap[]): Survival {
   const count = (state: AliveState) => taps.filter((tap) => tap.state === state).length;
@@ -42,7 +41,6 @@ export function survivalOf(taps: readonly AliveTap[]): Survival {
  *
  * @param taps one a colony
  * @returns by name of the set-up and its value, in alphabetical order; names under which all are alike are left out
- * @example survivalBySetUp(taps).find((each) => each.name === 'floor')
  */
 export function survivalBySetUp(
   taps: readonly AliveTap[],

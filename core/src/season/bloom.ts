@@ -98,7 +98,6 @@ const PRIOR = 0.5;
  * @param turn turn of the year at the site, `MM-DD`
  * @returns the model to start from
  * @throws RangeError for a malformed date
- * @example modelOf(hawthorn, '12-21') // { kind: 'degree days', base: 5, sum: …, days: 22 }
  */
 export function modelOf(
   plant: { readonly driver: BloomDriver; readonly base: number; readonly opens: MonthDay; readonly days: number },
@@ -123,7 +122,6 @@ export function modelOf(
  * @param facts the site's plants, climate, weather so far and what was seen
  * @returns one bloom a plant, in order of first bloom; a plant whose warmth is never reached is left out
  * @throws RangeError for malformed dates
- * @example bloomOf(facts).find((bloom) => bloom.plant === 'Hawthorn')?.from
  */
 export function bloomOf(facts: BloomFacts): readonly Bloom[] {
   const begin = lastOf(facts.turn, facts.today);

@@ -33,7 +33,6 @@ const MATING_WARMTH = 18;
  * @param today civil date; deadlines of its year of growth are given
  * @returns deadlines in order of their last day
  * @throws RangeError for malformed dates
- * @example deadlinesOf(facts, '2026-08-01').find((each) => each.id === 'mites')?.by
  */
 export function deadlinesOf(facts: PhaseFacts, today: CivilDate): readonly Deadline[] {
   return [...beforeWinter(facts, today), ...beforeFlow(facts.forage, facts.turn, today)].sort(

@@ -98,7 +98,6 @@ export function degreeDays(method: DegreeDayMethod, low: number, high: number, b
  * @param base temperature below which nothing grows, °C
  * @param method how to reckon each day
  * @returns the sum reached at the end of each day
- * @example accumulate(days, 10).at(-1)?.sum
  */
 export function accumulate(
   days: readonly Pick<DayWeather, 'date' | 'low' | 'high'>[],

@@ -73,7 +73,6 @@ const ADVICE: Readonly<Record<FlowState, string>> = {
  * @param facts signs, forage, scale and weather
  * @returns the state with its chance and every reason
  * @throws RangeError for malformed dates
- * @example flowStatus(facts).state // 'starting'
  */
 export function flowStatus(facts: FlowFacts): FlowStatus {
   const reasons = [...signReasons(facts), ...forageReasons(facts), ...scaleReasons(facts)];

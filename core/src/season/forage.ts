@@ -28,7 +28,6 @@ export function gives({
  * @param date civil date
  * @returns those whose bloom spans the day
  * @throws RangeError for a malformed date
- * @example inBloom(forage, '2026-05-14').map((each) => each.plant) // ['Dandelion', 'Sycamore']
  */
 export function inBloom<T extends Pick<Forage, 'from' | 'to'>>(forage: readonly T[], date: CivilDate): readonly T[] {
   return forage.filter((each) => daysBetween(each.from, date) >= 0 && daysBetween(date, each.to) >= 0);
@@ -70,7 +69,6 @@ export function nectarOn(forage: readonly Forage[], date: CivilDate): number {
  * @param to last date
  * @returns spans in order of time
  * @throws RangeError for a malformed date
- * @example forageSpans(forage, '2026-04-01', '2026-09-30').filter((span) => span.kind === 'gap')
  */
 export function forageSpans(forage: readonly Forage[], from: CivilDate, to: CivilDate): readonly ForageSpan[] {
   const days = Array.from({ length: daysBetween(from, to) + 1 }, (_, day) => addDays(from, day));
@@ -122,7 +120,6 @@ type YearForage = Forage & { readonly usual?: { readonly from: CivilDate; readon
  * @param to last date
  * @returns the stretch with its plants, `null` where nothing makes a flow
  * @throws RangeError for a malformed date
- * @example mainFlow(forage, '2026-01-01', '2026-12-31')?.from
  */
 export function mainFlow(
   forage: readonly YearForage[],

@@ -31,7 +31,6 @@ const shareOf = (points: readonly (readonly [latitude: number, longitude: number
  * @param latitude degrees north
  * @param longitude degrees east
  * @returns 0 at sea and on windward coasts to about 1 in the middle of a continent
- * @example landAround(55, 83) // about 0.95
  */
 export function landAround(latitude: number, longitude: number): number {
   const east = (at: number, km: number) => km / (KM_A_DEGREE * Math.max(0.05, Math.cos((at * Math.PI) / 180)));

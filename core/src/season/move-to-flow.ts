@@ -36,7 +36,6 @@ const KNOWN_GROUND = 5;
  * @param facts where to, how far, and what blooms
  * @returns when to move, the tasks around it, and warnings
  * @throws RangeError for malformed dates
- * @example moveToFlow(facts).move.due // a day or two before the heather opens
  */
 export function moveToFlow({ today, target, km, home, hives }: MoveFacts): MovePlan {
   const early = Math.max(1, target.giveOrTake);

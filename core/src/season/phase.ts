@@ -151,7 +151,6 @@ function anchorsOf(facts: PhaseFacts, begin: CivilDate, means: readonly number[]
  * @param facts the place
  * @param date any date in that year
  * @returns beginning of the winter bees, of closing down and of the cold
- * @example winterOf(facts, '2026-05-14').cold // '2026-11-02' at 55° N
  */
 export function winterOf(
   facts: PhaseFacts,
@@ -238,7 +237,6 @@ function dayPhase(
  * @param date any date in that year of growth
  * @returns spans without gaps from its turn to the day before the next
  * @throws RangeError for malformed dates
- * @example yearPhases(facts, '2026-05-14').map((span) => span.phase)
  */
 export function yearPhases(facts: PhaseFacts, date: CivilDate): readonly PhaseSpan[] {
   const begin = lastOf(facts.turn, date);
@@ -283,7 +281,6 @@ export function yearPhases(facts: PhaseFacts, date: CivilDate): readonly PhaseSp
  * @param spans phases of the year of growth that holds the date
  * @param date civil date
  * @returns the span, or `null` when the date lies outside
- * @example phaseOn(yearPhases(facts, today), today)?.phase // 'swarm season'
  */
 export const phaseOn = (spans: readonly PhaseSpan[], date: CivilDate): PhaseSpan | null =>
   spans.find(({ from, to }) => daysBetween(from, date) >= 0 && daysBetween(date, to) >= 0) ?? null;

@@ -52,7 +52,6 @@ const SAME_WEEKS = 18;
  * @param settled loads that were settled at this site, in any year
  * @returns likely plants, likeliest first; empty when nothing fits: "unknown, ask later"
  * @throws RangeError for a malformed date
- * @example pollenGuesses('orange', '2026-05-10', plants, [])[0].plant // 'Dandelion'
  */
 export function pollenGuesses(
   colour: PollenColour,

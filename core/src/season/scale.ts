@@ -45,7 +45,6 @@ const stepsOf = (days: readonly ScaleDay[]): readonly Step[] =>
  * @param days one weight a day, oldest first; days may be missing
  * @returns events in order of time
  * @throws RangeError for malformed dates
- * @example scaleEvents(days).find((event) => event.kind === 'swarm')?.from
  */
 export function scaleEvents(days: readonly ScaleDay[]): readonly ScaleEvent[] {
   const steps = stepsOf(days);
@@ -109,7 +108,6 @@ function runs(
  *
  * @param days one weight a day, oldest first
  * @returns kg a day, oldest first
- * @example naturalGains(days).slice(-3)
  */
 export function naturalGains(days: readonly ScaleDay[]): readonly number[] {
   const odd = scaleEvents(days).filter((event) => event.kind !== 'flow');

@@ -29,7 +29,6 @@ const REACH = 10;
  * @param days 365 days from 1 January
  * @returns 365 usual days
  * @throws RangeError for another number of days
- * @example usualYear(typicalYear)[0].low
  */
 export function usualYear(days: readonly UsualDay[]): UsualYear {
   if (days.length !== 365) throw new RangeError(`a usual year is made of 365 days, got ${days.length}`);
@@ -45,7 +44,6 @@ export function usualYear(days: readonly UsualDay[]): UsualYear {
  *
  * @param days daily weather of about a year or more, any order
  * @returns 365 usual days, or `null` when fewer than 330 days of the year are known
- * @example usualFrom(history)?.[134].high
  */
 export function usualFrom(days: readonly DayWeather[]): UsualYear | null {
   const seen = Array.from({ length: 365 }, () => ({ low: 0, high: 0, rain: 0, count: 0 }));
@@ -128,7 +126,7 @@ const SOUTH = 0.35;
  * @param place latitude −90 to 90 and longitude −180 to 180 in degrees, altitude in metres
  * @returns 365 usual days
  * @throws RangeError for a place off the globe
- * @example usualByPlace({ latitude: 45, longitude: -93, altitude: 260 })[17].high // about −1
+ * @example usualByPlace({ latitude: 45, longitude: -93, altitude: 260 })[17].high // 0.1
  */
 export function usualByPlace({ latitude, longitude, altitude }: Place): UsualYear {
   const away = Math.abs(within('latitude', latitude, -90, 90));

@@ -32,7 +32,6 @@ export const missingGates = (checklist: Checklist, standing: Standings, trainee:
  * @param trainee id
  * @param temper mood of the colony at its last visits, 1 to 5; `null` when it is not known
  * @returns the skills that are missing; none for a quiet colony
- * @example gateSkills(checklist, standing, 'ravi', 4).map(({ name }) => name) // ['fits the veil and has it checked']
  */
 export const gateSkills = (
   checklist: Checklist,

@@ -80,7 +80,6 @@ export const isOpen = ({ state }: Standing): boolean => state !== 'shown' && sta
  *
  * @param facts the list, all judgements as they stand after corrections, signatures, today
  * @returns the standing of one trainee in one skill, reckoned once for each
- * @example standingsFrom(facts)('salma', 'finds-eggs').state // 'in progress'
  */
 export function standingsFrom(facts: EvidenceFacts): Standings {
   const skills = new Map(facts.checklist.skills.map((skill) => [skill.id, skill]));

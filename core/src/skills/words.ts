@@ -9,7 +9,6 @@ import type { Standing } from './standing';
  * @param missing one demand of the evidence rule
  * @param rule the rule
  * @returns a part of a sentence, nothing where another demand says it already
- * @example missingText({ what: 'times', have: 1, need: 3 }, rule) // 'alone 2 more times'
  */
 export function missingText(missing: Missing, { level }: Pick<EvidenceRule, 'level'>): string {
   switch (missing.what) {
@@ -53,7 +52,6 @@ function more(
  * @param standing the standing
  * @param rule its evidence rule
  * @returns a sentence without a stop
- * @example standingText(standing, rule) // 'in progress: alone 2 more times, at another colony'
  */
 export function standingText({ state, missing, until, signature }: Standing, rule: EvidenceRule): string {
   const fell = signature === 'fallen' ? '; the signature fell: evidence it rested on was struck' : '';
@@ -73,7 +71,6 @@ const TIMES = ['once', 'twice', 'three times', 'four times', 'five times'] as co
  *
  * @param rule the rule
  * @returns what it takes and how long it holds
- * @example ruleText(rule) // 'Alone three times, on 2 days, at 2 colonies; one may come from practice. Holds 12 months.'
  */
 export function ruleText(rule: EvidenceRule): string {
   const level = rule.level.slice(0, 1).toUpperCase() + rule.level.slice(1);

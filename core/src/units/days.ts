@@ -27,7 +27,7 @@ function midnight(date: CivilDate): number {
  * @param days whole days, may be negative
  * @returns civil date
  * @throws RangeError for a malformed date
- * @example addDays('2028-02-20', 21) // '2028-03-12', over the leap day
+ * @example addDays('2028-02-20', 21) // '2028-03-12'
  */
 export function addDays(date: CivilDate, days: number): CivilDate {
   return new Date(midnight(date) + Math.round(days) * DAY).toISOString().slice(0, 10);

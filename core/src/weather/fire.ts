@@ -65,7 +65,6 @@ const ADVICE: Readonly<Record<FireDanger, readonly string[]>> = {
  *
  * @param days one after another, oldest first, the last being today
  * @returns index, class, days since it last rained 3 mm, and what to do; local fire bans decide
- * @example smokerFire(days).danger // 'moderate'
  */
 export function smokerFire(days: readonly FireDay[]): SmokerFire {
   const index = Math.round(nesterov(days));

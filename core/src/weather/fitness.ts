@@ -53,7 +53,6 @@ export const lightFor = (weather: Weather, elevation: number): number => elevati
  * @param weather the hour's weather
  * @param elevation height of the sun, degrees
  * @returns true when foragers fly
- * @example beesFly({ ...calm, temperature: 9 }, 40) // false
  */
 export function beesFly(weather: Weather, elevation: number): boolean {
   return (
@@ -69,7 +68,6 @@ export function beesFly(weather: Weather, elevation: number): boolean {
  * @param limits what the depth asks for
  * @param rainSoon rain in the hour in which closing up would end, mm
  * @returns what forbids it, or `null` when nothing does
- * @example hindrance({ ...calm, gust: 50 }, 40, DEFAULT_LIMITS.full) // 'gusts'
  */
 export function hindrance(weather: Weather, elevation: number, limits: Limits, rainSoon = 0): Hindrance | null {
   for (const each of HINDRANCES) if (FORBIDS[each](weather, elevation, limits, rainSoon)) return each;
@@ -101,7 +99,6 @@ const FORBIDS: Readonly<
  * @param limits house practice for each depth; a deeper opening also keeps the limits of the shallower ones
  * @param rainSoon rain in the hour in which closing up would end, mm
  * @returns index into {@link DEPTHS}, −1 when not even an outside look is wise
- * @example fitDepth(calmAndWarm, 40, DEFAULT_LIMITS) // 3, full
  */
 export function fitDepth(
   weather: Weather,

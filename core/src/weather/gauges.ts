@@ -30,7 +30,6 @@ type Need = { readonly depth: keyof Outlook['limits']; readonly from: number; re
  * @param outlook forecast, place, house practice
  * @param need the session, instants in ms since 1970
  * @returns five gauges, in the order in which they usually decide
- * @example gaugesOf(outlook, need)[0].value[1] // the middle forecast of the session's coolest moment, °C
  */
 export function gaugesOf(outlook: Outlook, need: Need): readonly Gauge[] {
   const limits = outlook.limits[need.depth];

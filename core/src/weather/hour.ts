@@ -39,7 +39,6 @@ const between = (a: number, b: number, share: number): number => a + (b - a) * s
  * @param start first hour, ms since 1970
  * @param at instant, ms since 1970
  * @returns the weather, or `null` outside the forecast
- * @example weatherAt(member, start, start + 30 * MINUTE)?.temperature // the first hour's own figure
  */
 export function weatherAt(member: readonly Weather[], start: number, at: number): Weather | null {
   const hour = member[Math.floor((at - start) / HOUR)];

@@ -19,7 +19,6 @@ const DARK = 8;
  * @param elevation height of the sun, degrees
  * @param comb what the eggs lie on
  * @returns good, poor, or too dark to confirm
- * @example eggLight(overcast, 12, 'dark comb') // 'too dark'
  */
 export function eggLight(weather: Weather, elevation: number, comb: CombColour): EggLight {
   const light = lightFor(weather, elevation);
@@ -47,7 +46,6 @@ const POINTS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-wes
  * @param cloud share of the sky covered, 0 to 1
  * @param around instant for which the sun's direction is wanted, ms since 1970; the sun's noon without it
  * @returns the day's plan by light
- * @example lightPlan(site, noon, 0.4).sunFrom // 'south'
  */
 export function lightPlan(place: Place, noon: number, cloud: number, around?: number): LightPlan {
   const top = sunTimes(place, noon).noon;

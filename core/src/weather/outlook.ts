@@ -43,7 +43,6 @@ const reaching = (depths: readonly number[], depth: Depth): number =>
  * @param place the site
  * @param limits house practice
  * @returns one index into {@link DEPTHS} a member, −1 for shut or outside the forecast
- * @example hourDepths(ensemble, 6, site, DEFAULT_LIMITS) // [3, 3, 2, …]
  */
 export function hourDepths(
   ensemble: Ensemble,
@@ -67,7 +66,6 @@ export function hourDepths(
  * @param from first instant, ms since 1970
  * @param to end, ms since 1970
  * @returns one outlook for each whole hour inside the forecast
- * @example hourOutlooks(ensemble, site, DEFAULT_LIMITS, dawn, dusk).map((hour) => hour.chance.full)
  */
 export function hourOutlooks(
   ensemble: Ensemble,
@@ -109,7 +107,6 @@ export function hourOutlooks(
  * @param from midnight at the site, ms since 1970
  * @param to next midnight at the site
  * @returns the day, or `null` when the forecast holds less than half of it
- * @example dayOutlook(ensemble, site, DEFAULT_LIMITS, midnight, nextMidnight)?.hours.full // [0, 3, 5]
  */
 export function dayOutlook(
   ensemble: Ensemble,

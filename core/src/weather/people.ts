@@ -102,7 +102,6 @@ export interface PeopleAdvice {
  *
  * @param weather the hour's weather
  * @returns advice for that hour
- * @example peopleAdvice(hot).workMinutes // 30
  */
 export function peopleAdvice(weather: Weather): PeopleAdvice {
   const { temperature, dewPoint, wind } = weather;
@@ -165,7 +164,6 @@ const WAIT_AFTER_THUNDER = 30 * 60_000;
  *
  * @param heard instants at which thunder was heard, ms since 1970, any order
  * @returns the instant from which work may go on, or `null` when none was heard
- * @example lightningClear([at('14:05'), at('14:20')]) // at('14:50')
  */
 export function lightningClear(heard: readonly number[]): number | null {
   return heard.length === 0 ? null : Math.max(...heard) + WAIT_AFTER_THUNDER;

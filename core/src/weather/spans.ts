@@ -28,7 +28,6 @@ const STEP = 10 * MINUTE;
  * @param to end, ms since 1970
  * @param likely share of the forecasts from which a depth counts as fit
  * @returns spans without gaps from `from` to `to`; empty outside the forecast
- * @example fitSpans(outlook, morning, evening).find((span) => span.depth === 'full')
  */
 export function fitSpans(outlook: Outlook, from: number, to: number, likely = 0.5): readonly FitSpan[] {
   const steps = depthSteps(outlook, from, to);

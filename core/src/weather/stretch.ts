@@ -34,7 +34,6 @@ export interface Outlook {
  * @param from first instant, ms since 1970
  * @param to end, ms since 1970
  * @returns for each step one index into {@link DEPTHS} a member, −1 for shut or outside the forecast
- * @example depthSteps(outlook, from, from + HOUR).length // 6
  */
 export function depthSteps(outlook: Outlook, from: number, to: number): readonly (readonly number[])[] {
   const start = Date.parse(outlook.ensemble.start);
@@ -67,7 +66,6 @@ const share = (steps: readonly (readonly number[])[], least: number): number => 
  * @param from start, ms since 1970
  * @param to end, ms since 1970
  * @returns 0 to 1, the share of the members in which every ten minutes are fit
- * @example chanceOfStretch(outlook, 'full', start, end) // 0.85
  */
 export function chanceOfStretch(outlook: Outlook, depth: Depth, from: number, to: number): number {
   return share(depthSteps(outlook, from, to), DEPTHS.indexOf(depth));
@@ -82,7 +80,6 @@ export function chanceOfStretch(outlook: Outlook, depth: Depth, from: number, to
  * @param between earliest start and latest end, ms since 1970
  * @param wished start to stay near to, ms since 1970
  * @returns the stretch, or `null` when none fits between the two
- * @example bestStretch(outlook, 'full', 140, [nine, seven], ten)?.chance
  */
 export function bestStretch(
   outlook: Outlook,
@@ -121,7 +118,6 @@ export interface Turn {
  * @param from start, ms since 1970
  * @param to end of the day, ms since 1970
  * @returns the middle of the members' turns, or `null` when fewer than half of those that were fit at the start turn at all
- * @example turnOf(outlook, 'full', start, evening)?.why // 'rain'
  */
 export function turnOf(outlook: Outlook, depth: Depth, from: number, to: number): Turn | null {
   const steps = depthSteps(outlook, from, to);

@@ -16,7 +16,7 @@ export interface Place {
  * @param place where
  * @param at instant, ms since 1970
  * @returns degrees above the horizon, negative below it
- * @example sunElevation({ latitude: 55.1, longitude: -3.3 }, Date.parse('2026-06-21T12:00:00Z')) // about 58
+ * @example sunElevation({ latitude: 55.1, longitude: -3.3 }, Date.parse('2026-06-21T12:00:00Z')) // 58
  */
 export function sunElevation(place: Place, at: number): number {
   return SunCalc.getPosition(new Date(at), place.latitude, place.longitude).altitude;
@@ -28,7 +28,7 @@ export function sunElevation(place: Place, at: number): number {
  * @param place where
  * @param at instant, ms since 1970
  * @returns degrees clockwise from north, 0 to 360
- * @example sunBearing({ latitude: 55.1, longitude: -3.3 }, Date.parse('2026-06-21T12:15:00Z')) // about 180
+ * @example sunBearing({ latitude: 55.1, longitude: -3.3 }, Date.parse('2026-06-21T12:15:00Z')) // 180
  */
 export function sunBearing(place: Place, at: number): number {
   return SunCalc.getPosition(new Date(at), place.latitude, place.longitude).azimuth;
@@ -52,7 +52,6 @@ export interface SunTimes {
  * @param noon about the middle of the local day, ms since 1970
  * @returns the day's instants
  * @throws RangeError for a place off the globe
- * @example sunTimes(berlin, Date.parse('2026-06-21T12:00:00+02:00')).set // 21:33 there
  */
 export function sunTimes(place: Place, noon: number): SunTimes {
   const latitude = within('latitude', place.latitude, -90, 90);

@@ -50,7 +50,6 @@ const SHORTEST = 40;
  * @param need the session
  * @param day working hours of that day at the site
  * @returns the verdict
- * @example judgeSession(outlook, need, day).word // 'go'
  */
 export function judgeSession(outlook: Outlook, need: SessionNeed, day: WorkingDay): Verdict {
   const chance = chanceOfStretch(outlook, need.depth, need.from, need.to);
@@ -102,7 +101,6 @@ function shortened(
  * @param days working hours of the days to look at, soonest first
  * @param likelyEnough chance from which the first such day is taken; otherwise the likeliest of all
  * @returns the stretch, or `null` when the forecast holds none
- * @example nextBest(outlook, need, days)?.chance // 0.8
  */
 export function nextBest(
   outlook: Outlook,

@@ -50,7 +50,6 @@ export function brierScore(pairs: readonly (readonly [chance: number, happened: 
  * @param verified forecasts with what happened, any order
  * @returns one score a lead day for which there is a forecast, soonest first
  * @throws RangeError for a chance outside 0 to 1
- * @example scoresByLead(verified).find((each) => each.lead === 6)?.hitRate
  */
 export function scoresByLead(verified: readonly Verified[]): readonly LeadScore[] {
   const leads = [...new Set(verified.map((each) => each.lead))].sort((a, b) => a - b);
@@ -89,7 +88,6 @@ const FEWEST = 10;
  *
  * @param scores by lead day, soonest first
  * @returns the last day to plan by, and the last to pencil in; `null` where too few days are known or none is worth it
- * @example trustOf(scoresByLead(verified)).plan // 4
  */
 export function trustOf(scores: readonly LeadScore[]): Trust {
   const last = (least: number): number | null => {
@@ -116,7 +114,6 @@ export const SESSION_HOURS = 2;
  * @param span midnight and next midnight at the site, ms since 1970
  * @returns share of the members with {@link SESSION_HOURS} fit hours or more, and the middle of their warmest hours; `null` when less than
  *   half of the day is known
- * @example sessionChance(ensemble, site, limits, 'full', [midnight, next])?.chance
  */
 export function sessionChance(
   ensemble: Ensemble,

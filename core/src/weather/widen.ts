@@ -25,7 +25,6 @@ const delayed = (member: readonly Weather[], hours: number): readonly Weather[] 
  * @param hours how long ago it was issued beyond the time at which a new one was due, 0 or more
  * @returns an ensemble with as many members, or 20 where there was one
  * @throws RangeError for a negative age
- * @example widen(threeDaysOld, 72).members.length // as before; its middle stays, its range grows
  */
 export function widen(ensemble: Ensemble, hours: number): Ensemble {
   within('age of the forecast in hours', hours, 0);

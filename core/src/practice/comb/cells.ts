@@ -65,7 +65,7 @@ export interface CombGrid {
  * @param widthMm of the comb, mm, above 0
  * @param heightMm of the comb, mm, above 0
  * @returns whole cells
- * @example gridOf(428, 205) // { columns: 79, rows: 44 }, 3,476 cells
+ * @example gridOf(428, 205) // { columns: 79, rows: 44 }
  */
 export const gridOf = (widthMm: number, heightMm: number): CombGrid => ({
   columns: Math.floor(widthMm / CELL_MM - 0.5),

@@ -116,7 +116,7 @@ const WRAP = 0.03;
  *
  * @param shares of eggs, larvae and sealed brood, any unit
  * @returns the closest of the layings tried, those without a wrap first
- * @example layingFor([0, 0, 4]).middle > 9 // all sealed: laid nine days ago and more
+ * @example layingFor([0, 0, 4]).middle > 9 // true
  */
 export function layingFor(shares: readonly [number, number, number]): Laying {
   const all = shares[0] + shares[1] + shares[2];

@@ -67,7 +67,6 @@ function cellsFor(shares: CombRecipe['shares'], all: number): ReadonlyMap<Letter
  * @param grid cells of the side
  * @returns the side; its truth is counted from the cells
  * @throws RangeError when the shares hold nothing or something negative
- * @example layComb({ ...recipe, shares: { S: 8 } }).truth // { S: 8 }
  */
 export function layComb(recipe: CombRecipe, grid: CombGrid = DEEP_COMB): CombSide {
   const given = LETTERS.map((letter) => recipe.shares[letter] ?? 0);

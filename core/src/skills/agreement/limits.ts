@@ -45,7 +45,7 @@ export function studentT(freedom: number): number {
  * @param pairs first and second reading of the same things, in the same unit
  * @returns bias and limits in that unit, `null` without pairs
  * Source: Bland & Altman 1986, Lancet i:307–310; with 1.96 where they printed 2.
- * @example limitsOf([[2, 1], [4, 3]])!.bias // 1
+ * @example limitsOf([[2, 1], [4, 3]])?.bias // 1
  */
 export function limitsOf(pairs: readonly (readonly [number, number])[]): Limits | null {
   if (pairs.length === 0) return null;

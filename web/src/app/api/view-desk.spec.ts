@@ -1,4 +1,4 @@
-import { Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { Store, provideState, provideStore } from '@ngrx/store';
 import { ViewDesk } from './view-desk';
@@ -45,7 +45,7 @@ describe('the answer to the last change', () => {
   });
 });
 
-@Component({ template: '' })
+@Component({ template: '', changeDetection: ChangeDetectionStrategy.OnPush })
 class Screen {
   readonly site = signal<string | null>('home');
   readonly forage = inject(ViewDesk).watch('forage', () => {
