@@ -1,6 +1,6 @@
 import { BOXES, type BoxLayer, type Stack, boxWeight, isBox, nestBoxes, supers } from '../equipment';
 import { meanOf } from '../statistics';
-import { roundTo } from '../units';
+import { roundTo, within } from '../units';
 import type { ColonyEstimate } from './estimates';
 import { type FrameSide, type SideAddress, eighthsRead } from './frame-side';
 import { type OutsideLook, entranceScore } from './outside';
@@ -210,12 +210,13 @@ function ripeness({ id }: BoxLayer, record: VisitRecord): SumLine | null {
  * @param layer the super
  * @param kg what it weighs with wood and frames
  * @returns part of what it holds, 0 and up to 1
+ * @throws RangeError for a weight that no box has
  */
 export function fillOfWeight(layer: BoxLayer, kg: number): number {
   const nothing = { honeySides: 0, nectarSides: 0, broodSides: 0 };
   const empty = boxWeight(layer, nothing);
   const full = boxWeight(layer, { ...nothing, honeySides: layer.frames * 2 });
-  return Math.min(1, Math.max(0, (kg - empty) / (full - empty)));
+  return Math.min(1, Math.max(0, (within('weight in kg', kg, 0, 200) - empty) / (full - empty)));
 }
 
 function fillByWeight(layer: BoxLayer, record: VisitRecord): SumLine | null {

@@ -5,8 +5,9 @@ import type { DayWeather } from './usual';
 export const DEGREE_DAY_METHODS = ['average', 'clamped average', 'single sine'] as const;
 export type DegreeDayMethod = (typeof DEGREE_DAY_METHODS)[number];
 
-function ordered(low: number, high: number, base: number): void {
+function ordered(low: number, high: number, base: number, cap = Infinity): void {
   within('base temperature in °C', base, -50, 60);
+  if (!(cap >= base)) throw new RangeError(`the cap must not lie below the base, got ${cap} and ${base} °C`);
   if (!Number.isFinite(low) || !Number.isFinite(high) || low > high)
     throw new RangeError(`the lowest temperature must not lie above the highest, got ${low} and ${high} °C`);
 }
@@ -38,7 +39,7 @@ export function averageDegreeDays(low: number, high: number, base: number): numb
  * @example clampedDegreeDays(3, 15, 10, 30) // 2.5
  */
 export function clampedDegreeDays(low: number, high: number, base: number, cap = 30): number {
-  ordered(low, high, base);
+  ordered(low, high, base, cap);
   const clamp = (value: number) => Math.min(cap, Math.max(base, value));
   return (clamp(low) + clamp(high)) / 2 - base;
 }
@@ -55,7 +56,7 @@ export function clampedDegreeDays(low: number, high: number, base: number, cap =
  * @example sineDegreeDays(3, 15, 10) // 1.4364
  */
 export function sineDegreeDays(low: number, high: number, base: number, cap = Infinity): number {
-  ordered(low, high, base);
+  ordered(low, high, base, cap);
   return above(low, high, base) - (Number.isFinite(cap) ? above(low, high, cap) : 0);
 }
 

@@ -1,4 +1,4 @@
-import { type CivilDate, type MonthDay, addDays, dayAndMonth, daysBetween, lastOf, roundTo } from '../units';
+import { type CivilDate, type MonthDay, addDays, dayAndMonth, daysBetween, lastOf, roundTo, within } from '../units';
 import { FLOW_NECTAR, type Forage, GAP_NECTAR, inBloom, nectarOf, nectarOn } from './forage';
 import { type DayWeather, type UsualYear, usualMean } from './usual';
 
@@ -46,10 +46,11 @@ const TROPIC = 23.5;
  *
  * @param latitude degrees north
  * @returns the winter solstice, or `null` between the tropics, where the site has to say when its year begins
+ * @throws RangeError for a latitude beyond a pole
  * @example usualTurn(-34) // '06-21'
  */
 export function usualTurn(latitude: number): MonthDay | null {
-  if (Math.abs(latitude) < TROPIC) return null;
+  if (Math.abs(within('latitude', latitude, -90, 90)) < TROPIC) return null;
   return latitude > 0 ? TURN.north : TURN.south;
 }
 

@@ -89,6 +89,7 @@ export interface Place {
  * @example evenYear(5, 17, true)[200].high // 21
  */
 export function evenYear(coldest: number, warmest: number, north: boolean): UsualYear {
+  within('warmest day in °C', warmest, -90, 60);
   within('coldest day in °C', coldest, -90, warmest);
   const mean = (coldest + warmest) / 2;
   const summit = north ? 200 : 18;

@@ -120,10 +120,11 @@ export function fitDepth(
  *
  * @param temperature shade temperature, °C
  * @returns minutes for one brood frame; 0 below 10 °C, where it stays in
+ * @throws RangeError for a temperature that no air has
  * @example broodMinutes(16) // 5
  */
 export function broodMinutes(temperature: number): number {
-  if (temperature < 10) return 0;
+  if (within('temperature in °C', temperature, -90, 70) < 10) return 0;
   if (temperature < 13) return 2;
   if (temperature < 15) return 3;
   return temperature < 21 ? 5 : 8;
