@@ -1,4 +1,4 @@
-import { beesDue } from '../biology';
+import { DEVELOPMENT, beesDue, daysToEmergence } from '../biology';
 import type { PhaseSpan } from '../season';
 import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf, roundTo } from '../units';
 import type { ColonyRecord } from './expected';
@@ -35,11 +35,26 @@ export interface SwarmRisk {
 const aboutBees = (bees: number): string =>
   bees >= 1500 ? `${Math.round(bees / 1000)} 000` : `${Math.round(bees / 100) * 100}`;
 
+/** Days within which all brood of a day has emerged. */
+const ROUND = daysToEmergence('worker');
+/** Whole days from the egg to the sealed queen cell, when a prime swarm leaves. */
+const TO_SEALED_CELL = Math.floor(DEVELOPMENT.queen.egg + DEVELOPMENT.queen.larva);
+/** Mean life of a worker in the season, days. From memory: four to six weeks. */
 const LIFE = 36;
-const ROUND = 21;
-/** Brood frames called big for a colony before the flow, and days before it that matter: big brood five weeks ahead will try to leave. */
+/** Part of eggs and larvae that lives to emerge. Common practice. */
+const EMERGES = 0.9;
+/** Part of the frames covered from which a hive is full. Common practice. */
+const FULL = 0.92;
+/** Days over which their growth is followed, and after which a record is called old. Common practice. */
+const FOLLOWED = 35;
+const OLD_RECORD = 14;
+/** Days that a window lasts without cells to date it by, and before it from which it is near. Common practice. */
+const WINDOW = 21;
+const NEAR = 7;
+/** Brood frames called big for a colony before the flow. Common practice. */
 const BIG_BROOD = 3;
-const AHEAD = 35;
+/** Days before the flow in which big brood will try to leave: two to seven weeks. Common practice. */
+const EARLY = [14, 49] as const;
 
 /**
  * When a colony is likely to swarm: bees due from its brood against its room, and the beginning of the flow. Common practice.
@@ -52,19 +67,23 @@ export function swarmRisk(facts: SwarmRiskFacts): SwarmRisk {
   const { last, today, phases, flowFrom, roomFrames, cellsPerFrame, beesPerFrame } = facts;
   const since = daysBetween(last.date, today);
   const brood = last.eggs + last.larvae + last.sealed;
-  const due = Math.round(beesDue(last.sealed * cellsPerFrame, 12) + (last.eggs + last.larvae) * cellsPerFrame * 0.9);
+  const due = Math.round(
+    beesDue(last.sealed * cellsPerFrame, DEVELOPMENT.worker.sealed) +
+      (last.eggs + last.larvae) * cellsPerFrame * EMERGES,
+  );
   const beesOn = (day: number) => {
     const emerged = (due * Math.min(ROUND, day)) / ROUND;
-    const rate = (last.bees * beesPerFrame + emerged) * (1 - 1 / LIFE) ** (day / 2);
-    return rate / beesPerFrame;
+    // Half of the days: those who emerge meanwhile have only some of them behind them.
+    const living = (last.bees * beesPerFrame + emerged) * (1 - 1 / LIFE) ** (day / 2);
+    return living / beesPerFrame;
   };
-  const full = Array.from({ length: 36 }, (_, day) => day).find((day) => beesOn(day) > roomFrames * 0.92);
+  const full = Array.from({ length: FOLLOWED + 1 }, (_, day) => day).find((day) => beesOn(day) > roomFrames * FULL);
   const fullOn = full === undefined ? null : addDays(last.date, full);
   const season = phases.flatMap(({ swarming }) => swarming ?? []);
   const opens = season[0]?.from ?? null;
   const closes = season.at(-1)?.to ?? null;
   const toFlow = flowFrom === null ? null : daysBetween(last.date, flowFrom);
-  const early = toFlow !== null && toFlow >= 14 && toFlow <= AHEAD + 14 && brood >= BIG_BROOD;
+  const early = toFlow !== null && toFlow >= EARLY[0] && toFlow <= EARLY[1] && brood >= BIG_BROOD;
   const reasons = [
     `${roundTo(brood, 1)} frames of brood on ${dayAndMonth(last.date)}: about ${aboutBees(due)} bees within ${ROUND} days`,
     fullOn === null
@@ -75,7 +94,7 @@ export function swarmRisk(facts: SwarmRiskFacts): SwarmRisk {
       : []),
     ...((facts.queenSeasons ?? 0) >= 2 ? ['the queen is in her second season or older'] : []),
     ...(facts.cells > 0 ? [`${facts.cells} queen cells with brood in them`] : []),
-    ...(since > 14 ? [`the record is ${since} days old`] : []),
+    ...(since > OLD_RECORD ? [`the record is ${since} days old`] : []),
   ];
   const otherSchool =
     'adds no room but takes brood to a level yard or splits before the flow; another scrapes cups off each week, another breeds from colonies that do not swarm.';
@@ -91,9 +110,9 @@ export function swarmRisk(facts: SwarmRiskFacts): SwarmRisk {
   const from = facts.cells > 0 ? today : fullOn === null ? null : laterOf(laterOf(fullOn, opens), today);
   if (from === null || daysBetween(from, closes) < 0)
     return { level: early ? 'watch' : 'low', window: null, fullOn, beesDue: due, reasons, otherSchool };
-  const end = addDays(from, facts.cells > 0 ? 8 : 21);
+  const end = addDays(from, facts.cells > 0 ? TO_SEALED_CELL : WINDOW);
   const window = { from, to: daysBetween(end, closes) < 0 ? closes : end };
-  const near = daysBetween(today, from) <= 7;
+  const near = daysBetween(today, from) <= NEAR;
   const level = facts.cells > 0 ? 'leaving' : near ? 'high' : 'watch';
   return { level, window, fullOn, beesDue: due, reasons, otherSchool };
 }
