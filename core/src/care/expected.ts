@@ -151,9 +151,48 @@ interface Course {
   wet: number;
 }
 
+/** Part of a day's foraging that is left with more rain, mm, or a lower highest temperature, °C; of a day that nobody knows. Common practice. */
+const KEPT_IN = { rain: 4, high: 10, leaves: 0.1 } as const;
+const HALF_DAY = { rain: 1, high: 13, leaves: 0.5 } as const;
+const UNKNOWN_DAY = 0.75;
+
 /** Share of a day's foraging that its weather allows. */
 export const flyable = (day: DayWeather | undefined): number =>
-  day === undefined ? 0.75 : day.rain > 4 || day.high < 10 ? 0.1 : day.rain > 1 || day.high < 13 ? 0.5 : 1;
+  day === undefined
+    ? UNKNOWN_DAY
+    : ([KEPT_IN, HALF_DAY].find(({ rain, high }) => day.rain > rain || day.high < high)?.leaves ?? 1);
+
+/** How far an expectation may be off: a share at once, more with each day, and at most. Common practice. */
+const OFF = { atOnce: 0.12, aDay: 0.009, most: 0.55 } as const;
+/** And by how much at least, in frames and kg. Common practice. */
+const AT_LEAST = {
+  bees: 0.4,
+  eggs: 0.3,
+  larvae: 0.4,
+  sealed: 0.4,
+  brood: 0.5,
+  drone: 0.15,
+  storesKg: 0.8,
+  storesKgADay: 0.05,
+} as const;
+/** Days for which a feed keeps brood going, and laying in a dearth meanwhile as a share of before. Common practice. */
+const FED_DAYS = 8;
+const FED_IN_DEARTH = 0.8;
+/** Five days to a week without flying stop brood rearing where the pollen store is thin: laying that is left, by pollen in bloom. Common practice. */
+const SHUT_IN_DAYS = 5;
+const SHUT_IN = { pollen: 8, rich: 0.7, thin: 0.35 } as const;
+/** Food below which they rear less, kg, and laying that is left. Common practice. */
+const HUNGRY = { belowKg: 1.5, laying: 0.25 } as const;
+/** Part of the nest's frames that brood fills at most, and frames of it that any colony keeps warm. Common practice. */
+const NEST_FILLED = 0.72;
+const LEAST_BROOD = 0.3;
+/** Days over which a nest that has room is filled. Common practice. */
+const FILLED_IN = 6;
+/** Part of her laying from which a queen that finds no cells counts as crowded. Common practice. */
+const CROWDED = 0.8;
+/** Part of the sealed brood that lives to emerge, and of a feed that is stored. Common practice. */
+const EMERGES = 0.93;
+const STORED = 0.9;
 
 function startOf({ last, cellsPerFrame, beesPerFrame }: ExpectedFacts): Course {
   const { egg, larva, sealed } = DEVELOPMENT.worker;
@@ -169,11 +208,13 @@ function startOf({ last, cellsPerFrame, beesPerFrame }: ExpectedFacts): Course {
  *
  * @param facts the colony, its place and what was done since
  * @returns figures in frames and kg with their ranges, the mood of the phase, and what moved them
- * @throws RangeError for malformed dates, or a record from the future
+ * @throws RangeError for malformed dates, a record from the future, or a figure that is none
  */
 export function expectedState(facts: ExpectedFacts): ExpectedState {
   const days = daysBetween(facts.last.date, facts.today);
   if (days < 0) throw new RangeError('the last record lies after the day that is asked for');
+  within('cells of a frame', facts.cellsPerFrame, 1);
+  within('bees of a frame', facts.beesPerFrame, 1);
   within('frames of bees', facts.last.bees, 0);
   within('food in kg', facts.last.storesKg, 0);
   for (const stage of ['eggs', 'larvae', 'sealed', 'drone'] as const)
@@ -188,7 +229,7 @@ export function expectedState(facts: ExpectedFacts): ExpectedState {
     of.cells.slice(from, to).reduce((a, b) => a + b, 0) / facts.cellsPerFrame;
   const frames = (from: number, to: number) => framesOf(course, from, to);
   const phase = phaseOn(facts.phases, facts.today)?.phase ?? null;
-  const give = Math.min(0.55, 0.12 + 0.009 * days);
+  const give = Math.min(OFF.most, OFF.atOnce + OFF.aDay * days);
   const range = (value: number, least: number): Expected => ({
     value,
     low: Math.max(0, value * (1 - give) - least),
@@ -208,17 +249,19 @@ export function expectedState(facts: ExpectedFacts): ExpectedState {
   const brood = frames(0, WORKER_DAYS);
   const open = openDays(facts);
   const drones =
-    phase === null ? facts.last.drone : blend(facts.last.drone, brood * DRONE[phase], Math.min(1, days / 24));
+    phase === null
+      ? facts.last.drone
+      : blend(facts.last.drone, brood * DRONE[phase], Math.min(1, days / daysToEmergence('drone')));
   return {
     phase,
     days,
-    bees: range(course.bees / facts.beesPerFrame, 0.4),
-    eggs: stage(0, egg, waiting && facts.today < waiting.from ? 0 : 0.3),
-    larvae: stage(egg, egg + larva, 0.4),
-    sealed: stage(egg + larva, WORKER_DAYS, 0.4),
-    brood: stage(0, WORKER_DAYS, 0.5),
-    drone: range(drones, 0.15),
-    storesKg: range(course.stores, 0.8 + 0.05 * days),
+    bees: range(course.bees / facts.beesPerFrame, AT_LEAST.bees),
+    eggs: stage(0, egg, waiting && facts.today < waiting.from ? 0 : AT_LEAST.eggs),
+    larvae: stage(egg, egg + larva, AT_LEAST.larvae),
+    sealed: stage(egg + larva, WORKER_DAYS, AT_LEAST.sealed),
+    brood: stage(0, WORKER_DAYS, AT_LEAST.brood),
+    drone: range(drones, AT_LEAST.drone),
+    storesKg: range(course.stores, AT_LEAST.storesKg + AT_LEAST.storesKgADay * days),
     mood: phase === null ? 'as last time' : MOOD[phase],
     stale:
       open > STALE_DAYS
@@ -272,42 +315,45 @@ function step(
   const span = phaseOn(facts.phases, date);
   const phase = span?.phase ?? 'build-up';
   const fly = flyable(weather.get(date));
-  course.wet = fly <= 0.1 ? course.wet + 1 : 0;
+  course.wet = fly <= KEPT_IN.leaves ? course.wet + 1 : 0;
   const today = facts.fed.filter((feed) => feed.date === date).reduce((sum, feed) => sum + feed.kg, 0);
-  const lately = facts.fed.some((feed) => daysBetween(feed.date, date) >= 0 && daysBetween(feed.date, date) <= 8);
+  const lately = facts.fed.some(
+    (feed) => daysBetween(feed.date, date) >= 0 && daysBetween(feed.date, date) <= FED_DAYS,
+  );
   const beeFrames = course.bees / facts.beesPerFrame;
   const broodFrames = course.cells.reduce((a, b) => a + b, 0) / facts.cellsPerFrame;
   let laying = LAYING[phase] * (phase === 'build-up' && span ? ramp(span, date) : 1);
   if (phase === 'dearth') {
     count.dearth += 1;
-    laying *= lately ? Math.max(0.8, IN_DEARTH[facts.strain]) : IN_DEARTH[facts.strain];
+    laying *= lately ? Math.max(FED_IN_DEARTH, IN_DEARTH[facts.strain]) : IN_DEARTH[facts.strain];
   }
   const pollen = inBloom(facts.forage, date).reduce((sum, each) => sum + each.pollen, 0);
-  // Five days to a week without flying stops brood rearing where the pollen store is thin.
-  if (course.wet >= 5 && phase !== 'winter rest') {
+  if (course.wet >= SHUT_IN_DAYS && phase !== 'winter rest') {
     count.rain += 1;
-    laying *= pollen >= 8 ? 0.7 : 0.35;
+    laying *= pollen >= SHUT_IN.pollen ? SHUT_IN.rich : SHUT_IN.thin;
   }
   if (lately) count.fed += 1;
-  if (course.stores < 1.5) {
+  if (course.stores < HUNGRY.belowKg) {
     count.hungry += 1;
-    laying *= 0.25;
+    laying *= HUNGRY.laying;
   }
   const room =
-    Math.min(facts.last.frames * 0.72, Math.max(0.3, beeFrames * (BROOD_PER_BEES[phase] ?? BROOD_IN_THE_WARM))) *
-    facts.cellsPerFrame;
-  const held = Math.max(0, (room - broodFrames * facts.cellsPerFrame) / 6 + (course.cells.at(-1) ?? 0));
-  if (held < laying * 0.8) count.crowded += 1;
+    Math.min(
+      facts.last.frames * NEST_FILLED,
+      Math.max(LEAST_BROOD, beeFrames * (BROOD_PER_BEES[phase] ?? BROOD_IN_THE_WARM)),
+    ) * facts.cellsPerFrame;
+  const held = Math.max(0, (room - broodFrames * facts.cellsPerFrame) / FILLED_IN + (course.cells.at(-1) ?? 0));
+  if (held < laying * CROWDED) count.crowded += 1;
   if (layingFrom !== null && facts.waiting && date >= facts.waiting.stopped && date < layingFrom) {
     count.broodless += 1;
     laying = 0;
   }
   const emerging = course.cells.pop() ?? 0;
   course.cells.unshift(Math.min(laying, held));
-  course.bees = Math.max(0, course.bees * (1 - 1 / LIFE[phase]) + emerging * 0.93);
+  course.bees = Math.max(0, course.bees * (1 - 1 / LIFE[phase]) + emerging * EMERGES);
   const eaten = eatenDaily(beeFrames, broodFrames, phase === 'winter rest');
   const brought = phase === 'winter rest' ? 0 : nectarOn(facts.forage, date) * fly * beeFrames * BRINGS;
-  course.stores = Math.max(0, course.stores - eaten + brought + today * 0.9);
+  course.stores = Math.max(0, course.stores - eaten + brought + today * STORED);
 }
 
 /** In build-up she begins with a fifth of what she lays at its end. */
