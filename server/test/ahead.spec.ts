@@ -454,7 +454,11 @@ describe('the day page and the forecast’s record', () => {
   it('scores the forecast by lead day: near days better than far ones', { timeout: 60_000 }, async () => {
     const look = () => read<Trust>(morag, endpoints.forecastTrust.path, { site: sites.home });
     expect((await look()).missing).toBeGreaterThan(0);
-    for (let turn = 0; turn < 20; turn += 1) await school.refreshed();
+    const home = (await sitesOf(school.db, (await school.db('schools').first<{ id: string }>('id')).id)).find(
+      ({ id }) => id === sites.home,
+    )!;
+    for (let turn = 0; turn < 20; turn += 1) await refreshWeather(school.context, school.sources.weather, home);
+    await school.wrote();
     const trust = await look();
     expect(trust.missing).toBe(0);
     const of = (lead: number) => trust.scores.find((score) => score.lead === lead)!;

@@ -1,0 +1,67 @@
+import { roundTo } from '../../units';
+import type { ColonyEstimate, Estimate } from '../side/estimates';
+
+export type ChangeWord = 'more' | 'less' | 'perhaps more' | 'perhaps less' | 'the same';
+
+/** Two figures closer than this (frames or kg) are called the same. */
+const SAME_WITHIN = 0.08;
+
+/**
+ * How a figure moved between two visits. "More" and "less" only when the ranges do not overlap.
+ *
+ * @param last figure of the earlier visit
+ * @param now figure of the later visit
+ * @returns the word to say
+ * @example changeWord({ value: 1.8, low: 1.6, high: 2 }, { value: 2.5, low: 2.3, high: 2.7 }) // 'more'
+ */
+export function changeWord(last: Estimate, now: Estimate): ChangeWord {
+  if (Math.abs(now.value - last.value) < SAME_WITHIN) return 'the same';
+  if (now.low > last.high) return 'more';
+  if (now.high < last.low) return 'less';
+  return now.value > last.value ? 'perhaps more' : 'perhaps less';
+}
+
+/** One line of the table that sets two visits side by side. */
+export interface MeasureChange {
+  readonly measure: string;
+  readonly unit: 'frames' | 'kg';
+  readonly last: Estimate | null;
+  readonly now: Estimate | null;
+  readonly difference: number | null;
+  readonly word: ChangeWord | null;
+}
+
+const MEASURES: readonly [string, 'frames' | 'kg', (colony: ColonyEstimate) => Estimate | null][] = [
+  ['Frames of bees', 'frames', (colony) => colony.framesOfBees],
+  ['Eggs', 'frames', (colony) => colony.eggs],
+  ['Larvae', 'frames', (colony) => colony.larvae],
+  ['Sealed worker', 'frames', (colony) => colony.sealedWorker],
+  ['Sealed drone', 'frames', (colony) => colony.sealedDrone],
+  ['Pollen', 'frames', (colony) => colony.pollen],
+  ['Stores', 'kg', (colony) => colony.storesKg],
+  ['Empty drawn comb', 'frames', (colony) => colony.emptyComb],
+  ['Bare foundation', 'frames', (colony) => colony.foundation],
+];
+
+/**
+ * Sets two estimates side by side.
+ *
+ * @param last earlier visit, `null` when there is none
+ * @param now later visit
+ * @returns one line a measure, in the order of the trade's four headings
+ */
+export function compareColonies(last: ColonyEstimate | null, now: ColonyEstimate): readonly MeasureChange[] {
+  return MEASURES.map(([measure, unit, of]) => {
+    const before = last ? of(last) : null;
+    const after = of(now);
+    const both = before && after;
+    return {
+      measure,
+      unit,
+      last: before,
+      now: after,
+      difference: both ? roundTo(after.value - before.value, 2) : null,
+      word: both ? changeWord(before, after) : null,
+    };
+  });
+}

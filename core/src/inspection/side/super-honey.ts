@@ -1,0 +1,43 @@
+import {
+  type BoxLayer,
+  HONEY_KG_PER_DM2,
+  NECTAR_KG_PER_DM2,
+  type Stack,
+  combArea,
+  frameOf,
+  supers,
+} from '../../equipment';
+import type { VisitRecord } from '../visit/record';
+import { fillOfWeight } from './sums';
+
+/**
+ * Honey and nectar in the supers of a hive, by the sides that were read of each, else by its weight.
+ *
+ * @param stack the hive
+ * @param record the visit
+ * @returns kg in all supers of which something is known, `null` when nobody looked at any
+ */
+export function superHoney(stack: Stack, record: VisitRecord): number | null {
+  const known = supers(stack)
+    .map((layer) => honeyIn(layer, record))
+    .filter((kg) => kg !== null);
+  return known.length === 0 ? null : known.reduce((sum, kg) => sum + kg, 0);
+}
+
+function honeyIn(layer: BoxLayer, record: VisitRecord): number | null {
+  const area = combArea(frameOf(layer));
+  const sides = layer.frames * 2;
+  const read = Object.values(record.sides).filter(({ address }) => address.box === layer.id);
+  if (read.length > 0) {
+    const kg = read.reduce(
+      (sum, { side }) =>
+        sum + (((side.eighths.H ?? 0) * HONEY_KG_PER_DM2 + (side.eighths.N ?? 0) * NECTAR_KG_PER_DM2) * area) / 8,
+      0,
+    );
+    return (kg * sides) / read.length;
+  }
+  const weighed = record.measures
+    .map(({ measure }) => measure)
+    .findLast((measure) => measure.what === 'weight' && measure.part === layer.id);
+  return weighed?.what === 'weight' ? fillOfWeight(layer, weighed.kg) * sides * area * HONEY_KG_PER_DM2 : null;
+}

@@ -1,0 +1,197 @@
+import type { PhaseSpan } from '../../season';
+import type { Checklist, Standings } from '../../skills';
+import { addDays, type CivilDate, daysBetween } from '../../units';
+import { type ColonyFacts, planHive, restsIn, turnWorth } from './colony-terms';
+import { CURVE } from '../solver/curve';
+import { cannotLift, type GroupTerms, planGroup } from './group-terms';
+import { modelOf } from '../solver/model';
+import type { PlanForbid, PlanLock, PlanningProblem, PlanParams, PublishedSession } from '../solver/problem';
+import { cannotCome, type DayHours, tempOf, type Times } from './slots';
+import { canPin } from '../solver/start';
+
+/** How a house plans. Points: one is one open skill practised once by one trainee. Figures: common practice. */
+export interface PlanningPractice {
+  readonly horizonDays: number;
+  /** Longest and shortest session, and the pause between two of a day, minutes. */
+  readonly longest: number;
+  readonly shortest: number;
+  readonly pause: number;
+  readonly slotsADay: number;
+  /** Odds under which a slot is not offered, 0 to 1. */
+  readonly leastFit: number;
+  readonly maxHives: number;
+  readonly setupMinutes: number;
+  readonly suits: number;
+  /** Minutes and hives a slot that staff open without a group. */
+  readonly staffMinutes: number;
+  readonly staffVisits: number;
+  readonly weights: PlanParams['weights'];
+}
+
+export const DEFAULT_PLANNING: PlanningPractice = {
+  horizonDays: 14,
+  longest: 150,
+  shortest: 90,
+  pause: 30,
+  slotsADay: 2,
+  leastFit: 0.3,
+  maxHives: 2,
+  setupMinutes: 25,
+  suits: 30,
+  staffMinutes: 60,
+  staffVisits: 2,
+  weights: {
+    skill: 1,
+    session: 10,
+    shortfall: 8,
+    care: 1,
+    disturb: 1,
+    staffVisit: 3,
+    late: 0.5,
+    fairness: 30,
+    changeSession: 3,
+    changeHive: 1,
+  },
+};
+
+/** A slot that the weather, or an announcement, offers. */
+export interface OfferedSlot extends DayHours {
+  readonly id: string;
+  readonly site: string;
+  readonly fit: number;
+  readonly temperature: number;
+}
+
+export interface SeasonFacts {
+  /** Openings of today whose session has begun: they are held as they were told, whatever is planned now. */
+  readonly begun?: readonly { readonly group: string; readonly hive: string }[] | undefined;
+  readonly name: string;
+  readonly today: CivilDate;
+  readonly practice: PlanningPractice;
+  readonly restDays: number;
+  readonly openingLimit: number;
+  readonly lift: { readonly one: number; readonly two: number };
+  readonly slots: readonly OfferedSlot[];
+  readonly groups: readonly (Omit<GroupTerms, 'slots'> & { readonly times: Times })[];
+  readonly checklist: Checklist;
+  readonly standing: Standings;
+  /** The year of the first site. */
+  readonly phases: readonly PhaseSpan[];
+  readonly supervisors: readonly { readonly id: string; readonly senior: boolean; readonly times: Times }[];
+  readonly colonies: readonly (ColonyFacts & {
+    /** Heaviest part that has to come off, kg. */
+    readonly heaviestKg: number | null;
+  })[];
+  readonly locks: readonly PlanLock[];
+  readonly forbids: readonly PlanForbid[];
+  readonly published: readonly PublishedSession[] | null;
+}
+
+/** A rule of the season that became a forbidden pair, in words. */
+export interface SeasonForbid extends PlanForbid {
+  readonly why: string;
+}
+
+export interface SeasonProblem {
+  readonly problem: PlanningProblem;
+  /** What the season forbids beyond the planner's own rules: rests within the plan, lifting. */
+  readonly forbids: readonly SeasonForbid[];
+  /** Why a group or supervisor cannot come, by `id slot`. */
+  readonly away: ReadonlyMap<string, string>;
+}
+
+/**
+ * The planning problem of a school's coming days.
+ *
+ * @param facts slots offered by the weather, groups with their times and standings, supervisors, colonies with calendars
+ * @returns the problem, and in words what was forbidden and who cannot come
+ */
+export function seasonProblem(facts: SeasonFacts): SeasonProblem {
+  const { practice, today } = facts;
+  const slots = facts.slots.map((slot) => ({ ...slot, day: daysBetween(today, slot.date) }));
+  const away = new Map<string, string>();
+  const comes = (id: string, times: Times) =>
+    slots.flatMap((slot) => {
+      const why = cannotCome(times, slot);
+      if (why !== null) away.set(`${id} ${slot.id}`, why);
+      return why === null ? [slot.id] : [];
+    });
+  const hives = facts.colonies.map((colony) => {
+    const hive = planHive(colony, today, facts);
+    const turn = turnWorth(colony.openings.filter(({ date }) => daysBetween(date, today) < 30).length);
+    const due = hive.due ?? (turn > 0 ? { from: 0, by: practice.horizonDays, weight: 0 } : null);
+    return { ...hive, due: due === null ? null : { ...due, weight: due.weight + turn } };
+  });
+  const forbids: SeasonForbid[] = [
+    ...facts.colonies.flatMap((colony) =>
+      slots.flatMap((slot) => {
+        const why = restsIn(colony.calendar, slot.date);
+        const opens = hives.find(({ id }) => id === colony.id)!.noOpenBefore;
+        return why === null || slot.day < opens || slot.site !== colony.site
+          ? []
+          : [{ hive: colony.id, slot: slot.id, why }];
+      }),
+    ),
+    ...facts.groups.flatMap(({ id: group, trainees }) =>
+      facts.colonies.flatMap(({ id: hive, heaviestKg }) => {
+        const why = cannotLift(trainees, heaviestKg, facts.lift);
+        return why === null ? [] : [{ group, hive, why }];
+      }),
+    ),
+  ];
+  for (const { group, hive } of facts.begun ?? []) {
+    const gap = facts.groups.find(({ id }) => id === group)?.gapDays ?? 0;
+    for (const slot of slots) {
+      if (slot.day < Math.max(1, gap)) forbids.push({ group, slot: slot.id, why: 'The group has a session today.' });
+      if (slot.day === 0) forbids.push({ hive, slot: slot.id, why: 'It is opened today, as people were told.' });
+    }
+  }
+  const problem: PlanningProblem = {
+    format: 'inspection-plan-instance/1',
+    name: facts.name,
+    horizonDays: practice.horizonDays,
+    params: {
+      ...CURVE,
+      maxHives: practice.maxHives,
+      setupMinutes: practice.setupMinutes,
+      weights: practice.weights,
+    },
+    skills: [...new Set(hives.flatMap(({ skills }) => Object.keys(skills)))],
+    slots: slots.map(({ id, day, start, minutes, fit, temperature, site }) => ({
+      id,
+      day,
+      start,
+      minutes,
+      fit,
+      temp: tempOf(temperature),
+      suits: practice.suits,
+      staffMinutes: practice.staffMinutes,
+      staffVisits: practice.staffVisits,
+      site,
+    })),
+    groups: facts.groups.map(({ times, ...terms }) => planGroup({ ...terms, slots: comes(terms.id, times) }, facts)),
+    supervisors: facts.supervisors.map(({ id, senior, times }) => ({ id, senior, slots: comes(id, times) })),
+    hives,
+    locks: facts.locks,
+    forbids: [...facts.forbids, ...forbids.map(({ why: _, ...forbid }) => forbid)],
+    published: facts.published === null ? null : { sessions: facts.published },
+  };
+  return { problem: withToday(problem, practice), forbids, away };
+}
+
+/** People are on their way: what was told for today stays, unless its weather is no longer worth it or it cannot be kept. */
+function withToday(problem: PlanningProblem, { leastFit }: PlanningPractice): PlanningProblem {
+  const model = modelOf(problem);
+  if (!canPin(model, problem.locks)) return problem;
+  const today = new Set(problem.slots.filter(({ day, fit }) => day === 0 && fit >= leastFit).map(({ id }) => id));
+  const stays = (problem.published?.sessions ?? []).filter(({ slot }) => today.has(slot));
+  const locks = stays.reduce<readonly PlanLock[]>(
+    (kept, lock) => (canPin(model, [...kept, lock]) ? [...kept, lock] : kept),
+    problem.locks,
+  );
+  return { ...problem, locks };
+}
+
+/** Dates of a plan, first to last. */
+export const planDays = (today: CivilDate, { horizonDays }: PlanningPractice): readonly CivilDate[] =>
+  Array.from({ length: horizonDays }, (_, day) => addDays(today, day));
