@@ -15,7 +15,7 @@ import type { Context } from '../src/context';
 import { alone, migrate, openDatabase } from '../src/database/connection';
 import { raiseRevision } from '../src/database/revision-store';
 import { DEMO_START, loadDemo } from '../src/demo/load';
-import { refreshNow } from '../src/jobs/refresh/refresher';
+import { refresh, refreshNow } from '../src/jobs/refresh/refresher';
 import { httpScale } from '../src/records/season/scale-source';
 import { scaleStandIn } from '../src/standins/scale/app';
 import type { Sources } from '../src/sources';
@@ -88,7 +88,8 @@ async function loadOnce(context: Omit<Context, 'db'>, sources: Sources): Promise
   await alone(await makeDatabase(DEMO), context.log, async (db) => {
     await migrate(db);
     await loadDemo({ ...context, db });
-    await refreshNow({ ...context, db }, sources);
+    // To its end, however slow the machine: copies are made of it.
+    await refresh({ ...context, db }, sources, uuid());
   });
 }
 
