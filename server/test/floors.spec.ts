@@ -27,7 +27,7 @@ const statements = (text: string): { table: string; writes: boolean }[] =>
     writes: /^[^;]*?\.(insert|update|delete|truncate)\(/.test(rest!.split(/\n\n|\n}/)[0]!),
   }));
 
-const stores = filesBelow(SRC).filter((file) => file.endsWith('store.ts'));
+const stores = filesBelow(SRC).filter((file) => /store\.ts$|^database\/leases\.ts$/.test(file));
 const roomOf = (file: string): string =>
   file
     .split('/')

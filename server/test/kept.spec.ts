@@ -2,8 +2,7 @@ import { endpoints } from '@brave-comb/contract';
 import * as fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { raiseRevision, revise, revisionOf } from '../src/database/revision-store';
-import { onceARevision } from '../src/kept';
-import { Kept } from '../src/kept';
+import { Kept, onceARevision } from '../src/kept';
 import { type School, openSchool, pathOf } from './school';
 
 const soon = () => new Promise((done) => setImmediate(done));

@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import type { Context } from '../../context';
-import { giveLease, takeLease } from '../../database/lease-store';
+import { giveLease, takeLease } from '../../database/leases';
 import { revise } from '../../database/revision-store';
 import { allSites } from '../../records/equipment';
 import { refreshScales } from '../../records/season';
