@@ -9,6 +9,7 @@ const storeys = [
   ['care', 'harvest', 'skills'],
   ['practice', 'planning'],
   ['exchange'],
+  ['words'],
 ];
 /** A room looks down: to those that stand before it, or beside it. */
 const looksDown = (folder, rooms) =>

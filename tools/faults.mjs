@@ -392,7 +392,7 @@ const scenarios = {
           const reader = response.body?.getReader();
           await reader?.read();
           await lead.post(`/api/visits/${day.visits[0]}/entries`, {
-            entries: [{ id: crypto.randomUUID(), at: day.now, body: { kind: 'mood noted', mood: 2 } }],
+            entries: [{ id: crypto.randomUUID(), at: day.now, body: { kind: 'mood-noted', mood: 2 } }],
           });
           const asked = performance.now();
           await reader?.read();

@@ -31,7 +31,7 @@ export const Finding = z.object({
       unit: z.enum(['frames', 'kg']),
       expected: Expected,
       found: z.number(),
-      word: z.enum(['normal', 'more than expected', 'less than expected']),
+      word: z.enum(['normal', 'more-than-expected', 'less-than-expected']),
     }),
   ),
   says: z.string(),
@@ -42,7 +42,7 @@ const days = z.int().min(1).max(365);
 const Detail = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('hived'), as: z.enum(NEW_COLONIES) }),
   z.object({ kind: z.literal('queen'), start: z.enum(QUEEN_STARTS) }),
-  z.object({ kind: z.literal('eggs seen') }),
+  z.object({ kind: z.literal('eggs-seen') }),
   z.object({
     kind: z.literal('treatment'),
     medicine: z.string().trim().min(1, 'Name the active ingredient and its form.').max(120),
@@ -52,24 +52,24 @@ const Detail = z.discriminatedUnion('kind', [
     withdrawal: z.int().min(0).max(365).nullable(),
     supersAllowed: z.boolean().optional(),
   }),
-  z.object({ kind: z.literal('treatment out'), medicine: z.string().trim().min(1).max(120).optional() }),
+  z.object({ kind: z.literal('treatment-out'), medicine: z.string().trim().min(1).max(120).optional() }),
   z.object({
     kind: z.literal('feed'),
-    what: z.enum(['thin syrup', 'thick syrup', 'fondant', 'dry sugar']),
+    what: z.enum(['thin-syrup', 'thick-syrup', 'fondant', 'dry-sugar']),
     kg: z.number().min(0.1).max(40),
   }),
   z.object({ kind: z.literal('patty'), kg: z.number().min(0.05).max(5) }),
-  z.object({ kind: z.literal('feeder empty') }),
-  z.object({ kind: z.literal('super on'), holdsKg: z.number().min(1).max(40) }),
-  z.object({ kind: z.literal('super off') }),
-  z.object({ kind: z.literal('super left as winter food') }),
-  z.object({ kind: z.literal('drone comb in') }),
-  z.object({ kind: z.literal('drone comb out') }),
-  z.object({ kind: z.literal('brood stopped') }),
+  z.object({ kind: z.literal('feeder-empty') }),
+  z.object({ kind: z.literal('super-on'), holdsKg: z.number().min(1).max(40) }),
+  z.object({ kind: z.literal('super-off') }),
+  z.object({ kind: z.literal('super-left-as-winter-food') }),
+  z.object({ kind: z.literal('drone-comb-in') }),
+  z.object({ kind: z.literal('drone-comb-out') }),
+  z.object({ kind: z.literal('brood-stopped') }),
   z.object({ kind: z.literal('suspicion'), of: z.string().trim().min(1, 'Say what is suspected.').max(120) }),
-  z.object({ kind: z.literal('suspicion settled') }),
+  z.object({ kind: z.literal('suspicion-settled') }),
   z.object({
-    kind: z.literal('ordered by the inspector'),
+    kind: z.literal('ordered-by-the-inspector'),
     what: z.string().trim().min(1, 'Say what the inspector ordered, and who.').max(300),
   }),
 ]);
@@ -132,7 +132,7 @@ export const ColonyCalendar = z.object({
   }),
   expected: ExpectedState.nullable(),
   starvation: z
-    .object({ level: z.enum(['none', 'watch', 'feed now']), days: z.number().nullable(), reasons: list(z.string()) })
+    .object({ level: z.enum(['none', 'watch', 'feed-now']), days: z.number().nullable(), reasons: list(z.string()) })
     .nullable(),
   swarm: z
     .object({

@@ -77,7 +77,7 @@ export const Review = z.object({
   finding: Finding.nullable(),
   advice: list(z.object({ advice: Advice, decision: Decision.nullable() })),
   /** Whether they are fed, and why, also when no advice says so. */
-  feed: z.object({ feed: z.enum(['yes', 'no', 'not known']), why: z.string() }),
+  feed: z.object({ feed: z.enum(['yes', 'no', 'not-known']), why: z.string() }),
   followUps: list(FollowUp),
   judgements: list(
     z.object({

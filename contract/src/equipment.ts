@@ -42,7 +42,7 @@ export const StackChange = z.discriminatedUnion('do', [
 export const WeighedLayer = z.object({
   layer: Layer,
   kg: z.number().nullable(),
-  lift: z.enum(['one lifts', 'two lift', 'by frames', 'stays put']).nullable(),
+  lift: z.enum(['one-lifts', 'two-lift', 'by-frames', 'stays-put']).nullable(),
 });
 
 /** Where a hive stands among its neighbours, metres east and north of it, and who stands where. */

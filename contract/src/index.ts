@@ -137,7 +137,7 @@ export const endpoints = {
 
 export { ROLES, type Endpoint, type Input, type Output, type Role } from './endpoint';
 export { openApiOf } from './openapi';
-export { Problem } from './parts';
+export { Problem, PROBLEMS, type ProblemId } from './parts';
 export type { Person } from './people';
 export type { Debrief } from './debrief';
 export { VERDICTS, type Decision, type Review } from './care';

@@ -195,7 +195,7 @@ export const visitEntries = endpoint({
 /** What became of one entry. */
 export const EntryVerdict = z.object({
   id: z.string(),
-  outcome: z.enum(['kept', 'known already', 'refused']),
+  outcome: z.enum(['kept', 'known-already', 'refused']),
   problem: Problem.optional(),
 });
 export type EntryVerdict = z.output<typeof EntryVerdict>;

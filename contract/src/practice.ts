@@ -121,7 +121,7 @@ export const DrillAnswer = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('stop'), answer: z.enum(STOP_ANSWERS) }),
   z.object({ kind: z.literal('next'), advice: z.enum(ADVICE_KINDS) }),
   z.object({ kind: z.literal('photo'), choice: z.int().min(0).max(20) }),
-  z.object({ kind: z.literal('given up') }),
+  z.object({ kind: z.literal('given-up') }),
 ]);
 
 export const recordPractice = endpoint({

@@ -51,7 +51,7 @@ export const StripDay = z.object({
   observed: z.boolean(),
   warmest: Span.nullable(),
   rain: z.tuple([z.number(), z.number()]).readonly().nullable(),
-  hours: z.object({ lid: Span, 'one frame': Span, full: Span }).nullable(),
+  hours: z.object({ lid: Span, 'one-frame': Span, full: Span }).nullable(),
   sun: z.object({ rise: Instant.nullable(), set: Instant.nullable(), hours: z.number() }),
 });
 export type StripDay = z.output<typeof StripDay>;
@@ -60,7 +60,7 @@ const StripSession = z.object({
   id: Id,
   date: CivilDate,
   groups: z.int(),
-  status: z.enum(['planned', 'held', 'called off']),
+  status: z.enum(['planned', 'held', 'called-off']),
 });
 const StripDue = z.object({
   id: z.string(),
@@ -107,7 +107,7 @@ const Deadline = z.object({
   job: z.string(),
   from: CivilDate,
   by: CivilDate,
-  before: z.enum(['winter', 'main flow']),
+  before: z.enum(['winter', 'main-flow']),
   why: z.string(),
 });
 
@@ -203,7 +203,7 @@ export const seasonYear = endpoint({
 
 const PlantModel = z.discriminatedUnion('kind', [
   z.object({
-    kind: z.literal('degree days'),
+    kind: z.literal('degree-days'),
     base: z.number().min(-5).max(15),
     sum: z.number().min(1).max(4000),
     days: z.int().min(3).max(200),

@@ -56,13 +56,13 @@ export const Skill = z.object({
 export const Checklist = z.object({ version: z.int(), skills: list(Skill) });
 
 /** What becomes of standings when a new version comes into force. */
-const CARRY_POLICIES = ['carried over', 'judged again', 'from the next course'] as const;
+const CARRY_POLICIES = ['carried-over', 'judged-again', 'from-the-next-course'] as const;
 
 const Missing = z.discriminatedUnion('what', [
   z.object({ what: z.enum(['times', 'days', 'colonies', 'assessors']), have: z.int(), need: z.int() }),
   z.object({ what: z.literal('lead') }),
   z.object({ what: z.literal('readings'), off: z.number(), allowed: z.number() }),
-  z.object({ what: z.literal('again'), why: z.enum(['faded', 'help needed']) }),
+  z.object({ what: z.literal('again'), why: z.enum(['faded', 'help-needed']) }),
 ]) satisfies z.ZodType<MissingEvidence>;
 
 export const Standing = z.object({
@@ -73,13 +73,13 @@ export const Standing = z.object({
   until: CivilDate.nullable(),
   last: CivilDate.nullable(),
   progress: z.number(),
-  signature: z.enum(['earned', 'by exception', 'fallen']).nullable(),
+  signature: z.enum(['earned', 'by-exception', 'fallen']).nullable(),
 });
 
 /** How long a skill holds after it was last shown. */
 const Forgetting = z.discriminatedUnion('school', [
-  z.object({ school: z.literal('fixed term') }),
-  z.object({ school: z.literal('growing term'), growth: z.number().min(1).max(3), most: z.int().min(1).max(120) }),
+  z.object({ school: z.literal('fixed-term') }),
+  z.object({ school: z.literal('growing-term'), growth: z.number().min(1).max(3), most: z.int().min(1).max(120) }),
 ]);
 
 export const checklist = endpoint({
@@ -564,8 +564,8 @@ export const settlePassport = endpoint({
   params: z.object({ trainee: Id }),
   body: z.discriminatedUnion('word', [
     z.object({ word: z.literal('accept'), school: z.string().max(120) }),
-    z.object({ word: z.literal('turn down'), school: z.string().max(120), reason: Reason }),
-    z.object({ word: z.literal('take out'), school: z.string().max(120) }),
+    z.object({ word: z.literal('turn-down'), school: z.string().max(120), reason: Reason }),
+    z.object({ word: z.literal('take-out'), school: z.string().max(120) }),
   ]),
   response: z.object({ settled: z.int() }),
 });

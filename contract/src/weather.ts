@@ -12,7 +12,7 @@ export const Limits = z.object({
   light: z.number().min(-18).max(60),
   beesOut: z.boolean(),
 });
-export const AllLimits = z.object({ outside: Limits, lid: Limits, 'one frame': Limits, full: Limits });
+export const AllLimits = z.object({ outside: Limits, lid: Limits, 'one-frame': Limits, full: Limits });
 
 export const DayPage = z.object({
   ...SiteNames,
@@ -42,7 +42,7 @@ export const DayPage = z.object({
       chance: z.record(z.enum(DEPTHS), Share),
       elevation: z.number(),
       broodMinutes: z.number(),
-      light: z.enum(['good', 'poor', 'too dark']),
+      light: z.enum(['good', 'poor', 'too-dark']),
     }),
   ),
   sun: z.object({

@@ -34,7 +34,7 @@ describe('an entry', () => {
   const good = {
     id: '0196cd3c-7b1e-7c3a-9d7e-2f1d6d5a4b3c',
     at: '2026-05-14T12:30:00Z',
-    body: { kind: 'mood noted', mood: 2 },
+    body: { kind: 'mood-noted', mood: 2 },
   };
 
   it('is read as it is sent', () => {
@@ -45,13 +45,13 @@ describe('an entry', () => {
     ['no id', { ...good, id: 'entry 1' }],
     ['no moment', { ...good, at: 'yesterday' }],
     ['an unknown kind', { ...good, body: { kind: 'hive thrown over' } }],
-    ['a mood beyond five', { ...good, body: { kind: 'mood noted', mood: 6 } }],
+    ['a mood beyond five', { ...good, body: { kind: 'mood-noted', mood: 6 } }],
     [
       'half an eighth',
       {
         ...good,
         body: {
-          kind: 'frame side recorded',
+          kind: 'frame-side-recorded',
           address: { box: 'b', frame: 1, face: 'low' },
           side: { eighths: { S: 0.5 }, trace: [], bees: null, queen: false, cells: 0, doubtful: false },
           seen: null,

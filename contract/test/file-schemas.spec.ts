@@ -20,7 +20,7 @@ const PASSPORT = passportFile({
     {
       id: 'finds-eggs',
       name: 'finds eggs',
-      standing: { state: 'signed off', level: 'alone', until: '2027-03-14' },
+      standing: { state: 'signed-off', level: 'alone', until: '2027-03-14' },
       signOffs: [{ kind: 'signed', by: 'Morag Selkirk', day: '2026-05-14', withdrawn: null }],
       evidence: [
         { day: '2026-05-05', level: 'alone', source: 'visit', hive: '4', assessor: 'Tomasz Wierzba', withdrawn: false },

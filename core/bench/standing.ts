@@ -47,7 +47,7 @@ const standing = timed(() => {
   });
   let held = 0;
   for (let trainee = 0; trainee < TRAINEES; trainee += 1)
-    for (const { id } of skills) held += Number(of(`t${trainee}`, id).state !== 'not met');
+    for (const { id } of skills) held += Number(of(`t${trainee}`, id).state !== 'not-met');
   return held;
 });
 const grouping = timed(() => {

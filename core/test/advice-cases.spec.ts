@@ -20,7 +20,7 @@ const found = (list: readonly QueenCell[], more: Partial<ColonyFacts> = {}): Par
 const clover = { plant: 'White clover', nectar: 4, pollen: 3, from: '2026-05-28', to: '2026-07-25', giveOrTake: 0 };
 const noEggs = { eggsSeen: false, larvaeSeen: false, sealedSeen: false } as const;
 const winter = {
-  phase: 'winter rest',
+  phase: 'winter-rest',
   today: '2026-11-10',
   reopens: '2027-02-03',
   highs: [6, 7, 5, 6, 7, 8, 6],
@@ -30,129 +30,129 @@ const cold = [6, 7, 5, 8, 7, 6, 7];
 /** What is known, the first advice, its title, and its last day. Written before the rules, as a beekeeper would put it. */
 const CASES: readonly (readonly [string, Partial<ColonyFacts>, AdviceKind, RegExp, string?])[] = [
   // Queen cells, 14 May.
-  ['one empty cup is routine', found(cells(1, 'cup', 'edge')), 'leave alone', /Leave them alone/],
-  ['five empty cups are routine', found(cells(5, 'cup', 'edge')), 'leave alone', /Leave them alone/],
+  ['one empty cup is routine', found(cells(1, 'cup', 'edge')), 'leave-alone', /Leave them alone/],
+  ['five empty cups are routine', found(cells(5, 'cup', 'edge')), 'leave-alone', /Leave them alone/],
   [
     'an egg in a cup is sealed in five days at the soonest',
     found(cells(1, 'egg', 'edge')),
-    'queen cells',
+    'queen-cells',
     /Eggs in cups/,
     '2026-05-19',
   ],
   [
     'a larva in jelly at the edge: decide today',
     found(cells(1, 'larva', 'edge')),
-    'queen cells',
+    'queen-cells',
     /decide today/,
     '2026-05-14',
   ],
   [
     'five larvae at the edge: decide today',
     found(cells(5, 'larva', 'edge')),
-    'queen cells',
+    'queen-cells',
     /decide today/,
     '2026-05-14',
   ],
   [
     'eight sealed at the edge, eggs seen: act today',
     found(cells(8, 'sealed', 'edge')),
-    'queen cells',
+    'queen-cells',
     /act today/,
     '2026-05-14',
   ],
   [
     'eight sealed at the edge, no eggs: act today',
     found(cells(8, 'sealed', 'edge'), { eggsSeen: false }),
-    'queen cells',
+    'queen-cells',
     /act today/,
     '2026-05-14',
   ],
   [
     'sealed cells beside cups: the sealed ones decide',
     found([...cells(3, 'cup', 'edge'), ...cells(2, 'sealed', 'edge')]),
-    'queen cells',
+    'queen-cells',
     /act today/,
     '2026-05-14',
   ],
   [
     'five sealed on the face, eggs: too many for a daughter',
     found(cells(5, 'sealed', 'face')),
-    'queen cells',
+    'queen-cells',
     /act today/,
     '2026-05-14',
   ],
-  ['two sealed on the face, eggs: they replace her', found(cells(2, 'sealed', 'face')), 'queen cells', /replace her/],
-  ['one fed on the face, eggs: they replace her', found(cells(1, 'larva', 'face')), 'queen cells', /replace her/],
+  ['two sealed on the face, eggs: they replace her', found(cells(2, 'sealed', 'face')), 'queen-cells', /replace her/],
+  ['one fed on the face, eggs: they replace her', found(cells(1, 'larva', 'face')), 'queen-cells', /replace her/],
   [
     'four sealed on the face, no eggs: a young queen is coming',
     found(cells(4, 'sealed', 'face'), { eggsSeen: false, queen: bees('6S') }),
-    'queen cells',
+    'queen-cells',
     /leave them alone/i,
   ],
   [
     'an open cell, no eggs: she is out',
     found(cells(1, 'emerged', 'edge'), { eggsSeen: false, queen: bees('6S') }),
-    'queen cells',
+    'queen-cells',
     /leave them alone/i,
   ],
   [
     'three cells, nobody looked in: look today or tomorrow',
     { queenCells: 3, framesWithCells: [4, 6] },
-    'queen cells',
+    'queen-cells',
     /Look into the 3 queen cells/,
     '2026-05-15',
   ],
   [
     'one cup and one cell unknown',
     { queenCells: 2, cells: cells(1, 'cup', 'edge'), framesWithCells: [4] },
-    'queen cells',
+    'queen-cells',
     /Look into the queen cell/,
     '2026-05-15',
   ],
   [
     'sealed cells in November: no mating any more',
     { ...winter, ...found(cells(2, 'sealed', 'face')), ...noEggs, queen: bees('8C') },
-    'queen cells',
+    'queen-cells',
     /unite/,
   ],
   // Eggs, and the season.
-  ['no eggs in May', { eggsSeen: false, queen: bees('4L 4S') }, 'look again', /eggs/, '2026-05-21'],
-  ['no brood in May', { ...noEggs, queen: bees('8C') }, 'look again', /eggs/, '2026-05-21'],
+  ['no eggs in May', { eggsSeen: false, queen: bees('4L 4S') }, 'look-again', /eggs/, '2026-05-21'],
+  ['no brood in May', { ...noEggs, queen: bees('8C') }, 'look-again', /eggs/, '2026-05-21'],
   [
     'no brood on 10 November is winter',
     { ...winter, ...noEggs, nest: BROODLESS, queen: bees('8C') },
-    'leave alone',
+    'leave-alone',
     /Leave them/,
     '2027-02-03',
   ],
   [
     'no eggs while closing down',
-    { ...noEggs, phase: 'closing down', today: '2026-10-15', nest: nestOf(...times(22, '7H B5')), queen: bees('8C') },
-    'leave alone',
+    { ...noEggs, phase: 'closing-down', today: '2026-10-15', nest: nestOf(...times(22, '7H B5')), queen: bees('8C') },
+    'leave-alone',
     /Leave/,
   ],
   [
     'no brood in a dearth of a strain that stops',
     { ...noEggs, phase: 'dearth', strain: 'stops', queen: bees('8C') },
-    'leave alone',
+    'leave-alone',
     /Leave/,
   ],
   [
     'no brood in a dearth of a strain that keeps laying',
-    { ...noEggs, phase: 'dearth', strain: 'keeps laying', queen: bees('8C') },
-    'look again',
+    { ...noEggs, phase: 'dearth', strain: 'keeps-laying', queen: bees('8C') },
+    'look-again',
     /eggs/,
   ],
   [
     'no eggs of a virgin before she can lay',
     { ...noEggs, queen: bees('8C'), youngQueen: { layingTo: '2026-06-02', aloneTo: '2026-05-29' } },
-    'leave alone',
+    'leave-alone',
     /Leave/,
     '2026-05-29',
   ],
-  ['domed cappings only, eggs seen', { queen: bees('1E 1L 2D 4C') }, 'look again', /Drone layer/],
-  ['a doubtful frame', { doubtfulFrames: [5] }, 'look again', /doubtful/, '2026-05-19'],
-  ['a third of the nest read, no eggs on it: no finding', { framesRead: 4, eggsSeen: false }, 'leave alone', /Leave/],
+  ['domed cappings only, eggs seen', { queen: bees('1E 1L 2D 4C') }, 'look-again', /Drone layer/],
+  ['a doubtful frame', { doubtfulFrames: [5] }, 'look-again', /doubtful/, '2026-05-19'],
+  ['a third of the nest read, no eggs on it: no finding', { framesRead: 4, eggsSeen: false }, 'leave-alone', /Leave/],
   // Food.
   [
     'hungry in May: thin syrup, as much as they take in a week',
@@ -170,7 +170,7 @@ const CASES: readonly (readonly [string, Partial<ColonyFacts>, AdviceKind, RegEx
   [
     'short of food with days left, two full supers for harvest on',
     { nest: POOR, supers: 2, superKg: 20, superFill: 0.95, phase: 'flow', nectar: 8, inBloom: [clover] },
-    'leave alone',
+    'leave-alone',
     /Leave/,
   ],
   [
@@ -198,24 +198,24 @@ const CASES: readonly (readonly [string, Partial<ColonyFacts>, AdviceKind, RegEx
       nectar: 6,
       inBloom: [clover],
     },
-    'leave alone',
+    'leave-alone',
     /Leave/,
   ],
   [
     'six kilograms on 10 October are not a winter',
-    { nest: AUTUMN, phase: 'closing down', today: '2026-10-10', highs: [13, 14, 13, 12, 14, 13, 12] },
+    { nest: AUTUMN, phase: 'closing-down', today: '2026-10-10', highs: [13, 14, 13, 12, 14, 13, 12] },
     'feed',
     /thick syrup/,
   ],
   [
     'short on 20 October, cold: candy',
-    { nest: AUTUMN, phase: 'closing down', today: '2026-10-20', highs: cold },
+    { nest: AUTUMN, phase: 'closing-down', today: '2026-10-20', highs: cold },
     'feed',
     /candy/,
   ],
   [
     'short while winter bees are made: thick syrup',
-    { nest: AUTUMN, phase: 'making winter bees', today: '2026-09-10' },
+    { nest: AUTUMN, phase: 'making-winter-bees', today: '2026-09-10' },
     'feed',
     /thick syrup/,
   ],
@@ -223,7 +223,7 @@ const CASES: readonly (readonly [string, Partial<ColonyFacts>, AdviceKind, RegEx
     'the super left as winter food counts',
     {
       nest: AUTUMN,
-      phase: 'closing down',
+      phase: 'closing-down',
       today: '2026-10-10',
       supers: 1,
       superKg: 14,
@@ -231,7 +231,7 @@ const CASES: readonly (readonly [string, Partial<ColonyFacts>, AdviceKind, RegEx
       supersAreTheirs: true,
       eggsSeen: true,
     },
-    'leave alone',
+    'leave-alone',
     /Leave/,
   ],
   [
@@ -249,23 +249,23 @@ const CASES: readonly (readonly [string, Partial<ColonyFacts>, AdviceKind, RegEx
   [
     'a quarter of the nest read: food is not judged',
     { framesRead: 3, nest: nestOf('4S B8', '4S B8') },
-    'leave alone',
+    'leave-alone',
     /Leave/,
   ],
   // Room.
-  ['crowded in May', { nest: CROWDED, nectarAmongBrood: [4, 5, 6] }, 'add space', /Put a super on/],
+  ['crowded in May', { nest: CROWDED, nectarAmongBrood: [4, 5, 6] }, 'add-space', /Put a super on/],
   [
     'crowded on 20 November, every day unfit',
     { ...winter, today: '2026-11-20', nest: nestOf(...times(22, '6H 2C B8')), poorDays: 7 },
-    'leave alone',
+    'leave-alone',
     /Leave/,
   ],
-  ['crowded in a dearth: no new box', { nest: CROWDED, phase: 'dearth' }, 'leave alone', /Leave/],
-  ['crowded, a week of rain ahead', { nest: CROWDED, poorDays: 7 }, 'leave alone', /Leave/],
+  ['crowded in a dearth: no new box', { nest: CROWDED, phase: 'dearth' }, 'leave-alone', /Leave/],
+  ['crowded, a week of rain ahead', { nest: CROWDED, poorDays: 7 }, 'leave-alone', /Leave/],
   [
     'crowded while a medicine binds honey',
     { nest: CROWDED, nectarAmongBrood: [4, 5, 6], superOnFrom: '2026-06-08' },
-    'add space',
+    'add-space',
     /not for harvest/,
   ],
 ];
@@ -280,7 +280,7 @@ describe('what a colony needs next, case by case', () => {
 
   it('never feeds and adds a box side by side', () => {
     const both = adviseColony({ ...base, nest: nestOf(...times(22, '1E 2L 5S B8')), nectarAmongBrood: [4, 5, 6] });
-    expect(both.map(({ kind }) => kind)).not.toContain('add space');
+    expect(both.map(({ kind }) => kind)).not.toContain('add-space');
     expect(both[0]).toMatchObject({ kind: 'feed' });
     expect(both[0]!.reasons.some(({ text }) => text.includes('Room is short as well'))).toBe(true);
   });
@@ -288,14 +288,14 @@ describe('what a colony needs next, case by case', () => {
   it('says how much was read, and the range, where a part was read only', () => {
     const partly = { ...CROWDED, sidesRead: 8, framesOfBees: { value: 11, low: 7.2, high: 13 } };
     const room = adviseColony({ ...base, nest: partly, framesRead: 4, nectarAmongBrood: [4] }).find(
-      ({ kind }) => kind === 'add space',
+      ({ kind }) => kind === 'add-space',
     );
     expect(room?.reasons[0]?.text).toMatch(/11 of 11 frames \(7\.2 to 11 by 8 of 22 sides\)/);
     const unsure = adviseColony({
       ...base,
       nest: { ...partly, framesOfBees: { value: 11, low: 5, high: 13 } },
       framesRead: 4,
-    }).find(({ kind }) => kind === 'add space');
+    }).find(({ kind }) => kind === 'add-space');
     expect(unsure === undefined || unsure.title.includes('look')).toBe(true);
   });
 

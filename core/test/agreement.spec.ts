@@ -202,7 +202,7 @@ describe('kappa', () => {
     [0.21, 'fair'],
     [0.6, 'moderate'],
     [0.8, 'substantial'],
-    [0.81, 'almost perfect'],
+    [0.81, 'almost-perfect'],
   ])('%d is called %s', (kappa, word) => {
     // Landis & Koch 1977, Biometrics 33:159–174.
     expect(kappaWord(kappa)).toBe(word);
@@ -358,12 +358,12 @@ describe('assessors beside each other', () => {
   });
   const days = [1, 2, 3, 4];
   const both = days.flatMap((day) => [
-    judged(day, 'ruth', day > 2 ? 'can teach' : 'alone'),
+    judged(day, 'ruth', day > 2 ? 'can-teach' : 'alone'),
     judged(day, 'tomasz', 'alone'),
   ]);
 
   it('are compared on what both judged on one day', () => {
-    const [pair, ...rest] = assessorPairs([...both, judged(9, 'ruth', 'saw it')]);
+    const [pair, ...rest] = assessorPairs([...both, judged(9, 'ruth', 'saw-it')]);
     expect(rest).toEqual([]);
     expect(pair!.assessors).toEqual(['ruth', 'tomasz']);
     expect(pair!.kappa.count).toBe(4);
@@ -384,8 +384,8 @@ describe('assessors beside each other', () => {
   });
 
   it('agree as Fleiss reckons it, whoever two of them were', () => {
-    // Two of four alike; six of eight judgements say "alone", two "can teach": 0.75² + 0.25² by chance. By hand after Fleiss 1971.
-    const together = assessorsTogether([...both, judged(9, 'ruth', 'saw it')])!;
+    // Two of four alike; six of eight judgements say "alone", two "can-teach": 0.75² + 0.25² by chance. By hand after Fleiss 1971.
+    const together = assessorsTogether([...both, judged(9, 'ruth', 'saw-it')])!;
     expect(together.count).toBe(4);
     expect(together.observed).toBeCloseTo(0.5, 9);
     expect(together.expected).toBeCloseTo(0.625, 9);
@@ -395,7 +395,7 @@ describe('assessors beside each other', () => {
 
   it('show who is severe and who drifts from ten shared on; below that nothing is said', () => {
     const many = Array.from({ length: 10 }, (_, at) => at + 1).flatMap((day) => [
-      judged(day, 'ruth', day > 5 ? 'can teach' : 'alone'),
+      judged(day, 'ruth', day > 5 ? 'can-teach' : 'alone'),
       judged(day, 'tomasz', 'alone'),
     ]);
     const [severe, lenient] = assessorHabits(many);

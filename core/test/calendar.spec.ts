@@ -23,14 +23,14 @@ const spans = (...rows: readonly [Phase, string, string, boolean?][]): readonly 
     reasons: [],
   }));
 const YEAR = spans(
-  ['winter rest', '2025-12-21', '2026-02-01'],
-  ['first brood', '2026-02-02', '2026-03-20'],
+  ['winter-rest', '2025-12-21', '2026-02-01'],
+  ['first-brood', '2026-02-02', '2026-03-20'],
   ['build-up', '2026-03-21', '2026-04-30'],
-  ['swarm season', '2026-05-01', '2026-06-20', true],
+  ['swarm-season', '2026-05-01', '2026-06-20', true],
   ['flow', '2026-06-21', '2026-08-10'],
-  ['making winter bees', '2026-08-11', '2026-10-10'],
-  ['closing down', '2026-10-11', '2026-10-31'],
-  ['winter rest', '2026-11-01', '2026-12-20'],
+  ['making-winter-bees', '2026-08-11', '2026-10-10'],
+  ['closing-down', '2026-10-11', '2026-10-31'],
+  ['winter-rest', '2026-11-01', '2026-12-20'],
 );
 const facts: CalendarFacts = {
   today: '2026-05-14',
@@ -52,7 +52,7 @@ const events = (...list: readonly ColonyEvent[]) => ({ events: list });
 
 describe('queen timetable', () => {
   it('of a walk-away split of 10 May: emerges about 22 May, eggs 1 to 10 June, left alone meanwhile', () => {
-    const plan = queenTimetable('queen lost', '2026-05-10', []);
+    const plan = queenTimetable('queen-lost', '2026-05-10', []);
     expect(plan.emerges).toEqual({ from: '2026-05-20', to: '2026-05-23' });
     expect(plan.laying.from >= '2026-05-27' && plan.laying.from <= '2026-06-01').toBe(true);
     expect(plan.laying.to <= '2026-06-10').toBe(true);
@@ -61,13 +61,13 @@ describe('queen timetable', () => {
   });
 
   it('of a cell seen sealed: it may be sealed since today or about to open, so rest begins at once', () => {
-    const plan = queenTimetable('cell sealed', '2026-05-14', []);
+    const plan = queenTimetable('cell-sealed', '2026-05-14', []);
     expect(plan.emerges).toEqual({ from: '2026-05-14', to: '2026-05-22' });
     expect(plan.alone.from).toBe('2026-05-14');
   });
 
   it('of a cell with a larva: a day old or about to be sealed, 7.5 to 13 days', () => {
-    expect(queenTimetable('cell with larva', '2026-05-14', []).emerges).toEqual({
+    expect(queenTimetable('cell-with-larva', '2026-05-14', []).emerges).toEqual({
       from: '2026-05-21',
       to: '2026-05-27',
     });
@@ -75,7 +75,7 @@ describe('queen timetable', () => {
 
   it('of a queen lost: rest lasts until the one that emerges last has flown', () => {
     const fine = Array.from({ length: 60 }, (_, day) => ({ date: addDays('2026-05-10', day), fit: 1 }));
-    const { alone } = queenTimetable('queen lost', '2026-05-10', fine);
+    const { alone } = queenTimetable('queen-lost', '2026-05-10', fine);
     // Out on 23 May at the latest, she flies from 28 May on and is safe after 31 May.
     expect(alone.to >= '2026-05-31').toBe(true);
     expect(alone.to <= '2026-06-06').toBe(true);
@@ -89,15 +89,15 @@ describe('queen timetable', () => {
       expect(found).toHaveLength(1);
       return found.map(({ from, due: last }) => [daysBetween('2026-05-10', from), daysBetween('2026-05-10', last)]);
     };
-    expect(worry({ kind: 'hived', as: 'split without a queen', date: '2026-05-10' })).toEqual([[33, 36]]);
-    expect(worry({ kind: 'queen', start: 'queen lost', date: '2026-05-10' })).toEqual([[33, 36]]);
+    expect(worry({ kind: 'hived', as: 'split-without-a-queen', date: '2026-05-10' })).toEqual([[33, 36]]);
+    expect(worry({ kind: 'queen', start: 'queen-lost', date: '2026-05-10' })).toEqual([[33, 36]]);
   });
 
   it('is put off by days that are not fit for mating', () => {
     const weather = (fit: number) =>
       Array.from({ length: 40 }, (_, day) => ({ date: addDays('2026-05-10', day), fit }));
-    const fine = queenTimetable('queen lost', '2026-05-10', weather(1));
-    const foul = queenTimetable('queen lost', '2026-05-10', weather(0.1));
+    const fine = queenTimetable('queen-lost', '2026-05-10', weather(1));
+    const foul = queenTimetable('queen-lost', '2026-05-10', weather(0.1));
     expect(daysBetween(fine.laying.to, foul.laying.to)).toBeGreaterThan(8);
     expect(daysBetween(foul.worry, foul.laying.to)).toBeLessThan(0);
   });
@@ -107,11 +107,11 @@ describe('queen timetable', () => {
       fc.property(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { maxLength: 40 }), (fitness) => {
         const days = fitness.map((fit, day) => ({ date: addDays('2026-05-10', day), fit }));
         for (const start of [
-          'cell sealed',
-          'cell with larva',
-          'queen lost',
-          'virgin emerged',
-          'cell put in',
+          'cell-sealed',
+          'cell-with-larva',
+          'queen-lost',
+          'virgin-emerged',
+          'cell-put-in',
         ] as const) {
           const plan = queenTimetable(start, '2026-05-10', days);
           const order = [plan.emerges!.from, plan.mature!, plan.mating!.to, plan.laying.to, plan.worry];
@@ -180,17 +180,17 @@ describe('ordinary looks', () => {
     };
     const repair = { ...question, id: 'b', question: 'Mend the floor', stays: true };
     const all = [
-      { kind: 'feed', what: 'thin syrup', kg: 2, date: '2026-05-10' },
-      { kind: 'super on', holdsKg: 14, date: '2026-05-10' },
-      { kind: 'queen', start: 'cell sealed', date: '2026-05-10' },
-      { kind: 'drone comb in', date: '2026-05-10' },
-      { kind: 'brood stopped', date: '2026-05-10' },
+      { kind: 'feed', what: 'thin-syrup', kg: 2, date: '2026-05-10' },
+      { kind: 'super-on', holdsKg: 14, date: '2026-05-10' },
+      { kind: 'queen', start: 'cell-sealed', date: '2026-05-10' },
+      { kind: 'drone-comb-in', date: '2026-05-10' },
+      { kind: 'brood-stopped', date: '2026-05-10' },
       { kind: 'hived', as: 'swarm', date: '2026-05-01' },
     ] as const satisfies readonly ColonyEvent[];
     const later = colonyCalendar({
       ...facts,
       today: '2027-02-26',
-      phases: spans(['winter rest', '2026-12-21', '2027-02-01'], ['first brood', '2027-02-02', '2027-03-20']),
+      phases: spans(['winter-rest', '2026-12-21', '2027-02-01'], ['first-brood', '2027-02-02', '2027-03-20']),
       followUps: [question, repair],
       ...events(...all),
     });
@@ -212,7 +212,7 @@ describe('ordinary looks', () => {
     const before = names([]);
     const after = names(
       [{ date: '2026-05-05', minutes: 5, stings: 0, deep: false }],
-      [{ kind: 'drone comb in', date: '2026-05-06' }],
+      [{ kind: 'drone-comb-in', date: '2026-05-06' }],
     );
     for (const title of ['First full check', 'Second brood box', 'First super'])
       expect(after.get(title)).toBe(before.get(title));
@@ -235,7 +235,7 @@ describe('ordinary looks', () => {
   });
 
   it('give way to the timetable of a queen in the making, and a follow-up within it is told to clash', () => {
-    const queen = events({ kind: 'queen', start: 'cell sealed', date: '2026-05-13' });
+    const queen = events({ kind: 'queen', start: 'cell-sealed', date: '2026-05-13' });
     expect(due(queen, 'ordinary')).toBeUndefined();
     const followUps = [
       { id: 'room', question: 'Room?', from: '2026-05-20', due: '2026-05-22', bring: null, stays: false },
@@ -284,22 +284,22 @@ describe('rest and load', () => {
 
 describe('dates that events set', () => {
   it('a queen: is she laying, and when to worry; eggs seen end it', () => {
-    const start = { kind: 'queen', start: 'queen lost', date: '2026-05-10' } as const;
+    const start = { kind: 'queen', start: 'queen-lost', date: '2026-05-10' } as const;
     expect(due(events(start), 'queen-worry')).toMatchObject({ strict: 'must' });
     expect(due(events(start), 'queen-eggs')!.from > '2026-05-24').toBe(true);
-    expect(due(events(start, { kind: 'eggs seen', date: '2026-06-02' }), 'queen-worry')).toBeUndefined();
+    expect(due(events(start, { kind: 'eggs-seen', date: '2026-06-02' }), 'queen-worry')).toBeUndefined();
     // Eggs of the queen that was lost are no eggs of her daughter.
-    expect(due(events(start, { kind: 'eggs seen', date: '2026-05-12' }), 'queen-worry')).toMatchObject({
+    expect(due(events(start, { kind: 'eggs-seen', date: '2026-05-12' }), 'queen-worry')).toMatchObject({
       strict: 'must',
     });
   });
 
   it('drone comb: out before day 24 from the egg, at the latest', () => {
-    const comb = due(events({ kind: 'drone comb in', date: '2026-05-01' }), 'drone-comb')!;
+    const comb = due(events({ kind: 'drone-comb-in', date: '2026-05-01' }), 'drone-comb')!;
     expect(comb).toMatchObject({ due: '2026-05-24', strict: 'must' });
     expect(
       due(
-        events({ kind: 'drone comb in', date: '2026-05-01' }, { kind: 'drone comb out', date: '2026-05-20' }),
+        events({ kind: 'drone-comb-in', date: '2026-05-01' }, { kind: 'drone-comb-out', date: '2026-05-20' }),
         'drone-comb',
       ),
     ).toBeUndefined();
@@ -330,7 +330,7 @@ describe('dates that events set', () => {
     expect(due(both, 'withdrawal')?.due).toBe('2026-06-19');
     expect(
       due(
-        { ...events(strips, second, { kind: 'treatment out', date: '2026-06-10' }), today: '2026-06-12' },
+        { ...events(strips, second, { kind: 'treatment-out', date: '2026-06-10' }), today: '2026-06-12' },
         'withdrawal',
       )?.due,
     ).toBe('2026-06-17');
@@ -341,16 +341,16 @@ describe('dates that events set', () => {
     const patty = events({ kind: 'patty', kg: 0.45, date: '2026-05-10' });
     expect(due(patty, 'patty')?.due).toBe('2026-05-20');
     expect(due({ ...patty, framesOfBees: 4 }, 'patty')!.due > '2026-05-22').toBe(true);
-    const syrup = events({ kind: 'feed', what: 'thin syrup', kg: 5, date: '2026-05-12' });
+    const syrup = events({ kind: 'feed', what: 'thin-syrup', kg: 5, date: '2026-05-12' });
     expect(due(syrup, 'feed')?.due).toBe('2026-05-19');
     expect(due(syrup, 'feed')?.why).toMatch(/three to four days/);
-    const thick = events({ kind: 'feed', what: 'thick syrup', kg: 5, date: '2026-05-12' });
+    const thick = events({ kind: 'feed', what: 'thick-syrup', kg: 5, date: '2026-05-12' });
     expect(due(thick, 'feed')?.why).toMatch(/keeps for weeks/);
     expect(
       due(
         events(
-          { kind: 'feed', what: 'thin syrup', kg: 5, date: '2026-05-12' },
-          { kind: 'feeder empty', date: '2026-05-15' },
+          { kind: 'feed', what: 'thin-syrup', kg: 5, date: '2026-05-12' },
+          { kind: 'feeder-empty', date: '2026-05-15' },
         ),
         'feed',
       ),
@@ -358,7 +358,7 @@ describe('dates that events set', () => {
   });
 
   it('a super: full in one to two weeks of a strong flow, and not at all without one', () => {
-    const on = events({ kind: 'super on', holdsKg: 14, date: '2026-05-10' });
+    const on = events({ kind: 'super-on', holdsKg: 14, date: '2026-05-10' });
     const forage = [
       { plant: 'Sycamore', nectar: 4, pollen: 2, from: '2026-05-01', to: '2026-06-10', giveOrTake: 2 },
       { plant: 'Rape', nectar: 4, pollen: 4, from: '2026-05-01', to: '2026-06-10', giveOrTake: 2 },
@@ -385,7 +385,7 @@ describe('dates that events set', () => {
       removeAfter: null,
     } as const;
     const inside = {
-      ...events({ ...dust, date: '2026-05-01', withdrawal: 28 }, { kind: 'super on', holdsKg: 14, date: '2026-05-15' }),
+      ...events({ ...dust, date: '2026-05-01', withdrawal: 28 }, { kind: 'super-on', holdsKg: 14, date: '2026-05-15' }),
       today: '2026-05-15',
       supers: [{ name: 'super 1', since: '2026-05-15' }],
     };
@@ -405,7 +405,7 @@ describe('dates that events set', () => {
       due(
         events(
           { kind: 'suspicion', of: 'foulbrood', date: '2026-05-12' },
-          { kind: 'suspicion settled', date: '2026-05-13' },
+          { kind: 'suspicion-settled', date: '2026-05-13' },
         ),
         'disease',
       ),
@@ -413,7 +413,7 @@ describe('dates that events set', () => {
   });
 
   it('brood stopped: no sealed worker brood from day 21', () => {
-    expect(due(events({ kind: 'brood stopped', date: '2026-05-01' }), 'brood-free')).toMatchObject({
+    expect(due(events({ kind: 'brood-stopped', date: '2026-05-01' }), 'brood-free')).toMatchObject({
       from: '2026-05-22',
       due: '2026-05-28',
     });

@@ -11,7 +11,7 @@ const kinds = (facts: ColonyFacts) => adviseColony(facts).map((advice) => advice
 describe('advice', () => {
   it('is to leave a thriving colony alone for the ordinary interval', () => {
     const [advice] = adviseColony(thriving);
-    expect(kinds(thriving)).toEqual(['leave alone']);
+    expect(kinds(thriving)).toEqual(['leave-alone']);
     expect(advice?.by).toBe('2026-05-26');
     expect(advice?.followUp.due).toBe('2026-05-26');
   });
@@ -51,7 +51,7 @@ describe('advice', () => {
       nectarAmongBrood: [4, 5, 6],
       inBloom: [dandelion],
     };
-    const advice = adviseColony(crowded).find((each) => each.kind === 'add space');
+    const advice = adviseColony(crowded).find((each) => each.kind === 'add-space');
     expect(advice?.title).toBe('Put a super on');
     expect(advice?.reasons.map((reason) => reason.text)).toEqual(
       expect.arrayContaining([
@@ -60,21 +60,21 @@ describe('advice', () => {
         'Dandelion in bloom',
       ]),
     );
-    expect(adviseColony({ ...crowded, supers: 1 }).find((each) => each.kind === 'add space')?.title).toBe(
+    expect(adviseColony({ ...crowded, supers: 1 }).find((each) => each.kind === 'add-space')?.title).toBe(
       'Put a second super on',
     );
   });
 
   it('names the other school: first fill the super that is on', () => {
     const crowded = { ...thriving, nest: nestOf(...times(22, '2H 1N 1E 1L 3S B8')), supers: 1, superFill: 0.3 };
-    const advice = adviseColony(crowded).find((each) => each.kind === 'add space');
+    const advice = adviseColony(crowded).find((each) => each.kind === 'add-space');
     expect(advice?.otherSchool).toMatch(/two thirds full/);
     expect(advice?.reasons.some((reason) => reason.sense === 'against')).toBe(true);
   });
 
   it('is to look for eggs again within a week when none were found', () => {
     const [advice] = adviseColony({ ...thriving, eggsSeen: false });
-    expect(advice).toMatchObject({ kind: 'look again', by: '2026-05-21' });
+    expect(advice).toMatchObject({ kind: 'look-again', by: '2026-05-21' });
     expect(advice?.reasons[0]?.text).toMatch(/3 to 9 days ago/);
     const broodless = adviseColony({ ...thriving, eggsSeen: false, larvaeSeen: false, sealedSeen: false });
     expect(broodless[0]?.otherSchool).toMatch(/three weeks/);

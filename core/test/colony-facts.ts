@@ -21,9 +21,9 @@ export const BROODLESS = nestOf(...times(16, '6H 2C B4'), ...times(6, '8C B4'));
 export const base: ColonyFacts = {
   hive: '4',
   today: '2026-05-14',
-  phase: 'swarm season',
+  phase: 'swarm-season',
   reopens: null,
-  strain: 'cuts down',
+  strain: 'cuts-down',
   frames: 11,
   framesRead: 11,
   nest: GOOD,

@@ -99,7 +99,7 @@ describe('degree days of Seattle', () => {
     [2015, '04-30', 152.19],
     [2015, '12-31', 1616.11],
   ])('by the single sine, %d to %s: %d', (year, date, sum) => {
-    expect(sumTo(year, date, 'single sine')).toBeCloseTo(sum, 1);
+    expect(sumTo(year, date, 'single-sine')).toBeCloseTo(sum, 1);
   });
 
   it.each([
@@ -107,7 +107,7 @@ describe('degree days of Seattle', () => {
     [2014, '12-31', 1610.65],
     [2015, '04-30', 207.3],
   ])('by the clamped average, %d to %s: %d', (year, date, sum) => {
-    expect(sumTo(year, date, 'clamped average')).toBeCloseTo(sum, 1);
+    expect(sumTo(year, date, 'clamped-average')).toBeCloseTo(sum, 1);
   });
 
   it.each([

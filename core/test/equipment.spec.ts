@@ -189,11 +189,11 @@ describe('weights', () => {
   it('say who lifts', () => {
     const limits = { one: 16, two: 24 };
     expect([11, 16, 16.1, 24, 24.1].map((kg) => liftAdvice(kg, limits))).toEqual([
-      'one lifts',
-      'one lifts',
-      'two lift',
-      'two lift',
-      'by frames',
+      'one-lifts',
+      'one-lifts',
+      'two-lift',
+      'two-lift',
+      'by-frames',
     ]);
     expect(() => liftAdvice(Number.NaN, limits)).toThrow(RangeError);
   });

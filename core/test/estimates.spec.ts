@@ -100,15 +100,15 @@ describe('comparison', () => {
   it('says more or less only when the ranges do not overlap', () => {
     expect(changeWord(range(1.6, 1.8, 2), range(2.3, 2.5, 2.7))).toBe('more');
     expect(changeWord(range(2.3, 2.5, 2.7), range(1.6, 1.8, 2))).toBe('less');
-    expect(changeWord(range(7, 7.6, 8.3), range(8.2, 9.1, 9.9))).toBe('perhaps more');
-    expect(changeWord(range(8.2, 9.1, 9.9), range(7, 7.6, 8.3))).toBe('perhaps less');
-    expect(changeWord(range(0.5, 0.6, 0.7), range(0.6, 0.67, 0.7))).toBe('the same');
+    expect(changeWord(range(7, 7.6, 8.3), range(8.2, 9.1, 9.9))).toBe('perhaps-more');
+    expect(changeWord(range(8.2, 9.1, 9.9), range(7, 7.6, 8.3))).toBe('perhaps-less');
+    expect(changeWord(range(0.5, 0.6, 0.7), range(0.6, 0.67, 0.7))).toBe('the-same');
   });
 
   it('has no word without a last visit', () => {
     const now = estimateColony(sides('zander', '8S B8'));
     expect(compareColonies(null, now).every((row) => row.word === null && row.difference === null)).toBe(true);
-    expect(compareColonies(now, now).find((row) => row.measure === 'Stores')?.word).toBe('the same');
+    expect(compareColonies(now, now).find((row) => row.measure === 'Stores')?.word).toBe('the-same');
   });
 
   const frame = (low: string | null, high: string | null) => ({

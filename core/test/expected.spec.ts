@@ -34,11 +34,11 @@ const rape = { plant: 'Oilseed rape', nectar: 4, pollen: 4, from: '2026-04-15', 
 const facts: ExpectedFacts = {
   last: record,
   today: '2026-05-15',
-  phases: only('swarm season', true),
+  phases: only('swarm-season', true),
   forage: [rape],
   days: [],
   fed: [],
-  strain: 'cuts down',
+  strain: 'cuts-down',
   cellsPerFrame: 5400,
   beesPerFrame: 1700,
   waiting: null,
@@ -79,7 +79,7 @@ describe('expected state', () => {
         today: '2026-05-29',
         last: { ...record, storesKg: 20 },
       });
-    const [keeps, cuts, stops] = [brood('keeps laying'), brood('cuts down'), brood('stops')];
+    const [keeps, cuts, stops] = [brood('keeps-laying'), brood('cuts-down'), brood('stops')];
     expect(keeps.brood.value).toBeGreaterThan(cuts.brood.value);
     expect(cuts.brood.value).toBeGreaterThan(stops.brood.value);
     expect(stops.brood.value).toBeLessThan(0.5);
@@ -129,9 +129,9 @@ describe('expected state', () => {
       reasons: [],
     });
     const south = [
-      span('closing down', '2026-05-01', '2026-05-31'),
-      span('winter rest', '2026-06-01', '2026-07-26'),
-      span('first brood', '2026-07-27', '2026-08-20'),
+      span('closing-down', '2026-05-01', '2026-05-31'),
+      span('winter-rest', '2026-06-01', '2026-07-26'),
+      span('first-brood', '2026-07-27', '2026-08-20'),
       span('build-up', '2026-08-21', '2026-10-10'),
     ];
     for (const bees of [3.4, 6, 9]) {
@@ -154,9 +154,9 @@ describe('expected state', () => {
 
   it('says that a record is too old instead of expecting nothing: nine months without a look', () => {
     const year = [
-      { phase: 'swarm season', from: '2026-04-20', to: '2026-06-20', swarming: null, reasons: [] },
+      { phase: 'swarm-season', from: '2026-04-20', to: '2026-06-20', swarming: null, reasons: [] },
       { phase: 'flow', from: '2026-06-21', to: '2026-10-31', swarming: null, reasons: [] },
-      { phase: 'winter rest', from: '2026-11-01', to: '2027-03-01', swarming: null, reasons: [] },
+      { phase: 'winter-rest', from: '2026-11-01', to: '2027-03-01', swarming: null, reasons: [] },
     ] as const satisfies readonly PhaseSpan[];
     const state = expectedState({ ...facts, phases: year, today: '2027-02-26' });
     expect(state.stale).toMatch(/not known/);
@@ -194,7 +194,7 @@ describe('expected state', () => {
           sealed: fc.double({ min: 0, max: 8, noNaN: true }),
           storesKg: fc.double({ min: 0, max: 30, noNaN: true }),
         }),
-        fc.constantFrom<Phase>('winter rest', 'build-up', 'swarm season', 'dearth', 'closing down'),
+        fc.constantFrom<Phase>('winter-rest', 'build-up', 'swarm-season', 'dearth', 'closing-down'),
         fc.integer({ min: 0, max: 200 }),
         (some, phase, days) => {
           const state = expectedState({
@@ -228,9 +228,9 @@ describe('reading a finding', () => {
     storesKg: 15,
   };
   const phases: readonly PhaseSpan[] = [
-    { phase: 'closing down', from: '2025-09-20', to: '2025-11-01', swarming: null, reasons: [] },
-    { phase: 'winter rest', from: '2025-11-02', to: '2026-01-25', swarming: null, reasons: [] },
-    { phase: 'first brood', from: '2026-01-26', to: '2026-03-20', swarming: null, reasons: [] },
+    { phase: 'closing-down', from: '2025-09-20', to: '2025-11-01', swarming: null, reasons: [] },
+    { phase: 'winter-rest', from: '2025-11-02', to: '2026-01-25', swarming: null, reasons: [] },
+    { phase: 'first-brood', from: '2026-01-26', to: '2026-03-20', swarming: null, reasons: [] },
   ];
   const winter: ExpectedFacts = { ...facts, last: autumn, phases, forage: [], today: '2026-02-20' };
 
@@ -264,7 +264,7 @@ describe('reading a finding', () => {
     expect(finding.says).toMatch(/frames of bees less than expected/);
     expect(finding.says).toMatch(/brood less than expected/);
     expect(finding.says).not.toMatch(/normal/);
-    expect(finding.lines.find((line) => line.measure === 'brood')?.word).toBe('less than expected');
+    expect(finding.lines.find((line) => line.measure === 'brood')?.word).toBe('less-than-expected');
   });
 });
 
@@ -278,7 +278,7 @@ describe('starvation watch', () => {
   });
 
   it('calls for feed when brood is high and food is nearly gone', () => {
-    expect(starvationWatch(hungry, 5, 5)).toMatchObject({ level: 'feed now' });
+    expect(starvationWatch(hungry, 5, 5)).toMatchObject({ level: 'feed-now' });
     expect(starvationWatch(hungry, 5, 5).reasons.join()).toMatch(/5 of the next 7 days/);
   });
 
@@ -292,7 +292,7 @@ describe('swarm risk', () => {
   const risk = {
     last: { ...record, bees: 9, sealed: 3 },
     today: '2026-05-03',
-    phases: only('swarm season', true),
+    phases: only('swarm-season', true),
     flowFrom: '2026-06-05',
     roomFrames: 11,
     cellsPerFrame: 7000,
@@ -317,7 +317,7 @@ describe('swarm risk', () => {
     expect(swarmRisk({ ...risk, roomFrames: 40, flowFrom: null }).level).toBe('low');
     const over = swarmRisk({
       ...risk,
-      phases: [{ phase: 'closing down', from: '2026-01-01', to: '2027-01-01', swarming: null, reasons: [] }],
+      phases: [{ phase: 'closing-down', from: '2026-01-01', to: '2027-01-01', swarming: null, reasons: [] }],
     });
     expect(over).toMatchObject({ level: 'low', window: null });
   });

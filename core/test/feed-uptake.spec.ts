@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { type ColonyEvent, type ColonyFacts, feedAnswer, feedingsOf, honeyLock } from '../src/care';
 import { BROODLESS, GOOD, POOR, TINY, base, nestOf, times } from './colony-facts';
 
-const syrup = (date: string, kg = 5): ColonyEvent => ({ kind: 'feed', what: 'thin syrup', kg, date });
+const syrup = (date: string, kg = 5): ColonyEvent => ({ kind: 'feed', what: 'thin-syrup', kg, date });
 const fondant: ColonyEvent = { kind: 'feed', what: 'fondant', kg: 2, date: '2026-02-10' };
-const empty = (date: string): ColonyEvent => ({ kind: 'feeder empty', date });
+const empty = (date: string): ColonyEvent => ({ kind: 'feeder-empty', date });
 
 /** Eight frames of bees. What was given, boxes and since when they stand, the day asked, until when it is carried, and which box is not for people. */
 const BOXES: readonly (readonly [
@@ -104,11 +104,11 @@ describe('feed and honey boxes', () => {
 
 const clover = { plant: 'White clover', nectar: 4, pollen: 3, from: '2026-05-28', to: '2026-07-25', giveOrTake: 0 };
 const bramble = { ...clover, plant: 'Bramble' };
-const autumn = { today: '2026-09-20', phase: 'closing down' } as const;
+const autumn = { today: '2026-09-20', phase: 'closing-down' } as const;
 const FULL = nestOf(...times(16, '8H B6'), ...times(6, '2H 1P 1E 1L 3S B6'));
 
 /** What is known, whether they are fed, and words that the reason must hold. */
-const ANSWERS: readonly (readonly [string, Partial<ColonyFacts>, 'yes' | 'no' | 'not known', RegExp])[] = [
+const ANSWERS: readonly (readonly [string, Partial<ColonyFacts>, 'yes' | 'no' | 'not-known', RegExp])[] = [
   ['food enough in May', {}, 'no', /kg found, at least 5 wanted; lasts about \d+ days/],
   ['hardly any food, poor days', { nest: POOR, poorDays: 6 }, 'yes', /kg of food/],
   [
@@ -129,13 +129,13 @@ const ANSWERS: readonly (readonly [string, Partial<ColonyFacts>, 'yes' | 'no' | 
     'no',
     /kg found/,
   ],
-  ['under half of the frames read', { framesRead: 5 }, 'not known', /5 of 11 frames were read/],
-  ['one frame looked at and that one poor', { framesRead: 1, nest: POOR }, 'not known', /1 of 11/],
+  ['under half of the frames read', { framesRead: 5 }, 'not-known', /5 of 11 frames were read/],
+  ['one frame looked at and that one poor', { framesRead: 1, nest: POOR }, 'not-known', /1 of 11/],
   ['enough for winter', { ...autumn, nest: FULL }, 'no', /for winter/],
   ['too little for winter', { ...autumn, nest: GOOD }, 'yes', /for winter/],
   [
     'winter rest, broodless, ample food',
-    { today: '2026-12-10', phase: 'winter rest', nest: BROODLESS, highs: [6, 5, 7, 6, 6, 5, 6] },
+    { today: '2026-12-10', phase: 'winter-rest', nest: BROODLESS, highs: [6, 5, 7, 6, 6, 5, 6] },
     'no',
     /lasts about/,
   ],

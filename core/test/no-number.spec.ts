@@ -21,7 +21,7 @@ const RECKONINGS: readonly (readonly [name: string, of: Reckoning, valid: readon
   ['averageDegreeDays', (low, high, base) => averageDegreeDays(low, high, base), [11, 25, 10]],
   ['clampedDegreeDays', (low, high, base, cap) => clampedDegreeDays(low, high, base, cap), [3, 15, 10, 30]],
   ['sineDegreeDays', (low, high, base, cap) => sineDegreeDays(low, high, base, cap), [3, 15, 10, 30]],
-  ['degreeDays', (low, high, base) => degreeDays('single sine', low, high, base), [3, 15, 10]],
+  ['degreeDays', (low, high, base) => degreeDays('single-sine', low, high, base), [3, 15, 10]],
   ['evenYear', (coldest, warmest) => evenYear(coldest, warmest, true).map(({ low, high }) => low + high), [5, 17]],
   ['usualTurn', (latitude) => usualTurn(latitude), [-34]],
   ['studentT', (freedom) => studentT(freedom), [16]],

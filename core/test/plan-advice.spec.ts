@@ -40,26 +40,26 @@ describe('troubles of a plan', () => {
 
   it('name no broken rule in a kept best plan, and every session with low odds', () => {
     const troubles = troublesOf(problem, plan);
-    expect(troubles.filter(({ kind }) => kind === 'broken rule')).toEqual([]);
+    expect(troubles.filter(({ kind }) => kind === 'broken-rule')).toEqual([]);
     const fit = new Map(problem.slots.map((slot) => [slot.id, slot.fit]));
-    expect(troubles.filter(({ kind }) => kind === 'low odds')).toHaveLength(
+    expect(troubles.filter(({ kind }) => kind === 'low-odds')).toHaveLength(
       plan.sessions.filter(({ slot }) => fit.get(slot)! < LOW_ODDS).length,
     );
   });
 
   it('of nothing planned: all groups short and every due that ends within the days unmet', () => {
     const troubles = troublesOf(problem, { sessions: [], staff: [] });
-    expect(troubles.filter(({ kind }) => kind === 'too few sessions').map(({ group }) => group)).toEqual(
+    expect(troubles.filter(({ kind }) => kind === 'too-few-sessions').map(({ group }) => group)).toEqual(
       problem.groups.filter(({ sessions }) => sessions > 0).map(({ id }) => id),
     );
     const dues = problem.hives.filter(({ due }) => due !== null && due.by < problem.horizonDays);
-    expect(troubles.filter(({ kind }) => kind === 'due not met')).toHaveLength(dues.length);
+    expect(troubles.filter(({ kind }) => kind === 'due-not-met')).toHaveLength(dues.length);
   });
 
   it('begin with the rules that a plan breaks, by the checker', () => {
     const [first] = plan.sessions;
     const twice = { ...plan, sessions: [...plan.sessions, first!] };
-    const broken = troublesOf(problem, twice).filter(({ kind }) => kind === 'broken rule');
+    const broken = troublesOf(problem, twice).filter(({ kind }) => kind === 'broken-rule');
     expect(broken.map(({ rule }) => rule)).toEqual(checkPlan(problem, twice).violations.map(({ rule }) => rule));
     expect(broken.length).toBeGreaterThan(0);
   });
@@ -346,9 +346,9 @@ describe('coverage of the checklist', () => {
     today: '2026-05-14',
     phases: [
       { phase: 'build-up', from: '2026-04-01', to: '2026-05-01' },
-      { phase: 'swarm season', from: '2026-05-02', to: '2026-06-10' },
+      { phase: 'swarm-season', from: '2026-05-02', to: '2026-06-10' },
       { phase: 'flow', from: '2026-06-11', to: '2026-07-20' },
-      { phase: 'winter rest', from: '2026-11-01', to: '2026-12-20' },
+      { phase: 'winter-rest', from: '2026-11-01', to: '2026-12-20' },
     ] as unknown as PhaseSpan[],
     groups: [{ id: group!.id, trainees: ['ife', 'jun'] }],
     standing: standings([]),

@@ -281,9 +281,9 @@ describe('what is due again', () => {
     const search = new PlanSearch(modelOf(swarming), { seed: 1, iterations: 4000 });
     search.run(Infinity);
     expect(search.best.sessions.map((each) => each.slot).sort()).toEqual(expect.arrayContaining(['d0', 'd7']));
-    expect(troublesOf(swarming, opened(['d0', 'd7'])).filter(({ kind }) => kind === 'due not met')).toEqual([]);
+    expect(troublesOf(swarming, opened(['d0', 'd7'])).filter(({ kind }) => kind === 'due-not-met')).toEqual([]);
     expect(
-      troublesOf(swarming, opened(['d0'])).flatMap(({ kind, says }) => (kind === 'due not met' ? [says] : [])),
+      troublesOf(swarming, opened(['d0'])).flatMap(({ kind, says }) => (kind === 'due-not-met' ? [says] : [])),
     ).toEqual(['swarmy is due again by day 7 and is not opened for it.']);
   });
 });
@@ -371,20 +371,20 @@ describe('pins in conflict', () => {
 describe('nothing can be planned', () => {
   const problem = keptProblem('small-7');
   it.each<[string, Partial<PlanningProblem>, string | null]>([
-    ['without slots', { slots: [] }, 'no slots'],
-    ['when no hour is fit', { slots: problem.slots.map((slot) => ({ ...slot, fit: 0.04 })) }, 'no fit hours'],
-    ['without groups', { groups: [] }, 'no groups'],
-    ['without supervisors', { supervisors: [] }, 'no supervisors'],
-    ['when no supervisor comes', { supervisors: [{ id: 's0', senior: true, slots: [] }] }, 'no supervisors'],
+    ['without slots', { slots: [] }, 'no-slots'],
+    ['when no hour is fit', { slots: problem.slots.map((slot) => ({ ...slot, fit: 0.04 })) }, 'no-fit-hours'],
+    ['without groups', { groups: [] }, 'no-groups'],
+    ['without supervisors', { supervisors: [] }, 'no-supervisors'],
+    ['when no supervisor comes', { supervisors: [{ id: 's0', senior: true, slots: [] }] }, 'no-supervisors'],
     [
       'when groups and supervisors never meet',
       { groups: problem.groups.map((each) => ({ ...each, slots: ['t5'] })) },
-      'nobody can come',
+      'nobody-can-come',
     ],
     [
       'when all hives rest',
       { hives: problem.hives.map((hive) => ({ ...hive, noOpenBefore: 99 })) },
-      'no hive can be opened',
+      'no-hive-can-be-opened',
     ],
     ['is not said when a session could be held', {}, null],
   ])('%s', (_, change, because) => {

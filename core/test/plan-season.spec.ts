@@ -131,7 +131,7 @@ const COLONY: ColonyFacts = {
   moods: [1, 1, 2],
   swarm: 'low',
   suspect: false,
-  phase: 'swarm season',
+  phase: 'swarm-season',
   calendar: CALENDAR,
   openings: [],
 };
@@ -146,7 +146,7 @@ describe('a colony for the planner', () => {
     );
     const chances = skillChances(DEFAULT_CHECKLIST, COLONY);
     for (const { id, season } of DEFAULT_CHECKLIST.skills) {
-      const inSeason = season === null || season.includes('swarm season');
+      const inSeason = season === null || season.includes('swarm-season');
       if (inSeason) expect(chances[id], id).toBeGreaterThan(0);
       else expect(chances[id], id).toBe(0);
       expect(chances[id], id).toBeLessThan(1);
@@ -243,7 +243,7 @@ describe('a colony for the planner', () => {
     const worth = (colony: ColonyFacts) => planHive(colony, TODAY, HOUSE).disturb;
     expect(worth(small)).toBeGreaterThan(worth(COLONY));
     expect(worth({ ...COLONY, openings: [opening(10), opening(20)] })).toBeGreaterThan(worth(COLONY));
-    expect(worth({ ...COLONY, phase: 'winter rest' })).toBeGreaterThan(3 * worth(COLONY));
+    expect(worth({ ...COLONY, phase: 'winter-rest' })).toBeGreaterThan(3 * worth(COLONY));
     expect(openingMinutes(11, 2)).toBeGreaterThan(openingMinutes(5, 0));
   });
 });
@@ -253,7 +253,7 @@ describe('a group for the planner', () => {
     const held = ['2026-04-20', '2026-04-28', '2026-05-05'].map((day, at) =>
       shown(day, 'alone', { trainee: 'ife', colony: `hive ${at}` }),
     );
-    const standing = standings([...held, shown('2026-05-01', 'saw it', { trainee: 'jun' })]);
+    const standing = standings([...held, shown('2026-05-01', 'saw-it', { trainee: 'jun' })]);
     const trainees = ['ife', 'jun', 'greta'].map((id) => ({ id, seated: false }));
     const needs = (weeks: number | null) => needsOf(DEFAULT_CHECKLIST, trainees, standing, () => weeks);
     const eggs = (weeks: number | null) => needs(weeks)['finds-eggs']!;
@@ -313,7 +313,7 @@ describe('a group for the planner', () => {
       22,
       '22 kg to lift, 1 can',
     ],
-    ['by frames', [{ liftKg: 5, seated: false }], 30, null],
+    ['by-frames', [{ liftKg: 5, seated: false }], 30, null],
   ])('and its backs: %s', (_, trainees, kg, why) => {
     expect(cannotLift(trainees, kg, LIFT)).toBe(why);
   });
@@ -351,7 +351,7 @@ const FACTS: SeasonFacts = {
   checklist: DEFAULT_CHECKLIST,
   standing: standings([]),
   phases: [
-    { phase: 'swarm season', from: '2026-05-02', to: '2026-06-10', reasons: [] },
+    { phase: 'swarm-season', from: '2026-05-02', to: '2026-06-10', reasons: [] },
     { phase: 'flow', from: '2026-06-11', to: '2026-07-20', reasons: [] },
   ] as unknown as SeasonFacts['phases'],
   supervisors: [
@@ -384,10 +384,10 @@ describe('the problem of a season', () => {
   it('forbids days on which a colony must be left alone, and boxes that a group cannot lift, each with its reason', () => {
     const rests = [
       {
-        cause: 'young queen' as const,
+        cause: 'young-queen' as const,
         from: addDays(TODAY, 2),
         to: addDays(TODAY, 5),
-        why: 'young queen',
+        why: 'young-queen',
         strict: 'must' as const,
       },
     ];
@@ -402,7 +402,7 @@ describe('the problem of a season', () => {
       groups: weak,
       colonies: [{ ...first!, calendar: { ...CALENDAR, rests } }, heavy, ...others.slice(1)],
     });
-    expect(forbids).toContainEqual({ hive: 'hive 0', slot: 'home 2', why: 'young queen' });
+    expect(forbids).toContainEqual({ hive: 'hive 0', slot: 'home 2', why: 'young-queen' });
     expect(forbids).toContainEqual({ group: 'curlew', hive: 'hive 1', why: '22 kg to lift, 1 can' });
     const search = new PlanSearch(modelOf(problem), { seed: 1, iterations: 3000 });
     search.run(Infinity);

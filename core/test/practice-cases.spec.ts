@@ -36,42 +36,42 @@ const hour = ({ t = 20, cloud = 0.2, gust = 12, rain = 0, soon = 0, thunder = 0,
 const HOURS: readonly (readonly [string, Hour, Depth | null, readonly Hindrance[]])[] = [
   ['fair and calm', {}, 'full', []],
   ['15 °C is warm enough for every frame', { t: 15 }, 'full', []],
-  ['just under 15 °C: a quick pull', { t: 14.9 }, 'one frame', ['cold']],
-  ['13 °C: a quick pull', { t: 13 }, 'one frame', ['cold']],
+  ['just under 15 °C: a quick pull', { t: 14.9 }, 'one-frame', ['cold']],
+  ['13 °C: a quick pull', { t: 13 }, 'one-frame', ['cold']],
   ['just under 13 °C: lid only', { t: 12.9 }, 'lid', ['cold']],
   ['10 °C, sunny: lid only', { t: 10, cloud: 0 }, 'lid', ['cold']],
-  ['winter noon, 4 °C: fondant under the lid', { t: 4, cloud: 1, sun: 18 }, 'lid', ['cold', 'bees in']],
-  ['2 °C: the lid for a minute', { t: 2 }, 'lid', ['cold', 'bees in']],
+  ['winter noon, 4 °C: fondant under the lid', { t: 4, cloud: 1, sun: 18 }, 'lid', ['cold', 'bees-in']],
+  ['2 °C: the lid for a minute', { t: 2 }, 'lid', ['cold', 'bees-in']],
   ['1 °C: look from outside', { t: 1 }, 'outside', ['cold']],
   ['frost of 5 °C: look from outside', { t: -5 }, 'outside', ['cold']],
   ['frost of 12 °C: stay away', { t: -12 }, null, ['cold']],
   ['34 °C is still work', { t: 34 }, 'full', []],
-  ['36 °C: a quick pull', { t: 36 }, 'one frame', ['heat']],
+  ['36 °C: a quick pull', { t: 36 }, 'one-frame', ['heat']],
   ['39 °C: lid only, comb softens', { t: 39 }, 'lid', ['heat']],
   ['42 °C: from outside', { t: 42 }, 'outside', ['heat']],
   ['gusts of 30 km/h', { gust: 30 }, 'full', []],
-  ['gusts of 33 km/h: a quick pull', { gust: 33 }, 'one frame', ['gusts']],
+  ['gusts of 33 km/h: a quick pull', { gust: 33 }, 'one-frame', ['gusts']],
   ['gusts of 40 km/h: lid only', { gust: 40 }, 'lid', ['gusts']],
   ['gusts of 50 km/h: from outside', { gust: 50 }, 'outside', ['gusts']],
   ['a gale: stay away', { gust: 70 }, null, ['gusts']],
   ['drizzle: the lid at most', { rain: 0.2, cloud: 1 }, 'lid', ['rain']],
   ['rain: from outside', { rain: 1, cloud: 1 }, 'outside', ['rain']],
   ['pouring: stay away', { rain: 4, cloud: 1 }, null, ['rain']],
-  ['dry now, rain before it could be shut', { soon: 0.6, cloud: 0.9 }, 'outside', ['rain soon']],
-  ['dry now, drizzle before it could be shut', { soon: 0.2, cloud: 0.9 }, 'lid', ['rain soon']],
+  ['dry now, rain before it could be shut', { soon: 0.6, cloud: 0.9 }, 'outside', ['rain-soon']],
+  ['dry now, drizzle before it could be shut', { soon: 0.2, cloud: 0.9 }, 'lid', ['rain-soon']],
   ['thunder about: not even outside', { thunder: 0.4 }, null, ['thunder']],
   ['a distant chance of thunder', { thunder: 0.2 }, 'full', []],
-  ['evening, sun at 10°: a quick pull', { sun: 10 }, 'one frame', ['dark']],
+  ['evening, sun at 10°: a quick pull', { sun: 10 }, 'one-frame', ['dark']],
   ['evening, sun at 6°: the lid', { sun: 6 }, 'lid', ['dark']],
   ['dusk, sun at 3°: from outside', { sun: 3, cloud: 0 }, 'outside', ['dark']],
-  ['sun at 22° under a closed sky is too dark for eggs', { sun: 22, cloud: 1 }, 'one frame', ['dark']],
-  ['cold and gusty at once: both forbid every frame', { t: 14, gust: 33 }, 'one frame', ['gusts', 'cold']],
-  ['cold and dark under cloud', { t: 14, sun: 22, cloud: 1 }, 'one frame', ['cold', 'dark']],
+  ['sun at 22° under a closed sky is too dark for eggs', { sun: 22, cloud: 1 }, 'one-frame', ['dark']],
+  ['cold and gusty at once: both forbid every frame', { t: 14, gust: 33 }, 'one-frame', ['gusts', 'cold']],
+  ['cold and dark under cloud', { t: 14, sun: 22, cloud: 1 }, 'one-frame', ['cold', 'dark']],
   [
     'wet, windy and cold: any of the three',
     { t: 9, gust: 40, rain: 0.2, cloud: 1 },
     'lid',
-    ['rain', 'gusts', 'cold', 'bees in'],
+    ['rain', 'gusts', 'cold', 'bees-in'],
   ],
 ];
 
@@ -92,9 +92,9 @@ describe('an hour for opening', () => {
     const cool = {
       ...DEFAULT_LIMITS,
       full: { ...DEFAULT_LIMITS.full, warmth: 8 },
-      'one frame': { ...DEFAULT_LIMITS['one frame'], warmth: 8 },
+      'one-frame': { ...DEFAULT_LIMITS['one-frame'], warmth: 8 },
     };
-    expect(hourSays(hour({ t: 9 }), cool)).toEqual({ depth: 'lid', forbids: ['bees in'] });
+    expect(hourSays(hour({ t: 9 }), cool)).toEqual({ depth: 'lid', forbids: ['bees-in'] });
   });
 });
 
@@ -111,10 +111,10 @@ const PARTS = [
     'supers excluder',
   ],
   ...[
-    'first frame',
+    'first-frame',
     'frames',
     'again',
-    'sum up',
+    'sum-up',
     'close frames',
     'close excluder',
     'close lower super',
@@ -128,14 +128,14 @@ const PLAIN = [
   'smoke',
   'open',
   'supers',
-  'first frame',
+  'first-frame',
   'frames',
   'again',
-  'sum up',
+  'sum-up',
   'close',
   'entrance',
 ];
-const LID = ['before', 'outside', 'smoke', 'open', 'sum up', 'close', 'entrance'];
+const LID = ['before', 'outside', 'smoke', 'open', 'sum-up', 'close', 'entrance'];
 const steps = (ids: readonly string[]): readonly OrderStep[] => ids.map((id) => ({ id, text: id }));
 /** The order with one step moved before or behind another. */
 const moved = (ids: readonly string[], id: string, where: 'before' | 'behind', other: string) => {
@@ -150,18 +150,18 @@ const ORDERS: readonly (readonly [string, readonly string[], readonly string[], 
   ['a whole nest, in order', PLAIN, PLAIN, true, /In order/],
   ['part by part, in order', PARTS, PARTS, true, /In order/],
   ['the entrance read after the first smoke', PLAIN, moved(PLAIN, 'outside', 'behind', 'smoke'), true, /1 of/],
-  ['summed up before the doubtful frames', PLAIN, moved(PLAIN, 'sum up', 'before', 'again'), true, /1 of/],
-  ['summed up when it is shut', PLAIN, moved(PLAIN, 'sum up', 'behind', 'close'), true, /1 of/],
+  ['summed up before the doubtful frames', PLAIN, moved(PLAIN, 'sum-up', 'before', 'again'), true, /1 of/],
+  ['summed up when it is shut', PLAIN, moved(PLAIN, 'sum-up', 'behind', 'close'), true, /1 of/],
   ['the entrance looked at before it is shut', PLAIN, moved(PLAIN, 'entrance', 'before', 'close'), true, /1 of/],
-  ['the lid: summed up when it is shut', LID, moved(LID, 'sum up', 'behind', 'close'), true, /1 of/],
-  ['summed up last of all', PLAIN, moved(PLAIN, 'sum up', 'behind', 'entrance'), false, /2 of/],
+  ['the lid: summed up when it is shut', LID, moved(LID, 'sum-up', 'behind', 'close'), true, /1 of/],
+  ['summed up last of all', PLAIN, moved(PLAIN, 'sum-up', 'behind', 'entrance'), false, /2 of/],
   ['smoke before anybody is ready', PLAIN, moved(PLAIN, 'smoke', 'before', 'before'), false, /Veils and a lit smoker/],
   ['veils when it is open', PLAIN, moved(PLAIN, 'before', 'behind', 'open'), false, /Veils and a lit smoker/],
   ['opened without smoke', PLAIN, moved(PLAIN, 'smoke', 'behind', 'open'), false, /guards/],
   ['smoke forgotten until the frames', PLAIN, moved(PLAIN, 'smoke', 'before', 'frames'), false, /guards/],
   ['the lid opened without smoke', LID, moved(LID, 'smoke', 'behind', 'open'), false, /guards/],
-  ['a middle frame first', PLAIN, moved(PLAIN, 'first frame', 'behind', 'frames'), false, /rolled/],
-  ['the outermost frame last of all', PLAIN, moved(PLAIN, 'first frame', 'behind', 'again'), false, /rolled/],
+  ['a middle frame first', PLAIN, moved(PLAIN, 'first-frame', 'behind', 'frames'), false, /rolled/],
+  ['the outermost frame last of all', PLAIN, moved(PLAIN, 'first-frame', 'behind', 'again'), false, /rolled/],
   ['doubtful frames after closing', PLAIN, moved(PLAIN, 'again', 'behind', 'close'), false, /before the hive is shut/],
   ['frames before the supers are off', PLAIN, moved(PLAIN, 'supers', 'behind', 'frames'), false, /2 of/],
   [
@@ -232,7 +232,7 @@ const ORDERS: readonly (readonly [string, readonly string[], readonly string[], 
   ],
   ['a step left out', PARTS, PARTS.filter((id) => id !== 'close excluder'), false, /inside out/],
   ['part by part, opened without smoke', PARTS, moved(PARTS, 'smoke', 'behind', 'open roof'), false, /guards/],
-  ['part by part, a middle frame first', PARTS, moved(PARTS, 'first frame', 'behind', 'frames'), false, /rolled/],
+  ['part by part, a middle frame first', PARTS, moved(PARTS, 'first-frame', 'behind', 'frames'), false, /rolled/],
 ];
 
 describe('an order of steps', () => {
@@ -245,12 +245,12 @@ describe('an order of steps', () => {
   });
 });
 
-const S = 'sunken lids';
-const T = 'twisted larvae';
-const C = 'chalky mummies';
-const B = 'bald brood';
-const D = 'drones in worker cells';
-const E = 'several eggs in a cell';
+const S = 'sunken-lids';
+const T = 'twisted-larvae';
+const C = 'chalky-mummies';
+const B = 'bald-brood';
+const D = 'drones-in-worker-cells';
+const E = 'several-eggs-in-a-cell';
 /** What it shows, what was said (`null` for sound), and the score: 1 right, 0.5 a second look, 0 a danger or overlooked. */
 const NAMED: readonly (readonly [Trouble | null, Trouble | null, 0 | 0.5 | 1])[] = [
   ...([S, T, C, B, D, E, null] as const).map((each) => [each, each, 1] as const),

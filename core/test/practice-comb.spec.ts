@@ -165,11 +165,11 @@ describe('a comb laid out', () => {
         kinds.forEach((kind, cell) => {
           const age = ages[cell];
           if (kind === 'egg') expect(age).toBeLessThan(3);
-          if (kind === 'young larva' || kind === 'old larva') {
+          if (kind === 'young-larva' || kind === 'old-larva') {
             expect(age).toBeGreaterThanOrEqual(3);
             expect(age).toBeLessThan(9);
           }
-          if (kind === 'sealed worker') expect(age).toBeGreaterThanOrEqual(9);
+          if (kind === 'sealed-worker') expect(age).toBeGreaterThanOrEqual(9);
         });
       }),
       { numRuns: 20 },
@@ -182,8 +182,8 @@ describe('a comb laid out', () => {
       const side = layComb({ ...recipe, misses });
       const gaps = side.kinds.filter(
         (kind, cell) =>
-          kind !== 'sealed worker' &&
-          neighboursOf(side.grid, cell).filter((other) => side.kinds[other] === 'sealed worker').length >= 5,
+          kind !== 'sealed-worker' &&
+          neighboursOf(side.grid, cell).filter((other) => side.kinds[other] === 'sealed-worker').length >= 5,
       );
       return { gaps: gaps.length, truth: side.truth };
     };
@@ -200,21 +200,21 @@ describe('a comb laid out', () => {
   it('shows each trouble where it strikes, and none on a sound comb', () => {
     const strange = (kinds: readonly string[]) => new Set(kinds.filter((kind) => STRANGE.has(kind)));
     const STRANGE = new Set([
-      'sunken lid',
-      'pierced lid',
-      'bald pupa',
-      'twisted larva',
+      'sunken-lid',
+      'pierced-lid',
+      'bald-pupa',
+      'twisted-larva',
       'mummy',
-      'domed in worker cell',
-      'two eggs',
+      'domed-in-worker-cell',
+      'two-eggs',
     ]);
     const SHOWS = {
-      'sunken lids': 'sunken lid',
-      'twisted larvae': 'twisted larva',
-      'chalky mummies': 'mummy',
-      'bald brood': 'bald pupa',
-      'drones in worker cells': 'domed in worker cell',
-      'several eggs in a cell': 'two eggs',
+      'sunken-lids': 'sunken-lid',
+      'twisted-larvae': 'twisted-larva',
+      'chalky-mummies': 'mummy',
+      'bald-brood': 'bald-pupa',
+      'drones-in-worker-cells': 'domed-in-worker-cell',
+      'several-eggs-in-a-cell': 'two-eggs',
     } as const;
     for (const trouble of TROUBLES)
       for (const level of [1, 4, 8])
@@ -223,7 +223,7 @@ describe('a comb laid out', () => {
           const seen = strange(kinds);
           const cells = kinds.filter((kind) => kind === SHOWS[trouble]).length;
           expect(cells, `${trouble}, level ${level}, seed ${seed}`).toBeGreaterThan(5);
-          expect([...seen].every((kind) => kind === SHOWS[trouble] || kind === 'pierced lid')).toBe(true);
+          expect([...seen].every((kind) => kind === SHOWS[trouble] || kind === 'pierced-lid')).toBe(true);
         }
     expect(strange(layComb(troubledRecipe(null, 4, 5, new Random(5))).kinds).size).toBe(0);
   });
@@ -242,7 +242,7 @@ describe('a recorded side as a comb', () => {
   it('shows pollen in the colours that were noted, and the marks', () => {
     const side = layComb(recipeOfSide(parseSide('4S 4P ~orange .sunken-lids'), 9));
     expect(new Set(side.pollens.filter((each) => each !== null))).toEqual(new Set(['orange']));
-    expect(side.kinds).toContain('sunken lid');
+    expect(side.kinds).toContain('sunken-lid');
   });
 
   it('needs something that was read', () => {
@@ -277,7 +277,7 @@ describe('a comb for those who hear it', () => {
     const patches = patchesOf(side, 8, 5);
     expect(patches).toHaveLength(40);
     expect(patches.flatMap(({ looks }) => looks).reduce((sum, { cells }) => sum + cells, 0)).toBe(CELLS);
-    expect(patches[4]!.looks[0]!.kind).toBe('capped honey');
+    expect(patches[4]!.looks[0]!.kind).toBe('capped-honey');
   });
 
   it('has zones without single strays', () => {

@@ -99,8 +99,8 @@ describe('every drill', () => {
   it('scores nothing for giving up and for an answer to something else', () => {
     for (const topic of TOPIC_IDS) {
       const drill = makeDrill(topic, 3, 4, SOURCES);
-      expect(markAnswer(drill, { kind: 'given up' }, SOURCES).score).toBe(0);
-      const other: Answer = drill.kind === 'stop' ? { kind: 'photo', choice: 0 } : { kind: 'stop', answer: 'go on' };
+      expect(markAnswer(drill, { kind: 'given-up' }, SOURCES).score).toBe(0);
+      const other: Answer = drill.kind === 'stop' ? { kind: 'photo', choice: 0 } : { kind: 'stop', answer: 'go-on' };
       expect(markAnswer(drill, other, SOURCES).right).toBe(false);
     }
   });
@@ -193,7 +193,7 @@ describe('something found', () => {
     const touches = 'touches' in answer ? answer.touches : [];
     expect(markTouches(drill, touches).score).toBe(1);
     // Dice: 5 of 5 found with 5 wrong ones is 2 · 5 ÷ (5 + 10).
-    const honey = drill.side.kinds.flatMap((kind, cell) => (kind === 'capped honey' ? [cell] : [])).slice(0, 5);
+    const honey = drill.side.kinds.flatMap((kind, cell) => (kind === 'capped-honey' ? [cell] : [])).slice(0, 5);
     const wrong = honey.map((cell) => {
       const row = Math.floor(cell / drill.side.grid.columns);
       return [(cell % drill.side.grid.columns) + 0.5 + (row % 2) / 2, (row + 0.5) * 0.866] as const;
@@ -220,10 +220,10 @@ describe('weather, order, stopping', () => {
       elevation: 40,
       rainSoon: 0,
     } as const;
-    const mark = (depth: 'lid' | 'one frame' | 'full', because: 'cold' | null = 'cold') =>
+    const mark = (depth: 'lid' | 'one-frame' | 'full', because: 'cold' | null = 'cold') =>
       markAnswer(hour, { kind: 'weather', depth, because }, SOURCES).score;
-    expect(mark('one frame')).toBe(1);
-    expect(mark('one frame', null)).toBe(0.7);
+    expect(mark('one-frame')).toBe(1);
+    expect(mark('one-frame', null)).toBe(0.7);
     expect(mark('lid')).toBe(0.5);
     expect(mark('full')).toBe(0);
   });
@@ -252,10 +252,10 @@ describe('weather, order, stopping', () => {
   it('lets bees and weather stop a visit before the question does', () => {
     const drill = makeDrill('stop', 1, 3, SOURCES);
     if (drill.kind !== 'stop') throw new Error('no stop drill');
-    expect(momentSays({ ...drill, facts: { ...drill.facts, robbing: true } }).answer).toBe('close now');
+    expect(momentSays({ ...drill, facts: { ...drill.facts, robbing: true } }).answer).toBe('close-now');
     const calm = {
       ...drill.facts,
-      temper: 'go on',
+      temper: 'go-on',
       clock: 'well',
       broodOut: 0,
       rainIn: null,
@@ -264,9 +264,9 @@ describe('weather, order, stopping', () => {
     } as const;
     const eggs = [parseSide('1E 2L 5S'), parseSide('1E 2L 5S')] as const;
     const laying = { ...drill, facts: calm, question: 'laying', read: [eggs] } as const;
-    expect(momentSays(laying).answer).toBe('enough seen, close');
+    expect(momentSays(laying).answer).toBe('enough-seen');
     const honey = [parseSide('8H'), parseSide('8H')] as const;
-    expect(momentSays({ ...laying, read: [honey] }).answer).toBe('go on');
+    expect(momentSays({ ...laying, read: [honey] }).answer).toBe('go-on');
   });
 });
 
@@ -379,15 +379,15 @@ describe('what an answer shows', () => {
     ['five cells with eggs', 'find-eggs', { kind: 'find', touches: [] }, ['finds-eggs']],
     ['the queen on a side', 'find-queen', { kind: 'find', touches: [] }, []],
     ['sunken cappings', 'find-sunken', { kind: 'find', touches: [] }, ['suspect-lids']],
-    ['sunken cappings by name', 'trouble', { kind: 'trouble', trouble: 'sunken lids' }, ['suspect-lids']],
-    ['twisted larvae by name', 'trouble', { kind: 'trouble', trouble: 'twisted larvae' }, ['larvae-shine']],
+    ['sunken cappings by name', 'trouble', { kind: 'trouble', trouble: 'sunken-lids' }, ['suspect-lids']],
+    ['twisted larvae by name', 'trouble', { kind: 'trouble', trouble: 'twisted-larvae' }, ['larvae-shine']],
     ['a sound comb', 'trouble', { kind: 'trouble', trouble: null }, []],
-    ['enough seen', 'stop', { kind: 'stop', answer: 'enough seen, close' }, ['knows-enough']],
-    ['to go on', 'stop', { kind: 'stop', answer: 'go on' }, ['knows-enough']],
-    ['to close because of rain or bees', 'stop', { kind: 'stop', answer: 'close now' }, []],
-    ['a box is due', 'next', { kind: 'next', advice: 'add space' }, ['decides-room']],
+    ['enough seen', 'stop', { kind: 'stop', answer: 'enough-seen' }, ['knows-enough']],
+    ['to go on', 'stop', { kind: 'stop', answer: 'go-on' }, ['knows-enough']],
+    ['to close because of rain or bees', 'stop', { kind: 'stop', answer: 'close-now' }, []],
+    ['a box is due', 'next', { kind: 'next', advice: 'add-space' }, ['decides-room']],
     ['feed is due', 'next', { kind: 'next', advice: 'feed' }, ['decides-feed']],
-    ['to look again, undated', 'next', { kind: 'next', advice: 'look again' }, []],
+    ['to look again, undated', 'next', { kind: 'next', advice: 'look-again' }, []],
   ])('%s', (_what, topic, answer, skills) => {
     const shown = { topic, answer, level: 3, right: true, grade: 'good', seconds: 30, asTable: false } as const;
     expect(

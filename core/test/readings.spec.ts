@@ -66,7 +66,7 @@ describe('shorthand with words', () => {
         { content: 'sealed', place: 'edge' },
         { content: 'egg', place: 'face' },
       ],
-      marks: ['spotty pattern', 'sunken lids'],
+      marks: ['spotty-pattern', 'sunken-lids'],
       pollens: ['orange'],
       doubtful: true,
     });
@@ -90,7 +90,7 @@ describe('shorthand with words', () => {
   );
 
   it('takes the start of a word only while it is unmistakable', () => {
-    expect(markOf('sunk')).toBe('sunken lids');
+    expect(markOf('sunk')).toBe('sunken-lids');
     expect(markOf('s')).toBeNull();
   });
 
@@ -151,58 +151,58 @@ describe('is she laying', () => {
 
   it('needs no queen where there are eggs', () => {
     expect(status(['2E 6S'])).toMatchObject({ verdict: 'queenright', evidence: 'eggs' });
-    expect(status(['2E 6S Q'])).toMatchObject({ verdict: 'queenright', evidence: 'queen seen' });
+    expect(status(['2E 6S Q'])).toMatchObject({ verdict: 'queenright', evidence: 'queen-seen' });
   });
 
   it('narrows the days by the age of the larvae', () => {
     expect(status(['4L 4S .young-larvae']).laid).toEqual({ from: '2026-05-15', to: '2026-05-17' });
     expect(status(['4L 4S .old-larvae'])).toMatchObject({
-      verdict: 'queenless likely',
+      verdict: 'queenless-likely',
       laid: { from: '2026-05-11', to: '2026-05-15' },
     });
   });
 
   it('says "not known" instead of "queenless" where eggs may have been overlooked', () => {
-    expect(status(['8S'])).toMatchObject({ verdict: 'queenless likely', evidence: 'sealed only' });
-    expect(status(['8S'], false)).toMatchObject({ verdict: 'not known', evidence: 'sealed only' });
+    expect(status(['8S'])).toMatchObject({ verdict: 'queenless-likely', evidence: 'sealed-only' });
+    expect(status(['8S'], false)).toMatchObject({ verdict: 'not-known', evidence: 'sealed-only' });
     expect(status(['8S'], false).says).toContain('not in good light');
   });
 
   it('tells a drone layer, a young queen, and nothing at all', () => {
-    expect(status(['4D 4C .domed-lids']).verdict).toBe('drone layer likely');
-    expect(status(['8S K1 emerged@face']).verdict).toBe('young queen likely');
-    expect(status(['8S'], true, true).verdict).toBe('young queen likely');
-    expect(status(['8H'])).toMatchObject({ verdict: 'not known', evidence: 'none' });
+    expect(status(['4D 4C .domed-lids']).verdict).toBe('drone-layer-likely');
+    expect(status(['8S K1 emerged@face']).verdict).toBe('young-queen-likely');
+    expect(status(['8S'], true, true).verdict).toBe('young-queen-likely');
+    expect(status(['8H'])).toMatchObject({ verdict: 'not-known', evidence: 'none' });
     expect(status([])).toMatchObject({ evidence: 'none', says: 'No side was read.' });
   });
 
   const nest = (line: string, ...more: string[]) => [line, line, line, line, ...more];
   /** Sides read, what somebody noted besides, and what it means. Written from what a beekeeper would say of the combs. */
   const CASES: readonly (readonly [string, readonly string[], string, boolean?])[] = [
-    ['eggs, larvae and only domed cappings, marked', nest('1E 1L 2D 4C .domed-lids'), 'drone layer likely'],
-    ['eggs, larvae and only domed cappings, not marked', nest('1E 1L 2D 4C'), 'drone layer likely'],
-    ['larvae and only domed cappings', nest('2L 2D 4C'), 'drone layer likely'],
-    ['only domed cappings, scattered', nest('2D 6C'), 'drone layer likely'],
-    ['one marked side is enough', ['1E 1L 2D 4C .domed-lids'], 'drone layer likely'],
+    ['eggs, larvae and only domed cappings, marked', nest('1E 1L 2D 4C .domed-lids'), 'drone-layer-likely'],
+    ['eggs, larvae and only domed cappings, not marked', nest('1E 1L 2D 4C'), 'drone-layer-likely'],
+    ['larvae and only domed cappings', nest('2L 2D 4C'), 'drone-layer-likely'],
+    ['only domed cappings, scattered', nest('2D 6C'), 'drone-layer-likely'],
+    ['one marked side is enough', ['1E 1L 2D 4C .domed-lids'], 'drone-layer-likely'],
     ['two sides read, drone brood on one, no worker brood yet', ['2E 2L 4C', '1D 7C'], 'queenright'],
-    ['finding "drone layer" noted, flat cappings nowhere', nest('2E 1L 1D 4C'), 'drone layer likely', true],
-    ['finding "drone layer" noted beside flat cappings: watch her', nest('2E 1L 1D 4S'), 'probably queenright', true],
+    ['finding "drone layer" noted, flat cappings nowhere', nest('2E 1L 1D 4C'), 'drone-layer-likely', true],
+    ['finding "drone layer" noted beside flat cappings: watch her', nest('2E 1L 1D 4S'), 'probably-queenright', true],
     ['a comb built for drones beside a young nest without sealed brood', nest('2E 2L 4C', '8D', '8D'), 'queenright'],
     ['a drone comb beside an ordinary nest', nest('1E 2L 4S', '8D'), 'queenright'],
     [
       'sealed brood and emergency cells on the face',
       nest('6S 2C', '6S 1C K4 sealed@face sealed@face larva@face larva@face'),
-      'young queen likely',
+      'young-queen-likely',
     ],
-    ['sealed brood and swarm cells', nest('6S 2C', '6S K3 sealed@edge sealed@edge sealed@edge'), 'young queen likely'],
+    ['sealed brood and swarm cells', nest('6S 2C', '6S K3 sealed@edge sealed@edge sealed@edge'), 'young-queen-likely'],
     [
       'old larvae, sealed brood and emergency cells',
       nest('1L 5S .old-larvae', '4S K2 larva@face larva@face'),
-      'young queen likely',
+      'young-queen-likely',
     ],
-    ['no brood and an open cell', nest('8C', '8C K1 emerged@face'), 'young queen likely'],
-    ['sealed brood and empty cups', nest('6S 2C', '6S K2 cup@edge cup@edge'), 'queenless likely'],
-    ['sealed brood, nothing else', nest('6S 2C'), 'queenless likely'],
+    ['no brood and an open cell', nest('8C', '8C K1 emerged@face'), 'young-queen-likely'],
+    ['sealed brood and empty cups', nest('6S 2C', '6S K2 cup@edge cup@edge'), 'queenless-likely'],
+    ['sealed brood, nothing else', nest('6S 2C'), 'queenless-likely'],
     [
       'eggs and sealed swarm cells: she is still there',
       nest('1E 1L 4S', '4S K4 sealed@edge sealed@edge sealed@edge sealed@edge'),
@@ -211,7 +211,7 @@ describe('is she laying', () => {
     [
       'young larvae and swarm cells: she was there',
       nest('1L 4S .young-larvae', '4S K3 sealed@edge sealed@edge sealed@edge'),
-      'probably queenright',
+      'probably-queenright',
     ],
   ];
   it.each(CASES.map(([name, ...rest]) => ({ name, rest })))('$name', ({ rest: [lines, verdict, noted = false] }) => {
@@ -228,24 +228,24 @@ describe('is she laying', () => {
           virginSeen: false,
           droneLayerSeen: false,
         });
-        expect(told.verdict).not.toBe('queenless likely');
-        expect(told.evidence === 'eggs' || told.evidence === 'queen seen').toBe(true);
+        expect(told.verdict).not.toBe('queenless-likely');
+        expect(told.evidence === 'eggs' || told.evidence === 'queen-seen').toBe(true);
       }),
     );
   });
 });
 
-describe('queen cells', () => {
+describe('queen-cells', () => {
   const cells = (content: (typeof CELL_CONTENTS)[number], place: (typeof CELL_PLACES)[number], count: number) =>
     Array.from({ length: count }, () => ({ content, place }));
   it.each([
     ['cup', 'edge', 4, true, 'routine'],
-    ['egg', 'edge', 2, true, 'charged cups'],
+    ['egg', 'edge', 2, true, 'charged-cups'],
     ['sealed', 'edge', 8, true, 'swarming'],
     ['larva', 'edge', 1, true, 'swarming'],
-    ['sealed', 'face', 2, true, 'replacing her'],
+    ['sealed', 'face', 2, true, 'replacing-her'],
     ['sealed', 'face', 6, false, 'emergency'],
-    ['emerged', 'face', 1, false, 'queen out'],
+    ['emerged', 'face', 1, false, 'queen-out'],
   ] as const)('%s at the %s, %i of them, eggs %s: %s', (content, place, count, eggs, means) => {
     expect(readCells(cells(content, place, count), eggs).means).toBe(means);
   });
@@ -272,25 +272,25 @@ describe('counts and tests', () => {
   });
 
   it('gives mites per hundred bees with their range', () => {
-    const reading = readMeasure({ what: 'mites on bees', method: 'alcohol wash', bees: 300, mites: 9 });
+    const reading = readMeasure({ what: 'mites-on-bees', method: 'alcohol-wash', bees: 300, mites: 9 });
     expect(reading).toMatchObject({ level: 'act' });
     expect(reading.says).toContain('3 mites on 100 bees');
     // One bee can carry two mites: 40 mites on 30 bees are 133 on 100, and worth counting again.
-    const heavy = readMeasure({ what: 'mites on bees', method: 'alcohol wash', bees: 30, mites: 40 });
+    const heavy = readMeasure({ what: 'mites-on-bees', method: 'alcohol-wash', bees: 30, mites: 40 });
     expect(heavy).toMatchObject({ level: 'act' });
     expect(heavy.says).toMatch(/133\.3 mites on 100 bees .*count again/);
-    expect(() => readMeasure({ what: 'mites on bees', method: 'gas', bees: 0, mites: 1 })).toThrow(RangeError);
+    expect(() => readMeasure({ what: 'mites-on-bees', method: 'gas', bees: 0, mites: 1 })).toThrow(RangeError);
   });
 
   it('walks the matchstick test to a verdict and leaves no doubt unsettled', () => {
     const test = { lid: 'sound', larva: 'pearly', threadMm: null, foulSmell: false } as const;
     // Without a stick put in there is no test, however sound it looks.
-    expect(ropinessVerdict(test).verdict).toBe('not settled');
+    expect(ropinessVerdict(test).verdict).toBe('not-settled');
     expect(ropinessVerdict({ ...test, threadMm: 0 }).verdict).toBe('negative');
-    expect(ropinessVerdict({ ...test, lid: 'sunken' }).verdict).toBe('not settled');
+    expect(ropinessVerdict({ ...test, lid: 'sunken' }).verdict).toBe('not-settled');
     expect(ropinessVerdict({ ...test, lid: 'sunken', larva: 'brown', threadMm: 25 }).verdict).toBe('suspect');
-    expect(ropinessVerdict({ ...test, larva: 'dry scale' })).toMatchObject({ verdict: 'suspect' });
-    expect(ropinessVerdict({ ...test, lid: 'sunken', larva: 'brown', threadMm: 2 }).verdict).toBe('not settled');
+    expect(ropinessVerdict({ ...test, larva: 'dry-scale' })).toMatchObject({ verdict: 'suspect' });
+    expect(ropinessVerdict({ ...test, lid: 'sunken', larva: 'brown', threadMm: 2 }).verdict).toBe('not-settled');
     expect(ropinessVerdict({ ...test, larva: 'brown', threadMm: 30 }).next).toContain('inspector');
   });
 
@@ -305,7 +305,7 @@ describe('counts and tests', () => {
 
   it('settles nothing by a short thread', () => {
     const short = { lid: 'sound', larva: 'pearly', threadMm: 6, foulSmell: false } as const;
-    expect(ropinessVerdict(short).verdict).toBe('not settled');
+    expect(ropinessVerdict(short).verdict).toBe('not-settled');
     expect(ropinessVerdict({ ...short, threadMm: 0 }).verdict).toBe('negative');
   });
 
@@ -319,9 +319,9 @@ describe('counts and tests', () => {
     expect(waspPressure({ aMinute: 6, pastGuards: true })).toBe('heavy');
     expect(entranceAdvice(9, null, false, false).width).toBe('full');
     expect(entranceAdvice(9, null, true, false).width).toBe('half');
-    expect(entranceAdvice(3, null, false, false).width).toBe('a hand');
+    expect(entranceAdvice(3, null, false, false).width).toBe('a-hand');
     expect(entranceAdvice(9, { aMinute: 6, pastGuards: true }, true, false)).toMatchObject({
-      width: 'one bee',
+      width: 'one-bee',
       lookAfter: { days: 7 },
     });
   });

@@ -64,7 +64,7 @@ const bloomFacts = (latitude: number, today: string, more: Partial<BloomFacts> =
     days: [],
     plants: plantsFor(turn),
     seen: [],
-    method: 'single sine',
+    method: 'single-sine',
     ...more,
   };
 };
@@ -324,17 +324,17 @@ describe('phase of the colony year', () => {
 
   it('is the end of winter in the south while it is high summer in the north', () => {
     expect(phaseAt(52, '2026-07-10')).toMatch(/flow|swarm season|dearth/);
-    expect(phaseAt(-44, '2026-07-10')).toBe('winter rest');
+    expect(phaseAt(-44, '2026-07-10')).toBe('winter-rest');
     expect(phaseAt(-44, '2026-11-20')).toMatch(/swarm season|flow/);
-    expect(phaseAt(52, '2026-11-20')).toBe('winter rest');
+    expect(phaseAt(52, '2026-11-20')).toBe('winter-rest');
   });
 
   it('opens the year in January in the subtropics while the cold north rests', () => {
     expect(phaseAt(28, '2026-01-20')).toBe('build-up');
-    expect(phaseAt(60, '2026-01-20')).toBe('winter rest');
+    expect(phaseAt(60, '2026-01-20')).toBe('winter-rest');
     expect(bandOf(usualByPlace(windward(28, 0)))).toBe('subtropical');
     expect(bandOf(usualByPlace({ latitude: 66, longitude: 25, altitude: 200 }))).toMatch(
-      /cold continental|cool maritime/,
+      /cold-continental|cool-maritime/,
     );
     expect(usualTurn(10)).toBeNull();
   });
@@ -371,8 +371,8 @@ describe('phase of the colony year', () => {
   });
 
   it('asks for seven days in swarm season and nothing in winter, with cautions', () => {
-    expect(PHASE_WORK['swarm season'].interval).toEqual([7, 7]);
-    expect(PHASE_WORK['winter rest'].interval).toBeNull();
+    expect(PHASE_WORK['swarm-season'].interval).toEqual([7, 7]);
+    expect(PHASE_WORK['winter-rest'].interval).toBeNull();
     for (const phase of PHASES) expect(PHASE_WORK[phase].cautions.length).toBeGreaterThan(0);
   });
 });
@@ -507,7 +507,7 @@ describe('hive scale', () => {
     const events = scaleEvents(series([0, -0.1, 0.1, -2.6, 0, 0.1, 7.5, 0, 0.6, 0.9, 1.1, 0.8, 0]));
     expect(events.map(({ kind, from }) => [kind, from])).toEqual([
       ['swarm', '2026-05-05'],
-      ['box on', '2026-05-08'],
+      ['box-on', '2026-05-08'],
       ['flow', '2026-05-10'],
     ]);
     expect(events[2]?.kg).toBeCloseTo(3.4, 5);
@@ -548,20 +548,20 @@ describe('hive scale', () => {
 
 describe('season events', () => {
   it('create dated tasks by house practice; an inactive rule and another plant create none', () => {
-    const frost = tasksFor({ kind: 'first frost', plant: null, date: '2026-10-20' }, DEFAULT_TRIGGERS);
+    const frost = tasksFor({ kind: 'first-frost', plant: null, date: '2026-10-20' }, DEFAULT_TRIGGERS);
     expect(frost).toMatchObject([{ trigger: 'frost-close', from: '2026-10-20', due: '2026-11-03' }]);
     expect(
-      tasksFor({ kind: 'first bloom', plant: 'dandelion', date: '2026-04-10' }, DEFAULT_TRIGGERS).map(
+      tasksFor({ kind: 'first-bloom', plant: 'dandelion', date: '2026-04-10' }, DEFAULT_TRIGGERS).map(
         (task) => task.trigger,
       ),
     ).toEqual(['supers-ready']);
-    expect(tasksFor({ kind: 'first bloom', plant: 'lime', date: '2026-07-01' }, DEFAULT_TRIGGERS)).toEqual([]);
-    expect(tasksFor({ kind: 'natural pollen', plant: null, date: '2026-02-10' }, DEFAULT_TRIGGERS)).toEqual([]);
+    expect(tasksFor({ kind: 'first-bloom', plant: 'lime', date: '2026-07-01' }, DEFAULT_TRIGGERS)).toEqual([]);
+    expect(tasksFor({ kind: 'natural-pollen', plant: null, date: '2026-02-10' }, DEFAULT_TRIGGERS)).toEqual([]);
   });
 
   it('begins the autumn feed the day the last flow fades', () => {
     expect(
-      tasksFor({ kind: 'last flow fading', plant: null, date: '2026-09-02' }, DEFAULT_TRIGGERS).find(
+      tasksFor({ kind: 'last-flow-fading', plant: null, date: '2026-09-02' }, DEFAULT_TRIGGERS).find(
         (task) => task.trigger === 'autumn-feed',
       )?.from,
     ).toBe('2026-09-02');

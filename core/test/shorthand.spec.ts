@@ -125,8 +125,8 @@ describe('keys', () => {
       'next',
       'undo',
       'help',
-      'as last time',
-      'same as the other side',
+      'as-last-time',
+      'same-as-the-other-side',
     ]);
     expect(pressKey({ side: EMPTY_SIDE, pending: '' }, 'F5', false)).toBeNull();
     expect(pressKey({ side: EMPTY_SIDE, pending: '' }, 'Tab', false)).toBeNull();

@@ -87,7 +87,7 @@ describe('a passport as a file', () => {
       {
         id: 'finds-eggs',
         name: '=finds eggs',
-        standing: { state: 'signed off', level: 'alone', until: '2027-03-02' },
+        standing: { state: 'signed-off', level: 'alone', until: '2027-03-02' },
         signOffs: [
           { kind: 'signed', by: 'Morag Selkirk', day: '2026-05-09', withdrawn: null },
           { kind: 'signed', by: 'Morag Selkirk', day: '2026-05-10', withdrawn: {} },
@@ -101,7 +101,7 @@ describe('a passport as a file', () => {
       {
         id: 'ages-larvae',
         name: 'ages larvae',
-        standing: { state: 'not met', level: null, until: null },
+        standing: { state: 'not-met', level: null, until: null },
         signOffs: [],
         evidence: [],
       },

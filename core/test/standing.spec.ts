@@ -30,39 +30,39 @@ const eggs = (
 const three = [
   shown('2026-04-20', 'alone', { colony: 'hive 4' }),
   shown('2026-05-02', 'alone', { colony: 'hive 6' }),
-  shown('2026-05-09', 'can teach', { colony: 'hive 6' }),
+  shown('2026-05-09', 'can-teach', { colony: 'hive 6' }),
 ];
 
 describe('a signature', () => {
   const signed = { trainee: 'salma', skill: 'finds-eggs', day: '2026-05-10', kind: 'signed' as const };
   // What the evidence is worth today, whether it was struck after the signature, and what becomes of the signature.
   it.each([
-    ['earned, and the evidence stands', three, {}, 'signed off', 'earned'],
-    ['earned, one of three showings struck since', three.slice(1), { struck: true }, 'in progress', 'fallen'],
-    ['earned, all struck since', [], { struck: true }, 'in progress', 'fallen'],
+    ['earned, and the evidence stands', three, {}, 'signed-off', 'earned'],
+    ['earned, one of three showings struck since', three.slice(1), { struck: true }, 'in-progress', 'fallen'],
+    ['earned, all struck since', [], { struck: true }, 'in-progress', 'fallen'],
     [
       'earned, one struck, the rest still meets the rule',
       [...three, shown('2026-05-11', 'alone')],
       { struck: true },
-      'signed off',
+      'signed-off',
       'earned',
     ],
-    ['by exception, with what was shown', three.slice(2), { byException: true }, 'signed off', 'by exception'],
-    ['by exception, that showing struck since', [], { byException: true, struck: true }, 'signed off', 'by exception'],
-    ['earned long before, evidence faded but not struck', three.slice(2), {}, 'signed off', 'earned'],
+    ['by exception, with what was shown', three.slice(2), { byException: true }, 'signed-off', 'by-exception'],
+    ['by exception, that showing struck since', [], { byException: true, struck: true }, 'signed-off', 'by-exception'],
+    ['earned long before, evidence faded but not struck', three.slice(2), {}, 'signed-off', 'earned'],
   ] as const)('%s', (_case, evidence, more, state, signature) => {
     const standing = eggs(evidence, {}, { signOffs: [{ ...signed, ...more }] });
     expect([standing.state, standing.signature]).toEqual([state, signature]);
     if (signature === 'fallen') expect(standingText(standing, RULE)).toMatch(/the signature fell/);
-    if (signature === 'by exception') expect(standingText(standing, RULE)).toMatch(/by exception/);
+    if (signature === 'by-exception') expect(standingText(standing, RULE)).toMatch(/by exception/);
   });
 });
 
 describe('a standing', () => {
   it('begins as not met, goes on with what is missing, and is shown when the rule is met', () => {
-    expect(eggs([]).state).toBe('not met');
+    expect(eggs([]).state).toBe('not-met');
     expect(eggs(three.slice(0, 1))).toMatchObject({
-      state: 'in progress',
+      state: 'in-progress',
       level: 'alone',
       missing: [
         { what: 'times', have: 1, need: 3 },
@@ -76,7 +76,7 @@ describe('a standing', () => {
   });
 
   it.each([
-    ['too much help', [shown('2026-05-10', 'with a word')], {}, 'times'],
+    ['too much help', [shown('2026-05-10', 'with-a-word')], {}, 'times'],
     ['all on one day', [0, 1, 2].map(() => shown('2026-05-10', 'alone')), { colonies: 1 }, 'days'],
     ['all at one colony', three.map((each) => ({ ...each, colony: 'hive 4' })), {}, 'colonies'],
     ['one assessor', three, { assessors: 2 }, 'assessors'],
@@ -84,7 +84,7 @@ describe('a standing', () => {
     ['too long ago', three.map((each) => ({ ...each, day: addDays(each.day, -400) })), { times: 4 }, 'times'],
   ] as const)('is not shown with %s', (_, evidence, rule, what) => {
     const standing = eggs(evidence, rule);
-    expect(standing.state).toBe('in progress');
+    expect(standing.state).toBe('in-progress');
     expect(standing.missing.map((each) => each.what)).toContain(what);
   });
 
@@ -100,10 +100,10 @@ describe('a standing', () => {
   });
 
   it('leaves out what is dated in the future and what was only claimed', () => {
-    expect(eggs([shown('2026-05-20', 'alone')]).state).toBe('not met');
+    expect(eggs([shown('2026-05-20', 'alone')]).state).toBe('not-met');
     const claim = shown('2026-05-10', 'alone', { source: 'claim', assessor: null });
-    expect(eggs([claim]).state).toBe('not met');
-    expect(eggs([{ ...claim, assessor: 'ruth' }]).state).toBe('in progress');
+    expect(eggs([claim]).state).toBe('not-met');
+    expect(eggs([{ ...claim, assessor: 'ruth' }]).state).toBe('in-progress');
   });
 
   it('fades on its last day and comes back with one more showing', () => {
@@ -113,10 +113,10 @@ describe('a standing', () => {
     expect(until).toBe(addDays('2026-05-09', 365));
     expect(today(until!).state).toBe('shown');
     const after = addDays(until!, 1);
-    expect(today(after)).toMatchObject({ state: 'due again', missing: [{ what: 'again', why: 'faded' }] });
+    expect(today(after)).toMatchObject({ state: 'due-again', missing: [{ what: 'again', why: 'faded' }] });
     expect(isOpen(today(after))).toBe(true);
-    expect(today(after, [shown(after, 'helped')]).state).toBe('due again');
-    expect(today(after, [shown(after, 'alone', { source: 'practice' })]).state).toBe('due again');
+    expect(today(after, [shown(after, 'helped')]).state).toBe('due-again');
+    expect(today(after, [shown(after, 'alone', { source: 'practice' })]).state).toBe('due-again');
     expect(today(after, [shown(after, 'alone')]).state).toBe('shown');
     expect(eggs(three, { months: null }, { today: '2036-01-01', now: '2036-01-02' })).toMatchObject({
       state: 'shown',
@@ -129,10 +129,10 @@ describe('a standing', () => {
       eggs(evidence, { months: 'season' }, { today, now: `${today}T20:00:00.000Z`, ...(turn ? { turn } : {}) });
     expect(on('2026-06-01')).toMatchObject({ state: 'shown', until: '2026-12-20' });
     expect(on('2026-12-20').state).toBe('shown');
-    expect(on('2026-12-21')).toMatchObject({ state: 'due again', missing: [{ what: 'again', why: 'faded' }] });
+    expect(on('2026-12-21')).toMatchObject({ state: 'due-again', missing: [{ what: 'again', why: 'faded' }] });
     // In the south the year that they were shown in is over in June.
     expect(on('2026-06-01', '06-21').until).toBe('2026-06-20');
-    expect(on('2026-06-21', '06-21').state).toBe('due again');
+    expect(on('2026-06-21', '06-21').state).toBe('due-again');
     // Shown on the turn itself it belongs to the year that begins.
     const turned = [...three, shown('2026-12-21', 'alone', { colony: 'hive 6' })];
     expect(on('2026-12-22', undefined, turned)).toMatchObject({ state: 'shown', until: '2027-12-20' });
@@ -142,7 +142,7 @@ describe('a standing', () => {
       shown('2025-09-01', 'alone', { colony: 'hive 6' }),
       shown('2026-05-02', 'alone', { colony: 'hive 6' }),
     ];
-    expect(on('2026-05-14', undefined, split)).toMatchObject({ state: 'in progress', counted: [split[2]!.id] });
+    expect(on('2026-05-14', undefined, split)).toMatchObject({ state: 'in-progress', counted: [split[2]!.id] });
     expect(eggs(split).state).toBe('shown');
     expect(ruleText({ ...RULE, months: 'season' })).toMatch(/Holds for the season\.$/);
   });
@@ -151,7 +151,7 @@ describe('a standing', () => {
     const helped = (day: string) => shown(day, 'helped');
     expect(eggs([...three, helped('2026-05-10')]).state).toBe('shown');
     const twice = [...three, helped('2026-05-10'), helped('2026-05-11')];
-    expect(eggs(twice)).toMatchObject({ state: 'due again', missing: [{ what: 'again', why: 'help needed' }] });
+    expect(eggs(twice)).toMatchObject({ state: 'due-again', missing: [{ what: 'again', why: 'help-needed' }] });
     expect(eggs([...twice, shown('2026-05-12', 'alone')]).state).toBe('shown');
   });
 
@@ -159,16 +159,16 @@ describe('a standing', () => {
     const off = (eighths: number | null) => eggs(three, { within: 1 }, { readingsOff: () => eighths });
     expect(off(null).state).toBe('shown');
     expect(off(0.8).state).toBe('shown');
-    expect(off(1.6)).toMatchObject({ state: 'in progress', missing: [{ what: 'readings', off: 1.6, allowed: 1 }] });
+    expect(off(1.6)).toMatchObject({ state: 'in-progress', missing: [{ what: 'readings', off: 1.6, allowed: 1 }] });
   });
 
   it('is signed off by the lead, whatever was counted, until it fades; a helping hand later reopens it', () => {
     const signed = { trainee: 'salma', skill: 'finds-eggs', day: '2026-05-10', kind: 'signed' } as const;
     const at = (today: string, evidence = three.slice(0, 1)) =>
       eggs(evidence, {}, { signOffs: [signed], today, now: `${today}T20:00:00.000Z` });
-    expect(at('2026-05-14')).toMatchObject({ state: 'signed off', until: addDays('2026-05-10', 365) });
-    expect(at('2027-05-11').state).toBe('due again');
-    expect(at('2027-05-11', [...three, shown('2027-01-10', 'alone')]).state).toBe('signed off');
+    expect(at('2026-05-14')).toMatchObject({ state: 'signed-off', until: addDays('2026-05-10', 365) });
+    expect(at('2027-05-11').state).toBe('due-again');
+    expect(at('2027-05-11', [...three, shown('2027-01-10', 'alone')]).state).toBe('signed-off');
     const carried = eggs([], {}, { signOffs: [{ ...signed, kind: 'carried' }] });
     expect(carried.state).toBe('shown');
   });
@@ -179,7 +179,7 @@ describe('a standing', () => {
       skills: [{ ...DEFAULT_CHECKLIST.skills[0]!, id: 'sees-eggs', rule: RULE, from: ['finds-eggs'] }],
     };
     expect(standings(three, { checklist: list })('salma', 'sees-eggs').state).toBe('shown');
-    expect(standings(three, { checklist: list })('salma', 'finds-eggs').state).toBe('not met');
+    expect(standings(three, { checklist: list })('salma', 'finds-eggs').state).toBe('not-met');
   });
 
   it('says what it is in words', () => {
@@ -215,7 +215,7 @@ describe('standings of any evidence (properties)', () => {
     .map(({ day, level, ...more }) => shown(day, level, more));
   const some = fc.array(any, { maxLength: 12 });
   const rank = (state: (typeof STANDING_STATES)[number]) =>
-    state === 'due again' ? 1 : STANDING_STATES.indexOf(state);
+    state === 'due-again' ? 1 : STANDING_STATES.indexOf(state);
 
   it('do not depend on the order in which judgements arrive', () => {
     fc.assert(
@@ -240,7 +240,7 @@ describe('standings of any evidence (properties)', () => {
     fc.assert(
       fc.property(some, (evidence) => {
         const standing = eggs(evidence);
-        if (standing.state === 'not met') expect(standing.counted).toEqual([]);
+        if (standing.state === 'not-met') expect(standing.counted).toEqual([]);
         else expect(standing.missing.length === 0).toBe(!isOpen(standing));
         expect(standing.progress).toBeGreaterThanOrEqual(0);
         expect(standing.progress === 1).toBe(!isOpen(standing));
@@ -252,7 +252,7 @@ describe('standings of any evidence (properties)', () => {
     fc.assert(
       fc.property(fc.constantFrom(...DEFAULT_CHECKLIST.skills), fc.integer({ min: 1, max: 8 }), ({ id }, times) => {
         const drills = Array.from({ length: times }, (_, at) =>
-          shown(addDays(TODAY, -at), 'can teach', { skill: id, source: 'practice' }),
+          shown(addDays(TODAY, -at), 'can-teach', { skill: id, source: 'practice' }),
         );
         expect(isOpen(standings(drills)('salma', id))).toBe(true);
       }),
@@ -299,8 +299,8 @@ describe('a term of a season', () => {
 
 describe('forgetting', () => {
   it('keeps a fixed term, or lets it grow with the days on which it was shown', () => {
-    const growing = { school: 'growing term', growth: 1.5, most: 24 } as const;
-    expect(termOf(12, 3, { school: 'fixed term' })).toBe(12);
+    const growing = { school: 'growing-term', growth: 1.5, most: 24 } as const;
+    expect(termOf(12, 3, { school: 'fixed-term' })).toBe(12);
     expect([1, 2, 3].map((days) => termOf(12, days, growing))).toEqual([12, 18, 24]);
     expect(termOf(36, 2, growing)).toBe(36);
     expect(termOf(null, 2, growing)).toBeNull();

@@ -26,7 +26,7 @@ const entry = (body: EntryBody): VisitEntry => {
   return { id: `e${made}`, at: '2026-05-14T12:00:00.000Z', by: 'ruth', body };
 };
 const read = (frame: number, line: string, box = 'brood', face: 'low' | 'high' = 'low') =>
-  entry({ kind: 'frame side recorded', address: { box, frame, face }, side: parseSide(line), seen: null });
+  entry({ kind: 'frame-side-recorded', address: { box, frame, face }, side: parseSide(line), seen: null });
 const whole = (lines: readonly string[], box = 'brood') =>
   lines.flatMap((line, index) => [read(index + 1, line, box), read(index + 1, line, box, 'high')]);
 
@@ -61,7 +61,7 @@ describe('pollen, added up over all frames', () => {
 
   it('counts colours in store and on legs once each', () => {
     const look = entry({
-      kind: 'outside seen',
+      kind: 'outside-seen',
       when: 'before',
       look: { ...EMPTY_LOOK, pollenIn: true, pollens: ['orange', 'grey'] },
     });
@@ -108,7 +108,7 @@ describe('ripeness and fill of a super', () => {
 
   it('goes by the refractometer before it goes by the lids', () => {
     const percent = (value: number) =>
-      entry({ kind: 'measured', measure: { what: 'honey moisture', box: 'super 1', percent: value } });
+      entry({ kind: 'measured', measure: { what: 'honey-moisture', box: 'super 1', percent: value } });
     expect(level(['8H'], [percent(19.5)])?.asks).toMatch(/too wet/);
     expect(level(['5H 3N'], [percent(17.2)])?.level).toBe('well');
   });
@@ -132,7 +132,7 @@ describe('ripeness and fill of a super', () => {
 
 describe('strength, beetles, entrance', () => {
   it('counts seams where nobody counted side by side, and holds both against the season', () => {
-    const seams = entry({ kind: 'seams counted', box: 'brood', seams: 4 });
+    const seams = entry({ kind: 'seams-counted', box: 'brood', seams: 4 });
     const [line] = topic('strength', facts([seams], { expectedBees: { low: 6, high: 9 } }));
     expect(line).toMatchObject({ level: 'watch' });
     expect(line?.says).toBe('4 frames of bees, seams from above: weak for the day, 6 to 9 expected');
@@ -142,7 +142,7 @@ describe('strength, beetles, entrance', () => {
 
   it('presses a small colony with beetles that a strong one keeps down', () => {
     const beetles = (count: number) =>
-      entry({ kind: 'finding noted', finding: 'beetles', found: true, count, sure: null, spot: null, note: '' });
+      entry({ kind: 'finding-noted', finding: 'beetles', found: true, count, sure: null, spot: null, note: '' });
     const strong = whole(Array<string>(10).fill('8H B8'));
     const small = whole(['8H B8', '8H B8', '8C B0']);
     expect(topic('beetles', facts([...strong, beetles(5)]))[0]?.level).toBe('watch');
@@ -155,7 +155,7 @@ describe('strength, beetles, entrance', () => {
     const look = (change: object) => ({ ...EMPTY_LOOK, ...change });
     expect(entranceScore(look({ pollenIn: true, traffic: 'heavy' }))).toBe(9);
     expect(entranceScore(look({ dead: 'many', traffic: 'none', robbing: true, droppings: 'many' }))).toBe(0);
-    const now = entry({ kind: 'outside seen', when: 'before', look: look({ traffic: 'little' }) });
+    const now = entry({ kind: 'outside-seen', when: 'before', look: look({ traffic: 'little' }) });
     const last = { days: 7, sides: [], look: look({ traffic: 'heavy', pollenIn: true }) };
     expect(topic('entrance', facts([now], { last }))[0]).toMatchObject({
       level: 'watch',
@@ -166,7 +166,7 @@ describe('strength, beetles, entrance', () => {
 
 describe('a box summed up from above', () => {
   const summary = { seams: 7, brood: 5, food: 3, drawn: 1, bare: 1, note: '' };
-  const above = entry({ kind: 'box summed up', box: 'brood', summary });
+  const above = entry({ kind: 'box-summed-up', box: 'brood', summary });
 
   it('counts as long as no side was read, within a wide range', () => {
     const { nest } = facts([above]);

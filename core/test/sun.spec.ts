@@ -97,10 +97,10 @@ describe('light for reading eggs', () => {
   const clear = { temperature: 18, dewPoint: 8, wind: 5, gust: 9, rain: 0, cloud: 0, thunder: 0 };
 
   it('is good in sun, poor under cloud at the same height, and asks for more on new comb', () => {
-    expect(eggLight(clear, 18, 'dark comb')).toBe('good');
-    expect(eggLight(clear, 18, 'new comb')).toBe('poor');
-    expect(eggLight({ ...clear, cloud: 1 }, 18, 'dark comb')).toBe('poor');
-    expect(eggLight({ ...clear, cloud: 1 }, 12, 'dark comb')).toBe('too dark');
+    expect(eggLight(clear, 18, 'dark-comb')).toBe('good');
+    expect(eggLight(clear, 18, 'new-comb')).toBe('poor');
+    expect(eggLight({ ...clear, cloud: 1 }, 18, 'dark-comb')).toBe('poor');
+    expect(eggLight({ ...clear, cloud: 1 }, 12, 'dark-comb')).toBe('too-dark');
   });
 
   it('plans the reading hours and the noon slot for the flight', () => {

@@ -20,7 +20,7 @@ const given = (
 const strips = given('amitraz strips', '2026-07-01', { removeAfter: 42, withdrawal: 30 });
 const trickle = given('oxalic acid trickle', '2026-07-20');
 const powder = (date: string) => given('oxytetracycline dust', date, { doses: 3, repeatAfter: 5, withdrawal: 28 });
-const out = (date: string, medicine?: string): ColonyEvent => ({ kind: 'treatment out', date, medicine });
+const out = (date: string, medicine?: string): ColonyEvent => ({ kind: 'treatment-out', date, medicine });
 
 type Expected = Readonly<Record<string, { end: string; free: string | null; next?: string | null; out?: boolean }>>;
 /** What was logged, the day on which it is asked, and what is true of each medicine. Ends and waiting days reckoned by hand. */

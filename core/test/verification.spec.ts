@@ -132,7 +132,7 @@ describe('chance of a session', () => {
             (hour) => hours[hour]!,
             () => ({}),
           );
-          const chances = (['outside', 'lid', 'one frame', 'full'] as const).map(
+          const chances = (['outside', 'lid', 'one-frame', 'full'] as const).map(
             (depth) => sessionChance(ensemble, place, DEFAULT_LIMITS, depth, span)!.chance,
           );
           expect([...chances].sort((a, b) => b - a)).toEqual(chances);

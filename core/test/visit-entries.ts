@@ -21,4 +21,4 @@ export const entry = (body: EntryBody, minute = made): VisitEntry => {
 
 /** A side of the brood box as somebody read it. */
 export const read = (frame: number, line: string, face: 'low' | 'high' = 'low', box = 'brood') =>
-  entry({ kind: 'frame side recorded', address: { box, frame, face }, side: parseSide(line), seen: null });
+  entry({ kind: 'frame-side-recorded', address: { box, frame, face }, side: parseSide(line), seen: null });

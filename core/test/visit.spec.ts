@@ -18,7 +18,7 @@ const entry = (body: EntryBody, by = 'tomasz'): VisitEntry => {
   return { id: `entry-${made}`, at: new Date(Date.UTC(2026, 4, 14, 12, 0, made)).toISOString(), by, body };
 };
 const reading = (frame: number, face: 'low' | 'high', line: string, by = 'tomasz', seen: string | null = null) =>
-  entry({ kind: 'frame side recorded', address: { box: 'brood', frame, face }, side: parseSide(line), seen }, by);
+  entry({ kind: 'frame-side-recorded', address: { box: 'brood', frame, face }, side: parseSide(line), seen }, by);
 
 describe('a visit told from its entries', () => {
   it('starts before anything is opened, with nothing read', () => {
@@ -32,8 +32,8 @@ describe('a visit told from its entries', () => {
   });
 
   it('knows which parts are off', () => {
-    const off = (part: string) => entry({ kind: 'part taken off', part });
-    const record = recordOf([off('roof'), off('super'), entry({ kind: 'part put back', part: 'super' })]);
+    const off = (part: string) => entry({ kind: 'part-taken-off', part });
+    const record = recordOf([off('roof'), off('super'), entry({ kind: 'part-put-back', part: 'super' })]);
     expect(record.partsOff).toEqual(['roof']);
     expect(record.openedAt).not.toBeNull();
   });
@@ -41,7 +41,7 @@ describe('a visit told from its entries', () => {
   it('takes back any entry, also one that another stands on', () => {
     const kept = reading(1, 'low', '8H');
     const wrong = reading(2, 'low', '8S');
-    const undone = entry({ kind: 'entry undone', entry: wrong.id });
+    const undone = entry({ kind: 'entry-undone', entry: wrong.id });
     const record = recordOf([kept, wrong, undone]);
     expect(Object.keys(record.sides)).toEqual(['brood/1/low']);
     expect(record.undoable).toEqual([kept.id]);
@@ -49,7 +49,7 @@ describe('a visit told from its entries', () => {
 
   it('lets the last judgement of a trainee in a skill stand', () => {
     const judge = (level: 'helped' | 'alone') =>
-      entry({ kind: 'skill judged', trainee: 'salma', skill: 'finds-eggs', level });
+      entry({ kind: 'skill-judged', trainee: 'salma', skill: 'finds-eggs', level });
     const { judgements } = recordOf([judge('helped'), judge('alone')]);
     expect(judgements.map((each) => each.level)).toEqual(['alone']);
   });
@@ -61,7 +61,7 @@ describe('a visit told from its entries', () => {
     expect(open.conflicts).toHaveLength(1);
     expect(open.sides['brood/4/high']?.entry).toBe(hers.id);
     const address = { box: 'brood', frame: 4, face: 'high' as const };
-    const settled = recordOf([hers, his, entry({ kind: 'reading settled', address, keep: his.id })]);
+    const settled = recordOf([hers, his, entry({ kind: 'reading-settled', address, keep: his.id })]);
     expect(settled.conflicts).toEqual([]);
     expect(settled.sides['brood/4/high']?.entry).toBe(his.id);
   });
@@ -76,7 +76,7 @@ describe('a visit told from its entries', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 4 }), (times) => {
         const wrong = reading(2, 'low', '8S');
-        const undos = Array.from({ length: times }, () => entry({ kind: 'entry undone', entry: wrong.id }));
+        const undos = Array.from({ length: times }, () => entry({ kind: 'entry-undone', entry: wrong.id }));
         expect(recordOf([wrong, ...undos]).sides).toEqual({});
       }),
     );
@@ -88,7 +88,7 @@ describe('seen enough', () => {
     lines.flatMap((line, index) => [reading(index + 1, 'low', line), reading(index + 1, 'high', line)]);
 
   it('asks for everything at first and prices it', () => {
-    const seen = seenEnough(recordOf([]), ['laying', 'queen cells'], {
+    const seen = seenEnough(recordOf([]), ['laying', 'queen-cells'], {
       box: 'brood',
       frames: 11,
       kind: 'national-deep',
@@ -108,28 +108,28 @@ describe('seen enough', () => {
       minutesOpen: null,
       late: false,
     });
-    expect(seen.evidence.find((each) => each.id === 'queen')?.state).toBe('not needed');
+    expect(seen.evidence.find((each) => each.id === 'queen')?.state).toBe('not-needed');
     expect(seen.enough).toBe(true);
   });
 
   it('does not believe in no queen cells before the nest was passed at both ends', () => {
     const middle = recordOf([reading(2, 'low', '8S'), reading(2, 'high', '8S')]);
-    const before = seenEnough(middle, ['queen cells'], {
+    const before = seenEnough(middle, ['queen-cells'], {
       box: 'brood',
       frames: 5,
       kind: 'national-deep',
       minutesOpen: null,
       late: false,
     });
-    expect(before.evidence[0]).toMatchObject({ id: 'queen cells', state: 'missing' });
-    const all = seenEnough(recordOf(whole(['8H', '8S', '8H'])), ['queen cells'], {
+    expect(before.evidence[0]).toMatchObject({ id: 'queen-cells', state: 'missing' });
+    const all = seenEnough(recordOf(whole(['8H', '8S', '8H'])), ['queen-cells'], {
       box: 'brood',
       frames: 5,
       kind: 'national-deep',
       minutesOpen: null,
       late: false,
     });
-    expect(all.evidence[0]).toMatchObject({ id: 'queen cells', state: 'seen', where: 'none seen' });
+    expect(all.evidence[0]).toMatchObject({ id: 'queen-cells', state: 'seen', where: 'none seen' });
   });
 
   it('wants a doubtful side read again', () => {
@@ -157,7 +157,7 @@ describe('seen enough', () => {
 
   it('takes a tick by hand', () => {
     const record = recordOf([
-      entry({ kind: 'evidence ticked', evidence: 'healthy brood', seen: true }),
+      entry({ kind: 'evidence-ticked', evidence: 'healthy-brood', seen: true }),
       reading(5, 'low', '8S'),
     ]);
     expect(
@@ -207,10 +207,10 @@ describe('the order of things', () => {
       'outside',
       'smoke',
       'open',
-      'first frame',
+      'first-frame',
       'frames',
       'again',
-      'sum up',
+      'sum-up',
       'close',
       'entrance',
     ]);
@@ -225,7 +225,7 @@ describe('the order of things', () => {
       'body',
     );
     expect(script.find((step) => step.id === 'open')?.parts).toEqual([]);
-    const first = script.find((step) => step.id === 'first frame');
+    const first = script.find((step) => step.id === 'first-frame');
     expect(first?.title).toBe('Outermost bar first');
     expect(first?.how).toMatch(/slide it along.*free breaks when it lies flat/);
     expect(script.find((step) => step.id === 'close')?.how).toMatch(/^Bars/);

@@ -68,16 +68,16 @@ describe('fit for opening', () => {
       'outside',
       'lid',
       'lid',
-      'one frame',
+      'one-frame',
       'full',
     ]);
   });
 
   it('gives way to gusts, rain and poor light', () => {
-    expect(depth({ gust: 31 })).toBe('one frame');
+    expect(depth({ gust: 31 })).toBe('one-frame');
     expect(depth({ rain: 0.2 })).toBe('lid');
     expect(depth({ rain: 3 })).toBeUndefined();
-    expect(depth({ cloud: 1 }, 20)).toBe('one frame');
+    expect(depth({ cloud: 1 }, 20)).toBe('one-frame');
     expect(depth({}, -3)).toBeUndefined();
   });
 
@@ -180,7 +180,7 @@ describe('the verdict', () => {
     const cool = () => ({ temperature: 13.5 });
     expect(judgeSession(outlookOf(cool, cool), need, day)).toMatchObject({
       word: 'short',
-      best: { depth: 'one frame' },
+      best: { depth: 'one-frame' },
     });
     const between = (hour: number) => (hour === 12 ? {} : { rain: 1 });
     expect(judgeSession(outlookOf(between), need, day)).toMatchObject({ word: 'short', best: { depth: 'full' } });

@@ -5,7 +5,7 @@ export interface DemoCourse {
   readonly held: number;
   /** Share of the rest that they had tried, 0 to 1. */
   readonly tried: number;
-  /** Level of help that its trainees have left behind, as a step up from "saw it". */
+  /** Level of help that its trainees have left behind, as a step up from "saw-it". */
   readonly ahead: number;
   /** Share of what is held that the lead has signed, 0 to 1. */
   readonly signed: number;

@@ -53,8 +53,8 @@ export const FORAGE: readonly { readonly site: string; readonly plants: readonly
 
 /** What was seen at the sites this spring: season events, flow signs and pollen colours. */
 export const HAPPENINGS = [
-  { site: 'Home orchard', by: 'morag', kind: 'natural pollen', plant: null, date: '2026-02-12' },
-  { site: 'Home orchard', by: 'leilani', kind: 'drones flying', plant: null, date: '2026-05-02' },
+  { site: 'Home orchard', by: 'morag', kind: 'natural-pollen', plant: null, date: '2026-02-12' },
+  { site: 'Home orchard', by: 'leilani', kind: 'drones-flying', plant: null, date: '2026-05-02' },
 ] as const;
 
 export const FLOW_TICKS = [
@@ -69,17 +69,17 @@ export const POLLEN_SEEN = [
   { site: 'Home orchard', by: 'leilani', colour: 'olive', date: '2026-05-10', plant: 'Sycamore' },
   { site: 'Home orchard', by: 'ruth', colour: 'brown', date: '2026-05-07', plant: 'Gorse' },
   { site: 'Home orchard', by: 'ruth', colour: 'grey', date: '2026-05-10', plant: null },
-  { site: 'Home orchard', by: 'tomasz', colour: 'brick red', date: '2026-05-05', plant: null },
+  { site: 'Home orchard', by: 'tomasz', colour: 'brick-red', date: '2026-05-05', plant: null },
 ] as const;
 
 /** What was done to colonies and sets dates. */
 export const COLONY_EVENTS = [
-  { hive: '7', by: 'leilani', date: '2026-04-29', detail: { kind: 'queen', start: 'virgin emerged' } },
-  { hive: '2', by: 'tomasz', date: '2026-05-10', detail: { kind: 'feed', what: 'thin syrup', kg: 4 } },
+  { hive: '7', by: 'leilani', date: '2026-04-29', detail: { kind: 'queen', start: 'virgin-emerged' } },
+  { hive: '2', by: 'tomasz', date: '2026-05-10', detail: { kind: 'feed', what: 'thin-syrup', kg: 4 } },
   { hive: '2', by: 'tomasz', date: '2026-05-10', detail: { kind: 'patty', kg: 0.25 } },
-  { hive: '9', by: 'ruth', date: '2026-05-01', detail: { kind: 'super on', holdsKg: 14 } },
-  { hive: '4', by: 'tomasz', date: '2026-05-05', detail: { kind: 'super on', holdsKg: 12 } },
-  { hive: '8', by: 'ruth', date: '2026-05-05', detail: { kind: 'drone comb in' } },
+  { hive: '9', by: 'ruth', date: '2026-05-01', detail: { kind: 'super-on', holdsKg: 14 } },
+  { hive: '4', by: 'tomasz', date: '2026-05-05', detail: { kind: 'super-on', holdsKg: 12 } },
+  { hive: '8', by: 'ruth', date: '2026-05-05', detail: { kind: 'drone-comb-in' } },
   { hive: '3', by: 'leilani', date: '2026-05-10', detail: { kind: 'suspicion', of: 'uneven lids on 4' } },
 ] as const;
 

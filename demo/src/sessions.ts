@@ -12,8 +12,8 @@ export interface DemoSession {
   readonly date: string;
   readonly from: string;
   readonly to: string;
-  readonly depth: 'one frame' | 'full';
-  readonly status: 'planned' | 'held' | 'called off';
+  readonly depth: 'one-frame' | 'full';
+  readonly status: 'planned' | 'held' | 'called-off';
   readonly groups: readonly DemoAssignment[];
 }
 
@@ -47,7 +47,7 @@ export const SESSIONS: readonly DemoSession[] = [
       opens('Dipper', 1, 'leilani', '12:40'),
       opens('Lapwing', 9, 'ruth', '12:45'),
     ],
-    'one frame',
+    'one-frame',
   ),
   home('2026-04-18', LONG, 'held', [
     opens('Curlew', 8, 'tomasz', '12:35'),
@@ -74,7 +74,7 @@ export const SESSIONS: readonly DemoSession[] = [
     opens('Lapwing', 8, 'ruth', '12:45'),
   ]),
   home('2026-05-07', SHORT, 'held', [opens('Lapwing', 6, 'ruth', '12:40'), opens('Curlew', 5, 'tomasz', '12:45')]),
-  home('2026-05-08', LONG, 'called off', [opens('Dipper', 9, 'leilani', '12:40')]),
+  home('2026-05-08', LONG, 'called-off', [opens('Dipper', 9, 'leilani', '12:40')]),
   moor('2026-05-09', LONG, 'held', [
     opens('Curlew', 10, 'marit', '12:40'),
     opens('Dipper', 11, 'leilani', '12:45'),
@@ -111,7 +111,7 @@ export const SALTPAN_SESSIONS: readonly DemoSession[] = [
     date: '2026-05-06',
     from: '11:00',
     to: '13:00',
-    depth: 'one frame',
+    depth: 'one-frame',
     status: 'held',
     groups: [{ group: 'Plover', hive: '1', supervisor: 'tane', at: '11:10' }],
   },
@@ -120,7 +120,7 @@ export const SALTPAN_SESSIONS: readonly DemoSession[] = [
     date: '2026-05-16',
     from: '11:00',
     to: '13:00',
-    depth: 'one frame',
+    depth: 'one-frame',
     status: 'planned',
     groups: [{ group: 'Plover', hive: '2', supervisor: 'tane', at: '11:10' }],
   },

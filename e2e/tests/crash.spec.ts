@@ -38,7 +38,7 @@ test('kill -9 in the middle of a visit loses nothing that was acknowledged and l
     expect((await api.post('/api/visits', { data: { id: visit, session, hive, startedAt } })).status()).toBe(200);
     const kept: string[] = [];
     for (let mood = 0; mood < 25; mood += 1) {
-      const entry = { id: crypto.randomUUID(), at: startedAt, body: { kind: 'mood noted', mood: (mood % 5) + 1 } };
+      const entry = { id: crypto.randomUUID(), at: startedAt, body: { kind: 'mood-noted', mood: (mood % 5) + 1 } };
       const answer = await api.post(`/api/visits/${visit}/entries`, { data: { entries: [entry] } });
       if (answer.ok()) kept.push(entry.id);
     }

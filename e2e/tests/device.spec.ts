@@ -135,7 +135,7 @@ test('a start that the server will not have is said on every screen, holds up no
       const note = (of: string, id: string) => ({
         id,
         visit: of,
-        entry: { id, at, by, body: { kind: 'note written', text: 'kept all the same' } },
+        entry: { id, at, by, body: { kind: 'note-written', text: 'kept all the same' } },
         problem: null,
       });
       change

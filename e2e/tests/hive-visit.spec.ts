@@ -260,7 +260,7 @@ test('200 entries without signal, a wrong clock and a server killed in the middl
   await killAndStart();
   await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 60_000 });
 
-  const entries = (await entriesOf(page.request, visit)).filter(({ body }) => body.kind === 'mood noted');
+  const entries = (await entriesOf(page.request, visit)).filter(({ body }) => body.kind === 'mood-noted');
   expect(entries.length).toBeGreaterThanOrEqual(200);
   expect(new Set(entries.map(({ id }) => id)).size).toBe(entries.length);
   expect((await entriesOf(page.request, visit)).length - before).toBe(200);
@@ -311,7 +311,7 @@ test('an entry that the server will not have stays in sight until somebody settl
         const open = indexedDB.open('brave-comb');
         open.onerror = () => fail(new Error('no database'));
         open.onsuccess = () => {
-          const body = { kind: 'part taken off', part: 'chimney' };
+          const body = { kind: 'part-taken-off', part: 'chimney' };
           const entry = { id, at: new Date('2026-05-14T12:00:00Z').toISOString(), by, body };
           const change = open.result.transaction('entries', 'readwrite');
           change.objectStore('entries').put({ id, visit: to, entry, problem: null });

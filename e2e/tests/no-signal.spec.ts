@@ -39,7 +39,7 @@ test('without signal a visit is started, recorded, reloaded and goes on; with si
   const file = (await (await page.request.get(`/api/visits/${visit}`)).json()) as {
     entries: { body: { kind: string } }[];
   };
-  expect(file.entries.filter((each) => each.body.kind === 'frame side recorded')).toHaveLength(2);
+  expect(file.entries.filter((each) => each.body.kind === 'frame-side-recorded')).toHaveLength(2);
 });
 
 test('two readings of one side both stay until somebody settles them', async ({ page, browser }) => {
@@ -52,7 +52,7 @@ test('two readings of one side both stay until somebody settles them', async ({ 
     id: crypto.randomUUID(),
     at: new Date(Date.parse('2026-05-14T12:00:00Z')).toISOString(),
     body: {
-      kind: 'frame side recorded',
+      kind: 'frame-side-recorded',
       address: { box: 'brood box', frame: 9, face: 'low' },
       side: { eighths: { H: 8 }, trace: [], bees: 3, queen: false, cells: 0, doubtful: false },
       seen: null,

@@ -210,6 +210,6 @@ test('a whole session day from cold without signal: three visits, all of it arri
   for (const visit of visits) {
     const { entries } = await fileOf(page, visit);
     expect(new Set(entries.map(({ id }) => id)).size).toBe(entries.length);
-    expect(entries.filter(({ body }) => body.kind === 'visit closed')).toHaveLength(1);
+    expect(entries.filter(({ body }) => body.kind === 'visit-closed')).toHaveLength(1);
   }
 });

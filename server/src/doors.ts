@@ -19,7 +19,7 @@ export function fromHere({ publicUrl }: Pick<Config, 'publicUrl'>): RequestHandl
     if (request.method !== 'GET' && !own)
       throw new Refusal(
         403,
-        'other site',
+        'other-site',
         known === null || known === hostOf(origin ?? '')
           ? 'This came from another web site and was not done. Use the application itself.'
           : `This came from another address and was not done. Open the application at ${publicUrl}.`,

@@ -59,12 +59,12 @@ export function refusalOf(error: unknown): Refusal {
   if (error instanceof Refusal) return error;
   const fault = (error ?? {}) as DriverError;
   if (fault.type === 'entity.parse.failed') {
-    return new Refusal(400, 'not JSON', 'What was sent is no JSON. Send application/json; nothing was changed.');
+    return new Refusal(400, 'not-json', 'What was sent is no JSON. Send application/json; nothing was changed.');
   }
   if (fault.type === 'entity.too.large') {
     return new Refusal(
       413,
-      'too large',
+      'too-large',
       `More than ${Math.round((fault.limit ?? 0) / 1024)} kB were sent at once. Send less at a time; nothing was changed.`,
     );
   }
@@ -72,9 +72,9 @@ export function refusalOf(error: unknown): Refusal {
     return new Refusal(415, 'unreadable', 'Send UTF-8 without an unusual encoding; nothing was changed.');
   }
   if (fault.type === 'request.aborted' || fault.type === 'request.size.invalid') {
-    return new Refusal(400, 'cut off', 'The request was cut off. Send it again; nothing was changed.');
+    return new Refusal(400, 'cut-off', 'The request was cut off. Send it again; nothing was changed.');
   }
-  if (error instanceof URIError) return new Refusal(400, 'bad address', 'The address cannot be read.');
+  if (error instanceof URIError) return new Refusal(400, 'bad-address', 'The address cannot be read.');
   if (fault.errno !== undefined && DISK_FULL.has(fault.errno) && fault.sqlMessage) return diskFull();
   if (isAway(fault)) return databaseAway();
   if (IN_EACH_OTHERS_WAY.has(fault.code ?? ''))
@@ -86,7 +86,7 @@ export function refusalOf(error: unknown): Refusal {
       1,
     );
   if (fault.code === 'ER_DUP_ENTRY')
-    return new Refusal(409, 'id in use', 'Something else has this id already. Enter it again; nothing was changed.');
+    return new Refusal(409, 'id-in-use', 'Something else has this id already. Enter it again; nothing was changed.');
   if (fault.code === 'ER_NO_REFERENCED_ROW_2')
     return new Refusal(
       422,
@@ -96,7 +96,7 @@ export function refusalOf(error: unknown): Refusal {
   if (NOT_TAKEN.has(fault.code ?? ''))
     return new Refusal(
       422,
-      'not valid',
+      'not-valid',
       'A text or a figure in what was sent is too long or too large to be kept. Shorten it, then send again; nothing was changed.',
     );
   return new Refusal(
@@ -116,7 +116,7 @@ const isAway = ({ code, fatal, name, message }: DriverError): boolean =>
 export const databaseAway = (): Refusal =>
   new Refusal(
     503,
-    'database away',
+    'database-away',
     'The database does not answer. What you entered stays on your device and is sent again by itself; nothing is kept twice. Start the application again if this lasts.',
     undefined,
     ASK_AGAIN,
@@ -125,7 +125,7 @@ export const databaseAway = (): Refusal =>
 export const diskFull = (): Refusal =>
   new Refusal(
     507,
-    'disk full',
+    'disk-full',
     'The disk with the data folder is full. Free some space, then send again; nothing was changed and entries stay on your device.',
   );
 

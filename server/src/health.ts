@@ -22,7 +22,7 @@ export function health(db: Db): Router {
       response.json({ ready: true });
     } catch {
       response.status(503).set('Retry-After', '2').json({
-        problem: 'database away',
+        problem: 'database-away',
         message: 'The database does not answer. Look at its log, then start the application again.',
       });
     } finally {

@@ -5,7 +5,7 @@ export function notAhead(date: string, today: string): void {
   if (date > today)
     throw new Refusal(
       422,
-      'in the future',
+      'in-the-future',
       `${date} has not been yet: enter what was seen on the day, today or before.`,
     );
 }

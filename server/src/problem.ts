@@ -1,10 +1,10 @@
-import type { Problem } from '@brave-comb/contract';
+import type { Problem, ProblemId } from '@brave-comb/contract';
 
 /** A refusal that says what to do, with its HTTP status. */
 export class Refusal extends Error {
   constructor(
     readonly status: number,
-    readonly problem: string,
+    readonly problem: ProblemId,
     message: string,
     readonly details?: Problem['details'],
     /** When it makes sense to ask again, s. */
@@ -18,6 +18,6 @@ export class Refusal extends Error {
 export const notFound = (what: string): Refusal =>
   new Refusal(
     404,
-    'not found',
+    'not-found',
     `There is no such ${what} among those that you may see. Go back and open it from the list.`,
   );

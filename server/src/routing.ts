@@ -1,5 +1,6 @@
 import 'express-session';
 import type { Endpoint, Input, Output } from '@brave-comb/contract';
+import { withIdsOfNow } from '@brave-comb/core/exchange';
 import type { Request, RequestHandler, Response, Router } from 'express';
 import type * as z from 'zod';
 import { createHash } from 'node:crypto';
@@ -46,21 +47,23 @@ function parse(shape: z.ZodType | undefined, value: unknown, where: 'params' | '
   if (torn !== null)
     throw new Refusal(
       422,
-      'not valid',
+      'not-valid',
       `What was sent holds half a character (${torn}), perhaps of an emoji. Type that text again.`,
       [{ path: torn, message: 'half a character' }],
     );
-  const read = shape.safeParse(value);
+  const sent = shape.safeParse(value);
+  // A page or a file of an older version may still name things as they were called then.
+  const read = sent.success ? sent : shape.safeParse(withIdsOfNow(value));
   if (read.success) return read.data;
   if (where === 'params')
-    throw new Refusal(404, 'not found', 'The address names nothing. Go back and open it from the list.');
+    throw new Refusal(404, 'not-found', 'The address names nothing. Go back and open it from the list.');
   const details = read.error.issues.map((issue) => ({ path: issue.path.join('.'), message: issue.message }));
   const [first] = details;
   const what = where === 'query' ? 'The address' : 'What was sent';
   const named = first?.path ? ` (${first.path})` : '';
   throw new Refusal(
     422,
-    'not valid',
+    'not-valid',
     `${what} cannot be used${named}: ${first?.message ?? 'it has the wrong form'}`,
     details,
   );
@@ -190,7 +193,7 @@ export const deadline: RequestHandler = (_request, response, next) => {
       next(
         new Refusal(
           503,
-          'too slow',
+          'too-slow',
           'This took too long just now. It is tried again by itself; nothing is kept twice.',
           undefined,
           5,
@@ -208,7 +211,7 @@ function openStream(streams: Map<string, number>, person: string): () => void {
   if (open >= STREAMS_EACH)
     throw new Refusal(
       429,
-      'too many streams',
+      'too-many-streams',
       'You follow this on several screens already. Close one of them, then open it here again.',
       undefined,
       10,
@@ -244,7 +247,7 @@ function sameAs(asked: string | undefined, actor: Actor | null): void {
   if (asked === undefined || asked === actor?.id) return;
   throw new Refusal(
     401,
-    'somebody else',
+    'somebody-else',
     'Somebody else is signed in on this device now. Load the page again; what you entered waits here until you sign in.',
   );
 }
@@ -254,10 +257,10 @@ function admit(access: Endpoint['access'], actor: Actor | null): void {
   if (!actor)
     throw new Refusal(
       401,
-      'not signed in',
+      'not-signed-in',
       'Sign in first. What you entered on this device is kept and sent afterwards.',
     );
   if (!access.includes(actor.role)) {
-    throw new Refusal(403, 'not allowed', 'This is for supervisors or the lead instructor. Ask one of them to do it.');
+    throw new Refusal(403, 'not-allowed', 'This is for supervisors or the lead instructor. Ask one of them to do it.');
   }
 }

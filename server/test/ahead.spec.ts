@@ -60,7 +60,7 @@ describe('the season', () => {
     expect(year.days).toHaveLength(365);
     expect(year.days.filter((day) => day.known === 'observed')).toHaveLength(daysBetween(year.from, year.today));
     expect(year.days.some((day) => day.known === 'forecast')).toBe(true);
-    expect(year.now?.phase.phase).toBe('swarm season');
+    expect(year.now?.phase.phase).toBe('swarm-season');
     expect(year.now?.interval).toEqual([7, 7]);
     expect(year.colonies.map((colony) => colony.hive)).toEqual(['1', '2', '3', '4', '5', '6', '7', '8', '9']);
     expect(year.scales[0]?.events.map((event) => event.kind)).toContain('flow');
@@ -152,9 +152,9 @@ describe('season events', () => {
 
   it('make dated tasks for every colony of the site, once, and take back those that nobody answered', async () => {
     const id = uuid();
-    const frost = { id, kind: 'first frost', date: '2026-05-13' };
+    const frost = { id, kind: 'first-frost', date: '2026-05-13' };
     const first = (await log(ruth, frost).expect(200)).body as Happenings;
-    expect(first.events.find((event) => event.id === id)).toMatchObject({ kind: 'first frost', tasks: 9 });
+    expect(first.events.find((event) => event.id === id)).toMatchObject({ kind: 'first-frost', tasks: 9 });
     expect(
       ((await log(ruth, frost).expect(200)).body as Happenings).events.find((event) => event.id === id)?.tasks,
     ).toBe(9);
@@ -173,9 +173,9 @@ describe('season events', () => {
   });
 
   it('a first bloom also corrects the forage calendar, and needs its plant', async () => {
-    await log(ruth, { id: uuid(), kind: 'first bloom', date: '2026-05-13' }).expect(422);
+    await log(ruth, { id: uuid(), kind: 'first-bloom', date: '2026-05-13' }).expect(422);
     const id = uuid();
-    await log(ruth, { id, kind: 'first bloom', plant: 'hawthorn', date: '2026-05-13' }).expect(200);
+    await log(ruth, { id, kind: 'first-bloom', plant: 'hawthorn', date: '2026-05-13' }).expect(200);
     expect((await forage()).plants.find((plant) => plant.id === 'hawthorn')?.bloom).toMatchObject({
       from: '2026-05-13',
       state: 'seen',
@@ -264,7 +264,7 @@ describe('the colony calendar', () => {
     });
     const { body } = await ruth
       .post(pathOf(endpoints.logColonyEvent, { hive: (await hive('5')).hive }))
-      .send({ id: uuid(), date: '2026-05-12', detail: { kind: 'queen', start: 'cell sealed' } })
+      .send({ id: uuid(), date: '2026-05-12', detail: { kind: 'queen', start: 'cell-sealed' } })
       .expect(200);
     const five = (body as Calendars).colonies.find((each) => each.number === '5')!;
     expect(five.rests.some((rest) => rest.strict === 'must')).toBe(true);
@@ -291,7 +291,7 @@ describe('the colony calendar', () => {
     expect(one.expected!.bees.low).toBeLessThan(one.expected!.bees.value);
     expect(one.expected!.days).toBe(4);
     const path = pathOf(endpoints.logColonyEvent, { hive: one.hive });
-    const fed = { id: uuid(), date: '2026-05-13', detail: { kind: 'feed', what: 'thin syrup', kg: 3 } };
+    const fed = { id: uuid(), date: '2026-05-13', detail: { kind: 'feed', what: 'thin-syrup', kg: 3 } };
     await ruth
       .post(path)
       .send({ ...fed, date: '2026-05-15' })
@@ -327,11 +327,11 @@ describe('the colony calendar', () => {
     );
     expect(after.honey.superOnFrom).toBe('2026-07-01');
     expect(after.inHive).toEqual(['amitraz strips']);
-    const inside = await log({ kind: 'super on', holdsKg: 12 }, '2026-05-14');
+    const inside = await log({ kind: 'super-on', holdsKg: 12 }, '2026-05-14');
     expect(inside.dues.find(({ title }) => title.startsWith('Super inside a withdrawal'))?.strict).toBe('must');
     expect(inside.dues.some(({ title }) => title.startsWith('Super full'))).toBe(false);
     expect(inside.honey.locked.length).toBeGreaterThan(0);
-    const out = await log({ kind: 'treatment out', medicine: 'amitraz strips' }, '2026-05-14');
+    const out = await log({ kind: 'treatment-out', medicine: 'amitraz strips' }, '2026-05-14');
     expect(out.honey.superOnFrom).toBe('2026-06-13');
     for (const { id } of out.events)
       await ruth
@@ -345,7 +345,7 @@ describe('the colony calendar', () => {
     const nine = await hive('9');
     const { body } = await ruth
       .post(pathOf(endpoints.logColonyEvent, { hive: nine.hive }))
-      .send({ id: uuid(), date: '2026-05-14', detail: { kind: 'queen', start: 'virgin emerged' } })
+      .send({ id: uuid(), date: '2026-05-14', detail: { kind: 'queen', start: 'virgin-emerged' } })
       .expect(200);
     const now = (body as Calendars).colonies.find((each) => each.number === '9')!;
     expect(now.expected?.eggs).toEqual({ value: 0, low: 0, high: 0 });
@@ -675,7 +675,7 @@ describe('places at the edge', () => {
     const year = await seasonYear(school.context, actor, { site: id });
     expect(year.days).toHaveLength(365);
     expect(year.days.every((day) => Number.isFinite(day.sun))).toBe(true);
-    expect(year.phases.some((span) => span.phase === 'swarm season')).toBe(true);
+    expect(year.phases.some((span) => span.phase === 'swarm-season')).toBe(true);
     const midwinter = await dayPage(school.context, actor, '2025-12-21', id);
     expect(midwinter.sun.eggs).toBeNull();
     expect(midwinter.spans.every((span) => span.depth === null || span.depth === 'outside')).toBe(true);

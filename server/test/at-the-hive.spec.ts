@@ -36,7 +36,7 @@ const broodOf = (file: VisitFile) => file.combs.find(({ box }) => box === 'brood
 const labels = (file: VisitFile) => broodOf(file).map(({ label }) => label);
 const read = (frame: number, line: string) =>
   entry({
-    kind: 'frame side recorded',
+    kind: 'frame-side-recorded',
     address: { box: 'brood box', frame, face: 'low' },
     side: parseSide(line),
     seen: null,
@@ -72,7 +72,7 @@ describe('what a device is given for a visit', () => {
         .post(pathOf(endpoints.logColonyEvent, { hive }))
         .send({ id: uuid(), date: '2026-05-06', detail })
         .expect(200);
-    await log({ kind: 'queen', start: 'cell sealed' });
+    await log({ kind: 'queen', start: 'cell-sealed' });
     await log({ kind: 'suspicion', of: 'foulbrood' });
     const file = await prepared('7');
     expect(file.lock).toMatch(/young queen.*until \d+ May/);
@@ -96,9 +96,9 @@ describe('a trainee who keeps the record', () => {
     await record([read(1, '8H')], salma).expect(200);
     const trainee = (await fileOf()).trainees[0]!.id;
     const barred: EntryBody[] = [
-      { kind: 'skill judged', trainee, skill: 'finds-eggs', level: 'alone' },
-      { kind: 'guard overridden', guard: 'do not open', reason: 'because' },
-      { kind: 'visit closed', reason: 'time', note: '' },
+      { kind: 'skill-judged', trainee, skill: 'finds-eggs', level: 'alone' },
+      { kind: 'guard-overridden', guard: 'do-not-open', reason: 'because' },
+      { kind: 'visit-closed', reason: 'time', note: '' },
     ];
     for (const body of barred) {
       const { status, body: said } = await record([entry(body)], salma);
@@ -109,7 +109,7 @@ describe('a trainee who keeps the record', () => {
 
   it('hears what others enter, but not how they are judged', async () => {
     const { heard, trainees } = await fileOf(salma);
-    const judged = entry({ kind: 'skill judged', trainee: trainees[0]!.id, skill: 'finds-eggs', level: 'alone' });
+    const judged = entry({ kind: 'skill-judged', trainee: trainees[0]!.id, skill: 'finds-eggs', level: 'alone' });
     await record([read(2, '6H 2N'), judged]).expect(200);
     const path = `${pathOf(endpoints.visitEntries, { visit })}?after=${heard}`;
     const kinds = async (agent: typeof morag) => {
@@ -118,8 +118,8 @@ describe('a trainee who keeps the record', () => {
       expect(now).toBe(heard + 2);
       return entries.map((each) => each.body.kind);
     };
-    expect(await kinds(morag)).toEqual(['frame side recorded', 'skill judged']);
-    expect(await kinds(salma)).toEqual(['frame side recorded']);
+    expect(await kinds(morag)).toEqual(['frame-side-recorded', 'skill-judged']);
+    expect(await kinds(salma)).toEqual(['frame-side-recorded']);
   });
 });
 
@@ -150,7 +150,7 @@ describe('questions and photos', () => {
 
   it('puts what was asked on the list, answers it, and takes it off again with its entry', async () => {
     const asked = entry({
-      kind: 'question asked',
+      kind: 'question-asked',
       text: 'Is there too little brood?',
       person: (await fileOf()).trainees[0]!.id,
       spot: { part: 'brood box', frame: 4, face: 'low' },
@@ -168,7 +168,7 @@ describe('questions and photos', () => {
     expect((await prepared('4')).answers).toEqual([
       { question: 'Is there too little brood?', answer: 'Normal before the flow.' },
     ]);
-    await record([entry({ kind: 'entry undone', entry: asked.id })]).expect(200);
+    await record([entry({ kind: 'entry-undone', entry: asked.id })]).expect(200);
     expect(await questions()).toEqual([]);
   });
 });
@@ -201,14 +201,14 @@ describe('combs that move', () => {
     await record([
       read(3, '4S 4H'),
       entry({
-        kind: 'comb moved',
+        kind: 'comb-moved',
         comb: second!,
         to: { in: 'hive', hive: seven, box: 'brood box', place: 5 },
         reason: 'share brood',
       }),
-      entry({ kind: 'comb moved', comb: third!, to: { in: 'store', store: 'melting' }, reason: 'old comb out' }),
-      entry({ kind: 'comb moved', comb: fresh, to: { in: 'box', box: 'brood box', place: 2 }, reason: 'room' }),
-      entry({ kind: 'visit closed', reason: 'question answered', note: '' }),
+      entry({ kind: 'comb-moved', comb: third!, to: { in: 'store', store: 'melting' }, reason: 'old comb out' }),
+      entry({ kind: 'comb-moved', comb: fresh, to: { in: 'box', box: 'brood box', place: 2 }, reason: 'room' }),
+      entry({ kind: 'visit-closed', reason: 'question-answered', note: '' }),
     ]).expect(200);
 
     const after = await prepared('4');
@@ -248,8 +248,8 @@ describe('combs that move', () => {
 
   it('is put right when a move is taken back', async () => {
     const { entries } = await fileOf();
-    const moved = entries.filter(({ body }) => body.kind === 'comb moved').map(({ id }) => id);
-    await record(moved.map((id) => entry({ kind: 'entry undone', entry: id }))).expect(200);
+    const moved = entries.filter(({ body }) => body.kind === 'comb-moved').map(({ id }) => id);
+    await record(moved.map((id) => entry({ kind: 'entry-undone', entry: id }))).expect(200);
     expect(labels(await prepared('4')).slice(0, 3)).toEqual(['4-brood box-1', '4-brood box-2', '4-brood box-3']);
     const { body } = await morag.get(endpoints.combLedger.path).expect(200);
     expect((body as { moves: unknown[]; stock: unknown[] }).moves).toEqual([]);
@@ -271,7 +271,7 @@ describe('the session live', () => {
     expect(first.waiting.length).toBeGreaterThan(0);
     const six = await openVisit(morag, '6');
     await record(
-      [entry({ kind: 'part taken off', part: 'roof' }), entry({ kind: 'mood noted', mood: 5 })],
+      [entry({ kind: 'part-taken-off', part: 'roof' }), entry({ kind: 'mood-noted', mood: 5 })],
       morag,
       six,
     ).expect(200);

@@ -34,7 +34,7 @@ describe('everybody sees only what is theirs', () => {
     expect(hidden.body).toEqual(missing.body);
     const visit = await openVisit(ours);
     expect((await theirs.get(pathOf(endpoints.visitReview, { visit }))).status).toBe(404);
-    const sent = { entries: [entry({ kind: 'mood noted', mood: 2 })] };
+    const sent = { entries: [entry({ kind: 'mood-noted', mood: 2 })] };
     expect((await theirs.post(pathOf(endpoints.recordEntries, { visit })).send(sent)).status).toBe(404);
   });
 
@@ -70,7 +70,7 @@ describe('everybody sees only what is theirs', () => {
     };
     const judge = (name: string) =>
       entry({
-        kind: 'skill judged',
+        kind: 'skill-judged',
         trainee: file.trainees.find((each) => each.name === name)!.id,
         skill: 'finds-eggs',
         level: 'alone',
@@ -114,7 +114,7 @@ describe('a record over the wire', () => {
     const visit = await openVisit(tomasz);
     const side = sideOf({ S: 3, L: 1, P: 1, H: 3 });
     const sent = entry({
-      kind: 'frame side recorded',
+      kind: 'frame-side-recorded',
       address: { box: 'brood box', frame: 6, face: 'high' },
       side,
       seen: null,

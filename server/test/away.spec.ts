@@ -91,7 +91,7 @@ describe('a database that is killed', () => {
     const refused = answers.find(({ status }) => status === 503)!;
     expect(Number(refused.headers.get('retry-after'))).toBeGreaterThan(0);
     expect(await refused.json()).toMatchObject({
-      problem: 'database away',
+      problem: 'database-away',
       message: expect.stringContaining('stays on your device') as string,
     });
     await back();
@@ -102,10 +102,10 @@ describe('a database that is killed', () => {
     const cut = db.transaction(async (trx) => {
       const [[{ line }]] = (await trx.raw('select connection_id() as line')) as [[{ line: number }]];
       await db.raw('kill ?', [line]);
-      await trx('audit_log').insert({ at: new Date(), what: 'signed in', about: '', address: '' });
+      await trx('audit_log').insert({ at: new Date(), what: 'signed-in', about: '', address: '' });
     });
     const error: unknown = await cut.catch((fault: unknown) => fault);
-    expect(refusalOf(error)).toMatchObject({ status: 503, problem: 'database away' });
+    expect(refusalOf(error)).toMatchObject({ status: 503, problem: 'database-away' });
     const closed = Object.assign(new Error("Can't add new command when connection is in closed state"), {
       fatal: true,
     });

@@ -25,8 +25,8 @@ const at = (minutes: number) => new Date(Date.parse('2026-05-14T12:20:00Z') + mi
 const made = (body: Parameters<typeof entry>[0], minutes: number) => ({ ...entry(body), at: at(minutes) });
 
 describe('a visit that is closed', () => {
-  const side = made({ kind: 'frame side recorded', address, side: parseSide('1E 1L 6S'), seen: null }, 1);
-  const closed = made({ kind: 'visit closed', reason: 'question answered', note: '' }, 10);
+  const side = made({ kind: 'frame-side-recorded', address, side: parseSide('1E 1L 6S'), seen: null }, 1);
+  const closed = made({ kind: 'visit-closed', reason: 'question-answered', note: '' }, 10);
 
   it('keeps what other trainees read hidden until the side is read', async () => {
     const trainees = (await file(tomasz)).trainees;
@@ -34,8 +34,8 @@ describe('a visit that is closed', () => {
       trainees.find(({ name }) => !name.startsWith('Salma'))!,
       trainees.find(({ name }) => name.startsWith('Salma'))!,
     ];
-    const hidden = made({ kind: 'side read by trainee', person: other.id, address, side: parseSide('8C') }, 0);
-    const own = made({ kind: 'side read by trainee', person: self.id, address, side: parseSide('8H') }, 0);
+    const hidden = made({ kind: 'side-read-by-trainee', person: other.id, address, side: parseSide('8C') }, 0);
+    const own = made({ kind: 'side-read-by-trainee', person: self.id, address, side: parseSide('8H') }, 0);
     await record(tomasz, [hidden, own]).expect(200);
     const seen = (await file(salma)).entries.map(({ id }) => id);
     expect(seen).toContain(own.id);
@@ -47,25 +47,25 @@ describe('a visit that is closed', () => {
   it('is not rewritten by a trainee: nothing is added, taken back or opened again', async () => {
     await record(tomasz, [closed]).expect(200);
     const sent = [
-      made({ kind: 'entry undone', entry: side.id }, 20),
-      made({ kind: 'entry undone', entry: closed.id }, 20),
-      made({ kind: 'frame side recorded', address, side: parseSide('8H'), seen: side.id }, 20),
-      made({ kind: 'sting counted', person: null }, 20),
-      made({ kind: 'note written', text: 'mine' }, 20),
+      made({ kind: 'entry-undone', entry: side.id }, 20),
+      made({ kind: 'entry-undone', entry: closed.id }, 20),
+      made({ kind: 'frame-side-recorded', address, side: parseSide('8H'), seen: side.id }, 20),
+      made({ kind: 'sting-counted', person: null }, 20),
+      made({ kind: 'note-written', text: 'mine' }, 20),
     ];
     for (const each of sent) {
       const { body } = await record(salma, [each]).expect(422);
       expect((body as { message: string }).message).toMatch(/supervisor/);
     }
     expect((await file(tomasz)).visit.closedAt).not.toBeNull();
-    await record(tomasz, [made({ kind: 'note written', text: 'corrected by the supervisor' }, 25)]).expect(200);
+    await record(tomasz, [made({ kind: 'note-written', text: 'corrected by the supervisor' }, 25)]).expect(200);
   });
 
   it('still takes what a trainee entered in the field before it was closed and sent later', async () => {
-    const late = made({ kind: 'note written', text: 'from the field' }, 5);
+    const late = made({ kind: 'note-written', text: 'from the field' }, 5);
     await record(salma, [late]).expect(200);
     expect((await file(tomasz)).entries.map(({ id }) => id)).toContain(late.id);
-    const taken = made({ kind: 'entry undone', entry: side.id }, 6);
+    const taken = made({ kind: 'entry-undone', entry: side.id }, 6);
     await record(salma, [taken]).expect(422);
   });
 });

@@ -26,7 +26,7 @@ const problemOf = (answer: { body: unknown }) => (answer.body as { problem: stri
 const at = (minute: number) => `2026-05-14T05:${`${minute}`.padStart(2, '0')}:00.000Z`;
 const side = (frame: number, face: 'low' | 'high', eighths: Record<string, number>) =>
   ({
-    kind: 'frame side recorded',
+    kind: 'frame-side-recorded',
     address: { box: 'brood box', frame, face },
     side: sideOf(eighths),
     seen: null,
@@ -65,12 +65,12 @@ describe('a debrief', () => {
     const group = (await debrief()).groups.find((each) => each.visit === visit)!;
     expect(group.trainees.every(({ roles }) => roles.every((role) => role === null))).toBe(true);
     const [one, two] = group.trainees;
-    await enter({ kind: 'part taken off', part: 'roof' }, at(12));
+    await enter({ kind: 'part-taken-off', part: 'roof' }, at(12));
     await enter(side(1, 'low', { H: 8 }), at(13));
-    await enter({ kind: 'role given', role: 'frames', person: one!.id }, at(14));
+    await enter({ kind: 'role-given', role: 'frames', person: one!.id }, at(14));
     await enter(
       {
-        kind: 'side read by trainee',
+        kind: 'side-read-by-trainee',
         person: two!.id,
         address: { box: 'brood box', frame: 2, face: 'low' },
         side: sideOf({ S: 6, H: 2 }),
@@ -79,11 +79,11 @@ describe('a debrief', () => {
     );
     await enter(side(2, 'low', { S: 4, H: 4 }), at(16));
     await enter(
-      { kind: 'skill judged', trainee: one!.id, skill: 'free-comb', level: 'alone', prompt: '', note: 'calm' },
+      { kind: 'skill-judged', trainee: one!.id, skill: 'free-comb', level: 'alone', prompt: '', note: 'calm' },
       at(17),
     );
-    await enter({ kind: 'sting counted', person: two!.id }, at(18));
-    await enter({ kind: 'note written', text: 'Slows down when asked what comes next.' }, at(19));
+    await enter({ kind: 'sting-counted', person: two!.id }, at(18));
+    await enter({ kind: 'note-written', text: 'Slows down when asked what comes next.' }, at(19));
 
     const found = await debrief();
     const told = found.groups.find((each) => each.visit === visit)!;
@@ -105,15 +105,15 @@ describe('a debrief', () => {
   it('cannot be signed while a visit is open, a side has two readings, or a part is unread', async () => {
     const open = await debrief();
     expect(open.toSign.filter(({ bars }) => bars !== null).map(({ part }) => part)).toEqual(['records']);
-    expect(problemOf(await sign(open, {}, 409))).toBe('not settled');
+    expect(problemOf(await sign(open, {}, 409))).toBe('not-settled');
 
     // The lead reads the same side without having seen the first reading.
     await enter(side(1, 'low', { H: 6, N: 2 }), at(20), morag);
-    await enter({ kind: 'visit closed', reason: 'time', note: '' }, at(21));
+    await enter({ kind: 'visit-closed', reason: 'time', note: '' }, at(21));
     const double = await debrief();
     const readings = double.toSign.find(({ part }) => part === 'readings')!;
     expect(readings.text).toBe('Frame 1 toward the wall of hive 4 has two readings');
-    expect(problemOf(await sign(double, {}, 409))).toBe('not settled');
+    expect(problemOf(await sign(double, {}, 409))).toBe('not-settled');
     const [conflict] = double.open.filter(({ text }) => text.startsWith('Two readings'));
     expect(conflict).toBeDefined();
   });
@@ -124,18 +124,18 @@ describe('a debrief', () => {
     };
     const kept = file.entries.find(({ body }) => JSON.stringify(body.side?.eighths) === JSON.stringify({ H: 8 }))!;
     await enter(
-      { kind: 'reading settled', address: { box: 'brood box', frame: 1, face: 'low' }, keep: kept.id },
+      { kind: 'reading-settled', address: { box: 'brood box', frame: 1, face: 'low' }, keep: kept.id },
       at(22),
       morag,
     );
     const found = await debrief();
     expect(found.toSign.every(({ bars }) => bars === null)).toBe(true);
-    expect(problemOf(await sign(found, { read: ['levels'] }, 422))).toBe('not read');
-    expect(problemOf(await sign(found, { revision: 'older' }, 409))).toBe('changed since');
+    expect(problemOf(await sign(found, { read: ['levels'] }, 422))).toBe('not-read');
+    expect(problemOf(await sign(found, { revision: 'older' }, 409))).toBe('changed-since');
     await sign(found, {}, 403, tomasz);
     const body = (await sign(found)).body as Debrief;
     expect(body.signed).toMatchObject({ by: 'Morag Selkirk', outdated: false });
-    await enter({ kind: 'note written', text: 'One more.' }, at(23));
+    await enter({ kind: 'note-written', text: 'One more.' }, at(23));
     expect((await debrief()).signed).toMatchObject({ outdated: true });
   });
 

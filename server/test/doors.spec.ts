@@ -166,7 +166,7 @@ describe('who came in', () => {
       entries: { what: string; who: string | null; about: string }[];
     };
     const of = entries.filter(({ who }) => who?.startsWith('Leilani')).map(({ what }) => what);
-    expect(of).toEqual(['signed out', 'records taken out', 'signed in']);
+    expect(of).toEqual(['signed-out', 'records-taken-out', 'signed-in']);
     const refused = await school.db('audit_log').where({ what: 'sign-in refused', about: 'leilani' });
     expect(refused).toHaveLength(1);
     expect(JSON.stringify(await school.db('audit_log'))).not.toMatch(/a slip|willow/);

@@ -47,7 +47,7 @@ const comb = () => file.combs[0]!.combs[0]!;
 
 /** A reading that is there to be settled, doubted, undone. */
 const reading = async (): Promise<string> => {
-  const made = entry({ kind: 'frame side recorded', address: { ...address, frame: 9 }, side: side(), seen: null });
+  const made = entry({ kind: 'frame-side-recorded', address: { ...address, frame: 9 }, side: side(), seen: null });
   await send(tomasz, [made]).expect(200);
   return made.id;
 };
@@ -61,35 +61,35 @@ const record = (of: Line['of']): Line => ({ by: 'the record', of });
 const supervisors = (of: Line['of']): Line => ({ by: 'supervisors', of });
 
 const LINES: Readonly<Record<Kind, Line>> = {
-  'step reached': record(() => ({ step: 'smoke' })),
-  'depth chosen': record(() => ({ depth: 'full' })),
-  'outside seen': record(() => ({
+  'step-reached': record(() => ({ step: 'smoke' })),
+  'depth-chosen': record(() => ({ depth: 'full' })),
+  'outside-seen': record(() => ({
     when: 'before',
     look: { traffic: 'steady', pollenIn: true, deadBees: false, intruders: false, note: '' },
   })),
-  'role given': record(() => ({ role: 'smoke', person: ids.salma })),
+  'role-given': record(() => ({ role: 'smoke', person: ids.salma })),
   checked: record(() => ({ check: CHECK_IDS[0], ok: true, person: null })),
-  'smoke given': record(() => ({ place: 'entrance', puffs: 2 })),
-  'part taken off': record(() => ({ part: file.stack.at(-1)!.id })),
-  'part put back': record(() => ({ part: file.stack.at(-1)!.id })),
-  'box opened': record(() => ({ box: 'brood box' })),
-  'box tipped': record(() => ({ box: 'brood box' })),
-  'seams counted': record(() => ({ box: 'brood box', seams: 7 })),
-  'box summed up': record(() => ({
+  'smoke-given': record(() => ({ place: 'entrance', puffs: 2 })),
+  'part-taken-off': record(() => ({ part: file.stack.at(-1)!.id })),
+  'part-put-back': record(() => ({ part: file.stack.at(-1)!.id })),
+  'box-opened': record(() => ({ box: 'brood box' })),
+  'box-tipped': record(() => ({ box: 'brood box' })),
+  'seams-counted': record(() => ({ box: 'brood box', seams: 7 })),
+  'box-summed-up': record(() => ({
     box: 'brood box',
     summary: { seams: 7, brood: 6, food: 3, drawn: 10, bare: 1, note: '' },
   })),
-  'frame lifted': record(() => ({ box: 'brood box', frame: 5 })),
-  'frame set back': record(() => ({ box: 'brood box', frame: 5 })),
-  'comb moved': record(() => ({ comb: comb(), to: { in: 'store', store: 'drawn reserve' }, reason: 'room' })),
-  'frame side recorded': record(() => ({ address: { ...address, frame: 3 }, side: side(), seen: null })),
-  'side guessed': record(() => ({ person: ids.salma, address: { ...address, frame: 4 }, letters: ['S'] })),
-  'side read by trainee': record(() => ({ person: ids.salma, address: { ...address, frame: 4 }, side: side() })),
-  'confirmed afterwards': record(() => ({ address, letter: 'E', there: true })),
-  'queen mark seen': record(() => ({ colour: 'none' })),
-  'queen accounted for': record(() => ({ how: 'not seen again' })),
-  'evidence ticked': record(() => ({ evidence: EVIDENCE_IDS[0], seen: true })),
-  'finding noted': record(() => ({
+  'frame-lifted': record(() => ({ box: 'brood box', frame: 5 })),
+  'frame-set-back': record(() => ({ box: 'brood box', frame: 5 })),
+  'comb-moved': record(() => ({ comb: comb(), to: { in: 'store', store: 'drawn-reserve' }, reason: 'room' })),
+  'frame-side-recorded': record(() => ({ address: { ...address, frame: 3 }, side: side(), seen: null })),
+  'side-guessed': record(() => ({ person: ids.salma, address: { ...address, frame: 4 }, letters: ['S'] })),
+  'side-read-by-trainee': record(() => ({ person: ids.salma, address: { ...address, frame: 4 }, side: side() })),
+  'confirmed-afterwards': record(() => ({ address, letter: 'E', there: true })),
+  'queen-mark-seen': record(() => ({ colour: 'none' })),
+  'queen-accounted-for': record(() => ({ how: 'not-seen-again' })),
+  'evidence-ticked': record(() => ({ evidence: EVIDENCE_IDS[0], seen: true })),
+  'finding-noted': record(() => ({
     finding: FINDING_IDS[0],
     found: false,
     count: null,
@@ -97,37 +97,37 @@ const LINES: Readonly<Record<Kind, Line>> = {
     spot: null,
     note: '',
   })),
-  measured: record(() => ({ measure: { what: 'nest temperature', celsius: 35 } })),
-  'mood noted': record(() => ({ mood: 2 })),
-  'sign noticed': record(() => ({ sign: 'running' })),
-  'sting counted': record(() => ({ person: null })),
-  'sting asked after': record(() => ({ person: ids.salma, reaction: 'well' })),
-  'defect noted': record(() => ({ part: 'brood box', defect: DEFECT_IDS[0], forNow: '', until: 'next visit' })),
-  'stray comb noted': record(() => ({
+  measured: record(() => ({ measure: { what: 'nest-temperature', celsius: 35 } })),
+  'mood-noted': record(() => ({ mood: 2 })),
+  'sign-noticed': record(() => ({ sign: 'running' })),
+  'sting-counted': record(() => ({ person: null })),
+  'sting-asked-after': record(() => ({ person: ids.salma, reaction: 'well' })),
+  'defect-noted': record(() => ({ part: 'brood box', defect: DEFECT_IDS[0], forNow: '', until: 'next-visit' })),
+  'stray-comb-noted': record(() => ({
     part: 'brood box',
     place: STRAY_PLACES[0],
     content: 'empty',
     cause: STRAY_CAUSE_IDS[0],
     removed: false,
   })),
-  'task settled': record(async () => ({ task: await taskOfHive(), done: true })),
-  'incident noted': record(() => ({ what: 'other', person: null, text: 'a strap tore' })),
-  'note written': record(() => ({ text: 'calm' })),
-  'question asked': record(() => ({ text: 'Why?', person: null, spot: null, photo: null, sure: null })),
-  'photo taken': record(() => ({ photo: uuid(), of: 'eggs', spot: null })),
-  'voice recorded': record(() => ({ recording: uuid(), seconds: 4, spot: null })),
-  'summed up': record(() => ({ summary: { bees: 'many', brood: 'sound', food: 'enough', health: 'well' } })),
-  'stop said': record(() => ({ reason: 'weather', note: '' })),
-  'entry undone': supervisors(async () => ({ entry: await reading() })),
-  'skill judged': supervisors(() => ({ trainee: ids.salma, skill: 'finds-eggs', level: 'alone' })),
-  'reading settled': supervisors(async () => ({ address: { ...address, frame: 9 }, keep: await reading() })),
-  'doubt looked at again': supervisors(() => ({ address, sound: true, found: '' })),
-  'guard overridden': supervisors(() => ({ guard: GUARD_IDS[0], reason: 'short' })),
-  'stack changed': supervisors(() => ({
+  'task-settled': record(async () => ({ task: await taskOfHive(), done: true })),
+  'incident-noted': record(() => ({ what: 'other', person: null, text: 'a strap tore' })),
+  'note-written': record(() => ({ text: 'calm' })),
+  'question-asked': record(() => ({ text: 'Why?', person: null, spot: null, photo: null, sure: null })),
+  'photo-taken': record(() => ({ photo: uuid(), of: 'eggs', spot: null })),
+  'voice-recorded': record(() => ({ recording: uuid(), seconds: 4, spot: null })),
+  'summed-up': record(() => ({ summary: { bees: 'many', brood: 'sound', food: 'enough', health: 'well' } })),
+  'stop-said': record(() => ({ reason: 'weather', note: '' })),
+  'entry-undone': supervisors(async () => ({ entry: await reading() })),
+  'skill-judged': supervisors(() => ({ trainee: ids.salma, skill: 'finds-eggs', level: 'alone' })),
+  'reading-settled': supervisors(async () => ({ address: { ...address, frame: 9 }, keep: await reading() })),
+  'doubt-looked-at-again': supervisors(() => ({ address, sound: true, found: '' })),
+  'guard-overridden': supervisors(() => ({ guard: GUARD_IDS[0], reason: 'short' })),
+  'stack-changed': supervisors(() => ({
     change: { do: 'add', layer: { id: `feeder ${uuid().slice(-6)}`, kind: 'feeder' }, on: file.stack.at(-2)!.id },
     reason: 'feed',
   })),
-  'visit closed': supervisors(() => ({ reason: 'time', note: '' })),
+  'visit-closed': supervisors(() => ({ reason: 'time', note: '' })),
 };
 
 async function taskOfHive(): Promise<string> {
@@ -175,24 +175,24 @@ describe('entries by kind and role', () => {
 
 describe('what was entered', () => {
   it('is taken back by a trainee where it is their own and the visit is open, by its supervisor otherwise', async () => {
-    const own = entry({ kind: 'mood noted', mood: 3 });
+    const own = entry({ kind: 'mood-noted', mood: 3 });
     const theirs = [
-      entry({ kind: 'incident noted', what: 'sting reaction', person: null, text: 'swollen' }),
-      entry({ kind: 'frame side recorded', address, side: side(), seen: null }),
+      entry({ kind: 'incident-noted', what: 'sting-reaction', person: null, text: 'swollen' }),
+      entry({ kind: 'frame-side-recorded', address, side: side(), seen: null }),
     ];
     await send(tomasz, theirs).expect(200);
     await send(salma, [own]).expect(200);
-    await send(salma, [entry({ kind: 'entry undone', entry: own.id })]).expect(200);
+    await send(salma, [entry({ kind: 'entry-undone', entry: own.id })]).expect(200);
     for (const { id } of theirs) {
-      const answer = await send(salma, [entry({ kind: 'entry undone', entry: id })]);
+      const answer = await send(salma, [entry({ kind: 'entry-undone', entry: id })]);
       expect([answer.status, messageOf(answer)]).toEqual([422, expect.stringMatching(/Somebody else made that entry/)]);
     }
-    for (const { id } of theirs) await send(tomasz, [entry({ kind: 'entry undone', entry: id })]).expect(200);
+    for (const { id } of theirs) await send(tomasz, [entry({ kind: 'entry-undone', entry: id })]).expect(200);
   });
 
   it('by a trainee long ago in a closed visit is not taken back any more, whatever the device’s clock says', async () => {
     const at = '2026-05-14T12:21:00.000Z';
-    const own = entry({ kind: 'note written', text: 'mine' }, at);
+    const own = entry({ kind: 'note-written', text: 'mine' }, at);
     const fresh = await school
       .db('visit_entries')
       .where({ visit })
@@ -207,17 +207,17 @@ describe('what was entered', () => {
       body: JSON.stringify(own.body),
     });
     await school.context.clock.moveTo(new Date('2026-05-22T09:00:00Z'));
-    const answer = await send(salma, [entry({ kind: 'entry undone', entry: own.id }, '2026-05-14T12:19:00.000Z')]);
+    const answer = await send(salma, [entry({ kind: 'entry-undone', entry: own.id }, '2026-05-14T12:19:00.000Z')]);
     expect([answer.status, messageOf(answer)]).toEqual([422, expect.stringMatching(/visit is closed/)]);
     await school.context.clock.moveTo(new Date('2026-05-14T12:30:00Z'));
   });
 
   it('as a reading by a trainee stands beside a supervisor’s and does not replace it, seen or not', async () => {
     const where = { box: 'brood box', frame: 7, face: 'high' } as const;
-    const first = entry({ kind: 'frame side recorded', address: where, side: sideOf({ S: 8 }), seen: null });
+    const first = entry({ kind: 'frame-side-recorded', address: where, side: sideOf({ S: 8 }), seen: null });
     await send(tomasz, [first]).expect(200);
     const second = entry(
-      { kind: 'frame side recorded', address: where, side: sideOf({ L: 8 }), seen: first.id },
+      { kind: 'frame-side-recorded', address: where, side: sideOf({ L: 8 }), seen: first.id },
       '2026-05-14T12:15:00.000Z',
     );
     await send(salma, [second]).expect(200);
@@ -227,7 +227,7 @@ describe('what was entered', () => {
   });
 
   it('judges nobody of a group that the supervisor has not led', async () => {
-    const judged = (trainee: string) => entry({ kind: 'skill judged', trainee, skill: 'finds-eggs', level: 'alone' });
+    const judged = (trainee: string) => entry({ kind: 'skill-judged', trainee, skill: 'finds-eggs', level: 'alone' });
     const answer = await send(tomasz, [judged(ids.nadia)]);
     expect([answer.status, messageOf(answer)]).toEqual([422, expect.stringMatching(/group that you have led/)]);
     await send(morag, [judged(ids.nadia)]).expect(200);
@@ -235,7 +235,7 @@ describe('what was entered', () => {
 
   it('names no comb of another school, and does not touch it', async () => {
     const moved = entry({
-      kind: 'comb moved',
+      kind: 'comb-moved',
       comb: { ...comb(), id: uuid() },
       to: { in: 'store', store: 'freezer' },
       reason: '',
@@ -246,7 +246,7 @@ describe('what was entered', () => {
     const saltpan = (await school.db('people').where({ sign_in: 'ines' }).first<{ school: string }>('school')).school;
     await school.db('combs').where({ id }).update({ school: saltpan });
     const stolen = entry({
-      kind: 'comb moved',
+      kind: 'comb-moved',
       comb: { ...comb(), id, label: 'STOLEN' },
       to: { in: 'store', store: 'burnt' },
       reason: '',
@@ -281,9 +281,9 @@ describe('sent at the same moment', () => {
     const queen = await six(() =>
       morag!
         .post(pathOf(endpoints.logColonyEvent, { hive: file.visit.hive }))
-        .send({ id: colony, date, detail: { kind: 'eggs seen' } }),
+        .send({ id: colony, date, detail: { kind: 'eggs-seen' } }),
     );
-    const mood = entry({ kind: 'mood noted', mood: 1 });
+    const mood = entry({ kind: 'mood-noted', mood: 1 });
     const entries = await six(() => send(morag, [mood]));
     expect([...event, ...queen, ...entries].map(({ status, text }) => (status === 200 ? 200 : text))).toEqual(
       Array.from({ length: 18 }, () => 200),

@@ -19,7 +19,7 @@ const count = async () => Number((await school.db('visit_entries').where({ visit
 const send = (...entries: unknown[]) => tomasz.post(pathOf(endpoints.recordEntries, { visit })).send({ entries });
 const sideEntry = (eighths: Record<string, number>, address: object = {}) =>
   entry({
-    kind: 'frame side recorded',
+    kind: 'frame-side-recorded',
     address: { box: 'brood box', frame: 6, face: 'low', ...address },
     side: sideOf(eighths),
     seen: null,
@@ -36,22 +36,22 @@ describe('what cannot be kept is refused in words, and leaves the data as it was
     ['a box that the hive does not have', () => sideEntry({ S: 8 }, { box: 'attic' }), /no box called attic/],
     [
       'an unknown skill',
-      () => entry({ kind: 'skill judged', trainee: uuid(), skill: 'juggles', level: 'alone' }),
+      () => entry({ kind: 'skill-judged', trainee: uuid(), skill: 'juggles', level: 'alone' }),
       /no skill called juggles/,
     ],
     [
       'somebody of another group',
-      () => entry({ kind: 'skill judged', trainee: uuid(), skill: 'finds-eggs', level: 'alone' }),
+      () => entry({ kind: 'skill-judged', trainee: uuid(), skill: 'finds-eggs', level: 'alone' }),
       /no trainee of a group that you have led/,
     ],
     [
       'a date before the colony',
-      () => entry({ kind: 'mood noted', mood: 1 }, '2019-05-14T12:20:00.000Z'),
+      () => entry({ kind: 'mood-noted', mood: 1 }, '2019-05-14T12:20:00.000Z'),
       /since 2023-05-28/,
     ],
-    ['a date to come', () => entry({ kind: 'mood noted', mood: 1 }, '2026-06-14T12:20:00.000Z'), /to come/],
-    ['an undo of nothing', () => entry({ kind: 'entry undone', entry: uuid() }), /no such entry/],
-    ['an unknown part', () => entry({ kind: 'part taken off', part: 'chimney' }), /no part called chimney/],
+    ['a date to come', () => entry({ kind: 'mood-noted', mood: 1 }, '2026-06-14T12:20:00.000Z'), /to come/],
+    ['an undo of nothing', () => entry({ kind: 'entry-undone', entry: uuid() }), /no such entry/],
+    ['an unknown part', () => entry({ kind: 'part-taken-off', part: 'chimney' }), /no part called chimney/],
     ['half an entry', () => ({ id: uuid() }), /cannot be read/],
     ['something else', () => 'honey', /cannot be read/],
   ])('%s', async (_what, make, words) => {
@@ -72,7 +72,7 @@ describe('what cannot be kept is refused in words, and leaves the data as it was
       {
         id: bad.id,
         outcome: 'refused',
-        problem: { problem: 'over eight eighths', message: expect.stringContaining('Take 1 back') as string },
+        problem: { problem: 'over-eight-eighths', message: expect.stringContaining('Take 1 back') as string },
       },
     ]);
     expect(await count()).toBe(before + 1);
@@ -238,8 +238,8 @@ describe('half a character', () => {
   );
 
   it('in one entry leaves the others of the batch standing', async () => {
-    const good = entry({ kind: 'mood noted', mood: 2 });
-    const torn = entry({ kind: 'note written', text: 'bees \ud83d' });
+    const good = entry({ kind: 'mood-noted', mood: 2 });
+    const torn = entry({ kind: 'note-written', text: 'bees \ud83d' });
     const { body } = await send(torn, good).expect(200);
     expect((body as { verdicts: { id: string; outcome: string }[] }).verdicts).toMatchObject([
       { id: torn.id, outcome: 'refused', problem: { message: expect.stringContaining('half a character') as string } },
@@ -252,9 +252,9 @@ describe('one bad entry', () => {
   it('that takes a comb from a colony that is not there is refused in words', async () => {
     const comb = { id: uuid(), kind: 'drawn', since: null, donor: uuid(), label: 'A1' };
     const moved = entry({
-      kind: 'comb moved',
+      kind: 'comb-moved',
       comb,
-      to: { in: 'store', store: 'drawn reserve' },
+      to: { in: 'store', store: 'drawn-reserve' },
       reason: 'room',
     } as never);
     const { status, body } = await send(moved);

@@ -63,20 +63,20 @@ describe('a colony’s log', () => {
   const detail = (event: Omit<ColonyEvent, 'date'> & Record<string, unknown>) => event;
   const KINDS = [
     detail({ kind: 'hived', as: 'nucleus' }),
-    detail({ kind: 'queen', start: 'cell put in' }),
-    detail({ kind: 'eggs seen' }),
+    detail({ kind: 'queen', start: 'cell-put-in' }),
+    detail({ kind: 'eggs-seen' }),
     detail({ kind: 'treatment', medicine: 'formic acid', repeatAfter: null, doses: 1, removeAfter: 7, withdrawal: 0 }),
-    detail({ kind: 'treatment out' }),
+    detail({ kind: 'treatment-out' }),
     detail({ kind: 'feed', what: 'fondant', kg: 2.5 }),
     detail({ kind: 'patty', kg: 0.45 }),
-    detail({ kind: 'feeder empty' }),
-    detail({ kind: 'super on', holdsKg: 12 }),
-    detail({ kind: 'super off' }),
-    detail({ kind: 'drone comb in' }),
-    detail({ kind: 'drone comb out' }),
-    detail({ kind: 'brood stopped' }),
-    detail({ kind: 'suspicion', of: 'chalk brood' }),
-    detail({ kind: 'suspicion settled' }),
+    detail({ kind: 'feeder-empty' }),
+    detail({ kind: 'super-on', holdsKg: 12 }),
+    detail({ kind: 'super-off' }),
+    detail({ kind: 'drone-comb-in' }),
+    detail({ kind: 'drone-comb-out' }),
+    detail({ kind: 'brood-stopped' }),
+    detail({ kind: 'suspicion', of: 'chalk-brood' }),
+    detail({ kind: 'suspicion-settled' }),
   ];
 
   it.each(KINDS.map((each) => [each.kind as string, each]))(
@@ -149,6 +149,6 @@ describe('the strip', () => {
     expect(open.map((due) => `${due.hive} ${due.question} ${due.due}`).sort()).toEqual(expected.sort());
     expect(open.every((due) => due.why !== '')).toBe(true);
     for (const day of shown.days) expect(day.sun.hours).toBeGreaterThan(15);
-    expect(shown.phases.map((span) => span.phase)).toEqual(['swarm season']);
+    expect(shown.phases.map((span) => span.phase)).toEqual(['swarm-season']);
   });
 });

@@ -121,7 +121,7 @@ describe('from the first tables to those of the season', () => {
   });
 
   it('gives old rows the usual settings and leaves house practice as it was', async () => {
-    expect(await db('sites').where({ id: site }).first()).toMatchObject({ turn: null, degree_days: 'single sine' });
+    expect(await db('sites').where({ id: site }).first()).toMatchObject({ turn: null, degree_days: 'single-sine' });
     expect(await db('schools').where({ id: school }).first()).toMatchObject({
       practice: { care: { leastStoresKg: 7 } },
     });
@@ -149,6 +149,7 @@ describe('from the first tables to those of the season', () => {
       '014-doors',
       '015-entry-kind',
       '016-refresh-and-revisions',
+      '017-ids',
     ]);
   });
 

@@ -378,7 +378,7 @@ describe('publishing', () => {
     const after = now.published!.version;
     await publish({ id: uuid(), after, sessions: kept, ...common }).expect(200);
     const late = await publish({ id: uuid(), after, sessions, ...common }).expect(409);
-    expect(late.body).toMatchObject({ problem: 'published meanwhile' });
+    expect(late.body).toMatchObject({ problem: 'published-meanwhile' });
     expect((late.body as { message: string }).message).toMatch(/called off.*Your plan is kept/);
     await publish({ id: uuid(), after: after + 1, sessions, ...common }).expect(200);
   });

@@ -64,9 +64,9 @@ describe('an answer', () => {
   });
 
   it('cannot be claimed right: what was answered is marked, not what the device says', async () => {
-    const wrong = ['go on', 'close now'].find((each) => each !== (rightStop(99) as { answer: string }).answer)!;
+    const wrong = ['go-on', 'close-now'].find((each) => each !== (rightStop(99) as { answer: string }).answer)!;
     const kept = await record({
-      ...sent('stop', { kind: 'stop', answer: wrong as 'go on' }, { seed: 99 }),
+      ...sent('stop', { kind: 'stop', answer: wrong as 'go-on' }, { seed: 99 }),
       right: true,
     });
     expect(kept.right).toBe(false);
@@ -93,7 +93,7 @@ describe('an answer', () => {
     expect(told.message).toContain('Check the clock');
     const other = sent('weather', rightStop(5));
     await record(other, salma, 422);
-    await record(sent('weather', { kind: 'given up' }));
+    await record(sent('weather', { kind: 'given-up' }));
   });
 });
 
@@ -102,7 +102,7 @@ describe('weak evidence', () => {
     // Moments in which what was read decides; a hive that is closed because of rain shows nothing of this skill.
     const [a, b] = Array.from({ length: 60 }, (_, seed) => seed).filter((seed) => {
       const answer = rightStop(seed);
-      return answer.kind === 'stop' && ['go on', 'enough seen, close'].includes(answer.answer);
+      return answer.kind === 'stop' && ['go-on', 'enough-seen'].includes(answer.answer);
     });
     const [first, second] = [sent('stop', rightStop(a!), { seed: a! }), sent('stop', rightStop(b!), { seed: b! })];
     const trainee = ife!;
@@ -189,7 +189,7 @@ describe('own photos', () => {
       .expect(200);
     await tomasz!
       .post(pathOf(endpoints.recordEntries, { visit }))
-      .send({ entries: [entry({ kind: 'photo taken', photo: attachment, of: 'eggs', spot: null }, NOW)] })
+      .send({ entries: [entry({ kind: 'photo-taken', photo: attachment, of: 'eggs', spot: null }, NOW)] })
       .expect(200);
     const bank = async (agent = tomasz!) => (await agent.get(endpoints.photoBank.path).expect(200)).body as Bank;
     expect((await bank()).photos.map(({ id }) => id)).toContain(attachment);
@@ -265,7 +265,7 @@ describe('a session indoors', () => {
     expect((await practice(ines)).plans).toEqual([]);
 
     // What they practise afterwards changes no plan that was set out.
-    await record(sent(seen[0]!.stations[0]!.topic, { kind: 'given up' }));
+    await record(sent(seen[0]!.stations[0]!.topic, { kind: 'given-up' }));
     expect((await practice(salma)).plans[0]!.stations).toEqual(seen[0]!.stations);
     // A second one for the same day takes its place.
     const again = { id: uuid(), day: '2026-05-16', minutes: 90, stations: 3 };

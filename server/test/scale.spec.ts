@@ -30,7 +30,7 @@ describe('the scale stand-in', () => {
 
   it('shows swarms, robbing, boxes and flows in the series', () => {
     const kinds = new Set(MANY.flatMap((scale) => scaleEvents(year(scale)).map((event) => event.kind)));
-    for (const kind of ['swarm', 'robbing', 'flow', 'box on', 'box off'] as const) expect(kinds).toContain(kind);
+    for (const kind of ['swarm', 'robbing', 'flow', 'box-on', 'box-off'] as const) expect(kinds).toContain(kind);
   });
 
   it('gains in early summer, eats in winter, in each half of the globe at its own time', () => {

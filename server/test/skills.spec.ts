@@ -88,7 +88,7 @@ describe('the matrix', () => {
 describe('a judgement in the debrief', () => {
   it('counts once however often it is sent, tells who judged, and changes the check words', async () => {
     const before = await passport('Salma');
-    const body = judgement('with a word', { note: 'calm hands' });
+    const body = judgement('with-a-word', { note: 'calm hands' });
     expect((await judge('Salma', body).expect(200)).body).toEqual({ kept: true });
     expect((await judge('Salma', body).expect(200)).body).toEqual({ kept: false });
     const after = await passport('Salma');
@@ -130,7 +130,7 @@ describe('a judgement in the debrief', () => {
       .select<{ id: string }[]>('id');
     await judge('Jun', judgement('helped', { session: past.session })).expect(200);
     const { body } = await judge('Jun', judgement('helped', { session: other!.id })).expect(403);
-    expect((body as { problem: string }).problem).toBe('not your session');
+    expect((body as { problem: string }).problem).toBe('not-your-session');
     await judge('Jun', judgement('helped', { session: uuid() }), morag).expect(404);
   });
 
@@ -151,7 +151,7 @@ describe('a judgement at the hive', () => {
     const visit = await earlyVisit(morag!);
     const words = { prompt: 'p'.repeat(500), note: 'n'.repeat(500) };
     const trainee = ids.get('Greta')!;
-    const judged = entry({ kind: 'skill judged', trainee, skill: 'frees-stuck', level: 'helped', ...words });
+    const judged = entry({ kind: 'skill-judged', trainee, skill: 'frees-stuck', level: 'helped', ...words });
     await morag!
       .post(pathOf(endpoints.recordEntries, { visit }))
       .send({ entries: [judged] })
@@ -173,7 +173,7 @@ describe('a correction', () => {
       first: 'alone',
       corrections: [{ level: 'helped', by: 'Tomasz Wierzba', reason: 'seen again on the photo' }],
     });
-    expect(changed.standing.state).toBe('in progress');
+    expect(changed.standing.state).toBe('in-progress');
     await correct(body.id, null, morag).expect(200);
     const withdrawn = skillIn(await passport('Mateo'), 'matchstick').evidence.find(({ id }) => id === body.id);
     expect(withdrawn).toMatchObject({ withdrawn: true, first: 'alone' });
@@ -186,10 +186,10 @@ describe('a correction', () => {
     const visit = await earlyVisit(morag!);
     const record = (entries: object[]) =>
       morag!.post(pathOf(endpoints.recordEntries, { visit })).send({ entries }).expect(200);
-    const judged = entry({ kind: 'skill judged', trainee: ids.get('Aroha')!, skill: 'grades-comb', level: 'alone' });
+    const judged = entry({ kind: 'skill-judged', trainee: ids.get('Aroha')!, skill: 'grades-comb', level: 'alone' });
     await record([judged]);
     await correct(judged.id, null, morag).expect(200);
-    await record([entry({ kind: 'mood noted', mood: 2 })]);
+    await record([entry({ kind: 'mood-noted', mood: 2 })]);
     const found = skillIn(await passport('Aroha'), 'grades-comb').evidence.find(({ id }) => id === judged.id);
     expect(found).toMatchObject({ withdrawn: true, hive: '4', visit, source: 'visit' });
     expect(found!.weather === null || found!.weather.includes('°C')).toBe(true);
@@ -209,9 +209,9 @@ describe('a claim', () => {
     expect((await matrix(tomasz)).claims.map(({ id }) => id)).toContain(body.id);
     await settle(body.id, { confirmed: true, level: 'alone' }, salma).expect(403);
     await settle(body.id, { confirmed: true, level: 'alone' }, ruth).expect(404);
-    await settle(body.id, { confirmed: true, level: 'with a word' }).expect(200);
+    await settle(body.id, { confirmed: true, level: 'with-a-word' }).expect(200);
     const after = skillIn(await passport('Salma'), 'packs-kit').evidence.find(({ id }) => id === body.id);
-    expect(after).toMatchObject({ assessor: 'Tomasz Wierzba', level: 'with a word' });
+    expect(after).toMatchObject({ assessor: 'Tomasz Wierzba', level: 'with-a-word' });
     expect((await matrix(tomasz)).claims.map(({ id }) => id)).not.toContain(body.id);
     await settle(body.id, { confirmed: false, reason: 'did not see it' }, morag).expect(409);
   });
@@ -247,14 +247,14 @@ describe('a signature', () => {
     await sign('Yusuf', 'matchstick', 'shown at another course', id).expect(200);
     await sign('Yusuf', 'matchstick', 'shown at another course', id).expect(200);
     const signed = skillIn(await passport('Yusuf'), 'matchstick');
-    expect(signed.standing.state).toBe('signed off');
+    expect(signed.standing.state).toBe('signed-off');
     expect(signed.signOffs).toMatchObject([{ by: 'Morag Selkirk', note: 'shown at another course', withdrawn: null }]);
     const withdraw = (agent: Agent) =>
       agent.post(pathOf(endpoints.withdrawSignOff, { signOff: id })).send({ reason: 'the other school denies it' });
     await withdraw(tomasz!).expect(403);
     await withdraw(morag!).expect(200);
     const after = skillIn(await passport('Yusuf'), 'matchstick');
-    expect(after.standing.state).not.toBe('signed off');
+    expect(after.standing.state).not.toBe('signed-off');
     expect(after.signOffs[0]!.withdrawn).toMatchObject({ reason: 'the other school denies it' });
   });
 });
@@ -294,7 +294,7 @@ describe('a new version of the checklist', () => {
     const { inForce } = await list();
     const before = await held();
     const skills = stricter(inForce.skills);
-    const body = { skills, after: inForce.version, standings: 'carried over', from: null, note: 'veils nine times' };
+    const body = { skills, after: inForce.version, standings: 'carried-over', from: null, note: 'veils nine times' };
     const { carried, version } = (await enforce(body).expect(200)).body as { carried: number; version: number };
     expect(version).toBe(2);
     expect(carried).toBeGreaterThan(100);
@@ -312,7 +312,7 @@ describe('a new version of the checklist', () => {
     const { body } = await enforce({
       skills,
       after: inForce.version,
-      standings: 'judged again',
+      standings: 'judged-again',
       from: null,
       note: '',
     }).expect(422);
@@ -326,9 +326,9 @@ describe('a new version of the checklist', () => {
         ? { ...skill, id: 'judges-comb', name: 'judges old comb', from: ['grades-comb'] }
         : skill,
     );
-    await enforce({ skills, after: inForce.version, standings: 'judged again', from: null, note: '' }).expect(200);
+    await enforce({ skills, after: inForce.version, standings: 'judged-again', from: null, note: '' }).expect(200);
     const visit = await earlyVisit(morag!);
-    const judged = entry({ kind: 'skill judged', trainee: ids.get('Greta')!, skill: 'grades-comb', level: 'alone' });
+    const judged = entry({ kind: 'skill-judged', trainee: ids.get('Greta')!, skill: 'grades-comb', level: 'alone' });
     await morag!
       .post(pathOf(endpoints.recordEntries, { visit }))
       .send({ entries: [judged] })
@@ -358,7 +358,7 @@ describe('a checklist that waits for the next course', () => {
     const at = skills.findIndex((skill) => skill.id === id);
     return groups
       .flatMap(({ trainees }) => trainees)
-      .filter(({ standings }) => ['shown', 'signed off'].includes(STANDING_STATES[standings[at]![0]]!))
+      .filter(({ standings }) => ['shown', 'signed-off'].includes(STANDING_STATES[standings[at]![0]]!))
       .map(({ name }) => name);
   };
   let body: { skills: readonly Skill[]; after: number; standings: string; from: string | null; note: string };
@@ -372,7 +372,7 @@ describe('a checklist that waits for the next course', () => {
     body = {
       skills: gentle(inForce.skills),
       after: inForce.version,
-      standings: 'from the next course',
+      standings: 'from-the-next-course',
       from: nextCourse,
       note: 'with the new course',
     };
@@ -396,7 +396,7 @@ describe('a checklist that waits for the next course', () => {
     expect(await matrix()).toEqual(before);
     const { inForce, waiting, draft } = await list();
     expect([inForce.version, waiting, draft]).toEqual([body.after, { version, starts }, null]);
-    const second = await enforce({ ...body, standings: 'judged again', from: null }).expect(409);
+    const second = await enforce({ ...body, standings: 'judged-again', from: null }).expect(409);
     expect((second.body as { message: string }).message).toMatch(/Take it back first/);
 
     await morag!.post(endpoints.draftChecklist.path).send({ skills: body.skills }).expect(200);
@@ -468,7 +468,7 @@ describe('a trainee who leaves the group, or the school', () => {
       .select<{ id: string }[]>('trainee_groups.id');
     await school.db('group_members').where({ person: trainee }).update({ trainee_group: dipper!.id });
     const visit = await earlyVisit(morag!);
-    const judged = entry({ kind: 'skill judged', trainee, skill: 'light-behind', level: 'alone' });
+    const judged = entry({ kind: 'skill-judged', trainee, skill: 'light-behind', level: 'alone' });
     await morag!
       .post(pathOf(endpoints.recordEntries, { visit }))
       .send({ entries: [judged] })
@@ -541,8 +541,8 @@ describe('a passport', () => {
         }
       ).settled;
     // Taken in for the wrong person: out again, as if it had never come; then once more, for the right one.
-    expect(await settle({ word: 'take out', school: 'Nowhere' })).toBe(0);
-    expect(await settle({ word: 'take out', school: file.school })).toBe(first.taken);
+    expect(await settle({ word: 'take-out', school: 'Nowhere' })).toBe(0);
+    expect(await settle({ word: 'take-out', school: file.school })).toBe(first.taken);
     expect(((await ines.get(endpoints.traineeMatrix.path).expect(200)).body as Matrix).claims).toEqual([]);
     expect(await take()).toMatchObject({ taken: first.taken, known: 0 });
     const [claim] = claims;
@@ -578,7 +578,7 @@ describe('the closing signature', () => {
     );
     await sign(tomasz).expect(403);
     const open = (await passport('Piotr')).skills.filter(
-      ({ standing }) => !['shown', 'signed off'].includes(standing.state),
+      ({ standing }) => !['shown', 'signed-off'].includes(standing.state),
     );
     const skills = open.map(({ id: skill }) => ({ id: uuid(), skill }));
     const all = morag!.post(pathOf(endpoints.signOffSkills, { trainee }));
@@ -593,7 +593,7 @@ describe('the closing signature', () => {
       skills: now.length,
     });
     expect(skillIn(await passport('Piotr'), open[0]!.id)).toMatchObject({
-      standing: { state: 'signed off', signature: 'by exception' },
+      standing: { state: 'signed-off', signature: 'by-exception' },
     });
     // Signed together, taken back together: the course no longer stands as it was signed, and says so.
     const back = await morag!
@@ -614,12 +614,12 @@ describe('the term of forgetting', () => {
   it('is the school’s to set, and changes until when a skill holds', async () => {
     const until = async () => skillIn(await passport('Hoa'), 'veil-checked').standing.until!;
     const before = await until();
-    await morag!.post(endpoints.setForgetting.path).send({ school: 'growing term', growth: 2, most: 60 }).expect(200);
+    await morag!.post(endpoints.setForgetting.path).send({ school: 'growing-term', growth: 2, most: 60 }).expect(200);
     expect((await until()) >= before).toBe(true);
     const { forgetting } = (await salma!.get(endpoints.checklist.path).expect(200)).body as Checklist;
-    expect(forgetting).toEqual({ school: 'growing term', growth: 2, most: 60 });
-    await morag!.post(endpoints.setForgetting.path).send({ school: 'growing term', growth: 9, most: 60 }).expect(422);
-    await tomasz!.post(endpoints.setForgetting.path).send({ school: 'fixed term' }).expect(403);
+    expect(forgetting).toEqual({ school: 'growing-term', growth: 2, most: 60 });
+    await morag!.post(endpoints.setForgetting.path).send({ school: 'growing-term', growth: 9, most: 60 }).expect(422);
+    await tomasz!.post(endpoints.setForgetting.path).send({ school: 'fixed-term' }).expect(403);
   });
 });
 
@@ -636,18 +636,18 @@ describe('agreement', () => {
     const of = async () => (await agreement()).people.find(({ name }) => name === 'Mateo')!.readings;
     const before = await of();
     const hidden = entry({
-      kind: 'side read by trainee',
+      kind: 'side-read-by-trainee',
       person: ids.get('Mateo')!,
       address,
       side: side({ S: 5, H: 3 }),
     });
     await record([hidden]);
     expect((await of()).pairs).toBe(before.pairs);
-    await record([entry({ kind: 'frame side recorded', address, side: side({ E: 2, S: 3, H: 3 }), seen: null })]);
+    await record([entry({ kind: 'frame-side-recorded', address, side: side({ E: 2, S: 3, H: 3 }), seen: null })]);
     const after = await of();
     expect(after.pairs).toBe(before.pairs + 1);
     expect(after.confusions.find(({ from, to }) => from === 'E' && to === 'S')!.eighths).toBeGreaterThanOrEqual(2);
-    await record([entry({ kind: 'entry undone', entry: hidden.id })]);
+    await record([entry({ kind: 'entry-undone', entry: hidden.id })]);
     expect((await of()).pairs).toBe(before.pairs);
   });
 

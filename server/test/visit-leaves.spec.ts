@@ -20,19 +20,19 @@ afterAll(() => school.close());
 
 const record = (entries: readonly ReturnType<typeof entry>[], agent = morag) =>
   agent.post(pathOf(endpoints.recordEntries, { visit })).send({ entries });
-const undo = (id: string) => record([entry({ kind: 'entry undone', entry: id })]).expect(200);
+const undo = (id: string) => record([entry({ kind: 'entry-undone', entry: id })]).expect(200);
 const prepared = (number = '4') => preparedFile(morag, number);
 const yardBook = async () => (await morag.get(endpoints.yardBook.path).expect(200)).body as YardBook;
 const review = async (agent = morag) =>
   (await agent.get(pathOf(endpoints.visitReview, { visit })).expect(200)).body as Review;
 const address = { box: 'brood box', frame: 5, face: 'low' as const };
-const read = (line: string) => entry({ kind: 'frame side recorded', address, side: parseSide(line), seen: null });
+const read = (line: string) => entry({ kind: 'frame-side-recorded', address, side: parseSide(line), seen: null });
 const gap = entry({
-  kind: 'defect noted',
+  kind: 'defect-noted',
   part: 'super 1',
   defect: 'gap',
   forNow: 'tape over it',
-  until: 'before winter',
+  until: 'before-winter',
 });
 
 describe('a task that a visit leaves', () => {
@@ -57,7 +57,7 @@ describe('a task that a visit leaves', () => {
   it('is made once however often its entry is sent, goes with it, and comes again with it', async () => {
     await record([gap]).expect(200);
     expect((await yardBook()).tasks).toHaveLength(1);
-    const no = entry({ kind: 'entry undone', entry: gap.id });
+    const no = entry({ kind: 'entry-undone', entry: gap.id });
     await record([no]).expect(200);
     expect((await yardBook()).tasks).toEqual([]);
     await undo(no.id);
@@ -65,7 +65,7 @@ describe('a task that a visit leaves', () => {
   });
 
   it('is not answered by closing a visit, only by somebody who did it', async () => {
-    const closed = entry({ kind: 'visit closed', reason: 'time', note: '' });
+    const closed = entry({ kind: 'visit-closed', reason: 'time', note: '' });
     await record([closed]).expect(200);
     expect((await prepared()).tasks).toHaveLength(1);
     await undo(closed.id);
@@ -73,7 +73,7 @@ describe('a task that a visit leaves', () => {
 
   it('is settled at the hive and opened again when that is taken back', async () => {
     const [task] = (await yardBook()).tasks;
-    const done = entry({ kind: 'task settled', task: task!.id, done: true });
+    const done = entry({ kind: 'task-settled', task: task!.id, done: true });
     await record([done], salma).expect(200);
     expect((await yardBook()).tasks[0]?.settled).toMatchObject({ by: expect.stringMatching(/^Salma/) as string });
     expect((await prepared()).tasks).toEqual([]);
@@ -89,7 +89,7 @@ describe('a task that a visit leaves', () => {
     await settle(morag, true).expect(200);
     expect((await yardBook()).tasks[0]?.settled).toMatchObject({ by: expect.stringMatching(/^Morag/) as string });
     await settle(morag, false).expect(200);
-    const { status, body } = await record([entry({ kind: 'task settled', task: uuid(), done: true })]);
+    const { status, body } = await record([entry({ kind: 'task-settled', task: uuid(), done: true })]);
     expect([status, (body as { message: string }).message]).toEqual([422, expect.stringMatching(/no such task/)]);
     const theirs = await school.signIn('ines');
     await settle(theirs, true).expect(404);
@@ -104,11 +104,11 @@ describe('the books that fill along the way', () => {
       entry({ kind: 'measured', measure: { what: 'scraps', kg: 0.25 } }),
       entry({ kind: 'measured', measure: { what: 'scraps', kg: 0.1 } }),
       entry({
-        kind: 'stray comb noted',
+        kind: 'stray-comb-noted',
         part: 'brood box',
-        place: 'beside the last frame',
-        content: 'nectar or honey',
-        cause: 'missing frame',
+        place: 'beside-the-last-frame',
+        content: 'nectar-or-honey',
+        cause: 'missing-frame',
         removed: true,
       }),
       stuck(1, '2026-05-14T12:21:00.000Z'),
@@ -117,7 +117,7 @@ describe('the books that fill along the way', () => {
     const book = await yardBook();
     expect(book.scraps).toEqual([{ date: '2026-05-14', kg: 0.35, hives: ['4'] }]);
     expect(book.strayCombs).toEqual([
-      expect.objectContaining({ where: 'beside the last frame, brood box', cause: 'missing frame', removed: true }),
+      expect.objectContaining({ where: 'beside the last frame, brood box', cause: 'missing-frame', removed: true }),
     ]);
     expect(book.stuck).toEqual([expect.objectContaining({ hiveNumber: '4', grade: 3 })]);
   });
@@ -142,12 +142,12 @@ describe('the books that fill along the way', () => {
 
 describe('parts changed at the hive', () => {
   const layer = { id: 'super 2', kind: 'box' as const, box: 'national-super' as const, frames: 10, dummy: false };
-  const added = entry({ kind: 'stack changed', change: { do: 'add', layer, on: 'super 1' }, reason: 'full seams' });
+  const added = entry({ kind: 'stack-changed', change: { do: 'add', layer, on: 'super 1' }, reason: 'full seams' });
   const parts = (file: VisitFile) => file.stack.map(({ id }) => id);
 
   it('stand on the hive from then on, with their history, and their sides can be read at once', async () => {
     const side = entry({
-      kind: 'frame side recorded',
+      kind: 'frame-side-recorded',
       address: { box: 'super 2', frame: 1, face: 'low' },
       side: parseSide('8C'),
       seen: null,
@@ -176,7 +176,7 @@ describe('parts changed at the hive', () => {
   it('are refused in words when they do not fit', async () => {
     const dadant = { ...layer, id: 'super 3', box: 'dadant-super' as const };
     const { status, body } = await record([
-      entry({ kind: 'stack changed', change: { do: 'add', layer: dadant, on: 'super 1' }, reason: '' }),
+      entry({ kind: 'stack-changed', change: { do: 'add', layer: dadant, on: 'super 1' }, reason: '' }),
     ]);
     expect([status, (body as { message: string }).message]).toEqual([422, expect.stringMatching(/own type/)]);
   });
@@ -189,10 +189,10 @@ describe('parts changed at the hive', () => {
 
   it('make the review show the upper brood box when that is the one that was read', async () => {
     const upper = { ...layer, id: 'brood box 2', box: 'national-brood' as const, frames: 11 };
-    const doubled = entry({ kind: 'stack changed', change: { do: 'add', layer: upper, on: 'brood box' }, reason: '' });
+    const doubled = entry({ kind: 'stack-changed', change: { do: 'add', layer: upper, on: 'brood box' }, reason: '' });
     const sides = (['low', 'high'] as const).map((face) =>
       entry({
-        kind: 'frame side recorded',
+        kind: 'frame-side-recorded',
         address: { box: 'brood box 2', frame: 6, face },
         side: parseSide('5S 3H B7'),
         seen: null,
@@ -227,7 +227,7 @@ describe('parts changed at the hive', () => {
       rota: JSON.stringify(rota),
       started_at: new Date('2026-05-14T06:20:00.000Z'),
     });
-    const taken = entry({ kind: 'stack changed', change: { do: 'take', part: 'crown board' }, reason: '' });
+    const taken = entry({ kind: 'stack-changed', change: { do: 'take', part: 'crown board' }, reason: '' });
     await morag
       .post(pathOf(endpoints.recordEntries, { visit: seven }))
       .send({ entries: [taken] })
@@ -264,12 +264,12 @@ describe('the review of a visit', () => {
     const trainee = (await prepared()).trainees[0]!.id;
     const photo = uuid();
     await record([
-      entry({ kind: 'outside seen', when: 'before', look: { ...EMPTY_LOOK, pollenIn: true, pollens: ['orange'] } }),
-      entry({ kind: 'mood noted', mood: 2 }),
-      entry({ kind: 'side guessed', person: trainee, address, letters: ['S'] }),
+      entry({ kind: 'outside-seen', when: 'before', look: { ...EMPTY_LOOK, pollenIn: true, pollens: ['orange'] } }),
+      entry({ kind: 'mood-noted', mood: 2 }),
+      entry({ kind: 'side-guessed', person: trainee, address, letters: ['S'] }),
       read('6S 2H B7'),
-      entry({ kind: 'photo taken', photo, of: 'eggs', spot: { part: 'brood box', frame: 5, face: 'low' } }),
-      entry({ kind: 'sting counted', person: trainee }),
+      entry({ kind: 'photo-taken', photo, of: 'eggs', spot: { part: 'brood box', frame: 5, face: 'low' } }),
+      entry({ kind: 'sting-counted', person: trainee }),
     ]).expect(200);
     const seen = await review();
     expect(seen.told.map(({ title }) => title)).toEqual(
@@ -286,7 +286,7 @@ describe('the review of a visit', () => {
   });
 
   it('turns queenright when a photo shows eggs afterwards', async () => {
-    await record([entry({ kind: 'confirmed afterwards', address, letter: 'E', there: true })]).expect(200);
+    await record([entry({ kind: 'confirmed-afterwards', address, letter: 'E', there: true })]).expect(200);
     const seen = await review();
     expect(seen.queen).toMatchObject({ verdict: 'queenright', laid: { from: '2026-05-11', to: '2026-05-14' } });
     expect(seen.frames[4]?.low?.trace).toEqual(['E']);
@@ -295,16 +295,16 @@ describe('the review of a visit', () => {
 
   it('says what was asked and not seen, and what helped a trainee', async () => {
     const trainee = (await prepared()).trainees[0]!.id;
-    const judged = { kind: 'skill judged' as const, trainee, skill: 'finds-eggs', level: 'helped' as const };
+    const judged = { kind: 'skill-judged' as const, trainee, skill: 'finds-eggs', level: 'helped' as const };
     await record([
       entry(judged),
       entry({ ...judged, prompt: 'pointed', note: 'sun behind her' }),
-      entry({ kind: 'evidence ticked', evidence: 'queen cells', seen: true }),
+      entry({ kind: 'evidence-ticked', evidence: 'queen-cells', seen: true }),
     ]).expect(200);
     const { missing, judgements } = await review();
-    expect(missing).toEqual(expect.arrayContaining(['young larvae', 'healthy brood']));
+    expect(missing).toEqual(expect.arrayContaining(['young-larvae', 'healthy-brood']));
     expect(missing).not.toContain('eggs');
-    expect(missing).not.toContain('queen cells');
+    expect(missing).not.toContain('queen-cells');
     expect(judgements).toEqual([
       expect.objectContaining({ level: 'helped', prompt: 'pointed', note: 'sun behind her' }),
     ]);
@@ -314,8 +314,8 @@ describe('the review of a visit', () => {
     const trainees = (await prepared()).trainees;
     const other = trainees.find(({ name }) => !name.startsWith('Salma'))!;
     await record([
-      entry({ kind: 'sting counted', person: other.id }),
-      entry({ kind: 'guard overridden', guard: 'do not open', reason: 'swarm on the branch' }),
+      entry({ kind: 'sting-counted', person: other.id }),
+      entry({ kind: 'guard-overridden', guard: 'do-not-open', reason: 'swarm on the branch' }),
     ]).expect(200);
     const [all, hers] = [JSON.stringify((await review()).told), JSON.stringify((await review(salma)).told)];
     expect(all).toContain(other.name);
@@ -340,8 +340,8 @@ describe('a sting', () => {
   it('is told to the lead until somebody has asked after it', async () => {
     const { session } = await today(morag);
     const person = (await prepared()).trainees[1]!.id;
-    const ask = (reaction: 'elsewhere too' | 'well', at: string) =>
-      entry({ kind: 'sting asked after', person, reaction }, at);
+    const ask = (reaction: 'elsewhere-too' | 'well', at: string) =>
+      entry({ kind: 'sting-asked-after', person, reaction }, at);
     const now = school.context.clock.now();
     const minutes = (ago: number) => new Date(now.getTime() - ago * 60_000).toISOString();
     const warnings = async () => {
@@ -349,9 +349,9 @@ describe('a sting', () => {
       return (body as { visits: { visit: string; warnings: string[] }[] }).visits.find((each) => each.visit === visit)!
         .warnings;
     };
-    await record([entry({ kind: 'sting counted', person }, minutes(12))]).expect(200);
+    await record([entry({ kind: 'sting-counted', person }, minutes(12))]).expect(200);
     expect((await warnings()).join()).toMatch(/Stung, to be asked now/);
-    await record([ask('elsewhere too', minutes(1))]).expect(200);
+    await record([ask('elsewhere-too', minutes(1))]).expect(200);
     expect((await warnings())[0]).toBe('Sting reaction reported');
   });
 });

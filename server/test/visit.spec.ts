@@ -42,7 +42,7 @@ interface Review {
 }
 
 const reading = (frame: number, face: 'low' | 'high', line: string) =>
-  entry({ kind: 'frame side recorded', address: { box: 'brood box', frame, face }, side: parseSide(line), seen: null });
+  entry({ kind: 'frame-side-recorded', address: { box: 'brood box', frame, face }, side: parseSide(line), seen: null });
 const crowded = Array.from({ length: 11 }, (_, index) => index + 1).flatMap((frame) => [
   reading(frame, 'low', frame < 3 || frame > 9 ? '4H 2N 2C B8' : '1H 1N 1P 4S 1L B8'),
   reading(frame, 'high', frame < 3 || frame > 9 ? '4H 2N 2C B7' : '1H 1N 1P 3S 1L 1E B8'),
@@ -146,7 +146,7 @@ describe('a visit', () => {
       (answer.body as { verdicts: { outcome: string }[] }).verdicts.map((each) => each.outcome),
     );
     expect(outcomes.filter((outcome) => outcome === 'kept')).toHaveLength(2);
-    expect(outcomes.filter((outcome) => outcome === 'known already')).toHaveLength(4);
+    expect(outcomes.filter((outcome) => outcome === 'known-already')).toHaveLength(4);
     const ids = batch.map((each) => each.id);
     expect(await school.db('visit_entries').whereIn('id', ids)).toHaveLength(2);
   });
@@ -212,7 +212,7 @@ describe('a visit', () => {
     const bees = seen.measures.find((row) => row.measure === 'Frames of bees');
     expect(bees).toMatchObject({ word: 'more' });
     expect(bees?.now?.value).toBe(10.75);
-    const space = seen.advice.find(({ advice }) => advice.kind === 'add space');
+    const space = seen.advice.find(({ advice }) => advice.kind === 'add-space');
     expect(space?.advice.title).toBe('Put a second super on');
     expect(space?.advice.reasons[0]?.text).toMatch(/Bees on 10\.8 of 11 frames/);
   });
@@ -220,7 +220,7 @@ describe('a visit', () => {
   it('turns a decision into a follow-up on the strip, once, and takes it back', async () => {
     const visit = await openVisit(tomasz);
     await record(visit, crowded).expect(200);
-    const decision = { id: uuid(), advice: 'add space', verdict: 'accepted' };
+    const decision = { id: uuid(), advice: 'add-space', verdict: 'accepted' };
     const decide = () => tomasz.post(pathOf(endpoints.decide, { visit })).send(decision).expect(200);
     await decide();
     await decide();
@@ -235,7 +235,7 @@ describe('a visit', () => {
     );
     const otherwise = {
       id: uuid(),
-      advice: 'add space',
+      advice: 'add-space',
       verdict: 'otherwise',
       action: 'wait for the lime',
       reason: 'no drawn combs',
@@ -244,7 +244,7 @@ describe('a visit', () => {
     await tomasz.post(pathOf(endpoints.decide, { visit })).send(otherwise).expect(200);
     const changed = await review(visit);
     expect(changed.followUps).toMatchObject([{ due: '2026-05-20' }]);
-    expect(changed.advice.find(({ advice }) => advice.kind === 'add space')?.decision).toMatchObject({
+    expect(changed.advice.find(({ advice }) => advice.kind === 'add-space')?.decision).toMatchObject({
       verdict: 'otherwise',
     });
     await tomasz
@@ -260,19 +260,19 @@ describe('a visit', () => {
     const ofFour = async () => (await due()).find((group) => group.hive.number === '4')?.due.length;
     const before = await ofFour();
     expect(before).toBeGreaterThan(0);
-    const close = entry({ kind: 'visit closed', reason: 'question answered', note: '' });
+    const close = entry({ kind: 'visit-closed', reason: 'question-answered', note: '' });
     await record(visit, [close]).expect(200);
     expect(await ofFour()).toBe(0);
     expect((await review(visit)).closedAt).toBe(close.at);
-    await record(visit, [entry({ kind: 'entry undone', entry: close.id })]).expect(200);
+    await record(visit, [entry({ kind: 'entry-undone', entry: close.id })]).expect(200);
     expect(await ofFour()).toBe(before);
     expect((await review(visit)).closedAt).toBeNull();
   });
 
   it('keeps late entries of another device after it was closed', async () => {
     const visit = await openVisit(tomasz);
-    await record(visit, [entry({ kind: 'visit closed', reason: 'time', note: '' })]).expect(200);
-    const late: EntryBody = { kind: 'note written', text: 'one bee in the veil' };
+    await record(visit, [entry({ kind: 'visit-closed', reason: 'time', note: '' })]).expect(200);
+    const late: EntryBody = { kind: 'note-written', text: 'one bee in the veil' };
     await record(visit, [entry(late)]).expect(200);
   });
 });
@@ -332,7 +332,7 @@ describe('the demo', () => {
       .select<{ body: EntryBody }[]>('body');
     const first = rows
       .map((row) => row.body)
-      .find((body) => body.kind === 'frame side recorded' && body.address.box === 'brood box');
-    expect(first?.kind === 'frame side recorded' && formatSide(first.side)).toBe('3H 5C B3');
+      .find((body) => body.kind === 'frame-side-recorded' && body.address.box === 'brood box');
+    expect(first?.kind === 'frame-side-recorded' && formatSide(first.side)).toBe('3H 5C B3');
   });
 });

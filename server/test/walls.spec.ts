@@ -94,18 +94,18 @@ beforeAll(async () => {
   await record(
     ids.visit,
     entry(
-      { kind: 'question asked', text: 'Why?', person: people.T, spot: null, photo: null, sure: null },
+      { kind: 'question-asked', text: 'Why?', person: people.T, spot: null, photo: null, sure: null },
       NOW,
       ids.question,
     ),
-    entry({ kind: 'photo taken', photo: ids.photo, of: 'eggs', spot: null }, NOW),
-    entry({ kind: 'defect noted', part: 'brood box', defect: 'gap', forNow: '', until: 'next visit' }, NOW),
-    entry({ kind: 'visit closed', reason: 'question answered', note: '' }, NOW),
+    entry({ kind: 'photo-taken', photo: ids.photo, of: 'eggs', spot: null }, NOW),
+    entry({ kind: 'defect-noted', part: 'brood box', defect: 'gap', forNow: '', until: 'next-visit' }, NOW),
+    entry({ kind: 'visit-closed', reason: 'question-answered', note: '' }, NOW),
   );
   ids.event = uuid();
   await post(agents.L, endpoints.logSeasonEvent, { site: ids.site }, { id: ids.event, kind: 'wasps', date: DAY });
   ids.colonyEvent = uuid();
-  const seen = { id: ids.colonyEvent, date: DAY, detail: { kind: 'eggs seen' } };
+  const seen = { id: ids.colonyEvent, date: DAY, detail: { kind: 'eggs-seen' } };
   await post(agents.L, endpoints.logColonyEvent, { hive: ids.hive }, seen);
   ids.pollen = uuid();
   await post(agents.L, endpoints.seePollen, { site: ids.site }, { id: ids.pollen, colour: 'grey', date: DAY });
@@ -214,8 +214,8 @@ const LINES: Readonly<Record<Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI'
   },
   dropPlant: { may: 'LSO', params: site, body: () => ({ plant: 'ivy' }) },
   seeBloom: { may: 'LSOTU', params: site, body: () => ({ plant: 'white-clover', which: 'first', date: DAY }) },
-  setClimate: { may: 'L', params: site, body: () => ({ turn: null, method: 'single sine' }) },
-  logSeasonEvent: { may: 'LSO', params: site, body: () => ({ id: uuid(), kind: 'drones flying', date: DAY }) },
+  setClimate: { may: 'L', params: site, body: () => ({ turn: null, method: 'single-sine' }) },
+  logSeasonEvent: { may: 'LSO', params: site, body: () => ({ id: uuid(), kind: 'drones-flying', date: DAY }) },
   tickFlowSigns: {
     may: 'LSOTU',
     params: site,
@@ -225,9 +225,9 @@ const LINES: Readonly<Record<Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI'
   settlePollen: { may: 'LSO', params: () => ({ seen: id('pollen') }), body: () => ({ plant: null }) },
   tapAlive: { may: 'LSO', params: hive, body: () => ({ state: 'alive', date: DAY }) },
   withdrawSeasonEvent: { may: 'LSO', params: () => ({ event: id('event') }) },
-  logColonyEvent: { may: 'LSO', params: hive, body: () => ({ id: uuid(), date: DAY, detail: { kind: 'eggs seen' } }) },
+  logColonyEvent: { may: 'LSO', params: hive, body: () => ({ id: uuid(), date: DAY, detail: { kind: 'eggs-seen' } }) },
   withdrawColonyEvent: { may: 'LSO', params: () => ({ event: id('colonyEvent') }) },
-  setColony: { may: 'LSO', params: hive, body: () => ({ class: 'teaching', strain: 'cuts down' }) },
+  setColony: { may: 'LSO', params: hive, body: () => ({ class: 'teaching', strain: 'cuts-down' }) },
   importWeather: {
     may: 'LSO',
     params: () => ({ site: id('moor') }),
@@ -260,7 +260,7 @@ const LINES: Readonly<Record<Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI'
   recordEntries: {
     may: 'LSOT',
     params: visit,
-    body: () => ({ entries: [entry({ kind: 'mood noted', mood: 2 }, '2026-05-14T06:12:00.000Z')] }),
+    body: () => ({ entries: [entry({ kind: 'mood-noted', mood: 2 }, '2026-05-14T06:12:00.000Z')] }),
   },
   keepAttachment: {
     may: 'LSOT',
@@ -315,7 +315,7 @@ const LINES: Readonly<Record<Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI'
   settlePassport: {
     may: 'L',
     params: salma,
-    body: () => ({ word: 'turn down', school: 'A far school', reason: 'unknown' }),
+    body: () => ({ word: 'turn-down', school: 'A far school', reason: 'unknown' }),
   },
   // Practice.
   practiceRecord: { may: 'LSOT', params: visit },
@@ -347,7 +347,7 @@ const LINES: Readonly<Record<Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI'
   discardDraft: { may: 'LF' },
   enforceChecklist: {
     may: 'LF',
-    body: () => ({ skills, after: 1, standings: 'carried over', from: null, note: 'as before' }),
+    body: () => ({ skills, after: 1, standings: 'carried-over', from: null, note: 'as before' }),
     or: 409,
   },
   takeBackChecklist: { may: 'LF', or: 409 },

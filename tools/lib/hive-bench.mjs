@@ -13,7 +13,7 @@ const reading = (seed) => ({
   id: randomUUID(),
   at: '2026-05-14T12:20:00.000Z',
   body: {
-    kind: 'frame side recorded',
+    kind: 'frame-side-recorded',
     address: { box: 'brood box', frame: 1 + (seed % 8), face: seed % 2 ? 'high' : 'low' },
     side: { eighths: { S: 4, L: 1, H: 3 }, trace: ['E'], bees: 6, queen: false, cells: 0, doubtful: false },
     seen: null,

@@ -69,7 +69,7 @@ export async function whoWrites(people, { visits, now }, tally) {
   const pairs = [];
   for (const visit of visits)
     for (const caller of people) {
-      const entry = { id: randomUUID(), at: now, body: { kind: 'note written', text: 'first' } };
+      const entry = { id: randomUUID(), at: now, body: { kind: 'note-written', text: 'first' } };
       const { status, body } = await caller.post(`/api/visits/${visit}/entries`, { entries: [entry] });
       if (status !== 200 || body.verdicts[0].outcome === 'refused') continue;
       tally.acknowledged.add(entry.id);
@@ -147,7 +147,7 @@ export async function writers(devices, { now }, going, tally, { batch = 1, every
         const entries = Array.from({ length: batch }, () => ({
           id: randomUUID(),
           at: now,
-          body: { kind: 'note written', text: `load ${(made += 1)}` },
+          body: { kind: 'note-written', text: `load ${(made += 1)}` },
         }));
         for (let tries = 0; ; tries += 1) {
           const answer = await caller.post(`/api/visits/${visit}/entries`, { entries });

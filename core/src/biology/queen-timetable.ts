@@ -3,12 +3,12 @@ import { DEVELOPMENT } from './development';
 
 /** What a queen's timetable begins with. */
 export const QUEEN_STARTS = [
-  'cell sealed',
-  'cell with larva',
-  'queen lost',
-  'virgin emerged',
-  'cell put in',
-  'queen put in',
+  'cell-sealed',
+  'cell-with-larva',
+  'queen-lost',
+  'virgin-emerged',
+  'cell-put-in',
+  'queen-put-in',
 ] as const;
 export type QueenStart = (typeof QUEEN_STARTS)[number];
 
@@ -51,12 +51,12 @@ const ENOUGH_FIT = 1.5;
  * Days until she emerges, first and last, from each start. A cell that is seen sealed was sealed today or any day since it could be; a larva
  * seen is a day old or about to be sealed; a queen lost is replaced from larvae of up to a day.
  */
-const EMERGES: Readonly<Record<Exclude<QueenStart, 'queen put in'>, readonly [number, number]>> = {
-  'cell with larva': [DEVELOPMENT.queen.sealed, DEVELOPMENT.queen.sealed + DEVELOPMENT.queen.larva],
-  'cell sealed': [0, DEVELOPMENT.queen.sealed],
-  'queen lost': [10, 13],
-  'virgin emerged': [0, 0],
-  'cell put in': [1, 2],
+const EMERGES: Readonly<Record<Exclude<QueenStart, 'queen-put-in'>, readonly [number, number]>> = {
+  'cell-with-larva': [DEVELOPMENT.queen.sealed, DEVELOPMENT.queen.sealed + DEVELOPMENT.queen.larva],
+  'cell-sealed': [0, DEVELOPMENT.queen.sealed],
+  'queen-lost': [10, 13],
+  'virgin-emerged': [0, 0],
+  'cell-put-in': [1, 2],
 };
 
 /** A swarm leaves when its first cell is sealed, and a lost queen is gone longer: days before a virgin emerges without eggs of another. */
@@ -71,10 +71,10 @@ const GONE_BEFORE_VIRGIN = Math.round(DEVELOPMENT.queen.sealed);
  * @param days weather of the days from then on, any order; unknown days count as half fit
  * @returns her timetable
  * @throws RangeError for a malformed date
- * @example queenTimetable('queen lost', '2026-05-10', []).emerges // { from: '2026-05-20', to: '2026-05-23' }
+ * @example queenTimetable('queen-lost', '2026-05-10', []).emerges // { from: '2026-05-20', to: '2026-05-23' }
  */
 export function queenTimetable(start: QueenStart, date: CivilDate, days: readonly MatingDay[]): QueenTimetable {
-  if (start === 'queen put in') {
+  if (start === 'queen-put-in') {
     return {
       stopped: date,
       emerges: null,
@@ -103,7 +103,7 @@ export function queenTimetable(start: QueenStart, date: CivilDate, days: readonl
   const span = Array.from({ length: daysBetween(mature, mated) + 1 }, (_, index) => addDays(mature, index));
   const lastEggs = addDays(mated, TO_LAYING[1]);
   return {
-    stopped: start === 'virgin emerged' ? addDays(date, -GONE_BEFORE_VIRGIN) : date,
+    stopped: start === 'virgin-emerged' ? addDays(date, -GONE_BEFORE_VIRGIN) : date,
     emerges,
     mature,
     mating: {

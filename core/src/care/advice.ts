@@ -1,6 +1,6 @@
 import type { CivilDate } from '../units';
 
-export const ADVICE_KINDS = ['feed', 'queen cells', 'add space', 'look again', 'leave alone'] as const;
+export const ADVICE_KINDS = ['feed', 'queen-cells', 'add-space', 'look-again', 'leave-alone'] as const;
 export type AdviceKind = (typeof ADVICE_KINDS)[number];
 
 /** A reason with its number, for or against. */

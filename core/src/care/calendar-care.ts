@@ -1,6 +1,6 @@
 import { DEVELOPMENT } from '../biology';
 import { nectarOn } from '../season';
-import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo, upperFirst } from '../units';
+import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo, upperFirst, spoken } from '../units';
 import type { ColonyEvent } from './colony-event';
 import type { CalendarFacts, SourceDue } from './calendar-types';
 import { BRINGS, flyable } from './expected';
@@ -103,27 +103,27 @@ function warmthAhead({ days, today }: CalendarFacts): string {
 
 /** How long a feed keeps: thin syrup ferments within days in the warm, saturated syrup does not. Common practice. */
 const KEEPS: Readonly<Record<Extract<ColonyEvent, { kind: 'feed' }>['what'], string>> = {
-  'thin syrup': '; plain thin syrup keeps three to four days in the warm',
-  'thick syrup': '; thick syrup keeps for weeks, so what stays is not wanted',
+  'thin-syrup': '; plain thin syrup keeps three to four days in the warm',
+  'thick-syrup': '; thick syrup keeps for weeks, so what stays is not wanted',
   fondant: '',
-  'dry sugar': '',
+  'dry-sugar': '',
 };
 
 function feedPart(facts: CalendarFacts): readonly SourceDue[] {
-  const feed = standing(facts, 'feed', ['feeder empty']);
+  const feed = standing(facts, 'feed', ['feeder-empty']);
   const patty = standing(facts, 'patty', []);
   const dues: SourceDue[] = [];
   if (feed) {
     const empty = runsOut(feed.date, feed.kg, dailyOf(feed), facts.framesOfBees);
     dues.push({
       id: `feed:${feed.date}`,
-      title: `${upperFirst(feed.what)}: feeder empty?`,
+      title: `${upperFirst(spoken(feed.what))}: feeder empty?`,
       from: addDays(empty, -1),
       due: addDays(empty, 3),
       why: `${roundTo(feed.kg, 1)} kg given ${dayAndMonth(feed.date, facts.today)} to ${roundTo(facts.framesOfBees, 0)} frames of bees${KEEPS[feed.what]}`,
       strict: 'should',
       question: 'Taken? More? Or ignored, then off with it',
-      bring: feed.what,
+      bring: spoken(feed.what),
       opens: false,
       lapses: addDays(empty, 24),
     });
@@ -167,7 +167,7 @@ export function superFullOn(
 }
 
 function superPart(facts: CalendarFacts): readonly SourceDue[] {
-  const on = standing(facts, 'super on', ['super off', 'super left as winter food']);
+  const on = standing(facts, 'super-on', ['super-off', 'super-left-as-winter-food']);
   if (!on) return [];
   const binding = boundBy(coursesOf(facts.events, facts.today), on.date);
   if (binding) {
@@ -198,7 +198,7 @@ function superPart(facts: CalendarFacts): readonly SourceDue[] {
         title: 'Super on while they are fed: mark it, not for harvest',
         from: on.date,
         due: on.date,
-        why: `Put on ${dayAndMonth(on.date, facts.today)}; the ${fed.what} of ${dayAndMonth(fed.from, facts.today)} is carried down until about ${dayAndMonth(fed.until, facts.today)}, into this box as well. Sugar in honey is no honey: feeder off, or the box marked as their own food`,
+        why: `Put on ${dayAndMonth(on.date, facts.today)}; the ${spoken(fed.what)} of ${dayAndMonth(fed.from, facts.today)} is carried down until about ${dayAndMonth(fed.until, facts.today)}, into this box as well. Sugar in honey is no honey: feeder off, or the box marked as their own food`,
         strict: 'must',
         question: 'Feeder off, or box marked?',
         bring: 'Marker, label',
@@ -225,7 +225,7 @@ function superPart(facts: CalendarFacts): readonly SourceDue[] {
 }
 
 function dronePart(facts: CalendarFacts): readonly SourceDue[] {
-  const comb = standing(facts, 'drone comb in', ['drone comb out']);
+  const comb = standing(facts, 'drone-comb-in', ['drone-comb-out']);
   if (!comb) return [];
   const { egg, larva, sealed } = DEVELOPMENT.drone;
   const capped = addDays(comb.date, Math.ceil(egg + larva) + 5);
@@ -247,7 +247,7 @@ function dronePart(facts: CalendarFacts): readonly SourceDue[] {
 }
 
 function suspicionPart(facts: CalendarFacts): readonly SourceDue[] {
-  const suspicion = standing(facts, 'suspicion', ['suspicion settled']);
+  const suspicion = standing(facts, 'suspicion', ['suspicion-settled']);
   if (!suspicion) return [];
   return [
     {

@@ -1,5 +1,5 @@
 import { DEVELOPMENT, type QueenStart, type QueenTimetable, daysToEmergence, queenTimetable } from '../biology';
-import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf, upperFirst } from '../units';
+import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf, upperFirst, spoken } from '../units';
 import type { CalendarFacts, Dates } from './calendar-types';
 import { newColonyPlan } from './new-colony';
 import { standing } from './standing-event';
@@ -31,7 +31,7 @@ export function queenInTheMaking(
   const queen = standing(facts, 'queen', []) ?? queenOfSplit(facts);
   if (!queen) return null;
   const plan = queenTimetable(queen.start, queen.date, facts.matingDays);
-  const lays = facts.events.some(({ kind, date }) => kind === 'eggs seen' && date >= plan.laying.from);
+  const lays = facts.events.some(({ kind, date }) => kind === 'eggs-seen' && date >= plan.laying.from);
   return lays || daysBetween(plan.worry, facts.today) > QUEEN_LAPSES
     ? null
     : { start: queen.start, date: queen.date, plan };
@@ -40,14 +40,14 @@ export function queenInTheMaking(
 /** A split that got no queen lost her on its day. */
 function queenOfSplit(facts: Pick<CalendarFacts, 'events'>): { start: QueenStart; date: CivilDate } | null {
   const hived = standing(facts, 'hived', []);
-  return hived?.as === 'split without a queen' ? { start: 'queen lost', date: hived.date } : null;
+  return hived?.as === 'split-without-a-queen' ? { start: 'queen-lost', date: hived.date } : null;
 }
 
 function queenPart(facts: CalendarFacts): Dates {
   const queen = queenInTheMaking(facts);
   if (!queen) return { dues: [], rests: [] };
   const { plan } = queen;
-  const began = `${queen.start} on ${dayAndMonth(queen.date, facts.today)}`;
+  const began = `${spoken(queen.start)} on ${dayAndMonth(queen.date, facts.today)}`;
   const mating = plan.mating
     ? `; mature ${dayAndMonth(plan.mature!, facts.today)}, ${plan.mating.fitDays} days fit for mating by ${dayAndMonth(plan.mating.to, facts.today)}`
     : '';
@@ -82,7 +82,7 @@ function queenPart(facts: CalendarFacts): Dates {
     rests: [
       {
         ...plan.alone,
-        cause: 'young queen',
+        cause: 'young-queen',
         why: plan.emerges
           ? 'A young queen emerges, flies and mates: opened now she may be lost or balled'
           : 'A queen was put in: disturbed early she is balled',
@@ -111,10 +111,10 @@ function hivedPart(facts: CalendarFacts): Dates {
         bring,
         opens: true,
         lapses: addDays(hived.date, SETTLED),
-        why: `${upperFirst(hived.as)} of ${dayAndMonth(hived.date, facts.today)}, day ${daysBetween(hived.date, from)}. Another school ${plan.otherSchool}`,
+        why: `${upperFirst(spoken(hived.as))} of ${dayAndMonth(hived.date, facts.today)}, day ${daysBetween(hived.date, from)}. Another school ${plan.otherSchool}`,
       })),
     rests: plan.alone.map(({ from, to, why }) => ({
-      cause: 'young queen' as const,
+      cause: 'young-queen' as const,
       from,
       to,
       why,
@@ -125,7 +125,7 @@ function hivedPart(facts: CalendarFacts): Dates {
 
 /** No sealed brood left: the days on which acids reach every mite. */
 function broodPart(facts: CalendarFacts): Dates {
-  const stopped = standing(facts, 'brood stopped', ['eggs seen']);
+  const stopped = standing(facts, 'brood-stopped', ['eggs-seen']);
   if (!stopped) return { dues: [], rests: [] };
   const { egg, larva } = DEVELOPMENT.worker;
   const open = addDays(stopped.date, egg + larva);

@@ -26,7 +26,7 @@ export interface Due {
   readonly clash: string | null;
 }
 
-export const REST_CAUSES = ['young queen', 'just opened', 'load'] as const;
+export const REST_CAUSES = ['young-queen', 'just-opened', 'load'] as const;
 
 /** A stretch in which a colony is left alone. */
 export interface Rest {

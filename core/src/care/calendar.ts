@@ -1,5 +1,5 @@
 import { PHASE_WORK, type PhaseSpan, phaseOn, swarmingOn } from '../season';
-import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf } from '../units';
+import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf, spoken } from '../units';
 import { careDates } from './calendar-care';
 import { queenDates, queenInTheMaking } from './calendar-queen';
 import type {
@@ -84,7 +84,7 @@ function openingRests({ openings, practice, today }: CalendarFacts, load: Load):
   const rests: Rest[] = [];
   if (last && practice.restDays > 0)
     rests.push({
-      cause: 'just opened',
+      cause: 'just-opened',
       from: addDays(last.date, 1),
       to: addDays(last.date, practice.restDays),
       why: `Opened on ${dayAndMonth(last.date, today)}: every opening costs them part of a day`,
@@ -164,7 +164,7 @@ function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly Sou
     return [
       {
         ...base(
-          `Shut in winter; ${reopened.phase} begins about ${dayAndMonth(reopened.from)}. Winter counts as no delay`,
+          `Shut in winter; ${spoken(reopened.phase)} begins about ${dayAndMonth(reopened.from)}. Winter counts as no delay`,
         ),
         title: 'First look of the year',
         from: reopened.from,
@@ -180,8 +180,8 @@ function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly Sou
   const why = cells
     ? `${practice.swarmIntervalDays} days while swarms may leave: a cell is sealed on day 8. The other school: 10 to 15 days, or three weeks where nothing is asked of them`
     : colonyClass === 'resting'
-      ? `Little is asked of it: ${least} to ${most} days in ${span.phase}`
-      : `${least} to ${most} days in ${span.phase}. Work fits need: another school opens weekly in a flow`;
+      ? `Little is asked of it: ${least} to ${most} days in ${spoken(span.phase)}`
+      : `${least} to ${most} days in ${spoken(span.phase)}. Work fits need: another school opens weekly in a flow`;
   const from = openFrom(
     since ? addDays(since, least!) : today,
     rests.filter((rest) => rest.strict === 'must'),

@@ -6,7 +6,7 @@ import type { NewColony } from './new-colony';
 export type ColonyEvent = { readonly date: CivilDate } & (
   | { readonly kind: 'hived'; readonly as: NewColony }
   | { readonly kind: 'queen'; readonly start: QueenStart }
-  | { readonly kind: 'eggs seen' }
+  | { readonly kind: 'eggs-seen' }
   | {
       readonly kind: 'treatment';
       /** Active ingredient and form, as the label names it. */
@@ -22,42 +22,42 @@ export type ColonyEvent = { readonly date: CivilDate } & (
       readonly supersAllowed?: boolean | undefined;
     }
   /** Everything that lies in the hive, or one medicine. */
-  | { readonly kind: 'treatment out'; readonly medicine?: string | undefined }
+  | { readonly kind: 'treatment-out'; readonly medicine?: string | undefined }
   | {
       readonly kind: 'feed';
-      readonly what: 'thin syrup' | 'thick syrup' | 'fondant' | 'dry sugar';
+      readonly what: 'thin-syrup' | 'thick-syrup' | 'fondant' | 'dry-sugar';
       readonly kg: number;
     }
   | { readonly kind: 'patty'; readonly kg: number }
-  | { readonly kind: 'feeder empty' }
-  | { readonly kind: 'super on'; readonly holdsKg: number }
-  | { readonly kind: 'super off' }
-  | { readonly kind: 'super left as winter food' }
-  | { readonly kind: 'drone comb in' }
-  | { readonly kind: 'drone comb out' }
-  | { readonly kind: 'brood stopped' }
+  | { readonly kind: 'feeder-empty' }
+  | { readonly kind: 'super-on'; readonly holdsKg: number }
+  | { readonly kind: 'super-off' }
+  | { readonly kind: 'super-left-as-winter-food' }
+  | { readonly kind: 'drone-comb-in' }
+  | { readonly kind: 'drone-comb-out' }
+  | { readonly kind: 'brood-stopped' }
   | { readonly kind: 'suspicion'; readonly of: string }
-  | { readonly kind: 'suspicion settled' }
-  | { readonly kind: 'ordered by the inspector'; readonly what: string }
+  | { readonly kind: 'suspicion-settled' }
+  | { readonly kind: 'ordered-by-the-inspector'; readonly what: string }
 );
 export type ColonyEventKind = ColonyEvent['kind'];
 
 export const COLONY_EVENT_KINDS = [
   'hived',
   'queen',
-  'eggs seen',
+  'eggs-seen',
   'treatment',
-  'treatment out',
+  'treatment-out',
   'feed',
   'patty',
-  'feeder empty',
-  'super on',
-  'super off',
-  'super left as winter food',
-  'drone comb in',
-  'drone comb out',
-  'brood stopped',
+  'feeder-empty',
+  'super-on',
+  'super-off',
+  'super-left-as-winter-food',
+  'drone-comb-in',
+  'drone-comb-out',
+  'brood-stopped',
   'suspicion',
-  'suspicion settled',
-  'ordered by the inspector',
+  'suspicion-settled',
+  'ordered-by-the-inspector',
 ] as const satisfies readonly ColonyEventKind[];

@@ -4,7 +4,7 @@ import { type CivilDate, addDays, dayAndMonth, daysBetween, earlierOf, laterOf, 
 import { eatenDaily } from './eating';
 
 /** How a strain answers a dearth: a habit, no fault. */
-export const STRAINS = ['keeps laying', 'cuts down', 'stops'] as const;
+export const STRAINS = ['keeps-laying', 'cuts-down', 'stops'] as const;
 export type Strain = (typeof STRAINS)[number];
 
 /** What the last record says of a colony. Frames are full-frame equivalents. */
@@ -72,62 +72,62 @@ export interface ExpectedState {
 
 /** Eggs a day of a good queen at the height of each phase, before bees, food and weather hold her back. Common practice; peak near 2000. */
 const LAYING: Readonly<Record<Phase, number>> = {
-  'winter rest': 0,
-  'first brood': 220,
+  'winter-rest': 0,
+  'first-brood': 220,
   'build-up': 1000,
-  'swarm season': 1500,
+  'swarm-season': 1500,
   flow: 1350,
   dearth: 900,
-  'late flow': 800,
-  'making winter bees': 600,
-  'closing down': 150,
+  'late-flow': 800,
+  'making-winter-bees': 600,
+  'closing-down': 150,
 };
 /** Days that a worker lives as an adult in each phase. Winter bees: 4 to 8 months, until they rear the first brood. */
 const LIFE: Readonly<Record<Phase, number>> = {
-  'winter rest': 170,
-  'first brood': 48,
+  'winter-rest': 170,
+  'first-brood': 48,
   'build-up': 40,
-  'swarm season': 34,
+  'swarm-season': 34,
   flow: 32,
   dearth: 36,
-  'late flow': 42,
-  'making winter bees': 55,
-  'closing down': 80,
+  'late-flow': 42,
+  'making-winter-bees': 55,
+  'closing-down': 80,
 };
 /** Share of the brood that is drone. */
 const DRONE: Readonly<Record<Phase, number>> = {
-  'winter rest': 0,
-  'first brood': 0,
+  'winter-rest': 0,
+  'first-brood': 0,
   'build-up': 0.04,
-  'swarm season': 0.08,
+  'swarm-season': 0.08,
   flow: 0.06,
   dearth: 0.02,
-  'late flow': 0.015,
-  'making winter bees': 0.005,
-  'closing down': 0,
+  'late-flow': 0.015,
+  'making-winter-bees': 0.005,
+  'closing-down': 0,
 };
 const MOOD: Readonly<Record<Phase, string>> = {
-  'winter rest': 'clustered and still; a low hum when knocked',
-  'first brood': 'quiet, few on the wing',
+  'winter-rest': 'clustered and still; a low hum when knocked',
+  'first-brood': 'quiet, few on the wing',
   'build-up': 'calm on fine days, short-tempered in cold wind',
-  'swarm season': 'busy, mostly calm; restless when about to leave',
+  'swarm-season': 'busy, mostly calm; restless when about to leave',
   flow: 'gentle: the foragers are away',
   dearth: 'defensive, robbing about',
-  'late flow': 'fairly gentle, heavy traffic',
-  'making winter bees': 'watchful; robbers and wasps put them on edge',
-  'closing down': 'slow and clinging; sharp when the lid cools',
+  'late-flow': 'fairly gentle, heavy traffic',
+  'making-winter-bees': 'watchful; robbers and wasps put them on edge',
+  'closing-down': 'slow and clinging; sharp when the lid cools',
 };
 /** Laying in a dearth as a share of before, by strain. Common practice. */
-const IN_DEARTH: Readonly<Record<Strain, number>> = { 'keeps laying': 0.9, 'cuts down': 0.45, stops: 0.04 };
+const IN_DEARTH: Readonly<Record<Strain, number>> = { 'keeps-laying': 0.9, 'cuts-down': 0.45, stops: 0.04 };
 
 /** Nectar that a frame of bees brings home a day for each point of worth in bloom, ripened, kg: 0.9 to 1.4 kg a day of a strong hive in a flow. */
 export const BRINGS = 0.011;
 /** Bees that keep brood warm and fed: frames of brood at most for each frame of bees; fewer while nights are cold. Common practice. */
 const BROOD_PER_BEES: Readonly<Partial<Record<Phase, number>>> = {
-  'winter rest': 0.1,
-  'first brood': 0.22,
+  'winter-rest': 0.1,
+  'first-brood': 0.22,
   'build-up': 0.45,
-  'closing down': 0.3,
+  'closing-down': 0.3,
 };
 const BROOD_IN_THE_WARM = 0.75;
 /** Days of an open season without a look after which nothing can be said of a colony: crops, swarms and feeds are not known. */
@@ -294,7 +294,7 @@ function courseTo(
 /** Days since the record on which colonies were open to forage: winter moves little. */
 function openDays({ last, today, phases }: ExpectedFacts): number {
   const shut = phases
-    .filter(({ phase }) => phase === 'winter rest' || phase === 'first brood')
+    .filter(({ phase }) => phase === 'winter-rest' || phase === 'first-brood')
     .reduce((sum, { from, to }) => {
       const [first, final] = [laterOf(from, addDays(last.date, 1)), earlierOf(to, today)];
       return sum + Math.max(0, daysBetween(first, final) + 1);
@@ -328,7 +328,7 @@ function step(
     laying *= lately ? Math.max(FED_IN_DEARTH, IN_DEARTH[facts.strain]) : IN_DEARTH[facts.strain];
   }
   const pollen = inBloom(facts.forage, date).reduce((sum, each) => sum + each.pollen, 0);
-  if (course.wet >= SHUT_IN_DAYS && phase !== 'winter rest') {
+  if (course.wet >= SHUT_IN_DAYS && phase !== 'winter-rest') {
     count.rain += 1;
     laying *= pollen >= SHUT_IN.pollen ? SHUT_IN.rich : SHUT_IN.thin;
   }
@@ -351,8 +351,8 @@ function step(
   const emerging = course.cells.pop() ?? 0;
   course.cells.unshift(Math.min(laying, held));
   course.bees = Math.max(0, course.bees * (1 - 1 / LIFE[phase]) + emerging * EMERGES);
-  const eaten = eatenDaily(beeFrames, broodFrames, phase === 'winter rest');
-  const brought = phase === 'winter rest' ? 0 : nectarOn(facts.forage, date) * fly * beeFrames * BRINGS;
+  const eaten = eatenDaily(beeFrames, broodFrames, phase === 'winter-rest');
+  const brought = phase === 'winter-rest' ? 0 : nectarOn(facts.forage, date) * fly * beeFrames * BRINGS;
   course.stores = Math.max(0, course.stores - eaten + brought + today * STORED);
 }
 
@@ -380,7 +380,7 @@ function reasonsOf({ strain, waiting, today }: ExpectedFacts, count: Count): rea
 }
 
 const STRAIN_WORDS: Readonly<Record<Strain, string>> = {
-  'keeps laying': 'keeps laying through it',
-  'cuts down': 'cuts its brood down',
+  'keeps-laying': 'keeps laying through it',
+  'cuts-down': 'cuts its brood down',
   stops: 'stops altogether',
 };

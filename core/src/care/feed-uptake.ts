@@ -44,7 +44,7 @@ export function feedingsOf(events: readonly ColonyEvent[], framesOfBees: number)
   const inOrder = [...events].sort((a, b) => daysBetween(b.date, a.date));
   return inOrder.flatMap((event, index) => {
     if (event.kind !== 'feed') return [];
-    const empty = inOrder.slice(index + 1).find(({ kind }) => kind === 'feeder empty');
+    const empty = inOrder.slice(index + 1).find(({ kind }) => kind === 'feeder-empty');
     const taken = runsOut(event.date, event.kg, dailyOf(event), framesOfBees);
     return [{ what: event.what, from: event.date, until: empty && empty.date < taken ? empty.date : taken }];
   });

@@ -40,15 +40,15 @@ const FEEDS = {
 
 /** What they are fed in each phase where days are warm enough for liquid. Common practice. */
 const BY_PHASE: Readonly<Record<Phase, keyof typeof FEEDS>> = {
-  'winter rest': 'candy',
-  'first brood': 'candy',
+  'winter-rest': 'candy',
+  'first-brood': 'candy',
   'build-up': 'thin',
-  'swarm season': 'thin',
+  'swarm-season': 'thin',
   flow: 'thin',
   dearth: 'thin',
-  'late flow': 'thick',
-  'making winter bees': 'thick',
-  'closing down': 'thick',
+  'late-flow': 'thick',
+  'making-winter-bees': 'thick',
+  'closing-down': 'thick',
 };
 /** Under this highest temperature liquid feed is hardly taken, °C. Common practice. */
 const LIQUID_WARMTH = 10;
@@ -62,8 +62,8 @@ const SMALL = 5;
 /** Frames of bees of a colony that winters with the whole store of the house; a smaller one needs less, never under half. Common practice. */
 const FULL_SIZE = 8;
 
-const FOR_WINTER: ReadonlySet<Phase> = new Set<Phase>(['making winter bees', 'closing down']);
-const SHUT: ReadonlySet<Phase> = new Set<Phase>(['winter rest', 'first brood']);
+const FOR_WINTER: ReadonlySet<Phase> = new Set<Phase>(['making-winter-bees', 'closing-down']);
+const SHUT: ReadonlySet<Phase> = new Set<Phase>(['winter-rest', 'first-brood']);
 
 const beesOf = (facts: ColonyFacts): number => facts.nest.framesOfBees?.value ?? facts.frames * 0.7;
 
@@ -72,7 +72,7 @@ export const foodOf = (facts: ColonyFacts): number => facts.nest.storesKg.value 
 
 /** Days that the food lasts without any income, from bees and brood. */
 export function daysOfFood(facts: ColonyFacts): number {
-  const daily = eatenDaily(beesOf(facts), facts.nest.brood.value, facts.phase === 'winter rest');
+  const daily = eatenDaily(beesOf(facts), facts.nest.brood.value, facts.phase === 'winter-rest');
   return daily > 0 ? foodOf(facts) / daily : Infinity;
 }
 
@@ -86,7 +86,7 @@ function wantedKg(facts: ColonyFacts): { readonly least: number; readonly upTo: 
 
 /** Whether they are fed, in one word, and why. */
 export interface FeedAnswer {
-  readonly feed: 'yes' | 'no' | 'not known';
+  readonly feed: 'yes' | 'no' | 'not-known';
   readonly why: string;
 }
 
@@ -138,7 +138,7 @@ const tooLittleRead = (facts: ColonyFacts): boolean => facts.framesRead * 2 < fa
 export function feedAnswer(facts: ColonyFacts): FeedAnswer {
   if (tooLittleRead(facts))
     return {
-      feed: 'not known',
+      feed: 'not-known',
       why: `${facts.framesRead} of ${facts.frames} frames were read: lift the hive at the back, or look at the outer combs`,
     };
   const need = needOf(facts);

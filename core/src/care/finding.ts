@@ -1,7 +1,8 @@
+import { spoken } from '../units';
 import type { ColonyRecord, Expected, ExpectedState } from './expected';
 
 /** How a finding compares with what was expected here and now. */
-export type FindingWord = 'normal' | 'more than expected' | 'less than expected';
+export type FindingWord = 'normal' | 'more-than-expected' | 'less-than-expected';
 
 export interface FindingLine {
   readonly measure: 'bees' | 'brood' | 'sealed' | 'drone' | 'stores';
@@ -32,7 +33,7 @@ export interface Found {
 }
 
 const wordOf = (found: number, { low, high }: Expected): FindingWord =>
-  found < low ? 'less than expected' : found > high ? 'more than expected' : 'normal';
+  found < low ? 'less-than-expected' : found > high ? 'more-than-expected' : 'normal';
 
 /** A part of the food in the nest at the last look that the frames given up by brood would hold, kg a frame. */
 const KG_PER_FOOD_FRAME = 2;
@@ -71,7 +72,7 @@ function sentence(expected: ExpectedState, last: ColonyRecord, found: Found, lin
   const before = last.eggs + last.larvae + last.sealed + last.drone;
   const share = before > 0 ? found.brood / before : 1;
   const over =
-    expected.phase === 'first brood' || expected.phase === 'winter rest' ? 'over winter' : `in ${expected.days} days`;
+    expected.phase === 'first-brood' || expected.phase === 'winter-rest' ? 'over winter' : `in ${expected.days} days`;
   const change =
     before < 0.5
       ? found.brood >= 0.5
@@ -97,7 +98,7 @@ function sentence(expected: ExpectedState, last: ColonyRecord, found: Found, lin
   const odd = lines.filter((each) => each.word !== 'normal');
   const broodOdd = word('brood');
   if (odd.length === 0) return `${change}${comb}: normal here and now.`;
-  const told = odd.map((each) => `${each.label.toLowerCase()} ${each.word}`).join(', ');
+  const told = odd.map((each) => `${each.label.toLowerCase()} ${spoken(each.word)}`).join(', ');
   return `${change}${comb}${broodOdd === 'normal' ? ': normal here and now, but ' : ': '}${told}.`.replace(
     'normal here and now, but brood',
     'brood',

@@ -13,7 +13,7 @@ const PRESSING = 0.4;
  * What a colony needs next, the most pressing first. Feed and a new box are never advised side by side: one waits for the other.
  *
  * @param facts everything known of the colony
- * @returns at least one advice; "leave alone" only when nothing presses
+ * @returns at least one advice; "leave-alone" only when nothing presses
  */
 export function adviseColony(facts: ColonyFacts): readonly Advice[] {
   const feed = adviseFeeding(facts);

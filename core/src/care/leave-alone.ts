@@ -21,7 +21,7 @@ export function adviseLeaveAlone(facts: ColonyFacts): Advice {
   const normal = facts.eggsSeen ? null : noEggsNormal(facts);
   const foodRead = facts.framesRead * 2 >= facts.frames;
   return {
-    kind: 'leave alone',
+    kind: 'leave-alone',
     title: 'Leave them alone',
     by,
     pressing: 0.15,

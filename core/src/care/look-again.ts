@@ -1,6 +1,6 @@
 import { lastLaying } from '../biology';
 import type { Phase } from '../season';
-import { addDays, dayAndMonth, daysBetween, laterOf } from '../units';
+import { addDays, dayAndMonth, daysBetween, laterOf, spoken } from '../units';
 import { type Advice, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 
@@ -10,14 +10,14 @@ const DOUBT_CHECK = 5;
 const DRONE_LAYER_CHECK = 5;
 
 /** Phases in which a colony without eggs is as it should be. */
-const BROODLESS: ReadonlySet<Phase> = new Set<Phase>(['winter rest', 'first brood', 'closing down']);
+const BROODLESS: ReadonlySet<Phase> = new Set<Phase>(['winter-rest', 'first-brood', 'closing-down']);
 
 /** Whether missing eggs are no finding: the season, the strain's habit in a dearth, or a queen that cannot lay yet. */
 export function noEggsNormal({ phase, strain, youngQueen, today }: ColonyFacts): string | null {
   if (youngQueen && today <= youngQueen.layingTo)
     return `a young queen is not expected to lay before ${dayAndMonth(youngQueen.layingTo)}`;
   if (phase === null) return null;
-  if (BROODLESS.has(phase)) return `no brood is normal in ${phase}`;
+  if (BROODLESS.has(phase)) return `no brood is normal in ${spoken(phase)}`;
   return phase === 'dearth' && strain === 'stops' ? 'this strain stops laying in a dearth' : null;
 }
 
@@ -28,8 +28,8 @@ export function noEggsNormal({ phase, strain, youngQueen, today }: ColonyFacts):
  * @returns the advice with its numbers, or `null` when nothing presses
  */
 export function adviseLookAgain(facts: ColonyFacts): Advice | null {
-  const droneLayer = facts.queen.verdict === 'drone layer likely';
-  const youngQueen = facts.queen.verdict === 'young queen likely' || facts.youngQueen !== null;
+  const droneLayer = facts.queen.verdict === 'drone-layer-likely';
+  const youngQueen = facts.queen.verdict === 'young-queen-likely' || facts.youngQueen !== null;
   const noEggs =
     !facts.eggsSeen &&
     !droneLayer &&
@@ -64,7 +64,7 @@ export function adviseLookAgain(facts: ColonyFacts): Advice | null {
   const soonest = addDays(facts.today, days);
   const by = facts.reopens ? laterOf(soonest, facts.reopens) : soonest;
   return {
-    kind: 'look again',
+    kind: 'look-again',
     title: droneLayer
       ? 'Drone layer? Give a frame with young larvae and look again'
       : noEggs
@@ -87,7 +87,7 @@ export function adviseLookAgain(facts: ColonyFacts): Advice | null {
         ['eggs', facts.eggsSeen ? 'seen' : 'not seen'],
         ['larvae', facts.larvaeSeen ? 'seen' : 'not seen'],
         ['flat sealed worker brood', facts.sealedSeen ? 'seen' : 'not seen'],
-        ['phase', facts.phase ?? 'not known'],
+        ['phase', spoken(facts.phase ?? 'not-known')],
       ],
       source: 'Development days: textbook consensus, within a day.',
     },

@@ -4,10 +4,10 @@ import { type CivilDate, addDays } from '../units';
 export const NEW_COLONIES = [
   'package',
   'swarm',
-  'late swarm',
+  'late-swarm',
   'nucleus',
-  'split with the queen',
-  'split without a queen',
+  'split-with-the-queen',
+  'split-without-a-queen',
 ] as const;
 export type NewColony = (typeof NEW_COLONIES)[number];
 
@@ -75,7 +75,7 @@ const PLANS: Readonly<Record<NewColony, Plan>> = {
     alone: [[5, 18, 'They build: leave them in peace but for room and feed']],
     otherSchool: 'waits until day 7 for the first look: a cast with a virgin queen needs longer to lay.',
   },
-  'late swarm': {
+  'late-swarm': {
     steps: [
       ['eggs', 'Peek for eggs and food', 'Eggs? Feed taken?', 'Syrup 1:1, patty', 4, 6, 'must'],
       ['food', 'Food and bees', 'How many frames of bees? Food in kg?', 'Syrup, follower board', 12, 16, 'must'],
@@ -101,7 +101,7 @@ const PLANS: Readonly<Record<NewColony, Plan>> = {
     alone: [[0, 4, 'They learn the place']],
     otherSchool: 'opens it the next day to see that the queen came through the move.',
   },
-  'split with the queen': {
+  'split-with-the-queen': {
     steps: [
       ['queen', 'Queen and food', 'Eggs? Enough bees stayed?', 'Feed', 4, 7, 'should'],
       ['look', 'Ordinary look', 'Cells again? Room?', 'Frames', 10, 14, 'should'],
@@ -109,7 +109,7 @@ const PLANS: Readonly<Record<NewColony, Plan>> = {
     alone: [],
     otherSchool: 'gives it no look for two weeks: she was laying when she was moved.',
   },
-  'split without a queen': {
+  'split-without-a-queen': {
     steps: [['cells', 'Count and choose cells', 'Good cells, where? Leave one or two', 'Cell guards', 5, 8, 'must']],
     alone: [],
     otherSchool: 'gives a queen or a ripe cell instead and saves two to three weeks of brood.',

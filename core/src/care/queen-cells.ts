@@ -6,7 +6,7 @@ import type { ColonyFacts } from './facts';
 
 /** An egg in a cup, up to three days old, is under its lid five days later at the earliest. */
 const CUP_CHECK = 5;
-const LATE: readonly ColonyFacts['phase'][] = ['closing down', 'winter rest', 'first brood'];
+const LATE: readonly ColonyFacts['phase'][] = ['closing-down', 'winter-rest', 'first-brood'];
 
 /**
  * What queen cells ask for: number, content and place decide whether to act today, to leave them, or when to look again.
@@ -22,13 +22,13 @@ export function adviseQueenCells(facts: ColonyFacts): Advice | null {
   const pressing =
     read.means === 'swarming' ||
     read.means === 'emergency' ||
-    read.means === 'replacing her' ||
-    read.means === 'queen out';
+    read.means === 'replacing-her' ||
+    read.means === 'queen-out';
   if (unknown > 0 && !pressing) return lookInto(facts, unknown);
   switch (read.means) {
     case 'routine':
       return null;
-    case 'charged cups':
+    case 'charged-cups':
       return advice(facts, {
         title: 'Eggs in cups: look again',
         by: CUP_CHECK,
@@ -49,9 +49,9 @@ export function adviseQueenCells(facts: ColonyFacts): Advice | null {
         again: [5, 7],
       });
     }
-    case 'replacing her':
+    case 'replacing-her':
     case 'emergency':
-    case 'queen out': {
+    case 'queen-out': {
       if (LATE.includes(facts.phase))
         return advice(facts, {
           title: 'A queen reared now is not mated: unite, or give a mated one',
@@ -62,22 +62,22 @@ export function adviseQueenCells(facts: ColonyFacts): Advice | null {
           again: [7, 14],
         });
       const start =
-        read.means === 'queen out'
-          ? 'virgin emerged'
+        read.means === 'queen-out'
+          ? 'virgin-emerged'
           : facts.cells.some(({ content }) => content === 'sealed')
-            ? 'cell sealed'
-            : 'cell with larva';
+            ? 'cell-sealed'
+            : 'cell-with-larva';
       const { laying, worry } = queenTimetable(start, facts.today, []);
       const to = daysBetween(facts.today, laying.to);
       return advice(facts, {
         title:
-          read.means === 'replacing her'
+          read.means === 'replacing-her'
             ? 'Leave the cells: they replace her'
             : 'A young queen is on her way: leave them alone',
         by: to,
         pressing: 0.76,
         otherSchool:
-          read.means === 'replacing her'
+          read.means === 'replacing-her'
             ? 'takes few cells for swarm cells as well and looks again in five days.'
             : 'gives a mated queen instead and saves three weeks of brood; then every cell has to come out first.',
         question: `Eggs of the young queen? None by ${dayAndMonth(worry)}: act`,
@@ -124,13 +124,13 @@ function advice(facts: ColonyFacts, { title, by, pressing, otherSchool, question
     ...(means === 'swarming' && facts.queenSeen
       ? [{ text: 'The queen was seen: they have not left with her yet', weight: 0.3, sense: 'for' as const }]
       : []),
-    ...(facts.eggsSeen && (means === 'swarming' || means === 'charged cups')
+    ...(facts.eggsSeen && (means === 'swarming' || means === 'charged-cups')
       ? [{ text: 'Eggs seen: she was there within three days', weight: 0.3, sense: 'for' as const }]
       : []),
     { text: 'Every opening costs the colony part of a day', weight: 0.2, sense: 'against' },
   ];
   return {
-    kind: 'queen cells',
+    kind: 'queen-cells',
     title,
     by: addDays(facts.today, by),
     pressing: weigh(pressing),

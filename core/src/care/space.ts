@@ -9,7 +9,7 @@ const DAYS_AHEAD = 7;
 const SUPER_NEARLY_FULL = 0.66;
 
 /** Phases in which a box is added: later none is filled any more, earlier it chills the nest. Common practice. */
-const ROOM: ReadonlySet<Phase> = new Set<Phase>(['build-up', 'swarm season', 'flow', 'late flow']);
+const ROOM: ReadonlySet<Phase> = new Set<Phase>(['build-up', 'swarm-season', 'flow', 'late-flow']);
 /** Days of the coming seven without flying from which nobody puts a box on. */
 const NO_FLYING = 6;
 /** A range that begins so far under the rule does not settle whether room is short. */
@@ -112,7 +112,7 @@ export function adviseSpace(facts: ColonyFacts): Advice | null {
   const by = addDays(today, covered >= 0.9 || squeezed >= 3 ? 2 : 5);
   const nth = ['', 'second ', 'third ', 'fourth '][facts.supers] ?? 'further ';
   return {
-    kind: 'add space',
+    kind: 'add-space',
     title: `${unsure ? 'Room may be short: look, then put' : 'Put'} a ${nth}${facts.superOnFrom ? 'box on, not for harvest' : 'super on'}`,
     by,
     pressing: weigh(0.35 + balance / 5),

@@ -3,7 +3,7 @@ import { eatenDaily } from './eating';
 import type { ExpectedState } from './expected';
 
 export interface Starvation {
-  readonly level: 'none' | 'watch' | 'feed now';
+  readonly level: 'none' | 'watch' | 'feed-now';
   /** Days that the food lasts if nothing comes in. */
   readonly days: number;
   readonly reasons: readonly string[];
@@ -25,7 +25,7 @@ export function starvationWatch(expected: ExpectedState, poorDays: number | null
   const eaten = eatenDaily(expected.bees.value, expected.brood.value);
   const kg = expected.storesKg.value;
   const days = eaten > 0 ? kg / eaten : Infinity;
-  const building = expected.phase === 'first brood' || expected.phase === 'build-up';
+  const building = expected.phase === 'first-brood' || expected.phase === 'build-up';
   const kept = poorDays !== null && poorDays >= 4;
   const reasons = [
     `about ${roundTo(kg, 1)} kg of food left, ${roundTo(eaten, 2)} kg eaten a day`,
@@ -34,7 +34,7 @@ export function starvationWatch(expected: ExpectedState, poorDays: number | null
     ...(kept ? [`${poorDays} of the next 7 days keep them in`] : []),
   ];
   const soon = days < SOON || (kept && days < SOON + 3);
-  if (soon && kg < leastKg) return { level: 'feed now', days, reasons };
+  if (soon && kg < leastKg) return { level: 'feed-now', days, reasons };
   const watched = days < WATCH || kg < leastKg;
   return { level: watched && (building || kept || kg < leastKg) ? 'watch' : 'none', days, reasons };
 }

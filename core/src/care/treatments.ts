@@ -1,4 +1,4 @@
-import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf } from '../units';
+import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf, spoken } from '../units';
 import type { ColonyEvent } from './colony-event';
 import type { Feeding } from './feed-uptake';
 
@@ -60,7 +60,7 @@ const waits = (course: Open, on: CivilDate): boolean =>
  * still waits for one; every other begins a course. The end counts from doses that were given: a late dose moves it, and so does one that is
  * overdue. What is not logged as taken out is in the hive still.
  *
- * @param events what was logged, in any order; "treatment out" without a medicine takes out everything that lies in the hive
+ * @param events what was logged, in any order; "treatment-out" without a medicine takes out everything that lies in the hive
  * @param today civil date
  * @returns courses in the order in which they began
  * @throws RangeError for a malformed date
@@ -80,12 +80,12 @@ export function coursesOf(events: readonly ColonyEvent[], today: CivilDate): rea
         running.given += 1;
       } else open.push({ first: event, lastDose: event.date, given: 1, out: null });
     }
-    if (event.kind === 'treatment out') takeOut(open, event);
+    if (event.kind === 'treatment-out') takeOut(open, event);
   }
   return open.map((each) => courseOf(each, today));
 }
 
-function takeOut(open: readonly Open[], { date, medicine }: Extract<ColonyEvent, { kind: 'treatment out' }>): void {
+function takeOut(open: readonly Open[], { date, medicine }: Extract<ColonyEvent, { kind: 'treatment-out' }>): void {
   const inside = open.filter(
     (each) => each.out === null && (each.first.removeAfter !== null || waits(each, date) || medicine !== undefined),
   );
@@ -211,7 +211,7 @@ function boundWhy({ since }: StandingSuper, binding: readonly Course[], today: C
 /** Which feed was carried into a box; `null` when none was. */
 function fedWhy({ since }: StandingSuper, fed: readonly Feeding[], today: CivilDate): string | null {
   const into = fed.find(({ until }) => (since === null ? daysBetween(until, today) <= LATELY : since < until));
-  return into ? `on while ${into.what} of ${dayAndMonth(into.from, today)} was carried down` : null;
+  return into ? `on while ${spoken(into.what)} of ${dayAndMonth(into.from, today)} was carried down` : null;
 }
 
 const bindsUntil = ({ freeFrom, end }: Course): CivilDate => freeFrom ?? addDays(end, UNKNOWN);

@@ -61,13 +61,13 @@ export type FrameKindId = keyof typeof FRAMES;
  *
  * @param frame kind of the frame
  * @param box kind that the box is made for
- * @returns 'fits', 'hangs short' when bees will build wild comb into the room below it, or 'does not fit'
- * @example frameFits('national-deep', 'national-14x12') // 'hangs short'
+ * @returns 'fits', 'hangs-short' when bees will build wild comb into the room below it, or 'does-not-fit'
+ * @example frameFits('national-deep', 'national-14x12') // 'hangs-short'
  */
-export function frameFits(frame: FrameKindId, box: FrameKindId): 'fits' | 'hangs short' | 'does not fit' {
+export function frameFits(frame: FrameKindId, box: FrameKindId): 'fits' | 'hangs-short' | 'does-not-fit' {
   const [hung, made] = [FRAMES[frame], FRAMES[box]];
-  if (hung.width !== made.width || hung.foot !== made.foot || hung.height > made.height) return 'does not fit';
-  return hung.height === made.height ? 'fits' : 'hangs short';
+  if (hung.width !== made.width || hung.foot !== made.foot || hung.height > made.height) return 'does-not-fit';
+  return hung.height === made.height ? 'fits' : 'hangs-short';
 }
 
 /**

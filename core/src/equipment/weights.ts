@@ -37,7 +37,7 @@ export function boxWeight(layer: BoxLayer, fill: BoxFill): number {
   return roundTo(BOXES[layer.box].woodKg + area * (sides * DRAWN_FRAME_KG_PER_DM2 + content), 1);
 }
 
-export type LiftAdvice = 'one lifts' | 'two lift' | 'by frames';
+export type LiftAdvice = 'one-lifts' | 'two-lift' | 'by-frames';
 
 /**
  * How to move a box of this weight.
@@ -46,10 +46,10 @@ export type LiftAdvice = 'one lifts' | 'two lift' | 'by frames';
  * @param limits kg that one person and two people may lift. House practice; no figure replaces the person's own limit
  * @returns one person, two people, or frame by frame
  * @throws RangeError for a weight out of range
- * @example liftAdvice(21, { one: 16, two: 24 }) // 'two lift'
+ * @example liftAdvice(21, { one: 16, two: 24 }) // 'two-lift'
  */
 export function liftAdvice(kg: number, limits: { readonly one: number; readonly two: number }): LiftAdvice {
   within('weight of the box', kg, 0, 200);
-  if (kg <= limits.one) return 'one lifts';
-  return kg <= limits.two ? 'two lift' : 'by frames';
+  if (kg <= limits.one) return 'one-lifts';
+  return kg <= limits.two ? 'two-lift' : 'by-frames';
 }

@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
-import { ROLES, SKILL_LEVELS } from '../inspection';
+import { ROLES, SKILL_LEVELS, type SkillLevel } from '../inspection';
 import { PHASES } from '../season';
 import { COLONY_THINGS, type HoldingTerm, type Skill, SKILL_PHASES, SKILL_RISKS } from '../skills';
+import { spoken } from '../units';
 import type { BadLine } from './weather-csv';
 
 /** Parts of a list within one cell. */
@@ -12,6 +13,10 @@ const split = (cell: string): readonly string[] =>
   (cell.match(/(?:\\.|[^|\\])+/g) ?? [])
     .map((part) => part.trim().replaceAll(/\\([\\|])/g, '$1'))
     .filter((part) => part !== '');
+
+type SoundsLike = `sounds like: ${SkillLevel}`;
+/** The column that says what a level sounds like. In files ids are written as words, and read either way. */
+const soundsLike = (level: SkillLevel) => `sounds like: ${spoken(level)}` as SoundsLike;
 
 /** Columns of a checklist's file; only `id`, `name` and `phase` must be there. */
 const CHECKLIST_COLUMNS = [
@@ -38,7 +43,7 @@ const CHECKLIST_COLUMNS = [
   'from practice',
   'within',
   'from',
-  ...SKILL_LEVELS.map((level) => `sounds like: ${level}` as const),
+  ...SKILL_LEVELS.map(soundsLike),
 ] as const;
 type Column = (typeof CHECKLIST_COLUMNS)[number];
 type Row = Readonly<Record<Column, string>>;
@@ -52,7 +57,7 @@ type Row = Readonly<Record<Column, string>>;
 export function checklistCsv(skills: readonly Skill[]): string {
   const rows = skills.map((skill): Row => {
     const { rule, levels } = skill;
-    const sounds = Object.fromEntries(SKILL_LEVELS.map((level) => [`sounds like: ${level}`, levels[level] ?? '']));
+    const sounds = Object.fromEntries(SKILL_LEVELS.map((level) => [soundsLike(level), levels[level] ?? '']));
     return {
       id: skill.id,
       name: skill.name,
@@ -60,14 +65,14 @@ export function checklistCsv(skills: readonly Skill[]): string {
       'shown by': skill.shownBy,
       faults: join(skill.faults),
       needs: join(skill.needs),
-      season: skill.season === null ? 'any' : join(skill.season),
-      colony: join(skill.colony),
+      season: skill.season === null ? 'any' : join(skill.season.map(spoken)),
+      colony: join(skill.colony.map(spoken)),
       gear: join(skill.gear),
       role: skill.role,
       risk: skill.risk ?? '',
       gate: skill.gate ? 'yes' : 'no',
       indoors: skill.indoors ?? '',
-      level: rule.level,
+      level: spoken(rule.level),
       times: `${rule.times}`,
       days: `${rule.days}`,
       colonies: `${rule.colonies}`,
@@ -77,7 +82,7 @@ export function checklistCsv(skills: readonly Skill[]): string {
       'from practice': `${rule.indoors}`,
       within: rule.within === null ? '' : `${rule.within}`,
       from: join(skill.from),
-      ...(sounds as Readonly<Record<Extract<Column, `sounds like: ${string}`>, string>>),
+      ...(sounds as Readonly<Record<SoundsLike, string>>),
     };
   });
   return Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true, columns: [...CHECKLIST_COLUMNS] });
@@ -154,7 +159,7 @@ function readSkill(cell: Cell): Skill {
     },
     levels: Object.fromEntries(
       SKILL_LEVELS.flatMap((level) => {
-        const says = cell(`sounds like: ${level}`);
+        const says = cell(soundsLike(level));
         return says === '' ? [] : [[level, says]];
       }),
     ),
@@ -163,8 +168,9 @@ function readSkill(cell: Cell): Skill {
 }
 
 function oneOf<const T extends readonly string[]>(column: Column, text: string, of: T): T[number] {
-  const found = of.find((each) => each === text.toLowerCase());
-  if (found === undefined) throw new RangeError(`“${text}” is no ${column}: write one of ${of.join(', ')}.`);
+  const found = of.find((each) => each === text.toLowerCase().replaceAll(' ', '-'));
+  if (found === undefined)
+    throw new RangeError(`“${text}” is no ${column}: write one of ${of.map(spoken).join(', ')}.`);
   return found;
 }
 

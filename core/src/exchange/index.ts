@@ -1,4 +1,5 @@
 export * from './checklist-csv';
 export * from './epw';
+export * from './former-ids';
 export * from './passport';
 export * from './weather-csv';

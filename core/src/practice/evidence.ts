@@ -37,16 +37,15 @@ const ASKED: Readonly<Record<TopicId, readonly string[]>> = {
 /** Skills that a right answer shows, where that depends on what was right. */
 function askedBy(topic: TopicId, answer: Answer): readonly string[] {
   if (answer.kind === 'next')
-    return answer.advice === 'add space' ? ['decides-room'] : answer.advice === 'feed' ? ['decides-feed'] : [];
+    return answer.advice === 'add-space' ? ['decides-room'] : answer.advice === 'feed' ? ['decides-feed'] : [];
   if (answer.kind === 'trouble')
-    return answer.trouble === 'sunken lids'
+    return answer.trouble === 'sunken-lids'
       ? ['suspect-lids']
-      : answer.trouble === 'twisted larvae'
+      : answer.trouble === 'twisted-larvae'
         ? ['larvae-shine']
         : [];
   // To stop because of the bees, the rain or the clock is not to have seen enough.
-  if (answer.kind === 'stop')
-    return answer.answer === 'go on' || answer.answer === 'enough seen, close' ? ASKED.stop : [];
+  if (answer.kind === 'stop') return answer.answer === 'go-on' || answer.answer === 'enough-seen' ? ASKED.stop : [];
   return ASKED[topic];
 }
 

@@ -22,7 +22,7 @@ export interface SitePlant {
   readonly pollen: number;
   readonly model:
     | {
-        readonly kind: 'degree days';
+        readonly kind: 'degree-days';
         readonly base: number;
         /** Degree days from the turn of the year to its first bloom. */
         readonly sum: number;
@@ -80,13 +80,13 @@ const SLACK = 1e-6;
 const SUM_FROM = 11;
 
 /** Days by which a reckoned first bloom is commonly off, standard deviation: by warmth, and by date alone. From memory. */
-const SPREAD = { 'degree days': 5, dates: 8 } as const;
+const SPREAD = { 'degree-days': 5, dates: 8 } as const;
 /** How far off the mean of a coming month usually is, °C, one standard deviation. From memory. */
 const FUTURE_SPREAD = 1.2;
 /** A plant seen late or early speaks for those within some weeks of it: days after which its word counts a third. */
 const CARRIED = 40;
 /** How far a plant goes along with the others: one that goes by the length of the day keeps nearly to its own. From memory. */
-const FOLLOWS = { 'degree days': 1, dates: 0.3 } as const;
+const FOLLOWS = { 'degree-days': 1, dates: 0.3 } as const;
 /** Weight of the unmoved reckoning against what was seen: half a plant seen. */
 const PRIOR = 0.5;
 
@@ -103,16 +103,16 @@ export function modelOf(
   plant: { readonly driver: BloomDriver; readonly base: number; readonly opens: MonthDay; readonly days: number },
   turn: MonthDay,
 ): SitePlant['model'] {
-  if (plant.driver === 'day length') {
+  if (plant.driver === 'day-length') {
     const later = dayOfYear(turn) - dayOfYear(REFERENCE_TURN);
     return { kind: 'dates', opens: monthDayOf(dayOfYear(plant.opens) + later), days: plant.days };
   }
   const to = dayOfYear(plant.opens);
   const sum = REFERENCE.slice(0, to).reduce(
-    (all, { low, high }) => all + degreeDays('single sine', low, high, plant.base),
+    (all, { low, high }) => all + degreeDays('single-sine', low, high, plant.base),
     0,
   );
-  return { kind: 'degree days', base: plant.base, sum: roundTo(sum, 0), days: plant.days };
+  return { kind: 'degree-days', base: plant.base, sum: roundTo(sum, 0), days: plant.days };
 }
 
 /**
@@ -213,7 +213,7 @@ const usualCourse = ({ usual }: BloomFacts, begin: CivilDate): readonly DayWeath
     return { date, ...usual[dayOfYear(date)]! };
   });
 
-type Warmth = Extract<SitePlant['model'], { kind: 'degree days' }>;
+type Warmth = Extract<SitePlant['model'], { kind: 'degree-days' }>;
 
 /** Day of the year of growth on which the sum is reached, with the days that are not known warmer by some degrees. */
 function reached(

@@ -10,7 +10,7 @@ export interface Deadline {
   readonly from: CivilDate;
   readonly by: CivilDate;
   /** What it is counted back from. */
-  readonly before: 'winter' | 'main flow';
+  readonly before: 'winter' | 'main-flow';
   readonly why: string;
 }
 
@@ -108,7 +108,7 @@ function beforeFlow(forage: readonly Forage[], turn: string, today: CivilDate): 
       job: 'Foragers for the flow laid',
       from: addDays(from, -DEVELOPMENT - TO_FORAGER - 14),
       by: addDays(from, -DEVELOPMENT - TO_FORAGER + 7),
-      before: 'main flow',
+      before: 'main-flow',
       why: `${flow}; from the egg to a forager takes about six weeks. Much brood more than five weeks before it, and they leave as a swarm.`,
     },
     {
@@ -116,7 +116,7 @@ function beforeFlow(forage: readonly Forage[], turn: string, today: CivilDate): 
       job: 'Feeding ended',
       from: addDays(from, -28),
       by: addDays(from, -SUPERS_BEFORE - 1),
-      before: 'main flow',
+      before: 'main-flow',
       why: `${flow}; syrup must not get into honey for people.`,
     },
     {
@@ -124,7 +124,7 @@ function beforeFlow(forage: readonly Forage[], turn: string, today: CivilDate): 
       job: 'Medicines out, withdrawal over',
       from: addDays(from, -SUPERS_BEFORE - TREATMENT),
       by: addDays(from, -SUPERS_BEFORE - 1),
-      before: 'main flow',
+      before: 'main-flow',
       why: `${flow}; nothing of it may be left when the first super goes on. The label’s withdrawal time and local law decide, not this date.`,
     },
     {
@@ -132,7 +132,7 @@ function beforeFlow(forage: readonly Forage[], turn: string, today: CivilDate): 
       job: 'Supers on',
       from: addDays(from, -SUPERS_BEFORE),
       by: addDays(from, -2),
-      before: 'main flow',
+      before: 'main-flow',
       why: `${flow}; nectar goes among the brood where room is late.`,
     },
   ];

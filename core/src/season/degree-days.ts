@@ -2,7 +2,7 @@ import { type CivilDate, within } from '../units';
 import type { DayWeather } from './usual';
 
 /** Ways to reckon degree days, by name: they differ most in spring. */
-export const DEGREE_DAY_METHODS = ['average', 'clamped average', 'single sine'] as const;
+export const DEGREE_DAY_METHODS = ['average', 'clamped-average', 'single-sine'] as const;
 export type DegreeDayMethod = (typeof DEGREE_DAY_METHODS)[number];
 
 function ordered(low: number, high: number, base: number, cap = Infinity): void {
@@ -79,15 +79,15 @@ function above(low: number, high: number, threshold: number): number {
  * @param base temperature below which nothing grows, °C
  * @returns degree days, 0 or more
  * @throws RangeError when low lies above high
- * @example degreeDays('single sine', 6, 18, 10) // 3.017
+ * @example degreeDays('single-sine', 6, 18, 10) // 3.017
  */
 export function degreeDays(method: DegreeDayMethod, low: number, high: number, base: number): number {
   switch (method) {
     case 'average':
       return averageDegreeDays(low, high, base);
-    case 'clamped average':
+    case 'clamped-average':
       return clampedDegreeDays(low, high, base);
-    case 'single sine':
+    case 'single-sine':
       return sineDegreeDays(low, high, base);
   }
 }
@@ -103,7 +103,7 @@ export function degreeDays(method: DegreeDayMethod, low: number, high: number, b
 export function accumulate(
   days: readonly Pick<DayWeather, 'date' | 'low' | 'high'>[],
   base: number,
-  method: DegreeDayMethod = 'single sine',
+  method: DegreeDayMethod = 'single-sine',
 ): readonly { readonly date: CivilDate; readonly sum: number }[] {
   let sum = 0;
   return days.map(({ date, low, high }) => {

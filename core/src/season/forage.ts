@@ -16,9 +16,9 @@ export interface Forage {
 export function gives({
   nectar,
   pollen,
-}: Pick<Forage, 'nectar' | 'pollen'>): 'nectar' | 'pollen' | 'nectar and pollen' {
+}: Pick<Forage, 'nectar' | 'pollen'>): 'nectar' | 'pollen' | 'nectar-and-pollen' {
   if (pollen === 0) return 'nectar';
-  return nectar === 0 ? 'pollen' : 'nectar and pollen';
+  return nectar === 0 ? 'pollen' : 'nectar-and-pollen';
 }
 
 /**

@@ -10,7 +10,7 @@ export interface PhaseWork {
 
 /** Work of each phase. */
 export const PHASE_WORK: Readonly<Record<Phase, PhaseWork>> = {
-  'winter rest': {
+  'winter-rest': {
     interval: null,
     purposes: ['Alive? Look and listen from outside', 'Entrance free, roof and strap sound', 'Heft for stores'],
     cautions: [
@@ -18,7 +18,7 @@ export const PHASE_WORK: Readonly<Record<Phase, PhaseWork>> = {
       'A winter treatment only by its label and while there is no brood.',
     ],
   },
-  'first brood': {
+  'first-brood': {
     interval: [21, 35],
     purposes: ['Alive round', 'Food within reach of the cluster', 'First look only from above'],
     cautions: [
@@ -31,7 +31,7 @@ export const PHASE_WORK: Readonly<Record<Phase, PhaseWork>> = {
     purposes: ['Laying queen: eggs', 'Food: many starve now', 'Room for brood', 'Brood healthy'],
     cautions: ['Brood high and food falling: weigh or look at food each time.', 'Cool days: few frames, short time.'],
   },
-  'swarm season': {
+  'swarm-season': {
     interval: [7, 7],
     purposes: ['Queen cells, along every comb edge', 'Room ahead of the bees', 'Eggs'],
     cautions: [
@@ -55,12 +55,12 @@ export const PHASE_WORK: Readonly<Record<Phase, PhaseWork>> = {
       'Little brood and no new comb are the season, not the queen.',
     ],
   },
-  'late flow': {
+  'late-flow': {
     interval: [12, 18],
     purposes: ['Supers: full or off', 'Winter bees: brood and pollen', 'Mites: count'],
     cautions: ['Heavy boxes: two people.', 'What the bees bring now may be their winter food.'],
   },
-  'making winter bees': {
+  'making-winter-bees': {
     interval: [14, 21],
     purposes: ['Mites down before the winter bees are reared', 'Young queen laying', 'Pollen in the nest', 'Feeding'],
     cautions: [
@@ -68,7 +68,7 @@ export const PHASE_WORK: Readonly<Record<Phase, PhaseWork>> = {
       'Do not search for the queen: soon there is no replacing her.',
     ],
   },
-  'closing down': {
+  'closing-down': {
     interval: [21, 30],
     purposes: ['Stores complete', 'Entrance guard, roof, repairs', 'First evidence ends the visit'],
     cautions: ['A queen lost now is a colony lost.', 'Liquid feed is no longer taken below 10 °C.'],

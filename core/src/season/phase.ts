@@ -4,15 +4,15 @@ import { type DayWeather, type UsualYear, usualMean } from './usual';
 
 /** The colony's year, in the order in which it usually runs. */
 export const PHASES = [
-  'winter rest',
-  'first brood',
+  'winter-rest',
+  'first-brood',
   'build-up',
-  'swarm season',
+  'swarm-season',
   'flow',
   'dearth',
-  'late flow',
-  'making winter bees',
-  'closing down',
+  'late-flow',
+  'making-winter-bees',
+  'closing-down',
 ] as const;
 export type Phase = (typeof PHASES)[number];
 
@@ -55,7 +55,7 @@ export function usualTurn(latitude: number): MonthDay | null {
 }
 
 /** Rough climate bands, by the usual coldest and warmest weeks. They are words for people; the rules read the temperatures. */
-export const CLIMATE_BANDS = ['cold continental', 'cool maritime', 'temperate', 'mild winter', 'subtropical'] as const;
+export const CLIMATE_BANDS = ['cold-continental', 'cool-maritime', 'temperate', 'mild-winter', 'subtropical'] as const;
 export type ClimateBand = (typeof CLIMATE_BANDS)[number];
 
 /** The band that a usual year falls into, common practice. */
@@ -64,9 +64,9 @@ export function bandOf(usual: UsualYear): ClimateBand {
   const coldest = Math.min(...means);
   const warmest = Math.max(...means);
   if (coldest >= 12) return 'subtropical';
-  if (coldest >= 6) return 'mild winter';
-  if (coldest < -3) return 'cold continental';
-  return warmest < 17 ? 'cool maritime' : 'temperate';
+  if (coldest >= 6) return 'mild-winter';
+  if (coldest < -3) return 'cold-continental';
+  return warmest < 17 ? 'cool-maritime' : 'temperate';
 }
 
 /** Rules of thumb, in days and °C. Common practice. */
@@ -187,12 +187,12 @@ function dayPhase(
     ? 'no real winter here: the year turns with the sun'
     : `cold begins about ${dayAndMonth(addDays(begin, at.cold))}`;
   const quiet = (phase: Phase, ...why: readonly string[]): DayPhase => ({ phase, why, swarming: false });
-  if (day >= at.cold) return quiet('winter rest', `below the warmth at which they rear brood: ${warm}`);
+  if (day >= at.cold) return quiet('winter-rest', `below the warmth at which they rear brood: ${warm}`);
   if (day < at.firstBrood)
-    return quiet('winter rest', `the days have only begun to lengthen since ${dayAndMonth(begin)}`, warm);
+    return quiet('winter-rest', `the days have only begun to lengthen since ${dayAndMonth(begin)}`, warm);
   if (day < at.buildUp)
     return quiet(
-      'first brood',
+      'first-brood',
       at.warmPlace
         ? `the days lengthen, the first eggs are laid; ${warm}`
         : `the days lengthen; ${warm}, too cold for much`,
@@ -202,12 +202,12 @@ function dayPhase(
   const plants = names(nectarOf(flowering));
   if (day >= at.closing) {
     const late = worth >= FLOW_NECTAR ? [`${plants} still in bloom`] : [];
-    return quiet('closing down', cold, ...late);
+    return quiet('closing-down', cold, ...late);
   }
   if (day >= at.winterBees)
     return worth >= FLOW_NECTAR
-      ? quiet('late flow', `${plants} in bloom`, cold)
-      : quiet('making winter bees', `bees reared now live through winter: ${cold}`);
+      ? quiet('late-flow', `${plants} in bloom`, cold)
+      : quiet('making-winter-bees', `bees reared now live through winter: ${cold}`);
   const swarming = day >= at.swarmFrom && day < at.swarmTo;
   if (day < at.swarmFrom)
     return quiet(
@@ -223,11 +223,11 @@ function dayPhase(
     };
   if (swarming && (worth < RULE.mainFlow || day < at.swarmFrom + RULE.swarming.least))
     return {
-      phase: 'swarm season',
+      phase: 'swarm-season',
       why: [`strong colonies, ${warm}`, `${plants} in bloom`],
       swarming,
     };
-  if (worth >= FLOW_NECTAR) return { phase: afterGap ? 'late flow' : 'flow', why: [`${plants} in bloom`], swarming };
+  if (worth >= FLOW_NECTAR) return { phase: afterGap ? 'late-flow' : 'flow', why: [`${plants} in bloom`], swarming };
   return { phase: 'dearth', why: [`little nectar: ${plants}`], swarming };
 }
 

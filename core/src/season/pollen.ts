@@ -1,12 +1,12 @@
 import type { PollenColour } from '../inspection';
-import { type CivilDate, dayOfYear, daysBetween } from '../units';
+import { type CivilDate, dayOfYear, daysBetween, spoken } from '../units';
 
 /** Colours so near to each other that light, moisture and eyes mix them up. */
 const NEAR: readonly (readonly PollenColour[])[] = [
-  ['white', 'cream', 'pale yellow'],
-  ['pale yellow', 'yellow', 'golden'],
-  ['golden', 'orange', 'brick red'],
-  ['brick red', 'red', 'brown'],
+  ['white', 'cream', 'pale-yellow'],
+  ['pale-yellow', 'yellow', 'golden'],
+  ['golden', 'orange', 'brick-red'],
+  ['brick-red', 'red', 'brown'],
   ['brown', 'olive'],
   ['olive', 'green', 'grey'],
   ['grey', 'white', 'blue'],
@@ -75,7 +75,7 @@ export function pollenGuesses(
     const why = [
       open === 1 ? 'in bloom' : before > 0 ? 'about to open' : 'just over',
       here > 0 ? `settled here ${here} ${here === 1 ? 'time' : 'times'}` : '',
-      rank === 0 ? `${colour} is its usual colour` : rank > 0 ? `sometimes ${colour}` : 'a near colour',
+      rank === 0 ? `${spoken(colour)} is its usual colour` : rank > 0 ? `sometimes ${spoken(colour)}` : 'a near colour',
     ].filter(Boolean);
     return weight > 0 ? [{ plant: each.plant, weight, why: why.join(', ') }] : [];
   });

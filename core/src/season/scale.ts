@@ -8,7 +8,7 @@ export interface ScaleDay {
   readonly kg: number;
 }
 
-export const SCALE_EVENTS = ['swarm', 'robbing', 'flow', 'box on', 'box off', 'fed'] as const;
+export const SCALE_EVENTS = ['swarm', 'robbing', 'flow', 'box-on', 'box-off', 'fed'] as const;
 export type ScaleEventKind = (typeof SCALE_EVENTS)[number];
 
 /** Something that shows in the weights. */
@@ -63,7 +63,7 @@ export function scaleEvents(days: readonly ScaleDay[]): readonly ScaleEvent[] {
   };
   steps.forEach(({ kg }, index) => {
     if (Math.abs(kg) >= BOUNDS.box)
-      add(kg > 0 ? 'box on' : 'box off', index, index, kg > 0 ? 'a box or feed was put on' : 'a box was taken off');
+      add(kg > 0 ? 'box-on' : 'box-off', index, index, kg > 0 ? 'a box or feed was put on' : 'a box was taken off');
   });
   runs(steps, (step, index) => !used.has(index) && step.kg <= -BOUNDS.robbed, 2).forEach(([first, last]) =>
     add('robbing', first, last, 'weight falls day after day far beyond what they eat: robbed?'),

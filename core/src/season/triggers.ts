@@ -2,27 +2,27 @@ import { type CivilDate, addDays } from '../units';
 
 /** Things seen at a site that set work going. A date alone never does. */
 export const SEASON_EVENTS = [
-  'first bloom',
-  'natural pollen',
-  'main flow',
-  'last flow fading',
-  'feeder ignored',
-  'first frost',
+  'first-bloom',
+  'natural-pollen',
+  'main-flow',
+  'last-flow-fading',
+  'feeder-ignored',
+  'first-frost',
   'wasps',
-  'drones flying',
+  'drones-flying',
 ] as const;
 export type SeasonEventKind = (typeof SEASON_EVENTS)[number];
 
 /** What is shown to the one who logs an event. */
 export const EVENT_MEANING: Readonly<Record<SeasonEventKind, string>> = {
-  'first bloom': 'First open flowers of a plant at this site',
-  'natural pollen': 'Bees carry pollen in again',
-  'main flow': 'Nectar comes in: white wax, wet cells, weight rises',
-  'last flow fading': 'The last nectar plant of the year goes over',
-  'feeder ignored': 'Syrup or patty left alone: they find better outside',
-  'first frost': 'First night of frost at the site',
+  'first-bloom': 'First open flowers of a plant at this site',
+  'natural-pollen': 'Bees carry pollen in again',
+  'main-flow': 'Nectar comes in: white wax, wet cells, weight rises',
+  'last-flow-fading': 'The last nectar plant of the year goes over',
+  'feeder-ignored': 'Syrup or patty left alone: they find better outside',
+  'first-frost': 'First night of frost at the site',
   wasps: 'Wasps at the entrances in numbers',
-  'drones flying': 'Drones fly at noon: queens can be mated',
+  'drones-flying': 'Drones fly at noon: queens can be mated',
 };
 
 /** A task that house practice ties to an event, for every colony of the site. */
@@ -46,7 +46,7 @@ export interface Trigger {
 export const DEFAULT_TRIGGERS: readonly Trigger[] = [
   {
     id: 'thin-syrup',
-    on: 'natural pollen',
+    on: 'natural-pollen',
     plant: null,
     task: 'Thin syrup to start the queen',
     question: 'Syrup taken? More brood?',
@@ -58,7 +58,7 @@ export const DEFAULT_TRIGGERS: readonly Trigger[] = [
   },
   {
     id: 'protein',
-    on: 'natural pollen',
+    on: 'natural-pollen',
     plant: null,
     task: 'Protein patty over the nest',
     question: 'Patty eaten? Room left in the nest?',
@@ -70,7 +70,7 @@ export const DEFAULT_TRIGGERS: readonly Trigger[] = [
   },
   {
     id: 'first-look',
-    on: 'first bloom',
+    on: 'first-bloom',
     plant: 'goat-willow',
     task: 'First look at brood and food',
     question: 'Eggs? Food in kg?',
@@ -82,7 +82,7 @@ export const DEFAULT_TRIGGERS: readonly Trigger[] = [
   },
   {
     id: 'supers-ready',
-    on: 'first bloom',
+    on: 'first-bloom',
     plant: 'dandelion',
     task: 'First super, where bees cover the box',
     question: 'Bees on all frames? Super on?',
@@ -94,7 +94,7 @@ export const DEFAULT_TRIGGERS: readonly Trigger[] = [
   },
   {
     id: 'main-flow-room',
-    on: 'main flow',
+    on: 'main-flow',
     plant: null,
     task: 'Supers on, feeders off',
     question: 'Room above? Feeder off?',
@@ -106,7 +106,7 @@ export const DEFAULT_TRIGGERS: readonly Trigger[] = [
   },
   {
     id: 'last-flow-off',
-    on: 'last flow fading',
+    on: 'last-flow-fading',
     plant: null,
     task: 'Supers off, count mites',
     question: 'Supers off? Mites per 100 bees?',
@@ -118,7 +118,7 @@ export const DEFAULT_TRIGGERS: readonly Trigger[] = [
   },
   {
     id: 'autumn-feed',
-    on: 'last flow fading',
+    on: 'last-flow-fading',
     plant: null,
     task: 'Begin the autumn feed',
     question: 'Feed taken? Stores in kg?',
@@ -130,7 +130,7 @@ export const DEFAULT_TRIGGERS: readonly Trigger[] = [
   },
   {
     id: 'feeder-off',
-    on: 'feeder ignored',
+    on: 'feeder-ignored',
     plant: null,
     task: 'Take the feeder off',
     question: 'Feeder off, entrance clear?',
@@ -142,7 +142,7 @@ export const DEFAULT_TRIGGERS: readonly Trigger[] = [
   },
   {
     id: 'frost-close',
-    on: 'first frost',
+    on: 'first-frost',
     plant: null,
     task: 'Entrance guards on, last repairs',
     question: 'Guard on, roof and strap sound?',
@@ -183,7 +183,7 @@ export interface TriggeredTask {
  * @param triggers house practice
  * @returns dated tasks; none where house practice ties nothing to the event
  * @throws RangeError for a malformed date
- * @example tasksFor({ kind: 'first frost', plant: null, date: '2026-10-20' }, DEFAULT_TRIGGERS)[0]?.due // '2026-11-03'
+ * @example tasksFor({ kind: 'first-frost', plant: null, date: '2026-10-20' }, DEFAULT_TRIGGERS)[0]?.due // '2026-11-03'
  */
 export function tasksFor(
   event: { readonly kind: SeasonEventKind; readonly plant: string | null; readonly date: CivilDate },

@@ -10,11 +10,11 @@ export interface StandingChange {
 }
 
 const RANK: Readonly<Record<StandingState, number>> = {
-  'not met': 0,
-  'in progress': 1,
-  'due again': 2,
+  'not-met': 0,
+  'in-progress': 1,
+  'due-again': 2,
   shown: 3,
-  'signed off': 4,
+  'signed-off': 4,
 };
 
 /** Whether a change takes something away. */

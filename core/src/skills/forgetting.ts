@@ -5,16 +5,16 @@ import type { HoldingTerm } from './skill';
  * day on which it was shown, as spaced practice is remembered longer.
  */
 export type Forgetting =
-  | { readonly school: 'fixed term' }
+  | { readonly school: 'fixed-term' }
   | {
-      readonly school: 'growing term';
+      readonly school: 'growing-term';
       /** How much longer the term gets with each further day, 1 to 3. */
       readonly growth: number;
       /** Longest term, months. */
       readonly most: number;
     };
 
-export const FORGETTING: Forgetting = { school: 'fixed term' };
+export const FORGETTING: Forgetting = { school: 'fixed-term' };
 
 /**
  * Term for which a skill holds.
@@ -23,9 +23,9 @@ export const FORGETTING: Forgetting = { school: 'fixed term' };
  * @param days days on which it was shown since it was first held, 1 and more
  * @param model school of forgetting
  * @returns months, or the season or `null` as they are: only months grow
- * @example termOf(12, 3, { school: 'growing term', growth: 1.5, most: 36 }) // 27
+ * @example termOf(12, 3, { school: 'growing-term', growth: 1.5, most: 36 }) // 27
  */
 export function termOf(months: HoldingTerm, days: number, model: Forgetting): HoldingTerm {
-  if (typeof months !== 'number' || model.school === 'fixed term') return months;
+  if (typeof months !== 'number' || model.school === 'fixed-term') return months;
   return Math.min(Math.max(model.most, months), months * model.growth ** Math.max(0, days - 1));
 }

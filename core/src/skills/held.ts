@@ -46,7 +46,7 @@ export type Missing =
   /** Eighths that hidden readings are off on the mean, and what is allowed. */
   | { readonly what: 'readings'; readonly off: number; readonly allowed: number }
   /** Held once: faded on its last day, or help was needed twice running since. */
-  | { readonly what: 'again'; readonly why: 'faded' | 'help needed' };
+  | { readonly what: 'again'; readonly why: 'faded' | 'help-needed' };
 
 /** What some demonstrations amount to. */
 interface Tally {
@@ -112,7 +112,7 @@ class Term {
     private readonly rule: EvidenceRule,
     private readonly calendar: Calendar,
   ) {
-    this.days = calendar.forgetting.school === 'fixed term' ? null : new Set();
+    this.days = calendar.forgetting.school === 'fixed-term' ? null : new Set();
   }
 
   /** Last day on which it holds after a showing on a day. */

@@ -20,13 +20,13 @@ export type SkillPhase = (typeof SKILL_PHASES)[number];
 export const COLONY_THINGS = [
   'eggs',
   'larvae',
-  'sealed brood',
-  'drone brood',
+  'sealed-brood',
+  'drone-brood',
   'stores',
   'super',
-  'lively bees',
-  'queen cells',
-  'doubtful brood',
+  'lively-bees',
+  'queen-cells',
+  'doubtful-brood',
 ] as const;
 export type ColonyThing = (typeof COLONY_THINGS)[number];
 
@@ -92,11 +92,11 @@ export interface Checklist {
 
 /** What each level means for every skill, said so that two assessors read it alike. Common practice of courses. */
 export const LEVEL_SAYS: Readonly<Record<SkillLevel, string>> = {
-  'saw it': 'Watched it done at an open hive and afterwards said what was done and why.',
+  'saw-it': 'Watched it done at an open hive and afterwards said what was done and why.',
   helped: 'Did a part of it while the supervisor’s hands or eyes did the rest.',
-  'with a word': 'Did all of it with own hands after one or two hints; nobody else touched.',
+  'with-a-word': 'Did all of it with own hands after one or two hints; nobody else touched.',
   alone: 'Did all of it unprompted, in the right order, and said what it showed.',
-  'can teach': 'Got somebody else to do it by words alone, and saw what went wrong before it did harm.',
+  'can-teach': 'Got somebody else to do it by words alone, and saw what went wrong before it did harm.',
 };
 
 /**

@@ -6,8 +6,8 @@ import { type Forgetting, FORGETTING } from './forgetting';
 import { type Calendar, dateOf, dayOf, heldBy, lastDay, type Missing, missingOf } from './held';
 import type { Checklist, EvidenceRule, Skill } from './skill';
 
-/** Where a trainee can be with a skill, from nothing to the lead's signature; "due again" was held and has faded. */
-export const STANDING_STATES = ['not met', 'in progress', 'shown', 'due again', 'signed off'] as const;
+/** Where a trainee can be with a skill, from nothing to the lead's signature; "due-again" was held and has faded. */
+export const STANDING_STATES = ['not-met', 'in-progress', 'shown', 'due-again', 'signed-off'] as const;
 export type StandingState = (typeof STANDING_STATES)[number];
 
 /** Where a trainee stands in a skill, and what that rests on. */
@@ -25,7 +25,7 @@ export interface Standing {
   /** How far it is to being held, 0 to 1. */
   readonly progress: number;
   /** A lead's signature: earned by the rule, given by exception, or fallen because evidence that it rested on was struck. */
-  readonly signature: 'earned' | 'by exception' | 'fallen' | null;
+  readonly signature: 'earned' | 'by-exception' | 'fallen' | null;
 }
 
 /** A lead's signature under a skill, or what was held when a new version of the list came. */
@@ -62,7 +62,7 @@ const OF_LATE = 3;
 
 const NOTHING: readonly Missing[] = [];
 const NOT_MET: Standing = {
-  state: 'not met',
+  state: 'not-met',
   level: null,
   counted: [],
   missing: [],
@@ -73,7 +73,7 @@ const NOT_MET: Standing = {
 };
 
 /** Whether a standing means that the skill still has to be practised. */
-export const isOpen = ({ state }: Standing): boolean => state !== 'shown' && state !== 'signed off';
+export const isOpen = ({ state }: Standing): boolean => state !== 'shown' && state !== 'signed-off';
 
 /**
  * Where trainees stand in the skills of a checklist, each by its evidence rule.
@@ -161,7 +161,7 @@ function standingOf(
   // A signature outlives no evidence that it rested on: what is struck afterwards has to be made good.
   const fell = signed?.struck === true && signed.byException !== true && heldBy(rule, good, null, calendar) === null;
   const signature = (fell ? undefined : signed) ?? signOffs.findLast(({ kind }) => kind === 'carried');
-  const mark = fell ? 'fallen' : signed === undefined ? null : signed.byException ? 'by exception' : 'earned';
+  const mark = fell ? 'fallen' : signed === undefined ? null : signed.byException ? 'by-exception' : 'earned';
   const held = heldBy(rule, good, signature?.day ?? null, calendar);
   const now = dayOf(calendar.today);
   const level = lateLevel(evidence);
@@ -169,10 +169,10 @@ function standingOf(
   if (held) {
     const counted = idsOf(good);
     const until = held.until === Infinity ? null : dateOf(held.until);
-    const why = held.until < now ? 'faded' : helpNeeded(evidence, held.since, asked) ? 'help needed' : null;
+    const why = held.until < now ? 'faded' : helpNeeded(evidence, held.since, asked) ? 'help-needed' : null;
     if (why)
       return {
-        state: 'due again',
+        state: 'due-again',
         level,
         counted,
         missing: [{ what: 'again', why }],
@@ -183,8 +183,8 @@ function standingOf(
       };
     const astray = signature?.kind === 'signed' ? NOTHING : readingsMissing(rule, off);
     if (astray.length > 0)
-      return { state: 'in progress', level, counted, missing: astray, until, last, progress: 0.8, signature: mark };
-    const state = signature?.kind === 'signed' ? 'signed off' : 'shown';
+      return { state: 'in-progress', level, counted, missing: astray, until, last, progress: 0.8, signature: mark };
+    const state = signature?.kind === 'signed' ? 'signed-off' : 'shown';
     return { state, level, counted, missing: NOTHING, until, last, progress: 1, signature: mark };
   }
   // What was shown longer ago than it holds counts no more.
@@ -192,7 +192,7 @@ function standingOf(
   while (first < good.length && lastDay(rule.months, good[first]!.day, calendar.turn) < now) first += 1;
   const valid = first === 0 ? good : good.slice(first);
   return {
-    state: 'in progress',
+    state: 'in-progress',
     level,
     counted: idsOf(valid),
     missing: [...missingOf(rule, valid), ...readingsMissing(rule, off)],

@@ -1,4 +1,4 @@
-import { dayAndMonth } from '../units';
+import { dayAndMonth, spoken } from '../units';
 import type { EvidenceRule } from './skill';
 import type { Missing } from './held';
 import type { Standing } from './standing';
@@ -18,11 +18,11 @@ export function missingText(missing: Missing, { level }: Pick<EvidenceRule, 'lev
       return `hidden readings within ${missing.allowed} eighth${missing.allowed === 1 ? '' : 's'}, now ${missing.off.toFixed(1)} off`;
     case 'again':
       return missing.why === 'faded'
-        ? `faded: ${level} once more`
-        : `help was needed twice running: ${level} once more`;
+        ? `faded: ${spoken(level)} once more`
+        : `help was needed twice running: ${spoken(level)} once more`;
     case 'times': {
       const left = missing.need - missing.have;
-      return left === 1 ? `${level} once more` : `${level} ${left} more times`;
+      return left === 1 ? `${spoken(level)} once more` : `${spoken(level)} ${left} more times`;
     }
     case 'days':
       return more(missing, 'on', 'day');
@@ -55,13 +55,13 @@ function more(
  */
 export function standingText({ state, missing, until, signature }: Standing, rule: EvidenceRule): string {
   const fell = signature === 'fallen' ? '; the signature fell: evidence it rested on was struck' : '';
-  const kept = signature === 'by exception' && (state === 'shown' || state === 'signed off') ? ' by exception' : '';
-  if (state === 'not met') return `not met: ${rule.level} ${rule.times === 1 ? 'once' : `${rule.times} times`}`;
+  const kept = signature === 'by-exception' && (state === 'shown' || state === 'signed-off') ? ' by exception' : '';
+  if (state === 'not-met') return `not met: ${spoken(rule.level)} ${rule.times === 1 ? 'once' : `${rule.times} times`}`;
   const words = missing.map((each) => missingText(each, rule)).filter((text) => text !== '');
-  if (words.length > 0) return `${state}: ${words.join(', ')}${fell}`;
+  if (words.length > 0) return `${spoken(state)}: ${words.join(', ')}${fell}`;
   return until === null
-    ? `${state}${kept}, for good`
-    : `${state}${kept}, until ${dayAndMonth(until)} ${until.slice(0, 4)}`;
+    ? `${spoken(state)}${kept}, for good`
+    : `${spoken(state)}${kept}, until ${dayAndMonth(until)} ${until.slice(0, 4)}`;
 }
 
 const TIMES = ['once', 'twice', 'three times', 'four times', 'five times'] as const;

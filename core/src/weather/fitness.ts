@@ -2,7 +2,7 @@ import { within } from '../units';
 import type { Weather } from './hour';
 
 /** How deep a colony is opened, from not at all to every frame. */
-export const DEPTHS = ['outside', 'lid', 'one frame', 'full'] as const;
+export const DEPTHS = ['outside', 'lid', 'one-frame', 'full'] as const;
 export type Depth = (typeof DEPTHS)[number];
 
 /** What the weather must be for one depth. */
@@ -29,7 +29,7 @@ export interface Limits {
 export const DEFAULT_LIMITS: Readonly<Record<Depth, Limits>> = {
   outside: { warmth: -10, heat: 45, gust: 60, rain: 2, light: 2, beesOut: false },
   lid: { warmth: 2, heat: 40, gust: 45, rain: 0.3, light: 4, beesOut: false },
-  'one frame': { warmth: 13, heat: 38, gust: 35, rain: 0.1, light: 8, beesOut: true },
+  'one-frame': { warmth: 13, heat: 38, gust: 35, rain: 0.1, light: 8, beesOut: true },
   full: { warmth: 15, heat: 35, gust: 30, rain: 0.1, light: 15, beesOut: true },
 };
 
@@ -40,7 +40,7 @@ export const THUNDER = 0.25;
 export const CLOSING_MINUTES = 20;
 
 /** What makes an hour unfit, in the order in which it is said. */
-export const HINDRANCES = ['thunder', 'rain', 'rain soon', 'gusts', 'cold', 'heat', 'dark', 'bees in'] as const;
+export const HINDRANCES = ['thunder', 'rain', 'rain-soon', 'gusts', 'cold', 'heat', 'dark', 'bees-in'] as const;
 export type Hindrance = (typeof HINDRANCES)[number];
 
 /** Light for reading comb: height of the sun in degrees, less ten under a closed sky. Common practice. */
@@ -83,12 +83,12 @@ const FORBIDS: Readonly<
 > = {
   thunder: (weather) => weather.thunder > THUNDER,
   rain: (weather, _elevation, limits) => weather.rain > limits.rain,
-  'rain soon': (_weather, _elevation, limits, rainSoon) => rainSoon > limits.rain,
+  'rain-soon': (_weather, _elevation, limits, rainSoon) => rainSoon > limits.rain,
   gusts: (weather, _elevation, limits) => weather.gust > limits.gust,
   cold: (weather, _elevation, limits) => weather.temperature < limits.warmth,
   heat: (weather, _elevation, limits) => weather.temperature > limits.heat,
   dark: (weather, elevation, limits) => lightFor(weather, elevation) < limits.light,
-  'bees in': (weather, elevation, limits) => limits.beesOut && !beesFly(weather, elevation),
+  'bees-in': (weather, elevation, limits) => limits.beesOut && !beesFly(weather, elevation),
 };
 
 /**

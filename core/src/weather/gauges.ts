@@ -10,7 +10,7 @@ export interface Gauge {
   /** Figures at one in ten, the middle and nine in ten. °C, km/h, minutes, minutes, trainees. */
   readonly value: readonly [number, number, number];
   readonly limit: number;
-  readonly sense: 'at least' | 'at most';
+  readonly sense: 'at-least' | 'at-most';
   readonly state: 'inside' | 'tight' | 'outside';
 }
 
@@ -50,31 +50,31 @@ export function gaugesOf(outlook: Outlook, need: Need): readonly Gauge[] {
       'warmth',
       within.map((course) => Math.min(...course.map((each) => each.temperature))),
       limits.warmth,
-      'at least',
+      'at-least',
     ),
     gauge(
       'gusts',
       within.map((course) => Math.max(...course.map((each) => each.gust))),
       limits.gust,
-      'at most',
+      'at-most',
     ),
     gauge(
       'dry',
       after.map((course) => minutesWhile(course, (each) => each.rain <= limits.rain)),
       needed,
-      'at least',
+      'at-least',
     ),
     gauge(
       'light',
       after.map((course) => minutesWhile(course, (each, step) => lightFor(each, elevations[step]!) >= limits.light)),
       needed,
-      'at least',
+      'at-least',
     ),
     {
       id: 'group',
       value: [size, size, size],
       limit: need.groupLimit,
-      sense: 'at most',
+      sense: 'at-most',
       state: size <= need.groupLimit ? 'inside' : 'outside',
     },
   ];
@@ -90,7 +90,7 @@ function gauge(id: Gauge['id'], values: readonly number[], limit: number, sense:
   const known = values.filter(Number.isFinite);
   if (known.length === 0) return { id, value: [0, 0, 0], limit, sense, state: 'outside' };
   const value: Gauge['value'] = [quantile(known, 0.1), quantile(known, 0.5), quantile(known, 0.9)];
-  const holds = (figure: number) => (sense === 'at least' ? figure >= limit : figure <= limit);
-  const worst = sense === 'at least' ? value[0] : value[2];
+  const holds = (figure: number) => (sense === 'at-least' ? figure >= limit : figure <= limit);
+  const worst = sense === 'at-least' ? value[0] : value[2];
   return { id, value, limit, sense, state: !holds(value[1]) ? 'outside' : holds(worst) ? 'inside' : 'tight' };
 }

@@ -3,13 +3,13 @@ import { HOUR, MINUTE, type Weather } from './hour';
 import { type Place, sunBearing, sunElevation, sunTimes } from './sun';
 
 /** What eggs are looked for on. They show on black and dark comb, hardly on new white or yellow wax. */
-export const COMBS = ['dark comb', 'new comb'] as const;
+export const COMBS = ['dark-comb', 'new-comb'] as const;
 export type CombColour = (typeof COMBS)[number];
 
-export type EggLight = 'good' | 'poor' | 'too dark';
+export type EggLight = 'good' | 'poor' | 'too-dark';
 
 /** Least light in which eggs are read for sure, by comb, and in which nobody can say. Common practice, settled by no authority. */
-const SURE: Readonly<Record<CombColour, number>> = { 'dark comb': 15, 'new comb': 20 };
+const SURE: Readonly<Record<CombColour, number>> = { 'dark-comb': 15, 'new-comb': 20 };
 const DARK = 8;
 
 /**
@@ -23,7 +23,7 @@ const DARK = 8;
 export function eggLight(weather: Weather, elevation: number, comb: CombColour): EggLight {
   const light = lightFor(weather, elevation);
   if (light >= SURE[comb]) return 'good';
-  return light >= DARK ? 'poor' : 'too dark';
+  return light >= DARK ? 'poor' : 'too-dark';
 }
 
 /** Hours by the sun for one day. Instants in ms since 1970. */
@@ -49,7 +49,7 @@ const POINTS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-wes
  */
 export function lightPlan(place: Place, noon: number, cloud: number, around?: number): LightPlan {
   const top = sunTimes(place, noon).noon;
-  const good = (at: number) => sunElevation(place, at) - 10 * cloud >= SURE['dark comb'];
+  const good = (at: number) => sunElevation(place, at) - 10 * cloud >= SURE['dark-comb'];
   const steps = Array.from({ length: 289 }, (_, step) => top - 12 * HOUR + step * 5 * MINUTE).filter(good);
   const bearing = sunBearing(place, around ?? top);
   return {

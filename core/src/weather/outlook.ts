@@ -90,7 +90,7 @@ export function hourOutlooks(
       chance: {
         outside: reaching(depths, 'outside') / all.length,
         lid: reaching(depths, 'lid') / all.length,
-        'one frame': reaching(depths, 'one frame') / all.length,
+        'one-frame': reaching(depths, 'one-frame') / all.length,
         full: reaching(depths, 'full') / all.length,
       },
     });
@@ -133,7 +133,7 @@ export function dayOutlook(
     hours: {
       outside: fitHours('outside'),
       lid: fitHours('lid'),
-      'one frame': fitHours('one frame'),
+      'one-frame': fitHours('one-frame'),
       full: fitHours('full'),
     },
   };

@@ -73,9 +73,9 @@ export function windChill(temperature: number, wind: number): number {
 
 /** Classes of the heat index, felt °C from which each begins (80, 90, 103 and 125 °F; editions of the table differ a little). */
 const HEAT_CLASSES = [
-  { from: toC(125), name: 'extreme danger' },
+  { from: toC(125), name: 'extreme-danger' },
   { from: toC(103), name: 'danger' },
-  { from: toC(90), name: 'extreme caution' },
+  { from: toC(90), name: 'extreme-caution' },
   { from: toC(80), name: 'caution' },
 ] as const;
 export type HeatClass = (typeof HEAT_CLASSES)[number]['name'] | 'none';
@@ -112,9 +112,9 @@ export function peopleAdvice(weather: Weather): PeopleAdvice {
   const plan = {
     none: [90, 10, 0.25],
     caution: [60, 10, 0.5],
-    'extreme caution': [40, 15, 0.75],
+    'extreme-caution': [40, 15, 0.75],
     danger: [20, 20, 1],
-    'extreme danger': [null, 60, 1],
+    'extreme-danger': [null, 60, 1],
   } as const;
   const [workMinutes, breakMinutes, waterLitres] = plan[heat];
   return {
@@ -130,7 +130,7 @@ export function peopleAdvice(weather: Weather): PeopleAdvice {
 const HEAT_NOTES: Readonly<Record<HeatClass, readonly string[]>> = {
   none: [],
   caution: ['Shade and water where people take their veils off.'],
-  'extreme caution': [
+  'extreme-caution': [
     'Suits open in the shade at each break; the lightest veil that closes.',
     'Dizzy, sick or a headache: out of the suit, into the shade, water, and do not leave them alone.',
   ],
@@ -138,7 +138,7 @@ const HEAT_NOTES: Readonly<Record<HeatClass, readonly string[]>> = {
     'Short turns, early or late in the day only. Look at each other.',
     'Hot, confused or not sweating: call the emergency number and cool them at once.',
   ],
-  'extreme danger': ['No work in suits at this heat.'],
+  'extreme-danger': ['No work in suits at this heat.'],
 };
 
 function coldAdvice(felt: number): PeopleAdvice {

@@ -51,7 +51,7 @@ export function fitSpans(outlook: Outlook, from: number, to: number, likely = 0.
         to: within[1],
         chance: shares.reduce((sum, each) => sum + each, 0) / shares.length,
         limitedBy: depth === DEPTHS.length - 1 ? null : limitOf(outlook, DEPTHS[depth + 1]!, within),
-        broodMinutes: depth < DEPTHS.indexOf('one frame') ? 0 : brood(outlook, within),
+        broodMinutes: depth < DEPTHS.indexOf('one-frame') ? 0 : brood(outlook, within),
       });
     }
     first = end;

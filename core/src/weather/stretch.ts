@@ -161,7 +161,7 @@ function turnAt(
   const weather = weatherAt(member, start, at);
   if (!weather) return { at, why: 'dark' };
   const why = hindrance(weather, sunElevation(place, at), limits, rainAfter(member, start, at));
-  if (why === 'rain soon') return { at: at + CLOSING, why: 'rain' };
+  if (why === 'rain-soon') return { at: at + CLOSING, why: 'rain' };
   const wetSoon = rainAt(member, start, at + HOUR) > limits.rain;
   return { at, why: wetSoon ? 'rain' : (why ?? 'dark') };
 }

@@ -89,8 +89,8 @@ function shortened(
     if (stretch && stretch.chance >= GO_CHANCE) return { ...stretch, depth: need.depth };
   }
   if (need.depth !== 'full') return null;
-  const quick = bestStretch(outlook, 'one frame', Math.min(minutes, 60), within, need.from);
-  return quick && quick.chance >= GO_CHANCE ? { ...quick, depth: 'one frame' } : null;
+  const quick = bestStretch(outlook, 'one-frame', Math.min(minutes, 60), within, need.from);
+  return quick && quick.chance >= GO_CHANCE ? { ...quick, depth: 'one-frame' } : null;
 }
 
 /**

@@ -91,7 +91,7 @@ async function loadSchool(context: Context, name: string): Promise<Names> {
   for (const site of SCHOOLS.find((each) => each.name === name)!.sites) {
     const id = await addSite(context, { school, ...site });
     names.sites.set(site.name, { id, zone: site.zone });
-    await loadPlants(context, { ...site, id, school, turn: null, degree_days: 'single sine' });
+    await loadPlants(context, { ...site, id, school, turn: null, degree_days: 'single-sine' });
   }
   const { staff, groups } = PEOPLE.find((each) => each.school === name)!;
   const add = async (person: (typeof staff)[number]) => {

@@ -27,12 +27,12 @@ export function visitEntries(
   const parts = partsAbove(stack, box.id).map((part) => part.id);
   const bodies: EntryBody[] = [
     {
-      kind: 'outside seen',
+      kind: 'outside-seen',
       when: 'before',
       look: { traffic: 'steady', pollenIn: true, deadBees: false, intruders: false, note: '' },
     },
-    { kind: 'smoke given', place: 'entrance' },
-    ...parts.map((part): EntryBody => ({ kind: 'part taken off', part })),
+    { kind: 'smoke-given', place: 'entrance' },
+    ...parts.map((part): EntryBody => ({ kind: 'part-taken-off', part })),
     ...superReadings(visit, superBoxes),
     ...visit.frames.flatMap((frame, index): EntryBody[] =>
       (['low', 'high'] as const).flatMap((face) => {
@@ -40,7 +40,7 @@ export function visitEntries(
         return side
           ? [
               {
-                kind: 'frame side recorded',
+                kind: 'frame-side-recorded',
                 address: { box: box.id, frame: index + 1, face },
                 side,
                 seen: null,
@@ -50,12 +50,12 @@ export function visitEntries(
       }),
     ),
     ...hiddenReadings(visit, box.id, group, at),
-    { kind: 'mood noted', mood: visit.mood },
-    ...Array.from({ length: visit.stings ?? 0 }, (): EntryBody => ({ kind: 'sting counted', person: null })),
+    { kind: 'mood-noted', mood: visit.mood },
+    ...Array.from({ length: visit.stings ?? 0 }, (): EntryBody => ({ kind: 'sting-counted', person: null })),
     ...judgements(visit, group, at),
-    ...(visit.note ? [{ kind: 'note written', text: visit.note } as const] : []),
-    ...[...parts].reverse().map((part): EntryBody => ({ kind: 'part put back', part })),
-    { kind: 'visit closed', reason: 'question answered', note: '' },
+    ...(visit.note ? [{ kind: 'note-written', text: visit.note } as const] : []),
+    ...[...parts].reverse().map((part): EntryBody => ({ kind: 'part-put-back', part })),
+    { kind: 'visit-closed', reason: 'question-answered', note: '' },
   ];
   const gap = (25 * 60_000) / bodies.length;
   return bodies.map((body, index) => ({
@@ -78,7 +78,7 @@ function hiddenReadings(visit: DemoVisit, box: string, { trainees, ahead }: Demo
     const eighths = misread(side.eighths, HABITS[(reader + ahead) % HABITS.length]!, turn + place);
     return [
       {
-        kind: 'side read by trainee',
+        kind: 'side-read-by-trainee',
         person,
         address: { box, frame: frame + 1, face: 'low' },
         side: { ...side, eighths },
@@ -120,7 +120,7 @@ const superReadings = (visit: DemoVisit, boxes: readonly BoxLayer[]): EntryBody[
     const side = parseSide(`${honey}H ${nectar}N *C`);
     return Array.from({ length: box.frames }, (_, frame) => frame + 1).flatMap((frame) =>
       (['low', 'high'] as const).map((face): EntryBody => ({
-        kind: 'frame side recorded',
+        kind: 'frame-side-recorded',
         address: { box: box.id, frame, face },
         side,
         seen: null,
@@ -138,7 +138,7 @@ function judgements(visit: DemoVisit, { trainees, ahead }: DemoGroup, at: Date):
       const skill = skills[(hive * 3 + index * 5 + turn * 7 + week) % skills.length]!;
       const hard = skill.phase === 'read' || skill.phase === 'judge' ? 1 : 0;
       const level = Math.max(0, Math.min(4, Math.floor((week + index + turn) / 4) + ahead - hard));
-      return { kind: 'skill judged', trainee, skill: skill.id, level: SKILL_LEVELS[level]! };
+      return { kind: 'skill-judged', trainee, skill: skill.id, level: SKILL_LEVELS[level]! };
     }),
   );
 }

@@ -15,7 +15,7 @@ export function serveCalendarFeeds(context: Context): RequestHandler {
     if (!owner)
       throw new Refusal(
         404,
-        'not found',
+        'not-found',
         'This calendar address does not work any more. Make a new one in the application.',
       );
     const text = await turn(owner.id, () => calendarText(context, owner));

@@ -24,7 +24,7 @@ export function peopleRoutes(context: Context, serve: Serve, config: Config, ref
 
   serve(endpoints.signIn, async ({ body }, _nobody, { request, response }) => {
     const problem = doorProblem(request, config);
-    if (problem !== null && config.https && !request.secure) throw new Refusal(403, 'wrong door', problem);
+    if (problem !== null && config.https && !request.secure) throw new Refusal(403, 'wrong-door', problem);
     const attempt = { name: body.name, address: addressOf(request), device: deviceOf(request) };
     const told = (what: 'sign-in refused' | 'sign-in slowed down') => async (error: unknown) => {
       if (error instanceof Refusal)
@@ -42,7 +42,7 @@ export function peopleRoutes(context: Context, serve: Serve, config: Config, ref
       request.session.save((error?: Error | null) => (error ? fail(error) : done()));
     });
     const { school, id: person } = actor;
-    await audit(db, { school, person, what: 'signed in', about: actor.name, address: attempt.address });
+    await audit(db, { school, person, what: 'signed-in', about: actor.name, address: attempt.address });
     response.cookie(deviceCookie, device, {
       httpOnly: true,
       sameSite: 'strict',
@@ -54,7 +54,7 @@ export function peopleRoutes(context: Context, serve: Serve, config: Config, ref
   });
 
   serve(endpoints.signOut, async (_input, { id: person, name, school }, { request, response }) => {
-    await audit(db, { school, person, what: 'signed out', about: name, address: addressOf(request) });
+    await audit(db, { school, person, what: 'signed-out', about: name, address: addressOf(request) });
     await new Promise<void>((done, fail) => {
       request.session.destroy((error?: Error | null) => (error ? fail(error) : done()));
     });
@@ -72,16 +72,16 @@ export function peopleRoutes(context: Context, serve: Serve, config: Config, ref
 
   serve(endpoints.moveClock, async ({ body }) => {
     if (!context.clock.demo) {
-      throw new Refusal(409, 'real clock', 'This school runs on the real clock, which cannot be moved.');
+      throw new Refusal(409, 'real-clock', 'This school runs on the real clock, which cannot be moved.');
     }
     const now = context.clock.now().getTime();
     const to = body.to ? Date.parse(body.to) : now + (body.minutes ?? 0) * 60_000;
     if (to <= now)
-      throw new Refusal(422, 'not later', 'The demo clock only moves on: name a later moment, or some minutes.');
+      throw new Refusal(422, 'not-later', 'The demo clock only moves on: name a later moment, or some minutes.');
     if (to > LATEST_DEMO_TIME)
       throw new Refusal(
         422,
-        'too late',
+        'too-late',
         `The demo's invented weather and records end: its clock goes up to ${iso(LATEST_DEMO_TIME).slice(0, 10)}. To go back, begin the demo again.`,
       );
     await context.clock.moveTo(new Date(to));
@@ -95,7 +95,7 @@ export function peopleRoutes(context: Context, serve: Serve, config: Config, ref
     await audit(db, {
       school: null,
       person: null,
-      what: 'demo begun again',
+      what: 'demo-begun-again',
       about: actor.name,
       address: addressOf(request),
     });
@@ -113,7 +113,7 @@ export function peopleRoutes(context: Context, serve: Serve, config: Config, ref
   }));
 
   serve(endpoints.noteTakenOut, async ({ body }, { school, id: person }, { request }) => {
-    await audit(db, { school, person, what: 'records taken out', about: body.file, address: addressOf(request) });
+    await audit(db, { school, person, what: 'records-taken-out', about: body.file, address: addressOf(request) });
     return { noted: true as const };
   });
 }

@@ -3,7 +3,7 @@ import { within } from '../../units';
 /** Part of the allowed time from which closing starts. */
 export const START_CLOSING = 0.8;
 
-export type ClockState = 'not open' | 'well' | 'start closing' | 'shut now' | 'closed';
+export type ClockState = 'not-open' | 'well' | 'start-closing' | 'shut-now' | 'closed';
 
 export interface ClockReading {
   readonly state: ClockState;
@@ -21,15 +21,15 @@ export interface ClockReading {
  * @param allowed minutes, 0 or more
  * @returns state, minutes gone and left
  * @throws RangeError for negative minutes
- * @example readClock(0, null, 9 * 60_000, 10).state // 'start closing'
+ * @example readClock(0, null, 9 * 60_000, 10).state // 'start-closing'
  */
 export function readClock(from: number | null, to: number | null, now: number, allowed: number): ClockReading {
   within('minutes allowed', allowed, 0);
-  if (from === null) return { state: 'not open', minutes: 0, left: allowed };
+  if (from === null) return { state: 'not-open', minutes: 0, left: allowed };
   const minutes = Math.max(0, (to ?? now) - from) / 60_000;
   const left = allowed - minutes;
   if (to !== null) return { state: 'closed', minutes, left };
-  const state = left <= 0 ? 'shut now' : minutes >= allowed * START_CLOSING ? 'start closing' : 'well';
+  const state = left <= 0 ? 'shut-now' : minutes >= allowed * START_CLOSING ? 'start-closing' : 'well';
   return { state, minutes, left };
 }
 
@@ -71,7 +71,7 @@ export function openMinutes(
 
 /** What may ask for the lid to go on now. */
 export interface CloseFacts {
-  readonly temper: 'go on' | 'smoke' | 'pause' | 'close';
+  readonly temper: 'go-on' | 'smoke' | 'pause' | 'close';
   readonly clock: ClockState;
   /** Minutes that the brood frame in hand is out, and how many it may. */
   readonly broodOut: number | null;
@@ -89,7 +89,7 @@ export interface CloseFacts {
  * @returns level: go on, hurry (finish this frame, then close) or close now; reasons in words
  */
 export function closeAdvice(facts: CloseFacts): {
-  readonly level: 'go on' | 'hurry' | 'close now';
+  readonly level: 'go-on' | 'hurry' | 'close-now';
   readonly reasons: readonly string[];
 } {
   const { temper, clock, broodOut, broodAllowed, temperature, rainIn, robbing } = facts;
@@ -100,7 +100,7 @@ export function closeAdvice(facts: CloseFacts): {
     temperature !== null && temperature < 8 && broodOut !== null
       ? `${Math.round(temperature)} °C: brood chills.`
       : null,
-    clock === 'shut now' ? 'Open longer than allowed.' : null,
+    clock === 'shut-now' ? 'Open longer than allowed.' : null,
   ].filter((each) => each !== null);
   const soon = [
     broodOut !== null && broodOut >= broodAllowed
@@ -110,7 +110,7 @@ export function closeAdvice(facts: CloseFacts): {
       ? 'Two signs in a short time: finish this frame, cover, and close if two minutes do not calm them.'
       : null,
     rainIn !== null && rainIn > 0 && rainIn <= 10 ? `Rain in about ${Math.round(rainIn)} min.` : null,
-    clock === 'start closing' ? 'Time is nearly up: start closing.' : null,
+    clock === 'start-closing' ? 'Time is nearly up: start closing.' : null,
   ].filter((each) => each !== null);
-  return { level: now.length > 0 ? 'close now' : soon.length > 0 ? 'hurry' : 'go on', reasons: [...now, ...soon] };
+  return { level: now.length > 0 ? 'close-now' : soon.length > 0 ? 'hurry' : 'go-on', reasons: [...now, ...soon] };
 }

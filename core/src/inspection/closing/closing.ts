@@ -17,11 +17,11 @@ export type ClosingTask =
   | { readonly kind: 'check'; readonly check: CheckId; readonly says: string };
 
 const partChecks = (layer: Layer): readonly CheckId[] => {
-  if (layer.kind === 'excluder') return ['wires across'];
-  if (layer.kind === 'feeder') return ['feeder on'];
-  if (layer.kind === 'escape') return ['escape up'];
-  if (layer.kind === 'spacer') return ['spacer out'];
-  return isBox(layer) && BOXES[layer.box].role === 'super' ? ['even supers'] : [];
+  if (layer.kind === 'excluder') return ['wires-across'];
+  if (layer.kind === 'feeder') return ['feeder-on'];
+  if (layer.kind === 'escape') return ['escape-up'];
+  if (layer.kind === 'spacer') return ['spacer-out'];
+  return isBox(layer) && BOXES[layer.box].role === 'super' ? ['even-supers'] : [];
 };
 
 /** Checks that belong under the roof: nobody sees to them once it is on. */
@@ -50,7 +50,7 @@ export function closingTasks(
   const outside = combsOutside(stack, record, found);
   const roof = stack.findLast(({ kind }) => kind === 'roof');
   const underRoof = [
-    ...(record.checks.some(({ check, ok }) => check === 'food on' && !ok) ? [ask('food on')] : []),
+    ...(record.checks.some(({ check, ok }) => check === 'food-on' && !ok) ? [ask('food-on')] : []),
     ...(record.openedAt ? checks(UNDER_ROOF, record.lastTaken) : []),
   ];
   const layers = stack.flatMap((layer, at): readonly ClosingTask[] => {
@@ -65,7 +65,7 @@ export function closingTasks(
             ...framesOut(layer, record),
             ...outside.filter(({ box }) => box === layer.id),
             ...(BOXES[layer.box].role !== 'super' && wasRead(layer, record)
-              ? checks(layer.dummy ? ['dummy in', 'tight frames'] : ['tight frames'], record.lastLift)
+              ? checks(layer.dummy ? ['dummy-in', 'tight-frames'] : ['tight-frames'], record.lastLift)
               : []),
             ...(record.tipped.includes(layer.id) ? checks(['respaced']) : []),
           ]
@@ -77,7 +77,7 @@ export function closingTasks(
     ...layers,
     ...(roof ? [] : underRoof),
     ...checks(['entrance', 'strap']),
-    ...(record.smoke.length > 0 ? checks(['smoker out'], record.smoke.at(-1)?.at) : []),
+    ...(record.smoke.length > 0 ? checks(['smoker-out'], record.smoke.at(-1)?.at) : []),
   ];
 }
 

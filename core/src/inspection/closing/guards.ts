@@ -1,3 +1,4 @@
+import { spoken } from '../../units';
 import { FRAMES, type Stack, frameFits, frameOf, isBox } from '../../equipment';
 import { type CombMove, type Comb, type CombPlace, outOfOrder, arranged } from '../visit/combs';
 import { combsOutside } from './closing';
@@ -12,7 +13,7 @@ import { DEPTH_WORDS, VISIT_DEPTHS, type VisitDepth } from './steps';
 import { type VisitRecord, doubtsLeft } from '../visit/record';
 
 /** How far a guard goes: it warns, asks for a reason, or bars the way until something is done. */
-export type Bar = 'warns' | 'needs a reason' | 'bars';
+export type Bar = 'warns' | 'needs-a-reason' | 'bars';
 
 export interface Guard {
   readonly id: GuardId;
@@ -24,9 +25,9 @@ export interface Guard {
 export type Deed =
   | { readonly do: 'open' }
   | { readonly do: 'lift box'; readonly box: string }
-  | { readonly do: 'lift frame'; readonly box: string; readonly frame: number }
-  | { readonly do: 'move comb'; readonly move: CombMove; readonly box: string; readonly frame: number }
-  | { readonly do: 'give role'; readonly role: Role; readonly person: string }
+  | { readonly do: 'lift-frame'; readonly box: string; readonly frame: number }
+  | { readonly do: 'move-comb'; readonly move: CombMove; readonly box: string; readonly frame: number }
+  | { readonly do: 'give-role'; readonly role: Role; readonly person: string }
   | { readonly do: 'close' };
 
 export interface GuardFacts {
@@ -65,7 +66,7 @@ const sidesOf = (record: VisitRecord, box: string, frame: number): readonly Fram
 export function suspected(record: VisitRecord, before: string | null): string | null {
   if (before) return before;
   const found = record.findings.filter(({ found: there }) => there).map(({ finding }) => finding);
-  const disease = found.find((id) => id === 'ropy brood' || id === 'sour brood');
+  const disease = found.find((id) => id === 'ropy-brood' || id === 'sour-brood');
   if (disease) return FINDINGS[disease].name;
   const tested = record.measures.some(
     ({ measure }) => measure.what === 'ropiness' && ropinessVerdict(measure.test).verdict === 'suspect',
@@ -82,7 +83,7 @@ export function suspected(record: VisitRecord, before: string | null): string | 
  * @returns guards, the hardest first; empty when nothing speaks against it
  */
 export function guardsOf(deed: Deed, facts: GuardFacts): readonly Guard[] {
-  const order: readonly Bar[] = ['bars', 'needs a reason', 'warns'];
+  const order: readonly Bar[] = ['bars', 'needs-a-reason', 'warns'];
   return against(deed, facts)
     .filter((guard) => guard !== null)
     .sort((a, b) => order.indexOf(a.bar) - order.indexOf(b.bar));
@@ -90,7 +91,7 @@ export function guardsOf(deed: Deed, facts: GuardFacts): readonly Guard[] {
 
 /** Guards that still stand: those that warn, bar, or wait for a reason that nobody gave. */
 export const guardsLeft = (guards: readonly Guard[], record: VisitRecord): readonly Guard[] =>
-  guards.filter(({ id, bar }) => bar !== 'needs a reason' || !record.overrides.some((each) => each.guard === id));
+  guards.filter(({ id, bar }) => bar !== 'needs-a-reason' || !record.overrides.some((each) => each.guard === id));
 
 const guard = (applies: boolean, id: GuardId, bar: Bar, says: string): Guard | null =>
   applies ? { id, bar, says } : null;
@@ -101,11 +102,11 @@ function against(deed: Deed, facts: GuardFacts): readonly (Guard | null)[] {
       return opening(facts);
     case 'lift box':
       return [smokeFirst(deed.box, facts)];
-    case 'lift frame':
+    case 'lift-frame':
       return lifting(deed, facts);
-    case 'move comb':
+    case 'move-comb':
       return moving(deed, facts);
-    case 'give role':
+    case 'give-role':
       return [notReady(deed, facts)];
     case 'close':
       return closing(facts);
@@ -116,22 +117,22 @@ function opening({ lock, late, record, depth }: GuardFacts): readonly (Guard | n
   const veils = record.checks.filter(({ check }) => check === 'veil');
   const open = veils.some(({ ok }) => !ok);
   return [
-    guard(lock !== null, 'do not open', 'needs a reason', `Leave this colony alone: ${lock}`),
+    guard(lock !== null, 'do-not-open', 'needs-a-reason', `Leave this colony alone: ${lock}`),
     guard(
       late,
-      'too cold or late',
+      'too-cold-or-late',
       'warns',
       'No new queen can be had any more: top box only, edge frames inward, stop at the first eggs or brood.',
     ),
     guard(
       record.depth !== null && VISIT_DEPTHS.indexOf(record.depth) > VISIT_DEPTHS.indexOf(depth.allowed),
-      'deeper than the hour',
-      'needs a reason',
+      'deeper-than-the-hour',
+      'needs-a-reason',
       `Deeper than this hour allows (${DEPTH_WORDS[depth.allowed]}): ${depth.why}. Brood chills within minutes. A reason is for harm that waiting would do.`,
     ),
     guard(
       open || veils.length === 0,
-      'nobody checked',
+      'nobody-checked',
       open ? 'bars' : 'warns',
       open ? 'Somebody stands there with an open veil.' : 'Nobody has looked at the veils yet.',
     ),
@@ -139,12 +140,12 @@ function opening({ lock, late, record, depth }: GuardFacts): readonly (Guard | n
 }
 
 /** Frames of a lively colony are for those who hold smoke, veil and the signs of upset bees. */
-function notReady({ role, person }: Extract<Deed, { do: 'give role' }>, { barred }: GuardFacts): Guard | null {
+function notReady({ role, person }: Extract<Deed, { do: 'give-role' }>, { barred }: GuardFacts): Guard | null {
   const missing = barred[person] ?? [];
   return guard(
     role === 'frames' && missing.length > 0,
-    'not ready for frames',
-    'needs a reason',
+    'not-ready-for-frames',
+    'needs-a-reason',
     `This colony is lively, and not shown yet: ${missing.join('; ')}. Another role first.`,
   );
 }
@@ -154,11 +155,11 @@ function smokeFirst(box: string, { record }: GuardFacts): Guard | null {
   const opened = record.boxes.filter((each) => each.box !== box).at(-1);
   const last = record.smoke.at(-1);
   const due = !last || (opened !== undefined && Date.parse(last.at) < Date.parse(opened.at));
-  const smokeless = record.checks.some(({ check, ok }) => (check === 'smoker fuel' || check === 'lighter') && !ok);
-  return guard(due && !smokeless, 'smoke first', 'warns', 'A little smoke before this box, and wait.');
+  const smokeless = record.checks.some(({ check, ok }) => (check === 'smoker-fuel' || check === 'lighter') && !ok);
+  return guard(due && !smokeless, 'smoke-first', 'warns', 'A little smoke before this box, and wait.');
 }
 
-function lifting({ box, frame }: Extract<Deed, { do: 'lift frame' }>, facts: GuardFacts): readonly (Guard | null)[] {
+function lifting({ box, frame }: Extract<Deed, { do: 'lift-frame' }>, facts: GuardFacts): readonly (Guard | null)[] {
   const { record, frames, foodAbove, robbingSeason } = facts;
   const count = frames[box] ?? 0;
   const before =
@@ -171,26 +172,26 @@ function lifting({ box, frame }: Extract<Deed, { do: 'lift frame' }>, facts: Gua
   return [
     guard(
       !before && (robbingSeason || wasps || record.outside.before?.intruders === true),
-      'keep covered',
+      'keep-covered',
       'warns',
       'They rob now: cloth over all but this frame, honey never open, no drop of syrup, close early.',
     ),
     guard(
       !before && frame !== 1 && frame !== count,
-      'centre frame first',
+      'centre-frame-first',
       'warns',
       `Frame 1 or ${count} first: it makes the gap, so that no bee and no queen is rolled.`,
     ),
     record.boxes.some((each) => each.box === box) ? null : smokeFirst(box, facts),
     guard(
-      foodAbove && !record.checks.some(({ check, ok }) => check === 'food on' && !ok),
-      'food above',
+      foodAbove && !record.checks.some(({ check, ok }) => check === 'food-on' && !ok),
+      'food-above',
       'warns',
       'Food lies above the frames: take it off, put it aside, note what goes back.',
     ),
     guard(
       queen?.box === box && queen.frame === frame,
-      'queen on this frame',
+      'queen-on-this-frame',
       'warns',
       'The queen was seen on this frame: low, slow, over the box.',
     ),
@@ -205,23 +206,23 @@ function fitting(to: CombPlace, from: string, { stack, others }: GuardFacts): Gu
   if (!left || !entered) return null;
   const [frame, made] = [frameOf(left), frameOf(entered)];
   const fit = frameFits(frame, made);
-  return fit === 'hangs short'
+  return fit === 'hangs-short'
     ? guard(
         true,
-        'frame does not fit',
+        'frame-does-not-fit',
         'warns',
         'The frame is shorter than this box is deep: they build wild comb below it.',
       )
     : guard(
-        fit === 'does not fit',
-        'frame does not fit',
+        fit === 'does-not-fit',
+        'frame-does-not-fit',
         'bars',
         `A ${FRAMES[frame].name} frame does not hang in a box for ${FRAMES[made].name} frames.`,
       );
 }
 
 /** Stores that keep comb for use. */
-const KEEPS_COMB: ReadonlySet<string> = new Set(['food reserve', 'drawn reserve']);
+const KEEPS_COMB: ReadonlySet<string> = new Set(['food-reserve', 'drawn-reserve']);
 
 /** What taking brood out on purpose means, and in which order it is done. */
 function broodGoes(sides: readonly FrameSide[]): string {
@@ -235,7 +236,7 @@ function broodGoes(sides: readonly FrameSide[]): string {
 }
 
 function moving(
-  { move, box, frame }: Extract<Deed, { do: 'move comb' }>,
+  { move, box, frame }: Extract<Deed, { do: 'move-comb' }>,
   facts: GuardFacts,
 ): readonly (Guard | null)[] {
   const { record } = facts;
@@ -252,61 +253,61 @@ function moving(
   return [
     guard(
       (away || (gone && !burnt)) && sick !== null,
-      'disease suspected',
+      'disease-suspected',
       'bars',
       `Disease is suspected (${sick}): no frame leaves this hive until the inspector has settled it.`,
     ),
     guard(
       burnt && sick !== null && facts.ordered === null,
-      'disease suspected',
+      'disease-suspected',
       'bars',
       `Disease is suspected (${sick}): nothing is burnt before the inspector has seen it. What was ordered is logged with this colony under Dues.`,
     ),
     guard(
       burnt && sick !== null && facts.ordered !== null,
-      'disease suspected',
-      'needs a reason',
+      'disease-suspected',
+      'needs-a-reason',
       `Ordered by the inspector: ${facts.ordered}. Say that this frame belongs to it.`,
     ),
     guard(
       (away || (gone && !burnt)) && doubt,
-      'doubtful frame',
+      'doubtful-frame',
       'bars',
       'This frame is doubtful: it stays in this hive until it was looked at again and cleared.',
     ),
-    guard(gone && queen, 'queen or brood on it', 'bars', 'The queen is on this frame.'),
+    guard(gone && queen, 'queen-or-brood-on-it', 'bars', 'The queen is on this frame.'),
     guard(
       gone && !queen && brood && KEEPS_COMB.has(store),
-      'queen or brood on it',
+      'queen-or-brood-on-it',
       'bars',
-      `There is brood on this frame: it dies in the ${store} and rots. Leave it until it has emerged, or take it out on purpose: freezer, melting.`,
+      `There is brood on this frame: it dies in the ${spoken(store ?? '')} and rots. Leave it until it has emerged, or take it out on purpose: freezer, melting.`,
     ),
     guard(
       gone && !queen && brood && !KEEPS_COMB.has(store),
-      'queen or brood on it',
-      'needs a reason',
+      'queen-or-brood-on-it',
+      'needs-a-reason',
       broodGoes(sides),
     ),
     guard(
       queen && !gone,
-      'queen on this frame',
-      away ? 'needs a reason' : 'warns',
+      'queen-on-this-frame',
+      away ? 'needs-a-reason' : 'warns',
       'The queen was seen on this frame: she moves with it.',
     ),
     guard(
       sides.length < 2 && (away || gone),
-      'queen or brood on it',
-      'needs a reason',
+      'queen-or-brood-on-it',
+      'needs-a-reason',
       `Nobody has looked at ${sides.length === 0 ? 'this frame' : 'its other side'}: is the queen on it?`,
     ),
     guard(
       sides.length > 1 && brood && away && record.queen === null,
-      'queen or brood on it',
+      'queen-or-brood-on-it',
       'warns',
       'The queen was not seen today: look over both sides once more before brood goes.',
     ),
     fitting(move.to, box, facts),
-    guard(cells && away, 'queen or brood on it', 'needs a reason', 'Queen cells hang on this frame: they go with it.'),
+    guard(cells && away, 'queen-or-brood-on-it', 'needs-a-reason', 'Queen cells hang on this frame: they go with it.'),
   ];
 }
 
@@ -327,52 +328,52 @@ function closing(facts: GuardFacts): readonly (Guard | null)[] {
   return [
     guard(
       doubtful.length > 0,
-      'doubtful sides left',
+      'doubtful-sides-left',
       'bars',
       `Look again before closing: ${doubtful.map(({ address }) => named(address)).join(', ')}.`,
     ),
     guard(
       inDoubt.length > 0,
-      'doubtful frame',
+      'doubtful-frame',
       'warns',
       `Still in doubt: ${inDoubt.map(({ address }) => named(address)).join(', ')}. Photograph it, tell the lead, and where disease is possible ring the bee inspector. No frame of it leaves this hive.`,
     ),
     guard(
       record.conflicts.length > 0,
-      'readings to settle',
+      'readings-to-settle',
       'warns',
       `Two readings of ${record.conflicts.map(({ address }) => named(address)).join(', ')}: both stay until somebody chooses.`,
     ),
     guard(
       record.queen !== null && record.queenAccounted === null,
-      'queen not accounted for',
-      'needs a reason',
+      'queen-not-accounted-for',
+      'needs-a-reason',
       `The queen was seen on ${record.queen ? named(record.queen.address) : 'a frame'}: is she safely in?`,
     ),
     guard(
       frames.length > 0,
-      'frames still out',
+      'frames-still-out',
       'bars',
       `Still out: frame ${frames.map(({ frame }) => frame).join(', ')}.`,
     ),
     guard(
       outside.length > 0,
-      'frames still out',
+      'frames-still-out',
       'bars',
       `Still on the frame rest: frame ${outside.map(({ place }) => place).join(', ')}.`,
     ),
     guard(
       unexplained,
-      'order changed',
-      'needs a reason',
+      'order-changed',
+      'needs-a-reason',
       `Frames stand in another order than they came: ${moved.map(({ comb }) => comb.label).join(', ')}.`,
     ),
     guard(
       tipped.length > 0 && !respaced,
-      'box was tipped',
+      'box-was-tipped',
       'bars',
       `${tipped.join(', ')} lay on its side: respace its frames, and shake none of them today.`,
     ),
-    guard(record.partsOff.length > 0, 'parts still off', 'bars', `Still off: ${record.partsOff.join(', ')}.`),
+    guard(record.partsOff.length > 0, 'parts-still-off', 'bars', `Still off: ${record.partsOff.join(', ')}.`),
   ];
 }

@@ -16,22 +16,22 @@ export const STEP_IDS = [
   'smoke',
   'open',
   'supers',
-  'first frame',
+  'first-frame',
   'frames',
   'again',
-  'sum up',
+  'sum-up',
   'close',
   'entrance',
 ] as const;
 export type StepId = (typeof STEP_IDS)[number];
 
 /** How deep a visit goes: a look at the outside, under the lid, into the top box, or the whole nest. */
-export const VISIT_DEPTHS = ['outside', 'lid', 'top box', 'full'] as const;
+export const VISIT_DEPTHS = ['outside', 'lid', 'top-box', 'full'] as const;
 export type VisitDepth = (typeof VISIT_DEPTHS)[number];
 export const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
   outside: 'outside only',
   lid: 'under the lid',
-  'top box': 'top box',
+  'top-box': 'top box',
   full: 'whole nest',
 };
 
@@ -45,9 +45,9 @@ export interface Step {
 }
 
 const SKIPPED: Readonly<Record<VisitDepth, readonly StepId[]>> = {
-  outside: ['smoke', 'open', 'supers', 'first frame', 'frames', 'again', 'close'],
-  lid: ['supers', 'first frame', 'frames', 'again'],
-  'top box': [],
+  outside: ['smoke', 'open', 'supers', 'first-frame', 'frames', 'again', 'close'],
+  lid: ['supers', 'first-frame', 'frames', 'again'],
+  'top-box': [],
   full: [],
 };
 
@@ -110,7 +110,7 @@ export function openingScript(
       boxes,
     ),
     step(
-      'first frame',
+      'first-frame',
       `Outermost ${carrier} first`,
       carrier === 'bar'
         ? `Loosen the end bar, cut side attachments from below upward, and slide it along to make a gap. ${upright}`
@@ -130,7 +130,7 @@ export function openingScript(
       carrier === 'bar' ? 'Doubtful combs again' : 'Doubtful frames again',
       'What was flagged gets its second look before closing.',
     ),
-    step('sum up', 'Sum up in four headings', 'Bees, brood, food, health, in under a minute.'),
+    step('sum-up', 'Sum up in four headings', 'Bees, brood, food, health, in under a minute.'),
     step(
       'close',
       'Close in reverse',

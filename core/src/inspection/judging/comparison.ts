@@ -1,7 +1,7 @@
 import { roundTo } from '../../units';
 import type { ColonyEstimate, Estimate } from '../side/estimates';
 
-export type ChangeWord = 'more' | 'less' | 'perhaps more' | 'perhaps less' | 'the same';
+export type ChangeWord = 'more' | 'less' | 'perhaps-more' | 'perhaps-less' | 'the-same';
 
 /** Two figures closer than this (frames or kg) are called the same. */
 const SAME_WITHIN = 0.08;
@@ -15,10 +15,10 @@ const SAME_WITHIN = 0.08;
  * @example changeWord({ value: 1.8, low: 1.6, high: 2 }, { value: 2.5, low: 2.3, high: 2.7 }) // 'more'
  */
 export function changeWord(last: Estimate, now: Estimate): ChangeWord {
-  if (Math.abs(now.value - last.value) < SAME_WITHIN) return 'the same';
+  if (Math.abs(now.value - last.value) < SAME_WITHIN) return 'the-same';
   if (now.low > last.high) return 'more';
   if (now.high < last.low) return 'less';
-  return now.value > last.value ? 'perhaps more' : 'perhaps less';
+  return now.value > last.value ? 'perhaps-more' : 'perhaps-less';
 }
 
 /** One line of the table that sets two visits side by side. */

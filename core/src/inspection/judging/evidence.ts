@@ -9,7 +9,7 @@ import { type VisitRecord, doubtsLeft } from '../visit/record';
 /** One piece of evidence: seen, still missing, or not needed for what was asked. */
 export interface Evidence {
   readonly id: EvidenceId;
-  readonly state: 'seen' | 'missing' | 'not needed';
+  readonly state: 'seen' | 'missing' | 'not-needed';
   /** Where it was seen, or where to look. */
   readonly where: string;
 }
@@ -37,11 +37,11 @@ export interface EvidencePlace {
 }
 
 const ASKS: Readonly<Record<Question, readonly EvidenceId[]>> = {
-  laying: ['eggs', 'young larvae', 'sealed brood', 'queen'],
-  'queen cells': ['queen cells'],
+  laying: ['eggs', 'young-larvae', 'sealed-brood', 'queen'],
+  'queen-cells': ['queen-cells'],
   room: ['room'],
   stores: ['stores'],
-  health: ['sealed brood', 'healthy brood'],
+  health: ['sealed-brood', 'healthy-brood'],
   pests: ['pests'],
 };
 /** Usual pace with a trainee group, minutes a frame. Common practice; the visit's own pace takes over. */
@@ -77,8 +77,8 @@ export function seenEnough(
   const asked = new Set<EvidenceId>(questions.flatMap((question) => ASKS[question]));
   const evidence = [
     stage(record, nest, asked, 'eggs', 'E', eggsHide(record, nest) ?? 'read the middle of the nest'),
-    stage(record, nest, asked, 'young larvae', 'L', 'read the middle of the nest'),
-    stage(record, nest, asked, 'sealed brood', 'S', 'read the middle of the nest'),
+    stage(record, nest, asked, 'young-larvae', 'L', 'read the middle of the nest'),
+    stage(record, nest, asked, 'sealed-brood', 'S', 'read the middle of the nest'),
     queen(record, nest, asked),
     queenCells(record, nest, asked),
     room(record, nest, asked),
@@ -106,8 +106,8 @@ const broodSeen = (nest: Nest): boolean =>
 
 /** A queen lost now cannot be replaced: what is not seen yet is not worth her life. A doubt is looked at all the same. */
 const endedLate = (each: Evidence): Evidence =>
-  each.state === 'missing' && each.id !== 'doubtful sides'
-    ? { ...each, state: 'not needed', where: 'late in the year the first brood ends the visit' }
+  each.state === 'missing' && each.id !== 'doubtful-sides'
+    ? { ...each, state: 'not-needed', where: 'late in the year the first brood ends the visit' }
     : each;
 
 interface Nest {
@@ -147,7 +147,7 @@ function nestOf(record: VisitRecord, box: string, frames: number): Nest {
 /** Why eggs that nobody saw may be there all the same; `null` when they would show. */
 function eggsHide(record: VisitRecord, nest: Nest): string | null {
   const dark = record.checks.some(({ check, ok }) => check === 'light' && !ok);
-  const pale = framesWith(nest, (side) => hasMark(side, 'pale foundation'));
+  const pale = framesWith(nest, (side) => hasMark(side, 'pale-foundation'));
   if (nest.sides.length === 0 || (!dark && pale.length === 0)) return null;
   return `not seen, may be there: ${dark ? 'too little light' : `pale foundation on ${listed(pale)}`}; take a photo`;
 }
@@ -160,7 +160,7 @@ function eggsHide(record: VisitRecord, nest: Nest): string | null {
  */
 export const eggsWouldShow = (record: VisitRecord): boolean =>
   !record.checks.some(({ check, ok }) => (check === 'light' || check === 'glasses') && !ok) &&
-  !Object.values(record.sides).some(({ side }) => hasMark(side, 'pale foundation'));
+  !Object.values(record.sides).some(({ side }) => hasMark(side, 'pale-foundation'));
 
 const listed = (frames: readonly number[]): string => [...new Set(frames)].sort((a, b) => a - b).join(', ');
 const framesWith = (nest: Nest, test: (side: FrameSide) => boolean): readonly number[] =>
@@ -194,20 +194,20 @@ function queen(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>):
   if (record.ticks.queen) return { id: 'queen', state: 'seen', where: 'ticked by hand' };
   const eggs = framesWith(nest, (side) => shows(side, 'E')).length > 0 || record.ticks.eggs === true;
   return eggs
-    ? { id: 'queen', state: 'not needed', where: 'eggs prove her within three days' }
+    ? { id: 'queen', state: 'not-needed', where: 'eggs prove her within three days' }
     : { id: 'queen', state: 'missing', where: 'or eggs instead of her' };
 }
 
 function queenCells(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>): Evidence | null {
-  if (!asked.has('queen cells')) return null;
+  if (!asked.has('queen-cells')) return null;
   const on = framesWith(nest, (side) => side.cells > 0);
   const found = on.length > 0 ? `seen on ${listed(on)}` : 'none seen';
-  if (record.ticks['queen cells'] || (nest.sides.length > 0 && nest.around.length === 0)) {
-    return { id: 'queen cells', state: 'seen', where: found };
+  if (record.ticks['queen-cells'] || (nest.sides.length > 0 && nest.around.length === 0)) {
+    return { id: 'queen-cells', state: 'seen', where: found };
   }
   const rest =
     nest.around.length === nest.frames ? 'look along every comb edge' : `${found}, look at ${listed(nest.around)}`;
-  return { id: 'queen cells', state: 'missing', where: rest };
+  return { id: 'queen-cells', state: 'missing', where: rest };
 }
 
 const edges = (nest: Nest): readonly number[] =>
@@ -278,7 +278,7 @@ function stores(
 function pests(record: VisitRecord, asked: ReadonlySet<EvidenceId>): Evidence | null {
   if (!asked.has('pests')) return null;
   const sampled = record.measures.some(
-    ({ measure }) => measure.what === 'mites on bees' || measure.what === 'mites in drone brood',
+    ({ measure }) => measure.what === 'mites-on-bees' || measure.what === 'mites-in-drone-brood',
   );
   const looked = record.findings.filter(({ finding }) => FINDINGS[finding].group === 'pests');
   if (record.ticks.pests || sampled || looked.length > 0)
@@ -287,19 +287,19 @@ function pests(record: VisitRecord, asked: ReadonlySet<EvidenceId>): Evidence | 
 }
 
 function healthyBrood(record: VisitRecord, asked: ReadonlySet<EvidenceId>): Evidence | null {
-  if (!asked.has('healthy brood')) return null;
+  if (!asked.has('healthy-brood')) return null;
   const looked = record.findings.filter(({ finding }) => FINDINGS[finding].group === 'disease');
   if (looked.length > 0) {
     const found = looked.filter((each) => each.found).map(({ finding }) => FINDINGS[finding].name);
     return {
-      id: 'healthy brood',
+      id: 'healthy-brood',
       state: 'seen',
       where: found.length > 0 ? `found: ${found.join(', ')}` : `${looked.length} looked for, none found`,
     };
   }
-  return record.ticks['healthy brood']
-    ? { id: 'healthy brood', state: 'seen', where: 'larvae pearly, lids even' }
-    : { id: 'healthy brood', state: 'missing', where: 'larvae pearly? lids even, none sunken?' };
+  return record.ticks['healthy-brood']
+    ? { id: 'healthy-brood', state: 'seen', where: 'larvae pearly, lids even' }
+    : { id: 'healthy-brood', state: 'missing', where: 'larvae pearly? lids even, none sunken?' };
 }
 
 function doubtful(record: VisitRecord, nest: Nest): Evidence | null {
@@ -309,18 +309,18 @@ function doubtful(record: VisitRecord, nest: Nest): Evidence | null {
   if (flagged.length === 0 && cleared.length === 0) return null;
   const named = (sides: readonly { readonly address: SideAddress }[]) =>
     sides.map(({ address }) => `${address.frame} toward ${towardText(address, nest.frames)}`).join(', ');
-  if (left.length > 0) return { id: 'doubtful sides', state: 'missing', where: `look again at ${named(left)}` };
+  if (left.length > 0) return { id: 'doubtful-sides', state: 'missing', where: `look again at ${named(left)}` };
   return {
-    id: 'doubtful sides',
+    id: 'doubtful-sides',
     state: 'seen',
     where: flagged.length > 0 ? `looked at again, still in doubt: ${named(flagged)}` : 'looked at again: sound',
   };
 }
 
 function framesFor(id: EvidenceId, nest: Nest): readonly number[] {
-  if (id === 'doubtful sides') return nest.doubts.map(({ address }) => address.frame);
+  if (id === 'doubtful-sides') return nest.doubts.map(({ address }) => address.frame);
   if (id === 'room') return edges(nest).filter((frame) => !nest.readFrames.includes(frame));
   if (id === 'stores') return [1, nest.frames].filter((frame) => !nest.readFrames.includes(frame));
-  if (id === 'healthy brood' || id === 'pests') return [];
+  if (id === 'healthy-brood' || id === 'pests') return [];
   return nest.around;
 }

@@ -6,12 +6,12 @@ import { type CellsVerdict, readCells } from '../side/queen-cells';
 import type { VisitRecord } from '../visit/record';
 
 export const QUEEN_EVIDENCE = [
-  'queen seen',
+  'queen-seen',
   'eggs',
-  'young larvae',
+  'young-larvae',
   'larvae',
-  'sealed only',
-  'pollen only',
+  'sealed-only',
+  'pollen-only',
   'none',
 ] as const;
 export type QueenEvidence = (typeof QUEEN_EVIDENCE)[number];
@@ -19,11 +19,11 @@ export type QueenEvidence = (typeof QUEEN_EVIDENCE)[number];
 export interface QueenStatus {
   readonly verdict:
     | 'queenright'
-    | 'probably queenright'
-    | 'young queen likely'
-    | 'drone layer likely'
-    | 'queenless likely'
-    | 'not known';
+    | 'probably-queenright'
+    | 'young-queen-likely'
+    | 'drone-layer-likely'
+    | 'queenless-likely'
+    | 'not-known';
   readonly evidence: QueenEvidence;
   /** First and last day on which the youngest brood seen can have been laid. */
   readonly laid: { readonly from: CivilDate; readonly to: CivilDate } | null;
@@ -62,8 +62,8 @@ export function queenStatus({ date, sides, eggsLookedFor, virginSeen, droneLayer
   const any = (test: (side: FrameSide) => boolean) => sides.some(test);
   const eggs = any((side) => shows(side, 'E'));
   const larvae = any((side) => shows(side, 'L'));
-  const young = any((side) => hasMark(side, 'young larvae'));
-  const old = any((side) => hasMark(side, 'old larvae'));
+  const young = any((side) => hasMark(side, 'young-larvae'));
+  const old = any((side) => hasMark(side, 'old-larvae'));
   const sealed = any((side) => shows(side, 'S'));
   const drone = any((side) => shows(side, 'D'));
   const queen = any((side) => side.queen);
@@ -82,33 +82,33 @@ export function queenStatus({ date, sides, eggsLookedFor, virginSeen, droneLayer
   const unseen = eggsLookedFor ? '' : ' Eggs were not looked for everywhere, or not in good light.';
 
   if (virginSeen)
-    return status('young queen likely', 'queen seen', null, 'A young queen not yet laying: close and leave her alone.');
-  const laidWrong = droneLayerSeen || any((side) => hasMark(side, 'domed lids'));
+    return status('young-queen-likely', 'queen-seen', null, 'A young queen not yet laying: close and leave her alone.');
+  const laidWrong = droneLayerSeen || any((side) => hasMark(side, 'domed-lids'));
   const inWorkerComb = sides.some(
     (side) => shows(side, 'D') && ((side.eighths.D ?? 0) < DRONE_COMB || shows(side, 'E') || shows(side, 'L')),
   );
   const droneOnly = !sealed && (laidWrong || (drone && inWorkerComb && sides.length >= ENOUGH_SIDES));
   if (droneOnly)
     return status(
-      'drone layer likely',
-      eggs ? 'eggs' : larvae ? 'larvae' : 'sealed only',
+      'drone-layer-likely',
+      eggs ? 'eggs' : larvae ? 'larvae' : 'sealed-only',
       null,
       `Only domed cappings, no flat ones: drone-laying queen or laying workers${eggs || larvae ? ', whatever eggs and larvae say' : ''}. Several eggs in a cell or on its wall speak for workers.${unseen}`,
     );
   if (laidWrong && sealed)
     return status(
-      eggs ? 'probably queenright' : 'not known',
-      eggs ? 'eggs' : 'sealed only',
+      eggs ? 'probably-queenright' : 'not-known',
+      eggs ? 'eggs' : 'sealed-only',
       eggs ? span(0, egg) : null,
       `Domed cappings among flat ones in worker cells: her sperm may be running out. Count both, look again in a week.${unseen}`,
     );
   if (eggs)
-    return status('queenright', queen ? 'queen seen' : 'eggs', span(0, egg), `Eggs: she laid within ${egg} days.`);
-  if (queen) return status('probably queenright', 'queen seen', null, `She was seen, her eggs were not.${unseen}`);
+    return status('queenright', queen ? 'queen-seen' : 'eggs', span(0, egg), `Eggs: she laid within ${egg} days.`);
+  if (queen) return status('probably-queenright', 'queen-seen', null, `She was seen, her eggs were not.${unseen}`);
   const raising =
-    cells.means === 'queen out' ||
+    cells.means === 'queen-out' ||
     cells.means === 'swarming' ||
-    cells.means === 'replacing her' ||
+    cells.means === 'replacing-her' ||
     cells.means === 'emergency';
   if (raising && !(larvae && young)) {
     const youngest = larvae
@@ -117,8 +117,8 @@ export function queenStatus({ date, sides, eggsLookedFor, virginSeen, droneLayer
         ? span(egg + larva, daysToEmergence('worker'))
         : null;
     return status(
-      'young queen likely',
-      larvae ? 'larvae' : sealed ? 'sealed only' : 'none',
+      'young-queen-likely',
+      larvae ? 'larvae' : sealed ? 'sealed-only' : 'none',
       youngest,
       `${larvae ? 'Larvae' : sealed ? 'Sealed brood' : 'No brood'} and queen cells, no eggs: a young queen is on her way. A queen bought now would be killed.${unseen}`,
     );
@@ -127,11 +127,11 @@ export function queenStatus({ date, sides, eggsLookedFor, virginSeen, droneLayer
     const laid = young ? span(egg, egg + YOUNG) : span(egg, egg + larva);
     const days = young ? egg + YOUNG : egg + larva;
     const says = `${young ? 'Young larvae' : 'Larvae'}: she laid ${days} days ago at the latest.${unseen}`;
-    return status('probably queenright', young ? 'young larvae' : 'larvae', laid, says);
+    return status('probably-queenright', young ? 'young-larvae' : 'larvae', laid, says);
   }
   if (larvae)
     return status(
-      eggsLookedFor ? 'queenless likely' : 'not known',
+      eggsLookedFor ? 'queenless-likely' : 'not-known',
       'larvae',
       span(egg + YOUNG, egg + larva),
       `Only older larvae: nothing laid for ${egg + YOUNG} days or more.${unseen}`,
@@ -139,15 +139,15 @@ export function queenStatus({ date, sides, eggsLookedFor, virginSeen, droneLayer
   if (sealed) {
     const laid = span(egg + larva, daysToEmergence('worker'));
     return status(
-      eggsLookedFor ? 'queenless likely' : 'not known',
-      'sealed only',
+      eggsLookedFor ? 'queenless-likely' : 'not-known',
+      'sealed-only',
       laid,
       `Only sealed brood: nothing laid for ${egg + larva} days or more.${unseen}`,
     );
   }
   if (any((side) => shows(side, 'P')))
-    return status('not known', 'pollen only', null, `No brood seen, pollen is stored.${unseen}`);
-  return status('not known', 'none', null, sides.length === 0 ? 'No side was read.' : `No brood seen.${unseen}`);
+    return status('not-known', 'pollen-only', null, `No brood seen, pollen is stored.${unseen}`);
+  return status('not-known', 'none', null, sides.length === 0 ? 'No side was read.' : `No brood seen.${unseen}`);
 }
 
 /** What a visit says of the queen beyond its sides, from what was looked for and found. */
@@ -155,5 +155,5 @@ export const queenSigns = ({
   findings,
 }: Pick<VisitRecord, 'findings'>): Pick<QueenFacts, 'virginSeen' | 'droneLayerSeen'> => {
   const noted = (id: FindingId) => findings.findLast(({ finding }) => finding === id)?.found === true;
-  return { virginSeen: noted('virgin queen'), droneLayerSeen: noted('drone layer') };
+  return { virginSeen: noted('virgin-queen'), droneLayerSeen: noted('drone-layer') };
 };

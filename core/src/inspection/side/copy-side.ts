@@ -2,7 +2,7 @@ import { LETTERS } from './contents';
 import { EIGHTHS, type FrameSide, eighthsRead } from './frame-side';
 
 /** Where a reading is copied from. */
-export type CopyFrom = 'last time' | 'the other side';
+export type CopyFrom = 'last-time' | 'the-other-side';
 
 /**
  * Takes over what another reading says of the comb, and nothing else: what was seen today stays as it is. Marks, doubts, pollen, queen and
@@ -13,10 +13,10 @@ export type CopyFrom = 'last time' | 'the other side';
  * @param other the reading to take over
  * @param from last time, or the other side of the same frame
  * @returns the side; eighths that the copy does not fill stay open
- * @example copySide(EMPTY_SIDE, parseSide('2E 6S .sunken-lids'), 'last time').eighths // { S: 6 }
+ * @example copySide(EMPTY_SIDE, parseSide('2E 6S .sunken-lids'), 'last-time').eighths // { S: 6 }
  */
 export function copySide(today: FrameSide, other: FrameSide, from: CopyFrom): FrameSide {
-  const skipped = from === 'last time' ? 'E' : null;
+  const skipped = from === 'last-time' ? 'E' : null;
   const open = LETTERS.filter((letter) => letter !== skipped && today.eighths[letter] === undefined);
   let left = EIGHTHS - eighthsRead(today);
   const eighths = { ...today.eighths };
@@ -37,4 +37,4 @@ export function copySide(today: FrameSide, other: FrameSide, from: CopyFrom): Fr
 
 /** Whether a copy left eggs of last time to be looked for. */
 export const eggsLeftOut = (other: FrameSide, from: CopyFrom): boolean =>
-  from === 'last time' && ((other.eighths.E ?? 0) > 0 || other.trace.includes('E'));
+  from === 'last-time' && ((other.eighths.E ?? 0) > 0 || other.trace.includes('E'));

@@ -7,7 +7,7 @@ export interface FoundationMove {
   readonly frame: number;
   /** The frame beside which it goes, `null` when it stays. */
   readonly beside: number | null;
-  readonly when: 'now' | 'in a week' | 'not yet';
+  readonly when: 'now' | 'in-a-week' | 'not-yet';
   readonly says: string;
 }
 
@@ -47,7 +47,7 @@ export function foundationMoves(frames: readonly FrameSides[], framesOfBees: num
         return {
           frame,
           beside: null,
-          when: 'not yet',
+          when: 'not-yet',
           says: `Frame ${frame} stays at the edge: too few bees to draw it.`,
         };
       if (stays)
@@ -67,7 +67,7 @@ export function foundationMoves(frames: readonly FrameSides[], framesOfBees: num
         : {
             frame,
             beside: edge,
-            when: 'in a week',
+            when: 'in-a-week',
             says: `Frame ${frame} beside frame ${edge} in a week, once the one before it is drawn.`,
           };
     })

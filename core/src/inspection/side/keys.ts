@@ -9,7 +9,7 @@ export interface SideEntry {
 }
 
 /** What a key asks of the screen beyond changing the reading. */
-export type KeyWish = 'next' | 'undo' | 'help' | 'as last time' | 'same as the other side';
+export type KeyWish = 'next' | 'undo' | 'help' | 'as-last-time' | 'same-as-the-other-side';
 
 /**
  * What one key press does to the side being entered.
@@ -38,8 +38,8 @@ export function pressKey(
   if (key === 'Backspace') return pending ? wait('') : wish('undo');
   if (key === 'Enter') return wish('next');
   if (key === '?') return wish('help');
-  if (key === '=') return wish('as last time');
-  if (key === '/') return wish('same as the other side');
+  if (key === '=') return wish('as-last-time');
+  if (key === '/') return wish('same-as-the-other-side');
   if (key === '!') return done({ ...side, doubtful: !side.doubtful });
 
   const upper = key.length === 1 ? key.toUpperCase() : '';

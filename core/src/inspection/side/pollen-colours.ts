@@ -2,11 +2,11 @@
 export const POLLEN_COLOURS = {
   white: '#f4f1e6',
   cream: '#efe3bf',
-  'pale yellow': '#f0e48a',
+  'pale-yellow': '#f0e48a',
   yellow: '#f2d13a',
   golden: '#e8a91f',
   orange: '#e07f1c',
-  'brick red': '#a8442c',
+  'brick-red': '#a8442c',
   red: '#b3202c',
   brown: '#7d5a3a',
   olive: '#8a8a3a',

@@ -20,7 +20,7 @@ export const CELL_WORDS: Readonly<Record<CellContent, string>> = {
 };
 
 export interface CellsVerdict {
-  readonly means: 'routine' | 'charged cups' | 'swarming' | 'replacing her' | 'emergency' | 'queen out';
+  readonly means: 'routine' | 'charged-cups' | 'swarming' | 'replacing-her' | 'emergency' | 'queen-out';
   readonly says: string;
   readonly action: string;
   /** Days until the first queen of these could emerge or the swarm leave, at the soonest; `null` where nothing presses. */
@@ -47,14 +47,14 @@ export function readCells(cells: readonly QueenCell[], eggs: boolean): CellsVerd
   const withinDays = fed.length > 0 ? 0 : null;
   if (fed.length === 0 && gone > 0)
     return {
-      means: 'queen out',
+      means: 'queen-out',
       says: `${gone} ${gone === 1 ? 'cell is' : 'cells are'} open: a young queen is out or was killed in it.`,
       action: 'Close, leave them alone until she can lay; date the laying check.',
       withinDays: null,
     };
   if (fed.length === 0 && count(({ content }) => content === 'egg') > 0)
     return {
-      means: 'charged cups',
+      means: 'charged-cups',
       says: 'Eggs in cups: often eaten again, sometimes the start of swarming.',
       action: 'Look again within a week, whatever the interval says.',
       withinDays: 8,
@@ -76,7 +76,7 @@ export function readCells(cells: readonly QueenCell[], eggs: boolean): CellsVerd
     };
   if (fed.length <= 3 && atEdge === 0)
     return {
-      means: 'replacing her',
+      means: 'replacing-her',
       says: `${fed.length} fed ${fed.length === 1 ? 'cell' : 'cells'} on the face: they are probably replacing her.`,
       action: 'Leave the cells and close. A swarm cannot be ruled out: say how sure you are.',
       withinDays,

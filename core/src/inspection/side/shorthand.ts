@@ -96,7 +96,7 @@ function applyWord(side: FrameSide, match: RegExpExecArray, at: number): FrameSi
     return hasMark(side, id) ? side : toggleMark(side, id);
   }
   if (colour) {
-    const name = colour.toLowerCase().replaceAll('-', ' ') as PollenColour;
+    const name = colour.toLowerCase() as PollenColour;
     if (!POLLEN_COLOUR_NAMES.includes(name))
       throw new ShorthandError(`"${piece}" is no colour of pollen. Use ${POLLEN_COLOUR_NAMES.join(', ')}.`, at, piece);
     return side.pollens?.includes(name) ? side : togglePollen(side, name);
@@ -142,7 +142,7 @@ function applyPiece(side: FrameSide, match: RegExpExecArray, at: number, context
     const why = sign === '=' ? 'this side has no reading from last time' : 'the other side is not read yet';
     throw new ShorthandError(`"${sign}" cannot be used: ${why}.`, at, piece);
   }
-  return copySide(side, copied, sign === '=' ? 'last time' : 'the other side');
+  return copySide(side, copied, sign === '=' ? 'last-time' : 'the-other-side');
 }
 
 /**
@@ -161,9 +161,7 @@ export function formatSide(side: FrameSide): string {
     ...(side.cells > 0 ? [`K${side.cells}`] : []),
     ...(side.queenCells ?? []).map(({ content, place }) => `${content}@${place}`),
     ...MARK_IDS.filter((id) => hasMark(side, id)).map(markToken),
-    ...POLLEN_COLOUR_NAMES.filter((name) => side.pollens?.includes(name)).map(
-      (name) => `~${name.replaceAll(' ', '-')}`,
-    ),
+    ...POLLEN_COLOUR_NAMES.filter((name) => side.pollens?.includes(name)).map((name) => `~${name}`),
     ...(side.doubtful ? ['!'] : (side.marks ?? []).some(isSuspect) ? ['-!'] : []),
   ].join(' ');
 }

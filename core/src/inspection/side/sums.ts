@@ -188,8 +188,8 @@ function ripeness({ id }: BoxLayer, record: VisitRecord): SumLine | null {
   });
   const moisture = record.measures
     .map(({ measure }) => measure)
-    .findLast((measure) => measure.what === 'honey moisture' && measure.box === id);
-  const percent = moisture?.what === 'honey moisture' ? moisture.percent : null;
+    .findLast((measure) => measure.what === 'honey-moisture' && measure.box === id);
+  const percent = moisture?.what === 'honey-moisture' ? moisture.percent : null;
   if (shares.length === 0) return null;
   const sealed = Math.round(100 * meanOf(shares.map(({ share }) => share)));
   const ripe = shares.filter(({ share }) => share >= RIPE_SHARE).map(({ frame }) => frame);

@@ -17,7 +17,7 @@ export interface Comb {
 }
 
 /** Where combs go that are in no hive. */
-export const COMB_STORES = ['stand', 'food reserve', 'drawn reserve', 'melting', 'freezer', 'burnt'] as const;
+export const COMB_STORES = ['stand', 'food-reserve', 'drawn-reserve', 'melting', 'freezer', 'burnt'] as const;
 export type CombStore = (typeof COMB_STORES)[number];
 
 /** Where a comb stands: in a box of this hive, in another hive, or in a store. Places count from 1 and are those after the move. */

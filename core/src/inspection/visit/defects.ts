@@ -22,5 +22,5 @@ export type DefectId = keyof typeof DEFECTS;
 export const DEFECT_IDS = Object.keys(DEFECTS) as readonly DefectId[];
 
 /** By when it is mended. */
-export const REPAIR_BY = ['next visit', 'two weeks', 'before winter'] as const;
+export const REPAIR_BY = ['next-visit', 'two-weeks', 'before-winter'] as const;
 export type RepairBy = (typeof REPAIR_BY)[number];

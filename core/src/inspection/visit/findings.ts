@@ -19,16 +19,16 @@ const NOTIFIABLE = 'Move nothing out of this hive, photograph, close, wash tools
 
 /** What is looked for, by id. Common practice. */
 export const FINDINGS = {
-  'ropy brood': kind('disease', 'ropy, foul or scaled brood', NOTIFIABLE),
-  'sour brood': kind('disease', 'twisted, yellow or sour brood', NOTIFIABLE),
-  'chalk brood': kind(
+  'ropy-brood': kind('disease', 'ropy, foul or scaled brood', NOTIFIABLE),
+  'sour-brood': kind('disease', 'twisted, yellow or sour brood', NOTIFIABLE),
+  'chalk-brood': kind(
     'disease',
     'chalk brood mummies',
     'Note how many; a strong colony clears them. Damp? Room?',
     true,
   ),
-  'sac brood': kind('disease', 'sac brood', 'Note it; it passes as a rule. Renew comb and queen if it stays.'),
-  'deformed wings': kind('disease', 'deformed wings', 'Count mites today: the virus follows them.', true),
+  'sac-brood': kind('disease', 'sac brood', 'Note it; it passes as a rule. Renew comb and queen if it stays.'),
+  'deformed-wings': kind('disease', 'deformed wings', 'Count mites today: the virus follows them.', true),
   trembling: kind('disease', 'trembling, hairless or crawling bees', 'Photograph; ask the lead. Poisoning or virus?'),
   droppings: kind(
     'disease',
@@ -50,28 +50,28 @@ export const FINDINGS = {
     'robbing',
     'Close now, narrow the entrance, cover every drop; open nothing else here today.',
   ),
-  'brood above': kind(
+  'brood-above': kind(
     'queen',
     'brood above the excluder',
     'Is the queen up there? Bees will not leave brood: this box stays out of the escape.',
   ),
-  'trapped drones': kind('queen', 'drones caught in the excluder', 'Let them out; brood above the grid did it.'),
-  'drone layer': kind(
+  'trapped-drones': kind('queen', 'drones caught in the excluder', 'Let them out; brood above the grid did it.'),
+  'drone-layer': kind(
     'queen',
     'domed lids in worker cells',
     'Drone-laying queen or laying workers: look for scattered eggs, several a cell.',
   ),
-  'virgin queen': kind('queen', 'a virgin queen', 'Stop here, lift no more frames; date the laying check.'),
-  'stray comb': kind('comb', 'stray comb', 'Find the gap that made it, scrape it into the lidded bucket.'),
-  'fallen comb': kind(
+  'virgin-queen': kind('queen', 'a virgin queen', 'Stop here, lift no more frames; date the laying check.'),
+  'stray-comb': kind('comb', 'stray comb', 'Find the gap that made it, scrape it into the lidded bucket.'),
+  'fallen-comb': kind(
     'comb',
     'comb fallen down',
     'Was it heat, or the last visit? Look for the queen before you take it out.',
   ),
   defect: kind('hive', 'a defect of the woodwork', 'Tape it now, repair before winter.'),
   lean: kind('hive', 'the hive leans or rocks', 'Level it before boxes go on; free combs need it level to a degree.'),
-  'no strap': kind('hive', 'no strap or weight', 'Strap or weight it before you leave.'),
-  'animal traces': kind('hive', 'traces of animals', 'Strap, fence or lift the stand.'),
+  'no-strap': kind('hive', 'no strap or weight', 'Strap or weight it before you leave.'),
+  'animal-traces': kind('hive', 'traces of animals', 'Strap, fence or lift the stand.'),
 } as const satisfies Record<string, FindingKind>;
 
 export type FindingId = keyof typeof FINDINGS;

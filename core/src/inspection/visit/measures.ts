@@ -1,9 +1,9 @@
-import { roundTo, within } from '../../units';
+import { roundTo, within, spoken } from '../../units';
 import { type Spot, spotText } from './spots';
 
-export const WASH_METHODS = ['alcohol wash', 'sugar roll', 'gas'] as const;
+export const WASH_METHODS = ['alcohol-wash', 'sugar-roll', 'gas'] as const;
 export const ROPE_LIDS = ['sound', 'sunken', 'pierced', 'greasy'] as const;
-export const ROPE_LARVAE = ['pearly', 'off-white', 'brown', 'dry scale'] as const;
+export const ROPE_LARVAE = ['pearly', 'off-white', 'brown', 'dry-scale'] as const;
 export const NECTAR_TESTS = ['drip', 'glint', 'press'] as const;
 
 /** One matchstick (ropiness) test of a suspect cell. */
@@ -18,29 +18,29 @@ export interface RopinessTest {
 /** Something counted, weighed or tested during a visit. */
 export type Measure =
   | {
-      readonly what: 'mites on bees';
+      readonly what: 'mites-on-bees';
       readonly method: (typeof WASH_METHODS)[number];
       readonly bees: number;
       readonly mites: number;
     }
-  | { readonly what: 'mites in drone brood'; readonly cells: number; readonly infested: number }
+  | { readonly what: 'mites-in-drone-brood'; readonly cells: number; readonly infested: number }
   | {
       readonly what: 'weight';
       readonly part: string;
-      readonly how: 'scale' | 'hefted' | 'by feel';
+      readonly how: 'scale' | 'hefted' | 'by-feel';
       readonly kg: number;
     }
-  | { readonly what: 'nest temperature'; readonly celsius: number }
+  | { readonly what: 'nest-temperature'; readonly celsius: number }
   | {
       readonly what: 'ropiness';
       readonly test: RopinessTest;
       /** The side whose cell was tested; `null` or missing when nobody said. */
       readonly spot?: Spot | null | undefined;
     }
-  | { readonly what: 'honey moisture'; readonly box: string; readonly percent: number }
+  | { readonly what: 'honey-moisture'; readonly box: string; readonly percent: number }
   | { readonly what: 'gap'; readonly between: string; readonly mm: number }
   | {
-      readonly what: 'fresh nectar';
+      readonly what: 'fresh-nectar';
       readonly box: string;
       readonly test: (typeof NECTAR_TESTS)[number];
       readonly wet: boolean;
@@ -124,10 +124,10 @@ export function readMeasure(measure: Measure): MeasureReading {
     asks,
   });
   switch (measure.what) {
-    case 'mites on bees': {
+    case 'mites-on-bees': {
       const { value, low, high } = perBee(measure.mites, measure.bees);
       const odd = measure.mites > measure.bees ? '. More mites than bees: possible, but count again' : '';
-      const says = `${percent(value)} mites on 100 bees (${percent(low)} to ${percent(high)}), ${measure.method} of ${measure.bees}${odd}`;
+      const says = `${percent(value)} mites on 100 bees (${percent(low)} to ${percent(high)}), ${spoken(measure.method)} of ${measure.bees}${odd}`;
       const level = value >= 0.03 ? 'act' : value >= 0.01 ? 'watch' : 'well';
       const small = measure.bees < 200 ? ' A sample of 300 bees (half a cup) says more.' : '';
       return reading(
@@ -136,7 +136,7 @@ export function readMeasure(measure: Measure): MeasureReading {
         (level === 'well' ? '' : 'Hold it against the house threshold for this month.') + small || null,
       );
     }
-    case 'mites in drone brood': {
+    case 'mites-in-drone-brood': {
       const { value, low, high } = shareOf(measure.infested, measure.cells);
       const level = value >= 0.1 ? 'act' : value >= 0.05 ? 'watch' : 'well';
       return reading(
@@ -146,17 +146,23 @@ export function readMeasure(measure: Measure): MeasureReading {
       );
     }
     case 'weight':
-      return reading(`${measure.part}: ${measure.kg} kg ${measure.how === 'scale' ? 'on the scale' : measure.how}`);
-    case 'nest temperature':
+      return reading(
+        `${measure.part}: ${measure.kg} kg ${spoken(measure.how === 'scale' ? 'on the scale' : measure.how)}`,
+      );
+    case 'nest-temperature':
       return measure.celsius >= 33
         ? reading(`${measure.celsius} °C: brood is being kept warm`)
         : reading(`${measure.celsius} °C: no brood where you measured, or they cannot keep it warm`, 'watch');
     case 'ropiness': {
       const { verdict, next } = ropinessVerdict(measure.test);
       const level = verdict === 'suspect' ? 'act' : verdict === 'negative' ? 'well' : 'watch';
-      return reading(`Ropiness test${measure.spot ? ` on ${spotText(measure.spot)}` : ''}: ${verdict}`, level, next);
+      return reading(
+        `Ropiness test${measure.spot ? ` on ${spotText(measure.spot)}` : ''}: ${spoken(verdict)}`,
+        level,
+        next,
+      );
     }
-    case 'honey moisture':
+    case 'honey-moisture':
       if (measure.percent > 20) return reading(`${measure.percent} % water: it will ferment`, 'act', 'Leave it on.');
       return measure.percent > 18
         ? reading(
@@ -176,7 +182,7 @@ export function readMeasure(measure: Measure): MeasureReading {
             'act',
             'Wrong part or missing frame: change it before the flow.',
           );
-    case 'fresh nectar':
+    case 'fresh-nectar':
       return reading(`${measure.box}: ${measure.test} test ${measure.wet ? 'wet, nectar is coming in' : 'dry'}`);
     case 'wasps': {
       const pressure = waspPressure(measure);
@@ -204,31 +210,31 @@ export function readMeasure(measure: Measure): MeasureReading {
  * @example ropinessVerdict({ lid: 'sunken', larva: 'brown', threadMm: 25, foulSmell: true }).verdict // 'suspect'
  */
 export function ropinessVerdict({ larva, threadMm, foulSmell }: RopinessTest): {
-  readonly verdict: 'negative' | 'suspect' | 'not settled';
+  readonly verdict: 'negative' | 'suspect' | 'not-settled';
   readonly next: string;
 } {
   const inspector =
     'No frame, bee or tool leaves this hive. Photograph, close, wash, ring the bee inspector: foulbrood is notifiable in most places.';
-  if (larva === 'dry scale') return { verdict: 'suspect', next: inspector };
+  if (larva === 'dry-scale') return { verdict: 'suspect', next: inspector };
   if (threadMm === null)
     return {
-      verdict: 'not settled',
+      verdict: 'not-settled',
       next: 'No stick was put in: open the cell, turn a clean match in it, draw it out slowly, measure the thread.',
     };
   if (threadMm >= 10) return { verdict: 'suspect', next: inspector };
   if (threadMm > 0)
     return {
-      verdict: 'not settled',
+      verdict: 'not-settled',
       next: `A short thread settles nothing: try three more cells. In doubt: ${inspector}`,
     };
   if (larva === 'brown' || foulSmell)
     return {
-      verdict: 'not settled',
+      verdict: 'not-settled',
       next: `Try three more cells, pierced and sunken cappings first. In doubt: ${inspector}`,
     };
   if (larva === 'off-white')
     return {
-      verdict: 'not settled',
+      verdict: 'not-settled',
       next: 'No thread, yet off-white: the other foulbrood kills larvae before they are capped. Photograph, move nothing, ask the inspector.',
     };
   return { verdict: 'negative', next: 'Note it as looked for, not found; look again at the next visit.' };

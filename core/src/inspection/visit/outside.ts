@@ -3,7 +3,7 @@ import { waspPressure } from './measures';
 import type { PollenColour } from '../side/pollen-colours';
 
 export const TRAFFIC = ['none', 'little', 'steady', 'heavy'] as const;
-export const ENTRANCES = ['full', 'half', 'a hand', 'one bee', 'shut'] as const;
+export const ENTRANCES = ['full', 'half', 'a-hand', 'one-bee', 'shut'] as const;
 export type EntranceWidth = (typeof ENTRANCES)[number];
 export const AMOUNTS = ['none', 'few', 'many'] as const;
 export type Amount = (typeof AMOUNTS)[number];
@@ -72,7 +72,7 @@ export interface EntranceAdvice {
  * @param robbingSeason dearth or autumn
  * @param hot bees hang outside or it is above 28 °C
  * @returns width, why, and when to look again. A plug can be grass, a cork, foam or a strip of wood
- * @example entranceAdvice(3, { aMinute: 8, pastGuards: true }, true, false).width // 'one bee'
+ * @example entranceAdvice(3, { aMinute: 8, pastGuards: true }, true, false).width // 'one-bee'
  */
 export function entranceAdvice(
   framesOfBees: number | null,
@@ -83,10 +83,10 @@ export function entranceAdvice(
   const pressure = wasps ? waspPressure(wasps) : 'none';
   const weak = framesOfBees !== null && framesOfBees < 5;
   const lookAfter = { minutes: 10, days: 7 };
-  if (pressure === 'heavy') return { width: 'one bee', why: 'guards have given up', lookAfter };
+  if (pressure === 'heavy') return { width: 'one-bee', why: 'guards have given up', lookAfter };
   if (pressure === 'some' || (pressure === 'light' && weak))
-    return { width: weak ? 'one bee' : 'a hand', why: `${pressure} pressure by wasps`, lookAfter };
-  if (weak) return { width: 'a hand', why: 'few bees to guard it', lookAfter };
+    return { width: weak ? 'one-bee' : 'a-hand', why: `${pressure} pressure by wasps`, lookAfter };
+  if (weak) return { width: 'a-hand', why: 'few bees to guard it', lookAfter };
   if (hot) return { width: 'full', why: 'heat or crowding', lookAfter: null };
   if (robbingSeason) return { width: 'half', why: 'robbing season', lookAfter: null };
   return { width: 'full', why: 'strong, nothing presses', lookAfter: null };

@@ -45,10 +45,10 @@ export interface VisitRecord {
   }[];
   readonly outside: Readonly<Partial<Record<'before' | 'after', OutsideLook>>>;
   /** Whom each job was given to by hand, latest last. */
-  readonly roles: readonly Noted<'role given'>[];
+  readonly roles: readonly Noted<'role-given'>[];
   /** Latest answer to each check, for each person asked. */
   readonly checks: readonly Noted<'checked'>[];
-  readonly smoke: readonly Noted<'smoke given'>[];
+  readonly smoke: readonly Noted<'smoke-given'>[];
   /** Parts that are off now, in the order they came off. */
   readonly partsOff: readonly string[];
   /** Parts that came off at any time. */
@@ -59,7 +59,7 @@ export interface VisitRecord {
   /** When a part was last taken off or a frame last lifted: bees may have strayed since. */
   readonly lastTaken: string | null;
   /** Boxes that were opened, in order. */
-  readonly boxes: readonly Noted<'box opened'>[];
+  readonly boxes: readonly Noted<'box-opened'>[];
   readonly tipped: readonly string[];
   /** Seams of bees counted from above, by box. */
   readonly seams: Readonly<Record<string, number>>;
@@ -73,44 +73,44 @@ export interface VisitRecord {
   readonly moves: readonly (CombMove & Pick<VisitEntry, 'id'>)[];
   /** The side on which the queen was seen last. */
   readonly queen: SideReading | null;
-  readonly queenAccounted: Noted<'queen accounted for'> | null;
+  readonly queenAccounted: Noted<'queen-accounted-for'> | null;
   /** What was seen on the queen's back, latest. */
-  readonly queenMark: Noted<'queen mark seen'> | null;
+  readonly queenMark: Noted<'queen-mark-seen'> | null;
   /** Doubtful sides that were looked at again, with the reading that each look was at. */
-  readonly doubts: readonly (Noted<'doubt looked at again'> & { readonly reading: string | null })[];
-  readonly guesses: readonly Noted<'side guessed'>[];
-  readonly traineeReadings: readonly Noted<'side read by trainee'>[];
-  readonly confirmed: readonly Noted<'confirmed afterwards'>[];
+  readonly doubts: readonly (Noted<'doubt-looked-at-again'> & { readonly reading: string | null })[];
+  readonly guesses: readonly Noted<'side-guessed'>[];
+  readonly traineeReadings: readonly Noted<'side-read-by-trainee'>[];
+  readonly confirmed: readonly Noted<'confirmed-afterwards'>[];
   readonly ticks: Readonly<Partial<Record<EvidenceId, boolean>>>;
-  readonly findings: readonly Noted<'finding noted'>[];
+  readonly findings: readonly Noted<'finding-noted'>[];
   readonly measures: readonly Noted<'measured'>[];
   /** Latest mood. */
   readonly mood: number | null;
-  readonly moods: readonly Noted<'mood noted'>[];
+  readonly moods: readonly Noted<'mood-noted'>[];
   /** What the bees showed, stings among it. */
   readonly signs: readonly NotedSign[];
-  readonly stings: readonly Noted<'sting counted'>[];
+  readonly stings: readonly Noted<'sting-counted'>[];
   /** Answers of those who were stung. */
-  readonly stingsAskedAfter: readonly Noted<'sting asked after'>[];
-  readonly incidents: readonly Noted<'incident noted'>[];
-  readonly stackChanges: readonly Noted<'stack changed'>[];
-  readonly defects: readonly Noted<'defect noted'>[];
-  readonly strayCombs: readonly Noted<'stray comb noted'>[];
+  readonly stingsAskedAfter: readonly Noted<'sting-asked-after'>[];
+  readonly incidents: readonly Noted<'incident-noted'>[];
+  readonly stackChanges: readonly Noted<'stack-changed'>[];
+  readonly defects: readonly Noted<'defect-noted'>[];
+  readonly strayCombs: readonly Noted<'stray-comb-noted'>[];
   /** Latest word on each task of an earlier visit. */
-  readonly tasks: readonly Noted<'task settled'>[];
+  readonly tasks: readonly Noted<'task-settled'>[];
   /** Latest judgement of each trainee in each skill. */
-  readonly judgements: readonly Noted<'skill judged'>[];
-  readonly notes: readonly Noted<'note written'>[];
-  readonly questions: readonly Noted<'question asked'>[];
-  readonly photos: readonly Noted<'photo taken'>[];
-  readonly recordings: readonly Noted<'voice recorded'>[];
-  readonly overrides: readonly Noted<'guard overridden'>[];
+  readonly judgements: readonly Noted<'skill-judged'>[];
+  readonly notes: readonly Noted<'note-written'>[];
+  readonly questions: readonly Noted<'question-asked'>[];
+  readonly photos: readonly Noted<'photo-taken'>[];
+  readonly recordings: readonly Noted<'voice-recorded'>[];
+  readonly overrides: readonly Noted<'guard-overridden'>[];
   readonly summary: Summary | null;
   /** Why somebody said to stop before all was seen; the end of the visit carries it. */
-  readonly stop: Noted<'stop said'> | null;
+  readonly stop: Noted<'stop-said'> | null;
   /** Sides that somebody read again with another result, having seen the first: both stay told. */
   readonly reread: readonly { readonly before: SideReading; readonly now: SideReading }[];
-  readonly closed: Noted<'visit closed'> | null;
+  readonly closed: Noted<'visit-closed'> | null;
   /** Entries that still count and can be taken back, oldest first. */
   readonly undoable: readonly string[];
   /** The entry that took something back last, while nothing new was entered: taking it back brings that again. */
@@ -177,7 +177,7 @@ const BLANK: VisitRecord = {
 };
 
 /** Entries that follow from the work by themselves: nobody takes them back. */
-const BY_ITSELF: ReadonlySet<EntryBody['kind']> = new Set(['frame lifted', 'frame set back', 'box opened']);
+const BY_ITSELF: ReadonlySet<EntryBody['kind']> = new Set(['frame-lifted', 'frame-set-back', 'box-opened']);
 
 /**
  * Tells a visit from its entries.
@@ -192,10 +192,10 @@ const BY_ITSELF: ReadonlySet<EntryBody['kind']> = new Set(['frame lifted', 'fram
 export function recordOf(entries: readonly VisitEntry[]): VisitRecord {
   const undone = undoneOf(entries);
   const record: Draft = { ...BLANK };
-  record.takenBack = entries.some(({ id, body }) => body.kind === 'part taken off' && undone.has(id));
+  record.takenBack = entries.some(({ id, body }) => body.kind === 'part-taken-off' && undone.has(id));
   const undoable: string[] = [];
   for (const entry of entries) {
-    if (undone.has(entry.id) || entry.body.kind === 'entry undone') continue;
+    if (undone.has(entry.id) || entry.body.kind === 'entry-undone') continue;
     apply(record, entry);
     if (!BY_ITSELF.has(entry.body.kind)) undoable.push(entry.id);
   }
@@ -222,15 +222,15 @@ const shutAgain = (record: Draft): Draft => ({
 function undoneOf(entries: readonly VisitEntry[]): ReadonlySet<string> {
   const undone = new Set<string>();
   for (const { id, body } of entries.toReversed())
-    if (body.kind === 'entry undone' && !undone.has(id)) undone.add(body.entry);
+    if (body.kind === 'entry-undone' && !undone.has(id)) undone.add(body.entry);
   return undone;
 }
 
 function redoableOf(entries: readonly VisitEntry[], undone: ReadonlySet<string>): string | null {
-  const undos = new Set(entries.filter(({ body }) => body.kind === 'entry undone').map(({ id }) => id));
+  const undos = new Set(entries.filter(({ body }) => body.kind === 'entry-undone').map(({ id }) => id));
   for (const { id, body } of entries.toReversed()) {
     if (undone.has(id) || BY_ITSELF.has(body.kind)) continue;
-    if (body.kind !== 'entry undone') return null;
+    if (body.kind !== 'entry-undone') return null;
     if (!undos.has(body.entry)) return id;
   }
   return null;
@@ -240,19 +240,19 @@ const without = <T>(list: readonly T[], test: (each: T) => boolean): readonly T[
 
 function apply(record: Draft, entry: VisitEntry): void {
   const { id, at, by, body } = entry;
-  if (body.kind === 'part taken off' || body.kind === 'frame lifted' || body.kind === 'frame side recorded')
+  if (body.kind === 'part-taken-off' || body.kind === 'frame-lifted' || body.kind === 'frame-side-recorded')
     record.openedAt ??= at;
   switch (body.kind) {
-    case 'step reached':
+    case 'step-reached':
       record.step = body.step;
       break;
-    case 'depth chosen':
+    case 'depth-chosen':
       record.depth = body.depth;
       break;
-    case 'outside seen':
+    case 'outside-seen':
       record.outside = { ...record.outside, [body.when]: body.look };
       break;
-    case 'role given':
+    case 'role-given':
       record.roles = [...without(record.roles, (each) => each.person === body.person), { id, at, by, ...body }];
       break;
     case 'checked':
@@ -261,140 +261,140 @@ function apply(record: Draft, entry: VisitEntry): void {
         { id, at, by, ...body },
       ];
       break;
-    case 'smoke given':
+    case 'smoke-given':
       record.smoke = [...record.smoke, { id, at, by, ...body }];
       break;
-    case 'part taken off':
+    case 'part-taken-off':
       record.partsOff = [...without(record.partsOff, (part) => part === body.part), body.part];
       record.lastTaken = at;
       record.partsEverOff = [...without(record.partsEverOff, (part) => part === body.part), body.part];
       record.partsMoved = { ...record.partsMoved, [body.part]: at };
       break;
-    case 'part put back':
+    case 'part-put-back':
       record.partsOff = without(record.partsOff, (part) => part === body.part);
       record.partsMoved = { ...record.partsMoved, [body.part]: at };
       break;
-    case 'box opened':
+    case 'box-opened':
       record.boxes = [...without(record.boxes, (each) => each.box === body.box), { id, at, by, ...body }];
       break;
-    case 'box tipped':
+    case 'box-tipped':
       record.tipped = [...without(record.tipped, (box) => box === body.box), body.box];
       break;
-    case 'seams counted':
+    case 'seams-counted':
       record.seams = { ...record.seams, [body.box]: body.seams };
       break;
-    case 'box summed up':
+    case 'box-summed-up':
       record.summaries = { ...record.summaries, [body.box]: body.summary };
       if (body.summary.seams !== null) record.seams = { ...record.seams, [body.box]: body.summary.seams };
       break;
-    case 'frame lifted':
+    case 'frame-lifted':
       lift(record, { box: body.box, frame: body.frame, since: at });
       record.lastLift = at;
       record.lastTaken = at;
       break;
-    case 'frame set back':
+    case 'frame-set-back':
       setBack(record, body, at);
       break;
-    case 'comb moved':
+    case 'comb-moved':
       record.moves = [...record.moves, { id, comb: body.comb, to: body.to, reason: body.reason }];
       // A comb that leaves its box is in nobody's hand any more.
       if (body.to.in !== 'box' && record.inHand) setBack(record, record.inHand, at);
       break;
-    case 'frame side recorded':
+    case 'frame-side-recorded':
       applyReading(record, { entry: id, at, by, address: body.address, side: body.side }, body.seen);
       break;
-    case 'reading settled':
+    case 'reading-settled':
       settle(record, body.address, body.keep);
       break;
-    case 'side guessed':
+    case 'side-guessed':
       record.guesses = [...record.guesses, { id, at, by, ...body }];
       break;
-    case 'side read by trainee':
+    case 'side-read-by-trainee':
       record.traineeReadings = [...record.traineeReadings, { id, at, by, ...body }];
       break;
-    case 'confirmed afterwards':
+    case 'confirmed-afterwards':
       record.confirmed = [...record.confirmed, { id, at, by, ...body }];
       confirm(record, body.address, body.letter, body.there);
       break;
-    case 'queen accounted for':
+    case 'queen-accounted-for':
       record.queenAccounted = { id, at, by, ...body };
       break;
-    case 'queen mark seen':
+    case 'queen-mark-seen':
       record.queenMark = { id, at, by, ...body };
       break;
-    case 'doubt looked at again':
+    case 'doubt-looked-at-again':
       lookAgain(record, { id, at, by, ...body });
       break;
-    case 'evidence ticked':
+    case 'evidence-ticked':
       record.ticks = { ...record.ticks, [body.evidence]: body.seen };
       break;
-    case 'finding noted':
+    case 'finding-noted':
       record.findings = [...record.findings, { id, at, by, ...body }];
       break;
     case 'measured':
       record.measures = [...record.measures, { id, at, by, ...body }];
       break;
-    case 'mood noted':
+    case 'mood-noted':
       record.mood = body.mood;
       record.moods = [...record.moods, { id, at, by, ...body }];
       break;
-    case 'sign noticed':
+    case 'sign-noticed':
       record.signs = [...record.signs, { sign: body.sign, at }];
       break;
-    case 'sting counted':
+    case 'sting-counted':
       record.stings = [...record.stings, { id, at, by, ...body }];
       record.signs = [...record.signs, { sign: 'sting', at }];
       break;
-    case 'sting asked after':
+    case 'sting-asked-after':
       record.stingsAskedAfter = [...record.stingsAskedAfter, { id, at, by, ...body }];
       break;
-    case 'stack changed':
+    case 'stack-changed':
       record.stackChanges = [...record.stackChanges, { id, at, by, ...body }];
       if (body.change.do === 'take') record.partsOff = partsLeft(record.partsOff, body.change.part);
       break;
-    case 'defect noted':
+    case 'defect-noted':
       record.defects = [...record.defects, { id, at, by, ...body }];
       break;
-    case 'stray comb noted':
+    case 'stray-comb-noted':
       record.strayCombs = [...record.strayCombs, { id, at, by, ...body }];
       break;
-    case 'task settled':
+    case 'task-settled':
       record.tasks = [...without(record.tasks, (each) => each.task === body.task), { id, at, by, ...body }];
       break;
-    case 'incident noted':
+    case 'incident-noted':
       record.incidents = [...record.incidents, { id, at, by, ...body }];
       break;
-    case 'skill judged':
+    case 'skill-judged':
       record.judgements = [
         ...without(record.judgements, (each) => each.trainee === body.trainee && each.skill === body.skill),
         { id, at, by, ...body },
       ];
       break;
-    case 'note written':
+    case 'note-written':
       record.notes = [...record.notes, { id, at, by, ...body }];
       break;
-    case 'question asked':
+    case 'question-asked':
       record.questions = [...record.questions, { id, at, by, ...body }];
       break;
-    case 'photo taken':
+    case 'photo-taken':
       record.photos = [...record.photos, { id, at, by, ...body }];
       break;
-    case 'voice recorded':
+    case 'voice-recorded':
       record.recordings = [...record.recordings, { id, at, by, ...body }];
       break;
-    case 'guard overridden':
+    case 'guard-overridden':
       record.overrides = [...record.overrides, { id, at, by, ...body }];
       break;
-    case 'summed up':
+    case 'summed-up':
       record.summary = body.summary;
       break;
-    case 'stop said':
+    case 'stop-said':
       record.stop = { id, at, by, ...body };
       break;
-    case 'visit closed':
+    case 'visit-closed':
       record.closed = { id, at, by, ...body };
       break;
-    case 'entry undone':
+    case 'entry-undone':
       break;
   }
 }
@@ -449,7 +449,7 @@ function confirm(record: Draft, address: SideAddress, letter: Letter, there: boo
 }
 
 /** A side that proved sound loses its flag; what was seen on it stays. */
-function lookAgain(record: Draft, look: Noted<'doubt looked at again'>): void {
+function lookAgain(record: Draft, look: Noted<'doubt-looked-at-again'>): void {
   const key = sideKey(look.address);
   const reading = record.sides[key];
   record.doubts = [

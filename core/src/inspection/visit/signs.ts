@@ -1,5 +1,5 @@
 /** What bees do before they sting, mildest first. */
-export const BEE_SIGNS = ['running', 'buzz changed', 'head-butt', 'at the hand', 'following'] as const;
+export const BEE_SIGNS = ['running', 'buzz-changed', 'head-butt', 'at-the-hand', 'following'] as const;
 export type BeeSign = (typeof BEE_SIGNS)[number];
 
 export interface NotedSign {
@@ -7,16 +7,16 @@ export interface NotedSign {
   readonly at: string;
 }
 
-export type TemperAdvice = 'go on' | 'smoke' | 'pause' | 'close';
+export type TemperAdvice = 'go-on' | 'smoke' | 'pause' | 'close';
 
 /** Signs fade: after this long one counts half. Common practice. */
 const HALF_LIFE_MINUTES = 5;
 /** What each sign counts for. A head-butt earns the first gentle smoke, one bee at the hand begins the closing. Common practice. */
 const COUNTS: Readonly<Record<NotedSign['sign'], number>> = {
   running: 0.6,
-  'buzz changed': 0.8,
+  'buzz-changed': 0.8,
   'head-butt': 1,
-  'at the hand': 2.2,
+  'at-the-hand': 2.2,
   following: 1.6,
   sting: 1.8,
 };
@@ -44,9 +44,9 @@ export function temperAdvice(
     const minutes = Math.max(0, (now - Date.parse(at)) / 60_000);
     return sum + COUNTS[sign] * 0.5 ** (minutes / HALF_LIFE_MINUTES);
   }, 0);
-  const reached = FROM.find(([from]) => pressure >= from)?.[1] ?? 'go on';
-  const asked: TemperAdvice = mood === 5 ? 'close' : mood === 4 ? 'pause' : 'go on';
-  const order: readonly TemperAdvice[] = ['go on', 'smoke', 'pause', 'close'];
+  const reached = FROM.find(([from]) => pressure >= from)?.[1] ?? 'go-on';
+  const asked: TemperAdvice = mood === 5 ? 'close' : mood === 4 ? 'pause' : 'go-on';
+  const order: readonly TemperAdvice[] = ['go-on', 'smoke', 'pause', 'close'];
   return { advice: order.indexOf(asked) > order.indexOf(reached) ? asked : reached, pressure };
 }
 

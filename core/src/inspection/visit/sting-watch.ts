@@ -1,14 +1,14 @@
 import { within } from '../../units';
 
 /** How somebody is after a sting; the last two go beyond the sting: a general reaction. */
-export const REACTIONS = ['well', 'local swelling', 'elsewhere too', 'breath, faint, sick'] as const;
+export const REACTIONS = ['well', 'local-swelling', 'elsewhere-too', 'breath-faint-sick'] as const;
 export type Reaction = (typeof REACTIONS)[number];
 /** As it is said and shown; `REACTIONS` is what is recorded. */
 export const REACTION_TEXT: Readonly<Record<Reaction, string>> = {
   well: 'fine',
-  'local swelling': 'swelling at the sting',
-  'elsewhere too': 'beyond the sting',
-  'breath, faint, sick': 'breath, faint, sick',
+  'local-swelling': 'swelling at the sting',
+  'elsewhere-too': 'beyond the sting',
+  'breath-faint-sick': 'breath, faint, sick',
 };
 
 /** Minutes after a sting for which somebody keeps an eye on whoever was stung. Severe reactions mostly begin within half an hour. */
@@ -26,11 +26,11 @@ export interface StingWatch {
   /** Minutes since somebody asked last, or since the sting. */
   readonly askedAgo: number;
   /** After a general reaction nothing on the device ends the watch: a doctor does. */
-  readonly state: 'watch' | 'ask now' | 'emergency' | 'medical care' | 'over';
+  readonly state: 'watch' | 'ask-now' | 'emergency' | 'medical-care' | 'over';
   readonly says: string;
 }
 
-const GENERAL: ReadonlySet<Reaction> = new Set<Reaction>(['elsewhere too', 'breath, faint, sick']);
+const GENERAL: ReadonlySet<Reaction> = new Set<Reaction>(['elsewhere-too', 'breath-faint-sick']);
 
 interface At {
   readonly person: string | null;
@@ -55,7 +55,7 @@ export function stingWatches(
 ): readonly StingWatch[] {
   within('now', now, 0);
   const people = [...new Set(stings.flatMap(({ person }) => person ?? []))];
-  const order: readonly StingWatch['state'][] = ['emergency', 'medical care', 'ask now', 'watch', 'over'];
+  const order: readonly StingWatch['state'][] = ['emergency', 'medical-care', 'ask-now', 'watch', 'over'];
   return people
     .map((person) => watchOf(person, stings, asked, now))
     .sort((a, b) => order.indexOf(a.state) - order.indexOf(b.state) || a.minutes - b.minutes);
@@ -83,13 +83,13 @@ function watchOf(
   if (general)
     return {
       ...watch,
-      state: 'medical care',
-      says: `${general.reaction === 'elsewhere too' ? 'Reacted beyond the sting' : 'Breath, faint or sick'}, now ${REACTION_TEXT[answer?.reaction ?? 'well']}: to a doctor all the same, not alone and not driving for hours. It may come back; only the doctor ends this.`,
+      state: 'medical-care',
+      says: `${general.reaction === 'elsewhere-too' ? 'Reacted beyond the sting' : 'Breath, faint or sick'}, now ${REACTION_TEXT[answer?.reaction ?? 'well']}: to a doctor all the same, not alone and not driving for hours. It may come back; only the doctor ends this.`,
     };
   if (minutes >= WATCH_MINUTES && answer && Date.parse(answer.at) > latest)
     return { ...watch, state: 'over', says: `${WATCH_MINUTES} minutes gone, ${REACTION_TEXT[answer.reaction]}.` };
   if (askedAgo >= LOOK_EVERY)
-    return { ...watch, state: 'ask now', says: 'Ask now: breath, rash elsewhere, faint, sick?' };
+    return { ...watch, state: 'ask-now', says: 'Ask now: breath, rash elsewhere, faint, sick?' };
   return {
     ...watch,
     state: 'watch',

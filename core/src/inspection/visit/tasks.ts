@@ -1,4 +1,4 @@
-import { type CivilDate, addDays, laterOf } from '../../units';
+import { type CivilDate, addDays, laterOf, spoken } from '../../units';
 import { DEFECTS, type RepairBy } from './defects';
 import { FINDINGS } from './findings';
 import { readMeasure } from './measures';
@@ -41,9 +41,9 @@ const SURE = 75;
  */
 export function tasksOf(record: VisitRecord, { date, winter }: TaskDates): readonly VisitTask[] {
   const by: Readonly<Record<RepairBy, CivilDate>> = {
-    'next visit': addDays(date, 10),
-    'two weeks': addDays(date, 14),
-    'before winter': winter ? laterOf(addDays(winter, -14), addDays(date, 1)) : addDays(date, 60),
+    'next-visit': addDays(date, 10),
+    'two-weeks': addDays(date, 14),
+    'before-winter': winter ? laterOf(addDays(winter, -14), addDays(date, 1)) : addDays(date, 60),
   };
   const task = (key: string, what: string, days: number, bring: string | null = null, from = days): VisitTask => ({
     key,
@@ -60,11 +60,11 @@ export function tasksOf(record: VisitRecord, { date, winter }: TaskDates): reado
     bring: DEFECTS[defect].bring,
   }));
   const strays = record.strayCombs
-    .filter(({ cause }) => cause !== 'earlier visit')
+    .filter(({ cause }) => cause !== 'earlier-visit')
     .map(({ id, place, part, cause }) =>
       task(
         `stray/${id}`,
-        `Stray comb ${place}, ${part}: ${STRAY_CAUSES[cause].mend}`,
+        `Stray comb ${spoken(place)}, ${part}: ${STRAY_CAUSES[cause].mend}`,
         14,
         STRAY_CAUSES[cause].bring,
         0,
@@ -84,15 +84,15 @@ function leftOpen(record: VisitRecord, task: Make): readonly VisitTask[] {
   const after = record.outside.after ?? record.outside.before;
   const tasks: readonly (readonly [boolean, VisitTask])[] = [
     [
-      not('strap') || found('no strap') || found('animal traces'),
+      not('strap') || found('no-strap') || found('animal-traces'),
       task('strap', 'Strap or weight the hive against wind and animals', SOON, 'a strap', 0),
     ],
     [found('lean') || after?.leans === true, task('level', 'Level the hive', SOON, 'wedges and a level', 0)],
-    [not('feeder on'), task('feeder', 'Feeder is not in its place: fill it or take it off', SOON, 'feed', 0)],
-    [not('food on') && record.closed !== null, task('food', 'Food taken off is not back above the bees', 1, 'feed', 0)],
-    [not('wires across'), task('wires', 'Turn the excluder: wires across the frames', 10, null, 0)],
-    [not('escape up'), task('escape', 'Turn the escape board the right way up', 1, null, 0)],
-    [not('spacer out'), task('spacer', 'Take the empty rim off before they build in it', 10, null, 0)],
+    [not('feeder-on'), task('feeder', 'Feeder is not in its place: fill it or take it off', SOON, 'feed', 0)],
+    [not('food-on') && record.closed !== null, task('food', 'Food taken off is not back above the bees', 1, 'feed', 0)],
+    [not('wires-across'), task('wires', 'Turn the excluder: wires across the frames', 10, null, 0)],
+    [not('escape-up'), task('escape', 'Turn the escape board the right way up', 1, null, 0)],
+    [not('spacer-out'), task('spacer', 'Take the empty rim off before they build in it', 10, null, 0)],
     [found('mice'), task('mice', 'Fit a mouse guard', 14, 'a mouse guard', 0)],
   ];
   return tasks.filter(([applies]) => applies).map(([, each]) => each);
@@ -106,9 +106,9 @@ function lookAgain(record: VisitRecord, task: Make): readonly VisitTask[] {
     after?.entrance !== undefined && after.entrance !== 'full' && (before?.entrance ?? 'full') !== after.entrance;
   const mites = record.measures
     .map(({ measure }) => measure)
-    .findLast((measure) => measure.what === 'mites on bees' || measure.what === 'mites in drone brood');
+    .findLast((measure) => measure.what === 'mites-on-bees' || measure.what === 'mites-in-drone-brood');
   const found = latestFindings(record).filter((each) => each.found);
-  const above = found.some(({ finding }) => finding === 'brood above');
+  const above = found.some(({ finding }) => finding === 'brood-above');
   const sick = suspected(record, null);
   return [
     ...(sick === null
@@ -137,7 +137,7 @@ function lookAgain(record: VisitRecord, task: Make): readonly VisitTask[] {
     ...(above
       ? [
           task(
-            'brood above',
+            'brood-above',
             'Brood above the excluder should be out: look, then clear the super',
             DRONE_DAYS,
             null,

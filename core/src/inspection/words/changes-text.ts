@@ -91,8 +91,8 @@ function nestSentence(before: readonly number[], after: readonly number[]): read
 const UP_OR_DOWN: Readonly<Partial<Record<ChangeWord, string>>> = {
   more: 'is up',
   less: 'is down',
-  'perhaps more': 'is perhaps up',
-  'perhaps less': 'is perhaps down',
+  'perhaps-more': 'is perhaps up',
+  'perhaps-less': 'is perhaps down',
 };
 
 function measureSentence(

@@ -1,5 +1,5 @@
 import { type Stack, changeText } from '../../equipment';
-import { roundTo } from '../../units';
+import { roundTo, spoken } from '../../units';
 import { CHECKS } from '../visit/checks';
 import { CONTENTS } from '../side/contents';
 import { DEFECTS } from '../visit/defects';
@@ -55,7 +55,10 @@ export function toldVisit(record: VisitRecord, name: (id: string) => string, sta
     ['Measured', measured(record)],
     ['Parts and combs', partsAndCombs(record)],
     ['Predicted, read first', predicted(record, name, frameText)],
-    ['Overruled', record.overrides.map(({ guard, reason, by }) => said(`${guard}: ${reason} (${name(by)})`, true))],
+    [
+      'Overruled',
+      record.overrides.map(({ guard, reason, by }) => said(`${spoken(guard)}: ${reason} (${name(by)})`, true)),
+    ],
     [
       'Asked',
       record.questions.map(({ text, person, by, spot }) =>
@@ -89,7 +92,7 @@ function before(record: VisitRecord, name: (id: string) => string): readonly Tol
         : look.pollenIn === true
           ? ', pollen in'
           : '';
-      const entrance = look.entrance ? `, entrance ${look.entrance}` : '';
+      const entrance = look.entrance ? `, entrance ${spoken(look.entrance)}` : '';
       return [
         said(
           `Outside ${when}: ${look.traffic === null ? 'traffic not looked at' : `traffic ${look.traffic}`}${pollen}${entrance}${look.note ? `. ${look.note}` : ''}`,
@@ -104,7 +107,7 @@ function smokeAndTime(record: VisitRecord): readonly ToldLine[] {
   const { openedAt, closed, smoke, exposures } = record;
   const open = openedAt && closed ? (Date.parse(closed.at) - Date.parse(openedAt)) / 1000 : null;
   const places = [...new Set(smoke.map(({ place }) => place))].map(
-    (place) => `${place} ${smoke.filter((each) => each.place === place).length}`,
+    (place) => `${spoken(place)} ${smoke.filter((each) => each.place === place).length}`,
   );
   const longest = exposures.toSorted((a, b) => b.seconds - a.seconds)[0];
   return [
@@ -123,14 +126,14 @@ function moodAndStings(record: VisitRecord, name: (id: string) => string): reado
     Math.max(1, open / 60_000),
   );
   const signs = [...new Set(record.signs.map(({ sign }) => sign))].map(
-    (sign) => `${sign} ${record.signs.filter((each) => each.sign === sign).length}`,
+    (sign) => `${spoken(sign)} ${record.signs.filter((each) => each.sign === sign).length}`,
   );
   const stung = [...new Set(record.stings.map(({ person }) => person))].map((person) => {
     const count = record.stings.filter((each) => each.person === person).length;
     const answer = record.stingsAskedAfter.findLast((each) => each.person === person);
     return said(
       `${plural(count, 'sting')}: ${person ? name(person) : 'nobody named'}${answer ? `, then ${REACTION_TEXT[answer.reaction]}` : person ? ', not asked after' : ''}`,
-      answer ? answer.reaction !== 'well' && answer.reaction !== 'local swelling' : false,
+      answer ? answer.reaction !== 'well' && answer.reaction !== 'local-swelling' : false,
     );
   });
   const moods = record.moods.map(({ mood }) => MOODS[mood - 1]).filter((mood, index, all) => mood !== all[index - 1]);
@@ -140,7 +143,7 @@ function moodAndStings(record: VisitRecord, name: (id: string) => string): reado
     ...(signs.length > 0 ? [said(`Signs: ${signs.join(', ')}`)] : []),
     ...stung,
     ...record.incidents.map(({ what, person, text }) =>
-      said(`${what}${person ? `, ${name(person)}` : ''}${text ? `: ${text}` : ''}`, true),
+      said(`${spoken(what)}${person ? `, ${name(person)}` : ''}${text ? `: ${text}` : ''}`, true),
     ),
   ];
 }
@@ -200,12 +203,14 @@ const partsAndCombs = (record: VisitRecord): readonly ToldLine[] => [
     return said(`Comb ${comb.label} to ${where}${reason ? `: ${reason}` : ''}`);
   }),
   ...record.defects.map(({ part, defect, forNow, until }) =>
-    said(`${DEFECTS[defect].name}, ${part}; for now: ${forNow || 'nothing'}; repair by ${until}`, true),
+    said(`${DEFECTS[defect].name}, ${part}; for now: ${forNow || 'nothing'}; repair by ${spoken(until)}`, true),
   ),
   ...record.strayCombs.map(({ place, part, content, cause, removed }) =>
-    said(`Stray comb ${place}, ${part}: ${content}, ${removed ? 'removed' : 'left'}; cause: ${cause}`),
+    said(
+      `Stray comb ${spoken(place)}, ${part}: ${spoken(content)}, ${removed ? 'removed' : 'left'}; cause: ${spoken(cause)}`,
+    ),
   ),
-  ...(record.queenAccounted ? [said(`Queen at closing: ${record.queenAccounted.how}`)] : []),
+  ...(record.queenAccounted ? [said(`Queen at closing: ${spoken(record.queenAccounted.how)}`)] : []),
 ];
 
 function predicted(record: VisitRecord, name: (id: string) => string, frameText: SideText): readonly ToldLine[] {

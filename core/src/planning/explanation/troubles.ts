@@ -4,12 +4,12 @@ import type { Assignments, PlanningProblem } from '../solver/problem';
 
 /** What somebody who plans should look at first. */
 export const TROUBLES = [
-  'broken rule',
-  'due not met',
-  'low odds',
-  'too few sessions',
+  'broken-rule',
+  'due-not-met',
+  'low-odds',
+  'too-few-sessions',
   'late',
-  'no time to spare',
+  'no-time-to-spare',
 ] as const;
 
 export interface Trouble {
@@ -46,7 +46,7 @@ export function troublesOf(problem: PlanningProblem, plan: Assignments): readonl
   const openedOn = (id: string) => openings.filter(({ hive }) => hive === id).map(({ slot }) => slots.get(slot)!.day);
 
   const broken = checkPlan(problem, plan).violations.map(({ rule, group, slot, hive, says }): Trouble => ({
-    kind: 'broken rule',
+    kind: 'broken-rule',
     rule,
     group,
     slot,
@@ -65,13 +65,13 @@ export function troublesOf(problem: PlanningProblem, plan: Assignments): readonl
         after === undefined
           ? `${hive} is due ${again}by day ${by} and is not opened${turn > 0 || days.length > 0 ? ' for it' : ''}.`
           : `${hive} is due ${again}by day ${by} and is opened on day ${after}.`;
-      return [{ kind: 'due not met', hive, says }];
+      return [{ kind: 'due-not-met', hive, says }];
     });
   });
   const odds = sessions
     .filter(({ at }) => at.fit < LOW_ODDS)
     .map(({ group, slot, at }): Trouble => ({
-      kind: 'low odds',
+      kind: 'low-odds',
       group,
       slot,
       says: `${group}, ${slot}: fit in ${Math.round(at.fit * 10)} of 10 forecasts.`,
@@ -80,7 +80,7 @@ export function troublesOf(problem: PlanningProblem, plan: Assignments): readonl
     const held = sessions.filter((each) => each.group === group).length;
     return held >= wanted
       ? []
-      : [{ kind: 'too few sessions', group, says: `${group} has ${held} of ${wanted} sessions.` }];
+      : [{ kind: 'too-few-sessions', group, says: `${group} has ${held} of ${wanted} sessions.` }];
   });
   const late = problem.groups.flatMap(({ id: group, lateAfter }) =>
     sessions
@@ -98,7 +98,7 @@ export function troublesOf(problem: PlanningProblem, plan: Assignments): readonl
     const left = at.minutes - problem.params.setupMinutes - minutes;
     return left < 0 || left >= SPARE
       ? []
-      : [{ kind: 'no time to spare', group, slot, says: `${group}, ${slot}: ${left} minutes left over.` }];
+      : [{ kind: 'no-time-to-spare', group, slot, says: `${group}, ${slot}: ${left} minutes left over.` }];
   });
   return [...broken, ...unmet, ...odds, ...short, ...late, ...tight];
 }

@@ -65,12 +65,12 @@ const led = (plan: Assignments, group: string, slot: string, supervisor: string)
 
 /** Why nothing at all can be planned, in the order in which to look. */
 export const HOPELESS = [
-  'no slots',
-  'no fit hours',
-  'no groups',
-  'no supervisors',
-  'nobody can come',
-  'no hive can be opened',
+  'no-slots',
+  'no-fit-hours',
+  'no-groups',
+  'no-supervisors',
+  'nobody-can-come',
+  'no-hive-can-be-opened',
 ] as const;
 export type Hopeless = (typeof HOPELESS)[number];
 
@@ -82,13 +82,13 @@ export type Hopeless = (typeof HOPELESS)[number];
  */
 export function hopelessBecause(problem: PlanningProblem): Hopeless | null {
   const { slots, groups, supervisors } = problem;
-  if (slots.length === 0) return 'no slots';
-  if (slots.every(({ fit }) => fit < HARDLY)) return 'no fit hours';
-  if (groups.length === 0) return 'no groups';
-  if (supervisors.length === 0) return 'no supervisors';
+  if (slots.length === 0) return 'no-slots';
+  if (slots.every(({ fit }) => fit < HARDLY)) return 'no-fit-hours';
+  if (groups.length === 0) return 'no-groups';
+  if (supervisors.length === 0) return 'no-supervisors';
   const led = new Set(supervisors.flatMap((each) => each.slots));
   const come = new Set(groups.flatMap((each) => each.slots));
-  if (!slots.some(({ id }) => led.has(id))) return 'no supervisors';
-  if (!slots.some(({ id }) => led.has(id) && come.has(id))) return 'nobody can come';
-  return modelOf(problem).sessionOk.includes(1) ? null : 'no hive can be opened';
+  if (!slots.some(({ id }) => led.has(id))) return 'no-supervisors';
+  if (!slots.some(({ id }) => led.has(id) && come.has(id))) return 'nobody-can-come';
+  return modelOf(problem).sessionOk.includes(1) ? null : 'no-hive-can-be-opened';
 }

@@ -55,13 +55,13 @@ function thingChances({ expected, supers, swarm, suspect, moods }: ColonyFacts):
   return {
     eggs: expected === null ? 0.6 : seen(expected.eggs),
     larvae: expected === null ? 0.6 : seen(expected.larvae),
-    'sealed brood': expected === null ? 0.6 : seen(expected.sealed),
-    'drone brood': expected === null ? 0.3 : seen(expected.drone * 4),
+    'sealed-brood': expected === null ? 0.6 : seen(expected.sealed),
+    'drone-brood': expected === null ? 0.3 : seen(expected.drone * 4),
     stores: expected === null ? 0.6 : seen(expected.storesKg / 3),
     super: supers > 0 ? 0.8 : 0.1,
-    'lively bees': moods.length === 0 ? 0.3 : Math.min(0.8, 0.1 + 0.25 * (meanOf(moods.slice(-3)) - 1)),
-    'queen cells': CELL_ODDS[swarm ?? 'low'],
-    'doubtful brood': suspect ? 0.7 : 0.05,
+    'lively-bees': moods.length === 0 ? 0.3 : Math.min(0.8, 0.1 + 0.25 * (meanOf(moods.slice(-3)) - 1)),
+    'queen-cells': CELL_ODDS[swarm ?? 'low'],
+    'doubtful-brood': suspect ? 0.7 : 0.05,
   };
 }
 
@@ -89,15 +89,15 @@ const RARELY_OPENED = 3;
 
 /** Points that one full opening takes out of a colony, by phase; more for a small one. Common practice. */
 const DISTURBANCE: Readonly<Record<Phase, number>> = {
-  'winter rest': 12,
-  'first brood': 5,
+  'winter-rest': 12,
+  'first-brood': 5,
   'build-up': 2,
-  'swarm season': 1.5,
+  'swarm-season': 1.5,
   flow: 2.5,
   dearth: 2.5,
-  'late flow': 2.5,
-  'making winter bees': 3,
-  'closing down': 6,
+  'late-flow': 2.5,
+  'making-winter-bees': 3,
+  'closing-down': 6,
 };
 const SMALL = 4;
 

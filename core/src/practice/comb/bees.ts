@@ -69,15 +69,15 @@ const beeAt = (
   tint: random.unit(),
 });
 
-const NURSED: ReadonlySet<string> = new Set(['egg', 'two eggs', 'young larva', 'old larva', 'twisted larva']);
+const NURSED: ReadonlySet<string> = new Set(['egg', 'two-eggs', 'young-larva', 'old-larva', 'twisted-larva']);
 
 /** How much a place draws bees: nurses stay on open brood, drones at the edges, few on honey. */
 const likes =
   ({ kinds }: CombSide, caste: 'worker' | 'drone') =>
   (cell: number): number => {
     const kind = kinds[cell]!;
-    if (caste === 'drone') return kind === 'capped honey' || kind === 'pollen' ? 0.9 : 0.25;
-    return NURSED.has(kind) ? 1 : kind === 'capped honey' || kind === 'foundation' ? 0.3 : 0.6;
+    if (caste === 'drone') return kind === 'capped-honey' || kind === 'pollen' ? 0.9 : 0.25;
+    return NURSED.has(kind) ? 1 : kind === 'capped-honey' || kind === 'foundation' ? 0.3 : 0.6;
   };
 
 /** Finds places at which no bee stands yet. */

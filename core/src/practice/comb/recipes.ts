@@ -95,8 +95,8 @@ function withoutSlivers(shares: Readonly<Partial<Record<Letter, number>>>): Comb
 
 /** A laying that leaves enough of the brood that a trouble befalls. */
 function strikingLaying(trouble: Trouble, random: Random): Laying {
-  if (trouble === 'several eggs in a cell') return { middle: between(random, 3, 6), behind: between(random, 3, 6) };
-  if (trouble === 'twisted larvae') return { middle: between(random, 8, 9.5), behind: between(random, 4, 6) };
+  if (trouble === 'several-eggs-in-a-cell') return { middle: between(random, 3, 6), behind: between(random, 3, 6) };
+  if (trouble === 'twisted-larvae') return { middle: between(random, 8, 9.5), behind: between(random, 4, 6) };
   return { middle: between(random, 14, 19), behind: between(random, 3, 7) };
 }
 
@@ -132,11 +132,11 @@ export const someTrouble = (random: Random): Trouble | null => {
 };
 
 const BY_MARK: readonly (readonly [Parameters<typeof hasMark>[1], Trouble])[] = [
-  ['sunken lids', 'sunken lids'],
-  ['pierced lids', 'sunken lids'],
-  ['yellow larvae', 'twisted larvae'],
-  ['twisted larvae', 'twisted larvae'],
-  ['chalk', 'chalky mummies'],
+  ['sunken-lids', 'sunken-lids'],
+  ['pierced-lids', 'sunken-lids'],
+  ['yellow-larvae', 'twisted-larvae'],
+  ['twisted-larvae', 'twisted-larvae'],
+  ['chalk', 'chalky-mummies'],
 ];
 
 /**
@@ -158,7 +158,7 @@ export function recipeOfSide(side: FrameSide, seed: number): CombRecipe {
     shares: read,
     place: { middle: [0.5, 0.56], stretch: 1.3, ragged: 0.6 },
     laying: null,
-    misses: hasMark(side, 'spotty pattern') ? 0.25 : 0.03,
+    misses: hasMark(side, 'spotty-pattern') ? 0.25 : 0.03,
     pollens: side.pollens ?? [],
     trouble: BY_MARK.find(([mark]) => hasMark(side, mark))?.[1] ?? null,
     struck: 0.08,

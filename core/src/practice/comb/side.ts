@@ -90,7 +90,7 @@ export function layComb(recipe: CombRecipe, grid: CombGrid = DEEP_COMB): CombSid
     BROOD.reduce((sum, letter) => sum + wanted.get(letter)!, 0),
   );
   layBrood(nest, recipe, wanted, fields, kinds, ages);
-  put('H', fields.store, 'capped honey');
+  put('H', fields.store, 'capped-honey');
   put('P', fields.band, 'pollen');
   put('N', fields.store, 'nectar');
   scatter(nest, recipe.misses, fields.out, kinds, ages, random);
@@ -111,7 +111,7 @@ function layBrood(
 ): void {
   const workers = new Set(nest);
   for (const cell of taken(workers, drone, wanted.get('D')!)) {
-    kinds[cell] = 'sealed drone';
+    kinds[cell] = 'sealed-drone';
     ages[cell] = egg + larva + 6;
   }
   const [eggs, larvae, sealed] = [wanted.get('E')!, wanted.get('L')!, wanted.get('S')!];
@@ -131,11 +131,11 @@ function layBrood(
     const age = egg + ((rank + 0.5) / open.length) * larva;
     const own = ages[cell]!;
     ages[cell] = own >= egg && own < egg + larva ? own : age;
-    kinds[cell] = ages[cell] < egg + larva / 2 ? 'young larva' : 'old larva';
+    kinds[cell] = ages[cell] < egg + larva / 2 ? 'young-larva' : 'old-larva';
   });
   for (const cell of workers) {
     ages[cell] = Math.max(ages[cell]!, egg + larva + 0.1);
-    kinds[cell] = ages[cell] > 20.5 ? 'hatching' : 'sealed worker';
+    kinds[cell] = ages[cell] > 20.5 ? 'hatching' : 'sealed-worker';
   }
 }
 
@@ -148,8 +148,8 @@ function scatter(
   ages: (number | null)[],
   random: Random,
 ): void {
-  const sealed = nest.filter((cell) => kinds[cell] === 'sealed worker');
-  const open = [...kinds.keys()].filter((cell) => ['empty', 'egg', 'young larva'].includes(kinds[cell]!));
+  const sealed = nest.filter((cell) => kinds[cell] === 'sealed-worker');
+  const open = [...kinds.keys()].filter((cell) => ['empty', 'egg', 'young-larva'].includes(kinds[cell]!));
   const swaps = Math.min(Math.round(sealed.length * misses), open.length);
   const others = open.sort((a, b) => out[a]! - out[b]!).slice(0, 2 * swaps);
   for (let swap = 0; swap < swaps; swap += 1) {
@@ -163,11 +163,11 @@ function scatter(
 function doubleEggs(count: number, kinds: CellKind[], random: Random): void {
   const eggs = [...kinds.keys()].filter((cell) => kinds[cell] === 'egg');
   for (let done = 0; done < count && eggs.length > 0; done += 1)
-    kinds[eggs.splice(random.below(eggs.length), 1)[0]!] = 'two eggs';
+    kinds[eggs.splice(random.below(eggs.length), 1)[0]!] = 'two-eggs';
 }
 
 /** Colours that are common in combs, for a side whose colours nobody wrote down. */
-const USUAL: readonly PollenColour[] = ['yellow', 'golden', 'orange', 'cream', 'brick red', 'olive', 'grey'];
+const USUAL: readonly PollenColour[] = ['yellow', 'golden', 'orange', 'cream', 'brick-red', 'olive', 'grey'];
 
 /** Neighbouring cells tend to hold pollen of one plant: foragers unload near each other. */
 function pollensOf(

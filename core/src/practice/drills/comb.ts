@@ -1,5 +1,5 @@
 import { EIGHTHS } from '../../inspection';
-import { scattered, type Random } from '../../units';
+import { scattered, type Random, spoken } from '../../units';
 import {
   type BeeOnComb,
   COMB_SUBJECTS,
@@ -58,7 +58,7 @@ export function troubledComb(level: number, seed: number): CombPicture & { reado
 }
 
 /** Signs that may be a notifiable disease. */
-const SUSPECT: ReadonlySet<Trouble | null> = new Set<Trouble | null>(['sunken lids', 'twisted larvae']);
+const SUSPECT: ReadonlySet<Trouble | null> = new Set<Trouble | null>(['sunken-lids', 'twisted-larvae']);
 
 /**
  * Marks a name given to what a comb shows. A trouble overlooked scores nothing, and so does a sign of what may be notifiable that was taken for
@@ -84,7 +84,7 @@ export function markTrouble(named: Trouble | null, truth: Trouble | null): Mark 
     score: right ? 1 : harmful ? 0 : 0.5,
     right,
     says: [
-      `It showed ${truth}. ${seen}`,
+      `It showed ${spoken(truth)}. ${seen}`,
       ...(harmful && SUSPECT.has(truth)
         ? ['Taken for something harmless it is carried on by frames, tools and gloves.']
         : []),

@@ -52,7 +52,7 @@ export type Answer =
   | { readonly kind: 'stop'; readonly answer: StopAnswer }
   | { readonly kind: 'next'; readonly advice: AdviceKind }
   | { readonly kind: 'photo'; readonly choice: number }
-  | { readonly kind: 'given up' };
+  | { readonly kind: 'given-up' };
 
 /**
  * Makes a drill. The same topic, level, seed and sources make the same drill, on every device and on the server.

@@ -32,9 +32,9 @@ const EGGS_WANTED = 5;
 const NOT_HERE = 0.25;
 
 const MEANT: Readonly<Record<Exclude<Find, 'queen'>, readonly CellKind[]>> = {
-  eggs: ['egg', 'two eggs'],
-  'two-eggs': ['two eggs'],
-  sunken: ['sunken lid', 'pierced lid'],
+  eggs: ['egg', 'two-eggs'],
+  'two-eggs': ['two-eggs'],
+  sunken: ['sunken-lid', 'pierced-lid'],
 };
 
 function findRecipe(find: Find, level: number, seed: number, random: Random): CombRecipe {
@@ -47,7 +47,7 @@ function findRecipe(find: Find, level: number, seed: number, random: Random): Co
       ...brood,
       laying: { middle: 15, behind: 5 },
       shares: { ...brood.shares, S: 4, E: 0, L: 0.3 },
-      trouble: here ? 'sunken lids' : null,
+      trouble: here ? 'sunken-lids' : null,
       struck: 0.002 + 0.004 * rare,
       misses: 0.05,
     };

@@ -1,7 +1,7 @@
 import { type Advice, type AdviceKind, type ColonyFacts, DEFAULT_CARE, adviseColony, cellsInWords } from '../../care';
 import { type FrameSide, type QueenCell, estimateColony, queenStatus, shows } from '../../inspection';
 import { type Forage, nectarOn } from '../../season';
-import { type CivilDate, scattered, addDays, roundTo, upperFirst } from '../../units';
+import { type CivilDate, scattered, addDays, roundTo, spoken, upperFirst } from '../../units';
 import type { Mark } from '../mark';
 import { MADE_FRAMES, MADE_KIND, madeNest } from './made-hive';
 
@@ -25,7 +25,7 @@ export function colonyLines(facts: ColonyFacts): readonly string[] {
   const frames = (value: number) => `${roundTo(value, 1)} frames`;
   const seen = (there: boolean, what: string) => `${what} ${there ? 'seen' : 'not seen'}`;
   return [
-    ...(facts.phase === null ? [] : [upperFirst(facts.phase)]),
+    ...(facts.phase === null ? [] : [upperFirst(spoken(facts.phase))]),
     `${facts.framesRead} of ${facts.frames} frames read`,
     nest.framesOfBees ? `Bees on ${frames(nest.framesOfBees.value)}` : 'Bees not counted',
     `Brood on ${frames(nest.brood.value)}`,
@@ -80,9 +80,9 @@ export function someColony(level: number, seed: number): NextDrill {
   const facts: ColonyFacts = {
     hive: 'made up',
     today: DAY,
-    phase: 'swarm season',
+    phase: 'swarm-season',
     reopens: null,
-    strain: 'cuts down',
+    strain: 'cuts-down',
     frames: MADE_FRAMES,
     framesRead: MADE_FRAMES,
     nest: estimateColony(sides.map((side) => ({ frame: MADE_KIND, side }))),

@@ -109,7 +109,7 @@ export function someOrder(level: number, seed: number): OrderDrill {
 const MUST: readonly (readonly [first: string, then: string, why: string])[] = [
   ['before', 'smoke', 'Veils and a lit smoker come before anything is touched.'],
   ['smoke', 'open', 'Open without smoke and a minute’s wait, and the guards come out.'],
-  ['first frame', 'frames', 'Without the gap of the outermost frame bees and the queen are rolled.'],
+  ['first-frame', 'frames', 'Without the gap of the outermost frame bees and the queen are rolled.'],
   ['again', 'close', 'A doubtful frame is looked at again before the hive is shut.'],
 ];
 

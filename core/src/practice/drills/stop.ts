@@ -9,11 +9,11 @@ import {
   recordOf,
   seenEnough,
 } from '../../inspection';
-import { scattered } from '../../units';
+import { scattered, spoken } from '../../units';
 import type { Mark } from '../mark';
 import { MADE_BOX, MADE_FRAMES, MADE_KIND, madeNest } from './made-hive';
 
-export const STOP_ANSWERS = ['go on', 'enough seen, close', 'finish this frame, then close', 'close now'] as const;
+export const STOP_ANSWERS = ['go-on', 'enough-seen', 'finish-frame', 'close-now'] as const;
 export type StopAnswer = (typeof STOP_ANSWERS)[number];
 
 /** An open hive at one moment. */
@@ -46,7 +46,7 @@ export function someMoment(level: number, seed: number): StopDrill {
   const minutesAllowed = 25;
   const share = pressed ? 0.6 + random.unit() * 0.5 : 0.3 + random.unit() * 0.4;
   const lot = pressed ? random.below(6) : -1;
-  const clock: ClockState = share >= 1 ? 'shut now' : share >= 0.8 ? 'start closing' : 'well';
+  const clock: ClockState = share >= 1 ? 'shut-now' : share >= 0.8 ? 'start-closing' : 'well';
   return {
     question: QUESTIONS[random.below(4)]!,
     read,
@@ -54,7 +54,7 @@ export function someMoment(level: number, seed: number): StopDrill {
     minutesOpen: Math.round(share * minutesAllowed),
     minutesAllowed,
     facts: {
-      temper: lot === 0 ? 'close' : lot === 1 ? 'pause' : random.unit() < 0.2 ? 'smoke' : 'go on',
+      temper: lot === 0 ? 'close' : lot === 1 ? 'pause' : random.unit() < 0.2 ? 'smoke' : 'go-on',
       clock,
       broodOut: lot === 2 ? 6 : 1,
       broodAllowed: 5,
@@ -68,15 +68,15 @@ export function someMoment(level: number, seed: number): StopDrill {
 /** What is to be done, and why: the bees and the weather first, then whether enough was seen. */
 export function momentSays(drill: StopDrill): { readonly answer: StopAnswer; readonly why: readonly string[] } {
   const { level, reasons } = closeAdvice(drill.facts);
-  if (level === 'close now') return { answer: 'close now', why: reasons };
-  if (level === 'hurry') return { answer: 'finish this frame, then close', why: reasons };
+  if (level === 'close-now') return { answer: 'close-now', why: reasons };
+  if (level === 'hurry') return { answer: 'finish-frame', why: reasons };
   const entries = drill.read.flatMap((faces, index): VisitEntry[] =>
     (['low', 'high'] as const).map((face, side) => ({
       id: `${index}${face}`,
       at: new Date(0).toISOString(),
       by: '',
       body: {
-        kind: 'frame side recorded',
+        kind: 'frame-side-recorded',
         address: { box: MADE_BOX, frame: index + 1, face },
         side: faces[side]!,
         seen: null,
@@ -85,11 +85,11 @@ export function momentSays(drill: StopDrill): { readonly answer: StopAnswer; rea
   );
   const place = { box: MADE_BOX, frames: drill.frames, kind: MADE_KIND, minutesOpen: drill.minutesOpen, late: false };
   const { enough, evidence, framesToGo } = seenEnough(recordOf(entries), [drill.question], place);
-  if (enough) return { answer: 'enough seen, close', why: evidence.map(({ id, where }) => `${id}: ${where}`) };
+  if (enough) return { answer: 'enough-seen', why: evidence.map(({ id, where }) => `${spoken(id)}: ${where}`) };
   return {
-    answer: 'go on',
+    answer: 'go-on',
     why: [
-      ...evidence.filter(({ state }) => state === 'missing').map(({ id, where }) => `${id}: ${where}`),
+      ...evidence.filter(({ state }) => state === 'missing').map(({ id, where }) => `${spoken(id)}: ${where}`),
       `${framesToGo} ${framesToGo === 1 ? 'frame' : 'frames'} to go.`,
     ],
   };
@@ -100,8 +100,7 @@ export function markMoment(given: StopAnswer, drill: StopDrill): Mark {
   const { answer, why } = momentSays(drill);
   if (given === answer) return { score: 1, right: true, says: why };
   const [own, right] = [STOP_ANSWERS.indexOf(given), STOP_ANSWERS.indexOf(answer)];
-  const says = [`Better: ${answer}.`, ...why];
-  if (answer === 'enough seen, close' && given === 'finish this frame, then close')
-    return { score: 0.6, right: false, says };
+  const says = [`Better: ${spoken(answer)}.`, ...why];
+  if (answer === 'enough-seen' && given === 'finish-frame') return { score: 0.6, right: false, says };
   return { score: own > right ? 0.5 : 0, right: false, says };
 }

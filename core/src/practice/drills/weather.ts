@@ -1,5 +1,5 @@
 import { DEPTHS, type Depth, type Hindrance, type Limits, type Weather, fitDepth, hindrances } from '../../weather';
-import { scattered, roundTo } from '../../units';
+import { scattered, roundTo, spoken } from '../../units';
 import type { Mark } from '../mark';
 
 /** An hour in which somebody wants to open a hive. */
@@ -74,7 +74,7 @@ const placeOf = (depth: Depth | null): number => (depth === null ? -1 : DEPTHS.i
  */
 export function markHour(given: WeatherAnswer, truth: HourTruth): Mark {
   const [own, right] = [placeOf(given.depth), placeOf(truth.depth)];
-  const told = truth.depth === null ? 'Not even an outside look.' : `As deep as "${truth.depth}".`;
+  const told = truth.depth === null ? 'Not even an outside look.' : `As deep as "${spoken(truth.depth)}".`;
   const why =
     truth.forbids.length === 0 ? 'Nothing forbids a full opening.' : `What forbids more: ${truth.forbids.join(', ')}.`;
   if (own > right) return { score: 0, right: false, says: ['Too deep: that hour would hurt them.', told, why] };

@@ -143,7 +143,7 @@ const LABELS = [
   [0.4, 'fair'],
   [0.6, 'moderate'],
   [0.8, 'substantial'],
-  [Infinity, 'almost perfect'],
+  [Infinity, 'almost-perfect'],
 ] as const;
 
 /**

@@ -54,7 +54,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     faults: ['adds a box because the neighbour did'],
     season: SUPER_TIME,
     indoors: 'A colony’s record and weather: room or no room, and why.',
-    rule: usualRule(2, 'with a word', { colonies: 2, indoors: 1, months: 24 }),
+    rule: usualRule(2, 'with-a-word', { colonies: 2, indoors: 1, months: 24 }),
   }),
   judge({
     id: 'decides-feed',
@@ -63,7 +63,7 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     faults: ['feeds with honey supers on'],
     needs: ['estimates-stores'],
     indoors: 'A colony’s record and weather: feed or not, and what.',
-    rule: usualRule(2, 'with a word', { indoors: 1, months: 24 }),
+    rule: usualRule(2, 'with-a-word', { indoors: 1, months: 24 }),
   }),
   judge({
     id: 'swarm-or-replacement',
@@ -72,10 +72,10 @@ export const AFTER_THE_FRAMES: readonly Skill[] = [
     faults: ['breaks the only cell down'],
     needs: ['tells-cells'],
     season: SWARM_TIME,
-    colony: ['queen cells'],
+    colony: ['queen-cells'],
     role: 'frames',
     indoors: 'Records of three colonies with cells: swarm, replacement or queenless?',
-    rule: usualRule(2, 'with a word', { indoors: 1, months: 24 }),
+    rule: usualRule(2, 'with-a-word', { indoors: 1, months: 24 }),
   }),
   judge({
     id: 'names-other-way',

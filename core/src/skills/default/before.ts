@@ -80,7 +80,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     needs: ['names-forage'],
     season: FORAGE_TIME,
     role: 'watch',
-    rule: usualRule(2, 'with a word', { months: 24 }),
+    rule: usualRule(2, 'with-a-word', { months: 24 }),
   }),
   approach({
     id: 'weak-defence',
@@ -90,7 +90,7 @@ export const BEFORE_THE_FRAMES: readonly Skill[] = [
     needs: ['reads-entrance'],
     season: ROBBING_TIME,
     role: 'watch',
-    rule: usualRule(1, 'with a word', { months: 24 }),
+    rule: usualRule(1, 'with-a-word', { months: 24 }),
   }),
   approach({
     id: 'lights-smoker',

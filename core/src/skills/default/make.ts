@@ -5,12 +5,12 @@ import type { EvidenceRule, Skill, SkillPhase } from '../skill';
 /** The year from one phase to another, both with it. */
 const between = (first: Phase, last: Phase): readonly Phase[] =>
   PHASES.slice(PHASES.indexOf(first), PHASES.indexOf(last) + 1);
-export const BROOD_TIME = between('first brood', 'making winter bees');
-export const DRONE_TIME = between('build-up', 'late flow');
-export const SUPER_TIME = between('swarm season', 'making winter bees');
-export const SWARM_TIME: readonly Phase[] = ['swarm season'];
-export const ROBBING_TIME: readonly Phase[] = ['dearth', 'late flow', 'making winter bees', 'closing down'];
-export const FORAGE_TIME = between('first brood', 'late flow');
+export const BROOD_TIME = between('first-brood', 'making-winter-bees');
+export const DRONE_TIME = between('build-up', 'late-flow');
+export const SUPER_TIME = between('swarm-season', 'making-winter-bees');
+export const SWARM_TIME: readonly Phase[] = ['swarm-season'];
+export const ROBBING_TIME: readonly Phase[] = ['dearth', 'late-flow', 'making-winter-bees', 'closing-down'];
+export const FORAGE_TIME = between('first-brood', 'late-flow');
 
 /** So many times at a level, on two days where there is more than one; the rest as a course usually asks it. */
 export const usualRule = (times: number, level: SkillLevel, more: Partial<EvidenceRule> = {}): EvidenceRule => ({

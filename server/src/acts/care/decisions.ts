@@ -1,3 +1,4 @@
+import { spoken } from '@brave-comb/core/units';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
@@ -31,7 +32,7 @@ export async function decide(
   const visit = await openVisit(db, actor, id);
   const repeated = await decisionById(db, actor.school, body.id);
   if (repeated && repeated.visit !== visit.id) {
-    throw new Refusal(409, 'id in use', 'A decision with this id belongs to another visit. Decide again.');
+    throw new Refusal(409, 'id-in-use', 'A decision with this id belongs to another visit. Decide again.');
   }
   if (!repeated) {
     const { advice } = await judge(context, visit);
@@ -39,15 +40,15 @@ export async function decide(
     if (!advised) {
       throw new Refusal(
         409,
-        'not advised',
-        `"${body.advice}" is not advised for this visit any more. Load the review again.`,
+        'not-advised',
+        `"${spoken(body.advice)}" is not advised for this visit any more. Load the review again.`,
       );
     }
     const today = dateAt(visit.zone, visit.started_at);
     if (body.due && body.due < today)
       throw new Refusal(
         422,
-        'in the past',
+        'in-the-past',
         `The follow-up is dated ${body.due}, before the visit. Choose a later day.`,
       );
     await revise(db, actor.school, async (trx) => {

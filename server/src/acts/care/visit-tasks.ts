@@ -11,7 +11,7 @@ import type { NamedVisit } from '../../records/inspection';
 export async function projectTasks(context: Context, visit: NamedVisit, record: VisitRecord): Promise<void> {
   const { db: trx } = context;
   const date = dateAt(visit.zone, visit.started_at);
-  const late = record.defects.some(({ until }) => until === 'before winter');
+  const late = record.defects.some(({ until }) => until === 'before-winter');
   const tasks = tasksOf(record, { date, winter: late ? await winterFrom(context, visit, date) : null });
   await replaceTasks(
     trx,
@@ -43,6 +43,6 @@ async function winterFrom(context: Context, visit: NamedVisit, date: string): Pr
   if (!site) return null;
   const { phases } = await siteSeason(context, site, date);
   return (
-    phases.find(({ phase, from }) => (phase === 'closing down' || phase === 'winter rest') && from > date)?.from ?? null
+    phases.find(({ phase, from }) => (phase === 'closing-down' || phase === 'winter-rest') && from > date)?.from ?? null
   );
 }

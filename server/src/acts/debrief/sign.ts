@@ -26,13 +26,13 @@ export async function signDebrief(
   if (found.revision !== revision)
     throw new Refusal(
       409,
-      'changed since',
+      'changed-since',
       'Something was entered since you read it. Read it through once more, then sign.',
     );
   const barred = found.toSign.find(({ bars }) => bars !== null);
-  if (barred) throw new Refusal(409, 'not settled', `${barred.text}. ${barred.bars ?? ''}`);
+  if (barred) throw new Refusal(409, 'not-settled', `${barred.text}. ${barred.bars ?? ''}`);
   if (DEBRIEF_PARTS.some((part) => !read.includes(part)))
-    throw new Refusal(422, 'not read', 'Read every part and tick it, then sign.');
+    throw new Refusal(422, 'not-read', 'Read every part and tick it, then sign.');
   await revise(context.db, actor.school, (trx) =>
     insertSignature(trx, {
       id,

@@ -22,7 +22,7 @@ export async function eraseTrainee(
   const [person] = await peopleOf(db, actor.school, [trainee]);
   if (person?.role !== 'trainee') throw notFound('trainee');
   if (name.trim() !== person.name)
-    throw new Refusal(422, 'another name', `Type the name as it stands: ${person.name}. Nothing was erased.`);
+    throw new Refusal(422, 'another-name', `Type the name as it stands: ${person.name}. Nothing was erased.`);
   await revise(db, actor.school, async (trx) => {
     await erasePerson(trx, actor.school, trainee, clock.now());
     await forgetFeeds(trx, trainee);
@@ -32,7 +32,7 @@ export async function eraseTrainee(
     await audit(trx, {
       school: actor.school,
       person: actor.id,
-      what: 'person erased',
+      what: 'person-erased',
       about: `trainee ${trainee}`,
       address: '',
     });

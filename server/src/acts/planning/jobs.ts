@@ -19,7 +19,7 @@ export async function askPlan(
     if ((await jobsGoing(db, actor.school)) >= MOST_GOING)
       throw new Refusal(
         409,
-        'enough plans wait',
+        'enough-plans-wait',
         'One plan is being reckoned and two wait already. Stop one of them, or wait until one is done.',
       );
     const { problem } = await planningSeason(context, actor.school);
@@ -78,7 +78,7 @@ export async function resumePlanJob(context: Context, actor: Actor, id: string, 
     if ((await jobsGoing(trx, actor.school)) >= MOST_GOING)
       throw new Refusal(
         409,
-        'enough plans wait',
+        'enough-plans-wait',
         'One plan is being reckoned and two wait already. Stop one of them first.',
       );
     await changeJob(trx, id, {

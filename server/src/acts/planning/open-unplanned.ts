@@ -30,7 +30,7 @@ export async function openUnplanned(
   const day = DAY;
   const near = await sessionsBetween(db, actor, new Date(now.getTime() - day), new Date(now.getTime() + day), site.id);
   for (const session of near) {
-    if (session.status === 'called off' || dateAt(site.zone, session.starts_at) !== dateAt(site.zone, now)) continue;
+    if (session.status === 'called-off' || dateAt(site.zone, session.starts_at) !== dateAt(site.zone, now)) continue;
     if (session.id === body.id) return { session: session.id };
     if ((await groupsOfSessions(db, [session.id])).some((each) => each.hive === hive.id))
       return { session: session.id };

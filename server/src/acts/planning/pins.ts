@@ -38,7 +38,7 @@ function refuseHopelessPin(season: PlanningSeason, pin: Extract<Pin, { pin: unkn
     if (away !== undefined)
       throw new Refusal(
         422,
-        'cannot be kept',
+        'cannot-be-kept',
         `${say(pin.group)} cannot come ${say(pin.slot)}: ${say(away)}. Choose other hours, or change when they can come.`,
       );
   }
@@ -48,7 +48,7 @@ function refuseHopelessPin(season: PlanningSeason, pin: Extract<Pin, { pin: unkn
   const rules = conflict.rules.map(({ says }) => say(says)).join(' ');
   throw new Refusal(
     422,
-    'cannot be kept',
+    'cannot-be-kept',
     `This pin cannot be kept. ${rules || 'Another pin, or what people were told for today, stands against it.'}`,
   );
 }

@@ -72,7 +72,7 @@ export async function publishPlan(
       const changes = found.length === 0 ? ['nothing that moved'] : found;
       throw new Refusal(
         409,
-        'published meanwhile',
+        'published-meanwhile',
         `${latest?.by_name ?? 'Somebody'} published version ${latest?.version ?? 0} while you planned: ${changes.join('; ')}. Your plan is kept. Look at what changed, then publish again.`,
         changes.map((message) => ({ path: 'changes', message })),
       );
@@ -110,7 +110,7 @@ function refuseOldForecast({ forecast }: PlanningSeason, body: Body): void {
   if (same) return;
   throw new Refusal(
     409,
-    'newer forecast',
+    'newer-forecast',
     'This plan was made by an older forecast than the one in use now. It is kept: look at what the new forecast changes, then publish.',
   );
 }
@@ -121,7 +121,7 @@ function checked(season: PlanningSeason, body: Body) {
   if (gone) {
     throw new Refusal(
       409,
-      'slot is gone',
+      'slot-is-gone',
       `The plan has a session at ${gone.slot.split('/')[0]?.replace('T', ', ')}, which has begun or is not offered any more. Plan again; your pins are kept.`,
     );
   }
@@ -131,14 +131,14 @@ function checked(season: PlanningSeason, body: Body) {
     check = checkPlan(season.problem, plan);
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
-    throw new Refusal(422, 'unknown names', `${error.message} Plan again from the board.`);
+    throw new Refusal(422, 'unknown-names', `${error.message} Plan again from the board.`);
   }
   if (check.violations.length > 0) {
     const say = planningNames(season);
     const words = check.violations.map(({ says }) => say(says));
     throw new Refusal(
       422,
-      'breaks a rule',
+      'breaks-a-rule',
       `This plan cannot be held: ${words.slice(0, 3).join(' ')} Change it or plan again.`,
       words.map((message) => ({ path: 'plan', message })),
     );

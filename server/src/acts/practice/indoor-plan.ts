@@ -30,7 +30,7 @@ export async function planIndoors(
   const own = (await groupsSeen(context, actor)).find(({ id }) => id === group);
   if (!own) throw notFound('group');
   const trainees = await traineesOf(db, actor.school, [group]);
-  if (trainees.length === 0) throw new Refusal(422, 'nobody in it', 'The group has no trainees. Choose another group.');
+  if (trainees.length === 0) throw new Refusal(422, 'nobody-in-it', 'The group has no trainees. Choose another group.');
   const ids = trainees.map(({ id }) => id);
   const [results, pairs, { checklist, standing }] = await Promise.all([
     resultsOf(db, actor.school, ids, RESULTS),

@@ -16,7 +16,7 @@ export async function makePhotoDrill(
   if (!photo?.type.startsWith('image/')) throw notFound('photo');
   const known = await photoDrillById(db, actor.school, body.id);
   if (known && known.attachment !== body.attachment)
-    throw new Refusal(409, 'id in use', 'A drill with this id is about another photo. Make it again.');
+    throw new Refusal(409, 'id-in-use', 'A drill with this id is about another photo. Make it again.');
   await revise(db, actor.school, (trx) =>
     insertPhotoDrill(trx, { ...body, school: actor.school, made_by: actor.id, made_at: clock.now() }),
   );
@@ -29,7 +29,7 @@ export async function retirePhotoDrill(context: Context, actor: Actor, drill: st
   if (known.made_by !== actor.id && !(await attachmentSeenBy(context.db, actor, known.attachment)))
     throw new Refusal(
       403,
-      'not yours',
+      'not-yours',
       'Somebody else made this drill, from a visit that you did not lead. Ask them, or the lead instructor.',
     );
   await revise(context.db, actor.school, (trx) => retireDrill(trx, actor.school, drill, context.clock.now()));

@@ -58,16 +58,16 @@ export async function recordPractice(
 ): Promise<Output<(typeof endpoints)['recordPractice']>> {
   const { db, clock } = context;
   if (Date.parse(sent.at) > clock.now().getTime() + AHEAD)
-    throw new Refusal(422, 'in the future', 'The answer is dated in the future. Check the clock of the device.');
+    throw new Refusal(422, 'in-the-future', 'The answer is dated in the future. Check the clock of the device.');
   const known = await resultById(db, actor.school, sent.id);
   if (known && (known.person !== actor.id || known.topic !== sent.topic))
-    throw new Refusal(409, 'id in use', 'An answer with this id is about something else. Answer again.');
+    throw new Refusal(409, 'id-in-use', 'An answer with this id is about something else. Answer again.');
   if (known)
     return { kept: false, score: known.score, right: Boolean(known.is_right), grade: known.grade, evidence: [] };
   const sources = await sourcesOf(context, actor, sent);
   const drill = makeDrill(sent.topic, sent.level, sent.seed, sources);
-  if (sent.answer.kind !== drill.kind && sent.answer.kind !== 'given up')
-    throw new Refusal(422, 'another drill', `That answers a drill of another kind. This one is "${drill.kind}".`);
+  if (sent.answer.kind !== drill.kind && sent.answer.kind !== 'given-up')
+    throw new Refusal(422, 'another-drill', `That answers a drill of another kind. This one is "${drill.kind}".`);
   const { score, right } = markAnswer(drill, sent.answer, sources);
   const grade = gradeOf({ score, right }, sent.seconds, secondsFor(sent.topic, sent.level));
   const row: ResultRow = {

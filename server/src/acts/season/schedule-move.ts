@@ -13,7 +13,7 @@ export async function scheduleMove(context: Context, actor: Actor, body: Body<'s
   if (!plan) throw notFound('flow to move to');
   const hives = await hivesById(context.db, actor.school, body.hives);
   if (hives.length !== new Set(body.hives).size || hives.some((hive) => hive.site !== body.from))
-    throw new Refusal(422, 'not valid', 'One of the hives does not stand at the site that they are moved from.');
+    throw new Refusal(422, 'not-valid', 'One of the hives does not stand at the site that they are moved from.');
   await revise(context.db, actor.school, async (trx) => {
     for (const hive of hives)
       for (const [index, task] of plan.tasks.entries())

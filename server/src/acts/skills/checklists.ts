@@ -100,7 +100,7 @@ const stillAsked = ({ id, rule }: Skill, standing: Standings, trainees: readonly
     if (!isOpen(where)) return sum;
     const times = where.missing.find(({ what }) => what === 'times');
     if (times && 'need' in times) return sum + times.need - times.have;
-    return sum + (where.state === 'not met' ? rule.times : 1);
+    return sum + (where.state === 'not-met' ? rule.times : 1);
   }, 0);
 
 /** Puts a list in force as the next version: at once, or for a day to come. */
@@ -110,7 +110,7 @@ export async function enforceChecklist(
   { skills, after, standings, from, note }: Input<Endpoints['enforceChecklist']>['body'],
 ): Promise<Output<Endpoints['enforceChecklist']>> {
   const problem = checklistProblem({ skills });
-  if (problem) throw new Refusal(422, 'list does not hold together', problem);
+  if (problem) throw new Refusal(422, 'list-does-not-hold-together', problem);
   return revise(db, actor.school, async (trx) => {
     await lockSchool(trx, actor.school);
     const trainees = await learnersOf(trx, actor.school);
@@ -119,7 +119,7 @@ export async function enforceChecklist(
     if (version !== after)
       throw new Refusal(
         409,
-        'another version',
+        'another-version',
         `Version ${version} has come into force since this draft was begun. Look at what differs, then put it in force again.`,
       );
     const { versions } = await checklistsOf(trx, actor.school);
@@ -127,12 +127,12 @@ export async function enforceChecklist(
     if (waiting)
       throw new Refusal(
         409,
-        'another list waits',
+        'another-list-waits',
         `Version ${waiting.version} waits for ${waiting.starts}. Take it back first: two lists cannot wait one behind the other.`,
       );
-    const waits = standings === 'from the next course';
+    const waits = standings === 'from-the-next-course';
     if (waits && (from === null || from <= now.today))
-      throw new Refusal(422, 'no day to come', 'Say from which day on it is in force: a day after today.');
+      throw new Refusal(422, 'no-day-to-come', 'Say from which day on it is in force: a day after today.');
     // The list that the school began with becomes a version of its own, so that what was judged by it stays readable.
     if (versions.length === 0)
       await insertChecklist(trx, {
@@ -157,7 +157,7 @@ export async function enforceChecklist(
     };
     await insertChecklist(trx, next);
     await dropDraft(trx, actor.school);
-    const carried = standings === 'carried over' ? await carryOver(trx, next, now.standing, trainees, clock.now()) : 0;
+    const carried = standings === 'carried-over' ? await carryOver(trx, next, now.standing, trainees, clock.now()) : 0;
     return { version: next.version, starts: next.starts!, carried };
   });
 }
@@ -175,7 +175,7 @@ export async function takeBackChecklist(
     if (draft)
       throw new Refusal(
         409,
-        'a draft is there',
+        'a-draft-is-there',
         'There is a draft already, and the list that waits would take its place. Export the draft if you need it, discard it, then take the list back.',
       );
     await backToDraft(trx, waiting.id);

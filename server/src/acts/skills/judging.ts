@@ -48,13 +48,13 @@ async function rowOf(
   if (Date.parse(sent.at) > clock.now().getTime() + AHEAD)
     throw new Refusal(
       422,
-      'in the future',
+      'in-the-future',
       `It is dated ${sent.at.slice(0, 10)}, which is to come. Check the date: a skill is judged after it was shown.`,
     );
   if (!(await knownSkills(db, actor.school)).has(sent.skill))
     throw new Refusal(
       422,
-      'unknown skill',
+      'unknown-skill',
       `The checklist has no skill called ${sent.skill}. Choose one of the checklist.`,
     );
   const [hive] = sent.hive ? await hivesById(db, actor.school, [sent.hive]) : [];
@@ -87,7 +87,7 @@ async function rowOf(
 async function keepOnce(db: Db, row: DemonstrationRow): Promise<{ kept: boolean }> {
   const known = await demonstrationById(db, row.school, row.id);
   if (known && (known.trainee !== row.trainee || known.skill !== row.skill))
-    throw new Refusal(409, 'id in use', 'A judgement with this id is about something else. Judge it again.');
+    throw new Refusal(409, 'id-in-use', 'A judgement with this id is about something else. Judge it again.');
   if (known) return { kept: false };
   await revise(db, row.school, (trx) => insertDemonstration(trx, [row]));
   return { kept: true };
@@ -128,7 +128,7 @@ export async function settleClaim(
     const level = word.confirmed ? word.level : claim.level;
     const settled = await confirmClaim(trx, id, { judged_by: actor.id, by_lead: actor.role === 'lead', level });
     if (settled === 0)
-      throw new Refusal(409, 'settled already', 'Somebody else has settled this claim. Load the page again.');
+      throw new Refusal(409, 'settled-already', 'Somebody else has settled this claim. Load the page again.');
     return { kept: true };
   });
 }
@@ -173,13 +173,13 @@ export async function signOffSkills(
     for (const { skill: id } of skills) {
       const skill = listed.get(id);
       if (!skill)
-        throw new Refusal(422, 'unknown skill', `The list in force has no skill called ${id}. Load the page again.`);
+        throw new Refusal(422, 'unknown-skill', `The list in force has no skill called ${id}. Load the page again.`);
       const where = standing(trainee, id);
       if (isOpen(where)) byException.add(id);
       if (isOpen(where) && note === '')
         throw new Refusal(
           422,
-          'rule not met',
+          'rule-not-met',
           `“${skill.name}” is ${standingText(where, skill.rule)}. Say why it is signed all the same, or leave it out.`,
         );
     }
@@ -252,13 +252,13 @@ export async function signOffCourse(
     if (open.length > 0)
       throw new Refusal(
         422,
-        'skills open',
+        'skills-open',
         `${open.length === 1 ? '1 skill is' : `${open.length} skills are`} still open: ${open
           .slice(0, 3)
           .map(({ name }) => name)
           .join('; ')}${open.length > 3 ? ' and more' : ''}. Show or sign them first.`,
       );
-    const exceptions = checklist.skills.filter((skill) => standing(trainee, skill.id).signature === 'by exception');
+    const exceptions = checklist.skills.filter((skill) => standing(trainee, skill.id).signature === 'by-exception');
     await insertCourseSignOff(trx, {
       id,
       school: actor.school,

@@ -34,7 +34,7 @@ export async function importPassport(
   if (!sameName(file.trainee, person.name) && !file.anotherName)
     throw new Refusal(
       422,
-      'another name',
+      'another-name',
       `This is the passport of ${file.trainee}, from ${file.school}. ${person.name} is somebody else, or goes by another name now: say so, or choose the right file.`,
     );
   const { version, skills } = await checklistOf(db, actor.school, await dayAtSchool(db, actor.school, clock.now()));
@@ -98,14 +98,14 @@ export async function settlePassport(
     const rows = (await waitingOfPassports(trx, actor.school, trainee)).filter(
       (row) => elsewhereOf(row)?.school === word.school,
     );
-    if (word.word === 'take out') {
+    if (word.word === 'take-out') {
       await removeDemonstrations(
         trx,
         rows.map(({ id }) => id),
       );
       return { settled: rows.length };
     }
-    if (word.word === 'turn down') await turnDown(trx, actor, rows, word.reason, clock.now());
+    if (word.word === 'turn-down') await turnDown(trx, actor, rows, word.reason, clock.now());
     for (const { id, level } of rows)
       await confirmClaim(trx, id, { judged_by: actor.id, by_lead: actor.role === 'lead', level });
     return { settled: rows.length };

@@ -15,6 +15,7 @@ import * as indoors from './013-indoor-plans';
 import * as doors from './014-doors';
 import * as entryKind from './015-entry-kind';
 import * as revisions from './016-refresh-and-revisions';
+import * as ids from './017-ids';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -33,6 +34,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '014-doors', ...doors },
   { name: '015-entry-kind', ...entryKind },
   { name: '016-refresh-and-revisions', ...revisions },
+  { name: '017-ids', ...ids },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

@@ -18,7 +18,7 @@ import {
 import { type FrameKindId, type Stack, combArea, frameOf, nestBoxes, supers } from '@brave-comb/core/equipment';
 import { BEES_PER_DM2, WORKER_CELLS_PER_DM2 } from '@brave-comb/core/inspection';
 import { mainFlow } from '@brave-comb/core/season';
-import { addDays, dayAndMonth, daysBetween } from '@brave-comb/core/units';
+import { addDays, dayAndMonth, daysBetween, spoken } from '@brave-comb/core/units';
 import { HOUR } from '@brave-comb/core/weather';
 import type { Context } from '../../context';
 import type { Db } from '../../database/db';
@@ -267,18 +267,18 @@ export function eventsOf(
   { colony, read, events }: Pick<OneColony, 'colony' | 'read' | 'events'>,
 ): readonly ColonyEvent[] {
   const logged = events.map(({ date, kind, detail }) => ({ ...detail, kind, date }) as ColonyEvent);
-  const as = NEW_COLONIES.find((each) => colony.origin === each || colony.origin.startsWith(`${each} of `));
+  const as = NEW_COLONIES.find((each) => colony.origin === each || colony.origin.startsWith(`${spoken(each)} of `));
   const began: ColonyEvent[] =
     as && !logged.some((event) => event.kind === 'hived') ? [{ kind: 'hived', as, date: colony.since }] : [];
   const eggs = read
     .filter((each) => each.nest.eggs.value > 0 || each.record.ticks.eggs === true)
-    .map((each): ColonyEvent => ({ kind: 'eggs seen', date: dateAt(site.zone, each.visit.started_at) }));
+    .map((each): ColonyEvent => ({ kind: 'eggs-seen', date: dateAt(site.zone, each.visit.started_at) }));
   const queens = logged.filter(({ kind }) => kind === 'queen');
   const virgins = read.flatMap((each): ColonyEvent[] => {
     const date = dateAt(site.zone, each.visit.started_at);
-    const seen = each.record.findings.some(({ finding, found }) => finding === 'virgin queen' && found);
+    const seen = each.record.findings.some(({ finding, found }) => finding === 'virgin-queen' && found);
     const told = queens.some((event) => Math.abs(daysBetween(event.date, date)) <= QUEEN_TOLD);
-    return seen && !told ? [{ kind: 'queen', start: 'virgin emerged', date }] : [];
+    return seen && !told ? [{ kind: 'queen', start: 'virgin-emerged', date }] : [];
   });
   return [...began, ...logged, ...virgins, ...eggs];
 }
@@ -296,8 +296,8 @@ function standingSupers(
 ): readonly StandingSuper[] {
   const has = (stack: Stack, id: string) => stack.some((layer) => layer.id === id);
   const logged = events
-    .flatMap((event) => (event.kind === 'super on' ? [event.date] : []))
-    .filter((date) => !events.some((event) => event.kind === 'super off' && event.date >= date))
+    .flatMap((event) => (event.kind === 'super-on' ? [event.date] : []))
+    .filter((date) => !events.some((event) => event.kind === 'super-off' && event.date >= date))
     .sort();
   const onStack = supers(hive.stack).map(({ id }): StandingSuper => {
     const at = visits.findLastIndex((visit) => !has(visit.stack, id));

@@ -63,7 +63,7 @@ export async function judge(context: Context, visit: NamedVisit): Promise<Judged
 }
 
 /** Phases in which a super that is still on is left to the bees. */
-const LEFT_ON: ReadonlySet<Phase> = new Set<Phase>(['closing down', 'winter rest', 'first brood']);
+const LEFT_ON: ReadonlySet<Phase> = new Set<Phase>(['closing-down', 'winter-rest', 'first-brood']);
 
 async function factsOf(
   context: Context,
@@ -87,21 +87,21 @@ async function factsOf(
   const events = season && colony ? upTo(eventsOf(season, { colony, read: [now], events: logged }), today) : [];
   const young = season && queenInTheMaking({ events, matingDays: matingDays(season), today });
   const phase = season ? (phaseOn(season.phases, today)?.phase ?? null) : null;
-  const left = events.findLast(({ kind }) => kind.startsWith('super'))?.kind === 'super left as winter food';
+  const left = events.findLast(({ kind }) => kind.startsWith('super'))?.kind === 'super-left-as-winter-food';
   return {
     hive: visit.hive_number,
     today,
     phase,
     reopens: season && reopensOn(season, today),
-    strain: colony?.strain ?? 'cuts down',
+    strain: colony?.strain ?? 'cuts-down',
     frames: now.box.frames,
     framesRead: now.frames.filter((frame) => frame.low && frame.high).length,
     nest: now.nest,
     last: last?.nest ?? null,
     daysSinceLast: last ? daysBetween(dateAt(visit.zone, last.visit.started_at), today) : null,
     eggsSeen: shows('E') || now.record.ticks.eggs === true,
-    larvaeSeen: shows('L') || now.record.ticks['young larvae'] === true,
-    sealedSeen: shows('S') || now.record.ticks['sealed brood'] === true,
+    larvaeSeen: shows('L') || now.record.ticks['young-larvae'] === true,
+    sealedSeen: shows('S') || now.record.ticks['sealed-brood'] === true,
     queenSeen: now.record.ticks.queen === true || now.frames.some((frame) => sides(frame).some((side) => side.queen)),
     queen: queenOf(visit, now, evidenceOf(visit, now, season !== null && lateInYear(season, today))),
     youngQueen: young && { layingTo: young.plan.laying.to, aloneTo: young.plan.alone.to },

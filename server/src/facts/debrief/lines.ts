@@ -1,7 +1,7 @@
 import type { Debrief } from '@brave-comb/contract';
 import { type SideAddress, type VisitRecord, readClock, sideText } from '@brave-comb/core/inspection';
 import { withoutFrameText } from '@brave-comb/core/planning';
-import { upperFirst } from '@brave-comb/core/units';
+import { upperFirst, spoken } from '@brave-comb/core/units';
 import { iso } from '../../dates';
 import type { NamedVisit } from '../../records/inspection';
 import { wentUp } from './trainees';
@@ -27,7 +27,7 @@ export function wrongLines({ visit, record, allowedMinutes, nameOf }: VisitFacts
     stung.set(who, (stung.get(who) ?? 0) + 1);
     const count = stung.get(who)!;
     const asked = record.stingsAskedAfter.filter((each) => each.person === person && each.at >= at).at(-1);
-    const after = asked ? `, ${asked.reaction}` : person === null ? '' : ', nobody asked after it';
+    const after = asked ? `, ${spoken(asked.reaction)}` : person === null ? '' : ', nobody asked after it';
     return { at, text: `Sting, ${who}, ${hive}${count > 1 ? `, number ${count}` : ''}${after}.` };
   });
   const incidents = record.incidents.map(({ at, what, text }) => ({
@@ -49,7 +49,10 @@ export function wrongLines({ visit, record, allowedMinutes, nameOf }: VisitFacts
     ...(record.partsOff.length > 0 && closed !== null
       ? [{ at: closed, text: `Hive ${visit.hive_number} closed with parts off: ${record.partsOff.join(', ')}.` }]
       : []),
-    ...record.overrides.map(({ at, guard, reason }) => ({ at, text: `Overruled at ${hive}: ${guard}. ${reason}` })),
+    ...record.overrides.map(({ at, guard, reason }) => ({
+      at,
+      text: `Overruled at ${hive}: ${spoken(guard)}. ${reason}`,
+    })),
   ].sort((a, b) => a.at.localeCompare(b.at));
 }
 
@@ -117,7 +120,7 @@ export function aloudLines({
         judged
           .filter(wentUp)
           .slice(0, 1)
-          .map(({ skill, after }) => `${name}: ${skill}, ${after}`),
+          .map(({ skill, after }) => `${name}: ${skill}, ${spoken(after)}`),
       );
       const near = group.trainees.filter(({ off }) => off !== null && off.eighths <= 1).map(({ name }) => name);
       return [
@@ -143,7 +146,7 @@ export function visitSays({ visit, record }: VisitFacts, rolesSwapped: number): 
   return [
     plural(sides, 'side'),
     ...(rolesSwapped > 0 ? [`${plural(rolesSwapped, 'role')} swapped`] : []),
-    ...(record.closed && record.closed.reason !== 'question answered' ? [`stopped: ${record.closed.reason}`] : []),
+    ...(record.closed && record.closed.reason !== 'question-answered' ? [`stopped: ${record.closed.reason}`] : []),
     ...(record.closed
       ? []
       : [

@@ -15,7 +15,7 @@ export function weighed(
   return hive.stack.map((layer) => {
     const kg = last ? weightOf(layer, last) : null;
     if (!isBox(layer)) return { layer, kg: null, lift: null };
-    return { layer, kg, lift: nest.has(layer.id) ? 'stays put' : kg === null ? null : liftAdvice(kg, practice.lift) };
+    return { layer, kg, lift: nest.has(layer.id) ? 'stays-put' : kg === null ? null : liftAdvice(kg, practice.lift) };
   });
 }
 

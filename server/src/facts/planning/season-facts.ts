@@ -155,8 +155,8 @@ export async function planningSeason(context: Context, school: string): Promise<
     colonies: states.map((state) => {
       const { hive, calendar, openings, expected, swarm, site, latest } = state;
       const season = seasons.find((each) => each.site.id === site.id)!;
-      const loads = weighed(hive, latest, practice).flatMap(({ kg, lift }) => (lift === 'stays put' ? [] : (kg ?? [])));
-      const suspicion = state.events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion settled');
+      const loads = weighed(hive, latest, practice).flatMap(({ kg, lift }) => (lift === 'stays-put' ? [] : (kg ?? [])));
+      const suspicion = state.events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion-settled');
       return {
         id: hive.id,
         site: site.id,

@@ -76,7 +76,7 @@ export function startPlanRunner(
     const began = performance.now();
     const spent = () => job.spent + (performance.now() - began) / 1000;
     let latest: string | undefined;
-    const end: { as: 'done' | 'stopped' | 'pins' | 'died' | 'not ours' | 'made room' | null } = { as: null };
+    const end: { as: 'done' | 'stopped' | 'pins' | 'died' | 'not-ours' | 'made-room' | null } = { as: null };
 
     const worker = planThread(task, memory);
     endBy(() => void worker.terminate());
@@ -109,8 +109,8 @@ export function startPlanRunner(
         throw error;
       });
       const full = running.size >= AT_ONCE && performance.now() - began > SLICE;
-      if (answer === 'go on' && !(full && (await othersWait(db, job.school)))) return;
-      end.as ??= answer === 'stop' ? 'stopped' : answer === 'go on' ? 'made room' : 'not ours';
+      if (answer === 'go-on' && !(full && (await othersWait(db, job.school)))) return;
+      end.as ??= answer === 'stop' ? 'stopped' : answer === 'go-on' ? 'made-room' : 'not-ours';
       await worker.terminate();
     };
     const beat = setInterval(
@@ -123,9 +123,9 @@ export function startPlanRunner(
     if (stopping && end.as === 'died') return;
     const found = latest === undefined ? {} : { plan: latest };
     const common = { course: JSON.stringify(course), spent: spent(), ...found };
-    if (end.as === 'died' || end.as === 'made room') {
+    if (end.as === 'died' || end.as === 'made-room') {
       await reportJob(db, job.id, me, common);
-      await revise(db, job.school, (trx) => giveJobBack(trx, job.id, me, end.as === 'made room'));
+      await revise(db, job.school, (trx) => giveJobBack(trx, job.id, me, end.as === 'made-room'));
     } else if (end.as === 'pins')
       await ended({
         ...common,

@@ -1,4 +1,4 @@
-import { upperFirst } from '@brave-comb/core/units';
+import { upperFirst, spoken } from '@brave-comb/core/units';
 import type { Body } from '../../body';
 import type { Actor, Context } from '../../context';
 import { revise } from '../../database/revision-store';
@@ -14,9 +14,9 @@ export type Detail = Body<'logColonyEvent'>['detail'];
 export function eventWords(detail: Detail): string {
   switch (detail.kind) {
     case 'hived':
-      return `Hived as ${detail.as}`;
+      return `Hived as ${spoken(detail.as)}`;
     case 'queen':
-      return `Queen: ${detail.start}`;
+      return `Queen: ${spoken(detail.start)}`;
     case 'treatment':
       return [
         detail.medicine,
@@ -27,20 +27,20 @@ export function eventWords(detail: Detail): string {
       ]
         .filter(Boolean)
         .join(', ');
-    case 'treatment out':
+    case 'treatment-out':
       return detail.medicine ? `${detail.medicine} taken out` : 'Treatment taken out';
     case 'feed':
-      return `${detail.kg} kg of ${detail.what}`;
+      return `${detail.kg} kg of ${spoken(detail.what)}`;
     case 'patty':
       return `${detail.kg} kg of protein patty`;
-    case 'super on':
+    case 'super-on':
       return `Super on, holds ${detail.holdsKg} kg`;
-    case 'ordered by the inspector':
+    case 'ordered-by-the-inspector':
       return `Ordered by the inspector: ${detail.what}`;
     case 'suspicion':
       return `Suspicion of ${detail.of}`;
     default:
-      return upperFirst(detail.kind);
+      return upperFirst(spoken(detail.kind));
   }
 }
 
@@ -60,14 +60,14 @@ export async function logColonyEvent(
   if (body.date > today)
     throw new Refusal(
       422,
-      'in the future',
+      'in-the-future',
       `${body.date} has not been yet: log what was done on the day, today or before.`,
     );
   const { kind, ...detail } = body.detail;
   await revise(db, actor.school, async (trx) => {
     const before = await colonyEventById(trx, actor.school, body.id);
     if (before && before.colony !== colony.id)
-      throw new Refusal(409, 'id in use', 'An entry with this id belongs to another colony. Enter it again.');
+      throw new Refusal(409, 'id-in-use', 'An entry with this id belongs to another colony. Enter it again.');
     if (before) return;
     await insertColonyEvent(trx, {
       id: body.id,

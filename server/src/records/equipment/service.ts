@@ -8,7 +8,7 @@ import { type SiteRow, insertColony, insertHive, insertSite } from './store';
 
 export async function addSite({ db }: Context, site: Omit<SiteRow, 'id' | 'turn' | 'degree_days'>): Promise<string> {
   const id = uuid();
-  await insertSite(db, { turn: null, degree_days: 'single sine', ...site, id });
+  await insertSite(db, { turn: null, degree_days: 'single-sine', ...site, id });
   return id;
 }
 
@@ -36,7 +36,7 @@ export async function addHive({ db }: Context, hive: NewHive): Promise<string> {
   if (stranger) {
     throw new Refusal(
       422,
-      'not valid',
+      'not-valid',
       `Box ${stranger.id} does not fit hive ${hive.number}: choose a box of its own type.`,
     );
   }
@@ -52,7 +52,7 @@ export async function addHive({ db }: Context, hive: NewHive): Promise<string> {
     origin: colony.origin,
     queen_year: colony.queen?.year ?? null,
     queen_marked: colony.queen?.marked ?? false,
-    strain: colony.strain ?? 'cuts down',
+    strain: colony.strain ?? 'cuts-down',
     class: colony.class ?? 'teaching',
   });
   return id;

@@ -45,7 +45,7 @@ export const photosSeenBy = (db: Knex, actor: Actor, most: number) =>
       );
     })
     .where('attachments.school', actor.school)
-    .where('visit_entries.kind', 'photo taken')
+    .where('visit_entries.kind', 'photo-taken')
     .orderBy('attachments.taken_at', 'desc')
     .limit(most)
     .select<{ id: string; taken_at: Date; hive: string; body: { of: string; spot: object | null } }[]>(

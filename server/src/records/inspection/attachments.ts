@@ -38,7 +38,7 @@ export async function keepAttachment(
   if (kept.person > MOST_EACH || kept.school > MOST_IN_SCHOOL)
     throw new Refusal(
       422,
-      'too many photos',
+      'too-many-photos',
       `${kept.person > MOST_EACH ? 'You have' : 'The school has'} kept as many photos and notes as there is room for. Tell the lead instructor; what was entered besides is kept.`,
     );
   const file = Buffer.from(content, 'base64');
@@ -65,12 +65,12 @@ async function pictureOf(file: Buffer): Promise<Buffer> {
       .jpeg({ quality: 82 })
       .toBuffer();
   } catch {
-    throw new Refusal(422, 'not what it says', 'This is no photo that can be read. Take the photo again.');
+    throw new Refusal(422, 'not-what-it-says', 'This is no photo that can be read. Take the photo again.');
   }
 }
 
 function soundOf(file: Buffer, type: Exclude<AttachmentRow['type'], 'image/jpeg'>): Buffer {
   const { at, bytes } = BEGINS[type];
   if (file.subarray(at, at + bytes.length).equals(bytes)) return file;
-  throw new Refusal(422, 'not what it says', 'This is no sound that can be played. Speak the note again.');
+  throw new Refusal(422, 'not-what-it-says', 'This is no sound that can be played. Speak the note again.');
 }

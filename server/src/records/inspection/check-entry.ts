@@ -1,4 +1,4 @@
-import type { Role } from '@brave-comb/contract';
+import type { ProblemId, Role } from '@brave-comb/contract';
 import { type HiveTypeId, type Stack, isBox, stackProblem } from '@brave-comb/core/equipment';
 import { type SideAddress, type VisitEntry, sideProblem } from '@brave-comb/core/inspection';
 import { DAY } from '@brave-comb/core/units';
@@ -37,12 +37,12 @@ export interface EntryRules {
 
 /** What stays with supervisors, also when a trainee keeps the record. */
 const BY_SUPERVISORS: ReadonlySet<string> = new Set([
-  'skill judged',
-  'reading settled',
-  'doubt looked at again',
-  'guard overridden',
-  'visit closed',
-  'stack changed',
+  'skill-judged',
+  'reading-settled',
+  'doubt-looked-at-again',
+  'guard-overridden',
+  'visit-closed',
+  'stack-changed',
 ]);
 
 /** A device's clock may run ahead this far. */
@@ -50,7 +50,7 @@ const AHEAD = DAY;
 /** What a trainee took back before the visit was closed may arrive this long after. */
 const UNDO_LATE = DAY;
 
-const refuse = (problem: string, message: string): Refusal => new Refusal(422, problem, message);
+const refuse = (problem: ProblemId, message: string): Refusal => new Refusal(422, problem, message);
 
 /**
  * Why an entry cannot be kept.
@@ -62,95 +62,95 @@ const refuse = (problem: string, message: string): Refusal => new Refusal(422, p
 export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | null {
   if (entry.at.slice(0, 10) < rules.colonySince) {
     return refuse(
-      'before the colony',
+      'before-the-colony',
       `Hive ${rules.hive} has had its colony since ${rules.colonySince}, the entry is dated ${entry.at.slice(0, 10)}. Check the date of your device.`,
     );
   }
   if (Date.parse(entry.at) > rules.now.getTime() + AHEAD) {
     return refuse(
-      'in the future',
+      'in-the-future',
       `The entry is dated ${entry.at.slice(0, 10)}, which is to come. Check the date of your device.`,
     );
   }
   const { body } = entry;
   if (rules.role === 'trainee' && BY_SUPERVISORS.has(body.kind)) {
-    return refuse('for supervisors', 'This is for the supervisor of the group. Ask them to enter it.');
+    return refuse('for-supervisors', 'This is for the supervisor of the group. Ask them to enter it.');
   }
-  const late = body.kind === 'entry undone' && rules.now.getTime() > Date.parse(rules.closedAt ?? '') + UNDO_LATE;
+  const late = body.kind === 'entry-undone' && rules.now.getTime() > Date.parse(rules.closedAt ?? '') + UNDO_LATE;
   if (rules.role === 'trainee' && rules.closedAt !== null && (late || entry.at > rules.closedAt))
     return refuse(
-      'visit closed',
+      'visit-closed',
       'This visit is closed. What is still to be corrected is entered by the supervisor: tell them.',
     );
-  if (rules.role === 'trainee' && body.kind === 'entry undone' && rules.madeBy(body.entry) !== rules.sender)
+  if (rules.role === 'trainee' && body.kind === 'entry-undone' && rules.madeBy(body.entry) !== rules.sender)
     return rules.madeBy(body.entry) === null
       ? entryKnown(body.entry, rules)
-      : refuse('for supervisors', 'Somebody else made that entry. Ask the supervisor to take it back.');
+      : refuse('for-supervisors', 'Somebody else made that entry. Ask the supervisor to take it back.');
   switch (body.kind) {
-    case 'box opened':
-    case 'box tipped':
-    case 'box summed up':
+    case 'box-opened':
+    case 'box-tipped':
+    case 'box-summed-up':
       return boxProblem(body.box, rules);
-    case 'frame lifted':
-    case 'frame set back':
+    case 'frame-lifted':
+    case 'frame-set-back':
       return addressProblem({ box: body.box, frame: body.frame, face: 'low' }, rules);
-    case 'confirmed afterwards':
-    case 'doubt looked at again':
+    case 'confirmed-afterwards':
+    case 'doubt-looked-at-again':
       return addressProblem(body.address, rules);
-    case 'side guessed':
+    case 'side-guessed':
       return addressProblem(body.address, rules) ?? inGroup(body.person, rules);
-    case 'side read by trainee':
+    case 'side-read-by-trainee':
       return addressProblem(body.address, rules) ?? sideRefusal(body.side) ?? inGroup(body.person, rules);
-    case 'comb moved':
+    case 'comb-moved':
       if (rules.foreign.has(body.comb.id) || (body.comb.donor !== null && rules.foreign.has(body.comb.donor)))
         return refuse(
-          'unknown comb',
+          'unknown-comb',
           'That comb, or the colony it is said to come from, is none of this school. Load the visit again, then choose the comb once more.',
         );
       if (body.to.in === 'box') return boxProblem(body.to.box, rules);
       return body.to.in === 'hive' && !rules.hives.has(body.to.hive)
-        ? refuse('hive stands elsewhere', 'The comb can only go to a hive of the same site. Choose one of it.')
+        ? refuse('hive-stands-elsewhere', 'The comb can only go to a hive of the same site. Choose one of it.')
         : null;
-    case 'role given':
+    case 'role-given':
       return inGroup(body.person, rules);
     case 'checked':
-    case 'question asked':
+    case 'question-asked':
       return body.person === null ? null : withGroup(body.person, rules);
-    case 'frame side recorded':
+    case 'frame-side-recorded':
       return addressProblem(body.address, rules) ?? sideRefusal(body.side);
-    case 'reading settled':
+    case 'reading-settled':
       return addressProblem(body.address, rules) ?? entryKnown(body.keep, rules);
-    case 'seams counted':
+    case 'seams-counted':
       return boxProblem(body.box, rules);
-    case 'part taken off':
-    case 'part put back':
+    case 'part-taken-off':
+    case 'part-put-back':
       return rules.stack.some((layer) => layer.id === body.part)
         ? null
         : refuse(
-            'unknown part',
+            'unknown-part',
             `Hive ${rules.hive} has no part called ${body.part}. Its parts are ${rules.stack.map((layer) => layer.id).join(', ')}.`,
           );
-    case 'skill judged':
+    case 'skill-judged':
       if (!rules.skills.has(body.skill)) {
-        return refuse('unknown skill', `The checklist has no skill called ${body.skill}. Choose one of the checklist.`);
+        return refuse('unknown-skill', `The checklist has no skill called ${body.skill}. Choose one of the checklist.`);
       }
       return rules.learners.has(body.trainee)
         ? null
-        : refuse('no trainee', 'That person is no trainee of a group that you have led. Choose one of the group.');
-    case 'sting asked after':
+        : refuse('no-trainee', 'That person is no trainee of a group that you have led. Choose one of the group.');
+    case 'sting-asked-after':
       return withGroup(body.person, rules);
-    case 'stack changed': {
+    case 'stack-changed': {
       const wrong = stackProblem(rules.type, rules.stack, body.change);
-      return wrong ? refuse('does not fit', wrong) : null;
+      return wrong ? refuse('does-not-fit', wrong) : null;
     }
-    case 'task settled':
+    case 'task-settled':
       return rules.tasks.has(body.task)
         ? null
-        : refuse('unknown task', 'This hive has no such task any more. Load the visit again.');
-    case 'sting counted':
-    case 'incident noted':
+        : refuse('unknown-task', 'This hive has no such task any more. Load the visit again.');
+    case 'sting-counted':
+    case 'incident-noted':
       return body.person === null ? null : withGroup(body.person, rules);
-    case 'entry undone':
+    case 'entry-undone':
       return entryKnown(body.entry, rules);
     default:
       return null;
@@ -160,23 +160,23 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
 const inGroup = (person: string, rules: EntryRules): Refusal | null =>
   rules.trainees.has(person)
     ? null
-    : refuse('not in the group', 'That trainee does not belong to this group. Choose one of the group.');
+    : refuse('not-in-the-group', 'That trainee does not belong to this group. Choose one of the group.');
 
 const withGroup = (person: string, rules: EntryRules): Refusal | null =>
   rules.people.has(person)
     ? null
-    : refuse('not in the group', 'That person is not with this group. Choose one of it, or answer later.');
+    : refuse('not-in-the-group', 'That person is not with this group. Choose one of it, or answer later.');
 
 const entryKnown = (id: string, rules: EntryRules): Refusal | null =>
   rules.entries.has(id)
     ? null
-    : refuse('unknown entry', 'This visit has no such entry to take back or keep. Load the visit again.');
+    : refuse('unknown-entry', 'This visit has no such entry to take back or keep. Load the visit again.');
 
 function boxProblem(box: string, rules: EntryRules): Refusal | null {
   const boxes = rules.stack.filter(isBox).map((layer) => layer.id);
   return boxes.includes(box)
     ? null
-    : refuse('unknown box', `Hive ${rules.hive} has no box called ${box}. Its boxes are ${boxes.join(', ')}.`);
+    : refuse('unknown-box', `Hive ${rules.hive} has no box called ${box}. Its boxes are ${boxes.join(', ')}.`);
 }
 
 function addressProblem(address: SideAddress, rules: EntryRules): Refusal | null {
@@ -185,12 +185,12 @@ function addressProblem(address: SideAddress, rules: EntryRules): Refusal | null
   return address.frame <= layer.frames
     ? null
     : refuse(
-        'unknown frame',
+        'unknown-frame',
         `The ${layer.id} of hive ${rules.hive} has ${layer.frames} frames, there is no frame ${address.frame}.`,
       );
 }
 
 function sideRefusal(side: Parameters<typeof sideProblem>[0]): Refusal | null {
   const problem = sideProblem(side);
-  return problem ? refuse('over eight eighths', problem) : null;
+  return problem ? refuse('over-eight-eighths', problem) : null;
 }

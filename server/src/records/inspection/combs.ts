@@ -66,7 +66,7 @@ export const combsListed = (found: Found): VisitFile['combs'] =>
 /** Combs in store that may go into a hive. */
 export const reserveOf = async (db: Db, school: string): Promise<VisitFile['reserve']> =>
   (await combsInStore(db, school))
-    .filter(({ store }) => store === 'food reserve' || store === 'drawn reserve' || store === 'freezer')
+    .filter(({ store }) => store === 'food-reserve' || store === 'drawn-reserve' || store === 'freezer')
     .map((row) => ({ comb: combOf(row), store: row.store! }));
 
 /** Brings the register of combs up to what the entries of a visit tell. */

@@ -1,5 +1,6 @@
 import { NewEntry, type EntryVerdict } from '@brave-comb/contract';
 import { type Stack, stackAfter } from '@brave-comb/core/equipment';
+import { withIdsOfNow } from '@brave-comb/core/exchange';
 import { type VisitEntry, changesOf, recordOf, sideKey } from '@brave-comb/core/inspection';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
@@ -43,7 +44,7 @@ export async function recordEntries(
     const [first] = verdicts;
     throw new Refusal(
       422,
-      first?.problem?.problem ?? 'not valid',
+      first?.problem?.problem ?? 'not-valid',
       first?.problem?.message ?? 'Nothing of what was sent could be kept.',
       verdicts.map((each) => ({ path: each.id, message: each.problem?.message ?? '' })),
     );
@@ -132,11 +133,11 @@ async function recordBatch(
       const entry = asSeenBy(actor, ids, entries, { ...read.entry, by: actor.id });
       const owner = owners.get(entry.id);
       if (known.has(entry.id) || owner === visit.id) {
-        outcomes.push({ id: entry.id, outcome: 'known already' });
+        outcomes.push({ id: entry.id, outcome: 'known-already' });
         continue;
       }
       const problem = owner
-        ? new Refusal(409, 'id in use', 'An entry with this id belongs to another visit. Make the entry again.')
+        ? new Refusal(409, 'id-in-use', 'An entry with this id belongs to another visit. Make the entry again.')
         : entryProblem(entry, rules);
       if (problem) {
         outcomes.push(refused(entry.id, problem));
@@ -145,7 +146,7 @@ async function recordBatch(
       await insertEntry(trx, visit.id, entry, context.clock.now());
       known.add(entry.id);
       entries.push(entry);
-      if (entry.body.kind === 'stack changed' || entry.body.kind === 'entry undone')
+      if (entry.body.kind === 'stack-changed' || entry.body.kind === 'entry-undone')
         rules.stack = partsKnown(visit, entries);
       outcomes.push({ id: entry.id, outcome: 'kept' });
     }
@@ -166,7 +167,7 @@ function asSeenBy(
   entries: readonly VisitEntry[],
   entry: VisitEntry,
 ): VisitEntry {
-  if (role !== 'trainee' || entry.body.kind !== 'frame side recorded') return entry;
+  if (role !== 'trainee' || entry.body.kind !== 'frame-side-recorded') return entry;
   const before = recordOf(entries).sides[sideKey(entry.body.address)];
   return before && !trainees.has(before.by) ? { ...entry, body: { ...entry.body, seen: null } } : entry;
 }
@@ -179,18 +180,19 @@ function readEntry(sent: unknown): ReadEntry {
     return {
       refusal: new Refusal(
         422,
-        'not valid',
+        'not-valid',
         `The entry holds half a character (${torn}), perhaps of an emoji. Type that text again.`,
       ),
     };
-  const read = NewEntry.safeParse(sent);
+  const today = NewEntry.safeParse(sent);
+  const read = today.success ? today : NewEntry.safeParse(withIdsOfNow(sent));
   return read.success ? { entry: read.data } : { refusal: unreadable(read.error.issues) };
 }
 
 /** Combs and colonies that entries name and that are not this school's to name. */
 async function foreignNames(trx: Db, school: string, read: readonly ReadEntry[]): Promise<ReadonlySet<string>> {
   const combs = read.flatMap((each) =>
-    'entry' in each && each.entry.body.kind === 'comb moved' ? [each.entry.body.comb] : [],
+    'entry' in each && each.entry.body.kind === 'comb-moved' ? [each.entry.body.comb] : [],
   );
   const donors = combs.flatMap(({ donor }) => donor ?? []);
   const [foreign, own] = await Promise.all([
@@ -225,7 +227,7 @@ function unreadable(issues: readonly { readonly path: PropertyKey[]; readonly me
   const where = first && first.path.length > 0 ? ` (${first.path.map(String).join('.')})` : '';
   return new Refusal(
     422,
-    'not valid',
+    'not-valid',
     `The entry cannot be read${where}: ${first?.message ?? 'it has the wrong form'}`,
   );
 }

@@ -45,7 +45,7 @@ export async function rotasOf(
 export const rolesGivenIn = (db: Knex, visits: readonly string[]) =>
   db('visit_entries')
     .whereIn('visit', visits)
-    .where({ kind: 'role given' })
+    .where({ kind: 'role-given' })
     .select<{ visit: string; body: { role: string; person: string } }[]>('visit', 'body');
 
 /** Visits in which the mark of the queen of some colonies was seen, oldest first, all or those before a moment. */
@@ -57,7 +57,7 @@ export async function visitsThatSawMark(
   const visits = db('visit_entries')
     .join('visits', 'visits.id', 'visit_entries.visit')
     .whereIn('visits.colony', colonies)
-    .where('visit_entries.kind', 'queen mark seen')
+    .where('visit_entries.kind', 'queen-mark-seen')
     .orderBy('visits.started_at')
     .distinct<{ id: string; colony: string }[]>('visits.id', 'visits.colony', 'visits.started_at');
   if (before) void visits.where('visits.started_at', '<', before);

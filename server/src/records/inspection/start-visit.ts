@@ -52,7 +52,7 @@ export async function startVisit(
     if (known.hive !== hive.id || known.session !== session.id) {
       throw new Refusal(
         409,
-        'id in use',
+        'id-in-use',
         'A visit with this id belongs to another hive. Start the visit again from the day sheet.',
       );
     }
@@ -62,16 +62,16 @@ export async function startVisit(
     const elsewhere = await siteById(db, actor.school, hive.site);
     throw new Refusal(
       409,
-      'hive stands elsewhere',
+      'hive-stands-elsewhere',
       `Hive ${hive.number} stands at ${elsewhere?.name ?? 'another site'}, the session is at ${site.name}. Choose a hive of this site.`,
     );
   }
   const colony = await colonyIn(db, actor.school, hive.id);
-  if (!colony) throw new Refusal(409, 'empty hive', `Nobody lives in hive ${hive.number}. Choose another hive.`);
+  if (!colony) throw new Refusal(409, 'empty-hive', `Nobody lives in hive ${hive.number}. Choose another hive.`);
   if (dateAt(site.zone, body.startedAt) < colony.since) {
     throw new Refusal(
       422,
-      'before the colony',
+      'before-the-colony',
       `Hive ${hive.number} has had its colony since ${colony.since}. Check the date of your device.`,
     );
   }
@@ -111,7 +111,7 @@ export function groupFor(groups: readonly NamedSessionGroup[], hive: HiveRow, ac
   const group =
     groups.find((each) => each.hive === hive.id) ?? groups.find((each) => each.supervisor === actor.id) ?? groups[0];
   if (!group)
-    throw new Refusal(409, 'no group', `No group is planned for hive ${hive.number}. Give the session a group first.`);
+    throw new Refusal(409, 'no-group', `No group is planned for hive ${hive.number}. Give the session a group first.`);
   return group;
 }
 
@@ -119,7 +119,7 @@ export function groupFor(groups: readonly NamedSessionGroup[], hive: HiveRow, ac
 export async function openingQuestions(db: Db, school: string, hive: string): Promise<readonly Question[]> {
   const asked = (await openFollowUps(db, school, [hive])).map((each) => each.question).join(' ');
   const also: readonly (readonly [RegExp, Question])[] = [
-    [/cell/i, 'queen cells'],
+    [/cell/i, 'queen-cells'],
     [/room|super|box|drawn/i, 'room'],
     [/feed|food|stores/i, 'stores'],
     [/lids|doubtful|disease|chalk/i, 'health'],

@@ -181,8 +181,8 @@ export const visitsOfHives = (
 
 /** Takes out what entries of visits say of somebody in words; what was counted stays. */
 export async function forgetWordsInEntries(db: Knex, person: string): Promise<void> {
-  await emptyWords(db, 'skill judged', 'trainee', person, ['note', 'prompt']);
-  await emptyWords(db, 'incident noted', 'person', person, ['text']);
+  await emptyWords(db, 'skill-judged', 'trainee', person, ['note', 'prompt']);
+  await emptyWords(db, 'incident-noted', 'person', person, ['text']);
 }
 
 async function emptyWords(

@@ -78,7 +78,7 @@ export function signInAttempts(db: Db): Attempts {
         const seconds = Math.max(1, Math.ceil(state.msBeforeNext / 1000));
         throw new Refusal(
           429,
-          'too many tries',
+          'too-many-tries',
           `Too many wrong passwords from here. Try again in ${Math.ceil(seconds / 60)} minutes, or on a device on which you have signed in before.`,
           undefined,
           seconds,

@@ -2,13 +2,13 @@ import type { Knex } from 'knex';
 
 /** What is written down of the doors: who came in, who did not, what was taken out. */
 export type AuditWhat =
-  | 'signed in'
+  | 'signed-in'
   | 'sign-in refused'
   | 'sign-in slowed down'
-  | 'signed out'
-  | 'person erased'
-  | 'records taken out'
-  | 'demo begun again';
+  | 'signed-out'
+  | 'person-erased'
+  | 'records-taken-out'
+  | 'demo-begun-again';
 
 export interface AuditEntry {
   readonly school: string | null;

@@ -23,7 +23,7 @@ export async function checkSignIn({ db }: Context, name: string, password: strin
   if (!person || !right) {
     throw new Refusal(
       401,
-      'not signed in',
+      'not-signed-in',
       'Name and password do not fit together. Check both; capitals matter in the password.',
     );
   }

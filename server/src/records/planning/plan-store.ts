@@ -160,7 +160,7 @@ export async function reportJob(
   id: string,
   me: string,
   change: Partial<Pick<JobRow, 'course' | 'plan' | 'spent'>>,
-): Promise<'go on' | 'stop' | 'not ours'> {
+): Promise<'go-on' | 'stop' | 'not-ours'> {
   const ours = await jobs(db)
     .where({ id, claimed_by: me, status: 'running' })
     .update({
@@ -168,9 +168,9 @@ export async function reportJob(
       beat: db.raw('utc_timestamp(3)') as unknown as Date,
       revision: db.raw('revision + 1') as unknown as number,
     });
-  if (ours === 0) return 'not ours';
+  if (ours === 0) return 'not-ours';
   const row = await jobs(db).where({ id }).first('stop_asked');
-  return row?.stop_asked === 1 ? 'stop' : 'go on';
+  return row?.stop_asked === 1 ? 'stop' : 'go-on';
 }
 
 export const endJob = (

@@ -11,7 +11,7 @@ export interface SessionRow {
   readonly starts_at: Date;
   readonly ends_at: Date;
   readonly depth: Depth;
-  readonly status: 'planned' | 'held' | 'called off';
+  readonly status: 'planned' | 'held' | 'called-off';
 }
 
 export interface SessionGroupRow {
@@ -172,7 +172,7 @@ export const begunSince = (db: Knex, school: string, from: Date, now: Date) =>
   db('sessions')
     .join('session_groups', 'session_groups.session', 'sessions.id')
     .where('sessions.school', school)
-    .whereNot('sessions.status', 'called off')
+    .whereNot('sessions.status', 'called-off')
     .where('sessions.starts_at', '>=', from)
     .where(
       (begun) =>

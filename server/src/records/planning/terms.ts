@@ -59,7 +59,7 @@ export async function setPlanningTerms(
   const found = owners.find((each) => each.id === owner);
   if (!found) throw notFound('group or person');
   if (found.terms.kind !== terms.kind)
-    throw new Refusal(422, 'other kind', `${found.name} is planned as a ${found.terms.kind}, not as a ${terms.kind}.`);
+    throw new Refusal(422, 'other-kind', `${found.name} is planned as a ${found.terms.kind}, not as a ${terms.kind}.`);
   await revise(context.db, actor.school, (trx) =>
     keepTerms(trx, {
       owner,

@@ -26,11 +26,11 @@ export async function logSeasonEvent(
   const { site } = await siteOf(context, actor.school, siteId);
   const today = dateAt(site.zone, context.clock.now());
   notAhead(body.date, today);
-  if (body.kind === 'first bloom' && body.plant === null)
-    throw new Refusal(422, 'not valid', 'Say which plant has opened.', [{ path: 'plant', message: 'Choose a plant.' }]);
+  if (body.kind === 'first-bloom' && body.plant === null)
+    throw new Refusal(422, 'not-valid', 'Say which plant has opened.', [{ path: 'plant', message: 'Choose a plant.' }]);
   const before = await seasonEventById(context.db, actor.school, body.id);
   if (before && before.site !== site.id)
-    throw new Refusal(409, 'id in use', 'An event with this id belongs to another site. Log it again.');
+    throw new Refusal(409, 'id-in-use', 'An event with this id belongs to another site. Log it again.');
   if (!before) await revise(context.db, actor.school, (trx) => record({ ...context, db: trx }, actor, site, body));
   return site.id;
 }
@@ -48,7 +48,7 @@ async function record(context: Context, actor: Actor, site: SiteRow, body: Body<
     at: clock.now(),
     withdrawn_at: null,
   });
-  if (body.kind === 'first bloom' && body.plant !== null)
+  if (body.kind === 'first-bloom' && body.plant !== null)
     await noteBloom(context, actor.id, site, {
       plant: body.plant,
       year: lastOf(turnOf(site), body.date),

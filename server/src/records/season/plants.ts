@@ -52,7 +52,7 @@ export async function seeBloom(
   const { site } = await siteOf(context, actor.school, siteId);
   const today = dateAt(site.zone, context.clock.now());
   if (!(await plantsOf(context.db, actor.school, site.id)).some((plant) => plant.id === body.plant))
-    throw new Refusal(422, 'not valid', 'This plant is not on the site’s list. Add it first.');
+    throw new Refusal(422, 'not-valid', 'This plant is not on the site’s list. Add it first.');
   if (body.date) notAhead(body.date, today);
   const year = lastOf(turnOf(site), body.date ?? body.year ?? today);
   await noteBloom(context, actor.id, site, { plant: body.plant, year, [body.which]: body.date });
@@ -79,7 +79,7 @@ export async function noteBloom(
     if (first && last && last < first)
       throw new Refusal(
         422,
-        'not valid',
+        'not-valid',
         `Its end (${last}) would lie before its first bloom (${first}). Correct one of them.`,
       );
     await upsertBloom(trx, {

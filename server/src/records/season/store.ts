@@ -9,7 +9,7 @@ interface PlantRow {
   readonly name: string;
   readonly nectar: number;
   readonly pollen: number;
-  readonly kind: 'degree days' | 'dates';
+  readonly kind: 'degree-days' | 'dates';
   readonly base: number | null;
   readonly sum: number | null;
   readonly opens: string | null;
@@ -33,7 +33,7 @@ export async function upsertPlant(
   plant: SitePlant,
 ): Promise<void> {
   const { model } = plant;
-  const warm = model.kind === 'degree days' ? model : null;
+  const warm = model.kind === 'degree-days' ? model : null;
   const columns = {
     name: plant.name,
     nectar: plant.nectar,

@@ -37,7 +37,7 @@ export async function mayJudge(db: Db, actor: Actor, trainee: string, session: s
   if (actor.role !== 'lead' && !led.includes(actor.id))
     throw new Refusal(
       403,
-      'not your session',
+      'not-your-session',
       'You did not lead a group in that session. Ask its supervisor to judge, or judge what you saw yourself.',
     );
 }

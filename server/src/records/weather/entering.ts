@@ -17,7 +17,7 @@ function readFile<T>(read: () => T): T {
   try {
     return read();
   } catch (error) {
-    if (error instanceof RangeError) throw new Refusal(422, 'not valid', error.message);
+    if (error instanceof RangeError) throw new Refusal(422, 'not-valid', error.message);
     throw error;
   }
 }
@@ -56,7 +56,7 @@ export async function importWeather(
   if (ahead)
     throw new Refusal(
       422,
-      'in the future',
+      'in-the-future',
       `The file holds ${iso(ahead.at)}, which has not been yet. Only what was measured is imported; nothing was kept.`,
     );
   if (hours.length > 0)
@@ -81,7 +81,7 @@ export async function importClimate(
   if (year.latitude * site.latitude < 0)
     throw new Refusal(
       422,
-      'not valid',
+      'not-valid',
       `This file is of ${year.place}, on the other half of the globe: its winter is this site’s summer. Choose another.`,
     );
   await revise(context.db, actor.school, (trx) =>
@@ -112,7 +112,7 @@ export async function enterObservation(
   const { site } = await siteOf(context, actor.school, siteId);
   const at = Date.parse(body.at);
   if (at > context.clock.now().getTime() + HOUR / 2)
-    throw new Refusal(422, 'in the future', 'This moment has not been yet: enter what is seen now.');
+    throw new Refusal(422, 'in-the-future', 'This moment has not been yet: enter what is seen now.');
   const { thunder, ...figures } = body;
   await keep(context, site, [
     row(site, Math.floor(at / HOUR) * HOUR, 'entered', {

@@ -73,7 +73,7 @@ export async function refreshWeather(
     if (Date.now() - (vain.get(site.id) ?? 0) > RETRY_PAST)
       for (const step of [pastDays, pastForecasts]) {
         const got = await step(context, source, site);
-        if (got === 'not told') vain.set(site.id, Date.now());
+        if (got === 'not-told') vain.set(site.id, Date.now());
         else changed ||= got === 'more';
       }
   } catch (error) {
@@ -102,7 +102,7 @@ async function newForecast({ db, clock }: Context, source: WeatherSource, site: 
   return true;
 }
 
-type Got = 'more' | 'nothing missing' | 'not told';
+type Got = 'more' | 'nothing-missing' | 'not-told';
 
 async function pastDays({ db, clock }: Context, source: WeatherSource, site: SiteRow): Promise<Got> {
   const today = dateAt(site.zone, clock.now());
@@ -110,7 +110,7 @@ async function pastDays({ db, clock }: Context, source: WeatherSource, site: Sit
   const have = new Set(await observedDates(db, site.id, earliest, addDays(today, -1)));
   const missing = datesFrom(earliest, REACH_BACK).filter((date) => !have.has(date));
   const [first, last] = [missing[0], missing.at(-1)];
-  if (first === undefined || last === undefined) return 'nothing missing';
+  if (first === undefined || last === undefined) return 'nothing-missing';
   const from = new Date(hourAt(site.zone, first, 0));
   const observed = await source.observed(site, from, new Date(hourAt(site.zone, last, 24)));
   const start = Date.parse(observed.start);
@@ -120,7 +120,7 @@ async function pastDays({ db, clock }: Context, source: WeatherSource, site: Sit
     const hours = begin < 0 ? [] : (observed.members[0]?.slice(begin, end) ?? []);
     return hours.length === end - begin ? [{ site: site.id, date, hours: JSON.stringify(hours) }] : [];
   });
-  if (rows.length === 0) return 'not told';
+  if (rows.length === 0) return 'not-told';
   await db.transaction(async (trx) => {
     await keepObservedDays(trx, rows);
     await keepDays(trx, site, first, last);
@@ -131,11 +131,11 @@ async function pastDays({ db, clock }: Context, source: WeatherSource, site: Sit
 /** Days of which nobody kept the forecast are asked for as it stood then, some at each turn. */
 async function pastForecasts({ db, clock }: Context, source: WeatherSource, site: SiteRow): Promise<Got> {
   const missing = await daysWithoutForecast(db, site, dateAt(site.zone, clock.now()));
-  if (missing.length === 0) return 'nothing missing';
+  if (missing.length === 0) return 'nothing-missing';
   const practice = await practiceOf(db, site.school);
   for (const date of missing.slice(0, CATCH_UP)) {
     const then = await source.forecast(site, new Date(hourAt(site.zone, date, 7)));
-    if (dateAt(site.zone, then.issued) !== date) return 'not told';
+    if (dateAt(site.zone, then.issued) !== date) return 'not-told';
     await keepForecastDays(db, leadDays(then, site, practice));
   }
   return 'more';

@@ -9,7 +9,7 @@ import { groupsOfSessions, sessionsBetween } from '../../records/planning';
 
 const DAYS_BACK = 60;
 const DAYS_AHEAD = 400;
-const DEPTHS = { outside: 'outside look', lid: 'lid and feeder', 'one frame': 'quick look', full: 'full inspection' };
+const DEPTHS = { outside: 'outside look', lid: 'lid and feeder', 'one-frame': 'quick look', full: 'full inspection' };
 
 /** A person's calendar in iCalendar form (RFC 5545): sessions, and for those who open hives what is due. */
 export async function calendarText(context: Context, actor: Actor): Promise<string> {
@@ -30,7 +30,7 @@ export async function calendarText(context: Context, actor: Actor): Promise<stri
       site.id,
     );
     const own = actor.role === 'trainee' ? await groupsOf(context.db, actor.id) : null;
-    for (const session of sessions.filter((each) => each.status !== 'called off')) {
+    for (const session of sessions.filter((each) => each.status !== 'called-off')) {
       const openings = (await groupsOfSessions(context.db, [session.id])).filter(
         (each) => !own || own.includes(each.trainee_group),
       );

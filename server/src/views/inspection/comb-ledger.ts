@@ -9,7 +9,7 @@ import { sitesOf } from '../../records/equipment';
 import { combOf, combsOf, movesOf, visitsOfHives } from '../../records/inspection';
 
 /** Stores from which a comb goes back into a hive. */
-const USABLE: ReadonlySet<string> = new Set(['food reserve', 'drawn reserve', 'freezer', 'stand']);
+const USABLE: ReadonlySet<string> = new Set(['food-reserve', 'drawn-reserve', 'freezer', 'stand']);
 
 const LATEST_MOVES = 200;
 
@@ -44,8 +44,8 @@ export async function combLedger(context: Context, actor: Actor): Promise<Output
     combs: rows.map((row) => {
       const sides = seen.get(`${row.hive}/${row.box}/${row.place}`) ?? [];
       const { grade, why } = gradeComb(combOf(row), year, {
-        old: sides.some((side) => hasMark(side, 'old comb')),
-        broken: sides.some((side) => hasMark(side, 'broken comb')),
+        old: sides.some((side) => hasMark(side, 'old-comb')),
+        broken: sides.some((side) => hasMark(side, 'broken-comb')),
       });
       return {
         comb: combOf(row),

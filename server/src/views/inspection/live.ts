@@ -28,7 +28,7 @@ function warningsOf(record: VisitRecord, stack: Stack, allowed: number, now: num
   const closed = record.closed ? Date.parse(record.closed.at) : null;
   const clock = readClock(opened, closed, now, allowed);
   const { advice } = temperAdvice(record.signs, record.mood, now);
-  const reaction = record.incidents.filter(({ what }) => what === 'sting reaction').length;
+  const reaction = record.incidents.filter(({ what }) => what === 'sting-reaction').length;
   const sick = suspected(record, null);
   const doubtful = Object.values(record.sides).filter(({ side }) => side.doubtful);
   const open = record.closed === null;
@@ -36,12 +36,12 @@ function warningsOf(record: VisitRecord, stack: Stack, allowed: number, now: num
   const asked = (state: StingWatch['state']) => watched.filter((each) => each.state === state).length;
   return [
     reaction > 0 || asked('emergency') > 0 ? 'Sting reaction reported' : null,
-    asked('medical care') > 0 ? `Reacted beyond a sting, to a doctor: ${asked('medical care')}` : null,
-    asked('ask now') > 0 ? `Stung, to be asked now: ${asked('ask now')}` : null,
+    asked('medical-care') > 0 ? `Reacted beyond a sting, to a doctor: ${asked('medical-care')}` : null,
+    asked('ask-now') > 0 ? `Stung, to be asked now: ${asked('ask-now')}` : null,
     asked('watch') > 0 ? `Stung, under watch: ${asked('watch')}` : null,
     sick ? `Disease suspected: ${sick}` : null,
     open && advice === 'close' ? 'The bees ask to be closed' : null,
-    open && clock.state === 'shut now' ? `Open ${Math.floor(clock.minutes)} min, allowed ${allowed}` : null,
+    open && clock.state === 'shut-now' ? `Open ${Math.floor(clock.minutes)} min, allowed ${allowed}` : null,
     open && advice === 'pause' ? 'The bees are agitated' : null,
     record.conflicts.length > 0
       ? `Two readings of ${record.conflicts.map(({ address }) => sideText(address, stack)).join(', ')}`

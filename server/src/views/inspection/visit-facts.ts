@@ -4,7 +4,7 @@ import { type Due, queenInTheMaking } from '@brave-comb/core/care';
 import { supers } from '@brave-comb/core/equipment';
 import { type VisitDepth, temperTrend } from '@brave-comb/core/inspection';
 import type { Phase } from '@brave-comb/core/season';
-import { dayAndMonth } from '@brave-comb/core/units';
+import { dayAndMonth, spoken } from '@brave-comb/core/units';
 import { type Ensemble, fitDepth, hindrance, DEPTHS, sunElevation, weatherAt } from '@brave-comb/core/weather';
 import type { Context } from '../../context';
 import { clockAt, dateAt } from '../../dates';
@@ -19,17 +19,17 @@ type Facts = Pick<
   VisitFile,
   'depth' | 'cautions' | 'lock' | 'asked' | 'suspicion' | 'ordered' | 'late' | 'robbingSeason' | 'lifting' | 'colony'
 >;
-const NOTHING_TO_GATHER: readonly Phase[] = ['dearth', 'making winter bees', 'closing down'];
+const NOTHING_TO_GATHER: readonly Phase[] = ['dearth', 'making-winter-bees', 'closing-down'];
 const REACHES: Readonly<Record<(typeof DEPTHS)[number], VisitDepth>> = {
   outside: 'outside',
   lid: 'lid',
-  'one frame': 'top box',
+  'one-frame': 'top-box',
   full: 'full',
 };
 const HINDERED: Readonly<Record<string, string>> = {
-  'bees in': 'no bee flies',
+  'bees-in': 'no bee flies',
   dark: 'too dark',
-  'rain soon': 'rain is near',
+  'rain-soon': 'rain is near',
 };
 
 /** What speaks for care with a colony today: rests, suspicion, temper, weight, season, weather. */
@@ -50,12 +50,12 @@ export async function visitFacts(
   const phase = phaseNow(season, date)?.phase ?? null;
   const late = lateInYear(season, date);
   const resting = (state?.calendar.rests ?? []).filter(({ from, to }) => from <= date && date <= to);
-  const rest = resting.find(({ cause }) => cause === 'young queen');
-  const event = state?.events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion settled');
-  const order = state?.events.findLast(({ kind }) => kind === 'ordered by the inspector');
+  const rest = resting.find(({ cause }) => cause === 'young-queen');
+  const event = state?.events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion-settled');
+  const order = state?.events.findLast(({ kind }) => kind === 'ordered-by-the-inspector');
   const suspicion = event?.kind === 'suspicion' ? ((event.detail as { of?: string }).of ?? 'disease') : null;
   const lifting = weighed({ stack: visit.stack }, before, practice);
-  const heavy = lifting.filter(({ lift }) => lift === 'two lift' || lift === 'by frames');
+  const heavy = lifting.filter(({ lift }) => lift === 'two-lift' || lift === 'by-frames');
   const temper = before ? temperOf(before.record) : null;
   const depth = depthAt(site, practice, ensemble, at, late);
   const over = state?.calendar.load.over ?? [];
@@ -86,7 +86,9 @@ export async function visitFacts(
       ...(state?.calendar.honey.says ? [state.calendar.honey.says] : []),
       ...(suspicion ? [`Disease suspected: ${suspicion}. Opened last, tools washed, no frame leaves it.`] : []),
       ...(temper !== null && temper >= 4 ? [`Temper ${temper} of 5 last time: experienced hands at the frames.`] : []),
-      ...heavy.map(({ layer, kg, lift }) => `${layer.id} weighs about ${Math.round(kg ?? 0)} kg: ${lift}.`),
+      ...heavy.map(
+        ({ layer, kg, lift }) => `${layer.id} weighs about ${Math.round(kg ?? 0)} kg: ${spoken(lift ?? '')}.`,
+      ),
       ...resting
         .filter((each) => each !== rest)
         .map(({ why, to }) => `Better left until ${dayAndMonth(to, date)}: ${why}.`),
@@ -131,9 +133,9 @@ function depthAt(
     return [{ depth, why: next ? hindrance(weather, elevation, practice.limits[next], soon) : null }];
   });
   const middle = reached.sort((a, b) => a.depth - b.depth)[Math.floor(reached.length / 2)];
-  if (!middle) return { allowed: late ? 'top box' : 'full', why: 'no forecast: judge by the thermometer at the hive' };
+  if (!middle) return { allowed: late ? 'top-box' : 'full', why: 'no forecast: judge by the thermometer at the hive' };
   const allowed = REACHES[DEPTHS[Math.max(0, middle.depth)]!];
-  if (late && allowed === 'full') return { allowed: 'top box', why: 'late in the year' };
+  if (late && allowed === 'full') return { allowed: 'top-box', why: 'late in the year' };
   const why = middle.why === null ? 'warm, dry and light enough' : (HINDERED[middle.why] ?? middle.why);
   return { allowed, why: `${why} at ${clockAt(site.zone, now)}` };
 }

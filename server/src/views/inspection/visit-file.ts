@@ -70,8 +70,8 @@ export async function visitEntries(
 /** Judgements of trainees are for supervisors; what somebody read or guessed before the side was read is hidden until it is. */
 function mayHear({ body, by }: Pick<VisitEntry, 'body' | 'by'>, actor: Actor, record: VisitRecord): boolean {
   if (actor.role !== 'trainee' || by === actor.id) return true;
-  if (body.kind === 'skill judged') return false;
-  if (body.kind !== 'side read by trainee' && body.kind !== 'side guessed') return true;
+  if (body.kind === 'skill-judged') return false;
+  if (body.kind !== 'side-read-by-trainee' && body.kind !== 'side-guessed') return true;
   return body.person === actor.id || record.sides[sideKey(body.address)] !== undefined;
 }
 

@@ -1,6 +1,6 @@
 import type { Output, endpoints } from '@brave-comb/contract';
 import { STRAY_CAUSES, readMeasure } from '@brave-comb/core/inspection';
-import { DAY, roundTo } from '@brave-comb/core/units';
+import { DAY, roundTo, spoken } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import { readColonies } from '../../facts/inspection';
@@ -66,7 +66,7 @@ export async function yardBook(context: Context, actor: Actor): Promise<YardBook
         visit: visit.id,
         hiveNumber: visit.hive_number,
         at,
-        where: `${place}, ${part}`,
+        where: `${spoken(place)}, ${part}`,
         content,
         cause,
         mend: STRAY_CAUSES[cause].mend,

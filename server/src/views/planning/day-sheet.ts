@@ -106,7 +106,7 @@ export async function daySheet(context: Context, actor: Actor, id: string): Prom
     say: sayFirst(sheets, facts.trainees, facts.limits, actor.role === 'trainee'),
     mine: actor.role === 'trainee' ? mine(actor, sheets, facts) : null,
     mayStart:
-      actor.role !== 'trainee' && dateAt(site.zone, clock.now()) === facts.date && session.status !== 'called off',
+      actor.role !== 'trainee' && dateAt(site.zone, clock.now()) === facts.date && session.status !== 'called-off',
   };
 }
 

@@ -4,7 +4,7 @@ import type { Due } from '@brave-comb/core/care';
 import { HIVE_TYPES, nestBoxes, supers } from '@brave-comb/core/equipment';
 import { tellingSides } from '@brave-comb/core/inspection';
 import { worstOfLate, whyThisHive } from '@brave-comb/core/planning';
-import { DAY, daysBetween, roundTo } from '@brave-comb/core/units';
+import { DAY, daysBetween, roundTo, spoken } from '@brave-comb/core/units';
 import type { Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import type { ColonyState } from '../../facts/care';
@@ -122,8 +122,8 @@ function earlierHives({ hives, openings }: SheetFacts, group: NamedSessionGroup)
 
 /** How a part that comes off is lifted. */
 function setDown({ layer, kg, lift }: GroupSheet['stack'][number]): readonly string[] {
-  if (lift === null || lift === 'stays put') return [];
-  return [`${layer.id}, ${Math.round(kg ?? 0)} kg: ${lift}${lift === 'by frames' ? ', into a spare box' : ''}`];
+  if (lift === null || lift === 'stays-put') return [];
+  return [`${layer.id}, ${Math.round(kg ?? 0)} kg: ${spoken(lift)}${lift === 'by-frames' ? ', into a spare box' : ''}`];
 }
 
 function choiceOf(

@@ -1,3 +1,4 @@
+import { spoken } from '@brave-comb/core/units';
 import type { DaySheet } from '@brave-comb/contract';
 import type { TraineeTerms } from '@brave-comb/core/planning';
 import type { SheetFacts } from './group-sheet';
@@ -19,11 +20,11 @@ export function sayFirst(
       });
   const heavy = sheets.flatMap((sheet) =>
     sheet.stack
-      .filter((part) => part.lift === 'two lift' || part.lift === 'by frames')
+      .filter((part) => part.lift === 'two-lift' || part.lift === 'by-frames')
       .map((part) => ({
         kind: 'hive' as const,
         head: `Hive ${sheet.hive.number}:`,
-        text: `${part.layer.id} ${Math.round(part.kg ?? 0)} kg, ${part.lift}. Straight back, onto a stand.`,
+        text: `${part.layer.id} ${Math.round(part.kg ?? 0)} kg, ${spoken(part.lift ?? '')}. Straight back, onto a stand.`,
       })),
   );
   const lively = sheets

@@ -108,7 +108,7 @@ function stripDay(
     observed,
     warmest: day?.warmest ?? null,
     rain: day?.rain ?? null,
-    hours: day ? { lid: day.hours.lid, 'one frame': day.hours['one frame'], full: day.hours.full } : null,
+    hours: day ? { lid: day.hours.lid, 'one-frame': day.hours['one-frame'], full: day.hours.full } : null,
     sun: {
       rise: sun.rise === null ? null : iso(sun.rise),
       set: sun.set === null ? null : iso(sun.set),

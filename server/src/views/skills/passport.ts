@@ -1,7 +1,7 @@
 import type { Output, endpoints } from '@brave-comb/contract';
 import { SKILL_LEVELS } from '@brave-comb/core/inspection';
 import { isOpen, levelSays, missingGates, ruleText, skillOf, standingText } from '@brave-comb/core/skills';
-import { roundTo } from '@brave-comb/core/units';
+import { roundTo, spoken } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
 import { iso } from '../../dates';
@@ -91,7 +91,7 @@ export async function passport(context: Context, actor: Actor, trainee: string):
     checkWords: checkWords([
       person.id,
       `${checklist.version}`,
-      ...skills.map(({ id, standing: { state, level } }) => `${id} ${state} ${level ?? ''}`),
+      ...skills.map(({ id, standing: { state, level } }) => `${id} ${spoken(state)} ${spoken(level ?? '')}`),
       ...shown.map(({ id }) => id),
       ...words.signOffs.map(({ id, withdrawn_at }) => `${id} ${withdrawn_at ? 'withdrawn' : ''}`),
     ]),

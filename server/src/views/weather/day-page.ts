@@ -34,18 +34,18 @@ const FIRE_DAYS = 60;
 const DEPTH_WORDS: Readonly<Record<Depth, string>> = {
   outside: 'a look from outside',
   lid: 'lid and feeder',
-  'one frame': 'a quick look at few frames',
+  'one-frame': 'a quick look at few frames',
   full: 'full inspection',
 };
 const WHY_WORDS: Readonly<Record<Hindrance, string>> = {
   thunder: 'thunder',
   rain: 'rain',
-  'rain soon': 'rain soon after',
+  'rain-soon': 'rain soon after',
   gusts: 'wind',
   cold: 'cold',
   heat: 'heat',
   dark: 'poor light',
-  'bees in': 'bees at home',
+  'bees-in': 'bees at home',
 };
 
 const moment = (at: number | null): string | null => (at === null ? null : iso(at));
@@ -96,7 +96,7 @@ export async function dayPage(context: Context, actor: Actor, date: string, site
         ...hour,
         elevation,
         broodMinutes: broodMinutes(hour.temperature[1]),
-        light: middle ? eggLight(middle, elevation, 'dark comb') : ('poor' as const),
+        light: middle ? eggLight(middle, elevation, 'dark-comb') : ('poor' as const),
       };
     }),
     sun: {

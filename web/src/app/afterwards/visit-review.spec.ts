@@ -23,7 +23,7 @@ const REVIEW = {
   openedAt: '2026-05-14T12:10:00.000Z',
   closedAt: '2026-05-14T12:31:00.000Z',
   stopReason: 'time',
-  missing: ['room', 'healthy brood'],
+  missing: ['room', 'healthy-brood'],
   frameKind: 'British National deep',
   last: null,
   frames,
@@ -57,7 +57,7 @@ const REVIEW = {
   told: [],
   sums: [],
   feed: { feed: 'no' as const, why: '8.4 kg found, at least 5 wanted; lasts about 20 days without any income' },
-  queen: { verdict: 'not known', says: 'No side was read.', laid: null },
+  queen: { verdict: 'not-known', says: 'No side was read.', laid: null },
   youngBees: Array<number>(21).fill(0),
   temper: 'No temper noted yet.',
   box: 'brood box',
@@ -128,7 +128,7 @@ describe('the review of a visit', () => {
     expect(more).toEqual([]);
     expect(added?.visit).toBe(VISIT);
     expect(added?.entry.body).toEqual({
-      kind: 'question asked',
+      kind: 'question-asked',
       text: 'Is that too little brood?',
       person: null,
       spot: { part: 'brood box', frame: 2, face: null },
@@ -145,7 +145,9 @@ describe('the review of a visit', () => {
     await fixture.whenStable();
     expect(textOf(element)).toContain('Frame 2: new brood');
     store.dispatch(
-      CareEvents.decisionRefused({ fault: { status: 422, problem: 'x', message: 'Not in the group.', details: [] } }),
+      CareEvents.decisionRefused({
+        fault: { status: 422, problem: 'not-in-the-group', message: 'Not in the group.', details: [] },
+      }),
     );
     await fixture.whenStable();
     expect(element.querySelector('[role=alert]')?.textContent).toContain('Not in the group.');

@@ -121,7 +121,7 @@ export class VisitReview {
     const box = this.review()?.box;
     if (text === '' || !box) return;
     const spot = { part: box, frame, face: null };
-    this.add({ kind: 'question asked', text, person: null, spot, photo: null, sure: null });
+    this.add({ kind: 'question-asked', text, person: null, spot, photo: null, sure: null });
     this.asked.set(frame);
     field.value = '';
   }

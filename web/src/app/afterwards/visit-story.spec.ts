@@ -55,8 +55,8 @@ describe('the story of a visit', () => {
     not!.click();
     const address = { box: 'brood box', frame: 5, face: 'low' };
     expect(added).toEqual([
-      { kind: 'confirmed afterwards', address, letter: 'E', there: true },
-      { kind: 'confirmed afterwards', address, letter: 'E', there: false },
+      { kind: 'confirmed-afterwards', address, letter: 'E', there: true },
+      { kind: 'confirmed-afterwards', address, letter: 'E', there: false },
     ]);
   });
 

@@ -197,6 +197,6 @@ export class VisitStory {
   }
 
   protected confirm(address: SideAddress, letter: Letter, there: boolean): void {
-    this.added.emit({ kind: 'confirmed afterwards', address, letter, there });
+    this.added.emit({ kind: 'confirmed-afterwards', address, letter, there });
   }
 }

@@ -59,8 +59,8 @@ export class GaugeBar {
     const x = scaleLinear([...SCALES[id]], [0, 92]).clamp(true);
     return {
       limit: x(limit),
-      fitFrom: sense === 'at least' ? x(limit) : 0,
-      fitTo: sense === 'at least' ? 92 : x(limit),
+      fitFrom: sense === 'at-least' ? x(limit) : 0,
+      fitTo: sense === 'at-least' ? 92 : x(limit),
       low: x(value[0]),
       spread: Math.max(1.5, x(value[2]) - x(value[0])),
       middle: Math.min(88, Math.max(4, x(value[1]))),

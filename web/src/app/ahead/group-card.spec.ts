@@ -25,12 +25,12 @@ const card = {
     {
       layer: { id: 'brood box', kind: 'box', box: 'national-brood', frames: 11, dummy: true },
       kg: 21.2,
-      lift: 'stays put',
+      lift: 'stays-put',
     },
     {
       layer: { id: 'super 1', kind: 'box', box: 'national-super', frames: 10, dummy: false },
       kg: 20.6,
-      lift: 'two lift',
+      lift: 'two-lift',
     },
   ],
   queenMark: 'blue',

@@ -8,6 +8,7 @@ import { CombPortrait } from '../inspection/comb-portrait';
 import { IfWet } from './if-wet';
 import { StandingMap } from '../equipment/standing-map';
 import { decimal, shortDate, timeOf } from '../ui/format';
+import { named } from '../ui/named';
 
 const ROLES = [
   { id: 'smoke', name: 'Smoke', icon: 'smoke' },
@@ -42,9 +43,12 @@ export class GroupCard {
     this.card().stack.map(({ layer, kg, lift }) => ({
       layer,
       ...(layer.kind === 'box'
-        ? { text: kg === null ? partName(layer) : `${Math.round(kg)} kg`, note: lift ?? 'not weighed' }
+        ? {
+            text: kg === null ? partName(layer) : `${Math.round(kg)} kg`,
+            note: lift === null || lift === 'stays-put' ? 'not weighed' : named('lift', lift),
+          }
         : {}),
-      heavy: lift === 'two lift' || lift === 'by frames',
+      heavy: lift === 'two-lift' || lift === 'by-frames',
     })),
   );
   protected readonly last = computed(() => {

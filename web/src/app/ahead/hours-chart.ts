@@ -192,19 +192,19 @@ export class HoursChart {
         ? 'full'
         : chance.full >= 0.3
           ? 'may be'
-          : chance['one frame'] >= LIKELY
-            ? 'one frame'
+          : chance['one-frame'] >= LIKELY
+            ? 'one-frame'
             : chance.lid >= LIKELY
               ? 'lid'
               : 'shut';
     const fills = {
       full: 'var(--spruce)',
       'may be': 'url(#hatch-may-be)',
-      'one frame': 'var(--spruce-300)',
+      'one-frame': 'var(--spruce-300)',
       lid: 'var(--spruce-200)',
       shut: 'var(--line-2)',
     };
-    const names = { full: 'full opening', 'may be': '', 'one frame': 'one frame', lid: 'lid', shut: 'shut' };
+    const names = { full: 'full opening', 'may be': '', 'one-frame': 'one frame', lid: 'lid', shut: 'shut' };
     const pieces: { kind: keyof typeof fills; from: number; to: number }[] = [];
     for (const hour of this.verdict().hours) {
       const at = Date.parse(hour.at);
@@ -220,7 +220,7 @@ export class HoursChart {
         x: x(piece.from),
         width,
         fill: fills[piece.kind],
-        ink: piece.kind === 'full' ? 'var(--on-spruce)' : piece.kind === 'one frame' ? '#103f39' : 'var(--ink)',
+        ink: piece.kind === 'full' ? 'var(--on-spruce)' : piece.kind === 'one-frame' ? '#103f39' : 'var(--ink)',
         text: width > text.length * 5.6 ? text : '',
       };
     });

@@ -10,18 +10,18 @@ const hour = (at: string, full: number, warm = 16): DayVerdict['hours'][number] 
   gust: [18, 22, 27],
   rain: [0, 0.4],
   rainChance: 0.2,
-  chance: { outside: 1, lid: 1, 'one frame': 0.9, full },
+  chance: { outside: 1, lid: 1, 'one-frame': 0.9, full },
 });
 const go: DayVerdict = {
   word: 'go',
   best: { from: '2026-05-14T12:10:00.000Z', to: '2026-05-14T14:30:00.000Z', chance: 0.875, depth: 'full' },
   chance: 0.875,
   gauges: [
-    { id: 'warmth', value: [15, 16.2, 17], limit: 15, sense: 'at least', state: 'inside' },
-    { id: 'gusts', value: [20, 26, 33], limit: 30, sense: 'at most', state: 'tight' },
-    { id: 'dry', value: [200, 220, 300], limit: 140, sense: 'at least', state: 'inside' },
-    { id: 'light', value: [480, 480, 480], limit: 140, sense: 'at least', state: 'inside' },
-    { id: 'group', value: [9, 9, 9], limit: 7, sense: 'at most', state: 'outside' },
+    { id: 'warmth', value: [15, 16.2, 17], limit: 15, sense: 'at-least', state: 'inside' },
+    { id: 'gusts', value: [20, 26, 33], limit: 30, sense: 'at-most', state: 'tight' },
+    { id: 'dry', value: [200, 220, 300], limit: 140, sense: 'at-least', state: 'inside' },
+    { id: 'light', value: [480, 480, 480], limit: 140, sense: 'at-least', state: 'inside' },
+    { id: 'group', value: [9, 9, 9], limit: 7, sense: 'at-most', state: 'outside' },
   ],
   turn: { at: '2026-05-14T14:50:00.000Z', giveOrTake: 25, why: 'rain', chance: 0.9 },
   hours: [hour('11', 0.2, 12), hour('12', 0.9), hour('13', 0.9), hour('14', 0.5), hour('15', 0)],
@@ -87,7 +87,7 @@ describe('the verdict', () => {
       depth: 'full' as const,
     };
     expect(await words({ ...go, word: 'move', best: moved })).toContain('full opening, instead of 13:10');
-    const quick = { ...moved, depth: 'one frame' as const };
+    const quick = { ...moved, depth: 'one-frame' as const };
     expect(await words({ ...go, word: 'short', best: quick, turn: null })).toContain('a frame or two, quickly');
   });
 });

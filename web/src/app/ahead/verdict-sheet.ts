@@ -23,7 +23,7 @@ const NAMES: Readonly<Record<Gauge['id'], string>> = {
 const DEPTH_TEXT = {
   outside: 'outside look only',
   lid: 'lid and feeder only',
-  'one frame': 'a frame or two, quickly',
+  'one-frame': 'a frame or two, quickly',
   full: 'full opening',
 } as const;
 const TURNS = {
@@ -32,8 +32,8 @@ const TURNS = {
   cold: 'it gets too cold',
   heat: 'it gets too hot',
   dark: 'the light goes',
-  'bees in': 'the foragers come home',
-  'rain soon': 'rain comes in',
+  'bees-in': 'the foragers come home',
+  'rain-soon': 'rain comes in',
   thunder: 'thunder comes',
 } as const;
 
@@ -106,7 +106,7 @@ export class VerdictSheet {
 
   private texts({ id, value, limit, sense }: Gauge): readonly [string, string] {
     const [, middle] = value;
-    const bound = sense === 'at least' ? 'from' : 'up to';
+    const bound = sense === 'at-least' ? 'from' : 'up to';
     switch (id) {
       case 'warmth':
         return [`${Math.round(middle)}° coolest`, `${bound} ${limit}°`];

@@ -1,6 +1,6 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
-import type { Endpoint, Output, Problem } from '@brave-comb/contract';
+import type { Endpoint, Output, Problem, ProblemId } from '@brave-comb/contract';
 import { type Observable, catchError, throwError } from 'rxjs';
 import type * as z from 'zod';
 
@@ -27,7 +27,7 @@ export interface AnySent {
 export interface CallFault {
   /** 0 when the server could not be reached. */
   readonly status: number;
-  readonly problem: string;
+  readonly problem: ProblemId;
   readonly message: string;
   readonly details: readonly { readonly path: string; readonly message: string }[];
 }
@@ -41,7 +41,7 @@ export function faultOf(error: unknown): CallFault {
   if (error.status === 0 || error.status === 504) {
     return {
       status: 0,
-      problem: 'no connection',
+      problem: 'no-connection',
       message: 'No connection. What you entered waits on this device and is sent when there is one.',
       details: [],
     };

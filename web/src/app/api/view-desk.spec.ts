@@ -55,7 +55,7 @@ class Screen {
 }
 
 describe('a view whose address changes', () => {
-  const fault = { status: 404, problem: 'not found', message: 'There is no such site.', details: [] };
+  const fault = { status: 404, problem: 'not-found' as const, message: 'There is no such site.', details: [] };
   const open = () => {
     TestBed.configureTestingModule({
       providers: [provideStore(), provideState(viewsFeature), { provide: WHO, useValue: signal('ruth') }],

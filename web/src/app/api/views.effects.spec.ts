@@ -70,7 +70,7 @@ describe('views and changes on their way', () => {
   });
 
   it.each([
-    ['no connection', 0],
+    ['no-connection', 0],
     ['no sign-in', 401],
     ['a server in trouble', 503],
   ])('with %s it waits on the device', (_name, status) => {
@@ -86,7 +86,7 @@ describe('views and changes on their way', () => {
     store.dispatch(ViewEvents.changeAsked({ change: tap }));
     http
       .expectOne('/api/season/alive-round/h4')
-      .flush({ problem: 'in the future', message: 'That day has not been yet.' }, { status: 422, statusText: 'x' });
+      .flush({ problem: 'in-the-future', message: 'That day has not been yet.' }, { status: 422, statusText: 'x' });
     expect(state().refused).toMatchObject([{ view: 'aliveRound', message: 'That day has not been yet.' }]);
     expect(TestBed.inject(ChangeQueue).all('ruth')).toEqual([]);
   });

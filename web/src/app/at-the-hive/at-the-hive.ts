@@ -74,21 +74,21 @@ import { WakeLock } from './wake-lock';
 
 /** How long the end of a visit waits for its entries to arrive, ms. Without signal the review follows later. */
 const SENDING_PATIENCE = 3_000;
-const FRAME_STEPS: readonly StepId[] = ['first frame', 'frames'];
+const FRAME_STEPS: readonly StepId[] = ['first-frame', 'frames'];
 /** Steps for which the hive must be open. */
-const OPENING: readonly StepId[] = ['open', 'supers', 'first frame', 'frames'];
+const OPENING: readonly StepId[] = ['open', 'supers', 'first-frame', 'frames'];
 /** Where something that bars the way is put right. */
 const RIGHT_AT: Readonly<Partial<Record<Guard['id'], StepId>>> = {
-  'do not open': 'before',
-  'nobody checked': 'before',
-  'deeper than the hour': 'before',
-  'doubtful sides left': 'again',
-  'readings to settle': 'frames',
-  'queen not accounted for': 'close',
-  'frames still out': 'close',
-  'order changed': 'close',
-  'box was tipped': 'close',
-  'parts still off': 'close',
+  'do-not-open': 'before',
+  'nobody-checked': 'before',
+  'deeper-than-the-hour': 'before',
+  'doubtful-sides-left': 'again',
+  'readings-to-settle': 'frames',
+  'queen-not-accounted-for': 'close',
+  'frames-still-out': 'close',
+  'order-changed': 'close',
+  'box-was-tipped': 'close',
+  'parts-still-off': 'close',
 };
 const SKILL_BY_STEP: Readonly<Record<StepId, string>> = {
   before: 'states-aim',
@@ -96,17 +96,17 @@ const SKILL_BY_STEP: Readonly<Record<StepId, string>> = {
   smoke: 'smokes-in-order',
   open: 'keeps-parts',
   supers: 'lifts-box',
-  'first frame': 'outermost-first',
+  'first-frame': 'outermost-first',
   frames: 'lifts-straight',
   again: 'second-look',
-  'sum up': 'sums-up',
+  'sum-up': 'sums-up',
   close: 'closes-complete',
   entrance: 'knows-enough',
 };
 
 const QUESTION_TEXT: Readonly<Record<Question, string>> = {
   laying: 'Is she laying?',
-  'queen cells': 'Queen cells?',
+  'queen-cells': 'Queen cells?',
   room: 'Room for a week?',
   stores: 'Food enough?',
   health: 'Brood healthy?',
@@ -293,12 +293,12 @@ export class AtTheHive {
         return this.record().smoke.length > 0 ? 'Smoked, take parts off' : 'Entrance smoked, take parts off';
       case 'open':
         return this.partLeft('open') ? `${this.partLeft('open')} is off` : this.afterOpen();
-      case 'first frame':
+      case 'first-frame':
       case 'frames':
         return this.nextFrameText();
       case 'again':
         return 'Sum up';
-      case 'sum up':
+      case 'sum-up':
         return 'Summed up, start closing';
       case 'close':
         return this.closingNext()?.says ?? 'Closed, look at the entrance';
@@ -333,7 +333,7 @@ export class AtTheHive {
     });
     effect(() => {
       const level = this.clocks.level();
-      if (level !== 'go on') untracked(() => this.alarm.ring(level === 'hurry' ? 'gentle' : 'firm'));
+      if (level !== 'go-on') untracked(() => this.alarm.ring(level === 'hurry' ? 'gentle' : 'firm'));
     });
     const gone = inject(DestroyRef);
     inject(WakeLock).hold(gone);
@@ -382,7 +382,7 @@ export class AtTheHive {
 
   private go(step: StepId): void {
     if (!FRAME_STEPS.includes(step)) this.desk.setBack();
-    this.desk.enter({ kind: 'step reached', step });
+    this.desk.enter({ kind: 'step-reached', step });
     if (FRAME_STEPS.includes(step)) this.desk.lift();
   }
 
@@ -394,7 +394,7 @@ export class AtTheHive {
 
   private override(guards: readonly Guard[], reason: string): void {
     for (const { id, bar } of guards)
-      if (bar === 'needs a reason') this.desk.enter({ kind: 'guard overridden', guard: id, reason });
+      if (bar === 'needs-a-reason') this.desk.enter({ kind: 'guard-overridden', guard: id, reason });
   }
 
   /** The big button: does what comes next and says so beforehand. */
@@ -408,24 +408,24 @@ export class AtTheHive {
         panel?.keepLook();
         return void this.reach(this.stepAfter('outside'));
       case 'smoke':
-        if (this.record().smoke.length === 0) this.desk.enter({ kind: 'smoke given', place: 'entrance' });
+        if (this.record().smoke.length === 0) this.desk.enter({ kind: 'smoke-given', place: 'entrance' });
         return void this.reach('open');
       case 'open': {
         const part = this.partLeft('open');
-        return part ? void this.desk.enter({ kind: 'part taken off', part }) : void this.reach(this.stepAfter('open'));
+        return part ? void this.desk.enter({ kind: 'part-taken-off', part }) : void this.reach(this.stepAfter('open'));
       }
       case 'supers': {
         const part = this.partLeft('supers');
-        return part ? void this.desk.enter({ kind: 'part taken off', part }) : void this.reach('first frame');
+        return part ? void this.desk.enter({ kind: 'part-taken-off', part }) : void this.reach('first-frame');
       }
-      case 'first frame':
+      case 'first-frame':
       case 'frames':
         return void this.nextSide();
       case 'again':
-        return void this.reach('sum up');
-      case 'sum up':
-        this.desk.enter({ kind: 'summed up', summary: this.summary(panel?.health() ?? '') });
-        return void this.reach(this.stepAfter('sum up'));
+        return void this.reach('sum-up');
+      case 'sum-up':
+        this.desk.enter({ kind: 'summed-up', summary: this.summary(panel?.health() ?? '') });
+        return void this.reach(this.stepAfter('sum-up'));
       case 'close':
         return void this.closeNext();
       case 'entrance':
@@ -442,7 +442,7 @@ export class AtTheHive {
 
   private afterOpen(): string {
     const next = this.stepAfter('open');
-    return next === 'first frame'
+    return next === 'first-frame'
       ? `${this.carrier()} ${this.address()?.frame ?? 1} first`
       : next === 'supers'
         ? 'Supers'
@@ -453,9 +453,9 @@ export class AtTheHive {
   private closeNext(): void {
     const task = this.closingNext();
     if (!task) return void this.reach('entrance');
-    if (task.kind === 'frame') this.desk.enter({ kind: 'frame set back', box: task.box, frame: task.frame });
+    if (task.kind === 'frame') this.desk.enter({ kind: 'frame-set-back', box: task.box, frame: task.frame });
     else if (task.kind === 'comb') this.desk.putBack(task);
-    else if (task.kind === 'part') this.desk.enter({ kind: 'part put back', part: task.part.id });
+    else if (task.kind === 'part') this.desk.enter({ kind: 'part-put-back', part: task.part.id });
     else this.desk.enter({ kind: 'checked', check: task.check, ok: true, person: null });
   }
 
@@ -471,11 +471,11 @@ export class AtTheHive {
     }
     if (next) {
       this.turnTo(next);
-      if (this.ownStep() === 'first frame' && !this.problem())
-        this.desk.enter({ kind: 'step reached', step: 'frames' });
+      if (this.ownStep() === 'first-frame' && !this.problem())
+        this.desk.enter({ kind: 'step-reached', step: 'frames' });
       return;
     }
-    this.reach(this.doubtfulLeft() ? 'again' : 'sum up');
+    this.reach(this.doubtfulLeft() ? 'again' : 'sum-up');
   }
 
   private readonly asked = signal<string | null>(null);
@@ -487,7 +487,7 @@ export class AtTheHive {
     if (!address || read === 0 || left <= 0) return null;
     const eggs = this.lastSide();
     const look =
-      eggs && eggsLeftOut(eggs, 'last time') && !shows(side, 'E')
+      eggs && eggsLeftOut(eggs, 'last-time') && !shows(side, 'E')
         ? ' Eggs are not taken over from last time: look for them.'
         : '';
     return `${this.carrier()} ${address.frame}, side toward ${towardText(address, this.box()?.frames ?? 0)}: ${left} of 8 eighths are not read.${look} Fill them, or press Next once more to keep the side as partly read.`;
@@ -539,7 +539,7 @@ export class AtTheHive {
     const reason = panel.ending();
     if (!reason) return void this.problem.set('Say why the visit ends here: not all was seen that it was opened for.');
     panel.keepLook();
-    this.desk.enter({ kind: 'visit closed', reason, note: panel.note() });
+    this.desk.enter({ kind: 'visit-closed', reason, note: panel.note() });
     this.leaveForReview();
   }
 
@@ -627,25 +627,25 @@ export class AtTheHive {
 
   protected tick(ticked: { readonly evidence: EvidenceId; readonly seen: boolean }): void {
     // A doubt is not ticked away: it is looked at again.
-    if (ticked.evidence === 'doubtful sides') return void this.reach('again');
-    this.desk.enter({ kind: 'evidence ticked', ...ticked });
+    if (ticked.evidence === 'doubtful-sides') return void this.reach('again');
+    this.desk.enter({ kind: 'evidence-ticked', ...ticked });
   }
 
   /** Stops: at once when all was seen, else with the reason, which the end of the visit carries. */
   protected stop(): void {
     if (this.seen()?.enough) return void this.reach('close');
     this.cards.stop().subscribe(({ reason, note }) => {
-      this.desk.enter({ kind: 'stop said', reason, note });
+      this.desk.enter({ kind: 'stop-said', reason, note });
       this.reach('close');
     });
   }
 
   protected judge(judged: { readonly trainee: string; readonly skill: string; readonly level: SkillLevel }): void {
-    this.desk.enter({ kind: 'skill judged', ...judged });
+    this.desk.enter({ kind: 'skill-judged', ...judged });
   }
 
   protected sting(): void {
-    this.cards.sting().subscribe((person) => this.desk.enter({ kind: 'sting counted', person }));
+    this.cards.sting().subscribe((person) => this.desk.enter({ kind: 'sting-counted', person }));
   }
 
   protected showWaiting(): void {
@@ -655,7 +655,7 @@ export class AtTheHive {
   protected pasteNotes(text: string): void {
     this.cards.notes(text).subscribe(({ address, side }) => {
       const seen = this.record().sides[sideKey(address)]?.entry ?? null;
-      this.desk.enter({ kind: 'frame side recorded', address, side, seen });
+      this.desk.enter({ kind: 'frame-side-recorded', address, side, seen });
     });
   }
 
@@ -679,24 +679,24 @@ export class AtTheHive {
         return void this.undo();
       case 'help':
         return void this.cards.keys();
-      case 'as last time':
-      case 'same as the other side':
+      case 'as-last-time':
+      case 'same-as-the-other-side':
         return void this.copy(wish);
       default:
         this.desk.change(entry.side, entry.pending);
     }
   }
 
-  private copy(wish: 'as last time' | 'same as the other side'): void {
+  private copy(wish: 'as-last-time' | 'same-as-the-other-side'): void {
     const address = this.address();
     const frame = this.frames()[(address?.frame ?? 1) - 1];
     const other = address?.face === 'low' ? frame?.high : frame?.low;
-    const side = wish === 'as last time' ? this.lastSide() : other;
+    const side = wish === 'as-last-time' ? this.lastSide() : other;
     if (side)
-      this.desk.change(copySide(this.shown().side, side, wish === 'as last time' ? 'last time' : 'the other side'));
+      this.desk.change(copySide(this.shown().side, side, wish === 'as-last-time' ? 'last-time' : 'the-other-side'));
     else
       this.problem.set(
-        wish === 'as last time' ? 'This side has no reading from last time.' : 'The other side is not read yet.',
+        wish === 'as-last-time' ? 'This side has no reading from last time.' : 'The other side is not read yet.',
       );
   }
 

@@ -271,7 +271,7 @@ export class BeforePanel {
   protected readonly smoker = this.before.filter((id) => !CHECKS[id].each);
   protected readonly each = this.before.filter((id) => CHECKS[id].each);
   protected readonly smokeless = computed(
-    () => this.ok('smoker fuel', null) === false || this.ok('lighter', null) === false,
+    () => this.ok('smoker-fuel', null) === false || this.ok('lighter', null) === false,
   );
   private readonly cards = inject(HiveCards);
   protected readonly guards = computed(() => guardsLeft(guardsOf({ do: 'open' }, this.facts()), this.record()));
@@ -314,11 +314,11 @@ export class BeforePanel {
   }
 
   protected settle(task: string, done: boolean): void {
-    this.desk.enter({ kind: 'task settled', task, done });
+    this.desk.enter({ kind: 'task-settled', task, done });
   }
 
   protected deep(depth: VisitDepth): void {
-    this.desk.enter({ kind: 'depth chosen', depth });
+    this.desk.enter({ kind: 'depth-chosen', depth });
   }
 
   /** Hands somebody the next job; what stands against it asks for a reason. */

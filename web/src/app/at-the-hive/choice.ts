@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { type NameSet, namesOf } from '../ui/named';
 
 /** One of a few, as buttons large enough for gloves. */
 @Component({
@@ -15,7 +16,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
             [attr.aria-pressed]="option === value()"
             (click)="chosen.emit(option)"
           >
-            {{ words()[option] ?? option }}
+            {{ words()[option] ?? named()[option] ?? option }}
           </button>
         }
       </div>
@@ -28,7 +29,13 @@ export class Choice<T extends string> {
   readonly legend = input.required<string>();
   readonly options = input.required<readonly T[]>();
   readonly value = input<T | null | undefined>(null);
+  /** The set that the options are ids of. */
+  readonly of = input<NameSet | null>(null);
   /** What to write instead of the option itself. */
   readonly words = input<Readonly<Partial<Record<string, string>>>>({});
   readonly chosen = output<T>();
+  protected readonly named = computed<Readonly<Partial<Record<string, string>>>>(() => {
+    const set = this.of();
+    return set === null ? {} : namesOf(set);
+  });
 }

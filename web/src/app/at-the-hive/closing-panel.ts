@@ -4,20 +4,21 @@ import { Store } from '@ngrx/store';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
+import { Named } from '../ui/named';
 
 /** What is still to be put back or looked at, in order; each is done by a tap. */
 @Component({
   selector: 'bc-closing-panel',
-  imports: [HiveStack],
+  imports: [Named, HiveStack],
   template: `
     @for (guard of guards(); track guard.id) {
       <p [class]="guard.bar === 'bars' ? 'stop' : 'caution'">
         {{ guard.says }}
-        @if (guard.id === 'queen not accounted for') {
+        @if (guard.id === 'queen-not-accounted-for') {
           <span class="row">
             @for (how of queenHow; track how) {
-              <button type="button" class="big" (click)="desk.enter({ kind: 'queen accounted for', how })">
-                {{ how }}
+              <button type="button" class="big" (click)="desk.enter({ kind: 'queen-accounted-for', how })">
+                {{ how | named: 'queenAccounted' }}
               </button>
             }
           </span>
@@ -95,10 +96,10 @@ export class ClosingPanel {
   private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
   private readonly all = this.store.selectSignal(inspectionFeature.selectClosing);
 
-  protected readonly queenHow = ['on her frame', 'seen going in', 'not seen again'] as const;
+  protected readonly queenHow = ['on-her-frame', 'seen-going-in', 'not-seen-again'] as const;
   protected readonly guards = computed(() =>
     guardsLeft(guardsOf({ do: 'close' }, this.facts()), this.record()).filter(
-      ({ id }) => id !== 'parts still off' && id !== 'frames still out',
+      ({ id }) => id !== 'parts-still-off' && id !== 'frames-still-out',
     ),
   );
   protected readonly tasks = computed(() =>
@@ -117,11 +118,11 @@ export class ClosingPanel {
   protected done(task: ClosingTask, ok: boolean): void {
     switch (task.kind) {
       case 'frame':
-        return void this.desk.enter({ kind: 'frame set back', box: task.box, frame: task.frame });
+        return void this.desk.enter({ kind: 'frame-set-back', box: task.box, frame: task.frame });
       case 'comb':
         return void this.desk.putBack(task);
       case 'part':
-        return void this.desk.enter({ kind: 'part put back', part: task.part.id });
+        return void this.desk.enter({ kind: 'part-put-back', part: task.part.id });
       case 'check':
         return void this.desk.enter({ kind: 'checked', check: task.check, ok, person: null });
     }

@@ -66,7 +66,7 @@ describe('marks of a side', () => {
     const { fixture, told } = await marks('4S 4H');
     button(fixture, 'sunken lids').click();
     await fixture.whenStable();
-    expect(told.at(-1)).toMatchObject({ marks: ['sunken lids'], doubtful: true });
+    expect(told.at(-1)).toMatchObject({ marks: ['sunken-lids'], doubtful: true });
     expect(textOf(elementOf(fixture))).toContain('matchstick test');
     button(fixture, 'sunken lids').click();
     expect(told.at(-1)).toMatchObject({ marks: [], doubtful: true });
@@ -93,18 +93,18 @@ describe('what stands in the way', () => {
     const ask = {
       title: 'Before the lid comes off',
       goOn: 'Open all the same',
-      guards: bars.map((bar) => ({ id: 'do not open', bar, says: `it ${bar}` })),
+      guards: bars.map((bar) => ({ id: 'do-not-open', bar, says: `it ${bar}` })),
     };
     return show(GuardCard, {}, [{ provide: MAT_DIALOG_DATA, useValue: ask }]);
   };
   const goOn = (fixture: ComponentFixture<unknown>) => button(fixture, 'Open all the same');
 
   it('lets nobody past a bar', async () => {
-    expect(goOn(await guards('bars', 'needs a reason'))).toBeUndefined();
+    expect(goOn(await guards('bars', 'needs-a-reason'))).toBeUndefined();
   });
 
   it('lets somebody past with a reason only', async () => {
-    const fixture = await guards('needs a reason');
+    const fixture = await guards('needs-a-reason');
     expect(goOn(fixture).disabled).toBe(true);
     const field = elementOf(fixture).querySelector('textarea')!;
     field.value = 'starving';

@@ -65,7 +65,7 @@ export class HiveClocks {
   /** Whether to close, by bees, clock, weather and robbers. */
   readonly close = computed(() => {
     const { openedAt, closed, signs, mood } = this.record();
-    if (!openedAt || closed) return { level: 'go on' as const, reasons: [] };
+    if (!openedAt || closed) return { level: 'go-on' as const, reasons: [] };
     const now = this.now();
     const weather = this.file()?.weather;
     const seconds = this.outFor();

@@ -7,7 +7,7 @@ import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
 
-const NOT_READY: Guard['id'] = 'not ready for frames';
+const NOT_READY: Guard['id'] = 'not-ready-for-frames';
 const NOBODY: Readonly<Record<Role, readonly string[]>> = { smoke: [], frames: [], record: [], clock: [], watch: [] };
 
 /** Who does what at this frame: by the rota, and by what was given by hand. */
@@ -84,7 +84,7 @@ export class HiveRoles {
     const against = this.against(name, next);
     if (against.length > 0 && reason === '') return against;
     this.overrule(name, against, reason);
-    this.desk.enter({ kind: 'role given', role: next, person });
+    this.desk.enter({ kind: 'role-given', role: next, person });
     return [];
   }
 
@@ -92,7 +92,7 @@ export class HiveRoles {
   takeFrames(): void {
     for (const { name } of this.notReady()) {
       const person = this.idOf(name);
-      if (person) this.desk.enter({ kind: 'role given', role: 'watch', person });
+      if (person) this.desk.enter({ kind: 'role-given', role: 'watch', person });
     }
   }
 
@@ -103,11 +103,11 @@ export class HiveRoles {
 
   private against(name: string, role: Role): readonly Guard[] {
     const person = this.idOf(name);
-    return person ? guardsOf({ do: 'give role', role, person }, this.facts()) : [];
+    return person ? guardsOf({ do: 'give-role', role, person }, this.facts()) : [];
   }
 
   private overrule(name: string, against: readonly Guard[], reason: string): void {
     for (const { id } of against)
-      this.desk.enter({ kind: 'guard overridden', guard: id, reason: `${name}: ${reason}` });
+      this.desk.enter({ kind: 'guard-overridden', guard: id, reason: `${name}: ${reason}` });
   }
 }

@@ -19,6 +19,7 @@ import {
 } from '@brave-comb/core/inspection';
 import { Choice } from './choice';
 import { PollenSwatches } from './pollen-swatches';
+import { Named, named } from '../ui/named';
 
 const GROUPS = [
   { id: 'larvae', name: 'Larvae' },
@@ -32,7 +33,7 @@ const GROUPS = [
 /** What else was seen on a side: larvae, pattern, lids, pests, comb, colours of pollen, queen cells. */
 @Component({
   selector: 'bc-marks-panel',
-  imports: [Choice, PollenSwatches],
+  imports: [Named, Choice, PollenSwatches],
   template: `
     @for (group of groups; track group.id) {
       <fieldset>
@@ -47,7 +48,7 @@ const GROUPS = [
               [attr.aria-pressed]="has(id)"
               (click)="toggle(id)"
             >
-              {{ id }}
+              {{ id | named: 'mark' }}
             </button>
           }
         </div>
@@ -119,7 +120,7 @@ export class MarksPanel {
   /** What the mark that was set last looks like, so that a beginner can check it. */
   protected readonly looks = computed(() => {
     const last = this.last();
-    return last && this.has(last) ? `${last}: ${SIDE_MARKS[last].looks}` : null;
+    return last && this.has(last) ? `${named('mark', last)}: ${SIDE_MARKS[last].looks}` : null;
   });
   protected readonly cells = computed(() => {
     const cells = this.side().queenCells ?? [];

@@ -1,4 +1,5 @@
 import type { Arrangement, Comb, FrameOut } from '@brave-comb/core/inspection';
+import { named } from '../ui/named';
 
 /**
  * Where the combs of a box stand that are not where they stood, in words.
@@ -27,7 +28,7 @@ export function movedCombs(
     const frame = index + 1;
     if (aside.some((each) => each.box === box && each.frame === frame)) return [`${frame} stands beside the box`];
     const away = now.away.find((each) => each.comb.id === comb.id)?.to;
-    if (away?.in === 'store') return [`${frame} went to ${away.store}`];
+    if (away?.in === 'store') return [`${frame} went to ${named('combStore', away.store)}`];
     if (away?.in === 'hive')
       return [`${frame} went to hive ${hives.find(({ id }) => id === away.hive)?.number ?? '?'}`];
     const other = Object.entries(now.boxes).find(

@@ -8,8 +8,8 @@ import { timeOf } from '../ui/format';
   template: `
     <div
       class="clock"
-      [class.late]="clock().state === 'shut now'"
-      [class.soon]="clock().state === 'start closing'"
+      [class.late]="clock().state === 'shut-now'"
+      [class.soon]="clock().state === 'start-closing'"
       role="timer"
       [attr.aria-label]="label()"
     >
@@ -55,7 +55,7 @@ export class OpenClock {
     return left > 0 ? `${left} min left` : `allowed ${this.allowed()} min`;
   });
   protected readonly closeText = computed(() =>
-    this.clock().state === 'shut now' ? 'shut now' : `close from ${this.at(START_CLOSING)}`,
+    this.clock().state === 'shut-now' ? 'shut now' : `close from ${this.at(START_CLOSING)}`,
   );
   protected readonly shutBy = computed(() => this.at(1));
   protected readonly label = computed(() => `${this.openText()}, ${this.leftText()}`);

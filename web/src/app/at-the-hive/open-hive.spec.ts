@@ -52,7 +52,7 @@ describe('before the hive is opened', () => {
   it('keeps the depth that was chosen as an entry of the visit', async () => {
     const shown = await showAtHive(BeforePanel);
     await tap(shown, 'under the lid');
-    expect(shown.entered()).toEqual([{ kind: 'depth chosen', depth: 'lid' }]);
+    expect(shown.entered()).toEqual([{ kind: 'depth-chosen', depth: 'lid' }]);
     expect(words(shown)).toContain('warm, dry and light enough at 13:10');
   });
 
@@ -73,7 +73,7 @@ describe('jobs at the hive', () => {
     const jobs = TestBed.inject(HiveRoles);
     const holder = jobs.now().frames[0]!;
     jobs.next(holder, 'frames');
-    expect(shown.entered()).toEqual([{ kind: 'role given', role: 'record', person: jobs.idOf(holder) }]);
+    expect(shown.entered()).toEqual([{ kind: 'role-given', role: 'record', person: jobs.idOf(holder) }]);
     expect(jobs.now().record).toContain(holder);
     expect(jobs.now().frames).not.toContain(holder);
   });
@@ -90,7 +90,7 @@ describe('frames of a lively colony', () => {
     const holds = () => ROLES.find((role) => jobs.now()[role].includes(name))!;
     while (ROLES[(ROLES.indexOf(holds()) + 1) % ROLES.length] !== 'frames') jobs.next(name, holds());
     const [guard] = jobs.next(name, holds());
-    expect(guard).toMatchObject({ id: 'not ready for frames', bar: 'needs a reason' });
+    expect(guard).toMatchObject({ id: 'not-ready-for-frames', bar: 'needs-a-reason' });
     expect(jobs.now().frames).toEqual([]);
     expect(jobs.next(name, holds(), 'beside me, one frame')).toEqual([]);
     expect(jobs.now().frames).toEqual([name]);
@@ -100,7 +100,7 @@ describe('frames of a lively colony', () => {
 describe('bees that turn lively while the hive is open', () => {
   const unready = TRAINEES.map((each) => ({ ...each, barred: ['fits the veil and has it checked'], had: {} }));
   const lively = [
-    { id: 'e1', at: '2026-05-14T12:20:00.000Z', by: 'r', body: { kind: 'mood noted' as const, mood: 4 } },
+    { id: 'e1', at: '2026-05-14T12:20:00.000Z', by: 'r', body: { kind: 'mood-noted' as const, mood: 4 } },
   ];
   const open = async (entries: typeof lively, leads = true) =>
     showAtHive(NotReady, { leads }, { trainees: unready, temper: 2, entries });
@@ -118,7 +118,7 @@ describe('bees that turn lively while the hive is open', () => {
     expect(words(shown)).toContain(`Lively bees. ${holders.join(' and ')}`);
     await tap(shown, 'I take them');
     expect(shown.entered()).toEqual(
-      holders.map((name) => ({ kind: 'role given', role: 'watch', person: jobs.idOf(name) })),
+      holders.map((name) => ({ kind: 'role-given', role: 'watch', person: jobs.idOf(name) })),
     );
     expect(jobs.now().frames).toEqual([]);
     expect(words(shown)).toBe('');
@@ -132,8 +132,8 @@ describe('bees that turn lively while the hive is open', () => {
     await shown.fixture.whenStable();
     expect(shown.entered()).toEqual(
       holders.map((name) => ({
-        kind: 'guard overridden',
-        guard: 'not ready for frames',
+        kind: 'guard-overridden',
+        guard: 'not-ready-for-frames',
         reason: `${name}: beside me, last frame`,
       })),
     );
@@ -158,7 +158,7 @@ describe('the look from outside', () => {
     await tap(shown, 'orange');
     shown.fixture.componentInstance.keep();
     expect(shown.entered()).toMatchObject([
-      { kind: 'outside seen', when: 'before', look: { pollenIn: true, pollens: ['orange'] } },
+      { kind: 'outside-seen', when: 'before', look: { pollenIn: true, pollens: ['orange'] } },
       { kind: 'measured', measure: { what: 'wasps', aMinute: 4, pastGuards: true } },
     ]);
   });
@@ -169,9 +169,9 @@ describe('supers', () => {
     const shown = await showAtHive(SupersPanel);
     await tap(shown, 'half');
     expect(elementOf(shown.fixture).querySelector('[aria-pressed=true]')?.textContent.trim()).toBe('half');
-    expect(shown.entered()).toMatchObject([{ kind: 'measured', measure: { part: 'super 1', how: 'by feel' } }]);
+    expect(shown.entered()).toMatchObject([{ kind: 'measured', measure: { part: 'super 1', how: 'by-feel' } }]);
     await enter(shown, {
-      kind: 'frame side recorded',
+      kind: 'frame-side-recorded',
       address: { box: 'super 1', frame: 4, face: 'low' },
       side: { eighths: { S: 3 }, trace: [], bees: null, queen: false, cells: 0, doubtful: false },
       seen: null,
@@ -191,9 +191,9 @@ describe('closing', () => {
     const shown = await showAtHive(ClosingPanel);
     await enter(
       shown,
-      { kind: 'part taken off', part: 'roof' },
-      { kind: 'part taken off', part: 'super 1' },
-      { kind: 'frame lifted', box: 'brood box', frame: 1 },
+      { kind: 'part-taken-off', part: 'roof' },
+      { kind: 'part-taken-off', part: 'super 1' },
+      { kind: 'frame-lifted', box: 'brood box', frame: 1 },
     );
     await tap(shown, 'frame 1 back into brood box');
     await tap(shown, 'Brood frames closed up: not so');
@@ -201,8 +201,8 @@ describe('closing', () => {
     await tap(shown, 'super 1 on');
     await tap(shown, 'roof on');
     expect(shown.entered().slice(-2)).toEqual([
-      { kind: 'part put back', part: 'super 1' },
-      { kind: 'part put back', part: 'roof' },
+      { kind: 'part-put-back', part: 'super 1' },
+      { kind: 'part-put-back', part: 'roof' },
     ]);
     expect(words(shown)).not.toContain('Strapped or weighted');
   });
@@ -210,7 +210,7 @@ describe('closing', () => {
   it('asks for the queen that was seen', async () => {
     const shown = await showAtHive(ClosingPanel);
     await enter(shown, {
-      kind: 'frame side recorded',
+      kind: 'frame-side-recorded',
       address: { box: 'brood box', frame: 4, face: 'low' },
       side: { eighths: { S: 8 }, trace: [], bees: null, queen: true, cells: 0, doubtful: false },
       seen: null,
@@ -229,14 +229,14 @@ describe('the clocks of the open hive', () => {
       const clocks = TestBed.inject(HiveClocks);
       const heard: string[] = [];
       runInInjectionContext(TestBed.inject(EnvironmentInjector), () => effect(() => void heard.push(clocks.level())));
-      await enter(shown, { kind: 'part taken off', part: 'roof' }, { kind: 'mood noted', mood: 5 });
+      await enter(shown, { kind: 'part-taken-off', part: 'roof' }, { kind: 'mood-noted', mood: 5 });
       TestBed.tick();
       for (let second = 0; second < 5; second += 1) {
         vi.advanceTimersByTime(1000);
         TestBed.tick();
       }
       expect(clocks.close().reasons[0]).toContain('The bees ask for it');
-      expect(heard.filter((level) => level === 'close now')).toHaveLength(1);
+      expect(heard.filter((level) => level === 'close-now')).toHaveLength(1);
     } finally {
       vi.useRealTimers();
     }
@@ -249,7 +249,7 @@ describe('the clocks of the open hive', () => {
     await enter(
       shown,
       { kind: 'measured', measure: { what: 'wasps', aMinute: 6, pastGuards: true } },
-      { kind: 'frame lifted', box: 'brood box', frame: 3 },
+      { kind: 'frame-lifted', box: 'brood box', frame: 3 },
     );
     expect(clocks.allowed()).toBe(8);
     expect(clocks.frameOut()).toMatch(/^frame out 0:0\d$/);

@@ -15,13 +15,14 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { Choice } from './choice';
 import { PollenSwatches } from './pollen-swatches';
 import { Count } from './count';
+import { Named } from '../ui/named';
 
 const HOT = 28;
 
 /** A look at the entrance, before opening and after closing; in cold weather the whole visit. */
 @Component({
   selector: 'bc-outside-panel',
-  imports: [Choice, Count, PollenSwatches],
+  imports: [Named, Choice, Count, PollenSwatches],
   template: `
     @if (!changed() && !record().outside[when()]) {
       <p class="quiet">Nothing is noted yet. What you do not touch counts as not looked at.</p>
@@ -80,9 +81,15 @@ const HOT = 28;
         Past the guards
       </button>
     </div>
-    <bc-choice legend="Entrance" [options]="widths" [value]="look().entrance" (chosen)="set({ entrance: $event })" />
+    <bc-choice
+      legend="Entrance"
+      of="entrance"
+      [options]="widths"
+      [value]="look().entrance"
+      (chosen)="set({ entrance: $event })"
+    />
     <p class="caution">
-      Entrance: <b>{{ advice().width }}</b> ({{ advice().why }}).
+      Entrance: <b>{{ advice().width | named: 'entrance' }}</b> ({{ advice().why }}).
       @if (advice().lookAfter; as look) {
         Look again in {{ look.minutes }} minutes whether they find it, and in {{ look.days }} days. No plug at hand?
         Grass, a cork, foam.
@@ -177,7 +184,7 @@ export class OutsidePanel {
   /** Makes entries of what was seen. What nobody touched was not looked at, and is no entry. */
   keep(): void {
     const changed = this.changed();
-    if (changed) this.desk.enter({ kind: 'outside seen', when: this.when(), look: changed });
+    if (changed) this.desk.enter({ kind: 'outside-seen', when: this.when(), look: changed });
     this.changed.set(null);
     const wasps = this.wasps();
     if (wasps !== null)

@@ -307,7 +307,7 @@ describe('judging a skill', () => {
   it('says what the skill is shown by, and what the level that was tapped sounds like', async () => {
     const fixture = await show(SkillJudge, { file, record: recordOf([]), suggested });
     expect(text(fixture)).toContain('points at them');
-    const judged = entryOf({ kind: 'skill judged', trainee: 'salma', skill: 'finds-eggs', level: 'alone' });
+    const judged = entryOf({ kind: 'skill-judged', trainee: 'salma', skill: 'finds-eggs', level: 'alone' });
     fixture.componentRef.setInput('record', recordOf([judged]));
     await fixture.whenStable();
     expect(text(fixture)).toContain('Found them alone.');

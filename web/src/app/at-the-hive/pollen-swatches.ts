@@ -1,16 +1,18 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { POLLEN_COLOURS, POLLEN_COLOUR_NAMES, type PollenColour } from '@brave-comb/core/inspection';
+import { Named } from '../ui/named';
 
 /** Colours of pollen to tap, each with its name for those who do not see it. */
 @Component({
   selector: 'bc-pollen-swatches',
+  imports: [Named],
   template: `
     @for (colour of colours; track colour) {
       <button
         type="button"
         [style.--shade]="shades[colour]"
         [class.sel]="chosen().includes(colour)"
-        [attr.aria-label]="colour"
+        [attr.aria-label]="colour | named: 'pollenColour'"
         [attr.aria-pressed]="chosen().includes(colour)"
         (click)="tapped.emit(colour)"
       ></button>

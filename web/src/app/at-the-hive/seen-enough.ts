@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { EvidenceId, SeenEnough } from '@brave-comb/core/inspection';
+import { Named } from '../ui/named';
 
 /** What was asked, what was seen of it, and what the rest would cost. */
 @Component({
   selector: 'bc-seen-enough',
-  imports: [MatIcon],
+  imports: [Named, MatIcon],
   template: `
     <h2>Seen enough?</h2>
     <ul>
@@ -15,19 +16,21 @@ import type { EvidenceId, SeenEnough } from '@brave-comb/core/inspection';
             type="button"
             class="tick"
             role="checkbox"
-            [attr.aria-checked]="each.state === 'seen' ? 'true' : each.state === 'not needed' ? 'mixed' : 'false'"
-            [attr.aria-label]="each.id + ', ' + each.state + ', ' + each.where"
+            [attr.aria-checked]="each.state === 'seen' ? 'true' : each.state === 'not-needed' ? 'mixed' : 'false'"
+            [attr.aria-label]="
+              (each.id | named: 'evidence') + ', ' + (each.state | named: 'evidenceState') + ', ' + each.where
+            "
             (click)="ticked.emit({ evidence: each.id, seen: each.state !== 'seen' })"
           >
-            <span class="box" [class.on]="each.state === 'seen'" [class.off]="each.state === 'not needed'">
+            <span class="box" [class.on]="each.state === 'seen'" [class.off]="each.state === 'not-needed'">
               @if (each.state === 'seen') {
                 <mat-icon svgIcon="check" aria-hidden="true" />
-              } @else if (each.state === 'not needed') {
+              } @else if (each.state === 'not-needed') {
                 –
               }
             </span>
             <span
-              ><b>{{ each.id }}</b> {{ each.where }}</span
+              ><b>{{ each.id | named: 'evidence' }}</b> {{ each.where }}</span
             >
           </button>
         </li>

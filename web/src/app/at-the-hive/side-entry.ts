@@ -87,7 +87,7 @@ export class SideEntryPanel {
     if (!reading) {
       return [...readings, ...guesses].map(({ id, person, kind }) => ({
         id,
-        words: `${name(person)}: ${kind === 'side guessed' ? 'guess' : 'reading'} kept`,
+        words: `${name(person)}: ${kind === 'side-guessed' ? 'guess' : 'reading'} kept`,
       }));
     }
     return [
@@ -269,7 +269,7 @@ export class SideEntryPanel {
 
   protected settle(keep: string): void {
     const conflict = this.conflict();
-    if (conflict) this.desk.enter({ kind: 'reading settled', address: conflict.address, keep });
+    if (conflict) this.desk.enter({ kind: 'reading-settled', address: conflict.address, keep });
   }
 
   protected lookAgain(): void {

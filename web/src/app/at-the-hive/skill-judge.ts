@@ -61,11 +61,11 @@ export class SkillJudge {
 
   protected readonly levels = SKILL_LEVELS;
   protected readonly words: Readonly<Record<SkillLevel, string>> = {
-    'saw it': 'saw it',
+    'saw-it': 'saw it',
     helped: 'helped',
-    'with a word': 'a word',
+    'with-a-word': 'a word',
     alone: 'alone',
-    'can teach': 'teach',
+    'can-teach': 'teach',
   };
   // Computed first, so that a choice made by hand stands until the suggestion itself changes.
   private readonly suggestedTrainee = computed(() => this.suggested().trainee ?? this.file().trainees[0]?.id ?? '');

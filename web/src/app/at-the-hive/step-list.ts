@@ -109,7 +109,7 @@ export class StepList {
     const { frames, record, smoke, clock } = this.jobs();
     const does = (names: readonly string[], verb: string) => (names.length > 0 ? `${names.join(' and ')} ${verb}` : '');
     const hold = does(frames, frames.length === 1 ? 'holds' : 'hold');
-    if (['sum up', 'entrance'].includes(this.current())) return does(record, 'records');
+    if (['sum-up', 'entrance'].includes(this.current())) return does(record, 'records');
     const parts = ['outside', 'smoke'].includes(this.current())
       ? [does(smoke, 'smokes'), does(record, 'records')]
       : [hold, does(record, 'records'), does(clock, 'keeps time')];

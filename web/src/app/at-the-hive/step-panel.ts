@@ -39,13 +39,14 @@ import { Choice } from './choice';
 import { ClosingPanel } from './closing-panel';
 import { OutsidePanel } from './outside-panel';
 import { SupersPanel } from './supers-panel';
+import { Named } from '../ui/named';
 
 type StopReason = (typeof STOP_REASONS)[number];
 
 /** The steps around the frames: outside, smoke, parts off, doubtful sides, summing up, parts back, outside again. */
 @Component({
   selector: 'bc-step-panel',
-  imports: [HiveStack, MatIcon, FlowSigns, BeforePanel, Choice, ClosingPanel, OutsidePanel, SupersPanel],
+  imports: [Named, HiveStack, MatIcon, FlowSigns, BeforePanel, Choice, ClosingPanel, OutsidePanel, SupersPanel],
   templateUrl: './step-panel.html',
   styleUrl: './step-panel.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -66,7 +67,7 @@ export class StepPanel {
   protected readonly places = SMOKE_PLACES;
   /** A visit that did not see all cannot end as if it had. */
   protected readonly reasons = computed<readonly StopReason[]>(() =>
-    this.seen()?.enough ? STOP_REASONS : STOP_REASONS.filter((reason) => reason !== 'question answered'),
+    this.seen()?.enough ? STOP_REASONS : STOP_REASONS.filter((reason) => reason !== 'question-answered'),
   );
   protected readonly partName = partName;
   protected readonly dateText = dateText;
@@ -91,7 +92,7 @@ export class StepPanel {
   });
   /** Why the visit ends: as somebody chose here, as it was said when it was stopped, or because all was seen. */
   readonly ending = computed<StopReason | null>(() => {
-    const reason = this.chosen() ?? this.record().stop?.reason ?? (this.seen()?.enough ? 'question answered' : null);
+    const reason = this.chosen() ?? this.record().stop?.reason ?? (this.seen()?.enough ? 'question-answered' : null);
     return reason && this.reasons().includes(reason) ? reason : null;
   });
 
@@ -196,12 +197,12 @@ export class StepPanel {
   }
 
   protected lookedAgain(address: SideAddress, sound: boolean): void {
-    this.desk.enter({ kind: 'doubt looked at again', address, sound, found: this.found().trim() });
+    this.desk.enter({ kind: 'doubt-looked-at-again', address, sound, found: this.found().trim() });
     this.found.set('');
   }
 
   protected togglePart(part: string): void {
     const off = this.record().partsOff.includes(part);
-    this.desk.enter({ kind: off ? 'part put back' : 'part taken off', part });
+    this.desk.enter({ kind: off ? 'part-put-back' : 'part-taken-off', part });
   }
 }

@@ -88,7 +88,7 @@ export class StingWatchStrip {
       .map((each) => ({ ...each, whole: Math.floor(each.minutes), name: this.names().get(each.person) ?? 'Somebody' })),
   );
   /** By itself, so that the alarm rings when somebody is to be asked and not with every tick. */
-  private readonly toAsk = computed(() => this.watched().filter(({ state }) => state === 'ask now').length);
+  private readonly toAsk = computed(() => this.watched().filter(({ state }) => state === 'ask-now').length);
 
   constructor() {
     effect(() => {
@@ -97,7 +97,7 @@ export class StingWatchStrip {
   }
 
   protected answer(person: string, reaction: Reaction): void {
-    this.desk.enter({ kind: 'sting asked after', person, reaction });
-    if (reaction === 'elsewhere too' || reaction === 'breath, faint, sick') this.cards.emergency();
+    this.desk.enter({ kind: 'sting-asked-after', person, reaction });
+    if (reaction === 'elsewhere-too' || reaction === 'breath-faint-sick') this.cards.emergency();
   }
 }

@@ -7,6 +7,7 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { decimal } from '../ui/format';
 import { Choice } from './choice';
 import { Count } from './count';
+import { named } from '../ui/named';
 
 const FEELS = ['light', 'half', 'nearly full', 'full'] as const;
 type Feel = (typeof FEELS)[number];
@@ -53,7 +54,7 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
             class="big"
             [class.some]="box.tipped"
             [disabled]="box.tipped"
-            (click)="desk.enter({ kind: 'box tipped', box: box.layer.id })"
+            (click)="desk.enter({ kind: 'box-tipped', box: box.layer.id })"
           >
             {{ box.tipped ? 'lay on its side: respace' : 'It lay on its side' }}
           </button>
@@ -102,15 +103,17 @@ export class SupersPanel {
       .map((layer) => {
         const lift = file.lifting.find((part) => part.layer.id === layer.id);
         const sides = Object.values(record.sides).filter(({ address }) => address.box === layer.id);
-        const weight = (how: 'scale' | 'by feel') =>
+        const weight = (how: 'scale' | 'by-feel') =>
           record.measures
             .map(({ measure }) => measure)
             .findLast((each) => each.what === 'weight' && each.part === layer.id && each.how === how);
-        const [kg, felt] = [weight('scale'), weight('by feel')];
+        const [kg, felt] = [weight('scale'), weight('by-feel')];
         const bare = sides.filter(({ side }) => (side.eighths.F ?? 0) >= 4).length / 2;
         return {
           layer,
-          expected: lift?.kg ? `about ${decimal(lift.kg)} kg: ${lift.lift}` : 'weight not known: judge before you lift',
+          expected: lift?.kg
+            ? `about ${decimal(lift.kg)} kg: ${named('lift', lift.lift ?? 'one-lifts')}`
+            : 'weight not known: judge before you lift',
           off: record.partsOff.includes(layer.id),
           tipped: record.tipped.includes(layer.id),
           brood: sides.some(({ side }) => BROOD.some((letter) => shows(side, letter))),
@@ -124,13 +127,13 @@ export class SupersPanel {
 
   protected toggle(layer: BoxLayer): void {
     const off = this.record().partsOff.includes(layer.id);
-    if (!off && isBox(layer)) this.desk.enter({ kind: 'box opened', box: layer.id });
-    this.desk.enter({ kind: off ? 'part put back' : 'part taken off', part: layer.id });
+    if (!off && isBox(layer)) this.desk.enter({ kind: 'box-opened', box: layer.id });
+    this.desk.enter({ kind: off ? 'part-put-back' : 'part-taken-off', part: layer.id });
   }
 
   protected feel(layer: BoxLayer, feel: Feel): void {
     const kg = feltKg(layer, feel);
-    this.desk.enter({ kind: 'measured', measure: { what: 'weight', part: layer.id, how: 'by feel', kg } });
+    this.desk.enter({ kind: 'measured', measure: { what: 'weight', part: layer.id, how: 'by-feel', kg } });
   }
 
   protected weigh(layer: BoxLayer, kg: number | null): void {

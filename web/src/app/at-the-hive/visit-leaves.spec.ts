@@ -42,11 +42,11 @@ describe('defects and stray comb', () => {
     await press(shown, 'Note it');
     expect(shown.entered()).toEqual([
       {
-        kind: 'defect noted',
+        kind: 'defect-noted',
         part: 'brood box',
         defect: 'escape',
         forNow: 'use it once more with the worn side taped',
-        until: 'two weeks',
+        until: 'two-weeks',
       },
     ]);
     expect(text(shown)).toContain('worn escape, brood box: noted');
@@ -61,7 +61,7 @@ describe('defects and stray comb', () => {
     await press(shown, 'earlier visit');
     await press(shown, 'left');
     await press(shown, 'Note it');
-    expect(shown.entered()[0]).toMatchObject({ place: 'fallen on the floor', cause: 'earlier visit', removed: false });
+    expect(shown.entered()[0]).toMatchObject({ place: 'fallen-on-the-floor', cause: 'earlier-visit', removed: false });
   });
 });
 
@@ -76,7 +76,7 @@ describe('parts of the hive', () => {
     await press(shown, /^super 2 put on super 1/);
     expect(shown.entered()).toEqual([
       {
-        kind: 'stack changed',
+        kind: 'stack-changed',
         reason: 'full seams',
         change: {
           do: 'add',
@@ -101,7 +101,7 @@ describe('parts of the hive', () => {
   it('bars nothing but says that bees will not leave brood through an escape', async () => {
     const shown = await showAtHive(PartCard);
     const body: EntryBody = {
-      kind: 'frame side recorded',
+      kind: 'frame-side-recorded',
       address: { box: 'super 1', frame: 2, face: 'low' },
       side: parseSide('3S 5H'),
       seen: null,
@@ -137,7 +137,7 @@ describe('after a sting', () => {
     opened.length = 0;
     TestBed.inject(MatDialog).open = ((card: unknown) => opened.push(card)) as never;
     const at = new Date(TestBed.inject(Clock).now() - minutes * 60_000).toISOString();
-    const body = { kind: 'sting counted' as const, person: TRAINEES[0]!.id };
+    const body = { kind: 'sting-counted' as const, person: TRAINEES[0]!.id };
     const entry = { id: '01a20000-0000-7000-8000-0000000000aa', at, by: 'ruth', body };
     TestBed.inject(Store).dispatch(InspectionEvents.entryMade({ entry }));
     await shown.fixture.whenStable();
@@ -155,7 +155,7 @@ describe('after a sting', () => {
   it('keeps the answer; one beyond the sting opens the emergency card', async () => {
     const shown = await stung(12);
     await press(shown, 'fine');
-    expect(shown.entered().at(-1)).toEqual({ kind: 'sting asked after', person: TRAINEES[0]!.id, reaction: 'well' });
+    expect(shown.entered().at(-1)).toEqual({ kind: 'sting-asked-after', person: TRAINEES[0]!.id, reaction: 'well' });
     expect(opened).toEqual([]);
     await press(shown, 'breath, faint, sick');
     expect(opened).toHaveLength(1);
@@ -168,12 +168,12 @@ describe('a note without a pen', () => {
     const shown = await showAtHive(NoteCard);
     await press(shown, 'Queen marked today');
     const at = '2026-05-14T12:15:00.000Z';
-    const lifted = { kind: 'frame lifted' as const, box: 'brood box', frame: 1 };
+    const lifted = { kind: 'frame-lifted' as const, box: 'brood box', frame: 1 };
     const entry = { id: '01a20000-0000-7000-8000-0000000000ab', at, by: 'ruth', body: lifted };
     shown.store.dispatch(InspectionEvents.entryMade({ entry }));
     await shown.fixture.whenStable();
     await press(shown, 'Comb heavy, lift slowly');
-    expect(shown.entered().flatMap((body) => (body.kind === 'note written' ? [body.text] : []))).toEqual([
+    expect(shown.entered().flatMap((body) => (body.kind === 'note-written' ? [body.text] : []))).toEqual([
       'Queen marked today',
       'brood box, frame 1 toward the wall: Comb heavy, lift slowly',
     ]);
@@ -189,7 +189,7 @@ describe('a note without a pen', () => {
 
 describe('what helped a trainee', () => {
   const judged = (level: 'alone' | 'helped', skill = 'finds-eggs') =>
-    ({ kind: 'skill judged', trainee: TRAINEES[0]!.id, skill, level }) as const;
+    ({ kind: 'skill-judged', trainee: TRAINEES[0]!.id, skill, level }) as const;
   const entered = (shown: Shown, body: EntryBody, id: string) =>
     shown.store.dispatch(
       InspectionEvents.entryMade({ entry: { id, at: '2026-05-14T12:15:00.000Z', by: 'ruth', body } }),
@@ -232,8 +232,8 @@ describe('before the lid comes off', () => {
     await press(shown, /^Repair: loose joint/);
     await press(shown, /^Repair: loose joint.*done$/);
     expect(shown.entered()).toEqual([
-      { kind: 'task settled', task: TASK.id, done: true },
-      { kind: 'task settled', task: TASK.id, done: false },
+      { kind: 'task-settled', task: TASK.id, done: true },
+      { kind: 'task-settled', task: TASK.id, done: false },
     ]);
   });
 
@@ -247,12 +247,12 @@ describe('what waits on the device', () => {
     const shown = await showAtHive(WaitingCard);
     const made = (id: string, at: string, body: EntryBody) =>
       shown.store.dispatch(InspectionEvents.entryMade({ entry: { id, at, by: 'ruth', body } }));
-    made('01a20000-0000-7000-8000-0000000000b1', '2026-05-14T12:15:00.000Z', { kind: 'mood noted', mood: 2 });
-    made('01a20000-0000-7000-8000-0000000000b2', '2026-05-14T12:16:00.000Z', { kind: 'part taken off', part: 'roof' });
+    made('01a20000-0000-7000-8000-0000000000b1', '2026-05-14T12:15:00.000Z', { kind: 'mood-noted', mood: 2 });
+    made('01a20000-0000-7000-8000-0000000000b2', '2026-05-14T12:16:00.000Z', { kind: 'part-taken-off', part: 'roof' });
     await shown.fixture.whenStable();
     const lines = [...elementOf(shown.fixture).querySelectorAll('ol li')].map(textOf);
     expect(lines).toEqual(['13:15 mood: easy', '13:16 part taken off: roof']);
-    expect(kinds(shown.entered())).toEqual(['mood noted', 'part taken off']);
+    expect(kinds(shown.entered())).toEqual(['mood-noted', 'part-taken-off']);
   });
 });
 
@@ -291,15 +291,15 @@ describe('a hive of two brood boxes', () => {
       'roof',
       'super 1',
       'excluder',
-      'box opened',
-      'frame lifted',
+      'box-opened',
+      'frame-lifted',
     ]);
     shown.store.dispatch(InspectionEvents.sideChosen({ address: { box: 'brood box', frame: 1, face: 'low' } }));
     TestBed.inject(VisitDesk).lift();
     expect(shown.entered().slice(5)).toMatchObject([
-      { kind: 'part taken off', part: 'brood box 2' },
-      { kind: 'box opened', box: 'brood box' },
-      { kind: 'frame lifted', box: 'brood box', frame: 1 },
+      { kind: 'part-taken-off', part: 'brood box 2' },
+      { kind: 'box-opened', box: 'brood box' },
+      { kind: 'frame-lifted', box: 'brood box', frame: 1 },
     ]);
   });
 });

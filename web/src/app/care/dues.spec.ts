@@ -10,7 +10,7 @@ const colony = (number: string, more: Partial<Calendars['colonies'][number]> = {
   since: '2025-05-20',
   origin: 'split',
   class: 'teaching',
-  strain: 'cuts down',
+  strain: 'cuts-down',
   lastOpened: '2026-05-05',
   dues: [],
   rests: [],
@@ -49,7 +49,7 @@ const all: Calendars = {
     colony('5', { dues: [due('Room?', '2026-05-17', '2026-05-19'), due('Later', '2026-05-20', '2026-05-20')] }),
     colony('4', { dues: [due('Look for queen cells', '2026-05-11', '2026-05-12')] }),
     colony('6', {
-      starvation: { level: 'feed now', days: 3, reasons: ['about 1 kg of food left'] },
+      starvation: { level: 'feed-now', days: 3, reasons: ['about 1 kg of food left'] },
       swarm: {
         level: 'leaving',
         window: { from: '2026-05-14', to: '2026-05-22' },
@@ -96,7 +96,7 @@ describe('what is due', () => {
     await fixture.whenStable();
     expect(changes()[0]).toMatchObject({
       endpoint: 'setColony',
-      sent: { params: { hive: 'hive-4' }, body: { class: 'resting', strain: 'cuts down' } },
+      sent: { params: { hive: 'hive-4' }, body: { class: 'resting', strain: 'cuts-down' } },
       person: 'p',
     });
     await press(/^Log it/);

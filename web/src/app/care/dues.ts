@@ -10,13 +10,14 @@ import { dateText, decimal } from '../ui/format';
 import { CareRules } from './care-rules';
 import { EventForm, type LoggedEvent } from './event-form';
 import { ExpectedCard } from './expected-card';
+import { Named } from '../ui/named';
 
 type Sorting = 'date' | 'hive';
 
 /** The colony calendar: what is due at each hive, why and how strictly, until when it is left alone, its load, and what to expect. */
 @Component({
   selector: 'bc-dues',
-  imports: [RouterLink, ViewState, EventForm, ExpectedCard, CareRules],
+  imports: [Named, RouterLink, ViewState, EventForm, ExpectedCard, CareRules],
   templateUrl: './dues.html',
   styleUrl: './dues.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -60,9 +61,9 @@ export class Dues {
             {
               hive: colony.hive,
               number: colony.number,
-              head: colony.starvation.level === 'feed now' ? 'Feed now' : 'Food: watch',
+              head: colony.starvation.level === 'feed-now' ? 'Feed now' : 'Food: watch',
               text: colony.starvation.reasons.join('; '),
-              urgent: colony.starvation.level === 'feed now',
+              urgent: colony.starvation.level === 'feed-now',
             },
           ]
         : []),
@@ -120,7 +121,7 @@ export class Dues {
     return ['production', 'teaching', 'nucleus', 'resting'];
   }
   protected strains(): readonly Calendars['colonies'][number]['strain'][] {
-    return ['keeps laying', 'cuts down', 'stops'];
+    return ['keeps-laying', 'cuts-down', 'stops'];
   }
   protected readonly dayAndMonth = dayAndMonth;
   protected readonly dateText = dateText;

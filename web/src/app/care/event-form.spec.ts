@@ -33,7 +33,7 @@ describe('logging for a colony', () => {
   it('logs a feed of today as it stands', async () => {
     await fill('kg', '3.5');
     await submit();
-    expect(logged).toEqual([{ date: '2026-05-14', detail: { kind: 'feed', what: 'thin syrup', kg: 3.5 } }]);
+    expect(logged).toEqual([{ date: '2026-05-14', detail: { kind: 'feed', what: 'thin-syrup', kg: 3.5 } }]);
   });
 
   it('asks for what the label says of a treatment, with its cautions, and does not log it half', async () => {
@@ -63,13 +63,13 @@ describe('logging for a colony', () => {
 
   it('takes out one of several medicines by its name, or all of them', async () => {
     fixture.componentRef.setInput('inHive', ['amitraz strips', 'thymol gel']);
-    await choose('treatment out');
+    await choose('treatment-out');
     await submit();
     await fill('medicine', 'thymol gel');
     await submit();
     expect(logged.map(({ detail }) => detail)).toEqual([
-      { kind: 'treatment out' },
-      { kind: 'treatment out', medicine: 'thymol gel' },
+      { kind: 'treatment-out' },
+      { kind: 'treatment-out', medicine: 'thymol gel' },
     ]);
   });
 
@@ -82,7 +82,7 @@ describe('logging for a colony', () => {
       locked: [],
       says: null,
     });
-    await choose('super on');
+    await choose('super-on');
     expect(field('[role="alert"]').textContent).toMatch(/may go on from 8 Jun.*not for people/);
     fixture.componentRef.setInput('honey', {
       superOnFrom: null,
@@ -106,7 +106,7 @@ describe('logging for a colony', () => {
       says: null,
     };
     fixture.componentRef.setInput('honey', honey);
-    await choose('super on');
+    await choose('super-on');
     expect(field('[role="alert"]').textContent).toMatch(/carry feed down until about 19 May.*feeder off first/);
     await choose('feed');
     expect(field('[role="alert"]').textContent).toMatch(/super 1 stands on it.*not for people/);
@@ -128,13 +128,13 @@ describe('logging for a colony', () => {
   });
 
   it('sends only what belongs to the kind', async () => {
-    await choose('eggs seen');
+    await choose('eggs-seen');
     await submit();
     await choose('queen');
     await submit();
     expect(logged.map((entry) => entry.detail)).toEqual([
-      { kind: 'eggs seen' },
-      { kind: 'queen', start: 'cell sealed' },
+      { kind: 'eggs-seen' },
+      { kind: 'queen', start: 'cell-sealed' },
     ]);
   });
 });

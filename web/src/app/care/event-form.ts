@@ -4,39 +4,40 @@ import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angula
 import type { ColonyCalendar, endpoints } from '@brave-comb/contract';
 import { dayAndMonth } from '@brave-comb/core/units';
 import type { Sent } from '../api/contract-client';
+import { Named } from '../ui/named';
 
 /** Kinds of entry, in the words of the work. */
 const KINDS = {
   feed: 'Fed',
   patty: 'Protein patty given',
-  'feeder empty': 'Feeder found empty or taken off',
-  'super on': 'Super put on',
-  'super off': 'Super taken off',
-  'super left as winter food': 'Super left on as winter food',
+  'feeder-empty': 'Feeder found empty or taken off',
+  'super-on': 'Super put on',
+  'super-off': 'Super taken off',
+  'super-left-as-winter-food': 'Super left on as winter food',
   queen: 'Queen or queen cell',
-  'eggs seen': 'Eggs seen: she lays',
+  'eggs-seen': 'Eggs seen: she lays',
   treatment: 'Treatment given',
-  'treatment out': 'Treatment taken out',
-  'drone comb in': 'Drone comb put in',
-  'drone comb out': 'Drone comb taken out',
-  'brood stopped': 'Laying stopped (caged, brood taken)',
+  'treatment-out': 'Treatment taken out',
+  'drone-comb-in': 'Drone comb put in',
+  'drone-comb-out': 'Drone comb taken out',
+  'brood-stopped': 'Laying stopped (caged, brood taken)',
   hived: 'Hived here',
   suspicion: 'Suspicion of disease',
-  'suspicion settled': 'Suspicion settled',
-  'ordered by the inspector': 'Ordered by the inspector',
+  'suspicion-settled': 'Suspicion settled',
+  'ordered-by-the-inspector': 'Ordered by the inspector',
 } as const;
 type Kind = keyof typeof KINDS;
 
 const QUEEN_STARTS = {
-  'cell sealed': 'sealed queen cell seen',
-  'cell with larva': 'open cell with a larva seen',
-  'queen lost': 'queen lost or taken out',
-  'virgin emerged': 'virgin queen emerged',
-  'cell put in': 'ripe cell put in',
-  'queen put in': 'laying queen put in',
+  'cell-sealed': 'sealed queen cell seen',
+  'cell-with-larva': 'open cell with a larva seen',
+  'queen-lost': 'queen lost or taken out',
+  'virgin-emerged': 'virgin queen emerged',
+  'cell-put-in': 'ripe cell put in',
+  'queen-put-in': 'laying queen put in',
 } as const;
-const HIVED = ['package', 'swarm', 'late swarm', 'nucleus', 'split with the queen', 'split without a queen'] as const;
-const FEEDS = ['thin syrup', 'thick syrup', 'fondant', 'dry sugar'] as const;
+const HIVED = ['package', 'swarm', 'late-swarm', 'nucleus', 'split-with-the-queen', 'split-without-a-queen'] as const;
+const FEEDS = ['thin-syrup', 'thick-syrup', 'fondant', 'dry-sugar'] as const;
 
 /** What was done to a colony or seen on it, and when. */
 export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'], 'id'>;
@@ -44,7 +45,7 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
 /** Logs what was done to a colony or seen on it. */
 @Component({
   selector: 'bc-event-form',
-  imports: [ReactiveFormsModule],
+  imports: [Named, ReactiveFormsModule],
   template: `
     <h3>Log for hive {{ hive() }}</h3>
     <form class="fields" [formGroup]="form" (ngSubmit)="submit()">
@@ -66,7 +67,7 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
             Feed
             <select formControlName="what">
               @for (option of feeds; track option) {
-                <option [value]="option">{{ option }}</option>
+                <option [value]="option">{{ option | named: 'feed' }}</option>
               }
             </select>
           </label>
@@ -75,7 +76,7 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
         @case ('patty') {
           <label>kg <input type="number" min="0.05" max="5" step="0.05" formControlName="kg" /></label>
         }
-        @case ('super on') {
+        @case ('super-on') {
           <label>Holds, kg <input type="number" min="1" max="40" step="0.5" formControlName="kg" /></label>
         }
         @case ('queen') {
@@ -93,18 +94,18 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
             As
             <select formControlName="as">
               @for (option of hived; track option) {
-                <option [value]="option">{{ option }}</option>
+                <option [value]="option">{{ option | named: 'newColony' }}</option>
               }
             </select>
           </label>
         }
-        @case ('ordered by the inspector') {
+        @case ('ordered-by-the-inspector') {
           <label>What, and by whom <input type="text" maxlength="300" formControlName="text" /></label>
         }
         @case ('suspicion') {
           <label>Of <input type="text" maxlength="120" formControlName="text" /></label>
         }
-        @case ('treatment out') {
+        @case ('treatment-out') {
           <label>
             Which
             <select formControlName="medicine">
@@ -189,9 +190,9 @@ export class EventForm {
   protected readonly form = this.build.group({
     kind: this.build.control<Kind>('feed'),
     date: ['', Validators.required],
-    what: this.build.control<(typeof FEEDS)[number]>('thin syrup'),
+    what: this.build.control<(typeof FEEDS)[number]>('thin-syrup'),
     kg: 2,
-    start: this.build.control<keyof typeof QUEEN_STARTS>('cell sealed'),
+    start: this.build.control<keyof typeof QUEEN_STARTS>('cell-sealed'),
     as: this.build.control<(typeof HIVED)[number]>('swarm'),
     text: '',
     doses: 1,
@@ -210,7 +211,7 @@ export class EventForm {
     if (!honey) return null;
     if (this.kind() === 'feed' && honey.standing.length > 0)
       return `${honey.standing.join(' and ')} ${honey.standing.length === 1 ? 'stands' : 'stand'} on it: feed is carried up as well, and its honey is then not for people. Take supers for harvest off first; only starving bees come before that.`;
-    if (this.kind() !== 'super on') return null;
+    if (this.kind() !== 'super-on') return null;
     const { date } = this.form.getRawValue();
     if (honey.superOnFrom && date < honey.superOnFrom)
       return `A new super for harvest may go on from ${dayAndMonth(honey.superOnFrom)}: put on before, its honey is not for people. Mark the box, or wait.`;
@@ -234,9 +235,9 @@ export class EventForm {
     if (kind === 'treatment' && !text.trim()) return 'Name the active ingredient and its form, as on the label.';
     if (kind === 'treatment' && withdrawal === null)
       return 'Give the withdrawal for honey in days, from the label: 0 if it says none.';
-    if (kind === 'ordered by the inspector' && !text.trim()) return 'Say what the inspector ordered, and who.';
+    if (kind === 'ordered-by-the-inspector' && !text.trim()) return 'Say what the inspector ordered, and who.';
     if (kind === 'suspicion' && !text.trim()) return 'Say what is suspected.';
-    if ((kind === 'feed' || kind === 'patty' || kind === 'super on') && !(kg > 0)) return 'Give the weight in kg.';
+    if ((kind === 'feed' || kind === 'patty' || kind === 'super-on') && !(kg > 0)) return 'Give the weight in kg.';
     return null;
   });
 
@@ -254,7 +255,7 @@ export class EventForm {
         return { kind, what, kg };
       case 'patty':
         return { kind, kg };
-      case 'super on':
+      case 'super-on':
         return { kind, holdsKg: kg };
       case 'queen':
         return { kind, start };
@@ -262,13 +263,13 @@ export class EventForm {
         return { kind, as };
       case 'suspicion':
         return { kind, of: text };
-      case 'ordered by the inspector':
+      case 'ordered-by-the-inspector':
         return { kind, what: text };
       case 'treatment': {
         const { doses, repeatAfter, removeAfter, withdrawal, supersAllowed } = treatment;
         return { kind, medicine: text, doses, repeatAfter, removeAfter, withdrawal, supersAllowed };
       }
-      case 'treatment out':
+      case 'treatment-out':
         return medicine === '' ? { kind } : { kind, medicine };
       default:
         return { kind };

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { ExpectedState } from '@brave-comb/contract';
 import { decimal } from '../ui/format';
+import { Named } from '../ui/named';
 
 /** What a colony should look like today, before it is opened. */
 @Component({
   selector: 'bc-expected-card',
+  imports: [Named],
   template: `
     <h3>Expect today</h3>
     @if (expected().stale; as why) {
@@ -26,7 +28,9 @@ import { decimal } from '../ui/format';
       </dl>
     }
     <p class="quiet">
-      From the record of {{ expected().days }} days ago{{ expected().phase ? ', now ' + expected().phase : '' }}.
+      From the record of {{ expected().days }} days ago{{
+        expected().phase ? ', now ' + (expected().phase! | named: 'phase') : ''
+      }}.
       @for (why of expected().because; track why) {
         <span>{{ why }}. </span>
       }

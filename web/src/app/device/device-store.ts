@@ -1,5 +1,6 @@
 import { Injectable, signal } from '@angular/core';
 import type { Output, Person, Problem, VisitFile, endpoints } from '@brave-comb/contract';
+import { idNow, withIdsOfNow } from '@brave-comb/core/exchange';
 import { STEP_IDS, type SideAddress, type SideEntry, type StepId, type VisitEntry } from '@brave-comb/core/inspection';
 import { DAY } from '@brave-comb/core/units';
 import { type DBSchema, type IDBPDatabase, type IDBPTransaction, type StoreNames, openDB } from 'idb';
@@ -98,6 +99,17 @@ async function carryPhotos(
   (db as unknown as IDBPDatabase<PhotosBefore>).deleteObjectStore('photos');
 }
 
+/** What an older version kept is read with the ids of today. */
+async function carryIds(change: IDBPTransaction<Device, StoreNames<Device>[], 'versionchange'>): Promise<void> {
+  const carry = async <Name extends StoreNames<Device>>(name: Name): Promise<void> => {
+    for (let at = await change.objectStore(name).openCursor(); at; at = await at.continue()) {
+      const now = withIdsOfNow(at.value);
+      if (now !== at.value) await at.update(now);
+    }
+  };
+  await Promise.all([carry('files'), carry('prepared'), carry('entries'), carry('views')]);
+}
+
 const JOURNAL = 'brave-comb/entry/';
 const DRAFT = 'brave-comb/draft/';
 const JOINED = 'brave-comb/joined/';
@@ -125,7 +137,7 @@ const journalKeys = (): string[] => Object.keys(localStorage).filter((key) => ke
  */
 @Injectable({ providedIn: 'root' })
 export class DeviceStore {
-  private readonly opened: Promise<IDBPDatabase<Device>> = openDB<Device>('brave-comb', 4, {
+  private readonly opened: Promise<IDBPDatabase<Device>> = openDB<Device>('brave-comb', 5, {
     upgrade: (db, before, _now, change) => {
       if (before < 1) {
         for (const name of ['people', 'prepared'] as const) db.createObjectStore(name);
@@ -135,7 +147,8 @@ export class DeviceStore {
       }
       if (before < 3) db.createObjectStore('attachments', { keyPath: 'id' });
       if (before === 2) void carryPhotos(db, change);
-      db.createObjectStore('views', { keyPath: 'key' }).createIndex('at', 'at');
+      if (before < 4) db.createObjectStore('views', { keyPath: 'key' }).createIndex('at', 'at');
+      if (before > 0) void carryIds(change);
     },
   });
   /** Entries for which this device had no room: they live as long as the page does, and are sent first. */
@@ -222,7 +235,8 @@ export class DeviceStore {
   }
 
   step(visit: string): StepId | null {
-    return STEP_IDS.find((step) => step === localStorage.getItem(`${STEP}${visit}`)) ?? null;
+    const kept = idNow(localStorage.getItem(`${STEP}${visit}`) ?? '');
+    return STEP_IDS.find((step) => step === kept) ?? null;
   }
 
   async keepPrepared(file: VisitFile): Promise<void> {
@@ -366,7 +380,7 @@ export class DeviceStore {
   private async readJournal(): Promise<void> {
     for (const key of journalKeys()) {
       const written = localStorage.getItem(key);
-      if (written) await this.keepEntry(JSON.parse(written) as WaitingEntry);
+      if (written) await this.keepEntry(withIdsOfNow(JSON.parse(written) as WaitingEntry));
     }
     for (const entry of this.homeless.values()) await this.keepEntry(entry);
   }
@@ -447,7 +461,7 @@ export class DeviceStore {
 
   draft(visit: string): SideDraft | null {
     const kept = localStorage.getItem(`${DRAFT}${visit}`);
-    return kept ? (JSON.parse(kept) as SideDraft) : null;
+    return kept ? withIdsOfNow(JSON.parse(kept) as SideDraft) : null;
   }
 
   forgetDraft(visit: string): void {

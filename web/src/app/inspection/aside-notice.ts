@@ -19,7 +19,7 @@ import { DeviceStore } from '../device/device-store';
           <a matButton="outlined" routerLink="/sign-in" [queryParams]="{ back: router.url }">Sign in again</a>
         </p>
       }
-      @case ('somebody else') {
+      @case ('somebody-else') {
         <p class="bad" role="alert">
           Somebody else has signed in on this device. What you enter here stays under your name and is sent when you
           sign in again.

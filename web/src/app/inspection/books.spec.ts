@@ -24,7 +24,7 @@ const stray = (cause: string) => ({
   hiveNumber: '6',
   at: '2026-05-05T12:00:00Z',
   where: 'under the excluder, brood box',
-  content: 'drone brood',
+  content: 'drone-brood',
   cause,
   mend: 'measure the gap',
   removed: true,
@@ -37,7 +37,7 @@ const BOOK = {
     task('floor', '2026-09-19'),
     task('stand', '2026-05-02', { by: 'Morag', at: '2026-05-03T12:00:00Z' }),
   ],
-  strayCombs: [stray('gap too wide'), stray('gap too wide'), stray('not known')],
+  strayCombs: [stray('gap-too-wide'), stray('gap-too-wide'), stray('not-known')],
   scraps: [
     { date: '2026-05-14', kg: 0.3, hives: ['4', '6'] },
     { date: '2026-05-05', kg: 0.15, hives: ['4'] },

@@ -99,7 +99,7 @@ describe('a hive stack', () => {
     {
       layer: { id: 'brood box', kind: 'box', box: 'national-brood', frames: 11, dummy: true },
       text: '21 kg',
-      note: 'stays put',
+      note: 'stays-put',
     },
     {
       layer: { id: 'super 1', kind: 'box', box: 'national-super', frames: 10, dummy: false },
@@ -125,7 +125,7 @@ describe('a hive stack', () => {
 describe('a level glyph', () => {
   it('puts a frame together as less help is needed', async () => {
     const strokes: number[] = [];
-    for (const level of [null, 'saw it', 'helped', 'with a word', 'alone', 'can teach']) {
+    for (const level of [null, 'saw-it', 'helped', 'with-a-word', 'alone', 'can-teach']) {
       const path =
         of(await show(LevelGlyph, { level }))
           .querySelector('path')
@@ -133,7 +133,7 @@ describe('a level glyph', () => {
       strokes.push(path.split('M').length - 1);
     }
     expect(strokes).toEqual([0, 1, 2, 3, 4, 4]);
-    expect(of(await show(LevelGlyph, { level: 'can teach' })).querySelector('rect')).not.toBeNull();
+    expect(of(await show(LevelGlyph, { level: 'can-teach' })).querySelector('rect')).not.toBeNull();
     const fading = of(await show(LevelGlyph, { level: 'alone', fading: true })).querySelector('path');
     expect(fading?.getAttribute('stroke-dasharray')).toBeTruthy();
   });

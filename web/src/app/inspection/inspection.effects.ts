@@ -114,8 +114,8 @@ export const keepEntry = createEffect(
       withLatestFrom(store.select(inspectionFeature.selectVisit), store.select(inspectionFeature.selectOwnStep)),
       mergeMap(async ([{ entry }, visit, step]) => {
         if (!visit) return;
-        if (entry.body.kind === 'frame side recorded') device.forgetDraft(visit);
-        device.keepStep(visit, entry.body.kind === 'visit closed' ? null : step);
+        if (entry.body.kind === 'frame-side-recorded') device.forgetDraft(visit);
+        device.keepStep(visit, entry.body.kind === 'visit-closed' ? null : step);
         await device.keepEntry({ id: entry.id, visit, entry, problem: null });
         void outbox.send();
       }),

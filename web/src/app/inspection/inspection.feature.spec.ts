@@ -11,7 +11,7 @@ const { reducer } = inspectionFeature;
 const address = { box: 'brood', frame: 1, face: 'low' as const };
 const entry = (id: string, body: EntryBody): VisitEntry => ({ id, at: '2026-05-14T12:00:00Z', by: 'tomasz', body });
 const read = (id: string, line: string) =>
-  entry(id, { kind: 'frame side recorded', address, side: parseSide(line), seen: null });
+  entry(id, { kind: 'frame-side-recorded', address, side: parseSide(line), seen: null });
 
 const file = {
   visit: { id: 'visit', questions: ['laying'] },
@@ -101,19 +101,19 @@ describe('a visit on this device', () => {
   });
 
   it('keeps its own step while another device goes on', () => {
-    const step = (id: string, at: 'frames' | 'sum up') => ({
+    const step = (id: string, at: 'frames' | 'sum-up') => ({
       ...read(id, '8H'),
-      body: { kind: 'step reached' as const, step: at },
+      body: { kind: 'step-reached' as const, step: at },
     });
     const mine = reducer(opened, InspectionEvents.entryMade({ entry: step('a', 'frames') }));
     const heard = reducer(
       mine,
-      InspectionEvents.entriesHeard({ visit: 'visit', entries: [step('a', 'frames'), step('b', 'sum up')], heard: 2 }),
+      InspectionEvents.entriesHeard({ visit: 'visit', entries: [step('a', 'frames'), step('b', 'sum-up')], heard: 2 }),
     );
     expect(inspectionFeature.selectStep.projector(heard.ownStep, recordOf(heard))).toBe('frames');
     const undone = reducer(
       heard,
-      InspectionEvents.entryMade({ entry: { ...read('u', '8H'), body: { kind: 'entry undone', entry: 'a' } } }),
+      InspectionEvents.entryMade({ entry: { ...read('u', '8H'), body: { kind: 'entry-undone', entry: 'a' } } }),
     );
     expect(undone.ownStep).toBeNull();
   });
@@ -140,7 +140,7 @@ describe('a visit on this device', () => {
     const refused = reducer(
       waiting,
       InspectionEvents.entriesRefused({
-        entries: [{ id: 'a', visit: 'visit', entry: made, problem: { problem: 'x', message: 'no' } }],
+        entries: [{ id: 'a', visit: 'visit', entry: made, problem: { problem: 'not-valid', message: 'no' } }],
       }),
     );
     expect(recordOf(refused).sides).toEqual({});

@@ -121,13 +121,13 @@ function withFile(state: InspectionState, file: VisitFile): InspectionState {
 
 /** The step of this device after one of its entries; a step that was taken back is no step of its own any more. */
 function stepAfter(state: InspectionState, { body }: VisitEntry): StepId | null {
-  if (body.kind === 'step reached') return body.step;
-  if (body.kind !== 'entry undone') return state.ownStep;
+  if (body.kind === 'step-reached') return body.step;
+  if (body.kind !== 'entry-undone') return state.ownStep;
   const all = [
     ...((state.file?.entries ?? []) as readonly VisitEntry[]),
     ...Object.values(state.waiting.entities).flatMap((each) => (each ? [each.entry] : [])),
   ];
-  return all.find(({ id }) => id === body.entry)?.body.kind === 'step reached' ? null : state.ownStep;
+  return all.find(({ id }) => id === body.entry)?.body.kind === 'step-reached' ? null : state.ownStep;
 }
 
 function firstUnread(file: VisitFile, state: InspectionState): SideAddress | null {
@@ -172,8 +172,8 @@ export const inspectionFeature = createFeature({
         ? {
             ...state,
             waiting: adapter.addOne({ id: entry.id, visit: state.visit, entry, problem: null }, state.waiting),
-            before: entry.body.kind === 'frame side recorded' ? [] : state.before,
-            after: entry.body.kind === 'frame side recorded' ? [] : state.after,
+            before: entry.body.kind === 'frame-side-recorded' ? [] : state.before,
+            after: entry.body.kind === 'frame-side-recorded' ? [] : state.after,
             ownStep: stepAfter(state, entry),
           }
         : state,

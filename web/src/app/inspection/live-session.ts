@@ -8,11 +8,12 @@ import { ContractClient } from '../api/contract-client';
 import { endpoints } from '../api/endpoints';
 import { Clock } from '../people/clock';
 import { liveEvents } from './live-events';
+import { Named } from '../ui/named';
 
 /** All hives of the session for whoever leads it: clocks, moods, stings and warnings as they come. */
 @Component({
   selector: 'bc-live-session',
-  imports: [RouterLink],
+  imports: [Named, RouterLink],
   template: `
     <section class="sheet" aria-labelledby="live-title">
       <h1 id="live-title">
@@ -31,13 +32,13 @@ import { liveEvents } from './live-events';
             <dl>
               <div>
                 <dt>Open</dt>
-                <dd [class.late]="row.clock.state === 'shut now'" [class.soon]="row.clock.state === 'start closing'">
+                <dd [class.late]="row.clock.state === 'shut-now'" [class.soon]="row.clock.state === 'start-closing'">
                   {{ row.open }}
                 </dd>
               </div>
               <div>
                 <dt>Step</dt>
-                <dd>{{ row.visit.step }}</dd>
+                <dd>{{ row.visit.step | named: 'step' }}</dd>
               </div>
               <div>
                 <dt>Sides</dt>
@@ -157,7 +158,7 @@ export class LiveSessionScreen {
       visit,
       clock,
       open:
-        clock.state === 'not open'
+        clock.state === 'not-open'
           ? 'not yet'
           : clock.state === 'closed'
             ? `closed after ${minutes} min`

@@ -39,7 +39,7 @@ class MemoryDevice {
 const entry = (id: string, visit = 'visit'): WaitingEntry => ({
   id,
   visit,
-  entry: { id, at: '2026-05-14T12:00:00Z', by: 'tomasz', body: { kind: 'mood noted', mood: 2 } },
+  entry: { id, at: '2026-05-14T12:00:00Z', by: 'tomasz', body: { kind: 'mood-noted', mood: 2 } },
   problem: null,
 });
 const start = (id: string): WaitingStart => ({
@@ -49,7 +49,7 @@ const start = (id: string): WaitingStart => ({
   startedAt: '2026-05-14T12:00:00Z',
 });
 const fault = (status: number, details: CallFault['details'] = []): Observable<never> =>
-  throwError((): CallFault => ({ status, problem: 'x', message: `status ${status}`, details }));
+  throwError((): CallFault => ({ status, problem: 'not-valid', message: `status ${status}`, details }));
 
 describe('the outbox', () => {
   let device: MemoryDevice;
@@ -175,8 +175,8 @@ describe('the outbox', () => {
     answers.push(() =>
       of({
         verdicts: [
-          { id: 'good', outcome: 'known already' },
-          { id: 'bad', outcome: 'refused', problem: { problem: 'over eight eighths', message: 'Take 1 back.' } },
+          { id: 'good', outcome: 'known-already' },
+          { id: 'bad', outcome: 'refused', problem: { problem: 'over-eight-eighths', message: 'Take 1 back.' } },
         ],
       }),
     );
@@ -195,7 +195,7 @@ describe('the outbox', () => {
   });
 
   it('does not send refused entries again by itself', async () => {
-    device.waitingEntries.set('a', { ...entry('a'), problem: { problem: 'x', message: 'no' } });
+    device.waitingEntries.set('a', { ...entry('a'), problem: { problem: 'not-valid', message: 'no' } });
     await outbox.send();
     expect(calls).toEqual([]);
   });

@@ -42,7 +42,7 @@ export class Photos {
       type: 'image/jpeg',
       file: scaled.jpeg,
     });
-    this.desk.enter({ kind: 'photo taken', photo: id, of, spot });
+    this.desk.enter({ kind: 'photo-taken', photo: id, of, spot });
     void this.outbox.send();
     return { id };
   }

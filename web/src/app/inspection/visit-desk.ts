@@ -70,7 +70,7 @@ export class VisitDesk {
     const problem = sideProblem(side);
     if (problem) return problem;
     this.enter({
-      kind: 'frame side recorded',
+      kind: 'frame-side-recorded',
       address,
       side,
       seen: this.mayReplace(reading?.by) ? reading!.entry : null,
@@ -89,7 +89,7 @@ export class VisitDesk {
     if (isBlank(side)) return 'Nothing is entered yet. Enter what you see, or let the supervisor read.';
     const problem = sideProblem(side);
     if (problem) return problem;
-    this.enter({ kind: 'side read by trainee', person, address, side });
+    this.enter({ kind: 'side-read-by-trainee', person, address, side });
     this.read(null);
     return null;
   }
@@ -112,26 +112,26 @@ export class VisitDesk {
     const { inHand, boxes, closed } = this.record();
     if (!address || closed || (inHand?.box === address.box && inHand.frame === address.frame)) return;
     const { box, frame } = address;
-    this.cautions.set(guardsOf({ do: 'lift frame', box, frame }, this.facts()));
+    this.cautions.set(guardsOf({ do: 'lift-frame', box, frame }, this.facts()));
     // Nobody lifts a frame with the lid on: what stands above is off, also when nobody tapped it.
     const { stack } = this.facts();
     const off = new Set(this.record().partsOff);
     if (stack.some(({ id }) => id === box))
-      for (const { id } of partsAbove(stack, box)) if (!off.has(id)) this.enter({ kind: 'part taken off', part: id });
-    if (!boxes.some((each) => each.box === box)) this.enter({ kind: 'box opened', box });
-    this.enter({ kind: 'frame lifted', box, frame });
+      for (const { id } of partsAbove(stack, box)) if (!off.has(id)) this.enter({ kind: 'part-taken-off', part: id });
+    if (!boxes.some((each) => each.box === box)) this.enter({ kind: 'box-opened', box });
+    this.enter({ kind: 'frame-lifted', box, frame });
   }
 
   /** Puts the frame in hand back. */
   setBack(): void {
     const { inHand } = this.record();
     this.cautions.set([]);
-    if (inHand) this.enter({ kind: 'frame set back', box: inHand.box, frame: inHand.frame });
+    if (inHand) this.enter({ kind: 'frame-set-back', box: inHand.box, frame: inHand.frame });
   }
 
   /** Puts a comb from the frame rest back where it was found. */
   putBack({ comb, box, place }: Extract<ClosingTask, { kind: 'comb' }>): void {
-    this.enter({ kind: 'comb moved', comb, to: { in: 'box', box, place }, reason: 'back from the frame rest' });
+    this.enter({ kind: 'comb-moved', comb, to: { in: 'box', box, place }, reason: 'back from the frame rest' });
   }
 
   change(side: FrameSide, pending = ''): void {
@@ -154,7 +154,7 @@ export class VisitDesk {
       return;
     }
     const last = this.record().undoable.at(-1);
-    if (last) this.enter({ kind: 'entry undone', entry: last });
+    if (last) this.enter({ kind: 'entry-undone', entry: last });
   }
 
   /** Brings again what was taken back last. */
@@ -164,7 +164,7 @@ export class VisitDesk {
       return;
     }
     const last = this.record().redoable;
-    if (last) this.enter({ kind: 'entry undone', entry: last });
+    if (last) this.enter({ kind: 'entry-undone', entry: last });
   }
 
   /** Whether anything can be brought again. */

@@ -60,7 +60,7 @@ export class Voice {
     const id = uuid();
     const seconds = Math.min(MOST_SECONDS, Math.round((Date.now() - since) / 1000));
     await this.device.keepAttachment({ id, visit, takenAt: this.clock.instant(), type, file });
-    this.desk.enter({ kind: 'voice recorded', recording: id, seconds, spot });
+    this.desk.enter({ kind: 'voice-recorded', recording: id, seconds, spot });
     void this.outbox.send();
     return { id, seconds };
   }

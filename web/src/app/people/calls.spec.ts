@@ -89,10 +89,10 @@ describe('calls of the server', () => {
   });
 
   it.each([
-    ['/api/visits/v/entries', 401, 'not signed in', 'over'],
-    ['/api/visits/v/entries', 401, 'somebody else', 'somebody else'],
+    ['/api/visits/v/entries', 401, 'not-signed-in', 'over'],
+    ['/api/visits/v/entries', 401, 'somebody-else', 'somebody-else'],
     ['/api/people/sign-in', 401, 'wrong password', null],
-    ['/api/visits/v/entries', 403, 'not allowed', null],
+    ['/api/visits/v/entries', 403, 'not-allowed', null],
     ['/api/visits/v/entries', 503, 'busy', null],
   ])('notice by the answer of %s, %d %s, how a sign-in ended: %s', async (url, status, problem, end) => {
     signedIn();

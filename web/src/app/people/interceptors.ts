@@ -24,7 +24,7 @@ export const noticesEnd: HttpInterceptorFn = (request, next) => {
     catchError((error: unknown) => {
       if (error instanceof HttpErrorResponse && error.status === 401 && !SIGN_IN.test(request.url)) {
         const { problem } = (error.error ?? {}) as { problem?: string };
-        store.dispatch(PeopleEvents.signInEnded({ end: problem === 'somebody else' ? problem : 'over' }));
+        store.dispatch(PeopleEvents.signInEnded({ end: problem === 'somebody-else' ? problem : 'over' }));
       }
       return throwError(() => error);
     }),

@@ -44,7 +44,7 @@ async function whoIsHere(client: ContractClient, device: DeviceStore, looking: P
     const { person, clock, door } = await firstValueFrom(client.call(endpoints.whoAmI, {}));
     keepClock(Date.parse(clock.now), clock.demo);
     if (looking && person?.id !== looking.id)
-      return PeopleEvents.signInEnded({ end: person ? 'somebody else' : 'over' });
+      return PeopleEvents.signInEnded({ end: person ? 'somebody-else' : 'over' });
     const here = signedOut ? null : person;
     await device.belongTo(here);
     return PeopleEvents.personRecognised({ person: here, clock: readNow(clock), door });

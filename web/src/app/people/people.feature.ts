@@ -19,7 +19,7 @@ export interface ClockState {
 }
 
 /** How a sign-in ended while its page was open: it is over, or somebody else signed in on this device. */
-export type SignInEnd = 'over' | 'somebody else';
+export type SignInEnd = 'over' | 'somebody-else';
 
 export const PeopleEvents = createActionGroup({
   source: 'People',

@@ -18,7 +18,7 @@ const JOB: PlanJob = {
   plan: null,
   trouble: null,
 };
-const FAULT = { status: 503, problem: 'away', message: 'The server is away. Try again.', details: [] };
+const FAULT = { status: 503, problem: 'away' as const, message: 'The server is away. Try again.', details: [] };
 
 /** The browser's event source, fed by the test. */
 class FakeSource {

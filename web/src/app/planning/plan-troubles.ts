@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { type Trouble, TROUBLES } from '@brave-comb/core/planning';
+import { Named } from '../ui/named';
 
 /** What is weak in the plan, by kind; one kind at a time can be looked at. */
 @Component({
   selector: 'bc-plan-troubles',
+  imports: [Named],
   template: `
     <div class="kinds" role="group" aria-label="Troubles">
       @for (kind of kinds(); track kind.name) {
@@ -14,7 +16,7 @@ import { type Trouble, TROUBLES } from '@brave-comb/core/planning';
           [attr.aria-pressed]="only() === kind.name"
           (click)="chosen.emit(only() === kind.name ? null : kind.name)"
         >
-          {{ kind.count }} {{ kind.name }}
+          {{ kind.count }} {{ kind.name | named: 'planTrouble' }}
         </button>
       } @empty {
         <span class="quiet">No trouble: every rule is kept, every due met, every session likely.</span>

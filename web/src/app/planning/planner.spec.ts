@@ -72,8 +72,8 @@ class FakeWorker {
         },
       ],
       troubles: [
-        { kind: 'low odds', group: 'dipper', slot: 'sun', says: 'dipper, sun: fit in 5 of 10 forecasts.' },
-        { kind: 'due not met', hive: 'h10', says: 'h10 is due by day 3 and is not opened.' },
+        { kind: 'low-odds', group: 'dipper', slot: 'sun', says: 'dipper, sun: fit in 5 of 10 forecasts.' },
+        { kind: 'due-not-met', hive: 'h10', says: 'h10 is due by day 3 and is not opened.' },
       ],
       comparison: {
         more: { parts: PARTS, total: 6 },
@@ -317,7 +317,7 @@ describe('the planner board', () => {
       ...BOARD,
       pins: [{ id: 'p1', by: 'Ruth', at: '2026-05-14T06:40:00Z', what }],
       conflict: { pins: ['p1'], rules: [{ rule: 'group-gap', says: 'curlew comes on day 0 and on day 1.' }] },
-      hopeless: 'no slots',
+      hopeless: 'no-slots',
     } as unknown as PlanBoard);
     const alerts = [...element.querySelectorAll('[role="alert"]')].map(textOf).join(' ');
     expect(alerts).toContain('Curlew comes on Thu 14 and on Fri 15.');

@@ -531,19 +531,19 @@ export class Planner {
 }
 
 const HOPELESS_WORDS: Readonly<Record<NonNullable<PlanBoard['hopeless']>, string>> = {
-  'no fit hours':
+  'no-fit-hours':
     'No hour of these days is fit for opening hives, not even one forecast in twenty says so: what is planned cannot be held outdoors. Look again when the next forecast is in, or hold the session indoors.',
-  'no slots':
+  'no-slots':
     'No hours of the coming days are likely fit for opening hives. Look again when the next forecast is in, or lower the odds that the house asks for.',
-  'no groups': 'There is no group to plan for.',
-  'no supervisors': 'No supervisor can come in any of these hours. Change when they can come.',
-  'nobody can come': 'No hours suit a group and a supervisor together. Change when they can come.',
-  'no hive can be opened':
+  'no-groups': 'There is no group to plan for.',
+  'no-supervisors': 'No supervisor can come in any of these hours. Change when they can come.',
+  'nobody-can-come': 'No hours suit a group and a supervisor together. Change when they can come.',
+  'no-hive-can-be-opened':
     'Every colony rests or must stay shut in the hours that suit. The dues say from when each may be opened.',
 };
 
 /** What an indoor session is an answer to. */
-const WEATHER: ReadonlySet<PlanBoard['hopeless']> = new Set(['no slots', 'no fit hours']);
+const WEATHER: ReadonlySet<PlanBoard['hopeless']> = new Set(['no-slots', 'no-fit-hours']);
 
 /** Whether two lists have the same things in the same order. */
 const sameItems = <T>(a: readonly T[], b: readonly T[]) =>

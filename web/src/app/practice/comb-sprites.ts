@@ -127,21 +127,21 @@ const DRAW: Readonly<Record<Exclude<CellKind, 'pollen'>, Stroke>> = {
     openCell(ink, look);
     egg(ink, (variant - 1.5) * 0.03, 0.04, ANGLES[variant]!, look);
   },
-  'two eggs': (ink, variant, look) => {
+  'two-eggs': (ink, variant, look) => {
     openCell(ink, look);
     egg(ink, -0.1, 0.06, ANGLES[variant]!, look);
     egg(ink, 0.11, -0.04, ANGLES[variant]! + 1.1, look);
   },
-  'young larva': (ink, variant, look) => {
+  'young-larva': (ink, variant, look) => {
     openCell(ink, look);
     disc(ink, 0, 0.02, 0.27, 0.25, 'rgb(226 222 200 / 0.35)');
     larva(ink, 0.13 + variant * 0.012, 0.085, variant * 1.7, PEARL);
   },
-  'old larva': (ink, variant, look) => {
+  'old-larva': (ink, variant, look) => {
     openCell(ink, look);
     larva(ink, 0.22 + variant * 0.01, 0.2, variant * 2.1, PEARL);
   },
-  'sealed worker': (ink, variant, look) => {
+  'sealed-worker': (ink, variant, look) => {
     lid(ink, broodLid(look, variant), mix([150, 114, 76], OLD_WAX, look.age * 0.7));
     disc(ink, -0.05, -0.08, 0.27, 0.21, 'rgb(255 236 200 / 0.22)');
     ink.strokeStyle = 'rgb(88 60 36 / 0.5)';
@@ -156,7 +156,7 @@ const DRAW: Readonly<Record<Exclude<CellKind, 'pollen'>, Stroke>> = {
     disc(ink, 0.02, 0.03, 0.17, 0.15, '#6b4a2a');
     arc(ink, 0.28, variant, variant + 2.6, 0.05, '#c9a273');
   },
-  'sealed drone': (ink, variant, look) => dome(ink, variant, look, 0.5),
+  'sealed-drone': (ink, variant, look) => dome(ink, variant, look, 0.5),
   nectar: (ink, variant, look) => {
     openCell(ink, look);
     hexagon(ink, FULL * 0.78);
@@ -166,7 +166,7 @@ const DRAW: Readonly<Record<Exclude<CellKind, 'pollen'>, Stroke>> = {
     arc(ink, 0.26, 3.5 + variant * 0.15, 4.7 + variant * 0.15, 0.07, `rgb(255 255 255 / ${glint})`);
     disc(ink, 0.15 - variant * 0.03, 0.14, 0.05, 0.04, `rgb(255 255 255 / ${glint * 0.7})`);
   },
-  'capped honey': (ink, variant, look) => {
+  'capped-honey': (ink, variant, look) => {
     const old = Math.min(1, look.age * 0.8);
     lid(
       ink,
@@ -196,24 +196,24 @@ const DRAW: Readonly<Record<Exclude<CellKind, 'pollen'>, Stroke>> = {
     disc(ink, 0, 0, 0.36, 0.34, 'rgb(158 160 148 / 0.8)');
     disc(ink, -0.1 + variant * 0.06, 0.08, 0.14, 0.12, 'rgb(96 104 88 / 0.8)');
   },
-  'sunken lid': (ink, variant, look) => {
+  'sunken-lid': (ink, variant, look) => {
     lid(ink, mix([112, 78, 48], [60, 40, 24], look.age), mix([150, 114, 76], OLD_WAX, look.age * 0.7));
     disc(ink, 0.02, 0.03, 0.3, 0.27, 'rgb(28 16 8 / 0.55)');
     arc(ink, 0.3, 0.3 + variant * 0.2, 1.9 + variant * 0.2, 0.05, 'rgb(232 208 170 / 0.45)');
   },
-  'pierced lid': (ink, variant, look) => {
+  'pierced-lid': (ink, variant, look) => {
     lid(ink, mix([120, 84, 52], [64, 44, 26], look.age), mix([150, 114, 76], OLD_WAX, look.age * 0.7));
     disc(ink, 0, 0, 0.28, 0.25, 'rgb(40 24 12 / 0.5)');
     disc(ink, (variant - 1.5) * 0.06, 0.02, 0.11, 0.08, '#120b06', variant);
   },
-  'bald pupa': (ink, variant, look) => {
+  'bald-pupa': (ink, variant, look) => {
     openCell(ink, look);
     disc(ink, 0, 0, 0.34, 0.32, '#f4efe2');
     const eye = ['#e6cfc6', '#b98aa0', '#7a3f62', '#3a1f30'][variant]!;
     disc(ink, -0.16, -0.03, 0.07, 0.1, eye);
     disc(ink, 0.16, -0.03, 0.07, 0.1, eye);
   },
-  'twisted larva': (ink, variant, look) => {
+  'twisted-larva': (ink, variant, look) => {
     openCell(ink, look);
     ink.save();
     ink.rotate(variant * 1.4);
@@ -234,7 +234,7 @@ const DRAW: Readonly<Record<Exclude<CellKind, 'pollen'>, Stroke>> = {
     disc(ink, 0.01, 0.01, 0.29, 0.26, variant > 1 ? '#8d8f8c' : '#eceae2', variant);
     disc(ink, -0.07, -0.08, 0.09, 0.06, 'rgb(255 255 255 / 0.5)');
   },
-  'domed in worker cell': (ink, variant, look) => dome(ink, variant, look, 0.43),
+  'domed-in-worker-cell': (ink, variant, look) => dome(ink, variant, look, 0.43),
 };
 
 /** A drone's lid stands up like a bullet: a bright crown and a dark rim. */

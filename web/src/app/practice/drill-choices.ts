@@ -2,21 +2,22 @@ import { ADVICE_KINDS, type AdviceKind } from '@brave-comb/core/care';
 import { type Answer, type Drill, NAMES, STOP_ANSWERS, type StopAnswer } from '@brave-comb/core/practice';
 import { DEPTHS, type Depth, HINDRANCES, type Hindrance } from '@brave-comb/core/weather';
 import type { Choice } from './choice-entry';
+import { named } from '../ui/named';
 
 const NONE = 'none';
 const option = (id: string, text = id) => ({ id, text });
 
 const ADVICE_TEXT: Readonly<Record<AdviceKind, string>> = {
   feed: 'Feed',
-  'queen cells': 'See to the queen cells',
-  'add space': 'Give room',
-  'look again': 'Look again soon',
-  'leave alone': 'Leave it alone',
+  'queen-cells': 'See to the queen cells',
+  'add-space': 'Give room',
+  'look-again': 'Look again soon',
+  'leave-alone': 'Leave it alone',
 };
 const DEPTH_TEXT: Readonly<Record<Depth, string>> = {
   outside: 'outside only',
   lid: 'under the lid',
-  'one frame': 'one frame, quickly',
+  'one-frame': 'one frame, quickly',
   full: 'the whole nest',
 };
 
@@ -33,7 +34,7 @@ export function choicesOf(drill: Drill): readonly Choice[] | null {
         {
           id: 'trouble',
           legend: 'What does it show?',
-          options: NAMES.map((name) => option(name ?? NONE, name ?? 'nothing wrong')),
+          options: NAMES.map((name) => option(name ?? NONE, name ? named('trouble', name) : 'nothing wrong')),
         },
       ];
     case 'weather':
@@ -46,11 +47,17 @@ export function choicesOf(drill: Drill): readonly Choice[] | null {
         {
           id: 'because',
           legend: 'What forbids more?',
-          options: [...HINDRANCES.map((each) => option(each)), option(NONE, 'nothing')],
+          options: [...HINDRANCES.map((each) => option(each, named('hindrance', each))), option(NONE, 'nothing')],
         },
       ];
     case 'stop':
-      return [{ id: 'stop', legend: 'What now?', options: STOP_ANSWERS.map((each) => option(each)) }];
+      return [
+        {
+          id: 'stop',
+          legend: 'What now?',
+          options: STOP_ANSWERS.map((each) => option(each, named('stopAnswer', each))),
+        },
+      ];
     case 'next':
       return [
         {
@@ -86,6 +93,6 @@ export function answerOf(drill: Drill, [first, second]: readonly string[]): Answ
     case 'photo':
       return { kind: 'photo', choice: Number(first) };
     default:
-      return { kind: 'given up' };
+      return { kind: 'given-up' };
   }
 }

@@ -5,23 +5,23 @@ import { CombPortrait } from '../inspection/comb-portrait';
 
 const QUESTION_TEXT = {
   laying: 'Is she laying?',
-  'queen cells': 'Are there queen cells?',
+  'queen-cells': 'Are there queen cells?',
   room: 'Have they room?',
   stores: 'Have they food?',
   health: 'Is the brood healthy?',
   pests: 'Are there pests?',
 } as const;
 const TEMPER_TEXT = {
-  'go on': 'calm on the combs',
+  'go-on': 'calm on the combs',
   smoke: 'a head-butt or two',
   pause: 'running, at the hands',
   close: 'stinging, following',
 } as const;
 const CLOCK_TEXT = {
-  'not open': '',
+  'not-open': '',
   well: 'in time',
-  'start closing': 'nearly up',
-  'shut now': 'overdrawn',
+  'start-closing': 'nearly up',
+  'shut-now': 'overdrawn',
   closed: '',
 } as const;
 

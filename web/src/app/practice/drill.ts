@@ -44,6 +44,7 @@ import { PracticeDesk, type Task } from './practice-desk';
 import { rightText, whenText } from './progress-text';
 import { ReadingEntry } from './reading-entry';
 import { ReadingTold } from './reading-told';
+import { Named } from '../ui/named';
 
 /** What is laid over a comb that was answered. */
 const OVERLAYS = ['off', 'zones', 'zones and eggs', 'my guess'] as const;
@@ -53,6 +54,7 @@ const MONTH = 30 * DAY;
 @Component({
   selector: 'bc-drill',
   imports: [
+    Named,
     AttachmentView,
     ChoiceEntry,
     CombPatterns,
@@ -138,15 +140,15 @@ export class DrillScreen {
     }
     const { kinds } = drill.side;
     const strange = new Set([
-      'sunken lid',
-      'pierced lid',
-      'bald pupa',
-      'twisted larva',
+      'sunken-lid',
+      'pierced-lid',
+      'bald-pupa',
+      'twisted-larva',
       'mummy',
-      'domed in worker cell',
+      'domed-in-worker-cell',
     ]);
     const meant = (kind: (typeof kinds)[number]) =>
-      drill.kind === 'trouble' ? strange.has(kind) || kind === 'two eggs' : kind === 'egg' || kind === 'two eggs';
+      drill.kind === 'trouble' ? strange.has(kind) || kind === 'two-eggs' : kind === 'egg' || kind === 'two-eggs';
     const rings = drill.kind === 'trouble' || mode === 'zones and eggs';
     return {
       zones: drill.kind === 'comb',

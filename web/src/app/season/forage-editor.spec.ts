@@ -20,7 +20,7 @@ const plant = (id: string, name: string, more: object = {}) => ({
   nectar: 3,
   pollen: 2,
   latin: `${name} latin`,
-  model: { kind: 'degree days', base: 5, sum: 390, days: 21 },
+  model: { kind: 'degree-days', base: 5, sum: 390, days: 21 },
   seen: [],
   ...more,
 });
@@ -36,7 +36,7 @@ const all = {
   sites: [],
   today: '2026-05-14',
   turn: '12-21',
-  method: 'single sine',
+  method: 'single-sine',
   plants: [
     plant('hawthorn', 'Hawthorn', { bloom: bloom('2026-05-17', '2026-06-07', { movedBy: -7 }) }),
     plant('dandelion', 'Dandelion', {
@@ -125,7 +125,7 @@ describe('the forage calendar', () => {
       name: 'Hawthorn',
       nectar: 3,
       pollen: 2,
-      model: { kind: 'degree days', base: 5, sum: 410, days: 24 },
+      model: { kind: 'degree-days', base: 5, sum: 410, days: 24 },
     });
     expect(element.querySelector('bc-plant-form')).toBeNull();
   });

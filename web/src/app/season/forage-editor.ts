@@ -9,6 +9,7 @@ import { PlantForm } from './plant-form';
 import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from './season.feature';
 import { ViewState } from '../api/view-state';
+import { Named } from '../ui/named';
 
 type Row = Forage['plants'][number];
 
@@ -17,7 +18,7 @@ const WORTH = ['none', 'a little', 'useful', 'good', 'a main source'] as const;
 /** The forage calendar of a site: its plants, this year's bloom, what was seen, and the general list to choose from. */
 @Component({
   selector: 'bc-forage-editor',
-  imports: [ViewState, PlantForm, MovePlanner],
+  imports: [Named, ViewState, PlantForm, MovePlanner],
   templateUrl: './forage-editor.html',
   styleUrl: './forage-editor.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -25,7 +25,7 @@ import { plantId } from '@brave-comb/core/season';
           <option value="dates">dates</option>
         </select>
       </label>
-      @if (form.controls.kind.value === 'degree days') {
+      @if (form.controls.kind.value === 'degree-days') {
         <label>Base, °C <input type="number" min="-5" max="15" step="0.5" formControlName="base" /></label>
         <label>Degree days <input type="number" min="1" max="4000" formControlName="sum" /></label>
       } @else {
@@ -60,7 +60,7 @@ export class PlantForm {
     name: ['', [Validators.required, Validators.maxLength(80)]],
     nectar: [0, [Validators.required, Validators.min(0), Validators.max(4)]],
     pollen: [0, [Validators.required, Validators.min(0), Validators.max(4)]],
-    kind: this.build.control<'degree days' | 'dates'>('dates'),
+    kind: this.build.control<'degree-days' | 'dates'>('dates'),
     base: [5, [Validators.required, Validators.min(-5), Validators.max(15)]],
     sum: [300, [Validators.required, Validators.min(1), Validators.max(4000)]],
     opens: ['05-01', [Validators.required, Validators.pattern(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/)]],

@@ -4,10 +4,12 @@ import type { PollenColour } from '@brave-comb/core/inspection';
 import { dayAndMonth } from '@brave-comb/core/units';
 import { oddsText } from '../ui/format';
 import { ViewDesk } from '../api/view-desk';
+import { Named } from '../ui/named';
 
 /** This week's key to the colours of pollen loads at the site, what was seen, and what is still unknown. */
 @Component({
   selector: 'bc-pollen-key',
+  imports: [Named],
   template: `
     <section class="sheet" aria-labelledby="pollen-title">
       <h2 id="pollen-title">Pollen colours of the week</h2>
@@ -15,13 +17,13 @@ import { ViewDesk } from '../api/view-desk';
       <div class="colours" role="group" aria-label="Colour of the loads">
         @for (each of all().pollen.key; track each.colour) {
           <button type="button" [attr.aria-pressed]="colour() === each.colour" (click)="colour.set(each.colour)">
-            <span [style.background]="each.shade" aria-hidden="true"></span>{{ each.colour }}
+            <span [style.background]="each.shade" aria-hidden="true"></span>{{ each.colour | named: 'pollenColour' }}
           </button>
         }
       </div>
       @if (chosen(); as key) {
         <div class="answer">
-          <b>{{ key.colour }}, now:</b>
+          <b>{{ key.colour | named: 'pollenColour' }}, now:</b>
           <ul>
             @for (guess of key.guesses; track guess.plant) {
               <li>
@@ -41,10 +43,12 @@ import { ViewDesk } from '../api/view-desk';
           @for (each of unknown(); track each.id) {
             <li>
               <span class="dot" [style.background]="shade(each.colour)" aria-hidden="true"></span>
-              {{ each.colour }}, {{ dayAndMonth(each.date) }} <i>{{ each.by }}</i>
+              {{ each.colour | named: 'pollenColour' }}, {{ dayAndMonth(each.date) }} <i>{{ each.by }}</i>
               @if (all().mayEdit) {
                 <label>
-                  <span class="unseen">Plant of the {{ each.colour }} loads of {{ each.date }}</span>
+                  <span class="unseen"
+                    >Plant of the {{ each.colour | named: 'pollenColour' }} loads of {{ each.date }}</span
+                  >
                   <select #plant (change)="settle(each.id, plant.value)">
                     <option value="">settle it</option>
                     @for (one of all().plants; track one.id) {
@@ -63,7 +67,8 @@ import { ViewDesk } from '../api/view-desk';
           @for (each of known(); track each.id) {
             <li>
               <span class="dot" [style.background]="shade(each.colour)" aria-hidden="true"></span>
-              {{ each.colour }}: {{ each.plant }}, {{ dayAndMonth(each.date) }} <i>{{ each.by }}</i>
+              {{ each.colour | named: 'pollenColour' }}: {{ each.plant }}, {{ dayAndMonth(each.date) }}
+              <i>{{ each.by }}</i>
             </li>
           }
         </ul>

@@ -8,7 +8,7 @@ const days = Array.from({ length: 21 }, (_, index) => ({
   observed: index < 6,
   warmest: [14, 16, 18] as const,
   rain: [0, 2] as const,
-  hours: { lid: [8, 9, 10] as const, 'one frame': [5, 6, 7] as const, full: [1, 3, 5] as const },
+  hours: { lid: [8, 9, 10] as const, 'one-frame': [5, 6, 7] as const, full: [1, 3, 5] as const },
   sun: { rise: '2026-05-14T04:07:00Z', set: '2026-05-14T20:15:00Z', hours: 16.1 },
 }));
 const strip: Strip = {
@@ -19,7 +19,7 @@ const strip: Strip = {
   days,
   phases: [
     {
-      phase: 'swarm season',
+      phase: 'swarm-season',
       from: '2026-04-25',
       to: '2026-06-14',
       swarming: { from: '2026-04-25', to: '2026-06-14' },

@@ -16,6 +16,7 @@ import { area, curveMonotoneX, line } from 'd3-shape';
 import { decimal, shortDate, timeOf, weekday } from '../ui/format';
 import { lanes } from '../ui/lanes';
 import { PHASE_FILL } from './phase-colours';
+import { named } from '../ui/named';
 
 const WIDTH = 1232;
 const LEFT = 96;
@@ -24,7 +25,7 @@ const LANE = 11;
 const MOST_LANES = 3;
 const PHASE = 13;
 const DUE_LANES = 3;
-const BARS = { lid: 40, 'one frame': 28, full: 16 } as const;
+const BARS = { lid: 40, 'one-frame': 28, full: 16 } as const;
 
 /** Three weeks around today: hours fit for opening, weather, bloom, sessions and what is due. Arrows move a day, [ and ] a week. */
 @Component({
@@ -109,7 +110,7 @@ export class SeasonStrip {
         chosen: day.date === (this.chosen() ?? today),
         known: fits !== null,
         lid: fits && bar('lid', 0, fits.lid[1]),
-        oneFrame: fits && bar('one frame', 0, fits['one frame'][1]),
+        oneFrame: fits && bar('one-frame', 0, fits['one-frame'][1]),
         sure: fits && bar('full', 0, fits.full[0]),
         maybe: fits && fits.full[2] > fits.full[0] ? bar('full', fits.full[0], fits.full[2]) : null,
         hoursText: fits ? hoursText(day) : '?',
@@ -161,7 +162,8 @@ export class SeasonStrip {
         fill: PHASE_FILL[span.phase],
         text:
           to - from > span.phase.length * 7
-            ? span.phase + (span.swarming && span.swarming.to >= this.strip().today ? ', swarms may leave' : '')
+            ? named('phase', span.phase) +
+              (span.swarming && span.swarming.to >= this.strip().today ? ', swarms may leave' : '')
             : '',
         cut: this.indexOf(span.from) > 0,
       };
@@ -200,8 +202,8 @@ export class SeasonStrip {
             ? `${each.plant} opens, ${each.giveOrTake} days either way`
             : each.plant
           : this.indexOf(each.to) < 21 && each.to <= today
-            ? `${each.plant} ended, ${gives(each)}`
-            : `${each.plant}, ${gives(each)}`;
+            ? `${each.plant} ended, ${named('gives', gives(each))}`
+            : `${each.plant}, ${named('gives', gives(each))}`;
         return { from, to, seen, text, gives: gives(each) };
       }),
       MOST_LANES,
@@ -230,7 +232,7 @@ export class SeasonStrip {
       const index = this.indexOf(session.date);
       if (index < 0 || index > 20) return [];
       const state =
-        session.status === 'called off'
+        session.status === 'called-off'
           ? 'off'
           : session.status === 'held'
             ? 'held'
@@ -316,7 +318,7 @@ export class SeasonStrip {
       day.sun.rise && day.sun.set
         ? `sun ${timeOf(day.sun.rise, strip.site.zone)} to ${timeOf(day.sun.set, strip.site.zone)}`
         : '',
-      session ? `session ${session.status}, ${session.groups} hives` : '',
+      session ? `session ${named('sessionStatus', session.status)}, ${session.groups} hives` : '',
       due.length > 0 ? `due: ${due.map((each) => `hive ${each.hive}`).join(', ')}` : '',
     ]
       .filter(Boolean)

@@ -19,7 +19,7 @@ const bloom = (plant: string, from: string, to: string, giveOrTake: number): Yea
   sum: { now: 100, needed: 300, base: 5 },
 });
 const swarmSeason: Year['phases'][number] = {
-  phase: 'swarm season',
+  phase: 'swarm-season',
   from: '2026-04-25',
   to: '2026-06-14',
   swarming: { from: '2026-04-25', to: '2026-06-14' },
@@ -31,7 +31,7 @@ const year: Year = {
   today: '2026-05-14',
   from: '2025-12-21',
   to: '2026-12-20',
-  climate: { band: 'cool maritime', from: 'the last year’s weather here', turn: '12-21' },
+  climate: { band: 'cool-maritime', from: 'the last year’s weather here', turn: '12-21' },
   forecast: { issuedAt: null, problem: null },
   phases: [
     { phase: 'build-up', from: '2025-12-21', to: '2026-04-24', swarming: null, reasons: ['warmth'] },
@@ -51,7 +51,7 @@ const year: Year = {
   spans: [{ kind: 'gap', from: '2026-08-06', to: '2026-09-08', plants: ['Lime', 'Ivy'], giveOrTake: 0 }],
   flow: { state: 'flow', chance: 0.97, reasons: [{ text: 'white new wax', says: 'flow', weight: 1 }], advice: 'Room.' },
   deadlines: [
-    { id: 'late', job: 'Supers on', from: '2026-04-01', by: '2026-04-14', before: 'main flow', why: 'over' },
+    { id: 'late', job: 'Supers on', from: '2026-04-01', by: '2026-04-14', before: 'main-flow', why: 'over' },
     { id: 'mites', job: 'Mites down', from: '2026-07-20', by: '2026-08-25', before: 'winter', why: 'winter bees' },
   ],
   events: [],
@@ -63,7 +63,7 @@ const year: Year = {
       rests: [],
       openings: ['2026-05-05'],
     },
-    { hive: '5', dues: [], rests: [{ from: '2026-05-10', to: '2026-05-20', why: 'young queen' }], openings: [] },
+    { hive: '5', dues: [], rests: [{ from: '2026-05-10', to: '2026-05-20', why: 'young-queen' }], openings: [] },
   ],
   scales: [
     {

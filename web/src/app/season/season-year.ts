@@ -23,6 +23,7 @@ import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from './season.feature';
 import { ViewState } from '../api/view-state';
 import { YearScale } from './year-scale';
+import { Named, named } from '../ui/named';
 
 const LABELS = 118;
 const NOTES = 232;
@@ -34,7 +35,7 @@ const WEEK = 7;
 /** The year of growth: phases, weather, bloom, flow, sessions, deadlines and each hive's openings and dues. */
 @Component({
   selector: 'bc-season-year',
-  imports: [RouterLink, ViewState],
+  imports: [Named, RouterLink, ViewState],
   templateUrl: './season-year.html',
   styleUrl: './season-year.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -103,7 +104,7 @@ export class SeasonYear {
   private readonly firstPollen = computed(() => {
     const year = this.year();
     if (!year) return 0;
-    const seen = year.events.find((event) => event.kind === 'natural pollen')?.date;
+    const seen = year.events.find((event) => event.kind === 'natural-pollen')?.date;
     const plant = year.bloom.find((bloom) => bloom.pollen >= 2)?.from;
     return this.day(seen ?? plant ?? year.from);
   });
@@ -159,8 +160,8 @@ export class SeasonYear {
         room: Math.max(0, room),
         fill: PHASE_FILL[span.phase],
         swarms: swarms && { left: swarms.left, room: Math.max(0, swarms.right - swarms.left) },
-        text: room > span.phase.length * 6.1 ? span.phase : '',
-        title: `${span.phase}, ${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}: ${span.reasons.join('; ')}${span.swarming ? `; swarms may leave ${dayAndMonth(span.swarming.from)} to ${dayAndMonth(span.swarming.to)}` : ''}`,
+        text: room > span.phase.length * 6.1 ? named('phase', span.phase) : '',
+        title: `${named('phase', span.phase)}, ${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}: ${span.reasons.join('; ')}${span.swarming ? `; swarms may leave ${dayAndMonth(span.swarming.from)} to ${dayAndMonth(span.swarming.to)}` : ''}`,
       };
     });
   });
@@ -309,7 +310,7 @@ export class SeasonYear {
           .map((event) => ({
             x: x(this.day(event.from)),
             y: top + 84,
-            text: event.kind,
+            text: named('scaleEvent', event.kind),
             title: `${dayAndMonth(event.from)}: ${event.says} (${decimal(event.kg)} kg)`,
           })),
         zero: y(0),
@@ -325,7 +326,7 @@ export class SeasonYear {
       ...session,
       x: x(this.day(session.date) + 0.5),
       y,
-      title: `${dateText(session.date)}: ${session.status}, ${session.groups} hives`,
+      title: `${dateText(session.date)}: ${named('sessionStatus', session.status)}, ${session.groups} hives`,
     }));
   });
 
@@ -396,7 +397,7 @@ export class SeasonYear {
     const behind = next ? daysBetween(next.usual.from, next.from) : 0;
     const gap = year.spans.find((span) => span.kind === 'gap' && span.from > year.today);
     const held = year.sessions.filter((session) => session.status === 'held').length;
-    const off = year.sessions.filter((session) => session.status === 'called off').length;
+    const off = year.sessions.filter((session) => session.status === 'called-off').length;
     const planned = year.sessions.filter((session) => session.status === 'planned').length;
     const soon = year.deadlines.find((each) => each.by >= year.today);
     return {

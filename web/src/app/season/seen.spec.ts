@@ -21,16 +21,16 @@ const all = {
   site: { id: 'home', name: 'Home orchard', zone: 'Europe/London' },
   sites: [],
   today: '2026-05-14',
-  events: [{ id: 'e1', kind: 'drones flying', plant: null, date: '2026-05-02', by: 'Leilani', tasks: 0 }],
+  events: [{ id: 'e1', kind: 'drones-flying', plant: null, date: '2026-05-02', by: 'Leilani', tasks: 0 }],
   triggers: [
-    trigger('look', 'first bloom', 'goat-willow', 'First look'),
-    trigger('super', 'first bloom', 'dandelion', 'First super'),
-    trigger('frost', 'first frost', null, 'Entrance guards on'),
-    trigger('off', 'first frost', null, 'Nothing of this', false),
+    trigger('look', 'first-bloom', 'goat-willow', 'First look'),
+    trigger('super', 'first-bloom', 'dandelion', 'First super'),
+    trigger('frost', 'first-frost', null, 'Entrance guards on'),
+    trigger('off', 'first-frost', null, 'Nothing of this', false),
   ],
   meanings: [
-    { kind: 'first bloom', means: 'First open flowers' },
-    { kind: 'first frost', means: 'First night of frost' },
+    { kind: 'first-bloom', means: 'First open flowers' },
+    { kind: 'first-frost', means: 'First night of frost' },
   ],
   plants: [
     { id: 'dandelion', name: 'Dandelion' },
@@ -72,7 +72,7 @@ describe('events seen at a site', () => {
     await pick(element, 1, 'dandelion', () => fixture.whenStable());
     expect(sets()).toMatch(/Sets going: first super \(day 0 to 5\)/);
     expect(sets()).not.toMatch(/first look/);
-    await pick(element, 0, 'first frost', () => fixture.whenStable());
+    await pick(element, 0, 'first-frost', () => fixture.whenStable());
     expect(sets()).toMatch(/entrance guards on/);
     expect(sets()).not.toMatch(/nothing of this/);
   });
@@ -81,12 +81,12 @@ describe('events seen at a site', () => {
     const { element, fixture, changes, press } = await showView(Seen, 'happenings', all);
     await pick(element, 1, 'dandelion', () => fixture.whenStable());
     await press(/^Log it/);
-    await pick(element, 0, 'first frost', () => fixture.whenStable());
+    await pick(element, 0, 'first-frost', () => fixture.whenStable());
     await press(/^Log it/);
     await press(/^take back drones flying/);
     const [bloom, frost, back] = changes();
-    expect(bloom?.sent.body).toMatchObject({ kind: 'first bloom', plant: 'dandelion', date: '2026-05-14' });
-    expect(frost?.sent.body).toMatchObject({ kind: 'first frost', plant: null });
+    expect(bloom?.sent.body).toMatchObject({ kind: 'first-bloom', plant: 'dandelion', date: '2026-05-14' });
+    expect(frost?.sent.body).toMatchObject({ kind: 'first-frost', plant: null });
     expect(back?.sent.params).toEqual({ event: 'e1' });
   });
 

@@ -10,13 +10,14 @@ import { TriggerRules } from './trigger-rules';
 import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from './season.feature';
 import { ViewState } from '../api/view-state';
+import { Named } from '../ui/named';
 
 type Kind = Happenings['events'][number]['kind'];
 
 /** What was seen at a site: events that set tasks going, signs of flow or dearth, pollen colours, the alive round. */
 @Component({
   selector: 'bc-seen',
-  imports: [ViewState, FlowSigns, PollenKey, AliveRound, TriggerRules],
+  imports: [Named, ViewState, FlowSigns, PollenKey, AliveRound, TriggerRules],
   templateUrl: './seen.html',
   styleUrl: './seen.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -29,7 +30,7 @@ export class Seen {
     return site ? { query: { site } } : null;
   });
   protected readonly data = this.watched.data;
-  protected readonly kind = signal<Kind>('first bloom');
+  protected readonly kind = signal<Kind>('first-bloom');
   protected readonly plant = signal('');
 
   /** What logging the chosen event would set going. */
@@ -46,7 +47,7 @@ export class Seen {
   protected log(date: string): void {
     const site = this.data()?.site.id;
     if (!site || !date) return;
-    const plant = this.kind() === 'first bloom' ? this.plant() || null : null;
+    const plant = this.kind() === 'first-bloom' ? this.plant() || null : null;
     this.desk.change(
       'logSeasonEvent',
       { params: { site }, body: { id: this.desk.newId(), kind: this.kind(), plant, date } },

@@ -4,12 +4,14 @@ import type { Happenings } from '@brave-comb/contract';
 import { follows } from '../ui/follows';
 import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../api/view-desk';
+import { Named } from '../ui/named';
 
 type Trigger = Happenings['triggers'][number];
 
 /** House practice: which tasks an event sets going, with both schools' reasons. The lead switches and dates them. */
 @Component({
   selector: 'bc-trigger-rules',
+  imports: [Named],
   template: `
     <details>
       <summary>What an event sets going: house practice</summary>
@@ -36,7 +38,7 @@ type Trigger = Happenings['triggers'][number];
                     (change)="change(rule, { active: on.checked })"
                   />
                 </td>
-                <td>{{ rule.on }}{{ rule.plant ? ': ' + plantName(rule.plant) : '' }}</td>
+                <td>{{ rule.on | named: 'happening' }}{{ rule.plant ? ': ' + plantName(rule.plant) : '' }}</td>
                 <th scope="row">
                   {{ rule.task }}<i>{{ rule.why }}</i>
                 </th>

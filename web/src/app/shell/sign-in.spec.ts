@@ -55,7 +55,7 @@ describe('signing in', () => {
     fill('input[formControlName=name]', 'morag');
     const fault = {
       status: 401,
-      problem: 'not signed in',
+      problem: 'not-signed-in' as const,
       message: 'Name and password do not fit together.',
       details: [],
     };

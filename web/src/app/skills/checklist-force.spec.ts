@@ -18,8 +18,8 @@ type Preview = Output<typeof endpoints.previewChecklist>;
 const { skills } = DEFAULT_CHECKLIST;
 const PHASES = [
   { phase: 'build-up', from: '2026-04-01', to: '2026-05-01' },
-  { phase: 'swarm season', from: '2026-05-02', to: '2026-06-10' },
-  { phase: 'winter rest', from: '2026-11-01', to: '2026-12-31' },
+  { phase: 'swarm-season', from: '2026-05-02', to: '2026-06-10' },
+  { phase: 'winter-rest', from: '2026-11-01', to: '2026-12-31' },
 ].map((span) => ({ ...span, swarming: null, reasons: [] })) as unknown as List['phases'];
 const LIST = {
   inForce: { version: 2, skills },
@@ -32,7 +32,7 @@ const LIST = {
   phases: PHASES,
   waiting: null,
   nextCourse: '2026-07-13',
-  forgetting: { school: 'fixed term' },
+  forgetting: { school: 'fixed-term' },
   levels: {},
 } as unknown as List;
 const WAITING: List = {
@@ -61,7 +61,7 @@ const PREVIEW = {
       trainee: { id: 'ife', name: 'Ife' },
       skill: 'finds-eggs',
       before: standing('shown'),
-      after: standing('in progress'),
+      after: standing('in-progress'),
       stepsBack: true,
       says: 'in progress: alone twice more',
     },
@@ -100,7 +100,7 @@ describe('putting a draft in force', () => {
     await choose(1);
     expect(textOf(element)).not.toContain('As chosen below');
     button().click();
-    expect(asked).toEqual([{ standings: 'judged again', from: null, note: '' }]);
+    expect(asked).toEqual([{ standings: 'judged-again', from: null, note: '' }]);
   });
 
   it('lets it wait for the next course, by the day that is proposed or chosen', async () => {
@@ -119,8 +119,8 @@ describe('putting a draft in force', () => {
     await fixture.whenStable();
     expect(button().disabled).toBe(true);
     expect(asked.map(({ standings, from }) => [standings, from])).toEqual([
-      ['from the next course', '2026-07-13'],
-      ['from the next course', '2026-09-07'],
+      ['from-the-next-course', '2026-07-13'],
+      ['from-the-next-course', '2026-09-07'],
     ]);
   });
 
@@ -250,13 +250,13 @@ describe('when a skill can be shown', () => {
   };
 
   it('is drawn over the year of the place, with today’s line', async () => {
-    const swarming = await bars({ season: ['swarm season'] });
+    const swarming = await bars({ season: ['swarm-season'] });
     expect(swarming.says).toBe('Can be shown Sat 2 May to Wed 10 Jun.');
     // Forty of the 275 days of this year.
     expect(swarming.widths).toEqual([expect.closeTo((100 * 40) / 275, 1)]);
     expect(swarming.now).toBeCloseTo((100 * 43) / 275, 1);
     expect((await bars({ season: null })).says).toBe('Can be shown at any opening.');
-    expect((await bars({ season: ['late flow'] })).says).toBe('Cannot be shown this year.');
+    expect((await bars({ season: ['late-flow'] })).says).toBe('Cannot be shown this year.');
     expect(skillOf(DEFAULT_CHECKLIST, 'tells-cells')!.season).not.toBeNull();
   });
 });

@@ -47,6 +47,7 @@ import { RuleSentence } from './rule-sentence';
 import { SaveFile } from './save-file';
 import { SkillSeason } from './skill-season';
 import { VersionLine } from './version-line';
+import { Named } from '../ui/named';
 
 /** Pause after the last change before the draft is kept and reckoned, ms. */
 const PAUSE = 700;
@@ -92,6 +93,7 @@ function parsed(text: string): { readonly skills?: readonly Skill[] } {
 @Component({
   selector: 'bc-checklist',
   imports: [
+    Named,
     CdkDrag,
     CdkDropList,
     ChipChoice,

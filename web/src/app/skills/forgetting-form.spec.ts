@@ -3,7 +3,7 @@ import { textOf } from '../../testing/text';
 import { ForgettingForm } from './forgetting-form';
 
 const form = (mayChange: boolean) =>
-  showView(ForgettingForm, 'checklist', {}, 'lead', { kept: { school: 'fixed term' }, mayChange });
+  showView(ForgettingForm, 'checklist', {}, 'lead', { kept: { school: 'fixed-term' }, mayChange });
 
 describe('the term of forgetting', () => {
   it('shows by an example what another school would do, and is kept by the lead', async () => {
@@ -19,7 +19,7 @@ describe('the term of forgetting', () => {
     await press(/^Keep the term/);
     expect(changes()[0]).toMatchObject({
       endpoint: 'setForgetting',
-      sent: { body: { school: 'growing term', growth: 3, most: 36 } },
+      sent: { body: { school: 'growing-term', growth: 3, most: 36 } },
     });
   });
 

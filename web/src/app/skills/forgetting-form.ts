@@ -98,13 +98,13 @@ export class ForgettingForm {
   protected readonly desk = inject(ViewDesk);
   readonly kept = input.required<Forgetting>();
   readonly mayChange = input(false);
-  protected readonly grows = follows(() => this.kept().school === 'growing term');
+  protected readonly grows = follows(() => this.kept().school === 'growing-term');
   protected readonly draft = follows<{ readonly growth: number; readonly most: number }>(() => {
     const kept = this.kept();
-    return kept.school === 'growing term' ? { growth: kept.growth, most: kept.most } : TO_BEGIN_WITH;
+    return kept.school === 'growing-term' ? { growth: kept.growth, most: kept.most } : TO_BEGIN_WITH;
   });
   private readonly chosen = computed((): Forgetting =>
-    this.grows() ? { school: 'growing term', ...this.draft() } : { school: 'fixed term' },
+    this.grows() ? { school: 'growing-term', ...this.draft() } : { school: 'fixed-term' },
   );
   protected readonly changed = computed(() => JSON.stringify(this.chosen()) !== JSON.stringify(this.kept()));
   protected readonly example = computed(() => {

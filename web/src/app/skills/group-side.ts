@@ -9,23 +9,24 @@ import type { Sent } from '../api/contract-client';
 import { ViewDesk } from '../api/view-desk';
 import { dateInFull, dateText } from '../ui/format';
 import { type Matrix, weeksLeft } from './matrix-rows';
+import { Named } from '../ui/named';
 
 /** Needs that are listed; weeks left from which one presses. */
 const [NEEDS, SHORT] = [9, 6];
-const HELD: readonly StandingState[] = ['shown', 'signed off'];
+const HELD: readonly StandingState[] = ['shown', 'signed-off'];
 /** Visits with the group from which on somebody who only ever did one thing is named. */
 const ENOUGH_VISITS = 2;
 
 type ClaimWord = Sent<(typeof endpoints)['settleClaim']>['body'];
 type PassportWord =
   | { readonly word: 'accept' }
-  | { readonly word: 'take out' }
-  | { readonly word: 'turn down'; readonly reason: string };
+  | { readonly word: 'take-out' }
+  | { readonly word: 'turn-down'; readonly reason: string };
 
 /** Beside the matrix while nobody is chosen: claims that wait, who never held a frame, who always smokes. */
 @Component({
   selector: 'bc-group-side',
-  imports: [MatButton, RouterLink],
+  imports: [Named, MatButton, RouterLink],
   template: `
     <h2>{{ name() }}</h2>
     @for (each of passports(); track each.key) {
@@ -36,7 +37,7 @@ type PassportWord =
         <button type="button" matButton="outlined" (click)="turning.set(turning() === each.key ? null : each.key)">
           Turn all down
         </button>
-        <button type="button" matButton="outlined" (click)="settleAll(each, { word: 'take out' })">
+        <button type="button" matButton="outlined" (click)="settleAll(each, { word: 'take-out' })">
           Remove: wrong person
         </button>
       </div>
@@ -48,7 +49,7 @@ type PassportWord =
           type="button"
           matButton="outlined"
           [disabled]="reason().trim().length < 3"
-          (click)="settleAll(each, { word: 'turn down', reason: reason().trim() })"
+          (click)="settleAll(each, { word: 'turn-down', reason: reason().trim() })"
         >
           Turn {{ each.count }} down
         </button>
@@ -72,7 +73,7 @@ type PassportWord =
                 ><span class="unseen">Level of {{ claim.trainee.name }}, {{ claim.skillName }}</span>
                 <select #level [value]="claim.level">
                   @for (each of levels; track each) {
-                    <option [value]="each" [selected]="each === claim.level">{{ each }}</option>
+                    <option [value]="each" [selected]="each === claim.level">{{ each | named: 'skillLevel' }}</option>
                   }
                 </select></label
               >

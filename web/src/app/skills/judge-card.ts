@@ -6,6 +6,7 @@ import { ViewDesk } from '../api/view-desk';
 import { dateText } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
 import type { Passport, PassportEvidence } from './passport-view';
+import { Named } from '../ui/named';
 
 /** What is asked: a judgement in the debrief, a claim of one's own, or a later word on a judgement. */
 export interface JudgeAsk {
@@ -20,12 +21,13 @@ const TITLES = { judge: 'Judge a skill', claim: 'Claim a skill', correct: 'Corre
 /** One judgement: which skill, how much help it took, when and where, and what was seen. */
 @Component({
   selector: 'bc-judge-card',
-  imports: [LevelGlyph, MatDialogClose, MatDialogTitle],
+  imports: [Named, LevelGlyph, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle>{{ title }}</h2>
     @if (ask.evidence; as was) {
       <p>
-        {{ skill()?.name }}, {{ day(was.day) }}: {{ was.level }}, judged by {{ was.assessor }}. It stays in the record.
+        {{ skill()?.name }}, {{ day(was.day) }}: {{ was.level | named: 'skillLevel' }}, judged by {{ was.assessor }}. It
+        stays in the record.
       </p>
     } @else {
       <label
@@ -44,7 +46,7 @@ const TITLES = { judge: 'Judge a skill', claim: 'Claim a skill', correct: 'Corre
           <input type="radio" name="level" [value]="each" [checked]="level() === each" (change)="level.set(each)" />
           <bc-level-glyph [level]="each" />
           <span
-            ><b>{{ each }}</b> {{ skill()?.sounds?.[at] }}</span
+            ><b>{{ each | named: 'skillLevel' }}</b> {{ skill()?.sounds?.[at] }}</span
           >
         </label>
       }

@@ -12,7 +12,7 @@ import { levelPath } from './level-path';
       } @else {
         <path [attr.d]="path()" [attr.stroke-dasharray]="fading() ? '3 2.6' : null" />
       }
-      @if (level() === 'can teach' && !fading()) {
+      @if (level() === 'can-teach' && !fading()) {
         <rect x="5.5" y="5" width="13" height="15" fill="currentColor" stroke="none" />
       }
     </svg>

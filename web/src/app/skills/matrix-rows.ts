@@ -4,6 +4,7 @@ import { STANDING_STATES, type StandingState } from '@brave-comb/core/skills';
 import { daysBetween } from '@brave-comb/core/units';
 import { dateText } from '../ui/format';
 import { levelPath } from './level-path';
+import { named } from '../ui/named';
 
 export type Matrix = Output<(typeof endpoints)['traineeMatrix']>;
 type MatrixTrainee = Matrix['groups'][number]['trainees'][number];
@@ -45,16 +46,16 @@ function cellOf(
 ): MatrixCell {
   const state = STANDING_STATES[stateAt]!;
   const level = SKILL_LEVELS[levelAt] ?? null;
-  const held = state === 'shown' || state === 'signed off';
-  const fading = state === 'due again' || (held && until !== null && daysBetween(today, until) <= FADES_WITHIN);
+  const held = state === 'shown' || state === 'signed-off';
+  const fading = state === 'due-again' || (held && until !== null && daysBetween(today, until) <= FADES_WITHIN);
   return {
     state,
     level,
     path: levelPath(level),
-    filled: level === 'can teach' && !fading,
+    filled: level === 'can-teach' && !fading,
     open: !held,
     fading,
-    says: `${name}, ${skill}: ${state}${level ? `, ${level}` : ''}${until ? `, until ${dateText(until)}` : ''}`,
+    says: `${name}, ${skill}: ${named('standing', state)}${level ? `, ${named('skillLevel', level)}` : ''}${until ? `, until ${dateText(until)}` : ''}`,
   };
 }
 

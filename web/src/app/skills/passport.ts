@@ -19,6 +19,7 @@ import type { Passport, PassportSkill } from './passport-view';
 import { ReadingsChart } from './readings-chart';
 import { SaveFile } from './save-file';
 import { SkillDetail } from './skill-detail';
+import { Named } from '../ui/named';
 
 /** Showings that are named in a row; the rest is counted. */
 const NAMED = 3;
@@ -28,7 +29,7 @@ const FADES_WITHIN = 42;
 /** A trainee's passport: every skill with what it rests on, to be read, signed, printed and taken elsewhere. */
 @Component({
   selector: 'bc-passport',
-  imports: [MatButton, LevelGlyph, MatIcon, ReadingsChart, RouterLink, SkillDetail, ViewState],
+  imports: [Named, MatButton, LevelGlyph, MatIcon, ReadingsChart, RouterLink, SkillDetail, ViewState],
   templateUrl: './passport.html',
   styleUrl: './passport.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -104,7 +105,7 @@ export class PassportScreen {
 
   protected fades({ standing }: PassportSkill): string | null {
     const today = this.data()?.today;
-    if (!today || !standing.until || standing.state === 'in progress') return null;
+    if (!today || !standing.until || standing.state === 'in-progress') return null;
     return daysBetween(today, standing.until) <= FADES_WITHIN ? dateText(standing.until) : null;
   }
 
@@ -119,7 +120,7 @@ export class PassportScreen {
   }
 
   protected readonly exceptions = computed(
-    () => (this.data()?.skills ?? []).filter(({ standing }) => standing.signature === 'by exception').length,
+    () => (this.data()?.skills ?? []).filter(({ standing }) => standing.signature === 'by-exception').length,
   );
 
   protected judge(skill: string | null): void {

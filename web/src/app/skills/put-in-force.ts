@@ -7,6 +7,7 @@ import { dateText } from '../ui/format';
 import { ChecklistDraft } from './checklist-draft';
 import { LevelGlyph } from './level-glyph';
 import { ShowingsChart } from './showings-chart';
+import { Named } from '../ui/named';
 
 export type ForceAsked = Pick<Input<typeof endpoints.enforceChecklist>['body'], 'standings' | 'from' | 'note'>;
 type Preview = Output<typeof endpoints.previewChecklist>;
@@ -14,13 +15,13 @@ type Preview = Output<typeof endpoints.previewChecklist>;
 const POLICIES: readonly { readonly policy: ForceAsked['standings']; readonly what: string; readonly says: string }[] =
   [
     {
-      policy: 'carried over',
+      policy: 'carried-over',
       what: 'is carried over',
       says: 'only new showings count by the draft. Nobody steps back.',
     },
-    { policy: 'judged again', what: 'is judged again', says: '' },
+    { policy: 'judged-again', what: 'is judged again', says: '' },
     {
-      policy: 'from the next course',
+      policy: 'from-the-next-course',
       what: 'stays by the list in force until the next course',
       says: 'what is held then is carried over.',
     },
@@ -32,7 +33,7 @@ const LISTED = 12;
 /** Whom a draft touches, what becomes of what was held, and the button that puts it in force. */
 @Component({
   selector: 'bc-put-in-force',
-  imports: [LevelGlyph, ShowingsChart],
+  imports: [Named, LevelGlyph, ShowingsChart],
   templateUrl: './put-in-force.html',
   styleUrl: './put-in-force.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -46,14 +47,14 @@ export class PutInForce {
   readonly asked = output<ForceAsked>();
   protected readonly draft = inject(ChecklistDraft);
   protected readonly policies = POLICIES;
-  protected readonly policy = signal<ForceAsked['standings']>('carried over');
+  protected readonly policy = signal<ForceAsked['standings']>('carried-over');
   protected readonly note = signal('');
   /** Day from which a list for the next course is in force, once somebody chose one. */
   private readonly chosenStart = signal<string | null>(null);
   protected readonly start = computed(() => this.chosenStart() ?? this.list().nextCourse ?? '');
   protected readonly earliest = computed(() => addDays(this.list().today, 1));
   protected readonly ready = computed(
-    () => this.policy() !== 'from the next course' || this.start() > this.list().today,
+    () => this.policy() !== 'from-the-next-course' || this.start() > this.list().today,
   );
   protected readonly back = computed(
     () => new Set(this.preview()?.changes.flatMap((each) => (each.stepsBack ? [each.trainee.id] : []))).size,
@@ -76,7 +77,7 @@ export class PutInForce {
   });
 
   protected chooseStart(day: string): void {
-    this.policy.set('from the next course');
+    this.policy.set('from-the-next-course');
     this.chosenStart.set(day);
   }
 
@@ -84,7 +85,7 @@ export class PutInForce {
     const standings = this.policy();
     this.asked.emit({
       standings,
-      from: standings === 'from the next course' ? this.start() : null,
+      from: standings === 'from-the-next-course' ? this.start() : null,
       note: this.note().trim(),
     });
     this.note.set('');

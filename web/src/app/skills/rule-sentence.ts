@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
 import { type EvidenceRule, ruleText } from '@brave-comb/core/skills';
 import equal from 'fast-deep-equal';
+import { Named } from '../ui/named';
 
 const UP_TO = (most: number, least = 1) => Array.from({ length: most - least + 1 }, (_, at) => least + at);
 const MONTHS = [3, 6, 9, 10, 12, 14, 18, 24, 36] as const;
@@ -10,6 +11,7 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
 /** The evidence rule as one sentence whose parts can be chosen; what differs from the list in force stands out. */
 @Component({
   selector: 'bc-rule-sentence',
+  imports: [Named],
   template: `
     <p class="sentence">
       Stands when shown
@@ -21,7 +23,7 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
         (change)="edit({ level: asLevel(level.value) })"
       >
         @for (each of levels; track each) {
-          <option [value]="each" [selected]="each === rule().level">{{ each }}</option>
+          <option [value]="each" [selected]="each === rule().level">{{ each | named: 'skillLevel' }}</option>
         }
       </select>
       @for (part of parts; track part.key) {
@@ -72,7 +74,7 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
         (change)="edit({ months: months.value === 'season' ? 'season' : asNumber(months.value) })"
       >
         @for (each of months_(); track each) {
-          <option [value]="each" [selected]="each === rule().months">{{ each }} months</option>
+          <option [value]="each" [selected]="each === rule().months">{{ each | named: 'skillLevel' }} months</option>
         }
         <option value="season" [selected]="rule().months === 'season'">the season</option>
         <option value="" [selected]="rule().months === null">no time</option>

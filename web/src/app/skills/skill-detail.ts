@@ -5,6 +5,7 @@ import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../api/view-desk';
 import { dayIn } from '../ui/format';
 import type { Passport, PassportEvidence, PassportSkill } from './passport-view';
+import { Named } from '../ui/named';
 
 const SOURCE_WORDS = {
   visit: 'in a visit',
@@ -17,7 +18,7 @@ const SOURCE_WORDS = {
 /** What a standing rests on: the rule, every showing with later words on it, the signatures. */
 @Component({
   selector: 'bc-skill-detail',
-  imports: [RouterLink],
+  imports: [Named, RouterLink],
   template: `
     <p>
       <b>{{ skill().says }}.</b> Shown by: {{ skill().shownBy }}.
@@ -30,9 +31,12 @@ const SOURCE_WORDS = {
       @for (each of skill().evidence; track each.id) {
         <li>
           <p [class.gone]="each.withdrawn">
-            <b>{{ day(each.day) }}, {{ each.level }}</b
-            >{{ each.first && !each.withdrawn && each.first !== each.level ? ' (first: ' + each.first + ')' : '' }},
-            {{ words[each.source] }}{{ each.hive ? ', hive ' + each.hive : ''
+            <b>{{ day(each.day) }}, {{ each.level | named: 'skillLevel' }}</b
+            >{{
+              each.first && !each.withdrawn && each.first !== each.level
+                ? ' (first: ' + (each.first | named: 'skillLevel') + ')'
+                : ''
+            }}, {{ words[each.source] }}{{ each.hive ? ', hive ' + each.hive : ''
             }}{{ each.weather ? ', ' + each.weather : '' }}. {{ judgedBy(each) }}
             @if (each.prompt) {
               Helped: {{ each.prompt }}.
@@ -44,7 +48,8 @@ const SOURCE_WORDS = {
           </p>
           @for (word of each.corrections; track $index) {
             <p class="word">
-              {{ word.by }}: {{ word.level ? 'rather ' + word.level : 'does not count' }}. {{ word.reason }}
+              {{ word.by }}: {{ word.level ? 'rather ' + (word.level | named: 'skillLevel') : 'does not count' }}.
+              {{ word.reason }}
             </p>
           }
           @if (!each.counts && !each.withdrawn && each.assessor) {

@@ -44,9 +44,9 @@ const MATRIX: Matrix = {
           held: 0,
           smoked: 3,
           standings: [
-            [state('in progress'), 1, null],
-            [state('signed off'), 3, '2026-06-01'],
-            [state('not met'), -1, null],
+            [state('in-progress'), 1, null],
+            [state('signed-off'), 3, '2026-06-01'],
+            [state('not-met'), -1, null],
           ],
         },
         {
@@ -57,8 +57,8 @@ const MATRIX: Matrix = {
           smoked: 1,
           standings: [
             [state('shown'), 4, '2027-01-01'],
-            [state('due again'), 3, '2026-05-01'],
-            [state('not met'), -1, null],
+            [state('due-again'), 3, '2026-05-01'],
+            [state('not-met'), -1, null],
           ],
         },
       ],
@@ -170,7 +170,7 @@ describe('beside the matrix', () => {
   it('a claim is confirmed at a level, or turned down with a reason', async () => {
     const { element, press, changes, fixture } = await side();
     const select = element.querySelector('select')!;
-    select.value = 'with a word';
+    select.value = 'with-a-word';
     await press(/^Confirm$/);
     await press(/^Not so$/);
     const why = element.querySelector<HTMLInputElement>('.why input')!;
@@ -179,7 +179,7 @@ describe('beside the matrix', () => {
     await fixture.whenStable();
     await press(/^Turn it down$/);
     expect(changes().map(({ endpoint, sent }) => [endpoint, sent.body])).toEqual([
-      ['settleClaim', { confirmed: true, level: 'with a word' }],
+      ['settleClaim', { confirmed: true, level: 'with-a-word' }],
       ['settleClaim', { confirmed: false, reason: 'did not see it' }],
     ]);
   });
@@ -226,7 +226,7 @@ const PASSPORT: Passport = {
       asked: 'alone',
       sounds: [],
       standing: {
-        state: 'not met',
+        state: 'not-met',
         level: null,
         counted: [],
         missing: [],

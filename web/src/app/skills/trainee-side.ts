@@ -7,16 +7,17 @@ import { ViewDesk } from '../api/view-desk';
 import { dayIn } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
 import { nextChance } from './next-chance';
+import { Named } from '../ui/named';
 
 /** Skills that are listed before the rest is only counted. */
 const LISTED = 7;
 /** What comes first: what was held, then what is on its way. */
-const ORDER = ['due again', 'in progress', 'not met'];
+const ORDER = ['due-again', 'in-progress', 'not-met'];
 
 /** One trainee beside the matrix: what is still open, and what each skill rests on. */
 @Component({
   selector: 'bc-trainee-side',
-  imports: [LevelGlyph, MatIcon, RouterLink],
+  imports: [Named, LevelGlyph, MatIcon, RouterLink],
   template: `
     @if (data(); as record) {
       <div class="top">
@@ -40,7 +41,8 @@ const ORDER = ['due again', 'in progress', 'not met'];
           <ul class="evidence">
             @for (each of skill.evidence.slice(0, 5); track each.id) {
               <li [class.not]="!each.counts">
-                {{ dayIn(each.day, record.today) }}{{ each.hive ? ', hive ' + each.hive : '' }}: {{ each.level }},
+                {{ dayIn(each.day, record.today) }}{{ each.hive ? ', hive ' + each.hive : '' }}:
+                {{ each.level | named: 'skillLevel' }},
                 {{ each.assessor ?? each.source }}
               </li>
             } @empty {
@@ -55,7 +57,7 @@ const ORDER = ['due again', 'in progress', 'not met'];
             <span class="way"
               ><bc-level-glyph
                 [level]="skill.standing.level"
-                [fading]="skill.standing.state === 'due again'" /><mat-icon
+                [fading]="skill.standing.state === 'due-again'" /><mat-icon
                 svgIcon="forward"
                 aria-hidden="true" /><bc-level-glyph [level]="skill.asked"
             /></span>

@@ -34,8 +34,8 @@ const MATRIX: Matrix = {
       until: '2026-07-12',
       trainees: [
         trainee('salma', [
-          [state('in progress'), 1, null],
-          [state('not met'), -1, null],
+          [state('in-progress'), 1, null],
+          [state('not-met'), -1, null],
         ]),
       ],
     },
@@ -46,7 +46,7 @@ const MATRIX: Matrix = {
       trainees: [
         trainee('chloe', [
           [state('shown'), 3, '2026-06-01'],
-          [state('not met'), -1, null],
+          [state('not-met'), -1, null],
         ]),
       ],
     },
@@ -69,7 +69,7 @@ const PASSPORT = {
     asked: 'alone',
     sounds: [],
     standing: {
-      state: id === 'finds-eggs' ? 'in progress' : 'not met',
+      state: id === 'finds-eggs' ? 'in-progress' : 'not-met',
       level: null,
       counted: [],
       missing: [],

@@ -11,21 +11,22 @@ import { MatrixGrid } from './matrix-grid';
 import { MATRIX_FILTERS, type MatrixFilter, rowsOf, standsOut, weeksLeft } from './matrix-rows';
 import { nextChance } from './next-chance';
 import { TraineeSide } from './trainee-side';
+import { Named } from '../ui/named';
 
 const LEGEND: readonly { readonly level: SkillLevel | null; readonly fading?: true; readonly says: string }[] = [
   { level: null, says: 'not yet' },
-  { level: 'saw it', says: 'saw it' },
+  { level: 'saw-it', says: 'saw it' },
   { level: 'helped', says: 'helped' },
-  { level: 'with a word', says: 'with a word' },
+  { level: 'with-a-word', says: 'with a word' },
   { level: 'alone', says: 'alone' },
-  { level: 'can teach', says: 'can teach' },
+  { level: 'can-teach', says: 'can teach' },
   { level: 'alone', fading: true, says: 'fading' },
 ];
 
 /** Trainees and skills: who stands where, and what that rests on. */
 @Component({
   selector: 'bc-trainees',
-  imports: [GroupSide, LevelGlyph, MatrixGrid, TraineeSide, ViewState],
+  imports: [Named, GroupSide, LevelGlyph, MatrixGrid, TraineeSide, ViewState],
   templateUrl: './trainees.html',
   styleUrl: './trainees.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

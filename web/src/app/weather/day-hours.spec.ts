@@ -8,7 +8,7 @@ const hour = (at: number, gust: number, full: number) => ({
   gust: [gust - 4, gust, gust + 6],
   rain: [0, 0.4],
   rainChance: 0.2,
-  chance: { outside: 1, lid: 1, 'one frame': 0.9, full },
+  chance: { outside: 1, lid: 1, 'one-frame': 0.9, full },
   elevation: 40,
   broodMinutes: 5,
   light: 'good',
@@ -20,7 +20,7 @@ describe('the hours of a day', () => {
     spans: [{ words: '13:00–15:40 fit for full inspection; wind turns it at 15:40' }],
     hours: [hour(12, 20, 0.9), hour(13, 20, 0.9), hour(14, 41, 0)],
     sun: { noon: '2026-05-14T12:09:00.000Z' },
-    limits: { outside: limits, lid: limits, 'one frame': limits, full: limits },
+    limits: { outside: limits, lid: limits, 'one-frame': limits, full: limits },
   };
 
   it('stand at the site’s clock, with gusts over the limit marked and odds as filled cells', async () => {

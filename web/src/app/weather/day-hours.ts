@@ -10,7 +10,7 @@ const TOP = 14;
 const WARMTH = 92;
 const DEPTH_ROWS = [
   ['full', 'full', 'var(--spruce)'],
-  ['one frame', 'few frames', 'var(--spruce-600)'],
+  ['one-frame', 'few frames', 'var(--spruce-600)'],
   ['lid', 'lid, feeder', 'var(--spruce-300)'],
   ['outside', 'outside', 'var(--spruce-200)'],
 ] as const;

@@ -9,11 +9,12 @@ import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from '../season/season.feature';
 import { ViewState } from '../api/view-state';
 import { DayHours } from './day-hours';
+import { Named } from '../ui/named';
 
 /** One day hour by hour: what may be opened when, why, and what light, heat and smoke ask of people. */
 @Component({
   selector: 'bc-day-page',
-  imports: [RouterLink, ViewState, DayHours],
+  imports: [Named, RouterLink, ViewState, DayHours],
   templateUrl: './day-page.html',
   styleUrl: './day-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -29,7 +30,7 @@ export class DayPageScreen {
   protected readonly day = this.watched.data;
   protected readonly best = computed(() => {
     const spans = this.day()?.spans ?? [];
-    const order: (DayPage['spans'][number]['depth'] | null)[] = ['full', 'one frame', 'lid', 'outside'];
+    const order: (DayPage['spans'][number]['depth'] | null)[] = ['full', 'one-frame', 'lid', 'outside'];
     const depth = order.find((each) => spans.some((span) => span.depth === each));
     return depth ? spans.find((span) => span.depth === depth)! : null;
   });
@@ -39,7 +40,7 @@ export class DayPageScreen {
     const names = {
       outside: 'Outside look',
       lid: 'Lid and feeder',
-      'one frame': 'Quick look, few frames',
+      'one-frame': 'Quick look, few frames',
       full: 'Full inspection',
     };
     return (Object.keys(names) as (keyof typeof names)[]).map((depth) => ({ name: names[depth], ...limits[depth] }));

@@ -9,7 +9,7 @@ type Depth = keyof Limits;
 const ROWS: readonly (readonly [Depth, string])[] = [
   ['outside', 'Outside look'],
   ['lid', 'Lid and feeder'],
-  ['one frame', 'Quick look, few frames'],
+  ['one-frame', 'Quick look, few frames'],
   ['full', 'Full inspection'],
 ];
 const FIGURES = [

@@ -32,7 +32,7 @@ const all: Trust = {
   forecast: { issuedAt: '2026-05-14T06:10:00Z', problem: null },
   climate: 'the last year’s weather here',
   observations: 3,
-  limits: { outside: limits, lid: limits, 'one frame': limits, full: limits },
+  limits: { outside: limits, lid: limits, 'one-frame': limits, full: limits },
   mayEdit: true,
   mayLead: true,
 };
@@ -164,7 +164,7 @@ describe('files brought in', () => {
     const said = await bring(1, (http) =>
       http
         .expectOne('/api/weather/sites/home/climate')
-        .flush({ problem: 'not valid', message: 'This is no EPW file.' }, { status: 422, statusText: 'no' }),
+        .flush({ problem: 'not-valid', message: 'This is no EPW file.' }, { status: 422, statusText: 'no' }),
     );
     expect(said).toMatch(/This is no EPW file/);
   });

@@ -72,7 +72,7 @@ export class BoxCard {
   }
 
   protected keep(): void {
-    this.desk.enter({ kind: 'box summed up', box: this.box(), summary: this.now() });
+    this.desk.enter({ kind: 'box-summed-up', box: this.box(), summary: this.now() });
     this.dialog.close();
   }
 }

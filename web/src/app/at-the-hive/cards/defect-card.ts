@@ -20,8 +20,9 @@ import { follows } from '../../ui/follows';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
+import { named } from '../../ui/named';
 
-const ABOUT = ['a defect', 'stray comb'] as const;
+const ABOUT = ['a defect', 'stray-comb'] as const;
 const REMOVED = ['removed', 'left'] as const;
 
 /** What is wrong with the woodwork, or comb where none should be: each leaves a task with a date. */
@@ -56,14 +57,32 @@ const REMOVED = ['removed', 'left'] as const;
               </button>
             </div>
           </fieldset>
-          <bc-choice legend="Repair by" [options]="untils" [value]="until()" (chosen)="until.set($event)" />
+          <bc-choice
+            legend="Repair by"
+            of="repairBy"
+            [options]="untils"
+            [value]="until()"
+            (chosen)="until.set($event)"
+          />
           <p class="why">To bring: {{ kinds[id].bring }}.</p>
         }
       } @else {
-        <bc-choice legend="Where" [options]="places" [value]="place()" (chosen)="where($event)" />
-        <bc-choice legend="What is in it" [options]="contents" [value]="content()" (chosen)="content.set($event)" />
-        <bc-choice legend="Why it is there" [options]="causes" [value]="cause()" (chosen)="cause.set($event)" />
-        @if (place() === 'fallen on the floor') {
+        <bc-choice legend="Where" of="strayPlace" [options]="places" [value]="place()" (chosen)="where($event)" />
+        <bc-choice
+          legend="What is in it"
+          of="strayContent"
+          [options]="contents"
+          [value]="content()"
+          (chosen)="content.set($event)"
+        />
+        <bc-choice
+          legend="Why it is there"
+          of="strayCause"
+          [options]="causes"
+          [value]="cause()"
+          (chosen)="cause.set($event)"
+        />
+        @if (place() === 'fallen-on-the-floor') {
           <p class="caution">
             Look for the queen before you take it out. Heat, or did an earlier visit break it? Say so: it is no blame,
             it is the cause.
@@ -110,7 +129,7 @@ export class DefectCard {
   protected readonly part = follows<string | null>(() => this.box()?.id ?? null);
   protected readonly defect = signal<DefectId | null>(null);
   protected readonly helped = signal(false);
-  protected readonly until = signal<RepairBy>('before winter');
+  protected readonly until = signal<RepairBy>('before-winter');
   protected readonly place = signal<StrayPlace | null>(null);
   protected readonly content = signal<StrayContent | null>(null);
   protected readonly cause = signal<StrayCause | null>(null);
@@ -145,13 +164,13 @@ export class DefectCard {
     if (!part) return;
     if (this.about() === 'a defect' && defect) {
       const forNow = this.helped() ? DEFECTS[defect].forNow : '';
-      this.desk.enter({ kind: 'defect noted', part, defect, forNow, until: this.until() });
-      this.kept.set(`${DEFECTS[defect].name}, ${part}: noted, to be repaired by ${this.until()}.`);
+      this.desk.enter({ kind: 'defect-noted', part, defect, forNow, until: this.until() });
+      this.kept.set(`${DEFECTS[defect].name}, ${part}: noted, to be repaired by ${named('repairBy', this.until())}.`);
       this.defect.set(null);
     } else if (place && content && cause) {
       const removed = this.removed() === 'removed';
-      this.desk.enter({ kind: 'stray comb noted', part, place, content, cause, removed });
-      this.kept.set(`Stray comb ${place}: noted.`);
+      this.desk.enter({ kind: 'stray-comb-noted', part, place, content, cause, removed });
+      this.kept.set(`Stray comb ${named('strayPlace', place)}: noted.`);
       this.place.set(null);
     }
   }

@@ -49,5 +49,5 @@ export class GuardCard {
   protected readonly ask = inject<GuardAsk>(MAT_DIALOG_DATA);
   protected readonly reason = signal('');
   protected readonly barred = computed(() => this.ask.guards.some(({ bar }) => bar === 'bars'));
-  protected readonly asksWhy = computed(() => this.ask.guards.some(({ bar }) => bar === 'needs a reason'));
+  protected readonly asksWhy = computed(() => this.ask.guards.some(({ bar }) => bar === 'needs-a-reason'));
 }

@@ -80,7 +80,7 @@ export class GuessCard {
   protected keep(): void {
     const [person, address] = [this.who(), this.address()];
     if (!person || !address) return;
-    this.desk.enter({ kind: 'side guessed', person, address, letters: [...this.guess()] });
+    this.desk.enter({ kind: 'side-guessed', person, address, letters: [...this.guess()] });
     this.dialog.close();
   }
 }

@@ -11,8 +11,14 @@ import { Choice } from '../choice';
   imports: [MatDialogClose, MatDialogTitle, Choice],
   template: `
     <h2 matDialogTitle>Incident</h2>
-    <bc-choice legend="What happened" [options]="incidents" [value]="what()" (chosen)="what.set($event)" />
-    @if (what() === 'sting reaction') {
+    <bc-choice
+      legend="What happened"
+      of="incident"
+      [options]="incidents"
+      [value]="what()"
+      (chosen)="what.set($event)"
+    />
+    @if (what() === 'sting-reaction') {
       <p class="stop">
         Hard to breathe, swollen face, faint, hives all over: call for help now. The emergency card says how.
       </p>
@@ -46,7 +52,7 @@ export class IncidentCard {
   protected keep(person: string | null): void {
     const what = this.what();
     if (!what) return;
-    this.desk.enter({ kind: 'incident noted', what, person, text: this.text().trim() });
+    this.desk.enter({ kind: 'incident-noted', what, person, text: this.text().trim() });
     this.dialog.close();
   }
 }

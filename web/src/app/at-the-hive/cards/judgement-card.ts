@@ -6,6 +6,7 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { HiveRoles } from '../hive-roles';
+import { Named, named } from '../../ui/named';
 
 /** Ways of helping, the least first. */
 const PROMPTS = ['asked what comes next', 'named the step', 'pointed', 'showed it once', 'hand on hand'] as const;
@@ -13,7 +14,7 @@ const PROMPTS = ['asked what comes next', 'named the step', 'pointed', 'showed i
 /** What helped, and a note, to a judgement of this visit. */
 @Component({
   selector: 'bc-judgement-card',
-  imports: [MatDialogClose, MatDialogTitle, Choice],
+  imports: [Named, MatDialogClose, MatDialogTitle, Choice],
   template: `
     <h2 matDialogTitle>What helped, and a note</h2>
     @if (chosen(); as judged) {
@@ -29,7 +30,9 @@ const PROMPTS = ['asked what comes next', 'named the step', 'pointed', 'showed i
         ></textarea>
       </label>
       <div class="row">
-        <button type="button" class="big sel" (click)="keep()">Keep it with "{{ judged.level }}"</button>
+        <button type="button" class="big sel" (click)="keep()">
+          Keep it with "{{ judged.level | named: 'skillLevel' }}"
+        </button>
         <button type="button" class="big" matDialogClose>Back to the hive</button>
       </div>
     } @else {
@@ -55,7 +58,7 @@ export class JudgementCard {
     Object.fromEntries(
       this.judgements().map(({ id, trainee, skill, level }) => [
         id,
-        `${this.jobs.names()[trainee] ?? 'somebody'}, ${this.file()?.skills.find((each) => each.id === skill)?.name ?? skill}: ${level}`,
+        `${this.jobs.names()[trainee] ?? 'somebody'}, ${this.file()?.skills.find((each) => each.id === skill)?.name ?? skill}: ${named('skillLevel', level)}`,
       ]),
     ),
   );
@@ -75,7 +78,7 @@ export class JudgementCard {
     const { trainee, skill, level } = judged;
     const [prompt, note] = [this.prompt(), this.note().trim()];
     this.desk.enter({
-      kind: 'skill judged',
+      kind: 'skill-judged',
       trainee,
       skill,
       level,

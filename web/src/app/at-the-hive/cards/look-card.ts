@@ -120,7 +120,7 @@ export class LookCard {
   protected note(finding: FindingId, found: boolean, count: number | null = null): void {
     const sure = this.sure();
     this.desk.enter({
-      kind: 'finding noted',
+      kind: 'finding-noted',
       finding,
       found,
       count,

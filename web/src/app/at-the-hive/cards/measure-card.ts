@@ -18,26 +18,26 @@ import { Choice } from '../choice';
 import { Count } from '../count';
 
 const KINDS = [
-  'mites on bees',
-  'mites in drone brood',
+  'mites-on-bees',
+  'mites-in-drone-brood',
   'ropiness',
   'weight',
-  'nest temperature',
-  'honey moisture',
-  'fresh nectar',
+  'nest-temperature',
+  'honey-moisture',
+  'fresh-nectar',
   'gap',
   'stuck',
   'scraps',
 ] as const;
 type Kind = (typeof KINDS)[number];
 const WORDS: Readonly<Record<Kind, string>> = {
-  'mites on bees': 'mites on bees',
-  'mites in drone brood': 'mites in drone brood',
+  'mites-on-bees': 'mites on bees',
+  'mites-in-drone-brood': 'mites in drone brood',
   ropiness: 'ropiness (matchstick) test',
   weight: 'hefting, weight',
-  'nest temperature': 'nest temperature',
-  'honey moisture': 'water in honey',
-  'fresh nectar': 'fresh nectar',
+  'nest-temperature': 'nest temperature',
+  'honey-moisture': 'water in honey',
+  'fresh-nectar': 'fresh nectar',
   gap: 'bee space',
   stuck: 'propolised',
   scraps: 'scraps of wax',
@@ -45,7 +45,7 @@ const WORDS: Readonly<Record<Kind, string>> = {
 /** A test of a side that is not named. */
 const NOWHERE = 'another comb';
 const YES_NO = ['yes', 'no'] as const;
-const HOW = ['scale', 'hefted', 'by feel'] as const;
+const HOW = ['scale', 'hefted', 'by-feel'] as const;
 const GRADES = ['0', '1', '2', '3'] as const;
 
 /** Something counted, weighed or tested, with what it says at once. */
@@ -57,20 +57,32 @@ const GRADES = ['0', '1', '2', '3'] as const;
     <div class="scrolls" tabindex="0" role="group" aria-label="Measurement">
       <bc-choice legend="What" [options]="kinds" [words]="words" [value]="kind()" (chosen)="choose($event)" />
       @switch (kind()) {
-        @case ('mites on bees') {
-          <bc-choice legend="How" [options]="methods" [value]="method()" (chosen)="method.set($event)" />
+        @case ('mites-on-bees') {
+          <bc-choice
+            legend="How"
+            of="washMethod"
+            [options]="methods"
+            [value]="method()"
+            (chosen)="method.set($event)"
+          />
           <p class="caution">Not the queen: find her first. Alcohol burns, keep it from the smoker.</p>
           <bc-count legend="Bees in the sample" [value]="a()" [step]="50" [most]="2000" (counted)="a.set($event)" />
           <bc-count legend="Mites" [value]="b()" [most]="2000" (counted)="b.set($event)" />
         }
-        @case ('mites in drone brood') {
+        @case ('mites-in-drone-brood') {
           <bc-count legend="Drone cells opened" [value]="a()" [step]="10" [most]="2000" (counted)="a.set($event)" />
           <bc-count legend="Cells with mites" [value]="b()" [most]="2000" (counted)="b.set($event)" />
         }
         @case ('ropiness') {
           <bc-choice legend="Tested on" [options]="spots()" [value]="spot()" (chosen)="spot.set($event)" />
           <bc-choice legend="The capping is" [options]="lids" [value]="lid()" (chosen)="lid.set($event)" />
-          <bc-choice legend="The larva is" [options]="larvae" [value]="larva()" (chosen)="larva.set($event)" />
+          <bc-choice
+            legend="The larva is"
+            of="ropeLarva"
+            [options]="larvae"
+            [value]="larva()"
+            (chosen)="larva.set($event)"
+          />
           <div class="row">
             <button
               type="button"
@@ -92,10 +104,10 @@ const GRADES = ['0', '1', '2', '3'] as const;
           <bc-choice legend="Foul smell" [options]="yesNo" [value]="flagWord()" (chosen)="flag.set($event === 'yes')" />
         }
         @case ('weight') {
-          <bc-choice legend="How" [options]="hows" [value]="how()" (chosen)="how.set($event)" />
+          <bc-choice legend="How" of="weighed" [options]="hows" [value]="how()" (chosen)="how.set($event)" />
           <bc-count legend="Kilograms" [value]="a()" [most]="150" (counted)="a.set($event)" />
         }
-        @case ('nest temperature') {
+        @case ('nest-temperature') {
           <bc-count
             legend="Degrees Celsius"
             [value]="a()"
@@ -105,7 +117,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
             (counted)="a.set($event)"
           />
         }
-        @case ('honey moisture') {
+        @case ('honey-moisture') {
           <bc-count
             legend="Percent water"
             [value]="a()"
@@ -115,7 +127,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
             (counted)="a.set($event)"
           />
         }
-        @case ('fresh nectar') {
+        @case ('fresh-nectar') {
           <bc-choice legend="Test" [options]="tests" [value]="test()" (chosen)="test.set($event)" />
           <bc-choice legend="Wet" [options]="yesNo" [value]="flagWord()" (chosen)="flag.set($event === 'yes')" />
         }
@@ -221,23 +233,23 @@ export class MeasureCard {
     switch (kind) {
       case null:
         return null;
-      case 'mites on bees':
+      case 'mites-on-bees':
         return a && b !== null && method ? { what: kind, method, bees: a, mites: b } : null;
-      case 'mites in drone brood':
+      case 'mites-in-drone-brood':
         return a && b !== null && b <= a ? { what: kind, cells: a, infested: b } : null;
       case 'ropiness': {
-        const scale = larva === 'dry scale';
+        const scale = larva === 'dry-scale';
         if (!lid || !larva || flag === null || this.spot() === null || (a === null && !scale)) return null;
         const spot = this.places().get(this.spot()!) ?? null;
         return { what: kind, test: { lid, larva, threadMm: a, foulSmell: flag }, spot };
       }
       case 'weight':
         return a === null || !how ? null : { what: kind, part: 'hive', how, kg: a };
-      case 'nest temperature':
+      case 'nest-temperature':
         return a === null ? null : { what: kind, celsius: a };
-      case 'honey moisture':
+      case 'honey-moisture':
         return a === null ? null : { what: kind, box, percent: a };
-      case 'fresh nectar':
+      case 'fresh-nectar':
         return test && flag !== null ? { what: kind, box, test, wet: flag } : null;
       case 'gap':
         return a === null ? null : { what: kind, between: 'top bars and what lies on them', mm: a };

@@ -6,6 +6,7 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { peopleFeature } from '../../people/people.feature';
 import { HivePreferences } from '../hive-preferences';
+import { Named } from '../../ui/named';
 
 export const MORE = [
   { id: 'guess', name: 'Predict this side' },
@@ -26,7 +27,7 @@ export type MoreId = (typeof MORE)[number]['id'];
 /** Everything that has no button of its own at the frames. */
 @Component({
   selector: 'bc-more-card',
-  imports: [MatDialogClose, MatDialogTitle],
+  imports: [Named, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle>More</h2>
     <div class="grid">
@@ -54,8 +55,8 @@ export type MoreId = (typeof MORE)[number]['id'];
       <legend>What the bees do</legend>
       <div class="row">
         @for (sign of signs; track sign) {
-          <button type="button" class="big" (click)="desk.enter({ kind: 'sign noticed', sign })">
-            {{ sign }} {{ count(sign) || '' }}
+          <button type="button" class="big" (click)="desk.enter({ kind: 'sign-noticed', sign })">
+            {{ sign | named: 'beeSign' }} {{ count(sign) || '' }}
           </button>
         }
       </div>

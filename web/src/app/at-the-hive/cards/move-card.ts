@@ -29,7 +29,7 @@ const REASONS = ['food nearer', 'room in the nest', 'old comb out', 'share brood
         <bc-choice legend="Hive" [options]="hives()" [value]="hive()" (chosen)="hive.set($event)" />
       }
       @if (where() === 'into store') {
-        <bc-choice legend="Store" [options]="stores" [value]="store_()" (chosen)="store_.set($event)" />
+        <bc-choice legend="Store" of="combStore" [options]="stores" [value]="store_()" (chosen)="store_.set($event)" />
       } @else {
         <bc-choice legend="Box" [options]="boxes()" [value]="box()" (chosen)="box.set($event)" />
         <bc-count
@@ -132,7 +132,7 @@ export class MoveCard {
     const [comb, to, address] = [this.comb(), this.to(), this.address()];
     if (!comb || !to || !address || this.where() === 'new comb in') return [];
     const move = { comb, to, reason: this.reason() };
-    return guardsOf({ do: 'move comb', move, box: address.box, frame: address.frame }, this.facts());
+    return guardsOf({ do: 'move-comb', move, box: address.box, frame: address.frame }, this.facts());
   });
   /** What is still missing before it can be moved. */
   protected readonly wanting = computed(() => {
@@ -148,7 +148,7 @@ export class MoveCard {
     const bars = this.guards().map(({ bar }) => bar);
     if (this.to() === null || bars.includes('bars')) return false;
     if (this.where() !== 'new comb in' && !this.comb()) return false;
-    return !bars.includes('needs a reason') || this.reason().trim() !== '';
+    return !bars.includes('needs-a-reason') || this.reason().trim() !== '';
   });
 
   protected move(): void {
@@ -156,9 +156,9 @@ export class MoveCard {
     const comb = this.where() === 'new comb in' ? this.broughtIn() : this.comb();
     if (!to || !comb) return;
     for (const { id, bar } of this.guards())
-      if (bar === 'needs a reason')
-        this.desk.enter({ kind: 'guard overridden', guard: id, reason: this.reason().trim() });
-    this.desk.enter({ kind: 'comb moved', comb, to, reason: this.reason().trim() });
+      if (bar === 'needs-a-reason')
+        this.desk.enter({ kind: 'guard-overridden', guard: id, reason: this.reason().trim() });
+    this.desk.enter({ kind: 'comb-moved', comb, to, reason: this.reason().trim() });
     this.dialog.close();
   }
 

@@ -109,7 +109,7 @@ export class NoteCard {
   }
 
   protected write(text: string): void {
-    this.desk.enter({ kind: 'note written', text: this.desk.spot() ? `${this.desk.where()}: ${text}` : text });
+    this.desk.enter({ kind: 'note-written', text: this.desk.spot() ? `${this.desk.where()}: ${text}` : text });
     this.kept.set(`Kept: ${text}`);
     this.typed.set('');
   }

@@ -27,7 +27,7 @@ const FIXED = ['floor', 'roof'] as const;
 const NAMES = {
   excluder: 'excluder',
   escape: 'escape board',
-  spacer: 'empty rim',
+  spacer: 'empty-rim',
   feeder: 'feeder',
   'crown-board': 'crown board',
 };
@@ -236,7 +236,7 @@ export class PartCard {
   protected keep(): void {
     const change = this.change();
     if (!change) return;
-    this.desk.enter({ kind: 'stack changed', change, reason: this.reason().trim() });
+    this.desk.enter({ kind: 'stack-changed', change, reason: this.reason().trim() });
     this.done.set(`${changeText(change)}: kept.`);
     this.kind.set(null);
     this.gone.set(null);

@@ -106,7 +106,7 @@ export class QuestionCard {
   protected ask(): void {
     const sure = this.sure();
     this.desk.enter({
-      kind: 'question asked',
+      kind: 'question-asked',
       text: this.text().trim(),
       person: this.who(),
       spot: this.desk.spot(),

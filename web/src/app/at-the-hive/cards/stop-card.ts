@@ -9,7 +9,7 @@ export interface StopAnswer {
 }
 
 /** Reasons to stop before all was seen. */
-const EARLY = STOP_REASONS.filter((reason) => reason !== 'question answered');
+const EARLY = STOP_REASONS.filter((reason) => reason !== 'question-answered');
 
 /** Why the visit stops before all was seen that it was opened for. */
 @Component({
@@ -17,7 +17,13 @@ const EARLY = STOP_REASONS.filter((reason) => reason !== 'question answered');
   imports: [MatDialogClose, MatDialogTitle, Choice],
   template: `
     <h2 matDialogTitle>Stop here: why?</h2>
-    <bc-choice legend="Because of" [options]="reasons" [value]="reason()" (chosen)="reason.set($event)" />
+    <bc-choice
+      legend="Because of"
+      of="stopReason"
+      [options]="reasons"
+      [value]="reason()"
+      (chosen)="reason.set($event)"
+    />
     <label class="text"
       >In words<textarea #words rows="2" maxlength="500" [value]="note()" (input)="note.set(words.value)"></textarea>
     </label>

@@ -103,7 +103,7 @@ export class WaitingCard {
   }
 
   protected addressOf({ entry }: WaitingEntry): SideAddress | null {
-    return entry.body.kind === 'frame side recorded' ? entry.body.address : null;
+    return entry.body.kind === 'frame-side-recorded' ? entry.body.address : null;
   }
 
   protected drop({ id }: WaitingEntry): void {

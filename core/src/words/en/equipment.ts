@@ -1,0 +1,10 @@
+import type { LiftAdvice } from '../../equipment';
+
+/** What things are called, by their ids. */
+export const equipmentNames = {
+  lift: {
+    'one-lifts': 'one lifts',
+    'two-lift': 'two lift',
+    'by-frames': 'by frames',
+  } satisfies Record<LiftAdvice, string>,
+};

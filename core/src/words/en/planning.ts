@@ -1,0 +1,26 @@
+import type { Hopeless, Trouble } from '../../planning';
+
+/** What things are called, by their ids. */
+export const planningNames = {
+  hopeless: {
+    'no-slots': 'no slots',
+    'no-fit-hours': 'no fit hours',
+    'no-groups': 'no groups',
+    'no-supervisors': 'no supervisors',
+    'nobody-can-come': 'nobody can come',
+    'no-hive-can-be-opened': 'no hive can be opened',
+  } satisfies Record<Hopeless, string>,
+  sessionStatus: {
+    planned: 'planned',
+    held: 'held',
+    'called-off': 'called off',
+  },
+  planTrouble: {
+    late: 'late',
+    'broken-rule': 'broken rule',
+    'due-not-met': 'due not met',
+    'low-odds': 'low odds',
+    'too-few-sessions': 'too few sessions',
+    'no-time-to-spare': 'no time to spare',
+  } satisfies Record<Trouble['kind'], string>,
+};

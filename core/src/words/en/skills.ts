@@ -1,0 +1,23 @@
+import type { StandingState, ColonyThing } from '../../skills';
+
+/** What things are called, by their ids. */
+export const skillsNames = {
+  standing: {
+    'not-met': 'not met',
+    'in-progress': 'in progress',
+    shown: 'shown',
+    'due-again': 'due again',
+    'signed-off': 'signed off',
+  } satisfies Record<StandingState, string>,
+  colonyThing: {
+    eggs: 'eggs',
+    larvae: 'larvae',
+    super: 'super',
+    'queen-cells': 'queen cells',
+    stores: 'stores',
+    'sealed-brood': 'sealed brood',
+    'drone-brood': 'drone brood',
+    'lively-bees': 'lively bees',
+    'doubtful-brood': 'doubtful brood',
+  } satisfies Record<ColonyThing, string>,
+};
