@@ -6,5 +6,6 @@ export const equipmentNames = {
     'one-lifts': 'one lifts',
     'two-lift': 'two lift',
     'by-frames': 'by frames',
-  } satisfies Record<LiftAdvice, string>,
+    'stays-put': 'stays put',
+  } satisfies Record<LiftAdvice | 'stays-put', string>,
 };

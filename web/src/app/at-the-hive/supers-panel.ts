@@ -112,7 +112,7 @@ export class SupersPanel {
         return {
           layer,
           expected: lift?.kg
-            ? `about ${decimal(lift.kg)} kg: ${named('lift', lift.lift ?? 'one-lifts')}`
+            ? `about ${decimal(lift.kg)} kg${lift.lift ? `: ${named('lift', lift.lift)}` : ''}`
             : 'weight not known: judge before you lift',
           off: record.partsOff.includes(layer.id),
           tipped: record.tipped.includes(layer.id),

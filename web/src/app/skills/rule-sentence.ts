@@ -74,7 +74,7 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
         (change)="edit({ months: months.value === 'season' ? 'season' : asNumber(months.value) })"
       >
         @for (each of months_(); track each) {
-          <option [value]="each" [selected]="each === rule().months">{{ each | named: 'skillLevel' }} months</option>
+          <option [value]="each" [selected]="each === rule().months">{{ each }} months</option>
         }
         <option value="season" [selected]="rule().months === 'season'">the season</option>
         <option value="" [selected]="rule().months === null">no time</option>
