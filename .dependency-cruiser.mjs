@@ -1,6 +1,7 @@
 // Rooms of the core from the ground up: a room may use what stands before it, never what stands after it.
 const storeys = [
   ['units'],
+  ['language'],
   ['statistics'],
   ['equipment'],
   ['biology'],

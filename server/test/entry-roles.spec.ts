@@ -196,7 +196,7 @@ describe('what was entered', () => {
     const fresh = await school
       .db('visit_entries')
       .where({ visit })
-      .whereRaw("json_value(body, '$.kind') = 'visit closed'");
+      .whereRaw("json_value(body, '$.kind') = 'visit-closed'");
     expect(fresh.length).toBeGreaterThan(0);
     await school.db('visit_entries').insert({
       id: own.id,

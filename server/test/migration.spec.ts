@@ -48,12 +48,25 @@ describe('from the first tables to those of the season', () => {
         questions: '[]',
         started_at: at,
       });
+      await trx('visit_entries').insert(
+        [
+          { kind: 'finding noted', finding: 'chalk brood', found: true, count: 3 },
+          { kind: 'note written', text: 'queen cells' },
+        ].map((body, index) => ({
+          id: uuid(),
+          visit,
+          by_person: lead,
+          made_at: new Date(at.getTime() + index * 1000),
+          recorded_at: at,
+          body: JSON.stringify(body),
+        })),
+      );
       await trx('demonstrations').insert({
         id: demonstration,
         school,
         trainee,
         skill: 'finds-eggs',
-        level: 'alone',
+        level: 'with a word',
         visit,
         judged_by: lead,
         at,
@@ -121,7 +134,7 @@ describe('from the first tables to those of the season', () => {
   });
 
   it('gives old rows the usual settings and leaves house practice as it was', async () => {
-    expect(await db('sites').where({ id: site }).first()).toMatchObject({ turn: null, degree_days: 'single-sine' });
+    expect(await db('sites').where({ id: site }).first()).toMatchObject({ turn: null, degree_days: 'single sine' });
     expect(await db('schools').where({ id: school }).first()).toMatchObject({
       practice: { care: { leastStoresKg: 7 } },
     });
@@ -153,10 +166,22 @@ describe('from the first tables to those of the season', () => {
     ]);
   });
 
+  it('turns ids that were words into those of today, and leaves what people wrote', async () => {
+    const bodies = await db('visit_entries').orderBy('made_at').pluck<unknown[]>('body');
+    expect(bodies).toEqual([
+      { kind: 'finding-noted', finding: 'chalk-brood', found: true, count: 3 },
+      { kind: 'note-written', text: 'queen cells' },
+    ]);
+    expect(await db('visit_entries').orderBy('made_at').pluck('kind')).toEqual(['finding-noted', 'note-written']);
+    expect(await db('demonstrations').where({ id: demonstration }).pluck('level')).toEqual(['with-a-word']);
+    expect(await db('sites').where({ id: site }).pluck('degree_days')).toEqual(['single-sine']);
+    expect(await db('site_plants').where({ site }).distinct().pluck('kind')).toEqual(['dates']);
+  });
+
   it('gives what was judged before the checklist its hive, its session and the day at its place', async () => {
     const old = await db('demonstrations').where({ id: demonstration }).first<Record<string, unknown>>();
     // Half past ten at night by UTC is the next day in Berlin.
-    expect(old).toMatchObject({ hive, session, day: '2026-05-04', source: 'visit', version: 1, level: 'alone' });
+    expect(old).toMatchObject({ hive, session, day: '2026-05-04', source: 'visit', version: 1 });
     expect(Boolean(old.by_lead)).toBe(true);
   });
 });

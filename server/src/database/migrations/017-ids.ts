@@ -91,33 +91,34 @@ async function turnIds(db: Knex, table: string, column: string): Promise<void> {
 }
 
 /** The text with the ids of today, `null` where nothing changes. */
-function turned(text: unknown): string | null {
-  if (typeof text !== 'string' || text === '') return null;
+function turned(text: string | null): string | null {
+  if (text === null || text === '') return null;
   const kept: unknown = JSON.parse(text);
   const now = withIdsOfNow(kept);
   return now === kept ? null : JSON.stringify(now);
 }
 
+/** A column of JSON as it stands in the table. */
+const textOf = (db: Knex, column: string) => db.raw('cast(?? as char) as text', [column]);
+
 async function turnSmallJson(db: Knex, table: string, column: string): Promise<void> {
-  const kept = (await db(table).distinct(column).pluck(column)) as unknown[];
-  for (const text of kept) {
+  const kept: { text: string | null }[] = await db(table).distinct(textOf(db, column));
+  for (const { text } of kept) {
     const now = turned(text);
-    if (now !== null)
-      await db(table)
-        .where(column, text as string)
-        .update(column, now);
+    if (now !== null) await db(table).where(column, text).update(column, now);
   }
 }
 
 async function turnJson(db: Knex, table: string, column: string): Promise<void> {
   for (let after = ''; ;) {
-    const rows = (await db(table).where('id', '>', after).orderBy('id').limit(PORTION).select('id', column)) as {
-      id: string;
-      [column: string]: unknown;
-    }[];
-    for (const row of rows) {
-      const now = turned(row[column]);
-      if (now !== null) await db(table).where('id', row.id).update(column, now);
+    const rows: { id: string; text: string | null }[] = await db(table)
+      .where('id', '>', after)
+      .orderBy('id')
+      .limit(PORTION)
+      .select('id', textOf(db, column));
+    for (const { id, text } of rows) {
+      const now = turned(text);
+      if (now !== null) await db(table).where('id', id).update(column, now);
     }
     if (rows.length < PORTION) return;
     after = rows.at(-1)!.id;
