@@ -7,6 +7,8 @@ import { BRINGS, flyable } from './expected';
 import { TAKES, dailyOf, feedingsOf, runsOut } from './feed-uptake';
 import { standing } from './standing-event';
 import { type Course, boundBy, coursesOf } from './treatments';
+import { say } from './said';
+import { type Text } from '../language';
 
 /**
  * Dates that treatments, feeds, supers, drone comb and suspicions set.
@@ -24,7 +26,7 @@ export function careDates(facts: CalendarFacts): readonly SourceDue[] {
   ];
 }
 
-const LABEL = 'By its label; the label and local law lead';
+const LABEL = say('label-label-local-law-lead');
 
 const treatmentDues = (facts: CalendarFacts): readonly SourceDue[] =>
   coursesOf(facts.events, facts.today).flatMap((course) => courseDues(facts, course));
@@ -37,13 +39,19 @@ function courseDues(facts: CalendarFacts, course: Course): readonly SourceDue[] 
   if (nextDose !== null)
     dues.push({
       id: `${named('treatment-repeat')}:${course.given + 1}`,
-      title: `${medicine}: dose ${course.given + 1} of ${course.planned}`,
+      title: say('dose-of', { medicine, given: course.given + 1, planned: course.planned }),
       from: addDays(nextDose, -1),
       due: addDays(nextDose, 1),
-      why: `${LABEL}: every ${course.repeatAfter} days, the last on ${dayAndMonth(lastDose, facts.today)}${warmthAhead(facts)}`,
+      why: say('every-days-last', {
+        label: LABEL,
+        repeatAfter: course.repeatAfter,
+        lastDose,
+        today: facts.today,
+        warmthAhead: warmthAhead(facts),
+      }),
       strict: 'must',
       question: null,
-      bring: `${medicine}, protective gear of the label`,
+      bring: say('protective-gear-label', { medicine }),
       opens: true,
       lapses: null,
     });
@@ -51,13 +59,13 @@ function courseDues(facts: CalendarFacts, course: Course): readonly SourceDue[] 
     const from = nextDose === null ? addDays(lastDose, course.removeAfter ?? 0) : end;
     dues.push({
       id: named('treatment-out'),
-      title: `${medicine}: take it out`,
+      title: say('take-out', { medicine }),
       from,
       due: addDays(from, 3),
-      why: `${LABEL}: out ${course.removeAfter} days after the last dose. Left longer it breeds resistance, and its withdrawal begins only when it is out`,
+      why: say('out-days-after-last-dose', { label: LABEL, removeAfter: course.removeAfter }),
       strict: 'must',
-      question: 'Out and counted?',
-      bring: 'Gloves, bag',
+      question: say('out-counted'),
+      bring: say('gloves-bag'),
       opens: true,
       lapses: null,
     });
@@ -65,10 +73,16 @@ function courseDues(facts: CalendarFacts, course: Course): readonly SourceDue[] 
   if (freeFrom !== null && daysBetween(facts.today, freeFrom) >= 0)
     dues.push({
       id: named('withdrawal'),
-      title: `${medicine}: withdrawal ends`,
+      title: say('withdrawal-ends', { medicine }),
       from: freeFrom,
       due: freeFrom,
-      why: `${LABEL}: ${course.withdrawal} days from ${dayAndMonth(end, facts.today)}${course.ended ? '' : ', later if it is taken out later'}. A new super for harvest not before; a box that stood on stays locked`,
+      why: say('days-new-super-harvest-before', {
+        label: LABEL,
+        withdrawal: course.withdrawal,
+        end,
+        today: facts.today,
+        ended: course.ended,
+      }),
       strict: 'must',
       question: null,
       bring: null,
@@ -78,13 +92,13 @@ function courseDues(facts: CalendarFacts, course: Course): readonly SourceDue[] 
   if (nextDose === null)
     dues.push({
       id: named('mites-after'),
-      title: `Count mites again after ${medicine}`,
+      title: say('count-mites-again-after', { medicine }),
       from: addDays(end, 7),
       due: addDays(end, 21),
-      why: `Whether ${medicine} worked shows only in a count after it`,
+      why: say('whether-worked-shows-only-count', { medicine }),
       strict: 'should',
-      question: 'Mites per 100 bees?',
-      bring: 'Mite wash kit',
+      question: say('mites-per-bees'),
+      bring: say('mite-wash-kit'),
       opens: true,
       lapses: addDays(end, 45),
     });
@@ -92,19 +106,19 @@ function courseDues(facts: CalendarFacts, course: Course): readonly SourceDue[] 
 }
 
 /** Many medicines work and are borne within a span of warmth only: what the forecast says of it. */
-function warmthAhead({ days, today }: CalendarFacts): string {
+function warmthAhead({ days, today }: CalendarFacts): Text {
   const highs = days
     .filter(({ date }) => daysBetween(today, date) >= 0 && daysBetween(today, date) < 7)
     .map(({ high }) => high);
   if (highs.length === 0) return '';
   const [least, most] = [Math.min(...highs), Math.max(...highs)].map((high) => roundTo(high, 0));
-  return `. The coming days reach ${least} to ${most} °C: see that this lies within the label’s span`;
+  return say('coming-days-reach-c-see', { least, most });
 }
 
 /** How long a feed keeps: thin syrup ferments within days in the warm, saturated syrup does not. Common practice. */
-const KEEPS: Readonly<Record<Extract<ColonyEvent, { kind: 'feed' }>['what'], string>> = {
-  'thin-syrup': '; plain thin syrup keeps three to four days in the warm',
-  'thick-syrup': '; thick syrup keeps for weeks, so what stays is not wanted',
+const KEEPS: Readonly<Record<Extract<ColonyEvent, { kind: 'feed' }>['what'], Text>> = {
+  'thin-syrup': say('plain-thin-syrup-keeps-three'),
+  'thick-syrup': say('thick-syrup-keeps-weeks-what'),
   fondant: '',
   'dry-sugar': '',
 };
@@ -117,12 +131,18 @@ function feedPart(facts: CalendarFacts): readonly SourceDue[] {
     const empty = runsOut(feed.date, feed.kg, dailyOf(feed), facts.framesOfBees);
     dues.push({
       id: `feed:${feed.date}`,
-      title: `${upperFirst(spoken(feed.what))}: feeder empty?`,
+      title: say('feeder-empty', { what: feed.what }),
       from: addDays(empty, -1),
       due: addDays(empty, 3),
-      why: `${roundTo(feed.kg, 1)} kg given ${dayAndMonth(feed.date, facts.today)} to ${roundTo(facts.framesOfBees, 0)} frames of bees${KEEPS[feed.what]}`,
+      why: say('kg-given-frames-bees', {
+        kg: feed.kg,
+        date: feed.date,
+        today: facts.today,
+        framesOfBees: facts.framesOfBees,
+        keeps: KEEPS[feed.what],
+      }),
       strict: 'should',
-      question: 'Taken? More? Or ignored, then off with it',
+      question: say('taken-more-ignored-then-off'),
       bring: spoken(feed.what),
       opens: false,
       lapses: addDays(empty, 24),
@@ -132,13 +152,13 @@ function feedPart(facts: CalendarFacts): readonly SourceDue[] {
     const gone = runsOut(patty.date, patty.kg, TAKES.patty, facts.framesOfBees);
     dues.push({
       id: `patty:${patty.date}`,
-      title: 'Patty eaten?',
+      title: say('patty-eaten'),
       from: addDays(gone, -1),
       due: addDays(gone, 3),
-      why: `${roundTo(patty.kg, 2)} kg given ${dayAndMonth(patty.date, facts.today)}; a strong hive takes half a kilogram a week, and what stays feeds beetles and moths`,
+      why: say('kg-given-strong-hive-takes', { kg: patty.kg, date: patty.date, today: facts.today }),
       strict: 'may',
-      question: 'Patty eaten? Pollen in the nest?',
-      bring: 'Patty',
+      question: say('patty-eaten-pollen-nest'),
+      bring: say('patty'),
       opens: true,
       lapses: addDays(gone, 24),
     });
@@ -172,17 +192,23 @@ function superPart(facts: CalendarFacts): readonly SourceDue[] {
   const binding = boundBy(coursesOf(facts.events, facts.today), on.date);
   if (binding) {
     const free =
-      binding.freeFrom === null ? 'an unknown day: enter its withdrawal' : dayAndMonth(binding.freeFrom, facts.today);
+      binding.freeFrom === null ? say('unknown-day-enter-withdrawal') : dayAndMonth(binding.freeFrom, facts.today);
     return [
       {
         id: `super-inside-withdrawal:${on.date}`,
-        title: 'Super inside a withdrawal: mark it, not for harvest',
+        title: say('super-inside-withdrawal-mark-harvest'),
         from: on.date,
         due: on.date,
-        why: `Put on ${dayAndMonth(on.date, facts.today)}; ${binding.medicine} of ${dayAndMonth(binding.from, facts.today)} binds honey until ${free}. What they store in this box is not for people: take it off or mark it as their own food. The label and local law lead`,
+        why: say('put-binds-honey-until-what', {
+          date: on.date,
+          today: facts.today,
+          medicine: binding.medicine,
+          from: binding.from,
+          free,
+        }),
         strict: 'must',
-        question: 'Box off, or marked?',
-        bring: 'Marker, label',
+        question: say('box-off-marked'),
+        bring: say('marker-label'),
         opens: true,
         lapses: null,
       },
@@ -195,13 +221,19 @@ function superPart(facts: CalendarFacts): readonly SourceDue[] {
     return [
       {
         id: `super-with-feed:${on.date}`,
-        title: 'Super on while they are fed: mark it, not for harvest',
+        title: say('super-while-fed-mark-harvest'),
         from: on.date,
         due: on.date,
-        why: `Put on ${dayAndMonth(on.date, facts.today)}; the ${spoken(fed.what)} of ${dayAndMonth(fed.from, facts.today)} is carried down until about ${dayAndMonth(fed.until, facts.today)}, into this box as well. Sugar in honey is no honey: feeder off, or the box marked as their own food`,
+        why: say('put-carried-down-until-about', {
+          date: on.date,
+          today: facts.today,
+          what: fed.what,
+          from: fed.from,
+          until: fed.until,
+        }),
         strict: 'must',
-        question: 'Feeder off, or box marked?',
-        bring: 'Marker, label',
+        question: say('feeder-off-box-marked'),
+        bring: say('marker-label'),
         opens: true,
         lapses: addDays(fed.until, 60),
       },
@@ -211,13 +243,20 @@ function superPart(facts: CalendarFacts): readonly SourceDue[] {
   return [
     {
       id: `super-full:${on.date}`,
-      title: 'Super full? Next one on',
+      title: say('super-full-next-one'),
       from: addDays(full, -3),
       due: addDays(full, 3),
-      why: `On since ${dayAndMonth(on.date, facts.today)}; by what is in bloom it holds ${roundTo(on.holdsKg * NEXT_AT, 0)} of ${roundTo(on.holdsKg, 0)} kg about ${dayAndMonth(full, facts.today)}, ${roundTo((on.holdsKg * NEXT_AT) / Math.max(1, daysBetween(on.date, full)), 1)} kg a day`,
+      why: say('since-what-bloom-holds-kg', {
+        date: on.date,
+        today: facts.today,
+        holdsKg: on.holdsKg * NEXT_AT,
+        holdsKg2: on.holdsKg,
+        full,
+        holdsKg3: (on.holdsKg * NEXT_AT) / Math.max(1, daysBetween(on.date, full)),
+      }),
       strict: 'should',
-      question: 'How full is the super? Lift or look at the outer frame',
-      bring: 'Super',
+      question: say('how-full-super-lift-look'),
+      bring: say('super'),
       opens: true,
       lapses: addDays(full, 24),
     },
@@ -233,13 +272,18 @@ function dronePart(facts: CalendarFacts): readonly SourceDue[] {
   return [
     {
       id: `drone-comb:${comb.date}`,
-      title: 'Drone comb out before it emerges',
+      title: say('drone-comb-out-before-emerges'),
       from: capped,
       due: addDays(emerge, -1),
-      why: `In since ${dayAndMonth(comb.date, facts.today)}: drones emerge from ${dayAndMonth(emerge, facts.today)}, day ${daysBetween(comb.date, emerge)}, and every mite on them with them. Left in, it breeds mites`,
+      why: say('since-drones-emerge-day-every', {
+        date: comb.date,
+        today: facts.today,
+        emerge,
+        daysBetween: daysBetween(comb.date, emerge),
+      }),
       strict: 'must',
-      question: 'Sealed? Cut out or frozen?',
-      bring: 'Empty drone frame, bag',
+      question: say('sealed-cut-out-frozen'),
+      bring: say('empty-drone-frame-bag'),
       opens: true,
       lapses: addDays(emerge, 21),
     },
@@ -252,13 +296,13 @@ function suspicionPart(facts: CalendarFacts): readonly SourceDue[] {
   return [
     {
       id: `disease:${suspicion.date}`,
-      title: `Suspicion of ${suspicion.of}: look again or ask`,
+      title: say('suspicion-look-again-ask', { of: suspicion.of }),
       from: addDays(suspicion.date, 1),
       due: addDays(suspicion.date, 7),
-      why: `Seen ${dayAndMonth(suspicion.date, facts.today)}. Nothing leaves this hive, tools are cleaned. Some diseases must be reported at once: the inspector and local law decide`,
+      why: say('seen-nothing-leaves-hive-tools', { date: suspicion.date, today: facts.today }),
       strict: 'must',
-      question: 'Cappings, larvae, ropiness test, sample?',
-      bring: 'Matches, sample box, washing soda',
+      question: say('cappings-larvae-ropiness-test-sample'),
+      bring: say('matches-sample-box-washing-soda'),
       opens: true,
       lapses: null,
     },

@@ -3,6 +3,7 @@ import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf, upperFirst,
 import type { CalendarFacts, Dates } from './calendar-types';
 import { newColonyPlan } from './new-colony';
 import { standing } from './standing-event';
+import { say } from './said';
 
 /** Days after which a new colony's timeline is over. */
 const SETTLED = 60;
@@ -47,12 +48,17 @@ function queenPart(facts: CalendarFacts): Dates {
   const queen = queenInTheMaking(facts);
   if (!queen) return { dues: [], rests: [] };
   const { plan } = queen;
-  const began = `${spoken(queen.start)} on ${dayAndMonth(queen.date, facts.today)}`;
+  const began = say('on', { start: queen.start, date: queen.date, today: facts.today });
   const mating = plan.mating
-    ? `; mature ${dayAndMonth(plan.mature!, facts.today)}, ${plan.mating.fitDays} days fit for mating by ${dayAndMonth(plan.mating.to, facts.today)}`
+    ? say('mature-days-fit-mating', {
+        mature: plan.mature!,
+        today: facts.today,
+        fitDays: plan.mating.fitDays,
+        to: plan.mating.to,
+      })
     : '';
   const common = {
-    question: 'Eggs or young larvae?',
+    question: say('eggs-young-larvae'),
     opens: true,
     lapses: addDays(plan.worry, QUEEN_LAPSES),
   } as const;
@@ -61,31 +67,29 @@ function queenPart(facts: CalendarFacts): Dates {
       {
         ...common,
         id: `queen-eggs:${queen.date}`,
-        title: 'Is she laying?',
+        title: say('she-laying'),
         from: laterOf(plan.laying.from, addDays(plan.alone.to, 1)),
         due: laterOf(plan.laying.to, addDays(plan.alone.to, 2)),
-        why: `${upperFirst(began)}${plan.emerges ? `: emerges ${dayAndMonth(plan.emerges.from, facts.today)}${mating}` : ''}`,
+        why: say('queen-raised', { began, emerges: plan.emerges?.from ?? null, today: facts.today, mating }),
         strict: 'should',
         bring: null,
       },
       {
         ...common,
         id: `queen-worry:${queen.date}`,
-        title: 'No eggs yet? Act now',
+        title: say('eggs-yet-act-now'),
         from: addDays(plan.worry, -1),
         due: addDays(plan.worry, 2),
-        why: `${upperFirst(began)}: without eggs on ${dayAndMonth(plan.worry, facts.today)} she was lost or not mated`,
+        why: say('without-eggs-she-lost-mated', { began, worry: plan.worry, today: facts.today }),
         strict: 'must',
-        bring: 'Frame with eggs, or a queen',
+        bring: say('frame-eggs-queen'),
       },
     ],
     rests: [
       {
         ...plan.alone,
         cause: 'young-queen',
-        why: plan.emerges
-          ? 'A young queen emerges, flies and mates: opened now she may be lost or balled'
-          : 'A queen was put in: disturbed early she is balled',
+        why: plan.emerges ? say('young-queen-emerges-flies-mates') : say('queen-put-disturbed-early-she'),
         strict: 'must',
       },
     ],
@@ -111,7 +115,13 @@ function hivedPart(facts: CalendarFacts): Dates {
         bring,
         opens: true,
         lapses: addDays(hived.date, SETTLED),
-        why: `${upperFirst(spoken(hived.as))} of ${dayAndMonth(hived.date, facts.today)}, day ${daysBetween(hived.date, from)}. Another school ${plan.otherSchool}`,
+        why: say('day-another-school', {
+          as: hived.as,
+          date: hived.date,
+          today: facts.today,
+          daysBetween: daysBetween(hived.date, from),
+          otherSchool: plan.otherSchool,
+        }),
       })),
     rests: plan.alone.map(({ from, to, why }) => ({
       cause: 'young-queen' as const,
@@ -135,13 +145,13 @@ function broodPart(facts: CalendarFacts): Dates {
     dues: [
       {
         id: `brood-free:${stopped.date}`,
-        title: 'No sealed brood: the time to treat',
+        title: say('sealed-brood-time-treat'),
         from: free,
         due: addDays(drones, 3),
-        why: `Laying stopped ${dayAndMonth(stopped.date, facts.today)}: last worker brood sealed ${dayAndMonth(open, facts.today)}, emerged ${dayAndMonth(free, facts.today)}, drones ${dayAndMonth(drones, facts.today)}. The label and local law decide what may be used`,
+        why: say('laying-stopped-last-worker-brood', { date: stopped.date, today: facts.today, open, free, drones }),
         strict: 'should',
-        question: 'Any sealed brood left?',
-        bring: 'What the label asks for: gloves, goggles, mask',
+        question: say('any-sealed-brood-left'),
+        bring: say('what-label-asks-gloves-goggles'),
         opens: true,
         lapses: addDays(drones, 10),
       },

@@ -3,6 +3,7 @@ import type { DayWeather, Forage, Phase, PhaseSpan } from '../season';
 import type { CivilDate } from '../units';
 import type { ColonyEvent } from './colony-event';
 import type { HoneyLock, StandingSuper } from './treatments';
+import type { Text } from '../language';
 
 export type Strict = 'must' | 'should' | 'may';
 
@@ -10,20 +11,20 @@ export type Strict = 'must' | 'should' | 'may';
 export interface Due {
   /** The same for as long as the task is the same, whatever else comes or goes: calendars of other programs hold on to it. */
   readonly id: string;
-  readonly title: string;
+  readonly title: Text;
   readonly from: CivilDate;
   readonly due: CivilDate;
-  readonly why: string;
+  readonly why: Text;
   readonly strict: Strict;
   /** What to look for, and what to bring. */
-  readonly question: string | null;
-  readonly bring: string | null;
+  readonly question: Text | null;
+  readonly bring: Text | null;
   /** Days after which it is due again once it was done, up to and with a day; left out when it is done once. */
   readonly again?: { readonly every: number; readonly until: CivilDate } | undefined;
   /** Whether the hive has to be opened for it. */
   readonly opens: boolean;
   /** Why the hive should not be opened within the whole of its span, `null` when some day is free. */
-  readonly clash: string | null;
+  readonly clash: Text | null;
 }
 
 export const REST_CAUSES = ['young-queen', 'just-opened', 'load'] as const;
@@ -33,7 +34,7 @@ export interface Rest {
   readonly cause: (typeof REST_CAUSES)[number];
   readonly from: CivilDate;
   readonly to: CivilDate;
-  readonly why: string;
+  readonly why: Text;
   readonly strict: 'must' | 'should';
 }
 
@@ -83,10 +84,10 @@ export interface CalendarFacts {
   readonly openings: readonly Opening[];
   readonly followUps: readonly {
     readonly id: string;
-    readonly question: string;
+    readonly question: Text;
     readonly from: CivilDate;
     readonly due: CivilDate;
-    readonly bring: string | null;
+    readonly bring: Text | null;
     /** A repair or a fetched thing stays until somebody settles it; a question about a colony grows old. */
     readonly stays: boolean;
   }[];
@@ -107,7 +108,7 @@ export interface Load {
 export interface ColonyCalendar {
   readonly dues: readonly Due[];
   /** Questions that nobody answered in time: told, not asked any more. */
-  readonly lapsed: readonly { readonly title: string; readonly due: CivilDate }[];
+  readonly lapsed: readonly { readonly title: Text; readonly due: CivilDate }[];
   readonly honey: HoneyLock;
   readonly rests: readonly Rest[];
   readonly load: Load;

@@ -14,6 +14,8 @@ import type {
 } from './calendar-types';
 import { feedingsOf } from './feed-uptake';
 import { coursesOf, honeyLock } from './treatments';
+import { say } from './said';
+import { type Text, inOne } from '../language';
 
 const LOAD_DAYS = 30;
 
@@ -62,12 +64,12 @@ export function colonyCalendar(facts: CalendarFacts): ColonyCalendar {
 }
 
 /** Why a due that opens the hive finds no free day in its span: the strict rest that covers all of it. */
-function clashOf(due: Omit<SourceDue, 'lapses'>, rests: readonly Rest[]): string | null {
+function clashOf(due: Omit<SourceDue, 'lapses'>, rests: readonly Rest[]): Text | null {
   if (!due.opens) return null;
   const strict = rests.filter((rest) => rest.strict === 'must');
   if (daysBetween(due.due, openFrom(due.from, strict)) <= 0) return null;
   const covering = strict.find((rest) => daysBetween(rest.from, due.due) >= 0 && daysBetween(due.due, rest.to) >= 0);
-  return covering ? `${covering.why} (until ${dayAndMonth(covering.to)})` : null;
+  return covering ? say('until', { why: covering.why, to: covering.to }) : null;
 }
 
 /** The first day from a date on that no rest covers. */
@@ -87,7 +89,7 @@ function openingRests({ openings, practice, today }: CalendarFacts, load: Load):
       cause: 'just-opened',
       from: addDays(last.date, 1),
       to: addDays(last.date, practice.restDays),
-      why: `Opened on ${dayAndMonth(last.date, today)}: every opening costs them part of a day`,
+      why: say('opened-every-opening-costs-part', { date: last.date, today }),
       strict: 'should',
     });
   if (load.over.length > 0) {
@@ -100,7 +102,11 @@ function openingRests({ openings, practice, today }: CalendarFacts, load: Load):
         cause: 'load',
         from: today,
         to: addDays(until, -1),
-        why: `Enough of teaching for now: ${load.openings} openings, ${load.minutes} minutes open and ${load.stings} stings in 30 days`,
+        why: say('enough-teaching-now-openings-minutes', {
+          openings: load.openings,
+          minutes: load.minutes,
+          stings: load.stings,
+        }),
         strict: 'must',
       });
   }
@@ -125,7 +131,7 @@ function followUpDues({ followUps }: CalendarFacts): readonly SourceDue[] {
     title: question,
     from,
     due,
-    why: 'Follow-up of a visit or a season event',
+    why: say('follow-up-visit-season-event'),
     strict: 'should',
     question,
     bring,
@@ -149,9 +155,9 @@ function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly Sou
   if (!span || queenInTheMaking(facts)) return [];
   const since = last?.date ?? null;
   const own = practice.intervals[span.phase] ?? PHASE_WORK[span.phase].interval;
-  const base = (why: string) => ({
+  const base = (why: Text) => ({
     id: `ordinary:${since ?? 'first'}`,
-    question: PHASE_WORK[span.phase].purposes.slice(0, 2).join('; '),
+    question: inOne(PHASE_WORK[span.phase].purposes.slice(0, 2), '; '),
     bring: null,
     opens: true,
     lapses: null,
@@ -163,10 +169,8 @@ function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly Sou
   if (reopened && firstBy && (own === null || (since === null ? today <= firstBy : since < reopened.from)))
     return [
       {
-        ...base(
-          `Shut in winter; ${spoken(reopened.phase)} begins about ${dayAndMonth(reopened.from)}. Winter counts as no delay`,
-        ),
-        title: 'First look of the year',
+        ...base(say('shut-winter-begins-about-winter', { phase: reopened.phase, from: reopened.from })),
+        title: say('first-look-year'),
         from: reopened.from,
         due: firstBy,
         strict: 'may',
@@ -178,10 +182,10 @@ function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly Sou
     ? [practice.swarmIntervalDays - 1, practice.swarmIntervalDays]
     : own.map((days) => Math.round(days * FACTOR[colonyClass]));
   const why = cells
-    ? `${practice.swarmIntervalDays} days while swarms may leave: a cell is sealed on day 8. The other school: 10 to 15 days, or three weeks where nothing is asked of them`
+    ? say('days-while-swarms-may-leave', { swarmIntervalDays: practice.swarmIntervalDays })
     : colonyClass === 'resting'
-      ? `Little is asked of it: ${least} to ${most} days in ${spoken(span.phase)}`
-      : `${least} to ${most} days in ${spoken(span.phase)}. Work fits need: another school opens weekly in a flow`;
+      ? say('little-asked-days', { least, most, phase: span.phase })
+      : say('days-work-fits-need-another', { least, most, phase: span.phase });
   const from = openFrom(
     since ? addDays(since, least!) : today,
     rests.filter((rest) => rest.strict === 'must'),
@@ -190,7 +194,7 @@ function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly Sou
   return [
     {
       ...base(why),
-      title: cells ? 'Look for queen cells' : 'Ordinary look',
+      title: cells ? say('look-queen-cells') : say('ordinary-look'),
       from,
       due: daysBetween(from, due) < 0 ? from : due,
       strict: cells ? 'must' : 'should',

@@ -2,6 +2,8 @@ import { DEVELOPMENT, daysToEmergence } from '../biology';
 import { type DayWeather, type Forage, type Phase, type PhaseSpan, inBloom, nectarOn, phaseOn } from '../season';
 import { type CivilDate, addDays, dayAndMonth, daysBetween, earlierOf, laterOf, within } from '../units';
 import { eatenDaily } from './eating';
+import { say } from './said';
+import type { Text } from '../language';
 
 /** How a strain answers a dearth: a habit, no fault. */
 export const STRAINS = ['keeps-laying', 'cuts-down', 'stops'] as const;
@@ -63,11 +65,11 @@ export interface ExpectedState {
   readonly brood: Expected;
   readonly drone: Expected;
   readonly storesKg: Expected;
-  readonly mood: string;
+  readonly mood: Text;
   /** Why the record is too old to expect anything of, in one sentence; `null` when it is not. */
-  readonly stale: string | null;
+  readonly stale: Text | null;
   /** What moved the expectation away from the ordinary course, in words. */
-  readonly because: readonly string[];
+  readonly because: readonly Text[];
 }
 
 /** Eggs a day of a good queen at the height of each phase, before bees, food and weather hold her back. Common practice; peak near 2000. */
@@ -106,16 +108,16 @@ const DRONE: Readonly<Record<Phase, number>> = {
   'making-winter-bees': 0.005,
   'closing-down': 0,
 };
-const MOOD: Readonly<Record<Phase, string>> = {
-  'winter-rest': 'clustered and still; a low hum when knocked',
-  'first-brood': 'quiet, few on the wing',
-  'build-up': 'calm on fine days, short-tempered in cold wind',
-  'swarm-season': 'busy, mostly calm; restless when about to leave',
-  flow: 'gentle: the foragers are away',
-  dearth: 'defensive, robbing about',
-  'late-flow': 'fairly gentle, heavy traffic',
-  'making-winter-bees': 'watchful; robbers and wasps put them on edge',
-  'closing-down': 'slow and clinging; sharp when the lid cools',
+const MOOD: Readonly<Record<Phase, Text>> = {
+  'winter-rest': say('clustered-still-low-hum-when'),
+  'first-brood': say('quiet-few-wing'),
+  'build-up': say('calm-fine-days-short-tempered'),
+  'swarm-season': say('busy-mostly-calm-restless-when'),
+  flow: say('gentle-foragers-away'),
+  dearth: say('defensive-robbing-about'),
+  'late-flow': say('fairly-gentle-heavy-traffic'),
+  'making-winter-bees': say('watchful-robbers-wasps-put-edge'),
+  'closing-down': say('slow-clinging-sharp-when-lid'),
 };
 /** Laying in a dearth as a share of before, by strain. Common practice. */
 const IN_DEARTH: Readonly<Record<Strain, number>> = { 'keeps-laying': 0.9, 'cuts-down': 0.45, stops: 0.04 };
@@ -262,11 +264,8 @@ export function expectedState(facts: ExpectedFacts): ExpectedState {
     brood: stage(0, WORKER_DAYS, AT_LEAST.brood),
     drone: range(drones, AT_LEAST.drone),
     storesKg: range(course.stores, AT_LEAST.storesKg + AT_LEAST.storesKgADay * days),
-    mood: phase === null ? 'as last time' : MOOD[phase],
-    stale:
-      open > STALE_DAYS
-        ? `The last combs were read ${days} days ago, ${open} of them in the open season: what came in, went off or swarmed since is not known. Look, or heft, before you expect anything.`
-        : null,
+    mood: phase === null ? say('last-time') : MOOD[phase],
+    stale: open > STALE_DAYS ? say('last-combs-were-read-days', { days, open }) : null,
     because: reasonsOf(facts, count),
   };
 }
@@ -361,26 +360,22 @@ const BEGINS = 0.2;
 const ramp = ({ from, to }: PhaseSpan, date: CivilDate): number =>
   BEGINS + ((1 - BEGINS) * daysBetween(from, date)) / Math.max(1, daysBetween(from, to));
 
-function reasonsOf({ strain, waiting, today }: ExpectedFacts, count: Count): readonly string[] {
+function reasonsOf({ strain, waiting, today }: ExpectedFacts, count: Count): readonly Text[] {
   return [
     count.dearth >= 5
-      ? `${count.dearth} days of dearth: no comb is built, honey is eaten; this strain ${STRAIN_WORDS[strain]}`
+      ? say('days-dearth-comb-built-honey', { dearth: count.dearth, strain: STRAIN_WORDS[strain] })
       : null,
-    count.rain >= 1 ? `rain or cold kept them in for days on end: brood rearing slowed` : null,
-    count.fed >= 1 ? 'fed: brood is kept up and stores rise' : null,
-    count.hungry >= 2 ? 'food ran low: less brood is reared, they may starve' : null,
-    waiting && today < waiting.from
-      ? `the young queen cannot lay before ${dayAndMonth(waiting.from)}: no eggs and no young larvae are normal until then`
-      : null,
-    waiting && today >= waiting.from
-      ? `nobody has seen the young queen’s eggs yet: she should begin by ${dayAndMonth(waiting.to)}, none until then are no failure`
-      : null,
-    count.crowded >= 14 && count.dearth < 5 ? 'brood is held back by the number of bees' : null,
+    count.rain >= 1 ? say('rain-cold-kept-days-end') : null,
+    count.fed >= 1 ? say('fed-brood-kept-up-stores') : null,
+    count.hungry >= 2 ? say('food-ran-low-less-brood') : null,
+    waiting && today < waiting.from ? say('young-queen-cannot-lay-before', { from: waiting.from }) : null,
+    waiting && today >= waiting.from ? say('nobody-has-seen-young-queens', { to: waiting.to }) : null,
+    count.crowded >= 14 && count.dearth < 5 ? say('brood-held-back-number-bees') : null,
   ].filter((each) => each !== null);
 }
 
-const STRAIN_WORDS: Readonly<Record<Strain, string>> = {
-  'keeps-laying': 'keeps laying through it',
-  'cuts-down': 'cuts its brood down',
-  stops: 'stops altogether',
+const STRAIN_WORDS: Readonly<Record<Strain, Text>> = {
+  'keeps-laying': say('keeps-laying-through'),
+  'cuts-down': say('cuts-brood-down'),
+  stops: say('stops-altogether'),
 };

@@ -3,38 +3,40 @@ import { addDays, roundTo } from '../units';
 import { type Advice, type Reason, weigh } from './advice';
 import { eatenDaily } from './eating';
 import type { ColonyFacts } from './facts';
+import { say } from './said';
+import { type Text, inOne } from '../language';
 
 /** A feed, and how much of it comes from one kilogram of sugar. */
 interface Feed {
-  readonly name: string;
+  readonly name: Text;
   readonly unit: 'L' | 'kg';
   readonly perKgSugar: number;
-  readonly mix: (sugar: number) => string;
-  readonly source: string;
+  readonly mix: (sugar: number) => Text;
+  readonly source: Text;
 }
 
 /** Litres from one kilogram of sugar: 2 kg of 1:1 at 1.2297 kg/L, 1.5 kg of 2:1 at 1.3268 kg/L (ICUMSA density, from memory). */
 const FEEDS = {
   thin: {
-    name: 'thin syrup',
+    name: say('thin-syrup'),
     unit: 'L',
     perKgSugar: 1.626,
-    mix: (sugar) => `${sugar} kg with ${sugar} L of water`,
-    source: 'density of 50 °Bx sucrose by the ICUMSA formula, from memory',
+    mix: (sugar) => say('kg-l-water', { sugar }),
+    source: say('density-bx-sucrose-icumsa-formula'),
   },
   thick: {
-    name: 'thick syrup',
+    name: say('thick-syrup'),
     unit: 'L',
     perKgSugar: 1.13,
-    mix: (sugar) => `${sugar} kg with ${roundTo(sugar / 2, 1)} L of water`,
-    source: 'density of 66.7 °Bx sucrose by the ICUMSA formula, from memory',
+    mix: (sugar) => say('kg-l-water-2', { sugar, sugar2: sugar / 2 }),
+    source: say('density-bx-sucrose-icumsa-formula-2'),
   },
   candy: {
-    name: 'candy or fondant',
+    name: say('candy-fondant'),
     unit: 'kg',
     perKgSugar: 1.1,
-    mix: (sugar) => `${sugar} kg`,
-    source: 'a tenth of water in fondant, common practice',
+    mix: (sugar) => say('kg', { sugar }),
+    source: say('tenth-water-fondant-common-practice'),
   },
 } as const satisfies Record<string, Feed>;
 
@@ -87,7 +89,7 @@ function wantedKg(facts: ColonyFacts): { readonly least: number; readonly upTo: 
 /** Whether they are fed, in one word, and why. */
 export interface FeedAnswer {
   readonly feed: 'yes' | 'no' | 'not-known';
-  readonly why: string;
+  readonly why: Text;
 }
 
 interface Need {
@@ -98,9 +100,9 @@ interface Need {
   readonly starving: boolean;
   readonly harvest: boolean;
   /** How long the food lasts, in words. */
-  readonly lasts: string;
+  readonly lasts: Text;
   /** Why nothing is fed; `null` when they are. */
-  readonly not: string | null;
+  readonly not: Text | null;
 }
 
 function needOf(facts: ColonyFacts): Need {
@@ -112,15 +114,17 @@ function needOf(facts: ColonyFacts): Need {
   const starving = days < STARVING_DAYS;
   const harvest = facts.supers > 0 && !facts.supersAreTheirs;
   const flowing = facts.nectar >= FLOW_NECTAR && (facts.poorDays ?? 0) <= 3;
-  const found = `${roundTo(food, 1)} kg found, at least ${least} wanted${phase !== null && FOR_WINTER.has(phase) ? ' for winter' : ''}`;
-  const lasts = `lasts about ${Math.floor(Math.min(days, 365))} days`;
+  const found = say('kg-found-least-wanted', { food, least, phase, has: phase !== null && FOR_WINTER.has(phase) });
+  const lasts = say('lasts-about-days', { floor: Math.floor(Math.min(days, 365)) });
   const not =
     food >= least && days >= enough
-      ? `${found}; ${lasts} without any income`
+      ? say('without-any-income', { found, lasts })
       : flowing && !starving
-        ? `${found}, but ${nectarOf(facts.inBloom)
-            .map(({ plant }) => plant)
-            .join(' and ')} in bloom and days are fit: they bring it themselves; ${lasts}, look again after poor days`
+        ? say('but-bloom-days-fit-bring', {
+            found,
+            plants: nectarOf(facts.inBloom).map(({ plant }) => plant),
+            lasts,
+          })
         : null;
   return { food, days, least, upTo, starving, harvest, lasts, not };
 }
@@ -139,12 +143,12 @@ export function feedAnswer(facts: ColonyFacts): FeedAnswer {
   if (tooLittleRead(facts))
     return {
       feed: 'not-known',
-      why: `${facts.framesRead} of ${facts.frames} frames were read: lift the hive at the back, or look at the outer combs`,
+      why: say('frames-were-read-lift-hive', { framesRead: facts.framesRead, frames: facts.frames }),
     };
   const need = needOf(facts);
   if (need.not !== null) return { feed: 'no', why: need.not };
   const reason = reasonsOf(facts, need).find(({ sense }) => sense === 'for')!;
-  return { feed: 'yes', why: `${reason.text}; ${need.lasts}` };
+  return { feed: 'yes', why: inOne([reason.text, need.lasts], '; ') };
 }
 
 /**
@@ -165,35 +169,37 @@ export function adviseFeeding(facts: ColonyFacts): Advice | null {
   const sugar = starving && harvest ? tenDays(facts) : roundTo(Math.max(1, upTo - food), 1);
   const whole = roundTo(sugar * feed.perKgSugar, 1);
   const portion = Math.min(whole, portionOf(facts, feed));
-  const amount = `${portion} ${feed.unit} of ${feed.name}`;
+  const amount = say('of', { portion, unit: feed.unit, name: feed.name });
   const by = addDays(today, starving ? 1 : 3);
   const again = portion < whole;
   return {
     kind: 'feed',
     title:
-      harvest && !starving
-        ? `Take the supers off first, then feed ${amount}`
-        : `Feed ${amount}${starving ? ' now' : ''}${again ? ', then look again' : ''}`,
+      harvest && !starving ? say('take-supers-off-first-then', { amount }) : say('feed', { amount, starving, again }),
     by,
     pressing: weigh(starving ? 0.98 : 0.55 + (least - food) / 12),
     reasons: reasonsOf(facts, need),
     otherSchool: otherSchoolOf(facts, feed),
     whereFrom: {
       figure: amount,
-      rule: 'Food wanted less food found, as sugar; no more at once than they can take in about a week.',
+      rule: say('food-wanted-less-food-found'),
       steps: [
-        ['wanted', `${upTo} kg`],
+        ['wanted', say('kg-2', { upTo })],
         [
-          'found in the nest',
-          `${roundTo(facts.nest.storesKg.value, 1)} kg (${roundTo(facts.nest.storesKg.low, 1)} to ${roundTo(facts.nest.storesKg.high, 1)})`,
+          say('found-nest'),
+          say('kg-to', {
+            value: facts.nest.storesKg.value,
+            low: facts.nest.storesKg.low,
+            high: facts.nest.storesKg.high,
+          }),
         ],
-        ...(facts.superKg === null ? [] : [['found in the supers', `${roundTo(facts.superKg, 1)} kg`] as const]),
+        ...(facts.superKg === null ? [] : [[say('found-supers'), say('kg-3', { superKg: facts.superKg })] as const]),
         ['sugar', feed.mix(sugar)],
-        [feed.name, `${whole} ${feed.unit}${again ? `, ${portion} ${feed.unit} at a time` : ''}`],
+        [feed.name, say('text-2', { whole, unit: feed.unit, again, portion })],
       ],
-      source: `House practice for the store wanted; ${feed.source}.`,
+      source: say('house-practice-store-wanted', { source: feed.source }),
     },
-    followUp: { question: 'Feed taken? Food in kg?', from: addDays(by, 4), due: addDays(by, 7) },
+    followUp: { question: say('feed-taken-food-kg'), from: addDays(by, 4), due: addDays(by, 7) },
   };
 }
 
@@ -221,48 +227,52 @@ function reasonsOf(facts: ColonyFacts, { food, days, least, starving, harvest }:
   const unread = facts.frames - facts.framesRead;
   const where =
     facts.supers === 0
-      ? ' in the nest'
+      ? say('in-the-nest')
       : facts.superKg === null
-        ? ' in the nest, the supers were not looked at'
-        : ', supers and all';
+        ? say('nest-supers-were-looked')
+        : say('supers-all');
   const reasons: (Reason | null)[] = [
     {
-      text: `${roundTo(food, 1)} kg of food${where}; house rule ${facts.phase !== null && FOR_WINTER.has(facts.phase) ? 'for winter ' : ''}is at least ${least} kg`,
+      text: say('kg-food-house-rule-least', {
+        food,
+        where,
+        phase: facts.phase,
+        has: facts.phase !== null && FOR_WINTER.has(facts.phase),
+        least,
+      }),
       weight: weigh(1 - food / least + 0.3),
       sense: 'for',
     },
     {
-      text: `Lasts about ${Math.floor(Math.min(days, 365))} days for ${roundTo(nest.brood.value, 1)} frames of brood`,
+      text: say('lasts-about-days-frames-brood', { floor: Math.floor(Math.min(days, 365)), value: nest.brood.value }),
       weight: weigh(1 - days / (2 * ENOUGH_DAYS)),
       sense: 'for',
     },
-    poor >= 2
-      ? { text: `${poor} of the next 7 days hardly fit for flying`, weight: weigh(poor / 7), sense: 'for' }
-      : null,
+    poor >= 2 ? { text: say('next-days-hardly-fit-flying', { poor }), weight: weigh(poor / 7), sense: 'for' } : null,
     kindOfFeed(facts) === 'candy' && highs.length > 0
       ? {
-          text: `Days reach ${Math.round(Math.max(...highs))} °C at most: syrup is hardly taken, solid feed over the bees is`,
+          text: say('days-reach-c-most-syrup', { max: Math.max(...highs) }),
           weight: 0.5,
           sense: 'for',
         }
       : null,
     nectar.length > 0
       ? {
-          text: `${nectar.map((each) => each.plant).join(' and ')} in bloom, nectar may come in`,
+          text: say('bloom-nectar-may-come', { plants: nectar.map((each) => each.plant) }),
           weight: weigh(0.5 - poor / 14),
           sense: 'against',
         }
       : null,
     harvest && starving
       ? {
-          text: 'Supers for harvest are on: a starving colony comes first, what is in them is then not for harvest; mark them',
+          text: say('supers-harvest-starving-colony-comes'),
           weight: 0.6,
           sense: 'against',
         }
       : null,
     unread > 0
       ? {
-          text: `${unread} of ${facts.frames} frames were not read on both sides`,
+          text: say('frames-were-read-both-sides', { unread, frames: facts.frames }),
           weight: weigh(unread / facts.frames),
           sense: 'against',
         }
@@ -271,12 +281,10 @@ function reasonsOf(facts: ColonyFacts, { food, days, least, starving, harvest }:
   return reasons.filter((each) => each !== null);
 }
 
-function otherSchoolOf(facts: ColonyFacts, feed: Feed): string {
-  if (facts.phase !== null && FOR_WINTER.has(facts.phase))
-    return 'leaves the honey and feeds nothing; another gives thin syrup with protein, so that they go on rearing winter bees.';
-  if (feed === FEEDS.candy)
-    return 'gives dry sugar in its bag over the frames, which some found eaten better than bricks.';
+function otherSchoolOf(facts: ColonyFacts, feed: Feed): Text {
+  if (facts.phase !== null && FOR_WINTER.has(facts.phase)) return say('leaves-honey-feeds-nothing-another');
+  if (feed === FEEDS.candy) return say('gives-dry-sugar-bag-over');
   return nectarOf(facts.inBloom).length > 0
-    ? 'leaves them to forage while plants are in bloom and looks again after the next fine day: fed colonies fill the nest with syrup.'
-    : 'gives fondant over the nest: no wet feed while nights are cool, and nothing to spill for robbers.';
+    ? say('leaves-forage-while-plants-bloom')
+    : say('gives-fondant-over-nest-wet');
 }

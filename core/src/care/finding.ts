@@ -1,13 +1,13 @@
-import { spoken } from '../units';
+import type { Text } from '../language';
 import type { ColonyRecord, Expected, ExpectedState } from './expected';
+import { say } from './said';
 
 /** How a finding compares with what was expected here and now. */
 export type FindingWord = 'normal' | 'more-than-expected' | 'less-than-expected';
 
 export interface FindingLine {
   readonly measure: 'bees' | 'brood' | 'sealed' | 'drone' | 'stores';
-  readonly label: string;
-  readonly unit: 'frames' | 'kg';
+    readonly unit: 'frames' | 'kg';
   readonly expected: Expected;
   readonly found: number;
   readonly word: FindingWord;
@@ -16,8 +16,8 @@ export interface FindingLine {
 export interface Finding {
   readonly lines: readonly FindingLine[];
   /** One sentence to say at the hive. */
-  readonly says: string;
-  readonly why: readonly string[];
+  readonly says: Text;
+  readonly why: readonly Text[];
 }
 
 /** What was found, in frames and kg. */
@@ -49,58 +49,52 @@ const KG_PER_FOOD_FRAME = 2;
 export function readFinding(expected: ExpectedState, last: ColonyRecord, found: Found): Finding {
   const line = (
     measure: FindingLine['measure'],
-    label: string,
     unit: FindingLine['unit'],
     of: Expected,
     value: number | null,
   ): FindingLine[] =>
-    value === null ? [] : [{ measure, label, unit, expected: of, found: value, word: wordOf(value, of) }];
+    value === null ? [] : [{ measure, unit, expected: of, found: value, word: wordOf(value, of) }];
   const lines = [
-    ...line('bees', 'Frames of bees', 'frames', expected.bees, found.bees),
-    ...line('brood', 'Brood', 'frames', expected.brood, found.brood),
-    ...line('sealed', 'Sealed brood', 'frames', expected.sealed, found.sealed),
-    ...line('drone', 'Drone brood', 'frames', expected.drone, found.drone),
-    ...line('stores', 'Stores', 'kg', expected.storesKg, found.storesKg),
+    ...line('bees', 'frames', expected.bees, found.bees),
+    ...line('brood', 'frames', expected.brood, found.brood),
+    ...line('sealed', 'frames', expected.sealed, found.sealed),
+    ...line('drone', 'frames', expected.drone, found.drone),
+    ...line('stores', 'kg', expected.storesKg, found.storesKg),
   ];
   return { lines, says: sentence(expected, last, found, lines), why: expected.because };
 }
 
 const HALF = [0.35, 0.66] as const;
 
-function sentence(expected: ExpectedState, last: ColonyRecord, found: Found, lines: readonly FindingLine[]): string {
-  const word = (measure: FindingLine['measure']) => lines.find((each) => each.measure === measure)?.word ?? 'normal';
+function sentence(expected: ExpectedState, last: ColonyRecord, found: Found, lines: readonly FindingLine[]): Text {
   const before = last.eggs + last.larvae + last.sealed + last.drone;
   const share = before > 0 ? found.brood / before : 1;
   const over =
-    expected.phase === 'first-brood' || expected.phase === 'winter-rest' ? 'over winter' : `in ${expected.days} days`;
+    expected.phase === 'first-brood' || expected.phase === 'winter-rest'
+      ? say('over-winter')
+      : say('in-days', { days: expected.days });
   const change =
     before < 0.5
       ? found.brood >= 0.5
-        ? 'Brood again'
-        : 'No brood'
+        ? say('brood-again')
+        : say('no-brood')
       : share < HALF[0]
-        ? `Brood down to ${Math.round(share * 100)} in 100 ${over}`
+        ? say('brood-down', { share: share * 100, over })
         : share <= HALF[1]
-          ? `Brood halved ${over}`
+          ? say('brood-halved', { over })
           : share > 1.5
-            ? `Brood up by half or more ${over}`
-            : 'Brood about as before';
+            ? say('brood-up-half-more', { over })
+            : say('brood-about-before');
   const freed = Math.max(0, before - found.brood);
   const filled = found.storesKg >= last.storesKg && found.foodFrames >= found.emptyFrames;
   const comb =
     freed >= 1
       ? filled
-        ? ', freed comb full of food'
+        ? say('freed-comb-full-food')
         : found.storesKg < last.storesKg - freed * KG_PER_FOOD_FRAME
-          ? ', freed comb empty and food less'
-          : ', freed comb empty'
+          ? say('freed-comb-empty-food-less')
+          : say('freed-comb-empty')
       : '';
-  const odd = lines.filter((each) => each.word !== 'normal');
-  const broodOdd = word('brood');
-  if (odd.length === 0) return `${change}${comb}: normal here and now.`;
-  const told = odd.map((each) => `${each.label.toLowerCase()} ${spoken(each.word)}`).join(', ');
-  return `${change}${comb}${broodOdd === 'normal' ? ': normal here and now, but ' : ': '}${told}.`.replace(
-    'normal here and now, but brood',
-    'brood',
-  );
+  const odd = lines.filter((each) => each.word !== 'normal').map(({ measure, word }) => ({ measure, word }));
+  return odd.length === 0 ? say('finding-normal', { change, comb }) : say('finding-odd', { change, comb, odd });
 }

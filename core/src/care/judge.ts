@@ -5,6 +5,7 @@ import { adviseLeaveAlone } from './leave-alone';
 import { adviseLookAgain } from './look-again';
 import { adviseQueenCells } from './queen-cells';
 import { adviseSpace } from './space';
+import { say } from './said';
 
 /** From this urgency on, something is to be done, and leaving the colony alone is no advice any more. */
 const PRESSING = 0.4;
@@ -29,7 +30,7 @@ export function adviseColony(facts: ColonyFacts): readonly Advice[] {
 }
 
 const SPACE_WAITS: Reason = {
-  text: 'Room is short as well: a super for harvest only once the feeder is empty and off',
+  text: say('room-short-well-super-harvest'),
   weight: 0.3,
   sense: 'against',
 };

@@ -3,6 +3,7 @@ import { type Advice, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { daysOfFood, foodOf } from './feed';
 import { noEggsNormal } from './look-again';
+import { say } from './said';
 
 /**
  * Leave the colony alone until the ordinary interval is over: the advice that stands when nothing else presses.
@@ -17,37 +18,35 @@ export function adviseLeaveAlone(facts: ColonyFacts): Advice {
   const by = facts.reopens ? laterOf(quiet, facts.reopens) : quiet;
   const interval = daysBetween(today, by);
   const days = daysOfFood(facts);
-  const food = Number.isFinite(days) ? `, about ${Math.floor(days)} days` : '';
+  const food = Number.isFinite(days) ? say('about-days', { floor: Math.floor(days) }) : '';
   const normal = facts.eggsSeen ? null : noEggsNormal(facts);
   const foodRead = facts.framesRead * 2 >= facts.frames;
   return {
     kind: 'leave-alone',
-    title: 'Leave them alone',
+    title: say('leave-alone'),
     by,
     pressing: 0.15,
     reasons: [
-      ...(facts.eggsSeen
-        ? [{ text: 'Eggs seen: she laid within three days', weight: 0.8, sense: 'for' as const }]
-        : []),
-      ...(normal ? [{ text: `No eggs: ${normal}`, weight: 0.5, sense: 'for' as const }] : []),
+      ...(facts.eggsSeen ? [{ text: say('eggs-seen-she-laid-within'), weight: 0.8, sense: 'for' as const }] : []),
+      ...(normal ? [{ text: say('no-eggs', { normal }), weight: 0.5, sense: 'for' as const }] : []),
       ...(facts.reopens
-        ? [{ text: `Hives stay shut until about ${dayAndMonth(facts.reopens)}`, weight: 0.7, sense: 'for' as const }]
+        ? [{ text: say('hives-stay-shut-until-about', { reopens: facts.reopens }), weight: 0.7, sense: 'for' as const }]
         : []),
       foodRead
         ? {
-            text: `${roundTo(foodOf(facts), 1)} kg of food${food}`,
+            text: say('kg-food', { food: foodOf(facts), food2: food }),
             weight: weigh(foodOf(facts) / 12),
             sense: 'for' as const,
           }
         : {
-            text: 'Food was not judged: less than half of the frames were read. Heft before you leave',
+            text: say('food-judged-less-than-half'),
             weight: 0.5,
             sense: 'against' as const,
           },
       ...(facts.queenCells > 0
         ? [
             {
-              text: `${facts.queenCells} empty ${facts.queenCells === 1 ? 'cup' : 'cups'}: bees build them as a matter of course`,
+              text: say('empty-bees-build-matter-course', { queenCells: facts.queenCells }),
               weight: 0.2,
               sense: 'for' as const,
             },
@@ -56,7 +55,7 @@ export function adviseLeaveAlone(facts: ColonyFacts): Advice {
       ...(nest.framesOfBees
         ? [
             {
-              text: `Bees on ${roundTo(nest.framesOfBees.value, 1)} of ${facts.frames} frames`,
+              text: say('bees-frames', { value: nest.framesOfBees.value, frames: facts.frames }),
               weight: weigh(1 - nest.framesOfBees.value / facts.frames),
               sense: 'for' as const,
             },
@@ -65,25 +64,27 @@ export function adviseLeaveAlone(facts: ColonyFacts): Advice {
       ...(facts.framesRead < facts.frames
         ? [
             {
-              text: `${facts.frames - facts.framesRead} frames were not read`,
+              text: say('frames-were-read', { frames: facts.frames - facts.framesRead }),
               weight: weigh(1 - facts.framesRead / facts.frames),
               sense: 'against' as const,
             },
           ]
         : []),
     ],
-    otherSchool: `opens every ${practice.swarmIntervalDays} days while swarms may leave, whatever was found.`,
+    otherSchool: say('opens-every-days-while-swarms', { swarmIntervalDays: practice.swarmIntervalDays }),
     whereFrom: {
-      figure: `${interval} days`,
-      rule: facts.reopens
-        ? 'Shut until the first look of the year; outside looks and hefting go on.'
-        : 'Ordinary interval of the high season, when nothing found asks for less.',
+      figure: say('days', { interval }),
+      rule: facts.reopens ? say('shut-until-first-look-year') : say('ordinary-interval-high-season-when'),
       steps: [
-        ['house interval', `${practice.intervalDays} days`],
-        ...(facts.reopens ? [['hives opened again about', dayAndMonth(facts.reopens)] as const] : []),
+        [say('house-interval'), say('days-2', { intervalDays: practice.intervalDays })],
+        ...(facts.reopens ? [[say('hives-opened-again-about'), dayAndMonth(facts.reopens)] as const] : []),
       ],
-      source: 'House practice; the trade says 10 to 15 days.',
+      source: say('house-practice-trade-says-days'),
     },
-    followUp: { question: facts.reopens ? 'First look of the year' : 'Ordinary look', from: addDays(by, -3), due: by },
+    followUp: {
+      question: facts.reopens ? say('first-look-year') : say('ordinary-look'),
+      from: addDays(by, -3),
+      due: by,
+    },
   };
 }

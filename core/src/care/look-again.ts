@@ -3,6 +3,8 @@ import type { Phase } from '../season';
 import { addDays, dayAndMonth, daysBetween, laterOf, spoken } from '../units';
 import { type Advice, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
+import { say } from './said';
+import { type Text } from '../language';
 
 /** Days after which a laying check settles whether missing eggs were missed or not laid: an egg stands three days, a larva six. */
 const LAYING_CHECK = 7;
@@ -13,12 +15,12 @@ const DRONE_LAYER_CHECK = 5;
 const BROODLESS: ReadonlySet<Phase> = new Set<Phase>(['winter-rest', 'first-brood', 'closing-down']);
 
 /** Whether missing eggs are no finding: the season, the strain's habit in a dearth, or a queen that cannot lay yet. */
-export function noEggsNormal({ phase, strain, youngQueen, today }: ColonyFacts): string | null {
+export function noEggsNormal({ phase, strain, youngQueen, today }: ColonyFacts): Text | null {
   if (youngQueen && today <= youngQueen.layingTo)
-    return `a young queen is not expected to lay before ${dayAndMonth(youngQueen.layingTo)}`;
+    return say('young-queen-expected-lay-before', { layingTo: youngQueen.layingTo });
   if (phase === null) return null;
-  if (BROODLESS.has(phase)) return `no brood is normal in ${spoken(phase)}`;
-  return phase === 'dearth' && strain === 'stops' ? 'this strain stops laying in a dearth' : null;
+  if (BROODLESS.has(phase)) return say('brood-normal', { phase });
+  return phase === 'dearth' && strain === 'stops' ? say('strain-stops-laying-dearth') : null;
 }
 
 /**
@@ -45,20 +47,20 @@ export function adviseLookAgain(facts: ColonyFacts): Advice | null {
     noEggs
       ? {
           text: laid
-            ? `No eggs found; the youngest brood says last laid ${laid.from} to ${laid.to} days ago`
-            : 'No brood at all to tell when she last laid',
+            ? say('eggs-found-youngest-brood-says', { from: laid.from, to: laid.to })
+            : say('brood-all-tell-when-she'),
           weight: noBrood ? 0.9 : 0.7,
           sense: 'for',
         }
       : null,
     doubtful
-      ? { text: `Doubtful on frame ${facts.doubtfulFrames.join(', ')}, not settled`, weight: 0.5, sense: 'for' }
+      ? { text: say('doubtful-frame-settled', { frames: facts.doubtfulFrames }), weight: 0.5, sense: 'for' }
       : null,
-    facts.queenSeen ? { text: 'The queen was seen', weight: 0.4, sense: 'against' } : null,
+    facts.queenSeen ? { text: say('queen-seen'), weight: 0.4, sense: 'against' } : null,
     facts.reopens
-      ? { text: `Hives stay shut until about ${dayAndMonth(facts.reopens)}`, weight: 0.6, sense: 'against' }
+      ? { text: say('hives-stay-shut-until-about', { reopens: facts.reopens }), weight: 0.6, sense: 'against' }
       : null,
-    { text: 'Every opening costs the colony part of a day', weight: 0.2, sense: 'against' },
+    { text: say('every-opening-costs-colony-part'), weight: 0.2, sense: 'against' },
   ];
   const days = droneLayer ? DRONE_LAYER_CHECK : noEggs ? LAYING_CHECK : DOUBT_CHECK;
   const soonest = addDays(facts.today, days);
@@ -66,37 +68,35 @@ export function adviseLookAgain(facts: ColonyFacts): Advice | null {
   return {
     kind: 'look-again',
     title: droneLayer
-      ? 'Drone layer? Give a frame with young larvae and look again'
+      ? say('drone-layer-give-frame-young')
       : noEggs
-        ? 'Look for eggs again'
-        : 'Look at the doubtful frames again',
+        ? say('look-eggs-again')
+        : say('look-doubtful-frames-again'),
     by,
     pressing: weigh(droneLayer ? 0.85 : noBrood ? 0.8 : noEggs ? 0.6 : 0.45),
     reasons: reasons.filter((each) => each !== null),
     otherSchool: droneLayer
-      ? 'shakes such a colony out in front of others at once: laying workers hardly take a queen.'
+      ? say('shakes-such-colony-out-front')
       : noBrood
-        ? 'leaves her three weeks: a young queen opened too early may be balled or lost.'
-        : 'counts the queen herself as proof and does not open again for it.',
+        ? say('leaves-her-three-weeks-young')
+        : say('counts-queen-herself-proof-does'),
     whereFrom: {
-      figure: `${daysBetween(facts.today, by)} days`,
-      rule: droneLayer
-        ? 'Queen cells on a given frame of young larvae say that there is no queen; none say that something lays. Drones only: a failed queen or laying workers.'
-        : 'An egg stands for 3 days, a larva for 6: within a week a laying queen shows.',
+      figure: say('days-3', { daysBetween: daysBetween(facts.today, by) }),
+      rule: droneLayer ? say('queen-cells-given-frame-young') : say('egg-stands-days-larva-within'),
       steps: [
-        ['eggs', facts.eggsSeen ? 'seen' : 'not seen'],
-        ['larvae', facts.larvaeSeen ? 'seen' : 'not seen'],
-        ['flat sealed worker brood', facts.sealedSeen ? 'seen' : 'not seen'],
+        ['eggs', facts.eggsSeen ? 'seen' : say('not-seen')],
+        ['larvae', facts.larvaeSeen ? 'seen' : say('not-seen')],
+        [say('flat-sealed-worker-brood'), facts.sealedSeen ? 'seen' : say('not-seen')],
         ['phase', spoken(facts.phase ?? 'not-known')],
       ],
-      source: 'Development days: textbook consensus, within a day.',
+      source: say('development-days-textbook-consensus-within'),
     },
     followUp: {
       question: droneLayer
-        ? 'Queen cells on the given frame? Flat sealed brood?'
+        ? say('queen-cells-given-frame-flat')
         : noEggs
-          ? 'Eggs or young larvae?'
-          : 'What was the doubtful comb?',
+          ? say('eggs-young-larvae')
+          : say('what-doubtful-comb'),
       from: addDays(by, -2),
       due: by,
     },

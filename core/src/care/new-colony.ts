@@ -1,4 +1,6 @@
 import { type CivilDate, addDays } from '../units';
+import { say } from './said';
+import type { Text } from '../language';
 
 /** How a colony began. */
 export const NEW_COLONIES = [
@@ -15,9 +17,9 @@ export type NewColony = (typeof NEW_COLONIES)[number];
 export interface ColonyStep {
   /** Names the step within its plan, for good. */
   readonly key: string;
-  readonly title: string;
-  readonly question: string;
-  readonly bring: string | null;
+  readonly title: Text;
+  readonly question: Text;
+  readonly bring: Text | null;
   readonly from: CivilDate;
   readonly due: CivilDate;
   readonly strict: 'must' | 'should' | 'may';
@@ -26,93 +28,101 @@ export interface ColonyStep {
 export interface NewColonyPlan {
   readonly steps: readonly ColonyStep[];
   /** Stretches in which it is not opened. */
-  readonly alone: readonly { readonly from: CivilDate; readonly to: CivilDate; readonly why: string }[];
+  readonly alone: readonly { readonly from: CivilDate; readonly to: CivilDate; readonly why: Text }[];
   /** What another school does. */
-  readonly otherSchool: string;
+  readonly otherSchool: Text;
 }
 
 type Row = readonly [
   key: string,
-  title: string,
-  question: string,
-  bring: string | null,
+  title: Text,
+  question: Text,
+  bring: Text | null,
   from: number,
   due: number,
   strict: ColonyStep['strict'],
 ];
 interface Plan {
   readonly steps: readonly Row[];
-  readonly alone: readonly (readonly [from: number, to: number, why: string])[];
-  readonly otherSchool: string;
+  readonly alone: readonly (readonly [from: number, to: number, why: Text])[];
+  readonly otherSchool: Text;
 }
 
 /** Days from the day it was hived. Common practice; a brood round of 21 days stands behind most of them. */
 const PLANS: Readonly<Record<NewColony, Plan>> = {
   package: {
     steps: [
-      ['cage', 'Feeder and cage: lid only', 'Queen out of the cage? Feed left?', 'Syrup 1:1', 3, 5, 'should'],
+      ['cage', say('feeder-cage-lid-only'), say('queen-out-cage-feed-left'), say('syrup'), 3, 5, 'should'],
       [
         'full-check',
-        'First full check',
-        'Eggs, larvae and sealed brood? Comb on how many frames?',
-        'Frames, syrup',
+        say('first-full-check'),
+        say('eggs-larvae-sealed-brood-comb'),
+        say('frames-syrup'),
         19,
         24,
         'must',
       ],
-      ['second-box', 'Second brood box', 'Bees on all frames?', 'Brood box with frames', 21, 28, 'should'],
-      ['super', 'First super', 'Second box covered?', 'Super, excluder', 47, 54, 'may'],
+      ['second-box', say('second-brood-box'), say('bees-all-frames'), say('brood-box-frames'), 21, 28, 'should'],
+      ['super', say('first-super'), say('second-box-covered'), say('super-excluder'), 47, 54, 'may'],
     ],
-    alone: [[5, 18, 'They settle: a new queen that is disturbed early is balled or leaves']],
-    otherSchool: 'starts a package in two boxes at once and saves the visit at three weeks.',
+    alone: [[5, 18, say('settle-new-queen-disturbed-early')]],
+    otherSchool: say('starts-package-two-boxes-once'),
   },
   swarm: {
     steps: [
-      ['eggs', 'Peek for eggs, one frame', 'Eggs? Then mark her', 'Marker', 3, 4, 'should'],
-      ['room', 'Room', 'Comb on all frames?', 'Box with frames', 8, 14, 'may'],
-      ['full-check', 'First full check', 'Brood pattern? Doubtful brood looked at again?', 'Frames', 19, 23, 'must'],
+      ['eggs', say('peek-eggs-one-frame'), say('eggs-then-mark-her'), say('marker'), 3, 4, 'should'],
+      ['room', say('room'), say('comb-all-frames'), say('box-frames'), 8, 14, 'may'],
+      [
+        'full-check',
+        say('first-full-check'),
+        say('brood-pattern-doubtful-brood-looked'),
+        say('frames'),
+        19,
+        23,
+        'must',
+      ],
     ],
-    alone: [[5, 18, 'They build: leave them in peace but for room and feed']],
-    otherSchool: 'waits until day 7 for the first look: a cast with a virgin queen needs longer to lay.',
+    alone: [[5, 18, say('build-leave-peace-but-room')]],
+    otherSchool: say('waits-until-day-first-look'),
   },
   'late-swarm': {
     steps: [
-      ['eggs', 'Peek for eggs and food', 'Eggs? Feed taken?', 'Syrup 1:1, patty', 4, 6, 'must'],
-      ['food', 'Food and bees', 'How many frames of bees? Food in kg?', 'Syrup, follower board', 12, 16, 'must'],
+      ['eggs', say('peek-eggs-food'), say('eggs-feed-taken'), say('syrup-patty'), 4, 6, 'must'],
+      ['food', say('food-bees'), say('how-many-frames-bees-food'), say('syrup-follower-board'), 12, 16, 'must'],
       [
         'full-check',
-        'First full check: unite or keep?',
-        'Brood pattern? Enough bees for winter?',
-        'Frames of drawn comb',
+        say('first-full-check-unite-keep'),
+        say('brood-pattern-enough-bees-winter'),
+        say('frames-drawn-comb'),
         20,
         24,
         'must',
       ],
     ],
-    alone: [[7, 11, 'A week to ten days is too early to judge them']],
-    otherSchool: 'lets nature cull late swarms and does not expect them to live.',
+    alone: [[7, 11, say('week-ten-days-too-early')]],
+    otherSchool: say('lets-nature-cull-late-swarms'),
   },
   nucleus: {
     steps: [
-      ['settled', 'Settled? Food?', 'Eggs? Food in kg?', 'Syrup', 5, 8, 'should'],
-      ['full-check', 'First full check', 'Brood on how many frames?', 'Frames', 12, 16, 'must'],
-      ['room', 'Second box or super', 'Bees on all frames?', 'Box', 20, 30, 'may'],
+      ['settled', say('settled-food'), say('eggs-food-kg'), say('syrup-2'), 5, 8, 'should'],
+      ['full-check', say('first-full-check'), say('brood-how-many-frames'), say('frames'), 12, 16, 'must'],
+      ['room', say('second-box-super'), say('bees-all-frames'), say('box'), 20, 30, 'may'],
     ],
-    alone: [[0, 4, 'They learn the place']],
-    otherSchool: 'opens it the next day to see that the queen came through the move.',
+    alone: [[0, 4, say('learn-place')]],
+    otherSchool: say('opens-next-day-see-queen'),
   },
   'split-with-the-queen': {
     steps: [
-      ['queen', 'Queen and food', 'Eggs? Enough bees stayed?', 'Feed', 4, 7, 'should'],
-      ['look', 'Ordinary look', 'Cells again? Room?', 'Frames', 10, 14, 'should'],
+      ['queen', say('queen-food'), say('eggs-enough-bees-stayed'), say('feed-2'), 4, 7, 'should'],
+      ['look', say('ordinary-look'), say('cells-again-room'), say('frames'), 10, 14, 'should'],
     ],
     alone: [],
-    otherSchool: 'gives it no look for two weeks: she was laying when she was moved.',
+    otherSchool: say('gives-look-two-weeks-she'),
   },
   'split-without-a-queen': {
-    steps: [['cells', 'Count and choose cells', 'Good cells, where? Leave one or two', 'Cell guards', 5, 8, 'must']],
+    steps: [['cells', say('count-choose-cells'), say('good-cells-where-leave-one'), say('cell-guards'), 5, 8, 'must']],
     alone: [],
-    otherSchool: 'gives a queen or a ripe cell instead and saves two to three weeks of brood.',
+    otherSchool: say('gives-queen-ripe-cell-instead'),
   },
 };
 

@@ -3,6 +3,7 @@ import { type Phase, nectarOf } from '../season';
 import { addDays, dayAndMonth, roundTo } from '../units';
 import { type Advice, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
+import { say } from './said';
 
 const DAYS_AHEAD = 7;
 /** A lowest super filled this far makes the next one due. Common practice: bees on 8 of 8, or nearly full and drawing. */
@@ -36,35 +37,49 @@ export function adviseSpace(facts: ColonyFacts): Advice | null {
   const sides = facts.frames * 2;
   const partly = nest.sidesRead < sides;
   const unsure = bees.low < practice.addSpaceAt * UNSURE * facts.frames && squeezed < 3;
-  const range = `${roundTo(bees.value, 1)} of ${facts.frames} frames${partly ? ` (${roundTo(bees.low, 1)} to ${roundTo(Math.min(bees.high, facts.frames), 1)} by ${nest.sidesRead} of ${sides} sides)` : ''}`;
+  const range = say('of-frames', {
+    value: bees.value,
+    frames: facts.frames,
+    partly,
+    low: bees.low,
+    min: Math.min(bees.high, facts.frames),
+    sidesRead: nest.sidesRead,
+    sides,
+  });
   const nectar = nectarOf(facts.inBloom);
   const reasons: Reason[] = [
     {
-      text: `Bees on ${range}; house rule is ${roundTo(practice.addSpaceAt * facts.frames, 1)}`,
+      text: say('bees-house-rule', { range, addSpaceAt: practice.addSpaceAt * facts.frames }),
       weight: weigh(covered),
       sense: 'for',
     },
     ...(squeezed > 0
       ? [
           {
-            text: `Nectar among brood on ${squeezed === 1 ? 'one frame' : `${squeezed} frames`}`,
+            text: say('nectar-among-brood', { squeezed }),
             weight: weigh(squeezed / 4),
             sense: 'for' as const,
           },
         ]
       : []),
     {
-      text: `About ${Math.round(young / 100) * 100} young bees due by ${dayAndMonth(due)}`,
+      text: say('about-young-bees-due', { young: Math.round(young / 100) * 100, due }),
       weight: weigh(young / 12_000),
       sense: 'for',
     },
     ...(nectar.length > 0
-      ? [{ text: `${nectar.map((each) => each.plant).join(' and ')} in bloom`, weight: 0.4, sense: 'for' as const }]
+      ? [
+          {
+            text: say('in-bloom', { plants: nectar.map((each) => each.plant) }),
+            weight: 0.4,
+            sense: 'for' as const,
+          },
+        ]
       : []),
     ...(undrawn >= 1
       ? [
           {
-            text: `${roundTo(undrawn, 1)} frames in the nest still empty or bare`,
+            text: say('frames-nest-still-empty-bare', { undrawn }),
             weight: weigh(undrawn / 4),
             sense: 'against' as const,
           },
@@ -73,7 +88,7 @@ export function adviseSpace(facts: ColonyFacts): Advice | null {
     ...(facts.superFill !== null && facts.superFill < SUPER_NEARLY_FULL
       ? [
           {
-            text: `The super on it is only ${Math.round(facts.superFill * 8)} eighths full`,
+            text: say('super-only-eighths-full', { superFill: Math.round(facts.superFill * 8) }),
             weight: weigh(0.9 - facts.superFill),
             sense: 'against' as const,
           },
@@ -82,7 +97,7 @@ export function adviseSpace(facts: ColonyFacts): Advice | null {
     ...(facts.poorDays !== null && facts.poorDays >= 3
       ? [
           {
-            text: `${facts.poorDays} of the next 7 days hardly fit for flying`,
+            text: say('next-days-hardly-fit-flying-2', { poorDays: facts.poorDays }),
             weight: weigh(facts.poorDays / 10),
             sense: 'against' as const,
           },
@@ -91,47 +106,47 @@ export function adviseSpace(facts: ColonyFacts): Advice | null {
   ];
   if (facts.superOnFrom)
     reasons.push({
-      text: `A medicine binds honey until ${dayAndMonth(facts.superOnFrom, today)}: a box put on before is theirs, not for harvest`,
+      text: say('medicine-binds-honey-until-box', { superOnFrom: facts.superOnFrom, today }),
       weight: 0.2,
       sense: 'against',
     });
   if (facts.fedUntil)
     reasons.push({
-      text: `They carry feed down until about ${dayAndMonth(facts.fedUntil, today)}: feeder off first, or sugar goes into the super`,
+      text: say('carry-feed-down-until-about', { fedUntil: facts.fedUntil, today }),
       weight: 0.3,
       sense: 'against',
     });
   if (unsure)
     reasons.push({
-      text: `Only ${nest.sidesRead} of ${sides} sides were read: it may be less`,
+      text: say('only-sides-were-read-may', { sidesRead: nest.sidesRead, sides }),
       weight: 0.3,
       sense: 'against',
     });
   const balance = reasons.reduce((sum, reason) => sum + (reason.sense === 'for' ? reason.weight : -reason.weight), 0);
   if (balance <= 0.4) return null;
   const by = addDays(today, covered >= 0.9 || squeezed >= 3 ? 2 : 5);
-  const nth = ['', 'second ', 'third ', 'fourth '][facts.supers] ?? 'further ';
+  const nth = ['', say('second'), say('third'), say('fourth')][facts.supers] ?? say('further');
   return {
     kind: 'add-space',
-    title: `${unsure ? 'Room may be short: look, then put' : 'Put'} a ${nth}${facts.superOnFrom ? 'box on, not for harvest' : 'super on'}`,
+    title: say('a', { unsure, nth, superOnFrom: facts.superOnFrom }),
     by,
     pressing: weigh(0.35 + balance / 5),
     reasons,
-    otherSchool:
-      facts.supers > 0
-        ? 'waits until the super on it is two thirds full, since half-filled supers ripen slowly in cool weather.'
-        : 'first has every frame of the brood box built and covered: room above too early chills the nest and builds a chimney.',
+    otherSchool: facts.supers > 0 ? say('waits-until-super-two-thirds') : say('first-has-every-frame-brood'),
     whereFrom: {
-      figure: `bees on ${range}`,
-      rule: 'Eighths of each side covered by bees, added up; sixteen are a full frame.',
+      figure: say('bees-on', { range }),
+      rule: say('eighths-each-side-covered-bees'),
       steps: [
-        ['likely range', `${roundTo(bees.low, 1)} to ${roundTo(bees.high, 1)} frames`],
-        ['house rule', `${Math.round(practice.addSpaceAt * 100)} in 100 of ${facts.frames} frames`],
-        ['sealed worker cells', `${nest.sealedWorkerCells.value}`],
-        [`emerging in ${DAYS_AHEAD} days`, `${young} (${DAYS_AHEAD} of the 12 days under the lid)`],
+        [say('likely-range'), say('to-frames', { low: bees.low, high: bees.high })],
+        [
+          say('house-rule'),
+          say('in-of-frames', { addSpaceAt: Math.round(practice.addSpaceAt * 100), frames: facts.frames }),
+        ],
+        [say('sealed-worker-cells'), `${nest.sealedWorkerCells.value}`],
+        [say('emerging-days', { days: DAYS_AHEAD }), say('days-under-lid', { young, days: DAYS_AHEAD })],
       ],
-      source: 'Eighths method (Liebefeld; COLOSS BEEBOOK). Both rules for adding a box are common practice.',
+      source: say('eighths-method-liebefeld-coloss-beebook'),
     },
-    followUp: { question: 'Are they up in the new box?', from: addDays(by, 6), due: addDays(by, 9) },
+    followUp: { question: say('up-new-box'), from: addDays(by, 6), due: addDays(by, 9) },
   };
 }

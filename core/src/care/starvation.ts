@@ -1,12 +1,14 @@
 import { roundTo } from '../units';
 import { eatenDaily } from './eating';
 import type { ExpectedState } from './expected';
+import { say } from './said';
+import type { Text } from '../language';
 
 export interface Starvation {
   readonly level: 'none' | 'watch' | 'feed-now';
   /** Days that the food lasts if nothing comes in. */
   readonly days: number;
-  readonly reasons: readonly string[];
+  readonly reasons: readonly Text[];
 }
 
 const SOON = 7;
@@ -28,10 +30,10 @@ export function starvationWatch(expected: ExpectedState, poorDays: number | null
   const building = expected.phase === 'first-brood' || expected.phase === 'build-up';
   const kept = poorDays !== null && poorDays >= 4;
   const reasons = [
-    `about ${roundTo(kg, 1)} kg of food left, ${roundTo(eaten, 2)} kg eaten a day`,
-    `${roundTo(expected.brood.value, 1)} frames of brood to feed`,
-    ...(building ? ['many starve in build-up, with spring in sight'] : []),
-    ...(kept ? [`${poorDays} of the next 7 days keep them in`] : []),
+    say('about-kg-food-left-kg', { kg, eaten }),
+    say('frames-brood-feed', { value: expected.brood.value }),
+    ...(building ? [say('many-starve-build-up-spring')] : []),
+    ...(kept ? [say('next-days-keep', { poorDays })] : []),
   ];
   const soon = days < SOON || (kept && days < SOON + 3);
   if (soon && kg < leastKg) return { level: 'feed-now', days, reasons };

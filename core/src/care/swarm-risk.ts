@@ -2,6 +2,8 @@ import { DEVELOPMENT, beesDue, daysToEmergence } from '../biology';
 import type { PhaseSpan } from '../season';
 import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf, roundTo } from '../units';
 import type { ColonyRecord } from './expected';
+import { say } from './said';
+import type { Text } from '../language';
 
 /** What decides whether a colony gets too big too soon. */
 export interface SwarmRiskFacts {
@@ -27,13 +29,9 @@ export interface SwarmRisk {
   /** Day on which bees outgrow their room. */
   readonly fullOn: CivilDate | null;
   readonly beesDue: number;
-  readonly reasons: readonly string[];
-  readonly otherSchool: string;
+  readonly reasons: readonly Text[];
+  readonly otherSchool: Text;
 }
-
-/** A number of bees as it is said: thousands, and hundreds where there are few. */
-const aboutBees = (bees: number): string =>
-  bees >= 1500 ? `${Math.round(bees / 1000)} 000` : `${Math.round(bees / 100) * 100}`;
 
 /** Days within which all brood of a day has emerged. */
 const ROUND = daysToEmergence('worker');
@@ -85,26 +83,21 @@ export function swarmRisk(facts: SwarmRiskFacts): SwarmRisk {
   const toFlow = flowFrom === null ? null : daysBetween(last.date, flowFrom);
   const early = toFlow !== null && toFlow >= EARLY[0] && toFlow <= EARLY[1] && brood >= BIG_BROOD;
   const reasons = [
-    `${roundTo(brood, 1)} frames of brood on ${dayAndMonth(last.date)}: about ${aboutBees(due)} bees within ${ROUND} days`,
-    fullOn === null
-      ? `room for them on ${roomFrames} frames for five weeks`
-      : `they cover ${roomFrames} frames by ${dayAndMonth(fullOn)}`,
-    ...(early
-      ? [`that much brood ${Math.round(toFlow / 7)} weeks before the main flow of ${dayAndMonth(flowFrom!)}`]
-      : []),
-    ...((facts.queenSeasons ?? 0) >= 2 ? ['the queen is in her second season or older'] : []),
-    ...(facts.cells > 0 ? [`${facts.cells} queen cells with brood in them`] : []),
-    ...(since > OLD_RECORD ? [`the record is ${since} days old`] : []),
+    say('frames-brood-about-bees-within', { brood, date: last.date, bees: due, days: ROUND }),
+    fullOn === null ? say('room-frames-five-weeks', { roomFrames }) : say('cover-frames', { roomFrames, fullOn }),
+    ...(early ? [say('much-brood-weeks-before-main', { toFlow: Math.round(toFlow / 7), flowFrom: flowFrom! })] : []),
+    ...((facts.queenSeasons ?? 0) >= 2 ? [say('queen-her-second-season-older')] : []),
+    ...(facts.cells > 0 ? [say('queen-cells-brood', { cells: facts.cells })] : []),
+    ...(since > OLD_RECORD ? [say('record-days-old', { since })] : []),
   ];
-  const otherSchool =
-    'adds no room but takes brood to a level yard or splits before the flow; another scrapes cups off each week, another breeds from colonies that do not swarm.';
+  const otherSchool = say('adds-room-but-takes-brood');
   if (opens === null || closes === null || daysBetween(today, closes) < 0)
     return {
       level: 'low',
       window: null,
       fullOn,
       beesDue: due,
-      reasons: ['no swarm season now', ...reasons],
+      reasons: [say('swarm-season-now'), ...reasons],
       otherSchool,
     };
   const from = facts.cells > 0 ? today : fullOn === null ? null : laterOf(laterOf(fullOn, opens), today);

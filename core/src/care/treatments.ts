@@ -1,6 +1,8 @@
 import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf, spoken } from '../units';
 import type { ColonyEvent } from './colony-event';
 import type { Feeding } from './feed-uptake';
+import { say } from './said';
+import { type Text, inOne } from '../language';
 
 type Treatment = Extract<ColonyEvent, { kind: 'treatment' }>;
 
@@ -136,8 +138,8 @@ export interface HoneyLock {
   /** Medicines of which nobody entered the withdrawal: no day can be given. */
   readonly unknown: readonly string[];
   /** Boxes on the hive whose honey is not for people, each with the reason. */
-  readonly locked: readonly { readonly name: string; readonly why: string }[];
-  readonly says: string | null;
+  readonly locked: readonly { readonly name: string; readonly why: Text }[];
+  readonly says: Text | null;
 }
 
 /**
@@ -173,13 +175,11 @@ export function honeyLock(
     return why === null ? [] : [{ name: box.name, why }];
   });
   const parts = [
-    superOnFrom ? `A new super for harvest may go on from ${dayAndMonth(superOnFrom, today)}.` : null,
-    unknown.length > 0 ? `Enter the withdrawal of ${unknown.join(' and ')} from the label: no day can be given.` : null,
-    fedUntil
-      ? `They carry feed down until about ${dayAndMonth(fedUntil, today)}: a super for harvest once the feeder is off.`
-      : null,
+    superOnFrom ? say('new-super-harvest-may-go', { superOnFrom, today }) : null,
+    unknown.length > 0 ? say('enter-withdrawal-label-day-can', { medicines: unknown }) : null,
+    fedUntil ? say('carry-feed-down-until-about-2', { fedUntil, today }) : null,
     locked.length > 0
-      ? `Not for harvest: ${locked.map(({ name, why }) => `${name} (${why})`).join('; ')}. No waiting frees these boxes.`
+      ? say('harvest-waiting-frees-these-boxes', { boxes: locked })
       : null,
   ].filter((part) => part !== null);
   return {
@@ -188,7 +188,7 @@ export function honeyLock(
     standing: supers.map(({ name }) => name),
     unknown,
     locked,
-    says: parts.length === 0 ? null : parts.join(' '),
+    says: parts.length === 0 ? null : inOne(parts),
   };
 }
 
@@ -196,7 +196,7 @@ const latest = (dates: readonly CivilDate[]): CivilDate | null =>
   dates.length === 0 ? null : dates.reduce((a, b) => laterOf(a, b));
 
 /** Why a medicine keeps the honey of a box from people; `null` when none does. */
-function boundWhy({ since }: StandingSuper, binding: readonly Course[], today: CivilDate): string | null {
+function boundWhy({ since }: StandingSuper, binding: readonly Course[], today: CivilDate): Text | null {
   const stood = binding.find(
     (course) =>
       course.from <= today &&
@@ -204,14 +204,14 @@ function boundWhy({ since }: StandingSuper, binding: readonly Course[], today: C
   );
   if (!stood) return null;
   return since === null || daysBetween(since, stood.from) >= 0
-    ? `stood on during ${stood.medicine} of ${dayAndMonth(stood.from, today)}`
-    : `put on ${dayAndMonth(since, today)}, inside the withdrawal of ${stood.medicine}${stood.freeFrom === null ? ' (not entered)' : ` (over ${dayAndMonth(stood.freeFrom, today)})`}`;
+    ? say('stood-during', { medicine: stood.medicine, from: stood.from, today })
+    : say('put-inside-withdrawal', { since, today, medicine: stood.medicine, freeFrom: stood.freeFrom });
 }
 
 /** Which feed was carried into a box; `null` when none was. */
-function fedWhy({ since }: StandingSuper, fed: readonly Feeding[], today: CivilDate): string | null {
+function fedWhy({ since }: StandingSuper, fed: readonly Feeding[], today: CivilDate): Text | null {
   const into = fed.find(({ until }) => (since === null ? daysBetween(until, today) <= LATELY : since < until));
-  return into ? `on while ${spoken(into.what)} of ${dayAndMonth(into.from, today)} was carried down` : null;
+  return into ? say('while-carried-down', { what: into.what, from: into.from, today }) : null;
 }
 
 const bindsUntil = ({ freeFrom, end }: Course): CivilDate => freeFrom ?? addDays(end, UNKNOWN);

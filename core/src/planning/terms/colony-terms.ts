@@ -1,3 +1,4 @@
+import type { Text } from '../../language';
 import type { ColonyCalendar, ColonyRecord, Opening, Strict } from '../../care';
 import type { Phase } from '../../season';
 import type { Checklist, ColonyThing, Skill } from '../../skills';
@@ -176,7 +177,7 @@ function dueOf({ dues }: ColonyCalendar, day: (date: CivilDate) => number): Plan
 }
 
 /** Days on which a colony must be left alone after the plan has begun. */
-export function restsIn({ rests }: ColonyCalendar, date: CivilDate): string | null {
+export function restsIn({ rests }: ColonyCalendar, date: CivilDate): Text | null {
   const rest = rests.find(({ from, to, strict }) => strict === 'must' && date >= from && date <= to);
   return rest?.why ?? null;
 }

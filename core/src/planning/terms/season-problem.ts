@@ -1,3 +1,4 @@
+import type { Text } from '../../language';
 import type { PhaseSpan } from '../../season';
 import type { Checklist, Standings } from '../../skills';
 import { addDays, type CivilDate, daysBetween } from '../../units';
@@ -89,7 +90,7 @@ export interface SeasonFacts {
 
 /** A rule of the season that became a forbidden pair, in words. */
 export interface SeasonForbid extends PlanForbid {
-  readonly why: string;
+  readonly why: Text;
 }
 
 export interface SeasonProblem {

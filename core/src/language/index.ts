@@ -1,0 +1,2 @@
+export * from './said';
+export * from './way';

@@ -1,0 +1,67 @@
+/** A sentence before it is in any language: which one it is, and the facts that it tells. Plain data, to be stored, sent and compared. */
+export interface Said {
+  /** Room and sentence: `care/feeder-empty`. */
+  readonly say: string;
+  readonly of?: object;
+}
+
+/** What people wrote themselves, or a sentence of ours. */
+export type Text = string | Said;
+
+/** How numbers, dates and sentences are written for somebody. */
+export interface Way {
+  /** A sentence within another. */
+  text(text: Text): string;
+  /** Day and month, with the year where it is not that of `today`. */
+  day(date: string, today?: string): string;
+  number(value: number, digits?: number): string;
+  /** "1, 2 and 5". */
+  list(parts: readonly (Text | number)[]): string;
+  kg(value: number, digits?: number): string;
+  litres(value: number, digits?: number): string;
+  celsius(value: number, digits?: number): string;
+  km(value: number, digits?: number): string;
+  mm(value: number, digits?: number): string;
+}
+
+/** The sentences of a room: what each is told of, `null` where it tells nothing but itself. */
+export type Facts<Catalogue> = { readonly [Code in keyof Catalogue]: object | null };
+
+/** The sentences of a room in one language: a text, or what makes it from its facts. */
+export type Sentences<Catalogue> = {
+  readonly [Code in keyof Catalogue]: Catalogue[Code] extends null
+    ? string
+    : (facts: Catalogue[Code], way: Way) => string;
+};
+
+/**
+ * How a room says its sentences.
+ *
+ * @param room the room's name, before the slash of each sentence
+ * @returns a function from a sentence and its facts to a {@link Said}
+ */
+export const saying =
+  <Catalogue extends Facts<Catalogue>>(room: string) =>
+  <Code extends keyof Catalogue & string>(
+    code: Code,
+    ...[of]: Catalogue[Code] extends null ? [] : [of: Catalogue[Code]]
+  ): Said =>
+    of === undefined ? { say: `${room}/${code}` } : { say: `${room}/${code}`, of: of as object };
+
+const SAYS = /^[a-z]+\/[a-z0-9-]+$/;
+
+export const isSaid = (value: unknown): value is Said =>
+  typeof value === 'object' &&
+  value !== null &&
+  'say' in value &&
+  typeof value.say === 'string' &&
+  SAYS.test(value.say);
+
+/** Texts one after another, as one. */
+export const inOne = (parts: readonly Text[], between = ' '): Said => ({ say: 'language/in-one', of: { parts, between } });
+
+/** A list as it is said: "clover, lime and bramble". */
+export const listed = (parts: readonly (Text | number)[]): Said => ({ say: 'language/listed', of: { parts } });
+
+/** A text that begins with a capital. */
+export const capital = (text: Text): Said => ({ say: 'language/capital', of: { text } });

@@ -1,0 +1,85 @@
+import { dayAndMonth, roundTo, upperFirst } from '../units';
+import { type Said, type Text, type Way, isSaid } from './said';
+
+/** What this room itself says: how texts are put together. */
+const TOGETHER = {
+  'in-one': ({ parts, between }: { parts: readonly Text[]; between: string }, way: Way) =>
+    parts.map((part) => way.text(part)).join(between),
+  listed: ({ parts }: { parts: readonly (Text | number)[] }, way: Way) => way.list(parts),
+  capital: ({ text }: { text: Text }, way: Way) => upperFirst(way.text(text)),
+};
+
+/** All rooms' sentences in one language. */
+export interface Language {
+  readonly sentences: Readonly<Record<string, Readonly<Record<string, unknown>>>>;
+  /** "1, 2 and 5". */
+  list(parts: readonly string[]): string;
+}
+
+/**
+ * How somebody is written to.
+ *
+ * @param language the language's sentences
+ * @returns what sentences are made with
+ */
+export function wayOf(language: Language): Way {
+  const number = (value: number, digits?: number): string =>
+    `${digits === undefined || !Number.isFinite(value) ? value : roundTo(value, digits)}`;
+  const measured = (unit: string) => (value: number, digits?: number) => `${number(value, digits)} ${unit}`;
+  const way: Way = {
+    text: (text) => (typeof text === 'string' ? text : sentence(language, text, way)),
+    day: (date, today) => dayAndMonth(date, today),
+    number,
+    list: (parts) => language.list(parts.map((part) => (typeof part === 'number' ? number(part) : way.text(part)))),
+    kg: measured('kg'),
+    litres: measured('L'),
+    celsius: measured('°C'),
+    km: measured('km'),
+    mm: measured('mm'),
+  };
+  return way;
+}
+
+function sentence(language: Language, { say, of }: Said, way: Way): string {
+  const [room, code] = say.split('/') as [string, string];
+  const made = room === 'language' ? TOGETHER[code as keyof typeof TOGETHER] : language.sentences[room]?.[code];
+  if (made === undefined) throw new RangeError(`there is no sentence ${say} in this language`);
+  return typeof made === 'function' ? (made as (facts: unknown, way: Way) => string)(of, way) : `${made as string}`;
+}
+
+/** A value whose texts may still be sentences without a language. */
+export type Sayable<T> = T extends string
+  ? string extends T
+    ? Text
+    : T
+  : T extends number | boolean | null | undefined
+    ? T
+    : T extends readonly (infer Each)[]
+      ? readonly Sayable<Each>[]
+      : { readonly [Key in keyof T]: Sayable<T[Key]> };
+
+/**
+ * The same value with every sentence in words, at any depth.
+ *
+ * @param value plain data
+ * @param way whose words
+ * @returns the value itself where it holds no sentence
+ */
+export function inWords<T>(value: Sayable<T>, way: Way): T {
+  return worded(value, way) as T;
+}
+
+function worded(value: unknown, way: Way): unknown {
+  if (value === null || typeof value !== 'object') return value;
+  if (Array.isArray(value)) {
+    const now = value.map((each) => worded(each, way));
+    return now.some((each, index) => each !== value[index]) ? now : (value as unknown);
+  }
+  if (isSaid(value)) return way.text(value);
+  let now: Record<string, unknown> | null = null;
+  for (const [key, each] of Object.entries(value)) {
+    const said = worded(each, way);
+    if (said !== each) (now ??= { ...value })[key] = said;
+  }
+  return now ?? value;
+}
