@@ -49,7 +49,7 @@ const serverRules = [
     from: {},
     to: {
       path: '^server/src/[^/]+/',
-      pathNot: '^server/src/(records|facts|views|acts|jobs|routes|demo|database|clock|standins)/',
+      pathNot: '^server/src/(records|facts|views|acts|jobs|routes|demo|database|clock|standins|words)/',
     },
   },
   floorRule('records', ['facts', 'views', 'acts', 'jobs', 'routes', 'demo']),

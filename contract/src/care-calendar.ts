@@ -27,7 +27,6 @@ export const Finding = z.object({
   lines: list(
     z.object({
       measure: z.string(),
-      label: z.string(),
       unit: z.enum(['frames', 'kg']),
       expected: Expected,
       found: z.number(),

@@ -4,6 +4,7 @@ import { Finding } from './care-calendar';
 import { endpoint } from './endpoint';
 import { FrameSides, Spot } from './inspection-sides';
 import { CivilDate, Id, Instant, list } from './parts';
+import { EVIDENCE_IDS, STOP_REASONS } from '@brave-comb/core/inspection';
 
 export const VERDICTS = ['accepted', 'otherwise', 'declined'] as const;
 
@@ -54,9 +55,9 @@ export const Review = z.object({
   supervisor: z.string(),
   openedAt: Instant,
   closedAt: Instant.nullable(),
-  stopReason: z.string().nullable(),
+  stopReason: z.enum(STOP_REASONS).nullable(),
   /** What the visit was asked and did not see: it is partial. */
-  missing: list(z.string()),
+  missing: list(z.enum(EVIDENCE_IDS)),
   frameKind: z.string(),
   last: z.object({ visit: Id, at: Instant, frames: list(FrameSides) }).nullable(),
   frames: list(FrameSides),

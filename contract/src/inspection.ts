@@ -1,6 +1,14 @@
 import { COLONY_CLASSES } from '@brave-comb/core/care';
 import * as z from 'zod';
-import { COMB_GRADES, QUESTIONS, ROLES as HIVE_ROLES, STEP_IDS, VISIT_DEPTHS } from '@brave-comb/core/inspection';
+import {
+  COMB_GRADES,
+  QUESTIONS,
+  ROLES as HIVE_ROLES,
+  STEP_IDS,
+  VISIT_DEPTHS,
+  STRAY_CAUSE_IDS,
+  STRAY_CONTENTS,
+} from '@brave-comb/core/inspection';
 import { SKILL_PHASES } from '@brave-comb/core/skills';
 import { ExpectedState } from './care-calendar';
 import { Layer, HiveTypeName, Stack, Standing, WeighedLayer } from './equipment';
@@ -365,8 +373,8 @@ export const yardBook = endpoint({
         hiveNumber: z.string(),
         at: Instant,
         where: z.string(),
-        content: z.string(),
-        cause: z.string(),
+        content: z.enum(STRAY_CONTENTS),
+        cause: z.enum(STRAY_CAUSE_IDS),
         mend: z.string(),
         removed: z.boolean(),
       }),

@@ -7,6 +7,7 @@ import {
   SKILL_PHASES,
   SKILL_RISKS,
   STANDING_STATES,
+  KAPPA_BANDS,
 } from '@brave-comb/core/skills';
 import * as z from 'zod';
 import { ROLES, endpoint } from './endpoint';
@@ -493,9 +494,9 @@ export const agreement = endpoint({
     /** For leads only. */
     assessors: z
       .object({
-        pairs: list(z.object({ one: z.string(), other: z.string(), kappa: Kappa, word: z.string() })),
+        pairs: list(z.object({ one: z.string(), other: z.string(), kappa: Kappa, word: z.enum(KAPPA_BANDS) })),
         /** Whoever two of them were; `null` while nothing was judged twice. */
-        together: Kappa.extend({ word: z.string() }).nullable(),
+        together: Kappa.extend({ word: z.enum(KAPPA_BANDS) }).nullable(),
         habits: list(
           z.object({
             name: z.string(),

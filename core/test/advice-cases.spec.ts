@@ -1,7 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { type AdviceKind, type ColonyFacts, adviseColony } from '../src/care';
+import { type AdviceKind, type ColonyFacts, adviseColony as adviseColonyInCodes } from '../src/care';
 import { type QueenCell, parseSide, queenStatus } from '../src/inspection';
 import { AUTUMN, BROODLESS, CROWDED, POOR, TINY, base, cells, nestOf, times } from './colony-facts';
+import { inEnglish } from '../src/words';
+import { answersInEnglish } from './in-english';
+
+const adviseColony = answersInEnglish(adviseColonyInCodes);
 
 const bees = (line: string) =>
   queenStatus({
@@ -301,7 +305,7 @@ describe('what a colony needs next, case by case', () => {
 
   it('takes no food that nobody looked at for none', () => {
     const advice = adviseColony({ ...base, framesRead: 1, nest: nestOf('4S B8') });
-    expect(advice[0]?.reasons.map(({ text }) => text).join()).toMatch(/Food was not judged/);
-    expect(advice[0]?.reasons.map(({ text }) => text).join()).not.toMatch(/0 kg/);
+    expect(inEnglish(advice[0]?.reasons.map(({ text }) => text) ?? []).join()).toMatch(/Food was not judged/);
+    expect(inEnglish(advice[0]?.reasons.map(({ text }) => text) ?? []).join()).not.toMatch(/0 kg/);
   });
 });

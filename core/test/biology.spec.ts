@@ -7,10 +7,13 @@ import {
   layingRate,
   markColour,
   queenAfterMark,
-  queenMarkSays,
+  queenMarkSays as queenMarkSaysInCodes,
   yearOfMark,
 } from '../src/biology';
 import { addDays } from '../src/units';
+import { answersInEnglish } from './in-english';
+
+const queenMarkSays = answersInEnglish(queenMarkSaysInCodes);
 
 describe('development', () => {
   it('takes 16, 21 and 24 days (textbook consensus)', () => {

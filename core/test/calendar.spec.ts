@@ -6,13 +6,17 @@ import {
   type ColonyEvent,
   DEFAULT_CALENDAR,
   NEW_COLONIES,
-  colonyCalendar,
+  colonyCalendar as colonyCalendarInCodes,
   loadOf,
-  newColonyPlan,
+  newColonyPlan as newColonyPlanInCodes,
   openFrom,
 } from '../src/care';
 import type { Phase, PhaseSpan } from '../src/season';
 import { addDays, daysBetween } from '../src/units';
+import { answersInEnglish } from './in-english';
+
+const colonyCalendar = answersInEnglish(colonyCalendarInCodes);
+const newColonyPlan = answersInEnglish(newColonyPlanInCodes);
 
 const spans = (...rows: readonly [Phase, string, string, boolean?][]): readonly PhaseSpan[] =>
   rows.map(([phase, from, to, swarms = false]) => ({

@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type ColonyFacts, adviseColony } from '../src/care';
+import { type ColonyFacts, adviseColony as adviseColonyInCodes } from '../src/care';
 import { base, nestOf, times } from './colony-facts';
+import { answersInEnglish } from './in-english';
+
+const adviseColony = answersInEnglish(adviseColonyInCodes);
 
 /** A colony that wants nothing: food, room, eggs, no cells. */
 const thriving = base;

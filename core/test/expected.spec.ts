@@ -4,12 +4,18 @@ import {
   type ColonyRecord,
   type ExpectedFacts,
   expectedState,
-  readFinding,
-  starvationWatch,
-  swarmRisk,
+  readFinding as readFindingInCodes,
+  starvationWatch as starvationWatchInCodes,
+  swarmRisk as swarmRiskInCodes,
 } from '../src/care';
 import type { Phase, PhaseSpan } from '../src/season';
 import { addDays } from '../src/units';
+import { inEnglish } from '../src/words';
+import { answersInEnglish } from './in-english';
+
+const readFinding = answersInEnglish(readFindingInCodes);
+const starvationWatch = answersInEnglish(starvationWatchInCodes);
+const swarmRisk = answersInEnglish(swarmRiskInCodes);
 
 const only = (phase: Phase, swarming = false): readonly PhaseSpan[] => [
   {
@@ -83,8 +89,8 @@ describe('expected state', () => {
     expect(keeps.brood.value).toBeGreaterThan(cuts.brood.value);
     expect(cuts.brood.value).toBeGreaterThan(stops.brood.value);
     expect(stops.brood.value).toBeLessThan(0.5);
-    expect(cuts.because.join()).toMatch(/28 days of dearth.*cuts its brood down/);
-    expect(cuts.mood).toMatch(/defensive/);
+    expect(inEnglish(cuts.because).join()).toMatch(/28 days of dearth.*cuts its brood down/);
+    expect(inEnglish(cuts.mood)).toMatch(/defensive/);
   });
 
   it('is lifted by feeding in a dearth', () => {
@@ -101,7 +107,7 @@ describe('expected state', () => {
     const dry = expectedState({ ...wet, days: fine('2026-05-02', 13) });
     expect(thin.eggs.value).toBeLessThan(rich.eggs.value);
     expect(rich.eggs.value).toBeLessThan(dry.eggs.value);
-    expect(thin.because.join()).toMatch(/rain or cold/);
+    expect(inEnglish(thin.because).join()).toMatch(/rain or cold/);
   });
 
   it('expects no eggs and no larvae of a queen that cannot lay yet, nor takes the few old cells for hers', () => {
@@ -109,12 +115,12 @@ describe('expected state', () => {
     const before = expectedState({ ...facts, waiting: virgin, today: '2026-05-15' });
     expect(before.eggs).toEqual({ value: 0, low: 0, high: 0 });
     expect(before.larvae.value).toBe(0);
-    expect(before.because.join()).toMatch(/cannot lay before 20 May/);
+    expect(inEnglish(before.because).join()).toMatch(/cannot lay before 20 May/);
     const unproven = expectedState({ ...facts, waiting: virgin, today: '2026-05-26' });
     expect(unproven.eggs.value).toBe(0);
     expect(unproven.eggs.low).toBe(0);
     expect(unproven.eggs.high).toBeGreaterThan(0.2);
-    expect(unproven.because.join()).toMatch(/none until then are no failure/);
+    expect(inEnglish(unproven.because).join()).toMatch(/none until then are no failure/);
     const overdue = expectedState({ ...facts, waiting: virgin, today: '2026-06-05' });
     expect(overdue.eggs.low).toBe(0);
     expect(overdue.eggs.value).toBeGreaterThan(0);
@@ -159,7 +165,7 @@ describe('expected state', () => {
       { phase: 'winter-rest', from: '2026-11-01', to: '2027-03-01', swarming: null, reasons: [] },
     ] as const satisfies readonly PhaseSpan[];
     const state = expectedState({ ...facts, phases: year, today: '2027-02-26' });
-    expect(state.stale).toMatch(/not known/);
+    expect(inEnglish(state.stale)).toMatch(/not known/);
     expect(starvationWatch(state, 7, 5).level).toBe('none');
     expect(expectedState({ ...facts, phases: year, today: '2026-06-20' }).stale).toBeNull();
     const over = { ...record, date: '2026-10-20' };
@@ -279,7 +285,7 @@ describe('starvation watch', () => {
 
   it('calls for feed when brood is high and food is nearly gone', () => {
     expect(starvationWatch(hungry, 5, 5)).toMatchObject({ level: 'feed-now' });
-    expect(starvationWatch(hungry, 5, 5).reasons.join()).toMatch(/5 of the next 7 days/);
+    expect(inEnglish(starvationWatch(hungry, 5, 5).reasons).join()).toMatch(/5 of the next 7 days/);
   });
 
   it('is silent with plenty', () => {
@@ -310,7 +316,7 @@ describe('swarm risk', () => {
     const high = swarmRisk(risk);
     expect(high.level).toBe('high');
     expect(high.window).not.toBeNull();
-    expect(high.reasons.join()).toMatch(/weeks before the main flow/);
+    expect(inEnglish(high.reasons).join()).toMatch(/weeks before the main flow/);
   });
 
   it('is lower with more room, and gone when the season is over', () => {

@@ -1,6 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { type ColonyEvent, type ColonyFacts, feedAnswer, feedingsOf, honeyLock } from '../src/care';
+import {
+  type ColonyEvent,
+  type ColonyFacts,
+  feedAnswer as feedAnswerInCodes,
+  feedingsOf as feedingsOfInCodes,
+  honeyLock as honeyLockInCodes,
+} from '../src/care';
 import { BROODLESS, GOOD, POOR, TINY, base, nestOf, times } from './colony-facts';
+import { answersInEnglish } from './in-english';
+
+const feedAnswer = answersInEnglish(feedAnswerInCodes);
+const feedingsOf = answersInEnglish(feedingsOfInCodes);
+const honeyLock = answersInEnglish(honeyLockInCodes);
 
 const syrup = (date: string, kg = 5): ColonyEvent => ({ kind: 'feed', what: 'thin-syrup', kg, date });
 const fondant: ColonyEvent = { kind: 'feed', what: 'fondant', kg: 2, date: '2026-02-10' };

@@ -10,17 +10,17 @@ import {
   type ScaleDay,
   bandOf,
   bloomOf,
-  deadlinesOf,
-  flowStatus,
+  deadlinesOf as deadlinesOfInCodes,
+  flowStatus as flowStatusInCodes,
   forageSpans,
   mainFlow,
   modelOf,
-  moveToFlow,
+  moveToFlow as moveToFlowInCodes,
   naturalGains,
   nectarOn,
   phaseOn,
-  pollenGuesses,
-  scaleEvents,
+  pollenGuesses as pollenGuessesInCodes,
+  scaleEvents as scaleEventsInCodes,
   survivalBySetUp,
   survivalOf,
   tasksFor,
@@ -31,6 +31,14 @@ import {
 } from '../src/season';
 import { wilson } from '../src/statistics';
 import { addDays, daysBetween } from '../src/units';
+import { inEnglish } from '../src/words';
+import { answersInEnglish } from './in-english';
+
+const deadlinesOf = answersInEnglish(deadlinesOfInCodes);
+const flowStatus = answersInEnglish(flowStatusInCodes);
+const moveToFlow = answersInEnglish(moveToFlowInCodes);
+const pollenGuesses = answersInEnglish(pollenGuessesInCodes);
+const scaleEvents = answersInEnglish(scaleEventsInCodes);
 
 const COMMON = [
   'hazel',
@@ -359,7 +367,7 @@ describe('phase of the colony year', () => {
           const spans = yearPhases(phaseFacts(latitude, date), date);
           for (const [index, span] of spans.entries()) {
             expect(PHASES).toContain(span.phase);
-            expect(span.reasons.join('')).not.toBe('');
+            expect(inEnglish(span.reasons).join('')).not.toBe('');
             if (index > 0) expect(daysBetween(spans[index - 1]!.to, span.from)).toBe(1);
           }
           expect(phaseOn(spans, date)).not.toBeNull();
@@ -442,7 +450,7 @@ describe('flow or dearth', () => {
     const signs = [sign('temper', 'flow'), sign('wax', 'flow'), sign('festoons', 'flow'), sign('syrup', 'flow')];
     const status = flowStatus({ ...base, signs });
     expect(status.state).toBe('flow');
-    expect(status.reasons.map((reason) => reason.text).join()).toMatch(/white new wax \(yesterday\)/);
+    expect(inEnglish(status.reasons.map((reason) => reason.text)).join()).toMatch(/white new wax \(yesterday\)/);
   });
 
   it('is a dearth by robbing, syrup taken at once and nothing in bloom', () => {
@@ -651,6 +659,6 @@ describe('a move to a later flow', () => {
   it('warns of a short way, a home flow and a date gone by', () => {
     const lime = { plant: 'Lime', nectar: 4, pollen: 1, from: '2026-07-20', to: '2026-08-30', giveOrTake: 2 };
     const plan = moveToFlow({ today: '2026-08-20', target: heather, km: 2, home: [lime], hives: 1 });
-    expect(plan.warnings.join(' ')).toMatch(/foragers fly home.*Lime still in bloom.*day of flow less/s);
+    expect(inEnglish(plan.warnings).join(' ')).toMatch(/foragers fly home.*Lime still in bloom.*day of flow less/s);
   });
 });

@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type ColonyEvent, coursesOf, honeyLock } from '../src/care';
+import { type ColonyEvent, coursesOf, honeyLock as honeyLockInCodes } from '../src/care';
 import { addDays } from '../src/units';
+import { answersInEnglish } from './in-english';
+
+const honeyLock = answersInEnglish(honeyLockInCodes);
 
 const given = (
   medicine: string,

@@ -1,6 +1,7 @@
 import 'express-session';
 import type { Endpoint, Input, Output } from '@brave-comb/contract';
 import { withIdsOfNow } from '@brave-comb/core/exchange';
+import type { Sayable } from '@brave-comb/core/language';
 import type { Request, RequestHandler, Response, Router } from 'express';
 import type * as z from 'zod';
 import { createHash } from 'node:crypto';
@@ -10,6 +11,7 @@ import { Kept, momentAt } from './kept';
 import { lane } from './lanes';
 import { Refusal } from './problem';
 import { tornText } from './torn-text';
+import { inEnglish } from './words';
 
 declare module 'express-session' {
   interface SessionData {
@@ -25,7 +27,9 @@ export interface Call {
   readonly response: Response;
 }
 
-type Answer<E extends Endpoint> = E extends { readonly streams: true } ? AsyncIterable<Output<E>> : Promise<Output<E>>;
+/** What is told may still be sentences without a language: it is put into words as it is sent. */
+type Told<E extends Endpoint> = Sayable<Output<E>>;
+type Answer<E extends Endpoint> = E extends { readonly streams: true } ? AsyncIterable<Told<E>> : Promise<Told<E>>;
 
 type Handler<E extends Endpoint> = (
   input: Input<E>,
@@ -112,7 +116,10 @@ export function serving({ clock, router, checked, goesOn, notAwaited }: Served):
         query: parse(endpoint.query, request.query, 'query'),
         body: parse(endpoint.body, request.body, 'body'),
       } as Input<typeof endpoint>;
-      const read = (output: unknown) => (checked ? endpoint.response.parse(output) : output);
+      const read = (output: unknown) => {
+        const told = inEnglish(output);
+        return checked ? endpoint.response.parse(told) : told;
+      };
       const run = () => handler(input, actor as never, { request, response });
       if (endpoint.streams) {
         notAwaited(request);

@@ -688,7 +688,7 @@ describe('places at the edge', () => {
       [west, east].map(({ actor, id }) => dayPage(school.context, actor, '2026-05-14', id)),
     );
     expect(pages[0]!.today).toBe('2026-05-14');
-    const [a, b] = pages.map((page) => Date.parse(page.sun.noon));
+    const [a, b] = pages.map((page) => Date.parse(page.sun.noon as string));
     expect(Math.abs(a! - b!)).toBeLessThan(3 * 60_000);
     expect(new Date(a!).toISOString().slice(0, 13)).toBe('2026-05-13T23');
   });

@@ -138,7 +138,7 @@ async function taskOfHive(): Promise<string> {
     school: hive.school,
     hive: hive.id,
     task: `a task ${id}`,
-    question: 'A task',
+    question: JSON.stringify('A task'),
     from_date: '2026-05-01',
     due: '2026-05-30',
   });

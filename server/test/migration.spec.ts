@@ -61,6 +61,16 @@ describe('from the first tables to those of the season', () => {
           body: JSON.stringify(body),
         })),
       );
+      await trx('follow_ups').insert({
+        id: uuid(),
+        school,
+        hive,
+        visit,
+        question: '12 frames?',
+        bring: 'matches',
+        from_date: '2026-05-04',
+        due: '2026-05-10',
+      });
       await trx('demonstrations').insert({
         id: demonstration,
         school,
@@ -163,6 +173,7 @@ describe('from the first tables to those of the season', () => {
       '015-entry-kind',
       '016-refresh-and-revisions',
       '017-ids',
+      '018-texts',
     ]);
   });
 
@@ -176,6 +187,10 @@ describe('from the first tables to those of the season', () => {
     expect(await db('demonstrations').where({ id: demonstration }).pluck('level')).toEqual(['with-a-word']);
     expect(await db('sites').where({ id: site }).pluck('degree_days')).toEqual(['single-sine']);
     expect(await db('site_plants').where({ site }).distinct().pluck('kind')).toEqual(['dates']);
+  });
+
+  it('keeps what somebody wrote as their words, whatever they look like', async () => {
+    expect(await db('follow_ups').first('question', 'bring')).toEqual({ question: '12 frames?', bring: 'matches' });
   });
 
   it('gives what was judged before the checklist its hive, its session and the day at its place', async () => {

@@ -131,7 +131,7 @@ describe('the books that fill along the way', () => {
       id: uuid(),
       school: row!.school,
       hive: row!.hive,
-      question: 'Hang a drawn comb beside the brood',
+      question: JSON.stringify('Hang a drawn comb beside the brood'),
       from_date: '2026-05-20',
       due: '2026-05-24',
     });

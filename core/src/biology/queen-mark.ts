@@ -1,4 +1,6 @@
 import { within } from '../units';
+import { say } from './said';
+import type { Said } from '../language';
 
 export type MarkColour = 'white' | 'yellow' | 'red' | 'green' | 'blue';
 export const MARK_COLOURS = ['white', 'yellow', 'red', 'green', 'blue'] as const satisfies readonly MarkColour[];
@@ -67,21 +69,21 @@ export function queenMarkSays(
   recorded: RecordedQueen | null,
   seen: SeenMark,
   year: number,
-): { readonly says: string; readonly other: boolean } {
+): { readonly says: Said; readonly other: boolean } {
   const was = recorded?.marked ? markColour(recorded.year) : null;
   if (seen === 'none')
     return was === null
-      ? { says: 'Unmarked, as recorded.', other: false }
+      ? { says: say('unmarked-recorded'), other: false }
       : {
-          says: `Recorded as ${was}, ${recorded?.year}: the paint has worn off, or they raised another. Look for an emerged queen cell and at the dates of the brood.`,
+          says: say('recorded-paint-has-worn-off', { was, year: recorded?.year ?? null }),
           other: true,
         };
   const reared = yearOfMark(seen, year);
-  if (was === seen) return { says: `${seen}, as recorded: reared in ${recorded?.year}.`, other: false };
+  if (was === seen) return { says: say('recorded-reared', { seen, year: recorded?.year ?? null }), other: false };
   if (was === null && (recorded === null || markColour(recorded.year) === seen))
-    return { says: `${seen} stands for ${recorded?.year ?? reared}. Recorded from now on.`, other: false };
+    return { says: say('stands-recorded-now', { seen, year: recorded?.year ?? reared }), other: false };
   return {
-    says: `${seen} stands for ${reared}, recorded is ${was ?? 'unmarked'}, ${recorded?.year}: another queen. Ask who marked or exchanged her; from now on ${seen}, ${reared}.`,
+    says: say('stands-recorded-another-queen-ask', { seen, reared, was, year: recorded?.year ?? null }),
     other: true,
   };
 }

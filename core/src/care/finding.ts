@@ -7,7 +7,7 @@ export type FindingWord = 'normal' | 'more-than-expected' | 'less-than-expected'
 
 export interface FindingLine {
   readonly measure: 'bees' | 'brood' | 'sealed' | 'drone' | 'stores';
-    readonly unit: 'frames' | 'kg';
+  readonly unit: 'frames' | 'kg';
   readonly expected: Expected;
   readonly found: number;
   readonly word: FindingWord;
@@ -52,8 +52,7 @@ export function readFinding(expected: ExpectedState, last: ColonyRecord, found: 
     unit: FindingLine['unit'],
     of: Expected,
     value: number | null,
-  ): FindingLine[] =>
-    value === null ? [] : [{ measure, unit, expected: of, found: value, word: wordOf(value, of) }];
+  ): FindingLine[] => (value === null ? [] : [{ measure, unit, expected: of, found: value, word: wordOf(value, of) }]);
   const lines = [
     ...line('bees', 'frames', expected.bees, found.bees),
     ...line('brood', 'frames', expected.brood, found.brood),

@@ -6,10 +6,14 @@ import type { CivilDate } from '../units';
 export interface CareSentences {
   'cells-found': { cells: readonly (QueenCell & { readonly count: number })[]; unknown: number };
   'finding-normal': { change: Text; comb: Text };
-  'finding-odd': { change: Text; comb: Text; odd: readonly {
+  'finding-odd': {
+    change: Text;
+    comb: Text;
+    odd: readonly {
       readonly measure: 'bees' | 'brood' | 'sealed' | 'drone' | 'stores';
       readonly word: 'normal' | 'more-than-expected' | 'less-than-expected';
-    }[] };
+    }[];
+  };
   'label-label-local-law-lead': null;
   'dose-of': { medicine: Text; given: number; planned: number };
   'every-days-last': {
@@ -196,7 +200,7 @@ export interface CareSentences {
   'lasts-about-days-frames-brood': { floor: number; value: number };
   'next-days-hardly-fit-flying': { poor: number };
   'days-reach-c-most-syrup': { max: number };
-  'bloom-nectar-may-come': { plants: readonly string[]};
+  'bloom-nectar-may-come': { plants: readonly string[] };
   'supers-harvest-starving-colony-comes': null;
   'frames-were-read-both-sides': { unread: number; frames: number };
   'leaves-honey-feeds-nothing-another': null;
@@ -238,7 +242,7 @@ export interface CareSentences {
   'strain-stops-laying-dearth': null;
   'eggs-found-youngest-brood-says': { from: number; to: number };
   'brood-all-tell-when-she': null;
-  'doubtful-frame-settled': { frames: readonly number[]};
+  'doubtful-frame-settled': { frames: readonly number[] };
   'queen-seen': null;
   'every-opening-costs-colony-part': null;
   'drone-layer-give-frame-young': null;
@@ -349,7 +353,7 @@ export interface CareSentences {
   'bees-house-rule': { range: Text; addSpaceAt: number };
   'nectar-among-brood': { squeezed: number };
   'about-young-bees-due': { young: number; due: CivilDate };
-  'in-bloom': { plants: readonly string[]};
+  'in-bloom': { plants: readonly string[] };
   'frames-nest-still-empty-bare': { undrawn: number };
   'super-only-eighths-full': { superFill: number };
   'next-days-hardly-fit-flying-2': { poorDays: number };
@@ -388,9 +392,9 @@ export interface CareSentences {
   'adds-room-but-takes-brood': null;
   'swarm-season-now': null;
   'new-super-harvest-may-go': { superOnFrom: CivilDate; today: CivilDate };
-  'enter-withdrawal-label-day-can': { medicines: readonly string[]};
+  'enter-withdrawal-label-day-can': { medicines: readonly string[] };
   'carry-feed-down-until-about-2': { fedUntil: CivilDate; today: CivilDate };
-  'harvest-waiting-frees-these-boxes': { boxes: readonly { readonly name: string; readonly why: Text }[]};
+  'harvest-waiting-frees-these-boxes': { boxes: readonly { readonly name: string; readonly why: Text }[] };
   'stood-during': { medicine: Text; from: CivilDate; today: CivilDate };
   'put-inside-withdrawal': { since: CivilDate; today: CivilDate; medicine: Text; freeFrom: CivilDate | null };
   'while-carried-down': { what: string; from: CivilDate; today: CivilDate };

@@ -58,10 +58,16 @@ export const isSaid = (value: unknown): value is Said =>
   SAYS.test(value.say);
 
 /** Texts one after another, as one. */
-export const inOne = (parts: readonly Text[], between = ' '): Said => ({ say: 'language/in-one', of: { parts, between } });
+export const inOne = (parts: readonly Text[], between = ' '): Said => ({
+  say: 'language/in-one',
+  of: { parts, between },
+});
 
 /** A list as it is said: "clover, lime and bramble". */
 export const listed = (parts: readonly (Text | number)[]): Said => ({ say: 'language/listed', of: { parts } });
 
 /** A text that begins with a capital. */
 export const capital = (text: Text): Said => ({ say: 'language/capital', of: { text } });
+
+/** Whether two texts are the same words, or the same sentence of the same facts. */
+export const sameText = (a: Text, b: Text): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);

@@ -58,6 +58,13 @@ export type Sayable<T> = T extends string
       ? readonly Sayable<Each>[]
       : { readonly [Key in keyof T]: Sayable<T[Key]> };
 
+/** A value whose sentences are in words. */
+export type InWords<T> = T extends Said
+  ? string
+  : T extends string | number | boolean | null | undefined
+    ? T
+    : { readonly [Key in keyof T]: InWords<T[Key]> };
+
 /**
  * The same value with every sentence in words, at any depth.
  *
@@ -65,8 +72,8 @@ export type Sayable<T> = T extends string
  * @param way whose words
  * @returns the value itself where it holds no sentence
  */
-export function inWords<T>(value: Sayable<T>, way: Way): T {
-  return worded(value, way) as T;
+export function inWords<T>(value: T, way: Way): InWords<T> {
+  return worded(value, way) as InWords<T>;
 }
 
 function worded(value: unknown, way: Way): unknown {

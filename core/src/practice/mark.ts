@@ -1,3 +1,4 @@
+import type { Text } from '../language';
 import { LAST_LEVEL } from './comb';
 import { type TopicId, topicOf } from './topics';
 
@@ -8,7 +9,7 @@ export interface Mark {
   /** Good enough to count. */
   readonly right: boolean;
   /** What to take from it, in words. */
-  readonly says: readonly string[];
+  readonly says: readonly Text[];
 }
 
 export const GRADES = ['again', 'hard', 'good', 'easy'] as const;

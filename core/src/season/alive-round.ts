@@ -1,4 +1,5 @@
 import { wilson } from '../statistics';
+import type { Text } from '../language';
 
 /** How a colony was found after winter, from outside. */
 export const ALIVE_STATES = ['alive', 'dead', 'unsure'] as const;
@@ -44,7 +45,7 @@ export function survivalOf(taps: readonly AliveTap[]): Survival {
  */
 export function survivalBySetUp(
   taps: readonly AliveTap[],
-): readonly { readonly name: string; readonly value: string; readonly survival: Survival }[] {
+): readonly { readonly name: Text; readonly value: Text; readonly survival: Survival }[] {
   const all = [...new Set(taps.flatMap((tap) => Object.keys(tap.setUp)))].sort();
   return all.flatMap((name) => {
     const values = [...new Set(taps.flatMap((tap) => tap.setUp[name] ?? []))].sort();

@@ -1,17 +1,19 @@
 import { type CivilDate, addDays, dayAndMonth, dayOfYear, daysBetween, earlierOf, lastOf } from '../units';
 import { type Forage, mainFlow } from './forage';
 import { type PhaseFacts, winterOf } from './phase';
+import { say } from './said';
+import type { Text } from '../language';
 
 /** A job with the last day on which it is in time. */
 export interface Deadline {
   readonly id: string;
-  readonly job: string;
+  readonly job: Text;
   /** When it is best begun, and the latest safe day. */
   readonly from: CivilDate;
   readonly by: CivilDate;
   /** What it is counted back from. */
   readonly before: 'winter' | 'main-flow';
-  readonly why: string;
+  readonly why: Text;
 }
 
 const DEVELOPMENT = 21;
@@ -55,43 +57,43 @@ function beforeWinter(facts: PhaseFacts, today: CivilDate): readonly Deadline[] 
   return [
     {
       id: 'mites',
-      job: 'Mites down',
+      job: say('mites-down'),
       from: addDays(winterBees, -UNDER_LID - TREATMENT),
       by: addDays(winterBees, -UNDER_LID),
       before: 'winter',
-      why: `Bees that live through winter are reared from ${dayAndMonth(winterBees)}; mites on their brood halve their lives, and half of those under cappings come out within ${UNDER_LID} days. A treatment takes its label’s weeks before that counts as done.`,
+      why: say('bees-live-through-winter-reared', { winterBees, underLid: UNDER_LID }),
     },
     {
       id: 'queens',
-      job: 'Last queens mated',
+      job: say('last-queens-mated'),
       from: addDays(lastDay(MATING_WARMTH), -42),
       by: lastDay(MATING_WARMTH),
       before: 'winter',
-      why: `After that days rarely reach ${MATING_WARMTH} °C for a mating flight, and drones are gone: unite instead.`,
+      why: say('after-days-rarely-reach-c', { matingWarmth: MATING_WARMTH }),
     },
     {
       id: 'winter-bees',
-      job: 'Winter bees reared',
+      job: say('winter-bees-reared'),
       from: winterBees,
       by: addDays(cold, -DEVELOPMENT - 7),
       before: 'winter',
-      why: `Eggs laid by then emerge and fly out once before the cold of about ${when}. Brood, pollen and a young queen make them.`,
+      why: say('eggs-laid-then-emerge-fly', { when }),
     },
     {
       id: 'stores',
-      job: 'Stores on and capped',
+      job: say('stores-capped'),
       from: addDays(stores, -35),
       by: stores,
       before: 'winter',
-      why: `Liquid feed is hardly taken once days stay below ${FEED_WARMTH} °C, and has to be dried and capped. Solid feed after that.`,
+      why: say('liquid-feed-hardly-taken-once', { feedWarmth: FEED_WARMTH }),
     },
     {
       id: 'repairs',
-      job: 'Hives repaired, entrances guarded',
+      job: say('hives-repaired-entrances-guarded'),
       from: closing,
       by: addDays(cold, -7),
       before: 'winter',
-      why: `Gaps between boxes, roofs, floors and straps, before nobody opens them from about ${when}.`,
+      why: say('gaps-between-boxes-roofs-floors', { when }),
     },
   ];
 }
@@ -101,39 +103,39 @@ function beforeFlow(forage: readonly Forage[], turn: string, today: CivilDate): 
   const main = mainFlow(forage, begin, addDays(begin, 364));
   if (!main) return [];
   const { from, plants } = main;
-  const flow = `The main flow (${plants.join(', ')}) begins about ${dayAndMonth(from)}`;
+  const flow = say('main-flow-begins-about', { plants, from });
   return [
     {
       id: 'foragers',
-      job: 'Foragers for the flow laid',
+      job: say('foragers-flow-laid'),
       from: addDays(from, -DEVELOPMENT - TO_FORAGER - 14),
       by: addDays(from, -DEVELOPMENT - TO_FORAGER + 7),
       before: 'main-flow',
-      why: `${flow}; from the egg to a forager takes about six weeks. Much brood more than five weeks before it, and they leave as a swarm.`,
+      why: say('egg-forager-takes-about-six', { flow }),
     },
     {
       id: 'feed-off',
-      job: 'Feeding ended',
+      job: say('feeding-ended'),
       from: addDays(from, -28),
       by: addDays(from, -SUPERS_BEFORE - 1),
       before: 'main-flow',
-      why: `${flow}; syrup must not get into honey for people.`,
+      why: say('syrup-must-get-into-honey', { flow }),
     },
     {
       id: 'withdrawal',
-      job: 'Medicines out, withdrawal over',
+      job: say('medicines-out-withdrawal-over'),
       from: addDays(from, -SUPERS_BEFORE - TREATMENT),
       by: addDays(from, -SUPERS_BEFORE - 1),
       before: 'main-flow',
-      why: `${flow}; nothing of it may be left when the first super goes on. The label’s withdrawal time and local law decide, not this date.`,
+      why: say('nothing-may-left-when-first', { flow }),
     },
     {
       id: 'supers',
-      job: 'Supers on',
+      job: say('supers-on'),
       from: addDays(from, -SUPERS_BEFORE),
       by: addDays(from, -2),
       before: 'main-flow',
-      why: `${flow}; nectar goes among the brood where room is late.`,
+      why: say('nectar-goes-among-brood-where', { flow }),
     },
   ];
 }

@@ -1,17 +1,19 @@
 import { meanOf } from '../statistics';
 import { type CivilDate, addDays, daysBetween } from '../units';
 import { FLOW_NECTAR, type Forage, GAP_NECTAR, inBloom, nectarOf, nectarOn } from './forage';
+import { say } from './said';
+import type { Text } from '../language';
 
 /** Signs at the hive: what speaks for a flow, what for a dearth, and how much each weighs (log odds). Common practice. */
 export const FLOW_SIGNS = {
-  temper: { flow: 'gentle bees', dearth: 'sharp, following bees', weight: 0.6 },
-  wax: { flow: 'white new wax', dearth: 'no new wax, comb edges brown', weight: 1 },
-  festoons: { flow: 'festoons of bees building', dearth: 'nobody building', weight: 0.8 },
-  scales: { flow: 'wax scales on the floor', dearth: 'no wax scales', weight: 0.5 },
-  syrup: { flow: 'syrup or pollen feeder ignored', dearth: 'syrup taken at once', weight: 1 },
-  robbing: { flow: 'no robbing', dearth: 'robbing or fighting at entrances', weight: 0.9 },
-  nectar: { flow: 'fresh nectar drips from the comb', dearth: 'cells dry, open food shrinking', weight: 1.2 },
-} as const satisfies Record<string, { flow: string; dearth: string; weight: number }>;
+  temper: { flow: say('gentle-bees'), dearth: say('sharp-following-bees'), weight: 0.6 },
+  wax: { flow: say('white-new-wax'), dearth: say('new-wax-comb-edges-brown'), weight: 1 },
+  festoons: { flow: say('festoons-bees-building'), dearth: say('nobody-building'), weight: 0.8 },
+  scales: { flow: say('wax-scales-floor'), dearth: say('wax-scales'), weight: 0.5 },
+  syrup: { flow: say('syrup-pollen-feeder-ignored'), dearth: say('syrup-taken-once'), weight: 1 },
+  robbing: { flow: say('no-robbing'), dearth: say('robbing-fighting-entrances'), weight: 0.9 },
+  nectar: { flow: say('fresh-nectar-drips-comb'), dearth: say('cells-dry-open-food-shrinking'), weight: 1.2 },
+} as const satisfies Record<string, { flow: Text; dearth: Text; weight: number }>;
 export type FlowSign = keyof typeof FLOW_SIGNS;
 export const FLOW_SIGN_NAMES = Object.keys(FLOW_SIGNS) as readonly FlowSign[];
 
@@ -39,7 +41,7 @@ export interface FlowFacts {
 }
 
 export interface FlowReason {
-  readonly text: string;
+  readonly text: Text;
   readonly says: 'flow' | 'dearth';
   /** Log odds, above 0. */
   readonly weight: number;
@@ -50,7 +52,7 @@ export interface FlowStatus {
   /** Chance that nectar comes in now, 0 to 1. */
   readonly chance: number;
   readonly reasons: readonly FlowReason[];
-  readonly advice: string;
+  readonly advice: Text;
 }
 
 /** A sign fades: half its weight after a week. */
@@ -59,12 +61,12 @@ const SURE = 0.68;
 /** Gains that speak for and against a flow, kg a day. Common practice. */
 const GAIN = { flow: 0.3, dearth: -0.05 };
 
-const ADVICE: Readonly<Record<FlowState, string>> = {
-  flow: 'Room ahead of need; no feed. Look at supers each week.',
-  starting: 'Supers ready and on; take feeders off.',
-  fading: 'No more supers. Entrances small, robbers wake up; think of what they keep.',
-  dearth: 'No new boxes. Short openings, nothing sweet left about; food is looked at.',
-  uncertain: 'Tick the signs at the next visit: new wax, festoons, what they do with syrup.',
+const ADVICE: Readonly<Record<FlowState, Text>> = {
+  flow: say('room-ahead-need-feed-look'),
+  starting: say('supers-ready-take-feeders-off'),
+  fading: say('more-supers-entrances-small-robbers'),
+  dearth: say('new-boxes-short-openings-nothing'),
+  uncertain: say('tick-signs-next-visit-new'),
 };
 
 /**
@@ -112,9 +114,9 @@ function signReasons({ signs, today }: FlowFacts): readonly FlowReason[] {
     const weight = FLOW_SIGNS[sign].weight * Math.abs(lean) * Math.min(1.5, Math.sqrt(flow + dearth));
     if (weight < 0.05) return [];
     const says = lean > 0 ? ('flow' as const) : ('dearth' as const);
-    const when = ago === 0 ? 'today' : ago === 1 ? 'yesterday' : `${ago} days ago`;
-    const times = seen > 1 ? `, at ${seen} openings` : '';
-    return [{ text: `${FLOW_SIGNS[sign][says]} (${when}${times})`, says, weight }];
+    const when = ago === 0 ? 'today' : ago === 1 ? 'yesterday' : say('days-ago', { ago });
+    const times = seen > 1 ? say('at-openings', { seen }) : '';
+    return [{ text: say('sign-seen', { sign: FLOW_SIGNS[sign][says], when, times }), says, weight }];
   });
 }
 
@@ -122,11 +124,9 @@ function forageReasons({ forage, today, lostDays }: FlowFacts): readonly FlowRea
   if (forage.length === 0) return [];
   const worth = nectarOn(forage, today);
   const plants = nectarOf(inBloom(forage, today)).map((each) => each.plant);
-  const said = plants.length > 0 ? `${plants.slice(0, 3).join(', ')} in bloom` : 'nothing with nectar in bloom';
+  const said = plants.length > 0 ? say('in-bloom', { plants: plants.slice(0, 3) }) : say('nothing-nectar-bloom');
   const lost: FlowReason[] =
-    lostDays >= 3
-      ? [{ text: `${lostDays} of the last 5 days kept them in`, says: 'dearth', weight: 0.25 * lostDays }]
-      : [];
+    lostDays >= 3 ? [{ text: say('last-days-kept', { lostDays }), says: 'dearth', weight: 0.25 * lostDays }] : [];
   if (worth >= FLOW_NECTAR) return [{ text: said, says: 'flow', weight: Math.min(1.6, 0.3 + worth / 8) }, ...lost];
   if (worth <= GAP_NECTAR) return [{ text: said, says: 'dearth', weight: 1.1 }, ...lost];
   return lost;
@@ -136,7 +136,7 @@ function scaleReasons({ gains }: FlowFacts): readonly FlowReason[] {
   const last = gains.slice(-3);
   if (last.length === 0) return [];
   const gain = meanOf(last);
-  const text = `the scale hive ${gain >= 0 ? 'gained' : 'lost'} ${Math.abs(gain).toFixed(1)} kg a day`;
+  const text = say('scale-hive-kg-day', { gain, gain2: Math.abs(gain) });
   if (gain >= GAIN.flow) return [{ text, says: 'flow', weight: Math.min(2.5, 0.8 + gain) }];
   if (gain <= GAIN.dearth) return [{ text, says: 'dearth', weight: Math.min(1.8, 0.7 - 2 * gain) }];
   return [];

@@ -1,5 +1,7 @@
 import { type CivilDate, addDays, dayAndMonth, daysBetween } from '../units';
 import type { Forage } from './forage';
+import { say } from './said';
+import type { Text } from '../language';
 
 /** A move of hives to a later flow elsewhere. */
 export interface MoveFacts {
@@ -14,17 +16,17 @@ export interface MoveFacts {
 }
 
 export interface MoveTask {
-  readonly title: string;
+  readonly title: Text;
   readonly from: CivilDate;
   readonly due: CivilDate;
-  readonly why: string;
+  readonly why: Text;
 }
 
 export interface MovePlan {
   readonly move: { readonly from: CivilDate; readonly due: CivilDate };
   readonly back: { readonly from: CivilDate; readonly due: CivilDate };
   readonly tasks: readonly MoveTask[];
-  readonly warnings: readonly string[];
+  readonly warnings: readonly Text[];
 }
 
 /** Bees that know the ground fly home from less than this, km. Common practice: under a metre or over five kilometres. */
@@ -46,55 +48,51 @@ export function moveToFlow({ today, target, km, home, hives }: MoveFacts): MoveP
   );
   const tasks: MoveTask[] = [
     {
-      title: 'Ask the owner, the authority and the inspector',
+      title: say('ask-owner-authority-inspector'),
       from: addDays(move.from, -28),
       due: addDays(move.from, -10),
-      why: 'Moves may need notice or a health certificate, and are forbidden in a disease zone: local law decides.',
+      why: say('moves-may-need-notice-health'),
     },
     {
-      title: 'Choose hives: young queen, bees on all frames, brood, healthy',
+      title: say('choose-hives-young-queen-bees'),
       from: addDays(move.from, -14),
       due: addDays(move.from, -5),
-      why: 'A late flow wears bees out; colonies short of brood come back too small for winter.',
+      why: say('late-flow-wears-bees-out'),
     },
     {
-      title: 'Take honey off, leave food, put empty supers on',
+      title: say('take-honey-off-leave-food'),
       from: addDays(move.from, -6),
       due: addDays(move.from, -1),
-      why: 'A full box is too heavy to carry, and the first days there may be wet.',
+      why: say('full-box-too-heavy-carry'),
     },
     {
-      title: `Straps, screens, ramp: ${hives} ${hives === 1 ? 'hive' : 'hives'}`,
+      title: say('straps-screens-ramp', { hives }),
       from: addDays(move.from, -2),
       due: move.due,
-      why: 'Close after dusk, drive cool, frames in line with the road. Two people at each lift. Veils, water and the emergency card in the cab.',
+      why: say('close-after-dusk-drive-cool'),
     },
     {
-      title: 'Look: settled, entrances open, food',
+      title: say('look-settled-entrances-open-food'),
       from: addDays(move.due, 1),
       due: addDays(move.due, 4),
-      why: 'A hive left closed overheats within the hour.',
+      why: say('hive-left-closed-overheats-within'),
     },
     {
-      title: 'Bring them home, count mites',
+      title: say('bring-home-count-mites'),
       from: back.from,
       due: back.due,
-      why: 'Late flows end at once; stay for the cold and they rob each other.',
+      why: say('late-flows-end-once-stay'),
     },
   ];
   const warnings = [
-    ...(km < KNOWN_GROUND && km > 0.001
-      ? [
-          `Only ${km.toFixed(1)} km: foragers fly home. Go over ${KNOWN_GROUND} km, or put them elsewhere for three weeks first.`,
-        ]
-      : []),
+    ...(km < KNOWN_GROUND && km > 0.001 ? [say('only-km-foragers-fly-home', { km, knownGround: KNOWN_GROUND })] : []),
     ...(still.length > 0
-      ? [`${still.map((each) => each.plant).join(' and ')} still in bloom at home when they leave.`]
+      ? [say('still-bloom-home-when-leave', { still: still.map((each) => each.plant).join(' and ') })]
       : []),
     ...(daysBetween(today, move.due) < 0
-      ? [`${target.plant} opened on ${dayAndMonth(target.from)}: each day that passes is a day of flow less.`]
+      ? [say('opened-each-day-passes-day', { plant: target.plant, from: target.from })]
       : []),
-    ...(daysBetween(target.from, target.to) < 12 ? ['A short bloom: a wet week takes the whole crop.'] : []),
+    ...(daysBetween(target.from, target.to) < 12 ? [say('short-bloom-wet-week-takes')] : []),
   ];
   return { move, back, tasks, warnings };
 }

@@ -1,76 +1,60 @@
 import type { Phase } from './phase';
+import { say } from './said';
+import type { Text } from '../language';
 
 /** What a phase asks of the people. Intervals and purposes: common practice, a house may set its own. */
 export interface PhaseWork {
   /** Days between looks, least and most; `null` while colonies stay shut. */
   readonly interval: readonly [number, number] | null;
-  readonly purposes: readonly string[];
-  readonly cautions: readonly string[];
+  readonly purposes: readonly Text[];
+  readonly cautions: readonly Text[];
 }
 
 /** Work of each phase. */
 export const PHASE_WORK: Readonly<Record<Phase, PhaseWork>> = {
   'winter-rest': {
     interval: null,
-    purposes: ['Alive? Look and listen from outside', 'Entrance free, roof and strap sound', 'Heft for stores'],
-    cautions: [
-      'No frame comes out: a broken cluster freezes.',
-      'A winter treatment only by its label and while there is no brood.',
-    ],
+    purposes: [say('alive-look-listen-outside'), say('entrance-free-roof-strap-sound'), say('heft-stores')],
+    cautions: [say('frame-comes-out-broken-cluster'), say('winter-treatment-only-label-while')],
   },
   'first-brood': {
     interval: [21, 35],
-    purposes: ['Alive round', 'Food within reach of the cluster', 'First look only from above'],
-    cautions: [
-      'Brood holds them to one spot: they starve beside full combs.',
-      'Dry feed, no syrup, while days stay below 10 °C.',
-    ],
+    purposes: [say('alive-round'), say('food-within-reach-cluster'), say('first-look-only-above')],
+    cautions: [say('brood-holds-one-spot-starve'), say('dry-feed-syrup-while-days')],
   },
   'build-up': {
     interval: [14, 21],
-    purposes: ['Laying queen: eggs', 'Food: many starve now', 'Room for brood', 'Brood healthy'],
-    cautions: ['Brood high and food falling: weigh or look at food each time.', 'Cool days: few frames, short time.'],
+    purposes: [say('laying-queen-eggs'), say('food-many-starve-now'), say('room-brood'), say('brood-healthy')],
+    cautions: [say('brood-high-food-falling-weigh'), say('cool-days-few-frames-short')],
   },
   'swarm-season': {
     interval: [7, 7],
-    purposes: ['Queen cells, along every comb edge', 'Room ahead of the bees', 'Eggs'],
-    cautions: [
-      'A cell is sealed on day 8: no more than 7 days between looks with an unclipped queen.',
-      'Young queens about: leave a colony with one shut.',
-    ],
+    purposes: [say('queen-cells-along-every-comb'), say('room-ahead-bees'), say('eggs')],
+    cautions: [say('cell-sealed-day-more-than'), say('young-queens-about-leave-colony')],
   },
   flow: {
     interval: [10, 15],
-    purposes: ['Space: supers ahead of need', 'Nectar among the brood', 'Queen cells while swarms may leave'],
-    cautions: [
-      'Heavy boxes: two people.',
-      'No medicine and no feed while honey for people is on, unless the label allows it.',
-    ],
+    purposes: [say('space-supers-ahead-need'), say('nectar-among-brood'), say('queen-cells-while-swarms-may')],
+    cautions: [say('heavy-boxes-two-people'), say('medicine-feed-while-honey-people')],
   },
   dearth: {
     interval: [12, 18],
-    purposes: ['Food', 'Mites: count', 'Robbing: entrances small'],
-    cautions: [
-      'Bees defend and rob: short openings, boxes covered, no syrup spilt.',
-      'Little brood and no new comb are the season, not the queen.',
-    ],
+    purposes: [say('food'), say('mites-count'), say('robbing-entrances-small')],
+    cautions: [say('bees-defend-rob-short-openings'), say('little-brood-new-comb-season')],
   },
   'late-flow': {
     interval: [12, 18],
-    purposes: ['Supers: full or off', 'Winter bees: brood and pollen', 'Mites: count'],
-    cautions: ['Heavy boxes: two people.', 'What the bees bring now may be their winter food.'],
+    purposes: [say('supers-full-off'), say('winter-bees-brood-pollen'), say('mites-count')],
+    cautions: [say('heavy-boxes-two-people'), say('what-bees-bring-now-may')],
   },
   'making-winter-bees': {
     interval: [14, 21],
-    purposes: ['Mites down before the winter bees are reared', 'Young queen laying', 'Pollen in the nest', 'Feeding'],
-    cautions: [
-      'Acids and strips: the label, gloves, mask and goggles it names.',
-      'Do not search for the queen: soon there is no replacing her.',
-    ],
+    purposes: [say('mites-down-before-winter-bees'), say('young-queen-laying'), say('pollen-nest'), say('feeding')],
+    cautions: [say('acids-strips-label-gloves-mask'), say('do-search-queen-soon-there')],
   },
   'closing-down': {
     interval: [21, 30],
-    purposes: ['Stores complete', 'Entrance guard, roof, repairs', 'First evidence ends the visit'],
-    cautions: ['A queen lost now is a colony lost.', 'Liquid feed is no longer taken below 10 °C.'],
+    purposes: [say('stores-complete'), say('entrance-guard-roof-repairs'), say('first-evidence-ends-visit')],
+    cautions: [say('queen-lost-now-colony-lost'), say('liquid-feed-longer-taken-below')],
   },
 };

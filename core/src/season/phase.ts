@@ -1,6 +1,8 @@
 import { type CivilDate, type MonthDay, addDays, dayAndMonth, daysBetween, lastOf, roundTo, within } from '../units';
 import { FLOW_NECTAR, type Forage, GAP_NECTAR, inBloom, nectarOf, nectarOn } from './forage';
 import { type DayWeather, type UsualYear, usualMean } from './usual';
+import { say } from './said';
+import { type Text, listed } from '../language';
 
 /** The colony's year, in the order in which it usually runs. */
 export const PHASES = [
@@ -34,7 +36,7 @@ export interface PhaseSpan {
   readonly to: CivilDate;
   /** The days of it on which swarms may leave, whatever the phase is called; `null` when on none. */
   readonly swarming: { readonly from: CivilDate; readonly to: CivilDate } | null;
-  readonly reasons: readonly string[];
+  readonly reasons: readonly Text[];
 }
 
 /** Northern and southern winter solstice; between the tropics a site sets its own. */
@@ -164,13 +166,17 @@ export function winterOf(
 
 interface DayPhase {
   readonly phase: Phase;
-  readonly why: readonly string[];
+  readonly why: readonly Text[];
   readonly swarming: boolean;
 }
 
-const names = (forage: readonly Forage[]): string => {
+const names = (forage: readonly Forage[]): Text => {
   const list = [...forage].sort((a, b) => b.nectar - a.nectar).map((each) => each.plant);
-  return list.length > 2 ? `${list.slice(0, 2).join(', ')} and others` : list.join(' and ');
+  return list.length > 2
+    ? say('and-others', { plants: list.slice(0, 2) })
+    : list.length > 1
+      ? listed(list)
+      : (list[0] ?? '');
 };
 
 function dayPhase(
@@ -182,53 +188,51 @@ function dayPhase(
   afterGap: boolean,
 ): DayPhase {
   const date = addDays(begin, day);
-  const warm = `${roundTo(means[day]!, 0)} °C over two weeks`;
+  const warm = say('c-over-two-weeks', { mean: means[day]! });
   const cold = at.warmPlace
-    ? 'no real winter here: the year turns with the sun'
-    : `cold begins about ${dayAndMonth(addDays(begin, at.cold))}`;
-  const quiet = (phase: Phase, ...why: readonly string[]): DayPhase => ({ phase, why, swarming: false });
-  if (day >= at.cold) return quiet('winter-rest', `below the warmth at which they rear brood: ${warm}`);
-  if (day < at.firstBrood)
-    return quiet('winter-rest', `the days have only begun to lengthen since ${dayAndMonth(begin)}`, warm);
+    ? say('real-winter-here-year-turns')
+    : say('cold-begins-about', { date: addDays(begin, at.cold) });
+  const quiet = (phase: Phase, ...why: readonly Text[]): DayPhase => ({ phase, why, swarming: false });
+  if (day >= at.cold) return quiet('winter-rest', say('below-warmth-which-rear-brood', { warm }));
+  if (day < at.firstBrood) return quiet('winter-rest', say('days-have-only-begun-lengthen', { begin }), warm);
   if (day < at.buildUp)
     return quiet(
       'first-brood',
-      at.warmPlace
-        ? `the days lengthen, the first eggs are laid; ${warm}`
-        : `the days lengthen; ${warm}, too cold for much`,
+      at.warmPlace ? say('days-lengthen-first-eggs-laid', { warm }) : say('days-lengthen-too-cold-much', { warm }),
     );
   const flowering = inBloom(facts.forage, date);
   const worth = nectarOn(facts.forage, date);
   const plants = names(nectarOf(flowering));
   if (day >= at.closing) {
-    const late = worth >= FLOW_NECTAR ? [`${plants} still in bloom`] : [];
+    const late = worth >= FLOW_NECTAR ? [say('still-bloom', { plants })] : [];
     return quiet('closing-down', cold, ...late);
   }
   if (day >= at.winterBees)
     return worth >= FLOW_NECTAR
-      ? quiet('late-flow', `${plants} in bloom`, cold)
-      : quiet('making-winter-bees', `bees reared now live through winter: ${cold}`);
+      ? quiet('late-flow', say('in-bloom-2', { plants }), cold)
+      : quiet('making-winter-bees', say('bees-reared-now-live-through', { cold }));
   const swarming = day >= at.swarmFrom && day < at.swarmTo;
   if (day < at.swarmFrom)
     return quiet(
       'build-up',
-      `${warm}: brood grows`,
-      flowering.length > 0 ? `${names(flowering)} in bloom` : 'little in bloom',
+      say('brood-grows', { warm }),
+      flowering.length > 0 ? say('in-bloom-3', { names: names(flowering) }) : say('little-bloom'),
     );
   if (worth <= GAP_NECTAR)
     return {
       phase: 'dearth',
-      why: [plants ? `only ${plants} in bloom` : 'no nectar plant of the list in bloom'],
+      why: [plants ? say('only-bloom', { plants }) : say('nectar-plant-list-bloom')],
       swarming,
     };
   if (swarming && (worth < RULE.mainFlow || day < at.swarmFrom + RULE.swarming.least))
     return {
       phase: 'swarm-season',
-      why: [`strong colonies, ${warm}`, `${plants} in bloom`],
+      why: [say('strong-colonies', { warm }), say('in-bloom-2', { plants })],
       swarming,
     };
-  if (worth >= FLOW_NECTAR) return { phase: afterGap ? 'late-flow' : 'flow', why: [`${plants} in bloom`], swarming };
-  return { phase: 'dearth', why: [`little nectar: ${plants}`], swarming };
+  if (worth >= FLOW_NECTAR)
+    return { phase: afterGap ? 'late-flow' : 'flow', why: [say('in-bloom-2', { plants })], swarming };
+  return { phase: 'dearth', why: [say('little-nectar', { plants })], swarming };
 }
 
 /**

@@ -1,5 +1,7 @@
 import type { PollenColour } from '../inspection';
 import { type CivilDate, dayOfYear, daysBetween, spoken } from '../units';
+import { say } from './said';
+import { type Text, inOne } from '../language';
 
 /** Colours so near to each other that light, moisture and eyes mix them up. */
 const NEAR: readonly (readonly PollenColour[])[] = [
@@ -36,7 +38,7 @@ export interface PollenGuess {
   readonly plant: string;
   /** Share of all guesses, 0 to 1. */
   readonly share: number;
-  readonly why: string;
+  readonly why: Text;
 }
 
 /** Days of the year around which a settled load of an earlier year still speaks for the same plant. */
@@ -73,11 +75,11 @@ export function pollenGuesses(
     const open = before <= 0 && after <= 0 ? 1 : 0.4;
     const weight = each.pollen * open * shade + 3 * here;
     const why = [
-      open === 1 ? 'in bloom' : before > 0 ? 'about to open' : 'just over',
-      here > 0 ? `settled here ${here} ${here === 1 ? 'time' : 'times'}` : '',
-      rank === 0 ? `${spoken(colour)} is its usual colour` : rank > 0 ? `sometimes ${spoken(colour)}` : 'a near colour',
+      open === 1 ? say('in-bloom-4') : before > 0 ? say('about-open') : say('just-over'),
+      here > 0 ? say('settled-here', { here }) : '',
+      rank === 0 ? say('usual-colour', { colour }) : rank > 0 ? say('sometimes', { colour }) : say('near-colour'),
     ].filter(Boolean);
-    return weight > 0 ? [{ plant: each.plant, weight, why: why.join(', ') }] : [];
+    return weight > 0 ? [{ plant: each.plant, weight, why: inOne(why, ', ') }] : [];
   });
   const all = weighed.reduce((sum, each) => sum + each.weight, 0);
   return weighed

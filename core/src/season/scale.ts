@@ -1,6 +1,8 @@
 import { medianOf } from '../statistics';
 import type { CivilDate } from '../units';
 import { daysBetween } from '../units';
+import { say } from './said';
+import type { Text } from '../language';
 
 /** Weight of a hive on its scale, at the same hour of each day. */
 export interface ScaleDay {
@@ -18,7 +20,7 @@ export interface ScaleEvent {
   readonly to: CivilDate;
   /** Change over it, kg. */
   readonly kg: number;
-  readonly says: string;
+  readonly says: Text;
 }
 
 /**
@@ -56,28 +58,28 @@ export function scaleEvents(days: readonly ScaleDay[]): readonly ScaleEvent[] {
   const goesOn = (index: number) => (steps[index + 1]?.kg ?? 0) < -BOUNDS.quiet;
   const events: ScaleEvent[] = [];
   const used = new Set<number>();
-  const add = (kind: ScaleEventKind, first: number, last: number, says: string) => {
+  const add = (kind: ScaleEventKind, first: number, last: number, says: Text) => {
     for (let index = first; index <= last; index += 1) used.add(index);
     const kg = steps.slice(first, last + 1).reduce((sum, step) => sum + step.kg, 0);
     events.push({ kind, from: steps[first]!.date, to: steps[last]!.date, kg, says });
   };
   steps.forEach(({ kg }, index) => {
     if (Math.abs(kg) >= BOUNDS.box)
-      add(kg > 0 ? 'box-on' : 'box-off', index, index, kg > 0 ? 'a box or feed was put on' : 'a box was taken off');
+      add(kg > 0 ? 'box-on' : 'box-off', index, index, kg > 0 ? say('box-feed-put') : say('box-taken-off'));
   });
   runs(steps, (step, index) => !used.has(index) && step.kg <= -BOUNDS.robbed, 2).forEach(([first, last]) =>
-    add('robbing', first, last, 'weight falls day after day far beyond what they eat: robbed?'),
+    add('robbing', first, last, say('weight-falls-day-after-day')),
   );
   steps.forEach(({ kg }, index) => {
     if (used.has(index)) return;
     const odd = kg - around(index);
     if (odd <= -BOUNDS.swarm[0] && odd >= -BOUNDS.swarm[1] && kg < -BOUNDS.quiet && !goesOn(index))
-      add('swarm', index, index, 'a sudden loss on one day: a swarm?');
+      add('swarm', index, index, say('sudden-loss-one-day-swarm'));
     else if (odd >= BOUNDS.fed && Math.abs(around(index)) < BOUNDS.quiet && (steps[index - 1]?.kg ?? 0) < BOUNDS.flow)
-      add('fed', index, index, 'a sudden gain on one day: fed?');
+      add('fed', index, index, say('sudden-gain-one-day-fed'));
   });
   runs(steps, (step, index) => !used.has(index) && step.kg >= BOUNDS.flow, 3).forEach(([first, last]) =>
-    add('flow', first, last, 'nectar comes in'),
+    add('flow', first, last, say('nectar-comes')),
   );
   return events.sort((a, b) => daysBetween(b.from, a.from));
 }

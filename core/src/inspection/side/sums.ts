@@ -1,6 +1,6 @@
 import { BOXES, type BoxLayer, type Stack, boxWeight, isBox, nestBoxes, supers } from '../../equipment';
 import { meanOf } from '../../statistics';
-import { roundTo, within } from '../../units';
+import { roundTo, within, spoken } from '../../units';
 import type { ColonyEstimate } from './estimates';
 import { type FrameSide, type SideAddress, eighthsRead } from './frame-side';
 import { type OutsideLook, entranceScore } from '../visit/outside';
@@ -130,7 +130,7 @@ function colours({ record }: SumFacts): SumLine | null {
   const carried = Object.values(record.outside).flatMap((look) => look.pollens ?? []);
   const all = [...new Set([...stored, ...carried])];
   if (all.length === 0) return null;
-  const says = `${all.length === 1 ? 'one colour' : `${all.length} colours`} of pollen: ${all.join(', ')}`;
+  const says = `${all.length === 1 ? 'one colour' : `${all.length} colours`} of pollen: ${all.map(spoken).join(', ')}`;
   return all.length > 2
     ? line('pollen colours', says)
     : line('pollen colours', says, 'watch', 'One or two sources: a varied supplement helps if brood shall grow.');

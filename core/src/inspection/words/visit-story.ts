@@ -88,7 +88,7 @@ function before(record: VisitRecord, name: (id: string) => string): readonly Tol
       const look = record.outside[when];
       if (!look) return [];
       const pollen = look.pollens?.length
-        ? `, pollen ${look.pollens.join(' and ')}`
+        ? `, pollen ${look.pollens.map(spoken).join(' and ')}`
         : look.pollenIn === true
           ? ', pollen in'
           : '';

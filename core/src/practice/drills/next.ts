@@ -1,5 +1,6 @@
 import { type Advice, type AdviceKind, type ColonyFacts, DEFAULT_CARE, adviseColony, cellsInWords } from '../../care';
 import { type FrameSide, type QueenCell, estimateColony, queenStatus, shows } from '../../inspection';
+import { type Text, inOne } from '../../language';
 import { type Forage, nectarOn } from '../../season';
 import { type CivilDate, scattered, addDays, roundTo, spoken, upperFirst } from '../../units';
 import type { Mark } from '../mark';
@@ -7,11 +8,11 @@ import { MADE_FRAMES, MADE_KIND, madeNest } from './made-hive';
 
 /** A colony on a day: what is known of it, and what the judges say. */
 export interface NextDrill {
-  readonly lines: readonly string[];
+  readonly lines: readonly Text[];
   /** The most pressing first. */
   readonly advice: readonly Advice[];
   /** What the lead decided, where that was recorded. */
-  readonly decision: string | null;
+  readonly decision: Text | null;
 }
 
 /**
@@ -20,7 +21,7 @@ export interface NextDrill {
  * @param facts the colony
  * @returns short lines
  */
-export function colonyLines(facts: ColonyFacts): readonly string[] {
+export function colonyLines(facts: ColonyFacts): readonly Text[] {
   const { nest } = facts;
   const frames = (value: number) => `${roundTo(value, 1)} frames`;
   const seen = (there: boolean, what: string) => `${what} ${there ? 'seen' : 'not seen'}`;
@@ -32,7 +33,7 @@ export function colonyLines(facts: ColonyFacts): readonly string[] {
     `${seen(facts.eggsSeen, 'Eggs')}, ${seen(facts.larvaeSeen, 'larvae')}, ${seen(facts.queenSeen, 'queen')}`,
     facts.queenCells === 0
       ? 'No queen cells'
-      : `Queen cells: ${cellsInWords(facts)}, frame ${facts.framesWithCells.join(', ')}`,
+      : inOne(['Queen cells: ', cellsInWords(facts), `, frame ${facts.framesWithCells.join(', ')}`], ''),
     `${roundTo(nest.storesKg.value, 1)} kg of food in the nest${facts.superKg === null ? '' : `, ${roundTo(facts.superKg, 1)} kg in the supers`}`,
     `${frames(nest.emptyComb.value + nest.foundation.value)} empty or bare`,
     ...(facts.nectarAmongBrood.length > 0
@@ -127,8 +128,8 @@ const ALSO_DUE = 0.4;
 export function markNext(given: AdviceKind, advice: readonly Advice[]): Mark {
   const [first] = advice;
   if (!first) return { score: 0, right: false, says: ['Nobody judged this colony.'] };
-  const reasons = first.reasons.filter(({ sense }) => sense === 'for').map(({ text }) => `${text}.`);
-  const told = [`${first.title}.`, ...reasons, `Another school ${first.otherSchool}`];
+  const reasons = first.reasons.filter(({ sense }) => sense === 'for').map(({ text }) => inOne([text, '.'], ''));
+  const told = [inOne([first.title, '.'], ''), ...reasons, inOne(['Another school', first.otherSchool])];
   if (given === first.kind) return { score: 1, right: true, says: told };
   const also = advice.some(({ kind, pressing }) => kind === given && pressing >= ALSO_DUE);
   return {

@@ -76,7 +76,9 @@ export function markHour(given: WeatherAnswer, truth: HourTruth): Mark {
   const [own, right] = [placeOf(given.depth), placeOf(truth.depth)];
   const told = truth.depth === null ? 'Not even an outside look.' : `As deep as "${spoken(truth.depth)}".`;
   const why =
-    truth.forbids.length === 0 ? 'Nothing forbids a full opening.' : `What forbids more: ${truth.forbids.join(', ')}.`;
+    truth.forbids.length === 0
+      ? 'Nothing forbids a full opening.'
+      : `What forbids more: ${truth.forbids.map(spoken).join(', ')}.`;
   if (own > right) return { score: 0, right: false, says: ['Too deep: that hour would hurt them.', told, why] };
   if (own < right)
     return { score: own === right - 1 ? 0.5 : 0.25, right: false, says: ['Too careful: a lesson lost.', told, why] };

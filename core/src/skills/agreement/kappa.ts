@@ -145,6 +145,9 @@ const LABELS = [
   [0.8, 'substantial'],
   [Infinity, 'almost-perfect'],
 ] as const;
+/** Bands of agreement beyond chance, the least first. */
+export const KAPPA_BANDS = ['poor', 'slight', 'fair', 'moderate', 'substantial', 'almost-perfect'] as const;
+export type KappaBand = (typeof KAPPA_BANDS)[number];
 
 /**
  * A word for kappa.
@@ -154,5 +157,5 @@ const LABELS = [
  * Source: Landis & Koch 1977, Biometrics 33:159–174, who call their bounds arbitrary.
  * @example kappaWord(0.55) // 'moderate'
  */
-export const kappaWord = (kappa: number): string =>
+export const kappaWord = (kappa: number): KappaBand =>
   kappa < 0 ? 'poor' : LABELS.slice(1).find(([most]) => Math.round(kappa * 100) / 100 <= most)![1];

@@ -2,7 +2,16 @@ import { spoken, upperFirst } from '../../units';
 import type { CareSentences } from '../../care/said';
 import { CELL_WORDS, type QueenCell } from '../../inspection';
 import type { Sentences } from '../../language';
-import type { ColonyEvent, FindingLine, AdviceKind, ColonyEventKind, Strain, FindingWord, NewColony, ColonyClass } from '../../care';
+import type {
+  ColonyEvent,
+  FindingLine,
+  AdviceKind,
+  ColonyEventKind,
+  Strain,
+  FindingWord,
+  NewColony,
+  ColonyClass,
+} from '../../care';
 
 /** What things are called, by their ids. */
 export const careNames = {
@@ -449,8 +458,7 @@ export const careSentences: Sentences<CareSentences> = {
   'in-of-frames': ({ addSpaceAt, frames }, w) => `${w.number(addSpaceAt)} in 100 of ${w.number(frames)} frames`,
   'sealed-worker-cells': 'sealed worker cells',
   'emerging-days': ({ days }, w) => `emerging in ${w.number(days)} days`,
-  'days-under-lid': ({ young, days }, w) =>
-    `${w.number(young)} (${w.number(days)} of the 12 days under the lid)`,
+  'days-under-lid': ({ young, days }, w) => `${w.number(young)} (${w.number(days)} of the 12 days under the lid)`,
   'eighths-method-liebefeld-coloss-beebook':
     'Eighths method (Liebefeld; COLOSS BEEBOOK). Both rules for adding a box are common practice.',
   'up-new-box': 'Are they up in the new box?',

@@ -1,15 +1,16 @@
-import { biologyNames } from './biology';
-import { careNames } from './care';
+import { type InWords, type Language, inWords, wayOf } from '../../language';
+import { biologyNames, biologySentences } from './biology';
+import { careNames, careSentences } from './care';
 import { equipmentNames } from './equipment';
 import { inspectionNames } from './inspection';
 import { planningNames } from './planning';
 import { practiceNames } from './practice';
-import { seasonNames } from './season';
+import { seasonNames, seasonSentences } from './season';
 import { skillsNames } from './skills';
 import { weatherNames } from './weather';
 
-/** English: what each id is called, by the set that it is of. */
-export const english = {
+/** What each id is called, by the set that it is of. */
+export const names = {
   ...biologyNames,
   ...equipmentNames,
   ...inspectionNames,
@@ -20,3 +21,15 @@ export const english = {
   ...planningNames,
   ...practiceNames,
 };
+
+const both = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+
+/** English, as it is written in Britain. */
+export const english: Language = {
+  sentences: { biology: biologySentences, care: careSentences, season: seasonSentences },
+  list: (parts) => both.format(parts),
+};
+const way = wayOf(english);
+
+/** The same value with every sentence in English. */
+export const inEnglish = <T>(value: T): InWords<T> => inWords(value, way);

@@ -1,4 +1,4 @@
-import type { StandingState, ColonyThing } from '../../skills';
+import type { KappaBand, StandingState, ColonyThing } from '../../skills';
 
 /** What things are called, by their ids. */
 export const skillsNames = {
@@ -9,6 +9,14 @@ export const skillsNames = {
     'due-again': 'due again',
     'signed-off': 'signed off',
   } satisfies Record<StandingState, string>,
+  kappaBand: {
+    poor: 'poor',
+    slight: 'slight',
+    fair: 'fair',
+    moderate: 'moderate',
+    substantial: 'substantial',
+    'almost-perfect': 'almost perfect',
+  } satisfies Record<KappaBand, string>,
   colonyThing: {
     eggs: 'eggs',
     larvae: 'larvae',

@@ -1,3 +1,4 @@
+import type { Sayable } from '@brave-comb/core/language';
 import { spoken } from '@brave-comb/core/units';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { v7 as uuid } from 'uuid';
@@ -27,7 +28,7 @@ export async function decide(
   actor: Actor,
   id: string,
   body: Input<typeof endpoints.decide>['body'],
-): Promise<Output<typeof endpoints.decide>> {
+): Promise<Sayable<Output<typeof endpoints.decide>>> {
   const { db, clock } = context;
   const visit = await openVisit(db, actor, id);
   const repeated = await decisionById(db, actor.school, body.id);

@@ -23,7 +23,7 @@ export async function projectTasks(context: Context, visit: NamedVisit, record: 
       visit: visit.id,
       decision: null,
       task: key,
-      question: what.slice(0, 200),
+      question: what,
       from_date: from,
       due,
       bring,

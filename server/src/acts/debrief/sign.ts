@@ -1,9 +1,9 @@
-import type { Debrief, Input, endpoints } from '@brave-comb/contract';
+import type { Input, endpoints } from '@brave-comb/contract';
 import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
 import { v5 as uuidFrom } from 'uuid';
 import type { Actor, Context } from '../../context';
 import { revise } from '../../database/revision-store';
-import { debrief } from '../../facts/debrief';
+import { type DebriefTold, debrief } from '../../facts/debrief';
 import { Refusal, notFound } from '../../problem';
 import { insertSentBack, insertSignature, sentBackById } from '../../records/debrief';
 import { tell } from '../../records/people';
@@ -20,7 +20,7 @@ export async function signDebrief(
   actor: Actor,
   session: string,
   { id, revision, read }: Input<Endpoints['signDebrief']>['body'],
-): Promise<Debrief | null> {
+): Promise<DebriefTold | null> {
   const found = await debrief(context, actor, session);
   if (!found) throw notFound('session');
   if (found.revision !== revision)
@@ -53,7 +53,7 @@ export async function sendDebriefBack(
   actor: Actor,
   session: string,
   { id, supervisor, note }: Input<Endpoints['sendDebriefBack']>['body'],
-): Promise<Debrief | null> {
+): Promise<DebriefTold | null> {
   const { db, clock } = context;
   const found = await debrief(context, actor, session);
   const group = found?.groups.find((each) => each.supervisor.id === supervisor);

@@ -1,3 +1,4 @@
+import { inOne } from '@brave-comb/core/language';
 import { v5 as uuidv5 } from 'uuid';
 import type { Body } from '../../body';
 import type { Actor, Context } from '../../context';
@@ -23,7 +24,7 @@ export async function scheduleMove(context: Context, actor: Actor, body: Body<'s
           hive: hive.id,
           visit: null,
           decision: null,
-          question: `${task.title} (${plan.plant}, ${plan.site})`,
+          question: inOne([task.title, `(${plan.plant}, ${plan.site})`]),
           from_date: task.from,
           due: task.due,
           answered_by: null,

@@ -16,6 +16,7 @@ import * as doors from './014-doors';
 import * as entryKind from './015-entry-kind';
 import * as revisions from './016-refresh-and-revisions';
 import * as ids from './017-ids';
+import * as texts from './018-texts';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -35,6 +36,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '015-entry-kind', ...entryKind },
   { name: '016-refresh-and-revisions', ...revisions },
   { name: '017-ids', ...ids },
+  { name: '018-texts', ...texts },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import type { MatingDay } from '@brave-comb/core/biology';
 import {
   type ColonyCalendar,
@@ -142,10 +143,10 @@ interface OneColony {
   readonly read: readonly ColonyRead[];
   readonly followUps: readonly {
     id: string;
-    question: string;
+    question: Text;
     from_date: string;
     due: string;
-    bring?: string | null;
+    bring?: Text | null;
     task?: string | null;
   }[];
   readonly events: readonly (ColonyEventRow & { readonly by_name: string })[];

@@ -1,3 +1,4 @@
+import { inOne, type Sayable } from '@brave-comb/core/language';
 import type { Debrief } from '@brave-comb/contract';
 import { sideText } from '@brave-comb/core/inspection';
 import { runWithoutFrame } from '@brave-comb/core/planning';
@@ -27,7 +28,14 @@ const SESSIONS = 12;
 const QUESTIONS = 200;
 
 /** A session afterwards, by trainee; the latest one that somebody may see, when none is named. `null` while there is none. */
-export async function debrief(context: Context, actor: Actor, session: string | undefined): Promise<Debrief | null> {
+/** A debrief whose follow-ups are not in words yet. */
+export type DebriefTold = Omit<Debrief, 'made' | 'aloud'> & Sayable<Pick<Debrief, 'made' | 'aloud'>>;
+
+export async function debrief(
+  context: Context,
+  actor: Actor,
+  session: string | undefined,
+): Promise<DebriefTold | null> {
   const { db } = context;
   const sessions = await visitedSessions(db, actor, SESSIONS);
   const about = session === undefined ? sessions[0] : sessions.find(({ id }) => id === session);
@@ -70,7 +78,7 @@ export async function debrief(context: Context, actor: Actor, session: string | 
   const nobody = nobodyLines(groups, (ids) =>
     openSkills(skills, ids).map(({ skill, open }) => ({ name: skill.name, open })),
   );
-  const followUps = made.map(({ question, due, hive }) => ({ due, text: `Hive ${hive}: ${question}` }));
+  const followUps = made.map(({ question, due, hive }) => ({ due, text: inOne([`Hive ${hive}:`, question]) }));
   const opened = seen.flatMap(({ facts }) => facts.record.openedAt ?? []).sort();
   const closed = seen.flatMap(({ facts }) => facts.record.closed?.at ?? []).sort();
   return {

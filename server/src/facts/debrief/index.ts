@@ -1,1 +1,1 @@
-export { debrief } from './debrief';
+export { type DebriefTold, debrief } from './debrief';

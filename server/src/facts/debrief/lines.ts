@@ -1,3 +1,4 @@
+import { type Sayable, type Text, inOne } from '@brave-comb/core/language';
 import type { Debrief } from '@brave-comb/contract';
 import { type SideAddress, type VisitRecord, readClock, sideText } from '@brave-comb/core/inspection';
 import { withoutFrameText } from '@brave-comb/core/planning';
@@ -112,7 +113,7 @@ export function aloudLines({
   wrong,
   nobody,
   made,
-}: Pick<Debrief, 'groups' | 'wrong' | 'nobody' | 'made'>): readonly string[] {
+}: Pick<Debrief, 'groups' | 'wrong' | 'nobody'> & Pick<Sayable<Debrief>, 'made'>): readonly Text[] {
   return [
     ...groups.flatMap((group) => {
       // One step up for each: more is not heard.
@@ -135,7 +136,21 @@ export function aloudLines({
     wrong.length === 0
       ? 'Nothing went wrong.'
       : `What went wrong, without blame: ${wrong.map(({ text }) => text).join(' ')}`,
-    ...(made.length > 0 ? [`Next: ${made.map(({ text }) => text).join('; ')}.`] : []),
+    ...(made.length > 0
+      ? [
+          inOne(
+            [
+              'Next: ',
+              inOne(
+                made.map(({ text }) => text),
+                '; ',
+              ),
+              '.',
+            ],
+            '',
+          ),
+        ]
+      : []),
     'What would each of you do first next time?',
   ];
 }

@@ -1,3 +1,4 @@
+import { inEnglish } from '../../words';
 import { setImmediate } from 'node:timers/promises';
 import type { PlanReasons } from '@brave-comb/contract';
 import {
@@ -28,7 +29,10 @@ export async function publishedReasons(
 ): Promise<ReadonlyMap<string, PlanReasons>> {
   const { problem } = season;
   const dues = new Map(
-    season.colonies.map(({ hive, calendar }) => [hive.id, calendar.dues.find(({ opens }) => opens)?.title ?? null]),
+    season.colonies.map(({ hive, calendar }) => [
+      hive.id,
+      inEnglish(calendar.dues.find(({ opens }) => opens)?.title ?? null),
+    ]),
   );
   const wet = new Map<string, PlanReasons['ifWet']>();
   for (const session of plan.sessions) {

@@ -1,1 +1,1 @@
-export { recordOf } from './recorded';
+export { type RecordedColony, recordOf } from './recorded';

@@ -1,4 +1,4 @@
-import type { Input, Output, endpoints } from '@brave-comb/contract';
+import type { Input, endpoints } from '@brave-comb/contract';
 import { moveToFlow } from '@brave-comb/core/season';
 import { addDays, kmBetween, roundTo } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
@@ -9,11 +9,7 @@ import { siteSeason } from './site-season';
 /** A good nectar plant is worth a move from this worth on. */
 const WORTH_A_MOVE = 3;
 
-export async function movePlan(
-  context: Context,
-  actor: Actor,
-  query: Input<typeof endpoints.movePlan>['query'],
-): Promise<Output<typeof endpoints.movePlan>> {
+export async function movePlan(context: Context, actor: Actor, query: Input<typeof endpoints.movePlan>['query']) {
   const sites = await sitesOf(context.db, actor.school);
   const from = sites.find((site) => site.id === query.from);
   if (!from) throw notFound('site');

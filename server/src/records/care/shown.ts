@@ -1,8 +1,9 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { Decision } from '@brave-comb/contract';
 import { iso } from '../../dates';
 import type { DecisionRow, NumberedFollowUp } from './store';
 
-export const shownDecision = (row: DecisionRow & { readonly by_name: string }): Decision => ({
+export const shownDecision = (row: DecisionRow & { readonly by_name: string }): Sayable<Decision> => ({
   id: row.id,
   advice: row.advice,
   verdict: row.verdict,

@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import type { AdviceKind } from '@brave-comb/core/care';
 import type { Knex } from 'knex';
 import type { Actor } from '../../context';
@@ -8,13 +9,14 @@ export interface FollowUpRow {
   readonly hive: string;
   readonly visit: string | null;
   readonly decision: string | null;
-  readonly question: string;
+  /** What somebody wrote, or a sentence of ours. */
+  readonly question: Text;
   readonly from_date: string;
   readonly due: string;
   readonly answered_by: string | null;
   /** Season event that it comes from. */
   readonly event?: string | null;
-  readonly bring?: string | null;
+  readonly bring?: Text | null;
   /** Key of the task of a visit; a task stays until somebody settles it. */
   readonly task?: string | null;
   readonly settled_at?: Date | null;
@@ -30,18 +32,25 @@ export interface DecisionRow {
   readonly visit: string;
   readonly advice: AdviceKind;
   readonly verdict: 'accepted' | 'otherwise' | 'declined';
-  readonly action: string;
+  readonly action: Text;
   readonly reason: string;
   readonly by_person: string;
   readonly at: Date;
   readonly withdrawn_at: Date | null;
 }
 
-export const insertFollowUp = (db: Knex, row: FollowUpRow) => db('follow_ups').insert(row);
+/** A follow-up as it is kept. */
+export const keptFollowUp = (row: FollowUpRow) => ({
+  ...row,
+  question: JSON.stringify(row.question),
+  bring: row.bring ? JSON.stringify(row.bring) : null,
+});
+
+export const insertFollowUp = (db: Knex, row: FollowUpRow) => db('follow_ups').insert(keptFollowUp(row));
 
 /** Sent a second time, it is there already. */
 export const insertFollowUpOnce = (db: Knex, row: FollowUpRow) =>
-  db('follow_ups').insert(row).onConflict('id').ignore();
+  db('follow_ups').insert(keptFollowUp(row)).onConflict('id').ignore();
 
 /** Takes away the tasks of a season event that nobody has answered yet. */
 export const withdrawEventTasks = (db: Knex, school: string, event: string) =>
@@ -112,7 +121,8 @@ export async function answerFollowUps(
     .update({ answered_by: visit.id });
 }
 
-export const insertDecision = (db: Knex, row: DecisionRow) => db('decisions').insert(row);
+export const insertDecision = (db: Knex, row: DecisionRow) =>
+  db('decisions').insert({ ...row, action: JSON.stringify(row.action) });
 
 const decisions = (db: Knex, school: string) =>
   db('decisions')
@@ -195,7 +205,7 @@ export const followUpsOfSession = (db: Knex, school: string, session: string) =>
     .join('hives', 'hives.id', 'follow_ups.hive')
     .where({ 'follow_ups.school': school, 'visits.session': session })
     .orderBy('follow_ups.due')
-    .select<{ question: string; due: string; hive: string; bring: string | null }[]>(
+    .select<{ question: Text; due: string; hive: string; bring: Text | null }[]>(
       'follow_ups.question',
       'follow_ups.due',
       'hives.number as hive',

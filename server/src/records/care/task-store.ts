@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { FollowUpRow } from './store';
+import { type FollowUpRow, keptFollowUp } from './store';
 
 export type TaskRow = FollowUpRow & {
   readonly hive_number: string;
@@ -18,7 +18,10 @@ export async function replaceTasks(db: Knex, visit: string, rows: readonly Follo
     )
     .delete();
   if (rows.length > 0)
-    await db('follow_ups').insert(rows).onConflict('id').merge(['question', 'from_date', 'due', 'bring']);
+    await db('follow_ups')
+      .insert(rows.map(keptFollowUp))
+      .onConflict('id')
+      .merge(['question', 'from_date', 'due', 'bring']);
 }
 
 /** Ids of all tasks of a hive. */

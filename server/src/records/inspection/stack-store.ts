@@ -13,7 +13,8 @@ export interface StackChangeRow {
 /** Replaces what a visit told of its hive's parts; answers whether it told of any before. */
 export async function replaceStackChanges(db: Knex, visit: string, rows: readonly StackChangeRow[]): Promise<boolean> {
   const gone = await db('stack_changes').where({ visit }).delete();
-  if (rows.length > 0) await db('stack_changes').insert(rows);
+  if (rows.length > 0)
+    await db('stack_changes').insert(rows.map((row) => ({ ...row, words: JSON.stringify(row.words) })));
   return gone > 0;
 }
 

@@ -15,7 +15,7 @@ export async function projectStack({ db: trx }: Context, visit: NamedVisit, reco
       school: visit.school,
       hive: visit.hive,
       visit: visit.id,
-      words: changeText(change).slice(0, 200),
+      words: changeText(change),
       reason,
       at: new Date(at),
     })),

@@ -1,3 +1,4 @@
+import { inEnglish } from '../../words';
 import { type Input, type Visit, endpoints } from '@brave-comb/contract';
 import { nestBoxes } from '@brave-comb/core/equipment';
 import type { Question } from '@brave-comb/core/inspection';
@@ -117,7 +118,7 @@ export function groupFor(groups: readonly NamedSessionGroup[], hive: HiveRow, ac
 
 /** What a visit is opened for when nobody says: is she laying, is there food, is brood well, and what follow-ups ask. */
 export async function openingQuestions(db: Db, school: string, hive: string): Promise<readonly Question[]> {
-  const asked = (await openFollowUps(db, school, [hive])).map((each) => each.question).join(' ');
+  const asked = (await openFollowUps(db, school, [hive])).map((each) => inEnglish(each.question)).join(' ');
   const also: readonly (readonly [RegExp, Question])[] = [
     [/cell/i, 'queen-cells'],
     [/room|super|box|drawn/i, 'room'],

@@ -1,4 +1,5 @@
 import type { Output, endpoints } from '@brave-comb/contract';
+import type { Sayable } from '@brave-comb/core/language';
 import { survivalBySetUp, survivalOf } from '@brave-comb/core/season';
 import { lastOf } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
@@ -16,7 +17,7 @@ export async function aliveRound(
   context: Context,
   actor: Actor,
   siteId?: string,
-): Promise<Output<typeof endpoints.aliveRound>> {
+): Promise<Sayable<Output<typeof endpoints.aliveRound>>> {
   const { db, clock } = context;
   const found = await siteOf(context, actor.school, siteId);
   const { site } = found;

@@ -1,3 +1,5 @@
+import { inOne } from '@brave-comb/core/language';
+import { inEnglish } from '../../words';
 import { addDays, DAY } from '@brave-comb/core/units';
 import ical, { ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
 import type { Actor, Context } from '../../context';
@@ -70,9 +72,9 @@ export async function calendarText(context: Context, actor: Actor): Promise<stri
           end: `${addDays(due.due, 1)}T00:00:00Z`,
           allDay: true,
           transparency: ICalEventTransparency.TRANSPARENT,
-          summary: `Hive ${hive.number}, ${site.name}: ${due.title}`,
+          summary: inEnglish(inOne([`Hive ${hive.number}, ${site.name}:`, due.title])),
           location: site.name,
-          description: [due.why, due.bring ? `Bring: ${due.bring}` : ''].filter(Boolean).join('\n'),
+          description: inEnglish(inOne(due.bring ? [due.why, inOne(['Bring:', due.bring])] : [due.why], '\n')),
         });
   }
   return calendar.toString();

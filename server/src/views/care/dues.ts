@@ -1,4 +1,5 @@
 import type { Calendars } from '@brave-comb/contract';
+import type { Sayable } from '@brave-comb/core/language';
 import { type ColonyEventKind, coursesOf } from '@brave-comb/core/care';
 import type { Actor, Context } from '../../context';
 import { iso } from '../../dates';
@@ -9,7 +10,7 @@ import { siteNames, siteOf } from '../../records/equipment';
 import { practiceOf } from '../../records/people';
 
 /** The calendars of all colonies at a site. */
-export async function colonyCalendars(context: Context, actor: Actor, siteId?: string): Promise<Calendars> {
+export async function colonyCalendars(context: Context, actor: Actor, siteId?: string): Promise<Sayable<Calendars>> {
   const found = await siteOf(context, actor.school, siteId);
   const season = await siteSeason(context, found.site);
   const [states, practice] = await Promise.all([colonyStates(context, season), practiceOf(context.db, actor.school)]);

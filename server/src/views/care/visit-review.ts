@@ -1,6 +1,7 @@
 import type { Review } from '@brave-comb/contract';
+import type { Sayable } from '@brave-comb/core/language';
 import { adultsDue } from '@brave-comb/core/biology';
-import { type ExpectedState, feedAnswer, readFinding } from '@brave-comb/core/care';
+import { type ExpectedState, feedAnswer, readFinding, type Finding } from '@brave-comb/core/care';
 import { FRAMES, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf } from '@brave-comb/core/equipment';
 import {
   type VisitRecord,
@@ -27,7 +28,7 @@ import { peopleOf } from '../../records/people';
 import { checklistOf } from '../../records/skills';
 
 /** A visit beside the one before it, with advice, decisions and follow-ups. Trainees see their own judgements only. */
-export async function visitReview(context: Context, actor: Actor, id: string): Promise<Review> {
+export async function visitReview(context: Context, actor: Actor, id: string): Promise<Sayable<Review>> {
   const { db } = context;
   const { visit, now, last, facts, advice } = await judge(context, await openVisit(db, actor, id));
   const date = dateAt(visit.zone, visit.started_at);
@@ -173,7 +174,7 @@ function shownTo(actor: Actor, record: VisitRecord): VisitRecord {
   };
 }
 
-function findingOf(visit: NamedVisit, now: ColonyRead, before: ColonyRead, expected: ExpectedState): Review['finding'] {
+function findingOf(visit: NamedVisit, now: ColonyRead, before: ColonyRead, expected: ExpectedState): Finding | null {
   const last = recordFrom(before, dateAt(visit.zone, before.visit.started_at));
   if (!last || now.nest.sidesRead === 0) return null;
   const { nest } = now;

@@ -1,3 +1,4 @@
+import { inEnglish } from '../../words';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { type Comb, type FrameSide, combsShort, gradeComb, hasMark } from '@brave-comb/core/inspection';
 import { DAY } from '@brave-comb/core/units';
@@ -38,7 +39,10 @@ export async function combLedger(context: Context, actor: Actor): Promise<Output
   return {
     stock: [...counts.values()],
     shortfall: combsShort(
-      (await openFollowUpsOf(db, actor.school)).map(({ hive_number, question }) => ({ hive: hive_number, question })),
+      (await openFollowUpsOf(db, actor.school)).map(({ hive_number, question }) => ({
+        hive: hive_number,
+        question: inEnglish(question),
+      })),
       usable,
     ).map((each) => ({ ...each, hives: [...each.hives] })),
     combs: rows.map((row) => {

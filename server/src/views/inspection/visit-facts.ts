@@ -1,4 +1,6 @@
+import { say } from '../../words';
 import type { VisitFile } from '@brave-comb/contract';
+import { type Sayable, type Text, sameText } from '@brave-comb/core/language';
 import { MATING_HOURS } from '@brave-comb/core/biology';
 import { type Due, queenInTheMaking } from '@brave-comb/core/care';
 import { supers } from '@brave-comb/core/equipment';
@@ -15,7 +17,7 @@ import type { HiveRow, SiteRow } from '../../records/equipment';
 import type { NamedVisit } from '../../records/inspection';
 import type { HousePractice } from '../../records/people';
 
-type Facts = Pick<
+export type Facts = Pick<
   VisitFile,
   'depth' | 'cautions' | 'lock' | 'asked' | 'suspicion' | 'ordered' | 'late' | 'robbingSeason' | 'lifting' | 'colony'
 >;
@@ -43,7 +45,7 @@ export async function visitFacts(
   ensemble: Ensemble | null,
   /** The hour it is opened, ms since 1970. */
   at: number,
-): Promise<Facts> {
+): Promise<Sayable<Facts>> {
   const { site } = season;
   const date = dateAt(site.zone, visit.started_at);
   const [state] = await colonyStates(context, season, [hive.id]);
@@ -63,7 +65,7 @@ export async function visitFacts(
   return {
     depth,
     asked: season.today === date ? askedOf(state?.calendar.dues ?? [], date) : [],
-    lock: rest ? `${rest.why}, until ${dayAndMonth(rest.to, date)}.` : null,
+    lock: rest ? say('lock', { why: rest.why, to: rest.to, date }) : null,
     suspicion,
     ordered: suspicion && order ? ((order.detail as { what?: string }).what ?? null) : null,
     colony: {
@@ -77,7 +79,7 @@ export async function visitFacts(
     robbingSeason: phase !== null && NOTHING_TO_GATHER.includes(phase),
     lifting: lifting.filter(({ layer }) => supers(visit.stack).some(({ id }) => id === layer.id)),
     cautions: [
-      ...(rest ? [`Leave alone: ${rest.why}, until ${dayAndMonth(rest.to, date)}.`] : []),
+      ...(rest ? [say('leave-alone', { why: rest.why, to: rest.to, date })] : []),
       ...(mayFly(state, season, date, at)
         ? [
             `A young queen may be out mating at this hour (${MATING_HOURS.join(' to ')} o’clock): stand clear of the entrance, move no hive, and open after ${MATING_HOURS[1]} o’clock if it can wait.`,
@@ -89,9 +91,7 @@ export async function visitFacts(
       ...heavy.map(
         ({ layer, kg, lift }) => `${layer.id} weighs about ${Math.round(kg ?? 0)} kg: ${spoken(lift ?? '')}.`,
       ),
-      ...resting
-        .filter((each) => each !== rest)
-        .map(({ why, to }) => `Better left until ${dayAndMonth(to, date)}: ${why}.`),
+      ...resting.filter((each) => each !== rest).map(({ why, to }) => say('better-left', { why, to, date })),
       ...(over.length > 0 ? [`Opened much lately: over the limit of ${over.join(' and ')}.`] : []),
     ],
   };
@@ -107,12 +107,10 @@ function mayFly(state: ColonyState | undefined, season: SiteSeason, date: string
 }
 
 /** What the colony calendar asks of this visit besides an ordinary look. */
-const askedOf = (dues: readonly Due[], date: string): readonly string[] =>
+const askedOf = (dues: readonly Due[], date: string): readonly Text[] =>
   dues
     .filter(({ id, from }) => from <= date && !id.startsWith('ordinary:'))
-    .map(({ title, question }) =>
-      question && question !== title ? `${title}${title.endsWith('?') ? '' : ':'} ${question}` : title,
-    );
+    .map(({ title, question }) => (question && !sameText(question, title) ? say('asked', { title, question }) : title));
 
 /** How deep the hour lets anybody go by the middle of the forecasts, and how deep the season. */
 function depthAt(

@@ -1,4 +1,6 @@
+import { inEnglish } from '../../words';
 import { type Output, type VisitFile, endpoints } from '@brave-comb/contract';
+import { type Sayable, sameText } from '@brave-comb/core/language';
 import { nestBoxes } from '@brave-comb/core/equipment';
 import { type VisitEntry, type VisitRecord, openMinutes, recordOf, sideKey } from '@brave-comb/core/inspection';
 import { type TraineeTerms, kitForHive, worstOfLate } from '@brave-comb/core/planning';
@@ -37,9 +39,13 @@ import { groupsOfSessions, sessionById, traineeLimits } from '../../records/plan
 import { forecastInUse } from '../../records/weather';
 import { emergencyCard } from './emergency';
 import { listedSkills } from './listed-skills';
-import { visitFacts } from './visit-facts';
+import { type Facts, visitFacts } from './visit-facts';
 
 const LATEST_ANSWERS = 5;
+
+/** What of a file is not in words yet. */
+type NotInWords = keyof Facts | 'expected' | 'tasks';
+type FileTold = Omit<VisitFile, NotInWords> & Sayable<Pick<VisitFile, NotInWords>>;
 
 export async function recentVisits(context: Context, actor: Actor): Promise<Output<typeof endpoints.recentVisits>> {
   const visits = await latestVisits(context.db, actor, new Date(context.clock.now().getTime() + DAY), 30);
@@ -47,7 +53,7 @@ export async function recentVisits(context: Context, actor: Actor): Promise<Outp
 }
 
 /** A visit with all that the device at the hive needs, also without signal. */
-export async function visitFile(context: Context, actor: Actor, id: string): Promise<VisitFile> {
+export async function visitFile(context: Context, actor: Actor, id: string): Promise<Sayable<VisitFile>> {
   const visit = await openVisit(context.db, actor, id);
   const file = await fileOf(context, visit, await entriesOf(context.db, visit.id));
   return actor.role === 'trainee' ? forTrainee(file, actor) : file;
@@ -76,7 +82,7 @@ function mayHear({ body, by }: Pick<VisitEntry, 'body' | 'by'>, actor: Actor, re
 }
 
 /** What a trainee who records may see: nobody's health but their own, and no reading that was kept hidden for somebody else. */
-function forTrainee(file: VisitFile, actor: Actor): VisitFile {
+function forTrainee(file: FileTold, actor: Actor): FileTold {
   const own = file.trainees.find(({ id }) => id === actor.id)?.name;
   const record = recordOf(file.entries);
   return {
@@ -93,7 +99,7 @@ export async function preparedVisit(
   actor: Actor,
   sessionId: string,
   hiveId: string,
-): Promise<VisitFile> {
+): Promise<Sayable<VisitFile>> {
   const { db, clock } = context;
   const session = await sessionById(db, actor, sessionId);
   const [hive] = await hivesById(db, actor.school, [hiveId]);
@@ -129,7 +135,7 @@ export async function preparedVisit(
   return fileOf(context, visit, []);
 }
 
-async function fileOf(context: Context, visit: NamedVisit, entries: readonly VisitEntry[]): Promise<VisitFile> {
+async function fileOf(context: Context, visit: NamedVisit, entries: readonly VisitEntry[]): Promise<FileTold> {
   const { db } = context;
   const [site, [hive], practice, colony, trainees, before, followUps, limits] = await Promise.all([
     siteById(db, visit.school, visit.site),
@@ -169,13 +175,17 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
   ]);
   return {
     ...facts,
-    asked: facts.asked.filter((text) => !followUps.some(({ task, question }) => task && question === text)),
+    asked: facts.asked.filter((text) => !followUps.some(({ task, question }) => task && sameText(question, text))),
     tasks: followUps
       .filter(({ task }) => task)
       .map(({ id, question, due, bring }) => ({ id, what: question, due, bring: bring ?? null })),
     kit: [
       ...kitForHive(
-        followUps.map(({ question, bring }) => ({ hive: visit.hive_number, question, bring: bring ?? null })),
+        followUps.map(({ question, bring }) => ({
+          hive: visit.hive_number,
+          question: inEnglish(question),
+          bring: inEnglish(bring ?? null),
+        })),
         before ? (visit.started_at.getTime() - before.started_at.getTime()) / DAY : null,
       ),
     ],

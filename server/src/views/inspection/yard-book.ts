@@ -1,3 +1,4 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { STRAY_CAUSES, readMeasure } from '@brave-comb/core/inspection';
 import { DAY, roundTo, spoken } from '@brave-comb/core/units';
@@ -16,7 +17,7 @@ const CHANGES = 60;
 const SETTLED_SHOWN = 30;
 
 /** What visits left to be done, and the books that they fill along the way. */
-export async function yardBook(context: Context, actor: Actor): Promise<YardBook> {
+export async function yardBook(context: Context, actor: Actor): Promise<Sayable<YardBook>> {
   const { db, clock } = context;
   const now = clock.now();
   const [[site], visits, tasks, changes] = await Promise.all([

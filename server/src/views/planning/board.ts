@@ -1,4 +1,5 @@
 import type { Pin, PlanBoard, PlanJob } from '@brave-comb/contract';
+import type { Sayable } from '@brave-comb/core/language';
 import { conflictOf, hopelessBecause, type PlanningProblem } from '@brave-comb/core/planning';
 import { isOpen } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../../context';
@@ -7,7 +8,7 @@ import { planningSeason, type PlanningSeason } from '../../facts/planning';
 import { jobView, latestJob, latestVersion } from '../../records/planning';
 
 /** Everything on the planner board. */
-export async function planBoard(context: Context, actor: Actor): Promise<PlanBoard> {
+export async function planBoard(context: Context, actor: Actor): Promise<Sayable<PlanBoard>> {
   const { db, clock } = context;
   const season = await planningSeason(context, actor.school);
   const [version, job] = await Promise.all([latestVersion(db, actor.school), latestJob(db, actor.school)]);

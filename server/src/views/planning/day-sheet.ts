@@ -1,4 +1,6 @@
+import { inEnglish } from '../../words';
 import { type DaySheet, type Output, type endpoints } from '@brave-comb/contract';
+import type { Sayable } from '@brave-comb/core/language';
 import { supers } from '@brave-comb/core/equipment';
 import { kitList } from '@brave-comb/core/planning';
 import { isOpen } from '@brave-comb/core/skills';
@@ -22,7 +24,7 @@ import {
   traineeLimits,
 } from '../../records/planning';
 import { forecastInUse } from '../../records/weather';
-import { type SheetFacts, duesAt, groupSheet } from './group-sheet';
+import { type SheetFacts, duesAt, groupSheet, type Sheet } from './group-sheet';
 import { sayFirst } from './say-first';
 import { dayVerdict } from './verdict';
 
@@ -64,7 +66,7 @@ export async function sessionOn(
 }
 
 /** Everything on the day sheet of one session. A trainee sees the own group, without other people's notes. */
-export async function daySheet(context: Context, actor: Actor, id: string): Promise<DaySheet> {
+export async function daySheet(context: Context, actor: Actor, id: string): Promise<Sayable<DaySheet>> {
   const { db, clock } = context;
   const session = await sessionById(db, actor, id);
   if (!session) throw notFound('session');
@@ -99,7 +101,7 @@ export async function daySheet(context: Context, actor: Actor, id: string): Prom
       jobs: facts.hives.flatMap(({ id, number }) =>
         duesAt(facts, id)
           .filter((due) => !due.id.startsWith('ordinary:'))
-          .map(({ title, bring }) => ({ hive: number, question: title, bring })),
+          .map(({ title, bring }) => ({ hive: number, question: inEnglish(title), bring: inEnglish(bring) })),
       ),
       liftedParts: facts.hives.reduce((sum, hive) => sum + supers(hive.stack).length + 1, 0),
     }),
@@ -169,7 +171,7 @@ async function statesOn(context: Context, site: SiteRow, date: string, hives: re
   return date < season.today ? [] : colonyStates(context, season, hives);
 }
 
-function mine(actor: Actor, sheets: DaySheet['groups'], facts: SheetFacts): DaySheet['mine'] {
+function mine(actor: Actor, sheets: readonly Sheet[], facts: SheetFacts): DaySheet['mine'] {
   const first = actor.name;
   const roles = sheets.flatMap((sheet) =>
     sheet.rota.flatMap((turn) =>

@@ -1,4 +1,5 @@
 import type { GroupSheet } from '@brave-comb/contract';
+import type { Sayable } from '@brave-comb/core/language';
 import { type MarkColour, markColour } from '@brave-comb/core/biology';
 import type { Due } from '@brave-comb/core/care';
 import { HIVE_TYPES, nestBoxes, supers } from '@brave-comb/core/equipment';
@@ -35,13 +36,16 @@ export interface SheetFacts extends Omit<RotaFacts, 'tempers'> {
 
 const MOST_REASONS = 4;
 
+/** A sheet as it is put together: what the colony calendar says of it is not in words yet. */
+export type Sheet = Omit<GroupSheet, 'due' | 'alone'> & Sayable<Pick<GroupSheet, 'due' | 'alone'>>;
+
 /** Who opens which hive and why, what it was like last time, what is due, who does what. */
 export async function groupSheet(
   context: Context,
   facts: SheetFacts,
   practice: HousePractice,
   group: NamedSessionGroup,
-): Promise<GroupSheet> {
+): Promise<Sheet> {
   const hive = facts.hives.find((each) => each.id === group.hive)!;
   const trainees = facts.trainees.filter((each) => each.group === group.trainee_group);
   const running = facts.visits.find((visit) => visit.hive === hive.id);
@@ -86,7 +90,7 @@ export async function groupSheet(
     ifWet: group.reasons?.ifWet ?? null,
     lifting: stack.flatMap((part) => setDown(part)),
     standing: standingAt(hive, facts.siteHives, rota),
-  } satisfies GroupSheet & { queenMark: MarkColour | null };
+  } satisfies Sheet & { queenMark: MarkColour | null };
 }
 
 /** What the colony calendar asks of a hive on the day of the session: the same list as everywhere else. */
@@ -94,7 +98,7 @@ export const duesAt = ({ states, date }: Pick<SheetFacts, 'states' | 'date'>, hi
   (states.get(hive)?.calendar.dues ?? []).filter(({ from }) => from <= date);
 
 /** The rest that covers the day of the session, the strictest and longest first. */
-function aloneOn({ states, date }: SheetFacts, hive: string): GroupSheet['alone'] {
+function aloneOn({ states, date }: SheetFacts, hive: string): Sheet['alone'] {
   const [rest] = (states.get(hive)?.calendar.rests ?? [])
     .filter(({ from, to }) => from <= date && date <= to)
     .sort((a, b) => Number(b.strict === 'must') - Number(a.strict === 'must') || b.to.localeCompare(a.to));
@@ -131,7 +135,7 @@ function choiceOf(
   practice: HousePractice,
   hive: HiveRow,
   trainees: readonly string[],
-  due: GroupSheet['due'],
+  due: Sheet['due'],
   stack: GroupSheet['stack'],
 ): Parameters<typeof whyThisHive>[0] {
   const moodsOf = (id: string) => facts.moods.filter((each) => each.hive === id).flatMap((each) => each.mood ?? []);

@@ -1,13 +1,13 @@
 import { spoken } from '@brave-comb/core/units';
 import type { DaySheet } from '@brave-comb/contract';
 import type { TraineeTerms } from '@brave-comb/core/planning';
-import type { SheetFacts } from './group-sheet';
+import type { Sheet, SheetFacts } from './group-sheet';
 
 /**
  * What is said to everybody before the gate opens: people first, then hives, then the place. Other people's health is not for trainees.
  */
 export function sayFirst(
-  sheets: DaySheet['groups'],
+  sheets: readonly Sheet[],
   trainees: SheetFacts['trainees'],
   limits: SheetFacts['limits'],
   forTrainee: boolean,

@@ -1,9 +1,10 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { wrongEighths } from '@brave-comb/core/practice';
 import { readingAgreement, readingHabits } from '@brave-comb/core/skills';
 import { meanOf } from '@brave-comb/core/statistics';
 import type { Actor, Context } from '../../context';
-import { recordOf } from '../../facts/practice';
+import { type RecordedColony, recordOf } from '../../facts/practice';
 import { notFound } from '../../problem';
 import { latestVisits, visitById } from '../../records/inspection';
 import { practiceOf } from '../../records/people';
@@ -22,7 +23,7 @@ const RECORDS = 6;
 const LOOKED_THROUGH = 20;
 
 /** Own results, and everything that drills are made from, so that a device can go on without signal. */
-export async function practice(context: Context, actor: Actor): Promise<Practice> {
+export async function practice(context: Context, actor: Actor): Promise<Sayable<Practice>> {
   const { db } = context;
   const [{ limits }, own, staff, photos, groups, records, readings] = await Promise.all([
     practiceOf(db, actor.school),
@@ -50,7 +51,7 @@ export async function practice(context: Context, actor: Actor): Promise<Practice
   };
 }
 
-async function recordsFor(context: Context, actor: Actor): Promise<Practice['records']> {
+async function recordsFor(context: Context, actor: Actor): Promise<readonly RecordedColony[]> {
   const visits = (await latestVisits(context.db, actor, context.clock.now(), LOOKED_THROUGH)).filter(
     ({ closed_at }) => closed_at !== null,
   );
@@ -64,7 +65,7 @@ async function recordsFor(context: Context, actor: Actor): Promise<Practice['rec
 }
 
 /** Any visit that somebody may see, to be read again. */
-export async function practiceRecord(context: Context, actor: Actor, id: string): Promise<Practice['records'][number]> {
+export async function practiceRecord(context: Context, actor: Actor, id: string): Promise<RecordedColony> {
   const visit = await visitById(context.db, actor, id);
   if (!visit) throw notFound('visit');
   return recordOf(context, visit);

@@ -1,4 +1,5 @@
 import type { Output, endpoints } from '@brave-comb/contract';
+import type { Sayable } from '@brave-comb/core/language';
 import { POLLEN_COLOURS, POLLEN_COLOUR_NAMES, type PollenColour } from '@brave-comb/core/inspection';
 import { EVENT_MEANING, PLANTS, SEASON_EVENTS, pollenGuesses } from '@brave-comb/core/season';
 import { addDays } from '@brave-comb/core/units';
@@ -25,7 +26,7 @@ export async function happenings(
   context: Context,
   actor: Actor,
   siteId?: string,
-): Promise<Output<typeof endpoints.happenings>> {
+): Promise<Sayable<Output<typeof endpoints.happenings>>> {
   const { db } = context;
   const found = await siteOf(context, actor.school, siteId);
   const { site } = found;

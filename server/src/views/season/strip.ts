@@ -1,4 +1,5 @@
 import type { Output, StripDay, endpoints } from '@brave-comb/contract';
+import type { Sayable } from '@brave-comb/core/language';
 import { addDays } from '@brave-comb/core/units';
 import { type Ensemble, dayOutlook, sunTimes } from '@brave-comb/core/weather';
 import type { Actor, Context } from '../../context';
@@ -19,7 +20,7 @@ export async function seasonStrip(
   context: Context,
   actor: Actor,
   query: { readonly site?: string | undefined; readonly from?: string | undefined },
-): Promise<Output<typeof endpoints.seasonStrip>> {
+): Promise<Sayable<Output<typeof endpoints.seasonStrip>>> {
   const { db, clock } = context;
   const found = await siteOf(context, actor.school, query.site);
   const { site } = found;

@@ -1,4 +1,5 @@
 import type { Year } from '@brave-comb/contract';
+import type { Sayable } from '@brave-comb/core/language';
 import { PHASE_WORK, bandOf, deadlinesOf, forageSpans } from '@brave-comb/core/season';
 import { addDays, dayOfYear, daysBetween } from '@brave-comb/core/units';
 import { sunTimes } from '@brave-comb/core/weather';
@@ -18,7 +19,7 @@ export async function seasonYear(
   context: Context,
   actor: Actor,
   query: { readonly site?: string | undefined; readonly date?: string | undefined },
-): Promise<Year> {
+): Promise<Sayable<Year>> {
   const found = await siteOf(context, actor.school, query.site);
   const { site } = found;
   const season = await siteSeason(context, site, query.date);

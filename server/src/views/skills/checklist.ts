@@ -1,4 +1,5 @@
 import type { Output, endpoints } from '@brave-comb/contract';
+import type { Sayable } from '@brave-comb/core/language';
 import { SKILL_LEVELS } from '@brave-comb/core/inspection';
 import type { Checklist, Standings } from '@brave-comb/core/skills';
 import { addDays } from '@brave-comb/core/units';
@@ -15,7 +16,7 @@ import { checklistsOf, waitingIn } from '../../records/skills';
 type Endpoints = typeof endpoints;
 
 /** The list in force with its history; the draft is for leads. */
-export async function checklist(context: Context, actor: Actor): Promise<Output<Endpoints['checklist']>> {
+export async function checklist(context: Context, actor: Actor): Promise<Sayable<Output<Endpoints['checklist']>>> {
   const { db } = context;
   const trainees = await learnersOf(db, actor.school);
   const { site } = await siteOf(context, actor.school, undefined);

@@ -1,4 +1,5 @@
 import type { DayPage } from '@brave-comb/contract';
+import type { Sayable } from '@brave-comb/core/language';
 import { quantile } from '@brave-comb/core/statistics';
 import { addDays } from '@brave-comb/core/units';
 import {
@@ -51,7 +52,12 @@ const WHY_WORDS: Readonly<Record<Hindrance, string>> = {
 const moment = (at: number | null): string | null => (at === null ? null : iso(at));
 
 /** One day at a site, hour by hour. */
-export async function dayPage(context: Context, actor: Actor, date: string, siteId?: string): Promise<DayPage> {
+export async function dayPage(
+  context: Context,
+  actor: Actor,
+  date: string,
+  siteId?: string,
+): Promise<Sayable<DayPage>> {
   const found = await siteOf(context, actor.school, siteId);
   const { site } = found;
   const season = await siteSeason(context, site, date);

@@ -14,6 +14,7 @@ import { AdviceCard } from './advice-card';
 import { RangeRow } from './range-row';
 import { VisitStory } from './visit-story';
 import type { SkillLevel } from '@brave-comb/core/inspection';
+import { named, Named } from '../ui/words';
 
 interface Column {
   readonly frame: number;
@@ -25,7 +26,7 @@ interface Column {
 /** This visit beside the last one, frame by frame, what it adds up to, and what to do about it. */
 @Component({
   selector: 'bc-visit-review',
-  imports: [MatIcon, RouterLink, CombPortrait, CombLegend, AdviceCard, RangeRow, LevelGlyph, VisitStory],
+  imports: [Named, MatIcon, RouterLink, CombPortrait, CombLegend, AdviceCard, RangeRow, LevelGlyph, VisitStory],
   templateUrl: './visit-review.html',
   styleUrl: './visit-review.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -67,6 +68,9 @@ export class VisitReview {
       now: [frame.low, frame.high],
     }));
   });
+  protected readonly notAnswered = computed(() =>
+    (this.review()?.missing ?? []).map((evidence) => named('evidence', evidence)).join(', '),
+  );
   /** The frame looked at closely: the chosen one, or the one with the most telling change. */
   protected readonly close = computed(() => {
     const columns = this.columns();

@@ -8,7 +8,7 @@ import { CombPortrait } from '../inspection/comb-portrait';
 import { IfWet } from './if-wet';
 import { StandingMap } from '../equipment/standing-map';
 import { decimal, shortDate, timeOf } from '../ui/format';
-import { named } from '../ui/named';
+import { named } from '../ui/words';
 
 const ROLES = [
   { id: 'smoke', name: 'Smoke', icon: 'smoke' },

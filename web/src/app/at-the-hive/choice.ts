@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { type NameSet, namesOf } from '../ui/named';
+import { type NameSet, namesOf } from '../ui/words';
 
 /** One of a few, as buttons large enough for gloves. */
 @Component({

@@ -4,7 +4,7 @@ import { Store } from '@ngrx/store';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 /** What is still to be put back or looked at, in order; each is done by a tap. */
 @Component({

@@ -19,7 +19,7 @@ import {
 } from '@brave-comb/core/inspection';
 import { Choice } from './choice';
 import { PollenSwatches } from './pollen-swatches';
-import { Named, named } from '../ui/named';
+import { Named, named } from '../ui/words';
 
 const GROUPS = [
   { id: 'larvae', name: 'Larvae' },

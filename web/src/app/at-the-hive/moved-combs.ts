@@ -1,5 +1,5 @@
 import type { Arrangement, Comb, FrameOut } from '@brave-comb/core/inspection';
-import { named } from '../ui/named';
+import { named } from '../ui/words';
 
 /**
  * Where the combs of a box stand that are not where they stood, in words.

@@ -15,7 +15,7 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { Choice } from './choice';
 import { PollenSwatches } from './pollen-swatches';
 import { Count } from './count';
-import { Named } from '../ui/named';
+import { Named, named } from '../ui/words';
 
 const HOT = 28;
 
@@ -145,7 +145,9 @@ export class OutsidePanel {
   protected readonly wasps = signal<number | null>(null);
   protected readonly past = signal(false);
   readonly look = computed(() => this.changed() ?? this.record().outside[this.when()] ?? EMPTY_LOOK);
-  protected readonly colours = computed(() => this.look().pollens?.join(', ') ?? '');
+  protected readonly colours = computed(() =>
+    (this.look().pollens ?? []).map((colour) => named('pollenColour', colour)).join(', '),
+  );
   protected readonly says = computed(() => outsideSays(this.look()));
   protected readonly advice = computed(() => {
     const wasps = this.wasps() ?? (this.look().intruders ? 3 : null);

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { EvidenceId, SeenEnough } from '@brave-comb/core/inspection';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 /** What was asked, what was seen of it, and what the rest would cost. */
 @Component({

@@ -39,14 +39,25 @@ import { Choice } from './choice';
 import { ClosingPanel } from './closing-panel';
 import { OutsidePanel } from './outside-panel';
 import { SupersPanel } from './supers-panel';
-import { Named } from '../ui/named';
+import { InWords, Named, named } from '../ui/words';
 
 type StopReason = (typeof STOP_REASONS)[number];
 
 /** The steps around the frames: outside, smoke, parts off, doubtful sides, summing up, parts back, outside again. */
 @Component({
   selector: 'bc-step-panel',
-  imports: [Named, HiveStack, MatIcon, FlowSigns, BeforePanel, Choice, ClosingPanel, OutsidePanel, SupersPanel],
+  imports: [
+    InWords,
+    Named,
+    HiveStack,
+    MatIcon,
+    FlowSigns,
+    BeforePanel,
+    Choice,
+    ClosingPanel,
+    OutsidePanel,
+    SupersPanel,
+  ],
   templateUrl: './step-panel.html',
   styleUrl: './step-panel.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -105,7 +116,7 @@ export class StepPanel {
     const seen = this.seen();
     if (!seen || seen.enough) return null;
     const missing = seen.evidence.filter(({ state }) => state === 'missing').map(({ id }) => id);
-    return `This visit stays partial: ${missing.join(', ')} not answered.`;
+    return `This visit stays partial: ${missing.map((id) => named('evidence', id)).join(', ')} not answered.`;
   });
   protected readonly parts = computed<readonly StackPart[]>(() =>
     this.stack().map((layer) => ({ layer, text: partName(layer) })),

@@ -7,7 +7,7 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { decimal } from '../ui/format';
 import { Choice } from './choice';
 import { Count } from './count';
-import { named } from '../ui/named';
+import { named } from '../ui/words';
 
 const FEELS = ['light', 'half', 'nearly full', 'full'] as const;
 type Feel = (typeof FEELS)[number];

@@ -10,7 +10,7 @@ import { dateText, decimal } from '../ui/format';
 import { CareRules } from './care-rules';
 import { EventForm, type LoggedEvent } from './event-form';
 import { ExpectedCard } from './expected-card';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 type Sorting = 'date' | 'hive';
 

@@ -4,7 +4,7 @@ import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angula
 import type { ColonyCalendar, endpoints } from '@brave-comb/contract';
 import { dayAndMonth } from '@brave-comb/core/units';
 import type { Sent } from '../api/contract-client';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 /** Kinds of entry, in the words of the work. */
 const KINDS = {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { ExpectedState } from '@brave-comb/contract';
 import { decimal } from '../ui/format';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 /** What a colony should look like today, before it is opened. */
 @Component({

@@ -12,7 +12,7 @@ export function sideInWords(side: FrameSide | null): string {
     [
       ...parts,
       ...side.trace.map((letter) => `a few ${CONTENTS[letter]}`),
-      ...(side.queen ? ['queen-seen'] : []),
+      ...(side.queen ? ['queen seen'] : []),
       ...(side.cells > 0 ? [`${side.cells} queen cells or cups`] : []),
       ...(side.doubtful ? ['doubtful'] : []),
     ].join(', ') || 'nothing read yet'

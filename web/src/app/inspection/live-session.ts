@@ -8,7 +8,7 @@ import { ContractClient } from '../api/contract-client';
 import { endpoints } from '../api/endpoints';
 import { Clock } from '../people/clock';
 import { liveEvents } from './live-events';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 /** All hives of the session for whoever leads it: clocks, moods, stings and warnings as they come. */
 @Component({

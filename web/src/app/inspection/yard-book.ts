@@ -3,11 +3,13 @@ import { RouterLink } from '@angular/router';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dateText, dayOf } from '../ui/format';
+import { Named, named } from '../ui/words';
+import { type StrayCause } from '@brave-comb/core/inspection';
 
 /** What visits left to be done, stray comb and its causes, wax saved, sticky hives, and how hives changed. */
 @Component({
   selector: 'bc-yard-book',
-  imports: [RouterLink, ViewState],
+  imports: [Named, RouterLink, ViewState],
   template: `
     <bc-view-state [watched]="watched" name="The yard book" />
     @if (watched.data(); as data) {
@@ -56,7 +58,8 @@ import { dateText, dayOf } from '../ui/format';
               <li>
                 <b>Hive {{ each.hiveNumber }}</b
                 >, <a [routerLink]="['/afterwards', each.visit]">{{ day(each.at) }}</a>: {{ each.where }}:
-                {{ each.content }}, {{ each.removed ? 'removed' : 'left' }}. Cause: {{ each.cause }}
+                {{ each.content | named: 'strayContent' }}, {{ each.removed ? 'removed' : 'left' }}. Cause:
+                {{ each.cause | named: 'strayCause' }}
               </li>
             } @empty {
               <li>None noted.</li>
@@ -173,11 +176,13 @@ export class YardBookScreen {
   });
   /** Which cause comes up most: what to change first. */
   protected readonly causes = computed(() => {
-    const counts = new Map<string, { count: number; mend: string }>();
+    const counts = new Map<StrayCause, { count: number; mend: string }>();
     for (const { cause, mend } of this.watched.data()?.strayCombs ?? [])
       counts.set(cause, { count: (counts.get(cause)?.count ?? 0) + 1, mend });
     const most = [...counts].sort(([, a], [, b]) => b.count - a.count)[0];
-    return most && most[1].count > 1 ? `Mostly ${most[0]} (${most[1].count} times): ${most[1].mend}.` : null;
+    return most && most[1].count > 1
+      ? `Mostly ${named('strayCause', most[0])} (${most[1].count} times): ${most[1].mend}.`
+      : null;
   });
 
   protected day(at: string): string {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { type Trouble, TROUBLES } from '@brave-comb/core/planning';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 /** What is weak in the plan, by kind; one kind at a time can be looked at. */
 @Component({

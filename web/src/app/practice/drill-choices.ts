@@ -2,7 +2,7 @@ import { ADVICE_KINDS, type AdviceKind } from '@brave-comb/core/care';
 import { type Answer, type Drill, NAMES, STOP_ANSWERS, type StopAnswer } from '@brave-comb/core/practice';
 import { DEPTHS, type Depth, HINDRANCES, type Hindrance } from '@brave-comb/core/weather';
 import type { Choice } from './choice-entry';
-import { named } from '../ui/named';
+import { named } from '../ui/words';
 
 const NONE = 'none';
 const option = (id: string, text = id) => ({ id, text });

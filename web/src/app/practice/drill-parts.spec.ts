@@ -7,7 +7,7 @@ import { answerOf, choicesOf } from './drill-choices';
 import { DrillFacts } from './drill-facts';
 import { rightText, whenText } from './progress-text';
 
-const PHOTO = { question: 'What is it?', choices: ['pollen', 'capped-honey', 'nectar'], answer: 1, says: 'Dull lids.' };
+const PHOTO = { question: 'What is it?', choices: ['pollen', 'capped honey', 'nectar'], answer: 1, says: 'Dull lids.' };
 const SOURCES = { limits: DEFAULT_LIMITS, photo: PHOTO };
 const made = (topic: TopicId, level: number, seed: number): Drill => makeDrill(topic, level, seed, SOURCES);
 

@@ -291,7 +291,7 @@ it('a photo becomes a drill whose right answer is not always the first', async (
     element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
     await fixture.whenStable();
   };
-  right!.value = 'two-eggs';
+  right!.value = 'two eggs';
   wrong!.value = 'Two eggs';
   await submit();
   expect(textOf(element.querySelector('[role=alert]'))).toContain('Two choices are the same');
@@ -300,7 +300,7 @@ it('a photo becomes a drill whose right answer is not always the first', async (
   await submit();
   expect(changes()[0]).toMatchObject({
     endpoint: 'makePhotoDrill',
-    sent: { body: { attachment: 'a1', choices: ['nectar', 'two-eggs'], answer: 1 } },
+    sent: { body: { attachment: 'a1', choices: ['nectar', 'two eggs'], answer: 1 } },
   });
 });
 

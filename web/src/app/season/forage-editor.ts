@@ -9,7 +9,7 @@ import { PlantForm } from './plant-form';
 import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from './season.feature';
 import { ViewState } from '../api/view-state';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 type Row = Forage['plants'][number];
 

@@ -4,7 +4,7 @@ import type { PollenColour } from '@brave-comb/core/inspection';
 import { dayAndMonth } from '@brave-comb/core/units';
 import { oddsText } from '../ui/format';
 import { ViewDesk } from '../api/view-desk';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 /** This week's key to the colours of pollen loads at the site, what was seen, and what is still unknown. */
 @Component({

@@ -16,7 +16,7 @@ import { area, curveMonotoneX, line } from 'd3-shape';
 import { decimal, shortDate, timeOf, weekday } from '../ui/format';
 import { lanes } from '../ui/lanes';
 import { PHASE_FILL } from './phase-colours';
-import { named } from '../ui/named';
+import { named } from '../ui/words';
 
 const WIDTH = 1232;
 const LEFT = 96;

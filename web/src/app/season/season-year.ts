@@ -23,7 +23,7 @@ import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from './season.feature';
 import { ViewState } from '../api/view-state';
 import { YearScale } from './year-scale';
-import { Named, named } from '../ui/named';
+import { Named, named } from '../ui/words';
 
 const LABELS = 118;
 const NOTES = 232;

@@ -4,7 +4,7 @@ import type { Happenings } from '@brave-comb/contract';
 import { follows } from '../ui/follows';
 import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../api/view-desk';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 type Trigger = Happenings['triggers'][number];
 

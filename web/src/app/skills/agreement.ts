@@ -8,6 +8,7 @@ import { ViewState } from '../api/view-state';
 import { dateText } from '../ui/format';
 import { ReadingsChart } from './readings-chart';
 import { TrendLine } from './trend-line';
+import { named } from '../ui/words';
 
 /** Eighths that a line over time reaches. */
 const REACH = 2;
@@ -101,9 +102,9 @@ export class AgreementScreen {
         })),
         together:
           among.together &&
-          `All together, whoever two of them were: the same level in ${among.together.alike} of ${among.together.count}${beyondChance(among.together, 'Fleiss’ kappa', among.together.word)}.`,
+          `All together, whoever two of them were: the same level in ${among.together.alike} of ${among.together.count}${beyondChance(among.together, 'Fleiss’ kappa', named('kappaBand', among.together.word))}.`,
         pairs: among.pairs.map(({ one, other, kappa, word }) => ({
-          says: `${one} and ${other}: the same level in ${kappa.alike} of ${kappa.count}${beyondChance(kappa, 'weighted kappa', word)}.`,
+          says: `${one} and ${other}: the same level in ${kappa.alike} of ${kappa.count}${beyondChance(kappa, 'weighted kappa', named('kappaBand', word))}.`,
         })),
       }
     );

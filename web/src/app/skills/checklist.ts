@@ -47,7 +47,7 @@ import { RuleSentence } from './rule-sentence';
 import { SaveFile } from './save-file';
 import { SkillSeason } from './skill-season';
 import { VersionLine } from './version-line';
-import { Named } from '../ui/named';
+import { Named, named, namesOf } from '../ui/words';
 
 /** Pause after the last change before the draft is kept and reckoned, ms. */
 const PAUSE = 700;
@@ -124,6 +124,10 @@ export class ChecklistScreen {
   protected readonly levels = SKILL_LEVELS;
   protected readonly phases = SKILL_PHASES;
   protected readonly seasons = PHASES;
+  protected readonly phaseNames = namesOf('phase');
+  protected readonly thingNames = namesOf('colonyThing');
+  protected readonly seasonNames = (season: readonly Phase[]): string =>
+    season.map((phase) => named('phase', phase)).join(', ');
   protected readonly things = COLONY_THINGS;
   protected readonly roles = ['everybody', ...ROLES] as const;
   protected readonly risks = SKILL_RISKS;

@@ -9,7 +9,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
       <p class="chips">
         @for (each of options(); track each) {
           <button type="button" [attr.aria-pressed]="on().includes(each)" (click)="toggled.emit(each)">
-            {{ each }}
+            {{ names()[each] }}
           </button>
         }
       </p>
@@ -42,6 +42,8 @@ export class ChipChoice<T extends string> {
   readonly legend = input.required<string>();
   readonly says = input.required<string>();
   readonly options = input.required<readonly T[]>();
+  /** What each is called. */
+  readonly names = input.required<Readonly<Record<T, string>>>();
   readonly on = input.required<readonly T[]>();
   readonly toggled = output<T>();
 }

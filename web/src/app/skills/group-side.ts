@@ -9,7 +9,7 @@ import type { Sent } from '../api/contract-client';
 import { ViewDesk } from '../api/view-desk';
 import { dateInFull, dateText } from '../ui/format';
 import { type Matrix, weeksLeft } from './matrix-rows';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 /** Needs that are listed; weeks left from which one presses. */
 const [NEEDS, SHORT] = [9, 6];

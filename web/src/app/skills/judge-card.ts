@@ -6,7 +6,7 @@ import { ViewDesk } from '../api/view-desk';
 import { dateText } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
 import type { Passport, PassportEvidence } from './passport-view';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 /** What is asked: a judgement in the debrief, a claim of one's own, or a later word on a judgement. */
 export interface JudgeAsk {

@@ -4,7 +4,7 @@ import { STANDING_STATES, type StandingState } from '@brave-comb/core/skills';
 import { daysBetween } from '@brave-comb/core/units';
 import { dateText } from '../ui/format';
 import { levelPath } from './level-path';
-import { named } from '../ui/named';
+import { named } from '../ui/words';
 
 export type Matrix = Output<(typeof endpoints)['traineeMatrix']>;
 type MatrixTrainee = Matrix['groups'][number]['trainees'][number];

@@ -19,7 +19,7 @@ import type { Passport, PassportSkill } from './passport-view';
 import { ReadingsChart } from './readings-chart';
 import { SaveFile } from './save-file';
 import { SkillDetail } from './skill-detail';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 /** Showings that are named in a row; the rest is counted. */
 const NAMED = 3;

@@ -7,7 +7,7 @@ import { dateText } from '../ui/format';
 import { ChecklistDraft } from './checklist-draft';
 import { LevelGlyph } from './level-glyph';
 import { ShowingsChart } from './showings-chart';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 export type ForceAsked = Pick<Input<typeof endpoints.enforceChecklist>['body'], 'standings' | 'from' | 'note'>;
 type Preview = Output<typeof endpoints.previewChecklist>;

@@ -5,7 +5,7 @@ import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../api/view-desk';
 import { dayIn } from '../ui/format';
 import type { Passport, PassportEvidence, PassportSkill } from './passport-view';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 const SOURCE_WORDS = {
   visit: 'in a visit',

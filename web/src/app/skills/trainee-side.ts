@@ -7,7 +7,7 @@ import { ViewDesk } from '../api/view-desk';
 import { dayIn } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
 import { nextChance } from './next-chance';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 /** Skills that are listed before the rest is only counted. */
 const LISTED = 7;

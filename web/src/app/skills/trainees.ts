@@ -11,7 +11,7 @@ import { MatrixGrid } from './matrix-grid';
 import { MATRIX_FILTERS, type MatrixFilter, rowsOf, standsOut, weeksLeft } from './matrix-rows';
 import { nextChance } from './next-chance';
 import { TraineeSide } from './trainee-side';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 const LEGEND: readonly { readonly level: SkillLevel | null; readonly fading?: true; readonly says: string }[] = [
   { level: null, says: 'not yet' },

@@ -9,7 +9,7 @@ import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from '../season/season.feature';
 import { ViewState } from '../api/view-state';
 import { DayHours } from './day-hours';
-import { Named } from '../ui/named';
+import { Named } from '../ui/words';
 
 /** One day hour by hour: what may be opened when, why, and what light, heat and smoke ask of people. */
 @Component({

@@ -20,9 +20,9 @@ import { follows } from '../../ui/follows';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
-import { named } from '../../ui/named';
+import { named } from '../../ui/words';
 
-const ABOUT = ['a defect', 'stray-comb'] as const;
+const ABOUT = ['defect', 'stray-comb'] as const;
 const REMOVED = ['removed', 'left'] as const;
 
 /** What is wrong with the woodwork, or comb where none should be: each leaves a task with a date. */
@@ -32,9 +32,9 @@ const REMOVED = ['removed', 'left'] as const;
   template: `
     <h2 matDialogTitle>Defect or stray comb</h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="What it is">
-      <bc-choice legend="Note" [options]="abouts" [value]="about()" (chosen)="about.set($event)" />
+      <bc-choice legend="Note" [options]="abouts" [words]="aboutWords" [value]="about()" (chosen)="about.set($event)" />
       <bc-choice legend="At" [options]="parts()" [value]="part()" (chosen)="part.set($event)" />
-      @if (about() === 'a defect') {
+      @if (about() === 'defect') {
         <bc-choice
           legend="What is wrong"
           [options]="defects"
@@ -115,6 +115,7 @@ export class DefectCard {
   private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
 
   protected readonly abouts = ABOUT;
+  protected readonly aboutWords = { defect: 'a defect', 'stray-comb': 'stray comb' };
   protected readonly kinds = DEFECTS;
   protected readonly defects = DEFECT_IDS;
   protected readonly defectWords = Object.fromEntries(DEFECT_IDS.map((id) => [id, DEFECTS[id].name]));
@@ -125,7 +126,7 @@ export class DefectCard {
   protected readonly mends = STRAY_CAUSES;
   protected readonly removes = REMOVED;
 
-  protected readonly about = signal<(typeof ABOUT)[number]>('a defect');
+  protected readonly about = signal<(typeof ABOUT)[number]>('defect');
   protected readonly part = follows<string | null>(() => this.box()?.id ?? null);
   protected readonly defect = signal<DefectId | null>(null);
   protected readonly helped = signal(false);
@@ -143,7 +144,7 @@ export class DefectCard {
     'stand',
   ]);
   protected readonly whole = computed(() =>
-    this.about() === 'a defect'
+    this.about() === 'defect'
       ? this.part() !== null && this.defect() !== null
       : this.part() !== null && this.place() !== null && this.content() !== null && this.cause() !== null,
   );
@@ -162,7 +163,7 @@ export class DefectCard {
       this.cause(),
     ];
     if (!part) return;
-    if (this.about() === 'a defect' && defect) {
+    if (this.about() === 'defect' && defect) {
       const forNow = this.helped() ? DEFECTS[defect].forNow : '';
       this.desk.enter({ kind: 'defect-noted', part, defect, forNow, until: this.until() });
       this.kept.set(`${DEFECTS[defect].name}, ${part}: noted, to be repaired by ${named('repairBy', this.until())}.`);

@@ -6,7 +6,7 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { HiveRoles } from '../hive-roles';
-import { Named, named } from '../../ui/named';
+import { Named, named } from '../../ui/words';
 
 /** Ways of helping, the least first. */
 const PROMPTS = ['asked what comes next', 'named the step', 'pointed', 'showed it once', 'hand on hand'] as const;

@@ -6,7 +6,7 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { peopleFeature } from '../../people/people.feature';
 import { HivePreferences } from '../hive-preferences';
-import { Named } from '../../ui/named';
+import { Named } from '../../ui/words';
 
 export const MORE = [
   { id: 'guess', name: 'Predict this side' },

@@ -27,7 +27,7 @@ const FIXED = ['floor', 'roof'] as const;
 const NAMES = {
   excluder: 'excluder',
   escape: 'escape board',
-  spacer: 'empty-rim',
+  spacer: 'empty rim',
   feeder: 'feeder',
   'crown-board': 'crown board',
 };

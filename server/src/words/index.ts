@@ -1,0 +1,2 @@
+export { inEnglish } from './en';
+export { say } from './said';
