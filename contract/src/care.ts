@@ -4,7 +4,7 @@ import { Finding } from './care-calendar';
 import { endpoint } from './endpoint';
 import { FrameSides, Spot } from './inspection-sides';
 import { CivilDate, Id, Instant, list } from './parts';
-import { EVIDENCE_IDS, STOP_REASONS } from '@brave-comb/core/inspection';
+import { EVIDENCE_IDS, CHANGE_WORDS, SKILL_LEVELS, QUEEN_VERDICTS } from '@brave-comb/core/inspection';
 
 export const VERDICTS = ['accepted', 'otherwise', 'declined'] as const;
 
@@ -55,7 +55,7 @@ export const Review = z.object({
   supervisor: z.string(),
   openedAt: Instant,
   closedAt: Instant.nullable(),
-  stopReason: z.enum(STOP_REASONS).nullable(),
+  stopReason: z.string().nullable(),
   /** What the visit was asked and did not see: it is partial. */
   missing: list(z.enum(EVIDENCE_IDS)),
   frameKind: z.string(),
@@ -70,7 +70,7 @@ export const Review = z.object({
       last: Estimate.nullable(),
       now: Estimate.nullable(),
       difference: z.number().nullable(),
-      word: z.string().nullable(),
+      word: z.enum(CHANGE_WORDS).nullable(),
     }),
   ),
   storesWhereFrom: z.object({ steps: list(z.tuple([z.string(), z.string()]).readonly()), source: z.string() }),
@@ -84,7 +84,7 @@ export const Review = z.object({
     z.object({
       trainee: z.string(),
       skill: z.string(),
-      level: z.string(),
+      level: z.enum(SKILL_LEVELS),
       by: z.string(),
       at: Instant,
       prompt: z.string(),
@@ -103,7 +103,7 @@ export const Review = z.object({
     }),
   ),
   queen: z.object({
-    verdict: z.string(),
+    verdict: z.enum(QUEEN_VERDICTS),
     says: z.string(),
     laid: z.object({ from: CivilDate, to: CivilDate }).nullable(),
   }),

@@ -494,9 +494,11 @@ export const agreement = endpoint({
     /** For leads only. */
     assessors: z
       .object({
-        pairs: list(z.object({ one: z.string(), other: z.string(), kappa: Kappa, word: z.enum(KAPPA_BANDS) })),
+        pairs: list(
+          z.object({ one: z.string(), other: z.string(), kappa: Kappa, word: z.enum(KAPPA_BANDS).nullable() }),
+        ),
         /** Whoever two of them were; `null` while nothing was judged twice. */
-        together: Kappa.extend({ word: z.enum(KAPPA_BANDS) }).nullable(),
+        together: Kappa.extend({ word: z.enum(KAPPA_BANDS).nullable() }).nullable(),
         habits: list(
           z.object({
             name: z.string(),

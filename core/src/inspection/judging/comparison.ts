@@ -1,7 +1,8 @@
 import { roundTo } from '../../units';
 import type { ColonyEstimate, Estimate } from '../side/estimates';
 
-export type ChangeWord = 'more' | 'less' | 'perhaps-more' | 'perhaps-less' | 'the-same';
+export const CHANGE_WORDS = ['more', 'less', 'perhaps-more', 'perhaps-less', 'the-same'] as const;
+export type ChangeWord = (typeof CHANGE_WORDS)[number];
 
 /** Two figures closer than this (frames or kg) are called the same. */
 const SAME_WITHIN = 0.08;

@@ -16,14 +16,17 @@ export const QUEEN_EVIDENCE = [
 ] as const;
 export type QueenEvidence = (typeof QUEEN_EVIDENCE)[number];
 
+export const QUEEN_VERDICTS = [
+  'queenright',
+  'probably-queenright',
+  'young-queen-likely',
+  'drone-layer-likely',
+  'queenless-likely',
+  'not-known',
+] as const;
+
 export interface QueenStatus {
-  readonly verdict:
-    | 'queenright'
-    | 'probably-queenright'
-    | 'young-queen-likely'
-    | 'drone-layer-likely'
-    | 'queenless-likely'
-    | 'not-known';
+  readonly verdict: (typeof QUEEN_VERDICTS)[number];
   readonly evidence: QueenEvidence;
   /** First and last day on which the youngest brood seen can have been laid. */
   readonly laid: { readonly from: CivilDate; readonly to: CivilDate } | null;

@@ -15,7 +15,7 @@ import {
   toldVisit,
 } from '@brave-comb/core/inspection';
 import { skillOf } from '@brave-comb/core/skills';
-import { daysBetween, roundTo } from '@brave-comb/core/units';
+import { daysBetween, roundTo, spoken } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import { evidenceOf, expectedAt, judge, recordFrom } from '../../facts/care';
@@ -58,7 +58,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
     openedAt: iso(visit.started_at),
     closedAt: visit.closed_at ? iso(visit.closed_at) : null,
     stopReason: now.record.closed
-      ? [now.record.closed.reason, now.record.closed.note].filter(Boolean).join(': ')
+      ? [spoken(now.record.closed.reason), now.record.closed.note].filter(Boolean).join(': ')
       : null,
     missing: seenThen.evidence.filter(({ state }) => state === 'missing').map(({ id: evidence }) => evidence),
     frameKind: FRAMES[frameOf(now.box)].name,

@@ -50,7 +50,7 @@ async function assessors(db: Context['db'], school: string): Promise<NonNullable
   const nameOf = (id: string) => people.find((each) => each.id === id)?.name ?? '';
   const together = assessorsTogether(judged);
   const wordOf = ({ kappa }: { readonly kappa: number | null }) =>
-    kappa === null ? 'cannot be told' : kappaWord(kappa);
+    kappa === null ? null : kappaWord(kappa);
   return {
     together: together && { ...together, word: wordOf(together) },
     pairs: assessorPairs(judged).map(({ assessors: [one, other], kappa }) => ({

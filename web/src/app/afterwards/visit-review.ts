@@ -13,7 +13,6 @@ import { LevelGlyph } from '../skills/level-glyph';
 import { AdviceCard } from './advice-card';
 import { RangeRow } from './range-row';
 import { VisitStory } from './visit-story';
-import type { SkillLevel } from '@brave-comb/core/inspection';
 import { named, Named } from '../ui/words';
 
 interface Column {
@@ -47,7 +46,6 @@ export class VisitReview {
   protected readonly date = dateText;
   protected readonly decimal = decimal;
   protected readonly inLine = formatSide;
-  protected readonly level = (text: string): SkillLevel => text as SkillLevel;
 
   protected readonly heading = computed(() => {
     const review = this.review();

@@ -4,6 +4,7 @@ import { type EntryBody, type Letter, type SideAddress } from '@brave-comb/core/
 import { AttachmentView } from '../inspection/attachment-view';
 import { dateText, dayOf, timeOf } from '../ui/format';
 import { YoungBees } from './young-bees';
+import { Named } from '../ui/words';
 
 /** What a photo is mostly looked at again for. */
 const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = [
@@ -15,14 +16,14 @@ const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = 
 /** What a visit adds up to, how it went, and what its photos show when somebody looks again. */
 @Component({
   selector: 'bc-visit-story',
-  imports: [AttachmentView, YoungBees],
+  imports: [Named, AttachmentView, YoungBees],
   template: `
     <section class="sheet" aria-labelledby="adds-up">
       <h2 id="adds-up">What it adds up to</h2>
       <div class="two">
         <ul>
           <li>
-            <b>{{ review().queen.verdict }}</b>. {{ review().queen.says }}
+            <b>{{ review().queen.verdict | named: 'queenVerdict' }}</b>. {{ review().queen.says }}
             @if (review().queen.laid; as laid) {
               Laid between {{ date(laid.from) }} and {{ date(laid.to) }}.
             }

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { CONTENTS } from '@brave-comb/core/inspection';
 import { topicForLetters, topicOf } from '@brave-comb/core/practice';
-import { TOLD_FROM, kappaWord } from '@brave-comb/core/skills';
+import { TOLD_FROM, kappaWord, type KappaBand } from '@brave-comb/core/skills';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dateText } from '../ui/format';
@@ -102,9 +102,9 @@ export class AgreementScreen {
         })),
         together:
           among.together &&
-          `All together, whoever two of them were: the same level in ${among.together.alike} of ${among.together.count}${beyondChance(among.together, 'Fleiss’ kappa', named('kappaBand', among.together.word))}.`,
+          `All together, whoever two of them were: the same level in ${among.together.alike} of ${among.together.count}${beyondChance(among.together, 'Fleiss’ kappa', bandOf(among.together.word))}.`,
         pairs: among.pairs.map(({ one, other, kappa, word }) => ({
-          says: `${one} and ${other}: the same level in ${kappa.alike} of ${kappa.count}${beyondChance(kappa, 'weighted kappa', named('kappaBand', word))}.`,
+          says: `${one} and ${other}: the same level in ${kappa.alike} of ${kappa.count}${beyondChance(kappa, 'weighted kappa', bandOf(word))}.`,
         })),
       }
     );
@@ -133,6 +133,7 @@ function ofSides(pairs: number, off: number): string {
     : `${off.toFixed(1)} eighths off on ${sides}${off <= GOOD ? ': good' : ''}`;
 }
 
+const bandOf = (band: KappaBand | null): string => (band === null ? 'cannot be told' : named('kappaBand', band));
 const beyond = (kappa: number, range: readonly [number, number] | null, word: string): string =>
   `${kappa.toFixed(2)}${range ? ` (${span(range, (figure) => figure.toFixed(2))})` : ''}, ${word}`;
 
