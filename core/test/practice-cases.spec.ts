@@ -8,12 +8,17 @@ import {
   hourSays,
   makeDrill,
   markHour,
-  markOrder,
-  markReading,
+  markOrder as markOrderInCodes,
+  markReading as markReadingInCodes,
   markTouches,
-  markTrouble,
+  markTrouble as markTroubleInCodes,
 } from '../src/practice';
 import { DEFAULT_LIMITS, type Depth, type Hindrance } from '../src/weather';
+import { answersInEnglish } from './in-english';
+
+const markOrder = answersInEnglish(markOrderInCodes);
+const markReading = answersInEnglish(markReadingInCodes);
+const markTrouble = answersInEnglish(markTroubleInCodes);
 
 // Answers to drills, written as a beekeeper would judge them, before the rules.
 

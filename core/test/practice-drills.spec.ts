@@ -18,8 +18,8 @@ import {
   levelAfter,
   makeDrill,
   markAnswer,
-  markOrder,
-  markReading,
+  markOrder as markOrderInCodes,
+  markReading as markReadingInCodes,
   markTouches,
   momentSays,
   progressOf,
@@ -33,6 +33,10 @@ import {
 import { DEFAULT_CHECKLIST, readingAgreement } from '../src/skills';
 import { Random } from '../src/units';
 import { DEFAULT_LIMITS } from '../src/weather';
+import { answersInEnglish } from './in-english';
+
+const markOrder = answersInEnglish(markOrderInCodes);
+const markReading = answersInEnglish(markReadingInCodes);
 
 const SOURCES = {
   limits: DEFAULT_LIMITS,

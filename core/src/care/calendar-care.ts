@@ -1,6 +1,6 @@
 import { DEVELOPMENT } from '../biology';
 import { nectarOn } from '../season';
-import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo, upperFirst, spoken } from '../units';
+import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo, spoken } from '../units';
 import type { ColonyEvent } from './colony-event';
 import type { CalendarFacts, SourceDue } from './calendar-types';
 import { BRINGS, flyable } from './expected';

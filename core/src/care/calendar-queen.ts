@@ -1,5 +1,5 @@
 import { DEVELOPMENT, type QueenStart, type QueenTimetable, daysToEmergence, queenTimetable } from '../biology';
-import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf, upperFirst, spoken } from '../units';
+import { type CivilDate, addDays, daysBetween, laterOf } from '../units';
 import type { CalendarFacts, Dates } from './calendar-types';
 import { newColonyPlan } from './new-colony';
 import { standing } from './standing-event';

@@ -1,5 +1,5 @@
 import { PHASE_WORK, type PhaseSpan, phaseOn, swarmingOn } from '../season';
-import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf, spoken } from '../units';
+import { type CivilDate, addDays, daysBetween, laterOf } from '../units';
 import { careDates } from './calendar-care';
 import { queenDates, queenInTheMaking } from './calendar-queen';
 import type {

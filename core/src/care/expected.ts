@@ -1,6 +1,6 @@
 import { DEVELOPMENT, daysToEmergence } from '../biology';
 import { type DayWeather, type Forage, type Phase, type PhaseSpan, inBloom, nectarOn, phaseOn } from '../season';
-import { type CivilDate, addDays, dayAndMonth, daysBetween, earlierOf, laterOf, within } from '../units';
+import { type CivilDate, addDays, daysBetween, earlierOf, laterOf, within } from '../units';
 import { eatenDaily } from './eating';
 import { say } from './said';
 import type { Text } from '../language';

@@ -1,4 +1,4 @@
-import { addDays, dayAndMonth, daysBetween, laterOf, roundTo } from '../units';
+import { addDays, dayAndMonth, daysBetween, laterOf } from '../units';
 import { type Advice, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { daysOfFood, foodOf } from './feed';

@@ -1,6 +1,6 @@
 import { lastLaying } from '../biology';
 import type { Phase } from '../season';
-import { addDays, dayAndMonth, daysBetween, laterOf, spoken } from '../units';
+import { addDays, daysBetween, laterOf, spoken } from '../units';
 import { type Advice, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { say } from './said';

@@ -1,6 +1,6 @@
 import { queenTimetable } from '../biology';
 import { type QueenCell, readCells } from '../inspection';
-import { addDays, dayAndMonth, daysBetween } from '../units';
+import { addDays, daysBetween } from '../units';
 import { type Advice, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { say } from './said';

@@ -1,6 +1,6 @@
 import { beesDue } from '../biology';
 import { type Phase, nectarOf } from '../season';
-import { addDays, dayAndMonth, roundTo } from '../units';
+import { addDays } from '../units';
 import { type Advice, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { say } from './said';

@@ -1,4 +1,3 @@
-import { roundTo } from '../units';
 import { eatenDaily } from './eating';
 import type { ExpectedState } from './expected';
 import { say } from './said';

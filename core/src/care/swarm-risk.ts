@@ -1,6 +1,6 @@
 import { DEVELOPMENT, beesDue, daysToEmergence } from '../biology';
 import type { PhaseSpan } from '../season';
-import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf, roundTo } from '../units';
+import { type CivilDate, addDays, daysBetween, laterOf } from '../units';
 import type { ColonyRecord } from './expected';
 import { say } from './said';
 import type { Text } from '../language';

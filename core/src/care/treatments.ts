@@ -1,4 +1,4 @@
-import { type CivilDate, addDays, dayAndMonth, daysBetween, laterOf, spoken } from '../units';
+import { type CivilDate, addDays, daysBetween, laterOf } from '../units';
 import type { ColonyEvent } from './colony-event';
 import type { Feeding } from './feed-uptake';
 import { say } from './said';

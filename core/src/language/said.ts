@@ -46,7 +46,7 @@ export const saying =
     code: Code,
     ...[of]: Catalogue[Code] extends null ? [] : [of: Catalogue[Code]]
   ): Said =>
-    of === undefined ? { say: `${room}/${code}` } : { say: `${room}/${code}`, of: of as object };
+    of === undefined ? { say: `${room}/${code}` } : { say: `${room}/${code}`, of: of! };
 
 const SAYS = /^[a-z]+\/[a-z0-9-]+$/;
 

@@ -44,7 +44,7 @@ function sentence(language: Language, { say, of }: Said, way: Way): string {
   const [room, code] = say.split('/') as [string, string];
   const made = room === 'language' ? TOGETHER[code as keyof typeof TOGETHER] : language.sentences[room]?.[code];
   if (made === undefined) throw new RangeError(`there is no sentence ${say} in this language`);
-  return typeof made === 'function' ? (made as (facts: unknown, way: Way) => string)(of, way) : `${made as string}`;
+  return typeof made === 'function' ? (made as (facts: unknown, way: Way) => string)(of, way) : (made as string);
 }
 
 /** A value whose texts may still be sentences without a language. */

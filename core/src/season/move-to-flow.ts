@@ -1,4 +1,4 @@
-import { type CivilDate, addDays, dayAndMonth, daysBetween } from '../units';
+import { type CivilDate, addDays, daysBetween } from '../units';
 import type { Forage } from './forage';
 import { say } from './said';
 import type { Text } from '../language';

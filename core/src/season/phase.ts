@@ -1,4 +1,4 @@
-import { type CivilDate, type MonthDay, addDays, dayAndMonth, daysBetween, lastOf, roundTo, within } from '../units';
+import { type CivilDate, type MonthDay, addDays, daysBetween, lastOf, within } from '../units';
 import { FLOW_NECTAR, type Forage, GAP_NECTAR, inBloom, nectarOf, nectarOn } from './forage';
 import { type DayWeather, type UsualYear, usualMean } from './usual';
 import { say } from './said';

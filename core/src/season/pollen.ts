@@ -1,5 +1,5 @@
 import type { PollenColour } from '../inspection';
-import { type CivilDate, dayOfYear, daysBetween, spoken } from '../units';
+import { type CivilDate, dayOfYear, daysBetween } from '../units';
 import { say } from './said';
 import { type Text, inOne } from '../language';
 

@@ -230,7 +230,7 @@ export const careSentences: Sentences<CareSentences> = {
   'kg-l-water-2': ({ sugar, sugar2 }, w) => `${w.kg(sugar)} with ${w.litres(sugar2, 1)} of water`,
   'density-bx-sucrose-icumsa-formula-2': 'density of 66.7 °Bx sucrose by the ICUMSA formula, from memory',
   'candy-fondant': 'candy or fondant',
-  kg: ({ sugar }, w) => `${w.kg(sugar)}`,
+  kg: ({ sugar }, w) => w.kg(sugar),
   'tenth-water-fondant-common-practice': 'a tenth of water in fondant, common practice',
   'kg-found-least-wanted': ({ food, least, phase, has }, w) =>
     `${w.kg(food, 1)} found, at least ${w.number(least)} wanted${phase !== null && has ? ' for winter' : ''}`,
@@ -246,11 +246,11 @@ export const careSentences: Sentences<CareSentences> = {
     `Feed ${w.text(amount)}${starving ? ' now' : ''}${again ? ', then look again' : ''}`,
   'food-wanted-less-food-found':
     'Food wanted less food found, as sugar; no more at once than they can take in about a week.',
-  'kg-2': ({ upTo }, w) => `${w.kg(upTo)}`,
+  'kg-2': ({ upTo }, w) => w.kg(upTo),
   'found-nest': 'found in the nest',
   'kg-to': ({ value, low, high }, w) => `${w.kg(value, 1)} (${w.number(low, 1)} to ${w.number(high, 1)})`,
   'found-supers': 'found in the supers',
-  'kg-3': ({ superKg }, w) => `${w.kg(superKg, 1)}`,
+  'kg-3': ({ superKg }, w) => w.kg(superKg, 1),
   'text-2': ({ whole, unit, again, portion }, w) =>
     `${w.number(whole)} ${w.text(unit)}${again ? `, ${w.number(portion)} ${w.text(unit)} at a time` : ''}`,
   'house-practice-store-wanted': ({ source }, w) => `House practice for the store wanted; ${w.text(source)}.`,
@@ -316,7 +316,7 @@ export const careSentences: Sentences<CareSentences> = {
   'eggs-found-youngest-brood-says': ({ from, to }, w) =>
     `No eggs found; the youngest brood says last laid ${w.number(from)} to ${w.number(to)} days ago`,
   'brood-all-tell-when-she': 'No brood at all to tell when she last laid',
-  'doubtful-frame-settled': ({ frames }, w) => `Doubtful on frame ${frames.join(', ')}, not settled`,
+  'doubtful-frame-settled': ({ frames }) => `Doubtful on frame ${frames.join(', ')}, not settled`,
   'queen-seen': 'The queen was seen',
   'every-opening-costs-colony-part': 'Every opening costs the colony part of a day',
   'drone-layer-give-frame-young': 'Drone layer? Give a frame with young larvae and look again',

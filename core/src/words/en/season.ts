@@ -103,7 +103,7 @@ export const seasonSentences: Sentences<SeasonSentences> = {
   'tick-signs-next-visit-new': 'Tick the signs at the next visit: new wax, festoons, what they do with syrup.',
   'days-ago': ({ ago }, w) => `${w.number(ago)} days ago`,
   'at-openings': ({ seen }, w) => `, at ${w.number(seen)} openings`,
-  'in-bloom': ({ plants }, w) => `${plants.join(', ')} in bloom`,
+  'in-bloom': ({ plants }) => `${plants.join(', ')} in bloom`,
   'nothing-nectar-bloom': 'nothing with nectar in bloom',
   'last-days-kept': ({ lostDays }, w) => `${w.number(lostDays)} of the last 5 days kept them in`,
   'scale-hive-kg-day': ({ gain, gain2 }, w) =>
@@ -175,7 +175,7 @@ export const seasonSentences: Sentences<SeasonSentences> = {
   'first-evidence-ends-visit': 'First evidence ends the visit',
   'queen-lost-now-colony-lost': 'A queen lost now is a colony lost.',
   'liquid-feed-longer-taken-below': 'Liquid feed is no longer taken below 10 °C.',
-  'and-others': ({ plants }, w) => `${plants.join(', ')} and others`,
+  'and-others': ({ plants }) => `${plants.join(', ')} and others`,
   'c-over-two-weeks': ({ mean }, w) => `${w.celsius(mean, 0)} over two weeks`,
   'real-winter-here-year-turns': 'no real winter here: the year turns with the sun',
   'cold-begins-about': ({ date }, w) => `cold begins about ${w.day(date)}`,

@@ -32,11 +32,11 @@ export async function up(db: Knex): Promise<void> {
 }
 
 async function isJson(db: Knex, table: string, column: string): Promise<boolean> {
-  const found = await db('information_schema.check_constraints')
+  const found: unknown[] = await db('information_schema.check_constraints')
     .whereRaw('constraint_schema = database()')
     .where({ table_name: table, constraint_name: column })
-    .first('check_clause');
-  return found !== undefined;
+    .select('check_clause');
+  return found.length > 0;
 }
 
 export const down = noWayBack;

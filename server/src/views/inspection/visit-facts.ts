@@ -6,7 +6,7 @@ import { type Due, queenInTheMaking } from '@brave-comb/core/care';
 import { supers } from '@brave-comb/core/equipment';
 import { type VisitDepth, temperTrend } from '@brave-comb/core/inspection';
 import type { Phase } from '@brave-comb/core/season';
-import { dayAndMonth, spoken } from '@brave-comb/core/units';
+import { spoken } from '@brave-comb/core/units';
 import { type Ensemble, fitDepth, hindrance, DEPTHS, sunElevation, weatherAt } from '@brave-comb/core/weather';
 import type { Context } from '../../context';
 import { clockAt, dateAt } from '../../dates';

@@ -46,7 +46,7 @@ export async function planBoard(context: Context, actor: Actor): Promise<Sayable
     skills: season.checklist.skills.map(({ id, name, indoors }) => ({ id, name, indoors })),
     away: Object.fromEntries(season.away),
     closed: season.forbids.map(({ group, slot, hive, why }) => ({ group, slot, hive, why })),
-    problem: season.problem as PlanBoard['problem'],
+    problem: season.problem,
     pins: season.pins.map(({ id, by_name, at, what }) => ({ id, by: by_name, at: iso(at), what })),
     hopeless: hopelessBecause(season.problem),
     conflict: conflictIn(season),

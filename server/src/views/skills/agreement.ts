@@ -49,8 +49,7 @@ async function assessors(db: Context['db'], school: string): Promise<NonNullable
   const people = await peopleOf(db, school, [...new Set(judged.map(({ assessor }) => assessor))]);
   const nameOf = (id: string) => people.find((each) => each.id === id)?.name ?? '';
   const together = assessorsTogether(judged);
-  const wordOf = ({ kappa }: { readonly kappa: number | null }) =>
-    kappa === null ? null : kappaWord(kappa);
+  const wordOf = ({ kappa }: { readonly kappa: number | null }) => (kappa === null ? null : kappaWord(kappa));
   return {
     together: together && { ...together, word: wordOf(together) },
     pairs: assessorPairs(judged).map(({ assessors: [one, other], kappa }) => ({

@@ -101,7 +101,7 @@ async function carryPhotos(
 
 /** What an older version kept is read with the ids of today. */
 async function carryIds(change: IDBPTransaction<Device, StoreNames<Device>[], 'versionchange'>): Promise<void> {
-  const carry = async <Name extends StoreNames<Device>>(name: Name): Promise<void> => {
+  const carry = async (name: StoreNames<Device>): Promise<void> => {
     for (let at = await change.objectStore(name).openCursor(); at; at = await at.continue()) {
       const now = withIdsOfNow(at.value);
       if (now !== at.value) await at.update(now);
