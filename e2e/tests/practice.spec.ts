@@ -65,7 +65,7 @@ test('weather, order, stopping and what next are answered, and an indoor plan fo
   await expect(page.getByRole('heading', { name: 'In the trade’s order' })).toBeVisible();
 
   for (const [topic, answer] of [
-    ['stop', 'go-on'],
+    ['stop', 'go on'],
     ['next', 'Leave it alone'],
   ] as const) {
     await page.goto(`/practice/${topic}`);
