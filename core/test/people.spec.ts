@@ -6,11 +6,15 @@ import {
   lightningClear,
   lightningDistance,
   nesterov,
-  peopleAdvice,
+  peopleAdvice as peopleAdviceInCodes,
   relativeHumidity,
-  smokerFire,
+  smokerFire as smokerFireInCodes,
   windChill,
 } from '../src/weather';
+import { answersInEnglish } from './in-english';
+
+const peopleAdvice = answersInEnglish(peopleAdviceInCodes);
+const smokerFire = answersInEnglish(smokerFireInCodes);
 
 const toC = (f: number) => (f - 32) / 1.8;
 const toF = (c: number) => c * 1.8 + 32;

@@ -10,16 +10,14 @@ import {
   gateSkills,
   isDefensive,
   isOpen,
-  missingText,
-  ruleText,
   standingChanges,
-  standingText,
   STANDING_STATES,
   stepsBack,
   termOf,
 } from '../src/skills';
 import { addDays } from '../src/units';
 import { listWith, RULE, shown, standings, TODAY } from './evidence';
+import { missingText, ruleText, standingText } from '../src/words/en/standing';
 
 const withRule = (rule: Partial<EvidenceRule>) => listWith('finds-eggs', { rule: { ...RULE, ...rule } });
 const eggs = (

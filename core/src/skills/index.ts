@@ -8,4 +8,4 @@ export * from './gates';
 export * from './skill';
 export type { Missing } from './held';
 export * from './standing';
-export * from './words';
+export { ruleSaid, standingSaid } from './said';

@@ -1,4 +1,6 @@
 import { within } from '../units';
+import { say } from './said';
+import { type Text } from '../language';
 
 /** One day for the fire index. */
 export interface FireDay {
@@ -43,21 +45,15 @@ export interface SmokerFire {
   readonly index: number;
   readonly danger: FireDanger;
   readonly dryDays: number;
-  readonly advice: readonly string[];
+  readonly advice: readonly Text[];
 }
 
-const ADVICE: Readonly<Record<FireDanger, readonly string[]>> = {
-  none: ['Empty the smoker on bare ground and pour water on it.'],
-  low: ['Empty the smoker on bare ground and pour water on it.'],
-  moderate: ['Set the smoker on a plate or bare ground, never in grass. A bucket of water stands beside it.'],
-  high: [
-    'Light it on bare ground only, out of the wind, with water and a beater at hand; one person minds it.',
-    'Ask whether open fire is banned today. A spray bottle instead of smoke is enough for a quick look.',
-  ],
-  extreme: [
-    'No smoker: use a spray bottle, or put the visit off. Local fire bans decide.',
-    'Keep vehicles off dry grass.',
-  ],
+const ADVICE: Readonly<Record<FireDanger, readonly Text[]>> = {
+  none: [say('empty-smoker-bare-ground-pour')],
+  low: [say('empty-smoker-bare-ground-pour')],
+  moderate: [say('set-smoker-plate-bare-ground')],
+  high: [say('light-bare-ground-only-out'), say('ask-whether-open-fire-banned')],
+  extreme: [say('smoker-use-spray-bottle-put'), say('keep-vehicles-off-dry-grass')],
 };
 
 /**

@@ -1,5 +1,7 @@
 import { roundTo, within } from '../units';
 import type { Weather } from './hour';
+import { say } from './said';
+import { type Text } from '../language';
 
 const toF = (celsius: number): number => celsius * 1.8 + 32;
 const toC = (fahrenheit: number): number => (fahrenheit - 32) / 1.8;
@@ -93,7 +95,7 @@ export interface PeopleAdvice {
   readonly breakMinutes: number;
   /** Water for each person and hour, litres. */
   readonly waterLitres: number;
-  readonly notes: readonly string[];
+  readonly notes: readonly Text[];
 }
 
 /**
@@ -127,18 +129,12 @@ export function peopleAdvice(weather: Weather): PeopleAdvice {
   };
 }
 
-const HEAT_NOTES: Readonly<Record<HeatClass, readonly string[]>> = {
+const HEAT_NOTES: Readonly<Record<HeatClass, readonly Text[]>> = {
   none: [],
-  caution: ['Shade and water where people take their veils off.'],
-  'extreme-caution': [
-    'Suits open in the shade at each break; the lightest veil that closes.',
-    'Dizzy, sick or a headache: out of the suit, into the shade, water, and do not leave them alone.',
-  ],
-  danger: [
-    'Short turns, early or late in the day only. Look at each other.',
-    'Hot, confused or not sweating: call the emergency number and cool them at once.',
-  ],
-  'extreme-danger': ['No work in suits at this heat.'],
+  caution: [say('shade-water-where-people-take')],
+  'extreme-caution': [say('suits-open-shade-each-break'), say('dizzy-sick-headache-out-suit')],
+  danger: [say('short-turns-early-late-day'), say('hot-confused-sweating-call-emergency')],
+  'extreme-danger': [say('work-suits-heat')],
 };
 
 function coldAdvice(felt: number): PeopleAdvice {
@@ -148,12 +144,7 @@ function coldAdvice(felt: number): PeopleAdvice {
     workMinutes: felt < -15 ? 20 : 60,
     breakMinutes: 10,
     waterLitres: 0.25,
-    notes:
-      felt < -27
-        ? ['Bare skin can freeze within half an hour at this wind chill.']
-        : felt < 5
-          ? ['Warm gloves off the hive: cold hands crush bees and drop frames. Something hot at the break.']
-          : [],
+    notes: felt < -27 ? [say('bare-skin-can-freeze-within')] : felt < 5 ? [say('warm-gloves-off-hive-cold')] : [],
   };
 }
 

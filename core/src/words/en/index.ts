@@ -6,8 +6,8 @@ import { inspectionNames } from './inspection';
 import { planningNames } from './planning';
 import { practiceNames } from './practice';
 import { seasonNames, seasonSentences } from './season';
-import { skillsNames } from './skills';
-import { weatherNames } from './weather';
+import { skillsNames, skillsSentences } from './skills';
+import { weatherNames, weatherSentences } from './weather';
 
 /** What each id is called, by the set that it is of. */
 export const names = {
@@ -26,7 +26,13 @@ const both = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 
 /** English, as it is written in Britain. */
 export const english: Language = {
-  sentences: { biology: biologySentences, care: careSentences, season: seasonSentences },
+  sentences: {
+    biology: biologySentences,
+    care: careSentences,
+    season: seasonSentences,
+    skills: skillsSentences,
+    weather: weatherSentences,
+  },
   list: (parts) => both.format(parts),
 };
 const way = wayOf(english);

@@ -1,4 +1,7 @@
+import type { Sentences } from '../../language';
+import type { SkillsSentences } from '../../skills/said';
 import type { KappaBand, StandingState, ColonyThing } from '../../skills';
+import { ruleText, standingText } from './standing';
 
 /** What things are called, by their ids. */
 export const skillsNames = {
@@ -28,4 +31,10 @@ export const skillsNames = {
     'lively-bees': 'lively bees',
     'doubtful-brood': 'doubtful brood',
   } satisfies Record<ColonyThing, string>,
+};
+
+/** Sentences of the room, from their facts. */
+export const skillsSentences: Sentences<SkillsSentences> = {
+  standing: ({ standing, rule }) => standingText(standing, rule),
+  rule: ({ rule }) => ruleText(rule),
 };

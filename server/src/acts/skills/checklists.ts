@@ -1,3 +1,4 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import {
   type Checklist,
@@ -7,7 +8,7 @@ import {
   skillOf,
   type Standings,
   standingChanges,
-  standingText,
+  standingSaid,
   stepsBack,
 } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../../context';
@@ -51,7 +52,7 @@ export async function previewChecklist(
   context: Context,
   actor: Actor,
   skills: readonly Skill[],
-): Promise<Output<Endpoints['previewChecklist']>> {
+): Promise<Sayable<Output<Endpoints['previewChecklist']>>> {
   const { db } = context;
   const trainees = await learnersOf(db, actor.school);
   const [people, counts, now] = await Promise.all([
@@ -75,7 +76,7 @@ export async function previewChecklist(
       before: change.before,
       after: change.after,
       stepsBack: stepsBack(change),
-      says: standingText(change.after, skillOf(next, change.skill)!.rule),
+      says: standingSaid(change.after, skillOf(next, change.skill)!.rule),
     })),
     dropped: now.checklist.skills
       .filter(({ id }) => !goesOn.has(id))

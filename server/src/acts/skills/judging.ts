@@ -1,5 +1,6 @@
+import { inEnglish } from '../../words';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
-import { isOpen, standingText } from '@brave-comb/core/skills';
+import { isOpen, standingSaid } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
 import { revise } from '../../database/revision-store';
@@ -180,7 +181,7 @@ export async function signOffSkills(
         throw new Refusal(
           422,
           'rule-not-met',
-          `“${skill.name}” is ${standingText(where, skill.rule)}. Say why it is signed all the same, or leave it out.`,
+          `“${skill.name}” is ${inEnglish(standingSaid(where, skill.rule))}. Say why it is signed all the same, or leave it out.`,
         );
     }
     await insertSignOffs(

@@ -1,6 +1,7 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { SKILL_LEVELS } from '@brave-comb/core/inspection';
-import { isOpen, levelSays, missingGates, ruleText, skillOf, standingText } from '@brave-comb/core/skills';
+import { isOpen, levelSays, missingGates, ruleSaid, skillOf, standingSaid } from '@brave-comb/core/skills';
 import { roundTo, spoken } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
@@ -22,7 +23,7 @@ type Passport = Output<(typeof endpoints)['passport']>;
 type Evidence = Passport['earlier'][number];
 
 /** A trainee's standing in every skill, and all that it rests on. */
-export async function passport(context: Context, actor: Actor, trainee: string): Promise<Passport> {
+export async function passport(context: Context, actor: Actor, trainee: string): Promise<Sayable<Passport>> {
   const { db } = context;
   const person = await traineeSeenBy(db, actor, trainee);
   const [{ checklist, standing, words, today }, shown] = await Promise.all([
@@ -50,11 +51,11 @@ export async function passport(context: Context, actor: Actor, trainee: string):
       name: skill.name,
       phase: skill.phase,
       shownBy: skill.shownBy,
-      rule: ruleText(skill.rule),
+      rule: ruleSaid(skill.rule),
       asked: skill.rule.level,
       sounds: SKILL_LEVELS.map((level) => levelSays(skill, level)),
       standing: where,
-      says: standingText(where, skill.rule),
+      says: standingSaid(where, skill.rule),
       evidence: evidence.filter((each) => ids.has(each.skill)),
       signOffs: words.signOffs
         .filter((each) => each.skill === skill.id)

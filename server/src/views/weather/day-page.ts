@@ -177,7 +177,7 @@ function middleHours(members: readonly (readonly Weather[])[], start: number): M
 }
 
 /** Advice for people by the day's hardest hour of work: the one that feels hottest, or the coldest where it is cold. */
-function peoplePart(hours: readonly (readonly [number, Weather])[]): DayPage['people'] {
+function peoplePart(hours: readonly (readonly [number, Weather])[]): Sayable<DayPage>['people'] {
   const warmest = [...hours].sort((a, b) => b[1].temperature - a[1].temperature)[0];
   if (!warmest) return null;
   const [at, weather] = warmest;
@@ -193,7 +193,7 @@ function firePart(
   before: readonly { date: string; high: number; dewPoint: number; rain: number }[],
   ahead: readonly { date: string; high: number; dewPoint: number; rain: number }[],
   date: string,
-): DayPage['fire'] {
+): Sayable<DayPage>['fire'] {
   const days = [...before, ...ahead].filter((day) => day.date <= date && day.date > addDays(date, -FIRE_DAYS));
   if (days.at(-1)?.date !== date) return null;
   // Rain of the day itself may still be to come when the smoker is lit.

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
-import { type EvidenceRule, ruleText } from '@brave-comb/core/skills';
+import { type EvidenceRule, ruleSaid } from '@brave-comb/core/skills';
 import equal from 'fast-deep-equal';
-import { Named } from '../ui/words';
+import { Named, said } from '../ui/words';
 
 const UP_TO = (most: number, least = 1) => Array.from({ length: most - least + 1 }, (_, at) => least + at);
 const MONTHS = [3, 6, 9, 10, 12, 14, 18, 24, 36] as const;
@@ -148,7 +148,7 @@ export class RuleSentence {
   });
   protected readonly wasText = computed(() => {
     const was = this.was();
-    return was ? ruleText(was) : '';
+    return was ? said(ruleSaid(was)) : '';
   });
 
   protected changed(key: keyof EvidenceRule): boolean {

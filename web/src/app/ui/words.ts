@@ -23,9 +23,12 @@ export class Named implements PipeTransform {
 }
 
 /** A sentence that was made on this device, in words. */
+export const said = (text: Text): string => inEnglish(text);
+
+/** The same in a template. */
 @Pipe({ name: 'said' })
 export class InWords implements PipeTransform {
   transform(text: Text): string {
-    return inEnglish(text);
+    return said(text);
   }
 }

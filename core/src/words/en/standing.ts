@@ -1,7 +1,6 @@
-import { dayAndMonth, spoken } from '../units';
-import type { EvidenceRule } from './skill';
-import type { Missing } from './held';
-import type { Standing } from './standing';
+import { dayAndMonth, spoken } from '../../units';
+import type { EvidenceRule, Missing } from '../../skills';
+import type { SkillsSentences } from '../../skills/said';
 
 /**
  * What is still missing, in words.
@@ -53,7 +52,10 @@ function more(
  * @param rule its evidence rule
  * @returns a sentence without a stop
  */
-export function standingText({ state, missing, until, signature }: Standing, rule: EvidenceRule): string {
+export function standingText(
+  { state, missing, until, signature }: SkillsSentences['standing']['standing'],
+  rule: EvidenceRule,
+): string {
   const fell = signature === 'fallen' ? '; the signature fell: evidence it rested on was struck' : '';
   const kept = signature === 'by-exception' && (state === 'shown' || state === 'signed-off') ? ' by exception' : '';
   if (state === 'not-met') return `not met: ${spoken(rule.level)} ${rule.times === 1 ? 'once' : `${rule.times} times`}`;

@@ -1,0 +1,20 @@
+import { type Said, saying } from '../language';
+import type { EvidenceRule } from './skill';
+import type { Standing } from './standing';
+
+/** What this room says, with the facts of each sentence. */
+export interface SkillsSentences {
+  standing: { standing: Pick<Standing, 'state' | 'missing' | 'until' | 'signature'>; rule: EvidenceRule };
+  rule: { rule: EvidenceRule };
+}
+
+const say = saying<SkillsSentences>('skills');
+
+/** A standing as it is told, with what is missing or until when it holds. */
+export const standingSaid = (
+  { state, missing, until, signature }: SkillsSentences['standing']['standing'],
+  rule: EvidenceRule,
+): Said => say('standing', { standing: { state, missing, until, signature }, rule });
+
+/** An evidence rule as it is told: what it takes and how long it holds. */
+export const ruleSaid = (rule: EvidenceRule): Said => say('rule', { rule });
