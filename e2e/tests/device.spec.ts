@@ -227,3 +227,73 @@ test('who signs out in one window is gone from the other', async ({ page, contex
   await beside.getByRole('link', { name: 'Trainees' }).click();
   await expect(beside.getByRole('button', { name: 'Sign in' })).toBeVisible({ timeout: 20_000 });
 });
+
+test('what an older version kept and did not send is sent after the upgrade, by the names of today', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page, 'morag');
+  await openVisit(page, '7');
+  const visit = page.url().split('/').at(-1) ?? '';
+  const { person } = (await (await page.request.get('/api/people/me')).json()) as { person: { id: string } };
+  const entry = '01a22742-aaaa-7aaa-8aaa-aaaaaaaaaaaa';
+  // A page of this server that is not the application: nothing holds the device's database open.
+  await page.goto('/api/health/ready');
+  await page.evaluate(
+    async ([by, of, id]) => {
+      const opened = (version?: number, upgrade?: (db: IDBDatabase) => void) =>
+        new Promise<IDBDatabase>((done) => {
+          const open = indexedDB.open('brave-comb', version);
+          open.onupgradeneeded = () => upgrade?.(open.result);
+          open.onsuccess = () => done(open.result);
+        });
+      const now = await opened();
+      const rows: [store: string, key: IDBValidKey, value: unknown][] = [];
+      const stores = Array.from(now.objectStoreNames).map((name) => {
+        const store = now.transaction(name).objectStore(name);
+        return { name, keyPath: store.keyPath, indexes: Array.from(store.indexNames) };
+      });
+      for (const { name } of stores) {
+        const all = now.transaction(name).objectStore(name).openCursor();
+        await new Promise<void>((done) => {
+          all.onsuccess = () => {
+            if (!all.result) return done();
+            rows.push([name, all.result.key, all.result.value]);
+            all.result.continue();
+          };
+        });
+      }
+      now.close();
+      await new Promise((done) => (indexedDB.deleteDatabase('brave-comb').onsuccess = done));
+      const before = await opened(4, (db) => {
+        for (const { name, keyPath, indexes } of stores) {
+          const store = db.createObjectStore(name, keyPath === null ? {} : { keyPath });
+          for (const index of indexes) store.createIndex(index, index);
+        }
+      });
+      const change = before.transaction(
+        stores.map(({ name }) => name),
+        'readwrite',
+      );
+      for (const [name, key, value] of rows) {
+        const store = change.objectStore(name);
+        if (store.keyPath === null) store.put(value, key);
+        else store.put(value);
+      }
+      const made = { id, at: '2026-05-14T06:40:00.000Z', by, body: { kind: 'sign noticed', sign: 'at the hand' } };
+      change.objectStore('entries').put({ id, visit: of, entry: made, problem: null });
+      await new Promise((done) => (change.oncomplete = done));
+      before.close();
+    },
+    [person.id, visit, entry] as const,
+  );
+  await page.goto(`/at-the-hive/visit/${visit}`);
+  await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 30_000 });
+  await expect
+    .poll(async () => {
+      const file = await page.request.get(`/api/visits/${visit}`);
+      const { entries } = (await file.json()) as { entries: { id: string; body: unknown }[] };
+      return entries.find(({ id }) => id === entry)?.body;
+    })
+    .toEqual({ kind: 'sign-noticed', sign: 'at-the-hand' });
+});
