@@ -14,7 +14,7 @@ import {
   dueOf,
   gradeOf,
   hourSays,
-  indoorPlan,
+  indoorPlan as indoorPlanInCodes,
   levelAfter,
   makeDrill,
   markAnswer,
@@ -23,7 +23,7 @@ import {
   markTouches,
   momentSays,
   progressOf,
-  readiness,
+  readiness as readinessInCodes,
   secondsFor,
   type PracticeShown,
   shownInPractice,
@@ -35,6 +35,8 @@ import { Random } from '../src/units';
 import { DEFAULT_LIMITS } from '../src/weather';
 import { answersInEnglish } from './in-english';
 
+const readiness = answersInEnglish(readinessInCodes);
+const indoorPlan = answersInEnglish(indoorPlanInCodes);
 const markOrder = answersInEnglish(markOrderInCodes);
 const markReading = answersInEnglish(markReadingInCodes);
 

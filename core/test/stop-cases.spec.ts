@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { type CloseFacts, type Question, parseSide } from '../src/inspection';
 import { type StopAnswer, type StopDrill, momentSays } from '../src/practice';
+import { inEnglish } from '../src/words';
 
 /** Frames as they were read, both sides: "frame | other side"; one line for both sides alike. Eleven frames stand in the box. */
 type Case = readonly [
@@ -131,8 +132,8 @@ describe('stop or go on, as a beekeeper would answer', () => {
       };
       const says = momentSays(drill);
       expect(says.answer).toBe(answer);
-      expect(says.why.join(' ')).toMatch(why);
-      if (answer === 'finish-frame') expect(says.why.join(' ')).not.toMatch(/^Cover the frames and wait/);
+      expect(inEnglish(says.why).join(' ')).toMatch(why);
+      if (answer === 'finish-frame') expect(inEnglish(says.why).join(' ')).not.toMatch(/^Cover the frames and wait/);
     },
   );
 });

@@ -257,9 +257,10 @@ test('what an older version kept and did not send is sent after the upgrade, by 
         const all = now.transaction(name).objectStore(name).openCursor();
         await new Promise<void>((done) => {
           all.onsuccess = () => {
-            if (!all.result) return done();
-            rows.push([name, all.result.key, all.result.value]);
-            all.result.continue();
+            if (all.result) {
+              rows.push([name, all.result.key, all.result.value]);
+              all.result.continue();
+            } else done();
           };
         });
       }

@@ -3,6 +3,8 @@ import { readingHabits } from '../skills';
 import { meanOf } from '../statistics';
 import { OF_LATE, type Progress } from './progress';
 import { TOPICS, type TopicId, topicOf } from './topics';
+import { say } from './said';
+import type { Text } from '../language';
 
 /** Where somebody of a group stands. */
 export interface GroupMember {
@@ -22,7 +24,7 @@ export interface Station {
   readonly how: string;
   /** How weak the group is, 0 knows it to 1 knows nothing. */
   readonly weakness: number;
-  readonly why: readonly string[];
+  readonly why: readonly Text[];
   /** Pairs: somebody strong with somebody weak. */
   readonly pairs: readonly (readonly string[])[];
 }
@@ -71,7 +73,7 @@ export function indoorPlan(members: readonly GroupMember[], minutes: number, sta
   }));
 }
 
-function whyWeak(members: readonly GroupMember[], topic: TopicId): readonly string[] {
+function whyWeak(members: readonly GroupMember[], topic: TopicId): readonly Text[] {
   const own = members.map((member) => member.progress.find((each) => each.topic === topic)!);
   const tried = own.filter(({ answers }) => answers > 0);
   const late = tried.map(({ answers, rightOfLate }) => ({ all: Math.min(OF_LATE, answers), share: rightOfLate ?? 0 }));
@@ -82,10 +84,12 @@ function whyWeak(members: readonly GroupMember[], topic: TopicId): readonly stri
   const open = members.filter((member) => topicOf(topic).skills.some((skill) => member.open.includes(skill))).length;
   const habits = topic.startsWith('comb-') ? members.flatMap(({ readings }) => readingHabits(readings)) : [];
   return [
-    ...(all === 0 ? ['Nobody tried it yet.'] : [`Right in ${right} of ${all} answers of late.`]),
-    ...(tried.length > 0 && tried.length < own.length ? [`${own.length - tried.length} never tried it.`] : []),
-    ...(open > 0 ? [`${open} ${open === 1 ? 'trainee has' : 'trainees have'} a skill of it open.`] : []),
-    ...habits.slice(0, 1).map((habit) => `At the hive: ${habit.says}`),
+    ...(all === 0 ? [say('nobody-tried-yet')] : [say('right-answers-late', { right, all })]),
+    ...(tried.length > 0 && tried.length < own.length
+      ? [say('never-tried', { trainees: own.length - tried.length })]
+      : []),
+    ...(open > 0 ? [say('skill-open', { open })] : []),
+    ...habits.slice(0, 1).map((habit) => say('at-the-hive', { says: habit.says })),
   ];
 }
 

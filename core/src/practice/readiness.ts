@@ -1,3 +1,5 @@
+import { say } from './said';
+import { type Text, inOne } from '../language';
 /** What somebody says of a question before and after a lesson. */
 export const POLL_ANSWERS = ['yes', 'no', 'unsure'] as const;
 export type PollAnswer = (typeof POLL_ANSWERS)[number];
@@ -15,7 +17,7 @@ export interface Vote {
 export interface Readiness {
   readonly counts: Readonly<Partial<Record<PollMoment, Readonly<Record<PollAnswer, number>>>>>;
   /** In words: who is unsure, and what the lesson changed. */
-  readonly says: string;
+  readonly says: Text;
 }
 
 const count = (votes: readonly Vote[]): Record<PollAnswer, number> => ({
@@ -32,7 +34,7 @@ const all = ({ yes, no, unsure }: Record<PollAnswer, number>): number => yes + n
  *
  * @param votes on one question, one of each person and moment
  * @returns counts for each moment with answers, and what they say
- * @example readiness([{ person: 'a', moment: 'before', answer: 'unsure' }]).says // 'Not ready: 1 of 1.'
+ * @example readiness([{ person: 'a', moment: 'before', answer: 'unsure' }]).says.say // 'practice/not-ready-of'
  */
 export function readiness(votes: readonly Vote[]): Readiness {
   const at = (moment: PollMoment) => votes.filter((vote) => vote.moment === moment);
@@ -44,21 +46,26 @@ export function readiness(votes: readonly Vote[]): Readiness {
   return { counts, says: saysOf(before, after) };
 }
 
-function saysOf(before: readonly Vote[], after: readonly Vote[]): string {
-  if (before.length === 0 && after.length === 0) return 'Nobody answered yet.';
+function saysOf(before: readonly Vote[], after: readonly Vote[]): Text {
+  if (before.length === 0 && after.length === 0) return say('nobody-answered-yet');
   const [first, last] = [count(before), count(after)];
-  if (after.length === 0) return `Not ready: ${notReady(first)} of ${all(first)}.`;
-  if (before.length === 0) return `Still not ready: ${notReady(last)} of ${all(last)}.`;
+  if (after.length === 0) return say('not-ready-of', { notReady: notReady(first), all: all(first) });
+  if (before.length === 0) return say('still-ready', { notReady: notReady(last), all: all(last) });
   const both = after.flatMap((vote) => {
     const earlier = before.find(({ person }) => person === vote.person);
     return earlier ? [{ from: earlier.answer, to: vote.answer }] : [];
   });
   const gained = both.filter(({ from, to }) => from !== 'yes' && to === 'yes').length;
   const lost = both.filter(({ from, to }) => from === 'yes' && to !== 'yes').length;
-  return [
-    `Not ready: ${notReady(first)} of ${all(first)} before, ${notReady(last)} of ${all(last)} after.`,
-    ...(gained > 0 ? [`${gained} gained.`] : []),
+  return inOne([
+    say('ready-before-after', {
+      before: notReady(first),
+      ofBefore: all(first),
+      after: notReady(last),
+      ofAfter: all(last),
+    }),
+    ...(gained > 0 ? [say('gained', { gained })] : []),
     // Whoever finds out that it is harder than it looked has learned something too.
-    ...(lost > 0 ? [`${lost} ${lost === 1 ? 'is' : 'are'} less sure than before: ask why.`] : []),
-  ].join(' ');
+    ...(lost > 0 ? [say('less-sure-than-before-ask', { lost })] : []),
+  ]);
 }

@@ -1,28 +1,30 @@
 import type { Letter } from '../../inspection';
 import { type CellKind, LETTER_OF, ROW_MM, CELL_MM, middleOf, neighboursOf } from './cells';
 import type { CombSide } from './side';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 /** What a cell looks like, without saying what it is: for those who hear the comb instead of seeing it. */
-export const LOOKS: Readonly<Record<CellKind, string>> = {
-  empty: 'open, the floor shines, nothing in it',
-  egg: 'open, one thin white rod on the floor',
-  'two-eggs': 'open, two thin white rods',
-  'young-larva': 'open, a small white comma in a milky pool',
-  'old-larva': 'open, a fat white ring that fills the floor',
-  'sealed-worker': 'lid, flat and tan, dry, level with its neighbours',
-  hatching: 'lid, a bee chews her way through it',
-  'sealed-drone': 'lid, high and domed like a bullet, a wide cell',
-  pollen: 'open, packed dull and coloured, half full',
-  nectar: 'open, a wet glitter',
-  'capped-honey': 'lid, pale wax that lies on what is under it',
-  foundation: 'no cell yet, only pressed wax',
-  spoilt: 'grey and furred or eaten through',
-  'sunken-lid': 'lid, dark, sunken and greasy',
-  'pierced-lid': 'lid, sunken with a ragged hole',
-  'bald-pupa': 'no lid, a white pupa with eyes looks out',
-  'twisted-larva': 'open, a yellowish larva lies twisted along the wall',
-  mummy: 'open, a hard chalky lump',
-  'domed-in-worker-cell': 'lid, domed, in a narrow worker cell among flat ones',
+export const LOOKS: Readonly<Record<CellKind, Text>> = {
+  empty: say('open-floor-shines-nothing'),
+  egg: say('open-one-thin-white-rod'),
+  'two-eggs': say('open-two-thin-white-rods'),
+  'young-larva': say('open-small-white-comma-milky'),
+  'old-larva': say('open-fat-white-ring-fills'),
+  'sealed-worker': say('lid-flat-tan-dry-level'),
+  hatching: say('lid-bee-chews-her-way'),
+  'sealed-drone': say('lid-high-domed-like-bullet'),
+  pollen: say('open-packed-dull-coloured-half'),
+  nectar: say('open-wet-glitter'),
+  'capped-honey': say('lid-pale-wax-lies-what'),
+  foundation: say('cell-yet-only-pressed-wax'),
+  spoilt: say('grey-furred-eaten-through'),
+  'sunken-lid': say('lid-dark-sunken-greasy'),
+  'pierced-lid': say('lid-sunken-ragged-hole'),
+  'bald-pupa': say('lid-white-pupa-eyes-looks'),
+  'twisted-larva': say('open-yellowish-larva-lies-twisted'),
+  mummy: say('open-hard-chalky-lump'),
+  'domed-in-worker-cell': say('lid-domed-narrow-worker-cell'),
 };
 
 /** A part of a comb, some cells wide and high. */

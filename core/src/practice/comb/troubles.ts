@@ -1,5 +1,7 @@
 import type { Random } from '../../units';
 import { type CellKind, type CombGrid, neighboursOf } from './cells';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 /** Troubles that a comb can show. */
 export const TROUBLES = [
@@ -13,30 +15,30 @@ export const TROUBLES = [
 export type Trouble = (typeof TROUBLES)[number];
 
 /** What one sees, and what follows. Common practice; a notifiable disease is decided by the bee inspector, never by a course. */
-export const TROUBLE_SAYS: Readonly<Record<Trouble, { readonly seen: string; readonly then: string }>> = {
+export const TROUBLE_SAYS: Readonly<Record<Trouble, { readonly seen: Text; readonly then: Text }>> = {
   'sunken-lids': {
-    seen: 'Lids sunken, dark or greasy, some with a ragged hole; brood spotty.',
-    then: 'Stop. Matchstick test by a supervisor, close, entrance small, nothing leaves this hive. Foul brood is notifiable in many places: the inspector decides.',
+    seen: say('lids-sunken-dark-greasy-some'),
+    then: say('stop-matchstick-test-supervisor-close'),
   },
   'twisted-larvae': {
-    seen: 'Open larvae off their place, yellow to brown, without the pearly shine.',
-    then: 'Close and call the supervisor. It may be a notifiable foul brood: the inspector decides.',
+    seen: say('open-larvae-off-their-place'),
+    then: say('close-call-supervisor-may-notifiable'),
   },
   'chalky-mummies': {
-    seen: 'Hard white or grey lumps in open cells and under pierced lids.',
-    then: 'Chalk brood, most likely: dry, warm and strong cures more than anything else. Look again in two weeks.',
+    seen: say('hard-white-grey-lumps-open'),
+    then: say('chalk-brood-most-likely-dry'),
   },
   'bald-brood': {
-    seen: 'Pupae uncapped in lines or patches, their eyes to be seen; the cells’ rims raised.',
-    then: 'Wax moth under the lids if in lines; mites if scattered. Count mites before deciding.',
+    seen: say('pupae-uncapped-lines-patches-their'),
+    then: say('wax-moth-under-lids-if'),
   },
   'drones-in-worker-cells': {
-    seen: 'Domed lids scattered among flat ones, in worker cells.',
-    then: 'The queen runs out of sperm, or workers lay: look for eggs, one or several, and for the queen.',
+    seen: say('domed-lids-scattered-among-flat'),
+    then: say('queen-runs-out-sperm-workers'),
   },
   'several-eggs-in-a-cell': {
-    seen: 'Two and more eggs in a cell, on the walls as well as the floor.',
-    then: 'Laying workers if on the walls and no queen; a young queen in her first week does it on the floor.',
+    seen: say('two-more-eggs-cell-walls'),
+    then: say('laying-workers-if-walls-queen'),
   },
 };
 

@@ -1,5 +1,5 @@
 import { EIGHTHS } from '../../inspection';
-import { scattered, type Random, spoken } from '../../units';
+import { scattered, type Random } from '../../units';
 import {
   type BeeOnComb,
   COMB_SUBJECTS,
@@ -16,6 +16,7 @@ import {
   troubledRecipe,
 } from '../comb';
 import type { Mark } from '../mark';
+import { say } from '../said';
 
 /** Grounds that cells are built on. Eggs show on dark ones and hide on new yellow or white wax. */
 export type Ground = 'dark' | 'light';
@@ -72,11 +73,11 @@ export function markTrouble(named: Trouble | null, truth: Trouble | null): Mark 
   const right = named === truth;
   if (truth === null)
     return right
-      ? { score: 1, right, says: ['The comb was sound.'] }
+      ? { score: 1, right, says: [say('comb-sound')] }
       : {
           score: 0.5,
           right,
-          says: ['The comb was sound.', 'To call it doubtful costs a second look; that is never wrong at the hive.'],
+          says: [say('comb-sound'), say('call-doubtful-costs-second-look')],
         };
   const { seen, then } = TROUBLE_SAYS[truth];
   const harmful = !right && (named === null || (SUSPECT.has(truth) && !SUSPECT.has(named)));
@@ -84,10 +85,8 @@ export function markTrouble(named: Trouble | null, truth: Trouble | null): Mark 
     score: right ? 1 : harmful ? 0 : 0.5,
     right,
     says: [
-      `It showed ${spoken(truth)}. ${seen}`,
-      ...(harmful && SUSPECT.has(truth)
-        ? ['Taken for something harmless it is carried on by frames, tools and gloves.']
-        : []),
+      say('it-showed', { truth, seen }),
+      ...(harmful && SUSPECT.has(truth) ? [say('taken-something-harmless-carried-frames')] : []),
       then,
     ],
   };

@@ -13,6 +13,7 @@ import { type OrderDrill, markOrder, someOrder } from './order';
 import { markReading } from './reading';
 import { type StopAnswer, type StopDrill, markMoment, someMoment } from './stop';
 import { type WeatherAnswer, type WeatherDrill, hourSays, markHour, someHour } from './weather';
+import { say } from '../said';
 
 /** What a drill is made from besides its seed: the school's own limits, and what was recorded. */
 export interface DrillSources {
@@ -101,5 +102,5 @@ export function markAnswer(drill: Drill, answer: Answer, sources: DrillSources):
   if (drill.kind === 'stop' && answer.kind === 'stop') return markMoment(answer.answer, drill);
   if (drill.kind === 'next' && answer.kind === 'next') return markNext(answer.advice, drill.advice);
   if (drill.kind === 'photo' && answer.kind === 'photo') return markPhoto(answer.choice, drill);
-  return { score: 0, right: false, says: ['Given up: look at it without the clock, then try the next one.'] };
+  return { score: 0, right: false, says: [say('given-up-look-without-clock')] };
 }

@@ -11,6 +11,7 @@ import {
 } from '../comb';
 import type { Mark } from '../mark';
 import { type CombPicture, pictureOf } from './comb';
+import { say } from '../said';
 
 /** What can be looked for. */
 export type Find = 'eggs' | 'two-eggs' | 'queen' | 'sunken';
@@ -84,13 +85,6 @@ function onQueen([x, y]: Touch, { x: qx, y: qy, heading, length }: BeeOnComb): b
 const touchedCells = (grid: CombGrid, touches: readonly Touch[]): ReadonlySet<number> =>
   new Set(touches.flatMap(([x, y]) => cellAt(grid, x, y) ?? []));
 
-const WORDS: Readonly<Record<Find, readonly [one: string, many: string]>> = {
-  eggs: ['egg', 'eggs'],
-  'two-eggs': ['cell with two eggs', 'cells with two eggs'],
-  queen: ['queen', 'queens'],
-  sunken: ['sunken or pierced lid', 'sunken or pierced lids'],
-};
-
 /**
  * Marks touches: what was found, what was overlooked, what was taken for it.
  *
@@ -107,15 +101,11 @@ export function markTouches(drill: FindDrill, touches: readonly Touch[]): Mark &
       : touchedCells(drill.side.grid, touches);
   const found = cells.filter((cell) => touched.has(cell));
   const wrong = [...touched].filter((cell) => !cells.includes(cell)).length;
-  const [one, many] = WORDS[find];
   const hits = Math.min(found.length, there);
   const says =
     there === 0
-      ? [touched.size === 0 ? `Rightly so: no ${one} on this side.` : `There was no ${one} on this side.`]
-      : [
-          `${hits} of ${there} ${there === 1 ? one : many} found.`,
-          ...(wrong > 0 ? [`${wrong} ${wrong === 1 ? 'touch was' : 'touches were'} something else.`] : []),
-        ];
+      ? [touched.size === 0 ? say('none-rightly', { find }) : say('none-there', { find })]
+      : [say('of-found', { hits, there, find }), ...(wrong > 0 ? [say('something-else', { wrong })] : [])];
   const score = there === 0 ? (touched.size === 0 ? 1 : 0) : (2 * hits) / (there + hits + wrong);
   return { score, right: score >= 0.8, says, found };
 }

@@ -2,9 +2,10 @@ import { type Advice, type AdviceKind, type ColonyFacts, DEFAULT_CARE, adviseCol
 import { type FrameSide, type QueenCell, estimateColony, queenStatus, shows } from '../../inspection';
 import { type Text, inOne } from '../../language';
 import { type Forage, nectarOn } from '../../season';
-import { type CivilDate, scattered, addDays, roundTo, spoken, upperFirst } from '../../units';
+import { type CivilDate, scattered, addDays, spoken, upperFirst } from '../../units';
 import type { Mark } from '../mark';
 import { MADE_FRAMES, MADE_KIND, madeNest } from './made-hive';
+import { say } from '../said';
 
 /** A colony on a day: what is known of it, and what the judges say. */
 export interface NextDrill {
@@ -23,26 +24,24 @@ export interface NextDrill {
  */
 export function colonyLines(facts: ColonyFacts): readonly Text[] {
   const { nest } = facts;
-  const frames = (value: number) => `${roundTo(value, 1)} frames`;
-  const seen = (there: boolean, what: string) => `${what} ${there ? 'seen' : 'not seen'}`;
   return [
     ...(facts.phase === null ? [] : [upperFirst(spoken(facts.phase))]),
-    `${facts.framesRead} of ${facts.frames} frames read`,
-    nest.framesOfBees ? `Bees on ${frames(nest.framesOfBees.value)}` : 'Bees not counted',
-    `Brood on ${frames(nest.brood.value)}`,
-    `${seen(facts.eggsSeen, 'Eggs')}, ${seen(facts.larvaeSeen, 'larvae')}, ${seen(facts.queenSeen, 'queen')}`,
+    say('frames-read', { framesRead: facts.framesRead, frames: facts.frames }),
+    nest.framesOfBees ? say('bees-on', { frames: nest.framesOfBees.value }) : say('bees-counted'),
+    say('brood-on', { frames: nest.brood.value }),
+    say('seen', { eggs: facts.eggsSeen, larvae: facts.larvaeSeen, queen: facts.queenSeen }),
     facts.queenCells === 0
-      ? 'No queen cells'
-      : inOne(['Queen cells: ', cellsInWords(facts), `, frame ${facts.framesWithCells.join(', ')}`], ''),
-    `${roundTo(nest.storesKg.value, 1)} kg of food in the nest${facts.superKg === null ? '' : `, ${roundTo(facts.superKg, 1)} kg in the supers`}`,
-    `${frames(nest.emptyComb.value + nest.foundation.value)} empty or bare`,
-    ...(facts.nectarAmongBrood.length > 0
-      ? [`Nectar among the brood, frame ${facts.nectarAmongBrood.join(', ')}`]
-      : []),
-    ...(facts.doubtfulFrames.length > 0 ? [`Doubtful, frame ${facts.doubtfulFrames.join(', ')}`] : []),
-    facts.supers === 0 ? 'No super on' : `${facts.supers} ${facts.supers === 1 ? 'super' : 'supers'} on`,
-    facts.inBloom.length > 0 ? `In bloom: ${facts.inBloom.map(({ plant }) => plant).join(', ')}` : 'Nothing in bloom',
-    ...(facts.poorDays === null ? [] : [`${facts.poorDays} of the next 7 days poor for flying`]),
+      ? say('queen-cells')
+      : say('cells-on-frames', { cells: cellsInWords(facts), frames: facts.framesWithCells }),
+    say('kg-food-nest', { value: nest.storesKg.value, superKg: facts.superKg }),
+    say('empty-bare', { frames: nest.emptyComb.value + nest.foundation.value }),
+    ...(facts.nectarAmongBrood.length > 0 ? [say('nectar-among-brood-frame', { frames: facts.nectarAmongBrood })] : []),
+    ...(facts.doubtfulFrames.length > 0 ? [say('doubtful-frame', { frames: facts.doubtfulFrames })] : []),
+    facts.supers === 0 ? say('no-super-on') : say('on', { supers: facts.supers }),
+    facts.inBloom.length > 0
+      ? say('in-bloom', { plants: facts.inBloom.map(({ plant }) => plant) })
+      : say('nothing-bloom'),
+    ...(facts.poorDays === null ? [] : [say('next-days-poor-flying', { poorDays: facts.poorDays })]),
   ];
 }
 
@@ -74,7 +73,14 @@ export function someColony(level: number, seed: number): NextDrill {
   const nest = madeNest(traits, random);
   const sides = nest.flat();
   const any = (letter: Parameters<typeof shows>[1]) => sides.some((side) => shows(side, letter));
-  const bloom: Forage = { plant: 'Hawthorn', nectar: 3, pollen: 2, from: DAY, to: addDays(DAY, 14), giveOrTake: 4 };
+  const bloom: Forage = {
+    plant: 'Hawthorn',
+    nectar: 3,
+    pollen: 2,
+    from: DAY,
+    to: addDays(DAY, 14),
+    giveOrTake: 4,
+  };
   const numbers = (of: (side: FrameSide) => boolean) =>
     nest.flatMap((faces, index) => (faces.some(of) ? [index + 1] : []));
   const inBloom = random.unit() < 0.5 ? [bloom] : [];
@@ -127,14 +133,14 @@ const ALSO_DUE = 0.4;
  */
 export function markNext(given: AdviceKind, advice: readonly Advice[]): Mark {
   const [first] = advice;
-  if (!first) return { score: 0, right: false, says: ['Nobody judged this colony.'] };
+  if (!first) return { score: 0, right: false, says: [say('nobody-judged-colony')] };
   const reasons = first.reasons.filter(({ sense }) => sense === 'for').map(({ text }) => inOne([text, '.'], ''));
-  const told = [inOne([first.title, '.'], ''), ...reasons, inOne(['Another school', first.otherSchool])];
+  const told = [inOne([first.title, '.'], ''), ...reasons, inOne([say('another-school'), first.otherSchool])];
   if (given === first.kind) return { score: 1, right: true, says: told };
   const also = advice.some(({ kind, pressing }) => kind === given && pressing >= ALSO_DUE);
   return {
     score: also ? 0.6 : 0,
     right: false,
-    says: [also ? 'That is due as well, but something presses more.' : 'The record says otherwise.', ...told],
+    says: [also ? say('due-well-but-something-presses') : say('record-says-otherwise'), ...told],
   };
 }

@@ -2,17 +2,19 @@ import { type HiveTypeId, type Stack } from '../../equipment';
 import { type VisitDepth, openingScript } from '../../inspection';
 import { scattered } from '../../units';
 import type { Mark } from '../mark';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 /** One thing to be done. */
 export interface OrderStep {
   readonly id: string;
-  readonly text: string;
+  readonly text: Text;
 }
 
 /** A visit whose steps are to be put in order. */
 export interface OrderDrill {
   /** What the hive is and what is wanted. */
-  readonly says: string;
+  readonly says: Text;
   /** As they are offered. */
   readonly shuffled: readonly OrderStep[];
   /** In the trade's order. */
@@ -25,7 +27,7 @@ const part = <K extends 'floor' | 'excluder' | 'crown-board' | 'roof' | 'escape'
   ({ id: kind, kind }) as const;
 
 interface Hive {
-  readonly says: string;
+  readonly says: Text;
   readonly type: HiveTypeId;
   readonly stack: Stack;
   readonly box: string;
@@ -35,21 +37,21 @@ interface Hive {
 /** Hives, the plainest first. */
 const HIVES: readonly Hive[] = [
   {
-    says: 'One brood box, a cool spring day: a look under the lid only.',
+    says: say('one-brood-box-cool-spring'),
     type: 'national',
     stack: [part('floor'), box('brood', 'national-brood'), part('crown-board'), part('roof')],
     box: 'brood',
     depth: 'lid',
   },
   {
-    says: 'One brood box, warm and calm: the whole nest.',
+    says: say('one-brood-box-warm-calm'),
     type: 'national',
     stack: [part('floor'), box('brood', 'national-brood'), part('crown-board'), part('roof')],
     box: 'brood',
     depth: 'full',
   },
   {
-    says: 'A brood box with a super over an excluder: the whole nest.',
+    says: say('brood-box-super-over-excluder'),
     type: 'national',
     stack: [
       part('floor'),
@@ -63,7 +65,7 @@ const HIVES: readonly Hive[] = [
     depth: 'full',
   },
   {
-    says: 'A brood box with a dummy board, two supers over an excluder: the whole nest.',
+    says: say('brood-box-dummy-board-two'),
     type: 'national',
     stack: [
       part('floor'),
@@ -79,15 +81,18 @@ const HIVES: readonly Hive[] = [
   },
 ];
 
-const NAMES: Readonly<Record<string, string>> = { roof: 'roof', 'crown-board': 'crown board', excluder: 'excluder' };
+/** Parts of which a hive has one. */
+const NAMED_BY_KIND: ReadonlySet<string> = new Set(['roof', 'crown-board', 'excluder']);
 
 /** The steps of a hive; from the fifth level on each part that comes off and goes back is a step of its own. */
 function stepsOf(hive: Hive, byParts: boolean): readonly OrderStep[] {
   return openingScript(hive.type, hive.stack, hive.box, hive.depth).flatMap(({ id, title, parts }): OrderStep[] => {
     if (!byParts || parts.length === 0) return [{ id, text: title }];
-    const verb = id === 'close' ? 'back on' : 'off';
-    const own = parts.map((layer) => ({ id: `${id} ${layer.id}`, text: `${NAMES[layer.kind] ?? layer.id} ${verb}` }));
-    return id === 'close' ? [{ id: 'close frames', text: 'Frames together in their order' }, ...own] : own;
+    const own = parts.map((layer) => {
+      const part = NAMED_BY_KIND.has(layer.kind) ? layer.kind : layer.id;
+      return { id: `${id} ${layer.id}`, text: id === 'close' ? say('part-back', { part }) : say('part-off', { part }) };
+    });
+    return id === 'close' ? [{ id: 'close frames', text: say('frames-together-their-order') }, ...own] : own;
   });
 }
 
@@ -106,17 +111,17 @@ export function someOrder(level: number, seed: number): OrderDrill {
 }
 
 /** Orders that hurt somebody when they are turned round: the first must come before the second. */
-const MUST: readonly (readonly [first: string, then: string, why: string])[] = [
-  ['before', 'smoke', 'Veils and a lit smoker come before anything is touched.'],
-  ['smoke', 'open', 'Open without smoke and a minute’s wait, and the guards come out.'],
-  ['first-frame', 'frames', 'Without the gap of the outermost frame bees and the queen are rolled.'],
-  ['again', 'close', 'A doubtful frame is looked at again before the hive is shut.'],
+const MUST: readonly (readonly [first: string, then: string, why: Text])[] = [
+  ['before', 'smoke', say('veils-lit-smoker-come-before')],
+  ['smoke', 'open', say('open-without-smoke-minutes-wait')],
+  ['first-frame', 'frames', say('without-gap-outermost-frame-bees')],
+  ['again', 'close', say('doubtful-frame-looked-again-before')],
 ];
 
 /** Parts that come off, and parts that go back: what lies on another comes off before it and goes back after it. */
-const LIES_ON: readonly (readonly [ids: RegExp, why: string])[] = [
-  [/^(open|supers) /, 'A part comes off only once what lies on it is off.'],
-  [/^close /, 'From the inside out: a part goes back only once what lies under it is in its place.'],
+const LIES_ON: readonly (readonly [ids: RegExp, why: Text])[] = [
+  [/^(open|supers) /, say('part-comes-off-only-once')],
+  [/^close /, say('inside-out-part-goes-back')],
 ];
 
 /**
@@ -149,6 +154,6 @@ export function markOrder(given: readonly string[], order: readonly OrderStep[])
   return {
     score: faults.length > 0 ? Math.min(score, 0.45) : score,
     right: turned <= 1 && faults.length === 0,
-    says: [turned === 0 ? 'In order.' : `${turned} of ${pairs} pairs stand the wrong way round.`, ...faults],
+    says: [turned === 0 ? say('in-order') : say('pairs-stand-wrong-way-round', { turned, pairs }), ...faults],
   };
 }

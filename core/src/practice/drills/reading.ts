@@ -1,7 +1,7 @@
 import { CONTENTS, EIGHTHS, type FrameSide, LETTERS, type Letter, TRACE_EIGHTHS } from '../../inspection';
-import { roundTo } from '../../units';
 import type { CombSide } from '../comb';
 import type { Mark } from '../mark';
+import { say } from '../said';
 
 type Shares = CombSide['truth'];
 
@@ -77,14 +77,9 @@ export function markReading(read: FrameSide, truth: Shares): Mark & { readonly w
     wrong,
     best,
     says: [
-      ...off
-        .slice(0, 2)
-        .map(
-          ({ letter, by }) =>
-            `${by > 0 ? 'Too much' : 'Too little'} ${CONTENTS[letter]}: ${roundTo(Math.abs(by), 1)} eighths.`,
-        ),
-      ...(overlooked.length > 0 ? [`Overlooked: ${overlooked.map((letter) => CONTENTS[letter]).join(', ')}.`] : []),
-      ...(notThere.length > 0 ? [`Not there: ${notThere.map((letter) => CONTENTS[letter]).join(', ')}.`] : []),
+      ...off.slice(0, 2).map(({ letter, by }) => say('eighths', { by, content: CONTENTS[letter] })),
+      ...(overlooked.length > 0 ? [say('overlooked', { contents: overlooked.map((letter) => CONTENTS[letter]) })] : []),
+      ...(notThere.length > 0 ? [say('not-there', { contents: notThere.map((letter) => CONTENTS[letter]) })] : []),
     ],
   };
 }

@@ -12,6 +12,8 @@ import {
 import { scattered, spoken } from '../../units';
 import type { Mark } from '../mark';
 import { MADE_BOX, MADE_FRAMES, MADE_KIND, madeNest } from './made-hive';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 export const STOP_ANSWERS = ['go-on', 'enough-seen', 'finish-frame', 'close-now'] as const;
 export type StopAnswer = (typeof STOP_ANSWERS)[number];
@@ -66,7 +68,7 @@ export function someMoment(level: number, seed: number): StopDrill {
 }
 
 /** What is to be done, and why: the bees and the weather first, then whether enough was seen. */
-export function momentSays(drill: StopDrill): { readonly answer: StopAnswer; readonly why: readonly string[] } {
+export function momentSays(drill: StopDrill): { readonly answer: StopAnswer; readonly why: readonly Text[] } {
   const { level, reasons } = closeAdvice(drill.facts);
   if (level === 'close-now') return { answer: 'close-now', why: reasons };
   if (level === 'hurry') return { answer: 'finish-frame', why: reasons };
@@ -90,7 +92,7 @@ export function momentSays(drill: StopDrill): { readonly answer: StopAnswer; rea
     answer: 'go-on',
     why: [
       ...evidence.filter(({ state }) => state === 'missing').map(({ id, where }) => `${spoken(id)}: ${where}`),
-      `${framesToGo} ${framesToGo === 1 ? 'frame' : 'frames'} to go.`,
+      say('to-go', { framesToGo }),
     ],
   };
 }
@@ -100,7 +102,7 @@ export function markMoment(given: StopAnswer, drill: StopDrill): Mark {
   const { answer, why } = momentSays(drill);
   if (given === answer) return { score: 1, right: true, says: why };
   const [own, right] = [STOP_ANSWERS.indexOf(given), STOP_ANSWERS.indexOf(answer)];
-  const says = [`Better: ${spoken(answer)}.`, ...why];
+  const says = [say('better', { answer }), ...why];
   if (answer === 'enough-seen' && given === 'finish-frame') return { score: 0.6, right: false, says };
   return { score: own > right ? 0.5 : 0, right: false, says };
 }

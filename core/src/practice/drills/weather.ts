@@ -1,6 +1,7 @@
 import { DEPTHS, type Depth, type Hindrance, type Limits, type Weather, fitDepth, hindrances } from '../../weather';
 import { scattered, roundTo, spoken } from '../../units';
 import type { Mark } from '../mark';
+import { say } from '../said';
 
 /** An hour in which somebody wants to open a hive. */
 export interface WeatherDrill {
@@ -74,14 +75,14 @@ const placeOf = (depth: Depth | null): number => (depth === null ? -1 : DEPTHS.i
  */
 export function markHour(given: WeatherAnswer, truth: HourTruth): Mark {
   const [own, right] = [placeOf(given.depth), placeOf(truth.depth)];
-  const told = truth.depth === null ? 'Not even an outside look.' : `As deep as "${spoken(truth.depth)}".`;
+  const told = truth.depth === null ? say('even-outside-look') : say('as-deep-as', { depth: truth.depth });
   const why =
     truth.forbids.length === 0
-      ? 'Nothing forbids a full opening.'
-      : `What forbids more: ${truth.forbids.map(spoken).join(', ')}.`;
-  if (own > right) return { score: 0, right: false, says: ['Too deep: that hour would hurt them.', told, why] };
+      ? say('nothing-forbids-full-opening')
+      : say('what-forbids-more', { hindrances: truth.forbids.map(spoken) });
+  if (own > right) return { score: 0, right: false, says: [say('too-deep-hour-would-hurt'), told, why] };
   if (own < right)
-    return { score: own === right - 1 ? 0.5 : 0.25, right: false, says: ['Too careful: a lesson lost.', told, why] };
+    return { score: own === right - 1 ? 0.5 : 0.25, right: false, says: [say('too-careful-lesson-lost'), told, why] };
   const because = given.because === null ? truth.forbids.length === 0 : truth.forbids.includes(given.because);
   return { score: because ? 1 : 0.7, right: because, says: because ? [told] : [told, why] };
 }

@@ -4,7 +4,7 @@ import { careNames, careSentences } from './care';
 import { equipmentNames } from './equipment';
 import { inspectionNames } from './inspection';
 import { planningNames } from './planning';
-import { practiceNames } from './practice';
+import { practiceNames, practiceSentences } from './practice';
 import { seasonNames, seasonSentences } from './season';
 import { skillsNames, skillsSentences } from './skills';
 import { weatherNames, weatherSentences } from './weather';
@@ -29,6 +29,7 @@ export const english: Language = {
   sentences: {
     biology: biologySentences,
     care: careSentences,
+    practice: practiceSentences,
     season: seasonSentences,
     skills: skillsSentences,
     weather: weatherSentences,

@@ -1,4 +1,4 @@
-import type { Input, Output, endpoints } from '@brave-comb/contract';
+import type { Input, endpoints } from '@brave-comb/contract';
 import { indoorPlan, progressOf } from '@brave-comb/core/practice';
 import { isOpen, readingAgreement } from '@brave-comb/core/skills';
 import { daysBetween } from '@brave-comb/core/units';
@@ -25,7 +25,7 @@ export async function planIndoors(
   actor: Actor,
   group: string,
   { minutes, stations }: Input<Endpoint>['query'],
-): Promise<Output<Endpoint>> {
+) {
   const { db, clock } = context;
   const own = (await groupsSeen(context, actor)).find(({ id }) => id === group);
   if (!own) throw notFound('group');

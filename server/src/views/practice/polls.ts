@@ -1,3 +1,4 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { readiness } from '@brave-comb/core/practice';
 import type { Actor, Context } from '../../context';
@@ -14,7 +15,7 @@ const POLLS = 12;
 const SUGGESTED = 4;
 
 /** What groups are asked before and after a lesson. Trainees see how others answered once they have answered themselves. */
-export async function polls(context: Context, actor: Actor): Promise<Polls> {
+export async function polls(context: Context, actor: Actor): Promise<Sayable<Polls>> {
   const { db, clock } = context;
   const now = clock.now();
   const ids = (await groupsSeen(context, actor)).map(({ id }) => id);
@@ -43,7 +44,7 @@ function asked(
   poll: string,
   votes: readonly VoteRow[],
   actor: Actor,
-): Polls['polls'][number]['questions'][number] {
+): Sayable<Polls['polls'][number]['questions'][number]> {
   const own = votes.filter((vote) => vote.poll === poll && vote.question === question);
   const mine = own.filter(({ person }) => person === actor.id);
   const { counts, says } = readiness(own);

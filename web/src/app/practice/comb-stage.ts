@@ -25,6 +25,7 @@ import {
 } from '@brave-comb/core/practice';
 import { cellPoint, combSize, paintComb, zoneMiddles, zoneWalls } from './comb-painter';
 import { LIGHTS, type Light } from './comb-sprites';
+import { said } from '../ui/words';
 
 /** What is laid over a comb once it was answered. */
 export interface Overlay {
@@ -89,14 +90,14 @@ export class CombStage {
     const cell = this.cursor();
     if (cell === null) return '';
     const { grid, kinds } = this.picture().side;
-    return `Row ${Math.floor(cell / grid.columns) + 1}, cell ${(cell % grid.columns) + 1}: ${LOOKS[kinds[cell]!]}${this.beeHere(cell)}`;
+    return `Row ${Math.floor(cell / grid.columns) + 1}, cell ${(cell % grid.columns) + 1}: ${said(LOOKS[kinds[cell]!])}${this.beeHere(cell)}`;
   });
   protected readonly patches = computed(() => {
     const patches = patchesOf(this.picture().side, PATCH_COLUMNS, PATCH_ROWS);
     return Array.from({ length: PATCH_ROWS }, (_, row) =>
       patches
         .slice(row * PATCH_COLUMNS, (row + 1) * PATCH_COLUMNS)
-        .map(({ looks }) => looks.slice(0, 3).map(({ kind, cells }) => `${cells} × ${LOOKS[kind]}`)),
+        .map(({ looks }) => looks.slice(0, 3).map(({ kind, cells }) => `${cells} × ${said(LOOKS[kind])}`)),
     );
   });
   protected readonly patchColumns = Array.from({ length: PATCH_COLUMNS }, (_, column) => column + 1);

@@ -6,6 +6,7 @@ import { textOf } from '../../testing/text';
 import { answerOf, choicesOf } from './drill-choices';
 import { DrillFacts } from './drill-facts';
 import { rightText, whenText } from './progress-text';
+import { said } from '../ui/words';
 
 const PHOTO = { question: 'What is it?', choices: ['pollen', 'capped honey', 'nectar'], answer: 1, says: 'Dull lids.' };
 const SOURCES = { limits: DEFAULT_LIMITS, photo: PHOTO };
@@ -84,7 +85,7 @@ describe('what is known beside a drill', () => {
     const drill = made('next', 1, 4);
     if (drill.kind !== 'next') throw new Error('a drill of a colony was asked for');
     const lines = [...(await facts(drill)).querySelectorAll('ul li')].map((each) => textOf(each));
-    expect(lines).toEqual([...drill.lines]);
+    expect(lines).toEqual(drill.lines.map(said));
     expect(lines.length).toBeGreaterThan(3);
   });
 });

@@ -1,11 +1,12 @@
 import { CdkDrag, type CdkDragDrop, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, input, linkedSignal, output, signal } from '@angular/core';
 import type { OrderStep } from '@brave-comb/core/practice';
+import { InWords, said } from '../ui/words';
 
 /** Steps that are put in order, by dragging or by keys. */
 @Component({
   selector: 'bc-order-entry',
-  imports: [CdkDrag, CdkDropList],
+  imports: [InWords, CdkDrag, CdkDropList],
   template: `
     <h2 id="order">Put them in order</h2>
     <p class="quiet">Drag a step, or choose one and press Alt with the arrow keys.</p>
@@ -15,18 +16,28 @@ import type { OrderStep } from '@brave-comb/core/practice';
           <button
             type="button"
             [attr.aria-label]="
-              step.text + ', place ' + ($index + 1) + ' of ' + order().length + '. Alt and arrow keys move it.'
+              (step.text | said) + ', place ' + ($index + 1) + ' of ' + order().length + '. Alt and arrow keys move it.'
             "
             (keydown.alt.arrowup)="move($event, $index, -1)"
             (keydown.alt.arrowdown)="move($event, $index, 1)"
           >
-            <b aria-hidden="true">{{ $index + 1 }}</b> {{ step.text }}
+            <b aria-hidden="true">{{ $index + 1 }}</b> {{ step.text | said }}
           </button>
           <span class="arrows">
-            <button type="button" [disabled]="$first" [attr.aria-label]="step.text + ' up'" (click)="shift($index, -1)">
+            <button
+              type="button"
+              [disabled]="$first"
+              [attr.aria-label]="(step.text | said) + ' up'"
+              (click)="shift($index, -1)"
+            >
               ↑
             </button>
-            <button type="button" [disabled]="$last" [attr.aria-label]="step.text + ' down'" (click)="shift($index, 1)">
+            <button
+              type="button"
+              [disabled]="$last"
+              [attr.aria-label]="(step.text | said) + ' down'"
+              (click)="shift($index, 1)"
+            >
               ↓
             </button>
           </span>
@@ -101,6 +112,6 @@ export class OrderEntry {
     const order = [...this.order()];
     moveItemInArray(order, from, to);
     this.order.set(order);
-    this.moved.set(`${order[to]!.text}: place ${to + 1}`);
+    this.moved.set(`${said(order[to]!.text)}: place ${to + 1}`);
   }
 }
