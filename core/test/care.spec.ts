@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type ColonyFacts, adviseColony as adviseColonyInCodes } from '../src/care';
+import { type ColonyFacts, adviseColony as adviseColonyInCodes, cellsInWords } from '../src/care';
 import { base, nestOf, times } from './colony-facts';
 import { answersInEnglish } from './in-english';
+import { inEnglish } from '../src/words';
 
 const adviseColony = answersInEnglish(adviseColonyInCodes);
 
@@ -109,6 +110,17 @@ describe('advice', () => {
           expect(advice.title).not.toMatch(/NaN|Infinity/);
         }
       }),
+    );
+  });
+
+  it('tells queen cells by how many, what they hold and where', () => {
+    const cells = [
+      { content: 'sealed', place: 'edge' },
+      { content: 'sealed', place: 'edge' },
+      { content: 'larva', place: 'face' },
+    ] as const;
+    expect(inEnglish(cellsInWords({ cells, queenCells: 4 }))).toBe(
+      '2 × sealed cell at the edge, 1 × larva in jelly on the face, 1 not looked into',
     );
   });
 });

@@ -5,13 +5,16 @@ import {
   BEES_PER_DM2,
   WORKER_CELLS_PER_DM2,
   changeWord,
-  compareColonies,
+  compareColonies as compareColoniesInCodes,
   estimateColony,
   frameChange,
   parseSide,
   changesInWords,
   nectarAmongBrood,
 } from '../src/inspection';
+import { answersInEnglish } from './in-english';
+
+const compareColonies = answersInEnglish(compareColoniesInCodes);
 
 const sides = (frame: FrameKindId, ...lines: string[]) => lines.map((line) => ({ frame, side: parseSide(line) }));
 

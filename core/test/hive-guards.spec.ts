@@ -8,23 +8,32 @@ import {
   type GuardId,
   type VisitEntry,
   arranged,
-  closeAdvice,
-  closingTasks,
-  gradeComb,
-  guardsOf,
-  openMinutes,
-  openingScript,
+  closeAdvice as closeAdviceInCodes,
+  closingTasks as closingTasksInCodes,
+  gradeComb as gradeCombInCodes,
+  guardsOf as guardsOfInCodes,
+  openMinutes as openMinutesInCodes,
+  openingScript as openingScriptInCodes,
   outOfOrder,
   readClock,
   recordOf,
   rolesNow,
   spacingVerdict,
-  guardsLeft,
+  guardsLeft as guardsLeftInCodes,
   temperAdvice,
   temperScore,
 } from '../src/inspection';
 import { stackAfter, stackProblem } from '../src/equipment';
 import { START, STACK, entry, read } from './visit-entries';
+import { answersInEnglish } from './in-english';
+
+const closeAdvice = answersInEnglish(closeAdviceInCodes);
+const closingTasks = answersInEnglish(closingTasksInCodes);
+const gradeComb = answersInEnglish(gradeCombInCodes);
+const guardsOf = answersInEnglish(guardsOfInCodes);
+const openMinutes = answersInEnglish(openMinutesInCodes);
+const openingScript = answersInEnglish(openingScriptInCodes);
+const guardsLeft = answersInEnglish(guardsLeftInCodes);
 
 const lifted = (frame: number, minute?: number) => entry({ kind: 'frame-lifted', box: 'brood', frame }, minute);
 const comb = (id: string): Comb => ({ id, kind: 'drawn', since: null, donor: null, label: id });

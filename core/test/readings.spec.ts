@@ -11,24 +11,32 @@ import {
   type Letter,
   MARK_IDS,
   POLLEN_COLOUR_NAMES,
-  entranceAdvice,
+  entranceAdvice as entranceAdviceInCodes,
   estimateColony,
   formatSide,
   markOf,
   nestAhead,
-  outsideSays,
+  outsideSays as outsideSaysInCodes,
   parseSide,
-  queenStatus,
-  readCells,
-  readMeasure,
+  queenStatus as queenStatusInCodes,
+  readCells as readCellsInCodes,
+  readMeasure as readMeasureInCodes,
   readingGap,
-  ropinessVerdict,
+  ropinessVerdict as ropinessVerdictInCodes,
   scoreGuess,
   shareOf,
   sideProblem,
   waspPressure,
   withUnread,
 } from '../src/inspection';
+import { answersInEnglish } from './in-english';
+
+const entranceAdvice = answersInEnglish(entranceAdviceInCodes);
+const outsideSays = answersInEnglish(outsideSaysInCodes);
+const queenStatus = answersInEnglish(queenStatusInCodes);
+const readCells = answersInEnglish(readCellsInCodes);
+const readMeasure = answersInEnglish(readMeasureInCodes);
+const ropinessVerdict = answersInEnglish(ropinessVerdictInCodes);
 
 const side: fc.Arbitrary<FrameSide> = fc
   .record({

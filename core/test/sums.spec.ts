@@ -13,9 +13,12 @@ import {
   framesOf,
   parseSide,
   recordOf,
-  sumsOf,
+  sumsOf as sumsOfInCodes,
   withUnread,
 } from '../src/inspection';
+import { answersInEnglish } from './in-english';
+
+const sumsOf = answersInEnglish(sumsOfInCodes);
 
 const brood: BoxLayer = { id: 'brood', kind: 'box', box: 'langstroth-10-deep', frames: 10, dummy: false };
 const honey: BoxLayer = { id: 'super 1', kind: 'box', box: 'langstroth-10-medium', frames: 10, dummy: false };

@@ -12,22 +12,31 @@ import {
   STRAY_PLACES,
   type VisitEntry,
   changesOf,
-  closingTasks,
+  closingTasks as closingTasksInCodes,
   combsShort,
-  entryText,
+  entryText as entryTextInCodes,
   likelyCause,
   parseSide,
   recordOf,
-  seenEnough,
-  stingWatches,
-  tasksOf,
+  seenEnough as seenEnoughInCodes,
+  stingWatches as stingWatchesInCodes,
+  tasksOf as tasksOfInCodes,
   tellingSides,
-  temperTrend,
-  toldVisit,
+  temperTrend as temperTrendInCodes,
+  toldVisit as toldVisitInCodes,
 } from '../src/inspection';
 import { kitForHive } from '../src/planning';
 import { daysBetween } from '../src/units';
 import { START, STACK, entry, read } from './visit-entries';
+import { answersInEnglish } from './in-english';
+
+const closingTasks = answersInEnglish(closingTasksInCodes);
+const entryText = answersInEnglish(entryTextInCodes);
+const seenEnough = answersInEnglish(seenEnoughInCodes);
+const stingWatches = answersInEnglish(stingWatchesInCodes);
+const tasksOf = answersInEnglish(tasksOfInCodes);
+const temperTrend = answersInEnglish(temperTrendInCodes);
+const toldVisit = answersInEnglish(toldVisitInCodes);
 
 const names = (id: string) => id.toUpperCase();
 const dates = { date: '2026-05-14', winter: '2026-10-03' };

@@ -5,12 +5,16 @@ import {
   type EntryBody,
   type VisitEntry,
   liftingOrder,
-  openingScript,
+  openingScript as openingScriptInCodes,
   parseSide,
   recordOf,
-  seenEnough,
+  seenEnough as seenEnoughInCodes,
   sideKey,
 } from '../src/inspection';
+import { answersInEnglish } from './in-english';
+
+const openingScript = answersInEnglish(openingScriptInCodes);
+const seenEnough = answersInEnglish(seenEnoughInCodes);
 
 let made = 0;
 const entry = (body: EntryBody, by = 'tomasz'): VisitEntry => {

@@ -4,7 +4,7 @@ import { addDays, daysBetween } from '../units';
 import { type Advice, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { say } from './said';
-import type { Said, Text } from '../language';
+import { type Said, type Text, inOne } from '../language';
 
 /** An egg in a cup, up to three days old, is under its lid five days later at the earliest. */
 const CUP_CHECK = 5;
@@ -106,7 +106,7 @@ interface Words {
 function advice(facts: ColonyFacts, { title, by, pressing, otherSchool, question, again }: Words): Advice {
   const { says, action, means } = readCells(facts.cells, facts.eggsSeen);
   const unknown = facts.queenCells - facts.cells.length;
-  const told = facts.cells.length > 0 ? `${says} ${action}` : say('nobody-said-what-empty-cup');
+  const told = facts.cells.length > 0 ? inOne([says, action]) : say('nobody-said-what-empty-cup');
   const reasons: Reason[] = [
     {
       text: say('on-frame', { cells: cellsInWords(facts), frames: facts.framesWithCells }),

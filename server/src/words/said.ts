@@ -7,6 +7,7 @@ export interface ServerSentences {
   'leave-alone': { why: Text; to: CivilDate; date: CivilDate };
   'better-left': { why: Text; to: CivilDate; date: CivilDate };
   asked: { title: Text; question: Text };
+  'disease-suspected': { sick: Text };
 }
 
 export const say = saying<ServerSentences>('server');

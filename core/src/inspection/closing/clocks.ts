@@ -1,4 +1,6 @@
 import { within } from '../../units';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 /** Part of the allowed time from which closing starts. */
 export const START_CLOSING = 0.8;
@@ -56,14 +58,14 @@ export interface OpenConditions {
 export function openMinutes(
   house: number,
   { temperature, robbingSeason, pressed, late }: OpenConditions,
-): { readonly minutes: number; readonly because: readonly string[] } {
-  const limits: readonly (readonly [boolean, number, string])[] = [
-    [temperature !== null && temperature < 10, 3, 'under 10 °C: lid only'],
-    [temperature !== null && temperature >= 10 && temperature < 13, 10, 'under 13 °C'],
-    [temperature !== null && temperature >= 13 && temperature < 15, 15, 'under 15 °C'],
-    [robbingSeason, 15, 'nothing to gather: they rob'],
-    [pressed, 8, 'wasps or robbers at the hive'],
-    [late, 15, 'late in the year'],
+): { readonly minutes: number; readonly because: readonly Text[] } {
+  const limits: readonly (readonly [boolean, number, Text])[] = [
+    [temperature !== null && temperature < 10, 3, say('under-c-lid-only')],
+    [temperature !== null && temperature >= 10 && temperature < 13, 10, say('under-celsius', { celsius: 13 })],
+    [temperature !== null && temperature >= 13 && temperature < 15, 15, say('under-celsius', { celsius: 15 })],
+    [robbingSeason, 15, say('nothing-gather-rob')],
+    [pressed, 8, say('wasps-robbers-hive')],
+    [late, 15, say('late-year')],
   ];
   const held = limits.filter(([applies, minutes]) => applies && minutes < house);
   return { minutes: Math.min(house, ...held.map(([, minutes]) => minutes)), because: held.map(([, , why]) => why) };
@@ -90,27 +92,23 @@ export interface CloseFacts {
  */
 export function closeAdvice(facts: CloseFacts): {
   readonly level: 'go-on' | 'hurry' | 'close-now';
-  readonly reasons: readonly string[];
+  readonly reasons: readonly Text[];
 } {
   const { temper, clock, broodOut, broodAllowed, temperature, rainIn, robbing } = facts;
   const now = [
-    robbing ? 'Robbing: every minute open feeds it.' : null,
-    temper === 'close' ? 'The bees ask for it: signs or stings one upon the other.' : null,
-    rainIn !== null && rainIn <= 0 ? 'It rains on open brood.' : null,
-    temperature !== null && temperature < 8 && broodOut !== null
-      ? `${Math.round(temperature)} °C: brood chills.`
-      : null,
-    clock === 'shut-now' ? 'Open longer than allowed.' : null,
+    robbing ? say('robbing-every-minute-open-feeds') : null,
+    temper === 'close' ? say('bees-ask-signs-stings-one') : null,
+    rainIn !== null && rainIn <= 0 ? say('rains-open-brood') : null,
+    temperature !== null && temperature < 8 && broodOut !== null ? say('c-brood-chills', { temperature }) : null,
+    clock === 'shut-now' ? say('open-longer-than-allowed') : null,
   ].filter((each) => each !== null);
   const soon = [
     broodOut !== null && broodOut >= broodAllowed
-      ? `Brood is out ${Math.floor(broodOut)} min, allowed ${broodAllowed}: put it back.`
+      ? say('brood-out-min-allowed-put', { broodOut: Math.floor(broodOut), broodAllowed })
       : null,
-    temper === 'pause'
-      ? 'Two signs in a short time: finish this frame, cover, and close if two minutes do not calm them.'
-      : null,
-    rainIn !== null && rainIn > 0 && rainIn <= 10 ? `Rain in about ${Math.round(rainIn)} min.` : null,
-    clock === 'start-closing' ? 'Time is nearly up: start closing.' : null,
+    temper === 'pause' ? say('two-signs-short-time-finish') : null,
+    rainIn !== null && rainIn > 0 && rainIn <= 10 ? say('rain-about-min', { rainIn }) : null,
+    clock === 'start-closing' ? say('time-nearly-up-start-closing') : null,
   ].filter((each) => each !== null);
   return { level: now.length > 0 ? 'close-now' : soon.length > 0 ? 'hurry' : 'go-on', reasons: [...now, ...soon] };
 }

@@ -2,19 +2,21 @@ import { BOXES, type BoxLayer, type Layer, type Stack, combCarrier, frameOf, isB
 import { CHECKS, type CheckId } from '../visit/checks';
 import { type Comb, arranged } from '../visit/combs';
 import type { VisitRecord } from '../visit/record';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 /** One thing to do before the hive is closed, in order. */
 export type ClosingTask =
-  | { readonly kind: 'frame'; readonly box: string; readonly frame: number; readonly says: string }
+  | { readonly kind: 'frame'; readonly box: string; readonly frame: number; readonly says: Text }
   | {
       readonly kind: 'comb';
       readonly comb: Comb;
       readonly box: string;
       readonly place: number;
-      readonly says: string;
+      readonly says: Text;
     }
-  | { readonly kind: 'part'; readonly part: Layer; readonly says: string }
-  | { readonly kind: 'check'; readonly check: CheckId; readonly says: string };
+  | { readonly kind: 'part'; readonly part: Layer; readonly says: Text }
+  | { readonly kind: 'check'; readonly check: CheckId; readonly says: Text };
 
 const partChecks = (layer: Layer): readonly CheckId[] => {
   if (layer.kind === 'excluder') return ['wires-across'];
@@ -56,7 +58,7 @@ export function closingTasks(
   const layers = stack.flatMap((layer, at): readonly ClosingTask[] => {
     const off = record.partsOff.includes(layer.id);
     const above = stack.slice(at + 1).find(({ id }) => !record.partsOff.includes(id));
-    const on = `${off && above ? `${above.id} off once more, then ` : ''}${layer.id} on`;
+    const on = say('part-on', { part: layer.id, once: off && above ? above.id : null });
     return [
       ...(layer === roof ? underRoof : []),
       ...(off ? [{ kind: 'part' as const, part: layer, says: on }] : []),
@@ -88,7 +90,7 @@ const framesOut = (layer: BoxLayer, { inHand, aside }: VisitRecord): readonly Cl
       kind: 'frame',
       box: layer.id,
       frame,
-      says: `${combCarrier(frameOf(layer))} ${frame} back into ${layer.id}`,
+      says: say('back-into', { combCarrier: combCarrier(frameOf(layer)), frame, id: layer.id }),
     }));
 
 /** Whether frames of a box were moved. */
@@ -108,7 +110,7 @@ export function combsOutside(
       .map(([id, combs]) => [id, combs.findIndex((each) => each.id === comb.id) + 1] as const)
       .find(([id, at]) => at > 0 && stack.some((layer) => layer.id === id));
     const [box, place] = known ?? [nestBoxes(stack)[0]!.id, 1];
-    return { kind: 'comb', comb, box, place, says: `frame ${place} from the frame rest back into ${box}` };
+    return { kind: 'comb', comb, box, place, says: say('frame-frame-rest-back-into', { place, box }) };
   });
 }
 
@@ -127,18 +129,17 @@ export function spacingVerdict(
   frames: number,
   fits: number,
   foundation: number,
-): { readonly ok: boolean; readonly says: string } {
+): { readonly ok: boolean; readonly says: Text } {
   const missing = fits - frames;
-  if (missing < 0) return { ok: false, says: `${frames} frames where ${fits} fit: bees are crushed.` };
-  if (missing === 0) return { ok: true, says: 'All places taken, closed up.' };
+  if (missing < 0) return { ok: false, says: say('frames-where-fit-bees-crushed', { frames, fits }) };
+  if (missing === 0) return { ok: true, says: say('all-places-taken-closed-up') };
   if (role !== 'super')
     return {
       ok: false,
-      says: `${missing} ${missing === 1 ? 'place is' : 'places are'} empty: a dummy board, or stray comb.`,
+      says: say('empty-dummy-board-stray-comb', { missing }),
     };
-  if (foundation > 0)
-    return { ok: false, says: 'Bare foundation wants tight spacing until it is drawn: put the missing frames in.' };
+  if (foundation > 0) return { ok: false, says: say('bare-foundation-wants-tight-spacing') };
   return missing <= 2
-    ? { ok: true, says: `${frames} drawn combs evenly spaced: fat combs, easy to uncap.` }
-    : { ok: false, says: `Only ${frames} of ${fits}: they build between the combs.` };
+    ? { ok: true, says: say('drawn-combs-evenly-spaced-fat', { frames }) }
+    : { ok: false, says: say('only-build-between-combs', { frames, fits }) };
 }

@@ -1,4 +1,3 @@
-import { spoken } from '../../units';
 import { FRAMES, type Stack, frameFits, frameOf, isBox } from '../../equipment';
 import { type CombMove, type Comb, type CombPlace, outOfOrder, arranged } from '../visit/combs';
 import { combsOutside } from './closing';
@@ -11,6 +10,8 @@ import type { GuardId } from './guard-ids';
 import type { Role } from '../visit/roles';
 import { DEPTH_WORDS, VISIT_DEPTHS, type VisitDepth } from './steps';
 import { type VisitRecord, doubtsLeft } from '../visit/record';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 /** How far a guard goes: it warns, asks for a reason, or bars the way until something is done. */
 export type Bar = 'warns' | 'needs-a-reason' | 'bars';
@@ -18,7 +19,7 @@ export type Bar = 'warns' | 'needs-a-reason' | 'bars';
 export interface Guard {
   readonly id: GuardId;
   readonly bar: Bar;
-  readonly says: string;
+  readonly says: Text;
 }
 
 /** What somebody is about to do. */
@@ -44,7 +45,7 @@ export interface GuardFacts {
   /** No new queen can be had any more this year: depth and search are limited. */
   readonly late: boolean;
   /** How deep the weather of the hour lets a hive be opened, and why no deeper. */
-  readonly depth: { readonly allowed: VisitDepth; readonly why: string };
+  readonly depth: { readonly allowed: VisitDepth; readonly why: Text };
   /** Food lies above the frames: fondant, sugar, a patty. */
   readonly foodAbove: boolean;
   /** Nothing to gather: they rob. */
@@ -63,7 +64,7 @@ const sidesOf = (record: VisitRecord, box: string, frame: number): readonly Fram
     .map(({ side }) => side);
 
 /** Whether anything seen in this visit, or before, makes foulbrood or another serious disease possible. */
-export function suspected(record: VisitRecord, before: string | null): string | null {
+export function suspected(record: VisitRecord, before: string | null): Text | null {
   if (before) return before;
   const found = record.findings.filter(({ found: there }) => there).map(({ finding }) => finding);
   const disease = found.find((id) => id === 'ropy-brood' || id === 'sour-brood');
@@ -71,7 +72,7 @@ export function suspected(record: VisitRecord, before: string | null): string | 
   const tested = record.measures.some(
     ({ measure }) => measure.what === 'ropiness' && ropinessVerdict(measure.test).verdict === 'suspect',
   );
-  return tested ? 'a thread in the ropiness test' : null;
+  return tested ? say('thread-ropiness-test') : null;
 }
 
 /**
@@ -93,7 +94,7 @@ export function guardsOf(deed: Deed, facts: GuardFacts): readonly Guard[] {
 export const guardsLeft = (guards: readonly Guard[], record: VisitRecord): readonly Guard[] =>
   guards.filter(({ id, bar }) => bar !== 'needs-a-reason' || !record.overrides.some((each) => each.guard === id));
 
-const guard = (applies: boolean, id: GuardId, bar: Bar, says: string): Guard | null =>
+const guard = (applies: boolean, id: GuardId, bar: Bar, says: Text): Guard | null =>
   applies ? { id, bar, says } : null;
 
 function against(deed: Deed, facts: GuardFacts): readonly (Guard | null)[] {
@@ -117,24 +118,19 @@ function opening({ lock, late, record, depth }: GuardFacts): readonly (Guard | n
   const veils = record.checks.filter(({ check }) => check === 'veil');
   const open = veils.some(({ ok }) => !ok);
   return [
-    guard(lock !== null, 'do-not-open', 'needs-a-reason', `Leave this colony alone: ${lock}`),
-    guard(
-      late,
-      'too-cold-or-late',
-      'warns',
-      'No new queen can be had any more: top box only, edge frames inward, stop at the first eggs or brood.',
-    ),
+    guard(lock !== null, 'do-not-open', 'needs-a-reason', say('leave-colony-alone', { lock })),
+    guard(late, 'too-cold-or-late', 'warns', say('new-queen-can-had-any')),
     guard(
       record.depth !== null && VISIT_DEPTHS.indexOf(record.depth) > VISIT_DEPTHS.indexOf(depth.allowed),
       'deeper-than-the-hour',
       'needs-a-reason',
-      `Deeper than this hour allows (${DEPTH_WORDS[depth.allowed]}): ${depth.why}. Brood chills within minutes. A reason is for harm that waiting would do.`,
+      say('deeper-than-hour-allows-brood', { depthWord: DEPTH_WORDS[depth.allowed], why: depth.why }),
     ),
     guard(
       open || veils.length === 0,
       'nobody-checked',
       open ? 'bars' : 'warns',
-      open ? 'Somebody stands there with an open veil.' : 'Nobody has looked at the veils yet.',
+      open ? say('somebody-stands-there-open-veil') : say('nobody-has-looked-veils-yet'),
     ),
   ];
 }
@@ -146,7 +142,7 @@ function notReady({ role, person }: Extract<Deed, { do: 'give-role' }>, { barred
     role === 'frames' && missing.length > 0,
     'not-ready-for-frames',
     'needs-a-reason',
-    `This colony is lively, and not shown yet: ${missing.join('; ')}. Another role first.`,
+    say('colony-lively-shown-yet-another', { missing }),
   );
 }
 
@@ -156,7 +152,7 @@ function smokeFirst(box: string, { record }: GuardFacts): Guard | null {
   const last = record.smoke.at(-1);
   const due = !last || (opened !== undefined && Date.parse(last.at) < Date.parse(opened.at));
   const smokeless = record.checks.some(({ check, ok }) => (check === 'smoker-fuel' || check === 'lighter') && !ok);
-  return guard(due && !smokeless, 'smoke-first', 'warns', 'A little smoke before this box, and wait.');
+  return guard(due && !smokeless, 'smoke-first', 'warns', say('little-smoke-before-box-wait'));
 }
 
 function lifting({ box, frame }: Extract<Deed, { do: 'lift-frame' }>, facts: GuardFacts): readonly (Guard | null)[] {
@@ -174,26 +170,26 @@ function lifting({ box, frame }: Extract<Deed, { do: 'lift-frame' }>, facts: Gua
       !before && (robbingSeason || wasps || record.outside.before?.intruders === true),
       'keep-covered',
       'warns',
-      'They rob now: cloth over all but this frame, honey never open, no drop of syrup, close early.',
+      say('rob-now-cloth-over-all'),
     ),
     guard(
       !before && frame !== 1 && frame !== count,
       'centre-frame-first',
       'warns',
-      `Frame 1 or ${count} first: it makes the gap, so that no bee and no queen is rolled.`,
+      say('frame-first-makes-gap-bee', { count }),
     ),
     record.boxes.some((each) => each.box === box) ? null : smokeFirst(box, facts),
     guard(
       foodAbove && !record.checks.some(({ check, ok }) => check === 'food-on' && !ok),
       'food-above',
       'warns',
-      'Food lies above the frames: take it off, put it aside, note what goes back.',
+      say('food-lies-above-frames-take'),
     ),
     guard(
       queen?.box === box && queen.frame === frame,
       'queen-on-this-frame',
       'warns',
-      'The queen was seen on this frame: low, slow, over the box.',
+      say('queen-seen-frame-low-slow'),
     ),
   ];
 }
@@ -207,17 +203,12 @@ function fitting(to: CombPlace, from: string, { stack, others }: GuardFacts): Gu
   const [frame, made] = [frameOf(left), frameOf(entered)];
   const fit = frameFits(frame, made);
   return fit === 'hangs-short'
-    ? guard(
-        true,
-        'frame-does-not-fit',
-        'warns',
-        'The frame is shorter than this box is deep: they build wild comb below it.',
-      )
+    ? guard(true, 'frame-does-not-fit', 'warns', say('frame-shorter-than-box-deep'))
     : guard(
         fit === 'does-not-fit',
         'frame-does-not-fit',
         'bars',
-        `A ${FRAMES[frame].name} frame does not hang in a box for ${FRAMES[made].name} frames.`,
+        say('frame-does-hang-box-frames', { name: FRAMES[frame].name, name2: FRAMES[made].name }),
       );
 }
 
@@ -225,14 +216,13 @@ function fitting(to: CombPlace, from: string, { stack, others }: GuardFacts): Gu
 const KEEPS_COMB: ReadonlySet<string> = new Set(['food-reserve', 'drawn-reserve']);
 
 /** What taking brood out on purpose means, and in which order it is done. */
-function broodGoes(sides: readonly FrameSide[]): string {
+function broodGoes(sides: readonly FrameSide[]): Text {
   const eighths = (letters: readonly Letter[]) =>
     sides.reduce((sum, side) => sum + letters.reduce((all, letter) => all + (side.eighths[letter] ?? 0), 0), 0);
   const drone = eighths(['D']);
   const worker = eighths(['E', 'L', 'S']);
-  if (worker === 0)
-    return `Sealed drone brood, ${drone} eighths: it goes on purpose, mites with it. Out before it emerges; covered, straight to where it goes. The supervisor decides and one person carries it.`;
-  return `${worker} eighths of worker brood go with this frame and never emerge. Drone comb out, all brood out, a split: say which. Look twice for the queen; foundation in before bees are shaken; food combs are looked over for brood. The supervisor decides and one person carries it, covered.`;
+  if (worker === 0) return say('sealed-drone-brood-eighths-goes', { drone });
+  return say('eighths-worker-brood-go-frame', { worker });
 }
 
 function moving(
@@ -255,32 +245,27 @@ function moving(
       (away || (gone && !burnt)) && sick !== null,
       'disease-suspected',
       'bars',
-      `Disease is suspected (${sick}): no frame leaves this hive until the inspector has settled it.`,
+      say('disease-suspected-frame-leaves-hive', { sick }),
     ),
     guard(
       burnt && sick !== null && facts.ordered === null,
       'disease-suspected',
       'bars',
-      `Disease is suspected (${sick}): nothing is burnt before the inspector has seen it. What was ordered is logged with this colony under Dues.`,
+      say('disease-suspected-nothing-burnt-before', { sick }),
     ),
     guard(
       burnt && sick !== null && facts.ordered !== null,
       'disease-suspected',
       'needs-a-reason',
-      `Ordered by the inspector: ${facts.ordered}. Say that this frame belongs to it.`,
+      say('ordered-inspector-say-frame-belongs', { ordered: facts.ordered }),
     ),
-    guard(
-      (away || (gone && !burnt)) && doubt,
-      'doubtful-frame',
-      'bars',
-      'This frame is doubtful: it stays in this hive until it was looked at again and cleared.',
-    ),
-    guard(gone && queen, 'queen-or-brood-on-it', 'bars', 'The queen is on this frame.'),
+    guard((away || (gone && !burnt)) && doubt, 'doubtful-frame', 'bars', say('frame-doubtful-stays-hive-until')),
+    guard(gone && queen, 'queen-or-brood-on-it', 'bars', say('queen-frame')),
     guard(
       gone && !queen && brood && KEEPS_COMB.has(store),
       'queen-or-brood-on-it',
       'bars',
-      `There is brood on this frame: it dies in the ${spoken(store ?? '')} and rots. Leave it until it has emerged, or take it out on purpose: freezer, melting.`,
+      say('there-brood-frame-dies-rots', { store: store ?? '' }),
     ),
     guard(
       gone && !queen && brood && !KEEPS_COMB.has(store),
@@ -288,26 +273,21 @@ function moving(
       'needs-a-reason',
       broodGoes(sides),
     ),
-    guard(
-      queen && !gone,
-      'queen-on-this-frame',
-      away ? 'needs-a-reason' : 'warns',
-      'The queen was seen on this frame: she moves with it.',
-    ),
+    guard(queen && !gone, 'queen-on-this-frame', away ? 'needs-a-reason' : 'warns', say('queen-seen-frame-she-moves')),
     guard(
       sides.length < 2 && (away || gone),
       'queen-or-brood-on-it',
       'needs-a-reason',
-      `Nobody has looked at ${sides.length === 0 ? 'this frame' : 'its other side'}: is the queen on it?`,
+      say('nobody-has-looked-queen', { sidesRead: sides.length }),
     ),
     guard(
       sides.length > 1 && brood && away && record.queen === null,
       'queen-or-brood-on-it',
       'warns',
-      'The queen was not seen today: look over both sides once more before brood goes.',
+      say('queen-seen-today-look-over'),
     ),
     fitting(move.to, box, facts),
-    guard(cells && away, 'queen-or-brood-on-it', 'needs-a-reason', 'Queen cells hang on this frame: they go with it.'),
+    guard(cells && away, 'queen-or-brood-on-it', 'needs-a-reason', say('queen-cells-hang-frame-go')),
   ];
 }
 
@@ -330,50 +310,45 @@ function closing(facts: GuardFacts): readonly (Guard | null)[] {
       doubtful.length > 0,
       'doubtful-sides-left',
       'bars',
-      `Look again before closing: ${doubtful.map(({ address }) => named(address)).join(', ')}.`,
+      say('look-again-before-closing', { sides: doubtful.map(({ address }) => named(address)) }),
     ),
     guard(
       inDoubt.length > 0,
       'doubtful-frame',
       'warns',
-      `Still in doubt: ${inDoubt.map(({ address }) => named(address)).join(', ')}. Photograph it, tell the lead, and where disease is possible ring the bee inspector. No frame of it leaves this hive.`,
+      say('still-doubt-photograph-tell-lead', { sides: inDoubt.map(({ address }) => named(address)) }),
     ),
     guard(
       record.conflicts.length > 0,
       'readings-to-settle',
       'warns',
-      `Two readings of ${record.conflicts.map(({ address }) => named(address)).join(', ')}: both stay until somebody chooses.`,
+      say('two-readings-both-stay-until', { sides: record.conflicts.map(({ address }) => named(address)) }),
     ),
     guard(
       record.queen !== null && record.queenAccounted === null,
       'queen-not-accounted-for',
       'needs-a-reason',
-      `The queen was seen on ${record.queen ? named(record.queen.address) : 'a frame'}: is she safely in?`,
+      say('queen-seen-she-safely', { side: record.queen && named(record.queen.address) }),
     ),
     guard(
       frames.length > 0,
       'frames-still-out',
       'bars',
-      `Still out: frame ${frames.map(({ frame }) => frame).join(', ')}.`,
+      say('still-out-frame', { frames: frames.map(({ frame }) => frame) }),
     ),
     guard(
       outside.length > 0,
       'frames-still-out',
       'bars',
-      `Still on the frame rest: frame ${outside.map(({ place }) => place).join(', ')}.`,
+      say('still-frame-rest-frame', { frames: outside.map(({ place }) => place) }),
     ),
     guard(
       unexplained,
       'order-changed',
       'needs-a-reason',
-      `Frames stand in another order than they came: ${moved.map(({ comb }) => comb.label).join(', ')}.`,
+      say('frames-stand-another-order-than', { boxes: moved.map(({ comb }) => comb.label) }),
     ),
-    guard(
-      tipped.length > 0 && !respaced,
-      'box-was-tipped',
-      'bars',
-      `${tipped.join(', ')} lay on its side: respace its frames, and shake none of them today.`,
-    ),
-    guard(record.partsOff.length > 0, 'parts-still-off', 'bars', `Still off: ${record.partsOff.join(', ')}.`),
+    guard(tipped.length > 0 && !respaced, 'box-was-tipped', 'bars', say('lay-side-respace-frames-shake', { tipped })),
+    guard(record.partsOff.length > 0, 'parts-still-off', 'bars', say('still-off', { partsOff: record.partsOff })),
   ];
 }

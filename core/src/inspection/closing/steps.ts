@@ -9,6 +9,8 @@ import {
   combCarrier,
   frameOf,
 } from '../../equipment';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 export const STEP_IDS = [
   'before',
@@ -28,18 +30,18 @@ export type StepId = (typeof STEP_IDS)[number];
 /** How deep a visit goes: a look at the outside, under the lid, into the top box, or the whole nest. */
 export const VISIT_DEPTHS = ['outside', 'lid', 'top-box', 'full'] as const;
 export type VisitDepth = (typeof VISIT_DEPTHS)[number];
-export const DEPTH_WORDS: Readonly<Record<VisitDepth, string>> = {
-  outside: 'outside only',
-  lid: 'under the lid',
-  'top-box': 'top box',
-  full: 'whole nest',
+export const DEPTH_WORDS: Readonly<Record<VisitDepth, Text>> = {
+  outside: say('outside-only'),
+  lid: say('under-lid'),
+  'top-box': say('top-box'),
+  full: say('whole-nest'),
 };
 
 /** One step of a visit, in the words of the person who leads it. */
 export interface Step {
   readonly id: StepId;
-  readonly title: string;
-  readonly how: string;
+  readonly title: Text;
+  readonly how: Text;
   /** Parts to take off (open, supers) or put back (close), in order. */
   readonly parts: readonly Layer[];
 }
@@ -73,71 +75,54 @@ export function openingScript(
   const read = stack.filter(isBox).find((layer) => layer.id === box);
   const dummy = read?.dummy === true;
   const carrier = read ? combCarrier(frameOf(read)) : 'frame';
-  const upright =
-    'A comb that hangs free breaks when it lies flat: turn it only around its bar, like a page, cut edge down.';
+  const upright = say('comb-hangs-free-breaks-when');
   const honey = new Set(supers(stack).map(({ id }) => id));
   const first = above.findIndex((layer) => isBox(layer) && honey.has(layer.id));
   const lid = above.filter((layer) => layer.kind === 'roof' || layer.kind === 'crown-board');
   const [cover, boxes] =
     depth === 'lid' ? [lid, []] : first < 0 ? [above, []] : [above.slice(0, first), above.slice(first)];
   const parts = [...cover, ...boxes];
-  const step = (id: StepId, title: string, how: string, taken: readonly Layer[] = []): Step => ({
+  const step = (id: StepId, title: Text, how: Text, taken: readonly Layer[] = []): Step => ({
     id,
     title,
     how,
     parts: taken,
   });
   const steps = [
-    step('before', 'Before you open', 'Aim, cautions, smoker and veils, who does what.'),
-    step('outside', 'Watch the entrance', 'Stand clear of the flight lane. Traffic, pollen, dead bees, intruders.'),
-    step(
-      'smoke',
-      'Smoke the entrance, wait',
-      'Two or three cool puffs, wait a minute, then crack the lid and smoke over the frames.',
-    ),
+    step('before', say('before-you-open'), say('aim-cautions-smoker-veils-who')),
+    step('outside', say('watch-entrance'), say('stand-clear-flight-lane-traffic')),
+    step('smoke', say('smoke-entrance-wait'), say('two-three-cool-puffs-wait')),
     step(
       'open',
-      horizontal ? 'Roof off, nothing to lift' : depth === 'lid' ? 'Lid off, count the seams' : 'Take the parts off',
-      depth === 'lid'
-        ? 'Count seams of bees from above, look at food, and close.'
-        : 'Each part where it cannot be forgotten, boxes on a stand. Look at the underside of roof and cover.',
+      horizontal ? say('roof-off-nothing-lift') : depth === 'lid' ? say('lid-off-count-seams') : say('take-parts-off'),
+      depth === 'lid' ? say('count-seams-bees-above-look') : say('each-part-where-cannot-forgotten'),
       cover,
     ),
-    step(
-      'supers',
-      'Supers, one by one',
-      'Judge each by its lift, look at an outer and a middle frame. Brood up here matters.',
-      boxes,
-    ),
+    step('supers', say('supers-one-one'), say('judge-each-lift-look-outer'), boxes),
     step(
       'first-frame',
-      `Outermost ${carrier} first`,
+      say('outermost-first', { carrier }),
       carrier === 'bar'
-        ? `Loosen the end bar, cut side attachments from below upward, and slide it along to make a gap. ${upright}`
+        ? say('loosen-end-bar-cut-side', { upright })
         : horizontal
-          ? `${dummy ? 'Divider aside, then move' : 'Move'} the end frame along; it makes the gap.`
+          ? say('end-frame-along-makes-gap', { dummy })
           : dummy
-            ? 'Dummy board out, then frame 1 straight up; it makes the gap.'
-            : 'Ease frame 1 off the wall, straight up and slow; it makes the gap.',
+            ? say('dummy-board-out-then-frame')
+            : say('ease-frame-off-wall-straight'),
     ),
     step(
       'frames',
-      carrier === 'bar' ? 'Combs, both sides' : 'Frames, both sides',
-      `In order, straight up, brood out only briefly. Say what each side holds.${carrier === 'bar' ? ` ${upright}` : ''}`,
+      carrier === 'bar' ? say('combs-both-sides') : say('frames-both-sides'),
+      say('order-straight-up-brood-out', { carrier, upright }),
     ),
     step(
       'again',
-      carrier === 'bar' ? 'Doubtful combs again' : 'Doubtful frames again',
-      'What was flagged gets its second look before closing.',
+      carrier === 'bar' ? say('doubtful-combs-again') : say('doubtful-frames-again'),
+      say('what-flagged-gets-second-look'),
     ),
-    step('sum-up', 'Sum up in four headings', 'Bees, brood, food, health, in under a minute.'),
-    step(
-      'close',
-      'Close in reverse',
-      `${carrier === 'bar' ? 'Bars' : 'Frames'} closed up in the order they came, then every part back.`,
-      [...parts].reverse(),
-    ),
-    step('entrance', 'Look at the entrance again', 'Flight resumed, nothing left lying about.'),
+    step('sum-up', say('sum-up-four-headings'), say('bees-brood-food-health-under')),
+    step('close', say('close-reverse'), say('closed-up-order-came-then', { carrier }), [...parts].reverse()),
+    step('entrance', say('look-entrance-again'), say('flight-resumed-nothing-left-lying')),
   ];
   return steps.filter(({ id }) => !SKIPPED[depth].includes(id) && (id !== 'supers' || boxes.length > 0));
 }

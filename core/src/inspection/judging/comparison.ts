@@ -1,5 +1,7 @@
 import { roundTo } from '../../units';
 import type { ColonyEstimate, Estimate } from '../side/estimates';
+import { say } from '../said';
+import { type Text } from '../../language';
 
 export const CHANGE_WORDS = ['more', 'less', 'perhaps-more', 'perhaps-less', 'the-same'] as const;
 export type ChangeWord = (typeof CHANGE_WORDS)[number];
@@ -24,7 +26,7 @@ export function changeWord(last: Estimate, now: Estimate): ChangeWord {
 
 /** One line of the table that sets two visits side by side. */
 export interface MeasureChange {
-  readonly measure: string;
+  readonly measure: Text;
   readonly unit: 'frames' | 'kg';
   readonly last: Estimate | null;
   readonly now: Estimate | null;
@@ -32,16 +34,16 @@ export interface MeasureChange {
   readonly word: ChangeWord | null;
 }
 
-const MEASURES: readonly [string, 'frames' | 'kg', (colony: ColonyEstimate) => Estimate | null][] = [
-  ['Frames of bees', 'frames', (colony) => colony.framesOfBees],
-  ['Eggs', 'frames', (colony) => colony.eggs],
-  ['Larvae', 'frames', (colony) => colony.larvae],
-  ['Sealed worker', 'frames', (colony) => colony.sealedWorker],
-  ['Sealed drone', 'frames', (colony) => colony.sealedDrone],
-  ['Pollen', 'frames', (colony) => colony.pollen],
-  ['Stores', 'kg', (colony) => colony.storesKg],
-  ['Empty drawn comb', 'frames', (colony) => colony.emptyComb],
-  ['Bare foundation', 'frames', (colony) => colony.foundation],
+const MEASURES: readonly [Text, 'frames' | 'kg', (colony: ColonyEstimate) => Estimate | null][] = [
+  [say('frames-bees'), 'frames', (colony) => colony.framesOfBees],
+  [say('eggs'), 'frames', (colony) => colony.eggs],
+  [say('larvae'), 'frames', (colony) => colony.larvae],
+  [say('sealed-worker'), 'frames', (colony) => colony.sealedWorker],
+  [say('sealed-drone'), 'frames', (colony) => colony.sealedDrone],
+  [say('pollen'), 'frames', (colony) => colony.pollen],
+  [say('stores'), 'kg', (colony) => colony.storesKg],
+  [say('empty-drawn-comb'), 'frames', (colony) => colony.emptyComb],
+  [say('bare-foundation'), 'frames', (colony) => colony.foundation],
 ];
 
 /**

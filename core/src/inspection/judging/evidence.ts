@@ -1,17 +1,18 @@
 import { type FrameKindId, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea } from '../../equipment';
-import { roundTo } from '../../units';
 import { BROOD, type Letter } from '../side/contents';
 import { FINDINGS } from '../visit/findings';
 import { type FrameSide, type SideAddress, hasMark, shows, towardText } from '../side/frame-side';
 import type { EvidenceId, Question } from '../visit/questions';
 import { type VisitRecord, doubtsLeft } from '../visit/record';
+import { say } from '../said';
+import { type Text, inOne } from '../../language';
 
 /** One piece of evidence: seen, still missing, or not needed for what was asked. */
 export interface Evidence {
   readonly id: EvidenceId;
   readonly state: 'seen' | 'missing' | 'not-needed';
   /** Where it was seen, or where to look. */
-  readonly where: string;
+  readonly where: Text;
 }
 
 /** Whether enough was seen to answer the visit's questions, and what the rest would cost. */
@@ -76,9 +77,9 @@ export function seenEnough(
   const nest = nestOf(record, box, frames);
   const asked = new Set<EvidenceId>(questions.flatMap((question) => ASKS[question]));
   const evidence = [
-    stage(record, nest, asked, 'eggs', 'E', eggsHide(record, nest) ?? 'read the middle of the nest'),
-    stage(record, nest, asked, 'young-larvae', 'L', 'read the middle of the nest'),
-    stage(record, nest, asked, 'sealed-brood', 'S', 'read the middle of the nest'),
+    stage(record, nest, asked, 'eggs', 'E', eggsHide(record, nest) ?? say('read-middle-nest')),
+    stage(record, nest, asked, 'young-larvae', 'L', say('read-middle-nest')),
+    stage(record, nest, asked, 'sealed-brood', 'S', say('read-middle-nest')),
     queen(record, nest, asked),
     queenCells(record, nest, asked),
     room(record, nest, asked),
@@ -107,7 +108,7 @@ const broodSeen = (nest: Nest): boolean =>
 /** A queen lost now cannot be replaced: what is not seen yet is not worth her life. A doubt is looked at all the same. */
 const endedLate = (each: Evidence): Evidence =>
   each.state === 'missing' && each.id !== 'doubtful-sides'
-    ? { ...each, state: 'not-needed', where: 'late in the year the first brood ends the visit' }
+    ? { ...each, state: 'not-needed', where: say('late-year-first-brood-ends') }
     : each;
 
 interface Nest {
@@ -145,11 +146,11 @@ function nestOf(record: VisitRecord, box: string, frames: number): Nest {
 }
 
 /** Why eggs that nobody saw may be there all the same; `null` when they would show. */
-function eggsHide(record: VisitRecord, nest: Nest): string | null {
+function eggsHide(record: VisitRecord, nest: Nest): Text | null {
   const dark = record.checks.some(({ check, ok }) => check === 'light' && !ok);
   const pale = framesWith(nest, (side) => hasMark(side, 'pale-foundation'));
   if (nest.sides.length === 0 || (!dark && pale.length === 0)) return null;
-  return `not seen, may be there: ${dark ? 'too little light' : `pale foundation on ${listed(pale)}`}; take a photo`;
+  return say('seen-may-there-take-photo', { dark, frames: listed(pale) });
 }
 
 /**
@@ -162,7 +163,7 @@ export const eggsWouldShow = (record: VisitRecord): boolean =>
   !record.checks.some(({ check, ok }) => (check === 'light' || check === 'glasses') && !ok) &&
   !Object.values(record.sides).some(({ side }) => hasMark(side, 'pale-foundation'));
 
-const listed = (frames: readonly number[]): string => [...new Set(frames)].sort((a, b) => a - b).join(', ');
+const listed = (frames: readonly number[]): Text => [...new Set(frames)].sort((a, b) => a - b).join(', ');
 const framesWith = (nest: Nest, test: (side: FrameSide) => boolean): readonly number[] =>
   nest.sides.filter(({ side }) => test(side)).map(({ address }) => address.frame);
 
@@ -172,41 +173,43 @@ function stage(
   asked: ReadonlySet<EvidenceId>,
   id: EvidenceId,
   letter: Letter,
-  look: string,
+  look: Text,
 ): Evidence | null {
   if (!asked.has(id)) return null;
   const on = framesWith(nest, (side) => shows(side, letter));
-  if (on.length > 0) return { id, state: 'seen', where: `on ${listed(on)}` };
+  if (on.length > 0) return { id, state: 'seen', where: say('on-2', { frames: listed(on) }) };
   const later = record.confirmed.filter((each) => each.letter === letter && each.there);
   if (later.length > 0)
     return {
       id,
       state: 'seen',
-      where: `on ${listed(later.map(({ address }) => address.frame))}, confirmed afterwards`,
+      where: say('confirmed-afterwards', { frames: listed(later.map(({ address }) => address.frame)) }),
     };
-  return record.ticks[id] ? { id, state: 'seen', where: 'ticked by hand' } : { id, state: 'missing', where: look };
+  return record.ticks[id] ? { id, state: 'seen', where: say('ticked-hand') } : { id, state: 'missing', where: look };
 }
 
 function queen(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>): Evidence | null {
   if (!asked.has('queen')) return null;
   const on = framesWith(nest, (side) => side.queen);
-  if (on.length > 0) return { id: 'queen', state: 'seen', where: `on ${listed(on)}` };
-  if (record.ticks.queen) return { id: 'queen', state: 'seen', where: 'ticked by hand' };
+  if (on.length > 0) return { id: 'queen', state: 'seen', where: say('on-2', { frames: listed(on) }) };
+  if (record.ticks.queen) return { id: 'queen', state: 'seen', where: say('ticked-hand') };
   const eggs = framesWith(nest, (side) => shows(side, 'E')).length > 0 || record.ticks.eggs === true;
   return eggs
-    ? { id: 'queen', state: 'not-needed', where: 'eggs prove her within three days' }
-    : { id: 'queen', state: 'missing', where: 'or eggs instead of her' };
+    ? { id: 'queen', state: 'not-needed', where: say('eggs-prove-her-within-three') }
+    : { id: 'queen', state: 'missing', where: say('eggs-instead-her') };
 }
 
 function queenCells(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>): Evidence | null {
   if (!asked.has('queen-cells')) return null;
   const on = framesWith(nest, (side) => side.cells > 0);
-  const found = on.length > 0 ? `seen on ${listed(on)}` : 'none seen';
+  const found = on.length > 0 ? say('seen-on', { frames: listed(on) }) : say('none-seen');
   if (record.ticks['queen-cells'] || (nest.sides.length > 0 && nest.around.length === 0)) {
     return { id: 'queen-cells', state: 'seen', where: found };
   }
   const rest =
-    nest.around.length === nest.frames ? 'look along every comb edge' : `${found}, look at ${listed(nest.around)}`;
+    nest.around.length === nest.frames
+      ? say('look-along-every-comb-edge')
+      : say('look-at', { found, frames: listed(nest.around) });
   return { id: 'queen-cells', state: 'missing', where: rest };
 }
 
@@ -237,13 +240,12 @@ const eighthsOf = (side: FrameSide, letters: readonly Letter[]): number =>
 function room(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>): Evidence | null {
   if (!asked.has('room')) return null;
   const { counted, most } = amount(nest, (side) => eighthsOf(side, ['C', 'F']) / (8 * SIDES), 1);
-  if (counted >= ROOMY)
-    return { id: 'room', state: 'seen', where: `${roundTo(counted, 1)} frames empty or bare: room for a week` };
+  if (counted >= ROOMY) return { id: 'room', state: 'seen', where: say('frames-empty-bare-room-week', { counted }) };
   if (most !== null && most < CRAMPED)
-    return { id: 'room', state: 'seen', where: `${roundTo(counted, 1)} frames empty or bare: hardly any room` };
+    return { id: 'room', state: 'seen', where: say('frames-empty-bare-hardly-any', { counted }) };
   const rest = edges(nest).filter((frame) => !nest.readFrames.includes(frame));
-  if (record.ticks.room || rest.length === 0) return { id: 'room', state: 'seen', where: 'both edges read' };
-  return { id: 'room', state: 'missing', where: `look at ${listed(rest)}` };
+  if (record.ticks.room || rest.length === 0) return { id: 'room', state: 'seen', where: say('both-edges-read') };
+  return { id: 'room', state: 'missing', where: say('look-at-2', { frames: listed(rest) }) };
 }
 
 /** Food is seen on the outer frames; or as soon as enough of it was counted, or too little can be left. */
@@ -262,16 +264,17 @@ function stores(
     SIDES * combArea(kind) * HONEY_KG_PER_DM2,
   );
   if (counted >= ENOUGH_TIMES * least)
-    return { id: 'stores', state: 'seen', where: `${roundTo(counted, 1)} kg counted: enough` };
+    return { id: 'stores', state: 'seen', where: say('kg-counted-enough', { counted }) };
   if (most !== null && most < least)
     return {
       id: 'stores',
       state: 'seen',
-      where: `${roundTo(counted, 1)} kg counted, ${roundTo(most, 1)} at most: too little`,
+      where: say('kg-counted-most-too-little', { counted, most }),
     };
   const rest = [1, nest.frames].filter((frame) => !nest.readFrames.includes(frame));
-  if (record.ticks.stores || rest.length === 0) return { id: 'stores', state: 'seen', where: 'both outer frames read' };
-  return { id: 'stores', state: 'missing', where: `look at ${listed(rest)}` };
+  if (record.ticks.stores || rest.length === 0)
+    return { id: 'stores', state: 'seen', where: say('both-outer-frames-read') };
+  return { id: 'stores', state: 'missing', where: say('look-at-2', { frames: listed(rest) }) };
 }
 
 /** Pests count as looked for when mites were sampled, or mites, beetles or moth noted as found or not found. */
@@ -282,8 +285,8 @@ function pests(record: VisitRecord, asked: ReadonlySet<EvidenceId>): Evidence | 
   );
   const looked = record.findings.filter(({ finding }) => FINDINGS[finding].group === 'pests');
   if (record.ticks.pests || sampled || looked.length > 0)
-    return { id: 'pests', state: 'seen', where: sampled ? 'mites sampled' : 'looked for' };
-  return { id: 'pests', state: 'missing', where: 'take a mite sample, or note what was looked for' };
+    return { id: 'pests', state: 'seen', where: sampled ? say('mites-sampled') : say('looked-for') };
+  return { id: 'pests', state: 'missing', where: say('take-mite-sample-note-what') };
 }
 
 function healthyBrood(record: VisitRecord, asked: ReadonlySet<EvidenceId>): Evidence | null {
@@ -294,12 +297,12 @@ function healthyBrood(record: VisitRecord, asked: ReadonlySet<EvidenceId>): Evid
     return {
       id: 'healthy-brood',
       state: 'seen',
-      where: found.length > 0 ? `found: ${found.join(', ')}` : `${looked.length} looked for, none found`,
+      where: found.length > 0 ? say('found', { found }) : say('looked-none-found', { lookedFor: looked.length }),
     };
   }
   return record.ticks['healthy-brood']
-    ? { id: 'healthy-brood', state: 'seen', where: 'larvae pearly, lids even' }
-    : { id: 'healthy-brood', state: 'missing', where: 'larvae pearly? lids even, none sunken?' };
+    ? { id: 'healthy-brood', state: 'seen', where: say('larvae-pearly-lids-even') }
+    : { id: 'healthy-brood', state: 'missing', where: say('larvae-pearly-lids-even-none') };
 }
 
 function doubtful(record: VisitRecord, nest: Nest): Evidence | null {
@@ -308,12 +311,16 @@ function doubtful(record: VisitRecord, nest: Nest): Evidence | null {
   const cleared = record.doubts.filter(({ sound, address }) => sound && address.box === nest.box);
   if (flagged.length === 0 && cleared.length === 0) return null;
   const named = (sides: readonly { readonly address: SideAddress }[]) =>
-    sides.map(({ address }) => `${address.frame} toward ${towardText(address, nest.frames)}`).join(', ');
-  if (left.length > 0) return { id: 'doubtful-sides', state: 'missing', where: `look again at ${named(left)}` };
+    inOne(
+      sides.map(({ address }) => say('toward', { frame: address.frame, towardText: towardText(address, nest.frames) })),
+      ', ',
+    );
+  if (left.length > 0)
+    return { id: 'doubtful-sides', state: 'missing', where: say('look-again', { named: named(left) }) };
   return {
     id: 'doubtful-sides',
     state: 'seen',
-    where: flagged.length > 0 ? `looked at again, still in doubt: ${named(flagged)}` : 'looked at again: sound',
+    where: flagged.length > 0 ? say('looked-again-still-doubt', { named: named(flagged) }) : say('looked-again-sound'),
   };
 }
 

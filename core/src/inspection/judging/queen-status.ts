@@ -4,6 +4,8 @@ import { type FrameSide, hasMark, shows } from '../side/frame-side';
 import type { FindingId } from '../visit/findings';
 import { type CellsVerdict, readCells } from '../side/queen-cells';
 import type { VisitRecord } from '../visit/record';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 export const QUEEN_EVIDENCE = [
   'queen-seen',
@@ -30,7 +32,7 @@ export interface QueenStatus {
   readonly evidence: QueenEvidence;
   /** First and last day on which the youngest brood seen can have been laid. */
   readonly laid: { readonly from: CivilDate; readonly to: CivilDate } | null;
-  readonly says: string;
+  readonly says: Text;
   readonly cells: CellsVerdict;
 }
 
@@ -80,12 +82,11 @@ export function queenStatus({ date, sides, eggsLookedFor, virginSeen, droneLayer
     verdict: QueenStatus['verdict'],
     evidence: QueenEvidence,
     laid: QueenStatus['laid'],
-    says: string,
+    says: Text,
   ): QueenStatus => ({ verdict, evidence, laid, says, cells });
-  const unseen = eggsLookedFor ? '' : ' Eggs were not looked for everywhere, or not in good light.';
+  const unseen = eggsLookedFor ? '' : say('eggs-were-looked-everywhere-good');
 
-  if (virginSeen)
-    return status('young-queen-likely', 'queen-seen', null, 'A young queen not yet laying: close and leave her alone.');
+  if (virginSeen) return status('young-queen-likely', 'queen-seen', null, say('young-queen-yet-laying-close'));
   const laidWrong = droneLayerSeen || any((side) => hasMark(side, 'domed-lids'));
   const inWorkerComb = sides.some(
     (side) => shows(side, 'D') && ((side.eighths.D ?? 0) < DRONE_COMB || shows(side, 'E') || shows(side, 'L')),
@@ -96,18 +97,18 @@ export function queenStatus({ date, sides, eggsLookedFor, virginSeen, droneLayer
       'drone-layer-likely',
       eggs ? 'eggs' : larvae ? 'larvae' : 'sealed-only',
       null,
-      `Only domed cappings, no flat ones: drone-laying queen or laying workers${eggs || larvae ? ', whatever eggs and larvae say' : ''}. Several eggs in a cell or on its wall speak for workers.${unseen}`,
+      say('only-domed-cappings-flat-ones', { eggs, larvae, unseen }),
     );
   if (laidWrong && sealed)
     return status(
       eggs ? 'probably-queenright' : 'not-known',
       eggs ? 'eggs' : 'sealed-only',
       eggs ? span(0, egg) : null,
-      `Domed cappings among flat ones in worker cells: her sperm may be running out. Count both, look again in a week.${unseen}`,
+      say('domed-cappings-among-flat-ones', { unseen }),
     );
   if (eggs)
-    return status('queenright', queen ? 'queen-seen' : 'eggs', span(0, egg), `Eggs: she laid within ${egg} days.`);
-  if (queen) return status('probably-queenright', 'queen-seen', null, `She was seen, her eggs were not.${unseen}`);
+    return status('queenright', queen ? 'queen-seen' : 'eggs', span(0, egg), say('eggs-she-laid-within-days', { egg }));
+  if (queen) return status('probably-queenright', 'queen-seen', null, say('she-seen-her-eggs-were', { unseen }));
   const raising =
     cells.means === 'queen-out' ||
     cells.means === 'swarming' ||
@@ -123,13 +124,13 @@ export function queenStatus({ date, sides, eggsLookedFor, virginSeen, droneLayer
       'young-queen-likely',
       larvae ? 'larvae' : sealed ? 'sealed-only' : 'none',
       youngest,
-      `${larvae ? 'Larvae' : sealed ? 'Sealed brood' : 'No brood'} and queen cells, no eggs: a young queen is on her way. A queen bought now would be killed.${unseen}`,
+      say('queen-cells-eggs-young-queen', { larvae, sealed, unseen }),
     );
   }
   if (larvae && (young || !old)) {
     const laid = young ? span(egg, egg + YOUNG) : span(egg, egg + larva);
     const days = young ? egg + YOUNG : egg + larva;
-    const says = `${young ? 'Young larvae' : 'Larvae'}: she laid ${days} days ago at the latest.${unseen}`;
+    const says = say('she-laid-days-ago-latest', { young, days, unseen });
     return status('probably-queenright', young ? 'young-larvae' : 'larvae', laid, says);
   }
   if (larvae)
@@ -137,7 +138,7 @@ export function queenStatus({ date, sides, eggsLookedFor, virginSeen, droneLayer
       eggsLookedFor ? 'queenless-likely' : 'not-known',
       'larvae',
       span(egg + YOUNG, egg + larva),
-      `Only older larvae: nothing laid for ${egg + YOUNG} days or more.${unseen}`,
+      say('only-older-larvae-nothing-laid', { egg: egg + YOUNG, unseen }),
     );
   if (sealed) {
     const laid = span(egg + larva, daysToEmergence('worker'));
@@ -145,12 +146,12 @@ export function queenStatus({ date, sides, eggsLookedFor, virginSeen, droneLayer
       eggsLookedFor ? 'queenless-likely' : 'not-known',
       'sealed-only',
       laid,
-      `Only sealed brood: nothing laid for ${egg + larva} days or more.${unseen}`,
+      say('only-sealed-brood-nothing-laid', { egg: egg + larva, unseen }),
     );
   }
   if (any((side) => shows(side, 'P')))
-    return status('not-known', 'pollen-only', null, `No brood seen, pollen is stored.${unseen}`);
-  return status('not-known', 'none', null, sides.length === 0 ? 'No side was read.' : `No brood seen.${unseen}`);
+    return status('not-known', 'pollen-only', null, say('brood-seen-pollen-stored', { unseen }));
+  return status('not-known', 'none', null, sides.length === 0 ? say('side-read') : say('brood-seen', { unseen }));
 }
 
 /** What a visit says of the queen beyond its sides, from what was looked for and found. */

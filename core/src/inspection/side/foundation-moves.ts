@@ -1,6 +1,8 @@
 import type { FrameSides } from '../words/frame-change';
 import { BROOD } from './contents';
 import { shows } from './frame-side';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 /** A bare frame, where it should go, when, and why. */
 export interface FoundationMove {
@@ -8,7 +10,7 @@ export interface FoundationMove {
   /** The frame beside which it goes, `null` when it stays. */
   readonly beside: number | null;
   readonly when: 'now' | 'in-a-week' | 'not-yet';
-  readonly says: string;
+  readonly says: Text;
 }
 
 /** A side counts as bare from so many eighths of foundation on. */
@@ -48,27 +50,27 @@ export function foundationMoves(frames: readonly FrameSides[], framesOfBees: num
           frame,
           beside: null,
           when: 'not-yet',
-          says: `Frame ${frame} stays at the edge: too few bees to draw it.`,
+          says: say('frame-stays-edge-too-few', { frame }),
         };
       if (stays)
         return {
           frame,
           beside: null,
           when: 'now',
-          says: `Frame ${frame} stands right beside the brood: leave it there.`,
+          says: say('frame-stands-right-beside-brood', { frame }),
         };
       return rank === 0
         ? {
             frame,
             beside: edge,
             when: 'now',
-            says: `Frame ${frame} goes beside frame ${edge}, the last with brood: now.`,
+            says: say('frame-goes-beside-frame-last', { frame, edge }),
           }
         : {
             frame,
             beside: edge,
             when: 'in-a-week',
-            says: `Frame ${frame} beside frame ${edge} in a week, once the one before it is drawn.`,
+            says: say('frame-beside-frame-week-once', { frame, edge }),
           };
     })
     .sort((a, b) => a.frame - b.frame);

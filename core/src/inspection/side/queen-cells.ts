@@ -1,3 +1,5 @@
+import { say } from '../said';
+import type { Text } from '../../language';
 export const CELL_CONTENTS = ['cup', 'egg', 'larva', 'sealed', 'emerged', 'torn'] as const;
 export type CellContent = (typeof CELL_CONTENTS)[number];
 export const CELL_PLACES = ['edge', 'face', 'gap'] as const;
@@ -10,19 +12,19 @@ export interface QueenCell {
 }
 
 /** How to say what a cell holds. */
-export const CELL_WORDS: Readonly<Record<CellContent, string>> = {
-  cup: 'empty cup',
-  egg: 'cup with egg',
-  larva: 'larva in jelly',
-  sealed: 'sealed cell',
-  emerged: 'emerged, its lid hangs',
-  torn: 'torn at the side',
+export const CELL_WORDS: Readonly<Record<CellContent, Text>> = {
+  cup: say('empty-cup'),
+  egg: say('cup-egg'),
+  larva: say('larva-jelly'),
+  sealed: say('sealed-cell'),
+  emerged: say('emerged-lid-hangs'),
+  torn: say('torn-side'),
 };
 
 export interface CellsVerdict {
   readonly means: 'routine' | 'charged-cups' | 'swarming' | 'replacing-her' | 'emergency' | 'queen-out';
-  readonly says: string;
-  readonly action: string;
+  readonly says: Text;
+  readonly action: Text;
   /** Days until the first queen of these could emerge or the swarm leave, at the soonest; `null` where nothing presses. */
   readonly withinDays: number | null;
 }
@@ -48,46 +50,43 @@ export function readCells(cells: readonly QueenCell[], eggs: boolean): CellsVerd
   if (fed.length === 0 && gone > 0)
     return {
       means: 'queen-out',
-      says: `${gone} ${gone === 1 ? 'cell is' : 'cells are'} open: a young queen is out or was killed in it.`,
-      action: 'Close, leave them alone until she can lay; date the laying check.',
+      says: say('open-young-queen-out-killed', { gone }),
+      action: say('close-leave-alone-until-she'),
       withinDays: null,
     };
   if (fed.length === 0 && count(({ content }) => content === 'egg') > 0)
     return {
       means: 'charged-cups',
-      says: 'Eggs in cups: often eaten again, sometimes the start of swarming.',
-      action: 'Look again within a week, whatever the interval says.',
+      says: say('eggs-cups-often-eaten-again'),
+      action: say('look-again-within-week-whatever'),
       withinDays: 8,
     };
   if (fed.length === 0)
     return {
       means: 'routine',
-      says: cells.length > 0 ? 'Empty cups: bees build them as a matter of course.' : 'No cells.',
-      action: 'Nothing to do. Some scrape cups off, some leave them: they come back either way.',
+      says: cells.length > 0 ? say('empty-cups-bees-build-matter') : say('no-cells'),
+      action: say('nothing-do-some-scrape-cups'),
       withinDays: null,
     };
   const atEdge = fed.filter(({ place }) => place === 'edge').length;
   if (!eggs && fed.every(({ place }) => place !== 'edge'))
     return {
       means: 'emergency',
-      says: `${fed.length} fed ${fed.length === 1 ? 'cell' : 'cells'} on the face and no eggs: the queen was lost.`,
-      action: 'Keep one or two good ones, move no frame roughly, close; date the laying check.',
+      says: say('fed-face-eggs-queen-lost', { cells: fed.length }),
+      action: say('keep-one-two-good-ones'),
       withinDays,
     };
   if (fed.length <= 3 && atEdge === 0)
     return {
       means: 'replacing-her',
-      says: `${fed.length} fed ${fed.length === 1 ? 'cell' : 'cells'} on the face: they are probably replacing her.`,
-      action: 'Leave the cells and close. A swarm cannot be ruled out: say how sure you are.',
+      says: say('fed-face-probably-replacing-her', { cells: fed.length }),
+      action: say('leave-cells-close-swarm-cannot'),
       withinDays,
     };
   return {
     means: 'swarming',
-    says: `${fed.length} fed ${fed.length === 1 ? 'cell' : 'cells'}, ${atEdge} at the edge: they are preparing to swarm.`,
-    action:
-      sealed > 0
-        ? 'A swarm may have left already: look for eggs and for the queen, then decide today.'
-        : 'Decide today: artificial swarm, a split, or thinning the cells by your school. Waiting a week is too long.',
+    says: say('fed-edge-preparing-swarm', { cells: fed.length, atEdge }),
+    action: sealed > 0 ? say('swarm-may-have-left-already') : say('decide-today-artificial-swarm-split'),
     withinDays,
   };
 }

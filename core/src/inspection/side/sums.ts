@@ -1,17 +1,19 @@
 import { BOXES, type BoxLayer, type Stack, boxWeight, isBox, nestBoxes, supers } from '../../equipment';
 import { meanOf } from '../../statistics';
-import { roundTo, within, spoken } from '../../units';
+import { roundTo, within } from '../../units';
 import type { ColonyEstimate } from './estimates';
 import { type FrameSide, type SideAddress, eighthsRead } from './frame-side';
 import { type OutsideLook, entranceScore } from '../visit/outside';
 import type { VisitRecord } from '../visit/record';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 /** One figure that a visit adds up to, in words, with what it asks for. */
 export interface SumLine {
   readonly topic: string;
-  readonly says: string;
+  readonly says: Text;
   readonly level: 'well' | 'watch' | 'act';
-  readonly asks: string | null;
+  readonly asks: Text | null;
 }
 
 interface SidesThen {
@@ -46,7 +48,7 @@ const SLOW_DAYS = 45;
 const BEETLES_A_FRAME = 2;
 const SMALL = 5;
 
-const line = (topic: string, says: string, level: SumLine['level'] = 'well', asks: string | null = null): SumLine => ({
+const line = (topic: string, says: Text, level: SumLine['level'] = 'well', asks: Text | null = null): SumLine => ({
   topic,
   says,
   level,
@@ -87,9 +89,9 @@ function entrance({ record, last }: SumFacts): SumLine | null {
   if (!look) return null;
   const now = entranceScore(look);
   const then = last?.look ? entranceScore(last.look) : null;
-  const says = `entrance ${now} of 10${then === null ? '' : `, last time ${then}`}`;
+  const says = say('entrance-of', { now, then });
   return then !== null && then - now >= 3
-    ? line('entrance', says, 'watch', 'Much less than last time: queen, robbing, poisoning or weather?')
+    ? line('entrance', says, 'watch', say('much-less-than-last-time'))
     : line('entrance', says);
 }
 
@@ -98,31 +100,25 @@ function strength({ stack, record, nest, expectedBees }: SumFacts): SumLine | nu
   const seams = nestBoxes(stack).reduce((sum, { id }) => sum + (record.seams[id] ?? 0), 0);
   const bees = nest.framesOfBees?.value ?? (seams > 0 ? seams : null);
   if (bees === null) return null;
-  const how = nest.framesOfBees ? 'counted on the combs' : 'seams from above';
-  const says = `${roundTo(bees, 1)} frames of bees, ${how}`;
+  const how = nest.framesOfBees ? say('counted-combs') : say('seams-above');
+  const says = say('frames-bees-2', { bees, how });
   if (expectedBees === null) return line('strength', says);
-  const span = `${roundTo(expectedBees.low, 1)} to ${roundTo(expectedBees.high, 1)} expected`;
+  const span = say('to-expected', { low: expectedBees.low, high: expectedBees.high });
   if (bees < expectedBees.low)
-    return line(
-      'strength',
-      `${says}: weak for the day, ${span}`,
-      'watch',
-      'Look for the reason: queen, mites, food, swarm.',
-    );
+    return line('strength', say('weak-day', { says, span }), 'watch', say('look-reason-queen-mites-food'));
   return bees > expectedBees.high
-    ? line('strength', `${says}: strong for the day, ${span}`, 'watch', 'Room, and queen cells along the edges.')
-    : line('strength', `${says}: as expected, ${span}`);
+    ? line('strength', say('strong-day', { says, span }), 'watch', say('room-queen-cells-along-edges'))
+    : line('strength', say('as-expected', { says, span }));
 }
 
 function pollen({ nest }: SumFacts): SumLine | null {
   if (nest.sidesRead === 0) return null;
   const { value, low, high } = nest.pollen;
-  const says = `${roundTo(value, 2)} frames of pollen added up (${roundTo(low, 2)} to ${roundTo(high, 2)}), ${POLLEN_WANTED} wanted`;
-  if (high < POLLEN_WANTED)
-    return line('pollen', says, 'act', 'Brood starves of protein while syrup is plentiful: a patty, or pollen combs.');
+  const says = say('frames-pollen-added-up-wanted', { frames: value, low, high, pollenWanted: POLLEN_WANTED });
+  if (high < POLLEN_WANTED) return line('pollen', says, 'act', say('brood-starves-protein-while-syrup'));
   return low >= POLLEN_WANTED
     ? line('pollen', says)
-    : line('pollen', says, 'watch', 'Look at the sides next to the brood before you decide.');
+    : line('pollen', says, 'watch', say('look-sides-next-brood-before'));
 }
 
 function colours({ record }: SumFacts): SumLine | null {
@@ -130,10 +126,10 @@ function colours({ record }: SumFacts): SumLine | null {
   const carried = Object.values(record.outside).flatMap((look) => look.pollens ?? []);
   const all = [...new Set([...stored, ...carried])];
   if (all.length === 0) return null;
-  const says = `${all.length === 1 ? 'one colour' : `${all.length} colours`} of pollen: ${all.map(spoken).join(', ')}`;
+  const says = say('of-pollen', { colours: all });
   return all.length > 2
     ? line('pollen colours', says)
-    : line('pollen colours', says, 'watch', 'One or two sources: a varied supplement helps if brood shall grow.');
+    : line('pollen colours', says, 'watch', say('one-two-sources-varied-supplement'));
 }
 
 interface Drawn {
@@ -165,17 +161,11 @@ function combToDraw({ id }: BoxLayer, { record, last }: SumFacts): SumLine | nul
     0,
   );
   const pace = last && last.days > 0 && then > now ? roundTo((then - now) / 16 / last.days, 2) : null;
-  const says = `${id}: ${drawn} sides drawn, ${partly} partly, ${bare} bare${pace ? `; ${pace} frames drawn a day` : ''}`;
+  const says = say('sides-drawn-partly-bare', { id, drawn, partly, bare, pace });
   if (partly + bare === 0) return line('comb', says);
   const days = pace ? Math.ceil(eighths(sides, 'F') / 16 / pace) : null;
-  if (days !== null && days > SLOW_DAYS)
-    return line('comb', says, 'watch', 'Hardly drawn: no flow, too cold, or too few young bees.');
-  return line(
-    'comb',
-    says,
-    'watch',
-    days ? `At this pace drawn in about ${days} days.` : 'No more room while comb is still to be drawn.',
-  );
+  if (days !== null && days > SLOW_DAYS) return line('comb', says, 'watch', say('hardly-drawn-flow-too-cold'));
+  return line('comb', says, 'watch', days ? say('pace-drawn-about-days', { days }) : say('more-room-while-comb-still'));
 }
 
 function ripeness({ id }: BoxLayer, record: VisitRecord): SumLine | null {
@@ -193,15 +183,14 @@ function ripeness({ id }: BoxLayer, record: VisitRecord): SumLine | null {
   if (shares.length === 0) return null;
   const sealed = Math.round(100 * meanOf(shares.map(({ share }) => share)));
   const ripe = shares.filter(({ share }) => share >= RIPE_SHARE).map(({ frame }) => frame);
-  const water = percent === null ? '' : `, ${percent} % water`;
-  const says = `${id}: ${sealed} in 100 of the honey sealed${water}`;
-  if (percent !== null && percent > RIPE_MOISTURE)
-    return line('ripeness', says, 'watch', 'Leave it on: too wet to keep.');
+  const water = percent === null ? '' : say('water', { percent });
+  const says = say('honey-sealed', { id, sealed, water });
+  if (percent !== null && percent > RIPE_MOISTURE) return line('ripeness', says, 'watch', say('leave-too-wet-keep'));
   if (ripe.length === shares.length || percent !== null)
-    return line('ripeness', says, 'well', 'Ripe: may come off once no brood and no treatment forbids it.');
+    return line('ripeness', says, 'well', say('ripe-may-come-off-once'));
   return ripe.length === 0
-    ? line('ripeness', says, 'watch', 'Leave it on.')
-    : line('ripeness', says, 'watch', `Mixed: only frame ${ripe.sort((a, b) => a - b).join(', ')} may be taken.`);
+    ? line('ripeness', says, 'watch', say('leave-it-on'))
+    : line('ripeness', says, 'watch', say('mixed-only-frame-may-taken', { frames: ripe.sort((a, b) => a - b) }));
 }
 
 /**
@@ -225,9 +214,9 @@ function fillByWeight(layer: BoxLayer, record: VisitRecord): SumLine | null {
     .findLast((each) => each.what === 'weight' && each.part === layer.id);
   if (measure?.what !== 'weight' || layer.frames === 0) return null;
   const share = fillOfWeight(layer, measure.kg);
-  const says = `${layer.id}: ${measure.kg} kg, about ${Math.round(100 * share)} in 100 full`;
+  const says = say('kg-about-full', { id: layer.id, kg: measure.kg, fullPercent: Math.round(100 * share) });
   return share >= FULL_SHARE
-    ? line('fill', says, 'act', `${BOXES[layer.box].name} is full: the next super is due.`)
+    ? line('fill', says, 'act', say('full-next-super-due', { name: BOXES[layer.box].name }))
     : line('fill', says);
 }
 
@@ -238,11 +227,11 @@ function beetles({ record, nest }: SumFacts): SumLine | null {
   const count = found.count ?? 1;
   const bees = nest.framesOfBees?.value ?? null;
   const small = bees !== null && bees < SMALL;
-  const says = `${count === 1 ? 'one beetle' : `${count} beetles`}${bees === null ? '' : ` on ${roundTo(bees, 1)} frames of bees`}`;
-  const inspector = 'Notifiable in many places: ask the inspector.';
-  if (count <= 2 && !small) return line('beetles', says, 'watch', `Note it. ${inspector}`);
+  const says = say('text', { count, bees });
+  const inspector = say('notifiable-many-places-ask-inspector');
+  if (count <= 2 && !small) return line('beetles', says, 'watch', say('note-it', { inspector }));
   const pressed = bees !== null && count / Math.max(0.5, bees) > BEETLES_A_FRAME;
   return pressed || (small && count > 2)
-    ? line('beetles', says, 'act', `Narrow the nest to what they cover, no whole patty: they breed in it. ${inspector}`)
-    : line('beetles', says, 'watch', `Cut patties into thin strips, keep no spare room. ${inspector}`);
+    ? line('beetles', says, 'act', say('narrow-nest-what-cover-whole', { inspector }))
+    : line('beetles', says, 'watch', say('cut-patties-into-thin-strips', { inspector }));
 }

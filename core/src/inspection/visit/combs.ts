@@ -1,4 +1,6 @@
 import type { BoxLayer } from '../../equipment';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 export const COMB_KINDS = ['drawn', 'foundation', 'food', 'drone', 'foundationless'] as const;
 export const COMB_GRADES = ['keep', 'edge', 'replace'] as const;
@@ -115,14 +117,14 @@ export function gradeComb(
   year: number,
   seen: { readonly old: boolean; readonly broken: boolean },
   years = COMB_YEARS,
-): { readonly grade: CombGrade; readonly why: string; readonly due: number | null } {
+): { readonly grade: CombGrade; readonly why: Text; readonly due: number | null } {
   const age = since === null ? null : year - since;
   const due = since === null ? null : since + years;
-  if (seen.broken) return { grade: 'replace', why: 'broken or sagging', due };
-  if (age !== null && age >= years) return { grade: 'replace', why: `${age} years in use`, due };
-  if (seen.old) return { grade: age === null ? 'replace' : 'edge', why: 'black, no light comes through', due };
-  if (age !== null && age >= years - 1) return { grade: 'edge', why: `due in ${years - age} year`, due };
-  return { grade: 'keep', why: age === null ? 'age not known, looks sound' : `${age} years in use`, due };
+  if (seen.broken) return { grade: 'replace', why: say('broken-sagging'), due };
+  if (age !== null && age >= years) return { grade: 'replace', why: say('years-use', { age }), due };
+  if (seen.old) return { grade: age === null ? 'replace' : 'edge', why: say('black-light-comes-through'), due };
+  if (age !== null && age >= years - 1) return { grade: 'edge', why: say('due-year', { years: years - age }), due };
+  return { grade: 'keep', why: age === null ? say('age-known-looks-sound') : say('years-use', { age }), due };
 }
 
 /** Words by which a planned job asks for a comb, each for one. */

@@ -1,5 +1,7 @@
 import { roundTo, within, spoken } from '../../units';
 import { type Spot, spotText } from './spots';
+import { say } from '../said';
+import { type Text, inOne } from '../../language';
 
 export const WASH_METHODS = ['alcohol-wash', 'sugar-roll', 'gas'] as const;
 export const ROPE_LIDS = ['sound', 'sunken', 'pierced', 'greasy'] as const;
@@ -96,9 +98,9 @@ export function perBee(mites: number, bees: number): ShareEstimate {
 }
 
 export interface MeasureReading {
-  readonly says: string;
+  readonly says: Text;
   /** What it asks for, `null` when nothing. */
-  readonly asks: string | null;
+  readonly asks: Text | null;
   readonly level: 'well' | 'watch' | 'act';
 }
 
@@ -118,7 +120,7 @@ const BEE_SPACE = [6, 9.5] as const;
  * @example readMeasure({ what: 'gap', between: 'top bars and excluder', mm: 11 }).level // 'act'
  */
 export function readMeasure(measure: Measure): MeasureReading {
-  const reading = (says: string, level: MeasureReading['level'] = 'well', asks: string | null = null) => ({
+  const reading = (says: Text, level: MeasureReading['level'] = 'well', asks: Text | null = null) => ({
     says,
     level,
     asks,
@@ -126,78 +128,89 @@ export function readMeasure(measure: Measure): MeasureReading {
   switch (measure.what) {
     case 'mites-on-bees': {
       const { value, low, high } = perBee(measure.mites, measure.bees);
-      const odd = measure.mites > measure.bees ? '. More mites than bees: possible, but count again' : '';
-      const says = `${percent(value)} mites on 100 bees (${percent(low)} to ${percent(high)}), ${spoken(measure.method)} of ${measure.bees}${odd}`;
+      const odd = measure.mites > measure.bees ? say('more-mites-than-bees-possible') : '';
+      const says = say('mites-bees', {
+        percent: percent(value),
+        low: percent(low),
+        high: percent(high),
+        method: measure.method,
+        bees: measure.bees,
+        odd,
+      });
       const level = value >= 0.03 ? 'act' : value >= 0.01 ? 'watch' : 'well';
-      const small = measure.bees < 200 ? ' A sample of 300 bees (half a cup) says more.' : '';
-      return reading(
-        says,
-        level,
-        (level === 'well' ? '' : 'Hold it against the house threshold for this month.') + small || null,
-      );
+      const asks = [
+        ...(level === 'well' ? [] : [say('hold-against-threshold')]),
+        ...(measure.bees < 200 ? [say('sample-bees-half-cup-says')] : []),
+      ];
+      return reading(says, level, asks.length > 0 ? inOne(asks) : null);
     }
     case 'mites-in-drone-brood': {
       const { value, low, high } = shareOf(measure.infested, measure.cells);
       const level = value >= 0.1 ? 'act' : value >= 0.05 ? 'watch' : 'well';
       return reading(
-        `${percent(value)} in 100 drone cells infested (${percent(low)} to ${percent(high)})`,
+        say('drone-cells-infested', { percent: percent(value), low: percent(low), high: percent(high) }),
         level,
-        level === 'well' ? null : 'Confirm on bees with a wash or roll.',
+        level === 'well' ? null : say('confirm-bees-wash-roll'),
       );
     }
     case 'weight':
       return reading(
-        `${measure.part}: ${measure.kg} kg ${spoken(measure.how === 'scale' ? 'on the scale' : measure.how)}`,
+        say('kg', {
+          part: measure.part,
+          kg: measure.kg,
+          value: spoken(measure.how === 'scale' ? 'on the scale' : measure.how),
+        }),
       );
     case 'nest-temperature':
       return measure.celsius >= 33
-        ? reading(`${measure.celsius} °C: brood is being kept warm`)
-        : reading(`${measure.celsius} °C: no brood where you measured, or they cannot keep it warm`, 'watch');
+        ? reading(say('c-brood-being-kept-warm', { celsius: measure.celsius }))
+        : reading(say('c-brood-where-you-measured', { celsius: measure.celsius }), 'watch');
     case 'ropiness': {
       const { verdict, next } = ropinessVerdict(measure.test);
       const level = verdict === 'suspect' ? 'act' : verdict === 'negative' ? 'well' : 'watch';
       return reading(
-        `Ropiness test${measure.spot ? ` on ${spotText(measure.spot)}` : ''}: ${spoken(verdict)}`,
+        say('ropiness-test', { spot: measure.spot ? spotText(measure.spot) : null, verdict }),
         level,
         next,
       );
     }
     case 'honey-moisture':
-      if (measure.percent > 20) return reading(`${measure.percent} % water: it will ferment`, 'act', 'Leave it on.');
+      if (measure.percent > 20)
+        return reading(say('water-will-ferment', { percent: measure.percent }), 'act', say('leave-it-on'));
       return measure.percent > 18
-        ? reading(
-            `${measure.percent} % water: within most laws (20 %), thin for keeping`,
-            'watch',
-            'Leave it on if you can.',
-          )
-        : reading(`${measure.percent} % water: ripe`);
+        ? reading(say('water-within-most-laws-thin', { percent: measure.percent }), 'watch', say('leave-if-you-can'))
+        : reading(say('water-ripe', { percent: measure.percent }));
     case 'gap':
       if (measure.mm < BEE_SPACE[0])
-        return reading(`${measure.mm} mm: under bee space, glued up`, 'watch', 'Scrape it clean.');
-      if (measure.mm <= GAP_SEEN_FILLED) return reading(`${measure.mm} mm: bee space`);
+        return reading(say('mm-under-bee-space-glued', { mm: measure.mm }), 'watch', say('scrape-clean'));
+      if (measure.mm <= GAP_SEEN_FILLED) return reading(say('mm-bee-space', { mm: measure.mm }));
       return measure.mm <= BEE_SPACE[1]
-        ? reading(`${measure.mm} mm: bee space by the books, yet seen filled from ${GAP_SEEN_FILLED} mm on`, 'watch')
-        : reading(
-            `${measure.mm} mm: they build in it`,
-            'act',
-            'Wrong part or missing frame: change it before the flow.',
-          );
+        ? reading(say('mm-bee-space-books-yet', { mm: measure.mm, gapSeenFilled: GAP_SEEN_FILLED }), 'watch')
+        : reading(say('mm-build', { mm: measure.mm }), 'act', say('wrong-part-missing-frame-change'));
     case 'fresh-nectar':
-      return reading(`${measure.box}: ${measure.test} test ${measure.wet ? 'wet, nectar is coming in' : 'dry'}`);
+      return reading(say('test', { box: measure.box, test: measure.test, wet: measure.wet }));
     case 'wasps': {
       const pressure = waspPressure(measure);
       return reading(
-        `${measure.aMinute} wasps a minute: pressure ${pressure}`,
+        say('wasps-minute-pressure', { aMinute: measure.aMinute, pressure }),
         pressure === 'heavy' ? 'act' : pressure === 'none' ? 'well' : 'watch',
-        pressure === 'none' ? null : 'Narrow the entrance to what they can guard, look again in a week.',
+        pressure === 'none' ? null : say('narrow-entrance-what-can-guard'),
       );
     }
     case 'stuck': {
-      const words = ['free', 'easy with a tool', 'hard, hook lever', 'glued solid, ten minutes more'];
-      return reading(`${measure.part}: ${words[measure.grade] ?? 'stuck'}`, measure.grade >= 3 ? 'watch' : 'well');
+      const words: readonly Text[] = [
+        say('free'),
+        say('easy-tool'),
+        say('hard-hook-lever'),
+        say('glued-solid-ten-minutes-more'),
+      ];
+      return reading(
+        say('part-stuck', { part: measure.part, how: words[measure.grade] ?? null }),
+        measure.grade >= 3 ? 'watch' : 'well',
+      );
     }
     case 'scraps':
-      return reading(`${measure.kg} kg of scraps for melting`);
+      return reading(say('kg-scraps-melting', { kg: measure.kg }));
   }
 }
 
@@ -211,33 +224,32 @@ export function readMeasure(measure: Measure): MeasureReading {
  */
 export function ropinessVerdict({ larva, threadMm, foulSmell }: RopinessTest): {
   readonly verdict: 'negative' | 'suspect' | 'not-settled';
-  readonly next: string;
+  readonly next: Text;
 } {
-  const inspector =
-    'No frame, bee or tool leaves this hive. Photograph, close, wash, ring the bee inspector: foulbrood is notifiable in most places.';
+  const inspector = say('frame-bee-tool-leaves-hive');
   if (larva === 'dry-scale') return { verdict: 'suspect', next: inspector };
   if (threadMm === null)
     return {
       verdict: 'not-settled',
-      next: 'No stick was put in: open the cell, turn a clean match in it, draw it out slowly, measure the thread.',
+      next: say('stick-put-open-cell-turn'),
     };
   if (threadMm >= 10) return { verdict: 'suspect', next: inspector };
   if (threadMm > 0)
     return {
       verdict: 'not-settled',
-      next: `A short thread settles nothing: try three more cells. In doubt: ${inspector}`,
+      next: say('short-thread-settles-nothing-try', { inspector }),
     };
   if (larva === 'brown' || foulSmell)
     return {
       verdict: 'not-settled',
-      next: `Try three more cells, pierced and sunken cappings first. In doubt: ${inspector}`,
+      next: say('try-three-more-cells-pierced', { inspector }),
     };
   if (larva === 'off-white')
     return {
       verdict: 'not-settled',
-      next: 'No thread, yet off-white: the other foulbrood kills larvae before they are capped. Photograph, move nothing, ask the inspector.',
+      next: say('thread-yet-off-white-other'),
     };
-  return { verdict: 'negative', next: 'Note it as looked for, not found; look again at the next visit.' };
+  return { verdict: 'negative', next: say('note-looked-found-look-again') };
 }
 
 /**

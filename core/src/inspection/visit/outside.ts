@@ -1,6 +1,8 @@
 import type { Measure } from './measures';
 import { waspPressure } from './measures';
 import type { PollenColour } from '../side/pollen-colours';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 export const TRAFFIC = ['none', 'little', 'steady', 'heavy'] as const;
 export const ENTRANCES = ['full', 'half', 'a-hand', 'one-bee', 'shut'] as const;
@@ -37,29 +39,26 @@ export const EMPTY_LOOK: OutsideLook = {
 };
 
 /** What a look from outside suggests; each line is a hint, not a finding. Common practice. */
-export function outsideSays(look: OutsideLook): readonly string[] {
+export function outsideSays(look: OutsideLook): readonly Text[] {
   const colours = look.pollens?.length ?? 0;
-  const says: readonly (readonly [boolean, string])[] = [
-    [look.pollenIn === true || colours > 0, 'Pollen goes in: a laying queen is likely.'],
-    [colours > 2, `${colours} colours of pollen: a varied diet.`],
-    [
-      look.pollenIn === false && colours === 0 && look.traffic === 'heavy',
-      'Much traffic without pollen: robbing, or orientation flights?',
-    ],
-    [look.dead === 'few', 'A few dead bees are normal.'],
-    [look.dead === 'many', 'Many dead bees: poisoning, starvation or disease. Photograph, look at tongues and wings.'],
-    [look.droppings === 'many', 'Droppings on the front: note it, look at stores and brood.'],
-    [look.bearding === true, 'Bees hang outside: heat, or too little room. Look at space and for queen cells.'],
-    [look.robbing === true, 'Robbing: do not open. Narrow the entrance and cover everything.'],
-    [look.leans === true, 'Level the hive before boxes go on.'],
-    [look.strapped === false, 'No strap: strap or weight it before you leave.'],
+  const says: readonly (readonly [boolean, Text])[] = [
+    [look.pollenIn === true || colours > 0, say('pollen-goes-laying-queen-likely')],
+    [colours > 2, say('colours-pollen-varied-diet', { colours })],
+    [look.pollenIn === false && colours === 0 && look.traffic === 'heavy', say('much-traffic-without-pollen-robbing')],
+    [look.dead === 'few', say('few-dead-bees-normal')],
+    [look.dead === 'many', say('many-dead-bees-poisoning-starvation')],
+    [look.droppings === 'many', say('droppings-front-note-look-stores')],
+    [look.bearding === true, say('bees-hang-outside-heat-too')],
+    [look.robbing === true, say('robbing-do-open-narrow-entrance')],
+    [look.leans === true, say('level-hive-before-boxes-go')],
+    [look.strapped === false, say('strap-strap-weight-before-you')],
   ];
   return says.filter(([applies]) => applies).map(([, words]) => words);
 }
 
 export interface EntranceAdvice {
   readonly width: EntranceWidth;
-  readonly why: string;
+  readonly why: Text;
   /** When to look whether they found the new way in, minutes; and whether it worked, days. */
   readonly lookAfter: { readonly minutes: number; readonly days: number } | null;
 }
@@ -83,13 +82,13 @@ export function entranceAdvice(
   const pressure = wasps ? waspPressure(wasps) : 'none';
   const weak = framesOfBees !== null && framesOfBees < 5;
   const lookAfter = { minutes: 10, days: 7 };
-  if (pressure === 'heavy') return { width: 'one-bee', why: 'guards have given up', lookAfter };
+  if (pressure === 'heavy') return { width: 'one-bee', why: say('guards-have-given-up'), lookAfter };
   if (pressure === 'some' || (pressure === 'light' && weak))
-    return { width: weak ? 'one-bee' : 'a-hand', why: `${pressure} pressure by wasps`, lookAfter };
-  if (weak) return { width: 'a-hand', why: 'few bees to guard it', lookAfter };
-  if (hot) return { width: 'full', why: 'heat or crowding', lookAfter: null };
-  if (robbingSeason) return { width: 'half', why: 'robbing season', lookAfter: null };
-  return { width: 'full', why: 'strong, nothing presses', lookAfter: null };
+    return { width: weak ? 'one-bee' : 'a-hand', why: say('pressure-wasps', { pressure }), lookAfter };
+  if (weak) return { width: 'a-hand', why: say('few-bees-guard'), lookAfter };
+  if (hot) return { width: 'full', why: say('heat-crowding'), lookAfter: null };
+  if (robbingSeason) return { width: 'half', why: say('robbing-season'), lookAfter: null };
+  return { width: 'full', why: say('strong-nothing-presses'), lookAfter: null };
 }
 
 const TRAFFIC_SCORE: Readonly<Record<(typeof TRAFFIC)[number], number>> = { none: -3, little: -1, steady: 1, heavy: 2 };

@@ -1,3 +1,5 @@
+import { say } from '../said';
+import type { Text } from '../../language';
 /** What bees do before they sting, mildest first. */
 export const BEE_SIGNS = ['running', 'buzz-changed', 'head-butt', 'at-the-hand', 'following'] as const;
 export type BeeSign = (typeof BEE_SIGNS)[number];
@@ -71,7 +73,7 @@ export function temperScore(moods: readonly number[], signs: readonly NotedSign[
 /** What a line of temper scores says about a colony. */
 export interface TemperTrend {
   readonly suitsNovices: boolean;
-  readonly says: string;
+  readonly says: Text;
 }
 
 const NOVICES = 2.5;
@@ -86,19 +88,19 @@ const HOT = 4;
  */
 export function temperTrend(scores: readonly number[]): TemperTrend {
   const last = scores.at(-1);
-  if (last === undefined) return { suitsNovices: false, says: 'No temper noted yet: experienced hands first.' };
+  if (last === undefined) return { suitsNovices: false, says: say('temper-noted-yet-experienced-hands') };
   const recent = scores.slice(-3);
   const mean = recent.reduce((sum, score) => sum + score, 0) / recent.length;
-  const line = `Temper ${scores.join(', ')}`;
+  const line = say('temper', { scores });
   if (recent.filter((score) => score >= HOT).length >= 2)
-    return { suitsNovices: false, says: `${line}: hot again. No novices, no daughters of this queen.` };
+    return { suitsNovices: false, says: say('hot-again-novices-daughters-queen', { line }) };
   const before = recent.slice(0, -1);
   if (before.length > 0 && last - before.reduce((sum, score) => sum + score, 0) / before.length >= 1.5)
-    return { suitsNovices: false, says: `${line}: rising. Queen, dearth, robbing or weather?` };
+    return { suitsNovices: false, says: say('rising-queen-dearth-robbing-weather', { line }) };
   if (mean <= NOVICES && last < HOT)
     return {
       suitsNovices: true,
-      says: `${line}: suits novices${recent.length === 3 && Math.max(...recent) <= 2 ? ', worth breeding from for temper' : ''}.`,
+      says: say('suits-novices', { line, length: recent.length, value: Math.max(...recent) }),
     };
-  return { suitsNovices: false, says: `${line}: for practised hands.` };
+  return { suitsNovices: false, says: say('practised-hands', { line }) };
 }

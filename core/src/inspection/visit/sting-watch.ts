@@ -1,14 +1,16 @@
 import { within } from '../../units';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 /** How somebody is after a sting; the last two go beyond the sting: a general reaction. */
 export const REACTIONS = ['well', 'local-swelling', 'elsewhere-too', 'breath-faint-sick'] as const;
 export type Reaction = (typeof REACTIONS)[number];
 /** As it is said and shown; `REACTIONS` is what is recorded. */
-export const REACTION_TEXT: Readonly<Record<Reaction, string>> = {
+export const REACTION_TEXT: Readonly<Record<Reaction, Text>> = {
   well: 'fine',
-  'local-swelling': 'swelling at the sting',
-  'elsewhere-too': 'beyond the sting',
-  'breath-faint-sick': 'breath, faint, sick',
+  'local-swelling': say('swelling-sting'),
+  'elsewhere-too': say('beyond-sting'),
+  'breath-faint-sick': say('breath-faint-sick'),
 };
 
 /** Minutes after a sting for which somebody keeps an eye on whoever was stung. Severe reactions mostly begin within half an hour. */
@@ -27,7 +29,7 @@ export interface StingWatch {
   readonly askedAgo: number;
   /** After a general reaction nothing on the device ends the watch: a doctor does. */
   readonly state: 'watch' | 'ask-now' | 'emergency' | 'medical-care' | 'over';
-  readonly says: string;
+  readonly says: Text;
 }
 
 const GENERAL: ReadonlySet<Reaction> = new Set<Reaction>(['elsewhere-too', 'breath-faint-sick']);
@@ -78,21 +80,27 @@ function watchOf(
   const reaction = answer?.reaction ?? null;
   const watch = { person, stings: own.length, minutes, reaction, askedAgo };
   if (reaction !== null && GENERAL.has(reaction))
-    return { ...watch, state: 'emergency', says: 'Emergency card now: this goes beyond the sting.' };
+    return { ...watch, state: 'emergency', says: say('emergency-card-now-goes-beyond') };
   const general = answers.find((each) => GENERAL.has(each.reaction));
   if (general)
     return {
       ...watch,
       state: 'medical-care',
-      says: `${general.reaction === 'elsewhere-too' ? 'Reacted beyond the sting' : 'Breath, faint or sick'}, now ${REACTION_TEXT[answer?.reaction ?? 'well']}: to a doctor all the same, not alone and not driving for hours. It may come back; only the doctor ends this.`,
+      says: say('now-doctor-all-same-alone', {
+        reaction: general.reaction,
+        reactionText: REACTION_TEXT[answer?.reaction ?? 'well'],
+      }),
     };
   if (minutes >= WATCH_MINUTES && answer && Date.parse(answer.at) > latest)
-    return { ...watch, state: 'over', says: `${WATCH_MINUTES} minutes gone, ${REACTION_TEXT[answer.reaction]}.` };
-  if (askedAgo >= LOOK_EVERY)
-    return { ...watch, state: 'ask-now', says: 'Ask now: breath, rash elsewhere, faint, sick?' };
+    return {
+      ...watch,
+      state: 'over',
+      says: say('minutes-gone', { watchMinutes: WATCH_MINUTES, reactionText: REACTION_TEXT[answer.reaction] }),
+    };
+  if (askedAgo >= LOOK_EVERY) return { ...watch, state: 'ask-now', says: say('ask-now-breath-rash-elsewhere') };
   return {
     ...watch,
     state: 'watch',
-    says: `Not alone for ${Math.max(1, Math.ceil(WATCH_MINUTES - minutes))} min more.`,
+    says: say('alone-min-more', { value: Math.max(1, Math.ceil(WATCH_MINUTES - minutes)) }),
   };
 }

@@ -1,20 +1,22 @@
-import { type CivilDate, addDays, laterOf, spoken } from '../../units';
+import { type CivilDate, addDays, laterOf } from '../../units';
 import { DEFECTS, type RepairBy } from './defects';
 import { FINDINGS } from './findings';
 import { readMeasure } from './measures';
 import { suspected } from '../closing/guards';
 import { type VisitRecord, latestFindings } from './record';
 import { STRAY_CAUSES } from '../side/stray-comb';
+import { say } from '../said';
+import type { Text } from '../../language';
 
 /** Something that a visit leaves to be done. */
 export interface VisitTask {
   /** Tells it from the other tasks of its visit, the same on every reckoning. */
   readonly key: string;
-  readonly what: string;
+  readonly what: Text;
   readonly from: CivilDate;
   readonly due: CivilDate;
   /** What to bring for it. */
-  readonly bring: string | null;
+  readonly bring: Text | null;
 }
 
 export interface TaskDates {
@@ -45,7 +47,7 @@ export function tasksOf(record: VisitRecord, { date, winter }: TaskDates): reado
     'two-weeks': addDays(date, 14),
     'before-winter': winter ? laterOf(addDays(winter, -14), addDays(date, 1)) : addDays(date, 60),
   };
-  const task = (key: string, what: string, days: number, bring: string | null = null, from = days): VisitTask => ({
+  const task = (key: string, what: Text, days: number, bring: Text | null = null, from = days): VisitTask => ({
     key,
     what,
     from: addDays(date, Math.min(from, days)),
@@ -54,7 +56,7 @@ export function tasksOf(record: VisitRecord, { date, winter }: TaskDates): reado
   });
   const repairs = record.defects.map(({ id, part, defect, forNow, until }): VisitTask => ({
     key: `defect/${id}`,
-    what: `Repair: ${DEFECTS[defect].name}, ${part}${forNow ? ` (for now: ${forNow})` : ''}`,
+    what: say('repair', { name: DEFECTS[defect].name, part, forNow }),
     from: date,
     due: by[until],
     bring: DEFECTS[defect].bring,
@@ -64,7 +66,7 @@ export function tasksOf(record: VisitRecord, { date, winter }: TaskDates): reado
     .map(({ id, place, part, cause }) =>
       task(
         `stray/${id}`,
-        `Stray comb ${spoken(place)}, ${part}: ${STRAY_CAUSES[cause].mend}`,
+        say('stray-comb', { place, part, mend: STRAY_CAUSES[cause].mend }),
         14,
         STRAY_CAUSES[cause].bring,
         0,
@@ -75,7 +77,7 @@ export function tasksOf(record: VisitRecord, { date, winter }: TaskDates): reado
   );
 }
 
-type Make = (key: string, what: string, days: number, bring?: string | null, from?: number) => VisitTask;
+type Make = (key: string, what: Text, days: number, bring?: Text | null, from?: number) => VisitTask;
 
 /** What was not so when the hive was left. */
 function leftOpen(record: VisitRecord, task: Make): readonly VisitTask[] {
@@ -85,15 +87,15 @@ function leftOpen(record: VisitRecord, task: Make): readonly VisitTask[] {
   const tasks: readonly (readonly [boolean, VisitTask])[] = [
     [
       not('strap') || found('no-strap') || found('animal-traces'),
-      task('strap', 'Strap or weight the hive against wind and animals', SOON, 'a strap', 0),
+      task('strap', say('strap-weight-hive-against-wind'), SOON, 'a strap', 0),
     ],
-    [found('lean') || after?.leans === true, task('level', 'Level the hive', SOON, 'wedges and a level', 0)],
-    [not('feeder-on'), task('feeder', 'Feeder is not in its place: fill it or take it off', SOON, 'feed', 0)],
-    [not('food-on') && record.closed !== null, task('food', 'Food taken off is not back above the bees', 1, 'feed', 0)],
-    [not('wires-across'), task('wires', 'Turn the excluder: wires across the frames', 10, null, 0)],
-    [not('escape-up'), task('escape', 'Turn the escape board the right way up', 1, null, 0)],
-    [not('spacer-out'), task('spacer', 'Take the empty rim off before they build in it', 10, null, 0)],
-    [found('mice'), task('mice', 'Fit a mouse guard', 14, 'a mouse guard', 0)],
+    [found('lean') || after?.leans === true, task('level', say('level-hive'), SOON, say('wedges-level'), 0)],
+    [not('feeder-on'), task('feeder', say('feeder-place-fill-take-off'), SOON, 'feed', 0)],
+    [not('food-on') && record.closed !== null, task('food', say('food-taken-off-back-above'), 1, 'feed', 0)],
+    [not('wires-across'), task('wires', say('turn-excluder-wires-across-frames'), 10, null, 0)],
+    [not('escape-up'), task('escape', say('turn-escape-board-right-way'), 1, null, 0)],
+    [not('spacer-out'), task('spacer', say('take-empty-rim-off-before'), 10, null, 0)],
+    [found('mice'), task('mice', say('fit-mouse-guard'), 14, say('mouse-guard'), 0)],
   ];
   return tasks.filter(([applies]) => applies).map(([, each]) => each);
 }
@@ -111,39 +113,17 @@ function lookAgain(record: VisitRecord, task: Make): readonly VisitTask[] {
   const above = found.some(({ finding }) => finding === 'brood-above');
   const sick = suspected(record, null);
   return [
-    ...(sick === null
-      ? []
-      : [
-          task(
-            'inspector',
-            `Disease suspected (${sick}): has the bee inspector been told? The law of the place decides`,
-            1,
-            null,
-            0,
-          ),
-        ]),
+    ...(sick === null ? [] : [task('inspector', say('disease-suspected-has-bee-inspector', { sick }), 1, null, 0)]),
     ...(mites && readMeasure(mites).level === 'act'
-      ? [task('mites', `${readMeasure(mites).says}: decide on a treatment by label and season`, 7, null, 0)]
+      ? [task('mites', say('decide-treatment-label-season', { says: readMeasure(mites).says }), 7, null, 0)]
       : []),
-    ...(narrowed ? [task('entrance', 'Narrowed entrance: do they find it, are wasps baulked?', 7, null, 6)] : []),
+    ...(narrowed ? [task('entrance', say('narrowed-entrance-do-find-wasps'), 7, null, 6)] : []),
     ...found
       .filter(({ sure }) => sure !== null && sure < SURE)
       .map(({ finding, sure }) =>
-        task(`unsure/${finding}`, `Look again: ${FINDINGS[finding].name}, ${sure} in 100 sure`, 10, null, 3),
+        task(`unsure/${finding}`, say('look-again-sure', { name: FINDINGS[finding].name, sure }), 10, null, 3),
       ),
-    ...(before?.bearding === true
-      ? [task('bearding', 'Bees hung outside: heat, room, or a split?', 7, 'a super', 0)]
-      : []),
-    ...(above
-      ? [
-          task(
-            'brood-above',
-            'Brood above the excluder should be out: look, then clear the super',
-            DRONE_DAYS,
-            null,
-            21,
-          ),
-        ]
-      : []),
+    ...(before?.bearding === true ? [task('bearding', say('bees-hung-outside-heat-room'), 7, 'a super', 0)] : []),
+    ...(above ? [task('brood-above', say('brood-above-excluder-should-out'), DRONE_DAYS, null, 21)] : []),
   ];
 }

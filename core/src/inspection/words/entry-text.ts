@@ -8,6 +8,7 @@ import { FINDINGS } from '../visit/findings';
 import { type SideAddress, towardText } from '../side/frame-side';
 import { readMeasure } from '../visit/measures';
 import { formatSide } from '../side/shorthand';
+import { type Text } from '../../language';
 
 const side = (address: SideAddress) => `${address.box}, frame ${address.frame} toward ${towardText(address, Infinity)}`;
 
@@ -18,7 +19,7 @@ const side = (address: SideAddress) => `${address.box}, frame ${address.frame} t
  * @returns words without names of people
  * @example entryText({ kind: 'mood-noted', mood: 2 }) // 'mood: easy'
  */
-export function entryText(body: EntryBody): string {
+export function entryText(body: EntryBody): Text {
   switch (body.kind) {
     case 'frame-side-recorded':
     case 'side-read-by-trainee':

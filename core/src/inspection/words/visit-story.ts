@@ -16,9 +16,10 @@ import { REACTION_TEXT } from '../visit/sting-watch';
 import { temperScore } from '../visit/signs';
 import { DEPTH_WORDS } from '../closing/steps';
 import { spotText } from '../visit/spots';
+import { type Text, inOne } from '../../language';
 
 export interface ToldLine {
-  readonly text: string;
+  readonly text: Text;
   /** Something that must not be overlooked. */
   readonly warns: boolean;
 }
@@ -30,7 +31,7 @@ export interface ToldPart {
 }
 
 type SideText = (address: SideAddress) => string;
-const said = (text: string, warns = false): ToldLine => ({ text, warns });
+const said = (text: Text, warns = false): ToldLine => ({ text, warns });
 const minutes = (seconds: number) => `${roundTo(seconds / 60, 1)} min`;
 const letters = (of: readonly (keyof typeof CONTENTS)[]) =>
   of.map((letter) => CONTENTS[letter]).join(', ') || 'nothing';
@@ -78,7 +79,7 @@ function before(record: VisitRecord, name: (id: string) => string): readonly Tol
   const veils = record.checks.filter(({ check, ok }) => check === 'veil' && ok);
   const not = record.checks.filter(({ ok }) => !ok);
   return [
-    ...(record.depth ? [said(`Went as deep as: ${DEPTH_WORDS[record.depth]}`)] : []),
+    ...(record.depth ? [said(inOne(['Went as deep as:', DEPTH_WORDS[record.depth]]))] : []),
     ...(jobs.length > 0 ? [said(`By hand: ${jobs.join('; ')}`)] : []),
     ...(veils.length > 0 ? [said(`${plural(veils.length, 'veil')} seen shut by somebody else`)] : []),
     ...not.map(({ check, person }) =>
@@ -132,7 +133,11 @@ function moodAndStings(record: VisitRecord, name: (id: string) => string): reado
     const count = record.stings.filter((each) => each.person === person).length;
     const answer = record.stingsAskedAfter.findLast((each) => each.person === person);
     return said(
-      `${plural(count, 'sting')}: ${person ? name(person) : 'nobody named'}${answer ? `, then ${REACTION_TEXT[answer.reaction]}` : person ? ', not asked after' : ''}`,
+      inOne([
+        `${plural(count, 'sting')}:`,
+        `${person ? name(person) : 'nobody named'}${answer || person ? ',' : ''}`,
+        ...(answer ? ['then', REACTION_TEXT[answer.reaction]] : person ? ['not asked after'] : []),
+      ]),
       answer ? answer.reaction !== 'well' && answer.reaction !== 'local-swelling' : false,
     );
   });
@@ -182,7 +187,7 @@ function lookedFor(record: VisitRecord, name: (id: string) => string, frameText:
 const measured = (record: VisitRecord): readonly ToldLine[] => [
   ...record.measures.map(({ measure }) => {
     const { says, asks, level } = readMeasure(measure);
-    return said(asks ? `${says}. ${asks}` : says, level === 'act');
+    return said(asks ? inOne([says, asks], '. ') : says, level === 'act');
   }),
   ...Object.entries(record.summaries).map(([box, { seams, brood, food, drawn, bare, note }]) => {
     const figures = [

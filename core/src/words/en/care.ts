@@ -93,9 +93,9 @@ const CELL_PLACE: Readonly<Record<QueenCell['place'], string>> = {
 
 /** Sentences of the room, from their facts. */
 export const careSentences: Sentences<CareSentences> = {
-  'cells-found': ({ cells, unknown }) =>
+  'cells-found': ({ cells, unknown }, w) =>
     [
-      ...cells.map(({ content, place, count }) => `${count} × ${CELL_WORDS[content]} ${CELL_PLACE[place]}`),
+      ...cells.map(({ content, place, count }) => `${count} × ${w.text(CELL_WORDS[content])} ${CELL_PLACE[place]}`),
       ...(unknown > 0 ? [`${unknown} not looked into`] : []),
     ].join(', '),
   'finding-normal': ({ change, comb }, w) => `${w.text(change)}${w.text(comb)}: normal here and now.`,

@@ -2,7 +2,7 @@ import { type InWords, type Language, inWords, wayOf } from '../../language';
 import { biologyNames, biologySentences } from './biology';
 import { careNames, careSentences } from './care';
 import { equipmentNames } from './equipment';
-import { inspectionNames } from './inspection';
+import { inspectionNames, inspectionSentences } from './inspection';
 import { planningNames } from './planning';
 import { practiceNames, practiceSentences } from './practice';
 import { seasonNames, seasonSentences } from './season';
@@ -29,6 +29,7 @@ export const english: Language = {
   sentences: {
     biology: biologySentences,
     care: careSentences,
+    inspection: inspectionSentences,
     practice: practiceSentences,
     season: seasonSentences,
     skills: skillsSentences,

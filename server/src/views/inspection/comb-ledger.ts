@@ -1,3 +1,4 @@
+import type { Sayable } from '@brave-comb/core/language';
 import { inEnglish } from '../../words';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { type Comb, type FrameSide, combsShort, gradeComb, hasMark } from '@brave-comb/core/inspection';
@@ -17,7 +18,10 @@ const LATEST_MOVES = 200;
 const LOOK_BACK = 400 * DAY;
 
 /** Combs in store and in hives with their grade, and where moved ones came from and went. */
-export async function combLedger(context: Context, actor: Actor): Promise<Output<(typeof endpoints)['combLedger']>> {
+export async function combLedger(
+  context: Context,
+  actor: Actor,
+): Promise<Sayable<Output<(typeof endpoints)['combLedger']>>> {
   const { db, clock } = context;
   const [rows, moves, [site]] = await Promise.all([
     combsOf(db, actor.school),

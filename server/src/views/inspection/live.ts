@@ -1,3 +1,5 @@
+import type { Text, Sayable } from '@brave-comb/core/language';
+import { say } from '../../words';
 import type { LiveSession, LiveVisit } from '@brave-comb/contract';
 import { type Stack, isBox, nestBoxes, stackAfter } from '@brave-comb/core/equipment';
 import {
@@ -23,7 +25,7 @@ import { groupsOfSessions, sessionById } from '../../records/planning';
 const LOOK_EVERY = 1000;
 const ANYWAY = 20;
 
-function warningsOf(record: VisitRecord, stack: Stack, allowed: number, now: number): readonly string[] {
+function warningsOf(record: VisitRecord, stack: Stack, allowed: number, now: number): readonly Text[] {
   const opened = record.openedAt === null ? null : Date.parse(record.openedAt);
   const closed = record.closed ? Date.parse(record.closed.at) : null;
   const clock = readClock(opened, closed, now, allowed);
@@ -39,7 +41,7 @@ function warningsOf(record: VisitRecord, stack: Stack, allowed: number, now: num
     asked('medical-care') > 0 ? `Reacted beyond a sting, to a doctor: ${asked('medical-care')}` : null,
     asked('ask-now') > 0 ? `Stung, to be asked now: ${asked('ask-now')}` : null,
     asked('watch') > 0 ? `Stung, under watch: ${asked('watch')}` : null,
-    sick ? `Disease suspected: ${sick}` : null,
+    sick ? say('disease-suspected', { sick }) : null,
     open && advice === 'close' ? 'The bees ask to be closed' : null,
     open && clock.state === 'shut-now' ? `Open ${Math.floor(clock.minutes)} min, allowed ${allowed}` : null,
     open && advice === 'pause' ? 'The bees are agitated' : null,
@@ -53,7 +55,7 @@ function warningsOf(record: VisitRecord, stack: Stack, allowed: number, now: num
   ].filter((each) => each !== null);
 }
 
-export async function liveSession(context: Context, actor: Actor, id: string): Promise<LiveSession> {
+export async function liveSession(context: Context, actor: Actor, id: string): Promise<Sayable<LiveSession>> {
   const { db, clock } = context;
   const session = await sessionById(db, actor, id);
   if (!session) throw notFound('session');
@@ -63,7 +65,7 @@ export async function liveSession(context: Context, actor: Actor, id: string): P
     practiceOf(db, actor.school),
   ]);
   const now = clock.now();
-  const live: LiveVisit[] = [];
+  const live: (Omit<LiveVisit, 'warnings'> & { readonly warnings: readonly Text[] })[] = [];
   for (const visit of visits) {
     const entries = await entriesOf(db, visit.id);
     const record = recordOf(entries);
@@ -106,7 +108,7 @@ export async function liveSession(context: Context, actor: Actor, id: string): P
 }
 
 /** The session again whenever an entry was added to one of its visits, or a visit opened. */
-export async function* watchSession(context: Context, actor: Actor, id: string): AsyncGenerator<LiveSession> {
+export async function* watchSession(context: Context, actor: Actor, id: string): AsyncGenerator<Sayable<LiveSession>> {
   let seen = '';
   for (let looked = 0; ; looked += 1) {
     const now = await lastSeqOfSession(context.db, actor.school, id);

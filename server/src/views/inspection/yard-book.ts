@@ -1,4 +1,4 @@
-import type { Sayable } from '@brave-comb/core/language';
+import type { Sayable, Text } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { STRAY_CAUSES, readMeasure } from '@brave-comb/core/inspection';
 import { DAY, roundTo, spoken } from '@brave-comb/core/units';
@@ -29,7 +29,7 @@ export async function yardBook(context: Context, actor: Actor): Promise<Sayable<
   const records = await readColonies(db, visits);
   const read = visits.map((visit, at) => ({ visit, record: records[at]!.record }));
   const scraps = new Map<string, { kg: number; hives: string[] }>();
-  const stuck = new Map<string, YardBook['stuck'][number]>();
+  const stuck = new Map<string, Omit<YardBook['stuck'][number], 'says'> & { readonly says: Text }>();
   for (const { visit, record } of read)
     for (const { measure, at } of record.measures) {
       const date = dateAt(visit.zone, visit.started_at);

@@ -71,6 +71,7 @@ import { StepList } from './step-list';
 import { StingWatchStrip } from './sting-watch';
 import { StepPanel } from './step-panel';
 import { WakeLock } from './wake-lock';
+import { InWords, said } from '../ui/words';
 
 /** How long the end of a visit waits for its entries to arrive, ms. Without signal the review follows later. */
 const SENDING_PATIENCE = 3_000;
@@ -117,6 +118,7 @@ const QUESTION_TEXT: Readonly<Record<Question, string>> = {
 @Component({
   selector: 'bc-at-the-hive',
   imports: [
+    InWords,
     AsideNotice,
     MatIcon,
     BoxMap,
@@ -270,6 +272,7 @@ export class AtTheHive {
     const minutes = Math.max(0, Math.round((this.now() - Date.parse(last.at)) / 60_000));
     return minutes === 0 ? 'just now' : `${minutes} min ago`;
   });
+  protected readonly closeReasons = computed(() => this.clocks.close().reasons.map(said).join(' '));
   protected readonly undoText = computed(() => {
     const before = this.before().at(-1);
     const last = this.lastEntry();

@@ -27,6 +27,7 @@ import { StandingMap } from '../equipment/standing-map';
 import { HiveCards } from './cards/hive-cards';
 import { Choice } from './choice';
 import { HiveRoles } from './hive-roles';
+import { InWords } from '../ui/words';
 
 /** Sides of last time that are shown. */
 const TELLING = 3;
@@ -34,15 +35,15 @@ const TELLING = 3;
 /** Before the lid comes off: cautions, how deep, smoker and veils, who does what. */
 @Component({
   selector: 'bc-before-panel',
-  imports: [Choice, CombPortrait, StandingMap],
+  imports: [InWords, Choice, CombPortrait, StandingMap],
   template: `
     @for (guard of guards(); track guard.id) {
-      <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'">{{ guard.says }}</p>
+      <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'">{{ guard.says | said }}</p>
     }
     @if (file()?.depth; as hour) {
       @if (hour.allowed !== 'full') {
         <p class="caution">
-          <b>Today {{ depthWords[hour.allowed] }}</b
+          <b>Today {{ depthWords[hour.allowed] | said }}</b
           >: {{ hour.why }}.
         </p>
       }

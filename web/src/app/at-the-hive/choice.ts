@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { type NameSet, namesOf } from '../ui/words';
+import { type NameSet, namesOf, InWords } from '../ui/words';
+import { type Text } from '@brave-comb/core/language';
 
 /** One of a few, as buttons large enough for gloves. */
 @Component({
   selector: 'bc-choice',
+  imports: [InWords],
   template: `
     <fieldset>
       <legend>{{ legend() }}</legend>
@@ -16,7 +18,7 @@ import { type NameSet, namesOf } from '../ui/words';
             [attr.aria-pressed]="option === value()"
             (click)="chosen.emit(option)"
           >
-            {{ words()[option] ?? named()[option] ?? option }}
+            {{ words()[option] ?? named()[option] ?? option | said }}
           </button>
         }
       </div>
@@ -32,7 +34,7 @@ export class Choice<T extends string> {
   /** The set that the options are ids of. */
   readonly of = input<NameSet | null>(null);
   /** What to write instead of the option itself. */
-  readonly words = input<Readonly<Partial<Record<string, string>>>>({});
+  readonly words = input<Readonly<Partial<Record<string, Text>>>>({});
   readonly chosen = output<T>();
   protected readonly named = computed<Readonly<Partial<Record<string, string>>>>(() => {
     const set = this.of();

@@ -4,16 +4,16 @@ import { Store } from '@ngrx/store';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
-import { Named } from '../ui/words';
+import { Named, InWords } from '../ui/words';
 
 /** What is still to be put back or looked at, in order; each is done by a tap. */
 @Component({
   selector: 'bc-closing-panel',
-  imports: [Named, HiveStack],
+  imports: [InWords, Named, HiveStack],
   template: `
     @for (guard of guards(); track guard.id) {
       <p [class]="guard.bar === 'bars' ? 'stop' : 'caution'">
-        {{ guard.says }}
+        {{ guard.says | said }}
         @if (guard.id === 'queen-not-accounted-for') {
           <span class="row">
             @for (how of queenHow; track how) {
@@ -30,9 +30,16 @@ import { Named } from '../ui/words';
       <ol>
         @for (task of tasks(); track task.says; let first = $first) {
           <li>
-            <button type="button" class="big" [class.sel]="first" (click)="done(task, true)">{{ task.says }}</button>
+            <button type="button" class="big" [class.sel]="first" (click)="done(task, true)">
+              {{ task.says | said }}
+            </button>
             @if (task.kind === 'check') {
-              <button type="button" class="big" [attr.aria-label]="task.says + ': not so'" (click)="done(task, false)">
+              <button
+                type="button"
+                class="big"
+                [attr.aria-label]="(task.says | said) + ': not so'"
+                (click)="done(task, false)"
+              >
                 no
               </button>
             }

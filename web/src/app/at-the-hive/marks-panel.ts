@@ -19,7 +19,7 @@ import {
 } from '@brave-comb/core/inspection';
 import { Choice } from './choice';
 import { PollenSwatches } from './pollen-swatches';
-import { Named, named } from '../ui/words';
+import { Named, named, InWords } from '../ui/words';
 
 const GROUPS = [
   { id: 'larvae', name: 'Larvae' },
@@ -33,7 +33,7 @@ const GROUPS = [
 /** What else was seen on a side: larvae, pattern, lids, pests, comb, colours of pollen, queen cells. */
 @Component({
   selector: 'bc-marks-panel',
-  imports: [Named, Choice, PollenSwatches],
+  imports: [InWords, Named, Choice, PollenSwatches],
   template: `
     @for (group of groups; track group.id) {
       <fieldset>
@@ -76,7 +76,7 @@ const GROUPS = [
     </fieldset>
     @if (cells(); as verdict) {
       <p class="caution" role="status">
-        <b>{{ verdict.says }}</b> {{ verdict.action }}
+        <b>{{ verdict.says | said }}</b> {{ verdict.action | said }}
       </p>
     }
     <button type="button" class="big sel" (click)="closed.emit()">Back to the comb</button>

@@ -13,6 +13,7 @@ import { HiveRoles } from './hive-roles';
 import { NotReady } from './not-ready';
 import { OutsidePanel } from './outside-panel';
 import { SupersPanel } from './supers-panel';
+import { said } from '../ui/words';
 
 type Shown = Awaited<ReturnType<typeof showAtHive>>;
 const words = ({ fixture }: Pick<Shown, 'fixture'>) => textOf(elementOf(fixture));
@@ -235,7 +236,7 @@ describe('the clocks of the open hive', () => {
         vi.advanceTimersByTime(1000);
         TestBed.tick();
       }
-      expect(clocks.close().reasons[0]).toContain('The bees ask for it');
+      expect(said(clocks.close().reasons[0] ?? '')).toContain('The bees ask for it');
       expect(heard.filter((level) => level === 'close-now')).toHaveLength(1);
     } finally {
       vi.useRealTimers();

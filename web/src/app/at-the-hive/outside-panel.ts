@@ -15,14 +15,14 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { Choice } from './choice';
 import { PollenSwatches } from './pollen-swatches';
 import { Count } from './count';
-import { Named, named } from '../ui/words';
+import { Named, named, InWords } from '../ui/words';
 
 const HOT = 28;
 
 /** A look at the entrance, before opening and after closing; in cold weather the whole visit. */
 @Component({
   selector: 'bc-outside-panel',
-  imports: [Named, Choice, Count, PollenSwatches],
+  imports: [InWords, Named, Choice, Count, PollenSwatches],
   template: `
     @if (!changed() && !record().outside[when()]) {
       <p class="quiet">Nothing is noted yet. What you do not touch counts as not looked at.</p>
@@ -89,14 +89,14 @@ const HOT = 28;
       (chosen)="set({ entrance: $event })"
     />
     <p class="caution">
-      Entrance: <b>{{ advice().width | named: 'entrance' }}</b> ({{ advice().why }}).
+      Entrance: <b>{{ advice().width | named: 'entrance' }}</b> ({{ advice().why | said }}).
       @if (advice().lookAfter; as look) {
         Look again in {{ look.minutes }} minutes whether they find it, and in {{ look.days }} days. No plug at hand?
         Grass, a cork, foam.
       }
     </p>
     @for (line of says(); track line) {
-      <p class="caution">{{ line }}</p>
+      <p class="caution">{{ line | said }}</p>
     }
     <label class="text"
       >Anything else<textarea

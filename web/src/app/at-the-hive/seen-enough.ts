@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { EvidenceId, SeenEnough } from '@brave-comb/core/inspection';
-import { Named } from '../ui/words';
+import { Named, InWords } from '../ui/words';
 
 /** What was asked, what was seen of it, and what the rest would cost. */
 @Component({
   selector: 'bc-seen-enough',
-  imports: [Named, MatIcon],
+  imports: [InWords, Named, MatIcon],
   template: `
     <h2>Seen enough?</h2>
     <ul>
@@ -18,7 +18,7 @@ import { Named } from '../ui/words';
             role="checkbox"
             [attr.aria-checked]="each.state === 'seen' ? 'true' : each.state === 'not-needed' ? 'mixed' : 'false'"
             [attr.aria-label]="
-              (each.id | named: 'evidence') + ', ' + (each.state | named: 'evidenceState') + ', ' + each.where
+              (each.id | named: 'evidence') + ', ' + (each.state | named: 'evidenceState') + ', ' + (each.where | said)
             "
             (click)="ticked.emit({ evidence: each.id, seen: each.state !== 'seen' })"
           >
@@ -30,7 +30,7 @@ import { Named } from '../ui/words';
               }
             </span>
             <span
-              ><b>{{ each.id | named: 'evidence' }}</b> {{ each.where }}</span
+              ><b>{{ each.id | named: 'evidence' }}</b> {{ each.where | said }}</span
             >
           </button>
         </li>

@@ -6,10 +6,12 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { Clock } from '../people/clock';
 import { Alarm } from './alarm';
 import { HiveCards } from './cards/hive-cards';
+import { InWords } from '../ui/words';
 
 /** Keeps an eye on whoever was stung: when to ask, what was answered, and the emergency card where it goes beyond the sting. */
 @Component({
   selector: 'bc-sting-watch',
+  imports: [InWords],
   template: `
     @for (each of watched(); track each.person) {
       <section
@@ -20,8 +22,8 @@ import { HiveCards } from './cards/hive-cards';
         <p>
           <b>{{ each.name }}</b> was stung {{ each.stings > 1 ? each.stings + ' times, last' : '' }}
           {{ each.minutes < 1 ? 'just now' : each.whole + ' min ago'
-          }}{{ each.reaction ? ', now ' + words[each.reaction] : '' }}.
-          {{ each.says }}
+          }}{{ each.reaction ? ', now ' + (words[each.reaction] | said) : '' }}.
+          {{ each.says | said }}
         </p>
         <div class="row" role="group" [attr.aria-label]="'How ' + each.name + ' is'">
           @for (reaction of reactions; track reaction) {
@@ -32,7 +34,7 @@ import { HiveCards } from './cards/hive-cards';
               [attr.aria-pressed]="each.reaction === reaction"
               (click)="answer(each.person, reaction)"
             >
-              {{ words[reaction] }}
+              {{ words[reaction] | said }}
             </button>
           }
         </div>

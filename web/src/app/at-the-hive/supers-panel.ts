@@ -7,7 +7,7 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { decimal } from '../ui/format';
 import { Choice } from './choice';
 import { Count } from './count';
-import { named } from '../ui/words';
+import { named, InWords } from '../ui/words';
 
 const FEELS = ['light', 'half', 'nearly full', 'full'] as const;
 type Feel = (typeof FEELS)[number];
@@ -19,7 +19,7 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
 /** Supers one by one: weight first, then a look; brood up here matters. */
 @Component({
   selector: 'bc-supers-panel',
-  imports: [Choice, Count],
+  imports: [InWords, Choice, Count],
   template: `
     @for (box of boxes(); track box.layer.id) {
       <section [attr.aria-label]="box.layer.id">
@@ -27,7 +27,7 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
           {{ box.layer.id }} <small>{{ box.expected }}</small>
         </h3>
         @for (guard of box.guards; track guard.id) {
-          <p class="caution">{{ guard.says }}</p>
+          <p class="caution">{{ guard.says | said }}</p>
         }
         @if (box.brood) {
           <p class="stop">
@@ -36,7 +36,7 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
           </p>
         }
         @if (!box.spacing.ok) {
-          <p class="caution">{{ box.spacing.says }}</p>
+          <p class="caution">{{ box.spacing.says | said }}</p>
         }
         <div class="row">
           <button

@@ -7,6 +7,7 @@ import { Store } from '@ngrx/store';
 import { type Aside, DeviceStore } from '../device/device-store';
 import { InspectionEvents } from './inspection.feature';
 import { Outbox } from './outbox';
+import { said } from '../ui/words';
 
 /** What the server would not have, each with why and what can be done: it stays here until somebody says. */
 @Component({
@@ -67,7 +68,7 @@ export class AsideCard {
   protected sure: string | null = null;
 
   protected words(each: Aside): string {
-    if (each.kind === 'entry') return upperFirst(entryText(each.entry.entry.body));
+    if (each.kind === 'entry') return upperFirst(said(entryText(each.entry.entry.body)));
     if (each.kind === 'attachment') return each.attachment.type === 'image/jpeg' ? 'A photo' : 'A spoken note';
     const entries = `${each.entries} ${each.entries === 1 ? 'entry' : 'entries'}`;
     return `The visit of ${each.hive === null ? 'a hive' : `hive ${each.hive}`}, with ${entries}`;

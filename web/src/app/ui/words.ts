@@ -28,7 +28,7 @@ export const said = (text: Text): string => inEnglish(text);
 /** The same in a template. */
 @Pipe({ name: 'said' })
 export class InWords implements PipeTransform {
-  transform(text: Text): string {
-    return said(text);
+  transform(text: Text | null | undefined): string {
+    return said(text ?? '');
   }
 }

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import type { Guard } from '@brave-comb/core/inspection';
+import { InWords } from '../../ui/words';
 
 export interface GuardAsk {
   readonly title: string;
@@ -11,11 +12,11 @@ export interface GuardAsk {
 /** What stands against a step: barred, or to be gone with a reason that is kept. Answers with the reason, or nothing. */
 @Component({
   selector: 'bc-guard-card',
-  imports: [MatDialogClose, MatDialogTitle],
+  imports: [InWords, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle>{{ ask.title }}</h2>
     @for (guard of ask.guards; track guard.id) {
-      <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'">{{ guard.says }}</p>
+      <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'">{{ guard.says | said }}</p>
     }
     @if (!barred() && asksWhy()) {
       <label class="text"

@@ -16,6 +16,7 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { Count } from '../count';
+import { said, InWords } from '../../ui/words';
 
 const KINDS = [
   'mites-on-bees',
@@ -51,7 +52,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
 /** Something counted, weighed or tested, with what it says at once. */
 @Component({
   selector: 'bc-measure-card',
-  imports: [MatDialogClose, MatDialogTitle, Choice, Count],
+  imports: [InWords, MatDialogClose, MatDialogTitle, Choice, Count],
   template: `
     <h2 matDialogTitle>Measure</h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="Measurement">
@@ -159,7 +160,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
       }
       @if (reading(); as read) {
         <p [class]="read.level === 'act' ? 'stop' : 'caution'" role="status">
-          <b>{{ read.says }}.</b> {{ read.asks }}
+          <b>{{ read.says | said }}.</b> {{ read.asks | said }}
         </p>
       }
     </div>
@@ -268,7 +269,7 @@ export class MeasureCard {
     const measure = this.measure();
     if (!measure) return;
     this.desk.enter({ kind: 'measured', measure });
-    this.kept.set(readMeasure(measure).says);
+    this.kept.set(said(readMeasure(measure).says));
     this.clear();
   }
 

@@ -8,6 +8,7 @@ import { DeviceStore, type WaitingEntry } from '../../device/device-store';
 import { InspectionEvents, inspectionFeature } from '../../inspection/inspection.feature';
 import { Outbox } from '../../inspection/outbox';
 import { timeOf } from '../../ui/format';
+import { said } from '../../ui/words';
 
 /** What waits on this device, what the server would not keep, and sides with two readings. */
 @Component({
@@ -99,7 +100,7 @@ export class WaitingCard {
   }
 
   protected words({ entry }: WaitingEntry): string {
-    return entryText(entry.body);
+    return said(entryText(entry.body));
   }
 
   protected addressOf({ entry }: WaitingEntry): SideAddress | null {
