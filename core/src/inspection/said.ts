@@ -266,8 +266,6 @@ export interface InspectionSentences {
   'rising-queen-dearth-robbing-weather': { line: Text };
   'suits-novices': { line: Text; length: number; value: number };
   'practised-hands': { line: Text };
-  frame: { part: Text; frame: number };
-  'frame-toward': { part: Text; frame: number; towardText: Text };
   'swelling-sting': null;
   'beyond-sting': null;
   'breath-faint-sick': null;

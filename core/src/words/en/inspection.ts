@@ -680,9 +680,6 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'suits-novices': ({ line, length, value }, w) =>
     `${w.text(line)}: suits novices${length === 3 && value <= 2 ? ', worth breeding from for temper' : ''}.`,
   'practised-hands': ({ line }, w) => `${w.text(line)}: for practised hands.`,
-  frame: ({ part, frame }, w) => `${w.text(part)}, frame ${w.number(frame)}`,
-  'frame-toward': ({ part, frame, towardText }, w) =>
-    `${w.text(part)}, frame ${w.number(frame)} toward ${w.text(towardText)}`,
   'swelling-sting': 'swelling at the sting',
   'beyond-sting': 'beyond the sting',
   'breath-faint-sick': 'breath, faint, sick',
