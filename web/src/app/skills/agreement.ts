@@ -70,7 +70,7 @@ export class AgreementScreen {
         : {
             bias: `${signed(of.bias)} (${of.biasRange ? span(of.biasRange, signed) : 'no range'})`,
             limits: of.limits ? span(of.limits, signed) : '',
-            kappa: of.kappa === null ? 'always alike' : beyond(of.kappa, of.kappaRange, kappaWord(of.kappa)),
+            kappa: of.kappa === null ? 'always alike' : beyond(of.kappa, of.kappaRange, bandOf(kappaWord(of.kappa))),
           },
     })),
   );
