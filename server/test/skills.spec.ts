@@ -526,6 +526,18 @@ describe('a passport', () => {
     expect(first.taken).toBeGreaterThan(50);
     expect(first.unknown).toEqual(['judges old comb']);
     expect(await take()).toMatchObject({ taken: 0, known: first.taken });
+    // The same file as a school writes it that has not been upgraded: with spaces in levels and standings.
+    const former = JSON.stringify({ ...file, anotherName: true }).replaceAll(
+      /"(saw|with|can|not|in|due|signed)(-[a-z]+)+"/g,
+      (word) => word.replaceAll('-', ' '),
+    );
+    expect(former).toContain('"with a word"');
+    const again = await ines
+      .post(pathOf(endpoints.importPassport, { trainee: there }))
+      .set('content-type', 'application/json')
+      .send(former)
+      .expect(200);
+    expect(again.body).toMatchObject({ taken: 0, known: first.taken });
     const { claims } = (await ines.get(endpoints.traineeMatrix.path).expect(200)).body as Matrix;
     expect(claims).toHaveLength(first.taken);
     expect(claims[0]!.elsewhere?.school).toBe(file.school);

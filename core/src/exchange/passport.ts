@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import type { SkillLevel } from '../inspection';
 import type { EvidenceSource, StandingState } from '../skills';
-import type { CivilDate } from '../units';
+import { type CivilDate, spoken } from '../units';
 
 /** One showing as a passport tells it: names instead of ids, so that another school can read it. */
 export interface PassportEvidence {
@@ -112,7 +112,7 @@ export function passportCsv(file: PassportFile): string {
       trainee: file.trainee,
       skill: skill.id,
       name: skill.name,
-      state: skill.state,
+      state: spoken(skill.state),
       until: skill.until ?? '',
       'signed by': skill.signedBy ?? '',
       'signed on': skill.signedOn ?? '',
@@ -120,7 +120,7 @@ export function passportCsv(file: PassportFile): string {
     const shown = skill.evidence.map(({ day, level, source, hive, assessor }) => ({
       ...standing,
       day,
-      level,
+      level: spoken(level),
       source,
       hive: hive ?? '',
       assessor: assessor ?? '',

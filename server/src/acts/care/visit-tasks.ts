@@ -17,7 +17,7 @@ export async function projectTasks(context: Context, visit: NamedVisit, record: 
     trx,
     visit.id,
     tasks.map(({ key, what, from, due, bring }) => ({
-      id: uuidOf(key, visit.id),
+      id: uuidOf(formerKey(key), visit.id),
       school: visit.school,
       hive: visit.hive,
       visit: visit.id,
@@ -36,6 +36,9 @@ export async function projectTasks(context: Context, visit: NamedVisit, record: 
     record.tasks.filter(({ done }) => done).map(({ task, by, at }) => ({ task, by, at: new Date(at) })),
   );
 }
+
+/** A task's id stays what it was when findings were named with spaces: whoever settled it has settled it. */
+const formerKey = (key: string): string => (key.startsWith('unsure/') ? key.replaceAll('-', ' ') : key);
 
 /** First day on which the hives of a site are shut for winter. */
 async function winterFrom(context: Context, visit: NamedVisit, date: string): Promise<string | null> {

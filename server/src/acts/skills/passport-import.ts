@@ -17,6 +17,7 @@ import {
   turnDown,
   waitingOfPassports,
 } from '../../records/skills';
+import { spoken } from '@brave-comb/core/units';
 
 type Import = (typeof endpoints)['importPassport'];
 
@@ -52,7 +53,11 @@ export async function importPassport(
     here === null
       ? []
       : evidence.map(({ day, level, hive, assessor }, at) => ({
-          id: uuidOf([file.school, trainee, here, day, level, hive ?? '', assessor ?? '', at].join('|'), PASSPORTS),
+          // By the level as it was always written, so that a file of an older version is known again.
+          id: uuidOf(
+            [file.school, trainee, here, day, spoken(level), hive ?? '', assessor ?? '', at].join('|'),
+            PASSPORTS,
+          ),
           school: actor.school,
           trainee,
           skill: here,
