@@ -9,7 +9,7 @@ import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dayOf, timeOf } from '../ui/format';
 import { AttachmentView } from './attachment-view';
-import { inspectionFeature } from './inspection.feature';
+import { DeviceStore } from '../device/device-store';
 
 /** Questions asked at the hives and marks that nobody could name, with the lead's answers. */
 @Component({
@@ -100,11 +100,11 @@ export class QuestionsScreen {
   protected readonly watched = this.desk.watch('askedQuestions', () => ({}));
   private readonly store = inject(Store);
   private readonly person = toSignal(this.store.select(peopleFeature.selectPerson));
-  private readonly unsent = this.store.selectSignal(inspectionFeature.selectUnsent);
+  private readonly device = inject(DeviceStore);
 
   constructor() {
-    // What was just asked may still be on its way.
-    const waits = computed(() => this.unsent().length > 0);
+    // What was just asked may still be on its way, also from a page that was left meanwhile.
+    const waits = computed(() => this.device.unsentEntries() > 0);
     let waited = false;
     effect(() => {
       if (!waits() && waited) untracked(() => this.watched.reload());
