@@ -37,7 +37,7 @@ describe('sentences', () => {
     expect(way.text(listed([say('bare'), 7]))).toBe('bare & 7');
   });
 
-  it('that a language lacks are a fault, not a blank', () => {
-    expect(() => way.text({ say: 'test/unheard-of' })).toThrow(/no sentence test\/unheard-of/);
+  it('that another version kept and this one does not know are told by their code, and stop no view', () => {
+    expect(way.text(inOne([{ say: 'test/room-ahead', of: { days: 3 } }, say('bare')], '; '))).toBe('room ahead; bare');
   });
 });

@@ -167,7 +167,7 @@ describe('who came in', () => {
     };
     const of = entries.filter(({ who }) => who?.startsWith('Leilani')).map(({ what }) => what);
     expect(of).toEqual(['signed-out', 'records-taken-out', 'signed-in']);
-    const refused = await school.db('audit_log').where({ what: 'sign-in refused', about: 'leilani' });
+    const refused = await school.db('audit_log').where({ what: 'sign-in-refused', about: 'leilani' });
     expect(refused).toHaveLength(1);
     expect(JSON.stringify(await school.db('audit_log'))).not.toMatch(/a slip|willow/);
     const other = await school.signIn('ines');

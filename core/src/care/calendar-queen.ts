@@ -48,7 +48,7 @@ function queenPart(facts: CalendarFacts): Dates {
   const queen = queenInTheMaking(facts);
   if (!queen) return { dues: [], rests: [] };
   const { plan } = queen;
-  const began = say('on', { start: queen.start, date: queen.date, today: facts.today });
+  const began = say('queen-start', { start: queen.start, date: queen.date, today: facts.today });
   const mating = plan.mating
     ? say('mature-days-fit-mating', {
         mature: plan.mature!,

@@ -69,7 +69,7 @@ function clashOf(due: Omit<SourceDue, 'lapses'>, rests: readonly Rest[]): Text |
   const strict = rests.filter((rest) => rest.strict === 'must');
   if (daysBetween(due.due, openFrom(due.from, strict)) <= 0) return null;
   const covering = strict.find((rest) => daysBetween(rest.from, due.due) >= 0 && daysBetween(due.due, rest.to) >= 0);
-  return covering ? say('until', { why: covering.why, to: covering.to }) : null;
+  return covering ? say('rest-until', { why: covering.why, to: covering.to }) : null;
 }
 
 /** The first day from a date on that no rest covers. */

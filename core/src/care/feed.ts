@@ -21,21 +21,21 @@ const FEEDS = {
     name: say('thin-syrup'),
     unit: 'L',
     perKgSugar: 1.626,
-    mix: (sugar) => say('kg-l-water', { sugar }),
-    source: say('density-bx-sucrose-icumsa-formula'),
+    mix: (sugar) => say('thin-syrup-mix', { sugar }),
+    source: say('thin-syrup-source'),
   },
   thick: {
     name: say('thick-syrup'),
     unit: 'L',
     perKgSugar: 1.13,
-    mix: (sugar) => say('kg-l-water-2', { sugar, sugar2: sugar / 2 }),
-    source: say('density-bx-sucrose-icumsa-formula-2'),
+    mix: (sugar) => say('thick-syrup-mix', { sugar, water: sugar / 2 }),
+    source: say('thick-syrup-source'),
   },
   candy: {
     name: say('candy-fondant'),
     unit: 'kg',
     perKgSugar: 1.1,
-    mix: (sugar) => say('kg', { sugar }),
+    mix: (sugar) => say('kilograms', { kg: sugar }),
     source: say('tenth-water-fondant-common-practice'),
   },
 } as const satisfies Record<string, Feed>;
@@ -169,13 +169,15 @@ export function adviseFeeding(facts: ColonyFacts): Advice | null {
   const sugar = starving && harvest ? tenDays(facts) : roundTo(Math.max(1, upTo - food), 1);
   const whole = roundTo(sugar * feed.perKgSugar, 1);
   const portion = Math.min(whole, portionOf(facts, feed));
-  const amount = say('of', { portion, unit: feed.unit, name: feed.name });
+  const amount = say('portion-of-feed', { portion, unit: feed.unit, name: feed.name });
   const by = addDays(today, starving ? 1 : 3);
   const again = portion < whole;
   return {
     kind: 'feed',
     title:
-      harvest && !starving ? say('take-supers-off-first-then', { amount }) : say('feed', { amount, starving, again }),
+      harvest && !starving
+        ? say('take-supers-off-first-then', { amount })
+        : say('feed-them', { amount, starving, again }),
     by,
     pressing: weigh(starving ? 0.98 : 0.55 + (least - food) / 12),
     reasons: reasonsOf(facts, need),
@@ -184,7 +186,7 @@ export function adviseFeeding(facts: ColonyFacts): Advice | null {
       figure: amount,
       rule: say('food-wanted-less-food-found'),
       steps: [
-        ['wanted', say('kg-2', { upTo })],
+        ['wanted', say('kilograms', { kg: upTo })],
         [
           say('found-nest'),
           say('kg-to', {
@@ -193,9 +195,11 @@ export function adviseFeeding(facts: ColonyFacts): Advice | null {
             high: facts.nest.storesKg.high,
           }),
         ],
-        ...(facts.superKg === null ? [] : [[say('found-supers'), say('kg-3', { superKg: facts.superKg })] as const]),
+        ...(facts.superKg === null
+          ? []
+          : [[say('found-supers'), say('kilograms-found', { kg: facts.superKg })] as const]),
         ['sugar', feed.mix(sugar)],
-        [feed.name, say('text-2', { whole, unit: feed.unit, again, portion })],
+        [feed.name, say('feed-in-portions', { whole, unit: feed.unit, again, portion })],
       ],
       source: say('house-practice-store-wanted', { source: feed.source }),
     },

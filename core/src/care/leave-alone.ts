@@ -73,10 +73,10 @@ export function adviseLeaveAlone(facts: ColonyFacts): Advice {
     ],
     otherSchool: say('opens-every-days-while-swarms', { swarmIntervalDays: practice.swarmIntervalDays }),
     whereFrom: {
-      figure: say('days', { interval }),
+      figure: say('days', { days: interval }),
       rule: facts.reopens ? say('shut-until-first-look-year') : say('ordinary-interval-high-season-when'),
       steps: [
-        [say('house-interval'), say('days-2', { intervalDays: practice.intervalDays })],
+        [say('house-interval'), say('days', { days: practice.intervalDays })],
         ...(facts.reopens ? [[say('hives-opened-again-about'), dayAndMonth(facts.reopens)] as const] : []),
       ],
       source: say('house-practice-trade-says-days'),

@@ -81,7 +81,7 @@ export function adviseLookAgain(facts: ColonyFacts): Advice | null {
         ? say('leaves-her-three-weeks-young')
         : say('counts-queen-herself-proof-does'),
     whereFrom: {
-      figure: say('days-3', { daysBetween: daysBetween(facts.today, by) }),
+      figure: say('days', { days: daysBetween(facts.today, by) }),
       rule: droneLayer ? say('queen-cells-given-frame-young') : say('egg-stands-days-larva-within'),
       steps: [
         ['eggs', facts.eggsSeen ? 'seen' : say('not-seen')],

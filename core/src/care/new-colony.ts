@@ -52,7 +52,7 @@ interface Plan {
 const PLANS: Readonly<Record<NewColony, Plan>> = {
   package: {
     steps: [
-      ['cage', say('feeder-cage-lid-only'), say('queen-out-cage-feed-left'), say('syrup'), 3, 5, 'should'],
+      ['cage', say('feeder-cage-lid-only'), say('queen-out-cage-feed-left'), say('syrup-one-to-one'), 3, 5, 'should'],
       [
         'full-check',
         say('first-full-check'),
@@ -104,7 +104,7 @@ const PLANS: Readonly<Record<NewColony, Plan>> = {
   },
   nucleus: {
     steps: [
-      ['settled', say('settled-food'), say('eggs-food-kg'), say('syrup-2'), 5, 8, 'should'],
+      ['settled', say('settled-food'), say('eggs-food-kg'), say('syrup'), 5, 8, 'should'],
       ['full-check', say('first-full-check'), say('brood-how-many-frames'), say('frames'), 12, 16, 'must'],
       ['room', say('second-box-super'), say('bees-all-frames'), say('box'), 20, 30, 'may'],
     ],
@@ -113,7 +113,7 @@ const PLANS: Readonly<Record<NewColony, Plan>> = {
   },
   'split-with-the-queen': {
     steps: [
-      ['queen', say('queen-food'), say('eggs-enough-bees-stayed'), say('feed-2'), 4, 7, 'should'],
+      ['queen', say('queen-food'), say('eggs-enough-bees-stayed'), say('feed'), 4, 7, 'should'],
       ['look', say('ordinary-look'), say('cells-again-room'), say('frames'), 10, 14, 'should'],
     ],
     alone: [],

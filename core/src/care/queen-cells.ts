@@ -130,7 +130,7 @@ function advice(facts: ColonyFacts, { title, by, pressing, otherSchool, question
     reasons,
     otherSchool,
     whereFrom: {
-      figure: by === 0 ? 'today' : say('days-4', { by }),
+      figure: by === 0 ? 'today' : say('days', { days: by }),
       rule: say('queen-cell-sealed-day-egg'),
       steps: [
         [say('cells-cups'), `${facts.queenCells}`],
@@ -138,7 +138,7 @@ function advice(facts: ColonyFacts, { title, by, pressing, otherSchool, question
           say('looked-into'),
           facts.cells.length === 0 ? 'none' : cellsInWords({ ...facts, queenCells: facts.cells.length }),
         ],
-        [say('looked-into-2'), `${unknown}`],
+        [say('not-looked-into'), `${unknown}`],
         [say('eggs-worker-cells'), facts.eggsSeen ? 'seen' : say('not-seen')],
       ],
       source: say('development-days-textbook-consensus-within-2'),

@@ -83,7 +83,7 @@ export interface CareSentences {
   'seen-nothing-leaves-hive-tools': { date: CivilDate; today: CivilDate };
   'cappings-larvae-ropiness-test-sample': null;
   'matches-sample-box-washing-soda': null;
-  on: { start: string; date: CivilDate; today: CivilDate };
+  'queen-start': { start: string; date: CivilDate; today: CivilDate };
   'mature-days-fit-mating': { mature: CivilDate; today: CivilDate; fitDays: number; to: CivilDate };
   'eggs-young-larvae': null;
   'she-laying': null;
@@ -104,7 +104,7 @@ export interface CareSentences {
   };
   'any-sealed-brood-left': null;
   'what-label-asks-gloves-goggles': null;
-  until: { why: Text; to: CivilDate };
+  'rest-until': { why: Text; to: CivilDate };
   'opened-every-opening-costs-part': { date: CivilDate; today: CivilDate };
   'enough-teaching-now-openings-minutes': { openings: number; minutes: number; stings: number };
   'follow-up-visit-season-event': null;
@@ -137,13 +137,13 @@ export interface CareSentences {
   'cuts-brood-down': null;
   'stops-altogether': null;
   'thin-syrup': null;
-  'kg-l-water': { sugar: number };
-  'density-bx-sucrose-icumsa-formula': null;
+  'thin-syrup-mix': { sugar: number };
+  'thin-syrup-source': null;
   'thick-syrup': null;
-  'kg-l-water-2': { sugar: number; sugar2: number };
-  'density-bx-sucrose-icumsa-formula-2': null;
+  'thick-syrup-mix': { sugar: number; water: number };
+  'thick-syrup-source': null;
   'candy-fondant': null;
-  kg: { sugar: number };
+  kilograms: { kg: number };
   'tenth-water-fondant-common-practice': null;
   'kg-found-least-wanted': {
     food: number;
@@ -165,16 +165,15 @@ export interface CareSentences {
   'without-any-income': { found: Text; lasts: Text };
   'but-bloom-days-fit-bring': { found: Text; plants: readonly string[]; lasts: Text };
   'frames-were-read-lift-hive': { framesRead: number; frames: number };
-  of: { portion: number; unit: Text; name: Text };
+  'portion-of-feed': { portion: number; unit: Text; name: Text };
   'take-supers-off-first-then': { amount: Text };
-  feed: { amount: Text; starving: boolean; again: boolean };
+  'feed-them': { amount: Text; starving: boolean; again: boolean };
   'food-wanted-less-food-found': null;
-  'kg-2': { upTo: number };
   'found-nest': null;
   'kg-to': { value: number; low: number; high: number };
   'found-supers': null;
-  'kg-3': { superKg: number };
-  'text-2': { whole: number; unit: Text; again: boolean; portion: number };
+  'kilograms-found': { kg: number };
+  'feed-in-portions': { whole: number; unit: Text; again: boolean; portion: number };
   'house-practice-store-wanted': { source: Text };
   'feed-taken-food-kg': null;
   'in-the-nest': null;
@@ -230,11 +229,10 @@ export interface CareSentences {
   'bees-frames': { value: number; frames: number };
   'frames-were-read': { frames: number };
   'opens-every-days-while-swarms': { swarmIntervalDays: number };
-  days: { interval: number };
+  days: { days: number };
   'shut-until-first-look-year': null;
   'ordinary-interval-high-season-when': null;
   'house-interval': null;
-  'days-2': { intervalDays: number };
   'hives-opened-again-about': null;
   'house-practice-trade-says-days': null;
   'young-queen-expected-lay-before': { layingTo: CivilDate };
@@ -251,7 +249,6 @@ export interface CareSentences {
   'shakes-such-colony-out-front': null;
   'leaves-her-three-weeks-young': null;
   'counts-queen-herself-proof-does': null;
-  'days-3': { daysBetween: number };
   'queen-cells-given-frame-young': null;
   'egg-stands-days-larva-within': null;
   'not-seen': null;
@@ -261,7 +258,7 @@ export interface CareSentences {
   'what-doubtful-comb': null;
   'feeder-cage-lid-only': null;
   'queen-out-cage-feed-left': null;
-  syrup: null;
+  'syrup-one-to-one': null;
   'first-full-check': null;
   'eggs-larvae-sealed-brood-comb': null;
   'frames-syrup': null;
@@ -296,7 +293,7 @@ export interface CareSentences {
   'lets-nature-cull-late-swarms': null;
   'settled-food': null;
   'eggs-food-kg': null;
-  'syrup-2': null;
+  syrup: null;
   'brood-how-many-frames': null;
   'second-box-super': null;
   box: null;
@@ -304,7 +301,7 @@ export interface CareSentences {
   'opens-next-day-see-queen': null;
   'queen-food': null;
   'eggs-enough-bees-stayed': null;
-  'feed-2': null;
+  feed: null;
   'cells-again-room': null;
   'gives-look-two-weeks-she': null;
   'count-choose-cells': null;
@@ -334,11 +331,10 @@ export interface CareSentences {
   'on-frame': { cells: Text; frames: readonly number[] };
   'queen-seen-have-left-her': null;
   'eggs-seen-she-there-within': null;
-  'days-4': { by: number };
   'queen-cell-sealed-day-egg': null;
   'cells-cups': null;
   'looked-into': null;
-  'looked-into-2': null;
+  'not-looked-into': null;
   'eggs-worker-cells': null;
   'development-days-textbook-consensus-within-2': null;
   'of-frames': {
@@ -356,11 +352,10 @@ export interface CareSentences {
   'in-bloom': { plants: readonly string[] };
   'frames-nest-still-empty-bare': { undrawn: number };
   'super-only-eighths-full': { superFill: number };
-  'next-days-hardly-fit-flying-2': { poorDays: number };
   'medicine-binds-honey-until-box': { superOnFrom: CivilDate; today: CivilDate };
-  'carry-feed-down-until-about': { fedUntil: CivilDate; today: CivilDate };
+  'feeder-off-before-super': { fedUntil: CivilDate; today: CivilDate };
   'only-sides-were-read-may': { sidesRead: number; sides: number };
-  second: null;
+  'second-box': null;
   third: null;
   fourth: null;
   further: null;
@@ -393,7 +388,7 @@ export interface CareSentences {
   'swarm-season-now': null;
   'new-super-harvest-may-go': { superOnFrom: CivilDate; today: CivilDate };
   'enter-withdrawal-label-day-can': { medicines: readonly string[] };
-  'carry-feed-down-until-about-2': { fedUntil: CivilDate; today: CivilDate };
+  'super-once-feeder-off': { fedUntil: CivilDate; today: CivilDate };
   'harvest-waiting-frees-these-boxes': { boxes: readonly { readonly name: string; readonly why: Text }[] };
   'stood-during': { medicine: Text; from: CivilDate; today: CivilDate };
   'put-inside-withdrawal': { since: CivilDate; today: CivilDate; medicine: Text; freeFrom: CivilDate | null };

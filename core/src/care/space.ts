@@ -97,7 +97,7 @@ export function adviseSpace(facts: ColonyFacts): Advice | null {
     ...(facts.poorDays !== null && facts.poorDays >= 3
       ? [
           {
-            text: say('next-days-hardly-fit-flying-2', { poorDays: facts.poorDays }),
+            text: say('next-days-hardly-fit-flying', { poor: facts.poorDays }),
             weight: weigh(facts.poorDays / 10),
             sense: 'against' as const,
           },
@@ -112,7 +112,7 @@ export function adviseSpace(facts: ColonyFacts): Advice | null {
     });
   if (facts.fedUntil)
     reasons.push({
-      text: say('carry-feed-down-until-about', { fedUntil: facts.fedUntil, today }),
+      text: say('feeder-off-before-super', { fedUntil: facts.fedUntil, today }),
       weight: 0.3,
       sense: 'against',
     });
@@ -125,7 +125,7 @@ export function adviseSpace(facts: ColonyFacts): Advice | null {
   const balance = reasons.reduce((sum, reason) => sum + (reason.sense === 'for' ? reason.weight : -reason.weight), 0);
   if (balance <= 0.4) return null;
   const by = addDays(today, covered >= 0.9 || squeezed >= 3 ? 2 : 5);
-  const nth = ['', say('second'), say('third'), say('fourth')][facts.supers] ?? say('further');
+  const nth = ['', say('second-box'), say('third'), say('fourth')][facts.supers] ?? say('further');
   return {
     kind: 'add-space',
     title: say('a', { unsure, nth, superOnFrom: facts.superOnFrom }),

@@ -177,7 +177,7 @@ export function honeyLock(
   const parts = [
     superOnFrom ? say('new-super-harvest-may-go', { superOnFrom, today }) : null,
     unknown.length > 0 ? say('enter-withdrawal-label-day-can', { medicines: unknown }) : null,
-    fedUntil ? say('carry-feed-down-until-about-2', { fedUntil, today }) : null,
+    fedUntil ? say('super-once-feeder-off', { fedUntil, today }) : null,
     locked.length > 0 ? say('harvest-waiting-frees-these-boxes', { boxes: locked }) : null,
   ].filter((part) => part !== null);
   return {

@@ -41,6 +41,8 @@ const WORDS = (
 const NOW: ReadonlyMap<string, string> = new Map([
   ...WORDS.map((words) => [words, words.replaceAll(' ', '-')] as const),
   ['breath, faint, sick', 'breath-faint-sick'],
+  ['sign-in refused', 'sign-in-refused'],
+  ['sign-in slowed down', 'sign-in-slowed-down'],
   ['enough seen, close', 'enough-seen'],
   ['finish this frame, then close', 'finish-frame'],
 ]);

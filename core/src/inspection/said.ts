@@ -3,7 +3,7 @@ import { type Text, saying } from '../language';
 /** What this room says, with the facts of each sentence. */
 export interface InspectionSentences {
   'part-stuck': { part: string; how: Text | null };
-  free: null;
+  'comes-free': null;
   'ropiness-test': { spot: Text | null; verdict: string };
   'queen-seen-she-safely': { side: Text | null };
   'part-on': { part: string; once: string | null };
@@ -110,7 +110,7 @@ export interface InspectionSentences {
   'read-middle-nest': null;
   'late-year-first-brood-ends': null;
   'seen-may-there-take-photo': { dark: boolean; frames: Text };
-  'on-2': { frames: Text };
+  'seen-on-frames': { frames: Text };
   'confirmed-afterwards': { frames: Text };
   'ticked-hand': null;
   'eggs-prove-her-within-three': null;
@@ -118,18 +118,18 @@ export interface InspectionSentences {
   'seen-on': { frames: Text };
   'none-seen': null;
   'look-along-every-comb-edge': null;
-  'look-at': { found: Text; frames: Text };
+  'found-look-at': { found: Text; frames: Text };
   'frames-empty-bare-room-week': { counted: number };
   'frames-empty-bare-hardly-any': { counted: number };
   'both-edges-read': null;
-  'look-at-2': { frames: Text };
+  'look-at': { frames: Text };
   'kg-counted-enough': { counted: number };
   'kg-counted-most-too-little': { counted: number; most: number };
   'both-outer-frames-read': null;
   'mites-sampled': null;
   'looked-for': null;
   'take-mite-sample-note-what': null;
-  found: { found: readonly Text[] };
+  'signs-found': { found: readonly Text[] };
   'looked-none-found': { lookedFor: number };
   'larvae-pearly-lids-even': null;
   'larvae-pearly-lids-even-none': null;
@@ -178,7 +178,7 @@ export interface InspectionSentences {
   'much-less-than-last-time': null;
   'counted-combs': null;
   'seams-above': null;
-  'frames-bees-2': { bees: number; how: Text };
+  'frames-of-bees-by': { bees: number; how: Text };
   'to-expected': { low: number; high: number };
   'weak-day': { says: Text; span: Text };
   'look-reason-queen-mites-food': null;
@@ -194,7 +194,7 @@ export interface InspectionSentences {
   'hardly-drawn-flow-too-cold': null;
   'pace-drawn-about-days': { days: number };
   'more-room-while-comb-still': null;
-  water: { percent: number };
+  'water-in-honey': { percent: number };
   'honey-sealed': { id: Text; sealed: number; water: Text };
   'leave-too-wet-keep': null;
   'ripe-may-come-off-once': null;
@@ -202,7 +202,7 @@ export interface InspectionSentences {
   'mixed-only-frame-may-taken': { frames: readonly number[] };
   'kg-about-full': { id: Text; kg: number; fullPercent: number };
   'full-next-super-due': { name: Text };
-  text: { count: number; bees: number | null };
+  'beetles-counted': { count: number; bees: number | null };
   'notifiable-many-places-ask-inspector': null;
   'note-it': { inspector: Text };
   'narrow-nest-what-cover-whole': { inspector: Text };
@@ -218,7 +218,7 @@ export interface InspectionSentences {
   'hold-against-threshold': null;
   'drone-cells-infested': { percent: number; low: number; high: number };
   'confirm-bees-wash-roll': null;
-  kg: { part: Text; kg: number; value: Text };
+  'part-weighs': { part: Text; kg: number; how: Text };
   'c-brood-being-kept-warm': { celsius: number };
   'c-brood-where-you-measured': { celsius: number };
   'water-will-ferment': { percent: number };
@@ -231,7 +231,7 @@ export interface InspectionSentences {
   'mm-bee-space-books-yet': { mm: number; gapSeenFilled: number };
   'mm-build': { mm: number };
   'wrong-part-missing-frame-change': null;
-  test: { box: Text; test: Text; wet: boolean };
+  'nectar-test': { box: Text; test: Text; wet: boolean };
   'wasps-minute-pressure': { aMinute: number; pressure: Text };
   'narrow-entrance-what-can-guard': null;
   'easy-tool': null;

@@ -66,8 +66,5 @@ export const inOne = (parts: readonly Text[], between = ' '): Said => ({
 /** A list as it is said: "clover, lime and bramble". */
 export const listed = (parts: readonly (Text | number)[]): Said => ({ say: 'language/listed', of: { parts } });
 
-/** A text that begins with a capital. */
-export const capital = (text: Text): Said => ({ say: 'language/capital', of: { text } });
-
 /** Whether two texts are the same words, or the same sentence of the same facts. */
 export const sameText = (a: Text, b: Text): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);

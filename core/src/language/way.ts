@@ -1,4 +1,4 @@
-import { dayAndMonth, roundTo, upperFirst } from '../units';
+import { dayAndMonth, roundTo, spoken } from '../units';
 import { type Said, type Text, type Way, isSaid } from './said';
 
 /** What this room itself says: how texts are put together. */
@@ -6,7 +6,6 @@ const TOGETHER = {
   'in-one': ({ parts, between }: { parts: readonly Text[]; between: string }, way: Way) =>
     parts.map((part) => way.text(part)).join(between),
   listed: ({ parts }: { parts: readonly (Text | number)[] }, way: Way) => way.list(parts),
-  capital: ({ text }: { text: Text }, way: Way) => upperFirst(way.text(text)),
 };
 
 /** All rooms' sentences in one language. */
@@ -40,10 +39,11 @@ export function wayOf(language: Language): Way {
   return way;
 }
 
+/** A sentence in words. One that was kept by another version and is not known here is told by its own code. */
 function sentence(language: Language, { say, of }: Said, way: Way): string {
   const [room, code] = say.split('/') as [string, string];
   const made = room === 'language' ? TOGETHER[code as keyof typeof TOGETHER] : language.sentences[room]?.[code];
-  if (made === undefined) throw new RangeError(`there is no sentence ${say} in this language`);
+  if (made === undefined) return spoken(code);
   return typeof made === 'function' ? (made as (facts: unknown, way: Way) => string)(of, way) : (made as string);
 }
 

@@ -27,7 +27,7 @@ export interface PracticeSentences {
   'nectar-among-brood-frame': { frames: readonly number[] };
   'doubtful-frame': { frames: readonly number[] };
   'no-super-on': null;
-  on: { supers: number };
+  'supers-on': { supers: number };
   'in-bloom': { plants: readonly Text[] };
   'nothing-bloom': null;
   'next-days-poor-flying': { poorDays: number };
@@ -48,7 +48,7 @@ export interface PracticeSentences {
   'inside-out-part-goes-back': null;
   'in-order': null;
   'pairs-stand-wrong-way-round': { turned: number; pairs: number };
-  eighths: { by: number; content: Text };
+  'eighths-off': { by: number; content: Text };
   overlooked: { contents: readonly Text[] };
   'not-there': { contents: readonly Text[] };
   'to-go': { framesToGo: number };

@@ -124,7 +124,7 @@ function forageReasons({ forage, today, lostDays }: FlowFacts): readonly FlowRea
   if (forage.length === 0) return [];
   const worth = nectarOn(forage, today);
   const plants = nectarOf(inBloom(forage, today)).map((each) => each.plant);
-  const said = plants.length > 0 ? say('in-bloom', { plants: plants.slice(0, 3) }) : say('nothing-nectar-bloom');
+  const said = plants.length > 0 ? say('plants-in-bloom', { plants: plants.slice(0, 3) }) : say('nothing-nectar-bloom');
   const lost: FlowReason[] =
     lostDays >= 3 ? [{ text: say('last-days-kept', { lostDays }), says: 'dearth', weight: 0.25 * lostDays }] : [];
   if (worth >= FLOW_NECTAR) return [{ text: said, says: 'flow', weight: Math.min(1.6, 0.3 + worth / 8) }, ...lost];

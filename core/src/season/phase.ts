@@ -209,14 +209,14 @@ function dayPhase(
   }
   if (day >= at.winterBees)
     return worth >= FLOW_NECTAR
-      ? quiet('late-flow', say('in-bloom-2', { plants }), cold)
+      ? quiet('late-flow', say('flowering', { plants }), cold)
       : quiet('making-winter-bees', say('bees-reared-now-live-through', { cold }));
   const swarming = day >= at.swarmFrom && day < at.swarmTo;
   if (day < at.swarmFrom)
     return quiet(
       'build-up',
       say('brood-grows', { warm }),
-      flowering.length > 0 ? say('in-bloom-3', { names: names(flowering) }) : say('little-bloom'),
+      flowering.length > 0 ? say('flowering', { plants: names(flowering) }) : say('little-bloom'),
     );
   if (worth <= GAP_NECTAR)
     return {
@@ -227,11 +227,11 @@ function dayPhase(
   if (swarming && (worth < RULE.mainFlow || day < at.swarmFrom + RULE.swarming.least))
     return {
       phase: 'swarm-season',
-      why: [say('strong-colonies', { warm }), say('in-bloom-2', { plants })],
+      why: [say('strong-colonies', { warm }), say('flowering', { plants })],
       swarming,
     };
   if (worth >= FLOW_NECTAR)
-    return { phase: afterGap ? 'late-flow' : 'flow', why: [say('in-bloom-2', { plants })], swarming };
+    return { phase: afterGap ? 'late-flow' : 'flow', why: [say('flowering', { plants })], swarming };
   return { phase: 'dearth', why: [say('little-nectar', { plants })], swarming };
 }
 

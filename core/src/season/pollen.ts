@@ -75,7 +75,7 @@ export function pollenGuesses(
     const open = before <= 0 && after <= 0 ? 1 : 0.4;
     const weight = each.pollen * open * shade + 3 * here;
     const why = [
-      open === 1 ? say('in-bloom-4') : before > 0 ? say('about-open') : say('just-over'),
+      open === 1 ? say('in-bloom') : before > 0 ? say('about-open') : say('just-over'),
       here > 0 ? say('settled-here', { here }) : '',
       rank === 0 ? say('usual-colour', { colour }) : rank > 0 ? say('sometimes', { colour }) : say('near-colour'),
     ].filter(Boolean);

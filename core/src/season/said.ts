@@ -44,7 +44,7 @@ export interface SeasonSentences {
   'tick-signs-next-visit-new': null;
   'days-ago': { ago: number };
   'at-openings': { seen: number };
-  'in-bloom': { plants: readonly string[] };
+  'plants-in-bloom': { plants: readonly string[] };
   'nothing-nectar-bloom': null;
   'last-days-kept': { lostDays: number };
   'scale-hive-kg-day': { gain: number; gain2: number };
@@ -118,16 +118,15 @@ export interface SeasonSentences {
   'days-lengthen-first-eggs-laid': { warm: Text };
   'days-lengthen-too-cold-much': { warm: Text };
   'still-bloom': { plants: Text };
-  'in-bloom-2': { plants: Text };
+  flowering: { plants: Text };
   'bees-reared-now-live-through': { cold: Text };
   'brood-grows': { warm: Text };
-  'in-bloom-3': { names: Text };
   'little-bloom': null;
   'only-bloom': { plants: Text };
   'nectar-plant-list-bloom': null;
   'strong-colonies': { warm: Text };
   'little-nectar': { plants: Text };
-  'in-bloom-4': null;
+  'in-bloom': null;
   'about-open': null;
   'just-over': null;
   'settled-here': { here: number };

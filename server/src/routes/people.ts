@@ -26,13 +26,13 @@ export function peopleRoutes(context: Context, serve: Serve, config: Config, ref
     const problem = doorProblem(request, config);
     if (problem !== null && config.https && !request.secure) throw new Refusal(403, 'wrong-door', problem);
     const attempt = { name: body.name, address: addressOf(request), device: deviceOf(request) };
-    const told = (what: 'sign-in refused' | 'sign-in slowed down') => async (error: unknown) => {
+    const told = (what: 'sign-in-refused' | 'sign-in-slowed-down') => async (error: unknown) => {
       if (error instanceof Refusal)
         await audit(db, { school: null, person: null, what, about: body.name, address: attempt.address });
       throw error;
     };
-    await attempts.admit(attempt).catch(told('sign-in slowed down'));
-    const actor = await checkSignIn(context, body.name, body.password).catch(told('sign-in refused'));
+    await attempts.admit(attempt).catch(told('sign-in-slowed-down'));
+    const actor = await checkSignIn(context, body.name, body.password).catch(told('sign-in-refused'));
     const device = await attempts.succeeded(attempt, actor.id);
     await new Promise<void>((done, fail) => {
       request.session.regenerate((error?: Error | null) => (error ? fail(error) : done()));

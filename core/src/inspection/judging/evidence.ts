@@ -177,7 +177,7 @@ function stage(
 ): Evidence | null {
   if (!asked.has(id)) return null;
   const on = framesWith(nest, (side) => shows(side, letter));
-  if (on.length > 0) return { id, state: 'seen', where: say('on-2', { frames: listed(on) }) };
+  if (on.length > 0) return { id, state: 'seen', where: say('seen-on-frames', { frames: listed(on) }) };
   const later = record.confirmed.filter((each) => each.letter === letter && each.there);
   if (later.length > 0)
     return {
@@ -191,7 +191,7 @@ function stage(
 function queen(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>): Evidence | null {
   if (!asked.has('queen')) return null;
   const on = framesWith(nest, (side) => side.queen);
-  if (on.length > 0) return { id: 'queen', state: 'seen', where: say('on-2', { frames: listed(on) }) };
+  if (on.length > 0) return { id: 'queen', state: 'seen', where: say('seen-on-frames', { frames: listed(on) }) };
   if (record.ticks.queen) return { id: 'queen', state: 'seen', where: say('ticked-hand') };
   const eggs = framesWith(nest, (side) => shows(side, 'E')).length > 0 || record.ticks.eggs === true;
   return eggs
@@ -209,7 +209,7 @@ function queenCells(record: VisitRecord, nest: Nest, asked: ReadonlySet<Evidence
   const rest =
     nest.around.length === nest.frames
       ? say('look-along-every-comb-edge')
-      : say('look-at', { found, frames: listed(nest.around) });
+      : say('found-look-at', { found, frames: listed(nest.around) });
   return { id: 'queen-cells', state: 'missing', where: rest };
 }
 
@@ -245,7 +245,7 @@ function room(record: VisitRecord, nest: Nest, asked: ReadonlySet<EvidenceId>): 
     return { id: 'room', state: 'seen', where: say('frames-empty-bare-hardly-any', { counted }) };
   const rest = edges(nest).filter((frame) => !nest.readFrames.includes(frame));
   if (record.ticks.room || rest.length === 0) return { id: 'room', state: 'seen', where: say('both-edges-read') };
-  return { id: 'room', state: 'missing', where: say('look-at-2', { frames: listed(rest) }) };
+  return { id: 'room', state: 'missing', where: say('look-at', { frames: listed(rest) }) };
 }
 
 /** Food is seen on the outer frames; or as soon as enough of it was counted, or too little can be left. */
@@ -274,7 +274,7 @@ function stores(
   const rest = [1, nest.frames].filter((frame) => !nest.readFrames.includes(frame));
   if (record.ticks.stores || rest.length === 0)
     return { id: 'stores', state: 'seen', where: say('both-outer-frames-read') };
-  return { id: 'stores', state: 'missing', where: say('look-at-2', { frames: listed(rest) }) };
+  return { id: 'stores', state: 'missing', where: say('look-at', { frames: listed(rest) }) };
 }
 
 /** Pests count as looked for when mites were sampled, or mites, beetles or moth noted as found or not found. */
@@ -297,7 +297,7 @@ function healthyBrood(record: VisitRecord, asked: ReadonlySet<EvidenceId>): Evid
     return {
       id: 'healthy-brood',
       state: 'seen',
-      where: found.length > 0 ? say('found', { found }) : say('looked-none-found', { lookedFor: looked.length }),
+      where: found.length > 0 ? say('signs-found', { found }) : say('looked-none-found', { lookedFor: looked.length }),
     };
   }
   return record.ticks['healthy-brood']

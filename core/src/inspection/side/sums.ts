@@ -101,7 +101,7 @@ function strength({ stack, record, nest, expectedBees }: SumFacts): SumLine | nu
   const bees = nest.framesOfBees?.value ?? (seams > 0 ? seams : null);
   if (bees === null) return null;
   const how = nest.framesOfBees ? say('counted-combs') : say('seams-above');
-  const says = say('frames-bees-2', { bees, how });
+  const says = say('frames-of-bees-by', { bees, how });
   if (expectedBees === null) return line('strength', says);
   const span = say('to-expected', { low: expectedBees.low, high: expectedBees.high });
   if (bees < expectedBees.low)
@@ -183,7 +183,7 @@ function ripeness({ id }: BoxLayer, record: VisitRecord): SumLine | null {
   if (shares.length === 0) return null;
   const sealed = Math.round(100 * meanOf(shares.map(({ share }) => share)));
   const ripe = shares.filter(({ share }) => share >= RIPE_SHARE).map(({ frame }) => frame);
-  const water = percent === null ? '' : say('water', { percent });
+  const water = percent === null ? '' : say('water-in-honey', { percent });
   const says = say('honey-sealed', { id, sealed, water });
   if (percent !== null && percent > RIPE_MOISTURE) return line('ripeness', says, 'watch', say('leave-too-wet-keep'));
   if (ripe.length === shares.length || percent !== null)
@@ -227,7 +227,7 @@ function beetles({ record, nest }: SumFacts): SumLine | null {
   const count = found.count ?? 1;
   const bees = nest.framesOfBees?.value ?? null;
   const small = bees !== null && bees < SMALL;
-  const says = say('text', { count, bees });
+  const says = say('beetles-counted', { count, bees });
   const inspector = say('notifiable-many-places-ask-inspector');
   if (count <= 2 && !small) return line('beetles', says, 'watch', say('note-it', { inspector }));
   const pressed = bees !== null && count / Math.max(0.5, bees) > BEETLES_A_FRAME;

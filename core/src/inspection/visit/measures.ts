@@ -155,10 +155,10 @@ export function readMeasure(measure: Measure): MeasureReading {
     }
     case 'weight':
       return reading(
-        say('kg', {
+        say('part-weighs', {
           part: measure.part,
           kg: measure.kg,
-          value: spoken(measure.how === 'scale' ? 'on the scale' : measure.how),
+          how: spoken(measure.how === 'scale' ? 'on the scale' : measure.how),
         }),
       );
     case 'nest-temperature':
@@ -188,7 +188,7 @@ export function readMeasure(measure: Measure): MeasureReading {
         ? reading(say('mm-bee-space-books-yet', { mm: measure.mm, gapSeenFilled: GAP_SEEN_FILLED }), 'watch')
         : reading(say('mm-build', { mm: measure.mm }), 'act', say('wrong-part-missing-frame-change'));
     case 'fresh-nectar':
-      return reading(say('test', { box: measure.box, test: measure.test, wet: measure.wet }));
+      return reading(say('nectar-test', { box: measure.box, test: measure.test, wet: measure.wet }));
     case 'wasps': {
       const pressure = waspPressure(measure);
       return reading(
@@ -199,7 +199,7 @@ export function readMeasure(measure: Measure): MeasureReading {
     }
     case 'stuck': {
       const words: readonly Text[] = [
-        say('free'),
+        say('comes-free'),
         say('easy-tool'),
         say('hard-hook-lever'),
         say('glued-solid-ten-minutes-more'),

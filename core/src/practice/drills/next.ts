@@ -37,7 +37,7 @@ export function colonyLines(facts: ColonyFacts): readonly Text[] {
     say('empty-bare', { frames: nest.emptyComb.value + nest.foundation.value }),
     ...(facts.nectarAmongBrood.length > 0 ? [say('nectar-among-brood-frame', { frames: facts.nectarAmongBrood })] : []),
     ...(facts.doubtfulFrames.length > 0 ? [say('doubtful-frame', { frames: facts.doubtfulFrames })] : []),
-    facts.supers === 0 ? say('no-super-on') : say('on', { supers: facts.supers }),
+    facts.supers === 0 ? say('no-super-on') : say('supers-on', { supers: facts.supers }),
     facts.inBloom.length > 0
       ? say('in-bloom', { plants: facts.inBloom.map(({ plant }) => plant) })
       : say('nothing-bloom'),

@@ -77,7 +77,7 @@ export function markReading(read: FrameSide, truth: Shares): Mark & { readonly w
     wrong,
     best,
     says: [
-      ...off.slice(0, 2).map(({ letter, by }) => say('eighths', { by, content: CONTENTS[letter] })),
+      ...off.slice(0, 2).map(({ letter, by }) => say('eighths-off', { by, content: CONTENTS[letter] })),
       ...(overlooked.length > 0 ? [say('overlooked', { contents: overlooked.map((letter) => CONTENTS[letter]) })] : []),
       ...(notThere.length > 0 ? [say('not-there', { contents: notThere.map((letter) => CONTENTS[letter]) })] : []),
     ],

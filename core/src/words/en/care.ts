@@ -161,7 +161,7 @@ export const careSentences: Sentences<CareSentences> = {
     `Seen ${w.day(date, today)}. Nothing leaves this hive, tools are cleaned. Some diseases must be reported at once: the inspector and local law decide`,
   'cappings-larvae-ropiness-test-sample': 'Cappings, larvae, ropiness test, sample?',
   'matches-sample-box-washing-soda': 'Matches, sample box, washing soda',
-  on: ({ start, date, today }, w) => `${spoken(start)} on ${w.day(date, today)}`,
+  'queen-start': ({ start, date, today }, w) => `${spoken(start)} on ${w.day(date, today)}`,
   'mature-days-fit-mating': ({ mature, today, fitDays, to }, w) =>
     `; mature ${w.day(mature, today)}, ${w.number(fitDays)} days fit for mating by ${w.day(to, today)}`,
   'eggs-young-larvae': 'Eggs or young larvae?',
@@ -181,7 +181,7 @@ export const careSentences: Sentences<CareSentences> = {
     `Laying stopped ${w.day(date, today)}: last worker brood sealed ${w.day(open, today)}, emerged ${w.day(free, today)}, drones ${w.day(drones, today)}. The label and local law decide what may be used`,
   'any-sealed-brood-left': 'Any sealed brood left?',
   'what-label-asks-gloves-goggles': 'What the label asks for: gloves, goggles, mask',
-  until: ({ why, to }, w) => `${w.text(why)} (until ${w.day(to)})`,
+  'rest-until': ({ why, to }, w) => `${w.text(why)} (until ${w.day(to)})`,
   'opened-every-opening-costs-part': ({ date, today }, w) =>
     `Opened on ${w.day(date, today)}: every opening costs them part of a day`,
   'enough-teaching-now-openings-minutes': ({ openings, minutes, stings }, w) =>
@@ -224,13 +224,13 @@ export const careSentences: Sentences<CareSentences> = {
   'cuts-brood-down': 'cuts its brood down',
   'stops-altogether': 'stops altogether',
   'thin-syrup': 'thin syrup',
-  'kg-l-water': ({ sugar }, w) => `${w.kg(sugar)} with ${w.litres(sugar)} of water`,
-  'density-bx-sucrose-icumsa-formula': 'density of 50 °Bx sucrose by the ICUMSA formula, from memory',
+  'thin-syrup-mix': ({ sugar }, w) => `${w.kg(sugar)} with ${w.litres(sugar)} of water`,
+  'thin-syrup-source': 'density of 50 °Bx sucrose by the ICUMSA formula, from memory',
   'thick-syrup': 'thick syrup',
-  'kg-l-water-2': ({ sugar, sugar2 }, w) => `${w.kg(sugar)} with ${w.litres(sugar2, 1)} of water`,
-  'density-bx-sucrose-icumsa-formula-2': 'density of 66.7 °Bx sucrose by the ICUMSA formula, from memory',
+  'thick-syrup-mix': ({ sugar, water }, w) => `${w.kg(sugar)} with ${w.litres(water, 1)} of water`,
+  'thick-syrup-source': 'density of 66.7 °Bx sucrose by the ICUMSA formula, from memory',
   'candy-fondant': 'candy or fondant',
-  kg: ({ sugar }, w) => w.kg(sugar),
+  kilograms: ({ kg }, w) => w.kg(kg),
   'tenth-water-fondant-common-practice': 'a tenth of water in fondant, common practice',
   'kg-found-least-wanted': ({ food, least, phase, has }, w) =>
     `${w.kg(food, 1)} found, at least ${w.number(least)} wanted${phase !== null && has ? ' for winter' : ''}`,
@@ -240,18 +240,17 @@ export const careSentences: Sentences<CareSentences> = {
     `${w.text(found)}, but ${w.list(plants)} in bloom and days are fit: they bring it themselves; ${w.text(lasts)}, look again after poor days`,
   'frames-were-read-lift-hive': ({ framesRead, frames }, w) =>
     `${w.number(framesRead)} of ${w.number(frames)} frames were read: lift the hive at the back, or look at the outer combs`,
-  of: ({ portion, unit, name }, w) => `${w.number(portion)} ${w.text(unit)} of ${w.text(name)}`,
+  'portion-of-feed': ({ portion, unit, name }, w) => `${w.number(portion)} ${w.text(unit)} of ${w.text(name)}`,
   'take-supers-off-first-then': ({ amount }, w) => `Take the supers off first, then feed ${w.text(amount)}`,
-  feed: ({ amount, starving, again }, w) =>
+  'feed-them': ({ amount, starving, again }, w) =>
     `Feed ${w.text(amount)}${starving ? ' now' : ''}${again ? ', then look again' : ''}`,
   'food-wanted-less-food-found':
     'Food wanted less food found, as sugar; no more at once than they can take in about a week.',
-  'kg-2': ({ upTo }, w) => w.kg(upTo),
   'found-nest': 'found in the nest',
   'kg-to': ({ value, low, high }, w) => `${w.kg(value, 1)} (${w.number(low, 1)} to ${w.number(high, 1)})`,
   'found-supers': 'found in the supers',
-  'kg-3': ({ superKg }, w) => w.kg(superKg, 1),
-  'text-2': ({ whole, unit, again, portion }, w) =>
+  'kilograms-found': ({ kg }, w) => w.kg(kg, 1),
+  'feed-in-portions': ({ whole, unit, again, portion }, w) =>
     `${w.number(whole)} ${w.text(unit)}${again ? `, ${w.number(portion)} ${w.text(unit)} at a time` : ''}`,
   'house-practice-store-wanted': ({ source }, w) => `House practice for the store wanted; ${w.text(source)}.`,
   'feed-taken-food-kg': 'Feed taken? Food in kg?',
@@ -302,11 +301,10 @@ export const careSentences: Sentences<CareSentences> = {
   'frames-were-read': ({ frames }, w) => `${w.number(frames)} frames were not read`,
   'opens-every-days-while-swarms': ({ swarmIntervalDays }, w) =>
     `opens every ${w.number(swarmIntervalDays)} days while swarms may leave, whatever was found.`,
-  days: ({ interval }, w) => `${w.number(interval)} days`,
+  days: ({ days }, w) => `${w.number(days)} days`,
   'shut-until-first-look-year': 'Shut until the first look of the year; outside looks and hefting go on.',
   'ordinary-interval-high-season-when': 'Ordinary interval of the high season, when nothing found asks for less.',
   'house-interval': 'house interval',
-  'days-2': ({ intervalDays }, w) => `${w.number(intervalDays)} days`,
   'hives-opened-again-about': 'hives opened again about',
   'house-practice-trade-says-days': 'House practice; the trade says 10 to 15 days.',
   'young-queen-expected-lay-before': ({ layingTo }, w) =>
@@ -326,7 +324,6 @@ export const careSentences: Sentences<CareSentences> = {
     'shakes such a colony out in front of others at once: laying workers hardly take a queen.',
   'leaves-her-three-weeks-young': 'leaves her three weeks: a young queen opened too early may be balled or lost.',
   'counts-queen-herself-proof-does': 'counts the queen herself as proof and does not open again for it.',
-  'days-3': ({ daysBetween }, w) => `${w.number(daysBetween)} days`,
   'queen-cells-given-frame-young':
     'Queen cells on a given frame of young larvae say that there is no queen; none say that something lays. Drones only: a failed queen or laying workers.',
   'egg-stands-days-larva-within': 'An egg stands for 3 days, a larva for 6: within a week a laying queen shows.',
@@ -337,7 +334,7 @@ export const careSentences: Sentences<CareSentences> = {
   'what-doubtful-comb': 'What was the doubtful comb?',
   'feeder-cage-lid-only': 'Feeder and cage: lid only',
   'queen-out-cage-feed-left': 'Queen out of the cage? Feed left?',
-  syrup: 'Syrup 1:1',
+  'syrup-one-to-one': 'Syrup 1:1',
   'first-full-check': 'First full check',
   'eggs-larvae-sealed-brood-comb': 'Eggs, larvae and sealed brood? Comb on how many frames?',
   'frames-syrup': 'Frames, syrup',
@@ -372,7 +369,7 @@ export const careSentences: Sentences<CareSentences> = {
   'lets-nature-cull-late-swarms': 'lets nature cull late swarms and does not expect them to live.',
   'settled-food': 'Settled? Food?',
   'eggs-food-kg': 'Eggs? Food in kg?',
-  'syrup-2': 'Syrup',
+  syrup: 'Syrup',
   'brood-how-many-frames': 'Brood on how many frames?',
   'second-box-super': 'Second box or super',
   box: 'Box',
@@ -380,7 +377,7 @@ export const careSentences: Sentences<CareSentences> = {
   'opens-next-day-see-queen': 'opens it the next day to see that the queen came through the move.',
   'queen-food': 'Queen and food',
   'eggs-enough-bees-stayed': 'Eggs? Enough bees stayed?',
-  'feed-2': 'Feed',
+  feed: 'Feed',
   'cells-again-room': 'Cells again? Room?',
   'gives-look-two-weeks-she': 'gives it no look for two weeks: she was laying when she was moved.',
   'count-choose-cells': 'Count and choose cells',
@@ -414,12 +411,11 @@ export const careSentences: Sentences<CareSentences> = {
   'on-frame': ({ cells, frames }, w) => `${w.text(cells)} on frame ${frames.join(', ')}`,
   'queen-seen-have-left-her': 'The queen was seen: they have not left with her yet',
   'eggs-seen-she-there-within': 'Eggs seen: she was there within three days',
-  'days-4': ({ by }, w) => `${w.number(by)} days`,
   'queen-cell-sealed-day-egg':
     'A queen cell is sealed on day 8 from the egg and opens on day 16; the first swarm leaves about when it is sealed. Many cells at the edge speak for swarming, few on the face for a daughter in her place, cells on the face without eggs for a queen lost.',
   'cells-cups': 'cells and cups',
   'looked-into': 'looked into',
-  'looked-into-2': 'not looked into',
+  'not-looked-into': 'not looked into',
   'eggs-worker-cells': 'eggs in worker cells',
   'development-days-textbook-consensus-within-2':
     'Development days: textbook consensus, within a day. The reading of cells is common practice and no proof.',
@@ -432,15 +428,13 @@ export const careSentences: Sentences<CareSentences> = {
   'in-bloom': ({ plants }, w) => `${w.list(plants)} in bloom`,
   'frames-nest-still-empty-bare': ({ undrawn }, w) => `${w.number(undrawn, 1)} frames in the nest still empty or bare`,
   'super-only-eighths-full': ({ superFill }, w) => `The super on it is only ${w.number(superFill)} eighths full`,
-  'next-days-hardly-fit-flying-2': ({ poorDays }, w) =>
-    `${w.number(poorDays)} of the next 7 days hardly fit for flying`,
   'medicine-binds-honey-until-box': ({ superOnFrom, today }, w) =>
     `A medicine binds honey until ${w.day(superOnFrom, today)}: a box put on before is theirs, not for harvest`,
-  'carry-feed-down-until-about': ({ fedUntil, today }, w) =>
+  'feeder-off-before-super': ({ fedUntil, today }, w) =>
     `They carry feed down until about ${w.day(fedUntil, today)}: feeder off first, or sugar goes into the super`,
   'only-sides-were-read-may': ({ sidesRead, sides }, w) =>
     `Only ${w.number(sidesRead)} of ${w.number(sides)} sides were read: it may be less`,
-  second: 'second ',
+  'second-box': 'second ',
   third: 'third ',
   fourth: 'fourth ',
   further: 'further ',
@@ -482,7 +476,7 @@ export const careSentences: Sentences<CareSentences> = {
     `A new super for harvest may go on from ${w.day(superOnFrom, today)}.`,
   'enter-withdrawal-label-day-can': ({ medicines }, w) =>
     `Enter the withdrawal of ${w.list(medicines)} from the label: no day can be given.`,
-  'carry-feed-down-until-about-2': ({ fedUntil, today }, w) =>
+  'super-once-feeder-off': ({ fedUntil, today }, w) =>
     `They carry feed down until about ${w.day(fedUntil, today)}: a super for harvest once the feeder is off.`,
   'harvest-waiting-frees-these-boxes': ({ boxes }, w) =>
     `Not for harvest: ${boxes.map(({ name, why }) => `${name} (${w.text(why)})`).join('; ')}. No waiting frees these boxes.`,

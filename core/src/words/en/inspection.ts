@@ -344,7 +344,7 @@ export const inspectionNames = {
 /** Sentences of the room, from their facts. */
 export const inspectionSentences: Sentences<InspectionSentences> = {
   'part-stuck': ({ part, how }, w) => `${part}: ${w.text(how ?? 'stuck')}`,
-  free: 'free',
+  'comes-free': 'free',
   'ropiness-test': ({ spot, verdict }, w) =>
     `Ropiness test${spot === null ? '' : ` on ${w.text(spot)}`}: ${spoken(verdict)}`,
   'queen-seen-she-safely': ({ side }, w) =>
@@ -486,7 +486,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'late-year-first-brood-ends': 'late in the year the first brood ends the visit',
   'seen-may-there-take-photo': ({ dark, frames }, w) =>
     `not seen, may be there: ${dark ? 'too little light' : `pale foundation on ${w.text(frames)}`}; take a photo`,
-  'on-2': ({ frames }, w) => `on ${w.text(frames)}`,
+  'seen-on-frames': ({ frames }, w) => `on ${w.text(frames)}`,
   'confirmed-afterwards': ({ frames }, w) => `on ${w.text(frames)}, confirmed afterwards`,
   'ticked-hand': 'ticked by hand',
   'eggs-prove-her-within-three': 'eggs prove her within three days',
@@ -494,11 +494,11 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'seen-on': ({ frames }, w) => `seen on ${w.text(frames)}`,
   'none-seen': 'none seen',
   'look-along-every-comb-edge': 'look along every comb edge',
-  'look-at': ({ found, frames }, w) => `${w.text(found)}, look at ${w.text(frames)}`,
+  'found-look-at': ({ found, frames }, w) => `${w.text(found)}, look at ${w.text(frames)}`,
   'frames-empty-bare-room-week': ({ counted }, w) => `${w.number(counted, 1)} frames empty or bare: room for a week`,
   'frames-empty-bare-hardly-any': ({ counted }, w) => `${w.number(counted, 1)} frames empty or bare: hardly any room`,
   'both-edges-read': 'both edges read',
-  'look-at-2': ({ frames }, w) => `look at ${w.text(frames)}`,
+  'look-at': ({ frames }, w) => `look at ${w.text(frames)}`,
   'kg-counted-enough': ({ counted }, w) => `${w.kg(counted, 1)} counted: enough`,
   'kg-counted-most-too-little': ({ counted, most }, w) =>
     `${w.kg(counted, 1)} counted, ${w.number(most, 1)} at most: too little`,
@@ -506,7 +506,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'mites-sampled': 'mites sampled',
   'looked-for': 'looked for',
   'take-mite-sample-note-what': 'take a mite sample, or note what was looked for',
-  found: ({ found }, w) => `found: ${w.list(found)}`,
+  'signs-found': ({ found }, w) => `found: ${w.list(found)}`,
   'looked-none-found': ({ lookedFor }, w) => `${w.number(lookedFor)} looked for, none found`,
   'larvae-pearly-lids-even': 'larvae pearly, lids even',
   'larvae-pearly-lids-even-none': 'larvae pearly? lids even, none sunken?',
@@ -570,7 +570,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'much-less-than-last-time': 'Much less than last time: queen, robbing, poisoning or weather?',
   'counted-combs': 'counted on the combs',
   'seams-above': 'seams from above',
-  'frames-bees-2': ({ bees, how }, w) => `${w.number(bees, 1)} frames of bees, ${w.text(how)}`,
+  'frames-of-bees-by': ({ bees, how }, w) => `${w.number(bees, 1)} frames of bees, ${w.text(how)}`,
   'to-expected': ({ low, high }, w) => `${w.number(low, 1)} to ${w.number(high, 1)} expected`,
   'weak-day': ({ says, span }, w) => `${w.text(says)}: weak for the day, ${w.text(span)}`,
   'look-reason-queen-mites-food': 'Look for the reason: queen, mites, food, swarm.',
@@ -589,7 +589,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'hardly-drawn-flow-too-cold': 'Hardly drawn: no flow, too cold, or too few young bees.',
   'pace-drawn-about-days': ({ days }, w) => `At this pace drawn in about ${w.number(days)} days.`,
   'more-room-while-comb-still': 'No more room while comb is still to be drawn.',
-  water: ({ percent }, w) => `, ${w.number(percent)} % water`,
+  'water-in-honey': ({ percent }, w) => `, ${w.number(percent)} % water`,
   'honey-sealed': ({ id, sealed, water }, w) =>
     `${w.text(id)}: ${w.number(sealed)} in 100 of the honey sealed${w.text(water)}`,
   'leave-too-wet-keep': 'Leave it on: too wet to keep.',
@@ -599,7 +599,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'kg-about-full': ({ id, kg, fullPercent }, w) =>
     `${w.text(id)}: ${w.kg(kg)}, about ${w.number(fullPercent)} in 100 full`,
   'full-next-super-due': ({ name }, w) => `${w.text(name)} is full: the next super is due.`,
-  text: ({ count, bees }, w) =>
+  'beetles-counted': ({ count, bees }, w) =>
     `${count === 1 ? 'one beetle' : `${w.number(count)} beetles`}${bees === null ? '' : ` on ${w.number(bees, 1)} frames of bees`}`,
   'notifiable-many-places-ask-inspector': 'Notifiable in many places: ask the inspector.',
   'note-it': ({ inspector }, w) => `Note it. ${w.text(inspector)}`,
@@ -620,7 +620,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'drone-cells-infested': ({ percent, low, high }, w) =>
     `${w.number(percent)} in 100 drone cells infested (${w.number(low)} to ${w.number(high)})`,
   'confirm-bees-wash-roll': 'Confirm on bees with a wash or roll.',
-  kg: ({ part, kg, value }, w) => `${w.text(part)}: ${w.kg(kg)} ${w.text(value)}`,
+  'part-weighs': ({ part, kg, how }, w) => `${w.text(part)}: ${w.kg(kg)} ${w.text(how)}`,
   'c-brood-being-kept-warm': ({ celsius }, w) => `${w.celsius(celsius)}: brood is being kept warm`,
   'c-brood-where-you-measured': ({ celsius }, w) =>
     `${w.celsius(celsius)}: no brood where you measured, or they cannot keep it warm`,
@@ -636,7 +636,8 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
     `${w.mm(mm)}: bee space by the books, yet seen filled from ${w.mm(gapSeenFilled)} on`,
   'mm-build': ({ mm }, w) => `${w.mm(mm)}: they build in it`,
   'wrong-part-missing-frame-change': 'Wrong part or missing frame: change it before the flow.',
-  test: ({ box, test, wet }, w) => `${w.text(box)}: ${w.text(test)} test ${wet ? 'wet, nectar is coming in' : 'dry'}`,
+  'nectar-test': ({ box, test, wet }, w) =>
+    `${w.text(box)}: ${w.text(test)} test ${wet ? 'wet, nectar is coming in' : 'dry'}`,
   'wasps-minute-pressure': ({ aMinute, pressure }, w) =>
     `${w.number(aMinute)} wasps a minute: pressure ${w.text(pressure)}`,
   'narrow-entrance-what-can-guard': 'Narrow the entrance to what they can guard, look again in a week.',

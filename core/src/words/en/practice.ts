@@ -83,7 +83,7 @@ export const practiceSentences: Sentences<PracticeSentences> = {
   'nectar-among-brood-frame': ({ frames }) => `Nectar among the brood, frame ${frames.join(', ')}`,
   'doubtful-frame': ({ frames }) => `Doubtful, frame ${frames.join(', ')}`,
   'no-super-on': 'No super on',
-  on: ({ supers }, w) => `${w.number(supers)} ${supers === 1 ? 'super' : 'supers'} on`,
+  'supers-on': ({ supers }, w) => `${w.number(supers)} ${supers === 1 ? 'super' : 'supers'} on`,
   'in-bloom': ({ plants }, w) => `In bloom: ${plants.map((each) => w.text(each)).join(', ')}`,
   'nothing-bloom': 'Nothing in bloom',
   'next-days-poor-flying': ({ poorDays }, w) => `${w.number(poorDays)} of the next 7 days poor for flying`,
@@ -105,7 +105,7 @@ export const practiceSentences: Sentences<PracticeSentences> = {
   'in-order': 'In order.',
   'pairs-stand-wrong-way-round': ({ turned, pairs }, w) =>
     `${w.number(turned)} of ${w.number(pairs)} pairs stand the wrong way round.`,
-  eighths: ({ by, content }, w) =>
+  'eighths-off': ({ by, content }, w) =>
     `${by > 0 ? 'Too much' : 'Too little'} ${w.text(content)}: ${Math.abs(by).toFixed(1)} eighths.`,
   overlooked: ({ contents }, w) => `Overlooked: ${contents.map((each) => w.text(each)).join(', ')}.`,
   'not-there': ({ contents }, w) => `Not there: ${contents.map((each) => w.text(each)).join(', ')}.`,

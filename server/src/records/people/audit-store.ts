@@ -3,8 +3,8 @@ import type { Knex } from 'knex';
 /** What is written down of the doors: who came in, who did not, what was taken out. */
 export type AuditWhat =
   | 'signed-in'
-  | 'sign-in refused'
-  | 'sign-in slowed down'
+  | 'sign-in-refused'
+  | 'sign-in-slowed-down'
   | 'signed-out'
   | 'person-erased'
   | 'records-taken-out'

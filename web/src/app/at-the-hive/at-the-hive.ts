@@ -71,7 +71,7 @@ import { StepList } from './step-list';
 import { StingWatchStrip } from './sting-watch';
 import { StepPanel } from './step-panel';
 import { WakeLock } from './wake-lock';
-import { InWords, said } from '../ui/words';
+import { SaidPipe, said } from '../ui/words';
 
 /** How long the end of a visit waits for its entries to arrive, ms. Without signal the review follows later. */
 const SENDING_PATIENCE = 3_000;
@@ -118,7 +118,7 @@ const QUESTION_TEXT: Readonly<Record<Question, string>> = {
 @Component({
   selector: 'bc-at-the-hive',
   imports: [
-    InWords,
+    SaidPipe,
     AsideNotice,
     MatIcon,
     BoxMap,

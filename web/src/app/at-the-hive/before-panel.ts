@@ -27,7 +27,7 @@ import { StandingMap } from '../equipment/standing-map';
 import { HiveCards } from './cards/hive-cards';
 import { Choice } from './choice';
 import { HiveRoles } from './hive-roles';
-import { InWords } from '../ui/words';
+import { SaidPipe } from '../ui/words';
 
 /** Sides of last time that are shown. */
 const TELLING = 3;
@@ -35,7 +35,7 @@ const TELLING = 3;
 /** Before the lid comes off: cautions, how deep, smoker and veils, who does what. */
 @Component({
   selector: 'bc-before-panel',
-  imports: [InWords, Choice, CombPortrait, StandingMap],
+  imports: [SaidPipe, Choice, CombPortrait, StandingMap],
   template: `
     @for (guard of guards(); track guard.id) {
       <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'">{{ guard.says | said }}</p>

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { type NameSet, namesOf, InWords } from '../ui/words';
+import { type NameSet, namesOf, SaidPipe } from '../ui/words';
 import { type Text } from '@brave-comb/core/language';
 
 /** One of a few, as buttons large enough for gloves. */
 @Component({
   selector: 'bc-choice',
-  imports: [InWords],
+  imports: [SaidPipe],
   template: `
     <fieldset>
       <legend>{{ legend() }}</legend>

@@ -4,12 +4,12 @@ import { Store } from '@ngrx/store';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
-import { Named, InWords } from '../ui/words';
+import { Named, SaidPipe } from '../ui/words';
 
 /** What is still to be put back or looked at, in order; each is done by a tap. */
 @Component({
   selector: 'bc-closing-panel',
-  imports: [InWords, Named, HiveStack],
+  imports: [SaidPipe, Named, HiveStack],
   template: `
     @for (guard of guards(); track guard.id) {
       <p [class]="guard.bar === 'bars' ? 'stop' : 'caution'">

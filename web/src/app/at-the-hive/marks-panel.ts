@@ -19,7 +19,7 @@ import {
 } from '@brave-comb/core/inspection';
 import { Choice } from './choice';
 import { PollenSwatches } from './pollen-swatches';
-import { Named, named, InWords } from '../ui/words';
+import { Named, named, SaidPipe } from '../ui/words';
 
 const GROUPS = [
   { id: 'larvae', name: 'Larvae' },
@@ -33,7 +33,7 @@ const GROUPS = [
 /** What else was seen on a side: larvae, pattern, lids, pests, comb, colours of pollen, queen cells. */
 @Component({
   selector: 'bc-marks-panel',
-  imports: [InWords, Named, Choice, PollenSwatches],
+  imports: [SaidPipe, Named, Choice, PollenSwatches],
   template: `
     @for (group of groups; track group.id) {
       <fieldset>

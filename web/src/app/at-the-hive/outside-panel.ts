@@ -15,14 +15,14 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { Choice } from './choice';
 import { PollenSwatches } from './pollen-swatches';
 import { Count } from './count';
-import { Named, named, InWords } from '../ui/words';
+import { Named, named, SaidPipe } from '../ui/words';
 
 const HOT = 28;
 
 /** A look at the entrance, before opening and after closing; in cold weather the whole visit. */
 @Component({
   selector: 'bc-outside-panel',
-  imports: [InWords, Named, Choice, Count, PollenSwatches],
+  imports: [SaidPipe, Named, Choice, Count, PollenSwatches],
   template: `
     @if (!changed() && !record().outside[when()]) {
       <p class="quiet">Nothing is noted yet. What you do not touch counts as not looked at.</p>

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { EvidenceId, SeenEnough } from '@brave-comb/core/inspection';
-import { Named, InWords } from '../ui/words';
+import { Named, SaidPipe } from '../ui/words';
 
 /** What was asked, what was seen of it, and what the rest would cost. */
 @Component({
   selector: 'bc-seen-enough',
-  imports: [InWords, Named, MatIcon],
+  imports: [SaidPipe, Named, MatIcon],
   template: `
     <h2>Seen enough?</h2>
     <ul>

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { Role, Step, StepId } from '@brave-comb/core/inspection';
-import { InWords } from '../ui/words';
+import { SaidPipe } from '../ui/words';
 
 /** The steps of this visit with who does what. */
 @Component({
   selector: 'bc-step-list',
-  imports: [InWords, MatIcon],
+  imports: [SaidPipe, MatIcon],
   template: `
     <h2>
       Who is doing what <small>step {{ index() + 1 }} of {{ steps().length }}</small>

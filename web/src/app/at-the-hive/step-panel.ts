@@ -39,7 +39,7 @@ import { Choice } from './choice';
 import { ClosingPanel } from './closing-panel';
 import { OutsidePanel } from './outside-panel';
 import { SupersPanel } from './supers-panel';
-import { InWords, Named, named } from '../ui/words';
+import { SaidPipe, Named, named } from '../ui/words';
 
 type StopReason = (typeof STOP_REASONS)[number];
 
@@ -47,7 +47,7 @@ type StopReason = (typeof STOP_REASONS)[number];
 @Component({
   selector: 'bc-step-panel',
   imports: [
-    InWords,
+    SaidPipe,
     Named,
     HiveStack,
     MatIcon,

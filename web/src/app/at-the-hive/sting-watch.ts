@@ -6,12 +6,12 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { Clock } from '../people/clock';
 import { Alarm } from './alarm';
 import { HiveCards } from './cards/hive-cards';
-import { InWords } from '../ui/words';
+import { SaidPipe } from '../ui/words';
 
 /** Keeps an eye on whoever was stung: when to ask, what was answered, and the emergency card where it goes beyond the sting. */
 @Component({
   selector: 'bc-sting-watch',
-  imports: [InWords],
+  imports: [SaidPipe],
   template: `
     @for (each of watched(); track each.person) {
       <section

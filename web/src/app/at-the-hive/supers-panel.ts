@@ -7,7 +7,7 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { decimal } from '../ui/format';
 import { Choice } from './choice';
 import { Count } from './count';
-import { named, InWords } from '../ui/words';
+import { named, SaidPipe } from '../ui/words';
 
 const FEELS = ['light', 'half', 'nearly full', 'full'] as const;
 type Feel = (typeof FEELS)[number];
@@ -19,7 +19,7 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
 /** Supers one by one: weight first, then a look; brood up here matters. */
 @Component({
   selector: 'bc-supers-panel',
-  imports: [InWords, Choice, Count],
+  imports: [SaidPipe, Choice, Count],
   template: `
     @for (box of boxes(); track box.layer.id) {
       <section [attr.aria-label]="box.layer.id">

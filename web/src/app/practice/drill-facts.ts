@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { formatSide } from '@brave-comb/core/inspection';
 import type { Drill } from '@brave-comb/core/practice';
 import { CombPortrait } from '../inspection/comb-portrait';
-import { InWords } from '../ui/words';
+import { SaidPipe } from '../ui/words';
 
 const QUESTION_TEXT = {
   laying: 'Is she laying?',
@@ -29,7 +29,7 @@ const CLOCK_TEXT = {
 /** What is known of the hour, the open hive or the colony that a drill is about. */
 @Component({
   selector: 'bc-drill-facts',
-  imports: [InWords, CombPortrait],
+  imports: [SaidPipe, CombPortrait],
   template: `
     @if (plain().length > 0) {
       <ul>

@@ -44,7 +44,7 @@ import { PracticeDesk, type Task } from './practice-desk';
 import { rightText, whenText } from './progress-text';
 import { ReadingEntry } from './reading-entry';
 import { ReadingTold } from './reading-told';
-import { InWords, Named } from '../ui/words';
+import { SaidPipe, Named } from '../ui/words';
 
 /** What is laid over a comb that was answered. */
 const OVERLAYS = ['off', 'zones', 'zones and eggs', 'my guess'] as const;
@@ -54,7 +54,7 @@ const MONTH = 30 * DAY;
 @Component({
   selector: 'bc-drill',
   imports: [
-    InWords,
+    SaidPipe,
     Named,
     AttachmentView,
     ChoiceEntry,

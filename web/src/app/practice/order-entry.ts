@@ -1,12 +1,12 @@
 import { CdkDrag, type CdkDragDrop, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, input, linkedSignal, output, signal } from '@angular/core';
 import type { OrderStep } from '@brave-comb/core/practice';
-import { InWords, said } from '../ui/words';
+import { SaidPipe, said } from '../ui/words';
 
 /** Steps that are put in order, by dragging or by keys. */
 @Component({
   selector: 'bc-order-entry',
-  imports: [InWords, CdkDrag, CdkDropList],
+  imports: [SaidPipe, CdkDrag, CdkDropList],
   template: `
     <h2 id="order">Put them in order</h2>
     <p class="quiet">Drag a step, or choose one and press Alt with the arrow keys.</p>

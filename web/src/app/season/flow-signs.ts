@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FLOW_SIGNS, FLOW_SIGN_NAMES, type FlowSign } from '@brave-comb/core/season';
 import { ViewDesk } from '../api/view-desk';
-import { InWords } from '../ui/words';
+import { SaidPipe } from '../ui/words';
 
 /** Signs of a flow or a dearth, ticked at a visit or at the site. */
 @Component({
   selector: 'bc-flow-signs',
-  imports: [InWords],
+  imports: [SaidPipe],
   template: `
     <table>
       <caption class="unseen">

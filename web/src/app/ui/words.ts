@@ -27,7 +27,7 @@ export const said = (text: Text): string => inEnglish(text);
 
 /** The same in a template. */
 @Pipe({ name: 'said' })
-export class InWords implements PipeTransform {
+export class SaidPipe implements PipeTransform {
   transform(text: Text | null | undefined): string {
     return said(text ?? '');
   }

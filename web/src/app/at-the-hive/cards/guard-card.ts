@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import type { Guard } from '@brave-comb/core/inspection';
-import { InWords } from '../../ui/words';
+import { SaidPipe } from '../../ui/words';
 
 export interface GuardAsk {
   readonly title: string;
@@ -12,7 +12,7 @@ export interface GuardAsk {
 /** What stands against a step: barred, or to be gone with a reason that is kept. Answers with the reason, or nothing. */
 @Component({
   selector: 'bc-guard-card',
-  imports: [InWords, MatDialogClose, MatDialogTitle],
+  imports: [SaidPipe, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle>{{ ask.title }}</h2>
     @for (guard of ask.guards; track guard.id) {

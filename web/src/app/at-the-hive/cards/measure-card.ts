@@ -16,7 +16,7 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { Count } from '../count';
-import { said, InWords } from '../../ui/words';
+import { said, SaidPipe } from '../../ui/words';
 
 const KINDS = [
   'mites-on-bees',
@@ -52,7 +52,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
 /** Something counted, weighed or tested, with what it says at once. */
 @Component({
   selector: 'bc-measure-card',
-  imports: [InWords, MatDialogClose, MatDialogTitle, Choice, Count],
+  imports: [SaidPipe, MatDialogClose, MatDialogTitle, Choice, Count],
   template: `
     <h2 matDialogTitle>Measure</h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="Measurement">

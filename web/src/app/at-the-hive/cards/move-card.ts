@@ -8,7 +8,7 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { Count } from '../count';
-import { InWords } from '../../ui/words';
+import { SaidPipe } from '../../ui/words';
 
 const WHERE = ['this hive', 'another hive', 'into store', 'new comb in'] as const;
 const REASONS = ['food nearer', 'room in the nest', 'old comb out', 'share brood', 'test or treatment'] as const;
@@ -16,7 +16,7 @@ const REASONS = ['food nearer', 'room in the nest', 'old comb out', 'share brood
 /** Takes the comb in hand elsewhere, or brings one in: a move of a comb that stays known by its own name. */
 @Component({
   selector: 'bc-move-card',
-  imports: [InWords, MatDialogClose, MatDialogTitle, Choice, Count],
+  imports: [SaidPipe, MatDialogClose, MatDialogTitle, Choice, Count],
   template: `
     <h2 matDialogTitle>Move a comb</h2>
     @if (comb(); as own) {
