@@ -491,6 +491,10 @@ describe('small words', () => {
     expect(entryText({ kind: 'part-taken-off', part: 'roof' })).toBe('part taken off: roof');
   });
 
+  it('tells tempers one visit after another', () => {
+    expect(temperTrend([2, 1, 2]).says).toBe('Temper 2, 1, 2: suits novices, worth breeding from for temper.');
+  });
+
   it('temper: twice hot is the stock, one bad day is not; a gentle line suits novices', () => {
     expect(temperTrend([])).toMatchObject({ suitsNovices: false });
     expect(temperTrend([2, 1, 2])).toMatchObject({

@@ -674,7 +674,8 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'robbing-season': 'robbing season',
   'strong-nothing-presses': 'strong, nothing presses',
   'temper-noted-yet-experienced-hands': 'No temper noted yet: experienced hands first.',
-  temper: ({ scores }, w) => `Temper ${w.list(scores)}`,
+  // One visit after another, not a set: no "and" before the last.
+  temper: ({ scores }) => `Temper ${scores.join(', ')}`,
   'hot-again-novices-daughters-queen': ({ line }, w) =>
     `${w.text(line)}: hot again. No novices, no daughters of this queen.`,
   'rising-queen-dearth-robbing-weather': ({ line }, w) => `${w.text(line)}: rising. Queen, dearth, robbing or weather?`,
