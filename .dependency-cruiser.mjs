@@ -83,6 +83,7 @@ const serverRules = [
 // the work; the screens of its three moments, which know nothing of each other; the frame around them.
 const screens = ['ahead', 'at-the-hive', 'afterwards'];
 const web = [
+  ['language'],
   ['device', 'ui', 'icons'],
   ['api'],
   ['people', 'equipment'],

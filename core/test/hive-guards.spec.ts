@@ -98,16 +98,16 @@ describe('guards at the open hive', () => {
   });
 
   it('asks for smoke before each new box, but not where the smokeless plan is in force', () => {
-    expect(ids({ do: 'lift box', box: 'super 1' }, [])).toEqual(['smoke-first']);
+    expect(ids({ do: 'lift-box', box: 'super 1' }, [])).toEqual(['smoke-first']);
     const opened = [
       entry({ kind: 'smoke-given', place: 'entrance' }, 1),
       entry({ kind: 'box-opened', box: 'super 1' }, 2),
     ];
-    expect(ids({ do: 'lift box', box: 'brood' }, opened)).toEqual(['smoke-first']);
+    expect(ids({ do: 'lift-box', box: 'brood' }, opened)).toEqual(['smoke-first']);
     const again = [...opened, entry({ kind: 'smoke-given', place: 'between-boxes' }, 3)];
-    expect(ids({ do: 'lift box', box: 'brood' }, again)).toEqual([]);
+    expect(ids({ do: 'lift-box', box: 'brood' }, again)).toEqual([]);
     const noFuel = entry({ kind: 'checked', check: 'smoker-fuel', ok: false, person: null });
-    expect(ids({ do: 'lift box', box: 'super 1' }, [noFuel])).toEqual([]);
+    expect(ids({ do: 'lift-box', box: 'super 1' }, [noFuel])).toEqual([]);
   });
 
   it('warns at every move of the frame that carries the queen, and asks for her at closing', () => {

@@ -1,11 +1,12 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { inOne, listed, sameText, saying, wayOf } from '../src/language';
+import { type Language, inOne, listed, sameText, saying, wayOf } from '../src/language';
 import { english } from '../src/words';
 
 const SRC = join(import.meta.dirname, '../src');
-const rooms = Object.keys(english.sentences);
+const { sentences }: Language = english;
+const rooms = Object.keys(sentences);
 const sourceOf = (room: string): string =>
   readdirSync(join(SRC, room), { recursive: true, encoding: 'utf8' })
     .filter((file) => file.endsWith('.ts'))
@@ -15,12 +16,13 @@ const sourceOf = (room: string): string =>
 describe('sentences', () => {
   it.each(rooms)('of %s are each said somewhere in their room', (room) => {
     const source = sourceOf(room);
-    const idle = Object.keys(english.sentences[room]!).filter((code) => !source.includes(`say('${code}'`));
+    const idle = Object.keys(sentences[room]!).filter((code) => !source.includes(`say('${code}'`));
     expect(idle).toEqual([]);
   });
 
   const say = saying<{ bare: null; days: { days: number } }>('test');
   const way = wayOf({
+    names: {},
     sentences: { test: { bare: 'bare', days: ({ days }: { days: number }) => `${days} days` } },
     list: (parts) => parts.join(' & '),
   });

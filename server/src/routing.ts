@@ -2,6 +2,7 @@ import 'express-session';
 import type { Endpoint, Input, Output } from '@brave-comb/contract';
 import { withIdsOfNow } from '@brave-comb/core/exchange';
 import type { Sayable } from '@brave-comb/core/language';
+import { languageFor } from '@brave-comb/core/words';
 import type { Request, RequestHandler, Response, Router } from 'express';
 import type * as z from 'zod';
 import { createHash } from 'node:crypto';
@@ -11,7 +12,7 @@ import { Kept, momentAt } from './kept';
 import { lane } from './lanes';
 import { Refusal } from './problem';
 import { tornText } from './torn-text';
-import { inEnglish } from './words';
+import { inLanguage } from './words';
 
 declare module 'express-session' {
   interface SessionData {
@@ -116,8 +117,10 @@ export function serving({ clock, router, checked, goesOn, notAwaited }: Served):
         query: parse(endpoint.query, request.query, 'query'),
         body: parse(endpoint.body, request.body, 'body'),
       } as Input<typeof endpoint>;
+      const language = languageFor(request.acceptsLanguages());
+      response.vary('Accept-Language');
       const read = (output: unknown) => {
-        const told = inEnglish(output);
+        const told = inLanguage(output, language);
         return checked ? endpoint.response.parse(told) : told;
       };
       const run = () => handler(input, actor as never, { request, response });
@@ -143,7 +146,7 @@ export function serving({ clock, router, checked, goesOn, notAwaited }: Served):
         return;
       }
       const moment = momentAt(request.session.revision ?? 0, clock);
-      const own = `${actor.role} ${who}`;
+      const own = `${actor.role} ${who} ${language}`;
       const asked = request.get('if-none-match');
       if (asked?.startsWith(tagOf(moment, own))) {
         response.set('ETag', asked).status(304).end();

@@ -85,5 +85,7 @@ export function combArea(id: FrameKindId): number {
 /** Bars carry a free-hanging comb without a frame around it. */
 const BARS: ReadonlySet<FrameKindId> = new Set(['top-bar', 'warre']);
 
-/** What a comb hangs from, as it is called at the hive. */
-export const combCarrier = (kind: FrameKindId): 'bar' | 'frame' => (BARS.has(kind) ? 'bar' : 'frame');
+export type CombCarrier = 'bar' | 'frame';
+
+/** What a comb hangs from. */
+export const combCarrier = (kind: FrameKindId): CombCarrier => (BARS.has(kind) ? 'bar' : 'frame');

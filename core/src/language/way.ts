@@ -10,6 +10,8 @@ const TOGETHER = {
 
 /** All rooms' sentences in one language. */
 export interface Language {
+  /** What each id is called, by the set that it is of. */
+  readonly names: Readonly<Record<string, Readonly<Record<string, string>>>>;
   readonly sentences: Readonly<Record<string, Readonly<Record<string, unknown>>>>;
   /** "1, 2 and 5". */
   list(parts: readonly string[]): string;

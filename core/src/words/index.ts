@@ -1,1 +1,3 @@
 export * from './en';
+export * from './languages';
+export { accented, pseudoOf } from './pseudo';

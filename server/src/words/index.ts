@@ -1,2 +1,2 @@
-export { inEnglish } from './en';
+export { inEnglish, inLanguage } from './languages';
 export { say } from './said';

@@ -25,7 +25,7 @@ export interface Guard {
 /** What somebody is about to do. */
 export type Deed =
   | { readonly do: 'open' }
-  | { readonly do: 'lift box'; readonly box: string }
+  | { readonly do: 'lift-box'; readonly box: string }
   | { readonly do: 'lift-frame'; readonly box: string; readonly frame: number }
   | { readonly do: 'move-comb'; readonly move: CombMove; readonly box: string; readonly frame: number }
   | { readonly do: 'give-role'; readonly role: Role; readonly person: string }
@@ -101,7 +101,7 @@ function against(deed: Deed, facts: GuardFacts): readonly (Guard | null)[] {
   switch (deed.do) {
     case 'open':
       return opening(facts);
-    case 'lift box':
+    case 'lift-box':
       return [smokeFirst(deed.box, facts)];
     case 'lift-frame':
       return lifting(deed, facts);

@@ -1,4 +1,4 @@
-import type { LiftAdvice } from '../../equipment';
+import type { CombCarrier, LiftAdvice } from '../../equipment';
 
 /** What things are called, by their ids. */
 export const equipmentNames = {
@@ -8,4 +8,6 @@ export const equipmentNames = {
     'by-frames': 'by frames',
     'stays-put': 'stays put',
   } satisfies Record<LiftAdvice | 'stays-put', string>,
+  combCarrier: { frame: 'Frame', bar: 'Bar' } satisfies Record<CombCarrier, string>,
+  combCarriers: { frame: 'frames', bar: 'bars' } satisfies Record<CombCarrier, string>,
 };

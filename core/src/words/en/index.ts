@@ -10,7 +10,7 @@ import { skillsNames, skillsSentences } from './skills';
 import { weatherNames, weatherSentences } from './weather';
 
 /** What each id is called, by the set that it is of. */
-export const names = {
+const names = {
   ...biologyNames,
   ...equipmentNames,
   ...inspectionNames,
@@ -25,7 +25,8 @@ export const names = {
 const both = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 
 /** English, as it is written in Britain. */
-export const english: Language = {
+export const english = {
+  names,
   sentences: {
     biology: biologySentences,
     care: careSentences,
@@ -35,8 +36,8 @@ export const english: Language = {
     skills: skillsSentences,
     weather: weatherSentences,
   },
-  list: (parts) => both.format(parts),
-};
+  list: (parts: readonly string[]) => both.format(parts),
+} satisfies Language;
 const way = wayOf(english);
 
 /** The same value with every sentence in English. */

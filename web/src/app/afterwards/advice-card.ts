@@ -31,7 +31,11 @@ export class AdviceCard {
     if (title.endsWith('today')) return '';
     return `${kind === 'leave-alone' ? ' until' : ', by'} ${dateText(by)}`;
   });
-  protected readonly words = { accepted: 'Decided', otherwise: 'Otherwise', declined: 'Declined' } as const;
+  protected readonly words = {
+    accepted: $localize`Decided`,
+    otherwise: $localize`Otherwise`,
+    declined: $localize`Declined`,
+  } as const;
   protected readonly form = inject(NonNullableFormBuilder).group({ action: '', reason: '', due: '' });
 
   protected accept(): void {

@@ -13,7 +13,7 @@ import { LevelGlyph } from '../skills/level-glyph';
 import { AdviceCard } from './advice-card';
 import { RangeRow } from './range-row';
 import { VisitStory } from './visit-story';
-import { named, Named } from '../ui/words';
+import { named, Named } from '../language/words';
 
 interface Column {
   readonly frame: number;
@@ -51,10 +51,10 @@ export class VisitReview {
     const review = this.review();
     if (!review) return '';
     const { zone, openedAt, closedAt, last } = review;
-    const until = closedAt ? ` to ${timeOf(closedAt, zone)}` : '';
-    const still = closedAt ? '' : ', still open';
-    const beside = last ? `, beside ${dayOf(last.at, zone)}` : '';
-    return `opened ${dayOf(openedAt, zone)}, ${timeOf(openedAt, zone)}${until} by ${review.group} with ${review.supervisor}${still}${beside}`;
+    const until = closedAt ? $localize` to ${timeOf(closedAt, zone)}` : '';
+    const still = closedAt ? '' : $localize`, still open`;
+    const beside = last ? $localize`, beside ${dayOf(last.at, zone)}` : '';
+    return $localize`opened ${dayOf(openedAt, zone)}, ${timeOf(openedAt, zone)}${until} by ${review.group} with ${review.supervisor}${still}${beside}`;
   });
   protected readonly columns = computed<readonly Column[]>(() => {
     const review = this.review();

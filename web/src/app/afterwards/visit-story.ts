@@ -4,7 +4,7 @@ import { type EntryBody, type Letter, type SideAddress } from '@brave-comb/core/
 import { AttachmentView } from '../inspection/attachment-view';
 import { dateText, dayOf, timeOf } from '../ui/format';
 import { YoungBees } from './young-bees';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 /** What a photo is mostly looked at again for. */
 const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = [
@@ -19,13 +19,13 @@ const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = 
   imports: [Named, AttachmentView, YoungBees],
   template: `
     <section class="sheet" aria-labelledby="adds-up">
-      <h2 id="adds-up">What it adds up to</h2>
+      <h2 id="adds-up" i18n>What it adds up to</h2>
       <div class="two">
         <ul>
           <li>
             <b>{{ review().queen.verdict | named: 'queenVerdict' }}</b>. {{ review().queen.says }}
             @if (review().queen.laid; as laid) {
-              Laid between {{ date(laid.from) }} and {{ date(laid.to) }}.
+              <ng-container i18n>Laid between {{ date(laid.from) }} and {{ date(laid.to) }}.</ng-container>
             }
           </li>
           @for (line of review().sums; track line.says) {
@@ -44,7 +44,7 @@ const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = 
       </div>
     </section>
     <section class="sheet" aria-labelledby="went">
-      <h2 id="went">How it went</h2>
+      <h2 id="went" i18n>How it went</h2>
       <div class="parts">
         @for (part of review().told; track part.title) {
           <div>
@@ -56,14 +56,14 @@ const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = 
             </ul>
           </div>
         } @empty {
-          <p>Nothing but the frames was recorded.</p>
+          <p i18n>Nothing but the frames was recorded.</p>
         }
       </div>
     </section>
     @if (review().attachments.length > 0) {
       <section class="sheet" aria-labelledby="photos">
-        <h2 id="photos">Photos and voice notes</h2>
-        <p class="quiet">
+        <h2 id="photos" i18n>Photos and voice notes</h2>
+        <p class="quiet" i18n>
           What a photo shows later changes the reading of its side, with the word "confirmed afterwards". It can be said
           again the other way.
         </p>
@@ -81,10 +81,10 @@ const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = 
                   @for (content of lookFor; track content.letter) {
                     <div class="ask" role="group" [attr.aria-label]="content.name + ' on the photo of ' + each.where">
                       <span>{{ content.name }}</span>
-                      <button type="button" class="btn line" (click)="confirm(address, content.letter, true)">
+                      <button type="button" class="btn line" (click)="confirm(address, content.letter, true)" i18n>
                         there
                       </button>
-                      <button type="button" class="btn line" (click)="confirm(address, content.letter, false)">
+                      <button type="button" class="btn line" (click)="confirm(address, content.letter, false)" i18n>
                         not there
                       </button>
                     </div>

@@ -75,6 +75,6 @@ export class YoungBees {
           .slice(from, to)
           .reduce((all, bees) => all + bees, 0) / 100,
       ) * 100;
-    return `Young bees due: about ${sum(0, 7)} in the first week, ${sum(7, 14)} in the second, ${sum(14, 21)} in the third.`;
+    return $localize`Young bees due: about ${sum(0, 7)} in the first week, ${sum(7, 14)} in the second, ${sum(14, 21)} in the third.`;
   });
 }

@@ -8,7 +8,7 @@ import { CombPortrait } from '../inspection/comb-portrait';
 import { IfWet } from './if-wet';
 import { StandingMap } from '../equipment/standing-map';
 import { decimal, shortDate, timeOf } from '../ui/format';
-import { named } from '../ui/words';
+import { named } from '../language/words';
 
 const ROLES = [
   { id: 'smoke', name: 'Smoke', icon: 'smoke' },
@@ -36,16 +36,16 @@ export class GroupCard {
   protected readonly off = computed(() => this.sheet().verdict?.word === 'no');
   protected readonly button = computed(() => {
     const { visit, startsAt } = this.card();
-    if (visit) return visit.closed ? 'Review' : 'Go on';
-    return this.off() ? 'Open all the same' : `Start ${timeOf(startsAt, this.sheet().session.zone)}`;
+    if (visit) return visit.closed ? $localize`Review` : $localize`Go on`;
+    return this.off() ? $localize`Open all the same` : $localize`Start ${timeOf(startsAt, this.sheet().session.zone)}`;
   });
   protected readonly parts = computed<readonly StackPart[]>(() =>
     this.card().stack.map(({ layer, kg, lift }) => ({
       layer,
       ...(layer.kind === 'box'
         ? {
-            text: kg === null ? partName(layer) : `${Math.round(kg)} kg`,
-            note: lift === null || lift === 'stays-put' ? 'not weighed' : named('lift', lift),
+            text: kg === null ? partName(layer) : $localize`${Math.round(kg)} kg`,
+            note: lift === null || lift === 'stays-put' ? $localize`not weighed` : named('lift', lift),
           }
         : {}),
       heavy: lift === 'two-lift' || lift === 'by-frames',
@@ -58,8 +58,13 @@ export class GroupCard {
     const kind = box?.kind === 'box' ? FRAMES[BOXES[box.box].frame] : null;
     return {
       ...last,
-      when: last.daysAgo === 0 ? 'Earlier today' : last.daysAgo === 1 ? 'Yesterday' : `${last.daysAgo} days ago`,
-      bees: last.bees === null ? 'not counted' : decimal(last.bees),
+      when:
+        last.daysAgo === 0
+          ? $localize`Earlier today`
+          : last.daysAgo === 1
+            ? $localize`Yesterday`
+            : $localize`${last.daysAgo} days ago`,
+      bees: last.bees === null ? $localize`not counted` : decimal(last.bees),
       ratio: kind ? kind.height / kind.width : 0.56,
       portraits: last.telling.map(({ frame, face }) => ({
         key: `${frame}${face}`,
@@ -76,10 +81,10 @@ export class GroupCard {
       ...each,
       when:
         each.daysLeft < 0
-          ? `${-each.daysLeft} ${each.daysLeft === -1 ? 'day' : 'days'} late`
+          ? $localize`${-each.daysLeft} ${each.daysLeft === -1 ? 'day' : 'days'} late`
           : each.daysLeft === 0
-            ? 'last day'
-            : `till ${shortDate(each.due)}`,
+            ? $localize`last day`
+            : $localize`till ${shortDate(each.due)}`,
     })),
   );
 }

@@ -30,6 +30,7 @@ const LIKELY = 0.7;
         font-size="11"
         font-weight="700"
         style="fill: var(--heather)"
+        i18n
       >
         session
       </text>
@@ -180,7 +181,7 @@ export class HoursChart {
       x: middle,
       from: x(at - turn.giveOrTake * 60_000),
       to: x(at + turn.giveOrTake * 60_000),
-      text: `turns ${timeOf(turn.at, this.zone())}, ± ${turn.giveOrTake} min`,
+      text: $localize`turns ${timeOf(turn.at, this.zone())}, ± ${turn.giveOrTake} min`,
       textX: right ? Math.max(middle - 4, this.session().x + this.session().width + 4) : WIDTH,
       anchor: right ? 'start' : 'end',
     };
@@ -191,7 +192,7 @@ export class HoursChart {
       chance.full >= LIKELY
         ? 'full'
         : chance.full >= 0.3
-          ? 'may be'
+          ? 'may-be'
           : chance['one-frame'] >= LIKELY
             ? 'one-frame'
             : chance.lid >= LIKELY
@@ -199,12 +200,18 @@ export class HoursChart {
               : 'shut';
     const fills = {
       full: 'var(--spruce)',
-      'may be': 'url(#hatch-may-be)',
+      'may-be': 'url(#hatch-may-be)',
       'one-frame': 'var(--spruce-300)',
       lid: 'var(--spruce-200)',
       shut: 'var(--line-2)',
     };
-    const names = { full: 'full opening', 'may be': '', 'one-frame': 'one frame', lid: 'lid', shut: 'shut' };
+    const names = {
+      full: $localize`full opening`,
+      'may-be': '',
+      'one-frame': $localize`one frame`,
+      lid: 'lid',
+      shut: 'shut',
+    };
     const pieces: { kind: keyof typeof fills; from: number; to: number }[] = [];
     for (const hour of this.verdict().hours) {
       const at = Date.parse(hour.at);
@@ -227,11 +234,11 @@ export class HoursChart {
   });
   protected readonly label = computed(
     () =>
-      'Hours of the day: ' +
+      $localize`Hours of the day: ` +
       this.verdict()
         .hours.map(
           (hour) =>
-            `${timeOf(hour.at, this.zone())} ${Math.round(hour.temperature[1])} degrees, full opening ${Math.round(hour.chance.full * 10)} in 10`,
+            $localize`${timeOf(hour.at, this.zone())} ${Math.round(hour.temperature[1])} degrees, full opening ${Math.round(hour.chance.full * 10)} in 10`,
         )
         .join('; '),
   );

@@ -8,17 +8,17 @@ import { dayOf, timeOf } from '../ui/format';
   selector: 'bc-if-wet',
   imports: [RouterLink],
   template: `
-    <h3>If the weather does not come</h3>
+    <h3 i18n>If the weather does not come</h3>
     <ul>
       @for (line of lines(); track $index) {
         <li>{{ line }}</li>
       }
       @for (work of wet().indoors; track work.skill) {
-        <li><b>Under a roof:</b> {{ work.name ?? work.skill }}. {{ work.how }}</li>
+        <li><b i18n>Under a roof:</b> {{ work.name ?? work.skill }}. {{ work.how }}</li>
       }
     </ul>
     @if (group(); as id) {
-      <a routerLink="/practice/indoors" [queryParams]="{ group: id }">Stations from the group’s weakest drills</a>
+      <a routerLink="/practice/indoors" [queryParams]="{ group: id }" i18n>Stations from the group’s weakest drills</a>
     }
   `,
   styles: `
@@ -50,9 +50,9 @@ export class IfWet {
     const when = (at: string) => `${dayOf(at, this.zone())}, ${timeOf(at, this.zone())}`;
     return [
       reserve === null
-        ? 'No other hours in these days: the session is lost.'
-        : `In reserve: ${when(reserve.startsAt)}, hive ${reserve.hives.join(', ')}, with ${reserve.supervisor}.`,
-      ...staff.map(({ startsAt, hive }) => `Hive ${hive} cannot wait: staff open it ${when(startsAt)}.`),
+        ? $localize`No other hours in these days: the session is lost.`
+        : $localize`In reserve: ${when(reserve.startsAt)}, hive ${reserve.hives.join(', ')}, with ${reserve.supervisor}.`,
+      ...staff.map(({ startsAt, hive }) => $localize`Hive ${hive} cannot wait: staff open it ${when(startsAt)}.`),
     ];
   });
 }

@@ -11,18 +11,18 @@ import { IfWet } from './if-wet';
 type Job = MySession['hives'][number]['jobs'][number];
 /** What one does in a role, and what the role is called. */
 const ROLES: Readonly<Record<Job['role'], readonly [string, string]>> = {
-  frames: ['hold frames', 'Frames'],
-  smoke: ['smoke', 'Smoke'],
-  record: ['record', 'Record'],
-  clock: ['watch the clock', 'Clock'],
-  watch: ['watch', 'Watch'],
+  frames: [$localize`hold frames`, $localize`Frames`],
+  smoke: ['smoke', $localize`Smoke`],
+  record: ['record', $localize`Record`],
+  clock: [$localize`watch the clock`, $localize`Clock`],
+  watch: ['watch', $localize`Watch`],
 };
 
 /** Own jobs turn by turn; those of a group by role, the turns one after another. */
 function jobLines(jobs: readonly Job[], own: boolean): readonly { readonly head: string; readonly words: string }[] {
   if (own)
     return jobs.map(({ role, fromFrame, toFrame }) => ({
-      head: `frames ${fromFrame}–${toFrame}`,
+      head: $localize`frames ${fromFrame}–${toFrame}`,
       words: ROLES[role][0],
     }));
   return [...new Set(jobs.map(({ role }) => role))].map((role) => ({
@@ -51,7 +51,7 @@ export class MySessionsScreen {
       ...session,
       day: dayOf(session.startsAt, session.zone),
       hours: `${timeOf(session.startsAt, session.zone)}–${timeOf(session.endsAt, session.zone)}`,
-      odds: session.fit === null ? 'beyond the forecast' : `fit in ${oddsText(session.fit)}`,
+      odds: session.fit === null ? $localize`beyond the forecast` : $localize`fit in ${oddsText(session.fit)}`,
       openings: session.hives.map((hive) => ({
         ...hive,
         from: timeOf(hive.at, session.zone),

@@ -12,32 +12,35 @@ const EVERY = 120_000;
   selector: 'bc-next-hives',
   imports: [RouterLink],
   template: `
-    <h2 id="next">Next, by the minutes left</h2>
+    <h2 id="next" i18n>Next, by the minutes left</h2>
     @for (group of groups(); track group.id) {
-      <h3>
+      <h3 i18n>
         {{ group.name }}, <b>{{ group.left }}</b> left
       </h3>
       <ol>
         @for (hive of group.open; track hive.id) {
           <li>
-            <b>Hive {{ hive.number }}</b> {{ hive.minutes }} min, then {{ hive.leaves }} left
+            <ng-container i18n
+              ><b>Hive {{ hive.number }}</b> {{ hive.minutes }} min, then {{ hive.leaves }} left
+            </ng-container>
             @if (sheet().mayStart) {
               <a
                 class="btn line"
                 [routerLink]="['/at-the-hive/hive', hive.id]"
                 [queryParams]="{ session: sheet().session.id }"
                 [attr.aria-label]="'Start hive ' + hive.number"
+                i18n
                 >Start</a
               >
             }
           </li>
         } @empty {
-          <li>None any more: close up and talk it over.</li>
+          <li i18n>None any more: close up and talk it over.</li>
         }
       </ol>
       @if (group.others.length > 0) {
         <details>
-          <summary>Why not {{ group.names }}</summary>
+          <summary i18n>Why not {{ group.names }}</summary>
           <ul>
             @for (hive of group.others; track hive.id) {
               <li>{{ hive.says }}</li>
@@ -46,7 +49,7 @@ const EVERY = 120_000;
         </details>
       }
     } @empty {
-      <p>Reckoning …</p>
+      <p i18n>Reckoning …</p>
     }
   `,
   styles: `

@@ -5,7 +5,12 @@ import { dayOf, longDay, oddsText, spanText, timeOf } from '../ui/format';
 import { type Gauge, GaugeBar } from './gauge-bar';
 import { HoursChart } from './hours-chart';
 
-const WORDS: Readonly<Record<DayVerdict['word'], string>> = { go: 'Go', move: 'Move', short: 'Short', no: 'No' };
+const WORDS: Readonly<Record<DayVerdict['word'], string>> = {
+  go: 'Go',
+  move: $localize`Move`,
+  short: $localize`Short`,
+  no: 'No',
+};
 const ICONS: Readonly<Record<Gauge['id'], string>> = {
   warmth: 'thermometer',
   gusts: 'air',
@@ -14,27 +19,27 @@ const ICONS: Readonly<Record<Gauge['id'], string>> = {
   group: 'groups',
 };
 const NAMES: Readonly<Record<Gauge['id'], string>> = {
-  warmth: 'Warmth',
-  gusts: 'Gusts',
-  dry: 'Dry for',
-  light: 'Light for',
-  group: 'Groups',
+  warmth: $localize`Warmth`,
+  gusts: $localize`Gusts`,
+  dry: $localize`Dry for`,
+  light: $localize`Light for`,
+  group: $localize`Groups`,
 };
 const DEPTH_TEXT = {
-  outside: 'outside look only',
-  lid: 'lid and feeder only',
-  'one-frame': 'a frame or two, quickly',
-  full: 'full opening',
+  outside: $localize`outside look only`,
+  lid: $localize`lid and feeder only`,
+  'one-frame': $localize`a frame or two, quickly`,
+  full: $localize`full opening`,
 } as const;
 const TURNS = {
-  rain: 'rain comes in',
-  gusts: 'gusts get too strong',
-  cold: 'it gets too cold',
-  heat: 'it gets too hot',
-  dark: 'the light goes',
-  'bees-in': 'the foragers come home',
-  'rain-soon': 'rain comes in',
-  thunder: 'thunder comes',
+  rain: $localize`rain comes in`,
+  gusts: $localize`gusts get too strong`,
+  cold: $localize`it gets too cold`,
+  heat: $localize`it gets too hot`,
+  dark: $localize`the light goes`,
+  'bees-in': $localize`the foragers come home`,
+  'rain-soon': $localize`rain comes in`,
+  thunder: $localize`thunder comes`,
 } as const;
 
 /** One word, the hours, the reasons as gauges, the day by hours, and the next day that would do. */
@@ -57,28 +62,31 @@ export class VerdictSheet {
   protected readonly hours = computed(() => {
     const { best } = this.verdict();
     const { zone } = this.session();
-    return best ? `${timeOf(best.from, zone)} to ${timeOf(best.to, zone)}` : 'no frame out';
+    return best ? $localize`${timeOf(best.from, zone)} to ${timeOf(best.to, zone)}` : $localize`no frame out`;
   });
   protected readonly depth = computed(() => {
     const { best, stillPossible, word } = this.verdict();
     const { zone, startsAt } = this.session();
     if (best)
       return word === 'move'
-        ? `${DEPTH_TEXT[best.depth]}, instead of ${timeOf(startsAt, zone)}`
+        ? $localize`${DEPTH_TEXT[best.depth]}, instead of ${timeOf(startsAt, zone)}`
         : DEPTH_TEXT[best.depth];
     if (stillPossible)
-      return `a lid from ${timeOf(stillPossible.from, zone)} to ${timeOf(stillPossible.to, zone)}, then nothing`;
-    return 'outside looks only';
+      return $localize`a lid from ${timeOf(stillPossible.from, zone)} to ${timeOf(stillPossible.to, zone)}, then nothing`;
+    return $localize`outside looks only`;
   });
   protected readonly turnText = computed(() => {
     const { turn, chance, word } = this.verdict();
     const { zone } = this.session();
     const odds = oddsText(chance);
-    if (word === 'no') return { head: 'Not that day.', text: `The planned hours are fit in ${odds} forecasts.` };
+    if (word === 'no')
+      return { head: $localize`Not that day.`, text: $localize`The planned hours are fit in ${odds} forecasts.` };
     const planned =
-      word === 'go' ? `Fit throughout in ${odds} forecasts.` : `As planned it would be fit in ${odds} forecasts.`;
-    if (turn) return { head: `Turns at ${timeOf(turn.at, zone)},`, text: `${TURNS[turn.why]}. ${planned}` };
-    return { head: word === 'go' ? 'Holds all day.' : 'Not as planned.', text: planned };
+      word === 'go'
+        ? $localize`Fit throughout in ${odds} forecasts.`
+        : $localize`As planned it would be fit in ${odds} forecasts.`;
+    if (turn) return { head: $localize`Turns at ${timeOf(turn.at, zone)},`, text: `${TURNS[turn.why]}. ${planned}` };
+    return { head: word === 'go' ? $localize`Holds all day.` : $localize`Not as planned.`, text: planned };
   });
   protected readonly next = computed(() => {
     const { nextBest } = this.verdict();
@@ -99,24 +107,24 @@ export class VerdictSheet {
         name: NAMES[gauge.id],
         figure,
         limit,
-        word: gauge.state === 'outside' ? ', not met' : gauge.state === 'tight' ? ', tight' : '',
+        word: gauge.state === 'outside' ? $localize`, not met` : gauge.state === 'tight' ? ', tight' : '',
       };
     }),
   );
 
   private texts({ id, value, limit, sense }: Gauge): readonly [string, string] {
     const [, middle] = value;
-    const bound = sense === 'at-least' ? 'from' : 'up to';
+    const bound = sense === 'at-least' ? 'from' : $localize`up to`;
     switch (id) {
       case 'warmth':
         return [`${Math.round(middle)}° coolest`, `${bound} ${limit}°`];
       case 'gusts':
-        return [`${Math.round(middle)} km/h`, `${bound} ${limit}`];
+        return [$localize`${Math.round(middle)} km/h`, `${bound} ${limit}`];
       case 'dry':
       case 'light':
-        return [middle >= 480 ? 'all day' : spanText(middle), `needs ${spanText(limit)}`];
+        return [middle >= 480 ? $localize`all day` : spanText(middle), $localize`needs ${spanText(limit)}`];
       case 'group':
-        return [`${middle} at most`, `${bound} ${limit} each`];
+        return [$localize`${middle} at most`, $localize`${bound} ${limit} each`];
     }
   }
 }

@@ -35,21 +35,26 @@ export interface CallFault {
 /** The fault behind anything that a call threw. */
 export function faultOf(error: unknown): CallFault {
   if (!(error instanceof HttpErrorResponse)) {
-    return { status: -1, problem: 'fault', message: 'Something went wrong on this page. Load it again.', details: [] };
+    return {
+      status: -1,
+      problem: 'fault',
+      message: $localize`Something went wrong on this page. Load it again.`,
+      details: [],
+    };
   }
   const said = error.error as Partial<Problem> | null;
   if (error.status === 0 || error.status === 504) {
     return {
       status: 0,
       problem: 'no-connection',
-      message: 'No connection. What you entered waits on this device and is sent when there is one.',
+      message: $localize`No connection. What you entered waits on this device and is sent when there is one.`,
       details: [],
     };
   }
   return {
     status: error.status,
     problem: said?.problem ?? 'fault',
-    message: said?.message ?? `The server answered with status ${error.status}. Try again.`,
+    message: said?.message ?? $localize`The server answered with status ${error.status}. Try again.`,
     details: said?.details ?? [],
   };
 }

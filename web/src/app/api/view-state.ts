@@ -7,8 +7,8 @@ import { ViewDesk, type Watched } from './view-desk';
   selector: 'bc-view-state',
   template: `
     @if (desk.waiting().length; as count) {
-      <p class="note" role="status">
-        {{ count }} {{ count === 1 ? 'entry waits' : 'entries wait' }} on this device until there is a connection.
+      <p class="note" role="status" i18n>
+        {{ count }} {count, plural, =1 {entry waits} other {entries wait}} on this device until there is a connection.
       </p>
     }
     @for (refusal of watched().refused(); track refusal.id) {
@@ -16,12 +16,12 @@ import { ViewDesk, type Watched } from './view-desk';
     }
     @if (watched().fault(); as fault) {
       <section class="sheet no problem" role="alert">
-        <h2>{{ name() }} did not come</h2>
+        <h2 i18n>{{ name() }} did not come</h2>
         <p>{{ fault.message }}</p>
-        <button type="button" class="btn" (click)="watched().reload()">Try now</button>
+        <button type="button" class="btn" (click)="watched().reload()" i18n>Try now</button>
       </section>
     } @else if (!watched().data() || watched().former()) {
-      <p class="loading" role="status">Loading {{ name().toLowerCase() }} …</p>
+      <p class="loading" role="status" i18n>Loading {{ name().toLowerCase() }} …</p>
     }
   `,
   styles: `

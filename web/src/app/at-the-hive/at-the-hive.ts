@@ -71,7 +71,7 @@ import { StepList } from './step-list';
 import { StingWatchStrip } from './sting-watch';
 import { StepPanel } from './step-panel';
 import { WakeLock } from './wake-lock';
-import { SaidPipe, said } from '../ui/words';
+import { Named, named, SaidPipe, said } from '../language/words';
 
 /** How long the end of a visit waits for its entries to arrive, ms. Without signal the review follows later. */
 const SENDING_PATIENCE = 3_000;
@@ -106,18 +106,19 @@ const SKILL_BY_STEP: Readonly<Record<StepId, string>> = {
 };
 
 const QUESTION_TEXT: Readonly<Record<Question, string>> = {
-  laying: 'Is she laying?',
-  'queen-cells': 'Queen cells?',
-  room: 'Room for a week?',
-  stores: 'Food enough?',
-  health: 'Brood healthy?',
-  pests: 'Mites, beetles, moth?',
+  laying: $localize`Is she laying?`,
+  'queen-cells': $localize`Queen cells?`,
+  room: $localize`Room for a week?`,
+  stores: $localize`Food enough?`,
+  health: $localize`Brood healthy?`,
+  pests: $localize`Mites, beetles, moth?`,
 };
 
 /** One visit, full screen, with gloves on and no signal. */
 @Component({
   selector: 'bc-at-the-hive',
   imports: [
+    Named,
     SaidPipe,
     AsideNotice,
     MatIcon,
@@ -193,10 +194,11 @@ export class AtTheHive {
   protected readonly sendingFault = this.store.selectSignal(inspectionFeature.selectSendingFault);
   protected readonly box = this.store.selectSignal(inspectionFeature.selectBox);
   /** What a comb hangs from in this hive. */
-  protected readonly carrier = computed(() => {
+  protected readonly hangs = computed(() => {
     const box = this.box();
-    return box && combCarrier(frameOf(box)) === 'bar' ? 'Bar' : 'Frame';
+    return box ? combCarrier(frameOf(box)) : 'frame';
   });
+  private readonly carrier = computed(() => named('combCarrier', this.hangs()));
   private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
   private readonly closing = this.store.selectSignal(inspectionFeature.selectClosing);
   private readonly lastEntry = this.store.selectSignal(inspectionFeature.selectLastUndoable);
@@ -235,8 +237,10 @@ export class AtTheHive {
     const weather = this.file()?.weather;
     if (!weather) return null;
     return {
-      now: `${Math.round(weather.temperature)} °C, gusts ${Math.round(weather.gust)}`,
-      rain: weather.rainFrom ? `rain from ${timeOf(weather.rainFrom, this.zone())}` : 'no rain in sight',
+      now: $localize`${Math.round(weather.temperature)} °C, gusts ${Math.round(weather.gust)}`,
+      rain: weather.rainFrom
+        ? $localize`rain from ${timeOf(weather.rainFrom, this.zone())}`
+        : $localize`no rain in sight`,
     };
   });
   protected readonly questions = computed(
@@ -248,17 +252,17 @@ export class AtTheHive {
   protected readonly waitingText = computed(() => {
     const count = this.unsent().length + this.device.unsentFiles() + this.device.unsentStarts();
     const trouble = this.refused().length + this.record().conflicts.length;
-    if (trouble > 0) return { icon: 'warning', text: `${trouble} to settle`, why: '', bad: true };
+    if (trouble > 0) return { icon: 'warning', text: $localize`${trouble} to settle`, why: '', bad: true };
     if (this.sendingFault())
       return {
         icon: 'no signal',
-        text: `${count} waiting`,
-        why: this.sendingFault()?.status === 0 ? ', no signal' : ', not sent',
+        text: $localize`${count} waiting`,
+        why: this.sendingFault()?.status === 0 ? $localize`, no signal` : $localize`, not sent`,
         bad: false,
       };
     return count > 0
-      ? { icon: 'clock', text: `${count} on the way`, why: '', bad: false }
-      : { icon: 'check', text: 'all kept', why: '', bad: false };
+      ? { icon: 'clock', text: $localize`${count} on the way`, why: '', bad: false }
+      : { icon: 'check', text: $localize`all kept`, why: '', bad: false };
   });
   protected readonly suggested = computed(() => {
     return {
@@ -268,9 +272,9 @@ export class AtTheHive {
   });
   protected readonly smokeText = computed(() => {
     const last = this.record().smoke.at(-1);
-    if (!last) return 'none yet';
+    if (!last) return $localize`none yet`;
     const minutes = Math.max(0, Math.round((this.now() - Date.parse(last.at)) / 60_000));
-    return minutes === 0 ? 'just now' : `${minutes} min ago`;
+    return minutes === 0 ? $localize`just now` : $localize`${minutes} min ago`;
   });
   protected readonly closeReasons = computed(() => this.clocks.close().reasons.map(said).join(' '));
   protected readonly undoText = computed(() => {
@@ -285,28 +289,30 @@ export class AtTheHive {
     if (!step) return '';
     switch (step.id) {
       case 'before':
-        return 'Ready, watch the entrance';
+        return $localize`Ready, watch the entrance`;
       case 'supers':
         return this.partLeft('supers')
-          ? `${this.partLeft('supers')} is off`
-          : `${this.carrier()} ${this.address()?.frame ?? 1} first`;
+          ? $localize`${this.partLeft('supers')} is off`
+          : $localize`${this.carrier()} ${this.address()?.frame ?? 1} first`;
       case 'outside':
-        return 'Entrance seen, smoke next';
+        return $localize`Entrance seen, smoke next`;
       case 'smoke':
-        return this.record().smoke.length > 0 ? 'Smoked, take parts off' : 'Entrance smoked, take parts off';
+        return this.record().smoke.length > 0
+          ? $localize`Smoked, take parts off`
+          : $localize`Entrance smoked, take parts off`;
       case 'open':
-        return this.partLeft('open') ? `${this.partLeft('open')} is off` : this.afterOpen();
+        return this.partLeft('open') ? $localize`${this.partLeft('open')} is off` : this.afterOpen();
       case 'first-frame':
       case 'frames':
         return this.nextFrameText();
       case 'again':
-        return 'Sum up';
+        return $localize`Sum up`;
       case 'sum-up':
-        return 'Summed up, start closing';
+        return $localize`Summed up, start closing`;
       case 'close':
-        return this.closingNext()?.says ?? 'Closed, look at the entrance';
+        return this.closingNext()?.says ?? $localize`Closed, look at the entrance`;
       case 'entrance':
-        return this.record().closed || !this.leads() ? 'To the review' : 'End the visit';
+        return this.record().closed || !this.leads() ? $localize`To the review` : $localize`End the visit`;
     }
   });
 
@@ -356,10 +362,11 @@ export class AtTheHive {
 
   private nextFrameText(): string {
     const next = this.desk.nextSide();
-    if (next) return `${this.carrier()} ${next.frame}, side toward ${towardText(next, this.box()?.frames ?? 0)}`;
+    if (next)
+      return $localize`${this.carrier()} ${next.frame}, side toward ${towardText(next, this.box()?.frames ?? 0)}`;
     const unread = this.unread().length;
-    const rest = unread > 0 ? `, ${unread} unread` : '';
-    return this.doubtfulLeft() ? `Doubtful sides again${rest}` : `Sum up${rest}`;
+    const rest = unread > 0 ? $localize`, ${unread} unread` : '';
+    return this.doubtfulLeft() ? $localize`Doubtful sides again${rest}` : $localize`Sum up${rest}`;
   }
 
   private doubtfulLeft(): boolean {
@@ -374,7 +381,9 @@ export class AtTheHive {
       const against = guardsLeft(guardsOf({ do: 'open' }, this.facts()), this.record());
       if (against.some(({ bar }) => bar !== 'warns'))
         return void this.cards
-          .guards('Before the lid comes off', against, 'Open all the same', () => this.putRight(against))
+          .guards($localize`Before the lid comes off`, against, $localize`Open all the same`, () =>
+            this.putRight(against),
+          )
           .subscribe((reason) => {
             this.override(against, reason);
             this.go(step);
@@ -446,10 +455,10 @@ export class AtTheHive {
   private afterOpen(): string {
     const next = this.stepAfter('open');
     return next === 'first-frame'
-      ? `${this.carrier()} ${this.address()?.frame ?? 1} first`
+      ? $localize`${this.carrier()} ${this.address()?.frame ?? 1} first`
       : next === 'supers'
-        ? 'Supers'
-        : 'Sum up';
+        ? $localize`Supers`
+        : $localize`Sum up`;
   }
 
   /** Does the next thing of closing. Checks that are tapped past stand as done: somebody looked. */
@@ -491,9 +500,9 @@ export class AtTheHive {
     const eggs = this.lastSide();
     const look =
       eggs && eggsLeftOut(eggs, 'last-time') && !shows(side, 'E')
-        ? ' Eggs are not taken over from last time: look for them.'
+        ? $localize` Eggs are not taken over from last time: look for them.`
         : '';
-    return `${this.carrier()} ${address.frame}, side toward ${towardText(address, this.box()?.frames ?? 0)}: ${left} of 8 eighths are not read.${look} Fill them, or press Next once more to keep the side as partly read.`;
+    return $localize`${this.carrier()} ${address.frame}, side toward ${towardText(address, this.box()?.frames ?? 0)}\: ${left} of 8 eighths are not read.${look} Fill them, or press Next once more to keep the side as partly read.`;
   }
 
   /** Frames of this box of which no side is read. */
@@ -506,21 +515,30 @@ export class AtTheHive {
     const frames = this.unread();
     return frames.length === 0
       ? null
-      : `${frames.length === 1 ? `${this.carrier()} ${frames[0]} was` : `${frames.length} ${this.carrier().toLowerCase()}s were`} not read${frames.length > 1 ? ` (${frames.join(', ')})` : ''}. Press once more to go on without, and say so in the summary.`;
+      : frames.length === 1
+        ? $localize`${this.carrier()} ${frames[0]} was not read. Press once more to go on without, and say so in the summary.`
+        : $localize`${frames.length} ${named('combCarriers', this.hangs())} were not read (${frames.join(', ')}). Press once more to go on without, and say so in the summary.`;
   }
 
   private summary(health: string) {
     const now = this.estimate();
     const figure = (value: number | undefined) => (value ?? 0).toFixed(1);
-    const read = now && now.sidesRead < this.nestSides() ? `, ${now.sidesRead} of ${this.nestSides()} sides read` : '';
+    const read =
+      now && now.sidesRead < this.nestSides() ? $localize`, ${now.sidesRead} of ${this.nestSides()} sides read` : '';
     const range = (of: Estimate | null | undefined) =>
-      of && of.high - of.low >= 0.2 ? ` (${figure(of.low)} to ${figure(of.high)})` : '';
+      of && of.high - of.low >= 0.2 ? $localize` (${figure(of.low)} to ${figure(of.high)})` : '';
     return {
       bees: now?.framesOfBees
-        ? `${figure(now.framesOfBees.value)} frames${range(now.framesOfBees)}${read}`
-        : 'not counted',
-      brood: now && now.sidesRead > 0 ? `${figure(now.brood.value)} frames${range(now.brood)}${read}` : 'not read',
-      food: now && now.sidesRead > 0 ? `${figure(now.storesKg.value)} kg${range(now.storesKg)}${read}` : 'not read',
+        ? $localize`${figure(now.framesOfBees.value)} frames${range(now.framesOfBees)}${read}`
+        : $localize`not counted`,
+      brood:
+        now && now.sidesRead > 0
+          ? $localize`${figure(now.brood.value)} frames${range(now.brood)}${read}`
+          : $localize`not read`,
+      food:
+        now && now.sidesRead > 0
+          ? $localize`${figure(now.storesKg.value)} kg${range(now.storesKg)}${read}`
+          : $localize`not read`,
       health,
     };
   }
@@ -530,7 +548,7 @@ export class AtTheHive {
     const against = guardsLeft(guardsOf({ do: 'close' }, this.facts()), this.record());
     if (against.some(({ bar }) => bar !== 'warns'))
       return void this.cards
-        .guards('Before you leave this hive', against, 'Leave it so', () => this.putRight(against))
+        .guards($localize`Before you leave this hive`, against, $localize`Leave it so`, () => this.putRight(against))
         .subscribe((reason) => {
           this.override(against, reason);
           this.finish(panel);
@@ -588,7 +606,7 @@ export class AtTheHive {
     const side = (face: 'low' | 'high') => ({
       toward: towardText({ frame, face }, this.box()?.frames ?? 0),
       side: last[face],
-      words: last[face] ? formatSide(last[face]) : 'not read',
+      words: last[face] ? formatSide(last[face]) : $localize`not read`,
     });
     return { frame, sides: [side('low'), side('high')] };
   });
@@ -699,7 +717,9 @@ export class AtTheHive {
       this.desk.change(copySide(this.shown().side, side, wish === 'as-last-time' ? 'last-time' : 'the-other-side'));
     else
       this.problem.set(
-        wish === 'as-last-time' ? 'This side has no reading from last time.' : 'The other side is not read yet.',
+        wish === 'as-last-time'
+          ? $localize`This side has no reading from last time.`
+          : $localize`The other side is not read yet.`,
       );
   }
 

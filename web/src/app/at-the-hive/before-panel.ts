@@ -27,7 +27,7 @@ import { StandingMap } from '../equipment/standing-map';
 import { HiveCards } from './cards/hive-cards';
 import { Choice } from './choice';
 import { HiveRoles } from './hive-roles';
-import { SaidPipe } from '../ui/words';
+import { SaidPipe } from '../language/words';
 
 /** Sides of last time that are shown. */
 const TELLING = 3;
@@ -43,7 +43,7 @@ const TELLING = 3;
     @if (file()?.depth; as hour) {
       @if (hour.allowed !== 'full') {
         <p class="caution">
-          <b>Today {{ depthWords[hour.allowed] | said }}</b
+          <b i18n>Today {{ depthWords[hour.allowed] | said }}</b
           >: {{ hour.why }}.
         </p>
       }
@@ -52,12 +52,12 @@ const TELLING = 3;
       <p class="caution">{{ caution }}</p>
     }
     @if (file()?.colony; as colony) {
-      <section class="identity" aria-label="This colony">
+      <section class="identity" aria-label="This colony" i18n-aria-label>
         @if (file()?.standing; as standing) {
           <bc-standing-map [standing]="standing" [number]="file()?.visit?.hiveNumber ?? ''" [size]="208" />
         }
         <div>
-          <p>
+          <p i18n>
             <b>Hive {{ file()?.visit?.hiveNumber }}</b
             >: {{ colony.origin }}, here since {{ since() }}, kept for {{ purpose() }}.
           </p>
@@ -66,14 +66,14 @@ const TELLING = 3;
             <p>{{ line }}</p>
           }
           @if (kit().length > 0) {
-            <p><b>Beside you:</b> {{ kit().join('; ') }}.</p>
+            <p><b i18n>Beside you:</b> {{ kit().join('; ') }}.</p>
           }
         </div>
       </section>
     }
     @if (telling().length > 0) {
       <fieldset>
-        <legend>Last time, {{ lastDay() }}</legend>
+        <legend i18n>Last time, {{ lastDay() }}</legend>
         <div class="last">
           @for (each of telling(); track each.key) {
             <figure>
@@ -88,7 +88,7 @@ const TELLING = 3;
     }
     @if (tasks().length > 0) {
       <fieldset>
-        <legend>To be done here; tap what is done</legend>
+        <legend i18n>To be done here; tap what is done</legend>
         <div class="tasks">
           @for (task of tasks(); track task.id) {
             <button
@@ -98,7 +98,7 @@ const TELLING = 3;
               [attr.aria-pressed]="task.done"
               (click)="settle(task.id, !task.done)"
             >
-              {{ task.what }} <small>{{ task.done ? 'done' : 'by ' + task.by }}</small>
+              {{ task.what }} <small i18n>{!!task.done, select, true {done} other {by {{ task.by }}}}</small>
             </button>
           }
         </div>
@@ -106,27 +106,29 @@ const TELLING = 3;
     }
     <bc-choice
       legend="How deep today"
+      i18n-legend
       [options]="depths"
       [words]="depthWords"
       [value]="depth()"
       (chosen)="deep($event)"
     />
     @if (file()?.depth?.allowed === 'full') {
-      <p class="why">The hour allows the whole nest: {{ file()?.depth?.why }}.</p>
+      <p class="why" i18n>The hour allows the whole nest: {{ file()?.depth?.why }}.</p>
     }
     <fieldset>
-      <legend>Smoker</legend>
+      <legend i18n>Smoker</legend>
       <div class="row">
         @for (check of smoker; track check) {
+          @let no = ok(check, null) === false;
           <button
             type="button"
             class="big"
             [class.sel]="ok(check, null) === true"
-            [class.some]="ok(check, null) === false"
+            [class.some]="no"
             [attr.aria-pressed]="ok(check, null) === true"
             (click)="toggle(check, null)"
           >
-            {{ checks[check].says }}{{ ok(check, null) === false ? ': no' : '' }}
+            <ng-container i18n>{{ checks[check].says }}{no, select, true {: no} other {}}</ng-container>
           </button>
         }
       </div>
@@ -143,15 +145,16 @@ const TELLING = 3;
         <legend>{{ checks[check].says }}</legend>
         <div class="row">
           @for (person of file()?.trainees ?? []; track person.id) {
+            @let no = ok(check, person.id) === false;
             <button
               type="button"
               class="big"
               [class.sel]="ok(check, person.id) === true"
-              [class.some]="ok(check, person.id) === false"
+              [class.some]="no"
               [attr.aria-pressed]="ok(check, person.id) === true"
               (click)="toggle(check, person.id)"
             >
-              {{ person.name }}{{ ok(check, person.id) === false ? ': not yet' : '' }}
+              <ng-container i18n>{{ person.name }}{no, select, true {: not yet} other {}}</ng-container>
             </button>
           }
         </div>
@@ -163,7 +166,7 @@ const TELLING = 3;
       </p>
     }
     <fieldset>
-      <legend>Jobs, as the rota gives them; tap a name for another job</legend>
+      <legend i18n>Jobs, as the rota gives them; tap a name for another job</legend>
       <dl>
         @for (role of roles; track role) {
           <div>
@@ -172,7 +175,7 @@ const TELLING = 3;
               @for (name of jobs.now()[role]; track name) {
                 <button type="button" class="big" (click)="handOn(name, role)">{{ name }}</button>
               } @empty {
-                nobody
+                <ng-container i18n>nobody</ng-container>
               }
             </dd>
           </div>
@@ -181,7 +184,7 @@ const TELLING = 3;
     </fieldset>
     @if (answers().length > 0) {
       <fieldset>
-        <legend>The lead answered</legend>
+        <legend i18n>The lead answered</legend>
         @for (each of answers(); track each.question) {
           <p>
             {{ each.question }} <b>{{ each.answer }}</b>
@@ -327,7 +330,7 @@ export class BeforePanel {
     const against = this.jobs.next(name, role);
     if (against.length > 0)
       this.cards
-        .guards(`Frames to ${name}`, against, 'Hand them over all the same')
+        .guards($localize`Frames to ${name}`, against, $localize`Hand them over all the same`)
         .subscribe((reason) => this.jobs.next(name, role, reason));
   }
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { type NameSet, namesOf, SaidPipe } from '../ui/words';
+import { type NameSet, namesOf, SaidPipe } from '../language/words';
 import { type Text } from '@brave-comb/core/language';
 
 /** One of a few, as buttons large enough for gloves. */

@@ -4,7 +4,7 @@ import { Store } from '@ngrx/store';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
-import { Named, SaidPipe } from '../ui/words';
+import { Named, SaidPipe } from '../language/words';
 
 /** What is still to be put back or looked at, in order; each is done by a tap. */
 @Component({
@@ -39,13 +39,14 @@ import { Named, SaidPipe } from '../ui/words';
                 class="big"
                 [attr.aria-label]="(task.says | said) + ': not so'"
                 (click)="done(task, false)"
+                i18n
               >
                 no
               </button>
             }
           </li>
         } @empty {
-          <li><b>Nothing is left to put back.</b></li>
+          <li><b i18n>Nothing is left to put back.</b></li>
         }
       </ol>
     </div>
@@ -119,7 +120,7 @@ export class ClosingPanel {
   protected readonly open = computed(() =>
     this.record()
       .checks.filter(({ check, ok }) => !ok && CHECKS[check].when !== 'before')
-      .map(({ check }) => `${CHECKS[check].says}: no. ${CHECKS[check].otherwise}`),
+      .map(({ check }) => $localize`${CHECKS[check].says}\: no. ${CHECKS[check].otherwise}`),
   );
 
   protected done(task: ClosingTask, ok: boolean): void {

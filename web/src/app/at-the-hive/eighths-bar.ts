@@ -5,7 +5,7 @@ import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@br
 @Component({
   selector: 'bc-eighths-bar',
   template: `
-    <div class="bar" [class.over]="left() < 0" role="group" aria-label="Eighths of this side">
+    <div class="bar" [class.over]="left() < 0" role="group" aria-label="Eighths of this side" i18n-aria-label>
       @for (letter of segments(); track $index; let index = $index) {
         <button
           type="button"
@@ -31,7 +31,9 @@ import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@br
               (click)="filled.emit(more)"
             ></button>
           }
-          <span class="words" aria-hidden="true">{{ left() }}{{ left() > 1 ? ' left' : '' }}</span>
+          <span class="words" aria-hidden="true" i18n
+            >{{ left() }}{left() > 1, select, true {&ngsp;left} other {}
+          }</span>
         </span>
       }
     </div>
@@ -169,7 +171,7 @@ export class EighthsBar {
 
   protected fillText(more: number): string {
     const last = this.last();
-    if (!last) return `${more} open`;
-    return `${more === this.left() ? `All ${more} left` : `${more} more`}: ${CONTENTS[last]}`;
+    if (!last) return $localize`${more} open`;
+    return `${more === this.left() ? $localize`All ${more} left` : $localize`${more} more`}: ${CONTENTS[last]}`;
   }
 }

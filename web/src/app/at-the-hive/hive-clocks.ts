@@ -43,7 +43,7 @@ export class HiveClocks {
     const seconds = this.outFor();
     if (seconds === null) return '';
     const out = `${Math.floor(seconds / 60)}:${`${seconds % 60}`.padStart(2, '0')}`;
-    return this.broodInHand() ? `brood out ${out} of ${this.broodAllowed()}:00` : `frame out ${out}`;
+    return this.broodInHand() ? $localize`brood out ${out} of ${this.broodAllowed()}\:00` : $localize`frame out ${out}`;
   });
   readonly frameLate = computed(() => this.broodInHand() && (this.outFor() ?? 0) >= this.broodAllowed() * 60);
   private readonly pressed = computed(

@@ -22,11 +22,11 @@ export class HiveRoles {
   private readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
 
   readonly words: Readonly<Record<Role, string>> = {
-    smoke: 'Smoke',
-    frames: 'Frames',
-    record: 'Record',
-    clock: 'Clock',
-    watch: 'Watch',
+    smoke: $localize`Smoke`,
+    frames: $localize`Frames`,
+    record: $localize`Record`,
+    clock: $localize`Clock`,
+    watch: $localize`Watch`,
   };
 
   private readonly rota = computed(() => {

@@ -19,7 +19,7 @@ import {
 } from '@brave-comb/core/inspection';
 import { Choice } from './choice';
 import { PollenSwatches } from './pollen-swatches';
-import { Named, named, SaidPipe } from '../ui/words';
+import { Named, named, SaidPipe } from '../language/words';
 
 const GROUPS = [
   { id: 'larvae', name: 'Larvae' },
@@ -58,28 +58,29 @@ const GROUPS = [
       <p class="caution" role="status">{{ words }}</p>
     }
     <fieldset>
-      <legend>Stored pollen</legend>
+      <legend i18n>Stored pollen</legend>
       <div class="row">
         <bc-pollen-swatches [chosen]="side().pollens ?? []" (tapped)="pollen($event)" />
       </div>
     </fieldset>
     <fieldset>
-      <legend>A queen cell, looked into</legend>
+      <legend i18n>A queen cell, looked into</legend>
       <bc-choice
         legend="It holds"
+        i18n-legend
         [options]="contents"
         [words]="cellWords"
         [value]="content()"
         (chosen)="content.set($event)"
       />
-      <bc-choice legend="It hangs at the" [options]="places" [value]="null" (chosen)="cell($event)" />
+      <bc-choice legend="It hangs at the" i18n-legend [options]="places" [value]="null" (chosen)="cell($event)" />
     </fieldset>
     @if (cells(); as verdict) {
       <p class="caution" role="status">
         <b>{{ verdict.says | said }}</b> {{ verdict.action | said }}
       </p>
     }
-    <button type="button" class="big sel" (click)="closed.emit()">Back to the comb</button>
+    <button type="button" class="big sel" (click)="closed.emit()" i18n>Back to the comb</button>
   `,
   styleUrl: './hive-parts.scss',
   styles: `

@@ -1,5 +1,5 @@
 import type { Arrangement, Comb, FrameOut } from '@brave-comb/core/inspection';
-import { named } from '../ui/words';
+import { named } from '../language/words';
 
 /**
  * Where the combs of a box stand that are not where they stood, in words.
@@ -26,21 +26,22 @@ export function movedCombs(
   const order = here.filter(({ id }) => stayed.some((comb) => comb.id === id));
   const lines = combs.flatMap((comb, index) => {
     const frame = index + 1;
-    if (aside.some((each) => each.box === box && each.frame === frame)) return [`${frame} stands beside the box`];
+    if (aside.some((each) => each.box === box && each.frame === frame))
+      return [$localize`${frame} stands beside the box`];
     const away = now.away.find((each) => each.comb.id === comb.id)?.to;
-    if (away?.in === 'store') return [`${frame} went to ${named('combStore', away.store)}`];
+    if (away?.in === 'store') return [$localize`${frame} went to ${named('combStore', away.store)}`];
     if (away?.in === 'hive')
-      return [`${frame} went to hive ${hives.find(({ id }) => id === away.hive)?.number ?? '?'}`];
+      return [$localize`${frame} went to hive ${hives.find(({ id }) => id === away.hive)?.number ?? '?'}`];
     const other = Object.entries(now.boxes).find(
       ([id, each]) => id !== box && each.some(({ id: one }) => one === comb.id),
     );
-    if (other) return [`${frame} hangs in ${other[0]}`];
+    if (other) return [$localize`${frame} hangs in ${other[0]}`];
     return order[stayed.indexOf(comb)]?.id === comb.id
       ? []
-      : [`${frame} hangs at place ${here.findIndex(({ id }) => id === comb.id) + 1}`];
+      : [$localize`${frame} hangs at place ${here.findIndex(({ id }) => id === comb.id) + 1}`];
   });
   const came = here.flatMap((comb, index) =>
-    known.has(comb.id) ? [] : [`${comb.label} came in at place ${index + 1}`],
+    known.has(comb.id) ? [] : [$localize`${comb.label} came in at place ${index + 1}`],
   );
   return [...lines, ...came];
 }

@@ -9,12 +9,14 @@ import { HiveRoles } from './hive-roles';
     @if (names(); as who) {
       <div role="alert">
         <p>
-          <b>Lively bees. {{ who }} {{ roles.notReady().length === 1 ? 'is' : 'are' }} not ready for the frames.</b>
+          <b i18n
+            >Lively bees. {{ who }} {roles.notReady().length, plural, =1 {is} other {are}} not ready for the frames.</b
+          >
         </p>
         @if (leads()) {
           <div>
-            <button type="button" class="big sel" (click)="roles.takeFrames()">I take them</button>
-            <button type="button" class="big" (click)="goOn()">On, with a reason</button>
+            <button type="button" class="big sel" (click)="roles.takeFrames()" i18n>I take them</button>
+            <button type="button" class="big" (click)="goOn()" i18n>On, with a reason</button>
           </div>
         }
       </div>
@@ -60,7 +62,7 @@ export class NotReady {
     const [first] = this.roles.notReady();
     if (!first) return;
     this.cards
-      .guards(`Frames stay with ${this.names()}`, first.against, 'They go on')
+      .guards($localize`Frames stay with ${this.names()}`, first.against, $localize`They go on`)
       .subscribe((reason) => this.roles.letGoOn(reason));
   }
 }

@@ -19,7 +19,7 @@ import { timeOf } from '../ui/format';
       <b class="left">{{ leftText() }}</b>
       @if (openedAt()) {
         <b class="from">{{ closeText() }}</b>
-        <b class="shut">shut by {{ shutBy() }}</b>
+        <b class="shut" i18n>shut by {{ shutBy() }}</b>
       }
     </div>
   `,
@@ -44,18 +44,18 @@ export class OpenClock {
   });
   protected readonly share = computed(() => Math.min(1, this.clock().minutes / this.allowed()));
   protected readonly openText = computed(() => {
-    if (!this.openedAt()) return 'Not open yet';
+    if (!this.openedAt()) return $localize`Not open yet`;
     const seconds = Math.floor(this.clock().minutes * 60 + 1e-6);
-    return `Open ${Math.floor(seconds / 60)} min ${`${seconds % 60}`.padStart(2, '0')} s`;
+    return $localize`Open ${Math.floor(seconds / 60)} min ${`${seconds % 60}`.padStart(2, '0')} s`;
   });
   protected readonly leftText = computed(() => {
-    if (this.closedAt()) return 'visit closed';
-    if (!this.openedAt()) return `${this.allowed()} min allowed`;
+    if (this.closedAt()) return $localize`visit closed`;
+    if (!this.openedAt()) return $localize`${this.allowed()} min allowed`;
     const left = this.allowed() - Math.floor(this.clock().minutes);
-    return left > 0 ? `${left} min left` : `allowed ${this.allowed()} min`;
+    return left > 0 ? $localize`${left} min left` : $localize`allowed ${this.allowed()} min`;
   });
   protected readonly closeText = computed(() =>
-    this.clock().state === 'shut-now' ? 'shut now' : `close from ${this.at(START_CLOSING)}`,
+    this.clock().state === 'shut-now' ? $localize`shut now` : $localize`close from ${this.at(START_CLOSING)}`,
   );
   protected readonly shutBy = computed(() => this.at(1));
   protected readonly label = computed(() => `${this.openText()}, ${this.leftText()}`);

@@ -15,7 +15,7 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { Choice } from './choice';
 import { PollenSwatches } from './pollen-swatches';
 import { Count } from './count';
-import { Named, named, SaidPipe } from '../ui/words';
+import { Named, named, SaidPipe } from '../language/words';
 
 const HOT = 28;
 
@@ -25,11 +25,17 @@ const HOT = 28;
   imports: [SaidPipe, Named, Choice, Count, PollenSwatches],
   template: `
     @if (!changed() && !record().outside[when()]) {
-      <p class="quiet">Nothing is noted yet. What you do not touch counts as not looked at.</p>
+      <p class="quiet" i18n>Nothing is noted yet. What you do not touch counts as not looked at.</p>
     }
-    <bc-choice legend="Traffic" [options]="traffic" [value]="look().traffic" (chosen)="set({ traffic: $event })" />
+    <bc-choice
+      legend="Traffic"
+      i18n-legend
+      [options]="traffic"
+      [value]="look().traffic"
+      (chosen)="set({ traffic: $event })"
+    />
     <fieldset>
-      <legend>Pollen going in{{ colours() ? ': ' + colours() : '' }}</legend>
+      <legend i18n>Pollen going in{{ colours() ? ': ' + colours() : '' }}</legend>
       <div class="row">
         @for (answer of [true, false]; track answer) {
           <button
@@ -38,8 +44,9 @@ const HOT = 28;
             [class.sel]="look().pollenIn === answer"
             [attr.aria-pressed]="look().pollenIn === answer"
             (click)="set({ pollenIn: look().pollenIn === answer ? null : answer })"
+            i18n
           >
-            {{ answer ? 'Pollen goes in' : 'none seen' }}
+            {!!answer, select, true {Pollen goes in} other {none seen}}
           </button>
         }
         <bc-pollen-swatches [chosen]="look().pollens ?? []" (tapped)="pollen($event)" />
@@ -48,19 +55,21 @@ const HOT = 28;
     <div class="two">
       <bc-choice
         legend="Dead bees"
+        i18n-legend
         [options]="amounts"
         [value]="look().dead"
         (chosen)="set({ dead: $event, deadBees: $event !== 'none' })"
       />
       <bc-choice
         legend="Droppings"
+        i18n-legend
         [options]="amounts"
         [value]="look().droppings"
         (chosen)="set({ droppings: $event })"
       />
     </div>
     <fieldset>
-      <legend>Also seen</legend>
+      <legend i18n>Also seen</legend>
       <div class="row">
         @for (sign of signs; track sign.id) {
           <button
@@ -76,36 +85,43 @@ const HOT = 28;
       </div>
     </fieldset>
     <div class="row">
-      <bc-count legend="Wasps a minute" [value]="wasps()" (counted)="wasps.set($event)" />
-      <button type="button" class="big" [class.sel]="past()" [attr.aria-pressed]="past()" (click)="past.set(!past())">
+      <bc-count legend="Wasps a minute" i18n-legend [value]="wasps()" (counted)="wasps.set($event)" />
+      <button
+        type="button"
+        class="big"
+        [class.sel]="past()"
+        [attr.aria-pressed]="past()"
+        (click)="past.set(!past())"
+        i18n
+      >
         Past the guards
       </button>
     </div>
     <bc-choice
       legend="Entrance"
+      i18n-legend
       of="entrance"
       [options]="widths"
       [value]="look().entrance"
       (chosen)="set({ entrance: $event })"
     />
     <p class="caution">
-      Entrance: <b>{{ advice().width | named: 'entrance' }}</b> ({{ advice().why | said }}).
+      <ng-container i18n
+        >Entrance: <b>{{ advice().width | named: 'entrance' }}</b> ({{ advice().why | said }}).
+      </ng-container>
       @if (advice().lookAfter; as look) {
-        Look again in {{ look.minutes }} minutes whether they find it, and in {{ look.days }} days. No plug at hand?
-        Grass, a cork, foam.
+        <ng-container i18n
+          >Look again in {{ look.minutes }} minutes whether they find it, and in {{ look.days }} days. No plug at hand?
+          Grass, a cork, foam.</ng-container
+        >
       }
     </p>
     @for (line of says(); track line) {
       <p class="caution">{{ line | said }}</p>
     }
     <label class="text"
-      >Anything else<textarea
-        #note
-        rows="2"
-        maxlength="500"
-        [value]="look().note"
-        (input)="set({ note: note.value })"
-      ></textarea>
+      ><ng-container i18n>Anything else</ng-container
+      ><textarea #note rows="2" maxlength="500" [value]="look().note" (input)="set({ note: note.value })"></textarea>
     </label>
   `,
   styleUrl: './hive-parts.scss',

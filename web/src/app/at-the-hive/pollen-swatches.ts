@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { POLLEN_COLOURS, POLLEN_COLOUR_NAMES, type PollenColour } from '@brave-comb/core/inspection';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 /** Colours of pollen to tap, each with its name for those who do not see it. */
 @Component({

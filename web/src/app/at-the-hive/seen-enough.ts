@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { EvidenceId, SeenEnough } from '@brave-comb/core/inspection';
-import { Named, SaidPipe } from '../ui/words';
+import { Named, SaidPipe } from '../language/words';
 
 /** What was asked, what was seen of it, and what the rest would cost. */
 @Component({
   selector: 'bc-seen-enough',
   imports: [SaidPipe, Named, MatIcon],
   template: `
-    <h2>Seen enough?</h2>
+    <h2 i18n>Seen enough?</h2>
     <ul>
       @for (each of seen().evidence; track each.id) {
         <li [class.missing]="each.state === 'missing'">
@@ -38,16 +38,19 @@ import { Named, SaidPipe } from '../ui/words';
     </ul>
     <p class="price" role="status">
       @if (seen().enough) {
-        <b>Yes.</b> What was asked is answered. The rest can stay where it is.
+        <ng-container i18n><b>Yes.</b> What was asked is answered. The rest can stay where it is.</ng-container>
       } @else if (seen().framesToGo > 0) {
-        <b>Not yet.</b> {{ seen().framesToGo }} more {{ seen().framesToGo === 1 ? 'frame' : 'frames' }}, about
-        {{ seen().minutesToGo }} {{ seen().minutesToGo === 1 ? 'minute' : 'minutes' }}, would answer it.
+        <ng-container i18n
+          ><b>Not yet.</b> {{ seen().framesToGo }} more {seen().framesToGo, plural, =1 {frame} other {frames}}, about
+          {{ seen().minutesToGo }} {seen().minutesToGo, plural, =1 {minute} other {minutes}}, would answer
+          it.</ng-container
+        >
       } @else {
-        <b>Not yet.</b> Nothing more to lift: tick what you saw.
+        <ng-container i18n><b>Not yet.</b> Nothing more to lift: tick what you saw.</ng-container>
       }
     </p>
-    <button type="button" class="big" [class.sel]="seen().enough" (click)="stopped.emit()">
-      {{ seen().enough ? 'Start closing' : 'Stop here, say why' }}
+    <button type="button" class="big" [class.sel]="seen().enough" (click)="stopped.emit()" i18n>
+      {!!seen().enough, select, true {Start closing} other {Stop here, say why}}
     </button>
   `,
   styleUrl: './seen-enough.scss',

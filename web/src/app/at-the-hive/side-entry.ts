@@ -28,13 +28,14 @@ import {
   toggleTrace,
   towardText,
 } from '@brave-comb/core/inspection';
-import { FRAMES, frameOf } from '@brave-comb/core/equipment';
+import { type CombCarrier, FRAMES, frameOf } from '@brave-comb/core/equipment';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { map } from 'rxjs';
 import { CombPortrait } from '../inspection/comb-portrait';
 import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
+import { Named, named } from '../language/words';
 import { timeOf } from '../ui/format';
 import { EighthsBar } from './eighths-bar';
 import type { Slid } from './letter-pad';
@@ -44,7 +45,7 @@ import { Press } from './press';
 /** One side of one frame: the bar of eighths, the comb as it grows, the line of shorthand, and the marks. */
 @Component({
   selector: 'bc-side-entry',
-  imports: [EighthsBar, CombPortrait, MarksPanel, Press],
+  imports: [Named, EighthsBar, CombPortrait, MarksPanel, Press],
   templateUrl: './side-entry.html',
   styleUrl: './side-entry.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -56,7 +57,7 @@ export class SideEntryPanel {
   /** What is wrong with the side, said when somebody tried to go on. */
   readonly problem = input<string | null>(null);
   /** What the comb hangs from. */
-  readonly carrier = input<'Frame' | 'Bar'>('Frame');
+  readonly carrier = input<CombCarrier>('frame');
   readonly frameMinutes = input('');
   /** The frame is out longer than its brood may be. */
   readonly late = input(false);
@@ -81,23 +82,23 @@ export class SideEntryPanel {
     const [address, reading] = [this.address(), this.reading()];
     if (!address) return [];
     const here = (each: { readonly address: SideAddress }) => sideKey(each.address) === sideKey(address);
-    const name = (person: string) => this.file()?.trainees.find(({ id }) => id === person)?.name ?? 'Somebody';
+    const name = (person: string) => this.file()?.trainees.find(({ id }) => id === person)?.name ?? $localize`Somebody`;
     const readings = this.record().traineeReadings.filter(here);
     const guesses = this.record().guesses.filter(here);
     if (!reading) {
       return [...readings, ...guesses].map(({ id, person, kind }) => ({
         id,
-        words: `${name(person)}: ${kind === 'side-guessed' ? 'guess' : 'reading'} kept`,
+        words: $localize`${name(person)}\: ${kind === 'side-guessed' ? 'guess' : 'reading'} kept`,
       }));
     }
     return [
       ...readings.map(({ id, person, side }) => ({
         id,
-        words: `${name(person)} read ${formatSide(side)}: ${readingGap(side, reading.side).off} of 8 off`,
+        words: $localize`${name(person)} read ${formatSide(side)}\: ${readingGap(side, reading.side).off} of 8 off`,
       })),
       ...guesses.map(({ id, person, letters }) => ({
         id,
-        words: `${name(person)} guessed ${letters.join('')}: ${Math.round(10 * scoreGuess(letters, reading.side).score)} in 10`,
+        words: $localize`${name(person)} guessed ${letters.join('')}\: ${Math.round(10 * scoreGuess(letters, reading.side).score)} in 10`,
       })),
     ];
   });
@@ -114,7 +115,7 @@ export class SideEntryPanel {
     const file = this.file();
     const people = [...(file?.trainees ?? []), ...(file ? [file.visit.supervisor] : [])];
     const name = (id: string) => people.find((each) => each.id === id)?.name ?? 'somebody';
-    return `${name(found.now.by)} read it again; ${name(found.before.by)} had ${formatSide(found.before.side)}`;
+    return $localize`${name(found.now.by)} read it again; ${name(found.before.by)} had ${formatSide(found.before.side)}`;
   });
   /** What the next letter does: one eighth more, only a few cells, or all that is left. */
   protected readonly next = signal<'one' | 'few' | 'rest'>('one');
@@ -158,6 +159,9 @@ export class SideEntryPanel {
     () => (this.address()?.frame ?? 0) * 2 + (this.address()?.face === 'high' ? 1 : 0),
   );
   protected readonly ghost = computed(() => (isBlank(this.side()) ? this.lastSide() : null));
+  protected readonly portraitName = computed(() =>
+    this.ghost() ? $localize`Last time` : `${named('combCarrier', this.carrier())} ${this.address()?.frame}`,
+  );
   protected readonly conflict = computed(() => {
     const address = this.address();
     const found = address && this.record().conflicts.find((each) => sideKey(each.address) === sideKey(address));
@@ -168,19 +172,19 @@ export class SideEntryPanel {
       ...found,
       readings: found.readings.map((each, index) => ({
         ...each,
-        words: `${index === 0 ? 'counts now' : 'came second'}: ${people.find(({ id }) => id === each.by)?.name ?? 'somebody'}, ${timeOf(each.at, file?.visit.zone ?? 'utc')}`,
+        words: `${index === 0 ? $localize`counts now` : $localize`came second`}: ${people.find(({ id }) => id === each.by)?.name ?? 'somebody'}, ${timeOf(each.at, file?.visit.zone ?? 'utc')}`,
       })),
     };
   });
   protected readonly inLine = formatSide;
-  protected readonly overBy = computed(() => (this.left() < 0 ? `${8 - this.left()} of 8` : null));
+  protected readonly overBy = computed(() => (this.left() < 0 ? $localize`${8 - this.left()} of 8` : null));
   protected readonly slidingBees = signal<number | null>(null);
   /** Bees that are probably here too: of the other side of the comb, or of the comb across the same seam. */
   private readonly beesBeside = computed(() => this.otherSide()?.bees ?? this.facingSide()?.bees ?? null);
   protected readonly beesText = computed(() => {
     const [bees, beside] = [this.slidingBees() ?? this.side().bees, this.beesBeside()];
-    if (bees !== null) return `Bees on ${bees}/8`;
-    return beside === null ? 'Bees on …' : `Bees on ${beside}/8 too?`;
+    if (bees !== null) return $localize`Bees on ${bees}/8`;
+    return beside === null ? $localize`Bees on …` : $localize`Bees on ${beside}/8 too?`;
   });
 
   protected turnNext(): void {

@@ -11,7 +11,7 @@ import { LevelGlyph } from '../skills/level-glyph';
   template: `
     <div class="who">
       <label
-        ><span class="unseen">Trainee</span>
+        ><span class="unseen" i18n>Trainee</span>
         <select #who [value]="trainee()" (change)="trainee.set(who.value)">
           @for (each of file().trainees; track each.id) {
             <option [value]="each.id" [selected]="each.id === trainee()">{{ each.name }}</option>
@@ -19,16 +19,16 @@ import { LevelGlyph } from '../skills/level-glyph';
         </select>
       </label>
       <label
-        ><span class="unseen">Skill</span>
+        ><span class="unseen" i18n>Skill</span>
         <select #what [value]="skill()" (change)="skill.set(what.value)">
           @for (each of skills(); track each.id) {
-            <option [value]="each.id" [selected]="each.id === skill()">
-              {{ each.name }}{{ each.open ? '' : ', held' }}
+            <option [value]="each.id" [selected]="each.id === skill()" i18n>
+              {{ each.name }}{!!each.open, select, true {} other {, held}}
             </option>
           }
         </select>
       </label>
-      <button type="button" class="next" aria-label="Next trainee" (click)="nextTrainee()">
+      <button type="button" class="next" aria-label="Next trainee" i18n-aria-label (click)="nextTrainee()">
         <mat-icon svgIcon="forward" aria-hidden="true" />
       </button>
     </div>
@@ -61,7 +61,7 @@ export class SkillJudge {
 
   protected readonly levels = SKILL_LEVELS;
   protected readonly words: Readonly<Record<SkillLevel, string>> = {
-    'saw-it': 'saw it',
+    'saw-it': $localize`saw it`,
     helped: 'helped',
     'with-a-word': 'a word',
     alone: 'alone',

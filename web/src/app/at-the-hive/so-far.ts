@@ -6,7 +6,7 @@ import { decimal } from '../ui/format';
 @Component({
   selector: 'bc-so-far',
   template: `
-    <h2>
+    <h2 i18n>
       Counted <small>{{ estimate().sidesRead }} of {{ sides() }} sides</small>
     </h2>
     <dl>
@@ -17,7 +17,7 @@ import { decimal } from '../ui/format';
             <b>{{ row.value }}</b>
           </dd>
           @if (row.range) {
-            <dd class="whole"><small>whole</small> {{ row.range }}</dd>
+            <dd class="whole"><small i18n>whole</small> {{ row.range }}</dd>
           }
         </div>
       }
@@ -115,10 +115,10 @@ export class SoFar {
       range: partly && of && now.sidesRead > 0 ? `${short(of.low)}–${short(of.high)}` : '',
     });
     return [
-      both('Bees', now.framesOfBees, whole.framesOfBees),
-      both('Brood', now.brood, whole.brood),
-      both('Food kg', now.storesKg, whole.storesKg),
-      both('Pollen', now.pollen, whole.pollen),
+      both($localize`Bees`, now.framesOfBees, whole.framesOfBees),
+      both($localize`Brood`, now.brood, whole.brood),
+      both($localize`Food kg`, now.storesKg, whole.storesKg),
+      both($localize`Pollen`, now.pollen, whole.pollen),
     ];
   });
   protected readonly stages = computed(() => {

@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { Role, Step, StepId } from '@brave-comb/core/inspection';
-import { SaidPipe } from '../ui/words';
+import { SaidPipe } from '../language/words';
 
 /** The steps of this visit with who does what. */
 @Component({
   selector: 'bc-step-list',
   imports: [SaidPipe, MatIcon],
   template: `
-    <h2>
+    <h2 i18n>
       Who is doing what <small>step {{ index() + 1 }} of {{ steps().length }}</small>
     </h2>
     <ol>
@@ -23,7 +23,7 @@ import { SaidPipe } from '../ui/words';
             >
               <span class="number">
                 @if (number < index()) {
-                  <mat-icon svgIcon="check" aria-label="done" />
+                  <mat-icon svgIcon="check" aria-label="done" i18n-aria-label />
                 } @else {
                   {{ number + 1 }}
                 }
@@ -113,7 +113,7 @@ export class StepList {
     if (['sum-up', 'entrance'].includes(this.current())) return does(record, 'records');
     const parts = ['outside', 'smoke'].includes(this.current())
       ? [does(smoke, 'smokes'), does(record, 'records')]
-      : [hold, does(record, 'records'), does(clock, 'keeps time')];
+      : [hold, does(record, 'records'), does(clock, $localize`keeps time`)];
     return parts.filter(Boolean).join(', ');
   });
 }

@@ -39,7 +39,7 @@ import { Choice } from './choice';
 import { ClosingPanel } from './closing-panel';
 import { OutsidePanel } from './outside-panel';
 import { SupersPanel } from './supers-panel';
-import { SaidPipe, Named, named } from '../ui/words';
+import { SaidPipe, Named, named } from '../language/words';
 
 type StopReason = (typeof STOP_REASONS)[number];
 
@@ -116,7 +116,7 @@ export class StepPanel {
     const seen = this.seen();
     if (!seen || seen.enough) return null;
     const missing = seen.evidence.filter(({ state }) => state === 'missing').map(({ id }) => id);
-    return `This visit stays partial: ${missing.map((id) => named('evidence', id)).join(', ')} not answered.`;
+    return $localize`This visit stays partial: ${missing.map((id) => named('evidence', id)).join(', ')} not answered.`;
   });
   protected readonly parts = computed<readonly StackPart[]>(() =>
     this.stack().map((layer) => ({ layer, text: partName(layer) })),
@@ -152,8 +152,8 @@ export class StepPanel {
   );
   protected readonly queenLegend = computed(() => {
     const queen = this.file()?.queen;
-    if (!queen) return 'The queen was seen. The paint on her back (nothing is recorded yet)';
-    return `The queen was seen. The paint on her back (recorded: ${queen.marked ? markColour(queen.year) : 'unmarked'}, reared in ${queen.year})`;
+    if (!queen) return $localize`The queen was seen. The paint on her back (nothing is recorded yet)`;
+    return $localize`The queen was seen. The paint on her back (recorded: ${queen.marked ? markColour(queen.year) : 'unmarked'}, reared in ${queen.year})`;
   });
   protected readonly markSays = computed(() => {
     const seen = this.record().queenMark?.colour;
@@ -163,31 +163,31 @@ export class StepPanel {
     const now = this.estimate();
     const expected = this.file()?.expected;
     const beside = (span: { readonly low: number; readonly high: number } | undefined) =>
-      span && expected?.stale === null ? ` (expected ${decimal(span.low)} to ${decimal(span.high)})` : '';
+      span && expected?.stale === null ? $localize` (expected ${decimal(span.low)} to ${decimal(span.high)})` : '';
     const of = (figure: Estimate, unit: string) =>
-      `${decimal(figure.value)} ${unit}${figure.high - figure.low >= 0.2 ? `, ${decimal(figure.low)} to ${decimal(figure.high)}` : ''}`;
+      `${decimal(figure.value)} ${unit}${figure.high - figure.low >= 0.2 ? $localize`, ${decimal(figure.low)} to ${decimal(figure.high)}` : ''}`;
     const sides = nestBoxes(this.stack()).reduce((sum, box) => sum + 2 * box.frames, 0);
     const some = now.sidesRead > 0 || Object.keys(this.record().summaries).length > 0;
     return [
       {
         name: 'Read',
-        text: `${now.sidesRead} of ${sides} sides${now.sidesRead < sides ? '; the rest is estimated' : ''}`,
+        text: $localize`${now.sidesRead} of ${sides} sides${now.sidesRead < sides ? $localize`; the rest is estimated` : ''}`,
       },
       {
         name: 'Bees',
-        text: `${now.framesOfBees ? of(now.framesOfBees, 'frames of bees') : 'not counted'}${beside(expected?.bees)}`,
+        text: `${now.framesOfBees ? of(now.framesOfBees, $localize`frames of bees`) : $localize`not counted`}${beside(expected?.bees)}`,
       },
       {
         name: 'Brood',
         text: some
-          ? `${of(now.brood, 'frames')}${beside(expected?.brood)}: eggs ${decimal(now.eggs.value)}, larvae ${decimal(now.larvae.value)}, sealed ${decimal(now.sealedWorker.value)}`
-          : 'not read',
+          ? $localize`${of(now.brood, 'frames')}${beside(expected?.brood)}\: eggs ${decimal(now.eggs.value)}, larvae ${decimal(now.larvae.value)}, sealed ${decimal(now.sealedWorker.value)}`
+          : $localize`not read`,
       },
       {
         name: 'Food',
         text: some
-          ? `${of(now.storesKg, 'kg')}${beside(expected?.storesKg)}, pollen ${decimal(now.pollen.value)} frames`
-          : 'not read',
+          ? $localize`${of(now.storesKg, 'kg')}${beside(expected?.storesKg)}, pollen ${decimal(now.pollen.value)} frames`
+          : $localize`not read`,
       },
     ];
   });

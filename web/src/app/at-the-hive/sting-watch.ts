@@ -6,7 +6,7 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { Clock } from '../people/clock';
 import { Alarm } from './alarm';
 import { HiveCards } from './cards/hive-cards';
-import { SaidPipe } from '../ui/words';
+import { SaidPipe, said } from '../language/words';
 
 /** Keeps an eye on whoever was stung: when to ask, what was answered, and the emergency card where it goes beyond the sting. */
 @Component({
@@ -19,11 +19,10 @@ import { SaidPipe } from '../ui/words';
         [attr.role]="each.state === 'watch' ? 'group' : 'alert'"
         [attr.aria-label]="each.name + ', stung'"
       >
-        <p>
-          <b>{{ each.name }}</b> was stung {{ each.stings > 1 ? each.stings + ' times, last' : '' }}
-          {{ each.minutes < 1 ? 'just now' : each.whole + ' min ago'
-          }}{{ each.reaction ? ', now ' + (words[each.reaction] | said) : '' }}.
-          {{ each.says | said }}
+        <p i18n>
+          <b>{{ each.name }}</b> was stung {each.stings > 1, select, true {{{ each.stings }} times, last} other {}}
+          {each.minutes < 1, select, true {just now} other {{{ each.whole }} min ago}
+          }{each.now === '', select, true {} other {, now {{ each.now }}}}. {{ each.says | said }}
         </p>
         <div class="row" role="group" [attr.aria-label]="'How ' + each.name + ' is'">
           @for (reaction of reactions; track reaction) {
@@ -87,7 +86,12 @@ export class StingWatchStrip {
   protected readonly watched = computed(() =>
     stingWatches(this.record().stings, this.record().stingsAskedAfter, this.now())
       .filter(({ state }) => state !== 'over')
-      .map((each) => ({ ...each, whole: Math.floor(each.minutes), name: this.names().get(each.person) ?? 'Somebody' })),
+      .map((each) => ({
+        ...each,
+        whole: Math.floor(each.minutes),
+        now: each.reaction ? said(REACTION_TEXT[each.reaction]) : '',
+        name: this.names().get(each.person) ?? $localize`Somebody`,
+      })),
   );
   /** By itself, so that the alarm rings when somebody is to be asked and not with every tick. */
   private readonly toAsk = computed(() => this.watched().filter(({ state }) => state === 'ask-now').length);

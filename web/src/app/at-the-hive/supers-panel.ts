@@ -7,12 +7,12 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { decimal } from '../ui/format';
 import { Choice } from './choice';
 import { Count } from './count';
-import { named, SaidPipe } from '../ui/words';
+import { named, SaidPipe } from '../language/words';
 
-const FEELS = ['light', 'half', 'nearly full', 'full'] as const;
+const FEELS = ['light', 'half', 'nearly-full', 'full'] as const;
 type Feel = (typeof FEELS)[number];
 /** Part of a full box's honey that each feel stands for. Common practice. */
-const FEEL_SHARE: Readonly<Record<Feel, number>> = { light: 0.1, half: 0.5, 'nearly full': 0.8, full: 1 };
+const FEEL_SHARE: Readonly<Record<Feel, number>> = { light: 0.1, half: 0.5, 'nearly-full': 0.8, full: 1 };
 const feltKg = (layer: BoxLayer, feel: Feel): number =>
   boxWeight(layer, { honeySides: layer.frames * 2 * FEEL_SHARE[feel], nectarSides: 0, broodSides: 0 });
 
@@ -30,7 +30,7 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
           <p class="caution">{{ guard.says | said }}</p>
         }
         @if (box.brood) {
-          <p class="stop">
+          <p class="stop" i18n>
             Brood in {{ box.layer.id }}: is the queen above the excluder? Bees will not leave brood by an escape, and
             drones caught up here cannot get out. Look for her, or look again at the excluder.
           </p>
@@ -45,25 +45,39 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
             [class.sel]="box.off"
             [attr.aria-pressed]="box.off"
             (click)="toggle(box.layer)"
+            i18n
           >
-            {{ box.off ? 'is off, upright on a stand' : 'Lift it off' }}
+            {!!box.off, select, true {is off, upright on a stand} other {Lift it off}}
           </button>
-          <button type="button" class="big" (click)="framesOf.emit(box.layer)">Look at its frames</button>
+          <button type="button" class="big" (click)="framesOf.emit(box.layer)" i18n>Look at its frames</button>
           <button
             type="button"
             class="big"
             [class.some]="box.tipped"
             [disabled]="box.tipped"
             (click)="desk.enter({ kind: 'box-tipped', box: box.layer.id })"
+            i18n
           >
-            {{ box.tipped ? 'lay on its side: respace' : 'It lay on its side' }}
+            {!!box.tipped, select, true {lay on its side: respace} other {It lay on its side}}
           </button>
         </div>
-        <bc-choice legend="By its lift" [options]="feels" [value]="box.feel" (chosen)="feel(box.layer, $event)" />
-        <bc-count legend="On the scale, kg" [value]="box.kg" [most]="80" (counted)="weigh(box.layer, $event)" />
+        <bc-choice
+          legend="By its lift"
+          i18n-legend
+          [options]="feels"
+          [value]="box.feel"
+          (chosen)="feel(box.layer, $event)"
+        />
+        <bc-count
+          legend="On the scale, kg"
+          i18n-legend
+          [value]="box.kg"
+          [most]="80"
+          (counted)="weigh(box.layer, $event)"
+        />
       </section>
     } @empty {
-      <p>No super stands on this hive.</p>
+      <p i18n>No super stands on this hive.</p>
     }
   `,
   styleUrl: './hive-parts.scss',
@@ -112,12 +126,12 @@ export class SupersPanel {
         return {
           layer,
           expected: lift?.kg
-            ? `about ${decimal(lift.kg)} kg${lift.lift ? `: ${named('lift', lift.lift)}` : ''}`
-            : 'weight not known: judge before you lift',
+            ? $localize`about ${decimal(lift.kg)} kg${lift.lift ? `: ${named('lift', lift.lift)}` : ''}`
+            : $localize`weight not known: judge before you lift`,
           off: record.partsOff.includes(layer.id),
           tipped: record.tipped.includes(layer.id),
           brood: sides.some(({ side }) => BROOD.some((letter) => shows(side, letter))),
-          guards: guardsOf({ do: 'lift box', box: layer.id }, this.facts()),
+          guards: guardsOf({ do: 'lift-box', box: layer.id }, this.facts()),
           spacing: spacingVerdict('super', layer.frames, BOXES[layer.box].frames, bare),
           feel: FEELS.find((feel) => felt?.what === 'weight' && felt.kg === feltKg(layer, feel)) ?? null,
           kg: kg?.what === 'weight' ? kg.kg : null,

@@ -9,21 +9,35 @@ import { ViewDesk } from '../api/view-desk';
   imports: [ReactiveFormsModule],
   template: `
     <section class="sheet" aria-labelledby="rules-title">
-      <h2 id="rules-title">House rules</h2>
+      <h2 id="rules-title" i18n>House rules</h2>
       <form class="fields" [formGroup]="form" (ngSubmit)="save()">
         <label class="tick"
-          ><input type="checkbox" formControlName="catchCells" /> Catch queen cells in swarm season</label
+          ><input type="checkbox" formControlName="catchCells" /><ng-container i18n>
+            Catch queen cells in swarm season</ng-container
+          ></label
         >
         <label
-          >Days between looks then <input type="number" min="3" max="21" formControlName="swarmIntervalDays"
+          ><ng-container i18n>Days between looks then </ng-container
+          ><input type="number" min="3" max="21" formControlName="swarmIntervalDays"
         /></label>
-        <label>Rest after frames came out <input type="number" min="0" max="21" formControlName="restDays" /></label>
-        <label>Openings in 30 days <input type="number" min="1" max="30" formControlName="openings" /></label>
-        <label>Minutes open <input type="number" min="10" max="1200" formControlName="minutes" /></label>
-        <label>Stings <input type="number" min="1" max="200" formControlName="stings" /></label>
-        <button class="btn" type="submit" [disabled]="form.invalid || form.pristine">Keep</button>
+        <label
+          ><ng-container i18n>Rest after frames came out </ng-container
+          ><input type="number" min="0" max="21" formControlName="restDays"
+        /></label>
+        <label
+          ><ng-container i18n>Openings in 30 days </ng-container
+          ><input type="number" min="1" max="30" formControlName="openings"
+        /></label>
+        <label
+          ><ng-container i18n>Minutes open </ng-container
+          ><input type="number" min="10" max="1200" formControlName="minutes"
+        /></label>
+        <label
+          ><ng-container i18n>Stings </ng-container><input type="number" min="1" max="200" formControlName="stings"
+        /></label>
+        <button class="btn" type="submit" [disabled]="form.invalid || form.pristine" i18n>Keep</button>
       </form>
-      <p class="quiet">
+      <p class="quiet" i18n>
         Seven days, where no swarm may be lost: a cell is sealed on day 8. The other school looks every 10 to 15 days
         and takes a swarm now and then; each opening costs the bees part of a day.
       </p>

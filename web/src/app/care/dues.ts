@@ -10,7 +10,7 @@ import { dateText, decimal } from '../ui/format';
 import { CareRules } from './care-rules';
 import { EventForm, type LoggedEvent } from './event-form';
 import { ExpectedCard } from './expected-card';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 type Sorting = 'date' | 'hive';
 
@@ -61,7 +61,7 @@ export class Dues {
             {
               hive: colony.hive,
               number: colony.number,
-              head: colony.starvation.level === 'feed-now' ? 'Feed now' : 'Food: watch',
+              head: colony.starvation.level === 'feed-now' ? $localize`Feed now` : $localize`Food: watch`,
               text: colony.starvation.reasons.join('; '),
               urgent: colony.starvation.level === 'feed-now',
             },
@@ -72,9 +72,9 @@ export class Dues {
             {
               hive: colony.hive,
               number: colony.number,
-              head: colony.swarm.level === 'leaving' ? 'About to swarm' : 'Swarm risk',
+              head: colony.swarm.level === 'leaving' ? $localize`About to swarm` : $localize`Swarm risk`,
               text: colony.swarm.window
-                ? `${dayAndMonth(colony.swarm.window.from)} to ${dayAndMonth(colony.swarm.window.to)}: ${colony.swarm.reasons.join('; ')}`
+                ? $localize`${dayAndMonth(colony.swarm.window.from)} to ${dayAndMonth(colony.swarm.window.to)}\: ${colony.swarm.reasons.join('; ')}`
                 : colony.swarm.reasons.join('; '),
               urgent: colony.swarm.level === 'leaving',
             },
@@ -84,9 +84,9 @@ export class Dues {
   );
 
   protected when(days: number, begins: number): string {
-    if (days < 0) return days === -1 ? '1 day late' : `${-days} days late`;
-    if (begins > 0) return begins === days ? `in ${days} days` : `in ${begins} to ${days} days`;
-    return days === 0 ? 'today' : days === 1 ? 'by tomorrow' : `within ${days} days`;
+    if (days < 0) return days === -1 ? $localize`1 day late` : $localize`${-days} days late`;
+    if (begins > 0) return begins === days ? $localize`in ${days} days` : $localize`in ${begins} to ${days} days`;
+    return days === 0 ? 'today' : days === 1 ? $localize`by tomorrow` : $localize`within ${days} days`;
   }
 
   protected open(hive: string): void {

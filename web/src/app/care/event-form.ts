@@ -4,37 +4,37 @@ import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angula
 import type { ColonyCalendar, endpoints } from '@brave-comb/contract';
 import { dayAndMonth } from '@brave-comb/core/units';
 import type { Sent } from '../api/contract-client';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 /** Kinds of entry, in the words of the work. */
 const KINDS = {
-  feed: 'Fed',
-  patty: 'Protein patty given',
-  'feeder-empty': 'Feeder found empty or taken off',
-  'super-on': 'Super put on',
-  'super-off': 'Super taken off',
-  'super-left-as-winter-food': 'Super left on as winter food',
-  queen: 'Queen or queen cell',
-  'eggs-seen': 'Eggs seen: she lays',
-  treatment: 'Treatment given',
-  'treatment-out': 'Treatment taken out',
-  'drone-comb-in': 'Drone comb put in',
-  'drone-comb-out': 'Drone comb taken out',
-  'brood-stopped': 'Laying stopped (caged, brood taken)',
-  hived: 'Hived here',
-  suspicion: 'Suspicion of disease',
-  'suspicion-settled': 'Suspicion settled',
-  'ordered-by-the-inspector': 'Ordered by the inspector',
+  feed: $localize`Fed`,
+  patty: $localize`Protein patty given`,
+  'feeder-empty': $localize`Feeder found empty or taken off`,
+  'super-on': $localize`Super put on`,
+  'super-off': $localize`Super taken off`,
+  'super-left-as-winter-food': $localize`Super left on as winter food`,
+  queen: $localize`Queen or queen cell`,
+  'eggs-seen': $localize`Eggs seen: she lays`,
+  treatment: $localize`Treatment given`,
+  'treatment-out': $localize`Treatment taken out`,
+  'drone-comb-in': $localize`Drone comb put in`,
+  'drone-comb-out': $localize`Drone comb taken out`,
+  'brood-stopped': $localize`Laying stopped (caged, brood taken)`,
+  hived: $localize`Hived here`,
+  suspicion: $localize`Suspicion of disease`,
+  'suspicion-settled': $localize`Suspicion settled`,
+  'ordered-by-the-inspector': $localize`Ordered by the inspector`,
 } as const;
 type Kind = keyof typeof KINDS;
 
 const QUEEN_STARTS = {
-  'cell-sealed': 'sealed queen cell seen',
-  'cell-with-larva': 'open cell with a larva seen',
-  'queen-lost': 'queen lost or taken out',
-  'virgin-emerged': 'virgin queen emerged',
-  'cell-put-in': 'ripe cell put in',
-  'queen-put-in': 'laying queen put in',
+  'cell-sealed': $localize`sealed queen cell seen`,
+  'cell-with-larva': $localize`open cell with a larva seen`,
+  'queen-lost': $localize`queen lost or taken out`,
+  'virgin-emerged': $localize`virgin queen emerged`,
+  'cell-put-in': $localize`ripe cell put in`,
+  'queen-put-in': $localize`laying queen put in`,
 } as const;
 const HIVED = ['package', 'swarm', 'late-swarm', 'nucleus', 'split-with-the-queen', 'split-without-a-queen'] as const;
 const FEEDS = ['thin-syrup', 'thick-syrup', 'fondant', 'dry-sugar'] as const;
@@ -47,42 +47,50 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
   selector: 'bc-event-form',
   imports: [Named, ReactiveFormsModule],
   template: `
-    <h3>Log for hive {{ hive() }}</h3>
+    <h3 i18n>Log for hive {{ hive() }}</h3>
     <form class="fields" [formGroup]="form" (ngSubmit)="submit()">
       <label>
-        What
-        <select formControlName="kind" (change)="kind.set(form.controls.kind.value)">
+        <ng-container i18n>What </ng-container
+        ><select formControlName="kind" (change)="kind.set(form.controls.kind.value)">
           @for (option of kinds; track option.kind) {
             <option [value]="option.kind">{{ option.name }}</option>
           }
         </select>
       </label>
       <label>
-        Day
-        <input type="date" formControlName="date" [max]="today()" required />
+        <ng-container i18n>Day </ng-container><input type="date" formControlName="date" [max]="today()" required />
       </label>
       @switch (kind()) {
         @case ('feed') {
           <label>
-            Feed
-            <select formControlName="what">
+            <ng-container i18n>Feed </ng-container
+            ><select formControlName="what">
               @for (option of feeds; track option) {
                 <option [value]="option">{{ option | named: 'feed' }}</option>
               }
             </select>
           </label>
-          <label>kg <input type="number" min="0.1" max="40" step="0.1" formControlName="kg" /></label>
+          <label
+            ><ng-container i18n>kg </ng-container
+            ><input type="number" min="0.1" max="40" step="0.1" formControlName="kg"
+          /></label>
         }
         @case ('patty') {
-          <label>kg <input type="number" min="0.05" max="5" step="0.05" formControlName="kg" /></label>
+          <label
+            ><ng-container i18n>kg </ng-container
+            ><input type="number" min="0.05" max="5" step="0.05" formControlName="kg"
+          /></label>
         }
         @case ('super-on') {
-          <label>Holds, kg <input type="number" min="1" max="40" step="0.5" formControlName="kg" /></label>
+          <label
+            ><ng-container i18n>Holds, kg </ng-container
+            ><input type="number" min="1" max="40" step="0.5" formControlName="kg"
+          /></label>
         }
         @case ('queen') {
           <label>
-            Begins with
-            <select formControlName="start">
+            <ng-container i18n>Begins with </ng-container
+            ><select formControlName="start">
               @for (option of starts; track option.start) {
                 <option [value]="option.start">{{ option.name }}</option>
               }
@@ -91,8 +99,8 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
         }
         @case ('hived') {
           <label>
-            As
-            <select formControlName="as">
+            <ng-container i18n>As </ng-container
+            ><select formControlName="as">
               @for (option of hived; track option) {
                 <option [value]="option">{{ option | named: 'newColony' }}</option>
               }
@@ -100,16 +108,21 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
           </label>
         }
         @case ('ordered-by-the-inspector') {
-          <label>What, and by whom <input type="text" maxlength="300" formControlName="text" /></label>
+          <label
+            ><ng-container i18n>What, and by whom </ng-container
+            ><input type="text" maxlength="300" formControlName="text"
+          /></label>
         }
         @case ('suspicion') {
-          <label>Of <input type="text" maxlength="120" formControlName="text" /></label>
+          <label
+            ><ng-container i18n>Of </ng-container><input type="text" maxlength="120" formControlName="text"
+          /></label>
         }
         @case ('treatment-out') {
           <label>
-            Which
-            <select formControlName="medicine">
-              <option value="">all that is in the hive</option>
+            <ng-container i18n>Which </ng-container
+            ><select formControlName="medicine">
+              <option value="" i18n>all that is in the hive</option>
               @for (medicine of inHive(); track medicine) {
                 <option [value]="medicine">{{ medicine }}</option>
               }
@@ -117,20 +130,36 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
           </label>
         }
         @case ('treatment') {
-          <label>Active ingredient, form <input type="text" maxlength="120" formControlName="text" /></label>
-          <label>Doses <input type="number" min="1" max="20" formControlName="doses" /></label>
-          <label>Days between <input type="number" min="1" max="365" formControlName="repeatAfter" /></label>
-          <label>Out after, days <input type="number" min="1" max="365" formControlName="removeAfter" /></label>
-          <label>Withdrawal, days <input type="number" min="0" max="365" formControlName="withdrawal" /></label>
+          <label
+            ><ng-container i18n>Active ingredient, form </ng-container
+            ><input type="text" maxlength="120" formControlName="text"
+          /></label>
+          <label
+            ><ng-container i18n>Doses </ng-container><input type="number" min="1" max="20" formControlName="doses"
+          /></label>
+          <label
+            ><ng-container i18n>Days between </ng-container
+            ><input type="number" min="1" max="365" formControlName="repeatAfter"
+          /></label>
+          <label
+            ><ng-container i18n>Out after, days </ng-container
+            ><input type="number" min="1" max="365" formControlName="removeAfter"
+          /></label>
+          <label
+            ><ng-container i18n>Withdrawal, days </ng-container
+            ><input type="number" min="0" max="365" formControlName="withdrawal"
+          /></label>
           <label class="tick">
-            <input type="checkbox" formControlName="supersAllowed" /> The label allows it with honey supers on
+            <input type="checkbox" formControlName="supersAllowed" /><ng-container i18n>
+              The label allows it with honey supers on</ng-container
+            >
           </label>
         }
       }
-      <button class="btn" type="submit">Log it</button>
+      <button class="btn" type="submit" i18n>Log it</button>
     </form>
     @if (kind() === 'treatment') {
-      <p class="caution">
+      <p class="caution" i18n>
         Take every figure from the label: it, local law and the vet decide. Gloves, goggles and mask as the label says;
         never near open food, and never more than one person breathes the vapour.
       </p>
@@ -139,7 +168,7 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
       <p class="caution" role="alert">{{ text }}</p>
     }
     @if (kind() === 'suspicion') {
-      <p class="caution">
+      <p class="caution" i18n>
         Some diseases must be reported at once: stop, close the hive, move nothing, and call the bee inspector. Local
         law decides.
       </p>
@@ -210,15 +239,15 @@ export class EventForm {
     const honey = this.honey();
     if (!honey) return null;
     if (this.kind() === 'feed' && honey.standing.length > 0)
-      return `${honey.standing.join(' and ')} ${honey.standing.length === 1 ? 'stands' : 'stand'} on it: feed is carried up as well, and its honey is then not for people. Take supers for harvest off first; only starving bees come before that.`;
+      return $localize`${honey.standing.join(' and ')} ${honey.standing.length === 1 ? 'stands' : 'stand'} on it: feed is carried up as well, and its honey is then not for people. Take supers for harvest off first; only starving bees come before that.`;
     if (this.kind() !== 'super-on') return null;
     const { date } = this.form.getRawValue();
     if (honey.superOnFrom && date < honey.superOnFrom)
-      return `A new super for harvest may go on from ${dayAndMonth(honey.superOnFrom)}: put on before, its honey is not for people. Mark the box, or wait.`;
+      return $localize`A new super for harvest may go on from ${dayAndMonth(honey.superOnFrom)}\: put on before, its honey is not for people. Mark the box, or wait.`;
     if (honey.fedUntil && date < honey.fedUntil)
-      return `They carry feed down until about ${dayAndMonth(honey.fedUntil)}: put on before, sugar goes into the super. Take the feeder off first, or mark the box as their own food.`;
+      return $localize`They carry feed down until about ${dayAndMonth(honey.fedUntil)}\: put on before, sugar goes into the super. Take the feeder off first, or mark the box as their own food.`;
     return honey.unknown.length > 0
-      ? `The withdrawal of ${honey.unknown.join(' and ')} was not entered: read the label before you put a super on.`
+      ? $localize`The withdrawal of ${honey.unknown.join(' and ')} was not entered: read the label before you put a super on.`
       : null;
   });
 
@@ -230,14 +259,16 @@ export class EventForm {
     if (this.tried() === 0) return null;
     this.entered();
     const { kind, date, text, kg, withdrawal } = this.form.getRawValue();
-    if (!date) return 'Give the day on which it was done.';
-    if (date > this.today()) return 'That day has not been yet.';
-    if (kind === 'treatment' && !text.trim()) return 'Name the active ingredient and its form, as on the label.';
+    if (!date) return $localize`Give the day on which it was done.`;
+    if (date > this.today()) return $localize`That day has not been yet.`;
+    if (kind === 'treatment' && !text.trim())
+      return $localize`Name the active ingredient and its form, as on the label.`;
     if (kind === 'treatment' && withdrawal === null)
-      return 'Give the withdrawal for honey in days, from the label: 0 if it says none.';
-    if (kind === 'ordered-by-the-inspector' && !text.trim()) return 'Say what the inspector ordered, and who.';
-    if (kind === 'suspicion' && !text.trim()) return 'Say what is suspected.';
-    if ((kind === 'feed' || kind === 'patty' || kind === 'super-on') && !(kg > 0)) return 'Give the weight in kg.';
+      return $localize`Give the withdrawal for honey in days, from the label: 0 if it says none.`;
+    if (kind === 'ordered-by-the-inspector' && !text.trim()) return $localize`Say what the inspector ordered, and who.`;
+    if (kind === 'suspicion' && !text.trim()) return $localize`Say what is suspected.`;
+    if ((kind === 'feed' || kind === 'patty' || kind === 'super-on') && !(kg > 0))
+      return $localize`Give the weight in kg.`;
     return null;
   });
 

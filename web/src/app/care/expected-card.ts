@@ -1,14 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { ExpectedState } from '@brave-comb/contract';
 import { decimal } from '../ui/format';
-import { Named } from '../ui/words';
+import { named } from '../language/words';
 
 /** What a colony should look like today, before it is opened. */
 @Component({
   selector: 'bc-expected-card',
-  imports: [Named],
   template: `
-    <h3>Expect today</h3>
+    <h3 i18n>Expect today</h3>
     @if (expected().stale; as why) {
       <p>{{ why }}</p>
     } @else {
@@ -22,15 +21,15 @@ import { Named } from '../ui/words';
           </div>
         }
         <div>
-          <dt>Mood</dt>
+          <dt i18n>Mood</dt>
           <dd>{{ expected().mood }}</dd>
         </div>
       </dl>
     }
     <p class="quiet">
-      From the record of {{ expected().days }} days ago{{
-        expected().phase ? ', now ' + (expected().phase! | named: 'phase') : ''
-      }}.
+      <ng-container i18n
+        >From the record of {{ expected().days }} days ago{!!phase(), select, true {, now {{ phase() }}} other {}}.
+      </ng-container>
       @for (why of expected().because; track why) {
         <span>{{ why }}. </span>
       }
@@ -67,21 +66,25 @@ import { Named } from '../ui/words';
 })
 export class ExpectedCard {
   readonly expected = input.required<ExpectedState>();
+  protected readonly phase = computed(() => {
+    const { phase } = this.expected();
+    return phase ? named('phase', phase) : '';
+  });
   protected readonly lines = computed(() => {
     const { bees, eggs, larvae, sealed, drone, storesKg } = this.expected();
     const line = (name: string, { value, low, high }: ExpectedState['bees'], unit: string) => ({
       name,
       value: decimal(value),
       unit,
-      range: `${decimal(low)} to ${decimal(high)}`,
+      range: $localize`${decimal(low)} to ${decimal(high)}`,
     });
     return [
-      line('Bees', bees, 'frames'),
-      line('Eggs', eggs, 'frames'),
-      line('Larvae', larvae, 'frames'),
-      line('Sealed', sealed, 'frames'),
-      line('Drone brood', drone, 'frames'),
-      line('Stores', storesKg, 'kg'),
+      line($localize`Bees`, bees, 'frames'),
+      line($localize`Eggs`, eggs, 'frames'),
+      line($localize`Larvae`, larvae, 'frames'),
+      line($localize`Sealed`, sealed, 'frames'),
+      line($localize`Drone brood`, drone, 'frames'),
+      line($localize`Stores`, storesKg, 'kg'),
     ];
   });
 }

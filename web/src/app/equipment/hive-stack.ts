@@ -22,10 +22,10 @@ const HEIGHT: Readonly<Record<Exclude<Layer['kind'], 'box'>, number>> = {
 
 const NAMES: Readonly<Record<Exclude<Layer['kind'], 'box'>, string>> = {
   roof: 'roof',
-  'crown-board': 'crown board',
+  'crown-board': $localize`crown board`,
   excluder: 'excluder',
-  escape: 'escape board',
-  spacer: 'empty rim',
+  escape: $localize`escape board`,
+  spacer: $localize`empty rim`,
   feeder: 'feeder',
   floor: 'floor',
 };
@@ -180,7 +180,7 @@ export class HiveStack {
   protected readonly textX = computed(() => this.boxWidth() + this.shift() + 9);
   protected readonly label = computed(
     () =>
-      `Hive from the roof down: ${[...this.parts()]
+      $localize`Hive from the roof down: ${[...this.parts()]
         .reverse()
         .map(({ layer, text }) =>
           [partName(layer), text === partName(layer) ? '' : text, this.off().includes(layer.id) ? 'off' : '']

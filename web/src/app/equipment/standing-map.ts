@@ -80,7 +80,7 @@ export class StandingMap {
   protected readonly lane =
     arc()({ innerRadius: 0, outerRadius: FLIGHT_LANE.metres * METRE, startAngle: -HALF, endAngle: HALF }) ?? '';
   protected readonly name = computed(
-    () => `Where to stand at hive ${this.number()}: ${this.standing().says.join(' ')}`,
+    () => $localize`Where to stand at hive ${this.number()}\: ${this.standing().says.join(' ')}`,
   );
   protected readonly hives = computed(() => {
     const { faces, neighbours } = this.standing();

@@ -7,19 +7,19 @@ import { Store } from '@ngrx/store';
 import { type Aside, DeviceStore } from '../device/device-store';
 import { InspectionEvents } from './inspection.feature';
 import { Outbox } from './outbox';
-import { said } from '../ui/words';
+import { said } from '../language/words';
 
 /** What the server would not have, each with why and what can be done: it stays here until somebody says. */
 @Component({
   selector: 'bc-aside-card',
   imports: [MatButton, MatDialogModule],
   template: `
-    <h2 mat-dialog-title>Could not be kept</h2>
+    <h2 mat-dialog-title i18n>Could not be kept</h2>
     <mat-dialog-content>
       @if (device.aside().length === 0) {
-        <p>Nothing any more.</p>
+        <p i18n>Nothing any more.</p>
       } @else {
-        <p>These are only on this device. All else is sent as usual.</p>
+        <p i18n>These are only on this device. All else is sent as usual.</p>
       }
       <ul>
         @for (each of device.aside(); track each.id) {
@@ -27,9 +27,9 @@ import { said } from '../ui/words';
             <b>{{ words(each) }}</b>
             <p>{{ each.problem.message }}</p>
             <p class="row">
-              <button type="button" matButton="filled" (click)="again(each)">Send it again</button>
+              <button type="button" matButton="filled" (click)="again(each)" i18n>Send it again</button>
               @if (sure === each.id) {
-                <button type="button" matButton="outlined" (click)="drop(each)">Throw away for good</button>
+                <button type="button" matButton="outlined" (click)="drop(each)" i18n>Throw away for good</button>
               } @else {
                 <button type="button" matButton="outlined" (click)="sure = each.id">{{ leave(each) }}</button>
               }
@@ -39,7 +39,7 @@ import { said } from '../ui/words';
       </ul>
     </mat-dialog-content>
     <mat-dialog-actions>
-      <button type="button" matButton="outlined" mat-dialog-close>Close</button>
+      <button type="button" matButton="outlined" mat-dialog-close i18n>Close</button>
     </mat-dialog-actions>
   `,
   styles: `
@@ -69,15 +69,15 @@ export class AsideCard {
 
   protected words(each: Aside): string {
     if (each.kind === 'entry') return upperFirst(said(entryText(each.entry.entry.body)));
-    if (each.kind === 'attachment') return each.attachment.type === 'image/jpeg' ? 'A photo' : 'A spoken note';
+    if (each.kind === 'attachment') return each.attachment.type === 'image/jpeg' ? 'A photo' : $localize`A spoken note`;
     const entries = `${each.entries} ${each.entries === 1 ? 'entry' : 'entries'}`;
-    return `The visit of ${each.hive === null ? 'a hive' : `hive ${each.hive}`}, with ${entries}`;
+    return $localize`The visit of ${each.hive === null ? 'a hive' : $localize`hive ${each.hive}`}, with ${entries}`;
   }
 
   protected leave(each: Aside): string {
     return each.kind === 'start' && each.entries > 0
-      ? `Throw it and its ${each.entries} entries away`
-      : 'Throw it away';
+      ? $localize`Throw it and its ${each.entries} entries away`
+      : $localize`Throw it away`;
   }
 
   protected async again(each: Aside): Promise<void> {

@@ -13,14 +13,14 @@ import { DeviceStore } from '../device/device-store';
   template: `
     @switch (onSignIn() ? null : ended()) {
       @case ('over') {
-        <p class="bad" role="alert">
+        <p class="bad" role="alert" i18n>
           Your sign-in here has ended. What you enter stays on this device under your name and is sent when you sign in
           again.
           <a matButton="outlined" routerLink="/sign-in" [queryParams]="{ back: router.url }">Sign in again</a>
         </p>
       }
       @case ('somebody-else') {
-        <p class="bad" role="alert">
+        <p class="bad" role="alert" i18n>
           Somebody else has signed in on this device. What you enter here stays under your name and is sent when you
           sign in again.
           <a matButton="outlined" href="/">Show theirs</a>
@@ -29,14 +29,15 @@ import { DeviceStore } from '../device/device-store';
     }
     @if (count(); as many) {
       <p class="bad" role="alert">
-        {{ many === 1 ? 'Something that you entered' : many + ' things that you entered' }} could not be kept.
-        <button type="button" matButton="outlined" (click)="open()">See why</button>
+        <ng-container i18n
+          >{many, plural, =1 {Something that you entered} other {{{ many }} things that you entered}} could not be kept. </ng-container
+        ><button type="button" matButton="outlined" (click)="open()" i18n>See why</button>
       </p>
     }
     @if (device.sealed(); as sealed) {
-      <p role="status">
-        {{ sealed }} {{ sealed === 1 ? 'entry' : 'entries' }} of the person signed in before
-        {{ sealed === 1 ? 'waits here. It is' : 'wait here. They are' }} sent when that person signs in here again.
+      <p role="status" i18n>
+        {{ sealed }} {sealed, plural, =1 {entry} other {entries}} of the person signed in before
+        {sealed, plural, =1 {waits here. It is} other {wait here. They are}} sent when that person signs in here again.
       </p>
     }
   `,

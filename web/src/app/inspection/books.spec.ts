@@ -129,7 +129,7 @@ describe('the day on this device', () => {
     const part = await line({ ...some, state: 'partly', missing: ['6'] });
     expect(part.words).toContain('hive 6 did not come');
     expect(part.element.querySelector('.part')).not.toBeNull();
-    expect((await line({ ...some, state: 'page only' })).words).toContain('leave it open');
+    expect((await line({ ...some, state: 'page-only' })).words).toContain('leave it open');
     expect((await line(null)).words).toContain('Fetching');
     expect((await line({ ...some, session: 'other', state: 'ready' })).words).toContain('Fetching');
   });

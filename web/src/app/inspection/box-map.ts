@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { type FrameSide, type FrameSides, type Letter, eighthsLeft } from '@brave-comb/core/inspection';
+import type { CombCarrier } from '@brave-comb/core/equipment';
+import { named } from '../language/words';
 import { sideInWords } from './comb-portrait';
 
 /** From the middle of a slice outward. */
@@ -239,7 +241,7 @@ export class BoxMap {
   readonly name = input('Box from above');
   readonly choosable = input(false);
   /** What a comb hangs from, as it is read out. */
-  readonly carrier = input<'Frame' | 'Bar'>('Frame');
+  readonly carrier = input<CombCarrier>('frame');
   readonly chosen = output<number>();
 
   protected readonly wall = computed(() => (this.width() > 300 ? 7 : 4));
@@ -255,7 +257,7 @@ export class BoxMap {
 
   protected readonly label = computed(() => {
     const read = this.frames().filter((frame) => frame.low ?? frame.high).length;
-    return `${this.name()}: ${this.frames().length} frames, ${read} read`;
+    return $localize`${this.name()}\: ${this.frames().length} frames, ${read} read`;
   });
 
   protected readonly drawn = computed(() => {
@@ -280,7 +282,7 @@ export class BoxMap {
         face: current?.frame === number ? current.face : null,
         numbered: this.numbers() === 'all' || index === 0 || index === count - 1 || isCurrent,
         pointer: `M${x + width / 2 - 15} 0h30v${this.top() - 3}h-9l-6 4-6-4h-9z`,
-        label: `${this.carrier()} ${number}. Toward ${number - 1}: ${sideInWords(frame.low)}. Toward ${number + 1}: ${sideInWords(frame.high)}`,
+        label: $localize`${named('combCarrier', this.carrier())} ${number}. Toward ${number - 1}\: ${sideInWords(frame.low)}. Toward ${number + 1}\: ${sideInWords(frame.high)}`,
         queen: both.some((side) => side?.queen),
         cells: both.some((side) => (side?.cells ?? 0) > 0),
         doubtful: both.some((side) => side?.doubtful),

@@ -5,7 +5,7 @@ import { CONTENTS, LETTERS } from '@brave-comb/core/inspection';
 @Component({
   selector: 'bc-comb-legend',
   template: `
-    <ul aria-label="What the patterns mean">
+    <ul aria-label="What the patterns mean" i18n-aria-label>
       @for (letter of letters; track letter) {
         <li>
           <svg width="22" height="14" viewBox="0 0 22 14" aria-hidden="true">
@@ -22,7 +22,7 @@ import { CONTENTS, LETTERS } from '@brave-comb/core/inspection';
           {{ contents[letter] }}
         </li>
       }
-      <li><span class="queen" aria-hidden="true"></span>queen seen</li>
+      <li i18n><span class="queen" aria-hidden="true"></span>queen seen</li>
     </ul>
   `,
   styles: `

@@ -4,18 +4,18 @@ import { type Grain, nestZones } from './nest-zones';
 
 /** A side in words, for those who do not see it drawn. */
 export function sideInWords(side: FrameSide | null): string {
-  if (!side) return 'not read';
+  if (!side) return $localize`not read`;
   const parts = LETTERS.filter((letter) => side.eighths[letter]).map(
-    (letter) => `${side.eighths[letter]} eighths ${CONTENTS[letter]}`,
+    (letter) => $localize`${side.eighths[letter]} eighths ${CONTENTS[letter]}`,
   );
   return (
     [
       ...parts,
-      ...side.trace.map((letter) => `a few ${CONTENTS[letter]}`),
-      ...(side.queen ? ['queen seen'] : []),
-      ...(side.cells > 0 ? [`${side.cells} queen cells or cups`] : []),
+      ...side.trace.map((letter) => $localize`a few ${CONTENTS[letter]}`),
+      ...(side.queen ? [$localize`queen seen`] : []),
+      ...(side.cells > 0 ? [$localize`${side.cells} queen cells or cups`] : []),
       ...(side.doubtful ? ['doubtful'] : []),
-    ].join(', ') || 'nothing read yet'
+    ].join(', ') || $localize`nothing read yet`
   );
 }
 
@@ -192,7 +192,11 @@ export class CombPortrait {
     const zones = [...nestZones(side, 'l', this.seed())].sort((a, b) => b.spots.length - a.spots.length);
     return zones.map((zone) => {
       const eighths = zone.content ? (side.eighths[zone.content] ?? 0) : eighthsLeft(side);
-      const text = !zone.content ? `${eighths} left` : eighths ? `${eighths}${zone.content}` : `+${zone.content}`;
+      const text = !zone.content
+        ? $localize`${eighths} left`
+        : eighths
+          ? `${eighths}${zone.content}`
+          : `+${zone.content}`;
       const width = text.length * 11 + 12;
       const at = zone.spots.map(([u, v]) => ({
         x: x + Math.min(combWidth - width / 2 - 4, Math.max(width / 2 + 4, u * combWidth)),

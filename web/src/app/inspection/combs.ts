@@ -11,26 +11,26 @@ import { ViewState } from '../api/view-state';
     <bc-view-state [watched]="watched" name="The combs" />
     @if (watched.data(); as data) {
       <section class="sheet" aria-labelledby="stock-title">
-        <h1 id="stock-title">Combs in store</h1>
+        <h1 id="stock-title" i18n>Combs in store</h1>
         <ul class="stock">
           @for (each of data.stock; track each.store + each.kind) {
             <li>
               <b>{{ each.count }}</b> {{ each.kind }} <span>{{ each.store }}</span>
             </li>
           } @empty {
-            <li>Nothing is in store as far as the records go. Combs moved at the hive show up here.</li>
+            <li i18n>Nothing is in store as far as the records go. Combs moved at the hive show up here.</li>
           }
         </ul>
         @for (each of data.shortfall; track each.kind) {
-          <p class="short">
-            Short of {{ each.kind }}: {{ each.need }} asked for by {{ each.hives.length === 1 ? 'hive' : 'hives' }}
+          <p class="short" i18n>
+            Short of {{ each.kind }}: {{ each.need }} asked for by {each.hives.length, plural, =1 {hive} other {hives}}
             {{ each.hives.join(', ') }}, {{ each.have }} in store.
           </p>
         }
       </section>
       <section class="sheet" aria-labelledby="combs-title">
-        <h2 id="combs-title">By grade</h2>
-        <p class="row" role="group" aria-label="Grade">
+        <h2 id="combs-title" i18n>By grade</h2>
+        <p class="row" role="group" aria-label="Grade" i18n-aria-label>
           @for (grade of grades; track grade) {
             <button
               type="button"
@@ -47,11 +47,11 @@ import { ViewState } from '../api/view-state';
           <table class="plain-table">
             <thead>
               <tr>
-                <th scope="col">Comb</th>
-                <th scope="col">Kind</th>
-                <th scope="col">Where</th>
-                <th scope="col">From</th>
-                <th scope="col">Why</th>
+                <th scope="col" i18n>Comb</th>
+                <th scope="col" i18n>Kind</th>
+                <th scope="col" i18n>Where</th>
+                <th scope="col" i18n>From</th>
+                <th scope="col" i18n>Why</th>
               </tr>
             </thead>
             <tbody>
@@ -59,19 +59,18 @@ import { ViewState } from '../api/view-state';
                 <tr>
                   <th scope="row">{{ each.comb.label }}</th>
                   <td>{{ each.comb.kind }}{{ each.comb.since ? ', ' + each.comb.since : '' }}</td>
-                  <td>
-                    {{
-                      each.hiveNumber
-                        ? 'hive ' + each.hiveNumber + ', ' + each.box + ', place ' + each.place
-                        : each.store
-                    }}
+                  <td i18n>
+                    {!!each.hiveNumber, select,
+                      true {hive {{ each.hiveNumber }}, {{ each.box }}, place {{ each.place }}}
+                      other {{{ each.store }}}
+                    }
                   </td>
-                  <td>{{ each.donorNumber ? 'hive ' + each.donorNumber : '' }}</td>
+                  <td i18n>{!!each.donorNumber, select, true {hive {{ each.donorNumber }}} other {}}</td>
                   <td>{{ each.why }}</td>
                 </tr>
               } @empty {
                 <tr>
-                  <td colspan="5">
+                  <td colspan="5" i18n>
                     No comb of this grade is known. Combs become known at the first visit that closes.
                   </td>
                 </tr>
@@ -81,15 +80,15 @@ import { ViewState } from '../api/view-state';
         </div>
       </section>
       <section class="sheet" aria-labelledby="moves-title">
-        <h2 id="moves-title">Moves, newest first</h2>
+        <h2 id="moves-title" i18n>Moves, newest first</h2>
         <ul>
           @for (move of data.moves; track $index) {
-            <li>
+            <li i18n>
               {{ move.at.slice(0, 10) }} <b>{{ move.label }}</b> from {{ move.from }} to {{ move.to
               }}{{ move.reason ? ': ' + move.reason : '' }}
             </li>
           } @empty {
-            <li>No comb was moved yet.</li>
+            <li i18n>No comb was moved yet.</li>
           }
         </ul>
       </section>

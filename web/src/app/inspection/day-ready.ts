@@ -8,7 +8,7 @@ import { PreparedVisits } from './prepared-visits';
   selector: 'bc-day-ready',
   template: `
     <p role="status" [class.part]="part()">{{ says() }}</p>
-    <button type="button" class="link" [disabled]="fetching()" (click)="again()">Fetch it again</button>
+    <button type="button" class="link" [disabled]="fetching()" (click)="again()" i18n>Fetch it again</button>
   `,
   styles: `
     :host {
@@ -40,21 +40,21 @@ export class DayReadyLine {
     return ready?.session === this.sheet().session.id ? ready : null;
   });
   protected readonly fetching = computed(() => this.ready()?.state === 'fetching');
-  protected readonly part = computed(() => ['partly', 'page only'].includes(this.ready()?.state ?? ''));
+  protected readonly part = computed(() => ['partly', 'page-only'].includes(this.ready()?.state ?? ''));
   protected readonly says = computed(() => {
     const ready = this.ready();
-    if (!ready || ready.state === 'fetching') return 'Fetching the day for this device …';
+    if (!ready || ready.state === 'fetching') return $localize`Fetching the day for this device …`;
     const named = (numbers: readonly string[]) => `${numbers.length === 1 ? 'hive' : 'hives'} ${numbers.join(', ')}`;
     const at = timeOf(ready.at, this.sheet().session.zone);
     switch (ready.state) {
       case 'partly':
-        return `Not all is on this device: ${named(ready.missing)} did not come. Fetch it again where there is a signal.`;
-      case 'page only':
-        return `On this device: ${named(ready.hives)}. This browser cannot open the page again without signal: leave it open.`;
+        return $localize`Not all is on this device: ${named(ready.missing)} did not come. Fetch it again where there is a signal.`;
+      case 'page-only':
+        return $localize`On this device: ${named(ready.hives)}. This browser cannot open the page again without signal: leave it open.`;
       default:
         return ready.hives.length === 0
-          ? 'Every visit of the day is closed.'
-          : `Ready for a day without signal: ${named(ready.hives)} on this device since ${at}.`;
+          ? $localize`Every visit of the day is closed.`
+          : $localize`Ready for a day without signal: ${named(ready.hives)} on this device since ${at}.`;
     }
   });
 

@@ -9,17 +9,21 @@ import { type HiveShut, PreparedVisits } from './prepared-visits';
   template: `
     <main class="sheet">
       @if (problem(); as words) {
-        <h1>{{ words.unplanned ? 'This hive is not planned for now' : 'This hive cannot be opened here' }}</h1>
+        <h1 i18n>
+          {!!words.unplanned, select, true {This hive is not planned for now} other {This hive cannot be opened here}}
+        </h1>
         <p role="alert">{{ words.says }}</p>
         @if (words.unplanned) {
           <p>
-            <button type="button" class="btn" (click)="openAnyway()">Open it outside a planned session</button>
+            <button type="button" class="btn" (click)="openAnyway()" i18n>Open it outside a planned session</button>
           </p>
-          <p class="quiet">The visit is yours, without a trainee group, and stands in the record like any other.</p>
+          <p class="quiet" i18n>
+            The visit is yours, without a trainee group, and stands in the record like any other.
+          </p>
         }
-        <p><a routerLink="/ahead">To the day sheet</a></p>
+        <p><a routerLink="/ahead" i18n>To the day sheet</a></p>
       } @else {
-        <h1 role="status">Opening the visit …</h1>
+        <h1 role="status" i18n>Opening the visit …</h1>
       }
     </main>
   `,

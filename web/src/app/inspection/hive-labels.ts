@@ -13,18 +13,19 @@ import { ViewState } from '../api/view-state';
     <bc-view-state [watched]="watched" name="The hives" />
     @if (labels(); as all) {
       <section class="sheet" aria-labelledby="labels-title">
-        <h1 id="labels-title">Labels for the hives</h1>
+        <h1 id="labels-title" i18n>Labels for the hives</h1>
         @if (nowhere()) {
-          <p class="nowhere" role="alert">
+          <p class="nowhere" role="alert" i18n>
             No labels yet: nobody has said under which address phones reach this server, and {{ origin }} works on this
             computer only. Whoever runs the server starts it with PUBLIC_URL set to that address, as
             PUBLIC_URL=https://hives.example.org.
           </p>
         }
         <p class="how">
-          Print, cover with clear film, stick beside the entrance where rain does not run. Looking at one with a phone
-          opens that hive's visit{{ nowhere() ? '' : ' at ' + base() }}.
-          <button type="button" matButton="filled" [disabled]="nowhere()" (click)="print()">Print</button>
+          <ng-container i18n
+            >Print, cover with clear film, stick beside the entrance where rain does not run. Looking at one with a
+            phone opens that hive's visit{!!nowhere(), select, true {} other {&ngsp;at {{ base() }}}}. </ng-container
+          ><button type="button" matButton="filled" [disabled]="nowhere()" (click)="print()" i18n>Print</button>
         </p>
         <ul>
           @for (label of all; track label.id) {
@@ -33,7 +34,7 @@ import { ViewState } from '../api/view-state';
                 <div [innerHTML]="label.picture" role="img" [attr.aria-label]="'Label of hive ' + label.number"></div>
               }
               <p>
-                <b>Hive {{ label.number }}</b> {{ label.site }}
+                <b i18n>Hive {{ label.number }}</b> {{ label.site }}
               </p>
             </li>
           }

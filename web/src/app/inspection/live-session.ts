@@ -8,7 +8,7 @@ import { ContractClient } from '../api/contract-client';
 import { endpoints } from '../api/endpoints';
 import { Clock } from '../people/clock';
 import { liveEvents } from './live-events';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 /** All hives of the session for whoever leads it: clocks, moods, stings and warnings as they come. */
 @Component({
@@ -16,40 +16,40 @@ import { Named } from '../ui/words';
   imports: [Named, RouterLink],
   template: `
     <section class="sheet" aria-labelledby="live-title">
-      <h1 id="live-title">
+      <h1 id="live-title" i18n>
         Live <small role="status">{{ state() }}</small>
       </h1>
       @if (session() === null) {
-        <p>No session is planned. <a routerLink="/ahead">To the day sheet</a></p>
+        <p i18n>No session is planned. <a routerLink="/ahead">To the day sheet</a></p>
       }
       <ul>
         @for (row of rows(); track row.visit.visit) {
           <li [class.bad]="row.visit.warnings.length > 0">
             <h2>
-              <a [routerLink]="['/at-the-hive/visit', row.visit.visit]">Hive {{ row.visit.hiveNumber }}</a>
-              <small>{{ row.visit.group }} with {{ row.visit.supervisor }}</small>
+              <a [routerLink]="['/at-the-hive/visit', row.visit.visit]" i18n>Hive {{ row.visit.hiveNumber }}</a>
+              <small i18n>{{ row.visit.group }} with {{ row.visit.supervisor }}</small>
             </h2>
             <dl>
               <div>
-                <dt>Open</dt>
+                <dt i18n>Open</dt>
                 <dd [class.late]="row.clock.state === 'shut-now'" [class.soon]="row.clock.state === 'start-closing'">
                   {{ row.open }}
                 </dd>
               </div>
               <div>
-                <dt>Step</dt>
+                <dt i18n>Step</dt>
                 <dd>{{ row.visit.step | named: 'step' }}</dd>
               </div>
               <div>
-                <dt>Sides</dt>
-                <dd>{{ row.visit.sidesRead }} of {{ row.visit.sides }}</dd>
+                <dt i18n>Sides</dt>
+                <dd i18n>{{ row.visit.sidesRead }} of {{ row.visit.sides }}</dd>
               </div>
               <div>
-                <dt>Bees</dt>
+                <dt i18n>Bees</dt>
                 <dd>{{ row.mood }}</dd>
               </div>
               <div>
-                <dt>Stings</dt>
+                <dt i18n>Stings</dt>
                 <dd>{{ row.visit.stings }}</dd>
               </div>
             </dl>
@@ -59,15 +59,15 @@ import { Named } from '../ui/words';
           </li>
         } @empty {
           @if (live()) {
-            <li>No hive of this session is open yet.</li>
+            <li i18n>No hive of this session is open yet.</li>
           }
         }
       </ul>
       @if (live()?.waiting?.length) {
         <p>
-          Not opened yet:
+          <ng-container i18n>Not opened yet: </ng-container>
           @for (each of live()!.waiting; track each.hiveNumber + each.group; let last = $last) {
-            {{ each.group }} at hive {{ each.hiveNumber }}{{ last ? '.' : ',' }}
+            <ng-container i18n>{{ each.group }} at hive {{ each.hiveNumber }}{{ last ? '.' : ',' }}</ng-container>
           }
         </p>
       }
@@ -145,7 +145,11 @@ export class LiveSessionScreen {
     ),
   );
   protected readonly state = computed(() =>
-    this.broken() ? 'the line broke: asking again every few seconds' : this.live() ? 'as it happens' : 'asking …',
+    this.broken()
+      ? $localize`the line broke: asking again every few seconds`
+      : this.live()
+        ? $localize`as it happens`
+        : 'asking …',
   );
   protected readonly rows = computed(() => (this.live()?.visits ?? []).map((visit) => this.row(visit)));
 
@@ -159,11 +163,11 @@ export class LiveSessionScreen {
       clock,
       open:
         clock.state === 'not-open'
-          ? 'not yet'
+          ? $localize`not yet`
           : clock.state === 'closed'
-            ? `closed after ${minutes} min`
-            : `${minutes} of ${visit.allowedMinutes} min`,
-      mood: visit.mood === null ? 'not noted' : MOODS[visit.mood - 1],
+            ? $localize`closed after ${minutes} min`
+            : $localize`${minutes} of ${visit.allowedMinutes} min`,
+      mood: visit.mood === null ? $localize`not noted` : MOODS[visit.mood - 1],
     };
   }
 }

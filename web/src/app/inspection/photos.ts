@@ -31,7 +31,7 @@ export class Photos {
     spot: Spot | null,
   ): Promise<{ readonly id: string } | { readonly problem: string }> {
     const visit = this.visit();
-    if (!visit) return { problem: 'No visit is open.' };
+    if (!visit) return { problem: $localize`No visit is open.` };
     const scaled = await this.scale(photo);
     if ('problem' in scaled) return scaled;
     const id = uuid();
@@ -51,7 +51,7 @@ export class Photos {
     const worker = new Worker(new URL('./photo.worker', import.meta.url), { type: 'module' });
     return new Promise<Scaled>((done) => {
       worker.onmessage = ({ data }: MessageEvent<Scaled>) => done(data);
-      worker.onerror = () => done({ problem: 'The photo cannot be read. Take it again.' });
+      worker.onerror = () => done({ problem: $localize`The photo cannot be read. Take it again.` });
       worker.postMessage(photo);
     }).finally(() => worker.terminate());
   }

@@ -16,8 +16,8 @@ const [WIDTH, HEIGHT, PAD] = [220, 56, 7];
     <bc-view-state [watched]="watched" name="The predictions" />
     @if (watched.data()) {
       <section class="sheet" aria-labelledby="predictions-title">
-        <h1 id="predictions-title">Predicted, then looked</h1>
-        <p class="quiet">
+        <h1 id="predictions-title" i18n>Predicted, then looked</h1>
+        <p class="quiet" i18n>
           Half of the score is for the main content of the side, half for the set of contents. A guess counts once the
           side was read.
         </p>
@@ -35,19 +35,19 @@ const [WIDTH, HEIGHT, PAD] = [220, 56, 7];
               <p>
                 <b>{{ person.says }}</b>
                 @if (person.missed) {
-                  <br />Overlooked most: {{ person.missed }}.
+                  <ng-container i18n><br />Overlooked most: {{ person.missed }}.</ng-container>
                 }
               </p>
               <p class="visits">
                 @for (visit of person.visits; track visit.visit) {
-                  <a [routerLink]="['/afterwards', visit.visit]"
+                  <a [routerLink]="['/afterwards', visit.visit]" i18n
                     >{{ visit.day }}, hive {{ visit.hiveNumber }}: {{ visit.tenths }} of 10 in {{ visit.guesses }}</a
                   >
                 }
               </p>
             </li>
           } @empty {
-            <li>Nobody has predicted a side yet. At the frames, "More" has "Predict this side".</li>
+            <li i18n>Nobody has predicted a side yet. At the frames, "More" has "Predict this side".</li>
           }
         </ul>
       </section>
@@ -137,7 +137,7 @@ export class PredictionsScreen {
           (point) => point.x,
           (point) => point.y,
         )(points),
-        says: `${Math.round(mean * 10)} of 10 over ${guesses} ${guesses === 1 ? 'guess' : 'guesses'}${trend}`,
+        says: $localize`${Math.round(mean * 10)} of 10 over ${guesses} ${guesses === 1 ? 'guess' : 'guesses'}${trend}`,
         missed: mostOf(visits.flatMap((visit) => visit.missed)),
         visits: visits.map((visit) => ({
           ...visit,

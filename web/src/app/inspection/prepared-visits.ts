@@ -13,7 +13,7 @@ import { Outbox } from './outbox';
 export interface DayReady {
   readonly session: string;
   /** "page only": the visits are here, but this browser cannot open the page again without signal. */
-  readonly state: 'fetching' | 'ready' | 'partly' | 'page only';
+  readonly state: 'fetching' | 'ready' | 'partly' | 'page-only';
   readonly hives: readonly string[];
   readonly missing: readonly string[];
   readonly at: string;
@@ -51,7 +51,7 @@ export class PreparedVisits {
       (got ? here : missing).push(hive.number);
     }
     const shell = 'serviceWorker' in navigator && (await navigator.serviceWorker.getRegistration()) !== undefined;
-    const state = missing.length > 0 ? 'partly' : shell ? 'ready' : 'page only';
+    const state = missing.length > 0 ? 'partly' : shell ? 'ready' : 'page-only';
     this.ready.set({ session, state, hives: here, missing, at: this.clock.instant() });
   }
 
@@ -92,7 +92,7 @@ export class PreparedVisits {
     const prepared = await this.device.preparedFor(hive);
     try {
       const session = within ?? prepared?.visit.session ?? (await this.sessionToday());
-      if (!session) return { says: 'No session of yours is planned for today.', unplanned: true };
+      if (!session) return { says: $localize`No session of yours is planned for today.`, unplanned: true };
       return await this.enter(session, hive);
     } catch (fault) {
       const { status, message } = fault as CallFault;

@@ -19,16 +19,16 @@ import { DeviceStore } from '../device/device-store';
     <bc-view-state [watched]="watched" name="The questions" />
     @if (watched.data(); as data) {
       <section class="sheet" aria-labelledby="questions-title">
-        <h1 id="questions-title">Questions from the hives</h1>
+        <h1 id="questions-title" i18n>Questions from the hives</h1>
         <ul>
           @for (question of data.questions; track question.id) {
             <li>
               <h2>{{ question.text }}</h2>
-              <p class="where">
+              <p class="where" i18n>
                 <a [routerLink]="['/afterwards', question.visit]">Hive {{ question.hiveNumber }}</a
                 >, {{ place(question) }}{{ when(question) }}; {{ question.group }},
                 {{ question.person ?? question.askedBy
-                }}{{ question.sure === null ? '' : ', sure ' + question.sure + ' in 100' }}
+                }}{question.sure === null, select, true {} other {, sure {{ question.sure }} in 100}}
               </p>
               @if (question.photo; as photo) {
                 <bc-attachment-view [attachment]="photo" [name]="'Photo to: ' + question.text" />
@@ -41,7 +41,7 @@ import { DeviceStore } from '../device/device-store';
               @if (mayAnswer()) {
                 <form (submit)="answer($event, question.id, field)">
                   <label
-                    ><span class="unseen">Answer to: {{ question.text }}</span>
+                    ><span class="unseen" i18n>Answer to: {{ question.text }}</span>
                     <textarea
                       #field
                       rows="2"
@@ -49,12 +49,12 @@ import { DeviceStore } from '../device/device-store';
                       [placeholder]="question.answer ? 'Another answer' : 'Answer'"
                     ></textarea>
                   </label>
-                  <button type="submit" class="btn">Answer</button>
+                  <button type="submit" class="btn" i18n>Answer</button>
                 </form>
               }
             </li>
           } @empty {
-            <li>Nobody has asked anything yet. At the hive, "More" has "Photo or question".</li>
+            <li i18n>Nobody has asked anything yet. At the hive, "More" has "Photo or question".</li>
           }
         </ul>
       </section>

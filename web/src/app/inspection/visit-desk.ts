@@ -45,7 +45,7 @@ export class VisitDesk {
   });
   readonly where = computed(() => {
     const spot = this.spot();
-    return spot ? spotText(spot, this.box()?.frames) : 'The whole hive';
+    return spot ? spotText(spot, this.box()?.frames) : $localize`The whole hive`;
   });
   /** What spoke against lifting the frame in hand, while it is in hand. */
   readonly cautions = signal<readonly Guard[]>([]);
@@ -86,7 +86,7 @@ export class VisitDesk {
 
   /** Keeps what a trainee read, hidden until the supervisor has read the side too. */
   private recordFor(person: string, address: SideAddress, side: FrameSide): string | null {
-    if (isBlank(side)) return 'Nothing is entered yet. Enter what you see, or let the supervisor read.';
+    if (isBlank(side)) return $localize`Nothing is entered yet. Enter what you see, or let the supervisor read.`;
     const problem = sideProblem(side);
     if (problem) return problem;
     this.enter({ kind: 'side-read-by-trainee', person, address, side });
@@ -131,7 +131,12 @@ export class VisitDesk {
 
   /** Puts a comb from the frame rest back where it was found. */
   putBack({ comb, box, place }: Extract<ClosingTask, { kind: 'comb' }>): void {
-    this.enter({ kind: 'comb-moved', comb, to: { in: 'box', box, place }, reason: 'back from the frame rest' });
+    this.enter({
+      kind: 'comb-moved',
+      comb,
+      to: { in: 'box', box, place },
+      reason: $localize`back from the frame rest`,
+    });
   }
 
   change(side: FrameSide, pending = ''): void {

@@ -13,40 +13,40 @@ import { dayOf, timeOf } from '../ui/format';
   imports: [RouterLink],
   template: `
     <section class="sheet">
-      <h1>{{ openOnly() ? 'Open visits' : 'Visits, newest first' }}</h1>
+      <h1 i18n>{!!openOnly(), select, true {Open visits} other {Visits, newest first}}</h1>
       @if (fault(); as problem) {
         <p role="alert">{{ problem.message }}</p>
       } @else if (visits(); as list) {
         <ul>
           @for (visit of list; track visit.id) {
             <li>
-              <a [routerLink]="[openOnly() ? '/at-the-hive/visit' : '/afterwards', visit.id]"
+              <a [routerLink]="[openOnly() ? '/at-the-hive/visit' : '/afterwards', visit.id]" i18n
                 >Hive {{ visit.hiveNumber }}, {{ when(visit) }}</a
               >
-              <span>{{ visit.group.name }} with {{ visit.supervisor.name }}, {{ visit.site }}</span>
+              <span i18n>{{ visit.group.name }} with {{ visit.supervisor.name }}, {{ visit.site }}</span>
               @if (!visit.closedAt) {
-                <b>still open</b>
+                <b i18n>still open</b>
               }
             </li>
           } @empty {
-            <li>
-              {{ openOnly() ? 'No visit is open.' : 'No visit yet.' }} Start one from the
+            <li i18n>
+              {!!openOnly(), select, true {No visit is open.} other {No visit yet.}} Start one from the
               <a routerLink="/ahead">day sheet</a>.
             </li>
           }
         </ul>
       } @else {
-        <p role="status">Loading …</p>
+        <p role="status" i18n>Loading …</p>
       }
     </section>
     @if (openOnly() && hives().length > 0) {
       <section class="sheet" aria-labelledby="any-hive">
-        <h2 id="any-hive">Open a hive</h2>
-        <p class="quiet">In today's session if it has one of yours, otherwise outside a planned session.</p>
+        <h2 id="any-hive" i18n>Open a hive</h2>
+        <p class="quiet" i18n>In today's session if it has one of yours, otherwise outside a planned session.</p>
         <ul class="hives">
           @for (hive of hives(); track hive.id) {
             <li>
-              <a class="btn line" [routerLink]="['/at-the-hive/hive', hive.id]"
+              <a class="btn line" [routerLink]="['/at-the-hive/hive', hive.id]" i18n
                 >Hive {{ hive.number }}<span class="unseen">, {{ hive.siteName }}</span></a
               >
             </li>

@@ -3,7 +3,7 @@ import { RouterLink } from '@angular/router';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dateText, dayOf } from '../ui/format';
-import { Named, named } from '../ui/words';
+import { Named, named } from '../language/words';
 import { type StrayCause } from '@brave-comb/core/inspection';
 
 /** What visits left to be done, stray comb and its causes, wax saved, sticky hives, and how hives changed. */
@@ -14,7 +14,7 @@ import { type StrayCause } from '@brave-comb/core/inspection';
     <bc-view-state [watched]="watched" name="The yard book" />
     @if (watched.data(); as data) {
       <section class="sheet tasks" aria-labelledby="tasks-title">
-        <h1 id="tasks-title">To be done</h1>
+        <h1 id="tasks-title" i18n>To be done</h1>
         <ul>
           @for (task of data.tasks; track task.id) {
             <li [class.done]="task.settled" [class.late]="!task.settled && task.due < data.today">
@@ -22,26 +22,29 @@ import { type StrayCause } from '@brave-comb/core/inspection';
               <span
                 >{{ task.what }}
                 @if (task.bring) {
-                  <small>bring: {{ task.bring }}</small>
+                  <small i18n>bring: {{ task.bring }}</small>
                 }
               </span>
-              <a [routerLink]="['/afterwards', task.visit]">its visit</a>
+              <a [routerLink]="['/afterwards', task.visit]" i18n>its visit</a>
               @if (task.settled; as settled) {
-                <span class="due">done {{ day(settled.at) }}, {{ settled.by }}</span>
+                <span class="due" i18n>done {{ day(settled.at) }}, {{ settled.by }}</span>
               } @else {
-                <span class="due">{{ task.due < data.today ? 'was due' : 'by' }} {{ date(task.due) }}</span>
+                <span class="due" i18n
+                  >{task.due < data.today, select, true {was due} other {by}} {{ date(task.due) }}</span
+                >
               }
               <button
                 type="button"
                 class="btn line"
                 [attr.aria-label]="(task.settled ? 'Not done after all: ' : 'Done: ') + task.what"
                 (click)="settle(task.id, !task.settled)"
+                i18n
               >
-                {{ task.settled ? 'Not done' : 'Done' }}
+                {!!task.settled, select, true {Not done} other {Done}}
               </button>
             </li>
           } @empty {
-            <li>
+            <li i18n>
               Nothing is left to be done. Defects, stray comb and what was not so on leaving come here by themselves.
             </li>
           }
@@ -49,62 +52,63 @@ import { type StrayCause } from '@brave-comb/core/inspection';
       </section>
       <div class="books">
         <section class="sheet" aria-labelledby="stray-title">
-          <h2 id="stray-title">Stray comb</h2>
+          <h2 id="stray-title" i18n>Stray comb</h2>
           @if (causes(); as line) {
             <p>{{ line }}</p>
           }
           <ul>
             @for (each of data.strayCombs; track $index) {
-              <li>
+              <li i18n>
                 <b>Hive {{ each.hiveNumber }}</b
                 >, <a [routerLink]="['/afterwards', each.visit]">{{ day(each.at) }}</a>: {{ each.where }}:
-                {{ each.content | named: 'strayContent' }}, {{ each.removed ? 'removed' : 'left' }}. Cause:
+                {{ each.content | named: 'strayContent' }}, {!!each.removed, select, true {removed} other {left}}.
+                Cause:
                 {{ each.cause | named: 'strayCause' }}
               </li>
             } @empty {
-              <li>None noted.</li>
+              <li i18n>None noted.</li>
             }
           </ul>
         </section>
         <section class="sheet" aria-labelledby="wax-title">
-          <h2 id="wax-title">Scraps of wax</h2>
-          <p>
+          <h2 id="wax-title" i18n>Scraps of wax</h2>
+          <p i18n>
             <b>{{ wax() }} kg</b> saved in all
           </p>
           <ul>
             @for (each of data.scraps; track each.date) {
-              <li>
-                {{ date(each.date) }}: <b>{{ each.kg }} kg</b>, {{ each.hives.length === 1 ? 'hive' : 'hives' }}
+              <li i18n>
+                {{ date(each.date) }}: <b>{{ each.kg }} kg</b>, {each.hives.length, plural, =1 {hive} other {hives}}
                 {{ each.hives.join(', ') }}
               </li>
             } @empty {
-              <li>Nothing weighed yet: at the hive, "Measure or test" has "scraps of wax".</li>
+              <li i18n>Nothing weighed yet: at the hive, "Measure or test" has "scraps of wax".</li>
             }
           </ul>
         </section>
         <section class="sheet" aria-labelledby="stuck-title">
-          <h2 id="stuck-title">How stuck</h2>
+          <h2 id="stuck-title" i18n>How stuck</h2>
           <ul>
             @for (each of data.stuck; track $index) {
               <li>
                 <b>{{ each.hiveNumber }}</b> {{ each.says }}, {{ day(each.at) }}
               </li>
             } @empty {
-              <li>No hive noted.</li>
+              <li i18n>No hive noted.</li>
             }
           </ul>
         </section>
         <section class="sheet" aria-labelledby="changes-title">
-          <h2 id="changes-title">How hives changed</h2>
+          <h2 id="changes-title" i18n>How hives changed</h2>
           <ul>
             @for (each of data.stackChanges; track $index) {
               <li>
-                <b>Hive {{ each.hiveNumber }}</b
+                <b i18n>Hive {{ each.hiveNumber }}</b
                 >, <a [routerLink]="['/afterwards', each.visit]">{{ day(each.at) }}</a>: {{ each.words
                 }}{{ each.reason ? ': ' + each.reason : '' }}
               </li>
             } @empty {
-              <li>No part was put on or taken away yet: at the hive, "More" has "Change the hive".</li>
+              <li i18n>No part was put on or taken away yet: at the hive, "More" has "Change the hive".</li>
             }
           </ul>
         </section>
@@ -181,7 +185,7 @@ export class YardBookScreen {
       counts.set(cause, { count: (counts.get(cause)?.count ?? 0) + 1, mend });
     const most = [...counts].sort(([, a], [, b]) => b.count - a.count)[0];
     return most && most[1].count > 1
-      ? `Mostly ${named('strayCause', most[0])} (${most[1].count} times): ${most[1].mend}.`
+      ? $localize`Mostly ${named('strayCause', most[0])} (${most[1].count} times): ${most[1].mend}.`
       : null;
   });
 

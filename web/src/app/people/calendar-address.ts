@@ -9,30 +9,32 @@ import { dayOf } from '../ui/format';
   selector: 'bc-calendar-address',
   imports: [MatDialogModule, ViewState],
   template: `
-    <h2 mat-dialog-title>My calendar address</h2>
+    <h2 mat-dialog-title i18n>My calendar address</h2>
     <mat-dialog-content>
       <bc-view-state [watched]="watched" name="Your address" />
-      <p>
+      <p i18n>
         Any calendar program can subscribe to it: your sessions, and for those who open hives what is due. Whoever has
         the address can read it, so pass it on to nobody.
       </p>
       @if (address(); as made) {
         <label class="made">
-          Copy it now, it is shown this once
-          <input readonly #field [value]="made" (focus)="field.select()" />
+          <ng-container i18n>Copy it now, it is shown this once </ng-container
+          ><input readonly #field [value]="made" (focus)="field.select()" />
         </label>
       } @else if (since(); as when) {
-        <p>One has been in use since {{ when }}. It is not shown again; a new one replaces it.</p>
+        <p i18n>One has been in use since {{ when }}. It is not shown again; a new one replaces it.</p>
       } @else {
-        <p>You have none.</p>
+        <p i18n>You have none.</p>
       }
     </mat-dialog-content>
     <mat-dialog-actions>
       @if (since()) {
-        <button type="button" class="btn line" (click)="revoke()">Make it stop working</button>
+        <button type="button" class="btn line" (click)="revoke()" i18n>Make it stop working</button>
       }
-      <button type="button" class="btn" (click)="create()">{{ since() ? 'Make a new one' : 'Make one' }}</button>
-      <button type="button" class="btn line" mat-dialog-close>Close</button>
+      <button type="button" class="btn" (click)="create()" i18n>
+        {!!since(), select, true {Make a new one} other {Make one}}
+      </button>
+      <button type="button" class="btn line" mat-dialog-close i18n>Close</button>
     </mat-dialog-actions>
   `,
   styles: `

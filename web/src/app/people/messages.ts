@@ -11,14 +11,14 @@ import { MessageTime } from './message-time';
     <bc-view-state [watched]="watched" name="Your messages" />
     @if (watched.data(); as data) {
       <section class="sheet" aria-labelledby="messages-title">
-        <h1 id="messages-title">Messages</h1>
+        <h1 id="messages-title" i18n>Messages</h1>
         <ul>
           @for (message of data.messages; track message.id) {
             <li [class.new]="!message.read">
               <p>
                 <b>{{ message.subject }}</b> <bc-message-time [at]="message.at" />
                 @if (!message.read) {
-                  <button type="button" class="btn line" (click)="read(message.id)">Read</button>
+                  <button type="button" class="btn line" (click)="read(message.id)" i18n>Read</button>
                 }
               </p>
               @for (line of message.lines; track $index) {
@@ -26,7 +26,7 @@ import { MessageTime } from './message-time';
               }
             </li>
           } @empty {
-            <li>Nothing yet. You are told here when one of your sessions changes.</li>
+            <li i18n>Nothing yet. You are told here when one of your sessions changes.</li>
           }
         </ul>
       </section>

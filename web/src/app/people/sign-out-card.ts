@@ -7,24 +7,24 @@ import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
   selector: 'bc-sign-out-card',
   imports: [MatButton, MatDialogModule],
   template: `
-    <h2 mat-dialog-title>Sign out now?</h2>
+    <h2 mat-dialog-title i18n>Sign out now?</h2>
     <mat-dialog-content>
       @if (asked.waiting > 0) {
-        <p>
-          {{ asked.waiting === 1 ? '1 entry has' : asked.waiting + ' entries have' }} not been sent yet. They stay on
-          this device under your name, shown to nobody, and are sent when you sign in here again.
+        <p i18n>
+          {asked.waiting, plural, =1 {1 entry has} other {{{ asked.waiting }} entries have}} not been sent yet. They
+          stay on this device under your name, shown to nobody, and are sent when you sign in here again.
         </p>
       }
       @if (!asked.online) {
-        <p>
+        <p i18n>
           There is no signal: nobody can sign in here until there is one again. What this device shows of the school is
           gone from it at once.
         </p>
       }
     </mat-dialog-content>
     <mat-dialog-actions>
-      <button type="button" matButton="filled" [mat-dialog-close]="false">Stay signed in</button>
-      <button type="button" matButton="outlined" [mat-dialog-close]="true">Sign out</button>
+      <button type="button" matButton="filled" [mat-dialog-close]="false" i18n>Stay signed in</button>
+      <button type="button" matButton="outlined" [mat-dialog-close]="true" i18n>Sign out</button>
     </mat-dialog-actions>
   `,
   styles: `

@@ -26,12 +26,12 @@ export class CoverageScreen {
       .map((skill) => ({
         ...skill,
         when: !skill.seasonal
-          ? 'at any opening'
+          ? $localize`at any opening`
           : skill.window === null
-            ? 'not again this year'
+            ? $localize`not again this year`
             : skill.window.from > data.today
-              ? `${dateText(skill.window.from)} to ${dateText(skill.window.to)}`
-              : `until ${dateText(skill.window.to)}`,
+              ? $localize`${dateText(skill.window.from)} to ${dateText(skill.window.to)}`
+              : $localize`until ${dateText(skill.window.to)}`,
         cells: skill.groups.map(({ group, seen, open, next }) => ({
           group,
           seen,
@@ -42,7 +42,7 @@ export class CoverageScreen {
               ? null
               : {
                   planned: next.planned,
-                  words: `${dayOf(next.startsAt, next.zone)}, ${timeOf(next.startsAt, next.zone)}, hive ${next.hive}, ${oddsText(next.chance)}`,
+                  words: $localize`${dayOf(next.startsAt, next.zone)}, ${timeOf(next.startsAt, next.zone)}, hive ${next.hive}, ${oddsText(next.chance)}`,
                 },
         })),
       }))

@@ -9,16 +9,18 @@ import { MessageTime } from '../people/message-time';
   selector: 'bc-outbox',
   imports: [RouterLink, ViewState, MessageTime],
   template: `
-    <h1>Versions and messages</h1>
-    <p><a routerLink="/ahead/planner">Planner</a></p>
+    <h1 i18n>Versions and messages</h1>
+    <p><a routerLink="/ahead/planner" i18n>Planner</a></p>
     @if (versions.data(); as data) {
       <section class="sheet" aria-labelledby="versions-title">
-        <h2 id="versions-title">Plans that were published</h2>
+        <h2 id="versions-title" i18n>Plans that were published</h2>
         <ul>
           @for (version of data.versions; track version.version) {
             <li>
               <p>
-                <b>Version {{ version.version }}</b> by {{ version.by }}, <bc-message-time [at]="version.at" />
+                <ng-container i18n
+                  ><b>Version {{ version.version }}</b> by {{ version.by }}, </ng-container
+                ><bc-message-time [at]="version.at" />
                 @if (version.reason) {
                   <i>{{ version.reason }}</i>
                 }
@@ -26,11 +28,11 @@ import { MessageTime } from '../people/message-time';
               @for (line of version.changes; track $index) {
                 <p class="line">{{ line }}</p>
               } @empty {
-                <p class="line">Nothing moved.</p>
+                <p class="line" i18n>Nothing moved.</p>
               }
             </li>
           } @empty {
-            <li>None yet.</li>
+            <li i18n>None yet.</li>
           }
         </ul>
       </section>
@@ -38,8 +40,8 @@ import { MessageTime } from '../people/message-time';
     <bc-view-state [watched]="watched" name="The outbox" />
     @if (watched.data(); as data) {
       <section class="sheet" aria-labelledby="outbox-title">
-        <h2 id="outbox-title">Messages that went out</h2>
-        <p class="quiet">
+        <h2 id="outbox-title" i18n>Messages that went out</h2>
+        <p class="quiet" i18n>
           This installation sends no mail by itself: what each person was told stands here and under the person's own
           messages.
         </p>
@@ -54,7 +56,7 @@ import { MessageTime } from '../people/message-time';
               }
             </li>
           } @empty {
-            <li>Nothing yet: messages are written when a plan is published.</li>
+            <li i18n>Nothing yet: messages are written when a plan is published.</li>
           }
         </ul>
       </section>

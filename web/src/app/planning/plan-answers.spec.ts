@@ -75,7 +75,7 @@ const item = { kind: 'hive', group: session!.group, slot: session!.slot, hive: s
 
 describe('the planning worker', () => {
   it('wants a problem first', () => {
-    expect(() => planAnswerer()({ about: 'not placed', plan })).toThrow('no problem was sent');
+    expect(() => planAnswerer()({ about: 'not-placed', plan })).toThrow('no problem was sent');
   });
 
   const ask = planAnswerer();
@@ -101,7 +101,7 @@ describe('the planning worker', () => {
   });
 
   it('says why a hive has no place, and that a rule forbids what cannot be forced', () => {
-    const left = ask({ about: 'not placed', plan }) as Answers['not placed'];
+    const left = ask({ about: 'not-placed', plan }) as Answers['not-placed'];
     expect(left.find((each) => each.hive === 'cross')?.rule?.rule).toBe('temper');
     expect(
       ask({ about: 'force', item: null, plan, lock: { group: 'curlew', slot: 'sun', hives: ['cross'] } }),

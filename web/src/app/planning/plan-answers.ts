@@ -74,13 +74,13 @@ function answer(model: PlanModel, question: Exclude<Question, { about: 'problem'
       return { worth: objectiveOf(problem, question.plan) };
     case 'troubles':
       return troublesOf(problem, question.plan);
-    case 'wet day':
+    case 'wet-day':
       return wetDayOf(problem, question.plan, question.session, question.ways);
     case 'comparison':
       return comparison(model, question);
     case 'step':
       return step(model, question);
-    case 'not placed': {
+    case 'not-placed': {
       const opened = new Set([
         ...question.plan.sessions.flatMap(({ hives }) => hives),
         ...question.plan.staff.map(({ hive }) => hive),

@@ -81,11 +81,11 @@ export class PlanCompare {
     const say = this.say();
     const hives = (ids: readonly string[]) => ids.map(say).join(', ');
     const session = ({ group, slot, supervisor, hives: opened }: PlannedSession) =>
-      `${say(group)}, ${say(slot)} with ${say(supervisor)}: ${hives(opened)}`;
-    const visit = ({ slot, hive }: StaffVisit) => `Staff, ${say(slot)}: ${say(hive)}`;
+      $localize`${say(group)}, ${say(slot)} with ${say(supervisor)}\: ${hives(opened)}`;
+    const visit = ({ slot, hive }: StaffVisit) => $localize`Staff, ${say(slot)}\: ${say(hive)}`;
     const left = [...leave.sessions.map(session), ...leave.staff.map(visit)];
     const added = [...come.sessions.map(session), ...come.staff.map(visit)];
-    if (left.length === 0) return `New: ${added.join('; ')}`;
-    return added.length === 0 ? `Gone: ${left.join('; ')}` : `${left.join('; ')} → ${added.join('; ')}`;
+    if (left.length === 0) return $localize`New: ${added.join('; ')}`;
+    return added.length === 0 ? $localize`Gone: ${left.join('; ')}` : `${left.join('; ')} → ${added.join('; ')}`;
   }
 }

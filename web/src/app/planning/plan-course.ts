@@ -17,7 +17,7 @@ const [WIDTH, HEIGHT] = [290, 62];
         <path [attr.d]="drawn.bound" class="bound" />
         <path [attr.d]="drawn.best" class="best" />
       </svg>
-      <p class="quiet figures">
+      <p class="quiet figures" i18n>
         {{ drawn.points }}<br />
         {{ job()?.seconds }} of {{ job()?.limit }} s
       </p>
@@ -65,18 +65,19 @@ export class PlanCourse {
   protected readonly words = computed(() => {
     const gap = this.gap();
     const shown = this.shown();
-    if (shown !== null) return `${shown.toFixed(1)} points`;
-    if (gap !== null) return gap < 0.0005 ? 'The best possible' : `Within ${(100 * gap).toFixed(1)} %`;
+    if (shown !== null) return $localize`${shown.toFixed(1)} points`;
+    if (gap !== null)
+      return gap < 0.0005 ? $localize`The best possible` : $localize`Within ${(100 * gap).toFixed(1)} %`;
     const status = this.job()?.status;
-    return status === 'waiting' || status === 'running' ? 'Planning …' : 'Not planned yet';
+    return status === 'waiting' || status === 'running' ? 'Planning …' : $localize`Not planned yet`;
   });
   protected readonly below = computed(() => {
     const gap = this.gap();
     const [shown, best] = [this.shown(), this.job()?.course.at(-1)?.objective ?? null];
     if (shown !== null && best !== null)
-      return `the plan on the board; the best found has ${best.toFixed(1)}${gap !== null && gap < 0.0005 ? ', proven' : ''}`;
+      return $localize`the plan on the board; the best found has ${best.toFixed(1)}${gap !== null && gap < 0.0005 ? ', proven' : ''}`;
     if (gap === null) return '';
-    return gap < 0.0005 ? 'no plan can beat it' : 'of the best possible';
+    return gap < 0.0005 ? $localize`no plan can beat it` : $localize`of the best possible`;
   });
 
   protected readonly paths = computed(() => {
@@ -100,7 +101,7 @@ export class PlanCourse {
         ({ objective }) => y(objective),
         ({ bound }) => y(bound),
       ).curve(curveStepAfter)(course),
-      points: `${last.objective.toFixed(1)} of at most ${last.bound.toFixed(1)} points`,
+      points: $localize`${last.objective.toFixed(1)} of at most ${last.bound.toFixed(1)} points`,
     };
   });
 }

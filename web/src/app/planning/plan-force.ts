@@ -16,16 +16,16 @@ export interface Placed {
   template: `
     <div class="fields">
       <label>
-        Group
-        <select #group>
+        <ng-container i18n>Group </ng-container
+        ><select #group>
           @for (each of groups(); track each.id) {
             <option [value]="each.id">{{ each.name }}</option>
           }
         </select>
       </label>
       <label>
-        Hours
-        <select #slot>
+        <ng-container i18n>Hours </ng-container
+        ><select #slot>
           @for (each of slots(); track each.id) {
             <option [value]="each.id">{{ each.name }}</option>
           }
@@ -33,14 +33,14 @@ export interface Placed {
       </label>
     </div>
     <div class="tools">
-      <button type="button" class="btn line" (click)="priced.emit(lock(group.value, slot.value))">
+      <button type="button" class="btn line" (click)="priced.emit(lock(group.value, slot.value))" i18n>
         What would it cost?
       </button>
-      <button type="button" class="btn" (click)="held.emit(lock(group.value, slot.value))">Hold it</button>
-      <button type="button" class="btn line" (click)="pinned.emit({ group: group.value, slot: slot.value })">
+      <button type="button" class="btn" (click)="held.emit(lock(group.value, slot.value))" i18n>Hold it</button>
+      <button type="button" class="btn line" (click)="pinned.emit({ group: group.value, slot: slot.value })" i18n>
         Pin it
       </button>
-      <button type="button" class="btn line" (click)="forbidden.emit({ group: group.value, slot: slot.value })">
+      <button type="button" class="btn line" (click)="forbidden.emit({ group: group.value, slot: slot.value })" i18n>
         Never then
       </button>
     </div>

@@ -9,7 +9,7 @@ export function namesOf(board: PlanBoard | null): ReadonlyMap<string, string> {
   return new Map([
     ...board.groups.map(({ id, name }) => [id, name] as const),
     ...board.supervisors.map(({ id, name }) => [id, name] as const),
-    ...board.hives.map(({ id, number }) => [id, `Hive ${number}`] as const),
+    ...board.hives.map(({ id, number }) => [id, $localize`Hive ${number}`] as const),
     ...board.slots.map((slot) => [slot.id, `${shortDate(slot.date)}, ${timeOf(slot.startsAt, slot.zone)}`] as const),
   ]);
 }
@@ -30,5 +30,5 @@ export function inWords(board: PlanBoard | null): (words: string) => string {
 export function skillName(key: string, skills: readonly { readonly id: string; readonly name: string }[]): string {
   const { skill, seated } = plannedSkill(key);
   const name = skills.find(({ id }) => id === skill)?.name ?? skill;
-  return seated ? `${name}, sitting` : name;
+  return seated ? $localize`${name}, sitting` : name;
 }

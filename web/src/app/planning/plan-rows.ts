@@ -111,12 +111,12 @@ export function rowsOf(
       adds: reason === undefined ? 0 : addsOf(reason.marginal) / most,
       costs: reason === undefined ? 0 : (addsOf(reason.marginal) - reason.marginal.total) / most,
       label: [
-        `Hive ${number}`,
-        group === null ? 'Staff' : (names.get(group) ?? ''),
+        $localize`Hive ${number}`,
+        group === null ? $localize`Staff` : (names.get(group) ?? ''),
         names.get(slot) ?? '',
         headline,
         pinned ? 'pinned' : '',
-        state === 'here' ? 'would leave' : state === 'there' ? 'would come' : '',
+        state === 'here' ? $localize`would leave` : state === 'there' ? $localize`would come` : '',
       ]
         .filter(Boolean)
         .join(', '),
@@ -134,10 +134,10 @@ export function rowsOf(
     ...board.groups.map(({ id, name, size, openSkills }): Row => ({
       id,
       name,
-      about: [`${size} trainees`, `${openSkills} skills open`],
+      about: [$localize`${size} trainees`, $localize`${openSkills} skills open`],
       cells: slots.map((slot) => cellOf(id, slot)),
     })),
-    { id: null, name: 'Staff', about: ['alone', 'care only'], cells: slots.map((slot) => cellOf(null, slot)) },
+    { id: null, name: 'Staff', about: ['alone', $localize`care only`], cells: slots.map((slot) => cellOf(null, slot)) },
   ];
 }
 
@@ -160,7 +160,7 @@ function headlineOf({ marginal, skills }: OpeningReason, due: string | null, nam
   const care = marginal.parts.care;
   if (due !== null && care > 0.5 && care >= (first?.points ?? 0)) return shortTitle(due);
   if (first !== undefined) return skillName(first.skill, names);
-  return care > 0.5 ? 'its turn' : '';
+  return care > 0.5 ? $localize`its turn` : '';
 }
 
 /**

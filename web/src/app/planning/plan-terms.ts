@@ -9,9 +9,9 @@ import { TimesForm } from './times-form';
 
 type Owner = Output<(typeof endpoints)['planningTerms']>['owners'][number];
 const KINDS = [
-  ['group', 'Groups'],
-  ['supervisor', 'Supervisors'],
-  ['trainee', 'Trainees'],
+  ['group', $localize`Groups`],
+  ['supervisor', $localize`Supervisors`],
+  ['trainee', $localize`Trainees`],
 ] as const;
 const NOWHERE: HivePlace = { east: 0, north: 0, faces: 180 };
 

@@ -43,12 +43,12 @@ export type Question =
   | { readonly about: 'price'; readonly plan: Assignments; readonly item: PlanItem; readonly lock: PlanLock }
   | { readonly about: 'force'; readonly plan: Assignments; readonly item: PlanItem | null; readonly lock: PlanLock }
   | {
-      readonly about: 'wet day';
+      readonly about: 'wet-day';
       readonly plan: Assignments;
       readonly session: PlannedSession;
       readonly ways: IndoorWays;
     }
-  | { readonly about: 'not placed'; readonly plan: Assignments }
+  | { readonly about: 'not-placed'; readonly plan: Assignments }
   | { readonly about: 'reasons'; readonly plan: Assignments }
   | { readonly about: 'troubles'; readonly plan: Assignments }
   | { readonly about: 'worth'; readonly plan: Assignments }
@@ -72,8 +72,8 @@ export interface Answers {
   price: { readonly price: number | null };
   /** Price against what as much mending makes of the plan without it. */
   force: { readonly plan: Assignments; readonly price: number } | null;
-  'wet day': WetDay | null;
-  'not placed': readonly WhyNot[];
+  'wet-day': WetDay | null;
+  'not-placed': readonly WhyNot[];
   reasons: readonly OpeningReason[];
   troubles: readonly Trouble[];
   worth: { readonly worth: number };

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { type Trouble, TROUBLES } from '@brave-comb/core/planning';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 /** What is weak in the plan, by kind; one kind at a time can be looked at. */
 @Component({
   selector: 'bc-plan-troubles',
   imports: [Named],
   template: `
-    <div class="kinds" role="group" aria-label="Troubles">
+    <div class="kinds" role="group" aria-label="Troubles" i18n-aria-label>
       @for (kind of kinds(); track kind.name) {
         <button
           type="button"
@@ -19,7 +19,7 @@ import { Named } from '../ui/words';
           {{ kind.count }} {{ kind.name | named: 'planTrouble' }}
         </button>
       } @empty {
-        <span class="quiet">No trouble: every rule is kept, every due met, every session likely.</span>
+        <span class="quiet" i18n>No trouble: every rule is kept, every due met, every session likely.</span>
       }
     </div>
     @if (list().length > 0) {

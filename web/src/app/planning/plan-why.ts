@@ -5,15 +5,15 @@ import { pointsText } from './plan-row';
 import type { Answers } from './plan-thoughts';
 
 const LABELS: Readonly<Record<keyof ObjectiveParts, string>> = {
-  session: 'Weather',
-  skill: 'Skills',
-  fairness: 'Fairness',
-  care: 'Care',
-  late: 'Lateness',
-  shortfall: 'Session held',
-  disturb: 'Disturbance',
-  staffVisit: 'Staff effort',
-  change: 'Change',
+  session: $localize`Weather`,
+  skill: $localize`Skills`,
+  fairness: $localize`Fairness`,
+  care: $localize`Care`,
+  late: $localize`Lateness`,
+  shortfall: $localize`Session held`,
+  disturb: $localize`Disturbance`,
+  staffVisit: $localize`Staff effort`,
+  change: $localize`Change`,
 };
 const SMALL = 0.05;
 /** Patterns are found by their id, so each drawing has its own. */
@@ -23,7 +23,7 @@ let drawn = 0;
 @Component({
   selector: 'bc-plan-why',
   template: `
-    <p class="total" [class.cost]="why().marginal.total < 0">{{ signed(why().marginal.total) }} points</p>
+    <p class="total" [class.cost]="why().marginal.total < 0" i18n>{{ signed(why().marginal.total) }} points</p>
     <ul>
       @for (part of parts(); track part.name) {
         <li>

@@ -57,7 +57,7 @@ class FakeWorker {
         { lock: { group: 'curlew', slot: 'sun', hives: ['h4'] }, price: null, says: 'curlew cannot come at sun.' },
       ],
       price: { price: 3.2 },
-      'wet day': {
+      'wet-day': {
         reserve: { group: 'dipper', slot: 'mon', supervisor: 'leilani', hives: ['h7'], price: 2.5 },
         staff: [{ slot: 'thu', hive: 'h2' }],
         indoors: [],
@@ -94,7 +94,7 @@ class FakeWorker {
       },
       worth: { worth: 98.5 },
       step: { plan: { staff: [], sessions: [{ ...PLAN.sessions[0]!, slot: 'sun' }] }, made: 1 },
-      'not placed': [
+      'not-placed': [
         {
           hive: 'h10',
           rule: { rule: 'rest', says: 'h10 was opened on day -1 and rests 4 days.' },
@@ -370,7 +370,7 @@ describe('the planner board', () => {
     const panel = textOf(element.querySelector('aside .chosen'));
     expect(panel).toContain('In reserve: Mon 18, 13:10 with Leilani Kealoha, −2.5 points.');
     expect(panel).toContain('Hive 2 cannot wait: staff, Thu 14, 13:10.');
-    expect(FakeWorker.asked.find(({ about }) => about === 'wet day')).toMatchObject({ session: PLAN.sessions[1] });
+    expect(FakeWorker.asked.find(({ about }) => about === 'wet-day')).toMatchObject({ session: PLAN.sessions[1] });
   });
 
   it('prices, holds, pins and forbids a session at hours of one’s own choice', async () => {

@@ -129,8 +129,8 @@ export class Planner {
     const board = this.board();
     const issued = board?.forecast.issuedAt ?? null;
     return this.stale() && issued !== null
-      ? `What the ${timeOf(issued, board?.slots[0]?.zone ?? 'utc')} forecast changes`
-      : 'Compare two plans';
+      ? $localize`What the ${timeOf(issued, board?.slots[0]?.zone ?? 'utc')} forecast changes`
+      : $localize`Compare two plans`;
   });
   protected readonly news = computed(() => {
     const board = this.board();
@@ -139,13 +139,16 @@ export class Planner {
     const slots = new Set(board.told.sessions.map(({ slot }) => slot));
     return board.slots
       .filter(({ id, fit }) => slots.has(id) && Math.abs(fit - (before[id] ?? fit)) >= NEWS)
-      .map(({ id, fit }) => `${this.say()(id)}: full in ${oddsText(before[id] ?? fit)}, now in ${oddsText(fit)}.`);
+      .map(
+        ({ id, fit }) =>
+          $localize`${this.say()(id)}\: full in ${oddsText(before[id] ?? fit)}, now in ${oddsText(fit)}.`,
+      );
   });
 
   protected readonly chosen = signal<PlanItem | null>(null);
   protected readonly why = signal<Answers['why'] | null>(null);
   protected readonly places = signal<Answers['places'] | null>(null);
-  protected readonly wet = signal<Answers['wet day']>(null);
+  protected readonly wet = signal<Answers['wet-day']>(null);
   /** `null` while it is not known for the plan that is shown. */
   protected readonly notPlaced = signal<readonly WhyNot[] | null>(null);
   /** Worth of the plan on the board when it is another one than the job's best. */
@@ -254,7 +257,7 @@ export class Planner {
       void this.thinker.askLatest({ about: 'reasons', plan }).then((answer) => answer && this.reasons.set(answer));
       void this.thinker.askLatest({ about: 'troubles', plan }).then((answer) => answer && this.troubles.set(answer));
       if (this.busy()) return;
-      void this.thinker.askLatest({ about: 'not placed', plan }).then((answer) => answer && this.notPlaced.set(answer));
+      void this.thinker.askLatest({ about: 'not-placed', plan }).then((answer) => answer && this.notPlaced.set(answer));
     });
     effect(() => {
       const [plan, found] = [this.plan(), this.found()];
@@ -281,7 +284,7 @@ export class Planner {
       const session = item?.kind === 'hive' && plan !== null ? sessionAt(plan, item) : undefined;
       if (!plan || !session) return;
       void this.thinker
-        .askLatest({ about: 'wet day', plan, session, ways: untracked(this.ways) })
+        .askLatest({ about: 'wet-day', plan, session, ways: untracked(this.ways) })
         .then((answer) => answer && this.wet.set(answer));
     });
     effect(() => {
@@ -297,7 +300,7 @@ export class Planner {
       if (answer === null || !untracked(this.publishing)) return;
       this.publishing.set(false);
       this.store.dispatch(PlanJobEvents.published());
-      const people = answer.told === 1 ? 'One person was' : `${answer.told} people were`;
+      const people = answer.told === 1 ? $localize`One person was` : $localize`${answer.told} people were`;
       this.words.set(`Version ${answer.version} is published. ${people} told.`);
     });
     effect(() => {
@@ -310,13 +313,16 @@ export class Planner {
   }
 
   protected titleOf(item: PlanItem): string {
-    const hive = item.kind === 'session' ? 'this session' : (this.names().get(item.hive) ?? 'this hive').toLowerCase();
-    return `Why ${hive}`;
+    const hive =
+      item.kind === 'session'
+        ? $localize`this session`
+        : (this.names().get(item.hive) ?? $localize`this hive`).toLowerCase();
+    return $localize`Why ${hive}`;
   }
 
   protected placeOf(item: PlanItem): string {
     const slot = this.heads().get(item.slot);
-    const who = item.kind === 'staff' ? 'Staff' : (this.names().get(item.group) ?? '');
+    const who = item.kind === 'staff' ? $localize`Staff` : (this.names().get(item.group) ?? '');
     return [who, slot?.day, slot?.hours, slot?.site].filter(Boolean).join(', ');
   }
 
@@ -350,7 +356,7 @@ export class Planner {
   protected async weigh({ cell, item, lock }: { cell: string; item: PlanItem; lock: PlanLock }): Promise<void> {
     const plan = this.plan();
     if (plan === null) return;
-    const where = this.say()(`${lock.staff === true ? 'Staff' : lock.group}, ${lock.slot}`);
+    const where = this.say()(`${lock.staff === true ? $localize`Staff` : lock.group}, ${lock.slot}`);
     const rule = this.offers().get(cell)?.says ?? '';
     this.words.set(`${where}: ${rule === '' ? '…' : this.say()(rule)}`);
     const answer = await this.thinker.askLatest({ about: 'price', plan, item, lock });
@@ -361,7 +367,7 @@ export class Planner {
       return;
     }
     this.offers.update((offers) => new Map([...offers, [cell, { price, says: '' }]]));
-    const mended = rule === '' ? '' : ' once the rest is mended';
+    const mended = rule === '' ? '' : $localize` once the rest is mended`;
     this.words.set(`${where}: ${pointsText(-price)} points${mended}.`);
   }
 
@@ -378,8 +384,11 @@ export class Planner {
       return;
     }
     const { price } = forced;
-    const points = `${Math.abs(price).toFixed(1)} points`;
-    const words = Math.abs(price) < 0.05 ? 'Moved, at no cost' : `Moved, ${points} ${price > 0 ? 'less' : 'more'}`;
+    const points = $localize`${Math.abs(price).toFixed(1)} points`;
+    const words =
+      Math.abs(price) < 0.05
+        ? $localize`Moved, at no cost`
+        : $localize`Moved, ${points} ${price > 0 ? 'less' : 'more'}`;
     this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(forced.plan), words }));
     if (item) this.releasePins(item);
     this.words.set(words);
@@ -410,7 +419,7 @@ export class Planner {
     const [plan, steps] = [this.plan(), this.comparison()?.steps];
     if (!plan || !steps) return;
     const answer = await this.thinker.ask({ about: 'step', plan, steps, take });
-    const words = answer.made === 1 ? 'Made one move' : `Made ${answer.made} moves`;
+    const words = answer.made === 1 ? $localize`Made one move` : $localize`Made ${answer.made} moves`;
     this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(answer.plan), words }));
     this.words.set(words);
   }
@@ -426,21 +435,24 @@ export class Planner {
     const where = this.say()(`${lock.group}, ${lock.slot}`);
     this.words.set(`${where}: …`);
     const answer = await this.thinker.ask({ about: 'force', plan, item: null, lock });
-    const why = this.board()?.away[`${lock.group} ${lock.slot}`] ?? 'a rule or a pin does not allow it';
-    this.words.set(answer === null ? `${where}: no, ${why}.` : `${where}: ${pointsText(-answer.price)} points.`);
+    const why = this.board()?.away[`${lock.group} ${lock.slot}`] ?? $localize`a rule or a pin does not allow it`;
+    this.words.set(
+      answer === null ? $localize`${where}\: no, ${why}.` : $localize`${where}\: ${pointsText(-answer.price)} points.`,
+    );
   }
 
   /** Pins a session of a group in a slot, whatever it opens, or forbids it. */
   protected rule(kind: 'pin' | 'forbid', { group, slot }: Placed): void {
     const what = kind === 'pin' ? { pin: { group, slot } } : { forbid: { group, slot } };
     this.desk.change('pinPlan', { body: { id: uuid(), what } }, 'planBoard');
-    const words = kind === 'pin' ? 'the next plan holds it.' : 'the next plan keeps clear of it.';
+    const words = kind === 'pin' ? $localize`the next plan holds it.` : $localize`the next plan keeps clear of it.`;
     this.words.set(`${this.say()(`${group}, ${slot}`)}: ${words}`);
   }
 
   protected showTold(): void {
     const told = this.toldPlan();
-    if (told) this.store.dispatch(PlanJobEvents.draftChanged({ plan: told, words: 'Back to what people were told' }));
+    if (told)
+      this.store.dispatch(PlanJobEvents.draftChanged({ plan: told, words: $localize`Back to what people were told` }));
     this.words.set('What people were told. Undo goes back.');
   }
 
@@ -448,7 +460,7 @@ export class Planner {
     const plan = this.plan();
     if (!plan) return;
     const { sessions, staff } = plan;
-    const name = `set aside ${this.aside().length + 1}: ${sessions.length} sessions, ${staff.length} staff visits`;
+    const name = $localize`set aside ${this.aside().length + 1}\: ${sessions.length} sessions, ${staff.length} staff visits`;
     this.store.dispatch(PlanJobEvents.setAside({ plan: plain(plan), name }));
     this.words.set(`Kept for comparing: ${name}.`);
   }
@@ -472,7 +484,7 @@ export class Planner {
         ? { slot: item.slot, hive: item.hive }
         : { group: item.group, slot: item.slot, hive: item.hive };
     this.desk.change('pinPlan', { body: { id: uuid(), what: { forbid } } }, 'planBoard');
-    this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(without(plan, item)), words: 'Left out' }));
+    this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(without(plan, item)), words: $localize`Left out` }));
     this.words.set('Left out: plan again to fill the gap.');
     this.chosen.set(null);
   }
@@ -493,7 +505,7 @@ export class Planner {
     const [plan, board] = [this.plan(), this.board()];
     if (!plan || !board) return;
     // Kept as a change by hand until the server has it: a refusal loses nothing.
-    this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(plan), words: 'Sent to be published' }));
+    this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(plan), words: $localize`Sent to be published` }));
     this.publishing.set(true);
     const body = {
       id: uuid(),
@@ -511,10 +523,11 @@ export class Planner {
     const part = 'pin' in what ? what.pin : what.forbid;
     const names = this.names();
     const hives = 'hives' in part && part.hives ? part.hives : 'hive' in part && part.hive ? [part.hive] : [];
-    const who = 'group' in part && part.group ? names.get(part.group) : 'staff' in part && part.staff ? 'Staff' : null;
+    const who =
+      'group' in part && part.group ? names.get(part.group) : 'staff' in part && part.staff ? $localize`Staff` : null;
     const slot = part.slot ? names.get(part.slot) : null;
     const words = [who, slot, ...hives.map((hive) => names.get(hive))];
-    return `${'pin' in what ? 'Pinned' : 'Left out'}: ${words.filter(Boolean).join(', ')}`;
+    return `${'pin' in what ? $localize`Pinned` : $localize`Left out`}: ${words.filter(Boolean).join(', ')}`;
   }
 
   protected key(event: KeyboardEvent): void {
@@ -531,15 +544,12 @@ export class Planner {
 }
 
 const HOPELESS_WORDS: Readonly<Record<NonNullable<PlanBoard['hopeless']>, string>> = {
-  'no-fit-hours':
-    'No hour of these days is fit for opening hives, not even one forecast in twenty says so: what is planned cannot be held outdoors. Look again when the next forecast is in, or hold the session indoors.',
-  'no-slots':
-    'No hours of the coming days are likely fit for opening hives. Look again when the next forecast is in, or lower the odds that the house asks for.',
-  'no-groups': 'There is no group to plan for.',
-  'no-supervisors': 'No supervisor can come in any of these hours. Change when they can come.',
-  'nobody-can-come': 'No hours suit a group and a supervisor together. Change when they can come.',
-  'no-hive-can-be-opened':
-    'Every colony rests or must stay shut in the hours that suit. The dues say from when each may be opened.',
+  'no-fit-hours': $localize`No hour of these days is fit for opening hives, not even one forecast in twenty says so: what is planned cannot be held outdoors. Look again when the next forecast is in, or hold the session indoors.`,
+  'no-slots': $localize`No hours of the coming days are likely fit for opening hives. Look again when the next forecast is in, or lower the odds that the house asks for.`,
+  'no-groups': $localize`There is no group to plan for.`,
+  'no-supervisors': $localize`No supervisor can come in any of these hours. Change when they can come.`,
+  'nobody-can-come': $localize`No hours suit a group and a supervisor together. Change when they can come.`,
+  'no-hive-can-be-opened': $localize`Every colony rests or must stay shut in the hours that suit. The dues say from when each may be opened.`,
 };
 
 /** What an indoor session is an answer to. */

@@ -5,7 +5,15 @@ type Times = Extract<PlanningTerms, { kind: 'supervisor' }>['times'];
 type Week = Times['weekly'][number];
 type Away = Times['away'][number];
 
-const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const DAYS = [
+  $localize`Monday`,
+  $localize`Tuesday`,
+  $localize`Wednesday`,
+  $localize`Thursday`,
+  $localize`Friday`,
+  $localize`Saturday`,
+  $localize`Sunday`,
+];
 const [MORNING, EVENING] = [9 * 60, 18 * 60];
 const clock = (minute: number) =>
   `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
@@ -16,7 +24,7 @@ const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.sl
   selector: 'bc-times-form',
   template: `
     <fieldset>
-      <legend>Hours of the week</legend>
+      <legend i18n>Hours of the week</legend>
       @for (day of days(); track day.weekday) {
         <div class="day">
           <label>
@@ -30,9 +38,8 @@ const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.sl
                 [value]="hours.from"
                 [attr.aria-label]="day.name + ', from'"
                 (change)="set(hours.at, { from: minutesOf($any($event.target).value) })"
-              />
-              to
-              <input
+              /><ng-container i18n> to </ng-container
+              ><input
                 type="time"
                 [value]="hours.to"
                 [attr.aria-label]="day.name + ', to'"
@@ -44,7 +51,7 @@ const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.sl
       }
     </fieldset>
     <fieldset>
-      <legend>Away</legend>
+      <legend i18n>Away</legend>
       @for (away of times().away; track $index) {
         <div class="day">
           <span>
@@ -52,13 +59,14 @@ const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.sl
               type="date"
               [value]="away.from"
               aria-label="Away from"
+              i18n-aria-label
               (change)="setAway($index, { from: $any($event.target).value })"
-            />
-            to
-            <input
+            /><ng-container i18n> to </ng-container
+            ><input
               type="date"
               [value]="away.to"
               aria-label="Away to"
+              i18n-aria-label
               (change)="setAway($index, { to: $any($event.target).value })"
             />
           </span>
@@ -67,12 +75,13 @@ const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.sl
             [value]="away.why"
             maxlength="60"
             aria-label="Why away"
+            i18n-aria-label
             (change)="setAway($index, { why: $any($event.target).value })"
           />
-          <button type="button" class="btn line" (click)="dropAway($index)">Remove</button>
+          <button type="button" class="btn line" (click)="dropAway($index)" i18n>Remove</button>
         </div>
       }
-      <button type="button" class="btn line" (click)="addAway()">Add days away</button>
+      <button type="button" class="btn line" (click)="addAway()" i18n>Add days away</button>
     </fieldset>
   `,
   styles: `

@@ -28,8 +28,10 @@ export interface Choice {
       </div>
     }
     <div class="ends">
-      <button type="button" class="btn go" [disabled]="!whole()" (click)="done.emit(chosen())">Done, show me</button>
-      <button type="button" class="btn line" (click)="gaveUp.emit()">Give up</button>
+      <button type="button" class="btn go" [disabled]="!whole()" (click)="done.emit(chosen())" i18n>
+        Done, show me
+      </button>
+      <button type="button" class="btn line" (click)="gaveUp.emit()" i18n>Give up</button>
     </div>
   `,
   styleUrl: './entries.scss',

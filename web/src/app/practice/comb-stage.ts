@@ -25,7 +25,7 @@ import {
 } from '@brave-comb/core/practice';
 import { cellPoint, combSize, paintComb, zoneMiddles, zoneWalls } from './comb-painter';
 import { LIGHTS, type Light } from './comb-sprites';
-import { said } from '../ui/words';
+import { said } from '../language/words';
 
 /** What is laid over a comb once it was answered. */
 export interface Overlay {
@@ -90,7 +90,7 @@ export class CombStage {
     const cell = this.cursor();
     if (cell === null) return '';
     const { grid, kinds } = this.picture().side;
-    return `Row ${Math.floor(cell / grid.columns) + 1}, cell ${(cell % grid.columns) + 1}: ${said(LOOKS[kinds[cell]!])}${this.beeHere(cell)}`;
+    return $localize`Row ${Math.floor(cell / grid.columns) + 1}, cell ${(cell % grid.columns) + 1}\: ${said(LOOKS[kinds[cell]!])}${this.beeHere(cell)}`;
   });
   protected readonly patches = computed(() => {
     const patches = patchesOf(this.picture().side, PATCH_COLUMNS, PATCH_ROWS);
@@ -350,9 +350,9 @@ export class CombStage {
     const bee = bees.find((each) => Math.hypot(each.x - x, each.y - y) < each.length / 2);
     if (!bee) return '';
     const looks = {
-      worker: 'a bee stands over it',
-      drone: 'a stout bee with large eyes stands over it',
-      queen: 'a long bee with short wings stands over it, others face her',
+      worker: $localize`a bee stands over it`,
+      drone: $localize`a stout bee with large eyes stands over it`,
+      queen: $localize`a long bee with short wings stands over it, others face her`,
     };
     return `; ${looks[bee.caste]}`;
   }

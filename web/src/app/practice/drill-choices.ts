@@ -2,23 +2,23 @@ import { ADVICE_KINDS, type AdviceKind } from '@brave-comb/core/care';
 import { type Answer, type Drill, NAMES, STOP_ANSWERS, type StopAnswer } from '@brave-comb/core/practice';
 import { DEPTHS, type Depth, HINDRANCES, type Hindrance } from '@brave-comb/core/weather';
 import type { Choice } from './choice-entry';
-import { named } from '../ui/words';
+import { named } from '../language/words';
 
 const NONE = 'none';
 const option = (id: string, text = id) => ({ id, text });
 
 const ADVICE_TEXT: Readonly<Record<AdviceKind, string>> = {
-  feed: 'Feed',
-  'queen-cells': 'See to the queen cells',
-  'add-space': 'Give room',
-  'look-again': 'Look again soon',
-  'leave-alone': 'Leave it alone',
+  feed: $localize`Feed`,
+  'queen-cells': $localize`See to the queen cells`,
+  'add-space': $localize`Give room`,
+  'look-again': $localize`Look again soon`,
+  'leave-alone': $localize`Leave it alone`,
 };
 const DEPTH_TEXT: Readonly<Record<Depth, string>> = {
-  outside: 'outside only',
-  lid: 'under the lid',
-  'one-frame': 'one frame, quickly',
-  full: 'the whole nest',
+  outside: $localize`outside only`,
+  lid: $localize`under the lid`,
+  'one-frame': $localize`one frame, quickly`,
+  full: $localize`the whole nest`,
 };
 
 /**
@@ -33,20 +33,23 @@ export function choicesOf(drill: Drill): readonly Choice[] | null {
       return [
         {
           id: 'trouble',
-          legend: 'What does it show?',
-          options: NAMES.map((name) => option(name ?? NONE, name ? named('trouble', name) : 'nothing wrong')),
+          legend: $localize`What does it show?`,
+          options: NAMES.map((name) => option(name ?? NONE, name ? named('trouble', name) : $localize`nothing wrong`)),
         },
       ];
     case 'weather':
       return [
         {
           id: 'depth',
-          legend: 'How deep?',
-          options: [option(NONE, 'not even outside'), ...DEPTHS.map((depth) => option(depth, DEPTH_TEXT[depth]))],
+          legend: $localize`How deep?`,
+          options: [
+            option(NONE, $localize`not even outside`),
+            ...DEPTHS.map((depth) => option(depth, DEPTH_TEXT[depth])),
+          ],
         },
         {
           id: 'because',
-          legend: 'What forbids more?',
+          legend: $localize`What forbids more?`,
           options: [...HINDRANCES.map((each) => option(each, named('hindrance', each))), option(NONE, 'nothing')],
         },
       ];
@@ -54,7 +57,7 @@ export function choicesOf(drill: Drill): readonly Choice[] | null {
       return [
         {
           id: 'stop',
-          legend: 'What now?',
+          legend: $localize`What now?`,
           options: STOP_ANSWERS.map((each) => option(each, named('stopAnswer', each))),
         },
       ];
@@ -62,7 +65,7 @@ export function choicesOf(drill: Drill): readonly Choice[] | null {
       return [
         {
           id: 'next',
-          legend: 'What does it need next?',
+          legend: $localize`What does it need next?`,
           options: ADVICE_KINDS.map((kind) => option(kind, ADVICE_TEXT[kind])),
         },
       ];

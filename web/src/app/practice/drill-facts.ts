@@ -2,26 +2,26 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { formatSide } from '@brave-comb/core/inspection';
 import type { Drill } from '@brave-comb/core/practice';
 import { CombPortrait } from '../inspection/comb-portrait';
-import { SaidPipe } from '../ui/words';
+import { SaidPipe } from '../language/words';
 
 const QUESTION_TEXT = {
-  laying: 'Is she laying?',
-  'queen-cells': 'Are there queen cells?',
-  room: 'Have they room?',
-  stores: 'Have they food?',
-  health: 'Is the brood healthy?',
-  pests: 'Are there pests?',
+  laying: $localize`Is she laying?`,
+  'queen-cells': $localize`Are there queen cells?`,
+  room: $localize`Have they room?`,
+  stores: $localize`Have they food?`,
+  health: $localize`Is the brood healthy?`,
+  pests: $localize`Are there pests?`,
 } as const;
 const TEMPER_TEXT = {
-  'go-on': 'calm on the combs',
-  smoke: 'a head-butt or two',
-  pause: 'running, at the hands',
-  close: 'stinging, following',
+  'go-on': $localize`calm on the combs`,
+  smoke: $localize`a head-butt or two`,
+  pause: $localize`running, at the hands`,
+  close: $localize`stinging, following`,
 } as const;
 const CLOCK_TEXT = {
   'not-open': '',
-  well: 'in time',
-  'start-closing': 'nearly up',
+  well: $localize`in time`,
+  'start-closing': $localize`nearly up`,
   'shut-now': 'overdrawn',
   closed: '',
 } as const;
@@ -47,7 +47,7 @@ const CLOCK_TEXT = {
       }
     </dl>
     @if (frames().length > 0) {
-      <h2>Read so far</h2>
+      <h2 i18n>Read so far</h2>
       <ol>
         @for (frame of frames(); track frame.number) {
           <li>
@@ -121,26 +121,33 @@ export class DrillFacts {
     if (drill.kind === 'weather') {
       const { temperature, gust, rain, cloud, thunder } = drill.weather;
       return [
-        ['In the shade', `${temperature} °C`],
-        ['Gusts', `${gust} km/h`],
-        ['Rain this hour', rain === 0 ? 'none' : `${rain} mm`],
-        ['Rain in the next', drill.rainSoon === 0 ? 'none' : `${drill.rainSoon} mm`],
-        ['Sky', cloud > 0.85 ? 'closed' : cloud > 0.4 ? 'broken cloud' : 'mostly clear'],
-        ['Sun above the horizon', `${drill.elevation}°`],
-        ['Thunder', thunder > 0 ? `${Math.round(thunder * 10)} in 10` : 'none'],
+        [$localize`In the shade`, `${temperature} °C`],
+        [$localize`Gusts`, $localize`${gust} km/h`],
+        [$localize`Rain this hour`, rain === 0 ? 'none' : $localize`${rain} mm`],
+        [$localize`Rain in the next`, drill.rainSoon === 0 ? 'none' : $localize`${drill.rainSoon} mm`],
+        [$localize`Sky`, cloud > 0.85 ? 'closed' : cloud > 0.4 ? $localize`broken cloud` : $localize`mostly clear`],
+        [$localize`Sun above the horizon`, `${drill.elevation}°`],
+        [$localize`Thunder`, thunder > 0 ? $localize`${Math.round(thunder * 10)} in 10` : 'none'],
       ];
     }
     if (drill.kind === 'stop') {
       const { facts } = drill;
       return [
-        ['Opened to ask', QUESTION_TEXT[drill.question]],
-        ['Bees', TEMPER_TEXT[facts.temper]],
-        ['Open', `${drill.minutesOpen} of ${drill.minutesAllowed} min, ${CLOCK_TEXT[facts.clock]}`],
-        ['Brood frame out', `${facts.broodOut ?? 0} of ${facts.broodAllowed} min`],
-        ['In the shade', `${facts.temperature ?? 0} °C`],
-        ['Rain', facts.rainIn === null ? 'none in sight' : facts.rainIn <= 0 ? 'it rains' : `in ${facts.rainIn} min`],
-        ['Robbers', facts.robbing ? 'fighting at the lid' : 'none'],
-        ['Frames in the box', `${drill.frames}`],
+        [$localize`Opened to ask`, QUESTION_TEXT[drill.question]],
+        [$localize`Bees`, TEMPER_TEXT[facts.temper]],
+        [$localize`Open`, $localize`${drill.minutesOpen} of ${drill.minutesAllowed} min, ${CLOCK_TEXT[facts.clock]}`],
+        [$localize`Brood frame out`, $localize`${facts.broodOut ?? 0} of ${facts.broodAllowed} min`],
+        [$localize`In the shade`, `${facts.temperature ?? 0} °C`],
+        [
+          $localize`Rain`,
+          facts.rainIn === null
+            ? $localize`none in sight`
+            : facts.rainIn <= 0
+              ? $localize`it rains`
+              : $localize`in ${facts.rainIn} min`,
+        ],
+        [$localize`Robbers`, facts.robbing ? $localize`fighting at the lid` : 'none'],
+        [$localize`Frames in the box`, `${drill.frames}`],
       ];
     }
     return [];

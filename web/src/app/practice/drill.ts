@@ -44,7 +44,7 @@ import { PracticeDesk, type Task } from './practice-desk';
 import { rightText, whenText } from './progress-text';
 import { ReadingEntry } from './reading-entry';
 import { ReadingTold } from './reading-told';
-import { SaidPipe, Named } from '../ui/words';
+import { SaidPipe, Named } from '../language/words';
 
 /** What is laid over a comb that was answered. */
 const OVERLAYS = ['off', 'zones', 'zones and eggs', 'my guess'] as const;
@@ -105,7 +105,7 @@ export class DrillScreen {
   });
   protected readonly clockText = computed(() => {
     const left = this.allowed() - this.seconds();
-    if (this.mark()) return `answered in ${this.seconds()} of ${this.allowed()} s`;
+    if (this.mark()) return $localize`answered in ${this.seconds()} of ${this.allowed()} s`;
     return left >= 0 ? `${left} s left` : `${-left} s over`;
   });
   protected readonly clockShare = computed(() => Math.min(100, (100 * this.seconds()) / Math.max(1, this.allowed())));
@@ -174,16 +174,18 @@ export class DrillScreen {
     const latest = Math.max(...combs.map(({ at }) => at));
     const before = combs.filter(({ at }) => at < latest - MONTH);
     return [
-      ...(staff === null ? [] : [`Your supervisors are at ${staff.toFixed(1)}.`]),
+      ...(staff === null ? [] : [$localize`Your supervisors are at ${staff.toFixed(1)}.`]),
       ...(before.length === 0
         ? []
-        : [`You were at ${meanOf(before.map(({ wrong }) => wrong)).toFixed(1)} a month ago.`]),
+        : [$localize`You were at ${meanOf(before.map(({ wrong }) => wrong)).toFixed(1)} a month ago.`]),
     ].join(' ');
   });
   /** What the answers so far say, once this one is among them. */
   protected readonly standing = computed(() => {
     const own = this.desk.progress().find(({ topic }) => topic === this.known());
-    return own && `Level ${own.level} next, ${rightText(own)}; comes back: ${whenText(own.due, this.desk.now())}.`;
+    return (
+      own && $localize`Level ${own.level} next, ${rightText(own)}; comes back: ${whenText(own.due, this.desk.now())}.`
+    );
   });
   /** What can be told apart on combs, to look it up after an answer. */
   protected readonly troubles = TROUBLES.map((trouble) => ({ trouble, ...TROUBLE_SAYS[trouble] }));
@@ -222,7 +224,7 @@ export class DrillScreen {
       this.done.update((done) => done + 1);
     } catch (fault) {
       this.task.set(null);
-      this.nothing.set(fault instanceof Error ? fault.message : 'There is nothing to practise on yet.');
+      this.nothing.set(fault instanceof Error ? fault.message : $localize`There is nothing to practise on yet.`);
     }
     this.seconds.set(0);
     this.startedAt = performance.now();

@@ -1,15 +1,15 @@
 import { CdkDrag, type CdkDragDrop, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, input, linkedSignal, output, signal } from '@angular/core';
 import type { OrderStep } from '@brave-comb/core/practice';
-import { SaidPipe, said } from '../ui/words';
+import { SaidPipe, said } from '../language/words';
 
 /** Steps that are put in order, by dragging or by keys. */
 @Component({
   selector: 'bc-order-entry',
   imports: [SaidPipe, CdkDrag, CdkDropList],
   template: `
-    <h2 id="order">Put them in order</h2>
-    <p class="quiet">Drag a step, or choose one and press Alt with the arrow keys.</p>
+    <h2 id="order" i18n>Put them in order</h2>
+    <p class="quiet" i18n>Drag a step, or choose one and press Alt with the arrow keys.</p>
     <ol cdkDropList aria-labelledby="order" (cdkDropListDropped)="drop($event)">
       @for (step of order(); track step.id) {
         <li cdkDrag>
@@ -46,8 +46,8 @@ import { SaidPipe, said } from '../ui/words';
     </ol>
     <p class="unseen" aria-live="polite">{{ moved() }}</p>
     <div class="ends">
-      <button type="button" class="btn go" (click)="done.emit(ids())">Done, show me</button>
-      <button type="button" class="btn line" (click)="gaveUp.emit()">Give up</button>
+      <button type="button" class="btn go" (click)="done.emit(ids())" i18n>Done, show me</button>
+      <button type="button" class="btn line" (click)="gaveUp.emit()" i18n>Give up</button>
     </div>
   `,
   styleUrl: './entries.scss',

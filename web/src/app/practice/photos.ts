@@ -13,14 +13,14 @@ import { dayOf } from '../ui/format';
     @if (watched.data(); as data) {
       <div class="g">
         <section class="sheet" aria-labelledby="bank">
-          <h1 id="bank">Own photos</h1>
+          <h1 id="bank" i18n>Own photos</h1>
           @if (data.photos.length === 0) {
-            <p>No photo has been taken at a hive yet. At the hive, "More" has "Photo or question".</p>
+            <p i18n>No photo has been taken at a hive yet. At the hive, "More" has "Photo or question".</p>
           }
           <ul class="bank">
             @for (photo of data.photos; track photo.id) {
               <li>
-                <button type="button" [attr.aria-pressed]="photo.id === picked()" (click)="picked.set(photo.id)">
+                <button type="button" [attr.aria-pressed]="photo.id === picked()" (click)="picked.set(photo.id)" i18n>
                   {{ photo.of }}, hive {{ photo.hive }}, {{ day(photo.takenAt)
                   }}{{ photo.spot ? ', ' + photo.spot : '' }}
                 </button>
@@ -30,37 +30,43 @@ import { dayOf } from '../ui/format';
         </section>
         @if (chosen(); as photo) {
           <section class="sheet" aria-labelledby="make">
-            <h2 id="make">Make a drill of it</h2>
+            <h2 id="make" i18n>Make a drill of it</h2>
             <bc-attachment-view [attachment]="photo.id" name="The chosen photo" />
             <form
               (submit)="make($event, photo.id, question.value, right.value, [first.value, second.value], says.value)"
             >
-              <label>Question <input #question maxlength="300" required value="What does it show?" /></label>
-              <label>Right <input #right maxlength="300" required /></label>
-              <label>Wrong <input #first maxlength="300" required /></label>
-              <label>Also wrong <input #second maxlength="300" /></label>
-              <label>What to say afterwards <textarea #says rows="2" maxlength="500"></textarea></label>
+              <label
+                ><ng-container i18n>Question </ng-container
+                ><input #question maxlength="300" required value="What does it show?"
+              /></label>
+              <label><ng-container i18n>Right </ng-container><input #right maxlength="300" required /></label>
+              <label><ng-container i18n>Wrong </ng-container><input #first maxlength="300" required /></label>
+              <label><ng-container i18n>Also wrong </ng-container><input #second maxlength="300" /></label>
+              <label
+                ><ng-container i18n>What to say afterwards </ng-container
+                ><textarea #says rows="2" maxlength="500"></textarea>
+              </label>
               @if (problem()) {
                 <p class="bad" role="alert">{{ problem() }}</p>
               }
-              <button type="submit" class="btn">Ask it</button>
+              <button type="submit" class="btn" i18n>Ask it</button>
             </form>
           </section>
         }
         <section class="sheet" aria-labelledby="asked">
-          <h2 id="asked">Asked in practice</h2>
+          <h2 id="asked" i18n>Asked in practice</h2>
           <ul>
             @for (drill of data.drills; track drill.id) {
               <li class="drill">
                 <b>{{ drill.question }}</b>
-                <span
+                <span i18n
                   >{{ drill.choices[drill.answer] }}; not: {{ wrong(drill.choices, drill.answer) }}.
                   {{ drill.says }}</span
                 >
-                <button type="button" class="link" (click)="retire(drill.id)">Ask it no more</button>
+                <button type="button" class="link" (click)="retire(drill.id)" i18n>Ask it no more</button>
               </li>
             } @empty {
-              <li>None yet.</li>
+              <li i18n>None yet.</li>
             }
           </ul>
         </section>
@@ -165,7 +171,11 @@ export class PhotoDrillsScreen {
     const choices = [right, ...others].map((each) => each.trim()).filter((each) => each !== '');
     const alike = new Set(choices.map((each) => each.toLowerCase())).size < choices.length;
     this.problem.set(
-      alike ? 'Two choices are the same: change one.' : choices.length < 2 ? 'Give a wrong choice too.' : '',
+      alike
+        ? $localize`Two choices are the same: change one.`
+        : choices.length < 2
+          ? $localize`Give a wrong choice too.`
+          : '',
     );
     if (this.problem() !== '') return;
     // The right one must not always be the first.

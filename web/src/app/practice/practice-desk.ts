@@ -163,7 +163,7 @@ export class PracticeDesk {
           {
             recorded: { visit: record.visit, address },
             again: this.answered(topic, record.visit, address),
-            from: `hive ${record.hive}, ${record.day}, frame ${address.frame}, as the record tells it`,
+            from: $localize`hive ${record.hive}, ${record.day}, frame ${address.frame}, as the record tells it`,
           },
         );
       }
@@ -174,11 +174,11 @@ export class PracticeDesk {
     if (record)
       return made(
         { limits, colony: record },
-        { recorded: { visit: record.visit, address: null }, from: `hive ${record.hive}, ${record.day}` },
+        { recorded: { visit: record.visit, address: null }, from: $localize`hive ${record.hive}, ${record.day}` },
       );
     const photo = topic === 'photos' && data ? pick(data.photos) : undefined;
-    if (photo) return made({ limits, photo }, { photo: photo.id, from: 'from the school’s own photos' });
-    return made({ limits }, { from: 'made up' });
+    if (photo) return made({ limits, photo }, { photo: photo.id, from: $localize`from the school’s own photos` });
+    return made({ limits }, { from: $localize`made up` });
   }
 
   /** Whether a recorded side or colony was answered before. */

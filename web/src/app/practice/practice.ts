@@ -64,12 +64,14 @@ export class PracticeScreen {
       level,
       share: rightOfLate ?? 0,
       right: rightText({ answers, rightOfLate }),
-      known: answers === 0 ? '' : `${oddsText(known)} still knows it`,
+      known: answers === 0 ? '' : $localize`${oddsText(known)} still knows it`,
       when: whenText(due, this.desk.now()),
     };
   }
 
   private missing(topic: TopicId): string {
-    return topic === 'photos' ? 'no photo drill has been made yet' : 'no closed visit to read from yet';
+    return topic === 'photos'
+      ? $localize`no photo drill has been made yet`
+      : $localize`no closed visit to read from yet`;
   }
 }

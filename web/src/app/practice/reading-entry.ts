@@ -16,7 +16,7 @@ import {
 @Component({
   selector: 'bc-reading-entry',
   template: `
-    <h2 id="what">What do you see?</h2>
+    <h2 id="what" i18n>What do you see?</h2>
     <p class="typed" role="status">
       <b>{{ line() || 'nothing yet' }}</b> <em [class.over]="left() < 0">{{ leftText() }}</em>
     </p>
@@ -66,14 +66,14 @@ import {
           <button type="button" [attr.aria-label]="'One eighth more ' + names[letter]" (click)="add(letter, 1)">
             +
           </button>
-          <span class="unseen">{{ side().eighths[letter] ?? 0 }} eighths</span>
+          <span class="unseen" i18n>{{ side().eighths[letter] ?? 0 }} eighths</span>
         </li>
       }
     </ul>
-    <p class="quiet">The line adds up to eight eighths. A tap on the bar says: only a few cells.</p>
+    <p class="quiet" i18n>The line adds up to eight eighths. A tap on the bar says: only a few cells.</p>
     <div class="ends">
-      <button type="button" class="btn go" [disabled]="left() < 0" (click)="done.emit()">Done, show me</button>
-      <button type="button" class="btn line" (click)="gaveUp.emit()">Give up</button>
+      <button type="button" class="btn go" [disabled]="left() < 0" (click)="done.emit()" i18n>Done, show me</button>
+      <button type="button" class="btn line" (click)="gaveUp.emit()" i18n>Give up</button>
     </div>
   `,
   styleUrl: './entries.scss',
@@ -92,7 +92,7 @@ export class ReadingEntry {
   protected readonly left = computed(() => eighthsLeft(this.side()));
   protected readonly leftText = computed(() => {
     const left = this.left();
-    return left === 0 ? 'none left' : left > 0 ? `${left} left` : `${-left} too many`;
+    return left === 0 ? $localize`none left` : left > 0 ? $localize`${left} left` : $localize`${-left} too many`;
   });
 
   protected add(letter: Letter, by: number): void {

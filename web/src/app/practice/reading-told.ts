@@ -17,15 +17,15 @@ const HABIT = 0.4;
   template: `
     <div class="scroll">
       <table>
-        <caption>
+        <caption i18n>
           You said, and what was there
         </caption>
         <thead>
           <tr>
-            <th scope="col" colspan="2"><span class="unseen">Content</span></th>
-            <th scope="col">your eighths, <b>truth</b></th>
-            <th scope="col"><span class="unseen">truth in figures</span></th>
-            <th scope="col">your last {{ late().length }}</th>
+            <th scope="col" colspan="2"><span class="unseen" i18n>Content</span></th>
+            <th scope="col" i18n>your eighths, <b>truth</b></th>
+            <th scope="col"><span class="unseen" i18n>truth in figures</span></th>
+            <th scope="col" i18n>your last {{ late().length }}</th>
           </tr>
         </thead>
         <tbody>
@@ -72,7 +72,7 @@ const HABIT = 0.4;
         </tbody>
       </table>
     </div>
-    <p class="axis" aria-hidden="true"><span>too few</span><span>1 eighth</span><span>too many</span></p>
+    <p class="axis" aria-hidden="true"><span i18n>too few</span><span i18n>1 eighth</span><span i18n>too many</span></p>
     <p>{{ habits() }}</p>
   `,
   styles: `
@@ -168,31 +168,31 @@ export class ReadingTold {
         read: Math.floor(read),
         few: read > 0 && read < 1,
         truth,
-        said: read > 0 && read < 1 ? 'only a few' : `${read} eighths`,
+        said: read > 0 && read < 1 ? $localize`only a few` : $localize`${read} eighths`,
         dots: off.map((value, index) => ({ x: at(value), y: 5 + ((index * 7) % 19) })),
         mean: bias === null ? null : at(bias),
         habit:
           bias === null
-            ? 'Nothing to compare yet'
-            : `On ${off.length} combs ${Math.abs(bias).toFixed(1)} eighths too ${bias < 0 ? 'few' : 'many'} on the mean`,
+            ? $localize`Nothing to compare yet`
+            : $localize`On ${off.length} combs ${Math.abs(bias).toFixed(1)} eighths too ${bias < 0 ? 'few' : 'many'} on the mean`,
       };
     }),
   );
 
   protected readonly habits = computed(() => {
-    if (this.late().length < 5) return 'After five combs your habits are said here.';
+    if (this.late().length < 5) return $localize`After five combs your habits are said here.`;
     const named = LETTERS.flatMap((letter) => {
       const off = this.off(letter);
       const bias = off.length < 3 ? 0 : meanOf(off);
       const same = off.filter((each) => each !== 0 && Math.sign(each) === Math.sign(bias)).length;
       return Math.abs(bias) >= HABIT
         ? [
-            `too ${bias < 0 ? 'little' : 'much'} ${CONTENTS[letter]} in ${same} of ${off.length} combs, by ${Math.abs(bias).toFixed(1)} eighths`,
+            $localize`too ${bias < 0 ? 'little' : 'much'} ${CONTENTS[letter]} in ${same} of ${off.length} combs, by ${Math.abs(bias).toFixed(1)} eighths`,
           ]
         : [];
     });
     return named.length === 0
-      ? 'No habit in your last combs: what is off goes either way, that is chance.'
-      : `You read ${named.join('; ')}.`;
+      ? $localize`No habit in your last combs: what is off goes either way, that is chance.`
+      : $localize`You read ${named.join('; ')}.`;
   });
 }

@@ -22,7 +22,7 @@ export interface Station {
         <li>
           <h3>
             <a [routerLink]="['/practice', station.topic]">{{ station.name }}</a>
-            <small>{{ station.minutes }} min</small>
+            <small i18n>{{ station.minutes }} min</small>
           </h3>
           @if (station.weakness !== undefined) {
             <p class="bar" aria-hidden="true"><i [style.width.%]="100 * station.weakness"></i></p>
@@ -35,7 +35,7 @@ export interface Station {
               }
             </ul>
           }
-          <p><b>Together:</b> {{ station.together }}</p>
+          <p><b i18n>Together:</b> {{ station.together }}</p>
         </li>
       }
     </ol>

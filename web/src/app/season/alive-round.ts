@@ -14,8 +14,8 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
   imports: [ViewState],
   template: `
     <section class="sheet" aria-labelledby="alive-title">
-      <h2 id="alive-title">All-alive round</h2>
-      <p class="quiet">
+      <h2 id="alive-title" i18n>All-alive round</h2>
+      <p class="quiet" i18n>
         From outside: flight on a mild day, a hum when knocked, droppings. Flying bees alone prove no good winter;
         robbers fly too.
       </p>
@@ -40,35 +40,41 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
                     {{ state }}
                   </button>
                 }
-                <i>{{ hive.date ? dayAndMonth(hive.date) : 'not seen yet' }}</i>
+                <i>
+                  @if (hive.date) {
+                    {{ dayAndMonth(hive.date) }}
+                  } @else {
+                    <ng-container i18n>not seen yet</ng-container>
+                  }
+                </i>
               </div>
             </li>
           }
         </ul>
         @if (all.bySetUp.length && all.survival.dead) {
-          <h3>By set-up</h3>
+          <h3 i18n>By set-up</h3>
           <table class="plain-table">
             <thead>
               <tr>
-                <th scope="col">Set-up</th>
-                <th scope="col">Came through</th>
-                <th scope="col">True share, 19 in 20</th>
+                <th scope="col" i18n>Set-up</th>
+                <th scope="col" i18n>Came through</th>
+                <th scope="col" i18n>True share, 19 in 20</th>
               </tr>
             </thead>
             <tbody>
               @for (row of all.bySetUp; track row.name + row.value) {
                 <tr>
                   <th scope="row">{{ row.name }}: {{ row.value }}</th>
-                  <td>{{ row.survival.alive }} of {{ row.survival.alive + row.survival.dead }}</td>
-                  <td>{{ percent(row.survival.low) }} to {{ percent(row.survival.high) }} in 100</td>
+                  <td i18n>{{ row.survival.alive }} of {{ row.survival.alive + row.survival.dead }}</td>
+                  <td i18n>{{ percent(row.survival.low) }} to {{ percent(row.survival.high) }} in 100</td>
                 </tr>
               }
             </tbody>
           </table>
-          <p class="quiet">Few hives prove nothing: where the ranges overlap, the difference may be chance.</p>
+          <p class="quiet" i18n>Few hives prove nothing: where the ranges overlap, the difference may be chance.</p>
         }
         @for (year of all.earlier; track year.year) {
-          <p class="quiet">Winter to {{ year.year.slice(0, 4) }}: {{ sum(year.survival) }}</p>
+          <p class="quiet" i18n>Winter to {{ year.year.slice(0, 4) }}: {{ sum(year.survival) }}</p>
         }
       }
     </section>
@@ -128,9 +134,9 @@ export class AliveRound {
 
   protected sum({ alive, dead, unsure, share, low, high }: Round['survival']): string {
     const known = alive + dead;
-    if (share === null) return unsure > 0 ? `${unsure} unsure, none known yet` : 'No hive tapped yet';
-    const rest = unsure > 0 ? `, ${unsure} unsure` : '';
-    return `${alive} of ${known} alive${rest}: ${this.percent(share)} in 100 (${this.percent(low)} to ${this.percent(high)})`;
+    if (share === null) return unsure > 0 ? $localize`${unsure} unsure, none known yet` : $localize`No hive tapped yet`;
+    const rest = unsure > 0 ? $localize`, ${unsure} unsure` : '';
+    return $localize`${alive} of ${known} alive${rest}\: ${this.percent(share)} in 100 (${this.percent(low)} to ${this.percent(high)})`;
   }
 
   protected percent(share: number): number {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FLOW_SIGNS, FLOW_SIGN_NAMES, type FlowSign } from '@brave-comb/core/season';
 import { ViewDesk } from '../api/view-desk';
-import { SaidPipe } from '../ui/words';
+import { SaidPipe } from '../language/words';
 
 /** Signs of a flow or a dearth, ticked at a visit or at the site. */
 @Component({
@@ -9,7 +9,7 @@ import { SaidPipe } from '../ui/words';
   imports: [SaidPipe],
   template: `
     <table>
-      <caption class="unseen">
+      <caption class="unseen" i18n>
         Flow or dearth: tick what you see; a second press takes it away
       </caption>
       <tbody>
@@ -31,8 +31,8 @@ import { SaidPipe } from '../ui/words';
         }
       </tbody>
     </table>
-    <button type="button" class="btn" [disabled]="count() === 0" (click)="keep()">
-      {{ kept() && count() === 0 ? 'Signs kept' : 'Keep ' + (count() || '') + ' signs' }}
+    <button type="button" class="btn" [disabled]="count() === 0" (click)="keep()" i18n>
+      {kept() && count() === 0, select, true {Signs kept} other {Keep {{ count() || '' }} signs}}
     </button>
   `,
   styles: `

@@ -9,11 +9,11 @@ import { PlantForm } from './plant-form';
 import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from './season.feature';
 import { ViewState } from '../api/view-state';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 type Row = Forage['plants'][number];
 
-const WORTH = ['none', 'a little', 'useful', 'good', 'a main source'] as const;
+const WORTH = ['none', 'a little', 'useful', 'good', $localize`a main source`] as const;
 
 /** The forage calendar of a site: its plants, this year's bloom, what was seen, and the general list to choose from. */
 @Component({
@@ -50,25 +50,25 @@ export class ForageEditor {
 
   protected state(row: Row): string {
     const { bloom } = row;
-    if (!bloom) return 'its warmth is not reached here';
-    if (bloom.ended) return `over since ${dayAndMonth(bloom.to)}`;
-    if (bloom.state === 'seen') return `seen ${dayAndMonth(bloom.from)}, to about ${dayAndMonth(bloom.to)}`;
-    const when = `${dayAndMonth(bloom.from)}, ${bloom.giveOrTake} days either way`;
-    return bloom.state === 'expected' ? `expected ${when}` : `reckoned ${when}, nobody has seen it`;
+    if (!bloom) return $localize`its warmth is not reached here`;
+    if (bloom.ended) return $localize`over since ${dayAndMonth(bloom.to)}`;
+    if (bloom.state === 'seen') return $localize`seen ${dayAndMonth(bloom.from)}, to about ${dayAndMonth(bloom.to)}`;
+    const when = $localize`${dayAndMonth(bloom.from)}, ${bloom.giveOrTake} days either way`;
+    return bloom.state === 'expected' ? $localize`expected ${when}` : $localize`reckoned ${when}, nobody has seen it`;
   }
 
   protected reason(row: Row): string {
     const { bloom, model } = row;
     if (!bloom) return '';
     const sum = bloom.sum
-      ? `${bloom.sum.now} of ${bloom.sum.needed} degree days over ${bloom.sum.base} °C`
+      ? $localize`${bloom.sum.now} of ${bloom.sum.needed} degree days over ${bloom.sum.base} °C`
       : model.kind === 'dates'
-        ? `by the length of the day, from ${dayAndMonth(`2001-${model.opens}`)}`
+        ? $localize`by the length of the day, from ${dayAndMonth(`2001-${model.opens}`)}`
         : '';
     const moved = bloom.movedBy
-      ? `; ${Math.abs(bloom.movedBy)} days ${bloom.movedBy > 0 ? 'later' : 'earlier'} for what was seen of others`
+      ? $localize`; ${Math.abs(bloom.movedBy)} days ${bloom.movedBy > 0 ? 'later' : 'earlier'} for what was seen of others`
       : '';
-    return `${sum}${moved}; usual ${dayAndMonth(bloom.usual.from)}`;
+    return $localize`${sum}${moved}; usual ${dayAndMonth(bloom.usual.from)}`;
   }
 
   protected seenThisYear(row: Row, which: 'first' | 'last'): string | null {

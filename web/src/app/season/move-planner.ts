@@ -9,32 +9,32 @@ import { ViewState } from '../api/view-state';
   imports: [ViewState],
   template: `
     <section class="sheet" aria-labelledby="move-title">
-      <h2 id="move-title">A later flow elsewhere</h2>
+      <h2 id="move-title" i18n>A later flow elsewhere</h2>
       <bc-view-state [watched]="watched" name="The flows of other sites" />
       @if (watched.data(); as all) {
         @if (all.targets.length) {
           <div class="fields">
             <label>
-              Flow
-              <select #target (change)="choose(target.value)">
-                <option value="">choose one</option>
+              <ng-container i18n>Flow </ng-container
+              ><select #target (change)="choose(target.value)">
+                <option value="" i18n>choose one</option>
                 @for (each of all.targets; track each.site + each.plant) {
-                  <option [value]="each.site + '|' + each.plant">
+                  <option [value]="each.site + '|' + each.plant" i18n>
                     {{ each.plant }}, {{ each.name }}, {{ each.km }} km, from {{ dayAndMonth(each.from) }}
                   </option>
                 }
               </select>
             </label>
             <label
-              >Hives
-              <input #count type="number" min="1" max="200" [value]="hives()" (change)="hives.set(+count.value || 1)"
+              ><ng-container i18n>Hives </ng-container
+              ><input #count type="number" min="1" max="200" [value]="hives()" (change)="hives.set(+count.value || 1)"
             /></label>
           </div>
         } @else {
-          <p class="quiet">No other site of the school has a good nectar plant still to come.</p>
+          <p class="quiet" i18n>No other site of the school has a good nectar plant still to come.</p>
         }
         @if (all.plan; as plan) {
-          <p>
+          <p i18n>
             <b>Go {{ dayAndMonth(plan.move.from) }} to {{ dayAndMonth(plan.move.due) }}</b
             >, back {{ dayAndMonth(plan.back.from) }} to {{ dayAndMonth(plan.back.due) }}.
           </p>
@@ -49,7 +49,7 @@ import { ViewState } from '../api/view-state';
             }
           </ol>
           <fieldset>
-            <legend>Which hives</legend>
+            <legend i18n>Which hives</legend>
             @for (colony of colonies(); track colony.hive) {
               <label>
                 <input type="checkbox" [checked]="chosen().includes(colony.hive)" (change)="toggle(colony.hive)" />
@@ -57,11 +57,11 @@ import { ViewState } from '../api/view-state';
               </label>
             }
           </fieldset>
-          <button type="button" class="btn" [disabled]="chosen().length === 0" (click)="schedule()">
+          <button type="button" class="btn" [disabled]="chosen().length === 0" (click)="schedule()" i18n>
             Put it on their calendars
           </button>
           @if (done(); as tasks) {
-            <p role="status">{{ tasks }} tasks stand on their calendars.</p>
+            <p role="status" i18n>{{ tasks }} tasks stand on their calendars.</p>
           }
         }
       }

@@ -8,34 +8,43 @@ import { plantId } from '@brave-comb/core/season';
   selector: 'bc-plant-form',
   imports: [ReactiveFormsModule],
   template: `
-    <form class="fields" [formGroup]="form" (ngSubmit)="keep()" aria-label="Plant">
-      <label>Name <input type="text" maxlength="80" formControlName="name" /></label>
+    <form class="fields" [formGroup]="form" (ngSubmit)="keep()" aria-label="Plant" i18n-aria-label>
+      <label><ng-container i18n>Name </ng-container><input type="text" maxlength="80" formControlName="name" /></label>
       <label>
-        Nectar, 0 to 4
-        <input type="number" min="0" max="4" formControlName="nectar" />
+        <ng-container i18n>Nectar, 0 to 4 </ng-container
+        ><input type="number" min="0" max="4" formControlName="nectar" />
       </label>
       <label>
-        Pollen, 0 to 4
-        <input type="number" min="0" max="4" formControlName="pollen" />
+        <ng-container i18n>Pollen, 0 to 4 </ng-container
+        ><input type="number" min="0" max="4" formControlName="pollen" />
       </label>
       <label>
-        Blooms by
-        <select formControlName="kind">
-          <option value="degree days">degree days</option>
-          <option value="dates">dates</option>
+        <ng-container i18n>Blooms by </ng-container
+        ><select formControlName="kind">
+          <option value="degree days" i18n>degree days</option>
+          <option value="dates" i18n>dates</option>
         </select>
       </label>
       @if (form.controls.kind.value === 'degree-days') {
-        <label>Base, °C <input type="number" min="-5" max="15" step="0.5" formControlName="base" /></label>
-        <label>Degree days <input type="number" min="1" max="4000" formControlName="sum" /></label>
+        <label
+          ><ng-container i18n>Base, °C </ng-container
+          ><input type="number" min="-5" max="15" step="0.5" formControlName="base"
+        /></label>
+        <label
+          ><ng-container i18n>Degree days </ng-container><input type="number" min="1" max="4000" formControlName="sum"
+        /></label>
       } @else {
-        <label>Opens (MM-DD) <input type="text" size="6" formControlName="opens" /></label>
+        <label
+          ><ng-container i18n>Opens (MM-DD) </ng-container><input type="text" size="6" formControlName="opens"
+        /></label>
       }
-      <label>Days in bloom <input type="number" min="3" max="200" formControlName="days" /></label>
-      <button class="btn" type="submit" [disabled]="form.invalid">Keep</button>
-      <button class="btn line" type="button" (click)="left.emit()">Leave it</button>
+      <label
+        ><ng-container i18n>Days in bloom </ng-container><input type="number" min="3" max="200" formControlName="days"
+      /></label>
+      <button class="btn" type="submit" [disabled]="form.invalid" i18n>Keep</button>
+      <button class="btn line" type="button" (click)="left.emit()" i18n>Leave it</button>
       @if (form.invalid && form.dirty) {
-        <p class="quiet" role="status">
+        <p class="quiet" role="status" i18n>
           A name, worths from 0 to 4, 3 to 200 days in bloom, and a date as 05-17 are needed.
         </p>
       }

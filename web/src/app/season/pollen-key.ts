@@ -4,7 +4,7 @@ import type { PollenColour } from '@brave-comb/core/inspection';
 import { dayAndMonth } from '@brave-comb/core/units';
 import { oddsText } from '../ui/format';
 import { ViewDesk } from '../api/view-desk';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 /** This week's key to the colours of pollen loads at the site, what was seen, and what is still unknown. */
 @Component({
@@ -12,9 +12,11 @@ import { Named } from '../ui/words';
   imports: [Named],
   template: `
     <section class="sheet" aria-labelledby="pollen-title">
-      <h2 id="pollen-title">Pollen colours of the week</h2>
-      <p class="quiet">Colour alone never settles it: the week, the site and what was settled here before count too.</p>
-      <div class="colours" role="group" aria-label="Colour of the loads">
+      <h2 id="pollen-title" i18n>Pollen colours of the week</h2>
+      <p class="quiet" i18n>
+        Colour alone never settles it: the week, the site and what was settled here before count too.
+      </p>
+      <div class="colours" role="group" aria-label="Colour of the loads" i18n-aria-label>
         @for (each of all().pollen.key; track each.colour) {
           <button type="button" [attr.aria-pressed]="colour() === each.colour" (click)="colour.set(each.colour)">
             <span [style.background]="each.shade" aria-hidden="true"></span>{{ each.colour | named: 'pollenColour' }}
@@ -23,22 +25,22 @@ import { Named } from '../ui/words';
       </div>
       @if (chosen(); as key) {
         <div class="answer">
-          <b>{{ key.colour | named: 'pollenColour' }}, now:</b>
+          <b i18n>{{ key.colour | named: 'pollenColour' }}, now:</b>
           <ul>
             @for (guess of key.guesses; track guess.plant) {
               <li>
                 {{ guess.plant }}, {{ oddsText(guess.share) }}<i>{{ guess.why }}</i>
-                <button type="button" class="link" (click)="see(guess.plant)">it was this</button>
+                <button type="button" class="link" (click)="see(guess.plant)" i18n>it was this</button>
               </li>
             } @empty {
-              <li>Nothing that blooms here now fits.</li>
+              <li i18n>Nothing that blooms here now fits.</li>
             }
           </ul>
-          <button type="button" class="btn line" (click)="see(null)">Unknown, ask later</button>
+          <button type="button" class="btn line" (click)="see(null)" i18n>Unknown, ask later</button>
         </div>
       }
       @if (unknown().length) {
-        <h3>Unknown, ask later</h3>
+        <h3 i18n>Unknown, ask later</h3>
         <ul class="list">
           @for (each of unknown(); track each.id) {
             <li>
@@ -46,11 +48,11 @@ import { Named } from '../ui/words';
               {{ each.colour | named: 'pollenColour' }}, {{ dayAndMonth(each.date) }} <i>{{ each.by }}</i>
               @if (all().mayEdit) {
                 <label>
-                  <span class="unseen"
+                  <span class="unseen" i18n
                     >Plant of the {{ each.colour | named: 'pollenColour' }} loads of {{ each.date }}</span
                   >
                   <select #plant (change)="settle(each.id, plant.value)">
-                    <option value="">settle it</option>
+                    <option value="" i18n>settle it</option>
                     @for (one of all().plants; track one.id) {
                       <option [value]="one.name">{{ one.name }}</option>
                     }
@@ -62,7 +64,7 @@ import { Named } from '../ui/words';
         </ul>
       }
       @if (known().length) {
-        <h3>Seen here</h3>
+        <h3 i18n>Seen here</h3>
         <ul class="list">
           @for (each of known(); track each.id) {
             <li>

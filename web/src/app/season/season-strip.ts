@@ -16,7 +16,7 @@ import { area, curveMonotoneX, line } from 'd3-shape';
 import { decimal, shortDate, timeOf, weekday } from '../ui/format';
 import { lanes } from '../ui/lanes';
 import { PHASE_FILL } from './phase-colours';
-import { named } from '../ui/words';
+import { named } from '../language/words';
 
 const WIDTH = 1232;
 const LEFT = 96;
@@ -163,7 +163,7 @@ export class SeasonStrip {
         text:
           to - from > span.phase.length * 7
             ? named('phase', span.phase) +
-              (span.swarming && span.swarming.to >= this.strip().today ? ', swarms may leave' : '')
+              (span.swarming && span.swarming.to >= this.strip().today ? $localize`, swarms may leave` : '')
             : '',
         cut: this.indexOf(span.from) > 0,
       };
@@ -175,10 +175,10 @@ export class SeasonStrip {
     const { days, today, site } = this.strip();
     const day = days.find((each) => each.date === (this.chosen() ?? today)) ?? days[0];
     return day?.sun.rise && day.sun.set
-      ? `sun ${timeOf(day.sun.rise, site.zone)}–${timeOf(day.sun.set, site.zone)}`
+      ? $localize`sun ${timeOf(day.sun.rise, site.zone)}–${timeOf(day.sun.set, site.zone)}`
       : day && day.sun.hours > 12
-        ? 'sun all day'
-        : 'no sun';
+        ? $localize`sun all day`
+        : $localize`no sun`;
   });
 
   protected readonly bloom = computed(() => {
@@ -199,10 +199,10 @@ export class SeasonStrip {
         const room = (to - from) * this.column;
         const text = opening
           ? room > 190
-            ? `${each.plant} opens, ${each.giveOrTake} days either way`
+            ? $localize`${each.plant} opens, ${each.giveOrTake} days either way`
             : each.plant
           : this.indexOf(each.to) < 21 && each.to <= today
-            ? `${each.plant} ended, ${named('gives', gives(each))}`
+            ? $localize`${each.plant} ended, ${named('gives', gives(each))}`
             : `${each.plant}, ${named('gives', gives(each))}`;
         return { from, to, seen, text, gives: gives(each) };
       }),
@@ -313,13 +313,13 @@ export class SeasonStrip {
     const due = strip.due.filter((each) => !each.done && each.from <= day.date && each.due >= day.date);
     return [
       shortDate(day.date) + (day.date === strip.today ? ', today' : ''),
-      day.hours ? `full opening ${hoursText(day)}` : 'no forecast',
-      day.warmest ? `warmest ${Math.round(day.warmest[1])} degrees` : '',
+      day.hours ? $localize`full opening ${hoursText(day)}` : $localize`no forecast`,
+      day.warmest ? $localize`warmest ${Math.round(day.warmest[1])} degrees` : '',
       day.sun.rise && day.sun.set
-        ? `sun ${timeOf(day.sun.rise, strip.site.zone)} to ${timeOf(day.sun.set, strip.site.zone)}`
+        ? $localize`sun ${timeOf(day.sun.rise, strip.site.zone)} to ${timeOf(day.sun.set, strip.site.zone)}`
         : '',
-      session ? `session ${named('sessionStatus', session.status)}, ${session.groups} hives` : '',
-      due.length > 0 ? `due: ${due.map((each) => `hive ${each.hive}`).join(', ')}` : '',
+      session ? $localize`session ${named('sessionStatus', session.status)}, ${session.groups} hives` : '',
+      due.length > 0 ? $localize`due: ${due.map((each) => $localize`hive ${each.hive}`).join(', ')}` : '',
     ]
       .filter(Boolean)
       .join('; ');

@@ -23,7 +23,7 @@ import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from './season.feature';
 import { ViewState } from '../api/view-state';
 import { YearScale } from './year-scale';
-import { Named, named } from '../ui/words';
+import { Named, named } from '../language/words';
 
 const LABELS = 118;
 const NOTES = 232;
@@ -161,7 +161,7 @@ export class SeasonYear {
         fill: PHASE_FILL[span.phase],
         swarms: swarms && { left: swarms.left, room: Math.max(0, swarms.right - swarms.left) },
         text: room > span.phase.length * 6.1 ? named('phase', span.phase) : '',
-        title: `${named('phase', span.phase)}, ${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}: ${span.reasons.join('; ')}${span.swarming ? `; swarms may leave ${dayAndMonth(span.swarming.from)} to ${dayAndMonth(span.swarming.to)}` : ''}`,
+        title: $localize`${named('phase', span.phase)}, ${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}\: ${span.reasons.join('; ')}${span.swarming ? $localize`; swarms may leave ${dayAndMonth(span.swarming.from)} to ${dayAndMonth(span.swarming.to)}` : ''}`,
       };
     });
   });
@@ -239,7 +239,7 @@ export class SeasonYear {
               : bloom.nectar > 0
                 ? 'url(#waves-nectar)'
                 : 'var(--pollen)',
-          title: `${bloom.plant}: ${dayAndMonth(bloom.from)}${bloom.giveOrTake ? `, ${bloom.giveOrTake} days either way` : ', seen'} to ${dayAndMonth(bloom.to)}; usual ${dayAndMonth(bloom.usual.from)}${bloom.sum ? `; ${bloom.sum.now} of ${bloom.sum.needed} degree days over ${bloom.sum.base} °C` : ''}`,
+          title: $localize`${bloom.plant}\: ${dayAndMonth(bloom.from)}${bloom.giveOrTake ? $localize`, ${bloom.giveOrTake} days either way` : ', seen'} to ${dayAndMonth(bloom.to)}; usual ${dayAndMonth(bloom.usual.from)}${bloom.sum ? $localize`; ${bloom.sum.now} of ${bloom.sum.needed} degree days over ${bloom.sum.base} °C` : ''}`,
         };
       }),
     };
@@ -260,7 +260,7 @@ export class SeasonYear {
       ...span,
       x: x(this.day(span.from)),
       width: x(this.day(span.to) + 1) - x(this.day(span.from)),
-      title: `${span.kind === 'flow' ? 'Flow' : 'Gap'} ${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}: ${span.plants.join(', ')}`,
+      title: $localize`${span.kind === 'flow' ? $localize`Flow` : $localize`Gap`} ${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}\: ${span.plants.join(', ')}`,
     }));
     const [scale] = year.scales;
     if (!scale || scale.days.length < 2) return { spans, top, middle, scale: null };
@@ -311,7 +311,7 @@ export class SeasonYear {
             x: x(this.day(event.from)),
             y: top + 84,
             text: named('scaleEvent', event.kind),
-            title: `${dayAndMonth(event.from)}: ${event.says} (${decimal(event.kg)} kg)`,
+            title: $localize`${dayAndMonth(event.from)}\: ${event.says} (${decimal(event.kg)} kg)`,
           })),
         zero: y(0),
         five: y(5),
@@ -326,7 +326,7 @@ export class SeasonYear {
       ...session,
       x: x(this.day(session.date) + 0.5),
       y,
-      title: `${dateText(session.date)}: ${named('sessionStatus', session.status)}, ${session.groups} hives`,
+      title: $localize`${dateText(session.date)}\: ${named('sessionStatus', session.status)}, ${session.groups} hives`,
     }));
   });
 
@@ -356,7 +356,7 @@ export class SeasonYear {
         past: each.by < year.today,
         textX: flips ? x(Math.max(0, this.day(each.from))) - 4 : x(this.day(each.by) + 1) + 4,
         anchor: flips ? 'end' : 'start',
-        title: `${each.job}: from ${dayAndMonth(each.from)}, by ${dayAndMonth(each.by)}. ${each.why}`,
+        title: $localize`${each.job}\: from ${dayAndMonth(each.from)}, by ${dayAndMonth(each.by)}. ${each.why}`,
       })),
     };
   });
@@ -379,12 +379,12 @@ export class SeasonYear {
           end: x(this.day(due.due) + 1),
           late: due.due < year.today,
           must: due.strict === 'must',
-          title: `Hive ${colony.hive}: ${due.title}, ${dayAndMonth(due.from)} to ${dayAndMonth(due.due)}`,
+          title: $localize`Hive ${colony.hive}\: ${due.title}, ${dayAndMonth(due.from)} to ${dayAndMonth(due.due)}`,
         })),
       rests: colony.rests.map((rest) => ({
         x: x(this.day(rest.from)),
         width: Math.max(1, x(this.day(rest.to) + 1) - x(this.day(rest.from))),
-        title: `Hive ${colony.hive} left alone ${dayAndMonth(rest.from)} to ${dayAndMonth(rest.to)}: ${rest.why}`,
+        title: $localize`Hive ${colony.hive} left alone ${dayAndMonth(rest.from)} to ${dayAndMonth(rest.to)}\: ${rest.why}`,
       })),
     }));
   });
@@ -402,22 +402,27 @@ export class SeasonYear {
     const soon = year.deadlines.find((each) => each.by >= year.today);
     return {
       phase: upperFirst(year.now?.phase.reasons[0] ?? ''),
-      bloom: inBloom.length > 0 ? `${listed(inBloom.map((bloom) => bloom.plant))} now` : 'Nothing in bloom now',
+      bloom:
+        inBloom.length > 0
+          ? $localize`${listed(inBloom.map((bloom) => bloom.plant))} now`
+          : $localize`Nothing in bloom now`,
       next: next
-        ? `${next.plant} ${inDays(daysBetween(year.today, next.from))}, ${next.giveOrTake} either way. ${behind === 0 ? 'It runs as usual.' : `It runs ${Math.abs(behind)} days ${behind > 0 ? 'behind' : 'ahead of'} usual years.`}`
+        ? $localize`${next.plant} ${inDays(daysBetween(year.today, next.from))}, ${next.giveOrTake} either way. ${behind === 0 ? $localize`It runs as usual.` : $localize`It runs ${Math.abs(behind)} days ${behind > 0 ? 'behind' : $localize`ahead of`} usual years.`}`
         : '',
-      gap: gap ? `A gap is likely from ${dayAndMonth(gap.from)}, for ${daysBetween(gap.from, gap.to) + 1} days.` : '',
+      gap: gap
+        ? $localize`A gap is likely from ${dayAndMonth(gap.from)}, for ${daysBetween(gap.from, gap.to) + 1} days.`
+        : '',
       flow:
         year.flow.state === 'uncertain'
-          ? 'Flow or dearth: uncertain'
+          ? $localize`Flow or dearth: uncertain`
           : `${upperFirst(year.flow.state)}, ${sureText(year.flow.state === 'dearth' ? 1 - year.flow.chance : year.flow.chance)}`,
       why: year.flow.reasons
         .slice(0, 2)
         .map((reason) => reason.text)
         .join('; '),
       advice: year.flow.advice,
-      sessions: `${held} held, ${off} off, ${planned} planned`,
-      deadline: soon ? `Next: ${soon.job.toLowerCase()} by ${dayAndMonth(soon.by)}` : '',
+      sessions: $localize`${held} held, ${off} off, ${planned} planned`,
+      deadline: soon ? $localize`Next: ${soon.job.toLowerCase()} by ${dayAndMonth(soon.by)}` : '',
       late: year.colonies
         .filter((colony) => colony.dues.some((due) => due.due < year.today))
         .map((colony) => colony.hive),
@@ -445,17 +450,31 @@ export class SeasonYear {
   }
 
   protected said(span: Year['phases'][number]): string {
-    return `${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}`;
+    return $localize`${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}`;
   }
+  protected readonly title = computed(() => {
+    const now = this.year()?.now;
+    return now ? upperFirst(named('phase', now.phase.phase)) : $localize`The year`;
+  });
+  /** How often hives are opened in the phase that it is. */
+  protected readonly looks = computed(() => {
+    const days = this.year()?.now?.interval;
+    if (!days) return $localize`Hives stay shut`;
+    const [least, most] = days;
+    return least === most ? $localize`Every ${least} days` : $localize`${least} to ${most} days between looks`;
+  });
+  protected readonly swarming = computed(() => {
+    const year = this.year();
+    return year?.now ? swarmingOn(year.now.phase, year.today) : false;
+  });
   protected readonly coming = computed(() => {
     const year = this.year();
     return year?.deadlines.filter((each) => each.by >= year.today) ?? [];
   });
   protected readonly dayAndMonth = dayAndMonth;
-  protected readonly swarmingOn = swarmingOn;
   protected readonly upperFirst = upperFirst;
 }
 
 const listed = (names: readonly string[]): string =>
-  names.length > 2 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names.join(' and ');
-const inDays = (days: number): string => (days === 1 ? 'tomorrow' : `in ${days} days`);
+  names.length > 2 ? $localize`${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names.join(' and ');
+const inDays = (days: number): string => (days === 1 ? 'tomorrow' : $localize`in ${days} days`);

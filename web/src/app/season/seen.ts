@@ -10,7 +10,7 @@ import { TriggerRules } from './trigger-rules';
 import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from './season.feature';
 import { ViewState } from '../api/view-state';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 type Kind = Happenings['events'][number]['kind'];
 

@@ -4,7 +4,7 @@ import type { Happenings } from '@brave-comb/contract';
 import { follows } from '../ui/follows';
 import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../api/view-desk';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 type Trigger = Happenings['triggers'][number];
 
@@ -14,15 +14,15 @@ type Trigger = Happenings['triggers'][number];
   imports: [Named],
   template: `
     <details>
-      <summary>What an event sets going: house practice</summary>
+      <summary i18n>What an event sets going: house practice</summary>
       <div class="wide-table">
         <table class="plain-table">
           <thead>
             <tr>
-              <th scope="col">On</th>
-              <th scope="col">Event</th>
-              <th scope="col">Task</th>
-              <th scope="col">From, due (days)</th>
+              <th scope="col" i18n>On</th>
+              <th scope="col" i18n>Event</th>
+              <th scope="col" i18n>Task</th>
+              <th scope="col" i18n>From, due (days)</th>
             </tr>
           </thead>
           <tbody>
@@ -70,7 +70,7 @@ type Trigger = Happenings['triggers'][number];
         </table>
       </div>
       @if (lead()) {
-        <button type="button" class="btn" (click)="keep()">Keep</button>
+        <button type="button" class="btn" (click)="keep()" i18n>Keep</button>
       }
     </details>
   `,

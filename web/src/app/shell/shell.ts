@@ -173,7 +173,7 @@ export class Shell {
   });
   protected readonly forecastText = computed(() => {
     const strip = this.strip();
-    return strip?.forecast.issuedAt ? `Forecast ${timeOf(strip.forecast.issuedAt, strip.site.zone)}` : '';
+    return strip?.forecast.issuedAt ? $localize`Forecast ${timeOf(strip.forecast.issuedAt, strip.site.zone)}` : '';
   });
   /** Start of the session on the sheet, when it is still to come today. */
   protected readonly sessionStart = computed(() => {

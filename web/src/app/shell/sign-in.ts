@@ -31,7 +31,7 @@ export class SignIn {
   });
   protected readonly greeting = computed(() => {
     const hour = new Date(this.clock.now()).getHours();
-    return hour < 12 ? 'Good morning' : hour < 18 ? 'Good afternoon' : 'Good evening';
+    return hour < 12 ? $localize`Good morning` : hour < 18 ? $localize`Good afternoon` : $localize`Good evening`;
   });
 
   protected watchCapitals(event: KeyboardEvent): void {

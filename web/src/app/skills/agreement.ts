@@ -8,7 +8,7 @@ import { ViewState } from '../api/view-state';
 import { dateText } from '../ui/format';
 import { ReadingsChart } from './readings-chart';
 import { TrendLine } from './trend-line';
-import { named } from '../ui/words';
+import { named } from '../language/words';
 
 /** Eighths that a line over time reaches. */
 const REACH = 2;
@@ -22,7 +22,7 @@ const APART = 0.25;
 /** What is read of fewer sides is no finding yet. */
 const few = (count: number): boolean => count < TOLD_FROM;
 const span = ([low, high]: readonly [number, number], of: (figure: number) => string): string =>
-  `${of(low)} to ${of(high)}`;
+  $localize`${of(low)} to ${of(high)}`;
 const signed = (figure: number): string => `${figure > 0 ? '+' : figure < 0 ? '−' : ''}${Math.abs(figure).toFixed(1)}`;
 
 /** How trainees read comb against their supervisors, and how assessors judge against each other. */
@@ -64,13 +64,16 @@ export class AgreementScreen {
       letter: of.letter,
       name: CONTENTS[of.letter],
       count: of.count,
-      within: `${of.within} of ${of.count}`,
+      within: $localize`${of.within} of ${of.count}`,
       told: few(of.count)
         ? null
         : {
-            bias: `${signed(of.bias)} (${of.biasRange ? span(of.biasRange, signed) : 'no range'})`,
+            bias: `${signed(of.bias)} (${of.biasRange ? span(of.biasRange, signed) : $localize`no range`})`,
             limits: of.limits ? span(of.limits, signed) : '',
-            kappa: of.kappa === null ? 'always alike' : beyond(of.kappa, of.kappaRange, bandOf(kappaWord(of.kappa))),
+            kappa:
+              of.kappa === null
+                ? $localize`always alike`
+                : beyond(of.kappa, of.kappaRange, bandOf(kappaWord(of.kappa))),
           },
     })),
   );
@@ -88,7 +91,7 @@ export class AgreementScreen {
     const { confusions, pairs } = this.chosen()?.readings ?? { confusions: [], pairs: 0 };
     const [most] = confusions;
     return most && !few(pairs)
-      ? `Most goes from ${CONTENTS[most.from]} to ${CONTENTS[most.to]}: ${most.eighths.toFixed(1)} eighths.`
+      ? $localize`Most goes from ${CONTENTS[most.from]} to ${CONTENTS[most.to]}\: ${most.eighths.toFixed(1)} eighths.`
       : null;
   });
   protected readonly assessors = computed(() => {
@@ -97,14 +100,14 @@ export class AgreementScreen {
       among && {
         habits: among.habits.map((habit) => ({
           ...habit,
-          against: habit.leniency === null ? 'too few shared to tell' : lenient(habit.leniency),
-          drift: habit.drift === null ? 'too few shared to tell' : `${signed(habit.drift)} levels`,
+          against: habit.leniency === null ? $localize`too few shared to tell` : lenient(habit.leniency),
+          drift: habit.drift === null ? $localize`too few shared to tell` : $localize`${signed(habit.drift)} levels`,
         })),
         together:
           among.together &&
-          `All together, whoever two of them were: the same level in ${among.together.alike} of ${among.together.count}${beyondChance(among.together, 'Fleiss’ kappa', bandOf(among.together.word))}.`,
+          $localize`All together, whoever two of them were: the same level in ${among.together.alike} of ${among.together.count}${beyondChance(among.together, 'Fleiss’ kappa', bandOf(among.together.word))}.`,
         pairs: among.pairs.map(({ one, other, kappa, word }) => ({
-          says: `${one} and ${other}: the same level in ${kappa.alike} of ${kappa.count}${beyondChance(kappa, 'weighted kappa', bandOf(word))}.`,
+          says: $localize`${one} and ${other}\: the same level in ${kappa.alike} of ${kappa.count}${beyondChance(kappa, $localize`weighted kappa`, bandOf(word))}.`,
         })),
       }
     );
@@ -122,22 +125,23 @@ interface Told {
 }
 
 function lenient(by: number): string {
-  if (Math.abs(by) < APART) return 'as the others';
-  return `${Math.abs(by).toFixed(1)} levels ${by > 0 ? 'more lenient' : 'more severe'}`;
+  if (Math.abs(by) < APART) return $localize`as the others`;
+  return $localize`${Math.abs(by).toFixed(1)} levels ${by > 0 ? $localize`more lenient` : $localize`more severe`}`;
 }
 
 function ofSides(pairs: number, off: number): string {
   const sides = `${pairs} ${pairs === 1 ? 'side' : 'sides'}`;
   return few(pairs)
-    ? `${sides}, too few to tell`
-    : `${off.toFixed(1)} eighths off on ${sides}${off <= GOOD ? ': good' : ''}`;
+    ? $localize`${sides}, too few to tell`
+    : $localize`${off.toFixed(1)} eighths off on ${sides}${off <= GOOD ? ': good' : ''}`;
 }
 
-const bandOf = (band: KappaBand | null): string => (band === null ? 'cannot be told' : named('kappaBand', band));
+const bandOf = (band: KappaBand | null): string =>
+  band === null ? $localize`cannot be told` : named('kappaBand', band);
 const beyond = (kappa: number, range: readonly [number, number] | null, word: string): string =>
   `${kappa.toFixed(2)}${range ? ` (${span(range, (figure) => figure.toFixed(2))})` : ''}, ${word}`;
 
 function beyondChance({ kappa, range, count }: Told, name: string, word: string): string {
-  if (few(count)) return ', too few to tell more';
-  return kappa === null ? ', as chance alone would have it' : `, ${name} ${beyond(kappa, range, word)}`;
+  if (few(count)) return $localize`, too few to tell more`;
+  return kappa === null ? $localize`, as chance alone would have it` : `, ${name} ${beyond(kappa, range, word)}`;
 }

@@ -182,7 +182,7 @@ describe('the checklist as a screen', () => {
     await press(/^Take it off the list/);
     await press(/^finds eggs/);
     const from = [...element.querySelectorAll('select')].find((each) => each.textContent.includes('no earlier skill'))!;
-    expect(from.options[1]!.textContent).toBe('ages larvae, goes with this draft');
+    expect(from.options[1]!.textContent.trim()).toBe('ages larvae, goes with this draft');
     from.value = 'ages-larvae';
     from.dispatchEvent(new Event('change'));
     await fixture.whenStable();

@@ -47,7 +47,7 @@ import { RuleSentence } from './rule-sentence';
 import { SaveFile } from './save-file';
 import { SkillSeason } from './skill-season';
 import { VersionLine } from './version-line';
-import { Named, named, namesOf } from '../ui/words';
+import { Named, named, namesOf } from '../language/words';
 
 /** Pause after the last change before the draft is kept and reckoned, ms. */
 const PAUSE = 700;
@@ -72,11 +72,13 @@ const TOLD = 5;
 function faultsText({ message, details }: CallFault): string {
   const places = details.map(({ path, message: says }) => {
     const [, at, ...field] = path.split('.');
-    const words = says.endsWith('received undefined') ? 'is missing' : says;
-    return at === undefined ? says : `skill ${Number(at) + 1}, ${field.join('.') || 'as a whole'}: ${words}`;
+    const words = says.endsWith('received undefined') ? $localize`is missing` : says;
+    return at === undefined
+      ? says
+      : $localize`skill ${Number(at) + 1}, ${field.join('.') || $localize`as a whole`}\: ${words}`;
   });
   if (places.length === 0) return message;
-  const more = places.length > TOLD ? `, and ${places.length - TOLD} more` : '';
+  const more = places.length > TOLD ? $localize`, and ${places.length - TOLD} more` : '';
   return `${places.slice(0, TOLD).join('; ')}${more}`;
 }
 
@@ -188,8 +190,8 @@ export class ChecklistScreen {
       });
       this.says.set(
         answer.starts > today
-          ? `Version ${answer.version} waits: it is in force from ${dateText(answer.starts)}. Until then nothing changes for anybody.`
-          : `Version ${answer.version} is in force, ${answer.carried} standings were carried over.`,
+          ? $localize`Version ${answer.version} waits: it is in force from ${dateText(answer.starts)}. Until then nothing changes for anybody.`
+          : $localize`Version ${answer.version} is in force, ${answer.carried} standings were carried over.`,
       );
     });
     effect(() => {
@@ -388,7 +390,7 @@ export class ChecklistScreen {
         );
         return;
       }
-      const lost = this.draft.changes() > 0 ? ' What was in the draft before comes back with Undo.' : '';
+      const lost = this.draft.changes() > 0 ? $localize` What was in the draft before comes back with Undo.` : '';
       this.draft.put(skills);
       this.says.set(
         `${skills.length} ${skills.length === 1 ? 'skill' : 'skills'} read from ${file.name} into the draft.${lost}`,

@@ -60,10 +60,10 @@ export class DebriefScreen {
     const data = this.data();
     if (!data) return '';
     const { from, to, zone } = data;
-    if (!from) return `${dateText(data.day)}, ${data.site}. Nothing was opened.`;
+    if (!from) return $localize`${dateText(data.day)}, ${data.site}. Nothing was opened.`;
     const minutes = to ? (Date.parse(to) - Date.parse(from)) / 60_000 : null;
-    return `${dateText(data.day)}, ${data.site}, ${timeOf(from, zone)}${to ? ` to ${timeOf(to, zone)}` : ', still open'}.${
-      minutes === null ? '' : ` Went ${spanText(minutes)}.`
+    return `${dateText(data.day)}, ${data.site}, ${timeOf(from, zone)}${to ? $localize` to ${timeOf(to, zone)}` : $localize`, still open`}.${
+      minutes === null ? '' : $localize` Went ${spanText(minutes)}.`
     }`;
   });
   protected readonly groups = computed(() =>
@@ -94,14 +94,16 @@ export class DebriefScreen {
   protected readonly signText = computed(() => {
     const [barred, unread] = [this.barred().length, this.unread().length];
     const signed = this.data()?.signed;
-    if (signed && !signed.outdated && unread > 0) return 'Signed';
-    if (barred > 0) return `Sign, ${barred} left to settle`;
-    return unread > 0 ? `Sign, ${unread} left to read` : 'Sign';
+    if (signed && !signed.outdated && unread > 0) return $localize`Signed`;
+    if (barred > 0) return $localize`Sign, ${barred} left to settle`;
+    return unread > 0 ? $localize`Sign, ${unread} left to read` : $localize`Sign`;
   });
 
   private times({ openedAt, closedAt, says }: Debrief['groups'][number]): string {
     const zone = this.data()?.zone ?? 'utc';
-    const open = openedAt ? `${timeOf(openedAt, zone)}${closedAt ? ` to ${timeOf(closedAt, zone)}` : ''}, ` : '';
+    const open = openedAt
+      ? `${timeOf(openedAt, zone)}${closedAt ? $localize` to ${timeOf(closedAt, zone)}` : ''}, `
+      : '';
     return `${open}${says}`;
   }
 
@@ -113,8 +115,8 @@ export class DebriefScreen {
       far: off.eighths > FAR,
       eighths: off.eighths.toFixed(1),
       most: off.letter ? `${off.letter} ${signed(off.by)}` : '',
-      says: `${off.eighths.toFixed(1)} eighths off on ${off.sides} ${off.sides === 1 ? 'side' : 'sides'}${
-        off.letter ? `, most ${CONTENTS[off.letter]} ${signed(off.by)}` : ''
+      says: $localize`${off.eighths.toFixed(1)} eighths off on ${off.sides} ${off.sides === 1 ? 'side' : 'sides'}${
+        off.letter ? $localize`, most ${CONTENTS[off.letter]} ${signed(off.by)}` : ''
       }`,
     };
   }

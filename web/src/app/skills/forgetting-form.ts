@@ -12,22 +12,27 @@ const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
 @Component({
   selector: 'bc-forgetting-form',
   template: `
-    <h2 id="forgetting">How long a skill holds</h2>
-    <p class="quiet">
+    <h2 id="forgetting" i18n>How long a skill holds</h2>
+    <p class="quiet" i18n>
       Each rule names its months, or the season. A fixed term: everybody knows the day, as inspectors and insurers ask
       for it. A growing term: what was shown on more days is remembered longer.
     </p>
     <fieldset [disabled]="!mayChange()">
-      <legend class="unseen">School</legend>
+      <legend class="unseen" i18n>School</legend>
       <label class="tick"
-        ><input type="radio" name="forgetting" [checked]="!grows()" (change)="choose(false)" />a fixed term</label
+        ><input type="radio" name="forgetting" [checked]="!grows()" (change)="choose(false)" /><ng-container i18n
+          >a fixed term</ng-container
+        ></label
       >
       <label class="tick"
-        ><input type="radio" name="forgetting" [checked]="grows()" (change)="choose(true)" />a term that grows</label
+        ><input type="radio" name="forgetting" [checked]="grows()" (change)="choose(true)" /><ng-container i18n
+          >a term that grows</ng-container
+        ></label
       >
       @if (grows()) {
         <label
-          >Longer with each day, times<input
+          ><ng-container i18n>Longer with each day, times</ng-container
+          ><input
             #growth
             type="number"
             min="1"
@@ -37,7 +42,8 @@ const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
             (change)="set({ growth: growth.valueAsNumber })"
         /></label>
         <label
-          >Longest, months<input
+          ><ng-container i18n>Longest, months</ng-container
+          ><input
             #most
             type="number"
             min="1"
@@ -49,7 +55,7 @@ const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
     </fieldset>
     <p>{{ example() }}</p>
     @if (mayChange()) {
-      <button type="button" class="btn" [disabled]="!changed() || desk.sending()" (click)="keep()">
+      <button type="button" class="btn" [disabled]="!changed() || desk.sending()" (click)="keep()" i18n>
         Keep the term
       </button>
     }
@@ -108,8 +114,10 @@ export class ForgettingForm {
   );
   protected readonly changed = computed(() => JSON.stringify(this.chosen()) !== JSON.stringify(this.kept()));
   protected readonly example = computed(() => {
-    const terms = SHOWINGS.map((days) => `${Math.round(Number(termOf(MONTHS, days, this.chosen())))} after ${days}`);
-    return `A rule of ${MONTHS} months holds, in months by days shown: ${terms.join(', ')}.`;
+    const terms = SHOWINGS.map(
+      (days) => $localize`${Math.round(Number(termOf(MONTHS, days, this.chosen())))} after ${days}`,
+    );
+    return $localize`A rule of ${MONTHS} months holds, in months by days shown: ${terms.join(', ')}.`;
   });
 
   protected choose(grows: boolean): void {

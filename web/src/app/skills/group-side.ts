@@ -9,7 +9,7 @@ import type { Sent } from '../api/contract-client';
 import { ViewDesk } from '../api/view-desk';
 import { dateInFull, dateText } from '../ui/format';
 import { type Matrix, weeksLeft } from './matrix-rows';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 /** Needs that are listed; weeks left from which one presses. */
 const [NEEDS, SHORT] = [9, 6];
@@ -30,71 +30,78 @@ type PassportWord =
   template: `
     <h2>{{ name() }}</h2>
     @for (each of passports(); track each.key) {
-      <h3>{{ each.name }}: passport from {{ each.school }}</h3>
+      <h3 i18n>{{ each.name }}: passport from {{ each.school }}</h3>
       <p>{{ each.says }}</p>
       <div class="row">
-        <button type="button" matButton="filled" (click)="settleAll(each, { word: 'accept' })">Accept all</button>
-        <button type="button" matButton="outlined" (click)="turning.set(turning() === each.key ? null : each.key)">
+        <button type="button" matButton="filled" (click)="settleAll(each, { word: 'accept' })" i18n>Accept all</button>
+        <button type="button" matButton="outlined" (click)="turning.set(turning() === each.key ? null : each.key)" i18n>
           Turn all down
         </button>
-        <button type="button" matButton="outlined" (click)="settleAll(each, { word: 'take-out' })">
+        <button type="button" matButton="outlined" (click)="settleAll(each, { word: 'take-out' })" i18n>
           Remove: wrong person
         </button>
       </div>
       @if (turning() === each.key) {
         <label class="why"
-          >Why not<input #all type="text" maxlength="500" [value]="reason()" (input)="reason.set(all.value)" />
+          ><ng-container i18n>Why not</ng-container
+          ><input #all type="text" maxlength="500" [value]="reason()" (input)="reason.set(all.value)" />
         </label>
         <button
           type="button"
           matButton="outlined"
           [disabled]="reason().trim().length < 3"
           (click)="settleAll(each, { word: 'turn-down', reason: reason().trim() })"
+          i18n
         >
           Turn {{ each.count }} down
         </button>
       }
     }
     @if (claims().length > 0) {
-      <h3>Claims that wait: {{ claims().length }}</h3>
+      <h3 i18n>Claims that wait: {{ claims().length }}</h3>
       <ul class="claims">
         @for (claim of claims().slice(0, 20); track claim.id) {
           <li>
             <p>
-              <b>{{ claim.trainee.name }}</b>, {{ claim.skillName }}, {{ day(claim.at)
-              }}{{ claim.hive ? ', hive ' + claim.hive : '' }}.
-              {{ claim.note }}
+              <ng-container i18n
+                ><b>{{ claim.trainee.name }}</b
+                >, {{ claim.skillName }}, {{ day(claim.at)
+                }}{!!claim.hive, select, true {, hive {{ claim.hive }}} other {}}. {{ claim.note }}
+              </ng-container>
               @if (claim.elsewhere; as there) {
-                Judged by {{ there.assessor }}, {{ there.school }}.
+                <ng-container i18n>Judged by {{ there.assessor }}, {{ there.school }}.</ng-container>
               }
             </p>
             <div class="row">
               <label
-                ><span class="unseen">Level of {{ claim.trainee.name }}, {{ claim.skillName }}</span>
+                ><span class="unseen" i18n>Level of {{ claim.trainee.name }}, {{ claim.skillName }}</span>
                 <select #level [value]="claim.level">
                   @for (each of levels; track each) {
                     <option [value]="each" [selected]="each === claim.level">{{ each | named: 'skillLevel' }}</option>
                   }
                 </select></label
               >
-              <button type="button" matButton="filled" (click)="confirm(claim.id, level.value)">Confirm</button>
+              <button type="button" matButton="filled" (click)="confirm(claim.id, level.value)" i18n>Confirm</button>
               <button
                 type="button"
                 matButton="outlined"
                 (click)="turning.set(turning() === claim.id ? null : claim.id)"
+                i18n
               >
                 Not so
               </button>
             </div>
             @if (turning() === claim.id) {
               <label class="why"
-                >Why not<input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)" />
+                ><ng-container i18n>Why not</ng-container
+                ><input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)" />
               </label>
               <button
                 type="button"
                 matButton="outlined"
                 [disabled]="reason().trim().length < 3"
                 (click)="turnDown(claim.id)"
+                i18n
               >
                 Turn it down
               </button>
@@ -111,7 +118,7 @@ type PassportWord =
         }
       </p>
     }
-    <h3>Still to show, and by when</h3>
+    <h3 i18n>Still to show, and by when</h3>
     <ul class="open needs">
       @for (need of needs(); track need.id) {
         <li>
@@ -121,10 +128,10 @@ type PassportWord =
           >
         </li>
       } @empty {
-        <li>Nothing: everybody is ready.</li>
+        <li i18n>Nothing: everybody is ready.</li>
       }
     </ul>
-    <p class="quiet">Choose a trainee or a cell to see what it rests on.</p>
+    <p class="quiet" i18n>Choose a trainee or a cell to see what it rests on.</p>
   `,
   styleUrl: './side.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -175,16 +182,16 @@ export class GroupSide {
         ...rest,
         key,
         count: claims.length,
-        says: `${claims.length} showings, ${dateInFull(days[0]!)} to ${dateInFull(days.at(-1)!)}, judged by ${assessors.slice(0, 4).join(', ')}.`,
+        says: $localize`${claims.length} showings, ${dateInFull(days[0]!)} to ${dateInFull(days.at(-1)!)}, judged by ${assessors.slice(0, 4).join(', ')}.`,
       };
     });
   });
   protected readonly turns = computed(() => {
     const known = this.trainees().filter(({ visits }) => visits >= ENOUGH_VISITS);
     return [
-      { says: 'Never held a frame', people: known.filter(({ held }) => held === 0) },
-      { says: 'Smoked every time', people: known.filter(({ smoked, visits }) => smoked === visits) },
-      { says: 'Never smoked', people: known.filter(({ smoked }) => smoked === 0) },
+      { says: $localize`Never held a frame`, people: known.filter(({ held }) => held === 0) },
+      { says: $localize`Smoked every time`, people: known.filter(({ smoked, visits }) => smoked === visits) },
+      { says: $localize`Never smoked`, people: known.filter(({ smoked }) => smoked === 0) },
     ].filter(({ people }) => people.length > 0);
   });
 
@@ -205,14 +212,14 @@ export class GroupSide {
         const season = text === '–' || text.startsWith('in') ? null : Number(text);
         const weeks = Math.min(season ?? Infinity, course ?? Infinity);
         const when = over
-          ? 'the course is over'
+          ? $localize`the course is over`
           : text.startsWith('in')
-            ? `to be seen ${text} weeks`
+            ? $localize`to be seen ${text} weeks`
             : weeks === Infinity
-              ? 'any time'
+              ? $localize`any time`
               : weeks <= 0
-                ? 'no more this season'
-                : `${weeks} ${weeks === 1 ? 'week' : 'weeks'} left`;
+                ? $localize`no more this season`
+                : $localize`${weeks} ${weeks === 1 ? 'week' : 'weeks'} left`;
         return { id: skill.id, name: skill.name, open: open(at), weeks, when, short: !over && weeks < SHORT };
       })
       .filter((need) => need.open > 0)

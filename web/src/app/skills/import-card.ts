@@ -15,18 +15,18 @@ export interface ImportAsk {
   selector: 'bc-import-card',
   imports: [MatButton, MatCheckbox, MatDialogClose, MatDialogTitle],
   template: `
-    <h2 matDialogTitle>Import a passport for {{ ask.trainee }}</h2>
-    <p>
+    <h2 matDialogTitle i18n>Import a passport for {{ ask.trainee }}</h2>
+    <p i18n>
       Passport of <b>{{ ask.file.trainee }}</b>, {{ ask.file.school }}, made {{ day(ask.file.made) }}: {{ count }}
-      {{ count === 1 ? 'showing' : 'showings' }}{{ years ? ', ' + years : '' }}.
+      {count, plural, =1 {showing} other {showings}}{{ years ? ', ' + years : '' }}.
     </p>
     @if (assessors.length > 0) {
-      <p>Judged by {{ assessors.join(', ') }}.</p>
+      <p i18n>Judged by {{ assessors.join(', ') }}.</p>
     }
-    <p>It counts only once you have accepted it, beside the matrix.</p>
+    <p i18n>It counts only once you have accepted it, beside the matrix.</p>
     @if (another) {
-      <p class="stop" role="alert">This passport has another name than {{ ask.trainee }}.</p>
-      <mat-checkbox [checked]="same()" (change)="same.set($event.checked)"
+      <p class="stop" role="alert" i18n>This passport has another name than {{ ask.trainee }}.</p>
+      <mat-checkbox [checked]="same()" (change)="same.set($event.checked)" i18n
         >It is the same person; the name has changed.</mat-checkbox
       >
     }
@@ -36,10 +36,11 @@ export interface ImportAsk {
         matButton="filled"
         [disabled]="another && !same()"
         [matDialogClose]="{ anotherName: another }"
+        i18n
       >
         Import
       </button>
-      <button type="button" matButton="outlined" matDialogClose>Cancel</button>
+      <button type="button" matButton="outlined" matDialogClose i18n>Cancel</button>
     </div>
   `,
   styleUrl: './judge-card.scss',
@@ -65,5 +66,5 @@ export class ImportCard {
 
 function spanOf(years: readonly string[]): string {
   const [first, last] = [years.toSorted()[0], years.toSorted().at(-1)];
-  return first === undefined ? '' : first === last ? first : `${first} to ${last}`;
+  return first === undefined ? '' : first === last ? first : $localize`${first} to ${last}`;
 }

@@ -6,7 +6,7 @@ import { ViewDesk } from '../api/view-desk';
 import { dateText } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
 import type { Passport, PassportEvidence } from './passport-view';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 /** What is asked: a judgement in the debrief, a claim of one's own, or a later word on a judgement. */
 export interface JudgeAsk {
@@ -16,7 +16,11 @@ export interface JudgeAsk {
   readonly evidence: PassportEvidence | null;
 }
 
-const TITLES = { judge: 'Judge a skill', claim: 'Claim a skill', correct: 'Correct a judgement' } as const;
+const TITLES = {
+  judge: $localize`Judge a skill`,
+  claim: $localize`Claim a skill`,
+  correct: $localize`Correct a judgement`,
+} as const;
 
 /** One judgement: which skill, how much help it took, when and where, and what was seen. */
 @Component({
@@ -25,14 +29,14 @@ const TITLES = { judge: 'Judge a skill', claim: 'Claim a skill', correct: 'Corre
   template: `
     <h2 matDialogTitle>{{ title }}</h2>
     @if (ask.evidence; as was) {
-      <p>
+      <p i18n>
         {{ skill()?.name }}, {{ day(was.day) }}: {{ was.level | named: 'skillLevel' }}, judged by {{ was.assessor }}. It
         stays in the record.
       </p>
     } @else {
       <label
-        >Skill
-        <select #which [value]="skillId()" (change)="skillId.set(which.value)">
+        ><ng-container i18n>Skill </ng-container
+        ><select #which [value]="skillId()" (change)="skillId.set(which.value)">
           @for (each of ask.record.skills; track each.id) {
             <option [value]="each.id" [selected]="each.id === skillId()">{{ each.phase }}: {{ each.name }}</option>
           }
@@ -40,7 +44,7 @@ const TITLES = { judge: 'Judge a skill', claim: 'Claim a skill', correct: 'Corre
       >
     }
     <fieldset>
-      <legend>How much help it took</legend>
+      <legend i18n>How much help it took</legend>
       @for (each of levels; track each; let at = $index) {
         <label class="level" [class.sel]="level() === each">
           <input type="radio" name="level" [value]="each" [checked]="level() === each" (change)="level.set(each)" />
@@ -53,19 +57,20 @@ const TITLES = { judge: 'Judge a skill', claim: 'Claim a skill', correct: 'Corre
       @if (ask.about === 'correct') {
         <label class="level" [class.sel]="level() === null">
           <input type="radio" name="level" [checked]="level() === null" (change)="level.set(null)" />
-          <span></span><span><b>does not count</b> Judged by mistake, or somebody else’s.</span>
+          <span></span><span i18n><b>does not count</b> Judged by mistake, or somebody else’s.</span>
         </label>
       }
     </fieldset>
     @if (ask.about !== 'correct') {
       <div class="two">
         <label
-          >Day<input #date type="date" [max]="ask.record.today" [value]="on()" (input)="on.set(date.value)"
+          ><ng-container i18n>Day</ng-container
+          ><input #date type="date" [max]="ask.record.today" [value]="on()" (input)="on.set(date.value)"
         /></label>
         <label
-          >Hive
-          <select #where [value]="hive()" (change)="hive.set(where.value)">
-            <option value="">none</option>
+          ><ng-container i18n>Hive </ng-container
+          ><select #where [value]="hive()" (change)="hive.set(where.value)">
+            <option value="" i18n>none</option>
             @for (each of ask.record.hives; track each.id) {
               <option [value]="each.id">{{ each.number }}</option>
             }
@@ -74,14 +79,14 @@ const TITLES = { judge: 'Judge a skill', claim: 'Claim a skill', correct: 'Corre
       </div>
     }
     <label
-      >{{ ask.about === 'correct' ? 'Why' : 'What was seen'
-      }}<textarea #words rows="2" maxlength="500" [value]="note()" (input)="note.set(words.value)"></textarea>
+      ><ng-container i18n>{ask.about, select, correct {Why} other {What was seen}}</ng-container
+      ><textarea #words rows="2" maxlength="500" [value]="note()" (input)="note.set(words.value)"></textarea>
     </label>
     <div class="row">
-      <button type="button" class="btn" [disabled]="!ready()" (click)="keep()">
-        {{ ask.about === 'claim' ? 'Claim it' : 'Keep it' }}
+      <button type="button" class="btn" [disabled]="!ready()" (click)="keep()" i18n>
+        {ask.about, select, claim {Claim it} other {Keep it}}
       </button>
-      <button type="button" class="btn line" matDialogClose>Leave it</button>
+      <button type="button" class="btn line" matDialogClose i18n>Leave it</button>
     </div>
   `,
   styleUrl: './judge-card.scss',

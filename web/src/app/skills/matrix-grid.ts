@@ -80,9 +80,9 @@ export class MatrixGrid {
     if (!chances) return null;
     return this.heads().map(({ id, at, left, name }) => {
       const need = chances[at] ?? null;
-      if (need === null) return { id, at, left, text: '–', says: `${name}: nobody needs it`, kind: 'done' };
+      if (need === null) return { id, at, left, text: '–', says: $localize`${name}\: nobody needs it`, kind: 'done' };
       if (need.chance === null)
-        return { id, at, left, text: 'no', says: `${name}: no fair chance in these days`, kind: 'none' };
+        return { id, at, left, text: 'no', says: $localize`${name}\: no fair chance in these days`, kind: 'none' };
       return {
         id,
         at,

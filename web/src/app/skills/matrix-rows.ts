@@ -4,13 +4,13 @@ import { STANDING_STATES, type StandingState } from '@brave-comb/core/skills';
 import { daysBetween } from '@brave-comb/core/units';
 import { dateText } from '../ui/format';
 import { levelPath } from './level-path';
-import { named } from '../ui/words';
+import { named } from '../language/words';
 
 export type Matrix = Output<(typeof endpoints)['traineeMatrix']>;
 type MatrixTrainee = Matrix['groups'][number]['trainees'][number];
 
 /** What the matrix brings out; the rest fades. */
-export const MATRIX_FILTERS = ['blocks the sign-off', 'fading', 'nobody has shown'] as const;
+export const MATRIX_FILTERS = [$localize`blocks the sign-off`, 'fading', $localize`nobody has shown`] as const;
 export type MatrixFilter = (typeof MATRIX_FILTERS)[number];
 
 /** Days before its last day from which on a skill counts as fading. */
@@ -55,7 +55,7 @@ function cellOf(
     filled: level === 'can-teach' && !fading,
     open: !held,
     fading,
-    says: `${name}, ${skill}: ${named('standing', state)}${level ? `, ${named('skillLevel', level)}` : ''}${until ? `, until ${dateText(until)}` : ''}`,
+    says: `${name}, ${skill}: ${named('standing', state)}${level ? `, ${named('skillLevel', level)}` : ''}${until ? $localize`, until ${dateText(until)}` : ''}`,
   };
 }
 
@@ -91,6 +91,6 @@ export const weeksLeft = ({ seasonal, window }: Matrix['skills'][number], today:
   if (!seasonal) return '–';
   if (window === null) return '0';
   return window.from > today
-    ? `in ${Math.ceil(daysBetween(today, window.from) / 7)}`
+    ? $localize`in ${Math.ceil(daysBetween(today, window.from) / 7)}`
     : `${Math.ceil((daysBetween(today, window.to) + 1) / 7)}`;
 };

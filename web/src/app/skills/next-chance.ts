@@ -34,7 +34,7 @@ export function nextChance(
     chance: {
       planned: first.planned,
       day: day.split(' ')[1] ?? '',
-      words: `${day}, hive ${first.hive}, ${oddsText(first.chance)}${first.planned ? '' : ', not planned yet'}`,
+      words: $localize`${day}, hive ${first.hive}, ${oddsText(first.chance)}${first.planned ? '' : $localize`, not planned yet`}`,
     },
   };
 }

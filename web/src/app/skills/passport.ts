@@ -19,7 +19,7 @@ import type { Passport, PassportSkill } from './passport-view';
 import { ReadingsChart } from './readings-chart';
 import { SaveFile } from './save-file';
 import { SkillDetail } from './skill-detail';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 /** Showings that are named in a row; the rest is counted. */
 const NAMED = 3;
@@ -80,8 +80,8 @@ export class PassportScreen {
     if (this.wrong()) return this.wrong();
     const taken = this.taken();
     if (!taken) return null;
-    const unknown = taken.unknown.length > 0 ? ` Not on this list: ${taken.unknown.join(', ')}.` : '';
-    return `${taken.taken} showings from ${taken.school} imported, ${taken.known} were here already. They wait for your word.${unknown}`;
+    const unknown = taken.unknown.length > 0 ? $localize` Not on this list: ${taken.unknown.join(', ')}.` : '';
+    return $localize`${taken.taken} showings from ${taken.school} imported, ${taken.known} were here already. They wait for your word.${unknown}`;
   });
 
   constructor() {
@@ -97,10 +97,10 @@ export class PassportScreen {
       .slice(0, NAMED)
       .map(
         ({ day, hive, source, assessor }) =>
-          `${dateInFull(day)}${hive ? `, hive ${hive}` : source === 'practice' ? ', indoors' : ''}${assessor ? `, ${initialsOf(assessor)}` : ''}`,
+          `${dateInFull(day)}${hive ? $localize`, hive ${hive}` : source === 'practice' ? ', indoors' : ''}${assessor ? `, ${initialsOf(assessor)}` : ''}`,
       );
-    const more = best.length > NAMED ? ` and ${best.length - NAMED} more` : '';
-    return best.length === 0 ? 'nothing yet' : `${named.join('; ')}${more}`;
+    const more = best.length > NAMED ? $localize` and ${best.length - NAMED} more` : '';
+    return best.length === 0 ? $localize`nothing yet` : `${named.join('; ')}${more}`;
   }
 
   protected fades({ standing }: PassportSkill): string | null {
@@ -111,12 +111,12 @@ export class PassportScreen {
 
   /** Who signed and when; a signature by exception says so with its reason, one that fell is told. */
   protected signature({ signOffs, standing }: PassportSkill): string | null {
-    if (standing.signature === 'fallen') return 'signature fell: evidence struck';
+    if (standing.signature === 'fallen') return $localize`signature fell: evidence struck`;
     const signed = signOffs.findLast(({ withdrawn }) => withdrawn === null);
     if (!signed) return null;
     const by = `${initialsOf(signed.by)} ${dateInFull(signed.day)}`;
-    if (signed.kind === 'carried') return `carried, ${by}`;
-    return signed.byException ? `${by}, by exception: ${signed.note}` : by;
+    if (signed.kind === 'carried') return $localize`carried, ${by}`;
+    return signed.byException ? $localize`${by}, by exception: ${signed.note}` : by;
   }
 
   protected readonly exceptions = computed(
@@ -161,7 +161,7 @@ export class PassportScreen {
   protected takeTogetherBack(): void {
     const trainee = this.id();
     if (!trainee) return;
-    const body = { signOffs: this.together(), reason: 'signed together and taken back at once' };
+    const body = { signOffs: this.together(), reason: $localize`signed together and taken back at once` };
     this.desk.change('withdrawSignOffs', { params: { trainee }, body }, 'passport', false);
     this.together.set([]);
   }

@@ -7,7 +7,7 @@ import { dateText } from '../ui/format';
 import { ChecklistDraft } from './checklist-draft';
 import { LevelGlyph } from './level-glyph';
 import { ShowingsChart } from './showings-chart';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 export type ForceAsked = Pick<Input<typeof endpoints.enforceChecklist>['body'], 'standings' | 'from' | 'note'>;
 type Preview = Output<typeof endpoints.previewChecklist>;
@@ -16,14 +16,14 @@ const POLICIES: readonly { readonly policy: ForceAsked['standings']; readonly wh
   [
     {
       policy: 'carried-over',
-      what: 'is carried over',
-      says: 'only new showings count by the draft. Nobody steps back.',
+      what: $localize`is carried over`,
+      says: $localize`only new showings count by the draft. Nobody steps back.`,
     },
-    { policy: 'judged-again', what: 'is judged again', says: '' },
+    { policy: 'judged-again', what: $localize`is judged again`, says: '' },
     {
       policy: 'from-the-next-course',
-      what: 'stays by the list in force until the next course',
-      says: 'what is held then is carried over.',
+      what: $localize`stays by the list in force until the next course`,
+      says: $localize`what is held then is carried over.`,
     },
   ];
 

@@ -30,9 +30,9 @@ const REACH = 3;
         }
         <circle [attr.cx]="row.x" [attr.cy]="row.y" r="4.5" [class.few]="row.few" />
       }
-      <text class="foot" [attr.x]="name" [attr.y]="height() - 4">fewer</text>
-      <text class="foot" text-anchor="middle" [attr.x]="middle" [attr.y]="height() - 4">1 eighth a line</text>
-      <text class="foot" text-anchor="end" [attr.x]="width" [attr.y]="height() - 4">more</text>
+      <text class="foot" [attr.x]="name" [attr.y]="height() - 4" i18n>fewer</text>
+      <text class="foot" text-anchor="middle" [attr.x]="middle" [attr.y]="height() - 4" i18n>1 eighth a line</text>
+      <text class="foot" text-anchor="end" [attr.x]="width" [attr.y]="height() - 4" i18n>more</text>
     </svg>
   `,
   styles: `
@@ -97,10 +97,10 @@ export class ReadingsChart {
     this.letters()
       .map(({ letter, bias, count }) =>
         count < TOLD_FROM
-          ? `${CONTENTS[letter]} on ${count} ${count === 1 ? 'side' : 'sides'}, too few to tell`
+          ? $localize`${CONTENTS[letter]} on ${count} ${count === 1 ? 'side' : 'sides'}, too few to tell`
           : Math.abs(bias) < 0.05
-            ? `${CONTENTS[letter]} as the supervisor`
-            : `${CONTENTS[letter]} ${Math.abs(bias).toFixed(1)} eighths ${bias < 0 ? 'fewer' : 'more'}`,
+            ? $localize`${CONTENTS[letter]} as the supervisor`
+            : $localize`${CONTENTS[letter]} ${Math.abs(bias).toFixed(1)} eighths ${bias < 0 ? 'fewer' : 'more'}`,
       )
       .join(', '),
   );

@@ -87,9 +87,12 @@ export class RoleBar {
   protected readonly says = computed(() => {
     const spans = this.spans();
     return spans.length === 0
-      ? 'No frame was lifted'
+      ? $localize`No frame was lifted`
       : spans
-          .map(({ word, from, to }) => `${word} ${to - from === 1 ? `frame ${to}` : `frames ${from + 1} to ${to}`}`)
+          .map(
+            ({ word, from, to }) =>
+              `${word} ${to - from === 1 ? $localize`frame ${to}` : $localize`frames ${from + 1} to ${to}`}`,
+          )
           .join(', ');
   });
 }

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
 import { type EvidenceRule, ruleSaid } from '@brave-comb/core/skills';
 import equal from 'fast-deep-equal';
-import { Named, said } from '../ui/words';
+import { Named, said } from '../language/words';
 
 const UP_TO = (most: number, least = 1) => Array.from({ length: most - least + 1 }, (_, at) => least + at);
 const MONTHS = [3, 6, 9, 10, 12, 14, 18, 24, 36] as const;
@@ -14,11 +14,12 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
   imports: [Named],
   template: `
     <p class="sentence">
-      Stands when shown
-      <select
+      <ng-container i18n>Stands when shown </ng-container
+      ><select
         #level
         [class.changed]="changed('level')"
         aria-label="Level"
+        i18n-aria-label
         [value]="rule().level"
         (change)="edit({ level: asLevel(level.value) })"
       >
@@ -40,51 +41,53 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
           }
         </select>
       }
-      may come from practice, before
-      <select
+      <ng-container i18n> may come from practice, before </ng-container
+      ><select
         #lead
         [class.changed]="changed('lead')"
         aria-label="Before whom"
+        i18n-aria-label
         [value]="rule().lead ? 'lead' : 'any'"
         (change)="edit({ lead: lead.value === 'lead' })"
       >
-        <option value="any" [selected]="!rule().lead">any supervisor</option>
-        <option value="lead" [selected]="rule().lead">the lead once</option>
-      </select>
-      with hidden readings
-      <select
+        <option value="any" [selected]="!rule().lead" i18n>any supervisor</option>
+        <option value="lead" [selected]="rule().lead" i18n>the lead once</option></select
+      ><ng-container i18n> with hidden readings </ng-container
+      ><select
         #within
         [class.changed]="changed('within')"
         aria-label="Readings"
+        i18n-aria-label
         [value]="rule().within ?? ''"
         (change)="edit({ within: asNumber(within.value) })"
       >
-        <option value="" [selected]="rule().within === null">of any kind</option>
+        <option value="" [selected]="rule().within === null" i18n>of any kind</option>
         @for (each of withins; track each) {
-          <option [value]="each" [selected]="each === rule().within">
-            within {{ each === 1 ? 'one eighth' : each + ' eighths' }}
+          <option [value]="each" [selected]="each === rule().within" i18n>
+            within {each, plural, =1 {one eighth} other {{{ each }} eighths}}
           </option>
         }</select
-      >. Fades after
-      <select
+      ><ng-container i18n>. Fades after </ng-container
+      ><select
         #months
         [class.changed]="changed('months')"
         aria-label="Holds"
+        i18n-aria-label
         [value]="rule().months ?? ''"
         (change)="edit({ months: months.value === 'season' ? 'season' : asNumber(months.value) })"
       >
         @for (each of months_(); track each) {
-          <option [value]="each" [selected]="each === rule().months">{{ each }} months</option>
+          <option [value]="each" [selected]="each === rule().months" i18n>{{ each }} months</option>
         }
-        <option value="season" [selected]="rule().months === 'season'">the season</option>
-        <option value="" [selected]="rule().months === null">no time</option>
-      </select>
-      unseen.
+        <option value="season" [selected]="rule().months === 'season'" i18n>the season</option>
+        <option value="" [selected]="rule().months === null" i18n>no time</option></select
+      ><ng-container i18n> unseen.</ng-container>
     </p>
     @if (differs()) {
       <p class="was">
-        In force: <s>{{ wasText() }}</s>
-        <button type="button" (click)="edited.emit(was()!)">take it back</button>
+        <ng-container i18n
+          >In force: <s>{{ wasText() }}</s> </ng-container
+        ><button type="button" (click)="edited.emit(was()!)" i18n>take it back</button>
       </p>
     }
   `,
@@ -131,10 +134,31 @@ export class RuleSentence {
   protected readonly withins = WITHIN;
   protected readonly parts = [
     { key: 'times', name: 'Times', before: '', one: 'once', many: 'times', options: UP_TO(12) },
-    { key: 'days', name: 'Days', before: 'on', one: 'one day', many: 'days', options: UP_TO(10) },
-    { key: 'colonies', name: 'Colonies', before: 'at', one: 'any colony', many: 'colonies', options: UP_TO(6) },
-    { key: 'assessors', name: 'People', before: 'judged by', one: 'one person', many: 'people', options: UP_TO(4) },
-    { key: 'indoors', name: 'From practice', before: 'and of these', one: 'one', many: '', options: UP_TO(6, 0) },
+    { key: 'days', name: 'Days', before: 'on', one: $localize`one day`, many: 'days', options: UP_TO(10) },
+    {
+      key: 'colonies',
+      name: 'Colonies',
+      before: 'at',
+      one: $localize`any colony`,
+      many: 'colonies',
+      options: UP_TO(6),
+    },
+    {
+      key: 'assessors',
+      name: 'People',
+      before: $localize`judged by`,
+      one: $localize`one person`,
+      many: 'people',
+      options: UP_TO(4),
+    },
+    {
+      key: 'indoors',
+      name: 'From practice',
+      before: $localize`and of these`,
+      one: 'one',
+      many: '',
+      options: UP_TO(6, 0),
+    },
   ] as const;
   protected readonly months_ = computed(() => {
     const own = this.rule().months;

@@ -99,9 +99,9 @@ export class ShowingsChart {
   protected readonly labels = computed(() => {
     const [before, draft, offered] = [this.before(), this.draft(), this.offered()];
     const wanted = [
-      { kind: 'offered', says: `${offered} offered`, at: offered },
-      { kind: 'draft', says: `${draft} asked`, at: draft },
-      ...(before === draft ? [] : [{ kind: 'before', says: `${before} now`, at: before }]),
+      { kind: 'offered', says: $localize`${offered} offered`, at: offered },
+      { kind: 'draft', says: $localize`${draft} asked`, at: draft },
+      ...(before === draft ? [] : [{ kind: 'before', says: $localize`${before} now`, at: before }]),
     ].sort((a, b) => b.at - a.at);
     let above = -Infinity;
     return wanted.map(({ kind, says, at }) => ({ kind, says, y: (above = Math.max(this.y()(at) + 4, above + 12)) }));
@@ -110,10 +110,10 @@ export class ShowingsChart {
   protected readonly last = computed(() => dateText(this.end()));
   protected readonly says = computed(() => {
     const [before, draft, sum] = [this.before(), this.draft(), this.sum()];
-    const asked = `${draft} ${draft === 1 ? 'showing is' : 'showings are'} still asked for${before === draft ? '' : `, ${before} by the list in force`}.`;
-    if (sum.length === 0) return `${asked} No planned session offers any.`;
+    const asked = $localize`${draft} ${draft === 1 ? $localize`showing is` : $localize`showings are`} still asked for${before === draft ? '' : $localize`, ${before} by the list in force`}.`;
+    if (sum.length === 0) return $localize`${asked} No planned session offers any.`;
     const enough = sum.find(({ showings }) => showings >= draft);
-    const till = enough ? `; enough by ${dateText(enough.day)}` : '';
-    return `${asked} Sessions planned till ${dateText(sum.at(-1)!.day)} offer about ${this.offered()}${till}.`;
+    const till = enough ? $localize`; enough by ${dateText(enough.day)}` : '';
+    return $localize`${asked} Sessions planned till ${dateText(sum.at(-1)!.day)} offer about ${this.offered()}${till}.`;
   });
 }

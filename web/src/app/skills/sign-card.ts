@@ -14,10 +14,10 @@ export interface SignAsk {
   selector: 'bc-sign-card',
   imports: [MatButton, MatCheckbox, MatDialogClose, MatDialogTitle],
   template: `
-    <h2 matDialogTitle>
-      Sign off {{ chosen().length }} {{ chosen().length === 1 ? 'skill' : 'skills' }} of {{ ask.trainee }}
+    <h2 matDialogTitle i18n>
+      Sign off {{ chosen().length }} {chosen().length, plural, =1 {skill} other {skills}} of {{ ask.trainee }}
     </h2>
-    <div class="list" tabindex="0" role="group" aria-label="Skills to sign off">
+    <div class="list" tabindex="0" role="group" aria-label="Skills to sign off" i18n-aria-label>
       @for (skill of ask.skills; track skill.id) {
         <mat-checkbox [checked]="!left().has(skill.id)" (change)="turn(skill.id)"
           ><b>{{ skill.name }}</b> {{ skill.says }}</mat-checkbox
@@ -25,10 +25,10 @@ export interface SignAsk {
       }
     </div>
     <div class="row">
-      <button type="button" matButton="filled" [disabled]="chosen().length === 0" [matDialogClose]="chosen()">
+      <button type="button" matButton="filled" [disabled]="chosen().length === 0" [matDialogClose]="chosen()" i18n>
         Sign off {{ chosen().length }}
       </button>
-      <button type="button" matButton="outlined" matDialogClose>Cancel</button>
+      <button type="button" matButton="outlined" matDialogClose i18n>Cancel</button>
     </div>
   `,
   styleUrl: './judge-card.scss',

@@ -5,14 +5,14 @@ import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../api/view-desk';
 import { dayIn } from '../ui/format';
 import type { Passport, PassportEvidence, PassportSkill } from './passport-view';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 const SOURCE_WORDS = {
-  visit: 'in a visit',
-  debrief: 'in the debrief',
+  visit: $localize`in a visit`,
+  debrief: $localize`in the debrief`,
   practice: 'indoors',
   claim: 'claimed',
-  passport: 'from a passport',
+  passport: $localize`from a passport`,
 } as const;
 
 /** What a standing rests on: the rule, every showing with later words on it, the signatures. */
@@ -20,69 +20,78 @@ const SOURCE_WORDS = {
   selector: 'bc-skill-detail',
   imports: [Named, RouterLink],
   template: `
-    <p>
+    <p i18n>
       <b>{{ skill().says }}.</b> Shown by: {{ skill().shownBy }}.
     </p>
     <p class="quiet">{{ skill().rule }}</p>
     @if (skill().waitsFor.length > 0) {
-      <p class="quiet">Comes after: {{ skill().waitsFor.join('; ') }}.</p>
+      <p class="quiet" i18n>Comes after: {{ skill().waitsFor.join('; ') }}.</p>
     }
     <ul>
       @for (each of skill().evidence; track each.id) {
         <li>
           <p [class.gone]="each.withdrawn">
-            <b>{{ day(each.day) }}, {{ each.level | named: 'skillLevel' }}</b
-            >{{
-              each.first && !each.withdrawn && each.first !== each.level
-                ? ' (first: ' + (each.first | named: 'skillLevel') + ')'
-                : ''
-            }}, {{ words[each.source] }}{{ each.hive ? ', hive ' + each.hive : ''
-            }}{{ each.weather ? ', ' + each.weather : '' }}. {{ judgedBy(each) }}
+            <ng-container i18n
+              ><b>{{ day(each.day) }}, {{ each.level | named: 'skillLevel' }}</b
+              >{each.first && !each.withdrawn && each.first !== each.level, select,
+                true {&ngsp;(first: {{ each.first ?? each.level | named: 'skillLevel' }})}
+                other {}
+              }, {{ words[each.source] }}{!!each.hive, select, true {, hive {{ each.hive }}} other {}
+              }{{ each.weather ? ', ' + each.weather : '' }}. {{ judgedBy(each) }}
+            </ng-container>
             @if (each.prompt) {
-              Helped: {{ each.prompt }}.
+              <ng-container i18n>Helped: {{ each.prompt }}.</ng-container>
             }
             {{ each.note }}
             @if (each.visit) {
-              <a [routerLink]="['/afterwards', each.visit]">Visit</a>
+              <a [routerLink]="['/afterwards', each.visit]" i18n>Visit</a>
             }
           </p>
           @for (word of each.corrections; track $index) {
-            <p class="word">
-              {{ word.by }}: {{ word.level ? 'rather ' + (word.level | named: 'skillLevel') : 'does not count' }}.
-              {{ word.reason }}
+            <p class="word" i18n>
+              {{ word.by }}:
+              {!!word.level, select,
+                true {rather {{ word.level ?? 'alone' | named: 'skillLevel' }}}
+                other {does not count}
+              }. {{ word.reason }}
             </p>
           }
           @if (!each.counts && !each.withdrawn && each.assessor) {
-            <p class="word">The rule does not count it today.</p>
+            <p class="word" i18n>The rule does not count it today.</p>
           }
           @if (staff() && each.assessor && !each.withdrawn) {
-            <button type="button" class="btn line" (click)="corrected.emit(each)">Correct it</button>
+            <button type="button" class="btn line" (click)="corrected.emit(each)" i18n>Correct it</button>
           }
         </li>
       } @empty {
-        <li>Nothing was shown yet.</li>
+        <li i18n>Nothing was shown yet.</li>
       }
     </ul>
     @for (each of skill().signOffs; track each.id) {
       <p>
-        {{ each.kind === 'signed' ? 'Signed' : 'Carried over' }} by {{ each.by }}, {{ day(each.day) }}, list version
-        {{ each.version }}. {{ each.note }}
+        <ng-container i18n
+          >{each.kind, select, signed {Signed} other {Carried over}} by {{ each.by }}, {{ day(each.day) }}, list version
+          {{ each.version }}. {{ each.note }}
+        </ng-container>
         @if (each.withdrawn; as gone) {
-          <b>Taken back by {{ gone.by }}:</b> {{ gone.reason }}
+          <b i18n>Taken back by {{ gone.by }}:</b> {{ gone.reason }}
         }
       </p>
     }
     @if (lead()) {
       <label
-        >{{ signed() ? 'Why it is taken back' : 'Why it is signed, if the rule is not met'
-        }}<input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)"
+        ><ng-container i18n>{!!signed(), select,
+          true {Why it is taken back}
+          other {Why it is signed, if the rule is not met}
+        }</ng-container
+        ><input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)"
       /></label>
       @if (signed(); as signOff) {
-        <button type="button" class="btn line" [disabled]="reason().trim().length < 3" (click)="withdraw(signOff)">
+        <button type="button" class="btn line" [disabled]="reason().trim().length < 3" (click)="withdraw(signOff)" i18n>
           Take the signature back
         </button>
       } @else {
-        <button type="button" class="btn" [disabled]="mustSay() && reason().trim() === ''" (click)="sign()">
+        <button type="button" class="btn" [disabled]="mustSay() && reason().trim() === ''" (click)="sign()" i18n>
           Sign it
         </button>
       }
@@ -146,8 +155,8 @@ export class SkillDetail {
   protected readonly mustSay = computed(() => this.skill().standing.state !== 'shown');
 
   protected judgedBy({ assessor, lead, source }: PassportEvidence): string {
-    if (assessor) return `Judged by ${assessor}${lead ? ', lead' : ''}.`;
-    return source === 'practice' ? 'Practice counts little by itself.' : 'Waits for a supervisor.';
+    if (assessor) return $localize`Judged by ${assessor}${lead ? ', lead' : ''}.`;
+    return source === 'practice' ? $localize`Practice counts little by itself.` : $localize`Waits for a supervisor.`;
   }
 
   protected sign(): void {

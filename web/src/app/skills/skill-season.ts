@@ -122,8 +122,8 @@ export class SkillSeason {
   });
   protected readonly says = computed(() => {
     const spans = this.spans();
-    if (this.season() === null) return 'Can be shown at any opening.';
-    if (spans.length === 0) return 'Cannot be shown this year.';
-    return `Can be shown ${spans.map(({ from, to }) => `${dateText(from)} to ${dateText(to)}`).join(', ')}.`;
+    if (this.season() === null) return $localize`Can be shown at any opening.`;
+    if (spans.length === 0) return $localize`Cannot be shown this year.`;
+    return $localize`Can be shown ${spans.map(({ from, to }) => $localize`${dateText(from)} to ${dateText(to)}`).join(', ')}.`;
   });
 }

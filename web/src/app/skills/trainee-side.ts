@@ -7,7 +7,7 @@ import { ViewDesk } from '../api/view-desk';
 import { dayIn } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
 import { nextChance } from './next-chance';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 /** Skills that are listed before the rest is only counted. */
 const LISTED = 7;
@@ -22,31 +22,31 @@ const ORDER = ['due-again', 'in-progress', 'not-met'];
     @if (data(); as record) {
       <div class="top">
         <h2>{{ record.trainee.name }}</h2>
-        <button type="button" class="close" aria-label="Close" (click)="closed.emit()">
+        <button type="button" class="close" aria-label="Close" i18n-aria-label (click)="closed.emit()">
           <mat-icon svgIcon="close" aria-hidden="true" />
         </button>
       </div>
-      <p class="quiet">
+      <p class="quiet" i18n>
         {{ record.groups.join(', ') }}. {{ stand() }} of {{ record.skills.length }} skills stand,
         {{ open().length }} block the sign-off. Held frames in {{ record.held }} of {{ record.visits }} visits.
       </p>
       @if (record.gates.length > 0) {
-        <p class="gate"><b>No frames of a lively colony yet:</b> {{ record.gates.join('; ') }}.</p>
+        <p class="gate"><b i18n>No frames of a lively colony yet:</b> {{ record.gates.join('; ') }}.</p>
       }
       @if (one(); as skill) {
-        <section aria-label="Chosen skill">
+        <section aria-label="Chosen skill" i18n-aria-label>
           <h3>{{ skill.name }}</h3>
           <p>{{ skill.says }}.</p>
           <p class="quiet">{{ skill.rule }}</p>
           <ul class="evidence">
             @for (each of skill.evidence.slice(0, 5); track each.id) {
-              <li [class.not]="!each.counts">
-                {{ dayIn(each.day, record.today) }}{{ each.hive ? ', hive ' + each.hive : '' }}:
+              <li [class.not]="!each.counts" i18n>
+                {{ dayIn(each.day, record.today) }}{!!each.hive, select, true {, hive {{ each.hive }}} other {}}:
                 {{ each.level | named: 'skillLevel' }},
                 {{ each.assessor ?? each.source }}
               </li>
             } @empty {
-              <li>Nothing was shown yet.</li>
+              <li i18n>Nothing was shown yet.</li>
             }
           </ul>
         </section>
@@ -68,7 +68,7 @@ const ORDER = ['due-again', 'in-progress', 'not-met'];
                 @if (next.chance; as chance) {
                   <br /><span class="next" [class.planned]="chance.planned">{{ chance.words }}</span>
                 } @else {
-                  <br /><span class="next none">no fair chance in these days</span>
+                  <br /><span class="next none" i18n>no fair chance in these days</span>
                 }
               }
             </span>
@@ -76,13 +76,13 @@ const ORDER = ['due-again', 'in-progress', 'not-met'];
         }
       </ul>
       @if (open().length > listed().length) {
-        <p class="quiet">And {{ open().length - listed().length }} more in the passport.</p>
+        <p class="quiet" i18n>And {{ open().length - listed().length }} more in the passport.</p>
       }
-      <a class="btn" [routerLink]="['/trainees', record.trainee.id]">Open the passport</a>
+      <a class="btn" [routerLink]="['/trainees', record.trainee.id]" i18n>Open the passport</a>
     } @else if (watched.fault(); as fault) {
       <p role="alert">{{ fault.message }}</p>
     } @else {
-      <p role="status">Loading …</p>
+      <p role="status" i18n>Loading …</p>
     }
   `,
   styleUrl: './side.scss',

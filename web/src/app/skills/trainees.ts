@@ -11,15 +11,15 @@ import { MatrixGrid } from './matrix-grid';
 import { MATRIX_FILTERS, type MatrixFilter, rowsOf, standsOut, weeksLeft } from './matrix-rows';
 import { nextChance } from './next-chance';
 import { TraineeSide } from './trainee-side';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 const LEGEND: readonly { readonly level: SkillLevel | null; readonly fading?: true; readonly says: string }[] = [
-  { level: null, says: 'not yet' },
-  { level: 'saw-it', says: 'saw it' },
+  { level: null, says: $localize`not yet` },
+  { level: 'saw-it', says: $localize`saw it` },
   { level: 'helped', says: 'helped' },
-  { level: 'with-a-word', says: 'with a word' },
+  { level: 'with-a-word', says: $localize`with a word` },
   { level: 'alone', says: 'alone' },
-  { level: 'can-teach', says: 'can teach' },
+  { level: 'can-teach', says: $localize`can teach` },
   { level: 'alone', fading: true, says: 'fading' },
 ];
 
@@ -71,7 +71,7 @@ export class TraineesScreen {
     );
     const out = (filter: MatrixFilter) => all.flat().filter((cell) => standsOut(cell, filter, false)).length;
     return {
-      'blocks the sign-off': out('blocks the sign-off'),
+      'blocks the sign-off': out($localize`blocks the sign-off`),
       fading: out('fading'),
       'nobody has shown': never.length,
     };
@@ -81,17 +81,17 @@ export class TraineesScreen {
     const found = matrix?.skills.find(({ id }) => id === this.skillId());
     if (!matrix || !found) return null;
     const weeks = weeksLeft(found, matrix.today);
-    const till = found.window ? ` till ${dateText(found.window.to)}` : '';
+    const till = found.window ? $localize` till ${dateText(found.window.to)}` : '';
     return {
       ...found,
       weeks:
         weeks === '–'
-          ? 'At any opening.'
+          ? $localize`At any opening.`
           : weeks === '0'
-            ? 'Not to be seen any more this year.'
+            ? $localize`Not to be seen any more this year.`
             : weeks.startsWith('in')
-              ? `To be seen ${weeks} weeks,${till}.`
-              : `${weeks} weeks left this year,${till}.`,
+              ? $localize`To be seen ${weeks} weeks,${till}.`
+              : $localize`${weeks} weeks left this year,${till}.`,
     };
   });
 

@@ -21,7 +21,7 @@ export interface TrendPoint {
         <circle r="3" [attr.cx]="drawn.last.x" [attr.cy]="drawn.last.y" />
       </svg>
     } @else {
-      <span class="quiet">one day</span>
+      <span class="quiet" i18n>one day</span>
     }
   `,
   styles: `
@@ -69,6 +69,6 @@ export class TrendLine {
   });
   protected readonly says = computed(() => {
     const points = this.points();
-    return `From ${points[0]?.value.toFixed(1) ?? ''} to ${points.at(-1)?.value.toFixed(1) ?? ''} over ${points.length} days`;
+    return $localize`From ${points[0]?.value.toFixed(1) ?? ''} to ${points.at(-1)?.value.toFixed(1) ?? ''} over ${points.length} days`;
   });
 }

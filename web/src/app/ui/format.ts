@@ -32,19 +32,19 @@ export const weekday = (date: string): number => DateTime.fromISO(date, { zone: 
 /** Odds in words: "8 in 10", never a percentage. */
 export const oddsText = (chance: number): string => {
   const tenths = Math.round(chance * 10);
-  if (tenths >= 10) return chance > 0.98 ? 'all' : '19 in 20';
-  return tenths <= 0 ? 'less than 1 in 20' : `${tenths} in 10`;
+  if (tenths >= 10) return chance > 0.98 ? 'all' : $localize`19 in 20`;
+  return tenths <= 0 ? $localize`less than 1 in 20` : $localize`${tenths} in 10`;
 };
 
 /** How sure a judgement is, in words: "almost certain", "8 in 10". */
 export const sureText = (chance: number): string =>
-  chance >= 0.95 ? 'almost certain' : chance <= 0.05 ? 'almost ruled out' : oddsText(chance);
+  chance >= 0.95 ? $localize`almost certain` : chance <= 0.05 ? $localize`almost ruled out` : oddsText(chance);
 
 /** "2 h 20" of minutes. */
 export const spanText = (minutes: number): string => {
   const hours = Math.floor(minutes / 60);
   const rest = Math.round(minutes % 60);
-  return hours === 0 ? `${rest} min` : rest === 0 ? `${hours} h` : `${hours} h ${`${rest}`.padStart(2, '0')}`;
+  return hours === 0 ? $localize`${rest} min` : rest === 0 ? `${hours} h` : `${hours} h ${`${rest}`.padStart(2, '0')}`;
 };
 
 /** A number to one decimal, without a tail of zeros. */

@@ -10,8 +10,8 @@ const TOP = 14;
 const WARMTH = 92;
 const DEPTH_ROWS = [
   ['full', 'full', 'var(--spruce)'],
-  ['one-frame', 'few frames', 'var(--spruce-600)'],
-  ['lid', 'lid, feeder', 'var(--spruce-300)'],
+  ['one-frame', $localize`few frames`, 'var(--spruce-600)'],
+  ['lid', $localize`lid, feeder`, 'var(--spruce-300)'],
   ['outside', 'outside', 'var(--spruce-200)'],
 ] as const;
 const ROW = 17;
@@ -21,12 +21,12 @@ const HOUR = 3_600_000;
 @Component({
   selector: 'bc-day-hours',
   template: `
-    <div class="scroll" tabindex="0" role="group" aria-label="Hours of the day, as a chart">
+    <div class="scroll" tabindex="0" role="group" aria-label="Hours of the day, as a chart" i18n-aria-label>
       <svg [attr.viewBox]="'0 0 ' + width + ' ' + height()" role="img" [attr.aria-label]="label()">
-        <text x="0" [attr.y]="top + 12" class="strong">Shade, °C</text>
-        <text x="0" [attr.y]="top + 27">grey: 8 in 10 lie</text>
-        <text x="0" [attr.y]="top + 40">within; bars: rain,</text>
-        <text x="0" [attr.y]="top + 53">hatched: may be</text>
+        <text x="0" [attr.y]="top + 12" class="strong" i18n>Shade, °C</text>
+        <text x="0" [attr.y]="top + 27" i18n>grey: 8 in 10 lie</text>
+        <text x="0" [attr.y]="top + 40" i18n>within; bars: rain,</text>
+        <text x="0" [attr.y]="top + 53" i18n>hatched: may be</text>
         @for (degree of degrees(); track degree.value) {
           <path [attr.d]="'M' + left + ' ' + degree.y + 'H' + width" stroke="var(--line)" stroke-dasharray="2 3" />
           <text [attr.x]="left - 6" [attr.y]="degree.y + 4" text-anchor="end">{{ degree.value }}</text>
@@ -63,15 +63,15 @@ const HOUR = 3_600_000;
         }
         <path [attr.d]="warmth().spread" fill="var(--ink)" fill-opacity=".14" />
         <path [attr.d]="warmth().middle" fill="none" stroke="var(--ink)" stroke-width="2" />
-        <text x="0" [attr.y]="gustY" class="strong">Gusts, km/h</text>
-        <text x="0" [attr.y]="gustY + 16" class="strong">Brood out, min</text>
+        <text x="0" [attr.y]="gustY" class="strong" i18n>Gusts, km/h</text>
+        <text x="0" [attr.y]="gustY + 16" class="strong" i18n>Brood out, min</text>
         @for (depth of depths; track depth.name) {
           <text x="0" [attr.y]="depth.y + 12" class="strong">{{ depth.name }}</text>
           <path [attr.d]="'M' + left + ' ' + (depth.y + row - 2) + 'H' + width" stroke="var(--line-2)" />
         }
         @if (sun(); as at) {
           <path [attr.d]="at.d" stroke="var(--rust)" stroke-dasharray="4 3" fill="none" />
-          <text [attr.x]="at.x" y="10" text-anchor="middle">sun’s noon</text>
+          <text [attr.x]="at.x" y="10" text-anchor="middle" i18n>sun’s noon</text>
         }
       </svg>
     </div>
@@ -175,7 +175,7 @@ export class DayHours {
   });
   protected readonly label = computed(
     () =>
-      `Hour by hour: ${this.day()
+      $localize`Hour by hour: ${this.day()
         .spans.map((span) => span.words)
         .join('. ')}`,
   );

@@ -9,7 +9,7 @@ import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from '../season/season.feature';
 import { ViewState } from '../api/view-state';
 import { DayHours } from './day-hours';
-import { Named } from '../ui/words';
+import { Named } from '../language/words';
 
 /** One day hour by hour: what may be opened when, why, and what light, heat and smoke ask of people. */
 @Component({
@@ -38,10 +38,10 @@ export class DayPageScreen {
     const limits = this.day()?.limits;
     if (!limits) return [];
     const names = {
-      outside: 'Outside look',
-      lid: 'Lid and feeder',
-      'one-frame': 'Quick look, few frames',
-      full: 'Full inspection',
+      outside: $localize`Outside look`,
+      lid: $localize`Lid and feeder`,
+      'one-frame': $localize`Quick look, few frames`,
+      full: $localize`Full inspection`,
     };
     return (Object.keys(names) as (keyof typeof names)[]).map((depth) => ({ name: names[depth], ...limits[depth] }));
   });
@@ -54,7 +54,10 @@ export class DayPageScreen {
     return addDays(this.date(), days);
   }
   protected readonly dateText = dateText;
-  protected readonly swarmingOn = swarmingOn;
+  protected readonly swarming = computed(() => {
+    const day = this.day();
+    return day?.phase ? swarmingOn(day.phase, day.date) : false;
+  });
   protected readonly oddsText = oddsText;
   protected readonly decimal = decimal;
   protected readonly spanText = spanText;

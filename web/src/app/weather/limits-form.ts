@@ -7,17 +7,17 @@ type Limits = Trust['limits'];
 type Depth = keyof Limits;
 
 const ROWS: readonly (readonly [Depth, string])[] = [
-  ['outside', 'Outside look'],
-  ['lid', 'Lid and feeder'],
-  ['one-frame', 'Quick look, few frames'],
-  ['full', 'Full inspection'],
+  ['outside', $localize`Outside look`],
+  ['lid', $localize`Lid and feeder`],
+  ['one-frame', $localize`Quick look, few frames`],
+  ['full', $localize`Full inspection`],
 ];
 const FIGURES = [
   ['warmth', 'Least °C', 0.5],
   ['heat', 'Most °C', 0.5],
-  ['gust', 'Gusts, km/h', 1],
-  ['rain', 'Rain, mm', 0.1],
-  ['light', 'Light, ° of sun', 1],
+  ['gust', $localize`Gusts, km/h`, 1],
+  ['rain', $localize`Rain, mm`, 0.1],
+  ['light', $localize`Light, ° of sun`, 1],
 ] as const;
 
 /** House practice: what the weather must be for each depth of opening. */
@@ -25,16 +25,16 @@ const FIGURES = [
   selector: 'bc-limits-form',
   template: `
     <section class="sheet" aria-labelledby="limits-title">
-      <h2 id="limits-title">House limits for each depth</h2>
+      <h2 id="limits-title" i18n>House limits for each depth</h2>
       <div class="wide-table">
         <table class="plain-table">
           <thead>
             <tr>
-              <th scope="col">Opening</th>
+              <th scope="col" i18n>Opening</th>
               @for (figure of figures; track figure[0]) {
                 <th scope="col">{{ figure[1] }}</th>
               }
-              <th scope="col">Bees out</th>
+              <th scope="col" i18n>Bees out</th>
             </tr>
           </thead>
           <tbody>
@@ -70,9 +70,9 @@ const FIGURES = [
         </table>
       </div>
       @if (all().mayLead) {
-        <button type="button" class="btn" (click)="keep()">Keep</button>
+        <button type="button" class="btn" (click)="keep()" i18n>Keep</button>
       }
-      <p class="quiet">
+      <p class="quiet" i18n>
         Schools differ: some open fully from 14 °C, others wait for 21 °C; a few frames at about 13 °C; under a lid from
         10 to 16 °C. Whoever opens in the cool takes frames out briefly. Light is the sun’s height, less ten under a
         closed sky.

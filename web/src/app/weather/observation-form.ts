@@ -11,27 +11,44 @@ import { decimal, timeOf } from '../ui/format';
   imports: [ReactiveFormsModule],
   template: `
     <section class="sheet" aria-labelledby="observed-title">
-      <h2 id="observed-title">Measured at {{ site().name }} now</h2>
+      <h2 id="observed-title" i18n>Measured at {{ site().name }} now</h2>
       <form class="fields" [formGroup]="form" (ngSubmit)="keep()">
-        <label>Shade, °C <input type="number" min="-70" max="60" step="0.5" formControlName="temperature" /></label>
-        <label>Wind, km/h <input type="number" min="0" max="300" formControlName="wind" /></label>
-        <label>Gusts, km/h <input type="number" min="0" max="400" formControlName="gust" /></label>
-        <label>Rain, mm in the hour <input type="number" min="0" max="300" step="0.1" formControlName="rain" /></label>
-        <label>Sky covered, eighths <input type="number" min="0" max="8" formControlName="eighths" /></label>
-        <label class="tick"><input type="checkbox" formControlName="thunder" /> Thunder heard</label>
-        <button class="btn" type="submit" [disabled]="form.invalid">Keep</button>
+        <label
+          ><ng-container i18n>Shade, °C </ng-container
+          ><input type="number" min="-70" max="60" step="0.5" formControlName="temperature"
+        /></label>
+        <label
+          ><ng-container i18n>Wind, km/h </ng-container><input type="number" min="0" max="300" formControlName="wind"
+        /></label>
+        <label
+          ><ng-container i18n>Gusts, km/h </ng-container><input type="number" min="0" max="400" formControlName="gust"
+        /></label>
+        <label
+          ><ng-container i18n>Rain, mm in the hour </ng-container
+          ><input type="number" min="0" max="300" step="0.1" formControlName="rain"
+        /></label>
+        <label
+          ><ng-container i18n>Sky covered, eighths </ng-container
+          ><input type="number" min="0" max="8" formControlName="eighths"
+        /></label>
+        <label class="tick"
+          ><input type="checkbox" formControlName="thunder" /><ng-container i18n> Thunder heard</ng-container></label
+        >
+        <button class="btn" type="submit" [disabled]="form.invalid" i18n>Keep</button>
       </form>
       @if (form.controls.thunder.value) {
         <div class="fields">
           <label
-            >Seconds from flash to thunder
-            <input #seconds type="number" min="0" max="120" (input)="flash.set(+seconds.value)"
+            ><ng-container i18n>Seconds from flash to thunder </ng-container
+            ><input #seconds type="number" min="0" max="120" (input)="flash.set(+seconds.value)"
           /></label>
         </div>
         <p class="caution" role="status">
-          Close the hives and go indoors or into a car now. Not before {{ clear() }}, and later with each thunder.
+          <ng-container i18n
+            >Close the hives and go indoors or into a car now. Not before {{ clear() }}, and later with each thunder.
+          </ng-container>
           @if (flash() > 0) {
-            It struck {{ away() }} km away.
+            <ng-container i18n>It struck {{ away() }} km away.</ng-container>
           }
         </p>
       }

@@ -11,24 +11,26 @@ import { ViewDesk } from '../api/view-desk';
   selector: 'bc-weather-files',
   template: `
     <section class="sheet" aria-labelledby="files-title">
-      <h2 id="files-title">Bring in a file</h2>
-      <p class="quiet">Usual weather now: {{ all().climate }}. {{ all().observations }} hours measured or imported.</p>
+      <h2 id="files-title" i18n>Bring in a file</h2>
+      <p class="quiet" i18n>
+        Usual weather now: {{ all().climate }}. {{ all().observations }} hours measured or imported.
+      </p>
       <div class="fields">
         <label>
-          Hours measured here (CSV)
-          <input #csv type="file" accept=".csv,text/csv,text/plain" (change)="bring('importWeather', csv)" />
+          <ng-container i18n>Hours measured here (CSV) </ng-container
+          ><input #csv type="file" accept=".csv,text/csv,text/plain" (change)="bring('importWeather', csv)" />
         </label>
         <label>
-          Typical year (EPW)
-          <input #epw type="file" accept=".epw,text/plain" (change)="bring('importClimate', epw)" />
+          <ng-container i18n>Typical year (EPW) </ng-container
+          ><input #epw type="file" accept=".epw,text/plain" (change)="bring('importClimate', epw)" />
         </label>
       </div>
-      <p class="quiet">
+      <p class="quiet" i18n>
         CSV: a head with <code>time</code> (as 2026-05-14T13:00+01:00) and <code>temperature</code>;
         <code>dewPoint, wind, gust, rain, cloud, thunder</code> where you have them; °C, km/h, mm.
       </p>
       @if (busy()) {
-        <p role="status">Reading the file …</p>
+        <p role="status" i18n>Reading the file …</p>
       }
       @if (said(); as text) {
         <p role="status" class="said">{{ text }}</p>
@@ -38,10 +40,10 @@ import { ViewDesk } from '../api/view-desk';
       }
       @if (bad().length) {
         <details>
-          <summary>{{ bad().length }} lines left out</summary>
+          <summary i18n>{{ bad().length }} lines left out</summary>
           <ul>
             @for (line of bad().slice(0, 50); track line.line) {
-              <li>Line {{ line.line }}: {{ line.message }}</li>
+              <li i18n>Line {{ line.line }}: {{ line.message }}</li>
             }
           </ul>
         </details>
@@ -85,8 +87,8 @@ export class WeatherFiles {
         const answer = await firstValueFrom(this.client.call(endpoints.importWeather, sent));
         this.said.set(
           answer.from && answer.to
-            ? `${answer.kept} hours kept, ${dayAndMonth(answer.from.slice(0, 10))} to ${dayAndMonth(answer.to.slice(0, 10))}.`
-            : 'No hour could be kept.',
+            ? $localize`${answer.kept} hours kept, ${dayAndMonth(answer.from.slice(0, 10))} to ${dayAndMonth(answer.to.slice(0, 10))}.`
+            : $localize`No hour could be kept.`,
         );
         this.bad.set(answer.bad);
       } else {

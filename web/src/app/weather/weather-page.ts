@@ -51,16 +51,16 @@ export class WeatherPage {
   protected readonly verdict = computed(() => {
     const data = this.data();
     if (!data || data.scores.length === 0)
-      return 'No day is known yet on which a forecast could be set against what happened.';
+      return $localize`No day is known yet on which a forecast could be set against what happened.`;
     const most = Math.max(...data.scores.map((score) => score.days));
-    if (most < ENOUGH) return `Only ${most} days are known yet; from ${ENOUGH} on they say something.`;
+    if (most < ENOUGH) return $localize`Only ${most} days are known yet; from ${ENOUGH} on they say something.`;
     const { plan, pencil } = data.trust;
     if (plan === null)
-      return 'The forecast has not been better than the usual share of fit days: look again on the day.';
+      return $localize`The forecast has not been better than the usual share of fit days: look again on the day.`;
     if (plan === data.scores.at(-1)?.lead)
-      return `Plan by it up to day ${plan}, as far as it is kept; the nearer the surer.`;
-    const far = pencil !== null && pencil > plan ? `, pencil in up to day ${pencil}` : '';
-    return `Plan by it up to day ${plan}${far}. Beyond that it is no better than the time of year.`;
+      return $localize`Plan by it up to day ${plan}, as far as it is kept; the nearer the surer.`;
+    const far = pencil !== null && pencil > plan ? $localize`, pencil in up to day ${pencil}` : '';
+    return $localize`Plan by it up to day ${plan}${far}. Beyond that it is no better than the time of year.`;
   });
 
   protected readonly chart = computed(() => {
@@ -92,14 +92,16 @@ export class WeatherPage {
         fit: day.fit,
         chance: said?.chance ?? null,
         right: said ? said.chance >= 0.5 === day.fit : null,
-        title: `${dayAndMonth(day.date)}: ${day.fit ? 'fit' : 'not fit'}, warmest ${decimal(day.warmest)} °C; ${said ? `${lead} days before: ${oddsText(said.chance)}, ${decimal(said.warmest)} °C` : 'no forecast kept'}`,
+        title: $localize`${dayAndMonth(day.date)}\: ${day.fit ? 'fit' : $localize`not fit`}, warmest ${decimal(day.warmest)} °C; ${said ? $localize`${lead} days before: ${oddsText(said.chance)}, ${decimal(said.warmest)} °C` : $localize`no forecast kept`}`,
       };
     });
   });
   protected readonly leads = computed(() => (this.data()?.scores ?? []).map((score) => score.lead));
 
   protected age(data: Trust): string {
-    return data.forecast.issuedAt ? `Forecast of ${timeOf(data.forecast.issuedAt, data.site.zone)}` : 'No forecast';
+    return data.forecast.issuedAt
+      ? $localize`Forecast of ${timeOf(data.forecast.issuedAt, data.site.zone)}`
+      : $localize`No forecast`;
   }
   protected readonly dayAndMonth = dayAndMonth;
   protected readonly decimal = decimal;

@@ -22,8 +22,8 @@ const BLANK: BoxSummary = { seams: null, brood: null, food: null, drawn: null, b
   selector: 'bc-box-card',
   imports: [MatDialogClose, MatDialogTitle, Choice, Count],
   template: `
-    <h2 matDialogTitle>Sum a box up from above</h2>
-    <bc-choice legend="Box" [options]="boxes()" [value]="box()" (chosen)="choose($event)" />
+    <h2 matDialogTitle i18n>Sum a box up from above</h2>
+    <bc-choice legend="Box" i18n-legend [options]="boxes()" [value]="box()" (chosen)="choose($event)" />
     @for (each of asked; track each.id) {
       <bc-count
         [legend]="each.name"
@@ -34,11 +34,12 @@ const BLANK: BoxSummary = { seams: null, brood: null, food: null, drawn: null, b
       />
     }
     <label class="text"
-      >In words<input #words type="text" maxlength="500" [value]="now().note" (change)="set('note', words.value)" />
+      ><ng-container i18n>In words</ng-container
+      ><input #words type="text" maxlength="500" [value]="now().note" (change)="set('note', words.value)" />
     </label>
     <div class="row">
-      <button type="button" class="big sel" (click)="keep()">Keep it</button>
-      <button type="button" class="big" matDialogClose>Leave it</button>
+      <button type="button" class="big sel" (click)="keep()" i18n>Keep it</button>
+      <button type="button" class="big" matDialogClose i18n>Leave it</button>
     </div>
   `,
   styleUrl: './cards.scss',

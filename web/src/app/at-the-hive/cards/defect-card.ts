@@ -20,7 +20,7 @@ import { follows } from '../../ui/follows';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
-import { named } from '../../ui/words';
+import { named } from '../../language/words';
 
 const ABOUT = ['defect', 'stray-comb'] as const;
 const REMOVED = ['removed', 'left'] as const;
@@ -30,13 +30,21 @@ const REMOVED = ['removed', 'left'] as const;
   selector: 'bc-defect-card',
   imports: [MatDialogClose, MatDialogTitle, Choice],
   template: `
-    <h2 matDialogTitle>Defect or stray comb</h2>
-    <div class="scrolls" tabindex="0" role="group" aria-label="What it is">
-      <bc-choice legend="Note" [options]="abouts" [words]="aboutWords" [value]="about()" (chosen)="about.set($event)" />
-      <bc-choice legend="At" [options]="parts()" [value]="part()" (chosen)="part.set($event)" />
+    <h2 matDialogTitle i18n>Defect or stray comb</h2>
+    <div class="scrolls" tabindex="0" role="group" aria-label="What it is" i18n-aria-label>
+      <bc-choice
+        legend="Note"
+        i18n-legend
+        [options]="abouts"
+        [words]="aboutWords"
+        [value]="about()"
+        (chosen)="about.set($event)"
+      />
+      <bc-choice legend="At" i18n-legend [options]="parts()" [value]="part()" (chosen)="part.set($event)" />
       @if (about() === 'defect') {
         <bc-choice
           legend="What is wrong"
+          i18n-legend
           [options]="defects"
           [words]="defectWords"
           [value]="defect()"
@@ -44,7 +52,7 @@ const REMOVED = ['removed', 'left'] as const;
         />
         @if (defect(); as id) {
           <fieldset>
-            <legend>For now</legend>
+            <legend i18n>For now</legend>
             <div class="row">
               <button
                 type="button"
@@ -52,24 +60,34 @@ const REMOVED = ['removed', 'left'] as const;
                 [class.sel]="helped()"
                 [attr.aria-pressed]="helped()"
                 (click)="helped.set(!helped())"
+                i18n
               >
-                {{ kinds[id].forNow }}{{ helped() ? ': done' : '' }}
+                {{ kinds[id].forNow }}{!!helped(), select, true {: done} other {}}
               </button>
             </div>
           </fieldset>
           <bc-choice
             legend="Repair by"
+            i18n-legend
             of="repairBy"
             [options]="untils"
             [value]="until()"
             (chosen)="until.set($event)"
           />
-          <p class="why">To bring: {{ kinds[id].bring }}.</p>
+          <p class="why" i18n>To bring: {{ kinds[id].bring }}.</p>
         }
       } @else {
-        <bc-choice legend="Where" of="strayPlace" [options]="places" [value]="place()" (chosen)="where($event)" />
+        <bc-choice
+          legend="Where"
+          i18n-legend
+          of="strayPlace"
+          [options]="places"
+          [value]="place()"
+          (chosen)="where($event)"
+        />
         <bc-choice
           legend="What is in it"
+          i18n-legend
           of="strayContent"
           [options]="contents"
           [value]="content()"
@@ -77,23 +95,24 @@ const REMOVED = ['removed', 'left'] as const;
         />
         <bc-choice
           legend="Why it is there"
+          i18n-legend
           of="strayCause"
           [options]="causes"
           [value]="cause()"
           (chosen)="cause.set($event)"
         />
         @if (place() === 'fallen-on-the-floor') {
-          <p class="caution">
+          <p class="caution" i18n>
             Look for the queen before you take it out. Heat, or did an earlier visit break it? Say so: it is no blame,
             it is the cause.
           </p>
         }
-        <bc-choice legend="It was" [options]="removes" [value]="removed()" (chosen)="removed.set($event)" />
+        <bc-choice legend="It was" i18n-legend [options]="removes" [value]="removed()" (chosen)="removed.set($event)" />
         @if (cause(); as id) {
-          <p class="why">Against it: {{ mends[id].mend }}.</p>
+          <p class="why" i18n>Against it: {{ mends[id].mend }}.</p>
         }
         @if (removed() === 'removed') {
-          <p class="why">Into the bucket with the lid; look it over for the queen first.</p>
+          <p class="why" i18n>Into the bucket with the lid; look it over for the queen first.</p>
         }
       }
       @if (kept(); as text) {
@@ -101,8 +120,8 @@ const REMOVED = ['removed', 'left'] as const;
       }
     </div>
     <div class="row">
-      <button type="button" class="big sel" [disabled]="!whole()" (click)="keep()">Note it</button>
-      <button type="button" class="big" matDialogClose>Back to the hive</button>
+      <button type="button" class="big sel" [disabled]="!whole()" (click)="keep()" i18n>Note it</button>
+      <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
     </div>
   `,
   styleUrl: './cards.scss',
@@ -115,7 +134,7 @@ export class DefectCard {
   private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
 
   protected readonly abouts = ABOUT;
-  protected readonly aboutWords = { defect: 'a defect', 'stray-comb': 'stray comb' };
+  protected readonly aboutWords = { defect: 'a defect', 'stray-comb': $localize`stray comb` };
   protected readonly kinds = DEFECTS;
   protected readonly defects = DEFECT_IDS;
   protected readonly defectWords = Object.fromEntries(DEFECT_IDS.map((id) => [id, DEFECTS[id].name]));

@@ -7,7 +7,7 @@ import type { VisitFile } from '@brave-comb/contract';
   selector: 'bc-emergency-card',
   imports: [MatDialogClose, MatDialogTitle],
   template: `
-    <h2 matDialogTitle>Emergency card</h2>
+    <h2 matDialogTitle i18n>Emergency card</h2>
     <div class="card">
       <ol>
         @for (step of card.steps; track step) {
@@ -15,17 +15,17 @@ import type { VisitFile } from '@brave-comb/contract';
         }
       </ol>
       <div>
-        <a class="call" [href]="'tel:' + card.number">Call {{ card.number }}</a>
+        <a class="call" [href]="'tel:' + card.number" i18n>Call {{ card.number }}</a>
         <dl>
-          <dt>Place</dt>
+          <dt i18n>Place</dt>
           <dd>{{ card.place }}</dd>
-          <dt>Grid</dt>
+          <dt i18n>Grid</dt>
           <dd>{{ card.grid }}</dd>
-          <dt>Signal</dt>
+          <dt i18n>Signal</dt>
           <dd>{{ card.signal }}</dd>
-          <dt>Kit</dt>
+          <dt i18n>Kit</dt>
           <dd>{{ card.kit }}</dd>
-          <dt>School</dt>
+          <dt i18n>School</dt>
           <dd>{{ card.school }}</dd>
           @for (person of card.people; track person.name) {
             <dt>{{ person.name }}</dt>
@@ -34,8 +34,8 @@ import type { VisitFile } from '@brave-comb/contract';
         </dl>
       </div>
     </div>
-    <p class="law">First aid, not medicine: the ambulance, the doctor and the label of the pen come first.</p>
-    <button type="button" class="big" matDialogClose>Back to the hive</button>
+    <p class="law" i18n>First aid, not medicine: the ambulance, the doctor and the label of the pen come first.</p>
+    <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
   `,
   styleUrl: './cards.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import type { Guard } from '@brave-comb/core/inspection';
-import { SaidPipe } from '../../ui/words';
+import { SaidPipe } from '../../language/words';
 
 export interface GuardAsk {
   readonly title: string;
@@ -20,17 +20,12 @@ export interface GuardAsk {
     }
     @if (!barred() && asksWhy()) {
       <label class="text"
-        >Your reason, kept with the visit<textarea
-          #why
-          rows="2"
-          maxlength="500"
-          [value]="reason()"
-          (input)="reason.set(why.value)"
-        ></textarea>
+        ><ng-container i18n>Your reason, kept with the visit</ng-container
+        ><textarea #why rows="2" maxlength="500" [value]="reason()" (input)="reason.set(why.value)"></textarea>
       </label>
     }
     <div class="row">
-      <button type="button" class="big sel" matDialogClose="put right">Put it right first</button>
+      <button type="button" class="big sel" matDialogClose="put right" i18n>Put it right first</button>
       @if (!barred()) {
         <button
           type="button"

@@ -12,16 +12,17 @@ import { HiveRoles } from '../hive-roles';
   selector: 'bc-guess-card',
   imports: [MatDialogClose, MatDialogTitle, Choice],
   template: `
-    <h2 matDialogTitle>What will {{ where() }} hold?</h2>
+    <h2 matDialogTitle i18n>What will {{ where() }} hold?</h2>
     <bc-choice
       legend="Who guesses"
+      i18n-legend
       [options]="jobs.people()"
       [words]="jobs.names()"
       [value]="who()"
       (chosen)="who.set($event)"
     />
     <fieldset>
-      <legend>Most of it first</legend>
+      <legend i18n>Most of it first</legend>
       <div class="row">
         @for (letter of letters; track letter) {
           <button
@@ -37,13 +38,13 @@ import { HiveRoles } from '../hive-roles';
       </div>
     </fieldset>
     @if (ahead(); as nest) {
-      <p class="why">The nest should lie on frames {{ nest.from }} to {{ nest.to }}.</p>
+      <p class="why" i18n>The nest should lie on frames {{ nest.from }} to {{ nest.to }}.</p>
     }
     <div class="row">
-      <button type="button" class="big sel" [disabled]="guess().length === 0 || !who()" (click)="keep()">
+      <button type="button" class="big sel" [disabled]="guess().length === 0 || !who()" (click)="keep()" i18n>
         Guessed, turn it
       </button>
-      <button type="button" class="big" matDialogClose>Not now</button>
+      <button type="button" class="big" matDialogClose i18n>Not now</button>
     </div>
   `,
   styleUrl: './cards.scss',

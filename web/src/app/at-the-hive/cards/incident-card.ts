@@ -10,32 +10,34 @@ import { Choice } from '../choice';
   selector: 'bc-incident-card',
   imports: [MatDialogClose, MatDialogTitle, Choice],
   template: `
-    <h2 matDialogTitle>Incident</h2>
+    <h2 matDialogTitle i18n>Incident</h2>
     <bc-choice
       legend="What happened"
+      i18n-legend
       of="incident"
       [options]="incidents"
       [value]="what()"
       (chosen)="what.set($event)"
     />
     @if (what() === 'sting-reaction') {
-      <p class="stop">
+      <p class="stop" i18n>
         Hard to breathe, swollen face, faint, hives all over: call for help now. The emergency card says how.
       </p>
     }
     <label class="text"
-      >In words<textarea #words rows="2" maxlength="500" [value]="text()" (input)="text.set(words.value)"></textarea>
+      ><ng-container i18n>In words</ng-container
+      ><textarea #words rows="2" maxlength="500" [value]="text()" (input)="text.set(words.value)"></textarea>
     </label>
     <fieldset>
-      <legend>To whom</legend>
+      <legend i18n>To whom</legend>
       <div class="row">
         @for (person of people; track person.id) {
           <button type="button" class="big" [disabled]="!what()" (click)="keep(person.id)">{{ person.name }}</button>
         }
-        <button type="button" class="big" [disabled]="!what()" (click)="keep(null)">nobody, the hive</button>
+        <button type="button" class="big" [disabled]="!what()" (click)="keep(null)" i18n>nobody, the hive</button>
       </div>
     </fieldset>
-    <button type="button" class="big" matDialogClose>Back to the hive</button>
+    <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
   `,
   styleUrl: './cards.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

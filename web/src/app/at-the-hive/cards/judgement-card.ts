@@ -6,7 +6,7 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { HiveRoles } from '../hive-roles';
-import { Named, named } from '../../ui/words';
+import { Named, named } from '../../language/words';
 
 /** Ways of helping, the least first. */
 const PROMPTS = ['asked what comes next', 'named the step', 'pointed', 'showed it once', 'hand on hand'] as const;
@@ -16,28 +16,30 @@ const PROMPTS = ['asked what comes next', 'named the step', 'pointed', 'showed i
   selector: 'bc-judgement-card',
   imports: [Named, MatDialogClose, MatDialogTitle, Choice],
   template: `
-    <h2 matDialogTitle>What helped, and a note</h2>
+    <h2 matDialogTitle i18n>What helped, and a note</h2>
     @if (chosen(); as judged) {
-      <bc-choice legend="Judged" [options]="ids()" [words]="words()" [value]="id()" (chosen)="id.set($event)" />
-      <bc-choice legend="What helped" [options]="prompts" [value]="prompt()" (chosen)="helped($event)" />
+      <bc-choice
+        legend="Judged"
+        i18n-legend
+        [options]="ids()"
+        [words]="words()"
+        [value]="id()"
+        (chosen)="id.set($event)"
+      />
+      <bc-choice legend="What helped" i18n-legend [options]="prompts" [value]="prompt()" (chosen)="helped($event)" />
       <label class="text"
-        >Note for the debrief<textarea
-          #words_
-          rows="2"
-          maxlength="500"
-          [value]="note()"
-          (input)="note.set(words_.value)"
-        ></textarea>
+        ><ng-container i18n>Note for the debrief</ng-container
+        ><textarea #words_ rows="2" maxlength="500" [value]="note()" (input)="note.set(words_.value)"></textarea>
       </label>
       <div class="row">
-        <button type="button" class="big sel" (click)="keep()">
+        <button type="button" class="big sel" (click)="keep()" i18n>
           Keep it with "{{ judged.level | named: 'skillLevel' }}"
         </button>
-        <button type="button" class="big" matDialogClose>Back to the hive</button>
+        <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
       </div>
     } @else {
-      <p>Nobody was judged in this visit yet: choose trainee, skill and level first.</p>
-      <button type="button" class="big" matDialogClose>Back to the hive</button>
+      <p i18n>Nobody was judged in this visit yet: choose trainee, skill and level first.</p>
+      <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
     }
   `,
   styleUrl: './cards.scss',

@@ -3,20 +3,20 @@ import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import { CONTENTS, LETTERS } from '@brave-comb/core/inspection';
 
 const KEYS = [
-  ['S', 'one eighth more'],
-  ['shift S', 'one less'],
-  ['3 S', 'set to three'],
-  ['+ E', 'only a few'],
-  ['* H', 'the rest is honey'],
-  ['=', 'as last time'],
-  ['/', 'same as the other side'],
-  ['Q', 'queen here'],
-  ['K', 'queen cell'],
-  ['B 6', 'bees on six eighths'],
-  ['!', 'doubtful, look again'],
-  ['enter', 'next side'],
+  ['S', $localize`one eighth more`],
+  [$localize`shift S`, $localize`one less`],
+  ['3 S', $localize`set to three`],
+  ['+ E', $localize`only a few`],
+  ['* H', $localize`the rest is honey`],
+  ['=', $localize`as last time`],
+  ['/', $localize`same as the other side`],
+  ['Q', $localize`queen here`],
+  ['K', $localize`queen cell`],
+  ['B 6', $localize`bees on six eighths`],
+  ['!', $localize`doubtful, look again`],
+  ['enter', $localize`next side`],
   ['back', 'undo'],
-  ['?', 'this card'],
+  ['?', $localize`this card`],
 ] as const;
 
 /** The letters of the line and what each key does. */
@@ -24,7 +24,7 @@ const KEYS = [
   selector: 'bc-keys-card',
   imports: [MatDialogClose, MatDialogTitle],
   template: `
-    <h2 matDialogTitle>The line: letters and keys</h2>
+    <h2 matDialogTitle i18n>The line: letters and keys</h2>
     <div class="card keys">
       <dl>
         @for (letter of letters; track letter) {
@@ -52,13 +52,13 @@ const KEYS = [
         }
       </dl>
     </div>
-    <p class="law">
+    <p class="law" i18n>
       With gloves: a tap on a letter adds an eighth, a slide sideways over it sets two to eight, a long press takes all
       that is left. A tap on an open eighth of the bar fills up to there with the last letter, one on a filled eighth
       takes it back.
     </p>
-    <p class="law">Pasted notes read the same way, a side a line: <b>6/7: 3S 1L 1P 3H +E B6 K1 !</b></p>
-    <button type="button" class="big" matDialogClose>Back to the hive</button>
+    <p class="law" i18n>Pasted notes read the same way, a side a line: <b>6/7: 3S 1L 1P 3H +E B6 K1 !</b></p>
+    <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
   `,
   styleUrl: './cards.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -22,9 +22,15 @@ const SURE = ['50', '70', '90', '99'] as const;
   selector: 'bc-look-card',
   imports: [MatDialogClose, MatDialogTitle, Choice, Count],
   template: `
-    <h2 matDialogTitle>Looked for</h2>
-    <div class="scrolls" tabindex="0" role="group" aria-label="What was looked for">
-      <bc-choice legend="How sure, in 100" [options]="sureSteps" [value]="sure()" (chosen)="sure.set($event)" />
+    <h2 matDialogTitle i18n>Looked for</h2>
+    <div class="scrolls" tabindex="0" role="group" aria-label="What was looked for" i18n-aria-label>
+      <bc-choice
+        legend="How sure, in 100"
+        i18n-legend
+        [options]="sureSteps"
+        [value]="sure()"
+        (chosen)="sure.set($event)"
+      />
       @for (group of groups; track group.id) {
         <h3>{{ group.name }}</h3>
         <ul>
@@ -38,6 +44,7 @@ const SURE = ['50', '70', '90', '99'] as const;
                 [attr.aria-label]="findings[id].name + ': not found'"
                 [attr.aria-pressed]="noted(id) === false"
                 (click)="note(id, false)"
+                i18n
               >
                 not found
               </button>
@@ -48,6 +55,7 @@ const SURE = ['50', '70', '90', '99'] as const;
                 [attr.aria-label]="findings[id].name + ': found'"
                 [attr.aria-pressed]="noted(id) === true"
                 (click)="note(id, true)"
+                i18n
               >
                 found
               </button>
@@ -58,6 +66,7 @@ const SURE = ['50', '70', '90', '99'] as const;
                 @if (findings[id].counted) {
                   <bc-count
                     legend="How many"
+                    i18n-legend
                     [value]="countOf(id)"
                     [most]="100000"
                     (counted)="note(id, true, $event)"
@@ -70,10 +79,10 @@ const SURE = ['50', '70', '90', '99'] as const;
       }
     </div>
     <div class="row">
-      <button type="button" class="big" (click)="allClear()">All of brood and bees: looked, none found</button>
-      <button type="button" class="big sel" matDialogClose>Back to the hive</button>
+      <button type="button" class="big" (click)="allClear()" i18n>All of brood and bees: looked, none found</button>
+      <button type="button" class="big sel" matDialogClose i18n>Back to the hive</button>
     </div>
-    <p class="why">Noted at: {{ desk.where() }}</p>
+    <p class="why" i18n>Noted at: {{ desk.where() }}</p>
   `,
   styleUrl: './cards.scss',
   styles: `

@@ -16,7 +16,7 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { Count } from '../count';
-import { said, SaidPipe } from '../../ui/words';
+import { said, SaidPipe } from '../../language/words';
 
 const KINDS = [
   'mites-on-bees',
@@ -32,19 +32,19 @@ const KINDS = [
 ] as const;
 type Kind = (typeof KINDS)[number];
 const WORDS: Readonly<Record<Kind, string>> = {
-  'mites-on-bees': 'mites on bees',
-  'mites-in-drone-brood': 'mites in drone brood',
-  ropiness: 'ropiness (matchstick) test',
-  weight: 'hefting, weight',
-  'nest-temperature': 'nest temperature',
-  'honey-moisture': 'water in honey',
-  'fresh-nectar': 'fresh nectar',
-  gap: 'bee space',
+  'mites-on-bees': $localize`mites on bees`,
+  'mites-in-drone-brood': $localize`mites in drone brood`,
+  ropiness: $localize`ropiness (matchstick) test`,
+  weight: $localize`hefting, weight`,
+  'nest-temperature': $localize`nest temperature`,
+  'honey-moisture': $localize`water in honey`,
+  'fresh-nectar': $localize`fresh nectar`,
+  gap: $localize`bee space`,
   stuck: 'propolised',
-  scraps: 'scraps of wax',
+  scraps: $localize`scraps of wax`,
 };
 /** A test of a side that is not named. */
-const NOWHERE = 'another comb';
+const NOWHERE = $localize`another comb`;
 const YES_NO = ['yes', 'no'] as const;
 const HOW = ['scale', 'hefted', 'by-feel'] as const;
 const GRADES = ['0', '1', '2', '3'] as const;
@@ -54,31 +54,54 @@ const GRADES = ['0', '1', '2', '3'] as const;
   selector: 'bc-measure-card',
   imports: [SaidPipe, MatDialogClose, MatDialogTitle, Choice, Count],
   template: `
-    <h2 matDialogTitle>Measure</h2>
-    <div class="scrolls" tabindex="0" role="group" aria-label="Measurement">
-      <bc-choice legend="What" [options]="kinds" [words]="words" [value]="kind()" (chosen)="choose($event)" />
+    <h2 matDialogTitle i18n>Measure</h2>
+    <div class="scrolls" tabindex="0" role="group" aria-label="Measurement" i18n-aria-label>
+      <bc-choice
+        legend="What"
+        i18n-legend
+        [options]="kinds"
+        [words]="words"
+        [value]="kind()"
+        (chosen)="choose($event)"
+      />
       @switch (kind()) {
         @case ('mites-on-bees') {
           <bc-choice
             legend="How"
+            i18n-legend
             of="washMethod"
             [options]="methods"
             [value]="method()"
             (chosen)="method.set($event)"
           />
-          <p class="caution">Not the queen: find her first. Alcohol burns, keep it from the smoker.</p>
-          <bc-count legend="Bees in the sample" [value]="a()" [step]="50" [most]="2000" (counted)="a.set($event)" />
-          <bc-count legend="Mites" [value]="b()" [most]="2000" (counted)="b.set($event)" />
+          <p class="caution" i18n>Not the queen: find her first. Alcohol burns, keep it from the smoker.</p>
+          <bc-count
+            legend="Bees in the sample"
+            i18n-legend
+            [value]="a()"
+            [step]="50"
+            [most]="2000"
+            (counted)="a.set($event)"
+          />
+          <bc-count legend="Mites" i18n-legend [value]="b()" [most]="2000" (counted)="b.set($event)" />
         }
         @case ('mites-in-drone-brood') {
-          <bc-count legend="Drone cells opened" [value]="a()" [step]="10" [most]="2000" (counted)="a.set($event)" />
-          <bc-count legend="Cells with mites" [value]="b()" [most]="2000" (counted)="b.set($event)" />
+          <bc-count
+            legend="Drone cells opened"
+            i18n-legend
+            [value]="a()"
+            [step]="10"
+            [most]="2000"
+            (counted)="a.set($event)"
+          />
+          <bc-count legend="Cells with mites" i18n-legend [value]="b()" [most]="2000" (counted)="b.set($event)" />
         }
         @case ('ropiness') {
-          <bc-choice legend="Tested on" [options]="spots()" [value]="spot()" (chosen)="spot.set($event)" />
-          <bc-choice legend="The capping is" [options]="lids" [value]="lid()" (chosen)="lid.set($event)" />
+          <bc-choice legend="Tested on" i18n-legend [options]="spots()" [value]="spot()" (chosen)="spot.set($event)" />
+          <bc-choice legend="The capping is" i18n-legend [options]="lids" [value]="lid()" (chosen)="lid.set($event)" />
           <bc-choice
             legend="The larva is"
+            i18n-legend
             of="ropeLarva"
             [options]="larvae"
             [value]="larva()"
@@ -91,26 +114,42 @@ const GRADES = ['0', '1', '2', '3'] as const;
               [class.sel]="a() === 0"
               [attr.aria-pressed]="a() === 0"
               (click)="a.set(0)"
+              i18n
             >
               breaks at once, no thread
             </button>
           </div>
           <bc-count
             legend="Thread on the match, mm"
+            i18n-legend
             [value]="a() || null"
             [step]="5"
             [most]="100"
             (counted)="a.set($event)"
           />
-          <bc-choice legend="Foul smell" [options]="yesNo" [value]="flagWord()" (chosen)="flag.set($event === 'yes')" />
+          <bc-choice
+            legend="Foul smell"
+            i18n-legend
+            [options]="yesNo"
+            [value]="flagWord()"
+            (chosen)="flag.set($event === 'yes')"
+          />
         }
         @case ('weight') {
-          <bc-choice legend="How" of="weighed" [options]="hows" [value]="how()" (chosen)="how.set($event)" />
-          <bc-count legend="Kilograms" [value]="a()" [most]="150" (counted)="a.set($event)" />
+          <bc-choice
+            legend="How"
+            i18n-legend
+            of="weighed"
+            [options]="hows"
+            [value]="how()"
+            (chosen)="how.set($event)"
+          />
+          <bc-count legend="Kilograms" i18n-legend [value]="a()" [most]="150" (counted)="a.set($event)" />
         }
         @case ('nest-temperature') {
           <bc-count
             legend="Degrees Celsius"
+            i18n-legend
             [value]="a()"
             [step]="0.5"
             [least]="-20"
@@ -121,6 +160,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
         @case ('honey-moisture') {
           <bc-count
             legend="Percent water"
+            i18n-legend
             [value]="a()"
             [step]="0.5"
             [least]="10"
@@ -129,12 +169,19 @@ const GRADES = ['0', '1', '2', '3'] as const;
           />
         }
         @case ('fresh-nectar') {
-          <bc-choice legend="Test" [options]="tests" [value]="test()" (chosen)="test.set($event)" />
-          <bc-choice legend="Wet" [options]="yesNo" [value]="flagWord()" (chosen)="flag.set($event === 'yes')" />
+          <bc-choice legend="Test" i18n-legend [options]="tests" [value]="test()" (chosen)="test.set($event)" />
+          <bc-choice
+            legend="Wet"
+            i18n-legend
+            [options]="yesNo"
+            [value]="flagWord()"
+            (chosen)="flag.set($event === 'yes')"
+          />
         }
         @case ('gap') {
           <bc-count
             legend="Millimetres between top bars and what lies on them"
+            i18n-legend
             [value]="a()"
             [most]="200"
             (counted)="a.set($event)"
@@ -143,6 +190,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
         @case ('stuck') {
           <bc-choice
             legend="0 free to 3 glued solid"
+            i18n-legend
             [options]="grades"
             [value]="grade()"
             (chosen)="grade.set($event)"
@@ -151,6 +199,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
         @case ('scraps') {
           <bc-count
             legend="Kilograms in the lidded bucket"
+            i18n-legend
             [value]="a()"
             [step]="0.1"
             [most]="20"
@@ -165,11 +214,11 @@ const GRADES = ['0', '1', '2', '3'] as const;
       }
     </div>
     <div class="row">
-      <button type="button" class="big sel" [disabled]="!reading()" (click)="keep()">Keep it</button>
-      <button type="button" class="big" matDialogClose>Back to the hive</button>
+      <button type="button" class="big sel" [disabled]="!reading()" (click)="keep()" i18n>Keep it</button>
+      <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
     </div>
     @if (kept(); as words) {
-      <p role="status">Kept: {{ words }}</p>
+      <p role="status" i18n>Kept: {{ words }}</p>
     }
   `,
   styleUrl: './cards.scss',
@@ -253,7 +302,7 @@ export class MeasureCard {
       case 'fresh-nectar':
         return test && flag !== null ? { what: kind, box, test, wet: flag } : null;
       case 'gap':
-        return a === null ? null : { what: kind, between: 'top bars and what lies on them', mm: a };
+        return a === null ? null : { what: kind, between: $localize`top bars and what lies on them`, mm: a };
       case 'stuck':
         return grade ? { what: kind, part: box, grade: Number(grade) } : null;
       case 'scraps':

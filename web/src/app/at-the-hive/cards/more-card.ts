@@ -6,7 +6,7 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { peopleFeature } from '../../people/people.feature';
 import { HivePreferences } from '../hive-preferences';
-import { Named } from '../../ui/words';
+import { Named } from '../../language/words';
 
 export const MORE = [
   { id: 'guess', name: 'Predict this side' },
@@ -29,14 +29,14 @@ export type MoreId = (typeof MORE)[number]['id'];
   selector: 'bc-more-card',
   imports: [Named, MatDialogClose, MatDialogTitle],
   template: `
-    <h2 matDialogTitle>More</h2>
+    <h2 matDialogTitle i18n>More</h2>
     <div class="grid">
       @for (each of more(); track each.id) {
         <button type="button" class="big" [matDialogClose]="each.id">{{ each.name }}</button>
       }
     </div>
     <fieldset>
-      <legend>Reads this side first, hidden from the supervisor</legend>
+      <legend i18n>Reads this side first, hidden from the supervisor</legend>
       <div class="row">
         @for (person of people(); track person.id) {
           <button
@@ -52,7 +52,7 @@ export type MoreId = (typeof MORE)[number]['id'];
       </div>
     </fieldset>
     <fieldset>
-      <legend>What the bees do</legend>
+      <legend i18n>What the bees do</legend>
       <div class="row">
         @for (sign of signs; track sign) {
           <button type="button" class="big" (click)="desk.enter({ kind: 'sign-noticed', sign })">
@@ -62,7 +62,7 @@ export type MoreId = (typeof MORE)[number]['id'];
       </div>
     </fieldset>
     <fieldset>
-      <legend>Light on the comb</legend>
+      <legend i18n>Light on the comb</legend>
       <div class="row">
         <button
           type="button"
@@ -70,6 +70,7 @@ export type MoreId = (typeof MORE)[number]['id'];
           [class.sel]="light() === true"
           [attr.aria-pressed]="light() === true"
           (click)="lit(true)"
+          i18n
         >
           bright enough for eggs
         </button>
@@ -79,13 +80,14 @@ export type MoreId = (typeof MORE)[number]['id'];
           [class.some]="light() === false"
           [attr.aria-pressed]="light() === false"
           (click)="lit(false)"
+          i18n
         >
           too dark: "no eggs" is "not seen"
         </button>
       </div>
     </fieldset>
     <fieldset>
-      <legend>This device</legend>
+      <legend i18n>This device</legend>
       <div class="row">
         @for (each of preferences.all; track each.id) {
           <button
@@ -100,7 +102,7 @@ export type MoreId = (typeof MORE)[number]['id'];
         }
       </div>
     </fieldset>
-    <button type="button" class="big sel" matDialogClose>Back to the hive</button>
+    <button type="button" class="big sel" matDialogClose i18n>Back to the hive</button>
   `,
   styleUrl: './cards.scss',
   styles: `

@@ -8,33 +8,47 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { Count } from '../count';
-import { SaidPipe } from '../../ui/words';
+import { SaidPipe } from '../../language/words';
 
-const WHERE = ['this hive', 'another hive', 'into store', 'new comb in'] as const;
-const REASONS = ['food nearer', 'room in the nest', 'old comb out', 'share brood', 'test or treatment'] as const;
+const WHERE = [$localize`this hive`, $localize`another hive`, $localize`into store`, $localize`new comb in`] as const;
+const REASONS = [
+  $localize`food nearer`,
+  $localize`room in the nest`,
+  $localize`old comb out`,
+  $localize`share brood`,
+  $localize`test or treatment`,
+] as const;
 
 /** Takes the comb in hand elsewhere, or brings one in: a move of a comb that stays known by its own name. */
 @Component({
   selector: 'bc-move-card',
   imports: [SaidPipe, MatDialogClose, MatDialogTitle, Choice, Count],
   template: `
-    <h2 matDialogTitle>Move a comb</h2>
+    <h2 matDialogTitle i18n>Move a comb</h2>
     @if (comb(); as own) {
-      <p>
+      <p i18n>
         In hand: frame {{ address()?.frame }}, comb <b>{{ own.label }}</b>
       </p>
     }
-    <div class="scrolls" tabindex="0" role="group" aria-label="Where it goes">
-      <bc-choice legend="Where" [options]="wheres" [value]="where()" (chosen)="where.set($event)" />
+    <div class="scrolls" tabindex="0" role="group" aria-label="Where it goes" i18n-aria-label>
+      <bc-choice legend="Where" i18n-legend [options]="wheres" [value]="where()" (chosen)="where.set($event)" />
       @if (where() === 'another hive') {
-        <bc-choice legend="Hive" [options]="hives()" [value]="hive()" (chosen)="hive.set($event)" />
+        <bc-choice legend="Hive" i18n-legend [options]="hives()" [value]="hive()" (chosen)="hive.set($event)" />
       }
       @if (where() === 'into store') {
-        <bc-choice legend="Store" of="combStore" [options]="stores" [value]="store_()" (chosen)="store_.set($event)" />
+        <bc-choice
+          legend="Store"
+          i18n-legend
+          of="combStore"
+          [options]="stores"
+          [value]="store_()"
+          (chosen)="store_.set($event)"
+        />
       } @else {
-        <bc-choice legend="Box" [options]="boxes()" [value]="box()" (chosen)="box.set($event)" />
+        <bc-choice legend="Box" i18n-legend [options]="boxes()" [value]="box()" (chosen)="box.set($event)" />
         <bc-count
           legend="Place from the left"
+          i18n-legend
           [value]="place()"
           [least]="1"
           [most]="40"
@@ -44,21 +58,17 @@ const REASONS = ['food nearer', 'room in the nest', 'old comb out', 'share brood
       @if (where() === 'new comb in') {
         <bc-choice
           legend="What comes in"
+          i18n-legend
           [options]="incoming()"
           [words]="incomingWords()"
           [value]="newComb()"
           (chosen)="newComb.set($event)"
         />
       }
-      <bc-choice legend="Why" [options]="reasons" [value]="reason()" (chosen)="reason.set($event)" />
+      <bc-choice legend="Why" i18n-legend [options]="reasons" [value]="reason()" (chosen)="reason.set($event)" />
       <label class="text"
-        >Or in your words<input
-          #words
-          type="text"
-          maxlength="500"
-          [value]="reason()"
-          (change)="reason.set(words.value)"
-        />
+        ><ng-container i18n>Or in your words</ng-container
+        ><input #words type="text" maxlength="500" [value]="reason()" (change)="reason.set(words.value)" />
       </label>
     </div>
     @for (guard of guards(); track guard.id + guard.says) {
@@ -68,8 +78,8 @@ const REASONS = ['food nearer', 'room in the nest', 'old comb out', 'share brood
       <p class="why" role="status">{{ what }}</p>
     }
     <div class="row">
-      <button type="button" class="big sel" [disabled]="!mayMove()" (click)="move()">Move it</button>
-      <button type="button" class="big" matDialogClose>Leave it</button>
+      <button type="button" class="big sel" [disabled]="!mayMove()" (click)="move()" i18n>Move it</button>
+      <button type="button" class="big" matDialogClose i18n>Leave it</button>
     </div>
   `,
   styleUrl: './cards.scss',
@@ -109,11 +119,13 @@ export class MoveCard {
     return (address && this.found()[address.box]?.[address.frame - 1]) ?? null;
   });
   protected readonly incoming = computed(() => [
-    ...COMB_KINDS.map((kind) => `new ${kind}`),
+    ...COMB_KINDS.map((kind) => $localize`new ${kind}`),
     ...(this.file()?.reserve.map(({ comb }) => comb.id) ?? []),
   ]);
   protected readonly incomingWords = computed<Readonly<Record<string, string>>>(() =>
-    Object.fromEntries(this.file()?.reserve.map(({ comb, store }) => [comb.id, `${comb.label} from ${store}`]) ?? []),
+    Object.fromEntries(
+      this.file()?.reserve.map(({ comb, store }) => [comb.id, $localize`${comb.label} from ${store}`]) ?? [],
+    ),
   );
   private readonly to = computed<CombPlace | null>(() => {
     switch (this.where()) {
@@ -140,10 +152,13 @@ export class MoveCard {
     if (this.mayMove()) return null;
     if (this.to() === null)
       return this.where() === 'another hive' && !this.other()
-        ? 'Choose the hive it goes to.'
-        : 'Choose the box it goes into.';
-    if (this.where() !== 'new comb in' && !this.comb()) return 'No comb is known at this place: nothing to move.';
-    return this.guards().some(({ bar }) => bar === 'bars') ? null : 'Say why: this move is kept with its reason.';
+        ? $localize`Choose the hive it goes to.`
+        : $localize`Choose the box it goes into.`;
+    if (this.where() !== 'new comb in' && !this.comb())
+      return $localize`No comb is known at this place: nothing to move.`;
+    return this.guards().some(({ bar }) => bar === 'bars')
+      ? null
+      : $localize`Say why: this move is kept with its reason.`;
   });
   protected readonly mayMove = computed(() => {
     const bars = this.guards().map(({ bar }) => bar);

@@ -15,14 +15,14 @@ import { Clock } from '../../people/clock';
 
 /** Things said at many hives, as buttons for gloves. */
 const READY = [
-  'Queen marked today',
-  'Bees calm throughout',
-  'Comb heavy, lift slowly',
-  'Propolis everywhere, take time',
-  'Brood edge moved',
-  'Fed today',
-  'Frames left loose',
-  'Look here first next time',
+  $localize`Queen marked today`,
+  $localize`Bees calm throughout`,
+  $localize`Comb heavy, lift slowly`,
+  $localize`Propolis everywhere, take time`,
+  $localize`Brood edge moved`,
+  $localize`Fed today`,
+  $localize`Frames left loose`,
+  $localize`Look here first next time`,
 ] as const;
 
 /** A note without a pen: spoken, tapped, or typed when the gloves are off. */
@@ -30,7 +30,7 @@ const READY = [
   selector: 'bc-note-card',
   imports: [MatDialogClose, MatDialogTitle],
   template: `
-    <h2 matDialogTitle>Note</h2>
+    <h2 matDialogTitle i18n>Note</h2>
     <p>{{ desk.where() }}</p>
     <button
       type="button"
@@ -38,8 +38,9 @@ const READY = [
       [class.some]="speaking()"
       [attr.aria-pressed]="speaking()"
       (click)="speak()"
+      i18n
     >
-      {{ speaking() ? 'Stop and keep, ' + seconds() + ' s' : 'Speak a note' }}
+      {!!speaking(), select, true {Stop and keep, {{ seconds() }} s} other {Speak a note}}
     </button>
     @if (problem(); as wrong) {
       <p class="stop" role="alert">{{ wrong }}</p>
@@ -48,7 +49,7 @@ const READY = [
       <p role="status">{{ text }}</p>
     }
     <fieldset>
-      <legend>Or tap</legend>
+      <legend i18n>Or tap</legend>
       <div class="row">
         @for (text of ready; track text) {
           <button type="button" class="big" (click)="write(text)">{{ text }}</button>
@@ -56,13 +57,14 @@ const READY = [
       </div>
     </fieldset>
     <label class="text"
-      >Or write<textarea #words rows="2" maxlength="500" [value]="typed()" (input)="typed.set(words.value)"></textarea>
+      ><ng-container i18n>Or write</ng-container
+      ><textarea #words rows="2" maxlength="500" [value]="typed()" (input)="typed.set(words.value)"></textarea>
     </label>
     <div class="row">
-      <button type="button" class="big sel" [disabled]="typed().trim() === ''" (click)="write(typed().trim())">
+      <button type="button" class="big sel" [disabled]="typed().trim() === ''" (click)="write(typed().trim())" i18n>
         Keep the note
       </button>
-      <button type="button" class="big" matDialogClose>Back to the hive</button>
+      <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
     </div>
   `,
   styleUrl: './cards.scss',

@@ -10,12 +10,13 @@ export type ReadNote = Extract<NoteLine, { side: unknown }>;
   selector: 'bc-notes-card',
   imports: [MatDialogClose, MatDialogTitle],
   template: `
-    <h2 matDialogTitle>Pasted notes</h2>
+    <h2 matDialogTitle i18n>Pasted notes</h2>
     <textarea
       #field
       class="notes"
       rows="8"
       aria-label="Notes, a side a line"
+      i18n-aria-label
       [value]="text()"
       (input)="text.set(field.value)"
     ></textarea>
@@ -27,9 +28,9 @@ export type ReadNote = Extract<NoteLine, { side: unknown }>;
       }
     </ul>
     <div class="row">
-      <button type="button" class="big" matDialogClose>Not now</button>
-      <button type="button" class="big sel" [disabled]="read().length === 0" [matDialogClose]="read()">
-        Record {{ read().length }} {{ read().length === 1 ? 'side' : 'sides' }}
+      <button type="button" class="big" matDialogClose i18n>Not now</button>
+      <button type="button" class="big sel" [disabled]="read().length === 0" [matDialogClose]="read()" i18n>
+        Record {{ read().length }} {read().length, plural, =1 {side} other {sides}}
       </button>
     </div>
   `,
@@ -44,7 +45,7 @@ export class NotesCard {
   protected readonly lines = computed(() =>
     this.notes().map((line) =>
       'side' in line
-        ? { line: line.line, said: `frame ${line.address.frame}: ${formatSide(line.side)}`, problem: false }
+        ? { line: line.line, said: $localize`frame ${line.address.frame}\: ${formatSide(line.side)}`, problem: false }
         : { line: line.line, said: `${line.text} – ${line.problem}`, problem: true },
     ),
   );

@@ -26,10 +26,10 @@ import { Count } from '../count';
 const FIXED = ['floor', 'roof'] as const;
 const NAMES = {
   excluder: 'excluder',
-  escape: 'escape board',
-  spacer: 'empty rim',
+  escape: $localize`escape board`,
+  spacer: $localize`empty rim`,
   feeder: 'feeder',
-  'crown-board': 'crown board',
+  'crown-board': $localize`crown board`,
 };
 
 /** Parts that come onto the hive for good, or leave it: a super, a second nest box, an escape, a feeder. */
@@ -37,41 +37,56 @@ const NAMES = {
   selector: 'bc-part-card',
   imports: [MatDialogClose, MatDialogTitle, HiveStack, Choice, Count],
   template: `
-    <h2 matDialogTitle>Change the hive</h2>
-    <div class="scrolls" tabindex="0" role="group" aria-label="Parts of the hive">
+    <h2 matDialogTitle i18n>Change the hive</h2>
+    <div class="scrolls" tabindex="0" role="group" aria-label="Parts of the hive" i18n-aria-label>
       <bc-hive-stack [parts]="drawn()" [width]="250" [boxWidth]="96" [textSize]="15" [current]="ringed()" />
       <div>
-        <bc-choice legend="Put on" [options]="kinds()" [words]="words()" [value]="kind()" (chosen)="choose($event)" />
+        <bc-choice
+          legend="Put on"
+          i18n-legend
+          [options]="kinds()"
+          [words]="words()"
+          [value]="kind()"
+          (chosen)="choose($event)"
+        />
         @if (kind()) {
-          <bc-choice legend="It lies on" [options]="under()" [value]="on()" (chosen)="on.set($event)" />
+          <bc-choice legend="It lies on" i18n-legend [options]="under()" [value]="on()" (chosen)="on.set($event)" />
           @if (boxKind()) {
-            <bc-count legend="Frames in it" [value]="frames()" [most]="40" (counted)="frames.set($event ?? 0)" />
+            <bc-count
+              legend="Frames in it"
+              i18n-legend
+              [value]="frames()"
+              [most]="40"
+              (counted)="frames.set($event ?? 0)"
+            />
           }
           @if (kind() === 'escape') {
-            <p class="caution">
+            <p class="caution" i18n>
               Exits point down, away from the honey. Not over brood: bees do not leave it. Not in robbing weather with a
               gap anywhere above.
             </p>
           }
           @if (kind() === 'escape' && broodAbove().length > 0) {
-            <p class="stop">
+            <p class="stop" i18n>
               Brood in {{ broodAbove().join(', ') }}: bees will not leave it through an escape. Wait until it has
               emerged, or clear only the boxes above.
             </p>
           }
           @if (kind() === 'spacer') {
-            <p class="caution">An empty rim gets filled with comb: off again at the next visit.</p>
+            <p class="caution" i18n>An empty rim gets filled with comb: off again at the next visit.</p>
           }
         }
         <bc-choice
           legend="Dummy board: closes the room beside fewer frames"
+          i18n-legend
           [options]="dummies()"
           [value]="dummy()"
           (chosen)="turnDummy($event)"
         />
-        <bc-choice legend="Take away" [options]="movable()" [value]="gone()" (chosen)="take($event)" />
+        <bc-choice legend="Take away" i18n-legend [options]="movable()" [value]="gone()" (chosen)="take($event)" />
         <label class="text"
-          >Why<input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)" />
+          ><ng-container i18n>Why</ng-container
+          ><input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)" />
         </label>
         @if (problem(); as wrong) {
           <p class="stop" role="alert">{{ wrong }}</p>
@@ -82,10 +97,10 @@ const NAMES = {
       </div>
     </div>
     <div class="row">
-      <button type="button" class="big sel" [disabled]="!change() || problem() !== null" (click)="keep()">
-        {{ change() ? says() : 'Choose a part' }}
+      <button type="button" class="big sel" [disabled]="!change() || problem() !== null" (click)="keep()" i18n>
+        {!!change(), select, true {{{ says() }}} other {Choose a part}}
       </button>
-      <button type="button" class="big" matDialogClose>Back to the hive</button>
+      <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
     </div>
   `,
   styleUrl: './cards.scss',
@@ -148,7 +163,7 @@ export class PartCard {
       .map(({ id }) => id)
       .toReversed(),
   );
-  protected readonly dummyText = (box: BoxLayer): string => `${box.dummy ? 'out of' : 'into'} ${box.id}`;
+  protected readonly dummyText = (box: BoxLayer): string => `${box.dummy ? $localize`out of` : 'into'} ${box.id}`;
   private readonly nest = computed(() => (this.stack().some(isBox) ? nestBoxes(this.stack()) : []));
   protected readonly dummies = computed(() => this.nest().map(this.dummyText));
   /** The hive with the change that is being chosen. */
@@ -189,7 +204,7 @@ export class PartCard {
   private layer(kind: string): Layer {
     const box = this.boxKind();
     if (!box) return { id: this.named(this.words()[kind] ?? kind), kind: kind as (typeof PLAIN_PARTS)[number] };
-    const name = BOXES[box].role === 'super' ? 'super' : 'brood box';
+    const name = BOXES[box].role === 'super' ? 'super' : $localize`brood box`;
     return { id: this.named(name), kind: 'box', box, frames: this.frames(), dummy: false };
   }
 

@@ -6,22 +6,25 @@ import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { HiveRoles } from '../hive-roles';
 
-const SURE = ['not asked', '50', '70', '90'] as const;
+const SURE = [$localize`not asked`, '50', '70', '90'] as const;
 
 /** A photo, a mark that nobody can name, or a question: it goes to the lead's list with its place. */
 @Component({
   selector: 'bc-question-card',
   imports: [MatDialogClose, MatDialogTitle, Choice],
   template: `
-    <h2 matDialogTitle>Photo or question</h2>
+    <h2 matDialogTitle i18n>Photo or question</h2>
     <p>{{ desk.where() }}</p>
-    <bc-choice legend="A photo of" [options]="subjects" [value]="of()" (chosen)="of.set($event)" />
+    <bc-choice legend="A photo of" i18n-legend [options]="subjects" [value]="of()" (chosen)="of.set($event)" />
     <label class="big photo"
-      >{{ busy() ? 'Scaling it down …' : photo() ? 'Take another' : 'Take a photo'
-      }}<input #camera type="file" accept="image/*" capture="environment" (change)="take(camera)"
+      ><ng-container i18n>{!!busy(), select,
+        true {Scaling it down …}
+        other {{!!photo(), select, true {Take another} other {Take a photo}}}
+      }</ng-container
+      ><input #camera type="file" accept="image/*" capture="environment" (change)="take(camera)"
     /></label>
     @if (photo()) {
-      <p role="status">
+      <p role="status" i18n>
         The photo is kept on this device and sent when there is a signal. Its place and camera are taken out.
       </p>
     }
@@ -29,32 +32,29 @@ const SURE = ['not asked', '50', '70', '90'] as const;
       <p class="stop" role="alert">{{ wrong }}</p>
     }
     <label class="text"
-      >Question, or what you see and cannot name<textarea
-        #words
-        rows="2"
-        maxlength="500"
-        [value]="text()"
-        (input)="text.set(words.value)"
-      ></textarea>
+      ><ng-container i18n>Question, or what you see and cannot name</ng-container
+      ><textarea #words rows="2" maxlength="500" [value]="text()" (input)="text.set(words.value)"></textarea>
     </label>
     <bc-choice
       legend="How sure of your own answer, in 100"
+      i18n-legend
       [options]="sureSteps"
       [value]="sure()"
       (chosen)="sure.set($event)"
     />
     <bc-choice
       legend="Whose question"
+      i18n-legend
       [options]="jobs.people()"
       [words]="jobs.names()"
       [value]="who()"
       (chosen)="who.set($event === who() ? null : $event)"
     />
     <div class="row">
-      <button type="button" class="big sel" [disabled]="text().trim() === ''" (click)="ask()">
+      <button type="button" class="big sel" [disabled]="text().trim() === ''" (click)="ask()" i18n>
         Put it on the lead's list
       </button>
-      <button type="button" class="big" matDialogClose>Back to the hive</button>
+      <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
     </div>
   `,
   styleUrl: './cards.scss',

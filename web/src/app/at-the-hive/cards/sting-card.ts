@@ -7,17 +7,17 @@ import type { VisitFile } from '@brave-comb/contract';
   selector: 'bc-sting-card',
   imports: [MatDialogClose, MatDialogTitle],
   template: `
-    <h2 matDialogTitle>Sting counted. Who?</h2>
+    <h2 matDialogTitle i18n>Sting counted. Who?</h2>
     <div class="people">
       @for (person of people; track person.id) {
         <button type="button" class="big" [matDialogClose]="person.id">{{ person.name }}</button>
       }
     </div>
-    <p class="law">
+    <p class="law" i18n>
       Scrape the sting out at once. Watch them for half an hour: breath, face, skin. Anything more than a local
       swelling: emergency card.
     </p>
-    <button type="button" class="big" [matDialogClose]="null">Answer later</button>
+    <button type="button" class="big" [matDialogClose]="null" i18n>Answer later</button>
   `,
   styleUrl: './cards.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -16,21 +16,23 @@ const EARLY = STOP_REASONS.filter((reason) => reason !== 'question-answered');
   selector: 'bc-stop-card',
   imports: [MatDialogClose, MatDialogTitle, Choice],
   template: `
-    <h2 matDialogTitle>Stop here: why?</h2>
+    <h2 matDialogTitle i18n>Stop here: why?</h2>
     <bc-choice
       legend="Because of"
+      i18n-legend
       of="stopReason"
       [options]="reasons"
       [value]="reason()"
       (chosen)="reason.set($event)"
     />
     <label class="text"
-      >In words<textarea #words rows="2" maxlength="500" [value]="note()" (input)="note.set(words.value)"></textarea>
+      ><ng-container i18n>In words</ng-container
+      ><textarea #words rows="2" maxlength="500" [value]="note()" (input)="note.set(words.value)"></textarea>
     </label>
-    <p>The visit ends as partial and says so.</p>
+    <p i18n>The visit ends as partial and says so.</p>
     <div class="row">
-      <button type="button" class="big sel" [disabled]="!reason()" (click)="keep()">Stop, start closing</button>
-      <button type="button" class="big" matDialogClose>Go on</button>
+      <button type="button" class="big sel" [disabled]="!reason()" (click)="keep()" i18n>Stop, start closing</button>
+      <button type="button" class="big" matDialogClose i18n>Go on</button>
     </div>
   `,
   styleUrl: './cards.scss',

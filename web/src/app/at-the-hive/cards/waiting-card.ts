@@ -8,34 +8,37 @@ import { DeviceStore, type WaitingEntry } from '../../device/device-store';
 import { InspectionEvents, inspectionFeature } from '../../inspection/inspection.feature';
 import { Outbox } from '../../inspection/outbox';
 import { timeOf } from '../../ui/format';
-import { said } from '../../ui/words';
+import { said } from '../../language/words';
 
 /** What waits on this device, what the server would not keep, and sides with two readings. */
 @Component({
   selector: 'bc-waiting-card',
   imports: [MatDialogClose, MatDialogTitle],
   template: `
-    <h2 matDialogTitle>On this device</h2>
+    <h2 matDialogTitle i18n>On this device</h2>
     <p>
       @if (unsent().length > 0) {
-        <b>{{ unsent().length }}</b> entries are kept here since {{ since() }} and are sent in this order.
+        <ng-container i18n
+          ><b>{{ unsent().length }}</b> entries are kept here since {{ since() }} and are sent in this
+          order.</ng-container
+        >
       } @else if (device.unsentStarts() > 0) {
-        The server has not heard yet that this visit was begun.
+        <ng-container i18n>The server has not heard yet that this visit was begun.</ng-container>
       } @else {
-        Everything was sent and is kept.
+        <ng-container i18n>Everything was sent and is kept.</ng-container>
       }
       @if (fault(); as why) {
         {{ why.message }}
       }
     </p>
     @if (device.unsentFiles() > 0) {
-      <p>
+      <p i18n>
         <b>{{ device.unsentFiles() }}</b>
-        {{ device.unsentFiles() === 1 ? 'photo or voice note waits' : 'photos or voice notes wait' }}: they go last.
+        {device.unsentFiles(), plural, =1 {photo or voice note waits} other {photos or voice notes wait}}: they go last.
       </p>
     }
     @if (unsent().length > 0) {
-      <ol class="lines waits" tabindex="0" role="group" aria-label="What waits, oldest first">
+      <ol class="lines waits" tabindex="0" role="group" aria-label="What waits, oldest first" i18n-aria-label>
         @for (each of unsent(); track each.id) {
           <li>
             <small>{{ time(each.entry.at) }}</small> {{ words(each) }}
@@ -49,22 +52,26 @@ import { said } from '../../ui/words';
           <b>{{ words(each) }}</b> {{ each.problem?.message }}
           <span class="row">
             @if (addressOf(each); as address) {
-              <button type="button" class="big" [matDialogClose]="address" (click)="drop(each)">Enter it again</button>
+              <button type="button" class="big" [matDialogClose]="address" (click)="drop(each)" i18n>
+                Enter it again
+              </button>
             }
-            <button type="button" class="big" (click)="drop(each)">Leave it out</button>
+            <button type="button" class="big" (click)="drop(each)" i18n>Leave it out</button>
           </span>
         </li>
       }
       @for (each of conflicts(); track each.key) {
         <li class="bad">
-          <b>{{ each.where }}</b>: two readings.
-          <button type="button" class="big" [matDialogClose]="each.address">Settle it</button>
+          <ng-container i18n
+            ><b>{{ each.where }}</b
+            >: two readings. </ng-container
+          ><button type="button" class="big" [matDialogClose]="each.address" i18n>Settle it</button>
         </li>
       }
     </ul>
     <div class="row">
-      <button type="button" class="big" (click)="send()">Send now</button>
-      <button type="button" class="big sel" matDialogClose>Back to the hive</button>
+      <button type="button" class="big" (click)="send()" i18n>Send now</button>
+      <button type="button" class="big sel" matDialogClose i18n>Back to the hive</button>
     </div>
   `,
   styleUrl: './cards.scss',

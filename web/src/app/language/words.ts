@@ -1,18 +1,27 @@
 import { Pipe, type PipeTransform } from '@angular/core';
-import type { Text } from '@brave-comb/core/language';
-import { inEnglish, names } from '@brave-comb/core/words';
+import { type Text, wayOf } from '@brave-comb/core/language';
+import { type LanguageTag, english, languages } from '@brave-comb/core/words';
 
-type Names = typeof names;
+type Names = typeof english.names;
 export type NameSet = keyof Names;
 export type IdOf<Set extends NameSet> = keyof Names[Set] & string;
 
+let language: (typeof languages)[LanguageTag] = english;
+let way = wayOf(language);
+
+/** From now on all is said in this language. Called once, before anything is shown. */
+export const inLanguage = (tag: LanguageTag): void => {
+  language = languages[tag];
+  way = wayOf(language);
+};
+
 /** What an id is called. */
 export const named = <Set extends NameSet>(set: Set, id: IdOf<Set>): string =>
-  (names[set] as Readonly<Record<string, string>>)[id] ?? id;
+  (language.names[set] as Readonly<Record<string, string>>)[id] ?? id;
 
 /** What the ids of a set are called, for choices among them. */
 export const namesOf = <Set extends NameSet>(set: Set): Readonly<Record<IdOf<Set>, string>> =>
-  names[set] as unknown as Readonly<Record<IdOf<Set>, string>>;
+  language.names[set] as unknown as Readonly<Record<IdOf<Set>, string>>;
 
 /** An id by its name: `{{ phase | named: 'phase' }}`. */
 @Pipe({ name: 'named' })
@@ -23,7 +32,7 @@ export class Named implements PipeTransform {
 }
 
 /** A sentence that was made on this device, in words. */
-export const said = (text: Text): string => inEnglish(text);
+export const said = (text: Text): string => way.text(text);
 
 /** The same in a template. */
 @Pipe({ name: 'said' })
