@@ -25,7 +25,7 @@ const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = 
           <li>
             <b>{{ review().queen.verdict | named: 'queenVerdict' }}</b>. {{ review().queen.says }}
             @if (review().queen.laid; as laid) {
-              <ng-container i18n>Laid between {{ date(laid.from) }} and {{ date(laid.to) }}.</ng-container>
+              <ng-container i18n>Laid between {{ date(laid.from) }} and {{ date(laid.to) }}. </ng-container>
             }
           </li>
           @for (line of review().sums; track line.says) {

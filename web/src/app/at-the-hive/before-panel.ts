@@ -175,7 +175,7 @@ const TELLING = 3;
               @for (name of jobs.now()[role]; track name) {
                 <button type="button" class="big" (click)="handOn(name, role)">{{ name }}</button>
               } @empty {
-                <ng-container i18n>nobody</ng-container>
+                <ng-container i18n>nobody </ng-container>
               }
             </dd>
           </div>

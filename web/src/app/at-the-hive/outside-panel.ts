@@ -112,8 +112,8 @@ const HOT = 28;
       @if (advice().lookAfter; as look) {
         <ng-container i18n
           >Look again in {{ look.minutes }} minutes whether they find it, and in {{ look.days }} days. No plug at hand?
-          Grass, a cork, foam.</ng-container
-        >
+          Grass, a cork, foam.
+        </ng-container>
       }
     </p>
     @for (line of says(); track line) {

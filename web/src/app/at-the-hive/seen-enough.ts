@@ -38,15 +38,14 @@ import { Named, SaidPipe } from '../language/words';
     </ul>
     <p class="price" role="status">
       @if (seen().enough) {
-        <ng-container i18n><b>Yes.</b> What was asked is answered. The rest can stay where it is.</ng-container>
+        <ng-container i18n><b>Yes.</b> What was asked is answered. The rest can stay where it is. </ng-container>
       } @else if (seen().framesToGo > 0) {
         <ng-container i18n
           ><b>Not yet.</b> {{ seen().framesToGo }} more {seen().framesToGo, plural, =1 {frame} other {frames}}, about
-          {{ seen().minutesToGo }} {seen().minutesToGo, plural, =1 {minute} other {minutes}}, would answer
-          it.</ng-container
-        >
+          {{ seen().minutesToGo }} {seen().minutesToGo, plural, =1 {minute} other {minutes}}, would answer it.
+        </ng-container>
       } @else {
-        <ng-container i18n><b>Not yet.</b> Nothing more to lift: tick what you saw.</ng-container>
+        <ng-container i18n><b>Not yet.</b> Nothing more to lift: tick what you saw. </ng-container>
       }
     </p>
     <button type="button" class="big" [class.sel]="seen().enough" (click)="stopped.emit()" i18n>

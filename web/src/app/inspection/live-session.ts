@@ -67,7 +67,7 @@ import { Named } from '../language/words';
         <p>
           <ng-container i18n>Not opened yet: </ng-container>
           @for (each of live()!.waiting; track each.hiveNumber + each.group; let last = $last) {
-            <ng-container i18n>{{ each.group }} at hive {{ each.hiveNumber }}{{ last ? '.' : ',' }}</ng-container>
+            <ng-container i18n>{{ each.group }} at hive {{ each.hiveNumber }}{{ last ? '.' : ',' }} </ng-container>
           }
         </p>
       }

@@ -35,7 +35,7 @@ const [WIDTH, HEIGHT, PAD] = [220, 56, 7];
               <p>
                 <b>{{ person.says }}</b>
                 @if (person.missed) {
-                  <ng-container i18n><br />Overlooked most: {{ person.missed }}.</ng-container>
+                  <ng-container i18n><br />Overlooked most: {{ person.missed }}. </ng-container>
                 }
               </p>
               <p class="visits">

@@ -44,7 +44,7 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
                   @if (hive.date) {
                     {{ dayAndMonth(hive.date) }}
                   } @else {
-                    <ng-container i18n>not seen yet</ng-container>
+                    <ng-container i18n>not seen yet </ng-container>
                   }
                 </i>
               </div>

@@ -69,7 +69,7 @@ type PassportWord =
                 }}{!!claim.hive, select, true {, hive {{ claim.hive }}} other {}}. {{ claim.note }}
               </ng-container>
               @if (claim.elsewhere; as there) {
-                <ng-container i18n>Judged by {{ there.assessor }}, {{ there.school }}.</ng-container>
+                <ng-container i18n>Judged by {{ there.assessor }}, {{ there.school }}. </ng-container>
               }
             </p>
             <div class="row">

@@ -40,7 +40,7 @@ const SOURCE_WORDS = {
               }{{ each.weather ? ', ' + each.weather : '' }}. {{ judgedBy(each) }}
             </ng-container>
             @if (each.prompt) {
-              <ng-container i18n>Helped: {{ each.prompt }}.</ng-container>
+              <ng-container i18n>Helped: {{ each.prompt }}. </ng-container>
             }
             {{ each.note }}
             @if (each.visit) {

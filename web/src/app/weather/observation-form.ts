@@ -48,7 +48,7 @@ import { decimal, timeOf } from '../ui/format';
             >Close the hives and go indoors or into a car now. Not before {{ clear() }}, and later with each thunder.
           </ng-container>
           @if (flash() > 0) {
-            <ng-container i18n>It struck {{ away() }} km away.</ng-container>
+            <ng-container i18n>It struck {{ away() }} km away. </ng-container>
           }
         </p>
       }

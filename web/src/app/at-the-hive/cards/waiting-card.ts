@@ -19,13 +19,12 @@ import { said } from '../../language/words';
     <p>
       @if (unsent().length > 0) {
         <ng-container i18n
-          ><b>{{ unsent().length }}</b> entries are kept here since {{ since() }} and are sent in this
-          order.</ng-container
-        >
+          ><b>{{ unsent().length }}</b> entries are kept here since {{ since() }} and are sent in this order.
+        </ng-container>
       } @else if (device.unsentStarts() > 0) {
-        <ng-container i18n>The server has not heard yet that this visit was begun.</ng-container>
+        <ng-container i18n>The server has not heard yet that this visit was begun. </ng-container>
       } @else {
-        <ng-container i18n>Everything was sent and is kept.</ng-container>
+        <ng-container i18n>Everything was sent and is kept. </ng-container>
       }
       @if (fault(); as why) {
         {{ why.message }}
