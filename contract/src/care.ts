@@ -4,7 +4,7 @@ import { Finding } from './care-calendar';
 import { endpoint } from './endpoint';
 import { FrameSides, Spot } from './inspection-sides';
 import { CivilDate, Id, Instant, list } from './parts';
-import { EVIDENCE_IDS, CHANGE_WORDS, SKILL_LEVELS, QUEEN_VERDICTS } from '@brave-comb/core/inspection';
+import { FRAME_CHANGES, EVIDENCE_IDS, CHANGE_WORDS, SKILL_LEVELS, QUEEN_VERDICTS } from '@brave-comb/core/inspection';
 
 export const VERDICTS = ['accepted', 'otherwise', 'declined'] as const;
 
@@ -61,7 +61,7 @@ export const Review = z.object({
   frameKind: z.string(),
   last: z.object({ visit: Id, at: Instant, frames: list(FrameSides) }).nullable(),
   frames: list(FrameSides),
-  changes: list(z.string()),
+  changes: list(z.enum(FRAME_CHANGES)),
   inWords: list(z.string()),
   measures: list(
     z.object({

@@ -2,11 +2,12 @@ import { COLONY_CLASSES } from '@brave-comb/core/care';
 import * as z from 'zod';
 import {
   COMB_GRADES,
+  COMB_STORES,
   QUESTIONS,
   ROLES as HIVE_ROLES,
   STEP_IDS,
   VISIT_DEPTHS,
-  STRAY_CAUSE_IDS,
+  STRAY_CAUSES,
   STRAY_CONTENTS,
 } from '@brave-comb/core/inspection';
 import { SKILL_PHASES } from '@brave-comb/core/skills';
@@ -68,7 +69,7 @@ export const VisitFile = z.object({
   /** Combs of each box as they were found, in order. */
   combs: list(z.object({ box: PartName, combs: list(Comb) })),
   /** Combs that are in store and could go in, and the other hives of the site. */
-  reserve: list(z.object({ comb: Comb, store: z.string() })),
+  reserve: list(z.object({ comb: Comb, store: z.enum(COMB_STORES) })),
   neighbours: list(z.object({ id: Id, number: z.string(), stack: Stack })),
   /** How deep the hour and the season let anybody go, and why. */
   depth: z.object({ allowed: z.enum(VISIT_DEPTHS), why: z.string() }),
@@ -374,7 +375,7 @@ export const yardBook = endpoint({
         at: Instant,
         where: z.string(),
         content: z.enum(STRAY_CONTENTS),
-        cause: z.enum(STRAY_CAUSE_IDS),
+        cause: z.enum(STRAY_CAUSES),
         mend: z.string(),
         removed: z.boolean(),
       }),

@@ -7,7 +7,7 @@ import {
   type EntryBody,
   REACTIONS,
   REPAIR_BY,
-  STRAY_CAUSE_IDS,
+  STRAY_CAUSES,
   STRAY_CONTENTS,
   STRAY_PLACES,
   type VisitEntry,
@@ -152,7 +152,7 @@ describe('what a visit leaves to be done', () => {
   });
 
   it('mends the cause of stray comb, but blames nobody for what a visit broke', () => {
-    const stray = (cause: (typeof STRAY_CAUSE_IDS)[number]) =>
+    const stray = (cause: (typeof STRAY_CAUSES)[number]) =>
       entry({
         kind: 'stray-comb-noted',
         part: 'brood',
@@ -257,7 +257,7 @@ describe('what a visit leaves to be done', () => {
         part: fc.constant('brood'),
         place: fc.constantFrom(...STRAY_PLACES),
         content: fc.constantFrom(...STRAY_CONTENTS),
-        cause: fc.constantFrom(...STRAY_CAUSE_IDS),
+        cause: fc.constantFrom(...STRAY_CAUSES),
         removed: fc.boolean(),
       }),
       fc.record({

@@ -6,7 +6,7 @@ import {
   EVIDENCE_IDS,
   FINDING_IDS,
   GUARD_IDS,
-  STRAY_CAUSE_IDS,
+  STRAY_CAUSES,
   STRAY_PLACES,
 } from '@brave-comb/core/inspection';
 import { v7 as uuid } from 'uuid';
@@ -107,7 +107,7 @@ const LINES: Readonly<Record<Kind, Line>> = {
     part: 'brood box',
     place: STRAY_PLACES[0],
     content: 'empty',
-    cause: STRAY_CAUSE_IDS[0],
+    cause: STRAY_CAUSES[0],
     removed: false,
   })),
   'task-settled': record(async () => ({ task: await taskOfHive(), done: true })),

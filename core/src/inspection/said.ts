@@ -1,7 +1,8 @@
+import type { StorySentences } from './words/said';
 import { type Text, saying } from '../language';
 
 /** What this room says, with the facts of each sentence. */
-export interface InspectionSentences {
+export interface InspectionSentences extends StorySentences {
   'part-stuck': { part: string; how: Text | null };
   'comes-free': null;
   'ropiness-test': { spot: Text | null; verdict: string };

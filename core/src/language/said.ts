@@ -12,6 +12,8 @@ export type Text = string | Said;
 export interface Way {
   /** A sentence within another. */
   text(text: Text): string;
+  /** What an id of a set is called. */
+  name(set: string, id: string): string;
   /** Day and month, with the year where it is not that of `today`. */
   day(date: string, today?: string): string;
   number(value: number, digits?: number): string;
@@ -48,7 +50,7 @@ export const saying =
   ): Said =>
     of === undefined ? { say: `${room}/${code}` } : { say: `${room}/${code}`, of: of! };
 
-const SAYS = /^[a-z]+\/[a-z0-9-]+$/;
+const SAYS = /^[a-z]+\/[A-Za-z0-9-]+$/;
 
 export const isSaid = (value: unknown): value is Said =>
   typeof value === 'object' &&
@@ -56,6 +58,15 @@ export const isSaid = (value: unknown): value is Said =>
   'say' in value &&
   typeof value.say === 'string' &&
   SAYS.test(value.say);
+
+/**
+ * What an id is called, before it is in any language.
+ *
+ * @param set the set that it is an id of, as `words` lists them
+ * @param id the id
+ * @returns a text like any other
+ */
+export const named = (set: string, id: string): Said => ({ say: `name/${set}`, of: { id } });
 
 /** Texts one after another, as one. */
 export const inOne = (parts: readonly Text[], between = ' '): Said => ({

@@ -29,6 +29,7 @@ export function wayOf(language: Language): Way {
   const measured = (unit: string) => (value: number, digits?: number) => `${number(value, digits)} ${unit}`;
   const way: Way = {
     text: (text) => (typeof text === 'string' ? text : sentence(language, text, way)),
+    name: (set, id) => language.names[set]?.[id] ?? spoken(id),
     day: (date, today) => dayAndMonth(date, today),
     number,
     list: (parts) => language.list(parts.map((part) => (typeof part === 'number' ? number(part) : way.text(part)))),
@@ -44,6 +45,7 @@ export function wayOf(language: Language): Way {
 /** A sentence in words. One that was kept by another version and is not known here is told by its own code. */
 function sentence(language: Language, { say, of }: Said, way: Way): string {
   const [room, code] = say.split('/') as [string, string];
+  if (room === 'name') return way.name(code, (of as { readonly id: string }).id);
   const made = room === 'language' ? TOGETHER[code as keyof typeof TOGETHER] : language.sentences[room]?.[code];
   if (made === undefined) return spoken(code);
   return typeof made === 'function' ? (made as (facts: unknown, way: Way) => string)(of, way) : (made as string);

@@ -1,4 +1,5 @@
 import { type Said, saying } from '../language';
+import type { Letter } from '../inspection';
 import type { EvidenceRule } from './skill';
 import type { Standing } from './standing';
 
@@ -6,9 +7,19 @@ import type { Standing } from './standing';
 export interface SkillsSentences {
   standing: { standing: Pick<Standing, 'state' | 'missing' | 'until' | 'signature'>; rule: EvidenceRule };
   rule: { rule: EvidenceRule };
+  'habit-off': {
+    letter: Letter;
+    /** Whether its cells are counted, or it is measured. */
+    counted: boolean;
+    bias: number;
+    least: string;
+    most: string;
+    count: number;
+  };
+  'habit-mixes': { from: Letter; to: Letter };
 }
 
-const say = saying<SkillsSentences>('skills');
+export const say = saying<SkillsSentences>('skills');
 
 /** A standing as it is told, with what is missing or until when it holds. */
 export const standingSaid = (

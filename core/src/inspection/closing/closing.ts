@@ -1,9 +1,9 @@
 import { BOXES, type BoxLayer, type Layer, type Stack, combCarrier, frameOf, isBox, nestBoxes } from '../../equipment';
-import { CHECKS, type CheckId } from '../visit/checks';
+import { type CheckId } from '../visit/checks';
 import { type Comb, arranged } from '../visit/combs';
 import type { VisitRecord } from '../visit/record';
 import { say } from '../said';
-import type { Text } from '../../language';
+import { type Text, named } from '../../language';
 
 /** One thing to do before the hive is closed, in order. */
 export type ClosingTask =
@@ -46,7 +46,7 @@ export function closingTasks(
 ): readonly ClosingTask[] {
   const answeredSince = (check: CheckId, at: string | null | undefined) =>
     record.checks.some((each) => each.check === check && (!at || Date.parse(each.at) >= Date.parse(at)));
-  const ask = (check: CheckId): ClosingTask => ({ kind: 'check', check, says: CHECKS[check].says });
+  const ask = (check: CheckId): ClosingTask => ({ kind: 'check', check, says: named('check', check) });
   const checks = (ids: readonly CheckId[], since?: string | null) =>
     ids.filter((id) => !answeredSince(id, since)).map(ask);
   const outside = combsOutside(stack, record, found);

@@ -2,7 +2,6 @@ import { FRAMES, type Stack, frameFits, frameOf, isBox } from '../../equipment';
 import { type CombMove, type Comb, type CombPlace, outOfOrder, arranged } from '../visit/combs';
 import { combsOutside } from './closing';
 import { BROOD, type Letter } from '../side/contents';
-import { FINDINGS } from '../visit/findings';
 import { type FrameSide, type SideAddress, shows, sideText } from '../side/frame-side';
 import { isSuspect } from '../side/marks';
 import { ropinessVerdict } from '../visit/measures';
@@ -11,7 +10,7 @@ import type { Role } from '../visit/roles';
 import { DEPTH_WORDS, VISIT_DEPTHS, type VisitDepth } from './steps';
 import { type VisitRecord, doubtsLeft } from '../visit/record';
 import { say } from '../said';
-import type { Text } from '../../language';
+import { type Text, named } from '../../language';
 
 /** How far a guard goes: it warns, asks for a reason, or bars the way until something is done. */
 export type Bar = 'warns' | 'needs-a-reason' | 'bars';
@@ -68,7 +67,7 @@ export function suspected(record: VisitRecord, before: string | null): Text | nu
   if (before) return before;
   const found = record.findings.filter(({ found: there }) => there).map(({ finding }) => finding);
   const disease = found.find((id) => id === 'ropy-brood' || id === 'sour-brood');
-  if (disease) return FINDINGS[disease].name;
+  if (disease) return named('finding', disease);
   const tested = record.measures.some(
     ({ measure }) => measure.what === 'ropiness' && ropinessVerdict(measure.test).verdict === 'suspect',
   );

@@ -5,7 +5,7 @@ import { type FrameSide, type SideAddress, hasMark, shows, towardText } from '..
 import type { EvidenceId, Question } from '../visit/questions';
 import { type VisitRecord, doubtsLeft } from '../visit/record';
 import { say } from '../said';
-import { type Text, inOne } from '../../language';
+import { type Text, inOne, named } from '../../language';
 
 /** One piece of evidence: seen, still missing, or not needed for what was asked. */
 export interface Evidence {
@@ -293,7 +293,7 @@ function healthyBrood(record: VisitRecord, asked: ReadonlySet<EvidenceId>): Evid
   if (!asked.has('healthy-brood')) return null;
   const looked = record.findings.filter(({ finding }) => FINDINGS[finding].group === 'disease');
   if (looked.length > 0) {
-    const found = looked.filter((each) => each.found).map(({ finding }) => FINDINGS[finding].name);
+    const found = looked.filter((each) => each.found).map(({ finding }) => named('finding', finding));
     return {
       id: 'healthy-brood',
       state: 'seen',

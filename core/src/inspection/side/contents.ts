@@ -2,19 +2,6 @@
 export const LETTERS = ['E', 'L', 'S', 'D', 'P', 'N', 'H', 'C', 'F', 'X'] as const;
 export type Letter = (typeof LETTERS)[number];
 
-export const CONTENTS: Readonly<Record<Letter, string>> = {
-  E: 'eggs',
-  L: 'larvae',
-  S: 'sealed worker',
-  D: 'sealed drone',
-  P: 'pollen',
-  N: 'nectar',
-  H: 'capped honey',
-  C: 'empty comb',
-  F: 'bare foundation',
-  X: 'spoilt comb',
-};
-
 /** Brood in the order in which it ages. */
 export const BROOD: readonly Letter[] = ['E', 'L', 'S', 'D'];
 

@@ -1,5 +1,7 @@
+import { say } from '../said';
+import type { Text } from '../../language';
 import { type Stack, framesIn } from '../../equipment';
-import { CONTENTS, LETTERS, type Letter } from './contents';
+import { LETTERS, type Letter } from './contents';
 import { type MarkId, isSuspect } from './marks';
 import type { PollenColour } from './pollen-colours';
 import type { QueenCell } from './queen-cells';
@@ -41,9 +43,9 @@ export const toward = (side: Pick<SideAddress, 'frame' | 'face'>): number =>
   side.face === 'low' ? side.frame - 1 : side.frame + 1;
 
 /** What a side looks toward, in words: a frame's number, or the wall. */
-export function towardText(side: Pick<SideAddress, 'frame' | 'face'>, frames: number): string {
+export function towardText(side: Pick<SideAddress, 'frame' | 'face'>, frames: number): Text {
   const neighbour = toward(side);
-  return neighbour < 1 || neighbour > frames ? 'the wall' : `${neighbour}`;
+  return neighbour < 1 || neighbour > frames ? say('the-wall') : `${neighbour}`;
 }
 
 /**
@@ -51,10 +53,10 @@ export function towardText(side: Pick<SideAddress, 'frame' | 'face'>, frames: nu
  *
  * @param address the side
  * @param stack the hive, to tell the wall from a neighbour; nobody knows the last frame of a box that is not on it
- * @example sideText({ box: 'brood box', frame: 1, face: 'low' }) // 'frame 1 toward the wall'
+ * @returns "frame 1 toward the wall"
  */
-export const sideText = (address: SideAddress, stack: Stack = []): string =>
-  `frame ${address.frame} toward ${towardText(address, framesIn(stack, address.box))}`;
+export const sideText = (address: SideAddress, stack: Stack = []): Text =>
+  say('frame-toward', { frame: address.frame, toward: towardText(address, framesIn(stack, address.box)) });
 
 /** One text for one side, to look it up by. */
 export const sideKey = (side: SideAddress): string => `${side.box}/${side.frame}/${side.face}`;
@@ -110,25 +112,25 @@ export function addQueenCell(side: FrameSide, cell: QueenCell): FrameSide {
  *
  * @param side a reading
  * @returns one sentence, or `null` when the side can be kept
- * @example sideProblem({ ...EMPTY_SIDE, eighths: { S: 9 } }) // 'The side adds up to 9 eighths, …'
+ * @example sideProblem({ ...EMPTY_SIDE, eighths: { S: 9 } }) // { say: 'inspection/eighths-too-many', …
  */
-export function sideProblem(side: FrameSide): string | null {
+export function sideProblem(side: FrameSide): Text | null {
   for (const letter of LETTERS) {
     const eighths = side.eighths[letter] ?? 0;
     if (!Number.isInteger(eighths) || eighths < 0) {
-      return `${eighths} eighths of ${CONTENTS[letter]}: write whole eighths from 0 to 8.`;
+      return say('eighths-whole', { eighths, letter });
     }
   }
   const read = eighthsRead(side);
-  if (read > EIGHTHS) return `The side adds up to ${read} eighths, it has only 8. Take ${read - EIGHTHS} back.`;
+  if (read > EIGHTHS) return say('eighths-too-many', { read, over: read - EIGHTHS });
   if (side.bees !== null && (!Number.isInteger(side.bees) || side.bees < 0 || side.bees > EIGHTHS)) {
-    return `Bees on ${side.bees} eighths: write a whole number from 0 to 8.`;
+    return say('bees-whole', { bees: side.bees });
   }
   if (!Number.isInteger(side.cells) || side.cells < 0 || side.cells > 60) {
-    return `${side.cells} queen cells: write a whole number from 0 to 60.`;
+    return say('cells-whole', { cells: side.cells });
   }
   const told = side.queenCells?.length ?? 0;
-  if (told > side.cells) return `${told} queen cells are described, ${side.cells} counted: count them again.`;
+  if (told > side.cells) return say('cells-more-told', { told, cells: side.cells });
   return null;
 }
 

@@ -1,3 +1,5 @@
+import type { Text } from '../../language';
+import { say } from '../said';
 import { LETTERS, letterOf } from './contents';
 import { copySide } from './copy-side';
 import {
@@ -20,13 +22,14 @@ import { CELL_CONTENTS, CELL_PLACES, type CellContent, type CellPlace } from './
 /** A piece of shorthand that could not be read, and where it stands. */
 export class ShorthandError extends RangeError {
   constructor(
-    message: string,
+    /** What is wrong, and what to write instead. */
+    readonly says: Text,
     /** Position in the text, from 0. */
     readonly at: number,
     /** The piece itself. */
     readonly piece: string,
   ) {
-    super(message);
+    super(`${piece} at ${at}`);
     this.name = 'ShorthandError';
   }
 }
@@ -80,11 +83,7 @@ export function parseSide(text: string, context: ShorthandContext = {}): FrameSi
 }
 
 const unreadable = (piece: string, at: number): ShorthandError =>
-  new ShorthandError(
-    `"${piece}" cannot be read. Contents are ${LETTERS.join(' ')}; B bees, K queen cells, Q queen, ! doubtful.`,
-    at,
-    piece,
-  );
+  new ShorthandError(say('piece-unreadable', { piece, letters: LETTERS.join(' ') }), at, piece);
 
 function applyWord(side: FrameSide, match: RegExpExecArray, at: number): FrameSide {
   const [whole, mark, colour, content, place, settled] = match;
@@ -92,19 +91,20 @@ function applyWord(side: FrameSide, match: RegExpExecArray, at: number): FrameSi
   if (settled) return { ...side, doubtful: false };
   if (mark) {
     const id = markOf(mark);
-    if (!id) throw new ShorthandError(`"${piece}" is no mark. Write ${MARK_IDS.map(markToken).join(' ')}.`, at, piece);
+    if (!id)
+      throw new ShorthandError(say('piece-no-mark', { piece, marks: MARK_IDS.map(markToken).join(' ') }), at, piece);
     return hasMark(side, id) ? side : toggleMark(side, id);
   }
   if (colour) {
     const name = colour.toLowerCase() as PollenColour;
     if (!POLLEN_COLOUR_NAMES.includes(name))
-      throw new ShorthandError(`"${piece}" is no colour of pollen. Use ${POLLEN_COLOUR_NAMES.join(', ')}.`, at, piece);
+      throw new ShorthandError(say('piece-no-colour', { piece, colours: POLLEN_COLOUR_NAMES.join(', ') }), at, piece);
     return side.pollens?.includes(name) ? side : togglePollen(side, name);
   }
   const cell = { content: content?.toLowerCase() as CellContent, place: place?.toLowerCase() as CellPlace };
   if (!CELL_CONTENTS.includes(cell.content) || !CELL_PLACES.includes(cell.place))
     throw new ShorthandError(
-      `"${piece}" is no queen cell. Write ${CELL_CONTENTS.join(', ')} @ ${CELL_PLACES.join(', ')}.`,
+      say('piece-no-cell', { piece, contents: CELL_CONTENTS.join(', '), places: CELL_PLACES.join(', ') }),
       at,
       piece,
     );
@@ -139,8 +139,7 @@ function applyPiece(side: FrameSide, match: RegExpExecArray, at: number, context
   if (sign === '!') return { ...side, doubtful: true };
   const copied = sign === '=' ? context.lastTime : context.otherSide;
   if (!copied) {
-    const why = sign === '=' ? 'this side has no reading from last time' : 'the other side is not read yet';
-    throw new ShorthandError(`"${sign}" cannot be used: ${why}.`, at, piece);
+    throw new ShorthandError(say(sign === '=' ? 'no-last-time' : 'no-other-side'), at, piece);
   }
   return copySide(side, copied, sign === '=' ? 'last-time' : 'the-other-side');
 }

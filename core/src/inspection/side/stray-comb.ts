@@ -13,18 +13,17 @@ export type StrayPlace = (typeof STRAY_PLACES)[number];
 export const STRAY_CONTENTS = ['nectar-or-honey', 'drone-brood', 'worker-brood', 'empty'] as const;
 export type StrayContent = (typeof STRAY_CONTENTS)[number];
 
-/** Why it was built or fell, with what mends the cause. Common practice. */
-export const STRAY_CAUSES = {
-  'gap-too-wide': { mend: 'measure the gap and change the part that leaves it', bring: 'a part that keeps bee space' },
-  'missing-frame': { mend: 'fill the place with a frame or a dummy', bring: 'a frame or a dummy' },
-  'slack-frames': { mend: 'push the frames tight', bring: null },
-  'empty-rim': { mend: 'take the rim off', bring: null },
-  'heat-collapse': { mend: 'shade it and hang in wired comb', bring: 'wired frames, shade' },
-  'earlier-visit': { mend: 'lift straight and slow: it was broken by us', bring: null },
-  'not-known': { mend: 'measure the gaps next time', bring: 'a rule' },
-} as const satisfies Record<string, { readonly mend: string; readonly bring: string | null }>;
-export type StrayCause = keyof typeof STRAY_CAUSES;
-export const STRAY_CAUSE_IDS = Object.keys(STRAY_CAUSES) as readonly StrayCause[];
+/** Why it was built or fell. Common practice. */
+export const STRAY_CAUSES = [
+  'gap-too-wide',
+  'missing-frame',
+  'slack-frames',
+  'empty-rim',
+  'heat-collapse',
+  'earlier-visit',
+  'not-known',
+] as const;
+export type StrayCause = (typeof STRAY_CAUSES)[number];
 
 /**
  * The likeliest cause by the place, to start the choice from.

@@ -1,3 +1,5 @@
+import type { Text } from '../../language';
+import { say } from '../said';
 import type { FrameSide, SideAddress } from '../side/frame-side';
 import { ShorthandError, parseSide } from '../side/shorthand';
 
@@ -9,7 +11,7 @@ export type NoteLine =
       readonly address: Omit<SideAddress, 'box'>;
       readonly side: FrameSide;
     }
-  | { readonly line: number; readonly text: string; readonly problem: string };
+  | { readonly line: number; readonly text: string; readonly problem: Text };
 
 const LINE = /^\s*(\d{1,2})\s*\/\s*(\d{1,2})\s*:\s*(.*)$/;
 
@@ -32,16 +34,16 @@ export function readNotes(text: string, frames: number): readonly NoteLine[] {
 
 function readLine(text: string, line: number, frames: number): NoteLine {
   const match = LINE.exec(text);
-  if (!match) return { line, text, problem: 'Start with frame/neighbour and a colon, as in "6/7: 3S 1L".' };
+  if (!match) return { line, text, problem: say('note-form') };
   const [, first, second, shorthand] = match;
   const frame = Number(first);
   const neighbour = Number(second);
-  if (frame < 1 || frame > frames) return { line, text, problem: `There is no frame ${frame}: the box has ${frames}.` };
+  if (frame < 1 || frame > frames) return { line, text, problem: say('note-no-frame', { frame, frames }) };
   if (Math.abs(frame - neighbour) !== 1) {
     return {
       line,
       text,
-      problem: `Frame ${frame} looks toward ${frame - 1} or ${frame + 1}, not toward ${neighbour}.`,
+      problem: say('note-toward', { frame, neighbour }),
     };
   }
   try {
@@ -52,7 +54,7 @@ function readLine(text: string, line: number, frames: number): NoteLine {
       side: parseSide(shorthand ?? ''),
     };
   } catch (error) {
-    if (error instanceof ShorthandError) return { line, text, problem: error.message };
+    if (error instanceof ShorthandError) return { line, text, problem: error.says };
     throw error;
   }
 }

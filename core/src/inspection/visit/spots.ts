@@ -1,3 +1,5 @@
+import type { Text } from '../../language';
+import { say } from '../said';
 import { type SideAddress, towardText } from '../side/frame-side';
 
 /** Where in a hive something was seen: a part of it, a frame, or one side of a frame. */
@@ -9,11 +11,11 @@ export interface Spot {
 }
 
 /** How to say where something was; with the number of frames of its box, the last side looks toward the wall. */
-export function spotText({ part, frame, face }: Spot, frames = Infinity): string {
+export function spotText({ part, frame, face }: Spot, frames = Infinity): Text {
   if (frame === null) return part;
   return face === null
-    ? `${part}, frame ${frame}`
-    : `${part}, frame ${frame} toward ${towardText({ frame, face }, frames)}`;
+    ? say('spot-frame', { part, frame })
+    : say('spot-side', { part, frame, toward: towardText({ frame, face }, frames) });
 }
 
 export const spotOf = ({ box, frame, face }: SideAddress): Spot => ({ part: box, frame, face });

@@ -1,12 +1,11 @@
 import { type CivilDate, addDays, laterOf } from '../../units';
-import { DEFECTS, type RepairBy } from './defects';
-import { FINDINGS } from './findings';
+import { type RepairBy } from './defects';
 import { readMeasure } from './measures';
 import { suspected } from '../closing/guards';
 import { type VisitRecord, latestFindings } from './record';
-import { STRAY_CAUSES } from '../side/stray-comb';
+import type { StrayCause } from '../side/stray-comb';
 import { say } from '../said';
-import type { Text } from '../../language';
+import { type Text, named } from '../../language';
 
 /** Something that a visit leaves to be done. */
 export interface VisitTask {
@@ -56,19 +55,19 @@ export function tasksOf(record: VisitRecord, { date, winter }: TaskDates): reado
   });
   const repairs = record.defects.map(({ id, part, defect, forNow, until }): VisitTask => ({
     key: `defect/${id}`,
-    what: say('repair', { name: DEFECTS[defect].name, part, forNow }),
+    what: say('repair', { name: named('defect', defect), part, forNow }),
     from: date,
     due: by[until],
-    bring: DEFECTS[defect].bring,
+    bring: named('defectBring', defect),
   }));
   const strays = record.strayCombs
     .filter(({ cause }) => cause !== 'earlier-visit')
     .map(({ id, place, part, cause }) =>
       task(
         `stray/${id}`,
-        say('stray-comb', { place, part, mend: STRAY_CAUSES[cause].mend }),
+        say('stray-comb', { place, part, mend: named('strayMend', cause) }),
         14,
-        STRAY_CAUSES[cause].bring,
+        STRAY_BRING.has(cause) ? named('strayBring', cause) : null,
         0,
       ),
     );
@@ -76,6 +75,9 @@ export function tasksOf(record: VisitRecord, { date, winter }: TaskDates): reado
     (a, b) => a.due.localeCompare(b.due) || a.key.localeCompare(b.key),
   );
 }
+
+/** Causes of stray comb for whose cure something is brought along. */
+const STRAY_BRING: ReadonlySet<StrayCause> = new Set(['gap-too-wide', 'missing-frame', 'heat-collapse', 'not-known']);
 
 type Make = (key: string, what: Text, days: number, bring?: Text | null, from?: number) => VisitTask;
 
@@ -121,7 +123,7 @@ function lookAgain(record: VisitRecord, task: Make): readonly VisitTask[] {
     ...found
       .filter(({ sure }) => sure !== null && sure < SURE)
       .map(({ finding, sure }) =>
-        task(`unsure/${finding}`, say('look-again-sure', { name: FINDINGS[finding].name, sure }), 10, null, 3),
+        task(`unsure/${finding}`, say('look-again-sure', { name: named('finding', finding), sure }), 10, null, 3),
       ),
     ...(before?.bearding === true ? [task('bearding', say('bees-hung-outside-heat-room'), 7, 'a super', 0)] : []),
     ...(above ? [task('brood-above', say('brood-above-excluder-should-out'), DRONE_DAYS, null, 21)] : []),

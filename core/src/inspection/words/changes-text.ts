@@ -1,3 +1,5 @@
+import type { Text } from '../../language';
+import { say } from '../said';
 import { layingRate } from '../../biology';
 import { roundTo } from '../../units';
 import { type ChangeWord, changeWord } from '../judging/comparison';
@@ -13,9 +15,6 @@ const has = (side: FrameSide, letters: readonly (keyof FrameSide['eighths'])[]):
 /** Numbers of the frames that meet a test, from 1. */
 const numbered = (frames: readonly FrameSides[], test: (frame: FrameSides) => boolean): readonly number[] =>
   frames.flatMap((frame, index) => (test(frame) ? [index + 1] : []));
-
-const spoken = (numbers: readonly number[]): string =>
-  numbers.length < 2 ? `${numbers[0] ?? ''}` : `${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1)}`;
 
 /** Frames with brood on either side, counted from 1. */
 export const broodFrames = (frames: readonly FrameSides[]): readonly number[] =>
@@ -47,63 +46,58 @@ export function changesInWords(
   last: readonly FrameSides[] | null,
   now: readonly FrameSides[],
   estimates: { readonly last: ColonyEstimate | null; readonly now: ColonyEstimate },
-): readonly string[] {
-  const sentences: string[] = [];
+): readonly Text[] {
+  const sentences: Text[] = [];
   if (!last || !estimates.last) {
-    sentences.push('First reading of this colony: nothing to set beside it yet.');
+    sentences.push(say('first-reading'));
   } else {
     sentences.push(...nestSentence(broodFrames(last), broodFrames(now)));
+    const { sealedWorker, storesKg } = estimates.last;
     sentences.push(
-      ...measureSentence('Sealed brood', 'frame', estimates.last.sealedWorker, estimates.now.sealedWorker),
+      ...moved(sealedWorker, estimates.now.sealedWorker, (how, frames) => say('sealed-moved', { ...how, frames })),
+      ...moved(storesKg, estimates.now.storesKg, (how, kg) => say('food-moved', { ...how, kg })),
     );
-    sentences.push(...measureSentence('Food', 'kg', estimates.last.storesKg, estimates.now.storesKg));
   }
   const sealed = estimates.now.sealedWorkerCells.value;
   if (sealed > 0) {
-    sentences.push(
-      `So much sealed brood means about ${Math.round(layingRate(sealed) / 10) * 10} eggs a day, one to three weeks ago.`,
-    );
+    sentences.push(say('eggs-a-day', { eggs: Math.round(layingRate(sealed) / 10) * 10 }));
   }
   const squeezed = nectarAmongBrood(now);
-  if (squeezed.length > 0) sentences.push(`Nectar lies among brood on ${spoken(squeezed)}.`);
+  if (squeezed.length > 0) sentences.push(say('nectar-among-brood', { frames: squeezed }));
   if (last) {
     const drawn = numbered(now, (frame) => sidesOf(frame).some((side) => has(side, ['F']))).filter(
       (number) => bare(now[number - 1]) < bare(last[number - 1]),
     );
-    if (drawn.length > 0) sentences.push(`Frame ${spoken(drawn)} ${drawn.length === 1 ? 'is' : 'are'} being drawn.`);
+    if (drawn.length > 0) sentences.push(say('being-drawn', { frames: drawn }));
   }
   const cells = framesWithCells(now);
-  if (cells.length > 0) sentences.push(`Queen cells or cups hang on ${spoken(cells)}.`);
+  if (cells.length > 0) sentences.push(say('cells-hang', { frames: cells }));
   return sentences;
 }
 
 const bare = (frame: FrameSides | undefined): number =>
   frame ? sidesOf(frame).reduce((sum, side) => sum + (side.eighths.F ?? 0), 0) : 0;
 
-function nestSentence(before: readonly number[], after: readonly number[]): readonly string[] {
+function nestSentence(before: readonly number[], after: readonly number[]): readonly Text[] {
   if (before.length === 0 || after.length === 0) return [];
   const gained = after.filter((frame) => frame < before[0]! || frame > before.at(-1)!);
   const lost = before.filter((frame) => frame < after[0]! || frame > after.at(-1)!);
-  if (gained.length > 0) return [`The nest has spread to ${spoken(gained)}.`];
-  return lost.length > 0 ? [`The nest has drawn back from ${spoken(lost)}.`] : ['The nest covers the same frames.'];
+  if (gained.length > 0) return [say('nest-spread', { frames: gained })];
+  return [lost.length > 0 ? say('nest-drawn-back', { frames: lost }) : say('nest-same')];
 }
 
-const UP_OR_DOWN: Readonly<Partial<Record<ChangeWord, string>>> = {
-  more: 'is up',
-  less: 'is down',
-  'perhaps-more': 'is perhaps up',
-  'perhaps-less': 'is perhaps down',
+const DIRECTION: Readonly<Partial<Record<ChangeWord, { readonly up: boolean; readonly perhaps: boolean }>>> = {
+  more: { up: true, perhaps: false },
+  less: { up: false, perhaps: false },
+  'perhaps-more': { up: true, perhaps: true },
+  'perhaps-less': { up: false, perhaps: true },
 };
 
-function measureSentence(
-  what: string,
-  unit: 'frame' | 'kg',
+function moved(
   last: ColonyEstimate['storesKg'],
   now: ColonyEstimate['storesKg'],
-): readonly string[] {
-  const moved = UP_OR_DOWN[changeWord(last, now)];
-  if (!moved) return [];
-  const by = roundTo(Math.abs(now.value - last.value), 1);
-  const amount = unit === 'kg' ? `${by} kg` : by > 1 ? `${by} frames` : `${by} of a frame`;
-  return [`${what} ${moved} ${amount}.`];
+  said: (how: { readonly up: boolean; readonly perhaps: boolean }, by: number) => Text,
+): readonly Text[] {
+  const how = DIRECTION[changeWord(last, now)];
+  return how ? [said(how, roundTo(Math.abs(now.value - last.value), 1))] : [];
 }

@@ -1,69 +1,66 @@
-import { spoken } from '../../units';
+import { type Text, named } from '../../language';
 import { changeText } from '../../equipment';
-import { CHECKS } from '../visit/checks';
-import { CONTENTS } from '../side/contents';
-import { DEFECTS } from '../visit/defects';
+import { say } from '../said';
 import { type EntryBody, MOODS } from '../visit/entries';
-import { FINDINGS } from '../visit/findings';
-import { type SideAddress, towardText } from '../side/frame-side';
+import { type SideAddress } from '../side/frame-side';
 import { readMeasure } from '../visit/measures';
 import { formatSide } from '../side/shorthand';
-import { type Text } from '../../language';
+import { spotOf, spotText } from '../visit/spots';
 
-const side = (address: SideAddress) => `${address.box}, frame ${address.frame} toward ${towardText(address, Infinity)}`;
+const side = (address: SideAddress): Text => spotText(spotOf(address));
 
 /**
  * An entry in a few words, for lists of what waits or was refused.
  *
  * @param body what was entered
- * @returns words without names of people
- * @example entryText({ kind: 'mood-noted', mood: 2 }) // 'mood: easy'
+ * @returns words without names of people: "mood: easy"
  */
 export function entryText(body: EntryBody): Text {
+  const kind = named('entryKind', body.kind);
   switch (body.kind) {
     case 'frame-side-recorded':
     case 'side-read-by-trainee':
-      return `${side(body.address)}: ${formatSide(body.side)}`;
+      return say('entry-of', { what: side(body.address), says: formatSide(body.side) });
     case 'side-guessed':
-      return `${side(body.address)}, guessed: ${body.letters.map((letter) => CONTENTS[letter]).join(', ')}`;
+      return say('entry-guessed', { side: side(body.address), letters: body.letters });
     case 'confirmed-afterwards':
-      return `${side(body.address)}: ${CONTENTS[body.letter]} ${body.there ? 'there' : 'not there'}`;
+      return say('entry-confirmed', { side: side(body.address), letter: body.letter, there: body.there });
     case 'reading-settled':
-      return `${side(body.address)}: reading settled`;
+      return say('entry-settled', { side: side(body.address) });
     case 'queen-mark-seen':
-      return `queen's mark: ${body.colour}`;
+      return say('entry-queen-mark', { colour: body.colour });
     case 'doubt-looked-at-again':
-      return `${side(body.address)}, looked at again: ${body.sound ? 'sound' : 'still in doubt'}`;
+      return say('entry-doubt', { side: side(body.address), sound: body.sound });
     case 'step-reached':
-      return `step: ${spoken(body.step)}`;
+      return say('entry-of', { what: kind, says: named('step', body.step) });
     case 'checked':
-      return `${CHECKS[body.check].says}: ${body.ok ? 'yes' : 'no'}`;
+      return say('entry-checked', { check: body.check, ok: body.ok });
     case 'finding-noted':
-      return `${FINDINGS[body.finding].name}: ${body.found ? 'found' : 'not found'}`;
+      return say('entry-found', { finding: body.finding, found: body.found });
     case 'measured':
       return readMeasure(body.measure).says;
     case 'mood-noted':
-      return `mood: ${MOODS[body.mood - 1] ?? body.mood}`;
+      return say('entry-mood', { mood: MOODS[body.mood - 1] ?? 'quiet' });
     case 'defect-noted':
-      return `${DEFECTS[body.defect].name}, ${body.part}`;
+      return say('entry-defect', { defect: body.defect, part: body.part });
     case 'stray-comb-noted':
-      return `stray comb ${spoken(body.place)}`;
+      return say('entry-stray', { place: body.place });
     case 'stack-changed':
       return changeText(body.change);
     case 'comb-moved':
-      return `comb ${body.comb.label} moved`;
+      return say('entry-comb', { label: body.comb.label });
     case 'frame-lifted':
     case 'frame-set-back':
-      return `${spoken(body.kind)}: ${body.box}, frame ${body.frame}`;
+      return say('entry-of', { what: kind, says: say('spot-frame', { part: body.box, frame: body.frame }) });
     case 'part-taken-off':
     case 'part-put-back':
-      return `${spoken(body.kind)}: ${body.part}`;
+      return say('entry-of', { what: kind, says: body.part });
     case 'stop-said':
-      return `stop: ${spoken(body.reason)}`;
+      return say('entry-stop', { reason: body.reason });
     case 'note-written':
     case 'question-asked':
-      return `${spoken(body.kind)}: ${body.text}`;
+      return say('entry-of', { what: kind, says: body.text });
     default:
-      return spoken(body.kind);
+      return kind;
   }
 }

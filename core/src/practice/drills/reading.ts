@@ -1,4 +1,5 @@
-import { CONTENTS, EIGHTHS, type FrameSide, LETTERS, type Letter, TRACE_EIGHTHS } from '../../inspection';
+import { named } from '../../language';
+import { EIGHTHS, type FrameSide, LETTERS, type Letter, TRACE_EIGHTHS } from '../../inspection';
 import type { CombSide } from '../comb';
 import type { Mark } from '../mark';
 import { say } from '../said';
@@ -77,9 +78,13 @@ export function markReading(read: FrameSide, truth: Shares): Mark & { readonly w
     wrong,
     best,
     says: [
-      ...off.slice(0, 2).map(({ letter, by }) => say('eighths-off', { by, content: CONTENTS[letter] })),
-      ...(overlooked.length > 0 ? [say('overlooked', { contents: overlooked.map((letter) => CONTENTS[letter]) })] : []),
-      ...(notThere.length > 0 ? [say('not-there', { contents: notThere.map((letter) => CONTENTS[letter]) })] : []),
+      ...off.slice(0, 2).map(({ letter, by }) => say('eighths-off', { by, content: named('content', letter) })),
+      ...(overlooked.length > 0
+        ? [say('overlooked', { contents: overlooked.map((letter) => named('content', letter)) })]
+        : []),
+      ...(notThere.length > 0
+        ? [say('not-there', { contents: notThere.map((letter) => named('content', letter)) })]
+        : []),
     ],
   };
 }

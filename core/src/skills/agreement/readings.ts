@@ -1,4 +1,6 @@
-import { CONTENTS, type Letter, LETTERS } from '../../inspection';
+import { say } from '../said';
+import type { Text } from '../../language';
+import { type Letter, LETTERS } from '../../inspection';
 import { meanOf } from '../../statistics';
 import { cohenKappa, type Kappa, QUADRATIC } from './kappa';
 import { type Limits, limitsOf } from './limits';
@@ -134,7 +136,7 @@ export const TOLD_FROM = 10;
 
 /** What a trainee reads wrong again and again. */
 export interface ReadingHabit {
-  readonly says: string;
+  readonly says: Text;
   /** What it is about: a drill with these follows from it. */
   readonly letters: readonly Letter[];
 }
@@ -158,7 +160,7 @@ export function readingHabits({ pairs, letters, confusions }: ReadingAgreement):
     .map(({ letter, bias, biasRange, count }) => {
       const [least, most] = [...biasRange!].sort((a, b) => Math.abs(a) - Math.abs(b)).map(figure);
       return {
-        says: `Reads ${bias < 0 ? (COUNTED.has(letter) ? 'too few' : 'too little') : COUNTED.has(letter) ? 'too many' : 'too much'} ${CONTENTS[letter]}: by ${figure(bias)} eighths (${least} to ${most}) on ${count} sides.`,
+        says: say('habit-off', { letter, counted: COUNTED.has(letter), bias, least: least!, most: most!, count }),
         letters: [letter],
       };
     });
@@ -167,7 +169,7 @@ export function readingHabits({ pairs, letters, confusions }: ReadingAgreement):
     most && most.eighths / pairs >= HABIT
       ? [
           {
-            says: `Takes ${CONTENTS[most.from]} for ${CONTENTS[most.to]}: drill the two side by side.`,
+            says: say('habit-mixes', { from: most.from, to: most.to }),
             letters: [most.from, most.to],
           },
         ]

@@ -2,6 +2,7 @@ import { type InWords, type Language, inWords, wayOf } from '../../language';
 import { biologyNames, biologySentences } from './biology';
 import { careNames, careSentences } from './care';
 import { equipmentNames } from './equipment';
+import { hiveTables } from './hive-tables';
 import { inspectionNames, inspectionSentences } from './inspection';
 import { planningNames } from './planning';
 import { practiceNames, practiceSentences } from './practice';
@@ -14,6 +15,7 @@ const names = {
   ...biologyNames,
   ...equipmentNames,
   ...inspectionNames,
+  ...hiveTables,
   ...seasonNames,
   ...weatherNames,
   ...careNames,

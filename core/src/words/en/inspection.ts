@@ -1,4 +1,5 @@
 import { spoken } from '../../units';
+import { storySentences } from './story';
 import type { InspectionSentences } from '../../inspection/said';
 import type { Sentences } from '../../language';
 import type {
@@ -343,6 +344,7 @@ export const inspectionNames = {
 
 /** Sentences of the room, from their facts. */
 export const inspectionSentences: Sentences<InspectionSentences> = {
+  ...storySentences,
   'part-stuck': ({ part, how }, w) => `${part}: ${w.text(how ?? 'stuck')}`,
   'comes-free': 'free',
   'ropiness-test': ({ spot, verdict }, w) =>

@@ -37,4 +37,10 @@ export const skillsNames = {
 export const skillsSentences: Sentences<SkillsSentences> = {
   standing: ({ standing, rule }) => standingText(standing, rule),
   rule: ({ rule }) => ruleText(rule),
+  'habit-off': ({ letter, counted, bias, least, most, count }, w) => {
+    const off = bias < 0 ? (counted ? 'too few' : 'too little') : counted ? 'too many' : 'too much';
+    return `Reads ${off} ${w.name('content', letter)}: by ${Math.abs(bias).toFixed(1)} eighths (${least} to ${most}) on ${count} sides.`;
+  },
+  'habit-mixes': ({ from, to }, w) =>
+    `Takes ${w.name('content', from)} for ${w.name('content', to)}: drill the two side by side.`,
 };

@@ -1,5 +1,5 @@
 import type { Output, endpoints } from '@brave-comb/contract';
-import { CONTENTS, scoreGuess, sideKey } from '@brave-comb/core/inspection';
+import { scoreGuess, sideKey } from '@brave-comb/core/inspection';
 import { meanOf } from '@brave-comb/core/statistics';
 import { roundTo } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
@@ -39,7 +39,7 @@ export async function predictions({ db, clock }: Context, actor: Actor): Promise
           at: iso(visit.started_at),
           guesses: scored.length,
           score: roundTo(meanOf(scored.map(({ score }) => score)), 2),
-          missed: missed.map((letter) => CONTENTS[letter]),
+          missed: missed.map((letter) => named('content', letter)),
         },
       ]);
     }

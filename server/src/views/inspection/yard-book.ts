@@ -70,7 +70,7 @@ export async function yardBook(context: Context, actor: Actor): Promise<Sayable<
         where: `${spoken(place)}, ${part}`,
         content,
         cause,
-        mend: STRAY_CAUSES[cause].mend,
+        mend: named('strayMend', cause),
         removed,
       })),
     ),

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
-import { type EntryBody, type FrameSide, formatSide, towardText } from '@brave-comb/core/inspection';
+import { type EntryBody, type FrameChange, type FrameSide, formatSide, towardText } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { CareEvents, careFeature, type DecisionDraft } from '../care/care.feature';
@@ -13,11 +13,11 @@ import { LevelGlyph } from '../skills/level-glyph';
 import { AdviceCard } from './advice-card';
 import { RangeRow } from './range-row';
 import { VisitStory } from './visit-story';
-import { named, Named } from '../language/words';
+import { named, Named, said } from '../language/words';
 
 interface Column {
   readonly frame: number;
-  readonly change: string;
+  readonly change: FrameChange;
   readonly last: readonly (FrameSide | null)[];
   readonly now: readonly (FrameSide | null)[];
 }
@@ -61,7 +61,7 @@ export class VisitReview {
     if (!review) return [];
     return review.frames.map((frame, index) => ({
       frame: index + 1,
-      change: review.changes[index] ?? '',
+      change: review.changes[index] ?? 'not-read',
       last: review.last ? [review.last.frames[index]?.low ?? null, review.last.frames[index]?.high ?? null] : [],
       now: [frame.low, frame.high],
     }));
@@ -72,7 +72,7 @@ export class VisitReview {
   /** The frame looked at closely: the chosen one, or the one with the most telling change. */
   protected readonly close = computed(() => {
     const columns = this.columns();
-    const telling = ['queen cell', 'first eggs', 'brood gone', 'new brood', 'spoilt comb', 'less sealed', 'nectar in'];
+    const telling = ['queen-cell', 'first-eggs', 'brood-gone', 'new-brood', 'spoilt-comb', 'less-sealed', 'nectar-in'];
     const found = telling
       .map((word) => columns.find((each) => each.change === word))
       .find((each) => each !== undefined);
@@ -81,7 +81,7 @@ export class VisitReview {
     return {
       ...column,
       pairs: ([0, 1] as const).map((face) => ({
-        toward: towardText({ frame: column.frame, face: face === 0 ? 'low' : 'high' }, columns.length),
+        toward: said(towardText({ frame: column.frame, face: face === 0 ? 'low' : 'high' }, columns.length)),
         last: column.last[face] ?? null,
         now: column.now[face] ?? null,
         seed: column.frame * 2 + face,

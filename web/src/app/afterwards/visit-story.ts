@@ -79,7 +79,12 @@ const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = 
               @if (each.kind === 'photo' && review().mayDecide) {
                 @if (sideOf(each.spot); as address) {
                   @for (content of lookFor; track content.letter) {
-                    <div class="ask" role="group" [attr.aria-label]="content.name + ' on the photo of ' + each.where">
+                    <div
+                      class="ask"
+                      role="group"
+                      attr.aria-label="{{ content.name }} on the photo of {{ each.where }}"
+                      i18n-attr.aria-label
+                    >
                       <span>{{ content.name }}</span>
                       <button type="button" class="btn line" (click)="confirm(address, content.letter, true)" i18n>
                         there

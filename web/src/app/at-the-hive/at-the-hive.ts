@@ -223,6 +223,12 @@ export class AtTheHive {
     const at = this.file()?.last?.at;
     return at ? dayOf(at, this.zone()) : '';
   });
+  protected readonly mapName = computed(() => {
+    const [hive, box] = [this.file()?.visit.hiveNumber ?? '', this.box()?.id ?? ''];
+    return this.lastMap()
+      ? $localize`Hive ${hive}, ${box}, as it was ${this.lastDay()}`
+      : $localize`Hive ${hive}, ${box}`;
+  });
   protected readonly zone = computed(() => this.file()?.visit.zone ?? 'utc');
 
   protected readonly step = computed(
@@ -280,7 +286,7 @@ export class AtTheHive {
   protected readonly undoText = computed(() => {
     const before = this.before().at(-1);
     const last = this.lastEntry();
-    if (!before) return last ? entryText(last.body) : '';
+    if (!before) return last ? said(entryText(last.body)) : '';
     const [was, is] = [formatSide(before.side).split(' '), formatSide(this.shown().side).split(' ')];
     return is.find((piece) => !was.includes(piece)) ?? was.find((piece) => !is.includes(piece)) ?? '';
   });
@@ -363,7 +369,7 @@ export class AtTheHive {
   private nextFrameText(): string {
     const next = this.desk.nextSide();
     if (next)
-      return $localize`${this.carrier()} ${next.frame}, side toward ${towardText(next, this.box()?.frames ?? 0)}`;
+      return $localize`${this.carrier()} ${next.frame}, side toward ${said(towardText(next, this.box()?.frames ?? 0))}`;
     const unread = this.unread().length;
     const rest = unread > 0 ? $localize`, ${unread} unread` : '';
     return this.doubtfulLeft() ? $localize`Doubtful sides again${rest}` : $localize`Sum up${rest}`;
@@ -502,7 +508,7 @@ export class AtTheHive {
       eggs && eggsLeftOut(eggs, 'last-time') && !shows(side, 'E')
         ? $localize` Eggs are not taken over from last time: look for them.`
         : '';
-    return $localize`${this.carrier()} ${address.frame}, side toward ${towardText(address, this.box()?.frames ?? 0)}\: ${left} of 8 eighths are not read.${look} Fill them, or press Next once more to keep the side as partly read.`;
+    return $localize`${this.carrier()} ${address.frame}, side toward ${said(towardText(address, this.box()?.frames ?? 0))}\: ${left} of 8 eighths are not read.${look} Fill them, or press Next once more to keep the side as partly read.`;
   }
 
   /** Frames of this box of which no side is read. */
@@ -604,7 +610,7 @@ export class AtTheHive {
     const last = frame === null || this.record().openedAt ? null : this.lastFrames()?.[frame - 1];
     if (!frame || !last) return null;
     const side = (face: 'low' | 'high') => ({
-      toward: towardText({ frame, face }, this.box()?.frames ?? 0),
+      toward: said(towardText({ frame, face }, this.box()?.frames ?? 0)),
       side: last[face],
       words: last[face] ? formatSide(last[face]) : $localize`not read`,
     });

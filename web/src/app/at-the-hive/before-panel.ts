@@ -27,7 +27,7 @@ import { StandingMap } from '../equipment/standing-map';
 import { HiveCards } from './cards/hive-cards';
 import { Choice } from './choice';
 import { HiveRoles } from './hive-roles';
-import { SaidPipe } from '../language/words';
+import { SaidPipe, Named, said } from '../language/words';
 
 /** Sides of last time that are shown. */
 const TELLING = 3;
@@ -35,7 +35,7 @@ const TELLING = 3;
 /** Before the lid comes off: cautions, how deep, smoker and veils, who does what. */
 @Component({
   selector: 'bc-before-panel',
-  imports: [SaidPipe, Choice, CombPortrait, StandingMap],
+  imports: [Named, SaidPipe, Choice, CombPortrait, StandingMap],
   template: `
     @for (guard of guards(); track guard.id) {
       <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'">{{ guard.says | said }}</p>
@@ -128,21 +128,21 @@ const TELLING = 3;
             [attr.aria-pressed]="ok(check, null) === true"
             (click)="toggle(check, null)"
           >
-            <ng-container i18n>{{ checks[check].says }}{no, select, true {: no} other {}}</ng-container>
+            <ng-container i18n>{{ check | named: 'check' }}{no, select, true {: no} other {}}</ng-container>
           </button>
         }
       </div>
       @if (smokeless()) {
         <ol class="caution">
           @for (line of plan; track line) {
-            <li>{{ line }}</li>
+            <li>{{ line | named: 'smokeless' }}</li>
           }
         </ol>
       }
     </fieldset>
     @for (check of each; track check) {
       <fieldset>
-        <legend>{{ checks[check].says }}</legend>
+        <legend>{{ check | named: 'check' }}</legend>
         <div class="row">
           @for (person of file()?.trainees ?? []; track person.id) {
             @let no = ok(check, person.id) === false;
@@ -266,7 +266,6 @@ export class BeforePanel {
   private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
   protected readonly depth = this.store.selectSignal(inspectionFeature.selectDepth);
 
-  protected readonly checks = CHECKS;
   protected readonly roles: readonly Role[] = ROLES;
   protected readonly depths = VISIT_DEPTHS;
   protected readonly depthWords = DEPTH_WORDS;
@@ -292,7 +291,7 @@ export class BeforePanel {
       address,
       side,
       key: sideKey(address),
-      where: sideText(address, this.stack()),
+      where: said(sideText(address, this.stack())),
       line: formatSide(side),
     }));
   });

@@ -4,7 +4,7 @@ import { Store } from '@ngrx/store';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
-import { Named, SaidPipe } from '../language/words';
+import { Named, SaidPipe, named } from '../language/words';
 
 /** What is still to be put back or looked at, in order; each is done by a tap. */
 @Component({
@@ -37,7 +37,8 @@ import { Named, SaidPipe } from '../language/words';
               <button
                 type="button"
                 class="big"
-                [attr.aria-label]="(task.says | said) + ': not so'"
+                attr.aria-label="{{ task.says | said }}: not so"
+                i18n-attr.aria-label
                 (click)="done(task, false)"
                 i18n
               >
@@ -120,7 +121,7 @@ export class ClosingPanel {
   protected readonly open = computed(() =>
     this.record()
       .checks.filter(({ check, ok }) => !ok && CHECKS[check].when !== 'before')
-      .map(({ check }) => $localize`${CHECKS[check].says}\: no. ${CHECKS[check].otherwise}`),
+      .map(({ check }) => $localize`${named('check', check)}\: no. ${named('checkOtherwise', check)}`),
   );
 
   protected done(task: ClosingTask, ok: boolean): void {

@@ -6,7 +6,9 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
   template: `
     <div class="count" role="group" [attr.aria-label]="legend()">
       <span>{{ legend() }}</span>
-      <button type="button" class="big" [attr.aria-label]="legend() + ', less'" (click)="by(-1)">−</button>
+      <button type="button" class="big" attr.aria-label="{{ legend() }}, less" i18n-attr.aria-label (click)="by(-1)">
+        −
+      </button>
       <input
         #field
         type="number"
@@ -18,7 +20,9 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
         [value]="value() ?? ''"
         (change)="typed(field.value)"
       />
-      <button type="button" class="big" [attr.aria-label]="legend() + ', more'" (click)="by(1)">+</button>
+      <button type="button" class="big" attr.aria-label="{{ legend() }}, more" i18n-attr.aria-label (click)="by(1)">
+        +
+      </button>
     </div>
   `,
   styleUrl: './hive-parts.scss',

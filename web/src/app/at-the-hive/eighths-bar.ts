@@ -1,5 +1,6 @@
+import { namesOf, named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@brave-comb/core/inspection';
+import { type FrameSide, LETTERS, type Letter, eighthsLeft } from '@brave-comb/core/inspection';
 
 /** The frame's top bar in eight segments. A tap on one takes it back, one on an open one fills up to there; a ninth stands out and nothing is dropped. */
 @Component({
@@ -11,7 +12,8 @@ import { CONTENTS, type FrameSide, LETTERS, type Letter, eighthsLeft } from '@br
           type="button"
           class="segment"
           [class.ninth]="index >= 8"
-          [attr.aria-label]="'Take back an eighth of ' + contents[letter]"
+          attr.aria-label="Take back an eighth of {{ contents[letter] }}"
+          i18n-attr.aria-label
           (click)="takenBack.emit(letter)"
         >
           <svg viewBox="0 0 60 52" preserveAspectRatio="none" aria-hidden="true">
@@ -162,7 +164,7 @@ export class EighthsBar {
   readonly takenBack = output<Letter>();
   /** So many open eighths go to the content that was entered last. */
   readonly filled = output<number>();
-  protected readonly contents = CONTENTS;
+  protected readonly contents = namesOf('content');
   protected readonly left = computed(() => eighthsLeft(this.side()));
   protected readonly open = computed(() => Array.from({ length: this.left() }, (_, index) => index + 1));
   protected readonly segments = computed(() =>
@@ -172,6 +174,6 @@ export class EighthsBar {
   protected fillText(more: number): string {
     const last = this.last();
     if (!last) return $localize`${more} open`;
-    return `${more === this.left() ? $localize`All ${more} left` : $localize`${more} more`}: ${CONTENTS[last]}`;
+    return `${more === this.left() ? $localize`All ${more} left` : $localize`${more} more`}: ${named('content', last)}`;
   }
 }

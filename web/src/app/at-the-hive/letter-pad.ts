@@ -1,5 +1,6 @@
+import { namesOf } from '../language/words';
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
-import { CONTENTS, type FrameSide, type Letter } from '@brave-comb/core/inspection';
+import { type FrameSide, type Letter } from '@brave-comb/core/inspection';
 import { SHORT_CONTENTS } from '../inspection/short-contents';
 import { Press } from './press';
 
@@ -65,5 +66,5 @@ export class LetterPad {
   protected readonly slide = signal<Slid | null>(null);
   protected readonly pad = PAD;
   protected readonly short = SHORT_CONTENTS;
-  protected readonly names = CONTENTS;
+  protected readonly names = namesOf('content');
 }

@@ -121,7 +121,7 @@ export class MarksPanel {
   /** What the mark that was set last looks like, so that a beginner can check it. */
   protected readonly looks = computed(() => {
     const last = this.last();
-    return last && this.has(last) ? `${named('mark', last)}: ${SIDE_MARKS[last].looks}` : null;
+    return last && this.has(last) ? `${named('mark', last)}: ${named('markLooks', last)}` : null;
   });
   protected readonly cells = computed(() => {
     const cells = this.side().queenCells ?? [];

@@ -31,6 +31,7 @@ const HOT = 28;
       legend="Traffic"
       i18n-legend
       [options]="traffic"
+      of="traffic"
       [value]="look().traffic"
       (chosen)="set({ traffic: $event })"
     />

@@ -35,7 +35,7 @@ import { map } from 'rxjs';
 import { CombPortrait } from '../inspection/comb-portrait';
 import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
-import { Named, named } from '../language/words';
+import { Named, named, said } from '../language/words';
 import { timeOf } from '../ui/format';
 import { EighthsBar } from './eighths-bar';
 import type { Slid } from './letter-pad';
@@ -135,13 +135,13 @@ export class SideEntryPanel {
   protected readonly left = computed(() => eighthsLeft(this.side()));
   protected readonly toward = computed(() => {
     const address = this.address();
-    return address ? towardText(address, this.box()?.frames ?? 0) : '';
+    return address ? said(towardText(address, this.box()?.frames ?? 0)) : '';
   });
   protected readonly otherToward = computed(() => {
     const address = this.address();
     if (!address) return '';
     const other = { frame: address.frame, face: address.face === 'low' ? ('high' as const) : ('low' as const) };
-    return towardText(other, this.box()?.frames ?? 0);
+    return said(towardText(other, this.box()?.frames ?? 0));
   });
   protected readonly ratio = computed(() => {
     const box = this.box();

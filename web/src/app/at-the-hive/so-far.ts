@@ -1,5 +1,6 @@
+import { named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { CONTENTS, type ColonyEstimate, type Estimate, LETTERS } from '@brave-comb/core/inspection';
+import { type ColonyEstimate, type Estimate, LETTERS } from '@brave-comb/core/inspection';
 import { decimal } from '../ui/format';
 
 /** What the sides read so far add up to, growing as frames are read. */
@@ -126,7 +127,7 @@ export class SoFar {
     const stages = { E: eggs, L: larvae, S: sealedWorker, D: sealedDrone } as const;
     return LETTERS.filter((letter): letter is keyof typeof stages => letter in stages).map((letter) => ({
       letter,
-      name: CONTENTS[letter],
+      name: named('content', letter),
       value: decimal(stages[letter].value),
     }));
   });

@@ -39,7 +39,7 @@ import { Choice } from './choice';
 import { ClosingPanel } from './closing-panel';
 import { OutsidePanel } from './outside-panel';
 import { SupersPanel } from './supers-panel';
-import { SaidPipe, Named, named } from '../language/words';
+import { SaidPipe, Named, named, said } from '../language/words';
 
 type StopReason = (typeof STOP_REASONS)[number];
 
@@ -132,7 +132,7 @@ export class StepPanel {
       .map(({ entry, address, side }) => ({
         entry,
         address,
-        where: upperFirst(sideText(address, this.stack())),
+        where: upperFirst(said(sideText(address, this.stack()))),
         line: formatSide(side),
         again: doubts.find((each) => each.reading === entry && sideKey(each.address) === sideKey(address)) ?? null,
       }))

@@ -64,6 +64,7 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
         <bc-choice
           legend="By its lift"
           i18n-legend
+          of="superFeel"
           [options]="feels"
           [value]="box.feel"
           (chosen)="feel(box.layer, $event)"

@@ -1,5 +1,6 @@
+import { namesOf } from '../language/words';
 import { ChangeDetectionStrategy, Component } from '@angular/core';
-import { CONTENTS, LETTERS } from '@brave-comb/core/inspection';
+import { LETTERS } from '@brave-comb/core/inspection';
 
 /** What each pattern stands for. */
 @Component({
@@ -51,5 +52,5 @@ import { CONTENTS, LETTERS } from '@brave-comb/core/inspection';
 })
 export class CombLegend {
   protected readonly letters = LETTERS;
-  protected readonly contents = CONTENTS;
+  protected readonly contents = namesOf('content');
 }

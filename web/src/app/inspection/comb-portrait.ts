@@ -1,17 +1,18 @@
+import { named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { CONTENTS, type FrameSide, LETTERS, eighthsLeft } from '@brave-comb/core/inspection';
+import { type FrameSide, LETTERS, eighthsLeft } from '@brave-comb/core/inspection';
 import { type Grain, nestZones } from './nest-zones';
 
 /** A side in words, for those who do not see it drawn. */
 export function sideInWords(side: FrameSide | null): string {
   if (!side) return $localize`not read`;
   const parts = LETTERS.filter((letter) => side.eighths[letter]).map(
-    (letter) => $localize`${side.eighths[letter]} eighths ${CONTENTS[letter]}`,
+    (letter) => $localize`${side.eighths[letter]} eighths ${named('content', letter)}`,
   );
   return (
     [
       ...parts,
-      ...side.trace.map((letter) => $localize`a few ${CONTENTS[letter]}`),
+      ...side.trace.map((letter) => $localize`a few ${named('content', letter)}`),
       ...(side.queen ? [$localize`queen seen`] : []),
       ...(side.cells > 0 ? [$localize`${side.cells} queen cells or cups`] : []),
       ...(side.doubtful ? ['doubtful'] : []),

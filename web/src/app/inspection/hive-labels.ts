@@ -31,7 +31,12 @@ import { ViewState } from '../api/view-state';
           @for (label of all; track label.id) {
             <li>
               @if (label.picture) {
-                <div [innerHTML]="label.picture" role="img" [attr.aria-label]="'Label of hive ' + label.number"></div>
+                <div
+                  [innerHTML]="label.picture"
+                  role="img"
+                  attr.aria-label="Label of hive {{ label.number }}"
+                  i18n-attr.aria-label
+                ></div>
               }
               <p>
                 <b i18n>Hive {{ label.number }}</b> {{ label.site }}

@@ -8,7 +8,7 @@ import { ContractClient } from '../api/contract-client';
 import { endpoints } from '../api/endpoints';
 import { Clock } from '../people/clock';
 import { liveEvents } from './live-events';
-import { Named } from '../language/words';
+import { Named, named } from '../language/words';
 
 /** All hives of the session for whoever leads it: clocks, moods, stings and warnings as they come. */
 @Component({
@@ -167,7 +167,7 @@ export class LiveSessionScreen {
           : clock.state === 'closed'
             ? $localize`closed after ${minutes} min`
             : $localize`${minutes} of ${visit.allowedMinutes} min`,
-      mood: visit.mood === null ? $localize`not noted` : MOODS[visit.mood - 1],
+      mood: visit.mood === null ? $localize`not noted` : named('mood', MOODS[visit.mood - 1] ?? 'quiet'),
     };
   }
 }

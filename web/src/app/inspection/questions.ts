@@ -1,3 +1,4 @@
+import { said } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
@@ -31,7 +32,7 @@ import { DeviceStore } from '../device/device-store';
                 }}{question.sure === null, select, true {} other {, sure {{ question.sure }} in 100}}
               </p>
               @if (question.photo; as photo) {
-                <bc-attachment-view [attachment]="photo" [name]="'Photo to: ' + question.text" />
+                <bc-attachment-view [attachment]="photo" name="Photo to: {{ question.text }}" i18n-name />
               }
               @if (question.answer; as answer) {
                 <p>
@@ -46,7 +47,7 @@ import { DeviceStore } from '../device/device-store';
                       #field
                       rows="2"
                       maxlength="1000"
-                      [placeholder]="question.answer ? 'Another answer' : 'Answer'"
+                      [placeholder]="question.answer ? anotherAnswer : firstAnswer"
                     ></textarea>
                   </label>
                   <button type="submit" class="btn" i18n>Answer</button>
@@ -96,6 +97,8 @@ import { DeviceStore } from '../device/device-store';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class QuestionsScreen {
+  protected readonly firstAnswer = $localize`Answer`;
+  protected readonly anotherAnswer = $localize`Another answer`;
   private readonly desk = inject(ViewDesk);
   protected readonly watched = this.desk.watch('askedQuestions', () => ({}));
   private readonly store = inject(Store);
@@ -117,7 +120,7 @@ export class QuestionsScreen {
   }
 
   protected place({ spot }: AskedQuestion): string {
-    return spot ? `${spotText(spot)}, ` : '';
+    return spot ? `${said(spotText(spot))}, ` : '';
   }
 
   protected when({ askedAt, zone }: AskedQuestion): string {

@@ -1,8 +1,9 @@
-import { CONTENTS, type Letter } from '@brave-comb/core/inspection';
+import { namesOf } from '../language/words';
+import { type Letter } from '@brave-comb/core/inspection';
 
 /** Contents in one word, for buttons. */
 export const SHORT_CONTENTS: Readonly<Record<Letter, string>> = {
-  ...CONTENTS,
+  ...namesOf('content'),
   S: 'sealed',
   D: 'drone',
   H: 'honey',

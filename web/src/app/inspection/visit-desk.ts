@@ -1,3 +1,4 @@
+import { said } from '../language/words';
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { partsAbove } from '@brave-comb/core/equipment';
 import {
@@ -45,7 +46,7 @@ export class VisitDesk {
   });
   readonly where = computed(() => {
     const spot = this.spot();
-    return spot ? spotText(spot, this.box()?.frames) : $localize`The whole hive`;
+    return spot ? said(spotText(spot, this.box()?.frames)) : $localize`The whole hive`;
   });
   /** What spoke against lifting the frame in hand, while it is in hand. */
   readonly cautions = signal<readonly Guard[]>([]);
@@ -68,7 +69,7 @@ export class VisitDesk {
     const changed = reading ? formatSide(reading.side) !== formatSide(side) : !isBlank(side);
     if (!changed) return null;
     const problem = sideProblem(side);
-    if (problem) return problem;
+    if (problem) return said(problem);
     this.enter({
       kind: 'frame-side-recorded',
       address,
@@ -88,7 +89,7 @@ export class VisitDesk {
   private recordFor(person: string, address: SideAddress, side: FrameSide): string | null {
     if (isBlank(side)) return $localize`Nothing is entered yet. Enter what you see, or let the supervisor read.`;
     const problem = sideProblem(side);
-    if (problem) return problem;
+    if (problem) return said(problem);
     this.enter({ kind: 'side-read-by-trainee', person, address, side });
     this.read(null);
     return null;

@@ -115,7 +115,7 @@ export function rowsOf(
         group === null ? $localize`Staff` : (names.get(group) ?? ''),
         names.get(slot) ?? '',
         headline,
-        pinned ? 'pinned' : '',
+        pinned ? $localize`pinned` : '',
         state === 'here' ? $localize`would leave` : state === 'there' ? $localize`would come` : '',
       ]
         .filter(Boolean)
@@ -137,7 +137,7 @@ export function rowsOf(
       about: [$localize`${size} trainees`, $localize`${openSkills} skills open`],
       cells: slots.map((slot) => cellOf(id, slot)),
     })),
-    { id: null, name: 'Staff', about: ['alone', $localize`care only`], cells: slots.map((slot) => cellOf(null, slot)) },
+    { id: null, name: $localize`Staff`, about: [$localize`alone`, $localize`care only`], cells: slots.map((slot) => cellOf(null, slot)) },
   ];
 }
 

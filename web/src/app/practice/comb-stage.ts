@@ -85,7 +85,12 @@ export class CombStage {
   /** Width of a cell as shown, px. */
   private readonly cellPx = computed(() => (this.width() / this.size()[0]) * this.zoom());
   protected readonly height = computed(() => Math.round((this.width() / this.size()[0]) * this.size()[1]));
-  protected readonly cells = computed(() => this.picture().side.kinds.length);
+  protected readonly stageName = computed(() => {
+    const cells = this.picture().side.kinds.length;
+    return this.finding()
+      ? $localize`Made-up comb of ${cells} cells. Arrow keys walk from cell to cell, page and home keys in steps of eight. Space touches a cell.`
+      : $localize`Made-up comb of ${cells} cells. Arrow keys walk from cell to cell, page and home keys in steps of eight.`;
+  });
   protected readonly says = computed(() => {
     const cell = this.cursor();
     if (cell === null) return '';

@@ -15,9 +15,10 @@ import { SaidPipe, said } from '../language/words';
         <li cdkDrag>
           <button
             type="button"
-            [attr.aria-label]="
-              (step.text | said) + ', place ' + ($index + 1) + ' of ' + order().length + '. Alt and arrow keys move it.'
-            "
+            attr.aria-label="{{ step.text | said }}, place {{ $index + 1 }} of {{
+              order().length
+            }}. Alt and arrow keys move it."
+            i18n-attr.aria-label
             (keydown.alt.arrowup)="move($event, $index, -1)"
             (keydown.alt.arrowdown)="move($event, $index, 1)"
           >
@@ -27,7 +28,8 @@ import { SaidPipe, said } from '../language/words';
             <button
               type="button"
               [disabled]="$first"
-              [attr.aria-label]="(step.text | said) + ' up'"
+              attr.aria-label="{{ step.text | said }} up"
+              i18n-attr.aria-label
               (click)="shift($index, -1)"
             >
               ↑
@@ -35,7 +37,8 @@ import { SaidPipe, said } from '../language/words';
             <button
               type="button"
               [disabled]="$last"
-              [attr.aria-label]="(step.text | said) + ' down'"
+              attr.aria-label="{{ step.text | said }} down"
+              i18n-attr.aria-label
               (click)="shift($index, 1)"
             >
               ↓

@@ -36,13 +36,19 @@ import {
             />
           </svg>
           <span class="name">{{ names[letter] }}</span>
-          <button type="button" [attr.aria-label]="'One eighth less ' + names[letter]" (click)="add(letter, -1)">
+          <button
+            type="button"
+            attr.aria-label="One eighth less {{ names[letter] }}"
+            i18n-attr.aria-label
+            (click)="add(letter, -1)"
+          >
             −
           </button>
           <button
             type="button"
             class="bar"
-            [attr.aria-label]="'Only a few cells of ' + names[letter]"
+            attr.aria-label="Only a few cells of {{ names[letter] }}"
+            i18n-attr.aria-label
             [attr.aria-pressed]="side().trace.includes(letter)"
             (click)="few(letter)"
           >
@@ -63,7 +69,12 @@ import {
               }
             </svg>
           </button>
-          <button type="button" [attr.aria-label]="'One eighth more ' + names[letter]" (click)="add(letter, 1)">
+          <button
+            type="button"
+            attr.aria-label="One eighth more {{ names[letter] }}"
+            i18n-attr.aria-label
+            (click)="add(letter, 1)"
+          >
             +
           </button>
           <span class="unseen" i18n>{{ side().eighths[letter] ?? 0 }} eighths</span>

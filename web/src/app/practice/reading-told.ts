@@ -1,5 +1,6 @@
+import { named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { CONTENTS, LETTERS, type Letter } from '@brave-comb/core/inspection';
+import { LETTERS, type Letter } from '@brave-comb/core/inspection';
 import { meanOf } from '@brave-comb/core/statistics';
 import { SHORT_CONTENTS } from '../inspection/short-contents';
 import type { PracticeResult } from '@brave-comb/core/practice';
@@ -34,7 +35,7 @@ const HABIT = 0.4;
               <td class="letter" aria-hidden="true">{{ row.letter }}</td>
               <th scope="row">{{ row.name }}</th>
               <td>
-                <svg viewBox="0 0 112 28" role="img" [attr.aria-label]="'You said ' + row.said">
+                <svg viewBox="0 0 112 28" role="img" attr.aria-label="You said {{ row.said }}" i18n-attr.aria-label>
                   @for (place of eighths; track place) {
                     <rect
                       [attr.x]="place * 14 + 1"
@@ -181,18 +182,18 @@ export class ReadingTold {
 
   protected readonly habits = computed(() => {
     if (this.late().length < 5) return $localize`After five combs your habits are said here.`;
-    const named = LETTERS.flatMap((letter) => {
+    const habits = LETTERS.flatMap((letter) => {
       const off = this.off(letter);
       const bias = off.length < 3 ? 0 : meanOf(off);
       const same = off.filter((each) => each !== 0 && Math.sign(each) === Math.sign(bias)).length;
       return Math.abs(bias) >= HABIT
         ? [
-            $localize`too ${bias < 0 ? 'little' : 'much'} ${CONTENTS[letter]} in ${same} of ${off.length} combs, by ${Math.abs(bias).toFixed(1)} eighths`,
+            $localize`too ${bias < 0 ? 'little' : 'much'} ${named('content', letter)} in ${same} of ${off.length} combs, by ${Math.abs(bias).toFixed(1)} eighths`,
           ]
         : [];
     });
-    return named.length === 0
+    return habits.length === 0
       ? $localize`No habit in your last combs: what is off goes either way, that is chance.`
-      : $localize`You read ${named.join('; ')}.`;
+      : $localize`You read ${habits.join('; ')}.`;
   });
 }

@@ -34,7 +34,8 @@ type Trigger = Happenings['triggers'][number];
                     type="checkbox"
                     [checked]="rule.active"
                     [disabled]="!lead()"
-                    [attr.aria-label]="rule.task + ', in use'"
+                    attr.aria-label="{{ rule.task }}, in use"
+                    i18n-attr.aria-label
                     (change)="change(rule, { active: on.checked })"
                   />
                 </td>
@@ -50,7 +51,8 @@ type Trigger = Happenings['triggers'][number];
                     max="365"
                     [value]="rule.from"
                     [disabled]="!lead()"
-                    [attr.aria-label]="rule.task + ', from day'"
+                    attr.aria-label="{{ rule.task }}, from day"
+                    i18n-attr.aria-label
                     (change)="change(rule, { from: +from.value })"
                   />
                   <input
@@ -60,7 +62,8 @@ type Trigger = Happenings['triggers'][number];
                     max="365"
                     [value]="rule.due"
                     [disabled]="!lead()"
-                    [attr.aria-label]="rule.task + ', due by day'"
+                    attr.aria-label="{{ rule.task }}, due by day"
+                    i18n-attr.aria-label
                     (change)="change(rule, { due: +due.value })"
                   />
                 </td>

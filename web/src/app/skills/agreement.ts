@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { CONTENTS } from '@brave-comb/core/inspection';
 import { topicForLetters, topicOf } from '@brave-comb/core/practice';
 import { TOLD_FROM, kappaWord, type KappaBand } from '@brave-comb/core/skills';
 import { ViewDesk } from '../api/view-desk';
@@ -62,7 +61,7 @@ export class AgreementScreen {
     (this.chosen()?.readings.letters ?? []).map((of) => ({
       trend: of.trend.map(({ at, bias: value }) => ({ at, value })),
       letter: of.letter,
-      name: CONTENTS[of.letter],
+      name: named('content', of.letter),
       count: of.count,
       within: $localize`${of.within} of ${of.count}`,
       told: few(of.count)
@@ -91,7 +90,7 @@ export class AgreementScreen {
     const { confusions, pairs } = this.chosen()?.readings ?? { confusions: [], pairs: 0 };
     const [most] = confusions;
     return most && !few(pairs)
-      ? $localize`Most goes from ${CONTENTS[most.from]} to ${CONTENTS[most.to]}\: ${most.eighths.toFixed(1)} eighths.`
+      ? $localize`Most goes from ${named('content', most.from)} to ${named('content', most.to)}\: ${most.eighths.toFixed(1)} eighths.`
       : null;
   });
   protected readonly assessors = computed(() => {

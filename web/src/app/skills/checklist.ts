@@ -128,8 +128,8 @@ export class ChecklistScreen {
   protected readonly seasons = PHASES;
   protected readonly phaseNames = namesOf('phase');
   protected readonly thingNames = namesOf('colonyThing');
-  protected readonly seasonNames = (season: readonly Phase[]): string =>
-    season.map((phase) => named('phase', phase)).join(', ');
+  protected readonly seasonNames = (season: readonly Phase[] | null): string =>
+    season?.map((phase) => named('phase', phase)).join(', ') ?? $localize`any opening`;
   protected readonly things = COLONY_THINGS;
   protected readonly roles = ['everybody', ...ROLES] as const;
   protected readonly risks = SKILL_RISKS;

@@ -1,9 +1,9 @@
+import { named } from '../language/words';
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
 import type { Debrief } from '@brave-comb/contract';
-import { CONTENTS } from '@brave-comb/core/inspection';
 import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
 import { Store } from '@ngrx/store';
 import { map } from 'rxjs';
@@ -116,7 +116,7 @@ export class DebriefScreen {
       eighths: off.eighths.toFixed(1),
       most: off.letter ? `${off.letter} ${signed(off.by)}` : '',
       says: $localize`${off.eighths.toFixed(1)} eighths off on ${off.sides} ${off.sides === 1 ? 'side' : 'sides'}${
-        off.letter ? $localize`, most ${CONTENTS[off.letter]} ${signed(off.by)}` : ''
+        off.letter ? $localize`, most ${named('content', off.letter)} ${signed(off.by)}` : ''
       }`,
     };
   }

@@ -10,7 +10,7 @@ export type Matrix = Output<(typeof endpoints)['traineeMatrix']>;
 type MatrixTrainee = Matrix['groups'][number]['trainees'][number];
 
 /** What the matrix brings out; the rest fades. */
-export const MATRIX_FILTERS = [$localize`blocks the sign-off`, 'fading', $localize`nobody has shown`] as const;
+export const MATRIX_FILTERS = ['blocks-sign-off', 'fading', 'nobody'] as const;
 export type MatrixFilter = (typeof MATRIX_FILTERS)[number];
 
 /** Days before its last day from which on a skill counts as fading. */
@@ -75,11 +75,11 @@ export function rowsOf(matrix: Matrix, group: string | null): readonly MatrixRow
 /** Whether a filter brings a cell out; `nobody` has the skills that no trainee has ever shown. */
 export function standsOut(cell: MatrixCell, filter: MatrixFilter | null, nobody: boolean): boolean {
   switch (filter) {
-    case 'blocks the sign-off':
+    case 'blocks-sign-off':
       return cell.open;
     case 'fading':
       return cell.fading;
-    case 'nobody has shown':
+    case 'nobody':
       return nobody;
     default:
       return true;

@@ -1,5 +1,5 @@
+import { named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { CONTENTS } from '@brave-comb/core/inspection';
 import { TOLD_FROM } from '@brave-comb/core/skills';
 import { scaleLinear } from 'd3-scale';
 import type { Readings } from './agreement-view';
@@ -86,7 +86,7 @@ export class ReadingsChart {
     this.letters().map(({ letter, bias, limits, count }, at) => ({
       letter,
       few: count < TOLD_FROM,
-      name: CONTENTS[letter],
+      name: named('content', letter),
       y: TOP + at * ROW + ROW / 2,
       x: this.x(bias),
       from: limits && count >= TOLD_FROM ? this.x(limits[0]) : null,
@@ -97,10 +97,10 @@ export class ReadingsChart {
     this.letters()
       .map(({ letter, bias, count }) =>
         count < TOLD_FROM
-          ? $localize`${CONTENTS[letter]} on ${count} ${count === 1 ? 'side' : 'sides'}, too few to tell`
+          ? $localize`${named('content', letter)} on ${count} ${count === 1 ? 'side' : 'sides'}, too few to tell`
           : Math.abs(bias) < 0.05
-            ? $localize`${CONTENTS[letter]} as the supervisor`
-            : $localize`${CONTENTS[letter]} ${Math.abs(bias).toFixed(1)} eighths ${bias < 0 ? 'fewer' : 'more'}`,
+            ? $localize`${named('content', letter)} as the supervisor`
+            : $localize`${named('content', letter)} ${Math.abs(bias).toFixed(1)} eighths ${bias < 0 ? 'fewer' : 'more'}`,
       )
       .join(', '),
   );

@@ -16,11 +16,11 @@ import { Named } from '../language/words';
 const LEGEND: readonly { readonly level: SkillLevel | null; readonly fading?: true; readonly says: string }[] = [
   { level: null, says: $localize`not yet` },
   { level: 'saw-it', says: $localize`saw it` },
-  { level: 'helped', says: 'helped' },
+  { level: 'helped', says: $localize`helped` },
   { level: 'with-a-word', says: $localize`with a word` },
-  { level: 'alone', says: 'alone' },
+  { level: 'alone', says: $localize`alone` },
   { level: 'can-teach', says: $localize`can teach` },
-  { level: 'alone', fading: true, says: 'fading' },
+  { level: 'alone', fading: true, says: $localize`fading` },
 ];
 
 /** Trainees and skills: who stands where, and what that rests on. */
@@ -39,9 +39,14 @@ export class TraineesScreen {
   private readonly beside = viewChild<ElementRef<HTMLElement>>('beside');
   protected readonly legend = LEGEND;
   protected readonly filters = MATRIX_FILTERS;
+  protected readonly filterNames: Readonly<Record<MatrixFilter, string>> = {
+    'blocks-sign-off': $localize`blocks the sign-off`,
+    fading: $localize`fading`,
+    nobody: $localize`nobody has shown`,
+  };
   protected readonly upper = upperFirst;
   protected readonly group = signal<string | null>(null);
-  protected readonly filter = signal<MatrixFilter | null>('blocks the sign-off');
+  protected readonly filter = signal<MatrixFilter | null>('blocks-sign-off');
   protected readonly trainee = signal<string | null>(null);
   protected readonly skillId = signal<string | null>(null);
 
@@ -71,9 +76,9 @@ export class TraineesScreen {
     );
     const out = (filter: MatrixFilter) => all.flat().filter((cell) => standsOut(cell, filter, false)).length;
     return {
-      'blocks the sign-off': out($localize`blocks the sign-off`),
+      'blocks-sign-off': out('blocks-sign-off'),
       fading: out('fading'),
-      'nobody has shown': never.length,
+      nobody: never.length,
     };
   });
   protected readonly skill = computed(() => {

@@ -1,13 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import {
-  DEFECTS,
   DEFECT_IDS,
   type DefectId,
   REPAIR_BY,
   type RepairBy,
   STRAY_CAUSES,
-  STRAY_CAUSE_IDS,
   STRAY_CONTENTS,
   STRAY_PLACES,
   type StrayCause,
@@ -20,7 +18,7 @@ import { follows } from '../../ui/follows';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
-import { named } from '../../language/words';
+import { named, Named } from '../../language/words';
 
 const ABOUT = ['defect', 'stray-comb'] as const;
 const REMOVED = ['removed', 'left'] as const;
@@ -28,7 +26,7 @@ const REMOVED = ['removed', 'left'] as const;
 /** What is wrong with the woodwork, or comb where none should be: each leaves a task with a date. */
 @Component({
   selector: 'bc-defect-card',
-  imports: [MatDialogClose, MatDialogTitle, Choice],
+  imports: [Named, MatDialogClose, MatDialogTitle, Choice],
   template: `
     <h2 matDialogTitle i18n>Defect or stray comb</h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="What it is" i18n-aria-label>
@@ -46,7 +44,7 @@ const REMOVED = ['removed', 'left'] as const;
           legend="What is wrong"
           i18n-legend
           [options]="defects"
-          [words]="defectWords"
+          of="defect"
           [value]="defect()"
           (chosen)="defect.set($event)"
         />
@@ -62,7 +60,7 @@ const REMOVED = ['removed', 'left'] as const;
                 (click)="helped.set(!helped())"
                 i18n
               >
-                {{ kinds[id].forNow }}{!!helped(), select, true {: done} other {}}
+                {{ id | named: 'defectForNow' }}{!!helped(), select, true {: done} other {}}
               </button>
             </div>
           </fieldset>
@@ -74,7 +72,7 @@ const REMOVED = ['removed', 'left'] as const;
             [value]="until()"
             (chosen)="until.set($event)"
           />
-          <p class="why" i18n>To bring: {{ kinds[id].bring }}.</p>
+          <p class="why" i18n>To bring: {{ id | named: 'defectBring' }}.</p>
         }
       } @else {
         <bc-choice
@@ -109,7 +107,7 @@ const REMOVED = ['removed', 'left'] as const;
         }
         <bc-choice legend="It was" i18n-legend [options]="removes" [value]="removed()" (chosen)="removed.set($event)" />
         @if (cause(); as id) {
-          <p class="why" i18n>Against it: {{ mends[id].mend }}.</p>
+          <p class="why" i18n>Against it: {{ id | named: 'strayMend' }}.</p>
         }
         @if (removed() === 'removed') {
           <p class="why" i18n>Into the bucket with the lid; look it over for the queen first.</p>
@@ -135,14 +133,11 @@ export class DefectCard {
 
   protected readonly abouts = ABOUT;
   protected readonly aboutWords = { defect: 'a defect', 'stray-comb': $localize`stray comb` };
-  protected readonly kinds = DEFECTS;
   protected readonly defects = DEFECT_IDS;
-  protected readonly defectWords = Object.fromEntries(DEFECT_IDS.map((id) => [id, DEFECTS[id].name]));
   protected readonly untils = REPAIR_BY;
   protected readonly places = STRAY_PLACES;
   protected readonly contents = STRAY_CONTENTS;
-  protected readonly causes = STRAY_CAUSE_IDS;
-  protected readonly mends = STRAY_CAUSES;
+  protected readonly causes = STRAY_CAUSES;
   protected readonly removes = REMOVED;
 
   protected readonly about = signal<(typeof ABOUT)[number]>('defect');
@@ -183,9 +178,11 @@ export class DefectCard {
     ];
     if (!part) return;
     if (this.about() === 'defect' && defect) {
-      const forNow = this.helped() ? DEFECTS[defect].forNow : '';
+      const forNow = this.helped() ? named('defectForNow', defect) : '';
       this.desk.enter({ kind: 'defect-noted', part, defect, forNow, until: this.until() });
-      this.kept.set(`${DEFECTS[defect].name}, ${part}: noted, to be repaired by ${named('repairBy', this.until())}.`);
+      this.kept.set(
+        $localize`${named('defect', defect)}, ${part}\: noted, to be repaired by ${named('repairBy', this.until())}.`,
+      );
       this.defect.set(null);
     } else if (place && content && cause) {
       const removed = this.removed() === 'removed';

@@ -1,6 +1,7 @@
+import { namesOf, said } from '../../language/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
-import { CONTENTS, LETTERS, type Letter, sideText } from '@brave-comb/core/inspection';
+import { LETTERS, type Letter, sideText } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
@@ -58,13 +59,13 @@ export class GuessCard {
   protected readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
   private readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
   protected readonly letters = LETTERS;
-  protected readonly words = CONTENTS;
+  protected readonly words = namesOf('content');
   protected readonly jobs = inject(HiveRoles);
   protected readonly who = signal(this.jobs.holder() ?? this.jobs.people()[0] ?? null);
   protected readonly guess = signal<readonly Letter[]>([]);
   protected readonly where = computed(() => {
     const address = this.address();
-    return address ? sideText(address, this.stack()) : '';
+    return address ? said(sideText(address, this.stack())) : '';
   });
 
   protected order(letter: Letter): string {

@@ -1,6 +1,7 @@
+import { namesOf } from '../../language/words';
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
-import { CONTENTS, LETTERS } from '@brave-comb/core/inspection';
+import { LETTERS } from '@brave-comb/core/inspection';
 
 const KEYS = [
   ['S', $localize`one eighth more`],
@@ -65,6 +66,6 @@ const KEYS = [
 })
 export class KeysCard {
   protected readonly letters = LETTERS;
-  protected readonly contents = CONTENTS;
+  protected readonly contents = namesOf('content');
   protected readonly keys = KEYS;
 }

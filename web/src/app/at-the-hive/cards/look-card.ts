@@ -1,3 +1,4 @@
+import { Named } from '../../language/words';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import { FINDINGS, FINDING_IDS, type FindingId } from '@brave-comb/core/inspection';
@@ -20,7 +21,7 @@ const SURE = ['50', '70', '90', '99'] as const;
 /** What was looked for: found or not, how sure, how many, where. */
 @Component({
   selector: 'bc-look-card',
-  imports: [MatDialogClose, MatDialogTitle, Choice, Count],
+  imports: [Named, MatDialogClose, MatDialogTitle, Choice, Count],
   template: `
     <h2 matDialogTitle i18n>Looked for</h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="What was looked for" i18n-aria-label>
@@ -36,12 +37,13 @@ const SURE = ['50', '70', '90', '99'] as const;
         <ul>
           @for (id of of[group.id]; track id) {
             <li>
-              <span>{{ findings[id].name }}</span>
+              <span>{{ id | named: 'finding' }}</span>
               <button
                 type="button"
                 class="big"
                 [class.sel]="noted(id) === false"
-                [attr.aria-label]="findings[id].name + ': not found'"
+                attr.aria-label="{{ id | named: 'finding' }}: not found"
+                i18n-attr.aria-label
                 [attr.aria-pressed]="noted(id) === false"
                 (click)="note(id, false)"
                 i18n
@@ -52,7 +54,8 @@ const SURE = ['50', '70', '90', '99'] as const;
                 type="button"
                 class="big"
                 [class.some]="noted(id) === true"
-                [attr.aria-label]="findings[id].name + ': found'"
+                attr.aria-label="{{ id | named: 'finding' }}: found"
+                i18n-attr.aria-label
                 [attr.aria-pressed]="noted(id) === true"
                 (click)="note(id, true)"
                 i18n
@@ -62,7 +65,7 @@ const SURE = ['50', '70', '90', '99'] as const;
             </li>
             @if (noted(id)) {
               <li class="then">
-                <p class="caution">{{ findings[id].then }}</p>
+                <p class="caution">{{ id | named: 'findingThen' }}</p>
                 @if (findings[id].counted) {
                   <bc-count
                     legend="How many"

@@ -98,7 +98,14 @@ const GRADES = ['0', '1', '2', '3'] as const;
         }
         @case ('ropiness') {
           <bc-choice legend="Tested on" i18n-legend [options]="spots()" [value]="spot()" (chosen)="spot.set($event)" />
-          <bc-choice legend="The capping is" i18n-legend [options]="lids" [value]="lid()" (chosen)="lid.set($event)" />
+          <bc-choice
+            legend="The capping is"
+            i18n-legend
+            of="ropeLid"
+            [options]="lids"
+            [value]="lid()"
+            (chosen)="lid.set($event)"
+          />
           <bc-choice
             legend="The larva is"
             i18n-legend
@@ -130,6 +137,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
           <bc-choice
             legend="Foul smell"
             i18n-legend
+            of="yesNo"
             [options]="yesNo"
             [value]="flagWord()"
             (chosen)="flag.set($event === 'yes')"
@@ -169,10 +177,18 @@ const GRADES = ['0', '1', '2', '3'] as const;
           />
         }
         @case ('fresh-nectar') {
-          <bc-choice legend="Test" i18n-legend [options]="tests" [value]="test()" (chosen)="test.set($event)" />
+          <bc-choice
+            legend="Test"
+            i18n-legend
+            of="nectarTest"
+            [options]="tests"
+            [value]="test()"
+            (chosen)="test.set($event)"
+          />
           <bc-choice
             legend="Wet"
             i18n-legend
+            of="yesNo"
             [options]="yesNo"
             [value]="flagWord()"
             (chosen)="flag.set($event === 'yes')"
@@ -259,7 +275,7 @@ export class MeasureCard {
     const doubtful = Object.values(record.sides).filter(({ side }) => side.doubtful || side.marks?.some(isSuspect));
     const here = this.desk.spot();
     const all = [...doubtful.map(({ address }) => spotOf(address)), ...(here ? [here] : [])];
-    return new Map(all.map((spot) => [spotText(spot), spot]));
+    return new Map(all.map((spot) => [said(spotText(spot)), spot]));
   });
   protected readonly spots = computed(() => [...this.places().keys(), NOWHERE]);
   protected readonly flagWord = computed(() => {

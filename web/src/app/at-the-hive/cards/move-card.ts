@@ -8,9 +8,9 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { Count } from '../count';
-import { SaidPipe } from '../../language/words';
+import { SaidPipe, namesOf, named } from '../../language/words';
 
-const WHERE = [$localize`this hive`, $localize`another hive`, $localize`into store`, $localize`new comb in`] as const;
+const WHERE = ['this-hive', 'another-hive', 'into-store', 'new-comb'] as const;
 const REASONS = [
   $localize`food nearer`,
   $localize`room in the nest`,
@@ -31,11 +31,18 @@ const REASONS = [
       </p>
     }
     <div class="scrolls" tabindex="0" role="group" aria-label="Where it goes" i18n-aria-label>
-      <bc-choice legend="Where" i18n-legend [options]="wheres" [value]="where()" (chosen)="where.set($event)" />
-      @if (where() === 'another hive') {
+      <bc-choice
+        legend="Where"
+        i18n-legend
+        of="combGoes"
+        [options]="wheres"
+        [value]="where()"
+        (chosen)="where.set($event)"
+      />
+      @if (where() === 'another-hive') {
         <bc-choice legend="Hive" i18n-legend [options]="hives()" [value]="hive()" (chosen)="hive.set($event)" />
       }
-      @if (where() === 'into store') {
+      @if (where() === 'into-store') {
         <bc-choice
           legend="Store"
           i18n-legend
@@ -55,7 +62,7 @@ const REASONS = [
           (counted)="place.set($event ?? 1)"
         />
       }
-      @if (where() === 'new comb in') {
+      @if (where() === 'new-comb') {
         <bc-choice
           legend="What comes in"
           i18n-legend
@@ -98,18 +105,18 @@ export class MoveCard {
   protected readonly wheres = WHERE;
   protected readonly stores = COMB_STORES;
   protected readonly reasons = REASONS;
-  protected readonly where = signal<(typeof WHERE)[number]>('this hive');
+  protected readonly where = signal<(typeof WHERE)[number]>('this-hive');
   protected readonly hive = signal<string | null>(null);
   protected readonly store_ = signal<(typeof COMB_STORES)[number]>('stand');
   protected readonly place = signal(this.address()?.frame ?? 1);
   protected readonly box = signal<string>(this.address()?.box ?? '');
   protected readonly reason = signal<string>('');
-  protected readonly newComb = signal<string>('new foundation');
+  protected readonly newComb = signal<string>('foundation');
 
   private readonly other = computed(() => this.file()?.neighbours.find(({ number }) => number === this.hive()) ?? null);
   /** Boxes of the hive that the comb goes to, the highest first. */
   protected readonly boxes = computed<readonly string[]>(() => {
-    const stack = this.where() === 'another hive' ? (this.other()?.stack ?? []) : this.stack();
+    const stack = this.where() === 'another-hive' ? (this.other()?.stack ?? []) : this.stack();
     const ids = stack.filter(isBox).map(({ id }) => id);
     return ids.toReversed();
   });
@@ -119,19 +126,23 @@ export class MoveCard {
     return (address && this.found()[address.box]?.[address.frame - 1]) ?? null;
   });
   protected readonly incoming = computed(() => [
-    ...COMB_KINDS.map((kind) => $localize`new ${kind}`),
+    ...COMB_KINDS,
     ...(this.file()?.reserve.map(({ comb }) => comb.id) ?? []),
   ]);
-  protected readonly incomingWords = computed<Readonly<Record<string, string>>>(() =>
-    Object.fromEntries(
-      this.file()?.reserve.map(({ comb, store }) => [comb.id, $localize`${comb.label} from ${store}`]) ?? [],
+  protected readonly incomingWords = computed<Readonly<Record<string, string>>>(() => ({
+    ...namesOf('newComb'),
+    ...Object.fromEntries(
+      this.file()?.reserve.map(({ comb, store }) => [
+        comb.id,
+        $localize`${comb.label} from ${named('combStore', store)}`,
+      ]) ?? [],
     ),
-  );
+  }));
   private readonly to = computed<CombPlace | null>(() => {
     switch (this.where()) {
-      case 'into store':
+      case 'into-store':
         return { in: 'store', store: this.store_() };
-      case 'another hive': {
+      case 'another-hive': {
         const hive = this.other();
         return hive && this.boxes().includes(this.box())
           ? { in: 'hive', hive: hive.id, box: this.box(), place: this.place() }
@@ -143,7 +154,7 @@ export class MoveCard {
   });
   protected readonly guards = computed(() => {
     const [comb, to, address] = [this.comb(), this.to(), this.address()];
-    if (!comb || !to || !address || this.where() === 'new comb in') return [];
+    if (!comb || !to || !address || this.where() === 'new-comb') return [];
     const move = { comb, to, reason: this.reason() };
     return guardsOf({ do: 'move-comb', move, box: address.box, frame: address.frame }, this.facts());
   });
@@ -151,11 +162,10 @@ export class MoveCard {
   protected readonly wanting = computed(() => {
     if (this.mayMove()) return null;
     if (this.to() === null)
-      return this.where() === 'another hive' && !this.other()
+      return this.where() === 'another-hive' && !this.other()
         ? $localize`Choose the hive it goes to.`
         : $localize`Choose the box it goes into.`;
-    if (this.where() !== 'new comb in' && !this.comb())
-      return $localize`No comb is known at this place: nothing to move.`;
+    if (this.where() !== 'new-comb' && !this.comb()) return $localize`No comb is known at this place: nothing to move.`;
     return this.guards().some(({ bar }) => bar === 'bars')
       ? null
       : $localize`Say why: this move is kept with its reason.`;
@@ -163,13 +173,13 @@ export class MoveCard {
   protected readonly mayMove = computed(() => {
     const bars = this.guards().map(({ bar }) => bar);
     if (this.to() === null || bars.includes('bars')) return false;
-    if (this.where() !== 'new comb in' && !this.comb()) return false;
+    if (this.where() !== 'new-comb' && !this.comb()) return false;
     return !bars.includes('needs-a-reason') || this.reason().trim() !== '';
   });
 
   protected move(): void {
     const to = this.to();
-    const comb = this.where() === 'new comb in' ? this.broughtIn() : this.comb();
+    const comb = this.where() === 'new-comb' ? this.broughtIn() : this.comb();
     if (!to || !comb) return;
     for (const { id, bar } of this.guards())
       if (bar === 'needs-a-reason')
@@ -182,7 +192,7 @@ export class MoveCard {
     const chosen = this.newComb();
     const kept = this.file()?.reserve.find(({ comb }) => comb.id === chosen)?.comb;
     if (kept) return kept;
-    const kind = COMB_KINDS.find((each) => chosen === `new ${each}`);
+    const kind = COMB_KINDS.find((each) => chosen === each);
     if (!kind) return null;
     const year = Number(this.file()?.visit.startedAt.slice(0, 4));
     const id = uuid();

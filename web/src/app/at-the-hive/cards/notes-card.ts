@@ -1,3 +1,4 @@
+import { said } from '../../language/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import { type NoteLine, formatSide, readNotes } from '@brave-comb/core/inspection';
@@ -46,7 +47,7 @@ export class NotesCard {
     this.notes().map((line) =>
       'side' in line
         ? { line: line.line, said: $localize`frame ${line.address.frame}\: ${formatSide(line.side)}`, problem: false }
-        : { line: line.line, said: `${line.text} – ${line.problem}`, problem: true },
+        : { line: line.line, said: `${line.text} – ${said(line.problem)}`, problem: true },
     ),
   );
 }

@@ -6,7 +6,7 @@ import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { HiveRoles } from '../hive-roles';
 
-const SURE = [$localize`not asked`, '50', '70', '90'] as const;
+const SURE = ['not-asked', '50', '70', '90'] as const;
 
 /** A photo, a mark that nobody can name, or a question: it goes to the lead's list with its place. */
 @Component({
@@ -15,7 +15,14 @@ const SURE = [$localize`not asked`, '50', '70', '90'] as const;
   template: `
     <h2 matDialogTitle i18n>Photo or question</h2>
     <p>{{ desk.where() }}</p>
-    <bc-choice legend="A photo of" i18n-legend [options]="subjects" [value]="of()" (chosen)="of.set($event)" />
+    <bc-choice
+      legend="A photo of"
+      i18n-legend
+      of="photoSubject"
+      [options]="subjects"
+      [value]="of()"
+      (chosen)="of.set($event)"
+    />
     <label class="big photo"
       ><ng-container i18n>{!!busy(), select,
         true {Scaling it down …}
@@ -39,6 +46,7 @@ const SURE = [$localize`not asked`, '50', '70', '90'] as const;
       legend="How sure of your own answer, in 100"
       i18n-legend
       [options]="sureSteps"
+      [words]="sureWords"
       [value]="sure()"
       (chosen)="sure.set($event)"
     />
@@ -83,9 +91,10 @@ export class QuestionCard {
   protected readonly jobs = inject(HiveRoles);
   protected readonly subjects = PHOTO_SUBJECTS;
   protected readonly sureSteps = SURE;
+  protected readonly sureWords = { 'not-asked': $localize`not asked` };
   protected readonly of = signal<(typeof PHOTO_SUBJECTS)[number]>('side');
   protected readonly text = signal('');
-  protected readonly sure = signal<(typeof SURE)[number]>('not asked');
+  protected readonly sure = signal<(typeof SURE)[number]>('not-asked');
   protected readonly who = signal<string | null>(null);
   protected readonly photo = signal<string | null>(null);
   protected readonly busy = signal(false);
@@ -111,7 +120,7 @@ export class QuestionCard {
       person: this.who(),
       spot: this.desk.spot(),
       photo: this.photo(),
-      sure: sure === 'not asked' ? null : Number(sure),
+      sure: sure === 'not-asked' ? null : Number(sure),
     });
     this.dialog.close();
   }

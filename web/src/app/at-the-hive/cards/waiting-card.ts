@@ -97,7 +97,7 @@ export class WaitingCard {
     this.record().conflicts.map(({ address }) => ({
       address,
       key: sideKey(address),
-      where: upperFirst(sideText(address, this.stack())),
+      where: upperFirst(said(sideText(address, this.stack()))),
     })),
   );
 

@@ -1,0 +1,93 @@
+import type { Text } from '../../language';
+import type { Letter } from '../side/contents';
+import type { CheckId } from '../visit/checks';
+
+/** A side or a spot, as it is told. */
+type Side = { readonly side: Text };
+
+/** What a visit, its entries and what changed are told in. */
+export interface StorySentences {
+  'the-wall': null;
+  'frame-toward': { frame: number; toward: Text };
+  'spot-frame': { part: string; frame: number };
+  'spot-side': { part: string; frame: number; toward: Text };
+  'eighths-whole': { eighths: number; letter: Letter };
+  'eighths-too-many': { read: number; over: number };
+  'bees-whole': { bees: number };
+  'cells-whole': { cells: number };
+  'cells-more-told': { told: number; cells: number };
+  'piece-unreadable': { piece: string; letters: string };
+  'piece-no-mark': { piece: string; marks: string };
+  'piece-no-colour': { piece: string; colours: string };
+  'piece-no-cell': { piece: string; contents: string; places: string };
+  'no-last-time': null;
+  'no-other-side': null;
+  'note-form': null;
+  'note-no-frame': { frame: number; frames: number };
+  'note-toward': { frame: number; neighbour: number };
+  'entry-of': { what: Text; says: Text };
+  'entry-guessed': Side & { letters: readonly Letter[] };
+  'entry-confirmed': Side & { letter: Letter; there: boolean };
+  'entry-settled': Side;
+  'entry-queen-mark': { colour: string };
+  'entry-doubt': Side & { sound: boolean };
+  'entry-checked': { check: CheckId; ok: boolean };
+  'entry-found': { finding: string; found: boolean };
+  'entry-mood': { mood: string };
+  'entry-defect': { defect: string; part: string };
+  'entry-stray': { place: string };
+  'entry-comb': { label: string };
+  'entry-stop': { reason: string };
+  'first-reading': null;
+  'nest-spread': { frames: readonly number[] };
+  'nest-drawn-back': { frames: readonly number[] };
+  'nest-same': null;
+  'sealed-moved': { up: boolean; perhaps: boolean; frames: number };
+  'food-moved': { up: boolean; perhaps: boolean; kg: number };
+  'eggs-a-day': { eggs: number };
+  'nectar-among-brood': { frames: readonly number[] };
+  'being-drawn': { frames: readonly number[] };
+  'cells-hang': { frames: readonly number[] };
+  'told-depth': { depth: Text };
+  'told-jobs': { jobs: readonly { readonly role: string; readonly people: readonly string[] }[] };
+  'told-veils': { count: number };
+  'told-not': { check: CheckId; person: string | null };
+  'told-outside': {
+    when: 'before' | 'after';
+    traffic: string | null;
+    pollens: readonly string[];
+    pollenIn: boolean;
+    entrance: string | null;
+    note: string;
+  };
+  'told-open': { minutes: number };
+  'told-longest-out': { frame: number; box: string; minutes: number };
+  'told-smoke': { count: number; places: readonly { readonly place: string; readonly count: number }[] };
+  'told-tipped': { box: string };
+  'told-temper': { score: number };
+  'told-moods': { moods: readonly string[] };
+  'told-signs': { signs: readonly { readonly sign: string; readonly count: number }[] };
+  'told-stung': { count: number; who: string | null; then: Text | null };
+  'told-incident': { what: string; who: string | null; text: string };
+  'told-found': { finding: string; count: number | null; spot: Text | null; sure: number | null };
+  'told-not-found': { findings: readonly string[]; least: number | null };
+  'told-doubt': Side & { sound: boolean; found: string; by: string };
+  'told-queen-mark': { colour: string };
+  'told-confirmed': Side & { letter: Letter; there: boolean; date: string };
+  'told-from-above': {
+    box: string;
+    figures: Readonly<Record<'seams' | 'brood' | 'food' | 'drawn' | 'bare', number | null>>;
+    note: string;
+  };
+  'told-with-reason': { what: Text; reason: string };
+  'told-comb-moved': { label: string; where: Text };
+  'told-place': { box: string; place: number };
+  'told-another-hive': null;
+  'told-defect': { defect: string; part: string; forNow: string; until: string };
+  'told-stray': { place: string; part: string; content: string; removed: boolean; cause: string };
+  'told-queen-accounted': { how: string };
+  'told-guess': Side & { who: string; letters: readonly Letter[]; tenths: number };
+  'told-read-first': Side & { who: string; says: string; off: number };
+  'told-overruled': { guard: string; reason: string; by: string };
+  'told-asked': { text: string; who: string; spot: Text | null };
+}
