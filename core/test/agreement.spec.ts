@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { answersInEnglish } from './in-english';
 import { type Letter, LETTERS, SKILL_LEVELS } from '../src/inspection';
 import { topicForLetters } from '../src/practice';
 import {
@@ -16,9 +17,11 @@ import {
   QUADRATIC,
   type ReadingPair,
   readingAgreement,
-  readingHabits,
+  readingHabits as saidReadingHabits,
   readingsOffOfLate,
 } from '../src/skills';
+
+const readingHabits = answersInEnglish(saidReadingHabits);
 
 describe('kappa', () => {
   // Cohen 1960, Educ. Psychol. Meas. 20:37–46; the same table weighted in Cohen 1968, Psychol. Bull. 70:213–220.

@@ -1,9 +1,19 @@
 import { describe, expect, it } from 'vitest';
+import { answersInEnglish } from './in-english';
+import { inEnglish } from '../src/words';
 import { ROLES, SKILL_LEVELS } from '../src/inspection';
-import { checklistProblem, DEFAULT_CHECKLIST, LEVEL_SAYS, levelSays, SKILL_PHASES, skillOf } from '../src/skills';
+import {
+  checklistProblem as saidChecklistProblem,
+  DEFAULT_CHECKLIST,
+  levelSays,
+  SKILL_PHASES,
+  skillOf,
+} from '../src/skills';
 import { listWith } from './evidence';
 
-const { skills } = DEFAULT_CHECKLIST;
+const checklistProblem = answersInEnglish(saidChecklistProblem);
+
+const { skills } = inEnglish(DEFAULT_CHECKLIST);
 
 describe('the default checklist', () => {
   it('holds together: one of each id, prerequisites that are on it, none that wait for each other', () => {
@@ -37,10 +47,12 @@ describe('the default checklist', () => {
   });
 
   it('has a sentence for every level, and lets a skill have its own', () => {
-    for (const level of SKILL_LEVELS) expect(LEVEL_SAYS[level]).toMatch(/^[A-Z].*\.$/);
+    for (const level of SKILL_LEVELS) expect(inEnglish(levelSays({ levels: {} }, level))).toMatch(/^[A-Z].*\.$/);
     const eggs = skillOf(DEFAULT_CHECKLIST, 'finds-eggs')!;
-    expect(levelSays(eggs, 'alone')).toBe('Found fresh eggs unprompted and said what they prove.');
-    expect(levelSays({ levels: {} }, 'alone')).toBe(LEVEL_SAYS.alone);
+    expect(inEnglish(levelSays(eggs, 'alone'))).toBe('Found fresh eggs unprompted and said what they prove.');
+    expect(inEnglish(levelSays({ levels: {} }, 'alone'))).toBe(
+      'Did all of it unprompted, in the right order, and said what it showed.',
+    );
     expect(skillOf(DEFAULT_CHECKLIST, 'juggles')).toBeNull();
   });
 });

@@ -9,10 +9,12 @@ import {
   estimateColony,
   frameChange,
   parseSide,
-  changesInWords,
+  changesInWords as saidChangesInWords,
   nectarAmongBrood,
 } from '../src/inspection';
 import { answersInEnglish } from './in-english';
+
+const changesInWords = answersInEnglish(saidChangesInWords);
 
 const compareColonies = answersInEnglish(compareColoniesInCodes);
 
@@ -120,14 +122,14 @@ describe('comparison', () => {
   });
 
   it.each([
-    [frame('8C', '8C'), frame('2E 6C', '8C'), 'first eggs'],
-    [frame('4S 4H', '4S 4H'), frame('8H', '8H'), 'brood gone'],
-    [frame('4S 4H', '4S 4H'), frame('4S 4H K1', '4S 4H'), 'queen cell'],
+    [frame('8C', '8C'), frame('2E 6C', '8C'), 'first-eggs'],
+    [frame('4S 4H', '4S 4H'), frame('8H', '8H'), 'brood-gone'],
+    [frame('4S 4H', '4S 4H'), frame('4S 4H K1', '4S 4H'), 'queen-cell'],
     [frame('8F', '8F'), frame('4C 4F', '8F'), 'started'],
-    [frame('4C 4F', '8F'), frame('8C', '4C 4F'), 'being drawn'],
-    [frame('8C', '8C'), frame('8C', '8C'), 'the same'],
-    [frame('8C', '8C'), frame(null, null), 'not read'],
-    [frame(null, null), frame('8C', null), 'no last reading'],
+    [frame('4C 4F', '8F'), frame('8C', '4C 4F'), 'being-drawn'],
+    [frame('8C', '8C'), frame('8C', '8C'), 'the-same'],
+    [frame('8C', '8C'), frame(null, null), 'not-read'],
+    [frame(null, null), frame('8C', null), 'no-last-reading'],
   ])('names the most telling change on a frame', (last, now, word) => {
     expect(frameChange(last, now)).toBe(word);
   });

@@ -1,7 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { answersInEnglish } from './in-english';
 import { ROLES } from '../src/inspection';
-import { type RotaTurn, rolesByFrame, runWithoutFrame, withoutFrameText } from '../src/planning';
+import {
+  type RotaTurn,
+  rolesByFrame,
+  runWithoutFrame,
+  withoutFrameText as saidWithoutFrameText,
+} from '../src/planning';
+
+const withoutFrameText = answersInEnglish(saidWithoutFrameText);
 
 const turn = (fromFrame: number, toFrame: number, frames: string, smoke: string): RotaTurn => ({
   fromFrame,

@@ -1,3 +1,4 @@
+import { inEnglish } from '../src/words';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
@@ -389,8 +390,8 @@ describe('closing in reverse', () => {
     expect(left(STACK)).toContain('Dummy board back beside the frames');
     expect(left(without)).not.toContain('Dummy board back beside the frames');
     expect(left(stackAfter(without, [{ ...out, in: true }]))).toEqual(left(STACK));
-    expect(stackProblem('national', STACK, { ...out, in: true })).toMatch(/has its dummy board already/);
-    expect(stackProblem('national', without, out)).toMatch(/no dummy board/);
+    expect(inEnglish(stackProblem('national', STACK, { ...out, in: true }))).toMatch(/has its dummy board already/);
+    expect(inEnglish(stackProblem('national', without, out))).toMatch(/no dummy board/);
   });
 
   it('asks each thing once: what was answered under the roof is not asked again because the roof went on', () => {

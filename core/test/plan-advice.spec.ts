@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { answersInEnglish } from './in-english';
+import { inEnglish } from '../src/words';
 import {
   afterStep,
   checkPlan,
@@ -10,20 +12,24 @@ import {
   LOW_ODDS,
   modelOf,
   objectiveOf,
-  openingOrder,
+  openingOrder as saidOpeningOrder,
   type PlacedHive,
   type PlanningProblem,
   PlanSearch,
   reasonsOf,
-  standingPlan,
+  standingPlan as saidStandingPlan,
   stepsBetween,
-  troublesOf,
+  troublesOf as saidTroublesOf,
   wetDayOf,
 } from '../src/planning';
 import { type PhaseSpan } from '../src/season';
 import { DEFAULT_CHECKLIST, indoorWaysOf } from '../src/skills';
 import { standings } from './evidence';
 import { keptBest, keptProblem, randomProblem } from './random-problem';
+
+const troublesOf = answersInEnglish(saidTroublesOf);
+const openingOrder = answersInEnglish(saidOpeningOrder);
+const standingPlan = answersInEnglish(saidStandingPlan);
 
 const searched = (problem: PlanningProblem, seed = 1, iterations = 3000) => {
   const search = new PlanSearch(modelOf(problem), { seed, iterations });
@@ -32,7 +38,7 @@ const searched = (problem: PlanningProblem, seed = 1, iterations = 3000) => {
 };
 const random = (seed: number) => randomProblem(seed, { groups: 3, hives: 8, slots: 8, days: 10 });
 
-const WAYS = indoorWaysOf(DEFAULT_CHECKLIST);
+const WAYS = inEnglish(indoorWaysOf(DEFAULT_CHECKLIST));
 
 describe('troubles of a plan', () => {
   const problem = keptProblem('medium-7');

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { answersInEnglish } from './in-english';
 import {
   type Assignments,
-  checkPlan,
-  faultsOf,
+  checkPlan as saidCheckPlan,
+  faultsOf as saidFaultsOf,
   OBJECTIVE_PARTS,
   PLAN_RULES,
   type PlanningProblem,
@@ -10,6 +11,9 @@ import {
   worthOfPractice,
 } from '../src/planning';
 import { KEPT, keptBest, keptProblem } from './random-problem';
+
+const checkPlan = answersInEnglish(saidCheckPlan);
+const faultsOf = answersInEnglish(saidFaultsOf);
 
 /** Two apiaries, three groups, hives of every kind; every number is chosen so that one change breaks one rule. */
 const PROBLEM: PlanningProblem = {

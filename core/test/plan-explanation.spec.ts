@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { answersInEnglish } from './in-english';
 import {
   changed,
   checkPlan,
@@ -21,12 +22,14 @@ import {
   released,
   skillsGained,
   stepsBetween,
-  troublesOf,
+  troublesOf as saidTroublesOf,
   whyNot,
   withItem,
   without,
 } from '../src/planning';
 import { keptBest, keptProblem, randomProblem } from './random-problem';
+
+const troublesOf = answersInEnglish(saidTroublesOf);
 
 const searched = (problem: PlanningProblem, seed = 1, iterations = 4000) => {
   const search = new PlanSearch(modelOf(problem), { seed, iterations });

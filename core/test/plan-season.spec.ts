@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { answersInEnglish } from './in-english';
 import type { ColonyCalendar } from '../src/care';
 import {
   coverageOf,
-  cannotCome,
-  cannotLift,
+  cannotCome as saidCannotCome,
+  cannotLift as saidCannotLift,
   checkPlan,
   type ColonyFacts,
   DEFAULT_PLANNING,
@@ -18,7 +19,7 @@ import {
   plannedSkill,
   PlanSearch,
   type SeasonFacts,
-  seasonProblem,
+  seasonProblem as saidSeasonProblem,
   skillChances,
   tempOf,
 } from '../src/planning';
@@ -26,6 +27,10 @@ import { DEFAULT_CHECKLIST } from '../src/skills';
 import { shown, standings } from './evidence';
 import { addDays } from '../src/units';
 import { chanceOfStretch, DEFAULT_LIMITS, HOUR, type Outlook, type Weather } from '../src/weather';
+
+const cannotCome = answersInEnglish(saidCannotCome);
+const cannotLift = answersInEnglish(saidCannotLift);
+const seasonProblem = answersInEnglish(saidSeasonProblem);
 
 const FAIR: Weather = { temperature: 18, dewPoint: 8, wind: 6, gust: 12, rain: 0, cloud: 0.2, thunder: 0 };
 const START = '2026-05-14T00:00:00Z';
@@ -371,7 +376,7 @@ const FACTS: SeasonFacts = {
 
 describe('the problem of a season', () => {
   it('becomes a plan that keeps to places, times and people', () => {
-    const { problem, away } = seasonProblem(FACTS);
+    const { problem, away } = saidSeasonProblem(FACTS);
     expect(away.get('dipper home 0')).toBe('at work');
     const search = new PlanSearch(modelOf(problem), { seed: 1, iterations: 40000 });
     search.run(Infinity);

@@ -25,11 +25,13 @@ import {
   ropinessVerdict as ropinessVerdictInCodes,
   scoreGuess,
   shareOf,
-  sideProblem,
+  sideProblem as saidSideProblem,
   waspPressure,
   withUnread,
 } from '../src/inspection';
 import { answersInEnglish } from './in-english';
+
+const sideProblem = answersInEnglish(saidSideProblem);
 
 const entranceAdvice = answersInEnglish(entranceAdviceInCodes);
 const outsideSays = answersInEnglish(outsideSaysInCodes);

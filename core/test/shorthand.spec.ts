@@ -1,5 +1,7 @@
+import { inEnglish } from '../src/words';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { answersInEnglish } from './in-english';
 import {
   EMPTY_SIDE,
   type FrameSide,
@@ -12,10 +14,13 @@ import {
   formatSide,
   parseSide,
   pressKey,
-  readNotes,
-  sideProblem,
+  readNotes as saidReadNotes,
+  sideProblem as saidSideProblem,
   toggleTrace,
 } from '../src/inspection';
+
+const sideProblem = answersInEnglish(saidSideProblem);
+const readNotes = answersInEnglish(saidReadNotes);
 
 /** Any side that may be recorded. */
 const anySide: fc.Arbitrary<FrameSide> = fc
@@ -31,6 +36,16 @@ const anySide: fc.Arbitrary<FrameSide> = fc
     const side = letters.reduce((sum: FrameSide, letter) => addEighths(sum, letter, 1), { ...EMPTY_SIDE, ...marks });
     return trace.reduce(toggleTrace, side);
   });
+
+/** What is said of a line that cannot be read. */
+function refused(line: string): string {
+  try {
+    parseSide(line);
+  } catch (error) {
+    if (error instanceof ShorthandError) return inEnglish(error.says);
+  }
+  throw new Error(`"${line}" was read`);
+}
 
 describe('shorthand', () => {
   it('reads the line of the house: 3S 1L 1P 3H +E B6 K1 !', () => {
@@ -57,12 +72,12 @@ describe('shorthand', () => {
   it('copies last time and the other side where there is one', () => {
     const lastTime = parseSide('8H');
     expect(parseSide('=', { lastTime })).toEqual(lastTime);
-    expect(() => parseSide('=')).toThrow(/no reading from last time/);
-    expect(() => parseSide('/')).toThrow(/other side is not read/);
+    expect(refused('=')).toMatch(/no reading from last time/);
+    expect(refused('/')).toMatch(/other side is not read/);
   });
 
   it('refuses nine eighths and says what to do', () => {
-    expect(() => parseSide('3S 1L 1P 3H 1N')).toThrow(/9 eighths.*Take 1 back/);
+    expect(refused('3S 1L 1P 3H 1N')).toMatch(/9 eighths.*Take 1 back/);
   });
 
   it('names the piece that it cannot read and where it stands', () => {
@@ -73,7 +88,7 @@ describe('shorthand', () => {
       expect(error).toBeInstanceOf(ShorthandError);
       expect(error).toMatchObject({ at: 3, piece: '4Z' });
     }
-    expect(() => parseSide('3S ~')).toThrow(/"~" cannot be read/);
+    expect(refused('3S ~')).toMatch(/"~" cannot be read/);
   });
 
   it('reads back whatever it writes', () => {

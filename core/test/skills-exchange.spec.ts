@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
+import { inEnglish } from '../src/words';
 import { checklistCsv, passportCsv, passportFile, readChecklistCsv } from '../src/exchange';
-import { DEFAULT_CHECKLIST, type Skill } from '../src/skills';
+import { DEFAULT_CHECKLIST } from '../src/skills';
 
-const { skills } = DEFAULT_CHECKLIST;
+const { skills } = inEnglish(DEFAULT_CHECKLIST);
+type Worded = (typeof skills)[number];
 
 describe('a checklist as a table', () => {
   it('comes back as it went out', () => {
@@ -12,7 +14,7 @@ describe('a checklist as a table', () => {
   });
 
   it.each(['season', null, 18] as const)('keeps for how long a skill holds: %s', (months) => {
-    const skill: Skill = { ...skills[0]!, rule: { ...skills[0]!.rule, months } };
+    const skill: Worded = { ...skills[0]!, rule: { ...skills[0]!.rule, months } };
     expect(readChecklistCsv(checklistCsv([skill])).skills).toEqual([skill]);
   });
 
@@ -31,7 +33,7 @@ describe('a checklist as a table', () => {
       .filter((text) => text !== '' && !text.startsWith("'"));
     const any = fc
       .record({ name: words, shownBy: words, faults: fc.array(words, { maxLength: 3 }), gate: fc.boolean() })
-      .map((told): Skill => ({ ...skills[0]!, ...told }));
+      .map((told): Worded => ({ ...skills[0]!, ...told }));
     fc.assert(
       fc.property(any, (skill) => {
         expect(readChecklistCsv(checklistCsv([skill])).skills).toEqual([skill]);

@@ -1,9 +1,13 @@
+import { inEnglish } from '../src/words';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { kitList, roleRota, whyThisHive } from '../src/planning';
+import { answersInEnglish } from './in-english';
+import { kitList, roleRota, whyThisHive as saidWhyThisHive } from '../src/planning';
 import { inBloom, nectarOf } from '../src/season';
 import { ROLES } from '../src/inspection';
 import type { SkillRole } from '../src/skills';
+
+const whyThisHive = answersInEnglish(saidWhyThisHive);
 
 describe('the rota', () => {
   const trainee = (name: string, open: readonly SkillRole[] = [], seated = false, barred = false) => ({
@@ -121,7 +125,7 @@ describe('the kit', () => {
         { hive: '7', question: 'Laying check: eggs?' },
       ],
     });
-    const line = (what: RegExp) => kit.find((each) => what.test(each.what));
+    const line = (what: RegExp) => kit.find((each) => what.test(inEnglish(each.what)));
     expect(line(/smokers/)).toMatchObject({ count: 4 });
     expect(line(/veils/)).toMatchObject({ count: 24 });
     expect(line(/^super/)).toMatchObject({ count: 1, hives: ['4'] });
@@ -160,7 +164,9 @@ describe('why this hive', () => {
   });
 
   it('warns of a lively colony', () => {
-    expect(whyThisHive({ ...choice, moods: [3, 3] }).some((reason) => reason.startsWith('Lively'))).toBe(true);
+    expect(whyThisHive({ ...choice, moods: [3, 3] }).some((reason) => inEnglish(reason).startsWith('Lively'))).toBe(
+      true,
+    );
   });
 });
 

@@ -1,6 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type StackChange, changeText, stackAfter, stackProblem } from '../src/equipment';
+import {
+  type StackChange,
+  changeText as saidChangeText,
+  stackAfter,
+  stackProblem as saidStackProblem,
+} from '../src/equipment';
 import {
   DEFECT_IDS,
   EMPTY_LOOK,
@@ -25,10 +30,14 @@ import {
   temperTrend as temperTrendInCodes,
   toldVisit as toldVisitInCodes,
 } from '../src/inspection';
-import { kitForHive } from '../src/planning';
+import { kitForHive as saidKitForHive } from '../src/planning';
 import { daysBetween } from '../src/units';
 import { START, STACK, entry, read } from './visit-entries';
 import { answersInEnglish } from './in-english';
+
+const stackProblem = answersInEnglish(saidStackProblem);
+const changeText = answersInEnglish(saidChangeText);
+const kitForHive = answersInEnglish(saidKitForHive);
 
 const closingTasks = answersInEnglish(closingTasksInCodes);
 const entryText = answersInEnglish(entryTextInCodes);

@@ -3,7 +3,6 @@ import { roundTo } from '../units';
 /** A kind of frame (or bar) that a comb hangs in. */
 export interface FrameKind {
   readonly id: string;
-  readonly name: string;
   /** Width of the comb inside the frame, mm; of a trapezoid comb, its top edge. */
   readonly width: number;
   /** Width of the comb's lower edge, mm. The same as `width` but for bars without side bars. */
@@ -14,9 +13,8 @@ export interface FrameKind {
   readonly source: string;
 }
 
-const kind = (id: string, name: string, width: number, height: number, source: string, foot = width): FrameKind => ({
+const kind = (id: string, width: number, height: number, source: string, foot = width): FrameKind => ({
   id,
-  name,
   width,
   foot,
   height,
@@ -29,29 +27,29 @@ const outer = 'outer size 406 × 254 (deep) and 406 × 152 mm (shallow) of the m
 
 /** Frames that the product knows, by id. Inner measures: comb, not wood. */
 export const FRAMES = {
-  'langstroth-deep': kind('langstroth-deep', 'Langstroth deep', 428, 205, makers),
-  'langstroth-medium': kind('langstroth-medium', 'Langstroth medium', 428, 132, makers),
-  'langstroth-shallow': kind('langstroth-shallow', 'Langstroth shallow', 428, 110, makers),
-  'national-deep': kind('national-deep', 'British National deep', 340, 200, makers),
-  'national-shallow': kind('national-shallow', 'British National shallow', 340, 124, makers),
-  'national-14x12': kind('national-14x12', 'British National 14 × 12', 340, 289, makers),
-  'dadant-brood': kind('dadant-brood', 'Dadant brood', 420, 270, makers),
-  'dadant-super': kind('dadant-super', 'Dadant super', 420, 130, makers),
-  zander: kind('zander', 'Zander', 400, 200, makers),
-  'zander-shallow': kind('zander-shallow', 'Zander shallow', 400, 139, makers),
-  'commercial-deep': kind('commercial-deep', 'Commercial deep', 381, 229, outer),
-  'commercial-shallow': kind('commercial-shallow', 'Commercial shallow', 381, 127, outer),
-  'smith-deep': kind('smith-deep', 'Smith deep', 337, 200, 'comb as in the National, short lugs'),
-  'smith-shallow': kind('smith-shallow', 'Smith shallow', 337, 124, 'comb as in the National, short lugs'),
-  rose: kind('rose', 'Rose', 340, 174, 'one box of 190 mm for brood and honey, from memory'),
-  warre: kind('warre', 'Warré, top bar', 300, 200, 'common plans: box 300 × 300 × 210 mm inside'),
-  normal: kind('normal', 'Deutsch Normal', 350, 203, makers),
-  'normal-half': kind('normal-half', 'Deutsch Normal, half', 350, 95, makers),
-  'swiss-brood': kind('swiss-brood', 'Swiss brood', 266, 345, 'frame 286 × 361 mm outside, from memory'),
-  'swiss-super': kind('swiss-super', 'Swiss honey', 266, 165, 'frame 286 × 180 mm outside, from memory'),
-  layens: kind('layens', 'Layens', 300, 350, 'common plans, from memory; measure your own'),
-  'top-bar': kind('top-bar', 'Top bar, sloping sides', 400, 250, 'common plans, from memory; measure your own', 220),
-  'long-deep': kind('long-deep', 'Long hive, Langstroth deep frame', 428, 205, makers),
+  'langstroth-deep': kind('langstroth-deep', 428, 205, makers),
+  'langstroth-medium': kind('langstroth-medium', 428, 132, makers),
+  'langstroth-shallow': kind('langstroth-shallow', 428, 110, makers),
+  'national-deep': kind('national-deep', 340, 200, makers),
+  'national-shallow': kind('national-shallow', 340, 124, makers),
+  'national-14x12': kind('national-14x12', 340, 289, makers),
+  'dadant-brood': kind('dadant-brood', 420, 270, makers),
+  'dadant-super': kind('dadant-super', 420, 130, makers),
+  zander: kind('zander', 400, 200, makers),
+  'zander-shallow': kind('zander-shallow', 400, 139, makers),
+  'commercial-deep': kind('commercial-deep', 381, 229, outer),
+  'commercial-shallow': kind('commercial-shallow', 381, 127, outer),
+  'smith-deep': kind('smith-deep', 337, 200, 'comb as in the National, short lugs'),
+  'smith-shallow': kind('smith-shallow', 337, 124, 'comb as in the National, short lugs'),
+  rose: kind('rose', 340, 174, 'one box of 190 mm for brood and honey, from memory'),
+  warre: kind('warre', 300, 200, 'common plans: box 300 × 300 × 210 mm inside'),
+  normal: kind('normal', 350, 203, makers),
+  'normal-half': kind('normal-half', 350, 95, makers),
+  'swiss-brood': kind('swiss-brood', 266, 345, 'frame 286 × 361 mm outside, from memory'),
+  'swiss-super': kind('swiss-super', 266, 165, 'frame 286 × 180 mm outside, from memory'),
+  layens: kind('layens', 300, 350, 'common plans, from memory; measure your own'),
+  'top-bar': kind('top-bar', 400, 250, 'common plans, from memory; measure your own', 220),
+  'long-deep': kind('long-deep', 428, 205, makers),
 } as const satisfies Record<string, FrameKind>;
 
 export type FrameKindId = keyof typeof FRAMES;

@@ -1,3 +1,5 @@
+import type { Text } from '../language';
+import { say } from './said';
 import { BOXES } from './boxes';
 import { type HiveTypeId, boxFits } from './hive-types';
 import { type Layer, type Stack, isBox } from './stack';
@@ -38,37 +40,37 @@ export function stackAfter(stack: Stack, changes: readonly StackChange[]): Stack
  * @param change what shall be done
  * @returns one sentence that says what to do, `null` when it can be made
  */
-export function stackProblem(type: HiveTypeId, stack: Stack, change: StackChange): string | null {
+export function stackProblem(type: HiveTypeId, stack: Stack, change: StackChange): Text | null {
   if (change.do === 'take') {
     const part = stack.find(({ id }) => id === change.part);
-    if (!part) return `There is no ${change.part} on this hive: load the visit again.`;
-    if (part.kind === 'floor' || part.kind === 'roof')
-      return `A hive keeps its ${part.kind}: exchange it in the office.`;
+    if (!part) return say('no-such-part', { part: change.part });
+    if (part.kind === 'floor' || part.kind === 'roof') return say('keeps-part', { kind: part.kind });
     const boxes = stack.filter(isBox);
-    return isBox(part) && boxes.length === 1 ? 'The last box stays: the bees live in it.' : null;
+    return isBox(part) && boxes.length === 1 ? say('last-box') : null;
   }
   if (change.do === 'dummy') {
     const box = stack.filter(isBox).find(({ id }) => id === change.box);
-    if (!box) return `There is no ${change.box} on this hive: load the visit again.`;
+    if (!box) return say('no-such-part', { part: change.box });
     if (box.dummy !== change.in) return null;
-    return change.in ? `${box.id} has its dummy board already.` : `${box.id} has no dummy board to take out.`;
+    return change.in ? say('dummy-already', { box: box.id }) : say('no-dummy', { box: box.id });
   }
   const { layer, on } = change;
   const under = stack.find(({ id }) => id === on);
-  if (!under) return `There is no ${on} on this hive to put it on: choose another part.`;
-  if (under.kind === 'roof') return 'Nothing lies on the roof: choose a part under it.';
-  if (stack.some(({ id }) => id === layer.id)) return `This hive has a ${layer.id} already: give it another name.`;
+  if (!under) return say('nothing-to-lie-on', { on });
+  if (under.kind === 'roof') return say('not-on-roof');
+  if (stack.some(({ id }) => id === layer.id)) return say('part-twice', { part: layer.id });
   if (!isBox(layer)) return null;
-  if (!boxFits(type, layer.box))
-    return `${BOXES[layer.box].name} does not fit this hive: choose a box of its own type.`;
+  if (!boxFits(type, layer.box)) return say('box-does-not-fit', { box: layer.box });
   const most = BOXES[layer.box].frames;
-  return layer.frames > most ? `${BOXES[layer.box].name} takes ${most} frames: enter ${most} or fewer.` : null;
+  return layer.frames > most ? say('box-takes', { box: layer.box, frames: most }) : null;
 }
 
 /** A change as it is told. */
-export const changeText = (change: StackChange): string =>
-  change.do === 'take'
-    ? `${change.part} taken away`
-    : change.do === 'dummy'
-      ? `dummy board ${change.in ? 'into' : 'out of'} ${change.box}`
-      : `${change.layer.id} put on ${change.on}${isBox(change.layer) ? ` (${BOXES[change.layer.box].name}, ${change.layer.frames} frames)` : ''}`;
+export function changeText(change: StackChange): Text {
+  if (change.do === 'take') return say('part-taken', { part: change.part });
+  if (change.do === 'dummy') return say('dummy-moved', { box: change.box, in: change.in });
+  const { layer, on } = change;
+  return isBox(layer)
+    ? say('box-put-on', { part: layer.id, on, box: layer.box, frames: layer.frames })
+    : say('part-put-on', { part: layer.id, on });
+}

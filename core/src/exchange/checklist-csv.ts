@@ -1,3 +1,4 @@
+import type { InWords } from '../language';
 import Papa from 'papaparse';
 import { ROLES, SKILL_LEVELS, type SkillLevel } from '../inspection';
 import { PHASES } from '../season';
@@ -51,10 +52,10 @@ type Row = Readonly<Record<Column, string>>;
 /**
  * A checklist as a table for a spreadsheet, one skill a line.
  *
- * @param skills skills in their order
+ * @param skills skills in their order, in words
  * @returns text with a head; what is a list in a cell is parted by `|`, a bar within a part is written `\\|`
  */
-export function checklistCsv(skills: readonly Skill[]): string {
+export function checklistCsv(skills: readonly InWords<Skill>[]): string {
   const rows = skills.map((skill): Row => {
     const { rule, levels } = skill;
     const sounds = Object.fromEntries(SKILL_LEVELS.map((level) => [soundsLike(level), levels[level] ?? '']));

@@ -21,7 +21,7 @@ export interface Station {
   readonly topic: TopicId;
   readonly minutes: number;
   /** How it is practised together. */
-  readonly how: string;
+  readonly how: Text;
   /** How weak the group is, 0 knows it to 1 knows nothing. */
   readonly weakness: number;
   readonly why: readonly Text[];

@@ -1,162 +1,76 @@
+import { type Text, named } from '../language';
 import type { Letter } from '../inspection';
 
 /** Views of practice: where a drill is done. */
-export const PLACES = ['Comb', 'Find', 'Weather', 'Order', 'Stop', 'Next', 'Photos'] as const;
+export const PLACES = ['comb', 'find', 'weather', 'order', 'stop', 'next', 'photos'] as const;
 export type Place = (typeof PLACES)[number];
 
 /** What can be practised. */
 export interface Topic {
   readonly id: string;
   readonly place: Place;
-  readonly name: string;
-  readonly asks: string;
+  readonly name: Text;
+  readonly asks: Text;
   /** Skills of the usual checklist that it practises; what it shows is another matter. */
   readonly skills: readonly string[];
   /** Seconds that the bees would give, at the easiest and at the hardest level. */
   readonly seconds: readonly [easy: number, hard: number];
   /** How a group practises it together indoors. */
-  readonly station: string;
+  readonly station: Text;
 }
 
-const topic = <Id extends string>(id: Id, rest: Omit<Topic, 'id'>) => ({ id, ...rest });
-const comb = (asks: string, skills: readonly string[], station: string) =>
-  ({ place: 'Comb', asks, skills, seconds: [90, 30], station }) as const;
-const find = (asks: string, skills: readonly string[], station: string) =>
-  ({ place: 'Find', asks, skills, seconds: [90, 30], station }) as const;
+const topic = <Id extends string>(id: Id, rest: Pick<Topic, 'place' | 'skills' | 'seconds'>) => ({
+  id,
+  ...rest,
+  name: named('topic', id),
+  asks: named('topicAsks', id),
+  station: named('topicStation', id),
+});
+const comb = (skills: readonly string[]) => ({ place: 'comb', skills, seconds: [90, 30] }) as const;
+const find = (skills: readonly string[]) => ({ place: 'find', skills, seconds: [90, 30] }) as const;
 
 /** Everything that can be practised indoors, in the order of a visit. */
 export const TOPICS = [
   topic('weather', {
-    place: 'Weather',
-    name: 'Weather',
-    asks: 'How deep may the hive be opened in this hour, and what forbids more?',
+    place: 'weather',
     skills: ['reads-weather'],
     seconds: [60, 25],
-    station: 'Weather cards: each says go, quick or no, and names what would turn it.',
   }),
   topic('order', {
-    place: 'Order',
-    name: 'Order of steps',
-    asks: 'Put the steps of this visit in order.',
+    place: 'order',
     skills: ['keeps-parts', 'closes-complete', 'smokes-in-order'],
     seconds: [120, 60],
-    station: 'An empty hive: one calls the next step, another does it, the rest say "stop" when it is wrong.',
   }),
-  topic('comb-brood', {
-    name: 'Brood comb',
-    ...comb(
-      'Read it in eighths.',
-      ['tells-contents', 'draws-frame'],
-      'Two read the same comb, then settle where they differ before the truth is shown.',
-    ),
-  }),
-  topic('comb-young', {
-    name: 'Eggs and larvae',
-    ...comb(
-      'Read it in eighths; mind the rim.',
-      ['ages-larvae', 'tells-contents'],
-      'Light from above, then along the cells: what did the second look add?',
-    ),
-  }),
-  topic('comb-stores', {
-    name: 'Stores and pollen',
-    ...comb(
-      'Read it in eighths; open or capped?',
-      ['tells-contents', 'estimates-stores', 'wet-nectar'],
-      'Ten store combs: eighths, then kilograms, then the scale.',
-    ),
-  }),
-  topic('comb-drones', {
-    name: 'Drone brood',
-    ...comb(
-      'Read it in eighths; flat or domed?',
-      ['tells-lids', 'tells-contents'],
-      'Flat, domed or bullet: thumb up, flat or down at each picture.',
-    ),
-  }),
-  topic('comb-spotty', {
-    name: 'Spotty brood',
-    ...comb(
-      'Read it in eighths; how much of the brood stands open?',
-      ['scores-pattern', 'tells-contents'],
-      'Lay a frame of ten by ten cells on the comb and count the open ones.',
-    ),
-  }),
-  topic('comb-building', {
-    name: 'New comb',
-    ...comb(
-      'Read it in eighths; how far is it drawn?',
-      ['tells-comb', 'tells-contents'],
-      'Foundation, half drawn and old comb side by side: date them.',
-    ),
-  }),
-  topic('comb-record', {
-    name: 'Comb from the record',
-    ...comb(
-      'Read this recorded side in eighths.',
-      ['tells-contents', 'draws-frame'],
-      'Last visit’s frames in their order: read them as a visit, one writes.',
-    ),
-  }),
-  topic('find-eggs', {
-    name: 'Find the eggs',
-    ...find('Touch five cells with an egg.', ['finds-eggs'], 'Dark and light comb in turn: who sees eggs on which?'),
-  }),
-  topic('find-two-eggs', {
-    name: 'Two eggs in a cell',
-    ...find(
-      'Touch the cell with two eggs, if there is one.',
-      ['finds-eggs', 'tells-contents'],
-      'One egg, two, none: read out cell by cell.',
-    ),
-  }),
-  topic('find-queen', {
-    name: 'Find the queen',
-    ...find(
-      'Touch the queen, or say that she is not on this side.',
-      ['tells-castes'],
-      'Rim first, then inward: ten seconds a side, then pass it on.',
-    ),
-  }),
-  topic('find-sunken', {
-    name: 'Sunken lids',
-    ...find(
-      'Touch every lid that is sunken or pierced, or say that there is none.',
-      ['suspect-lids', 'tells-lids'],
-      'Sound and sunken lids mixed: each says what the next step would be.',
-    ),
-  }),
+  topic('comb-brood', comb(['tells-contents', 'draws-frame'])),
+  topic('comb-young', comb(['ages-larvae', 'tells-contents'])),
+  topic('comb-stores', comb(['tells-contents', 'estimates-stores', 'wet-nectar'])),
+  topic('comb-drones', comb(['tells-lids', 'tells-contents'])),
+  topic('comb-spotty', comb(['scores-pattern', 'tells-contents'])),
+  topic('comb-building', comb(['tells-comb', 'tells-contents'])),
+  topic('comb-record', comb(['tells-contents', 'draws-frame'])),
+  topic('find-eggs', find(['finds-eggs'])),
+  topic('find-two-eggs', find(['finds-eggs', 'tells-contents'])),
+  topic('find-queen', find(['tells-castes'])),
+  topic('find-sunken', find(['suspect-lids', 'tells-lids'])),
   topic('trouble', {
-    place: 'Comb',
-    name: 'What is wrong?',
-    asks: 'Name what this comb shows, or that it is sound.',
+    place: 'comb',
     skills: ['suspect-lids', 'larvae-shine'],
     seconds: [75, 30],
-    station: 'Pictures of troubles: name it, say whom to call and what stays in the hive.',
   }),
   topic('stop', {
-    place: 'Stop',
-    name: 'Stop or go on',
-    asks: 'The hive is open. Go on, finish this frame, or close?',
+    place: 'stop',
     skills: ['knows-enough', 'eases-off'],
     seconds: [60, 25],
-    station: 'Read out a visit frame by frame: each raises a hand when it has seen enough.',
   }),
   topic('next', {
-    place: 'Next',
-    name: 'What next',
-    asks: 'What does this colony need next?',
+    place: 'next',
     skills: ['decides-room', 'decides-feed', 'dates-revisit'],
     seconds: [90, 45],
-    station: 'A colony’s record on the wall: two groups argue for two answers.',
   }),
   topic('photos', {
-    place: 'Photos',
-    name: 'Own photos',
-    asks: 'Say what the photo shows.',
+    place: 'photos',
     skills: ['tells-contents'],
     seconds: [45, 20],
-    station: 'The school’s own photos, one by one: all write, then all show.',
   }),
 ] as const satisfies readonly Topic[];
 export type TopicId = (typeof TOPICS)[number]['id'];

@@ -1,3 +1,5 @@
+import { say } from './said';
+import type { Text } from '../language';
 import type { Checklist, Skill } from './skill';
 import type { Standing, StandingState, Standings } from './standing';
 
@@ -48,27 +50,27 @@ export function standingChanges(
 }
 
 /** What somebody wrote into a list that does not hold together, for each skill at most once. */
-export function checklistProblem({ skills }: Pick<Checklist, 'skills'>): string | null {
-  if (skills.length === 0) return 'A checklist needs at least one skill.';
+export function checklistProblem({ skills }: Pick<Checklist, 'skills'>): Text | null {
+  if (skills.length === 0) return say('list-empty');
   const ids = new Set<string>();
   for (const { id, name } of skills) {
-    if (ids.has(id)) return `Two skills have the id ${id}: give one of them another.`;
+    if (ids.has(id)) return say('list-same-id', { id });
     ids.add(id);
-    if (name.trim() === '') return `The skill ${id} needs a name.`;
+    if (typeof name === 'string' && name.trim() === '') return say('list-no-name', { id });
   }
   for (const { name, needs } of skills) {
     const unknown = needs.find((need) => !ids.has(need));
-    if (unknown !== undefined) return `“${name}” needs ${unknown} first, which is not on the list.`;
+    if (unknown !== undefined) return say('list-unknown-need', { name, need: unknown });
   }
   const circle = circleIn(skills);
-  return circle && `These wait for each other: ${circle.join(', ')}. Take one of the needs away.`;
+  return circle && say('list-circle', { names: circle });
 }
 
 /** Names of skills that need each other in a circle, `null` when none do. */
-function circleIn(skills: readonly Skill[]): readonly string[] | null {
+function circleIn(skills: readonly Skill[]): readonly Text[] | null {
   const byId = new Map(skills.map((skill) => [skill.id, skill]));
   const done = new Set<string>();
-  const walk = (id: string, path: readonly string[]): readonly string[] | null => {
+  const walk = (id: string, path: readonly string[]): readonly Text[] | null => {
     const at = path.indexOf(id);
     if (at >= 0) return path.slice(at).map((each) => byId.get(each)!.name);
     if (done.has(id)) return null;

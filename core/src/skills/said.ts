@@ -1,4 +1,4 @@
-import { type Said, saying } from '../language';
+import { type Said, saying, type Text } from '../language';
 import type { Letter } from '../inspection';
 import type { EvidenceRule } from './skill';
 import type { Standing } from './standing';
@@ -16,6 +16,11 @@ export interface SkillsSentences {
     most: string;
     count: number;
   };
+  'list-empty': null;
+  'list-same-id': { id: string };
+  'list-no-name': { id: string };
+  'list-unknown-need': { name: Text; need: string };
+  'list-circle': { names: readonly Text[] };
   'habit-mixes': { from: Letter; to: Letter };
 }
 

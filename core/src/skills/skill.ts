@@ -1,3 +1,4 @@
+import { type Text, named } from '../language';
 import type { Role, SkillLevel } from '../inspection';
 import type { Phase } from '../season';
 
@@ -60,26 +61,26 @@ export interface EvidenceRule {
 /** One thing that a trainee is to show. */
 export interface Skill {
   readonly id: string;
-  readonly name: string;
+  readonly name: Text;
   readonly phase: SkillPhase;
   /** What an assessor sees or the record shows. */
-  readonly shownBy: string;
-  readonly faults: readonly string[];
+  readonly shownBy: Text;
+  readonly faults: readonly Text[];
   /** Ids of skills that come before it. */
   readonly needs: readonly string[];
   /** Phases of the colony's year in which it can be shown, `null` for any opening. */
   readonly season: readonly Phase[] | null;
   readonly colony: readonly ColonyThing[];
-  readonly gear: readonly string[];
+  readonly gear: readonly Text[];
   readonly role: SkillRole;
   readonly risk: (typeof SKILL_RISKS)[number] | null;
   /** Whether it must be held before frames of a defensive colony are handled. */
   readonly gate: boolean;
   /** How it is practised without bees, `null` where it cannot be. */
-  readonly indoors: string | null;
+  readonly indoors: Text | null;
   readonly rule: EvidenceRule;
   /** What a level sounds like for this skill; the others read as for every skill. */
-  readonly levels: Readonly<Partial<Record<SkillLevel, string>>>;
+  readonly levels: Readonly<Partial<Record<SkillLevel, Text>>>;
   /** Ids of skills of earlier versions whose evidence counts for this one. */
   readonly from: readonly string[];
 }
@@ -90,15 +91,6 @@ export interface Checklist {
   readonly skills: readonly Skill[];
 }
 
-/** What each level means for every skill, said so that two assessors read it alike. Common practice of courses. */
-export const LEVEL_SAYS: Readonly<Record<SkillLevel, string>> = {
-  'saw-it': 'Watched it done at an open hive and afterwards said what was done and why.',
-  helped: 'Did a part of it while the supervisor’s hands or eyes did the rest.',
-  'with-a-word': 'Did all of it with own hands after one or two hints; nobody else touched.',
-  alone: 'Did all of it unprompted, in the right order, and said what it showed.',
-  'can-teach': 'Got somebody else to do it by words alone, and saw what went wrong before it did harm.',
-};
-
 /**
  * What a level sounds like for a skill.
  *
@@ -106,8 +98,8 @@ export const LEVEL_SAYS: Readonly<Record<SkillLevel, string>> = {
  * @param level level of help
  * @returns its own sentence, or the one for every skill
  */
-export const levelSays = (skill: Pick<Skill, 'levels'>, level: SkillLevel): string =>
-  skill.levels[level] ?? LEVEL_SAYS[level];
+export const levelSays = (skill: Pick<Skill, 'levels'>, level: SkillLevel): Text =>
+  skill.levels[level] ?? named('levelSays', level);
 
 /**
  * A skill of a checklist.
@@ -115,7 +107,7 @@ export const levelSays = (skill: Pick<Skill, 'levels'>, level: SkillLevel): stri
  * @param checklist the list
  * @param id its id
  * @returns the skill, or `null` when the list has none of that id
- * @example skillOf(DEFAULT_CHECKLIST, 'finds-eggs')?.name // 'finds eggs'
+ * @example skillOf(DEFAULT_CHECKLIST, 'finds-eggs')?.phase // 'read'
  */
 export const skillOf = (checklist: Pick<Checklist, 'skills'>, id: string): Skill | null =>
   checklist.skills.find((each) => each.id === id) ?? null;
@@ -126,5 +118,5 @@ export const skillOf = (checklist: Pick<Checklist, 'skills'>, id: string): Skill
  * @param checklist the list
  * @returns by skill, those that can be
  */
-export const indoorWaysOf = ({ skills }: Checklist): Readonly<Record<string, string>> =>
+export const indoorWaysOf = ({ skills }: Checklist): Readonly<Record<string, Text>> =>
   Object.fromEntries(skills.flatMap(({ id, indoors }) => (indoors === null ? [] : [[id, indoors]])));

@@ -1,4 +1,4 @@
-import { FRAMES, type Stack, frameFits, frameOf, isBox } from '../../equipment';
+import { type Stack, frameFits, frameOf, isBox } from '../../equipment';
 import { type CombMove, type Comb, type CombPlace, outOfOrder, arranged } from '../visit/combs';
 import { combsOutside } from './closing';
 import { BROOD, type Letter } from '../side/contents';
@@ -207,7 +207,7 @@ function fitting(to: CombPlace, from: string, { stack, others }: GuardFacts): Gu
         fit === 'does-not-fit',
         'frame-does-not-fit',
         'bars',
-        say('frame-does-hang-box-frames', { name: FRAMES[frame].name, name2: FRAMES[made].name }),
+        say('frame-does-hang-box-frames', { name: named('frameKind', frame), name2: named('frameKind', made) }),
       );
 }
 

@@ -139,7 +139,7 @@ function applyPiece(side: FrameSide, match: RegExpExecArray, at: number, context
   if (sign === '!') return { ...side, doubtful: true };
   const copied = sign === '=' ? context.lastTime : context.otherSide;
   if (!copied) {
-    throw new ShorthandError(say(sign === '=' ? 'no-last-time' : 'no-other-side'), at, piece);
+    throw new ShorthandError(sign === '=' ? say('no-last-time') : say('no-other-side'), at, piece);
   }
   return copySide(side, copied, sign === '=' ? 'last-time' : 'the-other-side');
 }

@@ -1,4 +1,4 @@
-import { BOXES, type BoxLayer, type Stack, boxWeight, isBox, nestBoxes, supers } from '../../equipment';
+import { type BoxLayer, type Stack, boxWeight, isBox, nestBoxes, supers } from '../../equipment';
 import { meanOf } from '../../statistics';
 import { roundTo, within } from '../../units';
 import type { ColonyEstimate } from './estimates';
@@ -6,7 +6,7 @@ import { type FrameSide, type SideAddress, eighthsRead } from './frame-side';
 import { type OutsideLook, entranceScore } from '../visit/outside';
 import type { VisitRecord } from '../visit/record';
 import { say } from '../said';
-import type { Text } from '../../language';
+import { type Text, named } from '../../language';
 
 /** One figure that a visit adds up to, in words, with what it asks for. */
 export interface SumLine {
@@ -216,7 +216,7 @@ function fillByWeight(layer: BoxLayer, record: VisitRecord): SumLine | null {
   const share = fillOfWeight(layer, measure.kg);
   const says = say('kg-about-full', { id: layer.id, kg: measure.kg, fullPercent: Math.round(100 * share) });
   return share >= FULL_SHARE
-    ? line('fill', says, 'act', say('full-next-super-due', { name: BOXES[layer.box].name }))
+    ? line('fill', says, 'act', say('full-next-super-due', { name: named('box', layer.box) }))
     : line('fill', says);
 }
 

@@ -1,3 +1,5 @@
+import type { Text } from '../../language';
+import { say } from '../said';
 import { ROLES, type Role } from '../../inspection';
 import type { RotaTurn } from './roles';
 
@@ -62,10 +64,5 @@ export function runWithoutFrame(
   return own.length - 1 - last;
 }
 
-const TIMES = ['', '', 'second time', 'third time', 'fourth time', 'fifth time'] as const;
-
 /** For how many visits running somebody had no frame in hand, in words; empty for none. */
-export function withoutFrameText(run: number): string {
-  if (run < 2) return run === 1 ? 'no frame in hand' : '';
-  return `no frame in hand, ${TIMES[run] ?? `${run} times`} running`;
-}
+export const withoutFrameText = (run: number): Text => (run === 0 ? '' : say('without-frame', { run }));

@@ -1,3 +1,5 @@
+import type { Text } from '../../language';
+import { say } from '../said';
 /** What a session asks for, counted. */
 export interface KitNeed {
   readonly groups: number;
@@ -12,25 +14,44 @@ export interface KitNeed {
 /** One line of the kit list. */
 export interface KitLine {
   readonly count: number;
-  readonly what: string;
+  readonly what: Text;
   /** Hive it is for, empty for everybody. */
   readonly hives: readonly string[];
 }
 
 /** A hive left alone for longer has not been opened this season, days. */
 const FIRST_OPENING = 75;
-const SPARES = ['two frames of foundation', 'a feeder, filled'] as const;
+const SPARES = ['foundation', 'feeder'] as const;
+export type SpareKit = (typeof SPARES)[number];
 
-const JOB_KIT: readonly { readonly when: RegExp; readonly one: string; readonly many: string }[] = [
-  { when: /super/i, one: 'super, drawn combs', many: 'supers, drawn combs' },
-  { when: /drawn|foundation/i, one: 'frame of foundation', many: 'frames of foundation' },
-  { when: /cell/i, one: 'queen cage', many: 'queen cages' },
-  { when: /mark/i, one: 'marking pen of the year', many: 'marking pens of the year' },
-  { when: /mite|wash/i, one: 'mite wash kit', many: 'mite wash kits' },
-  { when: /feed|food/i, one: 'feeder, filled', many: 'feeders, filled' },
-  { when: /egg|larva|laying/i, one: 'magnifier', many: 'magnifiers' },
-  { when: /doubtful|lids|brood disease/i, one: 'bag of matchsticks', many: 'bags of matchsticks' },
-];
+/** What every session takes along, with how many. */
+const COMMON_KIT = {
+  smokers: ({ groups }) => groups + 1,
+  fuel: ({ groups }) => 4 * groups,
+  'hive-tools': ({ groups }) => 2 * groups + 2,
+  veils: ({ trainees, supervisors }) => trainees + supervisors + 2,
+  gloves: ({ trainees, supervisors }) => trainees + supervisors,
+  cloths: ({ groups }) => 2 * groups,
+  stands: ({ groups, liftedParts }) => Math.max(groups, liftedParts),
+  buckets: ({ groups }) => groups,
+  'first-aid': () => 1,
+} as const satisfies Record<string, (need: KitNeed) => number>;
+export type CommonKit = keyof typeof COMMON_KIT;
+
+/** What a job asks for, by the words that it is told in. */
+const JOB_KIT = {
+  super: /super/i,
+  foundation: /drawn|foundation/i,
+  'queen-cage': /cell/i,
+  'marking-pen': /mark/i,
+  'mite-wash': /mite|wash/i,
+  feeder: /feed|food/i,
+  magnifier: /egg|larva|laying/i,
+  matchsticks: /doubtful|lids|brood disease/i,
+} as const satisfies Record<string, RegExp>;
+export type JobKit = keyof typeof JOB_KIT;
+const COMMON_KITS = Object.keys(COMMON_KIT) as readonly CommonKit[];
+const JOB_KITS = Object.keys(JOB_KIT) as readonly JobKit[];
 
 /**
  * What to bring: the same for every session by its size, and what each hive's jobs ask for, with a spare of what fails most.
@@ -39,21 +60,14 @@ const JOB_KIT: readonly { readonly when: RegExp; readonly one: string; readonly 
  * @returns lines with counts, those for everybody first
  */
 export function kitList(need: KitNeed): readonly KitLine[] {
-  const people = need.trainees + need.supervisors;
-  const common: KitLine[] = [
-    { count: need.groups + 1, what: 'smokers, one spare', hives: [] },
-    { count: 4 * need.groups, what: `handfuls of fuel, ${need.groups + 1} lighters`, hives: [] },
-    { count: 2 * need.groups + 2, what: `hive tools, ${need.groups} with a hook`, hives: [] },
-    { count: people + 2, what: 'veils, 2 spare', hives: [] },
-    { count: people, what: 'pairs of gloves', hives: [] },
-    { count: 2 * need.groups, what: 'cover cloths', hives: [] },
-    { count: Math.max(need.groups, need.liftedParts), what: 'stands or upturned covers', hives: [] },
-    { count: need.groups, what: 'scrap buckets with lids', hives: [] },
-    { count: 1, what: 'first-aid bag, emergency card', hives: [] },
-  ];
-  const special = JOB_KIT.map(({ when, one, many }): KitLine => {
-    const hives = [...new Set(need.jobs.filter((job) => when.test(job.question)).map((job) => job.hive))];
-    return { count: hives.length, what: hives.length === 1 ? one : many, hives };
+  const common = COMMON_KITS.map((kit): KitLine => ({
+    count: COMMON_KIT[kit](need),
+    what: say('kit-common', { kit, groups: need.groups }),
+    hives: [],
+  }));
+  const special = JOB_KITS.map((kit): KitLine => {
+    const hives = [...new Set(need.jobs.filter((job) => JOB_KIT[kit].test(job.question)).map((job) => job.hive))];
+    return { count: hives.length, what: say('kit-job', { kit, count: hives.length }), hives };
   });
   const brings = [...new Set(need.jobs.flatMap(({ bring }) => bring ?? []))].map((what): KitLine => {
     const hives = [...new Set(need.jobs.filter(({ bring }) => bring === what).map(({ hive }) => hive))];
@@ -67,11 +81,12 @@ export function kitList(need: KitNeed): readonly KitLine[] {
  *
  * @param jobs what is due there
  * @param daysSince days since it was opened last, `null` when it never was
- * @returns things in words. Common practice
- * @example kitForHive([], 200) // ['two frames of foundation', 'a feeder, filled']
+ * @returns things, two frames of foundation and a filled feeder at a first opening. Common practice
  */
-export function kitForHive(jobs: KitNeed['jobs'], daysSince: number | null): readonly string[] {
+export function kitForHive(jobs: KitNeed['jobs'], daysSince: number | null): readonly Text[] {
   const lines = kitList({ groups: 1, trainees: 0, supervisors: 0, jobs, liftedParts: 0 });
   const asked = lines.filter(({ hives }) => hives.length > 0).map(({ what }) => what);
-  return daysSince === null || daysSince > FIRST_OPENING ? [...new Set([...asked, ...SPARES])] : asked;
+  return daysSince === null || daysSince > FIRST_OPENING
+    ? [...asked, ...SPARES.map((kit) => say('kit-spare', { kit }))]
+    : asked;
 }

@@ -1,3 +1,5 @@
+import type { Text } from '../../language';
+import { say } from '../said';
 import { checkPlan } from '../solver/checker';
 import { objectiveOf } from '../solver/objective';
 import { type Assignments, type PlanHive, type PlanningProblem, soundFirst } from '../solver/problem';
@@ -12,7 +14,7 @@ export interface NextHive {
   /** Minutes left once it and those before it in the list are closed; null for one that is not in the list to be opened. */
   readonly leaves: number | null;
   /** Why it is not, in words with ids; null for one that is. */
-  readonly says: string | null;
+  readonly says: Text | null;
 }
 
 /** Minutes for closing up, cleaning hands and tools between two hives, and walking. Common practice. */
@@ -115,10 +117,10 @@ export function openingOrder(
       const says =
         forbidden.get(hive.id) ??
         (minutes > now.minutesLeft
-          ? `${hive.id} takes ${minutes} minutes, ${Math.max(0, Math.floor(now.minutesLeft))} are left.`
+          ? say('takes-minutes-left', { hive: hive.id, minutes, max: Math.max(0, Math.floor(now.minutesLeft)) })
           : minutes > left - (chosen.length === 0 ? 0 : BETWEEN)
-            ? `${hive.id} takes ${minutes} minutes; the others are worth more in the time.`
-            : `${hive.id} would add nothing today.`);
+            ? say('takes-minutes-others-worth', { hive: hive.id, minutes })
+            : say('would-add-nothing-today', { hive: hive.id }));
       return { hive: hive.id, minutes, points: worth([hive]), leaves: null, says };
     })
     .sort(

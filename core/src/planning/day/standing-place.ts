@@ -1,3 +1,5 @@
+import type { Text } from '../../language';
+import { say } from '../said';
 import type { Role } from '../../inspection';
 
 /** A hive on the plan of its site: metres east and north of any fixed point, entrance by the compass. */
@@ -23,7 +25,7 @@ export interface StandingPlan {
   /** Neighbours whose bees fly where somebody would otherwise stand, or who stand close. */
   readonly inTheWay: readonly string[];
   /** Where to stand, in words. */
-  readonly says: readonly string[];
+  readonly says: readonly Text[];
 }
 
 /** Bees rise and turn within some metres before the entrance: this far and wide it is kept open. Common practice. */
@@ -66,8 +68,10 @@ export function inFlightLane(hive: PlacedHive, x: number, y: number): boolean {
 }
 
 const POINTS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const;
+export type CompassPoint = (typeof POINTS)[number];
 /** Point of the compass, of eight. */
-export const compassPoint = (degrees: number) => POINTS[Math.round((((degrees % 360) + 360) % 360) / 45) % 8]!;
+export const compassPoint = (degrees: number): CompassPoint =>
+  POINTS[Math.round((((degrees % 360) + 360) % 360) / 45) % 8]!;
 
 /**
  * Where everybody stands at a hive: behind it and beside it, out of every flight lane, nobody against a neighbour.
@@ -98,15 +102,15 @@ export function standingPlan(
   for (const each of close) blocked.add(each.number);
   const inTheWay = [...blocked].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
   const says = [
-    `Entrance faces ${compassPoint(hive.faces)}: stand to the ${compassPoint(hive.faces + 180)}, behind the hive. Nobody within ${FLIGHT_LANE.metres} m before it.`,
-    ...(inTheWay.length === 0
-      ? []
-      : [`Mind ${inTheWay.length === 1 ? 'hive' : 'hives'} ${inTheWay.join(', ')}: flight lane or lid close by.`]),
+    say('entrance-faces-stand-behind', {
+      faces: compassPoint(hive.faces),
+      behind: compassPoint(hive.faces + 180),
+      metres: FLIGHT_LANE.metres,
+    }),
+    ...(inTheWay.length === 0 ? [] : [say('mind-flight-lane-or', { inTheWayCount: inTheWay.length, inTheWay })]),
     ...(noPlace.length === 0
       ? []
-      : [
-          `No clear place for ${noPlace.length} of the group: they wait ${FLIGHT_LANE.metres} m behind and change over.`,
-        ]),
+      : [say('no-clear-place-group', { noPlaceCount: noPlace.length, metres: FLIGHT_LANE.metres })]),
   ];
   return { marks, noPlace, inTheWay, says };
 }

@@ -1,3 +1,4 @@
+import { say } from '../said';
 import { checkPlan, type Violation } from '../solver/checker';
 import { OBJECTIVE_PARTS, type ObjectiveParts, objectiveParts, skillGains, totalOf } from '../solver/objective';
 import { type Assignments, type PlannedSession, type PlanningProblem, soundFirst } from '../solver/problem';
@@ -152,7 +153,7 @@ function near(problem: PlanningProblem, plan: Assignments, item: PlanItem): Assi
  */
 export function obstaclesTo(problem: PlanningProblem, plan: Assignments, item: PlanItem): readonly Violation[] {
   if (problem.supervisors.length === 0 && item.kind !== 'staff')
-    return [{ rule: 'supervisor-slot', slot: item.slot, group: item.group, says: 'There is no supervisor.' }];
+    return [{ rule: 'supervisor-slot', slot: item.slot, group: item.group, says: say('there-no-supervisor') }];
   const around = near(problem, plan, item);
   return checkPlan({ ...problem, locks: [] }, withItem(problem, around, item)).violations.filter(
     ({ rule }) => !(item.kind === 'session' && rule === 'hive-count'),

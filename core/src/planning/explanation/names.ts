@@ -1,3 +1,4 @@
+import { type Text, isSaid } from '../../language';
 import type { PlanModel } from '../solver/model';
 import { type Assignments, type PlannedSession, soundFirst } from '../solver/problem';
 import type { PlanPicture } from '../solver/state';
@@ -90,11 +91,20 @@ function dealSupervisors(model: PlanModel, sessions: readonly Unnamed[]): Readon
 }
 
 /**
- * Words of the checker and the explanations with dates where they count days of the plan.
+ * Words of the checker and the explanations with names for ids, and dates where they count days of the plan.
  *
- * @param words for example "h4 is due by day 3."
- * @param dateOf how the day is written, for the number of days from the plan's first
- * @returns the words with dates
+ * @param text for example that h4 is due by day 3
+ * @param names what the plan's things are called, by id
+ * @param dateOf how a day is written, for the number of days from the plan's first
+ * @returns the same text, of the same facts by their names
  */
-export const withDates = (words: string, dateOf: (day: number) => string): string =>
-  words.replace(/\bday (-?\d+)/g, (_, day: string) => dateOf(Number(day)));
+export function withNames(text: Text, names: ReadonlyMap<string, string>, dateOf: (day: number) => string): Text {
+  const called = (fact: unknown): unknown => {
+    if (typeof fact === 'string') return names.get(fact) ?? fact;
+    if (fact === null || typeof fact !== 'object') return fact;
+    if (isSaid(fact) && fact.say === 'planning/day') return dateOf((fact.of as { readonly day: number }).day);
+    if (Array.isArray(fact)) return fact.map(called);
+    return Object.fromEntries(Object.entries(fact).map(([key, value]) => [key, key === 'say' ? value : called(value)]));
+  };
+  return called(text) as Text;
+}

@@ -1,3 +1,5 @@
+import type { Said } from '../../language';
+import { dayOfPlan, say } from '../said';
 import { turnsWithin } from '../solver/objective';
 import { checkPlan, type PlanRule } from '../solver/checker';
 import type { Assignments, PlanningProblem } from '../solver/problem';
@@ -19,7 +21,7 @@ export interface Trouble {
   readonly slot?: string | undefined;
   readonly hive?: string | undefined;
   /** In words, with the figures. */
-  readonly says: string;
+  readonly says: Said;
 }
 
 /** Odds of fit weather under which a session needs another plan for the day. Common practice. */
@@ -60,11 +62,11 @@ export function troublesOf(problem: PlanningProblem, plan: Assignments): readonl
       if (days.some((day) => day >= from && day <= by)) return [];
       const next = from + (due.every ?? Infinity);
       const after = days.find((day) => day > by && day < next);
-      const again = turn > 0 ? 'again ' : '';
+      const again = turn > 0;
       const says =
         after === undefined
-          ? `${hive} is due ${again}by day ${by} and is not opened${turn > 0 || days.length > 0 ? ' for it' : ''}.`
-          : `${hive} is due ${again}by day ${by} and is opened on day ${after}.`;
+          ? say('due-not-opened', { hive, again, by: dayOfPlan(by), other: again || days.length > 0 })
+          : say('due-opened-late', { hive, again, by: dayOfPlan(by), after: dayOfPlan(after) });
       return [{ kind: 'due-not-met', hive, says }];
     });
   });
@@ -74,13 +76,11 @@ export function troublesOf(problem: PlanningProblem, plan: Assignments): readonl
       kind: 'low-odds',
       group,
       slot,
-      says: `${group}, ${slot}: fit in ${Math.round(at.fit * 10)} of 10 forecasts.`,
+      says: say('fit-forecasts', { group, slot, round: Math.round(at.fit * 10) }),
     }));
   const short = problem.groups.flatMap(({ id: group, sessions: wanted }): Trouble[] => {
     const held = sessions.filter((each) => each.group === group).length;
-    return held >= wanted
-      ? []
-      : [{ kind: 'too-few-sessions', group, says: `${group} has ${held} of ${wanted} sessions.` }];
+    return held >= wanted ? [] : [{ kind: 'too-few-sessions', group, says: say('sessions', { group, held, wanted }) }];
   });
   const late = problem.groups.flatMap(({ id: group, lateAfter }) =>
     sessions
@@ -89,7 +89,7 @@ export function troublesOf(problem: PlanningProblem, plan: Assignments): readonl
         kind: 'late',
         group,
         slot,
-        says: `${group} comes on day ${at.day}, later than day ${lateAfter}.`,
+        says: say('comes-day-later-than', { group, day: dayOfPlan(at.day), lateAfter: dayOfPlan(lateAfter) }),
       })),
   );
   const tight = sessions.flatMap(({ group, slot, at, hives: opened }): Trouble[] => {
@@ -98,7 +98,7 @@ export function troublesOf(problem: PlanningProblem, plan: Assignments): readonl
     const left = at.minutes - problem.params.setupMinutes - minutes;
     return left < 0 || left >= SPARE
       ? []
-      : [{ kind: 'no-time-to-spare', group, slot, says: `${group}, ${slot}: ${left} minutes left over.` }];
+      : [{ kind: 'no-time-to-spare', group, slot, says: say('minutes-left-over', { group, slot, left }) }];
   });
   return [...broken, ...unmet, ...odds, ...short, ...late, ...tight];
 }

@@ -1,3 +1,5 @@
+import type { Text } from '../../language';
+import { say } from '../said';
 import { type Checklist, skillOf } from '../../skills';
 import { meanOf } from '../../statistics';
 import { plannedSkill } from '../terms/group-terms';
@@ -16,7 +18,7 @@ export interface HiveChoice {
   readonly due: readonly { readonly daysLeft: number }[];
   /** Skills that are still open in the group, by how many of its trainees. */
   readonly openSkills: readonly {
-    readonly name: string;
+    readonly name: Text;
     readonly trainees: number;
   }[];
   readonly groupSize: number;
@@ -29,42 +31,45 @@ export interface HiveChoice {
  * @param choice the hive, its record and the group's needs
  * @returns up to three short sentences, each with its number
  */
-export function whyThisHive(choice: HiveChoice): readonly string[] {
-  const reasons: { readonly text: string; readonly weight: number }[] = [];
+export function whyThisHive(choice: HiveChoice): readonly Text[] {
+  const reasons: { readonly text: Text; readonly weight: number }[] = [];
   const [first] = [...choice.due].sort((a, b) => a.daysLeft - b.daysLeft);
   if (first) {
     const { daysLeft } = first;
-    const when = daysLeft < 0 ? `${-daysLeft} days late` : daysLeft === 0 ? 'last day today' : `${daysLeft} days left`;
-    const others = choice.due.length > 1 ? `, ${choice.due.length} questions in all` : '';
-    reasons.push({ text: `Due, ${when}${others}`, weight: 3 - Math.max(-1, daysLeft) / 10 });
+    reasons.push({
+      text: say('why-due', { daysLeft, questions: choice.due.length }),
+      weight: 3 - Math.max(-1, daysLeft) / 10,
+    });
   }
   for (const { name, trainees } of choice.openSkills) {
-    const share = trainees === choice.groupSize ? `All ${trainees}` : `${trainees} of ${choice.groupSize}`;
-    reasons.push({ text: `${share} still open: ${name}`, weight: 1 + trainees / choice.groupSize });
+    reasons.push({
+      text: say('why-skill', { trainees, of: choice.groupSize, name }),
+      weight: 1 + trainees / choice.groupSize,
+    });
   }
   const temper = temperReason(choice);
   if (temper) reasons.push(temper);
   reasons.push({
-    text: `Opened ${choice.openedInThirtyDays} times in 30 days, limit ${choice.openingLimit}`,
+    text: say('why-opened', { times: choice.openedInThirtyDays, limit: choice.openingLimit }),
     weight: choice.openedInThirtyDays >= choice.openingLimit ? 2.6 : 0.9,
   });
-  if (choice.heaviestLiftKg === null) reasons.push({ text: 'Nothing to lift', weight: 0.8 });
+  if (choice.heaviestLiftKg === null) reasons.push({ text: say('why-nothing-to-lift'), weight: 0.8 });
   return reasons
     .sort((a, b) => b.weight - a.weight)
     .slice(0, 3)
     .map((reason) => reason.text);
 }
 
-function temperReason(choice: HiveChoice): { readonly text: string; readonly weight: number } | null {
+function temperReason(choice: HiveChoice): { readonly text: Text; readonly weight: number } | null {
   if (choice.moods.length === 0) return null;
   const mood = meanOf(choice.moods);
   const others = choice.otherMoods.filter((each) => each.length > 0).map(meanOf);
   const calmer = others.filter((other) => other < mood).length;
-  const visits = choice.moods.length === 1 ? 'one visit' : `${choice.moods.length} visits`;
-  const figure = `mood ${mood.toFixed(1)} on ${visits}`;
-  if (calmer === 0 && mood < 2.5) return { text: `Calmest of ${others.length + 1}: ${figure}`, weight: 2.2 };
-  if (mood >= 2.5) return { text: `Lively, ${figure}: veils at the gate`, weight: 2.4 };
-  return { text: `Easy, ${figure}`, weight: 1 };
+  const figure = { mood, visits: choice.moods.length };
+  if (calmer === 0 && mood < 2.5)
+    return { text: say('why-calmest', { of: others.length + 1, ...figure }), weight: 2.2 };
+  if (mood >= 2.5) return { text: say('why-lively', figure), weight: 2.4 };
+  return { text: say('why-easy', figure), weight: 1 };
 }
 
 /** What is due, without the reasons that its title goes on to give. */
@@ -85,15 +90,15 @@ export function plannedFor(
   { marginal, skills }: OpeningReason,
   due: string | null,
   checklist: Checklist,
-): readonly string[] {
+): readonly Text[] {
   const { care, skill } = marginal.parts;
   const names = skills.slice(0, 2).map((each) => {
     const planned = plannedSkill(each.skill);
-    return `${skillOf(checklist, planned.skill)?.name ?? planned.skill}${planned.seated ? ', sitting' : ''}`;
+    return { name: skillOf(checklist, planned.skill)?.name ?? planned.skill, seated: planned.seated };
   });
   return [
-    { points: care, text: due === null ? 'Its turn: opened seldom' : `${shortTitle(due)}, in its days` },
-    { points: skill, text: `To practise: ${names.join(', ')}` },
+    { points: care, text: due === null ? say('for-its-turn') : say('for-due', { title: shortTitle(due) }) },
+    { points: skill, text: say('for-practice', { skills: names }) },
   ]
     .filter(({ points }) => points >= WORTH_SAYING)
     .sort((a, b) => b.points - a.points)

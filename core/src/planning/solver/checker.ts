@@ -1,3 +1,5 @@
+import { type Said, type Text, inOne } from '../../language';
+import { dayOfPlan, say } from '../said';
 import { type ObjectiveParts, objectiveParts, totalOf } from './objective';
 import type { Assignments, InspectionPlan, PlanningProblem } from './problem';
 
@@ -36,7 +38,7 @@ export interface Violation {
   readonly hive?: string | undefined;
   readonly supervisor?: string | undefined;
   /** In words, with the figures. */
-  readonly says: string;
+  readonly says: Said;
 }
 
 export interface PlanCheck {
@@ -107,15 +109,17 @@ export function checkPlan(problem: PlanningProblem, plan: Assignments): PlanChec
  * @param plan the plan with the objective it states
  * @returns the check, with a line for each thing that is wrong
  */
-export function faultsOf(problem: PlanningProblem, plan: InspectionPlan): readonly string[] {
+export function faultsOf(problem: PlanningProblem, plan: InspectionPlan): readonly Text[] {
   const check = checkPlan(problem, plan);
   const off = Math.abs(plan.objective - check.objective) > 1e-6 * Math.max(1, Math.abs(check.objective));
   const beaten = plan.bound !== null && check.objective > plan.bound + 1e-6 * Math.max(1, Math.abs(plan.bound));
   return [
-    ...(plan.instance === problem.name ? [] : [`The plan answers "${plan.instance}", not "${problem.name}".`]),
-    ...check.violations.map(({ rule, says }) => `${rule}: ${says}`),
-    ...(off ? [`The plan states ${plan.objective}, it is worth ${check.objective}.`] : []),
-    ...(beaten ? [`The plan is worth ${check.objective}, more than the bound it states, ${plan.bound}.`] : []),
+    ...(plan.instance === problem.name
+      ? []
+      : [say('plan-answers-not', { instance: plan.instance, name: problem.name })]),
+    ...check.violations.map(({ rule, says }) => inOne([rule, says], ': ')),
+    ...(off ? [say('plan-states-worth', { objective: plan.objective, objective2: check.objective })] : []),
+    ...(beaten ? [say('plan-worth-more-than', { objective: check.objective, bound: plan.bound })] : []),
   ];
 }
 
@@ -130,31 +134,53 @@ function sessionRules(problem: PlanningProblem, plan: Assignments): Violation[] 
     const supervisor = supervisors.get(session.supervisor)!;
     const opened = session.hives.map((id) => hives.get(id)!);
     const where = { group: group.id, slot: slot.id };
-    const say = (rule: PlanRule, says: string, more: Partial<Violation> = {}) =>
+    const broken = (rule: PlanRule, says: Said, more: Partial<Violation> = {}) =>
       found.push({ rule, ...where, ...more, says });
 
-    if (!group.slots.includes(slot.id)) say('group-slot', `${group.id} cannot come at ${slot.id}.`);
+    if (!group.slots.includes(slot.id)) broken('group-slot', say('cannot-come', { who: group.id, slot: slot.id }));
     if (!supervisor.slots.includes(slot.id))
-      say('supervisor-slot', `${supervisor.id} cannot come at ${slot.id}.`, { supervisor: supervisor.id });
+      broken('supervisor-slot', say('cannot-come', { who: supervisor.id, slot: slot.id }), {
+        supervisor: supervisor.id,
+      });
     if (opened.length < 1 || opened.length > params.maxHives)
-      say('hive-count', `${group.id} opens ${opened.length} hives at ${slot.id}, 1 to ${params.maxHives} are allowed.`);
+      broken(
+        'hive-count',
+        say('opens-hives-allowed', {
+          group: group.id,
+          openedCount: opened.length,
+          slot: slot.id,
+          maxHives: params.maxHives,
+        }),
+      );
     if (new Set(session.hives).size < opened.length)
-      say('hive-repeated', `${group.id} opens the same hive twice at ${slot.id}.`);
+      broken('hive-repeated', say('opens-same-hive-twice', { group: group.id, slot: slot.id }));
     const minutes = opened.reduce((all, hive) => all + Math.ceil(hive.minutes * group.pace), params.setupMinutes);
     if (minutes > slot.minutes)
-      say('session-minutes', `${group.id} needs ${minutes} minutes at ${slot.id}, which has ${slot.minutes}.`);
+      broken(
+        'session-minutes',
+        say('needs-minutes-which', { group: group.id, minutes, slot: slot.id, minutes2: slot.minutes }),
+      );
     opened.forEach((hive, place) => {
       if (hive.temper > group.maxTemper)
-        say('temper', `${hive.id} has temper ${hive.temper}, ${group.id} may open up to ${group.maxTemper}.`, {
-          hive: hive.id,
-        });
+        broken(
+          'temper',
+          say('temper-may-open-up', {
+            hive: hive.id,
+            temper: hive.temper,
+            group: group.id,
+            maxTemper: group.maxTemper,
+          }),
+          {
+            hive: hive.id,
+          },
+        );
       if (hive.site !== slot.site && hive.site !== undefined && slot.site !== undefined)
-        say('place', `${hive.id} does not stand where ${slot.id} is held.`, { hive: hive.id });
+        broken('place', say('does-not-stand-where', { hive: hive.id, slot: slot.id }), { hive: hive.id });
       if (hive.hygiene !== 'suspect') return;
       if (place < opened.length - 1)
-        say('suspect-last', `${hive.id} is suspect and must be the last that ${group.id} opens.`, { hive: hive.id });
+        broken('suspect-last', say('suspect-must-last-opens', { hive: hive.id, group: group.id }), { hive: hive.id });
       if (!supervisor.senior)
-        say('suspect-senior', `${hive.id} is suspect and ${supervisor.id} is not senior.`, {
+        broken('suspect-senior', say('suspect-not-senior', { hive: hive.id, supervisor: supervisor.id }), {
           hive: hive.id,
           supervisor: supervisor.id,
         });
@@ -175,7 +201,7 @@ function groupRules(problem: PlanningProblem, plan: Assignments): Violation[] {
       found.push({
         rule: 'group-sessions',
         group: group.id,
-        says: `${group.id} has ${own.length} sessions, at most ${group.sessions} are allowed.`,
+        says: say('sessions-most-allowed', { group: group.id, ownCount: own.length, sessions: group.sessions }),
       });
     own.slice(1).forEach((slot, before) => {
       const last = own[before]!;
@@ -184,14 +210,19 @@ function groupRules(problem: PlanningProblem, plan: Assignments): Violation[] {
           rule: 'group-twice',
           group: group.id,
           slot: slot.id,
-          says: `${group.id} has two sessions at ${slot.id}.`,
+          says: say('two-sessions', { group: group.id, slot: slot.id }),
         });
       else if (slot.day - last.day < group.gapDays)
         found.push({
           rule: 'group-gap',
           group: group.id,
           slot: slot.id,
-          says: `${group.id} comes on day ${last.day} and on day ${slot.day}, ${group.gapDays} days apart at least.`,
+          says: say('comes-day-day-days', {
+            group: group.id,
+            day: dayOfPlan(last.day),
+            day2: dayOfPlan(slot.day),
+            gapDays: group.gapDays,
+          }),
         });
     });
     return found;
@@ -211,29 +242,36 @@ function slotRules(problem: PlanningProblem, plan: Assignments): Violation[] {
   for (const slot of problem.slots) {
     const sessions = plan.sessions.filter((session) => session.slot === slot.id);
     const visits = plan.staff.filter((visit) => visit.slot === slot.id).map(({ hive }) => hives.get(hive)!);
-    const say = (rule: PlanRule, says: string, more: Partial<Violation> = {}) =>
+    const broken = (rule: PlanRule, says: Said, more: Partial<Violation> = {}) =>
       found.push({ rule, slot: slot.id, ...more, says });
 
     const overlapping = problem.slots.filter((other) => clash(slot, other)).map(({ id }) => id);
     for (const { id } of problem.supervisors) {
       const taken = sessions.filter((session) => session.supervisor === id).length;
       const elsewhere = plan.sessions.some((each) => each.supervisor === id && overlapping.includes(each.slot));
-      if (taken > 1) say('supervisor-one-group', `${id} takes ${taken} groups at ${slot.id}.`, { supervisor: id });
+      if (taken > 1)
+        broken('supervisor-one-group', say('takes-groups', { id, taken, slot: slot.id }), { supervisor: id });
       else if (taken > 0 && elsewhere)
-        say('supervisor-one-group', `${id} is at two apiaries at once at ${slot.id}.`, { supervisor: id });
+        broken('supervisor-one-group', say('two-apiaries-once', { id, slot: slot.id }), { supervisor: id });
     }
     const people = sessions.reduce((all, session) => all + groups.get(session.group)!.size + 1, 0);
-    if (people > slot.suits) say('suits', `${people} suits are needed at ${slot.id}, there are ${slot.suits}.`);
+    if (people > slot.suits) broken('suits', say('suits-needed-there', { people, slot: slot.id, suits: slot.suits }));
     if (visits.length > slot.staffVisits)
-      say('staff-visits', `Staff open ${visits.length} hives at ${slot.id}, at most ${slot.staffVisits}.`);
+      broken(
+        'staff-visits',
+        say('staff-open-hives-most', { visitsCount: visits.length, slot: slot.id, staffVisits: slot.staffVisits }),
+      );
     const minutes = visits.reduce((all, hive) => all + hive.minutes, 0);
     if (minutes > slot.staffMinutes)
-      say('staff-minutes', `Staff need ${minutes} minutes at ${slot.id}, they have ${slot.staffMinutes}.`);
+      broken(
+        'staff-minutes',
+        say('staff-need-minutes-they', { minutes, slot: slot.id, staffMinutes: slot.staffMinutes }),
+      );
     if (visits.filter((hive) => hive.hygiene === 'suspect').length > 1)
-      say('staff-suspect', `Staff open more than one suspect hive at ${slot.id}.`);
+      broken('staff-suspect', say('staff-open-more-than', { slot: slot.id }));
     for (const hive of visits)
       if (hive.site !== slot.site && hive.site !== undefined && slot.site !== undefined)
-        say('place', `${hive.id} does not stand where ${slot.id} is held.`, { hive: hive.id });
+        broken('place', say('does-not-stand-where', { hive: hive.id, slot: slot.id }), { hive: hive.id });
   }
   return found;
 }
@@ -256,22 +294,35 @@ function hiveRules(problem: PlanningProblem, plan: Assignments): Violation[] {
         found.push({
           rule: 'not-before',
           ...where,
-          says: `${hive.id} is opened on day ${opening.day}, not before day ${hive.noOpenBefore}.`,
+          says: say('opened-day-not-before', {
+            hive: hive.id,
+            day: dayOfPlan(opening.day),
+            noOpenBefore: dayOfPlan(hive.noOpenBefore),
+          }),
         });
       if (hive.lastOpened !== null && opening.day - hive.lastOpened < hive.restDays)
         found.push({
           rule: 'rest',
           ...where,
-          says: `${hive.id} was opened on day ${hive.lastOpened} and rests ${hive.restDays} days.`,
+          says: say('opened-day-rests-days', {
+            hive: hive.id,
+            lastOpened: dayOfPlan(hive.lastOpened),
+            restDays: hive.restDays,
+          }),
         });
       if (before === undefined) return;
       if (own.slice(0, place).some((other) => other.slot === opening.slot))
-        found.push({ rule: 'hive-shared', ...where, says: `${hive.id} is opened twice at ${opening.slot}.` });
+        found.push({ rule: 'hive-shared', ...where, says: say('opened-twice', { hive: hive.id, slot: opening.slot }) });
       else if (opening.day - before.day < hive.restDays)
         found.push({
           rule: 'rest',
           ...where,
-          says: `${hive.id} is opened on day ${before.day} and on day ${opening.day} and rests ${hive.restDays} days.`,
+          says: say('opened-day-day-rests', {
+            hive: hive.id,
+            day: dayOfPlan(before.day),
+            day2: dayOfPlan(opening.day),
+            restDays: hive.restDays,
+          }),
         });
     });
     return found;
@@ -299,7 +350,7 @@ function forbidRules(problem: PlanningProblem, plan: Assignments): Violation[] {
         group,
         slot,
         hive,
-        says: `${[group ?? 'Staff', slot, hive].filter((part) => part !== undefined).join(', ')} was forbidden.`,
+        says: say('was-forbidden', { group: group ?? null, slot, hive: hive ?? null }),
       })),
   );
 }
@@ -308,25 +359,25 @@ function lockRules(problem: PlanningProblem, plan: Assignments): Violation[] {
   return problem.locks.flatMap((lock): Violation[] => {
     if (lock.staff === true) {
       const there = plan.staff.some(({ hive, slot }) => hive === lock.hive && slot === lock.slot);
-      const says = `Staff do not open ${lock.hive} at ${lock.slot}, which is pinned.`;
+      const says = say('staff-do-not-open', { hive: lock.hive, slot: lock.slot });
       return there ? [] : [{ rule: 'lock', slot: lock.slot, hive: lock.hive, says }];
     }
     const where = { rule: 'lock', group: lock.group, slot: lock.slot } as const;
     const session = plan.sessions.find(({ group, slot }) => group === lock.group && slot === lock.slot);
     if (session === undefined)
-      return [{ ...where, says: `${lock.group} has no session at ${lock.slot}, which is pinned.` }];
+      return [{ ...where, says: say('no-session-which-pinned', { group: lock.group, slot: lock.slot }) }];
     const found: Violation[] = (lock.hives ?? [])
       .filter((hive) => !session.hives.includes(hive))
       .map((hive) => ({
         ...where,
         hive,
-        says: `${lock.group} does not open ${hive} at ${lock.slot}, which is pinned.`,
+        says: say('does-not-open-which', { group: lock.group, hive, slot: lock.slot }),
       }));
     if (lock.supervisor !== undefined && session.supervisor !== lock.supervisor)
       found.push({
         ...where,
         supervisor: lock.supervisor,
-        says: `${lock.supervisor} is not with ${lock.group} at ${lock.slot}, which is pinned.`,
+        says: say('not-which-pinned', { supervisor: lock.supervisor, group: lock.group, slot: lock.slot }),
       });
     return found;
   });

@@ -1,3 +1,4 @@
+import { say } from '../said';
 import { HARDLY } from '../../weather';
 import { checkPlan, type Violation } from './checker';
 import { withItem } from '../explanation/explanation';
@@ -54,7 +55,7 @@ function rulesAgainst(problem: PlanningProblem, locks: readonly PlanLock[]): rea
   const rules = broken(plan);
   const named = locks.filter((lock) => lock.staff !== true && lock.supervisor !== undefined);
   if (rules.length > 0 || named.length < 2) return rules;
-  const says = 'Two pins name different supervisors for the same session.';
+  const says = say('two-pins-name-different');
   return [{ rule: 'lock', says }];
 }
 

@@ -1,3 +1,5 @@
+import type { Text } from '../../language';
+import { say } from '../said';
 import type { PhaseSpan } from '../../season';
 import { type Checklist, isOpen, type Skill, type Standings } from '../../skills';
 import type { CivilDate } from '../../units';
@@ -152,11 +154,11 @@ export function cannotLift(
   trainees: readonly TraineeTerms[],
   heaviestKg: number | null,
   lift: { readonly one: number; readonly two: number },
-): string | null {
+): Text | null {
   if (heaviestKg === null || heaviestKg > lift.two) return null; // Heavier than two may lift is taken apart by frames.
   const two = heaviestKg > lift.one;
   const each = two ? heaviestKg / 2 : heaviestKg;
   const able = trainees.filter(({ liftKg, seated }) => !seated && each <= (liftKg ?? lift.one)).length + 1;
   const needed = two ? 2 : 1;
-  return able >= needed ? null : `${Math.round(heaviestKg)} kg to lift, ${able} can`;
+  return able >= needed ? null : say('kg-lift-can', { round: Math.round(heaviestKg), able });
 }

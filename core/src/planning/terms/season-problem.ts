@@ -1,3 +1,4 @@
+import { say } from '../said';
 import type { Text } from '../../language';
 import type { PhaseSpan } from '../../season';
 import type { Checklist, Standings } from '../../skills';
@@ -98,7 +99,7 @@ export interface SeasonProblem {
   /** What the season forbids beyond the planner's own rules: rests within the plan, lifting. */
   readonly forbids: readonly SeasonForbid[];
   /** Why a group or supervisor cannot come, by `id slot`. */
-  readonly away: ReadonlyMap<string, string>;
+  readonly away: ReadonlyMap<string, Text>;
 }
 
 /**
@@ -110,7 +111,7 @@ export interface SeasonProblem {
 export function seasonProblem(facts: SeasonFacts): SeasonProblem {
   const { practice, today } = facts;
   const slots = facts.slots.map((slot) => ({ ...slot, day: daysBetween(today, slot.date) }));
-  const away = new Map<string, string>();
+  const away = new Map<string, Text>();
   const comes = (id: string, times: Times) =>
     slots.flatMap((slot) => {
       const why = cannotCome(times, slot);
@@ -143,8 +144,8 @@ export function seasonProblem(facts: SeasonFacts): SeasonProblem {
   for (const { group, hive } of facts.begun ?? []) {
     const gap = facts.groups.find(({ id }) => id === group)?.gapDays ?? 0;
     for (const slot of slots) {
-      if (slot.day < Math.max(1, gap)) forbids.push({ group, slot: slot.id, why: 'The group has a session today.' });
-      if (slot.day === 0) forbids.push({ hive, slot: slot.id, why: 'It is opened today, as people were told.' });
+      if (slot.day < Math.max(1, gap)) forbids.push({ group, slot: slot.id, why: say('group-session-today') });
+      if (slot.day === 0) forbids.push({ hive, slot: slot.id, why: say('opened-today-people-were') });
     }
   }
   const problem: PlanningProblem = {

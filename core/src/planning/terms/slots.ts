@@ -1,3 +1,5 @@
+import type { Text } from '../../language';
+import { say } from '../said';
 import { quantile } from '../../statistics';
 import { type CivilDate, daysBetween } from '../../units';
 import { DEPTHS, depthSteps, type Depth, MINUTE, type Outlook, weatherAt } from '../../weather';
@@ -114,12 +116,12 @@ export interface DayHours {
  * @param hours date, start and length
  * @returns the reason, or null if the person or group can come for the whole of it
  */
-export function cannotCome({ weekly, away }: Times, { date, start, minutes }: DayHours): string | null {
+export function cannotCome({ weekly, away }: Times, { date, start, minutes }: DayHours): Text | null {
   const off = away.find(({ from, to }) => date >= from && date <= to);
   if (off !== undefined) return off.why;
   // 1 January 2024 was a Monday.
   const weekday = (((daysBetween('2024-01-01', date) % 7) + 7) % 7) + 1;
   const day = weekly.filter((each) => each.weekday === weekday);
-  if (day.length === 0) return 'not on this weekday';
-  return day.some((each) => each.from <= start && start + minutes <= each.to) ? null : 'not at these hours';
+  if (day.length === 0) return say('not-weekday');
+  return day.some((each) => each.from <= start && start + minutes <= each.to) ? null : say('not-these-hours');
 }

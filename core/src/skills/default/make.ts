@@ -1,3 +1,4 @@
+import { named } from '../../language';
 import type { SkillLevel } from '../../inspection';
 import { type Phase, PHASES } from '../../season';
 import type { EvidenceRule, Skill, SkillPhase } from '../skill';
@@ -26,23 +27,34 @@ export const usualRule = (times: number, level: SkillLevel, more: Partial<Eviden
   ...more,
 });
 
-type Told = Pick<Skill, 'id' | 'name' | 'shownBy' | 'faults' | 'rule'> &
-  Partial<Omit<Skill, 'id' | 'name' | 'shownBy' | 'faults' | 'rule' | 'phase'>>;
+type Told = Pick<Skill, 'id' | 'rule'> &
+  Partial<Pick<Skill, 'needs' | 'season' | 'colony' | 'role' | 'risk' | 'gate'>> & {
+    /** How many faults are usual. */
+    readonly faults: number;
+    readonly indoors?: boolean;
+    readonly gear?: readonly string[];
+    /** Levels that sound otherwise than they do for every skill. */
+    readonly sounds?: readonly SkillLevel[];
+  };
 
-/** A skill, what is not said left at what most skills have. */
+/** A skill of the usual checklist, what is not said left at what most skills have. Its words are those of its id. */
 export const skillIn =
   (phase: SkillPhase) =>
-  (told: Told): Skill => ({
+  ({ id, faults, indoors = false, gear = [], sounds = [], ...told }: Told): Skill => ({
+    id,
     phase,
+    name: named('skillName', id),
+    shownBy: named('skillShownBy', id),
+    faults: Array.from({ length: faults }, (_, index) => named('skillFault', `${id}-${index + 1}`)),
     needs: [],
     season: null,
     colony: [],
-    gear: [],
+    gear: gear.map((each) => named('skillGear', each)),
     role: 'everybody',
     risk: null,
     gate: false,
-    indoors: null,
-    levels: {},
+    indoors: indoors ? named('skillIndoors', id) : null,
+    levels: Object.fromEntries(sounds.map((level) => [level, named('skillSounds', `${id}-${level}`)])),
     from: [],
     ...told,
   });

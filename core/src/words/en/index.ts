@@ -1,10 +1,13 @@
 import { type InWords, type Language, inWords, wayOf } from '../../language';
 import { biologyNames, biologySentences } from './biology';
 import { careNames, careSentences } from './care';
-import { equipmentNames } from './equipment';
+import { equipmentNames, equipmentSentences } from './equipment';
+import { checklistNames } from './checklist';
+import { topicNames } from './topics';
+import { yearNames } from './year';
 import { hiveTables } from './hive-tables';
 import { inspectionNames, inspectionSentences } from './inspection';
-import { planningNames } from './planning';
+import { planningNames, planningSentences } from './planning';
 import { practiceNames, practiceSentences } from './practice';
 import { seasonNames, seasonSentences } from './season';
 import { skillsNames, skillsSentences } from './skills';
@@ -16,6 +19,9 @@ const names = {
   ...equipmentNames,
   ...inspectionNames,
   ...hiveTables,
+  ...checklistNames,
+  ...yearNames,
+  ...topicNames,
   ...seasonNames,
   ...weatherNames,
   ...careNames,
@@ -32,7 +38,9 @@ export const english = {
   sentences: {
     biology: biologySentences,
     care: careSentences,
+    equipment: equipmentSentences,
     inspection: inspectionSentences,
+    planning: planningSentences,
     practice: practiceSentences,
     season: seasonSentences,
     skills: skillsSentences,

@@ -68,7 +68,7 @@ const STAND_INS = new Set([
 /** A plant of the general list, as it starts out at a site. */
 export const listedPlant = (plant: (typeof PLANTS)[number], turn: string): SitePlant => ({
   id: plant.id,
-  name: plant.name,
+  name: inEnglish(named('plant', plant.id)),
   nectar: plant.nectar,
   pollen: plant.pollen,
   model: modelOf(plant, turn),

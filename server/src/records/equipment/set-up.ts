@@ -5,7 +5,7 @@ import type { HiveRow } from './store';
 export function setUpOf(hive: HiveRow): Readonly<Record<string, string>> {
   const frames = nestBoxes(hive.stack).reduce((sum, box) => sum + box.frames, 0);
   return {
-    type: HIVE_TYPES[hive.type].name,
+    type: named('hiveType', hive.type),
     'brood boxes': `${nestBoxes(hive.stack).length}`,
     'frames of the nest': `${frames}`,
     'super left on': supers(hive.stack).length > 0 ? 'yes' : 'no',

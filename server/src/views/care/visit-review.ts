@@ -61,7 +61,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
       ? [spoken(now.record.closed.reason), now.record.closed.note].filter(Boolean).join(': ')
       : null,
     missing: seenThen.evidence.filter(({ state }) => state === 'missing').map(({ id: evidence }) => evidence),
-    frameKind: FRAMES[frameOf(now.box)].name,
+    frameKind: named('frameKind', frameOf(now.box)),
     last: last ? { visit: last.visit.id, at: iso(last.visit.started_at), frames: lastFrames ?? [] } : null,
     frames: now.frames,
     changes: now.frames.map((frame, index) => frameChange(lastFrames?.[index] ?? { low: null, high: null }, frame)),
@@ -201,6 +201,6 @@ function storesWhereFrom(now: ColonyRead): Review['storesWhereFrom'] {
       line('nectar', now.nest.nectarFrames, NECTAR_KG_PER_DM2),
       [`${now.nest.sidesRead} sides read`, `half an eighth a side`],
     ],
-    source: `${FRAMES[frameOf(now.box)].name}: ${roundTo(area, 1)} dm² both sides. Honey 0.17 kg a dm² side, nectar six tenths of it: common practice.`,
+    source: `${named('frameKind', frameOf(now.box))}: ${roundTo(area, 1)} dm² both sides. Honey 0.17 kg a dm² side, nectar six tenths of it: common practice.`,
   };
 }

@@ -76,7 +76,7 @@ export async function groupSheet(
     group: { id: group.trainee_group, name: group.group_name },
     size: trainees.length,
     supervisor: { id: group.supervisor, name: group.supervisor_name },
-    hive: { id: hive.id, number: hive.number, stand: hive.stand, type: HIVE_TYPES[hive.type].name },
+    hive: { id: hive.id, number: hive.number, stand: hive.stand, type: named('hiveType', hive.type) },
     startsAt: iso(group.starts_at),
     why: [...(group.reasons?.lines ?? []), ...whyThisHive(choice)].slice(0, MOST_REASONS),
     lastTime: last ? lastTime(last, facts) : null,

@@ -40,6 +40,7 @@ export async function forage(
     })),
     list: PLANTS.filter((plant) => !ids.has(plant.id)).map((plant) => ({
       ...listedPlant(plant, season.turn),
+      name: named('plant', plant.id),
       latin: plant.latin,
     })),
     mayEdit: actor.role !== 'trainee',

@@ -38,7 +38,7 @@ export async function happenings(
     pollenSeen(db, actor.school, site.id),
     scalesOf(context, site, season.begin, today),
   ]);
-  const plantName = new Map([...PLANTS, ...season.plants].map((plant) => [plant.id, plant.name]));
+  const plantName = new Map(season.plants.map(({ id, name }) => [id, name]));
   const settled = pollen.map((row) => ({ colour: row.colour as PollenColour, date: row.date, plant: row.plant }));
   return {
     ...siteNames(found),
@@ -46,13 +46,13 @@ export async function happenings(
     events: events.map(({ id, kind, plant, date, by_name, tasks }) => ({
       id,
       kind,
-      plant: plant === null ? null : (plantName.get(plant) ?? plant),
+      plant: plant === null ? null : (plantName.get(plant) ?? named('plant', plant)),
       date,
       by: by_name,
       tasks,
     })),
     triggers: practice.triggers,
-    meanings: SEASON_EVENTS.map((kind) => ({ kind, means: EVENT_MEANING[kind] })),
+    meanings: SEASON_EVENTS.map((kind) => ({ kind, means: named('eventMeaning', kind) })),
     plants: season.plants.map(({ id, name }) => ({ id, name })),
     flow: await flowNow(context, season, gainsOf(scales)),
     pollen: {

@@ -146,7 +146,7 @@ export class PartCard {
   ]);
   protected readonly words = computed<Readonly<Record<string, string>>>(() => ({
     ...NAMES,
-    ...Object.fromEntries(HIVE_TYPES[this.type()].boxes.map((id) => [id, BOXES[id].name])),
+    ...Object.fromEntries(HIVE_TYPES[this.type()].boxes.map((id) => [id, named('box', id)])),
   }));
   protected readonly boxKind = computed<BoxKindId | null>(
     () => HIVE_TYPES[this.type()].boxes.find((id) => id === this.kind()) ?? null,
