@@ -1,4 +1,5 @@
 import { checklistCsv, passportFile, readChecklistCsv } from '@brave-comb/core/exchange';
+import { inEnglish } from '@brave-comb/core/words';
 import { DEFAULT_CHECKLIST } from '@brave-comb/core/skills';
 import { Ajv2020 } from 'ajv/dist/2020';
 import { readFileSync } from 'node:fs';
@@ -48,7 +49,7 @@ describe('files that schools give each other', () => {
 
   it('so is a checklist, also one that went through a spreadsheet', () => {
     const valid = read('checklist.schema.json');
-    const { skills } = DEFAULT_CHECKLIST;
+    const { skills } = inEnglish(DEFAULT_CHECKLIST);
     expect(valid({ skills })).toBe(true);
     expect(valid({ skills: readChecklistCsv(checklistCsv(skills)).skills })).toBe(true);
     expect(valid({ skills: [{ ...skills[0], rule: undefined }] })).toBe(false);

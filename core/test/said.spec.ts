@@ -1,7 +1,10 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { type Language, inOne, listed, sameText, saying, wayOf } from '../src/language';
+import { type Language, inOne, isSaid, listed, sameText, saying, wayOf } from '../src/language';
+import { TOPICS } from '../src/practice';
+import { DEFAULT_TRIGGERS, PLANTS } from '../src/season';
+import { DEFAULT_CHECKLIST } from '../src/skills';
 import { english } from '../src/words';
 
 const SRC = join(import.meta.dirname, '../src');
@@ -18,6 +21,43 @@ describe('sentences', () => {
     const source = sourceOf(room);
     const idle = Object.keys(sentences[room]!).filter((code) => !source.includes(`say('${code}'`));
     expect(idle).toEqual([]);
+  });
+
+  it('name things of sets that there are', () => {
+    const said = ['core/src', 'server/src'].flatMap((folder) => {
+      const from = join(import.meta.dirname, '../..', folder);
+      return readdirSync(from, { recursive: true, encoding: 'utf8' })
+        .filter((file) => file.endsWith('.ts'))
+        .flatMap((file) => [...readFileSync(join(from, file), 'utf8').matchAll(/(?:named|\.name)\('(\w+)', /g)]);
+    });
+    expect(said.length).toBeGreaterThan(50);
+    expect([...new Set(said.map(([, set]) => set!))].filter((set) => !(set in english.names))).toEqual([]);
+  });
+
+  it.each([
+    ['the usual checklist', DEFAULT_CHECKLIST],
+    ['triggers', DEFAULT_TRIGGERS],
+    ['drills', TOPICS],
+  ])('of %s have words for every id, and none to spare', (_what, list) => {
+    const asked: [string, string][] = [];
+    JSON.stringify(list, (_key, value: unknown) => {
+      if (isSaid(value) && value.say.startsWith('name/'))
+        asked.push([value.say.slice(5), (value.of as { id: string }).id]);
+      return value;
+    });
+    const { names }: Language = english;
+    expect(asked.filter(([set, id]) => !names[set]?.[id])).toEqual([]);
+    for (const set of new Set(asked.map(([each]) => each)))
+      expect(
+        asked
+          .filter(([each]) => each === set)
+          .map(([, id]) => id)
+          .toSorted(),
+      ).toEqual(expect.arrayContaining(set === 'skillGear' ? [] : Object.keys(names[set]!).toSorted()));
+  });
+
+  it('have a name for every plant of the list', () => {
+    expect(PLANTS.map(({ id }) => id).toSorted()).toEqual(Object.keys(english.names.plant).toSorted());
   });
 
   const say = saying<{ bare: null; days: { days: number } }>('test');

@@ -1,6 +1,8 @@
+import { languageFor } from '@brave-comb/core/words';
 import type { ErrorRequestHandler } from 'express';
 import { type Logger, pino } from 'pino';
 import { Refusal } from './problem';
+import { inLanguage } from './words';
 
 /** MariaDB's numbers for what can go wrong outside the application; `code` names lie for some of them. */
 const DISK_FULL = new Set([1021, 1026, 1114, 3, 28, 1030]);
@@ -151,15 +153,16 @@ export const openLog = (level: string): Logger =>
 
 /** Answers every refusal in the contract's form. */
 export function answerFaults(log: Logger): ErrorRequestHandler {
-  return (error, _request, response, next) => {
+  return (error, request, response, next) => {
     if (response.headersSent) {
       next(error);
       return;
     }
     const refusal = refusalOf(error);
     if (refusal.status >= 500) log.error({ err: error as unknown }, refusal.problem);
-    const { status, problem, message, details, retryAfter } = refusal;
+    const { status, problem, says, details, retryAfter } = refusal;
     if (retryAfter !== undefined) response.set('Retry-After', `${retryAfter}`);
-    response.status(status).json({ problem, message, ...(details ? { details } : {}) });
+    const told = { problem, message: says, ...(details ? { details } : {}) };
+    response.status(status).json(inLanguage(told, languageFor(request.acceptsLanguages())));
   };
 }

@@ -1,3 +1,4 @@
+import type { Sayable, Text } from '@brave-comb/core/language';
 import type { Problem, ProblemId } from '@brave-comb/contract';
 
 /** A refusal that says what to do, with its HTTP status. */
@@ -5,12 +6,13 @@ export class Refusal extends Error {
   constructor(
     readonly status: number,
     readonly problem: ProblemId,
-    message: string,
-    readonly details?: Problem['details'],
+    /** What is wrong, and what to do. */
+    readonly says: Text,
+    readonly details?: Sayable<Problem>['details'],
     /** When it makes sense to ask again, s. */
     readonly retryAfter?: number,
   ) {
-    super(message);
+    super(typeof says === 'string' ? says : says.say);
     this.name = 'Refusal';
   }
 }

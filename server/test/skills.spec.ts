@@ -1,3 +1,4 @@
+import { inEnglish } from '../src/words';
 import { type Output, endpoints } from '@brave-comb/contract';
 import { passportFile } from '@brave-comb/core/exchange';
 import type { SkillLevel } from '@brave-comb/core/inspection';
@@ -347,7 +348,7 @@ describe('a checklist that waits for the next course', () => {
   /** The matrix as the lead reads it on another day. */
   const on = async (instant: string) => {
     const actor = await actorOf('morag');
-    return traineeMatrix({ ...school.context, clock: fixedClock(instant) }, actor);
+    return inEnglish(await traineeMatrix({ ...school.context, clock: fixedClock(instant) }, actor)) as Matrix;
   };
   const actorOf = async (name: string): Promise<Actor> => {
     const agent = await school.signIn(name);

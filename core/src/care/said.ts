@@ -389,7 +389,7 @@ export interface CareSentences {
   'new-super-harvest-may-go': { superOnFrom: CivilDate; today: CivilDate };
   'enter-withdrawal-label-day-can': { medicines: readonly string[] };
   'super-once-feeder-off': { fedUntil: CivilDate; today: CivilDate };
-  'harvest-waiting-frees-these-boxes': { boxes: readonly { readonly name: string; readonly why: Text }[] };
+  'harvest-waiting-frees-these-boxes': { boxes: readonly { readonly name: Text; readonly why: Text }[] };
   'stood-during': { medicine: Text; from: CivilDate; today: CivilDate };
   'put-inside-withdrawal': { since: CivilDate; today: CivilDate; medicine: Text; freeFrom: CivilDate | null };
   'while-carried-down': { what: string; from: CivilDate; today: CivilDate };

@@ -124,7 +124,7 @@ function courseOf(course: Open, today: CivilDate): Course {
 
 /** Since when a honey box stands on a hive; `null` when nobody noted it. */
 export interface StandingSuper {
-  readonly name: string;
+  readonly name: Text;
   readonly since: CivilDate | null;
 }
 
@@ -134,11 +134,11 @@ export interface HoneyLock {
   /** Day until which they carry a feed into the combs, a super's as well; `null` when they are not fed. */
   readonly fedUntil: CivilDate | null;
   /** Honey boxes that stand on the hive. */
-  readonly standing: readonly string[];
+  readonly standing: readonly Text[];
   /** Medicines of which nobody entered the withdrawal: no day can be given. */
   readonly unknown: readonly string[];
   /** Boxes on the hive whose honey is not for people, each with the reason. */
-  readonly locked: readonly { readonly name: string; readonly why: Text }[];
+  readonly locked: readonly { readonly name: Text; readonly why: Text }[];
   readonly says: Text | null;
 }
 

@@ -1,8 +1,7 @@
-import type { InWords } from '../language';
 import Papa from 'papaparse';
 import { ROLES, SKILL_LEVELS, type SkillLevel } from '../inspection';
 import { PHASES } from '../season';
-import { COLONY_THINGS, type HoldingTerm, type Skill, SKILL_PHASES, SKILL_RISKS } from '../skills';
+import { COLONY_THINGS, type HoldingTerm, type WordedSkill, SKILL_PHASES, SKILL_RISKS } from '../skills';
 import { spoken } from '../units';
 import type { BadLine } from './weather-csv';
 
@@ -55,7 +54,7 @@ type Row = Readonly<Record<Column, string>>;
  * @param skills skills in their order, in words
  * @returns text with a head; what is a list in a cell is parted by `|`, a bar within a part is written `\\|`
  */
-export function checklistCsv(skills: readonly InWords<Skill>[]): string {
+export function checklistCsv(skills: readonly WordedSkill[]): string {
   const rows = skills.map((skill): Row => {
     const { rule, levels } = skill;
     const sounds = Object.fromEntries(SKILL_LEVELS.map((level) => [soundsLike(level), levels[level] ?? '']));
@@ -98,7 +97,7 @@ export function checklistCsv(skills: readonly InWords<Skill>[]): string {
  * @example readChecklistCsv('id,name,phase\nfinds-eggs,finds eggs,read').skills[0].rule.times // 1
  */
 export function readChecklistCsv(text: string): {
-  readonly skills: readonly Skill[];
+  readonly skills: readonly WordedSkill[];
   readonly bad: readonly BadLine[];
 } {
   const { data, meta } = Papa.parse<Partial<Record<string, string>>>(text.replace(/^\uFEFF/, ''), {
@@ -113,7 +112,7 @@ export function readChecklistCsv(text: string): {
     .map((row, index) => ({ row, line: index + 2 }))
     .filter(({ row }) => Object.values(row).some((cell) => typeof cell === 'string' && cell.trim() !== ''));
   if (rows.length === 0) throw new RangeError('The file holds no skills: a head and one line a skill are needed.');
-  const skills: Skill[] = [];
+  const skills: WordedSkill[] = [];
   const bad: BadLine[] = [];
   for (const { row, line } of rows) {
     try {
@@ -127,7 +126,7 @@ export function readChecklistCsv(text: string): {
 
 type Cell = (column: Column) => string;
 
-function readSkill(cell: Cell): Skill {
+function readSkill(cell: Cell): WordedSkill {
   const id = cell('id').toLowerCase();
   if (!/^[a-z0-9-]{1,60}$/.test(id))
     throw new RangeError(`“${cell('id')}” is no id: small letters, figures and hyphens, such as finds-eggs.`);

@@ -28,3 +28,4 @@ export * from './terms/group-terms';
 export * from './terms/indoors';
 export * from './terms/season-problem';
 export * from './terms/slots';
+export { dayOfPlan } from './said';

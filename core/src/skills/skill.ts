@@ -1,4 +1,4 @@
-import { type Text, named } from '../language';
+import { type InWords, type Text, named } from '../language';
 import type { Role, SkillLevel } from '../inspection';
 import type { Phase } from '../season';
 
@@ -85,6 +85,9 @@ export interface Skill {
   readonly from: readonly string[];
 }
 
+/** A skill whose words are in a language: as it is shown, changed and kept. */
+export type WordedSkill = InWords<Skill>;
+
 /** What a school asks for: one version of its list. */
 export interface Checklist {
   readonly version: number;
@@ -109,8 +112,10 @@ export const levelSays = (skill: Pick<Skill, 'levels'>, level: SkillLevel): Text
  * @returns the skill, or `null` when the list has none of that id
  * @example skillOf(DEFAULT_CHECKLIST, 'finds-eggs')?.phase // 'read'
  */
-export const skillOf = (checklist: Pick<Checklist, 'skills'>, id: string): Skill | null =>
-  checklist.skills.find((each) => each.id === id) ?? null;
+export const skillOf = <Each extends { readonly id: string }>(
+  checklist: { readonly skills: readonly Each[] },
+  id: string,
+): Each | null => checklist.skills.find((each) => each.id === id) ?? null;
 
 /**
  * How the skills of a checklist are practised without bees.

@@ -1,5 +1,18 @@
+import type { FrameKindId, LiftAdvice } from '@brave-comb/core/equipment';
+import type { GuardId, Letter, Reaction, Role, SkillLevel, StopReason } from '@brave-comb/core/inspection';
 import { type Text, saying } from '@brave-comb/core/language';
 import type { CivilDate } from '@brave-comb/core/units';
+import type { Depth, Hindrance } from '@brave-comb/core/weather';
+
+interface Line {
+  readonly lead: Text;
+  readonly text: Text;
+}
+interface StepUp {
+  readonly name: string;
+  readonly skill: Text;
+  readonly level: SkillLevel;
+}
 
 /** What the server itself says, with the facts of each sentence. */
 export interface ServerSentences {
@@ -8,6 +21,101 @@ export interface ServerSentences {
   'better-left': { why: Text; to: CivilDate; date: CivilDate };
   asked: { title: Text; question: Text };
   'disease-suspected': { sick: Text };
+  'super-of': { date: CivilDate; today: CivilDate };
+  sting: { who: string | null; hive: string; count: number; reaction: Reaction | null };
+  incident: { what: string; hive: string; text: string };
+  'shut-late': { hive: string; minutes: number };
+  'closed-parts-off': { hive: string; parts: readonly string[] };
+  overruled: { hive: string; guard: GuardId; reason: string };
+  hive: { hive: string };
+  'at-hive': { hive: string };
+  'two-readings': { side: Text };
+  'side-doubtful': { side: Text };
+  'visit-not-closed': null;
+  'first-next-time': { run: Text };
+  'nobody-showed': { skill: Text; open: number; of: number };
+  'no-own-reading': { names: readonly string[] };
+  'group-at-hive': { group: string; hive: string; supervisor: string; says: Text };
+  'step-up': { up: readonly StepUp[] };
+  'read-within-eighth': { near: readonly string[] };
+  'not-yet-done': { lines: readonly Line[] };
+  'nothing-went-wrong': null;
+  'went-wrong': { texts: readonly Text[] };
+  'comes-next': { texts: readonly Text[] };
+  'first-next-time-asked': null;
+  sides: { count: number };
+  'roles-swapped': { count: number };
+  stopped: { reason: StopReason };
+  'open-since': { time: string };
+  'levels-went-up': { count: number };
+  judged: { count: number };
+  'records-whole': { hives: readonly string[] };
+  'not-closed': { hives: readonly string[] };
+  'close-visit-first': null;
+  'two-readings-at': { side: Text; hive: string };
+  'no-two-readings': null;
+  'and-more': { count: number };
+  'settle-reading': null;
+  'nothing-wrong': null;
+  'all-wrong': { texts: readonly Text[] };
+  'whole-hive': null;
+  'voice-note': null;
+  'frames-times': { frames: number; letter: Letter; kg: number };
+  'so-many-kg': { kg: number };
+  'sides-read': { count: number };
+  'half-an-eighth': null;
+  'area-source': { frame: FrameKindId; dm2: number };
+  'not-known': null;
+  'mating-flight': { from: number; to: number };
+  'opened-last': { sick: Text };
+  'experienced-hands': { temper: number };
+  'weighs-about': { part: string; kg: number; lift: LiftAdvice };
+  'opened-much': { over: readonly ('openings' | 'minutes' | 'stings')[] };
+  'judge-by-thermometer': null;
+  'late-in-the-year': null;
+  'at-hour': { why: Hindrance | null; time: string };
+  'sting-reaction-reported': null;
+  'to-a-doctor': { count: number };
+  'ask-stung-now': { count: number };
+  'stung-watched': { count: number };
+  'bees-ask-closed': null;
+  'open-too-long': { minutes: number; allowed: number };
+  'bees-agitated': null;
+  'two-readings-of': { sides: readonly Text[] };
+  incidents: { count: number };
+  'doubtful-frames': { frames: readonly number[] };
+  'parts-off': { parts: readonly string[] };
+  'questions-for-you': { count: number };
+  'walk-them-away-from': null;
+  'hard-breathe-swollen-face': null;
+  'adrenaline-pen-if-they': null;
+  'one-goes-gate-meet': null;
+  'say-place-read-out': null;
+  'lift-straight': { part: string; kg: number; lift: LiftAdvice };
+  'hive-lively': { hive: string };
+  'veils-at-gate': null;
+  walk: null;
+  'behind-stand': { stands: readonly string[] };
+  'stung-or-unwell': null;
+  'say-so': null;
+  limits: { kg: number | null; seated: boolean };
+  'part-to-lift': { part: string; kg: number; lift: LiftAdvice };
+  turn: { from: number; to: number; role: Role };
+  'pin-cannot-come': { group: Text; slot: Text; why: Text };
+  'pin-cannot-be-kept': { rules: readonly Text[] };
+  'plan-cannot-be-held': { rules: readonly Text[] };
+  'poll-suggested': { skill: Text };
+  'debrief-sent-back': { day: Text; hive: Text };
+  'rule-not-met': { skill: Text; standing: Text };
+  'skills-open': { count: number; first: readonly Text[] };
+  'stay-shut': { when: string; why: Hindrance | null };
+  'fit-for': {
+    when: string;
+    depth: Depth;
+    why: Hindrance | null;
+    turns: { readonly why: Hindrance; readonly at: string } | null;
+    broodMinutes: number;
+  };
 }
 
 export const say = saying<ServerSentences>('server');

@@ -20,6 +20,7 @@ import type { StrayCause, StrayContent, StrayPlace } from '../side/stray-comb';
 
 export const SMOKE_PLACES = ['entrance', 'under-the-lid', 'between-boxes', 'over-the-frames'] as const;
 export const STOP_REASONS = ['question-answered', 'time', 'weather', 'temper', 'people', 'finding', 'other'] as const;
+export type StopReason = (typeof STOP_REASONS)[number];
 export const INCIDENTS = [
   'sting-reaction',
   'smoke-or-burn',

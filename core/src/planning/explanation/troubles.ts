@@ -1,4 +1,4 @@
-import type { Said } from '../../language';
+import type { Text } from '../../language';
 import { dayOfPlan, say } from '../said';
 import { turnsWithin } from '../solver/objective';
 import { checkPlan, type PlanRule } from '../solver/checker';
@@ -21,7 +21,7 @@ export interface Trouble {
   readonly slot?: string | undefined;
   readonly hive?: string | undefined;
   /** In words, with the figures. */
-  readonly says: Said;
+  readonly says: Text;
 }
 
 /** Odds of fit weather under which a session needs another plan for the day. Common practice. */

@@ -38,7 +38,7 @@ export interface Violation {
   readonly hive?: string | undefined;
   readonly supervisor?: string | undefined;
   /** In words, with the figures. */
-  readonly says: Said;
+  readonly says: Text;
 }
 
 export interface PlanCheck {

@@ -1,3 +1,4 @@
+import { type Text, sameText } from '../../language';
 import { practiceCovered, worthOfPractice } from '../solver/objective';
 import { CURVE } from '../solver/curve';
 import type { PlanGroup } from '../solver/problem';
@@ -5,11 +6,11 @@ import type { PlanGroup } from '../solver/problem';
 /** Something of the checklist that can be practised without opening a hive. */
 export interface IndoorWork {
   readonly skill: string;
-  readonly how: string;
+  readonly how: Text;
 }
 
 /** How skills are practised without bees, by skill. None of it replaces a demonstration at a hive. */
-export type IndoorWays = Readonly<Record<string, string>>;
+export type IndoorWays = Readonly<Record<string, Text>>;
 
 /**
  * What a group practises indoors, by what is most open.
@@ -28,7 +29,7 @@ export function indoorWork(needs: PlanGroup['needs'], ways: IndoorWays, most = 4
     .map(([skill, how]) => ({ skill, how, open: open(skill) }))
     .filter((each) => each.open > 0)
     .sort((a, b) => b.open - a.open)
-    .filter((each, at, all) => all.findIndex(({ how }) => how === each.how) === at)
+    .filter((each, at, all) => all.findIndex(({ how }) => sameText(how, each.how)) === at)
     .slice(0, most)
     .map(({ skill, how }) => ({ skill, how }));
 }

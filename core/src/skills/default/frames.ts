@@ -17,7 +17,7 @@ export const AT_THE_FRAMES: readonly Skill[] = [
     faults: 1,
     needs: ['outermost-first'],
     role: 'frames',
-    indoors: true,
+    indoors: 'outermost-first',
     rule: usualRule(2, 'alone', { indoors: 1, months: 24 }),
   }),
   handle({

@@ -10,4 +10,4 @@ export const DEFAULT_CHECKLIST: Checklist = {
   skills: [...BEFORE_THE_FRAMES, ...AT_THE_FRAMES, ...AFTER_THE_FRAMES, ...CARE_AND_SAFETY],
 };
 
-export { skillIn, usualRule } from './make';
+export { ownSkill, usualRule } from './make';

@@ -1,7 +1,7 @@
 import { named } from '../../language';
 import type { SkillLevel } from '../../inspection';
 import { type Phase, PHASES } from '../../season';
-import type { EvidenceRule, Skill, SkillPhase } from '../skill';
+import type { EvidenceRule, Skill, SkillPhase, WordedSkill } from '../skill';
 
 /** The year from one phase to another, both with it. */
 const between = (first: Phase, last: Phase): readonly Phase[] =>
@@ -31,30 +31,52 @@ type Told = Pick<Skill, 'id' | 'rule'> &
   Partial<Pick<Skill, 'needs' | 'season' | 'colony' | 'role' | 'risk' | 'gate'>> & {
     /** How many faults are usual. */
     readonly faults: number;
-    readonly indoors?: boolean;
+    /** Whether it can be practised without bees; or as which other skill it is. */
+    readonly indoors?: true | string;
     readonly gear?: readonly string[];
     /** Levels that sound otherwise than they do for every skill. */
     readonly sounds?: readonly SkillLevel[];
   };
 
+/** What most skills have. */
+const USUAL = {
+  needs: [],
+  season: null,
+  colony: [],
+  gear: [],
+  role: 'everybody',
+  risk: null,
+  gate: false,
+  indoors: null,
+  from: [],
+} as const;
+
+/**
+ * A skill that somebody adds to a list in own words, the rest left at what most skills have.
+ *
+ * @param told its id, phase, name, and how it is seen
+ * @returns the skill, to be shown twice alone
+ */
+export const ownSkill = (told: Pick<WordedSkill, 'id' | 'phase' | 'name' | 'shownBy'>): WordedSkill => ({
+  ...USUAL,
+  faults: [],
+  levels: {},
+  rule: usualRule(2, 'alone'),
+  ...told,
+});
+
 /** A skill of the usual checklist, what is not said left at what most skills have. Its words are those of its id. */
 export const skillIn =
   (phase: SkillPhase) =>
-  ({ id, faults, indoors = false, gear = [], sounds = [], ...told }: Told): Skill => ({
+  ({ id, faults, indoors, gear = [], sounds = [], ...told }: Told): Skill => ({
     id,
     phase,
     name: named('skillName', id),
     shownBy: named('skillShownBy', id),
     faults: Array.from({ length: faults }, (_, index) => named('skillFault', `${id}-${index + 1}`)),
-    needs: [],
-    season: null,
-    colony: [],
+    ...USUAL,
     gear: gear.map((each) => named('skillGear', each)),
-    role: 'everybody',
-    risk: null,
-    gate: false,
-    indoors: indoors ? named('skillIndoors', id) : null,
+    indoors: indoors === undefined ? null : named('skillIndoors', indoors === true ? id : indoors),
     levels: Object.fromEntries(sounds.map((level) => [level, named('skillSounds', `${id}-${level}`)])),
-    from: [],
     ...told,
   });

@@ -479,7 +479,7 @@ export const careSentences: Sentences<CareSentences> = {
   'super-once-feeder-off': ({ fedUntil, today }, w) =>
     `They carry feed down until about ${w.day(fedUntil, today)}: a super for harvest once the feeder is off.`,
   'harvest-waiting-frees-these-boxes': ({ boxes }, w) =>
-    `Not for harvest: ${boxes.map(({ name, why }) => `${name} (${w.text(why)})`).join('; ')}. No waiting frees these boxes.`,
+    `Not for harvest: ${boxes.map(({ name, why }) => `${w.text(name)} (${w.text(why)})`).join('; ')}. No waiting frees these boxes.`,
   'stood-during': ({ medicine, from, today }, w) => `stood on during ${w.text(medicine)} of ${w.day(from, today)}`,
   'put-inside-withdrawal': ({ since, today, medicine, freeFrom }, w) =>
     `put on ${w.day(since, today)}, inside the withdrawal of ${w.text(medicine)}${freeFrom === null ? ' (not entered)' : ` (over ${w.day(freeFrom, today)})`}`,

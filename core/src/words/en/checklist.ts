@@ -280,7 +280,6 @@ export const checklistNames = {
     'weighs-first': 'Heft boxes filled with sand, say the weight, then put them on the scale.',
     'lifts-box': 'Lift a box with sand, under the limit of each person, from a waist-high stand.',
     'outermost-first': 'Empty hive with drawn comb: outermost frame out first, then a working gap.',
-    'makes-gap': 'Empty hive with drawn comb: outermost frame out first, then a working gap.',
     'lifts-straight': 'Lift frames of an empty hive between two pencils without touching them.',
     'both-faces': 'Turn a frame with a marble in a cell: it stays in.',
     'keeps-order': 'Number no frame: take ten out and put them back as they were.',

@@ -20,6 +20,35 @@ export const weatherNames = {
     dark: 'dark',
     'bees-in': 'bees in',
   } satisfies Record<Hindrance, string>,
+  /** What stands in the way of opening deeper, in a forecast. */
+  hinders: {
+    thunder: 'thunder',
+    rain: 'rain',
+    'rain-soon': 'rain soon after',
+    gusts: 'wind',
+    cold: 'cold',
+    heat: 'heat',
+    dark: 'poor light',
+    'bees-in': 'bees at home',
+  } satisfies Record<Hindrance, string>,
+  /** The same, when one stands at the hive. */
+  atTheHive: {
+    thunder: 'thunder',
+    rain: 'rain',
+    'rain-soon': 'rain is near',
+    gusts: 'gusts',
+    cold: 'cold',
+    heat: 'heat',
+    dark: 'too dark',
+    'bees-in': 'no bee flies',
+  } satisfies Record<Hindrance, string>,
+  /** How deep the hours let anybody go. */
+  fitFor: {
+    outside: 'a look from outside',
+    lid: 'lid and feeder',
+    'one-frame': 'a quick look at few frames',
+    full: 'full inspection',
+  } satisfies Record<Depth, string>,
   heat: {
     none: 'none',
     'extreme-danger': 'extreme danger',

@@ -1,3 +1,5 @@
+import { inEnglish, say } from '../../words';
+import { inOne } from '@brave-comb/core/language';
 import type { Input, endpoints } from '@brave-comb/contract';
 import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
 import { v5 as uuidFrom } from 'uuid';
@@ -30,7 +32,7 @@ export async function signDebrief(
       'Something was entered since you read it. Read it through once more, then sign.',
     );
   const barred = found.toSign.find(({ bars }) => bars !== null);
-  if (barred) throw new Refusal(409, 'not-settled', `${barred.text}. ${barred.bars ?? ''}`);
+  if (barred) throw new Refusal(409, 'not-settled', inOne([barred.text, barred.bars ?? ''], '. '));
   if (DEBRIEF_PARTS.some((part) => !read.includes(part)))
     throw new Refusal(422, 'not-read', 'Read every part and tick it, then sign.');
   await revise(context.db, actor.school, (trx) =>
@@ -66,7 +68,7 @@ export async function sendDebriefBack(
         {
           id: uuidFrom('told', id),
           person: supervisor,
-          subject: `Debrief of ${found.day}, hive ${group.hive}: something is missing`,
+          subject: inEnglish(say('debrief-sent-back', { day: found.day, hive: group.hive })),
           lines: [`${actor.name}: ${note}`, 'Mend it in the visit review or judge it in the passport.'],
         },
       ]);

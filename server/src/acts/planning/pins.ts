@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Pin } from '@brave-comb/contract';
 import { conflictOf } from '@brave-comb/core/planning';
 import type { Actor, Context } from '../../context';
@@ -32,25 +33,21 @@ function refuseForeign({ problem }: PlanningSeason, what: Pin): void {
 function refuseHopelessPin(season: PlanningSeason, pin: Extract<Pin, { pin: unknown }>['pin']): void {
   const { problem } = season;
   if (!problem.slots.some(({ id }) => id === pin.slot)) return;
-  const say = planningNames(season);
+  const called = planningNames(season);
   if (!('staff' in pin)) {
     const away = season.away.get(`${pin.group} ${pin.slot}`);
     if (away !== undefined)
       throw new Refusal(
         422,
         'cannot-be-kept',
-        `${say(pin.group)} cannot come ${say(pin.slot)}: ${say(away)}. Choose other hours, or change when they can come.`,
+        say('pin-cannot-come', { group: called(pin.group), slot: called(pin.slot), why: away }),
       );
   }
   if (conflictOf(problem) !== null) return;
   const conflict = conflictOf({ ...problem, locks: [...problem.locks, lockOf(pin)] });
   if (conflict === null) return;
-  const rules = conflict.rules.map(({ says }) => say(says)).join(' ');
-  throw new Refusal(
-    422,
-    'cannot-be-kept',
-    `This pin cannot be kept. ${rules || 'Another pin, or what people were told for today, stands against it.'}`,
-  );
+  const rules = conflict.rules.map(({ says }) => called(says));
+  throw new Refusal(422, 'cannot-be-kept', say('pin-cannot-be-kept', { rules }));
 }
 
 export async function unpinPlan(context: Context, actor: Actor, id: string): Promise<void> {

@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Input, endpoints } from '@brave-comb/contract';
 import { checkPlan, planOf } from '@brave-comb/core/planning';
 import { MINUTE } from '@brave-comb/core/weather';
@@ -134,12 +135,12 @@ function checked(season: PlanningSeason, body: Body) {
     throw new Refusal(422, 'unknown-names', `${error.message} Plan again from the board.`);
   }
   if (check.violations.length > 0) {
-    const say = planningNames(season);
-    const words = check.violations.map(({ says }) => say(says));
+    const called = planningNames(season);
+    const words = check.violations.map(({ says }) => called(says));
     throw new Refusal(
       422,
       'breaks-a-rule',
-      `This plan cannot be held: ${words.slice(0, 3).join(' ')} Change it or plan again.`,
+      say('plan-cannot-be-held', { rules: words.slice(0, 3) }),
       words.map((message) => ({ path: 'plan', message })),
     );
   }

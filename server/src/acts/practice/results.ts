@@ -1,3 +1,4 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { sideKey } from '@brave-comb/core/inspection';
 import {
@@ -55,7 +56,7 @@ export async function recordPractice(
   context: Context,
   actor: Actor,
   sent: Sent,
-): Promise<Output<(typeof endpoints)['recordPractice']>> {
+): Promise<Sayable<Output<(typeof endpoints)['recordPractice']>>> {
   const { db, clock } = context;
   if (Date.parse(sent.at) > clock.now().getTime() + AHEAD)
     throw new Refusal(422, 'in-the-future', 'The answer is dated in the future. Check the clock of the device.');

@@ -35,7 +35,7 @@ export async function draftChecklist(
   { db, clock }: Context,
   actor: Actor,
   skills: readonly Skill[],
-): Promise<Output<Endpoints['draftChecklist']>> {
+): Promise<Sayable<Output<Endpoints['draftChecklist']>>> {
   await revise(db, actor.school, async (trx) => {
     await lockSchool(trx, actor.school);
     await keepDraft(trx, { school: actor.school, skills, made_by: actor.id, made_at: clock.now() });

@@ -1,4 +1,4 @@
-import { inEnglish } from '../../words';
+import { say } from '../../words';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { isOpen, standingSaid } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../../context';
@@ -181,7 +181,7 @@ export async function signOffSkills(
         throw new Refusal(
           422,
           'rule-not-met',
-          `“${skill.name}” is ${inEnglish(standingSaid(where, skill.rule))}. Say why it is signed all the same, or leave it out.`,
+          say('rule-not-met', { skill: skill.name, standing: standingSaid(where, skill.rule) }),
         );
     }
     await insertSignOffs(
@@ -254,10 +254,7 @@ export async function signOffCourse(
       throw new Refusal(
         422,
         'skills-open',
-        `${open.length === 1 ? '1 skill is' : `${open.length} skills are`} still open: ${open
-          .slice(0, 3)
-          .map(({ name }) => name)
-          .join('; ')}${open.length > 3 ? ' and more' : ''}. Show or sign them first.`,
+        say('skills-open', { count: open.length, first: open.slice(0, 3).map(({ name }) => name) }),
       );
     const exceptions = checklist.skills.filter((skill) => standing(trainee, skill.id).signature === 'by-exception');
     await insertCourseSignOff(trx, {

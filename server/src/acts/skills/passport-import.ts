@@ -1,3 +1,4 @@
+import { inEnglish } from '../../words';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { sameName } from '@brave-comb/core/exchange';
 import { v5 as uuidOf } from 'uuid';
@@ -44,7 +45,7 @@ export async function importPassport(
     ...skills.flatMap(({ id, from }) => from.map((was) => [was, id] as const)),
     ...skills.map(({ id }) => [id, id] as const),
   ]);
-  const byName = new Map(skills.map((skill) => [skill.name.toLowerCase(), skill.id]));
+  const byName = new Map(skills.map((skill) => [inEnglish(skill.name).toLowerCase(), skill.id]));
   const named = file.skills.map((each) => ({
     ...each,
     here: byId.get(each.id) ?? byName.get(each.name.toLowerCase()) ?? null,

@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Text } from '@brave-comb/core/language';
 import type { MatingDay } from '@brave-comb/core/biology';
 import {
@@ -19,7 +20,7 @@ import {
 import { type FrameKindId, type Stack, combArea, frameOf, nestBoxes, supers } from '@brave-comb/core/equipment';
 import { BEES_PER_DM2, WORKER_CELLS_PER_DM2 } from '@brave-comb/core/inspection';
 import { mainFlow } from '@brave-comb/core/season';
-import { addDays, dayAndMonth, daysBetween, spoken } from '@brave-comb/core/units';
+import { addDays, daysBetween, spoken } from '@brave-comb/core/units';
 import { HOUR } from '@brave-comb/core/weather';
 import type { Context } from '../../context';
 import type { Db } from '../../database/db';
@@ -311,7 +312,7 @@ function standingSupers(
     (date) => !onStack.some(({ since }) => since !== null && Math.abs(daysBetween(since, date)) <= SAME_SUPER),
   );
   const dated = onStack.map((box) => (box.since === null ? { ...box, since: unmatched.shift() ?? null } : box));
-  return [...dated, ...unmatched.map((date) => ({ name: `super of ${dayAndMonth(date, today)}`, since: date }))];
+  return [...dated, ...unmatched.map((date) => ({ name: say('super-of', { date, today }), since: date }))];
 }
 
 const LEAST_MINUTES = 5;

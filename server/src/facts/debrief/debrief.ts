@@ -1,9 +1,9 @@
+import { say } from '../../words';
 import { inOne, type Sayable } from '@brave-comb/core/language';
 import type { Debrief } from '@brave-comb/contract';
 import { sideText } from '@brave-comb/core/inspection';
 import { runWithoutFrame } from '@brave-comb/core/planning';
 import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
-import { upperFirst } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import { notFound } from '../../problem';
@@ -21,7 +21,16 @@ import { peopleOf, practiceOf, traineesOf } from '../../records/people';
 import { demonstrationsOf, readingPairsOfVisit } from '../../records/skills';
 import { readColony } from '../inspection';
 import { openSkills, schoolStandings } from '../skills';
-import { aloudLines, nobodyLines, openLines, type VisitFacts, visitSays, wrongLines } from './lines';
+import {
+  aloudLines,
+  nobodyLines,
+  openLines,
+  type Group,
+  type VisitFacts,
+  type Wrong,
+  visitSays,
+  wrongLines,
+} from './lines';
 import { traineeRows, wentUp } from './trainees';
 
 const SESSIONS = 12;
@@ -29,7 +38,7 @@ const QUESTIONS = 200;
 
 /** A session afterwards, by trainee; the latest one that somebody may see, when none is named. `null` while there is none. */
 /** A debrief whose follow-ups are not in words yet. */
-export type DebriefTold = Omit<Debrief, 'made' | 'aloud'> & Sayable<Pick<Debrief, 'made' | 'aloud'>>;
+export type DebriefTold = Sayable<Debrief>;
 
 export async function debrief(
   context: Context,
@@ -59,7 +68,7 @@ export async function debrief(
     lastSeqOfSession(db, actor.school, about.id),
   ]);
   const seen = await Promise.all(visits.map((visit) => seenVisit(context, visit, practice.openMinutes)));
-  const groups = seen.map(({ facts, read, pairs, runs }): Debrief['groups'][number] => {
+  const groups = seen.map(({ facts, read, pairs, runs }): Group => {
     const { visit, record, nameOf } = facts;
     const own = trainees.filter(({ group }) => group === visit.trainee_group);
     return {
@@ -78,7 +87,7 @@ export async function debrief(
   const nobody = nobodyLines(groups, (ids) =>
     openSkills(skills, ids).map(({ skill, open }) => ({ name: skill.name, open })),
   );
-  const followUps = made.map(({ question, due, hive }) => ({ due, text: inOne([`Hive ${hive}:`, question]) }));
+  const followUps = made.map(({ question, due, hive }) => ({ due, text: inOne([say('at-hive', { hive }), question]) }));
   const opened = seen.flatMap(({ facts }) => facts.record.openedAt ?? []).sort();
   const closed = seen.flatMap(({ facts }) => facts.record.closed?.at ?? []).sort();
   return {
@@ -154,8 +163,10 @@ async function seenVisit(context: Context, visit: NamedVisit, allowedMinutes: nu
   return { facts, read, pairs, runs };
 }
 
+type ToSign = Sayable<Debrief['toSign'][number]>;
+
 /** What has to be read through before the signature, and what bars it. */
-function toSign(groups: Debrief['groups'], visits: readonly VisitFacts[], wrong: Debrief['wrong']): Debrief['toSign'] {
+function toSign(groups: readonly Group[], visits: readonly VisitFacts[], wrong: readonly Wrong[]): ToSign[] {
   const up = groups.flatMap(({ trainees }) => trainees.flatMap(({ judged }) => judged.filter(wentUp))).length;
   const judged = groups.flatMap(({ trainees }) => trainees.flatMap((each) => each.judged)).length;
   const open = visits.filter(({ record }) => record.closed === null);
@@ -163,33 +174,36 @@ function toSign(groups: Debrief['groups'], visits: readonly VisitFacts[], wrong:
   const double = visits.find(({ record }) => record.conflicts.length > 0);
   const [conflict] = double?.record.conflicts ?? [];
   const doubles = visits.reduce((sum, { record }) => sum + record.conflicts.length, 0);
-  const says: Readonly<Record<(typeof DEBRIEF_PARTS)[number], Omit<Debrief['toSign'][number], 'part'>>> = {
+  const says: Readonly<Record<(typeof DEBRIEF_PARTS)[number], Omit<ToSign, 'part'>>> = {
     levels: {
-      text: up === 1 ? '1 level went up' : `${up} levels went up`,
-      detail: `${judged} judged`,
+      text: say('levels-went-up', { count: up }),
+      detail: say('judged', { count: judged }),
       bars: null,
       visit: null,
     },
     records: {
       text:
         open.length === 0
-          ? `Hive records ${groups.map(({ hive }) => hive).join(', ')} are whole`
-          : `Hive ${open.map(({ visit }) => visit.hive_number).join(', ')} is not closed`,
-      detail: `${sides} sides`,
-      bars: open.length === 0 ? null : 'Close the visit first.',
+          ? say('records-whole', { hives: groups.map(({ hive }) => hive) })
+          : say('not-closed', { hives: open.map(({ visit }) => visit.hive_number) }),
+      detail: say('sides', { count: sides }),
+      bars: open.length === 0 ? null : say('close-visit-first'),
       visit: open[0]?.visit.id ?? null,
     },
     readings: {
       text:
         double && conflict
-          ? `${upperFirst(sideText(conflict.address, double.visit.stack))} of hive ${double.visit.hive_number} has two readings`
-          : 'No side has two readings',
-      detail: doubles > 1 ? `and ${doubles - 1} more` : '',
-      bars: double ? 'Settle which reading counts.' : null,
+          ? say('two-readings-at', {
+              side: sideText(conflict.address, double.visit.stack),
+              hive: double.visit.hive_number,
+            })
+          : say('no-two-readings'),
+      detail: doubles > 1 ? say('and-more', { count: doubles - 1 }) : '',
+      bars: double ? say('settle-reading') : null,
       visit: double?.visit.id ?? null,
     },
     wrong: {
-      text: wrong.length === 0 ? 'Nothing went wrong' : wrong.map(({ text }) => text.replace(/\.$/, '')).join('; '),
+      text: wrong.length === 0 ? say('nothing-wrong') : say('all-wrong', { texts: wrong.map(({ text }) => text) }),
       detail: '',
       bars: null,
       visit: null,

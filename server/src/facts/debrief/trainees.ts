@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import type { Debrief } from '@brave-comb/contract';
 import { LETTERS, type Role } from '@brave-comb/core/inspection';
 import { rolesByFrame } from '@brave-comb/core/planning';
@@ -8,7 +9,9 @@ import type { NamedVisit } from '../../records/inspection';
 import type { DemonstrationRow } from '../../records/skills';
 import type { ColonyRead } from '../inspection';
 
-type Trainee = Debrief['groups'][number]['trainees'][number];
+type Row = Debrief['groups'][number]['trainees'][number];
+type Judged = Omit<Row['judged'][number], 'skill'> & { readonly skill: Text };
+export type Trainee = Omit<Row, 'judged'> & { readonly judged: readonly Judged[] };
 
 /** When each frame of the box was first read on a side: by then it was in hand. */
 function liftedAt({ record, box }: Pick<ColonyRead, 'record' | 'box'>): ReadonlyMap<number, string> {
@@ -59,7 +62,7 @@ function judgedRow(
   own: readonly DemonstrationRow[],
   checklist: Checklist,
   nameOf: (id: string) => string,
-): Trainee['judged'][number] {
+): Judged {
   const before = own
     .filter(({ skill, at, visit }) => skill === row.skill && at < row.at && visit !== row.visit)
     .toSorted((a, b) => a.at.getTime() - b.at.getTime())
@@ -75,7 +78,7 @@ function judgedRow(
 }
 
 /** Whether a judgement went up. */
-export const wentUp = ({ before, after }: Trainee['judged'][number]): boolean =>
+export const wentUp = ({ before, after }: Pick<Judged, 'before' | 'after'>): boolean =>
   levelRank(after) > (before === null ? -1 : levelRank(before));
 
 /** Eighths off on the mean, and the content that was most off on all sides together. */

@@ -1,4 +1,6 @@
-import { withDates } from '@brave-comb/core/planning';
+import type { Text } from '@brave-comb/core/language';
+import { inEnglish, say } from '../../words';
+import { withNames } from '@brave-comb/core/planning';
 import { addDays } from '@brave-comb/core/units';
 import { DateTime } from 'luxon';
 import type { PlanningSeason, SiteSlot } from './season-facts';
@@ -13,16 +15,15 @@ export const whenWords = ({ from, to, zone }: Pick<SiteSlot, 'from' | 'to' | 'zo
  * Words of the core with names in place of ids, and dates in place of the plan's days.
  *
  * @param season the season whose things are named
- * @returns a function from the core's words to those for people
+ * @returns a function from the core's texts to those for people
  */
 export function planningNames(season: Pick<PlanningSeason, 'groups' | 'supervisors' | 'colonies' | 'slots' | 'today'>) {
   const names = new Map<string, string>([
     ...season.groups.map(({ id, name }) => [id, name] as const),
     ...season.supervisors.map(({ id, name }) => [id, name] as const),
-    ...season.colonies.map(({ hive }) => [hive.id, `Hive ${hive.number}`] as const),
+    ...season.colonies.map(({ hive }) => [hive.id, inEnglish(say('hive', { hive: hive.number }))] as const),
     ...season.slots.map((slot) => [slot.id, whenWords(slot)] as const),
   ]);
   const dateOf = (day: number) => DateTime.fromISO(addDays(season.today, day)).toFormat('ccc d LLL');
-  return (words: string): string =>
-    [...names].reduce((text, [id, name]) => text.replaceAll(id, name), withDates(words, dateOf));
+  return (words: Text): Text => withNames(words, names, dateOf);
 }

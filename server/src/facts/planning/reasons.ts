@@ -1,3 +1,4 @@
+import type { Sayable } from '@brave-comb/core/language';
 import { inEnglish } from '../../words';
 import { setImmediate } from 'node:timers/promises';
 import type { PlanReasons } from '@brave-comb/contract';
@@ -26,7 +27,7 @@ export const openingKey = (group: string | null, slot: string, hive: string) => 
 export async function publishedReasons(
   season: PlanningSeason,
   plan: Assignments,
-): Promise<ReadonlyMap<string, PlanReasons>> {
+): Promise<ReadonlyMap<string, Sayable<PlanReasons>>> {
   const { problem } = season;
   const dues = new Map(
     season.colonies.map(({ hive, calendar }) => [
@@ -34,7 +35,7 @@ export async function publishedReasons(
       inEnglish(calendar.dues.find(({ opens }) => opens)?.title ?? null),
     ]),
   );
-  const wet = new Map<string, PlanReasons['ifWet']>();
+  const wet = new Map<string, Sayable<PlanReasons>['ifWet']>();
   for (const session of plan.sessions) {
     wet.set(`${session.group} ${session.slot}`, ifWet(season, plan, session));
     // Other requests go on between two sessions of a large plan.
@@ -53,7 +54,7 @@ export async function publishedReasons(
   );
 }
 
-function ifWet(season: PlanningSeason, plan: Assignments, session: PlannedSession): PlanReasons['ifWet'] {
+function ifWet(season: PlanningSeason, plan: Assignments, session: PlannedSession): Sayable<PlanReasons>['ifWet'] {
   const found = wetDayOf(season.problem, plan, session, indoorWaysOf(season.checklist));
   if (found === null) return null;
   const startOf = (slot: string) => iso(season.slots.find(({ id }) => id === slot)!.from);

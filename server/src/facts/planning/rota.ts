@@ -1,3 +1,4 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { GroupSheet } from '@brave-comb/contract';
 import { HIVE_TYPES, nestBoxes } from '@brave-comb/core/equipment';
 import { ROLES, type Role } from '@brave-comb/core/inspection';
@@ -50,7 +51,7 @@ export function standingAt(
   hive: HiveRow,
   others: readonly HiveRow[],
   rota: GroupSheet['rota'],
-): GroupSheet['standing'] {
+): Sayable<GroupSheet>['standing'] {
   const placed = ({ number, place }: HiveRow): readonly PlacedHive[] =>
     place === null ? [] : [{ number, x: place.east, y: place.north, faces: place.faces }];
   const [here] = placed(hive);

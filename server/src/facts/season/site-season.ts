@@ -1,3 +1,5 @@
+import { named } from '@brave-comb/core/language';
+import { inEnglish } from '../../words';
 import {
   type Bloom,
   type DayWeather,

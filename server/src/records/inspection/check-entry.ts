@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import type { ProblemId, Role } from '@brave-comb/contract';
 import { type HiveTypeId, type Stack, isBox, stackProblem } from '@brave-comb/core/equipment';
 import { type SideAddress, type VisitEntry, sideProblem } from '@brave-comb/core/inspection';
@@ -50,7 +51,7 @@ const AHEAD = DAY;
 /** What a trainee took back before the visit was closed may arrive this long after. */
 const UNDO_LATE = DAY;
 
-const refuse = (problem: ProblemId, message: string): Refusal => new Refusal(422, problem, message);
+const refuse = (problem: ProblemId, says: Text): Refusal => new Refusal(422, problem, says);
 
 /**
  * Why an entry cannot be kept.

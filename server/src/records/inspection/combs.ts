@@ -1,6 +1,13 @@
 import type { VisitFile } from '@brave-comb/contract';
 import { BOXES, type Stack, isBox } from '@brave-comb/core/equipment';
-import { type Comb, type CombPlace, type VisitRecord, arranged, unnamedCombs } from '@brave-comb/core/inspection';
+import {
+  type Comb,
+  type CombPlace,
+  type VisitRecord,
+  arranged,
+  unnamedCombs,
+  type CombStore,
+} from '@brave-comb/core/inspection';
 import { v5 as uuidOf } from 'uuid';
 import type { Context } from '../../context';
 import type { Db } from '../../database/db';
@@ -67,7 +74,7 @@ export const combsListed = (found: Found): VisitFile['combs'] =>
 export const reserveOf = async (db: Db, school: string): Promise<VisitFile['reserve']> =>
   (await combsInStore(db, school))
     .filter(({ store }) => store === 'food-reserve' || store === 'drawn-reserve' || store === 'freezer')
-    .map((row) => ({ comb: combOf(row), store: row.store! }));
+    .map((row) => ({ comb: combOf(row), store: row.store as CombStore }));
 
 /** Brings the register of combs up to what the entries of a visit tell. */
 export async function projectCombs({ db: trx }: Context, visit: NamedVisit, record: VisitRecord): Promise<void> {

@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import type { Knex } from 'knex';
 
 export interface StackChangeRow {
@@ -5,7 +6,7 @@ export interface StackChangeRow {
   readonly school: string;
   readonly hive: string;
   readonly visit: string;
-  readonly words: string;
+  readonly words: Text;
   readonly reason: string;
   readonly at: Date;
 }

@@ -1,3 +1,4 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { PlanReasons } from '@brave-comb/contract';
 import type { Depth } from '@brave-comb/core/weather';
 import { DAY } from '@brave-comb/core/units';
@@ -21,7 +22,7 @@ export interface SessionGroupRow {
   readonly supervisor: string;
   readonly starts_at: Date;
   /** What a published plan opens it for; null for what was set otherwise. */
-  readonly reasons: PlanReasons | null;
+  readonly reasons: Sayable<PlanReasons> | null;
 }
 export type NamedSessionGroup = SessionGroupRow & { readonly group_name: string; readonly supervisor_name: string };
 

@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import type { SideAddress } from '@brave-comb/core/inspection';
 import type { Answer, Grade, PollAnswer, PollMoment, TopicId } from '@brave-comb/core/practice';
 import type { ReadingPair } from '@brave-comb/core/skills';
@@ -179,7 +180,7 @@ export interface SetOutRow {
 interface SetOutStation {
   readonly topic: TopicId;
   readonly minutes: number;
-  readonly how: string;
+  readonly how: Text;
   readonly pairs: readonly (readonly string[])[];
 }
 interface NamedSetOut extends SetOutRow {

@@ -1,3 +1,4 @@
+import { inOne } from '@brave-comb/core/language';
 import { tasksFor } from '@brave-comb/core/season';
 import { lastOf } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
@@ -74,7 +75,7 @@ async function record(context: Context, actor: Actor, site: SiteRow, body: Body<
         hive: hive.id,
         visit: null,
         decision: null,
-        question: `${task.task}. ${task.question}`,
+        question: inOne([task.task, task.question], '. '),
         from_date: task.from,
         due: task.due,
         answered_by: null,

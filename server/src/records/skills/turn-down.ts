@@ -1,3 +1,4 @@
+import { inEnglish } from '../../words';
 import type { Actor } from '../../context';
 import type { Db } from '../../database/db';
 import { tell } from '../people';
@@ -25,7 +26,7 @@ export async function turnDown(
   for (const { id } of rows)
     await insertCorrection(trx, { id, school: actor.school, demonstration: id, level: null, reason, by: actor.id, at });
   const { skills } = await checklistOf(trx, actor.school, first.day);
-  const skill = skills.find(({ id }) => id === first.skill)?.name ?? first.skill;
+  const skill = inEnglish(skills.find(({ id }) => id === first.skill)?.name ?? first.skill);
   const subject =
     others.length === 0
       ? `Your claim was turned down: ${skill}`

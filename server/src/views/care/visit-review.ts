@@ -1,8 +1,9 @@
+import { say } from '../../words';
 import type { Review } from '@brave-comb/contract';
-import type { Sayable } from '@brave-comb/core/language';
+import { type Sayable, type Text, named } from '@brave-comb/core/language';
 import { adultsDue } from '@brave-comb/core/biology';
 import { type ExpectedState, feedAnswer, readFinding, type Finding } from '@brave-comb/core/care';
-import { FRAMES, HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf } from '@brave-comb/core/equipment';
+import { HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf } from '@brave-comb/core/equipment';
 import {
   type VisitRecord,
   changesInWords,
@@ -13,6 +14,7 @@ import {
   sumsOf,
   temperTrend,
   toldVisit,
+  type Letter,
 } from '@brave-comb/core/inspection';
 import { skillOf } from '@brave-comb/core/skills';
 import { daysBetween, roundTo, spoken } from '@brave-comb/core/units';
@@ -40,7 +42,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
   ]);
   const judgements = now.record.judgements.filter((each) => actor.role !== 'trainee' || each.trainee === actor.id);
   const names = new Map((await peopleOf(db, actor.school, peopleIn(now.record))).map((each) => [each.id, each.name]));
-  const named = (id: string) => names.get(id) ?? 'somebody';
+  const nameOf = (id: string) => names.get(id) ?? 'somebody';
   const lastFrames = last && framesOf(Object.values(last.record.sides), now.box.id, now.box.frames);
   const site = await siteById(db, visit.school, visit.site);
   const season = site && (await siteSeason(context, site, date));
@@ -84,7 +86,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
       prompt: each.prompt ?? '',
       note: each.note ?? '',
     })),
-    told: toldVisit(shownTo(actor, now.record), named, now.stack).map(({ title, lines }) => ({
+    told: toldVisit(shownTo(actor, now.record), nameOf, now.stack).map(({ title, lines }) => ({
       title,
       lines: [...lines],
     })),
@@ -113,21 +115,21 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
         id: photo,
         kind: 'photo' as const,
         at,
-        by: named(by),
+        by: nameOf(by),
         of,
         seconds: null,
         spot,
-        where: spot ? spotText(spot) : 'the whole hive',
+        where: spot ? spotText(spot) : say('whole-hive'),
       })),
       ...now.record.recordings.map(({ recording, at, by, seconds, spot }) => ({
         id: recording,
         kind: 'voice' as const,
         at,
-        by: named(by),
-        of: 'voice note',
+        by: nameOf(by),
+        of: say('voice-note'),
         seconds,
         spot,
-        where: spot ? spotText(spot) : 'the whole hive',
+        where: spot ? spotText(spot) : say('whole-hive'),
       })),
     ],
     mayDecide: actor.role !== 'trainee',
@@ -189,18 +191,18 @@ function findingOf(visit: NamedVisit, now: ColonyRead, before: ColonyRead, expec
   });
 }
 
-function storesWhereFrom(now: ColonyRead): Review['storesWhereFrom'] {
+function storesWhereFrom(now: ColonyRead): Sayable<Review>['storesWhereFrom'] {
   const area = combArea(frameOf(now.box)) * 2;
-  const line = (what: string, frames: number, perDm2: number): readonly [string, string] => [
-    `${roundTo(frames, 1)} frames ${what} × ${roundTo(area * perDm2, 1)} kg`,
-    `${roundTo(frames * area * perDm2, 1)} kg`,
+  const line = (letter: Letter, frames: number, perDm2: number): readonly [Text, Text] => [
+    say('frames-times', { frames: roundTo(frames, 1), letter, kg: roundTo(area * perDm2, 1) }),
+    say('so-many-kg', { kg: roundTo(frames * area * perDm2, 1) }),
   ];
   return {
     steps: [
-      line('honey', now.nest.honeyFrames, HONEY_KG_PER_DM2),
-      line('nectar', now.nest.nectarFrames, NECTAR_KG_PER_DM2),
-      [`${now.nest.sidesRead} sides read`, `half an eighth a side`],
+      line('H', now.nest.honeyFrames, HONEY_KG_PER_DM2),
+      line('N', now.nest.nectarFrames, NECTAR_KG_PER_DM2),
+      [say('sides-read', { count: now.nest.sidesRead }), say('half-an-eighth')],
     ],
-    source: `${named('frameKind', frameOf(now.box))}: ${roundTo(area, 1)} dm² both sides. Honey 0.17 kg a dm² side, nectar six tenths of it: common practice.`,
+    source: say('area-source', { frame: frameOf(now.box), dm2: roundTo(area, 1) }),
   };
 }

@@ -1,13 +1,15 @@
+import type { Sayable } from '@brave-comb/core/language';
+import { say } from '../../words';
 import type { VisitFile } from '@brave-comb/contract';
 import type { SiteRow } from '../../records/equipment';
 
 /** What to do and say when a sting goes wrong. General first aid; a doctor, the label of the pen and local rules come first. */
 const STEPS = [
-  'Walk them away from the hives, veil stays on until clear.',
-  'Hard to breathe, swollen face or faint: call now. Short of breath sits up, faint lies flat.',
-  'Adrenaline pen if they have one: use it as its label says, outer thigh, note the time.',
-  'One goes to the gate to meet the ambulance, one stays; the others close the hive: crown board and roof will do.',
-  'Say the place, read it out as it stands here.',
+  say('walk-them-away-from'),
+  say('hard-breathe-swollen-face'),
+  say('adrenaline-pen-if-they'),
+  say('one-goes-gate-meet'),
+  say('say-place-read-out'),
 ] as const;
 
 const degrees = (value: number, [plus, minus]: readonly [string, string]): string =>
@@ -17,7 +19,7 @@ const degrees = (value: number, [plus, minus]: readonly [string, string]): strin
 export function emergencyCard(
   site: SiteRow,
   trainees: readonly { readonly name: string; readonly emergency_note: string | null }[],
-): VisitFile['emergency'] {
+): Sayable<VisitFile>['emergency'] {
   return {
     ...site.emergency,
     grid: `${degrees(site.latitude, ['N', 'S'])}, ${degrees(site.longitude, ['E', 'W'])}`,

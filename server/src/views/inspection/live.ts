@@ -37,21 +37,23 @@ function warningsOf(record: VisitRecord, stack: Stack, allowed: number, now: num
   const watched = stingWatches(record.stings, record.stingsAskedAfter, now);
   const asked = (state: StingWatch['state']) => watched.filter((each) => each.state === state).length;
   return [
-    reaction > 0 || asked('emergency') > 0 ? 'Sting reaction reported' : null,
-    asked('medical-care') > 0 ? `Reacted beyond a sting, to a doctor: ${asked('medical-care')}` : null,
-    asked('ask-now') > 0 ? `Stung, to be asked now: ${asked('ask-now')}` : null,
-    asked('watch') > 0 ? `Stung, under watch: ${asked('watch')}` : null,
+    reaction > 0 || asked('emergency') > 0 ? say('sting-reaction-reported') : null,
+    asked('medical-care') > 0 ? say('to-a-doctor', { count: asked('medical-care') }) : null,
+    asked('ask-now') > 0 ? say('ask-stung-now', { count: asked('ask-now') }) : null,
+    asked('watch') > 0 ? say('stung-watched', { count: asked('watch') }) : null,
     sick ? say('disease-suspected', { sick }) : null,
-    open && advice === 'close' ? 'The bees ask to be closed' : null,
-    open && clock.state === 'shut-now' ? `Open ${Math.floor(clock.minutes)} min, allowed ${allowed}` : null,
-    open && advice === 'pause' ? 'The bees are agitated' : null,
+    open && advice === 'close' ? say('bees-ask-closed') : null,
+    open && clock.state === 'shut-now' ? say('open-too-long', { minutes: Math.floor(clock.minutes), allowed }) : null,
+    open && advice === 'pause' ? say('bees-agitated') : null,
     record.conflicts.length > 0
-      ? `Two readings of ${record.conflicts.map(({ address }) => sideText(address, stack)).join(', ')}`
+      ? say('two-readings-of', { sides: record.conflicts.map(({ address }) => sideText(address, stack)) })
       : null,
-    record.incidents.length > reaction ? `${record.incidents.length - reaction} incidents noted` : null,
-    doubtful.length > 0 ? `Doubtful: ${[...new Set(doubtful.map(({ address }) => address.frame))].join(', ')}` : null,
-    !open && record.partsOff.length > 0 ? `Closed with parts off: ${record.partsOff.join(', ')}` : null,
-    open && record.questions.length > 0 ? `${record.questions.length} questions for you` : null,
+    record.incidents.length > reaction ? say('incidents', { count: record.incidents.length - reaction }) : null,
+    doubtful.length > 0
+      ? say('doubtful-frames', { frames: [...new Set(doubtful.map(({ address }) => address.frame))] })
+      : null,
+    !open && record.partsOff.length > 0 ? say('parts-off', { parts: record.partsOff }) : null,
+    open && record.questions.length > 0 ? say('questions-for-you', { count: record.questions.length }) : null,
   ].filter((each) => each !== null);
 }
 

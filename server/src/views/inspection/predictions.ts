@@ -1,3 +1,4 @@
+import { named, type Sayable } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { scoreGuess, sideKey } from '@brave-comb/core/inspection';
 import { meanOf } from '@brave-comb/core/statistics';
@@ -10,12 +11,12 @@ import { latestVisits } from '../../records/inspection';
 import { peopleOf } from '../../records/people';
 
 type Predictions = Output<(typeof endpoints)['predictions']>;
-type OfVisit = Predictions['people'][number]['visits'][number];
+type OfVisit = Sayable<Predictions['people'][number]['visits'][number]>;
 
 const VISITS = 200;
 
 /** Scores of what trainees predicted, oldest visit first. A guess about a side that nobody read afterwards does not count. */
-export async function predictions({ db, clock }: Context, actor: Actor): Promise<Predictions> {
+export async function predictions({ db, clock }: Context, actor: Actor): Promise<Sayable<Predictions>> {
   const [[site], visits] = await Promise.all([sitesOf(db, actor.school), latestVisits(db, actor, clock.now(), VISITS)]);
   const found = new Map<string, OfVisit[]>();
   const read = await readColonies(db, visits);

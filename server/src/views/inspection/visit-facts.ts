@@ -1,3 +1,4 @@
+import type { LiftAdvice } from '@brave-comb/core/equipment';
 import { say } from '../../words';
 import type { VisitFile } from '@brave-comb/contract';
 import { type Sayable, type Text, sameText } from '@brave-comb/core/language';
@@ -6,7 +7,6 @@ import { type Due, queenInTheMaking } from '@brave-comb/core/care';
 import { supers } from '@brave-comb/core/equipment';
 import { type VisitDepth, temperTrend } from '@brave-comb/core/inspection';
 import type { Phase } from '@brave-comb/core/season';
-import { spoken } from '@brave-comb/core/units';
 import { type Ensemble, fitDepth, hindrance, DEPTHS, sunElevation, weatherAt } from '@brave-comb/core/weather';
 import type { Context } from '../../context';
 import { clockAt, dateAt } from '../../dates';
@@ -27,11 +27,6 @@ const REACHES: Readonly<Record<(typeof DEPTHS)[number], VisitDepth>> = {
   lid: 'lid',
   'one-frame': 'top-box',
   full: 'full',
-};
-const HINDERED: Readonly<Record<string, string>> = {
-  'bees-in': 'no bee flies',
-  dark: 'too dark',
-  'rain-soon': 'rain is near',
 };
 
 /** What speaks for care with a colony today: rests, suspicion, temper, weight, season, weather. */
@@ -69,7 +64,7 @@ export async function visitFacts(
     suspicion,
     ordered: suspicion && order ? ((order.detail as { what?: string }).what ?? null) : null,
     colony: {
-      origin: state?.colony.origin ?? 'not known',
+      origin: state?.colony.origin ?? say('not-known'),
       since: state?.colony.since ?? date,
       class: state?.colony.class ?? 'teaching',
       tempers: [...tempers],
@@ -81,18 +76,16 @@ export async function visitFacts(
     cautions: [
       ...(rest ? [say('leave-alone', { why: rest.why, to: rest.to, date })] : []),
       ...(mayFly(state, season, date, at)
-        ? [
-            `A young queen may be out mating at this hour (${MATING_HOURS.join(' to ')} o’clock): stand clear of the entrance, move no hive, and open after ${MATING_HOURS[1]} o’clock if it can wait.`,
-          ]
+        ? [say('mating-flight', { from: MATING_HOURS[0], to: MATING_HOURS[1] })]
         : []),
       ...(state?.calendar.honey.says ? [state.calendar.honey.says] : []),
-      ...(suspicion ? [`Disease suspected: ${suspicion}. Opened last, tools washed, no frame leaves it.`] : []),
-      ...(temper !== null && temper >= 4 ? [`Temper ${temper} of 5 last time: experienced hands at the frames.`] : []),
-      ...heavy.map(
-        ({ layer, kg, lift }) => `${layer.id} weighs about ${Math.round(kg ?? 0)} kg: ${spoken(lift ?? '')}.`,
+      ...(suspicion ? [say('opened-last', { sick: suspicion })] : []),
+      ...(temper !== null && temper >= 4 ? [say('experienced-hands', { temper })] : []),
+      ...heavy.map(({ layer, kg, lift }) =>
+        say('weighs-about', { part: layer.id, kg: kg ?? 0, lift: lift as LiftAdvice }),
       ),
       ...resting.filter((each) => each !== rest).map(({ why, to }) => say('better-left', { why, to, date })),
-      ...(over.length > 0 ? [`Opened much lately: over the limit of ${over.join(' and ')}.`] : []),
+      ...(over.length > 0 ? [say('opened-much', { over })] : []),
     ],
   };
 }
@@ -119,7 +112,7 @@ function depthAt(
   ensemble: Ensemble | null,
   now: number,
   late: boolean,
-): Facts['depth'] {
+): Sayable<Facts>['depth'] {
   const elevation = sunElevation(site, now);
   const start = ensemble ? Date.parse(ensemble.start) : 0;
   const reached = (ensemble?.members ?? []).flatMap((member) => {
@@ -131,9 +124,8 @@ function depthAt(
     return [{ depth, why: next ? hindrance(weather, elevation, practice.limits[next], soon) : null }];
   });
   const middle = reached.sort((a, b) => a.depth - b.depth)[Math.floor(reached.length / 2)];
-  if (!middle) return { allowed: late ? 'top-box' : 'full', why: 'no forecast: judge by the thermometer at the hive' };
+  if (!middle) return { allowed: late ? 'top-box' : 'full', why: say('judge-by-thermometer') };
   const allowed = REACHES[DEPTHS[Math.max(0, middle.depth)]!];
-  if (late && allowed === 'full') return { allowed: 'top-box', why: 'late in the year' };
-  const why = middle.why === null ? 'warm, dry and light enough' : (HINDERED[middle.why] ?? middle.why);
-  return { allowed, why: `${why} at ${clockAt(site.zone, now)}` };
+  if (late && allowed === 'full') return { allowed: 'top-box', why: say('late-in-the-year') };
+  return { allowed, why: say('at-hour', { why: middle.why, time: clockAt(site.zone, now) }) };
 }

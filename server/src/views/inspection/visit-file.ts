@@ -44,7 +44,16 @@ import { type Facts, visitFacts } from './visit-facts';
 const LATEST_ANSWERS = 5;
 
 /** What of a file is not in words yet. */
-type NotInWords = keyof Facts | 'expected' | 'tasks' | 'limits';
+type NotInWords =
+  | keyof Facts
+  | 'expected'
+  | 'tasks'
+  | 'limits'
+  | 'kit'
+  | 'standing'
+  | 'trainees'
+  | 'skills'
+  | 'emergency';
 type FileTold = Omit<VisitFile, NotInWords> & Sayable<Pick<VisitFile, NotInWords>>;
 
 export async function recentVisits(context: Context, actor: Actor): Promise<Output<typeof endpoints.recentVisits>> {

@@ -1,6 +1,6 @@
-import type { Sayable, Text } from '@brave-comb/core/language';
+import { type Sayable, type Text, named } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
-import { STRAY_CAUSES, readMeasure } from '@brave-comb/core/inspection';
+import { readMeasure } from '@brave-comb/core/inspection';
 import { DAY, roundTo, spoken } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';

@@ -1,3 +1,4 @@
+import { planningNames } from '../../facts/planning';
 import type { Pin, PlanBoard, PlanJob } from '@brave-comb/contract';
 import type { Sayable } from '@brave-comb/core/language';
 import { conflictOf, hopelessBecause, type PlanningProblem } from '@brave-comb/core/planning';
@@ -73,9 +74,11 @@ export async function planBoard(context: Context, actor: Actor): Promise<Sayable
 }
 
 /** Pins that cannot be kept together, by their own ids. */
-function conflictIn({ problem, pins }: PlanningSeason): PlanBoard['conflict'] {
+function conflictIn(season: PlanningSeason): Sayable<PlanBoard>['conflict'] {
+  const { problem, pins } = season;
   const conflict = conflictOf(problem);
   if (conflict === null) return null;
+  const called = planningNames(season);
   const same = (what: Pin, lock: (typeof conflict.locks)[number]) =>
     'pin' in what &&
     what.pin.slot === lock.slot &&
@@ -90,7 +93,7 @@ function conflictIn({ problem, pins }: PlanningSeason): PlanBoard['conflict'] {
       slot,
       hive,
       supervisor,
-      says,
+      says: called(says),
     })),
   };
 }

@@ -1,3 +1,4 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { Coverage } from '@brave-comb/contract';
 import { coverageOf } from '@brave-comb/core/planning';
 import { skillOf } from '@brave-comb/core/skills';
@@ -8,7 +9,7 @@ import { siteSeason } from '../../facts/season';
 import { siteOf } from '../../records/equipment';
 
 /** Which skills nobody has seen yet, and the next chance of each group. */
-export async function coverage(context: Context, actor: Actor): Promise<Coverage> {
+export async function coverage(context: Context, actor: Actor): Promise<Sayable<Coverage>> {
   const season = await planningSeason(context, actor.school);
   const { site } = await siteOf(context, actor.school, undefined);
   const { phases } = await siteSeason(context, site);

@@ -1,4 +1,5 @@
-import { inEnglish } from '../../words';
+import { ROLES } from '@brave-comb/core/inspection';
+import { inEnglish, say } from '../../words';
 import { type DaySheet, type Output, type endpoints } from '@brave-comb/contract';
 import type { Sayable } from '@brave-comb/core/language';
 import { supers } from '@brave-comb/core/equipment';
@@ -171,12 +172,12 @@ async function statesOn(context: Context, site: SiteRow, date: string, hives: re
   return date < season.today ? [] : colonyStates(context, season, hives);
 }
 
-function mine(actor: Actor, sheets: readonly Sheet[], facts: SheetFacts): DaySheet['mine'] {
+function mine(actor: Actor, sheets: readonly Sheet[], facts: SheetFacts): Sayable<DaySheet>['mine'] {
   const first = actor.name;
   const roles = sheets.flatMap((sheet) =>
     sheet.rota.flatMap((turn) =>
-      Object.entries(turn.roles).flatMap(([role, names]) =>
-        names.includes(first) ? [`frames ${turn.fromFrame}–${turn.toFrame}: ${role}`] : [],
+      ROLES.flatMap((role) =>
+        turn.roles[role].includes(first) ? [say('turn', { from: turn.fromFrame, to: turn.toFrame, role })] : [],
       ),
     ),
   );

@@ -1,11 +1,12 @@
+import { say } from '../../words';
 import type { GroupSheet } from '@brave-comb/contract';
-import type { Sayable } from '@brave-comb/core/language';
+import { type Sayable, named, type Text } from '@brave-comb/core/language';
 import { type MarkColour, markColour } from '@brave-comb/core/biology';
 import type { Due } from '@brave-comb/core/care';
-import { HIVE_TYPES, nestBoxes, supers } from '@brave-comb/core/equipment';
+import { nestBoxes, supers } from '@brave-comb/core/equipment';
 import { tellingSides } from '@brave-comb/core/inspection';
 import { worstOfLate, whyThisHive } from '@brave-comb/core/planning';
-import { DAY, daysBetween, roundTo, spoken } from '@brave-comb/core/units';
+import { DAY, daysBetween, roundTo } from '@brave-comb/core/units';
 import type { Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import type { ColonyState } from '../../facts/care';
@@ -37,7 +38,9 @@ export interface SheetFacts extends Omit<RotaFacts, 'tempers'> {
 const MOST_REASONS = 4;
 
 /** A sheet as it is put together: what the colony calendar says of it is not in words yet. */
-export type Sheet = Omit<GroupSheet, 'due' | 'alone'> & Sayable<Pick<GroupSheet, 'due' | 'alone'>>;
+type Worded = 'due' | 'alone' | 'why' | 'ifWet' | 'lifting' | 'standing';
+export type Sheet = Omit<GroupSheet, Worded | 'hive'> &
+  Sayable<Pick<GroupSheet, Worded>> & { readonly hive: Omit<GroupSheet['hive'], 'type'> & { readonly type: Text } };
 
 /** Who opens which hive and why, what it was like last time, what is due, who does what. */
 export async function groupSheet(
@@ -125,9 +128,9 @@ function earlierHives({ hives, openings }: SheetFacts, group: NamedSessionGroup)
 }
 
 /** How a part that comes off is lifted. */
-function setDown({ layer, kg, lift }: GroupSheet['stack'][number]): readonly string[] {
+function setDown({ layer, kg, lift }: GroupSheet['stack'][number]): readonly Text[] {
   if (lift === null || lift === 'stays-put') return [];
-  return [`${layer.id}, ${Math.round(kg ?? 0)} kg: ${spoken(lift)}${lift === 'by-frames' ? ', into a spare box' : ''}`];
+  return [say('part-to-lift', { part: layer.id, kg: kg ?? 0, lift })];
 }
 
 function choiceOf(

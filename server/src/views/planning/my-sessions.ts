@@ -1,4 +1,5 @@
-import type { MySession, Output, endpoints } from '@brave-comb/contract';
+import type { Sayable } from '@brave-comb/core/language';
+import type { MySession as Shown, Output, endpoints } from '@brave-comb/contract';
 import { ROLES } from '@brave-comb/core/inspection';
 import { isOpen, type Skill } from '@brave-comb/core/skills';
 import { chanceOfStretch } from '@brave-comb/core/weather';
@@ -12,6 +13,8 @@ import { groupsOf, practiceOf, traineesOf } from '../../records/people';
 import { groupsOfSessions, type NamedSessionGroup, sessionsBetween, traineeLimits } from '../../records/planning';
 import { forecastInUse } from '../../records/weather';
 
+type MySession = Sayable<Shown>;
+
 const DAYS = 42;
 /** Skills named for one hive. */
 const SHOWN = 4;
@@ -19,7 +22,10 @@ const SHOWN = 4;
 const [ASIDE, FAIR] = [0.4, 0.2];
 
 /** The coming sessions of somebody: a trainee's with the own jobs and skills, a supervisor's with those of the groups. */
-export async function mySessions(context: Context, actor: Actor): Promise<Output<(typeof endpoints)['mySessions']>> {
+export async function mySessions(
+  context: Context,
+  actor: Actor,
+): Promise<Sayable<Output<(typeof endpoints)['mySessions']>>> {
   const { db, clock } = context;
   const now = clock.now();
   const sites = new Map((await sitesOf(db, actor.school)).map((site) => [site.id, site]));

@@ -1,3 +1,4 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { openingOrder, temperatureAt, tempOf } from '@brave-comb/core/planning';
 import { chanceOfStretch, MINUTE } from '@brave-comb/core/weather';
@@ -16,7 +17,7 @@ export async function nextHives(
   context: Context,
   actor: Actor,
   id: string,
-): Promise<Output<(typeof endpoints)['nextHives']>> {
+): Promise<Sayable<Output<(typeof endpoints)['nextHives']>>> {
   const { db, clock } = context;
   const session = await sessionById(db, actor, id);
   if (!session) throw notFound('session');

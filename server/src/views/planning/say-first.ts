@@ -1,4 +1,7 @@
-import { spoken } from '@brave-comb/core/units';
+import { isSaid } from '@brave-comb/core/language';
+import type { LiftAdvice } from '@brave-comb/core/equipment';
+import { say } from '../../words';
+import { type Sayable, inOne, type Text } from '@brave-comb/core/language';
 import type { DaySheet } from '@brave-comb/contract';
 import type { TraineeTerms } from '@brave-comb/core/planning';
 import type { Sheet, SheetFacts } from './group-sheet';
@@ -11,28 +14,28 @@ export function sayFirst(
   trainees: SheetFacts['trainees'],
   limits: SheetFacts['limits'],
   forTrainee: boolean,
-): DaySheet['say'] {
+): Sayable<DaySheet>['say'] {
   const people = forTrainee
     ? []
     : trainees.flatMap(({ id, name, emergency_note }) => {
-        const text = [emergency_note, limitOf(limits.get(id))].filter((part) => part !== null).join(' ');
-        return text === '' ? [] : [{ kind: 'person' as const, head: `${name}:`, text }];
+        const parts = [emergency_note, limitOf(limits.get(id))].filter((part) => part !== null && part !== '');
+        return parts.length === 0 ? [] : [{ kind: 'person' as const, head: `${name}:`, text: inOne(parts as Text[]) }];
       });
   const heavy = sheets.flatMap((sheet) =>
     sheet.stack
       .filter((part) => part.lift === 'two-lift' || part.lift === 'by-frames')
       .map((part) => ({
         kind: 'hive' as const,
-        head: `Hive ${sheet.hive.number}:`,
-        text: `${part.layer.id} ${Math.round(part.kg ?? 0)} kg, ${spoken(part.lift ?? '')}. Straight back, onto a stand.`,
+        head: say('at-hive', { hive: sheet.hive.number }),
+        text: say('lift-straight', { part: part.layer.id, kg: part.kg ?? 0, lift: part.lift as LiftAdvice }),
       })),
   );
   const lively = sheets
-    .filter((sheet) => sheet.why.some((reason) => reason.startsWith('Lively')))
+    .filter((sheet) => sheet.why.some((reason) => isSaid(reason) && reason.say === 'planning/why-lively'))
     .map((sheet) => ({
       kind: 'hive' as const,
-      head: `Hive ${sheet.hive.number} is lively.`,
-      text: 'Veils on at the gate.',
+      head: say('hive-lively', { hive: sheet.hive.number }),
+      text: say('veils-at-gate'),
     }));
   const stands = [...new Set(sheets.map((sheet) => sheet.hive.stand))].sort();
   return [
@@ -41,20 +44,19 @@ export function sayFirst(
     ...heavy,
     {
       kind: 'place',
-      head: 'Walk',
-      text: `behind stand ${stands.join(' and ')}.`,
+      head: say('walk'),
+      text: say('behind-stand', { stands }),
     },
     {
       kind: 'place',
-      head: 'Stung, unwell?',
-      text: 'Say so at once.',
+      head: say('stung-or-unwell'),
+      text: say('say-so'),
     },
   ];
 }
 
 /** What somebody may not do at a hive, in words. */
-function limitOf(terms: TraineeTerms | undefined): string | null {
+function limitOf(terms: TraineeTerms | undefined): Text | null {
   if (terms === undefined || (terms.liftKg === null && !terms.seated)) return null;
-  const lifts = terms.seated && terms.liftKg === null ? 'Lifts nothing' : `Lifts at most ${terms.liftKg} kg`;
-  return `${lifts}${terms.seated ? ', works sitting' : ''}.`;
+  return say('limits', { kg: terms.liftKg, seated: terms.seated });
 }

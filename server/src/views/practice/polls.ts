@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Sayable } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { readiness } from '@brave-comb/core/practice';
@@ -62,7 +63,7 @@ async function sessionsToAsk(
   actor: Actor,
   groups: readonly string[],
   now: Date,
-): Promise<Polls['sessions']> {
+): Promise<Sayable<Polls['sessions']>> {
   const { db } = context;
   const sessions = await groupSessions(
     db,
@@ -86,7 +87,7 @@ async function sessionsToAsk(
       day: dateAt(zone, starts_at),
       suggested: openSkills(skills, own)
         .slice(0, SUGGESTED)
-        .map(({ skill }) => `Could you do this alone: ${skill.name}?`),
+        .map(({ skill }) => say('poll-suggested', { skill: skill.name })),
     };
   });
 }

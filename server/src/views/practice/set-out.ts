@@ -1,3 +1,4 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { addDays } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
@@ -15,7 +16,7 @@ export async function setOutPlans(
   { db, clock }: Context,
   actor: Actor,
   groups: readonly { readonly id: string }[],
-): Promise<SetOut> {
+): Promise<Sayable<SetOut>> {
   const today = await dayAtSchool(db, actor.school, clock.now());
   const ids = groups.map(({ id }) => id);
   return (await setOutFor(db, actor.school, ids, addDays(today, -SHOWN))).map((row) => ({

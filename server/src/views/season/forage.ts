@@ -1,3 +1,4 @@
+import { named, type Sayable } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { PLANTS } from '@brave-comb/core/season';
 import type { Actor, Context } from '../../context';
@@ -10,7 +11,7 @@ export async function forage(
   context: Context,
   actor: Actor,
   siteId?: string,
-): Promise<Output<typeof endpoints.forage>> {
+): Promise<Sayable<Output<typeof endpoints.forage>>> {
   const found = await siteOf(context, actor.school, siteId);
   const season = await siteSeason(context, found.site);
   const [own, seen] = await Promise.all([

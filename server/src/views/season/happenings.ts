@@ -1,7 +1,7 @@
 import type { Output, endpoints } from '@brave-comb/contract';
-import type { Sayable } from '@brave-comb/core/language';
+import { type Sayable, named } from '@brave-comb/core/language';
 import { POLLEN_COLOURS, POLLEN_COLOUR_NAMES, type PollenColour } from '@brave-comb/core/inspection';
-import { EVENT_MEANING, PLANTS, SEASON_EVENTS, pollenGuesses } from '@brave-comb/core/season';
+import { PLANTS, SEASON_EVENTS, pollenGuesses } from '@brave-comb/core/season';
 import { addDays } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { flowNow, siteSeason, type SiteSeason } from '../../facts/season';

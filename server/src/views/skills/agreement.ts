@@ -1,3 +1,4 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import {
   assessorHabits,
@@ -15,7 +16,7 @@ import { groupsSeen, readingPairsOf, shownBy } from '../../records/skills';
 type Agreement = Output<(typeof endpoints)['agreement']>;
 
 /** Hidden readings against the supervisors': a trainee's own, a supervisor's groups, for a lead all, with the assessors. */
-export async function agreement({ db }: Context, actor: Actor): Promise<Agreement> {
+export async function agreement({ db }: Context, actor: Actor): Promise<Sayable<Agreement>> {
   const groups = await groupsSeen({ db }, actor);
   const trainees = (
     await traineesOf(

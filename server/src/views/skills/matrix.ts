@@ -1,3 +1,4 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { SKILL_LEVELS } from '@brave-comb/core/inspection';
 import { windowOf } from '@brave-comb/core/planning';
@@ -14,7 +15,7 @@ import { claimsOf, elsewhereOf, groupsSeen } from '../../records/skills';
 type Matrix = Output<(typeof endpoints)['traineeMatrix']>;
 
 /** Trainees by group with their standings; a supervisor sees the groups that they have led. */
-export async function traineeMatrix(context: Context, actor: Actor): Promise<Matrix> {
+export async function traineeMatrix(context: Context, actor: Actor): Promise<Sayable<Matrix>> {
   const { db } = context;
   const groups = await groupsSeen({ db }, actor);
   const ids = groups.map(({ id }) => id);

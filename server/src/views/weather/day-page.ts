@@ -1,13 +1,12 @@
+import { say } from '../../words';
 import type { DayPage } from '@brave-comb/contract';
-import type { Sayable } from '@brave-comb/core/language';
+import { type Sayable, named, type Text } from '@brave-comb/core/language';
 import { quantile } from '@brave-comb/core/statistics';
 import { addDays } from '@brave-comb/core/units';
 import {
   DEPTHS,
-  type Depth,
   type FitSpan,
   HOUR,
-  type Hindrance,
   type Weather,
   beaufort,
   broodMinutes,
@@ -31,23 +30,6 @@ import { sessionsBetween } from '../../records/planning';
 import { observedDays } from '../../records/weather';
 
 const FIRE_DAYS = 60;
-
-const DEPTH_WORDS: Readonly<Record<Depth, string>> = {
-  outside: 'a look from outside',
-  lid: 'lid and feeder',
-  'one-frame': 'a quick look at few frames',
-  full: 'full inspection',
-};
-const WHY_WORDS: Readonly<Record<Hindrance, string>> = {
-  thunder: 'thunder',
-  rain: 'rain',
-  'rain-soon': 'rain soon after',
-  gusts: 'wind',
-  cold: 'cold',
-  heat: 'heat',
-  dark: 'poor light',
-  'bees-in': 'bees at home',
-};
 
 const moment = (at: number | null): string | null => (at === null ? null : iso(at));
 
@@ -90,7 +72,7 @@ export async function dayPage(
       from: iso(span.from),
       to: iso(span.to),
       chance: span.chance,
-      limitedBy: span.limitedBy && WHY_WORDS[span.limitedBy.why],
+      limitedBy: span.limitedBy && named('hinders', span.limitedBy.why),
       broodMinutes: span.broodMinutes,
       words: spanWords(span, spans, clock),
     })),
@@ -137,20 +119,17 @@ export async function dayPage(
 }
 
 /** "13:00–15:40 fit for full inspection; wind turns it at 15:40". */
-function spanWords(span: FitSpan, all: readonly FitSpan[], clock: (at: number) => string): string {
+function spanWords(span: FitSpan, all: readonly FitSpan[], clock: (at: number) => string): Text {
   const when = `${clock(span.from)}–${clock(span.to)}`;
   const after = all[all.indexOf(span) + 1];
-  if (span.depth === null)
-    return `${when} hives stay shut: ${span.limitedBy ? WHY_WORDS[span.limitedBy.why] : 'weather'}`;
-  const fit = `${when} fit for ${DEPTH_WORDS[span.depth]}`;
+  const why = span.limitedBy?.why ?? null;
+  if (span.depth === null) return say('stay-shut', { when, why });
   const reached = DEPTHS.indexOf(span.depth);
   const turns =
     after && (after.depth === null ? -1 : DEPTHS.indexOf(after.depth)) < reached && after.limitedBy
-      ? `; ${WHY_WORDS[after.limitedBy.why]} turns it at ${clock(span.to)}`
-      : '';
-  const held = span.limitedBy ? `, no deeper for ${WHY_WORDS[span.limitedBy.why]}` : '';
-  const brood = span.broodMinutes > 0 ? `; a brood frame may be out ${span.broodMinutes} min` : '';
-  return `${fit}${held}${turns}${brood}`;
+      ? { why: after.limitedBy.why, at: clock(span.to) }
+      : null;
+  return say('fit-for', { when, depth: span.depth, why, turns, broodMinutes: span.broodMinutes });
 }
 
 function middleHours(members: readonly (readonly Weather[])[], start: number): Map<number, Weather> {

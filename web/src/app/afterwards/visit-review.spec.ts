@@ -27,7 +27,7 @@ const REVIEW = {
   frameKind: 'British National deep',
   last: null,
   frames,
-  changes: ['', 'new brood'],
+  changes: ['not-read', 'new-brood'] as const,
   inWords: ['Brood on frame 2.'],
   measures: [],
   storesWhereFrom: { steps: [], source: '' },

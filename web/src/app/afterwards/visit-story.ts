@@ -82,8 +82,8 @@ const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = 
                     <div
                       class="ask"
                       role="group"
-                      attr.aria-label="{{ content.name }} on the photo of {{ each.where }}"
-                      i18n-attr.aria-label
+                      ariaLabel="{{ content.name }} on the photo of {{ each.where }}"
+                      i18n-ariaLabel
                     >
                       <span>{{ content.name }}</span>
                       <button type="button" class="btn line" (click)="confirm(address, content.letter, true)" i18n>

@@ -28,8 +28,8 @@ const EVERY = 120_000;
                 class="btn line"
                 [routerLink]="['/at-the-hive/hive', hive.id]"
                 [queryParams]="{ session: sheet().session.id }"
-                attr.aria-label="Start hive {{ hive.number }}"
-                i18n-attr.aria-label
+                ariaLabel="Start hive {{ hive.number }}"
+                i18n-ariaLabel
                 i18n
                 >Start</a
               >

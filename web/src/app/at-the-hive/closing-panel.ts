@@ -37,8 +37,8 @@ import { Named, SaidPipe, named } from '../language/words';
               <button
                 type="button"
                 class="big"
-                attr.aria-label="{{ task.says | said }}: not so"
-                i18n-attr.aria-label
+                ariaLabel="{{ task.says | said }}: not so"
+                i18n-ariaLabel
                 (click)="done(task, false)"
                 i18n
               >

@@ -6,9 +6,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
   template: `
     <div class="count" role="group" [attr.aria-label]="legend()">
       <span>{{ legend() }}</span>
-      <button type="button" class="big" attr.aria-label="{{ legend() }}, less" i18n-attr.aria-label (click)="by(-1)">
-        −
-      </button>
+      <button type="button" class="big" ariaLabel="{{ legend() }}, less" i18n-ariaLabel (click)="by(-1)">−</button>
       <input
         #field
         type="number"
@@ -20,9 +18,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
         [value]="value() ?? ''"
         (change)="typed(field.value)"
       />
-      <button type="button" class="big" attr.aria-label="{{ legend() }}, more" i18n-attr.aria-label (click)="by(1)">
-        +
-      </button>
+      <button type="button" class="big" ariaLabel="{{ legend() }}, more" i18n-ariaLabel (click)="by(1)">+</button>
     </div>
   `,
   styleUrl: './hive-parts.scss',

@@ -12,8 +12,8 @@ import { type FrameSide, LETTERS, type Letter, eighthsLeft } from '@brave-comb/c
           type="button"
           class="segment"
           [class.ninth]="index >= 8"
-          attr.aria-label="Take back an eighth of {{ contents[letter] }}"
-          i18n-attr.aria-label
+          ariaLabel="Take back an eighth of {{ contents[letter] }}"
+          i18n-ariaLabel
           (click)="takenBack.emit(letter)"
         >
           <svg viewBox="0 0 60 52" preserveAspectRatio="none" aria-hidden="true">

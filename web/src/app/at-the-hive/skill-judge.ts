@@ -32,7 +32,7 @@ import { LevelGlyph } from '../skills/level-glyph';
         <mat-icon svgIcon="forward" aria-hidden="true" />
       </button>
     </div>
-    <div class="levels" role="group" attr.aria-label="How much help {{ name() }} needed" i18n-attr.aria-label>
+    <div class="levels" role="group" ariaLabel="How much help {{ name() }} needed" i18n-ariaLabel>
       @for (level of levels; track level) {
         <button
           type="button"

@@ -17,15 +17,15 @@ import { SaidPipe, said } from '../language/words';
       <section
         [class.now]="each.state !== 'watch'"
         [attr.role]="each.state === 'watch' ? 'group' : 'alert'"
-        attr.aria-label="{{ each.name }}, stung"
-        i18n-attr.aria-label
+        ariaLabel="{{ each.name }}, stung"
+        i18n-ariaLabel
       >
         <p i18n>
           <b>{{ each.name }}</b> was stung {each.stings > 1, select, true {{{ each.stings }} times, last} other {}}
           {each.minutes < 1, select, true {just now} other {{{ each.whole }} min ago}
           }{each.now === '', select, true {} other {, now {{ each.now }}}}. {{ each.says | said }}
         </p>
-        <div class="row" role="group" attr.aria-label="How {{ each.name }} is" i18n-attr.aria-label>
+        <div class="row" role="group" ariaLabel="How {{ each.name }} is" i18n-ariaLabel>
           @for (reaction of reactions; track reaction) {
             <button
               type="button"

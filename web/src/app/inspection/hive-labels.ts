@@ -34,8 +34,8 @@ import { ViewState } from '../api/view-state';
                 <div
                   [innerHTML]="label.picture"
                   role="img"
-                  attr.aria-label="Label of hive {{ label.number }}"
-                  i18n-attr.aria-label
+                  ariaLabel="Label of hive {{ label.number }}"
+                  i18n-ariaLabel
                 ></div>
               }
               <p>

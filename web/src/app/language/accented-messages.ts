@@ -37,7 +37,7 @@ function within(text: string, from: number, to: number): string {
       made += cases(text, at, end);
       at = end;
     } else {
-      plain += text[at];
+      plain += text.charAt(at);
       at += 1;
     }
   }

@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import type { PlanChange, PlannedSession, StaffVisit } from '@brave-comb/core/planning';
 import { scaleLinear } from 'd3-scale';
@@ -30,7 +31,7 @@ export class PlanCompare {
   readonly found = input<Answers['comparison'] | null>(null);
   readonly kept = input(0);
   readonly mayMake = input(false);
-  readonly say = input.required<(words: string) => string>();
+  readonly say = input.required<(text: Text) => string>();
   readonly chosen = output<string | null>();
   readonly made = output<Take>();
 

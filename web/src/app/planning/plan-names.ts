@@ -1,5 +1,7 @@
+import type { Text } from '@brave-comb/core/language';
+import { said } from '../language/words';
 import type { PlanBoard } from '@brave-comb/contract';
-import { plannedSkill, withDates } from '@brave-comb/core/planning';
+import { plannedSkill, withNames } from '@brave-comb/core/planning';
 import { addDays } from '@brave-comb/core/units';
 import { shortDate, timeOf } from '../ui/format';
 
@@ -18,12 +20,12 @@ export function namesOf(board: PlanBoard | null): ReadonlyMap<string, string> {
  * Words of the core as people read them: names for ids, dates for days of the plan.
  *
  * @param board the board whose things are named
- * @returns a function from words to words
+ * @returns a function from texts, or ids, to words
  */
-export function inWords(board: PlanBoard | null): (words: string) => string {
+export function inWords(board: PlanBoard | null): (text: Text) => string {
   const names = namesOf(board);
   const dateOf = (day: number) => shortDate(addDays(board?.today ?? '2026-01-01', day));
-  return (words) => [...names].reduce((text, [id, name]) => text.replaceAll(id, name), withDates(words, dateOf));
+  return (text) => said(withNames(text, names, dateOf));
 }
 
 /** Name of a skill of the planner's list. */

@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import { CdkDrag, type CdkDragEnd, type CdkDragMove } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
@@ -7,7 +8,7 @@ import { type Cell, cellKey, type Row } from './plan-rows';
 /** What it costs to put a hive that is carried into a cell. */
 export interface Offer {
   readonly price: number | null;
-  readonly says: string;
+  readonly says: Text;
 }
 
 export const itemOf = ({ group, slot }: Pick<Cell, 'group' | 'slot'>, hive: string): PlanItem =>

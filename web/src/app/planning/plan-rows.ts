@@ -137,7 +137,12 @@ export function rowsOf(
       about: [$localize`${size} trainees`, $localize`${openSkills} skills open`],
       cells: slots.map((slot) => cellOf(id, slot)),
     })),
-    { id: null, name: $localize`Staff`, about: [$localize`alone`, $localize`care only`], cells: slots.map((slot) => cellOf(null, slot)) },
+    {
+      id: null,
+      name: $localize`Staff`,
+      about: [$localize`alone`, $localize`care only`],
+      cells: slots.map((slot) => cellOf(null, slot)),
+    },
   ];
 }
 

@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import type {
   Assignments,
   IndoorWays,
@@ -18,7 +19,7 @@ import type {
 export interface OtherPlace {
   readonly lock: PlanLock;
   readonly price: number | null;
-  readonly says: string;
+  readonly says: Text;
 }
 
 /** How one plan differs from another. */

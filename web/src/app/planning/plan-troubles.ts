@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { type Trouble, TROUBLES } from '@brave-comb/core/planning';
 import { Named } from '../language/words';
@@ -61,7 +62,7 @@ import { Named } from '../language/words';
 export class PlanTroubles {
   readonly troubles = input.required<readonly Trouble[]>();
   readonly only = input<Trouble['kind'] | null>(null);
-  readonly say = input.required<(words: string) => string>();
+  readonly say = input.required<(text: Text) => string>();
   readonly chosen = output<Trouble['kind'] | null>();
 
   protected readonly kinds = computed(() =>

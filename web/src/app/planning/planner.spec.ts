@@ -1,3 +1,4 @@
+import { dayOfPlan } from '@brave-comb/core/planning';
 import type { PlanBoard, PlanJob } from '@brave-comb/contract';
 import { DEFAULT_PLANNING, type InspectionPlan, type PlanningProblem } from '@brave-comb/core/planning';
 import { TestBed } from '@angular/core/testing';
@@ -46,7 +47,11 @@ class FakeWorker {
       why: { marginal: { parts: PARTS, total: 13 }, skills: [{ skill: 'finds-eggs', points: 8 }] },
       places: [
         { lock: { group: 'dipper', slot: 'thu', hives: ['h4'] }, price: 3.2, says: '' },
-        { lock: { group: 'curlew', slot: 'sun', hives: ['h4'] }, price: null, says: 'curlew cannot come at sun.' },
+        {
+          lock: { group: 'curlew', slot: 'sun', hives: ['h4'] },
+          price: null,
+          says: { say: 'planning/cannot-come', of: { who: 'curlew', slot: 'sun' } },
+        },
       ],
       force: {
         plan: { staff: [], sessions: [{ ...PLAN.sessions[0]!, group: 'dipper' }] },
@@ -54,7 +59,11 @@ class FakeWorker {
       },
       cells: [
         { lock: { group: 'dipper', slot: 'thu', hives: ['h4'] }, price: 4.5, says: '' },
-        { lock: { group: 'curlew', slot: 'sun', hives: ['h4'] }, price: null, says: 'curlew cannot come at sun.' },
+        {
+          lock: { group: 'curlew', slot: 'sun', hives: ['h4'] },
+          price: null,
+          says: { say: 'planning/cannot-come', of: { who: 'curlew', slot: 'sun' } },
+        },
       ],
       price: { price: 3.2 },
       'wet-day': {
@@ -72,7 +81,12 @@ class FakeWorker {
         },
       ],
       troubles: [
-        { kind: 'low-odds', group: 'dipper', slot: 'sun', says: 'dipper, sun: fit in 5 of 10 forecasts.' },
+        {
+          kind: 'low-odds',
+          group: 'dipper',
+          slot: 'sun',
+          says: { say: 'planning/fit-forecasts', of: { group: 'dipper', slot: 'sun', round: 5 } },
+        },
         { kind: 'due-not-met', hive: 'h10', says: 'h10 is due by day 3 and is not opened.' },
       ],
       comparison: {
@@ -97,7 +111,13 @@ class FakeWorker {
       'not-placed': [
         {
           hive: 'h10',
-          rule: { rule: 'rest', says: 'h10 was opened on day -1 and rests 4 days.' },
+          rule: {
+            rule: 'rest',
+            says: {
+              say: 'planning/opened-day-rests-days',
+              of: { hive: 'h10', lastOpened: dayOfPlan(-1), restDays: 4 },
+            },
+          },
           freeFrom: 'sun',
           best: null,
         },
@@ -316,7 +336,7 @@ describe('the planner board', () => {
     const { element } = await showBoard({
       ...BOARD,
       pins: [{ id: 'p1', by: 'Ruth', at: '2026-05-14T06:40:00Z', what }],
-      conflict: { pins: ['p1'], rules: [{ rule: 'group-gap', says: 'curlew comes on day 0 and on day 1.' }] },
+      conflict: { pins: ['p1'], rules: [{ rule: 'group-gap', says: 'Curlew comes on Thu 14 and on Fri 15.' }] },
       hopeless: 'no-slots',
     } as unknown as PlanBoard);
     const alerts = [...element.querySelectorAll('[role="alert"]')].map(textOf).join(' ');

@@ -221,7 +221,7 @@ export class Planner {
   });
   protected readonly conflict = computed(() => {
     const conflict = this.board()?.conflict;
-    return conflict ? { ...conflict, rules: conflict.rules.map(({ says }) => this.say()(says)) } : null;
+    return conflict ? { ...conflict, rules: conflict.rules.map(({ says }) => says) } : null;
   });
 
   constructor() {
@@ -345,9 +345,10 @@ export class Planner {
   protected async carry(item: PlanItem | null): Promise<void> {
     this.offers.set(new Map());
     const plan = this.plan();
-    if (item === null) this.words.set('Put back.');
+    if (item === null) this.words.set($localize`Put back.`);
     if (item === null || plan === null) return;
-    this.words.set(`${this.names().get(item.kind === 'session' ? '' : item.hive) ?? 'It'} is carried.`);
+    const carried = this.names().get(item.kind === 'session' ? '' : item.hive);
+    this.words.set(carried ? $localize`${carried} is carried.` : $localize`It is carried.`);
     const answer = await this.thinker.askLatest({ about: 'cells', plan, item });
     if (answer) this.offers.set(new Map(answer.map(({ lock, price, says }) => [lockKey(lock), { price, says }])));
   }
@@ -356,19 +357,27 @@ export class Planner {
   protected async weigh({ cell, item, lock }: { cell: string; item: PlanItem; lock: PlanLock }): Promise<void> {
     const plan = this.plan();
     if (plan === null) return;
-    const where = this.say()(`${lock.staff === true ? $localize`Staff` : lock.group}, ${lock.slot}`);
+    const say = this.say();
+    const where = `${lock.staff === true ? $localize`Staff` : say(lock.group)}, ${say(lock.slot)}`;
     const rule = this.offers().get(cell)?.says ?? '';
-    this.words.set(`${where}: ${rule === '' ? '…' : this.say()(rule)}`);
+    this.words.set(`${where}: ${rule === '' ? '…' : say(rule)}`);
     const answer = await this.thinker.askLatest({ about: 'price', plan, item, lock });
     if (answer === null) return;
     const { price } = answer;
     if (price === null) {
-      this.words.set(`${where}: no, ${rule === '' ? 'a rule or a pin does not allow it.' : this.say()(rule)}`);
+      this.words.set(
+        rule === ''
+          ? $localize`${where}\: no, a rule or a pin does not allow it.`
+          : $localize`${where}\: no, ${say(rule)}`,
+      );
       return;
     }
     this.offers.update((offers) => new Map([...offers, [cell, { price, says: '' }]]));
-    const mended = rule === '' ? '' : $localize` once the rest is mended`;
-    this.words.set(`${where}: ${pointsText(-price)} points${mended}.`);
+    this.words.set(
+      rule === ''
+        ? $localize`${where}\: ${pointsText(-price)} points.`
+        : $localize`${where}\: ${pointsText(-price)} points once the rest is mended.`,
+    );
   }
 
   /** Moves a hive: the plan is mended around it, and the price is shown. */
@@ -379,7 +388,9 @@ export class Planner {
     if (forced === null) {
       const rule = this.offers().get(lockKey(lock))?.says ?? '';
       this.words.set(
-        `It stays where it is: ${rule === '' ? 'a rule or a pin does not allow this.' : this.say()(rule)}`,
+        rule === ''
+          ? $localize`It stays where it is: a rule or a pin does not allow this.`
+          : $localize`It stays where it is: ${this.say()(rule)}`,
       );
       return;
     }
@@ -432,7 +443,7 @@ export class Planner {
   protected async quote(lock: PlanLock): Promise<void> {
     const plan = this.plan();
     if (plan === null || lock.staff === true) return;
-    const where = this.say()(`${lock.group}, ${lock.slot}`);
+    const where = [lock.group, lock.slot].map(this.say()).join(', ');
     this.words.set(`${where}: …`);
     const answer = await this.thinker.ask({ about: 'force', plan, item: null, lock });
     const why = this.board()?.away[`${lock.group} ${lock.slot}`] ?? $localize`a rule or a pin does not allow it`;
@@ -446,7 +457,7 @@ export class Planner {
     const what = kind === 'pin' ? { pin: { group, slot } } : { forbid: { group, slot } };
     this.desk.change('pinPlan', { body: { id: uuid(), what } }, 'planBoard');
     const words = kind === 'pin' ? $localize`the next plan holds it.` : $localize`the next plan keeps clear of it.`;
-    this.words.set(`${this.say()(`${group}, ${slot}`)}: ${words}`);
+    this.words.set(`${[group, slot].map(this.say()).join(', ')}: ${words}`);
   }
 
   protected showTold(): void {

@@ -36,15 +36,15 @@ const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.sl
               <input
                 type="time"
                 [value]="hours.from"
-                attr.aria-label="{{ day.name }}, from"
-                i18n-attr.aria-label
+                ariaLabel="{{ day.name }}, from"
+                i18n-ariaLabel
                 (change)="set(hours.at, { from: minutesOf($any($event.target).value) })"
               /><ng-container i18n> to </ng-container
               ><input
                 type="time"
                 [value]="hours.to"
-                attr.aria-label="{{ day.name }}, to"
-                i18n-attr.aria-label
+                ariaLabel="{{ day.name }}, to"
+                i18n-ariaLabel
                 (change)="set(hours.at, { to: minutesOf($any($event.target).value) })"
               />
             </span>

@@ -15,10 +15,10 @@ import { SaidPipe, said } from '../language/words';
         <li cdkDrag>
           <button
             type="button"
-            attr.aria-label="{{ step.text | said }}, place {{ $index + 1 }} of {{
+            ariaLabel="{{ step.text | said }}, place {{ $index + 1 }} of {{
               order().length
             }}. Alt and arrow keys move it."
-            i18n-attr.aria-label
+            i18n-ariaLabel
             (keydown.alt.arrowup)="move($event, $index, -1)"
             (keydown.alt.arrowdown)="move($event, $index, 1)"
           >
@@ -28,8 +28,8 @@ import { SaidPipe, said } from '../language/words';
             <button
               type="button"
               [disabled]="$first"
-              attr.aria-label="{{ step.text | said }} up"
-              i18n-attr.aria-label
+              ariaLabel="{{ step.text | said }} up"
+              i18n-ariaLabel
               (click)="shift($index, -1)"
             >
               ↑
@@ -37,8 +37,8 @@ import { SaidPipe, said } from '../language/words';
             <button
               type="button"
               [disabled]="$last"
-              attr.aria-label="{{ step.text | said }} down"
-              i18n-attr.aria-label
+              ariaLabel="{{ step.text | said }} down"
+              i18n-ariaLabel
               (click)="shift($index, 1)"
             >
               ↓

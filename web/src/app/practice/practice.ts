@@ -1,3 +1,4 @@
+import { SaidPipe, Named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
@@ -16,7 +17,7 @@ const LISTED = 6;
 /** What is due, and everything that can be practised, with how well it is known. */
 @Component({
   selector: 'bc-practice',
-  imports: [RouterLink, ViewState],
+  imports: [Named, SaidPipe, RouterLink, ViewState],
   providers: [PracticeDesk],
   templateUrl: './practice.html',
   styleUrl: './practice.scss',

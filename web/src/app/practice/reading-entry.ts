@@ -38,8 +38,8 @@ import {
           <span class="name">{{ names[letter] }}</span>
           <button
             type="button"
-            attr.aria-label="One eighth less {{ names[letter] }}"
-            i18n-attr.aria-label
+            ariaLabel="One eighth less {{ names[letter] }}"
+            i18n-ariaLabel
             (click)="add(letter, -1)"
           >
             −
@@ -47,8 +47,8 @@ import {
           <button
             type="button"
             class="bar"
-            attr.aria-label="Only a few cells of {{ names[letter] }}"
-            i18n-attr.aria-label
+            ariaLabel="Only a few cells of {{ names[letter] }}"
+            i18n-ariaLabel
             [attr.aria-pressed]="side().trace.includes(letter)"
             (click)="few(letter)"
           >
@@ -69,12 +69,7 @@ import {
               }
             </svg>
           </button>
-          <button
-            type="button"
-            attr.aria-label="One eighth more {{ names[letter] }}"
-            i18n-attr.aria-label
-            (click)="add(letter, 1)"
-          >
+          <button type="button" ariaLabel="One eighth more {{ names[letter] }}" i18n-ariaLabel (click)="add(letter, 1)">
             +
           </button>
           <span class="unseen" i18n>{{ side().eighths[letter] ?? 0 }} eighths</span>

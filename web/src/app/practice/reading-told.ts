@@ -35,7 +35,7 @@ const HABIT = 0.4;
               <td class="letter" aria-hidden="true">{{ row.letter }}</td>
               <th scope="row">{{ row.name }}</th>
               <td>
-                <svg viewBox="0 0 112 28" role="img" attr.aria-label="You said {{ row.said }}" i18n-attr.aria-label>
+                <svg viewBox="0 0 112 28" role="img" ariaLabel="You said {{ row.said }}" i18n-ariaLabel>
                   @for (place of eighths; track place) {
                     <rect
                       [attr.x]="place * 14 + 1"

@@ -1,3 +1,4 @@
+import { said } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { type TopicId, topicOf } from '@brave-comb/core/practice';
@@ -86,7 +87,7 @@ export class StationList {
   protected readonly rows = computed(() =>
     this.stations().map((station) => ({
       ...station,
-      name: topicOf(station.topic).name,
+      name: said(topicOf(station.topic).name),
       together: station.pairs.map((pair) => pair.join(pair.length > 2 ? ', ' : ' and ')).join('; '),
     })),
   );

@@ -27,7 +27,7 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
         <ul class="hives">
           @for (hive of all.hives; track hive.id) {
             <li>
-              <div role="group" attr.aria-label="Hive {{ hive.number }}" i18n-attr.aria-label>
+              <div role="group" ariaLabel="Hive {{ hive.number }}" i18n-ariaLabel>
                 <b>{{ hive.number }}</b>
                 @for (state of states; track state) {
                   <button

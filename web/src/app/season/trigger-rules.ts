@@ -34,8 +34,8 @@ type Trigger = Happenings['triggers'][number];
                     type="checkbox"
                     [checked]="rule.active"
                     [disabled]="!lead()"
-                    attr.aria-label="{{ rule.task }}, in use"
-                    i18n-attr.aria-label
+                    ariaLabel="{{ rule.task }}, in use"
+                    i18n-ariaLabel
                     (change)="change(rule, { active: on.checked })"
                   />
                 </td>
@@ -51,8 +51,8 @@ type Trigger = Happenings['triggers'][number];
                     max="365"
                     [value]="rule.from"
                     [disabled]="!lead()"
-                    attr.aria-label="{{ rule.task }}, from day"
-                    i18n-attr.aria-label
+                    ariaLabel="{{ rule.task }}, from day"
+                    i18n-ariaLabel
                     (change)="change(rule, { from: +from.value })"
                   />
                   <input
@@ -62,8 +62,8 @@ type Trigger = Happenings['triggers'][number];
                     max="365"
                     [value]="rule.due"
                     [disabled]="!lead()"
-                    attr.aria-label="{{ rule.task }}, due by day"
-                    i18n-attr.aria-label
+                    ariaLabel="{{ rule.task }}, due by day"
+                    i18n-ariaLabel
                     (change)="change(rule, { due: +due.value })"
                   />
                 </td>

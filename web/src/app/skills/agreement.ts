@@ -7,7 +7,7 @@ import { ViewState } from '../api/view-state';
 import { dateText } from '../ui/format';
 import { ReadingsChart } from './readings-chart';
 import { TrendLine } from './trend-line';
-import { named } from '../language/words';
+import { named, SaidPipe } from '../language/words';
 
 /** Eighths that a line over time reaches. */
 const REACH = 2;
@@ -27,7 +27,7 @@ const signed = (figure: number): string => `${figure > 0 ? '+' : figure < 0 ? 'â
 /** How trainees read comb against their supervisors, and how assessors judge against each other. */
 @Component({
   selector: 'bc-agreement',
-  imports: [ReadingsChart, RouterLink, TrendLine, ViewState],
+  imports: [SaidPipe, ReadingsChart, RouterLink, TrendLine, ViewState],
   templateUrl: './agreement.html',
   styleUrl: './agreement.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,14 +1,14 @@
 import { computed, Injectable, signal } from '@angular/core';
-import { checklistProblem, type EvidenceRule, type Skill, skillIn, skillOf, usualRule } from '@brave-comb/core/skills';
+import { checklistProblem, type EvidenceRule, type WordedSkill, ownSkill, skillOf } from '@brave-comb/core/skills';
 import equal from 'fast-deep-equal';
 
 /** The list as it is being edited: every change can be taken back. */
 @Injectable()
 export class ChecklistDraft {
-  private readonly past = signal<readonly (readonly Skill[])[]>([]);
+  private readonly past = signal<readonly (readonly WordedSkill[])[]>([]);
   /** The list in force, that changes are held against. */
-  readonly before = signal<readonly Skill[]>([]);
-  readonly skills = signal<readonly Skill[]>([]);
+  readonly before = signal<readonly WordedSkill[]>([]);
+  readonly skills = signal<readonly WordedSkill[]>([]);
   readonly chosen = signal<string | null>(null);
 
   readonly skill = computed(() => skillOf({ skills: this.skills() }, this.chosen() ?? ''));
@@ -23,13 +23,13 @@ export class ChecklistDraft {
       return !was || !equal(was, skill);
     }).length;
     const gone = before.filter(({ id }) => !skillOf({ skills: now }, id)).length;
-    const common = (list: readonly Skill[], other: readonly Skill[]) =>
+    const common = (list: readonly WordedSkill[], other: readonly WordedSkill[]) =>
       list.filter(({ id }) => skillOf({ skills: other }, id)).map(({ id }) => id);
     const moved = common(before, now).join() !== common(now, before).join();
     return changed + gone + Number(moved);
   });
 
-  load(before: readonly Skill[], skills: readonly Skill[]): void {
+  load(before: readonly WordedSkill[], skills: readonly WordedSkill[]): void {
     this.before.set(before);
     this.skills.set(skills);
     this.past.set([]);
@@ -37,7 +37,7 @@ export class ChecklistDraft {
   }
 
   /** Sets the whole list anew. */
-  put(skills: readonly Skill[]): void {
+  put(skills: readonly WordedSkill[]): void {
     this.past.update((past) => [...past, this.skills()]);
     this.skills.set(skills);
   }
@@ -49,7 +49,7 @@ export class ChecklistDraft {
     this.skills.set(last);
   }
 
-  edit(change: Partial<Skill>): void {
+  edit(change: Partial<WordedSkill>): void {
     const id = this.chosen();
     this.put(this.skills().map((skill) => (skill.id === id ? { ...skill, ...change } : skill)));
   }
@@ -60,7 +60,7 @@ export class ChecklistDraft {
   }
 
   /** Puts a skill before another, in the phase of that one; at the end of a phase without one. */
-  move(id: string, phase: Skill['phase'], before: string | null): void {
+  move(id: string, phase: WordedSkill['phase'], before: string | null): void {
     const skill = skillOf({ skills: this.skills() }, id);
     if (!skill || before === id) return;
     const others = this.skills().filter((each) => each.id !== id);
@@ -79,9 +79,9 @@ export class ChecklistDraft {
     this.put(skills.toSpliced(at, 1).toSpliced(at + by, 0, own));
   }
 
-  add(phase: Skill['phase'], name: string): void {
+  add(phase: WordedSkill['phase'], name: string): void {
     const id = idFor(name, new Set([...this.skills(), ...this.before()].map((skill) => skill.id)));
-    const skill = skillIn(phase)({ id, name, shownBy: 'seen', faults: [], rule: usualRule(2, 'alone') });
+    const skill = ownSkill({ id, phase, name, shownBy: $localize`seen` });
     this.put(this.skills().toSpliced(endOf(this.skills(), phase), 0, skill));
     this.chosen.set(id);
   }
@@ -99,7 +99,7 @@ export class ChecklistDraft {
   }
 }
 
-function endOf(skills: readonly Skill[], phase: Skill['phase']): number {
+function endOf(skills: readonly WordedSkill[], phase: WordedSkill['phase']): number {
   const last = skills.findLastIndex((skill) => skill.phase === phase);
   return last < 0 ? skills.length : last + 1;
 }

@@ -1,4 +1,5 @@
 import type { Coverage, Output, endpoints } from '@brave-comb/contract';
+import { inEnglish } from '@brave-comb/core/words';
 import { checklistCsv } from '@brave-comb/core/exchange';
 import { DEFAULT_CHECKLIST, type Skill, skillOf, type Standing } from '@brave-comb/core/skills';
 import { showView } from '../../testing/ahead';
@@ -15,7 +16,7 @@ import { VersionLine } from './version-line';
 type List = Output<typeof endpoints.checklist>;
 type Preview = Output<typeof endpoints.previewChecklist>;
 
-const { skills } = DEFAULT_CHECKLIST;
+const { skills } = inEnglish(DEFAULT_CHECKLIST);
 const PHASES = [
   { phase: 'build-up', from: '2026-04-01', to: '2026-05-01' },
   { phase: 'swarm-season', from: '2026-05-02', to: '2026-06-10' },

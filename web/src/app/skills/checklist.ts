@@ -20,9 +20,8 @@ import { type Phase, PHASES } from '@brave-comb/core/season';
 import {
   COLONY_THINGS,
   type ColonyThing,
-  LEVEL_SAYS,
   levelSays,
-  type Skill,
+  type WordedSkill,
   SKILL_PHASES,
   SKILL_RISKS,
   type SkillPhase,
@@ -47,7 +46,7 @@ import { RuleSentence } from './rule-sentence';
 import { SaveFile } from './save-file';
 import { SkillSeason } from './skill-season';
 import { VersionLine } from './version-line';
-import { Named, named, namesOf } from '../language/words';
+import { Named, named, namesOf, said } from '../language/words';
 
 /** Pause after the last change before the draft is kept and reckoned, ms. */
 const PAUSE = 700;
@@ -56,9 +55,9 @@ const PAUSE = 700;
 const placeOf = (person: string) => `checklist draft of ${person}`;
 
 /** A draft that this device kept, `null` when there is none or it cannot be read. */
-function unsent(person: string): readonly Skill[] | null {
+function unsent(person: string): readonly WordedSkill[] | null {
   try {
-    const kept = JSON.parse(localStorage.getItem(placeOf(person)) ?? 'null') as readonly Skill[] | null;
+    const kept = JSON.parse(localStorage.getItem(placeOf(person)) ?? 'null') as readonly WordedSkill[] | null;
     return Array.isArray(kept) ? kept : null;
   } catch {
     return null;
@@ -83,9 +82,9 @@ function faultsText({ message, details }: CallFault): string {
 }
 
 /** A list as a file holds it. */
-function parsed(text: string): { readonly skills?: readonly Skill[] } {
+function parsed(text: string): { readonly skills?: readonly WordedSkill[] } {
   try {
-    return JSON.parse(text) as { readonly skills?: readonly Skill[] };
+    return JSON.parse(text) as { readonly skills?: readonly WordedSkill[] };
   } catch {
     throw new RangeError('it is no JSON, or it was cut short. Export the list once to see how the file looks.');
   }
@@ -175,7 +174,7 @@ export class ChecklistScreen {
     effect(() => {
       const list = this.data();
       if (!list || untracked(this.draft.changes) > 0) return;
-      const before = list.inForce.skills as readonly Skill[];
+      const before = list.inForce.skills as readonly WordedSkill[];
       const sent = list.draft?.skills;
       untracked(() => this.draft.load(before, unsent(this.person()?.id ?? '') ?? sent ?? before));
     });
@@ -218,7 +217,7 @@ export class ChecklistScreen {
       .subscribe((seen) => this.preview.set(seen));
   }
 
-  protected inPhase(phase: SkillPhase): readonly Skill[] {
+  protected inPhase(phase: SkillPhase): readonly WordedSkill[] {
     return this.draft.skills().filter((skill) => skill.phase === phase);
   }
 
@@ -269,41 +268,41 @@ export class ChecklistScreen {
     return found?.name ?? id;
   }
 
-  protected sounds(skill: Skill, level: SkillLevel): string {
-    return levelSays(skill, level);
+  protected sounds(skill: WordedSkill, level: SkillLevel): string {
+    return said(levelSays(skill, level));
   }
 
-  protected setSound(skill: Skill, level: SkillLevel, text: string): void {
+  protected setSound(skill: WordedSkill, level: SkillLevel, text: string): void {
     const { [level]: _, ...others } = skill.levels;
     const own = text.trim();
-    this.draft.edit({ levels: own === '' || own === LEVEL_SAYS[level] ? others : { ...others, [level]: own } });
+    this.draft.edit({ levels: own === '' || own === named('levelSays', level) ? others : { ...others, [level]: own } });
   }
 
-  protected addNeed(skill: Skill, select: HTMLSelectElement): void {
+  protected addNeed(skill: WordedSkill, select: HTMLSelectElement): void {
     if (select.value !== '') this.draft.edit({ needs: [...skill.needs, select.value] });
     select.value = '';
   }
 
-  protected addFrom(skill: Skill, select: HTMLSelectElement): void {
+  protected addFrom(skill: WordedSkill, select: HTMLSelectElement): void {
     if (select.value !== '') this.draft.edit({ from: [...skill.from, select.value] });
     select.value = '';
   }
 
-  protected dropFrom(skill: Skill, from: string): void {
+  protected dropFrom(skill: WordedSkill, from: string): void {
     this.draft.edit({ from: skill.from.filter((each) => each !== from) });
   }
 
-  protected dropNeed(skill: Skill, need: string): void {
+  protected dropNeed(skill: WordedSkill, need: string): void {
     this.draft.edit({ needs: skill.needs.filter((each) => each !== need) });
   }
 
-  protected toggleSeason(skill: Skill, phase: Phase): void {
+  protected toggleSeason(skill: WordedSkill, phase: Phase): void {
     const now = skill.season ?? [];
     const next = PHASES.filter((each) => (each === phase ? !now.includes(each) : now.includes(each)));
     this.draft.edit({ season: next.length === 0 || next.length === PHASES.length ? null : next });
   }
 
-  protected toggleThing(skill: Skill, thing: ColonyThing): void {
+  protected toggleThing(skill: WordedSkill, thing: ColonyThing): void {
     const next = COLONY_THINGS.filter((each) => (each === thing) !== skill.colony.includes(each));
     this.draft.edit({ colony: next });
   }
@@ -312,7 +311,7 @@ export class ChecklistScreen {
     return this.roles.find((role) => role === text) ?? 'everybody';
   }
 
-  protected riskOf(text: string): Skill['risk'] {
+  protected riskOf(text: string): WordedSkill['risk'] {
     return SKILL_RISKS.find((risk) => risk === text) ?? null;
   }
 
@@ -362,7 +361,7 @@ export class ChecklistScreen {
   /** Skills of an exported list, once the server has found them whole. */
   private async readJson(
     text: string,
-  ): Promise<{ readonly skills: readonly Skill[]; readonly bad: readonly BadLine[] }> {
+  ): Promise<{ readonly skills: readonly WordedSkill[]; readonly bad: readonly BadLine[] }> {
     const { skills } = parsed(text);
     if (!Array.isArray(skills) || skills.length === 0)
       throw new RangeError('it holds no skills. Export the list once to see how the file looks.');
@@ -371,7 +370,7 @@ export class ChecklistScreen {
       .call(endpoints.previewChecklist, { body })
       .pipe(catchError((fault: CallFault) => throwError(() => new RangeError(faultsText(fault)))));
     await firstValueFrom(checked);
-    return { skills: skills as readonly Skill[], bad: [] };
+    return { skills: skills as readonly WordedSkill[], bad: [] };
   }
 
   /** Reads a file into the draft, all of it or nothing: a line left out would take its skill off the list. */

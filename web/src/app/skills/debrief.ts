@@ -1,4 +1,4 @@
-import { named } from '../language/words';
+import { named, said } from '../language/words';
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
@@ -132,7 +132,7 @@ export class DebriefScreen {
     this.desk.change('signDebrief', { params: { session: data.session }, body }, 'debrief');
   }
 
-  protected readonly withoutFrame = withoutFrameText;
+  protected readonly withoutFrame = (run: number): string => said(withoutFrameText(run));
 
   protected sendBack(event: Event, supervisor: string, note: string): void {
     event.preventDefault();

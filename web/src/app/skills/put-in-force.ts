@@ -7,7 +7,7 @@ import { dateText } from '../ui/format';
 import { ChecklistDraft } from './checklist-draft';
 import { LevelGlyph } from './level-glyph';
 import { ShowingsChart } from './showings-chart';
-import { Named } from '../language/words';
+import { Named, SaidPipe } from '../language/words';
 
 export type ForceAsked = Pick<Input<typeof endpoints.enforceChecklist>['body'], 'standings' | 'from' | 'note'>;
 type Preview = Output<typeof endpoints.previewChecklist>;
@@ -33,7 +33,7 @@ const LISTED = 12;
 /** Whom a draft touches, what becomes of what was held, and the button that puts it in force. */
 @Component({
   selector: 'bc-put-in-force',
-  imports: [Named, LevelGlyph, ShowingsChart],
+  imports: [SaidPipe, Named, LevelGlyph, ShowingsChart],
   templateUrl: './put-in-force.html',
   styleUrl: './put-in-force.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,3 +1,4 @@
+import { inEnglish } from '@brave-comb/core/words';
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { DEFAULT_CHECKLIST, skillOf, STANDING_STATES } from '@brave-comb/core/skills';
 import { showView } from '../../testing/ahead';
@@ -346,7 +347,7 @@ describe('a judgement', () => {
 });
 
 describe('a draft of the checklist', () => {
-  const { skills } = DEFAULT_CHECKLIST;
+  const { skills } = inEnglish(DEFAULT_CHECKLIST);
   const draft = () => {
     const made = new ChecklistDraft();
     made.load(skills, skills);

@@ -60,8 +60,8 @@ const FIGURES = [
                     type="checkbox"
                     [checked]="limits()[row[0]].beesOut"
                     [disabled]="!all().mayLead"
-                    attr.aria-label="{{ row[1] }}, only while bees fly"
-                    i18n-attr.aria-label
+                    ariaLabel="{{ row[1] }}, only while bees fly"
+                    i18n-ariaLabel
                     (change)="change(row[0], 'beesOut', out.checked)"
                   />
                 </td>

@@ -42,8 +42,8 @@ const SURE = ['50', '70', '90', '99'] as const;
                 type="button"
                 class="big"
                 [class.sel]="noted(id) === false"
-                attr.aria-label="{{ id | named: 'finding' }}: not found"
-                i18n-attr.aria-label
+                ariaLabel="{{ id | named: 'finding' }}: not found"
+                i18n-ariaLabel
                 [attr.aria-pressed]="noted(id) === false"
                 (click)="note(id, false)"
                 i18n
@@ -54,8 +54,8 @@ const SURE = ['50', '70', '90', '99'] as const;
                 type="button"
                 class="big"
                 [class.some]="noted(id) === true"
-                attr.aria-label="{{ id | named: 'finding' }}: found"
-                i18n-attr.aria-label
+                ariaLabel="{{ id | named: 'finding' }}: found"
+                i18n-ariaLabel
                 [attr.aria-pressed]="noted(id) === true"
                 (click)="note(id, true)"
                 i18n

@@ -1,3 +1,4 @@
+import { namesOf, said, SaidPipe } from '../../language/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import {
@@ -35,7 +36,7 @@ const NAMES = {
 /** Parts that come onto the hive for good, or leave it: a super, a second nest box, an escape, a feeder. */
 @Component({
   selector: 'bc-part-card',
-  imports: [MatDialogClose, MatDialogTitle, HiveStack, Choice, Count],
+  imports: [SaidPipe, MatDialogClose, MatDialogTitle, HiveStack, Choice, Count],
   template: `
     <h2 matDialogTitle i18n>Change the hive</h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="Parts of the hive" i18n-aria-label>
@@ -89,7 +90,7 @@ const NAMES = {
           ><input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)" />
         </label>
         @if (problem(); as wrong) {
-          <p class="stop" role="alert">{{ wrong }}</p>
+          <p class="stop" role="alert">{{ wrong | said }}</p>
         }
         @if (done(); as text) {
           <p role="status">{{ text }}</p>
@@ -146,7 +147,7 @@ export class PartCard {
   ]);
   protected readonly words = computed<Readonly<Record<string, string>>>(() => ({
     ...NAMES,
-    ...Object.fromEntries(HIVE_TYPES[this.type()].boxes.map((id) => [id, named('box', id)])),
+    ...namesOf('box'),
   }));
   protected readonly boxKind = computed<BoxKindId | null>(
     () => HIVE_TYPES[this.type()].boxes.find((id) => id === this.kind()) ?? null,
@@ -198,13 +199,13 @@ export class PartCard {
   });
   protected readonly says = computed(() => {
     const change = this.change();
-    return change ? changeText(change) : '';
+    return change ? said(changeText(change)) : '';
   });
 
   private layer(kind: string): Layer {
     const box = this.boxKind();
     if (!box) return { id: this.named(this.words()[kind] ?? kind), kind: kind as (typeof PLAIN_PARTS)[number] };
-    const name = BOXES[box].role === 'super' ? 'super' : $localize`brood box`;
+    const name = BOXES[box].role === 'super' ? 'super' : 'brood box';
     return { id: this.named(name), kind: 'box', box, frames: this.frames(), dummy: false };
   }
 
@@ -252,7 +253,7 @@ export class PartCard {
     const change = this.change();
     if (!change) return;
     this.desk.enter({ kind: 'stack-changed', change, reason: this.reason().trim() });
-    this.done.set(`${changeText(change)}: kept.`);
+    this.done.set($localize`${said(changeText(change))}\: kept.`);
     this.kind.set(null);
     this.gone.set(null);
     this.dummy.set(null);
