@@ -6,11 +6,11 @@ await run(async () => {
   const [problemFile, planFile, ...rest] = process.argv.slice(2);
   if (planFile === undefined || rest.length > 0) throw new Trouble('Use: npm run plan:check -- problem.json plan.json');
   await ensureDependencies();
-  const { readProblem, readPlan, core } = await import('./lib/plans.mjs');
+  const { readProblem, readPlan, core, words } = await import('./lib/plans.mjs');
   const problem = readProblem(problemFile);
   const plan = readPlan(planFile);
   const faults = core.faultsOf(problem, plan);
-  if (faults.length > 0) throw new Trouble(faults.join('\n'));
+  if (faults.length > 0) throw new Trouble(faults.map((fault) => words.inEnglish(fault)).join('\n'));
   const { parts, objective } = core.checkPlan(problem, plan);
   const lines = core.OBJECTIVE_PARTS.map((part) => `  ${part.padEnd(11)} ${parts[part].toFixed(4).padStart(11)}`);
   process.stdout.write(

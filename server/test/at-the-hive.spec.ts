@@ -1,3 +1,4 @@
+import { inEnglish } from '../src/words';
 import { type AskedQuestion, type LiveSession, type VisitFile, endpoints } from '@brave-comb/contract';
 import { type EntryBody, parseSide } from '@brave-comb/core/inspection';
 import sharp from 'sharp';
@@ -265,7 +266,7 @@ describe('the session live', () => {
       { school: string },
     ];
     const stream = watchSession(school.context, { ...lead, school: id }, session);
-    const next = async () => (await stream.next()).value as LiveSession;
+    const next = async () => inEnglish((await stream.next()).value) as LiveSession;
     const first = await next();
     expect(first.visits.find((each) => each.visit === visit)).toMatchObject({ hiveNumber: '4', sides: 22 });
     expect(first.waiting.length).toBeGreaterThan(0);

@@ -5,6 +5,7 @@ import { tsImport } from 'tsx/esm/api';
 import { Trouble } from './say.mjs';
 
 export const core = await tsImport('../../core/src/planning/index.ts', import.meta.url);
+export const words = await tsImport('../../core/src/words/index.ts', import.meta.url);
 const { PlanningProblemJson, InspectionPlanJson } = await tsImport(
   '../../contract/src/planning-problem.ts',
   import.meta.url,

@@ -1,5 +1,6 @@
 import type { Text } from '../../language';
 import { say } from '../said';
+import type { CommonKit, JobKit, SpareKit } from './kit-ids';
 /** What a session asks for, counted. */
 export interface KitNeed {
   readonly groups: number;
@@ -21,8 +22,7 @@ export interface KitLine {
 
 /** A hive left alone for longer has not been opened this season, days. */
 const FIRST_OPENING = 75;
-const SPARES = ['foundation', 'feeder'] as const;
-export type SpareKit = (typeof SPARES)[number];
+const SPARES: readonly SpareKit[] = ['foundation', 'feeder'];
 
 /** What every session takes along, with how many. */
 const COMMON_KIT = {
@@ -35,8 +35,7 @@ const COMMON_KIT = {
   stands: ({ groups, liftedParts }) => Math.max(groups, liftedParts),
   buckets: ({ groups }) => groups,
   'first-aid': () => 1,
-} as const satisfies Record<string, (need: KitNeed) => number>;
-export type CommonKit = keyof typeof COMMON_KIT;
+} as const satisfies Record<CommonKit, (need: KitNeed) => number>;
 
 /** What a job asks for, by the words that it is told in. */
 const JOB_KIT = {
@@ -48,8 +47,7 @@ const JOB_KIT = {
   feeder: /feed|food/i,
   magnifier: /egg|larva|laying/i,
   matchsticks: /doubtful|lids|brood disease/i,
-} as const satisfies Record<string, RegExp>;
-export type JobKit = keyof typeof JOB_KIT;
+} as const satisfies Record<JobKit, RegExp>;
 const COMMON_KITS = Object.keys(COMMON_KIT) as readonly CommonKit[];
 const JOB_KITS = Object.keys(JOB_KIT) as readonly JobKit[];
 

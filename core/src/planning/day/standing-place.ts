@@ -1,3 +1,4 @@
+import { compassPoint } from './compass';
 import type { Text } from '../../language';
 import { say } from '../said';
 import type { Role } from '../../inspection';
@@ -66,12 +67,6 @@ export function inFlightLane(hive: PlacedHive, x: number, y: number): boolean {
     (across <= FLIGHT_LANE.halfWidth || across <= along * Math.tan(rad(FLIGHT_LANE.halfAngle)))
   );
 }
-
-const POINTS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const;
-export type CompassPoint = (typeof POINTS)[number];
-/** Point of the compass, of eight. */
-export const compassPoint = (degrees: number): CompassPoint =>
-  POINTS[Math.round((((degrees % 360) + 360) % 360) / 45) % 8]!;
 
 /**
  * Where everybody stands at a hive: behind it and beside it, out of every flight lane, nobody against a neighbour.

@@ -1,4 +1,5 @@
-import { NewEntry, type EntryVerdict } from '@brave-comb/contract';
+import type { Text } from '@brave-comb/core/language';
+import { NewEntry, type EntryVerdict as Shown } from '@brave-comb/contract';
 import { type Stack, stackAfter } from '@brave-comb/core/equipment';
 import { withIdsOfNow } from '@brave-comb/core/exchange';
 import { type VisitEntry, changesOf, recordOf, sideKey } from '@brave-comb/core/inspection';
@@ -18,6 +19,11 @@ import { combsOfOthers } from './comb-store';
 import type { Projection } from './projection';
 import { openVisit } from './shown-visit';
 import { type NamedVisit, entriesOf, entryOwners, insertEntry, lockVisit, updateVisit } from './store';
+
+/** What became of an entry; why it was refused is in no language yet. */
+type EntryVerdict = Omit<Shown, 'problem'> & {
+  readonly problem?: { readonly problem: NonNullable<Shown['problem']>['problem']; readonly message: Text } | undefined;
+};
 
 /**
  * Records entries of a visit in one transaction. Each is kept, known already, or refused for itself: also one that fails in a way that nobody
@@ -216,10 +222,10 @@ function partsKnown(visit: NamedVisit, entries: readonly VisitEntry[]): Stack {
 const idOf = (sent: unknown): string =>
   typeof sent === 'object' && sent !== null && 'id' in sent && typeof sent.id === 'string' ? sent.id : '';
 
-const refused = (id: string, { problem, message }: Refusal): EntryVerdict => ({
+const refused = (id: string, { problem, says }: Refusal): EntryVerdict => ({
   id,
   outcome: 'refused',
-  problem: { problem, message },
+  problem: { problem, message: says },
 });
 
 function unreadable(issues: readonly { readonly path: PropertyKey[]; readonly message: string }[]): Refusal {

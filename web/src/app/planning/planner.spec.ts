@@ -87,7 +87,11 @@ class FakeWorker {
           slot: 'sun',
           says: { say: 'planning/fit-forecasts', of: { group: 'dipper', slot: 'sun', round: 5 } },
         },
-        { kind: 'due-not-met', hive: 'h10', says: 'h10 is due by day 3 and is not opened.' },
+        {
+          kind: 'due-not-met',
+          hive: 'h10',
+          says: { say: 'planning/due-not-opened', of: { hive: 'h10', again: false, by: dayOfPlan(3), other: false } },
+        },
       ],
       comparison: {
         more: { parts: PARTS, total: 6 },
