@@ -1,6 +1,6 @@
 import { DEVELOPMENT } from '../biology';
 import { nectarOn } from '../season';
-import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo, spoken } from '../units';
+import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo } from '../units';
 import type { ColonyEvent } from './colony-event';
 import type { CalendarFacts, SourceDue } from './calendar-types';
 import { BRINGS, flyable } from './expected';
@@ -8,7 +8,7 @@ import { TAKES, dailyOf, feedingsOf, runsOut } from './feed-uptake';
 import { standing } from './standing-event';
 import { type Course, boundBy, coursesOf } from './treatments';
 import { say } from './said';
-import { type Text } from '../language';
+import { type Text, named } from '../language';
 
 /**
  * Dates that treatments, feeds, supers, drone comb and suspicions set.
@@ -143,7 +143,7 @@ function feedPart(facts: CalendarFacts): readonly SourceDue[] {
       }),
       strict: 'should',
       question: say('taken-more-ignored-then-off'),
-      bring: spoken(feed.what),
+      bring: named('feed', feed.what),
       opens: false,
       lapses: addDays(empty, 24),
     });

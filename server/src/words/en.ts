@@ -1,4 +1,4 @@
-import type { Sentences, Text, Way } from '@brave-comb/core/language';
+import type { Sentences,Text,Way } from '@brave-comb/core/language';
 import { upperFirst } from '@brave-comb/core/units';
 import type { ServerSentences } from './said';
 
@@ -124,6 +124,10 @@ export const serverSentences: Sentences<ServerSentences> = {
     `“${w.text(skill)}” is ${w.text(standing)}. Say why it is signed all the same, or leave it out.`,
   'skills-open': ({ count, first }, w) =>
     `${count === 1 ? '1 skill is' : `${count} skills are`} still open: ${first.map((name) => w.text(name)).join('; ')}${count > first.length ? ' and more' : ''}. Show or sign them first.`,
+  'typical-year': ({ name }) => `typical year of ${name}`,
+  'last-year-smoothed': 'the last year’s weather here, smoothed',
+  'rough-guess':
+    'a rough guess from latitude, height and the land around, 3 °C either way: dates may be weeks off. Import a typical year, or wait for a year of observations',
   'stay-shut': ({ when, why }, w) => `${when} hives stay shut: ${why === null ? 'weather' : w.name('hinders', why)}`,
   'fit-for': ({ when, depth, why, turns, broodMinutes }, w) =>
     `${when} fit for ${w.name('fitFor', depth)}${why ? `, no deeper for ${w.name('hinders', why)}` : ''}${turns ? `; ${w.name('hinders', turns.why)} turns it at ${turns.at}` : ''}${broodMinutes > 0 ? `; a brood frame may be out ${broodMinutes} min` : ''}`,

@@ -1,8 +1,8 @@
-import type { FrameKindId, LiftAdvice } from '@brave-comb/core/equipment';
-import type { GuardId, Letter, Reaction, Role, SkillLevel, StopReason } from '@brave-comb/core/inspection';
-import { type Text, saying } from '@brave-comb/core/language';
+import type { FrameKindId,LiftAdvice } from '@brave-comb/core/equipment';
+import type { GuardId,Letter,Reaction,Role,SkillLevel,StopReason } from '@brave-comb/core/inspection';
+import { type Text,saying } from '@brave-comb/core/language';
 import type { CivilDate } from '@brave-comb/core/units';
-import type { Depth, Hindrance } from '@brave-comb/core/weather';
+import type { Depth,Hindrance } from '@brave-comb/core/weather';
 
 interface Line {
   readonly lead: Text;
@@ -108,6 +108,9 @@ export interface ServerSentences {
   'debrief-sent-back': { day: Text; hive: Text };
   'rule-not-met': { skill: Text; standing: Text };
   'skills-open': { count: number; first: readonly Text[] };
+  'typical-year': { name: string };
+  'last-year-smoothed': null;
+  'rough-guess': null;
   'stay-shut': { when: string; why: Hindrance | null };
   'fit-for': {
     when: string;

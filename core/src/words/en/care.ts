@@ -10,11 +10,13 @@ import type {
   Strain,
   FindingWord,
   NewColony,
+  Strict,
   ColonyClass,
 } from '../../care';
 
 /** What things are called, by their ids. */
 export const careNames = {
+  strictness: { must: 'must', should: 'should', may: 'may' } satisfies Record<Strict, string>,
   adviceKind: {
     'queen-cells': 'queen cells',
     feed: 'feed',

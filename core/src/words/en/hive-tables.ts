@@ -255,6 +255,8 @@ export const hiveTables = {
     green: 'green',
     blue: 'blue',
   },
+  aliveState: { alive: 'alive', dead: 'dead', unsure: 'unsure' },
+  combGrade: { keep: 'keep', edge: 'edge', replace: 'replace' },
   yesNo: { yes: 'yes', no: 'no' },
   smokeless: {
     cloth: 'Spray a little clean water over the top bars, or lay a damp cloth over all but the gap you work in.',

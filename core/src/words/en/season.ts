@@ -1,7 +1,15 @@
 import { spoken } from '../../units';
 import type { SeasonSentences } from '../../season/said';
 import type { Sentences } from '../../language';
-import type { gives, Phase, ClimateBand, SeasonEventKind, ScaleEventKind, DegreeDayMethod } from '../../season';
+import type {
+  gives,
+  Phase,
+  ClimateBand,
+  SeasonEventKind,
+  ScaleEventKind,
+  DegreeDayMethod,
+  FlowState,
+} from '../../season';
 
 /** What things are called, by their ids. */
 export const seasonNames = {
@@ -16,6 +24,13 @@ export const seasonNames = {
     'making-winter-bees': 'making winter bees',
     'closing-down': 'closing down',
   } satisfies Record<Phase, string>,
+  flowState: {
+    flow: 'flow',
+    starting: 'starting',
+    fading: 'fading',
+    dearth: 'dearth',
+    uncertain: 'uncertain',
+  } satisfies Record<FlowState, string>,
   gives: {
     nectar: 'nectar',
     pollen: 'pollen',

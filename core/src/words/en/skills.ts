@@ -1,6 +1,6 @@
 import type { Sentences } from '../../language';
 import type { SkillsSentences } from '../../skills/said';
-import type { KappaBand, StandingState, ColonyThing } from '../../skills';
+import type { KappaBand, StandingState, ColonyThing, SkillPhase } from '../../skills';
 import { ruleText, standingText } from './standing';
 
 /** What things are called, by their ids. */
@@ -12,6 +12,18 @@ export const skillsNames = {
     'due-again': 'due again',
     'signed-off': 'signed off',
   } satisfies Record<StandingState, string>,
+  skillPhase: {
+    prepare: 'prepare',
+    approach: 'approach',
+    open: 'open',
+    handle: 'handle',
+    read: 'read',
+    judge: 'judge',
+    close: 'close',
+    record: 'record',
+    care: 'care',
+    safety: 'safety',
+  } satisfies Record<SkillPhase, string>,
   kappaBand: {
     poor: 'poor',
     slight: 'slight',

@@ -1,35 +1,35 @@
-import { named } from '@brave-comb/core/language';
-import { inEnglish } from '../../words';
+import { named,type Text } from '@brave-comb/core/language';
+import { inEnglish,say } from '../../words';
 import {
-  type Bloom,
-  type DayWeather,
-  PLANTS,
-  type PhaseFacts,
-  type PhaseSpan,
-  type SitePlant,
-  type UsualYear,
-  bloomOf,
-  modelOf,
-  phaseOn,
-  usualByPlace,
-  usualFrom,
-  yearPhases,
+type Bloom,
+type DayWeather,
+PLANTS,
+type PhaseFacts,
+type PhaseSpan,
+type SitePlant,
+type UsualYear,
+bloomOf,
+modelOf,
+phaseOn,
+usualByPlace,
+usualFrom,
+yearPhases,
 } from '@brave-comb/core/season';
-import { addDays, lastOf } from '@brave-comb/core/units';
+import { addDays,lastOf } from '@brave-comb/core/units';
 import type { Context } from '../../context';
 import { dateAt } from '../../dates';
-import { type SiteRow, turnOf } from '../../records/equipment';
-import { bloomsSeen, plantsOf, seenOf } from '../../records/season';
+import { type SiteRow,turnOf } from '../../records/equipment';
+import { bloomsSeen,plantsOf,seenOf } from '../../records/season';
 import {
-  climateOf,
-  daysAhead,
-  daysBefore,
-  forecastInUse,
-  REACH_BACK,
-  type ForecastInUse,
-  type KnownDay,
+climateOf,
+daysAhead,
+daysBefore,
+forecastInUse,
+REACH_BACK,
+type ForecastInUse,
+type KnownDay,
 } from '../../records/weather';
-import { identityOf, remembered } from '../../remembered';
+import { identityOf,remembered } from '../../remembered';
 
 /** The season at one site: what every view of it rests on. */
 export interface SiteSeason {
@@ -40,7 +40,7 @@ export interface SiteSeason {
   readonly begin: string;
   readonly usual: UsualYear;
   /** Where the usual weather comes from, in words. */
-  readonly usualFrom: string;
+  readonly usualFrom: Text;
   readonly forecast: ForecastInUse;
   /** Observed days of this year of growth, and those ahead by the forecast. */
   readonly before: readonly KnownDay[];
@@ -144,10 +144,10 @@ function reckon({ site, today, date, forecast, lastYear, climate, own, seen }: F
     begin,
     usual,
     usualFrom: climate
-      ? `typical year of ${climate.name}`
+      ? say('typical-year', { name: climate.name })
       : measured
-        ? 'the last year’s weather here, smoothed'
-        : 'a rough guess from latitude, height and the land around, 3 °C either way: dates may be weeks off. Import a typical year, or wait for a year of observations',
+        ? say('last-year-smoothed')
+        : say('rough-guess'),
     forecast,
     before,
     ahead,

@@ -1,21 +1,22 @@
+import type { Sayable } from '@brave-comb/core/language';
 import type { Trust } from '@brave-comb/contract';
 import { addDays } from '@brave-comb/core/units';
-import { type Verified, scoresByLead, sessionChance, trustOf } from '@brave-comb/core/weather';
-import type { Actor, Context } from '../../context';
-import { dateAt, hourAt } from '../../dates';
+import { type Verified,scoresByLead,sessionChance,trustOf } from '@brave-comb/core/weather';
+import type { Actor,Context } from '../../context';
+import { dateAt,hourAt } from '../../dates';
 import { siteSeason } from '../../facts/season';
-import { siteNames, siteOf, type SiteRow } from '../../records/equipment';
-import { type HousePractice, practiceOf } from '../../records/people';
+import { siteNames,siteOf,type SiteRow } from '../../records/equipment';
+import { type HousePractice,practiceOf } from '../../records/people';
 import {
-  countObservations,
-  daysWithoutForecast,
-  forecastDays,
-  observedDays,
-  TRUST_WINDOW,
+countObservations,
+daysWithoutForecast,
+forecastDays,
+observedDays,
+TRUST_WINDOW,
 } from '../../records/weather';
 
 /** Forecast against what happened at a site, by lead day. */
-export async function forecastTrust(context: Context, actor: Actor, siteId?: string): Promise<Trust> {
+export async function forecastTrust(context: Context, actor: Actor, siteId?: string): Promise<Sayable<Trust>> {
   const found = await siteOf(context, actor.school, siteId);
   const { site } = found;
   const [season, practice] = await Promise.all([siteSeason(context, site), practiceOf(context.db, actor.school)]);

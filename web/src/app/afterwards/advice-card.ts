@@ -29,7 +29,7 @@ export class AdviceCard {
   protected readonly when = computed(() => {
     const { kind, title, by } = this.advised().advice;
     if (title.endsWith('today')) return '';
-    return `${kind === 'leave-alone' ? ' until' : ', by'} ${dateText(by)}`;
+    return kind === 'leave-alone' ? $localize` until ${dateText(by)}` : $localize`, by ${dateText(by)}`;
   });
   protected readonly words = {
     accepted: $localize`Decided`,

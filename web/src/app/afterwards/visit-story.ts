@@ -8,9 +8,9 @@ import { Named } from '../language/words';
 
 /** What a photo is mostly looked at again for. */
 const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = [
-  { letter: 'E', name: 'Eggs' },
-  { letter: 'L', name: 'Larvae' },
-  { letter: 'S', name: 'Sealed brood' },
+  { letter: 'E', name: $localize`Eggs` },
+  { letter: 'L', name: $localize`Larvae` },
+  { letter: 'S', name: $localize`Sealed brood` },
 ];
 
 /** What a visit adds up to, how it went, and what its photos show when somebody looks again. */

@@ -11,11 +11,11 @@ import { decimal, shortDate, timeOf } from '../ui/format';
 import { named } from '../language/words';
 
 const ROLES = [
-  { id: 'smoke', name: 'Smoke', icon: 'smoke' },
-  { id: 'frames', name: 'Frames', icon: 'frame' },
-  { id: 'record', name: 'Record', icon: 'edit' },
-  { id: 'clock', name: 'Clock', icon: 'clock' },
-  { id: 'watch', name: 'Watch', icon: 'visible' },
+  { id: 'smoke', name: $localize`Smoke`, icon: 'smoke' },
+  { id: 'frames', name: $localize`Frames`, icon: 'frame' },
+  { id: 'record', name: $localize`Record`, icon: 'edit' },
+  { id: 'clock', name: $localize`Clock`, icon: 'clock' },
+  { id: 'watch', name: $localize`Watch`, icon: 'visible' },
 ] as const;
 
 /** Who opens which hive and why, what it was like last time, what is due, who does what. */
@@ -70,7 +70,7 @@ export class GroupCard {
         key: `${frame}${face}`,
         side: last.frames[frame - 1]?.[face] ?? null,
         seed: frame * 2 + (face === 'low' ? 0 : 1),
-        name: `${frame}, toward ${face === 'low' ? frame - 1 : frame + 1}`,
+        name: $localize`${frame}, toward ${face === 'low' ? frame - 1 : frame + 1}`,
       })),
       ringed: last.telling.map((each) => each.frame),
     };
@@ -81,7 +81,9 @@ export class GroupCard {
       ...each,
       when:
         each.daysLeft < 0
-          ? $localize`${-each.daysLeft} ${each.daysLeft === -1 ? 'day' : 'days'} late`
+          ? each.daysLeft === -1
+            ? $localize`1 day late`
+            : $localize`${-each.daysLeft} days late`
           : each.daysLeft === 0
             ? $localize`last day`
             : $localize`till ${shortDate(each.due)}`,

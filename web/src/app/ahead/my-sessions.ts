@@ -29,8 +29,8 @@ function jobLines(jobs: readonly Job[], own: boolean): readonly { readonly head:
     head: ROLES[role][1],
     words: jobs
       .filter((job) => job.role === role)
-      .map(({ names }) => names.join(' and '))
-      .join(', then '),
+      .map(({ names }) => names.join($localize` and `))
+      .join($localize`, then `),
   }));
 }
 

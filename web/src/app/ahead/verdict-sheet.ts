@@ -6,7 +6,7 @@ import { type Gauge, GaugeBar } from './gauge-bar';
 import { HoursChart } from './hours-chart';
 
 const WORDS: Readonly<Record<DayVerdict['word'], string>> = {
-  go: 'Go',
+  go: $localize`Go`,
   move: $localize`Move`,
   short: $localize`Short`,
   no: 'No',
@@ -107,19 +107,19 @@ export class VerdictSheet {
         name: NAMES[gauge.id],
         figure,
         limit,
-        word: gauge.state === 'outside' ? $localize`, not met` : gauge.state === 'tight' ? ', tight' : '',
+        word: gauge.state === 'outside' ? $localize`, not met` : gauge.state === 'tight' ? $localize`, tight` : '',
       };
     }),
   );
 
   private texts({ id, value, limit, sense }: Gauge): readonly [string, string] {
     const [, middle] = value;
-    const bound = sense === 'at-least' ? 'from' : $localize`up to`;
+    const bound = sense === 'at-least' ? $localize`from` : $localize`up to`;
     switch (id) {
       case 'warmth':
-        return [`${Math.round(middle)}° coolest`, `${bound} ${limit}°`];
+        return [$localize`${Math.round(middle)}° coolest`, $localize`${bound} ${limit}°`];
       case 'gusts':
-        return [$localize`${Math.round(middle)} km/h`, `${bound} ${limit}`];
+        return [$localize`${Math.round(middle)} km/h`, $localize`${bound} ${limit}`];
       case 'dry':
       case 'light':
         return [middle >= 480 ? $localize`all day` : spanText(middle), $localize`needs ${spanText(limit)}`];

@@ -21,9 +21,9 @@ function kept(): Preferences {
 @Injectable({ providedIn: 'root' })
 export class HivePreferences {
   readonly all = [
-    { id: 'sound', name: 'Sound' },
-    { id: 'vibration', name: 'Vibration' },
-    { id: 'large', name: 'Large text' },
+    { id: 'sound', name: $localize`Sound` },
+    { id: 'vibration', name: $localize`Vibration` },
+    { id: 'large', name: $localize`Large text` },
   ] as const;
   readonly now = signal<Preferences>(kept());
 

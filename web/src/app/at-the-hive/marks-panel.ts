@@ -22,12 +22,12 @@ import { PollenSwatches } from './pollen-swatches';
 import { Named, named, SaidPipe } from '../language/words';
 
 const GROUPS = [
-  { id: 'larvae', name: 'Larvae' },
-  { id: 'pattern', name: 'Brood pattern' },
-  { id: 'lids', name: 'Lids' },
-  { id: 'pests', name: 'Pests and illness' },
-  { id: 'comb', name: 'Comb' },
-  { id: 'food', name: 'Fresh nectar' },
+  { id: 'larvae', name: $localize`Larvae` },
+  { id: 'pattern', name: $localize`Brood pattern` },
+  { id: 'lids', name: $localize`Lids` },
+  { id: 'pests', name: $localize`Pests and illness` },
+  { id: 'comb', name: $localize`Comb` },
+  { id: 'food', name: $localize`Fresh nectar` },
 ] as const;
 
 /** What else was seen on a side: larvae, pattern, lids, pests, comb, colours of pollen, queen cells. */

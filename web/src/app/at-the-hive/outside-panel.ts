@@ -152,11 +152,11 @@ export class OutsidePanel {
   protected readonly amounts = AMOUNTS;
   protected readonly widths = ENTRANCES;
   protected readonly signs = [
-    { id: 'intruders', name: 'Wasps or robbers' },
-    { id: 'robbing', name: 'Robbing' },
-    { id: 'bearding', name: 'Bees hang outside' },
-    { id: 'leans', name: 'Hive leans' },
-    { id: 'strapped', name: 'Strapped' },
+    { id: 'intruders', name: $localize`Wasps or robbers` },
+    { id: 'robbing', name: $localize`Robbing` },
+    { id: 'bearding', name: $localize`Bees hang outside` },
+    { id: 'leans', name: $localize`Hive leans` },
+    { id: 'strapped', name: $localize`Strapped` },
   ] as const;
   protected readonly changed = signal<OutsideLook | null>(null);
   protected readonly wasps = signal<number | null>(null);

@@ -88,7 +88,7 @@ export class SideEntryPanel {
     if (!reading) {
       return [...readings, ...guesses].map(({ id, person, kind }) => ({
         id,
-        words: $localize`${name(person)}\: ${kind === 'side-guessed' ? 'guess' : 'reading'} kept`,
+        words: $localize`${name(person)}\: ${kind === 'side-guessed' ? $localize`guess` : $localize`reading`} kept`,
       }));
     }
     return [

@@ -153,7 +153,7 @@ export class StepPanel {
   protected readonly queenLegend = computed(() => {
     const queen = this.file()?.queen;
     if (!queen) return $localize`The queen was seen. The paint on her back (nothing is recorded yet)`;
-    return $localize`The queen was seen. The paint on her back (recorded: ${queen.marked ? markColour(queen.year) : 'unmarked'}, reared in ${queen.year})`;
+    return $localize`The queen was seen. The paint on her back (recorded: ${queen.marked ? markColour(queen.year) : $localize`unmarked`}, reared in ${queen.year})`;
   });
   protected readonly markSays = computed(() => {
     const seen = this.record().queenMark?.colour;
@@ -170,21 +170,21 @@ export class StepPanel {
     const some = now.sidesRead > 0 || Object.keys(this.record().summaries).length > 0;
     return [
       {
-        name: 'Read',
+        name: $localize`Read`,
         text: $localize`${now.sidesRead} of ${sides} sides${now.sidesRead < sides ? $localize`; the rest is estimated` : ''}`,
       },
       {
-        name: 'Bees',
+        name: $localize`Bees`,
         text: `${now.framesOfBees ? of(now.framesOfBees, $localize`frames of bees`) : $localize`not counted`}${beside(expected?.bees)}`,
       },
       {
-        name: 'Brood',
+        name: $localize`Brood`,
         text: some
           ? $localize`${of(now.brood, 'frames')}${beside(expected?.brood)}\: eggs ${decimal(now.eggs.value)}, larvae ${decimal(now.larvae.value)}, sealed ${decimal(now.sealedWorker.value)}`
           : $localize`not read`,
       },
       {
-        name: 'Food',
+        name: $localize`Food`,
         text: some
           ? $localize`${of(now.storesKg, 'kg')}${beside(expected?.storesKg)}, pollen ${decimal(now.pollen.value)} frames`
           : $localize`not read`,

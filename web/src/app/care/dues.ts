@@ -86,7 +86,7 @@ export class Dues {
   protected when(days: number, begins: number): string {
     if (days < 0) return days === -1 ? $localize`1 day late` : $localize`${-days} days late`;
     if (begins > 0) return begins === days ? $localize`in ${days} days` : $localize`in ${begins} to ${days} days`;
-    return days === 0 ? 'today' : days === 1 ? $localize`by tomorrow` : $localize`within ${days} days`;
+    return days === 0 ? $localize`today` : days === 1 ? $localize`by tomorrow` : $localize`within ${days} days`;
   }
 
   protected open(hive: string): void {

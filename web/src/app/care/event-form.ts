@@ -239,7 +239,7 @@ export class EventForm {
     const honey = this.honey();
     if (!honey) return null;
     if (this.kind() === 'feed' && honey.standing.length > 0)
-      return $localize`${honey.standing.join(' and ')} ${honey.standing.length === 1 ? 'stands' : 'stand'} on it: feed is carried up as well, and its honey is then not for people. Take supers for harvest off first; only starving bees come before that.`;
+      return $localize`${honey.standing.join(' and ')} ${honey.standing.length === 1 ? $localize`stands` : $localize`stand`} on it: feed is carried up as well, and its honey is then not for people. Take supers for harvest off first; only starving bees come before that.`;
     if (this.kind() !== 'super-on') return null;
     const { date } = this.form.getRawValue();
     if (honey.superOnFrom && date < honey.superOnFrom)

@@ -71,7 +71,7 @@ export class AsideCard {
     if (each.kind === 'entry') return upperFirst(said(entryText(each.entry.entry.body)));
     if (each.kind === 'attachment') return each.attachment.type === 'image/jpeg' ? 'A photo' : $localize`A spoken note`;
     const entries = `${each.entries} ${each.entries === 1 ? 'entry' : 'entries'}`;
-    return $localize`The visit of ${each.hive === null ? 'a hive' : $localize`hive ${each.hive}`}, with ${entries}`;
+    return $localize`The visit of ${each.hive === null ? $localize`a hive` : $localize`hive ${each.hive}`}, with ${entries}`;
   }
 
   protected leave(each: Aside): string {

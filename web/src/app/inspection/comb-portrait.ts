@@ -15,7 +15,7 @@ export function sideInWords(side: FrameSide | null): string {
       ...side.trace.map((letter) => $localize`a few ${named('content', letter)}`),
       ...(side.queen ? [$localize`queen seen`] : []),
       ...(side.cells > 0 ? [$localize`${side.cells} queen cells or cups`] : []),
-      ...(side.doubtful ? ['doubtful'] : []),
+      ...(side.doubtful ? [$localize`doubtful`] : []),
     ].join(', ') || $localize`nothing read yet`
   );
 }

@@ -1,3 +1,4 @@
+import { Named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { COMB_GRADES, type CombGrade } from '@brave-comb/core/inspection';
 import { ViewDesk } from '../api/view-desk';
@@ -6,7 +7,7 @@ import { ViewState } from '../api/view-state';
 /** Combs: what is in store, what is due for renewal, and where moved ones came from and went. */
 @Component({
   selector: 'bc-combs',
-  imports: [ViewState],
+  imports: [Named, ViewState],
   template: `
     <bc-view-state [watched]="watched" name="The combs" />
     @if (watched.data(); as data) {
@@ -39,7 +40,7 @@ import { ViewState } from '../api/view-state';
               [attr.aria-pressed]="grade === shown()"
               (click)="shown.set(grade)"
             >
-              {{ grade }} ({{ count(grade) }})
+              {{ grade | named: 'combGrade' }} ({{ count(grade) }})
             </button>
           }
         </p>

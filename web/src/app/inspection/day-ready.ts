@@ -44,7 +44,8 @@ export class DayReadyLine {
   protected readonly says = computed(() => {
     const ready = this.ready();
     if (!ready || ready.state === 'fetching') return $localize`Fetching the day for this device …`;
-    const named = (numbers: readonly string[]) => `${numbers.length === 1 ? 'hive' : 'hives'} ${numbers.join(', ')}`;
+    const named = (numbers: readonly string[]) =>
+      numbers.length === 1 ? $localize`hive ${numbers[0]}` : $localize`hives ${numbers.join(', ')}`;
     const at = timeOf(ready.at, this.sheet().session.zone);
     switch (ready.state) {
       case 'partly':

@@ -137,7 +137,7 @@ export class PredictionsScreen {
           (point) => point.x,
           (point) => point.y,
         )(points),
-        says: $localize`${Math.round(mean * 10)} of 10 over ${guesses} ${guesses === 1 ? 'guess' : 'guesses'}${trend}`,
+        says: $localize`${Math.round(mean * 10)} of 10 over ${guesses} ${guesses === 1 ? $localize`guess` : $localize`guesses`}${trend}`,
         missed: mostOf(visits.flatMap((visit) => visit.missed)),
         visits: visits.map((visit) => ({
           ...visit,

@@ -75,7 +75,7 @@ export class PlanCourse {
     const gap = this.gap();
     const [shown, best] = [this.shown(), this.job()?.course.at(-1)?.objective ?? null];
     if (shown !== null && best !== null)
-      return $localize`the plan on the board; the best found has ${best.toFixed(1)}${gap !== null && gap < 0.0005 ? ', proven' : ''}`;
+      return $localize`the plan on the board; the best found has ${best.toFixed(1)}${gap !== null && gap < 0.0005 ? $localize`, proven` : ''}`;
     if (gap === null) return '';
     return gap < 0.0005 ? $localize`no plan can beat it` : $localize`of the best possible`;
   });

@@ -106,8 +106,8 @@ export class Planner {
     computation: (stale) => (stale ? 'found' : null),
   });
   protected readonly others = computed(() => [
-    ...(this.found() === null ? [] : [{ id: 'found', name: 'the best that was found' }]),
-    { id: 'told', name: 'what people were told' },
+    ...(this.found() === null ? [] : [{ id: 'found', name: $localize`the best that was found` }]),
+    { id: 'told', name: $localize`what people were told` },
     ...this.aside().map(({ name }, at) => ({ id: `aside ${at}`, name })),
   ]);
   private readonly otherPlan = computed((): Assignments | null => {
@@ -399,7 +399,7 @@ export class Planner {
     const words =
       Math.abs(price) < 0.05
         ? $localize`Moved, at no cost`
-        : $localize`Moved, ${points} ${price > 0 ? 'less' : 'more'}`;
+        : $localize`Moved, ${points} ${price > 0 ? $localize`less` : $localize`more`}`;
     this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(forced.plan), words }));
     if (item) this.releasePins(item);
     this.words.set(words);

@@ -9,7 +9,7 @@ export const rightText = ({ answers, rightOfLate }: Pick<Progress, 'answers' | '
 
 /** When something comes back: "due", "tomorrow", "in 5 days"; "new" for what was never tried. */
 export function whenText(due: string | null, now: string): string {
-  if (due === null) return 'new';
+  if (due === null) return $localize`new`;
   const days = Math.ceil((Date.parse(due) - Date.parse(now)) / DAY);
   return days <= 0 ? 'due' : days === 1 ? 'tomorrow' : $localize`in ${days} days`;
 }

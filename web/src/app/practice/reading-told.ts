@@ -175,7 +175,7 @@ export class ReadingTold {
         habit:
           bias === null
             ? $localize`Nothing to compare yet`
-            : $localize`On ${off.length} combs ${Math.abs(bias).toFixed(1)} eighths too ${bias < 0 ? 'few' : 'many'} on the mean`,
+            : $localize`On ${off.length} combs ${Math.abs(bias).toFixed(1)} eighths too ${bias < 0 ? $localize`few` : $localize`many`} on the mean`,
       };
     }),
   );
@@ -188,7 +188,7 @@ export class ReadingTold {
       const same = off.filter((each) => each !== 0 && Math.sign(each) === Math.sign(bias)).length;
       return Math.abs(bias) >= HABIT
         ? [
-            $localize`too ${bias < 0 ? 'little' : 'much'} ${named('content', letter)} in ${same} of ${off.length} combs, by ${Math.abs(bias).toFixed(1)} eighths`,
+            $localize`too ${bias < 0 ? $localize`little` : $localize`much`} ${named('content', letter)} in ${same} of ${off.length} combs, by ${Math.abs(bias).toFixed(1)} eighths`,
           ]
         : [];
     });

@@ -1,3 +1,4 @@
+import { Named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { AliveRound as Round } from '@brave-comb/contract';
 import { peopleFeature } from '../people/people.feature';
@@ -11,7 +12,7 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
 /** The round after winter: each hive tapped as alive, dead or unsure without opening it, and who came through by set-up. */
 @Component({
   selector: 'bc-alive-round',
-  imports: [ViewState],
+  imports: [Named, ViewState],
   template: `
     <section class="sheet" aria-labelledby="alive-title">
       <h2 id="alive-title" i18n>All-alive round</h2>
@@ -37,7 +38,7 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
                     [disabled]="!mayEdit()"
                     (click)="tap(hive.id, hive.state === state ? null : state)"
                   >
-                    {{ state }}
+                    {{ state | named: 'aliveState' }}
                   </button>
                 }
                 <i>

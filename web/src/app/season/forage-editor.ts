@@ -66,7 +66,7 @@ export class ForageEditor {
         ? $localize`by the length of the day, from ${dayAndMonth(`2001-${model.opens}`)}`
         : '';
     const moved = bloom.movedBy
-      ? $localize`; ${Math.abs(bloom.movedBy)} days ${bloom.movedBy > 0 ? 'later' : 'earlier'} for what was seen of others`
+      ? $localize`; ${Math.abs(bloom.movedBy)} days ${bloom.movedBy > 0 ? $localize`later` : $localize`earlier`} for what was seen of others`
       : '';
     return $localize`${sum}${moved}; usual ${dayAndMonth(bloom.usual.from)}`;
   }

@@ -312,7 +312,7 @@ export class SeasonStrip {
     const session = strip.sessions.find((each) => each.date === day.date);
     const due = strip.due.filter((each) => !each.done && each.from <= day.date && each.due >= day.date);
     return [
-      shortDate(day.date) + (day.date === strip.today ? ', today' : ''),
+      shortDate(day.date) + (day.date === strip.today ? $localize`, today` : ''),
       day.hours ? $localize`full opening ${hoursText(day)}` : $localize`no forecast`,
       day.warmest ? $localize`warmest ${Math.round(day.warmest[1])} degrees` : '',
       day.sun.rise && day.sun.set

@@ -239,7 +239,7 @@ export class SeasonYear {
               : bloom.nectar > 0
                 ? 'url(#waves-nectar)'
                 : 'var(--pollen)',
-          title: $localize`${bloom.plant}\: ${dayAndMonth(bloom.from)}${bloom.giveOrTake ? $localize`, ${bloom.giveOrTake} days either way` : ', seen'} to ${dayAndMonth(bloom.to)}; usual ${dayAndMonth(bloom.usual.from)}${bloom.sum ? $localize`; ${bloom.sum.now} of ${bloom.sum.needed} degree days over ${bloom.sum.base} °C` : ''}`,
+          title: $localize`${bloom.plant}\: ${dayAndMonth(bloom.from)}${bloom.giveOrTake ? $localize`, ${bloom.giveOrTake} days either way` : $localize`, seen`} to ${dayAndMonth(bloom.to)}; usual ${dayAndMonth(bloom.usual.from)}${bloom.sum ? $localize`; ${bloom.sum.now} of ${bloom.sum.needed} degree days over ${bloom.sum.base} °C` : ''}`,
         };
       }),
     };
@@ -407,7 +407,7 @@ export class SeasonYear {
           ? $localize`${listed(inBloom.map((bloom) => bloom.plant))} now`
           : $localize`Nothing in bloom now`,
       next: next
-        ? $localize`${next.plant} ${inDays(daysBetween(year.today, next.from))}, ${next.giveOrTake} either way. ${behind === 0 ? $localize`It runs as usual.` : $localize`It runs ${Math.abs(behind)} days ${behind > 0 ? 'behind' : $localize`ahead of`} usual years.`}`
+        ? $localize`${next.plant} ${inDays(daysBetween(year.today, next.from))}, ${next.giveOrTake} either way. ${behind === 0 ? $localize`It runs as usual.` : $localize`It runs ${Math.abs(behind)} days ${behind > 0 ? $localize`behind` : $localize`ahead of`} usual years.`}`
         : '',
       gap: gap
         ? $localize`A gap is likely from ${dayAndMonth(gap.from)}, for ${daysBetween(gap.from, gap.to) + 1} days.`
@@ -415,7 +415,7 @@ export class SeasonYear {
       flow:
         year.flow.state === 'uncertain'
           ? $localize`Flow or dearth: uncertain`
-          : `${upperFirst(year.flow.state)}, ${sureText(year.flow.state === 'dearth' ? 1 - year.flow.chance : year.flow.chance)}`,
+          : `${upperFirst(named('flowState', year.flow.state))}, ${sureText(year.flow.state === 'dearth' ? 1 - year.flow.chance : year.flow.chance)}`,
       why: year.flow.reasons
         .slice(0, 2)
         .map((reason) => reason.text)
@@ -476,5 +476,5 @@ export class SeasonYear {
 }
 
 const listed = (names: readonly string[]): string =>
-  names.length > 2 ? $localize`${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names.join(' and ');
-const inDays = (days: number): string => (days === 1 ? 'tomorrow' : $localize`in ${days} days`);
+  names.length > 2 ? $localize`${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names.join($localize` and `);
+const inDays = (days: number): string => (days === 1 ? $localize`tomorrow` : $localize`in ${days} days`);

@@ -132,7 +132,7 @@ function ofSides(pairs: number, off: number): string {
   const sides = `${pairs} ${pairs === 1 ? 'side' : 'sides'}`;
   return few(pairs)
     ? $localize`${sides}, too few to tell`
-    : $localize`${off.toFixed(1)} eighths off on ${sides}${off <= GOOD ? ': good' : ''}`;
+    : $localize`${off.toFixed(1)} eighths off on ${sides}${off <= GOOD ? $localize`\: good` : ''}`;
 }
 
 const bandOf = (band: KappaBand | null): string =>

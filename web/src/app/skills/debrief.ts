@@ -115,7 +115,7 @@ export class DebriefScreen {
       far: off.eighths > FAR,
       eighths: off.eighths.toFixed(1),
       most: off.letter ? `${off.letter} ${signed(off.by)}` : '',
-      says: $localize`${off.eighths.toFixed(1)} eighths off on ${off.sides} ${off.sides === 1 ? 'side' : 'sides'}${
+      says: $localize`${off.eighths.toFixed(1)} eighths off on ${off.sides} ${off.sides === 1 ? $localize`side` : $localize`sides`}${
         off.letter ? $localize`, most ${named('content', off.letter)} ${signed(off.by)}` : ''
       }`,
     };

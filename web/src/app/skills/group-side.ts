@@ -219,7 +219,7 @@ export class GroupSide {
               ? $localize`any time`
               : weeks <= 0
                 ? $localize`no more this season`
-                : $localize`${weeks} ${weeks === 1 ? 'week' : 'weeks'} left`;
+                : $localize`${weeks} ${weeks === 1 ? $localize`week` : $localize`weeks`} left`;
         return { id: skill.id, name: skill.name, open: open(at), weeks, when, short: !over && weeks < SHORT };
       })
       .filter((need) => need.open > 0)

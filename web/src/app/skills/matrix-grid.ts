@@ -1,3 +1,4 @@
+import { named } from '../language/words';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
@@ -68,7 +69,7 @@ export class MatrixGrid {
       .map(({ id, name, phase }, at) => ({
         id,
         name,
-        phase,
+        phase: named('skillPhase', phase),
         at,
         left: NAME + at * COLUMN,
         nobody: this.nobody()[at] ?? false,
@@ -82,7 +83,14 @@ export class MatrixGrid {
       const need = chances[at] ?? null;
       if (need === null) return { id, at, left, text: '–', says: $localize`${name}\: nobody needs it`, kind: 'done' };
       if (need.chance === null)
-        return { id, at, left, text: 'no', says: $localize`${name}\: no fair chance in these days`, kind: 'none' };
+        return {
+          id,
+          at,
+          left,
+          text: $localize`no`,
+          says: $localize`${name}\: no fair chance in these days`,
+          kind: 'none',
+        };
       return {
         id,
         at,
@@ -95,9 +103,13 @@ export class MatrixGrid {
   });
   protected readonly phases = computed(() => {
     const all = this.skills().map(({ phase }) => phase);
-    return [...new Set(all)].map((name) => {
-      const [first, last] = [all.indexOf(name), all.lastIndexOf(name)];
-      return { name, left: NAME + first * COLUMN + 2, width: (last - first + 1) * COLUMN - 4 };
+    return [...new Set(all)].map((phase) => {
+      const [first, last] = [all.indexOf(phase), all.lastIndexOf(phase)];
+      return {
+        name: named('skillPhase', phase),
+        left: NAME + first * COLUMN + 2,
+        width: (last - first + 1) * COLUMN - 4,
+      };
     });
   });
   protected readonly shownRows = computed(() => {

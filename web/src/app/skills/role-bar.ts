@@ -2,11 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import type { Role } from '@brave-comb/core/inspection';
 
 const SAYS: Readonly<Record<Role, string>> = {
-  smoke: 'smoke',
-  frames: 'holds',
-  record: 'writes',
-  clock: 'clock',
-  watch: 'watches',
+  smoke: $localize`smoke`,
+  frames: $localize`holds`,
+  record: $localize`writes`,
+  clock: $localize`clock`,
+  watch: $localize`watches`,
 };
 const FRAME = 30;
 

@@ -155,7 +155,7 @@ export class SkillDetail {
   protected readonly mustSay = computed(() => this.skill().standing.state !== 'shown');
 
   protected judgedBy({ assessor, lead, source }: PassportEvidence): string {
-    if (assessor) return $localize`Judged by ${assessor}${lead ? ', lead' : ''}.`;
+    if (assessor) return $localize`Judged by ${assessor}${lead ? $localize`, lead` : ''}.`;
     return source === 'practice' ? $localize`Practice counts little by itself.` : $localize`Waits for a supervisor.`;
   }
 

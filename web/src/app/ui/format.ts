@@ -32,7 +32,7 @@ export const weekday = (date: string): number => DateTime.fromISO(date, { zone: 
 /** Odds in words: "8 in 10", never a percentage. */
 export const oddsText = (chance: number): string => {
   const tenths = Math.round(chance * 10);
-  if (tenths >= 10) return chance > 0.98 ? 'all' : $localize`19 in 20`;
+  if (tenths >= 10) return chance > 0.98 ? $localize`all` : $localize`19 in 20`;
   return tenths <= 0 ? $localize`less than 1 in 20` : $localize`${tenths} in 10`;
 };
 

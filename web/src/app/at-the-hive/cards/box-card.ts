@@ -9,11 +9,11 @@ import { Choice } from '../choice';
 import { Count } from '../count';
 
 const ASKED = [
-  { id: 'seams', name: 'Seams of bees from above' },
-  { id: 'brood', name: 'Frames with brood' },
-  { id: 'food', name: 'Frames with food' },
-  { id: 'drawn', name: 'Frames drawn' },
-  { id: 'bare', name: 'Frames still bare' },
+  { id: 'seams', name: $localize`Seams of bees from above` },
+  { id: 'brood', name: $localize`Frames with brood` },
+  { id: 'food', name: $localize`Frames with food` },
+  { id: 'drawn', name: $localize`Frames drawn` },
+  { id: 'bare', name: $localize`Frames still bare` },
 ] as const;
 const BLANK: BoxSummary = { seams: null, brood: null, food: null, drawn: null, bare: null, note: '' };
 

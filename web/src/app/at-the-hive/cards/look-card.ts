@@ -9,12 +9,12 @@ import { Choice } from '../choice';
 import { Count } from '../count';
 
 const GROUPS = [
-  { id: 'disease', name: 'Brood and bees' },
-  { id: 'pests', name: 'Pests' },
-  { id: 'queen', name: 'Queen and excluder' },
-  { id: 'robbing', name: 'Robbers' },
-  { id: 'comb', name: 'Comb' },
-  { id: 'hive', name: 'Hive and stand' },
+  { id: 'disease', name: $localize`Brood and bees` },
+  { id: 'pests', name: $localize`Pests` },
+  { id: 'queen', name: $localize`Queen and excluder` },
+  { id: 'robbing', name: $localize`Robbers` },
+  { id: 'comb', name: $localize`Comb` },
+  { id: 'hive', name: $localize`Hive and stand` },
 ] as const;
 const SURE = ['50', '70', '90', '99'] as const;
 

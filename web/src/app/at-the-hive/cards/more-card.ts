@@ -9,18 +9,18 @@ import { HivePreferences } from '../hive-preferences';
 import { Named } from '../../language/words';
 
 export const MORE = [
-  { id: 'guess', name: 'Predict this side' },
-  { id: 'look', name: 'Looked for …' },
-  { id: 'measure', name: 'Measure or test' },
-  { id: 'question', name: 'Photo or question' },
-  { id: 'note', name: 'Note, spoken or tapped' },
-  { id: 'move', name: 'Move this comb' },
-  { id: 'box', name: 'Sum a box up from above' },
-  { id: 'part', name: 'Change the hive' },
-  { id: 'defect', name: 'Defect or stray comb' },
-  { id: 'judgement', name: 'What helped a trainee' },
-  { id: 'incident', name: 'Incident' },
-  { id: 'keys', name: 'Letters and keys' },
+  { id: 'guess', name: $localize`Predict this side` },
+  { id: 'look', name: $localize`Looked for …` },
+  { id: 'measure', name: $localize`Measure or test` },
+  { id: 'question', name: $localize`Photo or question` },
+  { id: 'note', name: $localize`Note, spoken or tapped` },
+  { id: 'move', name: $localize`Move this comb` },
+  { id: 'box', name: $localize`Sum a box up from above` },
+  { id: 'part', name: $localize`Change the hive` },
+  { id: 'defect', name: $localize`Defect or stray comb` },
+  { id: 'judgement', name: $localize`What helped a trainee` },
+  { id: 'incident', name: $localize`Incident` },
+  { id: 'keys', name: $localize`Letters and keys` },
 ] as const;
 export type MoreId = (typeof MORE)[number]['id'];
 

@@ -24,9 +24,10 @@ const SURE = ['not-asked', '50', '70', '90'] as const;
       (chosen)="of.set($event)"
     />
     <label class="big photo"
-      ><ng-container i18n>{!!busy(), select,
-        true {Scaling it down …}
-        other {{!!photo(), select, true {Take another} other {Take a photo}}}
+      ><ng-container i18n>{busy() ? 'busy' : photo() ? 'again' : 'first', select,
+        busy {Scaling it down …}
+        again {Take another}
+        other {Take a photo}
       }</ng-container
       ><input #camera type="file" accept="image/*" capture="environment" (change)="take(camera)"
     /></label>
