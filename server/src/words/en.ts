@@ -1,4 +1,4 @@
-import type { Sentences,Text,Way } from '@brave-comb/core/language';
+import type { Sentences, Text, Way } from '@brave-comb/core/language';
 import { upperFirst } from '@brave-comb/core/units';
 import type { ServerSentences } from './said';
 

@@ -1,8 +1,8 @@
-import type { FrameKindId,LiftAdvice } from '@brave-comb/core/equipment';
-import type { GuardId,Letter,Reaction,Role,SkillLevel,StopReason } from '@brave-comb/core/inspection';
-import { type Text,saying } from '@brave-comb/core/language';
+import type { FrameKindId, LiftAdvice } from '@brave-comb/core/equipment';
+import type { GuardId, Letter, Reaction, Role, SkillLevel, StopReason } from '@brave-comb/core/inspection';
+import { type Text, saying } from '@brave-comb/core/language';
 import type { CivilDate } from '@brave-comb/core/units';
-import type { Depth,Hindrance } from '@brave-comb/core/weather';
+import type { Depth, Hindrance } from '@brave-comb/core/weather';
 
 interface Line {
   readonly lead: Text;

@@ -1,35 +1,35 @@
-import { named,type Text } from '@brave-comb/core/language';
-import { inEnglish,say } from '../../words';
+import { named, type Text } from '@brave-comb/core/language';
+import { inEnglish, say } from '../../words';
 import {
-type Bloom,
-type DayWeather,
-PLANTS,
-type PhaseFacts,
-type PhaseSpan,
-type SitePlant,
-type UsualYear,
-bloomOf,
-modelOf,
-phaseOn,
-usualByPlace,
-usualFrom,
-yearPhases,
+  type Bloom,
+  type DayWeather,
+  PLANTS,
+  type PhaseFacts,
+  type PhaseSpan,
+  type SitePlant,
+  type UsualYear,
+  bloomOf,
+  modelOf,
+  phaseOn,
+  usualByPlace,
+  usualFrom,
+  yearPhases,
 } from '@brave-comb/core/season';
-import { addDays,lastOf } from '@brave-comb/core/units';
+import { addDays, lastOf } from '@brave-comb/core/units';
 import type { Context } from '../../context';
 import { dateAt } from '../../dates';
-import { type SiteRow,turnOf } from '../../records/equipment';
-import { bloomsSeen,plantsOf,seenOf } from '../../records/season';
+import { type SiteRow, turnOf } from '../../records/equipment';
+import { bloomsSeen, plantsOf, seenOf } from '../../records/season';
 import {
-climateOf,
-daysAhead,
-daysBefore,
-forecastInUse,
-REACH_BACK,
-type ForecastInUse,
-type KnownDay,
+  climateOf,
+  daysAhead,
+  daysBefore,
+  forecastInUse,
+  REACH_BACK,
+  type ForecastInUse,
+  type KnownDay,
 } from '../../records/weather';
-import { identityOf,remembered } from '../../remembered';
+import { identityOf, remembered } from '../../remembered';
 
 /** The season at one site: what every view of it rests on. */
 export interface SiteSeason {

@@ -1,31 +1,31 @@
 import { say } from '../../words';
 import type { Review } from '@brave-comb/contract';
-import { type Sayable,type Text,named,inOne } from '@brave-comb/core/language';
+import { type Sayable, type Text, named, inOne } from '@brave-comb/core/language';
 import { adultsDue } from '@brave-comb/core/biology';
-import { type ExpectedState,feedAnswer,readFinding,type Finding } from '@brave-comb/core/care';
-import { HONEY_KG_PER_DM2,NECTAR_KG_PER_DM2,combArea,frameOf } from '@brave-comb/core/equipment';
+import { type ExpectedState, feedAnswer, readFinding, type Finding } from '@brave-comb/core/care';
+import { HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf } from '@brave-comb/core/equipment';
 import {
-type VisitRecord,
-changesInWords,
-compareColonies,
-frameChange,
-framesOf,
-spotText,
-sumsOf,
-temperTrend,
-toldVisit,
-type Letter,
+  type VisitRecord,
+  changesInWords,
+  compareColonies,
+  frameChange,
+  framesOf,
+  spotText,
+  sumsOf,
+  temperTrend,
+  toldVisit,
+  type Letter,
 } from '@brave-comb/core/inspection';
 import { skillOf } from '@brave-comb/core/skills';
-import { daysBetween,roundTo } from '@brave-comb/core/units';
-import type { Actor,Context } from '../../context';
-import { dateAt,iso } from '../../dates';
-import { evidenceOf,expectedAt,judge,recordFrom } from '../../facts/care';
-import { type ColonyRead,temperOf,tempersOf } from '../../facts/inspection';
-import { lateInYear,siteSeason } from '../../facts/season';
-import { decisionsOf,followUpsOfVisit,shownDecision,shownFollowUp } from '../../records/care';
+import { daysBetween, roundTo } from '@brave-comb/core/units';
+import type { Actor, Context } from '../../context';
+import { dateAt, iso } from '../../dates';
+import { evidenceOf, expectedAt, judge, recordFrom } from '../../facts/care';
+import { type ColonyRead, temperOf, tempersOf } from '../../facts/inspection';
+import { lateInYear, siteSeason } from '../../facts/season';
+import { decisionsOf, followUpsOfVisit, shownDecision, shownFollowUp } from '../../records/care';
 import { siteById } from '../../records/equipment';
-import { type NamedVisit,openVisit,visitById,visitsOfSession } from '../../records/inspection';
+import { type NamedVisit, openVisit, visitById, visitsOfSession } from '../../records/inspection';
 import { peopleOf } from '../../records/people';
 import { checklistOf } from '../../records/skills';
 

@@ -1,18 +1,18 @@
 import type { Sayable } from '@brave-comb/core/language';
 import type { Trust } from '@brave-comb/contract';
 import { addDays } from '@brave-comb/core/units';
-import { type Verified,scoresByLead,sessionChance,trustOf } from '@brave-comb/core/weather';
-import type { Actor,Context } from '../../context';
-import { dateAt,hourAt } from '../../dates';
+import { type Verified, scoresByLead, sessionChance, trustOf } from '@brave-comb/core/weather';
+import type { Actor, Context } from '../../context';
+import { dateAt, hourAt } from '../../dates';
 import { siteSeason } from '../../facts/season';
-import { siteNames,siteOf,type SiteRow } from '../../records/equipment';
-import { type HousePractice,practiceOf } from '../../records/people';
+import { siteNames, siteOf, type SiteRow } from '../../records/equipment';
+import { type HousePractice, practiceOf } from '../../records/people';
 import {
-countObservations,
-daysWithoutForecast,
-forecastDays,
-observedDays,
-TRUST_WINDOW,
+  countObservations,
+  daysWithoutForecast,
+  forecastDays,
+  observedDays,
+  TRUST_WINDOW,
 } from '../../records/weather';
 
 /** Forecast against what happened at a site, by lead day. */

@@ -21,6 +21,8 @@ import { civilDate, dayOf, timeOf } from '../ui/format';
 import { Theme } from './theme';
 
 interface View {
+  /** As the route of the page has it. */
+  readonly id: string;
   readonly name: string;
   readonly link: string;
   readonly roles?: readonly string[];
@@ -29,67 +31,73 @@ const STAFF = ['lead', 'supervisor'] as const;
 /** The three moments of a visit follow each other; the other places stand by themselves. */
 const PLACES: readonly (View & { readonly after?: true; readonly views: readonly View[] })[] = [
   {
+    id: 'ahead',
     name: $localize`Ahead`,
     link: '/ahead',
     views: [
-      { name: $localize`Day sheet`, link: '/ahead' },
-      { name: $localize`Sessions`, link: '/ahead/sessions' },
-      { name: $localize`Planner`, link: '/ahead/planner', roles: STAFF },
-      { name: $localize`Season`, link: '/ahead/season' },
-      { name: $localize`Dues`, link: '/ahead/dues', roles: STAFF },
-      { name: $localize`Forage`, link: '/ahead/forage' },
-      { name: $localize`Seen`, link: '/ahead/seen' },
-      { name: $localize`Weather`, link: '/ahead/weather' },
+      { id: 'day-sheet', name: $localize`Day sheet`, link: '/ahead' },
+      { id: 'sessions', name: $localize`Sessions`, link: '/ahead/sessions' },
+      { id: 'planner', name: $localize`Planner`, link: '/ahead/planner', roles: STAFF },
+      { id: 'season', name: $localize`Season`, link: '/ahead/season' },
+      { id: 'dues', name: $localize`Dues`, link: '/ahead/dues', roles: STAFF },
+      { id: 'forage', name: $localize`Forage`, link: '/ahead/forage' },
+      { id: 'seen', name: $localize`Seen`, link: '/ahead/seen' },
+      { id: 'weather', name: $localize`Weather`, link: '/ahead/weather' },
     ],
   },
   {
+    id: 'at-the-hive',
     name: $localize`At the hive`,
     after: true,
     link: '/at-the-hive',
     views: [
-      { name: $localize`Visits`, link: '/at-the-hive' },
-      { name: $localize`Live`, link: '/at-the-hive/live', roles: STAFF },
-      { name: $localize`Labels`, link: '/at-the-hive/labels', roles: STAFF },
+      { id: 'visits', name: $localize`Visits`, link: '/at-the-hive' },
+      { id: 'live', name: $localize`Live`, link: '/at-the-hive/live', roles: STAFF },
+      { id: 'labels', name: $localize`Labels`, link: '/at-the-hive/labels', roles: STAFF },
     ],
   },
   {
+    id: 'afterwards',
     name: $localize`Afterwards`,
     after: true,
     link: '/afterwards',
     views: [
-      { name: $localize`Visit review`, link: '/afterwards' },
-      { name: $localize`Debrief`, link: '/afterwards/debrief', roles: STAFF },
-      { name: $localize`Questions`, link: '/afterwards/questions' },
-      { name: $localize`Yard book`, link: '/afterwards/yard-book', roles: STAFF },
-      { name: $localize`Combs`, link: '/afterwards/combs', roles: STAFF },
-      { name: $localize`Predictions`, link: '/afterwards/predictions' },
+      { id: 'visit-review', name: $localize`Visit review`, link: '/afterwards' },
+      { id: 'debrief', name: $localize`Debrief`, link: '/afterwards/debrief', roles: STAFF },
+      { id: 'questions', name: $localize`Questions`, link: '/afterwards/questions' },
+      { id: 'yard-book', name: $localize`Yard book`, link: '/afterwards/yard-book', roles: STAFF },
+      { id: 'combs', name: $localize`Combs`, link: '/afterwards/combs', roles: STAFF },
+      { id: 'predictions', name: $localize`Predictions`, link: '/afterwards/predictions' },
     ],
   },
   {
+    id: 'trainees',
     name: $localize`Trainees`,
     link: '/trainees',
     views: [
-      { name: $localize`Matrix`, link: '/trainees', roles: STAFF },
-      { name: $localize`Passport`, link: '/trainees/me', roles: ['trainee'] },
-      { name: $localize`Agreement`, link: '/trainees/agreement' },
+      { id: 'matrix', name: $localize`Matrix`, link: '/trainees', roles: STAFF },
+      { id: 'passport', name: $localize`Passport`, link: '/trainees/me', roles: ['trainee'] },
+      { id: 'agreement', name: $localize`Agreement`, link: '/trainees/agreement' },
     ],
   },
   {
+    id: 'practice',
     name: $localize`Practice`,
     link: '/practice',
     views: [
-      { name: $localize`Due`, link: '/practice' },
-      { name: $localize`Comb`, link: '/practice/comb-brood' },
-      { name: $localize`Eggs`, link: '/practice/find-eggs' },
-      { name: $localize`Queen`, link: '/practice/find-queen' },
-      { name: $localize`Weather`, link: '/practice/weather' },
-      { name: $localize`Order`, link: '/practice/order' },
+      { id: 'due', name: $localize`Due`, link: '/practice' },
+      { id: 'comb', name: $localize`Comb`, link: '/practice/comb-brood' },
+      { id: 'eggs', name: $localize`Eggs`, link: '/practice/find-eggs' },
+      { id: 'queen', name: $localize`Queen`, link: '/practice/find-queen' },
+      { id: 'weather', name: $localize`Weather`, link: '/practice/weather' },
+      { id: 'order', name: $localize`Order`, link: '/practice/order' },
     ],
   },
   {
+    id: 'office',
     name: $localize`Office`,
     link: '/office/checklist',
-    views: [{ name: $localize`Checklist`, link: '/office/checklist' }],
+    views: [{ id: 'checklist', name: $localize`Checklist`, link: '/office/checklist' }],
   },
 ];
 
@@ -149,8 +157,8 @@ export class Shell {
   /** The day that the page is about, `null` for today: the strip marks it, however one came here. */
   protected readonly day = computed(() => {
     const session = this.sheet()?.session;
-    if (this.here().view === 'Day sheet') return session ? civilDate(Date.parse(session.startsAt), session.zone) : null;
-    return this.here().view === 'Day' ? this.dayInAddress() : null;
+    if (this.here().view === 'day-sheet') return session ? civilDate(Date.parse(session.startsAt), session.zone) : null;
+    return this.here().view === 'day' ? this.dayInAddress() : null;
   });
   private readonly dayInAddress = toSignal(
     this.router.events.pipe(
