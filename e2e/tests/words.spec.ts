@@ -20,6 +20,8 @@ const theirOwn = [
   // A site keeps its plants under the names that they had when they were listed.
   ...Object.values(english.names.plant),
   'Brave Comb',
+  // The group of hives that staff open alone is kept under this name.
+  'Staff',
 ].sort((a, b) => b.length - a.length);
 const firstNames = [
   ...new Set(theirOwn.filter((text) => /^[A-Z]\w+( [A-Z]\w+)?$/.test(text)).map((text) => text.split(' ')[0]!)),

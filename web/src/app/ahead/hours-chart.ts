@@ -209,8 +209,8 @@ export class HoursChart {
       full: $localize`full opening`,
       'may-be': '',
       'one-frame': $localize`one frame`,
-      lid: 'lid',
-      shut: 'shut',
+      lid: $localize`lid`,
+      shut: $localize`shut`,
     };
     const pieces: { kind: keyof typeof fills; from: number; to: number }[] = [];
     for (const hour of this.verdict().hours) {

@@ -73,6 +73,8 @@ const MONTH = 30 * DAY;
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class DrillScreen {
+  protected readonly verdict = ({ right, score }: { readonly right: boolean; readonly score: number }) =>
+    right ? 'right' : score >= 0.5 ? 'partly' : 'wrong';
   protected readonly desk = inject(PracticeDesk);
   /** From the address. */
   readonly topic = input.required<string>();
