@@ -57,6 +57,9 @@ function firstScreen() {
   };
   const index = readFileSync(join(dist, 'index.html'), 'utf8');
   for (const [, name] of index.matchAll(/(?:src|href)="([\w-]+\.js)"/g)) follow(name);
+  // The application itself is loaded once the language is known.
+  const main = [...seen].find((name) => name.startsWith('main-'));
+  for (const [, name] of readFileSync(join(dist, main), 'utf8').matchAll(/import\("\.\/([\w-]+\.js)"\)/g)) follow(name);
   const lazy = (mark) =>
     readdirSync(dist).find((name) => name.endsWith('.js') && readFileSync(join(dist, name), 'utf8').includes(mark));
   for (const mark of ['bc-shell', 'bc-day-sheet']) {

@@ -34,6 +34,20 @@ describe('sentences', () => {
     expect([...new Set(said.map(([, set]) => set!))].filter((set) => !(set in english.names))).toEqual([]);
   });
 
+  it('name nothing that nobody asks for', () => {
+    const asking = ['core/src', 'server/src', 'web/src/app'].flatMap((folder) => {
+      const from = join(import.meta.dirname, '../..', folder);
+      return readdirSync(from, { recursive: true, encoding: 'utf8' })
+        .filter((file) => /\.(ts|html)$/.test(file) && !file.endsWith('.spec.ts'))
+        .map((file) => readFileSync(join(from, file), 'utf8'));
+    });
+    const text = asking.join('\n');
+    const idle = Object.keys(english.names).filter(
+      (set) => ![`'${set}'`, `of="${set}"`, `Names.${set}[`].some((use) => text.includes(use)),
+    );
+    expect(idle).toEqual([]);
+  });
+
   it.each([
     ['the usual checklist', DEFAULT_CHECKLIST],
     ['triggers', DEFAULT_TRIGGERS],

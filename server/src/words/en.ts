@@ -1,8 +1,8 @@
+import { counted } from '@brave-comb/core/words';
 import type { Sentences, Text, Way } from '@brave-comb/core/language';
 import { upperFirst } from '@brave-comb/core/units';
 import type { ServerSentences } from './said';
 
-const counted = (count: number, one: string): string => `${count} ${count === 1 ? one : `${one}s`}`;
 /** A sentence within another: without its full stop. */
 const within = (text: Text, w: Way): string => w.text(text).replace(/\.$/, '');
 
@@ -92,13 +92,12 @@ export const serverSentences: Sentences<ServerSentences> = {
   'doubtful-frames': ({ frames }) => `Doubtful: ${frames.join(', ')}`,
   'parts-off': ({ parts }) => `Closed with parts off: ${parts.join(', ')}`,
   'questions-for-you': ({ count }) => `${counted(count, 'question')} for you`,
-  'walk-them-away-from': 'Walk them away from the hives, veil stays on until clear.',
-  'hard-breathe-swollen-face':
-    'Hard to breathe, swollen face or faint: call now. Short of breath sits up, faint lies flat.',
-  'adrenaline-pen-if-they': 'Adrenaline pen if they have one: use it as its label says, outer thigh, note the time.',
-  'one-goes-gate-meet':
+  'walk-them-away': 'Walk them away from the hives, veil stays on until clear.',
+  'call-now': 'Hard to breathe, swollen face or faint: call now. Short of breath sits up, faint lies flat.',
+  'adrenaline-pen': 'Adrenaline pen if they have one: use it as its label says, outer thigh, note the time.',
+  'meet-at-the-gate':
     'One goes to the gate to meet the ambulance, one stays; the others close the hive: crown board and roof will do.',
-  'say-place-read-out': 'Say the place, read it out as it stands here.',
+  'read-the-place': 'Say the place, read it out as it stands here.',
   'lift-straight': ({ part, kg, lift }, w) =>
     `${part} ${w.kg(kg, 0)}, ${w.name('lift', lift)}. Straight back, onto a stand.`,
   'hive-lively': ({ hive }) => `Hive ${hive} is lively.`,

@@ -86,11 +86,11 @@ export interface ServerSentences {
   'doubtful-frames': { frames: readonly number[] };
   'parts-off': { parts: readonly string[] };
   'questions-for-you': { count: number };
-  'walk-them-away-from': null;
-  'hard-breathe-swollen-face': null;
-  'adrenaline-pen-if-they': null;
-  'one-goes-gate-meet': null;
-  'say-place-read-out': null;
+  'walk-them-away': null;
+  'call-now': null;
+  'adrenaline-pen': null;
+  'meet-at-the-gate': null;
+  'read-the-place': null;
   'lift-straight': { part: string; kg: number; lift: LiftAdvice };
   'hive-lively': { hive: string };
   'veils-at-gate': null;

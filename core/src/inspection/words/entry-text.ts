@@ -40,7 +40,7 @@ export function entryText(body: EntryBody): Text {
     case 'measured':
       return readMeasure(body.measure).says;
     case 'mood-noted':
-      return say('entry-mood', { mood: MOODS[body.mood - 1] ?? 'quiet' });
+      return say('entry-mood', { mood: MOODS[body.mood - 1]! });
     case 'defect-noted':
       return say('entry-defect', { defect: body.defect, part: body.part });
     case 'stray-comb-noted':

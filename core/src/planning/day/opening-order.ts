@@ -117,10 +117,10 @@ export function openingOrder(
       const says =
         forbidden.get(hive.id) ??
         (minutes > now.minutesLeft
-          ? say('takes-minutes-left', { hive: hive.id, minutes, max: Math.max(0, Math.floor(now.minutesLeft)) })
+          ? say('too-long-for-now', { hive: hive.id, minutes, left: Math.max(0, Math.floor(now.minutesLeft)) })
           : minutes > left - (chosen.length === 0 ? 0 : BETWEEN)
-            ? say('takes-minutes-others-worth', { hive: hive.id, minutes })
-            : say('would-add-nothing-today', { hive: hive.id }));
+            ? say('others-worth-more', { hive: hive.id, minutes })
+            : say('adds-nothing', { hive: hive.id }));
       return { hive: hive.id, minutes, points: worth([hive]), leaves: null, says };
     })
     .sort(

@@ -97,15 +97,13 @@ export function standingPlan(
   for (const each of close) blocked.add(each.number);
   const inTheWay = [...blocked].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
   const says = [
-    say('entrance-faces-stand-behind', {
+    say('stand-behind', {
       faces: compassPoint(hive.faces),
       behind: compassPoint(hive.faces + 180),
       metres: FLIGHT_LANE.metres,
     }),
-    ...(inTheWay.length === 0 ? [] : [say('mind-flight-lane-or', { inTheWayCount: inTheWay.length, inTheWay })]),
-    ...(noPlace.length === 0
-      ? []
-      : [say('no-clear-place-group', { noPlaceCount: noPlace.length, metres: FLIGHT_LANE.metres })]),
+    ...(inTheWay.length === 0 ? [] : [say('mind-hives', { hives: inTheWay })]),
+    ...(noPlace.length === 0 ? [] : [say('no-clear-place', { people: noPlace.length, metres: FLIGHT_LANE.metres })]),
   ];
   return { marks, noPlace, inTheWay, says };
 }

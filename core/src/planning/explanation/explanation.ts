@@ -153,7 +153,7 @@ function near(problem: PlanningProblem, plan: Assignments, item: PlanItem): Assi
  */
 export function obstaclesTo(problem: PlanningProblem, plan: Assignments, item: PlanItem): readonly Violation[] {
   if (problem.supervisors.length === 0 && item.kind !== 'staff')
-    return [{ rule: 'supervisor-slot', slot: item.slot, group: item.group, says: say('there-no-supervisor') }];
+    return [{ rule: 'supervisor-slot', slot: item.slot, group: item.group, says: say('no-supervisor') }];
   const around = near(problem, plan, item);
   return checkPlan({ ...problem, locks: [] }, withItem(problem, around, item)).violations.filter(
     ({ rule }) => !(item.kind === 'session' && rule === 'hive-count'),

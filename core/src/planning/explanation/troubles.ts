@@ -76,11 +76,13 @@ export function troublesOf(problem: PlanningProblem, plan: Assignments): readonl
       kind: 'low-odds',
       group,
       slot,
-      says: say('fit-forecasts', { group, slot, round: Math.round(at.fit * 10) }),
+      says: say('low-odds', { group, slot, tenths: Math.round(at.fit * 10) }),
     }));
   const short = problem.groups.flatMap(({ id: group, sessions: wanted }): Trouble[] => {
     const held = sessions.filter((each) => each.group === group).length;
-    return held >= wanted ? [] : [{ kind: 'too-few-sessions', group, says: say('sessions', { group, held, wanted }) }];
+    return held >= wanted
+      ? []
+      : [{ kind: 'too-few-sessions', group, says: say('too-few-sessions', { group, held, wanted }) }];
   });
   const late = problem.groups.flatMap(({ id: group, lateAfter }) =>
     sessions
@@ -89,7 +91,7 @@ export function troublesOf(problem: PlanningProblem, plan: Assignments): readonl
         kind: 'late',
         group,
         slot,
-        says: say('comes-day-later-than', { group, day: dayOfPlan(at.day), lateAfter: dayOfPlan(lateAfter) }),
+        says: say('comes-late', { group, day: dayOfPlan(at.day), lateAfter: dayOfPlan(lateAfter) }),
       })),
   );
   const tight = sessions.flatMap(({ group, slot, at, hives: opened }): Trouble[] => {
@@ -98,7 +100,7 @@ export function troublesOf(problem: PlanningProblem, plan: Assignments): readonl
     const left = at.minutes - problem.params.setupMinutes - minutes;
     return left < 0 || left >= SPARE
       ? []
-      : [{ kind: 'no-time-to-spare', group, slot, says: say('minutes-left-over', { group, slot, left }) }];
+      : [{ kind: 'no-time-to-spare', group, slot, says: say('little-time-over', { group, slot, left }) }];
   });
   return [...broken, ...unmet, ...odds, ...short, ...late, ...tight];
 }

@@ -114,12 +114,10 @@ export function faultsOf(problem: PlanningProblem, plan: InspectionPlan): readon
   const off = Math.abs(plan.objective - check.objective) > 1e-6 * Math.max(1, Math.abs(check.objective));
   const beaten = plan.bound !== null && check.objective > plan.bound + 1e-6 * Math.max(1, Math.abs(plan.bound));
   return [
-    ...(plan.instance === problem.name
-      ? []
-      : [say('plan-answers-not', { instance: plan.instance, name: problem.name })]),
+    ...(plan.instance === problem.name ? [] : [say('wrong-instance', { instance: plan.instance, name: problem.name })]),
     ...check.violations.map(({ rule, says }) => inOne([rule, says], ': ')),
-    ...(off ? [say('plan-states-worth', { objective: plan.objective, objective2: check.objective })] : []),
-    ...(beaten ? [say('plan-worth-more-than', { objective: check.objective, bound: plan.bound })] : []),
+    ...(off ? [say('wrong-worth', { stated: plan.objective, worth: check.objective })] : []),
+    ...(beaten ? [say('worth-over-bound', { worth: check.objective, bound: plan.bound })] : []),
   ];
 }
 
@@ -145,42 +143,42 @@ function sessionRules(problem: PlanningProblem, plan: Assignments): Violation[] 
     if (opened.length < 1 || opened.length > params.maxHives)
       broken(
         'hive-count',
-        say('opens-hives-allowed', {
+        say('hive-count', {
           group: group.id,
-          openedCount: opened.length,
+          count: opened.length,
           slot: slot.id,
-          maxHives: params.maxHives,
+          most: params.maxHives,
         }),
       );
     if (new Set(session.hives).size < opened.length)
-      broken('hive-repeated', say('opens-same-hive-twice', { group: group.id, slot: slot.id }));
+      broken('hive-repeated', say('hive-repeated', { group: group.id, slot: slot.id }));
     const minutes = opened.reduce((all, hive) => all + Math.ceil(hive.minutes * group.pace), params.setupMinutes);
     if (minutes > slot.minutes)
       broken(
         'session-minutes',
-        say('needs-minutes-which', { group: group.id, minutes, slot: slot.id, minutes2: slot.minutes }),
+        say('session-too-long', { group: group.id, minutes, slot: slot.id, has: slot.minutes }),
       );
     opened.forEach((hive, place) => {
       if (hive.temper > group.maxTemper)
         broken(
           'temper',
-          say('temper-may-open-up', {
+          say('too-lively', {
             hive: hive.id,
             temper: hive.temper,
             group: group.id,
-            maxTemper: group.maxTemper,
+            most: group.maxTemper,
           }),
           {
             hive: hive.id,
           },
         );
       if (hive.site !== slot.site && hive.site !== undefined && slot.site !== undefined)
-        broken('place', say('does-not-stand-where', { hive: hive.id, slot: slot.id }), { hive: hive.id });
+        broken('place', say('other-place', { hive: hive.id, slot: slot.id }), { hive: hive.id });
       if (hive.hygiene !== 'suspect') return;
       if (place < opened.length - 1)
-        broken('suspect-last', say('suspect-must-last-opens', { hive: hive.id, group: group.id }), { hive: hive.id });
+        broken('suspect-last', say('suspect-last', { hive: hive.id, group: group.id }), { hive: hive.id });
       if (!supervisor.senior)
-        broken('suspect-senior', say('suspect-not-senior', { hive: hive.id, supervisor: supervisor.id }), {
+        broken('suspect-senior', say('suspect-senior', { hive: hive.id, supervisor: supervisor.id }), {
           hive: hive.id,
           supervisor: supervisor.id,
         });
@@ -201,7 +199,7 @@ function groupRules(problem: PlanningProblem, plan: Assignments): Violation[] {
       found.push({
         rule: 'group-sessions',
         group: group.id,
-        says: say('sessions-most-allowed', { group: group.id, ownCount: own.length, sessions: group.sessions }),
+        says: say('too-many-sessions', { group: group.id, count: own.length, most: group.sessions }),
       });
     own.slice(1).forEach((slot, before) => {
       const last = own[before]!;
@@ -210,17 +208,17 @@ function groupRules(problem: PlanningProblem, plan: Assignments): Violation[] {
           rule: 'group-twice',
           group: group.id,
           slot: slot.id,
-          says: say('two-sessions', { group: group.id, slot: slot.id }),
+          says: say('group-twice', { group: group.id, slot: slot.id }),
         });
       else if (slot.day - last.day < group.gapDays)
         found.push({
           rule: 'group-gap',
           group: group.id,
           slot: slot.id,
-          says: say('comes-day-day-days', {
+          says: say('gap-too-short', {
             group: group.id,
-            day: dayOfPlan(last.day),
-            day2: dayOfPlan(slot.day),
+            first: dayOfPlan(last.day),
+            second: dayOfPlan(slot.day),
             gapDays: group.gapDays,
           }),
         });
@@ -250,28 +248,27 @@ function slotRules(problem: PlanningProblem, plan: Assignments): Violation[] {
       const taken = sessions.filter((session) => session.supervisor === id).length;
       const elsewhere = plan.sessions.some((each) => each.supervisor === id && overlapping.includes(each.slot));
       if (taken > 1)
-        broken('supervisor-one-group', say('takes-groups', { id, taken, slot: slot.id }), { supervisor: id });
+        broken('supervisor-one-group', say('several-groups', { supervisor: id, groups: taken, slot: slot.id }), {
+          supervisor: id,
+        });
       else if (taken > 0 && elsewhere)
-        broken('supervisor-one-group', say('two-apiaries-once', { id, slot: slot.id }), { supervisor: id });
+        broken('supervisor-one-group', say('two-places-at-once', { supervisor: id, slot: slot.id }), {
+          supervisor: id,
+        });
     }
     const people = sessions.reduce((all, session) => all + groups.get(session.group)!.size + 1, 0);
-    if (people > slot.suits) broken('suits', say('suits-needed-there', { people, slot: slot.id, suits: slot.suits }));
+    if (people > slot.suits)
+      broken('suits', say('too-few-suits', { needed: people, slot: slot.id, there: slot.suits }));
     if (visits.length > slot.staffVisits)
-      broken(
-        'staff-visits',
-        say('staff-open-hives-most', { visitsCount: visits.length, slot: slot.id, staffVisits: slot.staffVisits }),
-      );
+      broken('staff-visits', say('staff-visits', { count: visits.length, slot: slot.id, most: slot.staffVisits }));
     const minutes = visits.reduce((all, hive) => all + hive.minutes, 0);
     if (minutes > slot.staffMinutes)
-      broken(
-        'staff-minutes',
-        say('staff-need-minutes-they', { minutes, slot: slot.id, staffMinutes: slot.staffMinutes }),
-      );
+      broken('staff-minutes', say('staff-minutes', { minutes, slot: slot.id, have: slot.staffMinutes }));
     if (visits.filter((hive) => hive.hygiene === 'suspect').length > 1)
-      broken('staff-suspect', say('staff-open-more-than', { slot: slot.id }));
+      broken('staff-suspect', say('staff-suspects', { slot: slot.id }));
     for (const hive of visits)
       if (hive.site !== slot.site && hive.site !== undefined && slot.site !== undefined)
-        broken('place', say('does-not-stand-where', { hive: hive.id, slot: slot.id }), { hive: hive.id });
+        broken('place', say('other-place', { hive: hive.id, slot: slot.id }), { hive: hive.id });
   }
   return found;
 }
@@ -294,17 +291,17 @@ function hiveRules(problem: PlanningProblem, plan: Assignments): Violation[] {
         found.push({
           rule: 'not-before',
           ...where,
-          says: say('opened-day-not-before', {
+          says: say('too-early', {
             hive: hive.id,
             day: dayOfPlan(opening.day),
-            noOpenBefore: dayOfPlan(hive.noOpenBefore),
+            from: dayOfPlan(hive.noOpenBefore),
           }),
         });
       if (hive.lastOpened !== null && opening.day - hive.lastOpened < hive.restDays)
         found.push({
           rule: 'rest',
           ...where,
-          says: say('opened-day-rests-days', {
+          says: say('rests-since-last', {
             hive: hive.id,
             lastOpened: dayOfPlan(hive.lastOpened),
             restDays: hive.restDays,
@@ -312,15 +309,15 @@ function hiveRules(problem: PlanningProblem, plan: Assignments): Violation[] {
         });
       if (before === undefined) return;
       if (own.slice(0, place).some((other) => other.slot === opening.slot))
-        found.push({ rule: 'hive-shared', ...where, says: say('opened-twice', { hive: hive.id, slot: opening.slot }) });
+        found.push({ rule: 'hive-shared', ...where, says: say('hive-shared', { hive: hive.id, slot: opening.slot }) });
       else if (opening.day - before.day < hive.restDays)
         found.push({
           rule: 'rest',
           ...where,
-          says: say('opened-day-day-rests', {
+          says: say('rests-between', {
             hive: hive.id,
-            day: dayOfPlan(before.day),
-            day2: dayOfPlan(opening.day),
+            first: dayOfPlan(before.day),
+            second: dayOfPlan(opening.day),
             restDays: hive.restDays,
           }),
         });
@@ -359,25 +356,25 @@ function lockRules(problem: PlanningProblem, plan: Assignments): Violation[] {
   return problem.locks.flatMap((lock): Violation[] => {
     if (lock.staff === true) {
       const there = plan.staff.some(({ hive, slot }) => hive === lock.hive && slot === lock.slot);
-      const says = say('staff-do-not-open', { hive: lock.hive, slot: lock.slot });
+      const says = say('pinned-staff', { hive: lock.hive, slot: lock.slot });
       return there ? [] : [{ rule: 'lock', slot: lock.slot, hive: lock.hive, says }];
     }
     const where = { rule: 'lock', group: lock.group, slot: lock.slot } as const;
     const session = plan.sessions.find(({ group, slot }) => group === lock.group && slot === lock.slot);
     if (session === undefined)
-      return [{ ...where, says: say('no-session-which-pinned', { group: lock.group, slot: lock.slot }) }];
+      return [{ ...where, says: say('pinned-session', { group: lock.group, slot: lock.slot }) }];
     const found: Violation[] = (lock.hives ?? [])
       .filter((hive) => !session.hives.includes(hive))
       .map((hive) => ({
         ...where,
         hive,
-        says: say('does-not-open-which', { group: lock.group, hive, slot: lock.slot }),
+        says: say('pinned-hive', { group: lock.group, hive, slot: lock.slot }),
       }));
     if (lock.supervisor !== undefined && session.supervisor !== lock.supervisor)
       found.push({
         ...where,
         supervisor: lock.supervisor,
-        says: say('not-which-pinned', { supervisor: lock.supervisor, group: lock.group, slot: lock.slot }),
+        says: say('pinned-supervisor', { supervisor: lock.supervisor, group: lock.group, slot: lock.slot }),
       });
     return found;
   });

@@ -55,7 +55,7 @@ function rulesAgainst(problem: PlanningProblem, locks: readonly PlanLock[]): rea
   const rules = broken(plan);
   const named = locks.filter((lock) => lock.staff !== true && lock.supervisor !== undefined);
   if (rules.length > 0 || named.length < 2) return rules;
-  const says = say('two-pins-name-different');
+  const says = say('pins-differ');
   return [{ rule: 'lock', says }];
 }
 

@@ -160,5 +160,5 @@ export function cannotLift(
   const each = two ? heaviestKg / 2 : heaviestKg;
   const able = trainees.filter(({ liftKg, seated }) => !seated && each <= (liftKg ?? lift.one)).length + 1;
   const needed = two ? 2 : 1;
-  return able >= needed ? null : say('kg-lift-can', { round: Math.round(heaviestKg), able });
+  return able >= needed ? null : say('too-heavy', { kg: Math.round(heaviestKg), able });
 }

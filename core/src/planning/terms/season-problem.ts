@@ -145,7 +145,7 @@ export function seasonProblem(facts: SeasonFacts): SeasonProblem {
     const gap = facts.groups.find(({ id }) => id === group)?.gapDays ?? 0;
     for (const slot of slots) {
       if (slot.day < Math.max(1, gap)) forbids.push({ group, slot: slot.id, why: say('group-session-today') });
-      if (slot.day === 0) forbids.push({ hive, slot: slot.id, why: say('opened-today-people-were') });
+      if (slot.day === 0) forbids.push({ hive, slot: slot.id, why: say('opened-today') });
     }
   }
   const problem: PlanningProblem = {

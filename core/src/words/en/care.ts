@@ -2,47 +2,11 @@ import { spoken, upperFirst } from '../../units';
 import type { CareSentences } from '../../care/said';
 import { CELL_WORDS, type QueenCell } from '../../inspection';
 import type { Sentences } from '../../language';
-import type {
-  ColonyEvent,
-  FindingLine,
-  AdviceKind,
-  ColonyEventKind,
-  Strain,
-  FindingWord,
-  NewColony,
-  Strict,
-  ColonyClass,
-} from '../../care';
+import type { ColonyEvent, FindingLine, Strain, FindingWord, NewColony, Strict, ColonyClass } from '../../care';
 
 /** What things are called, by their ids. */
 export const careNames = {
   strictness: { must: 'must', should: 'should', may: 'may' } satisfies Record<Strict, string>,
-  adviceKind: {
-    'queen-cells': 'queen cells',
-    feed: 'feed',
-    'add-space': 'add space',
-    'look-again': 'look again',
-    'leave-alone': 'leave alone',
-  } satisfies Record<AdviceKind, string>,
-  colonyEvent: {
-    queen: 'queen',
-    feed: 'feed',
-    hived: 'hived',
-    'eggs-seen': 'eggs seen',
-    treatment: 'treatment',
-    'treatment-out': 'treatment out',
-    patty: 'patty',
-    'feeder-empty': 'feeder empty',
-    'super-on': 'super on',
-    'super-off': 'super off',
-    'super-left-as-winter-food': 'super left as winter food',
-    'drone-comb-in': 'drone comb in',
-    'drone-comb-out': 'drone comb out',
-    'brood-stopped': 'brood stopped',
-    suspicion: 'suspicion',
-    'suspicion-settled': 'suspicion settled',
-    'ordered-by-the-inspector': 'ordered by the inspector',
-  } satisfies Record<ColonyEventKind, string>,
   feed: {
     'thin-syrup': 'thin syrup',
     'thick-syrup': 'thick syrup',

@@ -229,13 +229,6 @@ export const hiveTables = {
     'into-store': 'into store',
     'new-comb': 'new comb in',
   },
-  combKind: {
-    drawn: 'drawn',
-    foundation: 'foundation',
-    food: 'food',
-    drone: 'drone',
-    foundationless: 'foundationless',
-  } satisfies Record<Comb['kind'], string>,
   newComb: {
     drawn: 'new drawn',
     foundation: 'new foundation',

@@ -1,5 +1,5 @@
 import { type InWords, type Language, inWords, wayOf } from '../../language';
-import { biologyNames, biologySentences } from './biology';
+import { biologySentences } from './biology';
 import { careNames, careSentences } from './care';
 import { equipmentNames, equipmentSentences } from './equipment';
 import { checklistNames } from './checklist';
@@ -15,7 +15,6 @@ import { weatherNames, weatherSentences } from './weather';
 
 /** What each id is called, by the set that it is of. */
 const names = {
-  ...biologyNames,
   ...equipmentNames,
   ...inspectionNames,
   ...hiveTables,
@@ -52,3 +51,4 @@ const way = wayOf(english);
 
 /** The same value with every sentence in English. */
 export const inEnglish = <T>(value: T): InWords<T> => inWords(value, way);
+export { counted } from './counted';

@@ -6,7 +6,6 @@ import type {
   EntryBody,
   GuardId,
   StepId,
-  VisitDepth,
   STOP_REASONS,
   INCIDENTS,
   SMOKE_PLACES,
@@ -25,11 +24,9 @@ import type {
   QueenStatus,
   PollenColour,
   ChangeWord,
-  KeyWish,
   WASH_METHODS,
   ROPE_LARVAE,
   Role,
-  TemperAdvice,
   Measure,
   SeenEnough,
 } from '../../inspection';
@@ -119,12 +116,6 @@ export const inspectionNames = {
     again: 'again',
     'sum-up': 'sum up',
   } satisfies Record<StepId, string>,
-  visitDepth: {
-    full: 'full',
-    outside: 'outside',
-    lid: 'lid',
-    'top-box': 'top box',
-  } satisfies Record<VisitDepth, string>,
   stopReason: {
     temper: 'temper',
     'question-answered': 'question answered',
@@ -294,13 +285,6 @@ export const inspectionNames = {
     'perhaps-less': 'perhaps less',
     'the-same': 'the same',
   } satisfies Record<ChangeWord, string>,
-  keyWish: {
-    next: 'next',
-    undo: 'undo',
-    help: 'help',
-    'as-last-time': 'as last time',
-    'same-as-the-other-side': 'same as the other side',
-  } satisfies Record<KeyWish, string>,
   washMethod: {
     'alcohol-wash': 'alcohol wash',
     'sugar-roll': 'sugar roll',
@@ -334,12 +318,6 @@ export const inspectionNames = {
     missing: 'missing',
     'not-needed': 'not needed',
   } satisfies Record<SeenEnough['evidence'][number]['state'], string>,
-  temperAdvice: {
-    'go-on': 'go on',
-    smoke: 'smoke',
-    pause: 'pause',
-    close: 'close',
-  } satisfies Record<TemperAdvice, string>,
 };
 
 /** Sentences of the room, from their facts. */

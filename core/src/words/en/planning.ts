@@ -1,3 +1,4 @@
+import { counted } from './counted';
 import type { Sentences } from '../../language';
 import type { CommonKit, CompassPoint, JobKit, SpareKit } from '../../planning';
 import type { PlanningSentences } from '../../planning/said';
@@ -38,7 +39,6 @@ export const planningNames = {
   } satisfies Record<Trouble['kind'], string>,
 };
 
-const counted = (count: number, one: string): string => `${count} ${count === 1 ? one : `${one}s`}`;
 const moodOn = (mood: number, visits: number): string =>
   `mood ${mood.toFixed(1)} on ${visits === 1 ? 'one visit' : `${visits} visits`}`;
 const TIMES = ['', '', 'second time', 'third time', 'fourth time', 'fifth time'];
@@ -71,68 +71,60 @@ const SPARE: Readonly<Record<SpareKit, string>> = {
 /** Sentences of the room, from their facts. */
 export const planningSentences: Sentences<PlanningSentences> = {
   day: ({ day }) => `day ${day}`,
-  'plan-answers-not': ({ instance, name }) => `The plan answers "${instance}", not "${name}".`,
-  'plan-states-worth': ({ objective, objective2 }) => `The plan states ${objective}, it is worth ${objective2}.`,
-  'plan-worth-more-than': ({ objective, bound }) =>
-    `The plan is worth ${objective}, more than the bound it states, ${bound}.`,
+  'wrong-instance': ({ instance, name }) => `The plan answers "${instance}", not "${name}".`,
+  'wrong-worth': ({ stated, worth }) => `The plan states ${stated}, it is worth ${worth}.`,
+  'worth-over-bound': ({ worth, bound }) => `The plan is worth ${worth}, more than the bound it states, ${bound}.`,
   'cannot-come': ({ who, slot }) => `${who} cannot come at ${slot}.`,
-  'opens-hives-allowed': ({ group, openedCount, slot, maxHives }) =>
-    `${group} opens ${openedCount} hives at ${slot}, 1 to ${maxHives} are allowed.`,
-  'opens-same-hive-twice': ({ group, slot }) => `${group} opens the same hive twice at ${slot}.`,
-  'needs-minutes-which': ({ group, minutes, slot, minutes2 }) =>
-    `${group} needs ${minutes} minutes at ${slot}, which has ${minutes2}.`,
-  'temper-may-open-up': ({ hive, temper, group, maxTemper }) =>
-    `${hive} has temper ${temper}, ${group} may open up to ${maxTemper}.`,
-  'does-not-stand-where': ({ hive, slot }) => `${hive} does not stand where ${slot} is held.`,
-  'suspect-must-last-opens': ({ hive, group }) => `${hive} is suspect and must be the last that ${group} opens.`,
-  'suspect-not-senior': ({ hive, supervisor }) => `${hive} is suspect and ${supervisor} is not senior.`,
-  'sessions-most-allowed': ({ group, ownCount, sessions }) =>
-    `${group} has ${ownCount} sessions, at most ${sessions} are allowed.`,
-  'two-sessions': ({ group, slot }) => `${group} has two sessions at ${slot}.`,
-  'comes-day-day-days': ({ group, day, day2, gapDays }, w) =>
-    `${group} comes on ${w.text(day)} and on ${w.text(day2)}, ${gapDays} days apart at least.`,
-  'takes-groups': ({ id, taken, slot }) => `${id} takes ${taken} groups at ${slot}.`,
-  'two-apiaries-once': ({ id, slot }) => `${id} is at two apiaries at once at ${slot}.`,
-  'suits-needed-there': ({ people, slot, suits }) => `${people} suits are needed at ${slot}, there are ${suits}.`,
-  'staff-open-hives-most': ({ visitsCount, slot, staffVisits }) =>
-    `Staff open ${visitsCount} hives at ${slot}, at most ${staffVisits}.`,
-  'staff-need-minutes-they': ({ minutes, slot, staffMinutes }) =>
-    `Staff need ${minutes} minutes at ${slot}, they have ${staffMinutes}.`,
-  'staff-open-more-than': ({ slot }) => `Staff open more than one suspect hive at ${slot}.`,
-  'opened-day-not-before': ({ hive, day, noOpenBefore }, w) =>
-    `${hive} is opened on ${w.text(day)}, not before ${w.text(noOpenBefore)}.`,
-  'opened-day-rests-days': ({ hive, lastOpened, restDays }, w) =>
+  'hive-count': ({ group, count, slot, most }) => `${group} opens ${count} hives at ${slot}, 1 to ${most} are allowed.`,
+  'hive-repeated': ({ group, slot }) => `${group} opens the same hive twice at ${slot}.`,
+  'session-too-long': ({ group, minutes, slot, has }) =>
+    `${group} needs ${minutes} minutes at ${slot}, which has ${has}.`,
+  'too-lively': ({ hive, temper, group, most }) => `${hive} has temper ${temper}, ${group} may open up to ${most}.`,
+  'other-place': ({ hive, slot }) => `${hive} does not stand where ${slot} is held.`,
+  'suspect-last': ({ hive, group }) => `${hive} is suspect and must be the last that ${group} opens.`,
+  'suspect-senior': ({ hive, supervisor }) => `${hive} is suspect and ${supervisor} is not senior.`,
+  'too-many-sessions': ({ group, count, most }) => `${group} has ${count} sessions, at most ${most} are allowed.`,
+  'group-twice': ({ group, slot }) => `${group} has two sessions at ${slot}.`,
+  'gap-too-short': ({ group, first, second, gapDays }, w) =>
+    `${group} comes on ${w.text(first)} and on ${w.text(second)}, ${gapDays} days apart at least.`,
+  'several-groups': ({ supervisor, groups, slot }) => `${supervisor} takes ${groups} groups at ${slot}.`,
+  'two-places-at-once': ({ supervisor, slot }) => `${supervisor} is at two apiaries at once at ${slot}.`,
+  'too-few-suits': ({ needed, slot, there }) => `${needed} suits are needed at ${slot}, there are ${there}.`,
+  'staff-visits': ({ count, slot, most }) => `Staff open ${count} hives at ${slot}, at most ${most}.`,
+  'staff-minutes': ({ minutes, slot, have }) => `Staff need ${minutes} minutes at ${slot}, they have ${have}.`,
+  'staff-suspects': ({ slot }) => `Staff open more than one suspect hive at ${slot}.`,
+  'too-early': ({ hive, day, from }, w) => `${hive} is opened on ${w.text(day)}, not before ${w.text(from)}.`,
+  'rests-since-last': ({ hive, lastOpened, restDays }, w) =>
     `${hive} was opened on ${w.text(lastOpened)} and rests ${restDays} days.`,
-  'opened-twice': ({ hive, slot }) => `${hive} is opened twice at ${slot}.`,
-  'opened-day-day-rests': ({ hive, day, day2, restDays }, w) =>
-    `${hive} is opened on ${w.text(day)} and on ${w.text(day2)} and rests ${restDays} days.`,
-  'staff-do-not-open': ({ hive, slot }) => `Staff do not open ${hive} at ${slot}, which is pinned.`,
-  'no-session-which-pinned': ({ group, slot }) => `${group} has no session at ${slot}, which is pinned.`,
-  'does-not-open-which': ({ group, hive, slot }) => `${group} does not open ${hive} at ${slot}, which is pinned.`,
-  'not-which-pinned': ({ supervisor, group, slot }) =>
+  'hive-shared': ({ hive, slot }) => `${hive} is opened twice at ${slot}.`,
+  'rests-between': ({ hive, first, second, restDays }, w) =>
+    `${hive} is opened on ${w.text(first)} and on ${w.text(second)} and rests ${restDays} days.`,
+  'pinned-staff': ({ hive, slot }) => `Staff do not open ${hive} at ${slot}, which is pinned.`,
+  'pinned-session': ({ group, slot }) => `${group} has no session at ${slot}, which is pinned.`,
+  'pinned-hive': ({ group, hive, slot }) => `${group} does not open ${hive} at ${slot}, which is pinned.`,
+  'pinned-supervisor': ({ supervisor, group, slot }) =>
     `${supervisor} is not with ${group} at ${slot}, which is pinned.`,
-  'fit-forecasts': ({ group, slot, round }) => `${group}, ${slot}: fit in ${round} of 10 forecasts.`,
-  sessions: ({ group, held, wanted }) => `${group} has ${held} of ${wanted} sessions.`,
-  'comes-day-later-than': ({ group, day, lateAfter }, w) =>
-    `${group} comes on ${w.text(day)}, later than ${w.text(lateAfter)}.`,
-  'minutes-left-over': ({ group, slot, left }) => `${group}, ${slot}: ${left} minutes left over.`,
-  'there-no-supervisor': 'There is no supervisor.',
-  'takes-minutes-left': ({ hive, minutes, max }) => `${hive} takes ${minutes} minutes, ${max} are left.`,
-  'takes-minutes-others-worth': ({ hive, minutes }) =>
+  'low-odds': ({ group, slot, tenths }) => `${group}, ${slot}: fit in ${tenths} of 10 forecasts.`,
+  'too-few-sessions': ({ group, held, wanted }) => `${group} has ${held} of ${wanted} sessions.`,
+  'comes-late': ({ group, day, lateAfter }, w) => `${group} comes on ${w.text(day)}, later than ${w.text(lateAfter)}.`,
+  'little-time-over': ({ group, slot, left }) => `${group}, ${slot}: ${left} minutes left over.`,
+  'no-supervisor': 'There is no supervisor.',
+  'too-long-for-now': ({ hive, minutes, left }) => `${hive} takes ${minutes} minutes, ${left} are left.`,
+  'others-worth-more': ({ hive, minutes }) =>
     `${hive} takes ${minutes} minutes; the others are worth more in the time.`,
-  'would-add-nothing-today': ({ hive }) => `${hive} would add nothing today.`,
-  'entrance-faces-stand-behind': ({ faces, behind, metres }, w) =>
+  'adds-nothing': ({ hive }) => `${hive} would add nothing today.`,
+  'stand-behind': ({ faces, behind, metres }, w) =>
     `Entrance faces ${w.name('compass', faces)}: stand to the ${w.name('compass', behind)}, behind the hive. Nobody within ${metres} m before it.`,
-  'mind-flight-lane-or': ({ inTheWayCount, inTheWay }) =>
-    `Mind ${inTheWayCount === 1 ? 'hive' : 'hives'} ${inTheWay.join(', ')}: flight lane or lid close by.`,
-  'no-clear-place-group': ({ noPlaceCount, metres }) =>
-    `No clear place for ${noPlaceCount} of the group: they wait ${metres} m behind and change over.`,
+  'mind-hives': ({ hives }) =>
+    `Mind ${hives.length === 1 ? 'hive' : 'hives'} ${hives.join(', ')}: flight lane or lid close by.`,
+  'no-clear-place': ({ people, metres }) =>
+    `No clear place for ${people} of the group: they wait ${metres} m behind and change over.`,
   'group-session-today': 'The group has a session today.',
-  'opened-today-people-were': 'It is opened today, as people were told.',
+  'opened-today': 'It is opened today, as people were told.',
   'not-weekday': 'not on this weekday',
   'not-these-hours': 'not at these hours',
-  'kg-lift-can': ({ round, able }) => `${round} kg to lift, ${able} can`,
-  'two-pins-name-different': 'Two pins name different supervisors for the same session.',
+  'too-heavy': ({ kg, able }) => `${kg} kg to lift, ${able} can`,
+  'pins-differ': 'Two pins name different supervisors for the same session.',
   'was-forbidden': ({ group, slot, hive }) =>
     `${[group ?? 'Staff', slot, hive].filter((part) => part !== null).join(', ')} was forbidden.`,
   'due-not-opened': ({ hive, again, by, other }, w) =>

@@ -1,7 +1,7 @@
+import { counted } from './counted';
 import type { StorySentences } from '../../inspection/words/said';
 import type { Sentences, Way } from '../../language';
 
-const counted = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
 const frames = (numbers: readonly number[], w: Way): string => w.list(numbers);
 const contents = (letters: readonly string[], w: Way): string =>
   letters.map((letter) => w.name('content', letter)).join(', ') || 'nothing';

@@ -5,11 +5,11 @@ import type { SiteRow } from '../../records/equipment';
 
 /** What to do and say when a sting goes wrong. General first aid; a doctor, the label of the pen and local rules come first. */
 const STEPS = [
-  say('walk-them-away-from'),
-  say('hard-breathe-swollen-face'),
-  say('adrenaline-pen-if-they'),
-  say('one-goes-gate-meet'),
-  say('say-place-read-out'),
+  say('walk-them-away'),
+  say('call-now'),
+  say('adrenaline-pen'),
+  say('meet-at-the-gate'),
+  say('read-the-place'),
 ] as const;
 
 const degrees = (value: number, [plus, minus]: readonly [string, string]): string =>

@@ -167,7 +167,7 @@ export class LiveSessionScreen {
           : clock.state === 'closed'
             ? $localize`closed after ${minutes} min`
             : $localize`${minutes} of ${visit.allowedMinutes} min`,
-      mood: visit.mood === null ? $localize`not noted` : named('mood', MOODS[visit.mood - 1] ?? 'quiet'),
+      mood: visit.mood === null ? $localize`not noted` : named('mood', MOODS[visit.mood - 1]!),
     };
   }
 }

@@ -85,7 +85,7 @@ class FakeWorker {
           kind: 'low-odds',
           group: 'dipper',
           slot: 'sun',
-          says: { say: 'planning/fit-forecasts', of: { group: 'dipper', slot: 'sun', round: 5 } },
+          says: { say: 'planning/low-odds', of: { group: 'dipper', slot: 'sun', tenths: 5 } },
         },
         {
           kind: 'due-not-met',
@@ -118,7 +118,7 @@ class FakeWorker {
           rule: {
             rule: 'rest',
             says: {
-              say: 'planning/opened-day-rests-days',
+              say: 'planning/rests-since-last',
               of: { hive: 'h10', lastOpened: dayOfPlan(-1), restDays: 4 },
             },
           },

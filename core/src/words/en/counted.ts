@@ -1,0 +1,9 @@
+/**
+ * So many of a thing, in English.
+ *
+ * @param count how many
+ * @param one the word for one; for more it takes an s
+ * @returns "1 side", "3 sides"
+ * @example counted(3, 'side') // '3 sides'
+ */
+export const counted = (count: number, one: string): string => `${count} ${count === 1 ? one : `${one}s`}`;
