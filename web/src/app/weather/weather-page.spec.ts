@@ -1,6 +1,8 @@
 import { HttpTestingController } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import type { Trust } from '@brave-comb/contract';
+import { Store } from '@ngrx/store';
+import { ViewEvents } from '../api/views.feature';
 import { showView } from '../../testing/ahead';
 import { LimitsForm } from './limits-form';
 import { ObservationForm } from './observation-form';
@@ -41,6 +43,31 @@ const verdict = async (data: Trust) =>
   text((await showView(WeatherPage, 'forecastTrust', data)).element.querySelector('.verdict')!);
 
 describe('how far to trust the forecast', () => {
+  it('asks again and again while earlier days are looked up, also where the answer is the same', async () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval'] });
+    try {
+      const { fixture } = await showView(WeatherPage, 'forecastTrust', { ...all, missing: 30 });
+      const store = TestBed.inject(Store);
+      const sent = vi.spyOn(store, 'dispatch');
+      const asked = () =>
+        sent.mock.calls.filter(([action]) => 'type' in action && action.type === ViewEvents.wanted.type).length;
+      const answer = async (data: Trust) => {
+        store.dispatch(ViewEvents.loaded({ view: 'forecastTrust', data }));
+        await fixture.whenStable();
+      };
+      for (const rounds of [1, 2, 3]) {
+        vi.advanceTimersByTime(1_500);
+        expect(asked()).toBe(rounds);
+        await answer({ ...all, missing: 30 });
+      }
+      await answer(all);
+      vi.advanceTimersByTime(6_000);
+      expect(asked()).toBe(3);
+    } finally {
+      vi.useRealTimers();
+    }
+  });
+
   it('is said in one sentence', async () => {
     expect(await verdict(all)).toMatch(/Plan by it up to day 2, pencil in up to day 3\. Beyond that/);
     expect(await verdict({ ...all, trust: { plan: 4, pencil: 4 } })).toMatch(/up to day 4, as far as it is kept/);

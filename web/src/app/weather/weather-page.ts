@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import type { Trust } from '@brave-comb/contract';
 import { dayAndMonth } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
@@ -41,11 +41,12 @@ export class WeatherPage {
 
   constructor() {
     // Past forecasts are looked up some days at a time: ask again while some are missing.
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    effect(() => {
-      if ((this.data()?.missing ?? 0) > 0) timer = setTimeout(() => this.watched.reload(), CATCH_UP);
+    const wanting = computed(() => (this.data()?.missing ?? 0) > 0);
+    effect((onCleanup) => {
+      if (!wanting()) return;
+      const timer = setInterval(() => this.watched.reload(), CATCH_UP);
+      onCleanup(() => clearInterval(timer));
     });
-    inject(DestroyRef).onDestroy(() => clearTimeout(timer));
   }
 
   protected readonly verdict = computed(() => {
