@@ -78,6 +78,14 @@ describe('a group’s card', () => {
     );
   });
 
+  it('says of each box how it is lifted, that the nest stays put, and what nobody has weighed', async () => {
+    const said = await text({ sheet: sheet(), card });
+    expect(said).toMatch(/21 kg\s*stays put/);
+    const [nest, above] = card.stack;
+    const unweighed = { ...card, stack: [nest!, { ...above!, kg: null, lift: null }] };
+    expect(await text({ sheet: sheet(), card: unweighed })).toMatch(/super 1\s*not weighed/);
+  });
+
   it('gives everybody a job, with whole given names', async () => {
     const said = await text({ sheet: sheet(), card });
     expect(said).toMatch(/Frames\s*Salma\s*,\s*Li Wen/);

@@ -45,7 +45,7 @@ export class GroupCard {
       ...(layer.kind === 'box'
         ? {
             text: kg === null ? partName(layer) : $localize`${Math.round(kg)} kg`,
-            note: lift === null || lift === 'stays-put' ? $localize`not weighed` : named('lift', lift),
+            note: lift === null ? $localize`not weighed` : named('lift', lift),
           }
         : {}),
       heavy: lift === 'two-lift' || lift === 'by-frames',
