@@ -1,6 +1,7 @@
 // What oxlint (.oxlintrc.json) does not know: Angular's own rules, for components and their templates.
 import angular from 'angular-eslint';
 import tseslint from 'typescript-eslint';
+import words from './tools/lint/whole-messages.mjs';
 
 export default tseslint.config(
   {
@@ -14,6 +15,12 @@ export default tseslint.config(
         { type: ['element', 'attribute'], prefix: 'bc', style: 'kebab-case' },
       ],
     },
+  },
+  {
+    files: ['web/src/app/**/*.ts'],
+    ignores: ['**/*.spec.ts', '**/testing/**'],
+    plugins: { words },
+    rules: { 'words/whole-messages': 'error' },
   },
   {
     files: ['web/src/**/*.html'],

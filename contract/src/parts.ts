@@ -12,6 +12,8 @@ export const Instant = z.iso
 /** A civil date at the site. */
 export const CivilDate = z.iso.date('Dates are written YYYY-MM-DD.').refine(inReach, REACH);
 export const list = <T extends z.ZodType>(of: T) => z.array(of).readonly();
+/** Whether a session is ahead, took place, or does not. */
+export const SessionStatus = z.enum(['planned', 'held', 'called-off']);
 export const Share = z.number().min(0).max(1);
 /** Figures at one in ten, the middle and nine in ten. */
 export const Span = z.tuple([z.number(), z.number(), z.number()]).readonly();

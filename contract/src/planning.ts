@@ -4,7 +4,7 @@ import { DEPTHS, HINDRANCES } from '@brave-comb/core/weather';
 import { ROLES, endpoint } from './endpoint';
 import { Standing, WeighedLayer } from './equipment';
 import { FrameSides } from './inspection-sides';
-import { CivilDate, Id, Instant, Share, Span, field, list } from './parts';
+import { CivilDate, Id, Instant, SessionStatus, Share, Span, field, list } from './parts';
 
 const Depth = z.enum(DEPTHS);
 const Hours = z.object({ from: Instant, to: Instant, chance: Share, depth: Depth });
@@ -130,7 +130,7 @@ export const DaySheet = z.object({
     startsAt: Instant,
     endsAt: Instant,
     depth: Depth,
-    status: z.enum(['planned', 'held', 'called-off']),
+    status: SessionStatus,
   }),
   forecast: z.object({ issuedAt: Instant.nullable(), problem: z.string().nullable() }),
   verdict: DayVerdict.nullable(),

@@ -11,7 +11,20 @@ import {
 } from '@brave-comb/core/season';
 import * as z from 'zod';
 import { ROLES, endpoint } from './endpoint';
-import { CivilDate, ForecastInUse, Id, Instant, Share, Span, field, list, onSite, siteQuery, SiteNames } from './parts';
+import {
+  CivilDate,
+  ForecastInUse,
+  Id,
+  Instant,
+  SessionStatus,
+  Share,
+  Span,
+  field,
+  list,
+  onSite,
+  siteQuery,
+  SiteNames,
+} from './parts';
 
 const Worth = z.int().min(0).max(4);
 const MonthDay = z
@@ -60,7 +73,7 @@ const StripSession = z.object({
   id: Id,
   date: CivilDate,
   groups: z.int(),
-  status: z.enum(['planned', 'held', 'called-off']),
+  status: SessionStatus,
 });
 const StripDue = z.object({
   id: z.string(),

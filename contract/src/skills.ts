@@ -19,7 +19,7 @@ const SkillId = z
   .min(1)
   .max(60)
   .regex(/^[a-z0-9-]+$/, 'an id has small letters, figures and hyphens only');
-const Line = z.string().trim().min(1).max(300);
+const Line = z.string().trim().min(1).max(500);
 const Reason = z.string().trim().min(3, 'say why in a few words').max(500);
 const Level = z.enum(SKILL_LEVELS);
 
@@ -37,14 +37,14 @@ export const EvidenceRule = z.object({
 
 export const Skill = z.object({
   id: SkillId,
-  name: z.string().trim().min(1).max(80),
+  name: z.string().trim().min(1).max(140),
   phase: z.enum(SKILL_PHASES),
   shownBy: Line,
   faults: list(Line),
   needs: list(SkillId),
   season: list(z.enum(PHASES)).nullable(),
   colony: list(z.enum(COLONY_THINGS)),
-  gear: list(z.string().trim().min(1).max(60)),
+  gear: list(z.string().trim().min(1).max(100)),
   role: z.enum([...HIVE_ROLES, 'everybody']),
   risk: z.enum(SKILL_RISKS).nullable(),
   gate: z.boolean(),

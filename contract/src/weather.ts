@@ -1,7 +1,19 @@
-import { DEPTHS } from '@brave-comb/core/weather';
+import { COMPASS_POINTS, DEPTHS } from '@brave-comb/core/weather';
 import * as z from 'zod';
 import { ROLES, endpoint } from './endpoint';
-import { CivilDate, ForecastInUse, Id, Instant, Share, field, list, onSite, siteQuery, SiteNames } from './parts';
+import {
+  CivilDate,
+  ForecastInUse,
+  Id,
+  Instant,
+  SessionStatus,
+  Share,
+  field,
+  list,
+  onSite,
+  siteQuery,
+  SiteNames,
+} from './parts';
 import { Bloom, PhaseSpan } from './season';
 
 export const Limits = z.object({
@@ -54,7 +66,7 @@ export const DayPage = z.object({
     hours: z.number(),
     eggs: z.object({ from: Instant, to: Instant }).nullable(),
     foraging: z.object({ from: Instant, to: Instant }),
-    sunFrom: z.string(),
+    sunFrom: z.enum(COMPASS_POINTS),
   }),
   people: z
     .object({
@@ -72,7 +84,9 @@ export const DayPage = z.object({
   fire: z.object({ index: z.number(), danger: z.string(), dryDays: z.number(), advice: list(z.string()) }).nullable(),
   phase: PhaseSpan.nullable(),
   bloom: list(Bloom),
-  sessions: list(z.object({ id: Id, startsAt: Instant, endsAt: Instant, depth: z.enum(DEPTHS), status: z.string() })),
+  sessions: list(
+    z.object({ id: Id, startsAt: Instant, endsAt: Instant, depth: z.enum(DEPTHS), status: SessionStatus }),
+  ),
   dues: list(
     z.object({
       hive: z.string(),

@@ -73,7 +73,9 @@ test('a hive is dragged with its price before it is put down; outside the board 
   await expect(board.locator('.offer').first()).toBeVisible();
   await page.mouse.move(to.x + 20, to.y + 20, { steps: 6 });
   await expect(status).toContainText(/[+−]\d+\.\d points|\. *$/);
-  await page.mouse.move(from.x, from.y - 400, { steps: 3 });
+  // Beside the board at the same height: above it may lie outside the window.
+  const beside = (await board.boundingBox())!;
+  await page.mouse.move(beside.x - 8, from.y + 12, { steps: 4 });
   await page.mouse.up();
   await expect(status).toContainText('Put back.');
   expect(await board.locator('button.token:not(.pinned)').last().getAttribute('aria-label')).toBe(name);

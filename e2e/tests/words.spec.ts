@@ -15,6 +15,8 @@ const theirOwn = [
     .filter((file) => file.endsWith('.ts'))
     .flatMap((file) => [...readFileSync(join(DEMO, file), 'utf8').matchAll(/'((?:[^'\\\n]|\\.)*)'|`([^`$]*)`/g)])
     .map(([, quoted, ticked]) => (quoted ?? ticked ?? '').replaceAll("\\'", "'"))
+    // A question is called by what stands before its colon where there is little room.
+    .flatMap((text) => [text, ...text.split(/[:,] /).slice(0, 1)])
     .filter((text) => /[A-Z]|\w \w/.test(text) && !/^[a-z]+-[a-z-]+$/.test(text)),
   ...PLANTS.map(({ latin }) => latin),
   // A site keeps its plants under the names that they had when they were listed.
@@ -69,12 +71,37 @@ test.beforeEach(async ({ page }) => {
 
 for (const address of [
   '/ahead',
+  '/ahead/planner',
+  '/ahead/planner/coverage',
+  '/ahead/planner/terms',
+  '/ahead/planner/outbox',
+  '/ahead/sessions',
   '/ahead/season',
+  '/ahead/day/2026-05-14',
+  '/ahead/day/2026-12-21',
   '/ahead/dues',
+  '/ahead/forage',
+  '/ahead/seen',
+  '/ahead/weather',
+  '/messages',
   '/at-the-hive',
+  '/at-the-hive/live',
+  '/at-the-hive/labels',
   '/afterwards',
+  '/afterwards/questions',
+  '/afterwards/debrief',
+  '/afterwards/combs',
+  '/afterwards/yard-book',
+  '/afterwards/predictions',
   '/trainees',
+  '/trainees/agreement',
   '/practice',
+  '/practice/indoors',
+  '/practice/own-photos',
+  '/practice/polls',
+  '/practice/cells',
+  '/practice/read-a-comb',
+  '/office/checklist',
 ])
   test(`leaves nothing in plain English on ${address}`, async ({ page }) => {
     expect(await missedOn(page, address)).toEqual([]);

@@ -291,6 +291,22 @@ describe('a new version of the checklist', () => {
     await tomasz!.post(endpoints.previewChecklist.path).send({ skills }).expect(403);
   });
 
+  it('drafted in another language reads in everybody’s own, but for the words that were changed', async () => {
+    const elsewhere = await morag!.get(endpoints.checklist.path).set('Accept-Language', 'en-XA').expect(200);
+    const { inForce } = elsewhere.body as Checklist;
+    const [first, second] = inForce.skills;
+    expect(first!.name).not.toBe((await list()).inForce.skills[0]!.name);
+    const skills = [{ ...first!, shownBy: 'says so before the first lid' }, ...inForce.skills.slice(1)];
+    await morag!.post(endpoints.draftChecklist.path).send({ skills }).expect(200);
+    const { draft } = await list();
+    expect(draft!.skills[0]).toEqual({
+      ...inEnglish(DEFAULT_CHECKLIST.skills[0]!),
+      shownBy: 'says so before the first lid',
+    });
+    expect(draft!.skills[1]).toEqual(inEnglish(skillOf(DEFAULT_CHECKLIST, second!.id)));
+    await morag!.post(endpoints.discardDraft.path).expect(200);
+  });
+
   it('takes nothing from anybody when standings are carried over; judged again, they step back', async () => {
     const { inForce } = await list();
     const before = await held();

@@ -86,9 +86,7 @@ export function moveToFlow({ today, target, km, home, hives }: MoveFacts): MoveP
   ];
   const warnings = [
     ...(km < KNOWN_GROUND && km > 0.001 ? [say('only-km-foragers-fly-home', { km, knownGround: KNOWN_GROUND })] : []),
-    ...(still.length > 0
-      ? [say('still-bloom-home-when-leave', { still: still.map((each) => each.plant).join(' and ') })]
-      : []),
+    ...(still.length > 0 ? [say('still-bloom-home-when-leave', { still: still.map((each) => each.plant) })] : []),
     ...(daysBetween(today, move.due) < 0
       ? [say('opened-each-day-passes-day', { plant: target.plant, from: target.from })]
       : []),

@@ -61,7 +61,7 @@ export interface SeasonSentences {
   'bring-home-count-mites': null;
   'late-flows-end-once-stay': null;
   'only-km-foragers-fly-home': { km: number; knownGround: number };
-  'still-bloom-home-when-leave': { still: Text };
+  'still-bloom-home-when-leave': { still: readonly Text[] };
   'opened-each-day-passes-day': { plant: Text; from: CivilDate };
   'short-bloom-wet-week-takes': null;
   'alive-look-listen-outside': null;

@@ -6,6 +6,19 @@ import { type Place, sunBearing, sunElevation, sunTimes } from './sun';
 export const COMBS = ['dark-comb', 'new-comb'] as const;
 export type CombColour = (typeof COMBS)[number];
 
+/** Points of the compass, from north by east. */
+export const COMPASS_POINTS = [
+  'north',
+  'north-east',
+  'east',
+  'south-east',
+  'south',
+  'south-west',
+  'west',
+  'north-west',
+] as const;
+export type CompassPoint = (typeof COMPASS_POINTS)[number];
+
 export type EggLight = 'good' | 'poor' | 'too-dark';
 
 /** Least light in which eggs are read for sure, by comb, and in which nobody can say. Common practice, settled by no authority. */
@@ -33,10 +46,8 @@ export interface LightPlan {
   /** The hour around the sun's noon: how hard bees forage is judged then. */
   readonly foraging: { readonly from: number; readonly to: number };
   /** Where the sun stands at the middle of the reading hours: stand with the back to it, comb tilted to let it fall into the cells. */
-  readonly sunFrom: string;
+  readonly sunFrom: CompassPoint;
 }
-
-const POINTS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const;
 
 /**
  * When to read eggs and when to judge the flight, and where the sun stands then.
@@ -55,6 +66,6 @@ export function lightPlan(place: Place, noon: number, cloud: number, around?: nu
   return {
     eggs: steps.length > 1 ? { from: steps[0]!, to: steps.at(-1)! } : null,
     foraging: { from: top - HOUR / 2, to: top + HOUR / 2 },
-    sunFrom: POINTS[Math.round(bearing / 45) % 8]!,
+    sunFrom: COMPASS_POINTS[Math.round(bearing / 45) % 8]!,
   };
 }

@@ -75,7 +75,7 @@ export const serverSentences: Sentences<ServerSentences> = {
   'opened-last': ({ sick }, w) => `Disease suspected: ${w.text(sick)}. Opened last, tools washed, no frame leaves it.`,
   'experienced-hands': ({ temper }) => `Temper ${temper} of 5 last time: experienced hands at the frames.`,
   'weighs-about': ({ part, kg, lift }, w) => `${part} weighs about ${w.kg(kg, 0)}: ${w.name('lift', lift)}.`,
-  'opened-much': ({ over }) => `Opened much lately: over the limit of ${over.join(' and ')}.`,
+  'opened-much': ({ over }, w) => `Opened much lately: over the limit of ${w.list(over)}.`,
   'judge-by-thermometer': 'no forecast: judge by the thermometer at the hive',
   'late-in-the-year': 'late in the year',
   'at-hour': ({ why, time }, w) =>
@@ -103,7 +103,7 @@ export const serverSentences: Sentences<ServerSentences> = {
   'hive-lively': ({ hive }) => `Hive ${hive} is lively.`,
   'veils-at-gate': 'Veils on at the gate.',
   walk: 'Walk',
-  'behind-stand': ({ stands }) => `behind stand ${stands.join(' and ')}.`,
+  'behind-stand': ({ stands }, w) => `behind stand ${w.list(stands)}.`,
   'stung-or-unwell': 'Stung, unwell?',
   'say-so': 'Say so at once.',
   limits: ({ kg, seated }, w) =>
@@ -119,6 +119,7 @@ export const serverSentences: Sentences<ServerSentences> = {
     `This plan cannot be held: ${rules.map((rule) => w.text(rule)).join(' ')} Change it or plan again.`,
   'poll-suggested': ({ skill }, w) => `Could you do this alone: ${w.text(skill)}?`,
   'debrief-sent-back': ({ day, hive }, w) => `Debrief of ${w.text(day)}, hive ${w.text(hive)}: something is missing`,
+  'list-to-begin-with': 'The list to begin with',
   'rule-not-met': ({ skill, standing }, w) =>
     `“${w.text(skill)}” is ${w.text(standing)}. Say why it is signed all the same, or leave it out.`,
   'skills-open': ({ count, first }, w) =>

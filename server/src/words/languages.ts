@@ -3,7 +3,8 @@ import { type LanguageTag, english as core, pseudoOf } from '@brave-comb/core/wo
 import { serverSentences } from './en';
 
 const english: Language = { ...core, sentences: { ...core.sentences, server: serverSentences } };
-const ways: Readonly<Record<LanguageTag, Way>> = {
+/** How somebody is written to, by language. */
+export const ways: Readonly<Record<LanguageTag, Way>> = {
   en: wayOf(english),
   'en-XA': wayOf(pseudoOf(english)),
 };

@@ -106,6 +106,7 @@ export interface ServerSentences {
   'plan-cannot-be-held': { rules: readonly Text[] };
   'poll-suggested': { skill: Text };
   'debrief-sent-back': { day: Text; hive: Text };
+  'list-to-begin-with': null;
   'rule-not-met': { skill: Text; standing: Text };
   'skills-open': { count: number; first: readonly Text[] };
   'typical-year': { name: string };

@@ -1,9 +1,6 @@
 import type { BiologySentences } from '../../biology/said';
 import type { Sentences } from '../../language';
 
-/** What things are called, by their ids. */
-export const biologyNames = {};
-
 /** Sentences of the room, from their facts. */
 export const biologySentences: Sentences<BiologySentences> = {
   'unmarked-recorded': 'Unmarked, as recorded.',

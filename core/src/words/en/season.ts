@@ -140,7 +140,7 @@ export const seasonSentences: Sentences<SeasonSentences> = {
   'late-flows-end-once-stay': 'Late flows end at once; stay for the cold and they rob each other.',
   'only-km-foragers-fly-home': ({ km, knownGround }, w) =>
     `Only ${w.km(km, 1)}: foragers fly home. Go over ${w.km(knownGround)}, or put them elsewhere for three weeks first.`,
-  'still-bloom-home-when-leave': ({ still }, w) => `${w.text(still)} still in bloom at home when they leave.`,
+  'still-bloom-home-when-leave': ({ still }, w) => `${w.list(still)} still in bloom at home when they leave.`,
   'opened-each-day-passes-day': ({ plant, from }, w) =>
     `${w.text(plant)} opened on ${w.day(from)}: each day that passes is a day of flow less.`,
   'short-bloom-wet-week-takes': 'A short bloom: a wet week takes the whole crop.',

@@ -1,6 +1,6 @@
 import type { Sentences } from '../../language';
 import type { SkillsSentences } from '../../skills/said';
-import type { KappaBand, StandingState, ColonyThing, SkillPhase } from '../../skills';
+import type { KappaBand, StandingState, ColonyThing, SKILL_RISKS, SkillPhase } from '../../skills';
 import { ruleText, standingText } from './standing';
 
 /** What things are called, by their ids. */
@@ -12,6 +12,13 @@ export const skillsNames = {
     'due-again': 'due again',
     'signed-off': 'signed off',
   } satisfies Record<StandingState, string>,
+  skillRisk: {
+    stings: 'stings',
+    fire: 'fire',
+    lifting: 'lifting',
+    acid: 'acid',
+    disease: 'disease',
+  } satisfies Record<(typeof SKILL_RISKS)[number], string>,
   skillPhase: {
     prepare: 'prepare',
     approach: 'approach',

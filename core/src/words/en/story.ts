@@ -56,13 +56,13 @@ export const storySentences: Sentences<StorySentences> = {
   'cells-hang': (of, w) => `Queen cells or cups hang on ${frames(of.frames, w)}.`,
   'told-depth': ({ depth }, w) => `Went as deep as: ${w.text(depth)}`,
   'told-jobs': ({ jobs }, w) =>
-    `By hand: ${jobs.map(({ role, people }) => `${w.name('role', role)} ${people.join(' and ')}`).join('; ')}`,
+    `By hand: ${jobs.map(({ role, people }) => `${w.name('role', role)} ${w.list(people)}`).join('; ')}`,
   'told-veils': ({ count }) => `${counted(count, 'veil')} seen shut by somebody else`,
   'told-not': ({ check, person }, w) =>
     `${w.name('check', check)}${person ? ` (${person})` : ''}: no. ${w.name('checkOtherwise', check)}`,
   'told-outside': ({ when, traffic, pollens, pollenIn, entrance, note }, w) => {
     const pollen = pollens.length
-      ? `, pollen ${pollens.map((colour) => w.name('pollenColour', colour)).join(' and ')}`
+      ? `, pollen ${w.list(pollens.map((colour) => w.name('pollenColour', colour)))}`
       : pollenIn
         ? ', pollen in'
         : '';

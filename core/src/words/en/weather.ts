@@ -1,9 +1,19 @@
 import type { WeatherSentences } from '../../weather/said';
 import type { Sentences } from '../../language';
-import type { Depth, Hindrance, HeatClass } from '../../weather';
+import type { CompassPoint, Depth, Hindrance, HeatClass } from '../../weather';
 
 /** What things are called, by their ids. */
 export const weatherNames = {
+  compassPoint: {
+    north: 'north',
+    'north-east': 'north-east',
+    east: 'east',
+    'south-east': 'south-east',
+    south: 'south',
+    'south-west': 'south-west',
+    west: 'west',
+    'north-west': 'north-west',
+  } satisfies Record<CompassPoint, string>,
   depth: {
     full: 'full',
     outside: 'outside',

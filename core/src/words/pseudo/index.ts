@@ -18,7 +18,9 @@ const sentence = (made: unknown): unknown =>
 export const pseudoOf = (language: Language): Language => ({
   sentences: each(language.sentences, (room) => each(room, sentence)),
   names: each(language.names, (set) => each(set, accented)),
-  list: (parts) => language.list(parts),
+  // What joins the parts is accented, the parts are already.
+  list: (parts) =>
+    parts.length < 2 ? language.list(parts) : `${parts.slice(0, -1).join(', ')} ${accented('and')} ${parts.at(-1)}`,
 });
 
 export { accented } from './accents';

@@ -140,7 +140,7 @@ export async function enforceChecklist(
         school: actor.school,
         version: 1,
         skills: now.checklist.skills,
-        note: 'The list to begin with.',
+        note: '',
         made_by: null,
         made_at: clock.now(),
         starts: null,

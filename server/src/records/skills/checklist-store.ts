@@ -1,6 +1,7 @@
 import { type Checklist, DEFAULT_CHECKLIST, type Skill } from '@brave-comb/core/skills';
 import type { Knex } from 'knex';
 import { v7 as uuid } from 'uuid';
+import { withOurSentences } from '../../words';
 
 export interface ChecklistRow {
   readonly id: string;
@@ -18,7 +19,10 @@ export interface ChecklistRow {
 }
 
 type Stored = Omit<ChecklistRow, 'skills'> & { readonly skills: string };
-const read = (row: Stored): ChecklistRow => ({ ...row, skills: JSON.parse(row.skills) as readonly Skill[] });
+const read = (row: Stored): ChecklistRow => ({
+  ...row,
+  skills: (JSON.parse(row.skills) as readonly Skill[]).map(withOurSentences),
+});
 
 /** Versions of a school's list, the newest first, and the draft if there is one. A school that never wrote one goes by the default. */
 export async function checklistsOf(

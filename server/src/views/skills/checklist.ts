@@ -12,6 +12,7 @@ import { siteOf } from '../../records/equipment';
 import { learnersOf, peopleOf, practiceOf } from '../../records/people';
 import { termsOf } from '../../records/planning';
 import { checklistsOf, waitingIn } from '../../records/skills';
+import { say } from '../../words';
 
 type Endpoints = typeof endpoints;
 
@@ -35,9 +36,9 @@ export async function checklist(context: Context, actor: Actor): Promise<Sayable
     skills: row.skills.length,
     by: row.made_by ? (names.get(row.made_by) ?? null) : null,
     from: row.made_by ? iso(row.made_at) : null,
-    note: row.note,
+    note: row.made_by ? row.note : say('list-to-begin-with'),
   }));
-  const first = { version: 1, skills: inForce.skills.length, by: null, from: null, note: 'The list to begin with.' };
+  const first = { version: 1, skills: inForce.skills.length, by: null, from: null, note: say('list-to-begin-with') };
   return {
     inForce,
     draft:

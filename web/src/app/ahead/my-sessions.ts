@@ -12,10 +12,10 @@ type Job = MySession['hives'][number]['jobs'][number];
 /** What one does in a role, and what the role is called. */
 const ROLES: Readonly<Record<Job['role'], readonly [string, string]>> = {
   frames: [$localize`hold frames`, $localize`Frames`],
-  smoke: ['smoke', $localize`Smoke`],
-  record: ['record', $localize`Record`],
+  smoke: [$localize`smoke`, $localize`Smoke`],
+  record: [$localize`record`, $localize`Record`],
   clock: [$localize`watch the clock`, $localize`Clock`],
-  watch: ['watch', $localize`Watch`],
+  watch: [$localize`watch`, $localize`Watch`],
 };
 
 /** Own jobs turn by turn; those of a group by role, the turns one after another. */

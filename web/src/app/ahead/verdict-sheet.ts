@@ -9,7 +9,7 @@ const WORDS: Readonly<Record<DayVerdict['word'], string>> = {
   go: $localize`Go`,
   move: $localize`Move`,
   short: $localize`Short`,
-  no: 'No',
+  no: $localize`No`,
 };
 const ICONS: Readonly<Record<Gauge['id'], string>> = {
   warmth: 'thermometer',

@@ -261,7 +261,7 @@ export class AtTheHive {
     if (trouble > 0) return { icon: 'warning', text: $localize`${trouble} to settle`, why: '', bad: true };
     if (this.sendingFault())
       return {
-        icon: 'no signal',
+        icon: 'no-signal',
         text: $localize`${count} waiting`,
         why: this.sendingFault()?.status === 0 ? $localize`, no signal` : $localize`, not sent`,
         bad: false,
@@ -564,7 +564,8 @@ export class AtTheHive {
 
   private finish(panel: StepPanel): void {
     const reason = panel.ending();
-    if (!reason) return void this.problem.set('Say why the visit ends here: not all was seen that it was opened for.');
+    if (!reason)
+      return void this.problem.set($localize`Say why the visit ends here\: not all was seen that it was opened for.`);
     panel.keepLook();
     this.desk.enter({ kind: 'visit-closed', reason, note: panel.note() });
     this.leaveForReview();

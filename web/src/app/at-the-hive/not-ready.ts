@@ -1,3 +1,4 @@
+import { listed } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { HiveCards } from './cards/hive-cards';
 import { HiveRoles } from './hive-roles';
@@ -51,12 +52,7 @@ export class NotReady {
   private readonly cards = inject(HiveCards);
   /** Whether whoever holds this device may decide it. */
   readonly leads = input(true);
-  protected readonly names = computed(() =>
-    this.roles
-      .notReady()
-      .map(({ name }) => name)
-      .join(' and '),
-  );
+  protected readonly names = computed(() => listed(this.roles.notReady().map(({ name }) => name)));
 
   protected goOn(): void {
     const [first] = this.roles.notReady();

@@ -114,7 +114,7 @@ export class SideEntryPanel {
     if (!found) return null;
     const file = this.file();
     const people = [...(file?.trainees ?? []), ...(file ? [file.visit.supervisor] : [])];
-    const name = (id: string) => people.find((each) => each.id === id)?.name ?? 'somebody';
+    const name = (id: string) => people.find((each) => each.id === id)?.name ?? $localize`somebody`;
     return $localize`${name(found.now.by)} read it again; ${name(found.before.by)} had ${formatSide(found.before.side)}`;
   });
   /** What the next letter does: one eighth more, only a few cells, or all that is left. */
@@ -172,7 +172,7 @@ export class SideEntryPanel {
       ...found,
       readings: found.readings.map((each, index) => ({
         ...each,
-        words: `${index === 0 ? $localize`counts now` : $localize`came second`}: ${people.find(({ id }) => id === each.by)?.name ?? 'somebody'}, ${timeOf(each.at, file?.visit.zone ?? 'utc')}`,
+        words: `${index === 0 ? $localize`counts now` : $localize`came second`}: ${people.find(({ id }) => id === each.by)?.name ?? $localize`somebody`}, ${timeOf(each.at, file?.visit.zone ?? 'utc')}`,
       })),
     };
   });

@@ -62,10 +62,10 @@ export class SkillJudge {
   protected readonly levels = SKILL_LEVELS;
   protected readonly words: Readonly<Record<SkillLevel, string>> = {
     'saw-it': $localize`saw it`,
-    helped: 'helped',
-    'with-a-word': 'a word',
-    alone: 'alone',
-    'can-teach': 'teach',
+    helped: $localize`helped`,
+    'with-a-word': $localize`a word`,
+    alone: $localize`alone`,
+    'can-teach': $localize`teach`,
   };
   // Computed first, so that a choice made by hand stands until the suggestion itself changes.
   private readonly suggestedTrainee = computed(() => this.suggested().trainee ?? this.file().trainees[0]?.id ?? '');

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { Role, Step, StepId } from '@brave-comb/core/inspection';
-import { SaidPipe } from '../language/words';
+import { SaidPipe, listed } from '../language/words';
 
 /** The steps of this visit with who does what. */
 @Component({
@@ -108,12 +108,17 @@ export class StepList {
   protected readonly first = computed(() => Math.max(0, Math.min(this.index() - 1, this.steps().length - 3)));
   protected readonly who = computed(() => {
     const { frames, record, smoke, clock } = this.jobs();
-    const does = (names: readonly string[], verb: string) => (names.length > 0 ? `${names.join(' and ')} ${verb}` : '');
-    const hold = does(frames, frames.length === 1 ? 'holds' : 'hold');
-    if (['sum-up', 'entrance'].includes(this.current())) return does(record, 'records');
-    const parts = ['outside', 'smoke'].includes(this.current())
-      ? [does(smoke, 'smokes'), does(record, 'records')]
-      : [hold, does(record, 'records'), does(clock, $localize`keeps time`)];
+    const records = record.length === 0 ? '' : $localize`${listed(record)} records`;
+    if (['sum-up', 'entrance'].includes(this.current())) return records;
+    const holds =
+      frames.length === 0
+        ? ''
+        : frames.length === 1
+          ? $localize`${frames[0]} holds`
+          : $localize`${listed(frames)} hold`;
+    const smokes = smoke.length === 0 ? '' : $localize`${listed(smoke)} smokes`;
+    const timed = clock.length === 0 ? '' : $localize`${listed(clock)} keeps time`;
+    const parts = ['outside', 'smoke'].includes(this.current()) ? [smokes, records] : [holds, records, timed];
     return parts.filter(Boolean).join(', ');
   });
 }

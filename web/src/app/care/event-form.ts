@@ -4,7 +4,7 @@ import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angula
 import type { ColonyCalendar, endpoints } from '@brave-comb/contract';
 import { dayAndMonth } from '@brave-comb/core/units';
 import type { Sent } from '../api/contract-client';
-import { Named } from '../language/words';
+import { Named, listed } from '../language/words';
 
 /** Kinds of entry, in the words of the work. */
 const KINDS = {
@@ -239,7 +239,9 @@ export class EventForm {
     const honey = this.honey();
     if (!honey) return null;
     if (this.kind() === 'feed' && honey.standing.length > 0)
-      return $localize`${honey.standing.join(' and ')} ${honey.standing.length === 1 ? $localize`stands` : $localize`stand`} on it: feed is carried up as well, and its honey is then not for people. Take supers for harvest off first; only starving bees come before that.`;
+      return honey.standing.length === 1
+        ? $localize`${honey.standing[0]} stands on it\: feed is carried up as well, and its honey is then not for people. Take supers for harvest off first; only starving bees come before that.`
+        : $localize`${listed(honey.standing)} stand on it\: feed is carried up as well, and its honey is then not for people. Take supers for harvest off first; only starving bees come before that.`;
     if (this.kind() !== 'super-on') return null;
     const { date } = this.form.getRawValue();
     if (honey.superOnFrom && date < honey.superOnFrom)
@@ -247,7 +249,7 @@ export class EventForm {
     if (honey.fedUntil && date < honey.fedUntil)
       return $localize`They carry feed down until about ${dayAndMonth(honey.fedUntil)}\: put on before, sugar goes into the super. Take the feeder off first, or mark the box as their own food.`;
     return honey.unknown.length > 0
-      ? $localize`The withdrawal of ${honey.unknown.join(' and ')} was not entered: read the label before you put a super on.`
+      ? $localize`The withdrawal of ${listed(honey.unknown)} was not entered\: read the label before you put a super on.`
       : null;
   });
 

@@ -21,13 +21,13 @@ const HEIGHT: Readonly<Record<Exclude<Layer['kind'], 'box'>, number>> = {
 };
 
 const NAMES: Readonly<Record<Exclude<Layer['kind'], 'box'>, string>> = {
-  roof: 'roof',
+  roof: $localize`roof`,
   'crown-board': $localize`crown board`,
-  excluder: 'excluder',
+  excluder: $localize`excluder`,
   escape: $localize`escape board`,
   spacer: $localize`empty rim`,
-  feeder: 'feeder',
-  floor: 'floor',
+  feeder: $localize`feeder`,
+  floor: $localize`floor`,
 };
 
 /** What a part is called. */

@@ -69,8 +69,9 @@ export class AsideCard {
 
   protected words(each: Aside): string {
     if (each.kind === 'entry') return upperFirst(said(entryText(each.entry.entry.body)));
-    if (each.kind === 'attachment') return each.attachment.type === 'image/jpeg' ? 'A photo' : $localize`A spoken note`;
-    const entries = `${each.entries} ${each.entries === 1 ? 'entry' : 'entries'}`;
+    if (each.kind === 'attachment')
+      return each.attachment.type === 'image/jpeg' ? $localize`A photo` : $localize`A spoken note`;
+    const entries = each.entries === 1 ? $localize`1 entry` : $localize`${each.entries} entries`;
     return $localize`The visit of ${each.hive === null ? $localize`a hive` : $localize`hive ${each.hive}`}, with ${entries}`;
   }
 

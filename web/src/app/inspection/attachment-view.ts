@@ -35,7 +35,7 @@ import { endpoints } from '../api/endpoints';
 export class AttachmentView {
   private readonly client = inject(ContractClient);
   readonly attachment = input.required<string>();
-  readonly name = input('Photo from the hive');
+  readonly name = input($localize`Photo from the hive`);
   protected readonly file = toSignal(
     toObservable(this.attachment).pipe(
       switchMap((attachment) =>

@@ -238,7 +238,7 @@ export class BoxMap {
   /** Frames drawn with a ring though nobody stands at them. */
   readonly ringed = input<readonly number[]>([]);
   readonly numbers = input<'all' | 'few' | 'none'>('all');
-  readonly name = input('Box from above');
+  readonly name = input($localize`Box from above`);
   readonly choosable = input(false);
   /** What a comb hangs from, as it is read out. */
   readonly carrier = input<CombCarrier>('frame');

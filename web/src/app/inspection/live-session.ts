@@ -149,7 +149,7 @@ export class LiveSessionScreen {
       ? $localize`the line broke: asking again every few seconds`
       : this.live()
         ? $localize`as it happens`
-        : 'asking …',
+        : $localize`asking …`,
   );
   protected readonly rows = computed(() => (this.live()?.visits ?? []).map((visit) => this.row(visit)));
 

@@ -2,24 +2,21 @@
 const LONGEST = 1600;
 const BYTES = 500_000;
 
-async function scaled(photo: Blob): Promise<Blob> {
-  const picture = await createImageBitmap(photo).catch(() => {
-    throw new Error('This file is no picture that can be read. Take the photo again, or choose a JPEG or PNG.');
-  });
+/** A photo as it is kept, or what is wrong with it. */
+export type Scaled = { readonly jpeg: Blob } | { readonly problem: 'no-picture' | 'too-large' };
+
+async function scaled(photo: Blob): Promise<Scaled> {
+  const picture = await createImageBitmap(photo).catch(() => null);
+  if (!picture) return { problem: 'no-picture' };
   const scale = Math.min(1, LONGEST / Math.max(picture.width, picture.height));
   const canvas = new OffscreenCanvas(Math.round(picture.width * scale), Math.round(picture.height * scale));
   canvas.getContext('2d')!.drawImage(picture, 0, 0, canvas.width, canvas.height);
   picture.close();
   for (const quality of [0.85, 0.7, 0.5, 0.3]) {
     const jpeg = await canvas.convertToBlob({ type: 'image/jpeg', quality });
-    if (jpeg.size <= BYTES) return jpeg;
+    if (jpeg.size <= BYTES) return { jpeg };
   }
-  throw new Error('The photo stays too large. Take it from further away, or without flash.');
+  return { problem: 'too-large' };
 }
 
-addEventListener('message', ({ data }: MessageEvent<Blob>) => {
-  scaled(data).then(
-    (jpeg) => postMessage({ jpeg }),
-    (error: unknown) => postMessage({ problem: error instanceof Error ? error.message : 'This is no photo.' }),
-  );
-});
+addEventListener('message', ({ data }: MessageEvent<Blob>) => void scaled(data).then((done) => postMessage(done)));

@@ -6,9 +6,14 @@ import { Clock } from '../people/clock';
 import { DeviceStore } from '../device/device-store';
 import { inspectionFeature } from './inspection.feature';
 import { Outbox } from './outbox';
+import type { Scaled } from './photo.worker';
 import { VisitDesk } from './visit-desk';
 
-type Scaled = { readonly jpeg: Blob } | { readonly problem: string };
+const PROBLEMS: Readonly<Record<Extract<Scaled, { problem: unknown }>['problem'] | 'unreadable', string>> = {
+  'no-picture': $localize`This file is no picture that can be read. Take the photo again, or choose a JPEG or PNG.`,
+  'too-large': $localize`The photo stays too large. Take it from further away, or without flash.`,
+  unreadable: $localize`The photo cannot be read. Take it again.`,
+};
 
 /** Photos of a visit: scaled down on the device, kept on it, sent when there is a signal. */
 @Injectable({ providedIn: 'root' })
@@ -33,7 +38,7 @@ export class Photos {
     const visit = this.visit();
     if (!visit) return { problem: $localize`No visit is open.` };
     const scaled = await this.scale(photo);
-    if ('problem' in scaled) return scaled;
+    if (!scaled || 'problem' in scaled) return { problem: PROBLEMS[scaled?.problem ?? 'unreadable'] };
     const id = uuid();
     await this.device.keepAttachment({
       id,
@@ -47,11 +52,11 @@ export class Photos {
     return { id };
   }
 
-  private scale(photo: Blob): Promise<Scaled> {
+  private scale(photo: Blob): Promise<Scaled | null> {
     const worker = new Worker(new URL('./photo.worker', import.meta.url), { type: 'module' });
-    return new Promise<Scaled>((done) => {
+    return new Promise<Scaled | null>((done) => {
       worker.onmessage = ({ data }: MessageEvent<Scaled>) => done(data);
-      worker.onerror = () => done({ problem: $localize`The photo cannot be read. Take it again.` });
+      worker.onerror = () => done(null);
       worker.postMessage(photo);
     }).finally(() => worker.terminate());
   }

@@ -128,7 +128,12 @@ export class PredictionsScreen {
       const guesses = visits.reduce((sum, visit) => sum + visit.guesses, 0);
       const mean = visits.reduce((sum, visit) => sum + visit.score * visit.guesses, 0) / Math.max(1, guesses);
       const [first, last] = [visits[0]?.score ?? 0, visits.at(-1)?.score ?? 0];
-      const trend = visits.length < 2 || Math.abs(last - first) < 0.1 ? '' : last > first ? ', rising' : ', falling';
+      const trend =
+        visits.length < 2 || Math.abs(last - first) < 0.1
+          ? ''
+          : last > first
+            ? $localize`, rising`
+            : $localize`, falling`;
       return {
         id,
         name,

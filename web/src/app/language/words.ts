@@ -34,7 +34,10 @@ export class Named implements PipeTransform {
 /** A sentence that was made on this device, in words. */
 export const said = (text: Text): string => way.text(text);
 
-/** The same in a template. */
+/** "Curlew, Dipper and Lapwing". */
+export const listed = (parts: readonly string[]): string => way.list(parts);
+
+/** A sentence by its words, in a template. */
 @Pipe({ name: 'said' })
 export class SaidPipe implements PipeTransform {
   transform(text: Text | null | undefined): string {

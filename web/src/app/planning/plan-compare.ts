@@ -25,7 +25,7 @@ const [BAR, HEIGHT] = [30, 60];
 export class PlanCompare {
   readonly others = input.required<readonly OtherPlan[]>();
   readonly other = input<string | null>(null);
-  readonly title = input('Compare two plans');
+  readonly title = input($localize`Compare two plans`);
   /** What the forecast has changed since people were told, in words. */
   readonly news = input<readonly string[]>([]);
   readonly found = input<Answers['comparison'] | null>(null);

@@ -69,7 +69,7 @@ export class PlanCourse {
     if (gap !== null)
       return gap < 0.0005 ? $localize`The best possible` : $localize`Within ${(100 * gap).toFixed(1)} %`;
     const status = this.job()?.status;
-    return status === 'waiting' || status === 'running' ? 'Planning …' : $localize`Not planned yet`;
+    return status === 'waiting' || status === 'running' ? $localize`Planning …` : $localize`Not planned yet`;
   });
   protected readonly below = computed(() => {
     const gap = this.gap();

@@ -34,6 +34,11 @@ export class PlanTermsScreen {
   private readonly moved = signal<ReadonlyMap<string, HivePlace>>(new Map());
   protected readonly words = signal('');
   protected readonly sides = ['east', 'north', 'faces'] as const;
+  protected readonly sideWords: Readonly<Record<keyof HivePlace, string>> = {
+    east: $localize`east`,
+    north: $localize`north`,
+    faces: $localize`faces`,
+  };
 
   protected readonly sections = computed(() =>
     KINDS.map(([kind, title]) => ({
@@ -67,7 +72,7 @@ export class PlanTermsScreen {
       'planningTerms',
     );
     this.edits.update((edits) => new Map([...edits].filter(([id]) => id !== owner.id)));
-    this.words.set(`${owner.name} is saved. The next plan goes by it.`);
+    this.words.set($localize`${owner.name} is saved. The next plan goes by it.`);
   }
 
   protected place(hive: string, before: HivePlace | null, side: keyof HivePlace, value: number): void {
@@ -77,6 +82,6 @@ export class PlanTermsScreen {
   protected savePlace(hive: string, number: string, place: HivePlace | null): void {
     this.desk.change('setHivePlace', { params: { hive }, body: { place } }, 'planningTerms');
     this.moved.update((moved) => new Map([...moved].filter(([id]) => id !== hive)));
-    this.words.set(`Hive ${number} is saved.`);
+    this.words.set($localize`Hive ${number} is saved.`);
   }
 }

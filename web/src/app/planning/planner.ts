@@ -300,13 +300,16 @@ export class Planner {
       if (answer === null || !untracked(this.publishing)) return;
       this.publishing.set(false);
       this.store.dispatch(PlanJobEvents.published());
-      const people = answer.told === 1 ? $localize`One person was` : $localize`${answer.told} people were`;
-      this.words.set(`Version ${answer.version} is published. ${people} told.`);
+      this.words.set(
+        answer.told === 1
+          ? $localize`Version ${answer.version} is published. One person was told.`
+          : $localize`Version ${answer.version} is published. ${answer.told} people were told.`,
+      );
     });
     effect(() => {
       if (this.watched.refused().length === 0 || !untracked(this.publishing)) return;
       this.publishing.set(false);
-      this.words.set('Not published. Your plan is kept and compared with what people were told.');
+      this.words.set($localize`Not published. Your plan is kept and compared with what people were told.`);
       this.other.set('told');
       this.watched.reload();
     });
@@ -464,7 +467,7 @@ export class Planner {
     const told = this.toldPlan();
     if (told)
       this.store.dispatch(PlanJobEvents.draftChanged({ plan: told, words: $localize`Back to what people were told` }));
-    this.words.set('What people were told. Undo goes back.');
+    this.words.set($localize`What people were told. Undo goes back.`);
   }
 
   protected setAside(): void {
@@ -473,7 +476,7 @@ export class Planner {
     const { sessions, staff } = plan;
     const name = $localize`set aside ${this.aside().length + 1}\: ${sessions.length} sessions, ${staff.length} staff visits`;
     this.store.dispatch(PlanJobEvents.setAside({ plan: plain(plan), name }));
-    this.words.set(`Kept for comparing: ${name}.`);
+    this.words.set($localize`Kept for comparing\: ${name}.`);
   }
 
   protected pin(): void {
@@ -484,7 +487,7 @@ export class Planner {
         ? { pin: { staff: true as const, hive: item.hive, slot: item.slot } }
         : { pin: { group: item.group, slot: item.slot, hives: [item.hive] } };
     this.desk.change('pinPlan', { body: { id: uuid(), what } }, 'planBoard');
-    this.words.set('Pinned: the next plan keeps it.');
+    this.words.set($localize`Pinned\: the next plan keeps it.`);
   }
 
   protected leaveOut(): void {
@@ -496,7 +499,7 @@ export class Planner {
         : { group: item.group, slot: item.slot, hive: item.hive };
     this.desk.change('pinPlan', { body: { id: uuid(), what: { forbid } } }, 'planBoard');
     this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(without(plan, item)), words: $localize`Left out` }));
-    this.words.set('Left out: plan again to fill the gap.');
+    this.words.set($localize`Left out\: plan again to fill the gap.`);
     this.chosen.set(null);
   }
 
@@ -508,7 +511,7 @@ export class Planner {
     const last = this.drafts().at(-1);
     if (!last) return;
     this.store.dispatch(PlanJobEvents.undone());
-    this.words.set(`Undone: ${last.words}`);
+    this.words.set($localize`Undone\: ${last.words}`);
   }
 
   protected readonly publishing = signal(false);
@@ -527,7 +530,7 @@ export class Planner {
       reason,
     };
     this.desk.change('publishPlan', { body }, 'planBoard', false);
-    this.words.set('Publishing …');
+    this.words.set($localize`Publishing …`);
   }
 
   protected pinWords(what: PlanBoard['pins'][number]['what']): string {

@@ -51,7 +51,7 @@ function paintBee(
     ink.restore();
   }
   if (mark !== null) blob(0.36, 0, 0.14, 0.14, mark);
-  if (light === 'dull day') blob(0, 0, 1, broad, 'rgb(30 38 46 / 0.25)');
+  if (light === 'dull-day') blob(0, 0, 1, broad, 'rgb(30 38 46 / 0.25)');
 }
 
 /** Headings that are drawn: bees turn by eleven degrees. */
@@ -73,7 +73,7 @@ export function drawBee(ink: Ink, bee: BeeOnComb, size: number, light: Light): v
   const coat = caste === 'queen' ? '#a8672c' : caste === 'drone' ? '#4a3620' : COATS[Math.floor(tint * COATS.length)]!;
   const turn = Math.round((heading / (2 * Math.PI)) * HEADINGS) % HEADINGS;
   const long = Math.round(length * size);
-  const key = [caste, coat, mark, turn, long, light === 'dull day'].join(' ');
+  const key = [caste, coat, mark, turn, long, light === 'dull-day'].join(' ');
   let sprite = drawn.get(key);
   if (!sprite) {
     if (drawn.size >= KEPT) drawn.clear();

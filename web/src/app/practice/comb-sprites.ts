@@ -2,7 +2,7 @@ import { POLLEN_COLOURS, type PollenColour } from '@brave-comb/core/inspection';
 import type { CellKind, Ground } from '@brave-comb/core/practice';
 
 /** Where the light comes from. */
-export const LIGHTS = ['from above', 'along the cells', 'from behind', 'dull day'] as const;
+export const LIGHTS = ['from-above', 'along-the-cells', 'from-behind', 'dull-day'] as const;
 export type Light = (typeof LIGHTS)[number];
 
 /** How a comb is lit and what it is built on: sprites of one look serve all its cells. */
@@ -66,11 +66,11 @@ function openCell(ink: Ink, look: Look): void {
   ink.fill();
   hexagon(ink, FULL * 0.86);
   const floor = ground === 'light' ? [214, 192, 128] : [46, 34, 24];
-  const glow = light === 'from behind' ? 0.35 * (1 - look.age) : light === 'dull day' ? -0.25 : 0;
+  const glow = light === 'from-behind' ? 0.35 * (1 - look.age) : light === 'dull-day' ? -0.25 : 0;
   ink.fillStyle = mix([floor[0]!, floor[1]!, floor[2]!], glow < 0 ? [10, 8, 6] : [255, 214, 130], Math.abs(glow));
   ink.fill();
   // Light along the cells leaves one wall bright and throws a shadow from the other.
-  if (light === 'along the cells') {
+  if (light === 'along-the-cells') {
     ink.fillStyle = 'rgb(0 0 0 / 0.28)';
     ink.beginPath();
     ink.ellipse(-0.16, -0.18, 0.3, 0.26, 0.7, 0, TURN);
@@ -82,11 +82,11 @@ function openCell(ink: Ink, look: Look): void {
 
 /** An egg, a thin rod; how well it stands out from the floor depends on the light and on what is behind it. */
 function egg(ink: Ink, x: number, y: number, turn: number, { light, ground }: Look): void {
-  const seen = { 'from above': 0.6, 'along the cells': 1, 'from behind': 0.75, 'dull day': 0.38 }[light];
+  const seen = { 'from-above': 0.6, 'along-the-cells': 1, 'from-behind': 0.75, 'dull-day': 0.38 }[light];
   ink.save();
   ink.translate(x, y);
   ink.rotate(turn);
-  if (light === 'along the cells') disc(ink, 0.02, 0.05, 0.15, 0.045, 'rgb(0 0 0 / 0.45)');
+  if (light === 'along-the-cells') disc(ink, 0.02, 0.05, 0.15, 0.045, 'rgb(0 0 0 / 0.45)');
   ink.globalAlpha = ground === 'light' ? seen * 0.62 : seen;
   disc(ink, 0, 0, 0.145, 0.043, '#fffdf2');
   ink.restore();
@@ -162,7 +162,7 @@ const DRAW: Readonly<Record<Exclude<CellKind, 'pollen'>, Stroke>> = {
     hexagon(ink, FULL * 0.78);
     ink.fillStyle = 'rgb(176 156 96 / 0.45)';
     ink.fill();
-    const glint = look.light === 'dull day' ? 0.45 : 0.95;
+    const glint = look.light === 'dull-day' ? 0.45 : 0.95;
     arc(ink, 0.26, 3.5 + variant * 0.15, 4.7 + variant * 0.15, 0.07, `rgb(255 255 255 / ${glint})`);
     disc(ink, 0.15 - variant * 0.03, 0.14, 0.05, 0.04, `rgb(255 255 255 / ${glint * 0.7})`);
   },
@@ -241,7 +241,7 @@ const DRAW: Readonly<Record<Exclude<CellKind, 'pollen'>, Stroke>> = {
 function dome(ink: Ink, variant: number, look: Look, radius: number): void {
   lid(ink, mix([112, 82, 52], OLD_WAX, look.age * 0.6), mix([128, 96, 62], OLD_WAX, look.age * 0.7));
   const shine = ink.createRadialGradient(-0.12, -0.16, 0.02, 0, 0, radius);
-  const dull = look.light === 'dull day' ? 0.3 : 0;
+  const dull = look.light === 'dull-day' ? 0.3 : 0;
   shine.addColorStop(0, mix([236, 206, 160], [130, 100, 70], dull));
   shine.addColorStop(0.7, mix([180, 140, 98], [96, 68, 44], look.age * 0.6));
   shine.addColorStop(1, mix([120, 88, 58], OLD_WAX, look.age * 0.6));
@@ -318,7 +318,7 @@ export function drawSprites(
       ink.scale(look.size * LAP, look.size * LAP);
       if (kind === 'pollen') pollen(ink, variant, look, colour ?? 'golden');
       else DRAW[kind](ink, variant, look);
-      if (look.light === 'dull day') {
+      if (look.light === 'dull-day') {
         hexagon(ink, FULL);
         ink.fillStyle = 'rgb(30 38 46 / 0.3)';
         ink.fill();

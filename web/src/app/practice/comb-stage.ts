@@ -72,7 +72,13 @@ export class CombStage {
   private readonly sheet = viewChild.required<ElementRef<HTMLCanvasElement>>('sheet');
   private readonly frame = viewChild.required<ElementRef<HTMLElement>>('frame');
   protected readonly lights = LIGHTS;
-  protected readonly light = signal<Light>('from above');
+  protected readonly lightWords: Readonly<Record<Light, string>> = {
+    'from-above': $localize`from above`,
+    'along-the-cells': $localize`along the cells`,
+    'from-behind': $localize`from behind`,
+    'dull-day': $localize`dull day`,
+  };
+  protected readonly light = signal<Light>('from-above');
   protected readonly zoom = signal<number>(1);
   /** Upper left corner of what is shown, in widths of a cell. */
   private readonly corner = signal<readonly [number, number]>([0, 0]);

@@ -123,11 +123,14 @@ export class DrillFacts {
       return [
         [$localize`In the shade`, `${temperature} °C`],
         [$localize`Gusts`, $localize`${gust} km/h`],
-        [$localize`Rain this hour`, rain === 0 ? 'none' : $localize`${rain} mm`],
-        [$localize`Rain in the next`, drill.rainSoon === 0 ? 'none' : $localize`${drill.rainSoon} mm`],
-        [$localize`Sky`, cloud > 0.85 ? 'closed' : cloud > 0.4 ? $localize`broken cloud` : $localize`mostly clear`],
+        [$localize`Rain this hour`, rain === 0 ? $localize`none` : $localize`${rain} mm`],
+        [$localize`Rain in the next`, drill.rainSoon === 0 ? $localize`none` : $localize`${drill.rainSoon} mm`],
+        [
+          $localize`Sky`,
+          cloud > 0.85 ? $localize`closed` : cloud > 0.4 ? $localize`broken cloud` : $localize`mostly clear`,
+        ],
         [$localize`Sun above the horizon`, `${drill.elevation}°`],
-        [$localize`Thunder`, thunder > 0 ? $localize`${Math.round(thunder * 10)} in 10` : 'none'],
+        [$localize`Thunder`, thunder > 0 ? $localize`${Math.round(thunder * 10)} in 10` : $localize`none`],
       ];
     }
     if (drill.kind === 'stop') {
@@ -146,7 +149,7 @@ export class DrillFacts {
               ? $localize`it rains`
               : $localize`in ${facts.rainIn} min`,
         ],
-        [$localize`Robbers`, facts.robbing ? $localize`fighting at the lid` : 'none'],
+        [$localize`Robbers`, facts.robbing ? $localize`fighting at the lid` : $localize`none`],
         [$localize`Frames in the box`, `${drill.frames}`],
       ];
     }

@@ -47,7 +47,7 @@ import { ReadingTold } from './reading-told';
 import { SaidPipe, Named } from '../language/words';
 
 /** What is laid over a comb that was answered. */
-const OVERLAYS = ['off', 'zones', 'zones and eggs', 'my guess'] as const;
+const OVERLAYS = ['off', 'zones', 'zones-and-eggs', 'my-guess'] as const;
 const MONTH = 30 * DAY;
 
 /** One thing to be practised: the comb, the hour or the colony on the left, what one says of it on the right, and then what was there. */
@@ -98,6 +98,12 @@ export class DrillScreen {
   protected readonly answered = signal<Answer | null>(null);
   protected readonly overlay = signal<(typeof OVERLAYS)[number]>('zones');
   protected readonly overlays = OVERLAYS;
+  protected readonly overlayWords: Readonly<Record<(typeof OVERLAYS)[number], string>> = {
+    off: $localize`off`,
+    zones: $localize`zones`,
+    'zones-and-eggs': $localize`zones and eggs`,
+    'my-guess': $localize`my guess`,
+  };
   protected readonly seconds = signal(0);
   private startedAt = 0;
 
@@ -108,7 +114,7 @@ export class DrillScreen {
   protected readonly clockText = computed(() => {
     const left = this.allowed() - this.seconds();
     if (this.mark()) return $localize`answered in ${this.seconds()} of ${this.allowed()} s`;
-    return left >= 0 ? `${left} s left` : `${-left} s over`;
+    return left >= 0 ? $localize`${left} s left` : $localize`${-left} s over`;
   });
   protected readonly clockShare = computed(() => Math.min(100, (100 * this.seconds()) / Math.max(1, this.allowed())));
   protected readonly drill = computed(() => this.task()?.drill ?? null);
@@ -116,7 +122,7 @@ export class DrillScreen {
     const drill = this.drill();
     if (!drill || !('side' in drill)) return null;
     const answer = this.answered();
-    if (this.overlay() !== 'my guess' || answer?.kind !== 'comb') return drill;
+    if (this.overlay() !== 'my-guess' || answer?.kind !== 'comb') return drill;
     const read = readShares(answer.side);
     if (Object.keys(read).length === 0) return drill;
     return { ...drill, bees: [], side: layComb(recipeOfSide(answer.side, this.task()?.seed ?? 0)) };
@@ -152,7 +158,7 @@ export class DrillScreen {
     ]);
     const meant = (kind: (typeof kinds)[number]) =>
       drill.kind === 'trouble' ? strange.has(kind) || kind === 'two-eggs' : kind === 'egg' || kind === 'two-eggs';
-    const rings = drill.kind === 'trouble' || mode === 'zones and eggs';
+    const rings = drill.kind === 'trouble' || mode === 'zones-and-eggs';
     return {
       zones: drill.kind === 'comb',
       ringed: rings ? kinds.flatMap((kind, cell) => (meant(kind) ? [cell] : [])) : [],

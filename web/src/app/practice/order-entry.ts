@@ -115,6 +115,6 @@ export class OrderEntry {
     const order = [...this.order()];
     moveItemInArray(order, from, to);
     this.order.set(order);
-    this.moved.set(`${said(order[to]!.text)}: place ${to + 1}`);
+    this.moved.set($localize`${said(order[to]!.text)}\: place ${to + 1}`);
   }
 }

@@ -26,6 +26,11 @@ export class PollsScreen {
   private readonly person = toSignal(inject(Store).select(peopleFeature.selectPerson));
   protected readonly trainee = computed(() => this.person()?.role === 'trainee');
   protected readonly answers = POLL_ANSWERS;
+  protected readonly answerWords: Readonly<Record<PollAnswer, string>> = {
+    yes: $localize`yes`,
+    no: $localize`no`,
+    unsure: $localize`unsure`,
+  };
   protected readonly moments = POLL_MOMENTS;
   protected readonly sessions = computed(() => this.watched.data()?.sessions ?? []);
   protected readonly picked = signal('');

@@ -240,7 +240,7 @@ describe('a session indoors', () => {
     const text = textOf(element);
     expect(text).toContain('Find the eggs 50 min');
     expect(text).toContain('Right in 1 of 9 answers of late.');
-    expect(text).toContain('Together: Jun, Salma, Ife');
+    expect(text).toContain('Together: Jun, Salma and Ife');
     expect(element.querySelector('bc-station-list h3 a')?.getAttribute('href')).toBe('/practice/find-eggs');
   });
 

@@ -11,5 +11,5 @@ export const rightText = ({ answers, rightOfLate }: Pick<Progress, 'answers' | '
 export function whenText(due: string | null, now: string): string {
   if (due === null) return $localize`new`;
   const days = Math.ceil((Date.parse(due) - Date.parse(now)) / DAY);
-  return days <= 0 ? 'due' : days === 1 ? 'tomorrow' : $localize`in ${days} days`;
+  return days <= 0 ? $localize`due` : days === 1 ? $localize`tomorrow` : $localize`in ${days} days`;
 }

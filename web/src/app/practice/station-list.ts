@@ -1,4 +1,4 @@
-import { said } from '../language/words';
+import { said, listed } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { type TopicId, topicOf } from '@brave-comb/core/practice';
@@ -88,7 +88,7 @@ export class StationList {
     this.stations().map((station) => ({
       ...station,
       name: said(topicOf(station.topic).name),
-      together: station.pairs.map((pair) => pair.join(pair.length > 2 ? ', ' : ' and ')).join('; '),
+      together: station.pairs.map((pair) => listed(pair)).join('; '),
     })),
   );
 }

@@ -13,7 +13,7 @@ import { Named } from '../language/words';
 
 type Row = Forage['plants'][number];
 
-const WORTH = ['none', 'a little', 'useful', 'good', $localize`a main source`] as const;
+const WORTH = [$localize`none`, $localize`a little`, $localize`useful`, $localize`good`, $localize`a main source`];
 
 /** The forage calendar of a site: its plants, this year's bloom, what was seen, and the general list to choose from. */
 @Component({

@@ -104,7 +104,7 @@ export class AgreementScreen {
         })),
         together:
           among.together &&
-          $localize`All together, whoever two of them were: the same level in ${among.together.alike} of ${among.together.count}${beyondChance(among.together, 'Fleiss’ kappa', bandOf(among.together.word))}.`,
+          $localize`All together, whoever two of them were: the same level in ${among.together.alike} of ${among.together.count}${beyondChance(among.together, $localize`Fleiss’ kappa`, bandOf(among.together.word))}.`,
         pairs: among.pairs.map(({ one, other, kappa, word }) => ({
           says: $localize`${one} and ${other}\: the same level in ${kappa.alike} of ${kappa.count}${beyondChance(kappa, $localize`weighted kappa`, bandOf(word))}.`,
         })),
@@ -129,7 +129,7 @@ function lenient(by: number): string {
 }
 
 function ofSides(pairs: number, off: number): string {
-  const sides = `${pairs} ${pairs === 1 ? 'side' : 'sides'}`;
+  const sides = pairs === 1 ? $localize`1 side` : $localize`${pairs} sides`;
   return few(pairs)
     ? $localize`${sides}, too few to tell`
     : $localize`${off.toFixed(1)} eighths off on ${sides}${off <= GOOD ? $localize`\: good` : ''}`;

@@ -27,7 +27,7 @@ const LIST = {
   draft: null,
   versions: [
     { version: 2, skills: 73, by: 'Ruth Okafor', from: '2026-02-10T10:00:00.000Z', note: '' },
-    { version: 1, skills: 70, by: null, from: null, note: 'The list to begin with.' },
+    { version: 1, skills: 70, by: null, from: null, note: 'The list to begin with' },
   ],
   today: '2026-05-14',
   phases: PHASES,
@@ -156,7 +156,7 @@ describe('the checklist as a screen', () => {
     const { element, press, changes } = await showView(ChecklistScreen, 'checklist', WAITING);
     const points = [...element.querySelectorAll('bc-version-line li')];
     expect(points.map((each) => textOf(each))).toEqual([
-      'v1 The list to begin with., 70',
+      'v1 The list to begin with, 70',
       'v2, Tue 10 Feb in force, 73',
       'v3, Mon 13 Jul waits, 74',
     ]);

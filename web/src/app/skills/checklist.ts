@@ -131,6 +131,8 @@ export class ChecklistScreen {
     season?.map((phase) => named('phase', phase)).join(', ') ?? $localize`any opening`;
   protected readonly things = COLONY_THINGS;
   protected readonly roles = ['everybody', ...ROLES] as const;
+  protected readonly roleName = (role: (typeof this.roles)[number]): string =>
+    role === 'everybody' ? $localize`everybody` : named('role', role);
   protected readonly risks = SKILL_RISKS;
   protected readonly says = signal<string | null>(null);
   protected readonly badLines = signal<readonly BadLine[]>([]);
@@ -195,7 +197,7 @@ export class ChecklistScreen {
     });
     effect(() => {
       const answer = this.takenBack();
-      if (answer?.version) this.says.set(`Version ${answer.version} is the draft again.`);
+      if (answer?.version) this.says.set($localize`Version ${answer.version} is the draft again.`);
     });
     toObservable(this.draft.skills)
       .pipe(
@@ -385,17 +387,21 @@ export class ChecklistScreen {
       this.badLines.set(bad);
       if (bad.length > 0) {
         this.says.set(
-          `${file.name} was not taken in: mend ${bad.length === 1 ? 'this line' : 'these lines'} and choose it again. The draft is as it was.`,
+          bad.length === 1
+            ? $localize`${file.name} was not taken in\: mend this line and choose it again. The draft is as it was.`
+            : $localize`${file.name} was not taken in\: mend these lines and choose it again. The draft is as it was.`,
         );
         return;
       }
       const lost = this.draft.changes() > 0 ? $localize` What was in the draft before comes back with Undo.` : '';
       this.draft.put(skills);
       this.says.set(
-        `${skills.length} ${skills.length === 1 ? 'skill' : 'skills'} read from ${file.name} into the draft.${lost}`,
+        skills.length === 1
+          ? $localize`1 skill read from ${file.name} into the draft.${lost}`
+          : $localize`${skills.length} skills read from ${file.name} into the draft.${lost}`,
       );
     } catch (error) {
-      this.says.set(`${file.name} was not taken in: ${(error as Error).message}`);
+      this.says.set($localize`${file.name} was not taken in\: ${(error as Error).message}`);
     }
   }
 }

@@ -97,7 +97,7 @@ export class PassportScreen {
       .slice(0, NAMED)
       .map(
         ({ day, hive, source, assessor }) =>
-          `${dateInFull(day)}${hive ? $localize`, hive ${hive}` : source === 'practice' ? ', indoors' : ''}${assessor ? `, ${initialsOf(assessor)}` : ''}`,
+          `${dateInFull(day)}${hive ? $localize`, hive ${hive}` : source === 'practice' ? $localize`, indoors` : ''}${assessor ? `, ${initialsOf(assessor)}` : ''}`,
       );
     const more = best.length > NAMED ? $localize` and ${best.length - NAMED} more` : '';
     return best.length === 0 ? $localize`nothing yet` : `${named.join('; ')}${more}`;
@@ -199,7 +199,9 @@ export class PassportScreen {
     this.wrong.set(null);
     const passport = readPassport(await file.text());
     if (passport === null)
-      return void this.wrong.set(`${file.name} is no passport: it must be the JSON file that another school exported.`);
+      return void this.wrong.set(
+        $localize`${file.name} is no passport\: it must be the JSON file that another school exported.`,
+      );
     this.dialog
       .open<ImportCard, ImportAsk, { anotherName: boolean }>(ImportCard, {
         data: { trainee: this.data()?.trainee.name ?? '', file: passport },

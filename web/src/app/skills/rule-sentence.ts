@@ -196,7 +196,7 @@ export class RuleSentence {
 
   protected said(number: number, one: string, many: string): string {
     if (number === 1) return one;
-    return `${number === 0 ? 'none' : number} ${number === 0 ? '' : many}`.trim();
+    return number === 0 ? $localize`none` : `${number} ${many}`;
   }
 
   protected asLevel(text: string): SkillLevel {

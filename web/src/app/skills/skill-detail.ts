@@ -10,8 +10,8 @@ import { Named } from '../language/words';
 const SOURCE_WORDS = {
   visit: $localize`in a visit`,
   debrief: $localize`in the debrief`,
-  practice: 'indoors',
-  claim: 'claimed',
+  practice: $localize`indoors`,
+  claim: $localize`claimed`,
   passport: $localize`from a passport`,
 } as const;
 

@@ -89,10 +89,14 @@ export class VersionLine {
       .map(({ version, from, by, skills, note }) => {
         const waits = version === waiting?.version;
         const day = waits ? waiting.starts : from?.slice(0, 10);
-        const says = version === inForce.version ? $localize`in force` : waits ? 'waits' : (by ?? note);
+        const says = version === inForce.version ? $localize`in force` : waits ? $localize`waits` : (by ?? note);
         return { name: `v${version}${day ? `, ${dateText(day)}` : ''}`, says: `${says}, ${skills}`, open: waits };
       });
-    const draft = { name: 'draft', says: `${changes} ${changes === 1 ? 'change' : 'changes'}`, open: true };
+    const draft = {
+      name: $localize`draft`,
+      says: changes === 1 ? $localize`1 change` : $localize`${changes} changes`,
+      open: true,
+    };
     return changes > 0 ? [...made, draft] : made;
   });
 }

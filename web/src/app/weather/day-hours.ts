@@ -9,10 +9,10 @@ const LEFT = 134;
 const TOP = 14;
 const WARMTH = 92;
 const DEPTH_ROWS = [
-  ['full', 'full', 'var(--spruce)'],
+  ['full', $localize`full`, 'var(--spruce)'],
   ['one-frame', $localize`few frames`, 'var(--spruce-600)'],
   ['lid', $localize`lid, feeder`, 'var(--spruce-300)'],
-  ['outside', 'outside', 'var(--spruce-200)'],
+  ['outside', $localize`outside`, 'var(--spruce-200)'],
 ] as const;
 const ROW = 17;
 const HOUR = 3_600_000;

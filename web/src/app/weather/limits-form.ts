@@ -13,8 +13,8 @@ const ROWS: readonly (readonly [Depth, string])[] = [
   ['full', $localize`Full inspection`],
 ];
 const FIGURES = [
-  ['warmth', 'Least °C', 0.5],
-  ['heat', 'Most °C', 0.5],
+  ['warmth', $localize`Least °C`, 0.5],
+  ['heat', $localize`Most °C`, 0.5],
   ['gust', $localize`Gusts, km/h`, 1],
   ['rain', $localize`Rain, mm`, 0.1],
   ['light', $localize`Light, ° of sun`, 1],

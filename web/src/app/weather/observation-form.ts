@@ -88,7 +88,7 @@ export class ObservationForm {
     const { eighths, thunder, ...figures } = this.form.getRawValue();
     const cloud = eighths === null ? null : eighths / 8;
     if (!thunder && cloud === null && Object.values(figures).every((figure) => figure === null)) {
-      this.said.set('Enter at least one figure.');
+      this.said.set($localize`Enter at least one figure.`);
       return;
     }
     const { id, zone } = this.site();
@@ -99,7 +99,9 @@ export class ObservationForm {
       'forecastTrust',
       false,
     );
-    this.said.set(`Kept for ${timeOf(at, zone).slice(0, 2)} o’clock: it stands in the place of the forecast.`);
+    this.said.set(
+      $localize`Kept for ${timeOf(at, zone).slice(0, 2)} o’clock\: it stands in the place of the forecast.`,
+    );
     this.form.reset();
   }
 }

@@ -94,7 +94,7 @@ export class WeatherFiles {
       } else {
         const answer = await firstValueFrom(this.client.call(endpoints.importClimate, sent));
         this.said.set(
-          `${answer.place}, ${answer.km} km from here: usual means from ${answer.coldest} to ${answer.warmest} °C.${answer.km > 150 ? ' That is far away; a nearer place would fit better.' : ''}`,
+          $localize`${answer.place}, ${answer.km} km from here\: usual means from ${answer.coldest} to ${answer.warmest} °C.${answer.km > 150 ? $localize` That is far away; a nearer place would fit better.` : ''}`,
         );
       }
       this.desk.refresh('forecastTrust');

@@ -132,7 +132,7 @@ export class DefectCard {
   private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
 
   protected readonly abouts = ABOUT;
-  protected readonly aboutWords = { defect: 'a defect', 'stray-comb': $localize`stray comb` };
+  protected readonly aboutWords = { defect: $localize`a defect`, 'stray-comb': $localize`stray comb` };
   protected readonly defects = DEFECT_IDS;
   protected readonly untils = REPAIR_BY;
   protected readonly places = STRAY_PLACES;
@@ -187,7 +187,7 @@ export class DefectCard {
     } else if (place && content && cause) {
       const removed = this.removed() === 'removed';
       this.desk.enter({ kind: 'stray-comb-noted', part, place, content, cause, removed });
-      this.kept.set(`Stray comb ${named('strayPlace', place)}: noted.`);
+      this.kept.set($localize`Stray comb ${named('strayPlace', place)}\: noted.`);
       this.place.set(null);
     }
   }

@@ -9,7 +9,13 @@ import { HiveRoles } from '../hive-roles';
 import { Named, named } from '../../language/words';
 
 /** Ways of helping, the least first. */
-const PROMPTS = ['asked what comes next', 'named the step', 'pointed', 'showed it once', 'hand on hand'] as const;
+const PROMPTS = [
+  $localize`asked what comes next`,
+  $localize`named the step`,
+  $localize`pointed`,
+  $localize`showed it once`,
+  $localize`hand on hand`,
+];
 
 /** What helped, and a note, to a judgement of this visit. */
 @Component({
@@ -60,7 +66,7 @@ export class JudgementCard {
     Object.fromEntries(
       this.judgements().map(({ id, trainee, skill, level }) => [
         id,
-        `${this.jobs.names()[trainee] ?? 'somebody'}, ${this.file()?.skills.find((each) => each.id === skill)?.name ?? skill}: ${named('skillLevel', level)}`,
+        `${this.jobs.names()[trainee] ?? $localize`somebody`}, ${this.file()?.skills.find((each) => each.id === skill)?.name ?? skill}: ${named('skillLevel', level)}`,
       ]),
     ),
   );

@@ -40,7 +40,7 @@ const WORDS: Readonly<Record<Kind, string>> = {
   'honey-moisture': $localize`water in honey`,
   'fresh-nectar': $localize`fresh nectar`,
   gap: $localize`bee space`,
-  stuck: 'propolised',
+  stuck: $localize`propolised`,
   scraps: $localize`scraps of wax`,
 };
 /** A test of a side that is not named. */

@@ -106,13 +106,13 @@ export class NoteCard {
 
   private async stop(): Promise<void> {
     const note = await this.voice.end(this.desk.spot());
-    if (note) this.kept.set(`Kept, ${note.seconds} s: it is on this device and sent when there is a signal.`);
-    else this.problem.set('Nothing was heard. Speak again, or write.');
+    if (note) this.kept.set($localize`Kept, ${note.seconds} s\: it is on this device and sent when there is a signal.`);
+    else this.problem.set($localize`Nothing was heard. Speak again, or write.`);
   }
 
   protected write(text: string): void {
     this.desk.enter({ kind: 'note-written', text: this.desk.spot() ? `${this.desk.where()}: ${text}` : text });
-    this.kept.set(`Kept: ${text}`);
+    this.kept.set($localize`Kept\: ${text}`);
     this.typed.set('');
   }
 }

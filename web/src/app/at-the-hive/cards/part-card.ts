@@ -26,10 +26,10 @@ import { Count } from '../count';
 
 const FIXED = ['floor', 'roof'] as const;
 const NAMES = {
-  excluder: 'excluder',
+  excluder: $localize`excluder`,
   escape: $localize`escape board`,
   spacer: $localize`empty rim`,
-  feeder: 'feeder',
+  feeder: $localize`feeder`,
   'crown-board': $localize`crown board`,
 };
 
@@ -164,7 +164,8 @@ export class PartCard {
       .map(({ id }) => id)
       .toReversed(),
   );
-  protected readonly dummyText = (box: BoxLayer): string => `${box.dummy ? $localize`out of` : 'into'} ${box.id}`;
+  protected readonly dummyText = (box: BoxLayer): string =>
+    box.dummy ? $localize`out of ${box.id}` : $localize`into ${box.id}`;
   private readonly nest = computed(() => (this.stack().some(isBox) ? nestBoxes(this.stack()) : []));
   protected readonly dummies = computed(() => this.nest().map(this.dummyText));
   /** The hive with the change that is being chosen. */
