@@ -3,6 +3,14 @@ import angular from 'angular-eslint';
 import tseslint from 'typescript-eslint';
 import words from './tools/lint/whole-messages.mjs';
 
+/** Attributes of templates that hold no words. */
+const NO_WORDS = [
+  ...['scope', 'rel', 'inputmode', 'autocapitalize', 'accept', 'capture', 'aria-labelledby', 'aria-describedby'],
+  ...['aria-live', 'matButton', 'matDialogClose', 'appearance', 'svgIcon', 'of', 'when', 'queenMark', 'numbers'],
+  ...['d', 'patternUnits', 'patternTransform', 'text-anchor', 'stroke-linecap', 'stroke-linejoin', 'clip-path'],
+  ...['preserveAspectRatio'],
+];
+
 export default tseslint.config(
   {
     files: ['web/src/**/*.ts'],
@@ -23,7 +31,13 @@ export default tseslint.config(
     rules: { 'words/whole-messages': 'error' },
   },
   {
-    files: ['web/src/**/*.html'],
+    files: ['web/src/app/**/*.html'],
     extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
+    rules: {
+      '@angular-eslint/template/i18n': [
+        'error',
+        { checkId: false, checkText: true, checkAttributes: true, ignoreAttributes: NO_WORDS },
+      ],
+    },
   },
 );

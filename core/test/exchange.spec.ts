@@ -1,3 +1,5 @@
+import { inEnglish } from '../src/words';
+import { unfitBy } from './in-english';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { completed, readEpw, readWeatherCsv } from '../src/exchange';
@@ -23,10 +25,10 @@ describe('hourly weather file', () => {
     );
     expect(hours).toHaveLength(1);
     expect(bad.map((each) => each.line)).toEqual([2, 3, 4, 5]);
-    expect(bad[0]?.message).toMatch(/offset/);
-    expect(bad[1]?.message).toMatch(/between -70 and 60/);
-    expect(bad[2]?.message).toMatch(/0 to 1/);
-    expect(bad[3]?.message).toMatch(/temperature is missing/);
+    expect(inEnglish(bad[0]!.message)).toMatch(/offset/);
+    expect(inEnglish(bad[1]!.message)).toMatch(/between -70 and 60/);
+    expect(inEnglish(bad[2]!.message)).toMatch(/0 to 1/);
+    expect(inEnglish(bad[3]!.message)).toMatch(/temperature is missing/);
   });
 
   it('counts lines as an editor does, blank ones too', () => {
@@ -59,8 +61,8 @@ describe('hourly weather file', () => {
   });
 
   it('says what a file lacks', () => {
-    expect(() => readWeatherCsv('when,temp\n1,2\n')).toThrow(/"time" among them/);
-    expect(() => readWeatherCsv('')).toThrow(/no hours/);
+    expect(unfitBy(() => readWeatherCsv('when,temp\n1,2\n'))).toMatch(/“time” among them/);
+    expect(unfitBy(() => readWeatherCsv(''))).toMatch(/no hours/);
   });
 
   it('never fails in any other way, whatever it is given', () => {
@@ -113,11 +115,11 @@ describe('typical-year file', () => {
 
   it('passes over an hour without a temperature, and says which line holds rubbish', () => {
     expect(readEpw(epw((row, hour) => hour === 30 && (row[6] = '99.9'))).days).toHaveLength(365);
-    expect(() => readEpw(epw((row, hour) => hour === 2 && (row[6] = 'warm')))).toThrow(/Line 11 holds "warm"/);
+    expect(unfitBy(() => readEpw(epw((row, hour) => hour === 2 && (row[6] = 'warm'))))).toMatch(/Line 11 holds “warm”/);
   });
 
   it('says what is no such file', () => {
-    expect(() => readEpw('a,b\n1,2')).toThrow(/LOCATION/);
-    expect(() => readEpw(epw().split('\n').slice(0, 500).join('\n'))).toThrow(/8760 hours/);
+    expect(unfitBy(() => readEpw('a,b\n1,2'))).toMatch(/LOCATION/);
+    expect(unfitBy(() => readEpw(epw().split('\n').slice(0, 500).join('\n')))).toMatch(/8760 hours/);
   });
 });

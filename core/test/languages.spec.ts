@@ -40,6 +40,8 @@ describe('the language that nobody speaks', () => {
       names: {},
       sentences: { test: { bare: 'bare', days: ({ days }: { days: number }) => `${days} days` } },
       list: (parts) => parts.join(' & '),
+      day: (date) => date,
+      weekday: (date) => `on ${date}`,
     });
     expect(wayOf(made).text({ say: 'test/days', of: { days: 12 } })).toBe(`12 ${accented('days')}`);
     expect(wayOf(made).text({ say: 'test/bare' })).toBe(accented('bare'));

@@ -17,7 +17,11 @@ import {
 } from '../src/skills';
 import { addDays } from '../src/units';
 import { listWith, RULE, shown, standings, TODAY } from './evidence';
+import { wayOf } from '../src/language';
+import { english } from '../src/words';
 import { missingText, ruleText, standingText } from '../src/words/en/standing';
+
+const way = wayOf(english);
 
 const withRule = (rule: Partial<EvidenceRule>) => listWith('finds-eggs', { rule: { ...RULE, ...rule } });
 const eggs = (
@@ -51,8 +55,8 @@ describe('a signature', () => {
   ] as const)('%s', (_case, evidence, more, state, signature) => {
     const standing = eggs(evidence, {}, { signOffs: [{ ...signed, ...more }] });
     expect([standing.state, standing.signature]).toEqual([state, signature]);
-    if (signature === 'fallen') expect(standingText(standing, RULE)).toMatch(/the signature fell/);
-    if (signature === 'by-exception') expect(standingText(standing, RULE)).toMatch(/by exception/);
+    if (signature === 'fallen') expect(standingText(standing, RULE, way)).toMatch(/the signature fell/);
+    if (signature === 'by-exception') expect(standingText(standing, RULE, way)).toMatch(/by exception/);
   });
 });
 
@@ -142,7 +146,7 @@ describe('a standing', () => {
     ];
     expect(on('2026-05-14', undefined, split)).toMatchObject({ state: 'in-progress', counted: [split[2]!.id] });
     expect(eggs(split).state).toBe('shown');
-    expect(ruleText({ ...RULE, months: 'season' })).toMatch(/Holds for the season\.$/);
+    expect(ruleText({ ...RULE, months: 'season' }, way)).toMatch(/Holds for the season\.$/);
   });
 
   it('is due again when help was needed twice running, not once', () => {
@@ -181,20 +185,20 @@ describe('a standing', () => {
   });
 
   it('says what it is in words', () => {
-    expect(standingText(eggs([]), RULE)).toBe('not met: alone 3 times');
-    expect(standingText(eggs(three.slice(0, 2)), RULE)).toBe('in progress: alone once more');
-    expect(standingText(eggs(three), RULE)).toBe('shown, until 9 May 2027');
-    expect(missingText({ what: 'colonies', have: 1, need: 3 }, RULE)).toBe('at 2 more colonies');
-    expect(missingText({ what: 'days', have: 1, need: 2 }, RULE)).toBe('on another day');
-    expect(missingText({ what: 'assessors', have: 0, need: 1 }, RULE)).toBe('');
-    expect(standingText(eggs([shown('2026-05-10', 'helped')]), RULE)).toBe(
+    expect(standingText(eggs([]), RULE, way)).toBe('not met: alone 3 times');
+    expect(standingText(eggs(three.slice(0, 2)), RULE, way)).toBe('in progress: alone once more');
+    expect(standingText(eggs(three), RULE, way)).toBe('shown, until 9 May 2027');
+    expect(missingText({ what: 'colonies', have: 1, need: 3 }, RULE, way)).toBe('at 2 more colonies');
+    expect(missingText({ what: 'days', have: 1, need: 2 }, RULE, way)).toBe('on another day');
+    expect(missingText({ what: 'assessors', have: 0, need: 1 }, RULE, way)).toBe('');
+    expect(standingText(eggs([shown('2026-05-10', 'helped')]), RULE, way)).toBe(
       'in progress: alone 3 more times, on 2 days, at 2 colonies',
     );
-    expect(missingText({ what: 'readings', off: 1.62, allowed: 1 }, RULE)).toBe(
+    expect(missingText({ what: 'readings', off: 1.62, allowed: 1 }, RULE, way)).toBe(
       'hidden readings within 1 eighth, now 1.6 off',
     );
-    expect(missingText({ what: 'again', why: 'faded' }, RULE)).toBe('faded: alone once more');
-    expect(ruleText({ ...RULE, lead: true, within: 1 })).toBe(
+    expect(missingText({ what: 'again', why: 'faded' }, RULE, way)).toBe('faded: alone once more');
+    expect(ruleText({ ...RULE, lead: true, within: 1 }, way)).toBe(
       'Alone three times, on 2 days, at 2 colonies, once before a lead instructor, hidden readings within 1 eighth on the mean; one may come from practice. Holds 12 months.',
     );
   });

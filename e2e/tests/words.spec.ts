@@ -1,3 +1,4 @@
+import { TOPICS } from '@brave-comb/core/practice';
 import { PLANTS } from '@brave-comb/core/season';
 import { english } from '@brave-comb/core/words';
 import { type Page, expect, test } from '@playwright/test';
@@ -24,6 +25,10 @@ const theirOwn = [
   'Brave Comb',
   // The group of hives that staff open alone is kept under this name.
   'Staff',
+  // Where a colony came from is told in the keeper's words.
+  'split',
+  'swarm',
+  'package',
 ].sort((a, b) => b.length - a.length);
 const firstNames = [
   ...new Set(theirOwn.filter((text) => /^[A-Z]\w+( [A-Z]\w+)?$/.test(text)).map((text) => text.split(' ')[0]!)),
@@ -106,3 +111,41 @@ for (const address of [
   test(`leaves nothing in plain English on ${address}`, async ({ page }) => {
     expect(await missedOn(page, address)).toEqual([]);
   });
+
+for (const [list, linked] of [
+  ['/ahead/day/2026-05-14', '/ahead/'],
+  ['/afterwards', '/afterwards/'],
+  ['/afterwards/debrief', '/afterwards/debrief/'],
+  ['/trainees', '/trainees/'],
+])
+  test(`leaves nothing in plain English on what ${list} leads to`, async ({ page }) => {
+    await page.goto(list!);
+    await page.waitForLoadState('networkidle');
+    const addresses = await page
+      .locator(`main a[href^="${linked}"]`)
+      .evaluateAll((links) => links.map((link) => link.getAttribute('href')!));
+    const one = addresses.find((href) => /[0-9a-f]{8}-[0-9a-f-]{27}/.test(href));
+    expect(one).toBeDefined();
+    expect(await missedOn(page, one!)).toEqual([]);
+  });
+
+test('leaves nothing in plain English in any drill', async ({ page }) => {
+  test.slow();
+  const missed: string[] = [];
+  for (const { id } of TOPICS) missed.push(...(await missedOn(page, `/practice/${id}`)));
+  expect([...new Set(missed)]).toEqual([]);
+});
+
+test('leaves nothing in plain English at an open hive', async ({ page }) => {
+  await page.goto('/at-the-hive');
+  await page.locator('main a[href^="/at-the-hive/hive/"]').first().click();
+  const missed = new Set<string>();
+  for (let step = 0; step < 12; step += 1) {
+    await page.waitForLoadState('networkidle');
+    (await saidOn(page)).filter(plain).forEach((text) => missed.add(text));
+    const next = page.locator('.step-list button[aria-current="step"] + button, .next');
+    if ((await next.count()) === 0) break;
+    await next.first().click();
+  }
+  expect([...missed].sort()).toEqual([]);
+});

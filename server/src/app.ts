@@ -1,3 +1,4 @@
+import { say } from './words';
 import compression from 'compression';
 import { endpoints, openApiOf } from '@brave-comb/contract';
 import express, { type Express, type RequestHandler, Router } from 'express';
@@ -96,7 +97,7 @@ export function buildApp(
   app.use('/api', signedSessions(context, config));
   app.use(apiRouter(context, config, refreshed, traffic));
   app.use('/api', () => {
-    throw new Refusal(404, 'not-found', 'There is no such address. The addresses that there are stand at /api/docs.');
+    throw new Refusal(404, 'not-found', say('no-such-address'));
   });
   app.get('/calendar/:file', serveCalendarFeeds(context));
   app.use(webApp(config.webDir));
@@ -166,7 +167,7 @@ function webApp(folder: string): RequestHandler[] {
   });
   const page: RequestHandler = (request, response, next) => {
     if (request.method !== 'GET' || /\.\w+$/.test(request.path)) {
-      next(new Refusal(404, 'not-found', 'There is no such file.'));
+      next(new Refusal(404, 'not-found', say('no-such-file')));
       return;
     }
     response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html'));

@@ -1,3 +1,4 @@
+import { say } from './words';
 import type { Request, RequestHandler } from 'express';
 import type { Config } from './config';
 import { Refusal } from './problem';
@@ -20,9 +21,7 @@ export function fromHere({ publicUrl }: Pick<Config, 'publicUrl'>): RequestHandl
       throw new Refusal(
         403,
         'other-site',
-        known === null || known === hostOf(origin ?? '')
-          ? 'This came from another web site and was not done. Use the application itself.'
-          : `This came from another address and was not done. Open the application at ${publicUrl}.`,
+        known === null || known === hostOf(origin ?? '') ? say('other-site') : say('other-address', { publicUrl }),
       );
     next();
   };

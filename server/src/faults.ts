@@ -2,7 +2,7 @@ import { languageFor } from '@brave-comb/core/words';
 import type { ErrorRequestHandler } from 'express';
 import { type Logger, pino } from 'pino';
 import { Refusal } from './problem';
-import { inLanguage } from './words';
+import { inLanguage, say } from './words';
 
 /** MariaDB's numbers for what can go wrong outside the application; `code` names lie for some of them. */
 const DISK_FULL = new Set([1021, 1026, 1114, 3, 28, 1030]);
@@ -61,51 +61,25 @@ export function refusalOf(error: unknown): Refusal {
   if (error instanceof Refusal) return error;
   const fault = (error ?? {}) as DriverError;
   if (fault.type === 'entity.parse.failed') {
-    return new Refusal(400, 'not-json', 'What was sent is no JSON. Send application/json; nothing was changed.');
+    return new Refusal(400, 'not-json', say('not-json'));
   }
   if (fault.type === 'entity.too.large') {
-    return new Refusal(
-      413,
-      'too-large',
-      `More than ${Math.round((fault.limit ?? 0) / 1024)} kB were sent at once. Send less at a time; nothing was changed.`,
-    );
+    return new Refusal(413, 'too-large', say('sent-too-much', { kB: Math.round((fault.limit ?? 0) / 1024) }));
   }
   if (fault.type === 'encoding.unsupported' || fault.type === 'charset.unsupported') {
-    return new Refusal(415, 'unreadable', 'Send UTF-8 without an unusual encoding; nothing was changed.');
+    return new Refusal(415, 'unreadable', say('no-utf8'));
   }
   if (fault.type === 'request.aborted' || fault.type === 'request.size.invalid') {
-    return new Refusal(400, 'cut-off', 'The request was cut off. Send it again; nothing was changed.');
+    return new Refusal(400, 'cut-off', say('cut-off'));
   }
-  if (error instanceof URIError) return new Refusal(400, 'bad-address', 'The address cannot be read.');
+  if (error instanceof URIError) return new Refusal(400, 'bad-address', say('bad-address'));
   if (fault.errno !== undefined && DISK_FULL.has(fault.errno) && fault.sqlMessage) return diskFull();
   if (isAway(fault)) return databaseAway();
-  if (IN_EACH_OTHERS_WAY.has(fault.code ?? ''))
-    return new Refusal(
-      503,
-      'busy',
-      'Somebody else was changing the same just then. Nothing was changed; it is sent again in a moment.',
-      undefined,
-      1,
-    );
-  if (fault.code === 'ER_DUP_ENTRY')
-    return new Refusal(409, 'id-in-use', 'Something else has this id already. Enter it again; nothing was changed.');
-  if (fault.code === 'ER_NO_REFERENCED_ROW_2')
-    return new Refusal(
-      422,
-      'unknown',
-      'What was sent names something that is not there, or not any more. Load the page again, then enter it again; nothing was changed.',
-    );
-  if (NOT_TAKEN.has(fault.code ?? ''))
-    return new Refusal(
-      422,
-      'not-valid',
-      'A text or a figure in what was sent is too long or too large to be kept. Shorten it, then send again; nothing was changed.',
-    );
-  return new Refusal(
-    500,
-    'fault',
-    'Something went wrong here and was written to the log. Nothing was changed; try again.',
-  );
+  if (IN_EACH_OTHERS_WAY.has(fault.code ?? '')) return new Refusal(503, 'busy', say('busy'), undefined, 1);
+  if (fault.code === 'ER_DUP_ENTRY') return new Refusal(409, 'id-in-use', say('id-in-use'));
+  if (fault.code === 'ER_NO_REFERENCED_ROW_2') return new Refusal(422, 'unknown', say('names-what-is-not-there'));
+  if (NOT_TAKEN.has(fault.code ?? '')) return new Refusal(422, 'not-valid', say('too-long-to-keep'));
+  return new Refusal(500, 'fault', say('something-went-wrong'));
 }
 
 /** Whether an error tells of a database that is away, or of a line to it that is gone: also in the middle of a transaction. */
@@ -116,20 +90,9 @@ const isAway = ({ code, fatal, name, message }: DriverError): boolean =>
   /^(Unable to acquire a connection|aborted)$|in closed state$/i.test(message ?? '');
 
 export const databaseAway = (): Refusal =>
-  new Refusal(
-    503,
-    'database-away',
-    'The database does not answer. What you entered stays on your device and is sent again by itself; nothing is kept twice. Start the application again if this lasts.',
-    undefined,
-    ASK_AGAIN,
-  );
+  new Refusal(503, 'database-away', say('database-away'), undefined, ASK_AGAIN);
 
-export const diskFull = (): Refusal =>
-  new Refusal(
-    507,
-    'disk-full',
-    'The disk with the data folder is full. Free some space, then send again; nothing was changed and entries stay on your device.',
-  );
+export const diskFull = (): Refusal => new Refusal(507, 'disk-full', say('disk-full'));
 
 /**
  * Whether doing the same once more helps: somebody else wrote the same, or in the way of it, at the same moment. What comes second then

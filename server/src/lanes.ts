@@ -1,3 +1,4 @@
+import { say } from './words';
 import { Refusal } from './problem';
 
 /** How many reckon at once, how many may wait in all and for one person, and how long, ms. */
@@ -13,14 +14,7 @@ interface Waiting {
   readonly start: () => void;
 }
 
-const busy = (seconds: number): Refusal =>
-  new Refusal(
-    503,
-    'busy',
-    'Many ask at once just now. Nothing was changed and nothing is lost; it is asked again in a moment.',
-    undefined,
-    seconds,
-  );
+const busy = (seconds: number): Refusal => new Refusal(503, 'busy', say('many-ask-at-once'), undefined, seconds);
 
 /**
  * A lane in which few work at once and the others wait for their turn: next is the person who has the fewest at work, so that nobody who asks

@@ -1,5 +1,6 @@
 import type { Sayable, Text } from '@brave-comb/core/language';
 import type { Problem, ProblemId } from '@brave-comb/contract';
+import { type Thing, say } from './words';
 
 /** A refusal that says what to do, with its HTTP status. */
 export class Refusal extends Error {
@@ -17,9 +18,4 @@ export class Refusal extends Error {
   }
 }
 
-export const notFound = (what: string): Refusal =>
-  new Refusal(
-    404,
-    'not-found',
-    `There is no such ${what} among those that you may see. Go back and open it from the list.`,
-  );
+export const notFound = (what: Thing): Refusal => new Refusal(404, 'not-found', say('no-such-thing', { what }));

@@ -12,7 +12,7 @@ import { Kept, momentAt } from './kept';
 import { lane } from './lanes';
 import { Refusal } from './problem';
 import { tornText } from './torn-text';
-import { inLanguage } from './words';
+import { inLanguage, say } from './words';
 
 declare module 'express-session' {
   interface SessionData {
@@ -50,26 +50,24 @@ function parse(shape: z.ZodType | undefined, value: unknown, where: 'params' | '
   if (!shape) return undefined;
   const torn = where === 'params' ? null : tornText(value, EACH_FOR_ITSELF);
   if (torn !== null)
-    throw new Refusal(
-      422,
-      'not-valid',
-      `What was sent holds half a character (${torn}), perhaps of an emoji. Type that text again.`,
-      [{ path: torn, message: 'half a character' }],
-    );
+    throw new Refusal(422, 'not-valid', say('half-a-character', { torn }), [
+      { path: torn, message: 'half a character' },
+    ]);
   const sent = shape.safeParse(value);
   // A page or a file of an older version may still name things as they were called then.
   const read = sent.success ? sent : shape.safeParse(withIdsOfNow(value));
   if (read.success) return read.data;
-  if (where === 'params')
-    throw new Refusal(404, 'not-found', 'The address names nothing. Go back and open it from the list.');
+  if (where === 'params') throw new Refusal(404, 'not-found', say('address-names-nothing'));
   const details = read.error.issues.map((issue) => ({ path: issue.path.join('.'), message: issue.message }));
   const [first] = details;
-  const what = where === 'query' ? 'The address' : 'What was sent';
-  const named = first?.path ? ` (${first.path})` : '';
   throw new Refusal(
     422,
     'not-valid',
-    `${what} cannot be used${named}: ${first?.message ?? 'it has the wrong form'}`,
+    say('cannot-be-used', {
+      what: where === 'query' ? 'address' : 'body',
+      where: first && first.path !== '' ? first.path : null,
+      why: first?.message ?? null,
+    }),
     details,
   );
 }
@@ -199,16 +197,7 @@ async function repeated<T>(write: () => Promise<T>): Promise<T> {
 /** Nobody waits for ever: what was not answered in time is refused; what goes on behind it is known again when it is sent again. */
 export const deadline: RequestHandler = (_request, response, next) => {
   const timer = setTimeout(() => {
-    if (!response.headersSent)
-      next(
-        new Refusal(
-          503,
-          'too-slow',
-          'This took too long just now. It is tried again by itself; nothing is kept twice.',
-          undefined,
-          5,
-        ),
-      );
+    if (!response.headersSent) next(new Refusal(503, 'too-slow', say('too-slow'), undefined, 5));
   }, DEADLINE);
   timer.unref();
   response.once('close', () => clearTimeout(timer));
@@ -218,14 +207,7 @@ export const deadline: RequestHandler = (_request, response, next) => {
 /** Counts somebody's streams; returns what ends the count. */
 function openStream(streams: Map<string, number>, person: string): () => void {
   const open = streams.get(person) ?? 0;
-  if (open >= STREAMS_EACH)
-    throw new Refusal(
-      429,
-      'too-many-streams',
-      'You follow this on several screens already. Close one of them, then open it here again.',
-      undefined,
-      10,
-    );
+  if (open >= STREAMS_EACH) throw new Refusal(429, 'too-many-streams', say('too-many-streams'), undefined, 10);
   streams.set(person, open + 1);
   return () => {
     const left = (streams.get(person) ?? 1) - 1;
@@ -255,22 +237,13 @@ async function stream(
 /** A page that still shows somebody else, who was signed in on this device before, is told so: nothing is entered in a wrong name. */
 function sameAs(asked: string | undefined, actor: Actor | null): void {
   if (asked === undefined || asked === actor?.id) return;
-  throw new Refusal(
-    401,
-    'somebody-else',
-    'Somebody else is signed in on this device now. Load the page again; what you entered waits here until you sign in.',
-  );
+  throw new Refusal(401, 'somebody-else', say('somebody-else'));
 }
 
 function admit(access: Endpoint['access'], actor: Actor | null): void {
   if (access === 'anyone') return;
-  if (!actor)
-    throw new Refusal(
-      401,
-      'not-signed-in',
-      'Sign in first. What you entered on this device is kept and sent afterwards.',
-    );
+  if (!actor) throw new Refusal(401, 'not-signed-in', say('sign-in-first'));
   if (!access.includes(actor.role)) {
-    throw new Refusal(403, 'not-allowed', 'This is for supervisors or the lead instructor. Ask one of them to do it.');
+    throw new Refusal(403, 'not-allowed', say('not-allowed'));
   }
 }

@@ -1,3 +1,4 @@
+import { say } from './words';
 import type { Request, RequestHandler } from 'express';
 import { Refusal } from './problem';
 
@@ -10,13 +11,7 @@ export class Traffic {
   readonly count: RequestHandler = (request, response, next) => {
     if (this.stopping) {
       response.set('Connection', 'close');
-      throw new Refusal(
-        503,
-        'stopping',
-        'The server is just being restarted. It is tried again by itself.',
-        undefined,
-        3,
-      );
+      throw new Refusal(503, 'stopping', say('stopping'), undefined, 3);
     }
     this.open.add(request);
     response.once('close', () => this.open.delete(request));

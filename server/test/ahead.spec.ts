@@ -488,7 +488,7 @@ describe('weather entered by hand', () => {
     const ahead = await importing('time,temperature\n2026-05-14T01:00Z,12\n2026-06-01T01:00Z,12\n').expect(422);
     expect((ahead.body as { message: string }).message).toMatch(/has not been yet.*nothing was kept/);
     expect(((await importing('a,b\n1,2').expect(422)).body as { message: string }).message).toMatch(
-      /"time" among them/,
+      /“time” among them/,
     );
   });
 
@@ -596,7 +596,7 @@ describe('the weather service in trouble', () => {
     expect(new Set(all.map(({ ensemble }) => ensemble)).size).toBe(1);
     await refresh(inHours(1), slow, uuid());
     expect(newest()).toHaveLength(1);
-    expect((await forecastInUse(inHours(8), site)).problem).toMatch(/asked for and has not come yet/);
+    expect(inEnglish((await forecastInUse(inHours(8), site)).problem!)).toMatch(/asked for and has not come yet/);
     await refresh(inHours(8), slow, uuid());
     expect((await forecastInUse(inHours(8), site)).problem).toBeNull();
   });
@@ -604,14 +604,14 @@ describe('the weather service in trouble', () => {
   it('three days old: the last good forecast stays with its age shown, and its odds get wider', async () => {
     const good = await forecastInUse(school.context, await home());
     const old = await inTrouble(72, down);
-    expect(old.problem).toMatch(/forecast of 3 days ago, with wider odds/);
+    expect(inEnglish(old.problem!)).toMatch(/forecast of 3 days ago, with wider odds/);
     expect(spread(old.ensemble!, 100)).toBeGreaterThan(spread(good.ensemble!, 100));
   });
 
   it('down from the start: says so, and every view still stands on the usual year', async () => {
     const site = await newSite('Away from all');
     const nothing = await inTrouble(0, down, site);
-    expect(nothing).toEqual({
+    expect(inEnglish(nothing)).toEqual({
       ensemble: null,
       problem: 'The weather service did not answer. No earlier forecast is kept.',
     });
@@ -649,7 +649,7 @@ describe('the weather service in trouble', () => {
       async (url) => {
         const used = await inTrouble(30, httpWeather(url), site);
         expect(used.ensemble?.members.length).toBeGreaterThanOrEqual(20);
-        expect(used.problem).toMatch(/Still in use: the forecast of 3[01] hours ago/);
+        expect(inEnglish(used.problem!)).toMatch(/Still in use: the forecast of 3[01] hours ago/);
       },
     );
   });

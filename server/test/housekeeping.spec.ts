@@ -1,3 +1,4 @@
+import { refusalBy } from './in-english';
 import { endpoints } from '@brave-comb/contract';
 import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -127,7 +128,7 @@ describe('people and hives', () => {
       stack: [{ id: 'brood box', kind: 'box' as const, box: 'dadant-brood' as const, frames: 11, dummy: false }],
       colony: { since: '2026-05-01', origin: 'swarm', queen: null },
     };
-    await expect(addHive(school.context, hive)).rejects.toThrow(/does not fit hive 99/);
+    expect(await refusalBy(() => addHive(school.context, hive))).toMatch(/does not fit hive 99/);
     expect(await db('hives').where({ number: '99' })).toHaveLength(0);
   });
 });

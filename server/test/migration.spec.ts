@@ -1,3 +1,4 @@
+import * as toldTexts from '../src/database/migrations/019-told-texts';
 import type { Knex } from 'knex';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -174,6 +175,7 @@ describe('from the first tables to those of the season', () => {
       '016-refresh-and-revisions',
       '017-ids',
       '018-texts',
+      '019-told-texts',
     ]);
   });
 
@@ -191,6 +193,19 @@ describe('from the first tables to those of the season', () => {
 
   it('keeps what somebody wrote as their words, whatever they look like', async () => {
     expect(await db('follow_ups').first('question', 'bring')).toEqual({ question: '12 frames?', bring: 'matches' });
+  });
+
+  it('makes texts of what people were told, and leaves texts as they are when it runs again', async () => {
+    await db.schema.alterTable('messages', (t) => void t.string('subject', 200).notNullable().alter());
+    await db.transaction(async (trx) => {
+      await trx.raw('set foreign_key_checks = 0');
+      const told = { school, person: uuid(), at: new Date('2026-05-14T08:00:00Z'), lines: '["Curlew: new"]' };
+      await trx('messages').insert({ ...told, id: uuid(), subject: 'Say "yes" to \\ this' });
+      await trx.raw('set foreign_key_checks = 1');
+    });
+    await toldTexts.up(db);
+    await toldTexts.up(db);
+    expect(await db('messages').pluck<unknown[]>('subject')).toEqual(['Say "yes" to \\ this']);
   });
 
   it('gives what was judged before the checklist its hive, its session and the day at its place', async () => {

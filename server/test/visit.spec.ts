@@ -1,3 +1,4 @@
+import { inEnglish } from '../src/words';
 import { endpoints } from '@brave-comb/contract';
 import { type EntryBody, formatSide, parseSide } from '@brave-comb/core/inspection';
 import { v7 as uuid } from 'uuid';
@@ -99,7 +100,7 @@ describe('the day sheet', () => {
     await refreshWeather(evening, deaf, site);
     const later = await forecastInUse(evening, site);
     expect(later.ensemble?.issued).toBe('2026-05-14T06:10:00.000Z');
-    expect(later.problem).toMatch(/did not answer.*14 hours ago/);
+    expect(inEnglish(later.problem!)).toMatch(/did not answer.*14 hours ago/);
   });
 });
 
@@ -196,7 +197,7 @@ describe('a visit', () => {
     };
     const actor = { ...actorRow!, role: 'supervisor' as const, schoolName: '' };
     const { verdicts } = await recordEntries({ ...school.context, clock }, actor, visit, [good, bad]);
-    expect(verdicts).toMatchObject([
+    expect(inEnglish(verdicts)).toMatchObject([
       { id: good.id, outcome: 'kept' },
       { id: bad.id, outcome: 'refused', problem: { message: expect.stringMatching(says) as string } },
     ]);

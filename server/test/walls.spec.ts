@@ -142,7 +142,7 @@ beforeAll(async () => {
   ids.message = uuid();
   await school
     .db('messages')
-    .insert({ ...own, id: ids.message, person: people.T, at: new Date(NOW), subject: 'For Salma', lines: '[]' });
+    .insert({ ...own, id: ids.message, person: people.T, at: new Date(NOW), subject: '"For Salma"', lines: '[]' });
   const review = await read<{ advice: { advice: { kind: string } }[] }>(agents.S, endpoints.visitReview, {
     visit: ids.visit,
   });

@@ -1,10 +1,10 @@
 import { lastLaying } from '../biology';
 import type { Phase } from '../season';
-import { addDays, daysBetween, laterOf, spoken } from '../units';
+import { addDays, daysBetween, laterOf } from '../units';
 import { type Advice, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { say } from './said';
-import { type Text } from '../language';
+import { type Text, named } from '../language';
 
 /** Days after which a laying check settles whether missing eggs were missed or not laid: an egg stands three days, a larva six. */
 const LAYING_CHECK = 7;
@@ -84,10 +84,10 @@ export function adviseLookAgain(facts: ColonyFacts): Advice | null {
       figure: say('days', { days: daysBetween(facts.today, by) }),
       rule: droneLayer ? say('queen-cells-given-frame-young') : say('egg-stands-days-larva-within'),
       steps: [
-        ['eggs', facts.eggsSeen ? 'seen' : say('not-seen')],
-        ['larvae', facts.larvaeSeen ? 'seen' : say('not-seen')],
-        [say('flat-sealed-worker-brood'), facts.sealedSeen ? 'seen' : say('not-seen')],
-        ['phase', spoken(facts.phase ?? 'not-known')],
+        [named('content', 'E'), facts.eggsSeen ? say('was-seen') : say('not-seen')],
+        [named('content', 'L'), facts.larvaeSeen ? say('was-seen') : say('not-seen')],
+        [say('flat-sealed-worker-brood'), facts.sealedSeen ? say('was-seen') : say('not-seen')],
+        [say('phase-of-year'), facts.phase === null ? say('not-known') : named('phase', facts.phase)],
       ],
       source: say('development-days-textbook-consensus-within'),
     },

@@ -252,6 +252,9 @@ export interface CareSentences {
   'queen-cells-given-frame-young': null;
   'egg-stands-days-larva-within': null;
   'not-seen': null;
+  'was-seen': null;
+  'phase-of-year': null;
+  'not-known': null;
   'flat-sealed-worker-brood': null;
   'development-days-textbook-consensus-within': null;
   'queen-cells-given-frame-flat': null;

@@ -1,3 +1,5 @@
+import { say } from './said';
+import { Unfit } from '../language';
 import Papa from 'papaparse';
 import { ROLES, SKILL_LEVELS, type SkillLevel } from '../inspection';
 import { PHASES } from '../season';
@@ -93,7 +95,7 @@ export function checklistCsv(skills: readonly WordedSkill[]): string {
  *
  * @param text the file's text; comma, semicolon or tab
  * @returns skills in their order, and the lines that were left out
- * @throws RangeError when the head lacks a needed column or there is no line
+ * @throws Unfit when the head lacks a needed column or there is no line
  * @example readChecklistCsv('id,name,phase\nfinds-eggs,finds eggs,read').skills[0].rule.times // 1
  */
 export function readChecklistCsv(text: string): {
@@ -106,19 +108,19 @@ export function readChecklistCsv(text: string): {
     transformHeader: (head) => head.trim().toLowerCase(),
   });
   const lacking = (['id', 'name', 'phase'] as const).filter((column) => !meta.fields?.includes(column));
-  if (lacking.length > 0)
-    throw new RangeError(`The head lacks ${lacking.join(' and ')}. Export the list once to see how the table looks.`);
+  if (lacking.length > 0) throw new Unfit(say('head-lacks', { columns: lacking }));
   const rows = data
     .map((row, index) => ({ row, line: index + 2 }))
     .filter(({ row }) => Object.values(row).some((cell) => typeof cell === 'string' && cell.trim() !== ''));
-  if (rows.length === 0) throw new RangeError('The file holds no skills: a head and one line a skill are needed.');
+  if (rows.length === 0) throw new Unfit(say('no-skills'));
   const skills: WordedSkill[] = [];
   const bad: BadLine[] = [];
   for (const { row, line } of rows) {
     try {
       skills.push(readSkill((column) => (row[column] ?? '').trim().replace(/^'(?=[=+\-@])/, '')));
     } catch (error) {
-      bad.push({ line, message: (error as Error).message });
+      if (!(error instanceof Unfit)) throw error;
+      bad.push({ line, message: error.says });
     }
   }
   return { skills, bad };
@@ -128,9 +130,8 @@ type Cell = (column: Column) => string;
 
 function readSkill(cell: Cell): WordedSkill {
   const id = cell('id').toLowerCase();
-  if (!/^[a-z0-9-]{1,60}$/.test(id))
-    throw new RangeError(`“${cell('id')}” is no id: small letters, figures and hyphens, such as finds-eggs.`);
-  if (cell('name') === '') throw new RangeError(`${id} has no name.`);
+  if (!/^[a-z0-9-]{1,60}$/.test(id)) throw new Unfit(say('no-id', { cell: cell('id') }));
+  if (cell('name') === '') throw new Unfit(say('no-name', { id }));
   const season = cell('season');
   return {
     id,
@@ -169,15 +170,14 @@ function readSkill(cell: Cell): WordedSkill {
 
 function oneOf<const T extends readonly string[]>(column: Column, text: string, of: T): T[number] {
   const found = of.find((each) => each === text.toLowerCase().replaceAll(' ', '-'));
-  if (found === undefined)
-    throw new RangeError(`“${text}” is no ${column}: write one of ${of.map(spoken).join(', ')}.`);
+  if (found === undefined) throw new Unfit(say('none-of', { text, column, of: of.map(spoken) }));
   return found;
 }
 
 function whole(column: Column, text: string, least: number, most: number): number {
   const number = Number(text);
   if (!Number.isInteger(number) || number < least || number > most)
-    throw new RangeError(`“${text}” under ${column}: a whole number from ${least} to ${most} is needed.`);
+    throw new Unfit(say('no-whole-number', { text, column, least, most }));
   return number;
 }
 
@@ -188,12 +188,11 @@ function holdingTerm(text: string): HoldingTerm {
 
 function eighths(text: string): number {
   const number = Number(text.replace(',', '.'));
-  if (!(number >= 0.25 && number <= 4))
-    throw new RangeError(`“${text}” under within: eighths from 0.25 to 4 are needed.`);
+  if (!(number >= 0.25 && number <= 4)) throw new Unfit(say('no-eighths', { text }));
   return number;
 }
 
 function yes(column: Column, text: string): boolean {
-  if (text !== '' && text !== 'yes' && text !== 'no') throw new RangeError(`“${text}” under ${column}: yes or no.`);
+  if (text !== '' && text !== 'yes' && text !== 'no') throw new Unfit(say('yes-or-no', { text, column }));
   return text === 'yes';
 }

@@ -1,5 +1,7 @@
 import Papa from 'papaparse';
+import { Unfit } from '../language';
 import { type UsualDay, usualYear } from '../season';
+import { say } from './said';
 
 /** A typical year of a place. */
 export interface TypicalYear {
@@ -22,26 +24,23 @@ const MISSING = { temperature: 99.9, rain: 999 } as const;
  *
  * @param text the file's text
  * @returns the place and its usual days
- * @throws RangeError saying what is wrong with the file
+ * @throws Unfit saying what is wrong with the file
  */
 export function readEpw(text: string): TypicalYear {
   const { data } = Papa.parse<string[]>(text, { delimiter: ',', skipEmptyLines: 'greedy' });
   const [place] = data;
-  if (place?.[0]?.toUpperCase() !== 'LOCATION')
-    throw new RangeError('This is no EPW file: its first line must begin with LOCATION.');
+  if (place?.[0]?.toUpperCase() !== 'LOCATION') throw new Unfit(say('no-epw'));
   const rows = data.slice(HEAD_LINES).filter((row) => !(row[COLUMN.month] === '2' && row[COLUMN.day] === '29'));
-  if (rows.length !== HOURS)
-    throw new RangeError(`An EPW file has ${HOURS} hours after its eight head lines; this one has ${rows.length}.`);
+  if (rows.length !== HOURS) throw new Unfit(say('epw-hours', { needed: HOURS, there: rows.length }));
   const latitude = Number(place[6]);
   const longitude = Number(place[7]);
   if (!(Math.abs(latitude) <= 90) || !(Math.abs(longitude) <= 180))
-    throw new RangeError(`The LOCATION line gives no latitude and longitude: ${place.join(',')}.`);
+    throw new Unfit(say('epw-no-place', { line: place.join(',') }));
   const days = Array.from({ length: 365 }, (_, day) => {
     const hours = rows.slice(day * 24, day * 24 + 24);
     const temperatures = hours.map((row, hour) => figure(row, COLUMN.dryBulb, MISSING.temperature, day * 24 + hour));
     const known = temperatures.filter((value) => value !== null);
-    if (known.length === 0)
-      throw new RangeError(`Line ${HEAD_LINES + day * 24 + 1}: a whole day without a temperature.`);
+    if (known.length === 0) throw new Unfit(say('epw-day-without-temperature', { line: HEAD_LINES + day * 24 + 1 }));
     const rain = hours.map((row, hour) => figure(row, COLUMN.rainDepth, MISSING.rain, day * 24 + hour) ?? 0);
     return { low: Math.min(...known), high: Math.max(...known), rain: rain.reduce((sum, each) => sum + each, 0) };
   });
@@ -52,7 +51,6 @@ function figure(row: readonly string[], column: number, missing: number, index: 
   const cell = row[column]?.trim() ?? '';
   if (cell === '') return null;
   const value = Number(cell);
-  if (Number.isNaN(value))
-    throw new RangeError(`Line ${HEAD_LINES + index + 1} holds "${cell}" where a number belongs.`);
+  if (Number.isNaN(value)) throw new Unfit(say('epw-no-number', { line: HEAD_LINES + index + 1, cell }));
   return value >= missing ? null : value;
 }

@@ -1,3 +1,5 @@
+import { say } from './said';
+import { type Text, Unfit } from '../language';
 import Papa from 'papaparse';
 import { type Weather, HOUR } from '../weather';
 
@@ -11,7 +13,7 @@ export interface HourRecord {
 /** A line that could not be read, and why. Line 1 is the head. */
 export interface BadLine {
   readonly line: number;
-  readonly message: string;
+  readonly message: Text;
 }
 
 export interface WeatherFile {
@@ -45,7 +47,7 @@ const MOST_ROWS = 2 * 8784;
  *
  * @param text the file's text
  * @returns hours in order of time, the last of two with the same time, and the lines that were left out
- * @throws RangeError when the head lacks a needed column or there is nothing to read
+ * @throws Unfit when the head lacks a needed column or there is nothing to read
  * @example readWeatherCsv('time,temperature\n2026-05-14T12:00Z,16.2\n').hours[0].weather.temperature // 16.2
  */
 export function readWeatherCsv(text: string): WeatherFile {
@@ -57,23 +59,18 @@ export function readWeatherCsv(text: string): WeatherFile {
   );
   const head = lines[0]?.row;
   const rows = lines.slice(1);
-  if (!head || rows.length === 0)
-    throw new RangeError('The file holds no hours: a head and one line an hour are needed.');
-  if (rows.length > MOST_ROWS)
-    throw new RangeError(`The file has ${rows.length} lines; send two years at most (${MOST_ROWS}) at a time.`);
+  if (!head || rows.length === 0) throw new Unfit(say('no-hours'));
+  if (rows.length > MOST_ROWS) throw new Unfit(say('too-many-lines', { lines: rows.length, most: MOST_ROWS }));
   const columns = head.map(spelled);
   const columnOf = (name: string) => columns.indexOf(spelled(name));
   for (const needed of ['time', 'temperature'])
-    if (columnOf(needed) < 0)
-      throw new RangeError(
-        `The first line must name the columns, with "${needed}" among them. Found: ${head.join(', ')}.`,
-      );
+    if (columnOf(needed) < 0) throw new Unfit(say('no-column', { needed, found: head }));
   const comma = meta.delimiter === ';';
   const hours = new Map<number, HourRecord>();
   const bad: BadLine[] = [];
   for (const { row, line } of rows) {
     const read = readRow(row, columnOf, comma);
-    if (typeof read === 'string') bad.push({ line, message: read });
+    if ('says' in read) bad.push({ line, message: read.says });
     else hours.set(read.at, read);
   }
   return { hours: [...onWholeHours([...hours.values()])].sort((a, b) => a.at - b.at), bad };
@@ -126,20 +123,24 @@ function onWholeHours(records: readonly HourRecord[]): readonly HourRecord[] {
 /** A plain decimal figure; other ways to write numbers (hexadecimal, words) give NaN, which lies in no span. */
 const figureOf = (cell: string): number => (/^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(cell) ? Number(cell) : NaN);
 
-function readRow(row: readonly string[], columnOf: (name: string) => number, comma: boolean): HourRecord | string {
+function readRow(
+  row: readonly string[],
+  columnOf: (name: string) => number,
+  comma: boolean,
+): HourRecord | { says: Text } {
   const time = row[columnOf('time')]?.trim() ?? '';
   const at = instantOf(time);
-  if (at === null) return `The time "${time}" needs a date, an hour and an offset, as in 2026-05-14T13:00+01:00.`;
+  if (at === null) return { says: say('no-time', { time }) };
   const weather: Partial<Record<keyof Weather, number | null>> = {};
   for (const figure of FIGURES) {
     const cell = row[columnOf(figure)]?.trim() ?? '';
     const value = cell === '' ? null : figureOf(comma ? cell.replace(',', '.') : cell);
     const { least, most, unit } = WEATHER_COLUMNS[figure];
     if (value !== null && !(value >= least && value <= most))
-      return `${figure} "${cell}" does not lie between ${least} and ${most} (${unit}).`;
+      return { says: say('figure-out-of-range', { figure, cell, least, most, unit }) };
     weather[figure] = value;
   }
-  if (weather.temperature === null) return 'The temperature is missing.';
+  if (weather.temperature === null) return { says: say('no-temperature') };
   return { at, weather: weather as HourRecord['weather'] };
 }
 

@@ -16,6 +16,10 @@ export interface Way {
   name(set: string, id: string): string;
   /** Day and month, with the year where it is not that of `today`. */
   day(date: string, today?: string): string;
+  /** Day and month with the year. */
+  date(date: string): string;
+  /** Day of the week, day and month. */
+  weekday(date: string): string;
   number(value: number, digits?: number): string;
   /** "1, 2 and 5". */
   list(parts: readonly (Text | number)[]): string;
@@ -76,6 +80,14 @@ export const inOne = (parts: readonly Text[], between = ' '): Said => ({
 
 /** A list as it is said: "clover, lime and bramble". */
 export const listed = (parts: readonly (Text | number)[]): Said => ({ say: 'language/listed', of: { parts } });
+
+/** What was given cannot be used; what is wrong with it is a text like any other. */
+export class Unfit extends RangeError {
+  constructor(readonly says: Text) {
+    super(typeof says === 'string' ? says : says.say);
+    this.name = 'Unfit';
+  }
+}
 
 /** Whether two texts are the same words, or the same sentence of the same facts. */
 export const sameText = (a: Text, b: Text): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);

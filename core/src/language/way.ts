@@ -1,4 +1,4 @@
-import { dayAndMonth, roundTo, spoken } from '../units';
+import { type CivilDate, roundTo, spoken } from '../units';
 import { type Said, type Text, type Way, isSaid } from './said';
 
 /** What this room itself says: how texts are put together. */
@@ -15,6 +15,10 @@ export interface Language {
   readonly sentences: Readonly<Record<string, Readonly<Record<string, unknown>>>>;
   /** "1, 2 and 5". */
   list(parts: readonly string[]): string;
+  /** "14 May", with the year where it is not that of `today`. */
+  day(date: CivilDate, today?: CivilDate): string;
+  /** "Thu 14 May". */
+  weekday(date: CivilDate): string;
 }
 
 /**
@@ -30,7 +34,9 @@ export function wayOf(language: Language): Way {
   const way: Way = {
     text: (text) => (typeof text === 'string' ? text : sentence(language, text, way)),
     name: (set, id) => language.names[set]?.[id] ?? spoken(id),
-    day: (date, today) => dayAndMonth(date, today),
+    day: (date, today) => language.day(date, today),
+    date: (date) => language.day(date, ''),
+    weekday: (date) => language.weekday(date),
     number,
     list: (parts) => language.list(parts.map((part) => (typeof part === 'number' ? number(part) : way.text(part)))),
     kg: measured('kg'),
@@ -42,13 +48,15 @@ export function wayOf(language: Language): Way {
   return way;
 }
 
-/** A sentence in words. One that was kept by another version and is not known here is told by its own code. */
+/** A sentence in words, its facts first. One that was kept by another version and is not known here is told by its own code. */
 function sentence(language: Language, { say, of }: Said, way: Way): string {
   const [room, code] = say.split('/') as [string, string];
   if (room === 'name') return way.name(code, (of as { readonly id: string }).id);
   const made = room === 'language' ? TOGETHER[code as keyof typeof TOGETHER] : language.sentences[room]?.[code];
   if (made === undefined) return spoken(code);
-  return typeof made === 'function' ? (made as (facts: unknown, way: Way) => string)(of, way) : (made as string);
+  return typeof made === 'function'
+    ? (made as (facts: unknown, way: Way) => string)(worded(of, way), way)
+    : (made as string);
 }
 
 /** A value whose texts may still be sentences without a language. */

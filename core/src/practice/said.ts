@@ -1,3 +1,4 @@
+import type { EvidenceId } from '../inspection';
 import { type Text, saying } from '../language';
 
 /** What is looked for on a comb. */
@@ -52,6 +53,9 @@ export interface PracticeSentences {
   overlooked: { contents: readonly Text[] };
   'not-there': { contents: readonly Text[] };
   'to-go': { framesToGo: number };
+  'seen-where': { id: EvidenceId; where: Text };
+  'nothing-read-on-that-side': null;
+  'photo-asked-no-more': null;
   better: { answer: string };
   'even-outside-look': null;
   'as-deep-as': { depth: string };

@@ -1,3 +1,4 @@
+import type { Text } from '../language';
 /** Weather of one hour, or at one instant within it. */
 export interface Weather {
   /** Shade temperature, °C. */
@@ -24,7 +25,7 @@ export interface Ensemble {
   readonly start: string;
   readonly members: readonly (readonly Weather[])[];
   /** What the source left out and how it was filled, in words. */
-  readonly note?: string;
+  readonly note?: Text;
 }
 
 export const HOUR = 3_600_000;

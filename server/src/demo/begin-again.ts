@@ -1,3 +1,4 @@
+import { say } from '../words';
 import { DAY } from '@brave-comb/core/units';
 import type { Context } from '../context';
 import { Refusal } from '../problem';
@@ -11,8 +12,7 @@ export const LATEST_DEMO_TIME = Date.parse(DEMO_START) + YEARS * 365 * DAY;
 
 /** Opens the demo as it was at first, in one transaction: what was entered in it is thrown away, all sign-ins with it. */
 export async function beginAgain(context: Context): Promise<void> {
-  if (!context.clock.demo)
-    throw new Refusal(409, 'no-demo', 'This is a real school and no demo: nothing of it is thrown away.');
+  if (!context.clock.demo) throw new Refusal(409, 'no-demo', say('no-demo'));
   await context.db.transaction(async (trx) => {
     await emptyAll(trx);
     await loadDemo({ ...context, db: trx });

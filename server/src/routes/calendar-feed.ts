@@ -1,3 +1,4 @@
+import { say } from '../words';
 import type { RequestHandler } from 'express';
 import type { Context } from '../context';
 import { lane } from '../lanes';
@@ -12,12 +13,7 @@ export function serveCalendarFeeds(context: Context): RequestHandler {
   return async (request, response) => {
     const token = /^([\w-]{32})\.ics$/.exec(String(request.params.file))?.[1];
     const owner = token && (await ownerOfFeed(context.db, hashOf(token)));
-    if (!owner)
-      throw new Refusal(
-        404,
-        'not-found',
-        'This calendar address does not work any more. Make a new one in the application.',
-      );
+    if (!owner) throw new Refusal(404, 'not-found', say('calendar-address-gone'));
     const text = await turn(owner.id, () => calendarText(context, owner));
     response.set('Cache-Control', 'private, max-age=900').type('text/calendar; charset=utf-8').send(text);
   };

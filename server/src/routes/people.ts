@@ -1,3 +1,4 @@
+import { say } from '../words';
 import { endpoints } from '@brave-comb/contract';
 import { DAY } from '@brave-comb/core/units';
 import type { Request } from 'express';
@@ -72,18 +73,13 @@ export function peopleRoutes(context: Context, serve: Serve, config: Config, ref
 
   serve(endpoints.moveClock, async ({ body }) => {
     if (!context.clock.demo) {
-      throw new Refusal(409, 'real-clock', 'This school runs on the real clock, which cannot be moved.');
+      throw new Refusal(409, 'real-clock', say('real-clock'));
     }
     const now = context.clock.now().getTime();
     const to = body.to ? Date.parse(body.to) : now + (body.minutes ?? 0) * 60_000;
-    if (to <= now)
-      throw new Refusal(422, 'not-later', 'The demo clock only moves on: name a later moment, or some minutes.');
+    if (to <= now) throw new Refusal(422, 'not-later', say('not-later'));
     if (to > LATEST_DEMO_TIME)
-      throw new Refusal(
-        422,
-        'too-late',
-        `The demo's invented weather and records end: its clock goes up to ${iso(LATEST_DEMO_TIME).slice(0, 10)}. To go back, begin the demo again.`,
-      );
+      throw new Refusal(422, 'too-late', say('too-late', { date: iso(LATEST_DEMO_TIME).slice(0, 10) }));
     await context.clock.moveTo(new Date(to));
     await refreshed();
     return clock();

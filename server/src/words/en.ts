@@ -118,7 +118,84 @@ export const serverSentences: Sentences<ServerSentences> = {
   'plan-cannot-be-held': ({ rules }, w) =>
     `This plan cannot be held: ${rules.map((rule) => w.text(rule)).join(' ')} Change it or plan again.`,
   'poll-suggested': ({ skill }, w) => `Could you do this alone: ${w.text(skill)}?`,
+  'mend-in-review': 'Mend it in the visit review or judge it in the passport.',
   'debrief-sent-back': ({ day, hive }, w) => `Debrief of ${w.text(day)}, hive ${w.text(hive)}: something is missing`,
+  hived: ({ as }, w) => `Hived as ${w.name('newColony', as)}`,
+  'queen-begins': ({ start }, w) => `Queen: ${w.name('queenStart', start)}`,
+  treated: ({ medicine, doses, repeatAfter, removeAfter, withdrawal, supersAllowed }) =>
+    [
+      medicine,
+      doses > 1 && repeatAfter ? `${doses} doses, every ${counted(repeatAfter, 'day')}` : '',
+      removeAfter ? `out after ${counted(removeAfter, 'day')}` : '',
+      withdrawal === null ? 'withdrawal not entered' : `withdrawal ${counted(withdrawal, 'day')}`,
+      supersAllowed ? 'allowed with supers on' : '',
+    ]
+      .filter(Boolean)
+      .join(', '),
+  'treatment-taken-out': ({ medicine }) => `${medicine ?? 'Treatment'} taken out`,
+  fed: ({ kg, what }, w) => `${w.kg(kg)} of ${w.name('feed', what)}`,
+  'patty-given': ({ kg }, w) => `${w.kg(kg)} of protein patty`,
+  'super-put-on': ({ kg }, w) => `Super on, holds ${w.kg(kg)}`,
+  ordered: ({ what }) => `Ordered by the inspector: ${what}`,
+  suspicion: ({ of }) => `Suspicion of ${of}`,
+  'weather-answer-lacks': ({ what, why }) => `The weather service answered without ${what}: ${why}`,
+  'weather-answer-uneven': ({ length, name, hours, members }) =>
+    `The weather service answered with ${length} values of ${name} for ${hours} hours × ${members}.`,
+  'weather-answer-skips': ({ time }) => `The weather service left out the hour before ${time}.`,
+  'weather-answer-gap': ({ hours, name }) => `The weather service left out ${hours} hours of ${name} in a row.`,
+  'weather-status': ({ status }) => `The weather service answered with status ${status}.`,
+  'weather-left-out': ({ missing }, w) =>
+    `The weather service left out ${w.list(missing.map((figure) => w.name('weatherFigure', figure)))}: usual values stand in.`,
+  'weather-filled': ({ filled }) =>
+    filled === 1
+      ? '1 missing value was filled from the hours around it.'
+      : `${filled} missing values were filled from the hours around them.`,
+  'weather-silent': 'The weather service did not answer.',
+  'no-newer-forecast': 'The weather service has no newer forecast yet.',
+  'forecast-not-come': 'A newer forecast is asked for and has not come yet.',
+  'no-earlier-forecast': 'No earlier forecast is kept.',
+  'older-forecast': ({ hours }) =>
+    `Still in use: the forecast of ${hours >= 48 ? `${Math.round(hours / 24)} days` : counted(hours, 'hour')} ago, with wider odds.`,
+  'scale-status': ({ status }) => `The scale service answered with status ${status}.`,
+  'scale-no-list': 'The scale service answered with something that is no list of weights.',
+  'planning-died':
+    'Planning ended unexpectedly several times. Plan fewer days or groups at once, or tell whoever runs this server.',
+  'plan-unreadable': 'This plan was asked for by another version of the application and cannot be read. Plan again.',
+  'pins-not-kept': 'The pins cannot all be kept. Take one of those that the board names back, then plan again.',
+  'comb-place': ({ hive, box, place }) => `hive ${hive}, ${box}, place ${place}`,
+  'comb-box': ({ hive, box }) => `hive ${hive}, ${box}`,
+  'comb-new': 'new',
+  calendar: ({ school }) => `Brave Comb: ${school}`,
+  'group-hive-supervisor': ({ group, hive, supervisor }) => `${group}: hive ${hive}, with ${supervisor}`,
+  'weather-decides': 'Weather decides on the day: look at the day sheet before you leave.',
+  bring: ({ what }, w) => `Bring: ${w.text(what)}`,
+  'hive-at-site': ({ hive, site }) => `Hive ${hive}, ${site}:`,
+  'works-sitting': 'works sitting',
+  'lifts-up-to': ({ kg }, w) => `lifts up to ${w.kg(kg)}`,
+  'answer-first': 'Answer first, then you see how the others did.',
+  'answered-by-a-visit': 'Answered by a visit',
+  'sky-of-the-day': ({ high, rain }, w) =>
+    `up to ${w.celsius(high, 0)}${rain >= 0.5 ? `, ${w.mm(rain, 1)} rain` : ', dry'}`,
+  weekday: ({ date }, w) => w.weekday(date),
+  slot: ({ date, from, to }, w) => `${w.weekday(date)}, ${from}–${to}`,
+  hives: ({ numbers }) => `${numbers.length === 1 ? 'hive' : 'hives'} ${numbers.join(', ')}`,
+  'session-told': ({ when, site, hives, supervisor }, w) =>
+    `${w.text(when)} at ${site}, ${w.text(hives)}, with ${supervisor ?? 'a supervisor'}`,
+  'session-called-off': ({ group, when }, w) => `${group ?? 'A group'}: called off, ${w.text(when)}`,
+  'session-new': ({ group, told }, w) => `${group ?? 'A group'}: new, ${w.text(told)}`,
+  'session-moved': ({ group, from, told }, w) => `${group ?? 'A group'}: moved from ${w.text(from)} to ${w.text(told)}`,
+  'session-changed': ({ group, when, hives, supervisor, wereHives, wasWith }, w) =>
+    `${group ?? 'A group'}: ${w.text(when)} now ${w.text(hives)}, with ${supervisor ?? 'a supervisor'} (was ${w.text(wereHives)}, ${wasWith ?? 'a supervisor'})`,
+  'staff-alone': ({ what, when, site, hive }, w) =>
+    `Staff alone: ${what === 'new' ? 'new' : 'called off'}, ${w.text(when)} at ${site}, hive ${hive}`,
+  'sessions-changed': ({ count }) =>
+    count === 1 ? 'Your session has changed' : `${count} of your sessions have changed`,
+  'claim-turned-down': ({ skill }, w) => `Your claim was turned down: ${w.text(skill)}`,
+  'showings-turned-down': ({ count }) => `${counted(count, 'showing')} of your passport were turned down`,
+  'claim-stays': ({ day }, w) =>
+    `It was about ${w.day(day)}. It stays in your passport; show the skill again and claim it anew.`,
+  'showings-stay': 'They stay in your passport; show the skills again here.',
+  'turned-down-by': ({ who, reason }) => `${who}: ${reason}`,
   'list-to-begin-with': 'The list to begin with',
   'rule-not-met': ({ skill, standing }, w) =>
     `“${w.text(skill)}” is ${w.text(standing)}. Say why it is signed all the same, or leave it out.`,
@@ -130,5 +207,5 @@ export const serverSentences: Sentences<ServerSentences> = {
     'a rough guess from latitude, height and the land around, 3 °C either way: dates may be weeks off. Import a typical year, or wait for a year of observations',
   'stay-shut': ({ when, why }, w) => `${when} hives stay shut: ${why === null ? 'weather' : w.name('hinders', why)}`,
   'fit-for': ({ when, depth, why, turns, broodMinutes }, w) =>
-    `${when} fit for ${w.name('fitFor', depth)}${why ? `, no deeper for ${w.name('hinders', why)}` : ''}${turns ? `; ${w.name('hinders', turns.why)} turns it at ${turns.at}` : ''}${broodMinutes > 0 ? `; a brood frame may be out ${broodMinutes} min` : ''}`,
+    `${when} fit for ${w.name('depthLook', depth)}${why ? `, no deeper for ${w.name('hinders', why)}` : ''}${turns ? `; ${w.name('hinders', turns.why)} turns it at ${turns.at}` : ''}${broodMinutes > 0 ? `; a brood frame may be out ${broodMinutes} min` : ''}`,
 };

@@ -1,8 +1,11 @@
+import type { QueenStart } from '@brave-comb/core/biology';
+import type { ColonyEvent, NewColony } from '@brave-comb/core/care';
 import type { FrameKindId, LiftAdvice } from '@brave-comb/core/equipment';
 import type { GuardId, Letter, Reaction, Role, SkillLevel, StopReason } from '@brave-comb/core/inspection';
 import { type Text, saying } from '@brave-comb/core/language';
 import type { CivilDate } from '@brave-comb/core/units';
 import type { Depth, Hindrance } from '@brave-comb/core/weather';
+import type { RefusalSentences } from './refusals';
 
 interface Line {
   readonly lead: Text;
@@ -105,7 +108,76 @@ export interface ServerSentences {
   'pin-cannot-be-kept': { rules: readonly Text[] };
   'plan-cannot-be-held': { rules: readonly Text[] };
   'poll-suggested': { skill: Text };
+  'mend-in-review': null;
   'debrief-sent-back': { day: Text; hive: Text };
+  hived: { as: NewColony };
+  'queen-begins': { start: QueenStart };
+  treated: {
+    medicine: string;
+    doses: number;
+    repeatAfter?: number | null;
+    removeAfter?: number | null;
+    withdrawal: number | null;
+    supersAllowed?: boolean | undefined;
+  };
+  'treatment-taken-out': { medicine: string | null };
+  fed: { kg: number; what: Extract<ColonyEvent, { kind: 'feed' }>['what'] };
+  'patty-given': { kg: number };
+  'super-put-on': { kg: number };
+  ordered: { what: string };
+  suspicion: { of: string };
+  'weather-answer-lacks': { what: string; why: string };
+  'weather-answer-uneven': { length: number; name: string; hours: number; members: number };
+  'weather-answer-skips': { time: string };
+  'weather-answer-gap': { hours: number; name: string };
+  'weather-status': { status: number };
+  'weather-left-out': { missing: readonly string[] };
+  'weather-filled': { filled: number };
+  'weather-silent': null;
+  'no-newer-forecast': null;
+  'forecast-not-come': null;
+  'no-earlier-forecast': null;
+  'older-forecast': { hours: number };
+  'scale-status': { status: number };
+  'scale-no-list': null;
+  'planning-died': null;
+  'plan-unreadable': null;
+  'pins-not-kept': null;
+  'comb-place': { hive: string; box: string; place: number };
+  'comb-box': { hive: string; box: string };
+  'comb-new': null;
+  calendar: { school: string };
+  'group-hive-supervisor': { group: string; hive: string; supervisor: string };
+  'weather-decides': null;
+  bring: { what: Text };
+  'hive-at-site': { hive: string; site: string };
+  'works-sitting': null;
+  'lifts-up-to': { kg: number };
+  'answer-first': null;
+  'answered-by-a-visit': null;
+  'sky-of-the-day': { high: number; rain: number };
+  weekday: { date: CivilDate };
+  slot: { date: CivilDate; from: string; to: string };
+  hives: { numbers: readonly string[] };
+  'session-told': { when: Text; site: string; hives: Text; supervisor: string | null };
+  'session-called-off': { group: string | null; when: Text };
+  'session-new': { group: string | null; told: Text };
+  'session-moved': { group: string | null; from: Text; told: Text };
+  'session-changed': {
+    group: string | null;
+    when: Text;
+    hives: Text;
+    supervisor: string | null;
+    wereHives: Text;
+    wasWith: string | null;
+  };
+  'staff-alone': { what: 'new' | 'called-off'; when: Text; site: string; hive: string };
+  'sessions-changed': { count: number };
+  'claim-turned-down': { skill: Text };
+  'showings-turned-down': { count: number };
+  'claim-stays': { day: CivilDate };
+  'showings-stay': null;
+  'turned-down-by': { who: string; reason: string };
   'list-to-begin-with': null;
   'rule-not-met': { skill: Text; standing: Text };
   'skills-open': { count: number; first: readonly Text[] };
@@ -122,4 +194,4 @@ export interface ServerSentences {
   };
 }
 
-export const say = saying<ServerSentences>('server');
+export const say = saying<ServerSentences & RefusalSentences>('server');

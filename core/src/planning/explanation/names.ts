@@ -98,7 +98,7 @@ function dealSupervisors(model: PlanModel, sessions: readonly Unnamed[]): Readon
  * @param dateOf how a day is written, for the number of days from the plan's first
  * @returns the same text, of the same facts by their names
  */
-export function withNames(text: Text, names: ReadonlyMap<string, string>, dateOf: (day: number) => string): Text {
+export function withNames(text: Text, names: ReadonlyMap<string, Text>, dateOf: (day: number) => Text): Text {
   const called = (fact: unknown): unknown => {
     if (typeof fact === 'string') return names.get(fact) ?? fact;
     if (fact === null || typeof fact !== 'object') return fact;

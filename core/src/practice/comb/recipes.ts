@@ -1,3 +1,5 @@
+import { say } from '../said';
+import { Unfit } from '../../language';
 import { BROOD, EIGHTHS, type FrameSide, LETTERS, type Letter, TRACE_EIGHTHS, hasMark } from '../../inspection';
 import type { Random } from '../../units';
 import { type Laying, type NestPlace, stagesLeft } from './nest';
@@ -151,7 +153,7 @@ export function recipeOfSide(side: FrameSide, seed: number): CombRecipe {
   const read: Partial<Record<Letter, number>> = { ...side.eighths };
   for (const letter of side.trace) read[letter] = Math.max(read[letter] ?? 0, TRACE_EIGHTHS);
   const sum = LETTERS.reduce((total, letter) => total + (read[letter] ?? 0), 0);
-  if (sum === 0) throw new RangeError('Nothing was read on that side: choose another one.');
+  if (sum === 0) throw new Unfit(say('nothing-read-on-that-side'));
   if (sum < EIGHTHS) read.C = (read.C ?? 0) + EIGHTHS - sum;
   return {
     seed,

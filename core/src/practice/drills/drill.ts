@@ -1,3 +1,4 @@
+import { Unfit } from '../../language';
 import type { AdviceKind } from '../../care';
 import { EMPTY_SIDE, type FrameSide, type SideAddress } from '../../inspection';
 import type { Depth, Limits } from '../../weather';
@@ -72,7 +73,7 @@ export function makeDrill(topic: TopicId, level: number, seed: number, sources: 
   if (topic === 'trouble') return { kind: 'trouble', ...troubledComb(level, seed) };
   if (topic === 'next') return { kind: 'next', ...(sources.colony ?? someColony(level, seed)) };
   if (topic === 'photos') {
-    if (!sources.photo) throw new RangeError('That photo is asked no more: choose another one.');
+    if (!sources.photo) throw new Unfit(say('photo-asked-no-more'));
     return { kind: 'photo', ...sources.photo };
   }
   if (topic === 'comb-record') {

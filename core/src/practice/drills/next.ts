@@ -1,8 +1,8 @@
 import { type Advice, type AdviceKind, type ColonyFacts, DEFAULT_CARE, adviseColony, cellsInWords } from '../../care';
 import { type FrameSide, type QueenCell, estimateColony, queenStatus, shows } from '../../inspection';
-import { type Text, inOne } from '../../language';
+import { type Text, inOne, named } from '../../language';
 import { type Forage, nectarOn } from '../../season';
-import { type CivilDate, scattered, addDays, spoken, upperFirst } from '../../units';
+import { type CivilDate, scattered, addDays } from '../../units';
 import type { Mark } from '../mark';
 import { MADE_FRAMES, MADE_KIND, madeNest } from './made-hive';
 import { say } from '../said';
@@ -25,7 +25,7 @@ export interface NextDrill {
 export function colonyLines(facts: ColonyFacts): readonly Text[] {
   const { nest } = facts;
   return [
-    ...(facts.phase === null ? [] : [upperFirst(spoken(facts.phase))]),
+    ...(facts.phase === null ? [] : [named('phase', facts.phase)]),
     say('frames-read', { framesRead: facts.framesRead, frames: facts.frames }),
     nest.framesOfBees ? say('bees-on', { frames: nest.framesOfBees.value }) : say('bees-counted'),
     say('brood-on', { frames: nest.brood.value }),

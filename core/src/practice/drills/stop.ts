@@ -9,11 +9,11 @@ import {
   recordOf,
   seenEnough,
 } from '../../inspection';
-import { scattered, spoken } from '../../units';
+import { scattered } from '../../units';
 import type { Mark } from '../mark';
 import { MADE_BOX, MADE_FRAMES, MADE_KIND, madeNest } from './made-hive';
 import { say } from '../said';
-import { type Text, inOne } from '../../language';
+import { type Text } from '../../language';
 
 export const STOP_ANSWERS = ['go-on', 'enough-seen', 'finish-frame', 'close-now'] as const;
 export type StopAnswer = (typeof STOP_ANSWERS)[number];
@@ -87,11 +87,11 @@ export function momentSays(drill: StopDrill): { readonly answer: StopAnswer; rea
   );
   const place = { box: MADE_BOX, frames: drill.frames, kind: MADE_KIND, minutesOpen: drill.minutesOpen, late: false };
   const { enough, evidence, framesToGo } = seenEnough(recordOf(entries), [drill.question], place);
-  if (enough) return { answer: 'enough-seen', why: evidence.map(({ id, where }) => inOne([`${spoken(id)}:`, where])) };
+  if (enough) return { answer: 'enough-seen', why: evidence.map(({ id, where }) => say('seen-where', { id, where })) };
   return {
     answer: 'go-on',
     why: [
-      ...evidence.filter(({ state }) => state === 'missing').map(({ id, where }) => inOne([`${spoken(id)}:`, where])),
+      ...evidence.filter(({ state }) => state === 'missing').map(({ id, where }) => say('seen-where', { id, where })),
       say('to-go', { framesToGo }),
     ],
   };

@@ -1,8 +1,18 @@
-import { spoken, upperFirst } from '../../units';
+import { upperFirst } from '../../units';
+import type { QueenStart } from '../../biology';
 import type { CareSentences } from '../../care/said';
 import { CELL_WORDS, type QueenCell } from '../../inspection';
 import type { Sentences } from '../../language';
-import type { ColonyEvent, FindingLine, Strain, FindingWord, NewColony, Strict, ColonyClass } from '../../care';
+import type {
+  AdviceKind,
+  ColonyEvent,
+  FindingLine,
+  Strain,
+  FindingWord,
+  NewColony,
+  Strict,
+  ColonyClass,
+} from '../../care';
 
 /** What things are called, by their ids. */
 export const careNames = {
@@ -31,6 +41,31 @@ export const careNames = {
     'split-with-the-queen': 'split with the queen',
     'split-without-a-queen': 'split without a queen',
   } satisfies Record<NewColony, string>,
+  queenStart: {
+    'cell-sealed': 'cell sealed',
+    'cell-with-larva': 'cell with larva',
+    'queen-lost': 'queen lost',
+    'virgin-emerged': 'virgin emerged',
+    'cell-put-in': 'cell put in',
+    'queen-put-in': 'queen put in',
+  } satisfies Record<QueenStart, string>,
+  colonyEvent: {
+    'eggs-seen': 'Eggs seen',
+    'feeder-empty': 'Feeder empty',
+    'super-off': 'Super off',
+    'super-left-as-winter-food': 'Super left as winter food',
+    'drone-comb-in': 'Drone comb in',
+    'drone-comb-out': 'Drone comb out',
+    'brood-stopped': 'Brood stopped',
+    'suspicion-settled': 'Suspicion settled',
+  },
+  advice: {
+    feed: 'Feed',
+    'queen-cells': 'See to the queen cells',
+    'add-space': 'Give room',
+    'look-again': 'Look again soon',
+    'leave-alone': 'Leave it alone',
+  } satisfies Record<AdviceKind, string>,
   colonyClass: {
     nucleus: 'nucleus',
     production: 'production',
@@ -93,7 +128,7 @@ export const careSentences: Sentences<CareSentences> = {
     `. The coming days reach ${least} to ${most} °C: see that this lies within the label’s span`,
   'plain-thin-syrup-keeps-three': '; plain thin syrup keeps three to four days in the warm',
   'thick-syrup-keeps-weeks-what': '; thick syrup keeps for weeks, so what stays is not wanted',
-  'feeder-empty': ({ what }) => `${upperFirst(spoken(what))}: feeder empty?`,
+  'feeder-empty': ({ what }, w) => `${upperFirst(w.name('feed', what))}: feeder empty?`,
   'kg-given-frames-bees': ({ kg, date, today, framesOfBees, keeps }, w) =>
     `${w.kg(kg, 1)} given ${w.day(date, today)} to ${w.number(framesOfBees, 0)} frames of bees${w.text(keeps)}`,
   'taken-more-ignored-then-off': 'Taken? More? Or ignored, then off with it',
@@ -110,7 +145,7 @@ export const careSentences: Sentences<CareSentences> = {
   'marker-label': 'Marker, label',
   'super-while-fed-mark-harvest': 'Super on while they are fed: mark it, not for harvest',
   'put-carried-down-until-about': ({ date, today, what, from, until }, w) =>
-    `Put on ${w.day(date, today)}; the ${spoken(what)} of ${w.day(from, today)} is carried down until about ${w.day(until, today)}, into this box as well. Sugar in honey is no honey: feeder off, or the box marked as their own food`,
+    `Put on ${w.day(date, today)}; the ${w.name('feed', what)} of ${w.day(from, today)} is carried down until about ${w.day(until, today)}, into this box as well. Sugar in honey is no honey: feeder off, or the box marked as their own food`,
   'feeder-off-box-marked': 'Feeder off, or box marked?',
   'super-full-next-one': 'Super full? Next one on',
   'since-what-bloom-holds-kg': ({ date, today, holdsKg, holdsKg2, full, holdsKg3 }, w) =>
@@ -127,7 +162,7 @@ export const careSentences: Sentences<CareSentences> = {
     `Seen ${w.day(date, today)}. Nothing leaves this hive, tools are cleaned. Some diseases must be reported at once: the inspector and local law decide`,
   'cappings-larvae-ropiness-test-sample': 'Cappings, larvae, ropiness test, sample?',
   'matches-sample-box-washing-soda': 'Matches, sample box, washing soda',
-  'queen-start': ({ start, date, today }, w) => `${spoken(start)} on ${w.day(date, today)}`,
+  'queen-start': ({ start, date, today }, w) => `${w.name('queenStart', start)} on ${w.day(date, today)}`,
   'mature-days-fit-mating': ({ mature, today, fitDays, to }, w) =>
     `; mature ${w.day(mature, today)}, ${w.number(fitDays)} days fit for mating by ${w.day(to, today)}`,
   'eggs-young-larvae': 'Eggs or young larvae?',
@@ -141,7 +176,7 @@ export const careSentences: Sentences<CareSentences> = {
   'young-queen-emerges-flies-mates': 'A young queen emerges, flies and mates: opened now she may be lost or balled',
   'queen-put-disturbed-early-she': 'A queen was put in: disturbed early she is balled',
   'day-another-school': ({ as, date, today, daysBetween, otherSchool }, w) =>
-    `${upperFirst(spoken(as))} of ${w.day(date, today)}, day ${w.number(daysBetween)}. Another school ${w.text(otherSchool)}`,
+    `${upperFirst(w.name('newColony', as))} of ${w.day(date, today)}, day ${w.number(daysBetween)}. Another school ${w.text(otherSchool)}`,
   'sealed-brood-time-treat': 'No sealed brood: the time to treat',
   'laying-stopped-last-worker-brood': ({ date, today, open, free, drones }, w) =>
     `Laying stopped ${w.day(date, today)}: last worker brood sealed ${w.day(open, today)}, emerged ${w.day(free, today)}, drones ${w.day(drones, today)}. The label and local law decide what may be used`,
@@ -154,14 +189,14 @@ export const careSentences: Sentences<CareSentences> = {
     `Enough of teaching for now: ${w.number(openings)} openings, ${w.number(minutes)} minutes open and ${w.number(stings)} stings in 30 days`,
   'follow-up-visit-season-event': 'Follow-up of a visit or a season event',
   'shut-winter-begins-about-winter': ({ phase, from }, w) =>
-    `Shut in winter; ${spoken(phase)} begins about ${w.day(from)}. Winter counts as no delay`,
+    `Shut in winter; ${w.name('phase', phase)} begins about ${w.day(from)}. Winter counts as no delay`,
   'first-look-year': 'First look of the year',
   'days-while-swarms-may-leave': ({ swarmIntervalDays }, w) =>
     `${w.number(swarmIntervalDays)} days while swarms may leave: a cell is sealed on day 8. The other school: 10 to 15 days, or three weeks where nothing is asked of them`,
-  'little-asked-days': ({ least, most, phase }) =>
-    `Little is asked of it: ${least} to ${most} days in ${spoken(phase)}`,
-  'days-work-fits-need-another': ({ least, most, phase }) =>
-    `${least} to ${most} days in ${spoken(phase)}. Work fits need: another school opens weekly in a flow`,
+  'little-asked-days': ({ least, most, phase }, w) =>
+    `Little is asked of it: ${least} to ${most} days in ${w.name('phase', phase)}`,
+  'days-work-fits-need-another': ({ least, most, phase }, w) =>
+    `${least} to ${most} days in ${w.name('phase', phase)}. Work fits need: another school opens weekly in a flow`,
   'look-queen-cells': 'Look for queen cells',
   'ordinary-look': 'Ordinary look',
   'clustered-still-low-hum-when': 'clustered and still; a low hum when knocked',
@@ -275,7 +310,7 @@ export const careSentences: Sentences<CareSentences> = {
   'house-practice-trade-says-days': 'House practice; the trade says 10 to 15 days.',
   'young-queen-expected-lay-before': ({ layingTo }, w) =>
     `a young queen is not expected to lay before ${w.day(layingTo)}`,
-  'brood-normal': ({ phase }) => `no brood is normal in ${spoken(phase)}`,
+  'brood-normal': ({ phase }, w) => `no brood is normal in ${w.name('phase', phase)}`,
   'strain-stops-laying-dearth': 'this strain stops laying in a dearth',
   'eggs-found-youngest-brood-says': ({ from, to }, w) =>
     `No eggs found; the youngest brood says last laid ${w.number(from)} to ${w.number(to)} days ago`,
@@ -294,6 +329,9 @@ export const careSentences: Sentences<CareSentences> = {
     'Queen cells on a given frame of young larvae say that there is no queen; none say that something lays. Drones only: a failed queen or laying workers.',
   'egg-stands-days-larva-within': 'An egg stands for 3 days, a larva for 6: within a week a laying queen shows.',
   'not-seen': 'not seen',
+  'was-seen': 'seen',
+  'phase-of-year': 'phase',
+  'not-known': 'not known',
   'flat-sealed-worker-brood': 'flat sealed worker brood',
   'development-days-textbook-consensus-within': 'Development days: textbook consensus, within a day.',
   'queen-cells-given-frame-flat': 'Queen cells on the given frame? Flat sealed brood?',
@@ -450,5 +488,5 @@ export const careSentences: Sentences<CareSentences> = {
   'put-inside-withdrawal': ({ since, today, medicine, freeFrom }, w) =>
     `put on ${w.day(since, today)}, inside the withdrawal of ${w.text(medicine)}${freeFrom === null ? ' (not entered)' : ` (over ${w.day(freeFrom, today)})`}`,
   'while-carried-down': ({ what, from, today }, w) =>
-    `on while ${spoken(what)} of ${w.day(from, today)} was carried down`,
+    `on while ${w.name('feed', what)} of ${w.day(from, today)} was carried down`,
 };

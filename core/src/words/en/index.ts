@@ -1,7 +1,9 @@
+import { type CivilDate, dayAndMonth } from '../../units';
 import { type InWords, type Language, inWords, wayOf } from '../../language';
 import { biologySentences } from './biology';
 import { careNames, careSentences } from './care';
 import { equipmentNames, equipmentSentences } from './equipment';
+import { exchangeSentences } from './exchange';
 import { checklistNames } from './checklist';
 import { topicNames } from './topics';
 import { yearNames } from './year';
@@ -29,6 +31,7 @@ const names = {
   ...practiceNames,
 };
 
+const weekdays = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' });
 const both = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 
 /** English, as it is written in Britain. */
@@ -38,6 +41,7 @@ export const english = {
     biology: biologySentences,
     care: careSentences,
     equipment: equipmentSentences,
+    exchange: exchangeSentences,
     inspection: inspectionSentences,
     planning: planningSentences,
     practice: practiceSentences,
@@ -46,6 +50,8 @@ export const english = {
     weather: weatherSentences,
   },
   list: (parts: readonly string[]) => both.format(parts),
+  day: dayAndMonth,
+  weekday: (date: CivilDate) => `${weekdays.format(new Date(date))} ${dayAndMonth(date)}`,
 } satisfies Language;
 const way = wayOf(english);
 

@@ -1,4 +1,3 @@
-import { spoken } from '../../units';
 import type { PracticeSentences } from '../../practice/said';
 import type { Sentences } from '../../language';
 import type { Trouble, CellKind, Find, StopAnswer } from '../../practice';
@@ -67,7 +66,7 @@ export const practiceSentences: Sentences<PracticeSentences> = {
   'none-rightly': ({ find }) => `Rightly so: no ${FOUND[find][0]} on this side.`,
   'comb-sound': 'The comb was sound.',
   'call-doubtful-costs-second-look': 'To call it doubtful costs a second look; that is never wrong at the hive.',
-  'it-showed': ({ truth, seen }, w) => `It showed ${spoken(truth)}. ${w.text(seen)}`,
+  'it-showed': ({ truth, seen }, w) => `It showed ${w.name('trouble', truth)}. ${w.text(seen)}`,
   'taken-something-harmless-carried-frames':
     'Taken for something harmless it is carried on by frames, tools and gloves.',
   'something-else': ({ wrong }, w) =>
@@ -110,10 +109,13 @@ export const practiceSentences: Sentences<PracticeSentences> = {
   overlooked: ({ contents }, w) => `Overlooked: ${contents.map((each) => w.text(each)).join(', ')}.`,
   'not-there': ({ contents }, w) => `Not there: ${contents.map((each) => w.text(each)).join(', ')}.`,
   'to-go': ({ framesToGo }, w) => `${w.number(framesToGo)} ${framesToGo === 1 ? 'frame' : 'frames'} to go.`,
-  better: ({ answer }) => `Better: ${spoken(answer)}.`,
+  'seen-where': ({ id, where }, w) => `${w.name('evidence', id)}: ${w.text(where)}`,
+  'nothing-read-on-that-side': 'Nothing was read on that side: choose another one.',
+  'photo-asked-no-more': 'That photo is asked no more: choose another one.',
+  better: ({ answer }, w) => `Better: ${w.name('stopAnswer', answer)}.`,
   'even-outside-look': 'Not even an outside look.',
-  'as-deep-as': ({ depth }) => `As deep as "${spoken(depth)}".`,
-  'nothing-forbids-full-opening': 'Nothing forbids a full opening.',
+  'as-deep-as': ({ depth }, w) => `As deep as "${w.name('depthLook', depth)}".`,
+  'nothing-forbids-full-opening': 'Nothing forbids a full inspection.',
   'what-forbids-more': ({ hindrances }, w) =>
     `What forbids more: ${hindrances.map((each) => w.text(each)).join(', ')}.`,
   'too-deep-hour-would-hurt': 'Too deep: that hour would hurt them.',

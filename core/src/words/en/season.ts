@@ -1,4 +1,3 @@
-import { spoken } from '../../units';
 import type { SeasonSentences } from '../../season/said';
 import type { Sentences } from '../../language';
 import type {
@@ -211,8 +210,8 @@ export const seasonSentences: Sentences<SeasonSentences> = {
   'about-open': 'about to open',
   'just-over': 'just over',
   'settled-here': ({ here }, w) => `settled here ${w.number(here)} ${here === 1 ? 'time' : 'times'}`,
-  'usual-colour': ({ colour }) => `${spoken(colour)} is its usual colour`,
-  sometimes: ({ colour }) => `sometimes ${spoken(colour)}`,
+  'usual-colour': ({ colour }, w) => `${w.name('pollenColour', colour)} is its usual colour`,
+  sometimes: ({ colour }, w) => `sometimes ${w.name('pollenColour', colour)}`,
   'near-colour': 'a near colour',
   'box-feed-put': 'a box or feed was put on',
   'box-taken-off': 'a box was taken off',

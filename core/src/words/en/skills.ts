@@ -54,8 +54,8 @@ export const skillsNames = {
 
 /** Sentences of the room, from their facts. */
 export const skillsSentences: Sentences<SkillsSentences> = {
-  standing: ({ standing, rule }) => standingText(standing, rule),
-  rule: ({ rule }) => ruleText(rule),
+  standing: ({ standing, rule }, w) => standingText(standing, rule, w),
+  rule: ({ rule }, w) => ruleText(rule, w),
   'habit-off': ({ letter, counted, bias, least, most, count }, w) => {
     const off = bias < 0 ? (counted ? 'too few' : 'too little') : counted ? 'too many' : 'too much';
     return `Reads ${off} ${w.name('content', letter)}: by ${Math.abs(bias).toFixed(1)} eighths (${least} to ${most}) on ${count} sides.`;

@@ -1,4 +1,5 @@
-import { dayAndMonth, spoken } from '../../units';
+import { upperFirst } from '../../units';
+import type { Way } from '../../language';
 import type { EvidenceRule, Missing } from '../../skills';
 import type { SkillsSentences } from '../../skills/said';
 
@@ -7,21 +8,21 @@ import type { SkillsSentences } from '../../skills/said';
  *
  * @param missing one demand of the evidence rule
  * @param rule the rule
+ * @param w how it is said
  * @returns a part of a sentence, nothing where another demand says it already
  */
-export function missingText(missing: Missing, { level }: Pick<EvidenceRule, 'level'>): string {
+export function missingText(missing: Missing, { level }: Pick<EvidenceRule, 'level'>, w: Way): string {
+  const how = w.name('skillLevel', level);
   switch (missing.what) {
     case 'lead':
       return 'once before a lead instructor';
     case 'readings':
       return `hidden readings within ${missing.allowed} eighth${missing.allowed === 1 ? '' : 's'}, now ${missing.off.toFixed(1)} off`;
     case 'again':
-      return missing.why === 'faded'
-        ? `faded: ${spoken(level)} once more`
-        : `help was needed twice running: ${spoken(level)} once more`;
+      return missing.why === 'faded' ? `faded: ${how} once more` : `help was needed twice running: ${how} once more`;
     case 'times': {
       const left = missing.need - missing.have;
-      return left === 1 ? `${spoken(level)} once more` : `${spoken(level)} ${left} more times`;
+      return left === 1 ? `${how} once more` : `${how} ${left} more times`;
     }
     case 'days':
       return more(missing, 'on', 'day');
@@ -50,20 +51,23 @@ function more(
  *
  * @param standing the standing
  * @param rule its evidence rule
+ * @param w how it is said
  * @returns a sentence without a stop
  */
 export function standingText(
   { state, missing, until, signature }: SkillsSentences['standing']['standing'],
   rule: EvidenceRule,
+  w: Way,
 ): string {
   const fell = signature === 'fallen' ? '; the signature fell: evidence it rested on was struck' : '';
   const kept = signature === 'by-exception' && (state === 'shown' || state === 'signed-off') ? ' by exception' : '';
-  if (state === 'not-met') return `not met: ${spoken(rule.level)} ${rule.times === 1 ? 'once' : `${rule.times} times`}`;
-  const words = missing.map((each) => missingText(each, rule)).filter((text) => text !== '');
-  if (words.length > 0) return `${spoken(state)}: ${words.join(', ')}${fell}`;
+  if (state === 'not-met')
+    return `not met: ${w.name('skillLevel', rule.level)} ${rule.times === 1 ? 'once' : `${rule.times} times`}`;
+  const words = missing.map((each) => missingText(each, rule, w)).filter((text) => text !== '');
+  if (words.length > 0) return `${w.name('standing', state)}: ${words.join(', ')}${fell}`;
   return until === null
-    ? `${spoken(state)}${kept}, for good`
-    : `${spoken(state)}${kept}, until ${dayAndMonth(until)} ${until.slice(0, 4)}`;
+    ? `${w.name('standing', state)}${kept}, for good`
+    : `${w.name('standing', state)}${kept}, until ${w.date(until)}`;
 }
 
 const TIMES = ['once', 'twice', 'three times', 'four times', 'five times'] as const;
@@ -72,10 +76,11 @@ const TIMES = ['once', 'twice', 'three times', 'four times', 'five times'] as co
  * An evidence rule as one sentence.
  *
  * @param rule the rule
+ * @param w how it is said
  * @returns what it takes and how long it holds
  */
-export function ruleText(rule: EvidenceRule): string {
-  const level = rule.level.slice(0, 1).toUpperCase() + rule.level.slice(1);
+export function ruleText(rule: EvidenceRule, w: Way): string {
+  const level = upperFirst(w.name('skillLevel', rule.level));
   const parts = [
     `${level} ${TIMES[rule.times - 1] ?? `${rule.times} times`}`,
     rule.days > 1 ? `on ${rule.days} days` : '',

@@ -1,9 +1,20 @@
 import type { WeatherSentences } from '../../weather/said';
+import { depthNames } from './depths';
 import type { Sentences } from '../../language';
-import type { CompassPoint, Depth, Hindrance, HeatClass } from '../../weather';
+import type { CompassPoint, Weather, Hindrance, HeatClass } from '../../weather';
 
 /** What things are called, by their ids. */
 export const weatherNames = {
+  ...depthNames,
+  weatherFigure: {
+    temperature: 'shade temperature',
+    dewPoint: 'dew point',
+    wind: 'mean wind',
+    gust: 'gusts',
+    rain: 'rain within the hour',
+    cloud: 'share of the sky covered',
+    thunder: 'chance of thunder',
+  } satisfies Record<keyof Weather, string>,
   compassPoint: {
     north: 'north',
     'north-east': 'north-east',
@@ -14,12 +25,6 @@ export const weatherNames = {
     west: 'west',
     'north-west': 'north-west',
   } satisfies Record<CompassPoint, string>,
-  depth: {
-    full: 'full',
-    outside: 'outside',
-    lid: 'lid',
-    'one-frame': 'one frame',
-  } satisfies Record<Depth, string>,
   hindrance: {
     rain: 'rain',
     cold: 'cold',
@@ -52,13 +57,6 @@ export const weatherNames = {
     dark: 'too dark',
     'bees-in': 'no bee flies',
   } satisfies Record<Hindrance, string>,
-  /** How deep the hours let anybody go. */
-  fitFor: {
-    outside: 'a look from outside',
-    lid: 'lid and feeder',
-    'one-frame': 'a quick look at few frames',
-    full: 'full inspection',
-  } satisfies Record<Depth, string>,
   heat: {
     none: 'none',
     'extreme-danger': 'extreme danger',

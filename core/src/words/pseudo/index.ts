@@ -16,6 +16,7 @@ const sentence = (made: unknown): unknown =>
  * @returns the same sentences and names, accented and lengthened
  */
 export const pseudoOf = (language: Language): Language => ({
+  ...language,
   sentences: each(language.sentences, (room) => each(room, sentence)),
   names: each(language.names, (set) => each(set, accented)),
   // What joins the parts is accented, the parts are already.

@@ -1,5 +1,5 @@
+import { say } from '../../words';
 import type { Sayable } from '@brave-comb/core/language';
-import { spoken } from '@brave-comb/core/units';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
@@ -33,25 +33,17 @@ export async function decide(
   const visit = await openVisit(db, actor, id);
   const repeated = await decisionById(db, actor.school, body.id);
   if (repeated && repeated.visit !== visit.id) {
-    throw new Refusal(409, 'id-in-use', 'A decision with this id belongs to another visit. Decide again.');
+    throw new Refusal(409, 'id-in-use', say('id-of-another-visits-decision'));
   }
   if (!repeated) {
     const { advice } = await judge(context, visit);
     const advised = advice.find((each) => each.kind === body.advice);
     if (!advised) {
-      throw new Refusal(
-        409,
-        'not-advised',
-        `"${spoken(body.advice)}" is not advised for this visit any more. Load the review again.`,
-      );
+      throw new Refusal(409, 'not-advised', say('not-advised', { advice: body.advice }));
     }
     const today = dateAt(visit.zone, visit.started_at);
     if (body.due && body.due < today)
-      throw new Refusal(
-        422,
-        'in-the-past',
-        `The follow-up is dated ${body.due}, before the visit. Choose a later day.`,
-      );
+      throw new Refusal(422, 'in-the-past', say('follow-up-in-the-past', { due: body.due }));
     await revise(db, actor.school, async (trx) => {
       for (const old of await decisionsOf(trx, actor.school, visit.id)) {
         if (old.advice === body.advice) await withdraw(trx, actor.school, old.id, clock.now());

@@ -1,4 +1,4 @@
-import { inEnglish, say } from '../../words';
+import { say } from '../../words';
 import { inOne } from '@brave-comb/core/language';
 import type { Input, endpoints } from '@brave-comb/contract';
 import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
@@ -25,16 +25,10 @@ export async function signDebrief(
 ): Promise<DebriefTold | null> {
   const found = await debrief(context, actor, session);
   if (!found) throw notFound('session');
-  if (found.revision !== revision)
-    throw new Refusal(
-      409,
-      'changed-since',
-      'Something was entered since you read it. Read it through once more, then sign.',
-    );
+  if (found.revision !== revision) throw new Refusal(409, 'changed-since', say('changed-since'));
   const barred = found.toSign.find(({ bars }) => bars !== null);
   if (barred) throw new Refusal(409, 'not-settled', inOne([barred.text, barred.bars ?? ''], '. '));
-  if (DEBRIEF_PARTS.some((part) => !read.includes(part)))
-    throw new Refusal(422, 'not-read', 'Read every part and tick it, then sign.');
+  if (DEBRIEF_PARTS.some((part) => !read.includes(part))) throw new Refusal(422, 'not-read', say('read-and-tick'));
   await revise(context.db, actor.school, (trx) =>
     insertSignature(trx, {
       id,
@@ -59,7 +53,7 @@ export async function sendDebriefBack(
   const { db, clock } = context;
   const found = await debrief(context, actor, session);
   const group = found?.groups.find((each) => each.supervisor.id === supervisor);
-  if (!found || !group) throw notFound('supervisor of that session');
+  if (!found || !group) throw notFound('supervisor-of-that-session');
   const at = clock.now();
   if (!(await sentBackById(db, actor.school, id)))
     await revise(db, actor.school, async (trx) => {
@@ -68,8 +62,8 @@ export async function sendDebriefBack(
         {
           id: uuidFrom('told', id),
           person: supervisor,
-          subject: inEnglish(say('debrief-sent-back', { day: found.day, hive: group.hive })),
-          lines: [`${actor.name}: ${note}`, 'Mend it in the visit review or judge it in the passport.'],
+          subject: say('debrief-sent-back', { day: found.day, hive: group.hive }),
+          lines: [`${actor.name}: ${note}`, say('mend-in-review')],
         },
       ]);
     });

@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Actor, Context } from '../../context';
 import { revise } from '../../database/revision-store';
 import { Refusal, notFound } from '../../problem';
@@ -22,7 +23,7 @@ export async function eraseTrainee(
   const [person] = await peopleOf(db, actor.school, [trainee]);
   if (person?.role !== 'trainee') throw notFound('trainee');
   if (name.trim() !== person.name)
-    throw new Refusal(422, 'another-name', `Type the name as it stands: ${person.name}. Nothing was erased.`);
+    throw new Refusal(422, 'another-name', say('name-as-it-stands', { name: person.name }));
   await revise(db, actor.school, async (trx) => {
     await erasePerson(trx, actor.school, trainee, clock.now());
     await forgetFeeds(trx, trainee);

@@ -1,3 +1,5 @@
+import type { Sayable } from '@brave-comb/core/language';
+import { say } from '../../words';
 import type { Output, PlanJob, endpoints } from '@brave-comb/contract';
 import type { Actor, Context } from '../../context';
 import { revise } from '../../database/revision-store';
@@ -13,15 +15,11 @@ export async function askPlan(
   context: Context,
   actor: Actor,
   body: { readonly id: string; readonly seconds: number; readonly seed: number },
-): Promise<PlanJob> {
+): Promise<Sayable<PlanJob>> {
   const { db, clock } = context;
   if ((await jobById(db, actor.school, body.id)) === undefined) {
     if ((await jobsGoing(db, actor.school)) >= MOST_GOING)
-      throw new Refusal(
-        409,
-        'enough-plans-wait',
-        'One plan is being reckoned and two wait already. Stop one of them, or wait until one is done.',
-      );
+      throw new Refusal(409, 'enough-plans-wait', say('enough-plans-wait'));
     const { problem } = await planningSeason(context, actor.school);
     await revise(db, actor.school, (trx) =>
       insertJob(trx, { ...body, school: actor.school, asked_by: actor.id, asked_at: clock.now(), problem }),
@@ -30,9 +28,9 @@ export async function askPlan(
   return planJob(context, actor, body.id);
 }
 
-export async function planJob({ db }: Context, actor: Actor, id: string): Promise<PlanJob> {
+export async function planJob({ db }: Context, actor: Actor, id: string): Promise<Sayable<PlanJob>> {
   const job = await jobById(db, actor.school, id);
-  if (!job) throw notFound('planning job');
+  if (!job) throw notFound('planning-job');
   return jobView(job);
 }
 
@@ -44,7 +42,7 @@ export async function* watchPlanJob(
   context: Context,
   actor: Actor,
   id: string,
-): AsyncGenerator<Output<(typeof endpoints)['watchPlanJob']>> {
+): AsyncGenerator<Sayable<Output<(typeof endpoints)['watchPlanJob']>>> {
   let seen = -1;
   for (let looked = 0; ; looked += 1) {
     const now = await jobRevision(context.db, id);
@@ -59,10 +57,10 @@ export async function* watchPlanJob(
   }
 }
 
-export async function stopPlanJob(context: Context, actor: Actor, id: string): Promise<PlanJob> {
+export async function stopPlanJob(context: Context, actor: Actor, id: string): Promise<Sayable<PlanJob>> {
   await revise(context.db, actor.school, async (trx) => {
     const job = await lockJob(trx, actor.school, id);
-    if (!job) throw notFound('planning job');
+    if (!job) throw notFound('planning-job');
     if (job.status === 'waiting') await changeJob(trx, id, { status: 'stopped' });
     else if (job.status === 'running') await changeJob(trx, id, { stop_asked: 1 });
   });
@@ -70,17 +68,18 @@ export async function stopPlanJob(context: Context, actor: Actor, id: string): P
 }
 
 /** Goes on from the best plan so far; a job that still runs is left alone. */
-export async function resumePlanJob(context: Context, actor: Actor, id: string, seconds: number): Promise<PlanJob> {
+export async function resumePlanJob(
+  context: Context,
+  actor: Actor,
+  id: string,
+  seconds: number,
+): Promise<Sayable<PlanJob>> {
   await revise(context.db, actor.school, async (trx) => {
     const job = await lockJob(trx, actor.school, id);
-    if (!job) throw notFound('planning job');
+    if (!job) throw notFound('planning-job');
     if (STILL_GOING.includes(job.status)) return;
     if ((await jobsGoing(trx, actor.school)) >= MOST_GOING)
-      throw new Refusal(
-        409,
-        'enough-plans-wait',
-        'One plan is being reckoned and two wait already. Stop one of them first.',
-      );
+      throw new Refusal(409, 'enough-plans-wait', say('enough-plans-wait-stop-one'));
     await changeJob(trx, id, {
       status: 'waiting',
       stop_asked: 0,

@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import { say } from '../../words';
 import type { Input, endpoints } from '@brave-comb/contract';
 import { checkPlan, planOf } from '@brave-comb/core/planning';
@@ -12,7 +13,7 @@ import {
   type PlanningSeason,
   publishedReasons,
   type SiteSlot,
-  whenWords,
+  slotSaid,
 } from '../../facts/planning';
 import { Refusal } from '../../problem';
 import { lockSchool, staffGroup, tell } from '../../records/people';
@@ -69,12 +70,11 @@ export async function publishPlan(
     const latest = await latestVersion(trx, actor.school);
     if ((latest?.version ?? null) !== body.after) {
       const since = (await versionsOf(trx, actor.school)).filter((each) => each.version > (body.after ?? 0));
-      const found = since.flatMap((each) => each.changes);
-      const changes = found.length === 0 ? ['nothing that moved'] : found;
+      const changes = since.flatMap((each) => each.changes);
       throw new Refusal(
         409,
         'published-meanwhile',
-        `${latest?.by_name ?? 'Somebody'} published version ${latest?.version ?? 0} while you planned: ${changes.join('; ')}. Your plan is kept. Look at what changed, then publish again.`,
+        say('published-meanwhile', { by: latest?.by_name ?? null, version: latest?.version ?? 0, changes }),
         changes.map((message) => ({ path: 'changes', message })),
       );
     }
@@ -109,22 +109,15 @@ function refuseOldForecast({ forecast }: PlanningSeason, body: Body): void {
       ? forecast.issuedAt === body.forecast
       : Date.parse(forecast.issuedAt) === Date.parse(body.forecast);
   if (same) return;
-  throw new Refusal(
-    409,
-    'newer-forecast',
-    'This plan was made by an older forecast than the one in use now. It is kept: look at what the new forecast changes, then publish.',
-  );
+  throw new Refusal(409, 'newer-forecast', say('newer-forecast'));
 }
 
 function checked(season: PlanningSeason, body: Body) {
   const known = new Set(season.slots.map(({ id }) => id));
   const gone = [...body.sessions, ...body.staff].find(({ slot }) => !known.has(slot));
   if (gone) {
-    throw new Refusal(
-      409,
-      'slot-is-gone',
-      `The plan has a session at ${gone.slot.split('/')[0]?.replace('T', ', ')}, which has begun or is not offered any more. Plan again; your pins are kept.`,
-    );
+    const [day = '', time = ''] = gone.slot.split('/')[0]!.split('T');
+    throw new Refusal(409, 'slot-is-gone', say('slot-is-gone', { day, time }));
   }
   const plan = { sessions: body.sessions, staff: body.staff };
   let check;
@@ -132,7 +125,7 @@ function checked(season: PlanningSeason, body: Body) {
     check = checkPlan(season.problem, plan);
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
-    throw new Refusal(422, 'unknown-names', `${error.message} Plan again from the board.`);
+    throw new Refusal(422, 'unknown-names', say('unknown-names', { unknown: error.message }));
   }
   if (check.violations.length > 0) {
     const called = planningNames(season);
@@ -169,19 +162,24 @@ interface Change {
   /** Null for what staff do alone. */
   readonly group: string | null;
   readonly supervisors: readonly string[];
-  readonly says: string;
+  readonly says: Text;
 }
 
 /** What is different for each group, in words. */
 function changesOf(season: PlanningSeason, was: readonly Told[], now: readonly Told[]): Change[] {
-  const nameOf = (id: string) => season.groups.find((each) => each.id === id)?.name ?? 'A group';
-  const who = (id: string) => season.supervisors.find((each) => each.id === id)?.name ?? 'a supervisor';
+  const nameOf = (id: string) => season.groups.find((each) => each.id === id)?.name ?? null;
+  const who = (id: string) => season.supervisors.find((each) => each.id === id)?.name ?? null;
   const hives = (ids: readonly string[]) => {
     const numbers = ids.map((id) => season.colonies.find(({ hive }) => hive.id === id)?.hive.number ?? '?');
-    return `${numbers.length === 1 ? 'hive' : 'hives'} ${numbers.join(', ')}`;
+    return say('hives', { numbers });
   };
   const full = ({ slot, supervisor, hives: opened }: Told) =>
-    `${whenWords(slot)} at ${slot.siteName}, ${hives(opened)}, with ${who(supervisor)}`;
+    say('session-told', {
+      when: slotSaid(slot),
+      site: slot.siteName,
+      hives: hives(opened),
+      supervisor: who(supervisor),
+    });
   const changes: Change[] = [];
   for (const { id: group } of season.groups) {
     const old = was.filter((each) => each.group === group);
@@ -193,10 +191,10 @@ function changesOf(season: PlanningSeason, was: readonly Told[], now: readonly T
       const supervisors = [from, to].flatMap((each) => each?.supervisor ?? []);
       const says =
         to === undefined
-          ? `${nameOf(group)}: called off, ${whenWords(from!.slot)}`
+          ? say('session-called-off', { group: nameOf(group), when: slotSaid(from!.slot) })
           : from === undefined
-            ? `${nameOf(group)}: new, ${full(to)}`
-            : `${nameOf(group)}: moved from ${whenWords(from.slot)} to ${full(to)}`;
+            ? say('session-new', { group: nameOf(group), told: full(to) })
+            : say('session-moved', { group: nameOf(group), from: slotSaid(from.slot), told: full(to) });
       changes.push({ group, supervisors, says });
     }
     for (const session of fresh) {
@@ -208,7 +206,14 @@ function changesOf(season: PlanningSeason, was: readonly Told[], now: readonly T
       changes.push({
         group,
         supervisors: [before.supervisor, session.supervisor],
-        says: `${nameOf(group)}: ${whenWords(session.slot)} now ${hives(session.hives)}, with ${who(session.supervisor)} (was ${hives(before.hives)}, ${who(before.supervisor)})`,
+        says: say('session-changed', {
+          group: nameOf(group),
+          when: slotSaid(session.slot),
+          hives: hives(session.hives),
+          supervisor: who(session.supervisor),
+          wereHives: hives(before.hives),
+          wasWith: who(before.supervisor),
+        }),
       });
     }
   }
@@ -236,21 +241,24 @@ function staffChanges(season: PlanningSeason, actor: Actor, body: Body, rows: re
   const now = body.staff.map(({ slot, hive }) => ({ slot, hive, supervisor: staffLeader(season, actor, body, slot) }));
   type Visit = (typeof now)[number];
   const same = (a: Visit) => (b: Visit) => a.slot === b.slot && a.hive === b.hive && a.supervisor === b.supervisor;
-  const says = (what: string, { slot, hive, supervisor }: Visit): Change => {
+  const says = (what: 'new' | 'called-off', { slot, hive, supervisor }: Visit): Change => {
     const number = season.colonies.find((each) => each.hive.id === hive)?.hive.number ?? '?';
     const place = slots.get(slot)!;
-    const words = `Staff alone: ${what}, ${whenWords(place)} at ${place.siteName}, hive ${number}`;
-    return { group: null, supervisors: [supervisor], says: words };
+    return {
+      group: null,
+      supervisors: [supervisor],
+      says: say('staff-alone', { what, when: slotSaid(place), site: place.siteName, hive: number }),
+    };
   };
   return [
-    ...was.filter((visit) => !now.some(same(visit))).map((visit) => says('called off', visit)),
+    ...was.filter((visit) => !now.some(same(visit))).map((visit) => says('called-off', visit)),
     ...now.filter((visit) => !was.some(same(visit))).map((visit) => says('new', visit)),
   ];
 }
 
 /** One message for each person whose day changed, with only what concerns the person. */
 function messagesFor(season: PlanningSeason, actor: Actor, changes: readonly Change[]) {
-  const people = new Map<string, string[]>();
+  const people = new Map<string, Text[]>();
   for (const { group, supervisors, says } of changes) {
     const trainees = season.groups.find((each) => each.id === group)?.trainees ?? [];
     for (const person of new Set([...trainees.map(({ id }) => id), ...supervisors]))
@@ -259,7 +267,7 @@ function messagesFor(season: PlanningSeason, actor: Actor, changes: readonly Cha
   people.delete(actor.id);
   return [...people].map(([person, lines]) => ({
     person,
-    subject: lines.length === 1 ? 'Your session has changed' : `${lines.length} of your sessions have changed`,
+    subject: say('sessions-changed', { count: lines.length }),
     lines,
   }));
 }

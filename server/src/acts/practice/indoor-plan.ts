@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Input, endpoints } from '@brave-comb/contract';
 import { indoorPlan, progressOf } from '@brave-comb/core/practice';
 import { isOpen, readingAgreement } from '@brave-comb/core/skills';
@@ -30,7 +31,7 @@ export async function planIndoors(
   const own = (await groupsSeen(context, actor)).find(({ id }) => id === group);
   if (!own) throw notFound('group');
   const trainees = await traineesOf(db, actor.school, [group]);
-  if (trainees.length === 0) throw new Refusal(422, 'nobody-in-it', 'The group has no trainees. Choose another group.');
+  if (trainees.length === 0) throw new Refusal(422, 'nobody-in-it', say('nobody-in-it'));
   const ids = trainees.map(({ id }) => id);
   const [results, pairs, { checklist, standing }] = await Promise.all([
     resultsOf(db, actor.school, ids, RESULTS),
@@ -66,15 +67,10 @@ export async function setOut(
 ): Promise<void> {
   const { db, clock } = context;
   const known = await setOutById(db, actor.school, id);
-  if (known && known.trainee_group !== group) throw new Refusal(409, 'taken', 'This plan is another group’s already.');
+  if (known && known.trainee_group !== group) throw new Refusal(409, 'taken', say('plan-of-another-group'));
   if (known) return;
   const away = daysBetween(await dayAtSchool(db, actor.school, clock.now()), day);
-  if (away < -BACK || away > AHEAD)
-    throw new Refusal(
-      422,
-      'day',
-      'Choose a day from today on, within two months: the plan rests on what they practised of late.',
-    );
+  if (away < -BACK || away > AHEAD) throw new Refusal(422, 'day', say('day-out-of-reach'));
   const plan = await planIndoors(context, actor, group, { minutes, stations });
   await revise(db, actor.school, (trx) =>
     insertSetOut(trx, {

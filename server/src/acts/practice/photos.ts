@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Input, endpoints } from '@brave-comb/contract';
 import type { Actor, Context } from '../../context';
 import { revise } from '../../database/revision-store';
@@ -16,7 +17,7 @@ export async function makePhotoDrill(
   if (!photo?.type.startsWith('image/')) throw notFound('photo');
   const known = await photoDrillById(db, actor.school, body.id);
   if (known && known.attachment !== body.attachment)
-    throw new Refusal(409, 'id-in-use', 'A drill with this id is about another photo. Make it again.');
+    throw new Refusal(409, 'id-in-use', say('id-of-another-photos-drill'));
   await revise(db, actor.school, (trx) =>
     insertPhotoDrill(trx, { ...body, school: actor.school, made_by: actor.id, made_at: clock.now() }),
   );
@@ -25,12 +26,8 @@ export async function makePhotoDrill(
 /** Asks a photo no more. */
 export async function retirePhotoDrill(context: Context, actor: Actor, drill: string): Promise<void> {
   const known = await photoDrillById(context.db, actor.school, drill);
-  if (!known) throw notFound('photo drill');
+  if (!known) throw notFound('photo-drill');
   if (known.made_by !== actor.id && !(await attachmentSeenBy(context.db, actor, known.attachment)))
-    throw new Refusal(
-      403,
-      'not-yours',
-      'Somebody else made this drill, from a visit that you did not lead. Ask them, or the lead instructor.',
-    );
+    throw new Refusal(403, 'not-yours', say('not-yours'));
   await revise(context.db, actor.school, (trx) => retireDrill(trx, actor.school, drill, context.clock.now()));
 }

@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Input, endpoints } from '@brave-comb/contract';
 import { POLL_MOMENTS } from '@brave-comb/core/practice';
 import type { Actor, Context } from '../../context';
@@ -46,11 +47,10 @@ export async function answerPoll(
   const poll = await pollById(db, actor.school, id);
   const groups = await groupsSeen(context, actor);
   if (!poll || !groups.some((group) => group.id === poll.trainee_group)) throw notFound('poll');
-  if (actor.role !== 'trainee')
-    throw new Refusal(403, 'for-trainees', 'Trainees of the group answer; you see what they said.');
+  if (actor.role !== 'trainee') throw new Refusal(403, 'for-trainees', say('for-trainees'));
   const now = clock.now();
   if (POLL_MOMENTS.indexOf(moment) > POLL_MOMENTS.indexOf(momentOf(poll, now)))
-    throw new Refusal(422, 'too-early', 'The lesson has not begun: answer what is asked before it.');
+    throw new Refusal(422, 'too-early', say('too-early'));
   const rows = answers
     .filter(({ question }) => question < poll.questions.length)
     .map(({ question, answer }) => ({ poll: id, person: actor.id, moment, question, answer, at: now }));

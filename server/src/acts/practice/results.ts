@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Sayable } from '@brave-comb/core/language';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { sideKey } from '@brave-comb/core/inspection';
@@ -33,7 +34,7 @@ async function sourcesOf(context: Context, actor: Actor, { recorded, photo }: Se
   const { limits } = await practiceOf(context.db, actor.school);
   if (photo !== null) {
     const drill = await photoDrillById(context.db, actor.school, photo);
-    if (!drill) throw notFound('photo drill');
+    if (!drill) throw notFound('photo-drill');
     return { limits, photo: drill };
   }
   if (recorded === null) return { limits };
@@ -59,16 +60,16 @@ export async function recordPractice(
 ): Promise<Sayable<Output<(typeof endpoints)['recordPractice']>>> {
   const { db, clock } = context;
   if (Date.parse(sent.at) > clock.now().getTime() + AHEAD)
-    throw new Refusal(422, 'in-the-future', 'The answer is dated in the future. Check the clock of the device.');
+    throw new Refusal(422, 'in-the-future', say('answered-in-the-future'));
   const known = await resultById(db, actor.school, sent.id);
   if (known && (known.person !== actor.id || known.topic !== sent.topic))
-    throw new Refusal(409, 'id-in-use', 'An answer with this id is about something else. Answer again.');
+    throw new Refusal(409, 'id-in-use', say('id-of-another-answer'));
   if (known)
     return { kept: false, score: known.score, right: Boolean(known.is_right), grade: known.grade, evidence: [] };
   const sources = await sourcesOf(context, actor, sent);
   const drill = makeDrill(sent.topic, sent.level, sent.seed, sources);
   if (sent.answer.kind !== drill.kind && sent.answer.kind !== 'given-up')
-    throw new Refusal(422, 'another-drill', `That answers a drill of another kind. This one is "${drill.kind}".`);
+    throw new Refusal(422, 'another-drill', say('another-drill', { kind: drill.kind }));
   const { score, right } = markAnswer(drill, sent.answer, sources);
   const grade = gradeOf({ score, right }, sent.seconds, secondsFor(sent.topic, sent.level));
   const row: ResultRow = {

@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Sayable } from '@brave-comb/core/language';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import {
@@ -117,23 +118,17 @@ export async function enforceChecklist(
     const trainees = await learnersOf(trx, actor.school);
     const now = await schoolStandings({ db: trx, clock }, actor.school, trainees);
     const { version } = now.checklist;
-    if (version !== after)
-      throw new Refusal(
-        409,
-        'another-version',
-        `Version ${version} has come into force since this draft was begun. Look at what differs, then put it in force again.`,
-      );
+    if (version !== after) throw new Refusal(409, 'another-version', say('another-version', { version }));
     const { versions } = await checklistsOf(trx, actor.school);
     const waiting = waitingIn(versions, now.today);
     if (waiting)
       throw new Refusal(
         409,
         'another-list-waits',
-        `Version ${waiting.version} waits for ${waiting.starts}. Take it back first: two lists cannot wait one behind the other.`,
+        say('another-list-waits', { version: waiting.version!, starts: waiting.starts! }),
       );
     const waits = standings === 'from-the-next-course';
-    if (waits && (from === null || from <= now.today))
-      throw new Refusal(422, 'no-day-to-come', 'Say from which day on it is in force: a day after today.');
+    if (waits && (from === null || from <= now.today)) throw new Refusal(422, 'no-day-to-come', say('no-day-to-come'));
     // The list that the school began with becomes a version of its own, so that what was judged by it stays readable.
     if (versions.length === 0)
       await insertChecklist(trx, {
@@ -173,12 +168,7 @@ export async function takeBackChecklist(
     const { draft, versions } = await checklistsOf(trx, actor.school);
     const waiting = waitingIn(versions, await dayAtSchool(trx, actor.school, clock.now()));
     if (!waiting) return { version: null };
-    if (draft)
-      throw new Refusal(
-        409,
-        'a-draft-is-there',
-        'There is a draft already, and the list that waits would take its place. Export the draft if you need it, discard it, then take the list back.',
-      );
+    if (draft) throw new Refusal(409, 'a-draft-is-there', say('a-draft-is-there'));
     await backToDraft(trx, waiting.id);
     return { version: waiting.version };
   });

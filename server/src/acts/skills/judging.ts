@@ -47,17 +47,9 @@ async function rowOf(
   source: 'debrief' | 'claim',
 ): Promise<DemonstrationRow> {
   if (Date.parse(sent.at) > clock.now().getTime() + AHEAD)
-    throw new Refusal(
-      422,
-      'in-the-future',
-      `It is dated ${sent.at.slice(0, 10)}, which is to come. Check the date: a skill is judged after it was shown.`,
-    );
+    throw new Refusal(422, 'in-the-future', say('judged-in-the-future', { date: sent.at.slice(0, 10) }));
   if (!(await knownSkills(db, actor.school)).has(sent.skill))
-    throw new Refusal(
-      422,
-      'unknown-skill',
-      `The checklist has no skill called ${sent.skill}. Choose one of the checklist.`,
-    );
+    throw new Refusal(422, 'unknown-skill', say('unknown-skill', { skill: sent.skill }));
   const [hive] = sent.hive ? await hivesById(db, actor.school, [sent.hive]) : [];
   if (sent.hive && !hive) throw notFound('hive');
   const site = hive ? await siteById(db, actor.school, hive.site) : (await sitesOf(db, actor.school))[0];
@@ -88,7 +80,7 @@ async function rowOf(
 async function keepOnce(db: Db, row: DemonstrationRow): Promise<{ kept: boolean }> {
   const known = await demonstrationById(db, row.school, row.id);
   if (known && (known.trainee !== row.trainee || known.skill !== row.skill))
-    throw new Refusal(409, 'id-in-use', 'A judgement with this id is about something else. Judge it again.');
+    throw new Refusal(409, 'id-in-use', say('id-of-another-judgement'));
   if (known) return { kept: false };
   await revise(db, row.school, (trx) => insertDemonstration(trx, [row]));
   return { kept: true };
@@ -128,8 +120,7 @@ export async function settleClaim(
     if (!word.confirmed) await turnDown(trx, actor, [claim], word.reason, clock.now());
     const level = word.confirmed ? word.level : claim.level;
     const settled = await confirmClaim(trx, id, { judged_by: actor.id, by_lead: actor.role === 'lead', level });
-    if (settled === 0)
-      throw new Refusal(409, 'settled-already', 'Somebody else has settled this claim. Load the page again.');
+    if (settled === 0) throw new Refusal(409, 'settled-already', say('settled-already'));
     return { kept: true };
   });
 }
@@ -173,8 +164,7 @@ export async function signOffSkills(
     const byException = new Set<string>();
     for (const { skill: id } of skills) {
       const skill = listed.get(id);
-      if (!skill)
-        throw new Refusal(422, 'unknown-skill', `The list in force has no skill called ${id}. Load the page again.`);
+      if (!skill) throw new Refusal(422, 'unknown-skill', say('skill-not-in-force', { id }));
       const where = standing(trainee, id);
       if (isOpen(where)) byException.add(id);
       if (isOpen(where) && note === '')

@@ -1,4 +1,4 @@
-import { inEnglish } from '../../words';
+import { inEnglish, say } from '../../words';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
 import { sameName } from '@brave-comb/core/exchange';
 import { v5 as uuidOf } from 'uuid';
@@ -37,7 +37,7 @@ export async function importPassport(
     throw new Refusal(
       422,
       'another-name',
-      `This is the passport of ${file.trainee}, from ${file.school}. ${person.name} is somebody else, or goes by another name now: say so, or choose the right file.`,
+      say('another-persons-passport', { trainee: file.trainee, school: file.school, name: person.name }),
     );
   const { version, skills } = await checklistOf(db, actor.school, await dayAtSchool(db, actor.school, clock.now()));
   // A skill may stand in the file by the id that it had in an earlier list.

@@ -17,6 +17,7 @@ import * as entryKind from './015-entry-kind';
 import * as revisions from './016-refresh-and-revisions';
 import * as ids from './017-ids';
 import * as texts from './018-texts';
+import * as told from './019-told-texts';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -37,6 +38,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '016-refresh-and-revisions', ...revisions },
   { name: '017-ids', ...ids },
   { name: '018-texts', ...texts },
+  { name: '019-told-texts', ...told },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

@@ -1,4 +1,4 @@
-export { planningNames, whenWords } from './names';
+export { planningNames, slotSaid } from './names';
 export { plannedRota } from './planned-rota';
 export { openingKey, publishedReasons } from './reasons';
 export { type RotaFacts, rotaOf, standingAt } from './rota';

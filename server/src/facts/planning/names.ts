@@ -1,14 +1,14 @@
-import type { Text } from '@brave-comb/core/language';
-import { inEnglish, say } from '../../words';
+import type { Said, Text } from '@brave-comb/core/language';
+import { say } from '../../words';
 import { withNames } from '@brave-comb/core/planning';
 import { addDays } from '@brave-comb/core/units';
 import { DateTime } from 'luxon';
 import type { PlanningSeason, SiteSlot } from './season-facts';
 
 /** A slot as people say it. */
-export const whenWords = ({ from, to, zone }: Pick<SiteSlot, 'from' | 'to' | 'zone'>): string => {
+export const slotSaid = ({ from, to, zone }: Pick<SiteSlot, 'from' | 'to' | 'zone'>): Said => {
   const at = (instant: number, format: string) => DateTime.fromMillis(instant, { zone }).toFormat(format);
-  return `${at(from, 'ccc d LLL')}, ${at(from, 'HH:mm')}–${at(to, 'HH:mm')}`;
+  return say('slot', { date: at(from, 'yyyy-MM-dd'), from: at(from, 'HH:mm'), to: at(to, 'HH:mm') });
 };
 
 /**
@@ -18,12 +18,12 @@ export const whenWords = ({ from, to, zone }: Pick<SiteSlot, 'from' | 'to' | 'zo
  * @returns a function from the core's texts to those for people
  */
 export function planningNames(season: Pick<PlanningSeason, 'groups' | 'supervisors' | 'colonies' | 'slots' | 'today'>) {
-  const names = new Map<string, string>([
+  const names = new Map<string, Text>([
     ...season.groups.map(({ id, name }) => [id, name] as const),
     ...season.supervisors.map(({ id, name }) => [id, name] as const),
-    ...season.colonies.map(({ hive }) => [hive.id, inEnglish(say('hive', { hive: hive.number }))] as const),
-    ...season.slots.map((slot) => [slot.id, whenWords(slot)] as const),
+    ...season.colonies.map(({ hive }) => [hive.id, say('hive', { hive: hive.number })] as const),
+    ...season.slots.map((slot) => [slot.id, slotSaid(slot)] as const),
   ]);
-  const dateOf = (day: number) => DateTime.fromISO(addDays(season.today, day)).toFormat('ccc d LLL');
+  const dateOf = (day: number) => say('weekday', { date: addDays(season.today, day) });
   return (words: Text): Text => withNames(words, names, dateOf);
 }

@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import type { Pin, PlanningTerms } from '@brave-comb/contract';
 import { HIVE_TYPES, nestBoxes, supers } from '@brave-comb/core/equipment';
 import {
@@ -53,7 +54,7 @@ export interface PlanningSeason extends SeasonProblem {
   readonly supervisors: readonly { readonly id: string; readonly name: string; readonly senior: boolean }[];
   readonly colonies: readonly (ColonyState & { readonly site: SiteRow })[];
   readonly pins: readonly (PinRow & { readonly by_name: string })[];
-  readonly forecast: { readonly issuedAt: string | null; readonly problem: string | null };
+  readonly forecast: { readonly issuedAt: string | null; readonly problem: Text | null };
   readonly checklist: Checklist;
   readonly standing: Standings;
   /** What people were told. */

@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import { Worker } from 'node:worker_threads';
 import { type PlanJob, InspectionPlanJson, PlanningProblemJson } from '@brave-comb/contract';
 import { v7 as uuid } from 'uuid';
@@ -16,10 +17,6 @@ const SLICE = 30_000;
 const MOST_CLAIMS = 4;
 const MEMORY_MB = 400;
 const POINTS = 120;
-
-const DIED =
-  'Planning ended unexpectedly several times. Plan fewer days or groups at once, or tell whoever runs this server.';
-const UNREADABLE = 'This plan was asked for by another version of the application and cannot be read. Plan again.';
 
 type Point = PlanJob['course'][number];
 
@@ -64,12 +61,12 @@ export function startPlanRunner(
   const work = async (job: JobRow, endBy: (end: () => void) => void): Promise<void> => {
     const ended = (how: Parameters<typeof endJob>[3]) => revise(db, job.school, (trx) => endJob(trx, job.id, me, how));
     if (job.claims > MOST_CLAIMS) {
-      await ended({ status: 'failed', trouble: DIED });
+      await ended({ status: 'failed', trouble: say('planning-died') });
       return;
     }
     const task = taskOf(job);
     if (task === null) {
-      await ended({ status: 'failed', trouble: UNREADABLE });
+      await ended({ status: 'failed', trouble: say('plan-unreadable') });
       return;
     }
     const course = JSON.parse(job.course) as Point[];
@@ -130,7 +127,7 @@ export function startPlanRunner(
       await ended({
         ...common,
         status: 'failed',
-        trouble: 'The pins cannot all be kept. Take one of those that the board names back, then plan again.',
+        trouble: say('pins-not-kept'),
       });
     else await ended({ ...common, status: end.as === 'stopped' ? 'stopped' : 'done', trouble: null });
   };

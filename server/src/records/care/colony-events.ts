@@ -1,4 +1,5 @@
-import { upperFirst, spoken } from '@brave-comb/core/units';
+import { say } from '../../words';
+import { type Text, named } from '@brave-comb/core/language';
 import type { Body } from '../../body';
 import type { Actor, Context } from '../../context';
 import { revise } from '../../database/revision-store';
@@ -11,36 +12,28 @@ import { colonyEventById, insertColonyEvent, withdrawColonyEvent } from './store
 export type Detail = Body<'logColonyEvent'>['detail'];
 
 /** An event in words. */
-export function eventWords(detail: Detail): string {
+export function eventSaid(detail: Detail): Text {
   switch (detail.kind) {
     case 'hived':
-      return `Hived as ${spoken(detail.as)}`;
+      return say('hived', { as: detail.as });
     case 'queen':
-      return `Queen: ${spoken(detail.start)}`;
+      return say('queen-begins', { start: detail.start });
     case 'treatment':
-      return [
-        detail.medicine,
-        detail.doses > 1 && detail.repeatAfter ? `${detail.doses} doses, every ${detail.repeatAfter} days` : null,
-        detail.removeAfter ? `out after ${detail.removeAfter} days` : null,
-        detail.withdrawal === null ? 'withdrawal not entered' : `withdrawal ${detail.withdrawal} days`,
-        detail.supersAllowed ? 'allowed with supers on' : null,
-      ]
-        .filter(Boolean)
-        .join(', ');
+      return say('treated', detail);
     case 'treatment-out':
-      return detail.medicine ? `${detail.medicine} taken out` : 'Treatment taken out';
+      return say('treatment-taken-out', { medicine: detail.medicine ?? null });
     case 'feed':
-      return `${detail.kg} kg of ${spoken(detail.what)}`;
+      return say('fed', { kg: detail.kg, what: detail.what });
     case 'patty':
-      return `${detail.kg} kg of protein patty`;
+      return say('patty-given', { kg: detail.kg });
     case 'super-on':
-      return `Super on, holds ${detail.holdsKg} kg`;
+      return say('super-put-on', { kg: detail.holdsKg });
     case 'ordered-by-the-inspector':
-      return `Ordered by the inspector: ${detail.what}`;
+      return say('ordered', { what: detail.what });
     case 'suspicion':
-      return `Suspicion of ${detail.of}`;
+      return say('suspicion', { of: detail.of });
     default:
-      return upperFirst(spoken(detail.kind));
+      return named('colonyEvent', detail.kind);
   }
 }
 
@@ -54,20 +47,14 @@ export async function logColonyEvent(
   const { db, clock } = context;
   const [hive] = await hivesById(db, actor.school, [hiveId]);
   const colony = hive && (await colonyIn(db, actor.school, hive.id));
-  if (!hive || !colony) throw notFound('colony in this hive');
+  if (!hive || !colony) throw notFound('colony-in-this-hive');
   const { site } = await siteOf(context, actor.school, hive.site);
   const today = dateAt(site.zone, clock.now());
-  if (body.date > today)
-    throw new Refusal(
-      422,
-      'in-the-future',
-      `${body.date} has not been yet: log what was done on the day, today or before.`,
-    );
+  if (body.date > today) throw new Refusal(422, 'in-the-future', say('done-in-the-future', { date: body.date }));
   const { kind, ...detail } = body.detail;
   await revise(db, actor.school, async (trx) => {
     const before = await colonyEventById(trx, actor.school, body.id);
-    if (before && before.colony !== colony.id)
-      throw new Refusal(409, 'id-in-use', 'An entry with this id belongs to another colony. Enter it again.');
+    if (before && before.colony !== colony.id) throw new Refusal(409, 'id-in-use', say('id-of-another-colonys-entry'));
     if (before) return;
     await insertColonyEvent(trx, {
       id: body.id,
@@ -99,7 +86,7 @@ export async function setColony(
 ): Promise<string> {
   const [hive] = await hivesById(context.db, actor.school, [hiveId]);
   const colony = hive && (await colonyIn(context.db, actor.school, hive.id));
-  if (!hive || !colony) throw notFound('colony in this hive');
+  if (!hive || !colony) throw notFound('colony-in-this-hive');
   await revise(context.db, actor.school, (trx) => changeColony(trx, actor.school, colony.id, body));
   return hive.site;
 }

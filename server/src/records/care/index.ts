@@ -1,6 +1,6 @@
 export {
   type Detail,
-  eventWords,
+  eventSaid,
   logColonyEvent,
   setCalendarPractice,
   setColony,

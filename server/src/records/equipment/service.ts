@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { HivePlace } from '@brave-comb/contract';
 import type { ColonyClass, Strain } from '@brave-comb/core/care';
 import { type HiveTypeId, type Stack, boxFits, isBox } from '@brave-comb/core/equipment';
@@ -34,11 +35,7 @@ export interface NewHive {
 export async function addHive({ db }: Context, hive: NewHive): Promise<string> {
   const stranger = hive.stack.filter(isBox).find((layer) => !boxFits(hive.type, layer.box));
   if (stranger) {
-    throw new Refusal(
-      422,
-      'not-valid',
-      `Box ${stranger.id} does not fit hive ${hive.number}: choose a box of its own type.`,
-    );
+    throw new Refusal(422, 'not-valid', say('box-does-not-fit', { stranger: stranger.id, number: hive.number }));
   }
   const id = uuid();
   const { colony, scale = null, place = null, ...woodwork } = hive;

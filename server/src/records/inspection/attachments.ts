@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Input, endpoints } from '@brave-comb/contract';
 import sharp from 'sharp';
 import type { Actor, Context } from '../../context';
@@ -36,11 +37,7 @@ export async function keepAttachment(
   if (known && known.visit === visit) return { id };
   const kept = await bytesKept(db, actor.school, actor.id);
   if (kept.person > MOST_EACH || kept.school > MOST_IN_SCHOOL)
-    throw new Refusal(
-      422,
-      'too-many-photos',
-      `${kept.person > MOST_EACH ? 'You have' : 'The school has'} kept as many photos and notes as there is room for. Tell the lead instructor; what was entered besides is kept.`,
-    );
+    throw new Refusal(422, 'too-many-photos', say('too-many-photos', { own: kept.person > MOST_EACH }));
   const file = Buffer.from(content, 'base64');
   const written = type === 'image/jpeg' ? await pictureOf(file) : soundOf(file, type);
   await revise(db, actor.school, (trx) =>
@@ -65,12 +62,12 @@ async function pictureOf(file: Buffer): Promise<Buffer> {
       .jpeg({ quality: 82 })
       .toBuffer();
   } catch {
-    throw new Refusal(422, 'not-what-it-says', 'This is no photo that can be read. Take the photo again.');
+    throw new Refusal(422, 'not-what-it-says', say('no-photo'));
   }
 }
 
 function soundOf(file: Buffer, type: Exclude<AttachmentRow['type'], 'image/jpeg'>): Buffer {
   const { at, bytes } = BEGINS[type];
   if (file.subarray(at, at + bytes.length).equals(bytes)) return file;
-  throw new Refusal(422, 'not-what-it-says', 'This is no sound that can be played. Speak the note again.');
+  throw new Refusal(422, 'not-what-it-says', say('no-sound'));
 }

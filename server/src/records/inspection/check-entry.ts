@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Text } from '@brave-comb/core/language';
 import type { ProblemId, Role } from '@brave-comb/contract';
 import { type HiveTypeId, type Stack, isBox, stackProblem } from '@brave-comb/core/equipment';
@@ -64,29 +65,23 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
   if (entry.at.slice(0, 10) < rules.colonySince) {
     return refuse(
       'before-the-colony',
-      `Hive ${rules.hive} has had its colony since ${rules.colonySince}, the entry is dated ${entry.at.slice(0, 10)}. Check the date of your device.`,
+      say('entry-before-the-colony', { hive: rules.hive, since: rules.colonySince, date: entry.at.slice(0, 10) }),
     );
   }
   if (Date.parse(entry.at) > rules.now.getTime() + AHEAD) {
-    return refuse(
-      'in-the-future',
-      `The entry is dated ${entry.at.slice(0, 10)}, which is to come. Check the date of your device.`,
-    );
+    return refuse('in-the-future', say('entry-in-the-future', { date: entry.at.slice(0, 10) }));
   }
   const { body } = entry;
   if (rules.role === 'trainee' && BY_SUPERVISORS.has(body.kind)) {
-    return refuse('for-supervisors', 'This is for the supervisor of the group. Ask them to enter it.');
+    return refuse('for-supervisors', say('for-the-supervisor'));
   }
   const late = body.kind === 'entry-undone' && rules.now.getTime() > Date.parse(rules.closedAt ?? '') + UNDO_LATE;
   if (rules.role === 'trainee' && rules.closedAt !== null && (late || entry.at > rules.closedAt))
-    return refuse(
-      'visit-closed',
-      'This visit is closed. What is still to be corrected is entered by the supervisor: tell them.',
-    );
+    return refuse('visit-closed', say('visit-is-closed'));
   if (rules.role === 'trainee' && body.kind === 'entry-undone' && rules.madeBy(body.entry) !== rules.sender)
     return rules.madeBy(body.entry) === null
       ? entryKnown(body.entry, rules)
-      : refuse('for-supervisors', 'Somebody else made that entry. Ask the supervisor to take it back.');
+      : refuse('for-supervisors', say('somebody-elses-entry'));
   switch (body.kind) {
     case 'box-opened':
     case 'box-tipped':
@@ -104,13 +99,10 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
       return addressProblem(body.address, rules) ?? sideRefusal(body.side) ?? inGroup(body.person, rules);
     case 'comb-moved':
       if (rules.foreign.has(body.comb.id) || (body.comb.donor !== null && rules.foreign.has(body.comb.donor)))
-        return refuse(
-          'unknown-comb',
-          'That comb, or the colony it is said to come from, is none of this school. Load the visit again, then choose the comb once more.',
-        );
+        return refuse('unknown-comb', say('comb-of-no-school'));
       if (body.to.in === 'box') return boxProblem(body.to.box, rules);
       return body.to.in === 'hive' && !rules.hives.has(body.to.hive)
-        ? refuse('hive-stands-elsewhere', 'The comb can only go to a hive of the same site. Choose one of it.')
+        ? refuse('hive-stands-elsewhere', say('comb-to-another-site'))
         : null;
     case 'role-given':
       return inGroup(body.person, rules);
@@ -129,15 +121,13 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
         ? null
         : refuse(
             'unknown-part',
-            `Hive ${rules.hive} has no part called ${body.part}. Its parts are ${rules.stack.map((layer) => layer.id).join(', ')}.`,
+            say('no-such-part', { hive: rules.hive, part: body.part, parts: rules.stack.map((layer) => layer.id) }),
           );
     case 'skill-judged':
       if (!rules.skills.has(body.skill)) {
-        return refuse('unknown-skill', `The checklist has no skill called ${body.skill}. Choose one of the checklist.`);
+        return refuse('unknown-skill', say('unknown-skill', { skill: body.skill }));
       }
-      return rules.learners.has(body.trainee)
-        ? null
-        : refuse('no-trainee', 'That person is no trainee of a group that you have led. Choose one of the group.');
+      return rules.learners.has(body.trainee) ? null : refuse('no-trainee', say('no-trainee-of-yours'));
     case 'sting-asked-after':
       return withGroup(body.person, rules);
     case 'stack-changed': {
@@ -145,9 +135,7 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
       return wrong ? refuse('does-not-fit', wrong) : null;
     }
     case 'task-settled':
-      return rules.tasks.has(body.task)
-        ? null
-        : refuse('unknown-task', 'This hive has no such task any more. Load the visit again.');
+      return rules.tasks.has(body.task) ? null : refuse('unknown-task', say('no-such-task'));
     case 'sting-counted':
     case 'incident-noted':
       return body.person === null ? null : withGroup(body.person, rules);
@@ -159,25 +147,17 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
 }
 
 const inGroup = (person: string, rules: EntryRules): Refusal | null =>
-  rules.trainees.has(person)
-    ? null
-    : refuse('not-in-the-group', 'That trainee does not belong to this group. Choose one of the group.');
+  rules.trainees.has(person) ? null : refuse('not-in-the-group', say('trainee-of-another-group'));
 
 const withGroup = (person: string, rules: EntryRules): Refusal | null =>
-  rules.people.has(person)
-    ? null
-    : refuse('not-in-the-group', 'That person is not with this group. Choose one of it, or answer later.');
+  rules.people.has(person) ? null : refuse('not-in-the-group', say('not-with-this-group'));
 
 const entryKnown = (id: string, rules: EntryRules): Refusal | null =>
-  rules.entries.has(id)
-    ? null
-    : refuse('unknown-entry', 'This visit has no such entry to take back or keep. Load the visit again.');
+  rules.entries.has(id) ? null : refuse('unknown-entry', say('no-such-entry'));
 
 function boxProblem(box: string, rules: EntryRules): Refusal | null {
   const boxes = rules.stack.filter(isBox).map((layer) => layer.id);
-  return boxes.includes(box)
-    ? null
-    : refuse('unknown-box', `Hive ${rules.hive} has no box called ${box}. Its boxes are ${boxes.join(', ')}.`);
+  return boxes.includes(box) ? null : refuse('unknown-box', say('no-such-box', { hive: rules.hive, box, boxes }));
 }
 
 function addressProblem(address: SideAddress, rules: EntryRules): Refusal | null {
@@ -187,7 +167,7 @@ function addressProblem(address: SideAddress, rules: EntryRules): Refusal | null
     ? null
     : refuse(
         'unknown-frame',
-        `The ${layer.id} of hive ${rules.hive} has ${layer.frames} frames, there is no frame ${address.frame}.`,
+        say('no-such-frame', { box: layer.id, hive: rules.hive, frames: layer.frames, frame: address.frame }),
       );
 }
 

@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import type { Comb } from '@brave-comb/core/inspection';
 import type { Knex } from 'knex';
 
@@ -16,8 +17,8 @@ export interface CombMoveRow {
   readonly comb: string;
   readonly visit: string;
   readonly label: string;
-  readonly from_where: string;
-  readonly to_where: string;
+  readonly from_where: Text;
+  readonly to_where: Text;
   readonly reason: string;
   readonly at: Date;
 }
@@ -74,7 +75,14 @@ export const movesOfVisit = (db: Knex, visit: string): Promise<CombMoveRow[]> =>
 /** Replaces what a visit told of moved combs. */
 export async function replaceMoves(db: Knex, visit: string, rows: readonly CombMoveRow[]): Promise<void> {
   await db('comb_moves').where({ visit }).delete();
-  if (rows.length > 0) await db('comb_moves').insert(rows);
+  if (rows.length > 0)
+    await db('comb_moves').insert(
+      rows.map((row) => ({
+        ...row,
+        from_where: JSON.stringify(row.from_where),
+        to_where: JSON.stringify(row.to_where),
+      })),
+    );
 }
 
 export const movesOf = (db: Knex, school: string, count: number): Promise<CombMoveRow[]> =>

@@ -1,3 +1,5 @@
+import { named, type Text, sameText } from '@brave-comb/core/language';
+import { say } from '../../words';
 import type { VisitFile } from '@brave-comb/contract';
 import { BOXES, type Stack, isBox } from '@brave-comb/core/equipment';
 import {
@@ -7,6 +9,7 @@ import {
   arranged,
   unnamedCombs,
   type CombStore,
+  COMB_STORES,
 } from '@brave-comb/core/inspection';
 import { v5 as uuidOf } from 'uuid';
 import type { Context } from '../../context';
@@ -117,10 +120,10 @@ export async function projectCombs({ db: trx }: Context, visit: NamedVisit, reco
   const numbers = new Map((await hivesById(trx, visit.school, elsewhere)).map(({ id, number }) => [id, number]));
   const words = (to: CombPlace) =>
     to.in === 'box'
-      ? `hive ${visit.hive_number}, ${to.box}, place ${to.place}`
+      ? say('comb-place', { hive: visit.hive_number, box: to.box, place: to.place })
       : to.in === 'hive'
-        ? `hive ${numbers.get(to.hive) ?? '?'}, ${to.box}, place ${to.place}`
-        : to.store;
+        ? say('comb-place', { hive: numbers.get(to.hive) ?? '?', box: to.box, place: to.place })
+        : named('combStore', to.store);
   await replaceMoves(
     trx,
     visit.id,
@@ -136,7 +139,13 @@ export async function projectCombs({ db: trx }: Context, visit: NamedVisit, reco
         label: comb.label,
         from_where:
           told.get(id)?.from_where ??
-          (stood ? `hive ${visit.hive_number}, ${stood[0]}` : out ? words(out.to) : (stores.get(comb.id) ?? NEW)),
+          (stood
+            ? say('comb-box', { hive: visit.hive_number, box: stood[0] })
+            : out
+              ? words(out.to)
+              : stores.has(comb.id)
+                ? named('combStore', stores.get(comb.id)!)
+                : say('comb-new')),
         to_where: words(to),
         reason,
         at,
@@ -145,8 +154,12 @@ export async function projectCombs({ db: trx }: Context, visit: NamedVisit, reco
   );
 }
 
-/** Where a comb comes from that nobody knew before. */
-const NEW = 'new';
+/** The store that a comb is said to come from. */
+function storeIn(where: Text): CombStore | null {
+  const id = typeof where === 'string' ? where : where.say === 'name/combStore' ? (where.of as { id: string }).id : '';
+  return COMB_STORES.find((store) => store === id) ?? null;
+}
+const isNew = (where: Text): boolean => sameText(where, say('comb-new'));
 
 /** Combs that came in by a move which was taken back go to the store they came from, or never were. */
 async function withdrawMoves(
@@ -159,9 +172,14 @@ async function withdrawMoves(
   await forgetCombs(
     trx,
     school,
-    gone.filter(({ from_where }) => from_where === NEW).map(({ comb }) => comb),
+    gone.filter(({ from_where }) => isNew(from_where)).map(({ comb }) => comb),
   );
-  const from = new Map(gone.map(({ comb, from_where }) => [comb, from_where]));
+  const from = new Map(
+    gone.flatMap(({ comb, from_where }) => {
+      const store = storeIn(from_where);
+      return store ? [[comb, store] as const] : [];
+    }),
+  );
   const back = await combsById(trx, school, [...from.keys()]);
   await keepCombs(
     trx,

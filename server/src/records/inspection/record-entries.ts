@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Text } from '@brave-comb/core/language';
 import { NewEntry, type EntryVerdict as Shown } from '@brave-comb/contract';
 import { type Stack, stackAfter } from '@brave-comb/core/equipment';
@@ -51,18 +52,14 @@ export async function recordEntries(
     throw new Refusal(
       422,
       first?.problem?.problem ?? 'not-valid',
-      first?.problem?.message ?? 'Nothing of what was sent could be kept.',
+      first?.problem?.message ?? say('nothing-could-be-kept'),
       verdicts.map((each) => ({ path: each.id, message: each.problem?.message ?? '' })),
     );
   }
   return { verdicts };
 }
 
-const NOT_FORESEEN = new Refusal(
-  422,
-  'fault',
-  'This entry could not be kept, and the log of the server tells why. Enter it again in other words, or leave it out.',
-);
+const NOT_FORESEEN = new Refusal(422, 'fault', say('entry-not-kept'));
 
 /** Whether an error lies in what was sent: not in a database that is away, full, or busy with the same. */
 const ofTheEntry = (error: unknown): boolean => !worthAgain(error) && refusalOf(error).status <= 500;
@@ -143,7 +140,7 @@ async function recordBatch(
         continue;
       }
       const problem = owner
-        ? new Refusal(409, 'id-in-use', 'An entry with this id belongs to another visit. Make the entry again.')
+        ? new Refusal(409, 'id-in-use', say('id-of-another-visits-entry'))
         : entryProblem(entry, rules);
       if (problem) {
         outcomes.push(refused(entry.id, problem));
@@ -184,11 +181,7 @@ function readEntry(sent: unknown): ReadEntry {
   const torn = tornText(sent);
   if (torn !== null)
     return {
-      refusal: new Refusal(
-        422,
-        'not-valid',
-        `The entry holds half a character (${torn}), perhaps of an emoji. Type that text again.`,
-      ),
+      refusal: new Refusal(422, 'not-valid', say('entry-with-half-a-character', { torn })),
     };
   const today = NewEntry.safeParse(sent);
   const read = today.success ? today : NewEntry.safeParse(withIdsOfNow(sent));
@@ -230,12 +223,8 @@ const refused = (id: string, { problem, says }: Refusal): EntryVerdict => ({
 
 function unreadable(issues: readonly { readonly path: PropertyKey[]; readonly message: string }[]): Refusal {
   const [first] = issues;
-  const where = first && first.path.length > 0 ? ` (${first.path.map(String).join('.')})` : '';
-  return new Refusal(
-    422,
-    'not-valid',
-    `The entry cannot be read${where}: ${first?.message ?? 'it has the wrong form'}`,
-  );
+  const where = first && first.path.length > 0 ? first.path.map(String).join('.') : null;
+  return new Refusal(422, 'not-valid', say('entry-unreadable', { where, why: first?.message ?? null }));
 }
 
 /** Brings closing time and mood up to a visit's entries, and then what follows from them. */

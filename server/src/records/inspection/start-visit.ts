@@ -1,4 +1,4 @@
-import { inEnglish } from '../../words';
+import { inEnglish, say } from '../../words';
 import { type Input, type Visit, endpoints } from '@brave-comb/contract';
 import { nestBoxes } from '@brave-comb/core/equipment';
 import type { Question } from '@brave-comb/core/inspection';
@@ -51,11 +51,7 @@ export async function startVisit(
   const known = await anyVisit(db, body.id);
   if (known) {
     if (known.hive !== hive.id || known.session !== session.id) {
-      throw new Refusal(
-        409,
-        'id-in-use',
-        'A visit with this id belongs to another hive. Start the visit again from the day sheet.',
-      );
+      throw new Refusal(409, 'id-in-use', say('id-of-another-hives-visit'));
     }
     return shownVisit(await openVisit(db, actor, known.id));
   }
@@ -64,17 +60,13 @@ export async function startVisit(
     throw new Refusal(
       409,
       'hive-stands-elsewhere',
-      `Hive ${hive.number} stands at ${elsewhere?.name ?? 'another site'}, the session is at ${site.name}. Choose a hive of this site.`,
+      say('hive-stands-elsewhere', { number: hive.number, elsewhere: elsewhere?.name ?? null, site: site.name }),
     );
   }
   const colony = await colonyIn(db, actor.school, hive.id);
-  if (!colony) throw new Refusal(409, 'empty-hive', `Nobody lives in hive ${hive.number}. Choose another hive.`);
+  if (!colony) throw new Refusal(409, 'empty-hive', say('empty-hive', { number: hive.number }));
   if (dateAt(site.zone, body.startedAt) < colony.since) {
-    throw new Refusal(
-      422,
-      'before-the-colony',
-      `Hive ${hive.number} has had its colony since ${colony.since}. Check the date of your device.`,
-    );
+    throw new Refusal(422, 'before-the-colony', say('before-the-colony', { number: hive.number, since: colony.since }));
   }
   const combs = await combsFound(db, hive);
   const questions = body.questions ?? (await openingQuestions(db, actor.school, hive.id));
@@ -111,8 +103,7 @@ export async function startVisit(
 export function groupFor(groups: readonly NamedSessionGroup[], hive: HiveRow, actor: Actor): NamedSessionGroup {
   const group =
     groups.find((each) => each.hive === hive.id) ?? groups.find((each) => each.supervisor === actor.id) ?? groups[0];
-  if (!group)
-    throw new Refusal(409, 'no-group', `No group is planned for hive ${hive.number}. Give the session a group first.`);
+  if (!group) throw new Refusal(409, 'no-group', say('no-group', { number: hive.number }));
   return group;
 }
 

@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import { createHash, randomBytes } from 'node:crypto';
 import { RateLimiterMySQL, RateLimiterRes } from 'rate-limiter-flexible';
 import type { Db } from '../../database/db';
@@ -79,7 +80,7 @@ export function signInAttempts(db: Db): Attempts {
         throw new Refusal(
           429,
           'too-many-tries',
-          `Too many wrong passwords from here. Try again in ${Math.ceil(seconds / 60)} minutes, or on a device on which you have signed in before.`,
+          say('too-many-tries', { minutes: Math.ceil(seconds / 60) }),
           undefined,
           seconds,
         );

@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import type { Knex } from 'knex';
 
 export interface MessageRow {
@@ -5,13 +6,16 @@ export interface MessageRow {
   readonly school: string;
   readonly person: string;
   readonly at: Date;
-  readonly subject: string;
-  readonly lines: readonly string[];
+  readonly subject: Text;
+  readonly lines: readonly Text[];
   readonly read_at: Date | null;
 }
 
 export const insertMessages = async (db: Knex, rows: readonly Omit<MessageRow, 'read_at'>[]): Promise<void> => {
-  if (rows.length > 0) await db('messages').insert(rows.map((row) => ({ ...row, lines: JSON.stringify(row.lines) })));
+  if (rows.length > 0)
+    await db('messages').insert(
+      rows.map((row) => ({ ...row, subject: JSON.stringify(row.subject), lines: JSON.stringify(row.lines) })),
+    );
 };
 
 export const messagesOf = (db: Knex, person: string): Promise<MessageRow[]> =>

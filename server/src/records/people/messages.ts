@@ -1,3 +1,4 @@
+import type { Sayable, Text } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
@@ -7,7 +8,10 @@ import { iso } from '../../dates';
 import { notFound } from '../../problem';
 import { insertMessages, markRead, messageById, messagesOf, outboxOf } from './message-store';
 
-export async function messages({ db }: Context, actor: Actor): Promise<Output<(typeof endpoints)['messages']>> {
+export async function messages(
+  { db }: Context,
+  actor: Actor,
+): Promise<Sayable<Output<(typeof endpoints)['messages']>>> {
   const rows = await messagesOf(db, actor.id);
   return {
     messages: rows.map(({ id, at, subject, lines, read_at }) => ({
@@ -23,8 +27,8 @@ export async function messages({ db }: Context, actor: Actor): Promise<Output<(t
 /** What somebody is told. The id is given where the same may be told again and should stand once. */
 export interface Told {
   readonly person: string;
-  readonly subject: string;
-  readonly lines: readonly string[];
+  readonly subject: Text;
+  readonly lines: readonly Text[];
   readonly id?: string;
 }
 
@@ -42,7 +46,7 @@ export async function readMessage(context: Context, actor: Actor, id: string) {
 }
 
 /** Mails in the order in which they would have gone out. */
-export async function outbox({ db }: Context, actor: Actor): Promise<Output<(typeof endpoints)['outbox']>> {
+export async function outbox({ db }: Context, actor: Actor): Promise<Sayable<Output<(typeof endpoints)['outbox']>>> {
   const rows = await outboxOf(db, actor.school);
   return { mails: rows.map(({ id, at, name, subject, lines }) => ({ id, at: iso(at), to: name, subject, lines })) };
 }

@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Person, Role } from '@brave-comb/contract';
 import { hash, verify } from '@node-rs/argon2';
 import { v7 as uuid } from 'uuid';
@@ -21,11 +22,7 @@ export async function checkSignIn({ db }: Context, name: string, password: strin
   const person = await personBySignIn(db, name.toLowerCase());
   const right = await verify(person?.password_hash ?? (await nobodysHash), password);
   if (!person || !right) {
-    throw new Refusal(
-      401,
-      'not-signed-in',
-      'Name and password do not fit together. Check both; capitals matter in the password.',
-    );
+    throw new Refusal(401, 'not-signed-in', say('wrong-password'));
   }
   return { id: person.id, name: person.name, role: person.role, school: person.school, schoolName: person.school_name };
 }

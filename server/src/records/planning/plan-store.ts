@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import type { Pin, PlanJob, PlanningTerms } from '@brave-comb/contract';
 import type { InspectionPlan, PlanningProblem, TraineeTerms } from '@brave-comb/core/planning';
 import type { Knex } from 'knex';
@@ -76,7 +77,7 @@ export interface JobRow {
   readonly problem: string;
   readonly course: string;
   readonly plan: string | null;
-  readonly trouble: string | null;
+  readonly trouble: Text | null;
   readonly claims: number;
   readonly claimed_by: string | null;
   readonly beat: Date | null;
@@ -183,6 +184,7 @@ export const endJob = (
     .where({ id, claimed_by: me, status: 'running' })
     .update({
       ...change,
+      trouble: change.trouble === null ? null : (JSON.stringify(change.trouble) as unknown as Text),
       stop_asked: 0,
       claimed_by: null,
       revision: db.raw('revision + 1') as unknown as number,
@@ -221,7 +223,7 @@ export interface VersionRow {
   readonly forecast: Date | null;
   readonly problem: string;
   readonly plan: string;
-  readonly changes: readonly string[];
+  readonly changes: readonly Text[];
   readonly reason: string;
 }
 export type NamedVersion = VersionRow & { readonly by_name: string };

@@ -1,8 +1,9 @@
 import type { PlanJob } from '@brave-comb/contract';
+import type { Sayable } from '@brave-comb/core/language';
 import { iso } from '../../dates';
 import type { JobRow } from './plan-store';
 
-export function jobView(job: JobRow & { readonly by_name: string }): PlanJob {
+export function jobView(job: JobRow & { readonly by_name: string }): Sayable<PlanJob> {
   return {
     id: job.id,
     status: job.status,

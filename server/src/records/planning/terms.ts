@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import { type HivePlace, type Output, type endpoints, PlanningTerms } from '@brave-comb/contract';
 import type { Actor, Context } from '../../context';
 import { revise } from '../../database/revision-store';
@@ -57,9 +58,13 @@ export async function setPlanningTerms(
 ): Promise<Terms> {
   const { owners } = await planningTerms(context, actor);
   const found = owners.find((each) => each.id === owner);
-  if (!found) throw notFound('group or person');
+  if (!found) throw notFound('group-or-person');
   if (found.terms.kind !== terms.kind)
-    throw new Refusal(422, 'other-kind', `${found.name} is planned as a ${found.terms.kind}, not as a ${terms.kind}.`);
+    throw new Refusal(
+      422,
+      'other-kind',
+      say('other-kind', { name: found.name, kind: found.terms.kind, sent: terms.kind }),
+    );
   await revise(context.db, actor.school, (trx) =>
     keepTerms(trx, {
       owner,

@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { SitePlant } from '@brave-comb/core/season';
 import { lastOf } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
@@ -52,7 +53,7 @@ export async function seeBloom(
   const { site } = await siteOf(context, actor.school, siteId);
   const today = dateAt(site.zone, context.clock.now());
   if (!(await plantsOf(context.db, actor.school, site.id)).some((plant) => plant.id === body.plant))
-    throw new Refusal(422, 'not-valid', 'This plant is not on the site’s list. Add it first.');
+    throw new Refusal(422, 'not-valid', say('plant-not-listed'));
   if (body.date) notAhead(body.date, today);
   const year = lastOf(turnOf(site), body.date ?? body.year ?? today);
   await noteBloom(context, actor.id, site, { plant: body.plant, year, [body.which]: body.date });
@@ -77,11 +78,7 @@ export async function noteBloom(
     const first = seen.first === undefined ? (before?.first_seen ?? null) : seen.first;
     const last = seen.last === undefined ? (before?.last_seen ?? null) : seen.last;
     if (first && last && last < first)
-      throw new Refusal(
-        422,
-        'not-valid',
-        `Its end (${last}) would lie before its first bloom (${first}). Correct one of them.`,
-      );
+      throw new Refusal(422, 'not-valid', say('bloom-ends-before-it-begins', { last, first }));
     await upsertBloom(trx, {
       id: before?.id ?? uuid(),
       school: site.school,

@@ -1,3 +1,5 @@
+import { say } from '../../words';
+import { Unfit } from '@brave-comb/core/language';
 import * as z from 'zod';
 import type { ScaleSource } from '../../sources';
 
@@ -16,9 +18,9 @@ export function httpScale(base: string): ScaleSource {
       const url = new URL('/days', base);
       url.search = new URLSearchParams({ scale, from, to }).toString();
       const response = await fetch(url, { signal: AbortSignal.timeout(PATIENCE) });
-      if (!response.ok) throw new RangeError(`The scale service answered with status ${response.status}.`);
+      if (!response.ok) throw new Unfit(say('scale-status', { status: response.status }));
       const read = Answer.safeParse(await response.json());
-      if (!read.success) throw new RangeError('The scale service answered with something that is no list of weights.');
+      if (!read.success) throw new Unfit(say('scale-no-list'));
       return read.data.days;
     },
   };

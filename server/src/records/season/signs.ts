@@ -17,7 +17,7 @@ export async function tickFlowSigns(
   notAhead(body.date, dateAt(site.zone, context.clock.now()));
   if (body.hive) {
     const [hive] = await hivesById(context.db, actor.school, [body.hive]);
-    if (hive?.site !== site.id) throw notFound('hive at this site');
+    if (hive?.site !== site.id) throw notFound('hive-at-this-site');
   }
   await revise(context.db, actor.school, (trx) =>
     insertFlowSigns(
@@ -63,7 +63,7 @@ export async function settlePollen(
   { plant }: Body<'settlePollen'>,
 ): Promise<string> {
   const seen = await pollenById(context.db, actor.school, id);
-  if (!seen) throw notFound('pollen load');
+  if (!seen) throw notFound('pollen-load');
   await revise(context.db, actor.school, (trx) => settle(trx, actor.school, id, plant));
   return seen.site;
 }

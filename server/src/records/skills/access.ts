@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
 import { Refusal, notFound } from '../../problem';
@@ -35,9 +36,5 @@ export async function mayJudge(db: Db, actor: Actor, trainee: string, session: s
   const led = await supervisedIn(db, actor.school, session);
   if (led.length === 0) throw notFound('session');
   if (actor.role !== 'lead' && !led.includes(actor.id))
-    throw new Refusal(
-      403,
-      'not-your-session',
-      'You did not lead a group in that session. Ask its supervisor to judge, or judge what you saw yourself.',
-    );
+    throw new Refusal(403, 'not-your-session', say('not-your-session'));
 }

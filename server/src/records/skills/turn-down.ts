@@ -1,4 +1,4 @@
-import { inEnglish } from '../../words';
+import { say } from '../../words';
 import type { Actor } from '../../context';
 import type { Db } from '../../database/db';
 import { tell } from '../people';
@@ -26,14 +26,10 @@ export async function turnDown(
   for (const { id } of rows)
     await insertCorrection(trx, { id, school: actor.school, demonstration: id, level: null, reason, by: actor.id, at });
   const { skills } = await checklistOf(trx, actor.school, first.day);
-  const skill = inEnglish(skills.find(({ id }) => id === first.skill)?.name ?? first.skill);
-  const subject =
-    others.length === 0
-      ? `Your claim was turned down: ${skill}`
-      : `${rows.length} showings of your passport were turned down`;
-  const about =
-    others.length === 0
-      ? `It was about ${first.day}. It stays in your passport; show the skill again and claim it anew.`
-      : 'They stay in your passport; show the skills again here.';
-  await tell(trx, actor.school, at, [{ person: first.trainee, subject, lines: [`${actor.name}: ${reason}`, about] }]);
+  const skill = skills.find(({ id }) => id === first.skill)?.name ?? first.skill;
+  const one = others.length === 0;
+  const subject = one ? say('claim-turned-down', { skill }) : say('showings-turned-down', { count: rows.length });
+  const about = one ? say('claim-stays', { day: first.day }) : say('showings-stay');
+  const why = say('turned-down-by', { who: actor.name, reason });
+  await tell(trx, actor.school, at, [{ person: first.trainee, subject, lines: [why, about] }]);
 }

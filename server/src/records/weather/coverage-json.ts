@@ -1,3 +1,5 @@
+import { say } from '../../words';
+import { Unfit, inOne } from '@brave-comb/core/language';
 import { type HourRecord, completed } from '@brave-comb/core/exchange';
 import type { Ensemble, Weather } from '@brave-comb/core/weather';
 import * as z from 'zod';
@@ -107,14 +109,14 @@ const LONGEST_GAP = 3;
  *
  * @param document parsed JSON
  * @returns the ensemble
- * @throws RangeError saying which part is missing or does not fit
+ * @throws Unfit saying which part is missing or does not fit
  */
 export function fromCoverage(document: unknown): Ensemble {
   const read = Coverage.safeParse(document);
   if (!read.success) {
     const [issue] = read.error.issues;
-    throw new RangeError(
-      `The weather service answered without ${issue?.path.join('.') ?? 'a coverage'}: ${issue?.message ?? ''}`,
+    throw new Unfit(
+      say('weather-answer-lacks', { what: issue?.path.join('.') ?? 'coverage', why: issue?.message ?? '' }),
     );
   }
   const { domain, ranges, issued } = read.data;
@@ -123,14 +125,12 @@ export function fromCoverage(document: unknown): Ensemble {
   for (const name of NAMES) {
     const length = ranges[name]?.values.length ?? times.length * members;
     if (length !== times.length * members) {
-      throw new RangeError(
-        `The weather service answered with ${length} values of ${name} for ${times.length} hours × ${members}.`,
-      );
+      throw new Unfit(say('weather-answer-uneven', { length, name, hours: times.length, members }));
     }
   }
   times.forEach((time, hour) => {
     if (Date.parse(time) !== Date.parse(times[0]!) + hour * HOUR) {
-      throw new RangeError(`The weather service left out the hour before ${time}.`);
+      throw new Unfit(say('weather-answer-skips', { time }));
     }
   });
   let filled = 0;
@@ -152,14 +152,12 @@ export function fromCoverage(document: unknown): Ensemble {
       });
     }),
   };
-  const missing = NAMES.filter((name) => !ranges[name]).map((name) => PARAMETERS[name].name.toLowerCase());
-  const note = [
-    missing.length > 0 ? `The weather service left out ${missing.join(', ')}: usual values stand in.` : '',
-    filled > 0 ? `${filled} missing values were filled from the hours around them.` : '',
-  ]
-    .filter(Boolean)
-    .join(' ');
-  return note ? { ...ensemble, note } : ensemble;
+  const missing = NAMES.filter((name) => !ranges[name]);
+  const notes = [
+    ...(missing.length > 0 ? [say('weather-left-out', { missing })] : []),
+    ...(filled > 0 ? [say('weather-filled', { filled })] : []),
+  ];
+  return notes.length > 0 ? { ...ensemble, note: inOne(notes) } : ensemble;
 }
 
 /** Fills short gaps evenly from both sides. */
@@ -170,8 +168,7 @@ function bridged(values: readonly (number | null)[], name: string): readonly (nu
     if (out[first] !== null) continue;
     let end = first;
     while (end < out.length && out[end] === null) end += 1;
-    if (end - first > LONGEST_GAP)
-      throw new RangeError(`The weather service left out ${end - first} hours of ${name} in a row.`);
+    if (end - first > LONGEST_GAP) throw new Unfit(say('weather-answer-gap', { hours: end - first, name }));
     const before = out[first - 1] ?? out[end] ?? 0;
     const after = out[end] ?? before;
     for (let hour = first; hour < end; hour += 1)

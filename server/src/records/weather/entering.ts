@@ -1,3 +1,5 @@
+import { Unfit, type Sayable } from '@brave-comb/core/language';
+import { say } from '../../words';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { readEpw, readWeatherCsv } from '@brave-comb/core/exchange';
 import { kmBetween, roundTo } from '@brave-comb/core/units';
@@ -17,7 +19,7 @@ function readFile<T>(read: () => T): T {
   try {
     return read();
   } catch (error) {
-    if (error instanceof RangeError) throw new Refusal(422, 'not-valid', error.message);
+    if (error instanceof Unfit) throw new Refusal(422, 'not-valid', error.says);
     throw error;
   }
 }
@@ -48,17 +50,13 @@ export async function importWeather(
   actor: Actor,
   siteId: string,
   { text }: Body<'importWeather'>,
-): Promise<Output<typeof endpoints.importWeather>> {
+): Promise<Sayable<Output<typeof endpoints.importWeather>>> {
   const { site } = await siteOf(context, actor.school, siteId);
   const { hours, bad } = readFile(() => readWeatherCsv(text));
   const now = context.clock.now().getTime();
   const ahead = hours.find((hour) => hour.at > now);
   if (ahead)
-    throw new Refusal(
-      422,
-      'in-the-future',
-      `The file holds ${iso(ahead.at)}, which has not been yet. Only what was measured is imported; nothing was kept.`,
-    );
+    throw new Refusal(422, 'in-the-future', say('file-reaches-into-the-future', { date: iso(ahead.at).slice(0, 10) }));
   if (hours.length > 0)
     await keep(
       context,
@@ -79,11 +77,7 @@ export async function importClimate(
   const { site } = await siteOf(context, actor.school, siteId);
   const year = readFile(() => readEpw(text));
   if (year.latitude * site.latitude < 0)
-    throw new Refusal(
-      422,
-      'not-valid',
-      `This file is of ${year.place}, on the other half of the globe: its winter is this site’s summer. Choose another.`,
-    );
+    throw new Refusal(422, 'not-valid', say('year-of-the-other-half', { place: year.place }));
   await revise(context.db, actor.school, (trx) =>
     keepClimate(trx, {
       site: site.id,
@@ -111,8 +105,7 @@ export async function enterObservation(
 ): Promise<{ kept: true }> {
   const { site } = await siteOf(context, actor.school, siteId);
   const at = Date.parse(body.at);
-  if (at > context.clock.now().getTime() + HOUR / 2)
-    throw new Refusal(422, 'in-the-future', 'This moment has not been yet: enter what is seen now.');
+  if (at > context.clock.now().getTime() + HOUR / 2) throw new Refusal(422, 'in-the-future', say('moment-to-come'));
   const { thunder, ...figures } = body;
   await keep(context, site, [
     row(site, Math.floor(at / HOUR) * HOUR, 'entered', {

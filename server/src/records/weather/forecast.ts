@@ -1,3 +1,5 @@
+import { say } from '../../words';
+import { type Text, inOne } from '@brave-comb/core/language';
 import { addDays } from '@brave-comb/core/units';
 import { type Ensemble, HOUR, dayOutlook, sessionChance, widen } from '@brave-comb/core/weather';
 import type { Context } from '../../context';
@@ -12,7 +14,7 @@ import { forecastPayload, newestIssue, observationsBetween, refreshOf } from './
 /** A forecast in use, and what is wrong with it when a newer one should be there. */
 export interface ForecastInUse {
   readonly ensemble: Ensemble | null;
-  readonly problem: string | null;
+  readonly problem: Text | null;
 }
 
 /** A new forecast is out about every six hours. */
@@ -48,13 +50,12 @@ export async function forecastInUse({ db, clock }: Context, site: SiteRow): Prom
     const ensemble = await corrected(db, site, issued, 0, now);
     return { ensemble, problem: ensemble.note ?? null };
   }
-  const fault = (await refreshOf(db, site.id))?.fault ?? 'A newer forecast is asked for and has not come yet.';
-  if (!issued) return { ensemble: null, problem: `${fault} No earlier forecast is kept.` };
+  const fault = (await refreshOf(db, site.id))?.fault ?? say('forecast-not-come');
+  if (!issued) return { ensemble: null, problem: inOne([fault, say('no-earlier-forecast')]) };
   const hours = Math.round(age / HOUR);
-  const old = hours >= 48 ? `${Math.round(hours / 24)} days` : `${hours} hours`;
   return {
     ensemble: await corrected(db, site, issued, Math.floor((age - FRESH) / HOUR), now),
-    problem: `${fault} Still in use: the forecast of ${old} ago, with wider odds.`,
+    problem: inOne([fault, say('older-forecast', { hours })]),
   };
 }
 

@@ -1,3 +1,5 @@
+import { say } from '../../words';
+import { Unfit } from '@brave-comb/core/language';
 import type { Ensemble, Place } from '@brave-comb/core/weather';
 import type { WeatherSource } from '../../sources';
 import { fromCoverage } from './coverage-json';
@@ -15,7 +17,7 @@ export function httpWeather(base: string): WeatherSource {
     const url = new URL(path, base);
     url.search = new URLSearchParams(query).toString();
     const response = await fetch(url, { signal: AbortSignal.timeout(PATIENCE) });
-    if (!response.ok) throw new RangeError(`The weather service answered with status ${response.status}.`);
+    if (!response.ok) throw new Unfit(say('weather-status', { status: response.status }));
     return fromCoverage(await response.json());
   };
   const point = ({ latitude, longitude }: Place) => ({ latitude: `${latitude}`, longitude: `${longitude}` });

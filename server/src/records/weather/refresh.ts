@@ -1,3 +1,5 @@
+import { say } from '../../words';
+import { type Text, Unfit, sameText } from '@brave-comb/core/language';
 import { addDays } from '@brave-comb/core/units';
 import { HOUR } from '@brave-comb/core/weather';
 import type { Context } from '../../context';
@@ -60,14 +62,14 @@ export async function refreshWeather(
   const before = await refreshOf(db, site.id);
   if (before && !atOnce && Date.now() < before.again_at.getTime()) return false;
   let changed = false;
-  let fault: string | null = null;
+  let fault: Text | null = null;
   let wait = RETRY;
   const vain = inVain(db);
   try {
     changed = await newForecast(context, source, site);
     const issued = await newestIssue(db, site.id, clock.now());
     if (!issued || !isFresh(issued, clock.now())) {
-      fault = 'The weather service has no newer forecast yet.';
+      fault = say('no-newer-forecast');
       wait = RETRY_OLD;
     }
     if (Date.now() - (vain.get(site.id) ?? 0) > RETRY_PAST)
@@ -79,12 +81,12 @@ export async function refreshWeather(
   } catch (error) {
     if (!notThere(error)) throw error;
     log.warn({ err: error }, 'no weather');
-    fault = error instanceof RangeError ? error.message : 'The weather service did not answer.';
+    fault = error instanceof Unfit ? error.says : say('weather-silent');
   }
   if (fault === null && before === undefined) return changed;
   if (fault === null) await dropRefresh(db, site.id);
   else await keepRefresh(db, { site: site.id, fault, again_at: new Date(Date.now() + wait) });
-  return changed || fault !== (before?.fault ?? null);
+  return changed || !sameText(fault ?? '', before?.fault ?? '');
 }
 
 async function newForecast({ db, clock }: Context, source: WeatherSource, site: SiteRow): Promise<boolean> {

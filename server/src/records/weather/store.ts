@@ -1,3 +1,4 @@
+import type { Text } from '@brave-comb/core/language';
 import type { UsualYear } from '@brave-comb/core/season';
 import type { Weather } from '@brave-comb/core/weather';
 import { DAY } from '@brave-comb/core/units';
@@ -38,14 +39,17 @@ export async function forecastPayload(db: Knex, site: string, issued: Date): Pro
 /** Why a site's weather is not up to date, and when it is tried again, machine time; no row, nothing wrong. */
 export interface RefreshRow {
   readonly site: string;
-  readonly fault: string;
+  readonly fault: Text;
   readonly again_at: Date;
 }
 
 export const refreshOf = (db: Knex, site: string): Promise<RefreshRow | undefined> =>
   db<RefreshRow>('weather_refreshes').where({ site }).first();
 export const keepRefresh = (db: Knex, row: RefreshRow) =>
-  db('weather_refreshes').insert(row).onConflict('site').merge();
+  db('weather_refreshes')
+    .insert({ ...row, fault: JSON.stringify(row.fault) })
+    .onConflict('site')
+    .merge();
 export const dropRefresh = (db: Knex, site: string) => db<RefreshRow>('weather_refreshes').where({ site }).delete();
 
 /** The hours of a day that has been, as JSON, from midnight at the site. */

@@ -1,5 +1,5 @@
-import { inOne } from '@brave-comb/core/language';
-import { inEnglish } from '../../words';
+import { inOne, named } from '@brave-comb/core/language';
+import { inEnglish, say } from '../../words';
 import { addDays, DAY } from '@brave-comb/core/units';
 import ical, { ICalCalendarMethod, ICalEventTransparency } from 'ical-generator';
 import type { Actor, Context } from '../../context';
@@ -11,13 +11,12 @@ import { groupsOfSessions, sessionsBetween } from '../../records/planning';
 
 const DAYS_BACK = 60;
 const DAYS_AHEAD = 400;
-const DEPTHS = { outside: 'outside look', lid: 'lid and feeder', 'one-frame': 'quick look', full: 'full inspection' };
 
 /** A person's calendar in iCalendar form (RFC 5545): sessions, and for those who open hives what is due. */
 export async function calendarText(context: Context, actor: Actor): Promise<string> {
   const now = context.clock.now();
   const calendar = ical({
-    name: `Brave Comb: ${actor.schoolName}`,
+    name: inEnglish(say('calendar', { school: actor.schoolName })),
     prodId: { company: 'Brave Comb', product: 'Calendar', language: 'EN' },
     method: ICalCalendarMethod.PUBLISH,
     ttl: 6 * 3600,
@@ -37,9 +36,12 @@ export async function calendarText(context: Context, actor: Actor): Promise<stri
         (each) => !own || own.includes(each.trainee_group),
       );
       const hives = await hivesById(context.db, actor.school, [...new Set(openings.map(({ hive }) => hive))]);
-      const lines = openings.map(
-        ({ hive, group_name, supervisor_name }) =>
-          `${group_name}: hive ${hives.find(({ id }) => id === hive)?.number ?? '?'}, with ${supervisor_name}`,
+      const lines = openings.map(({ hive, group_name, supervisor_name }) =>
+        say('group-hive-supervisor', {
+          group: group_name,
+          hive: hives.find(({ id }) => id === hive)?.number ?? '?',
+          supervisor: supervisor_name,
+        }),
       );
       const groups = [...new Set(openings.map(({ group_name }) => group_name))];
       const numbers = [...new Set(hives.map(({ number }) => number))].sort((a, b) =>
@@ -50,15 +52,18 @@ export async function calendarText(context: Context, actor: Actor): Promise<stri
         stamp: now,
         start: session.starts_at,
         end: session.ends_at,
-        summary: [
-          groups.join(', '),
-          numbers.length > 0 ? `${numbers.length === 1 ? 'hive' : 'hives'} ${numbers.join(', ')}` : '',
-          `${site.name}: ${DEPTHS[session.depth]}`,
-        ]
-          .filter(Boolean)
-          .join(' · '),
+        summary: inEnglish(
+          inOne(
+            [
+              ...(groups.length > 0 ? [groups.join(', ')] : []),
+              ...(numbers.length > 0 ? [say('hives', { numbers })] : []),
+              inOne([`${site.name}:`, named('depthLook', session.depth)]),
+            ],
+            ' · ',
+          ),
+        ),
         location: site.name,
-        description: [...lines, 'Weather decides on the day: look at the day sheet before you leave.'].join('\n'),
+        description: inEnglish(inOne([...lines, say('weather-decides')], '\n')),
       });
     }
     if (actor.role === 'trainee') continue;
@@ -72,9 +77,9 @@ export async function calendarText(context: Context, actor: Actor): Promise<stri
           end: `${addDays(due.due, 1)}T00:00:00Z`,
           allDay: true,
           transparency: ICalEventTransparency.TRANSPARENT,
-          summary: inEnglish(inOne([`Hive ${hive.number}, ${site.name}:`, due.title])),
+          summary: inEnglish(inOne([say('hive-at-site', { hive: hive.number, site: site.name }), due.title])),
           location: site.name,
-          description: inEnglish(inOne(due.bring ? [due.why, inOne(['Bring:', due.bring])] : [due.why], '\n')),
+          description: inEnglish(inOne(due.bring ? [due.why, say('bring', { what: due.bring })] : [due.why], '\n')),
         });
   }
   return calendar.toString();

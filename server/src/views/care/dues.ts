@@ -5,7 +5,7 @@ import type { Actor, Context } from '../../context';
 import { iso } from '../../dates';
 import { colonyStates } from '../../facts/care';
 import { siteSeason } from '../../facts/season';
-import { type Detail, eventWords } from '../../records/care';
+import { type Detail, eventSaid } from '../../records/care';
 import { siteNames, siteOf } from '../../records/equipment';
 import { practiceOf } from '../../records/people';
 
@@ -46,7 +46,7 @@ export async function colonyCalendars(context: Context, actor: Actor, siteId?: s
         id,
         date,
         kind: kind as ColonyEventKind,
-        words: eventWords({ ...detail, kind } as Detail),
+        words: eventSaid({ ...detail, kind } as Detail),
         by: by_name,
         at: iso(at),
       })),

@@ -13,6 +13,6 @@ export async function attachment(
 ): Promise<Output<(typeof endpoints)['attachment']>> {
   const shown = await shownInDrill(db, actor.school, id);
   const row = await (shown ? attachmentById(db, actor.school, id) : attachmentSeenBy(db, actor, id));
-  if (!row) throw notFound('photo or note');
+  if (!row) throw notFound('photo-or-note');
   return { id, visit: row.visit, takenAt: iso(row.taken_at), type: row.type, content: row.content.toString('base64') };
 }

@@ -1,6 +1,6 @@
-import { inEnglish } from '../../words';
+import { inEnglish, say } from '../../words';
 import { type Output, type VisitFile, endpoints } from '@brave-comb/contract';
-import { type Sayable, sameText } from '@brave-comb/core/language';
+import { type Sayable, sameText, type Text, inOne } from '@brave-comb/core/language';
 import { nestBoxes } from '@brave-comb/core/equipment';
 import { type VisitEntry, type VisitRecord, openMinutes, recordOf, sideKey } from '@brave-comb/core/inspection';
 import { type TraineeTerms, kitForHive, worstOfLate } from '@brave-comb/core/planning';
@@ -114,7 +114,7 @@ export async function preparedVisit(
   const [hive] = await hivesById(db, actor.school, [hiveId]);
   const site = hive && (await siteById(db, actor.school, hive.site));
   const colony = hive && (await colonyIn(db, actor.school, hive.id));
-  if (!session || !hive || !site || !colony || hive.site !== session.site) throw notFound('hive in this session');
+  if (!session || !hive || !site || !colony || hive.site !== session.site) throw notFound('hive-in-this-session');
   const group = groupFor(await groupsOfSessions(db, [session.id]), hive, actor);
   const combs = await combsFound(db, hive);
   const visit: NamedVisit = {
@@ -245,13 +245,13 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
 }
 
 /** What a trainee needs at the hive, in words. */
-function accommodation(terms: TraineeTerms | undefined): string | null {
+function accommodation(terms: TraineeTerms | undefined): Text | null {
   if (!terms) return null;
   const words = [
-    terms.seated ? 'works sitting' : null,
-    terms.liftKg !== null ? `lifts up to ${terms.liftKg} kg` : null,
-  ].filter((each) => each !== null);
-  return words.length > 0 ? words.join(', ') : null;
+    ...(terms.seated ? [say('works-sitting')] : []),
+    ...(terms.liftKg !== null ? [say('lifts-up-to', { kg: terms.liftKg })] : []),
+  ];
+  return words.length > 0 ? inOne(words, ', ') : null;
 }
 
 function weatherAtHour(ensemble: Ensemble | null, now: number): VisitFile['weather'] {

@@ -1,11 +1,12 @@
 import type { Output, endpoints } from '@brave-comb/contract';
+import type { Sayable } from '@brave-comb/core/language';
 import type { Actor, Context } from '../../context';
 import { versionsOf } from '../../records/planning';
 
 export async function planVersions(
   context: Context,
   actor: Actor,
-): Promise<Output<(typeof endpoints)['planVersions']>> {
+): Promise<Sayable<Output<(typeof endpoints)['planVersions']>>> {
   const versions = await versionsOf(context.db, actor.school);
   return {
     versions: versions.map(({ version, by_name, at, forecast, plan, reason, changes }) => {

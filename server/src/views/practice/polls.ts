@@ -54,7 +54,7 @@ function asked(
     text,
     own: Object.fromEntries(mine.map(({ moment, answer }) => [moment, answer])),
     counts: shown ? counts : null,
-    says: shown ? says : 'Answer first, then you see how the others did.',
+    says: shown ? says : say('answer-first'),
   };
 }
 

@@ -1,3 +1,4 @@
+import { say } from '../../words';
 import type { Output, StripDay, endpoints } from '@brave-comb/contract';
 import type { Sayable } from '@brave-comb/core/language';
 import { addDays } from '@brave-comb/core/units';
@@ -72,7 +73,7 @@ export async function seasonStrip(
           from: each.from_date,
           due: each.due,
           question: each.question,
-          why: 'Answered by a visit',
+          why: say('answered-by-a-visit'),
           strict: 'should' as const,
           done: true,
         })),

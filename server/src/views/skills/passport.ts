@@ -1,8 +1,9 @@
-import type { Sayable } from '@brave-comb/core/language';
+import { say } from '../../words';
+import type { Sayable, Text } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { SKILL_LEVELS } from '@brave-comb/core/inspection';
 import { isOpen, levelSays, missingGates, ruleSaid, skillOf, standingSaid } from '@brave-comb/core/skills';
-import { roundTo, spoken } from '@brave-comb/core/units';
+import { spoken } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
 import { iso } from '../../dates';
@@ -20,7 +21,7 @@ import {
 import { weatherDays } from '../../records/weather';
 
 type Passport = Output<(typeof endpoints)['passport']>;
-type Evidence = Passport['earlier'][number];
+type Evidence = Omit<Passport['earlier'][number], 'weather'> & { readonly weather: Text | null };
 
 /** A trainee's standing in every skill, and all that it rests on. */
 export async function passport(context: Context, actor: Actor, trainee: string): Promise<Sayable<Passport>> {
@@ -163,17 +164,14 @@ async function skyOf(
   db: Db,
   rows: readonly DemonstrationRow[],
   hives: readonly HiveRow[],
-): Promise<(row: DemonstrationRow) => string | null> {
+): Promise<(row: DemonstrationRow) => Text | null> {
   const days = rows.map(({ day }) => day).toSorted();
   const [first, last] = [days[0], days.at(-1)];
   if (first === undefined || last === undefined) return () => null;
   const sites = [...new Set(hives.map(({ site }) => site))];
   const known = (await Promise.all(sites.map((site) => weatherDays(db, site, first, last)))).flat();
   const said = new Map(
-    known.map(({ site, date, high, rain }) => [
-      `${site} ${date}`,
-      `up to ${Math.round(high)} °C${rain >= 0.5 ? `, ${roundTo(rain, 1)} mm rain` : ', dry'}`,
-    ]),
+    known.map(({ site, date, high, rain }) => [`${site} ${date}`, say('sky-of-the-day', { high, rain })]),
   );
   const siteOf = new Map(hives.map(({ id, site }) => [id, site]));
   return ({ hive, day }) => (hive ? (said.get(`${siteOf.get(hive)} ${day}`) ?? null) : null);

@@ -1,3 +1,4 @@
+import { named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { DayVerdict } from '@brave-comb/contract';
 import { scaleLinear } from 'd3-scale';
@@ -206,10 +207,10 @@ export class HoursChart {
       shut: 'var(--line-2)',
     };
     const names = {
-      full: $localize`full opening`,
+      full: named('depth', 'full'),
       'may-be': '',
-      'one-frame': $localize`one frame`,
-      lid: $localize`lid`,
+      'one-frame': named('depth', 'one-frame'),
+      lid: named('depth', 'lid'),
       shut: $localize`shut`,
     };
     const pieces: { kind: keyof typeof fills; from: number; to: number }[] = [];
@@ -238,7 +239,7 @@ export class HoursChart {
       this.verdict()
         .hours.map(
           (hour) =>
-            $localize`${timeOf(hour.at, this.zone())} ${Math.round(hour.temperature[1])} degrees, full opening ${Math.round(hour.chance.full * 10)} in 10`,
+            $localize`${timeOf(hour.at, this.zone())} ${Math.round(hour.temperature[1])} degrees, full inspection ${Math.round(hour.chance.full * 10)} in 10`,
         )
         .join('; '),
   );

@@ -86,9 +86,9 @@ describe('the verdict', () => {
       chance: 0.8,
       depth: 'full' as const,
     };
-    expect(await words({ ...go, word: 'move', best: moved })).toContain('full opening, instead of 13:10');
+    expect(await words({ ...go, word: 'move', best: moved })).toContain('full inspection, instead of 13:10');
     const quick = { ...moved, depth: 'one-frame' as const };
-    expect(await words({ ...go, word: 'short', best: quick, turn: null })).toContain('a frame or two, quickly');
+    expect(await words({ ...go, word: 'short', best: quick, turn: null })).toContain('quick look at a few frames');
   });
 });
 
@@ -118,7 +118,7 @@ describe('the hours of the day', () => {
 
   it('are told in words, in the site’s time', async () => {
     const label = (await chart(go)).querySelector('svg')?.getAttribute('aria-label');
-    expect(label).toContain('13:00 16 degrees, full opening 9 in 10');
+    expect(label).toContain('13:00 16 degrees, full inspection 9 in 10');
   });
 
   it('stand without any hour', async () => {

@@ -1,3 +1,4 @@
+import { named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { DaySheet, DayVerdict } from '@brave-comb/contract';
@@ -25,12 +26,6 @@ const NAMES: Readonly<Record<Gauge['id'], string>> = {
   light: $localize`Light for`,
   group: $localize`Groups`,
 };
-const DEPTH_TEXT = {
-  outside: $localize`outside look only`,
-  lid: $localize`lid and feeder only`,
-  'one-frame': $localize`a frame or two, quickly`,
-  full: $localize`full opening`,
-} as const;
 const TURNS = {
   rain: $localize`rain comes in`,
   gusts: $localize`gusts get too strong`,
@@ -69,8 +64,8 @@ export class VerdictSheet {
     const { zone, startsAt } = this.session();
     if (best)
       return word === 'move'
-        ? $localize`${DEPTH_TEXT[best.depth]}, instead of ${timeOf(startsAt, zone)}`
-        : DEPTH_TEXT[best.depth];
+        ? $localize`${named('depthLook', best.depth)}, instead of ${timeOf(startsAt, zone)}`
+        : named('depthLook', best.depth);
     if (stillPossible)
       return $localize`a lid from ${timeOf(stillPossible.from, zone)} to ${timeOf(stillPossible.to, zone)}, then nothing`;
     return $localize`outside looks only`;

@@ -27,7 +27,7 @@ import { StandingMap } from '../equipment/standing-map';
 import { HiveCards } from './cards/hive-cards';
 import { Choice } from './choice';
 import { HiveRoles } from './hive-roles';
-import { SaidPipe, Named, said } from '../language/words';
+import { SaidPipe, Named, said, named } from '../language/words';
 
 /** Sides of last time that are shown. */
 const TELLING = 3;
@@ -297,7 +297,7 @@ export class BeforePanel {
   });
   protected readonly kit = computed(() => this.file()?.kit ?? []);
   protected readonly since = computed(() => dateInFull(this.file()?.colony.since ?? ''));
-  protected readonly purpose = computed(() => this.file()?.colony.class ?? 'teaching');
+  protected readonly purpose = computed(() => named('colonyClass', this.file()?.colony.class ?? 'teaching'));
   protected readonly tasks = computed(() =>
     (this.file()?.tasks ?? []).map((task) => ({
       ...task,

@@ -54,9 +54,10 @@ export interface Slid {
   `,
   styleUrl: './letter-pad.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { role: 'group', 'aria-label': 'Add an eighth; slide sideways for more; hold for all that is left' },
+  host: { role: 'group', '[attr.aria-label]': 'name' },
 })
 export class LetterPad {
+  protected readonly name = $localize`Add an eighth; slide sideways for more; hold for all that is left`;
   readonly side = input.required<FrameSide>();
   readonly pressed = output<Letter>();
   /** A long press: all that is left. */

@@ -97,9 +97,10 @@ import { decimal } from '../ui/format';
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { role: 'status', 'aria-label': 'Counted so far' },
+  host: { role: 'status', '[attr.aria-label]': 'name' },
 })
 export class SoFar {
+  protected readonly name = $localize`Counted so far`;
   /** What the sides read so far hold; it only grows. */
   readonly counted = input.required<ColonyEstimate>();
   /** What the whole nest holds, with what is assumed of the rest. */

@@ -79,11 +79,11 @@ export class ExpectedCard {
       range: $localize`${decimal(low)} to ${decimal(high)}`,
     });
     return [
-      line($localize`Bees`, bees, 'frames'),
-      line($localize`Eggs`, eggs, 'frames'),
-      line($localize`Larvae`, larvae, 'frames'),
-      line($localize`Sealed`, sealed, 'frames'),
-      line($localize`Drone brood`, drone, 'frames'),
+      line($localize`Bees`, bees, $localize`frames`),
+      line($localize`Eggs`, eggs, $localize`frames`),
+      line($localize`Larvae`, larvae, $localize`frames`),
+      line($localize`Sealed`, sealed, $localize`frames`),
+      line($localize`Drone brood`, drone, $localize`frames`),
       line($localize`Stores`, storesKg, 'kg'),
     ];
   });

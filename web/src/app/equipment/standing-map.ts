@@ -27,7 +27,7 @@ const HALF = (FLIGHT_LANE.halfAngle * Math.PI) / 180;
         <text [attr.x]="mark.x" [attr.y]="mark.y + 3" text-anchor="middle" class="light">{{ mark.letter }}</text>
       }
       <path d="M-76-64v-12m-3 4 3-4 3 4" class="north" />
-      <text x="-70" y="-70">N</text>
+      <text x="-70" y="-70" i18n="North, in one letter">N</text>
     </svg>
   `,
   styles: `

@@ -9,7 +9,7 @@ import { ViewState } from '../api/view-state';
   selector: 'bc-combs',
   imports: [Named, ViewState],
   template: `
-    <bc-view-state [watched]="watched" name="The combs" />
+    <bc-view-state [watched]="watched" name="The combs" i18n-name />
     @if (watched.data(); as data) {
       <section class="sheet" aria-labelledby="stock-title">
         <h1 id="stock-title" i18n>Combs in store</h1>

@@ -10,7 +10,7 @@ import { ViewState } from '../api/view-state';
   selector: 'bc-hive-labels',
   imports: [MatButton, ViewState],
   template: `
-    <bc-view-state [watched]="watched" name="The hives" />
+    <bc-view-state [watched]="watched" name="The hives" i18n-name />
     @if (labels(); as all) {
       <section class="sheet" aria-labelledby="labels-title">
         <h1 id="labels-title" i18n>Labels for the hives</h1>

@@ -13,7 +13,7 @@ const [WIDTH, HEIGHT, PAD] = [220, 56, 7];
   selector: 'bc-predictions',
   imports: [RouterLink, ViewState],
   template: `
-    <bc-view-state [watched]="watched" name="The predictions" />
+    <bc-view-state [watched]="watched" name="The predictions" i18n-name />
     @if (watched.data()) {
       <section class="sheet" aria-labelledby="predictions-title">
         <h1 id="predictions-title" i18n>Predicted, then looked</h1>

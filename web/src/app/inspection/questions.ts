@@ -17,7 +17,7 @@ import { DeviceStore } from '../device/device-store';
   selector: 'bc-questions',
   imports: [RouterLink, ViewState, AttachmentView],
   template: `
-    <bc-view-state [watched]="watched" name="The questions" />
+    <bc-view-state [watched]="watched" name="The questions" i18n-name />
     @if (watched.data(); as data) {
       <section class="sheet" aria-labelledby="questions-title">
         <h1 id="questions-title" i18n>Questions from the hives</h1>

@@ -11,7 +11,7 @@ import { type StrayCause } from '@brave-comb/core/inspection';
   selector: 'bc-yard-book',
   imports: [Named, RouterLink, ViewState],
   template: `
-    <bc-view-state [watched]="watched" name="The yard book" />
+    <bc-view-state [watched]="watched" name="The yard book" i18n-name />
     @if (watched.data(); as data) {
       <section class="sheet tasks" aria-labelledby="tasks-title">
         <h1 id="tasks-title" i18n>To be done</h1>

@@ -11,7 +11,7 @@ import { dayOf } from '../ui/format';
   template: `
     <h2 mat-dialog-title i18n>My calendar address</h2>
     <mat-dialog-content>
-      <bc-view-state [watched]="watched" name="Your address" />
+      <bc-view-state [watched]="watched" name="Your address" i18n-name />
       <p i18n>
         Any calendar program can subscribe to it: your sessions, and for those who open hives what is due. Whoever has
         the address can read it, so pass it on to nobody.

@@ -8,7 +8,7 @@ import { MessageTime } from './message-time';
   selector: 'bc-messages',
   imports: [ViewState, MessageTime],
   template: `
-    <bc-view-state [watched]="watched" name="Your messages" />
+    <bc-view-state [watched]="watched" name="Your messages" i18n-name />
     @if (watched.data(); as data) {
       <section class="sheet" aria-labelledby="messages-title">
         <h1 id="messages-title" i18n>Messages</h1>

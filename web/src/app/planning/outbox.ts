@@ -37,7 +37,7 @@ import { MessageTime } from '../people/message-time';
         </ul>
       </section>
     }
-    <bc-view-state [watched]="watched" name="The outbox" />
+    <bc-view-state [watched]="watched" name="The outbox" i18n-name />
     @if (watched.data(); as data) {
       <section class="sheet" aria-labelledby="outbox-title">
         <h2 id="outbox-title" i18n>Messages that went out</h2>

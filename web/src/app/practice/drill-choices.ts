@@ -1,25 +1,11 @@
 import { ADVICE_KINDS, type AdviceKind } from '@brave-comb/core/care';
 import { type Answer, type Drill, NAMES, STOP_ANSWERS, type StopAnswer } from '@brave-comb/core/practice';
-import { DEPTHS, type Depth, HINDRANCES, type Hindrance } from '@brave-comb/core/weather';
+import { DEPTHS, HINDRANCES, type Hindrance } from '@brave-comb/core/weather';
 import type { Choice } from './choice-entry';
 import { named } from '../language/words';
 
 const NONE = 'none';
 const option = (id: string, text = id) => ({ id, text });
-
-const ADVICE_TEXT: Readonly<Record<AdviceKind, string>> = {
-  feed: $localize`Feed`,
-  'queen-cells': $localize`See to the queen cells`,
-  'add-space': $localize`Give room`,
-  'look-again': $localize`Look again soon`,
-  'leave-alone': $localize`Leave it alone`,
-};
-const DEPTH_TEXT: Readonly<Record<Depth, string>> = {
-  outside: $localize`outside only`,
-  lid: $localize`under the lid`,
-  'one-frame': $localize`one frame, quickly`,
-  full: $localize`the whole nest`,
-};
 
 /**
  * What can be answered by choosing.
@@ -44,13 +30,16 @@ export function choicesOf(drill: Drill): readonly Choice[] | null {
           legend: $localize`How deep?`,
           options: [
             option(NONE, $localize`not even outside`),
-            ...DEPTHS.map((depth) => option(depth, DEPTH_TEXT[depth])),
+            ...DEPTHS.map((depth) => option(depth, named('depthLook', depth))),
           ],
         },
         {
           id: 'because',
           legend: $localize`What forbids more?`,
-          options: [...HINDRANCES.map((each) => option(each, named('hindrance', each))), option(NONE, 'nothing')],
+          options: [
+            ...HINDRANCES.map((each) => option(each, named('hindrance', each))),
+            option(NONE, $localize`nothing`),
+          ],
         },
       ];
     case 'stop':
@@ -66,7 +55,7 @@ export function choicesOf(drill: Drill): readonly Choice[] | null {
         {
           id: 'next',
           legend: $localize`What does it need next?`,
-          options: ADVICE_KINDS.map((kind) => option(kind, ADVICE_TEXT[kind])),
+          options: ADVICE_KINDS.map((kind) => option(kind, named('advice', kind))),
         },
       ];
     case 'photo':

@@ -1,3 +1,4 @@
+import { Unfit } from '@brave-comb/core/language';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -44,7 +45,7 @@ import { PracticeDesk, type Task } from './practice-desk';
 import { rightText, whenText } from './progress-text';
 import { ReadingEntry } from './reading-entry';
 import { ReadingTold } from './reading-told';
-import { SaidPipe, Named } from '../language/words';
+import { SaidPipe, Named, said } from '../language/words';
 
 /** What is laid over a comb that was answered. */
 const OVERLAYS = ['off', 'zones', 'zones-and-eggs', 'my-guess'] as const;
@@ -232,7 +233,7 @@ export class DrillScreen {
       this.done.update((done) => done + 1);
     } catch (fault) {
       this.task.set(null);
-      this.nothing.set(fault instanceof Error ? fault.message : $localize`There is nothing to practise on yet.`);
+      this.nothing.set(fault instanceof Unfit ? said(fault.says) : $localize`There is nothing to practise on yet.`);
     }
     this.seconds.set(0);
     this.startedAt = performance.now();

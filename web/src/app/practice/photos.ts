@@ -9,7 +9,7 @@ import { dayOf } from '../ui/format';
   selector: 'bc-photo-drills',
   imports: [AttachmentView, ViewState],
   template: `
-    <bc-view-state [watched]="watched" name="The photos" />
+    <bc-view-state [watched]="watched" name="The photos" i18n-name />
     @if (watched.data(); as data) {
       <div class="g">
         <section class="sheet" aria-labelledby="bank">
@@ -31,7 +31,7 @@ import { dayOf } from '../ui/format';
         @if (chosen(); as photo) {
           <section class="sheet" aria-labelledby="make">
             <h2 id="make" i18n>Make a drill of it</h2>
-            <bc-attachment-view [attachment]="photo.id" name="The chosen photo" />
+            <bc-attachment-view [attachment]="photo.id" name="The chosen photo" i18n-name />
             <form
               (submit)="make($event, photo.id, question.value, right.value, [first.value, second.value], says.value)"
             >

@@ -155,7 +155,7 @@ describe('a drill', () => {
   it('asks weather in two choices and says what the house limits say', async () => {
     const { element, press, changes } = await showView(DrillScreen, 'practice', DATA, 'trainee', { topic: 'weather' });
     expect(element.querySelector('.go')).toHaveProperty('disabled', true);
-    await press(/^the whole nest$/);
+    await press(/^full inspection$/);
     await press(/^nothing$/);
     await press(/^Done, show me/);
     expect(textOf(element)).toMatch(/Right|Partly|Not right/);

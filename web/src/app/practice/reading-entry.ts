@@ -18,7 +18,7 @@ import {
   template: `
     <h2 id="what" i18n>What do you see?</h2>
     <p class="typed" role="status">
-      <b>{{ line() || 'nothing yet' }}</b> <em [class.over]="left() < 0">{{ leftText() }}</em>
+      <b>{{ line() || nothingYet }}</b> <em [class.over]="left() < 0">{{ leftText() }}</em>
     </p>
     <ul aria-labelledby="what">
       @for (letter of letters; track letter) {
@@ -87,6 +87,7 @@ import {
   host: { '(document:keydown)': 'key($event)' },
 })
 export class ReadingEntry {
+  protected readonly nothingYet = $localize`nothing yet`;
   readonly side = model<FrameSide>(EMPTY_SIDE);
   readonly done = output();
   readonly gaveUp = output();

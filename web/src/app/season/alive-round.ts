@@ -20,7 +20,7 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
         From outside: flight on a mild day, a hum when knocked, droppings. Flying bees alone prove no good winter;
         robbers fly too.
       </p>
-      <bc-view-state [watched]="watched" name="The round" />
+      <bc-view-state [watched]="watched" name="The round" i18n-name />
       @if (watched.data(); as all) {
         <p class="sum">
           <b>{{ sum(all.survival) }}</b>

@@ -10,7 +10,7 @@ import { ViewState } from '../api/view-state';
   template: `
     <section class="sheet" aria-labelledby="move-title">
       <h2 id="move-title" i18n>A later flow elsewhere</h2>
-      <bc-view-state [watched]="watched" name="The flows of other sites" />
+      <bc-view-state [watched]="watched" name="The flows of other sites" i18n-name />
       @if (watched.data(); as all) {
         @if (all.targets.length) {
           <div class="fields">

@@ -84,7 +84,7 @@ describe('the season strip', () => {
     const labels = [...element().querySelectorAll('.day')].map((day) => day.getAttribute('aria-label'));
     expect(labels).toHaveLength(21);
     expect(labels[6]).toBe(
-      'Thu 14, today; full opening 1–5 h; warmest 16 degrees; sun 05:07 to 21:15; session planned, 3 hives; due: hive 6',
+      'Thu 14, today; full inspection 1–5 h; warmest 16 degrees; sun 05:07 to 21:15; session planned, 3 hives; due: hive 6',
     );
     expect(labels[7]).not.toMatch(/hive 9/);
   });

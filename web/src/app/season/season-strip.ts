@@ -313,7 +313,7 @@ export class SeasonStrip {
     const due = strip.due.filter((each) => !each.done && each.from <= day.date && each.due >= day.date);
     return [
       shortDate(day.date) + (day.date === strip.today ? $localize`, today` : ''),
-      day.hours ? $localize`full opening ${hoursText(day)}` : $localize`no forecast`,
+      day.hours ? $localize`full inspection ${hoursText(day)}` : $localize`no forecast`,
       day.warmest ? $localize`warmest ${Math.round(day.warmest[1])} degrees` : '',
       day.sun.rise && day.sun.set
         ? $localize`sun ${timeOf(day.sun.rise, strip.site.zone)} to ${timeOf(day.sun.set, strip.site.zone)}`
@@ -338,7 +338,7 @@ export class SeasonStrip {
   }
 }
 
-/** Hours fit for a full opening: "3 h", "2–5 h", or a dash. */
+/** Hours fit for a full inspection: "3 h", "2–5 h", or a dash. */
 function hoursText({ hours, observed }: StripDay): string {
   if (!hours) return '?';
   const [low, middle, high] = hours.full;

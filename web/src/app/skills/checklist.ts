@@ -1,3 +1,4 @@
+import { Unfit } from '@brave-comb/core/language';
 import { CdkDrag, type CdkDragDrop, CdkDropList } from '@angular/cdk/drag-drop';
 import {
   afterNextRender,
@@ -46,7 +47,7 @@ import { RuleSentence } from './rule-sentence';
 import { SaveFile } from './save-file';
 import { SkillSeason } from './skill-season';
 import { VersionLine } from './version-line';
-import { Named, named, namesOf, said } from '../language/words';
+import { Named, named, namesOf, said, SaidPipe } from '../language/words';
 
 /** Pause after the last change before the draft is kept and reckoned, ms. */
 const PAUSE = 700;
@@ -94,6 +95,7 @@ function parsed(text: string): { readonly skills?: readonly WordedSkill[] } {
 @Component({
   selector: 'bc-checklist',
   imports: [
+    SaidPipe,
     Named,
     CdkDrag,
     CdkDropList,
@@ -401,7 +403,9 @@ export class ChecklistScreen {
           : $localize`${skills.length} skills read from ${file.name} into the draft.${lost}`,
       );
     } catch (error) {
-      this.says.set($localize`${file.name} was not taken in\: ${(error as Error).message}`);
+      this.says.set(
+        $localize`${file.name} was not taken in\: ${error instanceof Unfit ? said(error.says) : (error as Error).message}`,
+      );
     }
   }
 }

@@ -1,3 +1,4 @@
+import { named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { DayPage } from '@brave-comb/contract';
 import { scaleLinear } from 'd3-scale';
@@ -9,10 +10,10 @@ const LEFT = 134;
 const TOP = 14;
 const WARMTH = 92;
 const DEPTH_ROWS = [
-  ['full', $localize`full`, 'var(--spruce)'],
-  ['one-frame', $localize`few frames`, 'var(--spruce-600)'],
-  ['lid', $localize`lid, feeder`, 'var(--spruce-300)'],
-  ['outside', $localize`outside`, 'var(--spruce-200)'],
+  ['full', 'var(--spruce)'],
+  ['one-frame', 'var(--spruce-600)'],
+  ['lid', 'var(--spruce-300)'],
+  ['outside', 'var(--spruce-200)'],
 ] as const;
 const ROW = 17;
 const HOUR = 3_600_000;
@@ -108,9 +109,9 @@ export class DayHours {
   protected readonly row = ROW;
   protected readonly gustY = TOP + WARMTH + 16;
   private readonly depthTop = TOP + WARMTH + 42;
-  protected readonly depths = DEPTH_ROWS.map(([depth, name], index) => ({
+  protected readonly depths = DEPTH_ROWS.map(([depth], index) => ({
     depth,
-    name,
+    name: named('depth', depth),
     y: this.depthTop + index * ROW,
   }));
   protected readonly height = computed(() => this.depthTop + DEPTH_ROWS.length * ROW + 18);
@@ -146,7 +147,7 @@ export class DayHours {
         gust: Math.round(hour.gust[1]),
         windy: hour.gust[1] > limit,
         brood: hour.broodMinutes > 0 ? hour.broodMinutes : '–',
-        cells: DEPTH_ROWS.map(([depth, , fill], index) => ({
+        cells: DEPTH_ROWS.map(([depth, fill], index) => ({
           depth,
           fill,
           chance: hour.chance[depth],

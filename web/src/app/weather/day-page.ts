@@ -1,15 +1,16 @@
+import { DEPTHS } from '@brave-comb/core/weather';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { DayPage } from '@brave-comb/contract';
 import { swarmingOn } from '@brave-comb/core/season';
-import { addDays } from '@brave-comb/core/units';
+import { addDays, upperFirst } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
 import { dateText, decimal, oddsText, spanText, timeOf } from '../ui/format';
 import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from '../season/season.feature';
 import { ViewState } from '../api/view-state';
 import { DayHours } from './day-hours';
-import { Named } from '../language/words';
+import { Named, named } from '../language/words';
 
 /** One day hour by hour: what may be opened when, why, and what light, heat and smoke ask of people. */
 @Component({
@@ -37,13 +38,7 @@ export class DayPageScreen {
   protected readonly depthLimits = computed(() => {
     const limits = this.day()?.limits;
     if (!limits) return [];
-    const names = {
-      outside: $localize`Outside look`,
-      lid: $localize`Lid and feeder`,
-      'one-frame': $localize`Quick look, few frames`,
-      full: $localize`Full inspection`,
-    };
-    return (Object.keys(names) as (keyof typeof names)[]).map((depth) => ({ name: names[depth], ...limits[depth] }));
+    return DEPTHS.map((depth) => ({ name: upperFirst(named('depthLook', depth)), ...limits[depth] }));
   });
 
   protected time(at: string | null): string {

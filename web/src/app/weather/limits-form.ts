@@ -1,3 +1,6 @@
+import { named } from '../language/words';
+import { upperFirst } from '@brave-comb/core/units';
+import { DEPTHS } from '@brave-comb/core/weather';
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { Trust } from '@brave-comb/contract';
 import { follows } from '../ui/follows';
@@ -6,12 +9,7 @@ import { ViewDesk } from '../api/view-desk';
 type Limits = Trust['limits'];
 type Depth = keyof Limits;
 
-const ROWS: readonly (readonly [Depth, string])[] = [
-  ['outside', $localize`Outside look`],
-  ['lid', $localize`Lid and feeder`],
-  ['one-frame', $localize`Quick look, few frames`],
-  ['full', $localize`Full inspection`],
-];
+const ROWS = DEPTHS.map((depth) => [depth, upperFirst(named('depthLook', depth))] as const);
 const FIGURES = [
   ['warmth', $localize`Least °C`, 0.5],
   ['heat', $localize`Most °C`, 0.5],

@@ -1,0 +1,30 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { english } from '../src/words/languages';
+
+const SRC = join(import.meta.dirname, '../src');
+const source = readdirSync(SRC, { recursive: true, encoding: 'utf8' })
+  .filter((file) => file.endsWith('.ts'))
+  .map((file) => readFileSync(join(SRC, file), 'utf8'))
+  .join('\n');
+
+describe('what the server says', () => {
+  it('is each said somewhere', () => {
+    const idle = Object.keys(english.sentences.server!).filter(
+      (code) => !new RegExp(`say\\(\\s*'${code}'`).test(source),
+    );
+    expect(idle).toEqual([]);
+  });
+
+  it('names things of sets that there are', () => {
+    const sets = [...source.matchAll(/(?:named|\.name)\('(\w+)', /g)].map(([, set]) => set!);
+    expect(sets.length).toBeGreaterThan(20);
+    expect([...new Set(sets)].filter((set) => !(set in english.names))).toEqual([]);
+  });
+
+  it('refuses in sentences that another language can have: none is written where it is thrown', () => {
+    const written = [...source.matchAll(/new Refusal\(\s*\d+,\s*'[a-z-]+',\s*['`]/g)].map(([refusal]) => refusal);
+    expect(written).toEqual([]);
+  });
+});
