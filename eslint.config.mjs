@@ -6,7 +6,19 @@ import words from './tools/lint/whole-messages.mjs';
 /** Attributes of templates that hold no words. */
 const NO_WORDS = [
   ...['scope', 'rel', 'inputmode', 'autocapitalize', 'accept', 'capture', 'aria-labelledby', 'aria-describedby'],
-  ...['aria-live', 'matButton', 'matDialogClose', 'appearance', 'svgIcon', 'of', 'when', 'queenMark', 'numbers'],
+  ...[
+    'aria-live',
+    'matButton',
+    'matDialogClose',
+    'appearance',
+    'svgIcon',
+    'bcMeasure',
+    'step',
+    'of',
+    'when',
+    'queenMark',
+    'numbers',
+  ],
   ...['d', 'patternUnits', 'patternTransform', 'text-anchor', 'stroke-linecap', 'stroke-linejoin', 'clip-path'],
   ...['preserveAspectRatio'],
 ];

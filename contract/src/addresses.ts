@@ -3,6 +3,7 @@ export const ADDRESSES = {
   signIn: ['POST', '/api/people/sign-in'],
   signOut: ['POST', '/api/people/sign-out'],
   whoAmI: ['GET', '/api/people/me'],
+  chooseUnits: ['POST', '/api/people/units'],
   moveClock: ['POST', '/api/clock'],
   beginDemoAgain: ['POST', '/api/demo/begin-again'],
   auditLog: ['GET', '/api/people/audit'],

@@ -17,6 +17,7 @@ export const endpoints = {
   signIn: people.signIn,
   signOut: people.signOut,
   whoAmI: people.whoAmI,
+  chooseUnits: people.chooseUnits,
   moveClock: people.moveClock,
   beginDemoAgain: people.beginDemoAgain,
   auditLog: people.auditLog,

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { ROLES, endpoint } from './endpoint';
+import { UNIT_SYSTEMS } from '@brave-comb/core/units';
 import { Id, Instant, list } from './parts';
 
 export const Person = z.object({
@@ -7,6 +8,10 @@ export const Person = z.object({
   name: z.string(),
   role: z.enum(ROLES),
   school: z.object({ id: Id, name: z.string() }),
+  units: z.object({
+    own: z.enum(UNIT_SYSTEMS).nullable().describe('Own choice; null, as the school does.'),
+    school: z.enum(UNIT_SYSTEMS),
+  }),
 });
 export type Person = z.output<typeof Person>;
 
@@ -46,6 +51,18 @@ export const whoAmI = endpoint({
       .nullable()
       .describe('What is wrong with the way the request came in, in words; null when all is well.'),
   }),
+});
+
+export const chooseUnits = endpoint({
+  method: 'POST',
+  path: '/api/people/units',
+  access: ROLES,
+  summary: 'In which units figures are read and entered: for oneself, and by the lead for whoever did not choose',
+  body: z.object({
+    own: z.enum(UNIT_SYSTEMS).nullable(),
+    school: z.enum(UNIT_SYSTEMS).optional().describe('For the lead instructor.'),
+  }),
+  response: Person,
 });
 
 export const moveClock = endpoint({

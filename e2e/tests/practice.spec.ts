@@ -50,7 +50,7 @@ test('a trainee reads a comb by keys, sees what was there, and finds eggs by tou
 test('weather, order, stopping and what next are answered, and an indoor plan follows', async ({ page }) => {
   await signIn(page, 'morag');
   await page.goto('/practice/weather');
-  await page.getByRole('button', { name: 'under the lid' }).click();
+  await page.getByRole('button', { name: 'lid and feeder' }).click();
   await page.getByRole('button', { name: 'cold', exact: true }).click();
   await page.getByRole('button', done).click();
   await expect(page.getByText('With others:')).toBeVisible();

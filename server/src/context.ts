@@ -1,4 +1,5 @@
 import type { Role } from '@brave-comb/contract';
+import type { UnitSystem } from '@brave-comb/core/units';
 import type { Db } from './database/db';
 import type { Logger } from 'pino';
 import type { Clock } from './clock/clock';
@@ -12,6 +13,12 @@ export interface Context {
   readonly publicUrl: string;
   /** Name of the session cookie. */
   readonly cookieName: string;
+}
+
+/** In which units somebody reads figures: the own choice, or as the school does. */
+export interface Units {
+  readonly own: UnitSystem | null;
+  readonly school: UnitSystem;
 }
 
 /** Who asks. */

@@ -6,7 +6,7 @@ import { languageFor } from '@brave-comb/core/words';
 import type { Request, RequestHandler, Response, Router } from 'express';
 import type * as z from 'zod';
 import { createHash } from 'node:crypto';
-import type { Actor, Context } from './context';
+import type { Actor, Context, Units } from './context';
 import { worthAgain } from './faults';
 import { Kept, momentAt } from './kept';
 import { lane } from './lanes';
@@ -19,6 +19,8 @@ declare module 'express-session' {
     actor?: Actor;
     /** Revision of the person's school when the request came. */
     revision?: number;
+    /** In which units the person reads, as it is now. */
+    units?: Units;
   }
 }
 
@@ -116,9 +118,10 @@ export function serving({ clock, router, checked, goesOn, notAwaited }: Served):
         body: parse(endpoint.body, request.body, 'body'),
       } as Input<typeof endpoint>;
       const language = languageFor(request.acceptsLanguages());
+      const units = request.session.units?.own ?? request.session.units?.school ?? 'metric';
       response.vary('Accept-Language');
       const read = (output: unknown) => {
-        const told = inLanguage(output, language);
+        const told = inLanguage(output, language, units);
         return checked ? endpoint.response.parse(told) : told;
       };
       const run = () => handler(input, actor as never, { request, response });
@@ -144,7 +147,7 @@ export function serving({ clock, router, checked, goesOn, notAwaited }: Served):
         return;
       }
       const moment = momentAt(request.session.revision ?? 0, clock);
-      const own = `${actor.role} ${who} ${language}`;
+      const own = `${actor.role} ${who} ${language} ${units}`;
       const asked = request.get('if-none-match');
       if (asked?.startsWith(tagOf(moment, own))) {
         response.set('ETag', asked).status(304).end();

@@ -176,6 +176,7 @@ describe('from the first tables to those of the season', () => {
       '017-ids',
       '018-texts',
       '019-told-texts',
+      '020-units',
     ]);
   });
 

@@ -182,6 +182,7 @@ const LINES: Readonly<Record<Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI'
   createCalendarFeed: { may: 'LSOTUF' },
   revokeCalendarFeed: { may: 'LSOTUF' },
   noteTakenOut: { may: 'LSOTUF', body: () => ({ file: 'hives.csv' }) },
+  chooseUnits: { may: 'LSOTUF', body: () => ({ own: null }) },
   readMessage: { may: 'T', params: () => ({ message: id('message') }) },
   nextSession: { may: 'LSOTUF' },
   sessionOn: { may: 'LSOTUF', params: () => ({ date: '2026-05-14' }) },

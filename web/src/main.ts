@@ -1,6 +1,8 @@
 import { speak } from './app/language/speak';
+import { useKeptUnits } from './app/language/units';
 
 speak(navigator.languages);
+useKeptUnits();
 
 const [{ bootstrapApplication }, { App }, { appConfig }] = await Promise.all([
   import('@angular/platform-browser'),

@@ -1,6 +1,6 @@
 import { DEVELOPMENT } from '../biology';
 import { nectarOn } from '../season';
-import { type CivilDate, addDays, dayAndMonth, daysBetween, roundTo } from '../units';
+import { type CivilDate, addDays, dayAndMonth, daysBetween } from '../units';
 import type { ColonyEvent } from './colony-event';
 import type { CalendarFacts, SourceDue } from './calendar-types';
 import { BRINGS, flyable } from './expected';
@@ -111,8 +111,7 @@ function warmthAhead({ days, today }: CalendarFacts): Text {
     .filter(({ date }) => daysBetween(today, date) >= 0 && daysBetween(today, date) < 7)
     .map(({ high }) => high);
   if (highs.length === 0) return '';
-  const [least, most] = [Math.min(...highs), Math.max(...highs)].map((high) => roundTo(high, 0));
-  return say('coming-days-reach-c-see', { least, most });
+  return say('coming-days-reach-c-see', { least: Math.min(...highs), most: Math.max(...highs) });
 }
 
 /** How long a feed keeps: thin syrup ferments within days in the warm, saturated syrup does not. Common practice. */

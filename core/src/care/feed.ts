@@ -15,6 +15,8 @@ interface Feed {
   readonly source: Text;
 }
 
+const QUANTITY = { L: 'volume', kg: 'weight' } as const;
+
 /** Litres from one kilogram of sugar: 2 kg of 1:1 at 1.2297 kg/L, 1.5 kg of 2:1 at 1.3268 kg/L (ICUMSA density, from memory). */
 const FEEDS = {
   thin: {
@@ -169,7 +171,7 @@ export function adviseFeeding(facts: ColonyFacts): Advice | null {
   const sugar = starving && harvest ? tenDays(facts) : roundTo(Math.max(1, upTo - food), 1);
   const whole = roundTo(sugar * feed.perKgSugar, 1);
   const portion = Math.min(whole, portionOf(facts, feed));
-  const amount = say('portion-of-feed', { portion, unit: feed.unit, name: feed.name });
+  const amount = say('portion-of-feed', { portion, of: QUANTITY[feed.unit], name: feed.name });
   const by = addDays(today, starving ? 1 : 3);
   const again = portion < whole;
   return {
@@ -199,7 +201,7 @@ export function adviseFeeding(facts: ColonyFacts): Advice | null {
           ? []
           : [[say('found-supers'), say('kilograms-found', { kg: facts.superKg })] as const]),
         ['sugar', feed.mix(sugar)],
-        [feed.name, say('feed-in-portions', { whole, unit: feed.unit, again, portion })],
+        [feed.name, say('feed-in-portions', { whole, of: QUANTITY[feed.unit], again, portion })],
       ],
       source: say('house-practice-store-wanted', { source: feed.source }),
     },

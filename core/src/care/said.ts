@@ -1,3 +1,4 @@
+import type { Quantity } from '../units';
 import { type Text, saying } from '../language';
 import type { QueenCell } from '../inspection';
 import type { CivilDate } from '../units';
@@ -40,7 +41,7 @@ export interface CareSentences {
   'whether-worked-shows-only-count': { medicine: Text };
   'mites-per-bees': null;
   'mite-wash-kit': null;
-  'coming-days-reach-c-see': { least: number | undefined; most: number | undefined };
+  'coming-days-reach-c-see': { least: number; most: number };
   'plain-thin-syrup-keeps-three': null;
   'thick-syrup-keeps-weeks-what': null;
   'feeder-empty': { what: string };
@@ -165,7 +166,7 @@ export interface CareSentences {
   'without-any-income': { found: Text; lasts: Text };
   'but-bloom-days-fit-bring': { found: Text; plants: readonly string[]; lasts: Text };
   'frames-were-read-lift-hive': { framesRead: number; frames: number };
-  'portion-of-feed': { portion: number; unit: Text; name: Text };
+  'portion-of-feed': { portion: number; of: Quantity; name: Text };
   'take-supers-off-first-then': { amount: Text };
   'feed-them': { amount: Text; starving: boolean; again: boolean };
   'food-wanted-less-food-found': null;
@@ -173,7 +174,7 @@ export interface CareSentences {
   'kg-to': { value: number; low: number; high: number };
   'found-supers': null;
   'kilograms-found': { kg: number };
-  'feed-in-portions': { whole: number; unit: Text; again: boolean; portion: number };
+  'feed-in-portions': { whole: number; of: Quantity; again: boolean; portion: number };
   'house-practice-store-wanted': { source: Text };
   'feed-taken-food-kg': null;
   'in-the-nest': null;

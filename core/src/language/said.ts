@@ -1,3 +1,5 @@
+import type { Quantity } from '../units';
+
 /** A sentence before it is in any language: which one it is, and the facts that it tells. Plain data, to be stored, sent and compared. */
 export interface Said {
   /** Room and sentence: `care/feeder-empty`. */
@@ -23,10 +25,19 @@ export interface Way {
   number(value: number, digits?: number): string;
   /** "1, 2 and 5". */
   list(parts: readonly (Text | number)[]): string;
+  /** A measured figure in the reader's unit, without the unit, and the unit: for tables and ranges. */
+  figure(quantity: Quantity, value: number, digits?: number): string;
+  unit(quantity: Quantity): string;
   kg(value: number, digits?: number): string;
   litres(value: number, digits?: number): string;
   celsius(value: number, digits?: number): string;
+  /** A difference between two temperatures, K. */
+  degrees(value: number, digits?: number): string;
+  kmh(value: number, digits?: number): string;
+  /** Height of rain, mm. */
+  rain(value: number, digits?: number): string;
   km(value: number, digits?: number): string;
+  /** A space in the hive, mm. */
   mm(value: number, digits?: number): string;
 }
 
@@ -36,7 +47,7 @@ export type Facts<Catalogue> = { readonly [Code in keyof Catalogue]: object | nu
 /** The sentences of a room in one language: a text, or what makes it from its facts. */
 export type Sentences<Catalogue> = {
   readonly [Code in keyof Catalogue]: Catalogue[Code] extends null
-    ? string
+    ? string | ((facts: null, way: Way) => string)
     : (facts: Catalogue[Code], way: Way) => string;
 };
 

@@ -1,4 +1,13 @@
-import { type CivilDate, roundTo, spoken } from '../units';
+import {
+  type CivilDate,
+  type Quantity,
+  type UnitSystem,
+  decimalsOf,
+  inUnits,
+  roundTo,
+  spoken,
+  unitSymbol,
+} from '../units';
 import { type Said, type Text, type Way, isSaid } from './said';
 
 /** What this room itself says: how texts are put together. */
@@ -25,12 +34,16 @@ export interface Language {
  * How somebody is written to.
  *
  * @param language the language's sentences
+ * @param system whose units figures are told in
  * @returns what sentences are made with
  */
-export function wayOf(language: Language): Way {
+export function wayOf(language: Language, system: UnitSystem = 'metric'): Way {
   const number = (value: number, digits?: number): string =>
     `${digits === undefined || !Number.isFinite(value) ? value : roundTo(value, digits)}`;
-  const measured = (unit: string) => (value: number, digits?: number) => `${number(value, digits)} ${unit}`;
+  const figure = (quantity: Quantity, value: number, digits?: number): string =>
+    number(inUnits(quantity, value, system), decimalsOf(quantity, system, digits));
+  const measured = (quantity: Quantity) => (value: number, digits?: number) =>
+    `${figure(quantity, value, digits)} ${unitSymbol(quantity, system)}`;
   const way: Way = {
     text: (text) => (typeof text === 'string' ? text : sentence(language, text, way)),
     name: (set, id) => language.names[set]?.[id] ?? spoken(id),
@@ -39,11 +52,16 @@ export function wayOf(language: Language): Way {
     weekday: (date) => language.weekday(date),
     number,
     list: (parts) => language.list(parts.map((part) => (typeof part === 'number' ? number(part) : way.text(part)))),
-    kg: measured('kg'),
-    litres: measured('L'),
-    celsius: measured('°C'),
-    km: measured('km'),
-    mm: measured('mm'),
+    figure,
+    unit: (quantity) => unitSymbol(quantity, system),
+    kg: measured('weight'),
+    litres: measured('volume'),
+    celsius: measured('temperature'),
+    degrees: measured('temperature-difference'),
+    kmh: measured('speed'),
+    rain: measured('rain'),
+    km: measured('distance'),
+    mm: measured('gap'),
   };
   return way;
 }

@@ -8,7 +8,18 @@ import { iso } from '../dates';
 import { LATEST_DEMO_TIME, beginAgain } from '../demo/begin-again';
 import { doorProblem } from '../doors';
 import { Refusal } from '../problem';
-import { audit, auditOf, checkSignIn, messages, outbox, readMessage, shown, signInAttempts } from '../records/people';
+import {
+  audit,
+  auditOf,
+  checkSignIn,
+  chooseUnits,
+  messages,
+  outbox,
+  readMessage,
+  shown,
+  signInAttempts,
+  unitsOf,
+} from '../records/people';
 import type { Serve } from '../routing';
 
 const DEVICE_YEARS = 2;
@@ -51,7 +62,7 @@ export function peopleRoutes(context: Context, serve: Serve, config: Config, ref
       path: '/',
       maxAge: DEVICE_YEARS * 365 * DAY,
     });
-    return { person: shown(actor), clock: clock() };
+    return { person: shown(actor, await unitsOf(db, actor.id)), clock: clock() };
   });
 
   serve(endpoints.signOut, async (_input, { id: person, name, school }, { request, response }) => {
@@ -63,12 +74,17 @@ export function peopleRoutes(context: Context, serve: Serve, config: Config, ref
     return { signedOut: true as const };
   });
 
+  serve(endpoints.chooseUnits, ({ body }, actor) => chooseUnits(context, actor, body));
   serve(endpoints.messages, (_input, actor) => messages(context, actor));
   serve(endpoints.readMessage, ({ params }, actor) => readMessage(context, actor, params.message));
   serve(endpoints.outbox, (_input, actor) => outbox(context, actor));
 
   serve(endpoints.whoAmI, (_input, actor, { request }) =>
-    Promise.resolve({ person: actor ? shown(actor) : null, clock: clock(), door: doorProblem(request, config) }),
+    Promise.resolve({
+      person: actor && request.session.units ? shown(actor, request.session.units) : null,
+      clock: clock(),
+      door: doorProblem(request, config),
+    }),
   );
 
   serve(endpoints.moveClock, async ({ body }) => {

@@ -175,7 +175,7 @@ export const serverSentences: Sentences<ServerSentences> = {
   'answer-first': 'Answer first, then you see how the others did.',
   'answered-by-a-visit': 'Answered by a visit',
   'sky-of-the-day': ({ high, rain }, w) =>
-    `up to ${w.celsius(high, 0)}${rain >= 0.5 ? `, ${w.mm(rain, 1)} rain` : ', dry'}`,
+    `up to ${w.celsius(high, 0)}${rain >= 0.5 ? `, ${w.rain(rain, 1)} rain` : ', dry'}`,
   weekday: ({ date }, w) => w.weekday(date),
   slot: ({ date, from, to }, w) => `${w.weekday(date)}, ${from}–${to}`,
   hives: ({ numbers }) => `${numbers.length === 1 ? 'hive' : 'hives'} ${numbers.join(', ')}`,
@@ -203,8 +203,8 @@ export const serverSentences: Sentences<ServerSentences> = {
     `${count === 1 ? '1 skill is' : `${count} skills are`} still open: ${first.map((name) => w.text(name)).join('; ')}${count > first.length ? ' and more' : ''}. Show or sign them first.`,
   'typical-year': ({ name }) => `typical year of ${name}`,
   'last-year-smoothed': 'the last year’s weather here, smoothed',
-  'rough-guess':
-    'a rough guess from latitude, height and the land around, 3 °C either way: dates may be weeks off. Import a typical year, or wait for a year of observations',
+  'rough-guess': (_facts, w) =>
+    `a rough guess from latitude, height and the land around, ${w.degrees(3)} either way: dates may be weeks off. Import a typical year, or wait for a year of observations`,
   'stay-shut': ({ when, why }, w) => `${when} hives stay shut: ${why === null ? 'weather' : w.name('hinders', why)}`,
   'fit-for': ({ when, depth, why, turns, broodMinutes }, w) =>
     `${when} fit for ${w.name('depthLook', depth)}${why ? `, no deeper for ${w.name('hinders', why)}` : ''}${turns ? `; ${w.name('hinders', turns.why)} turns it at ${turns.at}` : ''}${broodMinutes > 0 ? `; a brood frame may be out ${broodMinutes} min` : ''}`,

@@ -1,5 +1,6 @@
 import { type InWords, type Language, type Way, inWords, wayOf } from '@brave-comb/core/language';
 import { type LanguageTag, english as core, pseudoOf } from '@brave-comb/core/words';
+import type { UnitSystem } from '@brave-comb/core/units';
 import { serverSentences } from './en';
 import { plannedNames, refusalSentences, thingNames } from './en-refusals';
 
@@ -9,14 +10,21 @@ export const english: Language = {
   names: { ...core.names, thing: thingNames, planned: plannedNames },
   sentences: { ...core.sentences, server: { ...serverSentences, ...refusalSentences } },
 };
-/** How somebody is written to, by language. */
-export const ways: Readonly<Record<LanguageTag, Way>> = {
-  en: wayOf(english),
-  'en-XA': wayOf(pseudoOf(english)),
+const languages: Readonly<Record<LanguageTag, Language>> = { en: english, 'en-XA': pseudoOf(english) };
+const inEach = (language: Language): Readonly<Record<UnitSystem, Way>> => ({
+  metric: wayOf(language, 'metric'),
+  british: wayOf(language, 'british'),
+  imperial: wayOf(language, 'imperial'),
+});
+/** How somebody is written to, by language and units. */
+export const ways: Readonly<Record<LanguageTag, Readonly<Record<UnitSystem, Way>>>> = {
+  en: inEach(languages.en),
+  'en-XA': inEach(languages['en-XA']),
 };
 
-/** The same value with every sentence in somebody's language. */
-export const inLanguage = <T>(value: T, tag: LanguageTag): InWords<T> => inWords(value, ways[tag]);
+/** The same value with every sentence in somebody's language and units. */
+export const inLanguage = <T>(value: T, tag: LanguageTag, units: UnitSystem = 'metric'): InWords<T> =>
+  inWords(value, ways[tag][units]);
 
 /** The same value with every sentence in English. */
 export const inEnglish = <T>(value: T): InWords<T> => inLanguage(value, 'en');

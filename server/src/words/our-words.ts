@@ -8,7 +8,7 @@ const ours: ReadonlyMap<string, ReadonlyMap<string, Said>> = new Map(
 );
 
 function wordingsOf(value: unknown): (readonly [string, Said])[] {
-  if (isSaid(value)) return Object.values(ways).map((way) => [way.text(value), value] as const);
+  if (isSaid(value)) return Object.values(ways).map(({ metric }) => [metric.text(value), value] as const);
   return value !== null && typeof value === 'object' ? Object.values(value).flatMap(wordingsOf) : [];
 }
 

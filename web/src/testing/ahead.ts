@@ -46,7 +46,13 @@ export async function showView<T>(
     dispatched.push(action);
     send(action);
   }) as typeof store.dispatch;
-  const person = { id: 'p', name: 'Morag Selkirk', role, school: { id: 's', name: 'Brenna Fell' } };
+  const person = {
+    id: 'p',
+    name: 'Morag Selkirk',
+    role,
+    school: { id: 's', name: 'Brenna Fell' },
+    units: { own: null, school: 'metric' as const },
+  };
   send(
     PeopleEvents.personRecognised({
       person,

@@ -124,8 +124,8 @@ export const careSentences: Sentences<CareSentences> = {
     `Whether ${w.text(medicine)} worked shows only in a count after it`,
   'mites-per-bees': 'Mites per 100 bees?',
   'mite-wash-kit': 'Mite wash kit',
-  'coming-days-reach-c-see': ({ least, most }) =>
-    `. The coming days reach ${least} to ${most} °C: see that this lies within the label’s span`,
+  'coming-days-reach-c-see': ({ least, most }, w) =>
+    `. The coming days reach ${w.figure('temperature', least, 0)} to ${w.celsius(most, 0)}: see that this lies within the label’s span`,
   'plain-thin-syrup-keeps-three': '; plain thin syrup keeps three to four days in the warm',
   'thick-syrup-keeps-weeks-what': '; thick syrup keeps for weeks, so what stays is not wanted',
   'feeder-empty': ({ what }, w) => `${upperFirst(w.name('feed', what))}: feeder empty?`,
@@ -134,7 +134,7 @@ export const careSentences: Sentences<CareSentences> = {
   'taken-more-ignored-then-off': 'Taken? More? Or ignored, then off with it',
   'patty-eaten': 'Patty eaten?',
   'kg-given-strong-hive-takes': ({ kg, date, today }, w) =>
-    `${w.kg(kg, 2)} given ${w.day(date, today)}; a strong hive takes half a kilogram a week, and what stays feeds beetles and moths`,
+    `${w.kg(kg, 2)} given ${w.day(date, today)}; a strong hive takes ${w.kg(0.5)} a week, and what stays feeds beetles and moths`,
   'patty-eaten-pollen-nest': 'Patty eaten? Pollen in the nest?',
   patty: 'Patty',
   'unknown-day-enter-withdrawal': 'an unknown day: enter its withdrawal',
@@ -149,7 +149,7 @@ export const careSentences: Sentences<CareSentences> = {
   'feeder-off-box-marked': 'Feeder off, or box marked?',
   'super-full-next-one': 'Super full? Next one on',
   'since-what-bloom-holds-kg': ({ date, today, holdsKg, holdsKg2, full, holdsKg3 }, w) =>
-    `On since ${w.day(date, today)}; by what is in bloom it holds ${w.number(holdsKg, 0)} of ${w.kg(holdsKg2, 0)} about ${w.day(full, today)}, ${w.kg(holdsKg3, 1)} a day`,
+    `On since ${w.day(date, today)}; by what is in bloom it holds ${w.figure('weight', holdsKg, 0)} of ${w.kg(holdsKg2, 0)} about ${w.day(full, today)}, ${w.kg(holdsKg3, 1)} a day`,
   'how-full-super-lift-look': 'How full is the super? Lift or look at the outer frame',
   super: 'Super',
   'drone-comb-out-before-emerges': 'Drone comb out before it emerges',
@@ -234,27 +234,28 @@ export const careSentences: Sentences<CareSentences> = {
   kilograms: ({ kg }, w) => w.kg(kg),
   'tenth-water-fondant-common-practice': 'a tenth of water in fondant, common practice',
   'kg-found-least-wanted': ({ food, least, phase, has }, w) =>
-    `${w.kg(food, 1)} found, at least ${w.number(least)} wanted${phase !== null && has ? ' for winter' : ''}`,
+    `${w.kg(food, 1)} found, at least ${w.kg(least)} wanted${phase !== null && has ? ' for winter' : ''}`,
   'lasts-about-days': ({ floor }, w) => `lasts about ${w.number(floor)} days`,
   'without-any-income': ({ found, lasts }, w) => `${w.text(found)}; ${w.text(lasts)} without any income`,
   'but-bloom-days-fit-bring': ({ found, plants, lasts }, w) =>
     `${w.text(found)}, but ${w.list(plants)} in bloom and days are fit: they bring it themselves; ${w.text(lasts)}, look again after poor days`,
   'frames-were-read-lift-hive': ({ framesRead, frames }, w) =>
     `${w.number(framesRead)} of ${w.number(frames)} frames were read: lift the hive at the back, or look at the outer combs`,
-  'portion-of-feed': ({ portion, unit, name }, w) => `${w.number(portion)} ${w.text(unit)} of ${w.text(name)}`,
+  'portion-of-feed': ({ portion, of, name }, w) => `${w.figure(of, portion)} ${w.unit(of)} of ${w.text(name)}`,
   'take-supers-off-first-then': ({ amount }, w) => `Take the supers off first, then feed ${w.text(amount)}`,
   'feed-them': ({ amount, starving, again }, w) =>
     `Feed ${w.text(amount)}${starving ? ' now' : ''}${again ? ', then look again' : ''}`,
   'food-wanted-less-food-found':
     'Food wanted less food found, as sugar; no more at once than they can take in about a week.',
   'found-nest': 'found in the nest',
-  'kg-to': ({ value, low, high }, w) => `${w.kg(value, 1)} (${w.number(low, 1)} to ${w.number(high, 1)})`,
+  'kg-to': ({ value, low, high }, w) =>
+    `${w.kg(value, 1)} (${w.figure('weight', low, 1)} to ${w.figure('weight', high, 1)})`,
   'found-supers': 'found in the supers',
   'kilograms-found': ({ kg }, w) => w.kg(kg, 1),
-  'feed-in-portions': ({ whole, unit, again, portion }, w) =>
-    `${w.number(whole)} ${w.text(unit)}${again ? `, ${w.number(portion)} ${w.text(unit)} at a time` : ''}`,
+  'feed-in-portions': ({ whole, of, again, portion }, w) =>
+    `${w.figure(of, whole)} ${w.unit(of)}${again ? `, ${w.figure(of, portion)} ${w.unit(of)} at a time` : ''}`,
   'house-practice-store-wanted': ({ source }, w) => `House practice for the store wanted; ${w.text(source)}.`,
-  'feed-taken-food-kg': 'Feed taken? Food in kg?',
+  'feed-taken-food-kg': 'Feed taken? How much food?',
   'in-the-nest': ' in the nest',
   'nest-supers-were-looked': ' in the nest, the supers were not looked at',
   'supers-all': ', supers and all',
@@ -364,7 +365,7 @@ export const careSentences: Sentences<CareSentences> = {
   'eggs-feed-taken': 'Eggs? Feed taken?',
   'syrup-patty': 'Syrup 1:1, patty',
   'food-bees': 'Food and bees',
-  'how-many-frames-bees-food': 'How many frames of bees? Food in kg?',
+  'how-many-frames-bees-food': 'How many frames of bees? How much food?',
   'syrup-follower-board': 'Syrup, follower board',
   'first-full-check-unite-keep': 'First full check: unite or keep?',
   'brood-pattern-enough-bees-winter': 'Brood pattern? Enough bees for winter?',
@@ -372,7 +373,7 @@ export const careSentences: Sentences<CareSentences> = {
   'week-ten-days-too-early': 'A week to ten days is too early to judge them',
   'lets-nature-cull-late-swarms': 'lets nature cull late swarms and does not expect them to live.',
   'settled-food': 'Settled? Food?',
-  'eggs-food-kg': 'Eggs? Food in kg?',
+  'eggs-food-kg': 'Eggs? How much food?',
   syrup: 'Syrup',
   'brood-how-many-frames': 'Brood on how many frames?',
   'second-box-super': 'Second box or super',

@@ -331,7 +331,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
     `The queen was seen on ${side === null ? 'a frame' : w.text(side)}: is she safely in?`,
   'part-on': ({ part, once }) => `${once === null ? '' : `${once} off once more, then `}${part} on`,
   'under-celsius': ({ celsius }, w) => `under ${w.celsius(celsius)}`,
-  'under-c-lid-only': 'under 10 °C: lid only',
+  'under-c-lid-only': (_facts, w) => `under ${w.celsius(10)}: lid only`,
   'nothing-gather-rob': 'nothing to gather: they rob',
   'wasps-robbers-hive': 'wasps or robbers at the hive',
   'late-year': 'late in the year',
@@ -481,7 +481,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'look-at': ({ frames }, w) => `look at ${w.text(frames)}`,
   'kg-counted-enough': ({ counted }, w) => `${w.kg(counted, 1)} counted: enough`,
   'kg-counted-most-too-little': ({ counted, most }, w) =>
-    `${w.kg(counted, 1)} counted, ${w.number(most, 1)} at most: too little`,
+    `${w.kg(counted, 1)} counted, ${w.kg(most, 1)} at most: too little`,
   'both-outer-frames-read': 'both outer frames read',
   'mites-sampled': 'mites sampled',
   'looked-for': 'looked for',

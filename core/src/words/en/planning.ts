@@ -123,7 +123,7 @@ export const planningSentences: Sentences<PlanningSentences> = {
   'opened-today': 'It is opened today, as people were told.',
   'not-weekday': 'not on this weekday',
   'not-these-hours': 'not at these hours',
-  'too-heavy': ({ kg, able }) => `${kg} kg to lift, ${able} can`,
+  'too-heavy': ({ kg, able }, w) => `${w.kg(kg)} to lift, ${able} can`,
   'pins-differ': 'Two pins name different supervisors for the same session.',
   'was-forbidden': ({ group, slot, hive }) =>
     `${[group ?? 'Staff', slot, hive].filter((part) => part !== null).join(', ')} was forbidden.`,

@@ -90,11 +90,11 @@ export const yearNames = {
   triggerQuestion: {
     'thin-syrup': 'Syrup taken? More brood?',
     protein: 'Patty eaten? Room left in the nest?',
-    'first-look': 'Eggs? Food in kg?',
+    'first-look': 'Eggs? How much food?',
     'supers-ready': 'Bees on all frames? Super on?',
     'main-flow-room': 'Room above? Feeder off?',
     'last-flow-off': 'Supers off? Mites per 100 bees?',
-    'autumn-feed': 'Feed taken? Stores in kg?',
+    'autumn-feed': 'Feed taken? How much in store?',
     'feeder-off': 'Feeder off, entrance clear?',
     'frost-close': 'Guard on, roof and strap sound?',
     'wasp-entrance': 'Wasps beaten?',

@@ -18,6 +18,7 @@ import * as revisions from './016-refresh-and-revisions';
 import * as ids from './017-ids';
 import * as texts from './018-texts';
 import * as told from './019-told-texts';
+import * as units from './020-units';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -39,6 +40,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '017-ids', ...ids },
   { name: '018-texts', ...texts },
   { name: '019-told-texts', ...told },
+  { name: '020-units', ...units },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

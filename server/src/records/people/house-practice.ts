@@ -2,6 +2,7 @@ import { type CalendarPractice, type CarePractice, DEFAULT_CALENDAR, DEFAULT_CAR
 import { DEFAULT_PLANNING, type PlanningPractice } from '@brave-comb/core/planning';
 import { DEFAULT_TRIGGERS, type Trigger } from '@brave-comb/core/season';
 import { FORGETTING, type Forgetting } from '@brave-comb/core/skills';
+import type { UnitSystem } from '@brave-comb/core/units';
 import { DEFAULT_LIMITS, type Depth, type Limits } from '@brave-comb/core/weather';
 
 /** House practice: what a school does as a matter of course. Figures that it does not set are the trade's. */
@@ -24,6 +25,8 @@ export interface HousePractice {
   readonly planning: PlanningPractice;
   /** How long a skill holds after it was last shown. */
   readonly forgetting: Forgetting;
+  /** Units of whoever did not choose any. */
+  readonly units: UnitSystem;
 }
 
 export const DEFAULT_PRACTICE: HousePractice = {
@@ -38,4 +41,5 @@ export const DEFAULT_PRACTICE: HousePractice = {
   workingHours: [8, 19],
   planning: DEFAULT_PLANNING,
   forgetting: FORGETTING,
+  units: 'metric',
 };

@@ -3,7 +3,7 @@ export { audit, auditOf } from './audit-store';
 export { erasePerson } from './erase-store';
 export { type HousePractice } from './house-practice';
 export { messages, outbox, readMessage, tell } from './messages';
-export { addGroup, addPerson, addSchool, checkSignIn, shown } from './service';
+export { addGroup, addPerson, addSchool, checkSignIn, chooseUnits, shown } from './service';
 export { SIGNED_IN_AT_MOST, sessionGoesOn, SessionStore, sweepSessions } from './session-store';
 export {
   changePractice,
@@ -15,5 +15,6 @@ export {
   type PersonRow,
   practiceOf,
   traineesOf,
+  unitsOf,
 } from './store';
 export { type GroupRow, staffGroup, traineeGroups } from './group-store';

@@ -2,9 +2,11 @@ import { say } from '../../words';
 import type { Person, Role } from '@brave-comb/contract';
 import { hash, verify } from '@node-rs/argon2';
 import { v7 as uuid } from 'uuid';
-import type { Actor, Context } from '../../context';
+import type { Actor, Context, Units } from '../../context';
+import type { Body } from '../../body';
+import { revise } from '../../database/revision-store';
 import { Refusal } from '../../problem';
-import { insertGroup, insertPerson, insertSchool, personBySignIn } from './store';
+import { changePractice, insertGroup, insertPerson, insertSchool, keepUnits, personBySignIn, unitsOf } from './store';
 
 /** Argon2id with 19 MiB and two passes, the least that OWASP's Password Storage Cheat Sheet asks for. */
 const ARGON2ID = { algorithm: 2, memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
@@ -24,16 +26,37 @@ export async function checkSignIn({ db }: Context, name: string, password: strin
   if (!person || !right) {
     throw new Refusal(401, 'not-signed-in', say('wrong-password'));
   }
-  return { id: person.id, name: person.name, role: person.role, school: person.school, schoolName: person.school_name };
+  return {
+    id: person.id,
+    name: person.name,
+    role: person.role,
+    school: person.school,
+    schoolName: person.school_name,
+  };
 }
 
 /** A person as the contract shows one. */
-export const shown = (actor: Actor): Person => ({
+export const shown = (actor: Actor, units: Units): Person => ({
   id: actor.id,
   name: actor.name,
   role: actor.role,
   school: { id: actor.school, name: actor.schoolName },
+  units,
 });
+
+/** Keeps in which units somebody reads, and by a lead those of the school. */
+export async function chooseUnits(
+  { db }: Context,
+  actor: Actor,
+  { own, school }: Body<'chooseUnits'>,
+): Promise<Person> {
+  if (school !== undefined && actor.role !== 'lead') throw new Refusal(403, 'not-allowed', say('not-allowed'));
+  await revise(db, actor.school, async (trx) => {
+    await keepUnits(trx, actor.id, own);
+    if (school !== undefined) await changePractice(trx, actor.school, { units: school });
+  });
+  return shown(actor, await unitsOf(db, actor.id));
+}
 
 export async function addSchool({ db }: Context, name: string, practice: object): Promise<string> {
   const id = uuid();

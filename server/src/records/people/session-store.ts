@@ -1,3 +1,5 @@
+import type { UnitSystem } from '@brave-comb/core/units';
+import { DEFAULT_PRACTICE } from './house-practice';
 import type { Role } from '@brave-comb/contract';
 import { DAY } from '@brave-comb/core/units';
 import { type SessionData, Store } from 'express-session';
@@ -26,6 +28,8 @@ interface RowWithPerson extends Row {
   readonly role: Role | null;
   readonly school: string | null;
   readonly school_name: string | null;
+  readonly units: UnitSystem | null;
+  readonly school_units: UnitSystem | null;
   readonly revision: string | number | null;
 }
 
@@ -59,6 +63,8 @@ export class SessionStore extends Store {
         'people.role',
         'people.school',
         'schools.name as school_name',
+        'people.units',
+        this.db.raw("json_value(schools.practice, '$.units') as school_units"),
         this.db.raw('(select sum(number) from revisions where revisions.school = people.school) as revision'),
       );
     return new Map(rows.map((row) => [row.sid, row]));
@@ -72,7 +78,8 @@ export class SessionStore extends Store {
     const { person: id, name, role, school, school_name: schoolName } = row;
     if (id === null || name === null || role === null || school === null || schoolName === null) return null;
     const actor = { id, name, role, school, schoolName };
-    return { ...session, actor, revision: Number(row.revision ?? 0) };
+    const units = { own: row.units, school: row.school_units ?? DEFAULT_PRACTICE.units };
+    return { ...session, actor, units, revision: Number(row.revision ?? 0) };
   }
 
   override set(sid: string, session: SessionData, done?: (error?: unknown) => void): void {

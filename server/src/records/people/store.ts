@@ -1,5 +1,7 @@
 import type { Role } from '@brave-comb/contract';
+import type { UnitSystem } from '@brave-comb/core/units';
 import type { Knex } from 'knex';
+import type { Units } from '../../context';
 import { DEFAULT_PRACTICE, type HousePractice } from './house-practice';
 
 export interface PersonRow {
@@ -56,8 +58,24 @@ export const learnersOf = (db: Knex, school: string): Promise<string[]> =>
 export const groupsOf = (db: Knex, person: string): Promise<string[]> =>
   db('group_members').where({ person }).pluck('trainee_group');
 
+/** In which units somebody reads: the own choice, and that of the school. */
+export async function unitsOf(db: Knex, person: string): Promise<Units> {
+  const row = await db('people')
+    .join('schools', 'schools.id', 'people.school')
+    .where('people.id', person)
+    .first<{ units: UnitSystem | null; practice: OwnPractice }>('people.units', 'schools.practice');
+  return { own: row.units, school: row.practice.units ?? DEFAULT_PRACTICE.units };
+}
+
+export const keepUnits = (db: Knex, person: string, units: UnitSystem | null) =>
+  db('people').where({ id: person }).update({ units });
+
 /** What a school has set itself; the rest is the trade's. */
-export type OwnPractice = { readonly [Part in keyof HousePractice]?: Partial<HousePractice[Part]> };
+export type OwnPractice = {
+  readonly [Part in keyof HousePractice]?: HousePractice[Part] extends object
+    ? Partial<HousePractice[Part]>
+    : HousePractice[Part];
+};
 
 const ownPractice = async (db: Knex, school: string): Promise<OwnPractice> =>
   (await db<{ id: string; practice: OwnPractice }>('schools').where({ id: school }).first())?.practice ?? {};

@@ -1,3 +1,4 @@
+import { figure, unit } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
@@ -41,6 +42,9 @@ export class VisitReview {
   protected readonly decisionFault = this.store.selectSignal(careFeature.selectDecisionFault);
   protected readonly chosen = signal<number | null>(null);
   protected readonly explained = signal(false);
+  protected readonly unitOf = (of: 'frames' | 'kg'): string => (of === 'kg' ? unit('weight') : $localize`frames`);
+  protected readonly figureOf = (of: 'frames' | 'kg', value: number): string =>
+    decimal(of === 'kg' ? figure('weight', value, 1) : value);
   /** Frame about which a question was asked just now. */
   protected readonly asked = signal<number | null>(null);
   protected readonly date = dateText;

@@ -1,3 +1,4 @@
+import { Measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { GroupSheet } from '@brave-comb/contract';
@@ -17,7 +18,7 @@ import { VerdictSheet } from './verdict-sheet';
 /** Go or not, who, where, with what. */
 @Component({
   selector: 'bc-day-sheet',
-  imports: [MatIcon, VerdictSheet, GroupCard, CombLegend, NextHives, DayReadyLine],
+  imports: [Measured, MatIcon, VerdictSheet, GroupCard, CombLegend, NextHives, DayReadyLine],
   templateUrl: './day-sheet.html',
   styleUrl: './day-sheet.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

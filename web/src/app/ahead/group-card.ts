@@ -1,3 +1,4 @@
+import { Measured, measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { DaySheet, GroupSheet } from '@brave-comb/contract';
@@ -21,7 +22,7 @@ const ROLES = [
 /** Who opens which hive and why, what it was like last time, what is due, who does what. */
 @Component({
   selector: 'bc-group-card',
-  imports: [MatIcon, BoxMap, CombPortrait, HiveStack, StandingMap, IfWet],
+  imports: [Measured, MatIcon, BoxMap, CombPortrait, HiveStack, StandingMap, IfWet],
   templateUrl: './group-card.html',
   styleUrl: './group-card.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -44,7 +45,7 @@ export class GroupCard {
       layer,
       ...(layer.kind === 'box'
         ? {
-            text: kg === null ? partName(layer) : $localize`${Math.round(kg)} kg`,
+            text: kg === null ? partName(layer) : measured('weight', kg, 0),
             note: lift === null ? $localize`not weighed` : named('lift', lift),
           }
         : {}),

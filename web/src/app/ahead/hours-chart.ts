@@ -1,3 +1,4 @@
+import { figure } from '../language/units';
 import { named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { DayVerdict } from '@brave-comb/contract';
@@ -38,7 +39,7 @@ const LIKELY = 0.7;
       @for (degree of degrees(); track degree.value) {
         <path [attr.d]="'M0 ' + degree.y + 'H' + width" stroke="var(--line)" stroke-dasharray="2 3" />
         <text x="-4" [attr.y]="degree.y + 4" text-anchor="end" font-size="11" style="fill: var(--ink-2)">
-          {{ degree.value }}°
+          {{ degree.name }}°
         </text>
       }
       @for (hour of hours(); track hour.at) {
@@ -141,7 +142,9 @@ export class HoursChart {
     const from = x(Date.parse(this.startsAt()));
     return { x: from, width: Math.max(0, x(Date.parse(this.endsAt())) - from) };
   });
-  protected readonly degrees = computed(() => [10, 15].map((value) => ({ value, y: this.y()(value) })));
+  protected readonly degrees = computed(() =>
+    [10, 15].map((value) => ({ value, name: figure('temperature', value), y: this.y()(value) })),
+  );
   protected readonly hours = computed(() => {
     const x = this.x();
     const rain = scaleLinear([0, 4], [0, CHART]).clamp(true);
@@ -239,7 +242,7 @@ export class HoursChart {
       this.verdict()
         .hours.map(
           (hour) =>
-            $localize`${timeOf(hour.at, this.zone())} ${Math.round(hour.temperature[1])} degrees, full inspection ${Math.round(hour.chance.full * 10)} in 10`,
+            $localize`${timeOf(hour.at, this.zone())} ${figure('temperature', hour.temperature[1], 0)} degrees, full inspection ${Math.round(hour.chance.full * 10)} in 10`,
         )
         .join('; '),
   );

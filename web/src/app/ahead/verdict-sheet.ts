@@ -1,3 +1,4 @@
+import { figure, measured } from '../language/units';
 import { named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
@@ -95,12 +96,12 @@ export class VerdictSheet {
   });
   protected readonly gauges = computed(() =>
     this.verdict().gauges.map((gauge) => {
-      const [figure, limit] = this.texts(gauge);
+      const [reads, limit] = this.texts(gauge);
       return {
         gauge,
         icon: ICONS[gauge.id],
         name: NAMES[gauge.id],
-        figure,
+        figure: reads,
         limit,
         word: gauge.state === 'outside' ? $localize`, not met` : gauge.state === 'tight' ? $localize`, tight` : '',
       };
@@ -112,9 +113,12 @@ export class VerdictSheet {
     const bound = sense === 'at-least' ? $localize`from` : $localize`up to`;
     switch (id) {
       case 'warmth':
-        return [$localize`${Math.round(middle)}° coolest`, $localize`${bound} ${limit}°`];
+        return [
+          $localize`${figure('temperature', middle, 0)}° coolest`,
+          `${bound} ${figure('temperature', limit, 1)}°`,
+        ];
       case 'gusts':
-        return [$localize`${Math.round(middle)} km/h`, $localize`${bound} ${limit}`];
+        return [measured('speed', middle, 0), `${bound} ${figure('speed', limit, 0)}`];
       case 'dry':
       case 'light':
         return [middle >= 480 ? $localize`all day` : spanText(middle), $localize`needs ${spanText(limit)}`];

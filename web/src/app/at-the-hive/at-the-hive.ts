@@ -1,3 +1,4 @@
+import { measured, weighed } from '../language/units';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -243,7 +244,7 @@ export class AtTheHive {
     const weather = this.file()?.weather;
     if (!weather) return null;
     return {
-      now: $localize`${Math.round(weather.temperature)} °C, gusts ${Math.round(weather.gust)}`,
+      now: $localize`${measured('temperature', weather.temperature, 0)}, gusts ${measured('speed', weather.gust, 0)}`,
       rain: weather.rainFrom
         ? $localize`rain from ${timeOf(weather.rainFrom, this.zone())}`
         : $localize`no rain in sight`,
@@ -543,7 +544,7 @@ export class AtTheHive {
           : $localize`not read`,
       food:
         now && now.sidesRead > 0
-          ? $localize`${figure(now.storesKg.value)} kg${range(now.storesKg)}${read}`
+          ? $localize`${measured('weight', now.storesKg.value, 1)}${range(weighed(now.storesKg))}${read}`
           : $localize`not read`,
       health,
     };

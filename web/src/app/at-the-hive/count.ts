@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { type Quantity, roundTo } from '@brave-comb/core/units';
+import { keptFigure, typedFigure } from '../language/units';
 
 /** A number to be stepped or typed; empty while nobody counted. */
 @Component({
@@ -12,10 +14,10 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
         type="number"
         inputmode="decimal"
         [attr.aria-label]="legend()"
-        [min]="least()"
-        [max]="most()"
+        [min]="shownLeast()"
+        [max]="shownMost()"
         [step]="step()"
-        [value]="value() ?? ''"
+        [value]="shown() ?? ''"
         (change)="typed(field.value)"
       />
       <button type="button" class="big" ariaLabel="{{ legend() }}, more" i18n-ariaLabel (click)="by(1)">+</button>
@@ -43,21 +45,35 @@ export class Count {
   readonly step = input(1);
   readonly least = input(0);
   readonly most = input(999);
+  /** What is measured, where it is: value and limits are in the core's unit, what is shown, typed and stepped in the reader's. */
+  readonly of = input<Quantity | null>(null);
   readonly counted = output<number | null>();
 
-  private readonly start = computed(() => this.value() ?? this.least());
+  protected readonly shown = computed(() => this.inUnit(this.value()));
+  protected readonly shownLeast = computed(() => this.inUnit(this.least()) ?? 0);
+  protected readonly shownMost = computed(() => this.inUnit(this.most()) ?? 0);
+
+  private readonly start = computed(() => this.shown() ?? this.shownLeast());
 
   protected by(steps: number): void {
-    const first = this.value() === null && steps > 0 ? this.least() + this.step() : this.start() + steps * this.step();
-    this.counted.emit(this.held(first));
+    const first = this.shown() === null && steps > 0;
+    this.keep(first ? this.shownLeast() + this.step() : this.start() + steps * this.step());
   }
 
   protected typed(text: string): void {
-    const value = Number(text);
-    this.counted.emit(text.trim() === '' || !Number.isFinite(value) ? null : this.held(value));
+    if (text.trim() === '' || !Number.isFinite(Number(text))) this.counted.emit(null);
+    else this.keep(Number(text));
   }
 
-  private held(value: number): number {
-    return Math.round(Math.min(this.most(), Math.max(this.least(), value)) * 100) / 100;
+  private inUnit(value: number | null): number | null {
+    const of = this.of();
+    return of === null || value === null ? value : Number(typedFigure(of, value));
+  }
+
+  private keep(shown: number): void {
+    const of = this.of();
+    const value = of === null ? shown : (keptFigure(of, `${shown}`) ?? this.least());
+    const held = Math.min(this.most(), Math.max(this.least(), value));
+    this.counted.emit(roundTo(held, of === null ? 2 : 4));
   }
 }

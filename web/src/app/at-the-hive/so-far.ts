@@ -1,3 +1,4 @@
+import { unit, weighed } from '../language/units';
 import { named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { type ColonyEstimate, type Estimate, LETTERS } from '@brave-comb/core/inspection';
@@ -119,7 +120,7 @@ export class SoFar {
     return [
       both($localize`Bees`, now.framesOfBees, whole.framesOfBees),
       both($localize`Brood`, now.brood, whole.brood),
-      both($localize`Food kg`, now.storesKg, whole.storesKg),
+      both($localize`Food, ${unit('weight')}`, weighed(now.storesKg), weighed(whole.storesKg)),
       both($localize`Pollen`, now.pollen, whole.pollen),
     ];
   });

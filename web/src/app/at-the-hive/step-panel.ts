@@ -1,3 +1,4 @@
+import { unit, weighed } from '../language/units';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -180,13 +181,13 @@ export class StepPanel {
       {
         name: $localize`Brood`,
         text: some
-          ? $localize`${of(now.brood, 'frames')}${beside(expected?.brood)}\: eggs ${decimal(now.eggs.value)}, larvae ${decimal(now.larvae.value)}, sealed ${decimal(now.sealedWorker.value)}`
+          ? $localize`${of(now.brood, $localize`frames`)}${beside(expected?.brood)}\: eggs ${decimal(now.eggs.value)}, larvae ${decimal(now.larvae.value)}, sealed ${decimal(now.sealedWorker.value)}`
           : $localize`not read`,
       },
       {
         name: $localize`Food`,
         text: some
-          ? $localize`${of(now.storesKg, 'kg')}${beside(expected?.storesKg)}, pollen ${decimal(now.pollen.value)} frames`
+          ? $localize`${of(weighed(now.storesKg), unit('weight'))}${beside(expected?.storesKg && weighed(expected.storesKg))}, pollen ${decimal(now.pollen.value)} frames`
           : $localize`not read`,
       },
     ];

@@ -1,10 +1,10 @@
+import { UnitName, measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { type BoxLayer, BOXES, boxWeight, isBox, supers } from '@brave-comb/core/equipment';
 import { BROOD, guardsOf, shows, spacingVerdict } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
-import { decimal } from '../ui/format';
 import { Choice } from './choice';
 import { Count } from './count';
 import { named, SaidPipe } from '../language/words';
@@ -19,7 +19,7 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
 /** Supers one by one: weight first, then a look; brood up here matters. */
 @Component({
   selector: 'bc-supers-panel',
-  imports: [SaidPipe, Choice, Count],
+  imports: [UnitName, SaidPipe, Choice, Count],
   template: `
     @for (box of boxes(); track box.layer.id) {
       <section [attr.aria-label]="box.layer.id">
@@ -70,8 +70,9 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
           (chosen)="feel(box.layer, $event)"
         />
         <bc-count
-          legend="On the scale, kg"
+          legend="On the scale, {{ 'weight' | unit }}"
           i18n-legend
+          of="weight"
           [value]="box.kg"
           [most]="80"
           (counted)="weigh(box.layer, $event)"
@@ -127,7 +128,7 @@ export class SupersPanel {
         return {
           layer,
           expected: lift?.kg
-            ? $localize`about ${decimal(lift.kg)} kg${lift.lift ? `: ${named('lift', lift.lift)}` : ''}`
+            ? $localize`about ${measured('weight', lift.kg, 1)}${lift.lift ? `: ${named('lift', lift.lift)}` : ''}`
             : $localize`weight not known: judge before you lift`,
           off: record.partsOff.includes(layer.id),
           tipped: record.tipped.includes(layer.id),

@@ -1,3 +1,5 @@
+import { MeasureField } from '../language/measure-field';
+import { UnitName, unit } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
@@ -45,7 +47,7 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
 /** Logs what was done to a colony or seen on it. */
 @Component({
   selector: 'bc-event-form',
-  imports: [Named, ReactiveFormsModule],
+  imports: [MeasureField, UnitName, Named, ReactiveFormsModule],
   template: `
     <h3 i18n>Log for hive {{ hive() }}</h3>
     <form class="fields" [formGroup]="form" (ngSubmit)="submit()">
@@ -71,20 +73,18 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
             </select>
           </label>
           <label
-            ><ng-container i18n>kg </ng-container
-            ><input type="number" min="0.1" max="40" step="0.1" formControlName="kg"
+            >{{ 'weight' | unit }}&ngsp;<input bcMeasure="weight" [least]="0.1" [most]="40" formControlName="kg"
           /></label>
         }
         @case ('patty') {
           <label
-            ><ng-container i18n>kg </ng-container
-            ><input type="number" min="0.05" max="5" step="0.05" formControlName="kg"
+            >{{ 'weight' | unit }}&ngsp;<input bcMeasure="weight" [least]="0.05" [most]="5" formControlName="kg"
           /></label>
         }
         @case ('super-on') {
           <label
-            ><ng-container i18n>Holds, kg </ng-container
-            ><input type="number" min="1" max="40" step="0.5" formControlName="kg"
+            ><ng-container i18n>Holds, {{ 'weight' | unit }} </ng-container
+            ><input bcMeasure="weight" [least]="1" [most]="40" formControlName="kg"
           /></label>
         }
         @case ('queen') {
@@ -270,7 +270,7 @@ export class EventForm {
     if (kind === 'ordered-by-the-inspector' && !text.trim()) return $localize`Say what the inspector ordered, and who.`;
     if (kind === 'suspicion' && !text.trim()) return $localize`Say what is suspected.`;
     if ((kind === 'feed' || kind === 'patty' || kind === 'super-on') && !(kg > 0))
-      return $localize`Give the weight in kg.`;
+      return $localize`Give the weight in ${unit('weight')}.`;
     return null;
   });
 

@@ -1,3 +1,4 @@
+import { unit, weighed } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { ExpectedState } from '@brave-comb/contract';
 import { decimal } from '../ui/format';
@@ -84,7 +85,7 @@ export class ExpectedCard {
       line($localize`Larvae`, larvae, $localize`frames`),
       line($localize`Sealed`, sealed, $localize`frames`),
       line($localize`Drone brood`, drone, $localize`frames`),
-      line($localize`Stores`, storesKg, 'kg'),
+      line($localize`Stores`, weighed(storesKg), unit('weight')),
     ];
   });
 }

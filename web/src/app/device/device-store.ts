@@ -129,6 +129,8 @@ function write(key: string, text: string): boolean {
 }
 const journalKeys = (): string[] => Object.keys(localStorage).filter((key) => key.startsWith(JOURNAL));
 
+const NO_UNITS = { units: { own: null, school: 'metric' } } as const;
+
 /**
  * What this device keeps by itself: it survives a reload, a restart and no signal.
  *
@@ -196,7 +198,9 @@ export class DeviceStore {
   }
 
   async lastPerson(): Promise<Person | null> {
-    return (await (await this.opened).get('people', 'last')) ?? null;
+    const person = await (await this.opened).get('people', 'last');
+    // One kept by an earlier version has chosen no units.
+    return person ? { ...NO_UNITS, ...person } : null;
   }
 
   /** Somebody signed out and the server has not heard of it. */

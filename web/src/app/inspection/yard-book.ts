@@ -1,3 +1,4 @@
+import { Measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { ViewDesk } from '../api/view-desk';
@@ -9,7 +10,7 @@ import { type StrayCause } from '@brave-comb/core/inspection';
 /** What visits left to be done, stray comb and its causes, wax saved, sticky hives, and how hives changed. */
 @Component({
   selector: 'bc-yard-book',
-  imports: [Named, RouterLink, ViewState],
+  imports: [Measured, Named, RouterLink, ViewState],
   template: `
     <bc-view-state [watched]="watched" name="The yard book" i18n-name />
     @if (watched.data(); as data) {
@@ -73,12 +74,13 @@ import { type StrayCause } from '@brave-comb/core/inspection';
         <section class="sheet" aria-labelledby="wax-title">
           <h2 id="wax-title" i18n>Scraps of wax</h2>
           <p i18n>
-            <b>{{ wax() }} kg</b> saved in all
+            <b>{{ wax() | measured: 'weight' }}</b> saved in all
           </p>
           <ul>
             @for (each of data.scraps; track each.date) {
               <li i18n>
-                {{ date(each.date) }}: <b>{{ each.kg }} kg</b>, {each.hives.length, plural, =1 {hive} other {hives}}
+                {{ date(each.date) }}: <b>{{ each.kg | measured: 'weight' }}</b>,
+                {each.hives.length, plural, =1 {hive} other {hives}}
                 {{ each.hives.join(', ') }}
               </li>
             } @empty {

@@ -1,5 +1,6 @@
 import { Pipe, type PipeTransform } from '@angular/core';
 import { type Text, wayOf } from '@brave-comb/core/language';
+import type { UnitSystem } from '@brave-comb/core/units';
 import { type LanguageTag, english, languages } from '@brave-comb/core/words';
 
 type Names = typeof english.names;
@@ -13,6 +14,11 @@ let way = wayOf(language);
 export const inLanguage = (tag: LanguageTag): void => {
   language = languages[tag];
   way = wayOf(language);
+};
+
+/** From now on sentences tell their figures in these units. Called once, before anything is shown. */
+export const inSystem = (system: UnitSystem): void => {
+  way = wayOf(language, system);
 };
 
 /** What an id is called. */

@@ -44,7 +44,13 @@ describe('calls of the server', () => {
   const signedIn = (id = 'tomasz') =>
     TestBed.inject(Store).dispatch(
       PeopleEvents.signedIn({
-        person: { id, name: 'T', role: 'supervisor', school: { id: 's', name: 'S' } },
+        person: {
+          id,
+          name: 'T',
+          role: 'supervisor',
+          school: { id: 's', name: 'S' },
+          units: { own: null, school: 'metric' as const },
+        },
         clock: { now: '2026-05-14T06:40:00Z', demo: true, readAt: Date.now() },
       }),
     );

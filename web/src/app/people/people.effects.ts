@@ -1,4 +1,4 @@
-import { inject } from '@angular/core';
+import { DOCUMENT, inject } from '@angular/core';
 import { Router } from '@angular/router';
 import type { Person } from '@brave-comb/contract';
 import { Store } from '@ngrx/store';
@@ -20,6 +20,7 @@ import {
 import { ContractClient, type CallFault } from '../api/contract-client';
 import { ViewEvents } from '../api/views.feature';
 import { DeviceStore } from '../device/device-store';
+import { keepUnits } from '../language/units';
 import { keepClock, keptClock } from './kept-clock';
 import { type ClockState, PeopleEvents, peopleFeature } from './people.feature';
 
@@ -94,6 +95,20 @@ export const signIn = createEffect(
       ),
     ),
   { functional: true },
+);
+
+/** Somebody with other units than this page shows: it is opened anew in theirs. */
+export const inOwnUnits = createEffect(
+  (actions = inject(Actions), device = inject(DeviceStore), page = inject(DOCUMENT)) =>
+    actions.pipe(
+      ofType(PeopleEvents.personRecognised, PeopleEvents.signedIn, PeopleEvents.unitsChosen),
+      concatMap(async ({ person }) => {
+        if (person === null) return;
+        await device.belongTo(person);
+        if (keepUnits(person.units.own ?? person.units.school)) page.location.reload();
+      }),
+    ),
+  { functional: true, dispatch: false },
 );
 
 /** Signing out works on the device at once; a server that cannot be reached hears of it at the next contact. */

@@ -4,7 +4,13 @@ import { ViewEvents, viewsFeature } from '../api/views.feature';
 import { PeopleEvents, forgetOnSignOut, peopleFeature } from './people.feature';
 
 const clock = { now: '2026-05-14T06:40:00Z', demo: true, readAt: 0 };
-const person = { id: 'ruth', name: 'Ruth', role: 'supervisor' as const, school: { id: 's', name: 'S' } };
+const person = {
+  id: 'ruth',
+  name: 'Ruth',
+  role: 'supervisor' as const,
+  school: { id: 's', name: 'S' },
+  units: { own: null, school: 'metric' as const },
+};
 
 describe('what one person was shown', () => {
   it.each([

@@ -1,3 +1,4 @@
+import { Measured, UnitName, keptFigure, typedFigure } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { HivePlace, Output, PlanningTerms, endpoints } from '@brave-comb/contract';
@@ -18,7 +19,7 @@ const NOWHERE: HivePlace = { east: 0, north: 0, faces: 180 };
 /** When groups and supervisors can come, what trainees may lift, where hives stand: what the planner goes by. */
 @Component({
   selector: 'bc-plan-terms',
-  imports: [RouterLink, ViewState, TimesForm],
+  imports: [UnitName, Measured, RouterLink, ViewState, TimesForm],
   templateUrl: './plan-terms.html',
   styleUrl: './plan-terms.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -33,6 +34,8 @@ export class PlanTermsScreen {
   private readonly edits = signal<ReadonlyMap<string, PlanningTerms>>(new Map());
   private readonly moved = signal<ReadonlyMap<string, HivePlace>>(new Map());
   protected readonly words = signal('');
+  protected readonly typedFigure = typedFigure;
+  protected readonly keptFigure = keptFigure;
   protected readonly sides = ['east', 'north', 'faces'] as const;
   protected readonly sideWords: Readonly<Record<keyof HivePlace, string>> = {
     east: $localize`east`,

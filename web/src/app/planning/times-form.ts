@@ -154,7 +154,7 @@ export class TimesForm {
 
   protected addAway(): void {
     const { weekly, away } = this.times();
-    this.changed.emit({ weekly, away: [...away, { from: this.today(), to: this.today(), why: 'away' }] });
+    this.changed.emit({ weekly, away: [...away, { from: this.today(), to: this.today(), why: $localize`away` }] });
   }
 
   protected dropAway(at: number): void {

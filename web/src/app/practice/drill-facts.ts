@@ -1,3 +1,4 @@
+import { measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { formatSide } from '@brave-comb/core/inspection';
 import type { Drill } from '@brave-comb/core/practice';
@@ -121,10 +122,10 @@ export class DrillFacts {
     if (drill.kind === 'weather') {
       const { temperature, gust, rain, cloud, thunder } = drill.weather;
       return [
-        [$localize`In the shade`, `${temperature} °C`],
-        [$localize`Gusts`, $localize`${gust} km/h`],
-        [$localize`Rain this hour`, rain === 0 ? $localize`none` : $localize`${rain} mm`],
-        [$localize`Rain in the next`, drill.rainSoon === 0 ? $localize`none` : $localize`${drill.rainSoon} mm`],
+        [$localize`In the shade`, measured('temperature', temperature, 1)],
+        [$localize`Gusts`, measured('speed', gust, 0)],
+        [$localize`Rain this hour`, rain === 0 ? $localize`none` : measured('rain', rain, 1)],
+        [$localize`Rain in the next`, drill.rainSoon === 0 ? $localize`none` : measured('rain', drill.rainSoon, 1)],
         [
           $localize`Sky`,
           cloud > 0.85 ? $localize`closed` : cloud > 0.4 ? $localize`broken cloud` : $localize`mostly clear`,
@@ -140,7 +141,7 @@ export class DrillFacts {
         [$localize`Bees`, TEMPER_TEXT[facts.temper]],
         [$localize`Open`, $localize`${drill.minutesOpen} of ${drill.minutesAllowed} min, ${CLOCK_TEXT[facts.clock]}`],
         [$localize`Brood frame out`, $localize`${facts.broodOut ?? 0} of ${facts.broodAllowed} min`],
-        [$localize`In the shade`, `${facts.temperature ?? 0} °C`],
+        [$localize`In the shade`, measured('temperature', facts.temperature ?? 0, 0)],
         [
           $localize`Rain`,
           facts.rainIn === null

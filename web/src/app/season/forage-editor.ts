@@ -1,3 +1,4 @@
+import { measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import type { Forage, SitePlant } from '@brave-comb/contract';
 import { DEGREE_DAY_METHODS, type DegreeDayMethod } from '@brave-comb/core/season';
@@ -61,7 +62,7 @@ export class ForageEditor {
     const { bloom, model } = row;
     if (!bloom) return '';
     const sum = bloom.sum
-      ? $localize`${bloom.sum.now} of ${bloom.sum.needed} degree days over ${bloom.sum.base} °C`
+      ? $localize`${bloom.sum.now} of ${bloom.sum.needed} degree days over ${measured('temperature', bloom.sum.base, 1)}`
       : model.kind === 'dates'
         ? $localize`by the length of the day, from ${dayAndMonth(`2001-${model.opens}`)}`
         : '';

@@ -1,3 +1,4 @@
+import { Measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { dayAndMonth } from '@brave-comb/core/units';
 import { ViewDesk } from '../api/view-desk';
@@ -6,7 +7,7 @@ import { ViewState } from '../api/view-state';
 /** A later flow at another site: a dated plan for taking hives there and back. */
 @Component({
   selector: 'bc-move-planner',
-  imports: [ViewState],
+  imports: [Measured, ViewState],
   template: `
     <section class="sheet" aria-labelledby="move-title">
       <h2 id="move-title" i18n>A later flow elsewhere</h2>
@@ -20,7 +21,8 @@ import { ViewState } from '../api/view-state';
                 <option value="" i18n>choose one</option>
                 @for (each of all.targets; track each.site + each.plant) {
                   <option [value]="each.site + '|' + each.plant" i18n>
-                    {{ each.plant }}, {{ each.name }}, {{ each.km }} km, from {{ dayAndMonth(each.from) }}
+                    {{ each.plant }}, {{ each.name }}, {{ each.km | measured: 'distance' : 1 }}, from
+                    {{ dayAndMonth(each.from) }}
                   </option>
                 }
               </select>

@@ -1,3 +1,5 @@
+import { MeasureField } from '../language/measure-field';
+import { UnitName } from '../language/units';
 import { ChangeDetectionStrategy, Component, effect, inject, input, output } from '@angular/core';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import type { SitePlant } from '@brave-comb/contract';
@@ -6,7 +8,7 @@ import { plantId } from '@brave-comb/core/season';
 /** A plant of a site, entered or changed. */
 @Component({
   selector: 'bc-plant-form',
-  imports: [ReactiveFormsModule],
+  imports: [MeasureField, UnitName, ReactiveFormsModule],
   template: `
     <form class="fields" [formGroup]="form" (ngSubmit)="keep()" aria-label="Plant" i18n-aria-label>
       <label><ng-container i18n>Name </ng-container><input type="text" maxlength="80" formControlName="name" /></label>
@@ -21,14 +23,14 @@ import { plantId } from '@brave-comb/core/season';
       <label>
         <ng-container i18n>Blooms by </ng-container
         ><select formControlName="kind">
-          <option value="degree days" i18n>degree days</option>
+          <option value="degree-days" i18n>degree days</option>
           <option value="dates" i18n>dates</option>
         </select>
       </label>
       @if (form.controls.kind.value === 'degree-days') {
         <label
-          ><ng-container i18n>Base, °C </ng-container
-          ><input type="number" min="-5" max="15" step="0.5" formControlName="base"
+          ><ng-container i18n>Base, {{ 'temperature' | unit }} </ng-container
+          ><input bcMeasure="temperature" [least]="-5" [most]="15" formControlName="base"
         /></label>
         <label
           ><ng-container i18n>Degree days </ng-container><input type="number" min="1" max="4000" formControlName="sum"

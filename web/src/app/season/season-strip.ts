@@ -1,3 +1,4 @@
+import { UnitName, figure } from '../language/units';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -30,6 +31,7 @@ const BARS = { lid: 40, 'one-frame': 28, full: 16 } as const;
 /** Three weeks around today: hours fit for opening, weather, bloom, sessions and what is due. Arrows move a day, [ and ] a week. */
 @Component({
   selector: 'bc-season-strip',
+  imports: [UnitName],
   templateUrl: './season-strip.html',
   styleUrl: './season-strip.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -142,7 +144,7 @@ export class SeasonStrip {
       days: days.map((day, index) => ({
         date: day.date,
         x: LEFT + index * this.column + 4,
-        warmest: day.warmest ? `${Math.round(day.warmest[1])}°` : '',
+        warmest: day.warmest ? `${figure('temperature', day.warmest[1], 0)}°` : '',
         rainX: LEFT + (index + 1) * this.column - 14,
         sure: rain(day.rain?.[0] ?? 0),
         maybe: rain(day.rain?.[1] ?? 0),
@@ -314,7 +316,7 @@ export class SeasonStrip {
     return [
       shortDate(day.date) + (day.date === strip.today ? $localize`, today` : ''),
       day.hours ? $localize`full inspection ${hoursText(day)}` : $localize`no forecast`,
-      day.warmest ? $localize`warmest ${Math.round(day.warmest[1])} degrees` : '',
+      day.warmest ? $localize`warmest ${figure('temperature', day.warmest[1], 0)} degrees` : '',
       day.sun.rise && day.sun.set
         ? $localize`sun ${timeOf(day.sun.rise, strip.site.zone)} to ${timeOf(day.sun.set, strip.site.zone)}`
         : '',

@@ -1,3 +1,4 @@
+import { UnitName, measured } from '../language/units';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -16,7 +17,7 @@ import { addDays, dayAndMonth, daysBetween, upperFirst } from '@brave-comb/core/
 import { Store } from '@ngrx/store';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import { dateText, decimal, sureText } from '../ui/format';
+import { dateText, sureText } from '../ui/format';
 import { lanes } from '../ui/lanes';
 import { PHASE_FILL } from './phase-colours';
 import { ViewDesk } from '../api/view-desk';
@@ -35,7 +36,7 @@ const WEEK = 7;
 /** The year of growth: phases, weather, bloom, flow, sessions, deadlines and each hive's openings and dues. */
 @Component({
   selector: 'bc-season-year',
-  imports: [Named, RouterLink, ViewState],
+  imports: [UnitName, Named, RouterLink, ViewState],
   templateUrl: './season-year.html',
   styleUrl: './season-year.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -304,14 +305,14 @@ export class SeasonYear {
             (each) => each.x,
             (each) => w(each.kg),
           )(weights) ?? '',
-        last: { x: x(this.day(last.date)), y: w(last.kg), kg: decimal(last.kg) },
+        last: { x: x(this.day(last.date)), y: w(last.kg), kg: measured('weight', last.kg, 1) },
         marks: scale.events
           .filter((event) => event.kind === 'swarm' || event.kind === 'robbing')
           .map((event) => ({
             x: x(this.day(event.from)),
             y: top + 84,
             text: named('scaleEvent', event.kind),
-            title: $localize`${dayAndMonth(event.from)}\: ${event.says} (${decimal(event.kg)} kg)`,
+            title: $localize`${dayAndMonth(event.from)}\: ${event.says} (${measured('weight', event.kg, 1)})`,
           })),
         zero: y(0),
         five: y(5),

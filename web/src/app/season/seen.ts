@@ -1,3 +1,4 @@
+import { Measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import type { Happenings } from '@brave-comb/contract';
 import { dayAndMonth } from '@brave-comb/core/units';
@@ -17,7 +18,7 @@ type Kind = Happenings['events'][number]['kind'];
 /** What was seen at a site: events that set tasks going, signs of flow or dearth, pollen colours, the alive round. */
 @Component({
   selector: 'bc-seen',
-  imports: [Named, ViewState, FlowSigns, PollenKey, AliveRound, TriggerRules],
+  imports: [Measured, Named, ViewState, FlowSigns, PollenKey, AliveRound, TriggerRules],
   templateUrl: './seen.html',
   styleUrl: './seen.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -230,6 +230,11 @@ export class Shell {
       .subscribe((sure) => sure && this.store.dispatch(PeopleEvents.demoAgainAsked()));
   }
 
+  protected async openUnits(): Promise<void> {
+    const { UnitsCard } = await import('../people/units-card');
+    this.dialog.open(UnitsCard, { width: '560px' });
+  }
+
   protected async openFeed(): Promise<void> {
     const { CalendarAddress } = await import('../people/calendar-address');
     this.dialog.open(CalendarAddress, { width: '560px' });

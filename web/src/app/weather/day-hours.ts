@@ -1,3 +1,4 @@
+import { UnitName, figure } from '../language/units';
 import { named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { DayPage } from '@brave-comb/contract';
@@ -21,16 +22,17 @@ const HOUR = 3_600_000;
 /** The hours of one day: warmth, gusts and rain with their ranges, and the odds for each depth as filled cells. */
 @Component({
   selector: 'bc-day-hours',
+  imports: [UnitName],
   template: `
     <div class="scroll" tabindex="0" role="group" aria-label="Hours of the day, as a chart" i18n-aria-label>
       <svg [attr.viewBox]="'0 0 ' + width + ' ' + height()" role="img" [attr.aria-label]="label()">
-        <text x="0" [attr.y]="top + 12" class="strong" i18n>Shade, °C</text>
+        <text x="0" [attr.y]="top + 12" class="strong" i18n>Shade, {{ 'temperature' | unit }}</text>
         <text x="0" [attr.y]="top + 27" i18n>grey: 8 in 10 lie</text>
         <text x="0" [attr.y]="top + 40" i18n>within; bars: rain,</text>
         <text x="0" [attr.y]="top + 53" i18n>hatched: may be</text>
         @for (degree of degrees(); track degree.value) {
           <path [attr.d]="'M' + left + ' ' + degree.y + 'H' + width" stroke="var(--line)" stroke-dasharray="2 3" />
-          <text [attr.x]="left - 6" [attr.y]="degree.y + 4" text-anchor="end">{{ degree.value }}</text>
+          <text [attr.x]="left - 6" [attr.y]="degree.y + 4" text-anchor="end">{{ degree.name }}</text>
         }
         @for (hour of hours(); track hour.at) {
           <rect
@@ -64,7 +66,7 @@ const HOUR = 3_600_000;
         }
         <path [attr.d]="warmth().spread" fill="var(--ink)" fill-opacity=".14" />
         <path [attr.d]="warmth().middle" fill="none" stroke="var(--ink)" stroke-width="2" />
-        <text x="0" [attr.y]="gustY" class="strong" i18n>Gusts, km/h</text>
+        <text x="0" [attr.y]="gustY" class="strong" i18n>Gusts, {{ 'speed' | unit }}</text>
         <text x="0" [attr.y]="gustY + 16" class="strong" i18n>Brood out, min</text>
         @for (depth of depths; track depth.name) {
           <text x="0" [attr.y]="depth.y + 12" class="strong">{{ depth.name }}</text>
@@ -128,7 +130,7 @@ export class DayHours {
   protected readonly degrees = computed(() =>
     this.y()
       .ticks(4)
-      .map((value) => ({ value, y: this.y()(value) })),
+      .map((value) => ({ value, name: figure('temperature', value, 0), y: this.y()(value) })),
   );
   protected readonly hours = computed(() => {
     const x = this.x();
@@ -144,7 +146,7 @@ export class DayHours {
         name: timeOf(at, zone).slice(0, 2),
         rain: rain(hour.rain[0]),
         maybe: rain(hour.rain[1]),
-        gust: Math.round(hour.gust[1]),
+        gust: figure('speed', hour.gust[1], 0),
         windy: hour.gust[1] > limit,
         brood: hour.broodMinutes > 0 ? hour.broodMinutes : '–',
         cells: DEPTH_ROWS.map(([depth, fill], index) => ({

@@ -1,3 +1,4 @@
+import { Measured, UnitName } from '../language/units';
 import { DEPTHS } from '@brave-comb/core/weather';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
@@ -15,7 +16,7 @@ import { Named, named } from '../language/words';
 /** One day hour by hour: what may be opened when, why, and what light, heat and smoke ask of people. */
 @Component({
   selector: 'bc-day-page',
-  imports: [Named, RouterLink, ViewState, DayHours],
+  imports: [UnitName, Measured, Named, RouterLink, ViewState, DayHours],
   templateUrl: './day-page.html',
   styleUrl: './day-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,5 +1,6 @@
+import { Measured, figure, keptFigure, typedFigure, unit } from '../language/units';
 import { named } from '../language/words';
-import { upperFirst } from '@brave-comb/core/units';
+import { type Quantity, upperFirst } from '@brave-comb/core/units';
 import { DEPTHS } from '@brave-comb/core/weather';
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { Trust } from '@brave-comb/contract';
@@ -11,16 +12,17 @@ type Depth = keyof Limits;
 
 const ROWS = DEPTHS.map((depth) => [depth, upperFirst(named('depthLook', depth))] as const);
 const FIGURES = [
-  ['warmth', $localize`Least °C`, 0.5],
-  ['heat', $localize`Most °C`, 0.5],
-  ['gust', $localize`Gusts, km/h`, 1],
-  ['rain', $localize`Rain, mm`, 0.1],
-  ['light', $localize`Light, ° of sun`, 1],
+  ['warmth', $localize`Least, ${unit('temperature')}`, 'temperature'],
+  ['heat', $localize`Most, ${unit('temperature')}`, 'temperature'],
+  ['gust', $localize`Gusts, ${unit('speed')}`, 'speed'],
+  ['rain', $localize`Rain, ${unit('rain')}`, 'rain'],
+  ['light', $localize`Light, ° of sun`, null],
 ] as const;
 
 /** House practice: what the weather must be for each depth of opening. */
 @Component({
   selector: 'bc-limits-form',
+  imports: [Measured],
   template: `
     <section class="sheet" aria-labelledby="limits-title">
       <h2 id="limits-title" i18n>House limits for each depth</h2>
@@ -44,11 +46,11 @@ const FIGURES = [
                     <input
                       #field
                       type="number"
-                      [step]="figure[2]"
-                      [value]="limits()[row[0]][figure[0]]"
+                      step="any"
+                      [value]="typed(figure[2], limits()[row[0]][figure[0]])"
                       [disabled]="!all().mayLead"
                       [attr.aria-label]="row[1] + ', ' + figure[1]"
-                      (change)="change(row[0], figure[0], +field.value)"
+                      (change)="change(row[0], figure[0], kept(figure[2], field.value))"
                     />
                   </td>
                 }
@@ -72,9 +74,10 @@ const FIGURES = [
         <button type="button" class="btn" (click)="keep()" i18n>Keep</button>
       }
       <p class="quiet" i18n>
-        Schools differ: some open fully from 14 °C, others wait for 21 °C; a few frames at about 13 °C; under a lid from
-        10 to 16 °C. Whoever opens in the cool takes frames out briefly. Light is the sun’s height, less ten under a
-        closed sky.
+        Schools differ: some open fully from {{ 14 | measured: 'temperature' }}, others wait for
+        {{ 21 | measured: 'temperature' }}; a few frames at about {{ 13 | measured: 'temperature' }}; under a lid from
+        {{ figure('temperature', 10) }} to {{ 16 | measured: 'temperature' }}. Whoever opens in the cool takes frames
+        out briefly. Light is the sun’s height, less ten under a closed sky.
       </p>
     </section>
   `,
@@ -91,6 +94,11 @@ export class LimitsForm {
   protected readonly rows = ROWS;
   protected readonly figures = FIGURES;
   protected readonly limits = follows<Limits>(() => this.all().limits);
+
+  protected readonly figure = figure;
+  protected readonly typed = (of: Quantity | null, value: number) => (of === null ? value : typedFigure(of, value));
+  protected readonly kept = (of: Quantity | null, text: string): number =>
+    of === null ? Number(text) : (keptFigure(of, text) ?? 0);
 
   protected change(depth: Depth, figure: keyof Limits[Depth], value: number | boolean): void {
     this.limits.update((limits) => ({ ...limits, [depth]: { ...limits[depth], [figure]: value } }));

@@ -1,31 +1,35 @@
+import { MeasureField } from '../language/measure-field';
+import { UnitName, measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { lightningClear, lightningDistance } from '@brave-comb/core/weather';
 import { Clock } from '../people/clock';
 import { ViewDesk } from '../api/view-desk';
-import { decimal, timeOf } from '../ui/format';
+import { timeOf } from '../ui/format';
 
 /** What the thermometer, the wind and the sky show at the site now: it takes the place of the forecast for this hour. */
 @Component({
   selector: 'bc-observation-form',
-  imports: [ReactiveFormsModule],
+  imports: [MeasureField, UnitName, ReactiveFormsModule],
   template: `
     <section class="sheet" aria-labelledby="observed-title">
       <h2 id="observed-title" i18n>Measured at {{ site().name }} now</h2>
       <form class="fields" [formGroup]="form" (ngSubmit)="keep()">
         <label
-          ><ng-container i18n>Shade, °C </ng-container
-          ><input type="number" min="-70" max="60" step="0.5" formControlName="temperature"
+          ><ng-container i18n>Shade, {{ 'temperature' | unit }} </ng-container
+          ><input bcMeasure="temperature" [least]="-70" [most]="60" formControlName="temperature"
         /></label>
         <label
-          ><ng-container i18n>Wind, km/h </ng-container><input type="number" min="0" max="300" formControlName="wind"
+          ><ng-container i18n>Wind, {{ 'speed' | unit }} </ng-container
+          ><input bcMeasure="speed" [least]="0" [most]="300" formControlName="wind"
         /></label>
         <label
-          ><ng-container i18n>Gusts, km/h </ng-container><input type="number" min="0" max="400" formControlName="gust"
+          ><ng-container i18n>Gusts, {{ 'speed' | unit }} </ng-container
+          ><input bcMeasure="speed" [least]="0" [most]="400" formControlName="gust"
         /></label>
         <label
-          ><ng-container i18n>Rain, mm in the hour </ng-container
-          ><input type="number" min="0" max="300" step="0.1" formControlName="rain"
+          ><ng-container i18n>Rain, {{ 'rain' | unit }} in the hour </ng-container
+          ><input bcMeasure="rain" [least]="0" [most]="300" formControlName="rain"
         /></label>
         <label
           ><ng-container i18n>Sky covered, eighths </ng-container
@@ -48,7 +52,7 @@ import { decimal, timeOf } from '../ui/format';
             >Close the hives and go indoors or into a car now. Not before {{ clear() }}, and later with each thunder.
           </ng-container>
           @if (flash() > 0) {
-            <ng-container i18n>It struck {{ away() }} km away. </ng-container>
+            <ng-container i18n>It struck {{ away() }} away. </ng-container>
           }
         </p>
       }
@@ -72,7 +76,7 @@ export class ObservationForm {
   readonly site = input.required<{ readonly id: string; readonly name: string; readonly zone: string }>();
   protected readonly said = signal<string | null>(null);
   protected readonly flash = signal(0);
-  protected readonly away = computed(() => decimal(lightningDistance(this.flash())));
+  protected readonly away = computed(() => measured('distance', lightningDistance(this.flash()), 1));
   protected readonly clear = computed(() => timeOf(lightningClear([this.clock.now()])!, this.site().zone));
   private readonly build = inject(NonNullableFormBuilder);
   protected readonly form = this.build.group({

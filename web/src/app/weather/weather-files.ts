@@ -1,3 +1,4 @@
+import { figure, measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { Trust } from '@brave-comb/contract';
 import { endpoints } from '../api/endpoints';
@@ -94,7 +95,7 @@ export class WeatherFiles {
       } else {
         const answer = await firstValueFrom(this.client.call(endpoints.importClimate, sent));
         this.said.set(
-          $localize`${answer.place}, ${answer.km} km from here\: usual means from ${answer.coldest} to ${answer.warmest} °C.${answer.km > 150 ? $localize` That is far away; a nearer place would fit better.` : ''}`,
+          $localize`${answer.place}, ${measured('distance', answer.km, 0)} from here\: usual means from ${figure('temperature', answer.coldest, 1)} to ${measured('temperature', answer.warmest, 1)}.${answer.km > 150 ? $localize` That is far away; a nearer place would fit better.` : ''}`,
         );
       }
       this.desk.refresh('forecastTrust');

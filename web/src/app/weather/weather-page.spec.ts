@@ -102,7 +102,7 @@ describe('how far to trust the forecast', () => {
 describe('house limits', () => {
   it('are sent whole, with only what was changed changed', async () => {
     const { element, changes, press, fixture } = await showView(LimitsForm, 'forecastTrust', all, 'lead', { all });
-    const field = element.querySelector<HTMLInputElement>('[aria-label="Full inspection, Least °C"]')!;
+    const field = element.querySelector<HTMLInputElement>('[aria-label="Full inspection, Least, °C"]')!;
     field.value = '14';
     field.dispatchEvent(new Event('change'));
     await fixture.whenStable();

@@ -1,3 +1,4 @@
+import { Measured, measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import type { Trust } from '@brave-comb/contract';
 import { dayAndMonth } from '@brave-comb/core/units';
@@ -21,7 +22,7 @@ const ENOUGH = 10;
 /** How far the forecast can be trusted, what was measured at the site, and the house's limits. */
 @Component({
   selector: 'bc-weather-page',
-  imports: [ViewState, LimitsForm, ObservationForm, WeatherFiles],
+  imports: [Measured, ViewState, LimitsForm, ObservationForm, WeatherFiles],
   templateUrl: './weather-page.html',
   styleUrl: './weather-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -93,7 +94,7 @@ export class WeatherPage {
         fit: day.fit,
         chance: said?.chance ?? null,
         right: said ? said.chance >= 0.5 === day.fit : null,
-        title: $localize`${dayAndMonth(day.date)}\: ${day.fit ? $localize`fit` : $localize`not fit`}, warmest ${decimal(day.warmest)} °C; ${said ? $localize`${lead} days before: ${oddsText(said.chance)}, ${decimal(said.warmest)} °C` : $localize`no forecast kept`}`,
+        title: $localize`${dayAndMonth(day.date)}\: ${day.fit ? $localize`fit` : $localize`not fit`}, warmest ${measured('temperature', day.warmest, 1)}; ${said ? $localize`${lead} days before: ${oddsText(said.chance)}, ${decimal(said.warmest)} °C` : $localize`no forecast kept`}`,
       };
     });
   });

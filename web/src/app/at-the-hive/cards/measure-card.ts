@@ -1,3 +1,4 @@
+import { UnitName } from '../../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import {
@@ -52,7 +53,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
 /** Something counted, weighed or tested, with what it says at once. */
 @Component({
   selector: 'bc-measure-card',
-  imports: [SaidPipe, MatDialogClose, MatDialogTitle, Choice, Count],
+  imports: [UnitName, SaidPipe, MatDialogClose, MatDialogTitle, Choice, Count],
   template: `
     <h2 matDialogTitle i18n>Measure</h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="Measurement" i18n-aria-label>
@@ -127,8 +128,9 @@ const GRADES = ['0', '1', '2', '3'] as const;
             </button>
           </div>
           <bc-count
-            legend="Thread on the match, mm"
+            legend="Thread on the match, {{ 'gap' | unit }}"
             i18n-legend
+            of="gap"
             [value]="a() || null"
             [step]="5"
             [most]="100"
@@ -152,12 +154,20 @@ const GRADES = ['0', '1', '2', '3'] as const;
             [value]="how()"
             (chosen)="how.set($event)"
           />
-          <bc-count legend="Kilograms" i18n-legend [value]="a()" [most]="150" (counted)="a.set($event)" />
+          <bc-count
+            legend="On the scale, {{ 'weight' | unit }}"
+            i18n-legend
+            of="weight"
+            [value]="a()"
+            [most]="150"
+            (counted)="a.set($event)"
+          />
         }
         @case ('nest-temperature') {
           <bc-count
-            legend="Degrees Celsius"
+            legend="Between the frames, {{ 'temperature' | unit }}"
             i18n-legend
+            of="temperature"
             [value]="a()"
             [step]="0.5"
             [least]="-20"
@@ -196,8 +206,9 @@ const GRADES = ['0', '1', '2', '3'] as const;
         }
         @case ('gap') {
           <bc-count
-            legend="Millimetres between top bars and what lies on them"
+            legend="Between top bars and what lies on them, {{ 'gap' | unit }}"
             i18n-legend
+            of="gap"
             [value]="a()"
             [most]="200"
             (counted)="a.set($event)"
@@ -214,8 +225,9 @@ const GRADES = ['0', '1', '2', '3'] as const;
         }
         @case ('scraps') {
           <bc-count
-            legend="Kilograms in the lidded bucket"
+            legend="In the lidded bucket, {{ 'weight' | unit }}"
             i18n-legend
+            of="weight"
             [value]="a()"
             [step]="0.1"
             [most]="20"
