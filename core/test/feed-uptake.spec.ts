@@ -120,7 +120,7 @@ const FULL = nestOf(...times(16, '8H B6'), ...times(6, '2H 1P 1E 1L 3S B6'));
 
 /** What is known, whether they are fed, and words that the reason must hold. */
 const ANSWERS: readonly (readonly [string, Partial<ColonyFacts>, 'yes' | 'no' | 'not-known', RegExp])[] = [
-  ['food enough in May', {}, 'no', /kg found, at least 5 wanted; lasts about \d+ days/],
+  ['food enough in May', {}, 'no', /kg found, at least 5 kg wanted; lasts about \d+ days/],
   ['hardly any food, poor days', { nest: POOR, poorDays: 6 }, 'yes', /kg of food/],
   [
     'hardly any food in a flow',

@@ -62,11 +62,13 @@ export const weighed = <Of extends { readonly value: number; readonly low: numbe
 });
 
 /** Decimals of a figure that is typed: fine enough that what was kept is shown as it was entered. */
-const TYPED = 2;
+const typedDecimals = (of: Quantity): number => Math.max(2, (decimalsOf(of, system, 0) ?? 0) + 1);
 
 /** A kept figure as a field shows it; empty where there is none. */
 export const typedFigure = (of: Quantity, value: number | null | undefined): number | '' =>
-  value === null || value === undefined || !Number.isFinite(value) ? '' : roundTo(inUnits(of, value, system), TYPED);
+  value === null || value === undefined || !Number.isFinite(value)
+    ? ''
+    : roundTo(inUnits(of, value, system), typedDecimals(of));
 
 /** What somebody typed, as it is kept; `null` where nothing was. */
 export const keptFigure = (of: Quantity, typed: string): number | null =>

@@ -240,7 +240,7 @@ export class SeasonYear {
               : bloom.nectar > 0
                 ? 'url(#waves-nectar)'
                 : 'var(--pollen)',
-          title: $localize`${bloom.plant}\: ${dayAndMonth(bloom.from)}${bloom.giveOrTake ? $localize`, ${bloom.giveOrTake} days either way` : $localize`, seen`} to ${dayAndMonth(bloom.to)}; usual ${dayAndMonth(bloom.usual.from)}${bloom.sum ? $localize`; ${bloom.sum.now} of ${bloom.sum.needed} degree days over ${bloom.sum.base} °C` : ''}`,
+          title: $localize`${bloom.plant}\: ${dayAndMonth(bloom.from)}${bloom.giveOrTake ? $localize`, ${bloom.giveOrTake} days either way` : $localize`, seen`} to ${dayAndMonth(bloom.to)}; usual ${dayAndMonth(bloom.usual.from)}${bloom.sum ? $localize`; ${bloom.sum.now} of ${bloom.sum.needed} degree days over ${measured('temperature', bloom.sum.base, 1)}` : ''}`,
         };
       }),
     };

@@ -28,7 +28,7 @@ import { timeOf } from '../ui/format';
           ><input bcMeasure="speed" [least]="0" [most]="400" formControlName="gust"
         /></label>
         <label
-          ><ng-container i18n>Rain, {{ 'rain' | unit }} in the hour </ng-container
+          ><ng-container i18n>Rain in the hour, {{ 'rain' | unit }} </ng-container
           ><input bcMeasure="rain" [least]="0" [most]="300" formControlName="rain"
         /></label>
         <label

@@ -14,7 +14,8 @@ import { ViewDesk } from '../api/view-desk';
     <section class="sheet" aria-labelledby="files-title">
       <h2 id="files-title" i18n>Bring in a file</h2>
       <p class="quiet" i18n>
-        Usual weather now: {{ all().climate }}. {{ all().observations }} hours measured or imported.
+        Usual weather now: {{ all().climate }}.
+        {all().observations, plural, =1 {1 hour} other {{{ all().observations }} hours}} measured or imported.
       </p>
       <div class="fields">
         <label>

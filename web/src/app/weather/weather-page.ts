@@ -94,7 +94,7 @@ export class WeatherPage {
         fit: day.fit,
         chance: said?.chance ?? null,
         right: said ? said.chance >= 0.5 === day.fit : null,
-        title: $localize`${dayAndMonth(day.date)}\: ${day.fit ? $localize`fit` : $localize`not fit`}, warmest ${measured('temperature', day.warmest, 1)}; ${said ? $localize`${lead} days before: ${oddsText(said.chance)}, ${decimal(said.warmest)} °C` : $localize`no forecast kept`}`,
+        title: $localize`${dayAndMonth(day.date)}\: ${day.fit ? $localize`fit` : $localize`not fit`}, warmest ${measured('temperature', day.warmest, 1)}; ${said ? $localize`${lead} days before: ${oddsText(said.chance)}, ${measured('temperature', said.warmest, 1)}` : $localize`no forecast kept`}`,
       };
     });
   });
