@@ -1,4 +1,4 @@
-import { COMPASS_POINTS, DEPTHS } from '@brave-comb/core/weather';
+import { COMPASS_POINTS, DEPTHS, FIRE_DANGERS } from '@brave-comb/core/weather';
 import * as z from 'zod';
 import { ROLES, endpoint } from './endpoint';
 import {
@@ -81,7 +81,9 @@ export const DayPage = z.object({
       thunder: Share,
     })
     .nullable(),
-  fire: z.object({ index: z.number(), danger: z.string(), dryDays: z.number(), advice: list(z.string()) }).nullable(),
+  fire: z
+    .object({ index: z.number(), danger: z.enum(FIRE_DANGERS), dryDays: z.number(), advice: list(z.string()) })
+    .nullable(),
   phase: PhaseSpan.nullable(),
   bloom: list(Bloom),
   sessions: list(

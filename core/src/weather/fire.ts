@@ -12,7 +12,8 @@ export interface FireDay {
   readonly rain: number;
 }
 
-export type FireDanger = 'none' | 'low' | 'moderate' | 'high' | 'extreme';
+export const FIRE_DANGERS = ['none', 'low', 'moderate', 'high', 'extreme'] as const;
+export type FireDanger = (typeof FIRE_DANGERS)[number];
 
 /** Rain that starts the count again, mm a day, and the classes' upper bounds (Nesterov 1949; classes from memory). */
 const ENDING_RAIN = 3;

@@ -1,3 +1,4 @@
 export * from './en';
 export * from './languages';
+export { type LanguageTag, languageFor } from './names';
 export { accented, pseudoOf } from './pseudo';

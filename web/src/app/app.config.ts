@@ -27,6 +27,9 @@ import * as seasonEffects from './season/season.effects';
 import { provideSchoolZone } from './season/school-zone';
 import { seasonFeature } from './season/season.feature';
 
+/** False in the build for users, where what it rules out is left out. */
+declare const ngDevMode: boolean;
+
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
@@ -60,7 +63,7 @@ export const appConfig: ApplicationConfig = {
       inspectionEffects,
       careEffects,
     ),
-    ...(isDevMode() ? [provideStoreDevtools({ maxAge: 50, connectInZone: false })] : []),
+    ...(ngDevMode ? [provideStoreDevtools({ maxAge: 50, connectInZone: false })] : []),
     provideIcons(),
     provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerImmediately' }),
   ],

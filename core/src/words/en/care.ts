@@ -1,78 +1,8 @@
 import { upperFirst } from '../../units';
-import type { QueenStart } from '../../biology';
 import type { CareSentences } from '../../care/said';
 import { CELL_WORDS, type QueenCell } from '../../inspection';
 import type { Sentences } from '../../language';
-import type {
-  AdviceKind,
-  ColonyEvent,
-  FindingLine,
-  Strain,
-  FindingWord,
-  NewColony,
-  Strict,
-  ColonyClass,
-} from '../../care';
-
-/** What things are called, by their ids. */
-export const careNames = {
-  strictness: { must: 'must', should: 'should', may: 'may' } satisfies Record<Strict, string>,
-  feed: {
-    'thin-syrup': 'thin syrup',
-    'thick-syrup': 'thick syrup',
-    fondant: 'fondant',
-    'dry-sugar': 'dry sugar',
-  } satisfies Record<Extract<ColonyEvent, { kind: 'feed' }>['what'], string>,
-  strain: {
-    'keeps-laying': 'keeps laying',
-    'cuts-down': 'cuts down',
-    stops: 'stops',
-  } satisfies Record<Strain, string>,
-  findingWord: {
-    normal: 'normal',
-    'more-than-expected': 'more than expected',
-    'less-than-expected': 'less than expected',
-  } satisfies Record<FindingWord, string>,
-  newColony: {
-    swarm: 'swarm',
-    package: 'package',
-    'late-swarm': 'late swarm',
-    nucleus: 'nucleus',
-    'split-with-the-queen': 'split with the queen',
-    'split-without-a-queen': 'split without a queen',
-  } satisfies Record<NewColony, string>,
-  queenStart: {
-    'cell-sealed': 'cell sealed',
-    'cell-with-larva': 'cell with larva',
-    'queen-lost': 'queen lost',
-    'virgin-emerged': 'virgin emerged',
-    'cell-put-in': 'cell put in',
-    'queen-put-in': 'queen put in',
-  } satisfies Record<QueenStart, string>,
-  colonyEvent: {
-    'eggs-seen': 'Eggs seen',
-    'feeder-empty': 'Feeder empty',
-    'super-off': 'Super off',
-    'super-left-as-winter-food': 'Super left as winter food',
-    'drone-comb-in': 'Drone comb in',
-    'drone-comb-out': 'Drone comb out',
-    'brood-stopped': 'Brood stopped',
-    'suspicion-settled': 'Suspicion settled',
-  },
-  advice: {
-    feed: 'Feed',
-    'queen-cells': 'See to the queen cells',
-    'add-space': 'Give room',
-    'look-again': 'Look again soon',
-    'leave-alone': 'Leave it alone',
-  } satisfies Record<AdviceKind, string>,
-  colonyClass: {
-    nucleus: 'nucleus',
-    production: 'production',
-    teaching: 'teaching',
-    resting: 'resting',
-  } satisfies Record<ColonyClass, string>,
-};
+import type { FindingLine } from '../../care';
 
 /** A number of bees as it is said: thousands, and hundreds where there are few. */
 const aboutBees = (bees: number): string =>
@@ -101,7 +31,7 @@ export const careSentences: Sentences<CareSentences> = {
     ].join(', '),
   'finding-normal': ({ change, comb }, w) => `${w.text(change)}${w.text(comb)}: normal here and now.`,
   'finding-odd': ({ change, comb, odd }, w) => {
-    const told = odd.map(({ measure, word }) => `${MEASURES[measure]} ${careNames.findingWord[word]}`).join(', ');
+    const told = odd.map(({ measure, word }) => `${MEASURES[measure]} ${w.name('findingWord', word)}`).join(', ');
     const broodOdd = odd.some(({ measure }) => measure === 'brood');
     return `${w.text(change)}${w.text(comb)}: ${broodOdd ? '' : 'normal here and now, but '}${told}.`;
   },

@@ -1,42 +1,23 @@
-import { type CivilDate, dayAndMonth } from '../../units';
 import { type InWords, type Language, inWords, wayOf } from '../../language';
 import { biologySentences } from './biology';
-import { careNames, careSentences } from './care';
-import { equipmentNames, equipmentSentences } from './equipment';
-import { exchangeSentences } from './exchange';
+import { careSentences } from './care';
 import { checklistNames } from './checklist';
+import { equipmentSentences } from './equipment';
+import { exchangeSentences } from './exchange';
+import { inspectionSentences } from './inspection';
+import { englishNames } from './names';
+import { planningSentences } from './planning';
+import { practiceSentences } from './practice';
+import { seasonSentences } from './season';
+import { skillsSentences } from './skills';
 import { topicNames } from './topics';
+import { weatherSentences } from './weather';
 import { yearNames } from './year';
-import { hiveTables } from './hive-tables';
-import { inspectionNames, inspectionSentences } from './inspection';
-import { planningNames, planningSentences } from './planning';
-import { practiceNames, practiceSentences } from './practice';
-import { seasonNames, seasonSentences } from './season';
-import { skillsNames, skillsSentences } from './skills';
-import { weatherNames, weatherSentences } from './weather';
-
-/** What each id is called, by the set that it is of. */
-const names = {
-  ...equipmentNames,
-  ...inspectionNames,
-  ...hiveTables,
-  ...checklistNames,
-  ...yearNames,
-  ...topicNames,
-  ...seasonNames,
-  ...weatherNames,
-  ...careNames,
-  ...skillsNames,
-  ...planningNames,
-  ...practiceNames,
-};
-
-const weekdays = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' });
-const both = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 
 /** English, as it is written in Britain. */
 export const english = {
-  names,
+  ...englishNames,
+  names: { ...englishNames.names, ...checklistNames, ...yearNames, ...topicNames },
   sentences: {
     biology: biologySentences,
     care: careSentences,
@@ -49,9 +30,6 @@ export const english = {
     skills: skillsSentences,
     weather: weatherSentences,
   },
-  list: (parts: readonly string[]) => both.format(parts),
-  day: dayAndMonth,
-  weekday: (date: CivilDate) => `${weekdays.format(new Date(date))} ${dayAndMonth(date)}`,
 } satisfies Language;
 const way = wayOf(english);
 

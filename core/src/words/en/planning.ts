@@ -1,43 +1,7 @@
 import { counted } from './counted';
 import type { Sentences } from '../../language';
-import type { CommonKit, CompassPoint, JobKit, SpareKit } from '../../planning';
+import type { CommonKit, JobKit, SpareKit } from '../../planning';
 import type { PlanningSentences } from '../../planning/said';
-import type { Hopeless, Trouble } from '../../planning';
-
-/** What things are called, by their ids. */
-export const planningNames = {
-  hopeless: {
-    'no-slots': 'no slots',
-    'no-fit-hours': 'no fit hours',
-    'no-groups': 'no groups',
-    'no-supervisors': 'no supervisors',
-    'nobody-can-come': 'nobody can come',
-    'no-hive-can-be-opened': 'no hive can be opened',
-  } satisfies Record<Hopeless, string>,
-  sessionStatus: {
-    planned: 'planned',
-    held: 'held',
-    'called-off': 'called off',
-  },
-  compass: {
-    north: 'north',
-    'north-east': 'north-east',
-    east: 'east',
-    'south-east': 'south-east',
-    south: 'south',
-    'south-west': 'south-west',
-    west: 'west',
-    'north-west': 'north-west',
-  } satisfies Record<CompassPoint, string>,
-  planTrouble: {
-    late: 'late',
-    'broken-rule': 'broken rule',
-    'due-not-met': 'due not met',
-    'low-odds': 'low odds',
-    'too-few-sessions': 'too few sessions',
-    'no-time-to-spare': 'no time to spare',
-  } satisfies Record<Trouble['kind'], string>,
-};
 
 const moodOn = (mood: number, visits: number): string =>
   `mood ${mood.toFixed(1)} on ${visits === 1 ? 'one visit' : `${visits} visits`}`;

@@ -1,45 +1,6 @@
 import type { PracticeSentences } from '../../practice/said';
 import type { Sentences } from '../../language';
-import type { Trouble, CellKind, Find, StopAnswer } from '../../practice';
-
-/** What things are called, by their ids. */
-export const practiceNames = {
-  trouble: {
-    'twisted-larvae': 'twisted larvae',
-    'sunken-lids': 'sunken lids',
-    'chalky-mummies': 'chalky mummies',
-    'bald-brood': 'bald brood',
-    'drones-in-worker-cells': 'drones in worker cells',
-    'several-eggs-in-a-cell': 'several eggs in a cell',
-  } satisfies Record<Trouble, string>,
-  cell: {
-    egg: 'egg',
-    foundation: 'foundation',
-    pollen: 'pollen',
-    nectar: 'nectar',
-    empty: 'empty',
-    'two-eggs': 'two eggs',
-    'young-larva': 'young larva',
-    'old-larva': 'old larva',
-    'sealed-worker': 'sealed worker',
-    hatching: 'hatching',
-    'sealed-drone': 'sealed drone',
-    'capped-honey': 'capped honey',
-    spoilt: 'spoilt',
-    'sunken-lid': 'sunken lid',
-    'pierced-lid': 'pierced lid',
-    'bald-pupa': 'bald pupa',
-    'twisted-larva': 'twisted larva',
-    mummy: 'mummy',
-    'domed-in-worker-cell': 'domed in worker cell',
-  } satisfies Record<CellKind, string>,
-  stopAnswer: {
-    'go-on': 'go on',
-    'close-now': 'close now',
-    'enough-seen': 'enough seen, close',
-    'finish-frame': 'finish this frame, then close',
-  } satisfies Record<StopAnswer, string>,
-};
+import type { Find } from '../../practice';
 
 const FOUND: Readonly<Record<Find, readonly [one: string, many: string]>> = {
   eggs: ['egg', 'eggs'],

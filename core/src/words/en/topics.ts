@@ -57,13 +57,4 @@ export const topicNames = {
     next: 'A colony’s record on the wall: two groups argue for two answers.',
     photos: 'The school’s own photos, one by one: all write, then all show.',
   },
-  practicePlace: {
-    comb: 'Comb',
-    find: 'Find',
-    weather: 'Weather',
-    order: 'Order',
-    stop: 'Stop',
-    next: 'Next',
-    photos: 'Photos',
-  },
 };

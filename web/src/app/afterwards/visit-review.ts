@@ -14,7 +14,8 @@ import { LevelGlyph } from '../skills/level-glyph';
 import { AdviceCard } from './advice-card';
 import { RangeRow } from './range-row';
 import { VisitStory } from './visit-story';
-import { named, Named, said } from '../language/words';
+import { named, Named } from '../language/words';
+import { said } from '../language/said';
 
 interface Column {
   readonly frame: number;

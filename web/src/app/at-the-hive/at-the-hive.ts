@@ -72,7 +72,8 @@ import { StepList } from './step-list';
 import { StingWatchStrip } from './sting-watch';
 import { StepPanel } from './step-panel';
 import { WakeLock } from './wake-lock';
-import { Named, named, SaidPipe, said } from '../language/words';
+import { Named, named } from '../language/words';
+import { SaidPipe, said } from '../language/said';
 
 /** How long the end of a visit waits for its entries to arrive, ms. Without signal the review follows later. */
 const SENDING_PATIENCE = 3_000;

@@ -27,7 +27,8 @@ import { StandingMap } from '../equipment/standing-map';
 import { HiveCards } from './cards/hive-cards';
 import { Choice } from './choice';
 import { HiveRoles } from './hive-roles';
-import { SaidPipe, Named, said, named } from '../language/words';
+import { Named, named } from '../language/words';
+import { SaidPipe, said } from '../language/said';
 
 /** Sides of last time that are shown. */
 const TELLING = 3;

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { type NameSet, namesOf, SaidPipe } from '../language/words';
+import { type NameSet, namesOf } from '../language/words';
+import { SaidPipe } from '../language/said';
 import { type Text } from '@brave-comb/core/language';
 
 /** One of a few, as buttons large enough for gloves. */

@@ -4,7 +4,8 @@ import { Store } from '@ngrx/store';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
-import { Named, SaidPipe, named } from '../language/words';
+import { Named, named } from '../language/words';
+import { SaidPipe } from '../language/said';
 
 /** What is still to be put back or looked at, in order; each is done by a tap. */
 @Component({

@@ -19,7 +19,8 @@ import {
 } from '@brave-comb/core/inspection';
 import { Choice } from './choice';
 import { PollenSwatches } from './pollen-swatches';
-import { Named, named, SaidPipe } from '../language/words';
+import { Named, named } from '../language/words';
+import { SaidPipe } from '../language/said';
 
 const GROUPS = [
   { id: 'larvae', name: $localize`Larvae` },

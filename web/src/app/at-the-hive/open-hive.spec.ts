@@ -13,7 +13,7 @@ import { HiveRoles } from './hive-roles';
 import { NotReady } from './not-ready';
 import { OutsidePanel } from './outside-panel';
 import { SupersPanel } from './supers-panel';
-import { said } from '../language/words';
+import { said } from '../language/said';
 
 type Shown = Awaited<ReturnType<typeof showAtHive>>;
 const words = ({ fixture }: Pick<Shown, 'fixture'>) => textOf(elementOf(fixture));

@@ -15,7 +15,8 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { Choice } from './choice';
 import { PollenSwatches } from './pollen-swatches';
 import { Count } from './count';
-import { Named, named, SaidPipe } from '../language/words';
+import { Named, named } from '../language/words';
+import { SaidPipe } from '../language/said';
 
 const HOT = 28;
 

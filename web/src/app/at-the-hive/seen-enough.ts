@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { EvidenceId, SeenEnough } from '@brave-comb/core/inspection';
-import { Named, SaidPipe } from '../language/words';
+import { Named } from '../language/words';
+import { SaidPipe } from '../language/said';
 
 /** What was asked, what was seen of it, and what the rest would cost. */
 @Component({

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { Role, Step, StepId } from '@brave-comb/core/inspection';
-import { SaidPipe, listed } from '../language/words';
+import { listed } from '../language/words';
+import { SaidPipe } from '../language/said';
 
 /** The steps of this visit with who does what. */
 @Component({

@@ -40,7 +40,8 @@ import { Choice } from './choice';
 import { ClosingPanel } from './closing-panel';
 import { OutsidePanel } from './outside-panel';
 import { SupersPanel } from './supers-panel';
-import { SaidPipe, Named, named, said } from '../language/words';
+import { Named, named } from '../language/words';
+import { SaidPipe, said } from '../language/said';
 
 type StopReason = (typeof STOP_REASONS)[number];
 

@@ -6,7 +6,7 @@ import { VisitDesk } from '../inspection/visit-desk';
 import { Clock } from '../people/clock';
 import { Alarm } from './alarm';
 import { HiveCards } from './cards/hive-cards';
-import { SaidPipe, said } from '../language/words';
+import { SaidPipe, said } from '../language/said';
 
 /** Keeps an eye on whoever was stung: when to ask, what was answered, and the emergency card where it goes beyond the sting. */
 @Component({

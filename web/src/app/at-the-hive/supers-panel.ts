@@ -7,7 +7,8 @@ import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
 import { Choice } from './choice';
 import { Count } from './count';
-import { named, SaidPipe } from '../language/words';
+import { named } from '../language/words';
+import { SaidPipe } from '../language/said';
 
 const FEELS = ['light', 'half', 'nearly-full', 'full'] as const;
 type Feel = (typeof FEELS)[number];

@@ -7,7 +7,7 @@ import { Store } from '@ngrx/store';
 import { type Aside, DeviceStore } from '../device/device-store';
 import { InspectionEvents } from './inspection.feature';
 import { Outbox } from './outbox';
-import { said } from '../language/words';
+import { said } from '../language/said';
 
 /** What the server would not have, each with why and what can be done: it stays here until somebody says. */
 @Component({

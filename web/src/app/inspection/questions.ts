@@ -1,4 +1,4 @@
-import { said } from '../language/words';
+import { said } from '../language/said';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';

@@ -1,4 +1,4 @@
-import { said } from '../language/words';
+import { said } from '../language/said';
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { partsAbove } from '@brave-comb/core/equipment';
 import {

@@ -1,4 +1,4 @@
-import { accented } from '@brave-comb/core/words';
+import { accented } from '@brave-comb/core/words/names';
 
 /** A message of plurals or choices: `{VAR_PLURAL, plural, =1 {one skill} other {{INTERPOLATION} skills}}`. */
 const CHOICES = /^\s*\{\w+,\s*(plural|select),/;

@@ -1,4 +1,4 @@
-import { languageFor } from '@brave-comb/core/words';
+import { languageFor } from '@brave-comb/core/words/names';
 import { accentedMessage } from './accented-messages';
 import { inLanguage } from './words';
 

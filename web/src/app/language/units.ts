@@ -9,7 +9,6 @@ import {
   roundTo,
   unitSymbol,
 } from '@brave-comb/core/units';
-import { inSystem } from './words';
 
 const KEPT = 'units';
 let system: UnitSystem = 'metric';
@@ -21,7 +20,6 @@ export const unitsInUse = (): UnitSystem => system;
 export function useKeptUnits(): void {
   const kept = localStorage.getItem(KEPT);
   system = UNIT_SYSTEMS.find((each) => each === kept) ?? 'metric';
-  inSystem(system);
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { Text } from '@brave-comb/core/language';
-import { said } from '../language/words';
+import { said } from '../language/said';
 import type { PlanBoard } from '@brave-comb/contract';
 import { plannedSkill, withNames } from '@brave-comb/core/planning';
 import { addDays } from '@brave-comb/core/units';

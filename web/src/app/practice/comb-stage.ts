@@ -25,7 +25,7 @@ import {
 } from '@brave-comb/core/practice';
 import { cellPoint, combSize, paintComb, zoneMiddles, zoneWalls } from './comb-painter';
 import { LIGHTS, type Light } from './comb-sprites';
-import { said } from '../language/words';
+import { said } from '../language/said';
 
 /** What is laid over a comb once it was answered. */
 export interface Overlay {

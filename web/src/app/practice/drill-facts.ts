@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { formatSide } from '@brave-comb/core/inspection';
 import type { Drill } from '@brave-comb/core/practice';
 import { CombPortrait } from '../inspection/comb-portrait';
-import { SaidPipe } from '../language/words';
+import { SaidPipe } from '../language/said';
 
 const QUESTION_TEXT = {
   laying: $localize`Is she laying?`,

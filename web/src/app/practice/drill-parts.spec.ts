@@ -6,7 +6,7 @@ import { textOf } from '../../testing/text';
 import { answerOf, choicesOf } from './drill-choices';
 import { DrillFacts } from './drill-facts';
 import { rightText, whenText } from './progress-text';
-import { said } from '../language/words';
+import { said } from '../language/said';
 
 const PHOTO = { question: 'What is it?', choices: ['pollen', 'capped honey', 'nectar'], answer: 1, says: 'Dull lids.' };
 const SOURCES = { limits: DEFAULT_LIMITS, photo: PHOTO };

@@ -45,7 +45,8 @@ import { PracticeDesk, type Task } from './practice-desk';
 import { rightText, whenText } from './progress-text';
 import { ReadingEntry } from './reading-entry';
 import { ReadingTold } from './reading-told';
-import { SaidPipe, Named, said } from '../language/words';
+import { Named } from '../language/words';
+import { SaidPipe, said } from '../language/said';
 
 /** What is laid over a comb that was answered. */
 const OVERLAYS = ['off', 'zones', 'zones-and-eggs', 'my-guess'] as const;

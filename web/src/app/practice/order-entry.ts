@@ -1,7 +1,7 @@
 import { CdkDrag, type CdkDragDrop, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, input, linkedSignal, output, signal } from '@angular/core';
 import type { OrderStep } from '@brave-comb/core/practice';
-import { SaidPipe, said } from '../language/words';
+import { SaidPipe, said } from '../language/said';
 
 /** Steps that are put in order, by dragging or by keys. */
 @Component({

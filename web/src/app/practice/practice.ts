@@ -1,4 +1,5 @@
-import { SaidPipe, Named } from '../language/words';
+import { Named } from '../language/words';
+import { SaidPipe } from '../language/said';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';

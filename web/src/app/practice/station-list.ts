@@ -1,4 +1,5 @@
-import { said, listed } from '../language/words';
+import { listed } from '../language/words';
+import { said } from '../language/said';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { type TopicId, topicOf } from '@brave-comb/core/practice';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FLOW_SIGNS, FLOW_SIGN_NAMES, type FlowSign } from '@brave-comb/core/season';
 import { ViewDesk } from '../api/view-desk';
-import { SaidPipe } from '../language/words';
+import { SaidPipe } from '../language/said';
 
 /** Signs of a flow or a dearth, ticked at a visit or at the site. */
 @Component({

@@ -7,7 +7,8 @@ import { ViewState } from '../api/view-state';
 import { dateText } from '../ui/format';
 import { ReadingsChart } from './readings-chart';
 import { TrendLine } from './trend-line';
-import { named, SaidPipe } from '../language/words';
+import { named } from '../language/words';
+import { SaidPipe } from '../language/said';
 
 /** Eighths that a line over time reaches. */
 const REACH = 2;

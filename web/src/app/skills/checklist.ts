@@ -47,7 +47,8 @@ import { RuleSentence } from './rule-sentence';
 import { SaveFile } from './save-file';
 import { SkillSeason } from './skill-season';
 import { VersionLine } from './version-line';
-import { Named, named, namesOf, said, SaidPipe } from '../language/words';
+import { Named, named, namesOf } from '../language/words';
+import { said, SaidPipe } from '../language/said';
 
 /** Pause after the last change before the draft is kept and reckoned, ms. */
 const PAUSE = 700;
@@ -279,7 +280,9 @@ export class ChecklistScreen {
   protected setSound(skill: WordedSkill, level: SkillLevel, text: string): void {
     const { [level]: _, ...others } = skill.levels;
     const own = text.trim();
-    this.draft.edit({ levels: own === '' || own === named('levelSays', level) ? others : { ...others, [level]: own } });
+    this.draft.edit({
+      levels: own === '' || own === said(levelSays({ levels: {} }, level)) ? others : { ...others, [level]: own },
+    });
   }
 
   protected addNeed(skill: WordedSkill, select: HTMLSelectElement): void {

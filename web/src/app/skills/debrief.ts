@@ -1,4 +1,5 @@
-import { named, said } from '../language/words';
+import { named } from '../language/words';
+import { said } from '../language/said';
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';

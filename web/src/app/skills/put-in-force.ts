@@ -7,7 +7,8 @@ import { dateText } from '../ui/format';
 import { ChecklistDraft } from './checklist-draft';
 import { LevelGlyph } from './level-glyph';
 import { ShowingsChart } from './showings-chart';
-import { Named, SaidPipe } from '../language/words';
+import { Named } from '../language/words';
+import { SaidPipe } from '../language/said';
 
 export type ForceAsked = Pick<Input<typeof endpoints.enforceChecklist>['body'], 'standings' | 'from' | 'note'>;
 type Preview = Output<typeof endpoints.previewChecklist>;

@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
 import { type EvidenceRule, ruleSaid } from '@brave-comb/core/skills';
 import equal from 'fast-deep-equal';
-import { Named, said } from '../language/words';
+import { Named } from '../language/words';
+import { said } from '../language/said';
 
 const UP_TO = (most: number, least = 1) => Array.from({ length: most - least + 1 }, (_, at) => least + at);
 const MONTHS = [3, 6, 9, 10, 12, 14, 18, 24, 36] as const;

@@ -3,8 +3,9 @@ import type { PhaseSpan } from '@brave-comb/contract';
 import type { Skill } from '@brave-comb/core/skills';
 import { addDays } from '@brave-comb/core/units';
 import { scaleUtc } from 'd3-scale';
-import { DateTime } from 'luxon';
 import { dateText } from '../ui/format';
+
+const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' });
 
 /** When a skill can be shown within the year of the place, with today's line; the large one with its months. */
 @Component({
@@ -116,9 +117,7 @@ export class SkillSeason {
   protected readonly now = computed(() => (this.phases().length === 0 ? null : this.place()(new Date(this.today()))));
   protected readonly months = computed(() => {
     const place = this.place();
-    return place
-      .ticks(6)
-      .map((at) => ({ left: place(at), name: DateTime.fromJSDate(at, { zone: 'utc' }).toFormat('LLL') }));
+    return place.ticks(6).map((at) => ({ left: place(at), name: MONTH.format(at) }));
   });
   protected readonly says = computed(() => {
     const spans = this.spans();

@@ -1,7 +1,17 @@
-import { DateTime } from 'luxon';
+import { dateWords } from '../language/words';
 
-const at = (instant: string | number, zone: string): DateTime =>
-  typeof instant === 'number' ? DateTime.fromMillis(instant, { zone }) : DateTime.fromISO(instant, { zone });
+/** How dates are written that stand alone; the months and days of sentences are those of the language. */
+const LOCALE = 'en-GB';
+type Parts = Readonly<Partial<Record<Intl.DateTimeFormatPartTypes, string>>>;
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+/** Parts of a moment as it is in a zone. */
+function partsOf(at: number | string, zone: string, options: Intl.DateTimeFormatOptions): Parts {
+  const key = zone + JSON.stringify(options);
+  let format = formats.get(key);
+  if (!format) formats.set(key, (format = new Intl.DateTimeFormat(LOCALE, { ...options, timeZone: zone })));
+  return Object.fromEntries(format.formatToParts(new Date(at)).map(({ type, value }) => [type, value]));
+}
 
 /** The year that goes without saying, `null` until the clock was read. */
 let thisYear: number | null = null;
@@ -9,25 +19,41 @@ let thisYear: number | null = null;
 export const setThisYear = (year: number): void => {
   thisYear = year;
 };
-const dayOfYear = (day: DateTime): string =>
-  day.toFormat(thisYear === null || day.year === thisYear ? 'ccc d LLL' : 'ccc d LLL yyyy');
 
 /** "13:10" at the site. */
-export const timeOf = (instant: string | number, zone: string): string => at(instant, zone).toFormat('HH:mm');
-/** "Thu 14 May" at the site; "Tue 6 May 2025" in another year. */
-export const dayOf = (instant: string | number, zone: string): string => dayOfYear(at(instant, zone));
-/** "Thursday 14 May 2026" at the site: for what is printed and kept. */
-export const longDay = (instant: string | number, zone: string): string =>
-  at(instant, zone).toFormat('cccc d LLLL yyyy');
+export const timeOf = (instant: string | number, zone: string): string => {
+  const { hour, minute } = partsOf(instant, zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+  return `${hour}:${minute}`;
+};
 /** "2026-05-14", the date at the site. */
-export const civilDate = (instant: number, zone: string): string => at(instant, zone).toFormat('yyyy-MM-dd');
+export const civilDate = (instant: string | number, zone: string): string => {
+  const { year, month, day } = partsOf(instant, zone, { year: 'numeric', month: '2-digit', day: '2-digit' });
+  return `${year}-${month}-${day}`;
+};
 /** "Thu 14 May" of a civil date; "Tue 6 May 2025" in another year. */
-export const dateText = (date: string): string => dayOfYear(DateTime.fromISO(date, { zone: 'utc' }));
+export const dateText = (date: string): string => {
+  const year = date.slice(0, 4);
+  const said = dateWords().weekday(date);
+  return thisYear === null || year === `${thisYear}` ? said : `${said} ${year}`;
+};
+/** "Thu 14 May" at the site; "Tue 6 May 2025" in another year. */
+export const dayOf = (instant: string | number, zone: string): string => dateText(civilDate(instant, zone));
+/** "Thursday 14 May 2026" at the site: for what is printed and kept. */
+export const longDay = (instant: string | number, zone: string): string => {
+  const all = { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' } as const;
+  const { weekday: name, day, month, year } = partsOf(instant, zone, all);
+  return `${name} ${day} ${month} ${year}`;
+};
 /** "14 May 2026" of a civil date, always with its year: for documents. */
-export const dateInFull = (date: string): string => DateTime.fromISO(date, { zone: 'utc' }).toFormat('d LLL yyyy');
+export const dateInFull = (date: string): string => dateWords().day(date, '');
 /** "Thu 14" of a civil date. */
-export const shortDate = (date: string): string => DateTime.fromISO(date, { zone: 'utc' }).toFormat('ccc d');
-export const weekday = (date: string): number => DateTime.fromISO(date, { zone: 'utc' }).weekday;
+export const shortDate = (date: string): string => {
+  const { weekday: name, day } = partsOf(date, 'UTC', { weekday: 'short', day: 'numeric' });
+  return `${name} ${day}`;
+};
+
+/** Monday 1 to Sunday 7. */
+export const weekday = (date: string): number => new Date(date).getUTCDay() || 7;
 
 /** Odds in words: "8 in 10", never a percentage. */
 export const oddsText = (chance: number): string => {
@@ -52,4 +78,4 @@ export const decimal = (value: number, digits = 1): string => `${Number(value.to
 
 /** Day and month, with the year where it is not this one: `12 Jul 25`. */
 export const dayIn = (date: string, today: string): string =>
-  DateTime.fromISO(date, { zone: 'utc' }).toFormat(date.slice(0, 4) === today.slice(0, 4) ? 'd LLL' : 'd LLL yy');
+  date.slice(0, 4) === today.slice(0, 4) ? dateWords().day(date) : `${dateWords().day(date)} ${date.slice(2, 4)}`;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import type { Guard } from '@brave-comb/core/inspection';
-import { SaidPipe } from '../../language/words';
+import { SaidPipe } from '../../language/said';
 
 export interface GuardAsk {
   readonly title: string;

@@ -1,4 +1,5 @@
-import { namesOf, said } from '../../language/words';
+import { namesOf } from '../../language/words';
+import { said } from '../../language/said';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
 import { LETTERS, type Letter, sideText } from '@brave-comb/core/inspection';

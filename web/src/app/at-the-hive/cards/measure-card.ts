@@ -17,7 +17,7 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { Count } from '../count';
-import { said, SaidPipe } from '../../language/words';
+import { said, SaidPipe } from '../../language/said';
 
 const KINDS = [
   'mites-on-bees',

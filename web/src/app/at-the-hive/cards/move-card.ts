@@ -8,7 +8,8 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { Count } from '../count';
-import { SaidPipe, namesOf, named } from '../../language/words';
+import { namesOf, named } from '../../language/words';
+import { SaidPipe } from '../../language/said';
 
 const WHERE = ['this-hive', 'another-hive', 'into-store', 'new-comb'] as const;
 const REASONS = [

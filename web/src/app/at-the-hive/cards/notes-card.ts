@@ -1,4 +1,4 @@
-import { said } from '../../language/words';
+import { said } from '../../language/said';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import { type NoteLine, formatSide, readNotes } from '@brave-comb/core/inspection';

@@ -1,4 +1,5 @@
-import { namesOf, said, SaidPipe } from '../../language/words';
+import { namesOf } from '../../language/words';
+import { said, SaidPipe } from '../../language/said';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import {

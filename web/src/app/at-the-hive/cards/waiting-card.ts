@@ -8,7 +8,7 @@ import { DeviceStore, type WaitingEntry } from '../../device/device-store';
 import { InspectionEvents, inspectionFeature } from '../../inspection/inspection.feature';
 import { Outbox } from '../../inspection/outbox';
 import { timeOf } from '../../ui/format';
-import { said } from '../../language/words';
+import { said } from '../../language/said';
 
 /** What waits on this device, what the server would not keep, and sides with two readings. */
 @Component({

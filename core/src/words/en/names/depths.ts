@@ -1,4 +1,4 @@
-import type { Depth } from '../../weather';
+import type { Depth } from '../../../weather';
 
 /** How deep a hive is opened: in one word for a column, and as what is done. */
 const DEPTH_NAMES: Readonly<Record<Depth, { readonly word: string; readonly look: string }>> = {

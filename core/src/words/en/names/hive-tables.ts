@@ -1,4 +1,4 @@
-import type { CheckId, Comb, DefectId, FindingId, FrameChange, Letter, MarkId, StrayCause } from '../../inspection';
+import type { CheckId, Comb, DefectId, FindingId, FrameChange, Letter, MarkId, StrayCause } from '../../../inspection';
 
 /** What things at the open hive are called, and what is said of them. */
 export const hiveTables = {
