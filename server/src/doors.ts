@@ -1,5 +1,6 @@
 import { say } from './words';
 import type { Request, RequestHandler } from 'express';
+import type { Text } from '@brave-comb/core/language';
 import type { Config } from './config';
 import { Refusal } from './problem';
 
@@ -40,18 +41,14 @@ export function overTls({ https }: Pick<Config, 'https'>): RequestHandler {
  *
  * @returns words, or null when all is well
  */
-export function doorProblem(
-  request: Request,
-  { https, publicUrl }: Pick<Config, 'https' | 'publicUrl'>,
-): string | null {
+export function doorProblem(request: Request, { https, publicUrl }: Pick<Config, 'https' | 'publicUrl'>): Text | null {
   const forwarded = ['x-forwarded-for', 'x-forwarded-host', 'forwarded'].some(
     (name) => request.get(name) !== undefined,
   );
   const trusts = request.app.get('trust proxy fn') as (address: string, hop: number) => boolean;
   const peer = request.socket.remoteAddress ?? '';
-  if (forwarded && !trusts(peer, 0))
-    return `Requests come through a proxy (${peer}) that this server was not told to trust. Whoever runs it starts it with TRUST_PROXY=${peer}.`;
+  if (forwarded && !trusts(peer, 0)) return say('proxy-not-trusted', { peer });
   if (https && request.get('x-forwarded-proto')?.split(',')[0]?.trim() === 'http')
-    return `This address is not protected, so nobody can sign in here. Open ${publicUrl || 'the https address'} instead.`;
+    return say('not-protected', { publicUrl });
   return null;
 }

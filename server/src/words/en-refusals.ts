@@ -118,6 +118,7 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'no-such-box': ({ hive, box, boxes }) => `Hive ${hive} has no box called ${box}. Its boxes are ${boxes.join(', ')}.`,
   'no-such-frame': ({ box, hive, frames, frame }) =>
     `The ${box} of hive ${hive} has ${frames} frames, there is no frame ${frame}.`,
+  'choose-a-plant': 'Choose a plant.',
   'which-plant': 'Say which plant has opened.',
   'id-of-another-sites-event': 'An event with this id belongs to another site. Log it again.',
   'plant-not-listed': 'This plant is not on the site’s list. Add it first.',
@@ -131,6 +132,10 @@ export const refusalSentences: Sentences<RefusalSentences> = {
     `${w.date(date)} has not been yet: enter what was seen on the day, today or before.`,
   'no-such-thing': ({ what }, w) =>
     `There is no such ${w.name('thing', what)} among those that you may see. Go back and open it from the list.`,
+  'proxy-not-trusted': ({ peer }) =>
+    `Requests come through a proxy (${peer}) that this server was not told to trust. Whoever runs it starts it with TRUST_PROXY=${peer}.`,
+  'not-protected': ({ publicUrl }) =>
+    `This address is not protected, so nobody can sign in here. Open ${publicUrl || 'the https address'} instead.`,
   'other-site': 'This came from another web site and was not done. Use the application itself.',
   'other-address': ({ publicUrl }) =>
     `This came from another address and was not done. Open the application at ${publicUrl}.`,

@@ -90,6 +90,7 @@ export interface RefusalSentences {
   'no-such-box': { hive: string; box: string; boxes: readonly string[] };
   'no-such-frame': { box: string; hive: string; frames: number; frame: number };
   'which-plant': null;
+  'choose-a-plant': null;
   'id-of-another-sites-event': null;
   'plant-not-listed': null;
   'bloom-ends-before-it-begins': { last: CivilDate; first: CivilDate };
@@ -98,6 +99,8 @@ export interface RefusalSentences {
   stopping: null;
   'seen-in-the-future': { date: CivilDate };
   'no-such-thing': { what: Thing };
+  'proxy-not-trusted': { peer: string };
+  'not-protected': { publicUrl: string };
   'other-site': null;
   'other-address': { publicUrl: string };
   'no-such-address': null;

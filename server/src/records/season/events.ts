@@ -29,7 +29,7 @@ export async function logSeasonEvent(
   const today = dateAt(site.zone, context.clock.now());
   notAhead(body.date, today);
   if (body.kind === 'first-bloom' && body.plant === null)
-    throw new Refusal(422, 'not-valid', say('which-plant'), [{ path: 'plant', message: 'Choose a plant.' }]);
+    throw new Refusal(422, 'not-valid', say('which-plant'), [{ path: 'plant', message: say('choose-a-plant') }]);
   const before = await seasonEventById(context.db, actor.school, body.id);
   if (before && before.site !== site.id) throw new Refusal(409, 'id-in-use', say('id-of-another-sites-event'));
   if (!before) await revise(context.db, actor.school, (trx) => record({ ...context, db: trx }, actor, site, body));

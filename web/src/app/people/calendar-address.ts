@@ -70,7 +70,7 @@ export class CalendarAddress {
   });
   protected readonly since = computed(() => {
     const since = this.watched.data()?.since;
-    return since ? dayOf(since, 'local') : null;
+    return since ? dayOf(since, Intl.DateTimeFormat().resolvedOptions().timeZone) : null;
   });
 
   protected create(): void {

@@ -51,7 +51,7 @@ export class PlanRow {
   protected offerText(cell: Cell): string {
     const offer = this.offers()?.get(cellKey(cell.group, cell.slot));
     if (offer === undefined) return '';
-    return offer.price === null ? 'no' : pointsText(-offer.price);
+    return offer.price === null ? $localize`no` : pointsText(-offer.price);
   }
 
   protected choose(cell: Cell, hive: string): void {

@@ -130,6 +130,23 @@ describe('the forage calendar', () => {
     expect(element.querySelector('bc-plant-form')).toBeNull();
   });
 
+  it('asks for dates or for degree days, as is chosen', async () => {
+    const { element, press, fixture } = await showView(ForageEditor, 'forage', all);
+    await press(/^change Hawthorn/);
+    const kind = element.querySelector<HTMLSelectElement>('form [formcontrolname="kind"]')!;
+    const asked = () => ['sum', 'opens'].filter((name) => element.querySelector(`form [formcontrolname="${name}"]`));
+    const choose = async (option: string) => {
+      kind.value = [...kind.options].find(({ text }) => text === option)!.value;
+      kind.dispatchEvent(new Event('change'));
+      await fixture.whenStable();
+    };
+    expect(kind.selectedOptions[0]?.text).toBe('degree days');
+    await choose('dates');
+    expect(asked()).toEqual(['opens']);
+    await choose('degree days');
+    expect(asked()).toEqual(['sum']);
+  });
+
   it('lets trainees see and tell what blooms, and change nothing else', async () => {
     const { element } = await showView(ForageEditor, 'forage', { ...all, mayEdit: false }, 'trainee');
     const buttons = [...element.querySelectorAll('button')].map((each) => each.textContent.replace(/\s+/g, ' ').trim());

@@ -1,3 +1,4 @@
+import type { SkillLevel } from '@brave-comb/core/inspection';
 import { named } from '../language/words';
 import { said } from '../language/said';
 import { NgTemplateOutlet } from '@angular/common';
@@ -35,6 +36,8 @@ const signed = (value: number): string => `${value > 0 ? '+' : '−'}${Math.abs(
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class DebriefScreen {
+  protected readonly levelText = (level: SkillLevel | null): string =>
+    level === null ? $localize`never shown` : named('skillLevel', level);
   private readonly desk = inject(ViewDesk);
   private readonly router = inject(Router);
   /** From the address; the latest session without it. */

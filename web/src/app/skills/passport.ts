@@ -19,7 +19,7 @@ import type { Passport, PassportSkill } from './passport-view';
 import { ReadingsChart } from './readings-chart';
 import { SaveFile } from './save-file';
 import { SkillDetail } from './skill-detail';
-import { Named } from '../language/words';
+import { Named, listed } from '../language/words';
 
 /** Showings that are named in a row; the rest is counted. */
 const NAMED = 3;
@@ -35,6 +35,7 @@ const FADES_WITHIN = 42;
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class PassportScreen {
+  protected readonly listed = listed;
   private readonly files = inject(SaveFile);
   private readonly desk = inject(ViewDesk);
   private readonly dialog = inject(MatDialog);
