@@ -102,8 +102,8 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await card.getByRole('button', { name: 'Back to the hive' }).click();
   await more(page, 'Measure or test');
   await card.getByRole('button', { name: 'scraps of wax' }).click();
-  await card.getByRole('spinbutton', { name: 'Kilograms in the lidded bucket' }).fill('0.3');
-  await card.getByRole('spinbutton', { name: 'Kilograms in the lidded bucket' }).blur();
+  await card.getByRole('spinbutton', { name: 'In the lidded bucket, kg' }).fill('0.3');
+  await card.getByRole('spinbutton', { name: 'In the lidded bucket, kg' }).blur();
   await card.getByRole('button', { name: 'Keep it' }).click();
   await card.getByRole('button', { name: 'Back to the hive' }).click();
   await reachFrames(page);
