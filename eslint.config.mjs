@@ -13,6 +13,7 @@ const NO_WORDS = [
     'appearance',
     'svgIcon',
     'bcMeasure',
+    'quantity',
     'step',
     'of',
     'when',

@@ -1,4 +1,5 @@
-import { COMPASS_POINTS, DEPTHS, FIRE_DANGERS } from '@brave-comb/core/weather';
+import { COMPASS_POINTS } from '@brave-comb/core/units';
+import { DEPTHS, FIRE_DANGERS } from '@brave-comb/core/weather';
 import * as z from 'zod';
 import { ROLES, endpoint } from './endpoint';
 import {

@@ -18,7 +18,7 @@ const branches = (node) => {
 
 /** Text that reads as a sentence or a part of one: two words with a space between, begun with a capital or ended with a stop. */
 const prose = (text) => /\p{L}{2,}[,:;]? \p{L}{2,}/u.test(text) && /^\s*[\p{Lu}“]|[.…?!]\s*$/u.test(text);
-const STYLE = /^\s*(\d|rgb|url|M\$?|\(|calc)/;
+const STYLE = /^\s*(\d+ \d+px|rgb|url|\(|calc)/;
 /** What only developers read: errors, tokens of dependency injection, names of events and features. */
 const forDevelopers = (node) => {
   for (let at = node.parent; at; at = at.parent) {

@@ -33,7 +33,6 @@ export interface Way {
   celsius(value: number, digits?: number): string;
   /** A difference between two temperatures, K. */
   degrees(value: number, digits?: number): string;
-  kmh(value: number, digits?: number): string;
   /** Height of rain, mm. */
   rain(value: number, digits?: number): string;
   km(value: number, digits?: number): string;

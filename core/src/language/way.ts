@@ -58,7 +58,6 @@ export function wayOf(language: Language, system: UnitSystem = 'metric'): Way {
     litres: measured('volume'),
     celsius: measured('temperature'),
     degrees: measured('temperature-difference'),
-    kmh: measured('speed'),
     rain: measured('rain'),
     km: measured('distance'),
     mm: measured('gap'),

@@ -29,5 +29,4 @@ export * from './terms/indoors';
 export * from './terms/season-problem';
 export * from './terms/slots';
 export { dayOfPlan } from './said';
-export * from './day/compass';
 export type * from './day/kit-ids';

@@ -1,6 +1,6 @@
 import { type Said, type Text, saying } from '../language';
 import type { CommonKit, JobKit, SpareKit } from './day/kit-ids';
-import type { CompassPoint } from './day/compass';
+import type { CompassPoint } from '../units';
 
 /** A day of the plan, counted from its first, as a sentence tells it: {@link dayOfPlan}. */
 type PlanDay = Said;

@@ -1,4 +1,5 @@
 export * from './check';
+export * from './compass';
 export * from './days';
 export * from './distance';
 export * from './random';

@@ -116,7 +116,7 @@ export function fromUnits(quantity: Quantity, figure: number, system: UnitSystem
  * @param quantity what is measured
  * @param system whose units
  * @param decimals as many as the core's unit would be told to; without it as it was entered
- * @returns decimals for the unit of the system: one inch is told two decimals finer than a millimetre; `undefined`, as it is
+ * @returns decimals for the unit of the system, never fewer than it needs (two for inches); `undefined`, as it is
  */
 export function decimalsOf(quantity: Quantity, system: UnitSystem, decimals?: number): number | undefined {
   const { decimals: usual, least } = UNITS[system][quantity];

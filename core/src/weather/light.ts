@@ -1,3 +1,4 @@
+import { type CompassPoint, compassPoint } from '../units';
 import { lightFor } from './fitness';
 import { HOUR, MINUTE, type Weather } from './hour';
 import { type Place, sunBearing, sunElevation, sunTimes } from './sun';
@@ -5,19 +6,6 @@ import { type Place, sunBearing, sunElevation, sunTimes } from './sun';
 /** What eggs are looked for on. They show on black and dark comb, hardly on new white or yellow wax. */
 export const COMBS = ['dark-comb', 'new-comb'] as const;
 export type CombColour = (typeof COMBS)[number];
-
-/** Points of the compass, from north by east. */
-export const COMPASS_POINTS = [
-  'north',
-  'north-east',
-  'east',
-  'south-east',
-  'south',
-  'south-west',
-  'west',
-  'north-west',
-] as const;
-export type CompassPoint = (typeof COMPASS_POINTS)[number];
 
 export type EggLight = 'good' | 'poor' | 'too-dark';
 
@@ -62,10 +50,9 @@ export function lightPlan(place: Place, noon: number, cloud: number, around?: nu
   const top = sunTimes(place, noon).noon;
   const good = (at: number) => sunElevation(place, at) - 10 * cloud >= SURE['dark-comb'];
   const steps = Array.from({ length: 289 }, (_, step) => top - 12 * HOUR + step * 5 * MINUTE).filter(good);
-  const bearing = sunBearing(place, around ?? top);
   return {
     eggs: steps.length > 1 ? { from: steps[0]!, to: steps.at(-1)! } : null,
     foraging: { from: top - HOUR / 2, to: top + HOUR / 2 },
-    sunFrom: COMPASS_POINTS[Math.round(bearing / 45) % 8]!,
+    sunFrom: compassPoint(sunBearing(place, around ?? top)),
   };
 }

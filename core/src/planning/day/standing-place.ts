@@ -1,4 +1,4 @@
-import { compassPoint } from './compass';
+import { compassPoint } from '../../units';
 import type { Text } from '../../language';
 import { say } from '../said';
 import type { Role } from '../../inspection';

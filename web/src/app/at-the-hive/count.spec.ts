@@ -8,7 +8,7 @@ import { Count } from './count';
   template: `<bc-count
     legend="Weight"
     i18n-legend
-    of="weight"
+    quantity="weight"
     [value]="kg()"
     [most]="80"
     (counted)="kg.set($event)"

@@ -46,7 +46,7 @@ export class Count {
   readonly least = input(0);
   readonly most = input(999);
   /** What is measured, where it is: value and limits are in the core's unit, what is shown, typed and stepped in the reader's. */
-  readonly of = input<Quantity | null>(null);
+  readonly quantity = input<Quantity | null>(null);
   readonly counted = output<number | null>();
 
   protected readonly shown = computed(() => this.inUnit(this.value()));
@@ -66,12 +66,12 @@ export class Count {
   }
 
   private inUnit(value: number | null): number | null {
-    const of = this.of();
+    const of = this.quantity();
     return of === null || value === null ? value : Number(typedFigure(of, value));
   }
 
   private keep(shown: number): void {
-    const of = this.of();
+    const of = this.quantity();
     const value = of === null ? shown : (keptFigure(of, `${shown}`) ?? this.least());
     const held = Math.min(this.most(), Math.max(this.least(), value));
     this.counted.emit(roundTo(held, of === null ? 2 : 4));

@@ -73,7 +73,7 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
         <bc-count
           legend="On the scale, {{ 'weight' | unit }}"
           i18n-legend
-          of="weight"
+          quantity="weight"
           [value]="box.kg"
           [most]="80"
           (counted)="weigh(box.layer, $event)"

@@ -99,13 +99,11 @@ export const signIn = createEffect(
 
 /** Somebody with other units than this page shows: it is opened anew in theirs. */
 export const inOwnUnits = createEffect(
-  (actions = inject(Actions), device = inject(DeviceStore), page = inject(DOCUMENT)) =>
+  (actions = inject(Actions), page = inject(DOCUMENT)) =>
     actions.pipe(
       ofType(PeopleEvents.personRecognised, PeopleEvents.signedIn, PeopleEvents.unitsChosen),
-      concatMap(async ({ person }) => {
-        if (person === null) return;
-        await device.belongTo(person);
-        if (keepUnits(person.units.own ?? person.units.school)) page.location.reload();
+      tap(({ person }) => {
+        if (person && keepUnits(person.units.own ?? person.units.school)) page.location.reload();
       }),
     ),
   { functional: true, dispatch: false },

@@ -7,7 +7,8 @@ import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
 import { endpoints } from '../api/endpoints';
-import { PeopleEvents, peopleFeature } from '../people/people.feature';
+import { DeviceStore } from '../device/device-store';
+import { PeopleEvents, peopleFeature } from './people.feature';
 
 const NAMES: Readonly<Record<UnitSystem, string>> = {
   metric: $localize`Metric\: °C, km/h, kg, litres, mm`,
@@ -62,6 +63,7 @@ const NAMES: Readonly<Record<UnitSystem, string>> = {
 })
 export class UnitsCard {
   private readonly client = inject(ContractClient);
+  private readonly device = inject(DeviceStore);
   private readonly store = inject(Store);
   private readonly person = this.store.selectSignal(peopleFeature.selectPerson);
   protected readonly names = NAMES;
@@ -76,6 +78,7 @@ export class UnitsCard {
     const body = { own: this.own(), ...(this.lead() ? { school: this.schools() } : {}) };
     try {
       const person = await firstValueFrom(this.client.call(endpoints.chooseUnits, { body }));
+      await this.device.belongTo(person);
       this.store.dispatch(PeopleEvents.unitsChosen({ person }));
     } catch (fault) {
       this.problem.set((fault as CallFault).message);

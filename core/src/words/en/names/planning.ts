@@ -1,4 +1,4 @@
-import type { CompassPoint } from '../../../planning';
+import type { CompassPoint } from '../../../units';
 import type { Hopeless, Trouble } from '../../../planning';
 
 /** What things are called, by their ids. */

@@ -1,5 +1,5 @@
 import { depthNames } from './depths';
-import type { FireDanger, CompassPoint, Weather, Hindrance, HeatClass } from '../../../weather';
+import type { FireDanger, Weather, Hindrance, HeatClass } from '../../../weather';
 
 /** What things are called, by their ids. */
 export const weatherNames = {
@@ -20,16 +20,6 @@ export const weatherNames = {
     high: 'high',
     extreme: 'extreme',
   } satisfies Record<FireDanger, string>,
-  compassPoint: {
-    north: 'north',
-    'north-east': 'north-east',
-    east: 'east',
-    'south-east': 'south-east',
-    south: 'south',
-    'south-west': 'south-west',
-    west: 'west',
-    'north-west': 'north-west',
-  } satisfies Record<CompassPoint, string>,
   hindrance: {
     rain: 'rain',
     cold: 'cold',

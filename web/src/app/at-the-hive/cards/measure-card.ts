@@ -130,7 +130,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
           <bc-count
             legend="Thread on the match, {{ 'gap' | unit }}"
             i18n-legend
-            of="gap"
+            quantity="gap"
             [value]="a() || null"
             [step]="5"
             [most]="100"
@@ -157,7 +157,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
           <bc-count
             legend="On the scale, {{ 'weight' | unit }}"
             i18n-legend
-            of="weight"
+            quantity="weight"
             [value]="a()"
             [most]="150"
             (counted)="a.set($event)"
@@ -167,7 +167,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
           <bc-count
             legend="Between the frames, {{ 'temperature' | unit }}"
             i18n-legend
-            of="temperature"
+            quantity="temperature"
             [value]="a()"
             [step]="0.5"
             [least]="-20"
@@ -208,7 +208,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
           <bc-count
             legend="Between top bars and what lies on them, {{ 'gap' | unit }}"
             i18n-legend
-            of="gap"
+            quantity="gap"
             [value]="a()"
             [most]="200"
             (counted)="a.set($event)"
@@ -227,7 +227,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
           <bc-count
             legend="In the lidded bucket, {{ 'weight' | unit }}"
             i18n-legend
-            of="weight"
+            quantity="weight"
             [value]="a()"
             [step]="0.1"
             [most]="20"
