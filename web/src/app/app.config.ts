@@ -10,8 +10,6 @@ import { asksByTag } from './api/tagged-answers';
 import * as viewsEffects from './api/views.effects';
 import { viewsFeature } from './api/views.feature';
 import { routes } from './app.routes';
-import * as careEffects from './care/care.effects';
-import { careFeature } from './care/care.feature';
 import { provideIcons } from './icons/icons';
 import * as inspectionEffects from './inspection/inspection.effects';
 import { inspectionFeature } from './inspection/inspection.feature';
@@ -53,16 +51,7 @@ export const appConfig: ApplicationConfig = {
     provideState(planningFeature),
     provideState(planJobFeature),
     provideState(inspectionFeature),
-    provideState(careFeature),
-    provideEffects(
-      peopleEffects,
-      seasonEffects,
-      viewsEffects,
-      planningEffects,
-      planJobEffects,
-      inspectionEffects,
-      careEffects,
-    ),
+    provideEffects(peopleEffects, seasonEffects, viewsEffects, planningEffects, planJobEffects, inspectionEffects),
     ...(ngDevMode ? [provideStoreDevtools({ maxAge: 50, connectInZone: false })] : []),
     provideIcons(),
     provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerImmediately' }),

@@ -1,6 +1,5 @@
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
-import type { DecisionDraft } from '../care/care.feature';
-import { AdviceCard } from './advice-card';
+import { AdviceCard, type DecisionDraft } from './advice-card';
 
 const advice = {
   kind: 'feed',

@@ -1,8 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
-import type { Review } from '@brave-comb/contract';
-import type { DecisionDraft } from '../care/care.feature';
+import type { Review, endpoints } from '@brave-comb/contract';
+import type { Sent } from '../api/contract-client';
 import { dateText } from '../ui/format';
+
+/** What the instructor decides on one advice. */
+export type DecisionDraft = Omit<Sent<typeof endpoints.decide>['body'], 'id'>;
 
 type Advised = Review['advice'][number];
 

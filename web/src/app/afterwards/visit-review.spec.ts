@@ -2,10 +2,14 @@ import { provideHttpClientTesting } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { type Action, Store, provideState, provideStore } from '@ngrx/store';
-import { CareEvents, careFeature } from '../care/care.feature';
+import { signal } from '@angular/core';
+import { ViewEvents, viewsFeature } from '../api/views.feature';
+import { WHO } from '../api/who';
+import { InspectionEvents, inspectionFeature } from '../inspection/inspection.feature';
 import { peopleFeature } from '../people/people.feature';
 import { elementOf, show } from '../../testing/show';
 import { textOf } from '../../testing/text';
+import { VisitDesk } from '../inspection/visit-desk';
 import { VisitReview } from './visit-review';
 
 const VISIT = '01a20000-0000-7000-8000-0000000000f1';
@@ -66,17 +70,33 @@ const REVIEW = {
   next: null,
 };
 
+const ADVISED = {
+  advice: {
+    kind: 'feed',
+    title: 'Feed 8 L of thin syrup',
+    by: '2026-05-17',
+    pressing: 0.7,
+    reasons: [],
+    otherSchool: 'leaves them to forage.',
+    whereFrom: { figure: '8 L', rule: 'wanted less found', steps: [], source: 'House practice' },
+    followUp: { question: 'Feed taken?', from: '2026-05-21', due: '2026-05-24' },
+  },
+  decision: null,
+};
+
 describe('the review of a visit', () => {
   const review = async (change: object = {}) => {
     const fixture = await show(VisitReview, { visit: VISIT }, [
       provideHttpClientTesting(),
       provideRouter([]),
       provideStore(),
-      provideState(careFeature),
+      provideState(viewsFeature),
+      provideState(inspectionFeature),
+      { provide: WHO, useValue: signal('tomasz') },
       provideState(peopleFeature),
     ]);
     const store = TestBed.inject(Store);
-    store.dispatch(CareEvents.reviewLoaded({ review: { ...REVIEW, ...change } }));
+    store.dispatch(ViewEvents.loaded({ view: 'visitReview', data: { ...REVIEW, ...change } }));
     await fixture.whenStable();
     const dispatched: Action[] = [];
     const send = store.dispatch.bind(store) as (action: Action) => void;
@@ -113,7 +133,7 @@ describe('the review of a visit', () => {
   });
 
   it('puts a question about the frame in view on the list, once and not when it is empty', async () => {
-    const { element, dispatched, fixture } = await review();
+    const { element, dispatched, fixture, store } = await review();
     const form = element.querySelector('form.ask')!;
     const field = form.querySelector('input')!;
     const ask = async (text: string) => {
@@ -124,7 +144,7 @@ describe('the review of a visit', () => {
     await ask('   ');
     expect(dispatched).toEqual([]);
     await ask(' Is that too little brood? ');
-    const [added, ...more] = dispatched as ReturnType<typeof CareEvents.entryAdded>[];
+    const [added, ...more] = dispatched as ReturnType<typeof InspectionEvents.entryAdded>[];
     expect(more).toEqual([]);
     expect(added?.visit).toBe(VISIT);
     expect(added?.entry.body).toEqual({
@@ -135,20 +155,40 @@ describe('the review of a visit', () => {
       photo: null,
       sure: null,
     });
-    expect(textOf(element)).toContain('It is on the list.');
     expect(field.value).toBe('');
+    expect(textOf(element)).toContain('kept on this device');
+    expect(textOf(element)).not.toContain('It is on the list.');
+    store.dispatch(InspectionEvents.entriesKept({ entries: [added!.entry] }));
+    await fixture.whenStable();
+    expect(textOf(element)).toContain('It is on the list.');
   });
 
-  it('keeps what is shown while it is read again after something was added, and says what was refused', async () => {
+  it('does not say that a question is on the list when it was refused', async () => {
     const { element, fixture, store } = await review();
-    store.dispatch(CareEvents.entryKept({ visit: VISIT }));
+    const id = TestBed.inject(VisitDesk).add(VISIT, { kind: 'step-reached', step: 'outside' });
+    store.dispatch(InspectionEvents.entriesKept({ entries: [] }));
+    expect(store.selectSignal(inspectionFeature.selectAdded)()).toEqual({ id, fate: 'waits' });
+    const form = element.querySelector('form.ask')!;
+    form.querySelector('input')!.value = 'Why?';
+    form.dispatchEvent(new Event('submit', { cancelable: true }));
+    const asked = store.selectSignal(inspectionFeature.selectAdded)()!.id;
+    const problem = { problem: 'not-in-the-group' as const, message: 'Not in the group.' };
+    store.dispatch(InspectionEvents.entriesRefused({ entries: [{ id: asked, problem }] as never }));
+    await fixture.whenStable();
+    expect(textOf(element)).toContain('It could not be put on the list. It is still kept on this device.');
+  });
+
+  it('keeps a decision on this device, shows the visit meanwhile, and says what was refused', async () => {
+    const { element, fixture, store, dispatched } = await review({ advice: [ADVISED] });
+    const button = [...element.querySelectorAll('button')].find((each) => textOf(each) === 'Decide');
+    button!.click();
+    const { change } = dispatched.at(-1) as ReturnType<typeof ViewEvents.changeAsked>;
+    expect(change).toMatchObject({ endpoint: 'decide', person: 'tomasz', sent: { params: { visit: VISIT } } });
+    store.dispatch(ViewEvents.allOutdated({}));
     await fixture.whenStable();
     expect(textOf(element)).toContain('Frame 2: new brood');
-    store.dispatch(
-      CareEvents.decisionRefused({
-        fault: { status: 422, problem: 'not-in-the-group', message: 'Not in the group.', details: [] },
-      }),
-    );
+    const fault = { status: 422, problem: 'not-in-the-group' as const, message: 'Not in the group.', details: [] };
+    store.dispatch(ViewEvents.changeRefused({ change, fault }));
     await fixture.whenStable();
     expect(element.querySelector('[role=alert]')?.textContent).toContain('Not in the group.');
   });

@@ -1,17 +1,19 @@
 import { figure, unit } from '../language/units';
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import { type EntryBody, type FrameChange, type FrameSide, formatSide, towardText } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
-import { CareEvents, careFeature, type DecisionDraft } from '../care/care.feature';
+import { ViewDesk } from '../api/view-desk';
+import { ViewState } from '../api/view-state';
 import { CombLegend } from '../inspection/comb-legend';
 import { CombPortrait } from '../inspection/comb-portrait';
-import { Clock } from '../people/clock';
 import { dateText, dayOf, decimal, timeOf } from '../ui/format';
 import { LevelGlyph } from '../skills/level-glyph';
-import { AdviceCard } from './advice-card';
+import { VisitDesk } from '../inspection/visit-desk';
+import { inspectionFeature } from '../inspection/inspection.feature';
+import { AdviceCard, type DecisionDraft } from './advice-card';
 import { RangeRow } from './range-row';
 import { VisitStory } from './visit-story';
 import { named, Named } from '../language/words';
@@ -27,27 +29,43 @@ interface Column {
 /** This visit beside the last one, frame by frame, what it adds up to, and what to do about it. */
 @Component({
   selector: 'bc-visit-review',
-  imports: [Named, MatIcon, RouterLink, CombPortrait, CombLegend, AdviceCard, RangeRow, LevelGlyph, VisitStory],
+  imports: [
+    Named,
+    ViewState,
+    MatIcon,
+    RouterLink,
+    CombPortrait,
+    CombLegend,
+    AdviceCard,
+    RangeRow,
+    LevelGlyph,
+    VisitStory,
+  ],
   templateUrl: './visit-review.html',
   styleUrl: './visit-review.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class VisitReview {
-  private readonly store = inject(Store);
-  private readonly clock = inject(Clock);
+  private readonly desk = inject(ViewDesk);
+  private readonly visits = inject(VisitDesk);
   readonly visit = input.required<string>();
 
-  protected readonly review = this.store.selectSignal(careFeature.selectReview);
-  protected readonly fault = this.store.selectSignal(careFeature.selectFault);
-  protected readonly deciding = this.store.selectSignal(careFeature.selectDeciding);
-  protected readonly decisionFault = this.store.selectSignal(careFeature.selectDecisionFault);
-  protected readonly chosen = signal<number | null>(null);
+  protected readonly watched = this.desk.watch('visitReview', () => ({ params: { visit: this.visit() } }));
+  protected readonly review = this.watched.data;
+  protected readonly deciding = this.desk.sending;
+  protected readonly chosen = linkedSignal<string, number | null>({ source: this.visit, computation: () => null });
   protected readonly explained = signal(false);
   protected readonly unitOf = (of: 'frames' | 'kg'): string => (of === 'kg' ? unit('weight') : $localize`frames`);
   protected readonly figureOf = (of: 'frames' | 'kg', value: number): string =>
     decimal(of === 'kg' ? figure('weight', value, 1) : value);
-  /** Frame about which a question was asked just now. */
-  protected readonly asked = signal<number | null>(null);
+  /** The question asked just now, about which frame, and what became of it. */
+  private readonly question = signal<{ readonly frame: number; readonly id: string } | null>(null);
+  private readonly added = inject(Store).selectSignal(inspectionFeature.selectAdded);
+  protected readonly asked = computed(() => {
+    const question = this.question();
+    const added = this.added();
+    return question && added?.id === question.id ? { frame: question.frame, fate: added.fate } : null;
+  });
   protected readonly date = dateText;
   protected readonly decimal = decimal;
   protected readonly inLine = formatSide;
@@ -98,28 +116,18 @@ export class VisitReview {
     return review?.last ? dayOf(review.last.at, review.zone).split(' ').slice(1).join(' ') : '';
   });
 
-  constructor() {
-    effect(() => {
-      const visit = this.visit();
-      untracked(() => {
-        this.chosen.set(null);
-        this.store.dispatch(CareEvents.reviewOpened({ visit }));
-      });
-    });
-  }
-
   protected decide(draft: DecisionDraft): void {
-    this.store.dispatch(CareEvents.decisionMade({ visit: this.visit(), id: uuid(), draft }));
+    const sent = { params: { visit: this.visit() }, body: { id: uuid(), ...draft } };
+    this.desk.change('decide', sent, 'visitReview', false);
   }
 
   protected withdraw(decision: string): void {
-    this.store.dispatch(CareEvents.decisionWithdrawalAsked({ visit: this.visit(), decision }));
+    this.desk.change('withdrawDecision', { params: { decision } }, 'visitReview', false);
   }
 
   /** Adds to the visit what somebody saw or asked afterwards. */
-  protected add(body: EntryBody): void {
-    const entry = { id: uuid(), at: this.clock.instant(), body };
-    this.store.dispatch(CareEvents.entryAdded({ visit: this.visit(), entry }));
+  protected add(body: EntryBody): string {
+    return this.visits.add(this.visit(), body);
   }
 
   protected ask(event: Event, field: HTMLInputElement, frame: number): void {
@@ -128,16 +136,12 @@ export class VisitReview {
     const box = this.review()?.box;
     if (text === '' || !box) return;
     const spot = { part: box, frame, face: null };
-    this.add({ kind: 'question-asked', text, person: null, spot, photo: null, sure: null });
-    this.asked.set(frame);
+    const id = this.add({ kind: 'question-asked', text, person: null, spot, photo: null, sure: null });
+    this.question.set({ frame, id });
     field.value = '';
   }
 
   protected print(): void {
     globalThis.print();
-  }
-
-  protected retry(): void {
-    this.store.dispatch(CareEvents.reviewOpened({ visit: this.visit() }));
   }
 }

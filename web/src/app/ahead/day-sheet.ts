@@ -1,5 +1,15 @@
 import { Measured } from '../language/units';
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { GroupSheet } from '@brave-comb/contract';
 import { Store } from '@ngrx/store';
@@ -49,6 +59,7 @@ export class DaySheetScreen {
   });
 
   constructor() {
+    inject(DestroyRef).onDestroy(() => this.store.dispatch(PlanningEvents.daySheetLeft()));
     effect(() => {
       const session = this.session() ?? null;
       untracked(() => this.store.dispatch(PlanningEvents.daySheetOpened({ session })));

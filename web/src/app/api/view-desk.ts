@@ -1,4 +1,4 @@
-import { Injectable, type Signal, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
+import { DestroyRef, Injectable, type Signal, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
@@ -28,6 +28,8 @@ export class ViewDesk {
   private readonly allRefused = this.store.selectSignal(viewsFeature.selectRefused);
   private readonly who = inject(WHO);
   private readonly answer = this.store.selectSignal(viewsFeature.selectLastAnswer);
+  /** How many components on the screen show a view. */
+  private readonly watching = new Map<ViewName, number>();
   readonly sending = computed(() => this.store.selectSignal(viewsFeature.selectSending)().length > 0);
   readonly waiting = this.store.selectSignal(viewsFeature.selectWaiting);
 
@@ -44,6 +46,12 @@ export class ViewDesk {
     effect(() => {
       const sent = asked();
       if (sent) untracked(() => load(sent));
+    });
+    this.watching.set(view, (this.watching.get(view) ?? 0) + 1);
+    inject(DestroyRef).onDestroy(() => {
+      const left = (this.watching.get(view) ?? 1) - 1;
+      this.watching.set(view, left);
+      if (left === 0) this.store.dispatch(ViewEvents.left({ view }));
     });
     const own = computed(() => {
       const shown = this.views()[view];

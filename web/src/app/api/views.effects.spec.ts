@@ -111,6 +111,14 @@ describe('views and changes on their way', () => {
     expect(http.match((request) => request.url === '/api/weather/trust')).toHaveLength(1);
   });
 
+  it('a change shows in whatever else is on the screen', () => {
+    store.dispatch(ViewEvents.wanted({ view: 'messages', sent: {} }));
+    http.expectOne('/api/people/messages').flush({});
+    store.dispatch(ViewEvents.changeAsked({ change: tap }));
+    http.expectOne('/api/season/alive-round/h4').flush({ survival: {} });
+    expect(http.match(() => true).map(({ request }) => request.urlWithParams)).toEqual(['/api/people/messages']);
+  });
+
   it('what waits is sent when it may be, by whoever made it only', () => {
     store.dispatch(ViewEvents.changeAsked({ change: tap }));
     http.expectOne('/api/season/alive-round/h4').error(new ProgressEvent('error'));
@@ -123,11 +131,13 @@ describe('views and changes on their way', () => {
     expect(state().waiting).toEqual([]);
   });
 
-  it('all that is open is read again when everything has become another', () => {
+  it('all that is on the screen is read again when everything has become another', () => {
     store.dispatch(ViewEvents.wanted({ view: 'forage', sent: { query: { site: 'a' } } }));
     store.dispatch(ViewEvents.wanted({ view: 'messages', sent: {} }));
+    store.dispatch(ViewEvents.wanted({ view: 'coverage', sent: {} }));
+    store.dispatch(ViewEvents.left({ view: 'coverage' }));
     http.match(() => true).forEach((request) => request.flush({}));
-    store.dispatch(ViewEvents.allOutdated());
+    store.dispatch(ViewEvents.allOutdated({}));
     expect(http.match(() => true).map(({ request }) => request.urlWithParams)).toEqual([
       '/api/season/forage?site=a',
       '/api/people/messages',

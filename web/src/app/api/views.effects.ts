@@ -43,7 +43,7 @@ export const loadView = createEffect(
   { functional: true },
 );
 
-/** What is open is read again when it, or everything, has become another. */
+/** What is shown is read again when it, or everything, has become another. */
 export const readAgain = createEffect(
   (actions = inject(Actions), store = inject(Store)) =>
     actions.pipe(
@@ -51,8 +51,9 @@ export const readAgain = createEffect(
       withLatestFrom(store.select(viewsFeature.selectViews)),
       mergeMap(([event, views]) =>
         from(
-          (Object.entries(views) as [ViewName, { sent: AnySent }][])
-            .filter(([view]) => event.type === ViewEvents.allOutdated.type || event.view === view)
+          (Object.entries(views) as [ViewName, { sent: AnySent; shown: boolean }][])
+            .filter(([, { shown }]) => shown)
+            .filter(([view]) => (event.type === ViewEvents.allOutdated.type ? event.but !== view : event.view === view))
             .map(([view, { sent }]) => ViewEvents.wanted({ view, sent })),
         ),
       ),
@@ -82,13 +83,15 @@ export const sendChange = createEffect(
   { functional: true },
 );
 
-/** What a change did shows in its view. */
+/** What a change did shows in its view, and in whatever else is on the screen. */
 export const showChange = createEffect(
   (actions = inject(Actions)) =>
     actions.pipe(
       ofType(ViewEvents.changed),
-      map(({ change: { view, answers }, answer }) =>
-        answers ? ViewEvents.loaded({ view, data: answer }) : ViewEvents.outdated({ view }),
+      mergeMap(({ change: { view, answers }, answer }) =>
+        answers
+          ? [ViewEvents.loaded({ view, data: answer }), ViewEvents.allOutdated({ but: view })]
+          : [ViewEvents.allOutdated({})],
       ),
     ),
   { functional: true },

@@ -33,6 +33,8 @@ interface View {
   readonly data: unknown;
   readonly fault: CallFault | null;
   readonly loading: boolean;
+  /** Whether it is on the screen. */
+  readonly shown: boolean;
 }
 
 export const ViewEvents = createActionGroup({
@@ -40,7 +42,10 @@ export const ViewEvents = createActionGroup({
   events: {
     Wanted: props<{ view: ViewName; sent: AnySent }>(),
     Outdated: props<{ view: ViewName }>(),
-    'All outdated': emptyProps(),
+    /** All that is shown may have become another, but for one view. */
+    'All outdated': props<{ but?: ViewName }>(),
+    /** Nothing on the screen shows it any more. */
+    Left: props<{ view: ViewName }>(),
     Loaded: props<{ view: ViewName; data: unknown }>(),
     Failed: props<{ view: ViewName; fault: CallFault }>(),
     'Change asked': props<{ change: Change }>(),
@@ -63,7 +68,7 @@ interface ViewsState {
 const without = (ids: readonly string[], id: string): readonly string[] => ids.filter((each) => each !== id);
 
 function withView(state: ViewsState, view: ViewName, change: Partial<View>): ViewsState {
-  const before = state.views[view] ?? { sent: {}, data: null, fault: null, loading: false };
+  const before = state.views[view] ?? { sent: {}, data: null, fault: null, loading: false, shown: false };
   return { ...state, views: { ...state.views, [view]: { ...before, ...change } } };
 }
 
@@ -75,9 +80,10 @@ export const viewsFeature = createFeature({
     initial,
     on(ViewEvents.wanted, (state, { view, sent }) => {
       const same = JSON.stringify(state.views[view]?.sent) === JSON.stringify(sent);
-      return withView(state, view, { sent, loading: true, ...(same ? {} : { data: null, fault: null }) });
+      return withView(state, view, { sent, loading: true, shown: true, ...(same ? {} : { data: null, fault: null }) });
     }),
     on(ViewEvents.loaded, (state, { view, data }) => withView(state, view, { data, fault: null, loading: false })),
+    on(ViewEvents.left, (state, { view }) => (state.views[view] ? withView(state, view, { shown: false }) : state)),
     on(ViewEvents.failed, (state, { view, fault }) => withView(state, view, { fault, loading: false })),
     on(ViewEvents.changeAsked, (state, { change }) => ({
       ...state,

@@ -12,6 +12,7 @@ import {
   from,
   interval,
   map,
+  merge,
   mergeMap,
   of,
   repeat,
@@ -21,6 +22,7 @@ import {
   withLatestFrom,
 } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
+import { ViewEvents } from '../api/views.feature';
 import { PeopleEvents } from '../people/people.feature';
 import { DeviceStore } from '../device/device-store';
 import { InspectionEvents, inspectionFeature } from './inspection.feature';
@@ -121,6 +123,33 @@ export const keepEntry = createEffect(
       }),
     ),
   { functional: true, dispatch: false },
+);
+
+export const keepAdded = createEffect(
+  (actions = inject(Actions), device = inject(DeviceStore), outbox = inject(Outbox)) =>
+    actions.pipe(
+      ofType(InspectionEvents.entryAdded),
+      mergeMap(async ({ visit, entry }) => {
+        await device.keepEntry({ id: entry.id, visit, entry, problem: null });
+        void outbox.send();
+      }),
+    ),
+  { functional: true, dispatch: false },
+);
+
+/** Whoever went on to another page before an entry was kept sees there what it changed. */
+export const showKept = createEffect(
+  (actions = inject(Actions)) =>
+    merge(
+      actions.pipe(ofType(InspectionEvents.visitOpened, InspectionEvents.visitLeft)),
+      of(InspectionEvents.visitLeft()),
+    ).pipe(
+      switchMap(({ type }) =>
+        type === InspectionEvents.visitLeft.type ? actions.pipe(ofType(InspectionEvents.entriesKept)) : EMPTY,
+      ),
+      map(() => ViewEvents.allOutdated({})),
+    ),
+  { functional: true },
 );
 
 export const keepDraft = createEffect(

@@ -53,6 +53,8 @@ export const InspectionEvents = createActionGroup({
     'Visit left': emptyProps(),
     'Visit joined': props<{ from: string; to: string }>(),
     'Entry made': props<{ entry: VisitEntry }>(),
+    /** Something added to a visit that is not open on this device: a question, a photo looked at afterwards. */
+    'Entry added': props<{ visit: string; entry: VisitEntry }>(),
     /** What other devices entered. */
     'Entries heard': props<{ visit: string; entries: readonly VisitEntry[]; heard: number }>(),
     'Entries kept': props<{ entries: readonly VisitEntry[] }>(),
@@ -87,6 +89,8 @@ interface InspectionState {
   readonly reader: string | null;
   /** The step that this device stands at, `null` until it took one. */
   readonly ownStep: StepId | null;
+  /** What was added last to a visit that is not open here. */
+  readonly added: { readonly id: string; readonly fate: 'waits' | 'kept' | 'refused' } | null;
 }
 
 const adapter = createEntityAdapter<WaitingEntry>({ sortComparer: (a, b) => a.id.localeCompare(b.id) });
@@ -103,6 +107,7 @@ const initial: InspectionState = {
   after: [],
   reader: null,
   ownStep: null,
+  added: null,
 };
 
 /** The server's file, with what was acknowledged while it was on its way, without what this device has not struck off. */
@@ -144,12 +149,18 @@ function firstUnread(file: VisitFile, state: InspectionState): SideAddress | nul
   return order[Math.min(lastRead + 1, order.length - 1)] ?? null;
 }
 
+/** What became of the entry that was added last, if it is among these. */
+function settled(state: InspectionState, ids: readonly { readonly id: string }[], fate: 'kept' | 'refused') {
+  const { added } = state;
+  return added && ids.some(({ id }) => id === added.id) ? { ...state, added: { id: added.id, fate } } : state;
+}
+
 export const inspectionFeature = createFeature({
   name: 'inspection',
   reducer: createReducer<InspectionState>(
     initial,
     on(InspectionEvents.visitOpened, (state, { visit }) =>
-      state.visit === visit ? { ...state, fault: null } : { ...initial, visit },
+      state.visit === visit ? { ...state, fault: null } : { ...initial, visit, added: state.added },
     ),
     on(InspectionEvents.visitFoundOnDevice, (state, { file, waiting, draft, step }) => {
       const mine = { ...state, ownStep: state.ownStep ?? step, waiting: adapter.setAll([...waiting], state.waiting) };
@@ -178,7 +189,12 @@ export const inspectionFeature = createFeature({
           }
         : state,
     ),
-    on(InspectionEvents.entriesKept, (state, { entries }) => {
+    on(InspectionEvents.entryAdded, (state, { entry }) => ({
+      ...state,
+      added: { id: entry.id, fate: 'waits' as const },
+    })),
+    on(InspectionEvents.entriesKept, (before, { entries }) => {
+      const state = settled(before, entries, 'kept');
       const ours = entries.filter((entry) => state.waiting.entities[entry.id]);
       return state.file
         ? {
@@ -207,7 +223,7 @@ export const inspectionFeature = createFeature({
       };
     }),
     on(InspectionEvents.entriesRefused, (state, { entries }) => ({
-      ...state,
+      ...settled(state, entries, 'refused'),
       waiting: adapter.setMany(
         entries.filter((each) => each.visit === state.visit),
         state.waiting,

@@ -58,6 +58,13 @@ export class VisitDesk {
     this.store.dispatch(InspectionEvents.entryMade({ entry: { id: uuid(), at: this.clock.instant(), by, body } }));
   }
 
+  /** Adds to a visit that is not open here what somebody saw or asked afterwards. Returns the entry's id. */
+  add(visit: string, body: EntryBody): string {
+    const entry = { id: uuid(), at: this.clock.instant(), by: this.person()?.id ?? '', body };
+    this.store.dispatch(InspectionEvents.entryAdded({ visit, entry }));
+    return entry.id;
+  }
+
   /** Records the side being entered, unless nothing changed. Returns what is wrong with it, or `null`. */
   recordSide(): string | null {
     const address = this.address();

@@ -4,6 +4,7 @@ import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import { catchError, filter, map, of, switchMap, tap, withLatestFrom } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
+import { ViewEvents } from '../api/views.feature';
 import { PreparedVisits } from '../inspection/prepared-visits';
 import { PeopleEvents } from '../people/people.feature';
 import { PlanningEvents, planningFeature } from './planning.feature';
@@ -11,7 +12,7 @@ import { PlanningEvents, planningFeature } from './planning.feature';
 export const loadDaySheet = createEffect(
   (actions = inject(Actions), client = inject(ContractClient)) =>
     actions.pipe(
-      ofType(PlanningEvents.daySheetOpened),
+      ofType(PlanningEvents.daySheetOpened, PlanningEvents.daySheetOutdated),
       switchMap(({ session }) =>
         (session ? of(session) : client.call(endpoints.nextSession, {}).pipe(map((next) => next.session))).pipe(
           switchMap((chosen) =>
@@ -28,14 +29,16 @@ export const loadDaySheet = createEffect(
   { functional: true },
 );
 
-/** A moved clock may change the forecast and the day. */
+/** A moved clock may change the forecast and the day; what was changed meanwhile shows on the sheet in view. */
 export const reload = createEffect(
   (actions = inject(Actions), store = inject(Store)) =>
     actions.pipe(
-      ofType(PeopleEvents.clockMoved),
-      withLatestFrom(store.select(planningFeature.selectSession), store.select(planningFeature.selectStatus)),
-      filter(([, , status]) => status !== 'loading'),
-      map(([, session]) => PlanningEvents.daySheetOpened({ session })),
+      ofType(PeopleEvents.clockMoved, ViewEvents.allOutdated),
+      withLatestFrom(store.select(planningFeature.selectPlanningState)),
+      filter(
+        ([{ type }, { status, shown }]) => status !== 'loading' && (shown || type === PeopleEvents.clockMoved.type),
+      ),
+      map(([, { session }]) => PlanningEvents.daySheetOutdated({ session })),
     ),
   { functional: true },
 );

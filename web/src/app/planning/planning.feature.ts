@@ -9,6 +9,10 @@ export const PlanningEvents = createActionGroup({
     'Day sheet loaded': props<{ sheet: DaySheet }>(),
     'Day sheet failed': props<{ fault: CallFault }>(),
     'No session ahead': emptyProps(),
+    /** It may have become another. */
+    'Day sheet outdated': props<{ session: string | null }>(),
+    /** The day sheet is not on the screen any more. */
+    'Day sheet left': emptyProps(),
   },
 });
 
@@ -17,18 +21,22 @@ interface PlanningState {
   readonly session: string | null;
   readonly status: 'loading' | 'ready' | 'none' | 'failed';
   readonly fault: CallFault | null;
+  /** Whether the day sheet is on the screen. */
+  readonly shown: boolean;
 }
 
 export const planningFeature = createFeature({
   name: 'planning',
   reducer: createReducer<PlanningState>(
-    { sheet: null, session: null, status: 'loading', fault: null },
+    { sheet: null, session: null, status: 'loading', fault: null, shown: false },
     on(PlanningEvents.daySheetOpened, (state, { session }) => ({
       ...state,
       session,
       status: 'loading' as const,
       fault: null,
+      shown: true,
     })),
+    on(PlanningEvents.daySheetLeft, (state) => ({ ...state, shown: false })),
     on(PlanningEvents.daySheetLoaded, (state, { sheet }) => ({
       ...state,
       sheet,

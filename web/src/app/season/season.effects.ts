@@ -6,19 +6,12 @@ import { Store } from '@ngrx/store';
 import { catchError, ignoreElements, map, of, switchMap, tap, withLatestFrom } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
 import { ViewEvents } from '../api/views.feature';
-import { PeopleEvents } from '../people/people.feature';
 import { SeasonEvents, seasonFeature } from './season.feature';
 
 export const loadStrip = createEffect(
   (actions = inject(Actions), client = inject(ContractClient), store = inject(Store)) =>
     actions.pipe(
-      ofType(
-        SeasonEvents.stripWanted,
-        SeasonEvents.stripOutdated,
-        PeopleEvents.clockMoved,
-        ViewEvents.changed,
-        ViewEvents.outdated,
-      ),
+      ofType(SeasonEvents.stripWanted, ViewEvents.allOutdated, ViewEvents.outdated),
       withLatestFrom(store.select(seasonFeature.selectAsked)),
       switchMap(([, query]) =>
         client.call(endpoints.seasonStrip, { query }).pipe(

@@ -1,12 +1,11 @@
 import type { Strip } from '@brave-comb/contract';
-import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
+import { createActionGroup, createFeature, createReducer, createSelector, on, props } from '@ngrx/store';
 import type { CallFault } from '../api/contract-client';
 
 export const SeasonEvents = createActionGroup({
   source: 'Season',
   events: {
     'Strip wanted': props<{ site?: string; from?: string }>(),
-    'Strip outdated': emptyProps(),
     'Strip loaded': props<{ strip: Strip }>(),
     'Strip failed': props<{ fault: CallFault }>(),
     'Day opened': props<{ date: string }>(),
