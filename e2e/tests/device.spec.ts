@@ -1,5 +1,5 @@
 import { type Page, expect, test } from '@playwright/test';
-import { controlled, more, openVisit, reachFrames, signIn, signInByHand } from './school';
+import { allKept, controlled, more, openVisit, reachFrames, signIn, signInByHand } from './school';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -80,7 +80,7 @@ test('what one person entered waits sealed while another is signed in, and is se
   await expect(page.getByText(/Ready for a day without signal/)).toBeVisible({ timeout: 25_000 });
   await openVisit(page, '7');
   const visit = page.url().split('/').at(-1) ?? '';
-  await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 20_000 });
+  await allKept(page);
   await context.setOffline(true);
   await more(page, 'Note');
   const words = `heard by Leilani ${crypto.randomUUID()}`;
@@ -170,7 +170,7 @@ test('a page that still shows somebody who has left cannot write in their name',
   await signIn(page, 'morag');
   await openVisit(page, '7');
   const visit = page.url().split('/').at(-1) ?? '';
-  await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 20_000 });
+  await allKept(page);
   // Somebody else signs in on the same device, beside this page.
   await context.request.post(new URL('/api/people/sign-in', page.url()).href, {
     data: { name: 'leilani', password: 'willow-before-gorse' },
@@ -196,7 +196,7 @@ test('a sign-in that ends at the hive is said there; what is entered waits and i
   await signIn(page, 'leilani');
   await openVisit(page, '7');
   const visit = new URL(page.url());
-  await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 20_000 });
+  await allKept(page);
   await context.request.post('/api/people/sign-out');
   await more(page, 'Note');
   const words = `after the end ${crypto.randomUUID()}`;
@@ -211,7 +211,7 @@ test('a sign-in that ends at the hive is said there; what is entered waits and i
   await page.getByLabel('Password', { exact: true }).fill('willow-before-gorse');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page).toHaveURL(visit.href);
-  await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 20_000 });
+  await allKept(page);
   await expect(notice).toHaveCount(0);
   const file = await (await context.request.get(`/api/visits/${visit.pathname.split('/').at(-1)}`)).text();
   expect(file).toContain(words);
@@ -289,7 +289,7 @@ test('what an older version kept and did not send is sent after the upgrade, by 
     [person.id, visit, entry] as const,
   );
   await page.goto(`/at-the-hive/visit/${visit}`);
-  await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 30_000 });
+  await allKept(page);
   await expect
     .poll(async () => {
       const file = await page.request.get(`/api/visits/${visit}`);

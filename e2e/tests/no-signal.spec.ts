@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { bigButton, controlled, openVisit, reachFrames, signIn, turnTo, type } from './school';
+import { allKept, bigButton, controlled, openVisit, reachFrames, signIn, turnTo, type } from './school';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -34,7 +34,7 @@ test('without signal a visit is started, recorded, reloaded and goes on; with si
 
   await context.setOffline(false);
   await page.evaluate(() => globalThis.dispatchEvent(new Event('online')));
-  await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 20_000 });
+  await allKept(page);
   const visit = address.split('/').at(-1) ?? '';
   const file = (await (await page.request.get(`/api/visits/${visit}`)).json()) as {
     entries: { body: { kind: string } }[];

@@ -9,6 +9,9 @@ const daySheet = async (page: Page) => {
   await expect(group.first()).toBeVisible({ timeout: 25_000 });
 };
 
+/** Waits until the server has all that was entered at the hive; a failure says what the device says instead. */
+export const allKept = (page: Page) => expect(page.locator('header .kept')).toHaveText('all kept', { timeout: 60_000 });
+
 /** Signs somebody in and waits for the day sheet. */
 export async function signIn(page: Page, name: string): Promise<void> {
   const answer = await page.request.post('/api/people/sign-in', { data: { name, password: PASSWORD } });

@@ -1,6 +1,7 @@
 import { type Page, expect, test } from '@playwright/test';
 import { ownServer } from './own-server';
 import {
+  allKept,
   bigButton,
   controlled,
   more,
@@ -101,7 +102,7 @@ test('what a visit leaves: a repair, a changed hive, a spoken note; a photo that
   await expect(dialog.getByText('The photo is kept on this device')).toBeVisible();
   await back();
   await bigButton(page).click();
-  await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible({ timeout: 20_000 });
+  await allKept(page);
 
   await page.goto(`/afterwards/${visit}`);
   await expect(page.getByText('empty rim put on')).toBeVisible();
