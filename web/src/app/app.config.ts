@@ -12,7 +12,6 @@ import { viewsFeature } from './api/views.feature';
 import { routes } from './app.routes';
 import { provideIcons } from './icons/icons';
 import * as inspectionEffects from './inspection/inspection.effects';
-import { inspectionFeature } from './inspection/inspection.feature';
 import * as peopleEffects from './people/people.effects';
 import { noticesEnd, tellsTime } from './people/interceptors';
 import { forgetOnSignOut, peopleFeature } from './people/people.feature';
@@ -50,7 +49,6 @@ export const appConfig: ApplicationConfig = {
     provideState(viewsFeature),
     provideState(planningFeature),
     provideState(planJobFeature),
-    provideState(inspectionFeature),
     provideEffects(peopleEffects, seasonEffects, viewsEffects, planningEffects, planJobEffects, inspectionEffects),
     ...(ngDevMode ? [provideStoreDevtools({ maxAge: 50, connectInZone: false })] : []),
     provideIcons(),

@@ -17,7 +17,7 @@ export const routes: Routes = [
     path: 'at-the-hive/visit/:visit',
     title: $localize`At the hive – Brave Comb`,
     canActivate: [signedIn],
-    loadComponent: () => import('./at-the-hive/at-the-hive').then((m) => m.AtTheHive),
+    loadChildren: () => import('./at-the-hive/routes').then((m) => m.routes),
   },
   {
     path: '',
@@ -227,7 +227,7 @@ export const routes: Routes = [
         path: 'afterwards/:visit',
         title: $localize`Visit review – Brave Comb`,
         data: { place: 'afterwards', strip: 'compact' },
-        loadComponent: () => import('./afterwards/visit-review').then((m) => m.VisitReview),
+        loadChildren: () => import('./afterwards/routes').then((m) => m.routes),
       },
       {
         path: '**',

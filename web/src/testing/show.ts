@@ -9,7 +9,11 @@ export async function show<T>(
   inputs: Readonly<Record<string, unknown>>,
   more: readonly (Provider | EnvironmentProviders)[] = [],
 ): Promise<ComponentFixture<T>> {
-  TestBed.resetTestingModule().configureTestingModule({ providers: [provideHttpClient(), provideIcons(), ...more] });
+  TestBed.resetTestingModule().configureTestingModule({
+    imports: [component],
+    providers: [provideHttpClient(), provideIcons(), ...more],
+  });
+  await TestBed.compileComponents();
   const fixture = TestBed.createComponent(component);
   for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
   await fixture.whenStable();

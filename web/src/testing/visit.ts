@@ -6,7 +6,8 @@ import type { EntryBody, VisitEntry } from '@brave-comb/core/inspection';
 import { Store, provideStore } from '@ngrx/store';
 
 import { DeviceStore } from '../app/device/device-store';
-import { InspectionEvents, inspectionFeature } from '../app/inspection/inspection.feature';
+import { InspectionEvents } from '../app/inspection/inspection.events';
+import { inspectionFeature } from '../app/inspection/inspection.feature';
 import { PeopleEvents, peopleFeature } from '../app/people/people.feature';
 import { show } from './show';
 

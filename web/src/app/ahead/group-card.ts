@@ -2,10 +2,8 @@ import { Measured, measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { DaySheet, GroupSheet } from '@brave-comb/contract';
-import { BOXES, FRAMES } from '@brave-comb/core/equipment';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
-import { BoxMap } from '../inspection/box-map';
-import { CombPortrait } from '../inspection/comb-portrait';
+import { LastNest } from './last-nest';
 import { IfWet } from './if-wet';
 import { StandingMap } from '../equipment/standing-map';
 import { decimal, shortDate, timeOf } from '../ui/format';
@@ -22,7 +20,7 @@ const ROLES = [
 /** Who opens which hive and why, what it was like last time, what is due, who does what. */
 @Component({
   selector: 'bc-group-card',
-  imports: [Measured, MatIcon, BoxMap, CombPortrait, HiveStack, StandingMap, IfWet],
+  imports: [Measured, MatIcon, LastNest, HiveStack, StandingMap, IfWet],
   templateUrl: './group-card.html',
   styleUrl: './group-card.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -55,8 +53,6 @@ export class GroupCard {
   protected readonly last = computed(() => {
     const last = this.card().lastTime;
     if (!last) return null;
-    const box = this.card().stack.find(({ layer }) => layer.kind === 'box')?.layer;
-    const kind = box?.kind === 'box' ? FRAMES[BOXES[box.box].frame] : null;
     return {
       ...last,
       when:
@@ -66,14 +62,6 @@ export class GroupCard {
             ? $localize`Yesterday`
             : $localize`${last.daysAgo} days ago`,
       bees: last.bees === null ? $localize`not counted` : decimal(last.bees),
-      ratio: kind ? kind.height / kind.width : 0.56,
-      portraits: last.telling.map(({ frame, face }) => ({
-        key: `${frame}${face}`,
-        side: last.frames[frame - 1]?.[face] ?? null,
-        seed: frame * 2 + (face === 'low' ? 0 : 1),
-        name: $localize`${frame}, toward ${face === 'low' ? frame - 1 : frame + 1}`,
-      })),
-      ringed: last.telling.map((each) => each.frame),
     };
   });
   protected readonly shortDate = shortDate;

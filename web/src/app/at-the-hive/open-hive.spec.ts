@@ -1,7 +1,7 @@
 import { EnvironmentInjector, effect, runInInjectionContext } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { type EntryBody, ROLES } from '@brave-comb/core/inspection';
-import { InspectionEvents } from '../inspection/inspection.feature';
+import { InspectionEvents } from '../inspection/inspection.events';
 import { VisitDesk } from '../inspection/visit-desk';
 import { elementOf } from '../../testing/show';
 import { textOf } from '../../testing/text';

@@ -5,7 +5,7 @@ import { entryText } from '@brave-comb/core/inspection';
 import { upperFirst } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
 import { type Aside, DeviceStore } from '../device/device-store';
-import { InspectionEvents } from './inspection.feature';
+import { InspectionEvents } from './inspection.events';
 import { Outbox } from './outbox';
 import { said } from '../language/said';
 

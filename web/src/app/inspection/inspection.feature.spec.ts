@@ -4,8 +4,9 @@ import { TestBed } from '@angular/core/testing';
 import { provideEffects } from '@ngrx/effects';
 import { Store, provideState, provideStore } from '@ngrx/store';
 import { DeviceStore, type SideDraft } from '../device/device-store';
-import { keepDraft } from './inspection.effects';
-import { InspectionEvents, inspectionFeature } from './inspection.feature';
+import { keepDraft } from './visit.effects';
+import { InspectionEvents } from './inspection.events';
+import { inspectionFeature } from './inspection.feature';
 
 const { reducer } = inspectionFeature;
 const address = { box: 'brood', frame: 1, face: 'low' as const };

@@ -31,45 +31,12 @@ import {
   withUnread,
 } from '@brave-comb/core/inspection';
 import { type EntityState, createEntityAdapter } from '@ngrx/entity';
-import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
+import { createFeature, createReducer, createSelector, on } from '@ngrx/store';
+import { InspectionEvents } from './inspection.events';
 import { DAY } from '@brave-comb/core/units';
 import type { CallFault } from '../api/contract-client';
 import { civilDate } from '../ui/format';
-import type { SideDraft, WaitingEntry } from '../device/device-store';
-
-export const InspectionEvents = createActionGroup({
-  source: 'Inspection',
-  events: {
-    'Visit opened': props<{ visit: string }>(),
-    'Visit found on device': props<{
-      file: VisitFile | null;
-      waiting: readonly WaitingEntry[];
-      draft: SideDraft | null;
-      step: StepId | null;
-    }>(),
-    'Visit file loaded': props<{ file: VisitFile }>(),
-    'Visit file failed': props<{ visit: string; fault: CallFault }>(),
-    /** The screen of the visit was left. */
-    'Visit left': emptyProps(),
-    'Visit joined': props<{ from: string; to: string }>(),
-    'Entry made': props<{ entry: VisitEntry }>(),
-    /** Something added to a visit that is not open on this device: a question, a photo looked at afterwards. */
-    'Entry added': props<{ visit: string; entry: VisitEntry }>(),
-    /** What other devices entered. */
-    'Entries heard': props<{ visit: string; entries: readonly VisitEntry[]; heard: number }>(),
-    'Entries kept': props<{ entries: readonly VisitEntry[] }>(),
-    'Entries refused': props<{ entries: readonly WaitingEntry[] }>(),
-    'Refused entry settled': props<{ id: string }>(),
-    'Sending failed': props<{ fault: CallFault }>(),
-    'Everything sent': emptyProps(),
-    'Side chosen': props<{ address: SideAddress }>(),
-    'Side changed': props<{ entry: SideEntry }>(),
-    'Side change undone': emptyProps(),
-    'Side change redone': emptyProps(),
-    /** A trainee reads the side first; null when the supervisor does. */
-    'Reader chosen': props<{ person: string | null }>(),
-  },
-});
+import type { WaitingEntry } from '../device/device-store';
 
 interface InspectionState {
   readonly visit: string | null;

@@ -5,7 +5,7 @@ import { Store } from '@ngrx/store';
 import { firstValueFrom } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
 import { DeviceStore, type WaitingEntry } from '../device/device-store';
-import { InspectionEvents } from './inspection.feature';
+import { InspectionEvents } from './inspection.events';
 
 const BATCH = 100;
 const RETRY = 8_000;

@@ -21,7 +21,8 @@ import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../people/clock';
 import { peopleFeature } from '../people/people.feature';
-import { InspectionEvents, inspectionFeature } from './inspection.feature';
+import { InspectionEvents } from './inspection.events';
+import { inspectionFeature } from './inspection.feature';
 
 /** Makes the entries of the visit that is open on this device. */
 @Injectable({ providedIn: 'root' })

@@ -9,8 +9,10 @@ describe('signing in', () => {
   const open = async (sealed = 0) => {
     const device = { aside: signal([]), sealed: signal(sealed) };
     TestBed.configureTestingModule({
+      imports: [SignIn],
       providers: [provideStore({}), provideState(peopleFeature), { provide: DeviceStore, useValue: device }],
     });
+    await TestBed.compileComponents();
     const store = TestBed.inject(Store);
     const events: unknown[] = [];
     const dispatch = store.dispatch.bind(store) as (event: object) => void;

@@ -2,16 +2,15 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
-import { parseSide } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
-import { CombPortrait } from '../inspection/comb-portrait';
+import { SignInComb } from './sign-in-comb';
 import { AsideNotice } from '../inspection/aside-notice';
 import { Clock } from '../people/clock';
 import { PeopleEvents, peopleFeature } from '../people/people.feature';
 
 @Component({
   selector: 'bc-sign-in',
-  imports: [ReactiveFormsModule, MatFormFieldModule, MatInputModule, AsideNotice, CombPortrait],
+  imports: [ReactiveFormsModule, MatFormFieldModule, MatInputModule, AsideNotice, SignInComb],
   templateUrl: './sign-in.html',
   styleUrl: './sign-in.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -24,7 +23,6 @@ export class SignIn {
   protected readonly door = this.store.selectSignal(peopleFeature.selectDoor);
   protected readonly capitals = signal(false);
   protected readonly visible = signal(false);
-  protected readonly comb = parseSide('3S 1L 1E 1P 2H Q');
   protected readonly form = inject(NonNullableFormBuilder).group({
     name: ['', [Validators.required, Validators.maxLength(80)]],
     password: ['', [Validators.required, Validators.maxLength(200)]],

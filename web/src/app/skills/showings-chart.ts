@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Coverage } from '@brave-comb/contract';
 import { addDays } from '@brave-comb/core/units';
-import { scaleLinear, scaleUtc } from 'd3-scale';
+import { scaleLinear } from 'd3-scale';
 import { curveStepAfter, line } from 'd3-shape';
 import { dateText } from '../ui/format';
 
@@ -88,10 +88,10 @@ export class ShowingsChart {
   protected readonly path = computed(() => {
     const sum = this.sum();
     if (sum.length === 0) return null;
-    const x = scaleUtc([new Date(this.today()), new Date(this.end())], [0, WIDTH - RIGHT]);
+    const x = scaleLinear([Date.parse(this.today()), Date.parse(this.end())], [0, WIDTH - RIGHT]);
     const steps = [{ day: this.today(), showings: 0 }, ...sum, { day: this.end(), showings: sum.at(-1)!.showings }];
     return line<(typeof steps)[number]>(
-      ({ day }) => x(new Date(day)),
+      ({ day }) => x(Date.parse(day)),
       ({ showings }) => this.y()(showings),
     ).curve(curveStepAfter)(steps);
   });

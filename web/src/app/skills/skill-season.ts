@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import type { PhaseSpan } from '@brave-comb/contract';
 import type { Skill } from '@brave-comb/core/skills';
 import { addDays } from '@brave-comb/core/units';
-import { scaleUtc } from 'd3-scale';
+import { scaleLinear } from 'd3-scale';
+import { utcTicks } from 'd3-time';
 import { dateText } from '../ui/format';
 
 const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' });
@@ -95,7 +96,7 @@ export class SkillSeason {
     const phases = this.phases();
     const first = phases.reduce((min, { from }) => (from < min ? from : min), phases[0]?.from ?? this.today());
     const last = phases.reduce((max, { to }) => (to > max ? to : max), phases[0]?.to ?? this.today());
-    return scaleUtc([new Date(first), new Date(addDays(last, 1))], [0, 100]).clamp(true);
+    return scaleLinear([Date.parse(first), Date.parse(addDays(last, 1))], [0, 100]).clamp(true);
   });
   private readonly spans = computed(() => {
     const season = this.season();
@@ -107,17 +108,18 @@ export class SkillSeason {
   protected readonly bars = computed(() => {
     const place = this.place();
     return this.spans().map(({ from, to }) => {
-      const left = place(new Date(from));
-      return { left, width: place(new Date(addDays(to, 1))) - left };
+      const left = place(Date.parse(from));
+      return { left, width: place(Date.parse(addDays(to, 1))) - left };
     });
   });
   protected readonly marks = computed(() =>
-    [...new Set(this.offers())].map((at) => ({ at, left: this.place()(new Date(at)) })),
+    [...new Set(this.offers())].map((at) => ({ at, left: this.place()(Date.parse(at)) })),
   );
-  protected readonly now = computed(() => (this.phases().length === 0 ? null : this.place()(new Date(this.today()))));
+  protected readonly now = computed(() => (this.phases().length === 0 ? null : this.place()(Date.parse(this.today()))));
   protected readonly months = computed(() => {
     const place = this.place();
-    return place.ticks(6).map((at) => ({ left: place(at), name: MONTH.format(at) }));
+    const [first = 0, last = 0] = place.domain();
+    return utcTicks(new Date(first), new Date(last), 6).map((at) => ({ left: place(+at), name: MONTH.format(at) }));
   });
   protected readonly says = computed(() => {
     const spans = this.spans();

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { scaleLinear, scaleUtc } from 'd3-scale';
+import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 
 const [WIDTH, HEIGHT, EDGE] = [110, 26, 4];
@@ -59,13 +59,13 @@ export class TrendLine {
     const points = this.points();
     const [first, last] = [points[0], points.at(-1)];
     if (!first || !last || points.length < 2) return null;
-    const x = scaleUtc([new Date(first.at), new Date(last.at)], [EDGE, WIDTH - EDGE]);
+    const x = scaleLinear([Date.parse(first.at), Date.parse(last.at)], [EDGE, WIDTH - EDGE]);
     const y = scaleLinear([this.least() ?? -this.reach(), this.reach()], [HEIGHT - EDGE, EDGE]).clamp(true);
     const path = line<TrendPoint>(
-      ({ at }) => x(new Date(at)),
+      ({ at }) => x(Date.parse(at)),
       ({ value }) => y(value),
     )(points);
-    return { path, zero: y(0), last: { x: x(new Date(last.at)), y: y(last.value) } };
+    return { path, zero: y(0), last: { x: x(Date.parse(last.at)), y: y(last.value) } };
   });
   protected readonly says = computed(() => {
     const points = this.points();
