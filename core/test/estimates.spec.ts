@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { FrameKindId } from '../src/equipment';
 import {
   BEES_PER_DM2,
+  type FrameSide,
   WORKER_CELLS_PER_DM2,
   changeWord,
   compareColonies as compareColoniesInCodes,
@@ -116,6 +117,17 @@ describe('comparison', () => {
     expect(compareColonies(now, now).find((row) => row.measure === 'Stores')?.word).toBe('the-same');
   });
 
+  it('counts nothing where nothing was read, and finds no less of it', () => {
+    const read = estimateColony(sides('zander', '8S B8'));
+    const rows = compareColonies(read, estimateColony([]));
+    expect(rows.map(({ now, word, difference }) => [now, word, difference])).toEqual(
+      rows.map(() => [null, null, null]),
+    );
+    expect(compareColonies(estimateColony([]), read).every(({ last, word }) => last === null && word === null)).toBe(
+      true,
+    );
+  });
+
   const frame = (low: string | null, high: string | null) => ({
     low: low === null ? null : parseSide(low),
     high: high === null ? null : parseSide(high),
@@ -132,6 +144,38 @@ describe('comparison', () => {
     [frame(null, null), frame('8C', null), 'no-last-reading'],
   ])('names the most telling change on a frame', (last, now, word) => {
     expect(frameChange(last, now)).toBe(word);
+  });
+
+  const sumOf = (frames: readonly { readonly low: FrameSide | null; readonly high: FrameSide | null }[]) =>
+    estimateColony(
+      frames.flatMap(({ low, high }) =>
+        [low, high].flatMap((side) => (side ? [{ frame: 'zander' as const, side }] : [])),
+      ),
+    );
+
+  // Frames with brood last time and now; "?" was not looked at.
+  it.each([
+    ['-BBB-', '-BBB-', 'The nest covers the same frames.'],
+    ['-BBB-', 'BBBB-', 'The nest has spread to 1.'],
+    ['-BBB-', '--BB-', 'The nest has drawn back from 2.'],
+    ['-BBB-', '??B??', null],
+    ['-BBB-', '??BBB', 'The nest has spread to 5.'],
+    ['??B??', '-BBB-', null],
+    ['-BBB-', '?-BB?', 'The nest has drawn back from 2.'],
+  ])('of a nest on %s, then on %s, says: %s', (before, after, says) => {
+    const nest = (marks: string) =>
+      [...marks].map((mark) => (mark === '?' ? frame(null, null) : frame(mark === 'B' ? '4S 4H' : '8H', '8H')));
+    const [last, now] = [nest(before), nest(after)];
+    const told = changesInWords(last, now, { last: sumOf(last), now: sumOf(now) });
+    expect(told.filter((sentence) => /^The nest/.test(sentence))).toEqual(says === null ? [] : [says]);
+  });
+
+  it('says only that nothing was read of a visit that read nothing', () => {
+    const last = [frame('4S 4H', '8H')];
+    const none = [frame(null, null)];
+    const nothing = ['No frame was read: nothing can be said of a change.'];
+    expect(changesInWords(last, none, { last: sumOf(last), now: sumOf(none) })).toEqual(nothing);
+    expect(changesInWords(null, none, { last: null, now: sumOf(none) })).toEqual(nothing);
   });
 
   it('tells the change in sentences', () => {

@@ -47,7 +47,7 @@ const MEASURES: readonly [Text, 'frames' | 'kg', (colony: ColonyEstimate) => Est
 ];
 
 /**
- * Sets two estimates side by side.
+ * Sets two estimates side by side. Of a visit that read nothing no figure stands.
  *
  * @param last earlier visit, `null` when there is none
  * @param now later visit
@@ -55,8 +55,8 @@ const MEASURES: readonly [Text, 'frames' | 'kg', (colony: ColonyEstimate) => Est
  */
 export function compareColonies(last: ColonyEstimate | null, now: ColonyEstimate): readonly MeasureChange[] {
   return MEASURES.map(([measure, unit, of]) => {
-    const before = last ? of(last) : null;
-    const after = of(now);
+    const before = last?.known ? of(last) : null;
+    const after = now.known ? of(now) : null;
     const both = before && after;
     return {
       measure,

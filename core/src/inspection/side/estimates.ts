@@ -37,6 +37,8 @@ export interface SideOfKind {
 
 /** What the sides read so far add up to. Frames are full-frame equivalents: sixteen eighths are one. */
 export interface ColonyEstimate {
+  /** Whether anything was read, or summed up from above: else all figures are nought, and mean nothing. */
+  readonly known: boolean;
   readonly sidesRead: number;
   /** `null` until bees were counted on at least one side. */
   readonly framesOfBees: Estimate | null;
@@ -74,6 +76,7 @@ export function estimateColony(sides: readonly SideOfKind[]): ColonyEstimate {
   const workerCells = byArea(['E', 'L', 'S'], WORKER_CELLS_PER_DM2, 0);
   const droneCells = byArea(['D'], DRONE_CELLS_PER_DM2, 0);
   return {
+    known: sides.length > 0,
     sidesRead: sides.filter(({ spread }) => spread === undefined).length,
     framesOfBees: beesOn(sides, () => 1 / (2 * EIGHTHS), 2),
     bees: beesOn(sides, (frame) => (combArea(frame) / EIGHTHS) * BEES_PER_DM2, 0),

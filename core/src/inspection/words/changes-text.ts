@@ -47,11 +47,12 @@ export function changesInWords(
   now: readonly FrameSides[],
   estimates: { readonly last: ColonyEstimate | null; readonly now: ColonyEstimate },
 ): readonly Text[] {
+  if (!estimates.now.known) return [say('nothing-read')];
   const sentences: Text[] = [];
-  if (!last || !estimates.last) {
+  if (!last || !estimates.last?.known) {
     sentences.push(say('first-reading'));
   } else {
-    sentences.push(...nestSentence(broodFrames(last), broodFrames(now)));
+    sentences.push(...nestSentence(last, now));
     const { sealedWorker, storesKg } = estimates.last;
     sentences.push(
       ...moved(sealedWorker, estimates.now.sealedWorker, (how, frames) => say('sealed-moved', { ...how, frames })),
@@ -78,12 +79,18 @@ export function changesInWords(
 const bare = (frame: FrameSides | undefined): number =>
   frame ? sidesOf(frame).reduce((sum, side) => sum + (side.eighths.F ?? 0), 0) : 0;
 
-function nestSentence(before: readonly number[], after: readonly number[]): readonly Text[] {
+/** Where the nest reaches now; a frame that was not looked at at either visit has neither gained nor lost brood. */
+function nestSentence(last: readonly FrameSides[], now: readonly FrameSides[]): readonly Text[] {
+  const [before, after] = [broodFrames(last), broodFrames(now)];
   if (before.length === 0 || after.length === 0) return [];
-  const gained = after.filter((frame) => frame < before[0]! || frame > before.at(-1)!);
-  const lost = before.filter((frame) => frame < after[0]! || frame > after.at(-1)!);
+  const outside = (nest: readonly number[], frame: number) => frame < nest[0]! || frame > nest.at(-1)!;
+  const looked = (frames: readonly FrameSides[], frame: number) => sidesOf(frames[frame - 1]!).length > 0;
+  const gained = after.filter((frame) => outside(before, frame) && looked(last, frame));
   if (gained.length > 0) return [say('nest-spread', { frames: gained })];
-  return [lost.length > 0 ? say('nest-drawn-back', { frames: lost }) : say('nest-same')];
+  const lost = before.filter((frame) => outside(after, frame) && looked(now, frame));
+  if (lost.length > 0) return [say('nest-drawn-back', { frames: lost })];
+  const compared = before.every((frame) => looked(now, frame)) && after.every((frame) => looked(last, frame));
+  return compared ? [say('nest-same')] : [];
 }
 
 const DIRECTION: Readonly<Partial<Record<ChangeWord, { readonly up: boolean; readonly perhaps: boolean }>>> = {

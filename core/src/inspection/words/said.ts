@@ -38,6 +38,7 @@ export interface StorySentences {
   'entry-stray': { place: string };
   'entry-comb': { label: string };
   'entry-stop': { reason: string };
+  'nothing-read': null;
   'first-reading': null;
   'nest-spread': { frames: readonly number[] };
   'nest-drawn-back': { frames: readonly number[] };

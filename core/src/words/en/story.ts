@@ -43,6 +43,7 @@ export const storySentences: Sentences<StorySentences> = {
   'entry-stray': ({ place }, w) => `stray comb ${w.name('strayPlace', place)}`,
   'entry-comb': ({ label }) => `comb ${label} moved`,
   'entry-stop': ({ reason }, w) => `stop: ${w.name('stopReason', reason)}`,
+  'nothing-read': 'No frame was read: nothing can be said of a change.',
   'first-reading': 'First reading of this colony: nothing to set beside it yet.',
   'nest-spread': (of, w) => `The nest has spread to ${frames(of.frames, w)}.`,
   'nest-drawn-back': (of, w) => `The nest has drawn back from ${frames(of.frames, w)}.`,
