@@ -1,3 +1,5 @@
+import type { CombCarrier } from '../equipment';
+import type { StepId } from './closing/steps';
 import type { StorySentences } from './words/said';
 import { type Text, saying } from '../language';
 
@@ -22,6 +24,18 @@ export interface InspectionSentences extends StorySentences {
   'two-signs-short-time-finish': null;
   'rain-about-min': { rainIn: number };
   'time-nearly-up-start-closing': null;
+  'part-is-off': { part: string };
+  'next-side': { carrier: CombCarrier; frame: number; toward: Text };
+  'next-first-frame': { carrier: CombCarrier; frame: number };
+  'next-after-frames': { to: 'again' | 'sum-up'; unread: number };
+  'next-step': { to: StepId };
+  'next-keep-look': { smoke: boolean };
+  'next-smoke-entrance': { smoked: boolean };
+  'next-sum-up': { close: boolean };
+  'next-end': null;
+  'next-review': null;
+  'side-partly-read': { carrier: CombCarrier; frame: number; toward: Text; left: number; eggs: boolean };
+  'frames-not-read': { carrier: CombCarrier; frames: readonly number[] };
   'back-into': { combCarrier: Text; frame: number; id: Text };
   'frame-frame-rest-back-into': { place: number; box: Text };
   'frames-where-fit-bees-crushed': { frames: number; fits: number };

@@ -29,6 +29,23 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
     'Two signs in a short time: finish this frame, cover, and close if two minutes do not calm them.',
   'rain-about-min': ({ rainIn }, w) => `Rain in about ${w.number(rainIn, 0)} min.`,
   'time-nearly-up-start-closing': 'Time is nearly up: start closing.',
+  'part-is-off': ({ part }) => `${part} is off`,
+  'next-side': ({ carrier, frame, toward }, w) =>
+    `${w.name('combCarrier', carrier)} ${frame}, side toward ${w.text(toward)}`,
+  'next-first-frame': ({ carrier, frame }, w) => `${w.name('combCarrier', carrier)} ${frame} first`,
+  'next-after-frames': ({ to, unread }) =>
+    `${to === 'again' ? 'Doubtful sides again' : 'Sum up'}${unread > 0 ? `, ${unread} unread` : ''}`,
+  'next-step': ({ to }) =>
+    to === 'outside' ? 'Ready, watch the entrance' : to === 'supers' ? 'Supers' : 'Closed, look at the entrance',
+  'next-keep-look': ({ smoke }) => `Entrance seen, ${smoke ? 'smoke next' : 'go on'}`,
+  'next-smoke-entrance': ({ smoked }) => `${smoked ? 'Smoked' : 'Entrance smoked'}, take parts off`,
+  'next-sum-up': ({ close }) => `Summed up, ${close ? 'start closing' : 'look at the entrance'}`,
+  'next-end': 'End the visit',
+  'next-review': 'To the review',
+  'side-partly-read': ({ carrier, frame, toward, left, eggs }, w) =>
+    `${w.name('combCarrier', carrier)} ${frame}, side toward ${w.text(toward)}: ${left} of 8 eighths are not read.${eggs ? ' Eggs are not taken over from last time: look for them.' : ''} Fill them, or press Next once more to keep the side as partly read.`,
+  'frames-not-read': ({ carrier, frames }, w) =>
+    `${frames.length === 1 ? `${w.name('combCarrier', carrier)} ${frames[0]} was` : `${frames.length} ${w.name('combCarriers', carrier)} were`} not read${frames.length === 1 ? '' : ` (${w.list(frames)})`}. Press once more to go on without, and say so in the summary.`,
   'back-into': ({ combCarrier, frame, id }, w) => `${w.text(combCarrier)} ${w.number(frame)} back into ${w.text(id)}`,
   'frame-frame-rest-back-into': ({ place, box }, w) =>
     `frame ${w.number(place)} from the frame rest back into ${w.text(box)}`,
