@@ -55,7 +55,7 @@ const standing = ({
   const record = recordOf(
     entries.map((body, index) => ({ id: `${index}`, at: `2026-05-14T12:${10 + index}:00Z`, by: 'ruth', body })),
   );
-  const box = NATIONAL.filter(isBox)[0]!;
+  const box = NATIONAL.find(isBox)!;
   return {
     steps: openingScript('national', NATIONAL, 'brood box', depth),
     record,

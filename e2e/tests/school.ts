@@ -10,7 +10,8 @@ const daySheet = async (page: Page) => {
 };
 
 /** Waits until the server has all that was entered at the hive; a failure says what the device says instead. */
-export const allKept = (page: Page) => expect(page.locator('header .kept')).toHaveText('all kept', { timeout: 60_000 });
+export const allKept = (page: Page) =>
+  expect(page.locator('bc-hive-head .kept')).toHaveText('all kept', { timeout: 60_000 });
 
 /** Signs somebody in and waits for the day sheet. */
 export async function signIn(page: Page, name: string): Promise<void> {

@@ -1,5 +1,4 @@
 import type { CombCarrier } from '../equipment';
-import type { StepId } from './closing/steps';
 import type { StorySentences } from './words/said';
 import { type Text, saying } from '../language';
 
@@ -28,7 +27,7 @@ export interface InspectionSentences extends StorySentences {
   'next-side': { carrier: CombCarrier; frame: number; toward: Text };
   'next-first-frame': { carrier: CombCarrier; frame: number };
   'next-after-frames': { to: 'again' | 'sum-up'; unread: number };
-  'next-step': { to: StepId };
+  'next-step': { to: string };
   'next-keep-look': { smoke: boolean };
   'next-smoke-entrance': { smoked: boolean };
   'next-sum-up': { close: boolean };

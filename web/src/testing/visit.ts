@@ -5,6 +5,9 @@ import type { VisitFile } from '@brave-comb/contract';
 import type { EntryBody, VisitEntry } from '@brave-comb/core/inspection';
 import { Store, provideStore } from '@ngrx/store';
 
+import { EntranceLook } from '../app/at-the-hive/entrance-look';
+import { SideLine } from '../app/at-the-hive/side-line';
+import { VisitEnd } from '../app/at-the-hive/visit-end';
 import { DeviceStore } from '../app/device/device-store';
 import { InspectionEvents } from '../app/inspection/inspection.events';
 import { inspectionFeature } from '../app/inspection/inspection.feature';
@@ -97,6 +100,8 @@ const DEVICE = {
   full: signal(0),
   unsentFiles: signal(0),
   unsentStarts: signal(0),
+  jotting: () => null,
+  keepJotting: () => undefined,
   entries: () => Promise.resolve([]),
   starts: () => Promise.resolve([]),
   attachments: () => Promise.resolve([]),
@@ -115,6 +120,9 @@ export async function showAtHive<T>(
       [peopleFeature.name]: peopleFeature.reducer,
     }),
     { provide: DeviceStore, useValue: DEVICE },
+    SideLine,
+    EntranceLook,
+    VisitEnd,
     { provide: MatDialogRef, useValue: { close: () => undefined } },
   ]);
   const store: Store = TestBed.inject<Store>(Store);

@@ -11,6 +11,7 @@ import { ClosingPanel } from './closing-panel';
 import { HiveClocks } from './hive-clocks';
 import { HiveRoles } from './hive-roles';
 import { NotReady } from './not-ready';
+import { EntranceLook } from './entrance-look';
 import { OutsidePanel } from './outside-panel';
 import { SupersPanel } from './supers-panel';
 import { said } from '../language/said';
@@ -157,7 +158,7 @@ describe('the look from outside', () => {
     await tap(shown, 'Past the guards');
     expect(words(shown)).toContain('Entrance: one bee');
     await tap(shown, 'orange');
-    shown.fixture.componentInstance.keep();
+    TestBed.inject(EntranceLook).keep('before');
     expect(shown.entered()).toMatchObject([
       { kind: 'outside-seen', when: 'before', look: { pollenIn: true, pollens: ['orange'] } },
       { kind: 'measured', measure: { what: 'wasps', aMinute: 4, pastGuards: true } },

@@ -1,7 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import {
   AMOUNTS,
-  EMPTY_LOOK,
   ENTRANCES,
   type OutsideLook,
   type PollenColour,
@@ -11,7 +10,7 @@ import {
 } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
-import { VisitDesk } from '../inspection/visit-desk';
+import { EntranceLook } from './entrance-look';
 import { Choice } from './choice';
 import { PollenSwatches } from './pollen-swatches';
 import { Count } from './count';
@@ -25,7 +24,7 @@ const HOT = 28;
   selector: 'bc-outside-panel',
   imports: [SaidPipe, Named, Choice, Count, PollenSwatches],
   template: `
-    @if (!changed() && !record().outside[when()]) {
+    @if (!entrance.changed() && !record().outside[when()]) {
       <p class="quiet" i18n>Nothing is noted yet. What you do not touch counts as not looked at.</p>
     }
     <bc-choice
@@ -143,7 +142,7 @@ const HOT = 28;
 })
 export class OutsidePanel {
   private readonly store = inject(Store);
-  private readonly desk = inject(VisitDesk);
+  protected readonly entrance = inject(EntranceLook);
   readonly when = input.required<'before' | 'after'>();
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   protected readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
@@ -159,10 +158,9 @@ export class OutsidePanel {
     { id: 'leans', name: $localize`Hive leans` },
     { id: 'strapped', name: $localize`Strapped` },
   ] as const;
-  protected readonly changed = signal<OutsideLook | null>(null);
-  protected readonly wasps = signal<number | null>(null);
-  protected readonly past = signal(false);
-  readonly look = computed(() => this.changed() ?? this.record().outside[this.when()] ?? EMPTY_LOOK);
+  protected readonly wasps = this.entrance.wasps;
+  protected readonly past = this.entrance.pastGuards;
+  protected readonly look = computed(() => this.entrance.look(this.when()));
   protected readonly colours = computed(() =>
     (this.look().pollens ?? []).map((colour) => named('pollenColour', colour)).join(', '),
   );
@@ -188,7 +186,7 @@ export class OutsidePanel {
   }
 
   protected set(change: Partial<OutsideLook>): void {
-    this.changed.set({ ...this.look(), ...change });
+    this.entrance.changed.set({ ...this.look(), ...change });
   }
 
   protected flip(sign: (typeof this.signs)[number]['id']): void {
@@ -199,15 +197,5 @@ export class OutsidePanel {
     const now = this.look().pollens ?? [];
     const pollens = this.has(colour) ? now.filter((each) => each !== colour) : [...now, colour];
     this.set({ pollens, pollenIn: pollens.length > 0 ? true : this.look().pollenIn });
-  }
-
-  /** Makes entries of what was seen. What nobody touched was not looked at, and is no entry. */
-  keep(): void {
-    const changed = this.changed();
-    if (changed) this.desk.enter({ kind: 'outside-seen', when: this.when(), look: changed });
-    this.changed.set(null);
-    const wasps = this.wasps();
-    if (wasps !== null)
-      this.desk.enter({ kind: 'measured', measure: { what: 'wasps', aMinute: wasps, pastGuards: this.past() } });
   }
 }

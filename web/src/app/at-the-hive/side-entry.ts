@@ -1,31 +1,15 @@
 import { BreakpointObserver } from '@angular/cdk/layout';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  inject,
-  input,
-  linkedSignal,
-  output,
-  signal,
-} from '@angular/core';
-import {
-  type CopyFrom,
   type FrameSide,
   type Letter,
   type SideAddress,
   addEighths,
-  copySide,
-  eighthsLeft,
   formatSide,
   isBlank,
-  parseSide,
   readingGap,
   scoreGuess,
-  setEighths,
   sideKey,
-  ShorthandError,
-  toggleTrace,
   towardText,
 } from '@brave-comb/core/inspection';
 import { type CombCarrier, FRAMES, frameOf } from '@brave-comb/core/equipment';
@@ -40,9 +24,9 @@ import { Named, named } from '../language/words';
 import { said } from '../language/said';
 import { timeOf } from '../ui/format';
 import { EighthsBar } from './eighths-bar';
-import type { Slid } from './letter-pad';
 import { MarksPanel } from './marks-panel';
 import { Press } from './press';
+import { SideLine } from './side-line';
 
 /** One side of one frame: the bar of eighths, the comb as it grows, the line of shorthand, and the marks. */
 @Component({
@@ -55,6 +39,7 @@ import { Press } from './press';
 export class SideEntryPanel {
   private readonly store = inject(Store);
   protected readonly desk = inject(VisitDesk);
+  protected readonly line = inject(SideLine);
   readonly queenMark = input<string | null>(null);
   /** What is wrong with the side, said when somebody tried to go on. */
   readonly problem = input<string | null>(null);
@@ -104,11 +89,6 @@ export class SideEntryPanel {
       })),
     ];
   });
-  /** The content that was tapped last, on this side. */
-  protected readonly lastLetter = linkedSignal<string, Letter | null>({
-    source: () => JSON.stringify(this.address()),
-    computation: () => null,
-  });
   /** Somebody read this side before, with another result. */
   protected readonly reread = computed(() => {
     const address = this.address();
@@ -119,22 +99,8 @@ export class SideEntryPanel {
     const name = (id: string) => people.find((each) => each.id === id)?.name ?? $localize`somebody`;
     return $localize`${name(found.now.by)} read it again; ${name(found.before.by)} had ${formatSide(found.before.side)}`;
   });
-  /** What the next letter does: one eighth more, only a few cells, or all that is left. */
-  protected readonly next = signal<'one' | 'few' | 'rest'>('one');
-  protected readonly side = computed(() => this.shown().side);
-  protected readonly line = computed(() => [formatSide(this.side()), this.shown().pending].filter(Boolean).join(' '));
-  /** Which side is written, and how it stands. */
-  private readonly written = computed(() => JSON.stringify([this.address(), this.line()]));
-  /** Typed into the line and not taken over yet; what was typed for one side does not travel to the next. */
-  protected readonly typing = linkedSignal<string, string | null>({
-    source: this.written,
-    computation: () => null,
-  });
-  protected readonly lineProblem = linkedSignal<string, string | null>({
-    source: this.written,
-    computation: () => null,
-  });
-  protected readonly left = computed(() => eighthsLeft(this.side()));
+  protected readonly side = this.line.side;
+  protected readonly left = this.line.left;
   protected readonly toward = computed(() => {
     const address = this.address();
     return address ? said(towardText(address, this.box()?.frames ?? 0)) : '';
@@ -190,25 +156,15 @@ export class SideEntryPanel {
   });
 
   protected turnNext(): void {
-    this.next.update((next) => (next === 'one' ? 'few' : next === 'few' ? 'rest' : 'one'));
+    this.line.next.update((next) => (next === 'one' ? 'few' : next === 'few' ? 'rest' : 'one'));
   }
 
   protected takeBack(letter: Letter): void {
     this.desk.change(addEighths(this.side(), letter, -1));
   }
 
-  add(letter: Letter): void {
-    this.lastLetter.set(letter);
-    const side = this.side();
-    const next = this.next();
-    const more = next === 'rest' ? Math.max(0, eighthsLeft(side)) : 1;
-    this.desk.change(next === 'few' ? toggleTrace(side, letter) : addEighths(side, letter, more));
-    this.next.set('one');
-    this.lineProblem.set(null);
-  }
-
   protected keepReading(): void {
-    this.lineProblem.set(this.desk.recordSide());
+    this.line.problem.set(this.desk.recordSide());
   }
 
   protected mark(change: Partial<FrameSide>): void {
@@ -219,51 +175,6 @@ export class SideEntryPanel {
   protected moreBees(): void {
     const bees = this.side().bees;
     this.mark({ bees: bees === null ? (this.beesBeside() ?? 8) : bees === 0 ? null : bees - 1 });
-  }
-
-  protected copy(side: FrameSide | null, from: CopyFrom): void {
-    if (side) this.desk.change(copySide(this.side(), side, from));
-  }
-
-  /** So many more eighths of the content that was entered last. */
-  protected fill(more: number): void {
-    const letter = this.lastLetter();
-    if (letter) this.desk.change(addEighths(this.side(), letter, more));
-  }
-
-  /** All that is left goes to a content: a long press on its key. */
-  rest(letter: Letter): void {
-    this.slid({ letter, eighths: (this.side().eighths[letter] ?? 0) + Math.max(0, this.left()) });
-  }
-
-  /** So many eighths of a content, whatever it had: a slide over its key. */
-  slid({ letter, eighths }: Slid): void {
-    this.lastLetter.set(letter);
-    this.lineProblem.set(null);
-    this.desk.change(setEighths(this.side(), letter, eighths));
-  }
-
-  /** Takes over what is typed in the line. Says what is wrong with it, or `null`. */
-  commit(): string | null {
-    const typed = this.typing();
-    if (typed !== null) this.typed(typed);
-    return this.lineProblem();
-  }
-
-  protected typed(line: string): void {
-    this.typing.set(line);
-    try {
-      const side = parseSide(line, {
-        lastTime: this.lastSide() ?? undefined,
-        otherSide: this.otherSide() ?? undefined,
-      });
-      this.lineProblem.set(null);
-      this.typing.set(null);
-      if (formatSide(side) !== formatSide(this.side())) this.desk.change(side);
-    } catch (error) {
-      if (!(error instanceof ShorthandError)) throw error;
-      this.lineProblem.set(error.message);
-    }
   }
 
   protected pasted(event: ClipboardEvent): void {

@@ -4,11 +4,11 @@ import {
   Component,
   ElementRef,
   computed,
+  effect,
   inject,
   input,
   output,
   signal,
-  viewChild,
 } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { MARK_COLOURS, type SeenMark, adultsDue, markColour, queenMarkSays } from '@brave-comb/core/biology';
@@ -17,7 +17,6 @@ import {
   type ColonyEstimate,
   type Estimate,
   SMOKE_PLACES,
-  STOP_REASONS,
   type SideAddress,
   type Step,
   type VisitRecord,
@@ -28,7 +27,6 @@ import {
 } from '@brave-comb/core/inspection';
 import { upperFirst } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
-import { follows } from '../ui/follows';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
@@ -40,10 +38,9 @@ import { Choice } from './choice';
 import { ClosingPanel } from './closing-panel';
 import { OutsidePanel } from './outside-panel';
 import { SupersPanel } from './supers-panel';
+import { VisitEnd } from './visit-end';
 import { Named, named } from '../language/words';
 import { SaidPipe, said } from '../language/said';
-
-type StopReason = (typeof STOP_REASONS)[number];
 
 /** The steps around the frames: outside, smoke, parts off, doubtful sides, summing up, parts back, outside again. */
 @Component({
@@ -68,6 +65,7 @@ export class StepPanel {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly store = inject(Store);
   protected readonly desk = inject(VisitDesk);
+  protected readonly end = inject(VisitEnd);
   readonly step = input.required<Step>();
   readonly record = input.required<VisitRecord>();
   readonly stack = input.required<Stack>();
@@ -78,22 +76,14 @@ export class StepPanel {
   readonly boxChosen = output<string>();
 
   protected readonly places = SMOKE_PLACES;
-  /** A visit that did not see all cannot end as if it had. */
-  protected readonly reasons = computed<readonly StopReason[]>(() =>
-    this.seen()?.enough ? STOP_REASONS : STOP_REASONS.filter((reason) => reason !== 'question-answered'),
-  );
   protected readonly partName = partName;
   protected readonly dateText = dateText;
-  private readonly outside = viewChild(OutsidePanel);
   protected readonly status = this.store.selectSignal(inspectionFeature.selectQueenStatus);
   protected readonly sums = this.store.selectSignal(inspectionFeature.selectSums);
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   private readonly seen = this.store.selectSignal(inspectionFeature.selectSeen);
   private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
   private readonly frames = this.store.selectSignal(inspectionFeature.selectFrames);
-  private readonly chosen = signal<StopReason | null>(null);
-  readonly note = follows(() => this.record().stop?.note ?? '');
-  readonly health = signal('');
 
   /** Parts of this step that are no boxes: the excluder between supers and nest. */
   protected readonly otherParts = computed(() => this.step().parts.filter((part) => !isBox(part)));
@@ -103,16 +93,6 @@ export class StepPanel {
     const sum = (days: number) => Math.round(each.slice(0, days).reduce((all, bees) => all + bees, 0) / 100) * 100;
     return sum(21) > 0 ? { week: sum(7), all: sum(21) } : null;
   });
-  /** Why the visit ends: as somebody chose here, as it was said when it was stopped, or because all was seen. */
-  readonly ending = computed<StopReason | null>(() => {
-    const reason = this.chosen() ?? this.record().stop?.reason ?? (this.seen()?.enough ? 'question-answered' : null);
-    return reason && this.reasons().includes(reason) ? reason : null;
-  });
-
-  protected choose(reason: StopReason): void {
-    this.chosen.set(reason);
-  }
-
   /** Said so that a visit of a few frames does not read as a whole one. */
   protected readonly partial = computed(() => {
     const seen = this.seen();
@@ -199,14 +179,12 @@ export class StepPanel {
     return box ? foundationMoves(this.frames(), this.estimate().framesOfBees?.value ?? null) : [];
   });
 
-  /** Shows the beginning of the step. */
-  toTop(): void {
-    this.host.nativeElement.scrollTop = 0;
-  }
-
-  /** Makes entries of the look from outside. */
-  keepLook(): void {
-    this.outside()?.keep();
+  constructor() {
+    effect(() => {
+      // A step shows its beginning, wherever the one before was scrolled to.
+      this.step();
+      this.host.nativeElement.scrollTop = 0;
+    });
   }
 
   protected lookedAgain(address: SideAddress, sound: boolean): void {

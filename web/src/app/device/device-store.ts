@@ -118,6 +118,7 @@ const SIGN_OUT = 'brave-comb/sign-out-owed';
 const MOST_VIEWS = 120;
 const VIEW_AGE = 3 * DAY;
 const STEP = 'brave-comb/step/';
+const JOTTING = 'brave-comb/jotting/';
 /** Writes to local storage; false when it has no room. */
 function write(key: string, text: string): boolean {
   try {
@@ -438,6 +439,10 @@ export class DeviceStore {
     const draft = this.draft(from);
     if (draft) this.keepDraft({ ...draft, visit: to });
     this.forgetDraft(from);
+    for (const key of Object.keys(localStorage).filter((each) => each.startsWith(`${JOTTING}${from}/`))) {
+      write(key.replace(from, to), localStorage.getItem(key) ?? 'null');
+      localStorage.removeItem(key);
+    }
   }
 
   /** The visit that one started here was joined to, `null` for one that stands by itself. */
@@ -470,5 +475,15 @@ export class DeviceStore {
 
   forgetDraft(visit: string): void {
     localStorage.removeItem(`${DRAFT}${visit}`);
+  }
+
+  /** What is written during a visit and is no entry yet; `null` forgets it. */
+  keepJotting(visit: string, what: string, jotting: unknown): void {
+    if (jotting === null) localStorage.removeItem(`${JOTTING}${visit}/${what}`);
+    else write(`${JOTTING}${visit}/${what}`, JSON.stringify(jotting));
+  }
+
+  jotting(visit: string, what: string): unknown {
+    return JSON.parse(localStorage.getItem(`${JOTTING}${visit}/${what}`) ?? 'null') as unknown;
   }
 }
