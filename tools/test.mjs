@@ -15,6 +15,7 @@ const READING = [
   { name: 'format', command: npx('oxfmt', '--check', '.') },
   { name: 'lint and types', command: npx('oxlint') },
   { name: "Angular's own rules", command: npx('eslint', '--max-warnings', '0', 'web/src') },
+  { name: 'colours by name', command: ['node', ['tools/lint/colours.mjs']] },
   { name: 'nothing unused', command: npx('knip', '--no-progress') },
   {
     name: 'layer rules',

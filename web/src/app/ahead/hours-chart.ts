@@ -231,7 +231,12 @@ export class HoursChart {
         x: x(piece.from),
         width,
         fill: fills[piece.kind],
-        ink: piece.kind === 'full' ? 'var(--on-spruce)' : piece.kind === 'one-frame' ? '#103f39' : 'var(--ink)',
+        ink:
+          piece.kind === 'full'
+            ? 'var(--on-spruce)'
+            : piece.kind === 'one-frame'
+              ? 'var(--paper-spruce)'
+              : 'var(--ink)',
         text: width > text.length * 5.6 ? text : '',
       };
     });

@@ -106,7 +106,7 @@ const SKILL_BY_STEP: Readonly<Record<StepId, string>> = {
   styleUrl: './at-the-hive.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
   providers: [VisitFlow, SideLine, EntranceLook, VisitEnd],
-  host: { '[class.large]': 'preferences.now().large' },
+  host: { class: 'outdoor', '[class.large]': 'preferences.now().large' },
 })
 export class AtTheHive {
   private readonly store = inject(Store);

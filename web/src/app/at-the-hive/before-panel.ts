@@ -250,7 +250,7 @@ const TELLING = 3;
       gap: 8px;
       align-items: center;
       padding: 4px 0;
-      border-bottom: 1px solid #5b6a66;
+      border-bottom: 1px solid var(--line);
     }
     dt {
       font-weight: 700;

@@ -46,9 +46,9 @@ import { type FrameSide, LETTERS, type Letter, eighthsLeft } from '@brave-comb/c
       position: relative;
       min-height: 52px;
       margin: 0 4.6%;
-      border: 2px solid #0c1615;
+      border: 2px solid var(--ink);
       border-radius: 3px;
-      background: #103f39;
+      background: var(--spruce);
     }
     .bar::before,
     .bar::after {
@@ -58,7 +58,7 @@ import { type FrameSide, LETTERS, type Letter, eighthsLeft } from '@brave-comb/c
       bottom: 9px;
       width: 5%;
       border-radius: 3px;
-      background: #103f39;
+      background: var(--spruce);
     }
     .bar::before {
       right: 100%;
@@ -74,9 +74,9 @@ import { type FrameSide, LETTERS, type Letter, eighthsLeft } from '@brave-comb/c
       padding: 0;
       overflow: hidden;
       border: 0;
-      border-right: 2px solid #0c1615;
+      border-right: 2px solid var(--ink);
       border-radius: 0;
-      background: #fff;
+      background: var(--sheet);
     }
     .segment:last-child {
       border-right: 0;
@@ -91,29 +91,29 @@ import { type FrameSide, LETTERS, type Letter, eighthsLeft } from '@brave-comb/c
       position: relative;
       display: inline-block;
       min-width: 28px;
-      background: #fff;
-      border: 1.5px solid #0c1615;
+      background: var(--sheet);
+      border: 1.5px solid var(--ink);
       border-radius: 4px;
-      color: #0c1615;
+      color: var(--ink);
       font-size: 20px;
       line-height: 27px;
     }
     .ninth {
       overflow: visible;
-      outline: 3px solid #7d1526;
+      outline: 3px solid var(--madder);
       transform: translateY(-7px) rotate(4deg);
     }
     .rest {
       position: relative;
       display: flex;
       min-width: 0;
-      background: #fff;
+      background: var(--sheet);
     }
     .rest::after {
       content: '';
       position: absolute;
       inset: 2px;
-      border: 3px dashed #5e3a78;
+      border: 3px dashed var(--heather);
       pointer-events: none;
     }
     .left {
@@ -125,14 +125,14 @@ import { type FrameSide, LETTERS, type Letter, eighthsLeft } from '@brave-comb/c
       background: none;
     }
     .left:enabled + .left:enabled {
-      border-left: 1.5px dotted #5e3a78;
+      border-left: 1.5px dotted var(--heather);
     }
     .words {
       position: absolute;
       inset: 0;
       display: grid;
       place-items: center;
-      color: #43245c;
+      color: var(--heather);
       font-size: 15px;
       font-weight: 700;
       line-height: 1;

@@ -43,7 +43,7 @@ export interface Slid {
             height="26.5"
             rx="2"
             [attr.fill]="'url(#comb-m-' + letter + ')'"
-            stroke="#0c1615"
+            stroke="var(--ink)"
             stroke-width="1.5"
           />
         </svg>

@@ -96,9 +96,9 @@ const GROUPS = [
       font-size: 15px;
     }
     .some.sel {
-      border-color: #7d1526;
-      background: #7d1526;
-      color: #fff;
+      border-color: var(--madder);
+      background: var(--madder);
+      color: var(--on-spruce);
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

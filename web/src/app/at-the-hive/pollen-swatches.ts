@@ -25,13 +25,13 @@ import { Named } from '../language/words';
     button {
       width: 48px;
       height: 48px;
-      border: 2px solid #0c1615;
+      border: 2px solid var(--ink);
       border-radius: 50%;
       background: var(--shade);
       cursor: pointer;
     }
     .sel {
-      outline: 4px solid #43245c;
+      outline: 4px solid var(--heather);
       outline-offset: 2px;
     }
   `,

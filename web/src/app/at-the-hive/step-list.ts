@@ -62,7 +62,7 @@ import { SaidPipe } from '../language/said';
       border: 0;
       border-radius: 4px;
       background: none;
-      color: #0c1615;
+      color: var(--ink);
       font-size: 15px;
       line-height: 1.15;
       text-align: left;
@@ -76,8 +76,8 @@ import { SaidPipe } from '../language/said';
       }
     }
     .now {
-      background: #103f39;
-      color: #fff;
+      background: var(--spruce);
+      color: var(--on-spruce);
     }
     b {
       font-weight: 650;

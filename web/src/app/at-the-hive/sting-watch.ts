@@ -50,15 +50,15 @@ import { SaidPipe, said } from '../language/said';
       align-items: center;
       justify-content: space-between;
       padding: 3px 16px;
-      border-left: 6px solid #7a3812;
-      background: #f8e7db;
-      color: #4a1f08;
+      border-left: 6px solid var(--rust);
+      background: var(--rust-100);
+      color: var(--rust-text);
       font-size: 16px;
     }
     section.now {
-      border-color: #7d1526;
-      background: #f7e1e4;
-      color: #4d0813;
+      border-color: var(--madder);
+      background: var(--madder-100);
+      color: var(--madder-800);
     }
     .big {
       padding: 2px 11px;

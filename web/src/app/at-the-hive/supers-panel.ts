@@ -93,7 +93,7 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
     }
     section {
       padding-bottom: 10px;
-      border-bottom: 2px solid #5b6a66;
+      border-bottom: 2px solid var(--line);
     }
     small {
       font: 400 15px var(--font);

@@ -57,7 +57,7 @@ export const partName = (layer: Layer): string => (layer.kind === 'box' ? layer.
                 [attr.d]="
                   'M0 ' + (part.height - 1) + 'V5q0-4 4-4h' + (boxWidth() - 6) + 'q4 0 4 4V' + (part.height - 1) + 'z'
                 "
-                fill="#b9c5c0"
+                fill="var(--wood-shade)"
                 stroke="var(--comb-ink)"
                 stroke-width="1.3"
               />
@@ -76,7 +76,7 @@ export const partName = (layer: Layer): string => (layer.kind === 'box' ? layer.
                 x="0"
                 [attr.width]="boxWidth() + 2"
                 [attr.height]="part.height - 1"
-                fill="#8fa09a"
+                fill="var(--wood-dark)"
                 stroke="var(--comb-ink)"
               />
               <rect
@@ -84,7 +84,7 @@ export const partName = (layer: Layer): string => (layer.kind === 'box' ? layer.
                 [attr.y]="part.height * 0.35"
                 [attr.width]="boxWidth() * 0.42"
                 [attr.height]="part.height * 0.35"
-                fill="#1b2a2a"
+                fill="var(--paper-ink)"
               />
             }
             @case ('escape') {
@@ -92,7 +92,7 @@ export const partName = (layer: Layer): string => (layer.kind === 'box' ? layer.
                 x="1"
                 [attr.width]="boxWidth()"
                 [attr.height]="part.height - 1"
-                fill="#fff"
+                fill="var(--paper)"
                 stroke="var(--comb-ink)"
               />
               <path
@@ -106,13 +106,13 @@ export const partName = (layer: Layer): string => (layer.kind === 'box' ? layer.
                 [attr.width]="boxWidth()"
                 [attr.height]="part.height - 1"
                 rx="1.5"
-                [attr.fill]="part.heavy ? 'url(#hatch-rust)' : part.off ? 'var(--sheet)' : '#fff'"
+                [attr.fill]="part.heavy ? 'url(#hatch-rust)' : part.off ? 'var(--sheet)' : 'var(--paper)'"
                 [attr.stroke]="part.current ? 'var(--heather)' : part.heavy ? 'var(--rust)' : 'var(--comb-ink)'"
                 [attr.stroke-width]="part.current ? 3 : 1.4"
               />
               <path
                 [attr.d]="'M' + (boxWidth() / 2 - 5) + ' ' + part.height * 0.45 + 'h10'"
-                stroke="#4a5a58"
+                stroke="var(--paper-ink-2)"
                 stroke-width="1.5"
                 stroke-linecap="round"
               />
@@ -173,8 +173,8 @@ export class HiveStack {
 
   /** Flat parts by colour; an empty rim has none. */
   protected readonly fills: Readonly<Partial<Record<Layer['kind'], string>>> = {
-    'crown-board': '#8fa09a',
-    feeder: '#dceaf4',
+    'crown-board': 'var(--wood-dark)',
+    feeder: 'var(--feeder)',
   };
   private readonly shift = computed(() => (this.off().length > 0 ? this.boxWidth() * 0.4 : 0));
   protected readonly textX = computed(() => this.boxWidth() + this.shift() + 9);

@@ -49,8 +49,8 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
         [attr.width]="boxWidth() - 2"
         [attr.height]="boxHeight()"
         rx="3"
-        fill="#dfe6e2"
-        stroke="#1b2a2a"
+        fill="var(--wood-light)"
+        stroke="var(--paper-ink)"
         stroke-width="1.5"
       />
       <rect
@@ -58,7 +58,7 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
         [attr.y]="top() + wall()"
         [attr.width]="boxWidth() - 2 * wall()"
         [attr.height]="boxHeight() - 2 * wall()"
-        fill="#c9d3ce"
+        fill="var(--wood-shade)"
       />
       @for (frame of drawn(); track frame.number) {
         <g
@@ -84,14 +84,14 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
             [attr.width]="frame.width * 0.4"
             [attr.height]="boxHeight() - 4"
             rx="1.5"
-            fill="#17544c"
+            fill="var(--wood)"
           />
           <rect
             [attr.x]="frame.x"
             [attr.y]="frame.y"
             [attr.width]="frame.width"
             [attr.height]="frame.height"
-            fill="#fff"
+            fill="var(--paper)"
           />
           @for (half of frame.halves; track half.face) {
             <g [attr.transform]="'translate(' + half.x + ' ' + frame.y + ')'">
@@ -100,14 +100,14 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
                   [attr.y]="piece.y"
                   [attr.width]="half.width"
                   [attr.height]="piece.height"
-                  [attr.fill]="piece.content ? 'url(#comb-' + grain() + '-' + piece.content + ')' : '#fff'"
-                  stroke="#1b2a2a"
+                  [attr.fill]="piece.content ? 'url(#comb-' + grain() + '-' + piece.content + ')' : 'var(--paper)'"
+                  stroke="var(--paper-ink)"
                   stroke-width=".5"
                 />
               } @empty {
                 <path
                   [attr.d]="'M' + half.width / 2 + ' 6V' + (frame.height - 6)"
-                  stroke="#6d7c79"
+                  stroke="var(--paper-ink-2)"
                   stroke-width="1.2"
                   stroke-dasharray="1.5 5"
                   stroke-linecap="round"
@@ -120,7 +120,7 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
             [attr.y]="frame.y"
             [attr.width]="rib()"
             [attr.height]="frame.height"
-            fill="#17544c"
+            fill="var(--wood)"
           />
           <rect
             [attr.x]="frame.x"
@@ -128,7 +128,7 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
             [attr.width]="frame.width"
             [attr.height]="frame.height"
             fill="none"
-            stroke="#1b2a2a"
+            stroke="var(--paper-ink)"
           />
           @if (frame.current) {
             <rect
@@ -138,7 +138,7 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
               [attr.height]="frame.height + 6"
               rx="2"
               fill="none"
-              stroke="#5e3a78"
+              stroke="var(--paper-heather)"
               stroke-width="3"
             />
             @if (frame.face; as face) {
@@ -148,7 +148,7 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
                 [attr.width]="frame.width / 2 - 3"
                 [attr.height]="frame.height - 4"
                 fill="none"
-                stroke="#5e3a78"
+                stroke="var(--paper-heather)"
                 stroke-width="2.2"
                 stroke-dasharray="5 3"
               />
@@ -156,7 +156,7 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
           }
           @if (top() > 0 && frame.numbered) {
             @if (frame.current && numbers() === 'all') {
-              <path [attr.d]="frame.pointer" fill="#5e3a78" />
+              <path [attr.d]="frame.pointer" fill="var(--paper-heather)" />
             }
             <text
               [attr.x]="frame.x + frame.width / 2"
@@ -164,7 +164,7 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
               text-anchor="middle"
               [attr.font-size]="numberSize()"
               font-weight="700"
-              [style.fill]="!frame.current ? 'var(--ink)' : numbers() === 'all' ? '#fff' : 'var(--heather)'"
+              [style.fill]="!frame.current ? 'var(--ink)' : numbers() === 'all' ? 'var(--paper)' : 'var(--heather)'"
             >
               {{ frame.number }}
             </text>
@@ -172,8 +172,8 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
           @if (frame.doubtful) {
             <path
               [attr.d]="'M' + (frame.x + frame.width - 7) + ' ' + (frame.y - 2) + 'h11v17l-5.5-4-5.5 4z'"
-              fill="#a6521f"
-              stroke="#fff"
+              fill="var(--paper-rust)"
+              stroke="var(--paper)"
               stroke-width="1.4"
             />
           }
@@ -183,8 +183,8 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
                 'translate(' + (frame.x + frame.width * 0.3) + ' ' + (frame.y + frame.height - 14) + ')'
               "
               d="M-5 0C-6.5 5-5.5 9.5-3.6 10.5L-2 8.6h4L3.6 10.5C5.5 9.5 6.5 5 5 0z"
-              fill="#fff"
-              stroke="#1b2a2a"
+              fill="var(--paper)"
+              stroke="var(--paper-ink)"
               stroke-width="1.6"
             />
           }
@@ -200,11 +200,11 @@ function slice(side: FrameSide, height: number): readonly Piece[] {
                 ')'
               "
             >
-              <circle r="12" fill="#fff" />
-              <circle r="10.5" fill="#5e3a78" />
+              <circle r="12" fill="var(--paper)" />
+              <circle r="10.5" fill="var(--paper-heather)" />
               <path
                 d="M0-6.4c2 0 2.7 1.7 2.3 3.2C3.8-1.8 3.4 4.4 0 8.2-3.4 4.4-3.8-1.8-2.3-3.2-2.7-4.7-2-6.4 0-6.4z"
-                fill="#fff"
+                fill="var(--paper)"
               />
             </g>
           }

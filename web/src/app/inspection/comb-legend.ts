@@ -43,9 +43,9 @@ import { LETTERS } from '@brave-comb/core/inspection';
     .queen {
       width: 11px;
       height: 11px;
-      border: 3px solid #5e3a78;
+      border: 3px solid var(--paper-heather);
       border-radius: 50%;
-      background: #fff;
+      background: var(--paper);
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

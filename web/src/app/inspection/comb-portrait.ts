@@ -21,11 +21,11 @@ export function sideInWords(side: FrameSide | null): string {
 }
 
 const MARKS: Readonly<Record<string, string>> = {
-  white: '#ffffff',
-  yellow: '#f4c33b',
-  red: '#c8202f',
-  green: '#2f8f46',
-  blue: '#2f6f9f',
+  white: 'var(--mark-white)',
+  yellow: 'var(--mark-yellow)',
+  red: 'var(--mark-red)',
+  green: 'var(--mark-green)',
+  blue: 'var(--mark-blue)',
 };
 
 /** One side of one frame: a frame with lugs, in which everything lies where bees keep it, sized to the recorded eighths. */
@@ -44,27 +44,27 @@ const MARKS: Readonly<Record<string, string>> = {
         [attr.width]="width() - 2 * box().lug"
         [attr.height]="box().height - box().bar / 2"
         [attr.rx]="box().wood * 0.7"
-        [attr.fill]="ghost() ? '#fff' : 'var(--frame-wood, #17544c)'"
-        [attr.stroke]="ghost() ? '#17544c' : null"
+        [attr.fill]="ghost() ? 'var(--paper)' : 'var(--frame-wood)'"
+        [attr.stroke]="ghost() ? 'var(--wood)' : null"
         [attr.stroke-dasharray]="ghost() ? '5 3' : null"
       />
       @if (topBar()) {
-        <rect x="0" y="0" [attr.width]="width()" [attr.height]="box().bar" rx="1.5" fill="var(--frame-wood, #17544c)" />
+        <rect x="0" y="0" [attr.width]="width()" [attr.height]="box().bar" rx="1.5" fill="var(--frame-wood)" />
       }
       <rect
         [attr.x]="box().x"
         [attr.y]="box().y"
         [attr.width]="box().combWidth"
         [attr.height]="box().combHeight"
-        fill="#fff"
+        fill="var(--paper)"
       />
       @if (zones(); as zones) {
         <g [attr.opacity]="ghost() ? 0.55 : 1">
           @for (zone of zones; track zone.content) {
             <path
               [attr.d]="zone.path"
-              [attr.fill]="zone.content ? 'url(#comb-' + grain() + '-' + zone.content + ')' : '#fff'"
-              stroke="#1b2a2a"
+              [attr.fill]="zone.content ? 'url(#comb-' + grain() + '-' + zone.content + ')' : 'var(--paper)'"
+              stroke="var(--paper-ink)"
               [attr.stroke-width]="grain() === 's' ? 0.7 : grain() === 'm' ? 1 : 1.5"
               stroke-linejoin="round"
             />
@@ -78,11 +78,11 @@ const MARKS: Readonly<Record<string, string>> = {
               [attr.width]="tag.width"
               height="26"
               rx="4"
-              fill="#fff"
-              stroke="#0c1615"
+              fill="var(--paper)"
+              stroke="var(--paper-ink)"
               stroke-width="1.5"
             />
-            <text y="6.5" text-anchor="middle" font-size="19" font-weight="700" style="fill: #0c1615">
+            <text y="6.5" text-anchor="middle" font-size="19" font-weight="700" style="fill: var(--paper-ink)">
               {{ tag.text }}
             </text>
           </g>
@@ -91,34 +91,34 @@ const MARKS: Readonly<Record<string, string>> = {
           <g [attr.transform]="'translate(' + cell.x + ' ' + cell.y + ') scale(' + cell.scale + ')'">
             <path
               d="M-5 0C-6.5 5-5.5 9.5-3.6 10.5L-2 8.6h4L3.6 10.5C5.5 9.5 6.5 5 5 0z"
-              fill="#fff"
-              stroke="#1b2a2a"
+              fill="var(--paper)"
+              stroke="var(--paper-ink)"
               stroke-width="1.8"
               stroke-linejoin="round"
             />
-            <path d="M-.6 7l1.4-4" stroke="#4a2f63" stroke-width="2" stroke-linecap="round" />
+            <path d="M-.6 7l1.4-4" stroke="var(--comb-eggs-ink)" stroke-width="2" stroke-linecap="round" />
           </g>
         }
         @if (side()?.queen) {
           <g [attr.transform]="box().queen">
-            <circle r="12" fill="#fff" />
-            <circle r="10.5" fill="#5e3a78" />
+            <circle r="12" fill="var(--paper)" />
+            <circle r="10.5" fill="var(--paper-heather)" />
             <path
               d="M0-6.4c2 0 2.7 1.7 2.3 3.2C3.8-1.8 3.4 4.4 0 8.2-3.4 4.4-3.8-1.8-2.3-3.2-2.7-4.7-2-6.4 0-6.4z"
-              fill="#fff"
+              fill="var(--paper)"
             />
             @if (queenColour(); as colour) {
-              <circle cy="-2" r="1.9" [attr.fill]="colour" stroke="#1b2a2a" stroke-width=".6" />
+              <circle cy="-2" r="1.9" [attr.fill]="colour" stroke="var(--paper-ink)" stroke-width=".6" />
             }
           </g>
         }
         @if (side()?.doubtful) {
           <g [attr.transform]="box().flag">
-            <path d="M0 0h12v20l-6-5-6 5z" fill="#a6521f" stroke="#fff" stroke-width="1.4" />
+            <path d="M0 0h12v20l-6-5-6 5z" fill="var(--paper-rust)" stroke="var(--paper)" stroke-width="1.4" />
           </g>
         }
       } @else {
-        <path [attr.d]="box().unread" stroke="#9aa8a3" stroke-dasharray="2 4" />
+        <path [attr.d]="box().unread" stroke="var(--comb-bare-ink)" stroke-dasharray="2 4" />
       }
     </svg>
   `,

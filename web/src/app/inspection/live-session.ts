@@ -113,7 +113,7 @@ import { Named, named } from '../language/words';
       padding: 0 8px;
       border-radius: 4px;
       background: var(--madder);
-      color: #fff;
+      color: var(--on-spruce);
     }
     .soon {
       color: var(--rust-text);
@@ -122,8 +122,8 @@ import { Named, named } from '../language/words';
       margin-top: 4px;
       padding: 4px 10px;
       border-left: 5px solid var(--madder);
-      background: var(--madder-100, #f7e1e4);
-      color: #4d0813;
+      background: var(--madder-100);
+      color: var(--madder-800);
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -32,7 +32,7 @@ import {
               height="20.5"
               rx="2"
               [attr.fill]="'url(#comb-m-' + letter + ')'"
-              stroke="#1b2a2a"
+              stroke="var(--paper-ink)"
             />
           </svg>
           <span class="name">{{ names[letter] }}</span>

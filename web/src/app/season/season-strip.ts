@@ -223,7 +223,12 @@ export class SeasonStrip {
           seenWidth: Math.max(0, seen - x),
           restWidth: Math.max(0, end - seen),
           y: this.rows().bloom + bar.lane * LANE,
-          fill: bar.gives === 'nectar' ? '#bcdbe8' : bar.gives === 'pollen' ? '#eab98c' : 'url(#hatch-both)',
+          fill:
+            bar.gives === 'nectar'
+              ? 'var(--nectar)'
+              : bar.gives === 'pollen'
+                ? 'var(--pollen-bar)'
+                : 'url(#hatch-both)',
         };
       }),
     };

@@ -24,7 +24,8 @@ import { StingCard } from './sting-card';
 import { type StopAnswer, StopCard } from './stop-card';
 import { WaitingCard } from './waiting-card';
 
-const ON_A_PHONE = { maxWidth: '96vw' };
+/** A card fits on a phone, and is read in sun as the hive below it is. */
+const ON_A_PHONE = { maxWidth: '96vw', panelClass: 'outdoor' };
 
 /** Cards that lie over the visit for a moment. */
 @Injectable({ providedIn: 'root' })
@@ -93,7 +94,7 @@ export class HiveCards {
   /** Who was stung, `null` when that is answered later. */
   sting(): Observable<string | null> {
     return this.dialog
-      .open<StingCard, unknown, string | null>(StingCard, { data: this.file() })
+      .open<StingCard, unknown, string | null>(StingCard, { data: this.file(), ...ON_A_PHONE })
       .afterClosed()
       .pipe(map((person) => person ?? null));
   }

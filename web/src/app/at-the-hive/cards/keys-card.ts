@@ -39,7 +39,7 @@ const KEYS = [
                 height="17"
                 rx="2"
                 [attr.fill]="'url(#comb-m-' + letter + ')'"
-                stroke="#0c1615"
+                stroke="var(--ink)"
               />
             </svg>
             {{ contents[letter] }}

@@ -73,7 +73,7 @@ const SURE = ['not-asked', '50', '70', '90'] as const;
       justify-self: start;
     }
     .photo:focus-within {
-      outline: 3px solid #43245c;
+      outline: 3px solid var(--heather);
       outline-offset: 2px;
     }
     .photo input {
