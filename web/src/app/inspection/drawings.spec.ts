@@ -44,7 +44,7 @@ describe('a comb portrait', () => {
 
   it('gives the queen the colour of her mark', async () => {
     const fixture = await show(CombPortrait, { side: parseSide('8S Q'), queenMark: 'blue' });
-    expect(of(fixture).querySelector('circle[fill="#2f6f9f"]')).not.toBeNull();
+    expect(of(fixture).querySelector('circle[fill="var(--mark-blue)"]')).not.toBeNull();
   });
 });
 
