@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { NewEntry, endpoints, openApiOf } from '../src';
+import { ENTRY_KINDS } from '@brave-comb/core/inspection';
+import { EntryBody, NewEntry, endpoints, openApiOf } from '../src';
 import { ADDRESSES } from '../src/addresses';
 
 describe('the endpoint table', () => {
@@ -60,5 +61,12 @@ describe('an entry', () => {
     ],
   ])('is refused with %s', (_what, entry) => {
     expect(NewEntry.safeParse(entry).success).toBe(false);
+  });
+});
+
+describe('what is entered during a visit', () => {
+  it('has a schema for every kind, and no schema for what is no kind', () => {
+    const kinds = EntryBody.options.map(({ shape }) => shape.kind.value);
+    expect([...kinds].sort()).toEqual([...ENTRY_KINDS].sort());
   });
 });

@@ -1,7 +1,7 @@
 import { BOXES, type BoxLayer, type Layer, type Stack, combCarrier, frameOf, isBox, nestBoxes } from '../../equipment';
 import { type CheckId } from '../visit/checks';
 import { type Comb, arranged } from '../visit/combs';
-import type { VisitRecord } from '../visit/record';
+import type { VisitRecord } from '../entries/record';
 import { say } from '../said';
 import { type Text, named } from '../../language';
 

@@ -8,7 +8,8 @@ import { ropinessVerdict } from '../visit/measures';
 import type { GuardId } from './guard-ids';
 import type { Role } from '../visit/roles';
 import { DEPTH_WORDS, VISIT_DEPTHS, type VisitDepth } from './steps';
-import { type VisitRecord, doubtsLeft } from '../visit/record';
+import type { VisitRecord } from '../entries/record';
+import { doubtsLeft } from '../entries/sides';
 import { say } from '../said';
 import { type Text, named } from '../../language';
 

@@ -12,7 +12,8 @@ import {
   towardText,
 } from '../side/frame-side';
 import { CHECKS } from '../visit/checks';
-import { type VisitRecord, doubtsLeft } from '../visit/record';
+import type { VisitRecord } from '../entries/record';
+import { doubtsLeft } from '../entries/sides';
 import type { FrameSides } from '../words/frame-change';
 import type { ClosingTask } from './closing';
 import { liftingOrder } from './order';

@@ -3,7 +3,8 @@ import { BROOD, type Letter } from '../side/contents';
 import { FINDINGS } from '../visit/findings';
 import { type FrameSide, type SideAddress, hasMark, shows, towardText } from '../side/frame-side';
 import type { EvidenceId, Question } from '../visit/questions';
-import { type VisitRecord, doubtsLeft } from '../visit/record';
+import type { VisitRecord } from '../entries/record';
+import { doubtsLeft } from '../entries/sides';
 import { say } from '../said';
 import { type Text, inOne, named } from '../../language';
 

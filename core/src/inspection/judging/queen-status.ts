@@ -3,7 +3,7 @@ import { type CivilDate, addDays } from '../../units';
 import { type FrameSide, hasMark, shows } from '../side/frame-side';
 import type { FindingId } from '../visit/findings';
 import { type CellsVerdict, readCells } from '../side/queen-cells';
-import type { VisitRecord } from '../visit/record';
+import type { VisitRecord } from '../entries/record';
 import { say } from '../said';
 import type { Text } from '../../language';
 

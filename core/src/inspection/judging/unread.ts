@@ -1,6 +1,6 @@
 import { type BoxLayer, type FrameKindId, frameOf } from '../../equipment';
 import { BROOD, LETTERS, type Letter } from '../side/contents';
-import type { BoxSummary } from '../visit/entries';
+import type { BoxSummary } from '../entries/hive';
 import type { SideOfKind } from '../side/estimates';
 import type { FrameSides } from '../words/frame-change';
 import { EMPTY_SIDE, type FrameSide, shows } from '../side/frame-side';

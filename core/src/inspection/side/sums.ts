@@ -4,7 +4,7 @@ import { roundTo, within } from '../../units';
 import type { ColonyEstimate } from './estimates';
 import { type FrameSide, type SideAddress, eighthsRead } from './frame-side';
 import { type OutsideLook, entranceScore } from '../visit/outside';
-import type { VisitRecord } from '../visit/record';
+import type { VisitRecord } from '../entries/record';
 import { say } from '../said';
 import { type Text, named } from '../../language';
 

@@ -7,7 +7,7 @@ import {
   frameOf,
   supers,
 } from '../../equipment';
-import type { VisitRecord } from '../visit/record';
+import type { VisitRecord } from '../entries/record';
 import { fillOfWeight } from './sums';
 
 /**

@@ -2,7 +2,7 @@ import { type CivilDate, addDays, laterOf } from '../../units';
 import { type RepairBy } from './defects';
 import { readMeasure } from './measures';
 import { suspected } from '../closing/guards';
-import { type VisitRecord, latestFindings } from './record';
+import { type VisitRecord, latestFindings } from '../entries/record';
 import type { StrayCause } from '../side/stray-comb';
 import { say } from '../said';
 import { type Text, named } from '../../language';

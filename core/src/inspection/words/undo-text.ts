@@ -1,8 +1,7 @@
 import type { Text } from '../../language';
 import type { FrameSide } from '../side/frame-side';
 import { formatSide } from '../side/shorthand';
-import type { EntryBody } from '../visit/entries';
-import { entryText } from './entry-text';
+import { type EntryBody, entryText } from '../entries/entries';
 
 /**
  * What undo would take back: the piece of the side that was entered last, else the last entry.

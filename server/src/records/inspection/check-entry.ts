@@ -1,8 +1,15 @@
 import { say } from '../../words';
 import type { Text } from '@brave-comb/core/language';
 import type { ProblemId, Role } from '@brave-comb/contract';
-import { type HiveTypeId, type Stack, isBox, stackProblem } from '@brave-comb/core/equipment';
-import { type SideAddress, type VisitEntry, sideProblem } from '@brave-comb/core/inspection';
+import { type HiveTypeId, type Stack, type StackChange, isBox, stackProblem } from '@brave-comb/core/equipment';
+import {
+  type FrameSide,
+  type References,
+  type VisitEntry,
+  kindOf,
+  referencesOf,
+  sideProblem,
+} from '@brave-comb/core/inspection';
 import { DAY } from '@brave-comb/core/units';
 import { Refusal } from '../../problem';
 
@@ -37,16 +44,6 @@ export interface EntryRules {
   readonly foreign: ReadonlySet<string>;
 }
 
-/** What stays with supervisors, also when a trainee keeps the record. */
-const BY_SUPERVISORS: ReadonlySet<string> = new Set([
-  'skill-judged',
-  'reading-settled',
-  'doubt-looked-at-again',
-  'guard-overridden',
-  'visit-closed',
-  'stack-changed',
-]);
-
 /** A device's clock may run ahead this far. */
 const AHEAD = DAY;
 /** What a trainee took back before the visit was closed may arrive this long after. */
@@ -72,7 +69,7 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
     return refuse('in-the-future', say('entry-in-the-future', { date: entry.at.slice(0, 10) }));
   }
   const { body } = entry;
-  if (rules.role === 'trainee' && BY_SUPERVISORS.has(body.kind)) {
+  if (rules.role === 'trainee' && kindOf(body).bySupervisors) {
     return refuse('for-supervisors', say('for-the-supervisor'));
   }
   const late = body.kind === 'entry-undone' && rules.now.getTime() > Date.parse(rules.closedAt ?? '') + UNDO_LATE;
@@ -82,75 +79,46 @@ export function entryProblem(entry: VisitEntry, rules: EntryRules): Refusal | nu
     return rules.madeBy(body.entry) === null
       ? entryKnown(body.entry, rules)
       : refuse('for-supervisors', say('somebody-elses-entry'));
-  switch (body.kind) {
-    case 'box-opened':
-    case 'box-tipped':
-    case 'box-summed-up':
-      return boxProblem(body.box, rules);
-    case 'frame-lifted':
-    case 'frame-set-back':
-      return addressProblem({ box: body.box, frame: body.frame, face: 'low' }, rules);
-    case 'confirmed-afterwards':
-    case 'doubt-looked-at-again':
-      return addressProblem(body.address, rules);
-    case 'side-guessed':
-      return addressProblem(body.address, rules) ?? inGroup(body.person, rules);
-    case 'side-read-by-trainee':
-      return addressProblem(body.address, rules) ?? sideRefusal(body.side) ?? inGroup(body.person, rules);
-    case 'comb-moved':
-      if (rules.foreign.has(body.comb.id) || (body.comb.donor !== null && rules.foreign.has(body.comb.donor)))
-        return refuse('unknown-comb', say('comb-of-no-school'));
-      if (body.to.in === 'box') return boxProblem(body.to.box, rules);
-      return body.to.in === 'hive' && !rules.hives.has(body.to.hive)
-        ? refuse('hive-stands-elsewhere', say('comb-to-another-site'))
-        : null;
-    case 'role-given':
-      return inGroup(body.person, rules);
-    case 'checked':
-    case 'question-asked':
-      return body.person === null ? null : withGroup(body.person, rules);
-    case 'frame-side-recorded':
-      return addressProblem(body.address, rules) ?? sideRefusal(body.side);
-    case 'reading-settled':
-      return addressProblem(body.address, rules) ?? entryKnown(body.keep, rules);
-    case 'seams-counted':
-      return boxProblem(body.box, rules);
-    case 'part-taken-off':
-    case 'part-put-back':
-      return rules.stack.some((layer) => layer.id === body.part)
-        ? null
-        : refuse(
-            'unknown-part',
-            say('no-such-part', { hive: rules.hive, part: body.part, parts: rules.stack.map((layer) => layer.id) }),
-          );
-    case 'skill-judged':
-      if (!rules.skills.has(body.skill)) {
-        return refuse('unknown-skill', say('unknown-skill', { skill: body.skill }));
-      }
-      return rules.learners.has(body.trainee) ? null : refuse('no-trainee', say('no-trainee-of-yours'));
-    case 'sting-asked-after':
-      return withGroup(body.person, rules);
-    case 'stack-changed': {
-      const wrong = stackProblem(rules.type, rules.stack, body.change);
-      return wrong ? refuse('does-not-fit', wrong) : null;
-    }
-    case 'task-settled':
-      return rules.tasks.has(body.task) ? null : refuse('unknown-task', say('no-such-task'));
-    case 'sting-counted':
-    case 'incident-noted':
-      return body.person === null ? null : withGroup(body.person, rules);
-    case 'entry-undone':
-      return entryKnown(body.entry, rules);
-    default:
-      return null;
-  }
+  return referenceProblem(referencesOf(body), rules);
 }
 
-const inGroup = (person: string, rules: EntryRules): Refusal | null =>
-  rules.trainees.has(person) ? null : refuse('not-in-the-group', say('trainee-of-another-group'));
+/** The first thing that an entry names and the visit does not know. */
+function referenceProblem(of: References, rules: EntryRules): Refusal | null {
+  const checks: readonly (() => Refusal | null)[] = [
+    () =>
+      given(of.own, (ids) =>
+        ids.some((id) => id !== null && rules.foreign.has(id))
+          ? refuse('unknown-comb', say('comb-of-no-school'))
+          : null,
+      ),
+    () => given(of.box, (box) => boxProblem(box, rules)),
+    () => given(of.frame, (frame) => frameProblem(frame, rules)),
+    () => given(of.part, (part) => partProblem(part, rules)),
+    () => given(of.side, sideRefusal),
+    () =>
+      given(of.trainee, (id) =>
+        rules.trainees.has(id) ? null : refuse('not-in-the-group', say('trainee-of-another-group')),
+      ),
+    () =>
+      given(of.person, (id) => (rules.people.has(id) ? null : refuse('not-in-the-group', say('not-with-this-group')))),
+    () => given(of.judged, (judged) => judgedProblem(judged, rules)),
+    () => given(of.entry, (id) => entryKnown(id, rules)),
+    () => given(of.task, (id) => (rules.tasks.has(id) ? null : refuse('unknown-task', say('no-such-task')))),
+    () =>
+      given(of.hive, (id) =>
+        rules.hives.has(id) ? null : refuse('hive-stands-elsewhere', say('comb-to-another-site')),
+      ),
+    () => given(of.change, (change) => changeProblem(change, rules)),
+  ];
+  for (const check of checks) {
+    const problem = check();
+    if (problem) return problem;
+  }
+  return null;
+}
 
-const withGroup = (person: string, rules: EntryRules): Refusal | null =>
-  rules.people.has(person) ? null : refuse('not-in-the-group', say('not-with-this-group'));
+const given = <T>(named: T | null | undefined, check: (named: T) => Refusal | null): Refusal | null =>
+  named === null || named === undefined ? null : check(named);
 
 const entryKnown = (id: string, rules: EntryRules): Refusal | null =>
   rules.entries.has(id) ? null : refuse('unknown-entry', say('no-such-entry'));
@@ -160,18 +128,30 @@ function boxProblem(box: string, rules: EntryRules): Refusal | null {
   return boxes.includes(box) ? null : refuse('unknown-box', say('no-such-box', { hive: rules.hive, box, boxes }));
 }
 
-function addressProblem(address: SideAddress, rules: EntryRules): Refusal | null {
-  const layer = rules.stack.filter(isBox).find((each) => each.id === address.box);
-  if (!layer) return boxProblem(address.box, rules);
-  return address.frame <= layer.frames
+function frameProblem({ box, frame }: NonNullable<References['frame']>, rules: EntryRules): Refusal | null {
+  const layer = rules.stack.filter(isBox).find((each) => each.id === box);
+  if (!layer) return boxProblem(box, rules);
+  return frame <= layer.frames
     ? null
-    : refuse(
-        'unknown-frame',
-        say('no-such-frame', { box: layer.id, hive: rules.hive, frames: layer.frames, frame: address.frame }),
-      );
+    : refuse('unknown-frame', say('no-such-frame', { box: layer.id, hive: rules.hive, frames: layer.frames, frame }));
 }
 
-function sideRefusal(side: Parameters<typeof sideProblem>[0]): Refusal | null {
+function partProblem(part: string, rules: EntryRules): Refusal | null {
+  const parts = rules.stack.map((layer) => layer.id);
+  return parts.includes(part) ? null : refuse('unknown-part', say('no-such-part', { hive: rules.hive, part, parts }));
+}
+
+function sideRefusal(side: FrameSide): Refusal | null {
   const problem = sideProblem(side);
   return problem ? refuse('over-eight-eighths', problem) : null;
+}
+
+function judgedProblem({ trainee, skill }: NonNullable<References['judged']>, rules: EntryRules): Refusal | null {
+  if (!rules.skills.has(skill)) return refuse('unknown-skill', say('unknown-skill', { skill }));
+  return rules.learners.has(trainee) ? null : refuse('no-trainee', say('no-trainee-of-yours'));
+}
+
+function changeProblem(change: StackChange, rules: EntryRules): Refusal | null {
+  const wrong = stackProblem(rules.type, rules.stack, change);
+  return wrong ? refuse('does-not-fit', wrong) : null;
 }
