@@ -32,7 +32,7 @@ export const ADDRESSES = {
   importWeather: ['POST', '/api/weather/sites/:site/import'],
   importClimate: ['POST', '/api/weather/sites/:site/climate'],
   enterObservation: ['POST', '/api/weather/sites/:site/observations'],
-  colonyCalendars: ['GET', '/api/care/calendar'],
+  colonyCalendars: ['GET', '/api/care/dues'],
   logColonyEvent: ['POST', '/api/care/calendar/hives/:hive/events'],
   withdrawColonyEvent: ['POST', '/api/care/calendar/events/:event/withdraw'],
   setColony: ['POST', '/api/care/calendar/hives/:hive/colony'],

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { ADVICE_KINDS } from '@brave-comb/core/care';
-import { Finding } from './care-calendar';
+import { Finding } from './dues';
 import { endpoint } from './endpoint';
 import { FrameSides, Spot } from './inspection-sides';
 import { CivilDate, Id, Instant, list } from './parts';

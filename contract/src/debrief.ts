@@ -1,4 +1,4 @@
-import { LETTERS, ROLES as HIVE_ROLES, SKILL_LEVELS } from '@brave-comb/core/inspection';
+import { LETTERS, JOBS, SKILL_LEVELS } from '@brave-comb/core/inspection';
 import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
 import * as z from 'zod';
 import { endpoint } from './endpoint';
@@ -33,7 +33,7 @@ export const Debrief = z.object({
           id: Id,
           name: z.string(),
           /** Role at each frame; `null` where nobody lifted it. */
-          roles: list(z.enum(HIVE_ROLES).nullable()),
+          roles: list(z.enum(JOBS).nullable()),
           judged: list(
             z.object({
               skill: z.string(),

@@ -1,4 +1,4 @@
-import { ROLES } from '@brave-comb/core/inspection';
+import { JOBS } from '@brave-comb/core/inspection';
 import * as z from 'zod';
 import { BOXES, HIVE_TYPES, PLAIN_PARTS, type BoxKindId, type HiveTypeId } from '@brave-comb/core/equipment';
 import { list } from './parts';
@@ -48,7 +48,7 @@ export const WeighedLayer = z.object({
 /** Where a hive stands among its neighbours, metres east and north of it, and who stands where. */
 export const Standing = z.object({
   faces: z.number(),
-  marks: list(z.object({ role: z.enum(ROLES), x: z.number(), y: z.number() })),
+  marks: list(z.object({ role: z.enum(JOBS), x: z.number(), y: z.number() })),
   neighbours: list(z.object({ number: z.string(), x: z.number(), y: z.number(), faces: z.number() })),
   says: list(z.string()),
 });

@@ -1,11 +1,11 @@
-import * as calendar from './care-calendar';
+import * as calendar from './dues';
 import * as care from './care';
 import type { Endpoint } from './endpoint';
 import * as inspection from './inspection';
 import * as people from './people';
 import * as messages from './messages';
 import * as planning from './planning';
-import * as board from './planning-board';
+import * as board from './plan-board';
 import * as season from './season';
 import * as debriefs from './debrief';
 import * as practice from './practice';
@@ -153,8 +153,8 @@ export {
 } from './inspection';
 export { EntryBody } from './inspection-entries';
 export type { DaySheet, DayVerdict, GroupSheet, MySession, PlanReasons } from './planning';
-export type { Coverage, HivePlace, Pin, PlanBoard, PlanJob } from './planning-board';
-export { PlanningTerms } from './planning-board';
+export type { Coverage, HivePlace, Pin, PlanBoard, PlanJob } from './plan-board';
+export { PlanningTerms } from './plan-board';
 export { InspectionPlanJson, PlanningProblemJson } from './planning-problem';
 export type {
   AliveRound,
@@ -169,4 +169,4 @@ export type {
   Year,
 } from './season';
 export type { DayPage, Trust } from './weather';
-export type { Calendars, ColonyCalendar, Due, ExpectedState } from './care-calendar';
+export type { Calendars, ColonyCalendar, Due, ExpectedState } from './dues';

@@ -13,7 +13,7 @@ import {
   PHOTO_SUBJECTS,
   REACTIONS,
   REPAIR_BY,
-  ROLES,
+  JOBS,
   ROPE_LARVAE,
   ROPE_LIDS,
   SKILL_LEVELS,
@@ -99,7 +99,7 @@ export const EntryBody = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('step-reached'), step: z.enum(STEP_IDS) }),
   z.object({ kind: z.literal('depth-chosen'), depth: z.enum(VISIT_DEPTHS) }),
   z.object({ kind: z.literal('outside-seen'), when: z.enum(['before', 'after']), look: OutsideLook }),
-  z.object({ kind: z.literal('role-given'), role: z.enum(ROLES), person: Id }),
+  z.object({ kind: z.literal('role-given'), role: z.enum(JOBS), person: Id }),
   z.object({ kind: z.literal('checked'), check: z.enum(CHECK_IDS), ok: z.boolean(), person: Person }),
   z.object({
     kind: z.literal('smoke-given'),

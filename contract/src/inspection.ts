@@ -4,14 +4,14 @@ import {
   COMB_GRADES,
   COMB_STORES,
   QUESTIONS,
-  ROLES as HIVE_ROLES,
+  JOBS,
   STEP_IDS,
   VISIT_DEPTHS,
   STRAY_CAUSES,
   STRAY_CONTENTS,
 } from '@brave-comb/core/inspection';
 import { SKILL_PHASES } from '@brave-comb/core/skills';
-import { ExpectedState } from './care-calendar';
+import { ExpectedState } from './dues';
 import { Layer, HiveTypeName, Stack, Standing, WeighedLayer } from './equipment';
 import { ROLES, endpoint } from './endpoint';
 import { EntryBody, OutsideLook } from './inspection-entries';
@@ -95,7 +95,7 @@ export const VisitFile = z.object({
       /** Skills that guard against stings and are not held yet: without them nobody handles frames of a defensive colony. */
       barred: list(z.string()),
       /** Visits in which they had each role. */
-      had: z.partialRecord(z.enum(HIVE_ROLES), z.int()),
+      had: z.partialRecord(z.enum(JOBS), z.int()),
     }),
   ),
   /** The checklist: what a skill is shown by, what each level sounds like, and who still has to show it. */
@@ -104,7 +104,7 @@ export const VisitFile = z.object({
       id: z.string(),
       name: z.string(),
       phase: z.enum(SKILL_PHASES),
-      role: z.enum([...HIVE_ROLES, 'everybody']),
+      role: z.enum([...JOBS, 'everybody']),
       shownBy: z.string(),
       says: list(z.string()),
       open: list(Id),

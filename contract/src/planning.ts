@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { ROLES as HIVE_ROLES } from '@brave-comb/core/inspection';
+import { JOBS } from '@brave-comb/core/inspection';
 import { DEPTHS, HINDRANCES } from '@brave-comb/core/weather';
 import { ROLES, endpoint } from './endpoint';
 import { Standing, WeighedLayer } from './equipment';
@@ -214,7 +214,7 @@ const MySession = z.object({
       at: Instant,
       why: list(z.string()),
       /** What one does there: the own jobs of a trainee, everybody's for who leads. */
-      jobs: list(z.object({ role: z.enum(HIVE_ROLES), fromFrame: z.int(), toFrame: z.int(), names: list(z.string()) })),
+      jobs: list(z.object({ role: z.enum(JOBS), fromFrame: z.int(), toFrame: z.int(), names: list(z.string()) })),
       /** Names of the skills that one can show there. */
       learn: list(z.string()),
     }),

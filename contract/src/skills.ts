@@ -1,4 +1,4 @@
-import { LETTERS, ROLES as HIVE_ROLES, SKILL_LEVELS } from '@brave-comb/core/inspection';
+import { LETTERS, JOBS, SKILL_LEVELS } from '@brave-comb/core/inspection';
 import { PHASES } from '@brave-comb/core/season';
 import {
   COLONY_THINGS,
@@ -45,7 +45,7 @@ export const Skill = z.object({
   season: list(z.enum(PHASES)).nullable(),
   colony: list(z.enum(COLONY_THINGS)),
   gear: list(z.string().trim().min(1).max(100)),
-  role: z.enum([...HIVE_ROLES, 'everybody']),
+  role: z.enum([...JOBS, 'everybody']),
   risk: z.enum(SKILL_RISKS).nullable(),
   gate: z.boolean(),
   indoors: Line.nullable(),

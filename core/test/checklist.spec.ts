@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { answersInEnglish } from './in-english';
 import { inEnglish } from '../src/words';
-import { ROLES, SKILL_LEVELS } from '../src/inspection';
+import { JOBS, SKILL_LEVELS } from '../src/inspection';
 import {
   checklistProblem as saidChecklistProblem,
   DEFAULT_CHECKLIST,
@@ -24,7 +24,7 @@ describe('the default checklist', () => {
 
   it('has all ten phases in their order, and every role something to show', () => {
     expect([...new Set(skills.map(({ phase }) => phase))]).toEqual(SKILL_PHASES);
-    for (const role of ROLES)
+    for (const role of JOBS)
       expect(
         skills.some((skill) => skill.role === role),
         role,

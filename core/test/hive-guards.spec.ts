@@ -18,7 +18,7 @@ import {
   outOfOrder,
   readClock,
   recordOf,
-  rolesNow,
+  jobsNow,
   spacingVerdict,
   guardsLeft as guardsLeftInCodes,
   temperAdvice,
@@ -596,6 +596,6 @@ describe('jobs given by hand', () => {
     const rota = { smoke: ['Ife'], frames: ['Salma', 'Jun'], record: ['Piotr'], clock: [], watch: [] };
     const given = recordOf([entry({ kind: 'role-given', role: 'clock', person: 'jun' })]).roles;
     const names: Record<string, string> = { jun: 'Jun' };
-    expect(rolesNow(rota, given, (id) => names[id]!)).toEqual({ ...rota, frames: ['Salma'], clock: ['Jun'] });
+    expect(jobsNow(rota, given, (id) => names[id]!)).toEqual({ ...rota, frames: ['Salma'], clock: ['Jun'] });
   });
 });

@@ -2,15 +2,15 @@ import { inEnglish } from '../src/words';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { answersInEnglish } from './in-english';
-import { kitList, roleRota, whyThisHive as saidWhyThisHive } from '../src/planning';
+import { kitList, jobRota, whyThisHive as saidWhyThisHive } from '../src/planning';
 import { inBloom, nectarOf } from '../src/season';
-import { ROLES } from '../src/inspection';
-import type { SkillRole } from '../src/skills';
+import { JOBS } from '../src/inspection';
+import type { SkillJob } from '../src/skills';
 
 const whyThisHive = answersInEnglish(saidWhyThisHive);
 
 describe('the rota', () => {
-  const trainee = (name: string, open: readonly SkillRole[] = [], seated = false, barred = false) => ({
+  const trainee = (name: string, open: readonly SkillJob[] = [], seated = false, barred = false) => ({
     name,
     open,
     seated,
@@ -23,8 +23,8 @@ describe('the rota', () => {
     const names = ['ife', 'jun', 'greta', 'salma', 'piotr', 'mateo', 'aroha', 'noor', 'theo'].map((name) =>
       trainee(name),
     );
-    const first = roleRota(names, national);
-    const second = roleRota(names, national, first);
+    const first = jobRota(names, national);
+    const second = jobRota(names, national, first);
     const held = first.flatMap(({ roles }) => roles.frames);
     const rest = names.map(({ name }) => name).filter((name) => !held.includes(name));
     expect(rest.length).toBe(3);
@@ -39,7 +39,7 @@ describe('the rota', () => {
   });
 
   it('gives the frames first to those who still have to show what is shown there', () => {
-    const [first] = roleRota(
+    const [first] = jobRota(
       group.map((name) =>
         trainee(name, name === 'nadia' ? ['frames', 'frames'] : name === 'li' ? ['frames', 'everybody'] : []),
       ),
@@ -50,7 +50,7 @@ describe('the rota', () => {
   });
 
   it('puts each role to those who need it, and passes it on', () => {
-    const turns = roleRota(
+    const turns = jobRota(
       group.map((name) => trainee(name, name === 'yusuf' ? ['smoke', 'smoke'] : name === 'chloe' ? ['record'] : [])),
       national,
     );
@@ -62,10 +62,10 @@ describe('the rota', () => {
   it('lets one who works sitting record and keep the time, and hold frames where the hive stands at table height', () => {
     const sitting = group.map((name) => trainee(name, ['frames'], name === 'ravi'));
     const held = (horizontal: boolean) =>
-      roleRota(sitting, { frames: 10, horizontal }).flatMap(({ roles }) => roles.frames);
+      jobRota(sitting, { frames: 10, horizontal }).flatMap(({ roles }) => roles.frames);
     expect(held(false)).not.toContain('ravi');
     expect(held(true)).toContain('ravi');
-    expect(roleRota([trainee('ravi', [], true)], national)[0]?.roles.frames).toEqual(['ravi']);
+    expect(jobRota([trainee('ravi', [], true)], national)[0]?.roles.frames).toEqual(['ravi']);
   });
 
   it('goes by the visits before: who never smoked smokes first, who held most holds last', () => {
@@ -73,16 +73,16 @@ describe('the rota', () => {
       ...trainee(name, name === 'ravi' ? ['smoke', 'smoke'] : []),
       had: name === 'yusuf' ? {} : { smoke: 2, frames: name === 'li' ? 9 : 1 },
     });
-    const turns = roleRota(group.map(earlier), national);
+    const turns = jobRota(group.map(earlier), national);
     expect(turns[0]?.roles.smoke.concat(turns[0].roles.frames)).toContain('yusuf');
     expect(turns.slice(0, 2).flatMap(({ roles }) => roles.frames)).not.toContain('li');
   });
 
   it('gives no frame to one who is barred, however much it is needed, and leaves the frames to the supervisor when all are', () => {
     const some = group.map((name) => trainee(name, ['frames'], false, name !== 'li'));
-    const turns = roleRota(some, national);
+    const turns = jobRota(some, national);
     expect(new Set(turns.flatMap(({ roles }) => roles.frames))).toEqual(new Set(['li']));
-    const none = roleRota(
+    const none = jobRota(
       group.map((name) => trainee(name, [], false, true)),
       national,
     );
@@ -93,11 +93,11 @@ describe('the rota', () => {
   it('covers all frames once, seats everybody once a turn, and lets up to six hold a frame each', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.array(fc.constantFrom(...ROLES), { maxLength: 8 }), { minLength: 1, maxLength: 12 }),
+        fc.array(fc.array(fc.constantFrom(...JOBS), { maxLength: 8 }), { minLength: 1, maxLength: 12 }),
         fc.integer({ min: 3, max: 24 }),
         (open, frames) => {
           const names = open.map((roles, index) => trainee(`trainee ${index}`, roles));
-          const turns = roleRota(names, { frames, horizontal: false });
+          const turns = jobRota(names, { frames, horizontal: false });
           expect(turns[0]?.fromFrame).toBe(1);
           expect(turns.at(-1)?.toFrame).toBe(frames);
           turns.slice(1).forEach((turn, index) => expect(turn.fromFrame).toBe(turns[index]!.toFrame + 1));
@@ -108,7 +108,7 @@ describe('the rota', () => {
         },
       ),
     );
-    expect(() => roleRota([], national)).toThrow(/at least one trainee/);
+    expect(() => jobRota([], national)).toThrow(/at least one trainee/);
   });
 });
 

@@ -104,8 +104,8 @@ const DESK = [
   '/api/checklist',
 ];
 const STAFF = [
-  '/api/care/calendar',
-  '/api/planning/board',
+  '/api/care/dues',
+  '/api/planning/plan-board',
   '/api/planning/coverage',
   '/api/trainees',
   '/api/agreement',

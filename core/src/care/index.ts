@@ -1,7 +1,7 @@
 export * from './advice';
-export * from './calendar';
-export { queenInTheMaking } from './calendar-queen';
-export * from './calendar-types';
+export * from './dues';
+export { queenInTheMaking } from './dues-queen';
+export * from './dues-types';
 export * from './colony-event';
 export * from './expected';
 export * from './facts';
@@ -14,3 +14,4 @@ export { cellsInWords } from './queen-cells';
 export * from './starvation';
 export * from './swarm-risk';
 export * from './treatments';
+export * from './withdrawal';

@@ -1,7 +1,7 @@
 import { say } from './said';
 import { Unfit } from '../language';
 import Papa from 'papaparse';
-import { ROLES, SKILL_LEVELS, type SkillLevel } from '../inspection';
+import { JOBS, SKILL_LEVELS, type SkillLevel } from '../inspection';
 import { PHASES } from '../season';
 import { COLONY_THINGS, type HoldingTerm, type WordedSkill, SKILL_PHASES, SKILL_RISKS } from '../skills';
 import { spoken } from '../units';
@@ -143,7 +143,7 @@ function readSkill(cell: Cell): WordedSkill {
     season: season === '' || season === 'any' ? null : split(season).map((each) => oneOf('season', each, PHASES)),
     colony: split(cell('colony')).map((each) => oneOf('colony', each, COLONY_THINGS)),
     gear: split(cell('gear')),
-    role: oneOf('role', cell('role') || 'everybody', [...ROLES, 'everybody'] as const),
+    role: oneOf('role', cell('role') || 'everybody', [...JOBS, 'everybody'] as const),
     risk: cell('risk') === '' ? null : oneOf('risk', cell('risk'), SKILL_RISKS),
     gate: yes('gate', cell('gate')),
     indoors: cell('indoors') || null,

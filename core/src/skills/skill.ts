@@ -1,5 +1,5 @@
 import { type InWords, type Text, named } from '../language';
-import type { Role, SkillLevel } from '../inspection';
+import type { Job, SkillLevel } from '../inspection';
 import type { Phase } from '../season';
 
 /** Parts of the work that skills are grouped by, in the order in which a visit meets them. */
@@ -35,7 +35,7 @@ export type ColonyThing = (typeof COLONY_THINGS)[number];
 export const SKILL_RISKS = ['stings', 'fire', 'lifting', 'acid', 'disease'] as const;
 
 /** Who shows it at a hive: one role at a time, or everybody together. */
-export type SkillRole = Role | 'everybody';
+export type SkillJob = Job | 'everybody';
 
 /** How long a skill holds after the last time: months, to the end of the year of growth, or `null` for good. */
 export type HoldingTerm = number | 'season' | null;
@@ -72,7 +72,7 @@ export interface Skill {
   readonly season: readonly Phase[] | null;
   readonly colony: readonly ColonyThing[];
   readonly gear: readonly Text[];
-  readonly role: SkillRole;
+  readonly role: SkillJob;
   readonly risk: (typeof SKILL_RISKS)[number] | null;
   /** Whether it must be held before frames of a defensive colony are handled. */
   readonly gate: boolean;

@@ -6,7 +6,7 @@ import { publishPlan } from '../acts/planning/publish';
 import type { Context } from '../context';
 import { planningTerms, setHivePlace, setPlanningTerms } from '../records/planning';
 import type { Serve } from '../routing';
-import { planBoard } from '../views/planning/board';
+import { planBoard } from '../views/planning/plan-board';
 import { coverage } from '../views/planning/coverage';
 import { daySheet, nextSession, sessionOn } from '../views/planning/day-sheet';
 import { mySessions } from '../views/planning/my-sessions';

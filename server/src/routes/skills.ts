@@ -8,17 +8,14 @@ import {
   previewChecklist,
   takeBackChecklist,
 } from '../acts/skills/checklists';
+import { claimSkill, correctDemonstration, judgeSkill, settleClaim } from '../acts/skills/judging';
 import {
-  claimSkill,
-  correctDemonstration,
-  judgeSkill,
-  settleClaim,
   signOffCourse,
   signOffSkills,
   withdrawCourse,
   withdrawSignOff,
   withdrawSignOffs,
-} from '../acts/skills/judging';
+} from '../acts/skills/sign-off';
 import { importPassport, settlePassport } from '../acts/skills/passport-import';
 import type { Context } from '../context';
 import { revise } from '../database/revision-store';

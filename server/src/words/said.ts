@@ -1,7 +1,7 @@
 import type { QueenStart } from '@brave-comb/core/biology';
 import type { ColonyEvent, NewColony } from '@brave-comb/core/care';
 import type { FrameKindId, LiftAdvice } from '@brave-comb/core/equipment';
-import type { GuardId, Letter, Reaction, Role, SkillLevel, StopReason } from '@brave-comb/core/inspection';
+import type { GuardId, Letter, Reaction, Job, SkillLevel, StopReason } from '@brave-comb/core/inspection';
 import { type Text, saying } from '@brave-comb/core/language';
 import type { CivilDate } from '@brave-comb/core/units';
 import type { Depth, Hindrance } from '@brave-comb/core/weather';
@@ -103,7 +103,7 @@ export interface ServerSentences {
   'say-so': null;
   limits: { kg: number | null; seated: boolean };
   'part-to-lift': { part: string; kg: number; lift: LiftAdvice };
-  turn: { from: number; to: number; role: Role };
+  turn: { from: number; to: number; role: Job };
   'pin-cannot-come': { group: Text; slot: Text; why: Text };
   'pin-cannot-be-kept': { rules: readonly Text[] };
   'plan-cannot-be-held': { rules: readonly Text[] };

@@ -6,7 +6,7 @@ import { type FrameSide, type SideAddress, shows, sideText } from '../side/frame
 import { isSuspect } from '../side/marks';
 import { ropinessVerdict } from '../visit/measures';
 import type { GuardId } from './guard-ids';
-import type { Role } from '../visit/roles';
+import type { Job } from '../visit/jobs';
 import { DEPTH_WORDS, VISIT_DEPTHS, type VisitDepth } from './steps';
 import type { VisitRecord } from '../entries/record';
 import { doubtsLeft } from '../entries/sides';
@@ -28,7 +28,7 @@ export type Deed =
   | { readonly do: 'lift-box'; readonly box: string }
   | { readonly do: 'lift-frame'; readonly box: string; readonly frame: number }
   | { readonly do: 'move-comb'; readonly move: CombMove; readonly box: string; readonly frame: number }
-  | { readonly do: 'give-role'; readonly role: Role; readonly person: string }
+  | { readonly do: 'give-role'; readonly role: Job; readonly person: string }
   | { readonly do: 'close' };
 
 export interface GuardFacts {

@@ -3,7 +3,7 @@ import type { GuardId } from '../closing/guard-ids';
 import { say } from '../said';
 import type { CheckId } from '../visit/checks';
 import type { SkillLevel } from '../visit/levels';
-import type { Role } from '../visit/roles';
+import type { Job } from '../visit/jobs';
 import type { Spot } from '../visit/spots';
 import { type Kinds, type Stamp, without } from './kind';
 
@@ -20,7 +20,7 @@ export const PHOTO_SUBJECTS = ['side', 'eggs', 'mark', 'seams', 'part', 'outside
 
 /** Who does what, who can what, and what they noted and asked. */
 export interface PeopleEntries {
-  'role-given': { readonly role: Role; readonly person: string };
+  'role-given': { readonly role: Job; readonly person: string };
   checked: {
     readonly check: CheckId;
     readonly ok: boolean;

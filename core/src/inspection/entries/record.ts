@@ -1,7 +1,8 @@
 import type { StackChange } from '../../equipment';
-import type { Role } from '../visit/roles';
+import type { Job } from '../visit/jobs';
 import { BEES_BLANK, type BeesRecord } from './bees';
 import { type VisitEntry, kindOf } from './entries';
+import { redoableOf, undoneOf } from './undo';
 import { HIVE_BLANK, type HiveRecord, shutAgain } from './hive';
 import { PEOPLE_BLANK, type PeopleRecord } from './people';
 import { SIDES_BLANK, type SidesRecord } from './sides';
@@ -51,24 +52,6 @@ export function recordOf(entries: readonly VisitEntry[]): VisitRecord {
   return { ...told, undoable, redoable: redoableOf(entries, undone) };
 }
 
-/** Entries that do not count: a later one takes them back and was not taken back itself. */
-function undoneOf(entries: readonly VisitEntry[]): ReadonlySet<string> {
-  const undone = new Set<string>();
-  for (const { id, body } of entries.toReversed())
-    if (body.kind === 'entry-undone' && !undone.has(id)) undone.add(body.entry);
-  return undone;
-}
-
-function redoableOf(entries: readonly VisitEntry[], undone: ReadonlySet<string>): string | null {
-  const undos = new Set(entries.filter(({ body }) => body.kind === 'entry-undone').map(({ id }) => id));
-  for (const { id, body } of entries.toReversed()) {
-    if (undone.has(id) || kindOf(body).byItself) continue;
-    if (body.kind !== 'entry-undone') return null;
-    if (!undos.has(body.entry)) return id;
-  }
-  return null;
-}
-
 /** The latest word on each thing that was looked for. */
 export const latestFindings = (record: VisitRecord): VisitRecord['findings'] => [
   ...new Map(record.findings.map((each) => [each.finding, each])).values(),
@@ -79,11 +62,11 @@ export const changesOf = (record: VisitRecord): readonly StackChange[] =>
   record.stackChanges.map(({ change }) => change);
 
 /** The jobs as they were given by hand, on top of what the rota says. */
-export function rolesNow(
-  rota: Readonly<Record<Role, readonly string[]>>,
+export function jobsNow(
+  rota: Readonly<Record<Job, readonly string[]>>,
   given: VisitRecord['roles'],
   nameOf: (person: string) => string,
-): Readonly<Record<Role, readonly string[]>> {
+): Readonly<Record<Job, readonly string[]>> {
   const moved = new Map(given.map(({ person, role }) => [nameOf(person), role]));
   return Object.fromEntries(
     Object.entries(rota).map(([role, names]) => [
@@ -93,5 +76,5 @@ export function rolesNow(
         ...[...moved].filter(([, own]) => own === role).map(([name]) => name),
       ],
     ]),
-  ) as unknown as Readonly<Record<Role, readonly string[]>>;
+  ) as unknown as Readonly<Record<Job, readonly string[]>>;
 }

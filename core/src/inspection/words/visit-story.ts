@@ -10,7 +10,7 @@ import { MOODS } from '../entries/bees';
 import { readMeasure } from '../visit/measures';
 import { outsideSays } from '../visit/outside';
 import { type VisitRecord, latestFindings } from '../entries/record';
-import { ROLES } from '../visit/roles';
+import { JOBS } from '../visit/jobs';
 import { temperScore } from '../visit/signs';
 import { spotText } from '../visit/spots';
 import { REACTION_TEXT } from '../visit/sting-watch';
@@ -73,7 +73,7 @@ export function toldVisit(record: VisitRecord, name: (id: string) => string, sta
 }
 
 function before(record: VisitRecord, name: (id: string) => string): readonly ToldLine[] {
-  const jobs = ROLES.flatMap((role) => {
+  const jobs = JOBS.flatMap((role) => {
     const people = record.roles.filter((each) => each.role === role).map(({ person }) => name(person));
     return people.length > 0 ? [{ role, people }] : [];
   });

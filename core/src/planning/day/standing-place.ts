@@ -1,7 +1,7 @@
 import { compassPoint } from '../../units';
 import type { Text } from '../../language';
 import { say } from '../said';
-import type { Role } from '../../inspection';
+import type { Job } from '../../inspection';
 
 /** A hive on the plan of its site: metres east and north of any fixed point, entrance by the compass. */
 export interface PlacedHive {
@@ -14,7 +14,7 @@ export interface PlacedHive {
 
 /** A place for one person, metres east and north of the hive. */
 export interface StandingMark {
-  readonly role: Role;
+  readonly role: Job;
   readonly x: number;
   readonly y: number;
 }
@@ -22,7 +22,7 @@ export interface StandingMark {
 export interface StandingPlan {
   readonly marks: readonly StandingMark[];
   /** Jobs for which there was no clear place near the hive. */
-  readonly noPlace: readonly Role[];
+  readonly noPlace: readonly Job[];
   /** Neighbours whose bees fly where somebody would otherwise stand, or who stand close. */
   readonly inTheWay: readonly string[];
   /** Where to stand, in words. */
@@ -37,14 +37,14 @@ const [PERSON, HIVE] = [0.6, 0.7];
 const CLOSE = 1;
 
 /** Where each job is best done, degrees from the entrance and metres: the frames from behind, smoke from the side. */
-const BEST: Readonly<Record<Role, { readonly angle: number; readonly metres: number }>> = {
+const BEST: Readonly<Record<Job, { readonly angle: number; readonly metres: number }>> = {
   frames: { angle: 180, metres: 0.8 },
   smoke: { angle: 110, metres: 0.9 },
   record: { angle: 225, metres: 1.6 },
   clock: { angle: 140, metres: 1.7 },
   watch: { angle: 180, metres: 2.4 },
 };
-const ORDER: readonly Role[] = ['frames', 'smoke', 'record', 'clock', 'watch'];
+const ORDER: readonly Job[] = ['frames', 'smoke', 'record', 'clock', 'watch'];
 
 const rad = (degrees: number) => (degrees * Math.PI) / 180;
 const turned = (degrees: number) => ((((degrees + 180) % 360) + 360) % 360) - 180;
@@ -79,11 +79,11 @@ export function inFlightLane(hive: PlacedHive, x: number, y: number): boolean {
 export function standingPlan(
   hive: PlacedHive,
   neighbours: readonly PlacedHive[],
-  people: Readonly<Record<Role, number>>,
+  people: Readonly<Record<Job, number>>,
 ): StandingPlan {
   const near = neighbours.filter((each) => Math.hypot(each.x - hive.x, each.y - hive.y) < 10);
   const marks: StandingMark[] = [];
-  const noPlace: Role[] = [];
+  const noPlace: Job[] = [];
   const blocked = new Set<string>();
   for (const role of ORDER) {
     for (let person = 0; person < people[role]; person += 1) {
@@ -109,7 +109,7 @@ export function standingPlan(
 }
 
 /** The clear place nearest to the best one. Angles in steps of ten degrees, distances of thirty centimetres. */
-function placeFor(role: Role, hive: PlacedHive, near: readonly PlacedHive[], marks: readonly StandingMark[]) {
+function placeFor(role: Job, hive: PlacedHive, near: readonly PlacedHive[], marks: readonly StandingMark[]) {
   const best = BEST[role];
   const offers = [];
   for (let metres = best.metres; metres <= FLIGHT_LANE.metres + 1e-9; metres += 0.3)

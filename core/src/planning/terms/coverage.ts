@@ -1,5 +1,5 @@
 import type { PhaseSpan } from '../../season';
-import { type Checklist, isOpen, type SkillRole, type Standings } from '../../skills';
+import { type Checklist, isOpen, type SkillJob, type Standings } from '../../skills';
 import type { CivilDate } from '../../units';
 import { windowOf } from './demand';
 import type { Assignments, PlanningProblem, PlanSlot } from '../solver/problem';
@@ -93,7 +93,7 @@ const openIn = ({ groups }: SkillCoverage) => groups.reduce((sum, { open }) => s
 function offersOf(
   { problem, plan }: { readonly problem: PlanningProblem; readonly plan: Assignments },
   skill: string,
-  role: SkillRole,
+  role: SkillJob,
   open: ReadonlyMap<string, number>,
 ): readonly Offer[] {
   const slots = new Map(problem.slots.map((slot) => [slot.id, slot]));

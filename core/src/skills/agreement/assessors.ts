@@ -2,7 +2,7 @@ import { type SkillLevel, SKILL_LEVELS } from '../../inspection';
 import { meanOf } from '../../statistics';
 import { levelRank } from '../demonstration';
 import { cohenKappa, fleissKappa, type Kappa, LINEAR } from './kappa';
-import { TOLD_FROM } from './readings';
+import { TOLD_FROM } from './hidden-readings';
 
 /** One judgement as assessors are compared by. */
 export interface AssessedDemonstration {

@@ -1,4 +1,4 @@
 export * from './assessors';
 export * from './kappa';
 export * from './limits';
-export * from './readings';
+export * from './hidden-readings';

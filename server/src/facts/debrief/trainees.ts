@@ -1,7 +1,7 @@
 import type { Text } from '@brave-comb/core/language';
 import type { Debrief } from '@brave-comb/contract';
-import { LETTERS, type Role } from '@brave-comb/core/inspection';
-import { rolesByFrame } from '@brave-comb/core/planning';
+import { LETTERS, type Job } from '@brave-comb/core/inspection';
+import { jobsByFrame } from '@brave-comb/core/planning';
 import { wrongEighths } from '@brave-comb/core/practice';
 import { type Checklist, levelRank, type ReadingPair, skillOf } from '@brave-comb/core/skills';
 import { meanOf } from '@brave-comb/core/statistics';
@@ -42,13 +42,13 @@ export function traineeRows(
   nameOf: (id: string) => string,
 ): readonly Trainee[] {
   const frames = read.box.frames;
-  const roles = rolesByFrame({ rota: visit.rota ?? [], given: read.record.roles, lifted: liftedAt(read), frames });
+  const roles = jobsByFrame({ rota: visit.rota ?? [], given: read.record.roles, lifted: liftedAt(read), frames });
   return trainees.map(({ id, name }): Trainee => {
     const own = shown.filter(({ trainee }) => trainee === id);
     return {
       id,
       name,
-      roles: [...(roles.get(id) ?? Array.from({ length: frames }, (): Role | null => null))],
+      roles: [...(roles.get(id) ?? Array.from({ length: frames }, (): Job | null => null))],
       judged: own.filter((each) => each.visit === visit.id).map((each) => judgedRow(each, own, checklist, nameOf)),
       off: offOf(pairs.filter(({ trainee }) => trainee === id)),
       withoutFrame: runs.get(id) ?? 0,

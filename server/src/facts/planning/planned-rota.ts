@@ -5,7 +5,7 @@ import type { VisitRow } from '../../records/inspection';
 import { traineesOf } from '../../records/people';
 import { traineeLimits } from '../../records/planning';
 import { tempersOf } from '../inspection';
-import { rolesPlayed, schoolStandings } from '../skills';
+import { jobsDone, schoolStandings } from '../skills';
 import { rotaOf } from './rota';
 
 /** Who is to do what at a hive that is about to be opened, by ids: kept with the visit, so that it can be told afterwards. */
@@ -21,7 +21,7 @@ export async function plannedRota(
   const [limits, tempers, played, skills] = await Promise.all([
     traineeLimits(db, school),
     tempersOf(context, hive, at),
-    rolesPlayed(db, school, [group], at),
+    jobsDone(db, school, [group], at),
     schoolStandings(
       context,
       school,

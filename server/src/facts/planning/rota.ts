@@ -1,17 +1,17 @@
 import type { Sayable } from '@brave-comb/core/language';
 import type { GroupSheet } from '@brave-comb/contract';
 import { HIVE_TYPES, nestBoxes } from '@brave-comb/core/equipment';
-import { ROLES, type Role } from '@brave-comb/core/inspection';
-import { type PlacedHive, roleRota, type RotaTurn, standingPlan, type TraineeTerms } from '@brave-comb/core/planning';
+import { JOBS, type Job } from '@brave-comb/core/inspection';
+import { type PlacedHive, jobRota, type RotaTurn, standingPlan, type TraineeTerms } from '@brave-comb/core/planning';
 import { gateSkills, isOpen } from '@brave-comb/core/skills';
 import type { HiveRow } from '../../records/equipment';
-import type { RolesPlayed, SchoolStandings } from '../skills';
+import type { JobsDone, SchoolStandings } from '../skills';
 
 /** What decides who does what. */
 export interface RotaFacts {
   readonly skills: Pick<SchoolStandings, 'checklist' | 'standing'>;
   /** Turns that everybody had in earlier visits. */
-  readonly played: ReadonlyMap<string, RolesPlayed>;
+  readonly played: ReadonlyMap<string, JobsDone>;
   /** What single trainees may lift, and who works sitting. */
   readonly limits: ReadonlyMap<string, TraineeTerms>;
   /** Temper of each hive's colony of late. */
@@ -37,7 +37,7 @@ export function rotaOf(
   const barred = (trainee: string, temper: number | null) =>
     gateSkills(checklist, standing, trainee, temper).length > 0;
   const at = ({ id, stack, type }: typeof hive, before: readonly RotaTurn[]) =>
-    roleRota(
+    jobRota(
       people.map((each) => ({ ...each, barred: barred(each.id, facts.tempers.get(id) ?? null) })),
       { frames: nestBoxes(stack)[0]!.frames, horizontal: HIVE_TYPES[type].horizontal },
       before,
@@ -58,7 +58,7 @@ export function standingAt(
   if (here === undefined) return null;
   const neighbours = others.filter(({ id }) => id !== hive.id).flatMap(placed);
   const roles = rota[0]?.roles;
-  const people = Object.fromEntries(ROLES.map((role) => [role, roles?.[role].length ?? 0])) as Record<Role, number>;
+  const people = Object.fromEntries(JOBS.map((role) => [role, roles?.[role].length ?? 0])) as Record<Job, number>;
   const { marks, says } = standingPlan(here, neighbours, people);
   return {
     faces: here.faces,

@@ -1,2 +1,2 @@
-export { NO_ROLES, rolesPlayed, type RolesPlayed } from './roles-played';
+export { NO_JOBS, jobsDone, type JobsDone } from './jobs-done';
 export { carryOver, type EvidenceWords, openSkills, schoolStandings, type SchoolStandings } from './standings';

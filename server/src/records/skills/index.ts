@@ -39,6 +39,6 @@ export {
   waitingOfPassports,
   withdrawCourseSignOff,
 } from './evidence-store';
-export { readingPairsOf, readingPairsOfVisit, replaceReadingPairs } from './reading-store';
+export { readingPairsOf, readingPairsOfVisit, replaceReadingPairs } from './hidden-reading-store';
 export { turnDown } from './turn-down';
 export { waitingIn } from './waiting-list';

@@ -15,7 +15,7 @@ import { expectedAt } from '../../facts/care';
 import { boxOf, readColony, sidesNow, withQueensSeen } from '../../facts/inspection';
 import { rotaOf, standingAt } from '../../facts/planning';
 import { siteSeason } from '../../facts/season';
-import { NO_ROLES, rolesPlayed, schoolStandings } from '../../facts/skills';
+import { NO_JOBS, jobsDone, schoolStandings } from '../../facts/skills';
 import { notFound } from '../../problem';
 import { openFollowUps } from '../../records/care';
 import { colonyIn, hivesById, hivesOf, siteById } from '../../records/equipment';
@@ -177,7 +177,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     late: facts.late,
   });
   const [played, answers, reserve, others] = await Promise.all([
-    rolesPlayed(db, visit.school, [visit.trainee_group], visit.started_at),
+    jobsDone(db, visit.school, [visit.trainee_group], visit.started_at),
     answersAt(db, visit.school, visit.hive, LATEST_ANSWERS),
     reserveOf(db, visit.school),
     hivesOf(db, visit.school, visit.site),
@@ -230,7 +230,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
       name,
       seated: limits.get(trainee)?.seated ?? false,
       note: accommodation(limits.get(trainee)),
-      had: (played.get(trainee) ?? NO_ROLES).had,
+      had: (played.get(trainee) ?? NO_JOBS).had,
       barred: missingGates(skills.checklist, skills.standing, trainee).map((skill) => skill.name),
     })),
     skills: listedSkills(skills, ids),

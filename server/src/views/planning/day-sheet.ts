@@ -1,4 +1,4 @@
-import { ROLES } from '@brave-comb/core/inspection';
+import { JOBS } from '@brave-comb/core/inspection';
 import { inEnglish, say } from '../../words';
 import { type DaySheet, type Output, type endpoints } from '@brave-comb/contract';
 import type { Sayable } from '@brave-comb/core/language';
@@ -10,7 +10,7 @@ import type { Actor, Context } from '../../context';
 import { dateAt, hourAt, iso } from '../../dates';
 import { colonyStates } from '../../facts/care';
 import { siteSeason } from '../../facts/season';
-import { rolesPlayed, schoolStandings } from '../../facts/skills';
+import { jobsDone, schoolStandings } from '../../facts/skills';
 import { notFound } from '../../problem';
 import { hivesById, hivesOf, siteById, type SiteRow } from '../../records/equipment';
 import { visitMoods, visitsOfSession } from '../../records/inspection';
@@ -141,7 +141,7 @@ async function sheetFacts(
       actor.school,
       trainees.map((trainee) => trainee.id),
     ),
-    rolesPlayed(
+    jobsDone(
       db,
       actor.school,
       groups.map((group) => group.trainee_group),
@@ -176,7 +176,7 @@ function mine(actor: Actor, sheets: readonly Sheet[], facts: SheetFacts): Sayabl
   const first = actor.name;
   const roles = sheets.flatMap((sheet) =>
     sheet.rota.flatMap((turn) =>
-      ROLES.flatMap((role) =>
+      JOBS.flatMap((role) =>
         turn.roles[role].includes(first) ? [say('turn', { from: turn.fromFrame, to: turn.toFrame, role })] : [],
       ),
     ),

@@ -1,13 +1,13 @@
 import type { Sayable } from '@brave-comb/core/language';
 import type { MySession as Shown, Output, endpoints } from '@brave-comb/contract';
-import { ROLES } from '@brave-comb/core/inspection';
+import { JOBS } from '@brave-comb/core/inspection';
 import { isOpen, type Skill } from '@brave-comb/core/skills';
 import { chanceOfStretch } from '@brave-comb/core/weather';
 import { DAY } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import { planningSeason, type PlanningSeason, rotaOf } from '../../facts/planning';
-import { rolesPlayed, type RolesPlayed } from '../../facts/skills';
+import { jobsDone, type JobsDone } from '../../facts/skills';
 import { type HiveRow, hivesById, type SiteRow, sitesOf } from '../../records/equipment';
 import { groupsOf, practiceOf, traineesOf } from '../../records/people';
 import { groupsOfSessions, type NamedSessionGroup, sessionsBetween, traineeLimits } from '../../records/planning';
@@ -47,7 +47,7 @@ export async function mySessions(
   const [hives, limits, played, season] = await Promise.all([
     hivesById(db, actor.school, [...new Set(mine.flatMap((all) => all.map(({ hive }) => hive)))]),
     traineeLimits(db, actor.school),
-    rolesPlayed(db, actor.school, [...new Set(trainees.map(({ group }) => group))]),
+    jobsDone(db, actor.school, [...new Set(trainees.map(({ group }) => group))]),
     planningSeason(context, actor.school),
   ]);
   const seen = new Map(season.problem.hives.map(({ id, skills }) => [id, skills]));
@@ -94,7 +94,7 @@ interface Facts {
   readonly hives: readonly HiveRow[];
   readonly limits: Awaited<ReturnType<typeof traineeLimits>>;
   readonly skills: Pick<PlanningSeason, 'checklist' | 'standing'>;
-  readonly played: ReadonlyMap<string, RolesPlayed>;
+  readonly played: ReadonlyMap<string, JobsDone>;
   readonly tempers: ReadonlyMap<string, number>;
   /** Chance of each skill at each hive. */
   readonly seen: ReadonlyMap<string, Readonly<Record<string, number>>>;
@@ -112,7 +112,7 @@ function hiveOf(
   const earlier = before.map((each) => hiveBy(each.hive));
   const group = facts.trainees.filter((each) => each.group === row.trainee_group);
   const everybody = rotaOf(facts, group, hive, earlier).flatMap(({ fromFrame, toFrame, roles }) =>
-    ROLES.map((role) => ({ role, fromFrame, toFrame, names: roles[role] })),
+    JOBS.map((role) => ({ role, fromFrame, toFrame, names: roles[role] })),
   );
   const jobs =
     actor.role === 'trainee'

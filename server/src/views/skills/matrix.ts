@@ -6,7 +6,7 @@ import { STANDING_STATES } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../../context';
 import { iso } from '../../dates';
 import { siteSeason } from '../../facts/season';
-import { NO_ROLES, rolesPlayed, type RolesPlayed, schoolStandings } from '../../facts/skills';
+import { NO_JOBS, jobsDone, type JobsDone, schoolStandings } from '../../facts/skills';
 import { hivesById, siteOf } from '../../records/equipment';
 import { traineesOf } from '../../records/people';
 import { termsOf } from '../../records/planning';
@@ -25,7 +25,7 @@ export async function traineeMatrix(context: Context, actor: Actor): Promise<Say
   const [skills, claims, played, terms, { phases, today }] = await Promise.all([
     schoolStandings(context, actor.school, people),
     claimsOf(db, actor.school, people),
-    rolesPlayed(db, actor.school, ids),
+    jobsDone(db, actor.school, ids),
     termsOf(db, actor.school),
     siteSeason(context, site),
   ]);
@@ -60,7 +60,7 @@ export async function traineeMatrix(context: Context, actor: Actor): Promise<Say
             id,
             name,
             standings: checklist.skills.map((skill) => cell(id, skill.id)),
-            ...turnsOf(played.get(id) ?? NO_ROLES),
+            ...turnsOf(played.get(id) ?? NO_JOBS),
           })),
       };
     }),
@@ -79,4 +79,4 @@ export async function traineeMatrix(context: Context, actor: Actor): Promise<Say
   };
 }
 
-const turnsOf = ({ visits, had }: RolesPlayed) => ({ visits, held: had.frames, smoked: had.smoke });
+const turnsOf = ({ visits, had }: JobsDone) => ({ visits, held: had.frames, smoked: had.smoke });

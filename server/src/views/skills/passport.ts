@@ -7,7 +7,7 @@ import { spoken } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
 import { iso } from '../../dates';
-import { type EvidenceWords, NO_ROLES, rolesPlayed, schoolStandings } from '../../facts/skills';
+import { type EvidenceWords, NO_JOBS, jobsDone, schoolStandings } from '../../facts/skills';
 import { allHives, type HiveRow, hivesById } from '../../records/equipment';
 import { groupsOf, peopleOf } from '../../records/people';
 import { groupsLedFor } from '../../records/planning';
@@ -34,7 +34,7 @@ export async function passport(context: Context, actor: Actor, trainee: string):
   const groups = await groupsOf(db, trainee);
   const [named, played, evidence] = await Promise.all([
     groupsLedFor(db, actor.school, groups),
-    rolesPlayed(db, actor.school, groups),
+    jobsDone(db, actor.school, groups),
     evidenceOf(db, actor.school, shown, words, (skill) => standing(trainee, skill).counted),
   ]);
   const course = await courseSignOffOf(db, actor.school, trainee);
@@ -80,7 +80,7 @@ export async function passport(context: Context, actor: Actor, trainee: string):
         .map((need) => skillOf(checklist, need)?.name ?? need),
     };
   });
-  const { visits, had } = played.get(trainee) ?? NO_ROLES;
+  const { visits, had } = played.get(trainee) ?? NO_JOBS;
   return {
     trainee: { id: person.id, name: person.name },
     school: actor.schoolName,

@@ -40,7 +40,7 @@ import { Alarm } from './alarm';
 import { HiveCards } from './cards/hive-cards';
 import { HiveClocks } from './hive-clocks';
 import { HivePreferences } from './hive-preferences';
-import { HiveRoles } from './hive-roles';
+import { HiveJobs } from './hive-jobs';
 import { LetterPad } from './letter-pad';
 import { MoodLine } from './mood-line';
 import { movedCombs } from './moved-combs';
@@ -116,7 +116,7 @@ export class AtTheHive {
   private readonly alarm = inject(Alarm);
   protected readonly preferences = inject(HivePreferences);
   protected readonly clocks = inject(HiveClocks);
-  protected readonly jobs = inject(HiveRoles);
+  protected readonly jobs = inject(HiveJobs);
   protected readonly device = inject(DeviceStore);
   protected readonly desk = inject(VisitDesk);
   readonly visit = input.required<string>();

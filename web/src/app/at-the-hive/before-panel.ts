@@ -10,8 +10,8 @@ import {
   tellingSides,
   sideText,
   type CheckId,
-  ROLES,
-  type Role,
+  JOBS,
+  type Job,
   SMOKELESS_PLAN,
   VISIT_DEPTHS,
   type VisitDepth,
@@ -26,7 +26,7 @@ import { CombPortrait } from '../inspection/comb-portrait';
 import { StandingMap } from '../equipment/standing-map';
 import { HiveCards } from './cards/hive-cards';
 import { Choice } from './choice';
-import { HiveRoles } from './hive-roles';
+import { HiveJobs } from './hive-jobs';
 import { Named, named } from '../language/words';
 import { SaidPipe, said } from '../language/said';
 
@@ -261,13 +261,13 @@ const TELLING = 3;
 export class BeforePanel {
   private readonly store = inject(Store);
   private readonly desk = inject(VisitDesk);
-  protected readonly jobs = inject(HiveRoles);
+  protected readonly jobs = inject(HiveJobs);
   protected readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
   protected readonly depth = this.store.selectSignal(inspectionFeature.selectDepth);
 
-  protected readonly roles: readonly Role[] = ROLES;
+  protected readonly roles: readonly Job[] = JOBS;
   protected readonly depths = VISIT_DEPTHS;
   protected readonly depthWords = DEPTH_WORDS;
   protected readonly plan = SMOKELESS_PLAN;
@@ -326,7 +326,7 @@ export class BeforePanel {
   }
 
   /** Hands somebody the next job; what stands against it asks for a reason. */
-  protected handOn(name: string, role: Role): void {
+  protected handOn(name: string, role: Job): void {
     const against = this.jobs.next(name, role);
     if (against.length > 0)
       this.cards

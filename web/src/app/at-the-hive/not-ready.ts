@@ -1,7 +1,7 @@
 import { listed } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { HiveCards } from './cards/hive-cards';
-import { HiveRoles } from './hive-roles';
+import { HiveJobs } from './hive-jobs';
 
 /** The bees have turned lively, and somebody holds frames who is not ready for that: the supervisor takes them, or says why not. */
 @Component({
@@ -48,7 +48,7 @@ import { HiveRoles } from './hive-roles';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class NotReady {
-  protected readonly roles = inject(HiveRoles);
+  protected readonly roles = inject(HiveJobs);
   private readonly cards = inject(HiveCards);
   /** Whether whoever holds this device may decide it. */
   readonly leads = input(true);

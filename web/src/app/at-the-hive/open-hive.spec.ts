@@ -1,6 +1,6 @@
 import { EnvironmentInjector, effect, runInInjectionContext } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { type EntryBody, ROLES } from '@brave-comb/core/inspection';
+import { type EntryBody, JOBS } from '@brave-comb/core/inspection';
 import { InspectionEvents } from '../inspection/inspection.events';
 import { VisitDesk } from '../inspection/visit-desk';
 import { elementOf } from '../../testing/show';
@@ -9,7 +9,7 @@ import { TRAINEES, showAtHive } from '../../testing/visit';
 import { BeforePanel } from './before-panel';
 import { ClosingPanel } from './closing-panel';
 import { HiveClocks } from './hive-clocks';
-import { HiveRoles } from './hive-roles';
+import { HiveJobs } from './hive-jobs';
 import { NotReady } from './not-ready';
 import { EntranceLook } from './entrance-look';
 import { OutsidePanel } from './outside-panel';
@@ -72,7 +72,7 @@ describe('before the hive is opened', () => {
 describe('jobs at the hive', () => {
   it('go on to the next job by a tap, and stay there for every frame', async () => {
     const shown = await showAtHive(BeforePanel);
-    const jobs = TestBed.inject(HiveRoles);
+    const jobs = TestBed.inject(HiveJobs);
     const holder = jobs.now().frames[0]!;
     jobs.next(holder, 'frames');
     expect(shown.entered()).toEqual([{ kind: 'role-given', role: 'record', person: jobs.idOf(holder) }]);
@@ -85,12 +85,12 @@ describe('frames of a lively colony', () => {
   it('go to one who is not ready only with a reason, which is kept', async () => {
     const barred = TRAINEES.map((each) => ({ ...each, barred: ['fits the veil and has it checked'], had: {} }));
     await showAtHive(BeforePanel, {}, { trainees: barred, temper: 4 });
-    const jobs = TestBed.inject(HiveRoles);
+    const jobs = TestBed.inject(HiveJobs);
     expect(jobs.now().frames).toEqual([]);
     // One job after the other is handed on until the frames are next.
     const name = TRAINEES[0]!.name;
-    const holds = () => ROLES.find((role) => jobs.now()[role].includes(name))!;
-    while (ROLES[(ROLES.indexOf(holds()) + 1) % ROLES.length] !== 'frames') jobs.next(name, holds());
+    const holds = () => JOBS.find((role) => jobs.now()[role].includes(name))!;
+    while (JOBS[(JOBS.indexOf(holds()) + 1) % JOBS.length] !== 'frames') jobs.next(name, holds());
     const [guard] = jobs.next(name, holds());
     expect(guard).toMatchObject({ id: 'not-ready-for-frames', bar: 'needs-a-reason' });
     expect(jobs.now().frames).toEqual([]);
@@ -109,13 +109,13 @@ describe('bees that turn lively while the hive is open', () => {
 
   it('are nothing to tell while they are quiet, whoever holds the frames', async () => {
     const shown = await open([]);
-    expect(TestBed.inject(HiveRoles).now().frames).not.toEqual([]);
+    expect(TestBed.inject(HiveJobs).now().frames).not.toEqual([]);
     expect(words(shown)).toBe('');
   });
 
   it('have the supervisor take the frames from who is not ready', async () => {
     const shown = await open(lively);
-    const jobs = TestBed.inject(HiveRoles);
+    const jobs = TestBed.inject(HiveJobs);
     const holders = [...jobs.now().frames];
     expect(words(shown)).toContain(`Lively bees. ${holders.join(' and ')}`);
     await tap(shown, 'I take them');
@@ -128,7 +128,7 @@ describe('bees that turn lively while the hive is open', () => {
 
   it('leave the frames where they are with a reason, which is kept for each', async () => {
     const shown = await open(lively);
-    const jobs = TestBed.inject(HiveRoles);
+    const jobs = TestBed.inject(HiveJobs);
     const holders = [...jobs.now().frames];
     jobs.letGoOn('beside me, last frame');
     await shown.fixture.whenStable();

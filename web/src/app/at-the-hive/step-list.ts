@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
-import type { Role, Step, StepId } from '@brave-comb/core/inspection';
+import type { Job, Step, StepId } from '@brave-comb/core/inspection';
 import { listed } from '../language/words';
 import { SaidPipe } from '../language/said';
 
@@ -97,7 +97,7 @@ export class StepList {
   readonly steps = input.required<readonly Step[]>();
   readonly current = input.required<StepId>();
   /** Names by job. */
-  readonly jobs = input.required<Readonly<Record<Role, readonly string[]>>>();
+  readonly jobs = input.required<Readonly<Record<Job, readonly string[]>>>();
   readonly chosen = output<StepId>();
 
   protected readonly index = computed(() =>

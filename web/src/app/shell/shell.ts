@@ -236,8 +236,8 @@ export class Shell {
   }
 
   protected async openFeed(): Promise<void> {
-    const { CalendarAddress } = await import('../people/calendar-address');
-    this.dialog.open(CalendarAddress, { width: '560px' });
+    const { CalendarFeedCard } = await import('../people/calendar-feed');
+    this.dialog.open(CalendarFeedCard, { width: '560px' });
   }
 
   protected signOut(): void {

@@ -16,7 +16,7 @@ import {
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import type { Output } from '@brave-comb/contract';
 import { type BadLine, checklistCsv, readChecklistCsv } from '@brave-comb/core/exchange';
-import { ROLES, SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
+import { JOBS, SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
 import { type Phase, PHASES } from '@brave-comb/core/season';
 import {
   COLONY_THINGS,
@@ -27,7 +27,7 @@ import {
   SKILL_RISKS,
   type SkillPhase,
   skillOf,
-  type SkillRole,
+  type SkillJob,
 } from '@brave-comb/core/skills';
 import { Store } from '@ngrx/store';
 import { catchError, debounceTime, firstValueFrom, of, switchMap, throwError } from 'rxjs';
@@ -133,7 +133,7 @@ export class ChecklistScreen {
   protected readonly seasonNames = (season: readonly Phase[] | null): string =>
     season?.map((phase) => named('phase', phase)).join(', ') ?? $localize`any opening`;
   protected readonly things = COLONY_THINGS;
-  protected readonly roles = ['everybody', ...ROLES] as const;
+  protected readonly roles = ['everybody', ...JOBS] as const;
   protected readonly roleName = (role: (typeof this.roles)[number]): string =>
     role === 'everybody' ? $localize`everybody` : named('role', role);
   protected readonly risks = SKILL_RISKS;
@@ -314,7 +314,7 @@ export class ChecklistScreen {
     this.draft.edit({ colony: next });
   }
 
-  protected roleOf(text: string): SkillRole {
+  protected roleOf(text: string): SkillJob {
     return this.roles.find((role) => role === text) ?? 'everybody';
   }
 

@@ -3,7 +3,7 @@ import { showView } from '../../testing/ahead';
 import { elementOf, show } from '../../testing/show';
 import { textOf } from '../../testing/text';
 import { DebriefScreen } from './debrief';
-import { RoleBar } from './role-bar';
+import { JobBar } from './job-bar';
 
 const DATA: Debrief = {
   session: 's1',
@@ -126,7 +126,7 @@ describe('the debrief', () => {
 });
 
 it('roles are said frame by frame', async () => {
-  const fixture = await show(RoleBar, { roles: ['smoke', 'frames', 'frames', 'watch', null] });
+  const fixture = await show(JobBar, { roles: ['smoke', 'frames', 'frames', 'watch', null] });
   expect(elementOf(fixture).querySelector('svg')?.getAttribute('aria-label')).toBe(
     'smoke frame 1, holds frames 2 to 3, watches frame 4',
   );

@@ -15,7 +15,7 @@ import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dateText, dayOf, spanText, timeOf } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
-import { RoleBar } from './role-bar';
+import { JobBar } from './job-bar';
 
 type Trainee = Debrief['groups'][number]['trainees'][number];
 type Part = (typeof DEBRIEF_PARTS)[number];
@@ -30,7 +30,7 @@ const signed = (value: number): string => `${value > 0 ? '+' : '−'}${Math.abs(
 /** One session afterwards, by trainee: who did what, what was judged, how own readings lay, and what is left. */
 @Component({
   selector: 'bc-debrief',
-  imports: [LevelGlyph, NgTemplateOutlet, RoleBar, RouterLink, ViewState],
+  imports: [LevelGlyph, NgTemplateOutlet, JobBar, RouterLink, ViewState],
   templateUrl: './debrief.html',
   styleUrl: './debrief.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

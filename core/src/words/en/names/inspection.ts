@@ -22,7 +22,7 @@ import type {
   ChangeWord,
   WASH_METHODS,
   ROPE_LARVAE,
-  Role,
+  Job,
   Measure,
   SeenEnough,
 } from '../../../inspection';
@@ -298,7 +298,7 @@ export const inspectionNames = {
     watch: 'watch',
     frames: 'frames',
     record: 'record',
-  } satisfies Record<Role, string>,
+  } satisfies Record<Job, string>,
   queenAccounted: {
     'on-her-frame': 'on her frame',
     'seen-going-in': 'seen going in',

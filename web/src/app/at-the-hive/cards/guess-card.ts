@@ -7,7 +7,7 @@ import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
-import { HiveRoles } from '../hive-roles';
+import { HiveJobs } from '../hive-jobs';
 
 /** Predict, then look: somebody says what a side will hold before it is turned. */
 @Component({
@@ -61,7 +61,7 @@ export class GuessCard {
   private readonly stack = this.store.selectSignal(inspectionFeature.selectStack);
   protected readonly letters = LETTERS;
   protected readonly words = namesOf('content');
-  protected readonly jobs = inject(HiveRoles);
+  protected readonly jobs = inject(HiveJobs);
   protected readonly who = signal(this.jobs.holder() ?? this.jobs.people()[0] ?? null);
   protected readonly guess = signal<readonly Letter[]>([]);
   protected readonly where = computed(() => {

@@ -5,7 +5,7 @@ import { follows } from '../../ui/follows';
 import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
-import { HiveRoles } from '../hive-roles';
+import { HiveJobs } from '../hive-jobs';
 import { Named, named } from '../../language/words';
 
 /** Ways of helping, the least first. */
@@ -55,7 +55,7 @@ export class JudgementCard {
   private readonly store = inject(Store);
   private readonly desk = inject(VisitDesk);
   private readonly dialog = inject(MatDialogRef<JudgementCard>);
-  private readonly jobs = inject(HiveRoles);
+  private readonly jobs = inject(HiveJobs);
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   private readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
   protected readonly prompts = PROMPTS;

@@ -4,7 +4,7 @@ import { PHOTO_SUBJECTS } from '@brave-comb/core/inspection';
 import { Photos } from '../../inspection/photos';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
-import { HiveRoles } from '../hive-roles';
+import { HiveJobs } from '../hive-jobs';
 
 const SURE = ['not-asked', '50', '70', '90'] as const;
 
@@ -89,7 +89,7 @@ export class QuestionCard {
   protected readonly desk = inject(VisitDesk);
   private readonly photos = inject(Photos);
   private readonly dialog = inject(MatDialogRef<QuestionCard>);
-  protected readonly jobs = inject(HiveRoles);
+  protected readonly jobs = inject(HiveJobs);
   protected readonly subjects = PHOTO_SUBJECTS;
   protected readonly sureSteps = SURE;
   protected readonly sureWords = { 'not-asked': $localize`not asked` };

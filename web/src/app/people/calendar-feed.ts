@@ -60,7 +60,7 @@ import { dayOf } from '../ui/format';
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class CalendarAddress {
+export class CalendarFeedCard {
   private readonly desk = inject(ViewDesk);
   protected readonly watched = this.desk.watch('calendarFeed', () => ({}));
   private readonly made = this.desk.lastAnswer('createCalendarFeed');

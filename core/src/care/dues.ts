@@ -1,7 +1,7 @@
 import { PHASE_WORK, type PhaseSpan, phaseOn, swarmingOn } from '../season';
 import { type CivilDate, addDays, daysBetween, laterOf } from '../units';
-import { careDates } from './calendar-care';
-import { queenDates, queenInTheMaking } from './calendar-queen';
+import { careDates } from './dues-care';
+import { queenDates, queenInTheMaking } from './dues-queen';
 import type {
   CalendarFacts,
   CalendarPractice,
@@ -11,9 +11,10 @@ import type {
   Opening,
   Rest,
   SourceDue,
-} from './calendar-types';
+} from './dues-types';
 import { feedingsOf } from './feed-uptake';
-import { coursesOf, honeyLock } from './treatments';
+import { coursesOf } from './treatments';
+import { honeyLock } from './withdrawal';
 import { say } from './said';
 import { type Text, inOne } from '../language';
 

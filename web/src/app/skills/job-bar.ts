@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Role } from '@brave-comb/core/inspection';
+import type { Job } from '@brave-comb/core/inspection';
 
-const SAYS: Readonly<Record<Role, string>> = {
+const SAYS: Readonly<Record<Job, string>> = {
   smoke: $localize`smoke`,
   frames: $localize`holds`,
   record: $localize`writes`,
@@ -12,7 +12,7 @@ const FRAME = 30;
 
 /** Who did what at which frame: holding filled, other roles outlined and worded, watching dotted. */
 @Component({
-  selector: 'bc-role-bar',
+  selector: 'bc-job-bar',
   template: `
     <svg
       [attr.viewBox]="'0 0 ' + width() + ' 18'"
@@ -72,8 +72,8 @@ const FRAME = 30;
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class RoleBar {
-  readonly roles = input.required<readonly (Role | null)[]>();
+export class JobBar {
+  readonly roles = input.required<readonly (Job | null)[]>();
   protected readonly width = computed(() => this.roles().length * FRAME);
   protected readonly spans = computed(() => {
     const roles = this.roles();

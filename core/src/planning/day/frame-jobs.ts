@@ -1,14 +1,14 @@
 import type { Text } from '../../language';
 import { say } from '../said';
-import { ROLES, type Role } from '../../inspection';
-import type { RotaTurn } from './roles';
+import { JOBS, type Job } from '../../inspection';
+import type { RotaTurn } from './rota';
 
 /** What tells who did what at which frame. */
-export interface FrameRoleFacts {
+export interface FrameJobFacts {
   /** Who was to do what when the visit began, by ids. */
   readonly rota: readonly RotaTurn[];
   /** Roles that were given by hand, with when. */
-  readonly given: readonly { readonly role: Role; readonly person: string; readonly at: string }[];
+  readonly given: readonly { readonly role: Job; readonly person: string; readonly at: string }[];
   /** When each frame was first in hand, ISO instants by number; frames that nobody lifted are not there. */
   readonly lifted: ReadonlyMap<number, string>;
   readonly frames: number;
@@ -20,19 +20,19 @@ export interface FrameRoleFacts {
  * @param facts of one visit
  * @returns by person, a role for each frame from 1; `null` where the frame was not lifted, "watch" where the rota gives nothing else
  */
-export function rolesByFrame({
+export function jobsByFrame({
   rota,
   given,
   lifted,
   frames,
-}: FrameRoleFacts): ReadonlyMap<string, readonly (Role | null)[]> {
+}: FrameJobFacts): ReadonlyMap<string, readonly (Job | null)[]> {
   const people = new Set([
-    ...rota.flatMap(({ roles }) => ROLES.flatMap((role) => roles[role])),
+    ...rota.flatMap(({ roles }) => JOBS.flatMap((role) => roles[role])),
     ...given.map(({ person }) => person),
   ]);
-  const planned = (person: string, frame: number): Role => {
+  const planned = (person: string, frame: number): Job => {
     const turn = rota.find(({ fromFrame, toFrame }) => frame >= fromFrame && frame <= toFrame) ?? rota.at(-1);
-    return ROLES.find((role) => turn?.roles[role].includes(person)) ?? 'watch';
+    return JOBS.find((role) => turn?.roles[role].includes(person)) ?? 'watch';
   };
   const order = given.toSorted((a, b) => a.at.localeCompare(b.at));
   return new Map(

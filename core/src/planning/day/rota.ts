@@ -1,25 +1,25 @@
-import { ROLES, type Role } from '../../inspection';
+import { JOBS, type Job } from '../../inspection';
 
-import type { SkillRole } from '../../skills';
+import type { SkillJob } from '../../skills';
 
 /** Who does what during one part of a visit. */
 export interface RotaTurn {
   readonly fromFrame: number;
   readonly toFrame: number;
-  readonly roles: Readonly<Record<Role, readonly string[]>>;
+  readonly roles: Readonly<Record<Job, readonly string[]>>;
 }
 
 /** A trainee as the rota sees one. */
 export interface RotaTrainee {
   readonly name: string;
   /** Roles in which the skills that are still open are shown, one for each skill. */
-  readonly open: readonly SkillRole[];
+  readonly open: readonly SkillJob[];
   /** Works sitting: holds frames only where the hive stands at table height. */
   readonly seated: boolean;
   /** Handles no frames here: what guards against stings is not held yet, and the colony is defensive. */
   readonly barred: boolean;
   /** Turns had in earlier visits, by role. */
-  readonly had?: Readonly<Partial<Record<Role, number>>>;
+  readonly had?: Readonly<Partial<Record<Job, number>>>;
 }
 
 export interface RotaHive {
@@ -41,7 +41,7 @@ const SINGLE = ['smoke', 'record', 'clock'] as const;
  * @returns three turns (fewer when the box has fewer frames)
  * @throws RangeError for an empty group
  */
-export function roleRota(
+export function jobRota(
   trainees: readonly RotaTrainee[],
   hive: RotaHive,
   before: readonly RotaTurn[] = [],
@@ -51,11 +51,11 @@ export function roleRota(
   const count = Math.min(3, frames);
   const had = new Map<string, number>(
     trainees.flatMap(({ name, had: earlier }) =>
-      ROLES.map((role) => [`${role} ${name}`, earlier?.[role] ?? 0] as const),
+      JOBS.map((role) => [`${role} ${name}`, earlier?.[role] ?? 0] as const),
     ),
   );
   for (const { roles } of before)
-    for (const role of ROLES)
+    for (const role of JOBS)
       for (const name of roles[role]) had.set(`${role} ${name}`, (had.get(`${role} ${name}`) ?? 0) + 1);
   const holders = handlersByTurn(trainees, hive, count, ({ name }) => had.get(`frames ${name}`) ?? 0);
   return holders.map((holding, turn) => {
@@ -84,7 +84,7 @@ export function roleRota(
   });
 }
 
-const need = ({ open }: RotaTrainee, role: Role) => open.filter((shown) => shown === role).length;
+const need = ({ open }: RotaTrainee, role: Job) => open.filter((shown) => shown === role).length;
 
 /** Who holds frames in each turn: those who need it most first, nobody twice while somebody has not. */
 function handlersByTurn(

@@ -2,11 +2,12 @@ import { DEVELOPMENT } from '../biology';
 import { nectarOn } from '../season';
 import { type CivilDate, addDays, dayAndMonth, daysBetween } from '../units';
 import type { ColonyEvent } from './colony-event';
-import type { CalendarFacts, SourceDue } from './calendar-types';
+import type { CalendarFacts, SourceDue } from './dues-types';
 import { BRINGS, flyable } from './expected';
 import { TAKES, dailyOf, feedingsOf, runsOut } from './feed-uptake';
 import { standing } from './standing-event';
-import { type Course, boundBy, coursesOf } from './treatments';
+import { type Course, coursesOf } from './treatments';
+import { boundBy } from './withdrawal';
 import { say } from './said';
 import { type Text, named } from '../language';
 

@@ -164,7 +164,7 @@ export type Calendars = z.output<typeof Calendars>;
 
 export const colonyCalendars = endpoint({
   method: 'GET',
-  path: '/api/care/calendar',
+  path: '/api/care/dues',
   access: ROLES,
   summary:
     'For each colony of a site: what is due, why and how strictly, until when it is left alone, its load, and what to expect',

@@ -1,18 +1,18 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { HIVE_TYPES } from '@brave-comb/core/equipment';
-import { type Guard, ROLES, type Role, guardsOf, rolesNow } from '@brave-comb/core/inspection';
-import { roleRota } from '@brave-comb/core/planning';
+import { type Guard, JOBS, type Job, guardsOf, jobsNow } from '@brave-comb/core/inspection';
+import { jobRota } from '@brave-comb/core/planning';
 import { isDefensive } from '@brave-comb/core/skills';
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
 
 const NOT_READY: Guard['id'] = 'not-ready-for-frames';
-const NOBODY: Readonly<Record<Role, readonly string[]>> = { smoke: [], frames: [], record: [], clock: [], watch: [] };
+const NOBODY: Readonly<Record<Job, readonly string[]>> = { smoke: [], frames: [], record: [], clock: [], watch: [] };
 
 /** Who does what at this frame: by the rota, and by what was given by hand. */
 @Injectable({ providedIn: 'root' })
-export class HiveRoles {
+export class HiveJobs {
   private readonly store = inject(Store);
   private readonly desk = inject(VisitDesk);
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
@@ -21,7 +21,7 @@ export class HiveRoles {
   private readonly facts = this.store.selectSignal(inspectionFeature.selectGuardFacts);
   private readonly address = this.store.selectSignal(inspectionFeature.selectAddress);
 
-  readonly words: Readonly<Record<Role, string>> = {
+  readonly words: Readonly<Record<Job, string>> = {
     smoke: $localize`Smoke`,
     frames: $localize`Frames`,
     record: $localize`Record`,
@@ -40,7 +40,7 @@ export class HiveRoles {
       barred: barred.length > 0 && isDefensive(file.temper),
       had,
     }));
-    return roleRota(people, { frames: box.frames, horizontal: HIVE_TYPES[file.hiveType].horizontal });
+    return jobRota(people, { frames: box.frames, horizontal: HIVE_TYPES[file.hiveType].horizontal });
   });
   /** Ids of the group's trainees, and what they are called. */
   readonly people = computed(() => this.file()?.trainees.map(({ id }) => id) ?? []);
@@ -53,7 +53,7 @@ export class HiveRoles {
     const rota = this.rota();
     const turn = rota.find((each) => frame >= each.fromFrame && frame <= each.toFrame) ?? rota[0];
     const given = this.record().roles;
-    return rolesNow(turn?.roles ?? NOBODY, given, (id) => this.names()[id] ?? id);
+    return jobsNow(turn?.roles ?? NOBODY, given, (id) => this.names()[id] ?? id);
   });
   /** Who holds frames of a lively colony without being ready for it, while nobody has said why they go on. */
   readonly notReady = computed(() =>
@@ -77,9 +77,9 @@ export class HiveRoles {
    *
    * @returns what stands against it; the job is given when nothing does or a reason came
    */
-  next(name: string, role: Role, reason = ''): readonly Guard[] {
+  next(name: string, role: Job, reason = ''): readonly Guard[] {
     const person = this.idOf(name);
-    const next = ROLES[(ROLES.indexOf(role) + 1) % ROLES.length]!;
+    const next = JOBS[(JOBS.indexOf(role) + 1) % JOBS.length]!;
     if (!person) return [];
     const against = this.against(name, next);
     if (against.length > 0 && reason === '') return against;
@@ -101,7 +101,7 @@ export class HiveRoles {
     for (const { name, against } of this.notReady()) this.overrule(name, against, reason);
   }
 
-  private against(name: string, role: Role): readonly Guard[] {
+  private against(name: string, role: Job): readonly Guard[] {
     const person = this.idOf(name);
     return person ? guardsOf({ do: 'give-role', role, person }, this.facts()) : [];
   }

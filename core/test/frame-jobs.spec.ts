@@ -1,13 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { answersInEnglish } from './in-english';
-import { ROLES } from '../src/inspection';
-import {
-  type RotaTurn,
-  rolesByFrame,
-  runWithoutFrame,
-  withoutFrameText as saidWithoutFrameText,
-} from '../src/planning';
+import { JOBS } from '../src/inspection';
+import { type RotaTurn, jobsByFrame, runWithoutFrame, withoutFrameText as saidWithoutFrameText } from '../src/planning';
 
 const withoutFrameText = answersInEnglish(saidWithoutFrameText);
 
@@ -22,13 +17,13 @@ const lifted = (...frames: readonly number[]) => new Map(frames.map((frame) => [
 
 describe('who did what at which frame', () => {
   it('goes by the rota, and says nothing of frames that nobody lifted', () => {
-    const roles = rolesByFrame({ rota: ROTA, given: [], lifted: lifted(1, 3), frames: 5 });
+    const roles = jobsByFrame({ rota: ROTA, given: [], lifted: lifted(1, 3), frames: 5 });
     expect(roles.get('ife')).toEqual(['frames', null, 'smoke', null, null]);
     expect(roles.get('jun')).toEqual(['smoke', null, 'frames', null, null]);
   });
 
   it('goes on with the last turn where the rota ends', () => {
-    const roles = rolesByFrame({ rota: ROTA, given: [], lifted: lifted(5), frames: 5 });
+    const roles = jobsByFrame({ rota: ROTA, given: [], lifted: lifted(5), frames: 5 });
     expect(roles.get('jun')?.[4]).toBe('frames');
   });
 
@@ -37,26 +32,26 @@ describe('who did what at which frame', () => {
       { role: 'clock', person: 'ife', at: at(35) },
       { role: 'record', person: 'ife', at: at(15) },
     ] as const;
-    const roles = rolesByFrame({ rota: ROTA, given, lifted: lifted(1, 2, 3, 4), frames: 4 });
+    const roles = jobsByFrame({ rota: ROTA, given, lifted: lifted(1, 2, 3, 4), frames: 4 });
     expect(roles.get('ife')).toEqual(['frames', 'record', 'record', 'clock']);
     expect(roles.get('jun')).toEqual(['smoke', 'smoke', 'frames', 'frames']);
   });
 
   it('lets whoever came without a role in the rota watch until one is given', () => {
     const given = [{ role: 'frames', person: 'late', at: at(25) }] as const;
-    const roles = rolesByFrame({ rota: ROTA, given, lifted: lifted(1, 2, 3), frames: 3 });
+    const roles = jobsByFrame({ rota: ROTA, given, lifted: lifted(1, 2, 3), frames: 3 });
     expect(roles.get('late')).toEqual(['watch', 'watch', 'frames']);
   });
 
   it('gives everybody one role at every frame that was lifted, whatever was handed over', () => {
     const handed = fc.record({
-      role: fc.constantFrom(...ROLES),
+      role: fc.constantFrom(...JOBS),
       person: fc.constantFrom('ife', 'jun', 'late'),
       at: fc.integer({ min: 0, max: 59 }).map(at),
     });
     fc.assert(
       fc.property(fc.array(handed), fc.subarray([1, 2, 3, 4, 5]), (given, frames) => {
-        for (const roles of rolesByFrame({ rota: ROTA, given, lifted: lifted(...frames), frames: 5 }).values())
+        for (const roles of jobsByFrame({ rota: ROTA, given, lifted: lifted(...frames), frames: 5 }).values())
           roles.forEach((role, index) => {
             expect(role !== null).toBe(frames.includes(index + 1));
           });

@@ -1,6 +1,6 @@
 import { DEVELOPMENT, type QueenStart, type QueenTimetable, daysToEmergence, queenTimetable } from '../biology';
 import { type CivilDate, addDays, daysBetween, laterOf } from '../units';
-import type { CalendarFacts, Dates } from './calendar-types';
+import type { CalendarFacts, Dates } from './dues-types';
 import { newColonyPlan } from './new-colony';
 import { standing } from './standing-event';
 import { say } from './said';

@@ -2,7 +2,7 @@ import type { MatingDay } from '../biology';
 import type { DayWeather, Forage, Phase, PhaseSpan } from '../season';
 import type { CivilDate } from '../units';
 import type { ColonyEvent } from './colony-event';
-import type { HoneyLock, StandingSuper } from './treatments';
+import type { HoneyLock, StandingSuper } from './withdrawal';
 import type { Text } from '../language';
 
 export type Strict = 'must' | 'should' | 'may';
