@@ -286,7 +286,7 @@ const scenarios = {
       '/api/season/strip',
       '/api/season/year',
       '/api/sessions/mine',
-      '/api/drills',
+      '/api/practice',
       '/api/sessions/next',
       '/api/people/messages',
     ];

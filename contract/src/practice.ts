@@ -96,7 +96,7 @@ export const Practice = z.object({
 
 export const practice = endpoint({
   method: 'GET',
-  path: '/api/drills',
+  path: '/api/practice',
   access: ROLES,
   summary: 'Own results in practice and everything that drills are made from',
   response: Practice,
@@ -104,7 +104,7 @@ export const practice = endpoint({
 
 export const practiceRecord = endpoint({
   method: 'GET',
-  path: '/api/drills/records/:visit',
+  path: '/api/practice/records/:visit',
   access: ROLES,
   summary: 'Any visit that one may see, to be read again as a drill',
   params: z.object({ visit: Id }),
@@ -126,7 +126,7 @@ export const DrillAnswer = z.discriminatedUnion('kind', [
 
 export const recordPractice = endpoint({
   method: 'POST',
-  path: '/api/drills/results',
+  path: '/api/practice/results',
   access: ROLES,
   summary: 'Keep one answer: the server makes the same drill again and marks it',
   body: z.object({
@@ -173,7 +173,7 @@ export const IndoorPlan = z.object({
 
 export const indoorPlan = endpoint({
   method: 'GET',
-  path: '/api/drills/groups/:group/plan',
+  path: '/api/practice/groups/:group/plan',
   access: field,
   summary: "A session indoors from a group's weakest drills",
   params: z.object({ group: Id }),
@@ -186,7 +186,7 @@ export const indoorPlan = endpoint({
 
 export const setOutIndoorPlan = endpoint({
   method: 'POST',
-  path: '/api/drills/groups/:group/plan',
+  path: '/api/practice/groups/:group/plan',
   access: field,
   summary: 'Set a session indoors out for a group: its trainees see stations, minutes and who works with whom',
   params: z.object({ group: Id }),
@@ -201,7 +201,7 @@ export const setOutIndoorPlan = endpoint({
 
 export const takeBackIndoorPlan = endpoint({
   method: 'POST',
-  path: '/api/drills/plans/:plan/withdraw',
+  path: '/api/practice/plans/:plan/withdraw',
   access: field,
   summary: 'Take back a session indoors that was set out',
   params: z.object({ plan: Id }),
@@ -223,7 +223,7 @@ const PhotoBank = z.object({
 
 export const photoBank = endpoint({
   method: 'GET',
-  path: '/api/drills/photos',
+  path: '/api/practice/photos',
   access: field,
   summary: "The school's own photos, and the drills made from them",
   response: PhotoBank,
@@ -231,7 +231,7 @@ export const photoBank = endpoint({
 
 export const makePhotoDrill = endpoint({
   method: 'POST',
-  path: '/api/drills/photos',
+  path: '/api/practice/photos',
   access: field,
   summary: 'Make a drill from a photo: a question with choices',
   body: z
@@ -253,7 +253,7 @@ export const makePhotoDrill = endpoint({
 
 export const retirePhotoDrill = endpoint({
   method: 'POST',
-  path: '/api/drills/photos/:drill/retire',
+  path: '/api/practice/photos/:drill/retire',
   access: field,
   summary: 'Ask a photo no more; answers given to it stay',
   params: z.object({ drill: Id }),
@@ -289,7 +289,7 @@ const Polls = z.object({
 
 export const polls = endpoint({
   method: 'GET',
-  path: '/api/drills/polls',
+  path: '/api/practice/polls',
   access: ROLES,
   summary: 'What groups are asked before and after a lesson, and how they answered',
   response: Polls,
@@ -297,7 +297,7 @@ export const polls = endpoint({
 
 export const askPoll = endpoint({
   method: 'POST',
-  path: '/api/drills/polls',
+  path: '/api/practice/polls',
   access: field,
   summary: 'Ask a group before and after a session what it feels ready for',
   body: z.object({
@@ -311,7 +311,7 @@ export const askPoll = endpoint({
 
 export const answerPoll = endpoint({
   method: 'POST',
-  path: '/api/drills/polls/:poll/answers',
+  path: '/api/practice/polls/:poll/answers',
   access: ROLES,
   summary: 'Answer a poll; answering again changes the answer',
   params: z.object({ poll: Id }),

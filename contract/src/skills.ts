@@ -585,7 +585,7 @@ export const eraseTrainee = endpoint({
 
 export const setForgetting = endpoint({
   method: 'POST',
-  path: '/api/practice/forgetting',
+  path: '/api/skills/forgetting',
   access: ['lead'],
   summary: 'How long a skill holds after it was last shown: a fixed term, or one that grows',
   body: Forgetting,

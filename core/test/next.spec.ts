@@ -15,6 +15,7 @@ import {
   nextText,
   openingScript,
   parseSide,
+  readingMinutes,
   recordOf,
   sideBeside,
   undoText,
@@ -221,5 +222,25 @@ describe('what undo takes back', () => {
     expect(undo(parseSide('3S 2L'), parseSide('3S'), null)).toBe('2L');
     expect(undo(null, EMPTY_SIDE, { kind: 'mood-noted', mood: 1 })).toBe('mood: quiet');
     expect(undo(null, EMPTY_SIDE, null)).toBe('');
+  });
+});
+
+describe('how long reading has gone on', () => {
+  const readFor = (...minutes: number[]) =>
+    readingMinutes(
+      recordOf(
+        minutes.map((minute, index) => ({
+          id: `${index}`,
+          at: new Date(Date.UTC(2026, 4, 14, 12, minute)).toISOString(),
+          by: 'ruth',
+          body: read(side(index + 1, 'low'), '8C'),
+        })),
+      ),
+    );
+
+  it('is not said before there are four readings, and is told from the first to the last, in whatever order they came', () => {
+    expect([readFor(), readFor(0, 5), readFor(0, 5, 9)]).toEqual([null, null, null]);
+    expect(readFor(0, 3, 5, 9)).toBe(9);
+    expect(readFor(9, 3, 5, 0)).toBe(9);
   });
 });

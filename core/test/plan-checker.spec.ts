@@ -8,7 +8,7 @@ import {
   PLAN_RULES,
   type PlanningProblem,
   type PlanRule,
-  worthOfPractice,
+  worthOfLearning,
 } from '../src/planning';
 import { KEPT, keptBest, keptProblem } from './random-problem';
 
@@ -300,10 +300,10 @@ describe('the checker', () => {
 
   it('reads practice off the curve, flat after its end', () => {
     const { pwl } = PROBLEM.params;
-    expect(worthOfPractice(pwl, 0)).toBe(0);
-    expect(worthOfPractice(pwl, 0.25)).toBeCloseTo((0.139292 + 0.295312) / 2, 12);
-    expect(worthOfPractice(pwl, 99)).toBe(0.993262);
-    expect(() => worthOfPractice(pwl, -1)).toThrow(RangeError);
+    expect(worthOfLearning(pwl, 0)).toBe(0);
+    expect(worthOfLearning(pwl, 0.25)).toBeCloseTo((0.139292 + 0.295312) / 2, 12);
+    expect(worthOfLearning(pwl, 99)).toBe(0.993262);
+    expect(() => worthOfLearning(pwl, -1)).toThrow(RangeError);
   });
 });
 

@@ -99,7 +99,7 @@ test('practice goes on without signal: answers wait, survive a reload and arrive
   await expect(row).toContainText(/right \d of 1/);
   await context.setOffline(false);
   const results = async () =>
-    ((await (await page.request.get('/api/drills')).json()) as { results: { topic: string }[] }).results.filter(
+    ((await (await page.request.get('/api/practice')).json()) as { results: { topic: string }[] }).results.filter(
       ({ topic }) => topic === 'stop',
     ).length;
   await page.reload();

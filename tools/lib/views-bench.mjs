@@ -98,8 +98,8 @@ const DESK = [
   '/api/season/happenings',
   '/api/season/alive-round',
   '/api/weather/trust',
-  '/api/drills',
-  '/api/drills/polls',
+  '/api/practice',
+  '/api/practice/polls',
   '/api/visits',
   '/api/checklist',
 ];

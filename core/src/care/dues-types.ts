@@ -48,7 +48,7 @@ export interface Opening {
 }
 
 /** What a house asks of a colony's calendar. */
-export interface CalendarPractice {
+export interface HouseDues {
   /** Days between looks by phase, least and most, where the house differs from the trade. */
   readonly intervals: Partial<Readonly<Record<Phase, readonly [number, number]>>>;
   /** Whether cells must be caught: every `swarmIntervalDays` while swarms may leave. */
@@ -60,7 +60,7 @@ export interface CalendarPractice {
   readonly load: { readonly openings: number; readonly minutes: number; readonly stings: number };
 }
 
-export const DEFAULT_CALENDAR: CalendarPractice = {
+export const DEFAULT_CALENDAR: HouseDues = {
   intervals: {},
   catchCells: true,
   swarmIntervalDays: 7,
@@ -94,7 +94,7 @@ export interface CalendarFacts {
   /** Honey boxes on the hive, with the day on which each came on. */
   readonly supers: readonly StandingSuper[];
   readonly events: readonly ColonyEvent[];
-  readonly practice: CalendarPractice;
+  readonly practice: HouseDues;
 }
 
 export interface Load {

@@ -4,7 +4,7 @@ import { careDates } from './dues-care';
 import { queenDates, queenInTheMaking } from './dues-queen';
 import type {
   CalendarFacts,
-  CalendarPractice,
+  HouseDues,
   ColonyCalendar,
   ColonyClass,
   Load,
@@ -21,7 +21,7 @@ import { type Text, inOne } from '../language';
 const LOAD_DAYS = 30;
 
 /** What a colony has had in the last thirty days, against the house limit. */
-export function loadOf(openings: readonly Opening[], today: CivilDate, limits: CalendarPractice['load']): Load {
+export function loadOf(openings: readonly Opening[], today: CivilDate, limits: HouseDues['load']): Load {
   const lately = openings.filter(({ date }) => daysBetween(date, today) < LOAD_DAYS && daysBetween(date, today) >= 0);
   const load = {
     openings: lately.length,
@@ -115,7 +115,7 @@ function openingRests({ openings, practice, today }: CalendarFacts, load: Load):
 }
 
 /** First day on which the load of the last thirty days lies under every limit. */
-function lightFrom(openings: readonly Opening[], today: CivilDate, practice: CalendarPractice): CivilDate {
+function lightFrom(openings: readonly Opening[], today: CivilDate, practice: HouseDues): CivilDate {
   for (let day = 0; day <= LOAD_DAYS; day += 1) {
     const date = addDays(today, day);
     if (loadOf(openings, date, practice.load).over.length === 0) return date;

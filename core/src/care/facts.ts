@@ -4,7 +4,7 @@ import type { CivilDate } from '../units';
 import type { Strain } from './expected';
 
 /** What a school does as a matter of course; every figure may be changed by it. */
-export interface CarePractice {
+export interface HouseCare {
   /** Least food in the open season, kg. Common practice. */
   readonly leastStoresKg: number;
   /** Food to feed up to in the open season, kg. */
@@ -19,7 +19,7 @@ export interface CarePractice {
   readonly intervalDays: number;
 }
 
-export const DEFAULT_CARE: CarePractice = {
+export const DEFAULT_CARE: HouseCare = {
   leastStoresKg: 5,
   feedToKg: 10,
   winterStoresKg: 18,
@@ -78,5 +78,5 @@ export interface ColonyFacts {
   readonly poorDays: number | null;
   /** Highest temperature of each of the coming days, °C; none without a forecast. */
   readonly highs: readonly number[];
-  readonly practice: CarePractice;
+  readonly practice: HouseCare;
 }

@@ -20,7 +20,7 @@ import { importPassport, settlePassport } from '../acts/skills/passport-import';
 import type { Context } from '../context';
 import { revise } from '../database/revision-store';
 import { debrief } from '../facts/debrief';
-import { changePractice } from '../records/people';
+import { changeHousePractice } from '../records/people';
 import type { Serve } from '../routing';
 import { agreement } from '../views/skills/agreement';
 import { checklist } from '../views/skills/checklist';
@@ -61,7 +61,7 @@ export function skillsRoutes(context: Context, serve: Serve): void {
   serve(endpoints.signDebrief, ({ params, body }, actor) => signDebrief(context, actor, params.session, body));
   serve(endpoints.sendDebriefBack, ({ params, body }, actor) => sendDebriefBack(context, actor, params.session, body));
   serve(endpoints.setForgetting, async ({ body }, actor) => {
-    await revise(context.db, actor.school, (trx) => changePractice(trx, actor.school, { forgetting: body }));
+    await revise(context.db, actor.school, (trx) => changeHousePractice(trx, actor.school, { forgetting: body }));
     return { kept: true };
   });
 }

@@ -3,12 +3,12 @@ import { type ApplicationConfig, isDevMode, provideBrowserGlobalErrorListeners }
 import { provideRouter, withComponentInputBinding } from '@angular/router';
 import { provideServiceWorker } from '@angular/service-worker';
 import { provideEffects } from '@ngrx/effects';
-import { provideState, provideStore } from '@ngrx/store';
+import { type Action, provideState, provideStore } from '@ngrx/store';
 import { provideStoreDevtools } from '@ngrx/store-devtools';
 import { asWhom, asksAgain, keptAnswers } from './api/interceptors';
 import { asksByTag } from './api/tagged-answers';
 import * as viewsEffects from './api/views.effects';
-import { viewsFeature } from './api/views.feature';
+import { type Change, viewsFeature } from './api/views.feature';
 import { routes } from './app.routes';
 import { provideIcons } from './icons/icons';
 import * as inspectionEffects from './inspection/inspection.effects';
@@ -26,6 +26,12 @@ import { seasonFeature } from './season/season.feature';
 
 /** False in the build for users, where what it rules out is left out. */
 declare const ngDevMode: boolean;
+
+/** Changes and views of all endpoints share their actions: the log of actions names the endpoint too. */
+const withEndpoint = (action: Action & { change?: Change; view?: string }): Action => ({
+  ...action,
+  type: `${action.type} ${action.change?.endpoint ?? action.view ?? ''}`.trim(),
+});
 
 export const appConfig: ApplicationConfig = {
   providers: [
@@ -50,7 +56,7 @@ export const appConfig: ApplicationConfig = {
     provideState(planningFeature),
     provideState(planJobFeature),
     provideEffects(peopleEffects, seasonEffects, viewsEffects, planningEffects, planJobEffects, inspectionEffects),
-    ...(ngDevMode ? [provideStoreDevtools({ maxAge: 50, connectInZone: false })] : []),
+    ...(ngDevMode ? [provideStoreDevtools({ maxAge: 50, connectInZone: false, actionSanitizer: withEndpoint })] : []),
     provideIcons(),
     provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerImmediately' }),
   ],

@@ -58,6 +58,20 @@ const LAST_FEW = 2;
 /** Nobody reads a frame faster than this, whatever the record says. */
 const FASTEST = 0.7;
 
+/** Fewer readings than this say nothing of how long one takes. */
+const A_PACE = 4;
+
+/**
+ * How long reading has gone on, to tell how long the rest will take.
+ *
+ * @param record the visit so far
+ * @returns minutes from the first reading to the last, `null` before there are four
+ */
+export function readingMinutes({ sides }: Pick<VisitRecord, 'sides'>): number | null {
+  const readings = Object.values(sides).map(({ at }) => Date.parse(at));
+  return readings.length < A_PACE ? null : (Math.max(...readings) - Math.min(...readings)) / 60_000;
+}
+
 /**
  * What the visit has seen of what it was asked, and what is missing.
  *

@@ -9,7 +9,7 @@ const newest = (round: number) => Math.max(0.003, 0.3 / (1 + round / 30));
 /**
  * An upper bound on what any plan is worth, by Lagrangian relaxation: rules that tie groups together get prices, and what
  * remains falls apart into groups (hives per session by minutes, sessions by gaps), hives (openings by rest, one care
- * credit), staff by slot, and the worth of practice. Any prices give a valid bound; the volume algorithm improves them.
+ * credit), staff by slot, and the worth of learning. Any prices give a valid bound; the volume algorithm improves them.
  *
  * Source: Barahona and Anbil (2000), The volume algorithm, Mathematical Programming 87, 385–399 (from memory).
  */
@@ -58,7 +58,7 @@ export class PlanBound {
     }
     this.pinnedTotal = total;
     for (let gk = 0; gk < G * K; gk += 1) {
-      this.prices.practice[gk] = model.skill * model.need[gk]! * slopeAt(model, model.covered[gk]! + 0.9);
+      this.prices.learning[gk] = model.skill * model.need[gk]! * slopeAt(model, model.covered[gk]! + 0.9);
     }
     this.prices.share.fill(model.fairness / Math.max(1, G));
     this.value = this.relaxed(this.prices, this.mean);
@@ -126,8 +126,8 @@ export class PlanBound {
       for (let k = 0; k < K; k += 1) {
         const gk = g * K + k;
         if (need[gk] === 0) continue;
-        const pi = prices.practice[gk]!;
-        // Best practice to buy at this price: the curve is concave, so where its slope falls under the price.
+        const pi = prices.learning[gk]!;
+        // Best learning to buy at this price: the curve is concave, so where its slope falls under the price.
         const worth = points * need[gk]!;
         let at = covered[gk]!;
         let line = 0;
@@ -141,7 +141,7 @@ export class PlanBound {
         }
         got += need[gk]! * (now - before);
         value += worth * (now - before) - pi * (at - covered[gk]!);
-        residual.practice[gk]! -= at - covered[gk]!;
+        residual.learning[gk]! -= at - covered[gk]!;
       }
       if (open[g]! > 0) residual.share[g]! += got / open[g]!;
     }
@@ -207,7 +207,7 @@ export class PlanBound {
       let value = -prices.opening[h * T + t]!;
       const end = model.needed[g * H + h + 1]!;
       for (let i = model.needed[g * H + h]!; i < end; i += 1)
-        value += prices.practice[g * K + model.skillOf[i]!]! * model.practice[model.practiceAt[i]! + t]!;
+        value += prices.learning[g * K + model.skillOf[i]!]! * model.learning[model.learningAt[i]! + t]!;
       if (row >= 0) value += model.hiveChange[row * H + h]!;
       if (model.suspect[h] === 1) value -= seniors;
       if (pinned?.has(h) === true) value += PINNED;
@@ -232,7 +232,7 @@ export class PlanBound {
       if (model.suspect[h] === 1) for (const c of model.crewsOf[t]!) residual.senior[c]! -= 1;
       const end = model.needed[g * model.H + h + 1]!;
       for (let i = model.needed[g * model.H + h]!; i < end; i += 1)
-        residual.practice[g * model.K + model.skillOf[i]!]! += model.practice[model.practiceAt[i]! + t]!;
+        residual.learning[g * model.K + model.skillOf[i]!]! += model.learning[model.learningAt[i]! + t]!;
     }
   }
 
@@ -401,8 +401,8 @@ export class PlanBound {
 interface Prices {
   /** Hive × slot: openings by groups and staff are openings of the hive. Any sign. */
   readonly opening: Float64Array;
-  /** Group × skill: practice counted is practice had. Not negative, as all that follow. */
-  readonly practice: Float64Array;
+  /** Group × skill: learning counted is learning had. Not negative, as all that follow. */
+  readonly learning: Float64Array;
   /** Group: its share is at least the least share. */
   readonly share: Float64Array;
   readonly suits: Float64Array;
@@ -410,19 +410,19 @@ interface Prices {
   readonly senior: Float64Array;
 }
 
-const KINDS = ['opening', 'practice', 'share', 'suits', 'crew', 'senior'] as const;
+const KINDS = ['opening', 'learning', 'share', 'suits', 'crew', 'senior'] as const;
 
 /** How far each kind of price moves for the same residual, so that all come near their best together (tuned by trial). */
 type Scale = Readonly<Record<(typeof KINDS)[number], number>>;
 
 function scaleOf({ people, G }: PlanModel): Scale {
   const squares = people.reduce((sum, each) => sum + each * each, 0);
-  return { opening: 1, practice: 1, share: 30, suits: (0.3 * G) / Math.max(1, squares), crew: 1, senior: 1 };
+  return { opening: 1, learning: 1, share: 30, suits: (0.3 * G) / Math.max(1, squares), crew: 1, senior: 1 };
 }
 
 const pricesOf = ({ G, T, H, K, crews }: PlanModel): Prices => ({
   opening: new Float64Array(H * T),
-  practice: new Float64Array(G * K),
+  learning: new Float64Array(G * K),
   share: new Float64Array(G),
   suits: new Float64Array(T),
   crew: new Float64Array(crews.length),
@@ -451,6 +451,6 @@ function blend(mean: Prices, newest: Prices, share: number): void {
     for (let i = 0; i < mean[kind].length; i += 1) mean[kind][i]! += share * (newest[kind][i]! - mean[kind][i]!);
 }
 
-function slopeAt({ curve }: PlanModel, practice: number): number {
-  return curve.slope[curve.ends.findIndex((end) => end > practice)]!;
+function slopeAt({ curve }: PlanModel, learning: number): number {
+  return curve.slope[curve.ends.findIndex((end) => end > learning)]!;
 }

@@ -1,6 +1,6 @@
 import type { PlanParams } from './problem';
 
-/** Worth of practice: 1 − e^−L in ten straight lines; a reading that no forecast makes sure counts at most 0.98. */
+/** Worth of learning: 1 − e^−L in ten straight lines; a reading that no forecast makes sure counts at most 0.98. */
 export const CURVE: Pick<PlanParams, 'pMax' | 'pwl' | 'careLateRate' | 'tempFactor'> = {
   careLateRate: 0.1,
   tempFactor: { cool: 1.6, mild: 1, warm: 0.8, hot: 1.3 },

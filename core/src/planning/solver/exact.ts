@@ -176,7 +176,7 @@ function linearOf(model: PlanModel): { linear: Linear; columns: Columns } {
         Math.floor(gt / T) === g
           ? [...own].flatMap(([h, x]) => {
               for (let i = model.needed[g * H + h]!; i < model.needed[g * H + h + 1]!; i += 1)
-                if (model.skillOf[i] === k) return [[x, -model.practice[model.practiceAt[i]! + (gt % T)]!] as const];
+                if (model.skillOf[i] === k) return [[x, -model.learning[model.learningAt[i]! + (gt % T)]!] as const];
               return [];
             })
           : [],

@@ -1,4 +1,4 @@
-import { careOfOpening, turnOf, practiceCovered, practiceOfOpening } from './objective';
+import { careOfOpening, turnOf, learningCovered, learningOfOpening } from './objective';
 import type { PlanForbid, PlanningProblem, PlanSlot } from './problem';
 
 /** Slots that share supervisors: at one moment nobody is in two of them. */
@@ -66,21 +66,21 @@ export interface PlanModel {
   readonly told: Int32Array;
   /** Row × hive: points for a hive that was published for this session, minus for one that was not. */
   readonly hiveChange: Float64Array;
-  /** Group × hive: where its skills that the group needs begin in `skillOf` and `practiceAt`. */
+  /** Group × hive: where its skills that the group needs begin in `skillOf` and `learningAt`. */
   readonly needed: Int32Array;
   readonly skillOf: Int32Array;
-  /** Where the practice by slot of that skill at that hive begins in `practice`. */
-  readonly practiceAt: Int32Array;
-  readonly practice: Float64Array;
-  /** Points for each weighted worth of practice. */
+  /** Where the learning by slot of that skill at that hive begins in `learning`. */
+  readonly learningAt: Int32Array;
+  readonly learning: Float64Array;
+  /** Points for each weighted worth of learning. */
   readonly skill: number;
   /** Group × skill: weight of what is needed, 0 for the rest. */
   readonly need: Float64Array;
   readonly covered: Float64Array;
-  /** Group: weighted worth of practice that is still to be had. */
+  /** Group: weighted worth of learning that is still to be had. */
   readonly open: Float64Array;
   readonly fairness: number;
-  /** Worth of practice as lines, and for each step of L the line to begin with. */
+  /** Worth of learning as lines, and for each step of L the line to begin with. */
   readonly curve: Curve;
   /** What a plan with nothing in it is worth, without fairness. */
   readonly constant: number;
@@ -113,12 +113,12 @@ function curveOf({ L, F }: PlanningProblem['params']['pwl']): Curve {
   return { ends, offset, slope, steps, firstLine, last: L[lines]! };
 }
 
-/** Worth of practice, read off the lines. */
-export function onCurve({ ends, offset, slope, steps, firstLine, last }: Curve, practice: number): number {
-  if (practice >= last) return offset[offset.length - 1]!;
-  let line = firstLine[(practice * steps) | 0]!;
-  while (practice > ends[line]!) line += 1;
-  return offset[line]! + slope[line]! * practice;
+/** Worth of learning, read off the lines. */
+export function onCurve({ ends, offset, slope, steps, firstLine, last }: Curve, learning: number): number {
+  if (learning >= last) return offset[offset.length - 1]!;
+  let line = firstLine[(learning * steps) | 0]!;
+  while (learning > ends[line]!) line += 1;
+  return offset[line]! + slope[line]! * learning;
 }
 
 const overlap = (a: PlanSlot, b: PlanSlot) =>
@@ -241,32 +241,32 @@ export function modelOf(problem: PlanningProblem): PlanModel {
 
   const curve = curveOf(params.pwl);
   const need = table(G, K, (g, k) => groups[g]!.needs[skills[k]!]?.weight ?? 0);
-  const practice: number[] = [];
+  const learning: number[] = [];
   const practiceRows = hives.map(
     (hive) =>
       new Map(
         Object.entries(hive.skills).flatMap(([skill, chance]) => {
           const k = skillIndex.get(skill);
           if (k === undefined) return [];
-          const begins = practice.length;
-          for (const slot of slots) practice.push(practiceOfOpening(problem, slot, chance));
+          const begins = learning.length;
+          for (const slot of slots) learning.push(learningOfOpening(problem, slot, chance));
           return [[k, begins] as const];
         }),
       ),
   );
   const needed = new Int32Array(G * H + 1);
   const skillOf: number[] = [];
-  const practiceAt: number[] = [];
+  const learningAt: number[] = [];
   for (let g = 0; g < G; g += 1)
     for (let h = 0; h < H; h += 1) {
       for (const [k, begins] of practiceRows[h]!)
         if (need[g * K + k]! > 0) {
           skillOf.push(k);
-          practiceAt.push(begins);
+          learningAt.push(begins);
         }
       needed[g * H + h + 1] = skillOf.length;
     }
-  const covered = table(G, K, (g, k) => practiceCovered(groups[g]!.needs[skills[k]!]?.covered ?? 0));
+  const covered = table(G, K, (g, k) => learningCovered(groups[g]!.needs[skills[k]!]?.covered ?? 0));
   const open = Float64Array.from(groups, (_, g) =>
     sum(skills.map((_skill, k) => need[g * K + k]! * (1 - onCurve(curve, covered[g * K + k]!)))),
   );
@@ -332,8 +332,8 @@ export function modelOf(problem: PlanningProblem): PlanModel {
     hiveChange,
     needed,
     skillOf: Int32Array.from(skillOf),
-    practiceAt: Int32Array.from(practiceAt),
-    practice: Float64Array.from(practice),
+    learningAt: Int32Array.from(learningAt),
+    learning: Float64Array.from(learning),
     skill: weights.skill,
     need,
     covered,

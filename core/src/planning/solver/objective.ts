@@ -26,30 +26,30 @@ export const OBJECTIVE_PARTS = [
 ] as const satisfies readonly (keyof ObjectiveParts)[];
 
 /**
- * Worth of so much practice: a concave curve through given points, so that the third time counts less than the first.
+ * Worth of so much learning: a concave curve through given points, so that the third time counts less than the first.
  *
  * @param pwl the curve's points, L rising from 0
- * @param practice L, −ln of the chance of not having seen it, at least 0
+ * @param learning L, −ln of the chance of not having seen it, at least 0
  * @returns F, constant after the last point
- * @throws RangeError if `practice` is negative or no number
+ * @throws RangeError if `learning` is negative or no number
  */
-export function worthOfPractice(
+export function worthOfLearning(
   pwl: { readonly L: readonly number[]; readonly F: readonly number[] },
-  practice: number,
+  learning: number,
 ): number {
-  if (!(practice >= 0)) throw new RangeError(`Practice must be at least 0, got ${practice}.`);
-  const next = pwl.L.findIndex((at) => at > practice);
+  if (!(learning >= 0)) throw new RangeError(`Learning must be at least 0, got ${learning}.`);
+  const next = pwl.L.findIndex((at) => at > learning);
   if (next < 0) return pwl.F.at(-1) ?? 0;
   const [l0, l1] = [pwl.L[next - 1] ?? 0, pwl.L[next] ?? 0];
   const [f0, f1] = [pwl.F[next - 1] ?? 0, pwl.F[next] ?? 0];
-  return f0 + ((practice - l0) / (l1 - l0)) * (f1 - f0);
+  return f0 + ((learning - l0) / (l1 - l0)) * (f1 - f0);
 }
 
 /** Practice already had, from the share of a skill that is covered (at most 0.98 counts). */
-export const practiceCovered = (covered: number) => -Math.log(1 - Math.min(0.98, covered));
+export const learningCovered = (covered: number) => -Math.log(1 - Math.min(0.98, covered));
 
 /** Practice that one opening gives: −ln of the chance of not seeing it, in weather that may not hold. */
-export const practiceOfOpening = (problem: PlanningProblem, slot: PlanSlot, chance: number) =>
+export const learningOfOpening = (problem: PlanningProblem, slot: PlanSlot, chance: number) =>
   -Math.log(1 - Math.min(problem.params.pMax, slot.fit * chance));
 
 /**
@@ -118,12 +118,12 @@ function gainsOf(
     hives.map((hive) => ({ slot: slotOf(slot), hive: hiveOf(hive) })),
   );
   return Object.entries(needs).map(([skill, { weight, covered }]) => {
-    const before = practiceCovered(covered);
-    const had = openings.map(({ slot, hive }) => practiceOfOpening(problem, slot, hive.skills[skill] ?? 0));
-    const worthBefore = worthOfPractice(problem.params.pwl, before);
+    const before = learningCovered(covered);
+    const had = openings.map(({ slot, hive }) => learningOfOpening(problem, slot, hive.skills[skill] ?? 0));
+    const worthBefore = worthOfLearning(problem.params.pwl, before);
     return {
       skill,
-      gained: weight * (worthOfPractice(problem.params.pwl, before + sum(had)) - worthBefore),
+      gained: weight * (worthOfLearning(problem.params.pwl, before + sum(had)) - worthBefore),
       open: weight * (1 - worthBefore),
     };
   });
@@ -141,7 +141,7 @@ function shareOfGains(gains: ReturnType<typeof gainsOf>): number {
  * @param problem the problem
  * @param assignments sessions whose openings count
  * @param group id of the group
- * @returns per skill the weighted worth of practice that was gained, and what was still to be had before
+ * @returns per skill the weighted worth of learning that was gained, and what was still to be had before
  */
 export function skillGains(problem: PlanningProblem, assignments: Assignments, group: string) {
   const parts = partsOf(problem);

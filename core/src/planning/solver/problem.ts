@@ -27,7 +27,7 @@ export interface PlanParams {
   readonly tempFactor: Readonly<Record<Temp, number>>;
   /** Highest chance of seeing a skill that one opening may count for, below 1. */
   readonly pMax: number;
-  /** Worth F of the practice L, points of a rising concave curve from (0, 0), constant after the last. */
+  /** Worth F of the learning L, points of a rising concave curve from (0, 0), constant after the last. */
   readonly pwl: { readonly L: readonly number[]; readonly F: readonly number[] };
   readonly weights: PlanWeights;
 }

@@ -47,7 +47,7 @@ export class PlanState {
   readonly staffAt: Int32Array;
   readonly staffMinutesAt: Float64Array;
   readonly staffSuspects: Uint8Array;
-  readonly practice: Float64Array;
+  readonly learning: Float64Array;
   readonly worth: Float64Array;
   readonly got: Float64Array;
   readonly share: Float64Array;
@@ -79,7 +79,7 @@ export class PlanState {
     this.staffAt = new Int32Array(T);
     this.staffMinutesAt = new Float64Array(T);
     this.staffSuspects = new Uint8Array(T);
-    this.practice = Float64Array.from(model.covered);
+    this.learning = Float64Array.from(model.covered);
     this.worth = Float64Array.from(model.covered, (covered) => onCurve(model.curve, covered));
     this.got = new Float64Array(G);
     this.share = Float64Array.from(model.open, (open) => (open > 0 ? 0 : 1));
@@ -245,14 +245,14 @@ export class PlanState {
     return care - model.skill * unlearnt - model.disturb[h * model.T + t]! + this.changeOf(gt, h);
   }
 
-  /** Weighted worth of practice that a group gains by an opening more, or (negative) by one less. */
+  /** Weighted worth of learning that a group gains by an opening more, or (negative) by one less. */
   private learnt(g: number, h: number, t: number, by: 1 | -1): number {
     const { model } = this;
     let sum = 0;
     const end = model.needed[g * model.H + h + 1]!;
     for (let i = model.needed[g * model.H + h]!; i < end; i += 1) {
       const gk = g * model.K + model.skillOf[i]!;
-      const now = this.practice[gk]! + by * model.practice[model.practiceAt[i]! + t]!;
+      const now = this.learning[gk]! + by * model.learning[model.learningAt[i]! + t]!;
       sum += model.need[gk]! * (onCurve(model.curve, now > 0 ? now : 0) - this.worth[gk]!);
     }
     return sum;
@@ -409,10 +409,10 @@ export class PlanState {
     for (let i = model.needed[g * model.H + h]!; i < end; i += 1) {
       const gk = g * model.K + model.skillOf[i]!;
       const need = model.need[gk]!;
-      const now = Math.max(model.covered[gk]!, this.practice[gk]! + by * model.practice[model.practiceAt[i]! + t]!);
+      const now = Math.max(model.covered[gk]!, this.learning[gk]! + by * model.learning[model.learningAt[i]! + t]!);
       const worth = onCurve(model.curve, now);
       learnt += need * (worth - this.worth[gk]!);
-      this.practice[gk] = now;
+      this.learning[gk] = now;
       this.worth[gk] = worth;
     }
     if (learnt === 0) return;

@@ -1,5 +1,5 @@
 import { type Text, sameText } from '../../language';
-import { practiceCovered, worthOfPractice } from '../solver/objective';
+import { learningCovered, worthOfLearning } from '../solver/objective';
 import { CURVE } from '../solver/curve';
 import type { PlanGroup } from '../solver/problem';
 
@@ -23,7 +23,7 @@ export type IndoorWays = Readonly<Record<string, Text>>;
 export function indoorWork(needs: PlanGroup['needs'], ways: IndoorWays, most = 4): readonly IndoorWork[] {
   const open = (skill: string) => {
     const need = needs[skill];
-    return need === undefined ? 0 : need.weight * (1 - worthOfPractice(CURVE.pwl, practiceCovered(need.covered)));
+    return need === undefined ? 0 : need.weight * (1 - worthOfLearning(CURVE.pwl, learningCovered(need.covered)));
   };
   return Object.entries(ways)
     .map(([skill, how]) => ({ skill, how, open: open(skill) }))

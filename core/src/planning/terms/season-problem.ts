@@ -12,7 +12,7 @@ import { cannotCome, type DayHours, tempOf, type Times } from './slots';
 import { canPin } from '../solver/start';
 
 /** How a house plans. Points: one is one open skill practised once by one trainee. Figures: common practice. */
-export interface PlanningPractice {
+export interface HousePlanning {
   readonly horizonDays: number;
   /** Longest and shortest session, and the pause between two of a day, minutes. */
   readonly longest: number;
@@ -30,7 +30,7 @@ export interface PlanningPractice {
   readonly weights: PlanParams['weights'];
 }
 
-export const DEFAULT_PLANNING: PlanningPractice = {
+export const DEFAULT_PLANNING: HousePlanning = {
   horizonDays: 14,
   longest: 150,
   shortest: 90,
@@ -69,7 +69,7 @@ export interface SeasonFacts {
   readonly begun?: readonly { readonly group: string; readonly hive: string }[] | undefined;
   readonly name: string;
   readonly today: CivilDate;
-  readonly practice: PlanningPractice;
+  readonly practice: HousePlanning;
   readonly restDays: number;
   readonly openingLimit: number;
   readonly lift: { readonly one: number; readonly two: number };
@@ -182,7 +182,7 @@ export function seasonProblem(facts: SeasonFacts): SeasonProblem {
 }
 
 /** People are on their way: what was told for today stays, unless its weather is no longer worth it or it cannot be kept. */
-function withToday(problem: PlanningProblem, { leastFit }: PlanningPractice): PlanningProblem {
+function withToday(problem: PlanningProblem, { leastFit }: HousePlanning): PlanningProblem {
   const model = modelOf(problem);
   if (!canPin(model, problem.locks)) return problem;
   const today = new Set(problem.slots.filter(({ day, fit }) => day === 0 && fit >= leastFit).map(({ id }) => id));
@@ -195,5 +195,5 @@ function withToday(problem: PlanningProblem, { leastFit }: PlanningPractice): Pl
 }
 
 /** Dates of a plan, first to last. */
-export const planDays = (today: CivilDate, { horizonDays }: PlanningPractice): readonly CivilDate[] =>
+export const planDays = (today: CivilDate, { horizonDays }: HousePlanning): readonly CivilDate[] =>
   Array.from({ length: horizonDays }, (_, day) => addDays(today, day));

@@ -20,7 +20,7 @@ import { recordOf } from '../../facts/practice';
 import { Refusal, notFound } from '../../problem';
 import { dayAtSchool } from '../../records/equipment';
 import { visitById } from '../../records/inspection';
-import { practiceOf } from '../../records/people';
+import { housePracticeOf } from '../../records/people';
 import { insertResult, photoDrillById, recordedAnswers, resultById, type ResultRow } from '../../records/practice';
 import { checklistOf, demonstrationsOf, insertDemonstration } from '../../records/skills';
 
@@ -31,7 +31,7 @@ const AHEAD = 5 * 60_000;
 
 /** What a drill was made from, read again from the database. */
 async function sourcesOf(context: Context, actor: Actor, { recorded, photo }: Sent): Promise<DrillSources> {
-  const { limits } = await practiceOf(context.db, actor.school);
+  const { limits } = await housePracticeOf(context.db, actor.school);
   if (photo !== null) {
     const drill = await photoDrillById(context.db, actor.school, photo);
     if (!drill) throw notFound('photo-drill');

@@ -29,7 +29,7 @@ import { onceARevision } from '../../kept';
 import { type ColonyEventRow, colonyEvents, openFollowUps } from '../../records/care';
 import { coloniesIn, colonyById, type ColonyRow, type HiveRow, hivesOf, siteById } from '../../records/equipment';
 import { type VisitRow, visitsOfHives } from '../../records/inspection';
-import { type HousePractice, practiceOf } from '../../records/people';
+import { type HousePractice, housePracticeOf } from '../../records/people';
 import { poorDaysAfter } from '../../records/weather';
 import { identityOf, remembered } from '../../remembered';
 import { type ColonyRead, readColonies, withQueensSeen } from '../inspection';
@@ -108,7 +108,7 @@ async function reckonStates(db: Db, season: SiteSeason, only?: readonly string[]
     coloniesIn(db, site.school, ids),
     visitsOfHives(db, site.school, ids, since, new Date(hourAt(site.zone, today, 24))),
     openFollowUps(db, site.school, ids),
-    practiceOf(db, site.school),
+    housePracticeOf(db, site.school),
   ]);
   const colonies = await withQueensSeen(db, entered);
   const events = await colonyEvents(

@@ -37,7 +37,7 @@ import { dateAt } from '../../dates';
 import { colonyEvents } from '../../records/care';
 import { colonyById, siteById } from '../../records/equipment';
 import { type NamedVisit, visitBefore } from '../../records/inspection';
-import { practiceOf } from '../../records/people';
+import { housePracticeOf } from '../../records/people';
 import { poorDaysAfter } from '../../records/weather';
 import { type ColonyRead, readColony } from '../inspection';
 import { lateInYear, siteSeason, type SiteSeason } from '../season';
@@ -74,7 +74,7 @@ async function factsOf(
   const { db } = context;
   const today = dateAt(visit.zone, visit.started_at);
   const [practice, site, colony, logged] = await Promise.all([
-    practiceOf(db, visit.school),
+    housePracticeOf(db, visit.school),
     siteById(db, visit.school, visit.site),
     colonyById(db, visit.school, visit.colony),
     colonyEvents(db, visit.school, [visit.colony]),

@@ -17,7 +17,7 @@ import {
   rotasOf,
   visitedSessions,
 } from '../../records/inspection';
-import { peopleOf, practiceOf, traineesOf } from '../../records/people';
+import { peopleOf, housePracticeOf, traineesOf } from '../../records/people';
 import { demonstrationsOf, readingPairsOfVisit } from '../../records/skills';
 import { readColony } from '../inspection';
 import { openSkills, schoolStandings } from '../skills';
@@ -58,7 +58,7 @@ export async function debrief(
   );
   const people = trainees.map(({ id }) => id);
   const [practice, skills, shown, questions, signature, sentBack, made, revision] = await Promise.all([
-    practiceOf(db, actor.school),
+    housePracticeOf(db, actor.school),
     schoolStandings(context, actor.school, people),
     demonstrationsOf(db, actor.school, people),
     questionsFor(db, actor, QUESTIONS),

@@ -20,7 +20,7 @@ import type { Context } from '../../context';
 import { dateAt, hourAt } from '../../dates';
 import { type SiteRow, sitesOf } from '../../records/equipment';
 import { visitMoods, visitsOfHives } from '../../records/inspection';
-import { type GroupRow, type HousePractice, practiceOf, traineeGroups, traineesOf } from '../../records/people';
+import { type GroupRow, type HousePractice, housePracticeOf, traineeGroups, traineesOf } from '../../records/people';
 import {
   begunSince,
   type PinRow,
@@ -74,7 +74,7 @@ export async function planningSeason(context: Context, school: string): Promise<
   const { db, clock } = context;
   const [sites, practice, groups, staff, terms, pins] = await Promise.all([
     sitesOf(db, school),
-    practiceOf(db, school),
+    housePracticeOf(db, school),
     traineeGroups(db, school),
     staffOf(db, school),
     termsOf(db, school),

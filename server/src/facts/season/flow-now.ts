@@ -1,7 +1,7 @@
 import { flowStatus } from '@brave-comb/core/season';
 import { addDays } from '@brave-comb/core/units';
 import type { Context } from '../../context';
-import { practiceOf } from '../../records/people';
+import { housePracticeOf } from '../../records/people';
 import { flowSigns } from '../../records/season';
 import { poorDaysAfter } from '../../records/weather';
 import type { SiteSeason } from './site-season';
@@ -14,7 +14,7 @@ export async function flowNow(context: Context, season: SiteSeason, gains: reado
   const { site, today } = season;
   const [signs, practice] = await Promise.all([
     flowSigns(context.db, site.school, site.id, addDays(today, -SIGN_DAYS), today),
-    practiceOf(context.db, site.school),
+    housePracticeOf(context.db, site.school),
   ]);
   return flowStatus({
     today,

@@ -15,7 +15,7 @@ import { raiseRevision } from '../../database/revision-store';
 import { hourAt, iso } from '../../dates';
 import { onceARevision } from '../../kept';
 import { dayAtSchool, sitesOf, turnOf } from '../../records/equipment';
-import { learnersOf, practiceOf, lockSchool } from '../../records/people';
+import { learnersOf, housePracticeOf, lockSchool } from '../../records/people';
 import {
   checklistOf,
   type ChecklistRow,
@@ -82,7 +82,7 @@ async function reckonStandings(
 /** What trainees have shown and what was signed; where they stand on a day by a list is reckoned from it. */
 async function schoolEvidence(db: Db, school: string, trainees: readonly string[], now: Date) {
   const [{ forgetting }, [site], demonstrations, corrections, signOffs, pairs] = await Promise.all([
-    practiceOf(db, school),
+    housePracticeOf(db, school),
     sitesOf(db, school),
     shownBy(db, school, trainees),
     correctionsOf(db, school, trainees),

@@ -6,7 +6,7 @@ import { revise } from '../../database/revision-store';
 import { dateAt } from '../../dates';
 import { Refusal, notFound } from '../../problem';
 import { changeColony, colonyIn, hiveOfColony, hivesById, siteOf } from '../equipment';
-import { changePractice } from '../people';
+import { changeHousePractice } from '../people';
 import { colonyEventById, insertColonyEvent, withdrawColonyEvent } from './store';
 
 export type Detail = Body<'logColonyEvent'>['detail'];
@@ -96,6 +96,6 @@ export async function setCalendarPractice(
   actor: Actor,
   body: Body<'setCalendarPractice'>,
 ): Promise<{ kept: true }> {
-  await revise(db, actor.school, (trx) => changePractice(trx, actor.school, { calendar: body }));
+  await revise(db, actor.school, (trx) => changeHousePractice(trx, actor.school, { calendar: body }));
   return { kept: true };
 }

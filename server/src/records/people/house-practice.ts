@@ -1,5 +1,5 @@
-import { type CalendarPractice, type CarePractice, DEFAULT_CALENDAR, DEFAULT_CARE } from '@brave-comb/core/care';
-import { DEFAULT_PLANNING, type PlanningPractice } from '@brave-comb/core/planning';
+import { type HouseDues, type HouseCare, DEFAULT_CALENDAR, DEFAULT_CARE } from '@brave-comb/core/care';
+import { DEFAULT_PLANNING, type HousePlanning } from '@brave-comb/core/planning';
 import { DEFAULT_TRIGGERS, type Trigger } from '@brave-comb/core/season';
 import { FORGETTING, type Forgetting } from '@brave-comb/core/skills';
 import type { UnitSystem } from '@brave-comb/core/units';
@@ -8,8 +8,8 @@ import { DEFAULT_LIMITS, type Depth, type Limits } from '@brave-comb/core/weathe
 /** House practice: what a school does as a matter of course. Figures that it does not set are the trade's. */
 export interface HousePractice {
   readonly limits: Readonly<Record<Depth, Limits>>;
-  readonly care: CarePractice;
-  readonly calendar: CalendarPractice;
+  readonly care: HouseCare;
+  readonly calendar: HouseDues;
   /** Tasks that events at a site set going. */
   readonly triggers: readonly Trigger[];
   /** Most trainees at one hive. */
@@ -22,7 +22,7 @@ export interface HousePractice {
   readonly openMinutes: number;
   /** Hours of the day, at the site, within which people are out. */
   readonly workingHours: readonly [number, number];
-  readonly planning: PlanningPractice;
+  readonly planning: HousePlanning;
   /** How long a skill holds after it was last shown. */
   readonly forgetting: Forgetting;
   /** Units of whoever did not choose any. */

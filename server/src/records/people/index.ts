@@ -6,14 +6,14 @@ export { messages, outbox, readMessage, tell } from './messages';
 export { addGroup, addPerson, addSchool, checkSignIn, chooseUnits, shown } from './service';
 export { SIGNED_IN_AT_MOST, sessionGoesOn, SessionStore, sweepSessions } from './session-store';
 export {
-  changePractice,
+  changeHousePractice,
   forgetDevices,
   groupsOf,
   learnersOf,
   lockSchool,
   peopleOf,
   type PersonRow,
-  practiceOf,
+  housePracticeOf,
   traineesOf,
   unitsOf,
 } from './store';

@@ -6,7 +6,15 @@ import type { Actor, Context, Units } from '../../context';
 import type { Body } from '../../body';
 import { revise } from '../../database/revision-store';
 import { Refusal } from '../../problem';
-import { changePractice, insertGroup, insertPerson, insertSchool, keepUnits, personBySignIn, unitsOf } from './store';
+import {
+  changeHousePractice,
+  insertGroup,
+  insertPerson,
+  insertSchool,
+  keepUnits,
+  personBySignIn,
+  unitsOf,
+} from './store';
 
 /** Argon2id with 19 MiB and two passes, the least that OWASP's Password Storage Cheat Sheet asks for. */
 const ARGON2ID = { algorithm: 2, memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
@@ -53,7 +61,7 @@ export async function chooseUnits(
   if (school !== undefined && actor.role !== 'lead') throw new Refusal(403, 'not-allowed', say('not-allowed'));
   await revise(db, actor.school, async (trx) => {
     await keepUnits(trx, actor.id, own);
-    if (school !== undefined) await changePractice(trx, actor.school, { units: school });
+    if (school !== undefined) await changeHousePractice(trx, actor.school, { units: school });
   });
   return shown(actor, await unitsOf(db, actor.id));
 }

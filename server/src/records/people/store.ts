@@ -63,7 +63,7 @@ export async function unitsOf(db: Knex, person: string): Promise<Units> {
   const row = await db('people')
     .join('schools', 'schools.id', 'people.school')
     .where('people.id', person)
-    .first<{ units: UnitSystem | null; practice: OwnPractice }>('people.units', 'schools.practice');
+    .first<{ units: UnitSystem | null; practice: OwnHousePractice }>('people.units', 'schools.practice');
   return { own: row.units, school: row.practice.units ?? DEFAULT_PRACTICE.units };
 }
 
@@ -71,17 +71,17 @@ export const keepUnits = (db: Knex, person: string, units: UnitSystem | null) =>
   db('people').where({ id: person }).update({ units });
 
 /** What a school has set itself; the rest is the trade's. */
-export type OwnPractice = {
+export type OwnHousePractice = {
   readonly [Part in keyof HousePractice]?: HousePractice[Part] extends object
     ? Partial<HousePractice[Part]>
     : HousePractice[Part];
 };
 
-const ownPractice = async (db: Knex, school: string): Promise<OwnPractice> =>
-  (await db<{ id: string; practice: OwnPractice }>('schools').where({ id: school }).first())?.practice ?? {};
+const ownHousePractice = async (db: Knex, school: string): Promise<OwnHousePractice> =>
+  (await db<{ id: string; practice: OwnHousePractice }>('schools').where({ id: school }).first())?.practice ?? {};
 
-export async function practiceOf(db: Knex, school: string): Promise<HousePractice> {
-  const own = await ownPractice(db, school);
+export async function housePracticeOf(db: Knex, school: string): Promise<HousePractice> {
+  const own = await ownHousePractice(db, school);
   return {
     ...DEFAULT_PRACTICE,
     ...own,
@@ -93,8 +93,8 @@ export async function practiceOf(db: Knex, school: string): Promise<HousePractic
 }
 
 /** Changes some parts of the house practice and leaves the others as they are. */
-export async function changePractice(db: Knex, school: string, change: OwnPractice): Promise<void> {
-  const own = await ownPractice(db, school);
+export async function changeHousePractice(db: Knex, school: string, change: OwnHousePractice): Promise<void> {
+  const own = await ownHousePractice(db, school);
   await db('schools')
     .where({ id: school })
     .update({ practice: JSON.stringify({ ...own, ...change }) });

@@ -4,7 +4,7 @@ import type { Actor, Context } from '../../context';
 import { revise } from '../../database/revision-store';
 import { Refusal, notFound } from '../../problem';
 import { hivesOf, placeHive, sitesOf } from '../equipment';
-import { practiceOf, traineesOf, traineeGroups } from '../people';
+import { housePracticeOf, traineesOf, traineeGroups } from '../people';
 import { keepTerms, staffOf, termsOf } from './plan-store';
 import { usualTerms } from './usual-terms';
 
@@ -15,7 +15,7 @@ export async function planningTerms({ db }: Context, actor: Actor): Promise<Term
   const [groups, staff, practice, own, sites] = await Promise.all([
     traineeGroups(db, actor.school),
     staffOf(db, actor.school),
-    practiceOf(db, actor.school),
+    housePracticeOf(db, actor.school),
     termsOf(db, actor.school),
     sitesOf(db, actor.school),
   ]);

@@ -11,7 +11,7 @@ import { notAhead } from '../../not-ahead';
 import { Refusal, notFound } from '../../problem';
 import { insertFollowUp, withdrawEventTasks } from '../care';
 import { coloniesIn, hivesOf, siteOf, type SiteRow, turnOf } from '../equipment';
-import { changePractice, practiceOf } from '../people';
+import { changeHousePractice, housePracticeOf } from '../people';
 import { noteBloom } from './plants';
 import { insertSeasonEvent, seasonEventById, withdrawEvent } from './store';
 
@@ -55,7 +55,7 @@ async function record(context: Context, actor: Actor, site: SiteRow, body: Body<
       year: lastOf(turnOf(site), body.date),
       first: body.date,
     });
-  const practice = await practiceOf(db, actor.school);
+  const practice = await housePracticeOf(db, actor.school);
   const tasks = tasksFor(body, practice.triggers);
   const hives = await hivesOf(db, actor.school, site.id);
   const lived = new Set(
@@ -95,6 +95,6 @@ export async function withdrawSeasonEvent(context: Context, actor: Actor, id: st
 }
 
 export async function setTriggers({ db }: Context, actor: Actor, { triggers }: Body<'setTriggers'>) {
-  await revise(db, actor.school, (trx) => changePractice(trx, actor.school, { triggers }));
+  await revise(db, actor.school, (trx) => changeHousePractice(trx, actor.school, { triggers }));
   return { kept: triggers.length };
 }

@@ -10,7 +10,7 @@ import { revise } from '../../database/revision-store';
 import { dateAt, iso } from '../../dates';
 import { Refusal } from '../../problem';
 import { siteOf, type SiteRow } from '../equipment';
-import { changePractice } from '../people';
+import { changeHousePractice } from '../people';
 import { keepDays } from './days';
 import { FIGURE_COLUMNS, type ObservationRow, keepClimate, keepObservations } from './store';
 
@@ -117,6 +117,6 @@ export async function enterObservation(
 }
 
 export async function setLimits({ db }: Context, actor: Actor, limits: Body<'setLimits'>): Promise<{ kept: true }> {
-  await revise(db, actor.school, (trx) => changePractice(trx, actor.school, { limits }));
+  await revise(db, actor.school, (trx) => changeHousePractice(trx, actor.school, { limits }));
   return { kept: true };
 }

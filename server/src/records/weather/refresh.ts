@@ -8,7 +8,7 @@ import { perDatabase } from '../../database/per-database';
 import { dateAt, hourAt } from '../../dates';
 import type { WeatherSource } from '../../sources';
 import type { SiteRow } from '../equipment';
-import { practiceOf } from '../people';
+import { housePracticeOf } from '../people';
 import { keepDays } from './days';
 import { isFresh, leadDays } from './forecast';
 import {
@@ -96,7 +96,7 @@ async function newForecast({ db, clock }: Context, source: WeatherSource, site: 
   const ensemble = await source.forecast(site, now);
   const issued = new Date(ensemble.issued);
   if (newest && issued <= newest) return false;
-  const leads = leadDays(ensemble, site, await practiceOf(db, site.school));
+  const leads = leadDays(ensemble, site, await housePracticeOf(db, site.school));
   await db.transaction(async (trx) => {
     await keepForecast(trx, site.id, issued, JSON.stringify(ensemble));
     await keepForecastDays(trx, leads);
@@ -134,7 +134,7 @@ async function pastDays({ db, clock }: Context, source: WeatherSource, site: Sit
 async function pastForecasts({ db, clock }: Context, source: WeatherSource, site: SiteRow): Promise<Got> {
   const missing = await daysWithoutForecast(db, site, dateAt(site.zone, clock.now()));
   if (missing.length === 0) return 'nothing-missing';
-  const practice = await practiceOf(db, site.school);
+  const practice = await housePracticeOf(db, site.school);
   for (const date of missing.slice(0, CATCH_UP)) {
     const then = await source.forecast(site, new Date(hourAt(site.zone, date, 7)));
     if (dateAt(site.zone, then.issued) !== date) return 'not-told';

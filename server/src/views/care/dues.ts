@@ -7,13 +7,16 @@ import { colonyStates } from '../../facts/care';
 import { siteSeason } from '../../facts/season';
 import { type Detail, eventSaid } from '../../records/care';
 import { siteNames, siteOf } from '../../records/equipment';
-import { practiceOf } from '../../records/people';
+import { housePracticeOf } from '../../records/people';
 
 /** The calendars of all colonies at a site. */
 export async function colonyCalendars(context: Context, actor: Actor, siteId?: string): Promise<Sayable<Calendars>> {
   const found = await siteOf(context, actor.school, siteId);
   const season = await siteSeason(context, found.site);
-  const [states, practice] = await Promise.all([colonyStates(context, season), practiceOf(context.db, actor.school)]);
+  const [states, practice] = await Promise.all([
+    colonyStates(context, season),
+    housePracticeOf(context.db, actor.school),
+  ]);
   const { load, catchCells, restDays, swarmIntervalDays } = practice.calendar;
   return {
     ...siteNames(found),

@@ -18,7 +18,7 @@ import { iso } from '../../dates';
 import { notFound } from '../../problem';
 import { hivesById } from '../../records/equipment';
 import { entriesOf, lastSeqOfSession, namedVisitsOfSession } from '../../records/inspection';
-import { practiceOf } from '../../records/people';
+import { housePracticeOf } from '../../records/people';
 import { groupsOfSessions, sessionById } from '../../records/planning';
 
 /** How often the stream looks for something new, ms; and after how many looks it sends anyway, as a sign of life. */
@@ -64,7 +64,7 @@ export async function liveSession(context: Context, actor: Actor, id: string): P
   const [visits, groups, practice] = await Promise.all([
     namedVisitsOfSession(db, actor, id),
     groupsOfSessions(db, [id]),
-    practiceOf(db, actor.school),
+    housePracticeOf(db, actor.school),
   ]);
   const now = clock.now();
   const live: (Omit<LiveVisit, 'warnings'> & { readonly warnings: readonly Text[] })[] = [];

@@ -34,7 +34,7 @@ import {
   shownVisit,
   visitBefore,
 } from '../../records/inspection';
-import { practiceOf, traineesOf } from '../../records/people';
+import { housePracticeOf, traineesOf } from '../../records/people';
 import { groupsOfSessions, sessionById, traineeLimits } from '../../records/planning';
 import { forecastInUse } from '../../records/weather';
 import { emergencyCard } from './emergency';
@@ -149,7 +149,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
   const [site, [hive], practice, colony, trainees, before, followUps, limits] = await Promise.all([
     siteById(db, visit.school, visit.site),
     hivesById(db, visit.school, [visit.hive]),
-    practiceOf(db, visit.school),
+    housePracticeOf(db, visit.school),
     colonyIn(db, visit.school, visit.hive),
     traineesOf(db, visit.school, [visit.trainee_group]),
     visitBefore(db, visit.school, visit.hive, visit.started_at),

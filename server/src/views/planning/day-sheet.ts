@@ -14,7 +14,7 @@ import { jobsDone, schoolStandings } from '../../facts/skills';
 import { notFound } from '../../problem';
 import { hivesById, hivesOf, siteById, type SiteRow } from '../../records/equipment';
 import { visitMoods, visitsOfSession } from '../../records/inspection';
-import { groupsOf, practiceOf, traineesOf } from '../../records/people';
+import { groupsOf, housePracticeOf, traineesOf } from '../../records/people';
 import {
   groupsOfSessions,
   type NamedSessionGroup,
@@ -73,7 +73,7 @@ export async function daySheet(context: Context, actor: Actor, id: string): Prom
   if (!session) throw notFound('session');
   const site = await siteById(db, actor.school, session.site);
   if (!site) throw notFound('site');
-  const practice = await practiceOf(db, actor.school);
+  const practice = await housePracticeOf(db, actor.school);
   const allGroups = await groupsOfSessions(db, [session.id]);
   const own = actor.role === 'trainee' ? await groupsOf(db, actor.id) : null;
   const groups = allGroups.filter((group) => !own || own.includes(group.trainee_group));

@@ -9,7 +9,7 @@ import { dateAt, iso } from '../../dates';
 import { planningSeason, type PlanningSeason, rotaOf } from '../../facts/planning';
 import { jobsDone, type JobsDone } from '../../facts/skills';
 import { type HiveRow, hivesById, type SiteRow, sitesOf } from '../../records/equipment';
-import { groupsOf, practiceOf, traineesOf } from '../../records/people';
+import { groupsOf, housePracticeOf, traineesOf } from '../../records/people';
 import { groupsOfSessions, type NamedSessionGroup, sessionsBetween, traineeLimits } from '../../records/planning';
 import { forecastInUse } from '../../records/weather';
 
@@ -29,7 +29,7 @@ export async function mySessions(
   const { db, clock } = context;
   const now = clock.now();
   const sites = new Map((await sitesOf(db, actor.school)).map((site) => [site.id, site]));
-  const practice = await practiceOf(db, actor.school);
+  const practice = await housePracticeOf(db, actor.school);
   const own = actor.role === 'trainee' ? await groupsOf(db, actor.id) : null;
   const coming = (
     await sessionsBetween(db, actor, new Date(now.getTime() - DAY), new Date(now.getTime() + DAYS * DAY))

@@ -8,7 +8,7 @@ import { planningNames, planningSeason } from '../../facts/planning';
 import { notFound } from '../../problem';
 import { siteById } from '../../records/equipment';
 import { visitsOfSession } from '../../records/inspection';
-import { practiceOf } from '../../records/people';
+import { housePracticeOf } from '../../records/people';
 import { groupsOfSessions, sessionById } from '../../records/planning';
 import { forecastInUse } from '../../records/weather';
 
@@ -26,7 +26,7 @@ export async function nextHives(
     planningSeason(context, actor.school),
     groupsOfSessions(db, [session.id]),
     visitsOfSession(db, actor.school, session.id),
-    practiceOf(db, actor.school),
+    housePracticeOf(db, actor.school),
     forecastInUse(context, site),
   ]);
   const now = clock.now().getTime();

@@ -7,7 +7,7 @@ import type { Actor, Context } from '../../context';
 import { type RecordedColony, recordOf } from '../../facts/practice';
 import { notFound } from '../../problem';
 import { latestVisits, visitById } from '../../records/inspection';
-import { practiceOf } from '../../records/people';
+import { housePracticeOf } from '../../records/people';
 import { staffOf } from '../../records/planning';
 import { photoDrillsOf, resultsOf, shownPhotoDrill, shownResult } from '../../records/practice';
 import { groupsSeen, readingPairsOf } from '../../records/skills';
@@ -26,7 +26,7 @@ const LOOKED_THROUGH = 20;
 export async function practice(context: Context, actor: Actor): Promise<Sayable<Practice>> {
   const { db } = context;
   const [{ limits }, own, staff, photos, groups, records, readings] = await Promise.all([
-    practiceOf(db, actor.school),
+    housePracticeOf(db, actor.school),
     resultsOf(db, actor.school, [actor.id], RESULTS),
     staffOf(db, actor.school),
     photoDrillsOf(db, actor.school),

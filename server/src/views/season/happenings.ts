@@ -6,7 +6,7 @@ import { addDays } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { flowNow, siteSeason, type SiteSeason } from '../../facts/season';
 import { siteNames, siteOf } from '../../records/equipment';
-import { practiceOf } from '../../records/people';
+import { housePracticeOf } from '../../records/people';
 import { gainsOf, pollenSeen, scalesOf, seasonEvents } from '../../records/season';
 
 const shownPollen = (season: SiteSeason) => {
@@ -34,7 +34,7 @@ export async function happenings(
   const { today } = season;
   const [events, practice, pollen, scales] = await Promise.all([
     seasonEvents(db, actor.school, site.id, addDays(today, -400)),
-    practiceOf(db, actor.school),
+    housePracticeOf(db, actor.school),
     pollenSeen(db, actor.school, site.id),
     scalesOf(context, site, season.begin, today),
   ]);

@@ -9,7 +9,7 @@ import { colonyStates } from '../../facts/care';
 import { siteSeason } from '../../facts/season';
 import { followUpsBetween } from '../../records/care';
 import { siteNames, siteOf, type SiteRow } from '../../records/equipment';
-import { type HousePractice, practiceOf } from '../../records/people';
+import { type HousePractice, housePracticeOf } from '../../records/people';
 import { groupCounts, sessionsBetween } from '../../records/planning';
 import { observedDays } from '../../records/weather';
 
@@ -31,7 +31,7 @@ export async function seasonStrip(
   const at = (date: string) => hourAt(site.zone, date, 0);
   const season = await siteSeason(context, site, addDays(first, Math.floor(DAYS / 2)));
   const [practice, observed, sessions, followUps, colonies] = await Promise.all([
-    practiceOf(db, actor.school),
+    housePracticeOf(db, actor.school),
     observedDays(context, site, first, last),
     sessionsBetween(db, actor, new Date(at(first)), new Date(at(addDays(last, 1))), site.id),
     actor.role === 'trainee' ? [] : followUpsBetween(db, actor.school, site.id, first, last),

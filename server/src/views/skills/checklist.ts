@@ -9,7 +9,7 @@ import { iso } from '../../dates';
 import { siteSeason } from '../../facts/season';
 import { schoolStandings } from '../../facts/skills';
 import { siteOf } from '../../records/equipment';
-import { learnersOf, peopleOf, practiceOf } from '../../records/people';
+import { learnersOf, peopleOf, housePracticeOf } from '../../records/people';
 import { termsOf } from '../../records/planning';
 import { checklistsOf, waitingIn } from '../../records/skills';
 import { say } from '../../words';
@@ -23,7 +23,7 @@ export async function checklist(context: Context, actor: Actor): Promise<Sayable
   const { site } = await siteOf(context, actor.school, undefined);
   const [{ draft, versions }, { forgetting }, skills, { phases }] = await Promise.all([
     checklistsOf(db, actor.school),
-    practiceOf(db, actor.school),
+    housePracticeOf(db, actor.school),
     schoolStandings(context, actor.school, trainees),
     siteSeason(context, site),
   ]);

@@ -25,7 +25,7 @@ import { hourAt, iso } from '../../dates';
 import { colonyStates } from '../../facts/care';
 import { phaseNow, siteSeason } from '../../facts/season';
 import { siteNames, siteOf } from '../../records/equipment';
-import { practiceOf } from '../../records/people';
+import { housePracticeOf } from '../../records/people';
 import { sessionsBetween } from '../../records/planning';
 import { observedDays } from '../../records/weather';
 
@@ -43,7 +43,7 @@ export async function dayPage(
   const found = await siteOf(context, actor.school, siteId);
   const { site } = found;
   const season = await siteSeason(context, site, date);
-  const practice = await practiceOf(context.db, actor.school);
+  const practice = await housePracticeOf(context.db, actor.school);
   const [midnight, next] = [hourAt(site.zone, date, 0), hourAt(site.zone, date, 24)];
   const observed = date < season.today;
   const ensemble = observed

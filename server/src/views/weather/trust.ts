@@ -6,7 +6,7 @@ import type { Actor, Context } from '../../context';
 import { dateAt, hourAt } from '../../dates';
 import { siteSeason } from '../../facts/season';
 import { siteNames, siteOf, type SiteRow } from '../../records/equipment';
-import { type HousePractice, practiceOf } from '../../records/people';
+import { type HousePractice, housePracticeOf } from '../../records/people';
 import {
   countObservations,
   daysWithoutForecast,
@@ -19,7 +19,7 @@ import {
 export async function forecastTrust(context: Context, actor: Actor, siteId?: string): Promise<Sayable<Trust>> {
   const found = await siteOf(context, actor.school, siteId);
   const { site } = found;
-  const [season, practice] = await Promise.all([siteSeason(context, site), practiceOf(context.db, actor.school)]);
+  const [season, practice] = await Promise.all([siteSeason(context, site), housePracticeOf(context.db, actor.school)]);
   const today = dateAt(site.zone, context.clock.now());
   const from = addDays(today, -TRUST_WINDOW);
   const [missing, said, happened, observations] = await Promise.all([

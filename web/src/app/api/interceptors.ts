@@ -45,7 +45,8 @@ export const asksAgain: HttpInterceptorFn = (request, next) =>
       );
 
 /** What can be looked at without signal. */
-export const isKept = (address: string): boolean => /^\/api\/(sessions|visits|colonies|season|drills)\b/.test(address);
+export const isKept = (address: string): boolean =>
+  /^\/api\/(sessions|visits|colonies|season|practice)\b/.test(address);
 /** On a thin signal the last answer is shown after so long, ms. */
 const PATIENCE = 4_000;
 
