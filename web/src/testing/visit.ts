@@ -8,6 +8,7 @@ import { Store, provideStore } from '@ngrx/store';
 import { EntranceLook } from '../app/at-the-hive/entrance-look';
 import { SideLine } from '../app/at-the-hive/side-line';
 import { VisitEnd } from '../app/at-the-hive/visit-end';
+import { VisitFlow } from '../app/at-the-hive/visit-flow';
 import { DeviceStore } from '../app/device/device-store';
 import { InspectionEvents } from '../app/inspection/inspection.events';
 import { inspectionFeature } from '../app/inspection/inspection.feature';
@@ -35,6 +36,9 @@ export const FILE = {
     id: VISIT,
     hive: id(3),
     hiveNumber: '4',
+    group: { id: id(6), name: 'Curlew' },
+    site: 'Home orchard',
+    stand: 'B',
     zone: 'Europe/London',
     startedAt: '2026-05-14T12:10:00.000Z',
     questions: ['laying'],
@@ -123,6 +127,7 @@ export async function showAtHive<T>(
     SideLine,
     EntranceLook,
     VisitEnd,
+    VisitFlow,
     { provide: MatDialogRef, useValue: { close: () => undefined } },
   ]);
   const store: Store = TestBed.inject<Store>(Store);

@@ -237,7 +237,9 @@ describe('estimates so far', () => {
   it('show bees only once they were counted', async () => {
     const none = await show(SoFar, { counted: estimateColony([]), estimate: estimateColony([]), sides: 22 });
     expect(text(none)).toContain('0 of 22 sides');
-    expect(text(none)).toMatch(/Bees ?\?/);
+    // Nothing was read: nothing is known to be nought.
+    expect(text(none)).toMatch(/Bees ?\? ?Brood ?\? ?Food, kg ?\? ?Pollen ?\?/);
+    expect(text(none)).not.toMatch(/\b0(\.0)?$/);
     const one = estimateColony([{ frame: 'national-deep', side: parseSide('8S B8') }]);
     expect(text(await show(SoFar, { counted: one, estimate: one, sides: 22 }))).toMatch(/Bees ?0\.5/);
   });

@@ -14,6 +14,7 @@ import {
 import { Store } from '@ngrx/store';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
+import { said } from '../language/said';
 import type { Slid } from './letter-pad';
 
 /** The side being entered: by its keys, by slides, by copies and by the line of shorthand. */
@@ -92,7 +93,7 @@ export class SideLine {
       if (formatSide(side) !== formatSide(this.side())) this.desk.change(side);
     } catch (error) {
       if (!(error instanceof ShorthandError)) throw error;
-      this.problem.set(error.message);
+      this.problem.set(said(error.says));
     }
   }
 

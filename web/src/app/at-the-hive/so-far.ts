@@ -114,7 +114,7 @@ export class SoFar {
     const partly = now.sidesRead < this.sides();
     const both = (name: string, counted: Estimate | null, of: Estimate | null): Row => ({
       name,
-      value: counted ? decimal(counted.value) : '?',
+      value: counted && now.known ? decimal(counted.value) : '?',
       range: partly && of && now.sidesRead > 0 ? `${short(of.low)}–${short(of.high)}` : '',
     });
     return [
@@ -125,12 +125,12 @@ export class SoFar {
     ];
   });
   protected readonly stages = computed(() => {
-    const { eggs, larvae, sealedWorker, sealedDrone } = this.counted();
+    const { known, eggs, larvae, sealedWorker, sealedDrone } = this.counted();
     const stages = { E: eggs, L: larvae, S: sealedWorker, D: sealedDrone } as const;
     return LETTERS.filter((letter): letter is keyof typeof stages => letter in stages).map((letter) => ({
       letter,
       name: named('content', letter),
-      value: decimal(stages[letter].value),
+      value: known ? decimal(stages[letter].value) : '?',
     }));
   });
 }
