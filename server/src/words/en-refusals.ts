@@ -163,7 +163,8 @@ export const refusalSentences: Sentences<RefusalSentences> = {
     'This plan was made by an older forecast than the one in use now. It is kept: look at what the new forecast changes, then publish.',
   'slot-is-gone': ({ day, time }, w) =>
     `The plan has a session on ${w.date(day)} at ${time}, which has begun or is not offered any more. Plan again; your pins are kept.`,
-  'unknown-names': ({ unknown }) => `${unknown} Plan again from the board.`,
+  'unknown-names':
+    'The plan names a group, a hive or an hour that is not here, or not any more. Plan again from the board.',
   'enough-plans-wait': 'One plan is being reckoned and two wait already. Stop one of them, or wait until one is done.',
   'enough-plans-wait-stop-one': 'One plan is being reckoned and two wait already. Stop one of them first.',
   'changed-since': 'Something was entered since you read it. Read it through once more, then sign.',
@@ -181,7 +182,7 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'not-yours': 'Somebody else made this drill, from a visit that you did not lead. Ask them, or the lead instructor.',
   'answered-in-the-future': 'The answer is dated in the future. Check the clock of the device.',
   'id-of-another-answer': 'An answer with this id is about something else. Answer again.',
-  'another-drill': ({ kind }) => `That answers a drill of another kind. This one is "${kind}".`,
+  'another-drill': ({ topic }, w) => `That answers a drill of another kind. This one is "${w.name('topic', topic)}".`,
   'for-trainees': 'Trainees of the group answer; you see what they said.',
   'too-early': 'The lesson has not begun: answer what is asked before it.',
   'name-as-it-stands': ({ name }) => `Type the name as it stands: ${name}. Nothing was erased.`,

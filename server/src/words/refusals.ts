@@ -119,7 +119,7 @@ export interface RefusalSentences {
   'published-meanwhile': { by: string | null; version: number; changes: readonly Text[] };
   'newer-forecast': null;
   'slot-is-gone': { day: CivilDate; time: string };
-  'unknown-names': { unknown: string };
+  'unknown-names': null;
   'enough-plans-wait': null;
   'enough-plans-wait-stop-one': null;
   'changed-since': null;
@@ -135,7 +135,7 @@ export interface RefusalSentences {
   'not-yours': null;
   'answered-in-the-future': null;
   'id-of-another-answer': null;
-  'another-drill': { kind: string };
+  'another-drill': { topic: string };
   'for-trainees': null;
   'too-early': null;
   'name-as-it-stands': { name: string };

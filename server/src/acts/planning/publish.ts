@@ -125,7 +125,7 @@ function checked(season: PlanningSeason, body: Body) {
     check = checkPlan(season.problem, plan);
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
-    throw new Refusal(422, 'unknown-names', say('unknown-names', { unknown: error.message }));
+    throw new Refusal(422, 'unknown-names', say('unknown-names'));
   }
   if (check.violations.length > 0) {
     const called = planningNames(season);

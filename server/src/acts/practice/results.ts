@@ -69,7 +69,7 @@ export async function recordPractice(
   const sources = await sourcesOf(context, actor, sent);
   const drill = makeDrill(sent.topic, sent.level, sent.seed, sources);
   if (sent.answer.kind !== drill.kind && sent.answer.kind !== 'given-up')
-    throw new Refusal(422, 'another-drill', say('another-drill', { kind: drill.kind }));
+    throw new Refusal(422, 'another-drill', say('another-drill', { topic: sent.topic }));
   const { score, right } = markAnswer(drill, sent.answer, sources);
   const grade = gradeOf({ score, right }, sent.seconds, secondsFor(sent.topic, sent.level));
   const row: ResultRow = {

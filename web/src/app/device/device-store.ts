@@ -192,7 +192,7 @@ export class DeviceStore {
     const db = await this.opened;
     for (const store of ['files', 'prepared', 'views'] as const) await db.clear(store);
     for (const key of Object.keys(localStorage))
-      if ([DRAFT, STEP, JOINED].some((prefix) => key.startsWith(prefix))) localStorage.removeItem(key);
+      if ([DRAFT, STEP, JOINED, JOTTING].some((prefix) => key.startsWith(prefix))) localStorage.removeItem(key);
     // Versions before kept answers with the service worker, for whoever asked.
     if ('caches' in globalThis)
       for (const name of await caches.keys()) if (name.includes(':data:')) await caches.delete(name);
