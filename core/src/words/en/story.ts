@@ -53,7 +53,8 @@ export const storySentences: Sentences<StorySentences> = {
   'food-moved': ({ up, perhaps, kg }, w) => `Food is ${perhaps ? 'perhaps ' : ''}${up ? 'up' : 'down'} ${w.kg(kg)}.`,
   'eggs-a-day': ({ eggs }) => `So much sealed brood means about ${eggs} eggs a day, one to three weeks ago.`,
   'nectar-among-brood': (of, w) => `Nectar lies among brood on ${frames(of.frames, w)}.`,
-  'being-drawn': (of, w) => `Frame ${frames(of.frames, w)} ${of.frames.length === 1 ? 'is' : 'are'} being drawn.`,
+  'being-drawn': (of, w) =>
+    `${of.frames.length === 1 ? 'Frame' : 'Frames'} ${frames(of.frames, w)} ${of.frames.length === 1 ? 'is' : 'are'} being drawn.`,
   'cells-hang': (of, w) => `Queen cells or cups hang on ${frames(of.frames, w)}.`,
   'told-depth': ({ depth }, w) => `Went as deep as: ${w.text(depth)}`,
   'told-jobs': ({ jobs }, w) =>
@@ -102,7 +103,7 @@ export const storySentences: Sentences<StorySentences> = {
   'told-place': ({ box, place }) => `${box}, place ${place}`,
   'told-another-hive': 'another hive',
   'told-defect': ({ defect, part, forNow, until }, w) =>
-    `${w.name('defect', defect)}, ${part}; for now: ${forNow || 'nothing'}; repair by ${w.name('repairBy', until)}`,
+    `${w.name('defect', defect)}, ${part}; for now: ${forNow || 'nothing'}; repair: ${w.name('repairBy', until)}`,
   'told-stray': ({ place, part, content, removed, cause }, w) =>
     `Stray comb ${w.name('strayPlace', place)}, ${part}: ${w.name('strayContent', content)}, ${removed ? 'removed' : 'left'}; cause: ${w.name('strayCause', cause)}`,
   'told-queen-accounted': ({ how }, w) => `Queen at closing: ${w.name('queenAccounted', how)}`,

@@ -23,7 +23,7 @@ const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = 
       <div class="two">
         <ul>
           <li>
-            <b>{{ review().queen.verdict | named: 'queenVerdict' }}</b>. {{ review().queen.says }}
+            <b class="verdict">{{ review().queen.verdict | named: 'queenVerdict' }}</b>. {{ review().queen.says }}
             @if (review().queen.laid; as laid) {
               <ng-container i18n>Laid between {{ date(laid.from) }} and {{ date(laid.to) }}. </ng-container>
             }
@@ -103,6 +103,12 @@ const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = 
     }
   `,
   styles: `
+    .verdict {
+      display: inline-block;
+    }
+    .verdict::first-letter {
+      text-transform: uppercase;
+    }
     :host {
       display: grid;
       grid-template-columns: minmax(0, 1fr);
