@@ -77,7 +77,7 @@ export async function plannerBoard(page, address) {
   const [problem, best] = [read('huge-7.json'), read('huge-7.best.json')];
   const board = await (await page.request.get(`${address}/api/planning/board`)).json();
   const large = boardOf(problem, best, board.forecast);
-  await page.route('**/api/planning/plan-board', (route) => route.fulfill({ json: large }));
+  await page.route('**/api/planning/board', (route) => route.fulfill({ json: large }));
   const jobs = Array.from({ length: ANSWERS }, (_, at) => jobOf(best, at === ANSWERS - 1 ? 'done' : 'running', at));
   await page.addInitScript(
     ({ answers, every }) => {

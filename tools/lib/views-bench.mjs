@@ -105,7 +105,7 @@ const DESK = [
 ];
 const STAFF = [
   '/api/care/dues',
-  '/api/planning/plan-board',
+  '/api/planning/board',
   '/api/planning/coverage',
   '/api/trainees',
   '/api/agreement',
