@@ -160,7 +160,7 @@ describe('season events', () => {
       ((await log(ruth, frost).expect(200)).body as Happenings).events.find((event) => event.id === id)?.tasks,
     ).toBe(9);
     const due = (await hive('5')).dues.find((each) => each.title.startsWith('Entrance guards on'));
-    expect(due).toMatchObject({ from: '2026-05-13', due: '2026-05-27', bring: 'Guards, pins, straps' });
+    expect(due).toMatchObject({ from: '2026-05-13', due: '2026-05-27', bring: 'guards, pins, straps' });
     await ruth
       .post(pathOf(endpoints.withdrawSeasonEvent, { event: id }))
       .send({})
