@@ -28,13 +28,14 @@ export const ended = (child: ChildProcess) =>
  * Gives the tests of a file a server and data of their own, one after another: for walks that end visits or kill the server.
  *
  * @param port where it listens
+ * @param mode 'serial' where a test goes on from the one before; 'default' where each stands by itself
  */
-export function ownServer(port: number) {
+export function ownServer(port: number, mode: 'serial' | 'default' = 'serial') {
   const base = `http://127.0.0.1:${port}`;
   let data: string;
   let server: ChildProcess;
   test.use({ baseURL: base });
-  test.describe.configure({ mode: 'serial' });
+  test.describe.configure({ mode });
   test.beforeAll(async () => {
     test.setTimeout(90_000);
     data = mkdtempSync(join(tmpdir(), 'brave-comb-own-'));
