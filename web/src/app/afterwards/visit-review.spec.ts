@@ -185,7 +185,7 @@ describe('the review of a visit', () => {
     button!.click();
     const { change } = dispatched.at(-1) as ReturnType<typeof ViewEvents.changeAsked>;
     expect(change).toMatchObject({ endpoint: 'decide', person: 'tomasz', sent: { params: { visit: VISIT } } });
-    store.dispatch(ViewEvents.allOutdated({}));
+    store.dispatch(ViewEvents.outdated({}));
     await fixture.whenStable();
     expect(textOf(element)).toContain('Frame 2: new brood');
     const fault = { status: 422, problem: 'not-in-the-group' as const, message: 'Not in the group.', details: [] };

@@ -91,9 +91,9 @@ export class ViewDesk {
     this.store.dispatch(ViewEvents.changeAsked({ change }));
   }
 
-  /** Reads a view again that something else has changed. */
-  refresh(view: ViewName): void {
-    this.store.dispatch(ViewEvents.outdated({ view }));
+  /** Reads what is shown again, when something else has changed it. */
+  refresh(): void {
+    this.store.dispatch(ViewEvents.outdated({}));
   }
 
   /** The answer to the last change of one kind, `null` when the last one was another. */

@@ -137,7 +137,7 @@ describe('views and changes on their way', () => {
     store.dispatch(ViewEvents.wanted({ view: 'coverage', sent: {} }));
     store.dispatch(ViewEvents.left({ view: 'coverage' }));
     http.match(() => true).forEach((request) => request.flush({}));
-    store.dispatch(ViewEvents.allOutdated({}));
+    store.dispatch(ViewEvents.outdated({}));
     expect(http.match(() => true).map(({ request }) => request.urlWithParams)).toEqual([
       '/api/season/forage?site=a',
       '/api/people/messages',

@@ -43,17 +43,17 @@ export const loadView = createEffect(
   { functional: true },
 );
 
-/** What is shown is read again when it, or everything, has become another. */
+/** What is shown is read again when it may have become another. */
 export const readAgain = createEffect(
   (actions = inject(Actions), store = inject(Store)) =>
     actions.pipe(
-      ofType(ViewEvents.outdated, ViewEvents.allOutdated),
+      ofType(ViewEvents.outdated),
       withLatestFrom(store.select(viewsFeature.selectViews)),
-      mergeMap(([event, views]) =>
+      mergeMap(([{ but }, views]) =>
         from(
           (Object.entries(views) as [ViewName, { sent: AnySent; shown: boolean }][])
             .filter(([, { shown }]) => shown)
-            .filter(([view]) => (event.type === ViewEvents.allOutdated.type ? event.but !== view : event.view === view))
+            .filter(([view]) => view !== but)
             .map(([view, { sent }]) => ViewEvents.wanted({ view, sent })),
         ),
       ),
@@ -90,8 +90,8 @@ export const showChange = createEffect(
       ofType(ViewEvents.changed),
       mergeMap(({ change: { view, answers }, answer }) =>
         answers
-          ? [ViewEvents.loaded({ view, data: answer }), ViewEvents.allOutdated({ but: view })]
-          : [ViewEvents.allOutdated({})],
+          ? [ViewEvents.loaded({ view, data: answer }), ViewEvents.outdated({ but: view })]
+          : [ViewEvents.outdated({})],
       ),
     ),
   { functional: true },

@@ -41,9 +41,8 @@ export const ViewEvents = createActionGroup({
   source: 'Views',
   events: {
     Wanted: props<{ view: ViewName; sent: AnySent }>(),
-    Outdated: props<{ view: ViewName }>(),
     /** All that is shown may have become another, but for one view. */
-    'All outdated': props<{ but?: ViewName }>(),
+    Outdated: props<{ but?: ViewName }>(),
     /** Nothing on the screen shows it any more. */
     Left: props<{ view: ViewName }>(),
     Loaded: props<{ view: ViewName; data: unknown }>(),

@@ -259,11 +259,6 @@ export class AtTheHive {
     return { frame, sides: [side('low'), side('high')] };
   });
 
-  protected back(): void {
-    const address = this.desk.nextSide(-1);
-    if (address) this.flow.turnTo(address);
-  }
-
   protected tick(ticked: { readonly evidence: EvidenceId; readonly seen: boolean }): void {
     // A doubt is not ticked away: it is looked at again.
     if (ticked.evidence === 'doubtful-sides') return void this.flow.reach('again');

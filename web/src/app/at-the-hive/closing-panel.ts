@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { CHECKS, type ClosingTask, guardsOf, guardsLeft } from '@brave-comb/core/inspection';
+import { CHECKS, guardsOf, guardsLeft } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { inspectionFeature } from '../inspection/inspection.feature';
@@ -31,7 +31,7 @@ import { SaidPipe } from '../language/said';
       <ol>
         @for (task of tasks(); track task.says; let first = $first) {
           <li>
-            <button type="button" class="big" [class.sel]="first" (click)="done(task, true)">
+            <button type="button" class="big" [class.sel]="first" (click)="desk.close(task)">
               {{ task.says | said }}
             </button>
             @if (task.kind === 'check') {
@@ -40,7 +40,7 @@ import { SaidPipe } from '../language/said';
                 class="big"
                 ariaLabel="{{ task.says | said }}: not so"
                 i18n-ariaLabel
-                (click)="done(task, false)"
+                (click)="desk.close(task, false)"
                 i18n
               >
                 no
@@ -124,17 +124,4 @@ export class ClosingPanel {
       .checks.filter(({ check, ok }) => !ok && CHECKS[check].when !== 'before')
       .map(({ check }) => $localize`${named('check', check)}\: no. ${named('checkOtherwise', check)}`),
   );
-
-  protected done(task: ClosingTask, ok: boolean): void {
-    switch (task.kind) {
-      case 'frame':
-        return void this.desk.enter({ kind: 'frame-set-back', box: task.box, frame: task.frame });
-      case 'comb':
-        return void this.desk.putBack(task);
-      case 'part':
-        return void this.desk.enter({ kind: 'part-put-back', part: task.part.id });
-      case 'check':
-        return void this.desk.enter({ kind: 'checked', check: task.check, ok, person: null });
-    }
-  }
 }

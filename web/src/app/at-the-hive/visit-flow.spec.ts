@@ -128,6 +128,19 @@ describe('the way through a visit', () => {
     expect(flow.step()?.id).toBe('frames');
   });
 
+  it('goes back a side, and not past the first', async () => {
+    const { flow, settle, store } = await begin();
+    flow.chooseSide(side(1, 'high'));
+    await settle();
+    const address = store.selectSignal(inspectionFeature.selectAddress);
+    flow.back();
+    await settle();
+    expect(address()).toEqual(side(1));
+    flow.back();
+    await settle();
+    expect(address()).toEqual(side(1));
+  });
+
   it('turns to another box at its first side, and at the other face once one was read', async () => {
     const { flow, settle, store } = await begin();
     flow.chooseBox('super 1');

@@ -11,6 +11,7 @@ import {
   guardsOf,
   nextOf,
   nextText,
+  sideBeside,
 } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { catchError, first, of, timeout } from 'rxjs';
@@ -142,25 +143,12 @@ export class VisitFlow {
         this.desk.enter({ kind: 'summed-up', summary: this.ending.summary() });
         return void this.reach(next.then);
       case 'close':
-        return void this.close(next.task);
+        // A check that is tapped past stands as done: somebody looked.
+        return void this.desk.close(next.task);
       case 'end':
         return void this.end();
       case 'review':
         return void this.leaveForReview();
-    }
-  }
-
-  /** Does one thing of closing. Checks that are tapped past stand as done: somebody looked. */
-  private close(task: Extract<Next, { do: 'close' }>['task']): void {
-    switch (task.kind) {
-      case 'frame':
-        return void this.desk.enter({ kind: 'frame-set-back', box: task.box, frame: task.frame });
-      case 'comb':
-        return void this.desk.putBack(task);
-      case 'part':
-        return void this.desk.enter({ kind: 'part-put-back', part: task.part.id });
-      case 'check':
-        return void this.desk.enter({ kind: 'checked', check: task.check, ok: true, person: null });
     }
   }
 
@@ -199,6 +187,12 @@ export class VisitFlow {
   turnTo(address: SideAddress): void {
     this.problem.set(this.line.commit() ?? this.desk.turnTo(address));
     if (!this.problem() && this.atFrames()) this.desk.lift();
+  }
+
+  /** Turns to the side before. */
+  back(): void {
+    const before = sideBeside(this.standing(), -1);
+    if (before) this.turnTo(before);
   }
 
   /** Turns to a side of the frames, wherever the visit stands. */

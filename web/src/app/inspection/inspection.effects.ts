@@ -40,7 +40,7 @@ export const showKept = createEffect(
       switchMap(({ type }) =>
         type === InspectionEvents.visitLeft.type ? actions.pipe(ofType(InspectionEvents.entriesKept)) : EMPTY,
       ),
-      map(() => ViewEvents.allOutdated({})),
+      map(() => ViewEvents.outdated({})),
     ),
   { functional: true },
 );

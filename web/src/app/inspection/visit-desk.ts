@@ -11,8 +11,6 @@ import {
   formatSide,
   guardsOf,
   isBlank,
-  liftingOrder,
-  sideKey,
   sideProblem,
   spotOf,
   spotText,
@@ -138,27 +136,27 @@ export class VisitDesk {
     if (inHand) this.enter({ kind: 'frame-set-back', box: inHand.box, frame: inHand.frame });
   }
 
-  /** Puts a comb from the frame rest back where it was found. */
-  putBack({ comb, box, place }: Extract<ClosingTask, { kind: 'comb' }>): void {
-    this.enter({
-      kind: 'comb-moved',
-      comb,
-      to: { in: 'box', box, place },
-      reason: $localize`back from the frame rest`,
-    });
+  /** Does one thing of closing: a frame, a comb from the frame rest or a part goes back, or somebody looked. */
+  close(task: ClosingTask, ok = true): void {
+    switch (task.kind) {
+      case 'frame':
+        return void this.enter({ kind: 'frame-set-back', box: task.box, frame: task.frame });
+      case 'comb':
+        return void this.enter({
+          kind: 'comb-moved',
+          comb: task.comb,
+          to: { in: 'box', box: task.box, place: task.place },
+          reason: $localize`back from the frame rest`,
+        });
+      case 'part':
+        return void this.enter({ kind: 'part-put-back', part: task.part.id });
+      case 'check':
+        return void this.enter({ kind: 'checked', check: task.check, ok, person: null });
+    }
   }
 
   change(side: FrameSide, pending = ''): void {
     this.store.dispatch(InspectionEvents.sideChanged({ entry: { side, pending } }));
-  }
-
-  /** The next side in lifting order, `null` after the last. */
-  nextSide(by = 1): SideAddress | null {
-    const box = this.box();
-    const address = this.address();
-    if (!box || !address) return null;
-    const order = liftingOrder(box.id, box.frames);
-    return order[order.findIndex((side) => sideKey(side) === sideKey(address)) + by] ?? null;
   }
 
   /** Takes the last change of the side back, or the last entry when the side is as it was. */

@@ -187,7 +187,7 @@ export const readAllAgain = createEffect(
   (actions = inject(Actions)) =>
     actions.pipe(
       ofType(PeopleEvents.clockMoved),
-      map(() => ViewEvents.allOutdated({})),
+      map(() => ViewEvents.outdated({})),
     ),
   { functional: true },
 );

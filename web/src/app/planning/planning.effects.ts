@@ -33,7 +33,7 @@ export const loadDaySheet = createEffect(
 export const reload = createEffect(
   (actions = inject(Actions), store = inject(Store)) =>
     actions.pipe(
-      ofType(PeopleEvents.clockMoved, ViewEvents.allOutdated),
+      ofType(PeopleEvents.clockMoved, ViewEvents.outdated),
       withLatestFrom(store.select(planningFeature.selectPlanningState)),
       filter(
         ([{ type }, { status, shown }]) => status !== 'loading' && (shown || type === PeopleEvents.clockMoved.type),

@@ -11,7 +11,7 @@ import { SeasonEvents, seasonFeature } from './season.feature';
 export const loadStrip = createEffect(
   (actions = inject(Actions), client = inject(ContractClient), store = inject(Store)) =>
     actions.pipe(
-      ofType(SeasonEvents.stripWanted, ViewEvents.allOutdated, ViewEvents.outdated),
+      ofType(SeasonEvents.stripWanted, ViewEvents.outdated),
       withLatestFrom(store.select(seasonFeature.selectAsked)),
       switchMap(([, query]) =>
         client.call(endpoints.seasonStrip, { query }).pipe(

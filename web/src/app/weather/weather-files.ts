@@ -99,7 +99,7 @@ export class WeatherFiles {
           $localize`${answer.place}, ${measured('distance', answer.km, 0)} from here\: usual means from ${figure('temperature', answer.coldest, 1)} to ${measured('temperature', answer.warmest, 1)}.${answer.km > 150 ? $localize` That is far away; a nearer place would fit better.` : ''}`,
         );
       }
-      this.desk.refresh('forecastTrust');
+      this.desk.refresh();
     } catch (fault) {
       this.problem.set((fault as CallFault).message);
     } finally {
