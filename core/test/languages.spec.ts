@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { wayOf } from '../src/language';
-import { accented, english, languageFor, languages, pseudoOf } from '../src/words';
+import { accented, britishDates, english, languageFor, languages, pseudoOf } from '../src/words';
 
 describe('the language for somebody', () => {
   it.each([
@@ -40,8 +40,7 @@ describe('the language that nobody speaks', () => {
       names: {},
       sentences: { test: { bare: 'bare', days: ({ days }: { days: number }) => `${days} days` } },
       list: (parts) => parts.join(' & '),
-      day: (date) => date,
-      weekday: (date) => `on ${date}`,
+      dates: britishDates,
     });
     expect(wayOf(made).text({ say: 'test/days', of: { days: 12 } })).toBe(`12 ${accented('days')}`);
     expect(wayOf(made).text({ say: 'test/bare' })).toBe(accented('bare'));

@@ -5,7 +5,7 @@ import { type Language, inOne, isSaid, listed, sameText, saying, wayOf } from '.
 import { TOPICS } from '../src/practice';
 import { DEFAULT_TRIGGERS, PLANTS } from '../src/season';
 import { DEFAULT_CHECKLIST } from '../src/skills';
-import { english } from '../src/words';
+import { britishDates, english } from '../src/words';
 
 const SRC = join(import.meta.dirname, '../src');
 const { sentences }: Language = english;
@@ -76,8 +76,7 @@ describe('sentences', () => {
     names: {},
     sentences: { test: { bare: 'bare', days: ({ days }: { days: number }) => `${days} days` } },
     list: (parts) => parts.join(' & '),
-    day: (date) => date,
-    weekday: (date) => `on ${date}`,
+    dates: britishDates,
   });
 
   it('are plain data that come back from JSON as they were', () => {

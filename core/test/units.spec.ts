@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addDays, dayAndMonth, daysBetween, roundTo, within } from '../src/units';
+import { addDays, dateParts, daysBetween, roundTo, within } from '../src/units';
 
 describe('days', () => {
   it('cross the leap day', () => {
@@ -27,8 +27,9 @@ describe('days', () => {
     expect(addDays('2028-02-29', 1)).toBe('2028-03-01');
   });
 
-  it('are said as day and month', () => {
-    expect(dayAndMonth('2026-05-21')).toBe('21 May');
+  it('fall on the days of the week of the calendar', () => {
+    expect(dateParts('2026-05-21')).toEqual({ year: 2026, month: 5, day: 21, weekday: 4 });
+    expect(dateParts('2000-02-29').weekday).toBe(2);
   });
 });
 

@@ -1,6 +1,7 @@
 import { DEVELOPMENT } from '../biology';
+import { onDay } from '../language';
 import { nectarOn } from '../season';
-import { type CivilDate, addDays, dayAndMonth, daysBetween } from '../units';
+import { type CivilDate, addDays, daysBetween } from '../units';
 import type { ColonyEvent } from './colony-event';
 import type { CalendarFacts, SourceDue } from './dues-types';
 import { BRINGS, flyable } from './expected';
@@ -191,8 +192,7 @@ function superPart(facts: CalendarFacts): readonly SourceDue[] {
   if (!on) return [];
   const binding = boundBy(coursesOf(facts.events, facts.today), on.date);
   if (binding) {
-    const free =
-      binding.freeFrom === null ? say('unknown-day-enter-withdrawal') : dayAndMonth(binding.freeFrom, facts.today);
+    const free = binding.freeFrom === null ? say('unknown-day-enter-withdrawal') : onDay(binding.freeFrom, facts.today);
     return [
       {
         id: `super-inside-withdrawal:${on.date}`,

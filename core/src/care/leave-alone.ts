@@ -1,4 +1,5 @@
-import { addDays, dayAndMonth, daysBetween, laterOf } from '../units';
+import { onDay } from '../language';
+import { addDays, daysBetween, laterOf } from '../units';
 import { type Advice, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { daysOfFood, foodOf } from './feed';
@@ -77,7 +78,7 @@ export function adviseLeaveAlone(facts: ColonyFacts): Advice {
       rule: facts.reopens ? say('shut-until-first-look-year') : say('ordinary-interval-high-season-when'),
       steps: [
         [say('house-interval'), say('days', { days: practice.intervalDays })],
-        ...(facts.reopens ? [[say('hives-opened-again-about'), dayAndMonth(facts.reopens)] as const] : []),
+        ...(facts.reopens ? [[say('hives-opened-again-about'), onDay(facts.reopens)] as const] : []),
       ],
       source: say('house-practice-trade-says-days'),
     },

@@ -22,6 +22,8 @@ export interface Way {
   date(date: string): string;
   /** Day of the week, day and month. */
   weekday(date: string): string;
+  /** A time of the day, given as `HH:MM`. */
+  clock(time: string): string;
   number(value: number, digits?: number): string;
   /** "1, 2 and 5". */
   list(parts: readonly (Text | number)[]): string;
@@ -90,6 +92,9 @@ export const inOne = (parts: readonly Text[], between = ' '): Said => ({
 
 /** A list as it is said: "clover, lime and bramble". */
 export const listed = (parts: readonly (Text | number)[]): Said => ({ say: 'language/listed', of: { parts } });
+
+/** A date within a table or a step, with its year where it is not that of `today`. */
+export const onDay = (date: string, today?: string): Said => ({ say: 'language/day', of: { date, today } });
 
 /** What was given cannot be used; what is wrong with it is a text like any other. */
 export class Unfit extends RangeError {

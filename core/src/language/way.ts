@@ -15,6 +15,7 @@ const TOGETHER = {
   'in-one': ({ parts, between }: { parts: readonly Text[]; between: string }, way: Way) =>
     parts.map((part) => way.text(part)).join(between),
   listed: ({ parts }: { parts: readonly (Text | number)[] }, way: Way) => way.list(parts),
+  day: ({ date, today }: { date: CivilDate; today?: CivilDate }, way: Way) => way.day(date, today),
 };
 
 /** All rooms' sentences in one language. */
@@ -24,10 +25,27 @@ export interface Language {
   readonly sentences: Readonly<Record<string, Readonly<Record<string, unknown>>>>;
   /** "1, 2 and 5". */
   list(parts: readonly string[]): string;
+  readonly dates: Dates;
+}
+
+/** How dates and clock times are written where somebody lives; the examples are those of Britain. */
+export interface Dates {
+  /** The habit's tag, for fields that write dates themselves. */
+  readonly locale: string;
   /** "14 May", with the year where it is not that of `today`. */
   day(date: CivilDate, today?: CivilDate): string;
-  /** "Thu 14 May". */
-  weekday(date: CivilDate): string;
+  /** "Thu 14 May", with the year where it is not that of `today`. */
+  weekday(date: CivilDate, today?: CivilDate): string;
+  /** "Thu 14". */
+  short(date: CivilDate): string;
+  /** "Thursday 14 May 2026". */
+  long(date: CivilDate): string;
+  /** "May", the month that a date is in. */
+  month(date: CivilDate): string;
+  /** "13:10" of "13:10". */
+  clock(time: string): string;
+  /** "13", an hour of the day below a chart. */
+  hour(hour: number): string;
 }
 
 /**
@@ -47,9 +65,10 @@ export function wayOf(language: Language, system: UnitSystem = 'metric'): Way {
   const way: Way = {
     text: (text) => (typeof text === 'string' ? text : sentence(language, text, way)),
     name: (set, id) => language.names[set]?.[id] ?? spoken(id),
-    day: (date, today) => language.day(date, today),
-    date: (date) => language.day(date, ''),
-    weekday: (date) => language.weekday(date),
+    day: (date, today) => language.dates.day(date, today),
+    date: (date) => language.dates.day(date, ''),
+    weekday: (date) => language.dates.weekday(date),
+    clock: (time) => language.dates.clock(time),
     number,
     list: (parts) => language.list(parts.map((part) => (typeof part === 'number' ? number(part) : way.text(part)))),
     figure,

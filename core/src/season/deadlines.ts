@@ -1,4 +1,4 @@
-import { type CivilDate, addDays, dayAndMonth, dayOfYear, daysBetween, earlierOf, lastOf } from '../units';
+import { type CivilDate, addDays, dayOfYear, daysBetween, earlierOf, lastOf } from '../units';
 import { type Forage, mainFlow } from './forage';
 import { type PhaseFacts, winterOf } from './phase';
 import { say } from './said';
@@ -52,7 +52,6 @@ function beforeWinter(facts: PhaseFacts, today: CivilDate): readonly Deadline[] 
     }
     return addDays(begin, 180);
   };
-  const when = dayAndMonth(cold);
   const stores = earlierOf(addDays(lastDay(FEED_WARMTH), -7), addDays(cold, -14));
   return [
     {
@@ -77,7 +76,7 @@ function beforeWinter(facts: PhaseFacts, today: CivilDate): readonly Deadline[] 
       from: winterBees,
       by: addDays(cold, -DEVELOPMENT - 7),
       before: 'winter',
-      why: say('eggs-laid-then-emerge-fly', { when }),
+      why: say('eggs-laid-then-emerge-fly', { cold }),
     },
     {
       id: 'stores',
@@ -93,7 +92,7 @@ function beforeWinter(facts: PhaseFacts, today: CivilDate): readonly Deadline[] 
       from: closing,
       by: addDays(cold, -7),
       before: 'winter',
-      why: say('gaps-between-boxes-roofs-floors', { when }),
+      why: say('gaps-between-boxes-roofs-floors', { cold }),
     },
   ];
 }

@@ -9,11 +9,11 @@ export interface SeasonSentences {
   'last-queens-mated': null;
   'after-days-rarely-reach-c': { matingWarmth: number };
   'winter-bees-reared': null;
-  'eggs-laid-then-emerge-fly': { when: Text };
+  'eggs-laid-then-emerge-fly': { cold: CivilDate };
   'stores-capped': null;
   'liquid-feed-hardly-taken-once': { feedWarmth: number };
   'hives-repaired-entrances-guarded': null;
-  'gaps-between-boxes-roofs-floors': { when: Text };
+  'gaps-between-boxes-roofs-floors': { cold: CivilDate };
   'main-flow-begins-about': { plants: readonly Text[]; from: CivilDate };
   'foragers-flow-laid': null;
   'egg-forager-takes-about-six': { flow: Text };

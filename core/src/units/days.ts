@@ -33,21 +33,22 @@ export function addDays(date: CivilDate, days: number): CivilDate {
   return new Date(midnight(date) + Math.round(days) * DAY).toISOString().slice(0, 10);
 }
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
-
 /**
- * A date as it is said.
+ * What a date is made of.
  *
  * @param date civil date
- * @param today the day on which it is said: a date of another year is said with its year
- * @returns day and short month
+ * @returns year, month 1 to 12, day of the month 1 to 31, day of the week 0 (Sunday) to 6
  * @throws RangeError for a malformed date
- * @example dayAndMonth('2025-05-21', '2026-05-14') // '21 May 2025'
+ * @example dateParts('2026-05-14').weekday // 4
  */
-export function dayAndMonth(date: CivilDate, today: CivilDate = date): string {
+export function dateParts(date: CivilDate): {
+  readonly year: number;
+  readonly month: number;
+  readonly day: number;
+  readonly weekday: number;
+} {
   const at = new Date(midnight(date));
-  const year = date.slice(0, 4);
-  return `${at.getUTCDate()} ${MONTHS[at.getUTCMonth()]}${year === today.slice(0, 4) ? '' : ` ${year}`}`;
+  return { year: at.getUTCFullYear(), month: at.getUTCMonth() + 1, day: at.getUTCDate(), weekday: at.getUTCDay() };
 }
 
 /** The earlier of two civil dates. */

@@ -48,7 +48,7 @@ export const serverSentences: Sentences<ServerSentences> = {
   sides: ({ count }) => counted(count, 'side'),
   'roles-swapped': ({ count }) => `${counted(count, 'role')} swapped`,
   stopped: ({ reason }, w) => `stopped: ${w.name('stopReason', reason)}`,
-  'open-since': ({ time }) => `open since ${time} UTC`,
+  'open-since': ({ time }, w) => `open since ${w.clock(time)}`,
   'levels-went-up': ({ count }) => `${counted(count, 'level')} went up`,
   judged: ({ count }) => `${count} judged`,
   'records-whole': ({ hives }) => `Hive records ${hives.join(', ')} are whole`,
@@ -79,7 +79,7 @@ export const serverSentences: Sentences<ServerSentences> = {
   'judge-by-thermometer': 'no forecast: judge by the thermometer at the hive',
   'late-in-the-year': 'late in the year',
   'at-hour': ({ why, time }, w) =>
-    `${why === null ? 'warm, dry and light enough' : w.name('atTheHive', why)} at ${time}`,
+    `${why === null ? 'warm, dry and light enough' : w.name('atTheHive', why)} at ${w.clock(time)}`,
   'sting-reaction-reported': 'Sting reaction reported',
   'to-a-doctor': ({ count }) => `Reacted beyond a sting, to a doctor: ${count}`,
   'ask-stung-now': ({ count }) => `Stung, to be asked now: ${count}`,
@@ -177,7 +177,7 @@ export const serverSentences: Sentences<ServerSentences> = {
   'sky-of-the-day': ({ high, rain }, w) =>
     `up to ${w.celsius(high, 0)}${rain >= 0.5 ? `, ${w.rain(rain, 1)} rain` : ', dry'}`,
   weekday: ({ date }, w) => w.weekday(date),
-  slot: ({ date, from, to }, w) => `${w.weekday(date)}, ${from}–${to}`,
+  slot: ({ date, from, to }, w) => `${w.weekday(date)}, ${w.clock(from)}–${w.clock(to)}`,
   hives: ({ numbers }) => `${numbers.length === 1 ? 'hive' : 'hives'} ${numbers.join(', ')}`,
   'session-told': ({ when, site, hives, supervisor }, w) =>
     `${w.text(when)} at ${site}, ${w.text(hives)}, with ${supervisor ?? 'a supervisor'}`,
@@ -205,7 +205,8 @@ export const serverSentences: Sentences<ServerSentences> = {
   'last-year-smoothed': 'the last year’s weather here, smoothed',
   'rough-guess': (_facts, w) =>
     `a rough guess from latitude, height and the land around, ${w.degrees(3)} either way: dates may be weeks off. Import a typical year, or wait for a year of observations`,
-  'stay-shut': ({ when, why }, w) => `${when} hives stay shut: ${why === null ? 'weather' : w.name('hinders', why)}`,
-  'fit-for': ({ when, depth, why, turns, broodMinutes }, w) =>
-    `${when} fit for ${w.name('depthLook', depth)}${why ? `, no deeper for ${w.name('hinders', why)}` : ''}${turns ? `; ${w.name('hinders', turns.why)} turns it at ${turns.at}` : ''}${broodMinutes > 0 ? `; a brood frame may be out ${broodMinutes} min` : ''}`,
+  'stay-shut': ({ from, to, why }, w) =>
+    `${w.clock(from)}–${w.clock(to)} hives stay shut: ${why === null ? 'weather' : w.name('hinders', why)}`,
+  'fit-for': ({ from, to, depth, why, turns, broodMinutes }, w) =>
+    `${w.clock(from)}–${w.clock(to)} fit for ${w.name('depthLook', depth)}${why ? `, no deeper for ${w.name('hinders', why)}` : ''}${turns ? `; ${w.name('hinders', turns.why)} turns it at ${w.clock(turns.at)}` : ''}${broodMinutes > 0 ? `; a brood frame may be out ${broodMinutes} min` : ''}`,
 };

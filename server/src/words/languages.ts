@@ -1,5 +1,5 @@
 import { type InWords, type Language, type Way, inWords, wayOf } from '@brave-comb/core/language';
-import { type LanguageTag, english as core, pseudoOf } from '@brave-comb/core/words';
+import { type LanguageTag, americanDates, english as core, pseudoOf } from '@brave-comb/core/words';
 import type { UnitSystem } from '@brave-comb/core/units';
 import { serverSentences } from './en';
 import { plannedNames, refusalSentences, thingNames } from './en-refusals';
@@ -10,7 +10,11 @@ export const english: Language = {
   names: { ...core.names, thing: thingNames, planned: plannedNames },
   sentences: { ...core.sentences, server: { ...serverSentences, ...refusalSentences } },
 };
-const languages: Readonly<Record<LanguageTag, Language>> = { en: english, 'en-XA': pseudoOf(english) };
+const languages: Readonly<Record<LanguageTag, Language>> = {
+  en: english,
+  'en-US': { ...english, dates: americanDates },
+  'en-XA': pseudoOf(english),
+};
 const inEach = (language: Language): Readonly<Record<UnitSystem, Way>> => ({
   metric: wayOf(language, 'metric'),
   british: wayOf(language, 'british'),
@@ -19,6 +23,7 @@ const inEach = (language: Language): Readonly<Record<UnitSystem, Way>> => ({
 /** How somebody is written to, by language and units. */
 export const ways: Readonly<Record<LanguageTag, Readonly<Record<UnitSystem, Way>>>> = {
   en: inEach(languages.en),
+  'en-US': inEach(languages['en-US']),
   'en-XA': inEach(languages['en-XA']),
 };
 

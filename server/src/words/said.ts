@@ -184,9 +184,10 @@ export interface ServerSentences {
   'typical-year': { name: string };
   'last-year-smoothed': null;
   'rough-guess': null;
-  'stay-shut': { when: string; why: Hindrance | null };
+  'stay-shut': { from: string; to: string; why: Hindrance | null };
   'fit-for': {
-    when: string;
+    from: string;
+    to: string;
     depth: Depth;
     why: Hindrance | null;
     turns: { readonly why: Hindrance; readonly at: string } | null;

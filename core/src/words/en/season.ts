@@ -11,14 +11,14 @@ export const seasonSentences: Sentences<SeasonSentences> = {
   'after-days-rarely-reach-c': ({ matingWarmth }, w) =>
     `After that days rarely reach ${w.celsius(matingWarmth)} for a mating flight, and drones are gone: unite instead.`,
   'winter-bees-reared': 'Winter bees reared',
-  'eggs-laid-then-emerge-fly': ({ when }, w) =>
-    `Eggs laid by then emerge and fly out once before the cold of about ${w.text(when)}. Brood, pollen and a young queen make them.`,
+  'eggs-laid-then-emerge-fly': ({ cold }, w) =>
+    `Eggs laid by then emerge and fly out once before the cold of about ${w.day(cold)}. Brood, pollen and a young queen make them.`,
   'stores-capped': 'Stores on and capped',
   'liquid-feed-hardly-taken-once': ({ feedWarmth }, w) =>
     `Liquid feed is hardly taken once days stay below ${w.celsius(feedWarmth)}, and has to be dried and capped. Solid feed after that.`,
   'hives-repaired-entrances-guarded': 'Hives repaired, entrances guarded',
-  'gaps-between-boxes-roofs-floors': ({ when }, w) =>
-    `Gaps between boxes, roofs, floors and straps, before nobody opens them from about ${w.text(when)}.`,
+  'gaps-between-boxes-roofs-floors': ({ cold }, w) =>
+    `Gaps between boxes, roofs, floors and straps, before nobody opens them from about ${w.day(cold)}.`,
   'main-flow-begins-about': ({ plants, from }, w) => `The main flow (${w.list(plants)}) begins about ${w.day(from)}`,
   'foragers-flow-laid': 'Foragers for the flow laid',
   'egg-forager-takes-about-six': ({ flow }, w) =>

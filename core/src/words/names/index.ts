@@ -1,13 +1,15 @@
 import type { Language } from '../../language';
+import { americanDates } from '../en/dates';
 import { englishNames } from '../en/names';
 import { pseudoOf } from '../pseudo';
 
 /** The languages that there are, by the tag that a browser asks with. `en-XA` is nobody's: it shows what was never translated. */
-export type LanguageTag = 'en' | 'en-XA';
+export type LanguageTag = 'en' | 'en-US' | 'en-XA';
 
 /** What every screen needs of each language: names, lists and dates. Sentences are many, and come with the screens that make some. */
 export const nameTables: Readonly<Record<LanguageTag, Language>> = {
   en: englishNames,
+  'en-US': { ...englishNames, dates: americanDates },
   'en-XA': pseudoOf(englishNames),
 };
 

@@ -3,7 +3,7 @@ import { type Text, inOne, sameText } from '@brave-comb/core/language';
 import type { Debrief } from '@brave-comb/contract';
 import { type SideAddress, type VisitRecord, readClock, sideText } from '@brave-comb/core/inspection';
 import { withoutFrameText } from '@brave-comb/core/planning';
-import { iso } from '../../dates';
+import { clockAt } from '../../dates';
 import type { NamedVisit } from '../../records/inspection';
 import { type Trainee, wentUp } from './trainees';
 
@@ -174,7 +174,7 @@ export function visitSays({ visit, record }: VisitFacts, rolesSwapped: number): 
         ? []
         : [
             say('open-since', {
-              time: iso(record.openedAt === null ? visit.started_at : new Date(record.openedAt)).slice(11, 16),
+              time: clockAt(visit.zone, record.openedAt === null ? visit.started_at : new Date(record.openedAt)),
             }),
           ]),
     ],

@@ -2,13 +2,13 @@ import type { Said, Text } from '@brave-comb/core/language';
 import { say } from '../../words';
 import { withNames } from '@brave-comb/core/planning';
 import { addDays } from '@brave-comb/core/units';
-import { DateTime } from 'luxon';
+import { clockAt, dateAt } from '../../dates';
 import type { PlanningSeason, SiteSlot } from './season-facts';
 
 /** A slot as people say it. */
 export const slotSaid = ({ from, to, zone }: Pick<SiteSlot, 'from' | 'to' | 'zone'>): Said => {
-  const at = (instant: number, format: string) => DateTime.fromMillis(instant, { zone }).toFormat(format);
-  return say('slot', { date: at(from, 'yyyy-MM-dd'), from: at(from, 'HH:mm'), to: at(to, 'HH:mm') });
+  const date = dateAt(zone, new Date(from));
+  return say('slot', { date, from: clockAt(zone, from), to: clockAt(zone, to) });
 };
 
 /**

@@ -19,9 +19,8 @@ import {
   sunElevation,
   sunTimes,
 } from '@brave-comb/core/weather';
-import { DateTime } from 'luxon';
 import type { Actor, Context } from '../../context';
-import { hourAt, iso } from '../../dates';
+import { clockAt, hourAt, iso } from '../../dates';
 import { colonyStates } from '../../facts/care';
 import { phaseNow, siteSeason } from '../../facts/season';
 import { siteNames, siteOf } from '../../records/equipment';
@@ -50,7 +49,7 @@ export async function dayPage(
     ? ((await observedDays(context, site, date, date)).get(date) ?? null)
     : season.forecast.ensemble;
   const outlook = ensemble && { ensemble, place: site, limits: practice.limits };
-  const clock = (at: number) => DateTime.fromMillis(at, { zone: site.zone }).toFormat('HH:mm');
+  const clock = (at: number) => clockAt(site.zone, at);
   const [sessions, colonies] = await Promise.all([
     sessionsBetween(context.db, actor, new Date(midnight), new Date(next), site.id),
     actor.role === 'trainee' ? [] : colonyStates(context, season),
@@ -120,16 +119,16 @@ export async function dayPage(
 
 /** "13:00–15:40 fit for full inspection; wind turns it at 15:40". */
 function spanWords(span: FitSpan, all: readonly FitSpan[], clock: (at: number) => string): Text {
-  const when = `${clock(span.from)}–${clock(span.to)}`;
+  const when = { from: clock(span.from), to: clock(span.to) };
   const after = all[all.indexOf(span) + 1];
   const why = span.limitedBy?.why ?? null;
-  if (span.depth === null) return say('stay-shut', { when, why });
+  if (span.depth === null) return say('stay-shut', { ...when, why });
   const reached = DEPTHS.indexOf(span.depth);
   const turns =
     after && (after.depth === null ? -1 : DEPTHS.indexOf(after.depth)) < reached && after.limitedBy
       ? { why: after.limitedBy.why, at: clock(span.to) }
       : null;
-  return say('fit-for', { when, depth: span.depth, why, turns, broodMinutes: span.broodMinutes });
+  return say('fit-for', { ...when, depth: span.depth, why, turns, broodMinutes: span.broodMinutes });
 }
 
 function middleHours(members: readonly (readonly Weather[])[], start: number): Map<number, Weather> {

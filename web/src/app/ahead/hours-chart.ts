@@ -4,7 +4,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import type { DayVerdict } from '@brave-comb/contract';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import { timeOf } from '../ui/format';
+import { hourOf, timeOf } from '../ui/format';
 
 const WIDTH = 350;
 const CHART = 60;
@@ -152,7 +152,7 @@ export class HoursChart {
       const at = Date.parse(hour.at);
       return {
         at: hour.at,
-        name: timeOf(hour.at, this.zone()).slice(0, 2),
+        name: hourOf(hour.at, this.zone()),
         x: x(at),
         width: x(at + 3_600_000) - x(at) - 0.5,
         rain: rain(hour.rain[0]),

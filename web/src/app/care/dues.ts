@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { Calendars, ColonyCalendar } from '@brave-comb/contract';
-import { dayAndMonth, daysBetween } from '@brave-comb/core/units';
+import { daysBetween } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
 import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from '../season/season.feature';
 import { ViewState } from '../api/view-state';
-import { dateText, decimal } from '../ui/format';
+import { dateText, dayText, decimal } from '../ui/format';
 import { CareRules } from './care-rules';
 import { EventForm, type LoggedEvent } from './event-form';
 import { ExpectedCard } from './expected-card';
@@ -74,7 +74,7 @@ export class Dues {
               number: colony.number,
               head: colony.swarm.level === 'leaving' ? $localize`About to swarm` : $localize`Swarm risk`,
               text: colony.swarm.window
-                ? $localize`${dayAndMonth(colony.swarm.window.from)} to ${dayAndMonth(colony.swarm.window.to)}\: ${colony.swarm.reasons.join('; ')}`
+                ? $localize`${dayText(colony.swarm.window.from)} to ${dayText(colony.swarm.window.to)}\: ${colony.swarm.reasons.join('; ')}`
                 : colony.swarm.reasons.join('; '),
               urgent: colony.swarm.level === 'leaving',
             },
@@ -123,7 +123,7 @@ export class Dues {
   protected strains(): readonly Calendars['colonies'][number]['strain'][] {
     return ['keeps-laying', 'cuts-down', 'stops'];
   }
-  protected readonly dayAndMonth = dayAndMonth;
+  protected readonly dayText = dayText;
   protected readonly dateText = dateText;
   protected readonly decimal = decimal;
 }

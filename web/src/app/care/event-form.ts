@@ -4,9 +4,9 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, ou
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import type { ColonyCalendar, endpoints } from '@brave-comb/contract';
-import { dayAndMonth } from '@brave-comb/core/units';
 import type { Sent } from '../api/contract-client';
 import { Named, listed } from '../language/words';
+import { dayText } from '../ui/format';
 
 /** Kinds of entry, in the words of the work. */
 const KINDS = {
@@ -245,9 +245,9 @@ export class EventForm {
     if (this.kind() !== 'super-on') return null;
     const { date } = this.form.getRawValue();
     if (honey.superOnFrom && date < honey.superOnFrom)
-      return $localize`A new super for harvest may go on from ${dayAndMonth(honey.superOnFrom)}\: put on before, its honey is not for people. Mark the box, or wait.`;
+      return $localize`A new super for harvest may go on from ${dayText(honey.superOnFrom)}\: put on before, its honey is not for people. Mark the box, or wait.`;
     if (honey.fedUntil && date < honey.fedUntil)
-      return $localize`They carry feed down until about ${dayAndMonth(honey.fedUntil)}\: put on before, sugar goes into the super. Take the feeder off first, or mark the box as their own food.`;
+      return $localize`They carry feed down until about ${dayText(honey.fedUntil)}\: put on before, sugar goes into the super. Take the feeder off first, or mark the box as their own food.`;
     return honey.unknown.length > 0
       ? $localize`The withdrawal of ${listed(honey.unknown)} was not entered\: read the label before you put a super on.`
       : null;

@@ -1,6 +1,6 @@
 import { languageFor } from '@brave-comb/core/words/names';
 import { accentedMessage } from './accented-messages';
-import { inLanguage } from './words';
+import { dateWords, inLanguage } from './words';
 
 /** What `$localize` asks for another language's text of a message. */
 interface Localize {
@@ -34,5 +34,5 @@ export function speak(asked: readonly string[]): void {
   const { $localize } = globalThis as unknown as { $localize: Localize };
   const translate = MESSAGES[tag];
   if (translate) $localize.translate = translate;
-  document.documentElement.lang = tag === 'en' ? 'en-GB' : tag;
+  document.documentElement.lang = tag === 'en-XA' ? tag : dateWords().locale;
 }

@@ -33,5 +33,5 @@ export class Named implements PipeTransform {
 /** "Curlew, Dipper and Lapwing". */
 export const listed = (parts: readonly string[]): string => nameTables[tag].list(parts);
 
-/** How days are written in sentences: "14 May", "Thu 14 May". */
-export const dateWords = (): Pick<Language, 'day' | 'weekday'> => nameTables[tag];
+/** How dates and clock times are written: "14 May", "Thu 14 May", "13:10". */
+export const dateWords = (): Language['dates'] => nameTables[tag].dates;

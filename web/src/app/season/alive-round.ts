@@ -3,9 +3,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import type { AliveRound as Round } from '@brave-comb/contract';
 import { peopleFeature } from '../people/people.feature';
 import { Store } from '@ngrx/store';
-import { dayAndMonth } from '@brave-comb/core/units';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
+import { dayText } from '../ui/format';
 
 const STATES = ['alive', 'dead', 'unsure'] as const;
 
@@ -43,7 +43,7 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
                 }
                 <i>
                   @if (hive.date) {
-                    {{ dayAndMonth(hive.date) }}
+                    {{ dayText(hive.date) }}
                   } @else {
                     <ng-container i18n>not seen yet </ng-container>
                   }
@@ -149,5 +149,5 @@ export class AliveRound {
     if (date) this.desk.change('tapAlive', { params: { hive }, body: { state, date } }, 'aliveRound');
   }
 
-  protected readonly dayAndMonth = dayAndMonth;
+  protected readonly dayText = dayText;
 }

@@ -2,9 +2,8 @@ import { measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import type { Forage, SitePlant } from '@brave-comb/contract';
 import { DEGREE_DAY_METHODS, type DegreeDayMethod } from '@brave-comb/core/season';
-import { dayAndMonth } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
-import { dateText } from '../ui/format';
+import { dateText, dayText } from '../ui/format';
 import { MovePlanner } from './move-planner';
 import { PlantForm } from './plant-form';
 import { ViewDesk } from '../api/view-desk';
@@ -52,9 +51,9 @@ export class ForageEditor {
   protected state(row: Row): string {
     const { bloom } = row;
     if (!bloom) return $localize`its warmth is not reached here`;
-    if (bloom.ended) return $localize`over since ${dayAndMonth(bloom.to)}`;
-    if (bloom.state === 'seen') return $localize`seen ${dayAndMonth(bloom.from)}, to about ${dayAndMonth(bloom.to)}`;
-    const when = $localize`${dayAndMonth(bloom.from)}, ${bloom.giveOrTake} days either way`;
+    if (bloom.ended) return $localize`over since ${dayText(bloom.to)}`;
+    if (bloom.state === 'seen') return $localize`seen ${dayText(bloom.from)}, to about ${dayText(bloom.to)}`;
+    const when = $localize`${dayText(bloom.from)}, ${bloom.giveOrTake} days either way`;
     return bloom.state === 'expected' ? $localize`expected ${when}` : $localize`reckoned ${when}, nobody has seen it`;
   }
 
@@ -64,12 +63,12 @@ export class ForageEditor {
     const sum = bloom.sum
       ? $localize`${bloom.sum.now} of ${bloom.sum.needed} degree days over ${measured('temperature', bloom.sum.base, 1)}`
       : model.kind === 'dates'
-        ? $localize`by the length of the day, from ${dayAndMonth(`2001-${model.opens}`)}`
+        ? $localize`by the length of the day, from ${dayText(`2001-${model.opens}`)}`
         : '';
     const moved = bloom.movedBy
       ? $localize`; ${Math.abs(bloom.movedBy)} days ${bloom.movedBy > 0 ? $localize`later` : $localize`earlier`} for what was seen of others`
       : '';
-    return $localize`${sum}${moved}; usual ${dayAndMonth(bloom.usual.from)}`;
+    return $localize`${sum}${moved}; usual ${dayText(bloom.usual.from)}`;
   }
 
   protected seenThisYear(row: Row, which: 'first' | 'last'): string | null {
@@ -126,5 +125,5 @@ export class ForageEditor {
   }
 
   protected readonly dateText = dateText;
-  protected readonly dayAndMonth = dayAndMonth;
+  protected readonly dayText = dayText;
 }

@@ -1,8 +1,8 @@
 import { Measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { dayAndMonth } from '@brave-comb/core/units';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
+import { dayText } from '../ui/format';
 
 /** A later flow at another site: a dated plan for taking hives there and back. */
 @Component({
@@ -22,7 +22,7 @@ import { ViewState } from '../api/view-state';
                 @for (each of all.targets; track each.site + each.plant) {
                   <option [value]="each.site + '|' + each.plant" i18n>
                     {{ each.plant }}, {{ each.name }}, {{ each.km | measured: 'distance' : 1 }}, from
-                    {{ dayAndMonth(each.from) }}
+                    {{ dayText(each.from) }}
                   </option>
                 }
               </select>
@@ -37,8 +37,8 @@ import { ViewState } from '../api/view-state';
         }
         @if (all.plan; as plan) {
           <p i18n>
-            <b>Go {{ dayAndMonth(plan.move.from) }} to {{ dayAndMonth(plan.move.due) }}</b
-            >, back {{ dayAndMonth(plan.back.from) }} to {{ dayAndMonth(plan.back.due) }}.
+            <b>Go {{ dayText(plan.move.from) }} to {{ dayText(plan.move.due) }}</b
+            >, back {{ dayText(plan.back.from) }} to {{ dayText(plan.back.due) }}.
           </p>
           @for (warning of plan.warnings; track warning) {
             <p class="warn">{{ warning }}</p>
@@ -46,7 +46,7 @@ import { ViewState } from '../api/view-state';
           <ol>
             @for (task of plan.tasks; track task.title) {
               <li>
-                <b>{{ dayAndMonth(task.from) }}–{{ dayAndMonth(task.due) }}</b> {{ task.title }}<i>{{ task.why }}</i>
+                <b>{{ dayText(task.from) }}–{{ dayText(task.due) }}</b> {{ task.title }}<i>{{ task.why }}</i>
               </li>
             }
           </ol>
@@ -132,5 +132,5 @@ export class MovePlanner {
     this.desk.change('scheduleMove', { body }, 'colonyCalendars', false);
   }
 
-  protected readonly dayAndMonth = dayAndMonth;
+  protected readonly dayText = dayText;
 }

@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { Happenings } from '@brave-comb/contract';
 import type { PollenColour } from '@brave-comb/core/inspection';
-import { dayAndMonth } from '@brave-comb/core/units';
-import { oddsText } from '../ui/format';
+import { dayText, oddsText } from '../ui/format';
 import { ViewDesk } from '../api/view-desk';
 import { Named } from '../language/words';
 
@@ -45,7 +44,7 @@ import { Named } from '../language/words';
           @for (each of unknown(); track each.id) {
             <li>
               <span class="dot" [style.background]="shade(each.colour)" aria-hidden="true"></span>
-              {{ each.colour | named: 'pollenColour' }}, {{ dayAndMonth(each.date) }} <i>{{ each.by }}</i>
+              {{ each.colour | named: 'pollenColour' }}, {{ dayText(each.date) }} <i>{{ each.by }}</i>
               @if (all().mayEdit) {
                 <label>
                   <span class="unseen" i18n
@@ -69,7 +68,7 @@ import { Named } from '../language/words';
           @for (each of known(); track each.id) {
             <li>
               <span class="dot" [style.background]="shade(each.colour)" aria-hidden="true"></span>
-              {{ each.colour | named: 'pollenColour' }}: {{ each.plant }}, {{ dayAndMonth(each.date) }}
+              {{ each.colour | named: 'pollenColour' }}: {{ each.plant }}, {{ dayText(each.date) }}
               <i>{{ each.by }}</i>
             </li>
           }
@@ -172,6 +171,6 @@ export class PollenKey {
     if (plant) this.desk.change('settlePollen', { params: { seen }, body: { plant } }, 'happenings');
   }
 
-  protected readonly dayAndMonth = dayAndMonth;
+  protected readonly dayText = dayText;
   protected readonly oddsText = oddsText;
 }

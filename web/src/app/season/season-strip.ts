@@ -14,7 +14,7 @@ import { gives } from '@brave-comb/core/season';
 import { daysBetween } from '@brave-comb/core/units';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import { decimal, shortDate, timeOf, weekday } from '../ui/format';
+import { civilTime, decimal, shortDate, timeOf, weekday } from '../ui/format';
 import { lanes } from '../ui/lanes';
 import { PHASE_FILL } from './phase-colours';
 import { named } from '../language/words';
@@ -306,7 +306,7 @@ export class SeasonStrip {
 
   protected readonly nowX = computed(() => {
     const { site, today } = this.strip();
-    const [hours, minutes] = timeOf(this.now(), site.zone).split(':').map(Number);
+    const [hours, minutes] = civilTime(this.now(), site.zone).split(':').map(Number);
     return LEFT + (this.indexOf(today) + ((hours ?? 0) + (minutes ?? 0) / 60) / 24) * this.column;
   });
 

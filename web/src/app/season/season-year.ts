@@ -13,11 +13,11 @@ import {
 import { Router, RouterLink } from '@angular/router';
 import type { Year } from '@brave-comb/contract';
 import { swarmingOn } from '@brave-comb/core/season';
-import { addDays, dayAndMonth, daysBetween, upperFirst } from '@brave-comb/core/units';
+import { addDays, daysBetween, upperFirst } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import { dateText, sureText } from '../ui/format';
+import { dateText, dayText, monthOf, sureText } from '../ui/format';
 import { lanes } from '../ui/lanes';
 import { PHASE_FILL } from './phase-colours';
 import { ViewDesk } from '../api/view-desk';
@@ -130,7 +130,7 @@ export class SeasonYear {
       .filter((date) => date.endsWith('-01') || (fine && ['08', '15', '22'].includes(date.slice(8))))
       .map((date) => ({
         day: this.day(date),
-        text: date.endsWith('-01') && !fine ? dayAndMonth(date).slice(2) : dayAndMonth(date),
+        text: date.endsWith('-01') && !fine ? monthOf(date) : dayText(date),
         strong: date.endsWith('-01'),
       }))
       .filter(({ day }) => visible(day))
@@ -162,7 +162,7 @@ export class SeasonYear {
         fill: PHASE_FILL[span.phase],
         swarms: swarms && { left: swarms.left, room: Math.max(0, swarms.right - swarms.left) },
         text: room > span.phase.length * 6.1 ? named('phase', span.phase) : '',
-        title: $localize`${named('phase', span.phase)}, ${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}\: ${span.reasons.join('; ')}${span.swarming ? $localize`; swarms may leave ${dayAndMonth(span.swarming.from)} to ${dayAndMonth(span.swarming.to)}` : ''}`,
+        title: $localize`${named('phase', span.phase)}, ${dayText(span.from)} to ${dayText(span.to)}\: ${span.reasons.join('; ')}${span.swarming ? $localize`; swarms may leave ${dayText(span.swarming.from)} to ${dayText(span.swarming.to)}` : ''}`,
       };
     });
   });
@@ -240,7 +240,7 @@ export class SeasonYear {
               : bloom.nectar > 0
                 ? 'url(#waves-nectar)'
                 : 'var(--pollen)',
-          title: $localize`${bloom.plant}\: ${dayAndMonth(bloom.from)}${bloom.giveOrTake ? $localize`, ${bloom.giveOrTake} days either way` : $localize`, seen`} to ${dayAndMonth(bloom.to)}; usual ${dayAndMonth(bloom.usual.from)}${bloom.sum ? $localize`; ${bloom.sum.now} of ${bloom.sum.needed} degree days over ${measured('temperature', bloom.sum.base, 1)}` : ''}`,
+          title: $localize`${bloom.plant}\: ${dayText(bloom.from)}${bloom.giveOrTake ? $localize`, ${bloom.giveOrTake} days either way` : $localize`, seen`} to ${dayText(bloom.to)}; usual ${dayText(bloom.usual.from)}${bloom.sum ? $localize`; ${bloom.sum.now} of ${bloom.sum.needed} degree days over ${measured('temperature', bloom.sum.base, 1)}` : ''}`,
         };
       }),
     };
@@ -261,7 +261,7 @@ export class SeasonYear {
       ...span,
       x: x(this.day(span.from)),
       width: x(this.day(span.to) + 1) - x(this.day(span.from)),
-      title: $localize`${span.kind === 'flow' ? $localize`Flow` : $localize`Gap`} ${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}\: ${span.plants.join(', ')}`,
+      title: $localize`${span.kind === 'flow' ? $localize`Flow` : $localize`Gap`} ${dayText(span.from)} to ${dayText(span.to)}\: ${span.plants.join(', ')}`,
     }));
     const [scale] = year.scales;
     if (!scale || scale.days.length < 2) return { spans, top, middle, scale: null };
@@ -312,7 +312,7 @@ export class SeasonYear {
             x: x(this.day(event.from)),
             y: top + 84,
             text: named('scaleEvent', event.kind),
-            title: $localize`${dayAndMonth(event.from)}\: ${event.says} (${measured('weight', event.kg, 1)})`,
+            title: $localize`${dayText(event.from)}\: ${event.says} (${measured('weight', event.kg, 1)})`,
           })),
         zero: y(0),
         five: y(5),
@@ -357,7 +357,7 @@ export class SeasonYear {
         past: each.by < year.today,
         textX: flips ? x(Math.max(0, this.day(each.from))) - 4 : x(this.day(each.by) + 1) + 4,
         anchor: flips ? 'end' : 'start',
-        title: $localize`${each.job}\: from ${dayAndMonth(each.from)}, by ${dayAndMonth(each.by)}. ${each.why}`,
+        title: $localize`${each.job}\: from ${dayText(each.from)}, by ${dayText(each.by)}. ${each.why}`,
       })),
     };
   });
@@ -380,12 +380,12 @@ export class SeasonYear {
           end: x(this.day(due.due) + 1),
           late: due.due < year.today,
           must: due.strict === 'must',
-          title: $localize`Hive ${colony.hive}\: ${due.title}, ${dayAndMonth(due.from)} to ${dayAndMonth(due.due)}`,
+          title: $localize`Hive ${colony.hive}\: ${due.title}, ${dayText(due.from)} to ${dayText(due.due)}`,
         })),
       rests: colony.rests.map((rest) => ({
         x: x(this.day(rest.from)),
         width: Math.max(1, x(this.day(rest.to) + 1) - x(this.day(rest.from))),
-        title: $localize`Hive ${colony.hive} left alone ${dayAndMonth(rest.from)} to ${dayAndMonth(rest.to)}\: ${rest.why}`,
+        title: $localize`Hive ${colony.hive} left alone ${dayText(rest.from)} to ${dayText(rest.to)}\: ${rest.why}`,
       })),
     }));
   });
@@ -411,7 +411,7 @@ export class SeasonYear {
         ? $localize`${next.plant} ${inDays(daysBetween(year.today, next.from))}, ${next.giveOrTake} either way. ${behind === 0 ? $localize`It runs as usual.` : $localize`It runs ${Math.abs(behind)} days ${behind > 0 ? $localize`behind` : $localize`ahead of`} usual years.`}`
         : '',
       gap: gap
-        ? $localize`A gap is likely from ${dayAndMonth(gap.from)}, for ${daysBetween(gap.from, gap.to) + 1} days.`
+        ? $localize`A gap is likely from ${dayText(gap.from)}, for ${daysBetween(gap.from, gap.to) + 1} days.`
         : '',
       flow:
         year.flow.state === 'uncertain'
@@ -423,7 +423,7 @@ export class SeasonYear {
         .join('; '),
       advice: year.flow.advice,
       sessions: $localize`${held} held, ${off} off, ${planned} planned`,
-      deadline: soon ? $localize`Next: ${soon.job.toLowerCase()} by ${dayAndMonth(soon.by)}` : '',
+      deadline: soon ? $localize`Next: ${soon.job.toLowerCase()} by ${dayText(soon.by)}` : '',
       late: year.colonies
         .filter((colony) => colony.dues.some((due) => due.due < year.today))
         .map((colony) => colony.hive),
@@ -451,7 +451,7 @@ export class SeasonYear {
   }
 
   protected said(span: Year['phases'][number]): string {
-    return $localize`${dayAndMonth(span.from)} to ${dayAndMonth(span.to)}`;
+    return $localize`${dayText(span.from)} to ${dayText(span.to)}`;
   }
   protected readonly title = computed(() => {
     const now = this.year()?.now;
@@ -472,7 +472,7 @@ export class SeasonYear {
     const year = this.year();
     return year?.deadlines.filter((each) => each.by >= year.today) ?? [];
   });
-  protected readonly dayAndMonth = dayAndMonth;
+  protected readonly dayText = dayText;
   protected readonly upperFirst = upperFirst;
 }
 

@@ -1,9 +1,8 @@
 import { Measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import type { Happenings } from '@brave-comb/contract';
-import { dayAndMonth } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
-import { decimal, sureText } from '../ui/format';
+import { dayText, decimal, sureText } from '../ui/format';
 import { AliveRound } from './alive-round';
 import { FlowSigns } from './flow-signs';
 import { PollenKey } from './pollen-key';
@@ -64,7 +63,7 @@ export class Seen {
     this.kind.set(value as Kind);
   }
 
-  protected readonly dayAndMonth = dayAndMonth;
+  protected readonly dayText = dayText;
   protected readonly decimal = decimal;
   protected readonly sureText = sureText;
 }

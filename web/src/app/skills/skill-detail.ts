@@ -3,7 +3,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../api/view-desk';
-import { dayIn } from '../ui/format';
+import { dayText } from '../ui/format';
 import type { Passport, PassportEvidence, PassportSkill } from './passport-view';
 import { Named } from '../language/words';
 
@@ -145,7 +145,7 @@ export class SkillDetail {
   protected readonly reason = signal('');
   protected readonly words = SOURCE_WORDS;
   protected day(date: string): string {
-    return dayIn(date, this.record().today);
+    return dayText(date, this.record().today);
   }
   protected readonly lead = computed(() => this.person()?.role === 'lead');
   protected readonly staff = computed(() => this.person()?.role !== 'trainee');

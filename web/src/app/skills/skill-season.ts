@@ -4,9 +4,7 @@ import type { Skill } from '@brave-comb/core/skills';
 import { addDays } from '@brave-comb/core/units';
 import { scaleLinear } from 'd3-scale';
 import { utcTicks } from 'd3-time';
-import { dateText } from '../ui/format';
-
-const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' });
+import { dateText, monthOf } from '../ui/format';
 
 /** When a skill can be shown within the year of the place, with today's line; the large one with its months. */
 @Component({
@@ -119,7 +117,10 @@ export class SkillSeason {
   protected readonly months = computed(() => {
     const place = this.place();
     const [first = 0, last = 0] = place.domain();
-    return utcTicks(new Date(first), new Date(last), 6).map((at) => ({ left: place(+at), name: MONTH.format(at) }));
+    return utcTicks(new Date(first), new Date(last), 6).map((at) => ({
+      left: place(+at),
+      name: monthOf(at.toISOString().slice(0, 10)),
+    }));
   });
   protected readonly says = computed(() => {
     const spans = this.spans();

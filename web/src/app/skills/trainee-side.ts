@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import type { Coverage } from '@brave-comb/contract';
 import { isOpen } from '@brave-comb/core/skills';
 import { ViewDesk } from '../api/view-desk';
-import { dayIn } from '../ui/format';
+import { dayText } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
 import { nextChance } from './next-chance';
 import { Named } from '../language/words';
@@ -41,7 +41,7 @@ const ORDER = ['due-again', 'in-progress', 'not-met'];
           <ul class="evidence">
             @for (each of skill.evidence.slice(0, 5); track each.id) {
               <li [class.not]="!each.counts" i18n>
-                {{ dayIn(each.day, record.today) }}{!!each.hive, select, true {, hive {{ each.hive }}} other {}}:
+                {{ dayText(each.day, record.today) }}{!!each.hive, select, true {, hive {{ each.hive }}} other {}}:
                 {{ each.level | named: 'skillLevel' }},
                 {{ each.assessor ?? each.source }}
               </li>
@@ -97,7 +97,7 @@ export class TraineeSide {
   readonly closed = output();
   protected readonly watched = inject(ViewDesk).watch('passport', () => ({ params: { trainee: this.trainee() } }));
   protected readonly data = this.watched.data;
-  protected readonly dayIn = dayIn;
+  protected readonly dayText = dayText;
   protected readonly open = computed(() =>
     (this.data()?.skills ?? [])
       .filter(({ standing }) => isOpen(standing))

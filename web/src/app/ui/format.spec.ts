@@ -1,4 +1,5 @@
-import { dateText, dayOf, setThisYear, decimal, oddsText, spanText, timeOf } from './format';
+import { inLanguage } from '../language/words';
+import { dateText, dayOf, decimal, hourOf, oddsText, setThisYear, spanText, timeOf } from './format';
 
 describe('figures in words', () => {
   it('say odds in tenths, never as a percentage', () => {
@@ -27,6 +28,15 @@ describe('figures in words', () => {
     expect(dateText('2025-05-06')).toBe('Tue 6 May 2025');
     expect(dayOf('2026-12-31T23:30:00Z', 'Etc/GMT-1')).toBe('Fri 1 Jan 2027');
     expect(dayOf('2026-12-31T22:30:00Z', 'Etc/GMT-1')).toBe('Thu 31 Dec');
+  });
+
+  it('write days and times as they are written where the reader lives', () => {
+    inLanguage('en-US');
+    expect(timeOf('2026-05-14T12:10:00Z', 'Europe/London')).toBe('1:10 PM');
+    expect(hourOf('2026-05-14T12:10:00Z', 'Europe/London')).toBe('1 PM');
+    expect(dayOf('2026-12-31T23:30:00Z', 'Etc/GMT-1')).toBe('Fri, Jan 1, 2027');
+    inLanguage('en');
+    expect(hourOf('2026-05-14T05:10:00Z', 'Etc/GMT')).toBe('05');
   });
 
   it('write dates and decimals without tails', () => {

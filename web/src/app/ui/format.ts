@@ -1,15 +1,16 @@
 import { dateWords } from '../language/words';
 
-/** How dates are written that stand alone; the months and days of sentences are those of the language. */
-const LOCALE = 'en-GB';
 type Parts = Readonly<Partial<Record<Intl.DateTimeFormatPartTypes, string>>>;
 const formats = new Map<string, Intl.DateTimeFormat>();
 
-/** Parts of a moment as it is in a zone. */
-function partsOf(at: number | string, zone: string, options: Intl.DateTimeFormatOptions): Parts {
-  const key = zone + JSON.stringify(options);
-  let format = formats.get(key);
-  if (!format) formats.set(key, (format = new Intl.DateTimeFormat(LOCALE, { ...options, timeZone: zone })));
+/** Date and time of a moment in a zone, in figures: how they are written is the language's. */
+function partsOf(at: number | string, zone: string): Parts {
+  let format = formats.get(zone);
+  if (!format) {
+    const two = '2-digit';
+    const all = { year: 'numeric', month: two, day: two, hour: two, minute: two, hourCycle: 'h23' } as const;
+    formats.set(zone, (format = new Intl.DateTimeFormat('en-GB', { ...all, timeZone: zone })));
+  }
   return Object.fromEntries(format.formatToParts(new Date(at)).map(({ type, value }) => [type, value]));
 }
 
@@ -20,37 +21,36 @@ export const setThisYear = (year: number): void => {
   thisYear = year;
 };
 
-/** "13:10" at the site. */
-export const timeOf = (instant: string | number, zone: string): string => {
-  const { hour, minute } = partsOf(instant, zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+/** "13:10" at the site, in every language: for reckoning and for fields. */
+export const civilTime = (instant: string | number, zone: string): string => {
+  const { hour, minute } = partsOf(instant, zone);
   return `${hour}:${minute}`;
 };
 /** "2026-05-14", the date at the site. */
 export const civilDate = (instant: string | number, zone: string): string => {
-  const { year, month, day } = partsOf(instant, zone, { year: 'numeric', month: '2-digit', day: '2-digit' });
+  const { year, month, day } = partsOf(instant, zone);
   return `${year}-${month}-${day}`;
 };
+/** "13:10" at the site. */
+export const timeOf = (instant: string | number, zone: string): string => dateWords().clock(civilTime(instant, zone));
+/** "13" at the site: the hours below a chart. */
+export const hourOf = (instant: string | number, zone: string): string =>
+  dateWords().hour(Number(partsOf(instant, zone).hour));
 /** "Thu 14 May" of a civil date; "Tue 6 May 2025" in another year. */
-export const dateText = (date: string): string => {
-  const year = date.slice(0, 4);
-  const said = dateWords().weekday(date);
-  return thisYear === null || year === `${thisYear}` ? said : `${said} ${year}`;
-};
+export const dateText = (date: string): string =>
+  dateWords().weekday(date, thisYear === null ? date : `${thisYear}-01-01`);
 /** "Thu 14 May" at the site; "Tue 6 May 2025" in another year. */
 export const dayOf = (instant: string | number, zone: string): string => dateText(civilDate(instant, zone));
+/** "14 May" of a civil date, with its year where it is not that of `today`. */
+export const dayText = (date: string, today?: string): string => dateWords().day(date, today);
 /** "Thursday 14 May 2026" at the site: for what is printed and kept. */
-export const longDay = (instant: string | number, zone: string): string => {
-  const all = { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' } as const;
-  const { weekday: name, day, month, year } = partsOf(instant, zone, all);
-  return `${name} ${day} ${month} ${year}`;
-};
+export const longDay = (instant: string | number, zone: string): string => dateWords().long(civilDate(instant, zone));
 /** "14 May 2026" of a civil date, always with its year: for documents. */
 export const dateInFull = (date: string): string => dateWords().day(date, '');
 /** "Thu 14" of a civil date. */
-export const shortDate = (date: string): string => {
-  const { weekday: name, day } = partsOf(date, 'UTC', { weekday: 'short', day: 'numeric' });
-  return `${name} ${day}`;
-};
+export const shortDate = (date: string): string => dateWords().short(date);
+/** "May", the month that a civil date is in. */
+export const monthOf = (date: string): string => dateWords().month(date);
 
 /** Monday 1 to Sunday 7. */
 export const weekday = (date: string): number => new Date(date).getUTCDay() || 7;
@@ -75,7 +75,3 @@ export const spanText = (minutes: number): string => {
 
 /** A number to one decimal, without a tail of zeros. */
 export const decimal = (value: number, digits = 1): string => `${Number(value.toFixed(digits))}`;
-
-/** Day and month, with the year where it is not this one: `12 Jul 25`. */
-export const dayIn = (date: string, today: string): string =>
-  date.slice(0, 4) === today.slice(0, 4) ? dateWords().day(date) : `${dateWords().day(date)} ${date.slice(2, 4)}`;

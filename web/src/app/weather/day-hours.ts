@@ -4,7 +4,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import type { DayPage } from '@brave-comb/contract';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import { timeOf } from '../ui/format';
+import { hourOf } from '../ui/format';
 
 const WIDTH = 1180;
 const LEFT = 134;
@@ -143,7 +143,7 @@ export class DayHours {
         at: hour.at,
         x: x(at),
         width: x(at + HOUR) - x(at),
-        name: timeOf(at, zone).slice(0, 2),
+        name: hourOf(at, zone),
         rain: rain(hour.rain[0]),
         maybe: rain(hour.rain[1]),
         gust: figure('speed', hour.gust[1], 0),

@@ -103,9 +103,7 @@ export class ObservationForm {
       'forecastTrust',
       false,
     );
-    this.said.set(
-      $localize`Kept for ${timeOf(at, zone).slice(0, 2)} o’clock\: it stands in the place of the forecast.`,
-    );
+    this.said.set($localize`Kept for ${timeOf(at, zone)}\: it stands in the place of the forecast.`);
     this.form.reset();
   }
 }

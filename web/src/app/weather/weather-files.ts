@@ -2,10 +2,10 @@ import { figure, measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { Trust } from '@brave-comb/contract';
 import { endpoints } from '../api/endpoints';
-import { dayAndMonth } from '@brave-comb/core/units';
 import { firstValueFrom } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
 import { ViewDesk } from '../api/view-desk';
+import { dayText } from '../ui/format';
 
 /** Files brought in by hand: hours measured at the site, and a typical year. */
 @Component({
@@ -89,7 +89,7 @@ export class WeatherFiles {
         const answer = await firstValueFrom(this.client.call(endpoints.importWeather, sent));
         this.said.set(
           answer.from && answer.to
-            ? $localize`${answer.kept} hours kept, ${dayAndMonth(answer.from.slice(0, 10))} to ${dayAndMonth(answer.to.slice(0, 10))}.`
+            ? $localize`${answer.kept} hours kept, ${dayText(answer.from.slice(0, 10))} to ${dayText(answer.to.slice(0, 10))}.`
             : $localize`No hour could be kept.`,
         );
         this.bad.set(answer.bad);

@@ -1,10 +1,9 @@
 import { Measured, measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import type { Trust } from '@brave-comb/contract';
-import { dayAndMonth } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
 import { scaleLinear } from 'd3-scale';
-import { decimal, oddsText, timeOf } from '../ui/format';
+import { dayText, decimal, oddsText, timeOf } from '../ui/format';
 import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from '../season/season.feature';
 import { ViewState } from '../api/view-state';
@@ -94,7 +93,7 @@ export class WeatherPage {
         fit: day.fit,
         chance: said?.chance ?? null,
         right: said ? said.chance >= 0.5 === day.fit : null,
-        title: $localize`${dayAndMonth(day.date)}\: ${day.fit ? $localize`fit` : $localize`not fit`}, warmest ${measured('temperature', day.warmest, 1)}; ${said ? $localize`${lead} days before: ${oddsText(said.chance)}, ${measured('temperature', said.warmest, 1)}` : $localize`no forecast kept`}`,
+        title: $localize`${dayText(day.date)}\: ${day.fit ? $localize`fit` : $localize`not fit`}, warmest ${measured('temperature', day.warmest, 1)}; ${said ? $localize`${lead} days before: ${oddsText(said.chance)}, ${measured('temperature', said.warmest, 1)}` : $localize`no forecast kept`}`,
       };
     });
   });
@@ -105,6 +104,6 @@ export class WeatherPage {
       ? $localize`Forecast of ${timeOf(data.forecast.issuedAt, data.site.zone)}`
       : $localize`No forecast`;
   }
-  protected readonly dayAndMonth = dayAndMonth;
+  protected readonly dayText = dayText;
   protected readonly decimal = decimal;
 }

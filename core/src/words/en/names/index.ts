@@ -1,5 +1,5 @@
 import type { Language } from '../../../language';
-import { type CivilDate, dayAndMonth } from '../../../units';
+import { britishDates } from '../dates';
 import { careNames } from './care';
 import { equipmentNames } from './equipment';
 import { hiveTables } from './hive-tables';
@@ -23,7 +23,6 @@ const names = {
   ...practiceNames,
 };
 
-const weekdays = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' });
 const both = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 
 /** English as far as every screen needs it: names, lists and dates, and no sentence yet. */
@@ -31,6 +30,5 @@ export const englishNames = {
   names,
   sentences: {},
   list: (parts: readonly string[]) => both.format(parts),
-  day: dayAndMonth,
-  weekday: (date: CivilDate) => `${weekdays.format(new Date(date))} ${dayAndMonth(date)}`,
+  dates: britishDates,
 } satisfies Language;
