@@ -35,10 +35,13 @@ export interface QueenTimetable {
   readonly alone: { readonly from: CivilDate; readonly to: CivilDate };
 }
 
-/** Days from emergence: mature, mating flights, eggs after mating, given up unmated after three to four weeks (Winston 1987, from memory; practice agrees). */
+/** Days from emergence until she flies to mate (Winston 1987, from memory). */
 const MATURE = 5;
+/** Days from emergence after which an unmated queen no longer mates (Winston 1987: three to four weeks, from memory). */
 const LAST_MATING = 21;
+/** Days from mating to the first eggs (Winston 1987, from memory). */
 const TO_LAYING = [2, 4] as const;
+/** Days from emergence after which eggs should be there, and their want is a worry. Common practice. */
 const WORRY = 21;
 /** Hours of the day in which queens and drones fly to mate (Winston 1987, from memory: early afternoon). */
 export const MATING_HOURS = [11, 16] as const;

@@ -169,6 +169,7 @@ function feedPart(facts: CalendarFacts): readonly SourceDue[] {
 
 /** A super filled this far makes the next one due: 30 of 35 lb. */
 const NEXT_AT = 0.86;
+/** Days ahead over which a super’s filling is followed. Common practice. */
 const HORIZON = 28;
 
 /** When a super is full by what is in bloom, bees and weather, within four weeks; `null` when it is not. */

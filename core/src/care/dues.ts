@@ -18,6 +18,7 @@ import { honeyLock } from './withdrawal';
 import { say } from './said';
 import { type Text, inOne } from '../language';
 
+/** Days over which a colony’s openings are counted. House practice counts by the month. */
 const LOAD_DAYS = 30;
 
 /** What a colony has had in the last thirty days, against the house limit. */
@@ -141,10 +142,12 @@ function followUpDues({ followUps }: CalendarFacts): readonly SourceDue[] {
   }));
 }
 
+/** How much longer than the school’s own a colony of each class is left between looks. Common practice. */
 const FACTOR: Readonly<Record<ColonyClass, number>> = { production: 1, teaching: 1, nucleus: 0.85, resting: 2 };
 
-/** Days within which the first look after a shut stretch is made, and those of build-up in which frames come out for the first time. Common practice. */
+/** Days within which the first look after a shut stretch is made. Common practice. */
 const FIRST_LOOK = 21;
+/** Days of build-up after which frames come out for the first time. Common practice. */
 const FIRST_FRAMES = 14;
 
 /** The ordinary look by phase and school. */

@@ -84,7 +84,7 @@ const LAYING: Readonly<Record<Phase, number>> = {
   'making-winter-bees': 600,
   'closing-down': 150,
 };
-/** Days that a worker lives as an adult in each phase. Winter bees: 4 to 8 months, until they rear the first brood. */
+/** Days that a worker lives as an adult in each phase. Winter bees: 4 to 8 months, until they rear the first brood. Common practice. */
 const LIFE: Readonly<Record<Phase, number>> = {
   'winter-rest': 170,
   'first-brood': 48,
@@ -96,7 +96,7 @@ const LIFE: Readonly<Record<Phase, number>> = {
   'making-winter-bees': 55,
   'closing-down': 80,
 };
-/** Share of the brood that is drone. */
+/** Share of the brood that is drone. Common practice. */
 const DRONE: Readonly<Record<Phase, number>> = {
   'winter-rest': 0,
   'first-brood': 0,
@@ -122,7 +122,7 @@ const MOOD: Readonly<Record<Phase, Text>> = {
 /** Laying in a dearth as a share of before, by strain. Common practice. */
 const IN_DEARTH: Readonly<Record<Strain, number>> = { 'keeps-laying': 0.9, 'cuts-down': 0.45, stops: 0.04 };
 
-/** Nectar that a frame of bees brings home a day for each point of worth in bloom, ripened, kg: 0.9 to 1.4 kg a day of a strong hive in a flow. */
+/** Nectar that a frame of bees brings home a day for each point of worth in bloom, ripened, kg: 0.9 to 1.4 kg a day of a strong hive in a flow. Common practice. */
 export const BRINGS = 0.011;
 /** Bees that keep brood warm and fed: frames of brood at most for each frame of bees; fewer while nights are cold. Common practice. */
 const BROOD_PER_BEES: Readonly<Partial<Record<Phase, number>>> = {
@@ -132,7 +132,7 @@ const BROOD_PER_BEES: Readonly<Partial<Record<Phase, number>>> = {
   'closing-down': 0.3,
 };
 const BROOD_IN_THE_WARM = 0.75;
-/** Days of an open season without a look after which nothing can be said of a colony: crops, swarms and feeds are not known. */
+/** Days of an open season without a look after which nothing can be said of a colony: crops, swarms and feeds are not known. Common practice. */
 const STALE_DAYS = 75;
 const WORKER_DAYS = daysToEmergence('worker');
 
@@ -192,6 +192,8 @@ const LEAST_BROOD = 0.3;
 const FILLED_IN = 6;
 /** Part of her laying from which a queen that finds no cells counts as crowded. Common practice. */
 const CROWDED = 0.8;
+/** Days of each cause from which it is told as a reason. Common practice. */
+const TOLD_FROM = { dearth: 5, hungry: 2, crowded: 14 } as const;
 /** Part of the sealed brood that lives to emerge, and of a feed that is stored. Common practice. */
 const EMERGES = 0.93;
 const STORED = 0.9;
@@ -355,22 +357,22 @@ function step(
   course.stores = Math.max(0, course.stores - eaten + brought + today * STORED);
 }
 
-/** In build-up she begins with a fifth of what she lays at its end. */
+/** In build-up she begins with a fifth of what she lays at its end. Common practice. */
 const BEGINS = 0.2;
 const ramp = ({ from, to }: PhaseSpan, date: CivilDate): number =>
   BEGINS + ((1 - BEGINS) * daysBetween(from, date)) / Math.max(1, daysBetween(from, to));
 
 function reasonsOf({ strain, waiting, today }: ExpectedFacts, count: Count): readonly Text[] {
   return [
-    count.dearth >= 5
+    count.dearth >= TOLD_FROM.dearth
       ? say('days-dearth-comb-built-honey', { dearth: count.dearth, strain: STRAIN_WORDS[strain] })
       : null,
     count.rain >= 1 ? say('rain-cold-kept-days-end') : null,
     count.fed >= 1 ? say('fed-brood-kept-up-stores') : null,
-    count.hungry >= 2 ? say('food-ran-low-less-brood') : null,
+    count.hungry >= TOLD_FROM.hungry ? say('food-ran-low-less-brood') : null,
     waiting && today < waiting.from ? say('young-queen-cannot-lay-before', { from: waiting.from }) : null,
     waiting && today >= waiting.from ? say('nobody-has-seen-young-queens', { to: waiting.to }) : null,
-    count.crowded >= 14 && count.dearth < 5 ? say('brood-held-back-number-bees') : null,
+    count.crowded >= TOLD_FROM.crowded && count.dearth < TOLD_FROM.dearth ? say('brood-held-back-number-bees') : null,
   ].filter((each) => each !== null);
 }
 

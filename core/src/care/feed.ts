@@ -56,12 +56,15 @@ const BY_PHASE: Readonly<Record<Phase, keyof typeof FEEDS>> = {
 };
 /** Under this highest temperature liquid feed is hardly taken, °C. Common practice. */
 const LIQUID_WARMTH = 10;
-/** Days that food has to last, in the open season and through the shut one until somebody looks again. Common practice. */
+/** Days that food has to last in the open season. Common practice. */
 const ENOUGH_DAYS = 10;
+/** Days that food has to last through the shut season, until somebody looks again. Common practice. */
 const ENOUGH_SHUT = 30;
+/** Days of food below which a colony is starving: it is fed the same day. Common practice. */
 const STARVING_DAYS = 4;
 /** What a colony takes in a week: litres of syrup or kilograms of candy a frame of bees; a small one between one and two. Common practice. */
 const TAKES = { L: 0.8, kg: 0.25 } as const;
+/** Frames of bees below which a colony is small. Common practice. */
 const SMALL = 5;
 /** Frames of bees of a colony that winters with the whole store of the house; a smaller one needs less, never under half. Common practice. */
 const FULL_SIZE = 8;

@@ -63,6 +63,7 @@ export function readFinding(expected: ExpectedState, last: ColonyRecord, found: 
   return { lines, says: sentence(expected, last, found, lines), why: expected.because };
 }
 
+/** Shares of what was expected between which “half” is said. */
 const HALF = [0.35, 0.66] as const;
 
 function sentence(expected: ExpectedState, last: ColonyRecord, found: Found, lines: readonly FindingLine[]): Text {

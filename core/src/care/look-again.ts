@@ -8,7 +8,9 @@ import { type Text, named } from '../language';
 
 /** Days after which a laying check settles whether missing eggs were missed or not laid: an egg stands three days, a larva six. */
 const LAYING_CHECK = 7;
+/** Days after which a doubtful side is looked at again. Common practice. */
 const DOUBT_CHECK = 5;
+/** Days after which a suspected drone layer is looked at again: worker cappings would show by then. Common practice. */
 const DRONE_LAYER_CHECK = 5;
 
 /** Phases in which a colony without eggs is as it should be. */

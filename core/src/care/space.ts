@@ -5,6 +5,7 @@ import { type Advice, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { say } from './said';
 
+/** Days ahead for which room is reckoned: until the next look. Common practice. */
 const DAYS_AHEAD = 7;
 /** A lowest super filled this far makes the next one due. Common practice: bees on 8 of 8, or nearly full and drawing. */
 const SUPER_NEARLY_FULL = 0.66;

@@ -10,7 +10,9 @@ export interface Starvation {
   readonly reasons: readonly Text[];
 }
 
+/** Days of food left below which something is done. Common practice. */
 const SOON = 7;
+/** Days of food left below which a colony is watched. Common practice. */
 const WATCH = 18;
 
 /**

@@ -43,11 +43,15 @@ const LIFE = 36;
 const EMERGES = 0.9;
 /** Part of the frames covered from which a hive is full. Common practice. */
 const FULL = 0.92;
-/** Days over which their growth is followed, and after which a record is called old. Common practice. */
+/** Days over which their growth is followed. Common practice. */
 const FOLLOWED = 35;
+/** Days after which a record is called old. Common practice. */
 const OLD_RECORD = 14;
-/** Days that a window lasts without cells to date it by, and before it from which it is near. Common practice. */
+/** Seasons of a queen from which her colony swarms more. Common practice. */
+const OLDER_QUEEN = 2;
+/** Days that a window lasts without cells to date it by. Common practice. */
 const WINDOW = 21;
+/** Days before a window from which it is near. Common practice. */
 const NEAR = 7;
 /** Brood frames called big for a colony before the flow. Common practice. */
 const BIG_BROOD = 3;
@@ -86,7 +90,7 @@ export function swarmRisk(facts: SwarmRiskFacts): SwarmRisk {
     say('frames-brood-about-bees-within', { brood, date: last.date, bees: due, days: ROUND }),
     fullOn === null ? say('room-frames-five-weeks', { roomFrames }) : say('cover-frames', { roomFrames, fullOn }),
     ...(early ? [say('much-brood-weeks-before-main', { toFlow: Math.round(toFlow / 7), flowFrom: flowFrom! })] : []),
-    ...((facts.queenSeasons ?? 0) >= 2 ? [say('queen-her-second-season-older')] : []),
+    ...((facts.queenSeasons ?? 0) >= OLDER_QUEEN ? [say('queen-her-second-season-older')] : []),
     ...(facts.cells > 0 ? [say('queen-cells-brood', { cells: facts.cells })] : []),
     ...(since > OLD_RECORD ? [say('record-days-old', { since })] : []),
   ];

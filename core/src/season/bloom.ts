@@ -71,6 +71,7 @@ export interface Bloom extends Forage {
 
 /** The reference climate of the plant list: lowlands of the maritime north at 52°. */
 const REFERENCE = evenYear(5.1, 16.5, true);
+/** The turn of its year, as month and day. */
 const REFERENCE_TURN = '12-21';
 
 /** Sums that differ by less are the same: they were added up in another order. */

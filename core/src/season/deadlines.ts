@@ -1,3 +1,4 @@
+import { daysToEmergence } from '../biology';
 import { type CivilDate, addDays, dayOfYear, daysBetween, earlierOf, lastOf } from '../units';
 import { type Forage, mainFlow } from './forage';
 import { type PhaseFacts, winterOf } from './phase';
@@ -16,16 +17,19 @@ export interface Deadline {
   readonly why: Text;
 }
 
-const DEVELOPMENT = 21;
+/** Days from egg to bee. */
+const DEVELOPMENT = daysToEmergence('worker');
 /** Of the mites under cappings today half come out with their bee within so many days: few have to be left before the first winter bee is laid. */
 const UNDER_LID = 7;
 /** Longest common treatment, days. The label decides. */
 const TREATMENT = 42;
 /** Supers go on so many days before the main flow; feed and medicine are off by then. Common practice. */
 const SUPERS_BEFORE = 10;
+/** Days from a bee’s emergence until it forages (Winston 1987: about three weeks, from memory). */
 const TO_FORAGER = 21;
-/** Below this highest temperature liquid feed is hardly taken, °C; queens hardly fly to mate below the other. Common practice. */
+/** Highest temperature of a day below which liquid feed is hardly taken, °C. Common practice. */
 const FEED_WARMTH = 10;
+/** Highest temperature of a day below which queens hardly fly to mate, °C. Common practice. */
 const MATING_WARMTH = 18;
 
 /**

@@ -57,6 +57,7 @@ export interface FlowStatus {
 
 /** A sign fades: half its weight after a week. */
 const HALF_LIFE = 7;
+/** Chance from which a flow, or a dearth, is said to be on. Common practice. */
 const SURE = 0.68;
 /** Gains that speak for and against a flow, kg a day. Common practice. */
 const GAIN = { flow: 0.3, dearth: -0.05 };

@@ -48,9 +48,11 @@ export interface ForageSpan {
   readonly giveOrTake: number;
 }
 
-/** Nectar worth from which a flow is spoken of (a main source, or several good ones), and up to which there is a gap. Common practice. */
+/** Nectar worth from which a flow is spoken of: a main source, or several good ones. Common practice. */
 export const FLOW_NECTAR = 4;
+/** Nectar worth up to which there is a gap. Common practice. */
 export const GAP_NECTAR = 1;
+/** Days that a gap lasts at least. Common practice. */
 const SHORTEST_GAP = 7;
 
 /** Worth of all nectar in bloom on a day; a plant's first and last days count half. */

@@ -82,8 +82,11 @@ const RULE = {
   winterBees: 75,
   closing: 21,
 } as const;
+/** Days of half a year. */
 const HALF_YEAR = 183;
+/** Days on either side over which the usual temperatures are averaged. Common practice. */
 const WINDOW = 7;
+/** Days that a phase lasts at least: a shorter one belongs to the one before. Common practice. */
 const SHORTEST = 5;
 
 /** Days of the year of growth, counted from its turn, at which the colony's year turns over. */

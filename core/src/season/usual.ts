@@ -111,6 +111,7 @@ const AT_SEA: readonly (readonly [latitude: number, mean: number])[] = [
   [70, 0],
   [90, -20],
 ];
+/** Colder with height, °C a metre: half a degree for 100 m. Fitted, see {@link usualByPlace}. */
 const BY_HEIGHT = 0.005;
 /** Half the swing of the year beside the sea, °C a degree of latitude, and what a wholly continental place adds. Fitted, see {@link usualByPlace}. */
 const SWING = { sea: 0.11, most: 9, land: 14.5 } as const;

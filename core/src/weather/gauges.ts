@@ -14,6 +14,7 @@ export interface Gauge {
   readonly state: 'inside' | 'tight' | 'outside';
 }
 
+/** Between the moments at which an hour is looked at, ms. */
 const STEP = 10 * MINUTE;
 /** A dry spell or good light is followed for this long, then it is "long enough". */
 const FOLLOWED = 8 * 60;

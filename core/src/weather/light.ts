@@ -11,6 +11,7 @@ export type EggLight = 'good' | 'poor' | 'too-dark';
 
 /** Least light in which eggs are read for sure, by comb, and in which nobody can say. Common practice, settled by no authority. */
 const SURE: Readonly<Record<CombColour, number>> = { 'dark-comb': 15, 'new-comb': 20 };
+/** Light below which nobody can say. Common practice. */
 const DARK = 8;
 
 /**

@@ -148,6 +148,7 @@ function coldAdvice(felt: number): PeopleAdvice {
   };
 }
 
+/** Outdoor work goes on half an hour after the last thunder, ms (national weather services’ 30 minute rule; from memory). */
 const WAIT_AFTER_THUNDER = 30 * 60_000;
 
 /**

@@ -18,6 +18,7 @@ export interface FitSpan {
   readonly broodMinutes: number;
 }
 
+/** Between the moments at which an hour is looked at, ms. */
 const STEP = 10 * MINUTE;
 
 /**

@@ -10,6 +10,7 @@ export interface Stretch {
   readonly chance: number;
 }
 
+/** Between the moments at which an hour is looked at, ms. */
 const STEP = 10 * MINUTE;
 const CLOSING = CLOSING_MINUTES * MINUTE;
 

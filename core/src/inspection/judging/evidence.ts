@@ -50,6 +50,7 @@ const ASKS: Readonly<Record<Question, readonly EvidenceId[]>> = {
 const MINUTES_A_FRAME = 1.4;
 /** Food in the nest below which a colony is fed, kg; "enough" is well above it. Common practice. */
 const LEAST_STORES_KG = 5;
+/** That many times the least is well above it. Common practice. */
 const ENOUGH_TIMES = 1.4;
 /** Empty comb and foundation that are room for a week, and too little to call room, frames. Common practice. */
 const [ROOMY, CRAMPED] = [2, 1];
@@ -247,6 +248,7 @@ function amount(nest: Nest, of: (side: FrameSide) => number, whole: number): { c
   };
 }
 
+/** Sides of a frame. */
 const SIDES = 2;
 const eighthsOf = (side: FrameSide, letters: readonly Letter[]): number =>
   letters.reduce((sum, letter) => sum + (side.eighths[letter] ?? 0), 0);

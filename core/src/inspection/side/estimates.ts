@@ -18,6 +18,7 @@ export const TRACE_EIGHTHS = 0.25;
 const UNCOUNTED_SPREAD = 2;
 /** Part of the spread by which an unread side may hold what its neighbours do not. Common practice. */
 const MAY_HOLD = 0.3;
+/** Standard deviations on either side that hold 19 of 20 of a normal distribution. */
 const IN_19_OF_20 = 1.96;
 
 /** A reckoned figure with the range that holds it 19 times in 20. */

@@ -41,11 +41,13 @@ const BARE = 7;
 const RIPE_SHARE = 0.9;
 /** A super is judged full from this part of what it holds: the next one is due. */
 const FULL_SHARE = 0.85;
+/** Water in ripe honey, percent at most: buyers ask for less than the 20 % of Codex Stan 12-1981, and honey below 18 % does not ferment. Common practice. */
 const RIPE_MOISTURE = 18;
 /** Comb that would take longer is not being drawn, days. Common practice. */
 const SLOW_DAYS = 45;
 /** More beetles a frame of bees than this press a colony; a small one sooner. Common practice. */
 const BEETLES_A_FRAME = 2;
+/** Frames of bees below which a colony is small. Common practice. */
 const SMALL = 5;
 
 const line = (topic: string, says: Text, level: SumLine['level'] = 'well', asks: Text | null = null): SumLine => ({

@@ -108,6 +108,7 @@ const percent = (share: number) => roundTo(share * 100, 1);
 
 /** Comb fills gaps wider than this seen in practice, mm; bee space of the textbooks ends here, mm. */
 const GAP_SEEN_FILLED = 7;
+/** Bee space: 6 to 9.5 mm (¼ to ⅜ in), the textbooks’ figure since the 1850s. From memory. */
 const BEE_SPACE = [6, 9.5] as const;
 
 /**

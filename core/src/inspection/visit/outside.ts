@@ -91,6 +91,7 @@ export function entranceAdvice(
   return { width: 'full', why: say('strong-nothing-presses'), lookAfter: null };
 }
 
+/** Points of the traffic at the entrance when strengths are ranked from outside. Common practice. */
 const TRAFFIC_SCORE: Readonly<Record<(typeof TRAFFIC)[number], number>> = { none: -3, little: -1, steady: 1, heavy: 2 };
 
 /**

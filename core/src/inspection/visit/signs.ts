@@ -76,7 +76,9 @@ export interface TemperTrend {
   readonly says: Text;
 }
 
+/** Mean mood, 1 calm to 5 hot, up to which a hive is for novices. Common practice. */
 const NOVICES = 2.5;
+/** Mood from which a hive is hot. Common practice. */
 const HOT = 4;
 
 /**

@@ -27,6 +27,7 @@ export interface TaskDates {
 
 /** Days from a drone egg to the last drone: brood above the excluder is out by then. */
 const DRONE_DAYS = 24;
+/** Days within which what is easily mended is mended. Common practice. */
 const SOON = 2;
 /** A finding less sure than this is looked at again, percent. */
 const SURE = 75;

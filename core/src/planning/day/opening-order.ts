@@ -19,6 +19,7 @@ export interface NextHive {
 
 /** Minutes for closing up, cleaning hands and tools between two hives, and walking. Common practice. */
 const BETWEEN = 5;
+/** Hives that a group opens in one go, at most. Common practice. */
 const MOST = 3;
 
 /**

@@ -35,7 +35,9 @@ export interface SolveOptions {
   readonly onProgress?: ((progress: SolveProgress, plan: () => InspectionPlan) => boolean) | undefined;
 }
 
+/** Part of the moves that a first, quick search takes. Found by trial. */
 const QUICK = 0.04;
+/** Pieces that a search is cut into, between which the clock is read and progress told. */
 const PIECES = 200;
 
 /** Openings that could be decided on, up to which HiGHS proves a plan in a second or two, and tightens a bound in a minute. */

@@ -46,9 +46,11 @@ export const openingMinutes = (nestFrames: number, supers: number) =>
 /** Chance of seeing something that fills so many frames: half a frame of it is found three times in four. Common practice. */
 const seen = (frames: number) => Math.min(0.95, 1 - Math.exp(-frames / 0.36));
 
+/** Chance of queen cells to look at, by the risk of a swarm. Common practice. */
 const CELL_ODDS = { low: 0.05, watch: 0.35, high: 0.6, leaving: 0.85 } as const;
 /** One trainee's turn at the frames, one of the group's. */
 const HANDLING = 0.5;
+/** And what everybody sees at once. Common practice. */
 const TOGETHER = 0.8;
 
 /** Chance of meeting each thing that skills are shown at, by what the colony holds today; ordinary odds for one never counted. */
@@ -86,6 +88,7 @@ export function skillChances(checklist: Checklist, colony: ColonyFacts): Readonl
 
 /** Points of a due visit by how binding it is: a colony lost to a missed date outweighs a skill. Common practice. */
 const DUE_WORTH: Readonly<Record<Strict, number>> = { must: 14, should: 9, may: 4 };
+/** Openings in thirty days from which another is worth nothing for the colony. Common practice. */
 const RARELY_OPENED = 3;
 
 /** Points that one full opening takes out of a colony, by phase; more for a small one. Common practice. */
@@ -100,6 +103,7 @@ const DISTURBANCE: Readonly<Record<Phase, number>> = {
   'making-winter-bees': 3,
   'closing-down': 6,
 };
+/** Frames of bees below which a colony counts as small. Common practice. */
 const SMALL = 4;
 
 /**

@@ -28,6 +28,7 @@ export interface SlotNeed {
   readonly pause: number;
 }
 
+/** Minutes between the times at which a session may begin. */
 const STEP = 10;
 /** What a session's odds are worth against its length: twice as long at the same odds is a third better. */
 const LENGTH_WORTH = 0.4;

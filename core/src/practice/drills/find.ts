@@ -28,6 +28,7 @@ export interface FindDrill extends CombPicture {
 /** A place on the comb, in widths of a cell from its upper left corner. */
 export type Touch = readonly [x: number, y: number];
 
+/** Eggs that have to be touched before a side is answered. */
 const EGGS_WANTED = 5;
 /** Sides on which nothing of the kind is: one in four, so that "not here" has to be seen too. */
 const NOT_HERE = 0.25;

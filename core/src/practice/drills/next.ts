@@ -45,6 +45,7 @@ export function colonyLines(facts: ColonyFacts): readonly Text[] {
   ];
 }
 
+/** The day on which the made-up visits of the drill take place. */
 const DAY: CivilDate = '2030-05-10';
 
 /** Cells that a made-up colony may have. */
