@@ -1,3 +1,4 @@
+import { wrong } from './wrong';
 import * as z from 'zod';
 import { ADVICE_KINDS } from '@brave-comb/core/care';
 import { Finding } from './dues';
@@ -158,11 +159,11 @@ export const decide = endpoint({
     })
     .refine((body) => body.verdict === 'accepted' || body.reason !== '', {
       path: ['reason'],
-      error: 'Say why, so that whoever opens the hive next understands it.',
+      error: wrong('no-reason'),
     })
     .refine((body) => body.verdict !== 'otherwise' || body.action !== '', {
       path: ['action'],
-      error: 'Say what will be done instead.',
+      error: wrong('nothing-instead'),
     }),
   response: z.object({ decision: Decision, followUp: FollowUp.nullable() }),
 });

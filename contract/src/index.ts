@@ -141,6 +141,7 @@ export { openApiOf } from './openapi';
 export { Problem, PROBLEMS, type ProblemId } from './parts';
 export type { Person } from './people';
 export type { Debrief } from './debrief';
+export { WRONG, type WrongId } from './wrong';
 export { VERDICTS, type Decision, type Review } from './care';
 export {
   NewEntry,

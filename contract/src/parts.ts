@@ -1,16 +1,15 @@
+import { wrong } from './wrong';
 import * as z from 'zod';
 
 /** An id made here or by a device in the field. */
-export const Id = z.uuid('Ids are UUIDs.');
+export const Id = z.uuid(wrong('id'));
 /** No calendar, climate or bee book here goes further. */
 const inReach = (text: string): boolean => text >= '1900' && text < '2101';
-const REACH = 'Years go from 1900 to 2100. Check the date.';
+const REACH = wrong('out-of-reach');
 /** A moment, ISO 8601 in UTC. */
-export const Instant = z.iso
-  .datetime({ error: 'Moments are written in UTC, as 2026-05-14T12:10:00Z.' })
-  .refine(inReach, REACH);
+export const Instant = z.iso.datetime({ error: wrong('moment') }).refine(inReach, REACH);
 /** A civil date at the site. */
-export const CivilDate = z.iso.date('Dates are written YYYY-MM-DD.').refine(inReach, REACH);
+export const CivilDate = z.iso.date(wrong('date')).refine(inReach, REACH);
 export const list = <T extends z.ZodType>(of: T) => z.array(of).readonly();
 /** Whether a session is ahead, took place, or does not. */
 export const SessionStatus = z.enum(['planned', 'held', 'called-off']);

@@ -1,3 +1,4 @@
+import { wrong } from './wrong';
 import { ADVICE_KINDS } from '@brave-comb/core/care';
 import { LETTERS, PHOTO_SUBJECTS } from '@brave-comb/core/inspection';
 import {
@@ -239,14 +240,14 @@ export const makePhotoDrill = endpoint({
       id: Id,
       attachment: Id,
       question: Words,
-      choices: z.array(Words).min(2, 'Give at least two choices.').max(6, 'Six choices are enough.').readonly(),
+      choices: z.array(Words).min(2, wrong('one-choice')).max(6, wrong('many-choices')).readonly(),
       answer: z.int().min(0).max(5),
       says: z.string().trim().max(500),
     })
-    .refine(({ choices, answer }) => answer < choices.length, { path: ['answer'], error: 'Say which choice is right.' })
+    .refine(({ choices, answer }) => answer < choices.length, { path: ['answer'], error: wrong('no-right-choice') })
     .refine(({ choices }) => new Set(choices.map((each) => each.toLowerCase())).size === choices.length, {
       path: ['choices'],
-      error: 'Two choices are the same: change one.',
+      error: wrong('same-choices'),
     }),
   response: PhotoBank,
 });

@@ -1,3 +1,4 @@
+import { wrong } from './wrong';
 import { POLLEN_COLOUR_NAMES } from '@brave-comb/core/inspection';
 import {
   ALIVE_STATES,
@@ -408,10 +409,10 @@ export const setTriggers = endpoint({
           why: z.string().trim().max(400),
           active: z.boolean(),
         })
-        .refine((each) => each.from <= each.due, { path: ['due'], error: 'A task cannot be due before it begins.' })
+        .refine((each) => each.from <= each.due, { path: ['due'], error: wrong('due-before-begun') })
         .refine((each) => each.task.length + each.question.length <= 190, {
           path: ['question'],
-          error: 'Task and question together are too long for a list: at most 190 characters. Shorten one of them.',
+          error: wrong('too-long-for-list'),
         }),
     ),
   }),

@@ -1,3 +1,4 @@
+import { wrong } from './wrong';
 import { LETTERS, JOBS, SKILL_LEVELS } from '@brave-comb/core/inspection';
 import { PHASES } from '@brave-comb/core/season';
 import {
@@ -18,9 +19,9 @@ const SkillId = z
   .string()
   .min(1)
   .max(60)
-  .regex(/^[a-z0-9-]+$/, 'an id has small letters, figures and hyphens only');
+  .regex(/^[a-z0-9-]+$/, wrong('id-of-list'));
 const Line = z.string().trim().min(1).max(500);
-const Reason = z.string().trim().min(3, 'say why in a few words').max(500);
+const Reason = z.string().trim().min(3, wrong('few-words')).max(500);
 const Level = z.enum(SKILL_LEVELS);
 
 export const EvidenceRule = z.object({

@@ -1,3 +1,4 @@
+import { wrong } from './wrong';
 import { COMPASS_POINTS } from '@brave-comb/core/units';
 import { DEPTHS, FIRE_DANGERS } from '@brave-comb/core/weather';
 import * as z from 'zod';
@@ -219,7 +220,7 @@ export const enterObservation = endpoint({
       (seen) =>
         [seen.temperature, seen.wind, seen.gust, seen.rain, seen.cloud, seen.thunder].some((each) => each !== null),
       {
-        error: 'Enter at least one figure.',
+        error: wrong('no-figure'),
       },
     ),
   response: z.object({ kept: z.literal(true) }),

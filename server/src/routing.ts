@@ -10,7 +10,7 @@ import type { Actor, Context, Units } from './context';
 import { worthAgain } from './faults';
 import { Kept, momentAt } from './kept';
 import { lane } from './lanes';
-import { Refusal } from './problem';
+import { Refusal, wrongText } from './problem';
 import { tornText } from './torn-text';
 import { inLanguage, say } from './words';
 
@@ -60,7 +60,7 @@ function parse(shape: z.ZodType | undefined, value: unknown, where: 'params' | '
   const read = sent.success ? sent : shape.safeParse(withIdsOfNow(value));
   if (read.success) return read.data;
   if (where === 'params') throw new Refusal(404, 'not-found', say('address-names-nothing'));
-  const details = read.error.issues.map((issue) => ({ path: issue.path.join('.'), message: issue.message }));
+  const details = read.error.issues.map((issue) => ({ path: issue.path.join('.'), message: wrongText(issue.message) }));
   const [first] = details;
   throw new Refusal(
     422,

@@ -1,6 +1,10 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { endpoints } from '@brave-comb/contract';
+import { accented } from '@brave-comb/core/words';
+import { wrongText } from '../src/problem';
+import { inLanguage } from '../src/words';
 import { english } from '../src/words/languages';
 
 const SRC = join(import.meta.dirname, '../src');
@@ -26,5 +30,18 @@ describe('what the server says', () => {
   it('refuses in sentences that another language can have: none is written where it is thrown', () => {
     const written = [...source.matchAll(/new Refusal\(\s*\d+,\s*'[a-z-]+',\s*['`]/g)].map(([refusal]) => refusal);
     expect(written).toEqual([]);
+  });
+
+  it('tells in the reader’s language which rule of the contract was broken', () => {
+    const found = endpoints.decide.body.safeParse({
+      id: '00000000-0000-4000-8000-000000000001',
+      advice: 'feed',
+      verdict: 'declined',
+      reason: ' ',
+    });
+    const says = wrongText(found.error!.issues[0]!.message);
+    expect(inLanguage(says, 'en')).toBe('Say why, so that whoever opens the hive next understands it.');
+    expect(inLanguage(says, 'en-XA')).toBe(accented('Say why, so that whoever opens the hive next understands it.'));
+    expect(wrongText('Invalid input')).toBe('Invalid input');
   });
 });

@@ -59,7 +59,7 @@ export interface RefusalSentences {
   'id-of-another-visits-entry': null;
   'entry-with-half-a-character': { torn: string };
   'nothing-could-be-kept': null;
-  'entry-unreadable': { where: string | null; why: string | null };
+  'entry-unreadable': { where: string | null; why: Text | null };
   'too-many-photos': { own: boolean };
   'no-photo': null;
   'no-sound': null;
@@ -141,7 +141,7 @@ export interface RefusalSentences {
   'name-as-it-stands': { name: string };
   'half-a-character': { torn: string };
   'address-names-nothing': null;
-  'cannot-be-used': { what: 'address' | 'body'; where: string | null; why: string | null };
+  'cannot-be-used': { what: 'address' | 'body'; where: string | null; why: Text | null };
   'too-slow': null;
   'too-many-streams': null;
   'somebody-else': null;

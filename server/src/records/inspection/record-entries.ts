@@ -8,7 +8,7 @@ import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
 import { revise } from '../../database/revision-store';
 import { refusalOf, worthAgain } from '../../faults';
-import { Refusal } from '../../problem';
+import { Refusal, wrongText } from '../../problem';
 import { tornText } from '../../torn-text';
 import { taskIdsOf } from '../care';
 import { coloniesById, colonyIn, hivesById, hivesOf } from '../equipment';
@@ -224,7 +224,11 @@ const refused = (id: string, { problem, says }: Refusal): EntryVerdict => ({
 function unreadable(issues: readonly { readonly path: PropertyKey[]; readonly message: string }[]): Refusal {
   const [first] = issues;
   const where = first && first.path.length > 0 ? first.path.map(String).join('.') : null;
-  return new Refusal(422, 'not-valid', say('entry-unreadable', { where, why: first?.message ?? null }));
+  return new Refusal(
+    422,
+    'not-valid',
+    say('entry-unreadable', { where, why: first === undefined ? null : wrongText(first.message) }),
+  );
 }
 
 /** Brings closing time and mood up to a visit's entries, and then what follows from them. */
