@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { expect, request, test } from '@playwright/test';
 import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -23,6 +24,7 @@ test('kill -9 in the middle of a visit loses nothing that was acknowledged and l
   test.setTimeout(180_000);
   const data = mkdtempSync(join(tmpdir(), 'brave-comb-crash-'));
   const port = 18_377;
+  if (process.env.DEMO_DATA) spawnSync('cp', ['-a', `${process.env.DEMO_DATA}/.`, data]);
   try {
     const first = await start(port, data);
     expect(first.said).toContain('morag');

@@ -82,10 +82,14 @@ async function missedOn(page: Page, address: string): Promise<readonly string[]>
   return [...new Set((await saidOn(page)).filter(plain))].sort();
 }
 
-test.beforeEach(async ({ page }) => {
+/** One window for all: what it has read of the application once, it does not read again. */
+let page: Page;
+test.beforeAll(async ({ browser }) => {
+  page = await browser.newPage();
   const answer = await page.request.post('/api/people/sign-in', { data: { name: 'morag', password: PASSWORD } });
   expect(answer.ok()).toBe(true);
 });
+test.afterAll(() => page.context().close());
 
 for (const address of [
   '/ahead',
@@ -121,7 +125,7 @@ for (const address of [
   '/practice/read-a-comb',
   '/office/checklist',
 ])
-  test(`leaves nothing in plain English on ${address}`, async ({ page }) => {
+  test(`leaves nothing in plain English on ${address}`, async () => {
     expect(await missedOn(page, address)).toEqual([]);
   });
 
@@ -130,7 +134,7 @@ for (const [list, linked] of [
   ['/afterwards', '/afterwards/'],
   ['/afterwards/debrief', '/trainees/'],
 ])
-  test(`leaves nothing in plain English on what ${list} leads to`, async ({ page }) => {
+  test(`leaves nothing in plain English on what ${list} leads to`, async () => {
     await page.goto(list!);
     const links = page.locator(`main a[href^="${linked}"]`);
     await expect(links.first()).toBeAttached();
@@ -140,14 +144,14 @@ for (const [list, linked] of [
     expect(await missedOn(page, one!)).toEqual([]);
   });
 
-test('leaves nothing in plain English in any drill', async ({ page }) => {
+test('leaves nothing in plain English in any drill', async () => {
   test.slow();
   const missed: string[] = [];
   for (const { id } of TOPICS) missed.push(...(await missedOn(page, `/practice/${id}`)));
   expect([...new Set(missed)]).toEqual([]);
 });
 
-test('leaves nothing in plain English at an open hive', async ({ page }) => {
+test('leaves nothing in plain English at an open hive', async () => {
   await page.goto('/at-the-hive');
   await page.locator('main a[href^="/at-the-hive/hive/"]').first().click();
   const missed = new Set<string>();
