@@ -3,6 +3,7 @@ export * from './dues';
 export { queenInTheMaking } from './dues-queen';
 export * from './dues-types';
 export * from './colony-event';
+export * from './colony-facts';
 export * from './expected';
 export * from './facts';
 export * from './feed-uptake';

@@ -16,6 +16,7 @@ export * from './entries/undo';
 export * from './entries/way';
 export * from './judging/comparison';
 export * from './judging/evidence';
+export * from './judging/hive-read';
 export * from './judging/prediction';
 export * from './judging/queen-status';
 export * from './judging/unread';

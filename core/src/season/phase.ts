@@ -296,3 +296,12 @@ export const phaseOn = (spans: readonly PhaseSpan[], date: CivilDate): PhaseSpan
 /** Whether swarms may leave on a date. */
 export const swarmingOn = ({ swarming }: Pick<PhaseSpan, 'swarming'>, date: CivilDate): boolean =>
   swarming !== null && swarming.from <= date && date <= swarming.to;
+
+/** Phases from which on a lost queen cannot be replaced before winter. Common practice. */
+const LATE: ReadonlySet<Phase> = new Set<Phase>(['making-winter-bees', 'closing-down', 'winter-rest']);
+
+/** Whether a queen lost on a day could not be replaced before winter. */
+export const lateInYear = (spans: readonly PhaseSpan[], date: CivilDate): boolean => {
+  const phase = phaseOn(spans, date)?.phase;
+  return phase !== undefined && LATE.has(phase);
+};

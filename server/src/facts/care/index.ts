@@ -1,2 +1,2 @@
 export { type ColonyState, colonyStates, expectedAt, matingDays, recordFrom, upTo } from './colony-state';
-export { evidenceOf, judge } from './judge';
+export { judge } from './judge';

@@ -2,7 +2,7 @@ import { say } from '../../words';
 import type { Review } from '@brave-comb/contract';
 import { type Sayable, type Text, named, inOne } from '@brave-comb/core/language';
 import { adultsDue } from '@brave-comb/core/biology';
-import { type ExpectedState, feedAnswer, readFinding, type Finding } from '@brave-comb/core/care';
+import { type ExpectedState, enoughSeen, feedAnswer, readFinding, type Finding } from '@brave-comb/core/care';
 import { HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf } from '@brave-comb/core/equipment';
 import {
   type VisitRecord,
@@ -20,9 +20,9 @@ import { skillOf } from '@brave-comb/core/skills';
 import { daysBetween, roundTo } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
-import { evidenceOf, expectedAt, judge, recordFrom } from '../../facts/care';
+import { expectedAt, judge, recordFrom } from '../../facts/care';
 import { type ColonyRead, temperOf, tempersOf } from '../../facts/inspection';
-import { lateInYear, siteSeason } from '../../facts/season';
+import { siteSeason } from '../../facts/season';
 import { decisionsOf, followUpsOfVisit, shownDecision, shownFollowUp } from '../../records/care';
 import { siteById } from '../../records/equipment';
 import { type NamedVisit, openVisit, visitById, visitsOfSession } from '../../records/inspection';
@@ -48,7 +48,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
   const season = site && (await siteSeason(context, site, date));
   const expected = last && (await expectedAt(context, visit, last, season));
   const queen = facts.queen;
-  const seenThen = evidenceOf(visit, now, season !== undefined && lateInYear(season, date));
+  const seenThen = enoughSeen({ now, questions: visit.questions, season: season ?? null, today: date });
   const nextRow = siblings[siblings.findIndex((each) => each.id === visit.id) + 1];
   const next = nextRow ? await visitById(db, actor, nextRow.id) : undefined;
   return {

@@ -1,0 +1,170 @@
+import type { MatingDay } from '../biology';
+import { frameOf, supers } from '../equipment';
+import {
+  type FrameSides,
+  type HiveRead,
+  type Letter,
+  type Question,
+  type QueenStatus,
+  type SeenEnough,
+  eggsWouldShow,
+  framesWithCells,
+  nectarAmongBrood,
+  queenSigns,
+  queenStatus,
+  seenEnough,
+  superHoney,
+} from '../inspection';
+import {
+  type Forage,
+  PHASE_WORK,
+  type Phase,
+  type PhaseFacts,
+  type PhaseSpan,
+  inBloom,
+  lateInYear,
+  nectarOn,
+  phaseOn,
+  yearPhases,
+} from '../season';
+import { type CivilDate, addDays, daysBetween } from '../units';
+import type { ColonyEvent } from './colony-event';
+import { queenInTheMaking } from './dues-queen';
+import type { Strain } from './expected';
+import type { ColonyFacts, HouseCare } from './facts';
+import { feedingsOf } from './feed-uptake';
+import { coursesOf } from './treatments';
+import { honeyLock } from './withdrawal';
+
+/** The season at a site, as far as a judgement about one colony rests on it. */
+export interface SeasonKnown {
+  readonly phases: readonly PhaseSpan[];
+  /** What the phases rest on: those of the year after are reckoned from it. */
+  readonly facts: PhaseFacts;
+  readonly bloom: readonly Forage[];
+  readonly matingDays: readonly MatingDay[];
+  /** Days of the coming seven in which bees can hardly fly; `null` without a forecast. */
+  readonly poorDays: number | null;
+}
+
+/** A visit, the one before it, and what is known of the colony and its place besides. */
+export interface VisitKnown {
+  readonly hive: string;
+  readonly today: CivilDate;
+  readonly now: HiveRead;
+  readonly last: { readonly read: HiveRead; readonly date: CivilDate } | null;
+  /** What the visit was opened for. */
+  readonly questions: readonly Question[];
+  /** `null` where nothing is known of the place. */
+  readonly season: SeasonKnown | null;
+  readonly strain: Strain;
+  /** What happened to the colony, until this day. */
+  readonly events: readonly ColonyEvent[];
+  readonly practice: HouseCare;
+}
+
+/** Phases in which a super that is still on is left to the bees. */
+const LEFT_ON: ReadonlySet<Phase> = new Set<Phase>(['closing-down', 'winter-rest', 'first-brood']);
+/**
+ * Everything that the judges rest on, from a visit and what is known besides.
+ *
+ * @param known the visit, the one before, the season, events, house practice
+ * @returns facts; what nobody looked at is `null` or not counted
+ * @throws RangeError for malformed dates
+ */
+export function colonyFacts(known: VisitKnown): ColonyFacts {
+  const { today, now, last, season, events } = known;
+  const shows = (letter: Letter) =>
+    now.frames.some((frame) =>
+      sidesOf(frame).some((side) => (side.eighths[letter] ?? 0) > 0 || side.trace.includes(letter)),
+    );
+  const { ticks } = now.record;
+  const young = season && queenInTheMaking({ events, matingDays: season.matingDays, today });
+  const phase = season && (phaseOn(season.phases, today)?.phase ?? null);
+  const left = events.findLast(({ kind }) => kind.startsWith('super'))?.kind === 'super-left-as-winter-food';
+  return {
+    hive: known.hive,
+    today,
+    phase,
+    reopens: season && reopensOn(season, today),
+    strain: known.strain,
+    frames: now.box.frames,
+    framesRead: now.frames.filter((frame) => frame.low && frame.high).length,
+    nest: now.nest,
+    last: last?.read.nest ?? null,
+    daysSinceLast: last ? daysBetween(last.date, today) : null,
+    eggsSeen: shows('E') || ticks.eggs === true,
+    larvaeSeen: shows('L') || ticks['young-larvae'] === true,
+    sealedSeen: shows('S') || ticks['sealed-brood'] === true,
+    queenSeen: ticks.queen === true || now.frames.some((frame) => sidesOf(frame).some((side) => side.queen)),
+    queen: queenOf(known),
+    youngQueen: young && { layingTo: young.plan.laying.to, aloneTo: young.plan.alone.to },
+    queenCells: now.frames.reduce(
+      (sum, frame) => sum + sidesOf(frame).reduce((inner, side) => inner + side.cells, 0),
+      0,
+    ),
+    cells: now.frames.flatMap((frame) => sidesOf(frame).flatMap(({ queenCells }) => queenCells ?? [])),
+    framesWithCells: framesWithCells(now.frames),
+    doubtfulFrames: now.frames.flatMap((frame, index) =>
+      sidesOf(frame).some((side) => side.doubtful) ? [index + 1] : [],
+    ),
+    nectarAmongBrood: nectarAmongBrood(now.frames),
+    supers: supers(now.stack).length,
+    superFill: now.superFill,
+    superKg: superHoney(now.stack, now.record),
+    supersAreTheirs: left || (phase !== null && LEFT_ON.has(phase)),
+    ...honeyFacts(known),
+    inBloom: inBloom(season?.bloom ?? [], today),
+    nectar: season ? nectarOn(season.bloom, today) : 0,
+    poorDays: season && season.poorDays,
+    highs: (season?.facts.days ?? [])
+      .filter(({ date }) => date >= today && date < addDays(today, 7))
+      .map(({ high }) => high),
+    practice: known.practice,
+  };
+}
+
+/** From when a new super may go on, and until when they carry feed. */
+function honeyFacts({ events, today, now: { nest, box } }: VisitKnown) {
+  const feedings = feedingsOf(events, nest.framesOfBees?.value ?? box.frames);
+  const { superOnFrom, fedUntil } = honeyLock(coursesOf(events, today), [], today, feedings);
+  return { superOnFrom, fedUntil };
+}
+
+/** First day on which hives that are shut now are opened again; `null` while they are not shut. */
+function reopensOn({ phases, facts }: SeasonKnown, date: CivilDate): CivilDate | null {
+  const shut = ({ phase }: PhaseSpan) => PHASE_WORK[phase].interval === null;
+  const now = phaseOn(phases, date);
+  if (!now || !shut(now)) return null;
+  const next = yearPhases(facts, addDays(phases.at(-1)!.to, 1));
+  return [...phases, ...next].find((span) => span.from > date && !shut(span))?.from ?? null;
+}
+
+const sidesOf = (frame: FrameSides) => [frame.low, frame.high].filter((side) => side !== null);
+
+/** Whether a visit saw enough to answer what it was opened for. */
+export const enoughSeen = ({
+  now: { record, box },
+  questions,
+  season,
+  today,
+}: Pick<VisitKnown, 'now' | 'questions' | 'today'> & {
+  readonly season: Pick<SeasonKnown, 'phases'> | null;
+}): SeenEnough =>
+  seenEnough(record, questions, {
+    box: box.id,
+    frames: box.frames,
+    kind: frameOf(box),
+    minutesOpen: null,
+    late: season !== null && lateInYear(season.phases, today),
+  });
+
+function queenOf(known: VisitKnown): QueenStatus {
+  const { record } = known.now;
+  return queenStatus({
+    date: known.today,
+    sides: Object.values(record.sides).map(({ side }) => side),
+    eggsLookedFor: eggsWouldShow(record) && enoughSeen(known).framesToGo === 0,
+    ...queenSigns(record),
+  });
+}

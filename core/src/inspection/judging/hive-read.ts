@@ -1,0 +1,66 @@
+import { type BoxLayer, type Stack, isBox, nestBoxes, stackAfter, supers } from '../../equipment';
+import { type VisitRecord, changesOf } from '../entries/record';
+import { type ColonyEstimate, estimateColony } from '../side/estimates';
+import { framesOf } from '../side/frames-of';
+import type { FrameSides } from '../words/frame-change';
+import { withUnread } from './unread';
+
+/** A hive as one visit read it. */
+export interface HiveRead {
+  readonly record: VisitRecord;
+  /** The hive as the visit left it. */
+  readonly stack: Stack;
+  readonly box: BoxLayer;
+  /** Frames of the box that was read. */
+  readonly frames: readonly FrameSides[];
+  /** What the boxes of the nest add up to. */
+  readonly nest: ColonyEstimate;
+  /** Share of the lowest super that holds honey or nectar, 0 to 1; `null` when it was not read. */
+  readonly superFill: number | null;
+}
+
+/**
+ * Sums a visit up.
+ *
+ * @param record the visit as its entries tell it
+ * @param before the hive as the visit found it, from the floor upward
+ * @param usual id of the box that is read by default: it stands where no box was read more than another
+ * @returns the hive as the visit read and left it
+ * @throws RangeError when the hive has no box
+ */
+export function readHive(record: VisitRecord, before: Stack, usual: string): HiveRead {
+  const readings = Object.values(record.sides);
+  const stack = stackAfter(before, changesOf(record));
+  const box = boxRead(stack, usual, readings);
+  const nest = estimateColony(
+    nestBoxes(stack).flatMap((layer) =>
+      withUnread({
+        layer,
+        frames: framesOf(readings, layer.id, layer.frames),
+        summary: record.summaries[layer.id],
+      }),
+    ),
+  );
+  const frames = framesOf(readings, box.id, box.frames);
+  return { record, stack, box, frames, nest, superFill: superFillOf(stack, record) };
+}
+
+/** The box of the nest of which most sides were read: of two brood boxes often only the upper one. */
+function boxRead(
+  stack: Stack,
+  usual: string,
+  readings: readonly { readonly address: { readonly box: string } }[],
+): BoxLayer {
+  const sides = ({ id }: BoxLayer) => readings.filter(({ address }) => address.box === id).length;
+  const first = stack.filter(isBox).find((layer) => layer.id === usual) ?? nestBoxes(stack)[0]!;
+  return nestBoxes(stack).reduce((most, layer) => (sides(layer) > sides(most) ? layer : most), first);
+}
+
+function superFillOf(stack: Stack, record: VisitRecord): number | null {
+  const [lowest] = supers(stack);
+  if (!lowest) return null;
+  const read = Object.values(record.sides).filter(({ address }) => address.box === lowest.id);
+  if (read.length === 0) return null;
+  const filled = read.reduce((sum, { side }) => sum + (side.eighths.H ?? 0) + (side.eighths.N ?? 0), 0);
+  return filled / (read.length * 8);
+}
