@@ -8,6 +8,7 @@ const storeys = [
   ['inspection'],
   ['season', 'weather'],
   ['care', 'harvest', 'skills'],
+  ['situation'],
   ['practice', 'planning'],
   ['exchange'],
   ['words'],

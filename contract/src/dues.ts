@@ -38,7 +38,7 @@ export const Finding = z.object({
 });
 
 const days = z.int().min(1).max(365);
-const Detail = z.discriminatedUnion('kind', [
+export const Detail = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('hived'), as: z.enum(NEW_COLONIES) }),
   z.object({ kind: z.literal('queen'), start: z.enum(QUEEN_STARTS) }),
   z.object({ kind: z.literal('eggs-seen') }),

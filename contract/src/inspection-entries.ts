@@ -56,9 +56,9 @@ export const OutsideLook = z.object({
 });
 
 const Frames = z.number().min(0).max(40).nullable();
-const BoxSummary = z.object({ seams: Frames, brood: Frames, food: Frames, drawn: Frames, bare: Frames, note: Words });
+export const BoxSummary = z.object({ seams: Frames, brood: Frames, food: Frames, drawn: Frames, bare: Frames, note: Words });
 
-const Measure = z.discriminatedUnion('what', [
+export const Measure = z.discriminatedUnion('what', [
   z.object({
     what: z.literal('mites-on-bees'),
     method: z.enum(WASH_METHODS),

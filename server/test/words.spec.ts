@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { endpoints } from '@brave-comb/contract';
+import { WRONG, endpoints } from '@brave-comb/contract';
 import { accented } from '@brave-comb/core/words';
 import { wrongText } from '../src/problem';
 import { inLanguage } from '../src/words';
@@ -30,6 +30,10 @@ describe('what the server says', () => {
   it('refuses in sentences that another language can have: none is written where it is thrown', () => {
     const written = [...source.matchAll(/new Refusal\(\s*\d+,\s*'[a-z-]+',\s*['`]/g)].map(([refusal]) => refusal);
     expect(written).toEqual([]);
+  });
+
+  it('has words for every rule of the contract', () => {
+    expect(Object.keys(english.names.wrong!).toSorted()).toEqual([...WRONG].toSorted());
   });
 
   it('tells in the reader’s language which rule of the contract was broken', () => {

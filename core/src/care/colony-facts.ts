@@ -63,6 +63,32 @@ export interface VisitKnown {
   readonly practice: HouseCare;
 }
 
+/** A virgin seen at a visit is the queen that somebody logged within so many days. */
+const QUEEN_TOLD = 30;
+
+/**
+ * What was logged, with what visits saw: eggs, and a virgin that nobody logged.
+ *
+ * @param logged events as somebody entered them
+ * @param reads visits with their days
+ * @returns all of it, in no order
+ */
+export function withSeen(
+  logged: readonly ColonyEvent[],
+  reads: readonly { readonly read: HiveRead; readonly date: CivilDate }[],
+): readonly ColonyEvent[] {
+  const eggs = reads
+    .filter(({ read }) => read.nest.eggs.value > 0 || read.record.ticks.eggs === true)
+    .map(({ date }): ColonyEvent => ({ kind: 'eggs-seen', date }));
+  const queens = logged.filter(({ kind }) => kind === 'queen');
+  const virgins = reads.flatMap(({ read, date }): ColonyEvent[] => {
+    const seen = read.record.findings.some(({ finding, found }) => finding === 'virgin-queen' && found);
+    const told = queens.some((event) => Math.abs(daysBetween(event.date, date)) <= QUEEN_TOLD);
+    return seen && !told ? [{ kind: 'queen', start: 'virgin-emerged', date }] : [];
+  });
+  return [...logged, ...virgins, ...eggs];
+}
+
 /** Phases in which a super that is still on is left to the bees. */
 const LEFT_ON: ReadonlySet<Phase> = new Set<Phase>(['closing-down', 'winter-rest', 'first-brood']);
 /**

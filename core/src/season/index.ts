@@ -4,6 +4,8 @@ export * from './deadlines';
 export * from './degree-days';
 export * from './flow';
 export * from './forage';
+export * from './listed-plants';
+export * from './mating';
 export * from './move-to-flow';
 export * from './phase';
 export * from './phase-work';

@@ -30,7 +30,7 @@ import { v7 as uuid } from 'uuid';
 import { recordEntries, startVisit } from '../acts/inspection/visits';
 import { fixedClock } from '../clock/clock';
 import type { Actor, Context } from '../context';
-import { listedPlant } from '../facts/season';
+import { plantOfList } from '../facts/season';
 import { insertFollowUp, logColonyEvent } from '../records/care';
 import { addHive, addSite, hivesById, type SiteRow, turnOf } from '../records/equipment';
 import { addGroup, addPerson, addSchool } from '../records/people';
@@ -123,7 +123,7 @@ async function loadPlants(context: Context, site: SiteRow): Promise<void> {
   for (const { id, seen } of FORAGE.find((each) => each.site === site.name)?.plants ?? []) {
     const listed = PLANTS.find((plant) => plant.id === id);
     if (!listed) throw new RangeError(`the demo data names the plant ${id}, which the list does not have`);
-    await addPlant(context, site, listedPlant(listed, turn));
+    await addPlant(context, site, plantOfList(listed, turn));
     for (const [first, last] of seen)
       await noteBloom(context, null, site, { plant: id, year: lastOf(turn, (first ?? last)!), first, last });
   }

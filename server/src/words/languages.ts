@@ -2,12 +2,12 @@ import { type InWords, type Language, type Way, inWords, wayOf } from '@brave-co
 import { type LanguageTag, americanDates, english as core, pseudoOf } from '@brave-comb/core/words';
 import type { UnitSystem } from '@brave-comb/core/units';
 import { serverSentences } from './en';
-import { plannedNames, refusalSentences, thingNames, wrongNames } from './en-refusals';
+import { plannedNames, refusalSentences, thingNames } from './en-refusals';
 
 /** English as it is said here: what the core says, and what only the server does. */
 export const english: Language = {
   ...core,
-  names: { ...core.names, thing: thingNames, planned: plannedNames, wrong: wrongNames },
+  names: { ...core.names, thing: thingNames, planned: plannedNames },
   sentences: { ...core.sentences, server: { ...serverSentences, ...refusalSentences } },
 };
 const languages: Readonly<Record<LanguageTag, Language>> = {

@@ -9,15 +9,17 @@ import { englishNames } from './names';
 import { planningSentences } from './planning';
 import { practiceSentences } from './practice';
 import { seasonSentences } from './season';
+import { situationSentences } from './situation';
 import { skillsSentences } from './skills';
 import { topicNames } from './topics';
 import { weatherSentences } from './weather';
+import { wrongNames } from './wrong';
 import { yearNames } from './year';
 
 /** English, as it is written in Britain. */
 export const english = {
   ...englishNames,
-  names: { ...englishNames.names, ...checklistNames, ...yearNames, ...topicNames },
+  names: { ...englishNames.names, ...checklistNames, ...yearNames, ...topicNames, wrong: wrongNames },
   sentences: {
     biology: biologySentences,
     care: careSentences,
@@ -27,6 +29,7 @@ export const english = {
     planning: planningSentences,
     practice: practiceSentences,
     season: seasonSentences,
+    situation: situationSentences,
     skills: skillsSentences,
     weather: weatherSentences,
   },

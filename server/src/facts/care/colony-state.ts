@@ -16,10 +16,11 @@ import {
   queenInTheMaking,
   starvationWatch,
   swarmRisk,
+  withSeen,
 } from '@brave-comb/core/care';
 import { type FrameKindId, type Stack, combArea, frameOf, nestBoxes, supers } from '@brave-comb/core/equipment';
 import { BEES_PER_DM2, WORKER_CELLS_PER_DM2 } from '@brave-comb/core/inspection';
-import { mainFlow } from '@brave-comb/core/season';
+import { mainFlow, matingFit } from '@brave-comb/core/season';
 import { addDays, daysBetween, spoken } from '@brave-comb/core/units';
 import { HOUR } from '@brave-comb/core/weather';
 import type { Context } from '../../context';
@@ -272,21 +273,12 @@ export function eventsOf(
   const as = NEW_COLONIES.find((each) => colony.origin === each || colony.origin.startsWith(`${spoken(each)} of `));
   const began: ColonyEvent[] =
     as && !logged.some((event) => event.kind === 'hived') ? [{ kind: 'hived', as, date: colony.since }] : [];
-  const eggs = read
-    .filter((each) => each.nest.eggs.value > 0 || each.record.ticks.eggs === true)
-    .map((each): ColonyEvent => ({ kind: 'eggs-seen', date: dateAt(site.zone, each.visit.started_at) }));
-  const queens = logged.filter(({ kind }) => kind === 'queen');
-  const virgins = read.flatMap((each): ColonyEvent[] => {
-    const date = dateAt(site.zone, each.visit.started_at);
-    const seen = each.record.findings.some(({ finding, found }) => finding === 'virgin-queen' && found);
-    const told = queens.some((event) => Math.abs(daysBetween(event.date, date)) <= QUEEN_TOLD);
-    return seen && !told ? [{ kind: 'queen', start: 'virgin-emerged', date }] : [];
-  });
-  return [...began, ...logged, ...virgins, ...eggs];
+  return withSeen(
+    [...began, ...logged],
+    read.map((each) => ({ read: each, date: dateAt(site.zone, each.visit.started_at) })),
+  );
 }
 
-/** A virgin seen at a visit is the queen that somebody logged within so many days. */
-const QUEEN_TOLD = 30;
 /** A super logged on the calendar is the one that a visit put on within so many days of it. */
 const SAME_SUPER = 3;
 
@@ -359,16 +351,13 @@ function riskOf(season: SiteSeason, hive: HiveRow, colony: ColonyRow, last: Colo
 }
 
 /** Warmth and wind in which queens fly out to mate, and the hours of the day: about 20 °C and little wind. Winston 1987, from memory. */
-const MATING = { warmth: 20, cool: 18, wind: 20, from: 11, to: 17, hours: 2 } as const;
+const MATING = { warmth: 20, wind: 20, from: 11, to: 17, hours: 2 } as const;
 
 /** Chance that each day lets queens mate: by what happened, and by the forecast. */
 export const matingDays = remembered(40, (season: SiteSeason) => identityOf(season), matingChances);
 
 function matingChances({ site, before, forecast, today }: SiteSeason): readonly MatingDay[] {
-  const past = before.slice(-60).map(({ date, high, rain }) => ({
-    date,
-    fit: rain > 3 ? 0.1 : high >= MATING.warmth ? 1 : high >= MATING.cool ? 0.5 : 0,
-  }));
+  const past = before.slice(-60).map((day) => ({ date: day.date, fit: matingFit(day) }));
   const { ensemble } = forecast;
   if (!ensemble) return past;
   const start = Date.parse(ensemble.start);

@@ -1,3 +1,3 @@
 export { flowNow } from './flow-now';
 export { movePlan } from './move-plan';
-export { listedPlant, phaseNow, siteSeason, type SiteSeason } from './site-season';
+export { plantOfList, phaseNow, siteSeason, type SiteSeason } from './site-season';

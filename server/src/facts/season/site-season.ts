@@ -3,13 +3,14 @@ import { inEnglish, say } from '../../words';
 import {
   type Bloom,
   type DayWeather,
-  PLANTS,
+  type Plant,
+  STAND_INS,
   type PhaseFacts,
   type PhaseSpan,
   type SitePlant,
   type UsualYear,
   bloomOf,
-  modelOf,
+  listedPlant,
   phaseOn,
   usualByPlace,
   usualFrom,
@@ -54,27 +55,9 @@ export interface SiteSeason {
 
 const FORECAST_DAYS = 14;
 
-/** Plants that stand in where a site has no list yet: common ones, spread over the year. */
-const STAND_INS = new Set([
-  'hazel',
-  'goat-willow',
-  'dandelion',
-  'cherry',
-  'sycamore',
-  'hawthorn',
-  'white-clover',
-  'bramble',
-  'lime',
-  'ivy',
-]);
-/** A plant of the general list, as it starts out at a site. */
-export const listedPlant = (plant: (typeof PLANTS)[number], turn: string): SitePlant => ({
-  id: plant.id,
-  name: inEnglish(named('plant', plant.id)),
-  nectar: plant.nectar,
-  pollen: plant.pollen,
-  model: modelOf(plant, turn),
-});
+/** A plant of the general list under its English name, as it starts out at a site. */
+export const plantOfList = (plant: Plant, turn: string): SitePlant =>
+  listedPlant(plant, turn, inEnglish(named('plant', plant.id)));
 
 /**
  * The season at a site.
@@ -126,7 +109,7 @@ function reckon({ site, today, date, forecast, lastYear, climate, own, seen }: F
   const ahead = daysAhead(forecast.ensemble, site, today, FORECAST_DAYS).filter(inYear);
   const days = [...before, ...ahead];
   const plants =
-    own.length > 0 ? own : PLANTS.filter(({ id }) => STAND_INS.has(id)).map((plant) => listedPlant(plant, turn));
+    own.length > 0 ? own : STAND_INS.map((plant) => plantOfList(plant, turn));
   const bloom = bloomOf({
     today: begin === lastOf(turn, today) ? today : date,
     turn,

@@ -2,7 +2,7 @@ import { named, type Sayable } from '@brave-comb/core/language';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { PLANTS } from '@brave-comb/core/season';
 import type { Actor, Context } from '../../context';
-import { listedPlant, siteSeason } from '../../facts/season';
+import { plantOfList, siteSeason } from '../../facts/season';
 import { siteNames, siteOf } from '../../records/equipment';
 import { bloomsSeen, plantsOf } from '../../records/season';
 
@@ -40,7 +40,7 @@ export async function forage(
         })),
     })),
     list: PLANTS.filter((plant) => !ids.has(plant.id)).map((plant) => ({
-      ...listedPlant(plant, season.turn),
+      ...plantOfList(plant, season.turn),
       name: named('plant', plant.id),
       latin: plant.latin,
     })),
