@@ -1,6 +1,6 @@
 import { wrong } from './wrong';
 import * as z from 'zod';
-import { ADVICE_KINDS } from '@brave-comb/core/care';
+import { ADVICE_KINDS, CONFIDENCES } from '@brave-comb/core/care';
 import { Finding } from './dues';
 import { endpoint } from './endpoint';
 import { FrameSides, Spot } from './inspection-sides';
@@ -32,10 +32,14 @@ export const FollowUp = z.object({
 
 export const Estimate = z.object({ value: z.number(), low: z.number(), high: z.number() });
 
+const Asked = z.object({ question: z.string(), from: CivilDate, due: CivilDate });
+
 export const Advice = z.object({
   kind: z.enum(ADVICE_KINDS),
   title: z.string(),
+  from: CivilDate,
   by: CivilDate,
+  confidence: z.enum(CONFIDENCES),
   pressing: z.number(),
   reasons: list(z.object({ text: z.string(), weight: z.number(), sense: z.enum(['for', 'against']) })),
   otherSchool: z.string(),
@@ -45,7 +49,10 @@ export const Advice = z.object({
     steps: list(z.tuple([z.string(), z.string()]).readonly()),
     source: z.string(),
   }),
-  followUp: z.object({ question: z.string(), from: CivilDate, due: CivilDate }),
+  cautions: list(z.string()),
+  turns: list(z.string()),
+  ifItFails: z.string().nullable(),
+  followUps: z.tuple([Asked], Asked).readonly(),
 });
 
 export const Review = z.object({

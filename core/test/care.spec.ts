@@ -17,7 +17,7 @@ describe('advice', () => {
     const [advice] = adviseColony(thriving);
     expect(kinds(thriving)).toEqual(['leave-alone']);
     expect(advice?.by).toBe('2026-05-26');
-    expect(advice?.followUp.due).toBe('2026-05-26');
+    expect(advice?.followUps[0].due).toBe('2026-05-26');
   });
 
   it('is to feed when the food would not last, with the amount that it takes', () => {

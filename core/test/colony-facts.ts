@@ -1,4 +1,4 @@
-import { type ColonyFacts, DEFAULT_CARE } from '../src/care';
+import { type ColonyFacts, DEFAULT_CARE, NOTHING_BESIDES } from '../src/care';
 import { type QueenCell, estimateColony, parseSide, queenStatus } from '../src/inspection';
 
 export const nestOf = (...lines: string[]) =>
@@ -56,5 +56,6 @@ export const base: ColonyFacts = {
   nectar: 0,
   poorDays: 1,
   highs: [17, 17, 18, 16, 17, 18, 17],
+  ...NOTHING_BESIDES,
   practice: DEFAULT_CARE,
 };

@@ -38,11 +38,14 @@ export const textOf = ({ title, hive, date, phase, advice }) =>
     `${title ?? `Hive ${hive}`}, ${date}${phase === null ? '' : `, ${phase.replaceAll('-', ' ')}`}`,
     ...advice.map((each, at) =>
       [
-        `${at + 1}. ${each.title} (by ${each.by}, ${percent(each.pressing).trim()} of 100 pressing)`,
+        `${at + 1}. ${each.title} (${each.from} to ${each.by}, ${percent(each.pressing).trim()} of 100 pressing, ${each.confidence})`,
         ...each.reasons.map(({ text, weight, sense }) => `   ${sense === 'for' ? '+' : '-'} ${percent(weight)} ${text}`),
         `   Rule: ${each.whereFrom.rule} (${each.whereFrom.source})`,
         `   Another school ${each.otherSchool}`,
-        `   Then, by ${each.followUp.due}: ${each.followUp.question}`,
+        ...each.cautions.map((text) => `   Caution: ${text}`),
+        ...each.turns.map((text) => `   What would turn it: ${text}`),
+        ...(each.ifItFails === null ? [] : [`   If it fails: ${each.ifItFails}`]),
+        ...each.followUps.map(({ question, from, due }) => `   Then, ${from} to ${due}: ${question}`),
       ].join('\n'),
     ),
   ].join('\n\n');

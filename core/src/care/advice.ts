@@ -1,7 +1,16 @@
 import type { CivilDate } from '../units';
 import type { Text } from '../language';
 
-export const ADVICE_KINDS = ['feed', 'queen-cells', 'add-space', 'look-again', 'leave-alone'] as const;
+export const ADVICE_KINDS = [
+  'health',
+  'feed',
+  'queen-cells',
+  'mites',
+  'add-space',
+  'look-again',
+  'cannot-tell',
+  'leave-alone',
+] as const;
 export type AdviceKind = (typeof ADVICE_KINDS)[number];
 
 /** A reason with its number, for or against. */
@@ -20,20 +29,44 @@ export interface WhereFrom {
   readonly source: Text;
 }
 
+/** How firm an advice is: resting on most of the nest, on part of it, or on so little that it is a guess. */
+export const CONFIDENCES = ['firm', 'likely', 'guess'] as const;
+export type Confidence = (typeof CONFIDENCES)[number];
+
+/** What to look for when coming back, from and until when. */
+export interface FollowUp {
+  readonly question: Text;
+  readonly from: CivilDate;
+  readonly due: CivilDate;
+}
+
 /** What the product thinks should be done for one colony. */
 export interface Advice {
   readonly kind: AdviceKind;
   readonly title: Text;
+  /** The first day on which it can be done, and the last on which it is in time. */
+  readonly from: CivilDate;
   readonly by: CivilDate;
+  readonly confidence: Confidence;
   /** 0 to 1; the most pressing comes first. */
   readonly pressing: number;
   readonly reasons: readonly Reason[];
   /** What another school of the trade would do instead, and why. */
   readonly otherSchool: Text;
   readonly whereFrom: WhereFrom;
-  /** What to look for when coming back, from and until when. */
-  readonly followUp: { readonly question: Text; readonly from: CivilDate; readonly due: CivilDate };
+  /** What can hurt people, bees or honey, and whose word goes first. */
+  readonly cautions: readonly Text[];
+  /** What would change the decision. */
+  readonly turns: readonly Text[];
+  /** What then, if it does not work. */
+  readonly ifItFails: Text | null;
+  /** What it makes necessary, the next look first; at least one. */
+  readonly followUps: readonly [FollowUp, ...FollowUp[]];
 }
+
+/** An advice as its judge gives it: from today on, as firm as the reading, with nothing to beware of, unless it says otherwise. */
+export type Advised = Omit<Advice, 'from' | 'confidence' | 'cautions' | 'turns' | 'ifItFails'> &
+  Partial<Pick<Advice, 'from' | 'confidence' | 'cautions' | 'turns' | 'ifItFails'>>;
 
 /** Keeps a weight within 0 and 1, to hundredths. */
 export const weigh = (value: number): number => Math.round(Math.min(1, Math.max(0, value)) * 100) / 100;

@@ -4,11 +4,13 @@ import {
   type FrameSides,
   type HiveRead,
   type Letter,
+  type MarkId,
   type Question,
   type QueenStatus,
   type SeenEnough,
   eggsWouldShow,
   framesWithCells,
+  latestFindings,
   nectarAmongBrood,
   queenSigns,
   queenStatus,
@@ -23,6 +25,7 @@ import {
   type PhaseSpan,
   inBloom,
   lateInYear,
+  mitesDownBy,
   nectarOn,
   phaseOn,
   yearPhases,
@@ -31,7 +34,7 @@ import { type CivilDate, addDays, daysBetween } from '../units';
 import type { ColonyEvent } from './colony-event';
 import { queenInTheMaking } from './dues-queen';
 import type { Strain } from './expected';
-import type { ColonyFacts, HouseCare } from './facts';
+import type { ColonyFacts, HouseCare, NOTHING_BESIDES } from './facts';
 import { feedingsOf } from './feed-uptake';
 import { coursesOf } from './treatments';
 import { honeyLock } from './withdrawal';
@@ -47,12 +50,19 @@ export interface SeasonKnown {
   readonly poorDays: number | null;
 }
 
-/** A visit, the one before it, and what is known of the colony and its place besides. */
+/** A look into the hive and its day. */
+export interface Look {
+  readonly read: HiveRead;
+  readonly date: CivilDate;
+}
+
+/** A visit, those before it, and what is known of the colony and its place besides. */
 export interface VisitKnown {
   readonly hive: string;
   readonly today: CivilDate;
   readonly now: HiveRead;
-  readonly last: { readonly read: HiveRead; readonly date: CivilDate } | null;
+  /** Looks before this one, the latest last. */
+  readonly before: readonly Look[];
   /** What the visit was opened for. */
   readonly questions: readonly Question[];
   /** `null` where nothing is known of the place. */
@@ -75,7 +85,7 @@ const QUEEN_TOLD = 30;
  */
 export function withSeen(
   logged: readonly ColonyEvent[],
-  reads: readonly { readonly read: HiveRead; readonly date: CivilDate }[],
+  reads: readonly Look[],
 ): readonly ColonyEvent[] {
   const eggs = reads
     .filter(({ read }) => read.nest.eggs.value > 0 || read.record.ticks.eggs === true)
@@ -99,7 +109,8 @@ const LEFT_ON: ReadonlySet<Phase> = new Set<Phase>(['closing-down', 'winter-rest
  * @throws RangeError for malformed dates
  */
 export function colonyFacts(known: VisitKnown): ColonyFacts {
-  const { today, now, last, season, events } = known;
+  const { today, now, season, events } = known;
+  const last = known.before.at(-1);
   const shows = (letter: Letter) =>
     now.frames.some((frame) =>
       sidesOf(frame).some((side) => (side.eighths[letter] ?? 0) > 0 || side.trace.includes(letter)),
@@ -146,7 +157,33 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
     highs: (season?.facts.days ?? [])
       .filter(({ date }) => date >= today && date < addDays(today, 7))
       .map(({ high }) => high),
+    ...besides(known),
     practice: known.practice,
+  };
+}
+
+/** What was found besides the nest, and what was given and counted before. */
+function besides({ today, now, before, events, season }: VisitKnown): Pick<ColonyFacts, keyof typeof NOTHING_BESIDES> {
+  const measured = (read: HiveRead) => read.record.measures.map(({ measure }) => measure);
+  const suspected = events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion-settled');
+  const marks = new Map<MarkId, Set<number>>();
+  now.frames.forEach((frame, index) => {
+    for (const side of sidesOf(frame))
+      for (const mark of side.marks ?? []) marks.set(mark, (marks.get(mark) ?? new Set()).add(index + 1));
+  });
+  return {
+    findings: latestFindings(now.record),
+    marks: [...marks].map(([mark, frames]) => ({ mark, frames: [...frames] })),
+    ropiness: measured(now).flatMap((each) => (each.what === 'ropiness' ? [each.test] : [])),
+    suspicion: suspected?.kind === 'suspicion' ? suspected.of : null,
+    samples: [...before, { read: now, date: today }].flatMap(({ read, date }) =>
+      measured(read).flatMap((each) =>
+        each.what === 'mites-on-bees' ? [{ date, method: each.method, bees: each.bees, mites: each.mites }] : [],
+      ),
+    ),
+    courses: coursesOf(events, today),
+    ahead: (season?.facts.days ?? []).filter(({ date }) => date >= today),
+    mitesDownBy: season && mitesDownBy(season.facts, today),
   };
 }
 

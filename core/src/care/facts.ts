@@ -1,7 +1,16 @@
-import type { ColonyEstimate, QueenCell, QueenStatus } from '../inspection';
-import type { Forage, Phase } from '../season';
+import type {
+  ColonyEstimate,
+  FindingId,
+  MarkId,
+  Measure,
+  QueenCell,
+  QueenStatus,
+  RopinessTest,
+} from '../inspection';
+import type { DayWeather, Forage, Phase } from '../season';
 import type { CivilDate } from '../units';
 import type { Strain } from './expected';
+import type { Course } from './treatments';
 
 /** What a school does as a matter of course; every figure may be changed by it. */
 export interface HouseCare {
@@ -17,7 +26,13 @@ export interface HouseCare {
   readonly swarmIntervalDays: number;
   /** Days between looks otherwise in the high season; common practice: 10 to 15. */
   readonly intervalDays: number;
+  /** How mites are kept down. */
+  readonly mites: MiteSchool;
 }
+
+/** Count first and treat over a threshold; treat every year after the harvest and in the broodless time. */
+export const MITE_SCHOOLS = ['sample', 'calendar'] as const;
+export type MiteSchool = (typeof MITE_SCHOOLS)[number];
 
 export const DEFAULT_CARE: HouseCare = {
   leastStoresKg: 5,
@@ -26,6 +41,7 @@ export const DEFAULT_CARE: HouseCare = {
   addSpaceAt: 0.8,
   swarmIntervalDays: 7,
   intervalDays: 12,
+  mites: 'sample',
 };
 
 /** Everything that a judgement about one colony rests on. */
@@ -78,5 +94,37 @@ export interface ColonyFacts {
   readonly poorDays: number | null;
   /** Highest temperature of each of the coming days, °C; none without a forecast. */
   readonly highs: readonly number[];
+  /** The latest word on each thing that was looked for at this visit. */
+  readonly findings: readonly { readonly finding: FindingId; readonly found: boolean; readonly count: number | null }[];
+  /** Marks on the sides that were read, with their frames. */
+  readonly marks: readonly { readonly mark: MarkId; readonly frames: readonly number[] }[];
+  readonly ropiness: readonly RopinessTest[];
+  /** A disease that is suspected since an earlier day and not settled, as it was entered. */
+  readonly suspicion: string | null;
+  /** Mites washed or rolled off bees, at this visit and before, the latest last. */
+  readonly samples: readonly MiteSample[];
+  /** Medicines that it was given. */
+  readonly courses: readonly Course[];
+  /** Today and the coming days, as far as somebody foresees them. */
+  readonly ahead: readonly DayWeather[];
+  /** Day until which mites have to be few, so that bees of winter grow up sound; `null` where there is no winter. */
+  readonly mitesDownBy: CivilDate | null;
   readonly practice: HouseCare;
 }
+
+/** Mites on a sample of bees. */
+export type MiteSample = Pick<Extract<Measure, { what: 'mites-on-bees' }>, 'method' | 'bees' | 'mites'> & {
+  readonly date: CivilDate;
+};
+
+/** What a visit finds besides the nest when nobody looked for anything. */
+export const NOTHING_BESIDES = {
+  findings: [],
+  marks: [],
+  ropiness: [],
+  suspicion: null,
+  samples: [],
+  courses: [],
+  ahead: [],
+  mitesDownBy: null,
+} as const satisfies Partial<ColonyFacts>;

@@ -1,6 +1,6 @@
 import { FLOW_NECTAR, type Phase, nectarOf } from '../season';
 import { addDays, roundTo } from '../units';
-import { type Advice, type Reason, weigh } from './advice';
+import { type Advised, type Reason, weigh } from './advice';
 import { eatenDaily } from './eating';
 import type { ColonyFacts } from './facts';
 import { say } from './said';
@@ -164,7 +164,7 @@ export function feedAnswer(facts: ColonyFacts): FeedAnswer {
  * @returns the advice with its numbers, or `null` when there is food enough, too little was read to say, or feeding would do harm
  * Source: common practice.
  */
-export function adviseFeeding(facts: ColonyFacts): Advice | null {
+export function adviseFeeding(facts: ColonyFacts): Advised | null {
   if (tooLittleRead(facts)) return null;
   const need = needOf(facts);
   if (need.not !== null) return null;
@@ -208,7 +208,7 @@ export function adviseFeeding(facts: ColonyFacts): Advice | null {
       ],
       source: say('house-practice-store-wanted', { source: feed.source }),
     },
-    followUp: { question: say('feed-taken-food-kg'), from: addDays(by, 4), due: addDays(by, 7) },
+    followUps: [{ question: say('feed-taken-food-kg'), from: addDays(by, 4), due: addDays(by, 7) }],
   };
 }
 

@@ -1,6 +1,6 @@
 import { onDay } from '../language';
 import { addDays, daysBetween, laterOf } from '../units';
-import { type Advice, weigh } from './advice';
+import { type Advised, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { daysOfFood, foodOf } from './feed';
 import { noEggsNormal } from './look-again';
@@ -12,7 +12,7 @@ import { say } from './said';
  * @param facts the colony
  * @returns the advice with the numbers that make it safe
  */
-export function adviseLeaveAlone(facts: ColonyFacts): Advice {
+export function adviseLeaveAlone(facts: ColonyFacts): Advised {
   const { nest, practice, today } = facts;
   const ordinary = addDays(today, practice.intervalDays);
   const quiet = facts.youngQueen && facts.youngQueen.aloneTo > ordinary ? facts.youngQueen.aloneTo : ordinary;
@@ -82,10 +82,10 @@ export function adviseLeaveAlone(facts: ColonyFacts): Advice {
       ],
       source: say('house-practice-trade-says-days'),
     },
-    followUp: {
+    followUps: [{
       question: facts.reopens ? say('first-look-year') : say('ordinary-look'),
       from: addDays(by, -3),
       due: by,
-    },
+    }],
   };
 }

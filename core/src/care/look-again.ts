@@ -1,7 +1,7 @@
 import { lastLaying } from '../biology';
 import type { Phase } from '../season';
 import { addDays, daysBetween, laterOf } from '../units';
-import { type Advice, type Reason, weigh } from './advice';
+import { type Advised, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { say } from './said';
 import { type Text, named } from '../language';
@@ -31,7 +31,7 @@ export function noEggsNormal({ phase, strain, youngQueen, today }: ColonyFacts):
  * @param facts the colony
  * @returns the advice with its numbers, or `null` when nothing presses
  */
-export function adviseLookAgain(facts: ColonyFacts): Advice | null {
+export function adviseLookAgain(facts: ColonyFacts): Advised | null {
   const droneLayer = facts.queen.verdict === 'drone-layer-likely';
   const youngQueen = facts.queen.verdict === 'young-queen-likely' || facts.youngQueen !== null;
   const noEggs =
@@ -93,7 +93,7 @@ export function adviseLookAgain(facts: ColonyFacts): Advice | null {
       ],
       source: say('development-days-textbook-consensus-within'),
     },
-    followUp: {
+    followUps: [{
       question: droneLayer
         ? say('queen-cells-given-frame-flat')
         : noEggs
@@ -101,6 +101,6 @@ export function adviseLookAgain(facts: ColonyFacts): Advice | null {
           : say('what-doubtful-comb'),
       from: addDays(by, -2),
       due: by,
-    },
+    }],
   };
 }

@@ -1,7 +1,7 @@
 import { queenTimetable } from '../biology';
 import { type QueenCell, readCells } from '../inspection';
 import { addDays, daysBetween } from '../units';
-import { type Advice, type Reason, weigh } from './advice';
+import { type Advised, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { say } from './said';
 import { type Said, type Text, inOne } from '../language';
@@ -17,7 +17,7 @@ const LATE: readonly ColonyFacts['phase'][] = ['closing-down', 'winter-rest', 'f
  * @returns the advice with its numbers, or `null` when there are none but empty cups, which bees build as a matter of course
  * Source: a queen's days by Winston (1987), from memory; the reading of cells: common practice.
  */
-export function adviseQueenCells(facts: ColonyFacts): Advice | null {
+export function adviseQueenCells(facts: ColonyFacts): Advised | null {
   if (facts.queenCells === 0) return null;
   const unknown = facts.queenCells - facts.cells.length;
   const read = readCells(facts.cells, facts.eggsSeen);
@@ -83,7 +83,7 @@ export function adviseQueenCells(facts: ColonyFacts): Advice | null {
   }
 }
 
-const lookInto = (facts: ColonyFacts, unknown: number): Advice =>
+const lookInto = (facts: ColonyFacts, unknown: number): Advised =>
   advice(facts, {
     title: say('look-into', { unknown }),
     by: 1,
@@ -103,7 +103,7 @@ interface Words {
   readonly again: readonly [from: number, due: number];
 }
 
-function advice(facts: ColonyFacts, { title, by, pressing, otherSchool, question, again }: Words): Advice {
+function advice(facts: ColonyFacts, { title, by, pressing, otherSchool, question, again }: Words): Advised {
   const { says, action, means } = readCells(facts.cells, facts.eggsSeen);
   const unknown = facts.queenCells - facts.cells.length;
   const told = facts.cells.length > 0 ? inOne([says, action]) : say('nobody-said-what-empty-cup');
@@ -143,7 +143,7 @@ function advice(facts: ColonyFacts, { title, by, pressing, otherSchool, question
       ],
       source: say('development-days-textbook-consensus-within-2'),
     },
-    followUp: { question, from: addDays(facts.today, again[0]), due: addDays(facts.today, again[1]) },
+    followUps: [{ question, from: addDays(facts.today, again[0]), due: addDays(facts.today, again[1]) }],
   };
 }
 

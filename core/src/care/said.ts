@@ -2,9 +2,11 @@ import type { Quantity } from '../units';
 import { type Text, saying } from '../language';
 import type { QueenCell } from '../inspection';
 import type { CivilDate } from '../units';
+import type { HealthSentences } from './said-health';
+import type { MiteSentences } from './said-mites';
 
 /** What this room says, with the facts of each sentence. */
-export interface CareSentences {
+export interface CareSentences extends HealthSentences, MiteSentences {
   'cells-found': { cells: readonly (QueenCell & { readonly count: number })[]; unknown: number };
   'finding-normal': { change: Text; comb: Text };
   'finding-odd': {

@@ -1,7 +1,7 @@
 import { beesDue } from '../biology';
 import { type Phase, nectarOf } from '../season';
 import { addDays } from '../units';
-import { type Advice, type Reason, weigh } from './advice';
+import { type Advised, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { say } from './said';
 
@@ -23,7 +23,7 @@ const UNSURE = 0.75;
  * @param facts the colony
  * @returns the advice with its numbers, or `null` when there is room, bees were not counted, or nothing is to be gathered
  */
-export function adviseSpace(facts: ColonyFacts): Advice | null {
+export function adviseSpace(facts: ColonyFacts): Advised | null {
   const { nest, practice, today } = facts;
   const bees = nest.framesOfBees;
   if (!bees) return null;
@@ -148,6 +148,6 @@ export function adviseSpace(facts: ColonyFacts): Advice | null {
       ],
       source: say('eighths-method-liebefeld-coloss-beebook'),
     },
-    followUp: { question: say('up-new-box'), from: addDays(by, 6), due: addDays(by, 9) },
+    followUps: [{ question: say('up-new-box'), from: addDays(by, 6), due: addDays(by, 9) }],
   };
 }

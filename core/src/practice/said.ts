@@ -1,4 +1,4 @@
-import type { EvidenceId } from '../inspection';
+import type { EvidenceId, MarkId } from '../inspection';
 import { type Text, saying } from '../language';
 
 /** What is looked for on a comb. */
@@ -26,6 +26,8 @@ export interface PracticeSentences {
   'kg-food-nest': { value: number; superKg: number | null };
   'empty-bare': { frames: number };
   'nectar-among-brood-frame': { frames: readonly number[] };
+  'mark-seen-on': { mark: MarkId; frames: readonly number[] };
+  'mites-washed': { mites: number; bees: number };
   'doubtful-frame': { frames: readonly number[] };
   'no-super-on': null;
   'supers-on': { supers: number };

@@ -17,6 +17,8 @@ export interface Deadline {
   readonly why: Text;
 }
 
+/** Days of a year: a cold that begins no earlier never comes. */
+const YEAR = 365;
 /** Days from egg to bee. */
 const DEVELOPMENT = daysToEmergence('worker');
 /** Of the mites under cappings today half come out with their bee within so many days: few have to be left before the first winter bee is laid. */
@@ -141,4 +143,18 @@ function beforeFlow(forage: readonly Forage[], turn: string, today: CivilDate): 
       why: say('nectar-goes-among-brood-where', { flow }),
     },
   ];
+}
+
+/**
+ * The day until which mites have to be few, so that the bees of winter grow up sound.
+ *
+ * @param facts climate and forage of the place
+ * @param today civil date: that of its year of growth is given
+ * @returns the day; `null` where there is no winter without brood
+ * @throws RangeError for a malformed date
+ */
+export function mitesDownBy(facts: PhaseFacts, today: CivilDate): CivilDate | null {
+  const { cold } = winterOf(facts, today);
+  if (daysBetween(lastOf(facts.turn, today), cold) >= YEAR) return null;
+  return beforeWinter(facts, today).find(({ id }) => id === 'mites')?.by ?? null;
 }

@@ -45,7 +45,7 @@ export function factsOf(situation: Situation): ColonyFacts {
     hive: hive.name ?? UNNAMED,
     today: date,
     now,
-    last: earlier.at(-1) ?? null,
+    before: earlier,
     questions: visit.questions ?? ['laying'],
     season,
     strain: colony.strain ?? 'cuts-down',

@@ -1,5 +1,5 @@
-import { type Advice, type AdviceKind, type ColonyFacts, DEFAULT_CARE, adviseColony, cellsInWords } from '../../care';
-import { type FrameSide, type QueenCell, estimateColony, queenStatus, shows } from '../../inspection';
+import { type Advice, type AdviceKind, type ColonyFacts, type MiteSample, DEFAULT_CARE, NOTHING_BESIDES, adviseColony, cellsInWords } from '../../care';
+import { type FrameSide, type MarkId, type QueenCell, estimateColony, queenStatus, shows } from '../../inspection';
 import { type Text, inOne, named } from '../../language';
 import { type Forage, nectarOn } from '../../season';
 import { type CivilDate, scattered, addDays } from '../../units';
@@ -37,6 +37,8 @@ export function colonyLines(facts: ColonyFacts): readonly Text[] {
     say('empty-bare', { frames: nest.emptyComb.value + nest.foundation.value }),
     ...(facts.nectarAmongBrood.length > 0 ? [say('nectar-among-brood-frame', { frames: facts.nectarAmongBrood })] : []),
     ...(facts.doubtfulFrames.length > 0 ? [say('doubtful-frame', { frames: facts.doubtfulFrames })] : []),
+    ...facts.marks.map(({ mark, frames }) => say('mark-seen-on', { mark, frames })),
+    ...facts.samples.map(({ mites, bees }) => say('mites-washed', { mites, bees })),
     facts.supers === 0 ? say('no-super-on') : say('supers-on', { supers: facts.supers }),
     facts.inBloom.length > 0
       ? say('in-bloom', { plants: facts.inBloom.map(({ plant }) => plant) })
@@ -57,10 +59,20 @@ const CELLS: readonly QueenCell[] = [
   { content: 'sealed', place: 'face' },
 ];
 
+const SUSPECT = ['sunken-lids', 'pierced-lids', 'dark-lids'] as const satisfies readonly MarkId[];
+
+/** A made-up wash of 300 bees, some days ago. */
+const washed = (mites: number, daysAgo: number): MiteSample => ({
+  date: addDays(DAY, -daysAgo),
+  method: 'alcohol-wash',
+  bees: 300,
+  mites: 4 + mites,
+});
+
 /** A made-up colony in one of the states that decide what comes next. */
 export function someColony(level: number, seed: number): NextDrill {
   const random = scattered(seed);
-  const lot = random.below(4);
+  const lot = random.below(7);
   const blur = level / 8;
   const traits = {
     broodFrames: lot === 1 ? 8 : 5 + random.below(3),
@@ -72,7 +84,8 @@ export function someColony(level: number, seed: number): NextDrill {
     ...(lot === 2 ? { cell: CELLS[random.below(CELLS.length)]! } : {}),
   };
   const nest = madeNest(traits, random);
-  const sides = nest.flat();
+  const read = lot === 6 ? nest.slice(0, 1 + random.below(2)) : nest;
+  const sides = read.flat();
   const any = (letter: Parameters<typeof shows>[1]) => sides.some((side) => shows(side, letter));
   const bloom: Forage = {
     plant: 'Hawthorn',
@@ -83,7 +96,7 @@ export function someColony(level: number, seed: number): NextDrill {
     giveOrTake: 4,
   };
   const numbers = (of: (side: FrameSide) => boolean) =>
-    nest.flatMap((faces, index) => (faces.some(of) ? [index + 1] : []));
+    read.flatMap((faces, index) => (faces.some(of) ? [index + 1] : []));
   const inBloom = random.unit() < 0.5 ? [bloom] : [];
   const facts: ColonyFacts = {
     hive: 'made up',
@@ -92,7 +105,7 @@ export function someColony(level: number, seed: number): NextDrill {
     reopens: null,
     strain: 'cuts-down',
     frames: MADE_FRAMES,
-    framesRead: MADE_FRAMES,
+    framesRead: read.length,
     nest: estimateColony(sides.map((side) => ({ frame: MADE_KIND, side }))),
     last: null,
     daysSinceLast: null,
@@ -117,6 +130,9 @@ export function someColony(level: number, seed: number): NextDrill {
     nectar: nectarOn(inBloom, DAY),
     highs: [],
     poorDays: random.below(5),
+    ...NOTHING_BESIDES,
+    ...(lot === 4 ? { marks: [{ mark: SUSPECT[random.below(SUSPECT.length)]!, frames: [3 + random.below(5)] }] } : {}),
+    ...(lot === 5 ? { samples: [washed(random.below(14), random.below(6))] } : {}),
     practice: DEFAULT_CARE,
   };
   return { lines: colonyLines(facts), advice: adviseColony(facts), decision: null };

@@ -1,3 +1,5 @@
+import { healthSentences } from './care-health';
+import { miteSentences } from './care-mites';
 import { upperFirst } from '../../units';
 import type { CareSentences } from '../../care/said';
 import { CELL_WORDS, type QueenCell } from '../../inspection';
@@ -24,6 +26,8 @@ const CELL_PLACE: Readonly<Record<QueenCell['place'], string>> = {
 
 /** Sentences of the room, from their facts. */
 export const careSentences: Sentences<CareSentences> = {
+  ...healthSentences,
+  ...miteSentences,
   'cells-found': ({ cells, unknown }, w) =>
     [
       ...cells.map(({ content, place, count }) => `${count} × ${w.text(CELL_WORDS[content])} ${CELL_PLACE[place]}`),

@@ -61,18 +61,25 @@ export async function decide(
         withdrawn_at: null,
       });
       if (body.verdict === 'declined' && !body.due) return;
-      const due = body.due ?? advised.followUp.due;
-      await insertFollowUp(trx, {
-        id: uuid(),
-        school: actor.school,
-        hive: visit.hive,
-        visit: visit.id,
-        decision: body.id,
-        question: body.question ?? advised.followUp.question,
-        from_date: advised.followUp.from < due ? advised.followUp.from : due,
+      const [first, ...more] = advised.followUps;
+      const due = body.due ?? first.due;
+      const asked = {
+        question: body.question ?? first.question,
+        from: first.from < due ? first.from : due,
         due,
-        answered_by: null,
-      });
+      };
+      for (const each of body.verdict === 'accepted' ? [asked, ...more] : [asked])
+        await insertFollowUp(trx, {
+          id: uuid(),
+          school: actor.school,
+          hive: visit.hive,
+          visit: visit.id,
+          decision: body.id,
+          question: each.question,
+          from_date: each.from,
+          due: each.due,
+          answered_by: null,
+        });
     });
   }
   const decision = await decisionById(db, actor.school, body.id);

@@ -1,12 +1,13 @@
 import { type Advice, type ColonyFacts, adviseColony, colonyFacts } from '@brave-comb/core/care';
+import { DAY } from '@brave-comb/core/units';
 import type { Context } from '../../context';
 import { dateAt } from '../../dates';
 import { colonyEvents } from '../../records/care';
 import { colonyById, siteById } from '../../records/equipment';
-import { type NamedVisit, visitBefore } from '../../records/inspection';
+import { type NamedVisit, visitsOfHives } from '../../records/inspection';
 import { housePracticeOf } from '../../records/people';
 import { poorDaysAfter } from '../../records/weather';
-import { type ColonyRead, readColony } from '../inspection';
+import { type ColonyRead, readColonies } from '../inspection';
 import { siteSeason } from '../season';
 import { eventsOf, matingDays, upTo } from './colony-state';
 
@@ -19,21 +20,26 @@ export interface Judged {
   readonly advice: readonly Advice[];
 }
 
-/** Reads a visit and the one before it, and judges what the colony needs. */
+/** How far back looks into a hive are read, ms, and how many of them. */
+const LOOK_BACK = 400 * DAY;
+const VISITS_READ = 12;
+
+/** Reads a visit and those before it, and judges what the colony needs. */
 export async function judge(context: Context, visit: NamedVisit): Promise<Judged> {
   const { db } = context;
-  const before = await visitBefore(db, visit.school, visit.hive, visit.started_at);
-  const now = await readColony(db, visit);
-  const last = before ? await readColony(db, before) : null;
-  const facts = await factsOf(context, visit, now, last);
-  return { visit, now, last, facts, advice: adviseColony(facts) };
+  const since = new Date(visit.started_at.getTime() - LOOK_BACK);
+  const until = new Date(visit.started_at.getTime() - 1);
+  const earlier = (await visitsOfHives(db, visit.school, [visit.hive], since, until)).slice(-VISITS_READ);
+  const [now, ...before] = await readColonies(db, [visit, ...earlier]);
+  const facts = await factsOf(context, visit, now!, before);
+  return { visit, now: now!, last: before.at(-1) ?? null, facts, advice: adviseColony(facts) };
 }
 
 async function factsOf(
   context: Context,
   visit: NamedVisit,
   now: ColonyRead,
-  last: ColonyRead | null,
+  before: readonly ColonyRead[],
 ): Promise<ColonyFacts> {
   const { db } = context;
   const today = dateAt(visit.zone, visit.started_at);
@@ -48,7 +54,7 @@ async function factsOf(
     hive: visit.hive_number,
     today,
     now,
-    last: last && { read: last, date: dateAt(visit.zone, last.visit.started_at) },
+    before: before.map((read) => ({ read, date: dateAt(visit.zone, read.visit.started_at) })),
     questions: visit.questions,
     season: season && {
       ...season,

@@ -47,7 +47,7 @@ export class AdviceCard {
 
   protected start(verdict: 'otherwise' | 'declined'): void {
     this.tried.set(false);
-    this.form.reset({ action: '', reason: '', due: verdict === 'otherwise' ? this.advised().advice.followUp.due : '' });
+    this.form.reset({ action: '', reason: '', due: verdict === 'otherwise' ? this.advised().advice.followUps[0].due : '' });
     this.open.set(verdict);
   }
 

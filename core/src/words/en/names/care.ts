@@ -47,10 +47,13 @@ export const careNames = {
     'suspicion-settled': 'Suspicion settled',
   },
   advice: {
+    health: 'See to the brood’s health',
     feed: 'Feed',
     'queen-cells': 'See to the queen cells',
+    mites: 'See to the mites',
     'add-space': 'Give room',
     'look-again': 'Look again soon',
+    'cannot-tell': 'Cannot be told yet',
     'leave-alone': 'Leave it alone',
   } satisfies Record<AdviceKind, string>,
   colonyClass: {
