@@ -56,7 +56,14 @@ export const OutsideLook = z.object({
 });
 
 const Frames = z.number().min(0).max(40).nullable();
-export const BoxSummary = z.object({ seams: Frames, brood: Frames, food: Frames, drawn: Frames, bare: Frames, note: Words });
+export const BoxSummary = z.object({
+  seams: Frames,
+  brood: Frames,
+  food: Frames,
+  drawn: Frames,
+  bare: Frames,
+  note: Words,
+});
 
 export const Measure = z.discriminatedUnion('what', [
   z.object({

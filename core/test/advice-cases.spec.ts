@@ -305,7 +305,9 @@ describe('what a colony needs next, case by case', () => {
 
   it('takes no food that nobody looked at for none', () => {
     const advice = adviseColony({ ...base, framesRead: 1, nest: nestOf('4S B8') });
-    expect(inEnglish(advice[0]?.reasons.map(({ text }) => text) ?? []).join()).toMatch(/Not known: how much food there is/);
+    expect(inEnglish(advice[0]?.reasons.map(({ text }) => text) ?? []).join()).toMatch(
+      /Not known: how much food there is/,
+    );
     expect(inEnglish(advice[0]?.reasons.map(({ text }) => text) ?? []).join()).not.toMatch(/0 kg/);
   });
 });

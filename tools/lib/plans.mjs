@@ -9,5 +9,6 @@ const { PlanningProblemJson, InspectionPlanJson } = await tsImport(
   import.meta.url,
 );
 
-export const readProblem = (file) => readJson(file, PlanningProblemJson, 'planning problem (inspection-plan-instance/1)');
+export const readProblem = (file) =>
+  readJson(file, PlanningProblemJson, 'planning problem (inspection-plan-instance/1)');
 export const readPlan = (file) => readJson(file, InspectionPlanJson, 'plan (inspection-plan/1)');

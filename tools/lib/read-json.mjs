@@ -29,7 +29,9 @@ export function readJson(file, shape, what) {
   }
   const { success, data, error } = shape.safeParse(json);
   if (success) return data;
-  const lines = error.issues.slice(0, 10).map(({ path, message }) => `  ${path.join('.') || '(file)'}: ${english.names.wrong[message] ?? message}`);
+  const lines = error.issues
+    .slice(0, 10)
+    .map(({ path, message }) => `  ${path.join('.') || '(file)'}: ${english.names.wrong[message] ?? message}`);
   const more = error.issues.length > 10 ? [`  and ${error.issues.length - 10} more`] : [];
   throw new Trouble([`${file} is no ${what}; mend this:`, ...lines, ...more].join('\n'));
 }

@@ -39,7 +39,9 @@ export const textOf = ({ title, hive, date, phase, advice }) =>
     ...advice.map((each, at) =>
       [
         `${at + 1}. ${each.title} (${each.from} to ${each.by}, ${percent(each.pressing).trim()} of 100 pressing, ${each.confidence})`,
-        ...each.reasons.map(({ text, weight, sense }) => `   ${sense === 'for' ? '+' : '-'} ${percent(weight)} ${text}`),
+        ...each.reasons.map(
+          ({ text, weight, sense }) => `   ${sense === 'for' ? '+' : '-'} ${percent(weight)} ${text}`,
+        ),
         `   Rule: ${each.whereFrom.rule} (${each.whereFrom.source})`,
         `   Another school ${each.otherSchool}`,
         ...each.cautions.map((text) => `   Caution: ${text}`),

@@ -51,7 +51,11 @@ export function adviseCannotTell(facts: ColonyFacts): Advised | null {
     turns: bred ? [say('heft-light'), say('heft-heavy')] : [say('eggs-there'), say('eggs-not-there')],
     ifItFails: say('no-look-possible-heft'),
     followUps: [
-      { question: bred ? say('heft-and-outer-frame') : say('one-frame-from-middle'), from: addDays(facts.today, 1), due: by },
+      {
+        question: bred ? say('heft-and-outer-frame') : say('one-frame-from-middle'),
+        from: addDays(facts.today, 1),
+        due: by,
+      },
     ],
   };
 }

@@ -83,10 +83,7 @@ const QUEEN_TOLD = 30;
  * @param reads visits with their days
  * @returns all of it, in no order
  */
-export function withSeen(
-  logged: readonly ColonyEvent[],
-  reads: readonly Look[],
-): readonly ColonyEvent[] {
+export function withSeen(logged: readonly ColonyEvent[], reads: readonly Look[]): readonly ColonyEvent[] {
   const eggs = reads
     .filter(({ read }) => read.nest.eggs.value > 0 || read.record.ticks.eggs === true)
     .map(({ date }): ColonyEvent => ({ kind: 'eggs-seen', date }));

@@ -1,12 +1,4 @@
-import type {
-  ColonyEstimate,
-  FindingId,
-  MarkId,
-  Measure,
-  QueenCell,
-  QueenStatus,
-  RopinessTest,
-} from '../inspection';
+import type { ColonyEstimate, FindingId, MarkId, Measure, QueenCell, QueenStatus, RopinessTest } from '../inspection';
 import type { DayWeather, Forage, Phase } from '../season';
 import type { CivilDate } from '../units';
 import type { Strain } from './expected';

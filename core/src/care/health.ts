@@ -47,7 +47,8 @@ export function healthOf(facts: ColonyFacts): { readonly verdict: HealthVerdict;
   if (frames.length > 0 || verdicts.includes('not-settled') || found(facts, 'sac-brood')) return is('watch-brood');
   const mummies = found(facts, 'chalk-brood');
   if (mummies && (mummies.count ?? 0) > FEW_MUMMIES) return { verdict: 'chalk', frames: framesOf(facts, ['chalk']) };
-  const crippled = found(facts, 'deformed-wings') ?? (framesOf(facts, ['deformed-wings']).length > 0 ? { count: null } : null);
+  const crippled =
+    found(facts, 'deformed-wings') ?? (framesOf(facts, ['deformed-wings']).length > 0 ? { count: null } : null);
   if (crippled) return { verdict: 'wings', frames: framesOf(facts, ['deformed-wings']) };
   if (found(facts, 'droppings')) return is('droppings');
   return is('sound');
@@ -85,7 +86,19 @@ interface Words {
 
 function advice(facts: ColonyFacts, words: Words): Advised {
   const { today, reopens } = facts;
-  const { title, within, pressing, reasons, otherSchool, rule, question, again, cautions = [], turns, ifItFails } = words;
+  const {
+    title,
+    within,
+    pressing,
+    reasons,
+    otherSchool,
+    rule,
+    question,
+    again,
+    cautions = [],
+    turns,
+    ifItFails,
+  } = words;
   const later = (days: number) => {
     const day = addDays(today, days);
     return reopens && days > 1 ? laterOf(day, reopens) : day;
@@ -205,10 +218,7 @@ function droppings(facts: ColonyFacts): Advised {
     title: shut ? say('droppings-let-fly') : say('droppings-sample'),
     within: shut ? 14 : 7,
     pressing: shut ? 0.3 : 0.45,
-    reasons: [
-      pro(say('droppings-found'), 0.6),
-      con(shut ? say('long-shut-in') : say('one-look-says-little'), 0.5),
-    ],
+    reasons: [pro(say('droppings-found'), 0.6), con(shut ? say('long-shut-in') : say('one-look-says-little'), 0.5)],
     otherSchool: say('moves-to-clean-comb'),
     rule: say('droppings-rule'),
     question: say('droppings-again'),
@@ -219,4 +229,5 @@ function droppings(facts: ColonyFacts): Advised {
 }
 
 /** Whether crippled wings alone say that mites press, whatever a sample says. */
-export const manyCrippled = (facts: ColonyFacts): boolean => (found(facts, 'deformed-wings')?.count ?? 0) >= MANY_CRIPPLED;
+export const manyCrippled = (facts: ColonyFacts): boolean =>
+  (found(facts, 'deformed-wings')?.count ?? 0) >= MANY_CRIPPLED;

@@ -82,10 +82,12 @@ export function adviseLeaveAlone(facts: ColonyFacts): Advised {
       ],
       source: say('house-practice-trade-says-days'),
     },
-    followUps: [{
-      question: facts.reopens ? say('first-look-year') : say('ordinary-look'),
-      from: addDays(by, -3),
-      due: by,
-    }],
+    followUps: [
+      {
+        question: facts.reopens ? say('first-look-year') : say('ordinary-look'),
+        from: addDays(by, -3),
+        due: by,
+      },
+    ],
   };
 }

@@ -93,14 +93,16 @@ export function adviseLookAgain(facts: ColonyFacts): Advised | null {
       ],
       source: say('development-days-textbook-consensus-within'),
     },
-    followUps: [{
-      question: droneLayer
-        ? say('queen-cells-given-frame-flat')
-        : noEggs
-          ? say('eggs-young-larvae')
-          : say('what-doubtful-comb'),
-      from: addDays(by, -2),
-      due: by,
-    }],
+    followUps: [
+      {
+        question: droneLayer
+          ? say('queen-cells-given-frame-flat')
+          : noEggs
+            ? say('eggs-young-larvae')
+            : say('what-doubtful-comb'),
+        from: addDays(by, -2),
+        due: by,
+      },
+    ],
   };
 }

@@ -130,7 +130,8 @@ export function lastSample({ samples, today }: Pick<ColonyFacts, 'samples' | 'to
   };
 }
 
-const against = ({ courses }: ColonyFacts): readonly Course[] => courses.filter(({ medicine }) => ACTIVES.test(medicine));
+const against = ({ courses }: ColonyFacts): readonly Course[] =>
+  courses.filter(({ medicine }) => ACTIVES.test(medicine));
 
 /**
  * What the mites ask for: nothing, a sample, or a treatment with its time.
@@ -144,13 +145,17 @@ export function adviseMites(facts: ColonyFacts): Advised | null {
   if (given.some(({ ended }) => !ended)) return null;
   const threshold = facts.phase === null ? ANY_TIME : THRESHOLD[facts.phase];
   const last = lastSample(facts);
-  const ended = given.map(({ end }) => end).sort().at(-1) ?? null;
+  const ended =
+    given
+      .map(({ end }) => end)
+      .sort()
+      .at(-1) ?? null;
   const fresh = last && last.age <= SPEAKS && (ended === null || last.sample.date > ended) ? last : null;
   if (fresh) {
-    if (fresh.rate.value >= threshold.treat) return treat(facts, threshold, fresh);
-    if (manyCrippled(facts)) return treat(facts, threshold, fresh);
+    const few = fresh.sample.bees < ENOUGH_BEES && fresh.rate.low < threshold.treat;
+    if ((fresh.rate.value >= threshold.treat && !few) || manyCrippled(facts)) return treat(facts, threshold, fresh);
     const open = fresh.rate.high >= threshold.treat && fresh.rate.value >= threshold.plan;
-    return open || fresh.sample.bees < ENOUGH_BEES ? sampleAgain(facts, threshold, fresh) : null;
+    return open || few ? sampleAgain(facts, threshold, fresh) : null;
   }
   if (manyCrippled(facts) && (ended === null || daysBetween(ended, facts.today) > COUNT_AFTER[1]))
     return treat(facts, threshold, null);
@@ -162,6 +167,9 @@ export function adviseMites(facts: ColonyFacts): Advised | null {
       ? firstSample(facts, threshold, say('treated-count-again', { ended }), 0.45)
       : null;
   }
+  // An old count over the line that nobody answered.
+  if (last && last.rate.value >= threshold.treat && facts.reopens === null)
+    return firstSample(facts, threshold, say('counted-long-ago', { date: last.sample.date }), 0.6);
   return ahead(facts, threshold);
 }
 
@@ -169,7 +177,9 @@ export function adviseMites(facts: ColonyFacts): Advised | null {
 function ahead(facts: ColonyFacts, threshold: Threshold): Advised | null {
   const { today, mitesDownBy: downBy, phase, practice } = facts;
   if (phase === 'winter-rest')
-    return practice.mites === 'calendar' && facts.reopens !== null && broodless(facts) ? trickle(facts, threshold) : null;
+    return practice.mites === 'calendar' && facts.reopens !== null && broodless(facts)
+      ? trickle(facts, threshold)
+      : null;
   if (downBy === null || phase === 'first-brood' || phase === 'closing-down') return null;
   const left = daysBetween(today, downBy);
   const due = left <= AHEAD_OF_WINTER_BEES && (left >= 0 || phase === 'making-winter-bees');
@@ -223,7 +233,9 @@ function treat(facts: ColonyFacts, threshold: Threshold, counted: Counted | null
     downBy !== null && downBy > today && daysBetween(today, downBy) <= 2 * AHEAD_OF_WINTER_BEES
       ? { text: say('winter-bees-ahead', { downBy }), weight: 0.5, sense: 'for' }
       : null,
-    crop ? { text: hasty ? say('crop-cannot-wait') : say('crop-comes-off-first'), weight: 0.5, sense: 'against' } : null,
+    crop
+      ? { text: hasty ? say('crop-cannot-wait') : say('crop-comes-off-first'), weight: 0.5, sense: 'against' }
+      : null,
   ];
   return {
     kind: 'mites',
@@ -235,7 +247,10 @@ function treat(facts: ColonyFacts, threshold: Threshold, counted: Counted | null
     whereFrom: {
       figure: counted ? say('on-100-bees', { value: perHundred(counted.rate).value }) : say('by-the-calendar'),
       rule: say('mites-rule', { treat: threshold.treat, plan: threshold.plan, phase: facts.phase }),
-      steps: [...steps(facts, threshold, counted), ...products.map(({ product, why }) => [say('product', { product }), why] as const)],
+      steps: [
+        ...steps(facts, threshold, counted),
+        ...products.map(({ product, why }) => [say('product', { product }), why] as const),
+      ],
       source: SOURCE,
     },
     cautions: [
@@ -243,11 +258,23 @@ function treat(facts: ColonyFacts, threshold: Threshold, counted: Counted | null
       ...(first && first.product !== 'strips' ? [say('acid-caution')] : []),
       say('honey-caution'),
     ],
-    turns: [say('turn-forecast'), say('turn-broodless'), ...(counted ? [say('turn-recount')] : [say('turn-sample-first')])],
+    turns: [
+      say('turn-forecast'),
+      say('turn-broodless'),
+      ...(counted ? [say('turn-recount')] : [say('turn-sample-first')]),
+    ],
     ifItFails: say('another-active'),
     followUps: [
-      { question: say('strips-out-bees-well'), from: addDays(by, Math.min(3, days)), due: addDays(by, Math.max(3, Math.min(days, 7))) },
-      { question: say('count-after'), from: addDays(out, COUNT_AFTER[0]), due: addDays(out, NEXT_SAMPLE + COUNT_AFTER[0]) },
+      {
+        question: say('strips-out-bees-well'),
+        from: addDays(by, Math.min(3, days)),
+        due: addDays(by, Math.max(3, Math.min(days, 7))),
+      },
+      {
+        question: say('count-after'),
+        from: addDays(out, COUNT_AFTER[0]),
+        due: addDays(out, NEXT_SAMPLE + COUNT_AFTER[0]),
+      },
     ],
   };
 }
@@ -255,7 +282,13 @@ function treat(facts: ColonyFacts, threshold: Threshold, counted: Counted | null
 function sampling(
   facts: ColonyFacts,
   threshold: Threshold,
-  words: { readonly title: Text; readonly within: readonly [number, number]; readonly pressing: number; readonly reasons: readonly Reason[]; readonly counted: Counted | null },
+  words: {
+    readonly title: Text;
+    readonly within: readonly [number, number];
+    readonly pressing: number;
+    readonly reasons: readonly Reason[];
+    readonly counted: Counted | null;
+  },
 ): Advised {
   const { today, reopens } = facts;
   const day = (days: number): CivilDate => (reopens ? laterOf(addDays(today, days), reopens) : addDays(today, days));
@@ -308,7 +341,11 @@ const sampleAgain = (facts: ColonyFacts, threshold: Threshold, counted: Counted)
       { text: told(counted), weight: 0.5, sense: 'for' },
       small
         ? { text: say('few-bees-say-little', { bees: counted.sample.bees }), weight: 0.5, sense: 'for' }
-        : { text: say('cannot-be-ruled-out', { treat: threshold.treat, high: perHundred(counted.rate).high }), weight: 0.5, sense: 'for' },
+        : {
+            text: say('cannot-be-ruled-out', { treat: threshold.treat, high: perHundred(counted.rate).high }),
+            weight: 0.5,
+            sense: 'for',
+          },
     ],
     counted,
   });
@@ -316,7 +353,9 @@ const sampleAgain = (facts: ColonyFacts, threshold: Threshold, counted: Counted)
 
 function trickle(facts: ColonyFacts, threshold: Threshold): Advised {
   const from = addDays(facts.today, BROODLESS_AFTER);
-  const by = facts.reopens ? earlierOf(addDays(from, BROODLESS_AFTER), addDays(facts.reopens, -1)) : addDays(from, BROODLESS_AFTER);
+  const by = facts.reopens
+    ? earlierOf(addDays(from, BROODLESS_AFTER), addDays(facts.reopens, -1))
+    : addDays(from, BROODLESS_AFTER);
   return {
     ...treat(facts, threshold, null),
     title: say('winter-trickle'),

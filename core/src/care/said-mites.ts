@@ -56,6 +56,7 @@ export interface MiteSentences {
   'brood-break-other-way': null;
   'crippled-wings-seen': null;
   'treated-count-again': { ended: CivilDate };
+  'counted-long-ago': { date: CivilDate };
   'sample-mites': null;
   'sample-more-bees': null;
   'sample-in-two-weeks': null;

@@ -38,7 +38,12 @@ export function stackOf(parts: readonly SituationPart[], faults: Faults): readon
 }
 
 /** The box of a stack by its id; a fault where there is none such. */
-export function boxNamed(stack: readonly Layer[], id: string, path: SituationFault['path'], faults: Faults): BoxLayer | null {
+export function boxNamed(
+  stack: readonly Layer[],
+  id: string,
+  path: SituationFault['path'],
+  faults: Faults,
+): BoxLayer | null {
   const boxes = stack.filter(isBox);
   const found = boxes.find((layer) => layer.id === id) ?? null;
   if (!found) faults.add(path, say('not-in-the-stack', { part: id, parts: boxes.map((layer) => layer.id) }));

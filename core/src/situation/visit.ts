@@ -31,13 +31,7 @@ const NOTHING_SUMMED: BoxSummary = { seams: null, brood: null, food: null, drawn
  * @param faults where what is wrong is added
  * @returns the hive as the look read it
  */
-export function readVisit(
-  visit: SituationVisit,
-  stack: Stack,
-  date: CivilDate,
-  path: Path,
-  faults: Faults,
-): HiveRead {
+export function readVisit(visit: SituationVisit, stack: Stack, date: CivilDate, path: Path, faults: Faults): HiveRead {
   const bodies = [
     ...sidesOf(visit, stack, path, faults),
     ...boxesOf(visit, stack, path, faults),
@@ -46,9 +40,12 @@ export function readVisit(
     ...besidesOf(visit),
   ];
   // At midday: the day is the same in every zone that a record is told in.
-  const entries = bodies.map(
-    (body, at): VisitEntry => ({ id: `${path.join('.')}.${at}`, at: `${date}T12:00:00.000Z`, by: 'situation', body }),
-  );
+  const entries = bodies.map((body, at): VisitEntry => ({
+    id: `${path.join('.')}.${at}`,
+    at: `${date}T12:00:00.000Z`,
+    by: 'situation',
+    body,
+  }));
   return readHive(recordOf(entries), stack, nestBoxes(stack)[0]!.id);
 }
 
@@ -71,7 +68,12 @@ function sidesOf({ sides }: SituationVisit, stack: Stack, path: Path, faults: Fa
   });
 }
 
-function boxesOf({ boxes = {}, seams = {} }: SituationVisit, stack: Stack, path: Path, faults: Faults): readonly Body[] {
+function boxesOf(
+  { boxes = {}, seams = {} }: SituationVisit,
+  stack: Stack,
+  path: Path,
+  faults: Faults,
+): readonly Body[] {
   const known = (id: string, list: string) => boxNamed(stack, id, [...path, list, id], faults) !== null;
   return [
     ...Object.entries(boxes).flatMap(([box, summary]): Body[] =>
@@ -85,8 +87,13 @@ function boxesOf({ boxes = {}, seams = {} }: SituationVisit, stack: Stack, path:
 
 const findingsOf = ({ findings = [] }: SituationVisit): readonly Body[] =>
   findings.map((each): Body => {
-    const { finding, found = true, count = null, sure = null, note = '' } =
-      typeof each === 'string' ? { finding: each } : each;
+    const {
+      finding,
+      found = true,
+      count = null,
+      sure = null,
+      note = '',
+    } = typeof each === 'string' ? { finding: each } : each;
     return { kind: 'finding-noted', finding, found, count, sure, spot: null, note };
   });
 

@@ -1,4 +1,13 @@
-import { type Advice, type AdviceKind, type ColonyFacts, type MiteSample, DEFAULT_CARE, NOTHING_BESIDES, adviseColony, cellsInWords } from '../../care';
+import {
+  type Advice,
+  type AdviceKind,
+  type ColonyFacts,
+  type MiteSample,
+  DEFAULT_CARE,
+  NOTHING_BESIDES,
+  adviseColony,
+  cellsInWords,
+} from '../../care';
 import { type FrameSide, type MarkId, type QueenCell, estimateColony, queenStatus, shows } from '../../inspection';
 import { type Text, inOne, named } from '../../language';
 import { type Forage, nectarOn } from '../../season';

@@ -12,7 +12,8 @@ export const healthSentences: Sentences<HealthSentences> = {
   'stick-tests': 'matchstick tests',
   'sides-read': 'sides read',
   'of-sides': ({ read, sides }) => `${read} of ${sides}`,
-  'common-practice-lab-settles': 'Common practice. Only a laboratory settles foulbrood; the law of the place goes first.',
+  'common-practice-lab-settles':
+    'Common practice. Only a laboratory settles foulbrood; the law of the place goes first.',
   'common-practice': 'Common practice.',
   'mark-on-frames': ({ mark, frames: list }, w) => `${w.name('mark', mark)} on ${frames(list, (each) => w.list(each))}`,
   'stop-call-inspector': 'Stop: foulbrood is suspected. Close the hive and tell the bee inspector today',
@@ -31,14 +32,16 @@ export const healthSentences: Sentences<HealthSentences> = {
     'Tools and gloves used here touch no other hive until they are cleaned; no frame, bees, honey or feed from here goes to another colony.',
   'no-antibiotics-caution': 'No antibiotic on your own: it hides the disease and is forbidden in most places.',
   'lab-says-no': 'The laboratory says no: the hive is free again from that day.',
-  'inspector-not-reached': 'Nobody can be reached: narrow the entrance against robbing, keep it shut, and try again tomorrow.',
+  'inspector-not-reached':
+    'Nobody can be reached: narrow the entrance against robbing, keep it shut, and try again tomorrow.',
   'all-else-waits': 'Everything else that this colony may want waits until the inspector has spoken',
   'feed-with-own-kit': 'Foulbrood is suspected: use a feeder that goes to no other hive, and spill nothing',
   'test-before-closing': ({ frames: list }, w) =>
     `Do the matchstick test on ${frames(list, (each) => w.list(each))} before you close`,
   'find-what-smells': 'Find what smells sour, and do the matchstick test, before you close',
   'brood-smells-sour': 'The brood smells sour',
-  'sunken-may-be-dented': 'Cappings are also dented by age, damp or mites, and perforated while they are being finished',
+  'sunken-may-be-dented':
+    'Cappings are also dented by age, damp or mites, and perforated while they are being finished',
   'sends-sample-at-once': 'tests nothing and sends a piece of comb to the laboratory at once.',
   'suspect-cappings-rule':
     'Sunken, perforated or dark cappings: a matchstick in three cells tells in a minute what waiting tells in a month.',
@@ -46,12 +49,15 @@ export const healthSentences: Sentences<HealthSentences> = {
   'thread-means-stop': 'A thread of a centimetre or more: stop, and tell the inspector.',
   'no-thread-means-watch': 'No thread from three cells: watch the frame, and look again within ten days.',
   'cannot-be-settled-sample': 'If it cannot be settled, send a sample to the laboratory and move nothing meanwhile.',
-  'watch-brood-on': ({ frames: list }, w) => `Watch the brood on ${frames(list, (each) => w.list(each))}: look again within ten days`,
+  'watch-brood-on': ({ frames: list }, w) =>
+    `Watch the brood on ${frames(list, (each) => w.list(each))}: look again within ten days`,
   'watch-brood': 'Watch the brood: look again within ten days',
   'sac-brood-seen': 'Larvae lie dead in a sac: mostly it passes as the season gets better',
   'stick-drew-nothing': 'The matchstick drew no thread',
-  'requeens-for-sac-brood': 'requeens at once when sacbrood is on several frames: some queens’ bees clean it out better.',
-  'watch-brood-rule': 'Odd larvae without a thread are watched: what is sick today is gone in ten days, and what is laid today is sealed.',
+  'requeens-for-sac-brood':
+    'requeens at once when sacbrood is on several frames: some queens’ bees clean it out better.',
+  'watch-brood-rule':
+    'Odd larvae without a thread are watched: what is sick today is gone in ten days, and what is laid today is sealed.',
   'brood-pearly-now': 'Are the larvae pearly and the cappings even now?',
   'more-cells-means-test': 'More cells than today, or sunken cappings: do the matchstick test.',
   'clean-means-nothing': 'Pearly larvae and even cappings: it is over.',
@@ -60,7 +66,8 @@ export const healthSentences: Sentences<HealthSentences> = {
   'mummies-counted': ({ count }) => `${count} chalkbrood mummies`,
   'chalk-goes-with-warmth': 'It mostly goes as it gets warmer and the colony grows',
   'requeens-for-chalk': 'requeens from stock that cleans its cells, and does not wait for warmth.',
-  'chalk-rule': 'A few mummies are left to the bees. Many: more bees to the brood, less damp, old comb out, and a new queen if it stays.',
+  'chalk-rule':
+    'A few mummies are left to the bees. Many: more bees to the brood, less damp, old comb out, and a new queen if it stays.',
   'mummies-fewer': 'Fewer mummies?',
   'fewer-with-warmth': 'Fewer after two warm weeks: nothing more is needed.',
   'chalk-stays-requeen': 'If it stays through the warm weeks, requeen.',
@@ -70,7 +77,8 @@ export const healthSentences: Sentences<HealthSentences> = {
   'long-shut-in': 'They have been shut in for long: most of it is over after a day of flying',
   'one-look-says-little': 'Droppings alone do not say which disease, or that there is one',
   'moves-to-clean-comb': 'moves them onto clean, dry comb on the first warm day.',
-  'droppings-rule': 'After a long winter droppings come of being shut in; in the season they are a reason to have bees looked at.',
+  'droppings-rule':
+    'After a long winter droppings come of being shut in; in the season they are a reason to have bees looked at.',
   'droppings-again': 'Clean since? Enough bees?',
   'clean-after-flight': 'Clean after a day of flying: nothing more is needed.',
   'sample-bees-for-lab': 'If it goes on, send thirty old bees to a laboratory.',
@@ -79,7 +87,8 @@ export const healthSentences: Sentences<HealthSentences> = {
   'unknown-bees': 'how many bees there are',
   'cannot-tell-food': 'Cannot be told yet: food and room. Heft it, or look at an outer frame',
   'cannot-tell-laying': 'Cannot be told yet: is she laying? Lift one frame from the middle of the nest',
-  'sides-were-read': ({ read, sides }) => (read === 0 ? 'No frame was read' : `Only ${read} of ${sides} sides were read`),
+  'sides-were-read': ({ read, sides }) =>
+    read === 0 ? 'No frame was read' : `Only ${read} of ${sides} sides were read`,
   'unknown-is': ({ unknown }, w) => `Not known: ${w.list(unknown)}`,
   'judges-from-entrance': 'tells from entrance, weight and hum, and does not open for this.',
   'quarter-says-nothing': 'A look that read a quarter of the nest or less supports no firm advice.',

@@ -26,41 +26,53 @@ export const miteSentences: Sentences<MiteSentences> = {
   product: ({ product }) => PRODUCT[product],
   'many-crippled': 'Several bees with crippled wings: the mites have been many for weeks',
   'calendar-says-so': 'House practice treats at this time of every year, without counting first',
-  'range-reaches-under': ({ treat }, w) => `The range of the sample reaches under ${w.number(treat, 1)}: mites clump, and one sample may be unlucky`,
+  'range-reaches-under': ({ treat }, w) =>
+    `The range of the sample reaches under ${w.number(treat, 1)}: mites clump, and one sample may be unlucky`,
   'roll-finds-fewer': 'A sugar roll finds fewer mites than a wash: there are rather more',
   'winter-bees-ahead': ({ downBy }, w) =>
     `Bees that have to live through winter are reared soon: mites have to be few by ${w.day(downBy)}`,
   'crop-cannot-wait': 'Supers for harvest are on: so many mites do not wait for the crop',
-  'crop-comes-off-first': 'Supers for harvest are on: nothing is given while honey for people stands on the hive, unless the label allows it',
-  'other-school-calendar': 'counts nothing and treats every year after the harvest and in the broodless time: no colony is forgotten.',
-  'other-school-samples': 'washes a sample first and treats only over a threshold: fewer treatments, and it shows whether the last one worked.',
+  'crop-comes-off-first':
+    'Supers for harvest are on: nothing is given while honey for people stands on the hive, unless the label allows it',
+  'other-school-calendar':
+    'counts nothing and treats every year after the harvest and in the broodless time: no colony is forgotten.',
+  'other-school-samples':
+    'washes a sample first and treats only over a threshold: fewer treatments, and it shows whether the last one worked.',
   'by-the-calendar': 'by the calendar',
   'label-decides-caution':
     'What is registered, how much, how often and at which warmth is on the label and in local law: they decide, not this page.',
-  'acid-caution': 'Acids and thymol burn eyes, skin and lungs: goggles, gloves, and the mask that the label names; water at hand.',
-  'honey-caution': 'Honey that stands on the hive during a treatment is not for people. Enter it: the boxes are locked by themselves.',
+  'acid-caution':
+    'Acids and thymol burn eyes, skin and lungs: goggles, gloves, and the mask that the label names; water at hand.',
+  'honey-caution':
+    'Honey that stands on the hive during a treatment is not for people. Enter it: the boxes are locked by themselves.',
   'turn-forecast': 'Days hotter or colder than the product allows: take the next one of the list.',
   'turn-broodless': 'No sealed brood: oxalic acid alone reaches all mites.',
   'turn-recount': 'A second wash under the threshold: wait, and count again in two weeks.',
   'turn-sample-first': 'A wash of 300 bees under the threshold: leave it, and count again in a month.',
-  'another-active': 'Still over the threshold two weeks after the end: another active ingredient, not more of the same.',
+  'another-active':
+    'Still over the threshold two weeks after the end: another active ingredient, not more of the same.',
   'strips-out-bees-well': 'Bees well, queen laying, strips or pads where they belong?',
   'count-after': 'Mites on 300 bees after the treatment?',
   'no-forecast-for-product': 'no forecast: whether the days suit it cannot be told',
-  'too-cold-for-product': ({ coolest, low }, w) => `a day of only ${w.celsius(coolest, 0)} is ahead; it needs ${w.celsius(low, 0)}`,
-  'too-hot-for-product': ({ warmest, high }, w) => `a day of ${w.celsius(warmest, 0)} is ahead; over ${w.celsius(high, 0)} it harms brood and queen`,
+  'too-cold-for-product': ({ coolest, low }, w) =>
+    `a day of only ${w.celsius(coolest, 0)} is ahead; it needs ${w.celsius(low, 0)}`,
+  'too-hot-for-product': ({ warmest, high }, w) =>
+    `a day of ${w.celsius(warmest, 0)} is ahead; over ${w.celsius(high, 0)} it harms brood and queen`,
   'oxalic-broodless': 'no sealed brood: it reaches every mite',
   'oxalic-not-under-cappings': 'it does not pass the cappings, and there is brood',
   'formic-not-with-young-queen': 'a young queen is on her way: the fumes cost queens',
   'formic-not-needed': 'without brood a gentler one does',
-  'formic-fits': ({ coolest, warmest }, w) => `days of ${w.celsius(coolest, 0)} to ${w.celsius(warmest, 0)}; it passes the cappings, within two weeks`,
+  'formic-fits': ({ coolest, warmest }, w) =>
+    `days of ${w.celsius(coolest, 0)} to ${w.celsius(warmest, 0)}; it passes the cappings, within two weeks`,
   'thymol-slow': 'without brood a quicker one does',
-  'thymol-fits': ({ coolest, warmest }, w) => `days of ${w.celsius(coolest, 0)} to ${w.celsius(warmest, 0)}; takes four weeks`,
+  'thymol-fits': ({ coolest, warmest }, w) =>
+    `days of ${w.celsius(coolest, 0)} to ${w.celsius(warmest, 0)}; takes four weeks`,
   'strips-slow': 'without brood a quicker one does',
   'strips-fit': 'at any warmth; six weeks and more, and mites of many places no longer die of it',
   'brood-break-other-way': 'without waiting for weather: it costs three weeks of brood',
   'crippled-wings-seen': 'Bees with crippled wings: a sign of many mites',
   'treated-count-again': ({ ended }, w) => `Treated until ${w.day(ended)}: only a count tells whether it worked`,
+  'counted-long-ago': ({ date }, w) => `Over the line on ${w.day(date)}, and nothing was given since`,
   'sample-mites': 'Count the mites: wash about 300 bees',
   'sample-more-bees': 'Count the mites again, with about 300 bees',
   'sample-in-two-weeks': 'Count the mites again in two weeks',
@@ -70,12 +82,15 @@ export const miteSentences: Sentences<MiteSentences> = {
   'queen-not-in-sample': 'Bees from a brood frame, and the queen seen elsewhere before a cup is filled.',
   'turn-over': ({ treat }, w) => `${w.number(treat, 1)} or more on 100 bees: treat.`,
   'turn-under': ({ plan }, w) => `Under ${w.number(plan, 1)} on 100 bees: leave it, and count again in a month.`,
-  'cannot-sample-treat-late': 'If nobody can count before winter bees are reared, treat after the harvest all the same.',
+  'cannot-sample-treat-late':
+    'If nobody can count before winter bees are reared, treat after the harvest all the same.',
   'mites-on-how-many-bees': 'How many mites on how many bees?',
   'few-bees-say-little': ({ bees }) => `A sample of ${bees} bees says little`,
-  'cannot-be-ruled-out': ({ treat, high }, w) => `Not shown to be over ${w.number(treat, 1)}, and not ruled out: up to ${w.number(high, 1)}`,
+  'cannot-be-ruled-out': ({ treat, high }, w) =>
+    `Not shown to be over ${w.number(treat, 1)}, and not ruled out: up to ${w.number(high, 1)}`,
   'winter-trickle': 'Trickle oxalic acid when they have no brood',
   'no-brood-acid-reaches-all': 'Without brood the acid reaches every mite',
   'mites-fallen': 'Mites on the floor after the trickle?',
-  'room-short-brood-box-not-super': 'Room is short as well: give comb or a brood box meanwhile; a super for harvest waits until the withdrawal is over',
+  'room-short-brood-box-not-super':
+    'Room is short as well: give comb or a brood box meanwhile; a super for harvest waits until the withdrawal is over',
 };

@@ -41,7 +41,8 @@ export const practiceSentences: Sentences<PracticeSentences> = {
     `${w.kg(value, 1)} of food in the nest${superKg === null ? '' : `, ${w.kg(superKg, 1)} in the supers`}`,
   'empty-bare': ({ frames }, w) => `${w.number(frames, 1)} frames empty or bare`,
   'nectar-among-brood-frame': ({ frames }) => `Nectar among the brood, frame ${frames.join(', ')}`,
-  'mark-seen-on': ({ mark, frames }, w) => `${w.name('mark', mark)} on ${frames.length === 1 ? 'frame' : 'frames'} ${w.list(frames)}`,
+  'mark-seen-on': ({ mark, frames }, w) =>
+    `${w.name('mark', mark)} on ${frames.length === 1 ? 'frame' : 'frames'} ${w.list(frames)}`,
   'mites-washed': ({ mites, bees }) => `${mites} mites washed off ${bees} bees`,
   'doubtful-frame': ({ frames }) => `Doubtful, frame ${frames.join(', ')}`,
   'no-super-on': 'No super on',

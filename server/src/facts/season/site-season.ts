@@ -108,8 +108,7 @@ function reckon({ site, today, date, forecast, lastYear, climate, own, seen }: F
   const before = lastYear.filter(inYear);
   const ahead = daysAhead(forecast.ensemble, site, today, FORECAST_DAYS).filter(inYear);
   const days = [...before, ...ahead];
-  const plants =
-    own.length > 0 ? own : STAND_INS.map((plant) => plantOfList(plant, turn));
+  const plants = own.length > 0 ? own : STAND_INS.map((plant) => plantOfList(plant, turn));
   const bloom = bloomOf({
     today: begin === lastOf(turn, today) ? today : date,
     turn,

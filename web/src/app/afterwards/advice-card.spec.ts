@@ -12,7 +12,12 @@ const advice = {
   ],
   otherSchool: 'leaves them to forage.',
   whereFrom: { figure: '8 L', rule: 'wanted less found', steps: [['found', '2 kg']], source: 'House practice' },
-  followUp: { question: 'Feed taken?', from: '2026-05-21', due: '2026-05-24' },
+  from: '2026-05-14',
+  confidence: 'likely',
+  cautions: ['Nothing spilled: it sets off robbing.'],
+  turns: ['Nectar coming in: leave it.'],
+  ifItFails: 'Not taken in a week: candy over the nest.',
+  followUps: [{ question: 'Feed taken?', from: '2026-05-21', due: '2026-05-24' }],
 };
 
 describe('an advice card', () => {
@@ -47,6 +52,18 @@ describe('an advice card', () => {
     expect(text).toContain('Feed 8 L of thin syrup, by Sun 17 May');
     expect(text).toContain('Against: Dandelion in bloom');
     expect(text).toContain('The other school leaves them to forage.');
+  });
+
+  it('shows what to beware of at once, and what would turn it where somebody asks', async () => {
+    await show();
+    expect(element().querySelector('[aria-label=Cautions]')!.textContent).toContain('it sets off robbing');
+    expect(element().textContent).not.toContain('What would turn it');
+    await click('where from?');
+    const from = element().querySelector('[aria-label="Where from"]')!.textContent;
+    expect(from).toContain('Likely: part of the nest was read.');
+    expect(from).toContain('Nectar coming in: leave it.');
+    expect(from).toContain('If it fails Not taken in a week');
+    expect(from).toContain('Thu 21 May – Sun 24 May: Feed taken?');
   });
 
   it('is decided with one press', async () => {

@@ -34,6 +34,16 @@ export class AdviceCard {
     if (title.endsWith('today')) return '';
     return kind === 'leave-alone' ? $localize` until ${dateText(by)}` : $localize`, by ${dateText(by)}`;
   });
+  /** How firm it is, by how much of the nest was read. */
+  protected readonly firm = computed(
+    () =>
+      ({
+        firm: $localize`Firm: most of the nest was read.`,
+        likely: $localize`Likely: part of the nest was read.`,
+        guess: $localize`A guess: a quarter of the nest or less was read.`,
+      })[this.advised().advice.confidence],
+  );
+  protected readonly dateText = dateText;
   protected readonly words = {
     accepted: $localize`Decided`,
     otherwise: $localize`Otherwise`,
@@ -47,7 +57,11 @@ export class AdviceCard {
 
   protected start(verdict: 'otherwise' | 'declined'): void {
     this.tried.set(false);
-    this.form.reset({ action: '', reason: '', due: verdict === 'otherwise' ? this.advised().advice.followUps[0].due : '' });
+    this.form.reset({
+      action: '',
+      reason: '',
+      due: verdict === 'otherwise' ? this.advised().advice.followUps[0].due : '',
+    });
     this.open.set(verdict);
   }
 

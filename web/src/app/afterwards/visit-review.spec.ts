@@ -80,7 +80,12 @@ const ADVISED = {
     reasons: [],
     otherSchool: 'leaves them to forage.',
     whereFrom: { figure: '8 L', rule: 'wanted less found', steps: [], source: 'House practice' },
-    followUp: { question: 'Feed taken?', from: '2026-05-21', due: '2026-05-24' },
+    from: '2026-05-14',
+    confidence: 'likely',
+    cautions: ['Nothing spilled: it sets off robbing.'],
+    turns: ['Nectar coming in: leave it.'],
+    ifItFails: 'Not taken in a week: candy over the nest.',
+    followUps: [{ question: 'Feed taken?', from: '2026-05-21', due: '2026-05-24' }],
   },
   decision: null,
 };

@@ -1,0 +1,156 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Situation, SituationVisit } from '../src/situation';
+import { SITUATION_FORMAT } from '../src/situation';
+import { addDays } from '../src/units';
+
+/** One row of a table in `docs/cases`. */
+export interface Case {
+  readonly situation: string;
+  readonly given: Situation;
+  readonly says: string;
+  readonly never: readonly string[];
+}
+
+const PLACES = {
+  maritime: { latitude: 53.4, longitude: -1.6, height: 100 },
+  'cold-continental': { latitude: 46.5, longitude: -94, height: 380 },
+  'mild-winter': { latitude: 34, longitude: -84, height: 300 },
+  subtropical: { latitude: 27.5, longitude: -82, height: 10 },
+  south: { latitude: -37.8, longitude: 145, height: 60 },
+} as const;
+
+const times = (count: number, line: string) => Array.from({ length: count }, () => line);
+/** Twenty-two sides of eleven National frames, from the first frame's low side on. */
+const NESTS = {
+  good: [
+    ...times(5, '4H 4C B3'),
+    ...times(3, '3H 1P 4C B4'),
+    ...times(6, '2H 1P 1E 1L 3S B6'),
+    ...times(3, '3H 1P 4C B4'),
+    ...times(5, '4H 4C B3'),
+  ],
+  poor: [...times(8, '8C B3'), ...times(6, '1P 1E 2L 4S B7'), ...times(8, '8C B3')],
+  crowded: times(22, '2H 1N 1E 1L 3S B8'),
+  broodless: [...times(3, '8C B2'), ...times(16, '6H 2C B4'), ...times(3, '8C B2')],
+  autumn: [...times(7, '5H 3C B4'), ...times(8, '3H 1P 1E 1L 2S B6'), ...times(7, '5H 3C B4')],
+  tiny: [...times(9, '8C B1'), ...times(4, '3H 1P 1E 1L 2S B5'), ...times(9, '8C B1')],
+} as const;
+const SIDES = 22;
+const DATE = /\d{4}-\d{2}-\d{2}/;
+
+const isDay = (piece: string) => piece.startsWith('on ');
+
+type Draft = { -readonly [Key in keyof Situation]: Situation[Key] };
+
+/** The situation of a row, piece by piece. */
+function situationOf(given: string): Situation {
+  const pieces = given
+    .split(';')
+    .map((piece) => piece.trim())
+    .filter(Boolean);
+  const draft: Draft = {
+    format: SITUATION_FORMAT,
+    date: '2026-05-14',
+    site: PLACES.maritime,
+    hive: { stack: ['floor', 'national-brood', 'crown-board', 'roof'] },
+  };
+  let nest: readonly string[] = NESTS.good;
+  let read = SIDES;
+  const marks = new Map<number, string[]>();
+  const visit: { -readonly [Key in keyof SituationVisit]: SituationVisit[Key] } = {};
+  const before = new Map<string, SituationVisit>();
+  const events: NonNullable<Situation['events']>[number][] = [];
+  // The day first: other pieces count from it.
+  for (const piece of [...pieces.filter(isDay), ...pieces.filter((each) => !isDay(each))]) {
+    const [word, ...rest] = piece.split(/\s+/);
+    const said = rest.join(' ');
+    const date = DATE.exec(said)?.[0];
+    if (word === 'on') draft.date = said;
+    else if (word === 'at') draft.site = PLACES[said as keyof typeof PLACES];
+    else if (word === 'phase') draft.season = { ...draft.season, phase: said as never };
+    else if (word === 'nest') nest = NESTS[said as keyof typeof NESTS];
+    else if (word === 'read') read = Number(said);
+    else if (word === 'school') draft.practice = { mites: said as never };
+    else if (word === 'super')
+      draft.hive = { stack: ['floor', 'national-brood', 'excluder', 'national-super', 'crown-board', 'roof'] };
+    else if (word === 'mark') {
+      const [mark, frames] = said.split(' on ');
+      for (const frame of frames!.split(',').map(Number)) marks.set(frame, [...(marks.get(frame) ?? []), mark!]);
+    } else if (word === 'found') {
+      const [finding, count] = rest;
+      const note = {
+        finding: finding as never,
+        found: count !== 'no',
+        ...(Number(count) ? { count: Number(count) } : {}),
+      };
+      visit.findings = [...(visit.findings ?? []), note];
+    } else if (word === 'stick') {
+      const [larva, threadMm] = rest;
+      const test = { lid: 'sunken', larva: larva as never, threadMm: Number(threadMm), foulSmell: false } as const;
+      visit.measures = [...(visit.measures ?? []), { what: 'ropiness', test }];
+    } else if (word === 'suspected') events.push({ date: date!, kind: 'suspicion', of: rest[0]! });
+    else if (word === 'settled') events.push({ date: date!, kind: 'suspicion-settled' });
+    else if (word === 'virgin') events.push({ date: date!, kind: 'queen', start: 'virgin-emerged' });
+    else if (word === 'washed' || word === 'rolled') {
+      const [mites, , bees] = rest.map(Number);
+      const method = word === 'washed' ? 'alcohol-wash' : 'sugar-roll';
+      const measures = [{ what: 'mites-on-bees', method, bees: bees!, mites: mites! } as const];
+      if (date) before.set(date, { measures });
+      else visit.measures = [...(visit.measures ?? []), ...measures];
+    } else if (word === 'gave') {
+      const days = /for (\d+) days/.exec(said)?.[1];
+      const medicine = said.split(' on ')[0]!;
+      events.push({
+        date: date!,
+        kind: 'treatment',
+        medicine,
+        repeatAfter: null,
+        doses: 1,
+        removeAfter: Number(days ?? 14),
+        withdrawal: 28,
+      });
+      if (days) events.push({ date: addDays(date!, Number(days)), kind: 'treatment-out' });
+    } else if (word === 'days') {
+      const [low, , high] = rest.map(Number);
+      draft.weather = Array.from({ length: 15 }, (_, day) => ({
+        date: addDays(draft.date, day),
+        low: (low! + high!) / 2 - 8,
+        high: low! + ((high! - low!) * (day % 4)) / 3,
+        rain: 0,
+      }));
+    } else throw new Error(`"${piece}" is no piece of a case`);
+  }
+  const lines = nest.map((line, at) => {
+    const frame = Math.floor(at / 2) + 1;
+    const toward = at % 2 === 0 ? frame - 1 : frame + 1;
+    const words = at % 2 === 0 ? (marks.get(frame) ?? []).map((mark) => ` .${mark}`).join('') : '';
+    return `${frame}/${toward}: ${line}${words}`;
+  });
+  return {
+    ...draft,
+    events,
+    before: [...before].map(([date, look]) => ({ date, ...look })),
+    visit: { ...visit, sides: lines.slice(0, read) },
+  };
+}
+
+/** The rows of a table in `docs/cases`. */
+export function casesOf(name: string): readonly Case[] {
+  const text = readFileSync(join(import.meta.dirname, '../../docs/cases', `${name}.md`), 'utf8');
+  const rows = text
+    .split('\n')
+    .filter((line) => line.startsWith('|'))
+    .map((line) =>
+      line
+        .split('|')
+        .slice(1, -1)
+        .map((cell) => cell.trim()),
+    );
+  return rows.slice(2).map(([situation, given, says, never]) => ({
+    situation: situation!,
+    given: situationOf(given!),
+    says: says!,
+    never: never === '' ? [] : [never!],
+  }));
+}
