@@ -121,7 +121,14 @@ const CASES: readonly (readonly [string, Partial<ColonyFacts>, AdviceKind, RegEx
   ],
   // Eggs, and the season.
   ['no eggs in May', { eggsSeen: false, queen: bees('4L 4S') }, 'look-again', /eggs/, '2026-05-21'],
-  ['no brood in May', { ...noEggs, queen: bees('8C') }, 'look-again', /eggs/, '2026-05-21'],
+  ['no brood in May: a test frame', { ...noEggs, queen: bees('8C') }, 'queen', /test/, '2026-05-17'],
+  [
+    'no brood in May, and she was seen',
+    { ...noEggs, queenSeen: true, queen: bees('8C') },
+    'look-again',
+    /eggs/,
+    '2026-05-21',
+  ],
   [
     'no brood on 10 November is winter',
     { ...winter, ...noEggs, nest: BROODLESS, queen: bees('8C') },
@@ -144,17 +151,21 @@ const CASES: readonly (readonly [string, Partial<ColonyFacts>, AdviceKind, RegEx
   [
     'no brood in a dearth of a strain that keeps laying',
     { ...noEggs, phase: 'dearth', strain: 'keeps-laying', queen: bees('8C') },
-    'look-again',
-    /eggs/,
+    'queen',
+    /test/,
   ],
   [
     'no eggs of a virgin before she can lay',
-    { ...noEggs, queen: bees('8C'), youngQueen: { layingTo: '2026-06-02', aloneTo: '2026-05-29' } },
+    {
+      ...noEggs,
+      queen: bees('8C'),
+      youngQueen: { layingTo: '2026-06-02', aloneTo: '2026-05-29', worry: '2026-06-10' },
+    },
     'leave-alone',
     /Leave/,
     '2026-05-29',
   ],
-  ['domed cappings only, eggs seen', { queen: bees('1E 1L 2D 4C') }, 'look-again', /Drone layer/],
+  ['domed cappings only, eggs seen', { queen: bees('1E 1L 2D 4C') }, 'queen', /Drone layer/],
   ['a doubtful frame', { doubtfulFrames: [5] }, 'look-again', /doubtful/, '2026-05-19'],
   ['a third of the nest read, no eggs on it: no finding', { framesRead: 4, eggsSeen: false }, 'leave-alone', /Leave/],
   // Food.

@@ -80,7 +80,13 @@ describe('advice', () => {
     const [advice] = adviseColony({ ...thriving, eggsSeen: false });
     expect(advice).toMatchObject({ kind: 'look-again', by: '2026-05-21' });
     expect(advice?.reasons[0]?.text).toMatch(/3 to 9 days ago/);
-    const broodless = adviseColony({ ...thriving, eggsSeen: false, larvaeSeen: false, sealedSeen: false });
+    const broodless = adviseColony({
+      ...thriving,
+      queenSeen: true,
+      eggsSeen: false,
+      larvaeSeen: false,
+      sealedSeen: false,
+    });
     expect(broodless[0]?.otherSchool).toMatch(/three weeks/);
   });
 

@@ -34,9 +34,22 @@ const NESTS = {
   crowded: times(22, '2H 1N 1E 1L 3S B8'),
   broodless: [...times(3, '8C B2'), ...times(16, '6H 2C B4'), ...times(3, '8C B2')],
   autumn: [...times(7, '5H 3C B4'), ...times(8, '3H 1P 1E 1L 2S B6'), ...times(7, '5H 3C B4')],
+  young: [...times(8, '4H 4C B4'), ...times(6, '2H 1P 2L 3S B6 .young-larvae'), ...times(8, '4H 4C B4')],
+  sealed: [...times(8, '4H 4C B4'), ...times(6, '2H 1P 5S B6'), ...times(8, '4H 4C B4')],
+  empty: [...times(8, '4H 4C B4'), ...times(6, '2H 1P 5C B6'), ...times(8, '4H 4C B4')],
+  few: [...times(9, '3H 5C B0'), ...times(4, '2H 1P 5C B5'), ...times(9, '3H 5C B0')],
+  drones: [...times(8, '4H 4C B4'), ...times(6, '2H 1E 1L 2D 2C B5'), ...times(8, '4H 4C B4')],
+  'drone-comb': [
+    ...times(4, '4H 4C B4'),
+    ...times(2, '6D 2H B5'),
+    ...times(8, '2H 1P 1E 1L 3S B6'),
+    ...times(8, '4H 4C B4'),
+  ],
   tiny: [...times(9, '8C B1'), ...times(4, '3H 1P 1E 1L 2S B5'), ...times(9, '8C B1')],
 } as const;
 const SIDES = 22;
+/** The side on which queen cells hang. */
+const CELL_SIDE = 9;
 const DATE = /\d{4}-\d{2}-\d{2}/;
 
 const isDay = (piece: string) => piece.startsWith('on ');
@@ -57,6 +70,7 @@ function situationOf(given: string): Situation {
   };
   let nest: readonly string[] = NESTS.good;
   let read = SIDES;
+  let cells = '';
   const marks = new Map<number, string[]>();
   const visit: { -readonly [Key in keyof SituationVisit]: SituationVisit[Key] } = {};
   const before = new Map<string, SituationVisit>();
@@ -71,7 +85,13 @@ function situationOf(given: string): Situation {
     else if (word === 'phase') draft.season = { ...draft.season, phase: said as never };
     else if (word === 'nest') nest = NESTS[said as keyof typeof NESTS];
     else if (word === 'read') read = Number(said);
-    else if (word === 'school') draft.practice = { mites: said as never };
+    else if (word === 'strain') draft.colony = { ...draft.colony, strain: said as never };
+    else if (word === 'queen') draft.colony = { ...draft.colony, queen: { year: Number(said) } };
+    else if (word === 'seen') visit.ticks = { ...visit.ticks, queen: true };
+    else if (word === 'cells') {
+      const [count, content, place] = rest;
+      cells = ` ${times(Number(count), `${content}@${place}`).join(' ')}`;
+    } else if (word === 'school') draft.practice = { mites: said as never };
     else if (word === 'super')
       draft.hive = { stack: ['floor', 'national-brood', 'excluder', 'national-super', 'crown-board', 'roof'] };
     else if (word === 'mark') {
@@ -125,7 +145,7 @@ function situationOf(given: string): Situation {
     const frame = Math.floor(at / 2) + 1;
     const toward = at % 2 === 0 ? frame - 1 : frame + 1;
     const words = at % 2 === 0 ? (marks.get(frame) ?? []).map((mark) => ` .${mark}`).join('') : '';
-    return `${frame}/${toward}: ${line}${words}`;
+    return `${frame}/${toward}: ${line}${words}${at === CELL_SIDE ? cells : ''}`;
   });
   return {
     ...draft,

@@ -41,6 +41,7 @@ export const base: ColonyFacts = {
     droneLayerSeen: false,
   }),
   youngQueen: null,
+  queenSeasons: null,
   queenCells: 0,
   cells: [],
   framesWithCells: [],

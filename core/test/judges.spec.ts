@@ -7,6 +7,7 @@ import { casesOf } from './case-tables';
 const JUDGES: readonly (readonly [table: string, kind: AdviceKind])[] = [
   ['health', 'health'],
   ['mites', 'mites'],
+  ['queen', 'queen'],
 ];
 
 const english = (advice: readonly Advice[]) => inEnglish(advice);

@@ -4,6 +4,7 @@ import type { Text } from '../language';
 export const ADVICE_KINDS = [
   'health',
   'feed',
+  'queen',
   'queen-cells',
   'mites',
   'add-space',

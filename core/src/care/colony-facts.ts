@@ -68,6 +68,8 @@ export interface VisitKnown {
   /** `null` where nothing is known of the place. */
   readonly season: SeasonKnown | null;
   readonly strain: Strain;
+  /** Year in which the queen was reared; `null` when nobody knows. */
+  readonly queenYear: number | null;
   /** What happened to the colony, until this day. */
   readonly events: readonly ColonyEvent[];
   readonly practice: HouseCare;
@@ -132,7 +134,8 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
     sealedSeen: shows('S') || ticks['sealed-brood'] === true,
     queenSeen: ticks.queen === true || now.frames.some((frame) => sidesOf(frame).some((side) => side.queen)),
     queen: queenOf(known),
-    youngQueen: young && { layingTo: young.plan.laying.to, aloneTo: young.plan.alone.to },
+    youngQueen: young && { layingTo: young.plan.laying.to, aloneTo: young.plan.alone.to, worry: young.plan.worry },
+    queenSeasons: known.queenYear === null ? null : Number(today.slice(0, 4)) - known.queenYear + 1,
     queenCells: now.frames.reduce(
       (sum, frame) => sum + sidesOf(frame).reduce((inner, side) => inner + side.cells, 0),
       0,

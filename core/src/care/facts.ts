@@ -59,7 +59,9 @@ export interface ColonyFacts {
   /** What the combs say of the queen. */
   readonly queen: QueenStatus;
   /** When a queen in the making should lay, and until when she is left alone; `null` when none is known to be. */
-  readonly youngQueen: { readonly layingTo: CivilDate; readonly aloneTo: CivilDate } | null;
+  readonly youngQueen: { readonly layingTo: CivilDate; readonly aloneTo: CivilDate; readonly worry: CivilDate } | null;
+  /** Seasons that the queen has seen, this one among them; `null` when her year is not known. */
+  readonly queenSeasons: number | null;
   /** Queen cells and cups on all frames. */
   readonly queenCells: number;
   /** Those of them that somebody looked into. */

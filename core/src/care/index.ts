@@ -14,6 +14,8 @@ export { MITE_PRODUCTS, type MiteProduct, lastSample, productsFor } from './mite
 export { type HealthVerdict, healthOf } from './health';
 export type { HealthSentences } from './said-health';
 export type { MiteSentences } from './said-mites';
+export { type QueenTrouble, queenTrouble } from './queen';
+export type { QueenSentences } from './said-queen';
 export * from './new-colony';
 export { cellsInWords } from './queen-cells';
 export * from './starvation';

@@ -6,6 +6,7 @@ import { adviseHealth, standsStill } from './health';
 import { adviseLeaveAlone } from './leave-alone';
 import { adviseLookAgain } from './look-again';
 import { adviseMites } from './mites';
+import { adviseQueen } from './queen';
 import { adviseQueenCells } from './queen-cells';
 import { adviseSpace } from './space';
 import { say } from './said';
@@ -54,6 +55,7 @@ function amongEachOther(facts: ColonyFacts): readonly Advised[] {
   return [
     adviseHealth(facts),
     feed && space ? also(feed, say('room-short-well-super-harvest')) : feed,
+    adviseQueen(facts),
     adviseQueenCells(facts),
     mites && treated && space && !feed ? also(mites, say('room-short-brood-box-not-super')) : mites,
     spaceWaits ? null : space,

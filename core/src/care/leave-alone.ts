@@ -3,7 +3,7 @@ import { addDays, daysBetween, laterOf } from '../units';
 import { type Advised, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { daysOfFood, foodOf } from './feed';
-import { noEggsNormal } from './look-again';
+import { noEggsNormal } from './no-eggs';
 import { say } from './said';
 
 /**

@@ -1,51 +1,37 @@
 import { lastLaying } from '../biology';
-import type { Phase } from '../season';
 import { addDays, daysBetween, laterOf } from '../units';
 import { type Advised, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
+import { noEggsNormal } from './no-eggs';
+import { queenTrouble } from './queen';
 import { say } from './said';
-import { type Text, named } from '../language';
+import { named } from '../language';
 
 /** Days after which a laying check settles whether missing eggs were missed or not laid: an egg stands three days, a larva six. */
 const LAYING_CHECK = 7;
 /** Days after which a doubtful side is looked at again. Common practice. */
 const DOUBT_CHECK = 5;
-/** Days after which a suspected drone layer is looked at again: worker cappings would show by then. Common practice. */
-const DRONE_LAYER_CHECK = 5;
-
-/** Phases in which a colony without eggs is as it should be. */
-const BROODLESS: ReadonlySet<Phase> = new Set<Phase>(['winter-rest', 'first-brood', 'closing-down']);
-
-/** Whether missing eggs are no finding: the season, the strain's habit in a dearth, or a queen that cannot lay yet. */
-export function noEggsNormal({ phase, strain, youngQueen, today }: ColonyFacts): Text | null {
-  if (youngQueen && today <= youngQueen.layingTo)
-    return say('young-queen-expected-lay-before', { layingTo: youngQueen.layingTo });
-  if (phase === null) return null;
-  if (BROODLESS.has(phase)) return say('brood-normal', { phase });
-  return phase === 'dearth' && strain === 'stops' ? say('strain-stops-laying-dearth') : null;
-}
 
 /**
- * Look again soon, when something was found that changes within days: no eggs where eggs belong, signs of a drone layer, or a doubtful side.
+ * Look again soon, when something was found that changes within days: no eggs where eggs belong, while larvae or the queen say that she may
+ * well be there, or a doubtful side.
  *
  * @param facts the colony
- * @returns the advice with its numbers, or `null` when nothing presses
+ * @returns the advice with its numbers, or `null` when nothing presses or the judge of queens has spoken
  */
 export function adviseLookAgain(facts: ColonyFacts): Advised | null {
-  const droneLayer = facts.queen.verdict === 'drone-layer-likely';
   const youngQueen = facts.queen.verdict === 'young-queen-likely' || facts.youngQueen !== null;
   const noEggs =
     !facts.eggsSeen &&
-    !droneLayer &&
     !youngQueen &&
+    queenTrouble(facts) === null &&
     facts.framesRead * 2 >= facts.frames &&
     noEggsNormal(facts) === null;
   const doubtful = facts.doubtfulFrames.length > 0;
-  if (!droneLayer && !noEggs && !doubtful) return null;
+  if (!noEggs && !doubtful) return null;
   const laid = lastLaying({ eggs: facts.eggsSeen, larvae: facts.larvaeSeen, sealed: facts.sealedSeen });
   const noBrood = noEggs && !facts.larvaeSeen;
   const reasons: (Reason | null)[] = [
-    droneLayer ? { text: facts.queen.says, weight: 0.9, sense: 'for' } : null,
     noEggs
       ? {
           text: laid
@@ -64,27 +50,18 @@ export function adviseLookAgain(facts: ColonyFacts): Advised | null {
       : null,
     { text: say('every-opening-costs-colony-part'), weight: 0.2, sense: 'against' },
   ];
-  const days = droneLayer ? DRONE_LAYER_CHECK : noEggs ? LAYING_CHECK : DOUBT_CHECK;
-  const soonest = addDays(facts.today, days);
+  const soonest = addDays(facts.today, noEggs ? LAYING_CHECK : DOUBT_CHECK);
   const by = facts.reopens ? laterOf(soonest, facts.reopens) : soonest;
   return {
     kind: 'look-again',
-    title: droneLayer
-      ? say('drone-layer-give-frame-young')
-      : noEggs
-        ? say('look-eggs-again')
-        : say('look-doubtful-frames-again'),
+    title: noEggs ? say('look-eggs-again') : say('look-doubtful-frames-again'),
     by,
-    pressing: weigh(droneLayer ? 0.85 : noBrood ? 0.8 : noEggs ? 0.6 : 0.45),
+    pressing: weigh(noBrood ? 0.8 : noEggs ? 0.6 : 0.45),
     reasons: reasons.filter((each) => each !== null),
-    otherSchool: droneLayer
-      ? say('shakes-such-colony-out-front')
-      : noBrood
-        ? say('leaves-her-three-weeks-young')
-        : say('counts-queen-herself-proof-does'),
+    otherSchool: noBrood ? say('leaves-her-three-weeks-young') : say('counts-queen-herself-proof-does'),
     whereFrom: {
       figure: say('days', { days: daysBetween(facts.today, by) }),
-      rule: droneLayer ? say('queen-cells-given-frame-young') : say('egg-stands-days-larva-within'),
+      rule: say('egg-stands-days-larva-within'),
       steps: [
         [named('content', 'E'), facts.eggsSeen ? say('was-seen') : say('not-seen')],
         [named('content', 'L'), facts.larvaeSeen ? say('was-seen') : say('not-seen')],
@@ -95,11 +72,7 @@ export function adviseLookAgain(facts: ColonyFacts): Advised | null {
     },
     followUps: [
       {
-        question: droneLayer
-          ? say('queen-cells-given-frame-flat')
-          : noEggs
-            ? say('eggs-young-larvae')
-            : say('what-doubtful-comb'),
+        question: noEggs ? say('eggs-young-larvae') : say('what-doubtful-comb'),
         from: addDays(by, -2),
         due: by,
       },

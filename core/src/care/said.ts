@@ -4,9 +4,10 @@ import type { QueenCell } from '../inspection';
 import type { CivilDate } from '../units';
 import type { HealthSentences } from './said-health';
 import type { MiteSentences } from './said-mites';
+import type { QueenSentences } from './said-queen';
 
 /** What this room says, with the facts of each sentence. */
-export interface CareSentences extends HealthSentences, MiteSentences {
+export interface CareSentences extends HealthSentences, MiteSentences, QueenSentences {
   'cells-found': { cells: readonly (QueenCell & { readonly count: number })[]; unknown: number };
   'finding-normal': { change: Text; comb: Text };
   'finding-odd': {
@@ -260,7 +261,6 @@ export interface CareSentences extends HealthSentences, MiteSentences {
   'not-known': null;
   'flat-sealed-worker-brood': null;
   'development-days-textbook-consensus-within': null;
-  'queen-cells-given-frame-flat': null;
   'what-doubtful-comb': null;
   'feeder-cage-lid-only': null;
   'queen-out-cage-feed-left': null;

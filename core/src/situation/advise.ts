@@ -1,4 +1,5 @@
 import { type Advice, type ColonyFacts, DEFAULT_CARE, adviseColony, colonyFacts, withSeen } from '../care';
+import { yearOfMark } from '../biology';
 import { Faults } from './faults';
 import { say } from './said';
 import { seasonOf } from './season';
@@ -49,6 +50,11 @@ export function factsOf(situation: Situation): ColonyFacts {
     questions: visit.questions ?? ['laying'],
     season,
     strain: colony.strain ?? 'cuts-down',
+    queenYear:
+      colony.queen?.year ??
+      (colony.queen?.mark && colony.queen.mark !== 'none'
+        ? yearOfMark(colony.queen.mark, Number(date.slice(0, 4)))
+        : null),
     events: withSeen(events, [...earlier, { date, read: now }]).toSorted((a, b) => a.date.localeCompare(b.date)),
     practice: withDefaults(DEFAULT_CARE, situation.practice),
   });

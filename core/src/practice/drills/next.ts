@@ -81,7 +81,7 @@ const washed = (mites: number, daysAgo: number): MiteSample => ({
 /** A made-up colony in one of the states that decide what comes next. */
 export function someColony(level: number, seed: number): NextDrill {
   const random = scattered(seed);
-  const lot = random.below(7);
+  const lot = random.below(8);
   const blur = level / 8;
   const traits = {
     broodFrames: lot === 1 ? 8 : 5 + random.below(3),
@@ -124,10 +124,11 @@ export function someColony(level: number, seed: number): NextDrill {
     queenSeen: false,
     queen: queenStatus({ date: DAY, sides, eggsLookedFor: true, virginSeen: false, droneLayerSeen: false }),
     youngQueen: null,
+    queenSeasons: null,
     cells: sides.flatMap(({ queenCells }) => queenCells ?? []),
     queenCells: sides.reduce((sum, { cells }) => sum + cells, 0),
     framesWithCells: numbers(({ cells }) => cells > 0),
-    doubtfulFrames: [],
+    doubtfulFrames: lot === 7 ? [4 + random.below(4)] : [],
     nectarAmongBrood: numbers((side) => shows(side, 'N') && shows(side, 'S')),
     supers: 0,
     superFill: null,

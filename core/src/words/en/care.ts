@@ -1,5 +1,6 @@
 import { healthSentences } from './care-health';
 import { miteSentences } from './care-mites';
+import { queenSentences } from './care-queen';
 import { upperFirst } from '../../units';
 import type { CareSentences } from '../../care/said';
 import { CELL_WORDS, type QueenCell } from '../../inspection';
@@ -28,6 +29,7 @@ const CELL_PLACE: Readonly<Record<QueenCell['place'], string>> = {
 export const careSentences: Sentences<CareSentences> = {
   ...healthSentences,
   ...miteSentences,
+  ...queenSentences,
   'cells-found': ({ cells, unknown }, w) =>
     [
       ...cells.map(({ content, place, count }) => `${count} × ${w.text(CELL_WORDS[content])} ${CELL_PLACE[place]}`),
@@ -269,7 +271,6 @@ export const careSentences: Sentences<CareSentences> = {
   'not-known': 'not known',
   'flat-sealed-worker-brood': 'flat sealed worker brood',
   'development-days-textbook-consensus-within': 'Development days: textbook consensus, within a day.',
-  'queen-cells-given-frame-flat': 'Queen cells on the given frame? Flat sealed brood?',
   'what-doubtful-comb': 'What was the doubtful comb?',
   'feeder-cage-lid-only': 'Feeder and cage: lid only',
   'queen-out-cage-feed-left': 'Queen out of the cage? Feed left?',

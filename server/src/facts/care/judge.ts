@@ -62,6 +62,7 @@ async function factsOf(
       poorDays: poorDaysAfter(season.forecast.ensemble, season.site, practice.limits, today),
     },
     strain: colony?.strain ?? 'cuts-down',
+    queenYear: colony?.queen_year ?? null,
     events: season && colony ? upTo(eventsOf(season, { colony, read: [now], events: logged }), today) : [],
     practice: practice.care,
   });

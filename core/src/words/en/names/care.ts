@@ -49,6 +49,7 @@ export const careNames = {
   advice: {
     health: 'See to the brood’s health',
     feed: 'Feed',
+    queen: 'See to the queen',
     'queen-cells': 'See to the queen cells',
     mites: 'See to the mites',
     'add-space': 'Give room',
