@@ -109,7 +109,4 @@ export const SituationFile = z.strictObject({
   events: z.array(z.object({ date: CivilDate }).and(Detail)).optional(),
   before: z.array(z.strictObject({ date: CivilDate, ...visit })).optional(),
   visit: z.strictObject(visit).optional(),
-});
-
-/** The file's type is that of the core: neither may go its own way. */
-export const asSituation = (file: z.output<typeof SituationFile>): Situation => file;
+}) satisfies z.ZodType<Situation>;

@@ -4,6 +4,8 @@ import { type CivilDate, addDays, daysBetween, earlierOf, laterOf, roundTo } fro
 import { type Advised, type Reason, weigh } from './advice';
 import type { ColonyFacts, MiteSample } from './facts';
 import { healthOf, manyCrippled } from './health';
+import { broodless, productsFor } from './mite-choice';
+import { WORKS } from './mite-products';
 import { say } from './said';
 import type { Course } from './treatments';
 import { type Text, onDay } from '../language';
@@ -40,76 +42,13 @@ const NEXT_SAMPLE = 14;
 const AHEAD_OF_WINTER_BEES = 42;
 /** Days after the end of a treatment from which, and until which, it is worth counting again. Common practice. */
 const COUNT_AFTER = [7, 42] as const;
-/** Frames of brood under which a colony counts as broodless. */
-const BROODLESS = 0.1;
 /** Times the threshold from which a crop does not wait. Common practice. */
 const TWICE = 2;
-/** Days of the forecast that a first choice rests on. */
-const LOOKED_AHEAD = 14;
 /** Bees of a winter colony rest without brood from about so many days after the cold began. Common practice. */
 const BROODLESS_AFTER = 21;
 
-export const MITE_PRODUCTS = ['oxalic-dribble', 'formic', 'thymol', 'strips', 'brood-break'] as const;
-export type MiteProduct = (typeof MITE_PRODUCTS)[number];
-
-/** Highest temperatures of a day between which each works and does no harm, °C; days that it takes. Labels, from memory: the label decides. */
-const WORKS: Readonly<Record<MiteProduct, { readonly low: number; readonly high: number; readonly days: number }>> = {
-  'oxalic-dribble': { low: 3, high: 25, days: 1 },
-  formic: { low: 10, high: 29, days: 14 },
-  thymol: { low: 15, high: 30, days: 28 },
-  strips: { low: -40, high: 45, days: 42 },
-  'brood-break': { low: 12, high: 35, days: 25 },
-};
-
-/** A product, whether it fits now, and why or why not. */
-export interface ProductChoice {
-  readonly product: MiteProduct;
-  readonly fits: boolean;
-  readonly why: Text;
-}
-
-const broodless = (facts: ColonyFacts): boolean =>
-  facts.nest.brood.value < BROODLESS &&
-  (facts.framesRead * 2 >= facts.frames || facts.phase === 'winter-rest') &&
-  !facts.eggsSeen &&
-  !facts.sealedSeen;
+/** A super for harvest stands on the hive. */
 const harvestOn = (facts: ColonyFacts): boolean => facts.supers > 0 && !facts.supersAreTheirs;
-
-/**
- * Which products fit a colony in the coming days, the first choice first. Registration differs by country, and the label decides.
- *
- * @param facts the colony
- * @returns every product with its reason
- * Source: labels and extension advice, from memory.
- */
-export function productsFor(facts: ColonyFacts): readonly ProductChoice[] {
-  const highs = facts.ahead.slice(0, LOOKED_AHEAD).map(({ high }) => high);
-  const [coolest, warmest] = [Math.min(...highs), Math.max(...highs)];
-  const choice = (product: MiteProduct, fits: boolean, why: Text): ProductChoice => ({ product, fits, why });
-  const warmth = (product: MiteProduct): ProductChoice | null => {
-    const { low, high } = WORKS[product];
-    if (highs.length === 0) return choice(product, false, say('no-forecast-for-product'));
-    if (coolest < low) return choice(product, false, say('too-cold-for-product', { coolest, low }));
-    return warmest > high ? choice(product, false, say('too-hot-for-product', { warmest, high })) : null;
-  };
-  const without = broodless(facts);
-  const all: readonly ProductChoice[] = [
-    without
-      ? (warmth('oxalic-dribble') ?? choice('oxalic-dribble', true, say('oxalic-broodless')))
-      : choice('oxalic-dribble', false, say('oxalic-not-under-cappings')),
-    facts.youngQueen
-      ? choice('formic', false, say('formic-not-with-young-queen'))
-      : without
-        ? choice('formic', false, say('formic-not-needed'))
-        : (warmth('formic') ?? choice('formic', true, say('formic-fits', { coolest, warmest }))),
-    without
-      ? choice('thymol', false, say('thymol-slow'))
-      : (warmth('thymol') ?? choice('thymol', true, say('thymol-fits', { coolest, warmest }))),
-    choice('strips', !without, without ? say('strips-slow') : say('strips-fit')),
-    choice('brood-break', false, say('brood-break-other-way')),
-  ];
-  return [...all.filter(({ fits }) => fits), ...all.filter(({ fits }) => !fits)];
-}
 
 interface Counted {
   readonly sample: MiteSample;

@@ -1,7 +1,7 @@
 import type { Measure } from '../inspection';
 import type { Phase } from '../season';
 import type { CivilDate } from '../units';
-import type { MiteProduct } from './mites';
+import type { MiteProduct } from './mite-products';
 
 /** What is said of mites. */
 export interface MiteSentences {
