@@ -109,7 +109,7 @@ function situationOf(given: string): Situation {
       const [larva, threadMm] = rest;
       const test = { lid: 'sunken', larva: larva as never, threadMm: Number(threadMm), foulSmell: false } as const;
       visit.measures = [...(visit.measures ?? []), { what: 'ropiness', test }];
-    } else if (word === 'suspected') events.push({ date: date!, kind: 'suspicion', of: rest[0]! });
+    } else if (word === 'suspected') events.push({ date: date!, kind: 'suspicion', of: said.split(' on ')[0]! });
     else if (word === 'settled') events.push({ date: date!, kind: 'suspicion-settled' });
     else if (word === 'virgin') events.push({ date: date!, kind: 'queen', start: 'virgin-emerged' });
     else if (word === 'washed' || word === 'rolled') {

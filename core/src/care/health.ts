@@ -12,6 +12,8 @@ export type HealthVerdict = 'stop' | 'test' | 'watch-brood' | 'chalk' | 'wings' 
 /** Marks by which foulbrood is thought of: sunken, perforated or dark cappings, and larvae that are yellow or lie twisted. */
 const LIDS: readonly MarkId[] = ['sunken-lids', 'pierced-lids', 'dark-lids'];
 const LARVAE: readonly MarkId[] = ['yellow-larvae', 'twisted-larvae'];
+/** What people write who suspect it of a disease that must be reported; any other suspicion is tested first. */
+const FOULBROOD = /foul|afb|efb/i;
 /** Chalkbrood mummies up to which a colony cleans itself. Common practice. */
 const FEW_MUMMIES = 10;
 /** Bees with crippled wings from which mites are pressing whatever a sample says. Common practice. */
@@ -39,12 +41,19 @@ export function healthOf(facts: ColonyFacts): { readonly verdict: HealthVerdict;
   const larvae = framesOf(facts, LARVAE);
   const frames = [...new Set([...lids, ...larvae])].sort((a, b) => a - b);
   const is = (verdict: HealthVerdict) => ({ verdict, frames });
-  if (facts.suspicion !== null || found(facts, 'ropy-brood') || verdicts.includes('suspect')) return is('stop');
+  if (
+    (facts.suspicion !== null && FOULBROOD.test(facts.suspicion)) ||
+    found(facts, 'ropy-brood') ||
+    verdicts.includes('suspect')
+  )
+    return is('stop');
   // Sour smell with larvae that lie wrong: European foulbrood is thought of before a stick is.
   if (found(facts, 'sour-brood') && larvae.length > 0) return is('stop');
   const negative = verdicts.length > 0 && verdicts.every((each) => each === 'negative');
-  if ((lids.length > 0 || found(facts, 'sour-brood')) && !negative) return is('test');
-  if (frames.length > 0 || verdicts.includes('not-settled') || found(facts, 'sac-brood')) return is('watch-brood');
+  const doubt = lids.length > 0 || facts.suspicion !== null || found(facts, 'sour-brood') !== null;
+  if (doubt && !negative) return is('test');
+  if (frames.length > 0 || facts.suspicion !== null || verdicts.includes('not-settled') || found(facts, 'sac-brood'))
+    return is('watch-brood');
   const mummies = found(facts, 'chalk-brood');
   if (mummies && (mummies.count ?? 0) > FEW_MUMMIES) return { verdict: 'chalk', frames: framesOf(facts, ['chalk']) };
   const crippled =
@@ -159,11 +168,17 @@ function stopped(facts: ColonyFacts): Advised {
 
 const tested = (facts: ColonyFacts, frames: readonly number[]): Advised =>
   advice(facts, {
-    title: frames.length > 0 ? say('test-before-closing', { frames }) : say('find-what-smells'),
+    title:
+      frames.length > 0
+        ? say('test-before-closing', { frames })
+        : facts.suspicion !== null
+          ? say('settle-suspicion', { what: facts.suspicion })
+          : say('find-what-smells'),
     within: 0,
     pressing: 0.92,
     reasons: [
       ...marked(facts),
+      ...(facts.suspicion === null ? [] : [pro(say('suspected-since', { what: facts.suspicion }), 0.6)]),
       ...(found(facts, 'sour-brood') ? [pro(say('brood-smells-sour'), 0.6)] : []),
       con(say('sunken-may-be-dented'), 0.3),
     ],

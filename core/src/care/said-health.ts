@@ -28,6 +28,7 @@ export interface HealthSentences {
   'all-else-waits': null;
   'feed-with-own-kit': null;
   'test-before-closing': { frames: readonly number[] };
+  'settle-suspicion': { what: string };
   'find-what-smells': null;
   'brood-smells-sour': null;
   'sunken-may-be-dented': null;

@@ -38,6 +38,7 @@ export const healthSentences: Sentences<HealthSentences> = {
   'feed-with-own-kit': 'Foulbrood is suspected: use a feeder that goes to no other hive, and spill nothing',
   'test-before-closing': ({ frames: list }, w) =>
     `Do the matchstick test on ${frames(list, (each) => w.list(each))} before you close`,
+  'settle-suspicion': ({ what }) => `Settle the suspicion (${what}): do the matchstick test in three cells`,
   'find-what-smells': 'Find what smells sour, and do the matchstick test, before you close',
   'brood-smells-sour': 'The brood smells sour',
   'sunken-may-be-dented':
