@@ -55,4 +55,15 @@ describe('files that schools give each other', () => {
     expect(valid({ skills: [{ ...skills[0], rule: undefined }] })).toBe(false);
     expect(valid({ skills: [{ ...skills[0], phase: 'afterwards' }] })).toBe(false);
   });
+
+  it('so is a situation, and nothing that nobody asked for is in it', () => {
+    const valid = read('situation.schema.json');
+    const example = kept('situation.example.json');
+    expect(valid(example)).toBe(true);
+    expect(valid({ ...example, hives: 1 })).toBe(false);
+    expect(valid({ ...example, hive: { stack: ['shoe-box'] } })).toBe(false);
+    expect(valid({ format: 'colony-situation/1', date: '2026-05-14', site: { latitude: 1, longitude: 2 } })).toBe(
+      false,
+    );
+  });
 });

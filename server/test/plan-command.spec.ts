@@ -1,27 +1,13 @@
-import { execFile } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { InspectionPlanJson, PlanningProblemJson } from '@brave-comb/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { ROOT, npm } from './npm';
 
-const ROOT = fileURLToPath(new URL('../..', import.meta.url));
 const PLANS = join(ROOT, 'core/test/plans');
 
 const kept = (name: string): unknown => JSON.parse(readFileSync(join(PLANS, `${name}.json`), 'utf8'));
-
-const npm = (folder: string, ...args: string[]) =>
-  new Promise<{ code: number; said: string; errors: string }>((done) => {
-    execFile(
-      'npm',
-      ['--prefix', ROOT, 'run', ...args],
-      { cwd: ROOT, env: { ...process.env, INIT_CWD: folder } },
-      (error, said, errors) => {
-        done({ code: typeof error?.code === 'number' ? error.code : 0, said, errors });
-      },
-    );
-  });
 
 describe('plans on the command line', { timeout: 60_000 }, () => {
   let folder = '';
