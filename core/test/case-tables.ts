@@ -85,7 +85,14 @@ function situationOf(given: string): Situation {
     else if (word === 'phase') draft.season = { ...draft.season, phase: said as never };
     else if (word === 'nest') nest = NESTS[said as keyof typeof NESTS];
     else if (word === 'read') read = Number(said);
-    else if (word === 'strain') draft.colony = { ...draft.colony, strain: said as never };
+    else if (word === 'outside') {
+      const [what, width] = rest;
+      const look = what === 'entrance' ? { entrance: width as never } : { [what!]: true };
+      visit.outside = { ...visit.outside, ...look };
+    } else if (word === 'wasps') {
+      const wasps = { what: 'wasps', aMinute: Number(rest[0]), pastGuards: rest[1] === 'past' } as const;
+      visit.measures = [...(visit.measures ?? []), wasps];
+    } else if (word === 'strain') draft.colony = { ...draft.colony, strain: said as never };
     else if (word === 'queen') draft.colony = { ...draft.colony, queen: { year: Number(said) } };
     else if (word === 'seen') visit.ticks = { ...visit.ticks, queen: true };
     else if (word === 'cells') {

@@ -5,6 +5,7 @@ import { inEnglish } from '../src/words';
 import { casesOf } from './case-tables';
 
 const JUDGES: readonly (readonly [table: string, kind: AdviceKind])[] = [
+  ['entrance', 'entrance'],
   ['health', 'health'],
   ['mites', 'mites'],
   ['queen', 'queen'],

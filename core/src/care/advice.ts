@@ -3,6 +3,7 @@ import type { Text } from '../language';
 
 export const ADVICE_KINDS = [
   'health',
+  'entrance',
   'feed',
   'queen',
   'queen-cells',

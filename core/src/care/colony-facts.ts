@@ -175,6 +175,8 @@ function besides({ today, now, before, events, season }: VisitKnown): Pick<Colon
     findings: latestFindings(now.record),
     marks: [...marks].map(([mark, frames]) => ({ mark, frames: [...frames] })),
     ropiness: measured(now).flatMap((each) => (each.what === 'ropiness' ? [each.test] : [])),
+    outside: now.record.outside.before ?? now.record.outside.after ?? null,
+    wasps: measured(now).findLast((each) => each.what === 'wasps') ?? null,
     suspicion: suspected?.kind === 'suspicion' ? suspected.of : null,
     samples: [...before, { read: now, date: today }].flatMap(({ read, date }) =>
       measured(read).flatMap((each) =>

@@ -1,4 +1,13 @@
-import type { ColonyEstimate, FindingId, MarkId, Measure, QueenCell, QueenStatus, RopinessTest } from '../inspection';
+import type {
+  ColonyEstimate,
+  FindingId,
+  MarkId,
+  Measure,
+  OutsideLook,
+  QueenCell,
+  QueenStatus,
+  RopinessTest,
+} from '../inspection';
 import type { DayWeather, Forage, Phase } from '../season';
 import type { CivilDate } from '../units';
 import type { Strain } from './expected';
@@ -93,6 +102,10 @@ export interface ColonyFacts {
   /** Marks on the sides that were read, with their frames. */
   readonly marks: readonly { readonly mark: MarkId; readonly frames: readonly number[] }[];
   readonly ropiness: readonly RopinessTest[];
+  /** What was seen at the entrance, `null` when nobody looked. */
+  readonly outside: OutsideLook | null;
+  /** Wasps at the entrance, `null` when they were not counted. */
+  readonly wasps: Pick<Extract<Measure, { what: 'wasps' }>, 'aMinute' | 'pastGuards'> | null;
   /** A disease that is suspected since an earlier day and not settled, as it was entered. */
   readonly suspicion: string | null;
   /** Mites washed or rolled off bees, at this visit and before, the latest last. */
@@ -116,6 +129,8 @@ export const NOTHING_BESIDES = {
   findings: [],
   marks: [],
   ropiness: [],
+  outside: null,
+  wasps: null,
   suspicion: null,
   samples: [],
   courses: [],

@@ -14,6 +14,7 @@ export { type ProductChoice, productsFor } from './mite-choice';
 export type { MiteProduct } from './mite-products';
 export { lastSample } from './mites';
 export { type HealthVerdict, healthOf } from './health';
+export type { EntranceSentences } from './said-entrance';
 export type { HealthSentences } from './said-health';
 export type { MiteSentences } from './said-mites';
 export { type QueenTrouble, queenTrouble } from './queen';

@@ -1,5 +1,6 @@
 import type { Advice, Advised, Confidence, Reason } from './advice';
 import { A_QUARTER, adviseCannotTell, shareRead } from './cannot-tell';
+import { adviseEntrance, isRobbed } from './entrance';
 import type { ColonyFacts } from './facts';
 import { adviseFeeding } from './feed';
 import { adviseHealth, standsStill } from './health';
@@ -42,18 +43,24 @@ const also = (advice: Advised, ...texts: readonly Text[]): Advised => ({
 /** A hive in which foulbrood is suspected: nothing is moved, added or taken; only hunger is met. */
 function whileItStands(facts: ColonyFacts): readonly Advised[] {
   const feed = adviseFeeding(facts);
-  return [also(adviseHealth(facts)!, say('all-else-waits')), ...(feed ? [also(feed, say('feed-with-own-kit'))] : [])];
+  return [
+    also(adviseHealth(facts)!, say('all-else-waits')),
+    adviseEntrance(facts),
+    feed && also(feed, say('feed-with-own-kit')),
+  ].filter((each) => each !== null);
 }
 
 /** Feed and a new box wait for each other; a box for harvest waits for a medicine. */
 function amongEachOther(facts: ColonyFacts): readonly Advised[] {
-  const feed = adviseFeeding(facts);
+  const hungry = adviseFeeding(facts);
+  const feed = hungry && isRobbed(facts) ? also(hungry, say('feed-in-the-evening')) : hungry;
   const space = adviseSpace(facts);
   const mites = adviseMites(facts);
   const treated = mites !== null && mites.pressing >= TREATS;
   const spaceWaits = space !== null && (feed !== null || treated);
   return [
     adviseHealth(facts),
+    adviseEntrance(facts),
     feed && space ? also(feed, say('room-short-well-super-harvest')) : feed,
     adviseQueen(facts),
     adviseQueenCells(facts),

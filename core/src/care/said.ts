@@ -2,12 +2,13 @@ import type { Quantity } from '../units';
 import { type Text, saying } from '../language';
 import type { QueenCell } from '../inspection';
 import type { CivilDate } from '../units';
+import type { EntranceSentences } from './said-entrance';
 import type { HealthSentences } from './said-health';
 import type { MiteSentences } from './said-mites';
 import type { QueenSentences } from './said-queen';
 
 /** What this room says, with the facts of each sentence. */
-export interface CareSentences extends HealthSentences, MiteSentences, QueenSentences {
+export interface CareSentences extends EntranceSentences, HealthSentences, MiteSentences, QueenSentences {
   'cells-found': { cells: readonly (QueenCell & { readonly count: number })[]; unknown: number };
   'finding-normal': { change: Text; comb: Text };
   'finding-odd': {

@@ -27,6 +27,8 @@ export interface PracticeSentences {
   'empty-bare': { frames: number };
   'nectar-among-brood-frame': { frames: readonly number[] };
   'mark-seen-on': { mark: MarkId; frames: readonly number[] };
+  'robbers-at-entrance': null;
+  'wasps-at-entrance': { aMinute: number; past: boolean };
   'mites-washed': { mites: number; bees: number };
   'doubtful-frame': { frames: readonly number[] };
   'no-super-on': null;

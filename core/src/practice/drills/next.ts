@@ -8,7 +8,15 @@ import {
   adviseColony,
   cellsInWords,
 } from '../../care';
-import { type FrameSide, type MarkId, type QueenCell, estimateColony, queenStatus, shows } from '../../inspection';
+import {
+  EMPTY_LOOK,
+  type FrameSide,
+  type MarkId,
+  type QueenCell,
+  estimateColony,
+  queenStatus,
+  shows,
+} from '../../inspection';
 import { type Text, inOne, named } from '../../language';
 import { type Forage, nectarOn } from '../../season';
 import { type CivilDate, scattered, addDays } from '../../units';
@@ -47,6 +55,8 @@ export function colonyLines(facts: ColonyFacts): readonly Text[] {
     ...(facts.nectarAmongBrood.length > 0 ? [say('nectar-among-brood-frame', { frames: facts.nectarAmongBrood })] : []),
     ...(facts.doubtfulFrames.length > 0 ? [say('doubtful-frame', { frames: facts.doubtfulFrames })] : []),
     ...facts.marks.map(({ mark, frames }) => say('mark-seen-on', { mark, frames })),
+    ...(facts.outside?.robbing === true ? [say('robbers-at-entrance')] : []),
+    ...(facts.wasps ? [say('wasps-at-entrance', { aMinute: facts.wasps.aMinute, past: facts.wasps.pastGuards })] : []),
     ...facts.samples.map(({ mites, bees }) => say('mites-washed', { mites, bees })),
     facts.supers === 0 ? say('no-super-on') : say('supers-on', { supers: facts.supers }),
     facts.inBloom.length > 0
@@ -81,7 +91,7 @@ const washed = (mites: number, daysAgo: number): MiteSample => ({
 /** A made-up colony in one of the states that decide what comes next. */
 export function someColony(level: number, seed: number): NextDrill {
   const random = scattered(seed);
-  const lot = random.below(8);
+  const lot = random.below(9);
   const blur = level / 8;
   const traits = {
     broodFrames: lot === 1 ? 8 : 5 + random.below(3),
@@ -142,6 +152,11 @@ export function someColony(level: number, seed: number): NextDrill {
     poorDays: random.below(5),
     ...NOTHING_BESIDES,
     ...(lot === 4 ? { marks: [{ mark: SUSPECT[random.below(SUSPECT.length)]!, frames: [3 + random.below(5)] }] } : {}),
+    ...(lot === 8
+      ? random.unit() < 0.5
+        ? { outside: { ...EMPTY_LOOK, robbing: true } }
+        : { wasps: { aMinute: 3 + random.below(8), pastGuards: true } }
+      : {}),
     ...(lot === 5 ? { samples: [washed(random.below(14), random.below(6))] } : {}),
     practice: DEFAULT_CARE,
   };

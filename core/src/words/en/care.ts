@@ -1,3 +1,4 @@
+import { entranceSentences } from './care-entrance';
 import { healthSentences } from './care-health';
 import { miteSentences } from './care-mites';
 import { queenSentences } from './care-queen';
@@ -27,6 +28,7 @@ const CELL_PLACE: Readonly<Record<QueenCell['place'], string>> = {
 
 /** Sentences of the room, from their facts. */
 export const careSentences: Sentences<CareSentences> = {
+  ...entranceSentences,
   ...healthSentences,
   ...miteSentences,
   ...queenSentences,

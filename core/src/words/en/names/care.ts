@@ -48,6 +48,7 @@ export const careNames = {
   },
   advice: {
     health: 'See to the brood’s health',
+    entrance: 'See to the entrance',
     feed: 'Feed',
     queen: 'See to the queen',
     'queen-cells': 'See to the queen cells',
