@@ -91,12 +91,12 @@ const washed = (mites: number, daysAgo: number): MiteSample => ({
 /** A made-up colony in one of the states that decide what comes next. */
 export function someColony(level: number, seed: number): NextDrill {
   const random = scattered(seed);
-  const lot = random.below(9);
+  const lot = random.below(10);
   const blur = level / 8;
   const traits = {
     broodFrames: lot === 1 ? 8 : 5 + random.below(3),
-    eggs: lot !== 2 || random.unit() < 0.4,
-    larvae: lot !== 2 || random.unit() < 0.7,
+    eggs: lot !== 9 && (lot !== 2 || random.unit() < 0.4),
+    larvae: lot !== 9 && (lot !== 2 || random.unit() < 0.7),
     food: lot === 0 ? 0.06 + 0.2 * blur * random.unit() : 0.5 + random.unit() * 0.4,
     bees: lot === 1 ? 7.4 - 0.8 * blur * random.unit() : 4 + random.unit() * 1.6,
     cellFrames: lot === 2 ? 1 + random.below(2) : 0,
