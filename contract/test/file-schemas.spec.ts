@@ -2,7 +2,7 @@ import { checklistCsv, passportFile, readChecklistCsv } from '@brave-comb/core/e
 import { inEnglish } from '@brave-comb/core/words';
 import { DEFAULT_CHECKLIST } from '@brave-comb/core/skills';
 import { Ajv2020 } from 'ajv/dist/2020';
-import { readFileSync } from 'node:fs';
+import { readFileSync, readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { fileSchemas } from '../src/file-schemas';
 
@@ -60,6 +60,9 @@ describe('files that schools give each other', () => {
     const valid = read('situation.schema.json');
     const example = kept('situation.example.json');
     expect(valid(example)).toBe(true);
+    const cases = new URL('../../docs/cases/situations/', import.meta.url);
+    for (const file of readdirSync(cases))
+      expect(valid(JSON.parse(readFileSync(new URL(file, cases), 'utf8'))), file).toBe(true);
     expect(valid({ ...example, hives: 1 })).toBe(false);
     expect(valid({ ...example, hive: { stack: ['shoe-box'] } })).toBe(false);
     expect(valid({ format: 'colony-situation/1', date: '2026-05-14', site: { latitude: 1, longitude: 2 } })).toBe(

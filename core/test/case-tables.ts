@@ -162,10 +162,9 @@ function situationOf(given: string): Situation {
   };
 }
 
-/** The rows of a table in `docs/cases`. */
-export function casesOf(name: string): readonly Case[] {
-  const text = readFileSync(join(import.meta.dirname, '../../docs/cases', `${name}.md`), 'utf8');
-  const rows = text
+/** Cells of the first table of a Markdown text, without its head. */
+export const rowsOf = (text: string): readonly (readonly string[])[] =>
+  text
     .split('\n')
     .filter((line) => line.startsWith('|'))
     .map((line) =>
@@ -173,8 +172,13 @@ export function casesOf(name: string): readonly Case[] {
         .split('|')
         .slice(1, -1)
         .map((cell) => cell.trim()),
-    );
-  return rows.slice(2).map(([situation, given, says, never]) => ({
+    )
+    .slice(2);
+
+/** The rows of a table in `docs/cases`. */
+export function casesOf(name: string): readonly Case[] {
+  const text = readFileSync(join(import.meta.dirname, '../../docs/cases', `${name}.md`), 'utf8');
+  return rowsOf(text).map(([situation, given, says, never]) => ({
     situation: situation!,
     given: situationOf(given!),
     says: says!,

@@ -26,6 +26,8 @@ export const base: ColonyFacts = {
   strain: 'cuts-down',
   frames: 11,
   framesRead: 11,
+  nestFrames: 11,
+  foodWeighed: false,
   nest: GOOD,
   last: null,
   daysSinceLast: null,

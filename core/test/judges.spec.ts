@@ -1,8 +1,10 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { type Advice, type AdviceKind } from '../src/care';
-import { judgeSituation } from '../src/situation';
+import { type Situation, judgeSituation } from '../src/situation';
 import { inEnglish } from '../src/words';
-import { casesOf } from './case-tables';
+import { casesOf, rowsOf } from './case-tables';
 
 const JUDGES: readonly (readonly [table: string, kind: AdviceKind])[] = [
   ['entrance', 'entrance'],
@@ -37,5 +39,20 @@ describe.each(JUDGES)('the table of %s', (table, kind) => {
       if (confidence) expect(own?.confidence).toBe(confidence);
     }
     for (const word of never) expect(all).not.toContain(word.toLowerCase());
+  });
+});
+
+describe('whole situations', () => {
+  const folder = join(import.meta.dirname, '../../docs/cases');
+  const rows = rowsOf(readFileSync(join(folder, 'situations.md'), 'utf8'));
+
+  it('are twenty', () => expect(rows).toHaveLength(20));
+
+  it.each(rows.map(([file, title, says]) => [title!, file!, says!] as const))('%s', (_, file, says) => {
+    const situation = JSON.parse(
+      readFileSync(join(folder, 'situations', `${file.replaceAll('`', '')}.json`), 'utf8'),
+    ) as Situation;
+    const advice = english(judgeSituation(situation).advice);
+    expect(advice.map(({ kind, title, by }) => `${kind} “${title}” by ${by}`).join('; ')).toBe(says);
   });
 });

@@ -8,7 +8,8 @@ import type { Text } from '../language';
 export const A_QUARTER = 0.25;
 
 /** Part of the nest's sides that were read, 0 to 1. */
-export const shareRead = ({ nest, frames }: ColonyFacts): number => (frames > 0 ? nest.sidesRead / (frames * 2) : 0);
+export const shareRead = ({ nest, nestFrames }: ColonyFacts): number =>
+  nestFrames > 0 ? nest.sidesRead / (nestFrames * 2) : 0;
 
 /**
  * That too little was read to say what a colony needs, and which look would tell most.
@@ -22,7 +23,7 @@ export function adviseCannotTell(facts: ColonyFacts): Advised | null {
   const bred = facts.eggsSeen || facts.larvaeSeen;
   const unknown: readonly Text[] = [
     ...(bred ? [] : [say('unknown-laying')]),
-    say('unknown-food'),
+    ...(facts.foodWeighed ? [] : [say('unknown-food')]),
     ...(facts.nest.framesOfBees ? [] : [say('unknown-bees')]),
   ];
   const by = facts.youngQueen ? laterOf(facts.youngQueen.aloneTo, addDays(facts.today, 7)) : addDays(facts.today, 7);
@@ -34,7 +35,7 @@ export function adviseCannotTell(facts: ColonyFacts): Advised | null {
     confidence: 'guess',
     reasons: [
       {
-        text: say('sides-were-read', { read: facts.nest.sidesRead, sides: facts.frames * 2 }),
+        text: say('sides-were-read', { read: facts.nest.sidesRead, sides: facts.nestFrames * 2 }),
         weight: 0.8,
         sense: 'for',
       },
@@ -43,9 +44,9 @@ export function adviseCannotTell(facts: ColonyFacts): Advised | null {
     ],
     otherSchool: say('judges-from-entrance'),
     whereFrom: {
-      figure: say('of-sides', { read: facts.nest.sidesRead, sides: facts.frames * 2 }),
+      figure: say('of-sides', { read: facts.nest.sidesRead, sides: facts.nestFrames * 2 }),
       rule: say('quarter-says-nothing'),
-      steps: [[say('sides-read'), say('of-sides', { read: facts.nest.sidesRead, sides: facts.frames * 2 })]],
+      steps: [[say('sides-read'), say('of-sides', { read: facts.nest.sidesRead, sides: facts.nestFrames * 2 })]],
       source: say('common-practice'),
     },
     turns: bred ? [say('heft-light'), say('heft-heavy')] : [say('eggs-there'), say('eggs-not-there')],

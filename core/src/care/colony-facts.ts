@@ -1,5 +1,5 @@
 import type { MatingDay } from '../biology';
-import { frameOf, supers } from '../equipment';
+import { frameOf, nestBoxes, supers } from '../equipment';
 import {
   type FrameSides,
   type HiveRead,
@@ -10,6 +10,7 @@ import {
   type SeenEnough,
   eggsWouldShow,
   framesWithCells,
+  honeyIn,
   latestFindings,
   nectarAmongBrood,
   queenSigns,
@@ -111,9 +112,7 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
   const { today, now, season, events } = known;
   const last = known.before.at(-1);
   const shows = (letter: Letter) =>
-    now.frames.some((frame) =>
-      sidesOf(frame).some((side) => (side.eighths[letter] ?? 0) > 0 || side.trace.includes(letter)),
-    );
+    now.nestSides.some((side) => (side.eighths[letter] ?? 0) > 0 || side.trace.includes(letter));
   const { ticks } = now.record;
   const young = season && queenInTheMaking({ events, matingDays: season.matingDays, today });
   const phase = season && (phaseOn(season.phases, today)?.phase ?? null);
@@ -126,21 +125,19 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
     strain: known.strain,
     frames: now.box.frames,
     framesRead: now.frames.filter((frame) => frame.low && frame.high).length,
-    nest: now.nest,
+    nestFrames: now.nestFrames,
+    ...nestOf(now),
     last: last?.read.nest ?? null,
     daysSinceLast: last ? daysBetween(last.date, today) : null,
     eggsSeen: shows('E') || ticks.eggs === true,
     larvaeSeen: shows('L') || ticks['young-larvae'] === true,
     sealedSeen: shows('S') || ticks['sealed-brood'] === true,
-    queenSeen: ticks.queen === true || now.frames.some((frame) => sidesOf(frame).some((side) => side.queen)),
+    queenSeen: ticks.queen === true || now.nestSides.some((side) => side.queen),
     queen: queenOf(known),
     youngQueen: young && { layingTo: young.plan.laying.to, aloneTo: young.plan.alone.to, worry: young.plan.worry },
     queenSeasons: known.queenYear === null ? null : Number(today.slice(0, 4)) - known.queenYear + 1,
-    queenCells: now.frames.reduce(
-      (sum, frame) => sum + sidesOf(frame).reduce((inner, side) => inner + side.cells, 0),
-      0,
-    ),
-    cells: now.frames.flatMap((frame) => sidesOf(frame).flatMap(({ queenCells }) => queenCells ?? [])),
+    queenCells: now.nestSides.reduce((sum, { cells }) => sum + cells, 0),
+    cells: now.nestSides.flatMap(({ queenCells }) => queenCells ?? []),
     framesWithCells: framesWithCells(now.frames),
     doubtfulFrames: now.frames.flatMap((frame, index) =>
       sidesOf(frame).some((side) => side.doubtful) ? [index + 1] : [],
@@ -186,6 +183,24 @@ function besides({ today, now, before, events, season }: VisitKnown): Pick<Colon
     courses: coursesOf(events, today),
     ahead: (season?.facts.days ?? []).filter(({ date }) => date >= today),
     mitesDownBy: season && mitesDownBy(season.facts, today),
+  };
+}
+
+/** A weight that was guessed by feel may be off by so much. Common practice. */
+const BY_FEEL = 0.3;
+
+/** What the nest holds: by its combs, by seams from above where no bees were read, and by weight where no comb was. */
+function nestOf({ nest, stack, record }: HiveRead): Pick<ColonyFacts, 'nest' | 'foodWeighed'> {
+  const boxes = nestBoxes(stack);
+  const seams = boxes.map(({ id }) => record.seams[id] ?? null).filter((count) => count !== null);
+  const counted = seams.reduce((sum, count) => sum + count, 0);
+  const bees = nest.framesOfBees ?? (seams.length > 0 ? { value: counted, low: counted - 1, high: counted + 1 } : null);
+  const weighed = nest.sidesRead > 0 ? [] : boxes.map((box) => honeyIn(box, record)).filter((kg) => kg !== null);
+  const kg = weighed.reduce((sum, each) => sum + each, 0);
+  const food = { value: kg, low: kg * (1 - BY_FEEL), high: kg * (1 + BY_FEEL) };
+  return {
+    nest: { ...nest, framesOfBees: bees, ...(weighed.length > 0 ? { storesKg: food } : {}) },
+    foodWeighed: weighed.length > 0,
   };
 }
 

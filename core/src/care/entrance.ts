@@ -51,7 +51,7 @@ export function adviseEntrance(facts: ColonyFacts): Advised | null {
     return narrow(weak ? 'one-bee' : 'a-hand', 0.65, pro(say('wasps-press', { aMinute: facts.wasps!.aMinute }), 0.7));
   const season = facts.phase !== null && ROBBING_SEASON.has(facts.phase);
   if (season && weak && now !== null && wider(now, 'a-hand'))
-    return narrow('a-hand', 0.5, pro(say('few-guards-robbing-season', { bees: bees! }), 0.6));
+    return narrow('a-hand', 0.5, pro(say('few-guards-robbing-season', { bees }), 0.6));
   const cramped = now === 'a-hand' || now === 'one-bee';
   if (cramped && bees !== null && bees >= STRONG && facts.phase !== null && BUSY.has(facts.phase))
     return opened(facts, bees);

@@ -54,11 +54,15 @@ export interface ColonyFacts {
   /** First day on which shut hives are opened again, while they are shut. */
   readonly reopens: CivilDate | null;
   readonly strain: Strain;
-  /** Frames in the boxes of the nest. */
+  /** Frames in the box of the nest that was read. */
   readonly frames: number;
   /** Frames of the nest read on both sides. */
   readonly framesRead: number;
+  /** Frames in all boxes of the nest. */
+  readonly nestFrames: number;
   readonly nest: ColonyEstimate;
+  /** The nest was weighed or hefted instead of read: its food is known, and nothing else. */
+  readonly foodWeighed: boolean;
   readonly last: ColonyEstimate | null;
   readonly daysSinceLast: number | null;
   readonly eggsSeen: boolean;

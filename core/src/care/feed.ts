@@ -72,7 +72,7 @@ const FULL_SIZE = 8;
 const FOR_WINTER: ReadonlySet<Phase> = new Set<Phase>(['making-winter-bees', 'closing-down']);
 const SHUT: ReadonlySet<Phase> = new Set<Phase>(['winter-rest', 'first-brood']);
 
-const beesOf = (facts: ColonyFacts): number => facts.nest.framesOfBees?.value ?? facts.frames * 0.7;
+const beesOf = (facts: ColonyFacts): number => facts.nest.framesOfBees?.value ?? facts.nestFrames * 0.7;
 
 /** All food on the hive, kg: the nest's, and what is in the supers. */
 export const foodOf = (facts: ColonyFacts): number => facts.nest.storesKg.value + (facts.superKg ?? 0);
@@ -135,7 +135,7 @@ function needOf(facts: ColonyFacts): Need {
 }
 
 /** Under half of the frames read says too little about food. */
-const tooLittleRead = (facts: ColonyFacts): boolean => facts.framesRead * 2 < facts.frames;
+const tooLittleRead = (facts: ColonyFacts): boolean => facts.framesRead * 2 < facts.frames && !facts.foodWeighed;
 
 /**
  * Whether a colony is fed, with the reason, also when it is not.
@@ -279,7 +279,7 @@ function reasonsOf(facts: ColonyFacts, { food, days, least, starving, harvest }:
           sense: 'against',
         }
       : null,
-    unread > 0
+    unread > 0 && !facts.foodWeighed
       ? {
           text: say('frames-were-read-both-sides', { unread, frames: facts.frames }),
           weight: weigh(unread / facts.frames),

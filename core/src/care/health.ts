@@ -125,7 +125,7 @@ function advice(facts: ColonyFacts, words: Words): Advised {
       steps: [
         [say('frames-marked'), say('frames-listed', { frames: reasons.length > 0 ? healthOf(facts).frames : [] })],
         [say('stick-tests'), `${facts.ropiness.length}`],
-        [say('sides-read'), say('of-sides', { read: facts.nest.sidesRead, sides: facts.frames * 2 })],
+        [say('sides-read'), say('of-sides', { read: facts.nest.sidesRead, sides: facts.nestFrames * 2 })],
       ],
       source: say('common-practice-lab-settles'),
     },

@@ -7,7 +7,7 @@ import { adviseHealth, standsStill } from './health';
 import { adviseLeaveAlone } from './leave-alone';
 import { adviseLookAgain } from './look-again';
 import { adviseMites } from './mites';
-import { adviseQueen } from './queen';
+import { adviseQueen, ends } from './queen';
 import { adviseQueenCells } from './queen-cells';
 import { adviseSpace } from './space';
 import { say } from './said';
@@ -26,7 +26,11 @@ const MOST = 0.75;
  * @returns at least one advice; "leave-alone" only when nothing presses, "cannot-tell" where too little was read to say even that
  */
 export function adviseColony(facts: ColonyFacts): readonly Advice[] {
-  const found = standsStill(facts) ? whileItStands(facts) : amongEachOther(facts);
+  const found = standsStill(facts)
+    ? whileItStands(facts)
+    : isRobbed(facts)
+      ? whileRobbed(facts)
+      : amongEachOther(facts);
   const pressing = found.some((advice) => advice.pressing >= PRESSING);
   const unknown = pressing ? null : adviseCannotTell(facts);
   const quiet = pressing ? null : (unknown ?? adviseLeaveAlone(facts));
@@ -50,27 +54,45 @@ function whileItStands(facts: ColonyFacts): readonly Advised[] {
   ].filter((each) => each !== null);
 }
 
-/** Feed and a new box wait for each other; a box for harvest waits for a medicine. */
+/** Robbers about: the hive is closed, and nothing that opens it is advised until that is over. Hunger is met in the evening. */
+function whileRobbed(facts: ColonyFacts): readonly Advised[] {
+  const feed = adviseFeeding(facts);
+  return [
+    adviseHealth(facts),
+    also(adviseEntrance(facts)!, say('opened-when-robbing-is-over')),
+    feed && also(feed, say('feed-in-the-evening')),
+  ].filter((each) => each !== null);
+}
+
+/** Feed and a new box wait for each other, a box for harvest waits for a medicine, and a colony that ends gets nothing more. */
 function amongEachOther(facts: ColonyFacts): readonly Advised[] {
-  const hungry = adviseFeeding(facts);
-  const feed = hungry && isRobbed(facts) ? also(hungry, say('feed-in-the-evening')) : hungry;
+  const queen = adviseQueen(facts);
+  if (queen && ends(facts)) return [adviseHealth(facts), adviseEntrance(facts), queen].filter((each) => each !== null);
+  const feed = adviseFeeding(facts);
+  const cells = adviseQueenCells(facts);
   const space = adviseSpace(facts);
   const mites = adviseMites(facts);
   const treated = mites !== null && mites.pressing >= TREATS;
-  const spaceWaits = space !== null && (feed !== null || treated);
+  const swarming = cells !== null && cells.pressing >= DECIDED_TODAY;
+  const spaceWaits = space !== null && (feed !== null || treated || swarming);
+  const health = adviseHealth(facts);
+  const again = adviseLookAgain(facts);
   return [
-    adviseHealth(facts),
+    health,
     adviseEntrance(facts),
     feed && space ? also(feed, say('room-short-well-super-harvest')) : feed,
-    adviseQueen(facts),
-    adviseQueenCells(facts),
+    queen,
+    cells && swarming && space ? also(cells, say('room-does-not-stop-cells')) : cells,
     mites && treated && space && !feed ? also(mites, say('room-short-brood-box-not-super')) : mites,
     spaceWaits ? null : space,
-    adviseLookAgain(facts),
+    // What is odd on a doubtful frame is looked at again for the health of its brood.
+    health && again && facts.eggsSeen ? null : again,
   ].filter((each) => each !== null);
 }
 /** From this urgency on the mites are treated, not counted. */
 const TREATS = 0.7;
+/** From this urgency on swarm cells are decided on today. */
+const DECIDED_TODAY = 0.95;
 
 /** An advice with all that its judge left to the reading: a look that read a quarter of the nest supports no firm advice. */
 function whole(facts: ColonyFacts, advised: Advised): Advice {

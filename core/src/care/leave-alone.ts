@@ -21,7 +21,7 @@ export function adviseLeaveAlone(facts: ColonyFacts): Advised {
   const days = daysOfFood(facts);
   const food = Number.isFinite(days) ? say('about-days', { floor: Math.floor(days) }) : '';
   const normal = facts.eggsSeen ? null : noEggsNormal(facts);
-  const foodRead = facts.framesRead * 2 >= facts.frames;
+  const foodRead = facts.framesRead * 2 >= facts.frames || facts.foodWeighed;
   return {
     kind: 'leave-alone',
     title: say('leave-alone'),
@@ -56,8 +56,8 @@ export function adviseLeaveAlone(facts: ColonyFacts): Advised {
       ...(nest.framesOfBees
         ? [
             {
-              text: say('bees-frames', { value: nest.framesOfBees.value, frames: facts.frames }),
-              weight: weigh(1 - nest.framesOfBees.value / facts.frames),
+              text: say('bees-frames', { value: nest.framesOfBees.value, frames: facts.nestFrames }),
+              weight: weigh(1 - nest.framesOfBees.value / facts.nestFrames),
               sense: 'for' as const,
             },
           ]

@@ -124,7 +124,12 @@ function ahead(facts: ColonyFacts, threshold: Threshold): Advised | null {
   const due = left <= AHEAD_OF_WINTER_BEES && (left >= 0 || phase === 'making-winter-bees');
   if (!due) return null;
   if (practice.mites === 'calendar' && !harvestOn(facts)) return treat(facts, threshold, null);
-  return firstSample(facts, threshold, say('winter-bees-ahead', { downBy }), left < NEXT_SAMPLE ? 0.65 : 0.5);
+  return firstSample(
+    facts,
+    threshold,
+    say('winter-bees-ahead', { downBy, past: downBy < today }),
+    left < NEXT_SAMPLE ? 0.65 : 0.5,
+  );
 }
 
 const perHundred = (rate: ShareEstimate) => ({
@@ -170,7 +175,7 @@ function treat(facts: ColonyFacts, threshold: Threshold, counted: Counted | null
       ? { text: say('roll-finds-fewer'), weight: 0.3, sense: 'for' }
       : null,
     downBy !== null && downBy > today && daysBetween(today, downBy) <= 2 * AHEAD_OF_WINTER_BEES
-      ? { text: say('winter-bees-ahead', { downBy }), weight: 0.5, sense: 'for' }
+      ? { text: say('winter-bees-ahead', { downBy, past: downBy < today }), weight: 0.5, sense: 'for' }
       : null,
     crop
       ? { text: hasty ? say('crop-cannot-wait') : say('crop-comes-off-first'), weight: 0.5, sense: 'against' }
@@ -240,9 +245,7 @@ function sampling(
     reasons: [
       ...words.reasons,
       { text: say('sample-costs-bees'), weight: 0.2, sense: 'against' },
-      ...(facts.nest.framesOfBees && facts.nest.framesOfBees.value < SMALL
-        ? [{ text: say('small-colony-roll'), weight: 0.4, sense: 'against' as const }]
-        : []),
+      ...(isSmall(facts) ? [{ text: say('small-colony-roll'), weight: 0.4, sense: 'against' as const }] : []),
     ],
     otherSchool: say('other-school-calendar'),
     whereFrom: {
@@ -259,10 +262,11 @@ function sampling(
 }
 /** Frames of bees under which 300 bees are missed. Common practice. */
 const SMALL = 4;
+const isSmall = ({ nest }: ColonyFacts): boolean => nest.framesOfBees !== null && nest.framesOfBees.value < SMALL;
 
 const firstSample = (facts: ColonyFacts, threshold: Threshold, why: Text, pressing: number): Advised =>
   sampling(facts, threshold, {
-    title: say('sample-mites'),
+    title: say('sample-mites', { small: isSmall(facts) }),
     within: [0, 7],
     pressing,
     reasons: [{ text: why, weight: pressing, sense: 'for' }],

@@ -75,6 +75,14 @@ export function adviseQueen(facts: ColonyFacts): Advised | null {
   return late || few ? unite(facts, trouble, few) : testFrame(facts, trouble);
 }
 
+/** Whether the colony is to end: its bees go to others, and nothing else is done to it. */
+export function ends(facts: ColonyFacts): boolean {
+  const trouble = queenTrouble(facts);
+  if (trouble === null || trouble === 'failing') return false;
+  const bees = facts.nest.framesOfBees?.value ?? null;
+  return (bees !== null && bees < TOO_FEW) || (facts.phase !== null && LATE.has(facts.phase));
+}
+
 interface Words {
   readonly title: Text;
   readonly within: number;

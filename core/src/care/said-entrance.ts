@@ -35,4 +35,5 @@ export interface EntranceSentences {
   'narrow-again': null;
   'traffic-flows': null;
   'feed-in-the-evening': null;
+  'opened-when-robbing-is-over': null;
 }

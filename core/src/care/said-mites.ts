@@ -25,7 +25,7 @@ export interface MiteSentences {
   'calendar-says-so': null;
   'range-reaches-under': { treat: number };
   'roll-finds-fewer': null;
-  'winter-bees-ahead': { downBy: CivilDate };
+  'winter-bees-ahead': { downBy: CivilDate; past: boolean };
   'crop-cannot-wait': null;
   'crop-comes-off-first': null;
   'other-school-calendar': null;
@@ -57,7 +57,7 @@ export interface MiteSentences {
   'crippled-wings-seen': null;
   'treated-count-again': { ended: CivilDate };
   'counted-long-ago': { date: CivilDate };
-  'sample-mites': null;
+  'sample-mites': { small: boolean };
   'sample-more-bees': null;
   'sample-in-two-weeks': null;
   'sample-costs-bees': null;

@@ -3,6 +3,7 @@ import type { CivilDate } from '../units';
 /** What is said of a queen that fails, is missing or lays only drones. */
 export interface QueenSentences {
   'the-queen': null;
+  'room-does-not-stop-cells': null;
   'eggs-are-missed': null;
   'give-test-frame': null;
   'young-queen-overdue': { worry: CivilDate };

@@ -14,6 +14,10 @@ const SUPER_NEARLY_FULL = 0.66;
 const ROOM: ReadonlySet<Phase> = new Set<Phase>(['build-up', 'swarm-season', 'flow', 'late-flow']);
 /** Days of the coming seven without flying from which nobody puts a box on. */
 const NO_FLYING = 6;
+/** Middle of the highest temperatures ahead below which more room chills the nest, °C. Common practice. */
+const WARM_ENOUGH = 13;
+/** Part of the nest that bees cover from which nectar among brood means that it is squeezed. Common practice. */
+const SQUEEZED_FROM = 0.6;
 /** A range that begins so far under the rule does not settle whether room is short. */
 const UNSURE = 0.75;
 
@@ -29,28 +33,31 @@ export function adviseSpace(facts: ColonyFacts): Advised | null {
   if (!bees) return null;
   if (facts.phase !== null && !ROOM.has(facts.phase)) return null;
   if ((facts.poorDays ?? 0) >= NO_FLYING) return null;
-  const covered = bees.value / facts.frames;
-  const squeezed = facts.nectarAmongBrood.length;
+  const warmest = [...facts.highs].sort((a, b) => a - b)[Math.floor(facts.highs.length / 2)];
+  if (warmest !== undefined && warmest < WARM_ENOUGH) return null;
+  const covered = bees.value / facts.nestFrames;
+  // Nectar among brood says nothing of a young nest that still has comb to build beside it.
+  const squeezed = covered >= SQUEEZED_FROM ? facts.nectarAmongBrood.length : 0;
   const undrawn = nest.foundation.value + nest.emptyComb.value;
   const young = beesDue(nest.sealedWorkerCells.value, DAYS_AHEAD);
   if (covered < practice.addSpaceAt && squeezed < 3) return null;
   const due = addDays(today, DAYS_AHEAD);
-  const sides = facts.frames * 2;
+  const sides = facts.nestFrames * 2;
   const partly = nest.sidesRead < sides;
-  const unsure = bees.low < practice.addSpaceAt * UNSURE * facts.frames && squeezed < 3;
+  const unsure = bees.low < practice.addSpaceAt * UNSURE * facts.nestFrames && squeezed < 3;
   const range = say('of-frames', {
     value: bees.value,
-    frames: facts.frames,
+    frames: facts.nestFrames,
     partly,
     low: bees.low,
-    min: Math.min(bees.high, facts.frames),
+    min: Math.min(bees.high, facts.nestFrames),
     sidesRead: nest.sidesRead,
     sides,
   });
   const nectar = nectarOf(facts.inBloom);
   const reasons: Reason[] = [
     {
-      text: say('bees-house-rule', { range, addSpaceAt: practice.addSpaceAt * facts.frames }),
+      text: say('bees-house-rule', { range, addSpaceAt: practice.addSpaceAt * facts.nestFrames }),
       weight: weigh(covered),
       sense: 'for',
     },
@@ -141,7 +148,7 @@ export function adviseSpace(facts: ColonyFacts): Advised | null {
         [say('likely-range'), say('to-frames', { low: bees.low, high: bees.high })],
         [
           say('house-rule'),
-          say('in-of-frames', { addSpaceAt: Math.round(practice.addSpaceAt * 100), frames: facts.frames }),
+          say('in-of-frames', { addSpaceAt: Math.round(practice.addSpaceAt * 100), frames: facts.nestFrames }),
         ],
         [say('sealed-worker-cells'), `${nest.sealedWorkerCells.value}`],
         [say('emerging-days', { days: DAYS_AHEAD }), say('days-under-lid', { young, days: DAYS_AHEAD })],

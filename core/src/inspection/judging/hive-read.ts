@@ -1,6 +1,7 @@
 import { type BoxLayer, type Stack, isBox, nestBoxes, stackAfter, supers } from '../../equipment';
 import { type VisitRecord, changesOf } from '../entries/record';
 import { type ColonyEstimate, estimateColony } from '../side/estimates';
+import type { FrameSide } from '../side/frame-side';
 import { framesOf } from '../side/frames-of';
 import type { FrameSides } from '../words/frame-change';
 import { withUnread } from './unread';
@@ -13,6 +14,10 @@ export interface HiveRead {
   readonly box: BoxLayer;
   /** Frames of the box that was read. */
   readonly frames: readonly FrameSides[];
+  /** All sides of the nest that were read, whatever their box. */
+  readonly nestSides: readonly FrameSide[];
+  /** Frames in the boxes of the nest. */
+  readonly nestFrames: number;
   /** What the boxes of the nest add up to. */
   readonly nest: ColonyEstimate;
   /** Share of the lowest super that holds honey or nectar, 0 to 1; `null` when it was not read. */
@@ -42,7 +47,12 @@ export function readHive(record: VisitRecord, before: Stack, usual: string): Hiv
     ),
   );
   const frames = framesOf(readings, box.id, box.frames);
-  return { record, stack, box, frames, nest, superFill: superFillOf(stack, record) };
+  const boxes = nestBoxes(stack);
+  const nestSides = readings
+    .filter(({ address }) => boxes.some(({ id }) => id === address.box))
+    .map(({ side }) => side);
+  const nestFrames = boxes.reduce((sum, each) => sum + each.frames, 0);
+  return { record, stack, box, frames, nestSides, nestFrames, nest, superFill: superFillOf(stack, record) };
 }
 
 /** The box of the nest of which most sides were read: of two brood boxes often only the upper one. */

@@ -24,7 +24,8 @@ export function superHoney(stack: Stack, record: VisitRecord): number | null {
   return known.length === 0 ? null : known.reduce((sum, kg) => sum + kg, 0);
 }
 
-function honeyIn(layer: BoxLayer, record: VisitRecord): number | null {
+/** Honey and nectar in one box, kg: by the sides that were read of it, else by its weight; `null` when nobody looked. */
+export function honeyIn(layer: BoxLayer, record: VisitRecord): number | null {
   const area = combArea(frameOf(layer));
   const sides = layer.frames * 2;
   const read = Object.values(record.sides).filter(({ address }) => address.box === layer.id);

@@ -125,6 +125,8 @@ export function someColony(level: number, seed: number): NextDrill {
     strain: 'cuts-down',
     frames: MADE_FRAMES,
     framesRead: read.length,
+    nestFrames: MADE_FRAMES,
+    foodWeighed: false,
     nest: estimateColony(sides.map((side) => ({ frame: MADE_KIND, side }))),
     last: null,
     daysSinceLast: null,

@@ -41,5 +41,6 @@ export const entranceSentences: Sentences<EntranceSentences> = {
   'robbers-about': 'Robbers or wasps about: leave it narrow.',
   'narrow-again': 'If wasps come, narrow it again.',
   'traffic-flows': 'Does the traffic flow?',
+  'opened-when-robbing-is-over': 'Whatever else it may want, it is opened only when the robbing is over',
   'feed-in-the-evening': 'Robbing was seen: feed in the evening, inside the hive, and spill nothing',
 };

@@ -29,8 +29,10 @@ export const miteSentences: Sentences<MiteSentences> = {
   'range-reaches-under': ({ treat }, w) =>
     `The range of the sample reaches under ${w.number(treat, 1)}: mites clump, and one sample may be unlucky`,
   'roll-finds-fewer': 'A sugar roll finds fewer mites than a wash: there are rather more',
-  'winter-bees-ahead': ({ downBy }, w) =>
-    `Bees that have to live through winter are reared soon: mites have to be few by ${w.day(downBy)}`,
+  'winter-bees-ahead': ({ downBy, past }, w) =>
+    past
+      ? `Bees that have to live through winter are being reared: mites had to be few by ${w.day(downBy)}`
+      : `Bees that have to live through winter are reared soon: mites have to be few by ${w.day(downBy)}`,
   'crop-cannot-wait': 'Supers for harvest are on: so many mites do not wait for the crop',
   'crop-comes-off-first':
     'Supers for harvest are on: nothing is given while honey for people stands on the hive, unless the label allows it',
@@ -73,7 +75,10 @@ export const miteSentences: Sentences<MiteSentences> = {
   'crippled-wings-seen': 'Bees with crippled wings: a sign of many mites',
   'treated-count-again': ({ ended }, w) => `Treated until ${w.day(ended)}: only a count tells whether it worked`,
   'counted-long-ago': ({ date }, w) => `Over the line on ${w.day(date)}, and nothing was given since`,
-  'sample-mites': 'Count the mites: wash about 300 bees',
+  'sample-mites': ({ small }) =>
+    small
+      ? 'Count the mites: roll half a cup of bees in sugar and give them back'
+      : 'Count the mites: wash about 300 bees',
   'sample-more-bees': 'Count the mites again, with about 300 bees',
   'sample-in-two-weeks': 'Count the mites again in two weeks',
   'sample-costs-bees': 'A wash costs 300 bees of a strong colony a day of her laying',

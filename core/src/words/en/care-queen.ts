@@ -4,6 +4,8 @@ import type { Sentences } from '../../language';
 /** What is said of a queen that fails, is missing or lays only drones. */
 export const queenSentences: Sentences<QueenSentences> = {
   'the-queen': 'the queen',
+  'room-does-not-stop-cells':
+    'Room is short as well, but more of it does not stop cells that are fed: decide on them first',
   'eggs-are-missed': 'Eggs are easily missed on new comb and in poor light',
   'give-test-frame': 'Give a frame with eggs and young larvae as a test: have they a queen?',
   'young-queen-overdue': ({ worry }, w) => `The young queen should have laid by ${w.day(worry)}`,

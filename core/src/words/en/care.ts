@@ -1,3 +1,4 @@
+import { counted } from './counted';
 import { entranceSentences } from './care-entrance';
 import { healthSentences } from './care-health';
 import { miteSentences } from './care-mites';
@@ -25,6 +26,9 @@ const CELL_PLACE: Readonly<Record<QueenCell['place'], string>> = {
   face: 'on the face',
   gap: 'in a gap',
 };
+
+/** Days that food lasts, in words. */
+const aboutDays = (days: number): string => (days < 1 ? 'less than a day' : `about ${counted(days, 'day')}`);
 
 /** Sentences of the room, from their facts. */
 export const careSentences: Sentences<CareSentences> = {
@@ -173,7 +177,7 @@ export const careSentences: Sentences<CareSentences> = {
   'tenth-water-fondant-common-practice': 'a tenth of water in fondant, common practice',
   'kg-found-least-wanted': ({ food, least, phase, has }, w) =>
     `${w.kg(food, 1)} found, at least ${w.kg(least)} wanted${phase !== null && has ? ' for winter' : ''}`,
-  'lasts-about-days': ({ floor }, w) => `lasts about ${w.number(floor)} days`,
+  'lasts-about-days': ({ floor }) => `lasts ${aboutDays(floor)}`,
   'without-any-income': ({ found, lasts }, w) => `${w.text(found)}; ${w.text(lasts)} without any income`,
   'but-bloom-days-fit-bring': ({ found, plants, lasts }, w) =>
     `${w.text(found)}, but ${w.list(plants)} in bloom and days are fit: they bring it themselves; ${w.text(lasts)}, look again after poor days`,
@@ -200,7 +204,7 @@ export const careSentences: Sentences<CareSentences> = {
   'kg-food-house-rule-least': ({ food, where, phase, has, least }, w) =>
     `${w.kg(food, 1)} of food${w.text(where)}; house rule ${phase !== null && has ? 'for winter ' : ''}is at least ${w.kg(least)}`,
   'lasts-about-days-frames-brood': ({ floor, value }, w) =>
-    `Lasts about ${w.number(floor)} days for ${w.number(value, 1)} frames of brood`,
+    `Lasts ${aboutDays(floor)} for ${w.number(value, 1)} frames of brood`,
   'next-days-hardly-fit-flying': ({ poor }, w) => `${w.number(poor)} of the next 7 days hardly fit for flying`,
   'days-reach-c-most-syrup': ({ max }, w) =>
     `Days reach ${w.celsius(max, 0)} at most: syrup is hardly taken, solid feed over the bees is`,
@@ -228,7 +232,7 @@ export const careSentences: Sentences<CareSentences> = {
   'freed-comb-empty-food-less': ', freed comb empty and food less',
   'freed-comb-empty': ', freed comb empty',
   'room-short-well-super-harvest': 'Room is short as well: a super for harvest only once the feeder is empty and off',
-  'about-days': ({ floor }, w) => `, about ${w.number(floor)} days`,
+  'about-days': ({ floor }) => `, ${aboutDays(floor)}`,
   'leave-alone': 'Leave them alone',
   'eggs-seen-she-laid-within': 'Eggs seen: she laid within three days',
   'no-eggs': ({ normal }, w) => `No eggs: ${w.text(normal)}`,
