@@ -132,7 +132,7 @@ const ANSWERS: readonly (readonly [string, Partial<ColonyFacts>, 'yes' | 'no' | 
     'starving in a flow',
     { nest: nestOf(...times(22, '1E 2L 3S 2C B6')), inBloom: [clover], nectar: 4, poorDays: 1 },
     'yes',
-    /days/,
+    /less than a day/,
   ],
   [
     'two supers 95 % full, clover in bloom',
