@@ -31,7 +31,7 @@ const NESTS = {
     ...times(5, '4H 4C B3'),
   ],
   poor: [...times(8, '8C B3'), ...times(6, '1P 1E 2L 4S B7'), ...times(8, '8C B3')],
-  crowded: times(22, '2H 1N 1E 1L 3S B8'),
+  crowded: times(22, '2H 1N 1P 1E 1L 2S B8'),
   broodless: [...times(3, '8C B2'), ...times(16, '6H 2C B4'), ...times(3, '8C B2')],
   autumn: [...times(7, '5H 3C B4'), ...times(8, '3H 1P 1E 1L 2S B6'), ...times(7, '5H 3C B4')],
   young: [...times(8, '4H 4C B4'), ...times(6, '2H 1P 2L 3S B6 .young-larvae'), ...times(8, '4H 4C B4')],
@@ -45,6 +45,8 @@ const NESTS = {
     ...times(8, '2H 1P 1E 1L 3S B6'),
     ...times(8, '4H 4C B4'),
   ],
+  hungry: [...times(8, '4H 4C B5'), ...times(6, '2H 1E 1L 4S B7'), ...times(8, '4H 4C B5')],
+  small: [...times(9, '4H 4C B2'), ...times(6, '3H 1P 1E 1L 2S B5'), ...times(7, '4H 4C B2')],
   tiny: [...times(9, '8C B1'), ...times(4, '3H 1P 1E 1L 2S B5'), ...times(9, '8C B1')],
 } as const;
 const SIDES = 22;
@@ -85,7 +87,25 @@ function situationOf(given: string): Situation {
     else if (word === 'phase') draft.season = { ...draft.season, phase: said as never };
     else if (word === 'nest') nest = NESTS[said as keyof typeof NESTS];
     else if (word === 'read') read = Number(said);
-    else if (word === 'outside') {
+    else if (word === 'blooming') {
+      const [plants] = said.split(' on ');
+      draft.season = {
+        ...draft.season,
+        plants:
+          plants === 'nothing'
+            ? []
+            : plants!
+                .split(', ')
+                .map((plant) => ({ plant, first: addDays(draft.date, -5), last: addDays(draft.date, 10) })),
+      };
+    } else if (word === 'rain') {
+      draft.weather = Array.from({ length: 8 }, (_, day) => ({
+        date: addDays(draft.date, day),
+        low: 8,
+        high: 14,
+        rain: day < 1 + Number(rest[0]) ? 8 : 0,
+      }));
+    } else if (word === 'outside') {
       const [what, width] = rest;
       const look = what === 'entrance' ? { entrance: width as never } : { [what!]: true };
       visit.outside = { ...visit.outside, ...look };

@@ -14,7 +14,7 @@ export const POOR = nestOf(...times(8, '7C B4'), ...times(6, '1P 1E 2L 4S B7'), 
 /** 3.6 frames of bees with little brood and little food. */
 export const TINY = nestOf(...times(4, '1H 1P 1E 1L 2S B6'), ...times(18, '8C B2'));
 /** Bees on every frame, nectar among the brood. */
-export const CROWDED = nestOf(...times(22, '2H 1N 1E 1L 3S B8'));
+export const CROWDED = nestOf(...times(22, '2H 1N 1P 1E 1L 2S B8'));
 export const AUTUMN = nestOf(...times(10, '3H 5C B6'), ...times(4, '1P 1E 1L 2S B7'), ...times(8, '8C B3'));
 export const BROODLESS = nestOf(...times(16, '6H 2C B4'), ...times(6, '8C B4'));
 

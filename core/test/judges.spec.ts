@@ -10,7 +10,9 @@ const JUDGES: readonly (readonly [table: string, kind: AdviceKind])[] = [
   ['entrance', 'entrance'],
   ['health', 'health'],
   ['mites', 'mites'],
+  ['protein', 'protein'],
   ['queen', 'queen'],
+  ['strength', 'strength'],
 ];
 
 const english = (advice: readonly Advice[]) => inEnglish(advice);

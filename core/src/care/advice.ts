@@ -8,6 +8,8 @@ export const ADVICE_KINDS = [
   'queen',
   'queen-cells',
   'mites',
+  'protein',
+  'strength',
   'add-space',
   'look-again',
   'cannot-tell',

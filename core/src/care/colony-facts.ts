@@ -24,6 +24,7 @@ import {
   type Phase,
   type PhaseFacts,
   type PhaseSpan,
+  coldBegins,
   inBloom,
   lateInYear,
   mitesDownBy,
@@ -183,7 +184,17 @@ function besides({ today, now, before, events, season }: VisitKnown): Pick<Colon
     courses: coursesOf(events, today),
     ahead: (season?.facts.days ?? []).filter(({ date }) => date >= today),
     mitesDownBy: season && mitesDownBy(season.facts, today),
+    ...coldOf(season, today),
   };
+}
+
+/** The cold of this year of growth: from when, and how long hives then stand still. */
+function coldOf(season: SeasonKnown | null, today: CivilDate): Pick<ColonyFacts, 'coldFrom' | 'coldDays'> {
+  const coldFrom = season && coldBegins(season.facts, today);
+  if (!season || coldFrom === null) return { coldFrom: null, coldDays: null };
+  const next = yearPhases(season.facts, addDays(season.phases.at(-1)!.to, 1));
+  const over = [...season.phases, ...next].find(({ phase, from }) => from > coldFrom && phase === 'build-up');
+  return { coldFrom, coldDays: over ? daysBetween(coldFrom, over.from) : null };
 }
 
 /** A weight that was guessed by feel may be off by so much. Common practice. */

@@ -120,6 +120,9 @@ export interface ColonyFacts {
   readonly ahead: readonly DayWeather[];
   /** Day until which mites have to be few, so that bees of winter grow up sound; `null` where there is no winter. */
   readonly mitesDownBy: CivilDate | null;
+  /** First day of the cold of this year, and how long it stays too cold for brood, days; `null` where there is none. */
+  readonly coldFrom: CivilDate | null;
+  readonly coldDays: number | null;
   readonly practice: HouseCare;
 }
 
@@ -140,4 +143,6 @@ export const NOTHING_BESIDES = {
   courses: [],
   ahead: [],
   mitesDownBy: null,
+  coldFrom: null,
+  coldDays: null,
 } as const satisfies Partial<ColonyFacts>;

@@ -19,6 +19,7 @@ export type { HealthSentences } from './said-health';
 export type { MiteSentences } from './said-mites';
 export { type QueenTrouble, queenTrouble } from './queen';
 export type { QueenSentences } from './said-queen';
+export type { StrengthSentences } from './said-strength';
 export * from './new-colony';
 export { cellsInWords } from './queen-cells';
 export * from './starvation';

@@ -7,9 +7,11 @@ import { adviseHealth, standsStill } from './health';
 import { adviseLeaveAlone } from './leave-alone';
 import { adviseLookAgain } from './look-again';
 import { adviseMites } from './mites';
+import { adviseProtein } from './protein';
 import { adviseQueen, ends } from './queen';
 import { adviseQueenCells } from './queen-cells';
 import { adviseSpace } from './space';
+import { adviseStrength } from './strength';
 import { say } from './said';
 import type { Text } from '../language';
 
@@ -84,6 +86,8 @@ function amongEachOther(facts: ColonyFacts): readonly Advised[] {
     queen,
     cells && swarming && space ? also(cells, say('room-does-not-stop-cells')) : cells,
     mites && treated && space && !feed ? also(mites, say('room-short-brood-box-not-super')) : mites,
+    adviseProtein(facts),
+    adviseStrength(facts),
     spaceWaits ? null : space,
     // What is odd on a doubtful frame is looked at again for the health of its brood.
     health && again && facts.eggsSeen ? null : again,

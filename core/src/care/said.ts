@@ -6,9 +6,11 @@ import type { EntranceSentences } from './said-entrance';
 import type { HealthSentences } from './said-health';
 import type { MiteSentences } from './said-mites';
 import type { QueenSentences } from './said-queen';
+import type { StrengthSentences } from './said-strength';
 
 /** What this room says, with the facts of each sentence. */
-export interface CareSentences extends EntranceSentences, HealthSentences, MiteSentences, QueenSentences {
+export interface CareSentences
+  extends EntranceSentences, HealthSentences, MiteSentences, QueenSentences, StrengthSentences {
   'cells-found': { cells: readonly (QueenCell & { readonly count: number })[]; unknown: number };
   'finding-normal': { change: Text; comb: Text };
   'finding-odd': {

@@ -27,6 +27,7 @@ export interface PracticeSentences {
   'empty-bare': { frames: number };
   'nectar-among-brood-frame': { frames: readonly number[] };
   'mark-seen-on': { mark: MarkId; frames: readonly number[] };
+  'pollen-on': { frames: number };
   'robbers-at-entrance': null;
   'wasps-at-entrance': { aMinute: number; past: boolean };
   'mites-washed': { mites: number; bees: number };

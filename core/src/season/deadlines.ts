@@ -154,7 +154,19 @@ function beforeFlow(forage: readonly Forage[], turn: string, today: CivilDate): 
  * @throws RangeError for a malformed date
  */
 export function mitesDownBy(facts: PhaseFacts, today: CivilDate): CivilDate | null {
-  const { cold } = winterOf(facts, today);
-  if (daysBetween(lastOf(facts.turn, today), cold) >= YEAR) return null;
+  if (coldBegins(facts, today) === null) return null;
   return beforeWinter(facts, today).find(({ id }) => id === 'mites')?.by ?? null;
+}
+
+/**
+ * The first day of the cold of a year of growth, from which it is too cold for brood.
+ *
+ * @param facts climate and forage of the place
+ * @param today civil date: that of its year of growth is given
+ * @returns the day; `null` where there is no such cold
+ * @throws RangeError for a malformed date
+ */
+export function coldBegins(facts: PhaseFacts, today: CivilDate): CivilDate | null {
+  const { cold } = winterOf(facts, today);
+  return daysBetween(lastOf(facts.turn, today), cold) >= YEAR ? null : cold;
 }

@@ -46,6 +46,7 @@ export function colonyLines(facts: ColonyFacts): readonly Text[] {
     say('frames-read', { framesRead: facts.framesRead, frames: facts.frames }),
     nest.framesOfBees ? say('bees-on', { frames: nest.framesOfBees.value }) : say('bees-counted'),
     say('brood-on', { frames: nest.brood.value }),
+    say('pollen-on', { frames: nest.pollen.value }),
     say('seen', { eggs: facts.eggsSeen, larvae: facts.larvaeSeen, queen: facts.queenSeen }),
     facts.queenCells === 0
       ? say('queen-cells')
@@ -80,6 +81,12 @@ const CELLS: readonly QueenCell[] = [
 
 const SUSPECT = ['sunken-lids', 'pierced-lids', 'dark-lids'] as const satisfies readonly MarkId[];
 
+/** A side whose pollen was eaten. */
+function withoutPollen(side: FrameSide): FrameSide {
+  const { P = 0, C = 0, ...rest } = side.eighths;
+  return { ...side, eighths: P + C > 0 ? { ...rest, C: P + C } : rest };
+}
+
 /** A made-up wash of 300 bees, some days ago. */
 const washed = (mites: number, daysAgo: number): MiteSample => ({
   date: addDays(DAY, -daysAgo),
@@ -91,18 +98,19 @@ const washed = (mites: number, daysAgo: number): MiteSample => ({
 /** A made-up colony in one of the states that decide what comes next. */
 export function someColony(level: number, seed: number): NextDrill {
   const random = scattered(seed);
-  const lot = random.below(10);
+  const lot = random.below(12);
   const blur = level / 8;
   const traits = {
-    broodFrames: lot === 1 ? 8 : 5 + random.below(3),
+    broodFrames: lot === 11 ? 2 : lot === 1 ? 8 : 5 + random.below(3),
     eggs: lot !== 9 && (lot !== 2 || random.unit() < 0.4),
     larvae: lot !== 9 && (lot !== 2 || random.unit() < 0.7),
     food: lot === 0 ? 0.06 + 0.2 * blur * random.unit() : 0.5 + random.unit() * 0.4,
-    bees: lot === 1 ? 7.4 - 0.8 * blur * random.unit() : 4 + random.unit() * 1.6,
+    bees: lot === 11 ? 1.6 : lot === 1 ? 7.4 - 0.8 * blur * random.unit() : 4 + random.unit() * 1.6,
     cellFrames: lot === 2 ? 1 + random.below(2) : 0,
     ...(lot === 2 ? { cell: CELLS[random.below(CELLS.length)]! } : {}),
   };
-  const nest = madeNest(traits, random);
+  const made = madeNest(traits, random);
+  const nest = lot === 10 ? made.map(([low, high]) => [withoutPollen(low), withoutPollen(high)] as const) : made;
   const read = lot === 6 ? nest.slice(0, 1 + random.below(2)) : nest;
   const sides = read.flat();
   const any = (letter: Parameters<typeof shows>[1]) => sides.some((side) => shows(side, letter));
@@ -120,7 +128,7 @@ export function someColony(level: number, seed: number): NextDrill {
   const facts: ColonyFacts = {
     hive: 'made up',
     today: DAY,
-    phase: 'swarm-season',
+    phase: lot === 11 ? 'making-winter-bees' : 'swarm-season',
     reopens: null,
     strain: 'cuts-down',
     frames: MADE_FRAMES,
@@ -151,8 +159,9 @@ export function someColony(level: number, seed: number): NextDrill {
     inBloom,
     nectar: nectarOn(inBloom, DAY),
     highs: [],
-    poorDays: random.below(5),
+    poorDays: lot === 10 ? 6 : random.below(5),
     ...NOTHING_BESIDES,
+    ...(lot === 11 ? { coldFrom: addDays(DAY, 50 + random.below(30)), coldDays: 120 } : {}),
     ...(lot === 4 ? { marks: [{ mark: SUSPECT[random.below(SUSPECT.length)]!, frames: [3 + random.below(5)] }] } : {}),
     ...(lot === 8
       ? random.unit() < 0.5

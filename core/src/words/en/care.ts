@@ -3,6 +3,7 @@ import { entranceSentences } from './care-entrance';
 import { healthSentences } from './care-health';
 import { miteSentences } from './care-mites';
 import { queenSentences } from './care-queen';
+import { strengthSentences } from './care-strength';
 import { upperFirst } from '../../units';
 import type { CareSentences } from '../../care/said';
 import { CELL_WORDS, type QueenCell } from '../../inspection';
@@ -36,6 +37,7 @@ export const careSentences: Sentences<CareSentences> = {
   ...healthSentences,
   ...miteSentences,
   ...queenSentences,
+  ...strengthSentences,
   'cells-found': ({ cells, unknown }, w) =>
     [
       ...cells.map(({ content, place, count }) => `${count} × ${w.text(CELL_WORDS[content])} ${CELL_PLACE[place]}`),

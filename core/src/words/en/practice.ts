@@ -43,6 +43,7 @@ export const practiceSentences: Sentences<PracticeSentences> = {
   'nectar-among-brood-frame': ({ frames }) => `Nectar among the brood, frame ${frames.join(', ')}`,
   'mark-seen-on': ({ mark, frames }, w) =>
     `${w.name('mark', mark)} on ${frames.length === 1 ? 'frame' : 'frames'} ${w.list(frames)}`,
+  'pollen-on': ({ frames }, w) => `Pollen: ${w.number(frames, 1)} frames`,
   'robbers-at-entrance': 'Robbers fight at the entrance',
   'wasps-at-entrance': ({ aMinute, past }, w) =>
     `${w.number(aMinute)} wasps a minute at the entrance${past ? ', past the guards' : ''}`,

@@ -53,6 +53,8 @@ export const careNames = {
     queen: 'See to the queen',
     'queen-cells': 'See to the queen cells',
     mites: 'See to the mites',
+    protein: 'Give protein',
+    strength: 'Unite or nurse it',
     'add-space': 'Give room',
     'look-again': 'Look again soon',
     'cannot-tell': 'Cannot be told yet',
