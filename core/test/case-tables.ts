@@ -46,6 +46,8 @@ const NESTS = {
     ...times(8, '4H 4C B4'),
   ],
   hungry: [...times(8, '4H 4C B5'), ...times(6, '2H 1E 1L 4S B7'), ...times(8, '4H 4C B5')],
+  short: [...times(7, '2H 6C B5'), ...times(8, '1P 1E 1L 2S 3C B6'), ...times(7, '2H 6C B5')],
+  heavy: [...times(7, '8H B4'), ...times(8, '5H 1P 1E 1S B6'), ...times(7, '8H B4')],
   small: [...times(9, '4H 4C B2'), ...times(6, '3H 1P 1E 1L 2S B5'), ...times(7, '4H 4C B2')],
   tiny: [...times(9, '8C B1'), ...times(4, '3H 1P 1E 1L 2S B5'), ...times(9, '8C B1')],
 } as const;
@@ -55,6 +57,13 @@ const CELL_SIDE = 9;
 const DATE = /\d{4}-\d{2}-\d{2}/;
 
 const isDay = (piece: string) => piece.startsWith('on ');
+
+/** Sides of a box in shorthand, each with its frame and the neighbour that it looks toward. */
+const addressed = (sides: readonly string[]): readonly string[] =>
+  sides.map((line, at) => {
+    const frame = Math.floor(at / 2) + 1;
+    return `${frame}/${at % 2 === 0 ? frame - 1 : frame + 1}: ${line}`;
+  });
 
 type Draft = { -readonly [Key in keyof Situation]: Situation[Key] };
 
@@ -73,6 +82,7 @@ function situationOf(given: string): Situation {
   let nest: readonly string[] = NESTS.good;
   let read = SIDES;
   let cells = '';
+  let above: readonly string[] = [];
   const marks = new Map<number, string[]>();
   const visit: { -readonly [Key in keyof SituationVisit]: SituationVisit[Key] } = {};
   const before = new Map<string, SituationVisit>();
@@ -119,9 +129,14 @@ function situationOf(given: string): Situation {
       const [count, content, place] = rest;
       cells = ` ${times(Number(count), `${content}@${place}`).join(' ')}`;
     } else if (word === 'school') draft.practice = { mites: said as never };
-    else if (word === 'super')
+    else if (word === 'super') {
       draft.hive = { stack: ['floor', 'national-brood', 'excluder', 'national-super', 'crown-board', 'roof'] };
-    else if (word === 'mark') {
+      if (said !== '') above = times(20, said === 'full' ? '8H B4' : '8C B2');
+    } else if (word === 'left') events.push({ date: addDays(draft.date, -7), kind: 'super-left-as-winter-food' });
+    else if (word === 'hefted') {
+      const weight = { what: 'weight', part: 'brood box', how: 'hefted', kg: Number(rest[0]) } as const;
+      visit.measures = [...(visit.measures ?? []), weight];
+    } else if (word === 'mark') {
       const [mark, frames] = said.split(' on ');
       for (const frame of frames!.split(',').map(Number)) marks.set(frame, [...(marks.get(frame) ?? []), mark!]);
     } else if (word === 'found') {
@@ -168,17 +183,20 @@ function situationOf(given: string): Situation {
       }));
     } else throw new Error(`"${piece}" is no piece of a case`);
   }
-  const lines = nest.map((line, at) => {
-    const frame = Math.floor(at / 2) + 1;
-    const toward = at % 2 === 0 ? frame - 1 : frame + 1;
-    const words = at % 2 === 0 ? (marks.get(frame) ?? []).map((mark) => ` .${mark}`).join('') : '';
-    return `${frame}/${toward}: ${line}${words}${at === CELL_SIDE ? cells : ''}`;
-  });
+  const lines = addressed(
+    nest.map((line, at) => {
+      const words = at % 2 === 0 ? (marks.get(Math.floor(at / 2) + 1) ?? []).map((mark) => ` .${mark}`).join('') : '';
+      return `${line}${words}${at === CELL_SIDE ? cells : ''}`;
+    }),
+  );
   return {
     ...draft,
     events,
     before: [...before].map(([date, look]) => ({ date, ...look })),
-    visit: { ...visit, sides: lines.slice(0, read) },
+    visit: {
+      ...visit,
+      sides: { 'brood box': lines.slice(0, read), ...(above.length > 0 ? { 'super 1': addressed(above) } : {}) },
+    },
   };
 }
 

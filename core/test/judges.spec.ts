@@ -8,6 +8,7 @@ import { casesOf, rowsOf } from './case-tables';
 
 const JUDGES: readonly (readonly [table: string, kind: AdviceKind])[] = [
   ['entrance', 'entrance'],
+  ['food', 'feed'],
   ['health', 'health'],
   ['mites', 'mites'],
   ['protein', 'protein'],

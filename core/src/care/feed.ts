@@ -56,6 +56,8 @@ const BY_PHASE: Readonly<Record<Phase, keyof typeof FEEDS>> = {
 };
 /** Under this highest temperature liquid feed is hardly taken, °C. Common practice. */
 const LIQUID_WARMTH = 10;
+/** Highest temperature from which syrup is taken in winter too, °C. Common practice. */
+const TAKEN_IN_WINTER = 15;
 /** Days that food has to last in the open season. Common practice. */
 const ENOUGH_DAYS = 10;
 /** Days that food has to last through the shut season, until somebody looks again. Common practice. */
@@ -216,7 +218,9 @@ function kindOfFeed({ phase, highs }: ColonyFacts): keyof typeof FEEDS {
   const sorted = [...highs].sort((a, b) => a - b);
   const middle = sorted[Math.floor(sorted.length / 2)];
   if (middle !== undefined && middle < LIQUID_WARMTH) return 'candy';
-  return phase === null ? 'thin' : BY_PHASE[phase];
+  if (phase === null) return 'thin';
+  // Where winter is warm, syrup is taken while the cluster would sit elsewhere.
+  return BY_PHASE[phase] === 'candy' && middle !== undefined && middle >= TAKEN_IN_WINTER ? 'thin' : BY_PHASE[phase];
 }
 
 /** Sugar that carries them for about ten days, kg. */
