@@ -48,6 +48,7 @@ const NESTS = {
   hungry: [...times(8, '4H 4C B5'), ...times(6, '2H 1E 1L 4S B7'), ...times(8, '4H 4C B5')],
   short: [...times(7, '2H 6C B5'), ...times(8, '1P 1E 1L 2S 3C B6'), ...times(7, '2H 6C B5')],
   heavy: [...times(7, '8H B4'), ...times(8, '5H 1P 1E 1S B6'), ...times(7, '8H B4')],
+  'hungry-crowded': times(22, '1P 1E 2L 4S B8'),
   small: [...times(9, '4H 4C B2'), ...times(6, '3H 1P 1E 1L 2S B5'), ...times(7, '4H 4C B2')],
   tiny: [...times(9, '8C B1'), ...times(4, '3H 1P 1E 1L 2S B5'), ...times(9, '8C B1')],
 } as const;

@@ -51,6 +51,7 @@ export const base: ColonyFacts = {
   nectarAmongBrood: [],
   supers: 0,
   superFill: null,
+  supersFill: null,
   superKg: null,
   supersAreTheirs: false,
   superOnFrom: null,

@@ -13,6 +13,7 @@ const JUDGES: readonly (readonly [table: string, kind: AdviceKind])[] = [
   ['mites', 'mites'],
   ['protein', 'protein'],
   ['queen', 'queen'],
+  ['space', 'add-space'],
   ['strength', 'strength'],
 ];
 

@@ -146,6 +146,7 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
     nectarAmongBrood: nectarAmongBrood(now.frames),
     supers: supers(now.stack).length,
     superFill: now.superFill,
+    supersFill: now.supersFill,
     superKg: superHoney(now.stack, now.record),
     supersAreTheirs: left || (phase !== null && LEFT_ON.has(phase)),
     ...honeyFacts(known),

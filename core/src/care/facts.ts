@@ -86,6 +86,8 @@ export interface ColonyFacts {
   /** Supers on the hive, and how full the lowest is (0 to 1), `null` when it was not read. */
   readonly supers: number;
   readonly superFill: number | null;
+  /** How full all supers are together (0 to 1), `null` when one of them was not read. */
+  readonly supersFill: number | null;
   /** Honey and nectar in the supers, kg, by what was read or weighed; `null` when nobody looked. */
   readonly superKg: number | null;
   /** The supers are left to them as winter food. */

@@ -356,6 +356,7 @@ export interface CareSentences
     sides: number;
   };
   'bees-house-rule': { range: Text; addSpaceAt: number };
+  'supers-nearly-full': { eighths: number };
   'nectar-among-brood': { squeezed: number };
   'about-young-bees-due': { young: number; due: CivilDate };
   'in-bloom': { plants: readonly string[] };

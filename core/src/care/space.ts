@@ -16,6 +16,8 @@ const ROOM: ReadonlySet<Phase> = new Set<Phase>(['build-up', 'swarm-season', 'fl
 const NO_FLYING = 6;
 /** Middle of the highest temperatures ahead below which more room chills the nest, °C. Common practice. */
 const WARM_ENOUGH = 13;
+/** Supers less full than this together are room for a week at least. Common practice. */
+const ROOM_ABOVE = 0.4;
 /** Part of the nest that bees cover from which nectar among brood means that it is squeezed. Common practice. */
 const SQUEEZED_FROM = 0.6;
 /** A range that begins so far under the rule does not settle whether room is short. */
@@ -40,11 +42,13 @@ export function adviseSpace(facts: ColonyFacts): Advised | null {
   const squeezed = covered >= SQUEEZED_FROM ? facts.nectarAmongBrood.length : 0;
   const undrawn = nest.foundation.value + nest.emptyComb.value;
   const young = beesDue(nest.sealedWorkerCells.value, DAYS_AHEAD);
-  if (covered < practice.addSpaceAt && squeezed < 3) return null;
+  const filled = facts.supersFill !== null && facts.supersFill >= SUPER_NEARLY_FULL && !facts.supersAreTheirs;
+  if (facts.supersFill !== null && facts.supersFill < ROOM_ABOVE) return null;
+  if (covered < practice.addSpaceAt && squeezed < 3 && !filled) return null;
   const due = addDays(today, DAYS_AHEAD);
   const sides = facts.nestFrames * 2;
   const partly = nest.sidesRead < sides;
-  const unsure = bees.low < practice.addSpaceAt * UNSURE * facts.nestFrames && squeezed < 3;
+  const unsure = !filled && bees.low < practice.addSpaceAt * UNSURE * facts.nestFrames && squeezed < 3;
   const range = say('of-frames', {
     value: bees.value,
     frames: facts.nestFrames,
@@ -61,6 +65,15 @@ export function adviseSpace(facts: ColonyFacts): Advised | null {
       weight: weigh(covered),
       sense: 'for',
     },
+    ...(filled
+      ? [
+          {
+            text: say('supers-nearly-full', { eighths: Math.round(facts.supersFill! * 8) }),
+            weight: weigh(facts.supersFill!),
+            sense: 'for' as const,
+          },
+        ]
+      : []),
     ...(squeezed > 0
       ? [
           {
@@ -132,7 +145,7 @@ export function adviseSpace(facts: ColonyFacts): Advised | null {
     });
   const balance = reasons.reduce((sum, reason) => sum + (reason.sense === 'for' ? reason.weight : -reason.weight), 0);
   if (balance <= 0.4) return null;
-  const by = addDays(today, covered >= 0.9 || squeezed >= 3 ? 2 : 5);
+  const by = addDays(today, covered >= 0.9 || squeezed >= 3 || filled ? 2 : 5);
   const nth = ['', say('second-box'), say('third'), say('fourth')][facts.supers] ?? say('further');
   return {
     kind: 'add-space',

@@ -22,6 +22,8 @@ export interface HiveRead {
   readonly nest: ColonyEstimate;
   /** Share of the lowest super that holds honey or nectar, 0 to 1; `null` when it was not read. */
   readonly superFill: number | null;
+  /** The same of all supers together; `null` when one of them was not read, or there is none. */
+  readonly supersFill: number | null;
 }
 
 /**
@@ -52,7 +54,7 @@ export function readHive(record: VisitRecord, before: Stack, usual: string): Hiv
     .filter(({ address }) => boxes.some(({ id }) => id === address.box))
     .map(({ side }) => side);
   const nestFrames = boxes.reduce((sum, each) => sum + each.frames, 0);
-  return { record, stack, box, frames, nestSides, nestFrames, nest, superFill: superFillOf(stack, record) };
+  return { record, stack, box, frames, nestSides, nestFrames, nest, ...fillsOf(stack, record) };
 }
 
 /** The box of the nest of which most sides were read: of two brood boxes often only the upper one. */
@@ -66,11 +68,16 @@ function boxRead(
   return nestBoxes(stack).reduce((most, layer) => (sides(layer) > sides(most) ? layer : most), first);
 }
 
-function superFillOf(stack: Stack, record: VisitRecord): number | null {
-  const [lowest] = supers(stack);
-  if (!lowest) return null;
-  const read = Object.values(record.sides).filter(({ address }) => address.box === lowest.id);
-  if (read.length === 0) return null;
-  const filled = read.reduce((sum, { side }) => sum + (side.eighths.H ?? 0) + (side.eighths.N ?? 0), 0);
-  return filled / (read.length * 8);
+function fillsOf(stack: Stack, record: VisitRecord): Pick<HiveRead, 'superFill' | 'supersFill'> {
+  const fills = supers(stack).map((box) => {
+    const read = Object.values(record.sides).filter(({ address }) => address.box === box.id);
+    const filled = read.reduce((sum, { side }) => sum + (side.eighths.H ?? 0) + (side.eighths.N ?? 0), 0);
+    return read.length === 0 ? null : filled / (read.length * 8);
+  });
+  const known = fills.filter((fill) => fill !== null);
+  const all = known.length > 0 && known.length === fills.length;
+  return {
+    superFill: fills[0] ?? null,
+    supersFill: all ? known.reduce((sum, fill) => sum + fill, 0) / known.length : null,
+  };
 }

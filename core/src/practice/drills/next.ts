@@ -152,6 +152,7 @@ export function someColony(level: number, seed: number): NextDrill {
     nectarAmongBrood: numbers((side) => shows(side, 'N') && shows(side, 'S')),
     supers: 0,
     superFill: null,
+    supersFill: null,
     superKg: null,
     supersAreTheirs: false,
     superOnFrom: null,

@@ -370,6 +370,8 @@ export const careSentences: Sentences<CareSentences> = {
   'of-frames': ({ value, frames, partly, low, min, sidesRead, sides }, w) =>
     `${w.number(value, 1)} of ${w.number(frames)} frames${partly ? ` (${w.number(low, 1)} to ${w.number(min, 1)} by ${w.number(sidesRead)} of ${w.number(sides)} sides)` : ''}`,
   'bees-house-rule': ({ range, addSpaceAt }, w) => `Bees on ${w.text(range)}; house rule is ${w.number(addSpaceAt, 1)}`,
+  'supers-nearly-full': ({ eighths }, w) =>
+    `The supers are ${w.number(eighths)} eighths full: the next one before they are`,
   'nectar-among-brood': ({ squeezed }, w) =>
     `Nectar among brood on ${squeezed === 1 ? 'one frame' : `${w.number(squeezed)} frames`}`,
   'about-young-bees-due': ({ young, due }, w) => `About ${w.number(young)} young bees due by ${w.day(due)}`,
