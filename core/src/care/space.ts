@@ -68,8 +68,8 @@ export function adviseSpace(facts: ColonyFacts): Advised | null {
     ...(filled
       ? [
           {
-            text: say('supers-nearly-full', { eighths: Math.round(facts.supersFill! * 8) }),
-            weight: weigh(facts.supersFill!),
+            text: say('supers-nearly-full', { eighths: Math.round(facts.supersFill * 8) }),
+            weight: weigh(facts.supersFill),
             sense: 'for' as const,
           },
         ]
