@@ -68,9 +68,29 @@ export interface Advice {
   readonly followUps: readonly [FollowUp, ...FollowUp[]];
 }
 
+/** A reason for, and one against. */
+export const pro = (text: Text, weight: number): Reason => ({ text, weight, sense: 'for' });
+export const con = (text: Text, weight: number): Reason => ({ text, weight, sense: 'against' });
+
 /** An advice as its judge gives it: from today on, as firm as the reading, with nothing to beware of, unless it says otherwise. */
 export type Advised = Omit<Advice, 'from' | 'confidence' | 'cautions' | 'turns' | 'ifItFails'> &
-  Partial<Pick<Advice, 'from' | 'confidence' | 'cautions' | 'turns' | 'ifItFails'>>;
+  Partial<Pick<Advice, 'from' | 'confidence' | 'cautions' | 'turns' | 'ifItFails'>> & {
+    /** Honey that stands on the hive while it is done is not for people. */
+    readonly bindsHoney?: true;
+  };
+
+/** What a judge says of one case; the rest of the advice is the same for all its cases. */
+export type Brief = Pick<
+  Advised,
+  'title' | 'pressing' | 'reasons' | 'otherSchool' | 'cautions' | 'turns' | 'ifItFails'
+> & {
+  /** Days from today within which it is done. */
+  readonly within: number;
+  readonly rule: Text;
+  /** What is asked at the next look, and within which days from today. */
+  readonly question: Text;
+  readonly again: readonly [from: number, due: number];
+};
 
 /** Keeps a weight within 0 and 1, to hundredths. */
 export const weigh = (value: number): number => Math.round(Math.min(1, Math.max(0, value)) * 100) / 100;

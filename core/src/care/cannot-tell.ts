@@ -1,15 +1,9 @@
 import { addDays, laterOf } from '../units';
 import type { Advised } from './advice';
 import type { ColonyFacts } from './facts';
+import { A_QUARTER, shareRead } from './reading';
 import { say } from './said';
 import type { Text } from '../language';
-
-/** Part of the nest's sides of which a look has to read more, before anything but a guess rests on it. Common practice. */
-export const A_QUARTER = 0.25;
-
-/** Part of the nest's sides that were read, 0 to 1. */
-export const shareRead = ({ nest, nestFrames }: ColonyFacts): number =>
-  nestFrames > 0 ? nest.sidesRead / (nestFrames * 2) : 0;
 
 /**
  * That too little was read to say what a colony needs, and which look would tell most.

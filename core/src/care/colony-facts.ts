@@ -38,7 +38,7 @@ import { queenInTheMaking } from './dues-queen';
 import type { Strain } from './expected';
 import type { ColonyFacts, HouseCare, NOTHING_BESIDES } from './facts';
 import { feedingsOf } from './feed-uptake';
-import { coursesOf } from './treatments';
+import { type Course, coursesOf } from './treatments';
 import { honeyLock } from './withdrawal';
 
 /** The season at a site, as far as a judgement about one colony rests on it. */
@@ -102,10 +102,11 @@ export function withSeen(logged: readonly ColonyEvent[], reads: readonly Look[])
 
 /** Phases in which a super that is still on is left to the bees. */
 const LEFT_ON: ReadonlySet<Phase> = new Set<Phase>(['closing-down', 'winter-rest', 'first-brood']);
+
 /**
  * Everything that the judges rest on, from a visit and what is known besides.
  *
- * @param known the visit, the one before, the season, events, house practice
+ * @param known the visit, those before, the season, events, house practice
  * @returns facts; what nobody looked at is `null` or not counted
  * @throws RangeError for malformed dates
  */
@@ -117,17 +118,20 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
   const { ticks } = now.record;
   const young = season && queenInTheMaking({ events, matingDays: season.matingDays, today });
   const phase = season && (phaseOn(season.phases, today)?.phase ?? null);
+  const held = nestOf(now);
+  const ahead = season && spansAhead(season);
+  const courses = coursesOf(events, today);
   const left = events.findLast(({ kind }) => kind.startsWith('super'))?.kind === 'super-left-as-winter-food';
   return {
     hive: known.hive,
     today,
     phase,
-    reopens: season && reopensOn(season, today),
+    reopens: ahead && reopensOn(ahead, today),
     strain: known.strain,
     frames: now.box.frames,
     framesRead: now.frames.filter((frame) => frame.low && frame.high).length,
     nestFrames: now.nestFrames,
-    ...nestOf(now),
+    ...held,
     last: last?.read.nest ?? null,
     daysSinceLast: last ? daysBetween(last.date, today) : null,
     eggsSeen: shows('E') || ticks.eggs === true,
@@ -149,7 +153,9 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
     supersFill: now.supersFill,
     superKg: superHoney(now.stack, now.record),
     supersAreTheirs: left || (phase !== null && LEFT_ON.has(phase)),
-    ...honeyFacts(known),
+    ...honeyFacts(events, today, courses, held.nest.framesOfBees?.value ?? now.box.frames),
+    courses,
+    ...coldOf(season, ahead ?? [], today),
     inBloom: inBloom(season?.bloom ?? [], today),
     nectar: season ? nectarOn(season.bloom, today) : 0,
     poorDays: season && season.poorDays,
@@ -162,7 +168,13 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
 }
 
 /** What was found besides the nest, and what was given and counted before. */
-function besides({ today, now, before, events, season }: VisitKnown): Pick<ColonyFacts, keyof typeof NOTHING_BESIDES> {
+function besides({
+  today,
+  now,
+  before,
+  events,
+  season,
+}: VisitKnown): Omit<Pick<ColonyFacts, keyof typeof NOTHING_BESIDES>, 'courses' | 'coldFrom' | 'coldDays'> {
   const measured = (read: HiveRead) => read.record.measures.map(({ measure }) => measure);
   const suspected = events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion-settled');
   const marks = new Map<MarkId, Set<number>>();
@@ -182,19 +194,26 @@ function besides({ today, now, before, events, season }: VisitKnown): Pick<Colon
         each.what === 'mites-on-bees' ? [{ date, method: each.method, bees: each.bees, mites: each.mites }] : [],
       ),
     ),
-    courses: coursesOf(events, today),
     ahead: (season?.facts.days ?? []).filter(({ date }) => date >= today),
     mitesDownBy: season && mitesDownBy(season.facts, today),
-    ...coldOf(season, today),
   };
 }
 
+/** Phases of this year of growth and of the next. */
+const spansAhead = ({ phases, facts }: SeasonKnown): readonly PhaseSpan[] => [
+  ...phases,
+  ...yearPhases(facts, addDays(phases.at(-1)!.to, 1)),
+];
+
 /** The cold of this year of growth: from when, and how long hives then stand still. */
-function coldOf(season: SeasonKnown | null, today: CivilDate): Pick<ColonyFacts, 'coldFrom' | 'coldDays'> {
+function coldOf(
+  season: SeasonKnown | null,
+  spans: readonly PhaseSpan[],
+  today: CivilDate,
+): Pick<ColonyFacts, 'coldFrom' | 'coldDays'> {
   const coldFrom = season && coldBegins(season.facts, today);
-  if (!season || coldFrom === null) return { coldFrom: null, coldDays: null };
-  const next = yearPhases(season.facts, addDays(season.phases.at(-1)!.to, 1));
-  const over = [...season.phases, ...next].find(({ phase, from }) => from > coldFrom && phase === 'build-up');
+  if (coldFrom === null) return { coldFrom, coldDays: null };
+  const over = spans.find(({ phase, from }) => from > coldFrom && phase === 'build-up');
   return { coldFrom, coldDays: over ? daysBetween(coldFrom, over.from) : null };
 }
 
@@ -216,20 +235,18 @@ function nestOf({ nest, stack, record }: HiveRead): Pick<ColonyFacts, 'nest' | '
   };
 }
 
-/** From when a new super may go on, and until when they carry feed. */
-function honeyFacts({ events, today, now: { nest, box } }: VisitKnown) {
-  const feedings = feedingsOf(events, nest.framesOfBees?.value ?? box.frames);
-  const { superOnFrom, fedUntil } = honeyLock(coursesOf(events, today), [], today, feedings);
+/** From when a new super may go on, and until when so many frames of bees carry feed. */
+function honeyFacts(events: readonly ColonyEvent[], today: CivilDate, courses: readonly Course[], bees: number) {
+  const { superOnFrom, fedUntil } = honeyLock(courses, [], today, feedingsOf(events, bees));
   return { superOnFrom, fedUntil };
 }
 
 /** First day on which hives that are shut now are opened again; `null` while they are not shut. */
-function reopensOn({ phases, facts }: SeasonKnown, date: CivilDate): CivilDate | null {
+function reopensOn(spans: readonly PhaseSpan[], date: CivilDate): CivilDate | null {
   const shut = ({ phase }: PhaseSpan) => PHASE_WORK[phase].interval === null;
-  const now = phaseOn(phases, date);
+  const now = phaseOn(spans, date);
   if (!now || !shut(now)) return null;
-  const next = yearPhases(facts, addDays(phases.at(-1)!.to, 1));
-  return [...phases, ...next].find((span) => span.from > date && !shut(span))?.from ?? null;
+  return spans.find((span) => span.from > date && !shut(span))?.from ?? null;
 }
 
 const sidesOf = (frame: FrameSides) => [frame.low, frame.high].filter((side) => side !== null);

@@ -1,7 +1,7 @@
 import { type EntranceWidth, ENTRANCES, waspPressure } from '../inspection';
 import type { Phase } from '../season';
 import { addDays } from '../units';
-import { type Advised, type Reason, weigh } from './advice';
+import { type Advised, type Reason, con, pro, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { say } from './said';
 import type { Text } from '../language';
@@ -58,8 +58,6 @@ export function adviseEntrance(facts: ColonyFacts): Advised | null {
   return null;
 }
 
-const pro = (text: Text, weight: number): Reason => ({ text, weight, sense: 'for' });
-const con = (text: Text, weight: number): Reason => ({ text, weight, sense: 'against' });
 const hot = ({ highs }: ColonyFacts): boolean => (highs[0] ?? 0) >= HOT;
 
 function advice(

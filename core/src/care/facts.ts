@@ -133,6 +133,10 @@ export type MiteSample = Pick<Extract<Measure, { what: 'mites-on-bees' }>, 'meth
   readonly date: CivilDate;
 };
 
+/** Whether a super for harvest stands on the hive. */
+export const harvestOn = ({ supers, supersAreTheirs }: Pick<ColonyFacts, 'supers' | 'supersAreTheirs'>): boolean =>
+  supers > 0 && !supersAreTheirs;
+
 /** What a visit finds besides the nest when nobody looked for anything. */
 export const NOTHING_BESIDES = {
   findings: [],

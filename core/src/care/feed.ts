@@ -2,7 +2,8 @@ import { FLOW_NECTAR, type Phase, nectarOf } from '../season';
 import { addDays, roundTo } from '../units';
 import { type Advised, type Reason, weigh } from './advice';
 import { eatenDaily } from './eating';
-import type { ColonyFacts } from './facts';
+import { type ColonyFacts, harvestOn } from './facts';
+import { halfRead } from './reading';
 import { say } from './said';
 import { type Text, inOne } from '../language';
 
@@ -119,7 +120,7 @@ function needOf(facts: ColonyFacts): Need {
   const { least, upTo } = wantedKg(facts);
   const enough = phase !== null && SHUT.has(phase) ? ENOUGH_SHUT : ENOUGH_DAYS;
   const starving = days < STARVING_DAYS;
-  const harvest = facts.supers > 0 && !facts.supersAreTheirs;
+  const harvest = harvestOn(facts);
   const flowing = facts.nectar >= FLOW_NECTAR && (facts.poorDays ?? 0) <= 3;
   const found = say('kg-found-least-wanted', { food, least, phase, has: phase !== null && FOR_WINTER.has(phase) });
   const lasts = say('lasts-about-days', { floor: Math.floor(Math.min(days, 365)) });
@@ -137,7 +138,7 @@ function needOf(facts: ColonyFacts): Need {
 }
 
 /** Under half of the frames read says too little about food. */
-const tooLittleRead = (facts: ColonyFacts): boolean => facts.framesRead * 2 < facts.frames && !facts.foodWeighed;
+const tooLittleRead = (facts: ColonyFacts): boolean => !halfRead(facts) && !facts.foodWeighed;
 
 /**
  * Whether a colony is fed, with the reason, also when it is not.

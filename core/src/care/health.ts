@@ -1,10 +1,9 @@
 import { type FindingId, type MarkId, ropinessVerdict } from '../inspection';
 import type { Phase } from '../season';
 import { addDays, laterOf } from '../units';
-import { type Advised, type Reason, weigh } from './advice';
+import { type Advised, type Brief, type Reason, con, pro, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { say } from './said';
-import type { Text } from '../language';
 
 /** What the brood and the bees look like, from harmless to a disease that the law may ask to be told of. */
 export type HealthVerdict = 'stop' | 'test' | 'watch-brood' | 'chalk' | 'wings' | 'droppings' | 'sound';
@@ -79,65 +78,32 @@ export function adviseHealth(facts: ColonyFacts): Advised | null {
   return { stop: stopped, test: tested, 'watch-brood': watched, chalk, droppings }[verdict](facts, frames);
 }
 
-interface Words {
-  readonly title: Text;
-  readonly within: number;
-  readonly pressing: number;
-  readonly reasons: readonly Reason[];
-  readonly otherSchool: Text;
-  readonly rule: Text;
-  readonly question: Text;
-  readonly again: readonly [from: number, due: number];
-  readonly cautions?: readonly Text[];
-  readonly turns: readonly Text[];
-  readonly ifItFails: Text;
-}
-
-function advice(facts: ColonyFacts, words: Words): Advised {
+function advice(facts: ColonyFacts, brief: Brief): Advised {
   const { today, reopens } = facts;
-  const {
-    title,
-    within,
-    pressing,
-    reasons,
-    otherSchool,
-    rule,
-    question,
-    again,
-    cautions = [],
-    turns,
-    ifItFails,
-  } = words;
+  const { within, rule, question, again, ...rest } = brief;
   const later = (days: number) => {
     const day = addDays(today, days);
     return reopens && days > 1 ? laterOf(day, reopens) : day;
   };
   return {
+    ...rest,
     kind: 'health',
-    title,
     by: addDays(today, within),
-    pressing: weigh(pressing),
-    reasons,
-    otherSchool,
+    pressing: weigh(brief.pressing),
     whereFrom: {
       figure: within === 0 ? say('at-once') : say('days', { days: within }),
       rule,
       steps: [
-        [say('frames-marked'), say('frames-listed', { frames: reasons.length > 0 ? healthOf(facts).frames : [] })],
+        [say('frames-marked'), say('frames-listed', { frames: healthOf(facts).frames })],
         [say('stick-tests'), `${facts.ropiness.length}`],
         [say('sides-read'), say('of-sides', { read: facts.nest.sidesRead, sides: facts.nestFrames * 2 })],
       ],
       source: say('common-practice-lab-settles'),
     },
-    cautions,
-    turns,
-    ifItFails,
     followUps: [{ question, from: later(again[0]), due: later(again[1]) }],
   };
 }
 
-const pro = (text: Text, weight: number): Reason => ({ text, weight, sense: 'for' });
-const con = (text: Text, weight: number): Reason => ({ text, weight, sense: 'against' });
 const marked = (facts: ColonyFacts): readonly Reason[] =>
   facts.marks
     .filter(({ mark }) => LIDS.includes(mark) || LARVAE.includes(mark))

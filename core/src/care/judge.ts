@@ -1,18 +1,20 @@
 import type { Advice, Advised, Confidence, Reason } from './advice';
-import { A_QUARTER, adviseCannotTell, shareRead } from './cannot-tell';
+import { adviseCannotTell } from './cannot-tell';
 import { adviseEntrance, isRobbed } from './entrance';
 import type { ColonyFacts } from './facts';
 import { adviseFeeding } from './feed';
-import { adviseHealth, standsStill } from './health';
+import { adviseHealth, healthOf, standsStill } from './health';
 import { adviseLeaveAlone } from './leave-alone';
 import { adviseLookAgain } from './look-again';
 import { adviseMites } from './mites';
 import { adviseProtein } from './protein';
 import { adviseQueen, ends } from './queen';
 import { adviseQueenCells } from './queen-cells';
+import { A_QUARTER, shareRead } from './reading';
 import { adviseSpace } from './space';
 import { adviseStrength } from './strength';
 import { say } from './said';
+import { readCells } from '../inspection';
 import type { Text } from '../language';
 
 /** From this urgency on, something is to be done, and leaving the colony alone is no advice any more. */
@@ -74,11 +76,12 @@ function amongEachOther(facts: ColonyFacts): readonly Advised[] {
   const cells = adviseQueenCells(facts);
   const space = adviseSpace(facts);
   const mites = adviseMites(facts);
-  const treated = mites !== null && mites.pressing >= TREATS;
-  const swarming = cells !== null && cells.pressing >= DECIDED_TODAY;
+  const treated = mites?.bindsHoney === true;
+  const swarming = readCells(facts.cells, facts.eggsSeen).means === 'swarming';
   const spaceWaits = space !== null && (feed !== null || treated || swarming);
   const health = adviseHealth(facts);
   const again = adviseLookAgain(facts);
+  const odd = health ? healthOf(facts).frames : [];
   return [
     health,
     adviseEntrance(facts),
@@ -89,17 +92,13 @@ function amongEachOther(facts: ColonyFacts): readonly Advised[] {
     adviseProtein(facts),
     adviseStrength(facts),
     spaceWaits ? null : space,
-    // What is odd on a doubtful frame is looked at again for the health of its brood.
-    health && again && facts.eggsSeen ? null : again,
+    // A doubt that is looked at for the health of the brood is not asked for twice.
+    again && facts.eggsSeen && facts.doubtfulFrames.every((frame) => odd.includes(frame)) ? null : again,
   ].filter((each) => each !== null);
 }
-/** From this urgency on the mites are treated, not counted. */
-const TREATS = 0.7;
-/** From this urgency on swarm cells are decided on today. */
-const DECIDED_TODAY = 0.95;
 
 /** An advice with all that its judge left to the reading: a look that read a quarter of the nest supports no firm advice. */
-function whole(facts: ColonyFacts, advised: Advised): Advice {
+function whole(facts: ColonyFacts, { bindsHoney: _, ...advised }: Advised): Advice {
   const read = shareRead(facts);
   const reading: Confidence = read >= MOST ? 'firm' : read > A_QUARTER || facts.reopens !== null ? 'likely' : 'guess';
   return {

@@ -4,6 +4,7 @@ import { type Advised, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { daysOfFood, foodOf } from './feed';
 import { noEggsNormal } from './no-eggs';
+import { halfRead } from './reading';
 import { say } from './said';
 
 /**
@@ -21,7 +22,7 @@ export function adviseLeaveAlone(facts: ColonyFacts): Advised {
   const days = daysOfFood(facts);
   const food = Number.isFinite(days) ? say('about-days', { floor: Math.floor(days) }) : '';
   const normal = facts.eggsSeen ? null : noEggsNormal(facts);
-  const foodRead = facts.framesRead * 2 >= facts.frames || facts.foodWeighed;
+  const foodRead = halfRead(facts) || facts.foodWeighed;
   return {
     kind: 'leave-alone',
     title: say('leave-alone'),

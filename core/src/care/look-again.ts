@@ -4,6 +4,7 @@ import { type Advised, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { noEggsNormal } from './no-eggs';
 import { queenTrouble } from './queen';
+import { halfRead } from './reading';
 import { say } from './said';
 import { named } from '../language';
 
@@ -22,11 +23,7 @@ const DOUBT_CHECK = 5;
 export function adviseLookAgain(facts: ColonyFacts): Advised | null {
   const youngQueen = facts.queen.verdict === 'young-queen-likely' || facts.youngQueen !== null;
   const noEggs =
-    !facts.eggsSeen &&
-    !youngQueen &&
-    queenTrouble(facts) === null &&
-    facts.framesRead * 2 >= facts.frames &&
-    noEggsNormal(facts) === null;
+    !facts.eggsSeen && !youngQueen && queenTrouble(facts) === null && halfRead(facts) && noEggsNormal(facts) === null;
   const doubtful = facts.doubtfulFrames.length > 0;
   if (!noEggs && !doubtful) return null;
   const laid = lastLaying({ eggs: facts.eggsSeen, larvae: facts.larvaeSeen, sealed: facts.sealedSeen });

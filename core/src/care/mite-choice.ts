@@ -1,5 +1,6 @@
 import type { ColonyFacts } from './facts';
 import { type MiteProduct, WORKS } from './mite-products';
+import { halfRead } from './reading';
 import { say } from './said';
 import type { Text } from '../language';
 
@@ -18,7 +19,7 @@ export interface ProductChoice {
 /** Whether there is no brood that an acid would have to reach under cappings. */
 export const broodless = (facts: ColonyFacts): boolean =>
   facts.nest.brood.value < BROODLESS &&
-  (facts.framesRead * 2 >= facts.frames || facts.phase === 'winter-rest') &&
+  (halfRead(facts) || facts.phase === 'winter-rest') &&
   !facts.eggsSeen &&
   !facts.sealedSeen;
 

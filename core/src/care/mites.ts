@@ -2,7 +2,7 @@ import { perBee, type ShareEstimate } from '../inspection';
 import type { Phase } from '../season';
 import { type CivilDate, addDays, daysBetween, earlierOf, laterOf, roundTo } from '../units';
 import { type Advised, type Reason, weigh } from './advice';
-import type { ColonyFacts, MiteSample } from './facts';
+import { type ColonyFacts, type MiteSample, harvestOn } from './facts';
 import { healthOf, manyCrippled } from './health';
 import { broodless, productsFor } from './mite-choice';
 import { WORKS } from './mite-products';
@@ -46,9 +46,6 @@ const COUNT_AFTER = [7, 42] as const;
 const TWICE = 2;
 /** Bees of a winter colony rest without brood from about so many days after the cold began. Common practice. */
 const BROODLESS_AFTER = 21;
-
-/** A super for harvest stands on the hive. */
-const harvestOn = (facts: ColonyFacts): boolean => facts.supers > 0 && !facts.supersAreTheirs;
 
 interface Counted {
   readonly sample: MiteSample;
@@ -99,15 +96,15 @@ export function adviseMites(facts: ColonyFacts): Advised | null {
   if (manyCrippled(facts) && (ended === null || daysBetween(ended, facts.today) > COUNT_AFTER[1]))
     return treat(facts, threshold, null);
   if (healthOf(facts).verdict === 'wings') return firstSample(facts, threshold, say('crippled-wings-seen'), 0.7);
-  if (ended !== null) {
-    const since = daysBetween(ended, facts.today);
-    if (since < COUNT_AFTER[0]) return null;
-    return since <= COUNT_AFTER[1] && facts.practice.mites === 'sample' && facts.reopens === null
+  if (ended !== null && daysBetween(ended, facts.today) <= COUNT_AFTER[1]) {
+    if (daysBetween(ended, facts.today) < COUNT_AFTER[0]) return null;
+    return facts.practice.mites === 'sample' && facts.reopens === null
       ? firstSample(facts, threshold, say('treated-count-again', { ended }), 0.45)
       : null;
   }
   // An old count over the line that nobody answered.
-  if (last && last.rate.value >= threshold.treat && facts.reopens === null)
+  const unanswered = last !== null && (ended === null || last.sample.date > ended);
+  if (unanswered && last.rate.value >= threshold.treat && facts.reopens === null)
     return firstSample(facts, threshold, say('counted-long-ago', { date: last.sample.date }), 0.6);
   return ahead(facts, threshold);
 }
@@ -183,6 +180,7 @@ function treat(facts: ColonyFacts, threshold: Threshold, counted: Counted | null
   ];
   return {
     kind: 'mites',
+    bindsHoney: true,
     title: say('treat-mites', { product: first?.product ?? null, crop, hasty }),
     by,
     pressing: weigh(hasty ? 0.93 : 0.6 + times / 10 + (late ? 0.15 : 0)),
@@ -199,7 +197,7 @@ function treat(facts: ColonyFacts, threshold: Threshold, counted: Counted | null
     },
     cautions: [
       say('label-decides-caution'),
-      ...(first && first.product !== 'strips' ? [say('acid-caution')] : []),
+      ...(first?.product !== 'strips' ? [say('acid-caution')] : []),
       say('honey-caution'),
     ],
     turns: [

@@ -3,6 +3,7 @@ import { addDays, roundTo } from '../units';
 import { type Advised, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { queenTrouble } from './queen';
+import { halfRead } from './reading';
 import { say } from './said';
 import type { Text } from '../language';
 
@@ -40,7 +41,7 @@ const pollenInBloom = ({ inBloom }: ColonyFacts): number => inBloom.reduce((sum,
 export function adviseProtein(facts: ColonyFacts): Advised | null {
   const { nest, phase, today } = facts;
   const pollen = nest.pollen.value;
-  if (phase === null || !MAY_FAIL.has(phase) || facts.framesRead * 2 < facts.frames) return null;
+  if (phase === null || !MAY_FAIL.has(phase) || !halfRead(facts)) return null;
   if (pollen >= WANTED || nest.brood.value < REARING) return null;
   // Without a laying queen there is soon nobody to feed.
   const trouble = queenTrouble(facts);

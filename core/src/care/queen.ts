@@ -1,15 +1,14 @@
 import { lastLaying } from '../biology';
 import { type CellsVerdict, readCells } from '../inspection';
-import type { Phase } from '../season';
+import { type Phase, isLate } from '../season';
 import { addDays, laterOf } from '../units';
-import { type Advised, type Reason, weigh } from './advice';
+import { type Advised, type Brief, type Reason, con, pro, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { noEggsNormal } from './no-eggs';
+import { halfRead } from './reading';
 import { say } from './said';
-import { type Text, named } from '../language';
+import { named } from '../language';
 
-/** Phases in which a queen that is reared or bought is no longer mated or accepted in time. */
-const LATE: ReadonlySet<Phase> = new Set<Phase>(['making-winter-bees', 'closing-down', 'winter-rest']);
 /** Phases in which a failing queen can be replaced at leisure. */
 const OPEN_SEASON: ReadonlySet<Phase> = new Set<Phase>(['build-up', 'swarm-season', 'flow', 'dearth', 'late-flow']);
 /** Frames of bees under which a queenless colony is not worth a queen of its own. Common practice. */
@@ -40,9 +39,8 @@ export type QueenTrouble = 'drone-layer' | 'laying-workers' | 'overdue' | 'queen
  */
 export function queenTrouble(facts: ColonyFacts): QueenTrouble {
   if (ANSWERED.has(readCells(facts.cells, facts.eggsSeen).means)) return null;
-  const enough = facts.framesRead * 2 >= facts.frames;
   if (facts.queen.verdict === 'drone-layer-likely') return facts.queenSeen ? 'drone-layer' : 'laying-workers';
-  if (!enough) return null;
+  if (!halfRead(facts)) return null;
   const young = facts.youngQueen;
   if (young && facts.today >= young.worry && !facts.eggsSeen && !facts.larvaeSeen) return 'overdue';
   if (!facts.eggsSeen && !facts.queenSeen && !young && noEggsNormal(facts) === null) {
@@ -66,48 +64,39 @@ export function queenTrouble(facts: ColonyFacts): QueenTrouble {
 export function adviseQueen(facts: ColonyFacts): Advised | null {
   const trouble = queenTrouble(facts);
   if (trouble === null) return null;
-  const late = facts.phase !== null && LATE.has(facts.phase);
-  const bees = facts.nest.framesOfBees?.value ?? null;
-  const few = bees !== null && bees < TOO_FEW;
+  const { late, few } = endsFor(facts);
   if (trouble === 'failing') return failing(facts);
   if (trouble === 'drone-layer') return replace(facts, late || few);
   if (trouble === 'laying-workers') return few || late ? shakeOut(facts, few) : testFrame(facts, trouble);
   return late || few ? unite(facts, trouble, few) : testFrame(facts, trouble);
 }
 
+/** Why a colony without a good queen is not worth another: it is too late in the year, or its bees are too few. */
+function endsFor({ phase, nest }: ColonyFacts): { readonly late: boolean; readonly few: boolean } {
+  return {
+    late: phase !== null && isLate(phase),
+    few: nest.framesOfBees !== null && nest.framesOfBees.value < TOO_FEW,
+  };
+}
+
 /** Whether the colony is to end: its bees go to others, and nothing else is done to it. */
 export function ends(facts: ColonyFacts): boolean {
   const trouble = queenTrouble(facts);
-  if (trouble === null || trouble === 'failing') return false;
-  const bees = facts.nest.framesOfBees?.value ?? null;
-  return (bees !== null && bees < TOO_FEW) || (facts.phase !== null && LATE.has(facts.phase));
+  const { late, few } = endsFor(facts);
+  return trouble !== null && trouble !== 'failing' && (late || few);
 }
 
-interface Words {
-  readonly title: Text;
-  readonly within: number;
-  readonly pressing: number;
-  readonly reasons: readonly Reason[];
-  readonly otherSchool: Text;
-  readonly rule: Text;
-  readonly turns: readonly Text[];
-  readonly ifItFails: Text;
-  readonly cautions?: readonly Text[];
-  readonly question: Text;
-  readonly again: readonly [from: number, due: number];
-}
-
-function advice(facts: ColonyFacts, words: Words): Advised {
+function advice(facts: ColonyFacts, brief: Brief): Advised {
   const { today, reopens } = facts;
-  const { within, again, rule, question, ...rest } = words;
+  const { within, again, rule, question, ...rest } = brief;
   const seen = (there: boolean) => (there ? say('was-seen') : say('not-seen'));
   const day = (days: number) => (reopens ? laterOf(addDays(today, days), reopens) : addDays(today, days));
   return {
     ...rest,
     kind: 'queen',
     by: day(within),
-    pressing: weigh(words.pressing),
-    reasons: [...words.reasons, { text: say('every-opening-costs-colony-part'), weight: 0.2, sense: 'against' }],
+    pressing: weigh(brief.pressing),
+    reasons: [...brief.reasons, con(say('every-opening-costs-colony-part'), 0.2)],
     whereFrom: {
       figure: say('days', { days: within }),
       rule,
@@ -123,9 +112,6 @@ function advice(facts: ColonyFacts, words: Words): Advised {
     followUps: [{ question, from: day(again[0]), due: day(again[1]) }],
   };
 }
-
-const pro = (text: Text, weight: number): Reason => ({ text, weight, sense: 'for' });
-const con = (text: Text, weight: number): Reason => ({ text, weight, sense: 'against' });
 
 /** What was found of the brood, as the reason for a queenless colony. */
 function noBrood(facts: ColonyFacts): readonly Reason[] {

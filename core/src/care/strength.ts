@@ -3,6 +3,7 @@ import { type CivilDate, addDays, daysBetween, earlierOf, laterOf } from '../uni
 import { type Advised, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
 import { healthOf } from './health';
+import { halfRead } from './reading';
 import { say } from './said';
 
 /** Phases in which it is settled who goes into winter by itself. */
@@ -27,7 +28,7 @@ export function adviseStrength(facts: ColonyFacts): Advised | null {
   const { today, phase, coldFrom, nest } = facts;
   const bees = nest.framesOfBees;
   if (phase === null || !BEFORE_WINTER.has(phase) || bees === null || coldFrom === null) return null;
-  if (facts.framesRead * 2 < facts.frames) return null;
+  if (!halfRead(facts)) return null;
   // The judge of queens speaks of colonies without one; a sick colony is never united.
   if (!facts.eggsSeen && !facts.larvaeSeen && !facts.queenSeen) return null;
   const verdict = healthOf(facts).verdict;

@@ -41,6 +41,10 @@ export function nestBoxes(stack: Stack): readonly BoxLayer[] {
   return nest.length > 0 ? nest : [lowest];
 }
 
+/** A box of a hive by its id; the lowest of the nest where there is none such. */
+export const boxOf = (stack: Stack, id: string): BoxLayer =>
+  stack.filter(isBox).find((layer) => layer.id === id) ?? nestBoxes(stack)[0]!;
+
 /** Supers above the nest, lowest first. */
 export const supers = (stack: Stack): readonly BoxLayer[] => stack.filter(isBox).filter(isSuper);
 

@@ -299,9 +299,10 @@ export const swarmingOn = ({ swarming }: Pick<PhaseSpan, 'swarming'>, date: Civi
 
 /** Phases from which on a lost queen cannot be replaced before winter. Common practice. */
 const LATE: ReadonlySet<Phase> = new Set<Phase>(['making-winter-bees', 'closing-down', 'winter-rest']);
+export const isLate = (phase: Phase): boolean => LATE.has(phase);
 
 /** Whether a queen lost on a day could not be replaced before winter. */
 export const lateInYear = (spans: readonly PhaseSpan[], date: CivilDate): boolean => {
   const phase = phaseOn(spans, date)?.phase;
-  return phase !== undefined && LATE.has(phase);
+  return phase !== undefined && isLate(phase);
 };

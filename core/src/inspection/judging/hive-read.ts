@@ -1,4 +1,4 @@
-import { type BoxLayer, type Stack, isBox, nestBoxes, stackAfter, supers } from '../../equipment';
+import { type BoxLayer, type Stack, boxOf, nestBoxes, stackAfter, supers } from '../../equipment';
 import { type VisitRecord, changesOf } from '../entries/record';
 import { type ColonyEstimate, estimateColony } from '../side/estimates';
 import type { FrameSide } from '../side/frame-side';
@@ -64,8 +64,7 @@ function boxRead(
   readings: readonly { readonly address: { readonly box: string } }[],
 ): BoxLayer {
   const sides = ({ id }: BoxLayer) => readings.filter(({ address }) => address.box === id).length;
-  const first = stack.filter(isBox).find((layer) => layer.id === usual) ?? nestBoxes(stack)[0]!;
-  return nestBoxes(stack).reduce((most, layer) => (sides(layer) > sides(most) ? layer : most), first);
+  return nestBoxes(stack).reduce((most, layer) => (sides(layer) > sides(most) ? layer : most), boxOf(stack, usual));
 }
 
 function fillsOf(stack: Stack, record: VisitRecord): Pick<HiveRead, 'superFill' | 'supersFill'> {

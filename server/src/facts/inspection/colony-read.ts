@@ -1,4 +1,3 @@
-import { type BoxLayer, type Stack, isBox, nestBoxes } from '@brave-comb/core/equipment';
 import { type HiveRead, readHive, recordOf } from '@brave-comb/core/inspection';
 import type { Db } from '../../database/db';
 import { perDatabase } from '../../database/per-database';
@@ -7,11 +6,6 @@ import { entriesOf, lastSeqs, type VisitRow } from '../../records/inspection';
 /** A colony as one visit read it. */
 export interface ColonyRead extends HiveRead {
   readonly visit: VisitRow;
-}
-
-/** Boxes are looked up by id; a visit's own stack always has its box. */
-export function boxOf(stack: Stack, id: string): BoxLayer {
-  return stack.filter(isBox).find((layer) => layer.id === id) ?? nestBoxes(stack)[0]!;
 }
 
 /** Visits summed up before, as of their latest entry. Another process that adds one makes this one read again. */

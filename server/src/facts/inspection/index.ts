@@ -1,4 +1,4 @@
-export { boxOf, type ColonyRead, readColonies, readColony } from './colony-read';
+export { type ColonyRead, readColonies, readColony } from './colony-read';
 export { withQueensSeen } from './queens-seen';
 export { sidesNow } from './sides-now';
 export { temperOf, tempersOf } from './tempers';

@@ -1,7 +1,7 @@
 import { inEnglish, say } from '../../words';
 import { type Output, type VisitFile, endpoints } from '@brave-comb/contract';
 import { type Sayable, sameText, type Text, inOne } from '@brave-comb/core/language';
-import { nestBoxes } from '@brave-comb/core/equipment';
+import { boxOf, nestBoxes } from '@brave-comb/core/equipment';
 import { type VisitEntry, type VisitRecord, openMinutes, recordOf, sideKey } from '@brave-comb/core/inspection';
 import { type TraineeTerms, kitForHive, worstOfLate } from '@brave-comb/core/planning';
 import { missingGates } from '@brave-comb/core/skills';
@@ -12,7 +12,7 @@ import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import { expectedAt } from '../../facts/care';
-import { boxOf, readColony, sidesNow, withQueensSeen } from '../../facts/inspection';
+import { readColony, sidesNow, withQueensSeen } from '../../facts/inspection';
 import { rotaOf, standingAt } from '../../facts/planning';
 import { siteSeason } from '../../facts/season';
 import { NO_JOBS, jobsDone, schoolStandings } from '../../facts/skills';
