@@ -297,6 +297,15 @@ await run(async () => {
     say(
       `  grouping the same showings in a plain loop              ${skills.grouping.toFixed(0)} ms (${(skills.standing / skills.grouping).toFixed(1)} times)`,
     );
+    const judged = await core('judges');
+    say(`all judges over 200 colonies (median)                    ${judged.judges.toFixed(0)} ms (at most 200)`);
+    say(
+      `  reading their records                                  ${judged.reading.toFixed(0)} ms (${(judged.judges / judged.reading).toFixed(2)} times)`,
+    );
+    say(`forecast of one colony, 500 draws (median)               ${judged.forecast.toFixed(0)} ms (at most 100)`);
+    say(
+      `  one draw                                               ${judged.single.toFixed(1)} ms (${(judged.forecast / judged.single).toFixed(0)} times)`,
+    );
     const fit = await core('fitness');
     say(`fitness, 20 members × 240 hours × 50 sites (median)      ${fit.fitness.toFixed(0)} ms`);
     say(

@@ -1,13 +1,11 @@
 import { wrong } from './wrong';
 import * as z from 'zod';
-import { ADVICE_KINDS, CONFIDENCES } from '@brave-comb/core/care';
+import { ADVICE_KINDS, BRINGS, type BringId, CONFIDENCES, VERDICTS } from '@brave-comb/core/care';
 import { Finding } from './dues';
 import { endpoint } from './endpoint';
 import { FrameSides, Spot } from './inspection-sides';
 import { CivilDate, Id, Instant, list } from './parts';
 import { FRAME_CHANGES, EVIDENCE_IDS, CHANGE_WORDS, SKILL_LEVELS, QUEEN_VERDICTS } from '@brave-comb/core/inspection';
-
-export const VERDICTS = ['accepted', 'otherwise', 'declined'] as const;
 
 export const Decision = z.object({
   id: Id,
@@ -34,6 +32,15 @@ export const Estimate = z.object({ value: z.number(), low: z.number(), high: z.n
 
 const Asked = z.object({ question: z.string(), from: CivilDate, due: CivilDate });
 
+/** Things that advice asks to be brought. */
+export const BringName = z.enum(Object.keys(BRINGS) as [BringId, ...BringId[]]);
+export const Errand = z.object({
+  minutes: z.number(),
+  when: z.enum(['day', 'evening']),
+  opens: z.boolean(),
+  brings: list(z.object({ what: BringName, amount: z.number() })),
+});
+
 export const Advice = z.object({
   kind: z.enum(ADVICE_KINDS),
   title: z.string(),
@@ -52,6 +59,7 @@ export const Advice = z.object({
   cautions: list(z.string()),
   turns: list(z.string()),
   ifItFails: z.string().nullable(),
+  errand: Errand,
   followUps: z.tuple([Asked], Asked).readonly(),
 });
 
@@ -67,7 +75,16 @@ export const Review = z.object({
   /** What the visit was asked and did not see: it is partial. */
   missing: list(z.enum(EVIDENCE_IDS)),
   frameKind: z.string(),
-  last: z.object({ visit: Id, at: Instant, frames: list(FrameSides) }).nullable(),
+  last: z
+    .object({
+      visit: Id,
+      at: Instant,
+      /** As the combs stand now: those that changed places take their readings along. */
+      frames: list(FrameSides),
+      /** Combs that stood elsewhere, or came since. */
+      moved: list(z.object({ frame: z.int(), was: z.string() })),
+    })
+    .nullable(),
   frames: list(FrameSides),
   changes: list(z.enum(FRAME_CHANGES)),
   inWords: list(z.string()),
@@ -84,7 +101,14 @@ export const Review = z.object({
   storesWhereFrom: z.object({ steps: list(z.tuple([z.string(), z.string()]).readonly()), source: z.string() }),
   /** How what was found compares with what was to be expected; `null` without an earlier visit. */
   finding: Finding.nullable(),
-  advice: list(z.object({ advice: Advice, decision: Decision.nullable() })),
+  advice: list(
+    z.object({
+      advice: Advice,
+      decision: Decision.nullable(),
+      /** How often advice of its kind came out right at this school, of those that were settled. */
+      record: z.object({ right: z.int(), of: z.int() }).nullable(),
+    }),
+  ),
   /** Whether they are fed, and why, also when no advice says so. */
   feed: z.object({ feed: z.enum(['yes', 'no', 'not-known']), why: z.string() }),
   followUps: list(FollowUp),

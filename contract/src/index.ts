@@ -1,5 +1,6 @@
 import * as calendar from './dues';
 import * as care from './care';
+import * as colonies from './colonies';
 import type { Endpoint } from './endpoint';
 import * as inspection from './inspection';
 import * as people from './people';
@@ -51,6 +52,10 @@ export const endpoints = {
   withdrawColonyEvent: calendar.withdrawColonyEvent,
   setColony: calendar.setColony,
   setCalendarPractice: calendar.setCalendarPractice,
+  colonyList: colonies.colonyList,
+  colonyStory: colonies.colonyStory,
+  yardRound: colonies.yardRound,
+  sendToSession: colonies.sendToSession,
   calendarFeed: calendar.calendarFeed,
   createCalendarFeed: calendar.createCalendarFeed,
   revokeCalendarFeed: calendar.revokeCalendarFeed,
@@ -142,7 +147,7 @@ export { Problem, PROBLEMS, type ProblemId } from './parts';
 export type { Person } from './people';
 export type { Debrief } from './debrief';
 export { WRONG, type WrongId } from './wrong';
-export { VERDICTS, type Decision, type Review } from './care';
+export type { Decision, Review } from './care';
 export {
   NewEntry,
   type AskedQuestion,
@@ -170,4 +175,5 @@ export type {
   Year,
 } from './season';
 export type { DayPage, Trust } from './weather';
+export type { ColonyLine, ColonyList, ColonyStory, YardRound } from './colonies';
 export type { Calendars, ColonyCalendar, Due, ExpectedState } from './dues';

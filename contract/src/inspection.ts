@@ -354,8 +354,8 @@ const Task = z.object({
   from: CivilDate,
   due: CivilDate,
   bring: z.string().nullable(),
-  /** The visit that left it. */
-  visit: Id,
+  /** The visit that left it; null for what a round sent to a session. */
+  visit: Id.nullable(),
   settled: z.object({ by: z.string(), at: Instant }).nullable(),
 });
 

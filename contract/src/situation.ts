@@ -1,7 +1,17 @@
 import { MARK_COLOURS } from '@brave-comb/core/biology';
-import { COLONY_CLASSES, STRAINS } from '@brave-comb/core/care';
+import { COLONY_CLASSES, MITE_SCHOOLS, STRAINS } from '@brave-comb/core/care';
 import { BOXES, type BoxKindId, PLAIN_PARTS } from '@brave-comb/core/equipment';
-import { EVIDENCE_IDS, FINDING_IDS, QUESTIONS } from '@brave-comb/core/inspection';
+import {
+  CHECK_IDS,
+  DEFECT_IDS,
+  EVIDENCE_IDS,
+  FINDING_IDS,
+  QUESTIONS,
+  STRAY_CAUSES,
+  STRAY_CONTENTS,
+  STRAY_PLACES,
+  WASH_METHODS,
+} from '@brave-comb/core/inspection';
 import { PHASES, PLANTS } from '@brave-comb/core/season';
 import { SITUATION_FORMAT, type Situation } from '@brave-comb/core/situation';
 import * as z from 'zod';
@@ -49,6 +59,19 @@ const visit = {
     )
     .optional(),
   measures: z.array(Measure).optional(),
+  strayCombs: z
+    .array(
+      z.strictObject({
+        place: z.enum(STRAY_PLACES),
+        part: Name.optional(),
+        content: z.enum(STRAY_CONTENTS).optional(),
+        cause: z.enum(STRAY_CAUSES).optional(),
+        removed: z.boolean().optional(),
+      }),
+    )
+    .optional(),
+  defects: z.array(z.strictObject({ part: Name, defect: z.enum(DEFECT_IDS) })).optional(),
+  checks: z.partialRecord(z.enum(CHECK_IDS), z.boolean()).optional(),
   outside: OutsideLook.partial().optional(),
   mood: z.int().min(1).max(5).optional(),
   queenMark: Mark.optional(),
@@ -104,7 +127,25 @@ export const SituationFile = z.strictObject({
       addSpaceAt: z.number().min(0.1).max(1).optional(),
       swarmIntervalDays: z.int().min(1).max(60).optional(),
       intervalDays: z.int().min(1).max(90).optional(),
+      broodBoxes: z.union([z.literal(1), z.literal(2)]).optional(),
+      stimulates: z.boolean().optional(),
+      mites: z.enum(MITE_SCHOOLS).optional(),
     })
+    .optional(),
+  untreated: z
+    .array(
+      z
+        .array(
+          z.strictObject({
+            date: CivilDate,
+            method: z.enum(WASH_METHODS),
+            bees: z.int().min(1).max(5000),
+            mites: z.int().min(0).max(5000),
+          }),
+        )
+        .max(50),
+    )
+    .max(200)
     .optional(),
   events: z.array(z.object({ date: CivilDate }).and(Detail)).optional(),
   before: z.array(z.strictObject({ date: CivilDate, ...visit })).optional(),

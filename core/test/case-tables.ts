@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Situation, SituationVisit } from '../src/situation';
 import { SITUATION_FORMAT } from '../src/situation';
-import { addDays } from '../src/units';
+import { addDays, spoken } from '../src/units';
 
 /** One row of a table in `docs/cases`. */
 export interface Case {
@@ -50,6 +50,23 @@ const NESTS = {
   heavy: [...times(7, '8H B4'), ...times(8, '5H 1P 1E 1S B6'), ...times(7, '8H B4')],
   'hungry-crowded': times(22, '1P 1E 2L 4S B8'),
   small: [...times(9, '4H 4C B2'), ...times(6, '3H 1P 1E 1L 2S B5'), ...times(7, '4H 4C B2')],
+  'edge-bare': [
+    ...times(2, '8F B2'),
+    ...times(2, '4H 4C B7'),
+    ...times(14, '2H 1P 1E 1L 3S B8'),
+    ...times(2, '4H 4C B7'),
+    ...times(2, '8F B2'),
+  ],
+  split: [
+    ...times(8, '4H 4C B2'),
+    ...times(2, '3H 1P 1E 1L 2S B5'),
+    ...times(2, '8F B1'),
+    ...times(2, '3H 1P 1E 1L 2S B5'),
+    ...times(8, '4H 4C B2'),
+  ],
+  'split-strong': [...times(8, '2H 1P 1E 1L 3S B8'), ...times(2, '8F B6'), ...times(12, '2H 1P 1E 1L 3S B8')],
+  'split-uncounted': [...times(8, '2H 1P 1E 1L 3S'), ...times(2, '8F'), ...times(12, '2H 1P 1E 1L 3S')],
+  spare: [...times(4, '8C B4'), ...times(12, '2H 1P 1E 1L 3S B7'), ...times(6, '4H 4C B4')],
   tiny: [...times(9, '8C B1'), ...times(4, '3H 1P 1E 1L 2S B5'), ...times(9, '8C B1')],
 } as const;
 const SIDES = 22;
@@ -66,10 +83,20 @@ const addressed = (sides: readonly string[]): readonly string[] =>
     return `${frame}/${at % 2 === 0 ? frame - 1 : frame + 1}: ${line}`;
   });
 
+/** Twenty sides of a super, by how full it is. */
+const FILLS: Readonly<Record<string, string>> = {
+  full: '8H B4',
+  most: '6H 2C B4',
+  half: '4H 4C B4',
+  quarter: '2H 6C B4',
+  empty: '8C B2',
+};
+const superOf = (fill: string) => times(20, FILLS[fill]!);
+
 type Draft = { -readonly [Key in keyof Situation]: Situation[Key] };
 
 /** The situation of a row, piece by piece. */
-function situationOf(given: string): Situation {
+export function situationOf(given: string): Situation {
   const pieces = given
     .split(';')
     .map((piece) => piece.trim())
@@ -85,6 +112,7 @@ function situationOf(given: string): Situation {
   let cells = '';
   let above: readonly string[] = [];
   const marks = new Map<number, string[]>();
+  const doubts = new Set<number>();
   const visit: { -readonly [Key in keyof SituationVisit]: SituationVisit[Key] } = {};
   const before = new Map<string, SituationVisit>();
   const events: NonNullable<Situation['events']>[number][] = [];
@@ -124,16 +152,48 @@ function situationOf(given: string): Situation {
       const wasps = { what: 'wasps', aMinute: Number(rest[0]), pastGuards: rest[1] === 'past' } as const;
       visit.measures = [...(visit.measures ?? []), wasps];
     } else if (word === 'strain') draft.colony = { ...draft.colony, strain: said as never };
-    else if (word === 'queen') draft.colony = { ...draft.colony, queen: { year: Number(said) } };
+    else if (word === 'queen')
+      draft.colony = { ...draft.colony, queen: { ...draft.colony?.queen, year: Number(said) } };
     else if (word === 'seen') visit.ticks = { ...visit.ticks, queen: true };
     else if (word === 'cells') {
       const [count, content, place] = rest;
-      cells = ` ${times(Number(count), `${content}@${place}`).join(' ')}`;
+      cells += content === 'unknown' ? ` K${count}` : ` ${times(Number(count), `${content}@${place}`).join(' ')}`;
     } else if (word === 'school') draft.practice = { mites: said as never };
     else if (word === 'super') {
       draft.hive = { stack: ['floor', 'national-brood', 'excluder', 'national-super', 'crown-board', 'roof'] };
-      if (said !== '') above = times(20, said === 'full' ? '8H B4' : '8C B2');
-    } else if (word === 'left') events.push({ date: addDays(draft.date, -7), kind: 'super-left-as-winter-food' });
+      if (said !== '') above = superOf(said);
+    } else if (word === 'double')
+      draft.hive = { stack: ['floor', 'national-brood', 'national-brood', 'crown-board', 'roof'] };
+    else if (word === 'top-bar')
+      draft.hive = { stack: ['floor', { box: 'top-bar-body', id: 'brood box', frames: 11 }, 'roof'] };
+    else if (word === 'nucleus') {
+      draft.hive = { stack: ['floor', { box: 'nucleus-national', frames: 5 }, 'crown-board', 'roof'] };
+      read = 10;
+    } else if (word === 'clipped') draft.colony = { ...draft.colony, queen: { ...draft.colony?.queen, clipped: true } };
+    else if (word === 'boxes') draft.practice = { ...draft.practice, broodBoxes: Number(said) as 1 | 2 };
+    else if (word === 'doubt') doubts.add(Number(said));
+    else if (word === 'weighed') {
+      const weight = { what: 'weight', part: 'super 1', how: 'scale', kg: Number(rest[1]) } as const;
+      visit.measures = [...(visit.measures ?? []), weight];
+    } else if (word === 'fed') {
+      const [what, kg] = rest;
+      events.push({ date: date!, kind: 'feed', what: what as never, kg: Number(kg) });
+    } else if (word === 'days' && rest[0] === 'ago') {
+      const [, days, , fill] = rest;
+      before.set(addDays(draft.date, -parseInt(days!)), { sides: { 'super 1': addressed(superOf(fill!)) } });
+    } else if (word === 'rim') draft.hive = { stack: ['floor', 'national-brood', 'spacer', 'crown-board', 'roof'] };
+    else if (word === 'stray' || word === 'cleared') {
+      const [place, cause, content] = rest as [never, never, never];
+      const stray = { place, part: 'brood box', cause, content, removed: word === 'cleared' };
+      visit.strayCombs = [...(visit.strayCombs ?? []), stray];
+    } else if (word === 'gap') {
+      const gap = { what: 'gap', between: 'top bars and excluder', mm: Number(rest[0]) } as const;
+      visit.measures = [...(visit.measures ?? []), gap];
+    } else if (word === 'defect') {
+      const [defect, part] = rest as [never, string];
+      visit.defects = [...(visit.defects ?? []), { part: spoken(part), defect }];
+    } else if (word === 'unchecked') visit.checks = { [said]: false };
+    else if (word === 'left') events.push({ date: addDays(draft.date, -7), kind: 'super-left-as-winter-food' });
     else if (word === 'hefted') {
       const weight = { what: 'weight', part: 'brood box', how: 'hefted', kg: Number(rest[0]) } as const;
       visit.measures = [...(visit.measures ?? []), weight];
@@ -161,7 +221,12 @@ function situationOf(given: string): Situation {
       const measures = [{ what: 'mites-on-bees', method, bees: bees!, mites: mites! } as const];
       if (date) before.set(date, { measures });
       else visit.measures = [...(visit.measures ?? []), ...measures];
-    } else if (word === 'gave') {
+    } else if (word === 'untreated') {
+      const [mites, , bees] = rest.map(Number);
+      const own = draft.untreated?.[0] ?? [];
+      draft.untreated = [[...own, { date: date!, method: 'alcohol-wash', bees: bees!, mites: mites! }]];
+    } else if (word === 'drone-frame') events.push({ date: date!, kind: 'drone-comb-in' });
+    else if (word === 'gave') {
       const days = /for (\d+) days/.exec(said)?.[1];
       const medicine = said.split(' on ')[0]!;
       events.push({
@@ -187,7 +252,8 @@ function situationOf(given: string): Situation {
   const lines = addressed(
     nest.map((line, at) => {
       const words = at % 2 === 0 ? (marks.get(Math.floor(at / 2) + 1) ?? []).map((mark) => ` .${mark}`).join('') : '';
-      return `${line}${words}${at === CELL_SIDE ? cells : ''}`;
+      const doubt = at % 2 === 0 && doubts.has(Math.floor(at / 2) + 1) ? ' !' : '';
+      return `${line}${words}${doubt}${at === CELL_SIDE ? cells : ''}`;
     }),
   );
   return {

@@ -18,3 +18,43 @@ export const FOLLOW_UPS = [
   { hive: '11', question: 'First super?', from: '2026-05-17', due: '2026-05-20' },
   { hive: '14', question: 'Swarm of 10 May: eggs on two combs?', from: '2026-05-13', due: '2026-05-18' },
 ] as const;
+
+/** What was decided on the advice of earlier visits. */
+export const DECISIONS = [
+  {
+    hive: '4',
+    date: '2026-04-26',
+    by: 'tomasz',
+    advice: 'add-space',
+    verdict: 'otherwise',
+    action: 'First super at the next look',
+    reason: 'Two frames are still bare.',
+  },
+  {
+    hive: '9',
+    date: '2026-04-26',
+    by: 'ruth',
+    advice: 'feed',
+    verdict: 'declined',
+    action: '',
+    reason: 'A super is on and dandelion is open.',
+  },
+  {
+    hive: '12',
+    date: '2026-04-25',
+    by: 'leilani',
+    advice: 'feed',
+    verdict: 'accepted',
+    action: 'Fed 2 kg of thin syrup',
+    reason: '',
+  },
+  {
+    hive: '8',
+    date: '2026-05-05',
+    by: 'ruth',
+    advice: 'leave-alone',
+    verdict: 'accepted',
+    action: 'Left alone until 12 May',
+    reason: '',
+  },
+] as const;

@@ -72,8 +72,60 @@ export const POLLEN_SEEN = [
   { site: 'Home orchard', by: 'tomasz', colour: 'brick-red', date: '2026-05-05', plant: null },
 ] as const;
 
+const AUTUMN = ['1', '3', '4', '5', '6', '8', '9', '10', '11', '12', '13'] as const;
+
+/** Last year's care against mites, and the feed for winter. Days by the labels as they were entered. */
+const LAST_YEAR = AUTUMN.flatMap(
+  (hive) =>
+    [
+      {
+        hive,
+        by: 'morag',
+        date: '2025-08-16',
+        detail: {
+          kind: 'treatment',
+          medicine: 'thymol, gel',
+          repeatAfter: 14,
+          doses: 2,
+          removeAfter: 14,
+          withdrawal: 0,
+        },
+      },
+      {
+        hive,
+        by: 'morag',
+        date: '2025-08-30',
+        detail: {
+          kind: 'treatment',
+          medicine: 'thymol, gel',
+          repeatAfter: 14,
+          doses: 2,
+          removeAfter: 14,
+          withdrawal: 0,
+        },
+      },
+      { hive, by: 'tomasz', date: '2025-09-13', detail: { kind: 'treatment-out', medicine: 'thymol, gel' } },
+      { hive, by: 'tomasz', date: '2025-09-14', detail: { kind: 'feed', what: 'thick-syrup', kg: 6 } },
+      { hive, by: 'tomasz', date: '2025-09-21', detail: { kind: 'feed', what: 'thick-syrup', kg: 5 } },
+      {
+        hive,
+        by: 'morag',
+        date: '2025-12-20',
+        detail: {
+          kind: 'treatment',
+          medicine: 'oxalic acid, trickled',
+          repeatAfter: null,
+          doses: 1,
+          removeAfter: null,
+          withdrawal: 0,
+        },
+      },
+    ] as const,
+);
+
 /** What was done to colonies and sets dates. */
 export const COLONY_EVENTS = [
+  ...LAST_YEAR,
   { hive: '7', by: 'leilani', date: '2026-04-29', detail: { kind: 'queen', start: 'virgin-emerged' } },
   { hive: '2', by: 'tomasz', date: '2026-05-10', detail: { kind: 'feed', what: 'thin-syrup', kg: 4 } },
   { hive: '2', by: 'tomasz', date: '2026-05-10', detail: { kind: 'patty', kg: 0.25 } },

@@ -12,6 +12,8 @@ export interface DemoVisit {
   readonly supers?: readonly (readonly [honey: number, nectar: number])[];
   readonly note?: string;
   readonly stings?: number;
+  /** Mites washed off so many bees. */
+  readonly washed?: { readonly bees: number; readonly mites: number };
 }
 
 /** A written frame: both sides in shorthand. */
@@ -74,11 +76,23 @@ export const VISITS: readonly DemoVisit[] = [
   visit(11, '2026-04-25', 2, { ...small, brood: [4, 7], middle: 5 }),
   visit(13, '2026-04-25', 2, { ...steady, frames: 18, brood: [3, 8] }),
   visit(12, '2026-04-25', 1, { ...small, honey: [1, 0] }),
-  visit(4, '2026-04-26', 1, { ...steady, frames: 11, brood: [3, 8], bareFrom: 10 }),
+  visit(
+    4,
+    '2026-04-26',
+    1,
+    { ...steady, frames: 11, brood: [3, 8], bareFrom: 10 },
+    { washed: { bees: 300, mites: 1 } },
+  ),
   visit(3, '2026-04-26', 2, { ...steady, brood: [3, 8] }),
-  visit(6, '2026-04-26', 3, { ...strong, brood: [2, 9] }, { supers: [[2, 2]] }),
+  visit(6, '2026-04-26', 3, { ...strong, brood: [2, 9] }, { supers: [[2, 2]], washed: { bees: 310, mites: 2 } }),
   visit(2, '2026-04-26', 2, { ...small, brood: [4, 6], middle: 3 }),
-  visit(9, '2026-04-26', 3, { ...steady, brood: [2, 8], bees: 8 }, { supers: [[1, 1]] }),
+  visit(
+    9,
+    '2026-04-26',
+    3,
+    { ...steady, brood: [2, 8], bees: 8 },
+    { supers: [[1, 1]], washed: { bees: 300, mites: 2 } },
+  ),
   visit(4, '2026-05-05', 1, FIVE_MAY_HIVE_4, { supers: [[2, 2]], note: 'Lids on 3 uneven on one side, look again.' }),
   visit(
     7,
@@ -104,7 +118,7 @@ export const VISITS: readonly DemoVisit[] = [
   ),
   visit(5, '2026-05-07', 2, { ...steady, brood: [3, 8], nectar: 1 }),
   visit(10, '2026-05-09', 2, { ...steady, brood: [2, 8], nectar: 1 }, { supers: [[2, 1]] }),
-  visit(11, '2026-05-09', 2, { ...steady, frames: 11, brood: [3, 8] }),
+  visit(11, '2026-05-09', 2, { ...steady, frames: 11, brood: [3, 8] }, { washed: { bees: 300, mites: 10 } }),
   visit(13, '2026-05-09', 2, { ...steady, frames: 18, brood: [3, 10], bees: 7 }),
   visit(12, '2026-05-09', 1, { ...small, brood: [4, 7], honey: [1, 0] }, { note: 'Light. Feeder put on.' }),
   visit(1, '2026-05-10', 2, { ...steady, frames: 11, brood: [2, 9], nectar: 1, bees: 8 }, { supers: [[1, 2]] }),

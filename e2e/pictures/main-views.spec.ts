@@ -58,11 +58,6 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await expect(page.locator('.token mat-icon svg').first()).toBeVisible();
   await page.locator('bc-plan-grid .board').evaluate((board) => board.scrollTo({ left: 0 }));
   await take(page, 'planner');
-  await page.goto('/ahead/planner/coverage');
-  await expect(page.getByRole('heading', { name: /^Who has still to see what/ })).toBeVisible();
-  await expect(page.locator('bc-coverage tbody tr').first()).toBeVisible();
-  await take(page, 'coverage');
-
   for (const [name, heading] of [
     ['season', /^Swarm season/],
     ['dues', /^What is due/],
@@ -72,10 +67,17 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
     await page.waitForTimeout(700);
     await take(page, name);
   }
-  await page.goto('/ahead/day/2026-05-14');
-  await expect(page.getByRole('heading', { name: /^Thu 14 May/ })).toBeVisible();
+  await page.goto('/colonies');
+  await expect(page.getByRole('link', { name: 'Hive 14', exact: true })).toBeVisible({ timeout: 30_000 });
   await page.waitForTimeout(500);
-  await take(page, 'day');
+  await take(page, 'colonies');
+  await page.getByRole('link', { name: 'Hive 4', exact: true }).click();
+  await expect(page.getByText(/^All room covered/)).toBeVisible({ timeout: 30_000 });
+  await take(page, 'colony');
+  await page.goto('/colonies/round');
+  await expect(page.getByRole('heading', { name: /^Yard round Home/ })).toBeVisible({ timeout: 30_000 });
+  await page.waitForTimeout(500);
+  await take(page, 'yard-round');
   await page.goto('/ahead/weather');
   await expect(page.getByText(/Looking up/)).toBeVisible();
   await expect(page.getByText(/Looking up/)).toBeHidden({ timeout: 90_000 });
@@ -136,9 +138,6 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.locator('bc-advice-card').first().getByRole('button', { name: 'Decide', exact: true }).click();
   await expect(page.getByText(/Decided by/)).toBeVisible();
   await take(page, 'visit-review', true);
-  await page.goto('/afterwards/yard-book');
-  await expect(page.getByText('Repair: gap between boxes')).toBeVisible();
-  await take(page, 'yard-book');
   await page.goto('/trainees');
   const row = page.getByRole('row', { name: /Salma/ });
   await row.getByRole('gridcell').nth(13).click();

@@ -117,7 +117,7 @@ test('a colony’s calendar: expected state, a treatment by its label, and back'
   await page.getByLabel('Withdrawal, days').fill('0');
   await page.getByRole('button', { name: 'Log it' }).click();
   await expect(page.getByRole('row', { name: /thymol gel: take it out/ })).toContainText('11 Jun');
-  await page.getByRole('button', { name: /take back thymol/ }).click();
+  await page.getByRole('button', { name: /take back thymol gel/ }).click();
   await expect(page.getByRole('row', { name: /thymol gel/ })).toHaveCount(0);
 });
 

@@ -207,7 +207,7 @@ test('a sign-in that ends at the hive is said there; what is entered waits and i
   await expect(notice).toBeVisible({ timeout: 20_000 });
   await expect(page.getByRole('button', { name: /waiting, not sent/ })).toBeVisible();
   await notice.getByRole('link', { name: 'Sign in again' }).click();
-  await page.getByLabel('Name').fill('leilani');
+  await page.getByLabel('Name', { exact: true }).fill('leilani');
   await page.getByLabel('Password', { exact: true }).fill('willow-before-gorse');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page).toHaveURL(visit.href);

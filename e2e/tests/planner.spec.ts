@@ -61,7 +61,8 @@ test('a hive is dragged with its price before it is put down; outside the board 
   const told = page.getByRole('button', { name: 'As told' });
   if (await told.isVisible()) await told.click();
   const token = board.locator('button.token:not(.pinned)').last();
-  await token.scrollIntoViewIfNeeded();
+  // The board is drawn anew with what people were told.
+  await expect(() => token.scrollIntoViewIfNeeded({ timeout: 2_000 })).toPass();
   const name = await token.getAttribute('aria-label');
   const from = (await token.boundingBox())!;
   const status = page.getByRole('region', { name: 'Planner' }).getByRole('status');

@@ -1,3 +1,4 @@
+import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { controlled, signIn, soundOnDeskAndPhone, type, watchFaults } from './school';
 
@@ -147,4 +148,20 @@ test('axe finds nothing in practice and debrief, and nothing runs off', async ({
     await page.waitForTimeout(400);
     await soundOnDeskAndPhone(page, path);
   }
+});
+
+test('a case that the school wrote itself is opened from a file, marked and not scored', async ({ page }) => {
+  const faults = watchFaults(page);
+  await signIn(page, 'kwame');
+  await page.goto('/practice/next');
+  const file = page.getByLabel('File of the case');
+  await file.setInputFiles({ name: 'case.json', mimeType: 'application/json', buffer: Buffer.from('{"format":1}') });
+  await expect(page.getByRole('alert')).toContainText('This file cannot be judged');
+  await file.setInputFiles(join(import.meta.dirname, '../../docs/formats/situation.example.json'));
+  await expect(page.getByText(/from a file: not scored/)).toBeVisible();
+  await expect(page.getByRole('alert')).toBeHidden();
+  await page.getByRole('button', { name: 'Feed', exact: true }).click();
+  await page.getByRole('button', done).click();
+  await expect(page.getByText(/^(Right|Partly|Not right)$/)).toBeVisible();
+  expect(faults).toEqual([]);
 });

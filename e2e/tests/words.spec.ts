@@ -115,6 +115,8 @@ for (const address of [
   '/afterwards/combs',
   '/afterwards/yard-book',
   '/afterwards/predictions',
+  '/colonies',
+  '/colonies/round',
   '/trainees',
   '/trainees/agreement',
   '/practice',

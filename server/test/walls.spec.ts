@@ -203,6 +203,10 @@ const LINES: Readonly<Record<Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI'
   forecastTrust: { may: 'LSOTU', query: site },
   aliveRound: { may: 'LSOTU', query: site },
   colonyCalendars: { may: 'LSOTU', query: site },
+  colonyList: { may: 'LSOTUF' },
+  colonyStory: { may: 'LSOTU', params: hive },
+  yardRound: { may: 'LSO', query: site },
+  sendToSession: { may: 'LSO', params: hive, body: async () => ({ id: uuid(), advice: await advisedFirst() }) },
   movePlan: { may: 'LSO', query: () => ({ from: id('site') }) },
   scheduleMove: {
     may: 'LSO',
@@ -414,6 +418,14 @@ const otherPassport = () => ({
   skills: [],
   checkWords: 'made up',
 });
+/** What is advised first by the last visit of the hive. */
+const advisedFirst = async () => {
+  const { visits } = await read<{ visits: { id: string }[] }>(agents.L, endpoints.colonyStory, hive());
+  const { advice } = await read<{ advice: { advice: { kind: string } }[] }>(agents.L, endpoints.visitReview, {
+    visit: visits.at(-1)!.id,
+  });
+  return advice[0]!.advice.kind;
+};
 /** A flow that hives of the site could be moved to, as the planner of moves names it. */
 const flow = async () => {
   const { targets } = (await agents.L.get(`${endpoints.movePlan.path}?from=${id('site')}`)).body as {

@@ -1,5 +1,6 @@
 import type { CivilDate } from '../units';
 import type { Text } from '../language';
+import type { Errand } from './errand';
 
 export const ADVICE_KINDS = [
   'health',
@@ -7,9 +8,11 @@ export const ADVICE_KINDS = [
   'feed',
   'queen',
   'queen-cells',
+  'swarming',
   'mites',
   'protein',
   'strength',
+  'comb',
   'add-space',
   'look-again',
   'cannot-tell',
@@ -64,6 +67,8 @@ export interface Advice {
   readonly turns: readonly Text[];
   /** What then, if it does not work. */
   readonly ifItFails: Text | null;
+  /** What it takes to do it. */
+  readonly errand: Errand;
   /** What it makes necessary, the next look first; at least one. */
   readonly followUps: readonly [FollowUp, ...FollowUp[]];
 }
@@ -73,10 +78,12 @@ export const pro = (text: Text, weight: number): Reason => ({ text, weight, sens
 export const con = (text: Text, weight: number): Reason => ({ text, weight, sense: 'against' });
 
 /** An advice as its judge gives it: from today on, as firm as the reading, with nothing to beware of, unless it says otherwise. */
-export type Advised = Omit<Advice, 'from' | 'confidence' | 'cautions' | 'turns' | 'ifItFails'> &
+export type Advised = Omit<Advice, 'from' | 'confidence' | 'cautions' | 'turns' | 'ifItFails' | 'errand'> &
   Partial<Pick<Advice, 'from' | 'confidence' | 'cautions' | 'turns' | 'ifItFails'>> & {
     /** Honey that stands on the hive while it is done is not for people. */
     readonly bindsHoney?: true;
+    /** What it takes, where it is not what this kind of advice always takes. */
+    readonly errand?: Partial<Errand>;
   };
 
 /** What a judge says of one case; the rest of the advice is the same for all its cases. */

@@ -1,5 +1,5 @@
 import type { MatingDay } from '../biology';
-import { frameOf, nestBoxes, supers } from '../equipment';
+import { BOXES, frameOf, nestBoxes, supers } from '../equipment';
 import {
   type FrameSides,
   type HiveRead,
@@ -8,6 +8,7 @@ import {
   type Question,
   type QueenStatus,
   type SeenEnough,
+  broodFrames,
   eggsWouldShow,
   framesWithCells,
   honeyIn,
@@ -26,20 +27,22 @@ import {
   type PhaseSpan,
   coldBegins,
   inBloom,
+  mainFlow,
   lateInYear,
   mitesDownBy,
   nectarOn,
   phaseOn,
   yearPhases,
 } from '../season';
-import { type CivilDate, addDays, daysBetween } from '../units';
+import { type CivilDate, type MonthDay, addDays, daysBetween, lastOf } from '../units';
 import type { ColonyEvent } from './colony-event';
 import { queenInTheMaking } from './dues-queen';
-import type { Strain } from './expected';
+import type { Strain } from './colony-days';
 import type { ColonyFacts, HouseCare, NOTHING_BESIDES } from './facts';
 import { feedingsOf } from './feed-uptake';
 import { type Course, coursesOf } from './treatments';
 import { honeyLock } from './withdrawal';
+import { woodworkOf } from './woodwork';
 
 /** The season at a site, as far as a judgement about one colony rests on it. */
 export interface SeasonKnown {
@@ -72,6 +75,9 @@ export interface VisitKnown {
   readonly strain: Strain;
   /** Year in which the queen was reared; `null` when nobody knows. */
   readonly queenYear: number | null;
+  /** Mites counted in colonies of the place that were given nothing, colony by colony. */
+  readonly untreated?: ColonyFacts['untreated'];
+  readonly queenClipped?: boolean;
   /** What happened to the colony, until this day. */
   readonly events: readonly ColonyEvent[];
   readonly practice: HouseCare;
@@ -140,7 +146,9 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
     queenSeen: ticks.queen === true || now.nestSides.some((side) => side.queen),
     queen: queenOf(known),
     youngQueen: young && { layingTo: young.plan.laying.to, aloneTo: young.plan.alone.to, worry: young.plan.worry },
-    queenSeasons: known.queenYear === null ? null : Number(today.slice(0, 4)) - known.queenYear + 1,
+    queenSeasons:
+      known.queenYear === null ? null : queenSeasonsOf(known.queenYear, today, season?.facts.turn ?? NORTHERN_TURN),
+    queenClipped: known.queenClipped ?? false,
     queenCells: now.nestSides.reduce((sum, { cells }) => sum + cells, 0),
     cells: now.nestSides.flatMap(({ queenCells }) => queenCells ?? []),
     framesWithCells: framesWithCells(now.frames),
@@ -151,11 +159,15 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
     supers: supers(now.stack).length,
     superFill: now.superFill,
     supersFill: now.supersFill,
+    superGain: superGainOf(known),
+    broodBoxes: BOXES[now.box.box].role === 'body' ? 0 : nestBoxes(now.stack).length,
     superKg: superHoney(now.stack, now.record),
     supersAreTheirs: left || (phase !== null && LEFT_ON.has(phase)),
     ...honeyFacts(events, today, courses, held.nest.framesOfBees?.value ?? now.box.frames),
+    fedThinDays: fedThinDays(events, today),
     courses,
     ...coldOf(season, ahead ?? [], today),
+    flowFrom: known.practice.stimulates ? flowAhead(season, today) : null,
     inBloom: inBloom(season?.bloom ?? [], today),
     nectar: season ? nectarOn(season.bloom, today) : 0,
     poorDays: season && season.poorDays,
@@ -174,9 +186,11 @@ function besides({
   before,
   events,
   season,
+  untreated = [],
 }: VisitKnown): Omit<Pick<ColonyFacts, keyof typeof NOTHING_BESIDES>, 'courses' | 'coldFrom' | 'coldDays'> {
   const measured = (read: HiveRead) => read.record.measures.map(({ measure }) => measure);
   const suspected = events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion-settled');
+  const droneComb = events.findLast(({ kind }) => kind === 'drone-comb-in' || kind === 'drone-comb-out');
   const marks = new Map<MarkId, Set<number>>();
   now.frames.forEach((frame, index) => {
     for (const side of sidesOf(frame))
@@ -188,6 +202,10 @@ function besides({
     ropiness: measured(now).flatMap((each) => (each.what === 'ropiness' ? [each.test] : [])),
     outside: now.record.outside.before ?? now.record.outside.after ?? null,
     wasps: measured(now).findLast((each) => each.what === 'wasps') ?? null,
+    woodwork: woodworkOf(now),
+    untreated,
+    broodFrames: broodFrames(now.frames),
+    droneCombDays: droneComb?.kind === 'drone-comb-in' ? daysBetween(droneComb.date, today) : null,
     suspicion: suspected?.kind === 'suspicion' ? suspected.of : null,
     samples: [...before, { read: now, date: today }].flatMap(({ read, date }) =>
       measured(read).flatMap((each) =>
@@ -221,7 +239,7 @@ function coldOf(
 const BY_FEEL = 0.3;
 
 /** What the nest holds: by its combs, by seams from above where no bees were read, and by weight where no comb was. */
-function nestOf({ nest, stack, record }: HiveRead): Pick<ColonyFacts, 'nest' | 'foodWeighed'> {
+export function nestOf({ nest, stack, record }: HiveRead): Pick<ColonyFacts, 'nest' | 'foodWeighed'> {
   const boxes = nestBoxes(stack);
   const seams = boxes.map(({ id }) => record.seams[id] ?? null).filter((count) => count !== null);
   const counted = seams.reduce((sum, count) => sum + count, 0);
@@ -234,6 +252,48 @@ function nestOf({ nest, stack, record }: HiveRead): Pick<ColonyFacts, 'nest' | '
     foodWeighed: weighed.length > 0,
   };
 }
+
+function flowAhead(season: SeasonKnown | null, today: CivilDate): CivilDate | null {
+  const begin = season && lastOf(season.facts.turn, today);
+  const flow = begin && mainFlow(season.bloom, begin, addDays(begin, 364));
+  return flow && flow.from > today ? flow.from : null;
+}
+
+function fedThinDays(events: readonly ColonyEvent[], today: CivilDate): number | null {
+  const fed = events.findLast((event) => event.kind === 'feed' && event.what === 'thin-syrup');
+  return fed ? daysBetween(fed.date, today) : null;
+}
+
+/**
+ * Seasons that a queen has seen, this one among them. Where winter lies in the middle of the calendar's year, its first half belongs to the
+ * season before.
+ *
+ * @param queenYear calendar year in which she was reared
+ * @param today civil date
+ * @param turn day on which the year of growth begins
+ * @returns one or more
+ */
+export function queenSeasonsOf(queenYear: number, today: CivilDate, turn: MonthDay): number {
+  const turned = turn > '03' && turn < '10' && today.slice(5) < turn;
+  return Math.max(1, Number(today.slice(0, 4)) - queenYear + (turned ? 0 : 1));
+}
+
+/** Looks further apart than this say nothing of what comes in now, days. Common practice. */
+const RATE_WITHIN = 21;
+
+/** What the supers gained a day since the last look at the same supers, as a share of them. */
+function superGainOf({ now, before, today }: VisitKnown): number | null {
+  const { supersFill } = now;
+  const earlier = before.findLast(
+    ({ read }) => read.supersFill !== null && supers(read.stack).length === supers(now.stack).length,
+  );
+  if (supersFill === null || !earlier) return null;
+  const days = daysBetween(earlier.date, today);
+  return days < 1 || days > RATE_WITHIN ? null : (supersFill - earlier.read.supersFill!) / days;
+}
+
+/** The northern winter solstice. */
+const NORTHERN_TURN: MonthDay = '12-21';
 
 /** From when a new super may go on, and until when so many frames of bees carry feed. */
 function honeyFacts(events: readonly ColonyEvent[], today: CivilDate, courses: readonly Course[], bees: number) {

@@ -4,7 +4,7 @@ import { nectarOn } from '../season';
 import { type CivilDate, addDays, daysBetween } from '../units';
 import type { ColonyEvent } from './colony-event';
 import type { CalendarFacts, SourceDue } from './dues-types';
-import { BRINGS, flyable } from './expected';
+import { GATHERS, flyable } from './colony-days';
 import { TAKES, dailyOf, feedingsOf, runsOut } from './feed-uptake';
 import { standing } from './standing-event';
 import { type Course, coursesOf } from './treatments';
@@ -182,7 +182,7 @@ export function superFullOn(
   let kg = 0;
   for (let day = 1; day <= daysBetween(on, facts.today) + HORIZON; day += 1) {
     const date = addDays(on, day);
-    kg += nectarOn(facts.forage, date) * flyable(weather.get(date)) * facts.framesOfBees * BRINGS;
+    kg += nectarOn(facts.forage, date) * flyable(weather.get(date)) * facts.framesOfBees * GATHERS;
     if (kg >= holdsKg * NEXT_AT) return date;
   }
   return null;

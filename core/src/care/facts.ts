@@ -9,9 +9,11 @@ import type {
   RopinessTest,
 } from '../inspection';
 import type { DayWeather, Forage, Phase } from '../season';
+import { medianOf } from '../statistics';
 import type { CivilDate } from '../units';
-import type { Strain } from './expected';
+import type { Strain } from './colony-days';
 import type { Course } from './treatments';
+import { NO_WOODWORK, type WoodworkSeen } from './woodwork';
 
 /** What a school does as a matter of course; every figure may be changed by it. */
 export interface HouseCare {
@@ -27,12 +29,19 @@ export interface HouseCare {
   readonly swarmIntervalDays: number;
   /** Days between looks otherwise in the high season; common practice: 10 to 15. */
   readonly intervalDays: number;
+  /** Brood boxes in which a full colony lives. */
+  readonly broodBoxes: 1 | 2;
+  /** Thin syrup is given before the main flow to drive brood. */
+  readonly stimulates: boolean;
   /** How mites are kept down. */
   readonly mites: MiteSchool;
 }
 
-/** Count first and treat over a threshold; treat every year after the harvest and in the broodless time. */
-export const MITE_SCHOOLS = ['sample', 'calendar'] as const;
+/**
+ * Count first and treat over a threshold; treat every year after the harvest and in the broodless time; cut out drone comb while the brood
+ * grows; take the brood out in summer. The last two count as well.
+ */
+export const MITE_SCHOOLS = ['sample', 'calendar', 'drone-comb', 'brood-break'] as const;
 export type MiteSchool = (typeof MITE_SCHOOLS)[number];
 
 export const DEFAULT_CARE: HouseCare = {
@@ -42,6 +51,8 @@ export const DEFAULT_CARE: HouseCare = {
   addSpaceAt: 0.8,
   swarmIntervalDays: 7,
   intervalDays: 12,
+  broodBoxes: 1,
+  stimulates: false,
   mites: 'sample',
 };
 
@@ -75,6 +86,8 @@ export interface ColonyFacts {
   readonly youngQueen: { readonly layingTo: CivilDate; readonly aloneTo: CivilDate; readonly worry: CivilDate } | null;
   /** Seasons that the queen has seen, this one among them; `null` when her year is not known. */
   readonly queenSeasons: number | null;
+  /** Her wing is clipped, so that she cannot fly with a swarm; `false` also where nobody said. */
+  readonly queenClipped: boolean;
   /** Queen cells and cups on all frames. */
   readonly queenCells: number;
   /** Those of them that somebody looked into. */
@@ -88,6 +101,10 @@ export interface ColonyFacts {
   readonly superFill: number | null;
   /** How full all supers are together (0 to 1), `null` when one of them was not read. */
   readonly supersFill: number | null;
+  /** How much fuller all supers together became a day since the last look at them, as a share of them; `null` when it is not known. */
+  readonly superGain: number | null;
+  /** Boxes of the nest; none where it is one long body, on which no box goes. */
+  readonly broodBoxes: number;
   /** Honey and nectar in the supers, kg, by what was read or weighed; `null` when nobody looked. */
   readonly superKg: number | null;
   /** The supers are left to them as winter food. */
@@ -96,6 +113,10 @@ export interface ColonyFacts {
   readonly superOnFrom: CivilDate | null;
   /** Day until which they carry a feed into the combs; `null` when they are not fed. */
   readonly fedUntil: CivilDate | null;
+  /** Days since thin syrup was given last; `null` when it never was. */
+  readonly fedThinDays: number | null;
+  /** First day of the main flow ahead, where the house drives brood for it. */
+  readonly flowFrom: CivilDate | null;
   readonly inBloom: readonly Forage[];
   /** Worth of all nectar in bloom today, see `nectarOn`. */
   readonly nectar: number;
@@ -114,8 +135,16 @@ export interface ColonyFacts {
   readonly wasps: Pick<Extract<Measure, { what: 'wasps' }>, 'aMinute' | 'pastGuards'> | null;
   /** A disease that is suspected since an earlier day and not settled, as it was entered. */
   readonly suspicion: string | null;
+  /** Comb where none should be, worn comb, bare frames, and faults of the parts. */
+  readonly woodwork: WoodworkSeen;
   /** Mites washed or rolled off bees, at this visit and before, the latest last. */
   readonly samples: readonly MiteSample[];
+  /** Mites counted meanwhile in colonies that were given nothing, colony by colony. */
+  readonly untreated: readonly (readonly MiteSample[])[];
+  /** Frames of the box that was read that hold brood. */
+  readonly broodFrames: readonly number[];
+  /** Days since a frame for drone comb was hung, while it is in; `null` when there is none. */
+  readonly droneCombDays: number | null;
   /** Medicines that it was given. */
   readonly courses: readonly Course[];
   /** Today and the coming days, as far as somebody foresees them. */
@@ -133,6 +162,10 @@ export type MiteSample = Pick<Extract<Measure, { what: 'mites-on-bees' }>, 'meth
   readonly date: CivilDate;
 };
 
+/** The middle of the highest temperatures of the coming days, °C; `null` without a forecast. */
+export const middleHigh = ({ highs }: Pick<ColonyFacts, 'highs'>): number | null =>
+  highs.length === 0 ? null : medianOf(highs);
+
 /** Whether a super for harvest stands on the hive. */
 export const harvestOn = ({ supers, supersAreTheirs }: Pick<ColonyFacts, 'supers' | 'supersAreTheirs'>): boolean =>
   supers > 0 && !supersAreTheirs;
@@ -145,7 +178,11 @@ export const NOTHING_BESIDES = {
   outside: null,
   wasps: null,
   suspicion: null,
+  woodwork: NO_WOODWORK,
   samples: [],
+  untreated: [],
+  broodFrames: [],
+  droneCombDays: null,
   courses: [],
   ahead: [],
   mitesDownBy: null,

@@ -1,14 +1,16 @@
 import { FLOW_NECTAR, type Phase, nectarOf } from '../season';
 import { addDays, roundTo } from '../units';
 import { type Advised, type Reason, weigh } from './advice';
-import { eatenDaily } from './eating';
-import { type ColonyFacts, harvestOn } from './facts';
+import { eatenDaily } from '../biology';
+import { type ColonyFacts, harvestOn, middleHigh } from './facts';
 import { halfRead } from './reading';
 import { say } from './said';
+import { adviseStimulating, afterDriving } from './stimulate';
 import { type Text, inOne } from '../language';
 
 /** A feed, and how much of it comes from one kilogram of sugar. */
 interface Feed {
+  readonly bring: 'thin-syrup' | 'thick-syrup' | 'fondant';
   readonly name: Text;
   readonly unit: 'L' | 'kg';
   readonly perKgSugar: number;
@@ -21,6 +23,7 @@ const QUANTITY = { L: 'volume', kg: 'weight' } as const;
 /** Litres from one kilogram of sugar: 2 kg of 1:1 at 1.2297 kg/L, 1.5 kg of 2:1 at 1.3268 kg/L (ICUMSA density, from memory). */
 const FEEDS = {
   thin: {
+    bring: 'thin-syrup',
     name: say('thin-syrup'),
     unit: 'L',
     perKgSugar: 1.626,
@@ -28,6 +31,7 @@ const FEEDS = {
     source: say('thin-syrup-source'),
   },
   thick: {
+    bring: 'thick-syrup',
     name: say('thick-syrup'),
     unit: 'L',
     perKgSugar: 1.13,
@@ -35,6 +39,7 @@ const FEEDS = {
     source: say('thick-syrup-source'),
   },
   candy: {
+    bring: 'fondant',
     name: say('candy-fondant'),
     unit: 'kg',
     perKgSugar: 1.1,
@@ -170,7 +175,7 @@ export function feedAnswer(facts: ColonyFacts): FeedAnswer {
 export function adviseFeeding(facts: ColonyFacts): Advised | null {
   if (tooLittleRead(facts)) return null;
   const need = needOf(facts);
-  if (need.not !== null) return null;
+  if (need.not !== null) return adviseStimulating(facts);
   const { today } = facts;
   const { food, least, upTo, starving, harvest } = need;
   const feed: Feed = FEEDS[kindOfFeed(facts)];
@@ -182,6 +187,12 @@ export function adviseFeeding(facts: ColonyFacts): Advised | null {
   const again = portion < whole;
   return {
     kind: 'feed',
+    errand: {
+      brings: [
+        { what: feed.bring, amount: portion },
+        { what: 'feeder', amount: 1 },
+      ],
+    },
     title:
       harvest && !starving
         ? say('take-supers-off-first-then', { amount })
@@ -211,17 +222,20 @@ export function adviseFeeding(facts: ColonyFacts): Advised | null {
       ],
       source: say('house-practice-store-wanted', { source: feed.source }),
     },
-    followUps: [{ question: say('feed-taken-food-kg'), from: addDays(by, 4), due: addDays(by, 7) }],
+    followUps: [
+      { question: say('feed-taken-food-kg'), from: addDays(by, 4), due: addDays(by, 7) },
+      ...(feed === FEEDS.thin && facts.nest.brood.value > 0 ? afterDriving(facts) : []),
+    ],
   };
 }
 
-function kindOfFeed({ phase, highs }: ColonyFacts): keyof typeof FEEDS {
-  const sorted = [...highs].sort((a, b) => a - b);
-  const middle = sorted[Math.floor(sorted.length / 2)];
-  if (middle !== undefined && middle < LIQUID_WARMTH) return 'candy';
+function kindOfFeed(facts: ColonyFacts): keyof typeof FEEDS {
+  const { phase } = facts;
+  const middle = middleHigh(facts);
+  if (middle !== null && middle < LIQUID_WARMTH) return 'candy';
   if (phase === null) return 'thin';
   // Where winter is warm, syrup is taken while the cluster would sit elsewhere.
-  return BY_PHASE[phase] === 'candy' && middle !== undefined && middle >= TAKEN_IN_WINTER ? 'thin' : BY_PHASE[phase];
+  return BY_PHASE[phase] === 'candy' && middle !== null && middle >= TAKEN_IN_WINTER ? 'thin' : BY_PHASE[phase];
 }
 
 /** Sugar that carries them for about ten days, kg. */

@@ -1,6 +1,7 @@
 import type { Advice, Advised, Confidence, Reason } from './advice';
 import { adviseCannotTell } from './cannot-tell';
 import { adviseEntrance, isRobbed } from './entrance';
+import { adviseComb } from './comb';
 import type { ColonyFacts } from './facts';
 import { adviseFeeding } from './feed';
 import { adviseHealth, healthOf, standsStill } from './health';
@@ -13,7 +14,9 @@ import { adviseQueenCells } from './queen-cells';
 import { A_QUARTER, shareRead } from './reading';
 import { adviseSpace } from './space';
 import { adviseStrength } from './strength';
+import { adviseSwarming } from './swarming';
 import { say } from './said';
+import { errandOf } from './usual-errand';
 import { readCells } from '../inspection';
 import type { Text } from '../language';
 
@@ -88,9 +91,11 @@ function amongEachOther(facts: ColonyFacts): readonly Advised[] {
     feed && space ? also(feed, say('room-short-well-super-harvest')) : feed,
     queen,
     cells && swarming && space ? also(cells, say('room-does-not-stop-cells')) : cells,
+    adviseSwarming(facts),
     mites && treated && space && !feed ? also(mites, say('room-short-brood-box-not-super')) : mites,
     adviseProtein(facts),
     adviseStrength(facts),
+    adviseComb(facts),
     spaceWaits ? null : space,
     // A doubt that is looked at for the health of the brood is not asked for twice.
     again && facts.eggsSeen && facts.doubtfulFrames.every((frame) => odd.includes(frame)) ? null : again,
@@ -108,5 +113,6 @@ function whole(facts: ColonyFacts, { bindsHoney: _, ...advised }: Advised): Advi
     turns: [],
     ifItFails: null,
     ...advised,
+    errand: errandOf(advised),
   };
 }

@@ -5,13 +5,11 @@ import { type Advised, type Reason, weigh } from './advice';
 import { type ColonyFacts, type MiteSample, harvestOn } from './facts';
 import { healthOf, manyCrippled } from './health';
 import { broodless, productsFor } from './mite-choice';
+import { type FailedCourse, against, failedCourse, heldBy, tookOf } from './mite-failed';
+import { broodRemoval, droneTrap } from './mite-schools';
 import { WORKS } from './mite-products';
 import { say } from './said';
-import type { Course } from './treatments';
 import { type Text, onDay } from '../language';
-
-/** Active ingredients that are given against mites; what a label calls it holds one of these. */
-const ACTIVES = /formic|oxalic|thymol|amitraz|fluvalinate|flumethrin|coumaphos|hop/i;
 
 /** Mites on 100 bees from which a treatment is planned, and from which it is given. */
 interface Threshold {
@@ -32,6 +30,10 @@ const THRESHOLD: Readonly<Record<Phase, Threshold>> = {
 };
 /** Where the phase is not known. Common practice. */
 const ANY_TIME: Threshold = { plan: 2, treat: 3 };
+const thresholdOf = (phase: Phase | null): Threshold => (phase === null ? ANY_TIME : THRESHOLD[phase]);
+/** Mites on 100 bees from which a colony is treated in a phase; `null` where it is not known. */
+export const miteLimit = (phase: Phase | null): number => thresholdOf(phase).treat;
+
 /** Bees of a sample that says enough. Half a US cup holds about 300. Common practice. */
 const ENOUGH_BEES = 200;
 /** Days for which a sample speaks; mites double in about a month of brood. Common practice. */
@@ -66,9 +68,6 @@ export function lastSample({ samples, today }: Pick<ColonyFacts, 'samples' | 'to
   };
 }
 
-const against = ({ courses }: ColonyFacts): readonly Course[] =>
-  courses.filter(({ medicine }) => ACTIVES.test(medicine));
-
 /**
  * What the mites ask for: nothing, a sample, or a treatment with its time.
  *
@@ -79,7 +78,7 @@ const against = ({ courses }: ColonyFacts): readonly Course[] =>
 export function adviseMites(facts: ColonyFacts): Advised | null {
   const given = against(facts);
   if (given.some(({ ended }) => !ended)) return null;
-  const threshold = facts.phase === null ? ANY_TIME : THRESHOLD[facts.phase];
+  const threshold = thresholdOf(facts.phase);
   const last = lastSample(facts);
   const ended =
     given
@@ -116,8 +115,12 @@ function ahead(facts: ColonyFacts, threshold: Threshold): Advised | null {
     return practice.mites === 'calendar' && facts.reopens !== null && broodless(facts)
       ? trickle(facts, threshold)
       : null;
+  const trap = practice.mites === 'drone-comb' ? droneTrap(facts) : null;
+  if (trap) return trap;
   if (downBy === null || phase === 'first-brood' || phase === 'closing-down') return null;
   const left = daysBetween(today, downBy);
+  const broodOut = practice.mites === 'brood-break' ? broodRemoval(facts, left) : null;
+  if (broodOut) return broodOut;
   const due = left <= AHEAD_OF_WINTER_BEES && (left >= 0 || phase === 'making-winter-bees');
   if (!due) return null;
   if (practice.mites === 'calendar' && !harvestOn(facts)) return treat(facts, threshold, null);
@@ -149,24 +152,34 @@ const steps = (facts: ColonyFacts, threshold: Threshold, counted: Counted | null
   ] as const;
 const SOURCE = say('mites-source');
 
-function treat(facts: ColonyFacts, threshold: Threshold, counted: Counted | null): Advised {
+interface Treating {
+  /** Times the threshold. */
+  readonly times: number;
+  readonly crop: boolean;
+  readonly hasty: boolean;
+  readonly failed: FailedCourse | null;
+}
+
+function reasonsToTreat(
+  facts: ColonyFacts,
+  threshold: Threshold,
+  counted: Counted | null,
+  { times, crop, hasty, failed }: Treating,
+): readonly Reason[] {
   const { today, mitesDownBy: downBy } = facts;
-  const products = productsFor(facts);
-  const first = products.find(({ fits }) => fits) ?? null;
-  const crop = harvestOn(facts);
-  const times = counted ? counted.rate.value / threshold.treat : 1;
-  const hasty = times >= TWICE || manyCrippled(facts);
-  const late = downBy !== null && downBy <= addDays(today, 7);
-  const within = hasty || late ? 3 : crop ? NEXT_SAMPLE : 7;
-  const by = downBy !== null && downBy > today ? earlierOf(addDays(today, within), downBy) : addDays(today, within);
-  const days = first ? WORKS[first.product].days : WORKS.formic.days;
-  const out = addDays(by, days);
   const reasons: (Reason | null)[] = [
     counted ? { text: told(counted), weight: weigh(times / 2), sense: 'for' } : null,
     manyCrippled(facts) ? { text: say('many-crippled'), weight: 0.9, sense: 'for' } : null,
     counted === null && !manyCrippled(facts) ? { text: say('calendar-says-so'), weight: 0.6, sense: 'for' } : null,
     counted && counted.rate.low < threshold.treat
       ? { text: say('range-reaches-under', { treat: threshold.treat }), weight: 0.3, sense: 'against' }
+      : null,
+    failed
+      ? {
+          text: say('treatment-took', { medicine: failed.course.medicine, ...tookOf(failed.worked) }),
+          weight: 0.6,
+          sense: 'for',
+        }
       : null,
     counted && counted.sample.method === 'sugar-roll'
       ? { text: say('roll-finds-fewer'), weight: 0.3, sense: 'for' }
@@ -178,13 +191,34 @@ function treat(facts: ColonyFacts, threshold: Threshold, counted: Counted | null
       ? { text: hasty ? say('crop-cannot-wait') : say('crop-comes-off-first'), weight: 0.5, sense: 'against' }
       : null,
   ];
+  return reasons.filter((each) => each !== null);
+}
+
+function treat(facts: ColonyFacts, threshold: Threshold, counted: Counted | null): Advised {
+  const { today, mitesDownBy: downBy } = facts;
+  const products = productsFor(facts);
+  const failed = failedCourse(facts);
+  const first = products.find(({ fits, product }) => fits && !(failed && heldBy(failed.course, product))) ?? null;
+  const crop = harvestOn(facts);
+  const times = counted ? counted.rate.value / threshold.treat : 1;
+  const hasty = times >= TWICE || manyCrippled(facts);
+  const late = downBy !== null && downBy <= addDays(today, 7);
+  const within = hasty || late ? 3 : crop ? NEXT_SAMPLE : 7;
+  const by = downBy !== null && downBy > today ? earlierOf(addDays(today, within), downBy) : addDays(today, within);
+  const days = first ? WORKS[first.product].days : WORKS.formic.days;
+  const out = addDays(by, days);
   return {
     kind: 'mites',
     bindsHoney: true,
+    errand: {
+      brings: (first?.product === 'strips' ? (['medicine'] as const) : (['medicine', 'acid-gear'] as const)).map(
+        (what) => ({ what, amount: 1 }),
+      ),
+    },
     title: say('treat-mites', { product: first?.product ?? null, crop, hasty }),
     by,
     pressing: weigh(hasty ? 0.93 : 0.6 + times / 10 + (late ? 0.15 : 0)),
-    reasons: reasons.filter((each) => each !== null),
+    reasons: reasonsToTreat(facts, threshold, counted, { times, crop, hasty, failed }),
     otherSchool: facts.practice.mites === 'sample' ? say('other-school-calendar') : say('other-school-samples'),
     whereFrom: {
       figure: counted ? say('on-100-bees', { value: perHundred(counted.rate).value }) : say('by-the-calendar'),
@@ -212,6 +246,7 @@ function treat(facts: ColonyFacts, threshold: Threshold, counted: Counted | null
         from: addDays(by, Math.min(3, days)),
         due: addDays(by, Math.max(3, Math.min(days, 7))),
       },
+      ...(days > 1 ? [{ question: say('take-out-by-label'), from: out, due: addDays(out, 3) }] : []),
       {
         question: say('count-after'),
         from: addDays(out, COUNT_AFTER[0]),

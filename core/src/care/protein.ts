@@ -67,6 +67,7 @@ export function adviseProtein(facts: ColonyFacts): Advised | null {
   const cut: readonly Text[] = beetles ? [say('beetles-cut-small')] : [];
   return {
     kind: 'protein',
+    errand: { brings: [{ what: 'patty', amount: kg }] },
     title: say('give-patty', { kg, small: beetles }),
     by: addDays(today, 3),
     pressing: weigh(0.42 + (1 - pollen / WANTED) * 0.15 + (phase === 'making-winter-bees' ? 0.1 : 0)),

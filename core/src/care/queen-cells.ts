@@ -27,6 +27,9 @@ export function adviseQueenCells(facts: ColonyFacts): Advised | null {
     read.means === 'replacing-her' ||
     read.means === 'queen-out';
   if (unknown > 0 && !pressing) return lookInto(facts, unknown);
+  // Torn down beside eggs: called off, and she lays.
+  if (read.means === 'queen-out' && facts.eggsSeen && facts.cells.every(({ content }) => content !== 'emerged'))
+    return null;
   switch (read.means) {
     case 'routine':
       return null;

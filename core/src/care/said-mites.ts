@@ -74,4 +74,21 @@ export interface MiteSentences {
   'no-brood-acid-reaches-all': null;
   'mites-fallen': null;
   'room-short-brood-box-not-super': null;
+  'treatment-took': { medicine: string; share: number; before: number; after: number; untreated: boolean };
+  'take-out-by-label': null;
+  'hang-drone-frame': null;
+  'drone-brood-draws-mites': null;
+  'one-frame': null;
+  'drone-trap-rule': { from: number; to: number };
+  'school-of-house': null;
+  'drone-trap': null;
+  'left-in-it-breeds-mites': null;
+  'cut-out-drone-comb': null;
+  'take-brood-out': { out: number; foundation: number };
+  'mites-sit-in-brood': null;
+  'brood-costs-bees': null;
+  'brood-taken-out': null;
+  'brood-removal-rule': null;
+  'acid-on-broodless-bees': null;
+  'fed-and-drawing': null;
 }

@@ -30,4 +30,8 @@ export interface StrengthSentences {
   'unite-six-weeks-before': null;
   'small-box-beside-strong': null;
   'how-many-frames-now': null;
+  'give-brood': { from: string; to: string; combs: number };
+  'ahead-and-behind': { from: number; brood: number; to: number; middle: number };
+  'give-food': { from: string; to: string };
+  'rich-and-hungry': { from: number; to: number; least: number };
 }

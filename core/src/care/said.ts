@@ -2,15 +2,24 @@ import type { Quantity } from '../units';
 import { type Text, saying } from '../language';
 import type { QueenCell } from '../inspection';
 import type { CivilDate } from '../units';
+import type { CombSentences } from './said-comb';
 import type { EntranceSentences } from './said-entrance';
 import type { HealthSentences } from './said-health';
 import type { MiteSentences } from './said-mites';
 import type { QueenSentences } from './said-queen';
+import type { SpaceSentences } from './said-space';
 import type { StrengthSentences } from './said-strength';
 
 /** What this room says, with the facts of each sentence. */
 export interface CareSentences
-  extends EntranceSentences, HealthSentences, MiteSentences, QueenSentences, StrengthSentences {
+  extends
+    CombSentences,
+    EntranceSentences,
+    HealthSentences,
+    MiteSentences,
+    QueenSentences,
+    SpaceSentences,
+    StrengthSentences {
   'cells-found': { cells: readonly (QueenCell & { readonly count: number })[]; unknown: number };
   'finding-normal': { change: Text; comb: Text };
   'finding-odd': {

@@ -1,19 +1,20 @@
 import { beesDue } from '../biology';
 import { type Phase, nectarOf } from '../season';
-import { addDays } from '../units';
+import type { Text } from '../language';
+import { addDays, laterOf } from '../units';
 import { type Advised, type Reason, weigh } from './advice';
-import type { ColonyFacts } from './facts';
+import { type ColonyFacts, middleHigh } from './facts';
 import { say } from './said';
 
 /** Days ahead for which room is reckoned: until the next look. Common practice. */
 const DAYS_AHEAD = 7;
 /** A lowest super filled this far makes the next one due. Common practice: bees on 8 of 8, or nearly full and drawing. */
-const SUPER_NEARLY_FULL = 0.66;
+export const SUPER_NEARLY_FULL = 0.66;
 
 /** Phases in which a box is added: later none is filled any more, earlier it chills the nest. Common practice. */
 const ROOM: ReadonlySet<Phase> = new Set<Phase>(['build-up', 'swarm-season', 'flow', 'late-flow']);
-/** Days of the coming seven without flying from which nobody puts a box on. */
-const NO_FLYING = 6;
+/** Days of the coming seven without flying from which nobody puts a box on, and no swarm leaves. Common practice. */
+export const NO_FLYING = 6;
 /** Middle of the highest temperatures ahead below which more room chills the nest, °C. Common practice. */
 const WARM_ENOUGH = 13;
 /** Supers less full than this together are room for a week at least. Common practice. */
@@ -35,15 +36,16 @@ export function adviseSpace(facts: ColonyFacts): Advised | null {
   if (!bees) return null;
   if (facts.phase !== null && !ROOM.has(facts.phase)) return null;
   if ((facts.poorDays ?? 0) >= NO_FLYING) return null;
-  const warmest = [...facts.highs].sort((a, b) => a - b)[Math.floor(facts.highs.length / 2)];
-  if (warmest !== undefined && warmest < WARM_ENOUGH) return null;
+  const middle = middleHigh(facts);
+  if (middle !== null && middle < WARM_ENOUGH) return null;
   const covered = bees.value / facts.nestFrames;
   // Nectar among brood says nothing of a young nest that still has comb to build beside it.
   const squeezed = covered >= SQUEEZED_FROM ? facts.nectarAmongBrood.length : 0;
   const undrawn = nest.foundation.value + nest.emptyComb.value;
   const young = beesDue(nest.sealedWorkerCells.value, DAYS_AHEAD);
-  const filled = facts.supersFill !== null && facts.supersFill >= SUPER_NEARLY_FULL && !facts.supersAreTheirs;
-  if (facts.supersFill !== null && facts.supersFill < ROOM_ABOVE) return null;
+  const { filled, fullOn, stalled } = superOf(facts);
+  if (facts.supersFill !== null && facts.supersFill < ROOM_ABOVE && !filled) return null;
+  if (stalled !== null && covered < practice.addSpaceAt) return null;
   if (covered < practice.addSpaceAt && squeezed < 3 && !filled) return null;
   const due = addDays(today, DAYS_AHEAD);
   const sides = facts.nestFrames * 2;
@@ -68,10 +70,19 @@ export function adviseSpace(facts: ColonyFacts): Advised | null {
     ...(filled
       ? [
           {
-            text: say('supers-nearly-full', { eighths: Math.round(facts.supersFill * 8) }),
-            weight: weigh(facts.supersFill),
+            text: say('supers-nearly-full', { eighths: Math.round(facts.supersFill! * 8) }),
+            weight: weigh(Math.max(SUPER_NEARLY_FULL, facts.supersFill!)),
             sense: 'for' as const,
           },
+          ...(fullOn
+            ? [
+                {
+                  text: say('fills-a-day', { perDay: facts.superGain!, full: fullOn }),
+                  weight: 0.4,
+                  sense: 'for' as const,
+                },
+              ]
+            : []),
         ]
       : []),
     ...(squeezed > 0
@@ -106,7 +117,10 @@ export function adviseSpace(facts: ColonyFacts): Advised | null {
           },
         ]
       : []),
-    ...(facts.superFill !== null && facts.superFill < SUPER_NEARLY_FULL
+    ...(stalled !== null
+      ? [{ text: say('nothing-gained', { days: stalled }), weight: 0.5, sense: 'against' as const }]
+      : []),
+    ...(facts.superFill !== null && facts.superFill < SUPER_NEARLY_FULL && !filled
       ? [
           {
             text: say('super-only-eighths-full', { superFill: Math.round(facts.superFill * 8) }),
@@ -145,15 +159,19 @@ export function adviseSpace(facts: ColonyFacts): Advised | null {
     });
   const balance = reasons.reduce((sum, reason) => sum + (reason.sense === 'for' ? reason.weight : -reason.weight), 0);
   if (balance <= 0.4) return null;
-  const by = addDays(today, covered >= 0.9 || squeezed >= 3 || filled ? 2 : 5);
-  const nth = ['', say('second-box'), say('third'), say('fourth')][facts.supers] ?? say('further');
+  const soonest = addDays(today, covered >= 0.9 || squeezed >= 3 || filled ? 2 : 5);
+  // By its rate it is full on a known day: the next one is on the day before.
+  const by = fullOn ? laterOf(today, addDays(fullOn, -1)) : soonest;
   return {
     kind: 'add-space',
-    title: say('a', { unsure, nth, superOnFrom: facts.superOnFrom }),
+    title: titleOf(facts, unsure),
+    ...errandFor(facts),
     by,
     pressing: weigh(0.35 + balance / 5),
     reasons,
-    otherSchool: facts.supers > 0 ? say('waits-until-super-two-thirds') : say('first-has-every-frame-brood'),
+    otherSchool: otherSchoolOf(facts),
+    turns: [say('no-nectar-then-wait')],
+    ...(facts.broodBoxes === 0 ? {} : { ifItFails: say('not-taken-lure-them') }),
     whereFrom: {
       figure: say('bees-on', { range }),
       rule: say('eighths-each-side-covered-bees'),
@@ -165,9 +183,72 @@ export function adviseSpace(facts: ColonyFacts): Advised | null {
         ],
         [say('sealed-worker-cells'), `${nest.sealedWorkerCells.value}`],
         [say('emerging-days', { days: DAYS_AHEAD }), say('days-under-lid', { young, days: DAYS_AHEAD })],
+        ...(facts.broodBoxes === 0
+          ? []
+          : ([
+              [say('combs-in-it'), say('combs-in-it-how')],
+              [say('where-it-goes'), say('where-it-goes-how')],
+            ] as const)),
       ],
       source: say('eighths-method-liebefeld-coloss-beebook'),
     },
-    followUps: [{ question: say('up-new-box'), from: addDays(by, 6), due: addDays(by, 9) }],
+    followUps: [
+      {
+        question: facts.broodBoxes === 0 ? say('bars-being-built') : say('up-new-box'),
+        from: addDays(by, 6),
+        due: addDays(by, 9),
+      },
+    ],
   };
+}
+
+/** A super is as good as full from here on. */
+const FULL = 0.9;
+/** Days without a gain from which nothing comes in, and the gain that is none. Common practice. */
+const STALLED = 5;
+const NO_GAIN = 0.003;
+
+/** Whether the next super is due: by how full they are, and by the day on which they will be where two looks say how fast they fill. */
+function superOf({ supersFill, superGain, supersAreTheirs, today, daysSinceLast }: ColonyFacts) {
+  const none = { filled: false, fullOn: null, stalled: null };
+  if (supersFill === null || supersAreTheirs) return none;
+  const stalled = superGain !== null && superGain < NO_GAIN && (daysSinceLast ?? 0) >= STALLED ? daysSinceLast : null;
+  const days =
+    superGain !== null && superGain > NO_GAIN ? Math.max(0, Math.ceil((FULL - supersFill) / superGain)) : null;
+  const soon = days !== null && days <= DAYS_AHEAD;
+  return {
+    filled: stalled === null && (soon || supersFill >= SUPER_NEARLY_FULL),
+    fullOn: soon ? addDays(today, days) : null,
+    stalled,
+  };
+}
+
+/** Whether the house keeps two brood boxes and this hive has one. */
+const secondBroodBox = ({ broodBoxes, practice, supers }: ColonyFacts): boolean =>
+  broodBoxes === 1 && practice.broodBoxes === 2 && supers === 0;
+
+/** Frames of a small box, out of which they are moved before anything goes on top. */
+const SMALL_BOX = 6;
+const outgrowsSmallBox = ({ broodBoxes, nestFrames }: ColonyFacts): boolean =>
+  broodBoxes === 1 && nestFrames <= SMALL_BOX;
+
+function errandFor(facts: ColonyFacts): Pick<Advised, 'errand'> {
+  const what =
+    facts.broodBoxes === 0 ? 'foundation' : outgrowsSmallBox(facts) || secondBroodBox(facts) ? 'brood-box' : null;
+  return what ? { errand: { brings: [{ what, amount: what === 'foundation' ? 2 : 1 }] } } : {};
+}
+
+function titleOf(facts: ColonyFacts, unsure: boolean): Text {
+  if (facts.broodBoxes === 0) return say('give-bars');
+  if (outgrowsSmallBox(facts)) return say('into-full-box');
+  if (secondBroodBox(facts)) return say('put-brood-box');
+  const nth = ['', say('second-box'), say('third'), say('fourth')][facts.supers] ?? say('further');
+  return say('a', { unsure, nth, superOnFrom: facts.superOnFrom });
+}
+
+function otherSchoolOf(facts: ColonyFacts): Text {
+  if (facts.broodBoxes === 0) return say('bars-or-honey-out');
+  if (outgrowsSmallBox(facts)) return say('keeps-in-small-box');
+  if (secondBroodBox(facts)) return say('one-box-or-two');
+  return facts.supers > 0 ? say('waits-until-super-two-thirds') : say('first-has-every-frame-brood');
 }

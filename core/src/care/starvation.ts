@@ -1,4 +1,4 @@
-import { eatenDaily } from './eating';
+import { eatenDaily } from '../biology';
 import type { ExpectedState } from './expected';
 import { say } from './said';
 import type { Text } from '../language';

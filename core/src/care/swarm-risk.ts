@@ -42,7 +42,7 @@ const LIFE = 36;
 /** Part of eggs and larvae that lives to emerge. Common practice. */
 const EMERGES = 0.9;
 /** Part of the frames covered from which a hive is full. Common practice. */
-const FULL = 0.92;
+export const FULL = 0.92;
 /** Days over which their growth is followed. Common practice. */
 const FOLLOWED = 35;
 /** Days after which a record is called old. Common practice. */

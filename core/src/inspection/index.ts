@@ -32,6 +32,7 @@ export * from './side/pollen-colours';
 export * from './side/queen-cells';
 export * from './side/shorthand';
 export * from './side/stray-comb';
+export * from './words/side-difference';
 export * from './side/sums';
 export * from './side/super-honey';
 export * from './side/telling-sides';

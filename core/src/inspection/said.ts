@@ -1,6 +1,7 @@
 import type { CombCarrier } from '../equipment';
 import type { StorySentences } from './words/said';
 import { type Text, saying } from '../language';
+import type { Letter } from './side/contents';
 
 /** What this room says, with the facts of each sentence. */
 export interface InspectionSentences extends StorySentences {
@@ -289,6 +290,8 @@ export interface InspectionSentences extends StorySentences {
   'ask-now-breath-rash-elsewhere': null;
   'alone-min-more': { value: number };
   repair: { name: Text; part: Text; forNow: Text };
+  'side-same': null;
+  'side-changes': { changes: readonly { readonly letter: Letter; readonly by: number }[]; bees: number };
   'stray-comb': { place: string; part: Text; mend: Text };
   'strap-weight-hive-against-wind': null;
   'level-hive': null;

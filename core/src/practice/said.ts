@@ -1,4 +1,4 @@
-import type { EvidenceId, MarkId } from '../inspection';
+import type { EvidenceId, MarkId, StrayContent, StrayPlace } from '../inspection';
 import { type Text, saying } from '../language';
 
 /** What is looked for on a comb. */
@@ -26,6 +26,9 @@ export interface PracticeSentences {
   'kg-food-nest': { value: number; superKg: number | null };
   'empty-bare': { frames: number };
   'nectar-among-brood-frame': { frames: readonly number[] };
+  'stray-comb-seen': { place: StrayPlace; content: StrayContent };
+  'queen-in-season': { season: number };
+  'fed-thin': { days: number };
   'mark-seen-on': { mark: MarkId; frames: readonly number[] };
   'pollen-on': { frames: number };
   'robbers-at-entrance': null;

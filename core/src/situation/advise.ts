@@ -49,6 +49,8 @@ export function factsOf(situation: Situation): ColonyFacts {
     before: earlier,
     questions: visit.questions ?? ['laying'],
     season,
+    queenClipped: colony.queen?.clipped ?? false,
+    untreated: situation.untreated ?? [],
     strain: colony.strain ?? 'cuts-down',
     queenYear:
       colony.queen?.year ??

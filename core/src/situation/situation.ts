@@ -1,7 +1,19 @@
 import type { SeenMark } from '../biology';
-import type { ColonyClass, ColonyEvent, HouseCare, Strain } from '../care';
+import type { ColonyClass, ColonyEvent, HouseCare, MiteSample, Strain } from '../care';
 import type { BoxKindId, PLAIN_PARTS } from '../equipment';
-import type { BoxSummary, EvidenceId, FindingId, Measure, OutsideLook, Question } from '../inspection';
+import type {
+  BoxSummary,
+  CheckId,
+  DefectId,
+  EvidenceId,
+  FindingId,
+  Measure,
+  OutsideLook,
+  Question,
+  StrayCause,
+  StrayContent,
+  StrayPlace,
+} from '../inspection';
 import type { DayWeather, Phase } from '../season';
 import type { CivilDate, MonthDay } from '../units';
 import type { Some } from './some';
@@ -32,6 +44,15 @@ export type SituationFinding =
       readonly note?: string | undefined;
     };
 
+/** Comb where none should be: still there, of unknown cause and empty unless it says otherwise. */
+export interface SituationStray {
+  readonly place: StrayPlace;
+  readonly part?: string | undefined;
+  readonly content?: StrayContent | undefined;
+  readonly cause?: StrayCause | undefined;
+  readonly removed?: boolean | undefined;
+}
+
 /** One look into the hive. Whatever is left out was not looked at. */
 export interface SituationVisit {
   /** What it was opened for. */
@@ -45,6 +66,10 @@ export interface SituationVisit {
   readonly ticks?: Some<Record<EvidenceId, boolean>> | undefined;
   readonly findings?: readonly SituationFinding[] | undefined;
   readonly measures?: readonly Measure[] | undefined;
+  readonly strayCombs?: readonly SituationStray[] | undefined;
+  readonly defects?: readonly { readonly part: string; readonly defect: DefectId }[] | undefined;
+  /** Checks as they were answered. */
+  readonly checks?: Some<Record<CheckId, boolean>> | undefined;
   readonly outside?: Some<OutsideLook> | undefined;
   /** 1 quiet to 5 close up now. */
   readonly mood?: number | undefined;
@@ -96,6 +121,8 @@ export interface Situation {
       }
     | undefined;
   readonly practice?: Some<HouseCare> | undefined;
+  /** Mites counted in colonies of the place that were given nothing, colony by colony. */
+  readonly untreated?: readonly (readonly MiteSample[])[] | undefined;
   /** What happened to it: hived, queens, treatments, feeds, supers. */
   readonly events?: readonly ColonyEvent[] | undefined;
   /** Looks before this one, in any order. */

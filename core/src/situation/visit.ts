@@ -1,6 +1,7 @@
 import { type Stack, nestBoxes } from '../equipment';
 import {
   type BoxSummary,
+  type CheckId,
   EMPTY_LOOK,
   type EvidenceId,
   type HiveRead,
@@ -37,6 +38,7 @@ export function readVisit(visit: SituationVisit, stack: Stack, date: CivilDate, 
     ...boxesOf(visit, stack, path, faults),
     ...findingsOf(visit),
     ...measuresOf(visit, path, faults),
+    ...woodworkOf(visit),
     ...besidesOf(visit),
   ];
   // At midday: the day is the same in every zone that a record is told in.
@@ -109,6 +111,27 @@ function measuresOf({ measures = [] }: SituationVisit, path: Path, faults: Fault
     return [{ kind: 'measured', measure }];
   });
 }
+
+const woodworkOf = ({ strayCombs = [], defects = [], checks = {} }: SituationVisit): readonly Body[] => [
+  ...strayCombs.map(({ place, part = 'brood box', content = 'empty', cause = 'not-known', removed = false }): Body => ({
+    kind: 'stray-comb-noted',
+    part,
+    place,
+    content,
+    cause,
+    removed,
+  })),
+  ...defects.map(({ part, defect }): Body => ({
+    kind: 'defect-noted',
+    part,
+    defect,
+    forNow: '',
+    until: 'two-weeks',
+  })),
+  ...Object.entries(checks).flatMap(([check, ok]): Body[] =>
+    ok === undefined ? [] : [{ kind: 'checked', check: check as CheckId, ok, person: null }],
+  ),
+];
 
 const besidesOf = ({ ticks = {}, outside, mood, queenMark }: SituationVisit): readonly Body[] => [
   ...Object.entries(ticks).flatMap(([evidence, seen]): Body[] =>

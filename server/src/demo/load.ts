@@ -1,10 +1,11 @@
 import { supers } from '@brave-comb/core/equipment';
 import { PLANTS } from '@brave-comb/core/season';
-import { lastOf } from '@brave-comb/core/units';
+import { DAY, lastOf } from '@brave-comb/core/units';
 import {
   ALIVE_TAPS,
   COLONY_EVENTS,
   COURSES,
+  DECISIONS,
   DEMO_PASSWORD,
   type DemoAssignment,
   type DemoSession,
@@ -31,8 +32,9 @@ import { recordEntries, startVisit } from '../acts/inspection/visits';
 import { fixedClock } from '../clock/clock';
 import type { Actor, Context } from '../context';
 import { plantOfList } from '../facts/season';
-import { insertFollowUp, logColonyEvent } from '../records/care';
+import { insertDecision, insertFollowUp, logColonyEvent } from '../records/care';
 import { addHive, addSite, hivesById, type SiteRow, turnOf } from '../records/equipment';
+import { visitsOfHives } from '../records/inspection';
 import { addGroup, addPerson, addSchool } from '../records/people';
 import { addSession, setPlanningTerms } from '../records/planning';
 import { addPlant, logSeasonEvent, noteBloom, seePollen, tapAlive, tickFlowSigns } from '../records/season';
@@ -70,6 +72,7 @@ export async function loadDemo(context: Context): Promise<void> {
       await loadSessions(within, names, first ? SESSIONS : SALTPAN_SESSIONS, first ? VISITS : SALTPAN_VISITS);
       if (first) {
         await loadFollowUps(within, names);
+        await loadDecisions(within, names);
         await loadHappenings(within, names);
         await loadTerms(within, names);
       }
@@ -239,6 +242,23 @@ async function loadFollowUps(context: Context, names: Names): Promise<void> {
       from_date: from,
       due,
       answered_by: null,
+    });
+  }
+}
+
+async function loadDecisions({ db }: Context, names: Names): Promise<void> {
+  for (const { hive, date, by, ...decision } of DECISIONS) {
+    const from = new Date(`${date}T00:00:00Z`);
+    const [visit] = await visitsOfHives(db, names.school, [found(names.hives, hive)], from, new Date(+from + DAY));
+    if (!visit) throw new RangeError(`the demo data decides on hive ${hive} on ${date}, but nobody opened it`);
+    await insertDecision(db, {
+      id: uuid(),
+      school: names.school,
+      visit: visit.id,
+      ...decision,
+      by_person: found(names.people, by).id,
+      at: new Date(+from + DAY * 0.75),
+      withdrawn_at: null,
     });
   }
 }

@@ -50,6 +50,9 @@ export function visitEntries(
       }),
     ),
     ...hiddenReadings(visit, box.id, group, at),
+    ...(visit.washed
+      ? [{ kind: 'measured', measure: { what: 'mites-on-bees', method: 'alcohol-wash', ...visit.washed } } as const]
+      : []),
     { kind: 'mood-noted', mood: visit.mood },
     ...Array.from({ length: visit.stings ?? 0 }, (): EntryBody => ({ kind: 'sting-counted', person: null })),
     ...judgements(visit, group, at),

@@ -1,5 +1,6 @@
 import { endpoints } from '@brave-comb/contract';
 import { decide, withdrawDecision } from '../acts/care/decisions';
+import { sendToSession } from '../acts/care/send-to-session';
 import type { Context } from '../context';
 import {
   calendarFeed,
@@ -11,14 +12,23 @@ import {
   takeColonyEventBack,
 } from '../records/care';
 import type { Serve } from '../routing';
+import { colonyList } from '../views/care/colonies';
+import { colonyStory } from '../views/care/colony-story';
 import { colonyCalendars } from '../views/care/dues';
 import { visitReview } from '../views/care/visit-review';
+import { yardRound } from '../views/care/yard-round';
 
 export function careRoutes(context: Context, serve: Serve): void {
   serve(endpoints.visitReview, ({ params }, actor) => visitReview(context, actor, params.visit));
   serve(endpoints.decide, ({ params, body }, actor) => decide(context, actor, params.visit, body));
   serve(endpoints.withdrawDecision, ({ params }, actor) => withdrawDecision(context, actor, params.decision));
   serve(endpoints.colonyCalendars, ({ query }, actor) => colonyCalendars(context, actor, query.site));
+  serve(endpoints.colonyList, (_input, actor) => colonyList(context, actor));
+  serve(endpoints.colonyStory, ({ params }, actor) => colonyStory(context, actor, params.hive));
+  serve(endpoints.yardRound, ({ query }, actor) => yardRound(context, actor, query.site));
+  serve(endpoints.sendToSession, async ({ params, body }, actor) =>
+    yardRound(context, actor, await sendToSession(context, actor, params.hive, body)),
+  );
   serve(endpoints.logColonyEvent, async ({ params, body }, actor) =>
     colonyCalendars(context, actor, await logColonyEvent(context, actor, params.hive, body)),
   );

@@ -1,10 +1,18 @@
-import { counted } from '@brave-comb/core/words';
+import { BRINGS, type Bring } from '@brave-comb/core/care';
+import { counted, ordinal } from '@brave-comb/core/words';
 import type { Sentences, Text, Way } from '@brave-comb/core/language';
 import { upperFirst } from '@brave-comb/core/units';
 import type { ServerSentences } from './said';
 
 /** A sentence within another: without its full stop. */
 const within = (text: Text, w: Way): string => w.text(text).replace(/\.$/, '');
+
+/** "2 × feeder", "1.9 L thin syrup". */
+function broughtAlong({ what, amount }: Bring, w: Way): string {
+  const name = w.name('bring', what);
+  if (BRINGS[what] === 'litres') return `${w.litres(amount, 1)} ${name}`;
+  return BRINGS[what] === 'kg' ? `${w.kg(amount, 2)} ${name}` : `${amount} × ${name}`;
+}
 
 /** Sentences of the server in English. */
 export const serverSentences: Sentences<ServerSentences> = {
@@ -16,6 +24,27 @@ export const serverSentences: Sentences<ServerSentences> = {
     const asks = w.text(title);
     return `${asks}${asks.endsWith('?') ? '' : ':'} ${w.text(question)}`;
   },
+  'bring-along': ({ brings }, w) => brings.map((bring) => broughtAlong(bring, w)).join(', '),
+  'worked-enough': ({ openings, limit }) => `Opened ${openings} times in thirty days, limit ${limit}: let it rest`,
+  'may-swarm': ({ from, to, today }, w) => `May swarm ${w.day(from, today)} to ${w.day(to, today)}`,
+  'sharp-of-late': ({ temper }) => `Temper ${temper} of 5 of late: veil up before the first smoke`,
+  'lies-in-hive': ({ medicine }) => `In the hive: ${medicine}`,
+  'young-queen-lays-by': ({ to, today }, w) => `young queen, should lay by ${w.day(to, today)}`,
+  'queen-never-seen': 'not seen yet',
+  'queen-seen-on': ({ date, today }, w) => (date === today ? 'seen today' : `seen ${w.day(date, today)}`),
+  'eggs-seen-on': ({ date, today }, w) => (date === today ? 'eggs today' : `eggs on ${w.day(date, today)}`),
+  'nothing-to-foresee-from':
+    'No visit of the last four months counted bees and read the brood: there is nothing to foresee from. One full look gives a forecast.',
+  'colony-in-words': ({ boxes, frames, supers, origin, since }, w) =>
+    `${boxes === 1 ? 'One box' : `${boxes} boxes`} of ${frames} frames, ${supers === 0 ? 'no super' : counted(supers, 'super')}. ${upperFirst(w.text(origin))}, here since ${w.date(since)}.`,
+  'treatment-worked': ({ share, before, after, controls }, w) =>
+    `took ${share} of 100 mites: ${before.mites} on ${before.bees} bees on ${w.date(before.date)}, ${after.mites} on ${after.bees} on ${w.date(after.date)}${controls > 0 ? `, held against ${controls === 1 ? 'one untreated colony' : `${controls} untreated colonies`}` : ', no untreated colony counted'}`,
+  'queen-in-words': ({ year, colour, season }, w) =>
+    year === null
+      ? 'The year of its queen is not known.'
+      : `Queen of ${year}, ${colour ? `marked ${w.name('queenColour', colour)}` : 'not marked'}, in her ${ordinal(season!)} season.`,
+  'comb-stood': ({ box, frame, elsewhere }) => (elsewhere ? `was ${frame} in the ${box}` : `was ${frame}`),
+  'comb-came': 'came since',
   'super-of': ({ date, today }, w) => `super of ${w.day(date, today)}`,
   sting: ({ who, hive, count, reaction }, w) => {
     const after = reaction ? `, ${w.name('reaction', reaction)}` : who === null ? '' : ', nobody asked after it';

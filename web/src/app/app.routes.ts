@@ -170,6 +170,24 @@ export const routes: Routes = [
         loadComponent: () => import('./inspection/visit-list').then((m) => m.VisitList),
       },
       {
+        path: 'colonies',
+        title: $localize`Colonies – Brave Comb`,
+        data: { place: 'colonies', view: 'all', strip: 'compact' },
+        loadComponent: () => import('./care/colonies').then((m) => m.Colonies),
+      },
+      {
+        path: 'colonies/round',
+        title: $localize`Yard round – Brave Comb`,
+        data: { place: 'colonies', view: 'round', strip: 'compact' },
+        loadComponent: () => import('./care/yard-round').then((m) => m.YardRoundScreen),
+      },
+      {
+        path: 'colonies/:hive',
+        title: $localize`Colony – Brave Comb`,
+        data: { place: 'colonies', view: 'colony', strip: 'compact' },
+        loadComponent: () => import('./care/colony').then((m) => m.Colony),
+      },
+      {
         path: 'trainees',
         title: $localize`Trainees – Brave Comb`,
         data: { place: 'trainees', view: 'matrix', strip: 'compact' },

@@ -4,6 +4,7 @@ import { type ColonyEstimate, estimateColony } from '../side/estimates';
 import type { FrameSide } from '../side/frame-side';
 import { framesOf } from '../side/frames-of';
 import type { FrameSides } from '../words/frame-change';
+import { fillOfWeight, weighedKg } from '../side/sums';
 import { withUnread } from './unread';
 
 /** A hive as one visit read it. */
@@ -20,7 +21,7 @@ export interface HiveRead {
   readonly nestFrames: number;
   /** What the boxes of the nest add up to. */
   readonly nest: ColonyEstimate;
-  /** Share of the lowest super that holds honey or nectar, 0 to 1; `null` when it was not read. */
+  /** Share of the lowest super that holds honey or nectar, 0 to 1, by its sides, else by its weight; `null` when nobody looked. */
   readonly superFill: number | null;
   /** The same of all supers together; `null` when one of them was not read, or there is none. */
   readonly supersFill: number | null;
@@ -67,11 +68,17 @@ function boxRead(
   return nestBoxes(stack).reduce((most, layer) => (sides(layer) > sides(most) ? layer : most), boxOf(stack, usual));
 }
 
+/** How full a box is by its weight, 0 to 1; `null` when nobody weighed it. */
+function fillWeighed(box: BoxLayer, record: VisitRecord): number | null {
+  const kg = weighedKg(record, box.id);
+  return kg === null ? null : fillOfWeight(box, kg);
+}
+
 function fillsOf(stack: Stack, record: VisitRecord): Pick<HiveRead, 'superFill' | 'supersFill'> {
   const fills = supers(stack).map((box) => {
     const read = Object.values(record.sides).filter(({ address }) => address.box === box.id);
     const filled = read.reduce((sum, { side }) => sum + (side.eighths.H ?? 0) + (side.eighths.N ?? 0), 0);
-    return read.length === 0 ? null : filled / (read.length * 8);
+    return read.length === 0 ? fillWeighed(box, record) : filled / (read.length * 8);
   });
   const known = fills.filter((fill) => fill !== null);
   const all = known.length > 0 && known.length === fills.length;

@@ -1,6 +1,5 @@
+import { broodFrames } from '../words/changes-text';
 import type { FrameSides } from '../words/frame-change';
-import { BROOD } from './contents';
-import { shows } from './frame-side';
 import { say } from '../said';
 import type { Text } from '../../language';
 
@@ -30,7 +29,7 @@ export function foundationMoves(frames: readonly FrameSides[], framesOfBees: num
   const sides = ({ low, high }: FrameSides) => [low, high].filter((side) => side !== null);
   const numbers = (test: (frame: FrameSides) => boolean) =>
     frames.flatMap((frame, index) => (sides(frame).length > 0 && test(frame) ? [index + 1] : []));
-  const brood = numbers((frame) => sides(frame).some((side) => BROOD.some((letter) => shows(side, letter))));
+  const brood = broodFrames(frames);
   const bare = numbers((frame) => sides(frame).every((side) => (side.eighths.F ?? 0) >= BARE));
   const [first, last] = [brood[0], brood.at(-1)];
   if (first === undefined || last === undefined) return [];

@@ -210,13 +210,17 @@ export function fillOfWeight(layer: BoxLayer, kg: number): number {
   return Math.min(1, Math.max(0, (within('weight in kg', kg, 0, 200) - empty) / (full - empty)));
 }
 
+/** What a part of a hive weighed last at a visit, kg; `null` when nobody weighed it. */
+export function weighedKg({ measures }: VisitRecord, part: string): number | null {
+  const last = measures.findLast(({ measure }) => measure.what === 'weight' && measure.part === part)?.measure;
+  return last?.what === 'weight' ? last.kg : null;
+}
+
 function fillByWeight(layer: BoxLayer, record: VisitRecord): SumLine | null {
-  const measure = record.measures
-    .map((each) => each.measure)
-    .findLast((each) => each.what === 'weight' && each.part === layer.id);
-  if (measure?.what !== 'weight' || layer.frames === 0) return null;
-  const share = fillOfWeight(layer, measure.kg);
-  const says = say('kg-about-full', { id: layer.id, kg: measure.kg, fullPercent: Math.round(100 * share) });
+  const kg = weighedKg(record, layer.id);
+  if (kg === null || layer.frames === 0) return null;
+  const share = fillOfWeight(layer, kg);
+  const says = say('kg-about-full', { id: layer.id, kg, fullPercent: Math.round(100 * share) });
   return share >= FULL_SHARE
     ? line('fill', says, 'act', say('full-next-super-due', { name: named('box', layer.box) }))
     : line('fill', says);

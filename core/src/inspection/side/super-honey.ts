@@ -8,7 +8,7 @@ import {
   supers,
 } from '../../equipment';
 import type { VisitRecord } from '../entries/record';
-import { fillOfWeight } from './sums';
+import { fillOfWeight, weighedKg } from './sums';
 
 /**
  * Honey and nectar in the supers of a hive, by the sides that were read of each, else by its weight.
@@ -37,8 +37,6 @@ export function honeyIn(layer: BoxLayer, record: VisitRecord): number | null {
     );
     return (kg * sides) / read.length;
   }
-  const weighed = record.measures
-    .map(({ measure }) => measure)
-    .findLast((measure) => measure.what === 'weight' && measure.part === layer.id);
-  return weighed?.what === 'weight' ? fillOfWeight(layer, weighed.kg) * sides * area * HONEY_KG_PER_DM2 : null;
+  const weighed = weighedKg(record, layer.id);
+  return weighed === null ? null : fillOfWeight(layer, weighed) * sides * area * HONEY_KG_PER_DM2;
 }

@@ -6,7 +6,7 @@ import { type ChangeWord, changeWord } from '../judging/comparison';
 import { BROOD } from '../side/contents';
 import type { ColonyEstimate } from '../side/estimates';
 import type { FrameSides } from './frame-change';
-import type { FrameSide } from '../side/frame-side';
+import { type FrameSide, shows } from '../side/frame-side';
 
 const sidesOf = (frame: FrameSides): readonly FrameSide[] => [frame.low, frame.high].filter((side) => side !== null);
 const has = (side: FrameSide, letters: readonly (keyof FrameSide['eighths'])[]): boolean =>
@@ -16,9 +16,9 @@ const has = (side: FrameSide, letters: readonly (keyof FrameSide['eighths'])[]):
 const numbered = (frames: readonly FrameSides[], test: (frame: FrameSides) => boolean): readonly number[] =>
   frames.flatMap((frame, index) => (test(frame) ? [index + 1] : []));
 
-/** Frames with brood on either side, counted from 1. */
+/** Frames with brood on either side, be it a few cells, counted from 1. */
 export const broodFrames = (frames: readonly FrameSides[]): readonly number[] =>
-  numbered(frames, (frame) => sidesOf(frame).some((side) => has(side, BROOD)));
+  numbered(frames, (frame) => sidesOf(frame).some((side) => BROOD.some((letter) => shows(side, letter))));
 
 /**
  * Frames on which nectar lies on a side that also holds brood: the nest is being filled where she lays.

@@ -5,6 +5,7 @@ import {
   type MiteSample,
   DEFAULT_CARE,
   NOTHING_BESIDES,
+  NO_WOODWORK,
   adviseColony,
   cellsInWords,
 } from '../../care';
@@ -13,15 +14,17 @@ import {
   type FrameSide,
   type MarkId,
   type QueenCell,
+  STRAY_PLACES,
   estimateColony,
+  likelyCause,
   queenStatus,
   shows,
 } from '../../inspection';
 import { type Text, inOne, named } from '../../language';
 import { type Forage, nectarOn } from '../../season';
-import { type CivilDate, scattered, addDays } from '../../units';
+import { type CivilDate, type Random, scattered, addDays } from '../../units';
 import type { Mark } from '../mark';
-import { MADE_FRAMES, MADE_KIND, madeNest } from './made-hive';
+import { MADE_FRAMES, MADE_KIND, type NestTraits, madeNest } from './made-hive';
 import { say } from '../said';
 
 /** A colony on a day: what is known of it, and what the judges say. */
@@ -47,6 +50,8 @@ export function colonyLines(facts: ColonyFacts): readonly Text[] {
     nest.framesOfBees ? say('bees-on', { frames: nest.framesOfBees.value }) : say('bees-counted'),
     say('brood-on', { frames: nest.brood.value }),
     say('pollen-on', { frames: nest.pollen.value }),
+    ...(facts.queenSeasons === null ? [] : [say('queen-in-season', { season: facts.queenSeasons })]),
+    ...(facts.fedThinDays === null ? [] : [say('fed-thin', { days: facts.fedThinDays })]),
     say('seen', { eggs: facts.eggsSeen, larvae: facts.larvaeSeen, queen: facts.queenSeen }),
     facts.queenCells === 0
       ? say('queen-cells')
@@ -56,6 +61,7 @@ export function colonyLines(facts: ColonyFacts): readonly Text[] {
     ...(facts.nectarAmongBrood.length > 0 ? [say('nectar-among-brood-frame', { frames: facts.nectarAmongBrood })] : []),
     ...(facts.doubtfulFrames.length > 0 ? [say('doubtful-frame', { frames: facts.doubtfulFrames })] : []),
     ...facts.marks.map(({ mark, frames }) => say('mark-seen-on', { mark, frames })),
+    ...facts.woodwork.strays.map(({ place, content }) => say('stray-comb-seen', { place, content })),
     ...(facts.outside?.robbing === true ? [say('robbers-at-entrance')] : []),
     ...(facts.wasps ? [say('wasps-at-entrance', { aMinute: facts.wasps.aMinute, past: facts.wasps.pastGuards })] : []),
     ...facts.samples.map(({ mites, bees }) => say('mites-washed', { mites, bees })),
@@ -95,20 +101,36 @@ const washed = (mites: number, daysAgo: number): MiteSample => ({
   mites: 4 + mites,
 });
 
-/** A made-up colony in one of the states that decide what comes next. */
-export function someColony(level: number, seed: number): NextDrill {
-  const random = scattered(seed);
-  const lot = random.below(12);
+/** Comb where none should be, or where frames stand too far apart. */
+function strayComb(random: Random): Pick<ColonyFacts, 'marks' | 'woodwork'> {
+  const frame = 2 + random.below(6);
+  const braced = [frame, frame + 1];
+  if (random.unit() < 0.5)
+    return { marks: [{ mark: 'brace-comb', frames: braced }], woodwork: { ...NO_WOODWORK, braced } };
+  const place = STRAY_PLACES[random.below(4)]!;
+  const stray = { place, cause: likelyCause(place), content: 'nectar-or-honey', removed: false } as const;
+  return { marks: [], woodwork: { ...NO_WOODWORK, strays: [stray] } };
+}
+
+/** The nest of each lot: what decides, the clearer the lower the level. */
+function traitsOf(lot: number, level: number, random: Random): NestTraits {
   const blur = level / 8;
-  const traits = {
-    broodFrames: lot === 11 ? 2 : lot === 1 ? 8 : 5 + random.below(3),
+  return {
+    broodFrames: lot === 11 ? 2 : lot === 1 || lot === 13 ? 8 : 5 + random.below(3),
     eggs: lot !== 9 && (lot !== 2 || random.unit() < 0.4),
     larvae: lot !== 9 && (lot !== 2 || random.unit() < 0.7),
     food: lot === 0 ? 0.06 + 0.2 * blur * random.unit() : 0.5 + random.unit() * 0.4,
-    bees: lot === 11 ? 1.6 : lot === 1 ? 7.4 - 0.8 * blur * random.unit() : 4 + random.unit() * 1.6,
+    bees: lot === 11 ? 1.6 : lot === 1 ? 7.4 - 0.8 * blur * random.unit() : lot === 13 ? 6.1 : 4 + random.unit() * 1.6,
     cellFrames: lot === 2 ? 1 + random.below(2) : 0,
     ...(lot === 2 ? { cell: CELLS[random.below(CELLS.length)]! } : {}),
   };
+}
+
+/** A made-up colony in one of the states that decide what comes next. */
+export function someColony(level: number, seed: number): NextDrill {
+  const random = scattered(seed);
+  const lot = random.below(14);
+  const traits = traitsOf(lot, level, random);
   const made = madeNest(traits, random);
   const nest = lot === 10 ? made.map(([low, high]) => [withoutPollen(low), withoutPollen(high)] as const) : made;
   const read = lot === 6 ? nest.slice(0, 1 + random.below(2)) : nest;
@@ -144,7 +166,8 @@ export function someColony(level: number, seed: number): NextDrill {
     queenSeen: false,
     queen: queenStatus({ date: DAY, sides, eggsLookedFor: true, virginSeen: false, droneLayerSeen: false }),
     youngQueen: null,
-    queenSeasons: null,
+    queenSeasons: lot === 13 ? 3 : null,
+    queenClipped: false,
     cells: sides.flatMap(({ queenCells }) => queenCells ?? []),
     queenCells: sides.reduce((sum, { cells }) => sum + cells, 0),
     framesWithCells: numbers(({ cells }) => cells > 0),
@@ -153,10 +176,14 @@ export function someColony(level: number, seed: number): NextDrill {
     supers: 0,
     superFill: null,
     supersFill: null,
+    superGain: null,
+    broodBoxes: 1,
     superKg: null,
     supersAreTheirs: false,
     superOnFrom: null,
     fedUntil: null,
+    fedThinDays: lot === 13 ? 4 + random.below(9) : null,
+    flowFrom: null,
     inBloom,
     nectar: nectarOn(inBloom, DAY),
     highs: [],
@@ -169,6 +196,7 @@ export function someColony(level: number, seed: number): NextDrill {
         ? { outside: { ...EMPTY_LOOK, robbing: true } }
         : { wasps: { aMinute: 3 + random.below(8), pastGuards: true } }
       : {}),
+    ...(lot === 12 ? strayComb(random) : {}),
     ...(lot === 5 ? { samples: [washed(random.below(14), random.below(6))] } : {}),
     practice: DEFAULT_CARE,
   };

@@ -98,4 +98,25 @@ export const miteSentences: Sentences<MiteSentences> = {
   'mites-fallen': 'Mites on the floor after the trickle?',
   'room-short-brood-box-not-super':
     'Room is short as well: give comb or a brood box meanwhile; a super for harvest waits until the withdrawal is over',
+  'treatment-took': ({ medicine, share, before, after, untreated }, w) =>
+    `${medicine} took ${w.number(share)} of 100 mites: ${w.number(before, 1)} on 100 bees before, ${w.number(after, 1)} after${untreated ? ', held against untreated colonies' : ''}`,
+  'take-out-by-label': 'Take it out on the day that the label says',
+  'hang-drone-frame': 'Hang an empty frame for drone comb beside the brood, and cut it out when it is sealed',
+  'drone-brood-draws-mites': 'Mites breed in drone brood by preference',
+  'one-frame': 'one frame',
+  'drone-trap-rule': ({ from, to }) =>
+    `Bees build drone comb in an empty frame and the queen lays in it. Sealed, and before a drone is out (${from} to ${to} days after it was hung), it is cut out and frozen with the mites in it; then again.`,
+  'school-of-house': 'school of the house',
+  'drone-trap': 'drone comb cut out',
+  'left-in-it-breeds-mites': 'Left in until drones emerge it breeds mites.',
+  'cut-out-drone-comb': 'Is the drone comb sealed? Cut it out and freeze it',
+  'take-brood-out': ({ out, foundation }) =>
+    `Take all brood out (${out} frames), give ${foundation} of foundation, and treat the bees without brood`,
+  'mites-sit-in-brood': 'Most mites sit in sealed brood: they leave with it',
+  'brood-costs-bees': 'Three weeks of brood is a third of the bees to come',
+  'brood-taken-out': 'brood taken out in summer',
+  'brood-removal-rule':
+    'After the crop every comb with brood goes, also food combs that were bred in; honey never bred in stays. One frame of foundation more than was taken. What has no sealed brood is reached by an acid within a week. The brood goes to one hive set apart, is reared there and treated, or is melted.',
+  'acid-on-broodless-bees': 'No sealed brood yet: treat the bees now',
+  'fed-and-drawing': 'Fed, and drawing the foundation?',
 };

@@ -40,4 +40,11 @@ export const strengthSentences: Sentences<StrengthSentences> = {
   'unite-six-weeks-before': 'If it does not grow, unite it six weeks before the cold.',
   'small-box-beside-strong': 'If no colony can take it: a small box, close beside a strong one.',
   'how-many-frames-now': 'How many frames of bees now?',
+  'give-brood': ({ from, to, combs }) =>
+    `Hive ${from} could give ${combs === 1 ? 'one comb' : 'two combs'} of sealed brood to hive ${to}, shaken free of bees, the queen looked for first`,
+  'ahead-and-behind': ({ from, brood, to, middle }, w) =>
+    `${w.number(from, 1)} frames of bees and ${w.number(brood, 1)} of brood there, ${w.number(to, 1)} frames of bees here; the middle of the yard is ${w.number(middle, 1)}. Both sound, both with a laying queen.`,
+  'give-food': ({ from, to }) => `Hive ${from} could give a comb of food to hive ${to}, shaken free of bees`,
+  'rich-and-hungry': ({ from, to, least }, w) =>
+    `${w.kg(from, 1)} there, ${w.kg(to, 1)} here; the house wants ${w.kg(least, 0)} at least. Both sound, nothing given to either.`,
 };

@@ -3,6 +3,8 @@ import { entranceSentences } from './care-entrance';
 import { healthSentences } from './care-health';
 import { miteSentences } from './care-mites';
 import { queenSentences } from './care-queen';
+import { combSentences } from './care-comb';
+import { spaceSentences } from './care-space';
 import { strengthSentences } from './care-strength';
 import { upperFirst } from '../../units';
 import type { CareSentences } from '../../care/said';
@@ -37,7 +39,9 @@ export const careSentences: Sentences<CareSentences> = {
   ...healthSentences,
   ...miteSentences,
   ...queenSentences,
+  ...spaceSentences,
   ...strengthSentences,
+  ...combSentences,
   'cells-found': ({ cells, unknown }, w) =>
     [
       ...cells.map(({ content, place, count }) => `${count} × ${w.text(CELL_WORDS[content])} ${CELL_PLACE[place]}`),

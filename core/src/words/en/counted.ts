@@ -7,3 +7,14 @@
  * @example counted(3, 'side') // '3 sides'
  */
 export const counted = (count: number, one: string): string => `${count} ${count === 1 ? one : `${one}s`}`;
+
+const ORDINALS = ['', 'first', 'second', 'third', 'fourth', 'fifth'];
+
+/**
+ * A place in a row, in English.
+ *
+ * @param place from 1
+ * @returns "third"; from the sixth on the figure with its ending
+ * @example ordinal(3) // 'third'
+ */
+export const ordinal = (place: number): string => ORDINALS[place] ?? `${place}th`;

@@ -38,4 +38,4 @@ const way = wayOf(english);
 
 /** The same value with every sentence in English. */
 export const inEnglish = <T>(value: T): InWords<T> => inWords(value, way);
-export { counted } from './counted';
+export { counted, ordinal } from './counted';

@@ -1,4 +1,4 @@
-import { spoken } from '../../units';
+import { spoken, upperFirst } from '../../units';
 import { storySentences } from './story';
 import type { InspectionSentences } from '../../inspection/said';
 import type { Sentences } from '../../language';
@@ -374,6 +374,14 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'alone-min-more': ({ value }, w) => `Not alone for ${w.number(value)} min more.`,
   repair: ({ name, part, forNow }, w) =>
     `Repair: ${w.text(name)}, ${w.text(part)}${forNow ? ` (for now: ${w.text(forNow)})` : ''}`,
+  'side-same': 'As last time.',
+  'side-changes': ({ changes, bees }, w) =>
+    `${upperFirst(
+      w.list([
+        ...changes.map(({ letter, by }) => `${w.name('content', letter)} ${by > 0 ? '+' : '−'}${Math.abs(by)}`),
+        ...(bees === 0 ? [] : [`bees ${bees > 0 ? '+' : '−'}${Math.abs(bees)}`]),
+      ]),
+    )} eighths.`,
   'stray-comb': ({ place, part, mend }, w) => `Stray comb ${spoken(place)}, ${w.text(part)}: ${w.text(mend)}`,
   'strap-weight-hive-against-wind': 'Strap or weight the hive against wind and animals',
   'level-hive': 'Level the hive',

@@ -1,3 +1,4 @@
+import { ordinal } from './counted';
 import type { PracticeSentences } from '../../practice/said';
 import type { Sentences } from '../../language';
 import type { Find } from '../../practice';
@@ -41,6 +42,10 @@ export const practiceSentences: Sentences<PracticeSentences> = {
     `${w.kg(value, 1)} of food in the nest${superKg === null ? '' : `, ${w.kg(superKg, 1)} in the supers`}`,
   'empty-bare': ({ frames }, w) => `${w.number(frames, 1)} frames empty or bare`,
   'nectar-among-brood-frame': ({ frames }) => `Nectar among the brood, frame ${frames.join(', ')}`,
+  'stray-comb-seen': ({ place, content }, w) =>
+    `Stray comb ${w.name('strayPlace', place)}: ${w.name('strayContent', content)}`,
+  'queen-in-season': ({ season }) => `The queen is in her ${ordinal(season)} season`,
+  'fed-thin': ({ days }) => `Thin syrup given ${days} days ago`,
   'mark-seen-on': ({ mark, frames }, w) =>
     `${w.name('mark', mark)} on ${frames.length === 1 ? 'frame' : 'frames'} ${w.list(frames)}`,
   'pollen-on': ({ frames }, w) => `Pollen: ${w.number(frames, 1)} frames`,

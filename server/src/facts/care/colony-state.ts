@@ -11,15 +11,18 @@ import {
   type StandingSuper,
   type Starvation,
   type SwarmRisk,
+  type WaitingForQueen,
   colonyCalendar,
+  combOfFrame,
   expectedState,
   queenInTheMaking,
+  roomOf,
   starvationWatch,
+  queenSeasonsOf,
   swarmRisk,
   withSeen,
 } from '@brave-comb/core/care';
-import { type FrameKindId, type Stack, combArea, frameOf, nestBoxes, supers } from '@brave-comb/core/equipment';
-import { BEES_PER_DM2, WORKER_CELLS_PER_DM2 } from '@brave-comb/core/inspection';
+import { type FrameKindId, type Stack, frameOf, nestBoxes, supers } from '@brave-comb/core/equipment';
 import { mainFlow, matingFit } from '@brave-comb/core/season';
 import { addDays, daysBetween, spoken } from '@brave-comb/core/units';
 import { HOUR } from '@brave-comb/core/weather';
@@ -50,6 +53,10 @@ export interface ColonyState {
   readonly known: readonly ColonyEvent[];
   /** The last visit that read a comb. */
   readonly latest: ColonyRead | null;
+  /** Keys of the tasks that visits left, by their ids. */
+  readonly tasks: ReadonlyMap<string, string>;
+  /** Its last visits, the oldest first. */
+  readonly reads: readonly ColonyRead[];
 }
 
 /** Days back over which openings are looked at. */
@@ -58,12 +65,6 @@ const LOOK_BACK = 400;
 const VISITS_READ = 12;
 /** A colony of which nothing was counted yet has about so many frames of bees. */
 const UNCOUNTED = 6;
-
-/** Cells and bees of a full frame, both sides. */
-function perFrame(frame: FrameKindId): { readonly cells: number; readonly bees: number } {
-  const area = combArea(frame) * 2;
-  return { cells: area * WORKER_CELLS_PER_DM2, bees: area * BEES_PER_DM2 };
-}
 
 /** What a visit read of a colony, as its record. */
 export function recordFrom(read: ColonyRead, date: string): ColonyRecord | null {
@@ -200,6 +201,8 @@ function stateOf(
     events: one.events,
     known: events,
     latest: latest ?? null,
+    tasks: new Map(one.followUps.flatMap(({ id, task }) => (task ? [[`follow-up:${id}`, task]] : []))),
+    reads: read,
   };
 }
 
@@ -217,8 +220,6 @@ function expectedOf(
   mating: readonly MatingDay[],
   today = season.today,
 ): ExpectedState {
-  const { cells, bees } = perFrame(frame);
-  const young = queenInTheMaking({ events: upTo(events, today), matingDays: mating, today });
   return expectedState({
     last,
     today,
@@ -229,10 +230,19 @@ function expectedOf(
       event.kind === 'feed' && event.date > last.date ? [{ date: event.date, kg: event.kg }] : [],
     ),
     strain: colony.strain,
-    cellsPerFrame: cells,
-    beesPerFrame: bees,
-    waiting: young && { stopped: young.plan.stopped, from: young.plan.laying.from, to: young.plan.laying.to },
+    ...combOfFrame(frame),
+    waiting: waitingFor(events, mating, today),
   });
+}
+
+/** The queen that a colony waits for on a day; `null` while one is known to lay. */
+export function waitingFor(
+  events: readonly ColonyEvent[],
+  mating: readonly MatingDay[],
+  today: string,
+): WaitingForQueen | null {
+  const young = queenInTheMaking({ events: upTo(events, today), matingDays: mating, today });
+  return young && { stopped: young.plan.stopped, from: young.plan.laying.from, to: young.plan.laying.to };
 }
 
 /** What a colony should look like at the beginning of a visit, from the visit before it; `null` when that read no comb. */
@@ -267,7 +277,7 @@ export async function expectedAt(
 /** Events as they were logged, with those that records imply: how the colony began, and eggs seen at a visit. */
 export function eventsOf(
   { site }: SiteSeason,
-  { colony, read, events }: Pick<OneColony, 'colony' | 'read' | 'events'>,
+  { colony, read, events }: Pick<OneColony, 'colony' | 'read'> & { readonly events: readonly ColonyEventRow[] },
 ): readonly ColonyEvent[] {
   const logged = events.map(({ date, kind, detail }) => ({ ...detail, kind, date }) as ColonyEvent);
   const as = NEW_COLONIES.find((each) => colony.origin === each || colony.origin.startsWith(`${spoken(each)} of `));
@@ -329,23 +339,15 @@ const flowFrom = remembered(
 );
 
 function riskOf(season: SiteSeason, hive: HiveRow, colony: ColonyRow, last: ColonyRecord, read: ColonyRead): SwarmRisk {
-  const frame = frameOf(nestBoxes(hive.stack)[0]!);
-  const { cells, bees } = perFrame(frame);
-  const area = combArea(frame);
-  const room =
-    nestBoxes(hive.stack).reduce((sum, box) => sum + box.frames, 0) +
-    supers(hive.stack).reduce((sum, box) => sum + (box.frames * combArea(frameOf(box))) / area, 0);
-  const year = Number(season.today.slice(0, 4));
   const cellsWithBrood = read.frames.reduce((sum, { low, high }) => sum + (low?.cells ?? 0) + (high?.cells ?? 0), 0);
   return swarmRisk({
     last,
     today: season.today,
     phases: season.phases,
     flowFrom: flowFrom(season),
-    roomFrames: Math.round(room),
-    cellsPerFrame: cells,
-    beesPerFrame: bees,
-    queenSeasons: colony.queen_year === null ? null : year - colony.queen_year,
+    roomFrames: Math.round(roomOf(hive.stack)),
+    ...combOfFrame(frameOf(nestBoxes(hive.stack)[0]!)),
+    queenSeasons: colony.queen_year === null ? null : queenSeasonsOf(colony.queen_year, season.today, season.turn),
     cells: daysBetween(last.date, season.today) <= 10 ? cellsWithBrood : 0,
   });
 }

@@ -1,2 +1,3 @@
-export { type ColonyState, colonyStates, expectedAt, matingDays, recordFrom, upTo } from './colony-state';
-export { judge } from './judge';
+export { colonyLine, type LineKnown, queenMet, samplesOf } from './colony-line';
+export { type ColonyState, colonyStates, expectedAt, matingDays, recordFrom, upTo, waitingFor } from './colony-state';
+export { factsOfRead, judge } from './judge';

@@ -2,14 +2,14 @@ import { type Advice, type ColonyFacts, adviseColony, colonyFacts } from '@brave
 import { DAY } from '@brave-comb/core/units';
 import type { Context } from '../../context';
 import { dateAt } from '../../dates';
-import { colonyEvents } from '../../records/care';
-import { colonyById, siteById } from '../../records/equipment';
+import { type ColonyEventRow, colonyEvents } from '../../records/care';
+import { colonyById, type ColonyRow, siteById } from '../../records/equipment';
 import { type NamedVisit, visitsOfHives } from '../../records/inspection';
-import { housePracticeOf } from '../../records/people';
+import { type HousePractice, housePracticeOf } from '../../records/people';
 import { poorDaysAfter } from '../../records/weather';
 import { type ColonyRead, readColonies } from '../inspection';
-import { siteSeason } from '../season';
-import { eventsOf, matingDays, upTo } from './colony-state';
+import { type SiteSeason, siteSeason } from '../season';
+import { type ColonyState, eventsOf, matingDays, upTo } from './colony-state';
 
 /** A visit with everything known of its colony, and what that asks for. */
 export interface Judged {
@@ -50,12 +50,29 @@ async function factsOf(
     colonyEvents(db, visit.school, [visit.colony]),
   ]);
   const season = site ? await siteSeason(context, site, today) : null;
+  return factsAt({ hive: visit.hive_number, zone: visit.zone, now, before, season, practice, colony, logged });
+}
+
+interface Known {
+  readonly hive: string;
+  readonly zone: string;
+  readonly now: ColonyRead;
+  readonly before: readonly ColonyRead[];
+  readonly season: SiteSeason | null;
+  readonly practice: HousePractice;
+  readonly colony: ColonyRow | undefined;
+  readonly logged: readonly ColonyEventRow[];
+}
+
+/** Everything that the judges rest on, as it was at a visit. */
+function factsAt({ hive, zone, now, before, season, practice, colony, logged }: Known): ColonyFacts {
+  const today = dateAt(zone, now.visit.started_at);
   return colonyFacts({
-    hive: visit.hive_number,
+    hive,
     today,
     now,
-    before: before.map((read) => ({ read, date: dateAt(visit.zone, read.visit.started_at) })),
-    questions: visit.questions,
+    before: before.map((read) => ({ read, date: dateAt(zone, read.visit.started_at) })),
+    questions: now.visit.questions,
     season: season && {
       ...season,
       matingDays: matingDays(season),
@@ -65,5 +82,41 @@ async function factsOf(
     queenYear: colony?.queen_year ?? null,
     events: season && colony ? upTo(eventsOf(season, { colony, read: [now], events: logged }), today) : [],
     practice: practice.care,
+  });
+}
+
+/**
+ * What the last visit of a colony asks for, and the facts that this rests on.
+ *
+ * @param state the colony; its season is that of today, as visits of this year of growth have it
+ * @returns `null` for a colony that nobody visited
+ */
+export function judgeLatest(
+  state: ColonyState,
+  season: SiteSeason,
+  practice: HousePractice,
+): Pick<Judged, 'facts' | 'advice'> | null {
+  const facts = factsOfRead(state, season, practice, state.reads.length - 1);
+  return facts && { facts, advice: adviseColony(facts) };
+}
+
+/** What a look into a colony found, with those before it; `null` where there is none at that place. */
+export function factsOfRead(
+  state: ColonyState,
+  season: SiteSeason,
+  practice: HousePractice,
+  at: number,
+): ColonyFacts | null {
+  const now = state.reads[at];
+  if (!now) return null;
+  return factsAt({
+    hive: state.hive.number,
+    zone: season.site.zone,
+    now,
+    before: state.reads.slice(0, at),
+    season,
+    practice,
+    colony: state.colony,
+    logged: state.events,
   });
 }

@@ -15,6 +15,7 @@ export {
   colonyEvents,
   decisionById,
   decisionsOf,
+  decisionsOfVisits,
   followUpsBetween,
   followUpsOfSession,
   followUpsOfVisit,

@@ -1,5 +1,5 @@
 import type { Text } from '@brave-comb/core/language';
-import type { AdviceKind } from '@brave-comb/core/care';
+import type { AdviceKind, Verdict } from '@brave-comb/core/care';
 import type { Knex } from 'knex';
 import type { Actor } from '../../context';
 
@@ -31,7 +31,7 @@ export interface DecisionRow {
   readonly school: string;
   readonly visit: string;
   readonly advice: AdviceKind;
-  readonly verdict: 'accepted' | 'otherwise' | 'declined';
+  readonly verdict: Verdict;
   readonly action: Text;
   readonly reason: string;
   readonly by_person: string;
@@ -133,6 +133,10 @@ const decisions = (db: Knex, school: string) =>
 /** Decisions in force on a visit's advice. */
 export const decisionsOf = (db: Knex, school: string, visit: string) =>
   decisions(db, school).where('decisions.visit', visit).whereNull('decisions.withdrawn_at').orderBy('decisions.at');
+
+/** Decisions in force on the advice of some visits, the oldest first. */
+export const decisionsOfVisits = (db: Knex, school: string, visits: readonly string[]) =>
+  decisions(db, school).whereIn('decisions.visit', visits).whereNull('decisions.withdrawn_at').orderBy('decisions.at');
 
 export async function decisionById(db: Knex, school: string, id: string) {
   const [decision] = await decisions(db, school).where('decisions.id', id);

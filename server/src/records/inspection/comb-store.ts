@@ -40,6 +40,12 @@ export const combsOf = (db: Knex, school: string) =>
       'donors.number as donor_number',
     );
 
+/** Stores from which a comb goes back into a hive. */
+const USABLE: ReadonlySet<string> = new Set(['food-reserve', 'drawn-reserve', 'freezer', 'stand']);
+
+/** Whether a comb lies where it is taken from again. */
+export const isUsable = (store: string | null): boolean => store !== null && USABLE.has(store);
+
 export const combsInStore = (db: Knex, school: string): Promise<CombRow[]> =>
   db<CombRow>('combs').where({ school }).whereNotNull('store').orderBy('label').select();
 

@@ -3,7 +3,7 @@ export { answersAt, questionsFor } from './asked-store';
 export { answerQuestion, askedQuestions, projectQuestions } from './asked';
 export { attachmentById, attachmentSeenBy, photosSeenBy } from './attachment-store';
 export { keepAttachment } from './attachments';
-export { combsOf, movesOf } from './comb-store';
+export { combsIn, combsOf, isUsable, movesOf } from './comb-store';
 export { combOf, combsFound, combsListed, framesAsCombs, projectCombs, reserveOf } from './combs';
 export { type Projection } from './projection';
 export { rolesGivenIn, rotasOf, visitedSessions, visitsThatSawMark } from './rota-store';
@@ -25,4 +25,5 @@ export {
   type VisitRow,
   visitsOfHives,
   visitsOfSession,
+  visitsSeenBy,
 } from './store';

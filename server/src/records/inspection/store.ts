@@ -90,6 +90,12 @@ export async function visitById(db: Knex, actor: Actor, id: string): Promise<Nam
   return visit;
 }
 
+/** Which of some visits somebody may see. */
+export const visitsSeenBy = async (db: Knex, actor: Actor, ids: readonly string[]): Promise<ReadonlySet<string>> =>
+  new Set(
+    await seenBy(db('visits').where({ school: actor.school }).whereIn('id', ids), db, actor).pluck<string[]>('id'),
+  );
+
 export const anyVisit = (db: Knex, id: string): Promise<VisitRow | undefined> =>
   db<VisitRow>('visits').where({ id }).first();
 

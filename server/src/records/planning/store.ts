@@ -136,6 +136,7 @@ export interface PlannedRow {
   readonly from: Date;
   readonly to: Date;
   readonly group: string;
+  readonly group_name: string;
   readonly staff: 0 | 1;
   readonly hive: string;
   readonly supervisor: string;
@@ -162,6 +163,7 @@ export const plannedFrom = (db: Knex, school: string, from: Date, until: Date): 
       'sessions.starts_at as from',
       'sessions.ends_at as to',
       'session_groups.trainee_group as group',
+      'trainee_groups.name as group_name',
       'trainee_groups.staff',
       'session_groups.hive',
       'session_groups.supervisor',

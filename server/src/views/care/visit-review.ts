@@ -21,29 +21,35 @@ import { daysBetween, roundTo } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import { expectedAt, judge, recordFrom } from '../../facts/care';
-import { type ColonyRead, temperOf, tempersOf } from '../../facts/inspection';
+import { type ColonyRead, combsMoved, sidesNow, temperOf, tempersOf } from '../../facts/inspection';
 import { siteSeason } from '../../facts/season';
 import { decisionsOf, followUpsOfVisit, shownDecision, shownFollowUp } from '../../records/care';
 import { siteById } from '../../records/equipment';
 import { type NamedVisit, openVisit, visitById, visitsOfSession } from '../../records/inspection';
 import { peopleOf } from '../../records/people';
 import { checklistOf } from '../../records/skills';
+import { outcomesOf, recordsOf } from './outcomes';
 
 /** A visit beside the one before it, with advice, decisions and follow-ups. Trainees see their own judgements only. */
 export async function visitReview(context: Context, actor: Actor, id: string): Promise<Sayable<Review>> {
   const { db } = context;
   const { visit, now, last, facts, advice } = await judge(context, await openVisit(db, actor, id));
   const date = dateAt(visit.zone, visit.started_at);
-  const [checklist, decisions, followUps, siblings] = await Promise.all([
+  const [checklist, decisions, followUps, siblings, outcomes] = await Promise.all([
     checklistOf(db, actor.school, date),
     decisionsOf(db, actor.school, visit.id),
     followUpsOfVisit(db, actor.school, visit.id),
     visitsOfSession(db, actor.school, visit.session),
+    outcomesOf(context, actor),
   ]);
+  const records = recordsOf(outcomes.values());
   const judgements = now.record.judgements.filter((each) => actor.role !== 'trainee' || each.trainee === actor.id);
   const names = new Map((await peopleOf(db, actor.school, peopleIn(now.record))).map((each) => [each.id, each.name]));
   const nameOf = (id: string) => names.get(id) ?? 'somebody';
-  const lastFrames = last && framesOf(Object.values(last.record.sides), now.box.id, now.box.frames);
+  const lastSides = last ? Object.values(last.record.sides) : [];
+  const lastFrames =
+    last &&
+    framesOf(visit.combs ? sidesNow(lastSides, last.visit.combs, visit.combs) : lastSides, now.box.id, now.box.frames);
   const site = await siteById(db, visit.school, visit.site);
   const season = site && (await siteSeason(context, site, date));
   const expected = last && (await expectedAt(context, visit, last, season));
@@ -67,7 +73,14 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
       : null,
     missing: seenThen.evidence.filter(({ state }) => state === 'missing').map(({ id: evidence }) => evidence),
     frameKind: named('frameKind', frameOf(now.box)),
-    last: last ? { visit: last.visit.id, at: iso(last.visit.started_at), frames: lastFrames ?? [] } : null,
+    last: last
+      ? {
+          visit: last.visit.id,
+          at: iso(last.visit.started_at),
+          frames: lastFrames ?? [],
+          moved: movedSaid(now.box.id, last.visit.combs, visit.combs),
+        }
+      : null,
     frames: now.frames,
     changes: now.frames.map((frame, index) => frameChange(lastFrames?.[index] ?? { low: null, high: null }, frame)),
     inWords: changesInWords(lastFrames, now.frames, { last: last?.nest ?? null, now: now.nest }),
@@ -76,7 +89,11 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
     finding: last && expected ? findingOf(visit, now, last, expected) : null,
     advice: advice.map((each) => {
       const decision = decisions.find((row) => row.advice === each.kind);
-      return { advice: each, decision: decision ? shownDecision(decision) : null };
+      return {
+        advice: each,
+        decision: decision ? shownDecision(decision) : null,
+        record: records.get(each.kind) ?? null,
+      };
     }),
     feed: feedAnswer(facts),
     followUps: followUps.map(shownFollowUp),
@@ -139,6 +156,15 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
     next: next ? { visit: next.id, hive: next.hive_number, group: next.group_name } : null,
   };
 }
+
+/** Combs that stand elsewhere than at the last visit, as far as both visits told them apart. */
+const movedSaid = (box: string, then: NamedVisit['combs'], now: NamedVisit['combs']) =>
+  then && now
+    ? combsMoved(box, then, now).map(({ frame, was }) => ({
+        frame,
+        was: was ? say('comb-stood', { ...was, elsewhere: was.box !== box }) : say('comb-came'),
+      }))
+    : [];
 
 /** Everybody who is named in a visit. */
 function peopleIn(record: VisitRecord): readonly string[] {

@@ -8,10 +8,7 @@ import { dateAt, iso } from '../../dates';
 import { readColonies } from '../../facts/inspection';
 import { openFollowUpsOf } from '../../records/care';
 import { sitesOf } from '../../records/equipment';
-import { combOf, combsOf, movesOf, visitsOfHives } from '../../records/inspection';
-
-/** Stores from which a comb goes back into a hive. */
-const USABLE: ReadonlySet<string> = new Set(['food-reserve', 'drawn-reserve', 'freezer', 'stand']);
+import { combOf, combsOf, isUsable, movesOf, visitsOfHives } from '../../records/inspection';
 
 const LATEST_MOVES = 200;
 
@@ -39,7 +36,7 @@ export async function combLedger(
     counts.set(key, { store, kind, count: (counts.get(key)?.count ?? 0) + 1 });
   }
   const usable: Partial<Record<Comb['kind'], number>> = {};
-  for (const { store, kind } of rows) if (store !== null && USABLE.has(store)) usable[kind] = (usable[kind] ?? 0) + 1;
+  for (const { store, kind } of rows) if (isUsable(store)) usable[kind] = (usable[kind] ?? 0) + 1;
   return {
     stock: [...counts.values()],
     shortfall: combsShort(

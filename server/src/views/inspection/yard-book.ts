@@ -59,7 +59,7 @@ export async function yardBook(context: Context, actor: Actor): Promise<Sayable<
       from: row.from_date,
       due: row.due,
       bring: row.bring ?? null,
-      visit: row.visit!,
+      visit: row.visit,
       settled: row.settled_at ? { by: row.settled_by_name ?? '', at: iso(row.settled_at) } : null,
     })),
     strayCombs: read.flatMap(({ visit, record }) =>

@@ -36,9 +36,9 @@ describe('an advice card', () => {
     field.dispatchEvent(new Event('input'));
   };
 
-  const show = async (decision: object | null = null, mayDecide = true) => {
+  const show = async (decision: object | null = null, mayDecide = true, record: object | null = null) => {
     fixture = TestBed.createComponent(AdviceCard);
-    fixture.componentRef.setInput('advised', { advice, decision });
+    fixture.componentRef.setInput('advised', { advice, decision, record });
     fixture.componentRef.setInput('rank', 1);
     fixture.componentRef.setInput('mayDecide', mayDecide);
     decided = [];
@@ -64,6 +64,13 @@ describe('an advice card', () => {
     expect(from).toContain('Nectar coming in: leave it.');
     expect(from).toContain('If it fails Not taken in a week');
     expect(from).toContain('Thu 21 May – Sun 24 May: Feed taken?');
+  });
+
+  it('says how often such advice came out right, once any was settled', async () => {
+    await show();
+    expect(element().textContent).not.toContain('came out right');
+    await show(null, true, { right: 3, of: 4 });
+    expect(element().textContent).toContain('Advice like this came out right 3 of 4 times here.');
   });
 
   it('is decided with one press', async () => {

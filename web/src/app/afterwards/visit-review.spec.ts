@@ -113,6 +113,18 @@ describe('the review of a visit', () => {
     return { fixture, element: elementOf(fixture), dispatched, store };
   };
 
+  it('says where a comb stood, and what changed on each of its sides', async () => {
+    const last = {
+      visit: 'earlier',
+      at: '2026-05-05T12:10:00.000Z',
+      frames: [frames[0], { low: side({ S: 3, H: 5 }), high: side({ S: 6, H: 2 }) }],
+      moved: [{ frame: 2, was: 'was 7' }],
+    };
+    const { element } = await review({ last });
+    expect(textOf(element.querySelectorAll('.frame')[1]!)).toContain('was 7');
+    expect(textOf(element.querySelector('.close'))).toMatch(/sealed worker \+2 .*−2 eighths\..*As last time\./i);
+  });
+
   it('opens on the frame that changed most, names the visit and what it left unanswered', async () => {
     const { element } = await review();
     const words = textOf(element);

@@ -2,7 +2,15 @@ import { figure, unit } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
-import { type EntryBody, type FrameChange, type FrameSide, formatSide, towardText } from '@brave-comb/core/inspection';
+import {
+  type EntryBody,
+  type FrameChange,
+  type FrameSide,
+  formatSide,
+  sideDifference,
+  towardText,
+} from '@brave-comb/core/inspection';
+import type { Text } from '@brave-comb/core/language';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { ViewDesk } from '../api/view-desk';
@@ -19,11 +27,15 @@ import { VisitStory } from './visit-story';
 import { named, Named } from '../language/words';
 import { said } from '../language/said';
 
+const saidOrNull = (text: Text | null): string | null => (text === null ? null : said(text));
+
 interface Column {
   readonly frame: number;
   readonly change: FrameChange;
   readonly last: readonly (FrameSide | null)[];
   readonly now: readonly (FrameSide | null)[];
+  /** Where its comb stood at the last visit, when elsewhere. */
+  readonly was: string | null;
 }
 
 /** This visit beside the last one, frame by frame, what it adds up to, and what to do about it. */
@@ -87,6 +99,7 @@ export class VisitReview {
       change: review.changes[index] ?? 'not-read',
       last: review.last ? [review.last.frames[index]?.low ?? null, review.last.frames[index]?.high ?? null] : [],
       now: [frame.low, frame.high],
+      was: review.last?.moved.find((each) => each.frame === index + 1)?.was ?? null,
     }));
   });
   protected readonly notAnswered = computed(() =>
@@ -107,6 +120,7 @@ export class VisitReview {
         toward: said(towardText({ frame: column.frame, face: face === 0 ? 'low' : 'high' }, columns.length)),
         last: column.last[face] ?? null,
         now: column.now[face] ?? null,
+        difference: saidOrNull(sideDifference(column.last[face] ?? null, column.now[face] ?? null)),
         seed: column.frame * 2 + face,
       })),
     };

@@ -26,7 +26,11 @@ import { type StrayCause } from '@brave-comb/core/inspection';
                   <small i18n>bring: {{ task.bring }}</small>
                 }
               </span>
-              <a [routerLink]="['/afterwards', task.visit]" i18n>its visit</a>
+              @if (task.visit) {
+                <a [routerLink]="['/afterwards', task.visit]" i18n>its visit</a>
+              } @else {
+                <span i18n>sent from the yard round</span>
+              }
               @if (task.settled; as settled) {
                 <span class="due" i18n>done {{ day(settled.at) }}, {{ settled.by }}</span>
               } @else {
@@ -37,7 +41,7 @@ import { type StrayCause } from '@brave-comb/core/inspection';
               <button
                 type="button"
                 class="btn line"
-                [attr.aria-label]="(task.settled ? 'Not done after all: ' : 'Done: ') + task.what"
+                [attr.aria-label]="labelOf(task)"
                 (click)="settle(task.id, !task.settled)"
                 i18n
               >
@@ -176,6 +180,8 @@ export class YardBookScreen {
   private readonly desk = inject(ViewDesk);
   protected readonly watched = this.desk.watch('yardBook', () => ({}));
   protected readonly date = dateText;
+  protected readonly labelOf = ({ settled, what }: { readonly settled: unknown; readonly what: string }) =>
+    settled ? $localize`Not done after all\: ${what}` : $localize`Done\: ${what}`;
   protected readonly wax = computed(() => {
     const kg = this.watched.data()?.scraps.reduce((sum, each) => sum + each.kg, 0) ?? 0;
     return Math.round(kg * 100) / 100;

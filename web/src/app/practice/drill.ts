@@ -10,6 +10,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { EMPTY_SIDE, type FrameSide } from '@brave-comb/core/inspection';
 import {
@@ -68,6 +69,7 @@ const MONTH = 30 * DAY;
     ReadingTold,
     RouterLink,
     ViewState,
+    MatButton,
   ],
   providers: [PracticeDesk],
   templateUrl: './drill.html',
@@ -221,6 +223,12 @@ export class DrillScreen {
   }
 
   protected start(topic: TopicId): void {
+    this.fileFaults.set([]);
+    const record = this.replayed.data();
+    this.begin(() => this.desk.next(topic, record ? { record, done: this.done() } : undefined));
+  }
+
+  private begin(make: () => Task): void {
     this.nothing.set('');
     this.mark.set(null);
     this.answered.set(null);
@@ -229,8 +237,7 @@ export class DrillScreen {
     this.overlay.set('zones');
     this.tabled.set(false);
     try {
-      const record = this.replayed.data();
-      this.task.set(this.desk.next(topic, record ? { record, done: this.done() } : undefined));
+      this.task.set(make());
       this.done.update((done) => done + 1);
     } catch (fault) {
       this.task.set(null);
@@ -238,6 +245,21 @@ export class DrillScreen {
     }
     this.seconds.set(0);
     this.startedAt = performance.now();
+  }
+
+  /** Faults of a file that was opened as a case of one's own. */
+  protected readonly fileFaults = signal<readonly string[]>([]);
+
+  /** Opens a case that the school wrote itself; it is marked, and not counted. */
+  protected async open(input: HTMLInputElement): Promise<void> {
+    const [file] = input.files ?? [];
+    input.value = '';
+    if (!file) return;
+    const { ownCase } = await import('./own-case');
+    const opened = ownCase(await file.text());
+    this.fileFaults.set('faults' in opened ? opened.faults : []);
+    if ('faults' in opened) return;
+    this.begin(() => this.desk.ownTask(opened.title, opened.drill));
   }
 
   protected again(): void {

@@ -6,6 +6,7 @@ import {
   type Drill,
   type DrillSources,
   type Mark,
+  type NextDrill,
   type PracticeResult,
   type TopicId,
   gradeOf,
@@ -37,6 +38,8 @@ export interface Task {
   readonly from: string;
   /** Answered before: its answer is known, and this one is not scored. */
   readonly again: boolean;
+  /** Opened from a file: marked here, and not scored either. */
+  readonly fromFile?: true;
 }
 
 /** Sides from which something can be learned have this much read on them, eighths. */
@@ -179,6 +182,23 @@ export class PracticeDesk {
     const photo = topic === 'photos' && data ? pick(data.photos) : undefined;
     if (photo) return made({ limits, photo }, { photo: photo.id, from: $localize`from the school’s own photos` });
     return made({ limits }, { from: $localize`made up` });
+  }
+
+  /** A case of "What next" from a file: marked here, and not kept. */
+  ownTask(title: string, drill: NextDrill): Task {
+    const limits = this.data()?.limits ?? DEFAULT_LIMITS;
+    return {
+      topic: 'next',
+      level: this.progress().find((each) => each.topic === 'next')?.level ?? 1,
+      seed: 0,
+      drill: { kind: 'next', ...drill },
+      sources: { limits },
+      recorded: null,
+      photo: null,
+      from: $localize`${title}, from a file: not scored`,
+      again: true,
+      fromFile: true,
+    };
   }
 
   /** Whether a recorded side or colony was answered before. */

@@ -71,6 +71,15 @@ const PLACES: readonly (View & { readonly after?: true; readonly views: readonly
     ],
   },
   {
+    id: 'colonies',
+    name: $localize`Colonies`,
+    link: '/colonies',
+    views: [
+      { id: 'all', name: $localize`All`, link: '/colonies' },
+      { id: 'round', name: $localize`Yard round`, link: '/colonies/round', roles: STAFF },
+    ],
+  },
+  {
     id: 'trainees',
     name: $localize`Trainees`,
     link: '/trainees',

@@ -279,7 +279,7 @@ describe('the passport', () => {
       endpoint: 'signOffSkills',
       sent: { params: { trainee: 'salma' }, body: { skills: [{ skill: 'finds-eggs' }], note: '' } },
     });
-    expect(textOf(element)).toContain('1 skill signed off. Undo');
+    await vi.waitFor(() => expect(textOf(element)).toContain('1 skill signed off. Undo'));
     await press(/^sums up$/);
     const sign = [...element.querySelectorAll('button')].find((each) => textOf(each) === 'Sign it')!;
     expect(sign.disabled).toBe(true);

@@ -1,5 +1,14 @@
 import type { QueenStart } from '../../../biology';
-import type { AdviceKind, ColonyEvent, Strain, FindingWord, NewColony, Strict, ColonyClass } from '../../../care';
+import type {
+  AdviceKind,
+  BringId,
+  ColonyEvent,
+  Strain,
+  FindingWord,
+  NewColony,
+  Strict,
+  ColonyClass,
+} from '../../../care';
 
 /** What things are called, by their ids. */
 export const careNames = {
@@ -10,6 +19,28 @@ export const careNames = {
     fondant: 'fondant',
     'dry-sugar': 'dry sugar',
   } satisfies Record<Extract<ColonyEvent, { kind: 'feed' }>['what'], string>,
+  bring: {
+    super: 'super with combs',
+    'brood-box': 'brood box with combs',
+    foundation: 'frame with foundation',
+    feeder: 'feeder',
+    'thin-syrup': 'thin syrup',
+    'thick-syrup': 'thick syrup',
+    fondant: 'fondant',
+    patty: 'pollen patty',
+    'entrance-block': 'entrance block',
+    'wash-kit': 'kit for a mite wash',
+    medicine: 'medicine by its label',
+    'acid-gear': 'gear that the label asks for',
+    'queen-cage': 'queen cage',
+    'small-box': 'small box with floor and roof',
+    newspaper: 'sheet of newspaper',
+    matchsticks: 'box of matchsticks',
+    'own-tools': 'set of tools for this hive alone',
+    dummy: 'dummy board or frame',
+    'drone-frame': 'empty frame for drone comb',
+    magnifier: 'magnifier and lamp',
+  } satisfies Record<BringId, string>,
   strain: {
     'keeps-laying': 'keeps laying',
     'cuts-down': 'cuts down',
@@ -52,9 +83,11 @@ export const careNames = {
     feed: 'Feed',
     queen: 'See to the queen',
     'queen-cells': 'See to the queen cells',
+    swarming: 'Keep them from swarming',
     mites: 'See to the mites',
     protein: 'Give protein',
     strength: 'Unite or nurse it',
+    comb: 'See to comb and woodwork',
     'add-space': 'Give room',
     'look-again': 'Look again soon',
     'cannot-tell': 'Cannot be told yet',

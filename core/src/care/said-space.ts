@@ -1,0 +1,51 @@
+import type { CivilDate } from '../units';
+
+/** What is said of room and of swarming. */
+export interface SpaceSentences {
+  'swarm-crowded': { covered: number };
+  'swarm-free-comb': { free: number };
+  'swarm-bees-due': { frames: number };
+  'swarm-cups': { cups: number };
+  'swarm-fed': { days: number };
+  'swarm-queen-seasons': { seasons: number };
+  'swarm-room-above': null;
+  'before-they-swarm': { points: number; divides: boolean };
+  'room-only-or-cuts-cells': null;
+  'points-of-100': { points: number };
+  points: { points: number };
+  'swarm-points-rule': { likely: number };
+  'brood-to-sound-colonies-only': null;
+  'room-taken-next-look': null;
+  'fed-cells-then-divide': null;
+  'cells-look-every-side': null;
+  'room-left-after': null;
+  'put-brood-box': null;
+  'into-full-box': null;
+  'keeps-in-small-box': null;
+  'swarm-clipped': null;
+  'give-bars': null;
+  'bars-being-built': null;
+  'one-box-or-two': null;
+  'bars-or-honey-out': null;
+  'fills-a-day': { perDay: number; full: CivilDate };
+  'nothing-gained': { days: number };
+  'combs-in-it': null;
+  'combs-in-it-how': null;
+  'where-it-goes': null;
+  'where-it-goes-how': null;
+  'no-nectar-then-wait': null;
+  'not-taken-lure-them': null;
+  'driven-room': null;
+  'driven-cells': null;
+  'driven-divide': null;
+  'feed-to-drive': { litres: number; last: CivilDate };
+  'flow-in-days': { flowFrom: CivilDate; left: number };
+  'driven-swarms': null;
+  'leaves-them-to-forage': null;
+  'litres-a-week': { litres: number };
+  'drive-rule': { from: number; to: number };
+  'days-to-flow': null;
+  'no-super-with-feed': null;
+  'driven-cold-or-full': null;
+  'not-taken-stop': null;
+}

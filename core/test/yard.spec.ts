@@ -1,0 +1,220 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { type Phase } from '../src/season';
+import { type RoundColony, type RoundJob, type YardColony, matchYard, yardRound } from '../src/care';
+import { inEnglish } from '../src/words';
+import { rowsOf } from './case-tables';
+
+const ordinary: Omit<YardColony, 'number' | 'phase'> = {
+  bees: 8,
+  brood: 4,
+  storesKg: 8,
+  leastKg: 5,
+  feedToKg: 10,
+  frame: 'national-deep',
+  queenright: true,
+  sound: true,
+  suspected: false,
+  treated: false,
+  cells: false,
+  robbed: false,
+  mites: false,
+};
+const WORDS: Readonly<Record<string, Partial<YardColony>>> = {
+  sick: { sound: false },
+  suspected: { suspected: true },
+  treated: { treated: true },
+  queenless: { queenright: false },
+  cells: { cells: true },
+  robbed: { robbed: true },
+  mites: { mites: true },
+  unread: { bees: null },
+  langstroth: { frame: 'langstroth-deep' },
+};
+const FIGURES = { bees: 'bees', brood: 'brood', food: 'storesKg' } as const;
+
+/** The colonies of a row. */
+function yardOf(given: string): readonly YardColony[] {
+  const pieces = given.split(';').map((piece) => piece.trim());
+  const phase = (pieces.find((piece) => piece.startsWith('phase '))?.slice(6) ?? 'build-up') as Phase;
+  return pieces
+    .filter((piece) => !piece.startsWith('phase '))
+    .map((piece) => {
+      const [number, ...rest] = piece.split(' ');
+      const known: Record<string, unknown> = {};
+      for (let at = 0; at < rest.length; at += 1) {
+        const word = rest[at]!;
+        if (word in FIGURES) known[FIGURES[word as keyof typeof FIGURES]] = Number(rest[(at += 1)]);
+        else if (WORDS[word]) Object.assign(known, WORDS[word]);
+        else throw new Error(`the case says ${word}, which nobody knows`);
+      }
+      return { ...ordinary, ...known, number: number!, phase };
+    });
+}
+
+describe('from hive to hive', () => {
+  const rows = rowsOf(readFileSync(join(import.meta.dirname, '../../docs/cases/yard.md'), 'utf8'));
+
+  it('has cases enough, a third of them where nothing is to be said', () => {
+    expect(rows.length).toBeGreaterThanOrEqual(24);
+    expect(rows.filter(([, , says]) => says === 'nothing').length).toBeGreaterThanOrEqual(rows.length / 3);
+  });
+
+  it.each(rows.map(([title, given, says]) => [title!, given!, says!] as const))('%s', (_, given, says) => {
+    const told = matchYard(yardOf(given)).map(({ from, to, what, says: words }) => {
+      const two = /\btwo\b/.test(inEnglish(words));
+      return `${from} gives ${two ? '2 ' : ''}${what} to ${to}`;
+    });
+    expect(told.length === 0 ? 'nothing' : told.join('; ')).toBe(says);
+  });
+
+  it('never moves a comb out of, into or beside suspicion, and never between different frames (property)', () => {
+    const colony = fc.record({
+      bees: fc.option(fc.double({ min: 0, max: 20, noNaN: true }), { nil: null }),
+      brood: fc.double({ min: 0, max: 12, noNaN: true }),
+      storesKg: fc.double({ min: 0, max: 30, noNaN: true }),
+      frame: fc.constantFrom('national-deep' as const, 'langstroth-deep' as const),
+      sound: fc.boolean(),
+      suspected: fc.boolean(),
+      queenright: fc.boolean(),
+    });
+    fc.assert(
+      fc.property(fc.array(colony, { minLength: 1, maxLength: 8 }), (all) => {
+        const yard = all.map((each, at): YardColony => ({ ...ordinary, ...each, number: `${at}`, phase: 'build-up' }));
+        const matches = matchYard(yard);
+        const of = (number: string) => yard.find((each) => each.number === number)!;
+        if (yard.some(({ suspected }) => suspected)) expect(matches).toEqual([]);
+        for (const { from, to } of matches) {
+          expect(from).not.toBe(to);
+          expect(of(from).frame).toBe(of(to).frame);
+          expect(of(from).sound && of(to).sound).toBe(true);
+        }
+      }),
+    );
+  });
+});
+
+const job = (key: string, more: Partial<RoundJob['errand']> = {}): RoundJob => ({
+  key,
+  what: key,
+  why: '',
+  by: '2026-05-16',
+  strict: 'should',
+  errand: { minutes: 10, when: 'day', opens: true, brings: [], ...more },
+});
+const colony = (number: string, jobs: readonly RoundJob[], more: Partial<RoundColony> = {}): RoundColony => ({
+  hive: `hive-${number}`,
+  number,
+  place: { east: Number(number) * 10, north: 0 },
+  suspected: false,
+  temper: 2,
+  jobs,
+  ...more,
+});
+const order = (colonies: readonly RoundColony[]) => yardRound(colonies).stops.map(({ number }) => number);
+
+describe('a round through the yard', () => {
+  it('goes from one hive to the nearest, and says how far', () => {
+    const round = yardRound([colony('3', [job('a')]), colony('1', [job('b')]), colony('2', [job('c')])]);
+    expect(round.stops.map(({ number }) => number)).toEqual(['1', '2', '3']);
+    expect(round.metres).toBe(20);
+    expect(yardRound([colony('1', [job('a')], { place: null }), colony('2', [job('b')])]).metres).toBeNull();
+  });
+
+  it('meets sharp hives after quiet ones and suspected ones last of all', () => {
+    const all = [
+      colony('1', [job('a')], { suspected: true }),
+      colony('2', [job('b')], { temper: 4 }),
+      colony('3', [job('c')], { temper: 3 }),
+      colony('4', [job('d')], { temper: null }),
+    ];
+    expect(order(all)).toEqual(['3', '4', '2', '1']);
+    expect(yardRound(all).stops.map((stop) => stop.order)).toEqual([null, null, 'temper', 'suspected']);
+  });
+
+  it('leaves feeding to the evening, and passes hives by at which nothing is to be done', () => {
+    const round = yardRound([
+      colony('1', [job('feed', { when: 'evening', opens: false, minutes: 6 })]),
+      colony('2', []),
+      colony('3', [job('look')]),
+    ]);
+    expect(round.stops.map(({ number, when }) => [number, when])).toEqual([
+      ['3', 'day'],
+      ['1', 'evening'],
+    ]);
+    expect(round.minutes).toEqual({ day: 10, evening: 6 });
+  });
+
+  it('opens a hive once for all that is done there', () => {
+    const [stop] = yardRound([colony('4', [job('cells'), job('wash', { minutes: 12 })])]).stops;
+    expect(stop!.minutes).toBe(10 + 12 - 4);
+    expect(yardRound([colony('1', [job('a')]), colony('2', [job('b')])]).minutes.day).toBe(10 + 2 + 10);
+  });
+
+  it('adds up what is brought: pieces and litres a hive, one wash kit for all, sugar and water for the syrup', () => {
+    const { kit, mix } = yardRound([
+      colony('1', [
+        job('feed', {
+          brings: [
+            { what: 'thin-syrup', amount: 2 },
+            { what: 'feeder', amount: 1 },
+          ],
+        }),
+      ]),
+      colony('2', [
+        job('feed', {
+          brings: [
+            { what: 'thin-syrup', amount: 1.5 },
+            { what: 'feeder', amount: 1 },
+          ],
+        }),
+      ]),
+      colony('3', [job('wash', { brings: [{ what: 'wash-kit', amount: 1 }] })]),
+      colony('4', [job('wash', { brings: [{ what: 'wash-kit', amount: 1 }] })]),
+    ]);
+    expect(kit).toEqual([
+      { what: 'feeder', amount: 2, hives: ['1', '2'] },
+      { what: 'thin-syrup', amount: 3.5, hives: ['1', '2'] },
+      { what: 'wash-kit', amount: 1, hives: ['3', '4'] },
+    ]);
+    // 3.5 litres of 1 : 1 weigh 3.5 × 1.23 kg, half of it sugar.
+    expect(mix!.sugarKg).toBeCloseTo((3.5 * 1.23) / 2, 1);
+    expect(mix!.waterL).toBeCloseTo(mix!.sugarKg, 1);
+    expect(yardRound([colony('3', [job('wash')])]).mix).toBeNull();
+  });
+
+  it('visits each hive with something to do exactly once a time of day (property)', () => {
+    const any = fc.array(
+      fc.record({
+        east: fc.integer({ min: -50, max: 50 }),
+        north: fc.integer({ min: -50, max: 50 }),
+        suspected: fc.boolean(),
+        temper: fc.option(fc.integer({ min: 1, max: 5 }), { nil: null }),
+        evening: fc.boolean(),
+        busy: fc.boolean(),
+      }),
+      { maxLength: 12 },
+    );
+    fc.assert(
+      fc.property(any, (hives) => {
+        const all = hives.map(({ east, north, suspected, temper, evening, busy }, at) =>
+          colony(`${at}`, busy ? [job('a'), job('b', { when: evening ? 'evening' : 'day' })] : [], {
+            place: { east, north },
+            suspected,
+            temper,
+          }),
+        );
+        const { stops } = yardRound(all);
+        const keys = stops.map(({ number, when }) => `${number} ${when}`);
+        expect(new Set(keys).size).toBe(keys.length);
+        expect(stops.flatMap(({ jobs }) => jobs)).toHaveLength(all.flatMap(({ jobs }) => jobs).length);
+        const day = stops.filter(({ when }) => when === 'day').map(({ order: each }) => each);
+        expect(day).toEqual(
+          [...day].sort((a, b) => [null, 'temper', 'suspected'].indexOf(a) - [null, 'temper', 'suspected'].indexOf(b)),
+        );
+      }),
+    );
+  });
+});
