@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { ensureDependencies } from './lib/dependencies.mjs';
 import { ensureBuild } from './lib/build.mjs';
-import { ensurePackages } from './lib/debian.mjs';
+import { DATABASE, ensurePackages } from './lib/debian.mjs';
 import { combBench } from './lib/comb-bench.mjs';
 import { coldStart, leadCalls, openVisits, recordReadings, syncMany } from './lib/hive-bench.mjs';
 import { freePort } from './lib/mariadb.mjs';
@@ -244,7 +244,7 @@ async function core(name) {
 
 await run(async () => {
   await ensureDependencies();
-  await ensurePackages({ mariadbd: 'mariadb-server', chromium: 'chromium' });
+  await ensurePackages({ ...DATABASE, chromium: 'chromium' });
   await ensureBuild();
   const data = mkdtempSync(join(tmpdir(), 'brave-comb-bench-'));
   const port = await freePort();

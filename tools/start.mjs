@@ -3,7 +3,7 @@ import net from 'node:net';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { ensureBuild } from './lib/build.mjs';
-import { ensurePackages } from './lib/debian.mjs';
+import { DATABASE, ensurePackages } from './lib/debian.mjs';
 import { ensureDependencies } from './lib/dependencies.mjs';
 import { dataFolder, startMariaDb } from './lib/mariadb.mjs';
 import { ROOT } from './lib/paths.mjs';
@@ -63,8 +63,7 @@ await run(async () => {
   await checkPort();
   await ensureDependencies();
   const remote = process.env.DATABASE_URL;
-  if (!remote)
-    await ensurePackages({ mariadbd: 'mariadb-server', 'mariadb-install-db': 'mariadb-server', setpriv: 'util-linux' });
+  if (!remote) await ensurePackages(DATABASE);
   await ensureBuild();
 
   const folder = remote ? '' : dataFolder();

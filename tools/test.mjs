@@ -1,6 +1,6 @@
 // npm test: sets up whatever is missing, runs every check, and ends with one line: N passed, N failed.
 import { ensureBuild } from './lib/build.mjs';
-import { ensurePackages } from './lib/debian.mjs';
+import { DATABASE, ensurePackages } from './lib/debian.mjs';
 import { ensureDependencies } from './lib/dependencies.mjs';
 import { run, say } from './lib/say.mjs';
 import { capture } from './lib/shell.mjs';
@@ -71,12 +71,7 @@ async function attempt({ command, work }) {
 
 await run(async () => {
   await ensureDependencies();
-  await ensurePackages({
-    mariadbd: 'mariadb-server',
-    'mariadb-install-db': 'mariadb-server',
-    setpriv: 'util-linux',
-    chromium: 'chromium',
-  });
+  await ensurePackages({ ...DATABASE, chromium: 'chromium' });
   let passed = 0;
   let failed = 0;
   const inOrder = async (steps) => {

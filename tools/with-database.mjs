@@ -2,11 +2,13 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { DATABASE, ensurePackages } from './lib/debian.mjs';
 import { startMariaDb } from './lib/mariadb.mjs';
 import { run } from './lib/say.mjs';
 import { show } from './lib/shell.mjs';
 
 await run(async () => {
+  await ensurePackages(DATABASE);
   const folder = mkdtempSync(join(tmpdir(), 'brave-comb-'));
   const database = await startMariaDb(folder, { fast: true });
   try {

@@ -1,6 +1,13 @@
 import { Trouble, say } from './say.mjs';
 import { capture, has, isRoot } from './shell.mjs';
 
+/** What the private database needs: program → package. */
+export const DATABASE = {
+  mariadbd: 'mariadb-server',
+  'mariadb-install-db': 'mariadb-server',
+  setpriv: 'util-linux',
+};
+
 /** Makes sure that Debian packages are there, installing them when this user may. Needs: program → package. */
 export async function ensurePackages(needs) {
   const missing = [

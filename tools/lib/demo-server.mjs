@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { ensureBuild } from './build.mjs';
-import { ensurePackages } from './debian.mjs';
+import { DATABASE, ensurePackages } from './debian.mjs';
 import { freePort, startMariaDb } from './mariadb.mjs';
 import { ROOT } from './paths.mjs';
 
@@ -12,7 +12,7 @@ import { ROOT } from './paths.mjs';
  * @param change settings that differ from a test's
  */
 export async function withDemoServer(folder, work, change = {}) {
-  await ensurePackages({ mariadbd: 'mariadb-server', chromium: 'chromium' });
+  await ensurePackages({ ...DATABASE, chromium: 'chromium' });
   await ensureBuild();
   const { startServer, configFromEnvironment } = await import(join(ROOT, 'server', 'dist', 'main.js'));
   const database = await startMariaDb(folder, { fast: true });
