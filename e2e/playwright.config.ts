@@ -22,8 +22,10 @@ export default defineConfig({
   workers: ADDRESSES.length,
   reporter: [['list']],
   // A machine that does other work beside it is slow, not broken.
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  timeout: 300_000,
+  expect: { timeout: 60_000 },
+  // What passes at the second try is told as flaky.
+  retries: 1,
   use: {
     baseURL: ADDRESSES[Number(process.env.TEST_PARALLEL_INDEX ?? 0)],
     viewport: { width: 1280, height: 800 },
@@ -31,7 +33,7 @@ export default defineConfig({
     timezoneId: 'Europe/London',
     locale: 'en-GB',
     screenshot: 'only-on-failure',
-    actionTimeout: 20_000,
+    actionTimeout: 60_000,
     contextOptions: { reducedMotion: 'reduce' },
     // Walks without signal allow it: everywhere else it would only fetch what nobody looks at.
     serviceWorkers: 'block',

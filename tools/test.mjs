@@ -59,6 +59,22 @@ function counts(output) {
   return { passed: number(text, 'passed'), failed: number(text, 'failed') };
 }
 
+/** Names of what failed, as the runners print them: "FAIL  |server| file > test", "    tests/file.spec.ts:9:1 › test". */
+const failures = (output) => [
+  ...new Set(
+    output
+      .split('\n')
+      .filter((line) => /^\s*FAIL\s/.test(line) || /^ {4}tests\/\S+ › /.test(line))
+      .map((line) => line.trim()),
+  ),
+];
+
+/** What a runner says of what failed; the long list of what passed before it is left out. */
+function faults(output) {
+  const at = output.search(/^.*(Failed (Tests|Suites) \d+|^ {2}1\) )/m);
+  return at < 0 ? output.slice(-20_000) : output.slice(at);
+}
+
 async function attempt({ command, work }) {
   if (!work) return capture(command[0], command[1], { env: PLAIN });
   try {
@@ -74,6 +90,7 @@ await run(async () => {
   await ensurePackages({ ...DATABASE, chromium: 'chromium' });
   let passed = 0;
   let failed = 0;
+  const named = [];
   const inOrder = async (steps) => {
     for (const step of steps) {
       const began = performance.now();
@@ -87,11 +104,15 @@ await run(async () => {
       say(
         `${found.failed === 0 ? '✓' : '✗'} ${step.name}: ${found.passed} passed, ${found.failed} failed (${seconds} s)`,
       );
-      if (found.failed > 0) say(output);
+      if (found.failed > 0) {
+        say(faults(output));
+        named.push(...(step.counted ? failures(output) : [step.name]));
+      }
     }
   };
   await Promise.all([inOrder(READING), inOrder(RUNNING)]);
   await inOrder(BROWSER);
   process.exitCode = failed === 0 ? 0 : 1;
+  for (const name of named) say(`✗ ${name}`);
   say(`${passed} passed, ${failed} failed`);
 });

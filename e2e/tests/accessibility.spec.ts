@@ -30,7 +30,6 @@ for (const [width, height] of [
   [390, 844],
 ] as const) {
   test(`axe finds nothing at the hive, ${width} × ${height}`, async ({ page }) => {
-    test.setTimeout(120_000);
     await signIn(page, 'ruth');
     await page.setViewportSize({ width, height });
     await openVisit(page, '6');

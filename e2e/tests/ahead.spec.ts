@@ -166,7 +166,6 @@ test('trainees see the season and tell what blooms, but no dues', async ({ page 
 });
 
 test('axe finds nothing on the views under Ahead, also in the dark, and nothing runs off', async ({ page }) => {
-  test.setTimeout(120_000);
   await signIn(page, 'morag');
   await page.getByRole('button', { name: /, menu$/ }).click();
   await page.getByRole('menuitem', { name: 'Dark theme' }).click();

@@ -33,11 +33,10 @@ const keptOn = (page: Page) =>
   });
 
 test('signing out leaves nothing of the school on the device, with signal and without', async ({ page, context }) => {
-  test.setTimeout(120_000);
   await signIn(page, 'morag');
   await controlled(page);
   await expect(page.getByText('sting allergy').first()).toBeVisible();
-  await expect(page.getByText(/Ready for a day without signal/)).toBeVisible({ timeout: 25_000 });
+  await expect(page.getByText(/Ready for a day without signal/)).toBeVisible();
   expect(JSON.stringify((await keptOn(page)).rows)).toContain('allergy');
 
   await context.setOffline(true);
@@ -65,7 +64,7 @@ test('signing out leaves nothing of the school on the device, with signal and wi
     await other.close();
     return answer.status();
   };
-  await expect.poll(ended, { timeout: 20_000 }).toBe(401);
+  await expect.poll(ended).toBe(401);
   await page.reload();
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
 });
@@ -74,10 +73,9 @@ test('what one person entered waits sealed while another is signed in, and is se
   page,
   context,
 }) => {
-  test.setTimeout(150_000);
   await signIn(page, 'leilani');
   await controlled(page);
-  await expect(page.getByText(/Ready for a day without signal/)).toBeVisible({ timeout: 25_000 });
+  await expect(page.getByText(/Ready for a day without signal/)).toBeVisible();
   await openVisit(page, '7');
   const visit = page.url().split('/').at(-1) ?? '';
   await allKept(page);
@@ -110,14 +108,13 @@ test('what one person entered waits sealed while another is signed in, and is se
   await signOut(page);
   await signInByHand(page, 'leilani');
   const { person } = (await (await page.request.get('/api/people/me')).json()) as { person: { id: string } };
-  await expect.poll(noted, { timeout: 20_000 }).toEqual([person.id]);
+  await expect.poll(noted).toEqual([person.id]);
   await expect(page.getByText(/of the person signed in before/)).toHaveCount(0);
 });
 
 test('a start that the server will not have is said on every screen, holds up nothing, and is settled', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await signIn(page, 'morag');
   await openVisit(page, '7');
   const visit = page.url().split('/').at(-1) ?? '';
@@ -150,12 +147,12 @@ test('a start that the server will not have is said on every screen, holds up no
   );
   await page.goto('/ahead');
   const notice = page.getByRole('alert').filter({ hasText: 'could not be kept' });
-  await expect(notice).toBeVisible({ timeout: 20_000 });
+  await expect(notice).toBeVisible();
   const entries = async () =>
     ((await (await page.request.get(`/api/visits/${visit}`)).json()) as { entries: { id: string }[] }).entries;
-  await expect.poll(async () => (await entries()).some(({ id }) => id === good), { timeout: 20_000 }).toBe(true);
+  await expect.poll(async () => (await entries()).some(({ id }) => id === good)).toBe(true);
   await page.goto(`/at-the-hive/visit/${visit}`);
-  await expect(notice).toBeVisible({ timeout: 20_000 });
+  await expect(notice).toBeVisible();
   await notice.getByRole('button', { name: 'See why' }).click();
   const card = page.getByRole('dialog');
   await expect(card.getByText(/no such session/)).toBeVisible();
@@ -180,7 +177,7 @@ test('a page that still shows somebody who has left cannot write in their name',
   await page.getByRole('dialog').getByRole('textbox').fill(words);
   await page.getByRole('dialog').getByRole('button', { name: /Keep/ }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Back to the hive' }).click();
-  await expect(page.getByRole('button', { name: /waiting, not sent/ })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('button', { name: /waiting, not sent/ })).toBeVisible();
   await expect(page.getByRole('alert').filter({ hasText: 'Somebody else has signed in' })).toBeVisible();
   const file = await (await context.request.get(new URL(`/api/visits/${visit}`, page.url()).href)).text();
   expect(file).not.toContain(words);
@@ -204,7 +201,7 @@ test('a sign-in that ends at the hive is said there; what is entered waits and i
   await page.getByRole('dialog').getByRole('button', { name: /Keep/ }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Back to the hive' }).click();
   const notice = page.getByRole('alert').filter({ hasText: 'Your sign-in here has ended' });
-  await expect(notice).toBeVisible({ timeout: 20_000 });
+  await expect(notice).toBeVisible();
   await expect(page.getByRole('button', { name: /waiting, not sent/ })).toBeVisible();
   await notice.getByRole('link', { name: 'Sign in again' }).click();
   await page.getByLabel('Name', { exact: true }).fill('leilani');
@@ -225,13 +222,12 @@ test('who signs out in one window is gone from the other', async ({ page, contex
   await signOut(page);
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await beside.getByRole('link', { name: 'Trainees' }).click();
-  await expect(beside.getByRole('button', { name: 'Sign in' })).toBeVisible({ timeout: 20_000 });
+  await expect(beside.getByRole('button', { name: 'Sign in' })).toBeVisible();
 });
 
 test('what an older version kept and did not send is sent after the upgrade, by the names of today', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await signIn(page, 'morag');
   await openVisit(page, '7');
   const visit = page.url().split('/').at(-1) ?? '';

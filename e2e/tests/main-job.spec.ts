@@ -25,7 +25,6 @@ const BOX = [
 ];
 
 test('a lead instructor does the main job once, from sign-in to a follow-up on the strip', async ({ page }) => {
-  test.setTimeout(120_000);
   const faults = watchFaults(page);
   await signInByHand(page, 'morag');
 

@@ -16,7 +16,7 @@ export async function start(port: number, data: string): Promise<{ process: Chil
   const hear = (text: Buffer) => (said += text.toString());
   child.stdout.on('data', hear);
   child.stderr.on('data', hear);
-  await expect.poll(() => said.includes('is ready') || child.exitCode !== null, { timeout: 60_000 }).toBe(true);
+  await expect.poll(() => said.includes('is ready') || child.exitCode !== null).toBe(true);
   return { process: child, said };
 }
 
@@ -37,7 +37,6 @@ export function ownServer(port: number, mode: 'serial' | 'default' = 'serial') {
   test.use({ baseURL: base });
   test.describe.configure({ mode });
   test.beforeAll(async () => {
-    test.setTimeout(90_000);
     data = mkdtempSync(join(tmpdir(), 'brave-comb-own-'));
     if (process.env.DEMO_DATA) spawnSync('cp', ['-a', `${process.env.DEMO_DATA}/.`, data]);
     server = (await start(port, data)).process;

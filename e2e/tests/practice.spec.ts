@@ -104,7 +104,7 @@ test('practice goes on without signal: answers wait, survive a reload and arrive
       ({ topic }) => topic === 'stop',
     ).length;
   await page.reload();
-  await expect.poll(results, { timeout: 30_000 }).toBe(1);
+  await expect.poll(results).toBe(1);
   await page.reload();
   await expect(row).toContainText(/right \d of 1/);
   expect(await results()).toBe(1);

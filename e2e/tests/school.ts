@@ -6,12 +6,11 @@ export const PASSWORD = 'willow-before-gorse';
 const daySheet = async (page: Page) => {
   // The first day sheet of a fresh server takes its time.
   const group = page.getByRole('heading', { name: /^(Curlew|Dipper|Lapwing|Plover)/ });
-  await expect(group.first()).toBeVisible({ timeout: 25_000 });
+  await expect(group.first()).toBeVisible();
 };
 
 /** Waits until the server has all that was entered at the hive; a failure says what the device says instead. */
-export const allKept = (page: Page) =>
-  expect(page.locator('bc-hive-head .kept')).toHaveText('all kept', { timeout: 60_000 });
+export const allKept = (page: Page) => expect(page.locator('bc-hive-head .kept')).toHaveText('all kept');
 
 /** Signs somebody in and waits for the day sheet. */
 export async function signIn(page: Page, name: string): Promise<void> {

@@ -67,7 +67,6 @@ test('a photo that waits on a device of the version before is sent by this one',
 test('what a visit leaves: a repair, a changed hive, a spoken note; a photo that shows eggs afterwards', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await signIn(page, 'ruth');
   await openVisit(page, '6');
   const visit = visitOf(page);
@@ -128,7 +127,6 @@ test('what a visit leaves: a repair, a changed hive, a spoken note; a photo that
 });
 
 test('axe finds nothing in the books and cards, and nothing runs off', async ({ page }) => {
-  test.setTimeout(180_000);
   await signIn(page, 'ruth');
   for (const [path, heading] of [
     ['yard-book', 'To be done'],
@@ -171,12 +169,11 @@ test('a whole session day from cold without signal: three visits, all of it arri
   browser,
   baseURL,
 }) => {
-  test.setTimeout(240_000);
   const context = await browser.newContext({ baseURL: baseURL!, serviceWorkers: 'allow' });
   const first = await context.newPage();
   await signIn(first, 'morag');
   await controlled(first);
-  await expect(first.getByText(/Ready for a day without signal: hives/)).toBeVisible({ timeout: 20_000 });
+  await expect(first.getByText(/Ready for a day without signal: hives/)).toBeVisible();
   await context.setOffline(true);
   await first.close();
 
@@ -195,17 +192,14 @@ test('a whole session day from cold without signal: three visits, all of it arri
     await until(page, 'End the visit');
     await page.getByRole('button', { name: 'time', exact: true }).click();
     await bigButton(page).click();
-    await page.waitForURL(/afterwards/, { timeout: 15_000 });
+    await page.waitForURL(/afterwards/);
   }
 
   await context.setOffline(false);
   await page.goto('/ahead');
   await expect
-    .poll(
-      async () => (await Promise.all(visits.map((visit) => fileOf(page, visit)))).map((file) => file.visit?.closedAt),
-      {
-        timeout: 30_000,
-      },
+    .poll(async () =>
+      (await Promise.all(visits.map((visit) => fileOf(page, visit)))).map((file) => file.visit?.closedAt),
     )
     .toEqual(visits.map(() => expect.stringMatching(/^2026-05-14T/) as unknown));
   for (const visit of visits) {

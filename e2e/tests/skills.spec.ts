@@ -102,7 +102,6 @@ test('a list waits for the next course, changes nothing before it, and is taken 
 test('axe finds nothing on trainees, passport, agreement and checklist, and nothing runs off a phone', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   await signIn(page, 'morag');
   const seen = async (path: string, ready: () => Promise<void>) => {
     await page.goto(path);

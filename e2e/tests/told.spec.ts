@@ -6,7 +6,6 @@ test('what is published is told to those whose sessions changed, stands in the o
   page,
   browser,
 }) => {
-  test.setTimeout(90_000);
   await signIn(page, 'morag');
   await page.goto('/ahead/planner');
   const board = page.getByRole('region', { name: /^Slots across/ });
@@ -16,9 +15,9 @@ test('what is published is told to those whose sessions changed, stands in the o
   // The last session of the Dippers: nothing else in these walks rests on it.
   await board.locator('bc-plan-row', { hasText: 'Dipper' }).locator('button.token').last().click();
   const why = page.getByRole('region', { name: /^Why hive/ });
-  await expect(why.getByText('Or else')).toBeVisible({ timeout: 20_000 });
+  await expect(why.getByText('Or else')).toBeVisible();
   await why.getByRole('button', { name: 'Move' }).first().click();
-  await expect(page.getByText(/Moved, \d+\.\d points/)).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText(/Moved, \d+\.\d points/)).toBeVisible();
   await page.getByLabel('Reason, told with it').fill('the stand is being mended');
   await page.getByRole('button', { name: 'Publish' }).click();
   await expect(page.getByText(/Version \d+ is published\. (\d+ people were|One person was) told\./)).toBeVisible();

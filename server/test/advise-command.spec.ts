@@ -6,7 +6,7 @@ import { ROOT, npm } from './npm';
 
 const EXAMPLE = join(ROOT, 'docs/formats/situation.example.json');
 
-describe('advice on the command line', { timeout: 60_000 }, () => {
+describe('advice on the command line', () => {
   let folder = '';
   const written = (name: string, content: unknown) => {
     writeFileSync(join(folder, name), typeof content === 'string' ? content : JSON.stringify(content));

@@ -452,7 +452,7 @@ describe('the day page and the forecast’s record', () => {
     expect(await hours('2025-10-26')).toBe(25);
   });
 
-  it('scores the forecast by lead day: near days better than far ones', { timeout: 60_000 }, async () => {
+  it('scores the forecast by lead day: near days better than far ones', async () => {
     const look = () => read<Trust>(morag, endpoints.forecastTrust.path, { site: sites.home });
     expect((await look()).missing).toBeGreaterThan(0);
     const home = (await sitesOf(school.db, (await school.db('schools').first<{ id: string }>('id')).id)).find(
@@ -640,7 +640,7 @@ describe('the weather service in trouble', () => {
     ['half an answer', (response: ServerResponse) => response.end('{"type":"Coverage","issued":"2026-')],
     ['an error', (response: ServerResponse) => response.writeHead(503).end()],
     ['nothing for a long time', () => undefined],
-  ])('%s instead of a forecast leaves the last good one in use', { timeout: 20_000 }, async (name, answer) => {
+  ])('%s instead of a forecast leaves the last good one in use', async (name, answer) => {
     const id = await addSite(school.context, { ...(await home()), name: `Site with ${name}` });
     const site = (await sitesOf(school.db, (await home()).school)).find((each) => each.id === id)!;
     await refreshWeather(school.context, school.sources.weather, site);

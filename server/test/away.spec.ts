@@ -51,7 +51,7 @@ beforeAll(async () => {
     .getSetCookie()
     .map((each) => each.split(';')[0])
     .join('; ');
-}, 120_000);
+});
 
 afterAll(async () => {
   comesBack = false;
@@ -96,7 +96,7 @@ describe('a database that is killed', () => {
     });
     await back();
     expect((await ask(endpoints.messages.path)).status).toBe(200);
-  }, 60_000);
+  });
 
   it('in the middle of a transaction is 503 as well', async () => {
     const cut = db.transaction(async (trx) => {
@@ -127,7 +127,7 @@ describe('a database that stands still', () => {
     }
     await back();
     expect((await ask(endpoints.messages.path)).status).toBe(200);
-  }, 90_000);
+  });
 });
 
 describe('signed-in sessions', () => {
@@ -172,7 +172,7 @@ describe('two starts at once on an empty database', () => {
     expect(await own('knex_migrations').count('* as n')).toEqual([{ n: expect.any(Number) as number }]);
     expect(new Set(await own('knex_migrations').pluck('name')).size).toBe((await own('knex_migrations')).length);
     await own.destroy();
-  }, 60_000);
+  });
 
   it('wait for one another, and not for one that died', async () => {
     const url = await empty('died');
@@ -197,5 +197,5 @@ describe('two starts at once on an empty database', () => {
     expect(await next).toBeTruthy();
     cut();
     await holder.catch(() => undefined);
-  }, 60_000);
+  });
 });

@@ -35,7 +35,7 @@ beforeAll(async () => {
   const idOf = async (name: string) =>
     (await school.db('people').where({ sign_in: name }).first<{ id: string }>('id')).id;
   ids = { salma: await idOf('salma'), nadia: await idOf('nadia'), hoa: await idOf('hoa') };
-}, 60_000);
+});
 afterAll(() => school.close());
 
 const send = (agent: Agent | undefined, entries: object[], where = visit) =>

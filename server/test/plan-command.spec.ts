@@ -9,7 +9,7 @@ const PLANS = join(ROOT, 'core/test/plans');
 
 const kept = (name: string): unknown => JSON.parse(readFileSync(join(PLANS, `${name}.json`), 'utf8'));
 
-describe('plans on the command line', { timeout: 60_000 }, () => {
+describe('plans on the command line', () => {
   let folder = '';
   beforeAll(() => {
     folder = mkdtempSync(join(tmpdir(), 'brave-comb-plan-'));

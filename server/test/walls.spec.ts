@@ -509,7 +509,7 @@ describe('every endpoint, with ids that are there', () => {
 
   for (const [name, line] of Object.entries(LINES) as [keyof typeof LINES, Line][]) {
     const callers = Object.keys(CALLERS) as Caller[];
-    it(`${name}: ${line.may || 'nobody'}`, { timeout: 90_000 }, async () => {
+    it(`${name}: ${line.may || 'nobody'}`, async () => {
       // Signing out was the last thing that they did.
       if (name === 'beginDemoAgain')
         for (const caller of callers.filter((each) => each !== 'T'))
