@@ -9,7 +9,7 @@ import {
   nextOf,
   roundTo,
 } from '../units';
-import { type DegreeDayMethod, accumulate, degreeDays } from './degree-days';
+import { type DegreeDayMethod, degreeDays } from './degree-days';
 import type { Forage } from './forage';
 import type { BloomDriver } from './plants';
 import { type DayWeather, type UsualYear, evenYear } from './usual';
@@ -152,8 +152,11 @@ function reckon(facts: BloomFacts, plant: SitePlant, begin: CivilDate): Reckoned
   const own = facts.seen.filter((each) => each.plant === plant.id);
   const seen = own.find(thisYear) ?? null;
   const { model } = plant;
+  const courses = coursesOf(facts, begin);
   const usualDay =
-    model.kind === 'dates' ? daysBetween(begin, nextOf(model.opens, begin)) : usualBloom(facts, begin, model);
+    model.kind === 'dates'
+      ? daysBetween(begin, nextOf(model.opens, begin))
+      : reached(courses.usual, model, facts.method, 0);
   if (usualDay === null) return null;
   const learned = learnedFrom(
     own.filter((each) => !thisYear(each)),
@@ -163,7 +166,7 @@ function reckon(facts: BloomFacts, plant: SitePlant, begin: CivilDate): Reckoned
   const usualFrom = addDays(begin, usualDay + learned.days);
   const spread = SPREAD[model.kind] / Math.sqrt(1 + learned.years);
   if (model.kind === 'dates') return { plant, seen, from: usualFrom, usualFrom, spread, sum: null };
-  const course = courseOf(facts, begin);
+  const course = courses.thisYear;
   const middle = reached(course, model, facts.method, 0);
   if (middle === null) return null;
   const early = reached(course, model, facts.method, FUTURE_SPREAD) ?? middle;
@@ -192,48 +195,52 @@ function learnedFrom(
 }
 
 type CourseDay = DayWeather & { readonly known: boolean };
-
-const courses = new WeakMap<BloomFacts, readonly CourseDay[]>();
-
-/** The year's days on which warmth is summed: known ones as they are, the others as usual. */
-function courseOf(facts: BloomFacts, begin: CivilDate): readonly CourseDay[] {
-  const before = courses.get(facts);
-  if (before) return before;
-  const known = new Map(facts.days.map((day) => [day.date, day]));
-  const course = usualCourse(facts, begin).map((usual) => {
-    const day = known.get(usual.date);
-    return day ? { ...day, known: true } : { ...usual, known: false };
-  });
-  courses.set(facts, course);
-  return course;
+/** Days on which warmth is summed: all as usual; and this year's, known ones as they are and the others as usual. */
+interface Courses {
+  readonly usual: readonly CourseDay[];
+  readonly thisYear: readonly CourseDay[];
 }
 
-const usualCourse = ({ usual }: BloomFacts, begin: CivilDate): readonly DayWeather[] =>
-  Array.from({ length: 365 - SUM_FROM }, (_, index) => {
+const kept = new WeakMap<BloomFacts, Courses>();
+
+function coursesOf(facts: BloomFacts, begin: CivilDate): Courses {
+  const before = kept.get(facts);
+  if (before) return before;
+  const known = new Map(facts.days.map((day) => [day.date, day]));
+  const usual = Array.from({ length: 365 - SUM_FROM }, (_, index) => {
     const date = addDays(begin, SUM_FROM + index);
-    return { date, ...usual[dayOfYear(date)]! };
+    return { date, ...facts.usual[dayOfYear(date)]!, known: false };
   });
+  const thisYear = usual.map((each) => {
+    const day = known.get(each.date);
+    return day ? { ...day, known: true } : each;
+  });
+  const courses = { usual, thisYear };
+  kept.set(facts, courses);
+  return courses;
+}
 
 type Warmth = Extract<SitePlant['model'], { kind: 'degree-days' }>;
 
 /** Day of the year of growth on which the sum is reached, with the days that are not known warmer by some degrees. */
 function reached(
-  course: readonly (DayWeather & { readonly known?: boolean })[],
+  course: readonly CourseDay[],
   { base, sum }: Warmth,
   method: DegreeDayMethod,
   warmer: number,
 ): number | null {
-  const days = course.map((day) => (day.known ? day : { ...day, low: day.low + warmer, high: day.high + warmer }));
-  const found = accumulate(days, base, method).findIndex((each) => each.sum >= sum - SLACK);
+  let reachedBy = 0;
+  const found = course.findIndex(({ low, high, known }) => {
+    const more = known ? 0 : warmer;
+    reachedBy += degreeDays(method, low + more, high + more, base);
+    return reachedBy >= sum - SLACK;
+  });
   return found < 0 ? null : found + SUM_FROM;
 }
 
-const usualBloom = (facts: BloomFacts, begin: CivilDate, model: Warmth): number | null =>
-  reached(usualCourse(facts, begin), model, facts.method, 0);
-
 function sumAt(course: readonly CourseDay[], { base }: Warmth, { today, method }: BloomFacts): number {
   const until = course.filter(({ date }) => date <= today);
-  return accumulate(until, base, method).at(-1)?.sum ?? 0;
+  return until.reduce((all, { low, high }) => all + degreeDays(method, low, high, base), 0);
 }
 
 function settle(

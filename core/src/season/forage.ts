@@ -27,10 +27,9 @@ export function gives({
  * @param forage plants of the site
  * @param date civil date
  * @returns those whose bloom spans the day
- * @throws RangeError for a malformed date
  */
 export function inBloom<T extends Pick<Forage, 'from' | 'to'>>(forage: readonly T[], date: CivilDate): readonly T[] {
-  return forage.filter((each) => daysBetween(each.from, date) >= 0 && daysBetween(date, each.to) >= 0);
+  return forage.filter(({ from, to }) => from <= date && date <= to);
 }
 
 /** Plants of a list that give nectar worth speaking of. */

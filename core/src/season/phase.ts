@@ -101,7 +101,26 @@ interface Anchors {
   readonly warmPlace: boolean;
 }
 
-/** Mean temperature over two weeks around each day of a year of growth, °C. */
+/** Reckoned before, by the year of growth: whoever asks for the winter asks several times. */
+const kept = new WeakMap<PhaseFacts, Map<CivilDate, Turns>>();
+
+interface Turns {
+  /** Mean temperature over two weeks around each day of the year of growth, °C. */
+  readonly means: readonly number[];
+  readonly at: Anchors;
+}
+
+function turnsOf(facts: PhaseFacts, begin: CivilDate): Turns {
+  const years = kept.get(facts) ?? new Map<CivilDate, Turns>();
+  kept.set(facts, years);
+  const before = years.get(begin);
+  if (before) return before;
+  const means = fortnights(facts, begin);
+  const turns = { means, at: anchorsOf(facts, begin, means) };
+  years.set(begin, turns);
+  return turns;
+}
+
 function fortnights({ usual, days }: PhaseFacts, begin: CivilDate): readonly number[] {
   const known = new Map(days.map(({ date, low, high }) => [date, (low + high) / 2]));
   const means = Array.from({ length: 365 + 2 * WINDOW }, (_, index) => {
@@ -163,13 +182,14 @@ export function winterOf(
   date: CivilDate,
 ): { readonly winterBees: CivilDate; readonly closing: CivilDate; readonly cold: CivilDate } {
   const begin = lastOf(facts.turn, date);
-  const { winterBees, closing, cold } = anchorsOf(facts, begin, fortnights(facts, begin));
+  const { winterBees, closing, cold } = turnsOf(facts, begin).at;
   return { winterBees: addDays(begin, winterBees), closing: addDays(begin, closing), cold: addDays(begin, cold) };
 }
 
 interface DayPhase {
   readonly phase: Phase;
-  readonly why: readonly Text[];
+  /** Asked only of the day that speaks for its stretch. */
+  readonly why: () => readonly Text[];
   readonly swarming: boolean;
 }
 
@@ -191,51 +211,58 @@ function dayPhase(
   afterGap: boolean,
 ): DayPhase {
   const date = addDays(begin, day);
-  const warm = say('c-over-two-weeks', { mean: means[day]! });
-  const cold = at.warmPlace
-    ? say('real-winter-here-year-turns')
-    : say('cold-begins-about', { date: addDays(begin, at.cold) });
-  const quiet = (phase: Phase, ...why: readonly Text[]): DayPhase => ({ phase, why, swarming: false });
-  if (day >= at.cold) return quiet('winter-rest', say('below-warmth-which-rear-brood', { warm }));
-  if (day < at.firstBrood) return quiet('winter-rest', say('days-have-only-begun-lengthen', { begin }), warm);
+  const warm = () => say('c-over-two-weeks', { mean: means[day]! });
+  const cold = () =>
+    at.warmPlace ? say('real-winter-here-year-turns') : say('cold-begins-about', { date: addDays(begin, at.cold) });
+  const quiet = (phase: Phase, why: DayPhase['why']): DayPhase => ({ phase, why, swarming: false });
+  if (day >= at.cold) return quiet('winter-rest', () => [say('below-warmth-which-rear-brood', { warm: warm() })]);
+  if (day < at.firstBrood) return quiet('winter-rest', () => [say('days-have-only-begun-lengthen', { begin }), warm()]);
   if (day < at.buildUp)
-    return quiet(
-      'first-brood',
-      at.warmPlace ? say('days-lengthen-first-eggs-laid', { warm }) : say('days-lengthen-too-cold-much', { warm }),
-    );
-  const flowering = inBloom(facts.forage, date);
+    return quiet('first-brood', () => [
+      at.warmPlace
+        ? say('days-lengthen-first-eggs-laid', { warm: warm() })
+        : say('days-lengthen-too-cold-much', { warm: warm() }),
+    ]);
   const worth = nectarOn(facts.forage, date);
-  const plants = names(nectarOf(flowering));
-  if (day >= at.closing) {
-    const late = worth >= FLOW_NECTAR ? [say('still-bloom', { plants })] : [];
-    return quiet('closing-down', cold, ...late);
-  }
+  const flowering = () => inBloom(facts.forage, date);
+  const plants = () => names(nectarOf(flowering()));
+  if (day >= at.closing)
+    return quiet('closing-down', () => [
+      cold(),
+      ...(worth >= FLOW_NECTAR ? [say('still-bloom', { plants: plants() })] : []),
+    ]);
   if (day >= at.winterBees)
     return worth >= FLOW_NECTAR
-      ? quiet('late-flow', say('flowering', { plants }), cold)
-      : quiet('making-winter-bees', say('bees-reared-now-live-through', { cold }));
+      ? quiet('late-flow', () => [say('flowering', { plants: plants() }), cold()])
+      : quiet('making-winter-bees', () => [say('bees-reared-now-live-through', { cold: cold() })]);
   const swarming = day >= at.swarmFrom && day < at.swarmTo;
   if (day < at.swarmFrom)
-    return quiet(
-      'build-up',
-      say('brood-grows', { warm }),
-      flowering.length > 0 ? say('flowering', { plants: names(flowering) }) : say('little-bloom'),
-    );
+    return quiet('build-up', () => [
+      say('brood-grows', { warm: warm() }),
+      flowering().length > 0 ? say('flowering', { plants: names(flowering()) }) : say('little-bloom'),
+    ]);
   if (worth <= GAP_NECTAR)
     return {
       phase: 'dearth',
-      why: [plants ? say('only-bloom', { plants }) : say('nectar-plant-list-bloom')],
+      why: () => {
+        const few = plants();
+        return [few ? say('only-bloom', { plants: few }) : say('nectar-plant-list-bloom')];
+      },
       swarming,
     };
   if (swarming && (worth < RULE.mainFlow || day < at.swarmFrom + RULE.swarming.least))
     return {
       phase: 'swarm-season',
-      why: [say('strong-colonies', { warm }), say('flowering', { plants })],
+      why: () => [say('strong-colonies', { warm: warm() }), say('flowering', { plants: plants() })],
       swarming,
     };
   if (worth >= FLOW_NECTAR)
-    return { phase: afterGap ? 'late-flow' : 'flow', why: [say('flowering', { plants })], swarming };
-  return { phase: 'dearth', why: [say('little-nectar', { plants })], swarming };
+    return {
+      phase: afterGap ? 'late-flow' : 'flow',
+      why: () => [say('flowering', { plants: plants() })],
+      swarming,
+    };
+  return { phase: 'dearth', why: () => [say('little-nectar', { plants: plants() })], swarming };
 }
 
 /**
@@ -249,8 +276,7 @@ function dayPhase(
 export function yearPhases(facts: PhaseFacts, date: CivilDate): readonly PhaseSpan[] {
   const begin = lastOf(facts.turn, date);
   const length = daysBetween(begin, lastOf(facts.turn, addDays(begin, 370)));
-  const means = fortnights(facts, begin);
-  const at = anchorsOf(facts, begin, means);
+  const { means, at } = turnsOf(facts, begin);
   let gapDays = 0;
   const days = Array.from({ length }, (_, index) => {
     const day = dayPhase(facts, begin, Math.min(364, index), at, means, gapDays >= WINDOW);
@@ -278,7 +304,7 @@ export function yearPhases(facts: PhaseFacts, date: CivilDate): readonly PhaseSp
       from: addDays(begin, from),
       to: addDays(begin, to),
       swarming: swarms.length > 0 ? { from: addDays(begin, swarms[0]!), to: addDays(begin, swarms.at(-1)!) } : null,
-      reasons: middle.why,
+      reasons: middle.why(),
     };
   });
 }

@@ -3,9 +3,10 @@ export type CivilDate = string;
 
 /** A day, ms. */
 export const DAY = 86_400_000;
-/** Dates read before: the same few hundred are asked for over and over. */
+/** Dates read and written before: the same few hundred are asked for over and over. */
 const read = new Map<CivilDate, number>();
-const MOST_READ = 20_000;
+const written = new Map<number, CivilDate>();
+const MOST_KEPT = 20_000;
 
 function midnight(date: CivilDate): number {
   const known = read.get(date);
@@ -15,9 +16,18 @@ function midnight(date: CivilDate): number {
     throw new RangeError(`a date is written YYYY-MM-DD, got ${date}`);
   }
   if (new Date(at).toISOString().slice(0, 10) !== date) throw new RangeError(`there is no ${date} in the calendar`);
-  if (read.size >= MOST_READ) read.clear();
+  if (read.size >= MOST_KEPT) read.clear();
   read.set(date, at);
   return at;
+}
+
+function dateAt(at: number): CivilDate {
+  const known = written.get(at);
+  if (known !== undefined) return known;
+  const date = new Date(at).toISOString().slice(0, 10);
+  if (written.size >= MOST_KEPT) written.clear();
+  written.set(at, date);
+  return date;
 }
 
 /**
@@ -30,7 +40,7 @@ function midnight(date: CivilDate): number {
  * @example addDays('2028-02-20', 21) // '2028-03-12'
  */
 export function addDays(date: CivilDate, days: number): CivilDate {
-  return new Date(midnight(date) + Math.round(days) * DAY).toISOString().slice(0, 10);
+  return dateAt(midnight(date) + Math.round(days) * DAY);
 }
 
 /**
