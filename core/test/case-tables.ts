@@ -67,6 +67,13 @@ const NESTS = {
   'split-strong': [...times(8, '2H 1P 1E 1L 3S B8'), ...times(2, '8F B6'), ...times(12, '2H 1P 1E 1L 3S B8')],
   'split-uncounted': [...times(8, '2H 1P 1E 1L 3S'), ...times(2, '8F'), ...times(12, '2H 1P 1E 1L 3S')],
   spare: [...times(4, '8C B4'), ...times(12, '2H 1P 1E 1L 3S B7'), ...times(6, '4H 4C B4')],
+  stretched: [...times(6, '2H 6C B1'), ...times(10, '1H 1E 2L 4S B2'), ...times(6, '2H 6C B1')],
+  'just-covered': [...times(7, '4H 4C B1'), ...times(8, '1H 1P 1E 1L 3S 1C B5'), ...times(7, '4H 4C B1')],
+  grown: [...times(4, '4H 4C B4'), ...times(14, '1H 1P 1E 1L 4S B7'), ...times(4, '4H 4C B4')],
+  shrunk: [...times(8, '4H 4C B2'), ...times(6, '3H 1P 1E 1L 2S B4'), ...times(8, '4H 4C B2')],
+  'shrunk-hungry': [...times(9, '8C B2'), ...times(5, '1H 1P 1E 1L 2S 2C B4'), ...times(8, '8C B2')],
+  'shrunk-no-pollen': [...times(8, '4H 4C B2'), ...times(6, '3H 1E 1L 2S 1C B4'), ...times(8, '4H 4C B2')],
+  'shrunk-bound': [...times(8, '6H 2N B2'), ...times(6, '3H 1P 1N 1E 2S B4'), ...times(8, '6H 2N B2')],
   tiny: [...times(9, '8C B1'), ...times(4, '3H 1P 1E 1L 2S B5'), ...times(9, '8C B1')],
 } as const;
 const SIDES = 22;
@@ -181,6 +188,18 @@ export function situationOf(given: string): Situation {
     } else if (word === 'days' && rest[0] === 'ago') {
       const [, days, , fill] = rest;
       before.set(addDays(draft.date, -parseInt(days!)), { sides: { 'super 1': addressed(superOf(fill!)) } });
+    } else if (word === 'looked') {
+      const [days, , , was] = rest;
+      before.set(addDays(draft.date, -parseInt(days!)), {
+        sides: { 'brood box': addressed(NESTS[was as keyof typeof NESTS]) },
+      });
+    } else if (word === 'nights') {
+      draft.weather = Array.from({ length: 8 }, (_, day) => ({
+        date: addDays(draft.date, day),
+        low: Number(rest[0]) + (day === 2 ? 0 : 2),
+        high: Number(rest[0]) + 12,
+        rain: 0,
+      }));
     } else if (word === 'rim') draft.hive = { stack: ['floor', 'national-brood', 'spacer', 'crown-board', 'roof'] };
     else if (word === 'stray' || word === 'cleared') {
       const [place, cause, content] = rest as [never, never, never];

@@ -7,6 +7,8 @@ import { inEnglish } from '../src/words';
 import { type Case, casesOf, rowsOf, situationOf } from './case-tables';
 
 const JUDGES: readonly (readonly [table: string, kind: AdviceKind])[] = [
+  ['behind', 'behind'],
+  ['chill', 'chill'],
   ['comb', 'comb'],
   ['entrance', 'entrance'],
   ['food', 'feed'],

@@ -27,6 +27,8 @@ export interface Config {
   /** Proxies whose word on where a request came from is taken: `loopback`, addresses and networks with commas between, or a number of hops. */
   readonly trustProxy: string;
   readonly logLevel: string;
+  /** How far planning gives way to requests, 0 not at all to 19. */
+  readonly planningNice: number;
   /** Whether responses are checked against the contract. */
   readonly checkResponses: boolean;
 }
@@ -59,6 +61,14 @@ function trustProxyOf({ TRUST_PROXY: text = 'loopback' }: NodeJS.ProcessEnv): st
   return text;
 }
 
+function niceOf(said: string): number {
+  if (!/^1?\d$/.test(said))
+    throw new SetUpError(
+      `PLANNING_NICE is a whole number from 0, planning gives way to nothing, to 19, to everything; got "${said}".`,
+    );
+  return Number(said);
+}
+
 /**
  * Settings from the environment.
  *
@@ -81,6 +91,7 @@ export function configFromEnvironment(env: NodeJS.ProcessEnv): Config {
     publicUrl,
     trustProxy: trustProxyOf(env),
     logLevel: env.LOG_LEVEL ?? 'warn',
+    planningNice: niceOf(env.PLANNING_NICE ?? '15'),
     checkResponses: env.CHECK_RESPONSES === 'on',
   };
 }

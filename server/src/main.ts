@@ -117,7 +117,7 @@ export async function startServer(config: Config): Promise<Running> {
     server.headersTimeout = KEEP_ALIVE + 1_000;
     const port = await listen(server, config.port, config.host);
     open.push(server);
-    stopPlanning = startPlanRunner(context).stop;
+    stopPlanning = startPlanRunner(context, { nice: config.planningNice }).stop;
     stopRefreshing = startRefresher(context, sources).stop;
     const sweep = () =>
       Promise.all([sweepSessions(db), forgetDevices(db, new Date(Date.now() - DEVICES_KEPT))]).catch((error: unknown) =>

@@ -136,6 +136,7 @@ export async function openSchool(dataDir = '', own = 'school', joins = false): P
     publicUrl: '',
     trustProxy: 'loopback',
     logLevel: 'silent',
+    planningNice: 0,
     checkResponses: true,
   };
   const app = buildApp(context, config, refreshed);

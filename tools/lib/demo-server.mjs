@@ -24,6 +24,8 @@ export async function withDemoServer(folder, work, change = {}) {
       dataDir: folder,
       webDir: join(ROOT, 'web', 'dist'),
       sessionSecret: database.secret,
+      // What else runs on the machine must not decide how a test ends.
+      planningNice: 0,
       ...change,
     });
     try {

@@ -12,6 +12,8 @@ export const ADVICE_KINDS = [
   'mites',
   'protein',
   'strength',
+  'chill',
+  'behind',
   'comb',
   'add-space',
   'look-again',

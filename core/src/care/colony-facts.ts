@@ -38,6 +38,7 @@ import { type CivilDate, type MonthDay, addDays, daysBetween, lastOf } from '../
 import type { ColonyEvent } from './colony-event';
 import { queenInTheMaking } from './dues-queen';
 import type { Strain } from './colony-days';
+import { combOfFrame, expectedState, recordOf } from './expected';
 import type { ColonyFacts, HouseCare, NOTHING_BESIDES } from './facts';
 import { feedingsOf } from './feed-uptake';
 import { type Course, coursesOf } from './treatments';
@@ -175,6 +176,7 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
       .filter(({ date }) => date >= today && date < addDays(today, 7))
       .map(({ high }) => high),
     ...besides(known),
+    expected: expectedNow(known),
     practice: known.practice,
   };
 }
@@ -187,7 +189,10 @@ function besides({
   events,
   season,
   untreated = [],
-}: VisitKnown): Omit<Pick<ColonyFacts, keyof typeof NOTHING_BESIDES>, 'courses' | 'coldFrom' | 'coldDays'> {
+}: VisitKnown): Omit<
+  Pick<ColonyFacts, keyof typeof NOTHING_BESIDES>,
+  'courses' | 'coldFrom' | 'coldDays' | 'expected'
+> {
   const measured = (read: HiveRead) => read.record.measures.map(({ measure }) => measure);
   const suspected = events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion-settled');
   const droneComb = events.findLast(({ kind }) => kind === 'drone-comb-in' || kind === 'drone-comb-out');
@@ -216,6 +221,42 @@ function besides({
     mitesDownBy: season && mitesDownBy(season.facts, today),
   };
 }
+
+/** Part of the sides that a look has to have read, before anything is expected from it. Common practice. */
+const EXPECTS_FROM = 0.75;
+
+/** After these a colony goes another way than its last look led to expect. */
+const BEGINS_ANEW: ReadonlySet<ColonyEvent['kind']> = new Set<ColonyEvent['kind']>(['queen', 'hived', 'brood-stopped']);
+
+/** What the last look leads to expect of bees and brood. */
+function expectedNow({ before, today, season, events, strain }: VisitKnown): ColonyFacts['expected'] {
+  const last = before.at(-1);
+  if (!last || !season || last.read.nest.framesOfBees === null) return null;
+  if (last.read.nest.sidesRead < last.read.nestFrames * 2 * EXPECTS_FROM) return null;
+  if (events.some(({ kind, date }) => date > last.date && BEGINS_ANEW.has(kind))) return null;
+  if (queenInTheMaking({ events, matingDays: season.matingDays, today })) return null;
+  const record = recordOf(last.read, last.date);
+  if (record === null || record.date >= today) return null;
+  const { days, bees, brood } = expectedState({
+    last: record,
+    today,
+    phases: season.phases,
+    forage: season.bloom,
+    days: season.facts.days,
+    fed: feedsSince(events, last.date),
+    strain,
+    ...combOfFrame(frameOf(last.read.box)),
+    waiting: null,
+  });
+  return { days, bees, brood };
+}
+
+/** Feeds after a day, in kg of sugar or honey. */
+export const feedsSince = (
+  events: readonly ColonyEvent[],
+  date: CivilDate,
+): readonly { readonly date: CivilDate; readonly kg: number }[] =>
+  events.flatMap((event) => (event.kind === 'feed' && event.date > date ? [{ date: event.date, kg: event.kg }] : []));
 
 /** Phases of this year of growth and of the next. */
 const spansAhead = ({ phases, facts }: SeasonKnown): readonly PhaseSpan[] => [

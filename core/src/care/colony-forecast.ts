@@ -1,18 +1,10 @@
 import type { ForecastFacts, Nest, Ranged, SeenThen } from '../biology';
-import {
-  type BoxLayer,
-  type FrameKindId,
-  HONEY_KG_PER_DM2,
-  type Stack,
-  combArea,
-  frameOf,
-  nestBoxes,
-  supers,
-} from '../equipment';
-import { BEES_PER_DM2, WORKER_CELLS_PER_DM2, superHoney } from '../inspection';
+import { type BoxLayer, HONEY_KG_PER_DM2, type Stack, combArea, frameOf, nestBoxes, supers } from '../equipment';
+import { superHoney } from '../inspection';
 import { type CivilDate, addDays, daysBetween } from '../units';
 import { type DaysFacts, colonyDays } from './colony-days';
 import { type Look, nestOf } from './colony-facts';
+import { combOfFrame } from './expected';
 
 /** Days of visits that a forecast learns from, and days that it looks ahead. Common practice: a season's quarter; two rounds of brood. */
 const LEARNS_FROM = 120;
@@ -23,12 +15,6 @@ const NARROWER = 1.645 / 1.96;
 const NOT_BROOD = 0.5;
 /** Part of the sides of the nest of which a visit has to read more, before a colony is taken on from it. Common practice. */
 const READ_ENOUGH = 0.25;
-
-/** Cells of a full frame, both sides, and bees that cover it. */
-export function combOfFrame(frame: FrameKindId): Pick<Nest, 'cellsPerFrame' | 'beesPerFrame'> {
-  const area = combArea(frame) * 2;
-  return { cellsPerFrame: area * WORKER_CELLS_PER_DM2, beesPerFrame: area * BEES_PER_DM2 };
-}
 
 /** What a forecast for one colony rests on, and the day that its days begin with. */
 export interface ForecastKnown {

@@ -10,6 +10,8 @@ import {
   colonyOf,
   daysToEmergence,
 } from '../biology';
+import { type FrameKindId, combArea, nestBoxes } from '../equipment';
+import { BEES_PER_DM2, type HiveRead, WORKER_CELLS_PER_DM2 } from '../inspection';
 import { type Phase, phaseOn } from '../season';
 import { type CivilDate, addDays, daysBetween, earlierOf, laterOf, within } from '../units';
 import { DRONE_SHARE, type DaysFacts, type Strain, type WaitingForQueen, colonyDays } from './colony-days';
@@ -28,6 +30,37 @@ export interface ColonyRecord {
   /** Frames of the nest. */
   readonly frames: number;
 }
+
+/** Cells of a full frame, both sides, and bees that cover it. */
+export function combOfFrame(frame: FrameKindId): Pick<Nest, 'cellsPerFrame' | 'beesPerFrame'> {
+  const area = combArea(frame) * 2;
+  return { cellsPerFrame: area * WORKER_CELLS_PER_DM2, beesPerFrame: area * BEES_PER_DM2 };
+}
+
+/**
+ * What a look read of a colony, as its record.
+ *
+ * @param read the hive as the look read it
+ * @param date civil date of the look
+ * @returns the record; bees that nobody counted are taken as an ordinary part of the frames; `null` where no comb was read
+ */
+export function recordOf({ nest, stack }: HiveRead, date: CivilDate): ColonyRecord | null {
+  if (nest.sidesRead === 0) return null;
+  const frames = nestBoxes(stack).reduce((sum, box) => sum + box.frames, 0);
+  return {
+    date,
+    bees: nest.framesOfBees?.value ?? frames * USUALLY_COVERED,
+    eggs: nest.eggs.value,
+    larvae: nest.larvae.value,
+    sealed: nest.sealedWorker.value,
+    drone: nest.sealedDrone.value,
+    storesKg: nest.storesKg.value,
+    frames,
+  };
+}
+
+/** Part of the frames that bees cover where nobody counted. Common practice. */
+const USUALLY_COVERED = 0.6;
 
 export interface ExpectedFacts extends Omit<DaysFacts, 'noQueen' | 'courses'>, Omit<Nest, 'frames' | 'holdsKg'> {
   readonly last: ColonyRecord;

@@ -12,6 +12,7 @@ import type { DayWeather, Forage, Phase } from '../season';
 import { medianOf } from '../statistics';
 import type { CivilDate } from '../units';
 import type { Strain } from './colony-days';
+import type { Expected } from './expected';
 import type { Course } from './treatments';
 import { NO_WOODWORK, type WoodworkSeen } from './woodwork';
 
@@ -154,6 +155,8 @@ export interface ColonyFacts {
   /** First day of the cold of this year, and how long it stays too cold for brood, days; `null` where there is none. */
   readonly coldFrom: CivilDate | null;
   readonly coldDays: number | null;
+  /** What the last look led to expect of bees and brood today; `null` where none read enough, or a queen is in the making. */
+  readonly expected: { readonly days: number; readonly bees: Expected; readonly brood: Expected } | null;
   readonly practice: HouseCare;
 }
 
@@ -188,4 +191,5 @@ export const NOTHING_BESIDES = {
   mitesDownBy: null,
   coldFrom: null,
   coldDays: null,
+  expected: null,
 } as const satisfies Partial<ColonyFacts>;

@@ -1,5 +1,7 @@
 import type { Advice, Advised, Confidence, Reason } from './advice';
+import { adviseBehind } from './behind';
 import { adviseCannotTell } from './cannot-tell';
+import { adviseChill } from './chill';
 import { adviseEntrance, isRobbed } from './entrance';
 import { adviseComb } from './comb';
 import type { ColonyFacts } from './facts';
@@ -82,6 +84,7 @@ function amongEachOther(facts: ColonyFacts): readonly Advised[] {
   const treated = mites?.bindsHoney === true;
   const swarming = readCells(facts.cells, facts.eggsSeen).means === 'swarming';
   const spaceWaits = space !== null && (feed !== null || treated || swarming);
+  const strength = adviseStrength(facts);
   const health = adviseHealth(facts);
   const again = adviseLookAgain(facts);
   const odd = health ? healthOf(facts).frames : [];
@@ -94,7 +97,10 @@ function amongEachOther(facts: ColonyFacts): readonly Advised[] {
     adviseSwarming(facts),
     mites && treated && space && !feed ? also(mites, say('room-short-brood-box-not-super')) : mites,
     adviseProtein(facts),
-    adviseStrength(facts),
+    strength,
+    // A colony that is united or nursed is closed up with that.
+    strength ? null : adviseChill(facts),
+    adviseBehind(facts),
     adviseComb(facts),
     spaceWaits ? null : space,
     // A doubt that is looked at for the health of the brood is not asked for twice.

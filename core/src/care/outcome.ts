@@ -1,7 +1,9 @@
 import { readCells } from '../inspection';
 import { type CivilDate, daysBetween } from '../units';
 import type { AdviceKind } from './advice';
+import { adviseBehind } from './behind';
 import { adviseCannotTell } from './cannot-tell';
+import { adviseChill } from './chill';
 import { adviseComb } from './comb';
 import { isRobbed } from './entrance';
 import type { ColonyFacts } from './facts';
@@ -47,6 +49,8 @@ const MET: Readonly<Record<AdviceKind, Met>> = {
   },
   protein: (facts) => readEnough(facts) && adviseProtein(facts) === null,
   strength: (facts) => (facts.nest.framesOfBees === null ? null : adviseStrength(facts) === null),
+  chill: (facts) => (facts.nest.framesOfBees === null ? null : readEnough(facts) && adviseChill(facts) === null),
+  behind: (facts) => (facts.expected === null ? null : readEnough(facts) && adviseBehind(facts) === null),
   comb: (facts) => readEnough(facts) && adviseComb(facts) === null,
   'add-space': (facts) => (facts.nest.framesOfBees === null ? null : adviseSpace(facts) === null && !swarming(facts)),
   'look-again': (facts) => readEnough(facts) && adviseLookAgain(facts) === null,

@@ -2,6 +2,7 @@ import type { Quantity } from '../units';
 import { type Text, saying } from '../language';
 import type { QueenCell } from '../inspection';
 import type { CivilDate } from '../units';
+import type { BehindSentences } from './said-behind';
 import type { CombSentences } from './said-comb';
 import type { EntranceSentences } from './said-entrance';
 import type { HealthSentences } from './said-health';
@@ -13,6 +14,7 @@ import type { StrengthSentences } from './said-strength';
 /** What this room says, with the facts of each sentence. */
 export interface CareSentences
   extends
+    BehindSentences,
     CombSentences,
     EntranceSentences,
     HealthSentences,

@@ -20,6 +20,8 @@ const USUAL: Readonly<Record<AdviceKind, Errand>> = {
   mites: day(20, pieces('wash-kit')),
   protein: day(4, pieces('patty'), false),
   strength: day(20, pieces('newspaper')),
+  chill: day(8, pieces('dummy')),
+  behind: day(15, pieces('magnifier')),
   comb: day(15),
   'add-space': day(8, pieces('super')),
   'look-again': day(12, pieces('magnifier')),

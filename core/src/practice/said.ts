@@ -40,6 +40,8 @@ export interface PracticeSentences {
   'in-bloom': { plants: readonly Text[] };
   'nothing-bloom': null;
   'next-days-poor-flying': { poorDays: number };
+  'nights-down-to': { low: number };
+  'expected-now': { bees: number; brood: number; days: number };
   'nobody-judged-colony': null;
   'another-school': null;
   'due-well-but-something-presses': null;

@@ -69,6 +69,18 @@ export function colonyLines(facts: ColonyFacts): readonly Text[] {
     facts.inBloom.length > 0
       ? say('in-bloom', { plants: facts.inBloom.map(({ plant }) => plant) })
       : say('nothing-bloom'),
+    ...(facts.ahead.length === 0
+      ? []
+      : [say('nights-down-to', { low: Math.min(...facts.ahead.map(({ low }) => low)) })]),
+    ...(facts.expected === null
+      ? []
+      : [
+          say('expected-now', {
+            bees: facts.expected.bees.value,
+            brood: facts.expected.brood.value,
+            days: facts.expected.days,
+          }),
+        ]),
     ...(facts.poorDays === null ? [] : [say('next-days-poor-flying', { poorDays: facts.poorDays })]),
   ];
 }
@@ -112,15 +124,39 @@ function strayComb(random: Random): Pick<ColonyFacts, 'marks' | 'woodwork'> {
   return { marks: [], woodwork: { ...NO_WOODWORK, strays: [stray] } };
 }
 
+/** Nights near frost. */
+const coldNights = (random: Random): ColonyFacts['ahead'] =>
+  Array.from({ length: 6 }, (_, day) => ({
+    date: addDays(DAY, day),
+    low: random.below(4),
+    high: 12 + random.below(4),
+    rain: 0,
+  }));
+
+/** What a look three weeks ago led to expect: far more than is there. */
+function ledToExpect(random: Random): ColonyFacts['expected'] {
+  const around = (value: number) => ({ value, low: value - 1.2, high: value + 1.2 });
+  return { days: 21, bees: around(8.5 + random.unit()), brood: around(6 + random.unit()) };
+}
+
 /** The nest of each lot: what decides, the clearer the lower the level. */
 function traitsOf(lot: number, level: number, random: Random): NestTraits {
   const blur = level / 8;
   return {
-    broodFrames: lot === 11 ? 2 : lot === 1 || lot === 13 ? 8 : 5 + random.below(3),
+    broodFrames: lot === 11 ? 2 : lot === 1 || lot === 13 ? 8 : lot === 14 ? 7 : lot === 15 ? 4 : 5 + random.below(3),
     eggs: lot !== 9 && (lot !== 2 || random.unit() < 0.4),
     larvae: lot !== 9 && (lot !== 2 || random.unit() < 0.7),
     food: lot === 0 ? 0.06 + 0.2 * blur * random.unit() : 0.5 + random.unit() * 0.4,
-    bees: lot === 11 ? 1.6 : lot === 1 ? 7.4 - 0.8 * blur * random.unit() : lot === 13 ? 6.1 : 4 + random.unit() * 1.6,
+    bees:
+      lot === 11 || lot === 14
+        ? 1.6
+        : lot === 15
+          ? 3
+          : lot === 1
+            ? 7.4 - 0.8 * blur * random.unit()
+            : lot === 13
+              ? 6.1
+              : 4 + random.unit() * 1.6,
     cellFrames: lot === 2 ? 1 + random.below(2) : 0,
     ...(lot === 2 ? { cell: CELLS[random.below(CELLS.length)]! } : {}),
   };
@@ -129,7 +165,7 @@ function traitsOf(lot: number, level: number, random: Random): NestTraits {
 /** A made-up colony in one of the states that decide what comes next. */
 export function someColony(level: number, seed: number): NextDrill {
   const random = scattered(seed);
-  const lot = random.below(14);
+  const lot = random.below(16);
   const traits = traitsOf(lot, level, random);
   const made = madeNest(traits, random);
   const nest = lot === 10 ? made.map(([low, high]) => [withoutPollen(low), withoutPollen(high)] as const) : made;
@@ -197,6 +233,8 @@ export function someColony(level: number, seed: number): NextDrill {
         : { wasps: { aMinute: 3 + random.below(8), pastGuards: true } }
       : {}),
     ...(lot === 12 ? strayComb(random) : {}),
+    ...(lot === 14 ? { ahead: coldNights(random) } : {}),
+    ...(lot === 15 ? { expected: ledToExpect(random) } : {}),
     ...(lot === 5 ? { samples: [washed(random.below(14), random.below(6))] } : {}),
     practice: DEFAULT_CARE,
   };

@@ -1,4 +1,5 @@
 import { counted } from './counted';
+import { behindSentences } from './care-behind';
 import { entranceSentences } from './care-entrance';
 import { healthSentences } from './care-health';
 import { miteSentences } from './care-mites';
@@ -35,6 +36,7 @@ const aboutDays = (days: number): string => (days < 1 ? 'less than a day' : `abo
 
 /** Sentences of the room, from their facts. */
 export const careSentences: Sentences<CareSentences> = {
+  ...behindSentences,
   ...entranceSentences,
   ...healthSentences,
   ...miteSentences,

@@ -1,4 +1,4 @@
-import { ordinal } from './counted';
+import { counted, ordinal } from './counted';
 import type { PracticeSentences } from '../../practice/said';
 import type { Sentences } from '../../language';
 import type { Find } from '../../practice';
@@ -59,6 +59,9 @@ export const practiceSentences: Sentences<PracticeSentences> = {
   'in-bloom': ({ plants }, w) => `In bloom: ${plants.map((each) => w.text(each)).join(', ')}`,
   'nothing-bloom': 'Nothing in bloom',
   'next-days-poor-flying': ({ poorDays }, w) => `${w.number(poorDays)} of the next 7 days poor for flying`,
+  'nights-down-to': ({ low }, w) => `Nights down to ${w.celsius(low, 0)} ahead`,
+  'expected-now': ({ bees, brood, days }, w) =>
+    `${counted(days, 'day')} ago its look led to expect about ${w.number(bees, 1)} frames of bees and ${w.number(brood, 1)} of brood now`,
   'nobody-judged-colony': 'Nobody judged this colony.',
   'another-school': 'Another school',
   'due-well-but-something-presses': 'That is due as well, but something presses more.',

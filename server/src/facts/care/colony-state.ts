@@ -15,7 +15,9 @@ import {
   colonyCalendar,
   combOfFrame,
   expectedState,
+  feedsSince,
   queenInTheMaking,
+  recordOf,
   roomOf,
   starvationWatch,
   queenSeasonsOf,
@@ -65,22 +67,6 @@ const LOOK_BACK = 400;
 const VISITS_READ = 12;
 /** A colony of which nothing was counted yet has about so many frames of bees. */
 const UNCOUNTED = 6;
-
-/** What a visit read of a colony, as its record. */
-export function recordFrom(read: ColonyRead, date: string): ColonyRecord | null {
-  const { nest } = read;
-  if (nest.sidesRead === 0) return null;
-  return {
-    date,
-    bees: nest.framesOfBees?.value ?? nestBoxes(read.stack).reduce((sum, box) => sum + box.frames, 0) * 0.6,
-    eggs: nest.eggs.value,
-    larvae: nest.larvae.value,
-    sealed: nest.sealedWorker.value,
-    drone: nest.sealedDrone.value,
-    storesKg: nest.storesKg.value,
-    frames: nestBoxes(read.stack).reduce((sum, box) => sum + box.frames, 0),
-  };
-}
 
 /**
  * The state of every colony at a site: its calendar and what to expect of it.
@@ -166,7 +152,7 @@ function stateOf(
   const { hive, colony, read } = one;
   const events = eventsOf(season, one);
   const latest = [...read].reverse().find((each) => each.nest.sidesRead > 0);
-  const last = latest ? recordFrom(latest, dateAt(site.zone, latest.visit.started_at)) : null;
+  const last = latest ? recordOf(latest, dateAt(site.zone, latest.visit.started_at)) : null;
   const expected = last ? expectedOf(season, colony, last, events, frameOf(nestBoxes(hive.stack)[0]!), mating) : null;
   const openings = one.visits.map((visit) => openingOf(season, visit, read));
   const calendar = colonyCalendar({
@@ -226,9 +212,7 @@ function expectedOf(
     phases: season.phases,
     forage: season.bloom,
     days: season.days,
-    fed: events.flatMap((event) =>
-      event.kind === 'feed' && event.date > last.date ? [{ date: event.date, kg: event.kg }] : [],
-    ),
+    fed: feedsSince(events, last.date),
     strain: colony.strain,
     ...combOfFrame(frame),
     waiting: waitingFor(events, mating, today),
@@ -259,7 +243,7 @@ export async function expectedAt(
   ]);
   if (!site || !colony || before.visit.colony !== visit.colony) return null;
   const date = dateAt(site.zone, visit.started_at);
-  const last = recordFrom(before, dateAt(site.zone, before.visit.started_at));
+  const last = recordOf(before, dateAt(site.zone, before.visit.started_at));
   if (!last) return null;
   const seasonThen = season ?? (await siteSeason(context, site, date));
   const events = eventsOf(seasonThen, { colony, read: [], events: await colonyEvents(db, visit.school, [colony.id]) });

@@ -1,3 +1,3 @@
 export { colonyLine, type LineKnown, queenMet, samplesOf } from './colony-line';
-export { type ColonyState, colonyStates, expectedAt, matingDays, recordFrom, upTo, waitingFor } from './colony-state';
+export { type ColonyState, colonyStates, expectedAt, matingDays, upTo, waitingFor } from './colony-state';
 export { factsOfRead, judge } from './judge';

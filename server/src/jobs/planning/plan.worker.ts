@@ -14,6 +14,8 @@ export interface PlanTask {
   readonly problem: PlanningProblem;
   readonly seed: number;
   readonly seconds: number;
+  /** How far the thread gives way to requests: 0 not at all, 19 as far as can be. */
+  readonly nice: number;
   /** Best plan of an earlier run. */
   readonly plan: InspectionPlan | null;
 }
@@ -28,7 +30,6 @@ export type PlanNews =
     }
   | { readonly kind: 'end'; readonly pins: boolean };
 
-const NICE = 15;
 const TELL_EVERY = 150;
 const ROUNDS = 400;
 /** First search of a few hundredths of a second, each further one longer. */
@@ -36,10 +37,11 @@ const FIRST_MOVES = 4_000;
 const LONGER = 4;
 const CONTENT = 0.0005;
 
+const { problem, seed, seconds, nice, plan: before } = workerData as PlanTask;
 // A planning thread gives way to requests: on Linux the priority is the calling thread's own.
-if (platform() === 'linux') setPriority(0, NICE);
+if (platform() === 'linux') setPriority(0, nice);
 
-const { problem, seed, seconds, plan: before } = workerData as PlanTask;
+const exact = exactPays(problem) ? await loadHighs() : undefined;
 const port = parentPort!;
 const began = performance.now();
 const left = () => seconds - (performance.now() - began) / 1000;
@@ -78,8 +80,8 @@ const content = () => best !== null && bound !== null && bound > 0 && (bound - b
 
 let pins = false;
 try {
-  const exact = exactPays(problem) ? await loadHighs() : undefined;
-  for (let round = 0, moves = FIRST_MOVES; left() > 0 && !content(); round += 1, moves *= LONGER) {
+  // The first round is made however late a busy machine comes to it: a plan is better than none.
+  for (let round = 0, moves = FIRST_MOVES; round === 0 || (left() > 0 && !content()); round += 1, moves *= LONGER) {
     const run = solvePlan(problem, {
       seed: seed + 100 * round,
       iterations: moves,

@@ -24,14 +24,15 @@ type Point = PlanJob['course'][number];
  * Works on planning jobs of the database, a few at a time, until it is stopped.
  *
  * @param context database and log
- * @param memory most that a planning thread may take, MB
+ * @param limits most that a planning thread may take, MB, and how far it gives way to requests, 0 to 19
  * @returns what stops it; a job that is worked on is left for the next start
  */
 export function startPlanRunner(
   context: Pick<Context, 'db' | 'log'>,
-  memory = MEMORY_MB,
+  limits: { readonly nice: number; readonly memory?: number },
 ): { stop: () => Promise<void> } {
   const { db, log } = context;
+  const { memory = MEMORY_MB, nice } = limits;
   const me = uuid();
   let stopping = false;
   const running = new Map<string, { readonly end: () => void; readonly done: Promise<void> }>();
@@ -64,7 +65,7 @@ export function startPlanRunner(
       await ended({ status: 'failed', trouble: say('planning-died') });
       return;
     }
-    const task = taskOf(job);
+    const task = taskOf(job, nice);
     if (task === null) {
       await ended({ status: 'failed', trouble: say('plan-unreadable') });
       return;
@@ -145,13 +146,14 @@ export function startPlanRunner(
 }
 
 /** What the thread is given; null for what another version of this application wrote and this one cannot read. */
-function taskOf(job: JobRow): PlanTask | null {
+function taskOf(job: JobRow, nice: number): PlanTask | null {
   const problem = PlanningProblemJson.safeParse(JSON.parse(job.problem));
   const plan = InspectionPlanJson.nullable().safeParse(JSON.parse(job.plan ?? 'null'));
   if (!problem.success || !plan.success) return null;
   return {
     problem: problem.data,
     plan: plan.data,
+    nice,
     seed: job.seed + job.claims + Math.floor(job.spent),
     seconds: Math.max(0.5, job.seconds - job.spent),
   };

@@ -2,7 +2,7 @@ import { say } from '../../words';
 import type { Review } from '@brave-comb/contract';
 import { type Sayable, type Text, named, inOne } from '@brave-comb/core/language';
 import { adultsDue } from '@brave-comb/core/biology';
-import { type ExpectedState, enoughSeen, feedAnswer, readFinding, type Finding } from '@brave-comb/core/care';
+import { type ExpectedState, enoughSeen, feedAnswer, readFinding, recordOf, type Finding } from '@brave-comb/core/care';
 import { HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf } from '@brave-comb/core/equipment';
 import {
   type VisitRecord,
@@ -20,7 +20,7 @@ import { skillOf } from '@brave-comb/core/skills';
 import { daysBetween, roundTo } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
-import { expectedAt, judge, recordFrom } from '../../facts/care';
+import { expectedAt, judge } from '../../facts/care';
 import { type ColonyRead, combsMoved, sidesNow, temperOf, tempersOf } from '../../facts/inspection';
 import { siteSeason } from '../../facts/season';
 import { decisionsOf, followUpsOfVisit, shownDecision, shownFollowUp } from '../../records/care';
@@ -206,7 +206,7 @@ function shownTo(actor: Actor, record: VisitRecord): VisitRecord {
 }
 
 function findingOf(visit: NamedVisit, now: ColonyRead, before: ColonyRead, expected: ExpectedState): Finding | null {
-  const last = recordFrom(before, dateAt(visit.zone, before.visit.started_at));
+  const last = recordOf(before, dateAt(visit.zone, before.visit.started_at));
   if (!last || now.nest.sidesRead === 0) return null;
   const { nest } = now;
   return readFinding(expected, last, {

@@ -87,6 +87,8 @@ export const careNames = {
     mites: 'See to the mites',
     protein: 'Give protein',
     strength: 'Unite or nurse it',
+    chill: 'Close the nest up',
+    behind: 'Find out why it is behind',
     comb: 'See to comb and woodwork',
     'add-space': 'Give room',
     'look-again': 'Look again soon',
