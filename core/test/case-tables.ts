@@ -67,6 +67,8 @@ const NESTS = {
   'split-strong': [...times(8, '2H 1P 1E 1L 3S B8'), ...times(2, '8F B6'), ...times(12, '2H 1P 1E 1L 3S B8')],
   'split-uncounted': [...times(8, '2H 1P 1E 1L 3S'), ...times(2, '8F'), ...times(12, '2H 1P 1E 1L 3S')],
   spare: [...times(4, '8C B4'), ...times(12, '2H 1P 1E 1L 3S B7'), ...times(6, '4H 4C B4')],
+  'just-too-small': [...times(8, '4H 4C B1'), ...times(6, '3H 1P 1E 1L 2S B5'), ...times(8, '4H 4C B1')],
+  handful: [...times(10, '8C B0'), ...times(2, '3H 1E 1L 2S 1C B5'), ...times(10, '8C B0')],
   stretched: [...times(6, '2H 6C B1'), ...times(10, '1H 1E 2L 4S B2'), ...times(6, '2H 6C B1')],
   'just-covered': [...times(7, '4H 4C B1'), ...times(8, '1H 1P 1E 1L 3S 1C B5'), ...times(7, '4H 4C B1')],
   grown: [...times(4, '4H 4C B4'), ...times(14, '1H 1P 1E 1L 4S B7'), ...times(4, '4H 4C B4')],

@@ -124,6 +124,8 @@ describe('behind a proxy that ends TLS', () => {
     ['PUBLIC_URL', 'hives.example'],
     ['PUBLIC_URL', 'https://hives.example/app'],
     ['TRUST_PROXY', 'everybody'],
+    ['PLANNING_NICE', '20'],
+    ['PLANNING_NICE', 'much'],
   ])('refuses to start with %s set to %s', (name, value) => {
     expect(() => configFromEnvironment({ [name]: value })).toThrow(SetUpError);
   });

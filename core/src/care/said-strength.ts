@@ -22,6 +22,11 @@ export interface StrengthSentences {
   'range-reaches-enough': null;
   'nurse-small-colony': null;
   'unite-small-colony': null;
+  'let-handful-go': null;
+  'nights-of': { night: number; warm: boolean };
+  'days-to-the-cold': null;
+  'feeding-plan': null;
+  'sips-every': { litres: number; every: number };
   'lets-nature-cull': null;
   'nurses-in-a-small-box': null;
   'strength-rule': { least: number; settle: number };

@@ -1,4 +1,5 @@
 import type { Phase } from '../season';
+import { medianOf } from '../statistics';
 import { type CivilDate, addDays, daysBetween, earlierOf, laterOf } from '../units';
 import { type Advised, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
@@ -14,11 +15,19 @@ const WINTERS = { cold: 5, mild: 3 } as const;
 const LONG_WINTER = 100;
 /** Days before the cold by which colonies are united, so that they settle as one. Common practice: six weeks. */
 const SETTLE = 42;
-/** Days before the cold from which a small colony can still grow: two rounds of brood. Common practice. */
+/** Days before the cold from which a small colony can still grow: two rounds of brood and the time to rear them. Common practice. */
 const TWO_ROUNDS = 84;
+/** Where nights stay warm few bees cover much brood, and it grows in less. Common practice: nights of 16 °C; two and a half frames to begin with. */
+const WARM = { night: 16, days: 56, bees: 2.5 } as const;
+/** Days ahead of which the nights are looked at. */
+const NIGHTS = 7;
+/** Frames of bees under which nothing is worth nursing, whatever the time. Common practice. */
+const HANDFUL = 1;
+/** What a small colony is fed: litres of thin syrup a frame of bees, at least and at most, and every so many days. Common practice. */
+const SIPS = { aFrame: 0.2, least: 0.25, most: 0.5, every: 2 } as const;
 
 /**
- * A colony that is too small to winter by itself: unite it, or nurse it while there is time.
+ * A colony that is too small to winter by itself, a late swarm above all: nurse it while time and nights allow, unite it, or let a handful go.
  *
  * @param facts the colony
  * @returns the advice with its numbers, or `null` when it is large enough, its season is another, or it may be sick
@@ -37,7 +46,12 @@ export function adviseStrength(facts: ColonyFacts): Advised | null {
   const least = long ? WINTERS.cold : WINTERS.mild;
   if (bees.value >= least) return null;
   const left = daysBetween(today, coldFrom);
-  const nurse = left >= TWO_ROUNDS;
+  const nights = facts.ahead.filter(({ date }) => date < addDays(today, NIGHTS)).map(({ low }) => low);
+  const night = nights.length > 0 ? medianOf(nights) : null;
+  const handful = bees.value < HANDFUL;
+  const warm = night !== null && night >= WARM.night && left >= WARM.days && bees.value >= WARM.bees;
+  const nurse = !handful && (left >= TWO_ROUNDS || warm);
+  const sips = Math.min(SIPS.most, Math.max(SIPS.least, Math.round(bees.value * SIPS.aFrame * 4) / 4));
   const by: CivilDate = nurse
     ? addDays(today, 7)
     : laterOf(addDays(today, 3), earlierOf(addDays(today, 14), addDays(coldFrom, -SETTLE)));
@@ -52,11 +66,25 @@ export function adviseStrength(facts: ColonyFacts): Advised | null {
       weight: weigh(1 - left / 120),
       sense: nurse ? 'against' : 'for',
     },
+    ...(night === null
+      ? []
+      : [{ text: say('nights-of', { night, warm: night >= WARM.night }), weight: 0.4, sense: warmFor(nurse, night) }]),
     ...(bees.high >= least ? [{ text: say('range-reaches-enough'), weight: 0.4, sense: 'against' as const }] : []),
   ];
   return {
     kind: 'strength',
-    title: nurse ? say('nurse-small-colony') : say('unite-small-colony'),
+    title: nurse ? say('nurse-small-colony') : handful ? say('let-handful-go') : say('unite-small-colony'),
+    ...(nurse
+      ? {
+          errand: {
+            brings: [
+              { what: 'thin-syrup' as const, amount: sips },
+              { what: 'feeder' as const, amount: 1 },
+              { what: 'dummy' as const, amount: 1 },
+            ],
+          },
+        }
+      : {}),
     by,
     pressing: weigh((nurse ? 0.45 : 0.6) + (left < SETTLE ? 0.1 : 0)),
     reasons,
@@ -64,7 +92,11 @@ export function adviseStrength(facts: ColonyFacts): Advised | null {
     whereFrom: {
       figure: say('frames-of-bees', { value: bees.value }),
       rule: say('strength-rule', { least, settle: SETTLE }),
-      steps: [[say('bees-in-nest'), say('frames-of-bees', { value: bees.value })]],
+      steps: [
+        [say('bees-in-nest'), say('frames-of-bees', { value: bees.value })],
+        [say('days-to-the-cold'), say('days', { days: left })],
+        ...(nurse ? [[say('feeding-plan'), say('sips-every', { litres: sips, every: SIPS.every })] as const] : []),
+      ],
       source: say('common-practice'),
     },
     cautions: [say('unite-healthy-only')],
@@ -79,3 +111,6 @@ export function adviseStrength(facts: ColonyFacts): Advised | null {
     ],
   };
 }
+
+/** Warm nights speak for nursing, cold ones against it. */
+const warmFor = (nurse: boolean, night: number): Reason['sense'] => (nurse === night >= WARM.night ? 'for' : 'against');

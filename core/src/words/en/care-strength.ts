@@ -30,6 +30,13 @@ export const strengthSentences: Sentences<StrengthSentences> = {
   'nurse-small-colony':
     'Small for the time of year: feed little and often, narrow the entrance, a drawn comb at a time',
   'unite-small-colony': 'Too small for winter: unite it with a healthy colony, or nurse it in a small box',
+  'let-handful-go': 'A handful of bees: shake them out before a healthy colony on a warm day, or let them go',
+  'nights-of': ({ night, warm }, w) =>
+    `Nights of about ${w.celsius(night, 0)}: ${warm ? 'few bees cover much brood' : 'few bees cover little brood'}`,
+  'days-to-the-cold': 'until the cold',
+  'feeding-plan': 'feeding plan',
+  'sips-every': ({ litres, every }, w) =>
+    `${w.litres(litres, 2)} of thin syrup every ${every} days, inside the hive and in the evening, as long as they build and it is taken; a small colony gains more from it than a big one`,
   'lets-nature-cull': 'lets small colonies stand or fall: those that live are worth breeding from.',
   'nurses-in-a-small-box':
     'winters it in a small box above or beside a strong colony: the spare queen is worth more than the bees.',
