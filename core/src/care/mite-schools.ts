@@ -67,7 +67,10 @@ export function broodRemoval(facts: ColonyFacts, left: number): Advised | null {
   )
     return null;
   if ((nest.framesOfBees?.value ?? 0) < STANDS_IT) return null;
-  const out = broodFrames.length;
+  // Food combs that were bred in go with the brood: mites are not in them, but all else that old comb keeps is.
+  const bredIn = facts.woodwork.worn.filter(({ frame }) => !broodFrames.includes(frame)).map(({ frame }) => frame);
+  const stay = facts.frames - broodFrames.length - bredIn.length;
+  const out = broodFrames.length + bredIn.length;
   const by = addDays(today, Math.min(14, left - BREAK_BEFORE));
   return {
     kind: 'mites',
@@ -90,7 +93,20 @@ export function broodRemoval(facts: ColonyFacts, left: number): Advised | null {
     whereFrom: {
       figure: say('frames-listed', { frames: broodFrames }),
       rule: say('brood-removal-rule'),
-      steps: [[say('school-of-house'), say('brood-taken-out')]],
+      steps: [
+        [say('school-of-house'), say('brood-taken-out')],
+        [say('removal-first'), say('removal-first-how')],
+        [say('removal-out'), say('frames-listed', { frames: broodFrames })],
+        ...(bredIn.length > 0 ? [[say('removal-bred-in'), say('frames-listed', { frames: bredIn })] as const] : []),
+        [say('removal-stay'), say('removal-stay-how', { stay })],
+        [say('removal-in'), say('removal-in-how', { foundation: out + 1 })],
+        [say('removal-shake'), say('removal-shake-how')],
+        [
+          say('removal-acid'),
+          say('removal-acid-how', { seams: Math.ceil(nest.framesOfBees!.value), within: STILL_OPEN }),
+        ],
+        [say('removal-brood'), say('removal-brood-how')],
+      ],
       source: say('mites-source'),
     },
     cautions: [say('label-decides-caution'), say('acid-caution'), say('honey-caution'), say('unite-healthy-only')],

@@ -89,6 +89,20 @@ export interface MiteSentences {
   'brood-costs-bees': null;
   'brood-taken-out': null;
   'brood-removal-rule': null;
+  'removal-first': null;
+  'removal-first-how': null;
+  'removal-out': null;
+  'removal-bred-in': null;
+  'removal-stay': null;
+  'removal-stay-how': { stay: number };
+  'removal-in': null;
+  'removal-in-how': { foundation: number };
+  'removal-shake': null;
+  'removal-shake-how': null;
+  'removal-acid': null;
+  'removal-acid-how': { seams: number; within: number };
+  'removal-brood': null;
+  'removal-brood-how': null;
   'acid-on-broodless-bees': null;
   'fed-and-drawing': null;
 }

@@ -1,3 +1,4 @@
+import { counted } from './counted';
 import type { MiteProduct, MiteSentences } from '../../care';
 import type { Sentences } from '../../language';
 
@@ -117,6 +118,22 @@ export const miteSentences: Sentences<MiteSentences> = {
   'brood-taken-out': 'brood taken out in summer',
   'brood-removal-rule':
     'After the crop every comb with brood goes, also food combs that were bred in; honey never bred in stays. One frame of foundation more than was taken. What has no sealed brood is reached by an acid within a week. The brood goes to one hive set apart, is reared there and treated, or is melted.',
+  'removal-first': 'first',
+  'removal-first-how': 'find the queen and cage her; set the foundation in before a bee is shaken',
+  'removal-out': 'brood combs out',
+  'removal-bred-in': 'food combs that were bred in, out too',
+  'removal-stay': 'stay',
+  'removal-stay-how': ({ stay }) =>
+    `${counted(stay, 'comb')} never bred in, honey and pollen, at the walls; no patch of brood left on them`,
+  'removal-in': 'foundation in',
+  'removal-in-how': ({ foundation }) => `${foundation}, in the middle, beside one another`,
+  'removal-shake': 'then',
+  'removal-shake-how': 'shake and brush the bees of every comb onto the foundation; the queen goes in last',
+  'removal-acid': 'acid while no brood is sealed',
+  'removal-acid-how': ({ seams, within }) =>
+    `about ${counted(seams, 'seam')} of bees to reach, each one wetted once, within ${within} days; how much to a seam the label says`,
+  'removal-brood': 'the brood taken out',
+  'removal-brood-how': 'melted or burnt the same day; or hung in a colony of its own, treated when all has emerged',
   'acid-on-broodless-bees': 'No sealed brood yet: treat the bees now',
   'fed-and-drawing': 'Fed, and drawing the foundation?',
 };
