@@ -14,6 +14,9 @@ export const Decision = z.object({
   /** What will be done; the advice's own words when it was accepted. */
   action: z.string(),
   reason: z.string(),
+  /** Day on which it is done, and the group that does it; `null` where nobody said. */
+  on: CivilDate.nullable(),
+  group: z.string().nullable(),
   by: z.string(),
   at: Instant,
 });
@@ -157,6 +160,10 @@ export const Review = z.object({
     }),
   ),
   mayDecide: z.boolean(),
+  /** Groups that may be asked to do what is decided; none for who may not decide. */
+  groups: list(z.object({ id: Id, name: z.string() })),
+  /** The coming days, and the part of each on which bees can fly, 0 to 1. */
+  ahead: list(z.object({ date: CivilDate, low: z.number(), high: z.number(), rain: z.number(), fit: z.number() })),
   next: z.object({ visit: Id, hive: z.string(), group: z.string() }).nullable(),
 });
 export type Review = z.output<typeof Review>;
@@ -187,6 +194,9 @@ export const decide = endpoint({
       reason: z.string().trim().max(500).default(''),
       question: z.string().trim().max(200).optional(),
       due: CivilDate.optional(),
+      /** Day on which it is done, and the group that does it. */
+      on: CivilDate.optional(),
+      group: Id.optional(),
     })
     .refine((body) => body.verdict === 'accepted' || body.reason !== '', {
       path: ['reason'],

@@ -1,6 +1,7 @@
 import { inEnglish } from '../src/words';
-import { endpoints } from '@brave-comb/contract';
+import { type Review, endpoints } from '@brave-comb/contract';
 import { type EntryBody, formatSide, parseSide } from '@brave-comb/core/inspection';
+import { addDays, daysBetween } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { recordEntries } from '../src/acts/inspection/visits';
@@ -28,18 +29,6 @@ interface Sheet {
     visit: { id: string } | null;
   }[];
   kit: unknown[];
-}
-interface Review {
-  advice: {
-    advice: { kind: string; title: string; reasons: { text: string }[]; followUp: { due: string } };
-    decision: { id: string; verdict: string } | null;
-  }[];
-  followUps: { question: string; due: string }[];
-  measures: { measure: string; now: { value: number } | null; last: { value: number } | null; word: string | null }[];
-  changes: string[];
-  inWords: string[];
-  last: object | null;
-  closedAt: string | null;
 }
 
 const reading = (frame: number, face: 'low' | 'high', line: string) =>
@@ -253,6 +242,70 @@ describe('a visit', () => {
       .send({})
       .expect(200);
     expect((await review(visit)).followUps).toEqual([]);
+  });
+
+  describe('what is decided', () => {
+    interface Task {
+      readonly hiveNumber: string;
+      readonly what: string;
+      readonly due: string;
+    }
+    const decide = (visit: string, body: object) =>
+      tomasz.post(pathOf(endpoints.decide, { visit })).send({ id: uuid(), advice: 'add-space', ...body });
+    const tasks = async () => {
+      const book = (await tomasz.get(endpoints.yardBook.path).expect(200)).body as { tasks: Task[] };
+      return book.tasks.filter(({ hiveNumber, what }) => hiveNumber === '4' && /super|lime/.test(what));
+    };
+    const decisionOn = async (visit: string) =>
+      (await review(visit)).advice.find(({ advice }) => advice.kind === 'add-space')!.decision!;
+
+    it('is to be done by the day that the advice names, until somebody does it or takes the decision back', async () => {
+      const visit = await openVisit(tomasz);
+      await record(visit, crowded).expect(200);
+      const { advice } = (await review(visit)).advice.find((each) => each.advice.kind === 'add-space')!;
+      await decide(visit, { verdict: 'accepted' }).expect(200);
+      expect(await tasks()).toMatchObject([{ what: 'Put a second super on', due: advice.by }]);
+      expect(await decisionOn(visit)).toMatchObject({ on: null, group: null });
+      await tomasz
+        .post(pathOf(endpoints.withdrawDecision, { decision: (await decisionOn(visit)).id }))
+        .send({})
+        .expect(200);
+      expect(await tasks()).toEqual([]);
+    });
+
+    it('is done on the day and with the group that were chosen, and what is looked at again moves along', async () => {
+      const visit = await openVisit(tomasz);
+      await record(visit, crowded).expect(200);
+      const { groups, advice } = await review(visit);
+      const lapwing = groups.find(({ name }) => name === 'Lapwing')!;
+      await decide(visit, { verdict: 'accepted', on: '2026-05-19', group: lapwing.id }).expect(200);
+      expect(await tasks()).toMatchObject([{ due: '2026-05-19' }]);
+      expect(await decisionOn(visit)).toMatchObject({ verdict: 'accepted', on: '2026-05-19', group: 'Lapwing' });
+      const advised = advice.find((each) => each.advice.kind === 'add-space')!.advice;
+      const later = daysBetween(advised.by, '2026-05-19');
+      expect((await review(visit)).followUps).toMatchObject([{ due: addDays(advised.followUps[0].due, later) }]);
+      await decide(visit, { verdict: 'otherwise', action: 'wait for the lime', reason: 'no combs' }).expect(200);
+      expect(await tasks()).toMatchObject([{ what: 'wait for the lime', due: advised.by }]);
+      await decide(visit, { verdict: 'declined', reason: 'flow is over' }).expect(200);
+      expect(await tasks()).toEqual([]);
+    });
+
+    it('cannot lie before the visit, nor fall to a group of another school', async () => {
+      const visit = await openVisit(tomasz);
+      await record(visit, crowded).expect(200);
+      const past = await decide(visit, { verdict: 'accepted', on: '2026-05-01' }).expect(422);
+      expect((past.body as { detail: string }).detail).toMatch(/lies before the visit/);
+      await decide(visit, { verdict: 'accepted', group: uuid() }).expect(404);
+      expect(await decisionOn(visit).catch(() => null)).toBeNull();
+    });
+
+    it('tells how the coming days are for flying', async () => {
+      const visit = await openVisit(tomasz);
+      const { ahead } = await review(visit);
+      expect(ahead.length).toBeGreaterThanOrEqual(7);
+      expect(ahead[0]!.date).toBe('2026-05-14');
+      expect(ahead.every(({ fit, low, high }) => fit >= 0 && fit <= 1 && low <= high)).toBe(true);
+    });
   });
 
   it('answers what was due when it is closed, and opens it again when the closing is undone', async () => {

@@ -256,6 +256,8 @@ async function loadDecisions({ db }: Context, names: Names): Promise<void> {
       school: names.school,
       visit: visit.id,
       ...decision,
+      on_day: null,
+      with_group: null,
       by_person: found(names.people, by).id,
       at: new Date(+from + DAY * 0.75),
       withdrawn_at: null,

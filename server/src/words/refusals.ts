@@ -127,6 +127,7 @@ export interface RefusalSentences {
   'id-of-another-visits-decision': null;
   'not-advised': { advice: AdviceKind };
   'follow-up-in-the-past': { due: CivilDate };
+  'done-in-the-past': { on: CivilDate };
   'hive-not-at-that-site': null;
   'nobody-in-it': null;
   'plan-of-another-group': null;

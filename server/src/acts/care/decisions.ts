@@ -1,6 +1,8 @@
 import { say } from '../../words';
 import type { Sayable } from '@brave-comb/core/language';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
+import type { Advice, AdviceKind, FollowUp } from '@brave-comb/core/care';
+import { type CivilDate, addDays, daysBetween, earlierOf, laterOf } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
 import { revise } from '../../database/revision-store';
@@ -16,8 +18,11 @@ import {
   shownDecision,
   shownFollowUp,
   withdraw,
+  withdrawSent,
 } from '../../records/care';
 import { openVisit } from '../../records/inspection';
+import { traineeGroups } from '../../records/people';
+import { bringSaid } from './send-to-session';
 
 /**
  * Records what was decided on an advice, and the follow-up that it makes. Sent twice, it is recorded once; a new decision on the same
@@ -42,6 +47,9 @@ export async function decide(
       throw new Refusal(409, 'not-advised', say('not-advised', { advice: body.advice }));
     }
     const today = dateAt(visit.zone, visit.started_at);
+    if (body.on && body.on < today) throw new Refusal(422, 'in-the-past', say('done-in-the-past', { on: body.on }));
+    if (body.group && !(await traineeGroups(db, actor.school)).some(({ id: group }) => group === body.group))
+      throw notFound('group');
     if (body.due && body.due < today)
       throw new Refusal(422, 'in-the-past', say('follow-up-in-the-past', { due: body.due }));
     await revise(db, actor.school, async (trx) => {
@@ -56,19 +64,14 @@ export async function decide(
         verdict: body.verdict,
         action: body.action || (body.verdict === 'accepted' ? advised.title : ''),
         reason: body.reason,
+        on_day: body.on ?? null,
+        with_group: body.group ?? null,
         by_person: actor.id,
         at: clock.now(),
         withdrawn_at: null,
       });
-      if (body.verdict === 'declined' && !body.due) return;
-      const [first, ...more] = advised.followUps;
-      const due = body.due ?? first.due;
-      const asked = {
-        question: body.question ?? first.question,
-        from: first.from < due ? first.from : due,
-        due,
-      };
-      for (const each of body.verdict === 'accepted' ? [asked, ...more] : [asked])
+      const asked: readonly FollowUp[] = askedAfter(advised, body, today);
+      for (const each of asked)
         await insertFollowUp(trx, {
           id: uuid(),
           school: actor.school,
@@ -80,11 +83,56 @@ export async function decide(
           due: each.due,
           answered_by: null,
         });
+      if (body.verdict === 'declined' || ASKS_NOTHING.has(body.advice)) return;
+      const task = `advice/${body.advice}`;
+      await withdrawSent(trx, actor.school, visit.hive, task);
+      const { from, due } = doneBetween(advised, body.on);
+      await insertFollowUp(trx, {
+        id: uuid(),
+        school: actor.school,
+        hive: visit.hive,
+        visit: null,
+        decision: body.id,
+        question: body.action || advised.title,
+        from_date: from,
+        due,
+        bring: body.verdict === 'accepted' ? bringSaid(advised) : null,
+        task,
+        answered_by: null,
+      });
     });
   }
   const decision = await decisionById(db, actor.school, body.id);
   const followUp = (await followUpsOfVisit(db, actor.school, visit.id)).find((each) => each.decision === body.id);
   return { decision: shownDecision(decision!), followUp: followUp ? shownFollowUp(followUp) : null };
+}
+
+/** Advice that leaves nothing to do but to look again. */
+const ASKS_NOTHING: ReadonlySet<AdviceKind> = new Set<AdviceKind>(['leave-alone', 'look-again', 'cannot-tell']);
+
+type Said = Pick<Input<typeof endpoints.decide>['body'], 'verdict' | 'question' | 'due' | 'on'>;
+
+/** The day that somebody chose, or the days on which it is in time. */
+const doneBetween = (
+  { from, by }: Pick<Advice, 'from' | 'by'>,
+  on: CivilDate | undefined,
+): { readonly from: CivilDate; readonly due: CivilDate } =>
+  on ? { from: on, due: on } : { from, due: laterOf(from, by) };
+
+/** What is looked at again: of what is done on another day than advised, so many days later or earlier. */
+function askedAfter(advised: Advice, { verdict, question, due, on }: Said, today: CivilDate): readonly FollowUp[] {
+  if (verdict === 'declined' && !due) return [];
+  const moved = on ? daysBetween(advised.by, on) : 0;
+  const move = (each: FollowUp): FollowUp => ({
+    ...each,
+    from: laterOf(today, addDays(each.from, moved)),
+    due: laterOf(today, addDays(each.due, moved)),
+  });
+  const [first, ...more] = advised.followUps;
+  const asked = move(first);
+  const by = due ?? asked.due;
+  const again = { question: question ?? asked.question, from: earlierOf(asked.from, by), due: by };
+  return verdict === 'accepted' ? [again, ...more.map(move)] : [again];
 }
 
 export async function withdrawDecision(context: Context, actor: Actor, id: string): Promise<{ withdrawn: true }> {

@@ -50,5 +50,6 @@ export async function sendToSession(
   return hive.site;
 }
 
-const bringSaid = ({ errand: { brings } }: Advice): Text | null =>
+/** What an advice asks to be brought, in one sentence. */
+export const bringSaid = ({ errand: { brings } }: Advice): Text | null =>
   brings.length === 0 ? null : say('bring-along', { brings });

@@ -19,6 +19,7 @@ import * as ids from './017-ids';
 import * as texts from './018-texts';
 import * as told from './019-told-texts';
 import * as units from './020-units';
+import * as decidedDay from './021-decided-day';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -41,6 +42,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '018-texts', ...texts },
   { name: '019-told-texts', ...told },
   { name: '020-units', ...units },
+  { name: '021-decided-day', ...decidedDay },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

@@ -28,5 +28,6 @@ export {
   ownerOfFeed,
   withdraw,
   withdrawEventTasks,
+  withdrawSent,
 } from './store';
 export { replaceTasks, settleInVisit, taskIdsOf, tasksOfSchool } from './task-store';

@@ -1,14 +1,16 @@
 import type { Sayable } from '@brave-comb/core/language';
 import type { Decision } from '@brave-comb/contract';
 import { iso } from '../../dates';
-import type { DecisionRow, NumberedFollowUp } from './store';
+import type { NamedDecision, NumberedFollowUp } from './store';
 
-export const shownDecision = (row: DecisionRow & { readonly by_name: string }): Sayable<Decision> => ({
+export const shownDecision = (row: NamedDecision): Sayable<Decision> => ({
   id: row.id,
   advice: row.advice,
   verdict: row.verdict,
   action: row.action,
   reason: row.reason,
+  on: row.on_day,
+  group: row.group_name,
   by: row.by_name,
   at: iso(row.at),
 });

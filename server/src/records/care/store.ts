@@ -34,10 +34,14 @@ export interface DecisionRow {
   readonly verdict: Verdict;
   readonly action: Text;
   readonly reason: string;
+  /** Day on which it is done, and the group that does it; `null` where nobody said. */
+  readonly on_day: string | null;
+  readonly with_group: string | null;
   readonly by_person: string;
   readonly at: Date;
   readonly withdrawn_at: Date | null;
 }
+export type NamedDecision = DecisionRow & { readonly by_name: string; readonly group_name: string | null };
 
 /** A follow-up as it is kept. */
 export const keptFollowUp = (row: FollowUpRow) => ({
@@ -127,8 +131,9 @@ export const insertDecision = (db: Knex, row: DecisionRow) =>
 const decisions = (db: Knex, school: string) =>
   db('decisions')
     .join('people', 'people.id', 'decisions.by_person')
+    .leftJoin('trainee_groups', 'trainee_groups.id', 'decisions.with_group')
     .where('decisions.school', school)
-    .select<(DecisionRow & { by_name: string })[]>('decisions.*', 'people.name as by_name');
+    .select<NamedDecision[]>('decisions.*', 'people.name as by_name', 'trainee_groups.name as group_name');
 
 /** Decisions in force on a visit's advice. */
 export const decisionsOf = (db: Knex, school: string, visit: string) =>
@@ -143,11 +148,19 @@ export async function decisionById(db: Knex, school: string, id: string) {
   return decision;
 }
 
-/** Takes a decision back, and with it the follow-up that nobody has answered yet. */
+/** Takes a decision back, and with it the follow-ups that nobody has answered and the task that nobody has done yet. */
 export async function withdraw(db: Knex, school: string, id: string, at: Date): Promise<void> {
   await db<DecisionRow>('decisions').where({ school, id }).update({ withdrawn_at: at });
-  await db<FollowUpRow>('follow_ups').where({ school, decision: id }).whereNull('answered_by').delete();
+  await db<FollowUpRow>('follow_ups')
+    .where({ school, decision: id })
+    .whereNull('answered_by')
+    .whereNull('settled_at')
+    .delete();
 }
+
+/** What was to be done by an earlier round or decision gives way to what is decided on it now. */
+export const withdrawSent = (db: Knex, school: string, hive: string, task: string) =>
+  db<FollowUpRow>('follow_ups').where({ school, hive, task }).whereNull('settled_at').delete();
 
 export interface ColonyEventRow {
   readonly id: string;

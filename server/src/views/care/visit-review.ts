@@ -2,7 +2,15 @@ import { say } from '../../words';
 import type { Review } from '@brave-comb/contract';
 import { type Sayable, type Text, named, inOne } from '@brave-comb/core/language';
 import { adultsDue } from '@brave-comb/core/biology';
-import { type ExpectedState, enoughSeen, feedAnswer, readFinding, recordOf, type Finding } from '@brave-comb/core/care';
+import {
+  type ExpectedState,
+  enoughSeen,
+  feedAnswer,
+  flyable,
+  readFinding,
+  recordOf,
+  type Finding,
+} from '@brave-comb/core/care';
 import { HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf } from '@brave-comb/core/equipment';
 import {
   type VisitRecord,
@@ -17,16 +25,16 @@ import {
   type Letter,
 } from '@brave-comb/core/inspection';
 import { skillOf } from '@brave-comb/core/skills';
-import { daysBetween, roundTo } from '@brave-comb/core/units';
+import { addDays, daysBetween, laterOf, roundTo } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import { expectedAt, judge } from '../../facts/care';
 import { type ColonyRead, combsMoved, sidesNow, temperOf, tempersOf } from '../../facts/inspection';
-import { siteSeason } from '../../facts/season';
+import { type SiteSeason, siteSeason } from '../../facts/season';
 import { decisionsOf, followUpsOfVisit, shownDecision, shownFollowUp } from '../../records/care';
 import { siteById } from '../../records/equipment';
 import { type NamedVisit, openVisit, visitById, visitsOfSession } from '../../records/inspection';
-import { peopleOf } from '../../records/people';
+import { peopleOf, traineeGroups } from '../../records/people';
 import { checklistOf } from '../../records/skills';
 import { outcomesOf, recordsOf } from './outcomes';
 
@@ -35,12 +43,15 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
   const { db } = context;
   const { visit, now, last, facts, advice } = await judge(context, await openVisit(db, actor, id));
   const date = dateAt(visit.zone, visit.started_at);
-  const [checklist, decisions, followUps, siblings, outcomes] = await Promise.all([
+  const today = laterOf(date, dateAt(visit.zone, context.clock.now()));
+  const mayDecide = actor.role !== 'trainee';
+  const [checklist, decisions, followUps, siblings, outcomes, groups] = await Promise.all([
     checklistOf(db, actor.school, date),
     decisionsOf(db, actor.school, visit.id),
     followUpsOfVisit(db, actor.school, visit.id),
     visitsOfSession(db, actor.school, visit.session),
     outcomesOf(context, actor),
+    mayDecide ? traineeGroups(db, actor.school) : [],
   ]);
   const records = recordsOf(outcomes.values());
   const judgements = now.record.judgements.filter((each) => actor.role !== 'trainee' || each.trainee === actor.id);
@@ -152,7 +163,9 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
         where: spot ? spotText(spot) : say('whole-hive'),
       })),
     ],
-    mayDecide: actor.role !== 'trainee',
+    mayDecide,
+    groups: groups.map(({ id: group, name }) => ({ id: group, name })),
+    ahead: site ? aheadOf(date === today ? season : await siteSeason(context, site, today), today) : [],
     next: next ? { visit: next.id, hive: next.hive_number, group: next.group_name } : null,
   };
 }
@@ -218,6 +231,18 @@ function findingOf(visit: NamedVisit, now: ColonyRead, before: ColonyRead, expec
     foodFrames: nest.honeyFrames + nest.nectarFrames,
     emptyFrames: nest.emptyComb.value,
   });
+}
+
+/** Days told of beside an advice. */
+const DAYS_AHEAD = 10;
+
+/** Today and the days after it, as far as the weather is foreseen. */
+function aheadOf(season: SiteSeason | null | undefined, today: string): Review['ahead'] {
+  const last = addDays(today, DAYS_AHEAD);
+  return (season?.days ?? [])
+    .filter((day) => day.date >= today && day.date < last)
+    .map((day) => ({ date: day.date, low: day.low, high: day.high, rain: day.rain, fit: flyable(day) }))
+    .toSorted((a, b) => a.date.localeCompare(b.date));
 }
 
 function storesWhereFrom(now: ColonyRead): Sayable<Review>['storesWhereFrom'] {

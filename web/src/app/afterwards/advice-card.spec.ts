@@ -1,4 +1,8 @@
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
+import { MatFormFieldHarness } from '@angular/material/form-field/testing';
+import { MatInputHarness } from '@angular/material/input/testing';
+import { MatSelectHarness } from '@angular/material/select/testing';
 import { AdviceCard, type DecisionDraft } from './advice-card';
 
 const advice = {
@@ -20,6 +24,9 @@ const advice = {
   followUps: [{ question: 'Feed taken?', from: '2026-05-21', due: '2026-05-24' }],
 };
 
+const day = (date: string, fit: number) => ({ date, low: 6, high: 15, rain: 0, fit });
+const AHEAD = [day('2026-05-14', 1), day('2026-05-15', 0.1), day('2026-05-16', 1)];
+
 describe('an advice card', () => {
   let fixture: ComponentFixture<AdviceCard>;
   let decided: DecisionDraft[];
@@ -30,15 +37,17 @@ describe('an advice card', () => {
     button(name).click();
     await fixture.whenStable();
   };
-  const fill = (selector: string, value: string) => {
-    const field = element().querySelector<HTMLInputElement>(selector)!;
-    field.value = value;
-    field.dispatchEvent(new Event('input'));
-  };
 
-  const show = async (decision: object | null = null, mayDecide = true, record: object | null = null) => {
+  const show = async (
+    decision: object | null = null,
+    mayDecide = true,
+    record: object | null = null,
+    other: object = {},
+  ) => {
     fixture = TestBed.createComponent(AdviceCard);
-    fixture.componentRef.setInput('advised', { advice, decision, record });
+    fixture.componentRef.setInput('advised', { advice: { ...advice, ...other }, decision, record });
+    fixture.componentRef.setInput('groups', [{ id: 'g1', name: 'Lapwing' }]);
+    fixture.componentRef.setInput('ahead', AHEAD);
     fixture.componentRef.setInput('rank', 1);
     fixture.componentRef.setInput('mayDecide', mayDecide);
     decided = [];
@@ -63,7 +72,6 @@ describe('an advice card', () => {
     expect(from).toContain('Likely: part of the nest was read.');
     expect(from).toContain('Nectar coming in: leave it.');
     expect(from).toContain('If it fails Not taken in a week');
-    expect(from).toContain('Thu 21 May – Sun 24 May: Feed taken?');
   });
 
   it('says how often such advice came out right, once any was settled', async () => {
@@ -79,15 +87,54 @@ describe('an advice card', () => {
     expect(decided).toEqual([{ advice: 'feed', verdict: 'accepted', action: '', reason: '' }]);
   });
 
-  it('asks for what instead and why before it is decided otherwise', async () => {
+  const harness = () => TestbedHarnessEnvironment.documentRootLoader(fixture);
+  const choose = async (label: string, option: RegExp) => {
+    const field = await harness().getHarness(MatFormFieldHarness.with({ floatingLabelText: label }));
+    const select = (await field.getControl(MatSelectHarness))!;
+    await select.open();
+    await select.clickOptions({ text: option });
+  };
+  const write = async (label: string, text: string) => {
+    const field = await harness().getHarness(MatFormFieldHarness.with({ floatingLabelText: label }));
+    await (await field.getControl(MatInputHarness))!.setValue(text);
+  };
+  const WHY = 'Why, kept beside how it comes out';
+
+  it('is adjusted to another day and a group without a reason: it is still what was advised', async () => {
     await show();
-    await click('Otherwise');
+    await click('Adjust');
+    await choose('When', /^Sat 16 May$/);
+    await choose('With', /^Lapwing$/);
+    await click('Decide so');
+    expect(decided).toEqual([
+      { advice: 'feed', verdict: 'accepted', action: '', reason: '', on: '2026-05-16', group: 'g1' },
+    ]);
+  });
+
+  it('says of each day whether it is late or poor for flying', async () => {
+    await show();
+    await click('Adjust');
+    const field = await harness().getHarness(MatFormFieldHarness.with({ floatingLabelText: 'When' }));
+    const select = (await field.getControl(MatSelectHarness))!;
+    await select.open();
+    const texts = await Promise.all((await select.getOptions()).slice(0, 5).map((option) => option.getText()));
+    expect(texts).toEqual([
+      'Thu 14 May',
+      'Fri 15 May, poor for flying',
+      'Sat 16 May',
+      'Sun 17 May',
+      'Mon 18 May, later than advised',
+    ]);
+  });
+
+  it('asks why before something else is decided instead', async () => {
+    await show();
+    await click('Adjust');
+    await write('Something else instead, if not this', 'Give a comb of food from hive 9');
     await click('Decide so');
     expect(decided).toEqual([]);
-    expect(element().textContent).toContain('Say what will be done instead.');
     expect(element().textContent).toContain('Say why');
-    fill('input[formControlName=action]', 'Give a comb of food from hive 9');
-    fill('textarea', 'No sugar in the house');
+    await write(WHY, 'No sugar in the house');
     await click('Decide so');
     expect(decided).toEqual([
       {
@@ -95,17 +142,41 @@ describe('an advice card', () => {
         verdict: 'otherwise',
         action: 'Give a comb of food from hive 9',
         reason: 'No sugar in the house',
-        due: '2026-05-24',
+        on: '2026-05-17',
       },
     ]);
   });
 
-  it('asks only why before it is declined, and needs no date', async () => {
+  it('asks only why before it is declined', async () => {
     await show();
     await click('Decline');
-    fill('textarea', 'Flow began today');
+    await write(WHY, 'Flow began today');
     await click('Decline it');
     expect(decided).toEqual([{ advice: 'feed', verdict: 'declined', action: '', reason: 'Flow began today' }]);
+  });
+
+  it('shows on which days it is in time, and what it starts', async () => {
+    await show();
+    const days = [...element().querySelectorAll('.days li')].map((each) =>
+      each.textContent.replace(/\s+/g, ' ').trim(),
+    );
+    expect(days).toEqual(['Thu 14, fit for flying', 'Fri 15, poor for flying', 'Sat 16, fit for flying']);
+    expect(element().textContent).toContain('In time on all days shown.');
+    expect(element().querySelector('.next')!.textContent).toContain('Sun 24 May Feed taken?');
+  });
+
+  it('names the last fit day where a later one comes too late', async () => {
+    await show(null, true, null, { by: '2026-05-15' });
+    expect(element().textContent).toContain('Last fit day in time: Thu 14 May.');
+    await show(null, true, null, { from: '2026-05-15', by: '2026-05-15' });
+    expect(element().textContent).toContain('No day in time is fit for flying.');
+  });
+
+  it('tells on which day and with whom it was decided', async () => {
+    const on = { id: 'd', verdict: 'accepted', action: 'Feed', reason: '', by: 'Ruth', at: '' };
+    await show({ ...on, on: '2026-05-16', group: 'Lapwing' });
+    expect(element().textContent).toMatch(/On Sat 16 May\.\s+With Lapwing\./);
+    expect(element().querySelector('bc-advice-times')).toBeNull();
   });
 
   it('stays in sight when declined, with its reason and a way back', async () => {

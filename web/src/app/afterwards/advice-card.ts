@@ -1,18 +1,29 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
 import type { Review, endpoints } from '@brave-comb/contract';
+import { addDays, laterOf } from '@brave-comb/core/units';
 import type { Sent } from '../api/contract-client';
 import { dateText } from '../ui/format';
+import { AdviceTimes } from './advice-times';
 
 /** What the instructor decides on one advice. */
 export type DecisionDraft = Omit<Sent<typeof endpoints.decide>['body'], 'id'>;
 
 type Advised = Review['advice'][number];
 
+/** Days from which somebody may choose another than advised. */
+const CHOICE = 21;
+/** From this urgency on it is shown when it is in time, and what it starts. */
+const SHOWN_FROM = 0.4;
+
 /** One advice: what, by when, why and why not, what another school would do, and what the instructor decides. */
 @Component({
   selector: 'bc-advice-card',
-  imports: [ReactiveFormsModule],
+  imports: [AdviceTimes, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, ReactiveFormsModule],
   templateUrl: './advice-card.html',
   styleUrl: './advice-card.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -21,11 +32,13 @@ export class AdviceCard {
   readonly advised = input.required<Advised>();
   readonly rank = input.required<number>();
   readonly mayDecide = input(false);
+  readonly groups = input<Review['groups']>([]);
+  readonly ahead = input<Review['ahead']>([]);
   readonly busy = input(false);
   readonly decided = output<DecisionDraft>();
   readonly withdrawn = output<string>();
 
-  protected readonly open = signal<'otherwise' | 'declined' | null>(null);
+  protected readonly open = signal<'adjust' | 'decline' | null>(null);
   protected readonly explained = signal(false);
   protected readonly tried = signal(false);
   /** "by" a day, "until" it for what is left alone, and nothing after what says today itself. */
@@ -49,28 +62,52 @@ export class AdviceCard {
     otherwise: $localize`Otherwise`,
     declined: $localize`Declined`,
   } as const;
-  protected readonly form = inject(NonNullableFormBuilder).group({ action: '', reason: '', due: '' });
+  protected readonly form = inject(NonNullableFormBuilder).group({ on: '', group: '', action: '', reason: '' });
+  protected readonly timed = computed(
+    () => this.advised().advice.pressing >= SHOWN_FROM && this.advised().decision === null,
+  );
+  /** Days on which it can be done, with what is foreseen of them. */
+  protected readonly choice = computed(() => {
+    const { from: first, by } = this.advised().advice;
+    // Of a visit some days ago nothing is done in the past.
+    const from = laterOf(first, this.ahead()[0]?.date ?? first);
+    const fits = new Map(this.ahead().map(({ date, fit }) => [date, fit]));
+    return Array.from({ length: CHOICE }, (_, day) => addDays(from, day)).map((date) => {
+      const fit = fits.get(date);
+      return { date, late: date > by, poor: fit !== undefined && fit < 0.5 };
+    });
+  });
 
   protected accept(): void {
     this.decided.emit({ advice: this.advised().advice.kind, verdict: 'accepted', action: '', reason: '' });
   }
 
-  protected start(verdict: 'otherwise' | 'declined'): void {
+  protected start(what: 'adjust' | 'decline'): void {
+    const { by } = this.advised().advice;
     this.tried.set(false);
     this.form.reset({
+      on: what === 'adjust' ? laterOf(this.choice()[0]!.date, by) : '',
+      group: '',
       action: '',
       reason: '',
-      due: verdict === 'otherwise' ? this.advised().advice.followUps[0].due : '',
     });
-    this.open.set(verdict);
+    this.open.set(what);
   }
 
+  /** Another day or group is still what was advised; another action, or none, needs a reason. */
   protected submit(): void {
-    const verdict = this.open();
-    const { action, reason, due } = this.form.getRawValue();
+    const { on, group, action, reason } = this.form.getRawValue();
+    const verdict = this.open() === 'decline' ? 'declined' : action.trim() === '' ? 'accepted' : 'otherwise';
     this.tried.set(true);
-    if (!verdict || reason.trim() === '' || (verdict === 'otherwise' && action.trim() === '')) return;
-    this.decided.emit({ advice: this.advised().advice.kind, verdict, action, reason, ...(due ? { due } : {}) });
+    if (verdict !== 'accepted' && reason.trim() === '') return;
+    this.decided.emit({
+      advice: this.advised().advice.kind,
+      verdict,
+      action,
+      reason,
+      ...(on ? { on } : {}),
+      ...(group ? { group } : {}),
+    });
     this.open.set(null);
   }
 }

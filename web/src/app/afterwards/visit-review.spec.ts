@@ -63,6 +63,8 @@ const REVIEW = {
   sums: [],
   feed: { feed: 'no' as const, why: '8.4 kg found, at least 5 wanted; lasts about 20 days without any income' },
   queen: { verdict: 'not-known' as const, says: 'No side was read.', laid: null },
+  groups: [],
+  ahead: [],
   youngBees: Array<number>(21).fill(0),
   temper: 'No temper noted yet.',
   box: 'brood box',

@@ -24,6 +24,8 @@ const REVIEW = {
   sums: [{ topic: 'pollen', says: '0.2 frames of pollen', level: 'act', asks: 'A patty.' }],
   temper: 'Temper 2: suits novices.',
   told: [{ title: 'Overruled', lines: [{ text: 'do not open: swarm', warns: true }] }],
+  groups: [],
+  ahead: [],
   youngBees: [0, 100, ...Array<number>(19).fill(200)],
   attachments: [PHOTO, VOICE],
 };
