@@ -43,7 +43,6 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
   const { db } = context;
   const { visit, now, last, facts, advice } = await judge(context, await openVisit(db, actor, id));
   const date = dateAt(visit.zone, visit.started_at);
-  const today = laterOf(date, dateAt(visit.zone, context.clock.now()));
   const mayDecide = actor.role !== 'trainee';
   const [checklist, decisions, followUps, siblings, outcomes, groups] = await Promise.all([
     checklistOf(db, actor.school, date),
@@ -165,7 +164,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
     ],
     mayDecide,
     groups: groups.map(({ id: group, name }) => ({ id: group, name })),
-    ahead: site ? aheadOf(date === today ? season : await siteSeason(context, site, today), today) : [],
+    ahead: aheadOf(season, laterOf(date, dateAt(visit.zone, context.clock.now()))),
     next: next ? { visit: next.id, hive: next.hive_number, group: next.group_name } : null,
   };
 }
