@@ -1,13 +1,15 @@
 // npm run mutate -- core/src/care: changes the code in small ways, one at a time, and shows which changes no test of the core notices.
+// --tests judges,care: with these files of tests alone, which is much faster, and shows at least as many.
 import { existsSync, mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { spawn } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { parseArgs } from 'node:util';
 import { ensureDependencies } from './lib/dependencies.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { Trouble, run } from './lib/say.mjs';
 
-const USAGE = 'Use: npm run mutate -- PATH …, with files or folders of core/src.';
+const USAGE = 'Use: npm run mutate -- PATH … [--tests judges,care], with files or folders of core/src.';
 /** Mutants of 100 that the tests have to notice. */
 const NOTICED = 85;
 
@@ -16,7 +18,8 @@ const globsOf = (path) =>
   statSync(join(ROOT, path)).isDirectory() ? [`${path}/**/*.ts`, `!${path}/**/said*.ts`] : [path];
 
 await run(async () => {
-  const paths = process.argv.slice(2).map((path) => path.replace(/\/$/, ''));
+  const { values, positionals } = parseArgs({ allowPositionals: true, options: { tests: { type: 'string' } } });
+  const paths = positionals.map((path) => path.replace(/\/$/, ''));
   if (paths.length === 0) throw new Trouble(USAGE);
   for (const path of paths)
     if (!path.startsWith('core/src') || !existsSync(join(ROOT, path)))
@@ -42,7 +45,8 @@ await run(async () => {
       timeoutMS: 20_000,
     }),
   );
-  const child = spawn('npx', ['stryker', 'run', file], { cwd: ROOT, stdio: 'inherit' });
+  const env = { ...process.env, ...(values.tests ? { MUTATE_TESTS: values.tests.replaceAll(',', ' ') } : {}) };
+  const child = spawn('npx', ['stryker', 'run', file], { cwd: ROOT, stdio: 'inherit', env });
   process.exitCode = await new Promise((done) => child.once('exit', done));
   rmSync(folder, { recursive: true, force: true });
 });

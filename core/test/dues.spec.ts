@@ -180,6 +180,7 @@ describe('ordinary looks', () => {
       from: '2026-05-16',
       due: '2026-05-18',
       bring: null,
+      about: null,
       stays: false,
     };
     const repair = { ...question, id: 'b', question: 'Mend the floor', stays: true };
@@ -242,7 +243,7 @@ describe('ordinary looks', () => {
     const queen = events({ kind: 'queen', start: 'cell-sealed', date: '2026-05-13' });
     expect(due(queen, 'ordinary')).toBeUndefined();
     const followUps = [
-      { id: 'room', question: 'Room?', from: '2026-05-20', due: '2026-05-22', bring: null, stays: false },
+      { id: 'room', question: 'Room?', from: '2026-05-20', due: '2026-05-22', bring: null, about: null, stays: false },
     ];
     expect(due({ ...queen, followUps }, 'follow-up:room')?.clash).toMatch(/young queen.*until/);
     expect(due({ followUps }, 'follow-up:room')?.clash).toBeNull();

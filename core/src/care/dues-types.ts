@@ -1,3 +1,4 @@
+import type { AdviceKind } from './advice';
 import type { MatingDay } from '../biology';
 import type { DayWeather, Forage, Phase, PhaseSpan } from '../season';
 import type { CivilDate } from '../units';
@@ -19,6 +20,8 @@ export interface Due {
   /** What to look for, and what to bring. */
   readonly question: Text | null;
   readonly bring: Text | null;
+  /** The advice that it came from, where it came from one. */
+  readonly about?: AdviceKind | null | undefined;
   /** Days after which it is due again once it was done, up to and with a day; left out when it is done once. */
   readonly again?: { readonly every: number; readonly until: CivilDate } | undefined;
   /** Whether the hive has to be opened for it. */
@@ -88,6 +91,8 @@ export interface CalendarFacts {
     readonly from: CivilDate;
     readonly due: CivilDate;
     readonly bring: Text | null;
+    /** The advice that it came from, where it came from one. */
+    readonly about: AdviceKind | null;
     /** A repair or a fetched thing stays until somebody settles it; a question about a colony grows old. */
     readonly stays: boolean;
   }[];

@@ -128,7 +128,7 @@ function lightFrom(openings: readonly Opening[], today: CivilDate, practice: Hou
 const QUESTION_LAPSES = 28;
 
 function followUpDues({ followUps }: CalendarFacts): readonly SourceDue[] {
-  return followUps.map(({ id, question, from, due, bring, stays }) => ({
+  return followUps.map(({ id, question, from, due, bring, about, stays }) => ({
     id: `follow-up:${id}`,
     title: question,
     from,
@@ -137,6 +137,7 @@ function followUpDues({ followUps }: CalendarFacts): readonly SourceDue[] {
     strict: 'should',
     question,
     bring,
+    about,
     opens: true,
     lapses: stays ? null : addDays(due, QUESTION_LAPSES),
   }));

@@ -1,3 +1,4 @@
+import type { AdviceKind } from '../../care';
 import type { Text } from '../../language';
 import { say } from '../said';
 import type { CommonKit, JobKit, SpareKit } from './kit-ids';
@@ -6,8 +7,13 @@ export interface KitNeed {
   readonly groups: number;
   readonly trainees: number;
   readonly supervisors: number;
-  /** What is due at each hive, in the words of the follow-up. */
-  readonly jobs: readonly { readonly hive: string; readonly question: string; readonly bring?: string | null }[];
+  /** What is due at each hive: by the advice that it came from, else in somebody's words. */
+  readonly jobs: readonly {
+    readonly hive: string;
+    readonly question: string;
+    readonly bring?: string | null;
+    readonly about?: AdviceKind | null | undefined;
+  }[];
   /** Boxes and covers to be set down. */
   readonly liftedParts: number;
 }
@@ -37,7 +43,27 @@ const COMMON_KIT = {
   'first-aid': () => 1,
 } as const satisfies Record<CommonKit, (need: KitNeed) => number>;
 
-/** What a job asks for, by the words that it is told in. */
+/** What looking after an advice asks for. */
+const ADVICE_KIT: Readonly<Record<AdviceKind, readonly JobKit[]>> = {
+  health: ['matchsticks', 'magnifier'],
+  entrance: [],
+  feed: ['feeder'],
+  queen: ['magnifier', 'queen-cage'],
+  'queen-cells': ['queen-cage', 'magnifier'],
+  swarming: ['queen-cage', 'foundation'],
+  mites: ['mite-wash'],
+  protein: [],
+  strength: [],
+  chill: [],
+  behind: ['mite-wash', 'magnifier'],
+  comb: [],
+  'add-space': ['super'],
+  'look-again': ['magnifier'],
+  'cannot-tell': ['magnifier'],
+  'leave-alone': [],
+};
+
+/** What a job asks for, by the words that somebody told it in. */
 const JOB_KIT = {
   super: /super/i,
   foundation: /drawn|foundation/i,
@@ -50,6 +76,9 @@ const JOB_KIT = {
 } as const satisfies Record<JobKit, RegExp>;
 const COMMON_KITS = Object.keys(COMMON_KIT) as readonly CommonKit[];
 const JOB_KITS = Object.keys(JOB_KIT) as readonly JobKit[];
+
+const asksFor = ({ question, about }: KitNeed['jobs'][number], kit: JobKit): boolean =>
+  about ? ADVICE_KIT[about].includes(kit) : JOB_KIT[kit].test(question);
 
 /**
  * What to bring: the same for every session by its size, and what each hive's jobs ask for, with a spare of what fails most.
@@ -64,7 +93,7 @@ export function kitList(need: KitNeed): readonly KitLine[] {
     hives: [],
   }));
   const special = JOB_KITS.map((kit): KitLine => {
-    const hives = [...new Set(need.jobs.filter((job) => JOB_KIT[kit].test(job.question)).map((job) => job.hive))];
+    const hives = [...new Set(need.jobs.filter((job) => asksFor(job, kit)).map((job) => job.hive))];
     return { count: hives.length, what: say('kit-job', { kit, count: hives.length }), hives };
   });
   const brings = [...new Set(need.jobs.flatMap(({ bring }) => bring ?? []))].map((what): KitLine => {

@@ -2,6 +2,7 @@ import { say } from '../../words';
 import type { Text } from '@brave-comb/core/language';
 import type { MatingDay } from '@brave-comb/core/biology';
 import {
+  type AdviceKind,
   type ColonyCalendar,
   type ColonyEvent,
   type ColonyRecord,
@@ -136,6 +137,7 @@ interface OneColony {
     from_date: string;
     due: string;
     bring?: Text | null;
+    about?: AdviceKind | null;
     task?: string | null;
   }[];
   readonly events: readonly (ColonyEventRow & { readonly by_name: string })[];
@@ -164,12 +166,13 @@ function stateOf(
     colonyClass: colony.class,
     framesOfBees: expected?.bees.value ?? UNCOUNTED,
     openings,
-    followUps: one.followUps.map(({ id, question, from_date, due, bring, task }) => ({
+    followUps: one.followUps.map(({ id, question, from_date, due, bring, task, about }) => ({
       id,
       question,
       from: from_date,
       due,
       bring: bring ?? null,
+      about: about ?? null,
       stays: Boolean(task),
     })),
     supers: standingSupers(season, one, events),

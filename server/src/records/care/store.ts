@@ -60,15 +60,19 @@ export const insertFollowUpOnce = (db: Knex, row: FollowUpRow) =>
 export const withdrawEventTasks = (db: Knex, school: string, event: string) =>
   db<FollowUpRow>('follow_ups').where({ school, event }).whereNull('answered_by').delete();
 
+/** A follow-up with the advice that it came from; `null` where it came from none. */
+export type AdvisedFollowUp = FollowUpRow & { readonly about: AdviceKind | null };
+
 /** Open follow-ups of some hives. */
-export const openFollowUps = (db: Knex, school: string, hives: readonly string[]): Promise<FollowUpRow[]> =>
-  db<FollowUpRow>('follow_ups')
-    .where({ school })
-    .whereIn('hive', hives)
+export const openFollowUps = (db: Knex, school: string, hives: readonly string[]): Promise<AdvisedFollowUp[]> =>
+  db('follow_ups')
+    .leftJoin('decisions', 'decisions.id', 'follow_ups.decision')
+    .where('follow_ups.school', school)
+    .whereIn('follow_ups.hive', hives)
     .whereNull('answered_by')
     .whereNull('settled_at')
-    .orderBy('due')
-    .select();
+    .orderBy('follow_ups.due')
+    .select<AdvisedFollowUp[]>('follow_ups.*', 'decisions.advice as about');
 
 /** Open follow-ups of a school, with the hive's number. */
 export const openFollowUpsOf = (db: Knex, school: string): Promise<NumberedFollowUp[]> =>

@@ -1,6 +1,7 @@
 import { inEnglish, say } from '../../words';
 import { type Input, type Visit, endpoints } from '@brave-comb/contract';
 import { nestBoxes } from '@brave-comb/core/equipment';
+import type { AdviceKind } from '@brave-comb/core/care';
 import type { Question } from '@brave-comb/core/inspection';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
@@ -109,12 +110,21 @@ export function groupFor(groups: readonly NamedSessionGroup[], hive: HiveRow, ac
 
 /** What a visit is opened for when nobody says: is she laying, is there food, is brood well, and what follow-ups ask. */
 export async function openingQuestions(db: Db, school: string, hive: string): Promise<readonly Question[]> {
-  const asked = (await openFollowUps(db, school, [hive])).map((each) => inEnglish(each.question)).join(' ');
-  const also: readonly (readonly [RegExp, Question])[] = [
-    [/cell/i, 'queen-cells'],
-    [/room|super|box|drawn/i, 'room'],
-    [/feed|food|stores/i, 'stores'],
-    [/lids|doubtful|disease|chalk/i, 'health'],
-  ];
-  return ['laying', ...also.filter(([asks]) => asks.test(asked)).map(([, question]) => question)];
+  const open = await openFollowUps(db, school, [hive]);
+  const kinds = new Set(open.map(({ about }) => about));
+  // What somebody wrote is known by its words alone.
+  const written = open.flatMap(({ about, question }) => (about === null ? inEnglish(question) : [])).join(' ');
+  const also = (Object.keys(OPENED_FOR) as (keyof typeof OPENED_FOR)[]).filter((question) => {
+    const { advice, words } = OPENED_FOR[question];
+    return advice.some((kind) => kinds.has(kind)) || words.test(written);
+  });
+  return ['laying', ...also];
 }
+
+/** What a follow-up opens a hive for: by the advice that it came from, else by the words that somebody wrote. */
+const OPENED_FOR = {
+  'queen-cells': { advice: ['queen-cells', 'swarming'], words: /cell/i },
+  room: { advice: ['add-space', 'swarming'], words: /room|super|box|drawn/i },
+  stores: { advice: ['feed', 'protein', 'strength'], words: /feed|food|stores/i },
+  health: { advice: ['health', 'chill'], words: /lids|cappings|doubtful|disease|chalk/i },
+} as const satisfies Partial<Record<Question, { readonly advice: readonly AdviceKind[]; readonly words: RegExp }>>;

@@ -190,10 +190,11 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
       .map(({ id, question, due, bring }) => ({ id, what: question, due, bring: bring ?? null })),
     kit: [
       ...kitForHive(
-        followUps.map(({ question, bring }) => ({
+        followUps.map(({ question, bring, about }) => ({
           hive: visit.hive_number,
           question: inEnglish(question),
           bring: inEnglish(bring ?? null),
+          about,
         })),
         before ? (visit.started_at.getTime() - before.started_at.getTime()) / DAY : null,
       ),

@@ -102,7 +102,12 @@ export async function daySheet(context: Context, actor: Actor, id: string): Prom
       jobs: facts.hives.flatMap(({ id, number }) =>
         duesAt(facts, id)
           .filter((due) => !due.id.startsWith('ordinary:'))
-          .map(({ title, bring }) => ({ hive: number, question: inEnglish(title), bring: inEnglish(bring) })),
+          .map(({ title, bring, about }) => ({
+            hive: number,
+            question: inEnglish(title),
+            bring: inEnglish(bring),
+            about,
+          })),
       ),
       liftedParts: facts.hives.reduce((sum, hive) => sum + supers(hive.stack).length + 1, 0),
     }),
