@@ -1,4 +1,5 @@
 export * from './advice';
+export * from './arrange';
 export * from './attention';
 export * from './dues';
 export { queenInTheMaking } from './dues-queen';

@@ -96,4 +96,10 @@ export interface CombSentences {
   'and-also': { job: Text };
   'young-queen-first': { aloneTo: CivilDate };
   'things-to-do': { count: number };
+  'no-brood-to-arrange': null;
+  'brood-in-one-block': { frames: number };
+  'brood-apart': { frames: readonly number[] };
+  'bare-splits-brood': { frames: readonly number[] };
+  'brood-at-a-wall': null;
+  'food-beside-brood': { sides: number };
 }

@@ -1,3 +1,4 @@
+import { counted } from './counted';
 import type { CombSentences } from '../../care';
 import type { DefectId, StrayCause } from '../../inspection';
 import type { Sentences } from '../../language';
@@ -167,4 +168,17 @@ export const combSentences: Sentences<CombSentences> = {
   'and-also': ({ job }, w) => `And: ${w.text(job)}`,
   'young-queen-first': ({ aloneTo }, w) => `A young queen is left in peace until ${w.day(aloneTo)}`,
   'things-to-do': ({ count }) => `${count} ${count === 1 ? 'thing' : 'things'} to do`,
+  'no-brood-to-arrange': 'No brood was read: there is no nest to put in order.',
+  'brood-in-one-block': ({ frames }) => `Brood in one block, ${counted(frames, 'frame')}.`,
+  'brood-apart': ({ frames }, w) =>
+    `Brood apart: ${frames.length === 1 ? 'frame' : 'frames'} ${w.list([...frames])} without brood between. In cool weather what is apart is chilled.`,
+  'bare-splits-brood': ({ frames }, w) =>
+    `Foundation between brood (${w.list([...frames])}): a strong colony in warm weather draws it fast, a weak one is split by it.`,
+  'brood-at-a-wall': 'Brood at a wall, where it is coldest: a comb of food belongs between.',
+  'food-beside-brood': ({ sides }) =>
+    sides === 2
+      ? 'Food within reach on both sides of the nest.'
+      : sides === 1
+        ? 'Food within reach on one side of the nest only.'
+        : 'No food within two frames of the nest: a cluster may starve beside full combs.',
 };

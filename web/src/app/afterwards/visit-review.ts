@@ -1,5 +1,6 @@
 import { figure, unit } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import {
@@ -22,6 +23,7 @@ import { LevelGlyph } from '../skills/level-glyph';
 import { VisitDesk } from '../inspection/visit-desk';
 import { inspectionFeature } from '../inspection/inspection.feature';
 import { AdviceCard, type DecisionDraft } from './advice-card';
+import { ArrangeFrames } from './arrange-frames';
 import { RangeRow } from './range-row';
 import { VisitStory } from './visit-story';
 import { named, Named } from '../language/words';
@@ -49,6 +51,8 @@ interface Column {
     CombPortrait,
     CombLegend,
     AdviceCard,
+    ArrangeFrames,
+    MatButton,
     RangeRow,
     LevelGlyph,
     VisitStory,
@@ -125,6 +129,8 @@ export class VisitReview {
       })),
     };
   });
+  /** The frames are being put in another order. */
+  protected readonly arranging = signal(false);
   protected readonly lastDay = computed(() => {
     const review = this.review();
     return review?.last ? dayOf(review.last.at, review.zone).split(' ').slice(1).join(' ') : '';

@@ -1,8 +1,10 @@
 import type { QueenStart } from '../../../biology';
 import type {
   AdviceKind,
+  ArrangeAim,
   BringId,
   ColonyEvent,
+  CombRole,
   Strain,
   FindingWord,
   NewColony,
@@ -41,6 +43,20 @@ export const careNames = {
     'drone-frame': 'empty frame for drone comb',
     magnifier: 'magnifier and lamp',
   } satisfies Record<BringId, string>,
+  arrangeAim: {
+    'brood-together': 'brood together',
+    'bare-beside-brood': 'bare frames beside brood',
+    'food-outward': 'food outward',
+    'as-it-is': 'as it is',
+  } satisfies Record<ArrangeAim, string>,
+  combRole: {
+    brood: 'brood',
+    pollen: 'pollen',
+    drawn: 'drawn comb',
+    bare: 'bare',
+    food: 'food',
+    unread: 'not read',
+  } satisfies Record<CombRole, string>,
   strain: {
     'keeps-laying': 'keeps laying',
     'cuts-down': 'cuts down',
