@@ -17,6 +17,17 @@ const ROLES: Readonly<Record<string, CombRole>> = {
   H: 'food',
   '?': 'unread',
 };
+/** A frame that is of each kind. */
+const FRAMES: Readonly<Record<CombRole, string>> = {
+  brood: '1P 1E 1L 3S 2C',
+  pollen: '3P 5C',
+  drawn: '8C',
+  bare: '8F',
+  food: '8H',
+  unread: '',
+};
+const framesOf = (nest: readonly CombRole[]) =>
+  nest.map((role) => (role === 'unread' ? frame(null, null) : frame(FRAMES[role], FRAMES[role])));
 const roles = (nest: string) => [...nest].map((letter) => ROLES[letter]!);
 const shown = (nest: string, order: readonly number[]) => order.map((each) => nest[each - 1]).join('');
 
@@ -59,7 +70,7 @@ describe('frames are put in order', () => {
         expect(order.toSorted((a, b) => a - b)).toEqual(nest.map((_, index) => index + 1));
         const brood = order.filter((each) => nest[each - 1] === 'brood');
         expect(brood).toEqual(brood.toSorted((a, b) => a - b));
-        if (aim !== 'as-it-is') expect(readOrder(nest, order).gaps).toEqual([]);
+        if (aim !== 'as-it-is') expect(readOrder(framesOf(nest), order).gaps).toEqual([]);
       }),
     );
   });
@@ -121,15 +132,23 @@ describe('an order is read', () => {
     ['HBBDBBH', 'Brood apart: frame 4 without brood between', 'Food within reach on both sides'],
     ['HBBFBBD', 'Foundation between brood (4)', 'on one side of the nest only'],
     ['BBBDDDH', 'Brood at a wall', 'No food within two frames'],
-    ['HDBBBDP', 'Brood in one block, 3 frames.', 'Food within reach on both sides'],
+    ['HDBBBDP', 'Brood in one block, 3 frames.', 'on one side of the nest only'],
     ['HDDDH', 'No brood was read', ''],
   ])('%s', (nest, ...words) => {
     const order = [...nest].map((_, index) => index + 1);
-    const says = inEnglish(readOrder(roles(nest), order).says).join(' ');
+    const says = inEnglish(readOrder(framesOf(roles(nest)), order).says).join(' ');
     for (const word of words) expect(says).toContain(word);
   });
 
+  it('a rim of honey within reach feeds, too', () => {
+    const rim = frame('2H 6C', '2H 6C');
+    const thin = frame('1H 7C', '2H 6C');
+    const nest = (edge: typeof rim) => [edge, ...framesOf(roles('BBB')), edge];
+    expect(readOrder(nest(rim), [1, 2, 3, 4, 5]).foodBeside).toBe(2);
+    expect(readOrder(nest(thin), [1, 2, 3, 4, 5]).foodBeside).toBe(0);
+  });
+
   it('a box of brood alone has none at a wall that could be helped', () => {
-    expect(readOrder(roles('BBB'), [1, 2, 3]).broodAtWall).toBe(false);
+    expect(readOrder(framesOf(roles('BBB')), [1, 2, 3]).broodAtWall).toBe(false);
   });
 });

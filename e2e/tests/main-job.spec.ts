@@ -1,5 +1,15 @@
 import { expect, test } from '@playwright/test';
-import { bigButton, openVisit, reachFrames, signIn, signInByHand, turnTo, type, watchFaults } from './school';
+import {
+  axeFindsNothing,
+  bigButton,
+  openVisit,
+  reachFrames,
+  signIn,
+  signInByHand,
+  turnTo,
+  type,
+  watchFaults,
+} from './school';
 
 const BOX = [
   '4H2N1P1CB4',
@@ -137,6 +147,17 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
     .getByRole('button', { name: 'where from?' })
     .click();
   await expect(page.getByText('British National deep: 13.6 dm² both sides.', { exact: false })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Put the frames in order' }).click();
+  const order = page.locator('bc-arrange-frames');
+  await expect(order.getByText(/Brood in one block|Brood apart/)).toBeVisible();
+  const first = order.getByRole('button', { name: /^Frame 1, .*place 1 of 11/ });
+  await first.focus();
+  await page.keyboard.press('Alt+ArrowRight');
+  await expect(order.getByRole('button', { name: /^Frame 1, .*place 2 of 11/ })).toBeFocused();
+  await expect(order.getByText('One frame to lift')).toBeVisible();
+  await axeFindsNothing(page, 'frames in order');
+  await page.getByRole('button', { name: 'Close the order' }).click();
 
   const space = page.locator('bc-advice-card').filter({ hasText: 'Put a second super on' });
   await expect(space.getByText(/Bees on \d+(\.\d)? of 11 frames/)).toBeVisible();

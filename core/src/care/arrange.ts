@@ -26,15 +26,27 @@ export interface OrderRead {
   readonly bareBetween: readonly number[];
   /** Brood at a wall, where it is coldest. */
   readonly broodAtWall: boolean;
-  /** Sides of the nest, 0 to 2, on which food or pollen hangs within reach of a cluster. */
+  /** Sides of the nest, 0 to 2, on which food hangs within reach of a cluster. */
   readonly foodBeside: number;
   readonly says: readonly Text[];
 }
 
 /** Eighths of both sides together from which a frame is of a kind. Common practice. */
 const OF_KIND = { brood: 1, pollen: 3, bare: 12, food: 7 } as const;
+/** Eighths of both sides together from which a comb feeds a cluster that reaches it: a rim of honey. Common practice. */
+const FEEDS = 4;
 /** Frames from the nest within which a cluster reaches food. Common practice. */
 const REACH = 2;
+
+/** Eighths of both sides; a side that nobody read is taken to be like the other. */
+function eighthsOf({ low, high }: FrameSides, letters: readonly Letter[]): number {
+  const sides = [low, high].filter((side) => side !== null);
+  const sum = sides.reduce(
+    (all, { eighths }) => all + letters.reduce((part, letter) => part + (eighths[letter] ?? 0), 0),
+    0,
+  );
+  return sides.length === 0 ? 0 : (sum * 2) / sides.length;
+}
 
 /**
  * What a frame is, for its place in the nest.
@@ -45,14 +57,11 @@ const REACH = 2;
 export function roleOf({ low, high }: FrameSides): CombRole {
   const sides = [low, high].filter((side) => side !== null);
   if (sides.length === 0) return 'unread';
-  const of = (...letters: readonly Letter[]) =>
-    sides.reduce((sum, side) => sum + letters.reduce((all, letter) => all + (side.eighths[letter] ?? 0), 0), 0);
-  // A side that nobody read is taken to be like the other.
-  const scale = 2 / sides.length;
-  if (of('E', 'L', 'S') * scale >= OF_KIND.brood) return 'brood';
-  if (of('F') * scale >= OF_KIND.bare) return 'bare';
-  if (of('P') * scale >= OF_KIND.pollen) return 'pollen';
-  return of('H', 'N') * scale >= OF_KIND.food ? 'food' : 'drawn';
+  const of = (...letters: readonly Letter[]) => eighthsOf({ low, high }, letters);
+  if (of('E', 'L', 'S') >= OF_KIND.brood) return 'brood';
+  if (of('F') >= OF_KIND.bare) return 'bare';
+  if (of('P') >= OF_KIND.pollen) return 'pollen';
+  return of('H', 'N') >= OF_KIND.food ? 'food' : 'drawn';
 }
 
 /** From the nest outward, by what the frames are put in order for; frames of one rank keep their order. */
@@ -118,13 +127,17 @@ function longestRise(order: readonly number[]): readonly number[] {
 /**
  * What an order of frames means for the nest.
  *
- * @param roles what each frame is, by its number as it stands
+ * @param frames both sides of each frame, from the left wall as they stand
  * @param order frame numbers as they would hang
  * @returns gaps in the nest, bare frames in it, brood at a wall, food within reach, in figures and in words
  * Source: common practice.
  */
-export function readOrder(roles: readonly CombRole[], order: readonly number[]): OrderRead {
-  const hung = order.map((frame) => ({ frame, role: roles[frame - 1]! }));
+export function readOrder(frames: readonly FrameSides[], order: readonly number[]): OrderRead {
+  const hung = order.map((frame) => ({
+    frame,
+    role: roleOf(frames[frame - 1]!),
+    feeds: eighthsOf(frames[frame - 1]!, ['H', 'N']) >= FEEDS,
+  }));
   const places = hung.flatMap(({ role }, at) => (role === 'brood' ? [at] : []));
   const [first, last] = [places[0], places.at(-1)];
   if (first === undefined || last === undefined)
@@ -133,10 +146,9 @@ export function readOrder(roles: readonly CombRole[], order: readonly number[]):
   const gaps = between.map(({ frame }) => frame);
   const bareBetween = between.filter(({ role }) => role === 'bare').map(({ frame }) => frame);
   const broodAtWall = order.length > places.length && (first === 0 || last === order.length - 1);
-  const feeds = ({ role }: { readonly role: CombRole }) => role === 'food' || role === 'pollen';
   const foodBeside =
-    Number(hung.slice(Math.max(0, first - REACH), first).some(feeds)) +
-    Number(hung.slice(last + 1, last + 1 + REACH).some(feeds));
+    Number(hung.slice(Math.max(0, first - REACH), first).some(({ feeds }) => feeds)) +
+    Number(hung.slice(last + 1, last + 1 + REACH).some(({ feeds }) => feeds));
   return {
     gaps,
     bareBetween,

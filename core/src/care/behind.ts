@@ -11,6 +11,7 @@ import { lastSample, miteLimit } from './mites';
 import { queenTrouble } from './queen';
 import { halfRead } from './reading';
 import { say } from './said';
+import type { HeldBackBy } from './said-behind';
 
 /** Phases in which a colony grows, or keeps what it has. */
 const GROWS: ReadonlySet<Phase> = new Set<Phase>(['build-up', 'swarm-season', 'flow']);
@@ -36,20 +37,6 @@ const ROOMY = 1;
 const STANDS_OUT = 0.5;
 /** Days within which the cause is looked for. */
 const WITHIN = 7;
-
-/** What may hold a colony back. */
-export type HeldBackBy =
-  | 'mites'
-  | 'not-counted'
-  | 'food'
-  | 'pollen'
-  | 'shut-in'
-  | 'sick'
-  | 'chill'
-  | 'no-room'
-  | 'comb'
-  | 'queen'
-  | 'dead-bees';
 
 /** Days for which a count of mites speaks of this colony's course. Common practice. */
 const COUNT_SPEAKS = 45;

@@ -1,4 +1,4 @@
-import type { ForecastFacts, Nest, Ranged, SeenThen } from '../biology';
+import type { ForecastFacts, Ranged, SeenThen } from '../biology';
 import { type BoxLayer, HONEY_KG_PER_DM2, type Stack, combArea, frameOf, nestBoxes, supers } from '../equipment';
 import { superHoney } from '../inspection';
 import { type CivilDate, addDays, daysBetween } from '../units';

@@ -1,4 +1,16 @@
-import type { HeldBackBy } from './behind';
+/** What may hold a colony back. */
+export type HeldBackBy =
+  | 'mites'
+  | 'not-counted'
+  | 'food'
+  | 'pollen'
+  | 'shut-in'
+  | 'sick'
+  | 'chill'
+  | 'no-room'
+  | 'comb'
+  | 'queen'
+  | 'dead-bees';
 
 interface FoundAndExpected {
   readonly found: number;

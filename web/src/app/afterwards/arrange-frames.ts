@@ -27,9 +27,14 @@ import { named, Named } from '../language/words';
       }
     </mat-button-toggle-group>
     <p class="how" i18n>Drag a frame, or choose one and press Alt with an arrow key.</p>
-    <ol cdkDropList cdkDropListOrientation="horizontal" aria-labelledby="arrange" (cdkDropListDropped)="drop($event)">
+    <ol
+      cdkDropList
+      [cdkDropListOrientation]="'horizontal'"
+      aria-labelledby="arrange"
+      (cdkDropListDropped)="drop($event)"
+    >
       @for (frame of order(); track frame) {
-        <li cdkDrag cdkDragLockAxis="x">
+        <li cdkDrag [cdkDragLockAxis]="'x'">
           <button
             type="button"
             [class.lifted]="lifted().has(frame)"
@@ -92,7 +97,7 @@ export class ArrangeFrames {
   protected readonly order = linkedSignal(() => [...arrangedFor(this.roles(), this.aim())]);
   protected readonly moves = computed(() => movesTo(this.order()));
   protected readonly lifted = computed(() => new Set(this.moves().map(({ frame }) => frame)));
-  protected readonly means = computed(() => readOrder(this.roles(), this.order()).says);
+  protected readonly means = computed(() => readOrder(this.frames(), this.order()).says);
 
   protected drop({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
     this.take(previousIndex, currentIndex);
