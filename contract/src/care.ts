@@ -162,8 +162,8 @@ export const Review = z.object({
   mayDecide: z.boolean(),
   /** Groups that may be asked to do what is decided; none for who may not decide. */
   groups: list(z.object({ id: Id, name: z.string() })),
-  /** The coming days, and the part of each on which bees can fly, 0 to 1. */
-  ahead: list(z.object({ date: CivilDate, low: z.number(), high: z.number(), rain: z.number(), fit: z.number() })),
+  /** The coming days, and hours of each that are fit for lifting the lid, and for opening the hive wholly, by the middle forecast. */
+  ahead: list(z.object({ date: CivilDate, lid: z.number(), full: z.number() })),
   next: z.object({ visit: Id, hive: z.string(), group: z.string() }).nullable(),
 });
 export type Review = z.output<typeof Review>;

@@ -177,6 +177,7 @@ describe('from the first tables to those of the season', () => {
       '018-texts',
       '019-told-texts',
       '020-units',
+      '021-decided-day',
     ]);
   });
 

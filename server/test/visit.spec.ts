@@ -294,17 +294,17 @@ describe('a visit', () => {
       const visit = await openVisit(tomasz);
       await record(visit, crowded).expect(200);
       const past = await decide(visit, { verdict: 'accepted', on: '2026-05-01' }).expect(422);
-      expect((past.body as { detail: string }).detail).toMatch(/lies before the visit/);
+      expect((past.body as { message: string }).message).toMatch(/lies before the visit/);
       await decide(visit, { verdict: 'accepted', group: uuid() }).expect(404);
       expect(await decisionOn(visit).catch(() => null)).toBeNull();
     });
 
-    it('tells how the coming days are for flying', async () => {
+    it('tells how many hours of the coming days are fit', async () => {
       const visit = await openVisit(tomasz);
       const { ahead } = await review(visit);
       expect(ahead.length).toBeGreaterThanOrEqual(7);
       expect(ahead[0]!.date).toBe('2026-05-14');
-      expect(ahead.every(({ fit, low, high }) => fit >= 0 && fit <= 1 && low <= high)).toBe(true);
+      expect(ahead.every(({ lid, full }) => full >= 0 && lid >= full && lid <= 24)).toBe(true);
     });
   });
 

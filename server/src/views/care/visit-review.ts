@@ -26,15 +26,16 @@ import {
 } from '@brave-comb/core/inspection';
 import { skillOf } from '@brave-comb/core/skills';
 import { addDays, daysBetween, laterOf, roundTo } from '@brave-comb/core/units';
+import { dayOutlook } from '@brave-comb/core/weather';
 import type { Actor, Context } from '../../context';
-import { dateAt, iso } from '../../dates';
+import { dateAt, hourAt, iso } from '../../dates';
 import { expectedAt, judge } from '../../facts/care';
 import { type ColonyRead, combsMoved, sidesNow, temperOf, tempersOf } from '../../facts/inspection';
 import { type SiteSeason, siteSeason } from '../../facts/season';
 import { decisionsOf, followUpsOfVisit, shownDecision, shownFollowUp } from '../../records/care';
 import { siteById } from '../../records/equipment';
 import { type NamedVisit, openVisit, visitById, visitsOfSession } from '../../records/inspection';
-import { peopleOf, traineeGroups } from '../../records/people';
+import { type HousePractice, housePracticeOf, peopleOf, traineeGroups } from '../../records/people';
 import { checklistOf } from '../../records/skills';
 import { outcomesOf, recordsOf } from './outcomes';
 
@@ -44,13 +45,14 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
   const { visit, now, last, facts, advice } = await judge(context, await openVisit(db, actor, id));
   const date = dateAt(visit.zone, visit.started_at);
   const mayDecide = actor.role !== 'trainee';
-  const [checklist, decisions, followUps, siblings, outcomes, groups] = await Promise.all([
+  const [checklist, decisions, followUps, siblings, outcomes, groups, practice] = await Promise.all([
     checklistOf(db, actor.school, date),
     decisionsOf(db, actor.school, visit.id),
     followUpsOfVisit(db, actor.school, visit.id),
     visitsOfSession(db, actor.school, visit.session),
     outcomesOf(context, actor),
     mayDecide ? traineeGroups(db, actor.school) : [],
+    housePracticeOf(db, actor.school),
   ]);
   const records = recordsOf(outcomes.values());
   const judgements = now.record.judgements.filter((each) => actor.role !== 'trainee' || each.trainee === actor.id);
@@ -164,7 +166,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
     ],
     mayDecide,
     groups: groups.map(({ id: group, name }) => ({ id: group, name })),
-    ahead: aheadOf(season, laterOf(date, dateAt(visit.zone, context.clock.now()))),
+    ahead: season ? aheadOf(season, practice, laterOf(date, dateAt(visit.zone, context.clock.now()))) : [],
     next: next ? { visit: next.id, hive: next.hive_number, group: next.group_name } : null,
   };
 }
@@ -236,12 +238,15 @@ function findingOf(visit: NamedVisit, now: ColonyRead, before: ColonyRead, expec
 const DAYS_AHEAD = 10;
 
 /** Today and the days after it, as far as the weather is foreseen. */
-function aheadOf(season: SiteSeason | null | undefined, today: string): Review['ahead'] {
-  const last = addDays(today, DAYS_AHEAD);
-  return (season?.days ?? [])
-    .filter((day) => day.date >= today && day.date < last)
-    .map((day) => ({ date: day.date, low: day.low, high: day.high, rain: day.rain, fit: flyable(day) }))
-    .toSorted((a, b) => a.date.localeCompare(b.date));
+function aheadOf(
+  { site, forecast: { ensemble } }: SiteSeason,
+  { limits }: Pick<HousePractice, 'limits'>,
+  today: string,
+): Review['ahead'] {
+  return Array.from({ length: DAYS_AHEAD }, (_, day) => addDays(today, day)).flatMap((date) => {
+    const day = ensemble && dayOutlook(ensemble, site, limits, hourAt(site.zone, date, 0), hourAt(site.zone, date, 24));
+    return day ? [{ date, lid: day.hours.lid[1], full: day.hours.full[1] }] : [];
+  });
 }
 
 function storesWhereFrom(now: ColonyRead): Sayable<Review>['storesWhereFrom'] {

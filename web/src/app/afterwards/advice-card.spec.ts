@@ -21,11 +21,15 @@ const advice = {
   cautions: ['Nothing spilled: it sets off robbing.'],
   turns: ['Nectar coming in: leave it.'],
   ifItFails: 'Not taken in a week: candy over the nest.',
+  errand: { minutes: 6, when: 'evening', opens: false, brings: [] },
   followUps: [{ question: 'Feed taken?', from: '2026-05-21', due: '2026-05-24' }],
 };
 
-const day = (date: string, fit: number) => ({ date, low: 6, high: 15, rain: 0, fit });
-const AHEAD = [day('2026-05-14', 1), day('2026-05-15', 0.1), day('2026-05-16', 1)];
+const AHEAD = [
+  { date: '2026-05-14', lid: 5, full: 1 },
+  { date: '2026-05-15', lid: 1, full: 0 },
+  { date: '2026-05-16', lid: 8, full: 4 },
+];
 
 describe('an advice card', () => {
   let fixture: ComponentFixture<AdviceCard>;
@@ -111,7 +115,7 @@ describe('an advice card', () => {
     ]);
   });
 
-  it('says of each day whether it is late or poor for flying', async () => {
+  it('says of each day whether it is late or hardly fit', async () => {
     await show();
     await click('Adjust');
     const field = await harness().getHarness(MatFormFieldHarness.with({ floatingLabelText: 'When' }));
@@ -120,7 +124,7 @@ describe('an advice card', () => {
     const texts = await Promise.all((await select.getOptions()).slice(0, 5).map((option) => option.getText()));
     expect(texts).toEqual([
       'Thu 14 May',
-      'Fri 15 May, poor for flying',
+      'Fri 15 May, hardly fit',
       'Sat 16 May',
       'Sun 17 May',
       'Mon 18 May, later than advised',
@@ -160,16 +164,22 @@ describe('an advice card', () => {
     const days = [...element().querySelectorAll('.days li')].map((each) =>
       each.textContent.replace(/\s+/g, ' ').trim(),
     );
-    expect(days).toEqual(['Thu 14, fit for flying', 'Fri 15, poor for flying', 'Sat 16, fit for flying']);
+    expect(days).toEqual(['Thu 14, 5 hours fit', 'Fri 15, one hour fit', 'Sat 16, 8 hours fit']);
     expect(element().textContent).toContain('In time on all days shown.');
     expect(element().querySelector('.next')!.textContent).toContain('Sun 24 May Feed taken?');
+  });
+
+  it('counts the hours for opening wholly where the hive is opened for it', async () => {
+    await show(null, true, null, { by: '2026-05-15', errand: { ...advice.errand, opens: true } });
+    expect(element().querySelector('.days')!.textContent).toMatch(/Thu 14, one hour fit/);
+    expect(element().textContent).toContain('No day in time has two fit hours.');
   });
 
   it('names the last fit day where a later one comes too late', async () => {
     await show(null, true, null, { by: '2026-05-15' });
     expect(element().textContent).toContain('Last fit day in time: Thu 14 May.');
     await show(null, true, null, { from: '2026-05-15', by: '2026-05-15' });
-    expect(element().textContent).toContain('No day in time is fit for flying.');
+    expect(element().textContent).toContain('No day in time has two fit hours.');
   });
 
   it('tells on which day and with whom it was decided', async () => {

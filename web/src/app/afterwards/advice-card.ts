@@ -8,7 +8,7 @@ import type { Review, endpoints } from '@brave-comb/contract';
 import { addDays, laterOf } from '@brave-comb/core/units';
 import type { Sent } from '../api/contract-client';
 import { dateText } from '../ui/format';
-import { AdviceTimes } from './advice-times';
+import { AdviceTimes, isFit } from './advice-times';
 
 /** What the instructor decides on one advice. */
 export type DecisionDraft = Omit<Sent<typeof endpoints.decide>['body'], 'id'>;
@@ -71,10 +71,11 @@ export class AdviceCard {
     const { from: first, by } = this.advised().advice;
     // Of a visit some days ago nothing is done in the past.
     const from = laterOf(first, this.ahead()[0]?.date ?? first);
-    const fits = new Map(this.ahead().map(({ date, fit }) => [date, fit]));
+    const { advice } = this.advised();
+    const days = new Map(this.ahead().map((day) => [day.date, day]));
     return Array.from({ length: CHOICE }, (_, day) => addDays(from, day)).map((date) => {
-      const fit = fits.get(date);
-      return { date, late: date > by, poor: fit !== undefined && fit < 0.5 };
+      const day = days.get(date);
+      return { date, late: date > by, poor: day !== undefined && !isFit(advice, day) };
     });
   });
 

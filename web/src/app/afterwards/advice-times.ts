@@ -8,8 +8,16 @@ type Advice = Review['advice'][number]['advice'];
 
 const WIDTH = 320;
 const EDGE = 8;
-/** Part of a day's flying from which hives are opened on it. */
-const FIT = 0.5;
+/** Hours from which a hive can be seen to on a day, and with which a day is fit all through. Common practice. */
+const FIT_HOURS = 2;
+const ALL_DAY = 8;
+
+/** Hours of a day that are fit for an advice: for opening wholly, or for the lid alone. */
+export const hoursFor = ({ errand }: Pick<Advice, 'errand'>, day: Review['ahead'][number]): number =>
+  errand.opens ? day.full : day.lid;
+
+export const isFit = (advice: Pick<Advice, 'errand'>, day: Review['ahead'][number]): boolean =>
+  hoursFor(advice, day) >= FIT_HOURS;
 
 /** When an advice is in time, day by day with the weather, and what it starts on one line of time. */
 @Component({
@@ -20,15 +28,17 @@ const FIT = 0.5;
         @for (day of days(); track day.date) {
           <li [class.late]="day.late" [class.last]="day.last">
             <span>{{ day.name }}</span>
-            <i aria-hidden="true"><b [style.height.%]="day.fit * 100"></b></i>
-            <span class="unseen" i18n>{day.word, select, fit {, fit for flying} other {, poor for flying}}</span>
+            <i aria-hidden="true"><b [style.height.%]="day.height"></b></i>
+            <span class="unseen" i18n
+              >, {day.hours, plural, =0 {no hour fit} =1 {one hour fit} other {{{ day.hours }} hours fit}}</span
+            >
           </li>
         }
       </ol>
       <p class="under" i18n>
         {late(), select,
           never {In time on all days shown.}
-          none {No day in time is fit for flying.}
+          none {No day in time has two fit hours.}
           other {Last fit day in time: {{ lastFit() }}.}
         }
       </p>
@@ -67,20 +77,23 @@ export class AdviceTimes {
   protected readonly dateText = dateText;
 
   protected readonly days = computed(() => {
-    const { from, by } = this.advice();
+    const advice = this.advice();
+    const { from, by } = advice;
     return this.ahead()
       .filter(({ date }) => date >= from)
       .slice(0, 7)
-      .map(({ date, fit }) => ({
+      .map((day) => ({ date: day.date, hours: Math.round(hoursFor(advice, day)), fit: isFit(advice, day) }))
+      .map(({ date, hours, fit }) => ({
         date,
+        hours,
+        height: Math.min(1, hours / ALL_DAY) * 100,
         fit,
-        word: fit >= FIT ? 'fit' : 'poor',
         name: dateText(date).split(' ').slice(0, 2).join(' '),
         late: date > by,
         last: date === by,
       }));
   });
-  private readonly fitDay = computed(() => this.days().findLast(({ late, fit }) => !late && fit >= FIT));
+  private readonly fitDay = computed(() => this.days().findLast(({ late, fit }) => !late && fit));
   protected readonly late = computed(() =>
     this.fitDay() === undefined ? 'none' : this.days().every(({ late }) => !late) ? 'never' : 'some',
   );
