@@ -496,7 +496,7 @@ async function call(
   const request = endpoint.method === 'GET' ? as.get(path) : as.post(path).send((await line.body?.(caller)) ?? {});
   const answer = await request;
   // What comes from outside may go on after the answer; nothing else is looked at before it is through.
-  if (name === 'moveClock' || name === 'beginDemoAgain')
+  if (answer.status === 200 && (name === 'moveClock' || name === 'beginDemoAgain'))
     while (!(await refresh(school.context, school.sources, uuid()))) await new Promise((go) => setTimeout(go, 100));
   return { status: answer.status, text: answer.text };
 }
