@@ -56,7 +56,8 @@ function counts(output) {
     .split('\n')
     .filter((line) => /^\s*Tests\s/.test(line) || /^\s*\d+ (passed|failed|flaky|did not run)\b/.test(line));
   const text = lines.join('\n');
-  return { passed: number(text, 'passed'), failed: number(text, 'failed') };
+  // What passed at the second try has passed; it is named all the same.
+  return { passed: number(text, 'passed') + number(text, 'flaky'), failed: number(text, 'failed') };
 }
 
 /** Names of what failed, as the runners print them: "FAIL  |server| file > test", "    tests/file.spec.ts:9:1 › test". */
@@ -104,6 +105,8 @@ await run(async () => {
       say(
         `${found.failed === 0 ? '✓' : '✗'} ${step.name}: ${found.passed} passed, ${found.failed} failed (${seconds} s)`,
       );
+      const flaky = /^ +\d+ flaky\n(?: {4}.*\n)+/m.exec(output)?.[0];
+      if (flaky) say(flaky.trimEnd());
       if (found.failed > 0) {
         say(faults(output));
         named.push(...(step.counted ? failures(output) : [step.name]));
