@@ -2,15 +2,7 @@ import { say } from '../../words';
 import type { Review } from '@brave-comb/contract';
 import { type Sayable, type Text, named, inOne } from '@brave-comb/core/language';
 import { adultsDue } from '@brave-comb/core/biology';
-import {
-  type ExpectedState,
-  enoughSeen,
-  feedAnswer,
-  flyable,
-  readFinding,
-  recordOf,
-  type Finding,
-} from '@brave-comb/core/care';
+import { type ExpectedState, enoughSeen, feedAnswer, readFinding, recordOf, type Finding } from '@brave-comb/core/care';
 import { HONEY_KG_PER_DM2, NECTAR_KG_PER_DM2, combArea, frameOf } from '@brave-comb/core/equipment';
 import {
   type VisitRecord,
