@@ -192,7 +192,7 @@ export const decide = endpoint({
       verdict: z.enum(VERDICTS),
       action: z.string().trim().max(300).default(''),
       reason: z.string().trim().max(500).default(''),
-      question: z.string().trim().max(200).optional(),
+      /** Day by which it is looked at again, where not as the advice says. */
       due: CivilDate.optional(),
       /** Day on which it is done, and the group that does it. */
       on: CivilDate.optional(),

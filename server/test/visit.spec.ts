@@ -5,6 +5,7 @@ import { addDays, daysBetween } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { recordEntries } from '../src/acts/inspection/visits';
+import { openingQuestions } from '../src/records/inspection';
 import type { WeatherSource } from '../src/sources';
 import { type School, entry, openSchool, openVisit, pathOf, today } from './school';
 
@@ -288,6 +289,18 @@ describe('a visit', () => {
       expect(await tasks()).toMatchObject([{ what: 'wait for the lime', due: advised.by }]);
       await decide(visit, { verdict: 'declined', reason: 'flow is over' }).expect(200);
       expect(await tasks()).toEqual([]);
+    });
+
+    it('opens the hive for what was decided on, whatever words its follow-up is told in', async () => {
+      const visit = await openVisit(tomasz);
+      await record(visit, crowded).expect(200);
+      await decide(visit, { verdict: 'accepted' }).expect(200);
+      const row = await school.db('visits').where({ id: visit }).first<{ hive: string; school: string }>();
+      await school
+        .db('follow_ups')
+        .where({ hive: row.hive })
+        .update({ question: JSON.stringify('As it should be?') });
+      expect(await openingQuestions(school.db, row.school, row.hive)).toEqual(['laying', 'room']);
     });
 
     it('cannot lie before the visit, nor fall to a group of another school', async () => {

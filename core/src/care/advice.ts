@@ -22,6 +22,12 @@ export const ADVICE_KINDS = [
 ] as const;
 export type AdviceKind = (typeof ADVICE_KINDS)[number];
 
+/** Advice that leaves nothing to do but to look, sooner or later. */
+export const ONLY_LOOKS: ReadonlySet<AdviceKind> = new Set<AdviceKind>(['leave-alone', 'look-again', 'cannot-tell']);
+
+/** Key of the task of doing what an advice says. */
+export const taskOfAdvice = (kind: AdviceKind): string => `advice/${kind}`;
+
 /** A reason with its number, for or against. */
 export interface Reason {
   readonly text: Text;

@@ -4,7 +4,7 @@ import { medianOf } from '../statistics';
 import { say } from './said';
 
 /** What frames of a nest are put in order for. */
-export const ARRANGE_AIMS = ['brood-together', 'bare-beside-brood', 'food-outward', 'as-it-is'] as const;
+export const ARRANGE_AIMS = ['brood-together', 'bare-beside-brood', 'food-outward'] as const;
 export type ArrangeAim = (typeof ARRANGE_AIMS)[number];
 
 /** What a frame is, for its place in the nest. */
@@ -54,10 +54,9 @@ function eighthsOf({ low, high }: FrameSides, letters: readonly Letter[]): numbe
  * @param frame both sides as they were read
  * @returns brood before all else, then pollen, foundation, food; drawn comb otherwise, `unread` where no side was
  */
-export function roleOf({ low, high }: FrameSides): CombRole {
-  const sides = [low, high].filter((side) => side !== null);
-  if (sides.length === 0) return 'unread';
-  const of = (...letters: readonly Letter[]) => eighthsOf({ low, high }, letters);
+export function roleOf(frame: FrameSides): CombRole {
+  if (!frame.low && !frame.high) return 'unread';
+  const of = (...letters: readonly Letter[]) => eighthsOf(frame, letters);
   if (of('E', 'L', 'S') >= OF_KIND.brood) return 'brood';
   if (of('F') >= OF_KIND.bare) return 'bare';
   if (of('P') >= OF_KIND.pollen) return 'pollen';
@@ -65,7 +64,7 @@ export function roleOf({ low, high }: FrameSides): CombRole {
 }
 
 /** From the nest outward, by what the frames are put in order for; frames of one rank keep their order. */
-const OUTWARD: Readonly<Record<Exclude<ArrangeAim, 'as-it-is'>, Readonly<Record<CombRole, number>>>> = {
+const OUTWARD: Readonly<Record<ArrangeAim, Readonly<Record<CombRole, number>>>> = {
   'brood-together': { brood: 0, pollen: 1, drawn: 1, bare: 1, food: 1, unread: 1 },
   'bare-beside-brood': { brood: 0, bare: 1, pollen: 2, drawn: 2, food: 2, unread: 2 },
   'food-outward': { brood: 0, pollen: 1, drawn: 2, unread: 2, bare: 3, food: 4 },
@@ -83,7 +82,7 @@ const OUTWARD: Readonly<Record<Exclude<ArrangeAim, 'as-it-is'>, Readonly<Record<
 export function arrangedFor(roles: readonly CombRole[], aim: ArrangeAim): readonly number[] {
   const numbers = roles.map((_, index) => index + 1);
   const brood = numbers.filter((frame) => roles[frame - 1] === 'brood');
-  if (aim === 'as-it-is' || brood.length === 0) return numbers;
+  if (brood.length === 0) return numbers;
   const middle = medianOf(brood);
   const rank = (frame: number) => OUTWARD[aim][roles[frame - 1]!];
   const others = numbers.filter((frame) => !brood.includes(frame));

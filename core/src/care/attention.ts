@@ -1,6 +1,6 @@
 import type { Text } from '../language';
 import { type CivilDate, daysBetween } from '../units';
-import type { Advice } from './advice';
+import { type Advice, taskOfAdvice } from './advice';
 import type { Due, Strict } from './dues-types';
 import type { Errand } from './errand';
 
@@ -80,7 +80,7 @@ export function asksOf(
         bring,
       })),
     ...undecided
-      .filter(({ kind, pressing }) => !QUIET.has(kind) && pressing >= SHOULD && !sent.has(`advice/${kind}`))
+      .filter(({ kind, pressing }) => !QUIET.has(kind) && pressing >= SHOULD && !sent.has(taskOfAdvice(kind)))
       .map(({ kind, title, reasons, from, by, pressing, errand }): Asks => ({
         key: `advice:${kind}`,
         what: title,

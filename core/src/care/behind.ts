@@ -1,13 +1,14 @@
 import { readCells } from '../inspection';
 import type { Text } from '../language';
-import type { Phase } from '../season';
+import { type Phase, pollenWorth } from '../season';
 import { addDays } from '../units';
 import { type Advised, type Reason, con, weigh } from './advice';
 import { adviseChill } from './chill';
 import type { ColonyFacts } from './facts';
 import { daysOfFood, foodOf } from './feed';
-import { healthOf } from './health';
+import { crippledWings, healthOf } from './health';
 import { lastSample, miteLimit } from './mites';
+import { BRINGS_ENOUGH, SHUT_IN } from './protein';
 import { queenTrouble } from './queen';
 import { halfRead } from './reading';
 import { say } from './said';
@@ -21,10 +22,6 @@ const SINCE = [12, 45] as const;
 const FOOD_DAYS = 10;
 /** Frames of stored pollen under which larvae go short. Common practice. */
 const POLLEN = 0.4;
-/** Worth of pollen in bloom that makes up for it, see the list of plants. Common practice. */
-const POLLEN_COMES = 4;
-/** Days shut in of the coming seven that slow rearing. Common practice. */
-const SHUT_IN = 5;
 /** Worn combs of the nest from which she runs short of cells. Common practice. */
 const WORN = 3;
 /** Seasons of a queen from which she may be what is wrong. Common practice. */
@@ -37,7 +34,6 @@ const ROOMY = 1;
 const STANDS_OUT = 0.5;
 /** Days within which the cause is looked for. */
 const WITHIN = 7;
-
 /** Days for which a count of mites speaks of this colony's course. Common practice. */
 const COUNT_SPEAKS = 45;
 
@@ -52,14 +48,12 @@ interface Cause {
  * @param facts the colony
  * @returns causes with how much speaks for each, 0 to 1
  */
-export function heldBackBy(facts: ColonyFacts): readonly Cause[] {
-  const { nest, findings, marks } = facts;
+function heldBackBy(facts: ColonyFacts): readonly Cause[] {
+  const { nest } = facts;
   const sample = countedLately(facts);
   const limit = miteLimit(facts.phase);
-  const wings =
-    findings.some(({ finding, found }) => finding === 'deformed-wings' && found) ||
-    marks.some(({ mark }) => mark === 'deformed-wings');
-  const pollenComes = facts.inBloom.reduce((sum, { pollen }) => sum + pollen, 0) >= POLLEN_COMES;
+  const wings = crippledWings(facts) !== null;
+  const pollenComes = pollenWorth(facts.inBloom) >= BRINGS_ENOUGH;
   const { verdict } = healthOf(facts);
   const worn = facts.woodwork.worn.length;
   const causes: readonly (Cause | false)[] = [

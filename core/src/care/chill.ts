@@ -1,7 +1,7 @@
 import type { Phase } from '../season';
 import { addDays } from '../units';
 import { type Advised, type Reason, con, pro, weigh } from './advice';
-import type { ColonyFacts } from './facts';
+import { type ColonyFacts, nightsAhead } from './facts';
 import { halfRead } from './reading';
 import { say } from './said';
 
@@ -32,7 +32,7 @@ const WITHIN = 2;
 const AGAIN = [8, 12] as const;
 
 /** Frames of brood that a frame of bees keeps warm in a night. */
-export function coversInNight(low: number): number {
+function coversInNight(low: number): number {
   const after = COVERS.findIndex(([degrees]) => low < degrees);
   if (after < 0) return COVERS.at(-1)![1];
   if (after === 0) return COVERS[0][1];
@@ -48,11 +48,11 @@ export function coversInNight(low: number): number {
  * Source: common practice.
  */
 export function adviseChill(facts: ColonyFacts): Advised | null {
-  const { nest, phase, today, ahead, reopens } = facts;
+  const { nest, phase, today, reopens } = facts;
   const bees = nest.framesOfBees;
   if (bees === null || phase === null || !REARS.has(phase) || reopens !== null || !halfRead(facts)) return null;
   if (nest.brood.value < LEAST_BROOD) return null;
-  const nights = ahead.filter(({ date }) => date < addDays(today, NIGHTS)).map(({ low }) => low);
+  const nights = nightsAhead(facts, NIGHTS);
   const coldest = nights.length > 0 ? Math.min(...nights) : null;
   if (coldest !== null && coldest >= WARM_NIGHT) return null;
   // Without a forecast only brood that no mild night would let them cover is spoken of.

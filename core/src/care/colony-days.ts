@@ -1,5 +1,14 @@
 import type { ColonyDay } from '../biology';
-import { type DayWeather, type Forage, type Phase, type PhaseSpan, inBloom, nectarOn, phaseOn } from '../season';
+import {
+  type DayWeather,
+  type Forage,
+  type Phase,
+  type PhaseSpan,
+  inBloom,
+  nectarOn,
+  phaseOn,
+  pollenWorth,
+} from '../season';
 import { type CivilDate, addDays, daysBetween } from '../units';
 import type { Course } from './treatments';
 
@@ -151,7 +160,7 @@ export function colonyDays(facts: DaysFacts, from: CivilDate, count: number): re
         : LAYING[phase] *
           (phase === 'build-up' && span ? ramp(span, date) : 1) *
           (phase === 'dearth' ? Math.max(fedLately ? FED_IN_DEARTH : 0, IN_DEARTH[facts.strain]) : 1) *
-          (shutIn ? (pollenOn(facts.forage, date) >= SHUT_IN.pollen ? SHUT_IN.rich : SHUT_IN.thin) : 1),
+          (shutIn ? (pollenWorth(inBloom(facts.forage, date)) >= SHUT_IN.pollen ? SHUT_IN.rich : SHUT_IN.thin) : 1),
       life: LIFE[phase],
       broodPerBees: BROOD_PER_BEES[phase] ?? BROOD_IN_THE_WARM,
       incomeKg: phase === 'winter-rest' ? 0 : nectarOn(facts.forage, date) * fly * GATHERS,
@@ -162,9 +171,6 @@ export function colonyDays(facts: DaysFacts, from: CivilDate, count: number): re
     };
   });
 }
-
-const pollenOn = (forage: readonly Forage[], date: CivilDate): number =>
-  inBloom(forage, date).reduce((sum, each) => sum + each.pollen, 0);
 
 function killed(courses: readonly Course[], date: CivilDate): number {
   const on = courses.filter(({ from, end }) => date >= from && date <= end);

@@ -10,7 +10,7 @@ import type {
 } from '../inspection';
 import type { DayWeather, Forage, Phase } from '../season';
 import { medianOf } from '../statistics';
-import type { CivilDate } from '../units';
+import { type CivilDate, addDays } from '../units';
 import type { Strain } from './colony-days';
 import type { Expected } from './expected';
 import type { Course } from './treatments';
@@ -168,6 +168,10 @@ export type MiteSample = Pick<Extract<Measure, { what: 'mites-on-bees' }>, 'meth
 /** The middle of the highest temperatures of the coming days, °C; `null` without a forecast. */
 export const middleHigh = ({ highs }: Pick<ColonyFacts, 'highs'>): number | null =>
   highs.length === 0 ? null : medianOf(highs);
+
+/** Lowest temperatures of the nights of so many coming days, °C, as far as they are foreseen. */
+export const nightsAhead = ({ ahead, today }: Pick<ColonyFacts, 'ahead' | 'today'>, days: number): readonly number[] =>
+  ahead.filter(({ date }) => date < addDays(today, days)).map(({ low }) => low);
 
 /** Whether a super for harvest stands on the hive. */
 export const harvestOn = ({ supers, supersAreTheirs }: Pick<ColonyFacts, 'supers' | 'supersAreTheirs'>): boolean =>

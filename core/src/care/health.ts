@@ -27,6 +27,10 @@ const found = ({ findings }: ColonyFacts, id: FindingId) =>
 const framesOf = ({ marks }: ColonyFacts, ids: readonly MarkId[]): readonly number[] =>
   [...new Set(marks.filter(({ mark }) => ids.includes(mark)).flatMap(({ frames }) => frames))].sort((a, b) => a - b);
 
+/** Bees with crippled wings, with their count where somebody counted; `null` where none were seen. */
+export const crippledWings = (facts: ColonyFacts): { readonly count: number | null } | null =>
+  found(facts, 'deformed-wings') ?? (framesOf(facts, ['deformed-wings']).length > 0 ? { count: null } : null);
+
 /**
  * Where the health of brood and bees stands, and by what.
  *
@@ -55,9 +59,7 @@ export function healthOf(facts: ColonyFacts): { readonly verdict: HealthVerdict;
     return is('watch-brood');
   const mummies = found(facts, 'chalk-brood');
   if (mummies && (mummies.count ?? 0) > FEW_MUMMIES) return { verdict: 'chalk', frames: framesOf(facts, ['chalk']) };
-  const crippled =
-    found(facts, 'deformed-wings') ?? (framesOf(facts, ['deformed-wings']).length > 0 ? { count: null } : null);
-  if (crippled) return { verdict: 'wings', frames: framesOf(facts, ['deformed-wings']) };
+  if (crippledWings(facts)) return { verdict: 'wings', frames: framesOf(facts, ['deformed-wings']) };
   if (found(facts, 'droppings')) return is('droppings');
   return is('sound');
 }

@@ -1,4 +1,4 @@
-import type { Phase } from '../season';
+import { type Phase, pollenWorth } from '../season';
 import { addDays, roundTo } from '../units';
 import { type Advised, type Reason, weigh } from './advice';
 import type { ColonyFacts } from './facts';
@@ -12,9 +12,9 @@ const WANTED = 0.5;
 /** Frames of brood under which little pollen is needed. Common practice. */
 const REARING = 1.5;
 /** Worth of pollen in bloom from which bees bring enough themselves, see the list of plants. Common practice. */
-const BRINGS_ENOUGH = 4;
+export const BRINGS_ENOUGH = 4;
 /** Days of the coming seven without flying from which what is in bloom does not help: five to a week stop rearing. Common practice. */
-const SHUT_IN = 5;
+export const SHUT_IN = 5;
 /** Phases in which brood is reared and pollen may fail. In the flow it comes in; before natural pollen comes, none is given. */
 const MAY_FAIL: ReadonlySet<Phase> = new Set<Phase>([
   'build-up',
@@ -27,9 +27,6 @@ const MAY_FAIL: ReadonlySet<Phase> = new Set<Phase>([
 const PATTY = { most: 0.45, aFrame: 0.05, least: 0.1 } as const;
 /** Days between patties, and how many. Common practice: weekly, results in about three weeks. */
 const [WEEK, WEEKS] = [7, 3];
-
-/** Worth of the pollen in bloom. */
-const pollenInBloom = ({ inBloom }: ColonyFacts): number => inBloom.reduce((sum, { pollen }) => sum + pollen, 0);
 
 /**
  * Protein: a patty where brood is reared on too little pollen and none comes in.
@@ -47,7 +44,7 @@ export function adviseProtein(facts: ColonyFacts): Advised | null {
   const trouble = queenTrouble(facts);
   if ((trouble !== null && trouble !== 'failing') || (facts.youngQueen !== null && !facts.eggsSeen)) return null;
   const poor = facts.poorDays ?? 0;
-  const comes = pollenInBloom(facts) >= BRINGS_ENOUGH && poor < SHUT_IN;
+  const comes = pollenWorth(facts.inBloom) >= BRINGS_ENOUGH && poor < SHUT_IN;
   if (comes) return null;
   const bees = nest.framesOfBees?.value ?? facts.frames * 0.6;
   const kg = roundTo(Math.min(PATTY.most, Math.max(PATTY.least, bees * PATTY.aFrame)), 2);

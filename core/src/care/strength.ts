@@ -2,7 +2,7 @@ import type { Phase } from '../season';
 import { medianOf } from '../statistics';
 import { type CivilDate, addDays, daysBetween, earlierOf, laterOf } from '../units';
 import { type Advised, type Reason, weigh } from './advice';
-import type { ColonyFacts } from './facts';
+import { type ColonyFacts, nightsAhead } from './facts';
 import { healthOf } from './health';
 import { halfRead } from './reading';
 import { say } from './said';
@@ -46,7 +46,7 @@ export function adviseStrength(facts: ColonyFacts): Advised | null {
   const least = long ? WINTERS.cold : WINTERS.mild;
   if (bees.value >= least) return null;
   const left = daysBetween(today, coldFrom);
-  const nights = facts.ahead.filter(({ date }) => date < addDays(today, NIGHTS)).map(({ low }) => low);
+  const nights = nightsAhead(facts, NIGHTS);
   const night = nights.length > 0 ? medianOf(nights) : null;
   const handful = bees.value < HANDFUL;
   const warm = night !== null && night >= WARM.night && left >= WARM.days && bees.value >= WARM.bees;

@@ -32,6 +32,10 @@ export function inBloom<T extends Pick<Forage, 'from' | 'to'>>(forage: readonly 
   return forage.filter(({ from, to }) => from <= date && date <= to);
 }
 
+/** Worth of all pollen of some plants. */
+export const pollenWorth = (forage: readonly Pick<Forage, 'pollen'>[]): number =>
+  forage.reduce((sum, { pollen }) => sum + pollen, 0);
+
 /** Plants of a list that give nectar worth speaking of. */
 export const nectarOf = <T extends Pick<Forage, 'nectar'>>(forage: readonly T[]): readonly T[] =>
   forage.filter((each) => each.nectar > 0);

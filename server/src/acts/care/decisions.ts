@@ -1,7 +1,7 @@
 import { say } from '../../words';
 import type { Sayable } from '@brave-comb/core/language';
 import type { Input, Output, endpoints } from '@brave-comb/contract';
-import type { Advice, AdviceKind, FollowUp } from '@brave-comb/core/care';
+import { type Advice, type FollowUp, ONLY_LOOKS, taskOfAdvice } from '@brave-comb/core/care';
 import { type CivilDate, addDays, daysBetween, earlierOf, laterOf } from '@brave-comb/core/units';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
@@ -22,7 +22,7 @@ import {
 } from '../../records/care';
 import { openVisit } from '../../records/inspection';
 import { traineeGroups } from '../../records/people';
-import { bringSaid } from './send-to-session';
+import { advisedTask } from './advised-task';
 
 /**
  * Records what was decided on an advice, and the follow-up that it makes. Sent twice, it is recorded once; a new decision on the same
@@ -83,23 +83,10 @@ export async function decide(
           due: each.due,
           answered_by: null,
         });
-      if (body.verdict === 'declined' || ASKS_NOTHING.has(body.advice)) return;
-      const task = `advice/${body.advice}`;
-      await withdrawSent(trx, actor.school, visit.hive, task);
-      const { from, due } = doneBetween(advised, body.on);
-      await insertFollowUp(trx, {
-        id: uuid(),
-        school: actor.school,
-        hive: visit.hive,
-        visit: null,
-        decision: body.id,
-        question: body.action || advised.title,
-        from_date: from,
-        due,
-        bring: body.verdict === 'accepted' ? bringSaid(advised) : null,
-        task,
-        answered_by: null,
-      });
+      if (body.verdict === 'declined' || ONLY_LOOKS.has(body.advice)) return;
+      await withdrawSent(trx, actor.school, visit.hive, taskOfAdvice(body.advice));
+      const place = { id: uuid(), school: actor.school, hive: visit.hive, decision: body.id };
+      await insertFollowUp(trx, advisedTask(place, advised, body.on, body.action));
     });
   }
   const decision = await decisionById(db, actor.school, body.id);
@@ -107,20 +94,10 @@ export async function decide(
   return { decision: shownDecision(decision!), followUp: followUp ? shownFollowUp(followUp) : null };
 }
 
-/** Advice that leaves nothing to do but to look again. */
-const ASKS_NOTHING: ReadonlySet<AdviceKind> = new Set<AdviceKind>(['leave-alone', 'look-again', 'cannot-tell']);
-
-type Said = Pick<Input<typeof endpoints.decide>['body'], 'verdict' | 'question' | 'due' | 'on'>;
-
-/** The day that somebody chose, or the days on which it is in time. */
-const doneBetween = (
-  { from, by }: Pick<Advice, 'from' | 'by'>,
-  on: CivilDate | undefined,
-): { readonly from: CivilDate; readonly due: CivilDate } =>
-  on ? { from: on, due: on } : { from, due: laterOf(from, by) };
+type Said = Pick<Input<typeof endpoints.decide>['body'], 'verdict' | 'due' | 'on'>;
 
 /** What is looked at again: of what is done on another day than advised, so many days later or earlier. */
-function askedAfter(advised: Advice, { verdict, question, due, on }: Said, today: CivilDate): readonly FollowUp[] {
+function askedAfter(advised: Advice, { verdict, due, on }: Said, today: CivilDate): readonly FollowUp[] {
   if (verdict === 'declined' && !due) return [];
   const moved = on ? daysBetween(advised.by, on) : 0;
   const move = (each: FollowUp): FollowUp => ({
@@ -131,7 +108,7 @@ function askedAfter(advised: Advice, { verdict, question, due, on }: Said, today
   const [first, ...more] = advised.followUps;
   const asked = move(first);
   const by = due ?? asked.due;
-  const again = { question: question ?? asked.question, from: earlierOf(asked.from, by), due: by };
+  const again = { question: asked.question, from: earlierOf(asked.from, by), due: by };
   return verdict === 'accepted' ? [again, ...more.map(move)] : [again];
 }
 

@@ -1,6 +1,4 @@
 import type { Input, endpoints } from '@brave-comb/contract';
-import type { Advice } from '@brave-comb/core/care';
-import type { Text } from '@brave-comb/core/language';
 import type { Actor, Context } from '../../context';
 import { revise } from '../../database/revision-store';
 import { Refusal, notFound } from '../../problem';
@@ -9,6 +7,7 @@ import { insertFollowUpOnce } from '../../records/care';
 import { hivesById } from '../../records/equipment';
 import { openVisit, visitBefore } from '../../records/inspection';
 import { say } from '../../words';
+import { advisedTask } from './advised-task';
 
 /**
  * Puts an advice of a hive's last visit on the list of whoever opens that hive next, with what it takes. Sent twice, it is there once.
@@ -33,23 +32,7 @@ export async function sendToSession(
   const advised = advice.find((each) => each.kind === kind);
   if (!advised) throw new Refusal(409, 'not-advised', say('not-advised', { advice: kind }));
   await revise(db, actor.school, (trx) =>
-    insertFollowUpOnce(trx, {
-      id,
-      school: actor.school,
-      hive: hive.id,
-      visit: null,
-      decision: null,
-      question: advised.title,
-      from_date: advised.from,
-      due: advised.by < advised.from ? advised.from : advised.by,
-      bring: bringSaid(advised),
-      task: `advice/${kind}`,
-      answered_by: null,
-    }),
+    insertFollowUpOnce(trx, advisedTask({ id, school: actor.school, hive: hive.id, decision: null }, advised)),
   );
   return hive.site;
 }
-
-/** What an advice asks to be brought, in one sentence. */
-export const bringSaid = ({ errand: { brings } }: Advice): Text | null =>
-  brings.length === 0 ? null : say('bring-along', { brings });

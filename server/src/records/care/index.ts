@@ -12,6 +12,7 @@ export { shownDecision, shownFollowUp } from './shown';
 export {
   answerFollowUps,
   type ColonyEventRow,
+  type FollowUpRow,
   colonyEvents,
   decisionById,
   decisionsOf,

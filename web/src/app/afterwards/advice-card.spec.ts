@@ -159,6 +159,17 @@ describe('an advice card', () => {
     expect(decided).toEqual([{ advice: 'feed', verdict: 'declined', action: '', reason: 'Flow began today' }]);
   });
 
+  it('keeps a day on which it is looked at again though it was declined', async () => {
+    await show();
+    await click('Decline');
+    await choose('Look again by', /^Sat 16 May$/);
+    await write(WHY, 'Flow began today');
+    await click('Decline it');
+    expect(decided).toEqual([
+      { advice: 'feed', verdict: 'declined', action: '', reason: 'Flow began today', due: '2026-05-16' },
+    ]);
+  });
+
   it('shows on which days it is in time, and what it starts', async () => {
     await show();
     const days = [...element().querySelectorAll('.days li')].map((each) =>

@@ -62,7 +62,13 @@ export class AdviceCard {
     otherwise: $localize`Otherwise`,
     declined: $localize`Declined`,
   } as const;
-  protected readonly form = inject(NonNullableFormBuilder).group({ on: '', group: '', action: '', reason: '' });
+  protected readonly form = inject(NonNullableFormBuilder).group({
+    on: '',
+    group: '',
+    action: '',
+    reason: '',
+    due: '',
+  });
   protected readonly timed = computed(
     () => this.advised().advice.pressing >= SHOWN_FROM && this.advised().decision === null,
   );
@@ -80,7 +86,7 @@ export class AdviceCard {
   });
 
   protected accept(): void {
-    this.decided.emit({ advice: this.advised().advice.kind, verdict: 'accepted', action: '', reason: '' });
+    this.decided.emit({ advice: this.advised().advice.kind, verdict: 'accepted', action: '', reason: '', due: '' });
   }
 
   protected start(what: 'adjust' | 'decline'): void {
@@ -91,13 +97,14 @@ export class AdviceCard {
       group: '',
       action: '',
       reason: '',
+      due: '',
     });
     this.open.set(what);
   }
 
   /** Another day or group is still what was advised; another action, or none, needs a reason. */
   protected submit(): void {
-    const { on, group, action, reason } = this.form.getRawValue();
+    const { on, group, action, reason, due } = this.form.getRawValue();
     const verdict = this.open() === 'decline' ? 'declined' : action.trim() === '' ? 'accepted' : 'otherwise';
     this.tried.set(true);
     if (verdict !== 'accepted' && reason.trim() === '') return;
@@ -108,6 +115,7 @@ export class AdviceCard {
       reason,
       ...(on ? { on } : {}),
       ...(group ? { group } : {}),
+      ...(due ? { due } : {}),
     });
     this.open.set(null);
   }

@@ -92,9 +92,13 @@ export class ArrangeFrames {
   readonly frames = input.required<readonly FrameSides[]>();
   private readonly announcer = inject(LiveAnnouncer);
   protected readonly aims = ARRANGE_AIMS;
-  protected readonly aim = signal<ArrangeAim>('brood-together');
+  protected readonly aim = signal<ArrangeAim | null>('brood-together');
   protected readonly roles = computed(() => this.frames().map(roleOf));
-  protected readonly order = linkedSignal(() => [...arrangedFor(this.roles(), this.aim())]);
+  private readonly asTheyHang = computed(() => this.roles().map((_, index) => index + 1));
+  protected readonly order = linkedSignal((): readonly number[] => {
+    const aim = this.aim();
+    return aim ? arrangedFor(this.roles(), aim) : this.asTheyHang();
+  });
   protected readonly moves = computed(() => movesTo(this.order()));
   protected readonly lifted = computed(() => new Set(this.moves().map(({ frame }) => frame)));
   protected readonly means = computed(() => readOrder(this.frames(), this.order()).says);
@@ -110,16 +114,16 @@ export class ArrangeFrames {
     const frame = this.order()[at]!;
     this.take(at, to);
     // The row is built anew in its order; whoever moves by keys stays on the frame.
-    const button = (event.currentTarget as HTMLElement | null) ?? null;
-    queueMicrotask(() => button?.focus());
+    const button = event.currentTarget as HTMLElement;
+    queueMicrotask(() => button.focus());
     void this.announcer.announce(
       $localize`Frame ${frame}, ${named('combRole', this.roles()[frame - 1]!)}, place ${to + 1}`,
     );
   }
 
   protected again(): void {
-    this.aim.set('as-it-is');
-    this.order.set(this.roles().map((_, index) => index + 1));
+    this.aim.set(null);
+    this.order.set(this.asTheyHang());
   }
 
   private take(from: number, to: number): void {

@@ -47,7 +47,6 @@ export const careNames = {
     'brood-together': 'brood together',
     'bare-beside-brood': 'bare frames beside brood',
     'food-outward': 'food outward',
-    'as-it-is': 'as it is',
   } satisfies Record<ArrangeAim, string>,
   combRole: {
     brood: 'brood',
