@@ -301,11 +301,16 @@ describe('a visit', () => {
         .where({ hive: row.hive })
         .update({ question: JSON.stringify('As it should be?') });
       expect(await openingQuestions(school.db, row.school, row.hive)).toEqual(['laying', 'room']);
+      await tomasz
+        .post(pathOf(endpoints.withdrawDecision, { decision: (await decisionOn(visit)).id }))
+        .send({})
+        .expect(200);
     });
 
     it('cannot lie before the visit, nor fall to a group of another school', async () => {
       const visit = await openVisit(tomasz);
       await record(visit, crowded).expect(200);
+      await decide(visit, { verdict: 'declined', reason: 'flow is over' }).expect(200);
       const before = await decisionOn(visit);
       const past = await decide(visit, { verdict: 'accepted', on: '2026-05-01' }).expect(422);
       expect((past.body as { message: string }).message).toMatch(/lies before the visit/);

@@ -86,7 +86,7 @@ export class AdviceCard {
   });
 
   protected accept(): void {
-    this.decided.emit({ advice: this.advised().advice.kind, verdict: 'accepted', action: '', reason: '', due: '' });
+    this.decided.emit({ advice: this.advised().advice.kind, verdict: 'accepted', action: '', reason: '' });
   }
 
   protected start(what: 'adjust' | 'decline'): void {
