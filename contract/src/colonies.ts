@@ -1,4 +1,4 @@
-import { ADVICE_KINDS, ATTENTION, OUTCOMES } from '@brave-comb/core/care';
+import { ADVICE_KINDS, ATTENTION, COLONY_AIMS, OUTCOMES, SELECTIONS } from '@brave-comb/core/care';
 import { MARK_COLOURS } from '@brave-comb/core/biology';
 import { PHASES } from '@brave-comb/core/season';
 import * as z from 'zod';
@@ -161,6 +161,15 @@ export const ColonyStory = z.object({
       open: z.boolean(),
     }),
   ),
+  /** What it is kept for; `null` where nobody said. */
+  aim: z.enum(COLONY_AIMS).nullable(),
+  /** What its looks say of its queen's stock, where there is anything to go by. */
+  stock: z
+    .object({
+      verdict: z.enum(SELECTIONS),
+      reasons: list(z.object({ text: z.string(), weight: z.number(), sense: z.enum(['for', 'against']) })),
+    })
+    .nullable(),
   samples: list(MitesCounted),
   weights: list(z.object({ date: CivilDate, kg: z.number(), by: z.enum(['scale', 'heft']) })),
   courses: list(
@@ -222,12 +231,14 @@ export const YardRound = z.object({
   ),
   /** Combs in store that could be used. */
   store: z.object({ drawn: z.int(), foundation: z.int() }),
+  /** Small colonies that hold a queen in reserve, those that could go today first. */
+  reserves: list(z.object({ number: z.string(), ready: z.boolean(), says: z.string() })),
   /** Colonies that could give to each other, and what stands against it. */
   matches: list(
     z.object({
       from: z.string(),
       to: z.string(),
-      what: z.enum(['brood', 'food']),
+      what: z.enum(['brood', 'food', 'queen']),
       says: z.string(),
       why: z.string(),
     }),

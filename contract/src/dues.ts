@@ -1,4 +1,12 @@
-import { REST_CAUSES, COLONY_CLASSES, COLONY_EVENT_KINDS, NEW_COLONIES, STRAINS } from '@brave-comb/core/care';
+import {
+  COLONY_AIMS,
+  COLONY_CLASSES,
+  COLONY_EVENT_KINDS,
+  NEW_COLONIES,
+  REST_CAUSES,
+  STRAINS,
+  TRAITS,
+} from '@brave-comb/core/care';
 import { QUEEN_STARTS } from '@brave-comb/core/biology';
 import { PHASES } from '@brave-comb/core/season';
 import * as z from 'zod';
@@ -71,6 +79,8 @@ export const Detail = z.discriminatedUnion('kind', [
     kind: z.literal('ordered-by-the-inspector'),
     what: z.string().trim().min(1, 'Say what the inspector ordered, and who.').max(300),
   }),
+  z.object({ kind: z.literal('aim'), of: z.enum(COLONY_AIMS) }),
+  z.object({ kind: z.literal('trait'), trait: z.enum(TRAITS) }),
 ]);
 
 export const ColonyEventKind = z.enum(COLONY_EVENT_KINDS);

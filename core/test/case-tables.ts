@@ -195,7 +195,17 @@ export function situationOf(given: string): Situation {
       before.set(addDays(draft.date, -parseInt(days!)), {
         sides: { 'brood box': addressed(NESTS[was as keyof typeof NESTS]) },
       });
-    } else if (word === 'nights') {
+    } else if (word === 'aim') events.push({ date: '2020-01-01', kind: 'aim', of: said as never });
+    else if (word === 'noted') {
+      const [trait, , ...dates] = rest;
+      for (const day of dates) events.push({ date: day, kind: 'trait', trait: trait as never });
+    } else if (word === 'tempers')
+      rest.forEach((score, at) => {
+        const day = addDays(draft.date, -12 * (rest.length - 1 - at));
+        if (at === rest.length - 1) visit.mood = Number(score);
+        else before.set(day, { mood: Number(score) });
+      });
+    else if (word === 'nights') {
       draft.weather = Array.from({ length: 8 }, (_, day) => ({
         date: addDays(draft.date, day),
         low: Number(rest[0]) + (day === 2 ? 0 : 2),

@@ -18,6 +18,7 @@ const JUDGES: readonly (readonly [table: string, kind: AdviceKind])[] = [
   ['protein', 'protein'],
   ['queen', 'queen'],
   ['queen-cells', 'queen-cells'],
+  ['selection', 'selection'],
   ['space', 'add-space'],
   ['strength', 'strength'],
   ['swarming', 'swarming'],

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Phase } from '../src/season';
-import { type RoundColony, type RoundJob, type YardColony, matchYard, yardRound } from '../src/care';
+import { type RoundColony, type RoundJob, type YardColony, matchYard, reservesOf, yardRound } from '../src/care';
 import { inEnglish } from '../src/words';
 import { rowsOf } from './case-tables';
 
@@ -21,12 +21,29 @@ const ordinary: Omit<YardColony, 'number' | 'phase'> = {
   cells: false,
   robbed: false,
   mites: false,
+  eggs: true,
+  trouble: null,
+  queenSeasons: 2,
+  aim: null,
+  small: false,
 };
 const WORDS: Readonly<Record<string, Partial<YardColony>>> = {
   sick: { sound: false },
   suspected: { suspected: true },
   treated: { treated: true },
   queenless: { queenright: false },
+  'lost-queen': { queenright: false, eggs: false, trouble: 'queenless' },
+  'late-queen': { queenright: false, eggs: false, trouble: 'overdue' },
+  'drone-queen': { queenright: false, trouble: 'drone-layer' },
+  'laying-workers': { queenright: false, trouble: 'laying-workers' },
+  'old-queen': { queenSeasons: 3, trouble: 'failing' },
+  'young-queen': { queenSeasons: 1 },
+  'no-eggs': { eggs: false },
+  small: { small: true, bees: 4, brood: 2, storesKg: 4, leastKg: 2, feedToKg: 4 },
+  growth: { aim: 'growth' },
+  survival: { aim: 'survival' },
+  honey: { aim: 'honey' },
+  reserve: { aim: 'reserve' },
   cells: { cells: true },
   robbed: { robbed: true },
   mites: { mites: true },
@@ -65,9 +82,24 @@ describe('from hive to hive', () => {
   it.each(rows.map(([title, given, says]) => [title!, given!, says!] as const))('%s', (_, given, says) => {
     const told = matchYard(yardOf(given)).map(({ from, to, what, says: words }) => {
       const two = /\btwo\b/.test(inEnglish(words));
-      return `${from} gives ${two ? '2 ' : ''}${what} to ${to}`;
+      const caged = /in a cage/.test(inEnglish(words));
+      return `${from} gives ${two ? '2 ' : ''}${caged ? 'caged ' : ''}${what} to ${to}`;
     });
     expect(told.length === 0 ? 'nothing' : told.join('; ')).toBe(says);
+  });
+
+  it('tells of each queen in reserve whether she could go today, those that could first', () => {
+    const told = reservesOf(
+      yardOf('1; 2 small no-eggs; 3 small young-queen; 4 small honey; 5 reserve cells; 6 small sick'),
+    );
+    expect(told.map(({ number, ready, says }) => [number, ready, inEnglish(says)])).toEqual([
+      ['3', true, 'a queen in her first season, laying, 4 frames of bees: could go today'],
+      ['2', false, 'not now: no eggs were seen at the last look'],
+      ['5', false, 'not now: it has queen cells'],
+      ['6', false, 'not now: something was found on its brood or bees'],
+    ]);
+    expect(reservesOf(yardOf('phase winter-rest; 1 small'))[0]!.ready).toBe(false);
+    expect(reservesOf(yardOf('1; 2'))).toEqual([]);
   });
 
   it('never moves a comb out of, into or beside suspicion, and never between different frames (property)', () => {

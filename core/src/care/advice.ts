@@ -14,6 +14,7 @@ export const ADVICE_KINDS = [
   'strength',
   'chill',
   'behind',
+  'selection',
   'comb',
   'add-space',
   'look-again',

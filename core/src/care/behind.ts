@@ -83,6 +83,8 @@ export function adviseBehind(facts: ColonyFacts): Advised | null {
   const { expected, nest, phase, today } = facts;
   const bees = nest.framesOfBees;
   if (!expected || bees === null || phase === null || !GROWS.has(phase) || !halfRead(facts)) return null;
+  // Of a reserve combs are taken, and it is kept small.
+  if (facts.aim === 'reserve') return null;
   if (expected.days < SINCE[0] || expected.days > SINCE[1]) return null;
   // A queen in the making, cells, or a queen in trouble: others speak of that.
   if (!facts.eggsSeen || facts.youngQueen || facts.queenCells > 0 || queenTrouble(facts) !== null) return null;

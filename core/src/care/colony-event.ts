@@ -1,5 +1,7 @@
 import type { QueenStart } from '../biology';
 import type { CivilDate } from '../units';
+import type { ColonyAim } from './aim';
+import type { Trait } from './character';
 import type { NewColony } from './new-colony';
 
 /** What was done to a colony, or seen on it, that sets dates. */
@@ -39,6 +41,8 @@ export type ColonyEvent = { readonly date: CivilDate } & (
   | { readonly kind: 'suspicion'; readonly of: string }
   | { readonly kind: 'suspicion-settled' }
   | { readonly kind: 'ordered-by-the-inspector'; readonly what: string }
+  | { readonly kind: 'aim'; readonly of: ColonyAim }
+  | { readonly kind: 'trait'; readonly trait: Trait }
 );
 export type ColonyEventKind = ColonyEvent['kind'];
 
@@ -60,4 +64,6 @@ export const COLONY_EVENT_KINDS = [
   'suspicion',
   'suspicion-settled',
   'ordered-by-the-inspector',
+  'aim',
+  'trait',
 ] as const satisfies readonly ColonyEventKind[];

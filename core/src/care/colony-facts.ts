@@ -35,6 +35,8 @@ import {
   yearPhases,
 } from '../season';
 import { type CivilDate, type MonthDay, addDays, daysBetween, lastOf } from '../units';
+import { practiceFor } from './aim';
+import { characterOf } from './character';
 import type { ColonyEvent } from './colony-event';
 import { queenInTheMaking } from './dues-queen';
 import type { Strain } from './colony-days';
@@ -128,6 +130,7 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
   const held = nestOf(now);
   const ahead = season && spansAhead(season);
   const courses = coursesOf(events, today);
+  const aim = events.findLast((event) => event.kind === 'aim')?.of ?? null;
   const left = events.findLast(({ kind }) => kind.startsWith('super'))?.kind === 'super-left-as-winter-food';
   return {
     hive: known.hive,
@@ -168,7 +171,7 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
     fedThinDays: fedThinDays(events, today),
     courses,
     ...coldOf(season, ahead ?? [], today),
-    flowFrom: known.practice.stimulates ? flowAhead(season, today) : null,
+    flowFrom: practiceFor(known.practice, aim).stimulates ? flowAhead(season, today) : null,
     inBloom: inBloom(season?.bloom ?? [], today),
     nectar: season ? nectarOn(season.bloom, today) : 0,
     poorDays: season && season.poorDays,
@@ -177,6 +180,11 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
       .map(({ high }) => high),
     ...besides(known),
     expected: expectedNow(known),
+    aim,
+    character: characterOf(
+      events,
+      [...known.before, { read: now, date: today }].map(({ read, date }) => ({ date, record: read.record })),
+    ),
     practice: known.practice,
   };
 }
@@ -191,7 +199,7 @@ function besides({
   untreated = [],
 }: VisitKnown): Omit<
   Pick<ColonyFacts, keyof typeof NOTHING_BESIDES>,
-  'courses' | 'coldFrom' | 'coldDays' | 'expected'
+  'courses' | 'coldFrom' | 'coldDays' | 'expected' | 'aim' | 'character'
 > {
   const measured = (read: HiveRead) => read.record.measures.map(({ measure }) => measure);
   const suspected = events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion-settled');

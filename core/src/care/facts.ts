@@ -11,6 +11,8 @@ import type {
 import type { DayWeather, Forage, Phase } from '../season';
 import { medianOf } from '../statistics';
 import { type CivilDate, addDays } from '../units';
+import type { ColonyAim } from './aim';
+import { type Character, NO_CHARACTER } from './character';
 import type { Strain } from './colony-days';
 import type { Expected } from './expected';
 import type { Course } from './treatments';
@@ -157,6 +159,11 @@ export interface ColonyFacts {
   readonly coldDays: number | null;
   /** What the last look led to expect of bees and brood today; `null` where none read enough, or a queen is in the making. */
   readonly expected: { readonly days: number; readonly bees: Expected; readonly brood: Expected } | null;
+  /** What it is kept for; `null` where nobody said. */
+  readonly aim: ColonyAim | null;
+  /** What its looks say of its queen's stock. */
+  readonly character: Character;
+  /** What the house does; `practiceFor` says what its aim makes of that. */
   readonly practice: HouseCare;
 }
 
@@ -196,4 +203,6 @@ export const NOTHING_BESIDES = {
   coldFrom: null,
   coldDays: null,
   expected: null,
+  aim: null,
+  character: NO_CHARACTER,
 } as const satisfies Partial<ColonyFacts>;

@@ -1,4 +1,5 @@
 import type { Advice, Advised, Confidence, Reason } from './advice';
+import { towardsAim } from './aim';
 import { adviseBehind } from './behind';
 import { adviseCannotTell } from './cannot-tell';
 import { adviseChill } from './chill';
@@ -14,6 +15,7 @@ import { adviseProtein } from './protein';
 import { adviseQueen, ends } from './queen';
 import { adviseQueenCells } from './queen-cells';
 import { A_QUARTER, shareRead } from './reading';
+import { adviseSelection } from './selection';
 import { adviseSpace } from './space';
 import { adviseStrength } from './strength';
 import { adviseSwarming } from './swarming';
@@ -34,7 +36,9 @@ const MOST = 0.75;
  * @param facts everything known of the colony
  * @returns at least one advice; "leave-alone" only when nothing presses, "cannot-tell" where too little was read to say even that
  */
-export function adviseColony(facts: ColonyFacts): readonly Advice[] {
+export const adviseColony = (facts: ColonyFacts): readonly Advice[] => towardsAim(facts, ranked);
+
+function ranked(facts: ColonyFacts): readonly Advice[] {
   const found = standsStill(facts)
     ? whileItStands(facts)
     : isRobbed(facts)
@@ -101,6 +105,7 @@ function amongEachOther(facts: ColonyFacts): readonly Advised[] {
     // A colony that is united or nursed is closed up with that.
     strength ? null : adviseChill(facts),
     adviseBehind(facts),
+    adviseSelection(facts),
     adviseComb(facts),
     spaceWaits ? null : space,
     // A doubt that is looked at for the health of the brood is not asked for twice.

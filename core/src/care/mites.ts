@@ -60,12 +60,13 @@ interface Counted {
 export function lastSample({ samples, today }: Pick<ColonyFacts, 'samples' | 'today'>): Counted | null {
   const sample = [...samples].sort((a, b) => daysBetween(b.date, a.date)).at(-1);
   if (!sample) return null;
-  const { value, low, high } = perBee(sample.mites, sample.bees);
-  return {
-    sample,
-    age: daysBetween(sample.date, today),
-    rate: { value: value * 100, low: low * 100, high: high * 100 },
-  };
+  return { sample, age: daysBetween(sample.date, today), rate: mitesOn(sample) };
+}
+
+/** Mites on 100 bees of a sample, with the range that holds it 19 times in 20. */
+export function mitesOn({ mites, bees }: Pick<MiteSample, 'mites' | 'bees'>): ShareEstimate {
+  const { value, low, high } = perBee(mites, bees);
+  return { value: value * 100, low: low * 100, high: high * 100 };
 }
 
 /**

@@ -51,6 +51,8 @@ const MET: Readonly<Record<AdviceKind, Met>> = {
   strength: (facts) => (facts.nest.framesOfBees === null ? null : adviseStrength(facts) === null),
   chill: (facts) => (facts.nest.framesOfBees === null ? null : readEnough(facts) && adviseChill(facts) === null),
   behind: (facts) => (facts.expected === null ? null : readEnough(facts) && adviseBehind(facts) === null),
+  // How a queen's daughters turn out shows in a year, not at the next look.
+  selection: () => null,
   comb: (facts) => readEnough(facts) && adviseComb(facts) === null,
   'add-space': (facts) => (facts.nest.framesOfBees === null ? null : adviseSpace(facts) === null && !swarming(facts)),
   'look-again': (facts) => readEnough(facts) && adviseLookAgain(facts) === null,

@@ -9,6 +9,7 @@ import type { HealthSentences } from './said-health';
 import type { MiteSentences } from './said-mites';
 import type { QueenSentences } from './said-queen';
 import type { SpaceSentences } from './said-space';
+import type { StockSentences } from './said-stock';
 import type { StrengthSentences } from './said-strength';
 
 /** What this room says, with the facts of each sentence. */
@@ -21,6 +22,7 @@ export interface CareSentences
     MiteSentences,
     QueenSentences,
     SpaceSentences,
+    StockSentences,
     StrengthSentences {
   'cells-found': { cells: readonly (QueenCell & { readonly count: number })[]; unknown: number };
   'finding-normal': { change: Text; comb: Text };

@@ -5,6 +5,7 @@ import { type Advised, con, pro } from './advice';
 import type { ColonyFacts } from './facts';
 import { queenTrouble } from './queen';
 import { say } from './said';
+import { swarmLikely } from './swarming';
 
 /** Phases in which feed drives brood. */
 const DRIVEN: ReadonlySet<Phase> = new Set<Phase>(['first-brood', 'build-up', 'swarm-season']);
@@ -14,6 +15,8 @@ const BEFORE_FLOW = [daysToEmergence('worker') + 14, daysToEmergence('worker') +
 const KEEPS_WARM = 5;
 /** Thin syrup of one dose, litres: half a gallon. Common practice. */
 const DOSE = 1.9;
+/** Points of swarming from which feed would only hurry it. Common practice. */
+const HURRIES = 35;
 /** Highest temperature ahead from which thin syrup is taken, °C. Common practice. */
 const TAKEN = 12;
 
@@ -51,6 +54,7 @@ export function adviseStimulating(facts: ColonyFacts): Advised | null {
   if (left < BEFORE_FLOW[0] || left > BEFORE_FLOW[1] || bees < KEEPS_WARM) return null;
   if (facts.supers > 0 || (fedThinDays !== null && fedThinDays < 7) || queenTrouble(facts) !== null) return null;
   if (facts.youngQueen !== null || facts.queenCells > 0) return null;
+  if ((swarmLikely(facts)?.points ?? 0) >= HURRIES) return null;
   if (highs.length > 0 && Math.max(...highs) < TAKEN) return null;
   const last = addDays(flowFrom, -BEFORE_FLOW[0]);
   return {

@@ -43,7 +43,9 @@ export function adviseStrength(facts: ColonyFacts): Advised | null {
   const verdict = healthOf(facts).verdict;
   if (verdict !== 'sound' && verdict !== 'wings') return null;
   const long = facts.coldDays !== null && facts.coldDays >= LONG_WINTER;
-  const least = long ? WINTERS.cold : WINTERS.mild;
+  // A reserve is wintered over or beside a strong colony, which keeps it warm.
+  const reserve = facts.aim === 'reserve';
+  const least = long && !reserve ? WINTERS.cold : WINTERS.mild;
   if (bees.value >= least) return null;
   const left = daysBetween(today, coldFrom);
   const nights = nightsAhead(facts, NIGHTS);

@@ -33,6 +33,8 @@ const OLDER = 2;
 const OLD = 3;
 /** Points from which something is done before there are cells. Common practice. */
 const LIKELY = 55;
+/** Points from which a colony kept for more colonies is divided. Common practice. */
+const DIVIDED_AT = 35;
 /** Days between looks that a clipped queen wins. Common practice: 10 to 12 instead of 7. */
 const CLIPPED_WINS = 4;
 /** Frames of brood that a colony needs to give some away or be divided. Common practice. */
@@ -118,16 +120,18 @@ export function adviseSwarming(facts: ColonyFacts): Advised | null {
   // In rain nobody leaves, and nobody opens a hive.
   if ((facts.poorDays ?? 0) >= NO_FLYING) return null;
   const likely = swarmLikely(facts);
-  if (likely === null || likely.points < LIKELY) return null;
-  const { points, parts } = likely;
   const divides = facts.nest.brood.value >= SPARES;
+  const from = facts.aim === 'growth' && divides ? DIVIDED_AT : LIKELY;
+  if (likely === null || likely.points < from) return null;
+  const { points, parts } = likely;
   const by = addDays(today, 5);
   const interval = practice.swarmIntervalDays + (facts.queenClipped ? CLIPPED_WINS : 0);
   return {
     kind: 'swarming',
-    title: say('before-they-swarm', { points, divides }),
+    title:
+      facts.aim === 'growth' && divides ? say('divide-it', { points }) : say('before-they-swarm', { points, divides }),
     by,
-    pressing: weigh(0.5 + (points - LIKELY) / 90),
+    pressing: weigh(0.5 + (points - from) / 90),
     reasons: [
       ...parts.map(({ text, points: part }) => (part > 0 ? pro(text, weigh(part / 30)) : con(text, weigh(-part / 30)))),
     ],
@@ -135,7 +139,7 @@ export function adviseSwarming(facts: ColonyFacts): Advised | null {
     otherSchool: say('room-only-or-cuts-cells'),
     whereFrom: {
       figure: say('points-of-100', { points }),
-      rule: say('swarm-points-rule', { likely: LIKELY }),
+      rule: say('swarm-points-rule', { likely: from }),
       steps: parts.map(({ text, points: part }) => [text, say('points', { points: part })] as const),
       source: say('common-practice'),
     },

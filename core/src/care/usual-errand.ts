@@ -22,6 +22,7 @@ const USUAL: Readonly<Record<AdviceKind, Errand>> = {
   strength: day(20, pieces('newspaper')),
   chill: day(8, pieces('dummy')),
   behind: day(15, pieces('magnifier')),
+  selection: day(20, pieces('queen-cage')),
   comb: day(15),
   'add-space': day(8, pieces('super')),
   'look-again': day(12, pieces('magnifier')),

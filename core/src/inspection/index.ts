@@ -19,6 +19,7 @@ export * from './judging/evidence';
 export * from './judging/hive-read';
 export * from './judging/prediction';
 export * from './judging/queen-status';
+export * from './judging/temper';
 export * from './judging/unread';
 export * from './side/contents';
 export * from './side/copy-side';

@@ -34,6 +34,7 @@ export interface PracticeSentences {
   'robbers-at-entrance': null;
   'wasps-at-entrance': { aMinute: number; past: boolean };
   'mites-washed': { mites: number; bees: number };
+  'tempers-were': { tempers: readonly number[] };
   'doubtful-frame': { frames: readonly number[] };
   'no-super-on': null;
   'supers-on': { supers: number };

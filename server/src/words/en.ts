@@ -167,6 +167,8 @@ export const serverSentences: Sentences<ServerSentences> = {
   'super-put-on': ({ kg }, w) => `Super on, holds ${w.kg(kg)}`,
   ordered: ({ what }) => `Ordered by the inspector: ${what}`,
   suspicion: ({ of }) => `Suspicion of ${of}`,
+  'kept-for': ({ aim }, w) => `Kept for: ${w.name('colonyAim', aim)}`,
+  'trait-seen': ({ trait }, w) => `Noted: ${w.name('trait', trait)}`,
   'weather-answer-lacks': ({ what, why }) => `The weather service answered without ${what}: ${why}`,
   'weather-answer-uneven': ({ length, name, hours, members }) =>
     `The weather service answered with ${length} values of ${name} for ${hours} hours × ${members}.`,

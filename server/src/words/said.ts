@@ -1,5 +1,5 @@
 import type { MarkColour, QueenStart } from '@brave-comb/core/biology';
-import type { Bring, ColonyEvent, MiteCount, NewColony } from '@brave-comb/core/care';
+import type { Bring, ColonyAim, ColonyEvent, MiteCount, NewColony, Trait } from '@brave-comb/core/care';
 import type { FrameKindId, LiftAdvice } from '@brave-comb/core/equipment';
 import type { GuardId, Letter, Reaction, Job, SkillLevel, StopReason } from '@brave-comb/core/inspection';
 import { type Text, saying } from '@brave-comb/core/language';
@@ -141,6 +141,8 @@ export interface ServerSentences {
   'super-put-on': { kg: number };
   ordered: { what: string };
   suspicion: { of: string };
+  'kept-for': { aim: ColonyAim };
+  'trait-seen': { trait: Trait };
   'weather-answer-lacks': { what: string; why: string };
   'weather-answer-uneven': { length: number; name: string; hours: number; members: number };
   'weather-answer-skips': { time: string };

@@ -77,9 +77,9 @@ export interface TemperTrend {
 }
 
 /** Mean mood, 1 calm to 5 hot, up to which a hive is for novices. Common practice. */
-const NOVICES = 2.5;
+export const NOVICE_TEMPER = 2.5;
 /** Mood from which a hive is hot. Common practice. */
-const HOT = 4;
+export const HOT_TEMPER = 4;
 
 /**
  * Reads the temper of a colony over its last visits. One bad day is weather or a dearth; the same again is the stock.
@@ -94,12 +94,12 @@ export function temperTrend(scores: readonly number[]): TemperTrend {
   const recent = scores.slice(-3);
   const mean = recent.reduce((sum, score) => sum + score, 0) / recent.length;
   const line = say('temper', { scores });
-  if (recent.filter((score) => score >= HOT).length >= 2)
+  if (recent.filter((score) => score >= HOT_TEMPER).length >= 2)
     return { suitsNovices: false, says: say('hot-again-novices-daughters-queen', { line }) };
   const before = recent.slice(0, -1);
   if (before.length > 0 && last - before.reduce((sum, score) => sum + score, 0) / before.length >= 1.5)
     return { suitsNovices: false, says: say('rising-queen-dearth-robbing-weather', { line }) };
-  if (mean <= NOVICES && last < HOT)
+  if (mean <= NOVICE_TEMPER && last < HOT_TEMPER)
     return {
       suitsNovices: true,
       says: say('suits-novices', { line, length: recent.length, value: Math.max(...recent) }),

@@ -56,6 +56,7 @@ const ADVICE_KIT: Readonly<Record<AdviceKind, readonly JobKit[]>> = {
   strength: [],
   chill: [],
   behind: ['mite-wash', 'magnifier'],
+  selection: ['queen-cage'],
   comb: [],
   'add-space': ['super'],
   'look-again': ['magnifier'],

@@ -65,6 +65,7 @@ export function colonyLines(facts: ColonyFacts): readonly Text[] {
     ...(facts.outside?.robbing === true ? [say('robbers-at-entrance')] : []),
     ...(facts.wasps ? [say('wasps-at-entrance', { aMinute: facts.wasps.aMinute, past: facts.wasps.pastGuards })] : []),
     ...facts.samples.map(({ mites, bees }) => say('mites-washed', { mites, bees })),
+    ...(facts.character.tempers.length === 0 ? [] : [say('tempers-were', { tempers: facts.character.tempers })]),
     facts.supers === 0 ? say('no-super-on') : say('supers-on', { supers: facts.supers }),
     facts.inBloom.length > 0
       ? say('in-bloom', { plants: facts.inBloom.map(({ plant }) => plant) })
@@ -165,7 +166,7 @@ function traitsOf(lot: number, level: number, random: Random): NestTraits {
 /** A made-up colony in one of the states that decide what comes next. */
 export function someColony(level: number, seed: number): NextDrill {
   const random = scattered(seed);
-  const lot = random.below(16);
+  const lot = random.below(17);
   const traits = traitsOf(lot, level, random);
   const made = madeNest(traits, random);
   const nest = lot === 10 ? made.map(([low, high]) => [withoutPollen(low), withoutPollen(high)] as const) : made;
@@ -235,6 +236,7 @@ export function someColony(level: number, seed: number): NextDrill {
     ...(lot === 12 ? strayComb(random) : {}),
     ...(lot === 14 ? { ahead: coldNights(random) } : {}),
     ...(lot === 15 ? { expected: ledToExpect(random) } : {}),
+    ...(lot === 16 ? { character: { traits: [], tempers: [4 + random.below(2), 4, 4 + random.below(2)] } } : {}),
     ...(lot === 5 ? { samples: [washed(random.below(14), random.below(6))] } : {}),
     practice: DEFAULT_CARE,
   };

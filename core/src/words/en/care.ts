@@ -6,6 +6,7 @@ import { miteSentences } from './care-mites';
 import { queenSentences } from './care-queen';
 import { combSentences } from './care-comb';
 import { spaceSentences } from './care-space';
+import { stockSentences } from './care-stock';
 import { strengthSentences } from './care-strength';
 import { upperFirst } from '../../units';
 import type { CareSentences } from '../../care/said';
@@ -42,6 +43,7 @@ export const careSentences: Sentences<CareSentences> = {
   ...miteSentences,
   ...queenSentences,
   ...spaceSentences,
+  ...stockSentences,
   ...strengthSentences,
   ...combSentences,
   'cells-found': ({ cells, unknown }, w) =>

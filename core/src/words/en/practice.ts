@@ -53,6 +53,7 @@ export const practiceSentences: Sentences<PracticeSentences> = {
   'wasps-at-entrance': ({ aMinute, past }, w) =>
     `${w.number(aMinute)} wasps a minute at the entrance${past ? ', past the guards' : ''}`,
   'mites-washed': ({ mites, bees }) => `${mites} mites washed off ${bees} bees`,
+  'tempers-were': ({ tempers }) => `Temper at the last looks: ${tempers.join(', ')} of 5`,
   'doubtful-frame': ({ frames }) => `Doubtful, frame ${frames.join(', ')}`,
   'no-super-on': 'No super on',
   'supers-on': ({ supers }, w) => `${w.number(supers)} ${supers === 1 ? 'super' : 'supers'} on`,

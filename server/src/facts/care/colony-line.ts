@@ -11,7 +11,7 @@ import {
   miteLimit,
 } from '@brave-comb/core/care';
 import { nestBoxes } from '@brave-comb/core/equipment';
-import { framesOf, perBee } from '@brave-comb/core/inspection';
+import { framesOf, perBee, temperOf } from '@brave-comb/core/inspection';
 import type { Sayable, Text } from '@brave-comb/core/language';
 import { named } from '@brave-comb/core/language';
 import { worstOfLate } from '@brave-comb/core/planning';
@@ -20,7 +20,7 @@ import { dateAt, iso } from '../../dates';
 import type { HousePractice } from '../../records/people';
 import type { PlannedRow } from '../../records/planning';
 import { say } from '../../words';
-import { type ColonyRead, temperOf } from '../inspection';
+import type { ColonyRead } from '../inspection';
 import type { SiteSeason } from '../season';
 import type { ColonyState } from './colony-state';
 import { judgeLatest } from './judge';

@@ -1,5 +1,5 @@
 export { type ColonyRead, readColonies, readColony } from './colony-read';
 export { withQueensSeen } from './queens-seen';
 export { combsMoved, sidesNow } from './sides-now';
-export { temperOf, tempersOf } from './tempers';
+export { tempersOf } from './tempers';
 export { weighed } from './weighed';

@@ -1,4 +1,4 @@
-import { type VisitRecord, temperScore } from '@brave-comb/core/inspection';
+import { temperOf } from '@brave-comb/core/inspection';
 import { DAY } from '@brave-comb/core/units';
 import type { Context } from '../../context';
 import type { HiveRow } from '../../records/equipment';
@@ -21,16 +21,4 @@ export async function tempersOf(
   );
   const read = await readColonies(db, visits);
   return read.flatMap(({ record }) => temperOf(record) ?? []);
-}
-
-/** Temper of a visit by what was noted in it. */
-export function temperOf(record: VisitRecord): number | null {
-  const from = record.openedAt === null ? null : Date.parse(record.openedAt);
-  const to = record.closed ? Date.parse(record.closed.at) : from;
-  const minutes = from === null || to === null ? 10 : Math.max(1, (to - from) / 60_000);
-  return temperScore(
-    record.moods.map(({ mood }) => mood),
-    record.signs,
-    minutes,
-  );
 }

@@ -30,6 +30,10 @@ export function eventSaid(detail: Detail): Text {
       return say('super-put-on', { kg: detail.holdsKg });
     case 'ordered-by-the-inspector':
       return say('ordered', { what: detail.what });
+    case 'aim':
+      return say('kept-for', { aim: detail.of });
+    case 'trait':
+      return say('trait-seen', { trait: detail.trait });
     case 'suspicion':
       return say('suspicion', { of: detail.of });
     default:

@@ -11,19 +11,20 @@ import {
   forecastFacts,
   miteLimit,
   queenSeasonsOf,
+  selectionOf,
   roomOf,
   untreatedDuring,
 } from '@brave-comb/core/care';
 import { markColour } from '@brave-comb/core/biology';
 import { nestBoxes, supers } from '@brave-comb/core/equipment';
-import { framesOf, gradeComb, hasMark, superHoney } from '@brave-comb/core/inspection';
+import { framesOf, gradeComb, hasMark, superHoney, temperOf } from '@brave-comb/core/inspection';
 import { type Sayable, inOne } from '@brave-comb/core/language';
 import { phaseOn } from '@brave-comb/core/season';
 import { addDays, roundTo } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt } from '../../dates';
 import { type LineKnown, colonyLine, matingDays, queenMet, samplesOf, waitingFor } from '../../facts/care';
-import { type ColonyRead, temperOf } from '../../facts/inspection';
+import type { ColonyRead } from '../../facts/inspection';
 import { notFound } from '../../problem';
 import { type Detail, decisionsOfVisits, eventSaid, shownDecision } from '../../records/care';
 import { type ColonyRow, type HiveRow, hivesById, siteById } from '../../records/equipment';
@@ -98,6 +99,8 @@ export async function colonyStory(context: Context, actor: Actor, hiveId: string
       })),
       ...reads.flatMap((read) => heftOf(read, dateOf(read))),
     ],
+    aim: facts?.aim ?? null,
+    stock: facts && selectionOf(facts),
     courses: coursesSaid(known, samples, (course) => untreatedBy(all, index, course)),
     events: eventsSaid(state),
     decisions: decisions.map((row) => ({

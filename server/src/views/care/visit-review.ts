@@ -12,6 +12,7 @@ import {
   framesOf,
   spotText,
   sumsOf,
+  temperOf,
   temperTrend,
   toldVisit,
   type Letter,
@@ -22,7 +23,7 @@ import { dayOutlook } from '@brave-comb/core/weather';
 import type { Actor, Context } from '../../context';
 import { dateAt, hourAt, iso } from '../../dates';
 import { expectedAt, judge } from '../../facts/care';
-import { type ColonyRead, combsMoved, sidesNow, temperOf, tempersOf } from '../../facts/inspection';
+import { type ColonyRead, combsMoved, sidesNow, tempersOf } from '../../facts/inspection';
 import { type SiteSeason, siteSeason } from '../../facts/season';
 import { decisionsOf, followUpsOfVisit, shownDecision, shownFollowUp } from '../../records/care';
 import { siteById } from '../../records/equipment';

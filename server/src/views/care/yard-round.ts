@@ -1,5 +1,5 @@
 import type { YardRound } from '@brave-comb/contract';
-import { type Asks, type YardColony, matchYard, yardColony } from '@brave-comb/core/care';
+import { type Asks, type YardColony, matchYard, reservesOf, yardColony } from '@brave-comb/core/care';
 import { frameOf, nestBoxes } from '@brave-comb/core/equipment';
 import type { Sayable } from '@brave-comb/core/language';
 import { addDays, laterOf } from '@brave-comb/core/units';
@@ -28,6 +28,7 @@ export async function yardRound(context: Context, actor: Actor, siteId?: string)
   ]);
   const until = addDays(today, AHEAD);
   const told = known.map((each) => ({ known: each, ...colonyLine(each) }));
+  const neighbours = told.flatMap(({ known: each, facts }) => (facts ? [asNeighbour(each, facts)] : []));
   const inStore = (kind: string) => combs.filter((comb) => isUsable(comb.store) && comb.kind === kind).length;
   return {
     site: { id: site.id, name: site.name },
@@ -46,7 +47,8 @@ export async function yardRound(context: Context, actor: Actor, siteId?: string)
       jobs: asks.filter(({ by, strict }) => by <= until && strict !== 'may').map((ask) => jobAt(each, ask)),
     })),
     store: { drawn: inStore('drawn'), foundation: inStore('foundation') },
-    matches: [...matchYard(told.flatMap(({ known: each, facts }) => (facts ? [asNeighbour(each, facts)] : [])))],
+    reserves: [...reservesOf(neighbours)],
+    matches: [...matchYard(neighbours)],
   };
 }
 

@@ -1,4 +1,8 @@
 import type { ColonyLine, ColonyList, ColonyStory } from '@brave-comb/contract';
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
+import { MatButtonHarness } from '@angular/material/button/testing';
+import { MatSelectHarness } from '@angular/material/select/testing';
+import { textOf } from '../../testing/text';
 import { showView } from '../../testing/ahead';
 import { Colonies } from './colonies';
 import { Colony } from './colony';
@@ -151,6 +155,8 @@ const visit = (id: string, date: string, bees: number): ColonyStory['visits'][nu
   open: id === 'second',
 });
 const story: ColonyStory = {
+  aim: 'growth',
+  stock: { verdict: 'keep', reasons: [{ text: 'Noted on 1 day: gentle on the comb', weight: 0.5, sense: 'for' }] },
   hive: 'hive-4',
   number: '4',
   site: { id: 'home', name: 'Home orchard' },
@@ -205,6 +211,33 @@ const shown = (of: ColonyStory) =>
   showView(Colony, 'colonyStory', of, 'lead', { hive: 'hive-4' }, [{ provide: Forecaster, useClass: AtOnce }]);
 
 describe('the story of a colony', () => {
+  it('says what it is kept for and what its queen’s stock is worth; a lead changes that, a trainee reads it', async () => {
+    const { element, fixture, changes } = await shown(story);
+    expect(textOf(element.querySelector('bc-stock-card'))).toContain('Keep this queen as she is.');
+    const loader = TestbedHarnessEnvironment.loader(fixture);
+    const aim = await loader.getHarness(
+      MatSelectHarness.with({ ancestor: 'bc-stock-card', selector: ':not(.note *)' }),
+    );
+    expect(await aim.getValueText()).toBe('more colonies');
+    await aim.open();
+    await aim.clickOptions({ text: 'a queen in reserve' });
+    expect(changes()[0]).toMatchObject({
+      endpoint: 'logColonyEvent',
+      sent: { params: { hive: 'hive-4' }, body: { detail: { kind: 'aim', of: 'reserve' } } },
+    });
+    const trait = await loader.getHarness(MatSelectHarness.with({ ancestor: '.note' }));
+    await trait.open();
+    await trait.clickOptions({ text: 'swarms while still small' });
+    await (await loader.getHarness(MatButtonHarness.with({ text: 'Note it' }))).click();
+    expect(changes()[1]).toMatchObject({ sent: { body: { detail: { kind: 'trait', trait: 'swarms-small' } } } });
+    const read = await showView(Colony, 'colonyStory', story, 'trainee', { hive: 'hive-4' }, [
+      { provide: Forecaster, useClass: AtOnce },
+    ]);
+    const card = read.element.querySelector('bc-stock-card')!;
+    expect(textOf(card)).toContain('Kept for: more colonies');
+    expect(card.querySelector('mat-select, button')).toBeNull();
+  });
+
   it('says what is foreseen, and sets each visit beside what was', async () => {
     const { element } = await shown(story);
     const text = element.textContent.replace(/\s+/g, ' ');

@@ -27,6 +27,7 @@ import { dateText, dayText, decimal, sureText } from '../ui/format';
 import { Forecaster } from './forecaster';
 import type { Foreseen } from './foreseen';
 import { SpanLine } from './span-line';
+import { StockCard } from './stock-card';
 import { StoryBrush } from './story-brush';
 import { StoryChart } from './story-chart';
 import { STORY, daysTold, storyScale } from './story-scale';
@@ -39,7 +40,18 @@ const LATELY = 75;
 /** One colony: its story on one axis of time, what is foreseen, what is due and to be minded, its woodwork. */
 @Component({
   selector: 'bc-colony',
-  imports: [HiveStack, Named, MatButton, MatCheckbox, RouterLink, SpanLine, StoryBrush, StoryChart, ViewState],
+  imports: [
+    HiveStack,
+    Named,
+    MatButton,
+    MatCheckbox,
+    RouterLink,
+    SpanLine,
+    StockCard,
+    StoryBrush,
+    StoryChart,
+    ViewState,
+  ],
   templateUrl: './colony.html',
   styleUrls: ['./colony-pages.scss', './colony.scss'],
   changeDetection: ChangeDetectionStrategy.OnPush,

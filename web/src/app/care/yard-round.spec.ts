@@ -56,6 +56,7 @@ const all: YardRound = {
     colony('8', []),
   ],
   store: { drawn: 3, foundation: 0 },
+  reserves: [{ number: '8', ready: true, says: 'a queen in her first season' }],
   matches: [{ from: '1', to: '5', what: 'brood', says: 'Hive 1 could give one comb', why: 'Both sound' }],
 };
 const stops = (element: HTMLElement) =>

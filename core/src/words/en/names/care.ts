@@ -3,6 +3,7 @@ import type {
   AdviceKind,
   ArrangeAim,
   BringId,
+  ColonyAim,
   ColonyEvent,
   CombRole,
   Strain,
@@ -10,6 +11,7 @@ import type {
   NewColony,
   Strict,
   ColonyClass,
+  Trait,
 } from '../../../care';
 
 /** What things are called, by their ids. */
@@ -104,12 +106,31 @@ export const careNames = {
     strength: 'Unite or nurse it',
     chill: 'Close the nest up',
     behind: 'Find out why it is behind',
+    selection: 'Breed from her or replace her',
     comb: 'See to comb and woodwork',
     'add-space': 'Give room',
     'look-again': 'Look again soon',
     'cannot-tell': 'Cannot be told yet',
     'leave-alone': 'Leave it alone',
   } satisfies Record<AdviceKind, string>,
+  colonyAim: {
+    honey: 'honey',
+    growth: 'more colonies',
+    survival: 'to live through by itself',
+    reserve: 'a queen in reserve',
+  } satisfies Record<ColonyAim, string>,
+  trait: {
+    gentle: 'gentle on the comb',
+    productive: 'brings in more than its neighbours',
+    'builds-in-dearth': 'draws comb in a dearth',
+    'winters-well': 'winters well',
+    clean: 'clears out dead brood at once',
+    sharp: 'sharp: stings without cause',
+    follows: 'follows people away from the hive',
+    'runs-on-comb': 'runs on the comb',
+    'swarms-small': 'swarms while still small',
+    'chalkbrood-again': 'chalkbrood again',
+  } satisfies Record<Trait, string>,
   colonyClass: {
     nucleus: 'nucleus',
     production: 'production',
