@@ -81,9 +81,8 @@ describe('from hive to hive', () => {
 
   it.each(rows.map(([title, given, says]) => [title!, given!, says!] as const))('%s', (_, given, says) => {
     const told = matchYard(yardOf(given)).map(({ from, to, what, says: words }) => {
-      const two = /\btwo\b/.test(inEnglish(words));
-      const caged = /in a cage/.test(inEnglish(words));
-      return `${from} gives ${two ? '2 ' : ''}${caged ? 'caged ' : ''}${what} to ${to}`;
+      const how = /\btwo\b/.test(inEnglish(words)) ? '2 ' : inEnglish(words).includes('in a cage') ? 'caged ' : '';
+      return `${from} gives ${how}${what} to ${to}`;
     });
     expect(told.length === 0 ? 'nothing' : told.join('; ')).toBe(says);
   });

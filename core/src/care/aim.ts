@@ -2,13 +2,7 @@ import { sameText } from '../language';
 import { type Advice, type Reason, pro } from './advice';
 import type { ColonyFacts, HouseCare } from './facts';
 import { say } from './said';
-
-/**
- * What a colony is kept for: honey as everybody does where nobody said otherwise, more colonies, to live through by itself, or a small one that
- * holds a queen in reserve.
- */
-export const COLONY_AIMS = ['honey', 'growth', 'survival', 'reserve'] as const;
-export type ColonyAim = (typeof COLONY_AIMS)[number];
+import type { ColonyAim } from './stock';
 
 /** How much more food than the house's figures a colony is left that is to live through by itself. Common practice. */
 const SURVIVES = { open: 1.5, winter: 1.25 } as const;

@@ -1,8 +1,7 @@
 import type { QueenStart } from '../biology';
 import type { CivilDate } from '../units';
-import type { ColonyAim } from './aim';
-import type { Trait } from './character';
 import type { NewColony } from './new-colony';
+import type { ColonyAim, Trait } from './stock';
 
 /** What was done to a colony, or seen on it, that sets dates. */
 export type ColonyEvent = { readonly date: CivilDate } & (

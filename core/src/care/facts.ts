@@ -11,12 +11,11 @@ import type {
 import type { DayWeather, Forage, Phase } from '../season';
 import { medianOf } from '../statistics';
 import { type CivilDate, addDays } from '../units';
-import type { ColonyAim } from './aim';
-import { type Character, NO_CHARACTER } from './character';
 import type { Strain } from './colony-days';
 import type { Expected } from './expected';
 import type { Course } from './treatments';
 import { NO_WOODWORK, type WoodworkSeen } from './woodwork';
+import { type Character, type ColonyAim, NO_CHARACTER } from './stock';
 
 /** What a school does as a matter of course; every figure may be changed by it. */
 export interface HouseCare {

@@ -1,6 +1,5 @@
 import type { Text } from '../language';
-import type { ColonyAim } from './aim';
-import type { Trait } from './character';
+import type { ColonyAim, Trait } from './stock';
 
 /** What is said of what a colony is kept for, of its queen's stock, and of queens in reserve. */
 export interface StockSentences {

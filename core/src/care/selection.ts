@@ -3,13 +3,13 @@ import type { Phase } from '../season';
 import { medianOf } from '../statistics';
 import { addDays, daysBetween } from '../units';
 import { type Advised, type Reason, con, pro, weigh } from './advice';
-import { GOOD_TRAITS, type Trait } from './character';
 import { isRobbed } from './entrance';
 import type { ColonyFacts } from './facts';
 import { healthOf } from './health';
 import { miteLimit, mitesOn } from './mites';
 import { queenTrouble } from './queen';
 import { say } from './said';
+import { GOOD_TRAITS, type Trait } from './stock';
 
 /** Phases in which queens are raised and mate, and in which one can be replaced at leisure. */
 const RAISES: ReadonlySet<Phase> = new Set<Phase>(['build-up', 'swarm-season', 'flow']);

@@ -2,7 +2,7 @@ import type { FrameKindId } from '../equipment';
 import type { Text } from '../language';
 import type { Phase } from '../season';
 import { medianOf } from '../statistics';
-import { type ColonyAim, practiceFor } from './aim';
+import { practiceFor } from './aim';
 import { isRobbed } from './entrance';
 import type { ColonyFacts } from './facts';
 import { foodOf } from './feed';
@@ -11,6 +11,7 @@ import { lastSample, miteLimit } from './mites';
 import { type QueenTrouble, queenTrouble } from './queen';
 import { halfRead } from './reading';
 import { say } from './said';
+import type { ColonyAim } from './stock';
 
 /** A colony as its neighbours matter to it. */
 export interface YardColony {
