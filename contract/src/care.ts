@@ -1,10 +1,11 @@
 import { wrong } from './wrong';
 import * as z from 'zod';
-import { ADVICE_KINDS, BRINGS, type BringId, CONFIDENCES, VERDICTS } from '@brave-comb/core/care';
+import { ADVICE_KINDS, BRINGS, type BringId, CONFIDENCES, HOLDINGS, VERDICTS } from '@brave-comb/core/care';
 import { Finding } from './dues';
 import { endpoint } from './endpoint';
 import { FrameSides, Spot } from './inspection-sides';
 import { CivilDate, Id, Instant, list } from './parts';
+import { CLIMATE_BANDS } from '@brave-comb/core/season';
 import { FRAME_CHANGES, EVIDENCE_IDS, CHANGE_WORDS, SKILL_LEVELS, QUEEN_VERDICTS } from '@brave-comb/core/inspection';
 
 export const Decision = z.object({
@@ -59,6 +60,7 @@ export const Advice = z.object({
     steps: list(z.tuple([z.string(), z.string()]).readonly()),
     source: z.string(),
   }),
+  climate: z.object({ band: z.enum(CLIMATE_BANDS).nullable(), holding: z.enum(HOLDINGS), says: z.string() }),
   cautions: list(z.string()),
   turns: list(z.string()),
   ifItFails: z.string().nullable(),

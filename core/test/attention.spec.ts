@@ -24,6 +24,7 @@ const advice = (kind: Advice['kind'], by: string, pressing: number): Advice => (
   reasons: [],
   otherSchool: '',
   whereFrom: { figure: '', rule: '', steps: [], source: '' },
+  climate: { band: null, holding: 'not-known', says: '' },
   cautions: [],
   turns: [],
   ifItFails: null,

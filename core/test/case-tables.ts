@@ -15,6 +15,7 @@ export interface Case {
 const PLACES = {
   maritime: { latitude: 53.4, longitude: -1.6, height: 100 },
   'cold-continental': { latitude: 46.5, longitude: -94, height: 380 },
+  'cool-maritime': { latitude: 58.5, longitude: -3.2, height: 30 },
   'mild-winter': { latitude: 34, longitude: -84, height: 300 },
   subtropical: { latitude: 27.5, longitude: -82, height: 10 },
   south: { latitude: -37.8, longitude: 145, height: 60 },

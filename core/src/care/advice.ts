@@ -1,3 +1,4 @@
+import type { ClimateBand } from '../season';
 import type { CivilDate } from '../units';
 import type { Text } from '../language';
 import type { Errand } from './errand';
@@ -56,6 +57,17 @@ export interface FollowUp {
   readonly due: CivilDate;
 }
 
+/** Whether a rule of thumb holds in the climate of a place: as it stands, with care, or not as it stands. */
+export const HOLDINGS = ['holds', 'with-care', 'not-here', 'not-known'] as const;
+export type Holding = (typeof HOLDINGS)[number];
+
+/** What the climate of a place makes of the rule behind an advice. */
+export interface HoldsHere {
+  readonly band: ClimateBand | null;
+  readonly holding: Holding;
+  readonly says: Text;
+}
+
 /** What the product thinks should be done for one colony. */
 export interface Advice {
   readonly kind: AdviceKind;
@@ -70,6 +82,8 @@ export interface Advice {
   /** What another school of the trade would do instead, and why. */
   readonly otherSchool: Text;
   readonly whereFrom: WhereFrom;
+  /** Whether its rule holds in the climate of the place. */
+  readonly climate: HoldsHere;
   /** What can hurt people, bees or honey, and whose word goes first. */
   readonly cautions: readonly Text[];
   /** What would change the decision. */
@@ -87,7 +101,7 @@ export const pro = (text: Text, weight: number): Reason => ({ text, weight, sens
 export const con = (text: Text, weight: number): Reason => ({ text, weight, sense: 'against' });
 
 /** An advice as its judge gives it: from today on, as firm as the reading, with nothing to beware of, unless it says otherwise. */
-export type Advised = Omit<Advice, 'from' | 'confidence' | 'cautions' | 'turns' | 'ifItFails' | 'errand'> &
+export type Advised = Omit<Advice, 'from' | 'confidence' | 'cautions' | 'turns' | 'ifItFails' | 'errand' | 'climate'> &
   Partial<Pick<Advice, 'from' | 'confidence' | 'cautions' | 'turns' | 'ifItFails'>> & {
     /** Honey that stands on the hive while it is done is not for people. */
     readonly bindsHoney?: true;

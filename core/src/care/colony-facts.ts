@@ -22,6 +22,7 @@ import {
 import {
   type Forage,
   PHASE_WORK,
+  bandOf,
   type Phase,
   type PhaseFacts,
   type PhaseSpan,
@@ -180,6 +181,7 @@ export function colonyFacts(known: VisitKnown): ColonyFacts {
       .map(({ high }) => high),
     ...besides(known),
     expected: expectedNow(known),
+    band: season && bandOf(season.facts.usual),
     aim,
     character: characterOf(
       events,
@@ -199,7 +201,7 @@ function besides({
   untreated = [],
 }: VisitKnown): Omit<
   Pick<ColonyFacts, keyof typeof NOTHING_BESIDES>,
-  'courses' | 'coldFrom' | 'coldDays' | 'expected' | 'aim' | 'character'
+  'courses' | 'coldFrom' | 'coldDays' | 'expected' | 'band' | 'aim' | 'character'
 > {
   const measured = (read: HiveRead) => read.record.measures.map(({ measure }) => measure);
   const suspected = events.findLast(({ kind }) => kind === 'suspicion' || kind === 'suspicion-settled');

@@ -8,7 +8,7 @@ import type {
   QueenStatus,
   RopinessTest,
 } from '../inspection';
-import type { DayWeather, Forage, Phase } from '../season';
+import type { ClimateBand, DayWeather, Forage, Phase } from '../season';
 import { medianOf } from '../statistics';
 import { type CivilDate, addDays } from '../units';
 import type { Strain } from './colony-days';
@@ -62,6 +62,8 @@ export const DEFAULT_CARE: HouseCare = {
 export interface ColonyFacts {
   readonly hive: string;
   readonly today: CivilDate;
+  /** Climate of the place; `null` where nobody knows it. */
+  readonly band: ClimateBand | null;
   /** Phase of the colony's year at the site, `null` when it is not known. */
   readonly phase: Phase | null;
   /** First day on which shut hives are opened again, while they are shut. */
@@ -202,6 +204,7 @@ export const NOTHING_BESIDES = {
   coldFrom: null,
   coldDays: null,
   expected: null,
+  band: null,
   aim: null,
   character: NO_CHARACTER,
 } as const satisfies Partial<ColonyFacts>;

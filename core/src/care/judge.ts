@@ -4,6 +4,7 @@ import { adviseBehind } from './behind';
 import { adviseCannotTell } from './cannot-tell';
 import { adviseChill } from './chill';
 import { adviseEntrance, isRobbed } from './entrance';
+import { holdsHere } from './climate';
 import { adviseComb } from './comb';
 import type { ColonyFacts } from './facts';
 import { adviseFeeding } from './feed';
@@ -125,5 +126,6 @@ function whole(facts: ColonyFacts, { bindsHoney: _, ...advised }: Advised): Advi
     ifItFails: null,
     ...advised,
     errand: errandOf(advised),
+    climate: holdsHere(advised.kind, facts.band),
   };
 }

@@ -1,5 +1,32 @@
 import type { Text } from '../language';
+import type { ClimateBand } from '../season';
 import type { ColonyAim, Trait } from './stock';
+
+/** What differs from a rule of thumb in a climate. */
+export type ClimateNote =
+  | 'beetles-and-moth'
+  | 'robbing-all-year'
+  | 'wasps-late'
+  | 'long-winter-food'
+  | 'brood-eats-in-winter'
+  | 'dearth-is-winter'
+  | 'few-mating-days'
+  | 'mates-all-year'
+  | 'swarms-twice'
+  | 'winter-bees-early'
+  | 'short-broodless'
+  | 'brood-all-year'
+  | 'beetles-in-patties'
+  | 'winter-needs-five'
+  | 'no-winter-size'
+  | 'heat-before-cold'
+  | 'model-of-temperate'
+  | 'dearth-is-the-test'
+  | 'moth-in-store'
+  | 'warm-weeks-few'
+  | 'one-box-at-a-time'
+  | 'empty-box-guarded'
+  | 'never-shut';
 
 /** What is said of what a colony is kept for, of its queen's stock, and of queens in reserve. */
 export interface StockSentences {
@@ -49,4 +76,7 @@ export interface StockSentences {
     seasons: number | null;
     bees: number;
   };
+  'climate-not-known': null;
+  'rule-holds': { band: ClimateBand };
+  'rule-differs': { band: ClimateBand; note: ClimateNote };
 }

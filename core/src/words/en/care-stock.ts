@@ -1,4 +1,4 @@
-import type { ColonyAim, StockSentences } from '../../care';
+import type { ClimateNote, ColonyAim, StockSentences } from '../../care';
 import type { Sentences } from '../../language';
 import { counted } from './counted';
 
@@ -24,6 +24,40 @@ const TROUBLE: Readonly<Record<StockSentences['queen-for']['trouble'], string>> 
   'drone-layer': 'Its queen lays drones only: she is taken out first',
   failing: 'Its queen is old and lays patchily: she is taken out first',
   'laying-workers': 'Its workers lay',
+};
+
+/** What differs from a rule of thumb in a climate. */
+const CLIMATE_NOTES: Readonly<Record<ClimateNote, string>> = {
+  'beetles-and-moth':
+    'small hive beetles and wax moth take over a weak colony within days: watch for both whatever else is found',
+  'robbing-all-year': 'no frost ends robbing or wasps: guard small colonies in every dearth, not only in late summer',
+  'wasps-late': 'wasps live into December: guard small colonies for longer',
+  'long-winter-food': 'winters are long: many leave half as much again as the figure of the house, up to twice as much',
+  'brood-eats-in-winter':
+    'brood goes on through a short winter and eats the stores: weigh hives every few weeks instead of trusting one figure',
+  'dearth-is-winter':
+    'there is no winter to store for: the hungry time is the dearth, so weigh hives then and feed by weight',
+  'few-mating-days': 'days fit for mating are few: allow a week or two more before you give a young queen up',
+  'mates-all-year': 'queens mate nearly all year: another queen is an answer when others can only unite',
+  'swarms-twice': 'they may swarm again in autumn, and begin in late winter: look for cells in both',
+  'winter-bees-early':
+    'bees of winter are reared from July or August: count and treat weeks before the date of milder places',
+  'short-broodless': 'the broodless time is short or fails: look for brood before you rely on it, or make one',
+  'brood-all-year':
+    'there is brood all year: no broodless time unless you make one, so count every month and take what works on sealed brood',
+  'beetles-in-patties': 'hive beetles breed in patties: small pieces, no more than is eaten in three days',
+  'winter-needs-five': 'winters are long: five frames of bees and more, or above a strong colony',
+  'no-winter-size': 'no winter sorts the small from the large: nurse them, and guard them against beetles and robbers',
+  'heat-before-cold': 'heat harms brood more often than cold: shade and water come before closing up',
+  'model-of-temperate': 'what was expected comes from colonies of temperate places: take its ranges as wider',
+  'dearth-is-the-test':
+    'wintering well says little where there is no winter: who builds and holds out in the dearth is worth breeding from',
+  'moth-in-store':
+    'wax moth takes stored comb within weeks: keep it on strong colonies, or cold, or with air and light',
+  'warm-weeks-few': 'weeks warm enough to draw comb are few: renew a third fewer combs a year',
+  'one-box-at-a-time': 'warm spells are short: one box at a time, and none before a cold week',
+  'empty-box-guarded': 'an empty box that bees do not cover is for moth and beetles: take it off again in a dearth',
+  'never-shut': 'hives are never shut for a season: a look every two or three weeks all year',
 };
 
 /** What is said of what a colony is kept for, of its queen’s stock, and of queens in reserve. */
@@ -79,4 +113,7 @@ export const stockSentences: Sentences<StockSentences> = {
       : `The queen of hive ${from} could go to hive ${to} in a cage; her own bees then need a cell or go to a neighbour`,
   'queen-for': ({ trouble, proved, seasons, bees }, w) =>
     `${TROUBLE[trouble]}${proved ? ', which a test frame proves first' : ''}. ${w.number(bees, 1)} frames of bees are worth ${season(seasons)}.`,
+  'climate-not-known': 'Nobody knows the climate of this place: the rule is of temperate ones',
+  'rule-holds': ({ band }, w) => `Holds in a ${w.name('climate', band)} climate as it stands`,
+  'rule-differs': ({ band, note }, w) => `In a ${w.name('climate', band)} climate ${CLIMATE_NOTES[note]}`,
 };

@@ -18,6 +18,7 @@ const advice = {
   whereFrom: { figure: '8 L', rule: 'wanted less found', steps: [['found', '2 kg']], source: 'House practice' },
   from: '2026-05-14',
   confidence: 'likely',
+  climate: { band: 'cool-maritime', holding: 'holds', says: 'Holds in a cool maritime climate as it stands' },
   cautions: ['Nothing spilled: it sets off robbing.'],
   turns: ['Nectar coming in: leave it.'],
   ifItFails: 'Not taken in a week: candy over the nest.',
