@@ -197,6 +197,7 @@ export function situationOf(given: string): Situation {
         sides: { 'brood box': addressed(NESTS[was as keyof typeof NESTS]) },
       });
     } else if (word === 'aim') events.push({ date: '2020-01-01', kind: 'aim', of: said as never });
+    else if (word === 'drives') draft.practice = { ...draft.practice, stimulates: true };
     else if (word === 'noted') {
       const [trait, , ...dates] = rest;
       for (const day of dates) events.push({ date: day, kind: 'trait', trait: trait as never });

@@ -8,6 +8,7 @@ import { type Case, casesOf, rowsOf, situationOf } from './case-tables';
 
 const JUDGES: readonly (readonly [table: string, kind: AdviceKind])[] = [
   ['behind', 'behind'],
+  ['cannot-tell', 'cannot-tell'],
   ['chill', 'chill'],
   ['comb', 'comb'],
   ['entrance', 'entrance'],
@@ -15,6 +16,7 @@ const JUDGES: readonly (readonly [table: string, kind: AdviceKind])[] = [
   ['health', 'health'],
   ['mites', 'mites'],
   ['look-again', 'look-again'],
+  ['leave-alone', 'leave-alone'],
   ['protein', 'protein'],
   ['queen', 'queen'],
   ['queen-cells', 'queen-cells'],

@@ -11,7 +11,7 @@ import {
   broodFrames,
   eggsWouldShow,
   framesWithCells,
-  honeyIn,
+  honeyByWeight,
   latestFindings,
   nectarAmongBrood,
   queenSigns,
@@ -40,6 +40,7 @@ import { practiceFor } from './aim';
 import { characterOf } from './character';
 import type { ColonyEvent } from './colony-event';
 import { queenInTheMaking } from './dues-queen';
+import { A_QUARTER } from './reading';
 import type { Strain } from './colony-days';
 import { combOfFrame, expectedState, recordOf } from './expected';
 import type { ColonyFacts, HouseCare, NOTHING_BESIDES } from './facts';
@@ -289,13 +290,16 @@ function coldOf(
 /** A weight that was guessed by feel may be off by so much. Common practice. */
 const BY_FEEL = 0.3;
 
-/** What the nest holds: by its combs, by seams from above where no bees were read, and by weight where no comb was. */
-export function nestOf({ nest, stack, record }: HiveRead): Pick<ColonyFacts, 'nest' | 'foodWeighed'> {
+/** What the nest holds: by its combs, by seams from above where no bees were read, and by weight where hardly any comb was. */
+export function nestOf({ nest, nestFrames, stack, record }: HiveRead): Pick<ColonyFacts, 'nest' | 'foodWeighed'> {
   const boxes = nestBoxes(stack);
   const seams = boxes.map(({ id }) => record.seams[id] ?? null).filter((count) => count !== null);
   const counted = seams.reduce((sum, count) => sum + count, 0);
   const bees = nest.framesOfBees ?? (seams.length > 0 ? { value: counted, low: counted - 1, high: counted + 1 } : null);
-  const weighed = nest.sidesRead > 0 ? [] : boxes.map((box) => honeyIn(box, record)).filter((kg) => kg !== null);
+  const weighed =
+    nest.sidesRead > nestFrames * 2 * A_QUARTER
+      ? []
+      : boxes.map((box) => honeyByWeight(box, record)).filter((kg) => kg !== null);
   const kg = weighed.reduce((sum, each) => sum + each, 0);
   const food = { value: kg, low: kg * (1 - BY_FEEL), high: kg * (1 + BY_FEEL) };
   return {

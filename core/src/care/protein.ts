@@ -40,7 +40,8 @@ export function adviseProtein(facts: ColonyFacts): Advised | null {
   const pollen = nest.pollen.value;
   if (phase === null || !MAY_FAIL.has(phase) || !halfRead(facts)) return null;
   if (pollen >= WANTED || nest.brood.value < REARING) return null;
-  // Without a laying queen there is soon nobody to feed.
+  if (!facts.eggsSeen && !facts.larvaeSeen) return null;
+  // Sealed brood eats nothing; without a laying queen there is soon nobody to feed.
   const trouble = queenTrouble(facts);
   if ((trouble !== null && trouble !== 'failing') || (facts.youngQueen !== null && !facts.eggsSeen)) return null;
   const poor = facts.poorDays ?? 0;

@@ -2,6 +2,7 @@ import { daysToEmergence } from '../biology';
 import type { Phase } from '../season';
 import { addDays, daysBetween } from '../units';
 import { type Advised, con, pro } from './advice';
+import { adviseChill } from './chill';
 import type { ColonyFacts } from './facts';
 import { queenTrouble } from './queen';
 import { say } from './said';
@@ -54,7 +55,7 @@ export function adviseStimulating(facts: ColonyFacts): Advised | null {
   if (left < BEFORE_FLOW[0] || left > BEFORE_FLOW[1] || bees < KEEPS_WARM) return null;
   if (facts.supers > 0 || (fedThinDays !== null && fedThinDays < 7) || queenTrouble(facts) !== null) return null;
   if (facts.youngQueen !== null || facts.queenCells > 0) return null;
-  if ((swarmLikely(facts)?.points ?? 0) >= HURRIES) return null;
+  if ((swarmLikely(facts)?.points ?? 0) >= HURRIES || adviseChill(facts) !== null) return null;
   if (highs.length > 0 && Math.max(...highs) < TAKEN) return null;
   const last = addDays(flowFrom, -BEFORE_FLOW[0]);
   return {

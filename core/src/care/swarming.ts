@@ -7,6 +7,7 @@ import { beesDue } from '../biology';
 import type { ColonyFacts } from './facts';
 import { healthOf } from './health';
 import { queenTrouble } from './queen';
+import { halfRead } from './reading';
 import { say } from './said';
 import { NO_FLYING, SUPER_NEARLY_FULL } from './space';
 
@@ -119,6 +120,8 @@ export function adviseSwarming(facts: ColonyFacts): Advised | null {
   if (!['routine', 'charged-cups'].includes(readCells(facts.cells, facts.eggsSeen).means)) return null;
   // In rain nobody leaves, and nobody opens a hive.
   if ((facts.poorDays ?? 0) >= NO_FLYING) return null;
+  // Combs that nobody read are not combs without room.
+  if (!halfRead(facts)) return null;
   const likely = swarmLikely(facts);
   const divides = facts.nest.brood.value >= SPARES;
   const from = facts.aim === 'growth' && divides ? DIVIDED_AT : LIKELY;

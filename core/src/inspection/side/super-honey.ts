@@ -25,7 +25,7 @@ export function superHoney(stack: Stack, record: VisitRecord): number | null {
 }
 
 /** Honey and nectar in one box, kg: by the sides that were read of it, else by its weight; `null` when nobody looked. */
-export function honeyIn(layer: BoxLayer, record: VisitRecord): number | null {
+function honeyIn(layer: BoxLayer, record: VisitRecord): number | null {
   const area = combArea(frameOf(layer));
   const sides = layer.frames * 2;
   const read = Object.values(record.sides).filter(({ address }) => address.box === layer.id);
@@ -37,6 +37,13 @@ export function honeyIn(layer: BoxLayer, record: VisitRecord): number | null {
     );
     return (kg * sides) / read.length;
   }
+  return honeyByWeight(layer, record);
+}
+
+/** Honey in one box by its weight, kg; `null` when nobody weighed or hefted it. */
+export function honeyByWeight(layer: BoxLayer, record: VisitRecord): number | null {
   const weighed = weighedKg(record, layer.id);
-  return weighed === null ? null : fillOfWeight(layer, weighed) * sides * area * HONEY_KG_PER_DM2;
+  return weighed === null
+    ? null
+    : fillOfWeight(layer, weighed) * layer.frames * 2 * combArea(frameOf(layer)) * HONEY_KG_PER_DM2;
 }
