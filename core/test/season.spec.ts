@@ -18,6 +18,7 @@ import {
   moveToFlow as moveToFlowInCodes,
   naturalGains,
   nectarOn,
+  phaseAround,
   phaseOn,
   pollenGuesses as pollenGuessesInCodes,
   scaleEvents as scaleEventsInCodes,
@@ -376,6 +377,19 @@ describe('phase of the colony year', () => {
       ),
       { numRuns: 40 },
     );
+  });
+
+  it('knows the phase of a day before or after the year of growth, by the year that is known', () => {
+    const spans = yearPhases(phaseFacts(53, '2026-05-14'), '2026-05-14');
+    expect(phaseOn(spans, '2025-11-25')).toBeNull();
+    expect(phaseAround(spans, '2025-11-25')?.phase).toBe(phaseOn(spans, '2026-11-25')?.phase);
+    expect(phaseAround(spans, '2027-01-20')).toMatchObject({ phase: 'winter-rest' });
+    expect(phaseAround(spans, '2026-05-14')).toBe(phaseOn(spans, '2026-05-14'));
+    for (const date of ['2024-06-01', '2025-12-20', '2026-12-21', '2027-12-31']) {
+      const { from, to } = phaseAround(spans, date)!;
+      expect(from <= date && date <= to).toBe(true);
+    }
+    expect(phaseAround([], '2026-05-14')).toBeNull();
   });
 
   it('asks for seven days in swarm season and nothing in winter, with cautions', () => {

@@ -6,7 +6,7 @@ import {
   type PhaseSpan,
   inBloom,
   nectarOn,
-  phaseOn,
+  phaseAround,
   pollenWorth,
 } from '../season';
 import { type CivilDate, addDays, daysBetween } from '../units';
@@ -139,7 +139,7 @@ export function colonyDays(facts: DaysFacts, from: CivilDate, count: number): re
   let wet = 0;
   return Array.from({ length: count }, (_, index): DayAt => {
     const date = addDays(from, index);
-    const span = phaseOn(facts.phases, date);
+    const span = phaseAround(facts.phases, date);
     const phase = span?.phase ?? 'build-up';
     const fly = flyable(weather.get(date));
     wet = fly <= KEPT_IN.leaves ? wet + 1 : 0;

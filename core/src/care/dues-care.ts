@@ -72,7 +72,7 @@ function courseDues(facts: CalendarFacts, course: Course): readonly SourceDue[] 
       lapses: null,
     });
   }
-  if (freeFrom !== null && daysBetween(facts.today, freeFrom) >= 0)
+  if (!course.supersAllowed && freeFrom !== null && daysBetween(facts.today, freeFrom) >= 0)
     dues.push({
       id: named('withdrawal'),
       title: say('withdrawal-ends', { medicine }),

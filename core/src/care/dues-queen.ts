@@ -133,6 +133,14 @@ function hivedPart(facts: CalendarFacts): Dates {
   };
 }
 
+/** Last day of the first weeks of a new colony, in which it is looked at by its own plan and by no other; `null` when it is none. */
+export function firstWeeksTo(facts: CalendarFacts): CivilDate | null {
+  const hived = standing(facts, 'hived', []);
+  if (!hived) return null;
+  const asked = newColonyPlan(hived.as, hived.date).steps.filter(({ strict }) => strict !== 'may');
+  return asked.reduce<CivilDate>((last, { due }) => laterOf(last, due), hived.date);
+}
+
 /** No sealed brood left: the days on which acids reach every mite. */
 function broodPart(facts: CalendarFacts): Dates {
   const stopped = standing(facts, 'brood-stopped', ['eggs-seen']);

@@ -1,7 +1,7 @@
 import { PHASE_WORK, type PhaseSpan, phaseOn, swarmingOn } from '../season';
 import { type CivilDate, addDays, daysBetween, laterOf } from '../units';
 import { careDates } from './dues-care';
-import { queenDates, queenInTheMaking } from './dues-queen';
+import { firstWeeksTo, queenDates, queenInTheMaking } from './dues-queen';
 import type {
   CalendarFacts,
   HouseDues,
@@ -146,6 +146,8 @@ function followUpDues({ followUps }: CalendarFacts): readonly SourceDue[] {
 /** How much longer than the school’s own a colony of each class is left between looks. Common practice. */
 const FACTOR: Readonly<Record<ColonyClass, number>> = { production: 1, teaching: 1, nucleus: 0.85, resting: 2 };
 
+/** Days between looks while swarms may leave, where nobody wants to catch their cells. Common practice. */
+const MAY_SWARM = [10, 15] as const;
 /** Days within which the first look after a shut stretch is made. Common practice. */
 const FIRST_LOOK = 21;
 /** Days of build-up after which frames come out for the first time. Common practice. */
@@ -156,10 +158,13 @@ function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly Sou
   const { today, phases, practice, colonyClass } = facts;
   const last = [...facts.openings].sort((a, b) => daysBetween(b.date, a.date)).at(-1);
   const span = phaseOn(phases, today);
-  // A colony that raises a queen is looked at by her timetable, not by the ordinary one.
-  if (!span || queenInTheMaking(facts)) return [];
+  // A colony that raises a queen is looked at by her timetable, a new one by its own plan, not by the ordinary one.
+  const settles = firstWeeksTo(facts);
+  if (!span || queenInTheMaking(facts) || (settles !== null && today <= settles)) return [];
   const since = last?.date ?? null;
-  const own = practice.intervals[span.phase] ?? PHASE_WORK[span.phase].interval;
+  const swarming = swarmingOn(span, today);
+  const cells = swarming && practice.catchCells && colonyClass !== 'resting';
+  const own = practice.intervals[span.phase] ?? (swarming && !cells ? MAY_SWARM : PHASE_WORK[span.phase].interval);
   const base = (why: Text) => ({
     id: `ordinary:${since ?? 'first'}`,
     question: inOne(PHASE_WORK[span.phase].purposes.slice(0, 2), '; '),
@@ -182,7 +187,6 @@ function ordinaryDue(facts: CalendarFacts, rests: readonly Rest[]): readonly Sou
       },
     ];
   if (own === null) return [];
-  const cells = swarmingOn(span, today) && practice.catchCells && colonyClass !== 'resting';
   const [least, most] = cells
     ? [practice.swarmIntervalDays - 1, practice.swarmIntervalDays]
     : own.map((days) => Math.round(days * FACTOR[colonyClass]));

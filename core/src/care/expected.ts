@@ -12,8 +12,8 @@ import {
 } from '../biology';
 import { type FrameKindId, combArea, nestBoxes } from '../equipment';
 import { BEES_PER_DM2, type HiveRead, WORKER_CELLS_PER_DM2 } from '../inspection';
-import { type Phase, phaseOn } from '../season';
-import { type CivilDate, addDays, daysBetween, earlierOf, laterOf, within } from '../units';
+import { type Phase, phaseAround, phaseOn } from '../season';
+import { type CivilDate, addDays, daysBetween, within } from '../units';
 import { DRONE_SHARE, type DaysFacts, type Strain, type WaitingForQueen, colonyDays } from './colony-days';
 import { say } from './said';
 import type { Text } from '../language';
@@ -227,15 +227,13 @@ function courseTo(
 
 const blend = (a: number, b: number, share: number): number => a + (b - a) * share;
 
+/** Phases in which hives stand shut. */
+const SHUT: ReadonlySet<Phase | undefined> = new Set<Phase | undefined>(['winter-rest', 'first-brood']);
+
 /** Days since the record on which colonies were open to forage: winter moves little. */
 function openDays({ last, today, phases }: ExpectedFacts): number {
-  const shut = phases
-    .filter(({ phase }) => phase === 'winter-rest' || phase === 'first-brood')
-    .reduce((sum, { from, to }) => {
-      const [first, final] = [laterOf(from, addDays(last.date, 1)), earlierOf(to, today)];
-      return sum + Math.max(0, daysBetween(first, final) + 1);
-    }, 0);
-  return daysBetween(last.date, today) - shut;
+  const days = Array.from({ length: daysBetween(last.date, today) }, (_, day) => addDays(last.date, day + 1));
+  return days.filter((date) => !SHUT.has(phaseAround(phases, date)?.phase)).length;
 }
 
 function reasonsOf({ strain, waiting, today }: ExpectedFacts, count: Count): readonly Text[] {

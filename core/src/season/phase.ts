@@ -319,6 +319,32 @@ export function yearPhases(facts: PhaseFacts, date: CivilDate): readonly PhaseSp
 export const phaseOn = (spans: readonly PhaseSpan[], date: CivilDate): PhaseSpan | null =>
   spans.find(({ from, to }) => daysBetween(from, date) >= 0 && daysBetween(date, to) >= 0) ?? null;
 
+/** Days of a year, for phases that come round. */
+const ROUND = 365;
+
+/**
+ * The phase on any date: beyond the year of growth that is known, the year before or after is taken to run as that one does.
+ *
+ * @param spans phases of one year of growth
+ * @param date civil date
+ * @returns the span, moved to the year of the date, or `null` where no phases are known
+ */
+export function phaseAround(spans: readonly PhaseSpan[], date: CivilDate): PhaseSpan | null {
+  const [first] = spans;
+  if (first === undefined) return null;
+  const moved = Math.floor(daysBetween(first.from, date) / ROUND) * ROUND;
+  const span = phaseOn(spans, addDays(date, -moved)) ?? spans.at(-1)!;
+  if (moved === 0) return span;
+  const move = (day: CivilDate) => addDays(day, moved);
+  const { from, to, swarming } = span;
+  return {
+    ...span,
+    from: move(from),
+    to: move(to),
+    swarming: swarming && { from: move(swarming.from), to: move(swarming.to) },
+  };
+}
+
 /** Whether swarms may leave on a date. */
 export const swarmingOn = ({ swarming }: Pick<PhaseSpan, 'swarming'>, date: CivilDate): boolean =>
   swarming !== null && swarming.from <= date && date <= swarming.to;

@@ -77,7 +77,7 @@ export const careSentences: Sentences<CareSentences> = {
   'mites-per-bees': 'Mites per 100 bees?',
   'mite-wash-kit': 'Mite wash kit',
   'coming-days-reach-c-see': ({ least, most }, w) =>
-    `. The coming days reach ${w.figure('temperature', least, 0)} to ${w.celsius(most, 0)}: see that this lies within the label’s span`,
+    `. The coming days reach ${Math.round(least) === Math.round(most) ? '' : `${w.figure('temperature', least, 0)} to `}${w.celsius(most, 0)}: see that this lies within the label’s span`,
   'plain-thin-syrup-keeps-three': '; plain thin syrup keeps three to four days in the warm',
   'thick-syrup-keeps-weeks-what': '; thick syrup keeps for weeks, so what stays is not wanted',
   'feeder-empty': ({ what }, w) => `${upperFirst(w.name('feed', what))}: feeder empty?`,
@@ -146,9 +146,9 @@ export const careSentences: Sentences<CareSentences> = {
   'days-while-swarms-may-leave': ({ swarmIntervalDays }, w) =>
     `${w.number(swarmIntervalDays)} days while swarms may leave: a cell is sealed on day 8. The other school: 10 to 15 days, or three weeks where nothing is asked of them`,
   'little-asked-days': ({ least, most, phase }, w) =>
-    `Little is asked of it: ${least} to ${most} days in ${w.name('phase', phase)}`,
+    `Little is asked of it: ${least === most ? '' : `${least} to `}${most} days in ${w.name('phase', phase)}`,
   'days-work-fits-need-another': ({ least, most, phase }, w) =>
-    `${least} to ${most} days in ${w.name('phase', phase)}. Work fits need: another school opens weekly in a flow`,
+    `${least === most ? '' : `${least} to `}${most} days in ${w.name('phase', phase)}. Work fits need: another school opens weekly in a flow`,
   'look-queen-cells': 'Look for queen cells',
   'ordinary-look': 'Ordinary look',
   'clustered-still-low-hum-when': 'clustered and still; a low hum when knocked',
