@@ -1,6 +1,7 @@
 import * as calendar from './dues';
 import * as care from './care';
 import * as colonies from './colonies';
+import * as growing from './increase';
 import type { Endpoint } from './endpoint';
 import * as inspection from './inspection';
 import * as people from './people';
@@ -56,6 +57,10 @@ export const endpoints = {
   colonyStory: colonies.colonyStory,
   yardRound: colonies.yardRound,
   sendToSession: colonies.sendToSession,
+  increase: growing.increase,
+  setCombGoal: growing.setCombGoal,
+  beginTrial: growing.beginTrial,
+  endTrial: growing.endTrial,
   calendarFeed: calendar.calendarFeed,
   createCalendarFeed: calendar.createCalendarFeed,
   revokeCalendarFeed: calendar.revokeCalendarFeed,
@@ -176,4 +181,5 @@ export type {
 } from './season';
 export type { DayPage, Trust } from './weather';
 export type { ColonyLine, ColonyList, ColonyStory, YardRound } from './colonies';
+export type { Increase } from './increase';
 export type { Calendars, ColonyCalendar, Due, ExpectedState } from './dues';

@@ -3,6 +3,7 @@ import {
   type ColonyList,
   type ColonyStory,
   type DaySheet,
+  type Increase,
   type Review,
   type YardRound,
   endpoints,
@@ -32,6 +33,103 @@ const story = async (number: string, agent = morag) => {
   const { hive } = await line(number);
   return (await agent.get(pathOf(endpoints.colonyStory, { hive })).expect(200)).body as ColonyStory;
 };
+
+describe('what a colony is kept for', () => {
+  const log = async (number: string, detail: object, agent = morag) => {
+    const { hive } = await line(number);
+    const body = { id: uuid(), date: '2026-05-14', detail };
+    return agent.post(pathOf(endpoints.logColonyEvent, { hive })).send(body);
+  };
+
+  it('is logged by who opens hives, stands in its story, and leans its advice; a trainee may not', async () => {
+    expect((await story('4')).aim).toBeNull();
+    expect((await log('4', { kind: 'aim', of: 'survival' }, salma)).status).toBe(403);
+    expect((await log('4', { kind: 'aim', of: 'money' })).status).toBe(422);
+    expect((await log('4', { kind: 'aim', of: 'survival' })).status).toBe(200);
+    const told = await story('4');
+    expect(told.aim).toBe('survival');
+    expect(told.events.at(-1)?.words ?? '').toContain('to live through by itself');
+    expect((await log('4', { kind: 'aim', of: 'honey' })).status).toBe(200);
+    expect((await story('4')).aim).toBe('honey');
+  });
+
+  it('is not what its queen’s stock is: traits are noted for that', async () => {
+    expect((await story('9')).stock?.verdict).not.toBe('requeen');
+    await log('9', { kind: 'trait', trait: 'follows' });
+    const { hive } = await line('9');
+    await morag
+      .post(pathOf(endpoints.logColonyEvent, { hive }))
+      .send({ id: uuid(), date: '2026-05-07', detail: { kind: 'trait', trait: 'follows' } })
+      .expect(200);
+    const { stock } = await story('9');
+    expect(stock?.verdict).toBe('requeen');
+    expect(stock?.reasons.map(({ text }) => text)).toContain('Noted on 2 days: follows people away from the hive');
+  });
+});
+
+describe('increase', () => {
+  const ask = async (query: object = {}, agent = morag) =>
+    (await agent.get(endpoints.increase.path).query(query).expect(200)).body as Increase;
+
+  it('counts drawn comb against the goal that the lead set', async () => {
+    const { combs } = await ask();
+    expect(combs.goal).toBe(0);
+    expect(combs.inHives).toBeGreaterThan(50);
+    await tomasz.post(endpoints.setCombGoal.path).send({ goal: 400 }).expect(403);
+    await morag.post(endpoints.setCombGoal.path).send({ goal: 400 }).expect(200);
+    const after = (await ask()).combs;
+    expect(after).toMatchObject({ goal: 400, short: 400 - combs.inHives - combs.inStore });
+    expect(after.buy).toBe(Math.max(0, after.short - after.foundation));
+  });
+
+  it('plans a division by the source of the queens', async () => {
+    const { sites, site: home } = await ask();
+    expect((await ask({ source: 'graft' })).plan.not).toMatch(/^Disease is suspected in this yard/);
+    const site = sites.find(({ id }) => id !== home.id)!.id;
+    const graft = (await ask({ site, source: 'graft', wanted: 3 })).plan;
+    const bought = (await ask({ site, source: 'buy-mated', wanted: 3 })).plan;
+    expect(graft.steps.map(({ key }) => key)).toContain('graft');
+    expect(bought.steps.map(({ key }) => key)).not.toContain('graft');
+    expect(bought.laying!.to < graft.laying!.to).toBe(true);
+    const late = (await ask({ site, source: 'graft', by: '2026-05-20' })).plan;
+    expect(late.not).toContain('No queen can lay by 20 May');
+    await morag.get(endpoints.increase.path).query({ wanted: 0 }).expect(422);
+  });
+
+  it('begins a trial once, however often it is sent, ends it, and takes it back', async () => {
+    const { site, hives } = await ask();
+    const trial = uuid();
+    const body = {
+      id: trial,
+      question: 'Super on top or beneath?',
+      one: 'on top',
+      other: 'beneath',
+      measure: 'honey',
+      revisit: '2026-06-14',
+      hives: hives.map(({ hive }) => hive),
+    };
+    const at = pathOf(endpoints.beginTrial, { site: site.id });
+    const refused = await morag.post(at).send({ ...body, revisit: '2026-05-14' });
+    expect(refused.status).toBe(422);
+    expect((refused.body as { message: string }).message).toContain('after today');
+    await morag.post(at).send(body).expect(200);
+    await morag.post(at).send(body).expect(200);
+    const [begun, ...others] = (await ask()).trials;
+    expect(others).toEqual([]);
+    expect(begun).toMatchObject({
+      one: 'on top',
+      verdict: 'open',
+      begun: '2026-05-14',
+      by: expect.any(String) as string,
+    });
+    expect(begun!.pairs.length).toBeGreaterThan(0);
+    const end = pathOf(endpoints.endTrial, { trial });
+    await morag.post(end).send({ how: 'ended' }).expect(200);
+    expect((await ask()).trials[0]!.ended).toBe('2026-05-14');
+    await morag.post(end).send({ how: 'withdrawn' }).expect(200);
+    expect((await ask()).trials).toEqual([]);
+  });
+});
 
 describe('how advice came out', () => {
   const review = async (visit: string) =>

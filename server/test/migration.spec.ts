@@ -178,6 +178,7 @@ describe('from the first tables to those of the season', () => {
       '019-told-texts',
       '020-units',
       '021-decided-day',
+      '022-trials',
     ]);
   });
 

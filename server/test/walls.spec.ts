@@ -1,4 +1,4 @@
-import { type Endpoint, type PlanBoard, endpoints } from '@brave-comb/contract';
+import { type Endpoint, type Increase, type PlanBoard, endpoints } from '@brave-comb/contract';
 import { DEFAULT_CALENDAR } from '@brave-comb/core/care';
 import { DEFAULT_LIMITS } from '@brave-comb/core/weather';
 import { FORGETTING } from '@brave-comb/core/skills';
@@ -105,6 +105,15 @@ beforeAll(async () => {
   );
   ids.event = uuid();
   await post(agents.L, endpoints.logSeasonEvent, { site: ids.site }, { id: ids.event, kind: 'wasps', date: DAY });
+  ids.trial = uuid();
+  const { hives } = await read<Increase>(agents.L, endpoints.increase);
+  const trial = { id: ids.trial, question: 'Candy or syrup?', one: 'candy', other: 'syrup', measure: 'stores' };
+  await post(
+    agents.L,
+    endpoints.beginTrial,
+    { site: ids.site },
+    { ...trial, revisit: '2026-06-14', hives: hives.map(({ hive }) => hive) },
+  );
   ids.colonyEvent = uuid();
   const seen = { id: ids.colonyEvent, date: DAY, detail: { kind: 'eggs-seen' } };
   await post(agents.L, endpoints.logColonyEvent, { hive: ids.hive }, seen);
@@ -207,6 +216,22 @@ const LINES: Readonly<Record<Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI'
   colonyList: { may: 'LSOTUF' },
   colonyStory: { may: 'LSOTU', params: hive },
   yardRound: { may: 'LSO', query: site },
+  increase: { may: 'LSO', query: site },
+  setCombGoal: { may: 'LF', body: () => ({ goal: 90 }) },
+  beginTrial: {
+    may: 'L',
+    params: site,
+    body: async () => ({
+      id: uuid(),
+      question: 'Super on top or beneath?',
+      one: 'on top',
+      other: 'beneath',
+      measure: 'honey',
+      revisit: '2026-06-14',
+      hives: (await read<Increase>(agents.L, endpoints.increase)).hives.map(({ hive: each }) => each),
+    }),
+  },
+  endTrial: { may: 'L', params: () => ({ trial: id('trial') }), body: () => ({ how: 'ended' }) },
   sendToSession: { may: 'LSO', params: hive, body: async () => ({ id: uuid(), advice: await advisedFirst() }) },
   movePlan: { may: 'LSO', query: () => ({ from: id('site') }) },
   scheduleMove: {

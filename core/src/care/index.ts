@@ -6,6 +6,10 @@ export * from './dues';
 export { queenInTheMaking } from './dues-queen';
 export * from './dues-types';
 export * from './colony-days';
+export { BUILDS_FROM, type CombPlan, type CombStock, boxLayout, combPlan, drawnCombs } from './comb-stock';
+export type { IncreaseSentences } from './said-increase';
+export * from './split-plan';
+export * from './trial';
 export * from './colony-event';
 export { type ForecastKnown, LOOKS_AHEAD, forecastFacts, roomOf } from './colony-forecast';
 export * from './colony-facts';
@@ -38,7 +42,15 @@ export type { ClimateNote, StockSentences } from './said-stock';
 export * from './new-colony';
 export { cellsInWords } from './queen-cells';
 export * from './starvation';
-export { type Character, COLONY_AIMS, type ColonyAim, TRAITS, type Trait } from './stock';
+export {
+  type Character,
+  COLONY_AIMS,
+  type ColonyAim,
+  QUEEN_SOURCES,
+  type QueenSource,
+  TRAITS,
+  type Trait,
+} from './stock';
 export * from './swarm-risk';
 export * from './treatments';
 export * from './withdrawal';

@@ -5,6 +5,7 @@ import type { CivilDate } from '../units';
 import type { BehindSentences } from './said-behind';
 import type { CombSentences } from './said-comb';
 import type { EntranceSentences } from './said-entrance';
+import type { IncreaseSentences } from './said-increase';
 import type { HealthSentences } from './said-health';
 import type { MiteSentences } from './said-mites';
 import type { QueenSentences } from './said-queen';
@@ -19,6 +20,7 @@ export interface CareSentences
     CombSentences,
     EntranceSentences,
     HealthSentences,
+    IncreaseSentences,
     MiteSentences,
     QueenSentences,
     SpaceSentences,

@@ -38,3 +38,7 @@ export interface Character {
 }
 
 export const NO_CHARACTER: Character = { traits: [], tempers: [] };
+
+/** Where the queens of new colonies come from: raised from larvae, bought laying, bought as cells, or left to the bees. */
+export const QUEEN_SOURCES = ['graft', 'buy-mated', 'buy-cells', 'walk-away'] as const;
+export type QueenSource = (typeof QUEEN_SOURCES)[number];

@@ -1,6 +1,7 @@
 import { endpoints } from '@brave-comb/contract';
 import { decide, withdrawDecision } from '../acts/care/decisions';
 import { sendToSession } from '../acts/care/send-to-session';
+import { beginTrial, endTrial } from '../acts/care/trials';
 import type { Context } from '../context';
 import {
   calendarFeed,
@@ -8,6 +9,7 @@ import {
   logColonyEvent,
   revokeCalendarFeed,
   setCalendarPractice,
+  setCombGoal,
   setColony,
   takeColonyEventBack,
 } from '../records/care';
@@ -15,8 +17,12 @@ import type { Serve } from '../routing';
 import { colonyList } from '../views/care/colonies';
 import { colonyStory } from '../views/care/colony-story';
 import { colonyCalendars } from '../views/care/dues';
+import { increase } from '../views/care/increase';
 import { visitReview } from '../views/care/visit-review';
 import { yardRound } from '../views/care/yard-round';
+
+/** The plan that is shown before anybody asks for another. */
+const FIRST_ASKED = { source: 'graft', wanted: 2 } as const;
 
 export function careRoutes(context: Context, serve: Serve): void {
   serve(endpoints.visitReview, ({ params }, actor) => visitReview(context, actor, params.visit));
@@ -28,6 +34,14 @@ export function careRoutes(context: Context, serve: Serve): void {
   serve(endpoints.yardRound, ({ query }, actor) => yardRound(context, actor, query.site));
   serve(endpoints.sendToSession, async ({ params, body }, actor) =>
     yardRound(context, actor, await sendToSession(context, actor, params.hive, body)),
+  );
+  serve(endpoints.increase, ({ query }, actor) => increase(context, actor, query));
+  serve(endpoints.setCombGoal, ({ body }, actor) => setCombGoal(context, actor, body));
+  serve(endpoints.beginTrial, async ({ params, body }, actor) =>
+    increase(context, actor, { ...FIRST_ASKED, site: await beginTrial(context, actor, params.site, body) }),
+  );
+  serve(endpoints.endTrial, async ({ params, body }, actor) =>
+    increase(context, actor, { ...FIRST_ASKED, site: await endTrial(context, actor, params.trial, body) }),
   );
   serve(endpoints.logColonyEvent, async ({ params, body }, actor) =>
     colonyCalendars(context, actor, await logColonyEvent(context, actor, params.hive, body)),

@@ -41,6 +41,7 @@ export const thingNames: Readonly<Record<Thing, string>> = {
   'supervisor-of-that-session': 'supervisor of that session',
   task: 'task',
   trainee: 'trainee',
+  trial: 'trial',
   visit: 'visit',
 };
 
@@ -88,6 +89,9 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'before-the-colony': ({ number, since }, w) =>
     `Hive ${number} has had its colony since ${w.date(since)}. Check the date of your device.`,
   'no-group': ({ number }) => `No group is planned for hive ${number}. Give the session a group first.`,
+  'trial-revisit-past': 'Choose a day after today on which the hives are looked at again.',
+  'trial-no-pair':
+    'No two of these hives are alike enough: choose hives within about four frames of bees and brood of each other.',
   'done-in-the-future': ({ date }, w) =>
     `${w.date(date)} has not been yet: log what was done on the day, today or before.`,
   'id-of-another-colonys-entry': 'An entry with this id belongs to another colony. Enter it again.',

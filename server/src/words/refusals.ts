@@ -36,6 +36,7 @@ export type Thing =
   | 'supervisor-of-that-session'
   | 'task'
   | 'trainee'
+  | 'trial'
   | 'visit';
 
 /** What is answered instead of what was asked for: what is wrong, and what to do. */
@@ -69,6 +70,8 @@ export interface RefusalSentences {
   'before-the-colony': { number: string; since: CivilDate };
   'no-group': { number: string };
   'done-in-the-future': { date: CivilDate };
+  'trial-revisit-past': null;
+  'trial-no-pair': null;
   'id-of-another-colonys-entry': null;
   'file-reaches-into-the-future': { date: CivilDate };
   'year-of-the-other-half': { place: string };

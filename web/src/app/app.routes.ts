@@ -182,6 +182,12 @@ export const routes: Routes = [
         loadComponent: () => import('./care/yard-round').then((m) => m.YardRoundScreen),
       },
       {
+        path: 'colonies/increase',
+        title: $localize`Increase – Brave Comb`,
+        data: { place: 'colonies', view: 'increase', strip: 'compact' },
+        loadComponent: () => import('./care/increase').then((m) => m.IncreaseScreen),
+      },
+      {
         path: 'colonies/:hive',
         title: $localize`Colony – Brave Comb`,
         data: { place: 'colonies', view: 'colony', strip: 'compact' },

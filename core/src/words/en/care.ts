@@ -1,6 +1,7 @@
 import { counted } from './counted';
 import { behindSentences } from './care-behind';
 import { entranceSentences } from './care-entrance';
+import { increaseSentences } from './care-increase';
 import { healthSentences } from './care-health';
 import { miteSentences } from './care-mites';
 import { queenSentences } from './care-queen';
@@ -40,6 +41,7 @@ export const careSentences: Sentences<CareSentences> = {
   ...behindSentences,
   ...entranceSentences,
   ...healthSentences,
+  ...increaseSentences,
   ...miteSentences,
   ...queenSentences,
   ...spaceSentences,

@@ -20,6 +20,7 @@ import * as texts from './018-texts';
 import * as told from './019-told-texts';
 import * as units from './020-units';
 import * as decidedDay from './021-decided-day';
+import * as trials from './022-trials';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -43,6 +44,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '019-told-texts', ...told },
   { name: '020-units', ...units },
   { name: '021-decided-day', ...decidedDay },
+  { name: '022-trials', ...trials },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

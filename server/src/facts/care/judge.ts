@@ -1,5 +1,5 @@
-import { type Advice, type ColonyFacts, adviseColony, colonyFacts } from '@brave-comb/core/care';
-import { DAY } from '@brave-comb/core/units';
+import { type Advice, type ColonyEvent, type ColonyFacts, adviseColony, colonyFacts } from '@brave-comb/core/care';
+import { type CivilDate, DAY } from '@brave-comb/core/units';
 import type { Context } from '../../context';
 import { dateAt } from '../../dates';
 import { type ColonyEventRow, colonyEvents } from '../../records/care';
@@ -28,10 +28,11 @@ const VISITS_READ = 12;
 export async function judge(context: Context, visit: NamedVisit): Promise<Judged> {
   const { db } = context;
   const since = new Date(visit.started_at.getTime() - LOOK_BACK);
-  const until = new Date(visit.started_at.getTime() - 1);
-  const earlier = (await visitsOfHives(db, visit.school, [visit.hive], since, until)).slice(-VISITS_READ);
+  const all = await visitsOfHives(db, visit.school, [visit.hive], since, context.clock.now());
+  const earlier = all.filter(({ started_at }) => started_at < visit.started_at).slice(-VISITS_READ);
+  const next = all.find(({ started_at, colony }) => started_at > visit.started_at && colony === visit.colony);
   const [now, ...before] = await readColonies(db, [visit, ...earlier]);
-  const facts = await factsOf(context, visit, now!, before);
+  const facts = await factsOf(context, visit, now!, before, next ? dateAt(visit.zone, next.started_at) : null);
   return { visit, now: now!, last: before.at(-1) ?? null, facts, advice: adviseColony(facts) };
 }
 
@@ -40,6 +41,7 @@ async function factsOf(
   visit: NamedVisit,
   now: ColonyRead,
   before: readonly ColonyRead[],
+  next: CivilDate | null,
 ): Promise<ColonyFacts> {
   const { db } = context;
   const today = dateAt(visit.zone, visit.started_at);
@@ -50,7 +52,7 @@ async function factsOf(
     colonyEvents(db, visit.school, [visit.colony]),
   ]);
   const season = site ? await siteSeason(context, site, today) : null;
-  return factsAt({ hive: visit.hive_number, zone: visit.zone, now, before, season, practice, colony, logged });
+  return factsAt({ hive: visit.hive_number, zone: visit.zone, now, before, season, practice, colony, logged, next });
 }
 
 interface Known {
@@ -62,10 +64,15 @@ interface Known {
   readonly practice: HousePractice;
   readonly colony: ColonyRow | undefined;
   readonly logged: readonly ColonyEventRow[];
+  /** Day of the look after this one; `null` when it is the last. */
+  readonly next: CivilDate | null;
 }
 
+/** What somebody says of a colony holds for its last look as well; what was done to it does not. */
+const SAID_OF_IT: ReadonlySet<ColonyEvent['kind']> = new Set<ColonyEvent['kind']>(['aim', 'trait']);
+
 /** Everything that the judges rest on, as it was at a visit. */
-function factsAt({ hive, zone, now, before, season, practice, colony, logged }: Known): ColonyFacts {
+function factsAt({ hive, zone, now, before, season, practice, colony, logged, next }: Known): ColonyFacts {
   const today = dateAt(zone, now.visit.started_at);
   return colonyFacts({
     hive,
@@ -80,10 +87,15 @@ function factsAt({ hive, zone, now, before, season, practice, colony, logged }: 
     },
     strain: colony?.strain ?? 'cuts-down',
     queenYear: colony?.queen_year ?? null,
-    events: season && colony ? upTo(eventsOf(season, { colony, read: [now], events: logged }), today) : [],
+    events: season && colony ? knownAt(eventsOf(season, { colony, read: [now], events: logged }), today, next) : [],
     practice: practice.care,
   });
 }
+
+const knownAt = (events: readonly ColonyEvent[], today: CivilDate, next: CivilDate | null): readonly ColonyEvent[] => [
+  ...upTo(events, today),
+  ...events.filter(({ kind, date }) => SAID_OF_IT.has(kind) && date > today && (next === null || date < next)),
+];
 
 /**
  * What the last visit of a colony asks for, and the facts that this rests on.
@@ -118,5 +130,6 @@ export function factsOfRead(
     practice,
     colony: state.colony,
     logged: state.events,
+    next: state.reads[at + 1] ? dateAt(season.site.zone, state.reads[at + 1]!.visit.started_at) : null,
   });
 }

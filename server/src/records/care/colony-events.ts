@@ -95,6 +95,15 @@ export async function setColony(
   return hive.site;
 }
 
+export async function setCombGoal(
+  { db }: Context,
+  actor: Actor,
+  { goal }: Body<'setCombGoal'>,
+): Promise<{ kept: true }> {
+  await revise(db, actor.school, (trx) => changeHousePractice(trx, actor.school, { combGoal: goal }));
+  return { kept: true };
+}
+
 export async function setCalendarPractice(
   { db }: Context,
   actor: Actor,

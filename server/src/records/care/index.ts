@@ -3,6 +3,7 @@ export {
   eventSaid,
   logColonyEvent,
   setCalendarPractice,
+  setCombGoal,
   setColony,
   takeColonyEventBack,
 } from './colony-events';
@@ -31,4 +32,5 @@ export {
   withdrawEventTasks,
   withdrawSent,
 } from './store';
+export { type TrialRow, changeTrial, insertTrial, trialById, trialsAt } from './trial-store';
 export { replaceTasks, settleInVisit, taskIdsOf, tasksOfSchool } from './task-store';

@@ -25,6 +25,8 @@ export interface HousePractice {
   readonly planning: HousePlanning;
   /** How long a skill holds after it was last shown. */
   readonly forgetting: Forgetting;
+  /** Drawn combs that the school wants to own by next spring. */
+  readonly combGoal: number;
   /** Units of whoever did not choose any. */
   readonly units: UnitSystem;
 }
@@ -41,5 +43,6 @@ export const DEFAULT_PRACTICE: HousePractice = {
   workingHours: [8, 19],
   planning: DEFAULT_PLANNING,
   forgetting: FORGETTING,
+  combGoal: 0,
   units: 'metric',
 };

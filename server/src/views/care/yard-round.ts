@@ -1,6 +1,5 @@
 import type { YardRound } from '@brave-comb/contract';
-import { type Asks, type YardColony, matchYard, reservesOf, yardColony } from '@brave-comb/core/care';
-import { frameOf, nestBoxes } from '@brave-comb/core/equipment';
+import { type Asks, matchYard, reservesOf } from '@brave-comb/core/care';
 import type { Sayable } from '@brave-comb/core/language';
 import { addDays, laterOf } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
@@ -11,6 +10,7 @@ import { combsOf, isUsable } from '../../records/inspection';
 import { siteSeason } from '../../facts/season';
 import { say } from '../../words';
 import { coloniesAt } from './colonies';
+import { asNeighbour } from './neighbours';
 
 /** Days ahead over which a round looks. */
 const AHEAD = 7;
@@ -28,7 +28,7 @@ export async function yardRound(context: Context, actor: Actor, siteId?: string)
   ]);
   const until = addDays(today, AHEAD);
   const told = known.map((each) => ({ known: each, ...colonyLine(each) }));
-  const neighbours = told.flatMap(({ known: each, facts }) => (facts ? [asNeighbour(each, facts)] : []));
+  const neighbours = told.flatMap(({ known: each, facts }) => asNeighbour(each, facts) ?? []);
   const inStore = (kind: string) => combs.filter((comb) => isUsable(comb.store) && comb.kind === kind).length;
   return {
     site: { id: site.id, name: site.name },
@@ -50,10 +50,6 @@ export async function yardRound(context: Context, actor: Actor, siteId?: string)
     reserves: [...reservesOf(neighbours)],
     matches: [...matchYard(neighbours)],
   };
-}
-
-function asNeighbour({ state }: LineKnown, facts: Parameters<typeof yardColony>[0]): YardColony {
-  return yardColony(facts, frameOf(nestBoxes(state.hive.stack)[0]!));
 }
 
 /** A job with the planned session at which it can be done in time, if there is one. */

@@ -77,6 +77,7 @@ const PLACES: readonly (View & { readonly after?: true; readonly views: readonly
     views: [
       { id: 'all', name: $localize`All`, link: '/colonies' },
       { id: 'round', name: $localize`Yard round`, link: '/colonies/round', roles: STAFF },
+      { id: 'increase', name: $localize`Increase`, link: '/colonies/increase', roles: STAFF },
     ],
   },
   {

@@ -1,0 +1,65 @@
+import type { CivilDate } from '../units';
+import type { QueenSource } from './stock';
+
+/** What is said of dividing colonies, of drawn comb as a stock, and of trials. */
+export interface IncreaseSentences {
+  'split-divide': null;
+  'split-divide-eggs-both': null;
+  'split-divide-without-her': null;
+  'split-divide-day-before': null;
+  'split-choose-cells': null;
+  'split-choose-cells-why': null;
+  'split-order-queens': null;
+  'split-order-cells': null;
+  'split-order-why': null;
+  'split-queen-in': null;
+  'split-queen-in-why': null;
+  'split-cells-in': null;
+  'split-cells-in-why': null;
+  'split-feed': null;
+  'split-feed-why': { days: number };
+  'split-drones': null;
+  'split-drones-why': { days: number };
+  'split-starter': null;
+  'split-starter-why': null;
+  'split-graft': null;
+  'split-graft-why': null;
+  'split-accepted': null;
+  'split-accepted-why': null;
+  'split-alone': null;
+  'split-alone-why': null;
+  'split-laying': null;
+  'split-laying-why': { worry: CivilDate };
+  'split-proven': null;
+  'split-proven-why': null;
+  'split-not-suspected': null;
+  'split-not-by-then': { readyBy: CivilDate; soonest: CivilDate };
+  'split-not-this-year': null;
+  'split-next-season': null;
+  'split-too-few-units': { units: number; wanted: number };
+  'split-fed-short': { days: number };
+  'split-walk-away-risk': null;
+  'split-no-queen-no-split': null;
+  'split-counted-at-last-look': null;
+  'split-other-school': { source: QueenSource };
+  'gives-none-unsound': null;
+  'gives-none-treated': null;
+  'gives-none-mites': null;
+  'gives-none-robbed': null;
+  'gives-none-queen': null;
+  'gives-none-aim': null;
+  'gives-none-unread': null;
+  'gives-units': { bees: number; brood: number; units: number };
+  'combs-enough': { have: number; goal: number };
+  'combs-nobody-builds': { short: number };
+  'combs-reached': { short: number; each: number; builders: number; flowTo: CivilDate };
+  'combs-not-reached': { short: number; most: number; days: number };
+  'trial-open': { pairs: number };
+  'trial-says': {
+    verdict: 'one' | 'other' | 'no-difference' | 'too-few';
+    measured: number;
+    better: number;
+    byChance: number;
+    fewest: number;
+  };
+}
