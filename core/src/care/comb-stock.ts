@@ -52,6 +52,8 @@ export interface CombPlan {
 
 /** Days in which a strong colony draws a comb in a flow. Common practice: a box of ten undrawn frames in about two weeks. */
 const DAYS_A_COMB = 1.4;
+/** Combs that one colony draws in a season at most: two boxes. Common practice. */
+const A_SEASON = 20;
 /** Frames of bees from which a colony draws comb for others as well. Common practice. */
 export const BUILDS_FROM = 8;
 /** Honey that a comb costs to build, kg: about 90 g of wax, and seven kilograms of honey for one of wax. Common practice. */
@@ -80,7 +82,7 @@ export function combPlan(
   const have = stock.inHives + stock.inStore;
   const short = Math.max(0, goal - have);
   const days = flowTo === null ? 0 : Math.max(0, daysBetween(today, flowTo));
-  const most = Math.floor(days / DAYS_A_COMB);
+  const most = Math.min(A_SEASON, Math.floor(days / DAYS_A_COMB));
   const each = builders > 0 ? Math.ceil(short / builders) : 0;
   const reached = short === 0 ? null : builders > 0 && each <= most;
   return {

@@ -42,6 +42,7 @@ export interface IncreaseSentences {
   'split-no-queen-no-split': null;
   'split-counted-at-last-look': null;
   'split-other-school': { source: QueenSource };
+  'gives-none-suspected-yard': null;
   'gives-none-unsound': null;
   'gives-none-treated': null;
   'gives-none-mites': null;

@@ -216,11 +216,11 @@ function fits({ queens, divided }: Way, source: QueenSource, phases: readonly Ph
 export function splitPlan(facts: SplitFacts): SplitPlan {
   const { today, wanted, source, readyBy, phases, matingDays, colonies } = facts;
   if (!(wanted >= 1)) throw new RangeError('at least one new colony has to be wanted');
-  const givers = colonies
-    .map((colony) => giver(colony))
-    .toSorted((a, b) => b.units - a.units || a.number.localeCompare(b.number, 'en', { numeric: true }));
   const suspected = colonies.some((colony) => colony.suspected);
-  const units = suspected ? 0 : givers.reduce((sum, each) => sum + each.units, 0);
+  const givers = colonies
+    .map((colony) => giver(colony, suspected))
+    .toSorted((a, b) => b.units - a.units || a.number.localeCompare(b.number, 'en', { numeric: true }));
+  const units = givers.reduce((sum, each) => sum + each.units, 0);
   const ways = Array.from({ length: AHEAD }, (_, day) =>
     wayFrom(source, addDays(today, day), today, matingDays),
   ).filter((way) => way.begins >= today && fits(way, source, phases));
@@ -258,9 +258,10 @@ export function splitPlan(facts: SplitFacts): SplitPlan {
 }
 
 /** What one colony can give, and why not more. */
-function giver(colony: YardColony): SplitGiver {
+function giver(colony: YardColony, suspected: boolean): SplitGiver {
   const none = (says: Text): SplitGiver => ({ number: colony.number, units: 0, says });
   const { bees, brood, aim } = colony;
+  if (suspected && !colony.suspected) return none(say('gives-none-suspected-yard'));
   if (!colony.sound || colony.suspected) return none(say('gives-none-unsound'));
   if (colony.treated) return none(say('gives-none-treated'));
   if (colony.mites) return none(say('gives-none-mites'));

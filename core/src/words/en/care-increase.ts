@@ -64,6 +64,7 @@ export const increaseSentences: Sentences<IncreaseSentences> = {
   'split-counted-at-last-look':
     'Counted from the last looks: look again before the day, and never divide a colony that was not looked through for disease',
   'split-other-school': ({ source }) => OTHERS[source],
+  'gives-none-suspected-yard': 'none while disease is suspected in the yard',
   'gives-none-unsound': 'none: something was found on its brood or bees',
   'gives-none-treated': 'none: a medicine lies in it, or binds its honey',
   'gives-none-mites': 'none: mites come first',
@@ -73,7 +74,10 @@ export const increaseSentences: Sentences<IncreaseSentences> = {
   'gives-none-unread': 'cannot be told: its bees were not counted',
   'gives-units': ({ bees, brood, units }, w) =>
     `${units === 0 ? 'none yet' : counted(units, 'unit')}: ${w.number(bees, 1)} frames of bees, ${w.number(brood, 1)} of brood`,
-  'combs-enough': ({ have, goal }) => `${counted(have, 'drawn comb')} for a goal of ${goal}: enough`,
+  'combs-enough': ({ have, goal }) =>
+    goal === 0
+      ? `${counted(have, 'drawn comb')}. No goal is set for next spring yet`
+      : `${counted(have, 'drawn comb')} for a goal of ${goal}: enough`,
   'combs-nobody-builds': ({ short }) =>
     `${counted(short, 'drawn comb')} short, and no colony is strong enough to draw them now`,
   'combs-reached': ({ short, each, builders, flowTo }, w) =>

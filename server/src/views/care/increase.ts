@@ -33,8 +33,8 @@ export async function increase(context: Context, actor: Actor, asked: Asked): Pr
   const { db } = context;
   const { site, sites } = await siteOf(context, actor.school, asked.site);
   const trials = await trialsAt(db, actor.school, site.id);
-  const [known, combs, season, practice, people] = await Promise.all([
-    coloniesAt(context, actor, site),
+  const [all, combs, season, practice, people] = await Promise.all([
+    Promise.all(sites.map((each) => coloniesAt(context, actor, each))),
     combsOf(db, actor.school),
     siteSeason(context, site),
     housePracticeOf(db, actor.school),
@@ -44,7 +44,10 @@ export async function increase(context: Context, actor: Actor, asked: Asked): Pr
       trials.map(({ by_person }) => by_person),
     ),
   ]);
-  const neighbours = known.flatMap((each) => asNeighbour(each, colonyLine(each).facts) ?? []);
+  const known = all.flat().filter(({ season: at }) => at.site.id === site.id);
+  const asYard = (colonies: readonly LineKnown[]) =>
+    colonies.flatMap((each) => asNeighbour(each, colonyLine(each).facts) ?? []);
+  const neighbours = asYard(known);
   const { givers, minds, steps, laying, proven, units, not, otherSchool } = splitPlan({
     today: season.today,
     wanted: asked.wanted,
@@ -58,7 +61,8 @@ export async function increase(context: Context, actor: Actor, asked: Asked): Pr
     site: { id: site.id, name: site.name },
     sites: sites.map(({ id, name }) => ({ id, name })),
     today: season.today,
-    combs: combsSaid(known, combs, season, practice.combGoal, neighbours),
+    // Combs are the school's, wherever they stand.
+    combs: combsSaid(all.flat(), combs, season, practice.combGoal, asYard(all.flat())),
     plan: {
       source: asked.source,
       wanted: asked.wanted,

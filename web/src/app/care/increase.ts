@@ -57,7 +57,6 @@ export class IncreaseScreen {
   private readonly desk = inject(ViewDesk);
   private readonly build = inject(NonNullableFormBuilder);
   private readonly seasonSite = inject(Store).selectSignal(seasonFeature.selectSite);
-  private readonly chosenSite = signal<string | null>(null);
   private readonly person = toSignal(inject(Store).select(peopleFeature.selectPerson));
   protected readonly leads = computed(() => this.person()?.role === 'lead');
 
@@ -66,7 +65,7 @@ export class IncreaseScreen {
     wanted: 2,
   });
   protected readonly watched = this.desk.watch('increase', () => {
-    const site = this.chosenSite() ?? this.seasonSite();
+    const site = this.seasonSite();
     return site ? { query: { site, ...this.asked() } } : null;
   });
   protected readonly data = this.watched.data;
@@ -91,10 +90,6 @@ export class IncreaseScreen {
   protected readonly measures = TRIAL_MEASURES.map((measure) => ({ measure, name: MEASURES[measure] }));
   protected readonly givers = computed(() => (this.data()?.plan.givers ?? []).filter(({ units }) => units > 0));
   protected readonly others = computed(() => (this.data()?.plan.givers ?? []).filter(({ units }) => units === 0));
-
-  protected showSite(site: string): void {
-    this.chosenSite.set(site);
-  }
 
   protected plan(): void {
     if (this.wish.invalid) return;

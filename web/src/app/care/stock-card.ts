@@ -69,7 +69,16 @@ const VERDICTS: Readonly<Record<Selection, string>> = {
     </section>
   `,
   styles: `
+    .sheet {
+      padding: 8px 14px 12px;
+    }
+    .quiet {
+      margin-top: 6px;
+      color: var(--ink-2);
+      font-size: 12.5px;
+    }
     mat-form-field {
+      margin-top: 6px;
       width: 100%;
     }
     .verdict {
@@ -78,6 +87,7 @@ const VERDICTS: Readonly<Record<Selection, string>> = {
     }
     .log {
       margin: 0 0 10px;
+      font-size: var(--t-dense);
       padding: 0;
       list-style: none;
     }
