@@ -117,6 +117,7 @@ for (const address of [
   '/afterwards/predictions',
   '/colonies',
   '/colonies/round',
+  '/colonies/increase',
   '/trainees',
   '/trainees/agreement',
   '/practice',
