@@ -23,6 +23,7 @@ import {
   likelyCause,
   parseSide,
   recordOf,
+  temperOf,
   seenEnough as seenEnoughInCodes,
   stingWatches as stingWatchesInCodes,
   tasksOf as tasksOfInCodes,
@@ -491,6 +492,28 @@ describe('a visit told afterwards', () => {
       'Smoke 1 time: entrance 1',
     ]);
   });
+});
+
+describe('temper of a visit', () => {
+  const opened = () => entry({ kind: 'part-taken-off', part: 'roof' }, 0);
+  const mood = (value: number, minute: number) => entry({ kind: 'mood-noted', mood: value }, minute);
+  const sting = (minute: number) => entry({ kind: 'sting-counted', person: null }, minute);
+  const closed = (minute: number) =>
+    entry({ kind: 'visit-closed', reason: 'question-answered', note: '' } as unknown as EntryBody, minute);
+
+  it.each<[string, VisitEntry[], number | null]>([
+    ['nothing noted', [opened(), closed(20)], null],
+    ['the worst mood counts', [opened(), mood(2, 1), mood(3, 5), closed(20)], 3],
+    ['one sting in ten minutes is nothing', [opened(), mood(2, 1), sting(5), closed(10)], 2],
+    ['two stings in ten minutes', [opened(), mood(2, 1), sting(5), sting(6), closed(10)], 3],
+    ['two stings in half an hour', [opened(), mood(2, 1), sting(5), sting(26), closed(30)], 2],
+    ['four stings in half an hour', [opened(), mood(2, 1), sting(5), sting(6), sting(7), sting(26), closed(30)], 3],
+    ['two stings, closed at once', [opened(), sting(1), sting(2), closed(2)], 2],
+    ['two stings at a hive that nobody opened', [mood(1, 0), sting(1), sting(2)], 2],
+    ['two stings, not closed yet', [opened(), mood(1, 0), sting(1), sting(20)], 2],
+    ['followed', [opened(), mood(4, 1), entry({ kind: 'sign-noticed', sign: 'following' }, 3), closed(20)], 5],
+    ['no more than five', [opened(), mood(5, 1), entry({ kind: 'sign-noticed', sign: 'following' }, 3), closed(20)], 5],
+  ])('%s', (_, entries, temper) => expect(temperOf(recordOf(entries))).toBe(temper));
 });
 
 describe('small words', () => {

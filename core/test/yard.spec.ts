@@ -2,9 +2,18 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type RoundColony, type RoundJob, type YardColony, matchYard, reservesOf, yardRound } from '../src/care';
+import {
+  type RoundColony,
+  type RoundJob,
+  type YardColony,
+  matchYard,
+  reservesOf,
+  yardColony,
+  yardRound,
+} from '../src/care';
+import { factsOf } from '../src/situation';
 import { inEnglish } from '../src/words';
-import { rowsOf } from './case-tables';
+import { rowsOf, situationOf } from './case-tables';
 import { ordinary, yardOf } from './yard-colonies';
 
 describe('from hive to hive', () => {
@@ -60,6 +69,44 @@ describe('from hive to hive', () => {
         }
       }),
     );
+  });
+});
+
+describe('a colony as its neighbours matter to it', () => {
+  it.each<[string, string, Partial<YardColony>]>([
+    [
+      'sound and laying',
+      '',
+      { sound: true, suspected: false, treated: false, queenright: true, eggs: true, trouble: null },
+    ],
+    ['half read', 'read 12', { bees: 6.94 }],
+    ['hardly read', 'read 8', { bees: null }],
+    ['a doubtful side', 'doubt 5', { sound: false, suspected: false }],
+    ['sunken cappings', 'mark sunken-lids on 6', { sound: false }],
+    ['ropy brood', 'found ropy-brood', { sound: false, suspected: true }],
+    ['a suspicion from before', 'suspected foulbrood on 2026-04-20', { suspected: true }],
+    ['that suspicion settled', 'suspected foulbrood on 2026-04-20; settled on 2026-05-01', { suspected: false }],
+    ['a medicine in the hive', 'gave formic acid on 2026-05-10', { treated: true }],
+    ['a medicine out, honey bound for four weeks', 'gave formic acid on 2026-04-20 for 10 days', { treated: true }],
+    ['its honey free again', 'gave formic acid on 2026-03-01 for 10 days', { treated: false }],
+    ['cells', 'cells 2 cup edge', { cells: true }],
+    ['robbers', 'outside robbing', { robbed: true }],
+    ['mites at the limit', 'washed 9 of 300', { mites: true }],
+    ['mites under it', 'washed 8 of 300', { mites: false }],
+    ['no brood at all', 'nest empty', { queenright: false, eggs: false, trouble: 'queenless' }],
+    ['a drone layer, seen', 'nest drones; seen queen', { trouble: 'drone-layer' }],
+    ['an old patchy queen', 'queen 2024; mark spotty-pattern on 5, 6', { trouble: 'failing', queenSeasons: 3 }],
+    ['a small box', 'nucleus', { small: true }],
+    ['two boxes', 'double', { small: false }],
+    ['kept for more colonies', 'aim growth', { aim: 'growth', leastKg: 5 }],
+    ['to live by itself', 'aim survival', { leastKg: 7.5, feedToKg: 15 }],
+    ['a reserve', 'nucleus; aim reserve', { leastKg: 2, feedToKg: 4, aim: 'reserve' }],
+    ['a full super of ten shallow frames, 1.35 kg each', 'super full', { storesKg: 23.024 }],
+  ])('%s', (_, given, expected) => {
+    expect(yardColony(factsOf(situationOf(given)), 'national-deep')).toMatchObject({
+      frame: 'national-deep',
+      ...expected,
+    });
   });
 });
 
