@@ -90,7 +90,7 @@ export function selectionOf(facts: ColonyFacts): Selected {
  */
 export function adviseSelection(facts: ColonyFacts): Advised | null {
   const { phase, today } = facts;
-  if (phase === null || facts.youngQueen !== null || queenTrouble(facts) !== null) return null;
+  if (phase === null || queenTrouble(facts) !== null) return null;
   if (isRobbed(facts) || healthOf(facts).verdict !== 'sound' || facts.cells.length > 0) return null;
   const { verdict, reasons } = selectionOf(facts);
   if (verdict === 'requeen' && REPLACES.has(phase)) {
