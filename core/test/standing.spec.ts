@@ -184,6 +184,47 @@ describe('a standing', () => {
     expect(standings(three, { checklist: list })('salma', 'finds-eggs').state).toBe('not-met');
   });
 
+  it.each<[string, Demonstration[], number]>([
+    ['one looked on at', [shown('2026-05-01', 'saw-it')], 0],
+    ['one with help: a third of the level, none of the times', [shown('2026-05-01', 'helped')], 0.17],
+    ['one alone of three', [shown('2026-05-01', 'alone')], 0.67],
+    ['two alone of three', [shown('2026-05-01', 'alone'), shown('2026-05-02', 'alone')], 0.83],
+    ['three alone at one hive', [1, 2, 3].map((day) => shown(`2026-05-0${day}`, 'alone')), 0.95],
+    ['one better than asked', [shown('2026-05-01', 'can-teach')], 0.67],
+    [
+      'a good day, then three with help',
+      [shown('2026-04-01', 'alone'), ...[1, 2, 3].map((day) => shown(`2026-05-0${day}`, 'helped'))],
+      0.33,
+    ],
+  ])('%s is so much of the way', (_, evidence, progress) => {
+    const standing = eggs(evidence);
+    expect(standing.state).toBe('in-progress');
+    expect(standing.progress).toBeCloseTo(progress, 1);
+  });
+
+  it('tells the level by the last three showings', () => {
+    const helped = [1, 2, 3].map((day) => shown(`2026-05-0${day}`, 'helped'));
+    expect(eggs([shown('2026-04-01', 'alone'), ...helped]).level).toBe('helped');
+    expect(eggs([shown('2026-04-01', 'alone'), ...helped.slice(1)]).level).toBe('alone');
+  });
+
+  it('puts two judgements of one moment in one order, whichever came first', () => {
+    const at = '2026-05-09T12:00:00.000Z';
+    const two = [
+      { ...shown('2026-05-09', 'helped'), id: 'a', at },
+      { ...shown('2026-05-09', 'alone'), id: 'b', at },
+    ];
+    const list = [...three.slice(0, 2), ...two];
+    expect(eggs(list)).toEqual(eggs([...list].reverse()));
+    expect(eggs(list).counted.at(-1)).toBe('b');
+  });
+
+  it('holds readings as far off as is allowed', () => {
+    const readingsOff = (off: number) => ({ readingsOff: () => off });
+    expect(eggs(three, { within: 1 }, readingsOff(1)).state).toBe('shown');
+    expect(eggs(three, { within: 1 }, readingsOff(1.01)).state).toBe('in-progress');
+  });
+
   it('says what it is in words', () => {
     expect(standingText(eggs([]), RULE, way)).toBe('not met: alone 3 times');
     expect(standingText(eggs(three.slice(0, 2)), RULE, way)).toBe('in progress: alone once more');
