@@ -72,14 +72,36 @@ describe('the debrief', () => {
     expect(text).toContain('13:14 to 13:37, 22 sides, 3 roles swapped');
     const [salma, greta] = [...element.querySelectorAll('tbody tr')];
     const judged = [...salma!.querySelectorAll('.judged')].map((each) => textOf(each));
+    expect(judged).toHaveLength(1);
     expect(judged[0]).toContain('lifts straight up, slow');
     expect(judged[0]).toContain('helped to alone, judged by Tomasz');
-    expect(textOf(salma!.querySelector('details'))).toContain('1 more');
+    expect(textOf(salma!.querySelector('.plus'))).toBe('+2');
     expect(salma!.querySelector('[role=img][aria-label^="2.5 eighths off"]')?.getAttribute('aria-label')).toBe(
-      '2.5 eighths off on 1 side, most pollen −2.0',
+      '2.5 eighths off on 1 side, too little pollen',
     );
     expect(textOf(greta!)).toContain('no frame in hand, third time running');
-    expect(textOf(greta!)).toContain('none given');
+    expect(textOf(greta!)).toContain('no reading given');
+  });
+
+  it('opens all that was judged under a line, one or all of them, and all for paper', async () => {
+    const { element, press, fixture } = await showView(DebriefScreen, 'debrief', DATA);
+    const opened = () => [...element.querySelectorAll('.more')].map((row) => textOf(row));
+    expect(opened()).toEqual([]);
+    const salma = element.querySelector<HTMLButtonElement>('button[aria-label="All of Salma"]')!;
+    salma.click();
+    await fixture.whenStable();
+    expect(salma.getAttribute('aria-expanded')).toBe('true');
+    expect(opened()).toHaveLength(1);
+    expect(opened()[0]).toContain('ages larvae');
+    expect(opened()[0]).toContain('Own reading: 2.5 eighths off on 1 side, too little pollen.');
+    await press(/^Open all$/);
+    expect(opened()[1]).toContain('Nobody has judged Greta yet.');
+    await press(/^Close all$/);
+    expect(opened()).toEqual([]);
+    const print = vi.spyOn(globalThis, 'print').mockImplementation(() => expect(opened()).toHaveLength(2));
+    await press(/^Print$/);
+    expect(print).toHaveBeenCalledOnce();
+    print.mockRestore();
   });
 
   it('is signed by the lead only after every part was ticked, as it was read', async () => {

@@ -1,9 +1,19 @@
-import type { SkillLevel } from '@brave-comb/core/inspection';
+import { type Letter, SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
 import { named } from '../language/words';
 import { said } from '../language/said';
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  ChangeDetectorRef,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+} from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton, MatIconButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import type { Debrief } from '@brave-comb/contract';
 import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
@@ -23,14 +33,19 @@ type Part = (typeof DEBRIEF_PARTS)[number];
 /** Eighths at which the line of a reading is full, and from which it is said with rust. */
 const FULL = 3;
 const FAR = 2;
-/** Judgements that stand in the line of a trainee. */
-const SHOWN = 2;
-const signed = (value: number): string => `${value > 0 ? '+' : '−'}${Math.abs(value).toFixed(1)}`;
+/** By how many levels a judgement went up; a first showing counts from under the lowest. */
+const rise = ({ before, after }: Trainee['judged'][number]): number => levelRank(after) - levelRank(before);
+const levelRank = (level: SkillLevel | null): number => (level === null ? -1 : SKILL_LEVELS.indexOf(level));
+/** Which way an own reading lay furthest off. */
+const lay = (letter: Letter, by: number): string => {
+  const what = named('content', letter);
+  return by > 0 ? $localize`too much ${what}` : $localize`too little ${what}`;
+};
 
 /** One session afterwards, by trainee: who did what, what was judged, how own readings lay, and what is left. */
 @Component({
   selector: 'bc-debrief',
-  imports: [LevelGlyph, NgTemplateOutlet, JobBar, RouterLink, ViewState],
+  imports: [LevelGlyph, MatButton, MatIconButton, NgTemplateOutlet, JobBar, RouterLink, ViewState],
   templateUrl: './debrief.html',
   styleUrl: './debrief.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -40,6 +55,7 @@ export class DebriefScreen {
     level === null ? $localize`never shown` : named('skillLevel', level);
   private readonly desk = inject(ViewDesk);
   private readonly router = inject(Router);
+  private readonly afterwards = inject(ChangeDetectorRef);
   /** From the address; the latest session without it. */
   readonly session = input<string>();
   protected readonly watched = this.desk.watch('debrief', () => ({ query: { session: this.session() } }));
@@ -56,6 +72,13 @@ export class DebriefScreen {
     source: () => this.data()?.revision,
     computation: () => [],
   });
+  /** Trainees whose line is opened. */
+  protected readonly opened = linkedSignal<string | undefined, ReadonlySet<string>>({
+    source: () => this.data()?.session,
+    computation: () => new Set<string>(),
+  });
+  private readonly everybody = computed(() => this.groups().flatMap(({ trainees }) => trainees.map(({ id }) => id)));
+  protected readonly allOpen = computed(() => this.everybody().every((id) => this.opened().has(id)));
   protected readonly aloud = signal(false);
   protected readonly sending = signal(false);
   protected readonly date = dateText;
@@ -76,12 +99,13 @@ export class DebriefScreen {
       times: this.times(group),
       numbers: Array.from({ length: group.frames }, (_, index) => index + 1),
       trainees: group.trainees.map((trainee) => {
-        // What changed comes first; the rest folds away.
-        const judged = trainee.judged.toSorted((a, b) => Number(a.before === a.after) - Number(b.before === b.after));
+        // The best change stands in the line; all of it opens under it.
+        const judged = trainee.judged.toSorted((a, b) => rise(b) - rise(a));
         return {
           ...trainee,
-          first: judged.slice(0, SHOWN),
-          rest: judged.slice(SHOWN),
+          judged,
+          best: judged[0] ?? null,
+          rest: judged.slice(1),
           reading: this.reading(trainee),
         };
       }),
@@ -118,9 +142,9 @@ export class DebriefScreen {
       x: 2 + share * 50,
       far: off.eighths > FAR,
       eighths: off.eighths.toFixed(1),
-      most: off.letter ? `${off.letter} ${signed(off.by)}` : '',
+      most: off.letter ? lay(off.letter, off.by) : '',
       says: $localize`${off.eighths.toFixed(1)} eighths off on ${off.sides} ${off.sides === 1 ? $localize`side` : $localize`sides`}${
-        off.letter ? $localize`, most ${named('content', off.letter)} ${signed(off.by)}` : ''
+        off.letter ? `, ${lay(off.letter, off.by)}` : ''
       }`,
     };
   }
@@ -160,7 +184,24 @@ export class DebriefScreen {
     void this.router.navigate(['/afterwards/debrief', session]);
   }
 
+  protected readonly allOf = (name: string): string => $localize`All of ${name}`;
+
+  protected toggle(trainee: string): void {
+    this.opened.update((opened) => {
+      const next = new Set(opened);
+      if (!next.delete(trainee)) next.add(trainee);
+      return next;
+    });
+  }
+
+  protected toggleAll(): void {
+    this.opened.set(new Set(this.allOpen() ? [] : this.everybody()));
+  }
+
   protected print(): void {
+    // What is folded away on the screen stands on paper.
+    this.opened.set(new Set(this.everybody()));
+    this.afterwards.detectChanges();
     globalThis.print();
   }
 }
