@@ -68,3 +68,32 @@ test('the yard round: a job is put off and the walk gets shorter; a site of its 
   await expect(page.getByRole('heading', { name: /^Yard round Moor edge/ })).toBeVisible();
   expect(faults).toEqual([]);
 });
+
+test('what a hive is kept for leans its advice; a division is worked out, and a trial is begun', async ({ page }) => {
+  const faults = watchFaults(page);
+  await signIn(page, 'morag');
+  await page.goto('/colonies');
+  await page.getByRole('link', { name: 'Hive 8', exact: true }).click();
+  const card = page.getByRole('region', { name: 'Kept for, and its stock' });
+  await card.getByRole('combobox', { name: 'Kept for' }).click();
+  await page.getByRole('option', { name: 'more colonies' }).click();
+  await expect(page.getByText('Kept for: more colonies')).toBeVisible();
+  await page.reload();
+  await expect(card.getByRole('combobox', { name: 'Kept for' })).toContainText('more colonies');
+  await page.goto('/colonies/increase');
+  await expect(page.getByText(/^Disease is suspected in this yard/)).toBeVisible();
+  await page.getByRole('combobox', { name: /^Site/ }).selectOption({ label: 'Moor edge' });
+  await expect(page.getByText('Graft larvae of half a day to a day from the chosen mother')).toBeVisible();
+  await soundOnDeskAndPhone(page, 'increase');
+  await page.getByRole('combobox', { name: 'Their queens' }).click();
+  await page.getByRole('option', { name: 'bought laying' }).click();
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await expect(page.getByText('Hang her in, in her cage')).toBeVisible();
+  await page.getByRole('button', { name: 'Begin a trial' }).click();
+  await page.getByLabel('What is it to answer?').fill('Candy or syrup?');
+  await page.getByLabel('First method').fill('candy');
+  await page.getByLabel('Second method').fill('syrup');
+  await page.getByRole('button', { name: 'Pair them and begin' }).click();
+  await expect(page.getByText(/^Nothing measured yet on/)).toBeVisible();
+  expect(faults).toEqual([]);
+});
