@@ -1,4 +1,4 @@
-import { QUEEN_SOURCES, TRIAL_MEASURES } from '@brave-comb/core/care';
+import { MOST_PAIRS, QUEEN_SOURCES, TRIAL_MEASURES } from '@brave-comb/core/care';
 import * as z from 'zod';
 import { endpoint } from './endpoint';
 import { CivilDate, Id, field, list, siteQuery } from './parts';
@@ -101,7 +101,11 @@ export const beginTrial = endpoint({
     other: z.string().trim().min(1, 'Name the second method.').max(80),
     measure: z.enum(TRIAL_MEASURES),
     revisit: CivilDate,
-    hives: z.array(Id).min(2, 'Choose two hives or more.').max(32).readonly(),
+    hives: z
+      .array(Id)
+      .min(2, 'Choose two hives or more.')
+      .max(MOST_PAIRS * 2)
+      .readonly(),
   }),
   response: Increase,
 });

@@ -227,26 +227,26 @@ function superOf({ supersFill, superGain, supersAreTheirs, today, daysSinceLast 
 const secondBroodBox = ({ broodBoxes, practice, supers, aim }: ColonyFacts): boolean =>
   broodBoxes === 1 && (practice.broodBoxes === 2 || aim === 'growth') && supers === 0;
 
-/** Frames of a small box, out of which they are moved before anything goes on top. */
+/** Frames of a small box, out of which a colony is moved before anything goes on top. */
 const SMALL_BOX = 6;
-const outgrowsSmallBox = ({ broodBoxes, nestFrames }: ColonyFacts): boolean =>
+/** Whether a colony lives in one small box. */
+export const inSmallBox = ({ broodBoxes, nestFrames }: ColonyFacts): boolean =>
   broodBoxes === 1 && nestFrames <= SMALL_BOX;
 
 /** A reserve gives a comb away instead of getting a box. */
-const keptSmall = (facts: ColonyFacts): boolean => facts.aim === 'reserve' && outgrowsSmallBox(facts);
+const keptSmall = (facts: ColonyFacts): boolean => facts.aim === 'reserve' && inSmallBox(facts);
 
 function errandFor(facts: ColonyFacts): Pick<Advised, 'errand'> {
   if (facts.broodBoxes === 0) return { errand: { brings: [{ what: 'foundation', amount: 2 }] } };
   if (keptSmall(facts)) return { errand: { brings: [{ what: 'foundation', amount: 1 }] } };
-  if (outgrowsSmallBox(facts) || secondBroodBox(facts))
-    return { errand: { brings: [{ what: 'brood-box', amount: 1 }] } };
+  if (inSmallBox(facts) || secondBroodBox(facts)) return { errand: { brings: [{ what: 'brood-box', amount: 1 }] } };
   return {};
 }
 
 function titleOf(facts: ColonyFacts, unsure: boolean): Text {
   if (facts.broodBoxes === 0) return say('give-bars');
   if (keptSmall(facts)) return say('comb-out-of-reserve');
-  if (outgrowsSmallBox(facts)) return say('into-full-box');
+  if (inSmallBox(facts)) return say('into-full-box');
   if (secondBroodBox(facts)) return say('put-brood-box');
   const nth = ['', say('second-box'), say('third'), say('fourth')][facts.supers] ?? say('further');
   return say('a', { unsure, nth, superOnFrom: facts.superOnFrom });
@@ -255,7 +255,7 @@ function titleOf(facts: ColonyFacts, unsure: boolean): Text {
 function otherSchoolOf(facts: ColonyFacts): Text {
   if (facts.broodBoxes === 0) return say('bars-or-honey-out');
   if (keptSmall(facts)) return say('lets-reserve-grow');
-  if (outgrowsSmallBox(facts)) return say('keeps-in-small-box');
+  if (inSmallBox(facts)) return say('keeps-in-small-box');
   if (secondBroodBox(facts)) return say('one-box-or-two');
   return facts.supers > 0 ? say('waits-until-super-two-thirds') : say('first-has-every-frame-brood');
 }

@@ -110,11 +110,11 @@ export interface TrialResult {
 }
 
 /** Pairs under which no outcome can be told from chance: with five all on one side it happens in one of sixteen. */
-export const FEWEST_PAIRS = 6;
+const FEWEST_PAIRS = 6;
 /** Chance under which a difference is taken as one. */
 const TAKEN_AT = 0.05;
 /** Pairs up to which every way of swapping the methods is reckoned. */
-const MOST_PAIRS = 16;
+export const MOST_PAIRS = 16;
 
 /**
  * What a trial of two methods on like hives says: the mean difference, and how often chance alone would give as much, by swapping the methods of each

@@ -11,6 +11,7 @@ import { lastSample, miteLimit } from './mites';
 import { type QueenTrouble, queenTrouble } from './queen';
 import { halfRead } from './reading';
 import { say } from './said';
+import { inSmallBox } from './space';
 import type { ColonyAim } from './stock';
 
 /** A colony as its neighbours matter to it. */
@@ -73,8 +74,6 @@ const WORTH_A_QUEEN = 3;
 const NEEDS_A_QUEEN: readonly QueenTrouble[] = ['queenless', 'overdue', 'drone-layer', 'failing'];
 /** Trouble that a test frame proves before a queen is given. */
 const PROVED: ReadonlySet<QueenTrouble> = new Set<QueenTrouble>(['queenless', 'overdue']);
-/** Frames of a small box. */
-const SMALL_BOX = 6;
 /** Food of a colony that can give a comb of it, above what the house feeds up to, kg: a full comb and a reserve. Common practice. */
 const FOOD_TO_SPARE = 3;
 
@@ -279,6 +278,6 @@ export function yardColony(facts: ColonyFacts, frame: FrameKindId): YardColony {
     trouble: queenTrouble(facts),
     queenSeasons: facts.queenSeasons,
     aim: facts.aim,
-    small: facts.nestFrames <= SMALL_BOX && facts.broodBoxes === 1,
+    small: inSmallBox(facts),
   };
 }

@@ -1,4 +1,4 @@
-import { pairHives } from '@brave-comb/core/care';
+import { MOST_PAIRS, pairHives } from '@brave-comb/core/care';
 import { scattered } from '@brave-comb/core/units';
 import type { Body } from '../../body';
 import type { Actor, Context } from '../../context';
@@ -10,9 +10,6 @@ import { Refusal, notFound } from '../../problem';
 import { changeTrial, insertTrial, trialById } from '../../records/care';
 import { siteOf } from '../../records/equipment';
 import { say } from '../../words';
-
-/** Pairs of a trial at most: every way of swapping them is reckoned. */
-const MOST_PAIRS = 16;
 
 /**
  * Begins a trial: like hives are paired, and chance says which of each gets which method. Sent twice, it is begun once.

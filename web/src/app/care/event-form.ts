@@ -4,7 +4,6 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, ou
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import type { ColonyCalendar, endpoints } from '@brave-comb/contract';
-import { COLONY_AIMS, type ColonyAim, TRAITS, type Trait } from '@brave-comb/core/care';
 import type { Sent } from '../api/contract-client';
 import { Named, listed } from '../language/words';
 import { dayText } from '../ui/format';
@@ -28,8 +27,6 @@ const KINDS = {
   suspicion: $localize`Suspicion of disease`,
   'suspicion-settled': $localize`Suspicion settled`,
   'ordered-by-the-inspector': $localize`Ordered by the inspector`,
-  aim: $localize`What it is kept for`,
-  trait: $localize`Trait of this queen’s bees`,
 } as const;
 type Kind = keyof typeof KINDS;
 
@@ -110,26 +107,6 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
             </select>
           </label>
         }
-        @case ('aim') {
-          <label>
-            <ng-container i18n>Kept for </ng-container
-            ><select formControlName="aim">
-              @for (option of aims; track option) {
-                <option [value]="option">{{ option | named: 'colonyAim' }}</option>
-              }
-            </select>
-          </label>
-        }
-        @case ('trait') {
-          <label>
-            <ng-container i18n>Trait </ng-container
-            ><select formControlName="trait">
-              @for (option of traits; track option) {
-                <option [value]="option">{{ option | named: 'trait' }}</option>
-              }
-            </select>
-          </label>
-        }
         @case ('ordered-by-the-inspector') {
           <label
             ><ng-container i18n>What, and by whom </ng-container
@@ -187,12 +164,6 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
         never near open food, and never more than one person breathes the vapour.
       </p>
     }
-    @if (kind() === 'aim') {
-      <p class="quiet" i18n>
-        What it is kept for leans the advice: room, feed, dividing, and what it gives to other hives. Every advice that
-        it changed says what would be said without it.
-      </p>
-    }
     @if (superCaution(); as text) {
       <p class="caution" role="alert">{{ text }}</p>
     }
@@ -241,8 +212,6 @@ export class EventForm {
   protected readonly starts = Object.entries(QUEEN_STARTS).map(([start, name]) => ({ start, name }));
   protected readonly hived = HIVED;
   protected readonly feeds = FEEDS;
-  protected readonly aims = COLONY_AIMS;
-  protected readonly traits = TRAITS;
   protected readonly kind = signal<Kind>('feed');
   private readonly tried = signal(0);
 
@@ -254,8 +223,6 @@ export class EventForm {
     kg: 2,
     start: this.build.control<keyof typeof QUEEN_STARTS>('cell-sealed'),
     as: this.build.control<(typeof HIVED)[number]>('swarm'),
-    aim: this.build.control<ColonyAim>('honey'),
-    trait: this.build.control<Trait>('gentle'),
     text: '',
     doses: 1,
     repeatAfter: this.build.control<number | null>(null),
@@ -315,7 +282,7 @@ export class EventForm {
   }
 
   private detail(): LoggedEvent['detail'] {
-    const { kind, what, kg, start, as, aim, trait, text, medicine, ...treatment } = this.form.getRawValue();
+    const { kind, what, kg, start, as, text, medicine, ...treatment } = this.form.getRawValue();
     switch (kind) {
       case 'feed':
         return { kind, what, kg };
@@ -327,10 +294,6 @@ export class EventForm {
         return { kind, start };
       case 'hived':
         return { kind, as };
-      case 'aim':
-        return { kind, of: aim };
-      case 'trait':
-        return { kind, trait };
       case 'suspicion':
         return { kind, of: text };
       case 'ordered-by-the-inspector':

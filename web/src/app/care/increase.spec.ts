@@ -106,6 +106,7 @@ describe('increase', () => {
     await inputs.at(-1)!.setValue('200');
     await (await loader.getHarness(MatButtonHarness.with({ text: 'Set the goal' }))).click();
     expect(changes()[0]).toMatchObject({ endpoint: 'setCombGoal', sent: { body: { goal: 200 } } });
+    expect(element.querySelectorAll('.layout .drawn')).toHaveLength(8);
     expect(textOf(element)).toContain('Not counted, for no comb was read lately: hives 12.');
     const own = await showView(IncreaseScreen, 'increase', DATA, 'supervisor');
     expect(textOf(own.element)).not.toContain('Set the goal');

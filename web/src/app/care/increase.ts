@@ -6,7 +6,7 @@ import { MatError, MatFormField, MatHint, MatLabel } from '@angular/material/for
 import { MatInput } from '@angular/material/input';
 import { MatOption, MatSelect } from '@angular/material/select';
 import type { Increase } from '@brave-comb/contract';
-import { QUEEN_SOURCES, type QueenSource, TRIAL_MEASURES, type TrialMeasure } from '@brave-comb/core/care';
+import { QUEEN_SOURCES, type QueenSource, boxLayout, TRIAL_MEASURES, type TrialMeasure } from '@brave-comb/core/care';
 import { addDays } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
 import { ViewDesk } from '../api/view-desk';
@@ -31,6 +31,8 @@ const MEASURES: Readonly<Record<TrialMeasure, string>> = {
   stores: $localize`food in the nest`,
   mites: $localize`mites in 100 bees`,
 };
+/** Frames of a new box. */
+const NEW_BOX = 10;
 /** Days until a trial is looked at again, at first. */
 const REVISIT = 30;
 
@@ -88,6 +90,13 @@ export class IncreaseScreen {
 
   protected readonly sources = QUEEN_SOURCES.map((source) => ({ source, name: SOURCES[source] }));
   protected readonly measures = TRIAL_MEASURES.map((measure) => ({ measure, name: MEASURES[measure] }));
+  /** Frames of a new box as they stand with what is in store: drawn or not. */
+  protected readonly layout = computed(() => boxLayout(NEW_BOX, this.data()?.combs.inStore ?? 0));
+  protected readonly layoutText = computed(() =>
+    this.layout()
+      .map((drawn) => (drawn ? $localize`drawn` : $localize`foundation`))
+      .join(', '),
+  );
   protected readonly givers = computed(() => (this.data()?.plan.givers ?? []).filter(({ units }) => units > 0));
   protected readonly others = computed(() => (this.data()?.plan.givers ?? []).filter(({ units }) => units === 0));
 

@@ -64,6 +64,7 @@ const VERDICTS: Readonly<Record<Selection, string>> = {
             Note it
           </button>
         </div>
+        <p class="quiet" i18n>What it is kept for leans the advice; each advice says what it would be without.</p>
         <p class="quiet" i18n>Noted traits stand under “Logged”. A slip is taken back on the page of dates and dues.</p>
       }
     </section>
