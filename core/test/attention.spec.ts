@@ -74,4 +74,13 @@ describe('how soon a colony needs somebody', () => {
     expect(asksOf(dues, [advice('comb', today, 0.5)], tasks).map(({ what }) => what)).toEqual(['t1', 't2', 'comb']);
     expect(asksOf(dues, [], tasks).map(({ what }) => what)).toEqual(['t1', 't2', 't3']);
   });
+
+  it.each([
+    ['on the list for the day it is due', '2026-05-20', '2026-05-20', []],
+    ['on the list for an earlier day', '2026-05-18', '2026-05-20', []],
+    ['on the list for a later day than it now presses', '2026-06-10', '2026-05-20', ['feed']],
+  ] as const)('says an advice that is %s only where the list is too late', (_, listed, by, expected) => {
+    const asks = asksOf([due('t1', listed)], [advice('feed', by, 0.8)], new Map([['t1', 'advice/feed']]));
+    expect(asks.filter(({ toDecide }) => toDecide).map(({ what }) => what)).toEqual(expected);
+  });
 });

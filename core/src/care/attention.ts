@@ -54,7 +54,7 @@ const STRICTLY: readonly Strict[] = ['must', 'should', 'may'];
  * @param dues from its calendar
  * @param undecided advice on which nobody decided
  * @param tasks keys of the tasks of visits by the ids of their dues: what an advice says too is not said twice, nor an advice that was put
- * on the list of the next visit
+ * on the list of the next visit, unless it presses sooner than that
  * @returns in the order in which they are due, stricter ones first on the same day
  */
 export function asksOf(
@@ -63,7 +63,8 @@ export function asksOf(
   tasks: ReadonlyMap<string, string> = new Map(),
 ): readonly Asks[] {
   const advised = new Set<string>(undecided.map(({ kind }) => kind));
-  const sent = new Set(tasks.values());
+  const listed = new Map(dues.flatMap(({ id, due }) => (tasks.has(id) ? [[tasks.get(id)!, due] as const] : [])));
+  const isListed = ({ kind, by }: Advice) => (listed.get(taskOfAdvice(kind)) ?? '9999-12-31') <= by;
   const twice = ({ id }: Due) => advised.has(TOLD_BY[tasks.get(id)?.split('/')[0] ?? ''] ?? '');
   return [
     ...dues
@@ -80,7 +81,7 @@ export function asksOf(
         bring,
       })),
     ...undecided
-      .filter(({ kind, pressing }) => !QUIET.has(kind) && pressing >= SHOULD && !sent.has(taskOfAdvice(kind)))
+      .filter((advice) => !QUIET.has(advice.kind) && advice.pressing >= SHOULD && !isListed(advice))
       .map(({ kind, title, reasons, from, by, pressing, errand }): Asks => ({
         key: `advice:${kind}`,
         what: title,

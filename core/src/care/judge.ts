@@ -44,7 +44,9 @@ function ranked(facts: ColonyFacts): readonly Advice[] {
     ? whileItStands(facts)
     : isRobbed(facts)
       ? whileRobbed(facts)
-      : amongEachOther(facts);
+      : healthOf(facts).verdict === 'test'
+        ? whileUntested(facts)
+        : amongEachOther(facts);
   const pressing = found.some((advice) => advice.pressing >= PRESSING);
   const unknown = pressing ? null : adviseCannotTell(facts);
   const quiet = pressing ? null : (unknown ?? adviseLeaveAlone(facts));
@@ -65,6 +67,20 @@ function whileItStands(facts: ColonyFacts): readonly Advised[] {
     also(adviseHealth(facts)!, say('all-else-waits')),
     adviseEntrance(facts),
     feed && also(feed, say('feed-with-own-kit')),
+  ].filter((each) => each !== null);
+}
+
+/** A doubt that a matchstick settles in a minute: no comb, box or bees move before it; what goes on in the nest is told with that. */
+function whileUntested(facts: ColonyFacts): readonly Advised[] {
+  const feed = adviseFeeding(facts);
+  const cells = adviseQueenCells(facts);
+  return [
+    also(adviseHealth(facts)!, say('what-moves-waits-for-stick')),
+    adviseEntrance(facts),
+    feed && also(feed, say('feed-with-own-kit')),
+    cells && also(cells, say('what-moves-waits-for-stick')),
+    adviseMites(facts),
+    adviseProtein(facts),
   ].filter((each) => each !== null);
 }
 

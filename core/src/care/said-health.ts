@@ -26,6 +26,7 @@ export interface HealthSentences {
   'lab-says-no': null;
   'inspector-not-reached': null;
   'all-else-waits': null;
+  'what-moves-waits-for-stick': null;
   'feed-with-own-kit': null;
   'test-before-closing': { frames: readonly number[] };
   'settle-suspicion': { what: string };

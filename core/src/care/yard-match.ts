@@ -6,7 +6,7 @@ import { practiceFor } from './aim';
 import { isRobbed } from './entrance';
 import type { ColonyFacts } from './facts';
 import { foodOf } from './feed';
-import { healthOf, standsStill } from './health';
+import { healthOf } from './health';
 import { lastSample, miteLimit } from './mites';
 import { type QueenTrouble, queenTrouble } from './queen';
 import { halfRead } from './reading';
@@ -269,7 +269,7 @@ export function yardColony(facts: ColonyFacts, frame: FrameKindId): YardColony {
     frame,
     queenright: LAYS.has(facts.queen.verdict),
     sound: health === 'sound' && facts.doubtfulFrames.length === 0,
-    suspected: standsStill(facts) || facts.suspicion !== null,
+    suspected: health === 'stop' || health === 'test' || facts.suspicion !== null,
     treated: facts.courses.some(({ ended, freeFrom }) => !ended || (freeFrom !== null && freeFrom > facts.today)),
     cells: facts.queenCells > 0,
     robbed: isRobbed(facts),

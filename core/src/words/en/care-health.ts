@@ -34,8 +34,9 @@ export const healthSentences: Sentences<HealthSentences> = {
   'lab-says-no': 'The laboratory says no: the hive is free again from that day.',
   'inspector-not-reached':
     'Nobody can be reached: narrow the entrance against robbing, keep it shut, and try again tomorrow.',
+  'what-moves-waits-for-stick': 'No comb, box or bees of this colony move before the matchstick test',
   'all-else-waits': 'Everything else that this colony may want waits until the inspector has spoken',
-  'feed-with-own-kit': 'Foulbrood is suspected: use a feeder that goes to no other hive, and spill nothing',
+  'feed-with-own-kit': 'Until it is settled: use a feeder that goes to no other hive, and spill nothing',
   'test-before-closing': ({ frames: list }, w) =>
     `Do the matchstick test on ${frames(list, (each) => w.list(each))} before you close`,
   'settle-suspicion': ({ what }) => `Settle the suspicion (${what}): do the matchstick test in three cells`,
