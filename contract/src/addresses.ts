@@ -69,6 +69,7 @@ export const ADDRESSES = {
   liveSessionStream: ['GET', '/api/live/sessions/:session/stream'],
   combLedger: ['GET', '/api/combs'],
   yardBook: ['GET', '/api/yard-book'],
+  addTask: ['POST', '/api/yard-book/hives/:hive/tasks'],
   settleTask: ['POST', '/api/yard-book/tasks/:task'],
   predictions: ['GET', '/api/predictions'],
   visitReview: ['GET', '/api/visits/:visit/review'],

@@ -71,6 +71,7 @@ export const Advice = z.object({
 export const Review = z.object({
   visit: Id,
   hive: z.string(),
+  hiveId: Id,
   zone: z.string(),
   group: z.string(),
   supervisor: z.string(),

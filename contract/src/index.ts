@@ -85,6 +85,7 @@ export const endpoints = {
   liveSessionStream: inspection.liveSessionStream,
   combLedger: inspection.combLedger,
   yardBook: inspection.yardBook,
+  addTask: inspection.addTask,
   settleTask: inspection.settleTask,
   predictions: inspection.predictions,
   visitReview: care.visitReview,

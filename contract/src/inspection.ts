@@ -17,6 +17,7 @@ import { ROLES, endpoint } from './endpoint';
 import { EntryBody, OutsideLook } from './inspection-entries';
 import { AddressedSide, Comb, PartName, Spot } from './inspection-sides';
 import { CivilDate, Id, Instant, Problem, field, list } from './parts';
+import { wrong } from './wrong';
 
 /** An entry as a device sends it. */
 export const NewEntry = z.object({ id: Id, at: Instant, body: EntryBody });
@@ -354,8 +355,9 @@ const Task = z.object({
   from: CivilDate,
   due: CivilDate,
   bring: z.string().nullable(),
-  /** The visit that left it; null for what a round sent to a session. */
+  /** The visit that left it. */
   visit: Id.nullable(),
+  source: z.enum(['visit', 'yard-round', 'by-hand']),
   settled: z.object({ by: z.string(), at: Instant }).nullable(),
 });
 
@@ -368,6 +370,7 @@ export const yardBook = endpoint({
     zone: z.string(),
     today: CivilDate,
     tasks: list(Task),
+    hives: list(z.object({ id: Id, number: z.string() })),
     strayCombs: list(
       z.object({
         visit: Id,
@@ -388,6 +391,20 @@ export const yardBook = endpoint({
       z.object({ visit: Id, hiveNumber: z.string(), at: Instant, words: z.string(), reason: z.string() }),
     ),
   }),
+});
+
+export const addTask = endpoint({
+  method: 'POST',
+  path: '/api/yard-book/hives/:hive/tasks',
+  access: field,
+  summary: 'Leave something for whoever opens a hive next; sent twice, it is there once',
+  params: z.object({ hive: Id }),
+  body: z.object({
+    id: Id,
+    what: z.string().trim().min(1, wrong('to-do')).max(600),
+    due: CivilDate,
+  }),
+  response: z.object({ kept: z.literal(true) }),
 });
 
 export const settleTask = endpoint({

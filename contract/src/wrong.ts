@@ -14,6 +14,7 @@ export const WRONG = [
   'one-choice',
   'out-of-reach',
   'same-choices',
+  'to-do',
   'too-long-for-list',
 ] as const;
 export type WrongId = (typeof WRONG)[number];

@@ -98,6 +98,41 @@ describe('a task that a visit leaves', () => {
   });
 });
 
+describe('a task that somebody leaves by hand', () => {
+  const leave = (agent: typeof morag, hive: string, body: object) =>
+    agent.post(pathOf(endpoints.addTask, { hive })).send(body);
+  const own = async () => (await yardBook()).tasks.filter(({ source }) => source === 'by-hand');
+
+  it('is on the list of the hive once, however often it is sent, and stays until it is settled', async () => {
+    const { hives, today } = await yardBook();
+    const { id: hive } = hives.find(({ number }) => number === '4')!;
+    const body = { id: uuid(), what: '  Swap the floor ', due: today };
+    await leave(morag, hive, body).expect(200);
+    await leave(morag, hive, body).expect(200);
+    expect(await own()).toMatchObject([{ hiveNumber: '4', what: 'Swap the floor', visit: null, due: today }]);
+    expect((await prepared()).tasks.map(({ what }) => what)).toContain('Swap the floor');
+    await morag
+      .post(pathOf(endpoints.settleTask, { task: body.id }))
+      .send({ done: true })
+      .expect(200);
+    expect(await own()).toMatchObject([{ settled: { by: expect.stringMatching(/^Morag/) as string } }]);
+    expect((await prepared()).tasks.map(({ what }) => what)).not.toContain('Swap the floor');
+  });
+
+  it('is refused without words, for a day that is past, from a trainee, and at a hive of another school', async () => {
+    const { hives, today } = await yardBook();
+    const { id: hive } = hives.find(({ number }) => number === '4')!;
+    const before = (await yardBook()).tasks.length;
+    const body = { id: uuid(), what: 'Swap the floor', due: today };
+    const said = async (sent: object) => ((await leave(morag, hive, sent)).body as { message: string }).message;
+    expect(await said({ ...body, what: ' ' })).toContain('Say what is to be done.');
+    expect(await said({ ...body, due: '2026-05-01' })).toBe('1 May 2026 is past. Choose today or a later day.');
+    await leave(salma, hive, body).expect(403);
+    await leave(await school.signIn('ines'), hive, body).expect(404);
+    expect((await yardBook()).tasks).toHaveLength(before);
+  });
+});
+
 describe('the books that fill along the way', () => {
   it('add wax up by session day, keep stray comb with its cause, and how stuck a hive was last', async () => {
     const stuck = (grade: number, at: string) =>

@@ -316,6 +316,7 @@ const LINES: Readonly<Record<Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI'
   },
   combLedger: { may: 'LSOF' },
   yardBook: { may: 'LSOF' },
+  addTask: { may: 'LSO', params: hive, body: () => ({ id: uuid(), what: 'Bring a new roof', due: '2026-06-14' }) },
   settleTask: { may: 'LSO', params: () => ({ task: id('task') }), body: () => ({ done: true }) },
   // What trainees have shown.
   traineeMatrix: { may: 'LSOF' },

@@ -1,6 +1,7 @@
 import { endpoints } from '@brave-comb/contract';
 import { recordEntries, startVisit } from '../acts/inspection/visits';
 import type { Context } from '../context';
+import { addTask } from '../acts/care/add-task';
 import { settleTask } from '../records/care';
 import { answerQuestion, askedQuestions, keepAttachment } from '../records/inspection';
 import type { Serve } from '../routing';
@@ -31,6 +32,7 @@ export function inspectionRoutes(context: Context, serve: Serve): void {
   serve(endpoints.combLedger, (_input, actor) => combLedger(context, actor));
   serve(endpoints.hiveList, (_input, actor) => hiveList(context, actor));
   serve(endpoints.yardBook, (_input, actor) => yardBook(context, actor));
+  serve(endpoints.addTask, ({ params, body }, actor) => addTask(context, actor, params.hive, body));
   serve(endpoints.settleTask, ({ params, body }, actor) => settleTask(context, actor, params.task, body.done));
   serve(endpoints.predictions, (_input, actor) => predictions(context, actor));
 }

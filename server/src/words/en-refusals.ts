@@ -177,6 +177,7 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'not-advised': ({ advice }, w) =>
     `“${w.name('advice', advice)}” is not advised for this visit any more. Load the review again.`,
   'done-in-the-past': ({ on }, w) => `${w.date(on)} lies before the visit. Choose the day of the visit or a later one.`,
+  'task-in-the-past': ({ due }, w) => `${w.date(due)} is past. Choose today or a later day.`,
   'follow-up-in-the-past': ({ due }, w) =>
     `The follow-up is dated ${w.date(due)}, before the visit. Choose a later day.`,
   'hive-not-at-that-site': 'One of the hives does not stand at the site that they are moved from.',

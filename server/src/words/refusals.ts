@@ -131,6 +131,7 @@ export interface RefusalSentences {
   'not-advised': { advice: AdviceKind };
   'follow-up-in-the-past': { due: CivilDate };
   'done-in-the-past': { on: CivilDate };
+  'task-in-the-past': { due: CivilDate };
   'hive-not-at-that-site': null;
   'nobody-in-it': null;
   'plan-of-another-group': null;

@@ -14,6 +14,7 @@ export const wrongNames = {
   'one-choice': 'Give at least two choices.',
   'out-of-reach': 'Years go from 1900 to 2100. Check the date.',
   'same-choices': 'Two choices are the same: change one.',
+  'to-do': 'Say what is to be done.',
   'too-long-for-list':
     'Task and question together are too long for a list: at most 190 characters. Shorten one of them.',
 } as const;

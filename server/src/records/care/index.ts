@@ -33,4 +33,4 @@ export {
   withdrawSent,
 } from './store';
 export { type TrialRow, changeTrial, insertTrial, trialById, trialsAt } from './trial-store';
-export { replaceTasks, settleInVisit, taskIdsOf, tasksOfSchool } from './task-store';
+export { ownTask, replaceTasks, settleInVisit, sourceOf, taskIdsOf, tasksOfSchool } from './task-store';

@@ -1,6 +1,15 @@
 import type { Knex } from 'knex';
 import { type FollowUpRow, keptFollowUp } from './store';
 
+const OWN = 'own/';
+
+/** The key of a task that somebody left in their own words. */
+export const ownTask = (id: string): string => `${OWN}${id}`;
+
+/** What left a task: a visit, a round of the yard, or somebody by hand. */
+export const sourceOf = ({ visit, task }: Pick<FollowUpRow, 'visit' | 'task'>): 'visit' | 'yard-round' | 'by-hand' =>
+  task?.startsWith(OWN) ? 'by-hand' : visit ? 'visit' : 'yard-round';
+
 export type TaskRow = FollowUpRow & {
   readonly hive_number: string;
   readonly settled_by_name: string | null;

@@ -65,6 +65,7 @@ export async function visitReview(context: Context, actor: Actor, id: string): P
   return {
     visit: visit.id,
     hive: visit.hive_number,
+    hiveId: visit.hive,
     zone: visit.zone,
     group: visit.group_name,
     supervisor: visit.supervisor_name,

@@ -5,7 +5,7 @@ import { DAY, roundTo, spoken } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import { readColonies } from '../../facts/inspection';
-import { tasksOfSchool } from '../../records/care';
+import { sourceOf, tasksOfSchool } from '../../records/care';
 import { allHives, sitesOf } from '../../records/equipment';
 import { latestVisits, stackHistory } from '../../records/inspection';
 
@@ -20,11 +20,12 @@ const SETTLED_SHOWN = 30;
 export async function yardBook(context: Context, actor: Actor): Promise<Sayable<YardBook>> {
   const { db, clock } = context;
   const now = clock.now();
-  const [[site], visits, tasks, changes] = await Promise.all([
+  const [[site], visits, tasks, changes, hives] = await Promise.all([
     sitesOf(db, actor.school),
     latestVisits(db, actor, now, VISITS),
     tasksOfSchool(db, actor.school, new Date(now.getTime() - SETTLED_SHOWN * DAY)),
     stackHistory(db, actor.school, CHANGES),
+    allHives(db, actor.school),
   ]);
   const records = await readColonies(db, visits);
   const read = visits.map((visit, at) => ({ visit, record: records[at]!.record }));
@@ -60,8 +61,10 @@ export async function yardBook(context: Context, actor: Actor): Promise<Sayable<
       due: row.due,
       bring: row.bring ?? null,
       visit: row.visit,
+      source: sourceOf(row),
       settled: row.settled_at ? { by: row.settled_by_name ?? '', at: iso(row.settled_at) } : null,
     })),
+    hives: hives.map(({ id, number }) => ({ id, number })),
     strayCombs: read.flatMap(({ visit, record }) =>
       record.strayCombs.map(({ at, place, part, content, cause, removed }) => ({
         visit: visit.id,

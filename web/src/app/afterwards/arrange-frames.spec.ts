@@ -53,4 +53,24 @@ describe('frames put in order', () => {
     expect(order()).toEqual([3, 1, 2, 4, 5, 6]);
     expect(text()).toMatch(/Frame 3, to the left wall|Frame 1, to the right of frame 3/);
   });
+
+  it('leaves what is to be lifted for the next visit, once, and again after another order', async () => {
+    const planned: string[] = [];
+    fixture.componentInstance.planned.subscribe((words) => planned.push(words));
+    const button = () =>
+      [...element().querySelectorAll('button')].find(
+        (each) => each.textContent.trim() === 'Leave it for the next visit',
+      );
+    expect(button()).toBeUndefined();
+    fixture.componentRef.setInput('mayPlan', true);
+    await fixture.whenStable();
+    button()!.click();
+    await fixture.whenStable();
+    expect(planned).toEqual(['Put the frames in order: frame 2 to the right of 3']);
+    expect(text()).toContain('On the list of this hive');
+    expect(button()!.disabled).toBe(true);
+    const [, aim] = await TestbedHarnessEnvironment.loader(fixture).getAllHarnesses(MatButtonToggleHarness);
+    await aim!.check();
+    expect(text()).not.toContain('On the list of this hive');
+  });
 });

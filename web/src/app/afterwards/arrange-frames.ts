@@ -1,6 +1,15 @@
 import { CdkDrag, type CdkDragDrop, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
 import { LiveAnnouncer } from '@angular/cdk/a11y';
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  signal,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { ARRANGE_AIMS, type ArrangeAim, arrangedFor, movesTo, readOrder, roleOf } from '@brave-comb/core/care';
@@ -83,13 +92,27 @@ import { named, Named } from '../language/words';
     <p class="how" i18n>
       On a day when they fly freely, about 15 °C and more; find the queen first; each comb keeps the way it faces.
     </p>
-    <button type="button" matButton="outlined" (click)="again()" i18n>As they hang now</button>
+    <div class="row">
+      @if (mayPlan()) {
+        <button type="button" matButton="filled" [disabled]="left() || moves().length === 0" (click)="leave()" i18n>
+          Leave it for the next visit
+        </button>
+      }
+      <button type="button" matButton="outlined" (click)="again()" i18n>As they hang now</button>
+    </div>
+    @if (left()) {
+      <p role="status" i18n>On the list of this hive: whoever opens it next reads which frame goes where.</p>
+    }
   `,
   styleUrl: './arrange-frames.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ArrangeFrames {
   readonly frames = input.required<readonly FrameSides[]>();
+  /** Whether what is to be lifted may be left for the next visit. */
+  readonly mayPlan = input(false);
+  /** The moves, in words, left for whoever opens the hive next. */
+  readonly planned = output<string>();
   private readonly announcer = inject(LiveAnnouncer);
   protected readonly aims = ARRANGE_AIMS;
   protected readonly aim = signal<ArrangeAim | null>('brood-together');
@@ -101,6 +124,8 @@ export class ArrangeFrames {
   });
   protected readonly moves = computed(() => movesTo(this.order()));
   protected readonly lifted = computed(() => new Set(this.moves().map(({ frame }) => frame)));
+  private readonly leftOrder = signal<readonly number[] | null>(null);
+  protected readonly left = computed(() => this.leftOrder() === this.order());
   protected readonly means = computed(() => readOrder(this.frames(), this.order()).says);
 
   protected drop({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
@@ -124,6 +149,14 @@ export class ArrangeFrames {
   protected again(): void {
     this.aim.set(null);
     this.order.set(this.asTheyHang());
+  }
+
+  protected leave(): void {
+    const lines = this.moves().map(({ frame, after }) =>
+      after === null ? $localize`frame ${frame} to the left wall` : $localize`frame ${frame} to the right of ${after}`,
+    );
+    this.leftOrder.set(this.order());
+    this.planned.emit($localize`Put the frames in order\: ${lines.join(', ')}`);
   }
 
   private take(from: number, to: number): void {

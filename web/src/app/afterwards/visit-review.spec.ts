@@ -22,6 +22,7 @@ const frames = [
 const REVIEW = {
   visit: VISIT,
   hive: '4',
+  hiveId: 'hive-4',
   zone: 'Europe/London',
   group: 'Curlew',
   supervisor: 'Tomasz Wierzba',

@@ -12,13 +12,15 @@ import {
   towardText,
 } from '@brave-comb/core/inspection';
 import type { Text } from '@brave-comb/core/language';
+import { addDays } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { CombLegend } from '../inspection/comb-legend';
 import { CombPortrait } from '../inspection/comb-portrait';
-import { dateText, dayOf, decimal, timeOf } from '../ui/format';
+import { civilDate, dateText, dayOf, decimal, timeOf } from '../ui/format';
+import { Clock } from '../people/clock';
 import { LevelGlyph } from '../skills/level-glyph';
 import { VisitDesk } from '../inspection/visit-desk';
 import { inspectionFeature } from '../inspection/inspection.feature';
@@ -28,6 +30,9 @@ import { RangeRow } from './range-row';
 import { VisitStory } from './visit-story';
 import { named, Named } from '../language/words';
 import { said } from '../language/said';
+
+/** Days until a hive is opened again, as a rule; common practice. */
+const UNTIL_NEXT = 14;
 
 const saidOrNull = (text: Text | null): string | null => (text === null ? null : said(text));
 
@@ -64,6 +69,7 @@ interface Column {
 export class VisitReview {
   private readonly desk = inject(ViewDesk);
   private readonly visits = inject(VisitDesk);
+  private readonly clock = inject(Clock);
   readonly visit = input.required<string>();
 
   protected readonly watched = this.desk.watch('visitReview', () => ({ params: { visit: this.visit() } }));
@@ -143,6 +149,11 @@ export class VisitReview {
 
   protected withdraw(decision: string): void {
     this.desk.change('withdrawDecision', { params: { decision } }, 'visitReview', false);
+  }
+
+  protected arrange(hive: string, what: string): void {
+    const due = addDays(civilDate(this.clock.now(), this.review()!.zone), UNTIL_NEXT);
+    this.desk.change('addTask', { params: { hive }, body: { id: uuid(), what, due } }, 'visitReview', false);
   }
 
   /** Adds to the visit what somebody saw or asked afterwards. */

@@ -1,3 +1,6 @@
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
+import { MatInputHarness } from '@angular/material/input/testing';
+import { MatSelectHarness } from '@angular/material/select/testing';
 import { TestBed } from '@angular/core/testing';
 import { provideHttpClientTesting } from '@angular/common/http/testing';
 import { showView } from '../../testing/ahead';
@@ -17,6 +20,7 @@ const task = (id: string, due: string, settled: object | null = null) => ({
   due,
   bring: 'tape',
   visit: 'v1',
+  source: 'visit',
   settled,
 });
 const stray = (cause: string) => ({
@@ -36,6 +40,10 @@ const BOOK = {
     task('roof', '2026-05-10'),
     task('floor', '2026-09-19'),
     task('stand', '2026-05-02', { by: 'Morag', at: '2026-05-03T12:00:00Z' }),
+  ],
+  hives: [
+    { id: 'hive-4', number: '4' },
+    { id: 'hive-6', number: '6' },
   ],
   strayCombs: [stray('gap-too-wide'), stray('gap-too-wide'), stray('not-known')],
   scraps: [
@@ -67,6 +75,35 @@ describe('the yard book', () => {
     expect(changes().map(({ endpoint, sent }) => [endpoint, sent])).toEqual([
       ['settleTask', { params: { task: 'floor' }, body: { done: true } }],
       ['settleTask', { params: { task: 'stand' }, body: { done: false } }],
+    ]);
+  });
+
+  it('leaves something in own words at a hive, once hive, work and a day to come are named', async () => {
+    const { element, fixture, press, changes } = await showView(YardBookScreen, 'yardBook', BOOK);
+    await press(/^Something else to do/);
+    await press(/^Put it on the list/);
+    expect(textOf(element)).toContain('Choose the hive.');
+    expect(textOf(element)).toContain('Say what is to be done.');
+    const loader = TestbedHarnessEnvironment.loader(fixture);
+    const [hive] = await loader.getAllHarnesses(MatSelectHarness);
+    await hive!.open();
+    await hive!.clickOptions({ text: '6' });
+    const [what, due] = await loader.getAllHarnesses(MatInputHarness);
+    await what!.setValue('Swap the floor');
+    await due!.setValue('2026-05-13');
+    await press(/^Put it on the list/);
+    expect(textOf(element)).toContain('Choose today or a later day.');
+    expect(changes()).toEqual([]);
+    await due!.setValue('2026-05-20');
+    await press(/^Put it on the list/);
+    expect(changes().map(({ endpoint, sent }) => [endpoint, sent])).toEqual([
+      [
+        'addTask',
+        {
+          params: { hive: 'hive-6' },
+          body: { id: expect.any(String) as string, what: 'Swap the floor', due: '2026-05-20' },
+        },
+      ],
     ]);
   });
 

@@ -2,6 +2,7 @@ import { Measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { ViewDesk } from '../api/view-desk';
+import { TaskForm } from './task-form';
 import { ViewState } from '../api/view-state';
 import { dateText, dayOf } from '../ui/format';
 import { Named, named } from '../language/words';
@@ -10,7 +11,7 @@ import { type StrayCause } from '@brave-comb/core/inspection';
 /** What visits left to be done, stray comb and its causes, wax saved, sticky hives, and how hives changed. */
 @Component({
   selector: 'bc-yard-book',
-  imports: [Measured, Named, RouterLink, ViewState],
+  imports: [Measured, Named, RouterLink, TaskForm, ViewState],
   template: `
     <bc-view-state [watched]="watched" name="The yard book" i18n-name />
     @if (watched.data(); as data) {
@@ -29,7 +30,7 @@ import { type StrayCause } from '@brave-comb/core/inspection';
               @if (task.visit) {
                 <a [routerLink]="['/afterwards', task.visit]" i18n>its visit</a>
               } @else {
-                <span i18n>sent from the yard round</span>
+                <span i18n>{task.source, select, by-hand {left by hand} other {sent from the yard round}}</span>
               }
               @if (task.settled; as settled) {
                 <span class="due" i18n>done {{ day(settled.at) }}, {{ settled.by }}</span>
@@ -54,6 +55,7 @@ import { type StrayCause } from '@brave-comb/core/inspection';
             </li>
           }
         </ul>
+        <bc-task-form [hives]="data.hives" [today]="data.today" />
       </section>
       <div class="books">
         <section class="sheet" aria-labelledby="stray-title">
@@ -146,6 +148,10 @@ import { type StrayCause } from '@brave-comb/core/inspection';
     }
     .tasks li > :only-child {
       grid-column: 1 / -1;
+    }
+    bc-task-form {
+      display: block;
+      padding-top: 10px;
     }
     .tasks small {
       display: block;
