@@ -59,6 +59,23 @@ describe('dividing colonies', () => {
     if (never) expect(all).not.toContain(never.toLowerCase());
   });
 
+  // Kept beside the cases, so that whoever changes a rule reads what it changes: `npx vitest run --project core increase -u`.
+  it('is told as kept, to the last line', async () => {
+    const told = rows.map(([situation, given]) => {
+      const { steps, givers, minds, laying, proven, not, otherSchool, units } = inEnglish(planOf(given!));
+      return [
+        `## ${situation}\n`,
+        ...(not ? [`not: ${not}`] : []),
+        ...steps.map(({ from, to, title, why }) => `${from} to ${to}: ${title} (${why})`),
+        `laying ${laying ? `${laying.from} to ${laying.to}` : '-'}, proven ${proven ?? '-'}, ${units} units`,
+        ...givers.map(({ number, units: of, says }) => `${number} gives ${of}: ${says}`),
+        ...minds.map((mind) => `mind: ${mind}`),
+        `another school ${otherSchool}\n`,
+      ].join('\n');
+    });
+    await expect(told.join('\n')).toMatchFileSnapshot('../../docs/cases/answers/splits.txt');
+  });
+
   it('runs in order, begins no earlier than today, and lets nobody meet a colony that is left alone (property)', () => {
     fc.assert(
       fc.property(
@@ -139,6 +156,8 @@ describe('drawn comb as a stock', () => {
 });
 
 describe('trials', () => {
+  const told: string[] = [];
+
   it.each(rowsOf(table('trials')).map((row) => [row[0]!, row] as const))('%s', (_, row) => {
     const [, given, verdict, chance] = row as [string, string, string, string];
     const value = (text: string) => (text === '-' ? null : Number(text));
@@ -148,8 +167,13 @@ describe('trials', () => {
     });
     const result = trialResult(pairs);
     expect(result.verdict).toBe(verdict);
+    told.push(`${row[0]}: ${inEnglish(result.says)}`);
     if (chance === '-') expect(result.byChance).toBeNull();
     else expect(result.byChance! * 100).toBeCloseTo(Number(chance), 6);
+  });
+
+  it('are told as kept', async () => {
+    await expect(`${told.join('\n')}\n`).toMatchFileSnapshot('../../docs/cases/answers/trials.txt');
   });
 
   it('pairs like hives, each once, and leaves out who finds none as strong', () => {

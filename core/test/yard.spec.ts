@@ -32,6 +32,15 @@ describe('from hive to hive', () => {
     expect(told.length === 0 ? 'nothing' : told.join('; ')).toBe(says);
   });
 
+  // Kept beside the cases, so that whoever changes a rule reads what it changes: `npx vitest run --project core yard -u`.
+  it('is told as kept, with its reasons', async () => {
+    const told = rows.map(([title, given]) => {
+      const lines = inEnglish(matchYard(yardOf(given!))).map(({ says, why }) => `${says} (${why})`);
+      return `## ${title}\n\n${lines.join('\n') || 'nothing'}\n`;
+    });
+    await expect(told.join('\n')).toMatchFileSnapshot('../../docs/cases/answers/yard.txt');
+  });
+
   it('tells of each queen in reserve whether she could go today, those that could first', () => {
     const told = reservesOf(
       yardOf('1; 2 small no-eggs; 3 small young-queen; 4 small honey; 5 reserve cells; 6 small sick'),

@@ -205,7 +205,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'queen-cells-eggs-young-queen': ({ larvae, sealed, unseen }, w) =>
     `${larvae ? 'Larvae' : sealed ? 'Sealed brood' : 'No brood'} and queen cells, no eggs: a young queen is on her way. A queen bought now would be killed.${w.text(unseen)}`,
   'she-laid-days-ago-latest': ({ young, days, unseen }, w) =>
-    `${young ? 'Young larvae' : 'Larvae'}: she laid ${w.number(days)} days ago at the latest.${w.text(unseen)}`,
+    `${young ? 'Young larvae' : 'Larvae'}: she laid within the last ${w.number(days)} days.${w.text(unseen)}`,
   'only-older-larvae-nothing-laid': ({ egg, unseen }, w) =>
     `Only older larvae: nothing laid for ${w.number(egg)} days or more.${w.text(unseen)}`,
   'only-sealed-brood-nothing-laid': ({ egg, unseen }, w) =>
