@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type ColonyEvent, coursesOf, honeyLock as honeyLockInCodes } from '../src/care';
+import { type ColonyEvent, boundBy, coursesOf, honeyLock as honeyLockInCodes } from '../src/care';
 import { addDays } from '../src/units';
 import { answersInEnglish } from './in-english';
 
@@ -106,6 +106,36 @@ const CASES: readonly (readonly [string, readonly ColonyEvent[], string, Expecte
     '2026-07-10',
     { 'thymol gel': { end: '2026-07-29', free: null, out: true } },
   ],
+  [
+    'everything was taken out: what was trickled a week before is not in the hive, and counts from its own day',
+    [strips, trickle, out('2026-08-12')],
+    '2026-08-20',
+    {
+      'amitraz strips': { end: '2026-08-12', free: '2026-09-11' },
+      'oxalic acid trickle': { end: '2026-07-20', free: '2026-07-20' },
+    },
+  ],
+  [
+    'somebody says by name that the trickle is out: that day counts, the strips stay in',
+    [strips, trickle, out('2026-07-24', 'oxalic acid trickle')],
+    '2026-07-25',
+    {
+      'amitraz strips': { end: '2026-08-12', free: '2026-09-11', out: true },
+      'oxalic acid trickle': { end: '2026-07-24', free: '2026-07-24' },
+    },
+  ],
+  [
+    'a course stopped between two doses is over, and no dose is asked for any more',
+    [powder('2026-05-01'), out('2026-05-03')],
+    '2026-05-04',
+    { 'oxytetracycline dust': { end: '2026-05-03', free: '2026-05-31', next: null } },
+  ],
+  [
+    'a dose after the course was taken out begins another',
+    [out('2026-05-01'), powder('2026-05-01'), powder('2026-05-06'), out('2026-05-05', 'oxytetracycline dust')],
+    '2026-05-07',
+    { 'oxytetracycline dust': { end: '2026-05-16', free: '2026-06-13', next: '2026-05-11' } },
+  ],
 ];
 
 describe('every treatment keeps its own end and its own withdrawal', () => {
@@ -177,6 +207,26 @@ const LOCKS: readonly (readonly [
     ['super 2'],
   ],
   [
+    'put on the day before it is free: locked; on the day itself: not',
+    [strips, out('2026-08-12')],
+    [
+      ['super 2', '2026-09-10'],
+      ['super 3', '2026-09-11'],
+    ],
+    '2026-09-11',
+    null,
+    ['super 2'],
+  ],
+  ['the day before it is free', [strips, out('2026-08-12')], [], '2026-09-10', '2026-09-11', []],
+  [
+    'put on the day on which the strips went in: it stood on during them',
+    [strips, out('2026-08-12')],
+    [['super 1', '2026-07-01']],
+    '2026-09-20',
+    null,
+    ['super 1'],
+  ],
+  [
     'of two medicines the later day counts',
     [given('thymol gel', '2026-08-01', { removeAfter: 28, withdrawal: 60 }), trickle],
     [],
@@ -228,6 +278,35 @@ describe('honey lock', () => {
     expect(lock.superOnFrom).toBe(superOnFrom);
     expect(lock.locked.map(({ name }) => name)).toEqual(locked);
     if (locked.length > 0) expect(lock.says).toMatch(/Not for harvest/);
+  });
+
+  const allowed = given('formic acid pad', '2026-07-01', { removeAfter: 7, withdrawal: 20, supersAllowed: true });
+  const long = given('thymol gel', '2026-07-05', { removeAfter: 28, withdrawal: 60 });
+  it.each<readonly [string, readonly ColonyEvent[], string, string | null]>([
+    ['the day before the first dose', [strips, out('2026-08-12')], '2026-06-30', null],
+    ['the day of the first dose', [strips, out('2026-08-12')], '2026-07-01', 'amitraz strips'],
+    ['the last day of the withdrawal', [strips, out('2026-08-12')], '2026-09-10', 'amitraz strips'],
+    ['the day on which honey is free', [strips, out('2026-08-12')], '2026-09-11', null],
+    ['of two that bind, the one that frees last', [strips, long], '2026-07-10', 'thymol gel'],
+    [
+      'of two that bind, begun the other way round',
+      [
+        { ...long, date: '2026-06-01' },
+        { ...strips, withdrawal: 200 },
+      ],
+      '2026-07-10',
+      'amitraz strips',
+    ],
+    ['one that the label allows with supers on', [allowed], '2026-07-03', null],
+    [
+      'a year after a medicine of which nobody entered the days, less one',
+      [given('thymol gel', '2026-07-01', { withdrawal: null })],
+      '2027-06-30',
+      'thymol gel',
+    ],
+    ['a year after it', [given('thymol gel', '2026-07-01', { withdrawal: null })], '2027-07-01', null],
+  ])('binds honey: %s', (_name, events, date, medicine) => {
+    expect(boundBy(coursesOf(events, '2026-09-20'), date)?.medicine ?? null).toBe(medicine);
   });
 
   it('names days of another year with their year', () => {
