@@ -376,6 +376,51 @@ describe('predict, then look', () => {
     expect(nestAhead([], 6, 10, 1)).toEqual({ from: 4, to: 7 });
     expect(nestAhead([], null, 10, 0)).toBeNull();
   });
+
+  // last frames with brood, seams counted, frames of the box, growing, and where it is expected
+  it.each<readonly [string, readonly number[], number | null, number, -1 | 0 | 1, string]>([
+    ['one seam counted, no brood known: too little to go by', [], 1, 10, 1, 'nothing'],
+    ['two seams in a box of ten: about the middle', [], 2, 10, 1, '5 to 6'],
+    ['ten seams in a box of ten', [], 10, 10, 1, '2 to 9'],
+    ['fourteen seams said of a box of ten', [], 14, 10, 1, '1 to 10'],
+    ['a nest at the wall grows one way', [1, 2], null, 11, 1, '1 to 3'],
+    ['a nest at the far wall', [10, 11], null, 11, 1, '9 to 11'],
+    ['the same size in a dearth', [4, 5, 6], null, 11, 0, '4 to 6'],
+    ['it shrinks in autumn', [3, 4, 5, 6, 7], null, 11, -1, '4 to 6'],
+    ['one frame of brood in autumn is not less than one', [5], null, 11, -1, '5 to 5'],
+    ['two frames in autumn come to the first of them', [5, 6], null, 11, -1, '5 to 5'],
+    ['fewer seams than frames: drawn in from both ends', [3, 4, 5, 6, 7], 4, 11, 0, '4 to 7'],
+    ['half a seam counts as one', [3, 4, 5], 0.5, 11, 0, '4 to 4'],
+    ['brood on three frames with one left out between', [4, 6], null, 11, 0, '4 to 6'],
+  ])('%s', (_, last, seams, frames, growing, expected) => {
+    const nest = nestAhead(last, seams, frames, growing);
+    expect(nest ? `${nest.from} to ${nest.to}` : 'nothing').toBe(expected);
+  });
+
+  it.each<readonly [string, string, string, number]>([
+    ['all right, the main one first', 'S L H', '4S 2L 2H', 1],
+    ['all right, the main one not first', 'L S H', '4S 2L 2H', 0.625],
+    ['the main one alone', 'S', '4S 2L 2H', 0.5 + 0.5 / 3],
+    ['right, and one that is not there', 'S F', '8S', 0.5 + 0.5 / 2],
+    ['two that take as much: either is the main one', 'H S', '4S 4H', 1],
+    ['one eighth counts as held', 'S E', '7S 1E', 1],
+    ['a trace is neither missed nor wrong', 'S', '7S +E', 1],
+    ['a trace that was guessed', 'S E', '7S +E', 1],
+    ['an empty side, called so', 'C', '8C', 1],
+    ['an empty side, called brood', 'S', '8C', 0],
+  ])('scores %s', (_, letters, line, score) => {
+    expect(scoreGuess(letters.split(' ') as ('S' | 'E')[], parseSide(line)).score).toBeCloseTo(score, 9);
+  });
+
+  it.each<readonly [string, string, Readonly<Record<string, number>>, number]>([
+    ['8S', '8H', { S: -8, H: 8 }, 8],
+    ['4S 4C', '4S', { C: -4 }, 4],
+    ['4S', '4S 4C', { C: 4 }, 4],
+    ['2S 2H', '5S 1H', { S: 3, H: -1 }, 3],
+    ['5S 1H', '2S 2H', { S: -3, H: 1 }, 3],
+  ])('%s and %s', (first, second, by, off) => {
+    expect(readingGap(parseSide(first), parseSide(second))).toEqual({ by, off });
+  });
 });
 
 describe('what nobody looked at', () => {

@@ -291,8 +291,8 @@ describe('honey lock', () => {
     [
       'of two that bind, begun the other way round',
       [
-        { ...long, date: '2026-06-01' },
-        { ...strips, withdrawal: 200 },
+        given('thymol gel', '2026-06-01', { removeAfter: 28, withdrawal: 60 }),
+        given('amitraz strips', '2026-07-01', { removeAfter: 42, withdrawal: 200 }),
       ],
       '2026-07-10',
       'amitraz strips',
