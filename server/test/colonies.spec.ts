@@ -346,3 +346,44 @@ describe('the yard round', () => {
     await salma.post(pathOf(endpoints.sendToSession, { hive })).send({ id: uuid(), advice: 'health' }).expect(403);
   });
 });
+
+describe('a treatment that was counted on both sides', () => {
+  const washed = async (number: string, date: string, mites: number) => {
+    const { id: visit } = (await story(number)).visits.find((each) => each.date === date)!;
+    const measure = { what: 'mites-on-bees', method: 'alcohol-wash', bees: 300, mites } as const;
+    const { body } = await morag
+      .post(pathOf(endpoints.recordEntries, { visit }))
+      .send({ entries: [{ id: uuid(), at: '2026-05-14T12:00:00Z', body: { kind: 'measured', measure } }] })
+      .expect(200);
+    expect(body).toBeDefined();
+    return visit;
+  };
+
+  it('is held against colonies that were given nothing, alike in its story, its review and the yard', async () => {
+    const { hive } = await line('9');
+    const detail = {
+      kind: 'treatment',
+      medicine: 'formic acid, pads',
+      repeatAfter: null,
+      doses: 1,
+      removeAfter: 5,
+      withdrawal: 0,
+    };
+    const log = (date: string, each: object) =>
+      morag.post(pathOf(endpoints.logColonyEvent, { hive })).send({ id: uuid(), date, detail: each }).expect(200);
+    await log('2026-04-27', detail);
+    await log('2026-05-02', { kind: 'treatment-out', medicine: 'formic acid, pads' });
+    const visit = await washed('9', '2026-05-10', 15);
+    const review = async () =>
+      ((await morag.get(pathOf(endpoints.visitReview, { visit })).expect(200)).body as Review).advice
+        .find(({ advice }) => advice.kind === 'mites')!
+        .advice.reasons.map(({ text }) => text)
+        .join('; ');
+    expect(await review()).toContain('formic acid, pads did not hold the mites: 0.7 on 100 bees before, 5 after');
+    expect(await review()).not.toContain('untreated');
+    // In hive 6 nobody did anything, and mites grew as much: 2 of 310 to 15 of 300.
+    await washed('6', '2026-05-07', 15);
+    expect(await review()).toMatch(/took \S+ of 100 mites: 0.7 on 100 bees before, 5 after, held against untreated/);
+    expect((await story('9')).courses.at(-1)!.worked).toContain('held against one untreated colony');
+  });
+});

@@ -24,6 +24,7 @@ export { type FeedAnswer, feedAnswer } from './feed';
 export * from './finding';
 export * from './judge';
 export { type ProductChoice, productsFor } from './mite-choice';
+export { lastAgainstMites } from './mite-failed';
 export type { MiteProduct } from './mite-products';
 export { lastSample, miteLimit } from './mites';
 export { type HealthVerdict, healthOf } from './health';

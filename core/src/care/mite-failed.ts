@@ -20,11 +20,15 @@ export interface FailedCourse {
   readonly worked: Efficacy;
 }
 
+/** The last treatment against mites; `null` where none was given. */
+export const lastAgainstMites = (facts: Pick<ColonyFacts, 'courses'>): Course | null =>
+  against(facts)
+    .toSorted((a, b) => a.end.localeCompare(b.end))
+    .at(-1) ?? null;
+
 /** The last treatment, where counts on both sides of it say that it took too few. */
 export function failedCourse(facts: ColonyFacts): FailedCourse | null {
-  const course = against(facts)
-    .toSorted((a, b) => a.end.localeCompare(b.end))
-    .at(-1);
+  const course = lastAgainstMites(facts);
   const worked = course ? efficacyOf(course, facts.samples, facts.untreated) : null;
   return course && worked && worked.share < WORKED ? { course, worked } : null;
 }

@@ -38,7 +38,7 @@ export const serverSentences: Sentences<ServerSentences> = {
   'colony-in-words': ({ boxes, frames, supers, origin, since }, w) =>
     `${boxes === 1 ? 'One box' : `${boxes} boxes`} of ${frames} frames, ${supers === 0 ? 'no super' : counted(supers, 'super')}. ${upperFirst(w.text(origin))}, here since ${w.date(since)}.`,
   'treatment-worked': ({ share, before, after, controls }, w) =>
-    `took ${share} of 100 mites: ${before.mites} on ${before.bees} bees on ${w.date(before.date)}, ${after.mites} on ${after.bees} on ${w.date(after.date)}${controls > 0 ? `, held against ${controls === 1 ? 'one untreated colony' : `${controls} untreated colonies`}` : ', no untreated colony counted'}`,
+    `${share > 0 ? `took ${share} of 100 mites` : 'did not hold the mites'}: ${before.mites} on ${before.bees} bees on ${w.date(before.date)}, ${after.mites} on ${after.bees} on ${w.date(after.date)}${controls > 0 ? `, held against ${controls === 1 ? 'one untreated colony' : `${controls} untreated colonies`}` : ', no untreated colony counted'}`,
   'queen-in-words': ({ year, colour, season }, w) =>
     year === null
       ? 'The year of its queen is not known.'

@@ -100,7 +100,7 @@ export const miteSentences: Sentences<MiteSentences> = {
   'room-short-brood-box-not-super':
     'Room is short as well: give comb or a brood box meanwhile; a super for harvest waits until the withdrawal is over',
   'treatment-took': ({ medicine, share, before, after, untreated }, w) =>
-    `${medicine} took ${w.number(share)} of 100 mites: ${w.number(before, 1)} on 100 bees before, ${w.number(after, 1)} after${untreated ? ', held against untreated colonies' : ''}`,
+    `${medicine} ${share > 0 ? `took ${w.number(share)} of 100 mites` : 'did not hold the mites'}: ${w.number(before, 1)} on 100 bees before, ${w.number(after, 1)} after${untreated ? ', held against untreated colonies' : ''}`,
   'take-out-by-label': 'Take it out on the day that the label says',
   'hang-drone-frame': 'Hang an empty frame for drone comb beside the brood, and cut it out when it is sealed',
   'drone-brood-draws-mites': 'Mites breed in drone brood by preference',

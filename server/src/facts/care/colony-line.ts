@@ -24,12 +24,15 @@ import type { ColonyRead } from '../inspection';
 import type { SiteSeason } from '../season';
 import type { ColonyState } from './colony-state';
 import { judgeLatest } from './judge';
+import { mitesCounted } from './untreated';
 
 type Line = Sayable<ColonyList>['colonies'][number];
 
 /** What a line of one colony rests on. */
 export interface LineKnown {
   readonly state: ColonyState;
+  /** All colonies of its site. */
+  readonly states: readonly ColonyState[];
   readonly season: SiteSeason;
   readonly practice: HousePractice;
   /** Kinds of advice of its last visit on which somebody decided. */
@@ -64,7 +67,7 @@ export function colonyLine(known: LineKnown): ColonyTold {
   const { hive, colony, calendar, expected, starvation, latest, reads } = state;
   const { today, site } = season;
   const dateOf = ({ visit }: ColonyRead) => dateAt(site.zone, visit.started_at);
-  const judged = judgeLatest(state, season, practice);
+  const judged = judgeLatest(state, season, practice, known.states);
   const advice = judged?.advice ?? [];
   const waiting = advice.filter(({ kind }) => !known.decided.has(kind));
   const asks = asksOf(calendar.dues, waiting, state.tasks);
@@ -109,7 +112,7 @@ export function colonyLine(known: LineKnown): ColonyTold {
         latest !== null &&
         dateOf(latest) < today &&
         fresh.storesKg.value > latest.nest.storesKg.value,
-      mites: samplesOf(reads, dateOf).at(-1) ?? null,
+      mites: samplesOf(reads, site.zone).at(-1) ?? null,
       miteLimit: miteLimit(judged?.facts.phase ?? null),
       attention: attentionOf(asks, today),
       asks,
@@ -125,18 +128,13 @@ export function colonyLine(known: LineKnown): ColonyTold {
 const blank = ({ stack }: ColonyState['hive']) =>
   Array.from({ length: nestBoxes(stack)[0]?.frames ?? 0 }, () => ({ low: null, high: null }));
 
-/** Samples of mites on bees of all visits, the oldest first. */
-export function samplesOf(reads: readonly ColonyRead[], dateOf: (read: ColonyRead) => string) {
-  return reads.flatMap((read) =>
-    read.record.measures.flatMap(({ measure }) => {
-      if (measure.what !== 'mites-on-bees' || measure.bees === 0) return [];
-      const { method, bees, mites } = measure;
-      const { value, low, high } = perBee(mites, bees);
-      const inHundred = { value: value * 100, low: low * 100, high: high * 100 };
-      return [{ date: dateOf(read), method: named('washMethod', method), bees, mites, inHundred }];
-    }),
-  );
-}
+/** Mites on bees that visits counted, as they are told, the oldest first. */
+export const samplesOf = (reads: readonly ColonyRead[], zone: string) =>
+  mitesCounted(reads, zone).map(({ method, bees, mites, date }) => {
+    const { value, low, high } = perBee(mites, bees);
+    const inHundred = { value: value * 100, low: low * 100, high: high * 100 };
+    return { date, method: named('washMethod', method), bees, mites, inHundred };
+  });
 
 /** How a visit met the queen. */
 export function queenMet({ record, nest }: ColonyRead): 'seen' | 'eggs' | 'not-seen' | 'not-looked' {

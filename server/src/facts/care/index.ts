@@ -2,3 +2,4 @@ export { colonyLine, type LineKnown, queenMet, samplesOf } from './colony-line';
 export { type ColonyState, colonyStates, expectedAt, matingDays, upTo, waitingFor } from './colony-state';
 export { mayTakePart } from './may-take-part';
 export { factsOfRead, judge } from './judge';
+export { untreatedBeside } from './untreated';

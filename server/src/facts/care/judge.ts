@@ -1,4 +1,11 @@
-import { type Advice, type ColonyEvent, type ColonyFacts, adviseColony, colonyFacts } from '@brave-comb/core/care';
+import {
+  type Advice,
+  type ColonyEvent,
+  type ColonyFacts,
+  adviseColony,
+  colonyFacts,
+  lastAgainstMites,
+} from '@brave-comb/core/care';
 import { type CivilDate, DAY } from '@brave-comb/core/units';
 import type { Context } from '../../context';
 import { dateAt } from '../../dates';
@@ -9,7 +16,8 @@ import { type HousePractice, housePracticeOf } from '../../records/people';
 import { poorDaysAfter } from '../../records/weather';
 import { type ColonyRead, readColonies } from '../inspection';
 import { type SiteSeason, siteSeason } from '../season';
-import { type ColonyState, eventsOf, matingDays, upTo } from './colony-state';
+import { type ColonyState, colonyStates, eventsOf, matingDays, upTo } from './colony-state';
+import { untreatedBeside } from './untreated';
 
 /** A visit with everything known of its colony, and what that asks for. */
 export interface Judged {
@@ -52,7 +60,31 @@ async function factsOf(
     colonyEvents(db, visit.school, [visit.colony]),
   ]);
   const season = site ? await siteSeason(context, site, today) : null;
-  return factsAt({ hive: visit.hive_number, zone: visit.zone, now, before, season, practice, colony, logged, next });
+  const facts = factsAt({
+    hive: visit.hive_number,
+    zone: visit.zone,
+    now,
+    before,
+    season,
+    practice,
+    colony,
+    logged,
+    next,
+  });
+  return season && lastAgainstMites(facts)
+    ? besideOthers(facts, visit.hive, season, await colonyStates(context, await siteSeason(context, season.site)))
+    : facts;
+}
+
+/** A treatment is judged by what happened meanwhile in colonies that were given nothing. */
+function besideOthers(
+  facts: ColonyFacts,
+  hive: string,
+  season: SiteSeason,
+  states: readonly ColonyState[],
+): ColonyFacts {
+  const course = lastAgainstMites(facts);
+  return course ? { ...facts, untreated: untreatedBeside(states, hive, course, season) } : facts;
 }
 
 interface Known {
@@ -101,15 +133,19 @@ const knownAt = (events: readonly ColonyEvent[], today: CivilDate, next: CivilDa
  * What the last visit of a colony asks for, and the facts that this rests on.
  *
  * @param state the colony; its season is that of today, as visits of this year of growth have it
+ * @param states all colonies of the site: those that were given nothing show how well a treatment worked
  * @returns `null` for a colony that nobody visited
  */
 export function judgeLatest(
   state: ColonyState,
   season: SiteSeason,
   practice: HousePractice,
+  states: readonly ColonyState[],
 ): Pick<Judged, 'facts' | 'advice'> | null {
-  const facts = factsOfRead(state, season, practice, state.reads.length - 1);
-  return facts && { facts, advice: adviseColony(facts) };
+  const alone = factsOfRead(state, season, practice, state.reads.length - 1);
+  if (!alone) return null;
+  const facts = besideOthers(alone, state.hive.id, season, states);
+  return { facts, advice: adviseColony(facts) };
 }
 
 /** What a look into a colony found, with those before it; `null` where there is none at that place. */

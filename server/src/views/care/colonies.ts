@@ -52,6 +52,7 @@ export async function coloniesAt(context: Context, actor: Actor, site: SiteRow):
   );
   return states.map((state) => ({
     state,
+    states,
     season,
     practice,
     decided: new Set(

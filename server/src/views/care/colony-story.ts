@@ -3,7 +3,6 @@ import {
   type ColonyFacts,
   type DaysFacts,
   LOOKS_AHEAD,
-  type Course,
   type Efficacy,
   type MiteCount,
   coursesOf,
@@ -13,7 +12,6 @@ import {
   queenSeasonsOf,
   selectionOf,
   roomOf,
-  untreatedDuring,
 } from '@brave-comb/core/care';
 import { markColour } from '@brave-comb/core/biology';
 import { nestBoxes, supers } from '@brave-comb/core/equipment';
@@ -23,7 +21,15 @@ import { phaseOn } from '@brave-comb/core/season';
 import { addDays, roundTo } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt } from '../../dates';
-import { type LineKnown, colonyLine, matingDays, queenMet, samplesOf, waitingFor } from '../../facts/care';
+import {
+  type LineKnown,
+  colonyLine,
+  matingDays,
+  queenMet,
+  samplesOf,
+  untreatedBeside,
+  waitingFor,
+} from '../../facts/care';
 import type { ColonyRead } from '../../facts/inspection';
 import { notFound } from '../../problem';
 import { type Detail, decisionsOfVisits, eventSaid, shownDecision } from '../../records/care';
@@ -72,7 +78,7 @@ export async function colonyStory(context: Context, actor: Actor, hiveId: string
     const other = all[at]?.state.hive;
     return other ? { hive: other.id, number: other.number } : null;
   };
-  const samples = samplesOf(reads, dateOf);
+  const samples = samplesOf(reads, site.zone);
   const latest = reads.findLast(({ nest }) => nest.sidesRead > 0);
   const year = Number(today.slice(0, 4));
   return {
@@ -101,7 +107,7 @@ export async function colonyStory(context: Context, actor: Actor, hiveId: string
     ],
     aim: facts?.aim ?? null,
     stock: facts && selectionOf(facts),
-    courses: coursesSaid(known, samples, (course) => untreatedBy(all, index, course)),
+    courses: coursesSaid(known, samples),
     events: eventsSaid(state),
     decisions: decisions.map((row) => ({
       date: dateOf(reads.find(({ visit }) => visit.id === row.visit)!),
@@ -119,22 +125,14 @@ export async function colonyStory(context: Context, actor: Actor, hiveId: string
   };
 }
 
-/** Mites counted in the other colonies of the site that were given nothing meanwhile. */
-const untreatedBy = (all: readonly LineKnown[], index: number, course: Course) =>
-  all
-    .filter(({ state, season }, at) => at !== index && untreatedDuring(coursesOf(state.known, season.today), course))
-    .map(({ state, season }) => samplesOf(state.reads, ({ visit }) => dateAt(season.site.zone, visit.started_at)));
-
-function coursesSaid(
-  { state, season }: LineKnown,
+const coursesSaid = (
+  { state, states, season }: LineKnown,
   samples: readonly MiteCount[],
-  untreated: (course: Course) => readonly (readonly MiteCount[])[],
-): Sayable<ColonyStory>['courses'] {
-  return coursesOf(state.known, season.today).map((course) => ({
+): Sayable<ColonyStory>['courses'] =>
+  coursesOf(state.known, season.today).map((course) => ({
     ...course,
-    worked: workedSaid(efficacyOf(course, samples, untreated(course))),
+    worked: workedSaid(efficacyOf(course, samples, untreatedBeside(states, state.hive.id, course, season))),
   }));
-}
 
 const eventsSaid = ({ events }: LineKnown['state']) =>
   events.map(({ date, kind, detail, by_name }) => ({
