@@ -174,8 +174,7 @@ function givenOf(row: string): Given {
 }
 
 /** What stands in the calendar of a row, line by line. */
-function calendarOf(row: string): readonly string[] {
-  const given = givenOf(row);
+function calendarOf(row: string, given = givenOf(row)): readonly string[] {
   const phases = yearOf(given.place);
   const from = addDays(given.today, -60);
   const days = Array.from({ length: 120 }, (_, day) => ({
@@ -296,6 +295,16 @@ describe('what stands in a calendar', () => {
   it('is as kept, to the last line', async () => {
     const told = rows.map((row) => `## ${row[0]}\n\n${calendarOf(row[1]!).join('\n') || 'nothing'}\n`);
     await expect(told.join('\n')).toMatchFileSnapshot('../../docs/cases/answers/calendar.txt');
+  });
+
+  it('is the same in whatever order things were logged', () => {
+    for (const [situation, row] of rows) {
+      const given = givenOf(row!);
+      const days = given.events.map(({ date }) => date);
+      if (new Set(days).size < days.length) continue;
+      const told = calendarOf(row!, { ...given, events: given.events.toReversed() });
+      expect([situation, ...told]).toEqual([situation, ...calendarOf(row!)]);
+    }
   });
 
   it('asks for nothing after its last day, and for nothing twice', () => {

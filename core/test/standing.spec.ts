@@ -157,6 +157,24 @@ describe('a standing', () => {
     expect(eggs([...twice, shown('2026-05-12', 'alone')]).state).toBe('shown');
   });
 
+  it('asks for no help twice running from practice, from before it was held, or with a good one between', () => {
+    const indoors = (day: string) => shown(day, 'helped', { source: 'practice' });
+    expect(eggs([...three, indoors('2026-05-10'), indoors('2026-05-11')]).state).toBe('shown');
+    expect(eggs([...three, shown('2026-05-10', 'helped'), indoors('2026-05-11')]).state).toBe('shown');
+    const signed = { trainee: 'salma', skill: 'finds-eggs', day: '2026-05-10', kind: 'signed' } as const;
+    const early = [shown('2026-05-05', 'helped'), shown('2026-05-06', 'helped')];
+    expect(eggs(early, {}, { signOffs: [signed] }).state).toBe('signed-off');
+    const between = [shown('2026-05-10', 'helped'), shown('2026-05-11', 'alone'), shown('2026-05-12', 'helped')];
+    expect(eggs([...three, ...between]).state).toBe('shown');
+  });
+
+  it('counts what was shown a year ago to the day, and not the day before', () => {
+    const at = (day: string) => shown(day, 'alone');
+    const old = [at('2025-05-14'), at('2025-05-13')];
+    expect(eggs(old)).toMatchObject({ state: 'in-progress', counted: [old[0]!.id] });
+    expect(eggs([at('2025-05-13')])).toMatchObject({ state: 'in-progress', counted: [] });
+  });
+
   it('holds hidden readings against what is allowed, where there are any', () => {
     const off = (eighths: number | null) => eggs(three, { within: 1 }, { readingsOff: () => eighths });
     expect(off(null).state).toBe('shown');

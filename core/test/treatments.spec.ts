@@ -148,6 +148,19 @@ describe('every treatment keeps its own end and its own withdrawal', () => {
     }
   });
 
+  // Kept beside the cases, so that whoever changes a rule reads what it changes: `npx vitest run --project core treatments -u`.
+  it('as kept, to the last day', async () => {
+    const told = CASES.map(([name, events, today]) => {
+      const courses = coursesOf(events, today).map(
+        (each) =>
+          `${each.medicine}, ${each.from}: ${each.given} of ${each.planned} doses, the last ${each.lastDose}, next ${each.nextDose ?? '-'}, until ${each.end}${each.ended ? ', ended' : ''}${each.toTakeOut ? ', to be taken out' : ''}, free from ${each.freeFrom ?? '-'}`,
+      );
+      const { says } = honeyLock(coursesOf(events, today), [{ name: 'super 1', since: '2026-04-01' }], today);
+      return `## ${name}, ${today}\n\n${courses.join('\n')}\n${says ?? ''}\n`;
+    });
+    await expect(told.join('\n')).toMatchFileSnapshot('../../docs/cases/answers/courses.txt');
+  });
+
   it('whatever else is logged, in whatever order', () => {
     const other = fc.record({
       medicine: fc.constantFrom('oxalic acid trickle', 'formic acid pad', 'thymol gel'),

@@ -33,7 +33,7 @@ import { ViewDesk } from '../api/view-desk';
           <mat-error i18n>Choose today or a later day.</mat-error>
         </mat-form-field>
         <button type="submit" matButton="filled" i18n>Put it on the list</button>
-        <button type="button" matButton (click)="open.set(false)" i18n>Leave it</button>
+        <button type="button" matButton (click)="open.set(false)" i18n>Cancel</button>
       </form>
     } @else {
       <button type="button" matButton="outlined" (click)="open.set(true)" i18n>Something else to do at a hive</button>
