@@ -83,7 +83,7 @@ function besideOthers(
   season: SiteSeason,
   states: readonly ColonyState[],
 ): ColonyFacts {
-  const course = lastAgainstMites(facts);
+  const course = facts.samples.length > 1 ? lastAgainstMites(facts) : null;
   return course ? { ...facts, untreated: untreatedBeside(states, hive, course, season) } : facts;
 }
 

@@ -27,7 +27,7 @@ export const untreatedBeside = (
   course: Course,
   { site, today }: Pick<SiteSeason, 'site' | 'today'>,
 ): readonly (readonly MiteSample[])[] =>
-  states
-    .filter((each) => each.hive.id !== hive && untreatedDuring(coursesOf(each.known, today), course))
-    .map(({ reads }) => mitesCounted(reads, site.zone))
-    .filter((samples) => samples.length > 0);
+  states.flatMap((each) => {
+    const samples = each.hive.id === hive ? [] : mitesCounted(each.reads, site.zone);
+    return samples.length > 1 && untreatedDuring(coursesOf(each.known, today), course) ? [samples] : [];
+  });

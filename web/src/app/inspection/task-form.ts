@@ -70,7 +70,10 @@ export class TaskForm {
   });
 
   protected leave(): void {
-    if (this.form.invalid) return this.form.markAllAsTouched();
+    if (this.form.invalid) {
+      this.form.markAllAsTouched();
+      return;
+    }
     const { hive, what, due } = this.form.getRawValue();
     this.desk.change('addTask', { params: { hive }, body: { id: this.desk.newId(), what, due } }, 'yardBook', false);
     this.form.reset();
