@@ -120,7 +120,7 @@ describe('expected state', () => {
     expect(unproven.eggs.value).toBe(0);
     expect(unproven.eggs.low).toBe(0);
     expect(unproven.eggs.high).toBeGreaterThan(0.2);
-    expect(inEnglish(unproven.because).join()).toMatch(/none until then are no failure/);
+    expect(inEnglish(unproven.because).join()).toMatch(/none before then is no failure/);
     const overdue = expectedState({ ...facts, waiting: virgin, today: '2026-06-05' });
     expect(overdue.eggs.low).toBe(0);
     expect(overdue.eggs.value).toBeGreaterThan(0);
@@ -240,12 +240,12 @@ describe('reading a finding', () => {
   ];
   const winter: ExpectedFacts = { ...facts, last: autumn, phases, forage: [], today: '2026-02-20' };
 
-  it('says that brood halved over winter and freed comb full of food is normal here and now', () => {
+  it('says that brood halved over winter and freed comb full of food is normal for this time of year', () => {
     const expected = expectedState(winter);
     const found = { bees: 6, brood: 1.3, sealed: 0.6, drone: 0, storesKg: 15.5, foodFrames: 6, emptyFrames: 2 };
     const rich = { ...expected, storesKg: { value: 13, low: 8, high: 18 } };
     expect(readFinding(rich, autumn, found).says).toBe(
-      'Brood halved over winter, freed comb full of food: normal here and now.',
+      'Brood halved over winter, freed comb full of food: normal for this time of year.',
     );
   });
 

@@ -126,7 +126,7 @@ const ANSWERS: readonly (readonly [string, Partial<ColonyFacts>, 'yes' | 'no' | 
     'hardly any food in a flow',
     { nest: TINY, inBloom: [clover], nectar: 4, poorDays: 1 },
     'no',
-    /White clover in bloom.*bring/,
+    /White clover in bloom.*gather/,
   ],
   [
     'starving in a flow',

@@ -176,8 +176,10 @@ describe('a comb read', () => {
     const far = markReading(parseSide('6S 2H'), truth);
     expect(far.right).toBe(false);
     expect(far.says[0]).toMatch(/^Too much sealed worker: 2.9 eighths/);
-    expect(far.says.join(' ')).toContain('Overlooked: eggs, larvae, empty comb.');
-    expect(markReading(parseSide('3S 1L 3H 1X'), truth).says.join(' ')).toContain('Not there: spoilt comb.');
+    expect(far.says.join(' ')).toContain('Missed: eggs, larvae, empty comb.');
+    expect(markReading(parseSide('3S 1L 3H 1X'), truth).says.join(' ')).toContain(
+      'Marked but not present: damaged comb.',
+    );
   });
 
   it('gets worse the more is put in the wrong place', () => {

@@ -91,7 +91,7 @@ describe('comb to draw', () => {
     // Two frames bare a week ago, one of them drawn now: 16 eighths in 7 days, 16 to go.
     const now = whole(['8C', '8F'], 'super 1');
     const [line] = topic('comb', facts(now, { last: { days: 7, sides: before, look: null } }));
-    expect(line?.says).toBe('super 1: 2 sides drawn, 0 partly, 2 bare; 0.14 frames drawn a day');
+    expect(line?.says).toBe('super 1: 2 sides drawn, 0 partly, 2 undrawn; 0.14 frames drawn a day');
     expect(line?.asks).toBe('At this pace drawn in about 8 days.');
     const [slow] = topic('comb', facts(now, { last: { days: 90, sides: before, look: null } }));
     expect(slow?.asks).toMatch(/^Hardly drawn/);
@@ -138,7 +138,7 @@ describe('strength, beetles, entrance', () => {
     const seams = entry({ kind: 'seams-counted', box: 'brood', seams: 4 });
     const [line] = topic('strength', facts([seams], { expectedBees: { low: 6, high: 9 } }));
     expect(line).toMatchObject({ level: 'watch' });
-    expect(line?.says).toBe('4 frames of bees, seams from above: weak for the day, 6 to 9 expected');
+    expect(line?.says).toBe('4 frames of bees, seams from above: weak for the date, 6 to 9 expected');
     const read10 = whole(Array<string>(10).fill('8H B8'));
     expect(topic('strength', facts(read10, { expectedBees: { low: 6, high: 9 } }))[0]?.says).toMatch(/strong/);
   });

@@ -209,13 +209,13 @@ describe('what a visit leaves to be done', () => {
         { kind: 'outside-seen', when: 'before', look: { ...EMPTY_LOOK, entrance: 'full' } },
         { kind: 'outside-seen', when: 'after', look: { ...EMPTY_LOOK, entrance: 'one-bee' } },
       ],
-      /do they find it/,
+      /do bees find it/,
       7,
     ],
     [
       'a finding that nobody was sure of',
       [{ kind: 'finding-noted', finding: 'chalk-brood', found: true, count: 3, sure: 50, spot: null, note: '' }],
-      /Look again: chalk brood mummies, 50 in 100/,
+      /Look again: chalkbrood mummies, 50 %/,
       10,
     ],
   ])('follows from %s', (_what, bodies, says, days) => {
@@ -440,8 +440,8 @@ describe('a visit told afterwards', () => {
     ]);
     expect(said.Overruled).toEqual(['do not open: swarm on the branch (RUTH)']);
     expect(said['Looked for']).toEqual([
-      expect.stringMatching(/^Found: wax moth, 70 in 100 sure/),
-      'Looked for, not found, at least 90 in 100 sure: chalk brood mummies',
+      expect.stringMatching(/^Found: wax moth, 70 % sure/),
+      'Looked for, not found, at least 90 % sure: chalkbrood mummies',
     ]);
     expect(said['Mood and stings']).toContain('1 sting: IFE, then fine');
   });

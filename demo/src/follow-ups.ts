@@ -2,7 +2,7 @@
 export const FOLLOW_UPS = [
   { hive: '4', question: 'Second super? Yes, if bees fill all 11 frames.', from: '2026-05-12', due: '2026-05-20' },
   { hive: '4', question: 'Swarm cells: look along every comb edge.', from: '2026-05-12', due: '2026-05-16' },
-  { hive: '4', question: 'Uneven lids on 3: doubtful, look again.', from: '2026-05-07', due: '2026-05-17' },
+  { hive: '4', question: 'Uneven cappings on 3: doubtful, look again.', from: '2026-05-07', due: '2026-05-17' },
   {
     hive: '7',
     question: 'Laying check: eggs? Day 9 since the virgin queen was seen.',
@@ -11,7 +11,7 @@ export const FOLLOW_UPS = [
   },
   { hive: '6', question: 'Two cups held eggs: are the cells sealed now?', from: '2026-05-11', due: '2026-05-14' },
   { hive: '6', question: 'Top super heavy: is it full?', from: '2026-05-12', due: '2026-05-16' },
-  { hive: '3', question: 'Doubtful lids on 4, side toward 3.', from: '2026-05-16', due: '2026-05-19' },
+  { hive: '3', question: 'Doubtful cappings on 4, side toward 3.', from: '2026-05-16', due: '2026-05-19' },
   { hive: '9', question: 'Room: second super?', from: '2026-05-17', due: '2026-05-22' },
   { hive: '2', question: 'Growing? Food in kg.', from: '2026-05-22', due: '2026-05-26' },
   { hive: '8', question: 'Super drawn?', from: '2026-05-18', due: '2026-05-23' },

@@ -132,7 +132,7 @@ export const COLONY_EVENTS = [
   { hive: '9', by: 'ruth', date: '2026-05-01', detail: { kind: 'super-on', holdsKg: 14 } },
   { hive: '4', by: 'tomasz', date: '2026-05-05', detail: { kind: 'super-on', holdsKg: 12 } },
   { hive: '8', by: 'ruth', date: '2026-05-05', detail: { kind: 'drone-comb-in' } },
-  { hive: '3', by: 'leilani', date: '2026-05-10', detail: { kind: 'suspicion', of: 'uneven lids on 4' } },
+  { hive: '3', by: 'leilani', date: '2026-05-10', detail: { kind: 'suspicion', of: 'uneven cappings on 4' } },
 ] as const;
 
 /** How the colonies came through winter. */

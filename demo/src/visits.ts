@@ -93,7 +93,10 @@ export const VISITS: readonly DemoVisit[] = [
     { ...steady, brood: [2, 8], bees: 8 },
     { supers: [[1, 1]], washed: { bees: 300, mites: 2 } },
   ),
-  visit(4, '2026-05-05', 1, FIVE_MAY_HIVE_4, { supers: [[2, 2]], note: 'Lids on 3 uneven on one side, look again.' }),
+  visit(4, '2026-05-05', 1, FIVE_MAY_HIVE_4, {
+    supers: [[2, 2]],
+    note: 'Cappings on 3 uneven on one side, look again.',
+  }),
   visit(
     7,
     '2026-05-05',

@@ -92,14 +92,13 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'trial-revisit-past': 'Choose a day after today on which the hives are looked at again.',
   'trial-no-pair':
     'No two of these hives are alike enough: choose hives within about four frames of bees and brood of each other.',
-  'done-in-the-future': ({ date }, w) =>
-    `${w.date(date)} has not been yet: log what was done on the day, today or before.`,
+  'done-in-the-future': ({ date }, w) => `${w.date(date)} is in the future: log what was done today or before.`,
   'id-of-another-colonys-entry': 'An entry with this id belongs to another colony. Enter it again.',
   'file-reaches-into-the-future': ({ date }, w) =>
-    `The file holds ${w.date(date)}, which has not been yet. Only what was measured is imported; nothing was kept.`,
+    `The file holds ${w.date(date)}, which is in the future. Only what was measured is imported; nothing was kept.`,
   'year-of-the-other-half': ({ place }) =>
     `This file is of ${place}, on the other half of the globe: its winter is this site’s summer. Choose another.`,
-  'moment-to-come': 'This moment has not been yet: enter what is seen now.',
+  'moment-to-come': 'That time is in the future: enter what is seen now.',
   'box-does-not-fit': ({ stranger, number }) =>
     `Box ${stranger} does not fit hive ${number}: choose a box of its own type.`,
   'entry-before-the-colony': ({ hive, since, date }, w) =>
@@ -132,8 +131,7 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'too-many-tries': ({ minutes }) =>
     `Too many wrong passwords from here. Try again in ${counted(minutes, 'minute')}, or on a device on which you have signed in before.`,
   stopping: 'The server is just being restarted. It is tried again by itself.',
-  'seen-in-the-future': ({ date }, w) =>
-    `${w.date(date)} has not been yet: enter what was seen on the day, today or before.`,
+  'seen-in-the-future': ({ date }, w) => `${w.date(date)} is in the future: enter what was seen today or before.`,
   'no-such-thing': ({ what }, w) =>
     `There is no such ${w.name('thing', what)} among those that you may see. Go back and open it from the list.`,
   'proxy-not-trusted': ({ peer }) =>
@@ -143,7 +141,7 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'other-site': 'This came from another web site and was not done. Use the application itself.',
   'other-address': ({ publicUrl }) =>
     `This came from another address and was not done. Open the application at ${publicUrl}.`,
-  'no-such-address': 'There is no such address. The addresses that there are stand at /api/docs.',
+  'no-such-address': 'Unknown address. See /api/docs for the list.',
   'no-such-file': 'There is no such file.',
   'no-demo': 'This is a real school and no demo: nothing of it is thrown away.',
   'judged-in-the-future': ({ date }, w) =>
@@ -151,14 +149,14 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'unknown-skill': ({ skill }) => `The checklist has no skill called ${skill}. Choose one of the checklist.`,
   'id-of-another-judgement': 'A judgement with this id is about something else. Judge it again.',
   'settled-already': 'Somebody else has settled this claim. Load the page again.',
-  'skill-not-in-force': ({ id }) => `The list in force has no skill called ${id}. Load the page again.`,
+  'skill-not-in-force': ({ id }) => `The published list has no skill called ${id}. Load the page again.`,
   'another-persons-passport': ({ trainee, school, name }) =>
     `This is the passport of ${trainee}, from ${school}. ${name} is somebody else, or goes by another name now: say so, or choose the right file.`,
   'another-version': ({ version }) =>
-    `Version ${version} has come into force since this draft was begun. Look at what differs, then put it in force again.`,
+    `Version ${version} was published since this draft was begun. Look at what differs, then publish again.`,
   'another-list-waits': ({ version, starts }, w) =>
     `Version ${version} waits for ${w.date(starts)}. Take it back first: two lists cannot wait one behind the other.`,
-  'no-day-to-come': 'Say from which day on it is in force: a day after today.',
+  'no-day-to-come': 'Say from which day it takes effect: a day after today.',
   'a-draft-is-there':
     'There is a draft already, and the list that waits would take its place. Export the draft if you need it, discard it, then take the list back.',
   'published-meanwhile': ({ by, version, changes }, w) =>
@@ -169,8 +167,8 @@ export const refusalSentences: Sentences<RefusalSentences> = {
     `The plan has a session on ${w.date(day)} at ${time}, which has begun or is not offered any more. Plan again; your pins are kept.`,
   'unknown-names':
     'The plan names a group, a hive or an hour that is not here, or not any more. Plan again from the board.',
-  'enough-plans-wait': 'One plan is being reckoned and two wait already. Stop one of them, or wait until one is done.',
-  'enough-plans-wait-stop-one': 'One plan is being reckoned and two wait already. Stop one of them first.',
+  'enough-plans-wait': 'One plan is being worked out and two are waiting. Stop one of them, or wait until one is done.',
+  'enough-plans-wait-stop-one': 'One plan is being worked out and two are waiting. Stop one of them first.',
   'changed-since': 'Something was entered since you read it. Read it through once more, then sign.',
   'read-and-tick': 'Read every part and tick it, then sign.',
   'id-of-another-visits-decision': 'A decision with this id belongs to another visit. Decide again.',
@@ -194,7 +192,7 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'name-as-it-stands': ({ name }) => `Type the name as it stands: ${name}. Nothing was erased.`,
   'half-a-character': ({ torn }) =>
     `What was sent holds half a character (${torn}), perhaps of an emoji. Type that text again.`,
-  'address-names-nothing': 'The address names nothing. Go back and open it from the list.',
+  'address-names-nothing': 'We cannot find that. Go back and open it from the list.',
   'cannot-be-used': ({ what, where, why }, w) =>
     `${what === 'address' ? 'The address' : 'What was sent'} cannot be used${where === null ? '' : ` (${where})`}: ${why === null ? 'it has the wrong form' : w.text(why)}`,
   'too-slow': 'This took too long just now. It is tried again by itself; nothing is kept twice.',

@@ -38,7 +38,7 @@ export const serverSentences: Sentences<ServerSentences> = {
   'colony-in-words': ({ boxes, frames, supers, origin, since }, w) =>
     `${boxes === 1 ? 'One box' : `${boxes} boxes`} of ${frames} frames, ${supers === 0 ? 'no super' : counted(supers, 'super')}. ${upperFirst(w.text(origin))}, here since ${w.date(since)}.`,
   'treatment-worked': ({ share, before, after, controls }, w) =>
-    `${share > 0 ? `took ${share} of 100 mites` : 'did not hold the mites'}: ${before.mites} on ${before.bees} bees on ${w.date(before.date)}, ${after.mites} on ${after.bees} on ${w.date(after.date)}${controls > 0 ? `, held against ${controls === 1 ? 'one untreated colony' : `${controls} untreated colonies`}` : ', no untreated colony counted'}`,
+    `${share > 0 ? `took ${share} % of the mites` : 'did not hold the mites'}: ${before.mites} on ${before.bees} bees on ${w.date(before.date)}, ${after.mites} on ${after.bees} on ${w.date(after.date)}${controls > 0 ? `, held against ${controls === 1 ? 'one untreated colony' : `${controls} untreated colonies`}` : ', no untreated colony counted'}`,
   'queen-in-words': ({ year, colour, season }, w) =>
     year === null
       ? 'The year of its queen is not known.'
@@ -113,7 +113,7 @@ export const serverSentences: Sentences<ServerSentences> = {
   'to-a-doctor': ({ count }) => `Reacted beyond a sting, to a doctor: ${count}`,
   'ask-stung-now': ({ count }) => `Stung, to be asked now: ${count}`,
   'stung-watched': ({ count }) => `Stung, under watch: ${count}`,
-  'bees-ask-closed': 'The bees ask to be closed',
+  'bees-ask-closed': 'Bees are defensive: close up',
   'open-too-long': ({ minutes, allowed }) => `Open ${minutes} min, allowed ${allowed}`,
   'bees-agitated': 'The bees are agitated',
   'two-readings-of': ({ sides }, w) => `Two readings of ${sides.map((side) => w.text(side)).join(', ')}`,
@@ -136,12 +136,12 @@ export const serverSentences: Sentences<ServerSentences> = {
   'stung-or-unwell': 'Stung, unwell?',
   'say-so': 'Say so at once.',
   limits: ({ kg, seated }, w) =>
-    `${kg === null ? 'Lifts nothing' : `Lifts at most ${w.kg(kg)}`}${seated ? ', works sitting' : ''}.`,
+    `${kg === null ? 'Lifts nothing' : `Lifts at most ${w.kg(kg)}`}${seated ? ', works seated' : ''}.`,
   'part-to-lift': ({ part, kg, lift }, w) =>
     `${part}, ${w.kg(kg, 0)}: ${w.name('lift', lift)}${lift === 'by-frames' ? ', into a spare box' : ''}`,
   turn: ({ from, to, role }, w) => `frames ${from}–${to}: ${w.name('role', role)}`,
   'pin-cannot-come': ({ group, slot, why }, w) =>
-    `${w.text(group)} cannot come ${w.text(slot)}: ${w.text(why)}. Choose other hours, or change when they can come.`,
+    `${w.text(group)} cannot come ${w.text(slot)}: ${w.text(why)}. Choose another slot, or change when they can come.`,
   'pin-cannot-be-kept': ({ rules }, w) =>
     `This pin cannot be kept. ${rules.map((rule) => w.text(rule)).join(' ') || 'Another pin, or what people were told for today, stands against it.'}`,
   'plan-cannot-be-held': ({ rules }, w) =>
@@ -201,7 +201,7 @@ export const serverSentences: Sentences<ServerSentences> = {
   'weather-decides': 'Weather decides on the day: look at the day sheet before you leave.',
   bring: ({ what }, w) => `Bring: ${w.text(what)}`,
   'hive-at-site': ({ hive, site }) => `Hive ${hive}, ${site}:`,
-  'works-sitting': 'works sitting',
+  'works-sitting': 'works seated',
   'lifts-up-to': ({ kg }, w) => `lifts up to ${w.kg(kg)}`,
   'answer-first': 'Answer first, then you see how the others did.',
   'answered-by-a-visit': 'Answered by a visit',
@@ -229,7 +229,7 @@ export const serverSentences: Sentences<ServerSentences> = {
   'turned-down-by': ({ who, reason }) => `${who}: ${reason}`,
   'list-to-begin-with': 'The list to begin with',
   'rule-not-met': ({ skill, standing }, w) =>
-    `“${w.text(skill)}” is ${w.text(standing)}. Say why it is signed all the same, or leave it out.`,
+    `“${w.text(skill)}” is ${w.text(standing)}. Say why it is signed off anyway, or leave it out.`,
   'skills-open': ({ count, first }, w) =>
     `${count === 1 ? '1 skill is' : `${count} skills are`} still open: ${first.map((name) => w.text(name)).join('; ')}${count > first.length ? ' and more' : ''}. Show or sign them first.`,
   'typical-year': ({ name }) => `typical year of ${name}`,

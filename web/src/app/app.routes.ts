@@ -81,19 +81,19 @@ export const routes: Routes = [
       },
       {
         path: 'ahead/dues',
-        title: $localize`Dues – Brave Comb`,
+        title: $localize`What is due – Brave Comb`,
         data: { place: 'ahead', view: 'dues', strip: 'full' },
         loadComponent: () => import('./care/dues').then((m) => m.Dues),
       },
       {
         path: 'ahead/forage',
-        title: $localize`Forage – Brave Comb`,
+        title: $localize`Bloom calendar – Brave Comb`,
         data: { place: 'ahead', view: 'forage', strip: 'compact' },
         loadComponent: () => import('./season/forage-editor').then((m) => m.ForageEditor),
       },
       {
         path: 'ahead/seen',
-        title: $localize`Seen – Brave Comb`,
+        title: $localize`Season diary – Brave Comb`,
         data: { place: 'ahead', view: 'seen', strip: 'compact' },
         loadComponent: () => import('./season/seen').then((m) => m.Seen),
       },
@@ -147,7 +147,7 @@ export const routes: Routes = [
       },
       {
         path: 'afterwards/combs',
-        title: $localize`Combs – Brave Comb`,
+        title: $localize`Comb store – Brave Comb`,
         data: { place: 'afterwards', view: 'combs', strip: 'compact' },
         loadComponent: () => import('./inspection/combs').then((m) => m.CombsScreen),
       },
@@ -183,7 +183,7 @@ export const routes: Routes = [
       },
       {
         path: 'colonies/increase',
-        title: $localize`Increase – Brave Comb`,
+        title: $localize`Making increase – Brave Comb`,
         data: { place: 'colonies', view: 'increase', strip: 'compact' },
         loadComponent: () => import('./care/increase').then((m) => m.IncreaseScreen),
       },
@@ -231,7 +231,7 @@ export const routes: Routes = [
       },
       {
         path: 'practice/polls',
-        title: $localize`Ready for it? – Brave Comb`,
+        title: $localize`Readiness check – Brave Comb`,
         data: { place: 'practice', strip: 'compact' },
         loadComponent: () => import('./practice/polls').then((m) => m.PollsScreen),
       },

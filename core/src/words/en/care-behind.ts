@@ -57,7 +57,7 @@ export const behindSentences: Sentences<BehindSentences> = {
   'warm-nights-leave-them': 'Nights that stay warm: leave the nest as it is.',
   'young-bees-emerge-soon': 'Much of it sealed and dark: young bees emerge within days and cover the rest.',
   'chilled-brood-cast-out':
-    'Brood that is chilled all the same is cast out: if much of it dies, take that comb away, and unite a colony that does not recover.',
+    'Brood that still chills is cast out: if much of it dies, take that comb away, and unite a colony that does not recover.',
   'brood-covered-none-chilled': 'Do bees cover all brood, and is none of it dark and dry at the edge of the nest?',
   'found-where-expected': ({ bees, brood, days }, w) => {
     const part = (of: { found: number; low: number; high: number }, what: string) =>

@@ -45,7 +45,7 @@ export const combSentences: Sentences<CombSentences> = {
   'splits-the-harvest': 'leaves her room, and takes only the supers that hold no brood.',
   'brood-above-rule':
     'Bees do not leave brood: a super with brood in it never clears. She is looked for from the top box down; the grid is looked at for bent wires and for the way it lies.',
-  'drones-above-need-way-out': 'Drones that hatch above need a way out: lift the lid a moment on a warm afternoon.',
+  'drones-above-need-way-out': 'Drones that emerge above need a way out: lift the lid a moment on a warm afternoon.',
   'is-brood-above-gone': 'Is the brood above the excluder gone?',
   'look-above-again-three-weeks': 'If eggs are there again, she was not the only queen, or the grid is at fault.',
   'let-drones-out': 'Let the drones out from above the excluder, and scrape the dead ones out of it',
@@ -80,9 +80,9 @@ export const combSentences: Sentences<CombSentences> = {
       .filter(Boolean)
       .join(', '),
   'hangs-bare-between-brood':
-    'hangs one bare frame between brood frames of a strong colony in warm weather: drawn in days.',
+    'hangs one undrawn frame between brood frames of a strong colony in warm weather: drawn in days.',
   'one-warm-ball':
-    'A nest is one warm ball. A bare frame through its middle is a wall that a small colony cannot warm.',
+    'A nest is one warm ball. An undrawn frame through its middle is a wall that a small colony cannot warm.',
   'nest-closed-up': 'Brood on neighbouring frames again?',
   'strong-warm-flow-leave': 'Bees on most frames, warm nights and nectar coming in: it may stay where it is.',
   'stray-mended': ({ place, cause, removed }, w) =>

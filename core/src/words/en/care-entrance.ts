@@ -14,7 +14,7 @@ export const entranceSentences: Sentences<EntranceSentences> = {
   'robbing-close-narrow': 'Robbing has started: close up and narrow the entrance to one bee, now',
   'one-bee-wide': 'one bee wide',
   'robbing-rule':
-    'Robbing feeds itself: shut the lid, narrow the entrance, clear away what drips, feed nobody by day, and open nothing else near it today.',
+    'Robbing feeds itself: close the hive, narrow the entrance, clear away what drips, feed nobody by day, and open nothing else near it today.',
   'robbing-seen': 'Robbing was seen',
   'hot-needs-air': 'On a hot day a narrow entrance lets in too little air: open a mesh floor or a screened vent',
   'shuts-for-a-day': 'shuts the hive with mesh until the evening, or sets a wet cloth before the entrance.',

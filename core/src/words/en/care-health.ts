@@ -9,7 +9,7 @@ export const healthSentences: Sentences<HealthSentences> = {
   'at-once': 'at once',
   'frames-marked': 'frames with something odd',
   'frames-listed': ({ frames: list }, w) => (list.length === 0 ? 'none' : w.list(list)),
-  'stick-tests': 'matchstick tests',
+  'stick-tests': 'ropiness tests',
   'sides-read': 'sides read',
   'of-sides': ({ read, sides }) => `${read} of ${sides}`,
   'common-practice-lab-settles':
@@ -33,14 +33,14 @@ export const healthSentences: Sentences<HealthSentences> = {
   'no-antibiotics-caution': 'No antibiotic on your own: it hides the disease and is forbidden in most places.',
   'lab-says-no': 'The laboratory says no: the hive is free again from that day.',
   'inspector-not-reached':
-    'Nobody can be reached: narrow the entrance against robbing, keep it shut, and try again tomorrow.',
-  'what-moves-waits-for-stick': 'No comb, box or bees of this colony move before the matchstick test',
+    'Nobody can be reached: narrow the entrance against robbing, keep the hive closed, and try again tomorrow.',
+  'what-moves-waits-for-stick': 'No comb, box or bees of this colony move before the ropiness (matchstick) test',
   'all-else-waits': 'Everything else that this colony may want waits until the inspector has spoken',
   'feed-with-own-kit': 'Until it is settled: use a feeder that goes to no other hive, and spill nothing',
   'test-before-closing': ({ frames: list }, w) =>
-    `Do the matchstick test on ${frames(list, (each) => w.list(each))} before you close`,
-  'settle-suspicion': ({ what }) => `Settle the suspicion (${what}): do the matchstick test in three cells`,
-  'find-what-smells': 'Find what smells sour, and do the matchstick test, before you close',
+    `Do the ropiness (matchstick) test on ${frames(list, (each) => w.list(each))} before you close`,
+  'settle-suspicion': ({ what }) => `Settle the suspicion (${what}): do the ropiness (matchstick) test in three cells`,
+  'find-what-smells': 'Find what smells sour, and do the ropiness (matchstick) test, before you close',
   'brood-smells-sour': 'The brood smells sour',
   'sunken-may-be-dented':
     'Cappings are also dented by age, damp or mites, and perforated while they are being finished',
@@ -61,7 +61,7 @@ export const healthSentences: Sentences<HealthSentences> = {
   'watch-brood-rule':
     'Odd larvae without a thread are watched: what is sick today is gone in ten days, and what is laid today is sealed.',
   'brood-pearly-now': 'Are the larvae pearly and the cappings even now?',
-  'more-cells-means-test': 'More cells than today, or sunken cappings: do the matchstick test.',
+  'more-cells-means-test': 'More cells than today, or sunken cappings: do the ropiness test.',
   'clean-means-nothing': 'Pearly larvae and even cappings: it is over.',
   'worse-means-sample': 'If it gets worse, send a sample to the laboratory.',
   'chalk-warm-dry-strong': 'Chalkbrood: keep them warm, dry and strong; change the worst comb',

@@ -88,7 +88,7 @@ export const increaseSentences: Sentences<IncreaseSentences> = {
       : `${counted(short, 'drawn comb')} short; about ${most} can be drawn in the ${counted(days, 'day')} left of the flow`,
   'trial-open': ({ pairs }) => `Nothing measured yet on ${counted(pairs, 'pair')}`,
   'trial-says': ({ verdict, measured, better, byChance, fewest }, w) => {
-    const told = `the first did better in ${better} of ${counted(measured, 'pair')}; chance alone gives as much in ${w.number(byChance * 100, 0)} of 100 trials`;
+    const told = `the first did better in ${better} of ${counted(measured, 'pair')}; chance alone would give as much in ${w.number(byChance * 100, 0)} % of trials`;
     if (verdict === 'too-few') return `Too few to tell: ${told}. At least ${counted(fewest, 'pair')} are needed`;
     if (verdict === 'no-difference') return `No difference that chance does not give as well: ${told}`;
     return verdict === 'one' ? `The first did better: ${told}` : `The second did better: ${told}`;

@@ -89,7 +89,7 @@ export const miteSentences: Sentences<MiteSentences> = {
   'turn-over': ({ treat }, w) => `${w.number(treat, 1)} or more on 100 bees: treat.`,
   'turn-under': ({ plan }, w) => `Under ${w.number(plan, 1)} on 100 bees: leave it, and count again in a month.`,
   'cannot-sample-treat-late':
-    'If nobody can count before winter bees are reared, treat after the harvest all the same.',
+    'If nobody can count before winter bees are reared, treat after the harvest anyway.',
   'mites-on-how-many-bees': 'How many mites on how many bees?',
   'few-bees-say-little': ({ bees }) => `A sample of ${bees} bees says little`,
   'cannot-be-ruled-out': ({ treat, high }, w) =>
@@ -100,7 +100,7 @@ export const miteSentences: Sentences<MiteSentences> = {
   'room-short-brood-box-not-super':
     'Room is short as well: give comb or a brood box meanwhile; a super for harvest waits until the withdrawal is over',
   'treatment-took': ({ medicine, share, before, after, untreated }, w) =>
-    `${medicine} ${share > 0 ? `took ${w.number(share)} of 100 mites` : 'did not hold the mites'}: ${w.number(before, 1)} on 100 bees before, ${w.number(after, 1)} after${untreated ? ', held against untreated colonies' : ''}`,
+    `${medicine} ${share > 0 ? `took ${w.number(share)} % of the mites` : 'did not hold the mites'}: ${w.number(before, 1)} per 100 bees before, ${w.number(after, 1)} after${untreated ? ', held against untreated colonies' : ''}`,
   'take-out-by-label': 'Take it out on the day that the label says',
   'hang-drone-frame': 'Hang an empty frame for drone comb beside the brood, and cut it out when it is sealed',
   'drone-brood-draws-mites': 'Mites breed in drone brood by preference',

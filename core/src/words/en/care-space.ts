@@ -43,7 +43,7 @@ export const spaceSentences: Sentences<SpaceSentences> = {
     'Drawn and bare alternated, as far as drawn ones last; nine drawn ones spaced evenly, ten bare ones tight.',
   'where-it-goes': 'where it goes',
   'where-it-goes-how':
-    'On top: least lifting. Another school puts it under the full one: a shorter way from the entrance. Trials found little between them.',
+    'On top: least lifting. Other practice puts it under the full one: a shorter way from the entrance. Trials found little between them.',
   'no-nectar-then-wait': 'A week without nectar, or cold: wait with it.',
   'not-taken-lure-them':
     'If nobody goes up in a week: take the excluder off for some days, or hang a drawn comb among the bare ones.',

@@ -53,13 +53,13 @@ export const careSentences: Sentences<CareSentences> = {
       ...cells.map(({ content, place, count }) => `${count} × ${w.text(CELL_WORDS[content])} ${CELL_PLACE[place]}`),
       ...(unknown > 0 ? [`${unknown} not looked into`] : []),
     ].join(', '),
-  'finding-normal': ({ change, comb }, w) => `${w.text(change)}${w.text(comb)}: normal here and now.`,
+  'finding-normal': ({ change, comb }, w) => `${w.text(change)}${w.text(comb)}: normal for this time of year.`,
   'finding-odd': ({ change, comb, odd }, w) => {
     const told = odd.map(({ measure, word }) => `${MEASURES[measure]} ${w.name('findingWord', word)}`).join(', ');
     const broodOdd = odd.some(({ measure }) => measure === 'brood');
-    return `${w.text(change)}${w.text(comb)}: ${broodOdd ? '' : 'normal here and now, but '}${told}.`;
+    return `${w.text(change)}${w.text(comb)}: ${broodOdd ? '' : 'normal for this time of year, but '}${told}.`;
   },
-  'label-label-local-law-lead': 'By its label; the label and local law lead',
+  'label-label-local-law-lead': 'By its label; follow the label and local law',
   'dose-of': ({ medicine, given, planned }, w) =>
     `${w.text(medicine)}: dose ${w.number(given)} of ${w.number(planned)}`,
   'every-days-last': ({ label, repeatAfter, lastDose, today, warmthAhead }, w) =>
@@ -75,7 +75,7 @@ export const careSentences: Sentences<CareSentences> = {
     `${w.text(label)}: ${withdrawal} days from ${w.day(end, today)}${ended ? '' : ', later if it is taken out later'}. A new super for harvest not before; a box that stood on stays locked`,
   'count-mites-again-after': ({ medicine }, w) => `Count mites again after ${w.text(medicine)}`,
   'whether-worked-shows-only-count': ({ medicine }, w) =>
-    `Whether ${w.text(medicine)} worked shows only in a count after it`,
+    `Only a count afterwards shows whether ${w.text(medicine)} worked`,
   'mites-per-bees': 'Mites per 100 bees?',
   'mite-wash-kit': 'Mite wash kit',
   'coming-days-reach-c-see': ({ least, most }, w) =>
@@ -88,18 +88,18 @@ export const careSentences: Sentences<CareSentences> = {
   'taken-more-ignored-then-off': 'Taken? More? Or ignored, then off with it',
   'patty-eaten': 'Patty eaten?',
   'kg-given-strong-hive-takes': ({ kg, date, today }, w) =>
-    `${w.kg(kg, 2)} given ${w.day(date, today)}; a strong hive takes ${w.kg(0.5)} a week, and what stays feeds beetles and moths`,
+    `${w.kg(kg, 2)} given ${w.day(date, today)}; a strong hive takes ${w.kg(0.5)} a week, and what is left feeds beetles and moths`,
   'patty-eaten-pollen-nest': 'Patty eaten? Pollen in the nest?',
   patty: 'Patty',
   'unknown-day-enter-withdrawal': 'an unknown day: enter its withdrawal',
   'super-inside-withdrawal-mark-harvest': 'Super inside a withdrawal: mark it, not for harvest',
   'put-binds-honey-until-what': ({ date, today, medicine, from, free }, w) =>
-    `Put on ${w.day(date, today)}; ${w.text(medicine)} of ${w.day(from, today)} binds honey until ${w.text(free)}. What they store in this box is not for people: take it off or mark it as their own food. The label and local law lead`,
+    `Put on ${w.day(date, today)}; ${w.text(medicine)} of ${w.day(from, today)} keeps honey off the harvest until ${w.text(free)}. What they store in this box is not for people: take it off or mark it as their own food. Follow the label and local law`,
   'box-off-marked': 'Box off, or marked?',
   'marker-label': 'Marker, label',
   'super-while-fed-mark-harvest': 'Super on while they are fed: mark it, not for harvest',
   'put-carried-down-until-about': ({ date, today, what, from, until }, w) =>
-    `Put on ${w.day(date, today)}; the ${w.name('feed', what)} of ${w.day(from, today)} is carried down until about ${w.day(until, today)}, into this box as well. Sugar in honey is no honey: feeder off, or the box marked as their own food`,
+    `Put on ${w.day(date, today)}; the ${w.name('feed', what)} of ${w.day(from, today)} is being stored until about ${w.day(until, today)}, into this box as well. Sugar in honey is no honey: feeder off, or the box marked as their own food`,
   'feeder-off-box-marked': 'Feeder off, or box marked?',
   'super-full-next-one': 'Super full? Next one on',
   'since-what-bloom-holds-kg': ({ date, today, holdsKg, holdsKg2, full, holdsKg3 }, w) =>
@@ -130,7 +130,7 @@ export const careSentences: Sentences<CareSentences> = {
   'young-queen-emerges-flies-mates': 'A young queen emerges, flies and mates: opened now she may be lost or balled',
   'queen-put-disturbed-early-she': 'A queen was put in: disturbed early she is balled',
   'day-another-school': ({ as, date, today, daysBetween, otherSchool }, w) =>
-    `${upperFirst(w.name('newColony', as))} of ${w.day(date, today)}, day ${w.number(daysBetween)}. Another school ${w.text(otherSchool)}`,
+    `${upperFirst(w.name('newColony', as))} of ${w.day(date, today)}, day ${w.number(daysBetween)}. Other practice: ${w.text(otherSchool)}`,
   'sealed-brood-time-treat': 'No sealed brood: the time to treat',
   'laying-stopped-last-worker-brood': ({ date, today, open, free, drones }, w) =>
     `Laying stopped ${w.day(date, today)}: last worker brood sealed ${w.day(open, today)}, emerged ${w.day(free, today)}, drones ${w.day(drones, today)}. The label and local law decide what may be used`,
@@ -140,20 +140,20 @@ export const careSentences: Sentences<CareSentences> = {
   'opened-every-opening-costs-part': ({ date, today }, w) =>
     `Opened on ${w.day(date, today)}: every opening costs them part of a day`,
   'enough-teaching-now-openings-minutes': ({ openings, minutes, stings }, w) =>
-    `Enough of teaching for now: ${w.number(openings)} openings, ${w.number(minutes)} minutes open and ${w.number(stings)} stings in 30 days`,
+    `Enough teaching for now: ${w.number(openings)} openings, ${w.number(minutes)} minutes open and ${w.number(stings)} stings in 30 days`,
   'follow-up-visit-season-event': 'Follow-up of a visit or a season event',
   'shut-winter-begins-about-winter': ({ phase, from }, w) =>
-    `Shut in winter; ${w.name('phase', phase)} begins about ${w.day(from)}. Winter counts as no delay`,
+    `Closed for winter; ${w.name('phase', phase)} begins about ${w.day(from)}. Winter does not count as a delay`,
   'first-look-year': 'First look of the year',
   'days-while-swarms-may-leave': ({ swarmIntervalDays }, w) =>
-    `${w.number(swarmIntervalDays)} days while swarms may leave: a cell is sealed on day 8. The other school: 10 to 15 days, or three weeks where nothing is asked of them`,
+    `${w.number(swarmIntervalDays)} days while swarms may leave: a cell is sealed on day 8. Other practice: 10 to 15 days, or three weeks where nothing is asked of them`,
   'little-asked-days': ({ least, most, phase }, w) =>
-    `Little is asked of it: ${least === most ? '' : `${least} to `}${most} days in ${w.name('phase', phase)}`,
+    `Little to check: ${least === most ? '' : `${least} to `}${most} days in ${w.name('phase', phase)}`,
   'days-work-fits-need-another': ({ least, most, phase }, w) =>
-    `${least === most ? '' : `${least} to `}${most} days in ${w.name('phase', phase)}. Work fits need: another school opens weekly in a flow`,
+    `${least === most ? '' : `${least} to `}${most} days in ${w.name('phase', phase)}. Work fits need; other practice opens weekly in a flow`,
   'look-queen-cells': 'Look for queen cells',
   'ordinary-look': 'Ordinary look',
-  'clustered-still-low-hum-when': 'clustered and still; a low hum when knocked',
+  'clustered-still-low-hum-when': 'clustered and still; hums low when tapped',
   'quiet-few-wing': 'quiet, few on the wing',
   'calm-fine-days-short-tempered': 'calm on fine days, short-tempered in cold wind',
   'busy-mostly-calm-restless-when': 'busy, mostly calm; restless when about to leave',
@@ -173,7 +173,7 @@ export const careSentences: Sentences<CareSentences> = {
   'young-queen-cannot-lay-before': ({ from }, w) =>
     `the young queen cannot lay before ${w.day(from)}: no eggs and no young larvae are normal until then`,
   'nobody-has-seen-young-queens': ({ to }, w) =>
-    `nobody has seen the young queen’s eggs yet: she should begin by ${w.day(to)}, none until then are no failure`,
+    `nobody has seen the young queen’s eggs yet: she should begin by ${w.day(to)}, none before then is no failure`,
   'brood-held-back-number-bees': 'brood is held back by the number of bees',
   'keeps-laying-through': 'keeps laying through it',
   'cuts-brood-down': 'cuts its brood down',
@@ -192,7 +192,7 @@ export const careSentences: Sentences<CareSentences> = {
   'lasts-about-days': ({ floor }) => `lasts ${aboutDays(floor)}`,
   'without-any-income': ({ found, lasts }, w) => `${w.text(found)}; ${w.text(lasts)} without any income`,
   'but-bloom-days-fit-bring': ({ found, plants, lasts }, w) =>
-    `${w.text(found)}, but ${w.list(plants)} in bloom and days are fit: they bring it themselves; ${w.text(lasts)}, look again after poor days`,
+    `${w.text(found)}, but ${w.list(plants)} in bloom and days are fit: they gather it themselves; ${w.text(lasts)}, look again after poor days`,
   'frames-were-read-lift-hive': ({ framesRead, frames }, w) =>
     `${w.number(framesRead)} of ${w.number(frames)} frames were read: lift the hive at the back, or look at the outer combs`,
   'portion-of-feed': ({ portion, of, name }, w) => `${w.figure(of, portion)} ${w.unit(of)} of ${w.text(name)}`,
@@ -236,10 +236,10 @@ export const careSentences: Sentences<CareSentences> = {
   'in-days': ({ days }, w) => `in ${w.number(days)} days`,
   'brood-again': 'Brood again',
   'no-brood': 'No brood',
-  'brood-down': ({ share, over }, w) => `Brood down to ${w.number(share)} in 100 ${w.text(over)}`,
+  'brood-down': ({ share, over }, w) => `Brood down to ${w.number(share)} % ${w.text(over)}`,
   'brood-halved': ({ over }, w) => `Brood halved ${w.text(over)}`,
   'brood-up-half-more': ({ over }, w) => `Brood up by half or more ${w.text(over)}`,
-  'brood-about-before': 'Brood about as before',
+  'brood-about-before': 'Brood unchanged',
   'freed-comb-full-food': ', freed comb full of food',
   'freed-comb-empty-food-less': ', freed comb empty and food less',
   'freed-comb-empty': ', freed comb empty',
@@ -248,7 +248,7 @@ export const careSentences: Sentences<CareSentences> = {
   'leave-alone': 'Leave them alone',
   'eggs-seen-she-laid-within': 'Eggs seen: she laid within three days',
   'no-eggs': ({ normal }, w) => `No eggs: ${w.text(normal)}`,
-  'hives-stay-shut-until-about': ({ reopens }, w) => `Hives stay shut until about ${w.day(reopens)}`,
+  'hives-stay-shut-until-about': ({ reopens }, w) => `Hives stay closed until about ${w.day(reopens)}`,
   'kg-food': ({ food, food2 }, w) => `${w.kg(food, 1)} of food${w.text(food2)}`,
   'food-judged-less-than-half': 'Food was not judged: less than half of the frames were read. Heft before you leave',
   'empty-bees-build-matter-course': ({ queenCells }, w) =>
@@ -258,7 +258,7 @@ export const careSentences: Sentences<CareSentences> = {
   'opens-every-days-while-swarms': ({ swarmIntervalDays }, w) =>
     `opens every ${w.number(swarmIntervalDays)} days while swarms may leave, whatever was found.`,
   days: ({ days }, w) => `${w.number(days)} days`,
-  'shut-until-first-look-year': 'Shut until the first look of the year; outside looks and hefting go on.',
+  'shut-until-first-look-year': 'Closed until the first look of the year; outside checks and hefting go on.',
   'ordinary-interval-high-season-when': 'Ordinary interval of the high season, when nothing found asks for less.',
   'house-interval': 'house interval',
   'hives-opened-again-about': 'hives opened again about',
@@ -370,7 +370,7 @@ export const careSentences: Sentences<CareSentences> = {
   'queen-seen-have-left-her': 'The queen was seen: they have not left with her yet',
   'eggs-seen-she-there-within': 'Eggs seen: she was there within three days',
   'queen-cell-sealed-day-egg':
-    'A queen cell is sealed on day 8 from the egg and opens on day 16; the first swarm leaves about when it is sealed. Many cells at the edge speak for swarming, few on the face for a daughter in her place, cells on the face without eggs for a queen lost.',
+    'A queen cell is sealed on day 8 from the egg and opens on day 16; the first swarm leaves about when it is sealed. Many cells at the edge suggest swarming, a few on the face supersedure, cells on the face without eggs a lost queen.',
   'cells-cups': 'cells and cups',
   'looked-into': 'looked into',
   'not-looked-into': 'not looked into',
@@ -386,12 +386,12 @@ export const careSentences: Sentences<CareSentences> = {
     `Nectar among brood on ${squeezed === 1 ? 'one frame' : `${w.number(squeezed)} frames`}`,
   'about-young-bees-due': ({ young, due }, w) => `About ${w.number(young)} young bees due by ${w.day(due)}`,
   'in-bloom': ({ plants }, w) => `${w.list(plants)} in bloom`,
-  'frames-nest-still-empty-bare': ({ undrawn }, w) => `${w.number(undrawn, 1)} frames in the nest still empty or bare`,
+  'frames-nest-still-empty-bare': ({ undrawn }, w) => `${w.number(undrawn, 1)} frames in the nest still empty or undrawn`,
   'super-only-eighths-full': ({ superFill }, w) => `The super on it is only ${w.number(superFill)} eighths full`,
   'medicine-binds-honey-until-box': ({ superOnFrom, today }, w) =>
-    `A medicine binds honey until ${w.day(superOnFrom, today)}: a box put on before is theirs, not for harvest`,
+    `Withdrawal period until ${w.day(superOnFrom, today)}: a box put on before then is for the bees, not for harvest`,
   'feeder-off-before-super': ({ fedUntil, today }, w) =>
-    `They carry feed down until about ${w.day(fedUntil, today)}: feeder off first, or sugar goes into the super`,
+    `They are storing feed until about ${w.day(fedUntil, today)}: feeder off first, or sugar goes into the super`,
   'only-sides-were-read-may': ({ sidesRead, sides }, w) =>
     `Only ${w.number(sidesRead)} of ${w.number(sides)} sides were read: it may be less`,
   'second-box': 'second ',
@@ -409,10 +409,10 @@ export const careSentences: Sentences<CareSentences> = {
   'likely-range': 'likely range',
   'to-frames': ({ low, high }, w) => `${w.number(low, 1)} to ${w.number(high, 1)} frames`,
   'house-rule': 'house rule',
-  'in-of-frames': ({ addSpaceAt, frames }, w) => `${w.number(addSpaceAt)} in 100 of ${w.number(frames)} frames`,
+  'in-of-frames': ({ addSpaceAt, frames }, w) => `${w.number(addSpaceAt)} % of ${w.number(frames)} frames`,
   'sealed-worker-cells': 'sealed worker cells',
   'emerging-days': ({ days }, w) => `emerging in ${w.number(days)} days`,
-  'days-under-lid': ({ young, days }, w) => `${w.number(young)} (${w.number(days)} of the 12 days under the lid)`,
+  'days-under-lid': ({ young, days }, w) => `${w.number(young)} (${w.number(days)} of the 12 days capped)`,
   'eighths-method-liebefeld-coloss-beebook':
     'Eighths method (Liebefeld; COLOSS BEEBOOK). Both rules for adding a box are common practice.',
   'up-new-box': 'Are they up in the new box?',
@@ -437,7 +437,7 @@ export const careSentences: Sentences<CareSentences> = {
   'enter-withdrawal-label-day-can': ({ medicines }, w) =>
     `Enter the withdrawal of ${w.list(medicines)} from the label: no day can be given.`,
   'super-once-feeder-off': ({ fedUntil, today }, w) =>
-    `They carry feed down until about ${w.day(fedUntil, today)}: a super for harvest once the feeder is off.`,
+    `They are storing feed until about ${w.day(fedUntil, today)}: a super for harvest once the feeder is off.`,
   'harvest-waiting-frees-these-boxes': ({ boxes }, w) =>
     `Not for harvest: ${boxes.map(({ name, why }) => `${w.text(name)} (${w.text(why)})`).join('; ')}. No waiting frees these boxes.`,
   'stood-during': ({ medicine, from, today }, w) => `stood on during ${w.text(medicine)} of ${w.day(from, today)}`,

@@ -6,7 +6,7 @@ import type { Sentences } from '../../language';
 /** Sentences of the room, from their facts. */
 export const inspectionSentences: Sentences<InspectionSentences> = {
   ...storySentences,
-  'part-stuck': ({ part, how }, w) => `${part}: ${w.text(how ?? 'stuck')}`,
+  'part-stuck': ({ part, how }, w) => `${part}: ${w.text(how ?? 'propolised')}`,
   'comes-free': 'free',
   'ropiness-test': ({ spot, verdict }, w) =>
     `Ropiness test${spot === null ? '' : ` on ${w.text(spot)}`}: ${spoken(verdict)}`,
@@ -15,12 +15,12 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'part-on': ({ part, once }) => `${once === null ? '' : `${once} off once more, then `}${part} on`,
   'under-celsius': ({ celsius }, w) => `under ${w.celsius(celsius)}`,
   'under-c-lid-only': (_facts, w) => `under ${w.celsius(10)}: lid only`,
-  'nothing-gather-rob': 'nothing to gather: they rob',
+  'nothing-gather-rob': 'no forage: robbing starts easily',
   'wasps-robbers-hive': 'wasps or robbers at the hive',
   'late-year': 'late in the year',
   'robbing-every-minute-open-feeds': 'Robbing: every minute open feeds it.',
-  'bees-ask-signs-stings-one': 'The bees ask for it: signs or stings one upon the other.',
-  'rains-open-brood': 'It rains on open brood.',
+  'bees-ask-signs-stings-one': 'The bees are defensive: several signs or stings. Close up.',
+  'rains-open-brood': 'Rain on open brood.',
   'c-brood-chills': ({ temperature }, w) => `${w.celsius(temperature, 0)}: brood chills.`,
   'open-longer-than-allowed': 'Open longer than allowed.',
   'brood-out-min-allowed-put': ({ broodOut, broodAllowed }, w) =>
@@ -45,45 +45,45 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'side-partly-read': ({ carrier, frame, toward, left, eggs }, w) =>
     `${w.name('combCarrier', carrier)} ${frame}, side toward ${w.text(toward)}: ${left} of 8 eighths are not read.${eggs ? ' Eggs are not taken over from last time: look for them.' : ''} Fill them, or press Next once more to keep the side as partly read.`,
   'frames-not-read': ({ carrier, frames }, w) =>
-    `${frames.length === 1 ? `${w.name('combCarrier', carrier)} ${frames[0]} was` : `${frames.length} ${w.name('combCarriers', carrier)} were`} not read${frames.length === 1 ? '' : ` (${w.list(frames)})`}. Press once more to go on without, and say so in the summary.`,
+    `${frames.length === 1 ? `${w.name('combCarrier', carrier)} ${frames[0]} was` : `${frames.length} ${w.name('combCarriers', carrier)} were`} not read${frames.length === 1 ? '' : ` (${w.list(frames)})`}. Press once more to go on without them, and say so in the summary.`,
   'back-into': ({ combCarrier, frame, id }, w) => `${w.text(combCarrier)} ${w.number(frame)} back into ${w.text(id)}`,
   'frame-frame-rest-back-into': ({ place, box }, w) =>
     `frame ${w.number(place)} from the frame rest back into ${w.text(box)}`,
   'frames-where-fit-bees-crushed': ({ frames, fits }, w) =>
-    `${w.number(frames)} frames where ${w.number(fits)} fit: bees are crushed.`,
+    `${w.number(frames)} frames where ${w.number(fits)} fit: bees will be crushed.`,
   'all-places-taken-closed-up': 'All places taken, closed up.',
   'empty-dummy-board-stray-comb': ({ missing }, w) =>
     `${w.number(missing)} ${missing === 1 ? 'place is' : 'places are'} empty: a dummy board, or stray comb.`,
   'bare-foundation-wants-tight-spacing':
-    'Bare foundation wants tight spacing until it is drawn: put the missing frames in.',
+    'Undrawn foundation needs tight spacing until it is drawn: put the missing frames in.',
   'drawn-combs-evenly-spaced-fat': ({ frames }, w) =>
-    `${w.number(frames)} drawn combs evenly spaced: fat combs, easy to uncap.`,
+    `${w.number(frames)} drawn combs evenly spaced: thick combs, easy to uncap.`,
   'only-build-between-combs': ({ frames, fits }, w) =>
-    `Only ${w.number(frames)} of ${w.number(fits)}: they build between the combs.`,
+    `Only ${w.number(frames)} of ${w.number(fits)}: they will build between the combs.`,
   'thread-ropiness-test': 'a thread in the ropiness test',
   'leave-colony-alone': ({ lock }, w) => `Leave this colony alone: ${w.text(lock ?? '')}`,
   'new-queen-can-had-any':
     'No new queen can be had any more: top box only, edge frames inward, stop at the first eggs or brood.',
   'deeper-than-hour-allows-brood': ({ depthWord, why }, w) =>
-    `Deeper than this hour allows (${w.text(depthWord)}): ${w.text(why)}. Brood chills within minutes. A reason is for harm that waiting would do.`,
-  'somebody-stands-there-open-veil': 'Somebody stands there with an open veil.',
-  'nobody-has-looked-veils-yet': 'Nobody has looked at the veils yet.',
+    `Deeper than conditions allow now (${w.text(depthWord)}): ${w.text(why)}. Brood chills within minutes. Give a reason only if waiting would do harm.`,
+  'somebody-stands-there-open-veil': 'Somebody is standing there with an open veil.',
+  'nobody-has-looked-veils-yet': 'Veils not checked yet.',
   'colony-lively-shown-yet-another': ({ missing }, w) =>
-    `This colony is lively, and not shown yet: ${missing.map((each) => w.text(each)).join('; ')}. Another role first.`,
+    `This colony is lively, and these are not shown yet: ${missing.map((each) => w.text(each)).join('; ')}. Another role first.`,
   'little-smoke-before-box-wait': 'A little smoke before this box, and wait.',
   'rob-now-cloth-over-all':
-    'They rob now: cloth over all but this frame, honey never open, no drop of syrup, close early.',
+    'Robbing has started: cloth over all but this frame, keep honey covered, no drop of syrup, close early.',
   'frame-first-makes-gap-bee': ({ count }, w) =>
-    `Frame 1 or ${w.number(count)} first: it makes the gap, so that no bee and no queen is rolled.`,
-  'food-lies-above-frames-take': 'Food lies above the frames: take it off, put it aside, note what goes back.',
+    `Frame 1 or ${w.number(count)} first: it makes room, so that no bee and no queen is rolled.`,
+  'food-lies-above-frames-take': 'There is food above the frames: take it off, put it aside, note what goes back.',
   'queen-seen-frame-low-slow': 'The queen was seen on this frame: low, slow, over the box.',
-  'frame-shorter-than-box-deep': 'The frame is shorter than this box is deep: they build wild comb below it.',
+  'frame-shorter-than-box-deep': 'The frame is shorter than this box is deep: they will build brace comb below it.',
   'frame-does-hang-box-frames': ({ name, name2 }, w) =>
     `A ${w.text(name)} frame does not hang in a box for ${w.text(name2)} frames.`,
   'sealed-drone-brood-eighths-goes': ({ drone }, w) =>
-    `Sealed drone brood, ${w.number(drone)} eighths: it goes on purpose, mites with it. Out before it emerges; covered, straight to where it goes. The supervisor decides and one person carries it.`,
+    `Sealed drone brood, ${w.number(drone)} eighths: removed on purpose, with its mites. Out before it emerges; covered, straight to where it goes. The supervisor decides and one person carries it.`,
   'eighths-worker-brood-go-frame': ({ worker }, w) =>
-    `${w.number(worker)} eighths of worker brood go with this frame and never emerge. Drone comb out, all brood out, a split: say which. Look twice for the queen; foundation in before bees are shaken; food combs are looked over for brood. The supervisor decides and one person carries it, covered.`,
+    `${w.number(worker)} eighths of worker brood go with this frame and never emerge. Drone comb out, all brood out, a split: say which. Check twice for the queen; foundation in before bees are shaken; food combs are looked over for brood. The supervisor decides and one person carries it, covered.`,
   'disease-suspected-frame-leaves-hive': ({ sick }, w) =>
     `Disease is suspected (${w.text(sick ?? '')}): no frame leaves this hive until the inspector has settled it.`,
   'disease-suspected-nothing-burnt-before': ({ sick }, w) =>
@@ -91,7 +91,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'ordered-inspector-say-frame-belongs': ({ ordered }, w) =>
     `Ordered by the inspector: ${w.text(ordered ?? '')}. Say that this frame belongs to it.`,
   'frame-doubtful-stays-hive-until':
-    'This frame is doubtful: it stays in this hive until it was looked at again and cleared.',
+    'This frame is doubtful: it stays in this hive until it has been looked at again and cleared.',
   'queen-frame': 'The queen is on this frame.',
   'there-brood-frame-dies-rots': ({ store }) =>
     `There is brood on this frame: it dies in the ${spoken(store)} and rots. Leave it until it has emerged, or take it out on purpose: freezer, melting.`,
@@ -102,7 +102,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'queen-cells-hang-frame-go': 'Queen cells hang on this frame: they go with it.',
   'look-again-before-closing': ({ sides }, w) => `Look again before closing: ${w.list(sides)}.`,
   'still-doubt-photograph-tell-lead': ({ sides }, w) =>
-    `Still in doubt: ${w.list(sides)}. Photograph it, tell the lead, and where disease is possible ring the bee inspector. No frame of it leaves this hive.`,
+    `Still in doubt: ${w.list(sides)}. Photograph it, tell the lead, and where disease is possible call the bee inspector. No frame of it leaves this hive.`,
   'two-readings-both-stay-until': ({ sides }, w) =>
     `Two readings of ${w.list(sides)}: both stay until somebody chooses.`,
   'still-out-frame': ({ frames }, w) => `Still out: frame ${w.list(frames)}.`,
@@ -136,9 +136,9 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'loosen-end-bar-cut-side': ({ upright }, w) =>
     `Loosen the end bar, cut side attachments from below upward, and slide it along to make a gap. ${w.text(upright)}`,
   'end-frame-along-makes-gap': ({ dummy }) =>
-    `${dummy ? 'Divider aside, then move' : 'Move'} the end frame along; it makes the gap.`,
-  'dummy-board-out-then-frame': 'Dummy board out, then frame 1 straight up; it makes the gap.',
-  'ease-frame-off-wall-straight': 'Ease frame 1 off the wall, straight up and slow; it makes the gap.',
+    `${dummy ? 'Divider aside, then move' : 'Move'} the end frame along; it makes room.`,
+  'dummy-board-out-then-frame': 'Dummy board out, then frame 1 straight up; it makes room.',
+  'ease-frame-off-wall-straight': 'Ease frame 1 off the wall, straight up and slow; it makes room.',
   'combs-both-sides': 'Combs, both sides',
   'frames-both-sides': 'Frames, both sides',
   'order-straight-up-brood-out': ({ carrier, upright }, w) =>
@@ -161,7 +161,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   pollen: 'Pollen',
   stores: 'Stores',
   'empty-drawn-comb': 'Empty drawn comb',
-  'bare-foundation': 'Bare foundation',
+  'bare-foundation': 'Undrawn foundation',
   'read-middle-nest': 'read the middle of the nest',
   'late-year-first-brood-ends': 'late in the year the first brood ends the visit',
   'seen-may-there-take-photo': ({ dark, frames }, w) =>
@@ -170,13 +170,15 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'confirmed-afterwards': ({ frames }, w) => `on ${w.text(frames)}, confirmed afterwards`,
   'ticked-hand': 'ticked by hand',
   'eggs-prove-her-within-three': 'eggs prove her within three days',
-  'eggs-instead-her': 'or eggs instead of her',
+  'eggs-instead-her': 'seen, or fresh eggs instead',
   'seen-on': ({ frames }, w) => `seen on ${w.text(frames)}`,
   'none-seen': 'none seen',
   'look-along-every-comb-edge': 'look along every comb edge',
   'found-look-at': ({ found, frames }, w) => `${w.text(found)}, look at ${w.text(frames)}`,
-  'frames-empty-bare-room-week': ({ counted }, w) => `${w.number(counted, 1)} frames empty or bare: room for a week`,
-  'frames-empty-bare-hardly-any': ({ counted }, w) => `${w.number(counted, 1)} frames empty or bare: hardly any room`,
+  'frames-empty-bare-room-week': ({ counted }, w) =>
+    `${w.number(counted, 1)} frames of empty comb or foundation: room for a week`,
+  'frames-empty-bare-hardly-any': ({ counted }, w) =>
+    `${w.number(counted, 1)} frames of empty comb or foundation: hardly any room`,
   'both-edges-read': 'both edges read',
   'look-at': ({ frames }, w) => `look at ${w.text(frames)}`,
   'kg-counted-enough': ({ counted }, w) => `${w.kg(counted, 1)} counted: enough`,
@@ -188,8 +190,8 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'take-mite-sample-note-what': 'take a mite sample, or note what was looked for',
   'signs-found': ({ found }, w) => `found: ${w.list(found)}`,
   'looked-none-found': ({ lookedFor }, w) => `${w.number(lookedFor)} looked for, none found`,
-  'larvae-pearly-lids-even': 'larvae pearly, lids even',
-  'larvae-pearly-lids-even-none': 'larvae pearly? lids even, none sunken?',
+  'larvae-pearly-lids-even': 'larvae pearly, cappings even',
+  'larvae-pearly-lids-even-none': 'larvae pearly? cappings even, none sunken?',
   toward: ({ frame, towardText }, w) => `${w.number(frame)} toward ${w.text(towardText)}`,
   'look-again': ({ named }, w) => `look again at ${w.text(named)}`,
   'looked-again-still-doubt': ({ named }, w) => `looked at again, still in doubt: ${w.text(named)}`,
@@ -224,7 +226,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'cup-egg': 'cup with egg',
   'larva-jelly': 'larva in jelly',
   'sealed-cell': 'sealed cell',
-  'emerged-lid-hangs': 'emerged, its lid hangs',
+  'emerged-lid-hangs': 'emerged, the cap still hinged on',
   'torn-side': 'torn at the side',
   'open-young-queen-out-killed': ({ gone }, w) =>
     `${w.number(gone)} ${gone === 1 ? 'cell is' : 'cells are'} open: a young queen is out or was killed in it.`,
@@ -244,7 +246,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
     `${w.number(cells)} fed ${cells === 1 ? 'cell' : 'cells'}, ${w.number(atEdge)} at the edge: they are preparing to swarm.`,
   'swarm-may-have-left-already': 'A swarm may have left already: look for eggs and for the queen, then decide today.',
   'decide-today-artificial-swarm-split':
-    'Decide today: artificial swarm, a split, or thinning the cells by your school. Waiting a week is too long.',
+    'Decide today: artificial swarm, a split, or thinning the cells, by your own practice. Waiting a week is too long.',
   'entrance-of': ({ now, then }, w) =>
     `entrance ${w.number(now)} of 10${then === null ? '' : `, last time ${w.number(then)}`}`,
   'much-less-than-last-time': 'Much less than last time: queen, robbing, poisoning or weather?',
@@ -252,9 +254,9 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'seams-above': 'seams from above',
   'frames-of-bees-by': ({ bees, how }, w) => `${w.number(bees, 1)} frames of bees, ${w.text(how)}`,
   'to-expected': ({ low, high }, w) => `${w.number(low, 1)} to ${w.number(high, 1)} expected`,
-  'weak-day': ({ says, span }, w) => `${w.text(says)}: weak for the day, ${w.text(span)}`,
+  'weak-day': ({ says, span }, w) => `${w.text(says)}: weak for the date, ${w.text(span)}`,
   'look-reason-queen-mites-food': 'Look for the reason: queen, mites, food, swarm.',
-  'strong-day': ({ says, span }, w) => `${w.text(says)}: strong for the day, ${w.text(span)}`,
+  'strong-day': ({ says, span }, w) => `${w.text(says)}: strong for the date, ${w.text(span)}`,
   'room-queen-cells-along-edges': 'Room, and queen cells along the edges.',
   'as-expected': ({ says, span }, w) => `${w.text(says)}: as expected, ${w.text(span)}`,
   'frames-pollen-added-up-wanted': ({ frames, low, high, pollenWanted }, w) =>
@@ -263,21 +265,20 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'look-sides-next-brood-before': 'Look at the sides next to the brood before you decide.',
   'of-pollen': ({ colours }) =>
     `${colours.length === 1 ? 'one colour' : `${colours.length} colours`} of pollen: ${colours.map(spoken).join(', ')}`,
-  'one-two-sources-varied-supplement': 'One or two sources: a varied supplement helps if brood shall grow.',
+  'one-two-sources-varied-supplement': 'One or two sources: a varied supplement helps if brood is to grow.',
   'sides-drawn-partly-bare': ({ id, drawn, partly, bare, pace }, w) =>
-    `${w.text(id)}: ${w.number(drawn)} sides drawn, ${w.number(partly)} partly, ${w.number(bare)} bare${pace ? `; ${w.number(pace)} frames drawn a day` : ''}`,
+    `${w.text(id)}: ${w.number(drawn)} sides drawn, ${w.number(partly)} partly, ${w.number(bare)} undrawn${pace ? `; ${w.number(pace)} frames drawn a day` : ''}`,
   'hardly-drawn-flow-too-cold': 'Hardly drawn: no flow, too cold, or too few young bees.',
   'pace-drawn-about-days': ({ days }, w) => `At this pace drawn in about ${w.number(days)} days.`,
   'more-room-while-comb-still': 'No more room while comb is still to be drawn.',
   'water-in-honey': ({ percent }, w) => `, ${w.number(percent)} % water`,
   'honey-sealed': ({ id, sealed, water }, w) =>
-    `${w.text(id)}: ${w.number(sealed)} in 100 of the honey sealed${w.text(water)}`,
+    `${w.text(id)}: ${w.number(sealed)} % of the honey capped${w.text(water)}`,
   'leave-too-wet-keep': 'Leave it on: too wet to keep.',
   'ripe-may-come-off-once': 'Ripe: may come off once no brood and no treatment forbids it.',
   'leave-it-on': 'Leave it on.',
   'mixed-only-frame-may-taken': ({ frames }, w) => `Mixed: only frame ${w.list(frames)} may be taken.`,
-  'kg-about-full': ({ id, kg, fullPercent }, w) =>
-    `${w.text(id)}: ${w.kg(kg)}, about ${w.number(fullPercent)} in 100 full`,
+  'kg-about-full': ({ id, kg, fullPercent }, w) => `${w.text(id)}: ${w.kg(kg)}, about ${w.number(fullPercent)} % full`,
   'full-next-super-due': ({ name }, w) => `${w.text(name)} is full: the next super is due.`,
   'beetles-counted': ({ count, bees }, w) =>
     `${count === 1 ? 'one beetle' : `${w.number(count)} beetles`}${bees === null ? '' : ` on ${w.number(bees, 1)} frames of bees`}`,
@@ -298,7 +299,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'sample-bees-half-cup-says': 'A sample of 300 bees (half a cup) says more.',
   'hold-against-threshold': 'Hold it against the house threshold for this month.',
   'drone-cells-infested': ({ percent, low, high }, w) =>
-    `${w.number(percent)} in 100 drone cells infested (${w.number(low)} to ${w.number(high)})`,
+    `${w.number(percent)} % of drone cells infested (likely ${w.number(low)} to ${w.number(high)} %)`,
   'confirm-bees-wash-roll': 'Confirm on bees with a wash or roll.',
   'part-weighs': ({ part, kg, how }, w) => `${w.text(part)}: ${w.kg(kg)} ${w.text(how)}`,
   'c-brood-being-kept-warm': ({ celsius }, w) => `${w.celsius(celsius)}: brood is being kept warm`,
@@ -309,12 +310,12 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
     `${w.number(percent)} % water: within most laws (20 %), thin for keeping`,
   'leave-if-you-can': 'Leave it on if you can.',
   'water-ripe': ({ percent }, w) => `${w.number(percent)} % water: ripe`,
-  'mm-under-bee-space-glued': ({ mm }, w) => `${w.mm(mm)}: under bee space, glued up`,
+  'mm-under-bee-space-glued': ({ mm }, w) => `${w.mm(mm)}: under bee space, propolised`,
   'scrape-clean': 'Scrape it clean.',
   'mm-bee-space': ({ mm }, w) => `${w.mm(mm)}: bee space`,
   'mm-bee-space-books-yet': ({ mm, gapSeenFilled }, w) =>
-    `${w.mm(mm)}: bee space by the books, yet seen filled from ${w.mm(gapSeenFilled)} on`,
-  'mm-build': ({ mm }, w) => `${w.mm(mm)}: they build in it`,
+    `${w.mm(mm)}: bee space by the books, yet bees have been seen to fill it from ${w.mm(gapSeenFilled)}`,
+  'mm-build': ({ mm }, w) => `${w.mm(mm)}: they build comb in it`,
   'wrong-part-missing-frame-change': 'Wrong part or missing frame: change it before the flow.',
   'nectar-test': ({ box, test, wet }, w) =>
     `${w.text(box)}: ${w.text(test)} test ${wet ? 'wet, nectar is coming in' : 'dry'}`,
@@ -322,17 +323,17 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
     `${w.number(aMinute)} wasps a minute: pressure ${w.text(pressure)}`,
   'narrow-entrance-what-can-guard': 'Narrow the entrance to what they can guard, look again in a week.',
   'easy-tool': 'easy with a tool',
-  'hard-hook-lever': 'hard, hook lever',
-  'glued-solid-ten-minutes-more': 'glued solid, ten minutes more',
+  'hard-hook-lever': 'hard, lever with the hook',
+  'glued-solid-ten-minutes-more': 'stuck fast, ten minutes more',
   'kg-scraps-melting': ({ kg }, w) => `${w.kg(kg)} of scraps for melting`,
   'frame-bee-tool-leaves-hive':
-    'No frame, bee or tool leaves this hive. Photograph, close, wash, ring the bee inspector: foulbrood is notifiable in most places.',
+    'No frame, bee or tool leaves this hive. Photograph, close, wash, call the bee inspector: foulbrood is notifiable in most places.',
   'stick-put-open-cell-turn':
     'No stick was put in: open the cell, turn a clean match in it, draw it out slowly, measure the thread.',
   'short-thread-settles-nothing-try': ({ inspector }, w) =>
     `A short thread settles nothing: try three more cells. In doubt: ${w.text(inspector)}`,
   'try-three-more-cells-pierced': ({ inspector }, w) =>
-    `Try three more cells, pierced and sunken cappings first. In doubt: ${w.text(inspector)}`,
+    `Try three more cells, perforated and sunken cappings first. In doubt: ${w.text(inspector)}`,
   'thread-yet-off-white-other':
     'No thread, yet off-white: the other foulbrood kills larvae before they are capped. Photograph, move nothing, ask the inspector.',
   'note-looked-found-look-again': 'Note it as looked for, not found; look again at the next visit.',
@@ -343,7 +344,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'many-dead-bees-poisoning-starvation':
     'Many dead bees: poisoning, starvation or disease. Photograph, look at tongues and wings.',
   'droppings-front-note-look-stores': 'Droppings on the front: note it, look at stores and brood.',
-  'bees-hang-outside-heat-too': 'Bees hang outside: heat, or too little room. Look at space and for queen cells.',
+  'bees-hang-outside-heat-too': 'Bearding at the entrance: heat, or too little room. Check space and queen cells.',
   'robbing-do-open-narrow-entrance': 'Robbing: do not open. Narrow the entrance and cover everything.',
   'level-hive-before-boxes-go': 'Level the hive before boxes go on.',
   'strap-strap-weight-before-you': 'No strap: strap or weight it before you leave.',
@@ -367,7 +368,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'breath-faint-sick': 'breath, faint, sick',
   'emergency-card-now-goes-beyond': 'Emergency card now: this goes beyond the sting.',
   'now-doctor-all-same-alone': ({ reaction, reactionText }, w) =>
-    `${reaction === 'elsewhere-too' ? 'Reacted beyond the sting' : 'Breath, faint or sick'}, now ${w.text(reactionText)}: to a doctor all the same, not alone and not driving for hours. It may come back; only the doctor ends this.`,
+    `${reaction === 'elsewhere-too' ? 'Reacted beyond the sting' : 'Breath, faint or sick'}, now ${w.text(reactionText)}: see a doctor anyway, not alone and not driving for hours. It may come back; only the doctor ends this.`,
   'minutes-gone': ({ watchMinutes, reactionText }, w) =>
     `${w.number(watchMinutes)} minutes gone, ${w.text(reactionText)}.`,
   'ask-now-breath-rash-elsewhere': 'Ask now: breath, rash elsewhere, faint, sick?',
@@ -390,14 +391,14 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'food-taken-off-back-above': 'Food taken off is not back above the bees',
   'turn-excluder-wires-across-frames': 'Turn the excluder: wires across the frames',
   'turn-escape-board-right-way': 'Turn the escape board the right way up',
-  'take-empty-rim-off-before': 'Take the empty rim off before they build in it',
+  'take-empty-rim-off-before': 'Take the empty rim off before they build comb in it',
   'fit-mouse-guard': 'Fit a mouse guard',
   'mouse-guard': 'a mouse guard',
   'disease-suspected-has-bee-inspector': ({ sick }, w) =>
-    `Disease suspected (${w.text(sick)}): has the bee inspector been told? The law of the place decides`,
+    `Disease suspected (${w.text(sick)}): has the bee inspector been told? Local law decides`,
   'decide-treatment-label-season': ({ says }, w) => `${w.text(says)}: decide on a treatment by label and season`,
-  'narrowed-entrance-do-find-wasps': 'Narrowed entrance: do they find it, are wasps baulked?',
-  'look-again-sure': ({ name, sure }, w) => `Look again: ${w.text(name)}, ${sure} in 100 sure`,
-  'bees-hung-outside-heat-room': 'Bees hung outside: heat, room, or a split?',
+  'narrowed-entrance-do-find-wasps': 'Narrowed entrance: do bees find it, are wasps kept out?',
+  'look-again-sure': ({ name, sure }, w) => `Look again: ${w.text(name)}, ${sure} % sure`,
+  'bees-hung-outside-heat-room': 'Bearding last time: heat, room, or a split?',
   'brood-above-excluder-should-out': 'Brood above the excluder should be out: look, then clear the super',
 };

@@ -14,7 +14,7 @@ const COMMON: Readonly<Record<CommonKit, (groups: number) => string>> = {
   gloves: () => 'pairs of gloves',
   cloths: () => 'cover cloths',
   stands: () => 'stands or upturned covers',
-  buckets: () => 'scrap buckets with lids',
+  buckets: () => 'lidded scrap buckets',
   'first-aid': () => 'first-aid bag, emergency card',
 };
 const JOB: Readonly<Record<JobKit, readonly [string, string]>> = {
@@ -80,7 +80,7 @@ export const planningSentences: Sentences<PlanningSentences> = {
   'stand-behind': ({ faces, behind, metres }, w) =>
     `Entrance faces ${w.name('compass', faces)}: stand to the ${w.name('compass', behind)}, behind the hive. Nobody within ${metres} m before it.`,
   'mind-hives': ({ hives }) =>
-    `Mind ${hives.length === 1 ? 'hive' : 'hives'} ${hives.join(', ')}: flight lane or lid close by.`,
+    `Mind ${hives.length === 1 ? 'hive' : 'hives'} ${hives.join(', ')}: its flight path is close by.`,
   'no-clear-place': ({ people, metres }) =>
     `No clear place for ${people} of the group: they wait ${metres} m behind and change over.`,
   'group-session-today': 'The group has a session today.',
@@ -112,7 +112,7 @@ export const planningSentences: Sentences<PlanningSentences> = {
   'why-lively': ({ mood, visits }) => `Lively, ${moodOn(mood, visits)}: veils at the gate`,
   'why-easy': ({ mood, visits }) => `Easy, ${moodOn(mood, visits)}`,
   'for-its-turn': 'Its turn: opened seldom',
-  'for-due': ({ title }) => `${title}, in its days`,
+  'for-due': ({ title }) => `${title}, due now`,
   'for-practice': ({ skills }, w) =>
     `To practise: ${skills.map(({ name, seated }) => `${w.text(name)}${seated ? ', sitting' : ''}`).join(', ')}`,
   'kit-common': ({ kit, groups }) => COMMON[kit](groups),

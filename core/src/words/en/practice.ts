@@ -7,7 +7,7 @@ const FOUND: Readonly<Record<Find, readonly [one: string, many: string]>> = {
   eggs: ['egg', 'eggs'],
   'two-eggs': ['cell with two eggs', 'cells with two eggs'],
   queen: ['queen', 'queens'],
-  sunken: ['sunken or pierced lid', 'sunken or pierced lids'],
+  sunken: ['sunken or perforated capping', 'sunken or perforated cappings'],
 };
 const seen = (there: boolean): string => (there ? 'seen' : 'not seen');
 /** Parts that are called otherwise than by their name on the hive. */
@@ -29,8 +29,7 @@ export const practiceSentences: Sentences<PracticeSentences> = {
   'comb-sound': 'The comb was sound.',
   'call-doubtful-costs-second-look': 'To call it doubtful costs a second look; that is never wrong at the hive.',
   'it-showed': ({ truth, seen }, w) => `It showed ${w.name('trouble', truth)}. ${w.text(seen)}`,
-  'taken-something-harmless-carried-frames':
-    'Taken for something harmless it is carried on by frames, tools and gloves.',
+  'taken-something-harmless-carried-frames': 'Taken for something harmless, it is spread by frames, tools and gloves.',
   'something-else': ({ wrong }, w) =>
     `${w.number(wrong)} ${wrong === 1 ? 'touch was' : 'touches were'} something else.`,
   'frames-read': ({ framesRead, frames }, w) => `${w.number(framesRead)} of ${w.number(frames)} frames read`,
@@ -64,7 +63,7 @@ export const practiceSentences: Sentences<PracticeSentences> = {
   'expected-now': ({ bees, brood, days }, w) =>
     `${counted(days, 'day')} ago its look led to expect about ${w.number(bees, 1)} frames of bees and ${w.number(brood, 1)} of brood now`,
   'nobody-judged-colony': 'Nobody judged this colony.',
-  'another-school': 'Another school',
+  'another-school': 'Other practice',
   'due-well-but-something-presses': 'That is due as well, but something presses more.',
   'record-says-otherwise': 'The record says otherwise.',
   'one-brood-box-cool-spring': 'One brood box, a cool spring day: a look under the lid only.',
@@ -80,15 +79,19 @@ export const practiceSentences: Sentences<PracticeSentences> = {
   'inside-out-part-goes-back': 'From the inside out: a part goes back only once what lies under it is in its place.',
   'in-order': 'In order.',
   'pairs-stand-wrong-way-round': ({ turned, pairs }, w) =>
-    `${w.number(turned)} of ${w.number(pairs)} pairs stand the wrong way round.`,
-  'eighths-off': ({ by, content }, w) =>
-    `${by > 0 ? 'Too much' : 'Too little'} ${w.text(content)}: ${Math.abs(by).toFixed(1)} eighths.`,
-  overlooked: ({ contents }, w) => `Overlooked: ${contents.map((each) => w.text(each)).join(', ')}.`,
-  'not-there': ({ contents }, w) => `Not there: ${contents.map((each) => w.text(each)).join(', ')}.`,
+    `${w.number(turned)} of ${w.number(pairs)} pairs are the wrong way round.`,
+  'eighths-off': ({ by, content }, w) => {
+    const what = w.text(content);
+    const many = /\b(eggs|larvae)$/.test(what);
+    const off = by > 0 ? (many ? 'many' : 'much') : many ? 'few' : 'little';
+    return `Too ${off} ${what}: ${Math.abs(by).toFixed(1)} eighths.`;
+  },
+  overlooked: ({ contents }, w) => `Missed: ${contents.map((each) => w.text(each)).join(', ')}.`,
+  'not-there': ({ contents }, w) => `Marked but not present: ${contents.map((each) => w.text(each)).join(', ')}.`,
   'to-go': ({ framesToGo }, w) => `${w.number(framesToGo)} ${framesToGo === 1 ? 'frame' : 'frames'} to go.`,
   'seen-where': ({ id, where }, w) => `${w.name('evidence', id)}: ${w.text(where)}`,
   'nothing-read-on-that-side': 'Nothing was read on that side: choose another one.',
-  'photo-asked-no-more': 'That photo is asked no more: choose another one.',
+  'photo-asked-no-more': 'That photo is no longer asked: choose another one.',
   better: ({ answer }, w) => `Better: ${w.name('stopAnswer', answer)}.`,
   'even-outside-look': 'Not even an outside look.',
   'as-deep-as': ({ depth }, w) => `As deep as "${w.name('depthLook', depth)}".`,
@@ -117,33 +120,33 @@ export const practiceSentences: Sentences<PracticeSentences> = {
   'open-two-thin-white-rods': 'open, two thin white rods',
   'open-small-white-comma-milky': 'open, a small white comma in a milky pool',
   'open-fat-white-ring-fills': 'open, a fat white ring that fills the floor',
-  'lid-flat-tan-dry-level': 'lid, flat and tan, dry, level with its neighbours',
-  'lid-bee-chews-her-way': 'lid, a bee chews her way through it',
-  'lid-high-domed-like-bullet': 'lid, high and domed like a bullet, a wide cell',
+  'lid-flat-tan-dry-level': 'capping, flat and tan, dry, level with its neighbours',
+  'lid-bee-chews-her-way': 'capping, a bee chews her way through it',
+  'lid-high-domed-like-bullet': 'capping, high and domed like a bullet, a wide cell',
   'open-packed-dull-coloured-half': 'open, packed dull and coloured, half full',
   'open-wet-glitter': 'open, a wet glitter',
-  'lid-pale-wax-lies-what': 'lid, pale wax that lies on what is under it',
+  'lid-pale-wax-lies-what': 'capping, pale wax that lies on what is under it',
   'cell-yet-only-pressed-wax': 'no cell yet, only pressed wax',
   'grey-furred-eaten-through': 'grey and furred or eaten through',
-  'lid-dark-sunken-greasy': 'lid, dark, sunken and greasy',
-  'lid-sunken-ragged-hole': 'lid, sunken with a ragged hole',
-  'lid-white-pupa-eyes-looks': 'no lid, a white pupa with eyes looks out',
+  'lid-dark-sunken-greasy': 'capping, dark, sunken and greasy',
+  'lid-sunken-ragged-hole': 'capping, sunken with a ragged hole',
+  'lid-white-pupa-eyes-looks': 'no capping, a white pupa with eyes looks out',
   'open-yellowish-larva-lies-twisted': 'open, a yellowish larva lies twisted along the wall',
   'open-hard-chalky-lump': 'open, a hard chalky lump',
-  'lid-domed-narrow-worker-cell': 'lid, domed, in a narrow worker cell among flat ones',
-  'lids-sunken-dark-greasy-some': 'Lids sunken, dark or greasy, some with a ragged hole; brood spotty.',
+  'lid-domed-narrow-worker-cell': 'capping, domed, in a narrow worker cell among flat ones',
+  'lids-sunken-dark-greasy-some': 'Cappings sunken, dark or greasy, some with a ragged hole; brood spotty.',
   'stop-matchstick-test-supervisor-close':
-    'Stop. Matchstick test by a supervisor, close, entrance small, nothing leaves this hive. Foul brood is notifiable in many places: the inspector decides.',
+    'Stop. Ropiness (matchstick) test by a supervisor, close, entrance small, nothing leaves this hive. Foul brood is notifiable in many places: the inspector decides.',
   'open-larvae-off-their-place': 'Open larvae off their place, yellow to brown, without the pearly shine.',
   'close-call-supervisor-may-notifiable':
     'Close and call the supervisor. It may be a notifiable foul brood: the inspector decides.',
-  'hard-white-grey-lumps-open': 'Hard white or grey lumps in open cells and under pierced lids.',
+  'hard-white-grey-lumps-open': 'Hard white or grey lumps in open cells and under perforated cappings.',
   'chalk-brood-most-likely-dry':
-    'Chalk brood, most likely: dry, warm and strong cures more than anything else. Look again in two weeks.',
+    'Chalkbrood, most likely: dry, warm and strong cures more than anything else. Look again in two weeks.',
   'pupae-uncapped-lines-patches-their':
     'Pupae uncapped in lines or patches, their eyes to be seen; the cells’ rims raised.',
-  'wax-moth-under-lids-if': 'Wax moth under the lids if in lines; mites if scattered. Count mites before deciding.',
-  'domed-lids-scattered-among-flat': 'Domed lids scattered among flat ones, in worker cells.',
+  'wax-moth-under-lids-if': 'Wax moth under the cappings if in lines; mites if scattered. Count mites before deciding.',
+  'domed-lids-scattered-among-flat': 'Domed cappings scattered among flat ones, in worker cells.',
   'queen-runs-out-sperm-workers':
     'The queen runs out of sperm, or workers lay: look for eggs, one or several, and for the queen.',
   'two-more-eggs-cell-walls': 'Two and more eggs in a cell, on the walls as well as the floor.',

@@ -20,12 +20,12 @@ export const seasonSentences: Sentences<SeasonSentences> = {
   'gaps-between-boxes-roofs-floors': ({ cold }, w) =>
     `Gaps between boxes, roofs, floors and straps, before nobody opens them from about ${w.day(cold)}.`,
   'main-flow-begins-about': ({ plants, from }, w) => `The main flow (${w.list(plants)}) begins about ${w.day(from)}`,
-  'foragers-flow-laid': 'Foragers for the flow laid',
+  'foragers-flow-laid': 'Eggs that become foragers for the flow',
   'egg-forager-takes-about-six': ({ flow }, w) =>
     `${w.text(flow)}; from the egg to a forager takes about six weeks. Much brood more than five weeks before it, and they leave as a swarm.`,
   'feeding-ended': 'Feeding ended',
   'syrup-must-get-into-honey': ({ flow }, w) => `${w.text(flow)}; syrup must not get into honey for people.`,
-  'medicines-out-withdrawal-over': 'Medicines out, withdrawal over',
+  'medicines-out-withdrawal-over': 'Treatments out, withdrawal period over',
   'nothing-may-left-when-first': ({ flow }, w) =>
     `${w.text(flow)}; nothing of it may be left when the first super goes on. The label’s withdrawal time and local law decide, not this date.`,
   'supers-on': 'Supers on',
@@ -70,7 +70,7 @@ export const seasonSentences: Sentences<SeasonSentences> = {
   'look-settled-entrances-open-food': 'Look: settled, entrances open, food',
   'hive-left-closed-overheats-within': 'A hive left closed overheats within the hour.',
   'bring-home-count-mites': 'Bring them home, count mites',
-  'late-flows-end-once-stay': 'Late flows end at once; stay for the cold and they rob each other.',
+  'late-flows-end-once-stay': 'Late flows end at once; stay for the cold and colonies rob each other.',
   'only-km-foragers-fly-home': ({ km, knownGround }, w) =>
     `Only ${w.km(km, 1)}: foragers fly home. Go over ${w.km(knownGround)}, or put them elsewhere for three weeks first.`,
   'still-bloom-home-when-leave': ({ still }, w) => `${w.list(still)} still in bloom at home when they leave.`,

@@ -86,9 +86,9 @@ export const storySentences: Sentences<StorySentences> = {
   'told-incident': ({ what, who, text }, w) =>
     `${w.name('incident', what)}${who ? `, ${who}` : ''}${text ? `: ${text}` : ''}`,
   'told-found': ({ finding, count, spot, sure }, w) =>
-    `Found: ${w.name('finding', finding)}${count === null ? '' : `, ${count}`}${spot ? `, ${w.text(spot)}` : ''}${sure === null ? '' : `, ${sure} in 100 sure`}. ${w.name('findingThen', finding)}`,
+    `Found: ${w.name('finding', finding)}${count === null ? '' : `, ${count}`}${spot ? `, ${w.text(spot)}` : ''}${sure === null ? '' : `, ${sure} % sure`}. ${w.name('findingThen', finding)}`,
   'told-not-found': ({ findings, least }, w) =>
-    `Looked for, not found${least === null ? '' : `, at least ${least} in 100 sure`}: ${findings.map((finding) => w.name('finding', finding)).join('; ')}`,
+    `Looked for, not found${least === null ? '' : `, at least ${least} % sure`}: ${findings.map((finding) => w.name('finding', finding)).join('; ')}`,
   'told-doubt': ({ side, sound, found, by }, w) =>
     `Looked again at ${w.text(side)}: ${sound ? 'sound after all' : 'still in doubt'}${found ? `, ${found}` : ''} (${by})`,
   'told-queen-mark': ({ colour }, w) => `Queen's mark: ${w.name('queenColour', colour)}`,

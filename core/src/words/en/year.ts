@@ -113,14 +113,14 @@ export const yearNames = {
   },
   triggerWhy: {
     'thin-syrup':
-      'More brood for the coming flow or for splits. The other school leaves them to forage: forage and weather decide.',
-    protein: 'Bridges gap weeks. The other school gives none: natural pollen is better than any substitute.',
+      'More brood for the coming flow or for splits. Other practice leaves them to forage: forage and weather decide.',
+    protein: 'Bridges gap weeks. Other practice gives none: natural pollen is better than any substitute.',
     'first-look': 'Willow in bloom means days on which they fly and rear.',
-    'supers-ready': 'Room before the fruit and rape flow. Another school first fills the brood box.',
+    'supers-ready': 'Room before the fruit and rape flow. Other practice first fills the brood box.',
     'main-flow-room': 'Nectar goes among the brood where room is late; syrup must not get into honey.',
     'last-flow-off': 'Winter bees are reared next: mites must be few before.',
     'autumn-feed':
-      'Begun the day the last flow fades, so that it is stored and capped in the warm. Another school leaves the honey and feeds nothing.',
+      'Begun the day the last flow fades, so that it is stored and capped in the warm. Other practice leaves the honey and feeds nothing.',
     'feeder-off': 'Real forage is on: syrup left standing ferments and calls robbers.',
     'frost-close': 'Mice move in with the first frosts; liquid feed is no longer taken.',
     'wasp-entrance': 'A small colony can defend a hole of a bee or two.',

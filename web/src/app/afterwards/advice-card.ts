@@ -59,7 +59,7 @@ export class AdviceCard {
   protected readonly dateText = dateText;
   protected readonly words = {
     accepted: $localize`Decided`,
-    otherwise: $localize`Otherwise`,
+    otherwise: $localize`Something else`,
     declined: $localize`Declined`,
   } as const;
   protected readonly form = inject(NonNullableFormBuilder).group({

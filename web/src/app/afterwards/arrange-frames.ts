@@ -66,7 +66,7 @@ import { named, Named } from '../language/words';
       <section aria-label="What is lifted" i18n-aria-label>
         <h3 i18n>
           {moves().length, plural,
-            =0 {Nothing to lift: they hang so already}
+            =0 {Nothing to lift: already in this order}
             =1 {One frame to lift}
             other {{{ moves().length }} frames to lift}
           }
@@ -90,7 +90,7 @@ import { named, Named } from '../language/words';
       </section>
     </div>
     <p class="how" i18n>
-      On a day when they fly freely, about 15 °C and more; find the queen first; each comb keeps the way it faces.
+      On a good flying day, about 15 °C or more; find the queen first; keep each comb facing the same way.
     </p>
     <div class="row">
       @if (mayPlan()) {

@@ -56,7 +56,7 @@ const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = 
             </ul>
           </div>
         } @empty {
-          <p i18n>Nothing but the frames was recorded.</p>
+          <p i18n>Only the frames were recorded.</p>
         }
       </div>
     </section>
@@ -64,8 +64,8 @@ const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = 
       <section class="sheet" aria-labelledby="photos">
         <h2 id="photos" i18n>Photos and voice notes</h2>
         <p class="quiet" i18n>
-          What a photo shows later changes the reading of its side, with the word "confirmed afterwards". It can be said
-          again the other way.
+          What a photo shows later changes the reading of its side, marked "confirmed afterwards". It can be changed
+          back.
         </p>
         <ul class="photos">
           @for (each of review().attachments; track each.id) {

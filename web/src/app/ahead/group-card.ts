@@ -36,7 +36,7 @@ export class GroupCard {
   protected readonly button = computed(() => {
     const { visit, startsAt } = this.card();
     if (visit) return visit.closed ? $localize`Review` : $localize`Go on`;
-    return this.off() ? $localize`Open all the same` : $localize`Start ${timeOf(startsAt, this.sheet().session.zone)}`;
+    return this.off() ? $localize`Open anyway` : $localize`Start ${timeOf(startsAt, this.sheet().session.zone)}`;
   });
   protected readonly parts = computed<readonly StackPart[]>(() =>
     this.card().stack.map(({ layer, kg, lift }) => ({

@@ -214,7 +214,7 @@ export class HoursChart {
       'may-be': '',
       'one-frame': named('depth', 'one-frame'),
       lid: named('depth', 'lid'),
-      shut: $localize`shut`,
+      shut: $localize`closed`,
     };
     const pieces: { kind: keyof typeof fills; from: number; to: number }[] = [];
     for (const hour of this.verdict().hours) {

@@ -14,11 +14,13 @@ import { dayOf, timeOf } from '../ui/format';
         <li>{{ line }}</li>
       }
       @for (work of wet().indoors; track work.skill) {
-        <li><b i18n>Under a roof:</b> {{ work.name ?? work.skill }}. {{ work.how }}</li>
+        <li><b i18n>Indoors:</b> {{ work.name ?? work.skill }}. {{ work.how }}</li>
       }
     </ul>
     @if (group(); as id) {
-      <a routerLink="/practice/indoors" [queryParams]="{ group: id }" i18n>Stations from the group’s weakest drills</a>
+      <a routerLink="/practice/indoors" [queryParams]="{ group: id }" i18n
+        >Stations based on the group’s weakest drills</a
+      >
     }
   `,
   styles: `
@@ -50,7 +52,7 @@ export class IfWet {
     const when = (at: string) => `${dayOf(at, this.zone())}, ${timeOf(at, this.zone())}`;
     return [
       reserve === null
-        ? $localize`No other hours in these days: the session is lost.`
+        ? $localize`No other slot in these days: the session is lost.`
         : $localize`In reserve: ${when(reserve.startsAt)}, hive ${reserve.hives.join(', ')}, with ${reserve.supervisor}.`,
       ...staff.map(({ startsAt, hive }) => $localize`Hive ${hive} cannot wait: staff open it ${when(startsAt)}.`),
     ];

@@ -12,7 +12,7 @@ const EVERY = 120_000;
   selector: 'bc-next-hives',
   imports: [RouterLink],
   template: `
-    <h2 id="next" i18n>Next, by the minutes left</h2>
+    <h2 id="next" i18n>If there is time left</h2>
     @for (group of groups(); track group.id) {
       <h3 i18n>
         {{ group.name }}, <b>{{ group.left }}</b> left
@@ -36,7 +36,7 @@ const EVERY = 120_000;
             }
           </li>
         } @empty {
-          <li i18n>None any more: close up and talk it over.</li>
+          <li i18n>No time for another: close up and debrief.</li>
         }
       </ol>
       @if (group.others.length > 0) {
@@ -50,7 +50,7 @@ const EVERY = 120_000;
         </details>
       }
     } @empty {
-      <p i18n>Reckoning …</p>
+      <p i18n>Working it out …</p>
     }
   `,
   styles: `

@@ -24,7 +24,7 @@ const NAMES: Readonly<Record<Gauge['id'], string>> = {
   warmth: $localize`Warmth`,
   gusts: $localize`Gusts`,
   dry: $localize`Dry for`,
-  light: $localize`Light for`,
+  light: $localize`Enough light for`,
   group: $localize`Groups`,
 };
 const TURNS = {
@@ -32,8 +32,8 @@ const TURNS = {
   gusts: $localize`gusts get too strong`,
   cold: $localize`it gets too cold`,
   heat: $localize`it gets too hot`,
-  dark: $localize`the light goes`,
-  'bees-in': $localize`the foragers come home`,
+  dark: $localize`the light fades`,
+  'bees-in': $localize`the foragers return`,
   'rain-soon': $localize`rain comes in`,
   thunder: $localize`thunder comes`,
 } as const;
@@ -81,8 +81,8 @@ export class VerdictSheet {
       word === 'go'
         ? $localize`Fit throughout in ${odds} forecasts.`
         : $localize`As planned it would be fit in ${odds} forecasts.`;
-    if (turn) return { head: $localize`Turns at ${timeOf(turn.at, zone)},`, text: `${TURNS[turn.why]}. ${planned}` };
-    return { head: word === 'go' ? $localize`Holds all day.` : $localize`Not as planned.`, text: planned };
+    if (turn) return { head: $localize`Changes at ${timeOf(turn.at, zone)},`, text: `${TURNS[turn.why]}. ${planned}` };
+    return { head: word === 'go' ? $localize`Fit all day.` : $localize`Not as planned.`, text: planned };
   });
   protected readonly next = computed(() => {
     const { nextBest } = this.verdict();

@@ -38,7 +38,7 @@ export function faultOf(error: unknown): CallFault {
     return {
       status: -1,
       problem: 'fault',
-      message: $localize`Something went wrong on this page. Load it again.`,
+      message: $localize`Something went wrong on this page. Reload it.`,
       details: [],
     };
   }
@@ -47,7 +47,7 @@ export function faultOf(error: unknown): CallFault {
     return {
       status: 0,
       problem: 'no-connection',
-      message: $localize`No connection. What you entered waits on this device and is sent when there is one.`,
+      message: $localize`No connection. What you entered is saved on this device and sent when there is one.`,
       details: [],
     };
   }

@@ -16,7 +16,7 @@ import { ViewDesk, type Watched } from './view-desk';
     }
     @if (watched().fault(); as fault) {
       <section class="sheet no problem" role="alert">
-        <h2 i18n>{{ name() }} did not come</h2>
+        <h2 i18n>{{ name() }} could not be loaded</h2>
         <p>{{ fault.message }}</p>
         <button type="button" class="btn" (click)="watched().reload()" i18n>Try now</button>
       </section>

@@ -167,7 +167,7 @@ const TELLING = 3;
       </p>
     }
     <fieldset>
-      <legend i18n>Jobs, as the rota gives them; tap a name for another job</legend>
+      <legend i18n>Jobs from the rota; tap a name to change the job</legend>
       <dl>
         @for (role of roles; track role) {
           <div>
@@ -330,7 +330,7 @@ export class BeforePanel {
     const against = this.jobs.next(name, role);
     if (against.length > 0)
       this.cards
-        .guards($localize`Frames to ${name}`, against, $localize`Hand them over all the same`)
+        .guards($localize`Frames to ${name}`, against, $localize`Hand them over anyway`)
         .subscribe((reason) => this.jobs.next(name, role, reason));
   }
 }

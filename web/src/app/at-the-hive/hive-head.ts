@@ -52,7 +52,7 @@ export class HiveHead {
       now: $localize`${measured('temperature', weather.temperature, 0)}, gusts ${measured('speed', weather.gust, 0)}`,
       rain: weather.rainFrom
         ? $localize`rain from ${timeOf(weather.rainFrom, visit.zone)}`
-        : $localize`no rain in sight`,
+        : $localize`no rain forecast`,
     };
   });
   protected readonly kept = computed(() => {
@@ -65,7 +65,7 @@ export class HiveHead {
       return { icon: 'no-signal', text: $localize`${count} waiting`, why, bad: false };
     }
     return count > 0
-      ? { icon: 'clock', text: $localize`${count} on the way`, why: '', bad: false }
-      : { icon: 'check', text: $localize`all kept`, why: '', bad: false };
+      ? { icon: 'clock', text: $localize`sending ${count}`, why: '', bad: false }
+      : { icon: 'check', text: $localize`all saved`, why: '', bad: false };
   });
 }

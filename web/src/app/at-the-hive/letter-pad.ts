@@ -57,7 +57,7 @@ export interface Slid {
   host: { role: 'group', '[attr.aria-label]': 'name' },
 })
 export class LetterPad {
-  protected readonly name = $localize`Add an eighth; slide sideways for more; hold for all that is left`;
+  protected readonly name = $localize`Add an eighth; slide sideways for more; press and hold for all the rest`;
   readonly side = input.required<FrameSide>();
   readonly pressed = output<Letter>();
   /** A long press: all that is left. */

@@ -25,8 +25,8 @@ import { SaidPipe } from '../language/said';
 const GROUPS = [
   { id: 'larvae', name: $localize`Larvae` },
   { id: 'pattern', name: $localize`Brood pattern` },
-  { id: 'lids', name: $localize`Lids` },
-  { id: 'pests', name: $localize`Pests and illness` },
+  { id: 'lids', name: $localize`Cappings` },
+  { id: 'pests', name: $localize`Pests and disease` },
   { id: 'comb', name: $localize`Comb` },
   { id: 'food', name: $localize`Fresh nectar` },
 ] as const;

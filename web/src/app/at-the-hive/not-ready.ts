@@ -16,8 +16,8 @@ import { HiveJobs } from './hive-jobs';
         </p>
         @if (leads()) {
           <div>
-            <button type="button" class="big sel" (click)="roles.takeFrames()" i18n>I take them</button>
-            <button type="button" class="big" (click)="goOn()" i18n>On, with a reason</button>
+            <button type="button" class="big sel" (click)="roles.takeFrames()" i18n>I will take the frames</button>
+            <button type="button" class="big" (click)="goOn()" i18n>Continue, with a reason</button>
           </div>
         }
       </div>
@@ -58,7 +58,7 @@ export class NotReady {
     const [first] = this.roles.notReady();
     if (!first) return;
     this.cards
-      .guards($localize`Frames stay with ${this.names()}`, first.against, $localize`They go on`)
+      .guards($localize`Frames stay with ${this.names()}`, first.against, $localize`Let them continue`)
       .subscribe((reason) => this.roles.letGoOn(reason));
   }
 }

@@ -19,7 +19,7 @@ import { timeOf } from '../ui/format';
       <b class="left">{{ leftText() }}</b>
       @if (openedAt()) {
         <b class="from">{{ closeText() }}</b>
-        <b class="shut" i18n>shut by {{ shutBy() }}</b>
+        <b class="shut" i18n>close by {{ shutBy() }}</b>
       }
     </div>
   `,
@@ -52,10 +52,10 @@ export class OpenClock {
     if (this.closedAt()) return $localize`visit closed`;
     if (!this.openedAt()) return $localize`${this.allowed()} min allowed`;
     const left = this.allowed() - Math.floor(this.clock().minutes);
-    return left > 0 ? $localize`${left} min left` : $localize`allowed ${this.allowed()} min`;
+    return left > 0 ? $localize`${left} min left` : $localize`${this.allowed()} min allowed`;
   });
   protected readonly closeText = computed(() =>
-    this.clock().state === 'shut-now' ? $localize`shut now` : $localize`close from ${this.at(START_CLOSING)}`,
+    this.clock().state === 'shut-now' ? $localize`close now` : $localize`close from ${this.at(START_CLOSING)}`,
   );
   protected readonly shutBy = computed(() => this.at(1));
   protected readonly label = computed(() => `${this.openText()}, ${this.leftText()}`);

@@ -25,7 +25,7 @@ const HOT = 28;
   imports: [SaidPipe, Named, Choice, Count, PollenSwatches],
   template: `
     @if (!entrance.changed() && !record().outside[when()]) {
-      <p class="quiet" i18n>Nothing is noted yet. What you do not touch counts as not looked at.</p>
+      <p class="quiet" i18n>Nothing noted yet. Anything you leave untouched counts as not checked.</p>
     }
     <bc-choice
       legend="Traffic"
@@ -112,8 +112,8 @@ const HOT = 28;
       </ng-container>
       @if (advice().lookAfter; as look) {
         <ng-container i18n
-          >Look again in {{ look.minutes }} minutes whether they find it, and in {{ look.days }} days. No plug at hand?
-          Grass, a cork, foam.
+          >Look again in {{ look.minutes }} minutes to see whether bees find it, and in {{ look.days }} days. No
+          entrance block to hand? Grass, a cork or foam.
         </ng-container>
       }
     </p>
@@ -154,7 +154,7 @@ export class OutsidePanel {
   protected readonly signs = [
     { id: 'intruders', name: $localize`Wasps or robbers` },
     { id: 'robbing', name: $localize`Robbing` },
-    { id: 'bearding', name: $localize`Bees hang outside` },
+    { id: 'bearding', name: $localize`Bearding at the entrance` },
     { id: 'leans', name: $localize`Hive leans` },
     { id: 'strapped', name: $localize`Strapped` },
   ] as const;

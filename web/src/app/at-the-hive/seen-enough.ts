@@ -39,7 +39,7 @@ import { SaidPipe } from '../language/said';
     </ul>
     <p class="price" role="status">
       @if (seen().enough) {
-        <ng-container i18n><b>Yes.</b> What was asked is answered. The rest can stay where it is. </ng-container>
+        <ng-container i18n><b>Yes.</b> Your questions are answered. The rest can stay closed. </ng-container>
       } @else if (seen().framesToGo > 0) {
         <ng-container i18n
           ><b>Not yet.</b> {{ seen().framesToGo }} more {seen().framesToGo, plural, =1 {frame} other {frames}}, about
@@ -50,7 +50,7 @@ import { SaidPipe } from '../language/said';
       }
     </p>
     <button type="button" class="big" [class.sel]="seen().enough" (click)="stopped.emit()" i18n>
-      {!!seen().enough, select, true {Start closing} other {Stop here, say why}}
+      {!!seen().enough, select, true {Start closing} other {Close early and say why}}
     </button>
   `,
   styleUrl: './seen-enough.scss',

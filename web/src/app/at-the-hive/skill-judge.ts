@@ -63,7 +63,7 @@ export class SkillJudge {
   protected readonly words: Readonly<Record<SkillLevel, string>> = {
     'saw-it': $localize`saw it`,
     helped: $localize`helped`,
-    'with-a-word': $localize`a word`,
+    'with-a-word': $localize`prompt`,
     alone: $localize`alone`,
     'can-teach': $localize`teach`,
   };

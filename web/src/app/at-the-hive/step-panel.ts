@@ -98,7 +98,7 @@ export class StepPanel {
     const seen = this.seen();
     if (!seen || seen.enough) return null;
     const missing = seen.evidence.filter(({ state }) => state === 'missing').map(({ id }) => id);
-    return $localize`This visit stays partial: ${missing.map((id) => named('evidence', id)).join(', ')} not answered.`;
+    return $localize`Partial visit: ${missing.map((id) => named('evidence', id)).join(', ')} not answered.`;
   });
   protected readonly parts = computed<readonly StackPart[]>(() =>
     this.stack().map((layer) => ({ layer, text: partName(layer) })),
@@ -134,8 +134,8 @@ export class StepPanel {
   );
   protected readonly queenLegend = computed(() => {
     const queen = this.file()?.queen;
-    if (!queen) return $localize`The queen was seen. The paint on her back (nothing is recorded yet)`;
-    return $localize`The queen was seen. The paint on her back (recorded: ${queen.marked ? markColour(queen.year) : $localize`unmarked`}, reared in ${queen.year})`;
+    if (!queen) return $localize`The queen was seen. Colour of her mark (nothing is recorded yet)`;
+    return $localize`The queen was seen. Colour of her mark (recorded: ${queen.marked ? markColour(queen.year) : $localize`unmarked`}, reared in ${queen.year})`;
   });
   protected readonly markSays = computed(() => {
     const seen = this.record().queenMark?.colour;

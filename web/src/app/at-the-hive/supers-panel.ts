@@ -59,11 +59,11 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
             (click)="desk.enter({ kind: 'box-tipped', box: box.layer.id })"
             i18n
           >
-            {!!box.tipped, select, true {lay on its side: respace} other {It lay on its side}}
+            {!!box.tipped, select, true {was on its side: respace} other {It was on its side}}
           </button>
         </div>
         <bc-choice
-          legend="By its lift"
+          legend="By lifting it"
           i18n-legend
           of="superFeel"
           [options]="feels"
@@ -80,7 +80,7 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
         />
       </section>
     } @empty {
-      <p i18n>No super stands on this hive.</p>
+      <p i18n>No super on this hive.</p>
     }
   `,
   styleUrl: './hive-parts.scss',

@@ -174,8 +174,8 @@ export class VisitFlow {
     if (against.every(({ bar }) => bar === 'warns')) return void goOn();
     const [title, allTheSame] =
       what === 'open'
-        ? [$localize`Before the lid comes off`, $localize`Open all the same`]
-        : [$localize`Before you leave this hive`, $localize`Leave it so`];
+        ? [$localize`Before the lid comes off`, $localize`Open anyway`]
+        : [$localize`Before you leave this hive`, $localize`Leave anyway`];
     const putRight = () => this.reach(RIGHT_AT[against[0]!.id] ?? this.ownStep());
     this.cards.guards(title, against, allTheSame, putRight).subscribe((reason) => {
       for (const { id, bar } of against)
@@ -211,7 +211,9 @@ export class VisitFlow {
     this.pastGuards('close', () => {
       const reason = this.ending.reason();
       if (!reason)
-        return void this.problem.set($localize`Say why the visit ends here\: not all was seen that it was opened for.`);
+        return void this.problem.set(
+          $localize`Say why the visit ends here\: not everything it was opened for was seen.`,
+        );
       this.look.keep('after');
       this.desk.enter({ kind: 'visit-closed', reason, note: this.ending.note() });
       this.ending.health.set('');

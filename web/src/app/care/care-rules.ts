@@ -35,11 +35,11 @@ import { ViewDesk } from '../api/view-desk';
         <label
           ><ng-container i18n>Stings </ng-container><input type="number" min="1" max="200" formControlName="stings"
         /></label>
-        <button class="btn" type="submit" [disabled]="form.invalid || form.pristine" i18n>Keep</button>
+        <button class="btn" type="submit" [disabled]="form.invalid || form.pristine" i18n>Save</button>
       </form>
       <p class="quiet" i18n>
-        Seven days, where no swarm may be lost: a cell is sealed on day 8. The other school looks every 10 to 15 days
-        and takes a swarm now and then; each opening costs the bees part of a day.
+        Seven days, where no swarm may be lost: a cell is sealed on day 8. Other practice looks every 10 to 15 days and
+        accepts the occasional swarm; each opening costs the bees part of a day.
       </p>
     </section>
   `,

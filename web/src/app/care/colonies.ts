@@ -75,13 +75,13 @@ export class Colonies {
     const today = this.data()?.today ?? '2000-01-01';
     switch (band) {
       case 'now':
-        return [$localize`By ${dateText(addDays(today, 2))}`, $localize`in two days or less, or late already`];
+        return [$localize`By ${dateText(addDays(today, 2))}`, $localize`within two days, or already late`];
       case 'this-week':
         return [$localize`By ${dateText(addDays(today, 7))}`, $localize`within the week`];
       case 'later':
-        return [$localize`Can wait`, $localize`nothing closes this week`];
+        return [$localize`Can wait`, $localize`nothing urgent this week`];
       case 'nothing':
-        return [$localize`Asks for nothing`, $localize`as far as anybody has seen`];
+        return [$localize`Nothing needed`, $localize`as far as anyone has seen`];
     }
   }
 

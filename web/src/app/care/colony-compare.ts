@@ -26,7 +26,7 @@ const MEASURES: readonly Measure[] = [
     told: (value) => decimal(figure('weight', value), 1),
   },
   { name: $localize`Days of food`, of: ({ foodDays }) => foodDays, told: (value) => decimal(value, 0) },
-  { name: $localize`Mites in 100 bees`, of: ({ mites }) => mites?.inHundred.value ?? null, told: frames },
+  { name: $localize`Mites per 100 bees`, of: ({ mites }) => mites?.inHundred.value ?? null, told: frames },
   { name: $localize`Temper, 1 to 5`, of: ({ temper }) => temper, told: (value) => decimal(value, 0) },
   { name: $localize`Opened in 30 days`, of: ({ opened }) => opened.times, told: (value) => decimal(value, 0) },
 ];

@@ -120,10 +120,10 @@ export class Colony {
       },
       mites
         ? {
-            text: $localize`Mites at ${decimal(story.limits.mites)} in 100 bees\: ${sureText(mites.chance)}${when(mites)}.`,
+            text: $localize`Mites at ${decimal(story.limits.mites)} per 100 bees\: ${sureText(mites.chance)}${when(mites)}.`,
             much: mites.chance >= 0.3,
           }
-        : { text: $localize`Mites\: nobody counted them lately, so nothing is foreseen.`, much: false },
+        : { text: $localize`Mites\: not counted lately, so no forecast.`, much: false },
     ];
   });
 
@@ -132,7 +132,7 @@ export class Colony {
     const foreseen = this.foreseen();
     if (!foreseen || foreseen.hindsight.length === 0) return null;
     const held = foreseen.hindsight.filter((each) => each.held).length;
-    return $localize`Foreseen nine times in ten, it held ${held} of ${foreseen.hindsight.length} times at the visits shown here.`;
+    return $localize`Nine in ten should fall inside the range; at the visits shown here ${held} of ${foreseen.hindsight.length} did.`;
   });
 
   /** Each visit in figures, the latest first, with what was foreseen for it. */

@@ -12,12 +12,12 @@ import { dayText } from '../ui/format';
 const KINDS = {
   feed: $localize`Fed`,
   patty: $localize`Protein patty given`,
-  'feeder-empty': $localize`Feeder found empty or taken off`,
+  'feeder-empty': $localize`Feeder empty or taken off`,
   'super-on': $localize`Super put on`,
   'super-off': $localize`Super taken off`,
   'super-left-as-winter-food': $localize`Super left on as winter food`,
   queen: $localize`Queen or queen cell`,
-  'eggs-seen': $localize`Eggs seen: she lays`,
+  'eggs-seen': $localize`Eggs seen: she is laying`,
   treatment: $localize`Treatment given`,
   'treatment-out': $localize`Treatment taken out`,
   'drone-comb-in': $localize`Drone comb put in`,
@@ -240,14 +240,14 @@ export class EventForm {
     if (!honey) return null;
     if (this.kind() === 'feed' && honey.standing.length > 0)
       return honey.standing.length === 1
-        ? $localize`${honey.standing[0]} stands on it\: feed is carried up as well, and its honey is then not for people. Take supers for harvest off first; only starving bees come before that.`
-        : $localize`${listed(honey.standing)} stand on it\: feed is carried up as well, and its honey is then not for people. Take supers for harvest off first; only starving bees come before that.`;
+        ? $localize`${honey.standing[0]} stands on it\: feed is stored there as well, and its honey is then not for people. Take supers for harvest off first; only starving bees come before that.`
+        : $localize`${listed(honey.standing)} stand on it\: feed is stored there as well, and its honey is then not for people. Take supers for harvest off first; only starving bees come before that.`;
     if (this.kind() !== 'super-on') return null;
     const { date } = this.form.getRawValue();
     if (honey.superOnFrom && date < honey.superOnFrom)
       return $localize`A new super for harvest may go on from ${dayText(honey.superOnFrom)}\: put on before, its honey is not for people. Mark the box, or wait.`;
     if (honey.fedUntil && date < honey.fedUntil)
-      return $localize`They carry feed down until about ${dayText(honey.fedUntil)}\: put on before, sugar goes into the super. Take the feeder off first, or mark the box as their own food.`;
+      return $localize`They are storing feed until about ${dayText(honey.fedUntil)}\: put on before, sugar goes into the super. Take the feeder off first, or mark the box as their own food.`;
     return honey.unknown.length > 0
       ? $localize`The withdrawal of ${listed(honey.unknown)} was not entered\: read the label before you put a super on.`
       : null;
@@ -261,8 +261,8 @@ export class EventForm {
     if (this.tried() === 0) return null;
     this.entered();
     const { kind, date, text, kg, withdrawal } = this.form.getRawValue();
-    if (!date) return $localize`Give the day on which it was done.`;
-    if (date > this.today()) return $localize`That day has not been yet.`;
+    if (!date) return $localize`Give the date on which it was done.`;
+    if (date > this.today()) return $localize`That date is in the future.`;
     if (kind === 'treatment' && !text.trim())
       return $localize`Name the active ingredient and its form, as on the label.`;
     if (kind === 'treatment' && withdrawal === null)

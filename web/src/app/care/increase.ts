@@ -29,7 +29,7 @@ const MEASURES: Readonly<Record<TrialMeasure, string>> = {
   bees: $localize`frames of bees`,
   brood: $localize`frames of brood`,
   stores: $localize`food in the nest`,
-  mites: $localize`mites in 100 bees`,
+  mites: $localize`mites per 100 bees`,
 };
 /** Frames of a new box. */
 const NEW_BOX = 10;

@@ -14,7 +14,7 @@ const VERDICTS: Readonly<Record<Selection, string>> = {
   breed: $localize`Raise daughters of this queen in the season for it.`,
   keep: $localize`Keep this queen as she is.`,
   requeen: $localize`Replace this queen for her stock’s sake, at leisure.`,
-  'cannot-tell': $localize`Cannot be told yet whether to raise daughters of this queen.`,
+  'cannot-tell': $localize`Too early to say whether to raise daughters of this queen.`,
 };
 
 /** What a colony is kept for, and what its looks say of its queen's stock. */
@@ -61,11 +61,13 @@ const VERDICTS: Readonly<Record<Selection, string>> = {
             </mat-select>
           </mat-form-field>
           <button type="button" matButton="outlined" [disabled]="trait() === null" (click)="note()" i18n>
-            Note it
+            Record it
           </button>
         </div>
-        <p class="quiet" i18n>What it is kept for leans the advice; each advice says what it would be without.</p>
-        <p class="quiet" i18n>Noted traits stand under “Logged”. A slip is taken back on the page of dates and dues.</p>
+        <p class="quiet" i18n>
+          The purpose influences the advice; each piece of advice says what it would be otherwise.
+        </p>
+        <p class="quiet" i18n>Noted traits stand under “Logged”. Mistakes are removed on the page “What is due”.</p>
       }
     </section>
   `,

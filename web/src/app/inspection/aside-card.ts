@@ -14,12 +14,12 @@ import { said } from '../language/said';
   selector: 'bc-aside-card',
   imports: [MatButton, MatDialogModule],
   template: `
-    <h2 mat-dialog-title i18n>Could not be kept</h2>
+    <h2 mat-dialog-title i18n>Could not be saved</h2>
     <mat-dialog-content>
       @if (device.aside().length === 0) {
-        <p i18n>Nothing any more.</p>
+        <p i18n>Nothing left.</p>
       } @else {
-        <p i18n>These are only on this device. All else is sent as usual.</p>
+        <p i18n>These are only on this device. Everything else is sent as usual.</p>
       }
       <ul>
         @for (each of device.aside(); track each.id) {
@@ -29,7 +29,7 @@ import { said } from '../language/said';
             <p class="row">
               <button type="button" matButton="filled" (click)="again(each)" i18n>Send it again</button>
               @if (sure === each.id) {
-                <button type="button" matButton="outlined" (click)="drop(each)" i18n>Throw away for good</button>
+                <button type="button" matButton="outlined" (click)="drop(each)" i18n>Delete for good</button>
               } @else {
                 <button type="button" matButton="outlined" (click)="sure = each.id">{{ leave(each) }}</button>
               }
@@ -77,8 +77,8 @@ export class AsideCard {
 
   protected leave(each: Aside): string {
     return each.kind === 'start' && each.entries > 0
-      ? $localize`Throw it and its ${each.entries} entries away`
-      : $localize`Throw it away`;
+      ? $localize`Delete it and its ${each.entries} entries`
+      : $localize`Delete it`;
   }
 
   protected async again(each: Aside): Promise<void> {

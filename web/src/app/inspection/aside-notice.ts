@@ -30,7 +30,8 @@ import { DeviceStore } from '../device/device-store';
     @if (count(); as many) {
       <p class="bad" role="alert">
         <ng-container i18n
-          >{many, plural, =1 {Something that you entered} other {{{ many }} things that you entered}} could not be kept. </ng-container
+          >{many, plural, =1 {Something that you entered} other {{{ many }} things that you entered}} could not be
+          saved. </ng-container
         ><button type="button" matButton="outlined" (click)="open()" i18n>See why</button>
       </p>
     }

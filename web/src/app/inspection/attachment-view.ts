@@ -15,7 +15,7 @@ import { endpoints } from '../api/endpoints';
         <audio controls [src]="shown.source" [attr.aria-label]="name()"></audio>
       }
     } @else if (file() === null) {
-      <p i18n>It has not arrived yet: photos and voice notes come last when a device has a signal again.</p>
+      <p i18n>Not arrived yet: photos and voice notes are sent last when a device has a signal again.</p>
     }
   `,
   styles: `

@@ -19,12 +19,12 @@ import { ViewState } from '../api/view-state';
               <b>{{ each.count }}</b> {{ each.kind }} <span>{{ each.store }}</span>
             </li>
           } @empty {
-            <li i18n>Nothing is in store as far as the records go. Combs moved at the hive show up here.</li>
+            <li i18n>Nothing is in store according to the records. Combs moved at the hive appear here.</li>
           }
         </ul>
         @for (each of data.shortfall; track each.kind) {
           <p class="short" i18n>
-            Short of {{ each.kind }}: {{ each.need }} asked for by {each.hives.length, plural, =1 {hive} other {hives}}
+            Short of {{ each.kind }}: {{ each.need }} needed by {each.hives.length, plural, =1 {hive} other {hives}}
             {{ each.hives.join(', ') }}, {{ each.have }} in store.
           </p>
         }
@@ -72,7 +72,7 @@ import { ViewState } from '../api/view-state';
               } @empty {
                 <tr>
                   <td colspan="5" i18n>
-                    No comb of this grade is known. Combs become known at the first visit that closes.
+                    No comb of this grade is known. Combs are recorded when the first visit is closed.
                   </td>
                 </tr>
               }
@@ -89,7 +89,7 @@ import { ViewState } from '../api/view-state';
               }}{{ move.reason ? ': ' + move.reason : '' }}
             </li>
           } @empty {
-            <li i18n>No comb was moved yet.</li>
+            <li i18n>No comb has been moved yet.</li>
           }
         </ul>
       </section>

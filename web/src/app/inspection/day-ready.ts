@@ -8,7 +8,7 @@ import { PreparedVisits } from './prepared-visits';
   selector: 'bc-day-ready',
   template: `
     <p role="status" [class.part]="part()">{{ says() }}</p>
-    <button type="button" class="link" [disabled]="fetching()" (click)="again()" i18n>Fetch it again</button>
+    <button type="button" class="link" [disabled]="fetching()" (click)="again()" i18n>Refresh offline copy</button>
   `,
   styles: `
     :host {
@@ -49,13 +49,13 @@ export class DayReadyLine {
     const at = timeOf(ready.at, this.sheet().session.zone);
     switch (ready.state) {
       case 'partly':
-        return $localize`Not all is on this device: ${named(ready.missing)} did not come. Fetch it again where there is a signal.`;
+        return $localize`Not everything is saved on this device: ${named(ready.missing)} is missing. Refresh the offline copy where there is a signal.`;
       case 'page-only':
-        return $localize`On this device: ${named(ready.hives)}. This browser cannot open the page again without signal: leave it open.`;
+        return $localize`Saved on this device: ${named(ready.hives)}. This browser cannot reopen the page without a signal: keep it open.`;
       default:
         return ready.hives.length === 0
           ? $localize`Every visit of the day is closed.`
-          : $localize`Ready for a day without signal: ${named(ready.hives)} on this device since ${at}.`;
+          : $localize`Saved for offline use: ${named(ready.hives)}, since ${at}.`;
     }
   });
 

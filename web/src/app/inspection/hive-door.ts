@@ -10,16 +10,14 @@ import { type HiveShut, PreparedVisits } from './prepared-visits';
     <main class="sheet">
       @if (problem(); as words) {
         <h1 i18n>
-          {!!words.unplanned, select, true {This hive is not planned for now} other {This hive cannot be opened here}}
+          {!!words.unplanned, select, true {This hive is not in a session now} other {This hive cannot be opened here}}
         </h1>
         <p role="alert">{{ words.says }}</p>
         @if (words.unplanned) {
           <p>
             <button type="button" class="btn" (click)="openAnyway()" i18n>Open it outside a planned session</button>
           </p>
-          <p class="quiet" i18n>
-            The visit is yours, without a trainee group, and stands in the record like any other.
-          </p>
+          <p class="quiet" i18n>The visit is yours, without a trainee group, and is recorded like any other.</p>
         }
         <p><a routerLink="/ahead" i18n>To the day sheet</a></p>
       } @else {

@@ -16,15 +16,15 @@ import { ViewState } from '../api/view-state';
         <h1 id="labels-title" i18n>Labels for the hives</h1>
         @if (nowhere()) {
           <p class="nowhere" role="alert" i18n>
-            No labels yet: nobody has said under which address phones reach this server, and {{ origin }} works on this
+            No labels yet: the address by which phones reach this server is not set, and {{ origin }} works on this
             computer only. Whoever runs the server starts it with PUBLIC_URL set to that address, as
             PUBLIC_URL=https://hives.example.org.
           </p>
         }
         <p class="how">
           <ng-container i18n
-            >Print, cover with clear film, stick beside the entrance where rain does not run. Looking at one with a
-            phone opens that hive's visit{!!nowhere(), select, true {} other {&ngsp;at {{ base() }}}}. </ng-container
+            >Print, cover with clear film, stick beside the entrance where rain does not run. Scan with a phone to open
+            that hive{!!nowhere(), select, true {} other {&ngsp;at {{ base() }}}}. </ng-container
           ><button type="button" matButton="filled" [disabled]="nowhere()" (click)="print()" i18n>Print</button>
         </p>
         <ul>

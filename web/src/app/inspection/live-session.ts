@@ -146,10 +146,10 @@ export class LiveSessionScreen {
   );
   protected readonly state = computed(() =>
     this.broken()
-      ? $localize`the line broke: asking again every few seconds`
+      ? $localize`connection lost: retrying every few seconds`
       : this.live()
-        ? $localize`as it happens`
-        : $localize`asking …`,
+        ? $localize`live`
+        : $localize`connecting …`,
   );
   protected readonly rows = computed(() => (this.live()?.visits ?? []).map((visit) => this.row(visit)));
 

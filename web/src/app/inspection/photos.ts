@@ -10,8 +10,8 @@ import type { Scaled } from './photo.worker';
 import { VisitDesk } from './visit-desk';
 
 const PROBLEMS: Readonly<Record<Extract<Scaled, { problem: unknown }>['problem'] | 'unreadable', string>> = {
-  'no-picture': $localize`This file is no picture that can be read. Take the photo again, or choose a JPEG or PNG.`,
-  'too-large': $localize`The photo stays too large. Take it from further away, or without flash.`,
+  'no-picture': $localize`This picture cannot be read. Take the photo again, or choose a JPEG or PNG.`,
+  'too-large': $localize`The photo is too large. Take it from further away, or without flash.`,
   unreadable: $localize`The photo cannot be read. Take it again.`,
 };
 

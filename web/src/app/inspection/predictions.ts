@@ -16,10 +16,10 @@ const [WIDTH, HEIGHT, PAD] = [220, 56, 7];
     <bc-view-state [watched]="watched" name="The predictions" i18n-name />
     @if (watched.data()) {
       <section class="sheet" aria-labelledby="predictions-title">
-        <h1 id="predictions-title" i18n>Predicted, then looked</h1>
+        <h1 id="predictions-title" i18n>Predict, then look</h1>
         <p class="quiet" i18n>
-          Half of the score is for the main content of the side, half for the set of contents. A guess counts once the
-          side was read.
+          Half of the score is for the main content of the side, half for the set of contents. A prediction counts once
+          the side has been read.
         </p>
         <ul>
           @for (person of people(); track person.id) {
@@ -35,7 +35,7 @@ const [WIDTH, HEIGHT, PAD] = [220, 56, 7];
               <p>
                 <b>{{ person.says }}</b>
                 @if (person.missed) {
-                  <ng-container i18n><br />Overlooked most: {{ person.missed }}. </ng-container>
+                  <ng-container i18n><br />Missed most: {{ person.missed }}. </ng-container>
                 }
               </p>
               <p class="visits">

@@ -29,7 +29,7 @@ import { DeviceStore } from '../device/device-store';
                 <a [routerLink]="['/afterwards', question.visit]">Hive {{ question.hiveNumber }}</a
                 >, {{ place(question) }}{{ when(question) }}; {{ question.group }},
                 {{ question.person ?? question.askedBy
-                }}{question.sure === null, select, true {} other {, sure {{ question.sure }} in 100}}
+                }}{question.sure === null, select, true {} other {, {{ question.sure }} % sure}}
               </p>
               @if (question.photo; as photo) {
                 <bc-attachment-view [attachment]="photo" name="Photo to: {{ question.text }}" i18n-name />

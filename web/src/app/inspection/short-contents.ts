@@ -8,6 +8,6 @@ export const SHORT_CONTENTS: Readonly<Record<Letter, string>> = {
   D: $localize`drone`,
   H: $localize`honey`,
   C: $localize`empty`,
-  F: $localize`bare`,
-  X: $localize`spoilt`,
+  F: $localize`undrawn`,
+  X: $localize`damaged`,
 };

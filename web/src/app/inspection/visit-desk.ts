@@ -93,7 +93,7 @@ export class VisitDesk {
 
   /** Keeps what a trainee read, hidden until the supervisor has read the side too. */
   private recordFor(person: string, address: SideAddress, side: FrameSide): string | null {
-    if (isBlank(side)) return $localize`Nothing is entered yet. Enter what you see, or let the supervisor read.`;
+    if (isBlank(side)) return $localize`Nothing entered yet. Enter what you see, or let the supervisor read.`;
     const problem = sideProblem(side);
     if (problem) return said(problem);
     this.enter({ kind: 'side-read-by-trainee', person, address, side });

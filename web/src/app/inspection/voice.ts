@@ -30,9 +30,9 @@ export class Voice {
   async begin(): Promise<string | null> {
     const devices = navigator.mediaDevices as MediaDevices | undefined;
     if (!devices || !('MediaRecorder' in globalThis))
-      return $localize`This device cannot record sound here. Write the note, or take a photo.`;
+      return $localize`This device cannot record sound here. Type the note, or take a photo.`;
     const type = TYPES.find((each) => MediaRecorder.isTypeSupported(each));
-    if (!type) return $localize`This device records sound in a way that cannot be kept. Write the note.`;
+    if (!type) return $localize`This device records sound in a format that cannot be saved. Type the note.`;
     try {
       const stream = await devices.getUserMedia({ audio: true });
       this.recorder = new MediaRecorder(stream, { mimeType: type, audioBitsPerSecond: BITS_A_SECOND });
@@ -40,7 +40,7 @@ export class Voice {
       this.since.set(Date.now());
       return null;
     } catch {
-      return $localize`The microphone is not allowed or in use. Allow it in the browser, or write the note.`;
+      return $localize`The microphone is blocked or in use. Allow it in the browser, or type the note.`;
     }
   }
 

@@ -28,9 +28,9 @@ import { type StrayCause } from '@brave-comb/core/inspection';
                 }
               </span>
               @if (task.visit) {
-                <a [routerLink]="['/afterwards', task.visit]" i18n>its visit</a>
+                <a [routerLink]="['/afterwards', task.visit]" i18n>visit</a>
               } @else {
-                <span i18n>{task.source, select, by-hand {left by hand} other {sent from the yard round}}</span>
+                <span i18n>{task.source, select, by-hand {added by hand} other {sent from the yard round}}</span>
               }
               @if (task.settled; as settled) {
                 <span class="due" i18n>done {{ day(settled.at) }}, {{ settled.by }}</span>
@@ -51,7 +51,8 @@ import { type StrayCause } from '@brave-comb/core/inspection';
             </li>
           } @empty {
             <li i18n>
-              Nothing is left to be done. Defects, stray comb and what was not so on leaving come here by themselves.
+              Nothing is left to be done. Defects, stray comb and anything left undone at a visit appear here
+              automatically.
             </li>
           }
         </ul>
@@ -95,14 +96,14 @@ import { type StrayCause } from '@brave-comb/core/inspection';
           </ul>
         </section>
         <section class="sheet" aria-labelledby="stuck-title">
-          <h2 id="stuck-title" i18n>How stuck</h2>
+          <h2 id="stuck-title" i18n>Propolis</h2>
           <ul>
             @for (each of data.stuck; track $index) {
               <li>
                 <b>{{ each.hiveNumber }}</b> {{ each.says }}, {{ day(each.at) }}
               </li>
             } @empty {
-              <li i18n>No hive noted.</li>
+              <li i18n>None noted.</li>
             }
           </ul>
         </section>
@@ -116,7 +117,7 @@ import { type StrayCause } from '@brave-comb/core/inspection';
                 }}{{ each.reason ? ': ' + each.reason : '' }}
               </li>
             } @empty {
-              <li i18n>No part was put on or taken away yet: at the hive, "More" has "Change the hive".</li>
+              <li i18n>No part has been put on or taken away yet: at the hive, "More" has "Change the hive".</li>
             }
           </ul>
         </section>

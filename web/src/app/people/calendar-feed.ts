@@ -13,23 +13,23 @@ import { dayOf } from '../ui/format';
     <mat-dialog-content>
       <bc-view-state [watched]="watched" name="Your address" i18n-name />
       <p i18n>
-        Any calendar program can subscribe to it: your sessions, and for those who open hives what is due. Whoever has
-        the address can read it, so pass it on to nobody.
+        Any calendar program can subscribe to it: your sessions, and for those who open hives what is due. Anyone with
+        the address can read it, so do not share it.
       </p>
       @if (address(); as made) {
         <label class="made">
-          <ng-container i18n>Copy it now, it is shown this once </ng-container
+          <ng-container i18n>Copy it now: it is shown only once </ng-container
           ><input readonly #field [value]="made" (focus)="field.select()" />
         </label>
       } @else if (since(); as when) {
         <p i18n>One has been in use since {{ when }}. It is not shown again; a new one replaces it.</p>
       } @else {
-        <p i18n>You have none.</p>
+        <p i18n>You have none yet.</p>
       }
     </mat-dialog-content>
     <mat-dialog-actions>
       @if (since()) {
-        <button type="button" class="btn line" (click)="revoke()" i18n>Make it stop working</button>
+        <button type="button" class="btn line" (click)="revoke()" i18n>Disable it</button>
       }
       <button type="button" class="btn" (click)="create()" i18n>
         {!!since(), select, true {Make a new one} other {Make one}}

@@ -26,7 +26,7 @@ import { MessageTime } from './message-time';
               }
             </li>
           } @empty {
-            <li i18n>Nothing yet. You are told here when one of your sessions changes.</li>
+            <li i18n>Nothing yet. You will be told here when one of your sessions changes.</li>
           }
         </ul>
       </section>

@@ -12,13 +12,13 @@ import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
       @if (asked.waiting > 0) {
         <p i18n>
           {asked.waiting, plural, =1 {1 entry has} other {{{ asked.waiting }} entries have}} not been sent yet. They
-          stay on this device under your name, shown to nobody, and are sent when you sign in here again.
+          stay on this device under your name, hidden from others, and are sent when you sign in here again.
         </p>
       }
       @if (!asked.online) {
         <p i18n>
-          There is no signal: nobody can sign in here until there is one again. What this device shows of the school is
-          gone from it at once.
+          There is no signal: nobody can sign in here until there is one again. The school's data is removed from this
+          device at once.
         </p>
       }
     </mat-dialog-content>

@@ -26,28 +26,28 @@ const NAMES: Readonly<Record<UnitSystem, string>> = {
       <p id="own-units" i18n>Figures are shown to you, and typed by you, in these:</p>
       <mat-radio-group aria-labelledby="own-units" [value]="own()" (change)="own.set($event.value)">
         <mat-radio-button [value]="null">
-          <ng-container i18n>As the school does: </ng-container>{{ names[schools()] }}
+          <ng-container i18n>Same as the school: </ng-container>{{ names[schools()] }}
         </mat-radio-button>
         @for (system of systems; track system) {
           <mat-radio-button [value]="system">{{ names[system] }}</mat-radio-button>
         }
       </mat-radio-group>
       @if (lead()) {
-        <p id="school-units" i18n>The school’s, for everybody who did not choose:</p>
+        <p id="school-units" i18n>School default, for everyone who has not chosen:</p>
         <mat-radio-group aria-labelledby="school-units" [value]="schools()" (change)="schools.set($event.value)">
           @for (system of systems; track system) {
             <mat-radio-button [value]="system">{{ names[system] }}</mat-radio-button>
           }
         </mat-radio-group>
       }
-      <p class="quiet" i18n>Files are written and read in metric units, whoever takes them out or brings them in.</p>
+      <p class="quiet" i18n>Files are exported and imported in metric units.</p>
       @if (problem(); as text) {
         <p class="caution" role="alert">{{ text }}</p>
       }
     </mat-dialog-content>
     <mat-dialog-actions>
-      <button type="button" matButton="outlined" mat-dialog-close i18n>Leave as it is</button>
-      <button type="button" matButton="filled" (click)="keep()" i18n>Keep</button>
+      <button type="button" matButton="outlined" mat-dialog-close i18n>Cancel</button>
+      <button type="button" matButton="filled" (click)="keep()" i18n>Save</button>
     </mat-dialog-actions>
   `,
   styles: `

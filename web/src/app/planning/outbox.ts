@@ -42,7 +42,7 @@ import { MessageTime } from '../people/message-time';
       <section class="sheet" aria-labelledby="outbox-title">
         <h2 id="outbox-title" i18n>Messages that went out</h2>
         <p class="quiet" i18n>
-          This installation sends no mail by itself: what each person was told stands here and under the person's own
+          This installation sends no email itself: what each person was told is listed here and under their own
           messages.
         </p>
         <ul>

@@ -67,7 +67,7 @@ export class PlanCourse {
     const shown = this.shown();
     if (shown !== null) return $localize`${shown.toFixed(1)} points`;
     if (gap !== null)
-      return gap < 0.0005 ? $localize`The best possible` : $localize`Within ${(100 * gap).toFixed(1)} %`;
+      return gap < 0.0005 ? $localize`Best plan found (proven)` : $localize`Within ${(100 * gap).toFixed(1)} %`;
     const status = this.job()?.status;
     return status === 'waiting' || status === 'running' ? $localize`Planning …` : $localize`Not planned yet`;
   });
@@ -77,7 +77,7 @@ export class PlanCourse {
     if (shown !== null && best !== null)
       return $localize`the plan on the board; the best found has ${best.toFixed(1)}${gap !== null && gap < 0.0005 ? $localize`, proven` : ''}`;
     if (gap === null) return '';
-    return gap < 0.0005 ? $localize`no plan can beat it` : $localize`of the best possible`;
+    return gap < 0.0005 ? $localize`proven best` : $localize`of the best possible`;
   });
 
   protected readonly paths = computed(() => {

@@ -36,12 +36,12 @@ export interface Placed {
       <button type="button" class="btn line" (click)="priced.emit(lock(group.value, slot.value))" i18n>
         What would it cost?
       </button>
-      <button type="button" class="btn" (click)="held.emit(lock(group.value, slot.value))" i18n>Hold it</button>
+      <button type="button" class="btn" (click)="held.emit(lock(group.value, slot.value))" i18n>Add session</button>
       <button type="button" class="btn line" (click)="pinned.emit({ group: group.value, slot: slot.value })" i18n>
-        Pin it
+        Fix this slot
       </button>
       <button type="button" class="btn line" (click)="forbidden.emit({ group: group.value, slot: slot.value })" i18n>
-        Never then
+        Exclude this slot
       </button>
     </div>
   `,

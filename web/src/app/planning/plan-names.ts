@@ -32,5 +32,5 @@ export function inWords(board: PlanBoard | null): (text: Text) => string {
 export function skillName(key: string, skills: readonly { readonly id: string; readonly name: string }[]): string {
   const { skill, seated } = plannedSkill(key);
   const name = skills.find(({ id }) => id === skill)?.name ?? skill;
-  return seated ? $localize`${name}, sitting` : name;
+  return seated ? $localize`${name}, seated` : name;
 }

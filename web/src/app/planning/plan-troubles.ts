@@ -8,7 +8,7 @@ import { Named } from '../language/words';
   selector: 'bc-plan-troubles',
   imports: [Named],
   template: `
-    <div class="kinds" role="group" aria-label="Troubles" i18n-aria-label>
+    <div class="kinds" role="group" aria-label="Problems" i18n-aria-label>
       @for (kind of kinds(); track kind.name) {
         <button
           type="button"
@@ -20,7 +20,7 @@ import { Named } from '../language/words';
           {{ kind.count }} {{ kind.name | named: 'planTrouble' }}
         </button>
       } @empty {
-        <span class="quiet" i18n>No trouble: every rule is kept, every due met, every session likely.</span>
+        <span class="quiet" i18n>No problems: every rule kept, every check met, every session likely.</span>
       }
     </div>
     @if (list().length > 0) {

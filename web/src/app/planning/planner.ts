@@ -351,7 +351,7 @@ export class Planner {
     if (item === null) this.words.set($localize`Put back.`);
     if (item === null || plan === null) return;
     const carried = this.names().get(item.kind === 'session' ? '' : item.hive);
-    this.words.set(carried ? $localize`${carried} is carried.` : $localize`It is carried.`);
+    this.words.set(carried ? $localize`${carried} picked up.` : $localize`Picked up.`);
     const answer = await this.thinker.askLatest({ about: 'cells', plan, item });
     if (answer) this.offers.set(new Map(answer.map(({ lock, price, says }) => [lockKey(lock), { price, says }])));
   }
@@ -379,7 +379,7 @@ export class Planner {
     this.words.set(
       rule === ''
         ? $localize`${where}\: ${pointsText(-price)} points.`
-        : $localize`${where}\: ${pointsText(-price)} points once the rest is mended.`,
+        : $localize`${where}\: ${pointsText(-price)} points after the other sessions adjust.`,
     );
   }
 
@@ -392,8 +392,8 @@ export class Planner {
       const rule = this.offers().get(lockKey(lock))?.says ?? '';
       this.words.set(
         rule === ''
-          ? $localize`It stays where it is: a rule or a pin does not allow this.`
-          : $localize`It stays where it is: ${this.say()(rule)}`,
+          ? $localize`Not moved: a rule or a pin does not allow this.`
+          : $localize`Not moved: ${this.say()(rule)}`,
       );
       return;
     }
@@ -459,7 +459,7 @@ export class Planner {
   protected rule(kind: 'pin' | 'forbid', { group, slot }: Placed): void {
     const what = kind === 'pin' ? { pin: { group, slot } } : { forbid: { group, slot } };
     this.desk.change('pinPlan', { body: { id: uuid(), what } }, 'planBoard');
-    const words = kind === 'pin' ? $localize`the next plan holds it.` : $localize`the next plan keeps clear of it.`;
+    const words = kind === 'pin' ? $localize`the next plan includes it.` : $localize`the next plan keeps clear of it.`;
     this.words.set(`${[group, slot].map(this.say()).join(', ')}: ${words}`);
   }
 
@@ -474,9 +474,9 @@ export class Planner {
     const plan = this.plan();
     if (!plan) return;
     const { sessions, staff } = plan;
-    const name = $localize`set aside ${this.aside().length + 1}\: ${sessions.length} sessions, ${staff.length} staff visits`;
+    const name = $localize`copy ${this.aside().length + 1}\: ${sessions.length} sessions, ${staff.length} staff visits`;
     this.store.dispatch(PlanJobEvents.setAside({ plan: plain(plan), name }));
-    this.words.set($localize`Kept for comparing\: ${name}.`);
+    this.words.set($localize`Saved for comparing\: ${name}.`);
   }
 
   protected pin(): void {
@@ -499,7 +499,7 @@ export class Planner {
         : { group: item.group, slot: item.slot, hive: item.hive };
     this.desk.change('pinPlan', { body: { id: uuid(), what: { forbid } } }, 'planBoard');
     this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(without(plan, item)), words: $localize`Left out` }));
-    this.words.set($localize`Left out\: plan again to fill the gap.`);
+    this.words.set($localize`Left out\: re-plan to fill the gap.`);
     this.chosen.set(null);
   }
 
@@ -558,12 +558,12 @@ export class Planner {
 }
 
 const HOPELESS_WORDS: Readonly<Record<NonNullable<PlanBoard['hopeless']>, string>> = {
-  'no-fit-hours': $localize`No hour of these days is fit for opening hives, not even one forecast in twenty says so: what is planned cannot be held outdoors. Look again when the next forecast is in, or hold the session indoors.`,
-  'no-slots': $localize`No hours of the coming days are likely fit for opening hives. Look again when the next forecast is in, or lower the odds that the house asks for.`,
+  'no-fit-hours': $localize`No hour of these days is fit for opening hives, not even in one forecast in twenty: the planned sessions cannot be held outdoors. Check again when the next forecast is in, or hold the session indoors.`,
+  'no-slots': $localize`No hours of the coming days are likely to be fit for opening hives. Check again when the next forecast is in, or lower the odds your school asks for.`,
   'no-groups': $localize`There is no group to plan for.`,
   'no-supervisors': $localize`No supervisor can come in any of these hours. Change when they can come.`,
   'nobody-can-come': $localize`No hours suit a group and a supervisor together. Change when they can come.`,
-  'no-hive-can-be-opened': $localize`Every colony rests or must stay shut in the hours that suit. The dues say from when each may be opened.`,
+  'no-hive-can-be-opened': $localize`Every colony is resting or must stay closed in the hours that suit. What is due shows from when each may be opened.`,
 };
 
 /** What an indoor session is an answer to. */

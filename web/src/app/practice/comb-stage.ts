@@ -94,8 +94,8 @@ export class CombStage {
   protected readonly stageName = computed(() => {
     const cells = this.picture().side.kinds.length;
     return this.finding()
-      ? $localize`Made-up comb of ${cells} cells. Arrow keys walk from cell to cell, page and home keys in steps of eight. Space touches a cell.`
-      : $localize`Made-up comb of ${cells} cells. Arrow keys walk from cell to cell, page and home keys in steps of eight.`;
+      ? $localize`Simulated comb of ${cells} cells. Arrow keys walk from cell to cell, page and home keys in steps of eight. Space touches a cell.`
+      : $localize`Simulated comb of ${cells} cells. Arrow keys walk from cell to cell, page and home keys in steps of eight.`;
   });
   protected readonly says = computed(() => {
     const cell = this.cursor();

@@ -150,7 +150,7 @@ export class DrillFacts {
               ? $localize`it rains`
               : $localize`in ${facts.rainIn} min`,
         ],
-        [$localize`Robbers`, facts.robbing ? $localize`fighting at the lid` : $localize`none`],
+        [$localize`Robbers`, facts.robbing ? $localize`fighting over the open hive` : $localize`none`],
         [$localize`Frames in the box`, `${drill.frames}`],
       ];
     }

@@ -186,10 +186,10 @@ export class DrillScreen {
     const latest = Math.max(...combs.map(({ at }) => at));
     const before = combs.filter(({ at }) => at < latest - MONTH);
     return [
-      ...(staff === null ? [] : [$localize`Your supervisors are at ${staff.toFixed(1)}.`]),
+      ...(staff === null ? [] : [$localize`Your supervisors average ${staff.toFixed(1)}.`]),
       ...(before.length === 0
         ? []
-        : [$localize`You were at ${meanOf(before.map(({ wrong }) => wrong)).toFixed(1)} a month ago.`]),
+        : [$localize`You averaged ${meanOf(before.map(({ wrong }) => wrong)).toFixed(1)} a month ago.`]),
     ].join(' ');
   });
   /** What the answers so far say, once this one is among them. */
@@ -241,7 +241,7 @@ export class DrillScreen {
       this.done.update((done) => done + 1);
     } catch (fault) {
       this.task.set(null);
-      this.nothing.set(fault instanceof Unfit ? said(fault.says) : $localize`There is nothing to practise on yet.`);
+      this.nothing.set(fault instanceof Unfit ? said(fault.says) : $localize`Nothing to practise on yet.`);
     }
     this.seconds.set(0);
     this.startedAt = performance.now();

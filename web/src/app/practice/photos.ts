@@ -49,7 +49,7 @@ import { dayOf } from '../ui/format';
               @if (problem()) {
                 <p class="bad" role="alert">{{ problem() }}</p>
               }
-              <button type="submit" class="btn" i18n>Ask it</button>
+              <button type="submit" class="btn" i18n>Add to practice</button>
             </form>
           </section>
         }
@@ -63,7 +63,7 @@ import { dayOf } from '../ui/format';
                   >{{ drill.choices[drill.answer] }}; not: {{ wrong(drill.choices, drill.answer) }}.
                   {{ drill.says }}</span
                 >
-                <button type="button" class="link" (click)="retire(drill.id)" i18n>Ask it no more</button>
+                <button type="button" class="link" (click)="retire(drill.id)" i18n>Remove it from practice</button>
               </li>
             } @empty {
               <li i18n>None yet.</li>

@@ -166,7 +166,7 @@ export class PracticeDesk {
           {
             recorded: { visit: record.visit, address },
             again: this.answered(topic, record.visit, address),
-            from: $localize`hive ${record.hive}, ${record.day}, frame ${address.frame}, as the record tells it`,
+            from: $localize`hive ${record.hive}, ${record.day}, frame ${address.frame}, from the record`,
           },
         );
       }
@@ -181,7 +181,7 @@ export class PracticeDesk {
       );
     const photo = topic === 'photos' && data ? pick(data.photos) : undefined;
     if (photo) return made({ limits, photo }, { photo: photo.id, from: $localize`from the school’s own photos` });
-    return made({ limits }, { from: $localize`made up` });
+    return made({ limits }, { from: $localize`simulated comb` });
   }
 
   /** A case of "What next" from a file: marked here, and not kept. */

@@ -76,7 +76,7 @@ import {
         </li>
       }
     </ul>
-    <p class="quiet" i18n>The line adds up to eight eighths. A tap on the bar says: only a few cells.</p>
+    <p class="quiet" i18n>The line adds up to eight eighths. Tap the bar for: only a few cells.</p>
     <div class="ends">
       <button type="button" class="btn go" [disabled]="left() < 0" (click)="done.emit()" i18n>Done, show me</button>
       <button type="button" class="btn line" (click)="gaveUp.emit()" i18n>Give up</button>

@@ -19,7 +19,7 @@ const HABIT = 0.4;
     <div class="scroll">
       <table>
         <caption i18n>
-          You said, and what was there
+          Your answer and what was there
         </caption>
         <thead>
           <tr>
@@ -181,7 +181,7 @@ export class ReadingTold {
   );
 
   protected readonly habits = computed(() => {
-    if (this.late().length < 5) return $localize`After five combs your habits are said here.`;
+    if (this.late().length < 5) return $localize`After five combs your habits appear here.`;
     const habits = LETTERS.flatMap((letter) => {
       const off = this.off(letter);
       const bias = off.length < 3 ? 0 : meanOf(off);
@@ -193,7 +193,7 @@ export class ReadingTold {
         : [];
     });
     return habits.length === 0
-      ? $localize`No habit in your last combs: what is off goes either way, that is chance.`
+      ? $localize`No consistent habit in your last combs: errors go both ways, as chance would.`
       : $localize`You read ${habits.join('; ')}.`;
   });
 }

@@ -15,10 +15,10 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
   imports: [Named, ViewState],
   template: `
     <section class="sheet" aria-labelledby="alive-title">
-      <h2 id="alive-title" i18n>All-alive round</h2>
+      <h2 id="alive-title" i18n>Winter survival check</h2>
       <p class="quiet" i18n>
-        From outside: flight on a mild day, a hum when knocked, droppings. Flying bees alone prove no good winter;
-        robbers fly too.
+        From outside: flight on a mild day, hums when tapped, droppings. Flying bees alone prove no good winter; robbers
+        fly too.
       </p>
       <bc-view-state [watched]="watched" name="The round" i18n-name />
       @if (watched.data(); as all) {
@@ -67,7 +67,7 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
                 <tr>
                   <th scope="row">{{ row.name }}: {{ row.value }}</th>
                   <td i18n>{{ row.survival.alive }} of {{ row.survival.alive + row.survival.dead }}</td>
-                  <td i18n>{{ percent(row.survival.low) }} to {{ percent(row.survival.high) }} in 100</td>
+                  <td i18n>{{ percent(row.survival.low) }} to {{ percent(row.survival.high) }} %</td>
                 </tr>
               }
             </tbody>
@@ -137,7 +137,7 @@ export class AliveRound {
     const known = alive + dead;
     if (share === null) return unsure > 0 ? $localize`${unsure} unsure, none known yet` : $localize`No hive tapped yet`;
     const rest = unsure > 0 ? $localize`, ${unsure} unsure` : '';
-    return $localize`${alive} of ${known} alive${rest}\: ${this.percent(share)} in 100 (${this.percent(low)} to ${this.percent(high)})`;
+    return $localize`${alive} of ${known} alive${rest}\: ${this.percent(share)} % (likely ${this.percent(low)} to ${this.percent(high)} %)`;
   }
 
   protected percent(share: number): number {

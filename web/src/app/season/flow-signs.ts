@@ -10,7 +10,7 @@ import { SaidPipe } from '../language/said';
   template: `
     <table>
       <caption class="unseen" i18n>
-        Flow or dearth: tick what you see; a second press takes it away
+        Flow or dearth: tick what you see; press again to untick
       </caption>
       <tbody>
         @for (sign of signs; track sign.sign) {
@@ -32,7 +32,7 @@ import { SaidPipe } from '../language/said';
       </tbody>
     </table>
     <button type="button" class="btn" [disabled]="count() === 0" (click)="keep()" i18n>
-      {kept() && count() === 0, select, true {Signs kept} other {Keep {{ count() || '' }} signs}}
+      {kept() && count() === 0, select, true {Signs saved} other {Save {{ count() || '' }} signs}}
     </button>
   `,
   styles: `

@@ -50,11 +50,11 @@ export class ForageEditor {
 
   protected state(row: Row): string {
     const { bloom } = row;
-    if (!bloom) return $localize`its warmth is not reached here`;
+    if (!bloom) return $localize`not warm enough here`;
     if (bloom.ended) return $localize`over since ${dayText(bloom.to)}`;
     if (bloom.state === 'seen') return $localize`seen ${dayText(bloom.from)}, to about ${dayText(bloom.to)}`;
     const when = $localize`${dayText(bloom.from)}, ${bloom.giveOrTake} days either way`;
-    return bloom.state === 'expected' ? $localize`expected ${when}` : $localize`reckoned ${when}, nobody has seen it`;
+    return bloom.state === 'expected' ? $localize`expected ${when}` : $localize`calculated for ${when}, not seen yet`;
   }
 
   protected reason(row: Row): string {

@@ -33,7 +33,7 @@ import { dayText } from '../ui/format';
             /></label>
           </div>
         } @else {
-          <p class="quiet" i18n>No other site of the school has a good nectar plant still to come.</p>
+          <p class="quiet" i18n>No other site of the school has a good nectar plant still to bloom.</p>
         }
         @if (all.plan; as plan) {
           <p i18n>
@@ -60,10 +60,10 @@ import { dayText } from '../ui/format';
             }
           </fieldset>
           <button type="button" class="btn" [disabled]="chosen().length === 0" (click)="schedule()" i18n>
-            Put it on their calendars
+            Add to their calendars
           </button>
           @if (done(); as tasks) {
-            <p role="status" i18n>{{ tasks }} tasks stand on their calendars.</p>
+            <p role="status" i18n>{{ tasks }} tasks added to their calendars.</p>
           }
         }
       }

@@ -43,11 +43,11 @@ import { plantId } from '@brave-comb/core/season';
       <label
         ><ng-container i18n>Days in bloom </ng-container><input type="number" min="3" max="200" formControlName="days"
       /></label>
-      <button class="btn" type="submit" [disabled]="form.invalid" i18n>Keep</button>
-      <button class="btn line" type="button" (click)="left.emit()" i18n>Leave it</button>
+      <button class="btn" type="submit" [disabled]="form.invalid" i18n>Save</button>
+      <button class="btn line" type="button" (click)="left.emit()" i18n>Cancel</button>
       @if (form.invalid && form.dirty) {
         <p class="quiet" role="status" i18n>
-          A name, worths from 0 to 4, 3 to 200 days in bloom, and a date as 05-17 are needed.
+          Needs a name, values from 0 to 4, 3 to 200 days in bloom, and a date such as 05-17.
         </p>
       }
     </form>

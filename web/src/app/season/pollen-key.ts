@@ -12,9 +12,7 @@ import { Named } from '../language/words';
   template: `
     <section class="sheet" aria-labelledby="pollen-title">
       <h2 id="pollen-title" i18n>Pollen colours of the week</h2>
-      <p class="quiet" i18n>
-        Colour alone never settles it: the week, the site and what was settled here before count too.
-      </p>
+      <p class="quiet" i18n>Colour alone is never proof: the week, the site and earlier records count too.</p>
       <div class="colours" role="group" aria-label="Colour of the loads" i18n-aria-label>
         @for (each of all().pollen.key; track each.colour) {
           <button type="button" [attr.aria-pressed]="colour() === each.colour" (click)="colour.set(each.colour)">

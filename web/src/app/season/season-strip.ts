@@ -201,7 +201,7 @@ export class SeasonStrip {
         const room = (to - from) * this.column;
         const text = opening
           ? room > 190
-            ? $localize`${each.plant} opens, ${each.giveOrTake} days either way`
+            ? $localize`${each.plant} opens, ± ${each.giveOrTake} days`
             : each.plant
           : this.indexOf(each.to) < 21 && each.to <= today
             ? $localize`${each.plant} ended, ${named('gives', gives(each))}`

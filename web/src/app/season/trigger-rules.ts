@@ -14,7 +14,7 @@ type Trigger = Happenings['triggers'][number];
   imports: [Named],
   template: `
     <details>
-      <summary i18n>What an event sets going: house practice</summary>
+      <summary i18n>Tasks started by an event: house practice</summary>
       <div class="wide-table">
         <table class="plain-table">
           <thead>
@@ -73,7 +73,7 @@ type Trigger = Happenings['triggers'][number];
         </table>
       </div>
       @if (lead()) {
-        <button type="button" class="btn" (click)="keep()" i18n>Keep</button>
+        <button type="button" class="btn" (click)="keep()" i18n>Save</button>
       }
     </details>
   `,

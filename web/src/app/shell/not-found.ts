@@ -6,8 +6,8 @@ import { RouterLink } from '@angular/router';
   imports: [RouterLink],
   template: `
     <section class="sheet">
-      <h1 i18n>There is no such page</h1>
-      <p i18n>The address names nothing. <a routerLink="/ahead">Go to the day sheet</a>.</p>
+      <h1 i18n>Page not found</h1>
+      <p i18n>We cannot find that page. <a routerLink="/ahead">Go to the day sheet</a>.</p>
     </section>
   `,
   styles: `

@@ -100,12 +100,12 @@ export class AgreementScreen {
       among && {
         habits: among.habits.map((habit) => ({
           ...habit,
-          against: habit.leniency === null ? $localize`too few shared to tell` : lenient(habit.leniency),
-          drift: habit.drift === null ? $localize`too few shared to tell` : $localize`${signed(habit.drift)} levels`,
+          against: habit.leniency === null ? $localize`too few in common to say` : lenient(habit.leniency),
+          drift: habit.drift === null ? $localize`too few in common to say` : $localize`${signed(habit.drift)} levels`,
         })),
         together:
           among.together &&
-          $localize`All together, whoever two of them were: the same level in ${among.together.alike} of ${among.together.count}${beyondChance(among.together, $localize`Fleiss’ kappa`, bandOf(among.together.word))}.`,
+          $localize`All assessors together: the same level in ${among.together.alike} of ${among.together.count}${beyondChance(among.together, $localize`Fleiss’ kappa`, bandOf(among.together.word))}.`,
         pairs: among.pairs.map(({ one, other, kappa, word }) => ({
           says: $localize`${one} and ${other}\: the same level in ${kappa.alike} of ${kappa.count}${beyondChance(kappa, $localize`weighted kappa`, bandOf(word))}.`,
         })),
@@ -125,23 +125,23 @@ interface Told {
 }
 
 function lenient(by: number): string {
-  if (Math.abs(by) < APART) return $localize`as the others`;
+  if (Math.abs(by) < APART) return $localize`same same as the others`;
   return $localize`${Math.abs(by).toFixed(1)} levels ${by > 0 ? $localize`more lenient` : $localize`more severe`}`;
 }
 
 function ofSides(pairs: number, off: number): string {
   const sides = pairs === 1 ? $localize`1 side` : $localize`${pairs} sides`;
   return few(pairs)
-    ? $localize`${sides}, too few to tell`
+    ? $localize`${sides}, too few to say`
     : $localize`${off.toFixed(1)} eighths off on ${sides}${off <= GOOD ? $localize`\: good` : ''}`;
 }
 
 const bandOf = (band: KappaBand | null): string =>
-  band === null ? $localize`cannot be told` : named('kappaBand', band);
+  band === null ? $localize`too few to say` : named('kappaBand', band);
 const beyond = (kappa: number, range: readonly [number, number] | null, word: string): string =>
   `${kappa.toFixed(2)}${range ? ` (${span(range, (figure) => figure.toFixed(2))})` : ''}, ${word}`;
 
 function beyondChance({ kappa, range, count }: Told, name: string, word: string): string {
-  if (few(count)) return $localize`, too few to tell more`;
-  return kappa === null ? $localize`, as chance alone would have it` : `, ${name} ${beyond(kappa, range, word)}`;
+  if (few(count)) return $localize`, too few to say more`;
+  return kappa === null ? $localize`, no more than chance` : `, ${name} ${beyond(kappa, range, word)}`;
 }

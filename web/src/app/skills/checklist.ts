@@ -194,8 +194,8 @@ export class ChecklistScreen {
       });
       this.says.set(
         answer.starts > today
-          ? $localize`Version ${answer.version} waits: it is in force from ${dateText(answer.starts)}. Until then nothing changes for anybody.`
-          : $localize`Version ${answer.version} is in force, ${answer.carried} standings were carried over.`,
+          ? $localize`Version ${answer.version} is scheduled: it takes effect on ${dateText(answer.starts)}. Until then nothing changes.`
+          : $localize`Version ${answer.version} is published; ${answer.carried} results were carried over.`,
       );
     });
     effect(() => {
@@ -393,12 +393,12 @@ export class ChecklistScreen {
       if (bad.length > 0) {
         this.says.set(
           bad.length === 1
-            ? $localize`${file.name} was not taken in\: mend this line and choose it again. The draft is as it was.`
-            : $localize`${file.name} was not taken in\: mend these lines and choose it again. The draft is as it was.`,
+            ? $localize`${file.name} was not imported\: correct this line and choose the file again. The draft is unchanged.`
+            : $localize`${file.name} was not imported\: correct these lines and choose the file again. The draft is unchanged.`,
         );
         return;
       }
-      const lost = this.draft.changes() > 0 ? $localize` What was in the draft before comes back with Undo.` : '';
+      const lost = this.draft.changes() > 0 ? $localize` Undo restores the previous draft.` : '';
       this.draft.put(skills);
       this.says.set(
         skills.length === 1
@@ -407,7 +407,7 @@ export class ChecklistScreen {
       );
     } catch (error) {
       this.says.set(
-        $localize`${file.name} was not taken in\: ${error instanceof Unfit ? said(error.says) : (error as Error).message}`,
+        $localize`${file.name} was not imported\: ${error instanceof Unfit ? said(error.says) : (error as Error).message}`,
       );
     }
   }

@@ -90,7 +90,7 @@ export class DebriefScreen {
     if (!from) return $localize`${dateText(data.day)}, ${data.site}. Nothing was opened.`;
     const minutes = to ? (Date.parse(to) - Date.parse(from)) / 60_000 : null;
     return `${dateText(data.day)}, ${data.site}, ${timeOf(from, zone)}${to ? $localize` to ${timeOf(to, zone)}` : $localize`, still open`}.${
-      minutes === null ? '' : $localize` Went ${spanText(minutes)}.`
+      minutes === null ? '' : $localize` Took ${spanText(minutes)}.`
     }`;
   });
   protected readonly groups = computed(() =>
@@ -123,8 +123,8 @@ export class DebriefScreen {
     const [barred, unread] = [this.barred().length, this.unread().length];
     const signed = this.data()?.signed;
     if (signed && !signed.outdated && unread > 0) return $localize`Signed`;
-    if (barred > 0) return $localize`Sign, ${barred} left to settle`;
-    return unread > 0 ? $localize`Sign, ${unread} left to read` : $localize`Sign`;
+    if (barred > 0) return $localize`Sign off (${barred} items to settle)`;
+    return unread > 0 ? $localize`Sign off (${unread} items to check)` : $localize`Sign off`;
   });
 
   private times({ openedAt, closedAt, says }: Debrief['groups'][number]): string {
@@ -184,7 +184,7 @@ export class DebriefScreen {
     void this.router.navigate(['/afterwards/debrief', session]);
   }
 
-  protected readonly allOf = (name: string): string => $localize`All of ${name}`;
+  protected readonly allOf = (name: string): string => $localize`Details for ${name}`;
 
   protected toggle(trainee: string): void {
     this.opened.update((opened) => {

@@ -8,14 +8,14 @@ const SHOWINGS = [1, 2, 3, 4] as const;
 const MONTHS = 12;
 const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
 
-/** How long a skill holds after it was last shown: a fixed term, or one that grows with each day on which it was shown. */
+/** How long a skill stays valid after it was last shown: a fixed term, or one that grows with each day on which it was shown. */
 @Component({
   selector: 'bc-forgetting-form',
   template: `
-    <h2 id="forgetting" i18n>How long a skill holds</h2>
+    <h2 id="forgetting" i18n>How long a skill stays valid</h2>
     <p class="quiet" i18n>
-      Each rule names its months, or the season. A fixed term: everybody knows the day, as inspectors and insurers ask
-      for it. A growing term: what was shown on more days is remembered longer.
+      Each rule sets its months, or the season. A fixed term: everybody knows the date, as inspectors and insurers ask.
+      A growing term: skills shown on more days are remembered longer.
     </p>
     <fieldset [disabled]="!mayChange()">
       <legend class="unseen" i18n>School</legend>
@@ -31,7 +31,7 @@ const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
       >
       @if (grows()) {
         <label
-          ><ng-container i18n>Longer with each day, times</ng-container
+          ><ng-container i18n>Longer with each day, factor</ng-container
           ><input
             #growth
             type="number"
@@ -55,9 +55,7 @@ const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
     </fieldset>
     <p>{{ example() }}</p>
     @if (mayChange()) {
-      <button type="button" class="btn" [disabled]="!changed() || desk.sending()" (click)="keep()" i18n>
-        Keep the term
-      </button>
+      <button type="button" class="btn" [disabled]="!changed() || desk.sending()" (click)="keep()" i18n>Save</button>
     }
   `,
   styles: `
@@ -117,7 +115,7 @@ export class ForgettingForm {
     const terms = SHOWINGS.map(
       (days) => $localize`${Math.round(Number(termOf(MONTHS, days, this.chosen())))} after ${days}`,
     );
-    return $localize`A rule of ${MONTHS} months holds, in months by days shown: ${terms.join(', ')}.`;
+    return $localize`A ${MONTHS}-month rule lasts, in months by number of days shown: ${terms.join(', ')}.`;
   });
 
   protected choose(grows: boolean): void {

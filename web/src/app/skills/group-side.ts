@@ -35,7 +35,7 @@ type PassportWord =
       <div class="row">
         <button type="button" matButton="filled" (click)="settleAll(each, { word: 'accept' })" i18n>Accept all</button>
         <button type="button" matButton="outlined" (click)="turning.set(turning() === each.key ? null : each.key)" i18n>
-          Turn all down
+          Decline all
         </button>
         <button type="button" matButton="outlined" (click)="settleAll(each, { word: 'take-out' })" i18n>
           Remove: wrong person
@@ -53,12 +53,12 @@ type PassportWord =
           (click)="settleAll(each, { word: 'turn-down', reason: reason().trim() })"
           i18n
         >
-          Turn {{ each.count }} down
+          Decline {{ each.count }}
         </button>
       }
     }
     @if (claims().length > 0) {
-      <h3 i18n>Claims that wait: {{ claims().length }}</h3>
+      <h3 i18n>Claims waiting: {{ claims().length }}</h3>
       <ul class="claims">
         @for (claim of claims().slice(0, 20); track claim.id) {
           <li>
@@ -88,7 +88,7 @@ type PassportWord =
                 (click)="turning.set(turning() === claim.id ? null : claim.id)"
                 i18n
               >
-                Not so
+                Decline
               </button>
             </div>
             @if (turning() === claim.id) {
@@ -103,7 +103,7 @@ type PassportWord =
                 (click)="turnDown(claim.id)"
                 i18n
               >
-                Turn it down
+                Decline
               </button>
             }
           </li>
@@ -131,7 +131,7 @@ type PassportWord =
         <li i18n>Nothing: everybody is ready.</li>
       }
     </ul>
-    <p class="quiet" i18n>Choose a trainee or a cell to see what it rests on.</p>
+    <p class="quiet" i18n>Choose a trainee or a cell to see the evidence.</p>
   `,
   styleUrl: './side.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -214,11 +214,11 @@ export class GroupSide {
         const when = over
           ? $localize`the course is over`
           : text.startsWith('in')
-            ? $localize`to be seen ${text} weeks`
+            ? $localize`can be shown for ${text} weeks`
             : weeks === Infinity
               ? $localize`any time`
               : weeks <= 0
-                ? $localize`no more this season`
+                ? $localize`not this season`
                 : $localize`${weeks} ${weeks === 1 ? $localize`week` : $localize`weeks`} left`;
         return { id: skill.id, name: skill.name, open: open(at), weeks, when, short: !over && weeks < SHORT };
       })

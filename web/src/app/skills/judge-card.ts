@@ -31,7 +31,7 @@ const TITLES = {
     @if (ask.evidence; as was) {
       <p i18n>
         {{ skill()?.name }}, {{ day(was.day) }}: {{ was.level | named: 'skillLevel' }}, judged by {{ was.assessor }}. It
-        stays in the record.
+        stays on record.
       </p>
     } @else {
       <label
@@ -57,7 +57,7 @@ const TITLES = {
       @if (ask.about === 'correct') {
         <label class="level" [class.sel]="level() === null">
           <input type="radio" name="level" [checked]="level() === null" (change)="level.set(null)" />
-          <span></span><span i18n><b>does not count</b> Judged by mistake, or somebody else’s.</span>
+          <span></span><span i18n><b>does not count</b> Recorded by mistake, or for the wrong person.</span>
         </label>
       }
     </fieldset>
@@ -84,9 +84,9 @@ const TITLES = {
     </label>
     <div class="row">
       <button type="button" class="btn" [disabled]="!ready()" (click)="keep()" i18n>
-        {ask.about, select, claim {Claim it} other {Keep it}}
+        {ask.about, select, claim {Claim it} other {Save}}
       </button>
-      <button type="button" class="btn line" matDialogClose i18n>Leave it</button>
+      <button type="button" class="btn line" matDialogClose i18n>Cancel</button>
     </div>
   `,
   styleUrl: './judge-card.scss',

@@ -82,7 +82,7 @@ export class PassportScreen {
     const taken = this.taken();
     if (!taken) return null;
     const unknown = taken.unknown.length > 0 ? $localize` Not on this list: ${taken.unknown.join(', ')}.` : '';
-    return $localize`${taken.taken} showings from ${taken.school} imported, ${taken.known} were here already. They wait for your word.${unknown}`;
+    return $localize`${taken.taken} showings from ${taken.school} imported, ${taken.known} were here already. They are waiting for you to accept them.${unknown}`;
   });
 
   constructor() {
@@ -112,7 +112,7 @@ export class PassportScreen {
 
   /** Who signed and when; a signature by exception says so with its reason, one that fell is told. */
   protected signature({ signOffs, standing }: PassportSkill): string | null {
-    if (standing.signature === 'fallen') return $localize`signature fell: evidence struck`;
+    if (standing.signature === 'fallen') return $localize`sign-off withdrawn: evidence removed`;
     const signed = signOffs.findLast(({ withdrawn }) => withdrawn === null);
     if (!signed) return null;
     const by = `${initialsOf(signed.by)} ${dateInFull(signed.day)}`;
@@ -162,7 +162,7 @@ export class PassportScreen {
   protected takeTogetherBack(): void {
     const trainee = this.id();
     if (!trainee) return;
-    const body = { signOffs: this.together(), reason: $localize`signed together and taken back at once` };
+    const body = { signOffs: this.together(), reason: $localize`signed off together, then undone` };
     this.desk.change('withdrawSignOffs', { params: { trainee }, body }, 'passport', false);
     this.together.set([]);
   }

@@ -18,13 +18,13 @@ const POLICIES: readonly { readonly policy: ForceAsked['standings']; readonly wh
     {
       policy: 'carried-over',
       what: $localize`is carried over`,
-      says: $localize`only new showings count by the draft. Nobody steps back.`,
+      says: $localize`only new showings count by the draft. Nobody drops back.`,
     },
-    { policy: 'judged-again', what: $localize`is judged again`, says: '' },
+    { policy: 'judged-again', what: $localize`is assessed again`, says: '' },
     {
       policy: 'from-the-next-course',
-      what: $localize`stays by the list in force until the next course`,
-      says: $localize`what is held then is carried over.`,
+      what: $localize`stays with the published list until the next course`,
+      says: $localize`what is achieved then is carried over.`,
     },
   ];
 

@@ -15,7 +15,7 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
   imports: [Named],
   template: `
     <p class="sentence">
-      <ng-container i18n>Stands when shown </ng-container
+      <ng-container i18n>Achieved when shown </ng-container
       ><select
         #level
         [class.changed]="changed('level')"
@@ -68,7 +68,7 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
             within {each, plural, =1 {one eighth} other {{{ each }} eighths}}
           </option>
         }</select
-      ><ng-container i18n>. Fades after </ng-container
+      ><ng-container i18n>. Valid for </ng-container
       ><select
         #months
         [class.changed]="changed('months')"
@@ -82,13 +82,13 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
         }
         <option value="season" [selected]="rule().months === 'season'" i18n>the season</option>
         <option value="" [selected]="rule().months === null" i18n>no time</option></select
-      ><ng-container i18n> unseen.</ng-container>
+      ><ng-container i18n> without being shown again.</ng-container>
     </p>
     @if (differs()) {
       <p class="was">
         <ng-container i18n
-          >In force: <s>{{ wasText() }}</s> </ng-container
-        ><button type="button" (click)="edited.emit(was()!)" i18n>take it back</button>
+          >Published: <s>{{ wasText() }}</s> </ng-container
+        ><button type="button" (click)="edited.emit(was()!)" i18n>restore</button>
       </p>
     }
   `,

@@ -68,7 +68,7 @@ const [WIDTH, HEIGHT, RIGHT, FOOT, TOP] = [268, 104, 74, 16, 6];
 export class ShowingsChart {
   readonly offers = input.required<Coverage['skills'][number]['offers']>();
   readonly today = input.required<string>();
-  /** Showings still asked for, by the list in force and by the draft. */
+  /** Showings still needed, by the list in force and by the draft. */
   readonly before = input.required<number>();
   readonly draft = input.required<number>();
   protected readonly width = WIDTH;
@@ -110,10 +110,10 @@ export class ShowingsChart {
   protected readonly last = computed(() => dateText(this.end()));
   protected readonly says = computed(() => {
     const [before, draft, sum] = [this.before(), this.draft(), this.sum()];
-    const asked = $localize`${draft} ${draft === 1 ? $localize`showing is` : $localize`showings are`} still asked for${before === draft ? '' : $localize`, ${before} by the list in force`}.`;
+    const asked = $localize`${draft} ${draft === 1 ? $localize`showing is` : $localize`showings are`} still needed${before === draft ? '' : $localize`, ${before} by the published list`}.`;
     if (sum.length === 0) return $localize`${asked} No planned session offers any.`;
     const enough = sum.find(({ showings }) => showings >= draft);
     const till = enough ? $localize`; enough by ${dateText(enough.day)}` : '';
-    return $localize`${asked} Sessions planned till ${dateText(sum.at(-1)!.day)} offer about ${this.offered()}${till}.`;
+    return $localize`${asked} Sessions planned until ${dateText(sum.at(-1)!.day)} offer about ${this.offered()}${till}.`;
   });
 }

@@ -57,14 +57,14 @@ const SOURCE_WORDS = {
             </p>
           }
           @if (!each.counts && !each.withdrawn && each.assessor) {
-            <p class="word" i18n>The rule does not count it today.</p>
+            <p class="word" i18n>Does not count under today's rule.</p>
           }
           @if (staff() && each.assessor && !each.withdrawn) {
             <button type="button" class="btn line" (click)="corrected.emit(each)" i18n>Correct it</button>
           }
         </li>
       } @empty {
-        <li i18n>Nothing was shown yet.</li>
+        <li i18n>Nothing shown yet.</li>
       }
     </ul>
     @for (each of skill().signOffs; track each.id) {
@@ -74,25 +74,25 @@ const SOURCE_WORDS = {
           {{ each.version }}. {{ each.note }}
         </ng-container>
         @if (each.withdrawn; as gone) {
-          <b i18n>Taken back by {{ gone.by }}:</b> {{ gone.reason }}
+          <b i18n>Withdrawn by {{ gone.by }}:</b> {{ gone.reason }}
         }
       </p>
     }
     @if (lead()) {
       <label
         ><ng-container i18n>{!!signed(), select,
-          true {Why it is taken back}
-          other {Why it is signed, if the rule is not met}
+          true {Why it is withdrawn}
+          other {Why it is signed off, if the rule is not met}
         }</ng-container
         ><input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)"
       /></label>
       @if (signed(); as signOff) {
         <button type="button" class="btn line" [disabled]="reason().trim().length < 3" (click)="withdraw(signOff)" i18n>
-          Take the signature back
+          Withdraw the sign-off
         </button>
       } @else {
         <button type="button" class="btn" [disabled]="mustSay() && reason().trim() === ''" (click)="sign()" i18n>
-          Sign it
+          Sign off
         </button>
       }
     }
@@ -156,7 +156,7 @@ export class SkillDetail {
 
   protected judgedBy({ assessor, lead, source }: PassportEvidence): string {
     if (assessor) return $localize`Judged by ${assessor}${lead ? $localize`, lead` : ''}.`;
-    return source === 'practice' ? $localize`Practice counts little by itself.` : $localize`Waits for a supervisor.`;
+    return source === 'practice' ? $localize`Practice counts little by itself.` : $localize`Waiting for a supervisor.`;
   }
 
   protected sign(): void {

@@ -27,8 +27,8 @@ const ORDER = ['due-again', 'in-progress', 'not-met'];
         </button>
       </div>
       <p class="quiet" i18n>
-        {{ record.groups.join(', ') }}. {{ stand() }} of {{ record.skills.length }} skills stand,
-        {{ open().length }} block the sign-off. Held frames in {{ record.held }} of {{ record.visits }} visits.
+        {{ record.groups.join(', ') }}. {{ stand() }} of {{ record.skills.length }} skills met,
+        {{ open().length }} still needed for sign-off. Held frames in {{ record.held }} of {{ record.visits }} visits.
       </p>
       @if (record.gates.length > 0) {
         <p class="gate"><b i18n>No frames of a lively colony yet:</b> {{ record.gates.join('; ') }}.</p>
@@ -46,7 +46,7 @@ const ORDER = ['due-again', 'in-progress', 'not-met'];
                 {{ each.assessor ?? each.source }}
               </li>
             } @empty {
-              <li i18n>Nothing was shown yet.</li>
+              <li i18n>Nothing shown yet.</li>
             }
           </ul>
         </section>

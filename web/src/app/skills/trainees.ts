@@ -17,10 +17,10 @@ const LEGEND: readonly { readonly level: SkillLevel | null; readonly fading?: tr
   { level: null, says: $localize`not yet` },
   { level: 'saw-it', says: $localize`saw it` },
   { level: 'helped', says: $localize`helped` },
-  { level: 'with-a-word', says: $localize`with a word` },
+  { level: 'with-a-word', says: $localize`with a prompt` },
   { level: 'alone', says: $localize`alone` },
   { level: 'can-teach', says: $localize`can teach` },
-  { level: 'alone', fading: true, says: $localize`fading` },
+  { level: 'alone', fading: true, says: $localize`needs refreshing` },
 ];
 
 /** Trainees and skills: who stands where, and what that rests on. */
@@ -40,9 +40,9 @@ export class TraineesScreen {
   protected readonly legend = LEGEND;
   protected readonly filters = MATRIX_FILTERS;
   protected readonly filterNames: Readonly<Record<MatrixFilter, string>> = {
-    'blocks-sign-off': $localize`blocks the sign-off`,
-    fading: $localize`fading`,
-    nobody: $localize`nobody has shown`,
+    'blocks-sign-off': $localize`still needed for sign-off`,
+    fading: $localize`needs refreshing`,
+    nobody: $localize`shown by nobody`,
   };
   protected readonly upper = upperFirst;
   protected readonly group = signal<string | null>(null);
@@ -86,16 +86,16 @@ export class TraineesScreen {
     const found = matrix?.skills.find(({ id }) => id === this.skillId());
     if (!matrix || !found) return null;
     const weeks = weeksLeft(found, matrix.today);
-    const till = found.window ? $localize` till ${dateText(found.window.to)}` : '';
+    const till = found.window ? $localize` until ${dateText(found.window.to)}` : '';
     return {
       ...found,
       weeks:
         weeks === '–'
           ? $localize`At any opening.`
           : weeks === '0'
-            ? $localize`Not to be seen any more this year.`
+            ? $localize`No more chances this year.`
             : weeks.startsWith('in')
-              ? $localize`To be seen ${weeks} weeks,${till}.`
+              ? $localize`Can be shown for ${weeks} weeks,${till}.`
               : $localize`${weeks} weeks left this year,${till}.`,
     };
   });

@@ -89,7 +89,7 @@ export class VersionLine {
       .map(({ version, from, by, skills, note }) => {
         const waits = version === waiting?.version;
         const day = waits ? waiting.starts : from?.slice(0, 10);
-        const says = version === inForce.version ? $localize`in force` : waits ? $localize`waits` : (by ?? note);
+        const says = version === inForce.version ? $localize`published` : waits ? $localize`scheduled` : (by ?? note);
         return { name: `v${version}${day ? `, ${dateText(day)}` : ''}`, says: `${says}, ${skills}`, open: waits };
       });
     const draft = {

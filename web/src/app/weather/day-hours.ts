@@ -27,7 +27,7 @@ const HOUR = 3_600_000;
     <div class="scroll" tabindex="0" role="group" aria-label="Hours of the day, as a chart" i18n-aria-label>
       <svg [attr.viewBox]="'0 0 ' + width + ' ' + height()" role="img" [attr.aria-label]="label()">
         <text x="0" [attr.y]="top + 12" class="strong" i18n>Shade, {{ 'temperature' | unit }}</text>
-        <text x="0" [attr.y]="top + 27" i18n>grey: 8 in 10 lie</text>
+        <text x="0" [attr.y]="top + 27" i18n>grey: 8 in 10 fall</text>
         <text x="0" [attr.y]="top + 40" i18n>within; bars: rain,</text>
         <text x="0" [attr.y]="top + 53" i18n>hatched: may be</text>
         @for (degree of degrees(); track degree.value) {
@@ -67,7 +67,7 @@ const HOUR = 3_600_000;
         <path [attr.d]="warmth().spread" fill="var(--ink)" fill-opacity=".14" />
         <path [attr.d]="warmth().middle" fill="none" stroke="var(--ink)" stroke-width="2" />
         <text x="0" [attr.y]="gustY" class="strong" i18n>Gusts, {{ 'speed' | unit }}</text>
-        <text x="0" [attr.y]="gustY + 16" class="strong" i18n>Brood out, min</text>
+        <text x="0" [attr.y]="gustY + 16" class="strong" i18n>Max. minutes brood may be out</text>
         @for (depth of depths; track depth.name) {
           <text x="0" [attr.y]="depth.y + 12" class="strong">{{ depth.name }}</text>
           <path [attr.d]="'M' + left + ' ' + (depth.y + row - 2) + 'H' + width" stroke="var(--line-2)" />

@@ -71,13 +71,13 @@ const FIGURES = [
         </table>
       </div>
       @if (all().mayLead) {
-        <button type="button" class="btn" (click)="keep()" i18n>Keep</button>
+        <button type="button" class="btn" (click)="keep()" i18n>Save</button>
       }
       <p class="quiet" i18n>
-        Schools differ: some open fully from {{ 14 | measured: 'temperature' }}, others wait for
+        Practice differs: some open fully from {{ 14 | measured: 'temperature' }}, others wait for
         {{ 21 | measured: 'temperature' }}; a few frames at about {{ 13 | measured: 'temperature' }}; under a lid from
-        {{ figure('temperature', 10) }} to {{ 16 | measured: 'temperature' }}. Whoever opens in the cool takes frames
-        out briefly. Light is the sun’s height, less ten under a closed sky.
+        {{ figure('temperature', 10) }} to {{ 16 | measured: 'temperature' }}. In cool weather keep frames out only
+        briefly. Light is the sun’s height, less ten under a closed sky.
       </p>
     </section>
   `,

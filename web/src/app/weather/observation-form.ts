@@ -38,7 +38,7 @@ import { timeOf } from '../ui/format';
         <label class="tick"
           ><input type="checkbox" formControlName="thunder" /><ng-container i18n> Thunder heard</ng-container></label
         >
-        <button class="btn" type="submit" [disabled]="form.invalid" i18n>Keep</button>
+        <button class="btn" type="submit" [disabled]="form.invalid" i18n>Save</button>
       </form>
       @if (form.controls.thunder.value) {
         <div class="fields">
@@ -52,7 +52,7 @@ import { timeOf } from '../ui/format';
             >Close the hives and go indoors or into a car now. Not before {{ clear() }}, and later with each thunder.
           </ng-container>
           @if (flash() > 0) {
-            <ng-container i18n>It struck {{ away() }} away. </ng-container>
+            <ng-container i18n>The strike was {{ away() }} away. </ng-container>
           }
         </p>
       }
@@ -103,7 +103,7 @@ export class ObservationForm {
       'forecastTrust',
       false,
     );
-    this.said.set($localize`Kept for ${timeOf(at, zone)}\: it stands in the place of the forecast.`);
+    this.said.set($localize`Saved for ${timeOf(at, zone)}\: it replaces the forecast.`);
     this.form.reset();
   }
 }

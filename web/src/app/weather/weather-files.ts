@@ -12,7 +12,7 @@ import { dayText } from '../ui/format';
   selector: 'bc-weather-files',
   template: `
     <section class="sheet" aria-labelledby="files-title">
-      <h2 id="files-title" i18n>Bring in a file</h2>
+      <h2 id="files-title" i18n>Import a file</h2>
       <p class="quiet" i18n>
         Usual weather now: {{ all().climate }}.
         {all().observations, plural, =1 {1 hour} other {{{ all().observations }} hours}} measured or imported.
@@ -28,7 +28,7 @@ import { dayText } from '../ui/format';
         </label>
       </div>
       <p class="quiet" i18n>
-        CSV: a head with <code>time</code> (as 2026-05-14T13:00+01:00) and <code>temperature</code>;
+        CSV: a header row with <code>time</code> (as 2026-05-14T13:00+01:00) and <code>temperature</code>;
         <code>dewPoint, wind, gust, rain, cloud, thunder</code> where you have them; °C, km/h, mm.
       </p>
       @if (busy()) {
@@ -89,8 +89,8 @@ export class WeatherFiles {
         const answer = await firstValueFrom(this.client.call(endpoints.importWeather, sent));
         this.said.set(
           answer.from && answer.to
-            ? $localize`${answer.kept} hours kept, ${dayText(answer.from.slice(0, 10))} to ${dayText(answer.to.slice(0, 10))}.`
-            : $localize`No hour could be kept.`,
+            ? $localize`${answer.kept} hours saved, ${dayText(answer.from.slice(0, 10))} to ${dayText(answer.to.slice(0, 10))}.`
+            : $localize`No hours could be saved.`,
         );
         this.bad.set(answer.bad);
       } else {

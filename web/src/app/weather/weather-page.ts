@@ -51,16 +51,14 @@ export class WeatherPage {
 
   protected readonly verdict = computed(() => {
     const data = this.data();
-    if (!data || data.scores.length === 0)
-      return $localize`No day is known yet on which a forecast could be set against what happened.`;
+    if (!data || data.scores.length === 0) return $localize`No day yet to compare a forecast with what happened.`;
     const most = Math.max(...data.scores.map((score) => score.days));
-    if (most < ENOUGH) return $localize`Only ${most} days are known yet; from ${ENOUGH} on they say something.`;
+    if (most < ENOUGH) return $localize`Only ${most} days so far; needs ${ENOUGH} to judge.`;
     const { plan, pencil } = data.trust;
     if (plan === null)
-      return $localize`The forecast has not been better than the usual share of fit days: look again on the day.`;
-    if (plan === data.scores.at(-1)?.lead)
-      return $localize`Plan by it up to day ${plan}, as far as it is kept; the nearer the surer.`;
-    const far = pencil !== null && pencil > plan ? $localize`, pencil in up to day ${pencil}` : '';
+      return $localize`The forecast has been no better than the seasonal average: check again on the day.`;
+    if (plan === data.scores.at(-1)?.lead) return $localize`Plan by it up to day ${plan}; the nearer, the surer.`;
+    const far = pencil !== null && pencil > plan ? $localize`, provisionally up to day ${pencil}` : '';
     return $localize`Plan by it up to day ${plan}${far}. Beyond that it is no better than the time of year.`;
   });
 

@@ -47,7 +47,7 @@ export const careNames = {
   } satisfies Record<BringId, string>,
   arrangeAim: {
     'brood-together': 'brood together',
-    'bare-beside-brood': 'bare frames beside brood',
+    'bare-beside-brood': 'undrawn frames beside brood',
     'food-outward': 'food outward',
   } satisfies Record<ArrangeAim, string>,
   combRole: {

@@ -3,10 +3,10 @@ import type { BoxKindId, CombCarrier, FrameKindId, HiveTypeId, LiftAdvice } from
 /** What things are called, by their ids. */
 export const equipmentNames = {
   lift: {
-    'one-lifts': 'one lifts',
-    'two-lift': 'two lift',
+    'one-lifts': 'one-person lift',
+    'two-lift': 'two-person lift',
     'by-frames': 'by frames',
-    'stays-put': 'stays put',
+    'stays-put': 'leave in place',
   } satisfies Record<LiftAdvice | 'stays-put', string>,
   combCarrier: { frame: 'Frame', bar: 'Bar' } satisfies Record<CombCarrier, string>,
   combCarriers: { frame: 'frames', bar: 'bars' } satisfies Record<CombCarrier, string>,

@@ -12,8 +12,8 @@ const ASKED = [
   { id: 'seams', name: $localize`Seams of bees from above` },
   { id: 'brood', name: $localize`Frames with brood` },
   { id: 'food', name: $localize`Frames with food` },
-  { id: 'drawn', name: $localize`Frames drawn` },
-  { id: 'bare', name: $localize`Frames still bare` },
+  { id: 'drawn', name: $localize`Frames of drawn comb` },
+  { id: 'bare', name: $localize`Frames of undrawn foundation` },
 ] as const;
 const BLANK: BoxSummary = { seams: null, brood: null, food: null, drawn: null, bare: null, note: '' };
 
@@ -22,7 +22,7 @@ const BLANK: BoxSummary = { seams: null, brood: null, food: null, drawn: null, b
   selector: 'bc-box-card',
   imports: [MatDialogClose, MatDialogTitle, Choice, Count],
   template: `
-    <h2 matDialogTitle i18n>Sum a box up from above</h2>
+    <h2 matDialogTitle i18n>Assess a box from above</h2>
     <bc-choice legend="Box" i18n-legend [options]="boxes()" [value]="box()" (chosen)="choose($event)" />
     @for (each of asked; track each.id) {
       <bc-count
@@ -38,8 +38,8 @@ const BLANK: BoxSummary = { seams: null, brood: null, food: null, drawn: null, b
       ><input #words type="text" maxlength="500" [value]="now().note" (change)="set('note', words.value)" />
     </label>
     <div class="row">
-      <button type="button" class="big sel" (click)="keep()" i18n>Keep it</button>
-      <button type="button" class="big" matDialogClose i18n>Leave it</button>
+      <button type="button" class="big sel" (click)="keep()" i18n>Save</button>
+      <button type="button" class="big" matDialogClose i18n>Cancel</button>
     </div>
   `,
   styleUrl: './cards.scss',

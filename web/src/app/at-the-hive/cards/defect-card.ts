@@ -101,16 +101,16 @@ const REMOVED = ['removed', 'left'] as const;
         />
         @if (place() === 'fallen-on-the-floor') {
           <p class="caution" i18n>
-            Look for the queen before you take it out. Heat, or did an earlier visit break it? Say so: it is no blame,
+            Look for the queen before you take it out. Heat, or broken at an earlier visit? Record it: it is not blame,
             it is the cause.
           </p>
         }
         <bc-choice legend="It was" i18n-legend [options]="removes" [value]="removed()" (chosen)="removed.set($event)" />
         @if (cause(); as id) {
-          <p class="why" i18n>Against it: {{ id | named: 'strayMend' }}.</p>
+          <p class="why" i18n>To prevent it: {{ id | named: 'strayMend' }}.</p>
         }
         @if (removed() === 'removed') {
-          <p class="why" i18n>Into the bucket with the lid; look it over for the queen first.</p>
+          <p class="why" i18n>Into the lidded bucket; check it for the queen first.</p>
         }
       }
       @if (kept(); as text) {
@@ -118,7 +118,7 @@ const REMOVED = ['removed', 'left'] as const;
       }
     </div>
     <div class="row">
-      <button type="button" class="big sel" [disabled]="!whole()" (click)="keep()" i18n>Note it</button>
+      <button type="button" class="big sel" [disabled]="!whole()" (click)="keep()" i18n>Record it</button>
       <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
     </div>
   `,

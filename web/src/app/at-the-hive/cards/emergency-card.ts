@@ -34,7 +34,7 @@ import type { VisitFile } from '@brave-comb/contract';
         </dl>
       </div>
     </div>
-    <p class="law" i18n>First aid, not medicine: the ambulance, the doctor and the label of the pen come first.</p>
+    <p class="law" i18n>First aid only: the ambulance, the doctor and the label on the adrenaline pen come first.</p>
     <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
   `,
   styleUrl: './cards.scss',

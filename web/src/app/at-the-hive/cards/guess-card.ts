@@ -16,7 +16,7 @@ import { HiveJobs } from '../hive-jobs';
   template: `
     <h2 matDialogTitle i18n>What will {{ where() }} hold?</h2>
     <bc-choice
-      legend="Who guesses"
+      legend="Who predicts"
       i18n-legend
       [options]="jobs.people()"
       [words]="jobs.names()"
@@ -44,7 +44,7 @@ import { HiveJobs } from '../hive-jobs';
     }
     <div class="row">
       <button type="button" class="big sel" [disabled]="guess().length === 0 || !who()" (click)="keep()" i18n>
-        Guessed, turn it
+        Turn the frame
       </button>
       <button type="button" class="big" matDialogClose i18n>Not now</button>
     </div>

@@ -21,7 +21,7 @@ import { Choice } from '../choice';
     />
     @if (what() === 'sting-reaction') {
       <p class="stop" i18n>
-        Hard to breathe, swollen face, faint, hives all over: call for help now. The emergency card says how.
+        Trouble breathing, swollen face, faintness, a rash all over: call for help now. The emergency card says how.
       </p>
     }
     <label class="text"

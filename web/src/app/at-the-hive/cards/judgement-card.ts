@@ -14,7 +14,7 @@ const PROMPTS = [
   $localize`named the step`,
   $localize`pointed`,
   $localize`showed it once`,
-  $localize`hand on hand`,
+  $localize`hand over hand`,
 ];
 
 /** What helped, and a note, to a judgement of this visit. */
@@ -39,12 +39,12 @@ const PROMPTS = [
       </label>
       <div class="row">
         <button type="button" class="big sel" (click)="keep()" i18n>
-          Keep it with "{{ judged.level | named: 'skillLevel' }}"
+          Save with "{{ judged.level | named: 'skillLevel' }}"
         </button>
         <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
       </div>
     } @else {
-      <p i18n>Nobody was judged in this visit yet: choose trainee, skill and level first.</p>
+      <p i18n>Nobody has been assessed in this visit yet: choose trainee, skill and level first.</p>
       <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
     }
   `,

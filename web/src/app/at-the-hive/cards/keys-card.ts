@@ -25,7 +25,7 @@ const KEYS = [
   selector: 'bc-keys-card',
   imports: [MatDialogClose, MatDialogTitle],
   template: `
-    <h2 matDialogTitle i18n>The line: letters and keys</h2>
+    <h2 matDialogTitle i18n>Shorthand: letters and keys</h2>
     <div class="card keys">
       <dl>
         @for (letter of letters; track letter) {

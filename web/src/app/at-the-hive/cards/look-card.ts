@@ -25,13 +25,7 @@ const SURE = ['50', '70', '90', '99'] as const;
   template: `
     <h2 matDialogTitle i18n>Looked for</h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="What was looked for" i18n-aria-label>
-      <bc-choice
-        legend="How sure, in 100"
-        i18n-legend
-        [options]="sureSteps"
-        [value]="sure()"
-        (chosen)="sure.set($event)"
-      />
+      <bc-choice legend="How sure, %" i18n-legend [options]="sureSteps" [value]="sure()" (chosen)="sure.set($event)" />
       @for (group of groups; track group.id) {
         <h3>{{ group.name }}</h3>
         <ul>
@@ -82,10 +76,10 @@ const SURE = ['50', '70', '90', '99'] as const;
       }
     </div>
     <div class="row">
-      <button type="button" class="big" (click)="allClear()" i18n>All of brood and bees: looked, none found</button>
+      <button type="button" class="big" (click)="allClear()" i18n>Brood and bees: all checked, none found</button>
       <button type="button" class="big sel" matDialogClose i18n>Back to the hive</button>
     </div>
-    <p class="why" i18n>Noted at: {{ desk.where() }}</p>
+    <p class="why" i18n>Recorded at: {{ desk.where() }}</p>
   `,
   styleUrl: './cards.scss',
   styles: `

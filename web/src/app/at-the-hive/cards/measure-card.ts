@@ -75,7 +75,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
             [value]="method()"
             (chosen)="method.set($event)"
           />
-          <p class="caution" i18n>Not the queen: find her first. Alcohol burns, keep it from the smoker.</p>
+          <p class="caution" i18n>Not the queen: find her first. Alcohol is flammable, keep it away from the smoker.</p>
           <bc-count
             legend="Bees in the sample"
             i18n-legend
@@ -177,7 +177,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
         }
         @case ('honey-moisture') {
           <bc-count
-            legend="Percent water"
+            legend="Water, %"
             i18n-legend
             [value]="a()"
             [step]="0.5"
@@ -216,7 +216,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
         }
         @case ('stuck') {
           <bc-choice
-            legend="0 free to 3 glued solid"
+            legend="0 free to 3 stuck fast"
             i18n-legend
             [options]="grades"
             [value]="grade()"
@@ -242,11 +242,11 @@ const GRADES = ['0', '1', '2', '3'] as const;
       }
     </div>
     <div class="row">
-      <button type="button" class="big sel" [disabled]="!reading()" (click)="keep()" i18n>Keep it</button>
+      <button type="button" class="big sel" [disabled]="!reading()" (click)="keep()" i18n>Save</button>
       <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
     </div>
     @if (kept(); as words) {
-      <p role="status" i18n>Kept: {{ words }}</p>
+      <p role="status" i18n>Saved: {{ words }}</p>
     }
   `,
   styleUrl: './cards.scss',

@@ -15,10 +15,10 @@ export const MORE = [
   { id: 'question', name: $localize`Photo or question` },
   { id: 'note', name: $localize`Note, spoken or tapped` },
   { id: 'move', name: $localize`Move this comb` },
-  { id: 'box', name: $localize`Sum a box up from above` },
+  { id: 'box', name: $localize`Assess a box from above` },
   { id: 'part', name: $localize`Change the hive` },
   { id: 'defect', name: $localize`Defect or stray comb` },
-  { id: 'judgement', name: $localize`What helped a trainee` },
+  { id: 'judgement', name: $localize`What helped the trainee` },
   { id: 'incident', name: $localize`Incident` },
   { id: 'keys', name: $localize`Letters and keys` },
 ] as const;
@@ -36,7 +36,7 @@ export type MoreId = (typeof MORE)[number]['id'];
       }
     </div>
     <fieldset>
-      <legend i18n>Reads this side first, hidden from the supervisor</legend>
+      <legend i18n>Reads this side first, without the supervisor seeing</legend>
       <div class="row">
         @for (person of people(); track person.id) {
           <button
@@ -52,7 +52,7 @@ export type MoreId = (typeof MORE)[number]['id'];
       </div>
     </fieldset>
     <fieldset>
-      <legend i18n>What the bees do</legend>
+      <legend i18n>Bee behaviour</legend>
       <div class="row">
         @for (sign of signs; track sign) {
           <button type="button" class="big" (click)="desk.enter({ kind: 'sign-noticed', sign })">
@@ -82,7 +82,7 @@ export type MoreId = (typeof MORE)[number]['id'];
           (click)="lit(false)"
           i18n
         >
-          too dark: "no eggs" is "not seen"
+          too dark: "no eggs" is recorded as "not seen"
         </button>
       </div>
     </fieldset>

@@ -87,7 +87,7 @@ const REASONS = [
     }
     <div class="row">
       <button type="button" class="big sel" [disabled]="!mayMove()" (click)="move()" i18n>Move it</button>
-      <button type="button" class="big" matDialogClose i18n>Leave it</button>
+      <button type="button" class="big" matDialogClose i18n>Cancel</button>
     </div>
   `,
   styleUrl: './cards.scss',
@@ -166,10 +166,10 @@ export class MoveCard {
       return this.where() === 'another-hive' && !this.other()
         ? $localize`Choose the hive it goes to.`
         : $localize`Choose the box it goes into.`;
-    if (this.where() !== 'new-comb' && !this.comb()) return $localize`No comb is known at this place: nothing to move.`;
+    if (this.where() !== 'new-comb' && !this.comb()) return $localize`No comb is recorded here: nothing to move.`;
     return this.guards().some(({ bar }) => bar === 'bars')
       ? null
-      : $localize`Say why: this move is kept with its reason.`;
+      : $localize`Say why: the reason is recorded with the move.`;
   });
   protected readonly mayMove = computed(() => {
     const bars = this.guards().map(({ bar }) => bar);

@@ -18,8 +18,8 @@ const READY = [
   $localize`Queen marked today`,
   $localize`Bees calm throughout`,
   $localize`Comb heavy, lift slowly`,
-  $localize`Propolis everywhere, take time`,
-  $localize`Brood edge moved`,
+  $localize`Heavily propolised, take your time`,
+  $localize`Brood nest has moved`,
   $localize`Fed today`,
   $localize`Frames left loose`,
   $localize`Look here first next time`,
@@ -40,7 +40,7 @@ const READY = [
       (click)="speak()"
       i18n
     >
-      {!!speaking(), select, true {Stop and keep, {{ seconds() }} s} other {Speak a note}}
+      {!!speaking(), select, true {Stop and save, {{ seconds() }} s} other {Speak a note}}
     </button>
     @if (problem(); as wrong) {
       <p class="stop" role="alert">{{ wrong }}</p>
@@ -49,7 +49,7 @@ const READY = [
       <p role="status">{{ text }}</p>
     }
     <fieldset>
-      <legend i18n>Or tap</legend>
+      <legend i18n>Or choose</legend>
       <div class="row">
         @for (text of ready; track text) {
           <button type="button" class="big" (click)="write(text)">{{ text }}</button>
@@ -57,12 +57,12 @@ const READY = [
       </div>
     </fieldset>
     <label class="text"
-      ><ng-container i18n>Or write</ng-container
+      ><ng-container i18n>Or type</ng-container
       ><textarea #words rows="2" maxlength="500" [value]="typed()" (input)="typed.set(words.value)"></textarea>
     </label>
     <div class="row">
       <button type="button" class="big sel" [disabled]="typed().trim() === ''" (click)="write(typed().trim())" i18n>
-        Keep the note
+        Save the note
       </button>
       <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
     </div>
@@ -106,13 +106,14 @@ export class NoteCard {
 
   private async stop(): Promise<void> {
     const note = await this.voice.end(this.desk.spot());
-    if (note) this.kept.set($localize`Kept, ${note.seconds} s\: it is on this device and sent when there is a signal.`);
-    else this.problem.set($localize`Nothing was heard. Speak again, or write.`);
+    if (note)
+      this.kept.set($localize`Saved, ${note.seconds} s\: it is on this device and is sent when there is a signal.`);
+    else this.problem.set($localize`Nothing was recorded. Try again, or type it.`);
   }
 
   protected write(text: string): void {
     this.desk.enter({ kind: 'note-written', text: this.desk.spot() ? `${this.desk.where()}: ${text}` : text });
-    this.kept.set($localize`Kept\: ${text}`);
+    this.kept.set($localize`Saved\: ${text}`);
     this.typed.set('');
   }
 }

@@ -52,7 +52,7 @@ const NAMES = {
           (chosen)="choose($event)"
         />
         @if (kind()) {
-          <bc-choice legend="It lies on" i18n-legend [options]="under()" [value]="on()" (chosen)="on.set($event)" />
+          <bc-choice legend="On top of" i18n-legend [options]="under()" [value]="on()" (chosen)="on.set($event)" />
           @if (boxKind()) {
             <bc-count
               legend="Frames in it"
@@ -79,7 +79,7 @@ const NAMES = {
           }
         }
         <bc-choice
-          legend="Dummy board: closes the room beside fewer frames"
+          legend="Dummy board: fills the space beside fewer frames"
           i18n-legend
           [options]="dummies()"
           [value]="dummy()"
@@ -255,7 +255,7 @@ export class PartCard {
     const change = this.change();
     if (!change) return;
     this.desk.enter({ kind: 'stack-changed', change, reason: this.reason().trim() });
-    this.done.set($localize`${said(changeText(change))}\: kept.`);
+    this.done.set($localize`${said(changeText(change))}\: saved.`);
     this.kind.set(null);
     this.gone.set(null);
     this.dummy.set(null);

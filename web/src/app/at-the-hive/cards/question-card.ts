@@ -16,7 +16,7 @@ const SURE = ['not-asked', '50', '70', '90'] as const;
     <h2 matDialogTitle i18n>Photo or question</h2>
     <p>{{ desk.where() }}</p>
     <bc-choice
-      legend="A photo of"
+      legend="Photo of"
       i18n-legend
       of="photoSubject"
       [options]="subjects"
@@ -25,7 +25,7 @@ const SURE = ['not-asked', '50', '70', '90'] as const;
     />
     <label class="big photo"
       ><ng-container i18n>{busy() ? 'busy' : photo() ? 'again' : 'first', select,
-        busy {Scaling it down …}
+        busy {Preparing the photo …}
         again {Take another}
         other {Take a photo}
       }</ng-container
@@ -33,18 +33,18 @@ const SURE = ['not-asked', '50', '70', '90'] as const;
     /></label>
     @if (photo()) {
       <p role="status" i18n>
-        The photo is kept on this device and sent when there is a signal. Its place and camera are taken out.
+        The photo is kept on this device and sent when there is a signal. Its location and camera details are removed.
       </p>
     }
     @if (problem(); as wrong) {
       <p class="stop" role="alert">{{ wrong }}</p>
     }
     <label class="text"
-      ><ng-container i18n>Question, or what you see and cannot name</ng-container
+      ><ng-container i18n>Question, or what you see and cannot identify</ng-container
       ><textarea #words rows="2" maxlength="500" [value]="text()" (input)="text.set(words.value)"></textarea>
     </label>
     <bc-choice
-      legend="How sure of your own answer, in 100"
+      legend="How sure of your own answer, %"
       i18n-legend
       [options]="sureSteps"
       [words]="sureWords"
@@ -61,7 +61,7 @@ const SURE = ['not-asked', '50', '70', '90'] as const;
     />
     <div class="row">
       <button type="button" class="big sel" [disabled]="text().trim() === ''" (click)="ask()" i18n>
-        Put it on the lead's list
+        Send to the lead instructor
       </button>
       <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
     </div>

@@ -14,8 +14,8 @@ import type { VisitFile } from '@brave-comb/contract';
       }
     </div>
     <p class="law" i18n>
-      Scrape the sting out at once. Watch them for half an hour: breath, face, skin. Anything more than a local
-      swelling: emergency card.
+      Scrape the sting out at once. Watch them for half an hour: breath, face, skin. Anything more than local swelling:
+      open the emergency card.
     </p>
     <button type="button" class="big" [matDialogClose]="null" i18n>Answer later</button>
   `,

@@ -29,9 +29,9 @@ const EARLY = STOP_REASONS.filter((reason) => reason !== 'question-answered');
       ><ng-container i18n>In words</ng-container
       ><textarea #words rows="2" maxlength="500" [value]="note()" (input)="note.set(words.value)"></textarea>
     </label>
-    <p i18n>The visit ends as partial and says so.</p>
+    <p i18n>The visit is recorded as partial.</p>
     <div class="row">
-      <button type="button" class="big sel" [disabled]="!reason()" (click)="keep()" i18n>Stop, start closing</button>
+      <button type="button" class="big sel" [disabled]="!reason()" (click)="keep()" i18n>Stop and start closing</button>
       <button type="button" class="big" matDialogClose i18n>Go on</button>
     </div>
   `,

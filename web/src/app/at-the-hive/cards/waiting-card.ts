@@ -20,12 +20,12 @@ import { said } from '../../language/said';
     <p>
       @if (unsent().length > 0) {
         <ng-container i18n
-          ><b>{{ unsent().length }}</b> entries are kept here since {{ since() }} and are sent in this order.
+          ><b>{{ unsent().length }}</b> entries have been waiting here since {{ since() }} and are sent in this order.
         </ng-container>
       } @else if (device.unsentStarts() > 0) {
-        <ng-container i18n>The server has not heard yet that this visit was begun. </ng-container>
+        <ng-container i18n>The server does not know yet that this visit has begun. </ng-container>
       } @else {
-        <ng-container i18n>Everything was sent and is kept. </ng-container>
+        <ng-container i18n>Everything has been sent and saved. </ng-container>
       }
       @if (fault(); as why) {
         {{ why.message }}
@@ -56,7 +56,7 @@ import { said } from '../../language/said';
                 Enter it again
               </button>
             }
-            <button type="button" class="big" (click)="drop(each)" i18n>Leave it out</button>
+            <button type="button" class="big" (click)="drop(each)" i18n>Discard it</button>
           </span>
         </li>
       }
