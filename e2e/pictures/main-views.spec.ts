@@ -51,10 +51,10 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
 
   await page.goto('/ahead/planner');
   await page.getByRole('button', { name: /^Plan/ }).click();
-  await expect(page.locator('bc-plan-course')).toContainText(/Within \d|The best possible/, { timeout: 20_000 });
+  await expect(page.locator('bc-plan-course')).toContainText(/Within \d|Best plan found (proven)/, { timeout: 20_000 });
   await expect(page.getByRole('button', { name: 'Plan again' })).toBeVisible({ timeout: 70_000 });
   await page.locator('button.token').nth(1).click();
-  await expect(page.getByText('Or else')).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText('Alternatives')).toBeVisible({ timeout: 20_000 });
   await expect(page.locator('.token mat-icon svg').first()).toBeVisible();
   await page.locator('bc-plan-grid .board').evaluate((board) => board.scrollTo({ left: 0 }));
   await take(page, 'planner');
@@ -85,9 +85,9 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.goto('/ahead');
   await expect(page.locator('bc-season-strip .day')).toHaveCount(21);
 
-  await page.getByRole('button', { name: 'Demo clock, move it on' }).click();
+  await page.getByRole('button', { name: 'Demo clock, move it forward' }).click();
   await page.getByRole('menuitem', { name: /To the session/ }).click();
-  await expect(page.getByRole('button', { name: 'Demo clock, move it on' })).toContainText('13:10');
+  await expect(page.getByRole('button', { name: 'Demo clock, move it forward' })).toContainText('13:10');
   await page.waitForTimeout(800);
   await openVisit(page, '4');
   await bigButton(page).click();
@@ -96,17 +96,17 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await more(page, 'Defect or stray comb');
   await card.getByRole('button', { name: 'gap between boxes' }).click();
   await card.getByRole('button', { name: /^tape over it/ }).click();
-  await card.getByRole('button', { name: 'Note it' }).click();
+  await card.getByRole('button', { name: 'Record it' }).click();
   await card.getByRole('button', { name: 'stray comb', exact: true }).click();
   await card.getByRole('button', { name: 'under the excluder' }).click();
   await card.getByRole('button', { name: 'drone brood' }).click();
-  await card.getByRole('button', { name: 'Note it' }).click();
+  await card.getByRole('button', { name: 'Record it' }).click();
   await card.getByRole('button', { name: 'Back to the hive' }).click();
   await more(page, 'Measure or test');
   await card.getByRole('button', { name: 'scraps of wax' }).click();
   await card.getByRole('spinbutton', { name: 'In the lidded bucket, kg' }).fill('0.3');
   await card.getByRole('spinbutton', { name: 'In the lidded bucket, kg' }).blur();
-  await card.getByRole('button', { name: 'Keep it' }).click();
+  await card.getByRole('button', { name: 'Save' }).click();
   await card.getByRole('button', { name: 'Back to the hive' }).click();
   await reachFrames(page);
   await enter(page, NEST);

@@ -88,7 +88,7 @@ test('a visit can be worked by keyboard alone', async ({ page }) => {
   await openVisit(page, '6');
   await turnTo(page, 1);
   await page.locator('body').press('?');
-  await expect(page.getByRole('dialog', { name: 'The line: letters and keys' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Shorthand: letters and keys' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^Frame 11\./ }).focus();
   await page.keyboard.press('Enter');

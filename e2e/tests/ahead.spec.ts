@@ -8,10 +8,10 @@ const VIEWS = [
   ['day/2026-05-14', /Thu 14 May at Home orchard/],
   ['dues', /What is due at Home orchard/],
   ['forage', /Forage at Home orchard/],
-  ['seen', /Seen at Home orchard/],
-  ['weather', /How far to trust the forecast/],
+  ['seen', /Season diary, Home orchard/],
+  ['weather', /How reliable the forecast is/],
   ['sessions', /^Sessions ahead/],
-  ['planner/coverage', /^Who has still to see what/],
+  ['planner/coverage', /^What each group still needs/],
   ['planner/terms', /^Times, limits and places/],
   ['planner/outbox', /^Versions and messages/],
 ] as const;
@@ -135,7 +135,7 @@ test('a measurement takes the place of the forecast, a file of hours is read, an
   await page
     .getByLabel('Hours measured here (CSV)')
     .setInputFiles(file('time,temperature\n2026-05-12T12:00Z,18\nyesterday,19\n'));
-  await expect(page.getByText('1 hours kept, 12 May to 12 May.')).toBeVisible();
+  await expect(page.getByText('1 hours saved, 12 May to 12 May.')).toBeVisible();
   await expect(page.getByText('1 lines left out')).toBeVisible();
   await page.getByLabel('Typical year (EPW)').setInputFiles(file('bees'));
   await expect(page.getByRole('alert')).toContainText('LOCATION');
@@ -150,8 +150,8 @@ test('the own calendar has a secret address that can be revoked', async ({ page,
   const answer = await request.get(address);
   expect(answer.ok()).toBe(true);
   expect(await answer.text()).toContain('BEGIN:VCALENDAR');
-  await page.getByRole('button', { name: 'Make it stop working' }).click();
-  await expect(page.getByText('You have none.')).toBeVisible();
+  await page.getByRole('button', { name: 'Disable it' }).click();
+  await expect(page.getByText('You have none yet.')).toBeVisible();
   expect((await request.get(address)).status()).toBe(404);
 });
 

@@ -90,7 +90,7 @@ test('what a hive is kept for leans its advice; a division is worked out, and a 
   await page.getByRole('button', { name: 'Work it out' }).click();
   await expect(page.getByText('Hang her in, in her cage')).toBeVisible();
   await page.getByRole('button', { name: 'Begin a trial' }).click();
-  await page.getByLabel('What is it to answer?').fill('Candy or syrup?');
+  await page.getByLabel('What question should it answer?').fill('Candy or syrup?');
   await page.getByLabel('First method').fill('candy');
   await page.getByLabel('Second method').fill('syrup');
   await page.getByRole('button', { name: 'Pair them and begin' }).click();

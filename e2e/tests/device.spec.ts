@@ -146,7 +146,7 @@ test('a start that the server will not have is said on every screen, holds up no
     [person.id, visit, good],
   );
   await page.goto('/ahead');
-  const notice = page.getByRole('alert').filter({ hasText: 'could not be kept' });
+  const notice = page.getByRole('alert').filter({ hasText: 'could not be saved' });
   await expect(notice).toBeVisible();
   const entries = async () =>
     ((await (await page.request.get(`/api/visits/${visit}`)).json()) as { entries: { id: string }[] }).entries;
@@ -156,8 +156,8 @@ test('a start that the server will not have is said on every screen, holds up no
   await notice.getByRole('button', { name: 'See why' }).click();
   const card = page.getByRole('dialog');
   await expect(card.getByText(/no such session/)).toBeVisible();
-  await card.getByRole('button', { name: /Throw it and its 1 entries away|Throw it away/ }).click();
-  await card.getByRole('button', { name: 'Throw away for good' }).click();
+  await card.getByRole('button', { name: /Throw it and its 1 entries away|Delete it/ }).click();
+  await card.getByRole('button', { name: 'Delete for good' }).click();
   await card.getByRole('button', { name: 'Close' }).click();
   await expect(notice).toHaveCount(0);
   await reachFrames(page);

@@ -50,11 +50,11 @@ test('what is tapped at the entrance outlives a reload, and becomes one entry wi
 test('the open hive warns, bars and lists what must be put right before it closes', async ({ page }) => {
   await signIn(page, 'ruth');
   await openVisit(page, '6');
-  const veils = page.getByRole('group', { name: 'Veil shut, seen by somebody else' }).getByRole('button');
+  const veils = page.getByRole('group', { name: 'Veil closed, checked by somebody else' }).getByRole('button');
   const names = await veils.allTextContents();
   for (let index = 0; index < names.length; index += 1) await veils.nth(index).click();
   await veils.first().click();
-  await expect(page.getByText('Somebody stands there with an open veil.')).toBeVisible();
+  await expect(page.getByText('Somebody is standing there with an open veil.')).toBeVisible();
 
   // While the hive is shut a touch on its map looks at last time, and opens nothing.
   await page.getByRole('button', { name: /^Frame 5\./ }).click();
@@ -69,8 +69,8 @@ test('the open hive warns, bars and lists what must be put right before it close
     if (says.includes('take parts off')) break;
     await expect(bigButton(page)).not.toHaveText(says);
   }
-  await expect(guard.getByText('Somebody stands there with an open veil.')).toBeVisible();
-  await expect(guard.getByRole('button', { name: 'Open all the same' })).toHaveCount(0);
+  await expect(guard.getByText('Somebody is standing there with an open veil.')).toBeVisible();
+  await expect(guard.getByRole('button', { name: 'Open anyway' })).toHaveCount(0);
   await guard.getByRole('button', { name: 'Put it right first' }).click();
   await veils.first().click();
 
@@ -79,8 +79,8 @@ test('the open hive warns, bars and lists what must be put right before it close
   await turnTo(page, 6);
   await expect(page.getByRole('alert')).toHaveCount(0);
   await page.getByRole('button', { name: 'More seen' }).click();
-  await page.getByRole('button', { name: 'sunken lids' }).click();
-  await expect(page.getByText(/open one and look, matchstick test/)).toBeVisible();
+  await page.getByRole('button', { name: 'sunken cappings' }).click();
+  await expect(page.getByText(/open one and look; ropiness test/)).toBeVisible();
   await page.getByRole('button', { name: 'Back to the comb' }).click();
   await type(page, '5S3H');
   await expect(page.locator('#shorthand')).toHaveValue('5S 3H .sunken-lids !');
@@ -149,20 +149,20 @@ test('findings, a measurement, a question with a photo: the lead answers it', as
 
   await more(page, 'Looked for …');
   const dialog = page.getByRole('dialog');
-  await dialog.getByRole('button', { name: 'All of brood and bees: looked, none found' }).click();
+  await dialog.getByRole('button', { name: 'Brood and bees: all checked, none found' }).click();
   await dialog.getByRole('button', { name: 'wax moth: found', exact: true }).click();
   await expect(dialog.getByText('Take out ruined comb')).toBeVisible();
   await dialog.getByRole('button', { name: 'Back to the hive' }).click();
 
   await more(page, 'Measure or test');
-  await expect(dialog.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+  await expect(dialog.getByRole('button', { name: 'Save' })).toBeDisabled();
   await dialog.getByRole('button', { name: 'mites on bees', exact: true }).click();
   await dialog.getByRole('button', { name: 'alcohol wash' }).click();
   await dialog.getByRole('spinbutton', { name: 'Bees in the sample' }).fill('300');
   await dialog.getByRole('spinbutton', { name: 'Mites', exact: true }).fill('9');
   await dialog.getByRole('spinbutton', { name: 'Mites', exact: true }).blur();
   await expect(dialog.getByText(/3 mites on 100 bees \(1\.\d to 5\.\d\)/)).toBeVisible();
-  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(dialog.getByText(/^Kept: 3 mites/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Back to the hive' }).click();
 
@@ -170,8 +170,8 @@ test('findings, a measurement, a question with a photo: the lead answers it', as
   const picture = await page.screenshot({ type: 'png' });
   await dialog.locator('input[type=file]').setInputFiles({ name: 'comb.png', mimeType: 'image/png', buffer: picture });
   await expect(dialog.getByText('The photo is kept on this device')).toBeVisible();
-  await dialog.getByLabel('Question, or what you see and cannot name').fill('What are these white mummies?');
-  await dialog.getByRole('button', { name: "Put it on the lead's list" }).click();
+  await dialog.getByLabel('Question, or what you see and cannot identify').fill('What are these white mummies?');
+  await dialog.getByRole('button', { name: 'Send to the lead instructor' }).click();
   await allKept(page);
 
   const { page: lead, context } = await someone(browser, 'morag');
@@ -194,7 +194,7 @@ test('a trainee reads first, hidden; guesses before the frame is turned; both ar
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: /^sealed worker/ }).click();
   await dialog.getByRole('button', { name: /^capped honey/ }).click();
-  await dialog.getByRole('button', { name: 'Guessed, turn it' }).click();
+  await dialog.getByRole('button', { name: 'Turn the frame' }).click();
   await page.getByRole('button', { name: 'More', exact: true }).click();
   await dialog
     .getByRole('group', { name: /Reads this side first/ })
@@ -349,7 +349,7 @@ test('an entry that the server will not have stays in sight until somebody settl
   await page.reload();
   await page.getByRole('button', { name: '1 to settle' }).click();
   await expect(page.getByRole('dialog').getByText(/has no part called chimney/)).toBeVisible();
-  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await page.getByRole('button', { name: 'Discard it' }).click();
   await page.getByRole('button', { name: 'Back to the hive' }).click();
   await allKept(page);
 });

@@ -40,7 +40,7 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
 
   await expect(page.getByRole('heading', { name: 'Go', level: 1 })).toBeVisible();
   await expect(page.getByText('13:10 to 15:30')).toBeVisible();
-  for (const reason of ['Warmth', 'Gusts', 'Dry for', 'Light for'])
+  for (const reason of ['Warmth', 'Gusts', 'Dry for', 'Enough light for'])
     await expect(page.getByText(reason, { exact: true })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Bring' })).toBeVisible();
   await expect(page.getByText('Nadia:')).toBeVisible();
@@ -50,9 +50,9 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
   await expect(bigButton(page)).toHaveText(/Ready/);
   for (const name of ['Fuel for the whole visit', 'Lighter works, gas in the torch'])
     await page.getByRole('button', { name }).click();
-  const veils = page.getByRole('group', { name: 'Veil shut, seen by somebody else' });
+  const veils = page.getByRole('group', { name: 'Veil closed, checked by somebody else' });
   for (const veil of await veils.getByRole('button').all()) await veil.click();
-  await expect(page.getByText('Nobody has looked at the veils yet.')).toBeHidden();
+  await expect(page.getByText('Veils not checked yet.')).toBeHidden();
   await bigButton(page).click();
   await expect(bigButton(page)).toHaveText(/Entrance seen/);
   await page.getByRole('button', { name: 'Pollen goes in' }).click();
@@ -132,7 +132,7 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
     await bigButton(page).click();
   }
   await page.getByRole('button', { name: 'question answered' }).click();
-  await page.getByLabel('For whoever comes next').fill('Frame 11 sticks.');
+  await page.getByLabel('For whoever opens this hive next').fill('Frame 11 sticks.');
   await bigButton(page).click();
 
   await expect(page).toHaveURL(/\/afterwards\//);
@@ -157,7 +157,7 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
   await expect(order.getByRole('button', { name: /^Frame 1, .*place 2 of 11/ })).toBeFocused();
   await expect(order.getByText('One frame to lift')).toBeVisible();
   await axeFindsNothing(page, 'frames in order');
-  await page.getByRole('button', { name: 'Close the order' }).click();
+  await page.getByRole('button', { name: 'Close' }).click();
 
   const space = page.locator('bc-advice-card').filter({ hasText: 'Put a second super on' });
   await expect(space.getByText(/Bees on \d+(\.\d)? of 11 frames/)).toBeVisible();
@@ -215,7 +215,7 @@ test('the day of another session opens from the strip, by mouse and by keys', as
 
 test('the second school opens on its own session, by the clock of the demo', async ({ page }) => {
   await signIn(page, 'ines');
-  const time = page.getByRole('button', { name: 'Demo clock, move it on' });
+  const time = page.getByRole('button', { name: 'Demo clock, move it forward' });
   await expect(time).toContainText('14 May');
   await expect(page.getByRole('heading', { name: /Plover.*Hive 2/ })).toBeVisible();
 });

@@ -68,14 +68,14 @@ test('two readings of one side both stay until somebody settles them', async ({ 
   await expect(page.getByRole('button', { name: /waiting, no signal/ })).toBeVisible();
   await page.context().setOffline(false);
   await page.evaluate(() => globalThis.dispatchEvent(new Event('online')));
-  await expect(page.getByRole('button', { name: /all kept|1 to settle/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /all saved|1 to settle/ })).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: '1 to settle' }).click();
   await page.getByRole('button', { name: 'Settle it' }).click();
   await expect(page.getByRole('heading', { name: 'Two readings of this side' })).toBeVisible();
   await page.getByRole('button', { name: 'Keep this one' }).nth(1).click();
   await expect(page.locator('#shorthand')).toHaveValue('3N 5H B3');
-  await expect(page.getByRole('button', { name: 'all kept' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'all saved' })).toBeVisible();
 });
 
 test('a half-typed side survives a closed tab', async ({ page, context }) => {

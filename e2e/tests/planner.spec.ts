@@ -10,7 +10,7 @@ test('a plan is reckoned, proven, explained, moved with its price, undone, pinne
   const board = page.getByRole('region', { name: /^Slots across/ });
   await expect(board.getByRole('row', { name: /^Curlew/ })).toBeVisible();
   await page.getByRole('button', { name: /^Plan/ }).click();
-  await expect(page.locator('bc-plan-course')).toContainText(/Within \d|The best possible/);
+  await expect(page.locator('bc-plan-course')).toContainText(/Within \d|Best plan found (proven)/);
   const stop = page.getByRole('button', { name: 'Stop' });
   if (await stop.isVisible()) await stop.click().catch(() => undefined);
   await expect(page.getByRole('button', { name: 'Plan again' })).toBeVisible();
@@ -27,14 +27,14 @@ test('a plan is reckoned, proven, explained, moved with its price, undone, pinne
   await expect(why.getByText(/^[+−]\d+\.\d points$/)).toBeVisible();
   // Where a hive is opened by staff on its only day there is nothing else to do: the next one has a choice.
   for (let more = 0; more < 6; more += 1) {
-    if (await why.getByText('Or else').isVisible()) break;
+    if (await why.getByText('Alternatives').isVisible()) break;
     await page.waitForTimeout(1500);
-    if (await why.getByText('Or else').isVisible()) break;
+    if (await why.getByText('Alternatives').isVisible()) break;
     await focused.press('ArrowRight');
     await focused.press('Enter');
   }
   await expect(why.getByText(/Skills|Care|Weather|Change/).first()).toBeVisible();
-  await expect(why.getByText('Or else')).toBeVisible();
+  await expect(why.getByText('Alternatives')).toBeVisible();
 
   const move = why.getByRole('button', { name: 'Move' }).first();
   await move.click();
@@ -46,7 +46,7 @@ test('a plan is reckoned, proven, explained, moved with its price, undone, pinne
   await page.keyboard.press('p');
   const pins = page.getByRole('region', { name: 'Pins' });
   await expect(pins.getByText(/Pinned: /)).toBeVisible();
-  await pins.getByRole('button', { name: 'Take back' }).click();
+  await pins.getByRole('button', { name: 'Undo' }).click();
   await expect(pins).toBeHidden();
   expect(faults).toEqual([]);
 });
@@ -57,7 +57,7 @@ test('a hive is dragged with its price before it is put down; outside the board 
   const board = page.getByRole('region', { name: /^Slots across/ });
   await expect(board.getByRole('row', { name: /^Curlew/ })).toBeVisible();
   // Moved to what people were told, which no earlier test changes.
-  const told = page.getByRole('button', { name: 'As told' });
+  const told = page.getByRole('button', { name: 'Back to published plan' });
   if (await told.isVisible()) await told.click();
   const token = board.locator('button.token:not(.pinned)').last();
   // The board is drawn anew with what people were told.
@@ -109,7 +109,7 @@ test('the board stays when the page is closed and opened again while a plan is b
   await page.getByRole('button', { name: /^Plan/ }).click();
   await page.goto('/ahead');
   await page.goto('/ahead/planner');
-  await expect(page.locator('bc-plan-course')).toContainText(/Within \d|The best possible/);
+  await expect(page.locator('bc-plan-course')).toContainText(/Within \d|Best plan found (proven)/);
   // A job left running would take one of the machine's cores from the tests after this one.
   await expect(async () => {
     const stop = page.getByRole('button', { name: 'Stop' });

@@ -18,7 +18,7 @@ test('a trainee reads a comb by keys, sees what was there, and finds eggs by tou
   await type(page, '4S1L3H');
   await expect(page.getByText('1L 4S 3H')).toBeVisible();
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/in the wrong place; whole eighths cannot do better than/)).toBeVisible();
+  await expect(page.getByText(/out; with whole eighths the best possible is/)).toBeVisible();
   for (const over of ['off', 'zones and eggs', 'my guess'])
     await page.getByRole('button', { name: over, exact: true }).click();
   await expect(page.getByRole('cell', { name: 'You said 4 eighths' })).toBeVisible();
@@ -63,7 +63,7 @@ test('weather, order, stopping and what next are answered, and an indoor plan fo
   await steps.first().press('Alt+ArrowDown');
   await expect(steps.nth(1)).toHaveText(new RegExp(`${first!.replace(/^\s*\d+\s*/, '').trim()}\\s*$`));
   await page.getByRole('button', done).click();
-  await expect(page.getByRole('heading', { name: 'In the trade’s order' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'In the recommended order' })).toBeVisible();
 
   for (const [topic, answer] of [
     ['stop', 'go on'],

@@ -24,7 +24,7 @@ test('a trainee sees the own group, the own part, and nothing to start or decide
 test('a supervisor starts visits of the sessions that they supervise', async ({ page }) => {
   await signIn(page, 'leilani');
   await expect(page.locator('bc-group-card')).toHaveCount(3);
-  await expect(page.getByRole('button', { name: 'Demo clock, move it on' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Demo clock, move it forward' })).toHaveCount(0);
 });
 
 test('a wrong password is refused in words, and nobody gets past the door', async ({ page }) => {
@@ -35,7 +35,7 @@ test('a wrong password is refused in words, and nobody gets past the door', asyn
   await page.getByLabel('Name').fill('hoa');
   await page.getByLabel('Password', { exact: true }).fill('wrong');
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'do not fit together' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'Name or password is wrong' })).toBeVisible();
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page).toHaveURL(/\/ahead$/);

@@ -10,7 +10,7 @@ const daySheet = async (page: Page) => {
 };
 
 /** Waits until the server has all that was entered at the hive; a failure says what the device says instead. */
-export const allKept = (page: Page) => expect(page.locator('bc-hive-head .kept')).toHaveText('all kept');
+export const allKept = (page: Page) => expect(page.locator('bc-hive-head .kept')).toHaveText('all saved');
 
 /** Signs somebody in and waits for the day sheet. */
 export async function signIn(page: Page, name: string): Promise<void> {
@@ -34,7 +34,7 @@ export const bigButton = (page: Page) => page.locator('footer .next');
 /** Opens the visit of a hive from the day sheet, starting it when it is not open. */
 export async function openVisit(page: Page, hive: string): Promise<void> {
   const card = page.locator('bc-group-card', { has: page.getByRole('heading', { name: new RegExp(`Hive ${hive}$`) }) });
-  await card.getByRole('button', { name: /Start|Go on|Open all the same/ }).click();
+  await card.getByRole('button', { name: /Start|Go on|Open anyway/ }).click();
   await expect(page.getByRole('heading', { name: `Hive ${hive}`, level: 1 })).toBeVisible();
 }
 
@@ -63,7 +63,7 @@ export async function stopHere(page: Page): Promise<void> {
   if (!early) return;
   const card = page.getByRole('dialog');
   await card.getByRole('group', { name: 'Because of' }).getByRole('button').first().click();
-  await card.getByRole('button', { name: 'Stop, start closing' }).click();
+  await card.getByRole('button', { name: 'Stop and start closing' }).click();
 }
 
 /** Opens one of the cards behind "More". */

@@ -76,7 +76,7 @@ test('what a visit leaves: a repair, a changed hive, a spoken note; a photo that
   await more(page, 'Defect or stray comb');
   await dialog.getByRole('button', { name: 'loose joint' }).click();
   await dialog.getByRole('button', { name: 'two weeks' }).click();
-  await dialog.getByRole('button', { name: 'Note it' }).click();
+  await dialog.getByRole('button', { name: 'Record it' }).click();
   await expect(dialog.getByText('loose joint, brood box: noted')).toBeVisible();
   await back();
 
@@ -115,8 +115,8 @@ test('what a visit leaves: a repair, a changed hive, a spoken note; a photo that
   await expect(page.getByText(/^eggs on frame 4 toward 3: there, confirmed afterwards/)).toBeVisible();
 
   await page.getByLabel('Ask about this frame').fill('Is that too little brood?');
-  await page.getByRole('button', { name: "Put it on the lead's list" }).click();
-  await expect(page.getByText('It is on the list.')).toBeVisible();
+  await page.getByRole('button', { name: 'Send to the lead instructor' }).click();
+  await expect(page.getByText('Sent.')).toBeVisible();
   await page.goto('/afterwards/questions');
   await expect(page.getByRole('heading', { name: 'Is that too little brood?' })).toBeVisible();
 
@@ -130,7 +130,7 @@ test('axe finds nothing in the books and cards, and nothing runs off', async ({ 
   await signIn(page, 'ruth');
   for (const [path, heading] of [
     ['yard-book', 'To be done'],
-    ['predictions', 'Predicted, then looked'],
+    ['predictions', 'Predict, then look'],
     ['questions', 'Questions from the hives'],
     ['combs', 'Combs in store'],
   ] as const) {

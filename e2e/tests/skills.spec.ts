@@ -21,7 +21,7 @@ test('a trainee claims, the supervisor confirms, the lead signs, and the passpor
   await card.getByLabel('What was seen').fill('second lighter in the bag');
   await card.getByRole('button', { name: 'Claim it' }).click();
   await trainee.getByRole('button', { name: 'checks fuel and lighter', exact: true }).click();
-  await expect(trainee.getByText('Waits for a supervisor.')).toBeVisible();
+  await expect(trainee.getByText('Waiting for a supervisor.')).toBeVisible();
 
   await supervisor.getByRole('link', { name: 'Trainees' }).click();
   const beside = supervisor.getByRole('complementary', { name: 'Beside the matrix' });
@@ -63,7 +63,7 @@ test('a draft of the checklist is shown with whom it touches, and put in force t
   await page.goto('/office/checklist');
   await page.getByRole('button', { name: 'stands out of the flight lane' }).click();
   await page.getByRole('combobox', { name: 'Times' }).selectOption('12');
-  const touches = page.getByRole('region', { name: 'Whom this touches' });
+  const touches = page.getByRole('region', { name: 'Who is affected' });
   await expect(touches.getByText(/trainees would step back if judged again/)).toBeVisible();
   await expect(touches.locator('li.back').first()).toBeVisible();
   await page.getByRole('button', { name: 'stands out of the flight lane' }).press('Alt+ArrowDown');
@@ -86,12 +86,12 @@ test('a list waits for the next course, changes nothing before it, and is taken 
   await page.getByRole('combobox', { name: 'Times' }).selectOption('6');
   await page.getByRole('radio', { name: /until the next course/ }).check();
   await expect(page.getByLabel('The next course begins')).toHaveValue(/^2026-\d\d-\d\d$/);
-  await page.getByRole('button', { name: 'Let it wait for its day' }).click();
+  await page.getByRole('button', { name: 'Schedule it' }).click();
   await expect(page.getByText(/Until then nothing changes for anybody/)).toBeVisible();
   await expect(page.getByText(/Nothing is changed yet/)).toBeVisible();
   await expect(page.getByRole('combobox', { name: 'Times' })).toHaveValue('3');
   await page.reload();
-  await page.getByRole('button', { name: 'Take it back as the draft' }).click();
+  await page.getByRole('button', { name: 'Edit it again as a draft' }).click();
   await expect(page.getByText(/is the draft again/)).toBeVisible();
   await page.getByRole('button', { name: 'finds eggs', exact: true }).click();
   await expect(page.getByRole('combobox', { name: 'Times' })).toHaveValue('6');

@@ -10,15 +10,15 @@ test('what is published is told to those whose sessions changed, stands in the o
   await page.goto('/ahead/planner');
   const board = page.getByRole('region', { name: /^Slots across/ });
   await expect(board.getByRole('row', { name: /^Curlew/ })).toBeVisible();
-  const told = page.getByRole('button', { name: 'As told' });
+  const told = page.getByRole('button', { name: 'Back to published plan' });
   if (await told.isVisible()) await told.click();
   // The last session of the Dippers: nothing else in these walks rests on it.
   await board.locator('bc-plan-row', { hasText: 'Dipper' }).locator('button.token').last().click();
   const why = page.getByRole('region', { name: /^Why hive/ });
-  await expect(why.getByText('Or else')).toBeVisible();
+  await expect(why.getByText('Alternatives')).toBeVisible();
   await why.getByRole('button', { name: 'Move' }).first().click();
   await expect(page.getByText(/Moved, \d+\.\d points/)).toBeVisible();
-  await page.getByLabel('Reason, told with it').fill('the stand is being mended');
+  await page.getByLabel('Note to everyone affected').fill('the stand is being mended');
   await page.getByRole('button', { name: 'Publish' }).click();
   await expect(page.getByText(/Version \d+ is published\. (\d+ people were|One person was) told\./)).toBeVisible();
   await page.getByRole('link', { name: 'Versions and messages' }).click();

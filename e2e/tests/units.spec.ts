@@ -13,7 +13,7 @@ test('whoever chooses imperial units reads and enters them everywhere, and nobod
   await page.getByRole('button', { name: /Leilani/ }).click();
   await page.getByRole('menuitem', { name: 'Units' }).click();
   const card = page.getByRole('dialog', { name: 'Units' });
-  await expect(card.getByRole('radio', { name: /As the school does: Metric/ })).toBeChecked();
+  await expect(card.getByRole('radio', { name: /Same as the school: Metric/ })).toBeChecked();
   await card.getByRole('radio', { name: /^Imperial/ }).check();
   // The page is opened anew in the units that were chosen.
   await Promise.all([page.waitForEvent('load'), card.getByRole('button', { name: 'Keep' }).click()]);

@@ -113,7 +113,7 @@ describe('the forage calendar', () => {
     const path = pathOf(endpoints.seeBloom, { site: sites.home });
     const refused = async (body: object) =>
       ((await ruth.post(path).send(body).expect(422)).body as { message: string }).message;
-    expect(await refused({ plant: 'hawthorn', which: 'first', date: '2026-05-15' })).toMatch(/has not been yet/);
+    expect(await refused({ plant: 'hawthorn', which: 'first', date: '2026-05-15' })).toMatch(/in the future/);
     expect(await refused({ plant: 'sycamore', which: 'last', date: '2026-05-01' })).toMatch(/before its first bloom/);
     expect(await refused({ plant: 'palm', which: 'first', date: '2026-05-01' })).toMatch(/Add it first/);
   });
@@ -486,7 +486,7 @@ describe('weather entered by hand', () => {
 
   it('refuses what has not been yet and what is no weather, keeping nothing', async () => {
     const ahead = await importing('time,temperature\n2026-05-14T01:00Z,12\n2026-06-01T01:00Z,12\n').expect(422);
-    expect((ahead.body as { message: string }).message).toMatch(/has not been yet.*nothing was kept/);
+    expect((ahead.body as { message: string }).message).toMatch(/in the future.*nothing was kept/);
     expect(((await importing('a,b\n1,2').expect(422)).body as { message: string }).message).toMatch(
       /“time” among them/,
     );

@@ -280,7 +280,7 @@ describe('the session live', () => {
     expect(second.visits.find((each) => each.visit === six)).toMatchObject({
       hiveNumber: '6',
       mood: 5,
-      warnings: ['The bees ask to be closed'],
+      warnings: ['Bees are defensive: close up'],
     });
     await stream.return(undefined);
   });

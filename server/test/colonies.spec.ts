@@ -203,7 +203,7 @@ describe('the list of colonies', () => {
   it('keeps a hive under suspicion from people who are new to it, and says so first', async () => {
     const three = await line('3');
     expect(three.forNovices).toBe(false);
-    expect(three.mind[0]).toEqual({ level: 'stop', text: 'Disease suspected: uneven lids on 4' });
+    expect(three.mind[0]).toEqual({ level: 'stop', text: 'Disease suspected: uneven cappings on 4' });
   });
 
   it('knows nothing of a swarm that nobody opened, and guesses nothing', async () => {
@@ -379,11 +379,11 @@ describe('a treatment that was counted on both sides', () => {
         .find(({ advice }) => advice.kind === 'mites')!
         .advice.reasons.map(({ text }) => text)
         .join('; ');
-    expect(await review()).toContain('formic acid, pads did not hold the mites: 0.7 on 100 bees before, 5 after');
+    expect(await review()).toContain('formic acid, pads did not hold the mites: 0.7 per 100 bees before, 5 after');
     expect(await review()).not.toContain('untreated');
     // In hive 6 nobody did anything, and mites grew as much: 2 of 310 to 15 of 300.
     await washed('6', '2026-05-07', 15);
-    expect(await review()).toMatch(/took \S+ of 100 mites: 0.7 on 100 bees before, 5 after, held against untreated/);
+    expect(await review()).toMatch(/took \S+ of 100 mites: 0.7 per 100 bees before, 5 after, held against untreated/);
     expect((await story('9')).courses.at(-1)!.worked).toContain('held against one untreated colony');
   });
 });

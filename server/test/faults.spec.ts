@@ -50,7 +50,7 @@ describe('what cannot be kept is refused in words, and leaves the data as it was
       () => entry({ kind: 'mood-noted', mood: 1 }, '2019-05-14T12:20:00.000Z'),
       /since 28 May 2023/,
     ],
-    ['a date to come', () => entry({ kind: 'mood-noted', mood: 1 }, '2026-06-14T12:20:00.000Z'), /to come/],
+    ['a date to come', () => entry({ kind: 'mood-noted', mood: 1 }, '2026-06-14T12:20:00.000Z'), /in the future/],
     ['an undo of nothing', () => entry({ kind: 'entry-undone', entry: uuid() }), /no such entry/],
     ['an unknown part', () => entry({ kind: 'part-taken-off', part: 'chimney' }), /no part called chimney/],
     ['half an entry', () => ({ id: uuid() }), /cannot be read/],
@@ -117,7 +117,7 @@ describe('bodies that are none', () => {
     it(`${name} refuses what is no JSON with 400`, async () => {
       const { status, body } = await post().send('{"entries": [');
       expect(status).toBe(400);
-      expect((body as { message: string }).message).toMatch(/no JSON/);
+      expect((body as { message: string }).message).toMatch(/not JSON/);
     });
 
     it(`${name} refuses ${file ? 5 : 1} MB of junk with 413`, async () => {

@@ -171,7 +171,10 @@ describe('a planning job', () => {
   it('is claimed by one server only, however many look, and one of each school at a time', async () => {
     const ids = [(await ask(1)).id, (await ask(1)).id, (await ask(1)).id];
     const full = await lead.post(endpoints.askPlan.path).send({ id: uuid(), seconds: 1, seed: 7 });
-    expect([full.status, (full.body as { message: string }).message]).toEqual([409, expect.stringMatching(/two wait/)]);
+    expect([full.status, (full.body as { message: string }).message]).toEqual([
+      409,
+      expect.stringMatching(/two are waiting/),
+    ]);
     const ines = await school.signIn('ines');
     const other = uuid();
     await ines.post(endpoints.askPlan.path).send({ id: other, seconds: 1, seed: 7 }).expect(200);
@@ -294,7 +297,7 @@ describe('pins', () => {
       .send({ id: uuid(), what: { pin: away.pin } })
       .expect(422);
     expect((never.body as { message: string }).message).toMatch(
-      new RegExp(`^${away.name} cannot come .*: .*Choose other hours`),
+      new RegExp(`^${away.name} cannot come .*: .*Choose another slot`),
     );
     // A pin that could be kept when it was set, and cannot any more.
     const set = await school.context.db('plan_pins').where({ id: pins[0]!.id }).first<PinRow>();

@@ -107,7 +107,7 @@ describe('weak evidence', () => {
     const [first, second] = [sent('stop', rightStop(a!), { seed: a! }), sent('stop', rightStop(b!), { seed: b! })];
     const trainee = ife!;
     const shown = (await record(first, trainee)).evidence;
-    expect(shown).toContain('decides when enough was seen');
+    expect(shown).toContain('decides when enough has been seen');
     expect((await record(second, trainee)).evidence).toEqual([]);
     const { person } = await practice(trainee);
     const passport = (await trainee.get(pathOf(endpoints.passport, { trainee: person })).expect(200)).body as Passport;

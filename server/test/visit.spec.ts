@@ -313,7 +313,7 @@ describe('a visit', () => {
       await decide(visit, { verdict: 'declined', reason: 'flow is over' }).expect(200);
       const before = await decisionOn(visit);
       const past = await decide(visit, { verdict: 'accepted', on: '2026-05-01' }).expect(422);
-      expect((past.body as { message: string }).message).toMatch(/lies before the visit/);
+      expect((past.body as { message: string }).message).toMatch(/is before the visit/);
       await decide(visit, { verdict: 'accepted', group: uuid() }).expect(404);
       expect(await decisionOn(visit)).toEqual(before);
     });

@@ -47,7 +47,7 @@ export const thingNames: Readonly<Record<Thing, string>> = {
 
 /** Refusals in English. */
 export const refusalSentences: Sentences<RefusalSentences> = {
-  'not-json': 'What was sent is no JSON. Send application/json; nothing was changed.',
+  'not-json': 'What was sent is not JSON. Send application/json; nothing was changed.',
   'sent-too-much': ({ kB }) => `More than ${kB} kB were sent at once. Send less at a time; nothing was changed.`,
   'no-utf8': 'Send UTF-8 without an unusual encoding; nothing was changed.',
   'cut-off': 'The request was cut off. Send it again; nothing was changed.',
@@ -60,32 +60,32 @@ export const refusalSentences: Sentences<RefusalSentences> = {
     'A text or a figure in what was sent is too long or too large to be kept. Shorten it, then send again; nothing was changed.',
   'something-went-wrong': 'Something went wrong here and was written to the log. Nothing was changed; try again.',
   'database-away':
-    'The database does not answer. What you entered stays on your device and is sent again by itself; nothing is kept twice. Start the application again if this lasts.',
+    'The database does not answer. What you entered stays on your device and is sent again automatically; nothing is saved twice. Restart the application if this lasts.',
   'disk-full':
     'The disk with the data folder is full. Free some space, then send again; nothing was changed and entries stay on your device.',
   'many-ask-at-once':
-    'Many ask at once just now. Nothing was changed and nothing is lost; it is asked again in a moment.',
+    'The server is busy. Nothing was changed and nothing is lost; it will be tried again in a moment.',
   'not-your-session':
     'You did not lead a group in that session. Ask its supervisor to judge, or judge what you saw yourself.',
   'other-kind': ({ name, kind, sent }, w) =>
     `${name} is planned as a ${w.name('planned', kind)}, not as a ${w.name('planned', sent)}.`,
   'entry-not-kept':
-    'This entry could not be kept, and the log of the server tells why. Enter it again in other words, or leave it out.',
+    'This entry could not be saved; the server log says why. Enter it again in other words, or discard it.',
   'id-of-another-visits-entry': 'An entry with this id belongs to another visit. Make the entry again.',
   'entry-with-half-a-character': ({ torn }) =>
     `The entry holds half a character (${torn}), perhaps of an emoji. Type that text again.`,
-  'nothing-could-be-kept': 'Nothing of what was sent could be kept.',
+  'nothing-could-be-kept': 'Nothing that was sent could be saved.',
   'entry-unreadable': ({ where, why }, w) =>
     `The entry cannot be read${where === null ? '' : ` (${where})`}: ${why === null ? 'it has the wrong form' : w.text(why)}`,
   'too-many-photos': ({ own }) =>
     `${own ? 'You have' : 'The school has'} kept as many photos and notes as there is room for. Tell the lead instructor; what was entered besides is kept.`,
-  'no-photo': 'This is no photo that can be read. Take the photo again.',
-  'no-sound': 'This is no sound that can be played. Speak the note again.',
+  'no-photo': 'This photo cannot be read. Take the photo again.',
+  'no-sound': 'This recording cannot be played. Record the note again.',
   'id-of-another-hives-visit':
     'A visit with this id belongs to another hive. Start the visit again from the day sheet.',
   'hive-stands-elsewhere': ({ number, elsewhere, site }) =>
     `Hive ${number} stands at ${elsewhere ?? 'another site'}, the session is at ${site}. Choose a hive of this site.`,
-  'empty-hive': ({ number }) => `Nobody lives in hive ${number}. Choose another hive.`,
+  'empty-hive': ({ number }) => `Hive ${number} has no colony. Choose another hive.`,
   'before-the-colony': ({ number, since }, w) =>
     `Hive ${number} has had its colony since ${w.date(since)}. Check the date of your device.`,
   'no-group': ({ number }) => `No group is planned for hive ${number}. Give the session a group first.`,
@@ -104,16 +104,16 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'entry-before-the-colony': ({ hive, since, date }, w) =>
     `Hive ${hive} has had its colony since ${w.date(since)}, the entry is dated ${w.date(date)}. Check the date of your device.`,
   'entry-in-the-future': ({ date }, w) =>
-    `The entry is dated ${w.date(date)}, which is to come. Check the date of your device.`,
+    `The entry is dated ${w.date(date)}, which is in the future. Check the date of your device.`,
   'for-the-supervisor': 'This is for the supervisor of the group. Ask them to enter it.',
   'visit-is-closed': 'This visit is closed. What is still to be corrected is entered by the supervisor: tell them.',
   'somebody-elses-entry': 'Somebody else made that entry. Ask the supervisor to take it back.',
   'comb-of-no-school':
-    'That comb, or the colony it is said to come from, is none of this school. Load the visit again, then choose the comb once more.',
+    'That comb, or the colony it is said to come from, does not belong to this school. Load the visit again, then choose the comb once more.',
   'comb-to-another-site': 'The comb can only go to a hive of the same site. Choose one of it.',
   'no-such-part': ({ hive, part, parts }) =>
     `Hive ${hive} has no part called ${part}. Its parts are ${parts.join(', ')}.`,
-  'no-trainee-of-yours': 'That person is no trainee of a group that you have led. Choose one of the group.',
+  'no-trainee-of-yours': 'That person is not a trainee of a group that you have led. Choose one of the group.',
   'no-such-task': 'This hive has no such task any more. Load the visit again.',
   'trainee-of-another-group': 'That trainee does not belong to this group. Choose one of the group.',
   'not-with-this-group': 'That person is not with this group. Choose one of it, or answer later.',
@@ -127,25 +127,25 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'plant-not-listed': 'This plant is not on the site’s list. Add it first.',
   'bloom-ends-before-it-begins': ({ last, first }, w) =>
     `Its end (${w.date(last)}) would lie before its first bloom (${w.date(first)}). Correct one of them.`,
-  'wrong-password': 'Name and password do not fit together. Check both; capitals matter in the password.',
+  'wrong-password': 'Name or password is wrong. Check both; capitals matter in the password.',
   'too-many-tries': ({ minutes }) =>
     `Too many wrong passwords from here. Try again in ${counted(minutes, 'minute')}, or on a device on which you have signed in before.`,
-  stopping: 'The server is just being restarted. It is tried again by itself.',
+  stopping: 'The server is restarting. It is tried again automatically.',
   'seen-in-the-future': ({ date }, w) => `${w.date(date)} is in the future: enter what was seen today or before.`,
   'no-such-thing': ({ what }, w) =>
     `There is no such ${w.name('thing', what)} among those that you may see. Go back and open it from the list.`,
   'proxy-not-trusted': ({ peer }) =>
     `Requests come through a proxy (${peer}) that this server was not told to trust. Whoever runs it starts it with TRUST_PROXY=${peer}.`,
   'not-protected': ({ publicUrl }) =>
-    `This address is not protected, so nobody can sign in here. Open ${publicUrl || 'the https address'} instead.`,
+    `This address is not protected, so sign-in is not possible here. Open ${publicUrl || 'the https address'} instead.`,
   'other-site': 'This came from another web site and was not done. Use the application itself.',
   'other-address': ({ publicUrl }) =>
     `This came from another address and was not done. Open the application at ${publicUrl}.`,
   'no-such-address': 'Unknown address. See /api/docs for the list.',
   'no-such-file': 'There is no such file.',
-  'no-demo': 'This is a real school and no demo: nothing of it is thrown away.',
+  'no-demo': 'This is a real school, not a demo: nothing is deleted.',
   'judged-in-the-future': ({ date }, w) =>
-    `It is dated ${w.date(date)}, which is to come. Check the date: a skill is judged after it was shown.`,
+    `It is dated ${w.date(date)}, which is in the future. Check the date: a skill is assessed after it was shown.`,
   'unknown-skill': ({ skill }) => `The checklist has no skill called ${skill}. Choose one of the checklist.`,
   'id-of-another-judgement': 'A judgement with this id is about something else. Judge it again.',
   'settled-already': 'Somebody else has settled this claim. Load the page again.',
@@ -155,10 +155,10 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'another-version': ({ version }) =>
     `Version ${version} was published since this draft was begun. Look at what differs, then publish again.`,
   'another-list-waits': ({ version, starts }, w) =>
-    `Version ${version} waits for ${w.date(starts)}. Take it back first: two lists cannot wait one behind the other.`,
+    `Version ${version} waits for ${w.date(starts)}. Withdraw it first: only one list can be scheduled.`,
   'no-day-to-come': 'Say from which day it takes effect: a day after today.',
   'a-draft-is-there':
-    'There is a draft already, and the list that waits would take its place. Export the draft if you need it, discard it, then take the list back.',
+    'There is a draft already, and the scheduled list would replace it. Export the draft if you need it, discard it, then withdraw the list.',
   'published-meanwhile': ({ by, version, changes }, w) =>
     `${by ?? 'Somebody'} published version ${version} while you planned: ${changes.map((change) => w.text(change)).join('; ') || 'nothing that moved'}. Your plan is kept. Look at what changed, then publish again.`,
   'newer-forecast':
@@ -169,19 +169,19 @@ export const refusalSentences: Sentences<RefusalSentences> = {
     'The plan names a group, a hive or an hour that is not here, or not any more. Plan again from the board.',
   'enough-plans-wait': 'One plan is being worked out and two are waiting. Stop one of them, or wait until one is done.',
   'enough-plans-wait-stop-one': 'One plan is being worked out and two are waiting. Stop one of them first.',
-  'changed-since': 'Something was entered since you read it. Read it through once more, then sign.',
-  'read-and-tick': 'Read every part and tick it, then sign.',
+  'changed-since': 'Something was entered since you read it. Read it through once more, then sign off.',
+  'read-and-tick': 'Read every part and tick it, then sign off.',
   'id-of-another-visits-decision': 'A decision with this id belongs to another visit. Decide again.',
   'not-advised': ({ advice }, w) =>
     `“${w.name('advice', advice)}” is not advised for this visit any more. Load the review again.`,
-  'done-in-the-past': ({ on }, w) => `${w.date(on)} lies before the visit. Choose the day of the visit or a later one.`,
+  'done-in-the-past': ({ on }, w) => `${w.date(on)} is before the visit. Choose the day of the visit or a later one.`,
   'task-in-the-past': ({ due }, w) => `${w.date(due)} is past. Choose today or a later day.`,
   'follow-up-in-the-past': ({ due }, w) =>
     `The follow-up is dated ${w.date(due)}, before the visit. Choose a later day.`,
   'hive-not-at-that-site': 'One of the hives does not stand at the site that they are moved from.',
   'nobody-in-it': 'The group has no trainees. Choose another group.',
   'plan-of-another-group': 'This plan is another group’s already.',
-  'day-out-of-reach': 'Choose a day from today on, within two months: the plan rests on what they practised of late.',
+  'day-out-of-reach': 'Choose a day from today on, within two months: the plan is based on what they practised lately.',
   'id-of-another-photos-drill': 'A drill with this id is about another photo. Make it again.',
   'not-yours': 'Somebody else made this drill, from a visit that you did not lead. Ask them, or the lead instructor.',
   'answered-in-the-future': 'The answer is dated in the future. Check the clock of the device.',
@@ -189,21 +189,21 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'another-drill': ({ topic }, w) => `That answers a drill of another kind. This one is "${w.name('topic', topic)}".`,
   'for-trainees': 'Trainees of the group answer; you see what they said.',
   'too-early': 'The lesson has not begun: answer what is asked before it.',
-  'name-as-it-stands': ({ name }) => `Type the name as it stands: ${name}. Nothing was erased.`,
+  'name-as-it-stands': ({ name }) => `Type the name exactly: ${name}. Nothing was erased.`,
   'half-a-character': ({ torn }) =>
     `What was sent holds half a character (${torn}), perhaps of an emoji. Type that text again.`,
   'address-names-nothing': 'We cannot find that. Go back and open it from the list.',
   'cannot-be-used': ({ what, where, why }, w) =>
     `${what === 'address' ? 'The address' : 'What was sent'} cannot be used${where === null ? '' : ` (${where})`}: ${why === null ? 'it has the wrong form' : w.text(why)}`,
-  'too-slow': 'This took too long just now. It is tried again by itself; nothing is kept twice.',
+  'too-slow': 'This took too long. It is tried again automatically; nothing is saved twice.',
   'too-many-streams': 'You follow this on several screens already. Close one of them, then open it here again.',
   'somebody-else':
     'Somebody else is signed in on this device now. Load the page again; what you entered waits here until you sign in.',
   'sign-in-first': 'Sign in first. What you entered on this device is kept and sent afterwards.',
   'not-allowed': 'This is for supervisors or the lead instructor. Ask one of them to do it.',
   'real-clock': 'This school runs on the real clock, which cannot be moved.',
-  'not-later': 'The demo clock only moves on: name a later moment, or some minutes.',
+  'not-later': 'The demo clock only moves forward: give a later time, or some minutes.',
   'too-late': ({ date }, w) =>
-    `The demo’s invented weather and records end: its clock goes up to ${w.date(date)}. To go back, begin the demo again.`,
+    `The demo’s invented weather and records end: its clock goes up to ${w.date(date)}. To go back, start the demo again.`,
   'calendar-address-gone': 'This calendar address does not work any more. Make a new one in the application.',
 };

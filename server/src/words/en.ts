@@ -27,14 +27,14 @@ export const serverSentences: Sentences<ServerSentences> = {
   'bring-along': ({ brings }, w) => brings.map((bring) => broughtAlong(bring, w)).join(', '),
   'worked-enough': ({ openings, limit }) => `Opened ${openings} times in thirty days, limit ${limit}: let it rest`,
   'may-swarm': ({ from, to, today }, w) => `May swarm ${w.day(from, today)} to ${w.day(to, today)}`,
-  'sharp-of-late': ({ temper }) => `Temper ${temper} of 5 of late: veil up before the first smoke`,
+  'sharp-of-late': ({ temper }) => `Temper ${temper} of 5 lately: veil on before the first smoke`,
   'lies-in-hive': ({ medicine }) => `In the hive: ${medicine}`,
   'young-queen-lays-by': ({ to, today }, w) => `young queen, should lay by ${w.day(to, today)}`,
   'queen-never-seen': 'not seen yet',
   'queen-seen-on': ({ date, today }, w) => (date === today ? 'seen today' : `seen ${w.day(date, today)}`),
   'eggs-seen-on': ({ date, today }, w) => (date === today ? 'eggs today' : `eggs on ${w.day(date, today)}`),
   'nothing-to-foresee-from':
-    'No visit of the last four months counted bees and read the brood: there is nothing to foresee from. One full look gives a forecast.',
+    'No visit of the last four months counted bees and read the brood: there is nothing to forecast from. One full inspection gives a forecast.',
   'colony-in-words': ({ boxes, frames, supers, origin, since }, w) =>
     `${boxes === 1 ? 'One box' : `${boxes} boxes`} of ${frames} frames, ${supers === 0 ? 'no super' : counted(supers, 'super')}. ${upperFirst(w.text(origin))}, here since ${w.date(since)}.`,
   'treatment-worked': ({ share, before, after, controls }, w) =>
@@ -52,16 +52,16 @@ export const serverSentences: Sentences<ServerSentences> = {
   },
   incident: ({ what, hive, text }, w) =>
     `${upperFirst(w.name('incident', what))}, hive ${hive}${text ? `: ${text}` : ''}.`,
-  'shut-late': ({ hive, minutes }) => `Hive ${hive} shut ${minutes} min late.`,
+  'shut-late': ({ hive, minutes }) => `Hive ${hive} closed ${minutes} min late.`,
   'closed-parts-off': ({ hive, parts }) => `Hive ${hive} closed with parts off: ${parts.join(', ')}.`,
-  overruled: ({ hive, guard, reason }, w) => `Overruled at hive ${hive}: ${w.name('guard', guard)}. ${reason}`,
+  overruled: ({ hive, guard, reason }, w) => `Caution overridden at hive ${hive}: ${w.name('guard', guard)}. ${reason}`,
   hive: ({ hive }) => `Hive ${hive}`,
   'at-hive': ({ hive }) => `Hive ${hive}:`,
   'two-readings': ({ side }, w) => `Two readings of ${w.text(side)}.`,
   'side-doubtful': ({ side }, w) => `${upperFirst(w.text(side))} is doubtful.`,
   'visit-not-closed': 'The visit is not closed.',
   'first-next-time': ({ run }, w) => `${w.text(run)}: first next time.`,
-  'nobody-showed': ({ skill, open, of }, w) => `${w.text(skill)}: nobody, ${open} of ${of} have it open.`,
+  'nobody-showed': ({ skill, open, of }, w) => `${w.text(skill)}: nobody did this; ${open} of ${of} still need it.`,
   'no-own-reading': ({ names }) => `No own reading: ${names.join(', ')}.`,
   'group-at-hive': ({ group, hive, supervisor, says }, w) =>
     `${group} at hive ${hive}, with ${supervisor}. ${w.text(says)}`,
@@ -70,8 +70,8 @@ export const serverSentences: Sentences<ServerSentences> = {
   'read-within-eighth': ({ near }) => `Read within an eighth: ${near.join(', ')}.`,
   'not-yet-done': ({ lines }, w) =>
     `Not yet done: ${lines.map(({ lead, text }) => `${w.text(lead)}, ${within(text, w)}`).join('; ')}.`,
-  'nothing-went-wrong': 'Nothing went wrong.',
-  'went-wrong': ({ texts }, w) => `What went wrong, without blame: ${texts.map((text) => w.text(text)).join(' ')}`,
+  'nothing-went-wrong': 'No incidents.',
+  'went-wrong': ({ texts }, w) => `Incidents, without blame: ${texts.map((text) => w.text(text)).join(' ')}`,
   'comes-next': ({ texts }, w) => `Next: ${texts.map((text) => w.text(text)).join('; ')}.`,
   'first-next-time-asked': 'What would each of you do first next time?',
   sides: ({ count }) => counted(count, 'side'),
@@ -87,7 +87,7 @@ export const serverSentences: Sentences<ServerSentences> = {
   'no-two-readings': 'No side has two readings',
   'and-more': ({ count }) => `and ${count} more`,
   'settle-reading': 'Settle which reading counts.',
-  'nothing-wrong': 'Nothing went wrong',
+  'nothing-wrong': 'No incidents',
   'all-wrong': ({ texts }, w) => texts.map((text) => within(text, w)).join('; '),
   'whole-hive': 'the whole hive',
   'voice-note': 'voice note',
@@ -104,15 +104,15 @@ export const serverSentences: Sentences<ServerSentences> = {
   'opened-last': ({ sick }, w) => `Disease suspected: ${w.text(sick)}. Opened last, tools washed, no frame leaves it.`,
   'experienced-hands': ({ temper }) => `Temper ${temper} of 5 last time: experienced hands at the frames.`,
   'weighs-about': ({ part, kg, lift }, w) => `${part} weighs about ${w.kg(kg, 0)}: ${w.name('lift', lift)}.`,
-  'opened-much': ({ over }, w) => `Opened much lately: over the limit of ${w.list(over)}.`,
+  'opened-much': ({ over }, w) => `Opened a lot lately: over the limit of ${w.list(over)}.`,
   'judge-by-thermometer': 'no forecast: judge by the thermometer at the hive',
   'late-in-the-year': 'late in the year',
   'at-hour': ({ why, time }, w) =>
     `${why === null ? 'warm, dry and light enough' : w.name('atTheHive', why)} at ${w.clock(time)}`,
   'sting-reaction-reported': 'Sting reaction reported',
-  'to-a-doctor': ({ count }) => `Reacted beyond a sting, to a doctor: ${count}`,
-  'ask-stung-now': ({ count }) => `Stung, to be asked now: ${count}`,
-  'stung-watched': ({ count }) => `Stung, under watch: ${count}`,
+  'to-a-doctor': ({ count }) => `Reaction beyond the sting, see a doctor: ${count}`,
+  'ask-stung-now': ({ count }) => `Stung, ask now: ${count}`,
+  'stung-watched': ({ count }) => `Stung, being watched: ${count}`,
   'bees-ask-closed': 'Bees are defensive: close up',
   'open-too-long': ({ minutes, allowed }) => `Open ${minutes} min, allowed ${allowed}`,
   'bees-agitated': 'The bees are agitated',
@@ -122,11 +122,11 @@ export const serverSentences: Sentences<ServerSentences> = {
   'parts-off': ({ parts }) => `Closed with parts off: ${parts.join(', ')}`,
   'questions-for-you': ({ count }) => `${counted(count, 'question')} for you`,
   'walk-them-away': 'Walk them away from the hives, veil stays on until clear.',
-  'call-now': 'Hard to breathe, swollen face or faint: call now. Short of breath sits up, faint lies flat.',
+  'call-now': 'Trouble breathing, swollen face or faint: call now. Short of breath: sit up. Faint: lie flat.',
   'adrenaline-pen': 'Adrenaline pen if they have one: use it as its label says, outer thigh, note the time.',
   'meet-at-the-gate':
     'One goes to the gate to meet the ambulance, one stays; the others close the hive: crown board and roof will do.',
-  'read-the-place': 'Say the place, read it out as it stands here.',
+  'read-the-place': 'Say where you are: read it out as written here.',
   'lift-straight': ({ part, kg, lift }, w) =>
     `${part} ${w.kg(kg, 0)}, ${w.name('lift', lift)}. Straight back, onto a stand.`,
   'hive-lively': ({ hive }) => `Hive ${hive} is lively.`,
@@ -143,11 +143,11 @@ export const serverSentences: Sentences<ServerSentences> = {
   'pin-cannot-come': ({ group, slot, why }, w) =>
     `${w.text(group)} cannot come ${w.text(slot)}: ${w.text(why)}. Choose another slot, or change when they can come.`,
   'pin-cannot-be-kept': ({ rules }, w) =>
-    `This pin cannot be kept. ${rules.map((rule) => w.text(rule)).join(' ') || 'Another pin, or what people were told for today, stands against it.'}`,
+    `This pin cannot be kept. ${rules.map((rule) => w.text(rule)).join(' ') || 'It conflicts with another pin or with what people were told for today.'}`,
   'plan-cannot-be-held': ({ rules }, w) =>
     `This plan cannot be held: ${rules.map((rule) => w.text(rule)).join(' ')} Change it or plan again.`,
   'poll-suggested': ({ skill }, w) => `Could you do this alone: ${w.text(skill)}?`,
-  'mend-in-review': 'Mend it in the visit review or judge it in the passport.',
+  'mend-in-review': 'Correct it in the visit review or assess it in the passport.',
   'debrief-sent-back': ({ day, hive }, w) => `Debrief of ${w.text(day)}, hive ${w.text(hive)}: something is missing`,
   hived: ({ as }, w) => `Hived as ${w.name('newColony', as)}`,
   'queen-begins': ({ start }, w) => `Queen: ${w.name('queenStart', start)}`,
@@ -176,23 +176,23 @@ export const serverSentences: Sentences<ServerSentences> = {
   'weather-answer-gap': ({ hours, name }) => `The weather service left out ${hours} hours of ${name} in a row.`,
   'weather-status': ({ status }) => `The weather service answered with status ${status}.`,
   'weather-left-out': ({ missing }, w) =>
-    `The weather service left out ${w.list(missing.map((figure) => w.name('weatherFigure', figure)))}: usual values stand in.`,
+    `The weather service left out ${w.list(missing.map((figure) => w.name('weatherFigure', figure)))}: usual values are used.`,
   'weather-filled': ({ filled }) =>
     filled === 1
       ? '1 missing value was filled from the hours around it.'
       : `${filled} missing values were filled from the hours around them.`,
   'weather-silent': 'The weather service did not answer.',
   'no-newer-forecast': 'The weather service has no newer forecast yet.',
-  'forecast-not-come': 'A newer forecast is asked for and has not come yet.',
+  'forecast-not-come': 'A newer forecast has been requested and has not arrived yet.',
   'no-earlier-forecast': 'No earlier forecast is kept.',
   'older-forecast': ({ hours }) =>
     `Still in use: the forecast of ${hours >= 48 ? `${Math.round(hours / 24)} days` : counted(hours, 'hour')} ago, with wider odds.`,
   'scale-status': ({ status }) => `The scale service answered with status ${status}.`,
-  'scale-no-list': 'The scale service answered with something that is no list of weights.',
+  'scale-no-list': 'The scale service answered with something that is not a list of weights.',
   'planning-died':
     'Planning ended unexpectedly several times. Plan fewer days or groups at once, or tell whoever runs this server.',
   'plan-unreadable': 'This plan was asked for by another version of the application and cannot be read. Plan again.',
-  'pins-not-kept': 'The pins cannot all be kept. Take one of those that the board names back, then plan again.',
+  'pins-not-kept': 'The pins cannot all be kept. Undo one of those named on the board, then plan again.',
   'comb-place': ({ hive, box, place }) => `hive ${hive}, ${box}, place ${place}`,
   'comb-box': ({ hive, box }) => `hive ${hive}, ${box}`,
   'comb-new': 'new',
@@ -221,23 +221,23 @@ export const serverSentences: Sentences<ServerSentences> = {
     `Staff alone: ${what === 'new' ? 'new' : 'called off'}, ${w.text(when)} at ${site}, hive ${hive}`,
   'sessions-changed': ({ count }) =>
     count === 1 ? 'Your session has changed' : `${count} of your sessions have changed`,
-  'claim-turned-down': ({ skill }, w) => `Your claim was turned down: ${w.text(skill)}`,
-  'showings-turned-down': ({ count }) => `${counted(count, 'showing')} of your passport were turned down`,
+  'claim-turned-down': ({ skill }, w) => `Your claim was declined: ${w.text(skill)}`,
+  'showings-turned-down': ({ count }) => `${counted(count, 'showing')} of your passport were declined`,
   'claim-stays': ({ day }, w) =>
-    `It was about ${w.day(day)}. It stays in your passport; show the skill again and claim it anew.`,
+    `It was about ${w.day(day)}. It stays in your passport; show the skill again and claim it again.`,
   'showings-stay': 'They stay in your passport; show the skills again here.',
   'turned-down-by': ({ who, reason }) => `${who}: ${reason}`,
   'list-to-begin-with': 'The list to begin with',
   'rule-not-met': ({ skill, standing }, w) =>
     `“${w.text(skill)}” is ${w.text(standing)}. Say why it is signed off anyway, or leave it out.`,
   'skills-open': ({ count, first }, w) =>
-    `${count === 1 ? '1 skill is' : `${count} skills are`} still open: ${first.map((name) => w.text(name)).join('; ')}${count > first.length ? ' and more' : ''}. Show or sign them first.`,
+    `${count === 1 ? '1 skill is' : `${count} skills are`} still open: ${first.map((name) => w.text(name)).join('; ')}${count > first.length ? ' and more' : ''}. Show or sign them off first.`,
   'typical-year': ({ name }) => `typical year of ${name}`,
   'last-year-smoothed': 'the last year’s weather here, smoothed',
   'rough-guess': (_facts, w) =>
     `a rough guess from latitude, height and the land around, ${w.degrees(3)} either way: dates may be weeks off. Import a typical year, or wait for a year of observations`,
   'stay-shut': ({ from, to, why }, w) =>
-    `${w.clock(from)}–${w.clock(to)} hives stay shut: ${why === null ? 'weather' : w.name('hinders', why)}`,
+    `${w.clock(from)}–${w.clock(to)} hives stay closed: ${why === null ? 'weather' : w.name('hinders', why)}`,
   'fit-for': ({ from, to, depth, why, turns, broodMinutes }, w) =>
-    `${w.clock(from)}–${w.clock(to)} fit for ${w.name('depthLook', depth)}${why ? `, no deeper for ${w.name('hinders', why)}` : ''}${turns ? `; ${w.name('hinders', turns.why)} turns it at ${w.clock(turns.at)}` : ''}${broodMinutes > 0 ? `; a brood frame may be out ${broodMinutes} min` : ''}`,
+    `${w.clock(from)}–${w.clock(to)} fit for ${w.name('depthLook', depth)}${why ? `, no deeper for ${w.name('hinders', why)}` : ''}${turns ? `; ${w.name('hinders', turns.why)} ends it at ${w.clock(turns.at)}` : ''}${broodMinutes > 0 ? `; a brood frame may be out ${broodMinutes} min` : ''}`,
 };

@@ -88,8 +88,7 @@ export const miteSentences: Sentences<MiteSentences> = {
   'queen-not-in-sample': 'Bees from a brood frame, and the queen seen elsewhere before a cup is filled.',
   'turn-over': ({ treat }, w) => `${w.number(treat, 1)} or more on 100 bees: treat.`,
   'turn-under': ({ plan }, w) => `Under ${w.number(plan, 1)} on 100 bees: leave it, and count again in a month.`,
-  'cannot-sample-treat-late':
-    'If nobody can count before winter bees are reared, treat after the harvest anyway.',
+  'cannot-sample-treat-late': 'If nobody can count before winter bees are reared, treat after the harvest anyway.',
   'mites-on-how-many-bees': 'How many mites on how many bees?',
   'few-bees-say-little': ({ bees }) => `A sample of ${bees} bees says little`,
   'cannot-be-ruled-out': ({ treat, high }, w) =>

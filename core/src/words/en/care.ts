@@ -386,7 +386,8 @@ export const careSentences: Sentences<CareSentences> = {
     `Nectar among brood on ${squeezed === 1 ? 'one frame' : `${w.number(squeezed)} frames`}`,
   'about-young-bees-due': ({ young, due }, w) => `About ${w.number(young)} young bees due by ${w.day(due)}`,
   'in-bloom': ({ plants }, w) => `${w.list(plants)} in bloom`,
-  'frames-nest-still-empty-bare': ({ undrawn }, w) => `${w.number(undrawn, 1)} frames in the nest still empty or undrawn`,
+  'frames-nest-still-empty-bare': ({ undrawn }, w) =>
+    `${w.number(undrawn, 1)} frames in the nest still empty or undrawn`,
   'super-only-eighths-full': ({ superFill }, w) => `The super on it is only ${w.number(superFill)} eighths full`,
   'medicine-binds-honey-until-box': ({ superOnFrom, today }, w) =>
     `Withdrawal period until ${w.day(superOnFrom, today)}: a box put on before then is for the bees, not for harvest`,

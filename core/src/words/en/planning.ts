@@ -35,7 +35,7 @@ const SPARE: Readonly<Record<SpareKit, string>> = {
 /** Sentences of the room, from their facts. */
 export const planningSentences: Sentences<PlanningSentences> = {
   day: ({ day }) => `day ${day}`,
-  'wrong-instance': ({ instance, name }) => `The plan answers "${instance}", not "${name}".`,
+  'wrong-instance': ({ instance, name }) => `The plan is for "${instance}", not "${name}".`,
   'wrong-worth': ({ stated, worth }) => `The plan states ${stated}, it is worth ${worth}.`,
   'worth-over-bound': ({ worth, bound }) => `The plan is worth ${worth}, more than the bound it states, ${bound}.`,
   'cannot-come': ({ who, slot }) => `${who} cannot come at ${slot}.`,
@@ -114,7 +114,7 @@ export const planningSentences: Sentences<PlanningSentences> = {
   'for-its-turn': 'Its turn: opened seldom',
   'for-due': ({ title }) => `${title}, due now`,
   'for-practice': ({ skills }, w) =>
-    `To practise: ${skills.map(({ name, seated }) => `${w.text(name)}${seated ? ', sitting' : ''}`).join(', ')}`,
+    `To practise: ${skills.map(({ name, seated }) => `${w.text(name)}${seated ? ', seated' : ''}`).join(', ')}`,
   'kit-common': ({ kit, groups }) => COMMON[kit](groups),
   'kit-job': ({ kit, count }) => JOB[kit][count === 1 ? 0 : 1],
   'kit-spare': ({ kit }) => SPARE[kit],

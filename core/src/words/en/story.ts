@@ -14,15 +14,15 @@ export const storySentences: Sentences<StorySentences> = {
   'spot-side': ({ part, frame, toward }, w) => `${part}, frame ${frame} toward ${w.text(toward)}`,
   'eighths-whole': ({ eighths, letter }, w) =>
     `${eighths} eighths of ${w.name('content', letter)}: write whole eighths from 0 to 8.`,
-  'eighths-too-many': ({ read, over }) => `The side adds up to ${read} eighths, it has only 8. Take ${over} back.`,
+  'eighths-too-many': ({ read, over }) => `The side adds up to ${read} eighths, it has only 8. Remove ${over}.`,
   'bees-whole': ({ bees }) => `Bees on ${bees} eighths: write a whole number from 0 to 8.`,
   'cells-whole': ({ cells }) => `${cells} queen cells: write a whole number from 0 to 60.`,
   'cells-more-told': ({ told, cells }) => `${told} queen cells are described, ${cells} counted: count them again.`,
   'piece-unreadable': ({ piece, letters }) =>
     `"${piece}" cannot be read. Contents are ${letters}; B bees, K queen cells, Q queen, ! doubtful.`,
-  'piece-no-mark': ({ piece, marks }) => `"${piece}" is no mark. Write ${marks}.`,
-  'piece-no-colour': ({ piece, colours }) => `"${piece}" is no colour of pollen. Use ${colours}.`,
-  'piece-no-cell': ({ piece, contents: of, places }) => `"${piece}" is no queen cell. Write ${of} @ ${places}.`,
+  'piece-no-mark': ({ piece, marks }) => `"${piece}" is not a mark. Write ${marks}.`,
+  'piece-no-colour': ({ piece, colours }) => `"${piece}" is not a pollen colour. Use ${colours}.`,
+  'piece-no-cell': ({ piece, contents: of, places }) => `"${piece}" is not a queen cell. Write ${of} @ ${places}.`,
   'no-last-time': '"=" cannot be used: this side has no reading from last time.',
   'no-other-side': '"/" cannot be used: the other side is not read yet.',
   'note-form': 'Start with frame/neighbour and a colon, as in "6/7: 3S 1L".',
@@ -59,7 +59,7 @@ export const storySentences: Sentences<StorySentences> = {
   'told-depth': ({ depth }, w) => `Went as deep as: ${w.text(depth)}`,
   'told-jobs': ({ jobs }, w) =>
     `By hand: ${jobs.map(({ role, people }) => `${w.name('role', role)} ${w.list(people)}`).join('; ')}`,
-  'told-veils': ({ count }) => `${counted(count, 'veil')} seen shut by somebody else`,
+  'told-veils': ({ count }) => `${counted(count, 'veil')} checked closed by somebody else`,
   'told-not': ({ check, person }, w) =>
     `${w.name('check', check)}${person ? ` (${person})` : ''}: no. ${w.name('checkOtherwise', check)}`,
   'told-outside': ({ when, traffic, pollens, pollenIn, entrance, note }, w) => {
@@ -82,7 +82,7 @@ export const storySentences: Sentences<StorySentences> = {
   'told-signs': ({ signs }, w) =>
     `Signs: ${signs.map((each) => `${w.name('beeSign', each.sign)} ${each.count}`).join(', ')}`,
   'told-stung': ({ count, who, then }, w) =>
-    `${counted(count, 'sting')}: ${who ?? 'nobody named'}${then ? `, then ${w.text(then)}` : who ? ', not asked after' : ''}`,
+    `${counted(count, 'sting')}: ${who ?? 'nobody named'}${then ? `, then ${w.text(then)}` : who ? ', reaction not checked' : ''}`,
   'told-incident': ({ what, who, text }, w) =>
     `${w.name('incident', what)}${who ? `, ${who}` : ''}${text ? `: ${text}` : ''}`,
   'told-found': ({ finding, count, spot, sure }, w) =>

@@ -65,13 +65,13 @@ describe('an advice card', () => {
     const text = element().textContent;
     expect(text).toContain('Feed 8 L of thin syrup, by Sun 17 May');
     expect(text).toContain('Against: Dandelion in bloom');
-    expect(text).toContain('The other school leaves them to forage.');
+    expect(text).toContain('Other practice: leaves them to forage.');
   });
 
   it('shows what to beware of at once, and what would turn it where somebody asks', async () => {
     await show();
     expect(element().querySelector('[aria-label=Cautions]')!.textContent).toContain('it sets off robbing');
-    expect(element().textContent).not.toContain('What would turn it');
+    expect(element().textContent).not.toContain('What would change this');
     await click('where from?');
     const from = element().querySelector('[aria-label="Where from"]')!.textContent;
     expect(from).toContain('Likely: part of the nest was read.');
@@ -83,7 +83,7 @@ describe('an advice card', () => {
     await show();
     expect(element().textContent).not.toContain('came out right');
     await show(null, true, { right: 3, of: 4 });
-    expect(element().textContent).toContain('Advice like this came out right 3 of 4 times here.');
+    expect(element().textContent).toContain('Advice like this was right 3 of 4 times here.');
   });
 
   it('is decided with one press', async () => {
@@ -103,14 +103,14 @@ describe('an advice card', () => {
     const field = await harness().getHarness(MatFormFieldHarness.with({ floatingLabelText: label }));
     await (await field.getControl(MatInputHarness))!.setValue(text);
   };
-  const WHY = 'Why, kept beside how it comes out';
+  const WHY = 'Reason, kept with the outcome';
 
   it('is adjusted to another day and a group without a reason: it is still what was advised', async () => {
     await show();
     await click('Adjust');
     await choose('When', /^Sat 16 May$/);
     await choose('With', /^Lapwing$/);
-    await click('Decide so');
+    await click('Save decision');
     expect(decided).toEqual([
       { advice: 'feed', verdict: 'accepted', action: '', reason: '', on: '2026-05-16', group: 'g1' },
     ]);
@@ -125,7 +125,7 @@ describe('an advice card', () => {
     const texts = await Promise.all((await select.getOptions()).slice(0, 5).map((option) => option.getText()));
     expect(texts).toEqual([
       'Thu 14 May',
-      'Fri 15 May, hardly fit',
+      'Fri 15 May, weather doubtful',
       'Sat 16 May',
       'Sun 17 May',
       'Mon 18 May, later than advised',
@@ -136,11 +136,11 @@ describe('an advice card', () => {
     await show();
     await click('Adjust');
     await write('Something else instead, if not this', 'Give a comb of food from hive 9');
-    await click('Decide so');
+    await click('Save decision');
     expect(decided).toEqual([]);
     expect(element().textContent).toContain('Say why');
     await write(WHY, 'No sugar in the house');
-    await click('Decide so');
+    await click('Save decision');
     expect(decided).toEqual([
       {
         advice: 'feed',

@@ -178,11 +178,11 @@ describe('the review of a visit', () => {
       sure: null,
     });
     expect(field.value).toBe('');
-    expect(textOf(element)).toContain('kept on this device');
-    expect(textOf(element)).not.toContain('It is on the list.');
+    expect(textOf(element)).toContain('saved on this device');
+    expect(textOf(element)).not.toContain('Sent.');
     store.dispatch(InspectionEvents.entriesKept({ entries: [added!.entry] }));
     await fixture.whenStable();
-    expect(textOf(element)).toContain('It is on the list.');
+    expect(textOf(element)).toContain('Sent.');
   });
 
   it('does not say that a question is on the list when it was refused', async () => {
@@ -197,7 +197,7 @@ describe('the review of a visit', () => {
     const problem = { problem: 'not-in-the-group' as const, message: 'Not in the group.' };
     store.dispatch(InspectionEvents.entriesRefused({ entries: [{ id: asked, problem }] as never }));
     await fixture.whenStable();
-    expect(textOf(element)).toContain('It could not be put on the list. It is still kept on this device.');
+    expect(textOf(element)).toContain('It could not be sent. It is still saved on this device.');
   });
 
   it('keeps a decision on this device, shows the visit meanwhile, and says what was refused', async () => {

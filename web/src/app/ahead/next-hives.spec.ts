@@ -37,7 +37,7 @@ describe('the next hives', () => {
     const { element } = await showView(NextHives, 'nextHives', data, 'lead', { sheet });
     const text = textOf(element);
     expect(text).toContain('Curlew, 1 h 25 left Hive 4 30 min, then 55 left Why not 9 Hive 9 rests until Sun 17.');
-    expect(text).toContain('Dipper, 5 min left None any more');
+    expect(text).toContain('Dipper, 5 min left No time for another');
   });
 });
 

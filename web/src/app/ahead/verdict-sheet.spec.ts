@@ -58,7 +58,7 @@ describe('the verdict', () => {
     expect(text).toContain('Go');
     expect(text).toContain('Thursday 14 May 2026Home orchard');
     expect(text).toContain('13:10 to 15:30');
-    expect(text).toContain('Turns at 15:50, rain comes in. Fit throughout in 9 in 10 forecasts.');
+    expect(text).toContain('Changes at 15:50, rain comes in. Fit throughout in 9 in 10 forecasts.');
     expect(text).toContain('Sat 16 May, 11:30–13:50');
   });
 
@@ -76,7 +76,7 @@ describe('the verdict', () => {
     expect(text).toContain('no frame out');
     expect(text).toContain('a lid from 09:00 to 09:30, then nothing');
     expect(text).toContain('Not that day.');
-    expect(text).toContain('No fit stretch');
+    expect(text).toContain('No suitable period');
   });
 
   it('says move with the planned start, and short with the shallower depth', async () => {

@@ -86,8 +86,8 @@ describe('views and changes on their way', () => {
     store.dispatch(ViewEvents.changeAsked({ change: tap }));
     http
       .expectOne('/api/season/alive-round/h4')
-      .flush({ problem: 'in-the-future', message: 'That day has not been yet.' }, { status: 422, statusText: 'x' });
-    expect(state().refused).toMatchObject([{ view: 'aliveRound', message: 'That day has not been yet.' }]);
+      .flush({ problem: 'in-the-future', message: 'That date is in the future.' }, { status: 422, statusText: 'x' });
+    expect(state().refused).toMatchObject([{ view: 'aliveRound', message: 'That date is in the future.' }]);
     expect(TestBed.inject(ChangeQueue).all('ruth')).toEqual([]);
   });
 

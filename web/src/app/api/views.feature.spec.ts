@@ -3,7 +3,7 @@ import { type Change, ViewEvents, viewsFeature } from './views.feature';
 const { reducer } = viewsFeature;
 const start = reducer(undefined, { type: 'start' });
 const change: Change = { id: '1', endpoint: 'tapAlive', sent: {}, view: 'aliveRound', answers: true, person: 'ruth' };
-const fault = { status: 422, problem: 'not-valid' as const, message: 'That day has not been yet.', details: [] };
+const fault = { status: 422, problem: 'not-valid' as const, message: 'That date is in the future.', details: [] };
 
 describe('views under Ahead', () => {
   it('keep what they showed while they are read again, and when that fails', () => {

@@ -64,11 +64,11 @@ describe('marks of a side', () => {
 
   it('says what a mark looks like, and makes a suspect one doubtful', async () => {
     const { fixture, told } = await marks('4S 4H');
-    button(fixture, 'sunken lids').click();
+    button(fixture, 'sunken cappings').click();
     await fixture.whenStable();
     expect(told.at(-1)).toMatchObject({ marks: ['sunken-lids'], doubtful: true });
-    expect(textOf(elementOf(fixture))).toContain('matchstick test');
-    button(fixture, 'sunken lids').click();
+    expect(textOf(elementOf(fixture))).toContain('ropiness test');
+    button(fixture, 'sunken cappings').click();
     expect(told.at(-1)).toMatchObject({ marks: [], doubtful: true });
   });
 
@@ -92,12 +92,12 @@ describe('what stands in the way', () => {
   const guards = async (...bars: Guard['bar'][]) => {
     const ask = {
       title: 'Before the lid comes off',
-      goOn: 'Open all the same',
+      goOn: 'Open anyway',
       guards: bars.map((bar) => ({ id: 'do-not-open', bar, says: `it ${bar}` })),
     };
     return show(GuardCard, {}, [{ provide: MAT_DIALOG_DATA, useValue: ask }]);
   };
-  const goOn = (fixture: ComponentFixture<unknown>) => button(fixture, 'Open all the same');
+  const goOn = (fixture: ComponentFixture<unknown>) => button(fixture, 'Open anyway');
 
   it('lets nobody past a bar', async () => {
     expect(goOn(await guards('bars', 'needs-a-reason'))).toBeUndefined();

@@ -36,9 +36,9 @@ const bad = (name: string): EntryBody => ({ kind: 'checked', check: 'veil', ok: 
 describe('before the hive is opened', () => {
   it('bars on an open veil and says whose it is, until somebody has seen it shut', async () => {
     const shown = await showAtHive(BeforePanel);
-    expect(words(shown)).toContain('Nobody has looked at the veils yet.');
+    expect(words(shown)).toContain('Veils not checked yet.');
     await enter(shown, bad(TRAINEES[0]!.id));
-    expect(words(shown)).toContain('Somebody stands there with an open veil.');
+    expect(words(shown)).toContain('Somebody is standing there with an open veil.');
     await tap(shown, 'Salma: not yet');
     expect(words(shown)).not.toContain('veil.');
   });
@@ -118,7 +118,7 @@ describe('bees that turn lively while the hive is open', () => {
     const jobs = TestBed.inject(HiveJobs);
     const holders = [...jobs.now().frames];
     expect(words(shown)).toContain(`Lively bees. ${holders.join(' and ')}`);
-    await tap(shown, 'I take them');
+    await tap(shown, 'I will take the frames');
     expect(shown.entered()).toEqual(
       holders.map((name) => ({ kind: 'role-given', role: 'watch', person: jobs.idOf(name) })),
     );
@@ -146,7 +146,7 @@ describe('bees that turn lively while the hive is open', () => {
   it('are told to a trainee who keeps the record, who decides nothing', async () => {
     const shown = await open(lively, false);
     expect(words(shown)).toContain('not ready for the frames');
-    expect(words(shown)).not.toContain('I take them');
+    expect(words(shown)).not.toContain('I will take the frames');
   });
 });
 
@@ -183,8 +183,8 @@ describe('supers', () => {
 
   it('ask for respacing when one lay on its side', async () => {
     const shown = await showAtHive(SupersPanel);
-    await tap(shown, 'It lay on its side');
-    expect(words(shown)).toContain('lay on its side: respace');
+    await tap(shown, 'It was on its side');
+    expect(words(shown)).toContain('was on its side: respace');
   });
 });
 
@@ -237,7 +237,7 @@ describe('the clocks of the open hive', () => {
         vi.advanceTimersByTime(1000);
         TestBed.tick();
       }
-      expect(said(clocks.close().reasons[0] ?? '')).toContain('The bees ask for it');
+      expect(said(clocks.close().reasons[0] ?? '')).toContain('The bees are defensive');
       expect(heard.filter((level) => level === 'close-now')).toHaveLength(1);
     } finally {
       vi.useRealTimers();

@@ -35,7 +35,7 @@ describe('the open clock', () => {
     expect(text(fixture)).toContain('Open 14 min 30 s');
     expect(text(fixture)).toContain('11 min left');
     expect(text(fixture)).toContain('close from 13:20');
-    expect(text(fixture)).toContain('shut by 13:25');
+    expect(text(fixture)).toContain('close by 13:25');
   });
 
   it('warns, then counts on past its end and locks nothing', async () => {
@@ -43,7 +43,7 @@ describe('the open clock', () => {
     const late = await at(after(27));
     expect(of(late).querySelector('.late')).not.toBeNull();
     expect(text(late)).toContain('Open 27 min 00 s');
-    expect(text(late)).toContain('shut now');
+    expect(text(late)).toContain('close now');
   });
 
   it('stands still before opening and after closing', async () => {
@@ -180,14 +180,14 @@ describe('the ropiness test', () => {
     };
     await press(/ropiness|matchstick/);
     expect(card.querySelectorAll('fieldset .sel').length).toBeLessThanOrEqual(1);
-    expect(button('Keep it').disabled).toBe(true);
+    expect(button('Save').disabled).toBe(true);
     for (const legend of ['The capping is', 'The larva is', 'Foul smell']) {
       const set = [...card.querySelectorAll('fieldset')].find(
         (each) => each.querySelector('legend')?.textContent.trim() === legend,
       )!;
       set.querySelector('button')!.click();
       await fixture.whenStable();
-      expect(button('Keep it').disabled).toBe(true);
+      expect(button('Save').disabled).toBe(true);
     }
     expect(entered()).toEqual([]);
   });
@@ -198,7 +198,7 @@ describe('stopping early', () => {
     const { fixture } = await showAtHive(StopCard);
     const names = buttons(fixture).map((each) => each.textContent.trim());
     expect(names).not.toContain('question answered');
-    const stop = buttons(fixture).find((each) => each.textContent.includes('Stop, start closing'))!;
+    const stop = buttons(fixture).find((each) => each.textContent.includes('Stop and start closing'))!;
     expect(stop.disabled).toBe(true);
     buttons(fixture)[0]!.click();
     await fixture.whenStable();
@@ -217,7 +217,7 @@ describe('seen enough', () => {
     });
     const fixture = await show(SeenEnoughPanel, { seen });
     expect(text(fixture)).toContain('11 more frames, about 16 minutes, would answer it.');
-    expect(text(fixture)).toContain('Stop here, say why');
+    expect(text(fixture)).toContain('Close early and say why');
     const ticked: unknown[] = [];
     fixture.componentInstance.ticked.subscribe((each) => ticked.push(each));
     of(fixture).querySelector<HTMLButtonElement>('[role=checkbox]')?.click();
@@ -228,7 +228,7 @@ describe('seen enough', () => {
     const fixture = await show(SeenEnoughPanel, {
       seen: { enough: true, evidence: [], framesToGo: 0, minutesToGo: 0 },
     });
-    expect(text(fixture)).toContain('What was asked is answered.');
+    expect(text(fixture)).toContain('Your questions are answered.');
     expect(text(fixture)).toContain('Start closing');
   });
 });

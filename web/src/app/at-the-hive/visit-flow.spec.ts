@@ -74,7 +74,7 @@ describe('the way through a visit', () => {
     const cold = { depth: { allowed: 'lid' as const, why: 'too cold' } };
     const { flow, asked, settle, since } = await begin(cold, [...CHECKED, { kind: 'depth-chosen', depth: 'full' }]);
     flow.reach('open');
-    expect(asked.map(({ title, goOn }) => [title, goOn])).toEqual([['Before the lid comes off', 'Open all the same']]);
+    expect(asked.map(({ title, goOn }) => [title, goOn])).toEqual([['Before the lid comes off', 'Open anyway']]);
     expect(since().filter(({ kind }) => kind === 'step-reached')).toEqual([]);
     asked[0]!.putRight();
     await settle();
@@ -284,7 +284,7 @@ describe('the head of a visit', () => {
   it('says what the visit is for, and that all is kept', async () => {
     const shown = await showAtHive(HiveHead, { file: FILE });
     expect(words(shown)).toContain('Is she laying?');
-    expect(words(shown)).toContain('all kept');
+    expect(words(shown)).toContain('all saved');
   });
 
   it('counts what is on the way, what waits without signal, and what is to settle', async () => {
@@ -293,7 +293,7 @@ describe('the head of a visit', () => {
     desk.enter({ kind: 'mood-noted', mood: 1 });
     desk.enter({ kind: 'frame-side-recorded', address: side(1), side: parseSide('8H'), seen: null });
     await shown.fixture.whenStable();
-    expect(words(shown)).toContain('2 on the way');
+    expect(words(shown)).toContain('sending 2');
     const fault = { status: 0, problem: 'no-connection' as const, message: '', details: [] };
     shown.store.dispatch(InspectionEvents.sendingFailed({ fault }));
     await shown.fixture.whenStable();

@@ -36,11 +36,11 @@ const kinds = (entered: readonly EntryBody[]) => entered.map(({ kind }) => kind)
 describe('defects and stray comb', () => {
   it('are noted with what helps for now and a date, the part being the box in work', async () => {
     const shown = await showAtHive(DefectCard);
-    expect((await press(shown, 'Note it')).disabled).toBe(true);
+    expect((await press(shown, 'Record it')).disabled).toBe(true);
     await press(shown, 'worn escape');
     await press(shown, /^use it once more/);
     await press(shown, 'two weeks');
-    await press(shown, 'Note it');
+    await press(shown, 'Record it');
     expect(shown.entered()).toEqual([
       {
         kind: 'defect-noted',
@@ -61,7 +61,7 @@ describe('defects and stray comb', () => {
     await press(shown, 'empty');
     await press(shown, 'earlier visit');
     await press(shown, 'left');
-    await press(shown, 'Note it');
+    await press(shown, 'Record it');
     expect(shown.entered()[0]).toMatchObject({ place: 'fallen-on-the-floor', cause: 'earlier-visit', removed: false });
   });
 });
@@ -198,7 +198,7 @@ describe('what helped a trainee', () => {
 
   it('goes to the judgement made last, level and all; nothing is asked when nobody was judged', async () => {
     const shown = await showAtHive(JudgementCard);
-    expect(text(shown)).toContain('Nobody was judged in this visit yet');
+    expect(text(shown)).toContain('Nobody has been assessed in this visit yet');
     entered(shown, judged('alone', 'lifts-straight'), '01a20000-0000-7000-8000-0000000000d1');
     entered(shown, judged('helped'), '01a20000-0000-7000-8000-0000000000d2');
     await shown.fixture.whenStable();
@@ -206,7 +206,7 @@ describe('what helped a trainee', () => {
     const note = elementOf(shown.fixture).querySelector('textarea')!;
     note.value = 'sun behind her';
     note.dispatchEvent(new Event('input'));
-    await press(shown, 'Keep it with "helped"');
+    await press(shown, 'Save with "helped"');
     expect(shown.entered().at(-1)).toEqual({ ...judged('helped'), prompt: 'pointed', note: 'sun behind her' });
   });
 });

@@ -88,7 +88,7 @@ const toggle = async (element: HTMLElement, name: string, settled: () => Promise
 describe('all colonies', () => {
   it('stand under the day by which they need somebody, with what each asks for', async () => {
     const { element } = await showView(Colonies, 'colonyList', all);
-    expect(rows(element)[0]).toBe('By Sat 16 May in two days or less, or late already');
+    expect(rows(element)[0]).toBe('By Sat 16 May within two days, or already late');
     expect(rows(element)[1]).toMatch(/Hive 6.*Put a super on.*Disease suspected.*5 of 4/);
     expect(rows(element)[3]).toMatch(/3\.3.*26 Apr.*Look for queen cells/);
     expect(rows(element)[5]).toMatch(/Hive 12.*not known now.*not counted.*nothing/);
@@ -228,7 +228,7 @@ describe('the story of a colony', () => {
     const trait = await loader.getHarness(MatSelectHarness.with({ ancestor: '.note' }));
     await trait.open();
     await trait.clickOptions({ text: 'swarms while still small' });
-    await (await loader.getHarness(MatButtonHarness.with({ text: 'Note it' }))).click();
+    await (await loader.getHarness(MatButtonHarness.with({ text: 'Record it' }))).click();
     expect(changes()[1]).toMatchObject({ sent: { body: { detail: { kind: 'trait', trait: 'swarms-small' } } } });
     const read = await showView(Colony, 'colonyStory', story, 'trainee', { hive: 'hive-4' }, [
       { provide: Forecaster, useClass: AtOnce },
@@ -242,8 +242,8 @@ describe('the story of a colony', () => {
     const { element } = await shown(story);
     const text = element.textContent.replace(/\s+/g, ' ');
     expect(text).toMatch(/All room covered within six weeks: /);
-    expect(text).toMatch(/Mites: nobody counted them lately/);
-    expect(text).toMatch(/it held \d of 3 times/);
+    expect(text).toMatch(/Mites: not counted lately/);
+    expect(text).toMatch(/here \d of 3 did/);
     const [latest, first] = rows(element);
     expect(latest).toMatch(/^Wed 6 May ?7 ?\d.* to \d/);
     expect(first).toMatch(/^Sun 26 Apr ?6 ?3.5 9 kg eggs 1$/);

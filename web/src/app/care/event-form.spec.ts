@@ -107,7 +107,7 @@ describe('logging for a colony', () => {
     };
     fixture.componentRef.setInput('honey', honey);
     await choose('super-on');
-    expect(field('[role="alert"]').textContent).toMatch(/carry feed down until about 19 May.*feeder off first/);
+    expect(field('[role="alert"]').textContent).toMatch(/storing feed until about 19 May.*feeder off first/);
     await choose('feed');
     expect(field('[role="alert"]').textContent).toMatch(/super 1 stands on it.*not for people/);
     fixture.componentRef.setInput('honey', { ...honey, standing: [], fedUntil: null });
@@ -124,7 +124,7 @@ describe('logging for a colony', () => {
     await fill('date', '2026-05-20');
     await submit();
     expect(logged).toEqual([]);
-    expect(field('[role="alert"]').textContent).toMatch(/has not been yet/);
+    expect(field('[role="alert"]').textContent).toMatch(/in the future/);
   });
 
   it('sends only what belongs to the kind', async () => {

@@ -107,7 +107,7 @@ describe('increase', () => {
     await (await loader.getHarness(MatButtonHarness.with({ text: 'Set the goal' }))).click();
     expect(changes()[0]).toMatchObject({ endpoint: 'setCombGoal', sent: { body: { goal: 200 } } });
     expect(element.querySelectorAll('.layout .drawn')).toHaveLength(8);
-    expect(textOf(element)).toContain('Not counted, for no comb was read lately: hives 12.');
+    expect(textOf(element)).toContain('Not counted, no comb read lately: hives 12.');
     const own = await showView(IncreaseScreen, 'increase', DATA, 'supervisor');
     expect(textOf(own.element)).not.toContain('Set the goal');
   });
@@ -120,7 +120,7 @@ describe('increase', () => {
     const press = async () => (await loader.getHarness(MatButtonHarness.with({ text: 'Pair them and begin' }))).click();
     await press();
     expect(changes()).toEqual([]);
-    expect(textOf(element)).toContain('Say what the trial is to answer.');
+    expect(textOf(element)).toContain('Say what question the trial should answer.');
     const [question, one, other] = await loader.getAllHarnesses(MatInputHarness.with({ ancestor: '.begin' }));
     await question!.setValue('Candy or syrup?');
     await one!.setValue('candy');
@@ -133,7 +133,7 @@ describe('increase', () => {
         body: { question: 'Candy or syrup?', measure: 'honey', hives: ['h1', 'h2', 'h3'] },
       },
     });
-    await (await loader.getHarness(MatButtonHarness.with({ text: 'End it' }))).click();
+    await (await loader.getHarness(MatButtonHarness.with({ text: 'End the trial' }))).click();
     expect(changes()[1]).toMatchObject({
       endpoint: 'endTrial',
       sent: { params: { trial: 't1' }, body: { how: 'ended' } },

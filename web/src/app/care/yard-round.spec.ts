@@ -73,7 +73,7 @@ describe('the yard round', () => {
     expect(stops(element)).toEqual(['1: hive 5', '2: hive 1', '3: hive 4', '4: hive 2', '-: hive 3']);
     const text = element.textContent.replace(/\s+/g, ' ');
     expect(text).toMatch(/4 jobs ?40 min by day, 6 min in the evening; 1 at sessions/);
-    expect(text).toMatch(/Last of all, with tools of its own/);
+    expect(text).toMatch(/Last of all, with its own tools/);
     expect(text).toMatch(/After the quiet ones: temper 4 of 5/);
     expect(text).toMatch(/Hive 7\. ?Leave alone: a young queen/);
     expect(text).toMatch(/Nothing due: 8\./);

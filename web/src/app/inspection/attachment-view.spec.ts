@@ -25,6 +25,6 @@ describe('a photo or voice note', () => {
   });
 
   it('says that it comes last when it has not arrived', async () => {
-    expect((await view(null)).textContent).toContain('It has not arrived yet');
+    expect((await view(null)).textContent).toContain('Not arrived yet');
   });
 });

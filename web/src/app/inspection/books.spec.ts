@@ -65,7 +65,7 @@ describe('the yard book', () => {
     expect(words).toContain('0.45 kg saved in all');
     expect(words).toContain('Mostly gap too wide (2 times): measure the gap.');
     expect(words).toContain('super 2 put on super 1');
-    expect(words).toContain('No hive noted.');
+    expect(words).toContain('None noted.');
   });
 
   it('settles a task and takes that back', async () => {
@@ -133,7 +133,7 @@ describe('predictions', () => {
     const { element } = await showView(PredictionsScreen, 'predictions', { zone: 'Europe/London', people });
     const [ife, jun] = [...element.querySelectorAll('li')].map(textOf);
     expect(ife).toContain('7 of 10 over 4 guesses, rising');
-    expect(ife).toContain('Overlooked most: pollen, eggs.');
+    expect(ife).toContain('Missed most: pollen, eggs.');
     expect(jun).toContain('5 of 10 over 2 guesses');
     expect(jun).not.toContain('Overlooked');
     expect(element.querySelectorAll('circle')).toHaveLength(3);
@@ -161,12 +161,12 @@ describe('the day on this device', () => {
   it('says what it has, what is missing, and that it is still fetching', async () => {
     const some = { session: 's1', hives: ['4', '7'], missing: [], at };
     expect((await line({ ...some, state: 'ready' })).words).toContain(
-      'Ready for a day without signal: hives 4, 7 on this device since 07:40.',
+      'Saved for offline use: hives 4, 7, since 07:40.',
     );
     const part = await line({ ...some, state: 'partly', missing: ['6'] });
-    expect(part.words).toContain('hive 6 did not come');
+    expect(part.words).toContain('hive 6 is missing');
     expect(part.element.querySelector('.part')).not.toBeNull();
-    expect((await line({ ...some, state: 'page-only' })).words).toContain('leave it open');
+    expect((await line({ ...some, state: 'page-only' })).words).toContain('keep it open');
     expect((await line(null)).words).toContain('Fetching');
     expect((await line({ ...some, session: 'other', state: 'ready' })).words).toContain('Fetching');
   });

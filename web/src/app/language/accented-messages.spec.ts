@@ -3,7 +3,7 @@ import { accentedMessage } from './accented-messages';
 
 describe('a message in the language that nobody speaks', () => {
   it.each([
-    ['Say first', accented('Say first')],
+    ['Briefing', accented('Briefing')],
     ['', ''],
     ['{INTERPOLATION} eggs', `{INTERPOLATION}${accented(' eggs')}`],
     [

@@ -25,7 +25,7 @@ const DATA: Coverage = {
     },
     {
       id: 'tells-lids',
-      name: 'tells worker from drone lids',
+      name: 'tells worker from drone cappings',
       seasonal: true,
       window: null,
       offers: [],
@@ -61,7 +61,7 @@ describe('coverage of the checklist', () => {
     expect(rows[0]).toContain('no fair chance in these days');
     expect(rows[1]).toContain('not again this year');
     expect(rows[2]).toMatch(/at any opening .* could be: Sun 17 May/);
-    expect(element.textContent).toMatch(/1\s+skill that nobody/);
+    expect(element.textContent).toMatch(/One skill has not been shown/);
   });
 
   it('shows on request only gaps: what nobody has seen, or what is open and not planned', async () => {

@@ -45,9 +45,9 @@ describe('the terms that the planner goes by', () => {
   it('are listed for groups, supervisors, trainees and hives', async () => {
     const { element } = await shown();
     const words = element.textContent.replace(/\s+/g, ' ');
-    expect(words).toContain('3 sessions a plan, 3 days apart, moods up to 2');
+    expect(words).toContain('3 sessions a plan, 3 days apart, calm hives only (up to 2');
     expect(words).toContain('may open suspect hives');
-    expect(words).toContain('lifts at most 10 kg, sitting');
+    expect(words).toContain('lifts at most 10 kg, seated');
     expect(element.querySelector<HTMLInputElement>('[aria-label="Hive 4, faces"]')!.value).toBe('160');
     expect(element.querySelector<HTMLInputElement>('[aria-label="Hive 5, faces"]')!.value).toBe('');
   });
@@ -83,7 +83,7 @@ describe('the terms that the planner goes by', () => {
   it('of a trainee: no limit of lifting when the field is empty', async () => {
     const { set, tick, press, changes } = await shown();
     await set(/Lifts at most/, '');
-    await tick(/Works sitting/);
+    await tick(/Works seated/);
     await press(/^Save Niamh$/);
     expect(changes()[0]!.sent.body).toEqual({ terms: { kind: 'trainee', liftKg: null, seated: false } });
   });

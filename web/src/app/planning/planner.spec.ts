@@ -274,7 +274,7 @@ describe('the planner board', () => {
   it('leaves out slots that nobody can use until they are asked for', async () => {
     const { element, press } = await showBoard();
     expect(element.querySelectorAll('[role=columnheader]')).toHaveLength(3);
-    await press(/Also 1 slots/);
+    await press(/Show 1 unusable slots/);
     expect(element.querySelectorAll('[role=columnheader]')).toHaveLength(4);
   });
 
@@ -411,11 +411,11 @@ describe('the planner board', () => {
       item: null,
       lock: { group: 'dipper', slot: 'thu' },
     });
-    await press(/^Pin it$/);
+    await press(/^Fix this slot$/);
     expect(changes().at(-1)!.sent.body).toMatchObject({ what: { pin: { group: 'dipper', slot: 'thu' } } });
-    await press(/^Never then$/);
+    await press(/^Exclude this slot$/);
     expect(changes().at(-1)!.sent.body).toMatchObject({ what: { forbid: { group: 'dipper', slot: 'thu' } } });
-    await press(/^Hold it$/);
+    await press(/^Add session$/);
     await settle(fixture);
     expect(status()).toContain('Moved, 3.2 points less');
   });
@@ -450,7 +450,7 @@ describe('the planner board', () => {
     select.dispatchEvent(new Event('change'));
     await settle(fixture);
     const panel = () => textOf(element.querySelector('bc-plan-compare'));
-    expect(panel()).toMatch(/What the other has more \+6\.0 points/);
+    expect(panel()).toMatch(/What the other plan gains \+6\.0 points/);
     expect(panel()).toMatch(
       /Curlew, Thu 14, 13:10 with Tomasz Wierzba: Hive 4, Hive 2 → Curlew, Sun 17, 13:10 .* \+6\.0/,
     );
@@ -532,12 +532,12 @@ describe('the planner board', () => {
 
   it('sets a plan aside to be compared with, and shows what was told', async () => {
     const { element, press, fixture } = await showBoard();
-    await press(/^Set aside$/);
-    await press(/^As told$/);
+    await press(/^Save a copy$/);
+    await press(/^Back to published plan$/);
     await settle(fixture);
     expect(element.querySelectorAll('button.token')).toHaveLength(0);
     const names = [...element.querySelectorAll('bc-plan-compare option')].map(textOf);
-    expect(names).toContain('set aside 1: 2 sessions, 1 staff visits');
+    expect(names).toContain('copy 1: 2 sessions, 1 staff visits');
     localStorage.clear();
   });
 

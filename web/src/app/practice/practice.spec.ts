@@ -124,14 +124,14 @@ describe('a drill', () => {
     const { element, changes, fixture } = await showView(DrillScreen, 'practice', DATA, 'trainee', {
       topic: 'comb-record',
     });
-    expect(textOf(element)).toContain('hive 4, 2026-05-10, frame 5, as the record tells it');
+    expect(textOf(element)).toContain('hive 4, 2026-05-10, frame 5, from the record');
     for (const key of '4S1L3H') document.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
     await fixture.whenStable();
     expect(textOf(element.querySelector('.typed'))).toBe('1L 4S 3H none left');
     document.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
     await fixture.whenStable();
-    expect(textOf(element)).toMatch(/0\.\d eighths in the wrong place; whole eighths cannot do better than 0\.\d/);
-    expect(textOf(element)).toContain('Your supervisors are at 0.7.');
+    expect(textOf(element)).toMatch(/0\.\d eighths out; with whole eighths the best possible is 0\.\d/);
+    expect(textOf(element)).toContain('Your supervisors average 0.7.');
     const [kept, ...more] = changes();
     expect(more).toEqual([]);
     expect(kept).toMatchObject({ endpoint: 'recordPractice' });
@@ -186,7 +186,7 @@ describe('a drill', () => {
 
   it('says so when a school has nothing to show, and for a drill that is none', async () => {
     const { element } = await showView(DrillScreen, 'practice', DATA, 'trainee', { topic: 'photos' });
-    expect(textOf(element)).toContain('That photo is asked no more');
+    expect(textOf(element)).toContain('That photo is no longer asked');
     const other = await showView(DrillScreen, 'practice', DATA, 'trainee', { topic: 'juggling' });
     expect(textOf(other.element)).toContain('No such drill');
   });
@@ -249,7 +249,7 @@ describe('a session indoors', () => {
     const day = element.querySelector<HTMLInputElement>('input[type=date]')!;
     day.value = '2026-05-18';
     day.dispatchEvent(new Event('change'));
-    await press(/^Set it out/);
+    await press(/^Publish for the group/);
     await press(/^Take back/);
     expect(changes().map(({ endpoint, sent }) => [endpoint, sent.params])).toEqual([
       ['setOutIndoorPlan', { group: 'curlew' }],
@@ -267,7 +267,7 @@ describe('a session indoors', () => {
     );
     const text = textOf(element);
     expect(text).toContain('Sat 16 May: Curlew, 90 minutes');
-    expect(text).toContain('Set out by Tomasz Wierzba');
+    expect(text).toContain('Prepared by Tomasz Wierzba');
     expect(element.querySelector('bc-station-list h3 a')?.getAttribute('href')).toBe('/practice/find-eggs');
     expect(element.querySelectorAll('button, select')).toHaveLength(0);
     expect(text).not.toMatch(/Loading|weakest/);
@@ -275,7 +275,7 @@ describe('a session indoors', () => {
 
   it('says so when nothing is set out for a trainee, and where practice is meanwhile', async () => {
     const { element } = await showView(IndoorPlanScreen, 'practice', { ...DATA, groups: [] }, 'trainee');
-    expect(textOf(element)).toContain('Nothing is set out for your group.');
+    expect(textOf(element)).toContain('Nothing prepared for your group yet.');
     expect(element.querySelector('a')?.getAttribute('href')).toBe('/practice');
   });
 });

@@ -68,7 +68,7 @@ describe('the forage calendar', () => {
     expect(row(element, 'Dandelion')).toMatch(/seen 16 Apr, to about 26 May/);
     expect(row(element, 'Dandelion')).toMatch(/2 years known/);
     expect(row(element, 'Gorse')).toMatch(/over since 12 May/);
-    expect(row(element, 'Palm')).toMatch(/its warmth is not reached here/);
+    expect(row(element, 'Palm')).toMatch(/not warm enough here/);
   });
 
   it('says the worth of nectar and pollen in words to those who do not see the dots', async () => {
@@ -84,7 +84,7 @@ describe('the forage calendar', () => {
     const { changes, press } = await showView(ForageEditor, 'forage', all);
     await press(/^Bloom seen today.*Hawthorn/);
     await press(/^Over today.*Dandelion/);
-    await press(/^take back last bloom of Gorse/);
+    await press(/^undo last bloom of Gorse/);
     expect(changes().map((change) => change.sent)).toEqual([
       { params: { site: 'home' }, body: { plant: 'hawthorn', which: 'first', date: '2026-05-14' } },
       { params: { site: 'home' }, body: { plant: 'dandelion', which: 'last', date: '2026-05-14' } },
@@ -119,7 +119,7 @@ describe('the forage calendar', () => {
     expect([...element.querySelectorAll<HTMLButtonElement>('form button')][0]!.disabled).toBe(true);
     await set('days', '24');
     await set('sum', '410');
-    await press(/^Keep$/);
+    await press(/^Save$/);
     expect(changes()[0]?.sent.body).toEqual({
       id: 'hawthorn',
       name: 'Hawthorn',

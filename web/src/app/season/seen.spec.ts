@@ -68,9 +68,9 @@ describe('events seen at a site', () => {
   it('say beforehand what they would set going, by plant and by house practice', async () => {
     const { element, fixture } = await showView(Seen, 'happenings', all);
     const sets = () => text(element.querySelector('.sets')!);
-    expect(sets()).toMatch(/ties no task to it before a plant is chosen/);
+    expect(sets()).toMatch(/No task is linked to it in your house practice before a plant is chosen/);
     await pick(element, 1, 'dandelion', () => fixture.whenStable());
-    expect(sets()).toMatch(/Sets going: first super \(day 0 to 5\)/);
+    expect(sets()).toMatch(/Starts: first super \(day 0 to 5\)/);
     expect(sets()).not.toMatch(/first look/);
     await pick(element, 0, 'first-frost', () => fixture.whenStable());
     expect(sets()).toMatch(/entrance guards on/);
@@ -83,7 +83,7 @@ describe('events seen at a site', () => {
     await press(/^Log it/);
     await pick(element, 0, 'first-frost', () => fixture.whenStable());
     await press(/^Log it/);
-    await press(/^take back drones flying/);
+    await press(/^undo drones flying/);
     const [bloom, frost, back] = changes();
     expect(bloom?.sent.body).toMatchObject({ kind: 'first-bloom', plant: 'dandelion', date: '2026-05-14' });
     expect(frost?.sent.body).toMatchObject({ kind: 'first-frost', plant: null });
@@ -110,7 +110,7 @@ describe('signs of a flow', () => {
     expect(pressed()).toEqual([]);
     await press(/^white new wax/);
     await press(/^robbing or fighting/);
-    await press(/^Keep 2 signs/);
+    await press(/^Save 2 signs/);
     expect(changes()[0]?.sent).toMatchObject({
       params: { site: 'home' },
       body: {
@@ -176,8 +176,8 @@ describe('the all-alive round', () => {
 
   it('gives the share with its range, by set-up and by year', async () => {
     const { element } = await showView(AliveRound, 'aliveRound', round, 'lead', { site: 'home' });
-    expect(text(element)).toMatch(/7 of 8 alive, 1 unsure: 88 in 100 \(53 to 98\)/);
-    expect(text(element)).toMatch(/brood boxes: 2 ?7 of 8 ?53 to 98 in 100/);
+    expect(text(element)).toMatch(/7 of 8 alive, 1 unsure: 88 % \(likely 53 to 98 %\)/);
+    expect(text(element)).toMatch(/brood boxes: 2 ?7 of 8 ?53 to 98 %/);
     expect(text(element)).toMatch(/Winter to 2024: 4 of 8 alive: 50 in 100/);
   });
 

@@ -95,6 +95,6 @@ describe('signing in', () => {
     vi.spyOn(locked, 'getModifierState').mockReturnValue(true);
     field.dispatchEvent(locked);
     await fixture.whenStable();
-    expect(element.textContent).toContain('Capitals are locked.');
+    expect(element.textContent).toContain('Caps Lock is on.');
   });
 });

@@ -102,17 +102,17 @@ describe('agreement', () => {
       Number(lines[0]!.querySelector('line')!.getAttribute('y1')),
     );
     await press(/^Jun/);
-    expect(textOf(element.querySelector('.one'))).toContain('No habit to be seen');
+    expect(textOf(element.querySelector('.one'))).toContain('No consistent habit');
   });
 
   it('says nothing firm of fewer than ten sides, of a person or of a content', async () => {
     const { element, press } = await showView(AgreementScreen, 'agreement', DATA);
     expect(textOf(element)).toMatch(/sealed worker 9 6 of 9 too few sides to tell/);
     const people = [...element.querySelectorAll('.people li')].map(textOf);
-    expect(people.at(-1)).toBe('Greta Curlew 5 sides, too few to tell');
+    expect(people.at(-1)).toBe('Greta Curlew 5 sides, too few to say');
     await press(/^Greta/);
     const greta = textOf(element.querySelector('.one'));
-    expect(greta).toContain('5 sides so far: a habit is named from 10 on.');
+    expect(greta).toContain('5 sides so far: a habit shows from 10 sides on.');
     expect(greta).not.toMatch(/Most goes from|No habit/);
   });
 
@@ -122,7 +122,7 @@ describe('agreement', () => {
       'Ruth Okafor and Tomasz Wierzba: the same level in 8 of 12, weighted kappa 0.60 (0.25 to 0.95), moderate.',
     );
     expect(textOf(element)).toMatch(/Tomasz Wierzba 80 12 0\.6 levels more severe −0\.2 levels/);
-    expect(textOf(element)).toMatch(/Marit Aune 30 0 too few shared to tell too few shared to tell/);
+    expect(textOf(element)).toMatch(/Marit Aune 30 0 too few in common to say too few in common to say/);
     const trainee = await showView(AgreementScreen, 'agreement', { ...DATA, assessors: null }, 'trainee');
     expect(textOf(trainee.element)).not.toContain('Assessors');
   });
@@ -134,7 +134,7 @@ describe('agreement', () => {
     expect(element.querySelectorAll('.limits')).toHaveLength(1);
     expect(element.querySelectorAll('circle.few')).toHaveLength(1);
     expect(element.querySelector('svg')?.getAttribute('aria-label')).toBe(
-      'eggs 0.8 eighths fewer, sealed worker on 9 sides, too few to tell',
+      'eggs 0.8 eighths fewer, sealed worker on 9 sides, too few to say',
     );
   });
 });

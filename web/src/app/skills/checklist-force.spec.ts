@@ -95,7 +95,7 @@ describe('putting a draft in force', () => {
   it('says who would step back, and that nobody does while standings are carried over', async () => {
     const { element, choose, button, asked } = await open(LIST);
     expect(textOf(element)).toContain(
-      '1 of 19 trainees would step back if judged again. As chosen below, nobody does.',
+      '1 of 19 trainees would drop back if assessed again. With the choice below, nobody does.',
     );
     expect(textOf(element)).toContain('Ife , finds eggs: shown → in progress: alone twice more');
     await choose(1);
@@ -107,7 +107,7 @@ describe('putting a draft in force', () => {
   it('lets it wait for the next course, by the day that is proposed or chosen', async () => {
     const { element, choose, button, asked, fixture } = await open(LIST);
     await choose(2);
-    expect(textOf(button())).toBe('Let it wait for its day');
+    expect(textOf(button())).toBe('Schedule it');
     button().click();
     const day = element.querySelector<HTMLInputElement>('input[type=date]')!;
     expect(day.min).toBe('2026-05-15');
@@ -134,14 +134,14 @@ describe('putting a draft in force', () => {
   it('adds up what the planned sessions offer, beside what the draft asks for', async () => {
     const offers = [offer('2026-05-16', 20), offer('2026-05-23', 25)];
     const text = textOf((await open(LIST, offers)).element);
-    expect(text).toContain('38 showings are still asked for, 10 by the list in force.');
-    expect(text).toContain('Sessions planned till Sat 23 May offer about 45; enough by Sat 23 May.');
+    expect(text).toContain('38 showings are still needed, 10 by the published list.');
+    expect(text).toContain('Sessions planned until Sat 23 May offer about 45; enough by Sat 23 May.');
     const inputs = { today: '2026-05-14', before: 1, draft: 1 };
     const none = elementOf(await show(ShowingsChart, { ...inputs, offers: [] }));
-    expect(textOf(none)).toBe('1 showing is still asked for. No planned session offers any.');
+    expect(textOf(none)).toBe('1 showing is still needed. No planned session offers any.');
     expect(none.querySelector('svg')).toBeNull();
     const little = elementOf(await show(ShowingsChart, { ...inputs, draft: 9, offers: [offer('2026-05-16', 2.4)] }));
-    expect(textOf(little)).toContain('Sessions planned till Sat 16 May offer about 2.');
+    expect(textOf(little)).toContain('Sessions planned until Sat 16 May offer about 2.');
     const labels = [...little.querySelectorAll('text')].map((each) => Number(each.getAttribute('y')));
     expect(new Set(labels.slice(0, 3)).size).toBe(3);
   });
@@ -157,12 +157,12 @@ describe('the checklist as a screen', () => {
     const points = [...element.querySelectorAll('bc-version-line li')];
     expect(points.map((each) => textOf(each))).toEqual([
       'v1 The list to begin with, 70',
-      'v2, Tue 10 Feb in force, 73',
-      'v3, Mon 13 Jul waits, 74',
+      'v2, Tue 10 Feb published, 73',
+      'v3, Mon 13 Jul scheduled, 74',
     ]);
     expect(points.map((each) => each.classList.contains('open'))).toEqual([false, false, true]);
-    expect(textOf(element)).toContain('Version 3 waits and is in force from Mon 13 Jul');
-    await press(/^Take it back as the draft/);
+    expect(textOf(element)).toContain('Version 3 is scheduled and takes effect on Mon 13 Jul');
+    await press(/^Edit it again as a draft/);
     expect(changes()[0]).toMatchObject({ endpoint: 'takeBackChecklist', view: 'checklist' });
     const draft = elementOf(await show(VersionLine, { list: LIST, changes: 2 }));
     expect(textOf([...draft.querySelectorAll('li')].at(-1)!)).toBe('draft 2 changes');
@@ -180,17 +180,17 @@ describe('the checklist as a screen', () => {
   it('lets a skill go on with the evidence of one that the draft drops, chosen by its name', async () => {
     const { element, press, fixture } = await showView(ChecklistScreen, 'checklist', LIST);
     await press(/^ages larvae/);
-    await press(/^Take it off the list/);
+    await press(/^Remove from the list/);
     await press(/^finds eggs/);
     const from = [...element.querySelectorAll('select')].find((each) => each.textContent.includes('no earlier skill'))!;
-    expect(from.options[1]!.textContent.trim()).toBe('ages larvae, goes with this draft');
+    expect(from.options[1]!.textContent.trim()).toBe('ages larvae, removed in this draft');
     from.value = 'ages-larvae';
     from.dispatchEvent(new Event('change'));
     await fixture.whenStable();
     const kept = () => JSON.parse(localStorage.getItem('checklist draft of p')!) as Skill[];
     expect(skillOf({ skills: kept() }, 'finds-eggs')!.from).toEqual(['ages-larvae']);
     expect([...from.options].map(({ value }) => value)).not.toContain('ages-larvae');
-    await press(/ages larvae : count no more/);
+    await press(/ages larvae : stop counting/);
     expect(skillOf({ skills: kept() }, 'finds-eggs')!.from).toEqual([]);
   });
 
@@ -206,7 +206,7 @@ describe('the checklist as a screen', () => {
     const list = checklistCsv(skills);
     const kept = () => localStorage.getItem('checklist draft of p');
     await takeIn('broken.csv', list.replace('finds eggs', ''));
-    expect(textOf(element)).toMatch(/broken\.csv was not taken in: mend this line.*Line \d+:/);
+    expect(textOf(element)).toMatch(/broken\.csv was not imported: correct this line.*Line \d+:/);
     expect(kept()).toBeNull();
     await takeIn('cut.json', '{"skills": [');
     expect(textOf(element)).toContain('it is no JSON, or it was cut short');
@@ -214,7 +214,7 @@ describe('the checklist as a screen', () => {
     expect(textOf(element)).toContain(`${skills.length} skills read from list.csv into the draft.`);
     expect(kept()).toContain('finds eggs on dark comb');
     await takeIn('again.csv', list);
-    expect(textOf(element)).toContain('What was in the draft before comes back with Undo.');
+    expect(textOf(element)).toContain('Undo restores the previous draft.');
   });
 
   it('keeps the keys on a skill that Alt and an arrow move over the border of a phase', async () => {

@@ -68,7 +68,7 @@ describe('the debrief', () => {
   it('tells each trainee: what changed first, own reading, who held no frame', async () => {
     const { element } = await showView(DebriefScreen, 'debrief', DATA);
     const text = textOf(element);
-    expect(text).toContain('Thu 14 May, Home orchard, 13:10 to 15:30. Went 2 h 20.');
+    expect(text).toContain('Thu 14 May, Home orchard, 13:10 to 15:30. Took 2 h 20.');
     expect(text).toContain('13:14 to 13:37, 22 sides, 3 roles swapped');
     const [salma, greta] = [...element.querySelectorAll('tbody tr')];
     const judged = [...salma!.querySelectorAll('.judged')].map((each) => textOf(each));
@@ -87,7 +87,7 @@ describe('the debrief', () => {
     const { element, press, fixture } = await showView(DebriefScreen, 'debrief', DATA);
     const opened = () => [...element.querySelectorAll('.more')].map((row) => textOf(row));
     expect(opened()).toEqual([]);
-    const salma = element.querySelector<HTMLButtonElement>('button[aria-label="All of Salma"]')!;
+    const salma = element.querySelector<HTMLButtonElement>('button[aria-label="Details for Salma"]')!;
     salma.click();
     await fixture.whenStable();
     expect(salma.getAttribute('aria-expanded')).toBe('true');
@@ -106,12 +106,12 @@ describe('the debrief', () => {
 
   it('is signed by the lead only after every part was ticked, as it was read', async () => {
     const { element, press, changes, fixture } = await showView(DebriefScreen, 'debrief', DATA);
-    expect(textOf(element)).toContain('Sign, 4 left to read');
+    expect(textOf(element)).toContain('Sign off (4 items to check)');
     for (const box of element.querySelectorAll<HTMLInputElement>('input[type=checkbox]')) {
       box.click();
       await fixture.whenStable();
     }
-    await press(/^Sign$/);
+    await press(/^Sign off$/);
     expect(changes()[0]).toMatchObject({
       endpoint: 'signDebrief',
       sent: { params: { session: 's1' }, body: { revision: '3/40', read: ['levels', 'records', 'readings', 'wrong'] } },
@@ -125,13 +125,13 @@ describe('the debrief', () => {
         : each,
     );
     const { element } = await showView(DebriefScreen, 'debrief', { ...DATA, toSign: barred });
-    expect(textOf(element)).toContain('Sign, 1 left to settle');
+    expect(textOf(element)).toContain('Sign off (1 item to settle)');
     expect(element.querySelector('a[href="/at-the-hive/visit/v1"]')?.textContent).toBe('Settle it');
   });
 
   it('is sent back with a word, said aloud, and left to the lead by a supervisor', async () => {
     const { element, press, changes, fixture } = await showView(DebriefScreen, 'debrief', DATA);
-    await press(/^Say it aloud/);
+    await press(/^5-minute talk-through/);
     expect(textOf(element.querySelector('.aloud'))).toContain('What would each of you do first next time?');
     await press(/^Send it back/);
     element.querySelector('textarea')!.value = 'Which reading counts?';
@@ -142,7 +142,7 @@ describe('the debrief', () => {
       sent: { body: { supervisor: 'tomasz', note: 'Which reading counts?' } },
     });
     const own = await showView(DebriefScreen, 'debrief', DATA, 'supervisor');
-    expect(textOf(own.element)).toContain('The lead signs.');
+    expect(textOf(own.element)).toContain('The lead signs off.');
     expect(own.element.querySelector('input[type=checkbox]')).toBeNull();
   });
 });

@@ -123,8 +123,10 @@ export class DebriefScreen {
     const [barred, unread] = [this.barred().length, this.unread().length];
     const signed = this.data()?.signed;
     if (signed && !signed.outdated && unread > 0) return $localize`Signed`;
-    if (barred > 0) return $localize`Sign off (${barred} items to settle)`;
-    return unread > 0 ? $localize`Sign off (${unread} items to check)` : $localize`Sign off`;
+    if (barred > 0)
+      return barred === 1 ? $localize`Sign off (1 item to settle)` : $localize`Sign off (${barred} items to settle)`;
+    if (unread === 0) return $localize`Sign off`;
+    return unread === 1 ? $localize`Sign off (1 item to check)` : $localize`Sign off (${unread} items to check)`;
   });
 
   private times({ openedAt, closedAt, says }: Debrief['groups'][number]): string {

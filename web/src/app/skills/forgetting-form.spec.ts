@@ -8,7 +8,9 @@ const form = (mayChange: boolean) =>
 describe('the term of forgetting', () => {
   it('shows by an example what another school would do, and is kept by the lead', async () => {
     const { element, fixture, press, changes } = await form(true);
-    expect(textOf(element)).toContain('in months by days shown: 12 after 1, 12 after 2, 12 after 3, 12 after 4');
+    expect(textOf(element)).toContain(
+      'in months by number of days shown: 12 after 1, 12 after 2, 12 after 3, 12 after 4',
+    );
     element.querySelectorAll<HTMLInputElement>('input[type=radio]')[1]!.click();
     await fixture.whenStable();
     expect(textOf(element)).toContain('12 after 1, 18 after 2, 27 after 3, 36 after 4');
@@ -16,7 +18,7 @@ describe('the term of forgetting', () => {
     growth!.value = '9';
     growth!.dispatchEvent(new Event('change'));
     await fixture.whenStable();
-    await press(/^Keep the term/);
+    await press(/^Save/);
     expect(changes()[0]).toMatchObject({
       endpoint: 'setForgetting',
       sent: { body: { school: 'growing-term', growth: 3, most: 36 } },

@@ -88,7 +88,7 @@ type PassportWord =
                 (click)="turning.set(turning() === claim.id ? null : claim.id)"
                 i18n
               >
-                Decline
+                Decline …
               </button>
             </div>
             @if (turning() === claim.id) {

@@ -97,7 +97,7 @@ export class ReadingsChart {
     this.letters()
       .map(({ letter, bias, count }) =>
         count < TOLD_FROM
-          ? $localize`${named('content', letter)} on ${count} ${count === 1 ? $localize`side` : $localize`sides`}, too few to tell`
+          ? $localize`${named('content', letter)} on ${count} ${count === 1 ? $localize`side` : $localize`sides`}, too few to say`
           : Math.abs(bias) < 0.05
             ? $localize`${named('content', letter)} as the supervisor`
             : $localize`${named('content', letter)} ${Math.abs(bias).toFixed(1)} eighths ${bias < 0 ? $localize`fewer` : $localize`more`}`,

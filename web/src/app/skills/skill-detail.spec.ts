@@ -63,7 +63,7 @@ describe('what a standing rests on', () => {
     expect(first).toContain('Helped: where is the light. quick');
     expect(second).toContain('9 May, helped (first: alone)');
     expect(second).toContain('Ruth Okafor: rather helped. had a hint');
-    expect(second).toContain('The rule does not count it today.');
+    expect(second).toContain('Does not count under today’s rule.');
     expect(textOf(element)).toContain('Comes after: reads with the light over the shoulder.');
     expect(element.querySelector('li a')!.getAttribute('href')).toBe('/afterwards/v1');
   });
@@ -89,7 +89,7 @@ describe('what a standing rests on', () => {
         evidence({ id: 'd2', source: 'practice', assessor: null, hive: null }),
       ],
     });
-    expect(lines(element)[0]).toContain('claimed, hive 4. Waits for a supervisor.');
+    expect(lines(element)[0]).toContain('claimed, hive 4. Waiting for a supervisor.');
     expect(lines(element)[1]).toContain('indoors. Practice counts little by itself.');
   });
 
@@ -113,20 +113,20 @@ describe('what a standing rests on', () => {
     });
     const text = textOf(element);
     expect(text).toContain('Carried over by Morag Selkirk, 10 May, list version 2.');
-    expect(text).toContain('Signed by Morag Selkirk, 10 May, list version 1. Taken back by Ruth Okafor: wrong trainee');
+    expect(text).toContain('Signed by Morag Selkirk, 10 May, list version 1. Withdrawn by Ruth Okafor: wrong trainee');
     // Only a signature that holds can be taken back.
-    expect(text).toContain('Sign it');
+    expect(text).toContain('Sign off');
   });
 
   it('takes a signature back with a reason', async () => {
     const { element, fixture, press, changes } = await detail({ signOffs: [SIGNED] });
-    const button = [...element.querySelectorAll('button')].find((each) => textOf(each) === 'Take the signature back')!;
+    const button = [...element.querySelectorAll('button')].find((each) => textOf(each) === 'Withdraw the sign-off')!;
     expect(button.disabled).toBe(true);
     const why = element.querySelector('input')!;
     why.value = ' wrong trainee ';
     why.dispatchEvent(new Event('input'));
     await fixture.whenStable();
-    await press(/^Take the signature back$/);
+    await press(/^Withdraw the sign-off$/);
     expect(changes()[0]).toMatchObject({
       endpoint: 'withdrawSignOff',
       sent: { params: { signOff: 's1' }, body: { reason: 'wrong trainee' } },

@@ -57,7 +57,7 @@ const SOURCE_WORDS = {
             </p>
           }
           @if (!each.counts && !each.withdrawn && each.assessor) {
-            <p class="word" i18n>Does not count under today's rule.</p>
+            <p class="word" i18n>Does not count under today’s rule.</p>
           }
           @if (staff() && each.assessor && !each.withdrawn) {
             <button type="button" class="btn line" (click)="corrected.emit(each)" i18n>Correct it</button>

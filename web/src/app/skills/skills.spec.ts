@@ -161,11 +161,11 @@ describe('beside the matrix', () => {
   it('stand claims, who never held a frame, who always smoked, and what is needed by when', async () => {
     const { element } = await side();
     const text = textOf(element);
-    expect(text).toContain('Claims that wait: 1');
+    expect(text).toContain('Claims waiting: 1');
     expect(text).toMatch(/Never held a frame Salma/);
     expect(text).toMatch(/Smoked every time Salma/);
     expect(text).toMatch(/1 finds eggs 4 weeks left/);
-    expect(text).toMatch(/2 weak defence to be seen in 10 weeks/);
+    expect(text).toMatch(/2 weak defence can be shown for in 10 weeks/);
   });
 
   it('a claim is confirmed at a level, or turned down with a reason', async () => {
@@ -173,12 +173,12 @@ describe('beside the matrix', () => {
     const select = element.querySelector('select')!;
     select.value = 'with-a-word';
     await press(/^Confirm$/);
-    await press(/^Not so$/);
+    await press(/^Decline …$/);
     const why = element.querySelector<HTMLInputElement>('.why input')!;
     why.value = 'did not see it';
     why.dispatchEvent(new Event('input'));
     await fixture.whenStable();
-    await press(/^Turn it down$/);
+    await press(/^Decline$/);
     expect(changes().map(({ endpoint, sent }) => [endpoint, sent.body])).toEqual([
       ['settleClaim', { confirmed: true, level: 'with-a-word' }],
       ['settleClaim', { confirmed: false, reason: 'did not see it' }],
@@ -257,10 +257,10 @@ describe('the passport', () => {
 
   it('tells what stands, since when and until when, what is still to show, and the check words', async () => {
     const text = textOf((await paper()).element);
-    expect(text).toContain('1 of 2 skills met , 1 to go before the sign-off');
+    expect(text).toContain('1 of 2 skills met , 1 still needed for sign-off');
     expect(text).toContain('9 May 2026, hive 4');
     expect(text).toContain('12 Jul 2025, hive 4');
-    expect(text).toContain('fades Mon 1 Jun');
+    expect(text).toContain('valid until Mon 1 Jun');
     expect(text).toContain('sums up : not met: alone 2 times');
     expect(text).toContain('check words: lichen, gate, forty');
     expect(text).toContain('No frames of a lively colony before: fits the veil');
@@ -281,7 +281,7 @@ describe('the passport', () => {
     });
     await vi.waitFor(() => expect(textOf(element)).toContain('1 skill signed off. Undo'));
     await press(/^sums up$/);
-    const sign = [...element.querySelectorAll('button')].find((each) => textOf(each) === 'Sign it')!;
+    const sign = [...element.querySelectorAll('button')].find((each) => textOf(each) === 'Sign off')!;
     expect(sign.disabled).toBe(true);
     const why = element.querySelector<HTMLInputElement>('bc-skill-detail input')!;
     why.value = 'shown elsewhere';
@@ -318,7 +318,7 @@ describe('a judgement', () => {
   it('names skill, level, day and hive, with what the level sounds like', async () => {
     const { element, press, changes } = await card({ about: 'judge' });
     expect(textOf(element)).toContain('alone found them');
-    await press(/^Keep it$/);
+    await press(/^Save$/);
     expect(changes()[0]).toMatchObject({
       endpoint: 'judgeSkill',
       sent: { params: { trainee: 'salma' }, body: { skill: 'finds-eggs', level: 'alone', session: null, hive: null } },
@@ -331,14 +331,14 @@ describe('a judgement', () => {
       evidence: EVIDENCE,
       skill: 'finds-eggs',
     });
-    const keep = () => [...element.querySelectorAll('button')].find((each) => textOf(each) === 'Keep it')!;
+    const keep = () => [...element.querySelectorAll('button')].find((each) => textOf(each) === 'Save')!;
     expect(keep().disabled).toBe(true);
     [...element.querySelectorAll<HTMLInputElement>('input[type=radio]')].at(-1)?.click();
     const why = element.querySelector('textarea')!;
     why.value = 'it was Jun';
     why.dispatchEvent(new Event('input'));
     await fixture.whenStable();
-    await press(/^Keep it$/);
+    await press(/^Save$/);
     expect(changes()[0]).toMatchObject({
       endpoint: 'correctDemonstration',
       sent: { params: { demonstration: 'd1' }, body: { level: null, reason: 'it was Jun' } },
@@ -403,7 +403,7 @@ describe('a rule as a sentence', () => {
     const edited: unknown[] = [];
     fixture.componentInstance.edited.subscribe((each) => edited.push(each));
     expect([...element.querySelectorAll('.changed')].map((each) => each.getAttribute('aria-label'))).toEqual(['Times']);
-    expect(textOf(element)).toContain('In force: Alone three times');
+    expect(textOf(element)).toContain('Published: Alone three times');
     const days = element.querySelector<HTMLSelectElement>('select[aria-label=Days]')!;
     days.value = '4';
     days.dispatchEvent(new Event('change'));

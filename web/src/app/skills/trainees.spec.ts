@@ -132,7 +132,7 @@ describe('trainees', () => {
 
   it('do not wait for the planner, and show the next chances once it has answered', async () => {
     const { element, send, foot } = await open();
-    expect(textOf(element)).toContain('Blocks the sign-off: 3');
+    expect(textOf(element)).toContain('Still needed for sign-off: 3');
     expect(foot()).toEqual([]);
     await send('coverage', COVERAGE);
     expect(foot()).toEqual(['17', '19']);
@@ -146,22 +146,22 @@ describe('trainees', () => {
     const { element, press, send, foot } = await open();
     await send('coverage', COVERAGE);
     await press(/^Dipper 1$/);
-    expect(textOf(element)).toContain('Blocks the sign-off: 1');
-    expect(textOf(element)).toContain('Fading: 1');
+    expect(textOf(element)).toContain('Still needed for sign-off: 1');
+    expect(textOf(element)).toContain('Needs refreshing: 1');
     expect(foot()).toEqual(['–', '19']);
     await press(/^Curlew 1$/);
     expect(foot()).toEqual(['17', 'no']);
     await press(/^All 2$/);
-    expect(textOf(element)).toContain('Blocks the sign-off: 3');
+    expect(textOf(element)).toContain('Still needed for sign-off: 3');
   });
 
   it('bring out one thing at a time, or nothing', async () => {
     const { element, press } = await open();
     const outstanding = () => element.querySelectorAll('.cell.out').length;
     expect(outstanding()).toBe(3);
-    await press(/^Nobody has shown: 1$/);
+    await press(/^Shown by nobody: 1$/);
     expect(outstanding()).toBe(2);
-    await press(/^Nobody has shown: 1$/);
+    await press(/^Shown by nobody: 1$/);
     expect(element.querySelector('.filtered')).toBeNull();
   });
 
@@ -174,7 +174,7 @@ describe('trainees', () => {
     await fixture.whenStable();
     await send('passport', PASSPORT);
     const side = element.querySelector('bc-trainee-side')!;
-    expect(textOf(side)).toContain('0 of 2 skills stand, 2 block the sign-off');
+    expect(textOf(side)).toContain('0 of 2 skills met, 2 still needed for sign-off');
     expect(textOf(side.querySelector('.open'))).toContain('finds eggs alone twice more Sun 17 May, hive 4, 6 in 10');
     expect(textOf(side.querySelector('.open'))).toContain('sums up alone twice more no fair chance in these days');
     expect(side.querySelector('a.btn')!.getAttribute('href')).toBe('/trainees/salma');

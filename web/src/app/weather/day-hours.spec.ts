@@ -17,7 +17,7 @@ const hour = (at: number, gust: number, full: number) => ({
 describe('the hours of a day', () => {
   const day = {
     site: { id: 'home', name: 'Home orchard', zone: 'Europe/London' },
-    spans: [{ words: '13:00–15:40 fit for full inspection; wind turns it at 15:40' }],
+    spans: [{ words: '13:00–15:40 fit for full inspection; wind ends it at 15:40' }],
     hours: [hour(12, 20, 0.9), hour(13, 20, 0.9), hour(14, 41, 0)],
     sun: { noon: '2026-05-14T12:09:00.000Z' },
     limits: { outside: limits, lid: limits, 'one-frame': limits, full: limits },
@@ -37,6 +37,6 @@ describe('the hours of a day', () => {
 
   it('say the same in words to those who do not see the picture', async () => {
     const element = elementOf(await show(DayHours, { day }));
-    expect(element.querySelector('svg')!.getAttribute('aria-label')).toMatch(/wind turns it at 15:40/);
+    expect(element.querySelector('svg')!.getAttribute('aria-label')).toMatch(/wind ends it at 15:40/);
   });
 });

@@ -69,10 +69,10 @@ describe('how far to trust the forecast', () => {
   });
 
   it('is said in one sentence', async () => {
-    expect(await verdict(all)).toMatch(/Plan by it up to day 2, pencil in up to day 3\. Beyond that/);
-    expect(await verdict({ ...all, trust: { plan: 4, pencil: 4 } })).toMatch(/up to day 4, as far as it is kept/);
-    expect(await verdict({ ...all, trust: { plan: null, pencil: null } })).toMatch(/look again on the day/);
-    expect(await verdict({ ...all, scores: [score(0, 0.9, 4)] })).toMatch(/Only 4 days are known yet/);
+    expect(await verdict(all)).toMatch(/Plan by it up to day 2, provisionally up to day 3\. Beyond that/);
+    expect(await verdict({ ...all, trust: { plan: 4, pencil: 4 } })).toMatch(/up to day 4; the nearer/);
+    expect(await verdict({ ...all, trust: { plan: null, pencil: null } })).toMatch(/check again on the day/);
+    expect(await verdict({ ...all, scores: [score(0, 0.9, 4)] })).toMatch(/Only 4 days so far/);
     expect(await verdict({ ...all, scores: [], days: [] })).toMatch(/No day is known yet/);
   });
 
@@ -106,7 +106,7 @@ describe('house limits', () => {
     field.value = '14';
     field.dispatchEvent(new Event('change'));
     await fixture.whenStable();
-    await press(/^Keep/);
+    await press(/^Save/);
     expect(changes()[0]?.sent.body).toEqual({ ...all.limits, full: { ...limits, warmth: 14 } });
   });
 });
@@ -124,14 +124,14 @@ describe('what is measured', () => {
     const shown = await showView(ObservationForm, 'forecastTrust', all, 'lead', { site });
     await fill(shown, 'temperature', '17.5');
     await fill(shown, 'eighths', '4');
-    await shown.press(/^Keep/);
+    await shown.press(/^Save/);
     expect(shown.changes()[0]?.sent.body).toMatchObject({ temperature: 17.5, cloud: 0.5, wind: null, thunder: null });
-    expect(text(shown.element)).toMatch(/stands in the place of the forecast/);
+    expect(text(shown.element)).toMatch(/it replaces the forecast/);
   });
 
   it('is refused when there is nothing', async () => {
     const shown = await showView(ObservationForm, 'forecastTrust', all, 'lead', { site });
-    await shown.press(/^Keep/);
+    await shown.press(/^Save/);
     expect(shown.changes()).toEqual([]);
     expect(text(shown.element)).toMatch(/Enter at least one figure/);
   });
@@ -145,7 +145,7 @@ describe('what is measured', () => {
     seconds.value = '30';
     seconds.dispatchEvent(new Event('input'));
     await shown.fixture.whenStable();
-    expect(text(shown.element)).toMatch(/struck 10\.3 km away/);
+    expect(text(shown.element)).toMatch(/strike was 10\.3 km away/);
   });
 });
 
@@ -174,7 +174,7 @@ describe('files brought in', () => {
         bad: [{ line: 7, message: 'The temperature is missing.' }],
       });
     });
-    expect(said).toMatch(/24 hours kept, 10 May to 10 May/);
+    expect(said).toMatch(/24 hours saved, 10 May to 10 May/);
     expect(said).toMatch(/1 lines left out.*Line 7: The temperature is missing/);
   });
 
