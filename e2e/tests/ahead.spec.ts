@@ -7,7 +7,7 @@ const VIEWS = [
   ['season', /Swarm season at Home orchard/],
   ['day/2026-05-14', /Thu 14 May at Home orchard/],
   ['dues', /What is due at Home orchard/],
-  ['forage', /Forage at Home orchard/],
+  ['forage', /Bloom calendar at Home orchard/],
   ['seen', /Season diary, Home orchard/],
   ['weather', /How reliable the forecast is/],
   ['sessions', /^Sessions ahead/],
@@ -59,13 +59,13 @@ test('a day hour by hour, in words', async ({ page }) => {
 
 test('bloom seen today moves the plants behind it, and is taken back', async ({ page }) => {
   await signIn(page, 'leilani');
-  await view(page, 'Forage');
+  await view(page, 'Bloom calendar');
   const clover = page.getByRole('row', { name: /^White clover/ });
   const before = await clover.textContent();
   await page.getByLabel(/First bloom of Hawthorn/).fill('2026-05-05');
   await expect(page.getByRole('row', { name: /^Hawthorn/ })).toContainText('seen 5 May');
   await expect(clover).not.toHaveText(before ?? '');
-  await page.getByRole('button', { name: 'take back first bloom of Hawthorn' }).click();
+  await page.getByRole('button', { name: 'undo first bloom of Hawthorn' }).click();
   await expect(clover).toHaveText(before ?? '');
 });
 
@@ -74,7 +74,7 @@ test('what was tapped without signal waits, survives a reload and is sent once t
   context,
 }) => {
   await signIn(page, 'marit');
-  await view(page, 'Seen');
+  await view(page, 'Season diary');
   const three = page.getByRole('group', { name: 'Hive 3' });
   await expect(three.getByRole('button', { name: 'alive' })).toHaveAttribute('aria-pressed', 'true');
   await context.route('**/api/**', (route) => route.abort());
@@ -89,21 +89,21 @@ test('what was tapped without signal waits, survives a reload and is sent once t
 
 test('an event sets tasks going for every hive; taken back, they go', async ({ page }) => {
   await signIn(page, 'morag');
-  await view(page, 'Seen');
+  await view(page, 'Season diary');
   await page.getByRole('combobox', { name: 'Event', exact: true }).selectOption('wasps');
   await expect(page.getByText(/Sets going: narrow the entrance/)).toBeVisible();
   await page.getByRole('button', { name: 'Log it' }).click();
   await expect(page.getByText(/9 tasks/)).toBeVisible();
-  await view(page, 'Dues');
+  await view(page, 'What is due');
   await expect(page.getByRole('row', { name: /Narrow the entrance/ })).toHaveCount(9);
-  await view(page, 'Seen');
-  await page.getByRole('button', { name: /^take back wasps/ }).click();
+  await view(page, 'Season diary');
+  await page.getByRole('button', { name: /^undo wasps/ }).click();
   await expect(page.getByText(/9 tasks/)).toBeHidden();
 });
 
 test('a colony’s calendar: expected state, a treatment by its label, and back', async ({ page }) => {
   await signIn(page, 'morag');
-  await view(page, 'Dues');
+  await view(page, 'What is due');
   await page.getByRole('button', { name: 'Hive 5, its calendar' }).first().click();
   await expect(page.getByRole('heading', { name: 'Expect today' })).toBeVisible();
   await page.getByRole('combobox', { name: 'What', exact: true }).selectOption('treatment');
@@ -129,7 +129,7 @@ test('a measurement takes the place of the forecast, a file of hours is read, an
   await view(page, 'Weather');
   await expect(page.getByRole('heading', { name: /at Moor edge/ }).first()).toBeVisible();
   await page.getByLabel('Shade, °C').fill('17.5');
-  await page.getByRole('button', { name: 'Keep', exact: true }).first().click();
+  await page.getByRole('button', { name: 'Save', exact: true }).first().click();
   await expect(page.getByText(/stands in the place of the forecast/)).toBeVisible();
   const file = (text: string) => ({ name: 'hours.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await page
@@ -157,10 +157,10 @@ test('the own calendar has a secret address that can be revoked', async ({ page,
 
 test('trainees see the season and tell what blooms, but no dues', async ({ page }) => {
   await signIn(page, 'aroha');
-  await expect(page.getByRole('link', { name: 'Dues', exact: true })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'What is due', exact: true })).toHaveCount(0);
   await view(page, 'Season');
   await expect(page.getByRole('heading', { name: /Swarm season/ })).toBeVisible();
-  await view(page, 'Forage');
+  await view(page, 'Bloom calendar');
   await expect(page.getByRole('button', { name: /Bloom seen today.*Hawthorn/ })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Another plant' })).toHaveCount(0);
 });

@@ -36,7 +36,7 @@ test('signing out leaves nothing of the school on the device, with signal and wi
   await signIn(page, 'morag');
   await controlled(page);
   await expect(page.getByText('sting allergy').first()).toBeVisible();
-  await expect(page.getByText(/Ready for a day without signal/)).toBeVisible();
+  await expect(page.getByText(/Saved for offline use/)).toBeVisible();
   expect(JSON.stringify((await keptOn(page)).rows)).toContain('allergy');
 
   await context.setOffline(true);
@@ -75,7 +75,7 @@ test('what one person entered waits sealed while another is signed in, and is se
 }) => {
   await signIn(page, 'leilani');
   await controlled(page);
-  await expect(page.getByText(/Ready for a day without signal/)).toBeVisible();
+  await expect(page.getByText(/Saved for offline use/)).toBeVisible();
   await openVisit(page, '7');
   const visit = page.url().split('/').at(-1) ?? '';
   await allKept(page);
@@ -156,7 +156,7 @@ test('a start that the server will not have is said on every screen, holds up no
   await notice.getByRole('button', { name: 'See why' }).click();
   const card = page.getByRole('dialog');
   await expect(card.getByText(/no such session/)).toBeVisible();
-  await card.getByRole('button', { name: /Throw it and its 1 entries away|Delete it/ }).click();
+  await card.getByRole('button', { name: /Delete it/ }).click();
   await card.getByRole('button', { name: 'Delete for good' }).click();
   await card.getByRole('button', { name: 'Close' }).click();
   await expect(notice).toHaveCount(0);

@@ -95,7 +95,7 @@ test('the open hive warns, bars and lists what must be put right before it close
   await move.getByRole('group', { name: 'Hive', exact: true }).getByRole('button').first().click();
   await expect(move.getByText('This frame is doubtful: it stays in this hive')).toBeVisible();
   await expect(move.getByRole('button', { name: 'Move it' })).toBeDisabled();
-  await move.getByRole('button', { name: 'Leave it' }).click();
+  await move.getByRole('button', { name: 'Cancel' }).click();
 
   // What was undone comes again.
   await page.getByRole('group', { name: 'Mood of the bees' }).getByRole('button', { name: 'easy' }).click();
@@ -135,7 +135,7 @@ test('the open hive warns, bars and lists what must be put right before it close
     await bigButton(page).click();
     await expect(bigButton(page)).not.toHaveText(says);
   }
-  await expect(page.getByText('This visit stays partial')).toBeVisible();
+  await expect(page.getByText('Partial visit:')).toBeVisible();
   await page.getByRole('button', { name: 'temper' }).click();
   await bigButton(page).click();
   await expect(page).toHaveURL(/\/afterwards\//);
@@ -224,7 +224,7 @@ test('the lead sees it live, two devices on one visit hear each other', async ({
   await turnTo(trainee, 9);
   await expect(trainee.locator('bc-skill-judge')).toHaveCount(0);
   await lead.goto('/at-the-hive/live');
-  await expect(lead.getByText('as it happens')).toBeVisible();
+  await expect(lead.getByText('live', { exact: true })).toBeVisible();
 
   await type(trainee, '8HB2');
   await trainee.keyboard.press('Enter');

@@ -109,7 +109,7 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
   await expect(judge.getByRole('button', { name: 'alone' })).toHaveAttribute('aria-pressed', 'true');
   await judge.getByRole('combobox', { name: 'Trainee' }).selectOption({ label: 'Piotr' });
   await judge.getByRole('combobox', { name: 'Skill' }).selectOption({ value: 'sums-up' });
-  await judge.getByRole('button', { name: 'a word' }).click();
+  await judge.getByRole('button', { name: 'prompt' }).click();
 
   await page.getByRole('group', { name: 'Mood of the bees' }).getByRole('button', { name: 'easy' }).click();
   await expect(bigButton(page)).toHaveText(/Summed up/);
@@ -139,7 +139,7 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
   await expect(page.getByRole('heading', { name: 'What changed' })).toBeVisible();
   await expect(page.locator('.frame')).toHaveCount(11);
   await expect(page.getByText('Salma finds eggs: alone')).toBeVisible();
-  await expect(page.getByText('Piotr sums up in four headings: with a word')).toBeVisible();
+  await expect(page.getByText('Piotr sums up in four headings: with a prompt')).toBeVisible();
   await expect(page.getByText('Stopped because: question answered: Frame 11 sticks.')).toBeVisible();
   await expect(page.getByRole('row', { name: /Stores/ })).toBeVisible();
   await page
@@ -171,7 +171,7 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
   await space.getByLabel('With').click();
   await page.getByRole('option', { name: 'Lapwing' }).click();
   await space.getByRole('button', { name: 'Decide so' }).click();
-  await expect(space.getByText(/Otherwise by Morag Selkirk/)).toBeVisible();
+  await expect(space.getByText(/Something else by Morag Selkirk/)).toBeVisible();
   await expect(space.getByText(/On Tue 19 May\. With Lapwing\./)).toBeVisible();
   await expect(page.locator('bc-season-strip').getByRole('button', { name: /^Tue 19.*due:.*hive 4/ })).toBeVisible();
 

@@ -10,7 +10,7 @@ test('without signal a visit is started, recorded, reloaded and goes on; with si
   await signIn(page, 'leilani');
   await controlled(page);
   await expect(page.getByRole('heading', { name: /Dipper.*Hive 7/ })).toBeVisible();
-  await expect(page.getByText(/Ready for a day without signal/)).toBeVisible();
+  await expect(page.getByText(/Saved for offline use/)).toBeVisible();
 
   await context.setOffline(true);
   await openVisit(page, '7');
@@ -28,7 +28,7 @@ test('without signal a visit is started, recorded, reloaded and goes on; with si
   await expect(page.getByText('2 of 20 sides')).toBeVisible();
   await expect(page.locator('#shorthand')).toHaveValue('1L 5S');
   await page.getByRole('button', { name: /waiting, no signal/ }).click();
-  await expect(page.getByRole('dialog').getByText(/entries are kept here since/)).toBeVisible();
+  await expect(page.getByRole('dialog').getByText(/entries have been waiting here since/)).toBeVisible();
   await page.getByRole('button', { name: 'Back to the hive' }).click();
 
   await context.setOffline(false);

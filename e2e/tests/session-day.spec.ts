@@ -151,7 +151,7 @@ test('axe finds nothing in the books and cards, and nothing runs off', async ({ 
     await page.waitForTimeout(300);
     await soundOnDeskAndPhone(page, card);
     await dialog
-      .getByRole('button', { name: /Back to the hive|Leave it/ })
+      .getByRole('button', { name: /Back to the hive|Cancel/ })
       .last()
       .click();
     await expect(dialog).toHaveCount(0);
@@ -173,7 +173,7 @@ test('a whole session day from cold without signal: three visits, all of it arri
   const first = await context.newPage();
   await signIn(first, 'morag');
   await controlled(first);
-  await expect(first.getByText(/Ready for a day without signal: hives/)).toBeVisible();
+  await expect(first.getByText(/Saved for offline use: hives/)).toBeVisible();
   await context.setOffline(true);
   await first.close();
 

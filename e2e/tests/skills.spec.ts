@@ -71,8 +71,8 @@ test('a draft of the checklist is shown with whom it touches, and put in force t
   await page.reload();
   await expect(page.getByText('2 changes', { exact: true })).toBeVisible();
   await page.getByLabel('Why, for the record').fill('more often');
-  await page.getByRole('button', { name: 'Put in force' }).click();
-  await expect(page.getByText(/^Version 2 is in force, \d{3} standings were carried over/)).toBeVisible();
+  await page.getByRole('button', { name: 'Publish' }).click();
+  await expect(page.getByText(/^Version 2 is published; \d{3} results were carried over/)).toBeVisible();
   await expect(page.getByText('v2,')).toBeVisible();
   await expect(page.getByText(/Nothing is changed yet/)).toBeVisible();
 });

@@ -16,7 +16,7 @@ test('whoever chooses imperial units reads and enters them everywhere, and nobod
   await expect(card.getByRole('radio', { name: /Same as the school: Metric/ })).toBeChecked();
   await card.getByRole('radio', { name: /^Imperial/ }).check();
   // The page is opened anew in the units that were chosen.
-  await Promise.all([page.waitForEvent('load'), card.getByRole('button', { name: 'Keep' }).click()]);
+  await Promise.all([page.waitForEvent('load'), card.getByRole('button', { name: 'Save' }).click()]);
   await expect(page.getByText(/°F/).first()).toBeVisible();
   for (const address of ['/ahead', '/ahead/season', '/ahead/dues', '/ahead/forage', '/ahead/weather', '/afterwards']) {
     await page.goto(address);
@@ -43,6 +43,6 @@ test('whoever chooses imperial units reads and enters them everywhere, and nobod
   await page.getByRole('button', { name: /Leilani/ }).click();
   await page.getByRole('menuitem', { name: 'Units' }).click();
   await page.getByRole('radio', { name: /^As the school does/ }).check();
-  await Promise.all([page.waitForEvent('load'), page.getByRole('button', { name: 'Keep' }).click()]);
+  await Promise.all([page.waitForEvent('load'), page.getByRole('button', { name: 'Save' }).click()]);
   await expect(page.getByText(/°C/).first()).toBeVisible();
 });

@@ -178,7 +178,7 @@ describe('the all-alive round', () => {
     const { element } = await showView(AliveRound, 'aliveRound', round, 'lead', { site: 'home' });
     expect(text(element)).toMatch(/7 of 8 alive, 1 unsure: 88 % \(likely 53 to 98 %\)/);
     expect(text(element)).toMatch(/brood boxes: 2 ?7 of 8 ?53 to 98 %/);
-    expect(text(element)).toMatch(/Winter to 2024: 4 of 8 alive: 50 in 100/);
+    expect(text(element)).toMatch(/Winter to 2024: 4 of 8 alive: 50 %/);
   });
 
   it('taps a hive, and takes the tap back with a second one', async () => {

@@ -73,7 +73,7 @@ describe('how far to trust the forecast', () => {
     expect(await verdict({ ...all, trust: { plan: 4, pencil: 4 } })).toMatch(/up to day 4; the nearer/);
     expect(await verdict({ ...all, trust: { plan: null, pencil: null } })).toMatch(/check again on the day/);
     expect(await verdict({ ...all, scores: [score(0, 0.9, 4)] })).toMatch(/Only 4 days so far/);
-    expect(await verdict({ ...all, scores: [], days: [] })).toMatch(/No day is known yet/);
+    expect(await verdict({ ...all, scores: [], days: [] })).toMatch(/No day yet to compare/);
   });
 
   it('shows the days on which it went the other way, as said some days ahead', async () => {
