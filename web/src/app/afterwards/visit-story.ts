@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { Review } from '@brave-comb/contract';
 import { type EntryBody, type Letter, type SideAddress } from '@brave-comb/core/inspection';
 import { AttachmentView } from '../inspection/attachment-view';
@@ -16,7 +17,7 @@ const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = 
 /** What a visit adds up to, how it went, and what its photos show when somebody looks again. */
 @Component({
   selector: 'bc-visit-story',
-  imports: [Named, AttachmentView, YoungBees],
+  imports: [MatButton, Named, AttachmentView, YoungBees],
   template: `
     <section class="sheet" aria-labelledby="adds-up">
       <h2 id="adds-up" i18n>What it adds up to</h2>
@@ -86,10 +87,10 @@ const LOOK_FOR: readonly { readonly letter: Letter; readonly name: string }[] = 
                       i18n-ariaLabel
                     >
                       <span>{{ content.name }}</span>
-                      <button type="button" class="btn line" (click)="confirm(address, content.letter, true)" i18n>
+                      <button type="button" matButton="outlined" (click)="confirm(address, content.letter, true)" i18n>
                         there
                       </button>
-                      <button type="button" class="btn line" (click)="confirm(address, content.letter, false)" i18n>
+                      <button type="button" matButton="outlined" (click)="confirm(address, content.letter, false)" i18n>
                         not there
                       </button>
                     </div>

@@ -10,6 +10,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import type { GroupSheet } from '@brave-comb/contract';
 import { Store } from '@ngrx/store';
@@ -28,7 +29,7 @@ import { VerdictSheet } from './verdict-sheet';
 /** Go or not, who, where, with what. */
 @Component({
   selector: 'bc-day-sheet',
-  imports: [Measured, MatIcon, VerdictSheet, GroupCard, CombLegend, NextHives, DayReadyLine],
+  imports: [MatButton, Measured, MatIcon, VerdictSheet, GroupCard, CombLegend, NextHives, DayReadyLine],
   templateUrl: './day-sheet.html',
   styleUrl: './day-sheet.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

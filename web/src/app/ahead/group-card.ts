@@ -1,5 +1,6 @@
 import { Measured, measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import type { DaySheet, GroupSheet } from '@brave-comb/contract';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
@@ -20,7 +21,7 @@ const ROLES = [
 /** Who opens which hive and why, what it was like last time, what is due, who does what. */
 @Component({
   selector: 'bc-group-card',
-  imports: [Measured, MatIcon, LastNest, HiveStack, StandingMap, IfWet],
+  imports: [MatButton, Measured, MatIcon, LastNest, HiveStack, StandingMap, IfWet],
   templateUrl: './group-card.html',
   styleUrl: './group-card.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

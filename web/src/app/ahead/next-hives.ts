@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { DaySheet } from '@brave-comb/contract';
 import { Clock } from '../people/clock';
@@ -10,7 +11,7 @@ const EVERY = 120_000;
 /** Which hives each group opens in the minutes that are left. */
 @Component({
   selector: 'bc-next-hives',
-  imports: [RouterLink],
+  imports: [MatButton, RouterLink],
   template: `
     <h2 id="next" i18n>If there is time left</h2>
     @for (group of groups(); track group.id) {
@@ -25,7 +26,7 @@ const EVERY = 120_000;
             </ng-container>
             @if (sheet().mayStart) {
               <a
-                class="btn line"
+                matButton="outlined"
                 [routerLink]="['/at-the-hive/hive', hive.id]"
                 [queryParams]="{ session: sheet().session.id }"
                 ariaLabel="Start hive {{ hive.number }}"

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { ViewName } from './views.feature';
 import { ViewDesk, type Watched } from './view-desk';
 
 /** What stands above every view: loading, faults, changes refused and changes that wait. */
 @Component({
   selector: 'bc-view-state',
+  imports: [MatButton],
   template: `
     @if (desk.waiting().length; as count) {
       <p class="note" role="status" i18n>
@@ -18,7 +20,7 @@ import { ViewDesk, type Watched } from './view-desk';
       <section class="sheet no problem" role="alert">
         <h2 i18n>{{ name() }} could not be loaded</h2>
         <p>{{ fault.message }}</p>
-        <button type="button" class="btn" (click)="watched().reload()" i18n>Try now</button>
+        <button type="button" matButton="filled" (click)="watched().reload()" i18n>Try now</button>
       </section>
     } @else if (!watched().data() || watched().former()) {
       <p class="loading" role="status" i18n>Loading {{ name().toLowerCase() }} …</p>

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, effect, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
 import type { Calendars } from '@brave-comb/contract';
 import { ViewDesk } from '../api/view-desk';
@@ -6,7 +7,7 @@ import { ViewDesk } from '../api/view-desk';
 /** House practice of the colony calendar: how often, how long a rest, how much teaching. */
 @Component({
   selector: 'bc-care-rules',
-  imports: [ReactiveFormsModule],
+  imports: [MatButton, ReactiveFormsModule],
   template: `
     <section class="sheet" aria-labelledby="rules-title">
       <h2 id="rules-title" i18n>House rules</h2>
@@ -35,7 +36,7 @@ import { ViewDesk } from '../api/view-desk';
         <label
           ><ng-container i18n>Stings </ng-container><input type="number" min="1" max="200" formControlName="stings"
         /></label>
-        <button class="btn" type="submit" [disabled]="form.invalid || form.pristine" i18n>Save</button>
+        <button matButton="filled" type="submit" [disabled]="form.invalid || form.pristine" i18n>Save</button>
       </form>
       <p class="quiet" i18n>
         Seven days, where no swarm may be lost: a cell is sealed on day 8. Other practice looks every 10 to 15 days and

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { Calendars, ColonyCalendar } from '@brave-comb/contract';
 import { daysBetween } from '@brave-comb/core/units';
@@ -17,7 +18,7 @@ type Sorting = 'date' | 'hive';
 /** The colony calendar: what is due at each hive, why and how strictly, until when it is left alone, its load, and what to expect. */
 @Component({
   selector: 'bc-dues',
-  imports: [Named, RouterLink, ViewState, EventForm, ExpectedCard, CareRules],
+  imports: [MatButton, Named, RouterLink, ViewState, EventForm, ExpectedCard, CareRules],
   templateUrl: './dues.html',
   styleUrl: './dues.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,6 +1,7 @@
 import { MeasureField } from '../language/measure-field';
 import { UnitName, unit } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import type { ColonyCalendar, endpoints } from '@brave-comb/contract';
@@ -47,7 +48,7 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
 /** Logs what was done to a colony or seen on it. */
 @Component({
   selector: 'bc-event-form',
-  imports: [MeasureField, UnitName, Named, ReactiveFormsModule],
+  imports: [MatButton, MeasureField, UnitName, Named, ReactiveFormsModule],
   template: `
     <h3 i18n>Log for hive {{ hive() }}</h3>
     <form class="fields" [formGroup]="form" (ngSubmit)="submit()">
@@ -156,7 +157,7 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
           </label>
         }
       }
-      <button class="btn" type="submit" i18n>Log it</button>
+      <button matButton="filled" type="submit" i18n>Log it</button>
     </form>
     @if (kind() === 'treatment') {
       <p class="caution" i18n>

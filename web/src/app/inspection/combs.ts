@@ -1,5 +1,6 @@
 import { Named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { COMB_GRADES, type CombGrade } from '@brave-comb/core/inspection';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
@@ -7,7 +8,7 @@ import { ViewState } from '../api/view-state';
 /** Combs: what is in store, what is due for renewal, and where moved ones came from and went. */
 @Component({
   selector: 'bc-combs',
-  imports: [Named, ViewState],
+  imports: [MatButton, Named, ViewState],
   template: `
     <bc-view-state [watched]="watched" name="The combs" i18n-name />
     @if (watched.data(); as data) {
@@ -35,8 +36,8 @@ import { ViewState } from '../api/view-state';
           @for (grade of grades; track grade) {
             <button
               type="button"
-              class="btn"
-              [class.line]="grade !== shown()"
+              [matButton]="grade !== shown() ? 'outlined' : 'filled'"
+             
               [attr.aria-pressed]="grade === shown()"
               (click)="shown.set(grade)"
             >

@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, effect, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { type HiveShut, PreparedVisits } from './prepared-visits';
 
 /** Where the printed label of a hive leads: straight into its visit. */
 @Component({
   selector: 'bc-hive-door',
-  imports: [RouterLink],
+  imports: [MatButton, RouterLink],
   template: `
     <main class="sheet">
       @if (problem(); as words) {
@@ -15,7 +16,7 @@ import { type HiveShut, PreparedVisits } from './prepared-visits';
         <p role="alert">{{ words.says }}</p>
         @if (words.unplanned) {
           <p>
-            <button type="button" class="btn" (click)="openAnyway()" i18n>Open it outside a planned session</button>
+            <button type="button" matButton="filled" (click)="openAnyway()" i18n>Open it outside a planned session</button>
           </p>
           <p class="quiet" i18n>The visit is yours, without a trainee group, and is recorded like any other.</p>
         }

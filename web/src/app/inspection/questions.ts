@@ -1,5 +1,6 @@
 import { said } from '../language/said';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import type { AskedQuestion } from '@brave-comb/contract';
@@ -15,7 +16,7 @@ import { DeviceStore } from '../device/device-store';
 /** Questions asked at the hives and marks that nobody could name, with the lead's answers. */
 @Component({
   selector: 'bc-questions',
-  imports: [RouterLink, ViewState, AttachmentView],
+  imports: [MatButton, RouterLink, ViewState, AttachmentView],
   template: `
     <bc-view-state [watched]="watched" name="The questions" i18n-name />
     @if (watched.data(); as data) {
@@ -50,7 +51,7 @@ import { DeviceStore } from '../device/device-store';
                       [placeholder]="question.answer ? anotherAnswer : firstAnswer"
                     ></textarea>
                   </label>
-                  <button type="submit" class="btn" i18n>Answer</button>
+                  <button type="submit" matButton="filled" i18n>Answer</button>
                 </form>
               }
             </li>

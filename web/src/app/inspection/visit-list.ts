@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import type { Visit } from '@brave-comb/contract';
@@ -10,7 +11,7 @@ import { dayOf, timeOf } from '../ui/format';
 /** Visits, newest first: those open now to go on with, or all to look back on. */
 @Component({
   selector: 'bc-visit-list',
-  imports: [RouterLink],
+  imports: [MatButton, RouterLink],
   template: `
     <section class="sheet">
       <h1 i18n>{!!openOnly(), select, true {Open visits} other {Visits, newest first}}</h1>
@@ -46,7 +47,7 @@ import { dayOf, timeOf } from '../ui/format';
         <ul class="hives">
           @for (hive of hives(); track hive.id) {
             <li>
-              <a class="btn line" [routerLink]="['/at-the-hive/hive', hive.id]" i18n
+              <a matButton="outlined" [routerLink]="['/at-the-hive/hive', hive.id]" i18n
                 >Hive {{ hive.number }}<span class="unseen">, {{ hive.siteName }}</span></a
               >
             </li>

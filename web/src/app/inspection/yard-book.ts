@@ -1,5 +1,6 @@
 import { Measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { ViewDesk } from '../api/view-desk';
 import { TaskForm } from './task-form';
@@ -11,7 +12,7 @@ import { type StrayCause } from '@brave-comb/core/inspection';
 /** What visits left to be done, stray comb and its causes, wax saved, sticky hives, and how hives changed. */
 @Component({
   selector: 'bc-yard-book',
-  imports: [Measured, Named, RouterLink, TaskForm, ViewState],
+  imports: [MatButton, Measured, Named, RouterLink, TaskForm, ViewState],
   template: `
     <bc-view-state [watched]="watched" name="The yard book" i18n-name />
     @if (watched.data(); as data) {
@@ -41,7 +42,7 @@ import { type StrayCause } from '@brave-comb/core/inspection';
               }
               <button
                 type="button"
-                class="btn line"
+                matButton="outlined"
                 [attr.aria-label]="labelOf(task)"
                 (click)="settle(task.id, !task.settled)"
                 i18n

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MatDialogModule } from '@angular/material/dialog';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
@@ -7,7 +8,7 @@ import { dayOf } from '../ui/format';
 /** The secret address of one's own calendar: made, shown once, revoked. */
 @Component({
   selector: 'bc-calendar-address',
-  imports: [MatDialogModule, ViewState],
+  imports: [MatButton, MatDialogModule, ViewState],
   template: `
     <h2 mat-dialog-title i18n>My calendar address</h2>
     <mat-dialog-content>
@@ -29,12 +30,12 @@ import { dayOf } from '../ui/format';
     </mat-dialog-content>
     <mat-dialog-actions>
       @if (since()) {
-        <button type="button" class="btn line" (click)="revoke()" i18n>Disable it</button>
+        <button type="button" matButton="outlined" (click)="revoke()" i18n>Disable it</button>
       }
-      <button type="button" class="btn" (click)="create()" i18n>
+      <button type="button" matButton="filled" (click)="create()" i18n>
         {!!since(), select, true {Make a new one} other {Make one}}
       </button>
-      <button type="button" class="btn line" mat-dialog-close i18n>Close</button>
+      <button type="button" matButton="outlined" mat-dialog-close i18n>Close</button>
     </mat-dialog-actions>
   `,
   styles: `

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { MessageTime } from './message-time';
@@ -6,7 +7,7 @@ import { MessageTime } from './message-time';
 /** What one was told. */
 @Component({
   selector: 'bc-messages',
-  imports: [ViewState, MessageTime],
+  imports: [MatButton, ViewState, MessageTime],
   template: `
     <bc-view-state [watched]="watched" name="Your messages" i18n-name />
     @if (watched.data(); as data) {
@@ -18,7 +19,7 @@ import { MessageTime } from './message-time';
               <p>
                 <b>{{ message.subject }}</b> <bc-message-time [at]="message.at" />
                 @if (!message.read) {
-                  <button type="button" class="btn line" (click)="read(message.id)" i18n>Read</button>
+                  <button type="button" matButton="outlined" (click)="read(message.id)" i18n>Read</button>
                 }
               </p>
               @for (line of message.lines; track $index) {

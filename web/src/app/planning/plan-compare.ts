@@ -1,5 +1,6 @@
 import type { Text } from '@brave-comb/core/language';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { PlanChange, PlannedSession, StaffVisit } from '@brave-comb/core/planning';
 import { scaleLinear } from 'd3-scale';
 import { pointsText } from './plan-row';
@@ -17,7 +18,7 @@ const [BAR, HEIGHT] = [30, 60];
 /** How another plan differs from the one on the board, and the way there step by step. */
 @Component({
   selector: 'bc-plan-compare',
-  imports: [PlanWhy],
+  imports: [MatButton, PlanWhy],
   templateUrl: './plan-compare.html',
   styleUrl: './plan-compare.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { PlanLock } from '@brave-comb/core/planning';
 
 interface Choice {
@@ -13,6 +14,7 @@ export interface Placed {
 /** Holds a session of a group at hours of one's own choice, or forbids it. */
 @Component({
   selector: 'bc-plan-force',
+  imports: [MatButton],
   template: `
     <div class="fields">
       <label>
@@ -33,14 +35,14 @@ export interface Placed {
       </label>
     </div>
     <div class="tools">
-      <button type="button" class="btn line" (click)="priced.emit(lock(group.value, slot.value))" i18n>
+      <button type="button" matButton="outlined" (click)="priced.emit(lock(group.value, slot.value))" i18n>
         What would it cost?
       </button>
-      <button type="button" class="btn" (click)="held.emit(lock(group.value, slot.value))" i18n>Add session</button>
-      <button type="button" class="btn line" (click)="pinned.emit({ group: group.value, slot: slot.value })" i18n>
+      <button type="button" matButton="filled" (click)="held.emit(lock(group.value, slot.value))" i18n>Add session</button>
+      <button type="button" matButton="outlined" (click)="pinned.emit({ group: group.value, slot: slot.value })" i18n>
         Fix this slot
       </button>
-      <button type="button" class="btn line" (click)="forbidden.emit({ group: group.value, slot: slot.value })" i18n>
+      <button type="button" matButton="outlined" (click)="forbidden.emit({ group: group.value, slot: slot.value })" i18n>
         Exclude this slot
       </button>
     </div>

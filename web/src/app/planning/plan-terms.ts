@@ -1,5 +1,6 @@
 import { Measured, UnitName, keptFigure, typedFigure } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { HivePlace, Output, PlanningTerms, endpoints } from '@brave-comb/contract';
 import { Clock } from '../people/clock';
@@ -19,7 +20,7 @@ const NOWHERE: HivePlace = { east: 0, north: 0, faces: 180 };
 /** When groups and supervisors can come, what trainees may lift, where hives stand: what the planner goes by. */
 @Component({
   selector: 'bc-plan-terms',
-  imports: [UnitName, Measured, RouterLink, ViewState, TimesForm],
+  imports: [MatButton, UnitName, Measured, RouterLink, ViewState, TimesForm],
   templateUrl: './plan-terms.html',
   styleUrl: './plan-terms.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

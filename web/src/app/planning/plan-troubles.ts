@@ -1,19 +1,20 @@
 import type { Text } from '@brave-comb/core/language';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { type Trouble, TROUBLES } from '@brave-comb/core/planning';
 import { Named } from '../language/words';
 
 /** What is weak in the plan, by kind; one kind at a time can be looked at. */
 @Component({
   selector: 'bc-plan-troubles',
-  imports: [Named],
+  imports: [MatButton, Named],
   template: `
     <div class="kinds" role="group" aria-label="Problems" i18n-aria-label>
       @for (kind of kinds(); track kind.name) {
-        <button
+        <button class="small"
           type="button"
-          class="btn"
-          [class.line]="only() !== kind.name"
+          [matButton]="only() !== kind.name ? 'outlined' : 'filled'"
+         
           [attr.aria-pressed]="only() === kind.name"
           (click)="chosen.emit(only() === kind.name ? null : kind.name)"
         >
@@ -38,10 +39,6 @@ import { Named } from '../language/words';
       gap: 6px;
       align-items: center;
       margin: 0 0 8px;
-    }
-    .btn {
-      min-height: 28px;
-      padding: 2px 10px;
     }
     .quiet {
       color: var(--ink-2);

@@ -10,6 +10,7 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { PlanBoard } from '@brave-comb/contract';
 import {
@@ -54,7 +55,7 @@ const NEWS = 0.1;
 /** The planner: a board that computes, proves, explains and is changed by hand. */
 @Component({
   selector: 'bc-planner',
-  imports: [RouterLink, ViewState, PlanCourse, PlanWhy, PlanGrid, PlanTroubles, PlanCompare, PlanForce],
+  imports: [MatButton, RouterLink, ViewState, PlanCourse, PlanWhy, PlanGrid, PlanTroubles, PlanCompare, PlanForce],
   providers: [PlanThinker],
   templateUrl: './planner.html',
   styleUrl: './planner.scss',

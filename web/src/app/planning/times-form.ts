@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { PlanningTerms } from '@brave-comb/contract';
 
 type Times = Extract<PlanningTerms, { kind: 'supervisor' }>['times'];
@@ -22,6 +23,7 @@ const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.sl
 /** Hours of the week in which somebody can come, and days away. */
 @Component({
   selector: 'bc-times-form',
+  imports: [MatButton],
   template: `
     <fieldset>
       <legend i18n>Hours of the week</legend>
@@ -80,10 +82,10 @@ const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.sl
             i18n-aria-label
             (change)="setAway($index, { why: $any($event.target).value })"
           />
-          <button type="button" class="btn line" (click)="dropAway($index)" i18n>Remove</button>
+          <button type="button" matButton="outlined" (click)="dropAway($index)" i18n>Remove</button>
         </div>
       }
-      <button type="button" class="btn line" (click)="addAway()" i18n>Add days away</button>
+      <button type="button" matButton="outlined" (click)="addAway()" i18n>Add days away</button>
     </fieldset>
   `,
   styles: `

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, linkedSignal, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 
 /** One question of a choice, with what can be said to it. */
 export interface Choice {
@@ -10,6 +11,7 @@ export interface Choice {
 /** One or two choices, each of several answers. */
 @Component({
   selector: 'bc-choice-entry',
+  imports: [MatButton],
   template: `
     @for (choice of choices(); track choice.id) {
       <div role="group" [attr.aria-labelledby]="'choice-' + choice.id">
@@ -28,10 +30,10 @@ export interface Choice {
       </div>
     }
     <div class="ends">
-      <button type="button" class="btn go" [disabled]="!whole()" (click)="done.emit(chosen())" i18n>
+      <button type="button" class="go" matButton="filled" [disabled]="!whole()" (click)="done.emit(chosen())" i18n>
         Done, show me
       </button>
-      <button type="button" class="btn line" (click)="gaveUp.emit()" i18n>Give up</button>
+      <button type="button" matButton="outlined" (click)="gaveUp.emit()" i18n>Give up</button>
     </div>
   `,
   styleUrl: './entries.scss',

@@ -1,12 +1,13 @@
 import { CdkDrag, type CdkDragDrop, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, input, linkedSignal, output, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { OrderStep } from '@brave-comb/core/practice';
 import { SaidPipe, said } from '../language/said';
 
 /** Steps that are put in order, by dragging or by keys. */
 @Component({
   selector: 'bc-order-entry',
-  imports: [SaidPipe, CdkDrag, CdkDropList],
+  imports: [MatButton, SaidPipe, CdkDrag, CdkDropList],
   template: `
     <h2 id="order" i18n>Put them in order</h2>
     <p class="quiet" i18n>Drag a step, or choose one and press Alt with the arrow keys.</p>
@@ -49,8 +50,8 @@ import { SaidPipe, said } from '../language/said';
     </ol>
     <p class="unseen" aria-live="polite">{{ moved() }}</p>
     <div class="ends">
-      <button type="button" class="btn go" (click)="done.emit(ids())" i18n>Done, show me</button>
-      <button type="button" class="btn line" (click)="gaveUp.emit()" i18n>Give up</button>
+      <button type="button" class="go" matButton="filled" (click)="done.emit(ids())" i18n>Done, show me</button>
+      <button type="button" matButton="outlined" (click)="gaveUp.emit()" i18n>Give up</button>
     </div>
   `,
   styleUrl: './entries.scss',

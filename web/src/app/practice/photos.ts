@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { AttachmentView } from '../inspection/attachment-view';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
@@ -7,7 +8,7 @@ import { dayOf } from '../ui/format';
 /** The school's own photos made into drills: a question, its choices, and what to say afterwards. */
 @Component({
   selector: 'bc-photo-drills',
-  imports: [AttachmentView, ViewState],
+  imports: [MatButton, AttachmentView, ViewState],
   template: `
     <bc-view-state [watched]="watched" name="The photos" i18n-name />
     @if (watched.data(); as data) {
@@ -49,7 +50,7 @@ import { dayOf } from '../ui/format';
               @if (problem()) {
                 <p class="bad" role="alert">{{ problem() }}</p>
               }
-              <button type="submit" class="btn" i18n>Add to practice</button>
+              <button type="submit" matButton="filled" i18n>Add to practice</button>
             </form>
           </section>
         }

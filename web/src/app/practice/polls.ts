@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { toSignal } from '@angular/core/rxjs-interop';
 import type { Output, endpoints } from '@brave-comb/contract';
 import { POLL_ANSWERS, POLL_MOMENTS, type PollAnswer } from '@brave-comb/core/practice';
@@ -15,7 +16,7 @@ type Question = Poll['questions'][number];
 /** What a group feels ready for, asked before a lesson and again after it. */
 @Component({
   selector: 'bc-polls',
-  imports: [ViewState],
+  imports: [MatButton, ViewState],
   templateUrl: './polls.html',
   styleUrl: './polls.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,6 +1,7 @@
 import { Named } from '../language/words';
 import { SaidPipe } from '../language/said';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { PLACES, type Progress, TOPICS, type TopicId, topicForLetters, topicOf } from '@brave-comb/core/practice';
@@ -18,7 +19,7 @@ const LISTED = 6;
 /** What is due, and everything that can be practised, with how well it is known. */
 @Component({
   selector: 'bc-practice',
-  imports: [Named, SaidPipe, RouterLink, ViewState],
+  imports: [MatButton, Named, SaidPipe, RouterLink, ViewState],
   providers: [PracticeDesk],
   templateUrl: './practice.html',
   styleUrl: './practice.scss',

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, model, output, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { SHORT_CONTENTS as SHORT } from '../inspection/short-contents';
 import {
   EMPTY_SIDE,
@@ -15,6 +16,7 @@ import {
 /** A comb read in eighths: by taps on plus and minus, or by the same keys as at the hive. */
 @Component({
   selector: 'bc-reading-entry',
+  imports: [MatButton],
   template: `
     <h2 id="what" i18n>What do you see?</h2>
     <p class="typed" role="status">
@@ -78,8 +80,8 @@ import {
     </ul>
     <p class="quiet" i18n>The line adds up to eight eighths. Tap the bar for: only a few cells.</p>
     <div class="ends">
-      <button type="button" class="btn go" [disabled]="left() < 0" (click)="done.emit()" i18n>Done, show me</button>
-      <button type="button" class="btn line" (click)="gaveUp.emit()" i18n>Give up</button>
+      <button type="button" class="go" matButton="filled" [disabled]="left() < 0" (click)="done.emit()" i18n>Done, show me</button>
+      <button type="button" matButton="outlined" (click)="gaveUp.emit()" i18n>Give up</button>
     </div>
   `,
   styleUrl: './entries.scss',

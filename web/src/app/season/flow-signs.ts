@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { FLOW_SIGNS, FLOW_SIGN_NAMES, type FlowSign } from '@brave-comb/core/season';
 import { ViewDesk } from '../api/view-desk';
 import { SaidPipe } from '../language/said';
@@ -6,7 +7,7 @@ import { SaidPipe } from '../language/said';
 /** Signs of a flow or a dearth, ticked at a visit or at the site. */
 @Component({
   selector: 'bc-flow-signs',
-  imports: [SaidPipe],
+  imports: [MatButton, SaidPipe],
   template: `
     <table>
       <caption class="unseen" i18n>
@@ -31,7 +32,7 @@ import { SaidPipe } from '../language/said';
         }
       </tbody>
     </table>
-    <button type="button" class="btn" [disabled]="count() === 0" (click)="keep()" i18n>
+    <button type="button" matButton="filled" [disabled]="count() === 0" (click)="keep()" i18n>
       {kept() && count() === 0, select, true {Signs saved} other {Save {{ count() || '' }} signs}}
     </button>
   `,
@@ -63,9 +64,6 @@ import { SaidPipe } from '../language/said';
     td .dearth[aria-pressed='true'] {
       border-color: var(--rust);
       background: var(--rust-100);
-    }
-    .btn {
-      min-height: var(--target, 34px);
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

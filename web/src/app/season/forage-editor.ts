@@ -1,5 +1,6 @@
 import { measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { Forage, SitePlant } from '@brave-comb/contract';
 import { DEGREE_DAY_METHODS, type DegreeDayMethod } from '@brave-comb/core/season';
 import { Store } from '@ngrx/store';
@@ -18,7 +19,7 @@ const WORTH = [$localize`none`, $localize`a little`, $localize`useful`, $localiz
 /** The forage calendar of a site: its plants, this year's bloom, what was seen, and the general list to choose from. */
 @Component({
   selector: 'bc-forage-editor',
-  imports: [Named, ViewState, PlantForm, MovePlanner],
+  imports: [MatButton, Named, ViewState, PlantForm, MovePlanner],
   templateUrl: './forage-editor.html',
   styleUrl: './forage-editor.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

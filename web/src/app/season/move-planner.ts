@@ -1,5 +1,6 @@
 import { Measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dayText } from '../ui/format';
@@ -7,7 +8,7 @@ import { dayText } from '../ui/format';
 /** A later flow at another site: a dated plan for taking hives there and back. */
 @Component({
   selector: 'bc-move-planner',
-  imports: [Measured, ViewState],
+  imports: [MatButton, Measured, ViewState],
   template: `
     <section class="sheet" aria-labelledby="move-title">
       <h2 id="move-title" i18n>A later flow elsewhere</h2>
@@ -59,7 +60,7 @@ import { dayText } from '../ui/format';
               </label>
             }
           </fieldset>
-          <button type="button" class="btn" [disabled]="chosen().length === 0" (click)="schedule()" i18n>
+          <button type="button" matButton="filled" [disabled]="chosen().length === 0" (click)="schedule()" i18n>
             Add to their calendars
           </button>
           @if (done(); as tasks) {

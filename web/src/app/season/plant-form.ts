@@ -1,6 +1,7 @@
 import { MeasureField } from '../language/measure-field';
 import { UnitName } from '../language/units';
 import { ChangeDetectionStrategy, Component, effect, inject, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import type { SitePlant } from '@brave-comb/contract';
 import { plantId } from '@brave-comb/core/season';
@@ -8,7 +9,7 @@ import { plantId } from '@brave-comb/core/season';
 /** A plant of a site, entered or changed. */
 @Component({
   selector: 'bc-plant-form',
-  imports: [MeasureField, UnitName, ReactiveFormsModule],
+  imports: [MatButton, MeasureField, UnitName, ReactiveFormsModule],
   template: `
     <form class="fields" [formGroup]="form" (ngSubmit)="keep()" aria-label="Plant" i18n-aria-label>
       <label><ng-container i18n>Name </ng-container><input type="text" maxlength="80" formControlName="name" /></label>
@@ -43,8 +44,8 @@ import { plantId } from '@brave-comb/core/season';
       <label
         ><ng-container i18n>Days in bloom </ng-container><input type="number" min="3" max="200" formControlName="days"
       /></label>
-      <button class="btn" type="submit" [disabled]="form.invalid" i18n>Save</button>
-      <button class="btn line" type="button" (click)="left.emit()" i18n>Cancel</button>
+      <button matButton="filled" type="submit" [disabled]="form.invalid" i18n>Save</button>
+      <button matButton="outlined" type="button" (click)="left.emit()" i18n>Cancel</button>
       @if (form.invalid && form.dirty) {
         <p class="quiet" role="status" i18n>
           Needs a name, values from 0 to 4, 3 to 200 days in bloom, and a date such as 05-17.

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { Happenings } from '@brave-comb/contract';
 import type { PollenColour } from '@brave-comb/core/inspection';
 import { dayText, oddsText } from '../ui/format';
@@ -8,7 +9,7 @@ import { Named } from '../language/words';
 /** This week's key to the colours of pollen loads at the site, what was seen, and what is still unknown. */
 @Component({
   selector: 'bc-pollen-key',
-  imports: [Named],
+  imports: [MatButton, Named],
   template: `
     <section class="sheet" aria-labelledby="pollen-title">
       <h2 id="pollen-title" i18n>Pollen colours of the week</h2>
@@ -33,7 +34,7 @@ import { Named } from '../language/words';
               <li i18n>Nothing that blooms here now fits.</li>
             }
           </ul>
-          <button type="button" class="btn line" (click)="see(null)" i18n>Unknown, ask later</button>
+          <button type="button" matButton="outlined" (click)="see(null)" i18n>Unknown, ask later</button>
         </div>
       }
       @if (unknown().length) {

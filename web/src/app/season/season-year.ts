@@ -10,6 +10,7 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import type { Year } from '@brave-comb/contract';
 import { swarmingOn } from '@brave-comb/core/season';
@@ -36,7 +37,7 @@ const WEEK = 7;
 /** The year of growth: phases, weather, bloom, flow, sessions, deadlines and each hive's openings and dues. */
 @Component({
   selector: 'bc-season-year',
-  imports: [UnitName, Named, RouterLink, ViewState],
+  imports: [MatButton, UnitName, Named, RouterLink, ViewState],
   templateUrl: './season-year.html',
   styleUrl: './season-year.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

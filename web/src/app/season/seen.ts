@@ -1,5 +1,6 @@
 import { Measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { Happenings } from '@brave-comb/contract';
 import { Store } from '@ngrx/store';
 import { dayText, decimal, sureText } from '../ui/format';
@@ -17,7 +18,7 @@ type Kind = Happenings['events'][number]['kind'];
 /** What was seen at a site: events that set tasks going, signs of flow or dearth, pollen colours, the alive round. */
 @Component({
   selector: 'bc-seen',
-  imports: [Measured, Named, ViewState, FlowSigns, PollenKey, AliveRound, TriggerRules],
+  imports: [MatButton, Measured, Named, ViewState, FlowSigns, PollenKey, AliveRound, TriggerRules],
   templateUrl: './seen.html',
   styleUrl: './seen.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { Store } from '@ngrx/store';
 import type { Happenings } from '@brave-comb/contract';
 import { follows } from '../ui/follows';
@@ -11,7 +12,7 @@ type Trigger = Happenings['triggers'][number];
 /** House practice: which tasks an event sets going, with both schools' reasons. The lead switches and dates them. */
 @Component({
   selector: 'bc-trigger-rules',
-  imports: [Named],
+  imports: [MatButton, Named],
   template: `
     <details>
       <summary i18n>Tasks started by an event: house practice</summary>
@@ -73,7 +74,7 @@ type Trigger = Happenings['triggers'][number];
         </table>
       </div>
       @if (lead()) {
-        <button type="button" class="btn" (click)="keep()" i18n>Save</button>
+        <button type="button" matButton="filled" (click)="keep()" i18n>Save</button>
       }
     </details>
   `,
@@ -94,7 +95,7 @@ type Trigger = Happenings['triggers'][number];
     .days {
       white-space: nowrap;
     }
-    .btn {
+    .mat-mdc-button-base {
       margin-top: 6px;
     }
   `,

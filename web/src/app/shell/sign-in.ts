@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
@@ -10,7 +11,7 @@ import { PeopleEvents, peopleFeature } from '../people/people.feature';
 
 @Component({
   selector: 'bc-sign-in',
-  imports: [ReactiveFormsModule, MatFormFieldModule, MatInputModule, AsideNotice, SignInComb],
+  imports: [MatButton, ReactiveFormsModule, MatFormFieldModule, MatInputModule, AsideNotice, SignInComb],
   templateUrl: './sign-in.html',
   styleUrl: './sign-in.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -13,6 +13,7 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import type { Output } from '@brave-comb/contract';
 import { type BadLine, checklistCsv, readChecklistCsv } from '@brave-comb/core/exchange';
@@ -95,7 +96,7 @@ function parsed(text: string): { readonly skills?: readonly WordedSkill[] } {
 /** What the school asks for: its skills with their rules, as a draft until a lead puts it in force. */
 @Component({
   selector: 'bc-checklist',
-  imports: [
+  imports: [MatButton, 
     SaidPipe,
     Named,
     CdkDrag,

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { type Forgetting, termOf } from '@brave-comb/core/skills';
 import { follows } from '../ui/follows';
 import { ViewDesk } from '../api/view-desk';
@@ -11,6 +12,7 @@ const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
 /** How long a skill stays valid after it was last shown: a fixed term, or one that grows with each day on which it was shown. */
 @Component({
   selector: 'bc-forgetting-form',
+  imports: [MatButton],
   template: `
     <h2 id="forgetting" i18n>How long a skill stays valid</h2>
     <p class="quiet" i18n>
@@ -55,7 +57,7 @@ const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
     </fieldset>
     <p>{{ example() }}</p>
     @if (mayChange()) {
-      <button type="button" class="btn" [disabled]="!changed() || desk.sending()" (click)="keep()" i18n>Save</button>
+      <button type="button" matButton="filled" [disabled]="!changed() || desk.sending()" (click)="keep()" i18n>Save</button>
     }
   `,
   styles: `
@@ -92,7 +94,7 @@ const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
       border-radius: 5px;
       background: var(--sheet);
     }
-    .btn {
+    .mat-mdc-button-base {
       justify-self: start;
     }
   `,

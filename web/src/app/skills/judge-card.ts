@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
 import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
 import { Clock } from '../people/clock';
@@ -25,7 +26,7 @@ const TITLES = {
 /** One judgement: which skill, how much help it took, when and where, and what was seen. */
 @Component({
   selector: 'bc-judge-card',
-  imports: [Named, LevelGlyph, MatDialogClose, MatDialogTitle],
+  imports: [MatButton, Named, LevelGlyph, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle>{{ title }}</h2>
     @if (ask.evidence; as was) {
@@ -83,10 +84,10 @@ const TITLES = {
       ><textarea #words rows="2" maxlength="500" [value]="note()" (input)="note.set(words.value)"></textarea>
     </label>
     <div class="row">
-      <button type="button" class="btn" [disabled]="!ready()" (click)="keep()" i18n>
+      <button type="button" matButton="filled" [disabled]="!ready()" (click)="keep()" i18n>
         {ask.about, select, claim {Claim it} other {Save}}
       </button>
-      <button type="button" class="btn line" matDialogClose i18n>Cancel</button>
+      <button type="button" matButton="outlined" matDialogClose i18n>Cancel</button>
     </div>
   `,
   styleUrl: './judge-card.scss',

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { Coverage, Input, Output } from '@brave-comb/contract';
 import { skillOf } from '@brave-comb/core/skills';
 import { addDays } from '@brave-comb/core/units';
@@ -34,7 +35,7 @@ const LISTED = 12;
 /** Whom a draft touches, what becomes of what was held, and the button that puts it in force. */
 @Component({
   selector: 'bc-put-in-force',
-  imports: [SaidPipe, Named, LevelGlyph, ShowingsChart],
+  imports: [MatButton, SaidPipe, Named, LevelGlyph, ShowingsChart],
   templateUrl: './put-in-force.html',
   styleUrl: './put-in-force.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { peopleFeature } from '../people/people.feature';
@@ -18,7 +19,7 @@ const SOURCE_WORDS = {
 /** What a standing rests on: the rule, every showing with later words on it, the signatures. */
 @Component({
   selector: 'bc-skill-detail',
-  imports: [Named, RouterLink],
+  imports: [MatButton, Named, RouterLink],
   template: `
     <p i18n>
       <b>{{ skill().says }}.</b> Shown by: {{ skill().shownBy }}.
@@ -60,7 +61,7 @@ const SOURCE_WORDS = {
             <p class="word" i18n>Does not count under today’s rule.</p>
           }
           @if (staff() && each.assessor && !each.withdrawn) {
-            <button type="button" class="btn line" (click)="corrected.emit(each)" i18n>Correct it</button>
+            <button type="button" matButton="outlined" (click)="corrected.emit(each)" i18n>Correct it</button>
           }
         </li>
       } @empty {
@@ -87,11 +88,11 @@ const SOURCE_WORDS = {
         ><input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)"
       /></label>
       @if (signed(); as signOff) {
-        <button type="button" class="btn line" [disabled]="reason().trim().length < 3" (click)="withdraw(signOff)" i18n>
+        <button type="button" matButton="outlined" [disabled]="reason().trim().length < 3" (click)="withdraw(signOff)" i18n>
           Withdraw the sign-off
         </button>
       } @else {
-        <button type="button" class="btn" [disabled]="mustSay() && reason().trim() === ''" (click)="sign()" i18n>
+        <button type="button" matButton="filled" [disabled]="mustSay() && reason().trim() === ''" (click)="sign()" i18n>
           Sign off
         </button>
       }

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
 import type { Coverage } from '@brave-comb/contract';
@@ -17,7 +18,7 @@ const ORDER = ['due-again', 'in-progress', 'not-met'];
 /** One trainee beside the matrix: what is still open, and what each skill rests on. */
 @Component({
   selector: 'bc-trainee-side',
-  imports: [Named, LevelGlyph, MatIcon, RouterLink],
+  imports: [MatButton, Named, LevelGlyph, MatIcon, RouterLink],
   template: `
     @if (data(); as record) {
       <div class="top">
@@ -78,7 +79,7 @@ const ORDER = ['due-again', 'in-progress', 'not-met'];
       @if (open().length > listed().length) {
         <p class="quiet" i18n>And {{ open().length - listed().length }} more in the passport.</p>
       }
-      <a class="btn" [routerLink]="['/trainees', record.trainee.id]" i18n>Open the passport</a>
+      <a matButton="filled" [routerLink]="['/trainees', record.trainee.id]" i18n>Open the passport</a>
     } @else if (watched.fault(); as fault) {
       <p role="alert">{{ fault.message }}</p>
     } @else {

@@ -1,6 +1,7 @@
 import { Measured, UnitName } from '../language/units';
 import { DEPTHS } from '@brave-comb/core/weather';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { DayPage } from '@brave-comb/contract';
 import { swarmingOn } from '@brave-comb/core/season';
@@ -16,7 +17,7 @@ import { Named, named } from '../language/words';
 /** One day hour by hour: what may be opened when, why, and what light, heat and smoke ask of people. */
 @Component({
   selector: 'bc-day-page',
-  imports: [UnitName, Measured, Named, RouterLink, ViewState, DayHours],
+  imports: [MatButton, UnitName, Measured, Named, RouterLink, ViewState, DayHours],
   templateUrl: './day-page.html',
   styleUrl: './day-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

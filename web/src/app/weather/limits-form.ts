@@ -3,6 +3,7 @@ import { named } from '../language/words';
 import { type Quantity, upperFirst } from '@brave-comb/core/units';
 import { DEPTHS } from '@brave-comb/core/weather';
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { Trust } from '@brave-comb/contract';
 import { follows } from '../ui/follows';
 import { ViewDesk } from '../api/view-desk';
@@ -22,7 +23,7 @@ const FIGURES = [
 /** House practice: what the weather must be for each depth of opening. */
 @Component({
   selector: 'bc-limits-form',
-  imports: [Measured],
+  imports: [MatButton, Measured],
   template: `
     <section class="sheet" aria-labelledby="limits-title">
       <h2 id="limits-title" i18n>House limits for each depth</h2>
@@ -71,7 +72,7 @@ const FIGURES = [
         </table>
       </div>
       @if (all().mayLead) {
-        <button type="button" class="btn" (click)="keep()" i18n>Save</button>
+        <button type="button" matButton="filled" (click)="keep()" i18n>Save</button>
       }
       <p class="quiet" i18n>
         Practice differs: some open fully from {{ 14 | measured: 'temperature' }}, others wait for
@@ -82,7 +83,7 @@ const FIGURES = [
     </section>
   `,
   styles: `
-    .btn {
+    .mat-mdc-button-base {
       margin: 6px 0;
     }
   `,

@@ -1,6 +1,7 @@
 import { MeasureField } from '../language/measure-field';
 import { UnitName, measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { lightningClear, lightningDistance } from '@brave-comb/core/weather';
 import { Clock } from '../people/clock';
@@ -10,7 +11,7 @@ import { timeOf } from '../ui/format';
 /** What the thermometer, the wind and the sky show at the site now: it takes the place of the forecast for this hour. */
 @Component({
   selector: 'bc-observation-form',
-  imports: [MeasureField, UnitName, ReactiveFormsModule],
+  imports: [MatButton, MeasureField, UnitName, ReactiveFormsModule],
   template: `
     <section class="sheet" aria-labelledby="observed-title">
       <h2 id="observed-title" i18n>Measured at {{ site().name }} now</h2>
@@ -38,7 +39,7 @@ import { timeOf } from '../ui/format';
         <label class="tick"
           ><input type="checkbox" formControlName="thunder" /><ng-container i18n> Thunder heard</ng-container></label
         >
-        <button class="btn" type="submit" [disabled]="form.invalid" i18n>Save</button>
+        <button matButton="filled" type="submit" [disabled]="form.invalid" i18n>Save</button>
       </form>
       @if (form.controls.thunder.value) {
         <div class="fields">
