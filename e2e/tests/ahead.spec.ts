@@ -91,7 +91,7 @@ test('an event sets tasks going for every hive; taken back, they go', async ({ p
   await signIn(page, 'morag');
   await view(page, 'Season diary');
   await page.getByRole('combobox', { name: 'Event', exact: true }).selectOption('wasps');
-  await expect(page.getByText(/Sets going: narrow the entrance/)).toBeVisible();
+  await expect(page.getByText(/Starts: narrow the entrance/)).toBeVisible();
   await page.getByRole('button', { name: 'Log it' }).click();
   await expect(page.getByText(/9 tasks/)).toBeVisible();
   await view(page, 'What is due');
@@ -117,7 +117,7 @@ test('a colony’s calendar: expected state, a treatment by its label, and back'
   await page.getByLabel('Withdrawal, days').fill('0');
   await page.getByRole('button', { name: 'Log it' }).click();
   await expect(page.getByRole('row', { name: /thymol gel: take it out/ })).toContainText('11 Jun');
-  await page.getByRole('button', { name: /take back thymol gel/ }).click();
+  await page.getByRole('button', { name: /undo thymol gel/ }).click();
   await expect(page.getByRole('row', { name: /thymol gel/ })).toHaveCount(0);
 });
 
@@ -130,13 +130,13 @@ test('a measurement takes the place of the forecast, a file of hours is read, an
   await expect(page.getByRole('heading', { name: /at Moor edge/ }).first()).toBeVisible();
   await page.getByLabel('Shade, °C').fill('17.5');
   await page.getByRole('button', { name: 'Save', exact: true }).first().click();
-  await expect(page.getByText(/stands in the place of the forecast/)).toBeVisible();
+  await expect(page.getByText(/it replaces the forecast/)).toBeVisible();
   const file = (text: string) => ({ name: 'hours.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await page
     .getByLabel('Hours measured here (CSV)')
     .setInputFiles(file('time,temperature\n2026-05-12T12:00Z,18\nyesterday,19\n'));
   await expect(page.getByText('1 hours saved, 12 May to 12 May.')).toBeVisible();
-  await expect(page.getByText('1 lines left out')).toBeVisible();
+  await expect(page.getByText('One line left out')).toBeVisible();
   await page.getByLabel('Typical year (EPW)').setInputFiles(file('bees'));
   await expect(page.getByRole('alert')).toContainText('LOCATION');
 });

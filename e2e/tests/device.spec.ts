@@ -83,7 +83,7 @@ test('what one person entered waits sealed while another is signed in, and is se
   await more(page, 'Note');
   const words = `heard by Leilani ${crypto.randomUUID()}`;
   await page.getByRole('dialog').getByRole('textbox').fill(words);
-  await page.getByRole('dialog').getByRole('button', { name: /Keep/ }).click();
+  await page.getByRole('dialog').getByRole('button', { name: /Save/ }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Back to the hive' }).click();
   await expect(page.getByRole('button', { name: /waiting, no signal/ })).toBeVisible();
   await page.goto('/ahead');
@@ -175,7 +175,7 @@ test('a page that still shows somebody who has left cannot write in their name',
   await more(page, 'Note');
   const words = `by Morag ${crypto.randomUUID()}`;
   await page.getByRole('dialog').getByRole('textbox').fill(words);
-  await page.getByRole('dialog').getByRole('button', { name: /Keep/ }).click();
+  await page.getByRole('dialog').getByRole('button', { name: /Save/ }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Back to the hive' }).click();
   await expect(page.getByRole('button', { name: /waiting, not sent/ })).toBeVisible();
   await expect(page.getByRole('alert').filter({ hasText: 'Somebody else has signed in' })).toBeVisible();
@@ -198,7 +198,7 @@ test('a sign-in that ends at the hive is said there; what is entered waits and i
   await more(page, 'Note');
   const words = `after the end ${crypto.randomUUID()}`;
   await page.getByRole('dialog').getByRole('textbox').fill(words);
-  await page.getByRole('dialog').getByRole('button', { name: /Keep/ }).click();
+  await page.getByRole('dialog').getByRole('button', { name: /Save/ }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Back to the hive' }).click();
   const notice = page.getByRole('alert').filter({ hasText: 'Your sign-in here has ended' });
   await expect(notice).toBeVisible();

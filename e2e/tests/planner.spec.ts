@@ -123,5 +123,5 @@ test('a supervisor sees the board and cannot plan', async ({ page }) => {
   await page.goto('/ahead/planner');
   await expect(page.getByRole('row', { name: /^Lapwing/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Plan/ })).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'Publish' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Publish', exact: true })).toHaveCount(0);
 });

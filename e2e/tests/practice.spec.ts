@@ -75,7 +75,7 @@ test('weather, order, stopping and what next are answered, and an indoor plan fo
     await expect(page.getByText(/^(Right|Partly|Not right)$/)).toBeVisible();
   }
   await page.goto('/practice/indoors');
-  await expect(page.getByText(/the weakest first/)).toBeVisible();
+  await expect(page.getByText(/weakest first/)).toBeVisible();
   await page.getByLabel('Stations').selectOption('2');
   await expect(page.getByText('Together:')).toHaveCount(2);
 });
@@ -121,7 +121,7 @@ test('the lead reads a debrief through and signs it', async ({ page }) => {
   const day = (await last.textContent())!.trim().split(',')[0]!;
   await sessions.selectOption({ index: (await sessions.locator('option').count()) - 1 });
   await expect(page.locator('bc-debrief header p')).toContainText(day);
-  await page.getByRole('button', { name: /Say it aloud/ }).click();
+  await page.getByRole('button', { name: /5-minute talk-through/ }).click();
   await expect(page.getByText('What would each of you do first next time?')).toBeVisible();
   const sign = page.getByRole('button', { name: /^Sign/ });
   await expect(sign).toBeDisabled();

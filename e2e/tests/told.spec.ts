@@ -19,7 +19,7 @@ test('what is published is told to those whose sessions changed, stands in the o
   await why.getByRole('button', { name: 'Move' }).first().click();
   await expect(page.getByText(/Moved, \d+\.\d points/)).toBeVisible();
   await page.getByLabel('Note to everyone affected').fill('the stand is being mended');
-  await page.getByRole('button', { name: 'Publish' }).click();
+  await page.getByRole('button', { name: 'Publish', exact: true }).click();
   await expect(page.getByText(/Version \d+ is published\. (\d+ people were|One person was) told\./)).toBeVisible();
   await page.getByRole('link', { name: 'Versions and messages' }).click();
   await expect(page.getByText('the stand is being mended').first()).toBeVisible();

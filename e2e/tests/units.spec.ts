@@ -42,7 +42,7 @@ test('whoever chooses imperial units reads and enters them everywhere, and nobod
   await page.goto('/ahead');
   await page.getByRole('button', { name: /Leilani/ }).click();
   await page.getByRole('menuitem', { name: 'Units' }).click();
-  await page.getByRole('radio', { name: /^As the school does/ }).check();
+  await page.getByRole('radio', { name: /^Same as the school/ }).check();
   await Promise.all([page.waitForEvent('load'), page.getByRole('button', { name: 'Save' }).click()]);
   await expect(page.getByText(/°C/).first()).toBeVisible();
 });

@@ -37,7 +37,6 @@ import { ViewState } from '../api/view-state';
             <button
               type="button"
               [matButton]="grade !== shown() ? 'outlined' : 'filled'"
-             
               [attr.aria-pressed]="grade === shown()"
               (click)="shown.set(grade)"
             >

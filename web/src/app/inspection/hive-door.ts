@@ -16,7 +16,9 @@ import { type HiveShut, PreparedVisits } from './prepared-visits';
         <p role="alert">{{ words.says }}</p>
         @if (words.unplanned) {
           <p>
-            <button type="button" matButton="filled" (click)="openAnyway()" i18n>Open it outside a planned session</button>
+            <button type="button" matButton="filled" (click)="openAnyway()" i18n>
+              Open it outside a planned session
+            </button>
           </p>
           <p class="quiet" i18n>The visit is yours, without a trainee group, and is recorded like any other.</p>
         }

@@ -38,11 +38,18 @@ export interface Placed {
       <button type="button" matButton="outlined" (click)="priced.emit(lock(group.value, slot.value))" i18n>
         What would it cost?
       </button>
-      <button type="button" matButton="filled" (click)="held.emit(lock(group.value, slot.value))" i18n>Add session</button>
+      <button type="button" matButton="filled" (click)="held.emit(lock(group.value, slot.value))" i18n>
+        Add session
+      </button>
       <button type="button" matButton="outlined" (click)="pinned.emit({ group: group.value, slot: slot.value })" i18n>
         Fix this slot
       </button>
-      <button type="button" matButton="outlined" (click)="forbidden.emit({ group: group.value, slot: slot.value })" i18n>
+      <button
+        type="button"
+        matButton="outlined"
+        (click)="forbidden.emit({ group: group.value, slot: slot.value })"
+        i18n
+      >
         Exclude this slot
       </button>
     </div>

@@ -11,10 +11,10 @@ import { Named } from '../language/words';
   template: `
     <div class="kinds" role="group" aria-label="Problems" i18n-aria-label>
       @for (kind of kinds(); track kind.name) {
-        <button class="small"
+        <button
+          class="small"
           type="button"
           [matButton]="only() !== kind.name ? 'outlined' : 'filled'"
-         
           [attr.aria-pressed]="only() === kind.name"
           (click)="chosen.emit(only() === kind.name ? null : kind.name)"
         >

@@ -80,7 +80,9 @@ import {
     </ul>
     <p class="quiet" i18n>The line adds up to eight eighths. Tap the bar for: only a few cells.</p>
     <div class="ends">
-      <button type="button" class="go" matButton="filled" [disabled]="left() < 0" (click)="done.emit()" i18n>Done, show me</button>
+      <button type="button" class="go" matButton="filled" [disabled]="left() < 0" (click)="done.emit()" i18n>
+        Done, show me
+      </button>
       <button type="button" matButton="outlined" (click)="gaveUp.emit()" i18n>Give up</button>
     </div>
   `,

@@ -96,7 +96,8 @@ function parsed(text: string): { readonly skills?: readonly WordedSkill[] } {
 /** What the school asks for: its skills with their rules, as a draft until a lead puts it in force. */
 @Component({
   selector: 'bc-checklist',
-  imports: [MatButton, 
+  imports: [
+    MatButton,
     SaidPipe,
     Named,
     CdkDrag,

@@ -57,7 +57,9 @@ const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
     </fieldset>
     <p>{{ example() }}</p>
     @if (mayChange()) {
-      <button type="button" matButton="filled" [disabled]="!changed() || desk.sending()" (click)="keep()" i18n>Save</button>
+      <button type="button" matButton="filled" [disabled]="!changed() || desk.sending()" (click)="keep()" i18n>
+        Save
+      </button>
     }
   `,
   styles: `

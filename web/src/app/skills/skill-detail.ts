@@ -88,7 +88,13 @@ const SOURCE_WORDS = {
         ><input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)"
       /></label>
       @if (signed(); as signOff) {
-        <button type="button" matButton="outlined" [disabled]="reason().trim().length < 3" (click)="withdraw(signOff)" i18n>
+        <button
+          type="button"
+          matButton="outlined"
+          [disabled]="reason().trim().length < 3"
+          (click)="withdraw(signOff)"
+          i18n
+        >
           Withdraw the sign-off
         </button>
       } @else {

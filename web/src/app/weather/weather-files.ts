@@ -42,7 +42,9 @@ import { dayText } from '../ui/format';
       }
       @if (bad().length) {
         <details>
-          <summary i18n>{{ bad().length }} lines left out</summary>
+          <summary i18n>
+            {bad().length, plural, =1 {One line left out} other {{{ bad().length }} lines left out}}
+          </summary>
           <ul>
             @for (line of bad().slice(0, 50); track line.line) {
               <li i18n>Line {{ line.line }}: {{ line.message }}</li>
