@@ -155,7 +155,7 @@ async function seasonPaint(address) {
       );
       const spans = [];
       for (; round < 9; round += 1) {
-        await page.getByRole('link', { name: 'Forage', exact: true }).click();
+        await page.getByRole('link', { name: 'Bloom', exact: true }).click();
         await page.getByRole('heading', { name: /^Forage/ }).waitFor();
         const timed = page.evaluate(
           ({ hives, name }) =>

@@ -59,7 +59,7 @@ test('a day hour by hour, in words', async ({ page }) => {
 
 test('bloom seen today moves the plants behind it, and is taken back', async ({ page }) => {
   await signIn(page, 'leilani');
-  await view(page, 'Bloom calendar');
+  await view(page, 'Bloom');
   const clover = page.getByRole('row', { name: /^White clover/ });
   const before = await clover.textContent();
   await page.getByLabel(/First bloom of Hawthorn/).fill('2026-05-05');
@@ -74,7 +74,7 @@ test('what was tapped without signal waits, survives a reload and is sent once t
   context,
 }) => {
   await signIn(page, 'marit');
-  await view(page, 'Season diary');
+  await view(page, 'Diary');
   const three = page.getByRole('group', { name: 'Hive 3' });
   await expect(three.getByRole('button', { name: 'alive' })).toHaveAttribute('aria-pressed', 'true');
   await context.route('**/api/**', (route) => route.abort());
@@ -89,21 +89,21 @@ test('what was tapped without signal waits, survives a reload and is sent once t
 
 test('an event sets tasks going for every hive; taken back, they go', async ({ page }) => {
   await signIn(page, 'morag');
-  await view(page, 'Season diary');
+  await view(page, 'Diary');
   await page.getByRole('combobox', { name: 'Event', exact: true }).selectOption('wasps');
   await expect(page.getByText(/Starts: narrow the entrance/)).toBeVisible();
   await page.getByRole('button', { name: 'Log it' }).click();
   await expect(page.getByText(/9 tasks/)).toBeVisible();
-  await view(page, 'What is due');
+  await view(page, 'To do');
   await expect(page.getByRole('row', { name: /Narrow the entrance/ })).toHaveCount(9);
-  await view(page, 'Season diary');
+  await view(page, 'Diary');
   await page.getByRole('button', { name: /^undo wasps/ }).click();
   await expect(page.getByText(/9 tasks/)).toBeHidden();
 });
 
 test('a colony’s calendar: expected state, a treatment by its label, and back', async ({ page }) => {
   await signIn(page, 'morag');
-  await view(page, 'What is due');
+  await view(page, 'To do');
   await page.getByRole('button', { name: 'Hive 5, its calendar' }).first().click();
   await expect(page.getByRole('heading', { name: 'Expect today' })).toBeVisible();
   await page.getByRole('combobox', { name: 'What', exact: true }).selectOption('treatment');
@@ -157,10 +157,10 @@ test('the own calendar has a secret address that can be revoked', async ({ page,
 
 test('trainees see the season and tell what blooms, but no dues', async ({ page }) => {
   await signIn(page, 'aroha');
-  await expect(page.getByRole('link', { name: 'What is due', exact: true })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'To do', exact: true })).toHaveCount(0);
   await view(page, 'Season');
   await expect(page.getByRole('heading', { name: /Swarm season/ })).toBeVisible();
-  await view(page, 'Bloom calendar');
+  await view(page, 'Bloom');
   await expect(page.getByRole('button', { name: /Bloom seen today.*Hawthorn/ })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Another plant' })).toHaveCount(0);
 });

@@ -97,7 +97,7 @@ describe('the day sheet of a published plan', () => {
     }
     const heavy = groups.flatMap(({ lifting }) => lifting);
     expect(heavy.length).toBeGreaterThan(0);
-    for (const line of heavy) expect(line).toMatch(/\d+ kg: (one-person lift|two-person lift|by frames)/);
+    for (const line of heavy) expect(line).toMatch(/\d+ kg: (one person|two people|by frames)/);
     expect(say.find(({ head }) => head === 'Niamh:')).toBeDefined();
     const own = await sheetOn(trainee, board.today);
     expect(own.say.filter(({ kind }) => kind === 'person')).toEqual([]);

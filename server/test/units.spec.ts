@@ -23,12 +23,12 @@ afterAll(() => school.close());
 describe('units', () => {
   it('are those of the school until somebody chooses, and at once where somebody does', async () => {
     expect((await me()).units).toEqual({ own: null, school: 'metric' });
-    expect(await told()).toMatch(/\d kg: (two-person lift|one-person lift)/);
+    expect(await told()).toMatch(/\d kg: (two people|one person)/);
     await choose({ own: 'british' }).expect(200);
     expect((await me()).units).toEqual({ own: 'british', school: 'metric' });
-    expect(await told()).toMatch(/\d lb: (two-person lift|one-person lift)/);
+    expect(await told()).toMatch(/\d lb: (two people|one person)/);
     expect(await told()).not.toMatch(/\d kg: /);
-    expect(await told(morag)).toMatch(/\d kg: (two-person lift|one-person lift)/);
+    expect(await told(morag)).toMatch(/\d kg: (two people|one person)/);
   });
 
   it('of the school are set by the lead, and leave an own choice as it is', async () => {
@@ -38,7 +38,7 @@ describe('units', () => {
     expect((await me(morag)).units).toEqual({ own: null, school: 'imperial' });
     expect((await me()).units).toEqual({ own: 'british', school: 'imperial' });
     await choose({ own: null }).expect(200);
-    expect(await told()).toMatch(/\d lb: (two-person lift|one-person lift)/);
+    expect(await told()).toMatch(/\d lb: (two people|one person)/);
     await choose({ own: 'furlongs' }).expect(422);
   });
 });

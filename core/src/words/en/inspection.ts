@@ -87,7 +87,7 @@ export const inspectionSentences: Sentences<InspectionSentences> = {
   'disease-suspected-frame-leaves-hive': ({ sick }, w) =>
     `Disease is suspected (${w.text(sick ?? '')}): no frame leaves this hive until the inspector has settled it.`,
   'disease-suspected-nothing-burnt-before': ({ sick }, w) =>
-    `Disease is suspected (${w.text(sick ?? '')}): nothing is burnt before the inspector has seen it. What was ordered is logged with this colony under Dues.`,
+    `Disease is suspected (${w.text(sick ?? '')}): nothing is burnt before the inspector has seen it. What was ordered is logged with this colony under “To do”.`,
   'ordered-inspector-say-frame-belongs': ({ ordered }, w) =>
     `Ordered by the inspector: ${w.text(ordered ?? '')}. Say that this frame belongs to it.`,
   'frame-doubtful-stays-hive-until':

@@ -80,7 +80,7 @@ describe('a group’s card', () => {
 
   it('says of each box how it is lifted, that the nest stays put, and what nobody has weighed', async () => {
     const said = await text({ sheet: sheet(), card });
-    expect(said).toMatch(/21 kg\s*leave in place/);
+    expect(said).toMatch(/21 kg\s*leave it/);
     const [nest, above] = card.stack;
     const unweighed = { ...card, stack: [nest!, { ...above!, kg: null, lift: null }] };
     expect(await text({ sheet: sheet(), card: unweighed })).toMatch(/super 1\s*not weighed/);

@@ -24,7 +24,7 @@ const NAMES: Readonly<Record<Gauge['id'], string>> = {
   warmth: $localize`Warmth`,
   gusts: $localize`Gusts`,
   dry: $localize`Dry for`,
-  light: $localize`Enough light for`,
+  light: $localize`Daylight`,
   group: $localize`Groups`,
 };
 const TURNS = {

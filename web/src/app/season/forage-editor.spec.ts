@@ -63,7 +63,7 @@ describe('the forage calendar', () => {
     const { element } = await showView(ForageEditor, 'forage', all);
     expect(row(element, 'Hawthorn')).toMatch(/expected 17 May, 3 days either way/);
     expect(row(element, 'Hawthorn')).toMatch(
-      /120 of 390 degree days over 5 °C; 7 days earlier for what was seen of others/,
+      /120 of 390 degree days over 5 °C; 7 days earlier, going by other plants this year/,
     );
     expect(row(element, 'Dandelion')).toMatch(/seen 16 Apr, to about 26 May/);
     expect(row(element, 'Dandelion')).toMatch(/2 years known/);

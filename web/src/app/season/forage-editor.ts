@@ -16,6 +16,16 @@ type Row = Forage['plants'][number];
 
 const WORTH = [$localize`none`, $localize`a little`, $localize`useful`, $localize`good`, $localize`a main source`];
 
+/** How other plants moved the date, days; nothing where they did not. */
+function movedText(days: number): string {
+  if (days === 0) return '';
+  if (days === 1) return $localize`; 1 day later, going by other plants this year`;
+  if (days === -1) return $localize`; 1 day earlier, going by other plants this year`;
+  return days > 0
+    ? $localize`; ${days} days later, going by other plants this year`
+    : $localize`; ${-days} days earlier, going by other plants this year`;
+}
+
 /** The forage calendar of a site: its plants, this year's bloom, what was seen, and the general list to choose from. */
 @Component({
   selector: 'bc-forage-editor',
@@ -66,9 +76,7 @@ export class ForageEditor {
       : model.kind === 'dates'
         ? $localize`by the length of the day, from ${dayText(`2001-${model.opens}`)}`
         : '';
-    const moved = bloom.movedBy
-      ? $localize`; ${Math.abs(bloom.movedBy)} days ${bloom.movedBy > 0 ? $localize`later` : $localize`earlier`} for what was seen of others`
-      : '';
+    const moved = movedText(bloom.movedBy);
     return $localize`${sum}${moved}; usual ${dayText(bloom.usual.from)}`;
   }
 

@@ -175,7 +175,7 @@ describe('files brought in', () => {
       });
     });
     expect(said).toMatch(/24 hours saved, 10 May to 10 May/);
-    expect(said).toMatch(/1 lines left out.*Line 7: The temperature is missing/);
+    expect(said).toMatch(/One line left out.*Line 7: The temperature is missing/);
   });
 
   it('tell how far away a typical year is', async () => {

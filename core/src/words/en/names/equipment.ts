@@ -3,10 +3,10 @@ import type { BoxKindId, CombCarrier, FrameKindId, HiveTypeId, LiftAdvice } from
 /** What things are called, by their ids. */
 export const equipmentNames = {
   lift: {
-    'one-lifts': 'one-person lift',
-    'two-lift': 'two-person lift',
+    'one-lifts': 'one person',
+    'two-lift': 'two people',
     'by-frames': 'by frames',
-    'stays-put': 'leave in place',
+    'stays-put': 'leave it',
   } satisfies Record<LiftAdvice | 'stays-put', string>,
   combCarrier: { frame: 'Frame', bar: 'Bar' } satisfies Record<CombCarrier, string>,
   combCarriers: { frame: 'frames', bar: 'bars' } satisfies Record<CombCarrier, string>,
