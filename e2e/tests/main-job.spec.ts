@@ -40,7 +40,7 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
 
   await expect(page.getByRole('heading', { name: 'Go', level: 1 })).toBeVisible();
   await expect(page.getByText('13:10 to 15:30')).toBeVisible();
-  for (const reason of ['Warmth', 'Gusts', 'Dry for', 'Enough light for'])
+  for (const reason of ['Warmth', 'Gusts', 'Dry for', 'Daylight'])
     await expect(page.getByText(reason, { exact: true })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Bring' })).toBeVisible();
   await expect(page.getByText('Nadia:')).toBeVisible();
