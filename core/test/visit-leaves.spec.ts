@@ -435,7 +435,7 @@ describe('a visit told afterwards', () => {
     ]);
     expect(said['Before and around']).toEqual([
       'By hand: smoke IFE',
-      '1 veil seen shut by somebody else',
+      '1 veil checked closed by somebody else',
       expect.stringMatching(/^Glasses or magnifier on \(SALMA\): no\./),
     ]);
     expect(said.Overruled).toEqual(['do not open: swarm on the branch (RUTH)']);
