@@ -88,7 +88,7 @@ test('what one person entered waits sealed while another is signed in, and is se
   await expect(page.getByRole('button', { name: /waiting, no signal/ })).toBeVisible();
   await page.goto('/ahead');
   await signOut(page);
-  await expect(page.getByText(/shown to nobody/)).toBeVisible();
+  await expect(page.getByText(/hidden from others/)).toBeVisible();
   await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   await expect(page.getByText(/of the person signed in before/)).toBeVisible();
 

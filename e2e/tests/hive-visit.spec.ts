@@ -163,7 +163,7 @@ test('findings, a measurement, a question with a photo: the lead answers it', as
   await dialog.getByRole('spinbutton', { name: 'Mites', exact: true }).blur();
   await expect(dialog.getByText(/3 mites on 100 bees \(1\.\d to 5\.\d\)/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Save' }).click();
-  await expect(dialog.getByText(/^Kept: 3 mites/)).toBeVisible();
+  await expect(dialog.getByText(/^Saved: 3 mites/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Back to the hive' }).click();
 
   await more(page, 'Photo or question');

@@ -92,7 +92,7 @@ test('what a visit leaves: a repair, a changed hive, a spoken note; a photo that
   await dialog.getByRole('button', { name: 'Speak a note' }).click();
   await page.waitForTimeout(1200);
   await dialog.getByRole('button', { name: /^Stop and save/ }).click();
-  await expect(dialog.getByText(/^Kept, \d s/)).toBeVisible();
+  await expect(dialog.getByText(/^Saved, \d s/)).toBeVisible();
   await back();
   await more(page, 'Photo or question');
   await dialog.getByRole('button', { name: 'eggs', exact: true }).click();

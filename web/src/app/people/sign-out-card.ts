@@ -11,8 +11,14 @@ import { MAT_DIALOG_DATA, MatDialogModule } from '@angular/material/dialog';
     <mat-dialog-content>
       @if (asked.waiting > 0) {
         <p i18n>
-          {asked.waiting, plural, =1 {1 entry has} other {{{ asked.waiting }} entries have}} not been sent yet. They
-          stay on this device under your name, hidden from others, and are sent when you sign in here again.
+          {asked.waiting, plural,
+            =1 {1 entry has not been sent yet. It stays on this device under your name, hidden from others, and is sent}
+            other {
+              {{ asked.waiting }} entries have not been sent yet. They stay on this device under your name, hidden from
+              others, and are sent
+            }
+          }
+          when you sign in here again.
         </p>
       }
       @if (!asked.online) {
