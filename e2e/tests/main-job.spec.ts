@@ -163,14 +163,14 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
   await expect(space.getByText(/Bees on \d+(\.\d)? of 11 frames/)).toBeVisible();
   await space.getByRole('button', { name: 'Adjust' }).click();
   await space.getByLabel('Something else instead').fill('Wait for drawn combs');
-  await space.getByRole('button', { name: 'Decide so' }).click();
+  await space.getByRole('button', { name: 'Save decision' }).click();
   await expect(space.getByText('Say why, so that whoever opens the hive next understands it.')).toBeVisible();
-  await space.getByLabel('Why').fill('None in the store');
+  await space.getByLabel('Reason').fill('None in the store');
   await space.getByLabel('When').click();
   await page.getByRole('option', { name: /^Tue 19 May/ }).click();
   await space.getByLabel('With').click();
   await page.getByRole('option', { name: 'Lapwing' }).click();
-  await space.getByRole('button', { name: 'Decide so' }).click();
+  await space.getByRole('button', { name: 'Save decision' }).click();
   await expect(space.getByText(/Something else by Morag Selkirk/)).toBeVisible();
   await expect(space.getByText(/On Tue 19 May\. With Lapwing\./)).toBeVisible();
   await expect(page.locator('bc-season-strip').getByRole('button', { name: /^Tue 19.*due:.*hive 4/ })).toBeVisible();
