@@ -26,7 +26,7 @@ describe('advice on the command line', () => {
     expect(judged).toMatchObject({ format: 'colony-advice/1', hive: '7', phase: 'dearth' });
     expect(judged.advice[0]).toMatchObject({ kind: 'feed', confidence: 'firm', by: '2026-06-19' });
     expect(errors).toContain(`1. ${judged.advice[0]!.title}`);
-    expect(errors).toContain('Another school ');
+    expect(errors).toContain('Other practice: ');
   });
 
   it('is refused with a line for each fault, of its shape and of what it says', async () => {

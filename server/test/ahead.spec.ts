@@ -596,7 +596,7 @@ describe('the weather service in trouble', () => {
     expect(new Set(all.map(({ ensemble }) => ensemble)).size).toBe(1);
     await refresh(inHours(1), slow, uuid());
     expect(newest()).toHaveLength(1);
-    expect(inEnglish((await forecastInUse(inHours(8), site)).problem!)).toMatch(/asked for and has not come yet/);
+    expect(inEnglish((await forecastInUse(inHours(8), site)).problem!)).toMatch(/requested and has not arrived yet/);
     await refresh(inHours(8), slow, uuid());
     expect((await forecastInUse(inHours(8), site)).problem).toBeNull();
   });

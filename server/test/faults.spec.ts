@@ -43,7 +43,7 @@ describe('what cannot be kept is refused in words, and leaves the data as it was
     [
       'somebody of another group',
       () => entry({ kind: 'skill-judged', trainee: uuid(), skill: 'finds-eggs', level: 'alone' }),
-      /no trainee of a group that you have led/,
+      /not a trainee of a group that you have led/,
     ],
     [
       'a date before the colony',
@@ -73,7 +73,7 @@ describe('what cannot be kept is refused in words, and leaves the data as it was
       {
         id: bad.id,
         outcome: 'refused',
-        problem: { problem: 'over-eight-eighths', message: expect.stringContaining('Take 1 back') as string },
+        problem: { problem: 'over-eight-eighths', message: expect.stringContaining('Remove 1') as string },
       },
     ]);
     expect(await count()).toBe(before + 1);
@@ -266,6 +266,6 @@ describe('one bad entry', () => {
     } as never);
     const { status, body } = await send(moved);
     expect(status).toBe(422);
-    expect((body as { message: string }).message).toMatch(/none of this school/);
+    expect((body as { message: string }).message).toMatch(/does not belong to this school/);
   });
 });

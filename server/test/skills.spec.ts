@@ -414,7 +414,7 @@ describe('a checklist that waits for the next course', () => {
     const { inForce, waiting, draft } = await list();
     expect([inForce.version, waiting, draft]).toEqual([body.after, { version, starts }, null]);
     const second = await enforce({ ...body, standings: 'judged-again', from: null }).expect(409);
-    expect((second.body as { message: string }).message).toMatch(/Take it back first/);
+    expect((second.body as { message: string }).message).toMatch(/Withdraw it first/);
 
     await morag!.post(endpoints.draftChecklist.path).send({ skills: body.skills }).expect(200);
     expect(((await takeBack().expect(409)).body as { message: string }).message).toMatch(/draft already/);

@@ -290,7 +290,7 @@ describe('a voice note', () => {
     const { status, body } = await send('audio/ogg', WEBM);
     expect([status, (body as { message: string }).message]).toEqual([
       422,
-      expect.stringMatching(/Speak the note again/),
+      expect.stringMatching(/Record the note again/),
     ]);
     await send('text/html', WEBM).expect(422);
   });
@@ -387,7 +387,7 @@ describe('a sting', () => {
         .warnings;
     };
     await record([entry({ kind: 'sting-counted', person }, minutes(12))]).expect(200);
-    expect((await warnings()).join()).toMatch(/Stung, to be asked now/);
+    expect((await warnings()).join()).toMatch(/Stung, ask now/);
     await record([ask('elsewhere-too', minutes(1))]).expect(200);
     expect((await warnings())[0]).toBe('Sting reaction reported');
   });

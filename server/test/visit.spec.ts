@@ -167,7 +167,7 @@ describe('a visit', () => {
 
   it.each([
     ['that a column does not take', { code: 'ER_DATA_TOO_LONG', sqlMessage: 'Data too long' }, /too long/],
-    ['that nobody foresaw', {}, /log of the server tells why/],
+    ['that nobody foresaw', {}, /server log says why/],
   ])('sets one entry of a batch aside %s, and keeps the others', async (_what, fault, says) => {
     const [actorRow] = await school
       .db('people')

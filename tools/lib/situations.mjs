@@ -43,7 +43,7 @@ export const textOf = ({ title, hive, date, phase, advice }) =>
           ({ text, weight, sense }) => `   ${sense === 'for' ? '+' : '-'} ${percent(weight)} ${text}`,
         ),
         `   Rule: ${each.whereFrom.rule} (${each.whereFrom.source})`,
-        `   Another school ${each.otherSchool}`,
+        `   Other practice: ${each.otherSchool}`,
         ...each.cautions.map((text) => `   Caution: ${text}`),
         ...each.turns.map((text) => `   What would turn it: ${text}`),
         ...(each.ifItFails === null ? [] : [`   If it fails: ${each.ifItFails}`]),
