@@ -168,7 +168,7 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
   await space.getByLabel('Reason').fill('None in the store');
   await space.getByLabel('When').click();
   await page.getByRole('option', { name: /^Tue 19 May/ }).click();
-  await space.getByLabel('With').click();
+  await space.getByLabel('With', { exact: true }).click();
   await page.getByRole('option', { name: 'Lapwing' }).click();
   await space.getByRole('button', { name: 'Save decision' }).click();
   await expect(space.getByText(/Something else by Morag Selkirk/)).toBeVisible();
