@@ -138,7 +138,7 @@ describe('the demo’s clock', () => {
     expect((await move('9999-12-31T00:00:00Z')).status).toBe(422);
     const answer = await move('2028-06-01T00:00:00Z');
     expect(answer.status).toBe(422);
-    expect(messageOf(answer)).toMatch(/up to 13 May 2028.*begin the demo again/);
+    expect(messageOf(answer)).toMatch(/up to 13 May 2028.*start the demo again/);
   });
 
   it.each(['0001-01-01', '9999-12-31', '1899-12-31', '2101-01-01'])(
