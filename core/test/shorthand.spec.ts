@@ -77,7 +77,7 @@ describe('shorthand', () => {
   });
 
   it('refuses nine eighths and says what to do', () => {
-    expect(refused('3S 1L 1P 3H 1N')).toMatch(/9 eighths.*Take 1 back/);
+    expect(refused('3S 1L 1P 3H 1N')).toMatch(/9 eighths.*Remove 1/);
   });
 
   it('names the piece that it cannot read and where it stands', () => {
@@ -131,7 +131,7 @@ describe('keys', () => {
 
   it('keep a ninth eighth, to be settled', () => {
     expect(eighthsRead(type('8sn').side)).toBe(9);
-    expect(sideProblem(type('8sn').side)).toMatch(/Take 1 back/);
+    expect(sideProblem(type('8sn').side)).toMatch(/Remove 1/);
   });
 
   it('ask the screen for what goes beyond the side', () => {
