@@ -673,6 +673,6 @@ describe('a move to a later flow', () => {
   it('warns of a short way, a home flow and a date gone by', () => {
     const lime = { plant: 'Lime', nectar: 4, pollen: 1, from: '2026-07-20', to: '2026-08-30', giveOrTake: 2 };
     const plan = moveToFlow({ today: '2026-08-20', target: heather, km: 2, home: [lime], hives: 1 });
-    expect(inEnglish(plan.warnings).join(' ')).toMatch(/foragers fly home.*Lime still in bloom.*day of flow less/s);
+    expect(inEnglish(plan.warnings).join(' ')).toMatch(/foragers fly home.*Lime still in bloom.*one day less of flow/s);
   });
 });
