@@ -156,7 +156,7 @@ async function seasonPaint(address) {
       const spans = [];
       for (; round < 9; round += 1) {
         await page.getByRole('link', { name: 'Bloom', exact: true }).click();
-        await page.getByRole('heading', { name: /^Forage/ }).waitFor();
+        await page.getByRole('heading', { name: /^Bloom calendar/ }).waitFor();
         const timed = page.evaluate(
           ({ hives, name }) =>
             new Promise((done) => {

@@ -161,7 +161,7 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.getByRole('button', { name: 'finds eggs', exact: true }).click();
   await page.getByRole('combobox', { name: 'Times' }).selectOption('6');
   await page.getByRole('combobox', { name: 'Before whom' }).selectOption('lead');
-  await expect(page.getByText(/would step back if judged again/)).toBeVisible();
+  await expect(page.getByText(/would drop back if assessed again/)).toBeVisible();
   await take(page, 'checklist');
 
   await page.goto('/ahead');

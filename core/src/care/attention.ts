@@ -64,7 +64,10 @@ export function asksOf(
 ): readonly Asks[] {
   const advised = new Set<string>(undecided.map(({ kind }) => kind));
   const listed = new Map(dues.flatMap(({ id, due }) => (tasks.has(id) ? [[tasks.get(id)!, due] as const] : [])));
-  const isListed = ({ kind, by }: Advice) => (listed.get(taskOfAdvice(kind)) ?? '9999-12-31') <= by;
+  const isListed = ({ kind, by }: Advice) => {
+    const due = listed.get(taskOfAdvice(kind));
+    return due !== undefined && due <= by;
+  };
   const twice = ({ id }: Due) => advised.has(TOLD_BY[tasks.get(id)?.split('/')[0] ?? ''] ?? '');
   return [
     ...dues

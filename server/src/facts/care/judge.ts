@@ -2,6 +2,7 @@ import {
   type Advice,
   type ColonyEvent,
   type ColonyFacts,
+  type Course,
   adviseColony,
   colonyFacts,
   lastAgainstMites,
@@ -71,21 +72,15 @@ async function factsOf(
     logged,
     next,
   });
-  return season && lastAgainstMites(facts)
-    ? besideOthers(facts, visit.hive, season, await colonyStates(context, await siteSeason(context, season.site)))
-    : facts;
+  const course = countedCourse(facts);
+  if (!season || !course) return facts;
+  const states = await colonyStates(context, await siteSeason(context, season.site));
+  return { ...facts, untreated: untreatedBeside(states, visit.hive, course, season) };
 }
 
-/** A treatment is judged by what happened meanwhile in colonies that were given nothing. */
-function besideOthers(
-  facts: ColonyFacts,
-  hive: string,
-  season: SiteSeason,
-  states: readonly ColonyState[],
-): ColonyFacts {
-  const course = facts.samples.length > 1 ? lastAgainstMites(facts) : null;
-  return course ? { ...facts, untreated: untreatedBeside(states, hive, course, season) } : facts;
-}
+/** The treatment that is held against colonies that were given nothing; `null` where mites were not counted on both sides of one. */
+const countedCourse = (facts: ColonyFacts): Course | null =>
+  facts.samples.length > 1 ? lastAgainstMites(facts) : null;
 
 interface Known {
   readonly hive: string;
@@ -144,7 +139,8 @@ export function judgeLatest(
 ): Pick<Judged, 'facts' | 'advice'> | null {
   const alone = factsOfRead(state, season, practice, state.reads.length - 1);
   if (!alone) return null;
-  const facts = besideOthers(alone, state.hive.id, season, states);
+  const course = countedCourse(alone);
+  const facts = course ? { ...alone, untreated: untreatedBeside(states, state.hive.id, course, season) } : alone;
   return { facts, advice: adviseColony(facts) };
 }
 

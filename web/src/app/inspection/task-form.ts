@@ -24,7 +24,7 @@ import { ViewDesk } from '../api/view-desk';
         </mat-form-field>
         <mat-form-field class="what" [subscriptSizing]="'dynamic'">
           <mat-label i18n>What is to be done</mat-label>
-          <textarea matInput formControlName="what" rows="1" maxlength="600" cdkTextareaAutosize></textarea>
+          <textarea matInput formControlName="what" rows="1" maxlength="600"></textarea>
           <mat-error i18n>Say what is to be done.</mat-error>
         </mat-form-field>
         <mat-form-field [subscriptSizing]="'dynamic'">

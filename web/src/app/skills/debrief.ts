@@ -1,4 +1,4 @@
-import { type Letter, SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
+import type { Letter, SkillLevel } from '@brave-comb/core/inspection';
 import { named } from '../language/words';
 import { said } from '../language/said';
 import { NgTemplateOutlet } from '@angular/common';
@@ -16,7 +16,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import type { Debrief } from '@brave-comb/contract';
-import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
+import { DEBRIEF_PARTS, levelRank } from '@brave-comb/core/skills';
 import { Store } from '@ngrx/store';
 import { map } from 'rxjs';
 import { peopleFeature } from '../people/people.feature';
@@ -34,11 +34,12 @@ type Part = (typeof DEBRIEF_PARTS)[number];
 const FULL = 3;
 const FAR = 2;
 /** By how many levels a judgement went up; a first showing counts from under the lowest. */
-const rise = ({ before, after }: Trainee['judged'][number]): number => levelRank(after) - levelRank(before);
-const levelRank = (level: SkillLevel | null): number => (level === null ? -1 : SKILL_LEVELS.indexOf(level));
+const rise = ({ before, after }: Trainee['judged'][number]): number =>
+  levelRank(after) - (before === null ? -1 : levelRank(before));
 /** Which way an own reading lay furthest off. */
 const lay = (letter: Letter, by: number): string => {
   const what = named('content', letter);
+  if (letter === 'E' || letter === 'L') return by > 0 ? $localize`too many ${what}` : $localize`too few ${what}`;
   return by > 0 ? $localize`too much ${what}` : $localize`too little ${what}`;
 };
 
