@@ -252,7 +252,7 @@ describe('what was entered', () => {
       reason: '',
     } as never);
     const answer = await send(tomasz, [stolen]);
-    expect([answer.status, messageOf(answer)]).toEqual([422, expect.stringMatching(/none of this school/)]);
+    expect([answer.status, messageOf(answer)]).toEqual([422, expect.stringMatching(/does not belong to this school/)]);
     expect(await school.db('combs').where({ id }).first<object>()).toEqual({ ...before, school: saltpan });
   });
 });
