@@ -1,14 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
-import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatInputModule } from '@angular/material/input';
-import { MatSelectModule } from '@angular/material/select';
 import type { Review, endpoints } from '@brave-comb/contract';
 import { addDays, laterOf } from '@brave-comb/core/units';
 import type { Sent } from '../api/contract-client';
 import { dateText } from '../ui/format';
 import { AdviceTimes, isFit } from './advice-times';
+import { FIELD } from '../parts/field';
 
 /** What the instructor decides on one advice. */
 export type DecisionDraft = Omit<Sent<typeof endpoints.decide>['body'], 'id'>;
@@ -23,7 +21,7 @@ const SHOWN_FROM = 0.4;
 /** One advice: what, by when, why and why not, what another school would do, and what the instructor decides. */
 @Component({
   selector: 'bc-advice-card',
-  imports: [AdviceTimes, MatButtonModule, MatFormFieldModule, MatInputModule, MatSelectModule, ReactiveFormsModule],
+  imports: [FIELD, AdviceTimes, MatButtonModule, ReactiveFormsModule],
   templateUrl: './advice-card.html',
   styleUrl: './advice-card.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -30,6 +30,7 @@ import { RangeRow } from './range-row';
 import { VisitStory } from './visit-story';
 import { named, Named } from '../language/words';
 import { said } from '../language/said';
+import { FIELD } from '../parts/field';
 
 /** Days until a hive is opened again, as a rule; common practice. */
 const UNTIL_NEXT = 14;
@@ -49,6 +50,7 @@ interface Column {
 @Component({
   selector: 'bc-visit-review',
   imports: [
+    FIELD,
     Named,
     ViewState,
     MatIcon,

@@ -29,6 +29,7 @@ import { Choice } from './choice';
 import { HiveJobs } from './hive-jobs';
 import { Named, named } from '../language/words';
 import { SaidPipe, said } from '../language/said';
+import { MatButton } from '@angular/material/button';
 
 /** Sides of last time that are shown. */
 const TELLING = 3;
@@ -36,7 +37,7 @@ const TELLING = 3;
 /** Before the lid comes off: cautions, how deep, smoker and veils, who does what. */
 @Component({
   selector: 'bc-before-panel',
-  imports: [Named, SaidPipe, Choice, CombPortrait, StandingMap],
+  imports: [MatButton, Named, SaidPipe, Choice, CombPortrait, StandingMap],
   template: `
     @for (guard of guards(); track guard.id) {
       <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'">{{ guard.says | said }}</p>
@@ -94,7 +95,7 @@ const TELLING = 3;
           @for (task of tasks(); track task.id) {
             <button
               type="button"
-              class="big"
+              matButton="outlined"
               [class.sel]="task.done"
               [attr.aria-pressed]="task.done"
               (click)="settle(task.id, !task.done)"
@@ -123,7 +124,7 @@ const TELLING = 3;
           @let no = ok(check, null) === false;
           <button
             type="button"
-            class="big"
+            matButton="outlined"
             [class.sel]="ok(check, null) === true"
             [class.some]="no"
             [attr.aria-pressed]="ok(check, null) === true"
@@ -149,7 +150,7 @@ const TELLING = 3;
             @let no = ok(check, person.id) === false;
             <button
               type="button"
-              class="big"
+              matButton="outlined"
               [class.sel]="ok(check, person.id) === true"
               [class.some]="no"
               [attr.aria-pressed]="ok(check, person.id) === true"
@@ -174,7 +175,7 @@ const TELLING = 3;
             <dt>{{ jobs.words[role] }}</dt>
             <dd class="row">
               @for (name of jobs.now()[role]; track name) {
-                <button type="button" class="big" (click)="handOn(name, role)">{{ name }}</button>
+                <button type="button" matButton="outlined" (click)="handOn(name, role)">{{ name }}</button>
               } @empty {
                 <ng-container i18n>nobody </ng-container>
               }
@@ -222,9 +223,8 @@ const TELLING = 3;
       display: grid;
       gap: 7px;
     }
-    .tasks .big {
-      justify-content: space-between;
-      text-align: left;
+    .tasks button {
+      justify-content: flex-start;
     }
     @media (width < 700px) {
       .identity {

@@ -2,11 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { type NameSet, namesOf } from '../language/words';
 import { SaidPipe } from '../language/said';
 import { type Text } from '@brave-comb/core/language';
+import { MatButton } from '@angular/material/button';
 
 /** One of a few, as buttons large enough for gloves. */
 @Component({
   selector: 'bc-choice',
-  imports: [SaidPipe],
+  imports: [MatButton, SaidPipe],
   template: `
     <fieldset>
       <legend>{{ legend() }}</legend>
@@ -14,7 +15,7 @@ import { type Text } from '@brave-comb/core/language';
         @for (option of options(); track option) {
           <button
             type="button"
-            class="big"
+            matButton="outlined"
             [class.sel]="option === value()"
             [attr.aria-pressed]="option === value()"
             (click)="chosen.emit(option)"

@@ -6,11 +6,12 @@ import { inspectionFeature } from '../inspection/inspection.feature';
 import { VisitDesk } from '../inspection/visit-desk';
 import { Named, named } from '../language/words';
 import { SaidPipe } from '../language/said';
+import { MatButton } from '@angular/material/button';
 
 /** What is still to be put back or looked at, in order; each is done by a tap. */
 @Component({
   selector: 'bc-closing-panel',
-  imports: [SaidPipe, Named, HiveStack],
+  imports: [MatButton, SaidPipe, Named, HiveStack],
   template: `
     @for (guard of guards(); track guard.id) {
       <p [class]="guard.bar === 'bars' ? 'stop' : 'caution'">
@@ -18,7 +19,7 @@ import { SaidPipe } from '../language/said';
         @if (guard.id === 'queen-not-accounted-for') {
           <span class="row">
             @for (how of queenHow; track how) {
-              <button type="button" class="big" (click)="desk.enter({ kind: 'queen-accounted-for', how })">
+              <button type="button" matButton="outlined" (click)="desk.enter({ kind: 'queen-accounted-for', how })">
                 {{ how | named: 'queenAccounted' }}
               </button>
             }
@@ -31,13 +32,13 @@ import { SaidPipe } from '../language/said';
       <ol>
         @for (task of tasks(); track task.says; let first = $first) {
           <li>
-            <button type="button" class="big" [class.sel]="first" (click)="desk.close(task)">
+            <button type="button" matButton="outlined" [class.sel]="first" (click)="desk.close(task)">
               {{ task.says | said }}
             </button>
             @if (task.kind === 'check') {
               <button
                 type="button"
-                class="big"
+                matButton="outlined"
                 ariaLabel="{{ task.says | said }}: not so"
                 i18n-ariaLabel
                 (click)="desk.close(task, false)"
@@ -78,9 +79,8 @@ import { SaidPipe } from '../language/said';
       grid-template-columns: 1fr auto;
       gap: 7px;
     }
-    li .big {
+    li button {
       justify-content: flex-start;
-      text-align: left;
     }
     p .row {
       margin-top: 6px;

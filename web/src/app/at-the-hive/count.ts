@@ -1,26 +1,35 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { type Quantity, roundTo } from '@brave-comb/core/units';
 import { keptFigure, typedFigure } from '../language/units';
+import { FIELD } from '../parts/field';
+import { MatButton } from '@angular/material/button';
 
 /** A number to be stepped or typed; empty while nobody counted. */
 @Component({
   selector: 'bc-count',
+  imports: [MatButton, FIELD],
   template: `
     <div class="count" role="group" [attr.aria-label]="legend()">
       <span>{{ legend() }}</span>
-      <button type="button" class="big" ariaLabel="{{ legend() }}, less" i18n-ariaLabel (click)="by(-1)">−</button>
-      <input
-        #field
-        type="number"
-        inputmode="decimal"
-        [attr.aria-label]="legend()"
-        [min]="shownLeast()"
-        [max]="shownMost()"
-        [step]="step()"
-        [value]="shown() ?? ''"
-        (change)="typed(field.value)"
-      />
-      <button type="button" class="big" ariaLabel="{{ legend() }}, more" i18n-ariaLabel (click)="by(1)">+</button>
+      <button type="button" matButton="outlined" ariaLabel="{{ legend() }}, less" i18n-ariaLabel (click)="by(-1)">
+        −
+      </button>
+      <mat-form-field
+        ><input
+          matInput
+          #field
+          type="number"
+          inputmode="decimal"
+          [attr.aria-label]="legend()"
+          [min]="shownLeast()"
+          [max]="shownMost()"
+          [step]="step()"
+          [value]="shown() ?? ''"
+          (change)="typed(field.value)"
+      /></mat-form-field>
+      <button type="button" matButton="outlined" ariaLabel="{{ legend() }}, more" i18n-ariaLabel (click)="by(1)">
+        +
+      </button>
     </div>
   `,
   styleUrl: './hive-parts.scss',
@@ -31,10 +40,6 @@ import { keptFigure, typedFigure } from '../language/units';
       gap: 6px;
       align-items: center;
       font-weight: 650;
-    }
-    input {
-      width: 84px;
-      text-align: center;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

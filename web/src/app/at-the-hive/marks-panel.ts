@@ -21,6 +21,7 @@ import { Choice } from './choice';
 import { PollenSwatches } from './pollen-swatches';
 import { Named, named } from '../language/words';
 import { SaidPipe } from '../language/said';
+import { MatButton } from '@angular/material/button';
 
 const GROUPS = [
   { id: 'larvae', name: $localize`Larvae` },
@@ -34,7 +35,7 @@ const GROUPS = [
 /** What else was seen on a side: larvae, pattern, lids, pests, comb, colours of pollen, queen cells. */
 @Component({
   selector: 'bc-marks-panel',
-  imports: [SaidPipe, Named, Choice, PollenSwatches],
+  imports: [MatButton, SaidPipe, Named, Choice, PollenSwatches],
   template: `
     @for (group of groups; track group.id) {
       <fieldset>
@@ -43,7 +44,7 @@ const GROUPS = [
           @for (id of of[group.id]; track id) {
             <button
               type="button"
-              class="big"
+              matButton="outlined"
               [class.sel]="has(id)"
               [class.some]="has(id) && marks[id].suspect"
               [attr.aria-pressed]="has(id)"
@@ -81,7 +82,7 @@ const GROUPS = [
         <b>{{ verdict.says | said }}</b> {{ verdict.action | said }}
       </p>
     }
-    <button type="button" class="big sel" (click)="closed.emit()" i18n>Back to the comb</button>
+    <button type="button" matButton="filled" (click)="closed.emit()" i18n>Back to the comb</button>
   `,
   styleUrl: './hive-parts.scss',
   styles: `
@@ -90,15 +91,6 @@ const GROUPS = [
       gap: 10px;
       align-content: start;
       overflow-y: auto;
-    }
-    .big {
-      padding: 4px 11px;
-      font-size: 15px;
-    }
-    .some.sel {
-      border-color: var(--madder);
-      background: var(--madder);
-      color: var(--on-spruce);
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

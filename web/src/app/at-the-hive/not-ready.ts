@@ -2,10 +2,12 @@ import { listed } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { HiveCards } from './cards/hive-cards';
 import { HiveJobs } from './hive-jobs';
+import { MatButton } from '@angular/material/button';
 
 /** The bees have turned lively, and somebody holds frames who is not ready for that: the supervisor takes them, or says why not. */
 @Component({
   selector: 'bc-not-ready',
+  imports: [MatButton],
   template: `
     @if (names(); as who) {
       <div role="alert">
@@ -16,8 +18,8 @@ import { HiveJobs } from './hive-jobs';
         </p>
         @if (leads()) {
           <div>
-            <button type="button" class="big sel" (click)="roles.takeFrames()" i18n>I will take the frames</button>
-            <button type="button" class="big" (click)="goOn()" i18n>Continue, with a reason</button>
+            <button type="button" matButton="filled" (click)="roles.takeFrames()" i18n>I will take the frames</button>
+            <button type="button" matButton="outlined" (click)="goOn()" i18n>Continue, with a reason</button>
           </div>
         }
       </div>

@@ -16,13 +16,15 @@ import { PollenSwatches } from './pollen-swatches';
 import { Count } from './count';
 import { Named, named } from '../language/words';
 import { SaidPipe } from '../language/said';
+import { FIELD } from '../parts/field';
+import { MatButton } from '@angular/material/button';
 
 const HOT = 28;
 
 /** A look at the entrance, before opening and after closing; in cold weather the whole visit. */
 @Component({
   selector: 'bc-outside-panel',
-  imports: [SaidPipe, Named, Choice, Count, PollenSwatches],
+  imports: [MatButton, FIELD, SaidPipe, Named, Choice, Count, PollenSwatches],
   template: `
     @if (!entrance.changed() && !record().outside[when()]) {
       <p class="quiet" i18n>Nothing noted yet. Anything you leave untouched counts as not checked.</p>
@@ -41,7 +43,7 @@ const HOT = 28;
         @for (answer of [true, false]; track answer) {
           <button
             type="button"
-            class="big"
+            matButton="outlined"
             [class.sel]="look().pollenIn === answer"
             [attr.aria-pressed]="look().pollenIn === answer"
             (click)="set({ pollenIn: look().pollenIn === answer ? null : answer })"
@@ -75,7 +77,7 @@ const HOT = 28;
         @for (sign of signs; track sign.id) {
           <button
             type="button"
-            class="big"
+            matButton="outlined"
             [class.sel]="look()[sign.id]"
             [attr.aria-pressed]="look()[sign.id] === true"
             (click)="flip(sign.id)"
@@ -89,7 +91,7 @@ const HOT = 28;
       <bc-count legend="Wasps a minute" i18n-legend [value]="wasps()" (counted)="wasps.set($event)" />
       <button
         type="button"
-        class="big"
+        matButton="outlined"
         [class.sel]="past()"
         [attr.aria-pressed]="past()"
         (click)="past.set(!past())"
@@ -120,9 +122,18 @@ const HOT = 28;
     @for (line of says(); track line) {
       <p class="caution">{{ line | said }}</p>
     }
-    <label class="text"
-      ><ng-container i18n>Anything else</ng-container
-      ><textarea #note rows="2" maxlength="500" [value]="look().note" (input)="set({ note: note.value })"></textarea>
+    <label bcField class="text"
+      ><span i18n>Anything else</span
+      ><mat-form-field>
+        <textarea
+          matInput
+          #note
+          rows="2"
+          maxlength="500"
+          [value]="look().note"
+          (input)="set({ note: note.value })"
+        ></textarea>
+      </mat-form-field>
     </label>
   `,
   styleUrl: './hive-parts.scss',

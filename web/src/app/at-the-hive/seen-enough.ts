@@ -3,11 +3,12 @@ import { MatIcon } from '@angular/material/icon';
 import type { EvidenceId, SeenEnough } from '@brave-comb/core/inspection';
 import { Named } from '../language/words';
 import { SaidPipe } from '../language/said';
+import { MatButton } from '@angular/material/button';
 
 /** What was asked, what was seen of it, and what the rest would cost. */
 @Component({
   selector: 'bc-seen-enough',
-  imports: [SaidPipe, Named, MatIcon],
+  imports: [MatButton, SaidPipe, Named, MatIcon],
   template: `
     <h2 i18n>Seen enough?</h2>
     <ul>
@@ -49,7 +50,7 @@ import { SaidPipe } from '../language/said';
         <ng-container i18n><b>Not yet.</b> Nothing more to lift: tick what you saw. </ng-container>
       }
     </p>
-    <button type="button" class="big" [class.sel]="seen().enough" (click)="stopped.emit()" i18n>
+    <button type="button" matButton="outlined" [class.sel]="seen().enough" (click)="stopped.emit()" i18n>
       {!!seen().enough, select, true {Start closing} other {Close early and say why}}
     </button>
   `,

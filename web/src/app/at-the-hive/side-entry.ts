@@ -27,11 +27,12 @@ import { EighthsBar } from './eighths-bar';
 import { MarksPanel } from './marks-panel';
 import { Press } from './press';
 import { SideLine } from './side-line';
+import { FIELD } from '../parts/field';
 
 /** One side of one frame: the bar of eighths, the comb as it grows, the line of shorthand, and the marks. */
 @Component({
   selector: 'bc-side-entry',
-  imports: [Named, EighthsBar, CombPortrait, MarksPanel, Press],
+  imports: [FIELD, Named, EighthsBar, CombPortrait, MarksPanel, Press],
   templateUrl: './side-entry.html',
   styleUrl: './side-entry.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -3,30 +3,35 @@ import { MatIcon } from '@angular/material/icon';
 import type { VisitFile } from '@brave-comb/contract';
 import { SKILL_LEVELS, type SkillLevel, type VisitRecord } from '@brave-comb/core/inspection';
 import { LevelGlyph } from '../skills/level-glyph';
+import { FIELD } from '../parts/field';
 
 /** Judges one skill of one trainee: who, what, how much help it took. */
 @Component({
   selector: 'bc-skill-judge',
-  imports: [LevelGlyph, MatIcon],
+  imports: [FIELD, LevelGlyph, MatIcon],
   template: `
     <div class="who">
-      <label
+      <label bcField
         ><span class="unseen" i18n>Trainee</span>
-        <select #who [value]="trainee()" (change)="trainee.set(who.value)">
-          @for (each of file().trainees; track each.id) {
-            <option [value]="each.id" [selected]="each.id === trainee()">{{ each.name }}</option>
-          }
-        </select>
+        <mat-form-field
+          ><mat-select #who [value]="trainee()" (selectionChange)="trainee.set(who.value)">
+            @for (each of file().trainees; track each.id) {
+              <mat-option [value]="each.id">{{ each.name }}</mat-option>
+            }
+          </mat-select></mat-form-field
+        >
       </label>
-      <label
+      <label bcField
         ><span class="unseen" i18n>Skill</span>
-        <select #what [value]="skill()" (change)="skill.set(what.value)">
-          @for (each of skills(); track each.id) {
-            <option [value]="each.id" [selected]="each.id === skill()" i18n>
-              {{ each.name }}{!!each.open, select, true {} other {, held}}
-            </option>
-          }
-        </select>
+        <mat-form-field
+          ><mat-select #what [value]="skill()" (selectionChange)="skill.set(what.value)">
+            @for (each of skills(); track each.id) {
+              <mat-option [value]="each.id" i18n>
+                {{ each.name }}{!!each.open, select, true {} other {, held}}
+              </mat-option>
+            }
+          </mat-select></mat-form-field
+        >
       </label>
       <button type="button" class="next" aria-label="Next trainee" i18n-aria-label (click)="nextTrainee()">
         <mat-icon svgIcon="forward" aria-hidden="true" />

@@ -41,11 +41,15 @@ import { SupersPanel } from './supers-panel';
 import { VisitEnd } from './visit-end';
 import { Named, named } from '../language/words';
 import { SaidPipe, said } from '../language/said';
+import { FIELD } from '../parts/field';
+import { MatButton } from '@angular/material/button';
 
 /** The steps around the frames: outside, smoke, parts off, doubtful sides, summing up, parts back, outside again. */
 @Component({
   selector: 'bc-step-panel',
   imports: [
+    MatButton,
+    FIELD,
     SaidPipe,
     Named,
     HiveStack,

@@ -7,11 +7,12 @@ import { Clock } from '../people/clock';
 import { Alarm } from './alarm';
 import { HiveCards } from './cards/hive-cards';
 import { SaidPipe, said } from '../language/said';
+import { MatButton } from '@angular/material/button';
 
 /** Keeps an eye on whoever was stung: when to ask, what was answered, and the emergency card where it goes beyond the sting. */
 @Component({
   selector: 'bc-sting-watch',
-  imports: [SaidPipe],
+  imports: [MatButton, SaidPipe],
   template: `
     @for (each of watched(); track each.person) {
       <section
@@ -29,7 +30,7 @@ import { SaidPipe, said } from '../language/said';
           @for (reaction of reactions; track reaction) {
             <button
               type="button"
-              class="big"
+              matButton="outlined"
               [class.sel]="each.reaction === reaction"
               [attr.aria-pressed]="each.reaction === reaction"
               (click)="answer(each.person, reaction)"
@@ -59,10 +60,6 @@ import { SaidPipe, said } from '../language/said';
       border-color: var(--madder);
       background: var(--madder-100);
       color: var(--madder-800);
-    }
-    .big {
-      padding: 2px 11px;
-      font-size: 15px;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -9,6 +9,7 @@ import { Choice } from './choice';
 import { Count } from './count';
 import { named } from '../language/words';
 import { SaidPipe } from '../language/said';
+import { MatButton } from '@angular/material/button';
 
 const FEELS = ['light', 'half', 'nearly-full', 'full'] as const;
 type Feel = (typeof FEELS)[number];
@@ -20,7 +21,7 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
 /** Supers one by one: weight first, then a look; brood up here matters. */
 @Component({
   selector: 'bc-supers-panel',
-  imports: [UnitName, SaidPipe, Choice, Count],
+  imports: [MatButton, UnitName, SaidPipe, Choice, Count],
   template: `
     @for (box of boxes(); track box.layer.id) {
       <section [attr.aria-label]="box.layer.id">
@@ -42,7 +43,7 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
         <div class="row">
           <button
             type="button"
-            class="big"
+            matButton="outlined"
             [class.sel]="box.off"
             [attr.aria-pressed]="box.off"
             (click)="toggle(box.layer)"
@@ -50,10 +51,10 @@ const feltKg = (layer: BoxLayer, feel: Feel): number =>
           >
             {!!box.off, select, true {is off, upright on a stand} other {Lift it off}}
           </button>
-          <button type="button" class="big" (click)="framesOf.emit(box.layer)" i18n>Look at its frames</button>
+          <button type="button" matButton="outlined" (click)="framesOf.emit(box.layer)" i18n>Look at its frames</button>
           <button
             type="button"
-            class="big"
+            matButton="outlined"
             [class.some]="box.tipped"
             [disabled]="box.tipped"
             (click)="desk.enter({ kind: 'box-tipped', box: box.layer.id })"

@@ -3,39 +3,39 @@ import { MatButton } from '@angular/material/button';
 import { NonNullableFormBuilder, ReactiveFormsModule } from '@angular/forms';
 import type { Calendars } from '@brave-comb/contract';
 import { ViewDesk } from '../api/view-desk';
+import { FIELD } from '../parts/field';
 
 /** House practice of the colony calendar: how often, how long a rest, how much teaching. */
 @Component({
   selector: 'bc-care-rules',
-  imports: [MatButton, ReactiveFormsModule],
+  imports: [FIELD, MatButton, ReactiveFormsModule],
   template: `
     <section class="sheet" aria-labelledby="rules-title">
       <h2 id="rules-title" i18n>House rules</h2>
       <form class="fields" [formGroup]="form" (ngSubmit)="save()">
-        <label class="tick"
-          ><input type="checkbox" formControlName="catchCells" /><ng-container i18n>
-            Catch queen cells in swarm season</ng-container
-          ></label
-        >
-        <label
-          ><ng-container i18n>Days between looks then </ng-container
-          ><input type="number" min="3" max="21" formControlName="swarmIntervalDays"
-        /></label>
-        <label
-          ><ng-container i18n>Rest after frames came out </ng-container
-          ><input type="number" min="0" max="21" formControlName="restDays"
-        /></label>
-        <label
-          ><ng-container i18n>Openings in 30 days </ng-container
-          ><input type="number" min="1" max="30" formControlName="openings"
-        /></label>
-        <label
-          ><ng-container i18n>Minutes open </ng-container
-          ><input type="number" min="10" max="1200" formControlName="minutes"
-        /></label>
-        <label
-          ><ng-container i18n>Stings </ng-container><input type="number" min="1" max="200" formControlName="stings"
-        /></label>
+        <mat-checkbox formControlName="catchCells" i18n>Catch queen cells in swarm season</mat-checkbox>
+        <label bcField
+          ><span i18n>Days between looks then</span
+          ><mat-form-field
+            ><input matInput type="number" min="3" max="21" formControlName="swarmIntervalDays" /></mat-form-field
+        ></label>
+        <label bcField
+          ><span i18n>Rest after frames came out</span
+          ><mat-form-field><input matInput type="number" min="0" max="21" formControlName="restDays" /></mat-form-field
+        ></label>
+        <label bcField
+          ><span i18n>Openings in 30 days</span
+          ><mat-form-field><input matInput type="number" min="1" max="30" formControlName="openings" /></mat-form-field
+        ></label>
+        <label bcField
+          ><span i18n>Minutes open</span
+          ><mat-form-field
+            ><input matInput type="number" min="10" max="1200" formControlName="minutes" /></mat-form-field
+        ></label>
+        <label bcField
+          ><span i18n>Stings</span
+          ><mat-form-field><input matInput type="number" min="1" max="200" formControlName="stings" /></mat-form-field
+        ></label>
         <button matButton="filled" type="submit" [disabled]="form.invalid || form.pristine" i18n>Save</button>
       </form>
       <p class="quiet" i18n>

@@ -12,13 +12,14 @@ import { CareRules } from './care-rules';
 import { EventForm, type LoggedEvent } from './event-form';
 import { ExpectedCard } from './expected-card';
 import { Named } from '../language/words';
+import { FIELD } from '../parts/field';
 
 type Sorting = 'date' | 'hive';
 
 /** The colony calendar: what is due at each hive, why and how strictly, until when it is left alone, its load, and what to expect. */
 @Component({
   selector: 'bc-dues',
-  imports: [MatButton, Named, RouterLink, ViewState, EventForm, ExpectedCard, CareRules],
+  imports: [FIELD, MatButton, Named, RouterLink, ViewState, EventForm, ExpectedCard, CareRules],
   templateUrl: './dues.html',
   styleUrl: './dues.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

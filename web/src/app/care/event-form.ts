@@ -8,6 +8,8 @@ import type { ColonyCalendar, endpoints } from '@brave-comb/contract';
 import type { Sent } from '../api/contract-client';
 import { Named, listed } from '../language/words';
 import { dayText } from '../ui/format';
+import { FIELD } from '../parts/field';
+import { DayField } from '../parts/day-field';
 
 /** Kinds of entry, in the words of the work. */
 const KINDS = {
@@ -48,113 +50,125 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
 /** Logs what was done to a colony or seen on it. */
 @Component({
   selector: 'bc-event-form',
-  imports: [MatButton, MeasureField, UnitName, Named, ReactiveFormsModule],
+  imports: [DayField, FIELD, MatButton, MeasureField, UnitName, Named, ReactiveFormsModule],
   template: `
     <h3 i18n>Log for hive {{ hive() }}</h3>
     <form class="fields" [formGroup]="form" (ngSubmit)="submit()">
-      <label>
-        <ng-container i18n>What </ng-container
-        ><select formControlName="kind" (change)="kind.set(form.controls.kind.value)">
-          @for (option of kinds; track option.kind) {
-            <option [value]="option.kind">{{ option.name }}</option>
-          }
-        </select>
+      <label bcField
+        ><span i18n>What</span
+        ><mat-form-field
+          ><mat-select formControlName="kind" (selectionChange)="kind.set(form.controls.kind.value)">
+            @for (option of kinds; track option.kind) {
+              <mat-option [value]="option.kind">{{ option.name }}</mat-option>
+            }
+          </mat-select></mat-form-field
+        >
       </label>
-      <label>
-        <ng-container i18n>Day </ng-container><input type="date" formControlName="date" [max]="today()" required />
-      </label>
+      <label bcField><span i18n>Day</span><bc-day formControlName="date" [max]="today()" /></label>
       @switch (kind()) {
         @case ('feed') {
-          <label>
-            <ng-container i18n>Feed </ng-container
-            ><select formControlName="what">
-              @for (option of feeds; track option) {
-                <option [value]="option">{{ option | named: 'feed' }}</option>
-              }
-            </select>
+          <label bcField
+            ><span i18n>Feed</span
+            ><mat-form-field
+              ><mat-select formControlName="what">
+                @for (option of feeds; track option) {
+                  <mat-option [value]="option">{{ option | named: 'feed' }}</mat-option>
+                }
+              </mat-select></mat-form-field
+            >
           </label>
-          <label
-            >{{ 'weight' | unit }}&ngsp;<input bcMeasure="weight" [least]="0.1" [most]="40" formControlName="kg"
-          /></label>
+          <label bcField
+            >{{ 'weight' | unit }}&ngsp;<mat-form-field
+              ><input matInput bcMeasure="weight" [least]="0.1" [most]="40" formControlName="kg" /></mat-form-field
+          ></label>
         }
         @case ('patty') {
-          <label
-            >{{ 'weight' | unit }}&ngsp;<input bcMeasure="weight" [least]="0.05" [most]="5" formControlName="kg"
-          /></label>
+          <label bcField
+            >{{ 'weight' | unit }}&ngsp;<mat-form-field
+              ><input matInput bcMeasure="weight" [least]="0.05" [most]="5" formControlName="kg" /></mat-form-field
+          ></label>
         }
         @case ('super-on') {
-          <label
-            ><ng-container i18n>Holds, {{ 'weight' | unit }} </ng-container
-            ><input bcMeasure="weight" [least]="1" [most]="40" formControlName="kg"
-          /></label>
+          <label bcField
+            ><span i18n>Holds, {{ 'weight' | unit }}</span
+            ><mat-form-field
+              ><input matInput bcMeasure="weight" [least]="1" [most]="40" formControlName="kg" /></mat-form-field
+          ></label>
         }
         @case ('queen') {
-          <label>
-            <ng-container i18n>Begins with </ng-container
-            ><select formControlName="start">
-              @for (option of starts; track option.start) {
-                <option [value]="option.start">{{ option.name }}</option>
-              }
-            </select>
+          <label bcField
+            ><span i18n>Begins with</span
+            ><mat-form-field
+              ><mat-select formControlName="start">
+                @for (option of starts; track option.start) {
+                  <mat-option [value]="option.start">{{ option.name }}</mat-option>
+                }
+              </mat-select></mat-form-field
+            >
           </label>
         }
         @case ('hived') {
-          <label>
-            <ng-container i18n>As </ng-container
-            ><select formControlName="as">
-              @for (option of hived; track option) {
-                <option [value]="option">{{ option | named: 'newColony' }}</option>
-              }
-            </select>
+          <label bcField
+            ><span i18n>As</span
+            ><mat-form-field
+              ><mat-select formControlName="as">
+                @for (option of hived; track option) {
+                  <mat-option [value]="option">{{ option | named: 'newColony' }}</mat-option>
+                }
+              </mat-select></mat-form-field
+            >
           </label>
         }
         @case ('ordered-by-the-inspector') {
-          <label
-            ><ng-container i18n>What, and by whom </ng-container
-            ><input type="text" maxlength="300" formControlName="text"
-          /></label>
+          <label bcField
+            ><span i18n>What, and by whom</span
+            ><mat-form-field><input matInput type="text" maxlength="300" formControlName="text" /></mat-form-field
+          ></label>
         }
         @case ('suspicion') {
-          <label
-            ><ng-container i18n>Of </ng-container><input type="text" maxlength="120" formControlName="text"
-          /></label>
+          <label bcField
+            ><span i18n>Of</span
+            ><mat-form-field><input matInput type="text" maxlength="120" formControlName="text" /></mat-form-field
+          ></label>
         }
         @case ('treatment-out') {
-          <label>
-            <ng-container i18n>Which </ng-container
-            ><select formControlName="medicine">
-              <option value="" i18n>all that is in the hive</option>
-              @for (medicine of inHive(); track medicine) {
-                <option [value]="medicine">{{ medicine }}</option>
-              }
-            </select>
+          <label bcField
+            ><span i18n>Which</span
+            ><mat-form-field
+              ><mat-select formControlName="medicine">
+                <mat-option value="" i18n>all that is in the hive</mat-option>
+                @for (medicine of inHive(); track medicine) {
+                  <mat-option [value]="medicine">{{ medicine }}</mat-option>
+                }
+              </mat-select></mat-form-field
+            >
           </label>
         }
         @case ('treatment') {
-          <label
-            ><ng-container i18n>Active ingredient, form </ng-container
-            ><input type="text" maxlength="120" formControlName="text"
-          /></label>
-          <label
-            ><ng-container i18n>Doses </ng-container><input type="number" min="1" max="20" formControlName="doses"
-          /></label>
-          <label
-            ><ng-container i18n>Days between </ng-container
-            ><input type="number" min="1" max="365" formControlName="repeatAfter"
-          /></label>
-          <label
-            ><ng-container i18n>Out after, days </ng-container
-            ><input type="number" min="1" max="365" formControlName="removeAfter"
-          /></label>
-          <label
-            ><ng-container i18n>Withdrawal, days </ng-container
-            ><input type="number" min="0" max="365" formControlName="withdrawal"
-          /></label>
-          <label class="tick">
-            <input type="checkbox" formControlName="supersAllowed" /><ng-container i18n>
-              The label allows it with honey supers on</ng-container
-            >
-          </label>
+          <label bcField
+            ><span i18n>Active ingredient, form</span
+            ><mat-form-field><input matInput type="text" maxlength="120" formControlName="text" /></mat-form-field
+          ></label>
+          <label bcField
+            ><span i18n>Doses</span
+            ><mat-form-field><input matInput type="number" min="1" max="20" formControlName="doses" /></mat-form-field
+          ></label>
+          <label bcField
+            ><span i18n>Days between</span
+            ><mat-form-field
+              ><input matInput type="number" min="1" max="365" formControlName="repeatAfter" /></mat-form-field
+          ></label>
+          <label bcField
+            ><span i18n>Out after, days</span
+            ><mat-form-field
+              ><input matInput type="number" min="1" max="365" formControlName="removeAfter" /></mat-form-field
+          ></label>
+          <label bcField
+            ><span i18n>Withdrawal, days</span
+            ><mat-form-field
+              ><input matInput type="number" min="0" max="365" formControlName="withdrawal" /></mat-form-field
+          ></label>
+          <mat-checkbox formControlName="supersAllowed" i18n>The label allows it with honey supers on</mat-checkbox>
         }
       }
       <button matButton="filled" type="submit" i18n>Log it</button>
@@ -190,9 +204,6 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
       background: var(--rust-100);
       color: var(--rust-text);
       font-size: var(--t-dense);
-    }
-    input[type='text'] {
-      width: 190px;
     }
     .tick {
       flex-direction: row;

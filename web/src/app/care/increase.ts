@@ -2,9 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, sig
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
-import { MatError, MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
-import { MatInput } from '@angular/material/input';
-import { MatOption, MatSelect } from '@angular/material/select';
 import type { Increase } from '@brave-comb/contract';
 import { QUEEN_SOURCES, type QueenSource, boxLayout, TRIAL_MEASURES, type TrialMeasure } from '@brave-comb/core/care';
 import { addDays } from '@brave-comb/core/units';
@@ -14,6 +11,8 @@ import { ViewState } from '../api/view-state';
 import { measured } from '../language/units';
 import { peopleFeature } from '../people/people.feature';
 import { seasonFeature } from '../season/season.feature';
+import { DayField } from '../parts/day-field';
+import { FIELD } from '../parts/field';
 import { dateText, dayText, decimal } from '../ui/format';
 
 type Trial = Increase['trials'][number];
@@ -39,18 +38,7 @@ const REVISIT = 30;
 /** More colonies and more comb: what can be divided and when, drawn comb against its goal, trials of methods. */
 @Component({
   selector: 'bc-increase',
-  imports: [
-    MatButton,
-    MatError,
-    MatFormField,
-    MatHint,
-    MatInput,
-    MatLabel,
-    MatOption,
-    MatSelect,
-    ReactiveFormsModule,
-    ViewState,
-  ],
+  imports: [DayField, FIELD, MatButton, ReactiveFormsModule, ViewState],
   templateUrl: './increase.html',
   styleUrls: ['./colony-pages.scss', './increase.scss'],
   changeDetection: ChangeDetectionStrategy.OnPush,

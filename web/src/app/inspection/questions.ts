@@ -12,11 +12,12 @@ import { ViewState } from '../api/view-state';
 import { dayOf, timeOf } from '../ui/format';
 import { AttachmentView } from './attachment-view';
 import { DeviceStore } from '../device/device-store';
+import { FIELD } from '../parts/field';
 
 /** Questions asked at the hives and marks that nobody could name, with the lead's answers. */
 @Component({
   selector: 'bc-questions',
-  imports: [MatButton, RouterLink, ViewState, AttachmentView],
+  imports: [FIELD, MatButton, RouterLink, ViewState, AttachmentView],
   template: `
     <bc-view-state [watched]="watched" name="The questions" i18n-name />
     @if (watched.data(); as data) {
@@ -42,14 +43,17 @@ import { DeviceStore } from '../device/device-store';
               }
               @if (mayAnswer()) {
                 <form (submit)="answer($event, question.id, field)">
-                  <label
+                  <label bcField
                     ><span class="unseen" i18n>Answer to: {{ question.text }}</span>
-                    <textarea
-                      #field
-                      rows="2"
-                      maxlength="1000"
-                      [placeholder]="question.answer ? anotherAnswer : firstAnswer"
-                    ></textarea>
+                    <mat-form-field>
+                      <textarea
+                        matInput
+                        #field
+                        rows="2"
+                        maxlength="1000"
+                        [placeholder]="question.answer ? anotherAnswer : firstAnswer"
+                      ></textarea>
+                    </mat-form-field>
                   </label>
                   <button type="submit" matButton="filled" i18n>Answer</button>
                 </form>

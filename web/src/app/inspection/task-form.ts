@@ -1,37 +1,39 @@
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
 import { type AbstractControl, NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
-import { MatError, MatFormField, MatLabel } from '@angular/material/form-field';
-import { MatInput } from '@angular/material/input';
-import { MatOption, MatSelect } from '@angular/material/select';
 import { ViewDesk } from '../api/view-desk';
+import { FIELD } from '../parts/field';
+import { DayField } from '../parts/day-field';
 
 /** Leaves something to be done at a hive, for whoever opens it next. */
 @Component({
   selector: 'bc-task-form',
-  imports: [MatButton, MatError, MatFormField, MatInput, MatLabel, MatOption, MatSelect, ReactiveFormsModule],
+  imports: [FIELD, DayField, MatButton, ReactiveFormsModule],
   template: `
     @if (open()) {
       <form [formGroup]="form" aria-label="Something to do at a hive" i18n-aria-label (ngSubmit)="leave()">
-        <mat-form-field [subscriptSizing]="'dynamic'">
-          <mat-label i18n>Hive</mat-label>
-          <mat-select formControlName="hive">
-            @for (hive of hives(); track hive.id) {
-              <mat-option [value]="hive.id">{{ hive.number }}</mat-option>
-            }
-          </mat-select>
-          <mat-error i18n>Choose the hive.</mat-error>
-        </mat-form-field>
-        <mat-form-field class="what" [subscriptSizing]="'dynamic'">
-          <mat-label i18n>What is to be done</mat-label>
-          <textarea matInput formControlName="what" rows="1" maxlength="600"></textarea>
-          <mat-error i18n>Say what is to be done.</mat-error>
-        </mat-form-field>
-        <mat-form-field [subscriptSizing]="'dynamic'">
-          <mat-label i18n>By</mat-label>
-          <input matInput type="date" formControlName="due" [min]="today()" />
-          <mat-error i18n>Choose today or a later day.</mat-error>
-        </mat-form-field>
+        <label bcField
+          ><span i18n>Hive</span
+          ><mat-form-field>
+            <mat-select formControlName="hive">
+              @for (hive of hives(); track hive.id) {
+                <mat-option [value]="hive.id">{{ hive.number }}</mat-option>
+              }
+            </mat-select>
+            <mat-error i18n>Choose the hive.</mat-error>
+          </mat-form-field></label
+        >
+        <label bcField class="what"
+          ><span i18n>What is to be done</span
+          ><mat-form-field>
+            <textarea matInput formControlName="what" rows="1" maxlength="600"></textarea>
+            <mat-error i18n>Say what is to be done.</mat-error>
+          </mat-form-field></label
+        >
+        <label bcField
+          ><span i18n>By</span>
+          <bc-day required formControlName="due" [min]="today()" />
+        </label>
         <button type="submit" matButton="filled" i18n>Put it on the list</button>
         <button type="button" matButton (click)="open.set(false)" i18n>Cancel</button>
       </form>

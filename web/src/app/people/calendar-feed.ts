@@ -4,11 +4,12 @@ import { MatDialogModule } from '@angular/material/dialog';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dayOf } from '../ui/format';
+import { FIELD } from '../parts/field';
 
 /** The secret address of one's own calendar: made, shown once, revoked. */
 @Component({
   selector: 'bc-calendar-address',
-  imports: [MatButton, MatDialogModule, ViewState],
+  imports: [FIELD, MatButton, MatDialogModule, ViewState],
   template: `
     <h2 mat-dialog-title i18n>My calendar address</h2>
     <mat-dialog-content>
@@ -18,9 +19,9 @@ import { dayOf } from '../ui/format';
         the address can read it, so do not share it.
       </p>
       @if (address(); as made) {
-        <label class="made">
-          <ng-container i18n>Copy it now: it is shown only once </ng-container
-          ><input readonly #field [value]="made" (focus)="field.select()" />
+        <label bcField class="made"
+          ><span i18n>Copy it now: it is shown only once</span
+          ><mat-form-field><input matInput readonly #field [value]="made" (focus)="field.select()" /></mat-form-field>
         </label>
       } @else if (since(); as when) {
         <p i18n>One has been in use since {{ when }}. It is not shown again; a new one replaces it.</p>
@@ -46,14 +47,6 @@ import { dayOf } from '../ui/format';
       display: grid;
       gap: 4px;
       font-size: var(--t-dense);
-    }
-    input {
-      min-height: 34px;
-      padding: 4px 8px;
-      border: 1px solid var(--ink-3);
-      border-radius: 5px;
-      background: var(--ground);
-      font-family: monospace;
     }
     mat-dialog-actions {
       gap: 8px;

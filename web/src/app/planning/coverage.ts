@@ -3,11 +3,12 @@ import { RouterLink } from '@angular/router';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dateText, dayOf, oddsText, timeOf } from '../ui/format';
+import { FIELD } from '../parts/field';
 
 /** Skills down, groups across: who has been seen at what, until when the season shows it, the next chance. */
 @Component({
   selector: 'bc-coverage',
-  imports: [RouterLink, ViewState],
+  imports: [FIELD, RouterLink, ViewState],
   templateUrl: './coverage.html',
   styleUrl: './coverage.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

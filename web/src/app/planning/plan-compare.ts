@@ -6,6 +6,7 @@ import { scaleLinear } from 'd3-scale';
 import { pointsText } from './plan-row';
 import type { Answers, Question } from './plan-thoughts';
 import { PlanWhy } from './plan-why';
+import { FIELD } from '../parts/field';
 
 /** A plan that can be compared with the one on the board. */
 export interface OtherPlan {
@@ -18,7 +19,7 @@ const [BAR, HEIGHT] = [30, 60];
 /** How another plan differs from the one on the board, and the way there step by step. */
 @Component({
   selector: 'bc-plan-compare',
-  imports: [MatButton, PlanWhy],
+  imports: [FIELD, MatButton, PlanWhy],
   templateUrl: './plan-compare.html',
   styleUrl: './plan-compare.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { PlanLock } from '@brave-comb/core/planning';
+import { FIELD } from '../parts/field';
 
 interface Choice {
   readonly id: string;
@@ -14,24 +15,28 @@ export interface Placed {
 /** Holds a session of a group at hours of one's own choice, or forbids it. */
 @Component({
   selector: 'bc-plan-force',
-  imports: [MatButton],
+  imports: [FIELD, MatButton],
   template: `
     <div class="fields">
-      <label>
-        <ng-container i18n>Group </ng-container
-        ><select #group>
-          @for (each of groups(); track each.id) {
-            <option [value]="each.id">{{ each.name }}</option>
-          }
-        </select>
+      <label bcField
+        ><span i18n>Group</span
+        ><mat-form-field
+          ><mat-select #group [value]="groups()[0]?.id">
+            @for (each of groups(); track each.id) {
+              <mat-option [value]="each.id">{{ each.name }}</mat-option>
+            }
+          </mat-select></mat-form-field
+        >
       </label>
-      <label>
-        <ng-container i18n>Hours </ng-container
-        ><select #slot>
-          @for (each of slots(); track each.id) {
-            <option [value]="each.id">{{ each.name }}</option>
-          }
-        </select>
+      <label bcField
+        ><span i18n>Hours</span
+        ><mat-form-field
+          ><mat-select #slot [value]="slots()[0]?.id">
+            @for (each of slots(); track each.id) {
+              <mat-option [value]="each.id">{{ each.name }}</mat-option>
+            }
+          </mat-select></mat-form-field
+        >
       </label>
     </div>
     <div class="tools">

@@ -8,6 +8,8 @@ import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { civilDate } from '../ui/format';
 import { TimesForm } from './times-form';
+import { FIELD } from '../parts/field';
+import { DayField } from '../parts/day-field';
 
 type Owner = Output<(typeof endpoints)['planningTerms']>['owners'][number];
 const KINDS = [
@@ -20,7 +22,7 @@ const NOWHERE: HivePlace = { east: 0, north: 0, faces: 180 };
 /** When groups and supervisors can come, what trainees may lift, where hives stand: what the planner goes by. */
 @Component({
   selector: 'bc-plan-terms',
-  imports: [MatButton, UnitName, Measured, RouterLink, ViewState, TimesForm],
+  imports: [DayField, FIELD, MatButton, UnitName, Measured, RouterLink, ViewState, TimesForm],
   templateUrl: './plan-terms.html',
   styleUrl: './plan-terms.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -44,6 +44,7 @@ import { PlanThinker } from './plan-thinker';
 import type { Answers, Question } from './plan-thoughts';
 import { PlanTroubles } from './plan-troubles';
 import { PlanWhy } from './plan-why';
+import { FIELD } from '../parts/field';
 
 const SECONDS = 60;
 const LOOK_EVERY = 30_000;
@@ -55,7 +56,18 @@ const NEWS = 0.1;
 /** The planner: a board that computes, proves, explains and is changed by hand. */
 @Component({
   selector: 'bc-planner',
-  imports: [MatButton, RouterLink, ViewState, PlanCourse, PlanWhy, PlanGrid, PlanTroubles, PlanCompare, PlanForce],
+  imports: [
+    FIELD,
+    MatButton,
+    RouterLink,
+    ViewState,
+    PlanCourse,
+    PlanWhy,
+    PlanGrid,
+    PlanTroubles,
+    PlanCompare,
+    PlanForce,
+  ],
   providers: [PlanThinker],
   templateUrl: './planner.html',
   styleUrl: './planner.scss',

@@ -1,6 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { PlanningTerms } from '@brave-comb/contract';
+import { FIELD } from '../parts/field';
+import { DayField } from '../parts/day-field';
+import { TimeField } from '../parts/time-field';
 
 type Times = Extract<PlanningTerms, { kind: 'supervisor' }>['times'];
 type Week = Times['weekly'][number];
@@ -23,31 +26,26 @@ const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.sl
 /** Hours of the week in which somebody can come, and days away. */
 @Component({
   selector: 'bc-times-form',
-  imports: [MatButton],
+  imports: [DayField, TimeField, FIELD, MatButton],
   template: `
     <fieldset>
       <legend i18n>Hours of the week</legend>
       @for (day of days(); track day.weekday) {
         <div class="day">
-          <label>
-            <input type="checkbox" [checked]="day.hours.length > 0" (change)="toggle(day.weekday)" />
-            {{ day.name }}
-          </label>
+          <mat-checkbox [checked]="day.hours.length > 0" (change)="toggle(day.weekday)">{{ day.name }}</mat-checkbox>
           @for (hours of day.hours; track $index) {
             <span>
-              <input
-                type="time"
+              <bc-time
+                name="{{ day.name }}, from"
+                i18n-name
                 [value]="hours.from"
-                ariaLabel="{{ day.name }}, from"
-                i18n-ariaLabel
-                (change)="set(hours.at, { from: minutesOf($any($event.target).value) })"
+                (valueChange)="set(hours.at, { from: minutesOf($event) })"
               /><ng-container i18n> to </ng-container
-              ><input
-                type="time"
+              ><bc-time
+                name="{{ day.name }}, to"
+                i18n-name
                 [value]="hours.to"
-                ariaLabel="{{ day.name }}, to"
-                i18n-ariaLabel
-                (change)="set(hours.at, { to: minutesOf($any($event.target).value) })"
+                (valueChange)="set(hours.at, { to: minutesOf($event) })"
               />
             </span>
           }
@@ -59,29 +57,30 @@ const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.sl
       @for (away of times().away; track $index) {
         <div class="day">
           <span>
-            <input
-              type="date"
+            <bc-day
+              name="Away from"
+              i18n-name
               [value]="away.from"
-              aria-label="Away from"
-              i18n-aria-label
-              (change)="setAway($index, { from: $any($event.target).value })"
+              (valueChange)="setAway($index, { from: $event })"
             /><ng-container i18n> to </ng-container
-            ><input
-              type="date"
+            ><bc-day
+              name="Away to"
+              i18n-name
+              [min]="away.from"
               [value]="away.to"
-              aria-label="Away to"
-              i18n-aria-label
-              (change)="setAway($index, { to: $any($event.target).value })"
+              (valueChange)="setAway($index, { to: $event })"
             />
           </span>
-          <input
-            type="text"
-            [value]="away.why"
-            maxlength="60"
-            aria-label="Why away"
-            i18n-aria-label
-            (change)="setAway($index, { why: $any($event.target).value })"
-          />
+          <mat-form-field
+            ><input
+              matInput
+              type="text"
+              [value]="away.why"
+              maxlength="60"
+              aria-label="Why away"
+              i18n-aria-label
+              (change)="setAway($index, { why: $any($event.target).value })"
+          /></mat-form-field>
           <button type="button" matButton="outlined" (click)="dropAway($index)" i18n>Remove</button>
         </div>
       }
@@ -107,16 +106,6 @@ const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.sl
       gap: 6px;
       align-items: center;
       width: 116px;
-    }
-    input[type='text'],
-    input[type='time'],
-    input[type='date'] {
-      min-height: 30px;
-      padding: 2px 6px;
-      border: 1px solid var(--ink-3);
-      border-radius: 5px;
-      background: var(--sheet);
-      color: var(--ink);
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

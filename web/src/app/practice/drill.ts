@@ -48,6 +48,7 @@ import { ReadingEntry } from './reading-entry';
 import { ReadingTold } from './reading-told';
 import { Named } from '../language/words';
 import { SaidPipe, said } from '../language/said';
+import { FileButton } from '../parts/file-button';
 
 /** What is laid over a comb that was answered. */
 const OVERLAYS = ['off', 'zones', 'zones-and-eggs', 'my-guess'] as const;
@@ -57,6 +58,7 @@ const MONTH = 30 * DAY;
 @Component({
   selector: 'bc-drill',
   imports: [
+    FileButton,
     SaidPipe,
     Named,
     AttachmentView,
@@ -251,10 +253,7 @@ export class DrillScreen {
   protected readonly fileFaults = signal<readonly string[]>([]);
 
   /** Opens a case that the school wrote itself; it is marked, and not counted. */
-  protected async open(input: HTMLInputElement): Promise<void> {
-    const [file] = input.files ?? [];
-    input.value = '';
-    if (!file) return;
+  protected async open(file: File): Promise<void> {
     const { ownCase } = await import('./own-case');
     const opened = ownCase(await file.text());
     this.fileFaults.set('faults' in opened ? opened.faults : []);

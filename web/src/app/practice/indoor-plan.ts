@@ -7,13 +7,15 @@ import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { civilDate, dateText } from '../ui/format';
 import { StationList } from './station-list';
+import { FIELD } from '../parts/field';
+import { DayField } from '../parts/day-field';
 
 const STATIONS = [1, 2, 3, 4, 5, 6] as const;
 
 /** A session under a roof from what a group is weakest at: stations, how long, who with whom. Once set out, its trainees see it. */
 @Component({
   selector: 'bc-indoor-plan',
-  imports: [MatButton, RouterLink, StationList, ViewState],
+  imports: [DayField, FIELD, MatButton, RouterLink, StationList, ViewState],
   templateUrl: './indoor-plan.html',
   styleUrl: './indoor-plan.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -4,11 +4,12 @@ import { AttachmentView } from '../inspection/attachment-view';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dayOf } from '../ui/format';
+import { FIELD } from '../parts/field';
 
 /** The school's own photos made into drills: a question, its choices, and what to say afterwards. */
 @Component({
   selector: 'bc-photo-drills',
-  imports: [MatButton, AttachmentView, ViewState],
+  imports: [FIELD, MatButton, AttachmentView, ViewState],
   template: `
     <bc-view-state [watched]="watched" name="The photos" i18n-name />
     @if (watched.data(); as data) {
@@ -36,16 +37,25 @@ import { dayOf } from '../ui/format';
             <form
               (submit)="make($event, photo.id, question.value, right.value, [first.value, second.value], says.value)"
             >
-              <label
-                ><ng-container i18n>Question </ng-container
-                ><input #question maxlength="300" required value="What does it show?"
-              /></label>
-              <label><ng-container i18n>Right </ng-container><input #right maxlength="300" required /></label>
-              <label><ng-container i18n>Wrong </ng-container><input #first maxlength="300" required /></label>
-              <label><ng-container i18n>Also wrong </ng-container><input #second maxlength="300" /></label>
-              <label
-                ><ng-container i18n>What to say afterwards </ng-container
-                ><textarea #says rows="2" maxlength="500"></textarea>
+              <label bcField
+                ><span i18n>Question</span
+                ><mat-form-field
+                  ><input matInput #question maxlength="300" required value="What does it show?" /></mat-form-field
+              ></label>
+              <label bcField
+                ><span i18n>Right</span
+                ><mat-form-field><input matInput #right maxlength="300" required /></mat-form-field
+              ></label>
+              <label bcField
+                ><span i18n>Wrong</span
+                ><mat-form-field><input matInput #first maxlength="300" required /></mat-form-field
+              ></label>
+              <label bcField
+                ><span i18n>Also wrong</span><mat-form-field><input matInput #second maxlength="300" /></mat-form-field
+              ></label>
+              <label bcField
+                ><span i18n>What to say afterwards</span
+                ><mat-form-field><textarea matInput #says rows="2" maxlength="500"></textarea></mat-form-field>
               </label>
               @if (problem()) {
                 <p class="bad" role="alert">{{ problem() }}</p>
@@ -64,7 +74,9 @@ import { dayOf } from '../ui/format';
                   >{{ drill.choices[drill.answer] }}; not: {{ wrong(drill.choices, drill.answer) }}.
                   {{ drill.says }}</span
                 >
-                <button type="button" class="link" (click)="retire(drill.id)" i18n>Remove it from practice</button>
+                <button type="button" matButton class="small" (click)="retire(drill.id)" i18n>
+                  Remove it from practice
+                </button>
               </li>
             } @empty {
               <li i18n>None yet.</li>
@@ -120,14 +132,6 @@ import { dayOf } from '../ui/format';
     }
     form {
       gap: 10px;
-    }
-    input,
-    textarea {
-      min-height: 34px;
-      padding: 4px 8px;
-      border: 1px solid var(--ink-3);
-      border-radius: 5px;
-      background: var(--sheet);
     }
     .drill {
       display: grid;

@@ -9,6 +9,7 @@ import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dateText } from '../ui/format';
+import { FIELD } from '../parts/field';
 
 type Poll = Output<(typeof endpoints)['polls']>['polls'][number];
 type Question = Poll['questions'][number];
@@ -16,7 +17,7 @@ type Question = Poll['questions'][number];
 /** What a group feels ready for, asked before a lesson and again after it. */
 @Component({
   selector: 'bc-polls',
-  imports: [MatButton, ViewState],
+  imports: [FIELD, MatButton, ViewState],
   templateUrl: './polls.html',
   styleUrl: './polls.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -4,11 +4,12 @@ import { MatButton } from '@angular/material/button';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dayText } from '../ui/format';
+import { FIELD } from '../parts/field';
 
 /** A later flow at another site: a dated plan for taking hives there and back. */
 @Component({
   selector: 'bc-move-planner',
-  imports: [MatButton, Measured, ViewState],
+  imports: [FIELD, MatButton, Measured, ViewState],
   template: `
     <section class="sheet" aria-labelledby="move-title">
       <h2 id="move-title" i18n>A later flow elsewhere</h2>
@@ -16,22 +17,32 @@ import { dayText } from '../ui/format';
       @if (watched.data(); as all) {
         @if (all.targets.length) {
           <div class="fields">
-            <label>
-              <ng-container i18n>Flow </ng-container
-              ><select #target (change)="choose(target.value)">
-                <option value="" i18n>choose one</option>
-                @for (each of all.targets; track each.site + each.plant) {
-                  <option [value]="each.site + '|' + each.plant" i18n>
-                    {{ each.plant }}, {{ each.name }}, {{ each.km | measured: 'distance' : 1 }}, from
-                    {{ dayText(each.from) }}
-                  </option>
-                }
-              </select>
+            <label bcField
+              ><span i18n>Flow</span
+              ><mat-form-field
+                ><mat-select value="" (selectionChange)="choose($event.value)">
+                  <mat-option value="" i18n>choose one</mat-option>
+                  @for (each of all.targets; track each.site + each.plant) {
+                    <mat-option [value]="each.site + '|' + each.plant" i18n>
+                      {{ each.plant }}, {{ each.name }}, {{ each.km | measured: 'distance' : 1 }}, from
+                      {{ dayText(each.from) }}
+                    </mat-option>
+                  }
+                </mat-select></mat-form-field
+              >
             </label>
-            <label
-              ><ng-container i18n>Hives </ng-container
-              ><input #count type="number" min="1" max="200" [value]="hives()" (change)="hives.set(+count.value || 1)"
-            /></label>
+            <label bcField
+              ><span i18n>Hives</span
+              ><mat-form-field
+                ><input
+                  matInput
+                  #count
+                  type="number"
+                  min="1"
+                  max="200"
+                  [value]="hives()"
+                  (change)="hives.set(+count.value || 1)" /></mat-form-field
+            ></label>
           </div>
         } @else {
           <p class="quiet" i18n>No other site of the school has a good nectar plant still to bloom.</p>
@@ -54,10 +65,9 @@ import { dayText } from '../ui/format';
           <fieldset>
             <legend i18n>Which hives</legend>
             @for (colony of colonies(); track colony.hive) {
-              <label>
-                <input type="checkbox" [checked]="chosen().includes(colony.hive)" (change)="toggle(colony.hive)" />
-                {{ colony.number }}
-              </label>
+              <mat-checkbox [checked]="chosen().includes(colony.hive)" (change)="toggle(colony.hive)">{{
+                colony.number
+              }}</mat-checkbox>
             }
           </fieldset>
           <button type="button" matButton="filled" [disabled]="chosen().length === 0" (click)="schedule()" i18n>

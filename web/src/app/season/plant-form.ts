@@ -5,45 +5,55 @@ import { MatButton } from '@angular/material/button';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import type { SitePlant } from '@brave-comb/contract';
 import { plantId } from '@brave-comb/core/season';
+import { FIELD } from '../parts/field';
 
 /** A plant of a site, entered or changed. */
 @Component({
   selector: 'bc-plant-form',
-  imports: [MatButton, MeasureField, UnitName, ReactiveFormsModule],
+  imports: [FIELD, MatButton, MeasureField, UnitName, ReactiveFormsModule],
   template: `
     <form class="fields" [formGroup]="form" (ngSubmit)="keep()" aria-label="Plant" i18n-aria-label>
-      <label><ng-container i18n>Name </ng-container><input type="text" maxlength="80" formControlName="name" /></label>
-      <label>
-        <ng-container i18n>Nectar, 0 to 4 </ng-container
-        ><input type="number" min="0" max="4" formControlName="nectar" />
+      <label bcField
+        ><span i18n>Name</span
+        ><mat-form-field><input matInput type="text" maxlength="80" formControlName="name" /></mat-form-field
+      ></label>
+      <label bcField
+        ><span i18n>Nectar, 0 to 4</span
+        ><mat-form-field><input matInput type="number" min="0" max="4" formControlName="nectar" /></mat-form-field>
       </label>
-      <label>
-        <ng-container i18n>Pollen, 0 to 4 </ng-container
-        ><input type="number" min="0" max="4" formControlName="pollen" />
+      <label bcField
+        ><span i18n>Pollen, 0 to 4</span
+        ><mat-form-field><input matInput type="number" min="0" max="4" formControlName="pollen" /></mat-form-field>
       </label>
-      <label>
-        <ng-container i18n>Blooms by </ng-container
-        ><select formControlName="kind">
-          <option value="degree-days" i18n>degree days</option>
-          <option value="dates" i18n>dates</option>
-        </select>
+      <label bcField
+        ><span i18n>Blooms by</span
+        ><mat-form-field
+          ><mat-select formControlName="kind">
+            <mat-option value="degree-days" i18n>degree days</mat-option>
+            <mat-option value="dates" i18n>dates</mat-option>
+          </mat-select></mat-form-field
+        >
       </label>
       @if (form.controls.kind.value === 'degree-days') {
-        <label
-          ><ng-container i18n>Base, {{ 'temperature' | unit }} </ng-container
-          ><input bcMeasure="temperature" [least]="-5" [most]="15" formControlName="base"
-        /></label>
-        <label
-          ><ng-container i18n>Degree days </ng-container><input type="number" min="1" max="4000" formControlName="sum"
-        /></label>
+        <label bcField
+          ><span i18n>Base, {{ 'temperature' | unit }}</span
+          ><mat-form-field
+            ><input matInput bcMeasure="temperature" [least]="-5" [most]="15" formControlName="base" /></mat-form-field
+        ></label>
+        <label bcField
+          ><span i18n>Degree days</span
+          ><mat-form-field><input matInput type="number" min="1" max="4000" formControlName="sum" /></mat-form-field
+        ></label>
       } @else {
-        <label
-          ><ng-container i18n>Opens (MM-DD) </ng-container><input type="text" size="6" formControlName="opens"
-        /></label>
+        <label bcField
+          ><span i18n>Opens (MM-DD)</span
+          ><mat-form-field><input matInput type="text" size="6" formControlName="opens" /></mat-form-field
+        ></label>
       }
-      <label
-        ><ng-container i18n>Days in bloom </ng-container><input type="number" min="3" max="200" formControlName="days"
-      /></label>
+      <label bcField
+        ><span i18n>Days in bloom</span
+        ><mat-form-field><input matInput type="number" min="3" max="200" formControlName="days" /></mat-form-field
+      ></label>
       <button matButton="filled" type="submit" [disabled]="form.invalid" i18n>Save</button>
       <button matButton="outlined" type="button" (click)="left.emit()" i18n>Cancel</button>
       @if (form.invalid && form.dirty) {

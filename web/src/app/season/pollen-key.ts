@@ -5,11 +5,12 @@ import type { PollenColour } from '@brave-comb/core/inspection';
 import { dayText, oddsText } from '../ui/format';
 import { ViewDesk } from '../api/view-desk';
 import { Named } from '../language/words';
+import { FIELD } from '../parts/field';
 
 /** This week's key to the colours of pollen loads at the site, what was seen, and what is still unknown. */
 @Component({
   selector: 'bc-pollen-key',
-  imports: [MatButton, Named],
+  imports: [FIELD, MatButton, Named],
   template: `
     <section class="sheet" aria-labelledby="pollen-title">
       <h2 id="pollen-title" i18n>Pollen colours of the week</h2>
@@ -28,7 +29,7 @@ import { Named } from '../language/words';
             @for (guess of key.guesses; track guess.plant) {
               <li>
                 {{ guess.plant }}, {{ oddsText(guess.share) }}<i>{{ guess.why }}</i>
-                <button type="button" class="link" (click)="see(guess.plant)" i18n>it was this</button>
+                <button type="button" matButton class="small" (click)="see(guess.plant)" i18n>it was this</button>
               </li>
             } @empty {
               <li i18n>Nothing that blooms here now fits.</li>
@@ -45,16 +46,18 @@ import { Named } from '../language/words';
               <span class="dot" [style.background]="shade(each.colour)" aria-hidden="true"></span>
               {{ each.colour | named: 'pollenColour' }}, {{ dayText(each.date) }} <i>{{ each.by }}</i>
               @if (all().mayEdit) {
-                <label>
+                <label bcField>
                   <span class="unseen" i18n
                     >Plant of the {{ each.colour | named: 'pollenColour' }} loads of {{ each.date }}</span
                   >
-                  <select #plant (change)="settle(each.id, plant.value)">
-                    <option value="" i18n>settle it</option>
-                    @for (one of all().plants; track one.id) {
-                      <option [value]="one.name">{{ one.name }}</option>
-                    }
-                  </select>
+                  <mat-form-field
+                    ><mat-select value="" (selectionChange)="settle(each.id, $event.value)">
+                      <mat-option value="" i18n>settle it</mat-option>
+                      @for (one of all().plants; track one.id) {
+                        <mat-option [value]="one.name">{{ one.name }}</mat-option>
+                      }
+                    </mat-select></mat-form-field
+                  >
                 </label>
               }
             </li>
@@ -130,12 +133,6 @@ import { Named } from '../language/words';
       flex-wrap: wrap;
       gap: 6px;
       align-items: center;
-    }
-    select {
-      min-height: 28px;
-      border: 1px solid var(--ink-3);
-      border-radius: 5px;
-      background: var(--sheet);
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -12,13 +12,15 @@ import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from './season.feature';
 import { ViewState } from '../api/view-state';
 import { Named } from '../language/words';
+import { FIELD } from '../parts/field';
+import { DayField } from '../parts/day-field';
 
 type Kind = Happenings['events'][number]['kind'];
 
 /** What was seen at a site: events that set tasks going, signs of flow or dearth, pollen colours, the alive round. */
 @Component({
   selector: 'bc-seen',
-  imports: [MatButton, Measured, Named, ViewState, FlowSigns, PollenKey, AliveRound, TriggerRules],
+  imports: [DayField, FIELD, MatButton, Measured, Named, ViewState, FlowSigns, PollenKey, AliveRound, TriggerRules],
   templateUrl: './seen.html',
   styleUrl: './seen.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

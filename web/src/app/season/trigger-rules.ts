@@ -6,13 +6,14 @@ import { follows } from '../ui/follows';
 import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../api/view-desk';
 import { Named } from '../language/words';
+import { FIELD } from '../parts/field';
 
 type Trigger = Happenings['triggers'][number];
 
 /** House practice: which tasks an event sets going, with both schools' reasons. The lead switches and dates them. */
 @Component({
   selector: 'bc-trigger-rules',
-  imports: [MatButton, Named],
+  imports: [FIELD, MatButton, Named],
   template: `
     <details>
       <summary i18n>Tasks started by an event: house practice</summary>
@@ -30,14 +31,12 @@ type Trigger = Happenings['triggers'][number];
             @for (rule of rules(); track rule.id) {
               <tr>
                 <td>
-                  <input
-                    #on
-                    type="checkbox"
+                  <mat-checkbox
                     [checked]="rule.active"
                     [disabled]="!lead()"
-                    ariaLabel="{{ rule.task }}, in use"
-                    i18n-ariaLabel
-                    (change)="change(rule, { active: on.checked })"
+                    aria-label="{{ rule.task }}, in use"
+                    i18n-aria-label
+                    (change)="change(rule, { active: $event.checked })"
                   />
                 </td>
                 <td>{{ rule.on | named: 'happening' }}{{ rule.plant ? ': ' + plantName(rule.plant) : '' }}</td>
@@ -45,28 +44,32 @@ type Trigger = Happenings['triggers'][number];
                   {{ rule.task }}<i>{{ rule.why }}</i>
                 </th>
                 <td class="days">
-                  <input
-                    #from
-                    type="number"
-                    min="0"
-                    max="365"
-                    [value]="rule.from"
-                    [disabled]="!lead()"
-                    ariaLabel="{{ rule.task }}, from day"
-                    i18n-ariaLabel
-                    (change)="change(rule, { from: +from.value })"
-                  />
-                  <input
-                    #due
-                    type="number"
-                    min="0"
-                    max="365"
-                    [value]="rule.due"
-                    [disabled]="!lead()"
-                    ariaLabel="{{ rule.task }}, due by day"
-                    i18n-ariaLabel
-                    (change)="change(rule, { due: +due.value })"
-                  />
+                  <mat-form-field
+                    ><input
+                      matInput
+                      #from
+                      type="number"
+                      min="0"
+                      max="365"
+                      [value]="rule.from"
+                      [disabled]="!lead()"
+                      ariaLabel="{{ rule.task }}, from day"
+                      i18n-ariaLabel
+                      (change)="change(rule, { from: +from.value })"
+                  /></mat-form-field>
+                  <mat-form-field
+                    ><input
+                      matInput
+                      #due
+                      type="number"
+                      min="0"
+                      max="365"
+                      [value]="rule.due"
+                      [disabled]="!lead()"
+                      ariaLabel="{{ rule.task }}, due by day"
+                      i18n-ariaLabel
+                      (change)="change(rule, { due: +due.value })"
+                  /></mat-form-field>
                 </td>
               </tr>
             }
@@ -88,9 +91,6 @@ type Trigger = Happenings['triggers'][number];
       color: var(--ink-2);
       font-weight: 400;
       font-style: normal;
-    }
-    .days input {
-      margin-right: 4px;
     }
     .days {
       white-space: nowrap;

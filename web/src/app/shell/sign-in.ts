@@ -1,17 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
-import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatInputModule } from '@angular/material/input';
 import { Store } from '@ngrx/store';
 import { SignInComb } from './sign-in-comb';
 import { AsideNotice } from '../inspection/aside-notice';
 import { Clock } from '../people/clock';
 import { PeopleEvents, peopleFeature } from '../people/people.feature';
+import { FIELD } from '../parts/field';
 
 @Component({
   selector: 'bc-sign-in',
-  imports: [MatButton, ReactiveFormsModule, MatFormFieldModule, MatInputModule, AsideNotice, SignInComb],
+  imports: [FIELD, MatButton, ReactiveFormsModule, AsideNotice, SignInComb],
   templateUrl: './sign-in.html',
   styleUrl: './sign-in.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

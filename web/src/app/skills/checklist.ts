@@ -50,6 +50,9 @@ import { SkillSeason } from './skill-season';
 import { VersionLine } from './version-line';
 import { Named, named, namesOf } from '../language/words';
 import { said, SaidPipe } from '../language/said';
+import type { MatSelect } from '@angular/material/select';
+import { FIELD } from '../parts/field';
+import { FileButton } from '../parts/file-button';
 
 /** Pause after the last change before the draft is kept and reckoned, ms. */
 const PAUSE = 700;
@@ -97,6 +100,8 @@ function parsed(text: string): { readonly skills?: readonly WordedSkill[] } {
 @Component({
   selector: 'bc-checklist',
   imports: [
+    FileButton,
+    FIELD,
     MatButton,
     SaidPipe,
     Named,
@@ -287,14 +292,14 @@ export class ChecklistScreen {
     });
   }
 
-  protected addNeed(skill: WordedSkill, select: HTMLSelectElement): void {
-    if (select.value !== '') this.draft.edit({ needs: [...skill.needs, select.value] });
-    select.value = '';
+  protected addNeed(skill: WordedSkill, choice: MatSelect): void {
+    if (choice.value !== '') this.draft.edit({ needs: [...skill.needs, String(choice.value)] });
+    choice.value = '';
   }
 
-  protected addFrom(skill: WordedSkill, select: HTMLSelectElement): void {
-    if (select.value !== '') this.draft.edit({ from: [...skill.from, select.value] });
-    select.value = '';
+  protected addFrom(skill: WordedSkill, choice: MatSelect): void {
+    if (choice.value !== '') this.draft.edit({ from: [...skill.from, String(choice.value)] });
+    choice.value = '';
   }
 
   protected dropFrom(skill: WordedSkill, from: string): void {
@@ -383,10 +388,7 @@ export class ChecklistScreen {
   }
 
   /** Reads a file into the draft, all of it or nothing: a line left out would take its skill off the list. */
-  protected async takeIn(input: HTMLInputElement): Promise<void> {
-    const [file] = input.files ?? [];
-    input.value = '';
-    if (!file) return;
+  protected async takeIn(file: File): Promise<void> {
     this.badLines.set([]);
     try {
       const text = await file.text();

@@ -26,6 +26,7 @@ import { ViewState } from '../api/view-state';
 import { dateText, dayOf, spanText, timeOf } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
 import { JobBar } from './job-bar';
+import { FIELD } from '../parts/field';
 
 type Trainee = Debrief['groups'][number]['trainees'][number];
 type Part = (typeof DEBRIEF_PARTS)[number];
@@ -46,7 +47,7 @@ const lay = (letter: Letter, by: number): string => {
 /** One session afterwards, by trainee: who did what, what was judged, how own readings lay, and what is left. */
 @Component({
   selector: 'bc-debrief',
-  imports: [LevelGlyph, MatButton, MatIconButton, NgTemplateOutlet, JobBar, RouterLink, ViewState],
+  imports: [FIELD, LevelGlyph, MatButton, MatIconButton, NgTemplateOutlet, JobBar, RouterLink, ViewState],
   templateUrl: './debrief.html',
   styleUrl: './debrief.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

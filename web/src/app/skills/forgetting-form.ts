@@ -3,6 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { type Forgetting, termOf } from '@brave-comb/core/skills';
 import { follows } from '../ui/follows';
 import { ViewDesk } from '../api/view-desk';
+import { FIELD } from '../parts/field';
 
 /** Years of showings that the example tells. */
 const SHOWINGS = [1, 2, 3, 4] as const;
@@ -12,7 +13,7 @@ const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
 /** How long a skill stays valid after it was last shown: a fixed term, or one that grows with each day on which it was shown. */
 @Component({
   selector: 'bc-forgetting-form',
-  imports: [MatButton],
+  imports: [FIELD, MatButton],
   template: `
     <h2 id="forgetting" i18n>How long a skill stays valid</h2>
     <p class="quiet" i18n>
@@ -21,38 +22,36 @@ const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
     </p>
     <fieldset [disabled]="!mayChange()">
       <legend class="unseen" i18n>School</legend>
-      <label class="tick"
-        ><input type="radio" name="forgetting" [checked]="!grows()" (change)="choose(false)" /><ng-container i18n
-          >a fixed term</ng-container
-        ></label
-      >
-      <label class="tick"
-        ><input type="radio" name="forgetting" [checked]="grows()" (change)="choose(true)" /><ng-container i18n
-          >a term that grows</ng-container
-        ></label
-      >
+      <mat-radio-group [value]="grows()" [disabled]="!mayChange()" (change)="choose($event.value)">
+        <mat-radio-button [value]="false" i18n>a fixed term</mat-radio-button>
+        <mat-radio-button [value]="true" i18n>a term that grows</mat-radio-button>
+      </mat-radio-group>
       @if (grows()) {
-        <label
-          ><ng-container i18n>Longer with each day, factor</ng-container
-          ><input
-            #growth
-            type="number"
-            min="1"
-            max="3"
-            step="0.1"
-            [value]="draft().growth"
-            (change)="set({ growth: growth.valueAsNumber })"
-        /></label>
-        <label
-          ><ng-container i18n>Longest, months</ng-container
-          ><input
-            #most
-            type="number"
-            min="1"
-            max="120"
-            [value]="draft().most"
-            (change)="set({ most: most.valueAsNumber })"
-        /></label>
+        <label bcField
+          ><span i18n>Longer with each day, factor</span
+          ><mat-form-field
+            ><input
+              matInput
+              #growth
+              type="number"
+              min="1"
+              max="3"
+              step="0.1"
+              [value]="draft().growth"
+              (change)="set({ growth: growth.valueAsNumber })" /></mat-form-field
+        ></label>
+        <label bcField
+          ><span i18n>Longest, months</span
+          ><mat-form-field
+            ><input
+              matInput
+              #most
+              type="number"
+              min="1"
+              max="120"
+              [value]="draft().most"
+              (change)="set({ most: most.valueAsNumber })" /></mat-form-field
+        ></label>
       }
     </fieldset>
     <p>{{ example() }}</p>
@@ -87,14 +86,6 @@ const TO_BEGIN_WITH = { growth: 1.5, most: 36 } as const;
       gap: 6px;
       align-items: center;
       min-height: 32px;
-    }
-    input[type='number'] {
-      width: 76px;
-      min-height: 30px;
-      padding: 2px 6px;
-      border: 1px solid var(--ink-3);
-      border-radius: 5px;
-      background: var(--sheet);
     }
     .mat-mdc-button-base {
       justify-self: start;

@@ -10,6 +10,7 @@ import { ViewDesk } from '../api/view-desk';
 import { dateInFull, dateText } from '../ui/format';
 import { type Matrix, weeksLeft } from './matrix-rows';
 import { Named } from '../language/words';
+import { FIELD } from '../parts/field';
 
 /** Needs that are listed; weeks left from which one presses. */
 const [NEEDS, SHORT] = [9, 6];
@@ -26,7 +27,7 @@ type PassportWord =
 /** Beside the matrix while nobody is chosen: claims that wait, who never held a frame, who always smokes. */
 @Component({
   selector: 'bc-group-side',
-  imports: [Named, MatButton, RouterLink],
+  imports: [FIELD, Named, MatButton, RouterLink],
   template: `
     <h2>{{ name() }}</h2>
     @for (each of passports(); track each.key) {
@@ -42,9 +43,11 @@ type PassportWord =
         </button>
       </div>
       @if (turning() === each.key) {
-        <label class="why"
-          ><ng-container i18n>Why not</ng-container
-          ><input #all type="text" maxlength="500" [value]="reason()" (input)="reason.set(all.value)" />
+        <label bcField class="why"
+          ><span i18n>Why not</span
+          ><mat-form-field
+            ><input matInput #all type="text" maxlength="500" [value]="reason()" (input)="reason.set(all.value)"
+          /></mat-form-field>
         </label>
         <button
           type="button"
@@ -73,13 +76,15 @@ type PassportWord =
               }
             </p>
             <div class="row">
-              <label
+              <label bcField
                 ><span class="unseen" i18n>Level of {{ claim.trainee.name }}, {{ claim.skillName }}</span>
-                <select #level [value]="claim.level">
-                  @for (each of levels; track each) {
-                    <option [value]="each" [selected]="each === claim.level">{{ each | named: 'skillLevel' }}</option>
-                  }
-                </select></label
+                <mat-form-field
+                  ><mat-select #level [value]="claim.level">
+                    @for (each of levels; track each) {
+                      <mat-option [value]="each">{{ each | named: 'skillLevel' }}</mat-option>
+                    }
+                  </mat-select></mat-form-field
+                ></label
               >
               <button type="button" matButton="filled" (click)="confirm(claim.id, level.value)" i18n>Confirm</button>
               <button
@@ -92,9 +97,11 @@ type PassportWord =
               </button>
             </div>
             @if (turning() === claim.id) {
-              <label class="why"
-                ><ng-container i18n>Why not</ng-container
-                ><input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)" />
+              <label bcField class="why"
+                ><span i18n>Why not</span
+                ><mat-form-field
+                  ><input matInput #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)"
+                /></mat-form-field>
               </label>
               <button
                 type="button"

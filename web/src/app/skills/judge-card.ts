@@ -8,6 +8,8 @@ import { dateText } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
 import type { Passport, PassportEvidence } from './passport-view';
 import { Named } from '../language/words';
+import { FIELD } from '../parts/field';
+import { DayField } from '../parts/day-field';
 
 /** What is asked: a judgement in the debrief, a claim of one's own, or a later word on a judgement. */
 export interface JudgeAsk {
@@ -26,7 +28,7 @@ const TITLES = {
 /** One judgement: which skill, how much help it took, when and where, and what was seen. */
 @Component({
   selector: 'bc-judge-card',
-  imports: [MatButton, Named, LevelGlyph, MatDialogClose, MatDialogTitle],
+  imports: [DayField, FIELD, MatButton, Named, LevelGlyph, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle>{{ title }}</h2>
     @if (ask.evidence; as was) {
@@ -35,53 +37,60 @@ const TITLES = {
         stays on record.
       </p>
     } @else {
-      <label
-        ><ng-container i18n>Skill </ng-container
-        ><select #which [value]="skillId()" (change)="skillId.set(which.value)">
-          @for (each of ask.record.skills; track each.id) {
-            <option [value]="each.id" [selected]="each.id === skillId()">{{ each.phase }}: {{ each.name }}</option>
-          }
-        </select></label
+      <label bcField
+        ><span i18n>Skill</span
+        ><mat-form-field
+          ><mat-select #which [value]="skillId()" (selectionChange)="skillId.set(which.value)">
+            @for (each of ask.record.skills; track each.id) {
+              <mat-option [value]="each.id">{{ each.phase }}: {{ each.name }}</mat-option>
+            }
+          </mat-select></mat-form-field
+        ></label
       >
     }
     <fieldset>
       <legend i18n>How much help it took</legend>
-      @for (each of levels; track each; let at = $index) {
-        <label class="level" [class.sel]="level() === each">
-          <input type="radio" name="level" [value]="each" [checked]="level() === each" (change)="level.set(each)" />
-          <bc-level-glyph [level]="each" />
-          <span
-            ><b>{{ each | named: 'skillLevel' }}</b> {{ skill()?.sounds?.[at] }}</span
-          >
-        </label>
-      }
-      @if (ask.about === 'correct') {
-        <label class="level" [class.sel]="level() === null">
-          <input type="radio" name="level" [checked]="level() === null" (change)="level.set(null)" />
-          <span></span><span i18n><b>does not count</b> Recorded by mistake, or for the wrong person.</span>
-        </label>
-      }
+      <mat-radio-group [value]="level() ?? 'none'" (change)="level.set($event.value === 'none' ? null : $event.value)">
+        @for (each of levels; track each; let at = $index) {
+          <mat-radio-button [value]="each">
+            <span class="level">
+              <bc-level-glyph [level]="each" />
+              <span
+                ><b>{{ each | named: 'skillLevel' }}</b> {{ skill()?.sounds?.[at] }}</span
+              >
+            </span>
+          </mat-radio-button>
+        }
+        @if (ask.about === 'correct') {
+          <mat-radio-button value="none">
+            <span class="level"
+              ><span></span><span i18n><b>does not count</b> Recorded by mistake, or for the wrong person.</span></span
+            >
+          </mat-radio-button>
+        }
+      </mat-radio-group>
     </fieldset>
     @if (ask.about !== 'correct') {
       <div class="two">
-        <label
-          ><ng-container i18n>Day</ng-container
-          ><input #date type="date" [max]="ask.record.today" [value]="on()" (input)="on.set(date.value)"
-        /></label>
-        <label
-          ><ng-container i18n>Hive </ng-container
-          ><select #where [value]="hive()" (change)="hive.set(where.value)">
-            <option value="" i18n>none</option>
-            @for (each of ask.record.hives; track each.id) {
-              <option [value]="each.id">{{ each.number }}</option>
-            }
-          </select></label
+        <label bcField><span i18n>Day</span><bc-day [max]="ask.record.today" [(value)]="on" /></label>
+        <label bcField
+          ><span i18n>Hive</span
+          ><mat-form-field
+            ><mat-select #where [value]="hive()" (selectionChange)="hive.set(where.value)">
+              <mat-option value="" i18n>none</mat-option>
+              @for (each of ask.record.hives; track each.id) {
+                <mat-option [value]="each.id">{{ each.number }}</mat-option>
+              }
+            </mat-select></mat-form-field
+          ></label
         >
       </div>
     }
-    <label
-      ><ng-container i18n>{ask.about, select, correct {Why} other {What was seen}}</ng-container
-      ><textarea #words rows="2" maxlength="500" [value]="note()" (input)="note.set(words.value)"></textarea>
+    <label bcField
+      ><span i18n>{ask.about, select, correct {Why} other {What was seen}}</span
+      ><mat-form-field>
+        <textarea matInput #words rows="2" maxlength="500" [value]="note()" (input)="note.set(words.value)"></textarea>
+      </mat-form-field>
     </label>
     <div class="row">
       <button type="button" matButton="filled" [disabled]="!ready()" (click)="keep()" i18n>

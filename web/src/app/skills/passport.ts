@@ -20,6 +20,8 @@ import { ReadingsChart } from './readings-chart';
 import { SaveFile } from './save-file';
 import { SkillDetail } from './skill-detail';
 import { Named, listed } from '../language/words';
+import { FIELD } from '../parts/field';
+import { FileButton } from '../parts/file-button';
 
 /** Showings that are named in a row; the rest is counted. */
 const NAMED = 3;
@@ -29,7 +31,18 @@ const FADES_WITHIN = 42;
 /** A trainee's passport: every skill with what it rests on, to be read, signed, printed and taken elsewhere. */
 @Component({
   selector: 'bc-passport',
-  imports: [Named, MatButton, LevelGlyph, MatIcon, ReadingsChart, RouterLink, SkillDetail, ViewState],
+  imports: [
+    FileButton,
+    FIELD,
+    Named,
+    MatButton,
+    LevelGlyph,
+    MatIcon,
+    ReadingsChart,
+    RouterLink,
+    SkillDetail,
+    ViewState,
+  ],
   templateUrl: './passport.html',
   styleUrl: './passport.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -192,11 +205,9 @@ export class PassportScreen {
     else this.files.save(name, 'text/csv', `\uFEFF${passportCsv(file)}`, logged);
   }
 
-  protected async takeIn(input: HTMLInputElement): Promise<void> {
-    const [file] = input.files ?? [];
+  protected async takeIn(file: File): Promise<void> {
     const trainee = this.id();
-    input.value = '';
-    if (!file || !trainee) return;
+    if (!trainee) return;
     this.wrong.set(null);
     const passport = readPassport(await file.text());
     if (passport === null)

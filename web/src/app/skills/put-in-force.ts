@@ -10,6 +10,8 @@ import { LevelGlyph } from './level-glyph';
 import { ShowingsChart } from './showings-chart';
 import { Named } from '../language/words';
 import { SaidPipe } from '../language/said';
+import { FIELD } from '../parts/field';
+import { DayField } from '../parts/day-field';
 
 export type ForceAsked = Pick<Input<typeof endpoints.enforceChecklist>['body'], 'standings' | 'from' | 'note'>;
 type Preview = Output<typeof endpoints.previewChecklist>;
@@ -35,7 +37,7 @@ const LISTED = 12;
 /** Whom a draft touches, what becomes of what was held, and the button that puts it in force. */
 @Component({
   selector: 'bc-put-in-force',
-  imports: [MatButton, SaidPipe, Named, LevelGlyph, ShowingsChart],
+  imports: [DayField, FIELD, MatButton, SaidPipe, Named, LevelGlyph, ShowingsChart],
   templateUrl: './put-in-force.html',
   styleUrl: './put-in-force.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -4,6 +4,7 @@ import { type EvidenceRule, ruleSaid } from '@brave-comb/core/skills';
 import equal from 'fast-deep-equal';
 import { Named } from '../language/words';
 import { said } from '../language/said';
+import { FIELD } from '../parts/field';
 
 const UP_TO = (most: number, least = 1) => Array.from({ length: most - least + 1 }, (_, at) => least + at);
 const MONTHS = [3, 6, 9, 10, 12, 14, 18, 24, 36] as const;
@@ -12,76 +13,86 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
 /** The evidence rule as one sentence whose parts can be chosen; what differs from the list in force stands out. */
 @Component({
   selector: 'bc-rule-sentence',
-  imports: [Named],
+  imports: [FIELD, Named],
   template: `
     <p class="sentence">
       <ng-container i18n>Achieved when shown </ng-container
-      ><select
-        #level
-        [class.changed]="changed('level')"
-        aria-label="Level"
-        i18n-aria-label
-        [value]="rule().level"
-        (change)="edit({ level: asLevel(level.value) })"
+      ><mat-form-field
+        ><mat-select
+          #level
+          [class.changed]="changed('level')"
+          aria-label="Level"
+          i18n-aria-label
+          [value]="rule().level"
+          (selectionChange)="edit({ level: asLevel(level.value) })"
+        >
+          @for (each of levels; track each) {
+            <mat-option [value]="each">{{ each | named: 'skillLevel' }}</mat-option>
+          }
+        </mat-select></mat-form-field
       >
-        @for (each of levels; track each) {
-          <option [value]="each" [selected]="each === rule().level">{{ each | named: 'skillLevel' }}</option>
-        }
-      </select>
       @for (part of parts; track part.key) {
         {{ part.before }}
-        <select
-          #number
-          [class.changed]="changed(part.key)"
-          [attr.aria-label]="part.name"
-          [value]="rule()[part.key]"
-          (change)="count(part.key, number.value)"
+        <mat-form-field
+          ><mat-select
+            #number
+            [class.changed]="changed(part.key)"
+            [attr.aria-label]="part.name"
+            [value]="rule()[part.key]"
+            (selectionChange)="count(part.key, number.value)"
+          >
+            @for (each of part.options; track each) {
+              <mat-option [value]="each">{{ said(each, part.one, part.many) }}</mat-option>
+            }
+          </mat-select></mat-form-field
         >
-          @for (each of part.options; track each) {
-            <option [value]="each" [selected]="each === rule()[part.key]">{{ said(each, part.one, part.many) }}</option>
-          }
-        </select>
       }
       <ng-container i18n> may come from practice, before </ng-container
-      ><select
-        #lead
-        [class.changed]="changed('lead')"
-        aria-label="Before whom"
-        i18n-aria-label
-        [value]="rule().lead ? 'lead' : 'any'"
-        (change)="edit({ lead: lead.value === 'lead' })"
-      >
-        <option value="any" [selected]="!rule().lead" i18n>any supervisor</option>
-        <option value="lead" [selected]="rule().lead" i18n>the lead once</option></select
+      ><mat-form-field
+        ><mat-select
+          #lead
+          [class.changed]="changed('lead')"
+          aria-label="Before whom"
+          i18n-aria-label
+          [value]="rule().lead ? 'lead' : 'any'"
+          (selectionChange)="edit({ lead: lead.value === 'lead' })"
+        >
+          <mat-option value="any" i18n>any supervisor</mat-option>
+          <mat-option value="lead" i18n>the lead once</mat-option></mat-select
+        ></mat-form-field
       ><ng-container i18n> with hidden readings </ng-container
-      ><select
-        #within
-        [class.changed]="changed('within')"
-        aria-label="Readings"
-        i18n-aria-label
-        [value]="rule().within ?? ''"
-        (change)="edit({ within: asNumber(within.value) })"
-      >
-        <option value="" [selected]="rule().within === null" i18n>of any kind</option>
-        @for (each of withins; track each) {
-          <option [value]="each" [selected]="each === rule().within" i18n>
-            within {each, plural, =1 {one eighth} other {{{ each }} eighths}}
-          </option>
-        }</select
+      ><mat-form-field
+        ><mat-select
+          #within
+          [class.changed]="changed('within')"
+          aria-label="Readings"
+          i18n-aria-label
+          [value]="rule().within ?? ''"
+          (selectionChange)="edit({ within: asNumber(within.value) })"
+        >
+          <mat-option value="" i18n>of any kind</mat-option>
+          @for (each of withins; track each) {
+            <mat-option [value]="each" i18n>
+              within {each, plural, =1 {one eighth} other {{{ each }} eighths}}
+            </mat-option>
+          }
+        </mat-select></mat-form-field
       ><ng-container i18n>. Valid for </ng-container
-      ><select
-        #months
-        [class.changed]="changed('months')"
-        aria-label="Holds"
-        i18n-aria-label
-        [value]="rule().months ?? ''"
-        (change)="edit({ months: months.value === 'season' ? 'season' : asNumber(months.value) })"
-      >
-        @for (each of months_(); track each) {
-          <option [value]="each" [selected]="each === rule().months" i18n>{{ each }} months</option>
-        }
-        <option value="season" [selected]="rule().months === 'season'" i18n>the season</option>
-        <option value="" [selected]="rule().months === null" i18n>no time</option></select
+      ><mat-form-field
+        ><mat-select
+          #months
+          [class.changed]="changed('months')"
+          aria-label="Holds"
+          i18n-aria-label
+          [value]="rule().months ?? ''"
+          (selectionChange)="edit({ months: months.value === 'season' ? 'season' : asNumber(months.value) })"
+        >
+          @for (each of months_(); track each) {
+            <mat-option [value]="each" i18n>{{ each }} months</mat-option>
+          }
+          <mat-option value="season" i18n>the season</mat-option>
+          <mat-option value="" i18n>no time</mat-option></mat-select
+        ></mat-form-field
       ><ng-container i18n> without being shown again.</ng-container>
     </p>
     @if (differs()) {
@@ -96,20 +107,6 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
     .sentence {
       font-size: 16px;
       line-height: 2.3;
-    }
-    select {
-      max-width: 100%;
-      min-height: 32px;
-      padding: 1px 6px;
-      border: 1px solid var(--ink-3);
-      border-radius: 5px;
-      background: var(--sheet);
-      font-weight: 650;
-    }
-    select.changed {
-      border: 2px dashed var(--heather);
-      background: var(--heather-100);
-      color: var(--heather-800);
     }
     .was {
       color: var(--ink-2);

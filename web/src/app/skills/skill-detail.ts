@@ -7,6 +7,7 @@ import { ViewDesk } from '../api/view-desk';
 import { dayText } from '../ui/format';
 import type { Passport, PassportEvidence, PassportSkill } from './passport-view';
 import { Named } from '../language/words';
+import { FIELD } from '../parts/field';
 
 const SOURCE_WORDS = {
   visit: $localize`in a visit`,
@@ -19,7 +20,7 @@ const SOURCE_WORDS = {
 /** What a standing rests on: the rule, every showing with later words on it, the signatures. */
 @Component({
   selector: 'bc-skill-detail',
-  imports: [MatButton, Named, RouterLink],
+  imports: [FIELD, MatButton, Named, RouterLink],
   template: `
     <p i18n>
       <b>{{ skill().says }}.</b> Shown by: {{ skill().shownBy }}.
@@ -80,13 +81,20 @@ const SOURCE_WORDS = {
       </p>
     }
     @if (lead()) {
-      <label
-        ><ng-container i18n>{!!signed(), select,
+      <label bcField
+        ><span i18n>{!!signed(), select,
           true {Why it is withdrawn}
           other {Why it is signed off, if the rule is not met}
-        }</ng-container
-        ><input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)"
-      /></label>
+        }</span
+        ><mat-form-field
+          ><input
+            matInput
+            #why
+            type="text"
+            maxlength="500"
+            [value]="reason()"
+            (input)="reason.set(why.value)" /></mat-form-field
+      ></label>
       @if (signed(); as signOff) {
         <button
           type="button"
@@ -122,13 +130,6 @@ const SOURCE_WORDS = {
       display: grid;
       gap: 3px;
       width: min(100%, 480px);
-    }
-    input {
-      min-height: 34px;
-      padding: 3px 8px;
-      border: 1px solid var(--ink-3);
-      border-radius: 5px;
-      background: var(--sheet);
     }
     .quiet,
     .word {

@@ -7,6 +7,7 @@ import { MatButton } from '@angular/material/button';
 import type { Trust } from '@brave-comb/contract';
 import { follows } from '../ui/follows';
 import { ViewDesk } from '../api/view-desk';
+import { FIELD } from '../parts/field';
 
 type Limits = Trust['limits'];
 type Depth = keyof Limits;
@@ -23,7 +24,7 @@ const FIGURES = [
 /** House practice: what the weather must be for each depth of opening. */
 @Component({
   selector: 'bc-limits-form',
-  imports: [MatButton, Measured],
+  imports: [FIELD, MatButton, Measured],
   template: `
     <section class="sheet" aria-labelledby="limits-title">
       <h2 id="limits-title" i18n>House limits for each depth</h2>
@@ -44,26 +45,26 @@ const FIGURES = [
                 <th scope="row">{{ row[1] }}</th>
                 @for (figure of figures; track figure[0]) {
                   <td>
-                    <input
-                      #field
-                      type="number"
-                      step="any"
-                      [value]="typed(figure[2], limits()[row[0]][figure[0]])"
-                      [disabled]="!all().mayLead"
-                      [attr.aria-label]="row[1] + ', ' + figure[1]"
-                      (change)="change(row[0], figure[0], kept(figure[2], field.value))"
-                    />
+                    <mat-form-field
+                      ><input
+                        matInput
+                        #field
+                        type="number"
+                        step="any"
+                        [value]="typed(figure[2], limits()[row[0]][figure[0]])"
+                        [disabled]="!all().mayLead"
+                        [attr.aria-label]="row[1] + ', ' + figure[1]"
+                        (change)="change(row[0], figure[0], kept(figure[2], field.value))"
+                    /></mat-form-field>
                   </td>
                 }
                 <td>
-                  <input
-                    #out
-                    type="checkbox"
+                  <mat-checkbox
                     [checked]="limits()[row[0]].beesOut"
                     [disabled]="!all().mayLead"
-                    ariaLabel="{{ row[1] }}, only while bees fly"
-                    i18n-ariaLabel
-                    (change)="change(row[0], 'beesOut', out.checked)"
+                    aria-label="{{ row[1] }}, only while bees fly"
+                    i18n-aria-label
+                    (change)="change(row[0], 'beesOut', $event.checked)"
                   />
                 </td>
               </tr>

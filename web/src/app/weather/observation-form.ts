@@ -7,46 +7,61 @@ import { lightningClear, lightningDistance } from '@brave-comb/core/weather';
 import { Clock } from '../people/clock';
 import { ViewDesk } from '../api/view-desk';
 import { timeOf } from '../ui/format';
+import { FIELD } from '../parts/field';
 
 /** What the thermometer, the wind and the sky show at the site now: it takes the place of the forecast for this hour. */
 @Component({
   selector: 'bc-observation-form',
-  imports: [MatButton, MeasureField, UnitName, ReactiveFormsModule],
+  imports: [FIELD, MatButton, MeasureField, UnitName, ReactiveFormsModule],
   template: `
     <section class="sheet" aria-labelledby="observed-title">
       <h2 id="observed-title" i18n>Measured at {{ site().name }} now</h2>
       <form class="fields" [formGroup]="form" (ngSubmit)="keep()">
-        <label
-          ><ng-container i18n>Shade, {{ 'temperature' | unit }} </ng-container
-          ><input bcMeasure="temperature" [least]="-70" [most]="60" formControlName="temperature"
-        /></label>
-        <label
-          ><ng-container i18n>Wind, {{ 'speed' | unit }} </ng-container
-          ><input bcMeasure="speed" [least]="0" [most]="300" formControlName="wind"
-        /></label>
-        <label
-          ><ng-container i18n>Gusts, {{ 'speed' | unit }} </ng-container
-          ><input bcMeasure="speed" [least]="0" [most]="400" formControlName="gust"
-        /></label>
-        <label
-          ><ng-container i18n>Rain in the hour, {{ 'rain' | unit }} </ng-container
-          ><input bcMeasure="rain" [least]="0" [most]="300" formControlName="rain"
-        /></label>
-        <label
-          ><ng-container i18n>Sky covered, eighths </ng-container
-          ><input type="number" min="0" max="8" formControlName="eighths"
-        /></label>
-        <label class="tick"
-          ><input type="checkbox" formControlName="thunder" /><ng-container i18n> Thunder heard</ng-container></label
-        >
+        <label bcField
+          ><span i18n>Shade, {{ 'temperature' | unit }}</span
+          ><mat-form-field
+            ><input
+              matInput
+              bcMeasure="temperature"
+              [least]="-70"
+              [most]="60"
+              formControlName="temperature" /></mat-form-field
+        ></label>
+        <label bcField
+          ><span i18n>Wind, {{ 'speed' | unit }}</span
+          ><mat-form-field
+            ><input matInput bcMeasure="speed" [least]="0" [most]="300" formControlName="wind" /></mat-form-field
+        ></label>
+        <label bcField
+          ><span i18n>Gusts, {{ 'speed' | unit }}</span
+          ><mat-form-field
+            ><input matInput bcMeasure="speed" [least]="0" [most]="400" formControlName="gust" /></mat-form-field
+        ></label>
+        <label bcField
+          ><span i18n>Rain in the hour, {{ 'rain' | unit }}</span
+          ><mat-form-field
+            ><input matInput bcMeasure="rain" [least]="0" [most]="300" formControlName="rain" /></mat-form-field
+        ></label>
+        <label bcField
+          ><span i18n>Sky covered, eighths</span
+          ><mat-form-field><input matInput type="number" min="0" max="8" formControlName="eighths" /></mat-form-field
+        ></label>
+        <mat-checkbox formControlName="thunder" i18n>Thunder heard</mat-checkbox>
         <button matButton="filled" type="submit" [disabled]="form.invalid" i18n>Save</button>
       </form>
       @if (form.controls.thunder.value) {
         <div class="fields">
-          <label
-            ><ng-container i18n>Seconds from flash to thunder </ng-container
-            ><input #seconds type="number" min="0" max="120" (input)="flash.set(+seconds.value)"
-          /></label>
+          <label bcField
+            ><span i18n>Seconds from flash to thunder</span
+            ><mat-form-field
+              ><input
+                matInput
+                #seconds
+                type="number"
+                min="0"
+                max="120"
+                (input)="flash.set(+seconds.value)" /></mat-form-field
+          ></label>
         </div>
         <p class="caution" role="status">
           <ng-container i18n

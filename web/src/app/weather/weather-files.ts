@@ -6,10 +6,12 @@ import { firstValueFrom } from 'rxjs';
 import { type CallFault, ContractClient } from '../api/contract-client';
 import { ViewDesk } from '../api/view-desk';
 import { dayText } from '../ui/format';
+import { FileButton } from '../parts/file-button';
 
 /** Files brought in by hand: hours measured at the site, and a typical year. */
 @Component({
   selector: 'bc-weather-files',
+  imports: [FileButton],
   template: `
     <section class="sheet" aria-labelledby="files-title">
       <h2 id="files-title" i18n>Import a file</h2>
@@ -18,14 +20,12 @@ import { dayText } from '../ui/format';
         {all().observations, plural, =1 {1 hour} other {{{ all().observations }} hours}} measured or imported.
       </p>
       <div class="fields">
-        <label>
-          <ng-container i18n>Hours measured here (CSV) </ng-container
-          ><input #csv type="file" accept=".csv,text/csv,text/plain" (change)="bring('importWeather', csv)" />
-        </label>
-        <label>
-          <ng-container i18n>Typical year (EPW) </ng-container
-          ><input #epw type="file" accept=".epw,text/plain" (change)="bring('importClimate', epw)" />
-        </label>
+        <bc-file accept=".csv,text/csv,text/plain" (chosen)="bring('importWeather', $event)" i18n
+          >Import hours measured here (CSV)</bc-file
+        >
+        <bc-file accept=".epw,text/plain" (chosen)="bring('importClimate', $event)" i18n
+          >Import a typical year (EPW)</bc-file
+        >
       </div>
       <p class="quiet" i18n>
         CSV: a header row with <code>time</code> (as 2026-05-14T13:00+01:00) and <code>temperature</code>;
@@ -77,9 +77,7 @@ export class WeatherFiles {
   protected readonly bad = signal<readonly { line: number; message: string }[]>([]);
   private readonly site = computed(() => this.all().site.id);
 
-  protected async bring(what: 'importWeather' | 'importClimate', field: HTMLInputElement): Promise<void> {
-    const [file] = field.files ?? [];
-    if (!file) return;
+  protected async bring(what: 'importWeather' | 'importClimate', file: File): Promise<void> {
     this.busy.set(true);
     this.said.set(null);
     this.problem.set(null);
@@ -91,7 +89,7 @@ export class WeatherFiles {
         const answer = await firstValueFrom(this.client.call(endpoints.importWeather, sent));
         this.said.set(
           answer.from && answer.to
-            ? $localize`${answer.kept} hours saved, ${dayText(answer.from.slice(0, 10))} to ${dayText(answer.to.slice(0, 10))}.`
+            ? $localize`${answer.kept} ${answer.kept === 1 ? $localize`hour` : $localize`hours`} saved, ${dayText(answer.from.slice(0, 10))} to ${dayText(answer.to.slice(0, 10))}.`
             : $localize`No hours could be saved.`,
         );
         this.bad.set(answer.bad);
@@ -106,7 +104,6 @@ export class WeatherFiles {
       this.problem.set((fault as CallFault).message);
     } finally {
       this.busy.set(false);
-      field.value = '';
     }
   }
 }

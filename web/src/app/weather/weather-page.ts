@@ -10,6 +10,7 @@ import { ViewState } from '../api/view-state';
 import { LimitsForm } from './limits-form';
 import { ObservationForm } from './observation-form';
 import { WeatherFiles } from './weather-files';
+import { FIELD } from '../parts/field';
 
 const WIDTH = 560;
 const HEIGHT = 150;
@@ -21,7 +22,7 @@ const ENOUGH = 10;
 /** How far the forecast can be trusted, what was measured at the site, and the house's limits. */
 @Component({
   selector: 'bc-weather-page',
-  imports: [Measured, ViewState, LimitsForm, ObservationForm, WeatherFiles],
+  imports: [FIELD, Measured, ViewState, LimitsForm, ObservationForm, WeatherFiles],
   templateUrl: './weather-page.html',
   styleUrl: './weather-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

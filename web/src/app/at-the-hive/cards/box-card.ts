@@ -7,6 +7,8 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { Count } from '../count';
+import { FIELD } from '../../parts/field';
+import { MatButton } from '@angular/material/button';
 
 const ASKED = [
   { id: 'seams', name: $localize`Seams of bees from above` },
@@ -20,7 +22,7 @@ const BLANK: BoxSummary = { seams: null, brood: null, food: null, drawn: null, b
 /** A box summed up in five numbers, from above or by a few frames: for many visits that is enough. */
 @Component({
   selector: 'bc-box-card',
-  imports: [MatDialogClose, MatDialogTitle, Choice, Count],
+  imports: [MatButton, FIELD, MatDialogClose, MatDialogTitle, Choice, Count],
   template: `
     <h2 matDialogTitle i18n>Assess a box from above</h2>
     <bc-choice legend="Box" i18n-legend [options]="boxes()" [value]="box()" (chosen)="choose($event)" />
@@ -33,13 +35,15 @@ const BLANK: BoxSummary = { seams: null, brood: null, food: null, drawn: null, b
         (counted)="set(each.id, $event)"
       />
     }
-    <label class="text"
-      ><ng-container i18n>In words</ng-container
-      ><input #words type="text" maxlength="500" [value]="now().note" (change)="set('note', words.value)" />
+    <label bcField class="text"
+      ><span i18n>In words</span
+      ><mat-form-field
+        ><input matInput #words type="text" maxlength="500" [value]="now().note" (change)="set('note', words.value)"
+      /></mat-form-field>
     </label>
     <div class="row">
-      <button type="button" class="big sel" (click)="keep()" i18n>Save</button>
-      <button type="button" class="big" matDialogClose i18n>Cancel</button>
+      <button type="button" matButton="filled" (click)="keep()" i18n>Save</button>
+      <button type="button" matButton="outlined" matDialogClose i18n>Cancel</button>
     </div>
   `,
   styleUrl: './cards.scss',

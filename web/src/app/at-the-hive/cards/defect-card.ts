@@ -19,6 +19,7 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { named, Named } from '../../language/words';
+import { MatButton } from '@angular/material/button';
 
 const ABOUT = ['defect', 'stray-comb'] as const;
 const REMOVED = ['removed', 'left'] as const;
@@ -26,7 +27,7 @@ const REMOVED = ['removed', 'left'] as const;
 /** What is wrong with the woodwork, or comb where none should be: each leaves a task with a date. */
 @Component({
   selector: 'bc-defect-card',
-  imports: [Named, MatDialogClose, MatDialogTitle, Choice],
+  imports: [MatButton, Named, MatDialogClose, MatDialogTitle, Choice],
   template: `
     <h2 matDialogTitle i18n>Defect or stray comb</h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="What it is" i18n-aria-label>
@@ -54,7 +55,7 @@ const REMOVED = ['removed', 'left'] as const;
             <div class="row">
               <button
                 type="button"
-                class="big"
+                matButton="outlined"
                 [class.sel]="helped()"
                 [attr.aria-pressed]="helped()"
                 (click)="helped.set(!helped())"
@@ -118,8 +119,8 @@ const REMOVED = ['removed', 'left'] as const;
       }
     </div>
     <div class="row">
-      <button type="button" class="big sel" [disabled]="!whole()" (click)="keep()" i18n>Record it</button>
-      <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
+      <button type="button" matButton="filled" [disabled]="!whole()" (click)="keep()" i18n>Record it</button>
+      <button type="button" matButton="outlined" matDialogClose i18n>Back to the hive</button>
     </div>
   `,
   styleUrl: './cards.scss',

@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import type { VisitFile } from '@brave-comb/contract';
+import { MatButton } from '@angular/material/button';
 
 /** What to do, whom to call and what to say, also without signal. */
 @Component({
   selector: 'bc-emergency-card',
-  imports: [MatDialogClose, MatDialogTitle],
+  imports: [MatButton, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle i18n>Emergency card</h2>
     <div class="card">
@@ -35,7 +36,7 @@ import type { VisitFile } from '@brave-comb/contract';
       </div>
     </div>
     <p class="law" i18n>First aid only: the ambulance, the doctor and the label on the adrenaline pen come first.</p>
-    <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
+    <button type="button" matButton="outlined" matDialogClose i18n>Back to the hive</button>
   `,
   styleUrl: './cards.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

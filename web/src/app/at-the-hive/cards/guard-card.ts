@@ -2,6 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import type { Guard } from '@brave-comb/core/inspection';
 import { SaidPipe } from '../../language/said';
+import { FIELD } from '../../parts/field';
+import { MatButton } from '@angular/material/button';
 
 export interface GuardAsk {
   readonly title: string;
@@ -12,24 +14,33 @@ export interface GuardAsk {
 /** What stands against a step: barred, or to be gone with a reason that is kept. Answers with the reason, or nothing. */
 @Component({
   selector: 'bc-guard-card',
-  imports: [SaidPipe, MatDialogClose, MatDialogTitle],
+  imports: [MatButton, FIELD, SaidPipe, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle>{{ ask.title }}</h2>
     @for (guard of ask.guards; track guard.id) {
       <p [class]="guard.bar === 'warns' ? 'caution' : 'stop'">{{ guard.says | said }}</p>
     }
     @if (!barred() && asksWhy()) {
-      <label class="text"
-        ><ng-container i18n>Your reason, kept with the visit</ng-container
-        ><textarea #why rows="2" maxlength="500" [value]="reason()" (input)="reason.set(why.value)"></textarea>
+      <label bcField class="text"
+        ><span i18n>Your reason, kept with the visit</span
+        ><mat-form-field>
+          <textarea
+            matInput
+            #why
+            rows="2"
+            maxlength="500"
+            [value]="reason()"
+            (input)="reason.set(why.value)"
+          ></textarea>
+        </mat-form-field>
       </label>
     }
     <div class="row">
-      <button type="button" class="big sel" matDialogClose="put right" i18n>Put it right first</button>
+      <button type="button" matButton="filled" matDialogClose="put right" i18n>Put it right first</button>
       @if (!barred()) {
         <button
           type="button"
-          class="big"
+          matButton="outlined"
           [disabled]="asksWhy() && reason().trim() === ''"
           [matDialogClose]="{ reason: reason().trim() }"
         >

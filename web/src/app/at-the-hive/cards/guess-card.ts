@@ -8,11 +8,12 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { HiveJobs } from '../hive-jobs';
+import { MatButton } from '@angular/material/button';
 
 /** Predict, then look: somebody says what a side will hold before it is turned. */
 @Component({
   selector: 'bc-guess-card',
-  imports: [MatDialogClose, MatDialogTitle, Choice],
+  imports: [MatButton, MatDialogClose, MatDialogTitle, Choice],
   template: `
     <h2 matDialogTitle i18n>What will {{ where() }} hold?</h2>
     <bc-choice
@@ -29,7 +30,7 @@ import { HiveJobs } from '../hive-jobs';
         @for (letter of letters; track letter) {
           <button
             type="button"
-            class="big"
+            matButton="outlined"
             [class.sel]="order(letter)"
             [attr.aria-pressed]="order(letter) !== ''"
             (click)="toggle(letter)"
@@ -43,10 +44,10 @@ import { HiveJobs } from '../hive-jobs';
       <p class="why" i18n>The nest should lie on frames {{ nest.from }} to {{ nest.to }}.</p>
     }
     <div class="row">
-      <button type="button" class="big sel" [disabled]="guess().length === 0 || !who()" (click)="keep()" i18n>
+      <button type="button" matButton="filled" [disabled]="guess().length === 0 || !who()" (click)="keep()" i18n>
         Turn the frame
       </button>
-      <button type="button" class="big" matDialogClose i18n>Not now</button>
+      <button type="button" matButton="outlined" matDialogClose i18n>Not now</button>
     </div>
   `,
   styleUrl: './cards.scss',

@@ -4,11 +4,13 @@ import type { VisitFile } from '@brave-comb/contract';
 import { INCIDENTS } from '@brave-comb/core/inspection';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
+import { FIELD } from '../../parts/field';
+import { MatButton } from '@angular/material/button';
 
 /** An incident in two taps: what, and to whom. */
 @Component({
   selector: 'bc-incident-card',
-  imports: [MatDialogClose, MatDialogTitle, Choice],
+  imports: [MatButton, FIELD, MatDialogClose, MatDialogTitle, Choice],
   template: `
     <h2 matDialogTitle i18n>Incident</h2>
     <bc-choice
@@ -24,20 +26,26 @@ import { Choice } from '../choice';
         Trouble breathing, swollen face, faintness, a rash all over: call for help now. The emergency card says how.
       </p>
     }
-    <label class="text"
-      ><ng-container i18n>In words</ng-container
-      ><textarea #words rows="2" maxlength="500" [value]="text()" (input)="text.set(words.value)"></textarea>
+    <label bcField class="text"
+      ><span i18n>In words</span
+      ><mat-form-field>
+        <textarea matInput #words rows="2" maxlength="500" [value]="text()" (input)="text.set(words.value)"></textarea>
+      </mat-form-field>
     </label>
     <fieldset>
       <legend i18n>To whom</legend>
       <div class="row">
         @for (person of people; track person.id) {
-          <button type="button" class="big" [disabled]="!what()" (click)="keep(person.id)">{{ person.name }}</button>
+          <button type="button" matButton="outlined" [disabled]="!what()" (click)="keep(person.id)">
+            {{ person.name }}
+          </button>
         }
-        <button type="button" class="big" [disabled]="!what()" (click)="keep(null)" i18n>nobody, the hive</button>
+        <button type="button" matButton="outlined" [disabled]="!what()" (click)="keep(null)" i18n>
+          nobody, the hive
+        </button>
       </div>
     </fieldset>
-    <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
+    <button type="button" matButton="outlined" matDialogClose i18n>Back to the hive</button>
   `,
   styleUrl: './cards.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -7,6 +7,8 @@ import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { HiveJobs } from '../hive-jobs';
 import { Named, named } from '../../language/words';
+import { FIELD } from '../../parts/field';
+import { MatButton } from '@angular/material/button';
 
 /** Ways of helping, the least first. */
 const PROMPTS = [
@@ -20,7 +22,7 @@ const PROMPTS = [
 /** What helped, and a note, to a judgement of this visit. */
 @Component({
   selector: 'bc-judgement-card',
-  imports: [Named, MatDialogClose, MatDialogTitle, Choice],
+  imports: [MatButton, FIELD, Named, MatDialogClose, MatDialogTitle, Choice],
   template: `
     <h2 matDialogTitle i18n>What helped, and a note</h2>
     @if (chosen(); as judged) {
@@ -33,19 +35,28 @@ const PROMPTS = [
         (chosen)="id.set($event)"
       />
       <bc-choice legend="What helped" i18n-legend [options]="prompts" [value]="prompt()" (chosen)="helped($event)" />
-      <label class="text"
-        ><ng-container i18n>Note for the debrief</ng-container
-        ><textarea #words_ rows="2" maxlength="500" [value]="note()" (input)="note.set(words_.value)"></textarea>
+      <label bcField class="text"
+        ><span i18n>Note for the debrief</span
+        ><mat-form-field>
+          <textarea
+            matInput
+            #words_
+            rows="2"
+            maxlength="500"
+            [value]="note()"
+            (input)="note.set(words_.value)"
+          ></textarea>
+        </mat-form-field>
       </label>
       <div class="row">
-        <button type="button" class="big sel" (click)="keep()" i18n>
+        <button type="button" matButton="filled" (click)="keep()" i18n>
           Save with "{{ judged.level | named: 'skillLevel' }}"
         </button>
-        <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
+        <button type="button" matButton="outlined" matDialogClose i18n>Back to the hive</button>
       </div>
     } @else {
       <p i18n>Nobody has been assessed in this visit yet: choose trainee, skill and level first.</p>
-      <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
+      <button type="button" matButton="outlined" matDialogClose i18n>Back to the hive</button>
     }
   `,
   styleUrl: './cards.scss',

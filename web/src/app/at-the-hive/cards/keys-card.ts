@@ -2,6 +2,7 @@ import { namesOf } from '../../language/words';
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import { LETTERS } from '@brave-comb/core/inspection';
+import { MatButton } from '@angular/material/button';
 
 const KEYS = [
   ['S', $localize`one eighth more`],
@@ -23,7 +24,7 @@ const KEYS = [
 /** The letters of the line and what each key does. */
 @Component({
   selector: 'bc-keys-card',
-  imports: [MatDialogClose, MatDialogTitle],
+  imports: [MatButton, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle i18n>Shorthand: letters and keys</h2>
     <div class="card keys">
@@ -59,7 +60,7 @@ const KEYS = [
       takes it back.
     </p>
     <p class="law" i18n>Pasted notes read the same way, a side a line: <b>6/7: 3S 1L 1P 3H +E B6 K1 !</b></p>
-    <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
+    <button type="button" matButton="outlined" matDialogClose i18n>Back to the hive</button>
   `,
   styleUrl: './cards.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

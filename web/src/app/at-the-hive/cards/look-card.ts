@@ -7,6 +7,7 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { Count } from '../count';
+import { MatButton } from '@angular/material/button';
 
 const GROUPS = [
   { id: 'disease', name: $localize`Brood and bees` },
@@ -21,7 +22,7 @@ const SURE = ['50', '70', '90', '99'] as const;
 /** What was looked for: found or not, how sure, how many, where. */
 @Component({
   selector: 'bc-look-card',
-  imports: [Named, MatDialogClose, MatDialogTitle, Choice, Count],
+  imports: [MatButton, Named, MatDialogClose, MatDialogTitle, Choice, Count],
   template: `
     <h2 matDialogTitle i18n>Looked for</h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="What was looked for" i18n-aria-label>
@@ -34,7 +35,7 @@ const SURE = ['50', '70', '90', '99'] as const;
               <span>{{ id | named: 'finding' }}</span>
               <button
                 type="button"
-                class="big"
+                matButton="outlined"
                 [class.sel]="noted(id) === false"
                 ariaLabel="{{ id | named: 'finding' }}: not found"
                 i18n-ariaLabel
@@ -46,7 +47,7 @@ const SURE = ['50', '70', '90', '99'] as const;
               </button>
               <button
                 type="button"
-                class="big"
+                matButton="outlined"
                 [class.some]="noted(id) === true"
                 ariaLabel="{{ id | named: 'finding' }}: found"
                 i18n-ariaLabel
@@ -76,8 +77,10 @@ const SURE = ['50', '70', '90', '99'] as const;
       }
     </div>
     <div class="row">
-      <button type="button" class="big" (click)="allClear()" i18n>Brood and bees: all checked, none found</button>
-      <button type="button" class="big sel" matDialogClose i18n>Back to the hive</button>
+      <button type="button" matButton="outlined" (click)="allClear()" i18n>
+        Brood and bees: all checked, none found
+      </button>
+      <button type="button" matButton="filled" matDialogClose i18n>Back to the hive</button>
     </div>
     <p class="why" i18n>Recorded at: {{ desk.where() }}</p>
   `,

@@ -18,6 +18,7 @@ import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { Count } from '../count';
 import { said, SaidPipe } from '../../language/said';
+import { MatButton } from '@angular/material/button';
 
 const KINDS = [
   'mites-on-bees',
@@ -53,7 +54,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
 /** Something counted, weighed or tested, with what it says at once. */
 @Component({
   selector: 'bc-measure-card',
-  imports: [UnitName, SaidPipe, MatDialogClose, MatDialogTitle, Choice, Count],
+  imports: [MatButton, UnitName, SaidPipe, MatDialogClose, MatDialogTitle, Choice, Count],
   template: `
     <h2 matDialogTitle i18n>Measure</h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="Measurement" i18n-aria-label>
@@ -118,7 +119,7 @@ const GRADES = ['0', '1', '2', '3'] as const;
           <div class="row">
             <button
               type="button"
-              class="big"
+              matButton="outlined"
               [class.sel]="a() === 0"
               [attr.aria-pressed]="a() === 0"
               (click)="a.set(0)"
@@ -242,8 +243,8 @@ const GRADES = ['0', '1', '2', '3'] as const;
       }
     </div>
     <div class="row">
-      <button type="button" class="big sel" [disabled]="!reading()" (click)="keep()" i18n>Save</button>
-      <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
+      <button type="button" matButton="filled" [disabled]="!reading()" (click)="keep()" i18n>Save</button>
+      <button type="button" matButton="outlined" matDialogClose i18n>Back to the hive</button>
     </div>
     @if (kept(); as words) {
       <p role="status" i18n>Saved: {{ words }}</p>

@@ -7,6 +7,7 @@ import { VisitDesk } from '../../inspection/visit-desk';
 import { peopleFeature } from '../../people/people.feature';
 import { HivePreferences } from '../hive-preferences';
 import { Named } from '../../language/words';
+import { MatButton } from '@angular/material/button';
 
 export const MORE = [
   { id: 'guess', name: $localize`Predict this side` },
@@ -27,12 +28,12 @@ export type MoreId = (typeof MORE)[number]['id'];
 /** Everything that has no button of its own at the frames. */
 @Component({
   selector: 'bc-more-card',
-  imports: [Named, MatDialogClose, MatDialogTitle],
+  imports: [MatButton, Named, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle i18n>More</h2>
     <div class="grid">
       @for (each of more(); track each.id) {
-        <button type="button" class="big" [matDialogClose]="each.id">{{ each.name }}</button>
+        <button type="button" matButton="outlined" [matDialogClose]="each.id">{{ each.name }}</button>
       }
     </div>
     <fieldset>
@@ -41,7 +42,7 @@ export type MoreId = (typeof MORE)[number]['id'];
         @for (person of people(); track person.id) {
           <button
             type="button"
-            class="big"
+            matButton="outlined"
             [class.sel]="person.id === reader()"
             matDialogClose
             (click)="desk.read(person.id)"
@@ -55,7 +56,7 @@ export type MoreId = (typeof MORE)[number]['id'];
       <legend i18n>Bee behaviour</legend>
       <div class="row">
         @for (sign of signs; track sign) {
-          <button type="button" class="big" (click)="desk.enter({ kind: 'sign-noticed', sign })">
+          <button type="button" matButton="outlined" (click)="desk.enter({ kind: 'sign-noticed', sign })">
             {{ sign | named: 'beeSign' }} {{ count(sign) || '' }}
           </button>
         }
@@ -66,7 +67,7 @@ export type MoreId = (typeof MORE)[number]['id'];
       <div class="row">
         <button
           type="button"
-          class="big"
+          matButton="outlined"
           [class.sel]="light() === true"
           [attr.aria-pressed]="light() === true"
           (click)="lit(true)"
@@ -76,7 +77,7 @@ export type MoreId = (typeof MORE)[number]['id'];
         </button>
         <button
           type="button"
-          class="big"
+          matButton="outlined"
           [class.some]="light() === false"
           [attr.aria-pressed]="light() === false"
           (click)="lit(false)"
@@ -92,7 +93,7 @@ export type MoreId = (typeof MORE)[number]['id'];
         @for (each of preferences.all; track each.id) {
           <button
             type="button"
-            class="big"
+            matButton="outlined"
             [class.sel]="preferences.now()[each.id]"
             [attr.aria-pressed]="preferences.now()[each.id]"
             (click)="preferences.flip(each.id)"
@@ -102,7 +103,7 @@ export type MoreId = (typeof MORE)[number]['id'];
         }
       </div>
     </fieldset>
-    <button type="button" class="big sel" matDialogClose i18n>Back to the hive</button>
+    <button type="button" matButton="filled" matDialogClose i18n>Back to the hive</button>
   `,
   styleUrl: './cards.scss',
   styles: `

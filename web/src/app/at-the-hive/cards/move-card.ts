@@ -10,6 +10,8 @@ import { Choice } from '../choice';
 import { Count } from '../count';
 import { namesOf, named } from '../../language/words';
 import { SaidPipe } from '../../language/said';
+import { FIELD } from '../../parts/field';
+import { MatButton } from '@angular/material/button';
 
 const WHERE = ['this-hive', 'another-hive', 'into-store', 'new-comb'] as const;
 const REASONS = [
@@ -23,7 +25,7 @@ const REASONS = [
 /** Takes the comb in hand elsewhere, or brings one in: a move of a comb that stays known by its own name. */
 @Component({
   selector: 'bc-move-card',
-  imports: [SaidPipe, MatDialogClose, MatDialogTitle, Choice, Count],
+  imports: [MatButton, FIELD, SaidPipe, MatDialogClose, MatDialogTitle, Choice, Count],
   template: `
     <h2 matDialogTitle i18n>Move a comb</h2>
     @if (comb(); as own) {
@@ -74,9 +76,11 @@ const REASONS = [
         />
       }
       <bc-choice legend="Why" i18n-legend [options]="reasons" [value]="reason()" (chosen)="reason.set($event)" />
-      <label class="text"
-        ><ng-container i18n>Or in your words</ng-container
-        ><input #words type="text" maxlength="500" [value]="reason()" (change)="reason.set(words.value)" />
+      <label bcField class="text"
+        ><span i18n>Or in your words</span
+        ><mat-form-field
+          ><input matInput #words type="text" maxlength="500" [value]="reason()" (change)="reason.set(words.value)"
+        /></mat-form-field>
       </label>
     </div>
     @for (guard of guards(); track guard.id + guard.says) {
@@ -86,8 +90,8 @@ const REASONS = [
       <p class="why" role="status">{{ what }}</p>
     }
     <div class="row">
-      <button type="button" class="big sel" [disabled]="!mayMove()" (click)="move()" i18n>Move it</button>
-      <button type="button" class="big" matDialogClose i18n>Cancel</button>
+      <button type="button" matButton="filled" [disabled]="!mayMove()" (click)="move()" i18n>Move it</button>
+      <button type="button" matButton="outlined" matDialogClose i18n>Cancel</button>
     </div>
   `,
   styleUrl: './cards.scss',

@@ -12,6 +12,8 @@ import { MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import { MOST_SECONDS, Voice } from '../../inspection/voice';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Clock } from '../../people/clock';
+import { FIELD } from '../../parts/field';
+import { MatButton } from '@angular/material/button';
 
 /** Things said at many hives, as buttons for gloves. */
 const READY = [
@@ -28,13 +30,14 @@ const READY = [
 /** A note without a pen: spoken, tapped, or typed when the gloves are off. */
 @Component({
   selector: 'bc-note-card',
-  imports: [MatDialogClose, MatDialogTitle],
+  imports: [MatButton, FIELD, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle i18n>Note</h2>
     <p>{{ desk.where() }}</p>
     <button
       type="button"
-      class="big speak"
+      matButton="outlined"
+      class="speak"
       [class.some]="speaking()"
       [attr.aria-pressed]="speaking()"
       (click)="speak()"
@@ -52,19 +55,28 @@ const READY = [
       <legend i18n>Or choose</legend>
       <div class="row">
         @for (text of ready; track text) {
-          <button type="button" class="big" (click)="write(text)">{{ text }}</button>
+          <button type="button" matButton="outlined" (click)="write(text)">{{ text }}</button>
         }
       </div>
     </fieldset>
-    <label class="text"
-      ><ng-container i18n>Or type</ng-container
-      ><textarea #words rows="2" maxlength="500" [value]="typed()" (input)="typed.set(words.value)"></textarea>
+    <label bcField class="text"
+      ><span i18n>Or type</span
+      ><mat-form-field>
+        <textarea
+          matInput
+          #words
+          rows="2"
+          maxlength="500"
+          [value]="typed()"
+          (input)="typed.set(words.value)"
+        ></textarea>
+      </mat-form-field>
     </label>
     <div class="row">
-      <button type="button" class="big sel" [disabled]="typed().trim() === ''" (click)="write(typed().trim())" i18n>
+      <button type="button" matButton="filled" [disabled]="typed().trim() === ''" (click)="write(typed().trim())" i18n>
         Save the note
       </button>
-      <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
+      <button type="button" matButton="outlined" matDialogClose i18n>Back to the hive</button>
     </div>
   `,
   styleUrl: './cards.scss',

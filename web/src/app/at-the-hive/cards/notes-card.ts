@@ -2,6 +2,8 @@ import { said } from '../../language/said';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
 import { type NoteLine, formatSide, readNotes } from '@brave-comb/core/inspection';
+import { FIELD } from '../../parts/field';
+import { MatButton } from '@angular/material/button';
 
 /** A line of notes that could be read. */
 export type ReadNote = Extract<NoteLine, { side: unknown }>;
@@ -9,18 +11,21 @@ export type ReadNote = Extract<NoteLine, { side: unknown }>;
 /** Pasted notes, a side a line. What cannot be read stays in its place with what is wrong with it. */
 @Component({
   selector: 'bc-notes-card',
-  imports: [MatDialogClose, MatDialogTitle],
+  imports: [MatButton, FIELD, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle i18n>Pasted notes</h2>
-    <textarea
-      #field
-      class="notes"
-      rows="8"
-      aria-label="Notes, a side a line"
-      i18n-aria-label
-      [value]="text()"
-      (input)="text.set(field.value)"
-    ></textarea>
+    <mat-form-field>
+      <textarea
+        matInput
+        #field
+        class="notes"
+        rows="8"
+        aria-label="Notes, a side a line"
+        i18n-aria-label
+        [value]="text()"
+        (input)="text.set(field.value)"
+      ></textarea>
+    </mat-form-field>
     <ul class="lines">
       @for (line of lines(); track line.line) {
         <li [class.bad]="line.problem">
@@ -29,8 +34,8 @@ export type ReadNote = Extract<NoteLine, { side: unknown }>;
       }
     </ul>
     <div class="row">
-      <button type="button" class="big" matDialogClose i18n>Not now</button>
-      <button type="button" class="big sel" [disabled]="read().length === 0" [matDialogClose]="read()" i18n>
+      <button type="button" matButton="outlined" matDialogClose i18n>Not now</button>
+      <button type="button" matButton="filled" [disabled]="read().length === 0" [matDialogClose]="read()" i18n>
         Record {{ read().length }} {read().length, plural, =1 {side} other {sides}}
       </button>
     </div>

@@ -24,6 +24,8 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { Count } from '../count';
+import { FIELD } from '../../parts/field';
+import { MatButton } from '@angular/material/button';
 
 const FIXED = ['floor', 'roof'] as const;
 const NAMES = {
@@ -37,7 +39,7 @@ const NAMES = {
 /** Parts that come onto the hive for good, or leave it: a super, a second nest box, an escape, a feeder. */
 @Component({
   selector: 'bc-part-card',
-  imports: [SaidPipe, MatDialogClose, MatDialogTitle, HiveStack, Choice, Count],
+  imports: [MatButton, FIELD, SaidPipe, MatDialogClose, MatDialogTitle, HiveStack, Choice, Count],
   template: `
     <h2 matDialogTitle i18n>Change the hive</h2>
     <div class="scrolls" tabindex="0" role="group" aria-label="Parts of the hive" i18n-aria-label>
@@ -86,9 +88,11 @@ const NAMES = {
           (chosen)="turnDummy($event)"
         />
         <bc-choice legend="Take away" i18n-legend [options]="movable()" [value]="gone()" (chosen)="take($event)" />
-        <label class="text"
-          ><ng-container i18n>Why</ng-container
-          ><input #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)" />
+        <label bcField class="text"
+          ><span i18n>Why</span
+          ><mat-form-field
+            ><input matInput #why type="text" maxlength="500" [value]="reason()" (input)="reason.set(why.value)"
+          /></mat-form-field>
         </label>
         @if (problem(); as wrong) {
           <p class="stop" role="alert">{{ wrong | said }}</p>
@@ -99,10 +103,10 @@ const NAMES = {
       </div>
     </div>
     <div class="row">
-      <button type="button" class="big sel" [disabled]="!change() || problem() !== null" (click)="keep()" i18n>
+      <button type="button" matButton="filled" [disabled]="!change() || problem() !== null" (click)="keep()" i18n>
         {!!change(), select, true {{{ says() }}} other {Choose a part}}
       </button>
-      <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
+      <button type="button" matButton="outlined" matDialogClose i18n>Back to the hive</button>
     </div>
   `,
   styleUrl: './cards.scss',

@@ -5,13 +5,16 @@ import { Photos } from '../../inspection/photos';
 import { VisitDesk } from '../../inspection/visit-desk';
 import { Choice } from '../choice';
 import { HiveJobs } from '../hive-jobs';
+import { FIELD } from '../../parts/field';
+import { FileButton } from '../../parts/file-button';
+import { MatButton } from '@angular/material/button';
 
 const SURE = ['not-asked', '50', '70', '90'] as const;
 
 /** A photo, a mark that nobody can name, or a question: it goes to the lead's list with its place. */
 @Component({
   selector: 'bc-question-card',
-  imports: [MatDialogClose, MatDialogTitle, Choice],
+  imports: [MatButton, FileButton, FIELD, MatDialogClose, MatDialogTitle, Choice],
   template: `
     <h2 matDialogTitle i18n>Photo or question</h2>
     <p>{{ desk.where() }}</p>
@@ -23,14 +26,17 @@ const SURE = ['not-asked', '50', '70', '90'] as const;
       [value]="of()"
       (chosen)="of.set($event)"
     />
-    <label class="big photo"
-      ><ng-container i18n>{busy() ? 'busy' : photo() ? 'again' : 'first', select,
+    <bc-file
+      accept="image/*"
+      capture="environment"
+      (chosen)="take($event)"
+      i18n
+      >{busy() ? 'busy' : photo() ? 'again' : 'first', select,
         busy {Preparing the photo …}
         again {Take another}
         other {Take a photo}
-      }</ng-container
-      ><input #camera type="file" accept="image/*" capture="environment" (change)="take(camera)"
-    /></label>
+      }</bc-file
+    >
     @if (photo()) {
       <p role="status" i18n>
         The photo is kept on this device and sent when there is a signal. Its location and camera details are removed.
@@ -39,9 +45,11 @@ const SURE = ['not-asked', '50', '70', '90'] as const;
     @if (problem(); as wrong) {
       <p class="stop" role="alert">{{ wrong }}</p>
     }
-    <label class="text"
-      ><ng-container i18n>Question, or what you see and cannot identify</ng-container
-      ><textarea #words rows="2" maxlength="500" [value]="text()" (input)="text.set(words.value)"></textarea>
+    <label bcField class="text"
+      ><span i18n>Question, or what you see and cannot identify</span
+      ><mat-form-field>
+        <textarea matInput #words rows="2" maxlength="500" [value]="text()" (input)="text.set(words.value)"></textarea>
+      </mat-form-field>
     </label>
     <bc-choice
       legend="How sure of your own answer, %"
@@ -60,29 +68,13 @@ const SURE = ['not-asked', '50', '70', '90'] as const;
       (chosen)="who.set($event === who() ? null : $event)"
     />
     <div class="row">
-      <button type="button" class="big sel" [disabled]="text().trim() === ''" (click)="ask()" i18n>
+      <button type="button" matButton="filled" [disabled]="text().trim() === ''" (click)="ask()" i18n>
         Send to the lead instructor
       </button>
-      <button type="button" class="big" matDialogClose i18n>Back to the hive</button>
+      <button type="button" matButton="outlined" matDialogClose i18n>Back to the hive</button>
     </div>
   `,
   styleUrl: './cards.scss',
-  styles: `
-    .photo {
-      position: relative;
-      justify-self: start;
-    }
-    .photo:focus-within {
-      outline: 3px solid var(--heather);
-      outline-offset: 2px;
-    }
-    .photo input {
-      position: absolute;
-      inset: 0;
-      opacity: 0;
-      cursor: pointer;
-    }
-  `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class QuestionCard {
@@ -101,14 +93,11 @@ export class QuestionCard {
   protected readonly busy = signal(false);
   protected readonly problem = signal<string | null>(null);
 
-  protected async take(camera: HTMLInputElement): Promise<void> {
-    const file = camera.files?.[0];
-    if (!file) return;
+  protected async take(file: File): Promise<void> {
     this.busy.set(true);
     this.problem.set(null);
     const kept = await this.photos.keep(file, this.of(), this.desk.spot());
     this.busy.set(false);
-    camera.value = '';
     if ('problem' in kept) this.problem.set(kept.problem);
     else this.photo.set(kept.id);
   }

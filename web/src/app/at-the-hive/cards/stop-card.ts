@@ -2,6 +2,8 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { MatDialogClose, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
 import { STOP_REASONS } from '@brave-comb/core/inspection';
 import { Choice } from '../choice';
+import { FIELD } from '../../parts/field';
+import { MatButton } from '@angular/material/button';
 
 export interface StopAnswer {
   readonly reason: (typeof STOP_REASONS)[number];
@@ -14,7 +16,7 @@ const EARLY = STOP_REASONS.filter((reason) => reason !== 'question-answered');
 /** Why the visit stops before all was seen that it was opened for. */
 @Component({
   selector: 'bc-stop-card',
-  imports: [MatDialogClose, MatDialogTitle, Choice],
+  imports: [MatButton, FIELD, MatDialogClose, MatDialogTitle, Choice],
   template: `
     <h2 matDialogTitle i18n>Stop here: why?</h2>
     <bc-choice
@@ -25,14 +27,18 @@ const EARLY = STOP_REASONS.filter((reason) => reason !== 'question-answered');
       [value]="reason()"
       (chosen)="reason.set($event)"
     />
-    <label class="text"
-      ><ng-container i18n>In words</ng-container
-      ><textarea #words rows="2" maxlength="500" [value]="note()" (input)="note.set(words.value)"></textarea>
+    <label bcField class="text"
+      ><span i18n>In words</span
+      ><mat-form-field>
+        <textarea matInput #words rows="2" maxlength="500" [value]="note()" (input)="note.set(words.value)"></textarea>
+      </mat-form-field>
     </label>
     <p i18n>The visit is recorded as partial.</p>
     <div class="row">
-      <button type="button" class="big sel" [disabled]="!reason()" (click)="keep()" i18n>Stop and start closing</button>
-      <button type="button" class="big" matDialogClose i18n>Go on</button>
+      <button type="button" matButton="filled" [disabled]="!reason()" (click)="keep()" i18n>
+        Stop and start closing
+      </button>
+      <button type="button" matButton="outlined" matDialogClose i18n>Go on</button>
     </div>
   `,
   styleUrl: './cards.scss',

@@ -10,11 +10,12 @@ import { inspectionFeature } from '../../inspection/inspection.feature';
 import { Outbox } from '../../inspection/outbox';
 import { timeOf } from '../../ui/format';
 import { said } from '../../language/said';
+import { MatButton } from '@angular/material/button';
 
 /** What waits on this device, what the server would not keep, and sides with two readings. */
 @Component({
   selector: 'bc-waiting-card',
-  imports: [MatDialogClose, MatDialogTitle],
+  imports: [MatButton, MatDialogClose, MatDialogTitle],
   template: `
     <h2 matDialogTitle i18n>On this device</h2>
     <p>
@@ -52,11 +53,11 @@ import { said } from '../../language/said';
           <b>{{ words(each) }}</b> {{ each.problem?.message }}
           <span class="row">
             @if (addressOf(each); as address) {
-              <button type="button" class="big" [matDialogClose]="address" (click)="drop(each)" i18n>
+              <button type="button" matButton="outlined" [matDialogClose]="address" (click)="drop(each)" i18n>
                 Enter it again
               </button>
             }
-            <button type="button" class="big" (click)="drop(each)" i18n>Discard it</button>
+            <button type="button" matButton="outlined" (click)="drop(each)" i18n>Discard it</button>
           </span>
         </li>
       }
@@ -65,13 +66,13 @@ import { said } from '../../language/said';
           <ng-container i18n
             ><b>{{ each.where }}</b
             >: two readings. </ng-container
-          ><button type="button" class="big" [matDialogClose]="each.address" i18n>Settle it</button>
+          ><button type="button" matButton="outlined" [matDialogClose]="each.address" i18n>Settle it</button>
         </li>
       }
     </ul>
     <div class="row">
-      <button type="button" class="big" (click)="send()" i18n>Send now</button>
-      <button type="button" class="big sel" matDialogClose i18n>Back to the hive</button>
+      <button type="button" matButton="outlined" (click)="send()" i18n>Send now</button>
+      <button type="button" matButton="filled" matDialogClose i18n>Back to the hive</button>
     </div>
   `,
   styleUrl: './cards.scss',

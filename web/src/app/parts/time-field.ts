@@ -1,0 +1,48 @@
+import { ChangeDetectionStrategy, Component, effect, input, model } from '@angular/core';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
+import { DateAdapter, MAT_DATE_FORMATS } from '@angular/material/core';
+import { MatTimepicker, MatTimepickerInput, MatTimepickerToggle } from '@angular/material/timepicker';
+import { DAY_FORMATS, DayAdapter } from './day-adapter';
+import { FIELD } from './field';
+
+/** A time of day, typed to the minute or taken from a list: `<bc-time [(value)]="from" name="Monday, from" />`. */
+@Component({
+  selector: 'bc-time',
+  imports: [FIELD, MatTimepicker, MatTimepickerInput, MatTimepickerToggle, ReactiveFormsModule],
+  providers: [
+    { provide: DateAdapter, useClass: DayAdapter },
+    { provide: MAT_DATE_FORMATS, useValue: DAY_FORMATS },
+  ],
+  template: `
+    <mat-form-field class="time">
+      <input
+        matInput
+        autocomplete="off"
+        [attr.aria-label]="name()"
+        [matTimepicker]="list"
+        [formControl]="time"
+        (change)="take()"
+      />
+      <mat-timepicker-toggle matSuffix [for]="list" />
+      <mat-timepicker #list interval="15m" (selected)="take()" />
+      @if (time.invalid) {
+        <mat-error i18n>Write the time as 13:10.</mat-error>
+      }
+    </mat-form-field>
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class TimeField {
+  readonly value = model.required<string>();
+  /** What a screen reader calls it where no label stands above it. */
+  readonly name = input.required<string>();
+  protected readonly time = new FormControl<string | null>(null);
+
+  constructor() {
+    effect(() => this.time.setValue(this.value(), { emitEvent: false }));
+  }
+
+  protected take(): void {
+    if (this.time.valid && this.time.value) this.value.set(this.time.value);
+  }
+}
