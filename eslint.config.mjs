@@ -1,6 +1,7 @@
 // What oxlint (.oxlintrc.json) does not know: Angular's own rules, for components and their templates.
 import angular from 'angular-eslint';
 import tseslint from 'typescript-eslint';
+import controls from './tools/lint/material-controls.mjs';
 import words from './tools/lint/whole-messages.mjs';
 
 /** Attributes of templates that hold no words. */
@@ -46,7 +47,13 @@ export default tseslint.config(
   {
     files: ['web/src/app/**/*.html'],
     extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
+    plugins: { controls },
     rules: {
+      'controls/material-controls': 'error',
+      '@angular-eslint/template/label-has-associated-control': [
+        'error',
+        { controlComponents: ['mat-select', 'bc-day', 'bc-time'] },
+      ],
       '@angular-eslint/template/i18n': [
         'error',
         { checkId: false, checkText: true, checkAttributes: true, ignoreAttributes: NO_WORDS },

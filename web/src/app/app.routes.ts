@@ -64,7 +64,7 @@ export const routes: Routes = [
       {
         path: 'messages',
         title: $localize`Messages – Brave Comb`,
-        data: { place: 'ahead', strip: 'compact' },
+        data: { place: 'ahead', strip: 'none' },
         loadComponent: () => import('./people/messages').then((m) => m.MessagesScreen),
       },
       {
@@ -112,67 +112,67 @@ export const routes: Routes = [
       {
         path: 'at-the-hive',
         title: $localize`At the hive – Brave Comb`,
-        data: { place: 'at-the-hive', strip: 'compact', openOnly: true },
+        data: { place: 'at-the-hive', strip: 'none', openOnly: true },
         loadComponent: () => import('./inspection/visit-list').then((m) => m.VisitList),
       },
       {
         path: 'at-the-hive/live',
         title: $localize`Live – Brave Comb`,
-        data: { place: 'at-the-hive', view: 'live', strip: 'compact' },
+        data: { place: 'at-the-hive', view: 'live', strip: 'none' },
         loadComponent: () => import('./inspection/live-session').then((m) => m.LiveSessionScreen),
       },
       {
         path: 'at-the-hive/labels',
         title: $localize`Labels – Brave Comb`,
-        data: { place: 'at-the-hive', view: 'labels', strip: 'compact' },
+        data: { place: 'at-the-hive', view: 'labels', strip: 'none' },
         loadComponent: () => import('./inspection/hive-labels').then((m) => m.HiveLabels),
       },
       {
         path: 'afterwards/questions',
         title: $localize`Questions – Brave Comb`,
-        data: { place: 'afterwards', view: 'questions', strip: 'compact' },
+        data: { place: 'afterwards', view: 'questions', strip: 'none' },
         loadComponent: () => import('./inspection/questions').then((m) => m.QuestionsScreen),
       },
       {
         path: 'afterwards/debrief',
         title: $localize`Debrief – Brave Comb`,
-        data: { place: 'afterwards', view: 'debrief', strip: 'compact' },
+        data: { place: 'afterwards', view: 'debrief', strip: 'none' },
         loadComponent: () => import('./skills/debrief').then((m) => m.DebriefScreen),
       },
       {
         path: 'afterwards/debrief/:session',
         title: $localize`Debrief – Brave Comb`,
-        data: { place: 'afterwards', view: 'debrief', strip: 'compact' },
+        data: { place: 'afterwards', view: 'debrief', strip: 'none' },
         loadComponent: () => import('./skills/debrief').then((m) => m.DebriefScreen),
       },
       {
         path: 'afterwards/combs',
         title: $localize`Comb store – Brave Comb`,
-        data: { place: 'afterwards', view: 'combs', strip: 'compact' },
+        data: { place: 'afterwards', view: 'combs', strip: 'none' },
         loadComponent: () => import('./inspection/combs').then((m) => m.CombsScreen),
       },
       {
         path: 'afterwards/yard-book',
         title: $localize`Yard book – Brave Comb`,
-        data: { place: 'afterwards', view: 'yard-book', strip: 'compact' },
+        data: { place: 'afterwards', view: 'yard-book', strip: 'none' },
         loadComponent: () => import('./inspection/yard-book').then((m) => m.YardBookScreen),
       },
       {
         path: 'afterwards/predictions',
         title: $localize`Predictions – Brave Comb`,
-        data: { place: 'afterwards', view: 'predictions', strip: 'compact' },
+        data: { place: 'afterwards', view: 'predictions', strip: 'none' },
         loadComponent: () => import('./inspection/predictions').then((m) => m.PredictionsScreen),
       },
       {
         path: 'afterwards',
         title: $localize`Afterwards – Brave Comb`,
-        data: { place: 'afterwards', strip: 'compact' },
+        data: { place: 'afterwards', strip: 'none' },
         loadComponent: () => import('./inspection/visit-list').then((m) => m.VisitList),
       },
       {
         path: 'colonies',
         title: $localize`Colonies – Brave Comb`,
-        data: { place: 'colonies', view: 'all', strip: 'compact' },
+        data: { place: 'colonies', view: 'all', strip: 'none' },
         loadComponent: () => import('./care/colonies').then((m) => m.Colonies),
       },
       {
@@ -190,19 +190,19 @@ export const routes: Routes = [
       {
         path: 'colonies/:hive',
         title: $localize`Colony – Brave Comb`,
-        data: { place: 'colonies', view: 'colony', strip: 'compact' },
+        data: { place: 'colonies', view: 'colony', strip: 'none' },
         loadComponent: () => import('./care/colony').then((m) => m.Colony),
       },
       {
         path: 'trainees',
         title: $localize`Trainees – Brave Comb`,
-        data: { place: 'trainees', view: 'matrix', strip: 'compact' },
+        data: { place: 'trainees', view: 'matrix', strip: 'none' },
         loadComponent: () => import('./skills/trainees').then((m) => m.TraineesScreen),
       },
       {
         path: 'trainees/agreement',
         title: $localize`Agreement – Brave Comb`,
-        data: { place: 'trainees', view: 'agreement', strip: 'compact' },
+        data: { place: 'trainees', view: 'agreement', strip: 'none' },
         loadComponent: () => import('./skills/agreement').then((m) => m.AgreementScreen),
       },
       {
@@ -214,7 +214,7 @@ export const routes: Routes = [
       {
         path: 'practice',
         title: $localize`Practice – Brave Comb`,
-        data: { place: 'practice', view: 'due', strip: 'compact' },
+        data: { place: 'practice', view: 'due', strip: 'none' },
         loadComponent: () => import('./practice/practice').then((m) => m.PracticeScreen),
       },
       {
@@ -226,31 +226,31 @@ export const routes: Routes = [
       {
         path: 'practice/own-photos',
         title: $localize`Own photos – Brave Comb`,
-        data: { place: 'practice', strip: 'compact' },
+        data: { place: 'practice', strip: 'none' },
         loadComponent: () => import('./practice/photos').then((m) => m.PhotoDrillsScreen),
       },
       {
         path: 'practice/polls',
         title: $localize`Readiness check – Brave Comb`,
-        data: { place: 'practice', strip: 'compact' },
+        data: { place: 'practice', strip: 'none' },
         loadComponent: () => import('./practice/polls').then((m) => m.PollsScreen),
       },
       {
         path: 'practice/:topic',
         title: $localize`Practice – Brave Comb`,
-        data: { place: 'practice', strip: 'compact' },
+        data: { place: 'practice', strip: 'none' },
         loadComponent: () => import('./practice/drill').then((m) => m.DrillScreen),
       },
       {
         path: 'office/checklist',
         title: $localize`Checklist – Brave Comb`,
-        data: { place: 'office', view: 'checklist', strip: 'compact' },
+        data: { place: 'office', view: 'checklist', strip: 'none' },
         loadComponent: () => import('./skills/checklist').then((m) => m.ChecklistScreen),
       },
       {
         path: 'afterwards/:visit',
         title: $localize`Visit review – Brave Comb`,
-        data: { place: 'afterwards', strip: 'compact' },
+        data: { place: 'afterwards', strip: 'none' },
         loadChildren: () => import('./afterwards/routes').then((m) => m.routes),
       },
       {

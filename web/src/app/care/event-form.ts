@@ -78,13 +78,15 @@ export type LoggedEvent = Omit<Sent<(typeof endpoints)['logColonyEvent']>['body'
             >
           </label>
           <label bcField
-            >{{ 'weight' | unit }}&ngsp;<mat-form-field
+            ><span>{{ 'weight' | unit }}</span
+            ><mat-form-field
               ><input matInput bcMeasure="weight" [least]="0.1" [most]="40" formControlName="kg" /></mat-form-field
           ></label>
         }
         @case ('patty') {
           <label bcField
-            >{{ 'weight' | unit }}&ngsp;<mat-form-field
+            ><span>{{ 'weight' | unit }}</span
+            ><mat-form-field
               ><input matInput bcMeasure="weight" [least]="0.05" [most]="5" formControlName="kg" /></mat-form-field
           ></label>
         }

@@ -17,6 +17,7 @@ import frame from '@material-symbols/svg-400/rounded/pan_tool.svg';
 import groups from '@material-symbols/svg-400/rounded/groups.svg';
 import help from '@material-symbols/svg-400/rounded/help.svg';
 import light from '@material-symbols/svg-400/rounded/light_mode.svg';
+import menu from '@material-symbols/svg-400/rounded/menu.svg';
 import play from '@material-symbols/svg-400/rounded/play_arrow.svg';
 import print from '@material-symbols/svg-400/rounded/print.svg';
 import rain from '@material-symbols/svg-400/rounded/water_drop.svg';
@@ -47,6 +48,7 @@ const ICONS: Readonly<Record<string, string>> = {
   groups,
   help,
   light,
+  menu,
   play,
   print,
   rain,

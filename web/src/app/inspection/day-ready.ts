@@ -2,13 +2,17 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import type { DaySheet } from '@brave-comb/contract';
 import { timeOf } from '../ui/format';
 import { PreparedVisits } from './prepared-visits';
+import { MatButton } from '@angular/material/button';
 
 /** Says what is on this device for a day without signal, and fetches it again. */
 @Component({
   selector: 'bc-day-ready',
+  imports: [MatButton],
   template: `
     <p role="status" [class.part]="part()">{{ says() }}</p>
-    <button type="button" class="link" [disabled]="fetching()" (click)="again()" i18n>Refresh offline copy</button>
+    <button type="button" matButton class="small" [disabled]="fetching()" (click)="again()" i18n>
+      Refresh offline copy
+    </button>
   `,
   styles: `
     :host {

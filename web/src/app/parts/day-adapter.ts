@@ -52,7 +52,7 @@ export class DayAdapter extends DateAdapter<string> {
   override toIso8601 = (date: string): string => date;
   override isDateInstance = (value: unknown): boolean => typeof value === 'string';
   override isValid = (date: string): boolean => DAY.test(date) || TIME.test(date);
-  override invalid = (): string => '';
+  override invalid = (): string => 'none';
   override createDate = dateFrom;
   override compareDate = (one: string, other: string): number => (one < other ? -1 : Number(one > other));
   override sameDate = (one: string | null, other: string | null): boolean =>

@@ -42,7 +42,7 @@ export class Field implements AfterContentInit {
   selector: 'mat-form-field',
   providers: [
     { provide: MAT_FORM_FIELD_DEFAULT_OPTIONS, useValue: { appearance: 'outline', subscriptSizing: 'dynamic' } },
-    { provide: MAT_SELECT_CONFIG, useValue: { overlayPanelClass: 'hung', panelWidth: '' } },
+    { provide: MAT_SELECT_CONFIG, useValue: { overlayPanelClass: 'hung' } },
   ],
 })
 export class FieldLook {}

@@ -21,6 +21,7 @@ import { FIELD } from './field';
         [attr.aria-label]="name()"
         [matTimepicker]="list"
         [formControl]="time"
+        (blur)="take()"
         (change)="take()"
       />
       <mat-timepicker-toggle matSuffix [for]="list" />

@@ -45,7 +45,7 @@ describe('the terms that the planner goes by', () => {
   it('are listed for groups, supervisors, trainees and hives', async () => {
     const { element } = await shown();
     const words = element.textContent.replace(/\s+/g, ' ');
-    expect(words).toContain('3 sessions a plan, 3 days apart, calm hives only (up to 2');
+    expect(words).toContain('3 sessions a plan, 3 days apart, calm hives only (up to 2)');
     expect(words).toContain('may open suspect hives');
     expect(words).toContain('lifts at most 10 kg, seated');
     expect(element.querySelector<HTMLInputElement>('[aria-label="Hive 4, faces"]')!.value).toBe('160');

@@ -101,11 +101,8 @@ const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.sl
       align-items: center;
       min-height: 34px;
     }
-    label {
-      display: inline-flex;
-      gap: 6px;
-      align-items: center;
-      width: 116px;
+    mat-checkbox {
+      width: 130px;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -20,6 +20,7 @@ export interface Choice {
           @for (option of choice.options; track option.id) {
             <button
               type="button"
+              matButton="outlined"
               [attr.aria-pressed]="isChosen(choice.id, option.id)"
               (click)="choose(choice.id, option.id)"
             >

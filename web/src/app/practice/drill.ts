@@ -49,6 +49,7 @@ import { ReadingTold } from './reading-told';
 import { Named } from '../language/words';
 import { SaidPipe, said } from '../language/said';
 import { FileButton } from '../parts/file-button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 
 /** What is laid over a comb that was answered. */
 const OVERLAYS = ['off', 'zones', 'zones-and-eggs', 'my-guess'] as const;
@@ -58,6 +59,8 @@ const MONTH = 30 * DAY;
 @Component({
   selector: 'bc-drill',
   imports: [
+    MatButtonToggle,
+    MatButtonToggleGroup,
     FileButton,
     SaidPipe,
     Named,

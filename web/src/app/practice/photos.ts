@@ -22,7 +22,13 @@ import { FIELD } from '../parts/field';
           <ul class="bank">
             @for (photo of data.photos; track photo.id) {
               <li>
-                <button type="button" [attr.aria-pressed]="photo.id === picked()" (click)="picked.set(photo.id)" i18n>
+                <button
+                  type="button"
+                  matButton="outlined"
+                  [attr.aria-pressed]="photo.id === picked()"
+                  (click)="picked.set(photo.id)"
+                  i18n
+                >
                   {{ photo.of }}, hive {{ photo.hive }}, {{ day(photo.takenAt)
                   }}{{ photo.spot ? ', ' + photo.spot : '' }}
                 </button>
@@ -112,18 +118,7 @@ import { FIELD } from '../parts/field';
     }
     .bank button {
       width: 100%;
-      min-height: 36px;
-      padding: 4px 10px;
-      border: 1px solid var(--ink-3);
-      border-radius: 5px;
-      background: var(--sheet);
-      text-align: left;
-      cursor: pointer;
-    }
-    .bank button[aria-pressed='true'] {
-      border-color: var(--heather);
-      background: var(--heather-100);
-      font-weight: 700;
+      justify-content: flex-start;
     }
     form,
     label {

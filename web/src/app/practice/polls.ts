@@ -10,6 +10,7 @@ import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dateText } from '../ui/format';
 import { FIELD } from '../parts/field';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 
 type Poll = Output<(typeof endpoints)['polls']>['polls'][number];
 type Question = Poll['questions'][number];
@@ -17,7 +18,7 @@ type Question = Poll['questions'][number];
 /** What a group feels ready for, asked before a lesson and again after it. */
 @Component({
   selector: 'bc-polls',
-  imports: [FIELD, MatButton, ViewState],
+  imports: [MatButtonToggle, MatButtonToggleGroup, FIELD, MatButton, ViewState],
   templateUrl: './polls.html',
   styleUrl: './polls.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

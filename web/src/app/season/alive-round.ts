@@ -6,13 +6,14 @@ import { Store } from '@ngrx/store';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dayText } from '../ui/format';
+import { MatButton } from '@angular/material/button';
 
 const STATES = ['alive', 'dead', 'unsure'] as const;
 
 /** The round after winter: each hive tapped as alive, dead or unsure without opening it, and who came through by set-up. */
 @Component({
   selector: 'bc-alive-round',
-  imports: [Named, ViewState],
+  imports: [MatButton, Named, ViewState],
   template: `
     <section class="sheet" aria-labelledby="alive-title">
       <h2 id="alive-title" i18n>Winter survival check</h2>
@@ -33,6 +34,8 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
                 @for (state of states; track state) {
                   <button
                     type="button"
+                    matButton="outlined"
+                    class="small"
                     [attr.data-state]="state"
                     [attr.aria-pressed]="hive.state === state"
                     [disabled]="!mayEdit()"
@@ -98,21 +101,14 @@ const STATES = ['alive', 'dead', 'unsure'] as const;
     }
     button {
       min-width: 74px;
-      min-height: 34px;
-      border: 1px solid var(--line);
-      border-radius: 5px;
-      background: var(--sheet);
-      cursor: pointer;
-    }
-    button[aria-pressed='true'] {
-      font-weight: 700;
-      border-color: var(--ink);
     }
     button[data-state='alive'][aria-pressed='true'] {
+      color: var(--ink);
       background: var(--moss-100);
       border-color: var(--moss);
     }
     button[data-state='dead'][aria-pressed='true'] {
+      color: var(--ink);
       background: var(--madder-100);
       border-color: var(--madder);
     }

@@ -20,6 +20,7 @@ import { SaidPipe } from '../language/said';
               <td>
                 <button
                   type="button"
+                  matButton="outlined"
                   [class.dearth]="says === 'dearth'"
                   [attr.aria-pressed]="ticks()[sign.sign] === says"
                   (click)="tick(sign.sign, says)"
@@ -48,18 +49,16 @@ import { SaidPipe } from '../language/said';
     }
     td button {
       width: 100%;
-      min-height: var(--target, 32px);
-      padding: 3px 8px;
-      border: 1px solid var(--line);
-      border-radius: 5px;
-      background: var(--sheet);
+      height: auto;
+      min-height: var(--target, 34px);
+      justify-content: flex-start;
+      line-height: 1.25;
       text-align: left;
-      cursor: pointer;
     }
     td button[aria-pressed='true'] {
       border-color: var(--sky);
       background: var(--sky-100);
-      font-weight: 650;
+      color: var(--ink);
     }
     td .dearth[aria-pressed='true'] {
       border-color: var(--rust);

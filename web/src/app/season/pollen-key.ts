@@ -17,7 +17,12 @@ import { FIELD } from '../parts/field';
       <p class="quiet" i18n>Colour alone is never proof: the week, the site and earlier records count too.</p>
       <div class="colours" role="group" aria-label="Colour of the loads" i18n-aria-label>
         @for (each of all().pollen.key; track each.colour) {
-          <button type="button" [attr.aria-pressed]="colour() === each.colour" (click)="colour.set(each.colour)">
+          <button
+            type="button"
+            matButton="outlined"
+            [attr.aria-pressed]="colour() === each.colour"
+            (click)="colour.set(each.colour)"
+          >
             <span [style.background]="each.shade" aria-hidden="true"></span>{{ each.colour | named: 'pollenColour' }}
           </button>
         }
@@ -85,26 +90,11 @@ import { FIELD } from '../parts/field';
       gap: 4px;
       margin: 6px 0;
     }
-    .colours button {
-      display: inline-flex;
-      gap: 6px;
-      align-items: center;
-      min-height: 30px;
-      padding: 2px 9px 2px 5px;
-      border: 1px solid var(--line);
-      border-radius: 5px;
-      background: var(--sheet);
-      font-size: var(--t-dense);
-      cursor: pointer;
-    }
-    .colours button[aria-pressed='true'] {
-      border-color: var(--heather);
-      box-shadow: inset 0 0 0 1px var(--heather);
-      font-weight: 650;
-    }
     .colours span,
     .dot {
       display: inline-block;
+      margin-right: 6px;
+      vertical-align: -4px;
       width: 18px;
       height: 18px;
       border: 1px solid var(--ink-3);

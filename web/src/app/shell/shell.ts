@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
@@ -18,105 +19,26 @@ import { SeasonEvents, seasonFeature } from '../season/season.feature';
 import { SeasonStrip } from '../season/season-strip';
 import { ViewDesk } from '../api/view-desk';
 import { civilDate, dayOf, timeOf } from '../ui/format';
+import { placesFor } from './places';
+import { PlacesDrawer } from './places-drawer';
 import { Theme } from './theme';
-
-interface View {
-  /** As the route of the page has it. */
-  readonly id: string;
-  readonly name: string;
-  readonly link: string;
-  readonly roles?: readonly string[];
-}
-const STAFF = ['lead', 'supervisor'] as const;
-/** The three moments of a visit follow each other; the other places stand by themselves. */
-const PLACES: readonly (View & { readonly after?: true; readonly views: readonly View[] })[] = [
-  {
-    id: 'ahead',
-    name: $localize`Ahead`,
-    link: '/ahead',
-    views: [
-      { id: 'day-sheet', name: $localize`Day sheet`, link: '/ahead' },
-      { id: 'sessions', name: $localize`Sessions`, link: '/ahead/sessions' },
-      { id: 'planner', name: $localize`Planner`, link: '/ahead/planner', roles: STAFF },
-      { id: 'season', name: $localize`Season`, link: '/ahead/season' },
-      { id: 'dues', name: $localize`To do`, link: '/ahead/dues', roles: STAFF },
-      { id: 'forage', name: $localize`Bloom`, link: '/ahead/forage' },
-      { id: 'seen', name: $localize`Diary`, link: '/ahead/seen' },
-      { id: 'weather', name: $localize`Weather`, link: '/ahead/weather' },
-    ],
-  },
-  {
-    id: 'at-the-hive',
-    name: $localize`At the hive`,
-    after: true,
-    link: '/at-the-hive',
-    views: [
-      { id: 'visits', name: $localize`Visits`, link: '/at-the-hive' },
-      { id: 'live', name: $localize`Live`, link: '/at-the-hive/live', roles: STAFF },
-      { id: 'labels', name: $localize`Labels`, link: '/at-the-hive/labels', roles: STAFF },
-    ],
-  },
-  {
-    id: 'afterwards',
-    name: $localize`Afterwards`,
-    after: true,
-    link: '/afterwards',
-    views: [
-      { id: 'visit-review', name: $localize`Visit review`, link: '/afterwards' },
-      { id: 'debrief', name: $localize`Debrief`, link: '/afterwards/debrief', roles: STAFF },
-      { id: 'questions', name: $localize`Questions`, link: '/afterwards/questions' },
-      { id: 'yard-book', name: $localize`Yard book`, link: '/afterwards/yard-book', roles: STAFF },
-      { id: 'combs', name: $localize`Comb store`, link: '/afterwards/combs', roles: STAFF },
-      { id: 'predictions', name: $localize`Predictions`, link: '/afterwards/predictions' },
-    ],
-  },
-  {
-    id: 'colonies',
-    name: $localize`Colonies`,
-    link: '/colonies',
-    views: [
-      { id: 'all', name: $localize`All`, link: '/colonies' },
-      { id: 'round', name: $localize`Yard round`, link: '/colonies/round', roles: STAFF },
-      { id: 'increase', name: $localize`Making increase`, link: '/colonies/increase', roles: STAFF },
-    ],
-  },
-  {
-    id: 'trainees',
-    name: $localize`Trainees`,
-    link: '/trainees',
-    views: [
-      { id: 'matrix', name: $localize`Matrix`, link: '/trainees', roles: STAFF },
-      { id: 'passport', name: $localize`Passport`, link: '/trainees/me', roles: ['trainee'] },
-      { id: 'agreement', name: $localize`Agreement`, link: '/trainees/agreement' },
-    ],
-  },
-  {
-    id: 'practice',
-    name: $localize`Practice`,
-    link: '/practice',
-    views: [
-      { id: 'due', name: $localize`Due`, link: '/practice' },
-      { id: 'comb', name: $localize`Comb`, link: '/practice/comb-brood' },
-      { id: 'eggs', name: $localize`Eggs`, link: '/practice/find-eggs' },
-      { id: 'queen', name: $localize`Queen`, link: '/practice/find-queen' },
-      { id: 'weather', name: $localize`Weather`, link: '/practice/weather' },
-      { id: 'order', name: $localize`Order`, link: '/practice/order' },
-    ],
-  },
-  {
-    id: 'office',
-    name: $localize`Office`,
-    link: '/office/checklist',
-    views: [{ id: 'checklist', name: $localize`Checklist`, link: '/office/checklist' }],
-  },
-];
 
 const NOWHERE: Record<string, unknown> = {};
 
 /** The frame around every screen but At the hive: the three moments, the clock, the season strip. */
 @Component({
   selector: 'bc-shell',
-  imports: [RouterOutlet, RouterLink, MatIcon, MatMenuModule, AsideNotice, SeasonStrip],
+  imports: [
+    RouterOutlet,
+    RouterLink,
+    MatButton,
+    MatIcon,
+    MatIconButton,
+    MatMenuModule,
+    AsideNotice,
+    PlacesDrawer,
+    SeasonStrip,
+  ],
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -145,12 +67,7 @@ export class Shell {
   protected readonly unread = computed(() => (this.messages()?.messages ?? []).filter(({ read }) => !read).length);
   protected readonly sheet = this.store.selectSignal(planningFeature.selectSheet);
 
-  protected readonly places = computed(() =>
-    PLACES.filter((place) => this.isFor(place)).map((place) => {
-      const views = place.views.filter((view) => this.isFor(view));
-      return { ...place, link: views[0]?.link ?? place.link, views };
-    }),
-  );
+  protected readonly places = computed(() => placesFor(this.person()?.role ?? ''));
   protected readonly here = toSignal(
     this.router.events.pipe(
       filter((event) => event instanceof NavigationEnd),
@@ -178,6 +95,19 @@ export class Shell {
     ),
     { initialValue: null },
   );
+  /** What the one line of a small screen calls the page, and the screen it was come from where it is no screen of its own. */
+  protected readonly page = computed(() => {
+    const here = this.here();
+    const place = this.places().find(({ id }) => id === here['place']);
+    const path = this.address();
+    const view = place?.views.find(({ id, link }) => link === path || id === here['view']);
+    return {
+      name: view?.name ?? place?.name ?? '',
+      back: view?.link === path ? null : (view?.link ?? place?.link ?? null),
+    };
+  });
+  protected readonly address = computed(() => (this.here(), this.router.url.split('?')[0]!));
+  protected readonly drawn = signal(false);
   protected readonly initials = computed(() =>
     (this.person()?.name ?? '')
       .split(' ')
@@ -205,10 +135,6 @@ export class Shell {
 
   constructor() {
     this.store.dispatch(SeasonEvents.stripWanted({}));
-  }
-
-  private isFor({ roles }: View): boolean {
-    return !roles || roles.includes(this.person()?.role ?? '');
   }
 
   protected openDay(date: string): void {

@@ -1,3 +1,4 @@
+import { CdkTextareaAutosize } from '@angular/cdk/text-field';
 import { Unfit } from '@brave-comb/core/language';
 import { CdkDrag, type CdkDragDrop, CdkDropList } from '@angular/cdk/drag-drop';
 import {
@@ -53,6 +54,8 @@ import { said, SaidPipe } from '../language/said';
 import type { MatSelect } from '@angular/material/select';
 import { FIELD } from '../parts/field';
 import { FileButton } from '../parts/file-button';
+import { MatChip, MatChipRemove, MatChipSet } from '@angular/material/chips';
+import { MatIcon } from '@angular/material/icon';
 
 /** Pause after the last change before the draft is kept and reckoned, ms. */
 const PAUSE = 700;
@@ -100,6 +103,11 @@ function parsed(text: string): { readonly skills?: readonly WordedSkill[] } {
 @Component({
   selector: 'bc-checklist',
   imports: [
+    CdkTextareaAutosize,
+    MatIcon,
+    MatChip,
+    MatChipRemove,
+    MatChipSet,
     FileButton,
     FIELD,
     MatButton,

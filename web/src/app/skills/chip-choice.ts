@@ -1,40 +1,19 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatChipListbox, MatChipOption } from '@angular/material/chips';
 
 /** Some of several, each on or off. */
 @Component({
   selector: 'bc-chip-choice',
+  imports: [MatChipListbox, MatChipOption],
   template: `
-    <div role="group" [attr.aria-label]="legend()">
-      <p>{{ says() }}</p>
-      <p class="chips">
-        @for (each of options(); track each) {
-          <button type="button" [attr.aria-pressed]="on().includes(each)" (click)="toggled.emit(each)">
-            {{ names()[each] }}
-          </button>
-        }
-      </p>
-    </div>
-  `,
-  styles: `
-    .chips {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 6px;
-    }
-    button {
-      min-height: 28px;
-      padding: 2px 9px;
-      border: 1px solid var(--ink-3);
-      border-radius: 5px;
-      background: var(--sheet);
-      font-size: var(--t-dense);
-      cursor: pointer;
-    }
-    button[aria-pressed='true'] {
-      border-color: var(--spruce);
-      background: var(--spruce-100);
-      font-weight: 700;
-    }
+    <p>{{ says() }}</p>
+    <mat-chip-listbox multiple [disabled]="fixed()" [attr.aria-label]="legend()">
+      @for (each of options(); track each) {
+        <mat-chip-option [selected]="on().includes(each)" (selectionChange)="$event.isUserInput && toggled.emit(each)">
+          {{ names()[each] }}
+        </mat-chip-option>
+      }
+    </mat-chip-listbox>
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
@@ -45,5 +24,7 @@ export class ChipChoice<T extends string> {
   /** What each is called. */
   readonly names = input.required<Readonly<Record<T, string>>>();
   readonly on = input.required<readonly T[]>();
+  /** Whether it can only be read. */
+  readonly fixed = input(false);
   readonly toggled = output<T>();
 }

@@ -5,6 +5,7 @@ import equal from 'fast-deep-equal';
 import { Named } from '../language/words';
 import { said } from '../language/said';
 import { FIELD } from '../parts/field';
+import { MatButton } from '@angular/material/button';
 
 const UP_TO = (most: number, least = 1) => Array.from({ length: most - least + 1 }, (_, at) => least + at);
 const MONTHS = [3, 6, 9, 10, 12, 14, 18, 24, 36] as const;
@@ -13,12 +14,13 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
 /** The evidence rule as one sentence whose parts can be chosen; what differs from the list in force stands out. */
 @Component({
   selector: 'bc-rule-sentence',
-  imports: [FIELD, Named],
+  imports: [MatButton, FIELD, Named],
   template: `
-    <p class="sentence">
+    <p class="sentence within">
       <ng-container i18n>Achieved when shown </ng-container
       ><mat-form-field
         ><mat-select
+          [disabled]="fixed()"
           #level
           [class.changed]="changed('level')"
           aria-label="Level"
@@ -35,6 +37,7 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
         {{ part.before }}
         <mat-form-field
           ><mat-select
+            [disabled]="fixed()"
             #number
             [class.changed]="changed(part.key)"
             [attr.aria-label]="part.name"
@@ -50,6 +53,7 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
       <ng-container i18n> may come from practice, before </ng-container
       ><mat-form-field
         ><mat-select
+          [disabled]="fixed()"
           #lead
           [class.changed]="changed('lead')"
           aria-label="Before whom"
@@ -63,6 +67,7 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
       ><ng-container i18n> with hidden readings </ng-container
       ><mat-form-field
         ><mat-select
+          [disabled]="fixed()"
           #within
           [class.changed]="changed('within')"
           aria-label="Readings"
@@ -80,6 +85,7 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
       ><ng-container i18n>. Valid for </ng-container
       ><mat-form-field
         ><mat-select
+          [disabled]="fixed()"
           #months
           [class.changed]="changed('months')"
           aria-label="Holds"
@@ -99,7 +105,7 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
       <p class="was">
         <ng-container i18n
           >Published: <s>{{ wasText() }}</s> </ng-container
-        ><button type="button" (click)="edited.emit(was()!)" i18n>restore</button>
+        ><button type="button" matButton class="small" (click)="edited.emit(was()!)" i18n>restore</button>
       </p>
     }
   `,
@@ -108,17 +114,13 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
       font-size: 16px;
       line-height: 2.3;
     }
+    mat-form-field:has(.changed) {
+      outline: 2px dashed var(--heather);
+      background: var(--heather-100);
+    }
     .was {
       color: var(--ink-2);
       font-size: var(--t-dense);
-    }
-    button {
-      min-height: 24px;
-      border: 0;
-      background: none;
-      color: var(--heather);
-      text-decoration: underline;
-      cursor: pointer;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -127,6 +129,8 @@ export class RuleSentence {
   readonly rule = input.required<EvidenceRule>();
   /** The rule in force, `null` for a new skill. */
   readonly was = input<EvidenceRule | null>(null);
+  /** Whether it can only be read. */
+  readonly fixed = input(false);
   readonly edited = output<Partial<EvidenceRule>>();
   protected readonly levels = SKILL_LEVELS;
   protected readonly withins = WITHIN;

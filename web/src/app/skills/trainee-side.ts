@@ -9,6 +9,7 @@ import { dayText } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
 import { nextChance } from './next-chance';
 import { Named } from '../language/words';
+import { MatIconButton } from '@angular/material/button';
 
 /** Skills that are listed before the rest is only counted. */
 const LISTED = 7;
@@ -18,12 +19,12 @@ const ORDER = ['due-again', 'in-progress', 'not-met'];
 /** One trainee beside the matrix: what is still open, and what each skill rests on. */
 @Component({
   selector: 'bc-trainee-side',
-  imports: [MatButton, Named, LevelGlyph, MatIcon, RouterLink],
+  imports: [MatIconButton, MatButton, Named, LevelGlyph, MatIcon, RouterLink],
   template: `
     @if (data(); as record) {
       <div class="top">
         <h2>{{ record.trainee.name }}</h2>
-        <button type="button" class="close" aria-label="Close" i18n-aria-label (click)="closed.emit()">
+        <button type="button" matIconButton aria-label="Close" i18n-aria-label (click)="closed.emit()">
           <mat-icon svgIcon="close" aria-hidden="true" />
         </button>
       </div>

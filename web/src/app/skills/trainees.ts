@@ -12,6 +12,8 @@ import { MATRIX_FILTERS, type MatrixFilter, rowsOf, standsOut, weeksLeft } from 
 import { nextChance } from './next-chance';
 import { TraineeSide } from './trainee-side';
 import { Named } from '../language/words';
+import { MatChipListbox, MatChipOption } from '@angular/material/chips';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 
 const LEGEND: readonly { readonly level: SkillLevel | null; readonly fading?: true; readonly says: string }[] = [
   { level: null, says: $localize`not yet` },
@@ -26,7 +28,18 @@ const LEGEND: readonly { readonly level: SkillLevel | null; readonly fading?: tr
 /** Trainees and skills: who stands where, and what that rests on. */
 @Component({
   selector: 'bc-trainees',
-  imports: [Named, GroupSide, LevelGlyph, MatrixGrid, TraineeSide, ViewState],
+  imports: [
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    MatChipListbox,
+    MatChipOption,
+    Named,
+    GroupSide,
+    LevelGlyph,
+    MatrixGrid,
+    TraineeSide,
+    ViewState,
+  ],
   templateUrl: './trainees.html',
   styleUrl: './trainees.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
