@@ -1,9 +1,6 @@
-import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
-import { MatFormFieldHarness } from '@angular/material/form-field/testing';
-import { MatInputHarness } from '@angular/material/input/testing';
-import { MatSelectHarness } from '@angular/material/select/testing';
 import { AdviceCard, type DecisionDraft } from './advice-card';
+import { controlsOf } from '../../testing/controls';
 
 const advice = {
   kind: 'feed',
@@ -92,24 +89,15 @@ describe('an advice card', () => {
     expect(decided).toEqual([{ advice: 'feed', verdict: 'accepted', action: '', reason: '' }]);
   });
 
-  const harness = () => TestbedHarnessEnvironment.documentRootLoader(fixture);
-  const choose = async (label: string, option: RegExp) => {
-    const field = await harness().getHarness(MatFormFieldHarness.with({ floatingLabelText: label }));
-    const select = (await field.getControl(MatSelectHarness))!;
-    await select.open();
-    await select.clickOptions({ text: option });
-  };
-  const write = async (label: string, text: string) => {
-    const field = await harness().getHarness(MatFormFieldHarness.with({ floatingLabelText: label }));
-    await (await field.getControl(MatInputHarness))!.setValue(text);
-  };
-  const WHY = 'Reason, kept with the outcome';
+  const choose = (label: RegExp, option: RegExp) => controlsOf(fixture).choose(label, option);
+  const write = (label: RegExp, text: string) => controlsOf(fixture).write(label, text);
+  const WHY = /^Reason, kept with the outcome$/;
 
   it('is adjusted to another day and a group without a reason: it is still what was advised', async () => {
     await show();
     await click('Adjust');
-    await choose('When', /^Sat 16 May$/);
-    await choose('With', /^Lapwing$/);
+    await choose(/^When$/, /^Sat 16 May$/);
+    await choose(/^With$/, /^Lapwing$/);
     await click('Save decision');
     expect(decided).toEqual([
       { advice: 'feed', verdict: 'accepted', action: '', reason: '', on: '2026-05-16', group: 'g1' },
@@ -119,11 +107,7 @@ describe('an advice card', () => {
   it('says of each day whether it is late or hardly fit', async () => {
     await show();
     await click('Adjust');
-    const field = await harness().getHarness(MatFormFieldHarness.with({ floatingLabelText: 'When' }));
-    const select = (await field.getControl(MatSelectHarness))!;
-    await select.open();
-    const texts = await Promise.all((await select.getOptions()).slice(0, 5).map((option) => option.getText()));
-    expect(texts).toEqual([
+    expect((await controlsOf(fixture).offered(/^When$/)).slice(0, 5)).toEqual([
       'Thu 14 May',
       'Fri 15 May, weather doubtful',
       'Sat 16 May',
@@ -135,7 +119,7 @@ describe('an advice card', () => {
   it('asks why before something else is decided instead', async () => {
     await show();
     await click('Adjust');
-    await write('Something else instead, if not this', 'Give a comb of food from hive 9');
+    await write(/^Something else instead/, 'Give a comb of food from hive 9');
     await click('Save decision');
     expect(decided).toEqual([]);
     expect(element().textContent).toContain('Say why');
@@ -163,7 +147,7 @@ describe('an advice card', () => {
   it('keeps a day on which it is looked at again though it was declined', async () => {
     await show();
     await click('Decline');
-    await choose('Look again by', /^Sat 16 May$/);
+    await choose(/^Look again by$/, /^Sat 16 May$/);
     await write(WHY, 'Flow began today');
     await click('Decline it');
     expect(decided).toEqual([

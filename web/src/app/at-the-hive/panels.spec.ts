@@ -19,6 +19,7 @@ import { SeenEnoughPanel } from './seen-enough';
 import { SkillJudge } from './skill-judge';
 import { SoFar } from './so-far';
 import { StepList } from './step-list';
+import { controlsOf } from '../../testing/controls';
 
 const of = elementOf;
 const text = (fixture: ComponentFixture<unknown>) => of(fixture).textContent.replace(/\s+/g, ' ').trim();
@@ -321,7 +322,7 @@ describe('judging a skill', () => {
       record: recordOf([]),
       suggested: { trainee: 'salma', skill: 'gone' },
     });
-    expect(of(fixture).querySelectorAll('select')[1]?.value).toBe('finds-eggs');
+    expect(await controlsOf(fixture).chosen(/^Skill$/)).toBe('finds eggs');
   });
 
   it('keeps a choice made by hand when the same suggestion comes again', async () => {
@@ -332,6 +333,6 @@ describe('judging a skill', () => {
     fixture.componentRef.setInput('file', { ...file });
     fixture.componentRef.setInput('suggested', { ...suggested });
     await fixture.whenStable();
-    expect(of(fixture).querySelector('select')?.value).toBe('jun');
+    expect(await controlsOf(fixture).chosen(/^Trainee$/)).toBe('Jun');
   });
 });

@@ -1,6 +1,7 @@
 import type { Calendars } from '@brave-comb/contract';
 import { showView } from '../../testing/ahead';
 import { Dues } from './dues';
+import { controlsOf } from '../../testing/controls';
 
 const colony = (number: string, more: Partial<Calendars['colonies'][number]> = {}): Calendars['colonies'][number] => ({
   hive: `hive-${number}`,
@@ -90,10 +91,7 @@ describe('what is due', () => {
   it('changes a colony’s class and logs for it, keeping the change until it is sent', async () => {
     const { element, changes, press, fixture } = await showView(Dues, 'colonyCalendars', all);
     await press(/^Hive 4, its calendar/);
-    const select = [...element.querySelectorAll('select')].find((each) => each.value === 'teaching')!;
-    select.value = 'resting';
-    select.dispatchEvent(new Event('change'));
-    await fixture.whenStable();
+    await controlsOf(fixture).choose(/^What it needs$/, 'resting');
     expect(changes()[0]).toMatchObject({
       endpoint: 'setColony',
       sent: { params: { hive: 'hive-4' }, body: { class: 'resting', strain: 'cuts-down' } },

@@ -91,8 +91,9 @@ describe('the yard book', () => {
     const [what, due] = await loader.getAllHarnesses(MatInputHarness);
     await what!.setValue('Swap the floor');
     await due!.setValue('2026-05-13');
+    await due!.blur();
     await press(/^Put it on the list/);
-    expect(textOf(element)).toContain('Choose today or a later day.');
+    expect(textOf(element)).toContain('Thu 14 May at the earliest.');
     expect(changes()).toEqual([]);
     await due!.setValue('2026-05-20');
     await press(/^Put it on the list/);

@@ -9,16 +9,12 @@ import {
 import { MatFormFieldHarness } from '@angular/material/form-field/testing';
 import { MatSelectHarness } from '@angular/material/select/testing';
 import { MatTimepickerInputHarness } from '@angular/material/timepicker/testing';
-import { Clock } from '../people/clock';
-import { SCHOOL_ZONE } from '../people/school-zone';
 import { show } from '../../testing/show';
 import { DayField } from './day-field';
 import { FIELD } from './field';
 import { FileButton } from './file-button';
 import { TimeField } from './time-field';
-
-/** Thursday 14 May 2026, half past seven in the morning. */
-const NOW = Date.parse('2026-05-14T06:30:00Z');
+import { SCHOOL_CLOCK } from '../../testing/school-clock';
 
 @Component({
   imports: [DayField, FIELD, FileButton, ReactiveFormsModule, TimeField],
@@ -52,10 +48,7 @@ class Form {
 }
 
 async function open() {
-  const fixture = await show(Form, {}, [
-    { provide: Clock, useValue: { now: signal(NOW) } },
-    { provide: SCHOOL_ZONE, useValue: signal('Europe/London') },
-  ]);
+  const fixture = await show(Form, {}, SCHOOL_CLOCK);
   const loader = TestbedHarnessEnvironment.loader(fixture);
   const roots = TestbedHarnessEnvironment.documentRootLoader(fixture);
   return {

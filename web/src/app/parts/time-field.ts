@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, effect, input, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, effect, inject, input, model } from '@angular/core';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { DateAdapter, MAT_DATE_FORMATS } from '@angular/material/core';
 import { MatTimepicker, MatTimepickerInput, MatTimepickerToggle } from '@angular/material/timepicker';
@@ -37,6 +37,7 @@ export class TimeField {
   readonly value = model.required<string>();
   /** What a screen reader calls it where no label stands above it. */
   readonly name = input.required<string>();
+  private readonly adapter = inject<DateAdapter<string>>(DateAdapter);
   protected readonly time = new FormControl<string | null>(null);
 
   constructor() {
@@ -44,6 +45,7 @@ export class TimeField {
   }
 
   protected take(): void {
-    if (this.time.valid && this.time.value) this.value.set(this.time.value);
+    const time = this.time.value;
+    if (time && this.adapter.isValid(time)) this.value.set(time);
   }
 }

@@ -1,5 +1,6 @@
 import { showView } from '../../testing/ahead';
 import { PlanTermsScreen } from './plan-terms';
+import { controlsOf } from '../../testing/controls';
 
 const times = {
   weekly: [{ weekday: 2, from: 570, to: 1020 }],
@@ -24,21 +25,8 @@ const DATA = {
 
 async function shown() {
   const view = await showView(PlanTermsScreen, 'planningTerms', DATA);
-  const field = (label: RegExp) =>
-    [...view.element.querySelectorAll('input')].find((input) =>
-      label.test(input.getAttribute('aria-label') ?? input.closest('label')?.textContent ?? ''),
-    )!;
-  const set = async (label: RegExp, value: string) => {
-    const input = field(label);
-    input.value = value;
-    input.dispatchEvent(new Event('change'));
-    await view.fixture.whenStable();
-  };
-  const tick = async (label: RegExp) => {
-    field(label).click();
-    await view.fixture.whenStable();
-  };
-  return { ...view, set, tick };
+  const { write: set, tick, written } = controlsOf(view.fixture);
+  return { ...view, set, tick, written };
 }
 
 describe('the terms that the planner goes by', () => {
@@ -57,7 +45,7 @@ describe('the terms that the planner goes by', () => {
     await set(/Sessions in a plan/, '4');
     await set(/Last day of the course/, '2026-07-12');
     await set(/^Tuesday, from/, '10:15');
-    await tick(/Saturday/);
+    await tick('Saturday');
     await press(/Add days away/);
     await press(/^Save Curlew$/);
     expect(changes()).toHaveLength(1);
@@ -91,7 +79,7 @@ describe('the terms that the planner goes by', () => {
   it('days off are taken out, a day without hours is a day off', async () => {
     const { tick, press, changes } = await shown();
     await press(/^Remove$/);
-    await tick(/Tuesday/);
+    await tick('Tuesday');
     await press(/^Save Curlew$/);
     expect(changes()[0]!.sent.body).toMatchObject({ terms: { times: { weekly: [], away: [] } } });
   });

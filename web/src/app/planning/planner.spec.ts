@@ -11,6 +11,7 @@ import { PlanJobEvents, planJobFeature } from './plan-job.feature';
 import type { Answers, Question } from './plan-thoughts';
 import { keepDrafts, keptDrafts } from './plan-drafts';
 import { Planner } from './planner';
+import { controlsOf } from '../../testing/controls';
 
 const PARTS = {
   session: 3,
@@ -399,9 +400,8 @@ describe('the planner board', () => {
 
   it('prices, holds, pins and forbids a session at hours of one’s own choice', async () => {
     const { element, press, changes, fixture } = await showBoard();
-    const [group, slot] = [...element.querySelectorAll<HTMLSelectElement>('bc-plan-force select')];
-    group!.value = 'dipper';
-    slot!.value = 'thu';
+    await controlsOf(fixture).choose(/^Group$/, 'Dipper');
+    await controlsOf(fixture).choose(/^Hours$/, /^Thu 14/);
     const status = () => textOf(element.querySelector('.how [role=status]'));
     await press(/^What would it cost/);
     await settle(fixture);
@@ -445,9 +445,7 @@ describe('the planner board', () => {
   it('compares with another plan: parts, steps, ghosts on the board; a step is made and undone', async () => {
     const told = { sessions: [{ group: 'dipper', slot: 'sun', supervisor: 'leilani', hives: ['h7'] }], staff: [] };
     const { element, fixture, press } = await showBoard({ ...BOARD, told });
-    const select = element.querySelector<HTMLSelectElement>('bc-plan-compare select')!;
-    select.value = 'told';
-    select.dispatchEvent(new Event('change'));
+    await controlsOf(fixture).choose(/^Compare/, 'what people were told');
     await settle(fixture);
     const panel = () => textOf(element.querySelector('bc-plan-compare'));
     expect(panel()).toMatch(/What the other plan gains \+6\.0 points/);
@@ -504,7 +502,7 @@ describe('the planner board', () => {
     await settle(fixture);
     expect(textOf(element)).toContain('Ruth published version 2');
     expect(textOf(element.querySelector('.how [role=status]'))).toContain('Not published. Your plan is kept');
-    expect(element.querySelector<HTMLSelectElement>('bc-plan-compare select')!.value).toBe('told');
+    expect(await controlsOf(fixture).chosen(/^Compare/)).toBe('what people were told');
     expect(keptDrafts('p')).toEqual([
       { plan: { sessions: PLAN.sessions, staff: PLAN.staff }, words: 'Sent to be published' },
     ]);
@@ -536,8 +534,7 @@ describe('the planner board', () => {
     await press(/^Back to published plan$/);
     await settle(fixture);
     expect(element.querySelectorAll('button.token')).toHaveLength(0);
-    const names = [...element.querySelectorAll('bc-plan-compare option')].map(textOf);
-    expect(names).toContain('copy 1: 2 sessions, 1 staff visits');
+    expect(await controlsOf(fixture).offered(/^Compare/)).toContain('copy 1: 2 sessions, 1 staff visits');
     localStorage.clear();
   });
 

@@ -16,6 +16,7 @@ import { PollsScreen } from './polls';
 import { PracticeScreen } from './practice';
 import type { PracticeData } from './practice-desk';
 import { ReadingTold } from './reading-told';
+import { controlsOf } from '../../testing/controls';
 
 const SIDE = { ...EMPTY_SIDE, eighths: { S: 4, L: 1, H: 3 } };
 const result = (topic: TopicId, more: object = {}) => ({
@@ -245,10 +246,8 @@ describe('a session indoors', () => {
   });
 
   it('is set out for a group and a day, and taken back', async () => {
-    const { element, press, changes } = await staff({ ...DATA, plans: [SET_OUT] });
-    const day = element.querySelector<HTMLInputElement>('input[type=date]')!;
-    day.value = '2026-05-18';
-    day.dispatchEvent(new Event('change'));
+    const { press, changes, fixture } = await staff({ ...DATA, plans: [SET_OUT] });
+    await controlsOf(fixture).write(/^Day$/, '18/5/2026');
     await press(/^Publish for the group/);
     await press(/^Take back/);
     expect(changes().map(({ endpoint, sent }) => [endpoint, sent.params])).toEqual([

@@ -1,6 +1,7 @@
 import type { Forage } from '@brave-comb/contract';
 import { showView } from '../../testing/ahead';
 import { ForageEditor } from './forage-editor';
+import { controlsOf } from '../../testing/controls';
 
 const bloom = (from: string, to: string, more: object = {}) => ({
   from,
@@ -133,17 +134,12 @@ describe('the forage calendar', () => {
   it('asks for dates or for degree days, as is chosen', async () => {
     const { element, press, fixture } = await showView(ForageEditor, 'forage', all);
     await press(/^change Hawthorn/);
-    const kind = element.querySelector<HTMLSelectElement>('form [formcontrolname="kind"]')!;
     const asked = () => ['sum', 'opens'].filter((name) => element.querySelector(`form [formcontrolname="${name}"]`));
-    const choose = async (option: string) => {
-      kind.value = [...kind.options].find(({ text }) => text === option)!.value;
-      kind.dispatchEvent(new Event('change'));
-      await fixture.whenStable();
-    };
-    expect(kind.selectedOptions[0]?.text).toBe('degree days');
-    await choose('dates');
+    const { choose, chosen } = controlsOf(fixture);
+    expect(await chosen(/^Blooms by$/)).toBe('degree days');
+    await choose(/^Blooms by$/, 'dates');
     expect(asked()).toEqual(['opens']);
-    await choose('degree days');
+    await choose(/^Blooms by$/, 'degree days');
     expect(asked()).toEqual(['sum']);
   });
 

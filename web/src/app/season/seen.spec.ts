@@ -4,6 +4,7 @@ import { AliveRound } from './alive-round';
 import { FlowSigns } from './flow-signs';
 import { PollenKey } from './pollen-key';
 import { Seen } from './seen';
+import { controlsOf } from '../../testing/controls';
 
 const trigger = (id: string, on: string, plant: string | null, task: string, active = true) => ({
   id,
@@ -58,30 +59,23 @@ const all = {
 const text = (element: Element) => element.textContent.replace(/\s+/g, ' ');
 
 describe('events seen at a site', () => {
-  const pick = async (element: HTMLElement, index: number, value: string, settle: () => Promise<unknown>) => {
-    const select = element.querySelectorAll('select')[index]!;
-    select.value = value;
-    select.dispatchEvent(new Event('change'));
-    await settle();
-  };
-
   it('say beforehand what they would set going, by plant and by house practice', async () => {
     const { element, fixture } = await showView(Seen, 'happenings', all);
     const sets = () => text(element.querySelector('.sets')!);
     expect(sets()).toMatch(/No task is linked to it in your house practice before a plant is chosen/);
-    await pick(element, 1, 'dandelion', () => fixture.whenStable());
+    await controlsOf(fixture).choose(/^Plant$/, 'Dandelion');
     expect(sets()).toMatch(/Starts: first super \(day 0 to 5\)/);
     expect(sets()).not.toMatch(/first look/);
-    await pick(element, 0, 'first-frost', () => fixture.whenStable());
+    await controlsOf(fixture).choose(/^Event$/, 'first frost');
     expect(sets()).toMatch(/entrance guards on/);
     expect(sets()).not.toMatch(/nothing of this/);
   });
 
   it('are logged with a plant only where one is meant, and taken back by their id', async () => {
     const { element, fixture, changes, press } = await showView(Seen, 'happenings', all);
-    await pick(element, 1, 'dandelion', () => fixture.whenStable());
+    await controlsOf(fixture).choose(/^Plant$/, 'Dandelion');
     await press(/^Log it/);
-    await pick(element, 0, 'first-frost', () => fixture.whenStable());
+    await controlsOf(fixture).choose(/^Event$/, 'first frost');
     await press(/^Log it/);
     await press(/^undo drones flying/);
     const [bloom, frost, back] = changes();
@@ -135,10 +129,7 @@ describe('the pollen key', () => {
     await press(/^blue/);
     expect(text(element.querySelector('.answer')!)).toMatch(/Nothing that blooms here now fits/);
     await press(/^Unknown, ask later/);
-    const settle = element.querySelector('select')!;
-    settle.value = 'Dandelion';
-    settle.dispatchEvent(new Event('change'));
-    await fixture.whenStable();
+    await controlsOf(fixture).choose(/^Plant of the/, 'Dandelion');
     expect(changes().map((change) => [change.endpoint, change.sent.body])).toMatchObject([
       ['seePollen', { colour: 'orange', plant: 'Dandelion', date: '2026-05-14' }],
       ['seePollen', { colour: 'blue', plant: null }],

@@ -12,6 +12,8 @@ import { type ForceAsked, PutInForce } from './put-in-force';
 import { ShowingsChart } from './showings-chart';
 import { SkillSeason } from './skill-season';
 import { VersionLine } from './version-line';
+import { controlsOf } from '../../testing/controls';
+import { SCHOOL_CLOCK } from '../../testing/school-clock';
 
 type List = Output<typeof endpoints.checklist>;
 type Preview = Output<typeof endpoints.previewChecklist>;
@@ -81,7 +83,7 @@ describe('putting a draft in force', () => {
     draft.chosen.set('finds-eggs');
     draft.editRule({ times: 5 });
     const inputs = { list, preview: PREVIEW, offers };
-    const fixture = await show(PutInForce, inputs, [{ provide: ChecklistDraft, useValue: draft }]);
+    const fixture = await show(PutInForce, inputs, [...SCHOOL_CLOCK, { provide: ChecklistDraft, useValue: draft }]);
     const asked: ForceAsked[] = [];
     fixture.componentInstance.asked.subscribe((each) => asked.push(each));
     const element = elementOf(fixture);
@@ -89,7 +91,13 @@ describe('putting a draft in force', () => {
       element.querySelectorAll<HTMLInputElement>('input[type=radio]')[at]!.click();
       await fixture.whenStable();
     };
-    return { fixture, element, asked, choose, button: () => element.querySelector<HTMLButtonElement>('button')! };
+    return {
+      fixture,
+      element,
+      asked,
+      choose,
+      button: () => element.querySelector<HTMLButtonElement>('button[matButton]')!,
+    };
   };
 
   it('says who would step back, and that nobody does while standings are carried over', async () => {
@@ -109,15 +117,13 @@ describe('putting a draft in force', () => {
     await choose(2);
     expect(textOf(button())).toBe('Schedule it');
     button().click();
-    const day = element.querySelector<HTMLInputElement>('input[type=date]')!;
-    expect(day.min).toBe('2026-05-15');
-    day.value = '2026-09-07';
-    day.dispatchEvent(new Event('change'));
-    await fixture.whenStable();
+    const { write } = controlsOf(fixture);
+    const BEGINS = /^The next course begins$/;
+    await write(BEGINS, '7/9/2026');
     button().click();
-    day.value = '';
-    day.dispatchEvent(new Event('change'));
-    await fixture.whenStable();
+    await write(BEGINS, '14/5/2026');
+    expect(textOf(element)).toContain('Fri 15 May at the earliest.');
+    await write(BEGINS, '');
     expect(button().disabled).toBe(true);
     expect(asked.map(({ standings, from }) => [standings, from])).toEqual([
       ['from-the-next-course', '2026-07-13'],
@@ -182,15 +188,13 @@ describe('the checklist as a screen', () => {
     await press(/^ages larvae/);
     await press(/^Remove from the list/);
     await press(/^finds eggs/);
-    const from = [...element.querySelectorAll('select')].find((each) => each.textContent.includes('no earlier skill'))!;
-    expect(from.options[1]!.textContent.trim()).toBe('ages larvae, removed in this draft');
-    from.value = 'ages-larvae';
-    from.dispatchEvent(new Event('change'));
-    await fixture.whenStable();
+    const FROM = /^Also counts evidence/;
+    const { choose, offered } = controlsOf(fixture);
+    await choose(FROM, 'ages larvae, removed in this draft');
     const kept = () => JSON.parse(localStorage.getItem('checklist draft of p')!) as Skill[];
     expect(skillOf({ skills: kept() }, 'finds-eggs')!.from).toEqual(['ages-larvae']);
-    expect([...from.options].map(({ value }) => value)).not.toContain('ages-larvae');
-    await press(/ages larvae : stop counting/);
+    expect(await offered(FROM)).not.toContain('ages larvae, removed in this draft');
+    await press(/^Stop counting ages larvae/);
     expect(skillOf({ skills: kept() }, 'finds-eggs')!.from).toEqual([]);
   });
 

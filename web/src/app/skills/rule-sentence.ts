@@ -40,7 +40,7 @@ const WITHIN = [0.5, 1, 1.5, 2] as const;
             [disabled]="fixed()"
             #number
             [class.changed]="changed(part.key)"
-            [attr.aria-label]="part.name"
+            [aria-label]="part.name"
             [value]="rule()[part.key]"
             (selectionChange)="count(part.key, number.value)"
           >

@@ -13,6 +13,7 @@ import { type Matrix, rowsOf, standsOut, weeksLeft } from './matrix-rows';
 import { PassportScreen } from './passport';
 import type { Passport } from './passport-view';
 import { RuleSentence } from './rule-sentence';
+import { controlsOf } from '../../testing/controls';
 
 const state = (name: (typeof STANDING_STATES)[number]) => STANDING_STATES.indexOf(name);
 const skill = (id: string, more: Partial<Matrix['skills'][number]> = {}): Matrix['skills'][number] => ({
@@ -169,15 +170,12 @@ describe('beside the matrix', () => {
   });
 
   it('a claim is confirmed at a level, or turned down with a reason', async () => {
-    const { element, press, changes, fixture } = await side();
-    const select = element.querySelector('select')!;
-    select.value = 'with-a-word';
+    const { press, changes, fixture } = await side();
+    const { choose, write } = controlsOf(fixture);
+    await choose(/Level|level/, 'with a prompt');
     await press(/^Confirm$/);
     await press(/^Decline …$/);
-    const why = element.querySelector<HTMLInputElement>('.why input')!;
-    why.value = 'did not see it';
-    why.dispatchEvent(new Event('input'));
-    await fixture.whenStable();
+    await write(/./, 'did not see it');
     await press(/^Decline$/);
     expect(changes().map(({ endpoint, sent }) => [endpoint, sent.body])).toEqual([
       ['settleClaim', { confirmed: true, level: 'with-a-word' }],
@@ -404,14 +402,9 @@ describe('a rule as a sentence', () => {
     fixture.componentInstance.edited.subscribe((each) => edited.push(each));
     expect([...element.querySelectorAll('.changed')].map((each) => each.getAttribute('aria-label'))).toEqual(['Times']);
     expect(textOf(element)).toContain('Published: Alone three times');
-    const days = element.querySelector<HTMLSelectElement>('select[aria-label=Days]')!;
-    days.value = '4';
-    days.dispatchEvent(new Event('change'));
-    const holds = element.querySelector<HTMLSelectElement>('select[aria-label=Holds]')!;
-    for (const value of ['season', '', '18']) {
-      holds.value = value;
-      holds.dispatchEvent(new Event('change'));
-    }
+    const { choose } = controlsOf(fixture);
+    await choose(/^Days$/, '4 days');
+    for (const term of ['the season', 'no time', '18 months']) await choose(/^Holds$/, term);
     element.querySelector('button')?.click();
     expect(edited).toEqual([{ days: 4 }, { months: 'season' }, { months: null }, { months: 18 }, rule]);
   });

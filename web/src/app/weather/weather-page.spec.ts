@@ -8,6 +8,7 @@ import { LimitsForm } from './limits-form';
 import { ObservationForm } from './observation-form';
 import { WeatherFiles } from './weather-files';
 import { WeatherPage } from './weather-page';
+import { controlsOf } from '../../testing/controls';
 
 const score = (lead: number, skill: number, days = 40): Trust['scores'][number] => ({
   lead,
@@ -138,8 +139,7 @@ describe('what is measured', () => {
 
   it('thunder sends people indoors, says until when at least, and how far it struck', async () => {
     const shown = await showView(ObservationForm, 'forecastTrust', all, 'lead', { site });
-    shown.element.querySelector<HTMLInputElement>('[formcontrolname="thunder"]')!.click();
-    await shown.fixture.whenStable();
+    await controlsOf(shown.fixture).tick('Thunder heard');
     expect(text(shown.element)).toMatch(/go indoors or into a car now\. Not before \d\d:\d\d/);
     const seconds = [...shown.element.querySelectorAll<HTMLInputElement>('input[type="number"]')].at(-1)!;
     seconds.value = '30';
