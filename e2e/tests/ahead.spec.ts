@@ -1,5 +1,5 @@
 import { type Page, expect, test } from '@playwright/test';
-import { signIn, soundOnDeskAndPhone, watchFaults } from './school';
+import { choose, signIn, soundOnDeskAndPhone, watchFaults } from './school';
 
 const view = (page: Page, name: string) => page.getByRole('link', { name, exact: true }).click();
 const VIEWS = [
@@ -62,7 +62,8 @@ test('bloom seen today moves the plants behind it, and is taken back', async ({ 
   await view(page, 'Bloom');
   const clover = page.getByRole('row', { name: /^White clover/ });
   const before = await clover.textContent();
-  await page.getByLabel(/First bloom of Hawthorn/).fill('2026-05-05');
+  await page.getByLabel(/First bloom of Hawthorn/).fill('5 May');
+  await page.keyboard.press('Enter');
   await expect(page.getByRole('row', { name: /^Hawthorn/ })).toContainText('seen 5 May');
   await expect(clover).not.toHaveText(before ?? '');
   await page.getByRole('button', { name: 'undo first bloom of Hawthorn' }).click();
@@ -90,7 +91,7 @@ test('what was tapped without signal waits, survives a reload and is sent once t
 test('an event sets tasks going for every hive; taken back, they go', async ({ page }) => {
   await signIn(page, 'morag');
   await view(page, 'Diary');
-  await page.getByRole('combobox', { name: 'Event', exact: true }).selectOption('wasps');
+  await choose(page.getByRole('combobox', { name: 'Event', exact: true }), 'Wasps at the entrances in numbers');
   await expect(page.getByText(/Starts: narrow the entrance/)).toBeVisible();
   await page.getByRole('button', { name: 'Log it' }).click();
   await expect(page.getByText(/9 tasks/)).toBeVisible();
@@ -106,7 +107,7 @@ test('a colony’s calendar: expected state, a treatment by its label, and back'
   await view(page, 'To do');
   await page.getByRole('button', { name: 'Hive 5, its calendar' }).first().click();
   await expect(page.getByRole('heading', { name: 'Expect today' })).toBeVisible();
-  await page.getByRole('combobox', { name: 'What', exact: true }).selectOption('treatment');
+  await choose(page.getByRole('combobox', { name: 'What', exact: true }), 'Treatment given');
   await expect(page.getByText(/label: it, local law and the vet decide/)).toBeVisible();
   await page.getByRole('button', { name: 'Log it' }).click();
   await expect(page.getByRole('alert')).toContainText('active ingredient');
@@ -133,11 +134,15 @@ test('a measurement takes the place of the forecast, a file of hours is read, an
   await expect(page.getByText(/it replaces the forecast/)).toBeVisible();
   const file = (text: string) => ({ name: 'hours.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await page
-    .getByLabel('Hours measured here (CSV)')
+    .locator('bc-file', { hasText: 'Import hours measured here (CSV)' })
+    .locator('input')
     .setInputFiles(file('time,temperature\n2026-05-12T12:00Z,18\nyesterday,19\n'));
-  await expect(page.getByText('1 hours saved, 12 May to 12 May.')).toBeVisible();
+  await expect(page.getByText('1 hour saved, 12 May to 12 May.')).toBeVisible();
   await expect(page.getByText('One line left out')).toBeVisible();
-  await page.getByLabel('Typical year (EPW)').setInputFiles(file('bees'));
+  await page
+    .locator('bc-file', { hasText: 'Import a typical year (EPW)' })
+    .locator('input')
+    .setInputFiles(file('bees'));
   await expect(page.getByRole('alert')).toContainText('LOCATION');
 });
 

@@ -2,6 +2,7 @@ import { expect, test } from '@playwright/test';
 import {
   axeFindsNothing,
   bigButton,
+  choose,
   openVisit,
   reachFrames,
   signIn,
@@ -103,12 +104,12 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
 
   // two skills of two trainees
   const judge = page.locator('bc-skill-judge');
-  await judge.getByRole('combobox', { name: 'Trainee' }).selectOption({ label: 'Salma' });
-  await judge.getByRole('combobox', { name: 'Skill' }).selectOption({ value: 'finds-eggs' });
+  await choose(judge.getByRole('combobox', { name: 'Trainee' }), 'Salma');
+  await choose(judge.getByRole('combobox', { name: 'Skill' }), /^finds eggs/);
   await judge.getByRole('button', { name: 'alone' }).click();
   await expect(judge.getByRole('button', { name: 'alone' })).toHaveAttribute('aria-pressed', 'true');
-  await judge.getByRole('combobox', { name: 'Trainee' }).selectOption({ label: 'Piotr' });
-  await judge.getByRole('combobox', { name: 'Skill' }).selectOption({ value: 'sums-up' });
+  await choose(judge.getByRole('combobox', { name: 'Trainee' }), 'Piotr');
+  await choose(judge.getByRole('combobox', { name: 'Skill' }), /^sums up/);
   await judge.getByRole('button', { name: 'prompt' }).click();
 
   await page.getByRole('group', { name: 'Mood of the bees' }).getByRole('button', { name: 'easy' }).click();

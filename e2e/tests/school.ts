@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { type Page, expect } from '@playwright/test';
+import { type Locator, type Page, expect } from '@playwright/test';
 
 export const PASSWORD = 'willow-before-gorse';
 
@@ -126,4 +126,13 @@ export async function soundOnDeskAndPhone(page: Page, where: string): Promise<vo
     const wide = await page.evaluate(() => document.documentElement.scrollWidth);
     expect(wide, `${where} runs off the screen of ${width}`).toBeLessThanOrEqual(width);
   }
+}
+
+/** Chooses one of a list by its text. */
+export async function choose(list: Locator, text: string | RegExp): Promise<void> {
+  await list.click();
+  await list
+    .page()
+    .getByRole('option', typeof text === 'string' ? { name: text, exact: true } : { name: text })
+    .click();
 }

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { axeFindsNothing, signIn, soundOnDeskAndPhone } from './school';
+import { axeFindsNothing, choose, signIn, soundOnDeskAndPhone } from './school';
 
 test('a trainee claims, the supervisor confirms, the lead signs, and the passport tells it all', async ({
   browser,
@@ -16,8 +16,8 @@ test('a trainee claims, the supervisor confirms, the lead signs, and the passpor
   await expect(trainee.getByRole('heading', { name: 'Salma', level: 1 })).toBeVisible();
   await trainee.getByRole('button', { name: 'Claim a skill' }).click();
   const card = trainee.getByRole('dialog');
-  await card.getByRole('combobox', { name: 'Skill' }).selectOption({ label: 'prepare: checks fuel and lighter' });
-  await card.getByRole('combobox', { name: 'Hive' }).selectOption('4');
+  await choose(card.getByRole('combobox', { name: 'Skill' }), 'prepare: checks fuel and lighter');
+  await choose(card.getByRole('combobox', { name: 'Hive' }), '4');
   await card.getByLabel('What was seen').fill('second lighter in the bag');
   await card.getByRole('button', { name: 'Claim it' }).click();
   await trainee.getByRole('button', { name: 'checks fuel and lighter', exact: true }).click();
@@ -62,7 +62,7 @@ test('a draft of the checklist is shown with whom it touches, and put in force t
   await signIn(page, 'morag');
   await page.goto('/office/checklist');
   await page.getByRole('button', { name: 'stands out of the flight lane' }).click();
-  await page.getByRole('combobox', { name: 'Times' }).selectOption('12');
+  await choose(page.getByRole('combobox', { name: 'Times' }), '12 times');
   const touches = page.getByRole('region', { name: 'Who is affected' });
   await expect(touches.getByText(/trainees would drop back if assessed again/)).toBeVisible();
   await expect(touches.locator('li.back').first()).toBeVisible();
@@ -83,18 +83,18 @@ test('a list waits for the next course, changes nothing before it, and is taken 
   await signIn(page, 'morag');
   await page.goto('/office/checklist');
   await page.getByRole('button', { name: 'finds eggs', exact: true }).click();
-  await page.getByRole('combobox', { name: 'Times' }).selectOption('6');
+  await choose(page.getByRole('combobox', { name: 'Times' }), '6 times');
   await page.getByRole('radio', { name: /until the next course/ }).check();
-  await expect(page.getByLabel('The next course begins')).toHaveValue(/^2026-\d\d-\d\d$/);
+  await expect(page.getByLabel('The next course begins')).toHaveValue(/^\w{3} \d+ \w{3} 2026$/);
   await page.getByRole('button', { name: 'Schedule it' }).click();
   await expect(page.getByText(/Until then nothing changes/)).toBeVisible();
   await expect(page.getByText(/Nothing is changed yet/)).toBeVisible();
-  await expect(page.getByRole('combobox', { name: 'Times' })).toHaveValue('3');
+  await expect(page.getByRole('combobox', { name: 'Times' })).toContainText('3 times');
   await page.reload();
   await page.getByRole('button', { name: 'Edit it again as a draft' }).click();
   await expect(page.getByText(/is the draft again/)).toBeVisible();
   await page.getByRole('button', { name: 'finds eggs', exact: true }).click();
-  await expect(page.getByRole('combobox', { name: 'Times' })).toHaveValue('6');
+  await expect(page.getByRole('combobox', { name: 'Times' })).toContainText('6 times');
   await page.getByRole('button', { name: 'Discard the draft' }).click();
   await expect(page.getByText(/Nothing is changed yet/)).toBeVisible();
 });

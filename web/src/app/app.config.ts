@@ -23,6 +23,7 @@ import { planningFeature } from './planning/planning.feature';
 import * as seasonEffects from './season/season.effects';
 import { provideSchoolZone } from './season/school-zone';
 import { seasonFeature } from './season/season.feature';
+import { provideArrival } from './ui/arrival';
 
 /** False in the build for users, where what it rules out is left out. */
 declare const ngDevMode: boolean;
@@ -58,6 +59,7 @@ export const appConfig: ApplicationConfig = {
     provideEffects(peopleEffects, seasonEffects, viewsEffects, planningEffects, planJobEffects, inspectionEffects),
     ...(ngDevMode ? [provideStoreDevtools({ maxAge: 50, connectInZone: false, actionSanitizer: withEndpoint })] : []),
     provideIcons(),
+    provideArrival(),
     provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerImmediately' }),
   ],
 };

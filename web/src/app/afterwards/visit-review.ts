@@ -31,6 +31,7 @@ import { VisitStory } from './visit-story';
 import { named, Named } from '../language/words';
 import { said } from '../language/said';
 import { FIELD } from '../parts/field';
+import { titled } from '../ui/titled';
 
 /** Days until a hive is opened again, as a rule; common practice. */
 const UNTIL_NEXT = 14;
@@ -143,6 +144,13 @@ export class VisitReview {
     const review = this.review();
     return review?.last ? dayOf(review.last.at, review.zone).split(' ').slice(1).join(' ') : '';
   });
+
+  constructor() {
+    titled(() => {
+      const review = this.review();
+      return review ? $localize`Hive ${review.hive}, ${dayOf(review.openedAt, review.zone)}` : null;
+    });
+  }
 
   protected decide(draft: DecisionDraft): void {
     const sent = { params: { visit: this.visit() }, body: { id: uuid(), ...draft } };

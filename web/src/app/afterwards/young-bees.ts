@@ -31,7 +31,7 @@ const [WIDTH, HEIGHT, FOOT] = [250, 74, 14];
       stroke: var(--ink-2);
     }
     text {
-      font: 600 10px var(--font);
+      font: 600 12px var(--font);
       fill: var(--ink-2);
     }
     p {

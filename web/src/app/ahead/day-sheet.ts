@@ -25,6 +25,7 @@ import { dayOf, longDay } from '../ui/format';
 import { GroupCard } from './group-card';
 import { NextHives } from './next-hives';
 import { VerdictSheet } from './verdict-sheet';
+import { titled } from '../ui/titled';
 
 /** Go or not, who, where, with what. */
 @Component({
@@ -61,6 +62,10 @@ export class DaySheetScreen {
 
   constructor() {
     inject(DestroyRef).onDestroy(() => this.store.dispatch(PlanningEvents.daySheetLeft()));
+    titled(() => {
+      const session = this.sheet()?.session;
+      return session ? $localize`Day sheet, ${dayOf(session.startsAt, session.zone)}` : null;
+    });
     effect(() => {
       const session = this.session() ?? null;
       untracked(() => this.store.dispatch(PlanningEvents.daySheetOpened({ session })));

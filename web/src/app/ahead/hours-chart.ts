@@ -29,7 +29,7 @@ const LIKELY = 0.7;
         [attr.x]="session().x + session().width / 2"
         y="-6"
         text-anchor="middle"
-        font-size="11"
+        font-size="12"
         font-weight="700"
         style="fill: var(--heather)"
         i18n
@@ -38,7 +38,7 @@ const LIKELY = 0.7;
       </text>
       @for (degree of degrees(); track degree.value) {
         <path [attr.d]="'M0 ' + degree.y + 'H' + width" stroke="var(--line)" stroke-dasharray="2 3" />
-        <text x="-4" [attr.y]="degree.y + 4" text-anchor="end" font-size="11" style="fill: var(--ink-2)">
+        <text x="-4" [attr.y]="degree.y + 4" text-anchor="end" font-size="12" style="fill: var(--ink-2)">
           {{ degree.name }}°
         </text>
       }
@@ -77,7 +77,7 @@ const LIKELY = 0.7;
           [attr.x]="at.textX"
           y="-6"
           [attr.text-anchor]="at.anchor"
-          font-size="11"
+          font-size="12"
           font-weight="700"
           style="fill: var(--rust-text)"
         >
@@ -91,7 +91,7 @@ const LIKELY = 0.7;
             [attr.x]="piece.x + piece.width / 2"
             [attr.y]="band + 12"
             text-anchor="middle"
-            font-size="11"
+            font-size="12"
             font-weight="650"
             [style.fill]="piece.ink"
           >
@@ -100,7 +100,7 @@ const LIKELY = 0.7;
         }
       }
       @for (hour of hours(); track hour.at) {
-        <text [attr.x]="hour.x" [attr.y]="band + 30" text-anchor="middle" font-size="11" style="fill: var(--ink-2)">
+        <text [attr.x]="hour.x" [attr.y]="band + 30" text-anchor="middle" font-size="12" style="fill: var(--ink-2)">
           {{ hour.name }}
         </text>
       }

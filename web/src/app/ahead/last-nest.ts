@@ -46,7 +46,7 @@ const USUAL_RATIO = 0.56;
     }
     figcaption {
       color: var(--ink-2);
-      font-size: 11px;
+      font-size: 12px;
       text-align: center;
     }
   `,

@@ -62,6 +62,7 @@ import { HiveKeys } from './hive-keys';
 import { WakeLock } from './wake-lock';
 import { Named } from '../language/words';
 import { SaidPipe, said } from '../language/said';
+import { titled } from '../ui/titled';
 
 const SKILL_BY_STEP: Readonly<Record<StepId, string>> = {
   before: 'states-aim',
@@ -211,6 +212,10 @@ export class AtTheHive {
   );
 
   constructor() {
+    titled(() => {
+      const visit = this.file()?.visit;
+      return visit ? $localize`Hive ${visit.hiveNumber}, at the hive` : null;
+    });
     effect(() => {
       const visit = this.visit();
       untracked(() => this.store.dispatch(InspectionEvents.visitOpened({ visit })));

@@ -31,6 +31,7 @@ import { StockCard } from './stock-card';
 import { StoryBrush } from './story-brush';
 import { StoryChart } from './story-chart';
 import { STORY, daysTold, storyScale } from './story-scale';
+import { titled } from '../ui/titled';
 
 /** Chance from which it is worth saying when. */
 const TOLD_FROM = 0.1;
@@ -150,6 +151,10 @@ export class Colony {
   private readonly scroller = viewChild<ElementRef<HTMLElement>>('scroller');
 
   constructor() {
+    titled(() => {
+      const story = this.story();
+      return story ? $localize`Hive ${story.number}` : null;
+    });
     effect(() => {
       this.hive();
       this.lastYear.set(false);

@@ -54,7 +54,7 @@ const LEAST_DAYS = 21;
     }
     text {
       fill: var(--ink-2);
-      font-size: 11.5px;
+      font-size: 12px;
     }
     :host ::ng-deep .selection {
       fill: var(--heather);

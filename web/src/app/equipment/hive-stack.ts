@@ -144,7 +144,7 @@ export const partName = (layer: Layer): string => (layer.kind === 'box' ? layer.
           <text
             [attr.x]="textX()"
             [attr.y]="part.y + part.height / 2 + 11"
-            font-size="11"
+            font-size="12"
             [style.fill]="part.heavy ? 'var(--rust-text)' : 'var(--ink-2)'"
           >
             {{ part.note }}

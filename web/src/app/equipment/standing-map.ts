@@ -38,7 +38,7 @@ const HALF = (FLIGHT_LANE.halfAngle * Math.PI) / 180;
       background: var(--ground);
     }
     text {
-      font: 600 8.5px var(--font);
+      font: 600 12px var(--font);
       fill: var(--ink);
     }
     .light {

@@ -23,6 +23,7 @@ export class CoverageScreen {
     const data = this.data();
     if (!data) return [];
     const size = new Map(data.groups.map((group) => [group.id, group.size]));
+    const name = new Map(data.groups.map((group) => [group.id, group.name]));
     return data.skills
       .map((skill) => ({
         ...skill,
@@ -35,6 +36,7 @@ export class CoverageScreen {
               : $localize`until ${dateText(skill.window.to)}`,
         cells: skill.groups.map(({ group, seen, open, next }) => ({
           group,
+          name: name.get(group) ?? '',
           seen,
           of: size.get(group) ?? 0,
           open,

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
 import { MatIconButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
-import { MatListItem, MatNavList } from '@angular/material/list';
+import { MatListItem, MatListSubheaderCssMatStyler, MatNavList } from '@angular/material/list';
 import { MatSidenav, MatSidenavContainer } from '@angular/material/sidenav';
 import { NavigationEnd, Router, RouterLink } from '@angular/router';
 import { filter } from 'rxjs';
@@ -11,7 +11,16 @@ import type { Place } from './places';
 /** The places on a small screen: a drawer over the page, open until one is chosen, Escape or a tap beside it. */
 @Component({
   selector: 'bc-places-drawer',
-  imports: [MatIcon, MatIconButton, MatListItem, MatNavList, MatSidenav, MatSidenavContainer, RouterLink],
+  imports: [
+    MatIcon,
+    MatIconButton,
+    MatListItem,
+    MatListSubheaderCssMatStyler,
+    MatNavList,
+    MatSidenav,
+    MatSidenavContainer,
+    RouterLink,
+  ],
   template: `
     <mat-sidenav-container [hasBackdrop]="true">
       <mat-sidenav
@@ -32,6 +41,9 @@ import type { Place } from './places';
         <nav aria-label="Places" i18n-aria-label>
           @for (place of places(); track place.id) {
             <mat-nav-list [attr.aria-label]="place.name">
+              @if (place.views.length > 1) {
+                <p matSubheader>{{ place.name }}</p>
+              }
               @for (view of place.views; track view.id) {
                 <a
                   mat-list-item
@@ -69,8 +81,16 @@ import type { Place } from './places';
       padding: 4px 0;
       border-top: 1px solid var(--line);
     }
+    [matSubheader] {
+      margin: 0;
+      padding: 6px 16px 0;
+      color: var(--ink-2);
+      font-size: 12.5px;
+      line-height: 1.4;
+    }
     [aria-current] {
       box-shadow: inset 5px 0 var(--heather);
+      font-weight: 700;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,3 +1,4 @@
+import { BreakpointObserver } from '@angular/cdk/layout';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton, MatIconButton } from '@angular/material/button';
@@ -56,6 +57,13 @@ export class Shell {
   protected readonly online = toSignal(
     merge(fromEvent(globalThis, 'online'), fromEvent(globalThis, 'offline')).pipe(map(() => navigator.onLine)),
     { initialValue: navigator.onLine },
+  );
+  /** Where there is room for a day and not for the weeks around it. */
+  protected readonly narrow = toSignal(
+    inject(BreakpointObserver)
+      .observe('(width < 700px)')
+      .pipe(map(({ matches }) => matches)),
+    { initialValue: false },
   );
   protected readonly strip = this.store.selectSignal(seasonFeature.selectStrip);
   protected readonly stripFault = this.store.selectSignal(seasonFeature.selectFault);
@@ -117,7 +125,8 @@ export class Shell {
   );
   protected readonly nowText = computed(() => {
     const zone = this.strip()?.site.zone ?? 'utc';
-    return `${dayOf(this.clock.now(), zone)}, ${timeOf(this.clock.now(), zone)}`;
+    const time = timeOf(this.clock.now(), zone);
+    return this.narrow() ? time : `${dayOf(this.clock.now(), zone)}, ${time}`;
   });
   protected readonly forecastText = computed(() => {
     const strip = this.strip();

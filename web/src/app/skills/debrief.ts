@@ -27,6 +27,7 @@ import { dateText, dayOf, spanText, timeOf } from '../ui/format';
 import { LevelGlyph } from './level-glyph';
 import { JobBar } from './job-bar';
 import { FIELD } from '../parts/field';
+import { titled } from '../ui/titled';
 
 type Trainee = Debrief['groups'][number]['trainees'][number];
 type Part = (typeof DEBRIEF_PARTS)[number];
@@ -130,6 +131,13 @@ export class DebriefScreen {
     if (unread === 0) return $localize`Sign off`;
     return unread === 1 ? $localize`Sign off (1 item to check)` : $localize`Sign off (${unread} items to check)`;
   });
+
+  constructor() {
+    titled(() => {
+      const data = this.data();
+      return data ? $localize`Debrief, ${dateText(data.day)}` : null;
+    });
+  }
 
   private times({ openedAt, closedAt, says }: Debrief['groups'][number]): string {
     const zone = this.data()?.zone ?? 'utc';

@@ -51,7 +51,7 @@ const FRAME = 24;
             [attr.x]="span.x + span.width / 2"
             y="13.2"
             text-anchor="middle"
-            font-size="11.5"
+            font-size="12"
             [attr.font-weight]="span.role === 'frames' ? 700 : 500"
             [style.fill]="span.role === 'frames' ? 'var(--on-spruce)' : 'var(--ink)'"
           >

@@ -22,6 +22,7 @@ import { SkillDetail } from './skill-detail';
 import { Named, listed } from '../language/words';
 import { FIELD } from '../parts/field';
 import { FileButton } from '../parts/file-button';
+import { titled } from '../ui/titled';
 
 /** Showings that are named in a row; the rest is counted. */
 const NAMED = 3;
@@ -99,6 +100,10 @@ export class PassportScreen {
   });
 
   constructor() {
+    titled(() => {
+      const data = this.data();
+      return data ? $localize`Passport of ${data.trainee.name}` : null;
+    });
     effect(() => {
       if (this.erased()) void this.router.navigateByUrl('/trainees');
     });

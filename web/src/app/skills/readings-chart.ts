@@ -46,7 +46,7 @@ const REACH = 3;
     }
     .foot {
       fill: var(--ink-2);
-      font-size: 11px;
+      font-size: 12px;
     }
     .mark {
       stroke: var(--line);

@@ -53,7 +53,7 @@ const [WIDTH, HEIGHT, RIGHT, FOOT, TOP] = [268, 104, 74, 16, 6];
     }
     text {
       fill: var(--ink-2);
-      font-size: 11px;
+      font-size: 12px;
     }
     text.draft {
       fill: var(--heather-800);

@@ -89,7 +89,7 @@ const HOUR = 3_600_000;
       min-width: 760px;
     }
     text {
-      font-size: 11.5px;
+      font-size: 12px;
       fill: var(--ink-2);
     }
     .strong {

@@ -13,6 +13,7 @@ import { seasonFeature } from '../season/season.feature';
 import { ViewState } from '../api/view-state';
 import { DayHours } from './day-hours';
 import { Named, named } from '../language/words';
+import { titled } from '../ui/titled';
 
 /** One day hour by hour: what may be opened when, why, and what light, heat and smoke ask of people. */
 @Component({
@@ -42,6 +43,10 @@ export class DayPageScreen {
     if (!limits) return [];
     return DEPTHS.map((depth) => ({ name: upperFirst(named('depthLook', depth)), ...limits[depth] }));
   });
+
+  constructor() {
+    titled(() => $localize`Weather, ${dateText(this.date())}`);
+  }
 
   protected time(at: string | null): string {
     const day = this.day();
