@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { rowsOf } from './case-tables';
+import { SUBJECTS, findTerms, glossaries } from '../src/words/glossary';
 
 const ROOT = join(import.meta.dirname, '../..');
 const filesIn = (folder: string) =>
@@ -38,12 +38,14 @@ const messagesOf = (file: string): readonly string[] => {
 };
 
 describe('the words of the product', () => {
-  const rows = rowsOf(readFileSync(join(ROOT, 'docs/glossary.md'), 'utf8'));
+  const terms = glossaries.en;
   const said = [
     ...['core/src/words', 'server/src/words']
       .flatMap(filesIn)
+      .filter((file) => !file.endsWith('en/glossary.ts'))
       .flatMap((file) => sentencesOf(file).map((text) => [file, text] as const)),
     ...filesIn('web/src/app').flatMap((file) => messagesOf(file).map((text) => [file, text] as const)),
+    ...terms.map(({ id, meaning }) => [`glossary: ${id}`, meaning] as const),
   ];
 
   it('are read from where they are said', () => {
@@ -58,19 +60,53 @@ describe('the words of the product', () => {
       expect(texts.some((text) => text.includes(known))).toBe(true);
   });
 
-  it('have a meaning each, and none twice', () => {
-    const terms = rows.map(([term]) => term);
-    expect(new Set(terms).size).toBe(terms.length);
-    for (const [term, meaning] of rows) expect([term, meaning]).not.toContain('');
+  it('have a meaning each, and none twice; what is near them is there', () => {
+    expect(new Set(terms.map(({ term }) => term)).size).toBe(terms.length);
+    const ids = terms.map(({ id }) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+    expect(terms.flatMap(({ see = [] }) => see).filter((id) => !ids.includes(id))).toEqual([]);
+    expect(SUBJECTS.filter((subject) => !terms.some(({ about }) => about === subject))).toEqual([]);
+    expect(terms.filter(({ meaning }) => meaning.length < 8 || meaning.endsWith('.'))).toEqual([]);
   });
 
-  const banned = rows.flatMap(([term, , not]) =>
-    not!
-      .split(';')
-      .map((each) => each.trim())
-      .filter(Boolean)
-      .map((each) => [each, term!] as const),
-  );
+  it('stand in the glossary of the project as in the one of the application', async () => {
+    const rows = [
+      ['term', 'meaning', 'not'],
+      ...terms.map(({ term, meaning, not = [] }) => [term, meaning, not.join('; ')] as const),
+    ];
+    const wide = [0, 1, 2].map((at) => Math.max(...rows.map((row) => row[at]!.length)));
+    const line = (cells: readonly string[]) => `| ${cells.map((cell, at) => cell.padEnd(wide[at]!)).join(' | ')} |`;
+    const [head, ...body] = rows;
+    const table = [line(head!), line(wide.map((width) => '-'.repeat(width))), ...body.map(line)].join('\n');
+    await expect(
+      `# Glossary
+
+One word for one thing, as beekeepers say it. **Not** lists what no screen, message or paper of ours says; a test holds every sentence of
+the product against it. A phrase in quotes is matched as it is written, any other as whole words. The list is
+\`core/src/words/en/glossary.ts\`, which the application shows under Glossary.
+
+${table}
+`,
+    ).toMatchFileSnapshot('../../docs/glossary.md');
+  });
+
+  it.each([
+    ['nuc', 'nucleus', 'another name'],
+    ['lid', 'roof', 'what a beginner calls it'],
+    ['excluder', 'queen excluder', 'the second word of a name'],
+    ['peanut', 'queen cell', 'a word of the meaning'],
+    ['QUEENRIGHT', 'queenright', 'in capitals'],
+  ])('are found by "%s": %s, %s', (typed, term) => {
+    expect(findTerms(terms, typed)[0]?.term).toBe(term);
+  });
+
+  it('are all there for nothing typed, and none for what nobody says', () => {
+    expect(findTerms(terms, ' ')).toEqual(terms);
+    expect(findTerms(terms, 'xyzzy')).toEqual([]);
+    expect(glossaries['en-XA'].every(({ term }) => !/[a-z]/i.test(term))).toBe(true);
+  });
+
+  const banned = terms.flatMap(({ term, not = [] }) => not.map((each) => [each, term] as const));
   it.each(banned)('never say %s, but %s', (phrase, _term) => {
     const exact = /^"(.*)"$/.exec(phrase)?.[1];
     const pattern = exact ? new RegExp(`\\b${exact}\\b`) : new RegExp(`\\b${phrase}\\b`, 'i');
