@@ -174,7 +174,9 @@ test('a lead instructor does the main job once, from sign-in to a follow-up on t
   await space.getByRole('button', { name: 'Save decision' }).click();
   await expect(space.getByText(/Something else by Morag Selkirk/)).toBeVisible();
   await expect(space.getByText(/On Tue 19 May\. With Lapwing\./)).toBeVisible();
+  await page.getByRole('navigation').getByRole('link', { name: 'Ahead' }).click();
   await expect(page.locator('bc-season-strip').getByRole('button', { name: /^Tue 19.*due:.*hive 4/ })).toBeVisible();
+  await page.goBack();
 
   await space.getByRole('button', { name: 'undo' }).click();
   await space.getByRole('button', { name: 'Decide', exact: true }).click();

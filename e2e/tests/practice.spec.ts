@@ -20,7 +20,7 @@ test('a trainee reads a comb by keys, sees what was there, and finds eggs by tou
   await page.keyboard.press('Enter');
   await expect(page.getByText(/out; with whole eighths the best possible is/)).toBeVisible();
   for (const over of ['off', 'zones and eggs', 'my guess'])
-    await page.getByRole('button', { name: over, exact: true }).click();
+    await page.getByRole('radio', { name: over, exact: true }).click();
   await expect(page.getByRole('cell', { name: 'You said 4 eighths' })).toBeVisible();
 
   await page.goto('/practice');

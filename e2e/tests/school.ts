@@ -57,7 +57,7 @@ export async function turnTo(page: Page, frame: number): Promise<void> {
 
 /** Stops before all was seen, for the first reason, or because it was. */
 export async function stopHere(page: Page): Promise<void> {
-  const stop = page.locator('bc-seen-enough button.big');
+  const stop = page.locator('bc-seen-enough button[matButton]').last();
   const early = ((await stop.textContent()) ?? '').includes('say why');
   await stop.click();
   if (!early) return;

@@ -112,8 +112,8 @@ export const routes: Routes = [
       {
         path: 'at-the-hive',
         title: $localize`At the hive – Brave Comb`,
-        data: { place: 'at-the-hive', strip: 'none', openOnly: true },
-        loadComponent: () => import('./inspection/visit-list').then((m) => m.VisitList),
+        data: { place: 'at-the-hive', strip: 'none' },
+        loadComponent: () => import('./ahead/hive-start').then((m) => m.HiveStart),
       },
       {
         path: 'at-the-hive/live',
@@ -252,6 +252,18 @@ export const routes: Routes = [
         title: $localize`Visit review – Brave Comb`,
         data: { place: 'afterwards', strip: 'none' },
         loadChildren: () => import('./afterwards/routes').then((m) => m.routes),
+      },
+      {
+        path: 'help/glossary',
+        title: $localize`Glossary – Brave Comb`,
+        data: { view: 'glossary', strip: 'none' },
+        loadComponent: () => import('./help/glossary').then((m) => m.Glossary),
+      },
+      {
+        path: 'help/glossary/:word',
+        title: $localize`Glossary – Brave Comb`,
+        data: { view: 'glossary', strip: 'none' },
+        loadComponent: () => import('./help/glossary').then((m) => m.Glossary),
       },
       {
         path: '**',

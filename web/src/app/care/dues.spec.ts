@@ -89,7 +89,7 @@ describe('what is due', () => {
   });
 
   it('changes a colony’s class and logs for it, keeping the change until it is sent', async () => {
-    const { element, changes, press, fixture } = await showView(Dues, 'colonyCalendars', all);
+    const { changes, press, fixture } = await showView(Dues, 'colonyCalendars', all);
     await press(/^Hive 4, its calendar/);
     await controlsOf(fixture).choose(/^What it needs$/, 'resting');
     expect(changes()[0]).toMatchObject({

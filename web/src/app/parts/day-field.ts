@@ -11,8 +11,14 @@ import {
   Validators,
 } from '@angular/forms';
 import { DateAdapter, MAT_DATE_FORMATS } from '@angular/material/core';
-import { MatDatepicker, MatDatepickerInput, MatDatepickerToggle } from '@angular/material/datepicker';
+import {
+  MatDatepicker,
+  MatDatepickerInput,
+  MatDatepickerIntl,
+  MatDatepickerToggle,
+} from '@angular/material/datepicker';
 import { dateText } from '../ui/format';
+import { CalendarWords } from './calendar-words';
 import { DAY_FORMATS, DayAdapter } from './day-adapter';
 import { FIELD } from './field';
 
@@ -23,6 +29,7 @@ import { FIELD } from './field';
   providers: [
     { provide: DateAdapter, useClass: DayAdapter },
     { provide: MAT_DATE_FORMATS, useValue: DAY_FORMATS },
+    { provide: MatDatepickerIntl, useClass: CalendarWords },
     { provide: NG_VALUE_ACCESSOR, useExisting: DayField, multi: true },
     { provide: NG_VALIDATORS, useExisting: DayField, multi: true },
   ],

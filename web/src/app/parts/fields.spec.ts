@@ -153,7 +153,7 @@ describe('a time', () => {
 
   it('is taken from a list of quarters', async () => {
     const { loader, fixture } = await open();
-    Element.prototype.scrollIntoView ??= () => undefined;
+    Object.defineProperty(Element.prototype, 'scrollIntoView', { configurable: true, value: () => undefined });
     const field = await loader.getHarness(MatTimepickerInputHarness);
     const list = await field.openTimepicker();
     expect((await list.getOptions()).length).toBe(96);

@@ -24,7 +24,7 @@ import { FIELD } from './field';
         (blur)="take()"
         (change)="take()"
       />
-      <mat-timepicker-toggle matSuffix [for]="list" />
+      <mat-timepicker-toggle matSuffix [for]="list" aria-label="Open list of times" i18n-aria-label />
       <mat-timepicker #list interval="15m" (selected)="take()" />
       @if (time.invalid) {
         <mat-error i18n>Write the time as 13:10.</mat-error>

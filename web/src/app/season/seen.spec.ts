@@ -72,7 +72,7 @@ describe('events seen at a site', () => {
   });
 
   it('are logged with a plant only where one is meant, and taken back by their id', async () => {
-    const { element, fixture, changes, press } = await showView(Seen, 'happenings', all);
+    const { fixture, changes, press } = await showView(Seen, 'happenings', all);
     await controlsOf(fixture).choose(/^Plant$/, 'Dandelion');
     await press(/^Log it/);
     await controlsOf(fixture).choose(/^Event$/, 'first frost');

@@ -37,7 +37,7 @@ const PLACES: readonly Place[] = [
     after: true,
     link: '/at-the-hive',
     views: [
-      { id: 'visits', name: $localize`Visits`, link: '/at-the-hive' },
+      { id: 'today', name: $localize`Today`, link: '/at-the-hive' },
       { id: 'live', name: $localize`Live`, link: '/at-the-hive/live', roles: STAFF },
       { id: 'labels', name: $localize`Labels`, link: '/at-the-hive/labels', roles: STAFF },
     ],

@@ -1,5 +1,5 @@
 import { BreakpointObserver } from '@angular/cdk/layout';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, Injector, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
@@ -42,6 +42,7 @@ const NOWHERE: Record<string, unknown> = {};
   ],
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
+  host: { '(document:keydown)': 'key($event)' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Shell {
@@ -49,6 +50,7 @@ export class Shell {
   private readonly route = inject(ActivatedRoute);
   private readonly router = inject(Router);
   private readonly dialog = inject(MatDialog);
+  private readonly injector = inject(Injector);
   protected readonly clock = inject(Clock);
   protected readonly theme = inject(Theme);
   protected readonly person = this.store.selectSignal(peopleFeature.selectPerson);
@@ -106,9 +108,9 @@ export class Shell {
   /** What the one line of a small screen calls the page, and the screen it was come from where it is no screen of its own. */
   protected readonly page = computed(() => {
     const here = this.here();
-    const place = this.places().find(({ id }) => id === here['place']);
+    const place = this.places().find(({ id }) => id === here.place);
     const path = this.address();
-    const view = place?.views.find(({ id, link }) => link === path || id === here['view']);
+    const view = place?.views.find(({ id, link }) => link === path || id === here.view);
     return {
       name: view?.name ?? place?.name ?? '',
       back: view?.link === path ? null : (view?.link ?? place?.link ?? null),
@@ -144,6 +146,19 @@ export class Shell {
 
   constructor() {
     this.store.dispatch(SeasonEvents.stripWanted({}));
+  }
+
+  protected async help(): Promise<void> {
+    const { openHelp } = await import('../help/open-help');
+    const { view, place } = this.here();
+    openHelp([String(view), String(place)], this.injector);
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const typing = event.target instanceof Element && event.target.closest('input, textarea, [contenteditable]');
+    if (event.key !== '?' || typing || this.dialog.openDialogs.length > 0) return;
+    event.preventDefault();
+    void this.help();
   }
 
   protected openDay(date: string): void {

@@ -184,7 +184,7 @@ describe('the checklist as a screen', () => {
   });
 
   it('lets a skill go on with the evidence of one that the draft drops, chosen by its name', async () => {
-    const { element, press, fixture } = await showView(ChecklistScreen, 'checklist', LIST);
+    const { press, fixture } = await showView(ChecklistScreen, 'checklist', LIST);
     await press(/^ages larvae/);
     await press(/^Remove from the list/);
     await press(/^finds eggs/);

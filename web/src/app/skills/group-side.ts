@@ -3,18 +3,16 @@ import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { endpoints } from '@brave-comb/contract';
 import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
-import { STANDING_STATES, type StandingState } from '@brave-comb/core/skills';
-import { daysBetween } from '@brave-comb/core/units';
 import type { Sent } from '../api/contract-client';
 import { ViewDesk } from '../api/view-desk';
 import { dateInFull, dateText } from '../ui/format';
-import { type Matrix, weeksLeft } from './matrix-rows';
+import type { Matrix } from './matrix-rows';
+import { needsOf } from './needs';
 import { Named } from '../language/words';
 import { FIELD } from '../parts/field';
 
-/** Needs that are listed; weeks left from which one presses. */
-const [NEEDS, SHORT] = [9, 6];
-const HELD: readonly StandingState[] = ['shown', 'signed-off'];
+/** Needs that are listed. */
+const NEEDS = 9;
 /** Visits with the group from which on somebody who only ever did one thing is named. */
 const ENOUGH_VISITS = 2;
 
@@ -203,36 +201,7 @@ export class GroupSide {
   });
 
   /** What most trainees still need, that with the fewest weeks left first. */
-  protected readonly needs = computed(() => {
-    const { skills, today } = this.matrix();
-    const until =
-      this.groups()
-        .flatMap((group) => group.until ?? [])
-        .sort()[0] ?? null;
-    const over = until !== null && until < today;
-    const course = until === null || over ? null : Math.ceil((daysBetween(today, until) + 1) / 7);
-    const open = (at: number) =>
-      this.trainees().filter(({ standings }) => !HELD.includes(STANDING_STATES[standings[at]?.[0] ?? 0]!)).length;
-    return skills
-      .map((skill, at) => {
-        const text = weeksLeft(skill, today);
-        const season = text === '–' || text.startsWith('in') ? null : Number(text);
-        const weeks = Math.min(season ?? Infinity, course ?? Infinity);
-        const when = over
-          ? $localize`the course is over`
-          : text.startsWith('in')
-            ? $localize`can be shown for ${text} weeks`
-            : weeks === Infinity
-              ? $localize`any time`
-              : weeks <= 0
-                ? $localize`not this season`
-                : $localize`${weeks} ${weeks === 1 ? $localize`week` : $localize`weeks`} left`;
-        return { id: skill.id, name: skill.name, open: open(at), weeks, when, short: !over && weeks < SHORT };
-      })
-      .filter((need) => need.open > 0)
-      .sort((a, b) => a.weeks - b.weeks || b.open - a.open)
-      .slice(0, NEEDS);
-  });
+  protected readonly needs = computed(() => needsOf(this.matrix(), this.group()).slice(0, NEEDS));
 
   protected day(at: string): string {
     return dateText(at.slice(0, 10));

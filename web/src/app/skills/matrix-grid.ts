@@ -1,4 +1,4 @@
-import { named } from '../language/words';
+import { named, namesOf } from '../language/words';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
@@ -15,8 +15,12 @@ import {
 import type { nextChance } from './next-chance';
 import type { Matrix, MatrixCell, MatrixFilter, MatrixRow } from './matrix-rows';
 import { standsOut } from './matrix-rows';
+import { MatTooltip } from '@angular/material/tooltip';
 
-const [NAME, COLUMN, COUNT, HEAD, ROW, FOOT] = [128, 25, 56, 168, 24, 26];
+const [NAME, COUNT, HEAD, ROW, FOOT] = [128, 56, 146, 24, 26];
+const SHORT: Readonly<Record<string, string>> = namesOf('skillShort');
+/** Width of a column, px: where few are shown they stand wider. */
+const [NARROW, WIDE, FEW] = [25, 54, 16];
 /** Rows and columns that are drawn beyond what is seen. */
 const BEYOND = 4;
 const PAGE = 10;
@@ -35,6 +39,7 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
 /** Trainees down, skills across; only what is in sight is drawn, so that hundreds by sixty stay quick. */
 @Component({
   selector: 'bc-matrix-grid',
+  imports: [MatTooltip],
   templateUrl: './matrix-grid.html',
   styleUrl: './matrix-grid.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -52,26 +57,33 @@ export class MatrixGrid {
   private readonly sight = signal({ left: 0, top: 0, width: 900, height: 600 });
   protected readonly active = signal<{ readonly row: number; readonly skill: number } | null>(null);
 
-  protected readonly width = computed(() => NAME + this.skills().length * COLUMN + COUNT + 8);
+  protected readonly column = computed(() => (this.skills().length > FEW ? NARROW : WIDE));
+  protected readonly width = computed(() => NAME + this.skills().length * this.column() + COUNT + 8);
   protected readonly height = computed(() => HEAD + this.rows().length * ROW + FOOT);
   private readonly nobody = computed(() =>
     this.skills().map((_, at) =>
       this.rows().every((row) => row.kind === 'group' || (row.cells[at]?.level ?? null) === null),
     ),
   );
+  /** Columns of skills that are still hidden on the right. */
+  protected readonly beyond = computed(() => {
+    const { left, width } = this.sight();
+    return Math.max(0, this.skills().length - Math.floor((left + width - NAME - COUNT) / this.column()));
+  });
   protected readonly heads = computed(() => {
     const { left, width } = this.sight();
     const [first, last] = [
-      Math.floor((left - NAME) / COLUMN) - BEYOND,
-      Math.ceil((left + width - NAME) / COLUMN) + BEYOND,
+      Math.floor((left - NAME) / this.column()) - BEYOND,
+      Math.ceil((left + width - NAME) / this.column()) + BEYOND,
     ];
     return this.skills()
       .map(({ id, name, phase }, at) => ({
         id,
         name,
+        short: SHORT[id] ?? name,
         phase: named('skillPhase', phase),
         at,
-        left: NAME + at * COLUMN,
+        left: NAME + at * this.column(),
         nobody: this.nobody()[at] ?? false,
       }))
       .slice(Math.max(0, first), last);
@@ -107,8 +119,8 @@ export class MatrixGrid {
       const [first, last] = [all.indexOf(phase), all.lastIndexOf(phase)];
       return {
         name: named('skillPhase', phase),
-        left: NAME + first * COLUMN + 2,
-        width: (last - first + 1) * COLUMN - 4,
+        left: NAME + first * this.column() + 2,
+        width: (last - first + 1) * this.column() - 4,
       };
     });
   });
@@ -188,12 +200,13 @@ export class MatrixGrid {
 
   private show(row: number, skill: number): void {
     const box = this.box().nativeElement;
-    const [top, left] = [row * ROW, NAME + skill * COLUMN];
+    const [top, left] = [row * ROW, NAME + skill * this.column()];
     const { left: scrollLeft, top: scrollTop, width: clientWidth, height: clientHeight } = this.sight();
     if (top < scrollTop) box.scrollTop = top;
     else if (HEAD + top + ROW + FOOT > scrollTop + clientHeight) box.scrollTop = HEAD + top + ROW + FOOT - clientHeight;
     if (left < scrollLeft + NAME) box.scrollLeft = left - NAME;
-    else if (left + COLUMN > scrollLeft + clientWidth - COUNT) box.scrollLeft = left + COLUMN + COUNT - clientWidth;
+    else if (left + this.column() > scrollLeft + clientWidth - COUNT)
+      box.scrollLeft = left + this.column() + COUNT - clientWidth;
     this.scrolled();
   }
 }

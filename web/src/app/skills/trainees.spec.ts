@@ -148,6 +148,8 @@ describe('trainees', () => {
     await press(/^Dipper 1$/);
     expect(textOf(element)).toContain('Still needed for sign-off: 1');
     expect(textOf(element)).toContain('Needs refreshing: 1');
+    expect(foot()).toEqual(['19']);
+    await press(/^All skills 2$/);
     expect(foot()).toEqual(['–', '19']);
     await press(/^Curlew 1$/);
     expect(foot()).toEqual(['17', 'no']);
@@ -158,6 +160,8 @@ describe('trainees', () => {
   it('bring out one thing at a time, or nothing', async () => {
     const { element, press } = await open();
     const outstanding = () => element.querySelectorAll('.cell.out').length;
+    expect(element.querySelector('.filtered')).toBeNull();
+    await press(/^Still needed for sign-off: 3$/);
     expect(outstanding()).toBe(3);
     await press(/^Shown by nobody: 1$/);
     expect(outstanding()).toBe(2);

@@ -14,6 +14,10 @@ import { TraineeSide } from './trainee-side';
 import { Named } from '../language/words';
 import { MatChipListbox, MatChipOption } from '@angular/material/chips';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { needsOf, withSkills } from './needs';
+
+/** Skills that are shown as what is needed next. */
+const NEXT = 12;
 
 const LEGEND: readonly { readonly level: SkillLevel | null; readonly fading?: true; readonly says: string }[] = [
   { level: null, says: $localize`not yet` },
@@ -59,7 +63,20 @@ export class TraineesScreen {
   };
   protected readonly upper = upperFirst;
   protected readonly group = signal<string | null>(null);
-  protected readonly filter = signal<MatrixFilter | null>('blocks-sign-off');
+  protected readonly filter = signal<MatrixFilter | null>(null);
+  /** Whether all skills are shown, or what is needed next. */
+  protected readonly all = signal(false);
+  private readonly next = computed(() => {
+    const matrix = this.watched.data();
+    return matrix ? needsOf(matrix, this.group()).slice(0, NEXT) : [];
+  });
+  /** Who stands where in what is shown: what is needed next while there is any, or all. */
+  protected readonly seen = computed(() => {
+    const matrix = this.watched.data();
+    if (!matrix || this.all() || this.next().length === 0) return matrix;
+    return withSkills(matrix, new Set(this.next().map(({ id }) => id)));
+  });
+  protected readonly nextCount = computed(() => this.next().length);
   protected readonly trainee = signal<string | null>(null);
   protected readonly skillId = signal<string | null>(null);
 
@@ -69,16 +86,20 @@ export class TraineesScreen {
     return groups.find(({ trainees }) => trainees.some(({ id }) => id === this.trainee()))?.id ?? null;
   });
   protected readonly chances = computed(() => {
-    const [coverage, matrix, group] = [this.coverage(), this.watched.data(), this.group()];
+    const [coverage, matrix, group] = [this.coverage(), this.seen(), this.group()];
     if (!coverage || !matrix) return null;
     return matrix.skills.map(({ id }) => nextChance(coverage, group === null ? null : [group], id));
   });
 
   protected readonly rows = computed(() => {
-    const matrix = this.watched.data();
+    const matrix = this.seen();
     return matrix ? rowsOf(matrix, this.group()) : [];
   });
-  private readonly cells = computed(() => this.rows().flatMap((row) => (row.kind === 'trainee' ? [row.cells] : [])));
+  /** Of all skills, whatever is shown. */
+  private readonly cells = computed(() => {
+    const matrix = this.watched.data();
+    return (matrix ? rowsOf(matrix, this.group()) : []).flatMap((row) => (row.kind === 'trainee' ? [row.cells] : []));
+  });
   protected readonly size = computed(() =>
     (this.watched.data()?.groups ?? []).reduce((sum, { trainees }) => sum + trainees.length, 0),
   );
@@ -115,6 +136,7 @@ export class TraineesScreen {
 
   protected toggle(filter: MatrixFilter): void {
     this.filter.set(this.filter() === filter ? null : filter);
+    if (this.filter() !== null) this.all.set(true);
   }
 
   protected picked({ trainee, skill }: { readonly trainee: string; readonly skill: string | null }): void {
