@@ -86,12 +86,14 @@ const screens = ['ahead', 'at-the-hive', 'afterwards'];
 const web = [
   ['language'],
   ['device', 'ui', 'icons'],
+  ['parts'],
   ['api'],
   ['people', 'equipment'],
   ['season'],
   ['care', 'weather', 'skills', 'inspection'],
   ['planning', 'practice'],
   screens,
+  ['help'],
   ['shell'],
 ];
 const webRules = [

@@ -1,4 +1,4 @@
-import type { Term } from '../glossary';
+import type { Term } from '../glossary/term';
 
 /** The words of the trade as the product uses them, by subject and in the order of the alphabet on a page. */
 export const englishGlossary: readonly Term[] = [

@@ -1,37 +1,9 @@
 import { englishGlossary } from '../en/glossary';
 import type { LanguageTag } from '../names';
 import { accented } from '../pseudo';
+import type { Term } from './term';
 
-/** What words are about, in the order of a glossary's chapters. */
-export const SUBJECTS = [
-  'bees',
-  'brood',
-  'comb',
-  'hive',
-  'work',
-  'increase',
-  'season',
-  'feeding',
-  'health',
-  'records',
-] as const;
-export type Subject = (typeof SUBJECTS)[number];
-
-/** A word of the trade. */
-export interface Term {
-  /** Its address. */
-  readonly id: string;
-  readonly about: Subject;
-  /** What we say. */
-  readonly term: string;
-  readonly meaning: string;
-  /** Other names by which people look for it. */
-  readonly also?: readonly string[];
-  /** What no sentence of ours says instead; in quotes where capitals count. */
-  readonly not?: readonly string[];
-  /** Ids of words near it. */
-  readonly see?: readonly string[];
-}
+export { SUBJECTS, type Subject, type Term } from './term';
 
 const accentedTerm = (each: Term): Term => ({
   ...each,

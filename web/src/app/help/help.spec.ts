@@ -55,7 +55,7 @@ describe('help for a screen', () => {
     const screens = (routes.find(({ path }) => path === '')?.children ?? []).filter(({ data }) => data);
     const without = screens
       .filter(({ path }) => !path?.startsWith('help') && path !== 'messages')
-      .filter(({ data }) => !SCREEN_HELP[String(data!['view'])] && !SCREEN_HELP[String(data!['place'])])
+      .filter(({ data }) => !SCREEN_HELP[String(data!.view)] && !SCREEN_HELP[String(data!.place)])
       .map(({ path }) => path);
     expect(without).toEqual([]);
   });

@@ -17,7 +17,8 @@ import { MatButton } from '@angular/material/button';
   styles: `
     :host {
       display: flex;
-      gap: 10px;
+      flex-wrap: wrap;
+      gap: 4px 10px;
       align-items: baseline;
       justify-content: space-between;
       margin-top: 8px;

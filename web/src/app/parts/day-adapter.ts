@@ -2,9 +2,7 @@ import { Injectable, inject } from '@angular/core';
 import { DateAdapter, type MatDateFormats } from '@angular/material/core';
 import { type CivilDate, addDays, dateParts } from '@brave-comb/core/units';
 import { dateWords } from '../language/words';
-import { Clock } from '../people/clock';
-import { SCHOOL_ZONE } from '../people/school-zone';
-import { civilDate } from '../ui/format';
+import { TODAY } from './today';
 import { typedDay } from './typed-day';
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
@@ -32,8 +30,6 @@ export const DAY_FORMATS: MatDateFormats = {
 /** Days and times of day as the rest of the program keeps them, "2026-05-16" and "13:10", for Material's calendar and list of times. */
 @Injectable()
 export class DayAdapter extends DateAdapter<string> {
-  private readonly clock = inject(Clock);
-  private readonly zone = inject(SCHOOL_ZONE);
   private readonly dates = dateWords();
 
   private names(part: Intl.DateTimeFormatOptions, at: (index: number) => Date, count: number): string[] {
@@ -41,7 +37,7 @@ export class DayAdapter extends DateAdapter<string> {
     return Array.from({ length: count }, (_, index) => format.format(at(index)));
   }
 
-  override today = (): CivilDate => civilDate(this.clock.now(), this.zone());
+  override today = inject(TODAY);
   override getYear = (date: string): number => dateParts(date).year;
   override getMonth = (date: string): number => dateParts(date).month - 1;
   override getDate = (date: string): number => dateParts(date).day;
