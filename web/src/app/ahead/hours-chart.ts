@@ -27,7 +27,7 @@ const LIKELY = 0.7;
       <rect [attr.x]="session().x" y="-4" [attr.width]="session().width" height="4" rx="2" fill="var(--heather)" />
       <text
         [attr.x]="session().x + session().width / 2"
-        y="-6"
+        [attr.y]="band - 5"
         text-anchor="middle"
         font-size="12"
         font-weight="700"

@@ -22,7 +22,7 @@ import { ViewDesk } from '../api/view-desk';
 import { civilDate, dayOf, timeOf } from '../ui/format';
 import { placesFor } from './places';
 import { PlacesDrawer } from './places-drawer';
-import { Theme } from './theme';
+import { THEMES, Theme, type ThemeChoice } from './theme';
 
 const NOWHERE: Record<string, unknown> = {};
 
@@ -53,6 +53,13 @@ export class Shell {
   private readonly injector = inject(Injector);
   protected readonly clock = inject(Clock);
   protected readonly theme = inject(Theme);
+  protected readonly themes = THEMES;
+  protected readonly themeNames: Readonly<Record<ThemeChoice, string>> = {
+    device: $localize`As this device is set`,
+    light: $localize`Light`,
+    dark: $localize`Dark`,
+    outdoor: $localize`Outdoor, for the sun`,
+  };
   protected readonly person = this.store.selectSignal(peopleFeature.selectPerson);
   protected readonly clockState = this.store.selectSignal(peopleFeature.selectClock);
   protected readonly demoFault = this.store.selectSignal(peopleFeature.selectFault);

@@ -1,16 +1,32 @@
-import { Injectable, effect, signal } from '@angular/core';
+import { Injectable, computed, effect, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { EMPTY, fromEvent, map } from 'rxjs';
 
 const KEY = 'brave-comb-theme';
 
-/** Light by day, dark in the evening, by hand. */
+/** As the device is set, or by hand; outdoor is for the sun: larger, and nothing faint. */
+export const THEMES = ['device', 'light', 'dark', 'outdoor'] as const;
+export type ThemeChoice = (typeof THEMES)[number];
+
+const kept = (): ThemeChoice => THEMES.find((theme) => theme === localStorage.getItem(KEY)) ?? 'device';
+
+/** How the pages look. */
 @Injectable({ providedIn: 'root' })
 export class Theme {
-  readonly dark = signal(localStorage.getItem(KEY) === 'dark');
+  private readonly asked = globalThis.matchMedia?.('(prefers-color-scheme: dark)');
+  private readonly darkDevice = toSignal(
+    this.asked ? fromEvent<MediaQueryListEvent>(this.asked, 'change').pipe(map(({ matches }) => matches)) : EMPTY,
+    { initialValue: this.asked?.matches ?? false },
+  );
+  readonly choice = signal(kept());
+  private readonly dark = computed(() => this.choice() === 'dark' || (this.choice() === 'device' && this.darkDevice()));
 
   constructor() {
     effect(() => {
-      document.documentElement.dataset.theme = this.dark() ? 'dark' : 'light';
-      localStorage.setItem(KEY, this.dark() ? 'dark' : 'light');
+      const root = document.documentElement;
+      root.dataset.theme = this.dark() ? 'dark' : 'light';
+      root.classList.toggle('outdoor', this.choice() === 'outdoor');
+      localStorage.setItem(KEY, this.choice());
     });
   }
 }
