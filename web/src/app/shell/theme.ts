@@ -1,6 +1,7 @@
-import { Injectable, computed, effect, signal } from '@angular/core';
+import { MediaMatcher } from '@angular/cdk/layout';
+import { Injectable, computed, effect, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { EMPTY, fromEvent, map } from 'rxjs';
+import { fromEvent, map } from 'rxjs';
 
 const KEY = 'brave-comb-theme';
 
@@ -13,10 +14,10 @@ const kept = (): ThemeChoice => THEMES.find((theme) => theme === localStorage.ge
 /** How the pages look. */
 @Injectable({ providedIn: 'root' })
 export class Theme {
-  private readonly asked = globalThis.matchMedia?.('(prefers-color-scheme: dark)');
+  private readonly asked = inject(MediaMatcher).matchMedia('(prefers-color-scheme: dark)');
   private readonly darkDevice = toSignal(
-    this.asked ? fromEvent<MediaQueryListEvent>(this.asked, 'change').pipe(map(({ matches }) => matches)) : EMPTY,
-    { initialValue: this.asked?.matches ?? false },
+    fromEvent<MediaQueryListEvent>(this.asked, 'change').pipe(map(({ matches }) => matches)),
+    { initialValue: this.asked.matches },
   );
   readonly choice = signal(kept());
   private readonly dark = computed(() => this.choice() === 'dark' || (this.choice() === 'device' && this.darkDevice()));
