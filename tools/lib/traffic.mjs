@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto';
 import { setTimeout as sleep } from 'node:timers/promises';
 
-const PASSWORD = 'willow-before-gorse';
+export const PASSWORD = 'willow-before-gorse';
 const PATIENCE = 60_000;
 
 /** How long to wait before the same is sent again, ms: as the server says, not all at the same moment. */

@@ -124,7 +124,7 @@ export class HiveStart {
     const open = this.visits().filter(({ closedAt }) => closedAt === null);
     const told = this.hives().map((hive) => {
       const group = sheet?.groups.find((each) => each.hive.id === hive.id);
-      const visit = open.find(({ hiveNumber, site }) => hiveNumber === hive.number && site === hive.siteName);
+      const visit = open.find((each) => each.hive === hive.id);
       const planned = sheet && group ? timeOf(group.startsAt, sheet.session.zone) : '';
       return { ...hive, today: group !== undefined, note: visit ? $localize`open` : planned };
     });
