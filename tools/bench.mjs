@@ -14,9 +14,10 @@ import { ROOT } from './lib/paths.mjs';
 import { plannerBoard } from './lib/planner-board.mjs';
 import { run, say } from './lib/say.mjs';
 import { tapsASide } from './lib/taps-bench.mjs';
+import { PASSWORD } from './lib/traffic.mjs';
 import { everybodyReloads, viewsAsked } from './lib/views-bench.mjs';
+import { vitals } from './lib/vitals-bench.mjs';
 
-const PASSWORD = 'willow-before-gorse';
 const SIDES = 80;
 
 /** Starts the application on given data and measures how long until it serves. */
@@ -231,6 +232,16 @@ async function taps(address) {
   }
 }
 
+/** What the day sheet feels like on a desk and on a phone. */
+async function felt(address) {
+  const browser = await openBrowser();
+  try {
+    return await vitals(browser, address);
+  } finally {
+    await browser.close();
+  }
+}
+
 /** Runs a bench of the core, which prints its figures as JSON. */
 async function core(name) {
   const child = spawn('node', ['--import', 'tsx', `core/bench/${name}.ts`], {
@@ -256,7 +267,11 @@ await run(async () => {
     say(`start, new data folder (set up, migrations, demo data)   ${cold.seconds.toFixed(1)} s`);
     say(`start, everything there                                  ${warm.seconds.toFixed(1)} s`);
     const bytes = firstScreen();
-    say(`JavaScript of the first screen, gzip                     ${(bytes / 1000).toFixed(0)} kB (at most 300)`);
+    say(`JavaScript of the first screen, gzip                     ${(bytes / 1000).toFixed(0)} kB (at most 320)`);
+    for (const { name, paint, shift, answer } of await felt(address))
+      say(
+        `${name}, day sheet (medians of five): largest paint ${paint.toFixed(0)} ms, layout shift ${shift.toFixed(3)}, slowest answer ${answer.toFixed(0)} ms`,
+      );
     const paint = await keyToPaint(address);
     say(`key press to painted side, ${SIDES} sides recorded (median)    ${paint.side.toFixed(1)} ms`);
     say(`  the worst of 60                                        ${paint.worst.toFixed(1)} ms`);
