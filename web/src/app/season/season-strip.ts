@@ -18,6 +18,7 @@ import { civilTime, decimal, shortDate, timeOf, weekday } from '../ui/format';
 import { lanes } from '../ui/lanes';
 import { PHASE_FILL } from './phase-colours';
 import { named } from '../language/words';
+import { MatTooltip } from '@angular/material/tooltip';
 
 const WIDTH = 1232;
 const LEFT = 96;
@@ -31,7 +32,7 @@ const BARS = { lid: 40, 'one-frame': 28, full: 16 } as const;
 /** Three weeks around today: hours fit for opening, weather, bloom, sessions and what is due. Arrows move a day, [ and ] a week. */
 @Component({
   selector: 'bc-season-strip',
-  imports: [UnitName],
+  imports: [MatTooltip, UnitName],
   templateUrl: './season-strip.html',
   styleUrl: './season-strip.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

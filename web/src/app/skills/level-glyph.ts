@@ -1,12 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { SkillLevel } from '@brave-comb/core/inspection';
+import { named } from '../language/words';
 import { levelPath } from './level-path';
+import { MatTooltip } from '@angular/material/tooltip';
 
 /** How much help a skill took, as a frame being put together: a dot for not yet, filled for can teach, dashed for fading. */
 @Component({
   selector: 'bc-level-glyph',
+  imports: [MatTooltip],
   template: `
-    <svg viewBox="0 0 24 24" aria-hidden="true" fill="none" stroke="currentColor" stroke-width="3">
+    <svg
+      [matTooltip]="says()"
+      viewBox="0 0 24 24"
+      aria-hidden="true"
+      fill="none"
+      stroke="currentColor"
+      stroke-width="3"
+    >
       @if (level() === null) {
         <circle cx="12" cy="12" r="1.700" fill="currentColor" stroke="none" />
       } @else {
@@ -29,5 +39,10 @@ import { levelPath } from './level-path';
 export class LevelGlyph {
   readonly level = input.required<SkillLevel | null>();
   readonly fading = input(false);
+  protected readonly says = computed(() => {
+    const level = this.level();
+    if (this.fading()) return $localize`needs refreshing`;
+    return level === null ? $localize`not yet` : named('skillLevel', level);
+  });
   protected readonly path = computed(() => levelPath(this.level()));
 }
