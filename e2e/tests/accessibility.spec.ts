@@ -9,7 +9,8 @@ test('axe finds nothing on sign-in, day sheet, visits and review', async ({ page
   await expect(page.locator('bc-season-strip .day')).toHaveCount(21);
   await axeFindsNothing(page);
   await page.getByRole('button', { name: 'Morag Selkirk, menu' }).click();
-  await page.getByRole('menuitem', { name: 'Dark theme' }).click();
+  await page.getByRole('menuitem', { name: 'Theme' }).click();
+  await page.getByRole('menuitemradio', { name: 'Dark' }).click();
   await page.waitForTimeout(400);
   await axeFindsNothing(page);
   await page.getByRole('link', { name: 'Afterwards' }).click();
@@ -20,7 +21,8 @@ test('axe finds nothing on sign-in, day sheet, visits and review', async ({ page
   await expect(page.getByRole('heading', { name: 'What changed' })).toBeVisible();
   await axeFindsNothing(page);
   await page.getByRole('button', { name: 'Morag Selkirk, menu' }).click();
-  await page.getByRole('menuitem', { name: 'Light theme' }).click();
+  await page.getByRole('menuitem', { name: 'Theme' }).click();
+  await page.getByRole('menuitemradio', { name: 'Light' }).click();
   await page.waitForTimeout(400);
   await axeFindsNothing(page);
 });

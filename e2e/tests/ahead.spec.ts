@@ -173,7 +173,8 @@ test('trainees see the season and tell what blooms, but no dues', async ({ page 
 test('axe finds nothing on the views under Ahead, also in the dark, and nothing runs off', async ({ page }) => {
   await signIn(page, 'morag');
   await page.getByRole('button', { name: /, menu$/ }).click();
-  await page.getByRole('menuitem', { name: 'Dark theme' }).click();
+  await page.getByRole('menuitem', { name: 'Theme' }).click();
+  await page.getByRole('menuitemradio', { name: 'Dark' }).click();
   for (const [path, heading] of VIEWS) {
     await page.goto(`/ahead/${path}`);
     await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();

@@ -10,7 +10,7 @@ test('a trainee sees the own group, the own part, and nothing to start or decide
   await expect(page.getByText('allergy', { exact: false })).toHaveCount(0);
   // A trainee may keep the record of an open visit, but neither watches all hives nor prints labels.
   await page.getByRole('link', { name: 'At the hive' }).click();
-  await expect(page.getByRole('heading', { name: 'Open visits' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'At the hive', level: 1 })).toBeVisible();
   for (const name of ['Live', 'Labels']) await expect(page.getByRole('link', { name, exact: true })).toHaveCount(0);
   await page.getByRole('link', { name: 'Afterwards' }).click();
   await page

@@ -30,6 +30,7 @@ test('a trainee claims, the supervisor confirms, the lead signs, and the passpor
   await expect(beside.getByText('second lighter in the bag')).toHaveCount(0);
 
   await lead.goto('/trainees');
+  await lead.getByRole('radio', { name: /^All skills/ }).click();
   const grid = lead.getByRole('grid');
   await grid.focus();
   await grid.press('ArrowDown');

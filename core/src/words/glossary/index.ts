@@ -25,7 +25,6 @@ export const glossaries: Readonly<Record<LanguageTag, readonly Term[]>> = {
  * @param terms a glossary
  * @param typed any part of a word, of another name for it or of its meaning; all for nothing
  * @returns words whose name begins with it first, then those whose names hold it, then those whose meaning does; each in its order
- * @example findTerms(glossaries.en, 'nuc')[0]?.term // 'nucleus'
  */
 export function findTerms(terms: readonly Term[], typed: string): readonly Term[] {
   const wanted = typed.trim().toLowerCase();
