@@ -26,7 +26,7 @@ describe('how the pages look', () => {
     const shown = () => {
       TestBed.tick();
       const { dataset, classList } = document.documentElement;
-      return [dataset['theme'], classList.contains('outdoor')];
+      return [dataset.theme, classList.contains('outdoor')];
     };
     return { theme, shown };
   };
