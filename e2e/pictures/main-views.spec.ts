@@ -138,6 +138,7 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.locator('bc-advice-card').first().getByRole('button', { name: 'Decide', exact: true }).click();
   await expect(page.getByText(/Decided by/)).toBeVisible();
   await take(page, 'visit-review', true);
+  await page.getByRole('radio', { name: /^All skills/ }).click();
   await page.goto('/trainees');
   const row = page.getByRole('row', { name: /Salma/ });
   await row.getByRole('gridcell').nth(13).click();
@@ -159,8 +160,10 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await take(page, 'practice');
   await page.goto('/office/checklist');
   await page.getByRole('button', { name: 'finds eggs', exact: true }).click();
-  await page.getByRole('combobox', { name: 'Times' }).selectOption('6');
-  await page.getByRole('combobox', { name: 'Before whom' }).selectOption('lead');
+  await page.getByRole('combobox', { name: 'Times' }).click();
+  await page.getByRole('option', { name: '6 times' }).click();
+  await page.getByRole('combobox', { name: 'Before whom' }).click();
+  await page.getByRole('option', { name: 'the lead once' }).click();
   await expect(page.getByText(/would drop back if assessed again/)).toBeVisible();
   await take(page, 'checklist');
 
