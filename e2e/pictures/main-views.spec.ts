@@ -138,8 +138,8 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.locator('bc-advice-card').first().getByRole('button', { name: 'Decide', exact: true }).click();
   await expect(page.getByText(/Decided by/)).toBeVisible();
   await take(page, 'visit-review', true);
-  await page.getByRole('radio', { name: /^All skills/ }).click();
   await page.goto('/trainees');
+  await page.getByRole('radio', { name: /^All skills/ }).click();
   const row = page.getByRole('row', { name: /Salma/ });
   await row.getByRole('gridcell').nth(13).click();
   await expect(page.getByRole('link', { name: 'Open the passport' })).toBeVisible();
