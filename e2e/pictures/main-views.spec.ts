@@ -155,7 +155,7 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.waitForTimeout(500);
   for (const key of '1L3S1P1N2H') await page.keyboard.press(key);
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'zones and eggs' }).click();
+  await page.getByRole('radio', { name: 'zones and eggs' }).click();
   await page.waitForTimeout(500);
   await take(page, 'practice');
   await page.goto('/office/checklist');
