@@ -10,7 +10,6 @@ const OURS = [
   ['at-the-hive/seen-enough.ts', 'evidence ticked off beside the comb'],
   ['at-the-hive/pollen-swatches.ts', 'colours of pollen, held against the load'],
   ['planning/plan-row.html', 'a token of the planning board, carried by keys and drag'],
-  ['practice/comb-stage.html', 'tools laid over the practice comb'],
   ['practice/reading-entry.ts', 'the bar of eighths that a learner fills'],
   [
     'season/season-strip.html',

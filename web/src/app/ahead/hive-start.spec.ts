@@ -63,10 +63,7 @@ describe('at the hive, before a visit', () => {
     const shown = await showView(HiveStart, 'messages', { messages: [] }, 'supervisor', {}, [
       provideState(planningFeature),
       { provide: Clock, useValue: { now: signal(Date.parse('2026-05-14T12:30:00Z')), instant: () => '' } },
-      {
-        provide: DeviceStore,
-        useValue: { unsentEntries: signal(waiting), unsentStarts: signal(0), unsentFiles: signal(0) },
-      },
+      { provide: DeviceStore, useValue: { unsent: signal(waiting) } },
       {
         provide: PreparedVisits,
         useValue: {

@@ -34,7 +34,6 @@ export class HiveStart {
   private readonly store = inject(Store);
   private readonly clock = inject(Clock);
   private readonly prepared = inject(PreparedVisits);
-  private readonly device = inject(DeviceStore);
   private readonly client = inject(ContractClient);
   private readonly person = this.store.selectSignal(peopleFeature.selectPerson);
   protected readonly school = computed(() => this.person()?.school.name ?? '');
@@ -133,9 +132,7 @@ export class HiveStart {
       hives,
     }));
   });
-  protected readonly waiting = computed(
-    () => this.device.unsentEntries() + this.device.unsentStarts() + this.device.unsentFiles(),
-  );
+  protected readonly waiting = inject(DeviceStore).unsent;
 
   constructor() {
     inject(DestroyRef).onDestroy(() => this.store.dispatch(PlanningEvents.daySheetLeft()));

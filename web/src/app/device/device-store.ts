@@ -1,4 +1,4 @@
-import { Injectable, signal } from '@angular/core';
+import { Injectable, computed, signal } from '@angular/core';
 import type { Output, Person, Problem, VisitFile, endpoints } from '@brave-comb/contract';
 import { idNow, withIdsOfNow } from '@brave-comb/core/exchange';
 import { STEP_IDS, type SideAddress, type SideEntry, type StepId, type VisitEntry } from '@brave-comb/core/inspection';
@@ -169,6 +169,8 @@ export class DeviceStore {
   readonly aside = signal<readonly Aside[]>([]);
   /** Entries of this person that wait, of all visits. */
   readonly unsentEntries = signal(0);
+  /** All that waits here to be sent. */
+  readonly unsent = computed(() => this.unsentEntries() + this.unsentStarts() + this.unsentFiles());
   private counting: Promise<void> | null = null;
   /** Whose device this is now. */
   private owner: string | null = null;

@@ -76,10 +76,7 @@ export class Shell {
   );
   protected readonly strip = this.store.selectSignal(seasonFeature.selectStrip);
   protected readonly stripFault = this.store.selectSignal(seasonFeature.selectFault);
-  private readonly device = inject(DeviceStore);
-  protected readonly waiting = computed(
-    () => this.device.unsentEntries() + this.device.unsentStarts() + this.device.unsentFiles(),
-  );
+  protected readonly waiting = inject(DeviceStore).unsent;
   private readonly messages = inject(ViewDesk).watch('messages', () => ({})).data;
   protected readonly unread = computed(() => (this.messages()?.messages ?? []).filter(({ read }) => !read).length);
   protected readonly sheet = this.store.selectSignal(planningFeature.selectSheet);
