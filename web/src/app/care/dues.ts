@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { RouterLink } from '@angular/router';
 import type { Calendars, ColonyCalendar } from '@brave-comb/contract';
 import { daysBetween } from '@brave-comb/core/units';
@@ -19,7 +20,7 @@ type Sorting = 'date' | 'hive';
 /** The colony calendar: what is due at each hive, why and how strictly, until when it is left alone, its load, and what to expect. */
 @Component({
   selector: 'bc-dues',
-  imports: [FIELD, MatButton, Named, RouterLink, ViewState, EventForm, ExpectedCard, CareRules],
+  imports: [FIELD, MatButton, MatButtonToggle, MatButtonToggleGroup, Named, RouterLink, ViewState, EventForm, ExpectedCard, CareRules],
   templateUrl: './dues.html',
   styleUrl: './dues.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -27,6 +27,7 @@ import { cellPoint, combSize, paintComb, zoneMiddles, zoneWalls } from './comb-p
 import { LIGHTS, type Light } from './comb-sprites';
 import { said } from '../language/said';
 import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 
 /** What is laid over a comb once it was answered. */
 export interface Overlay {
@@ -58,7 +59,7 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
 /** A comb in its frame: lit, drawn closer, dragged, walked through by keys; and a table of what its patches look like. */
 @Component({
   selector: 'bc-comb-stage',
-  imports: [MatButton],
+  imports: [MatButton, MatButtonToggle, MatButtonToggleGroup],
   templateUrl: './comb-stage.html',
   styleUrl: './comb-stage.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
