@@ -50,12 +50,13 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await take(page, 'day-sheet');
 
   await page.goto('/ahead/planner');
-  await page.getByRole('button', { name: /^Plan/ }).click();
-  await expect(page.locator('bc-plan-course')).toContainText(/Within \d|Best plan found (proven)/, { timeout: 20_000 });
-  await expect(page.getByRole('button', { name: 'Plan again' })).toBeVisible({ timeout: 70_000 });
+  await page.getByRole('button', { name: /^(Plan|Re-plan)$/ }).click();
+  await expect(page.locator('bc-plan-score')).toContainText(/of at most \d+ points|the best plan found has/, {
+    timeout: 20_000,
+  });
+  await expect(page.getByRole('button', { name: 'Re-plan' })).toBeVisible({ timeout: 70_000 });
   await page.locator('button.token').nth(1).click();
-  await expect(page.getByText('Alternatives')).toBeVisible({ timeout: 20_000 });
-  await expect(page.locator('.token mat-icon svg').first()).toBeVisible();
+  await expect(page.getByText('Or else')).toBeVisible({ timeout: 20_000 });
   await page.locator('bc-plan-grid .board').evaluate((board) => board.scrollTo({ left: 0 }));
   await take(page, 'planner');
   for (const [name, heading] of [

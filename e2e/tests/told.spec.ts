@@ -8,18 +8,22 @@ test('what is published is told to those whose sessions changed, stands in the o
 }) => {
   await signIn(page, 'morag');
   await page.goto('/ahead/planner');
-  const board = page.getByRole('region', { name: /^Slots across/ });
+  const board = page.getByRole('grid', { name: /^Plan: slots across/ });
   await expect(board.getByRole('row', { name: /^Curlew/ })).toBeVisible();
   const told = page.getByRole('button', { name: 'Back to published plan' });
   if (await told.isVisible()) await told.click();
   // The last session of the Dippers: nothing else in these walks rests on it.
   await board.locator('bc-plan-row', { hasText: 'Dipper' }).locator('button.token').last().click();
   const why = page.getByRole('region', { name: /^Why hive/ });
-  await expect(why.getByText('Alternatives')).toBeVisible();
-  await why.getByRole('button', { name: 'Move' }).first().click();
+  await expect(why.getByText('Or else')).toBeVisible();
+  await why
+    .getByRole('button', { name: /, \d\d:\d\d [+−]/ })
+    .first()
+    .click();
   await expect(page.getByText(/Moved, \d+\.\d points/)).toBeVisible();
+  await page.getByRole('button', { name: 'Publish …' }).click();
   await page.getByLabel('Note to everyone affected').fill('the stand is being mended');
-  await page.getByRole('button', { name: 'Publish', exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true }).click();
   await expect(page.getByText(/Version \d+ is published\. (\d+ people were|One person was) told\./)).toBeVisible();
   await page.getByRole('link', { name: 'Versions and messages' }).click();
   await expect(page.getByText('the stand is being mended').first()).toBeVisible();

@@ -285,7 +285,7 @@ describe('pins', () => {
     const pins = [first, second].map((slot) => ({ id: uuid(), what: { pin: { group: group.id, slot } } }));
     await lead.post(endpoints.pinPlan.path).send(pins[0]).expect(200);
     const refused = await lead.post(endpoints.pinPlan.path).send(pins[1]).expect(422);
-    expect((refused.body as { message: string }).message).toMatch(/^This pin cannot be kept\. .*days/);
+    expect((refused.body as { message: string }).message).toMatch(/^This slot cannot be fixed\. .*days/);
     expect((await board()).pins).toHaveLength(1);
     const away = now.groups.flatMap(({ id, name }) =>
       now.slots.flatMap((slot) =>

@@ -27,7 +27,7 @@ export const thingNames: Readonly<Record<Thing, string>> = {
   photo: 'photo',
   'photo-drill': 'photo drill',
   'photo-or-note': 'photo or note',
-  pin: 'pin',
+  pin: 'fixed slot',
   plan: 'plan',
   'planning-job': 'planning job',
   poll: 'poll',
@@ -164,7 +164,7 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'newer-forecast':
     'This plan was made by an older forecast than the one in use now. It is kept: look at what the new forecast changes, then publish.',
   'slot-is-gone': ({ day, time }, w) =>
-    `The plan has a session on ${w.date(day)} at ${time}, which has begun or is not offered any more. Plan again; your pins are kept.`,
+    `The plan has a session on ${w.date(day)} at ${time}, which has begun or is not offered any more. Plan again; what you fixed is kept.`,
   'unknown-names':
     'The plan names a group, a hive or an hour that is not here, or not any more. Plan again from the board.',
   'enough-plans-wait': 'One plan is being worked out and two are waiting. Stop one of them, or wait until one is done.',

@@ -143,7 +143,7 @@ export const serverSentences: Sentences<ServerSentences> = {
   'pin-cannot-come': ({ group, slot, why }, w) =>
     `${w.text(group)} cannot come ${w.text(slot)}: ${w.text(why)}. Choose another slot, or change when they can come.`,
   'pin-cannot-be-kept': ({ rules }, w) =>
-    `This pin cannot be kept. ${rules.map((rule) => w.text(rule)).join(' ') || 'It conflicts with another pin or with what people were told for today.'}`,
+    `This slot cannot be fixed. ${rules.map((rule) => w.text(rule)).join(' ') || 'It conflicts with another fixed slot or with what people were told for today.'}`,
   'plan-cannot-be-held': ({ rules }, w) =>
     `This plan cannot be held: ${rules.map((rule) => w.text(rule)).join(' ')} Change it or plan again.`,
   'poll-suggested': ({ skill }, w) => `Could you do this alone: ${w.text(skill)}?`,
@@ -192,7 +192,7 @@ export const serverSentences: Sentences<ServerSentences> = {
   'planning-died':
     'Planning ended unexpectedly several times. Plan fewer days or groups at once, or tell whoever runs this server.',
   'plan-unreadable': 'This plan was asked for by another version of the application and cannot be read. Plan again.',
-  'pins-not-kept': 'The pins cannot all be kept. Undo one of those named on the board, then plan again.',
+  'pins-not-kept': 'The fixed slots cannot all be kept. Undo one of those named on the board, then plan again.',
   'comb-place': ({ hive, box, place }) => `hive ${hive}, ${box}, place ${place}`,
   'comb-box': ({ hive, box }) => `hive ${hive}, ${box}`,
   'comb-new': 'new',

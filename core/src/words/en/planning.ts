@@ -63,11 +63,11 @@ export const planningSentences: Sentences<PlanningSentences> = {
   'hive-shared': ({ hive, slot }) => `${hive} is opened twice at ${slot}.`,
   'rests-between': ({ hive, first, second, restDays }, w) =>
     `${hive} is opened on ${w.text(first)} and on ${w.text(second)} and rests ${restDays} days.`,
-  'pinned-staff': ({ hive, slot }) => `Staff do not open ${hive} at ${slot}, which is pinned.`,
-  'pinned-session': ({ group, slot }) => `${group} has no session at ${slot}, which is pinned.`,
-  'pinned-hive': ({ group, hive, slot }) => `${group} does not open ${hive} at ${slot}, which is pinned.`,
+  'pinned-staff': ({ hive, slot }) => `Staff do not open ${hive} at ${slot}, which is fixed.`,
+  'pinned-session': ({ group, slot }) => `${group} has no session at ${slot}, which is fixed.`,
+  'pinned-hive': ({ group, hive, slot }) => `${group} does not open ${hive} at ${slot}, which is fixed.`,
   'pinned-supervisor': ({ supervisor, group, slot }) =>
-    `${supervisor} is not with ${group} at ${slot}, which is pinned.`,
+    `${supervisor} is not with ${group} at ${slot}, which is fixed.`,
   'low-odds': ({ group, slot, tenths }) => `${group}, ${slot}: fit in ${tenths} of 10 forecasts.`,
   'too-few-sessions': ({ group, held, wanted }) => `${group} has ${held} of ${wanted} sessions.`,
   'comes-late': ({ group, day, lateAfter }, w) => `${group} comes on ${w.text(day)}, later than ${w.text(lateAfter)}.`,
@@ -88,9 +88,9 @@ export const planningSentences: Sentences<PlanningSentences> = {
   'not-weekday': 'not on this weekday',
   'not-these-hours': 'not at these hours',
   'too-heavy': ({ kg, able }, w) => `${w.kg(kg)} to lift, ${able} can`,
-  'pins-differ': 'Two pins name different supervisors for the same session.',
+  'pins-differ': 'Two fixed slots name different supervisors for the same session.',
   'was-forbidden': ({ group, slot, hive }) =>
-    `${[group ?? 'Staff', slot, hive].filter((part) => part !== null).join(', ')} was forbidden.`,
+    `${[group ?? 'Staff', slot, hive].filter((part) => part !== null).join(', ')} is excluded.`,
   'due-not-opened': ({ hive, again, by, other }, w) =>
     `${hive} is due ${again ? 'again ' : ''}by ${w.text(by)} and is not opened${other ? ' for it' : ''}.`,
   'due-opened-late': ({ hive, again, by, after }, w) =>

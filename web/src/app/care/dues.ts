@@ -20,7 +20,18 @@ type Sorting = 'date' | 'hive';
 /** The colony calendar: what is due at each hive, why and how strictly, until when it is left alone, its load, and what to expect. */
 @Component({
   selector: 'bc-dues',
-  imports: [FIELD, MatButton, MatButtonToggle, MatButtonToggleGroup, Named, RouterLink, ViewState, EventForm, ExpectedCard, CareRules],
+  imports: [
+    FIELD,
+    MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    Named,
+    RouterLink,
+    ViewState,
+    EventForm,
+    ExpectedCard,
+    CareRules,
+  ],
   templateUrl: './dues.html',
   styleUrl: './dues.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -70,11 +70,21 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
       },
       {
         at: 'bc-plan-troubles',
-        says: $localize`Rules that are broken and checks that are missed, each with the way out.`,
+        says: $localize`Rules that are broken come first, each with its cheapest ways out; below them the checks that are missed and the slots that are risky. Nothing is published while a rule is broken.`,
+      },
+      {
+        at: 'bc-plan-rhythm',
+        says: $localize`Days between two looks at each colony that must be looked at again and again.`,
       },
       { at: 'bc-plan-force', says: $localize`A session at hours of your own choice, and what it would cost.` },
     ],
-    keys: [...BOARD_KEYS, ['M', $localize`carry a session, Enter puts it down, Esc back`]],
+    keys: [
+      ...BOARD_KEYS,
+      ['M', $localize`carry a hive, Enter puts it down, Esc puts it back`],
+      ['F', $localize`fix the chosen hive in its slot`],
+      ['X', $localize`exclude it from its slot`],
+      ['U', $localize`undo the last change`],
+    ],
   },
   season: {
     name: $localize`Season`,

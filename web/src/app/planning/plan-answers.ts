@@ -22,6 +22,7 @@ import {
   skillsGained,
   stepsBetween,
   troublesOf,
+  waysOut,
   wetDayOf,
   whyNot,
   withItem,
@@ -74,6 +75,8 @@ function answer(model: PlanModel, question: Exclude<Question, { about: 'problem'
       return { worth: objectiveOf(problem, question.plan) };
     case 'troubles':
       return troublesOf(problem, question.plan);
+    case 'ways':
+      return waysOut(problem, question.plan, question.trouble);
     case 'wet-day':
       return wetDayOf(problem, question.plan, question.session, question.ways);
     case 'comparison':

@@ -28,7 +28,7 @@ export interface Placed {
           </mat-select></mat-form-field
         >
       </label>
-      <label bcField
+      <label bcField class="hours"
         ><span i18n>Hours</span
         ><mat-form-field
           ><mat-select #slot [value]="slots()[0]?.id">
@@ -60,6 +60,12 @@ export interface Placed {
     </div>
   `,
   styles: `
+    .fields > * {
+      flex: 1 1 130px;
+    }
+    .fields > .hours {
+      flex: 1 1 250px;
+    }
     .tools {
       display: flex;
       flex-wrap: wrap;

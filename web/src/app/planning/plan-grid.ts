@@ -3,16 +3,21 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   ElementRef,
   inject,
   Injector,
   input,
+  linkedSignal,
   output,
   signal,
+  viewChild,
 } from '@angular/core';
-import type { PlanItem, PlanLock } from '@brave-comb/core/planning';
+import { MatIconButton } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import { LOW_ODDS, type PlanItem, type PlanLock } from '@brave-comb/core/planning';
 import { type Offer, PlanRow } from './plan-row';
-import { cellKey, type Row } from './plan-rows';
+import { cellKey, openingKey, type Row } from './plan-rows';
 
 export interface SlotHead {
   readonly id: string;
@@ -24,6 +29,9 @@ export interface SlotHead {
   readonly temperature: number;
 }
 
+/** Width of the groups' names, and the least of a slot, px. */
+const [NAME, LEAST] = [112, 152];
+
 const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
@@ -31,14 +39,14 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowDown: [0, 1],
 };
 
-/** Slots across, groups down, hives as tokens that can be carried by pointer or keyboard. */
+/** Slots across, groups down, hives as tokens that can be carried by pointer or keyboard. One stop of the Tab key. */
 @Component({
   selector: 'bc-plan-grid',
-  imports: [PlanRow],
+  imports: [MatIcon, MatIconButton, PlanRow],
   templateUrl: './plan-grid.html',
   styleUrl: './plan-grid.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(keydown)': 'key($event)' },
+  host: { '(keydown)': 'key($event)', '(focusin)': 'enter($event)' },
 })
 export class PlanGrid {
   private readonly element = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
@@ -62,6 +70,63 @@ export class PlanGrid {
     if (item === null || item.kind === 'session') return null;
     return { row: item.kind === 'staff' ? null : item.group, key: `${keyOf(item)} ${item.hive}` };
   });
+
+  protected readonly risky = LOW_ODDS;
+  private readonly box = viewChild.required<ElementRef<HTMLElement>>('box');
+  private readonly width = signal(NAME + 7 * LEAST);
+  private readonly left = signal(0);
+  /** Slots that are in sight at a time. */
+  private readonly across = computed(() =>
+    Math.max(1, Math.min(this.slots().length, Math.floor((this.width() - NAME) / LEAST))),
+  );
+  private readonly column = computed(() => Math.floor((this.width() - NAME - 2) / this.across()));
+  protected readonly columns = computed(() => `${NAME}px repeat(${this.slots().length}, ${this.column()}px)`);
+  protected readonly before = computed(() => Math.round(this.left() / this.column()));
+  protected readonly last = computed(() => Math.min(this.slots().length, this.before() + this.across()));
+  protected readonly after = computed(() => this.slots().length - this.last());
+
+  /** The hive that the Tab key leads to: where somebody was last, else the first. */
+  private readonly stop = linkedSignal<readonly Row[], string | null>({
+    source: this.rows,
+    computation: (rows, was) => {
+      const all = rows.flatMap(({ cells }) =>
+        cells.flatMap(({ group, slot, tokens }) => tokens.map(({ hive }) => openingKey(group, slot, hive))),
+      );
+      return was?.value && all.includes(was.value) ? was.value : (all[0] ?? null);
+    },
+  });
+
+  constructor() {
+    const destroyed = inject(DestroyRef);
+    afterNextRender(() => {
+      const box = this.box().nativeElement;
+      if (typeof ResizeObserver === 'undefined') return;
+      const watch = new ResizeObserver(() => this.width.set(box.clientWidth));
+      watch.observe(box);
+      destroyed.onDestroy(() => watch.disconnect());
+    });
+  }
+
+  protected scrolled(): void {
+    this.left.set(this.box().nativeElement.scrollLeft);
+  }
+
+  /** Slots further left or right, a sight at a time. */
+  protected page(direction: -1 | 1): void {
+    const box = this.box().nativeElement;
+    box.scrollLeft = (this.before() + direction * this.across()) * this.column();
+    this.scrolled();
+  }
+
+  protected enter({ target }: FocusEvent): void {
+    const opening = (target as HTMLElement).getAttribute('data-opening');
+    if (opening !== null) this.stop.set(opening);
+  }
+
+  protected stopIn(row: Row): string | null {
+    const stop = this.stop();
+    return stop?.startsWith(`${row.id ?? 'staff'} `) === true ? stop : null;
+  }
 
   protected chosenIn(row: Row): string | null {
     const chosen = this.chosenKey();
@@ -170,11 +235,6 @@ const keyOf = (item: PlanItem) => cellKey(item.kind === 'staff' ? null : item.gr
 
 /** Moves the focus to the nearest token in a direction. */
 function focusNext(board: HTMLElement, from: HTMLElement, [dx, dy]: readonly [number, number]): boolean {
-  if (from.classList.contains('board')) {
-    const first = board.querySelector<HTMLElement>('button.token');
-    first?.focus();
-    return first !== null;
-  }
   if (!from.classList.contains('token')) return false;
   const here = from.getBoundingClientRect();
   const score = (box: DOMRect) => {

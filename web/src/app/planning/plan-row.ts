@@ -3,7 +3,7 @@ import { CdkDrag, type CdkDragEnd, type CdkDragMove } from '@angular/cdk/drag-dr
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { PlanItem } from '@brave-comb/core/planning';
-import { type Cell, cellKey, type Row } from './plan-rows';
+import { type Cell, cellKey, openingKey, type Row } from './plan-rows';
 
 /** What it costs to put a hive that is carried into a cell. */
 export interface Offer {
@@ -14,8 +14,11 @@ export interface Offer {
 export const itemOf = ({ group, slot }: Pick<Cell, 'group' | 'slot'>, hive: string): PlanItem =>
   group === null ? { kind: 'staff', slot, hive } : { kind: 'hive', group, slot, hive };
 
+/** Points from which tenths say nothing. */
+const TENTHS_UNDER = 9.95;
 /** Points with their sign, a gain as plus. */
-export const pointsText = (gain: number): string => `${gain < 0 ? '−' : '+'}${Math.abs(gain).toFixed(1)}`;
+export const pointsText = (gain: number): string =>
+  `${gain < 0 ? '−' : '+'}${Math.abs(gain).toFixed(Math.abs(gain) < TENTHS_UNDER ? 1 : 0)}`;
 
 /** One group's row of the planner board. */
 @Component({
@@ -30,6 +33,8 @@ export class PlanRow {
   readonly row = input.required<Row>();
   /** Opening that is chosen, if it is in this row. */
   readonly chosen = input<string | null>(null);
+  /** Opening of this row that the Tab key leads to, if it is in this row. */
+  readonly stop = input<string | null>(null);
   /** Cell of this row over which a hive is carried. */
   readonly target = input<string | null>(null);
   /** What a carried hive would cost in each cell; null while none is carried. */
@@ -45,7 +50,7 @@ export class PlanRow {
   private dragging = false;
 
   protected idOf({ group, slot }: Cell, hive: string): string {
-    return `${cellKey(group, slot)} ${hive}`;
+    return openingKey(group, slot, hive);
   }
 
   protected offerText(cell: Cell): string {

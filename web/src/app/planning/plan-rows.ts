@@ -43,7 +43,8 @@ export interface Row {
 }
 
 export const cellKey = (group: string | null, slot: string) => `${group ?? 'staff'} ${slot}`;
-const openingKey = (group: string | null, slot: string, hive: string) => `${cellKey(group, slot)} ${hive}`;
+/** An opening's own key: its cell and its hive. */
+export const openingKey = (group: string | null, slot: string, hive: string) => `${cellKey(group, slot)} ${hive}`;
 
 const openingsOf = ({ sessions, staff }: Assignments) => [
   ...sessions.flatMap(({ group, slot, hives }) => hives.map((hive) => ({ group, slot, hive }) as const)),
@@ -115,7 +116,7 @@ export function rowsOf(
         group === null ? $localize`Staff` : (names.get(group) ?? ''),
         names.get(slot) ?? '',
         headline,
-        pinned ? $localize`pinned` : '',
+        pinned ? $localize`fixed` : '',
         state === 'here' ? $localize`would leave` : state === 'there' ? $localize`would come` : '',
       ]
         .filter(Boolean)

@@ -11,6 +11,7 @@ import type {
   PlanStep,
   SkillGain,
   Trouble,
+  WayOut,
   WetDay,
   WhyNot,
 } from '@brave-comb/core/planning';
@@ -52,6 +53,7 @@ export type Question =
   | { readonly about: 'not-placed'; readonly plan: Assignments }
   | { readonly about: 'reasons'; readonly plan: Assignments }
   | { readonly about: 'troubles'; readonly plan: Assignments }
+  | { readonly about: 'ways'; readonly plan: Assignments; readonly trouble: Trouble }
   | { readonly about: 'worth'; readonly plan: Assignments }
   | { readonly about: 'comparison'; readonly plan: Assignments; readonly other: Assignments }
   | {
@@ -77,6 +79,8 @@ export interface Answers {
   'not-placed': readonly WhyNot[];
   reasons: readonly OpeningReason[];
   troubles: readonly Trouble[];
+  /** The cheapest ways out of a trouble by one change. */
+  ways: readonly WayOut[];
   worth: { readonly worth: number };
   comparison: Comparison;
   step: { readonly plan: Assignments; readonly made: number };

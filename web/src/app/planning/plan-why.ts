@@ -23,7 +23,6 @@ let drawn = 0;
 @Component({
   selector: 'bc-plan-why',
   template: `
-    <p class="total" [class.cost]="why().marginal.total < 0" i18n>{{ signed(why().marginal.total) }} points</p>
     <ul>
       @for (part of parts(); track part.name) {
         <li>
@@ -59,11 +58,6 @@ let drawn = 0;
     </ul>
   `,
   styles: `
-    .total {
-      margin: 2px 0 6px;
-      font: 700 20px/1 var(--display);
-      color: var(--heather);
-    }
     ul {
       margin: 0;
       padding: 0;

@@ -40,6 +40,8 @@ const PLAN: InspectionPlan = {
 /** Answers as the worker would, at once. */
 class FakeWorker {
   static asked: Question[] = [];
+  /** Troubles other than the usual two. */
+  static troubles: Answers['troubles'] | null = null;
   onmessage: ((event: { data: unknown }) => void) | null = null;
   postMessage({ id, question }: { id: number; question: Question }): void {
     FakeWorker.asked.push(question);
@@ -81,7 +83,7 @@ class FakeWorker {
           skills: [{ skill: 'finds-eggs', points: 8 }],
         },
       ],
-      troubles: [
+      troubles: FakeWorker.troubles ?? [
         {
           kind: 'low-odds',
           group: 'dipper',
@@ -111,6 +113,18 @@ class FakeWorker {
         changes: 1,
         sound: [true, true],
       },
+      ways: [
+        {
+          change: { kind: 'lead', group: 'dipper', slot: 'sun', supervisor: 'tomasz' },
+          plan: { ...PLAN, sessions: [PLAN.sessions[0]!, { ...PLAN.sessions[1]!, supervisor: 'tomasz' }] },
+          price: 2,
+        },
+        {
+          change: { kind: 'leave-out', from: { kind: 'session', group: 'dipper', slot: 'sun' } },
+          plan: { sessions: [PLAN.sessions[0]!], staff: [] },
+          price: 24,
+        },
+      ],
       worth: { worth: 98.5 },
       step: { plan: { staff: [], sessions: [{ ...PLAN.sessions[0]!, slot: 'sun' }] }, made: 1 },
       'not-placed': [
@@ -252,6 +266,22 @@ async function showBoard(board: PlanBoard = BOARD, role: 'lead' | 'supervisor' =
   await settle(shown.fixture);
   return shown;
 }
+/** Publishes as the dialog asks for it, with a note to everybody. */
+async function publishWith(
+  fixture: Parameters<typeof controlsOf>[0],
+  press: (name: RegExp) => Promise<unknown>,
+  note = '',
+): Promise<void> {
+  await press(/^Publish …$/);
+  const dialog = document.querySelector('mat-dialog-container')!;
+  expect(textOf(dialog)).toContain('Publish this plan?');
+  const field = dialog.querySelector<HTMLInputElement>('input')!;
+  field.value = note;
+  field.dispatchEvent(new Event('input'));
+  [...dialog.querySelectorAll('button')].find((each) => textOf(each) === 'Publish')!.click();
+  await vi.waitFor(() => expect(document.querySelector('mat-dialog-container')).toBeNull());
+  await settle(fixture);
+}
 const settle = async (fixture: { whenStable: () => Promise<unknown> }) => {
   for (let round = 0; round < 4; round += 1) {
     await new Promise((done) => setTimeout(done));
@@ -263,38 +293,60 @@ describe('the planner board', () => {
     const { element } = await showBoard();
     const heads = [...element.querySelectorAll('[role=columnheader]')].map(textOf);
     expect(heads[1]).toContain('Thu 14');
-    expect(heads[1]).toContain('9 in 10');
+    expect(heads[1]).toContain('fit 9 in 10');
     const rows = [...element.querySelectorAll('bc-plan-row')].map(textOf);
     expect(rows[0]).toMatch(/Curlew 7 trainees 18 skills open Tomasz 4.*2.*exam/);
     expect(rows[1]).toMatch(/Dipper.*Leilani 7/);
     expect(rows[2]).toMatch(/Staff.*12/);
-    expect(element.querySelector('[aria-label^="Hive 4, Curlew"]')!.getAttribute('aria-label')).toContain('pinned');
-    expect(element.querySelectorAll('.session.unsure')).toHaveLength(2);
+    expect(element.querySelector('[aria-label^="Hive 4, Curlew"]')!.getAttribute('aria-label')).toContain('fixed');
+    expect(element.querySelectorAll('.odds.risky')).toHaveLength(1);
   });
 
-  it('leaves out slots that nobody can use until they are asked for', async () => {
+  it('shows the slots of the plan and the likeliest free ones; unusable ones when they are asked for', async () => {
     const { element, press } = await showBoard();
     expect(element.querySelectorAll('[role=columnheader]')).toHaveLength(3);
-    await press(/Show 1 unusable slots/);
+    await press(/^All slots 3$/);
     expect(element.querySelectorAll('[role=columnheader]')).toHaveLength(4);
   });
 
-  it('says how near the best possible the plan is, and what is not placed', async () => {
+  it('says what the plan is worth of at most how much, what a point is, and what is not placed', async () => {
     const { element } = await showBoard();
-    expect(textOf(element.querySelector('bc-plan-course'))).toContain('Within 2.4 %');
+    expect(textOf(element.querySelector('bc-plan-score'))).toBe(
+      '120 of at most 123 points 1 point: one trainee practises one open skill once.',
+    );
     expect(textOf(element.querySelector('.not'))).toMatch(/Hive 10 Hive 10 was opened .* free from Sun 17, 13:10/);
+  });
+
+  it.each([
+    ['proven', { objective: 123, bound: 123 }, null, '123 of at most 123 points: best plan found (proven)'],
+    ['near', { objective: 122, bound: 123 }, null, '122 of at most 123 points, nearly the best'],
+    [
+      'changed by hand',
+      { objective: 122, bound: 123 },
+      [],
+      '99 points on the board; the best plan found has 122, nearly the best',
+    ],
+    ['nothing planned', null, null, '99 points; not planned with this forecast yet'],
+  ] as const)('says how good a plan is: %s', async (_case, last, draft, words) => {
+    localStorage.clear();
+    if (draft) keepDrafts('p', [{ plan: { sessions: [PLAN.sessions[1]!], staff: [] }, words: 'Excluded' }]);
+    const job = last === null ? null : { ...JOB, course: [{ at: 1, ...last }] };
+    const told = { sessions: [PLAN.sessions[0]!], staff: [] };
+    const { element } = await showBoard({ ...BOARD, job, told } as unknown as PlanBoard, 'lead', false);
+    expect(textOf(element.querySelector('bc-plan-score .score'))).toBe(words);
+    localStorage.clear();
   });
 
   it('explains a chosen hive part by part, prices other places and moves there; undo takes it back', async () => {
     const { element, press, fixture } = await showBoard();
     await press(/^Hive 4, Curlew/);
     await settle(fixture);
-    const panel = element.querySelector('aside .chosen')!;
-    expect(textOf(panel)).toMatch(/Why hive 4 Curlew, Thu 14, 13:10–15:30, Home orchard \+13\.0 points/);
+    const panel = element.querySelector('bc-plan-opening')!;
+    expect(textOf(panel)).toMatch(/Why hive 4 Curlew, Thu 14, 13:10–15:30, Home orchard \+13 points/);
     expect(textOf(panel)).toMatch(/Skills \+8\.0 finds eggs 8\.0 .*Disturbance −2\.0/);
-    expect(textOf(panel)).toMatch(/Thu 14, 13:10 with Dipper −3\.2 Move/);
+    expect(textOf(panel)).toMatch(/Or else Dipper, Thu 14, 13:10 −3\.2/);
     expect(textOf(panel)).toContain('Curlew cannot come at Sun 17, 13:10.');
-    await press(/^Move$/);
+    await press(/^Dipper, Thu 14, 13:10 −3/);
     await settle(fixture);
     expect(textOf(element)).toContain('Moved, 3.2 points less');
     expect(element.querySelector('[aria-label^="Hive 4, Dipper"]')).not.toBeNull();
@@ -306,18 +358,25 @@ describe('the planner board', () => {
   it('pins and leaves out what is chosen, and publishes against the version and forecast on the board', async () => {
     const { press, changes, fixture } = await showBoard();
     await press(/^Hive 7, Dipper/);
-    await press(/^Pin here$/);
+    await press(/^Fix here$/);
     expect(changes().at(-1)).toMatchObject({
       endpoint: 'pinPlan',
       sent: { body: { what: { pin: { group: 'dipper', slot: 'sun', hives: ['h7'] } } } },
     });
-    await press(/^Publish$/);
+    await publishWith(fixture, press, 'the stand is being mended');
     expect(changes().at(-1)).toMatchObject({
       endpoint: 'publishPlan',
-      sent: { body: { after: null, forecast: '2026-05-14T06:10:00Z', sessions: PLAN.sessions } },
+      sent: {
+        body: {
+          after: null,
+          forecast: '2026-05-14T06:10:00Z',
+          sessions: PLAN.sessions,
+          reason: 'the stand is being mended',
+        },
+      },
     });
     await press(/^Hive 7, Dipper/);
-    await press(/^Leave out$/);
+    await press(/^Exclude here$/);
     await settle(fixture);
     expect(changes().at(-1)).toMatchObject({
       sent: { body: { what: { forbid: { group: 'dipper', slot: 'sun', hive: 'h7' } } } },
@@ -330,7 +389,7 @@ describe('the planner board', () => {
     store.dispatch(PlanJobEvents.told({ job: { ...JOB, status: 'running', seconds: 1 } }));
     await settle(fixture);
     expect([...element.querySelectorAll('button')].map(textOf)).toContain('Stop');
-    const trouble = 'The pins cannot all be kept. Take one back.';
+    const trouble = 'The fixed slots cannot all be kept. Undo one.';
     store.dispatch(PlanJobEvents.told({ job: { ...JOB, status: 'failed', plan: null, trouble } }));
     await settle(fixture);
     expect(textOf(element.querySelector('[role="alert"]'))).toBe(trouble);
@@ -346,17 +405,20 @@ describe('the planner board', () => {
     } as unknown as PlanBoard);
     const alerts = [...element.querySelectorAll('[role="alert"]')].map(textOf).join(' ');
     expect(alerts).toContain('Curlew comes on Thu 14 and on Fri 15.');
-    expect(alerts).toContain('Pinned: Curlew, Thu 14');
+    expect(alerts).toContain('Fixed: Curlew, Thu 14');
     expect(alerts).toContain('next forecast');
   });
 
-  it('leads from the board into its hives by an arrow key, and from one to the next', async () => {
-    const { element } = await showBoard(BOARD);
+  it('is one stop of the Tab key, from which arrow keys lead from hive to hive', async () => {
+    const { element, fixture } = await showBoard(BOARD);
     document.body.append(element);
-    const board = element.querySelector<HTMLElement>('.board')!;
-    board.focus();
-    board.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true, cancelable: true }));
-    expect(document.activeElement).toBe(element.querySelector('button.token'));
+    const stops = () => [...element.querySelectorAll<HTMLElement>('.token[tabindex="0"]')];
+    expect(stops()).toHaveLength(1);
+    const other = element.querySelector<HTMLElement>('[aria-label^="Hive 7, Dipper"]')!;
+    other.focus();
+    other.dispatchEvent(new FocusEvent('focusin', { bubbles: true }));
+    await settle(fixture);
+    expect(stops()).toEqual([other]);
   });
 
   it('carries a hive by keyboard: prices in the cells, what it costs in words, put down or back', async () => {
@@ -392,8 +454,8 @@ describe('the planner board', () => {
     const { element, press, fixture } = await showBoard();
     await press(/^Hive 7, Dipper/);
     await settle(fixture);
-    const panel = textOf(element.querySelector('aside .chosen'));
-    expect(panel).toContain('In reserve: Mon 18, 13:10 with Leilani Kealoha, −2.5 points.');
+    const panel = textOf(element.querySelector('bc-plan-opening'));
+    expect(panel).toContain('in reserve Mon 18, 13:10 with Leilani Kealoha, −2.5 points.');
     expect(panel).toContain('Hive 2 cannot wait: staff, Thu 14, 13:10.');
     expect(FakeWorker.asked.find(({ about }) => about === 'wet-day')).toMatchObject({ session: PLAN.sessions[1] });
   });
@@ -430,16 +492,57 @@ describe('the planner board', () => {
 
   it('shows troubles by kind, and of one kind only where they lie', async () => {
     const { element, press } = await showBoard();
-    await press(/^1 low odds$/);
+    await press(/^1 risky slot$/);
     expect(element.querySelectorAll('[role=columnheader]')).toHaveLength(2);
     expect([...element.querySelectorAll('bc-plan-row')].map(textOf)).toHaveLength(1);
     expect(textOf(element.querySelector('bc-plan-troubles'))).toContain(
       'Dipper, Sun 17, 13:10: fit in 5 of 10 forecasts.',
     );
-    await press(/^1 low odds$/);
-    await press(/^1 due not met$/);
+    await press(/^1 risky slot$/);
+    await press(/^1 check missed$/);
     expect(textOf(element.querySelector('bc-plan-troubles'))).toContain('Hive 10 is due by Sun 17 and is not opened.');
     expect(element.querySelectorAll('bc-plan-row')).toHaveLength(3);
+  });
+
+  it('offers the cheapest ways out of what is wrong; one is taken and undone', async () => {
+    const { element, press, fixture } = await showBoard();
+    const line = () => textOf(element.querySelector('bc-plan-troubles li'));
+    expect(line()).toBe(
+      '10 Hive 10 is due by Sun 17 and is not opened. Tomasz Wierzba leads −2.0 Cancel Dipper, Sun 17, 13:10 −24',
+    );
+    await press(/^Tomasz Wierzba leads/);
+    await settle(fixture);
+    expect(textOf(element.querySelector('[role=status]'))).toContain('Done: Tomasz Wierzba leads, −2.0 points.');
+    expect(textOf(element.querySelectorAll('bc-plan-row')[1]!)).toMatch(/Tomasz 7/);
+    await press(/^Undo$/);
+    await settle(fixture);
+    expect(textOf(element.querySelectorAll('bc-plan-row')[1]!)).toMatch(/Leilani 7/);
+  });
+
+  it('is not published while a rule is broken, and says how many are to settle', async () => {
+    const says = { say: 'planning/cannot-come' as const, of: { who: 'dipper', slot: 'sun' } };
+    FakeWorker.troubles = [{ kind: 'broken-rule', rule: 'group-slot', group: 'dipper', slot: 'sun', says }];
+    const { element, press, changes } = await showBoard();
+    FakeWorker.troubles = null;
+    const publish = element.querySelector<HTMLButtonElement>('button.publish')!;
+    expect(textOf(publish)).toBe('Publish: 1 rule to settle');
+    expect(publish.getAttribute('aria-disabled')).toBe('true');
+    await press(/^Publish: 1 rule/);
+    expect(changes()).toEqual([]);
+    expect(textOf(element.querySelector('bc-plan-troubles'))).toContain('Dipper cannot come at Sun 17, 13:10.');
+  });
+
+  it('draws how many days pass between two looks, and what nobody opens in time', async () => {
+    const hives = problem.hives.map((each) =>
+      each.id === 'h4' ? { ...each, lastOpened: -9, due: { from: 0, by: 0, weight: 9, every: 7 } } : each,
+    );
+    const { element } = await showBoard({ ...BOARD, problem: { ...problem, hives } } as unknown as PlanBoard);
+    const chart = element.querySelector('bc-plan-rhythm')!;
+    expect(textOf(chart)).toContain('the rule is every 7 while swarms may leave');
+    const [row, ...others] = [...chart.querySelectorAll('[role=listitem]')];
+    expect(others).toHaveLength(0);
+    expect(row!.getAttribute('aria-label')).toBe('Hive 4: looked at on 5 May, 14 May; missed by 21 May');
+    expect(textOf(row!.querySelector('.days.over'))).toBe('9');
   });
 
   it('compares with another plan: parts, steps, ghosts on the board; a step is made and undone', async () => {
@@ -448,7 +551,7 @@ describe('the planner board', () => {
     await controlsOf(fixture).choose(/^Compare/, 'what people were told');
     await settle(fixture);
     const panel = () => textOf(element.querySelector('bc-plan-compare'));
-    expect(panel()).toMatch(/What the other plan gains \+6\.0 points/);
+    expect(panel()).toMatch(/What the other plan gains: \+6\.0 points/);
     expect(panel()).toMatch(
       /Curlew, Thu 14, 13:10 with Tomasz Wierzba: Hive 4, Hive 2 → Curlew, Sun 17, 13:10 .* \+6\.0/,
     );
@@ -487,7 +590,7 @@ describe('the planner board', () => {
   it('keeps a plan that was not taken, compares it with what was told, and keeps drafts on the device', async () => {
     localStorage.clear();
     const { element, fixture, press } = await showBoard();
-    await press(/^Publish$/);
+    await publishWith(fixture, press);
     const store = TestBed.inject(Store);
     const fault = { status: 409, message: 'Ruth published version 2 while you planned.' } as CallFault;
     const change = {
@@ -509,7 +612,7 @@ describe('the planner board', () => {
     store.dispatch(ViewEvents.changed({ change, answer: { version: 2, told: 12 } }));
     await settle(fixture);
     expect(keptDrafts('p')).toHaveLength(1);
-    await press(/^Publish$/);
+    await publishWith(fixture, press);
     store.dispatch(ViewEvents.changed({ change, answer: { version: 3, told: 12 } }));
     await settle(fixture);
     expect(textOf(element.querySelector('.how [role=status]'))).toContain(
@@ -519,7 +622,7 @@ describe('the planner board', () => {
   });
 
   it('goes on from changes that were kept, unless they cannot be read', async () => {
-    keepDrafts('p', [{ plan: { sessions: [PLAN.sessions[1]!], staff: [] }, words: 'Left out' }]);
+    keepDrafts('p', [{ plan: { sessions: [PLAN.sessions[1]!], staff: [] }, words: 'Excluded' }]);
     const { element } = await showBoard(BOARD, 'lead', false);
     expect(element.querySelector('[aria-label^="Hive 4, Curlew"]')).toBeNull();
     expect(element.querySelector('[aria-label^="Hive 7, Dipper"]')).not.toBeNull();

@@ -11,10 +11,13 @@ import {
   viewChild,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { MatDialog } from '@angular/material/dialog';
 import { RouterLink } from '@angular/router';
 import type { PlanBoard } from '@brave-comb/contract';
 import {
   type Assignments,
+  differencesBetween,
   holds,
   type OpeningReason,
   type PlanItem,
@@ -22,6 +25,7 @@ import {
   type PlanningProblem,
   released,
   type Trouble,
+  type WayOut,
   type WhyNot,
   without,
 } from '@brave-comb/core/planning';
@@ -32,7 +36,6 @@ import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { oddsText, shortDate, timeOf } from '../ui/format';
 import { PlanCompare } from './plan-compare';
-import { PlanCourse } from './plan-course';
 import { keepDrafts, keptDrafts } from './plan-drafts';
 import { type Placed, PlanForce } from './plan-force';
 import { PlanGrid } from './plan-grid';
@@ -43,13 +46,19 @@ import { cellKey, keepAlike, type Row, rowsOf } from './plan-rows';
 import { PlanThinker } from './plan-thinker';
 import type { Answers, Question } from './plan-thoughts';
 import { PlanTroubles } from './plan-troubles';
-import { PlanWhy } from './plan-why';
-import { FIELD } from '../parts/field';
+import { PlanOpening } from './plan-opening';
+import { PlanPublish, type PublishTouches } from './plan-publish';
+import { PlanRhythm } from './plan-rhythm';
+import { PlanScore } from './plan-score';
 
 const SECONDS = 60;
 const LOOK_EVERY = 30_000;
 /** Sessions of a plan whose reasons are reckoned anew with every answer that comes in. */
 const SMALL = 25;
+/** Odds under which a slot is hardly ever fit, and over which it always is. */
+const [HARDLY, ALWAYS] = [0.05, 0.98];
+/** Slots in sight at once, and free ones that are always offered. */
+const [SIGHT, FREE] = [7, 2];
 /** Change of odds that is worth a line. */
 const NEWS = 0.1;
 
@@ -57,12 +66,14 @@ const NEWS = 0.1;
 @Component({
   selector: 'bc-planner',
   imports: [
-    FIELD,
     MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
     RouterLink,
     ViewState,
-    PlanCourse,
-    PlanWhy,
+    PlanScore,
+    PlanRhythm,
+    PlanOpening,
     PlanGrid,
     PlanTroubles,
     PlanCompare,
@@ -78,6 +89,7 @@ export class Planner {
   private readonly store = inject(Store);
   private readonly desk = inject(ViewDesk);
   private readonly thinker = inject(PlanThinker);
+  private readonly dialog = inject(MatDialog);
   private readonly grid = viewChild(PlanGrid);
   protected readonly watched = this.desk.watch('planBoard', () => ({}));
   protected readonly board = this.watched.data;
@@ -164,9 +176,16 @@ export class Planner {
   protected readonly wet = signal<Answers['wet-day']>(null);
   /** `null` while it is not known for the plan that is shown. */
   protected readonly notPlaced = signal<readonly WhyNot[] | null>(null);
-  /** Worth of the plan on the board when it is another one than the job's best. */
-  protected readonly shownWorth = signal<number | null>(null);
+  /** Worth of the plan on the board; null until it is known. */
+  protected readonly worth = signal<number | null>(null);
+  protected readonly isBest = computed(() => {
+    const [plan, found] = [this.plan(), this.found()];
+    return plan !== null && found !== null && keyOf(plan) === keyOf(found);
+  });
+  protected readonly problem = computed(() => this.board()?.problem as PlanningProblem | undefined);
+  protected readonly numbers = computed(() => new Map(this.board()?.hives.map(({ id, number }) => [id, number])));
   protected readonly troubles = signal<readonly Trouble[]>([]);
+  protected readonly broken = computed(() => this.troubles().filter(({ kind }) => kind === 'broken-rule').length);
   protected readonly only = signal<Trouble['kind'] | null>(null);
   private readonly reasons = signal<readonly OpeningReason[]>([]);
   protected readonly offers = signal<ReadonlyMap<string, Offer>>(new Map());
@@ -175,18 +194,30 @@ export class Planner {
   protected readonly names = computed(() => namesOf(this.board()));
   protected readonly say = computed(() => inWords(this.board()));
 
-  protected readonly all = signal(false);
-  /** Slots in the plan, and those that a group and a supervisor could use; all of them on request. */
-  private readonly usable = computed(() => {
+  /** Slots that are shown: those of the plan with the likeliest free ones, those that somebody could use, or all. */
+  protected readonly which = signal<'likely' | 'usable' | 'all'>('likely');
+  private readonly offered = computed(() => {
     const [board, plan, other] = [this.board(), this.plan(), this.otherPlan()];
-    if (!board) return [];
-    const used = [plan, other].flatMap((each) => [...(each?.sessions ?? []), ...(each?.staff ?? [])]);
-    const shown = new Set(used.map(({ slot }) => slot));
+    if (!board) return { likely: [], usable: [], all: [] };
+    const used = new Set(
+      [plan, other].flatMap((each) => [...(each?.sessions ?? []), ...(each?.staff ?? [])]).map(({ slot }) => slot),
+    );
     const led = new Set(board.problem.supervisors.flatMap(({ slots }) => slots));
-    for (const slot of board.problem.groups.flatMap(({ slots }) => slots)) if (led.has(slot)) shown.add(slot);
-    return board.slots.filter(({ id }) => this.all() || shown.has(id));
+    const free = new Set(board.problem.groups.flatMap(({ slots }) => slots).filter((slot) => led.has(slot)));
+    const usable = board.slots.filter(({ id }) => used.has(id) || free.has(id));
+    const likeliest = usable.filter(({ id }) => !used.has(id)).sort((a, b) => b.fit - a.fit);
+    const added = new Set(likeliest.slice(0, Math.max(FREE, SIGHT - used.size)).map(({ id }) => id));
+    return { likely: usable.filter(({ id }) => used.has(id) || added.has(id)), usable, all: board.slots };
   });
-  protected readonly hidden = computed(() => (this.board()?.slots.length ?? 0) - this.usable().length);
+  private readonly usable = computed(() => this.offered()[this.which()]);
+  protected readonly choices = computed(() => {
+    const { likely, usable, all } = this.offered();
+    return [
+      { which: 'likely', count: likely.length, words: $localize`Planned and likely ${likely.length}` },
+      { which: 'usable', count: usable.length, words: $localize`Usable ${usable.length}` },
+      { which: 'all', count: all.length, words: $localize`All slots ${all.length}` },
+    ].filter(({ count }, at, list) => at === 0 || count > list[at - 1]!.count);
+  });
   /** Where the trouble that is looked at lies. */
   private readonly spots = computed(() => this.troubles().filter(({ kind }) => kind === this.only()));
   private readonly shown = computed(
@@ -206,7 +237,7 @@ export class Planner {
             ...slot,
             day: shortDate(slot.date),
             hours: `${timeOf(slot.startsAt, slot.zone)}–${timeOf(slot.endsAt, slot.zone)}`,
-            odds: oddsText(slot.fit),
+            odds: fitText(slot.fit),
           },
         ]),
       ),
@@ -253,7 +284,7 @@ export class Planner {
       else keepDrafts(owner.id, drafts);
     });
     effect(() => {
-      const problem = this.board()?.problem as PlanningProblem | undefined;
+      const problem = this.problem();
       if (problem) void this.thinker.ask({ about: 'problem', problem });
     });
     effect(() => {
@@ -273,12 +304,10 @@ export class Planner {
       void this.thinker.askLatest({ about: 'not-placed', plan }).then((answer) => answer && this.notPlaced.set(answer));
     });
     effect(() => {
-      const [plan, found] = [this.plan(), this.found()];
-      this.shownWorth.set(null);
-      if (!plan || !found || keyOf(plan) === keyOf(found)) return;
-      void this.thinker
-        .askLatest({ about: 'worth', plan })
-        .then((answer) => answer && this.shownWorth.set(answer.worth));
+      const plan = this.plan();
+      this.worth.set(null);
+      if (!plan || this.isBest()) return;
+      void this.thinker.askLatest({ about: 'worth', plan }).then((answer) => answer && this.worth.set(answer.worth));
     });
     effect(() => {
       const [plan, item] = [this.plan(), this.chosen()];
@@ -328,12 +357,9 @@ export class Planner {
     });
   }
 
-  protected titleOf(item: PlanItem): string {
-    const hive =
-      item.kind === 'session'
-        ? $localize`this session`
-        : (this.names().get(item.hive) ?? $localize`this hive`).toLowerCase();
-    return $localize`Why ${hive}`;
+  protected hiveOf(item: PlanItem): string {
+    if (item.kind === 'session') return $localize`this session`;
+    return (this.names().get(item.hive) ?? $localize`this hive`).toLowerCase();
   }
 
   protected placeOf(item: PlanItem): string {
@@ -383,7 +409,7 @@ export class Planner {
     if (price === null) {
       this.words.set(
         rule === ''
-          ? $localize`${where}\: no, a rule or a pin does not allow it.`
+          ? $localize`${where}\: no, a rule or a fixed slot does not allow it.`
           : $localize`${where}\: no, ${say(rule)}`,
       );
       return;
@@ -405,7 +431,7 @@ export class Planner {
       const rule = this.offers().get(lockKey(lock))?.says ?? '';
       this.words.set(
         rule === ''
-          ? $localize`Not moved: a rule or a pin does not allow this.`
+          ? $localize`Not moved: a rule or a fixed slot does not allow this.`
           : $localize`Not moved: ${this.say()(rule)}`,
       );
       return;
@@ -431,6 +457,12 @@ export class Planner {
     );
     // The button that was pressed goes with the old prices: the focus follows the hive.
     this.grid()?.focusChosen();
+  }
+
+  /** Settles a trouble by one change, with nothing else touched. */
+  protected mend({ way, words }: { way: WayOut; words: string }): void {
+    this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(way.plan), words }));
+    this.words.set($localize`Done\: ${words}, ${pointsText(-way.price)} points.`);
   }
 
   /** A pin does not hold back what was moved away from it by hand. */
@@ -462,7 +494,7 @@ export class Planner {
     const where = [lock.group, lock.slot].map(this.say()).join(', ');
     this.words.set(`${where}: …`);
     const answer = await this.thinker.ask({ about: 'force', plan, item: null, lock });
-    const why = this.board()?.away[`${lock.group} ${lock.slot}`] ?? $localize`a rule or a pin does not allow it`;
+    const why = this.board()?.away[`${lock.group} ${lock.slot}`] ?? $localize`a rule or a fixed slot does not allow it`;
     this.words.set(
       answer === null ? $localize`${where}\: no, ${why}.` : $localize`${where}\: ${pointsText(-answer.price)} points.`,
     );
@@ -500,7 +532,7 @@ export class Planner {
         ? { pin: { staff: true as const, hive: item.hive, slot: item.slot } }
         : { pin: { group: item.group, slot: item.slot, hives: [item.hive] } };
     this.desk.change('pinPlan', { body: { id: uuid(), what } }, 'planBoard');
-    this.words.set($localize`Pinned\: the next plan keeps it.`);
+    this.words.set($localize`Fixed\: the next plan keeps it.`);
   }
 
   protected leaveOut(): void {
@@ -511,8 +543,8 @@ export class Planner {
         ? { slot: item.slot, hive: item.hive }
         : { group: item.group, slot: item.slot, hive: item.hive };
     this.desk.change('pinPlan', { body: { id: uuid(), what: { forbid } } }, 'planBoard');
-    this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(without(plan, item)), words: $localize`Left out` }));
-    this.words.set($localize`Left out\: re-plan to fill the gap.`);
+    this.store.dispatch(PlanJobEvents.draftChanged({ plan: plain(without(plan, item)), words: $localize`Excluded` }));
+    this.words.set($localize`Excluded\: re-plan to fill the gap.`);
     this.chosen.set(null);
   }
 
@@ -528,7 +560,34 @@ export class Planner {
   }
 
   protected readonly publishing = signal(false);
-  protected publish(reason: string): void {
+  protected readonly mayPublish = computed(
+    () => !this.busy() && !this.publishing() && this.changed() && this.broken() === 0,
+  );
+
+  protected publish(): void {
+    const data = this.touched();
+    this.dialog
+      .open<PlanPublish, PublishTouches, string | null>(PlanPublish, { data })
+      .afterClosed()
+      .subscribe((note) => {
+        if (note !== null && note !== undefined) this.send(note);
+      });
+  }
+
+  /** Groups and supervisors whose sessions are not as they were told. */
+  private touched(): PublishTouches {
+    const [plan, told, board] = [this.plan(), this.toldPlan(), this.board()];
+    if (!plan || !told || !board) return { who: [], people: 0 };
+    const sessions = differencesBetween(told, plan).flatMap(({ leave, come }) => [...leave.sessions, ...come.sessions]);
+    const groups = board.groups.filter(({ id }) => sessions.some(({ group }) => group === id));
+    const leaders = board.supervisors.filter(({ id }) => sessions.some(({ supervisor }) => supervisor === id));
+    return {
+      who: [...groups, ...leaders].map(({ name }) => name),
+      people: groups.reduce((all, { size }) => all + size, leaders.length),
+    };
+  }
+
+  private send(reason: string): void {
     const [plan, board] = [this.plan(), this.board()];
     if (!plan || !board) return;
     // Kept as a change by hand until the server has it: a refusal loses nothing.
@@ -554,7 +613,7 @@ export class Planner {
       'group' in part && part.group ? names.get(part.group) : 'staff' in part && part.staff ? $localize`Staff` : null;
     const slot = part.slot ? names.get(part.slot) : null;
     const words = [who, slot, ...hives.map((hive) => names.get(hive))];
-    return `${'pin' in what ? $localize`Pinned` : $localize`Left out`}: ${words.filter(Boolean).join(', ')}`;
+    return `${'pin' in what ? $localize`Fixed` : $localize`Excluded`}: ${words.filter(Boolean).join(', ')}`;
   }
 
   protected key(event: KeyboardEvent): void {
@@ -562,8 +621,8 @@ export class Planner {
     const target = event.target as HTMLElement;
     if (['INPUT', 'SELECT', 'TEXTAREA'].includes(target.tagName)) return;
     const key = event.key.toLowerCase();
-    if (key === 'p') this.pin();
-    else if (key === 'l') this.leaveOut();
+    if (key === 'f') this.pin();
+    else if (key === 'x') this.leaveOut();
     else if (key === 'u') this.undo();
     else return;
     event.preventDefault();
@@ -581,6 +640,9 @@ const HOPELESS_WORDS: Readonly<Record<NonNullable<PlanBoard['hopeless']>, string
 
 /** What an indoor session is an answer to. */
 const WEATHER: ReadonlySet<PlanBoard['hopeless']> = new Set(['no-slots', 'no-fit-hours']);
+
+const fitText = (fit: number): string =>
+  fit < HARDLY ? $localize`hardly ever fit` : fit > ALWAYS ? $localize`always fit` : $localize`fit ${oddsText(fit)}`;
 
 /** Whether two lists have the same things in the same order. */
 const sameItems = <T>(a: readonly T[], b: readonly T[]) =>

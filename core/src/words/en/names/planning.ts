@@ -1,5 +1,5 @@
 import type { CompassPoint } from '../../../units';
-import type { Hopeless, Trouble } from '../../../planning';
+import type { Hopeless } from '../../../planning';
 
 /** What things are called, by their ids. */
 export const planningNames = {
@@ -26,12 +26,4 @@ export const planningNames = {
     west: 'west',
     'north-west': 'north-west',
   } satisfies Record<CompassPoint, string>,
-  planTrouble: {
-    late: 'late',
-    'broken-rule': 'broken rule',
-    'due-not-met': 'due not met',
-    'low-odds': 'low odds',
-    'too-few-sessions': 'too few sessions',
-    'no-time-to-spare': 'no time to spare',
-  } satisfies Record<Trouble['kind'], string>,
 };
