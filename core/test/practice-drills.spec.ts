@@ -206,7 +206,9 @@ describe('something found', () => {
       const row = Math.floor(cell / drill.side.grid.columns);
       return [(cell % drill.side.grid.columns) + 0.5 + (row % 2) / 2, (row + 0.5) * 0.866] as const;
     });
-    expect(markTouches(drill, [...touches, ...wrong]).score).toBeCloseTo(10 / 15, 9);
+    const marked = markTouches(drill, [...touches, ...wrong]);
+    expect(marked.score).toBeCloseTo(10 / 15, 9);
+    expect(marked.wrong).toEqual(wrong);
     expect(markTouches(drill, []).score).toBe(0);
   });
 

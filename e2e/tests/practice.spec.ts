@@ -8,11 +8,10 @@ test('a trainee reads a comb by keys, sees what was there, and finds eggs by tou
   const faults = watchFaults(page);
   await signIn(page, 'kwame');
   await page.getByRole('navigation').getByRole('link', { name: 'Practice' }).click();
-  await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
-  await page
-    .getByRole('row', { name: /^Brood comb/ })
-    .getByRole('link')
-    .click();
+  // Practice opens on a comb, with the week and what comes next.
+  await expect(page.getByRole('heading', { name: 'Brood comb' })).toBeVisible();
+  await expect(page.getByText('0 of 7 days')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What comes next' })).toBeVisible();
   const comb = page.locator('canvas');
   await expect(comb).toBeVisible();
   await type(page, '4S1L3H');
@@ -23,7 +22,8 @@ test('a trainee reads a comb by keys, sees what was there, and finds eggs by tou
     await page.getByRole('radio', { name: over, exact: true }).click();
   await expect(page.getByRole('cell', { name: 'You said 4 eighths' })).toBeVisible();
 
-  await page.goto('/practice');
+  await expect(page.getByText('1 of 7 days')).toBeVisible();
+  await page.getByRole('main').getByRole('link', { name: 'All drills' }).click();
   await expect(page.getByRole('row', { name: /^Brood comb/ })).toContainText(/right \d of 1/);
   await page
     .getByRole('row', { name: /^Find the eggs/ })
@@ -45,6 +45,11 @@ test('a trainee reads a comb by keys, sees what was there, and finds eggs by tou
   await expect(page.getByText('2 of 5 touched')).toBeVisible();
   await page.getByRole('button', done).click();
   await expect(page.getByText(/\d of 5 eggs found\./)).toBeVisible();
+  // The search is shown again: what was missed is circled, and where was looked.
+  await expect(page.getByText(/^also there, \d+$/)).toBeVisible();
+  await page.getByRole('radio', { name: 'only my marks' }).click();
+  await page.getByRole('slider', { name: /^Moment that is shown/ }).press('Home');
+  await expect(page.getByText('found, 0')).toBeVisible();
   expect(faults).toEqual([]);
 });
 
@@ -88,14 +93,14 @@ test('practice goes on without signal: answers wait, survive a reload and arrive
   const page = await context.newPage();
   await signIn(page, 'thabo');
   await controlled(page);
-  await page.goto('/practice');
+  await page.goto('/practice/all');
   await expect(page.getByRole('heading', { name: 'Due today' })).toBeVisible();
   await context.setOffline(true);
   await page.goto('/practice/stop');
   await page.getByRole('button', { name: 'close now', exact: true }).click();
   await page.getByRole('button', done).click();
   await expect(page.getByText(/^(Right|Partly|Not right)$/)).toBeVisible();
-  await page.goto('/practice');
+  await page.goto('/practice/all');
   const row = page.getByRole('row', { name: /^Stop or go on/ });
   await expect(row).toContainText(/right \d of 1/);
   await context.setOffline(false);
@@ -135,6 +140,7 @@ test('axe finds nothing in practice and debrief, and nothing runs off', async ({
   await signIn(page, 'morag');
   for (const path of [
     'practice',
+    'practice/all',
     'practice/comb-stores',
     'practice/find-queen',
     'practice/order',

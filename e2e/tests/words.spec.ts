@@ -121,6 +121,7 @@ for (const address of [
   '/trainees',
   '/trainees/agreement',
   '/practice',
+  '/practice/all',
   '/practice/indoors',
   '/practice/own-photos',
   '/practice/polls',

@@ -214,7 +214,13 @@ export const routes: Routes = [
       {
         path: 'practice',
         title: $localize`Practice – Brave Comb`,
-        data: { place: 'practice', view: 'due', strip: 'none' },
+        data: { place: 'practice', view: 'comb', strip: 'none' },
+        loadComponent: () => import('./practice/drill').then((m) => m.DrillScreen),
+      },
+      {
+        path: 'practice/all',
+        title: $localize`All drills – Brave Comb`,
+        data: { place: 'practice', view: 'all', strip: 'none' },
         loadComponent: () => import('./practice/practice').then((m) => m.PracticeScreen),
       },
       {

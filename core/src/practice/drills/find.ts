@@ -91,9 +91,12 @@ const touchedCells = (grid: CombGrid, touches: readonly Touch[]): ReadonlySet<nu
  *
  * @param drill the comb
  * @param touches where it was touched; none says that nothing is there
- * @returns the mark. The score is twice what was found over what was touched and what was there (Dice 1945); with nothing there, 1 for no touch
+ * @returns the mark, the cells that were found and the touches that hit nothing meant. The score is twice what was found over what was touched and what was there (Dice 1945); with nothing there, 1 for no touch
  */
-export function markTouches(drill: FindDrill, touches: readonly Touch[]): Mark & { readonly found: readonly number[] } {
+export function markTouches(
+  drill: FindDrill,
+  touches: readonly Touch[],
+): Mark & { readonly found: readonly number[]; readonly wrong: readonly Touch[] } {
   const { find, cells, wanted } = drill;
   const there = wanted ?? cells.length;
   const touched =
@@ -102,11 +105,15 @@ export function markTouches(drill: FindDrill, touches: readonly Touch[]): Mark &
       : touchedCells(drill.side.grid, touches);
   const found = cells.filter((cell) => touched.has(cell));
   const wrong = [...touched].filter((cell) => !cells.includes(cell)).length;
+  const hit = (touch: Touch) =>
+    find === 'queen'
+      ? cells.length > 0 && onQueen(touch, drill.bees[0]!)
+      : cells.includes(cellAt(drill.side.grid, ...touch) ?? -1);
   const hits = Math.min(found.length, there);
   const says =
     there === 0
       ? [touched.size === 0 ? say('none-rightly', { find }) : say('none-there', { find })]
       : [say('of-found', { hits, there, find }), ...(wrong > 0 ? [say('something-else', { wrong })] : [])];
   const score = there === 0 ? (touched.size === 0 ? 1 : 0) : (2 * hits) / (there + hits + wrong);
-  return { score, right: score >= 0.8, says, found };
+  return { score, right: score >= 0.8, says, found, wrong: touches.filter((touch) => !hit(touch)) };
 }

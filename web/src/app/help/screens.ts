@@ -268,7 +268,17 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
   practice: {
     name: $localize`Practice`,
     purpose: $localize`Short drills indoors; what you know less comes back sooner.`,
-    parts: [{ says: $localize`Two minutes each. The longest overdue comes first.` }],
+    parts: [
+      { at: '.stage', says: $localize`A comb, an hour or a colony: say what you see, then see what was there.` },
+      {
+        at: 'bc-practice-week',
+        says: $localize`Days on which you practised. A day without is a gap, nothing is lost.`,
+      },
+      {
+        at: 'bc-practice-next',
+        says: $localize`What is read wrong at the hive comes first, then what is due longest.`,
+      },
+    ],
   },
   checklist: {
     name: $localize`Checklist`,

@@ -29,6 +29,9 @@ import { said } from '../language/said';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 
+/** A part of the comb: left, top, width and height in widths of a cell. */
+export type Sight = readonly [left: number, top: number, width: number, height: number];
+
 /** What is laid over a comb once it was answered. */
 export interface Overlay {
   /** Walls between zones, with the eighths of each. */
@@ -37,9 +40,13 @@ export interface Overlay {
   readonly ringed: readonly number[];
   /** Cells that were found. */
   readonly found: readonly number[];
+  /** Touches that hit something else. */
+  readonly wrong: readonly Touch[];
 }
 
-const NO_OVERLAY: Overlay = { zones: false, ringed: [], found: [] };
+const NO_OVERLAY: Overlay = { zones: false, ringed: [], found: [], wrong: [] };
+/** Rings over the painted comb: the same colours in every theme, as the comb itself. */
+const [FOUND, MISSED, WRONG] = ['#17544b', '#5e3a78', '#a8481c'];
 const ZOOMS = [1, 2, 3] as const;
 /** A finger that moves further than this drags, px. */
 const DRAG = 6;
@@ -71,6 +78,8 @@ export class CombStage {
   readonly touches = input<readonly Touch[]>([]);
   readonly overlay = input<Overlay>(NO_OVERLAY);
   readonly touched = output<Touch>();
+  /** What part of the comb somebody looks at from now on: left, top, width and height in widths of a cell. */
+  readonly looked = output<Sight>();
 
   private readonly sheet = viewChild.required<ElementRef<HTMLCanvasElement>>('sheet');
   private readonly frame = viewChild.required<ElementRef<HTMLElement>>('frame');
@@ -150,6 +159,11 @@ export class CombStage {
         observer.disconnect();
       });
     });
+    effect(() => {
+      const [cell, [left, top]] = [this.cellPx(), this.corner()];
+      const [wide, high] = [this.width() / cell, this.height() / cell];
+      untracked(() => this.looked.emit([left, top, wide, high]));
+    });
     let asked = 0;
     effect(() => {
       this.picture();
@@ -204,13 +218,15 @@ export class CombStage {
 
   private drawOver(ink: CanvasRenderingContext2D, cell: number): void {
     const picture = this.picture();
-    const { zones, ringed, found } = this.overlay();
+    const { zones, ringed, found, wrong } = this.overlay();
     const ring = (at: number, colour: string) => {
       const [x, y] = cellPoint(picture, at, cell);
       this.circle(ink, x, y, cell * 0.62, colour);
     };
     const hit = new Set(found);
-    for (const at of ringed) ring(at, hit.has(at) ? '#3c6e2f' : '#7a3fb0');
+    for (const at of ringed) if (!hit.has(at)) ring(at, MISSED);
+    for (const at of found) ring(at, FOUND);
+    for (const [x, y] of wrong) this.square(ink, x * cell, (y + 0.15) * cell, cell);
     if (zones) this.drawZones(ink, cell);
     for (const [x, y] of this.touches()) this.cross(ink, x * cell, (y + 0.15) * cell, cell);
     const cursor = this.cursor();
@@ -231,6 +247,20 @@ export class CombStage {
       ink.arc(x, y, radius, 0, 2 * Math.PI);
       ink.stroke();
     }
+  }
+
+  private square(ink: CanvasRenderingContext2D, x: number, y: number, cell: number): void {
+    const half = cell * 0.55;
+    for (const [width, stroke, dash] of [
+      [4.6, '#fff', []],
+      [2.4, WRONG, [5, 3]],
+    ] as const) {
+      ink.lineWidth = width;
+      ink.strokeStyle = stroke;
+      ink.setLineDash([...dash]);
+      ink.strokeRect(x - half, y - half, 2 * half, 2 * half);
+    }
+    ink.setLineDash([]);
   }
 
   private cross(ink: CanvasRenderingContext2D, x: number, y: number, cell: number): void {

@@ -7,6 +7,7 @@ import {
   effect,
   inject,
   input,
+  linkedSignal,
   signal,
   untracked,
 } from '@angular/core';
@@ -38,11 +39,15 @@ import { CombPatterns } from '../inspection/comb-patterns';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { ChoiceEntry } from './choice-entry';
-import { CombStage, type Overlay } from './comb-stage';
+import { combSize } from './comb-painter';
+import { CombStage, type Overlay, type Sight } from './comb-stage';
 import { DrillFacts } from './drill-facts';
 import { answerOf, choicesOf } from './drill-choices';
+import { FindReplay, type Look } from './find-replay';
 import { OrderEntry } from './order-entry';
 import { PracticeDesk, type Task } from './practice-desk';
+import { PracticeNext } from './practice-next';
+import { PracticeWeek } from './practice-week';
 import { rightText, whenText } from './progress-text';
 import { ReadingEntry } from './reading-entry';
 import { ReadingTold } from './reading-told';
@@ -53,6 +58,8 @@ import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-
 
 /** What is laid over a comb that was answered. */
 const OVERLAYS = ['off', 'zones', 'zones-and-eggs', 'my-guess'] as const;
+/** And over a comb on which something was looked for. */
+const SHOWN = ['truth', 'mine', 'bare'] as const;
 const MONTH = 30 * DAY;
 
 /** One thing to be practised: the comb, the hour or the colony on the left, what one says of it on the right, and then what was there. */
@@ -69,7 +76,10 @@ const MONTH = 30 * DAY;
     CombPatterns,
     CombStage,
     DrillFacts,
+    FindReplay,
     OrderEntry,
+    PracticeNext,
+    PracticeWeek,
     ReadingEntry,
     ReadingTold,
     RouterLink,
@@ -85,8 +95,9 @@ export class DrillScreen {
   protected readonly verdict = ({ right, score }: { readonly right: boolean; readonly score: number }) =>
     right ? 'right' : score >= 0.5 ? 'partly' : 'wrong';
   protected readonly desk = inject(PracticeDesk);
-  /** From the address. */
-  readonly topic = input.required<string>();
+  /** From the address; without it, practice opens on what suits best today. */
+  readonly topic = input<string>();
+  private readonly suits = signal<TopicId | null>(null);
   /** A visit that is read again, from the address. */
   readonly visit = input<string>();
   private readonly replayed = inject(ViewDesk).watch('practiceRecord', () => {
@@ -94,7 +105,10 @@ export class DrillScreen {
     return visit ? { params: { visit } } : null;
   });
   private readonly done = signal(0);
-  protected readonly known = computed(() => TOPIC_IDS.find((id) => id === this.topic()) ?? null);
+  protected readonly known = computed(() => {
+    const topic = this.topic();
+    return topic === undefined ? this.suits() : (TOPIC_IDS.find((id) => id === topic) ?? null);
+  });
   protected readonly about = computed(() => {
     const id = this.known();
     return id && topicOf(id);
@@ -113,8 +127,25 @@ export class DrillScreen {
     'zones-and-eggs': $localize`zones and eggs`,
     'my-guess': $localize`my guess`,
   };
+  protected readonly shown = signal<(typeof SHOWN)[number]>('truth');
+  protected readonly shownChoices: readonly { readonly id: (typeof SHOWN)[number]; readonly name: string }[] = [
+    { id: 'truth', name: $localize`truth circled` },
+    { id: 'mine', name: $localize`only my marks` },
+    { id: 'bare', name: $localize`bare comb` },
+  ];
   protected readonly seconds = signal(0);
   private startedAt = 0;
+  private readonly now = () => (performance.now() - this.startedAt) / 1000;
+  /** The touches after each change of them, and the parts of the comb that were looked at. */
+  private readonly trail = signal<readonly { readonly at: number; readonly touches: readonly Touch[] }[]>([]);
+  protected readonly looks = signal<readonly Look[]>([]);
+  protected readonly touchTimes = computed(() => this.trail().map(({ at }) => at));
+  /** Moment of the search that is shown again. */
+  protected readonly replayAt = linkedSignal(() => this.seconds());
+  protected readonly combWidths = computed(() => {
+    const drill = this.drill();
+    return drill && 'side' in drill ? combSize(drill) : ([1, 1] as const);
+  });
 
   protected readonly allowed = computed(() => {
     const task = this.task();
@@ -149,13 +180,25 @@ export class DrillScreen {
     const drill = this.drill();
     return drill?.kind === 'next' ? drill.decision : null;
   });
+  /** What was found, and taken for it, up to the moment that is shown. */
+  protected readonly foundSoFar = computed(() => {
+    const [drill, at] = [this.drill(), this.replayAt()];
+    if (drill?.kind !== 'find') return { found: [], wrong: [] };
+    const until =
+      at >= this.seconds() ? this.touches() : (this.trail().findLast((each) => each.at <= at)?.touches ?? []);
+    const { found, wrong } = markTouches(drill, until);
+    return { found, wrong };
+  });
   protected readonly laid = computed((): Overlay => {
     const [drill, answer, mode] = [this.drill(), this.answered(), this.overlay()];
-    if (!this.mark() || !drill || !('side' in drill) || mode === 'off') return { zones: false, ringed: [], found: [] };
+    const nothing = { zones: false, ringed: [], found: [], wrong: [] };
+    if (!this.mark() || !drill || !('side' in drill)) return nothing;
     if (drill.kind === 'find') {
-      const found = answer?.kind === 'find' ? markTouches(drill, answer.touches).found : [];
-      return { zones: false, ringed: drill.cells, found };
+      if (this.shown() === 'bare') return nothing;
+      const found = this.foundSoFar();
+      return { ...nothing, ...found, ringed: this.shown() === 'truth' ? drill.cells : [] };
     }
+    if (mode === 'off') return nothing;
     const { kinds } = drill.side;
     const strange = new Set([
       'sunken-lid',
@@ -169,9 +212,9 @@ export class DrillScreen {
       drill.kind === 'trouble' ? strange.has(kind) || kind === 'two-eggs' : kind === 'egg' || kind === 'two-eggs';
     const rings = drill.kind === 'trouble' || mode === 'zones-and-eggs';
     return {
+      ...nothing,
       zones: drill.kind === 'comb',
       ringed: rings ? kinds.flatMap((kind, cell) => (meant(kind) ? [cell] : [])) : [],
-      found: [],
     };
   });
   protected readonly told = computed(() => {
@@ -206,12 +249,17 @@ export class DrillScreen {
   });
   /** What can be told apart on combs, to look it up after an answer. */
   protected readonly troubles = TROUBLES.map((trouble) => ({ trouble, ...TROUBLE_SAYS[trouble] }));
-  protected readonly nextDue = computed(() => {
-    const [first] = this.desk.due().filter(({ topic }) => topic !== this.known());
-    return first ? topicOf(first.topic) : null;
-  });
+  protected readonly practisedAt = computed(() => this.desk.results().map(({ at }) => at));
 
   constructor() {
+    // Opens on a comb that is due, else on whatever is due; it stays there once that is answered.
+    effect(() => {
+      if (this.topic() !== undefined || this.suits() !== null) return;
+      if (!this.desk.data() && !this.desk.watched.fault()) return;
+      const due = untracked(this.desk.due);
+      const first = due.find(({ topic }) => topicOf(topic).place === 'comb') ?? due[0];
+      this.suits.set(first?.topic ?? 'comb-brood');
+    });
     effect(() => {
       const topic = this.known();
       // Made-up drills need nothing from the server.
@@ -240,6 +288,9 @@ export class DrillScreen {
     this.side.set(EMPTY_SIDE);
     this.touches.set([]);
     this.overlay.set('zones');
+    this.shown.set('truth');
+    this.trail.set([]);
+    this.looks.set([]);
     this.tabled.set(false);
     try {
       this.task.set(make());
@@ -276,6 +327,17 @@ export class DrillScreen {
     const near = this.touches().find(([x, y]) => Math.hypot(x - at[0], y - at[1]) < 0.6);
     if (near) this.touches.update((all) => all.filter((each) => each !== near));
     else this.touches.update((all) => (drill.find === 'queen' ? [at] : [...all, at]));
+    this.trail.update((trail) => [...trail, { at: this.now(), touches: this.touches() }]);
+  }
+
+  protected look(sight: Sight): void {
+    if (this.drill()?.kind === 'find' && !this.mark()) this.looks.update((all) => [...all, { at: this.now(), sight }]);
+  }
+
+  /** The comb that was just answered, once more: marked, and not scored. */
+  protected sameAgain(): void {
+    const task = this.task();
+    if (task) this.begin(() => ({ ...task, again: true }));
   }
 
   /** Whether the comb was read from the table of its counts, also in part. */

@@ -16,6 +16,7 @@ import { PollsScreen } from './polls';
 import { PracticeScreen } from './practice';
 import type { PracticeData } from './practice-desk';
 import { ReadingTold } from './reading-told';
+import { SCHOOL_CLOCK } from '../../testing/school-clock';
 import { controlsOf } from '../../testing/controls';
 
 const SIDE = { ...EMPTY_SIDE, eighths: { S: 4, L: 1, H: 3 } };
@@ -140,6 +141,68 @@ describe('a drill', () => {
     expect(body.topic).toBe('comb-record');
     expect(body.recorded).toEqual({ visit: 'v1', address: { box: 'brood', frame: 5, face: 'low' } });
     expect(formatSide(body.answer.side)).toBe('1L 4S 3H');
+  });
+
+  it('opens on a comb that is due and stays there after the answer; says what comes next, why and how long', async () => {
+    const { element, fixture } = await showView(DrillScreen, 'practice', DATA, 'trainee');
+    expect(textOf(element.querySelector('h1'))).toBe('Brood comb');
+    const next = [...element.querySelectorAll('bc-practice-next li')].map(textOf);
+    expect(next).toHaveLength(4);
+    // What is read wrong at the hive comes before what is due.
+    expect(next[0]).toBe('Stores and pollen Reads too much capped honey: by 1.0 eighths on 5 sides. 3 min');
+    expect(next[1]).toMatch(/^Find the eggs right 0 of 1 \d min$/);
+    for (const key of '4S1L3H') document.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+    await fixture.whenStable();
+    expect(textOf(element.querySelector('h1'))).toBe('Brood comb');
+    expect(textOf(element)).toContain('eighths out');
+  });
+
+  it.each([
+    [[], '0 of 7 days today would be the first'],
+    [['2026-05-13T10:00:00Z', '2026-05-13T18:00:00Z', '2026-05-10T10:00:00Z'], '2 of 7 days today would make it 3'],
+    // Half past eleven at night in London is the next day in universal time, and the other way round in summer.
+    [['2026-05-13T23:30:00Z'], '1 of 7 days today is one of them'],
+    [['2026-05-07T10:00:00Z'], '0 of 7 days today would be the first'],
+  ])('counts the days practised this week: %j', async (moments, words) => {
+    const results = moments.map((at, n) => result('weather', { id: `r${n}`, at }));
+    const { element } = await showView(DrillScreen, 'practice', { ...DATA, results }, 'trainee', { topic: 'weather' }, [
+      ...SCHOOL_CLOCK,
+    ]);
+    expect(textOf(element.querySelector('bc-practice-week p'))).toBe(words);
+    expect(element.querySelectorAll('bc-practice-week li')).toHaveLength(7);
+  });
+
+  it('shows a comb only to somebody who has read all eight eighths', async () => {
+    const { element, fixture, changes } = await showView(DrillScreen, 'practice', DATA, 'trainee', {
+      topic: 'comb-brood',
+    });
+    const go = () => element.querySelector<HTMLButtonElement>('button.go')!;
+    for (const key of '4S1L') document.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+    await fixture.whenStable();
+    expect(textOf(go())).toBe('Show me (3 left)');
+    go().click();
+    expect(changes()).toEqual([]);
+    for (const key of '3H') document.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+    await fixture.whenStable();
+    expect(textOf(go())).toBe('Show me');
+    go().click();
+    expect(changes()).toHaveLength(1);
+  });
+
+  it('circles what was missed after giving up, and gives the same comb again without scoring it', async () => {
+    const { element, press, changes } = await showView(DrillScreen, 'practice', DATA, 'trainee', {
+      topic: 'find-eggs',
+    });
+    await press(/^Give up$/);
+    const told = textOf(element);
+    expect(told).toMatch(/found, 0 also there, \d+/);
+    expect(told).toContain('How you looked');
+    expect(told).toContain('You looked at the whole comb from the same distance.');
+    await press(/^Same comb again$/);
+    expect(textOf(element)).toContain('already answered: not scored');
+    await press(/^Give up$/);
+    expect(changes()).toHaveLength(1);
   });
 
   it('does not let nine eighths through', async () => {

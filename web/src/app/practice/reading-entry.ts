@@ -80,8 +80,21 @@ import {
     </ul>
     <p class="quiet" i18n>The line adds up to eight eighths. Tap the bar for: only a few cells.</p>
     <div class="ends">
-      <button type="button" class="go" matButton="filled" [disabled]="left() < 0" (click)="done.emit()" i18n>
-        Done, show me
+      <button
+        type="button"
+        class="go"
+        [matButton]="left() === 0 ? 'filled' : 'outlined'"
+        disabledInteractive
+        [disabled]="left() !== 0"
+        (click)="finish()"
+      >
+        @if (left() > 0) {
+          <ng-container i18n>Show me ({{ left() }} left)</ng-container>
+        } @else if (left() < 0) {
+          <ng-container i18n>Show me ({{ -left() }} too many)</ng-container>
+        } @else {
+          <ng-container i18n>Show me</ng-container>
+        }
       </button>
       <button type="button" matButton="outlined" (click)="gaveUp.emit()" i18n>Give up</button>
     </div>
@@ -114,6 +127,11 @@ export class ReadingEntry {
     this.side.update((side) => toggleTrace(side, letter));
   }
 
+  /** A comb is eight eighths: it is answered once all of them are read. */
+  protected finish(): void {
+    if (this.left() === 0) this.done.emit();
+  }
+
   protected key(event: KeyboardEvent): void {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const on = (event.target as HTMLElement).tagName;
@@ -121,7 +139,7 @@ export class ReadingEntry {
     // A button that has the focus keeps its own enter.
     if (event.key === 'Enter' && (on === 'BUTTON' || on === 'A')) return;
     if (event.key === 'Enter') {
-      if (this.left() >= 0) this.done.emit();
+      this.finish();
       return;
     }
     const pressed = pressKey({ side: this.side(), pending: this.pending() }, event.key, event.shiftKey);

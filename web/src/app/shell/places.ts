@@ -81,12 +81,12 @@ const PLACES: readonly Place[] = [
     name: $localize`Practice`,
     link: '/practice',
     views: [
-      { id: 'due', name: $localize`Due`, link: '/practice' },
-      { id: 'comb', name: $localize`Comb`, link: '/practice/comb-brood' },
+      { id: 'comb', name: $localize`Comb`, link: '/practice' },
       { id: 'eggs', name: $localize`Eggs`, link: '/practice/find-eggs' },
       { id: 'queen', name: $localize`Queen`, link: '/practice/find-queen' },
       { id: 'weather', name: $localize`Weather`, link: '/practice/weather' },
       { id: 'order', name: $localize`Order`, link: '/practice/order' },
+      { id: 'all', name: $localize`All drills`, link: '/practice/all' },
     ],
   },
   {
