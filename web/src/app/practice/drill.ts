@@ -190,7 +190,7 @@ export class DrillScreen {
     return { found, wrong };
   });
   protected readonly laid = computed((): Overlay => {
-    const [drill, answer, mode] = [this.drill(), this.answered(), this.overlay()];
+    const [drill, mode] = [this.drill(), this.overlay()];
     const nothing = { zones: false, ringed: [], found: [], wrong: [] };
     if (!this.mark() || !drill || !('side' in drill)) return nothing;
     if (drill.kind === 'find') {

@@ -17,7 +17,7 @@ import { civilDate, shortDate } from '../ui/format';
           </svg>
           <small
             >{{ day.name
-            }}<span class="unseen">{!!day.done, select, true {: practised} other {: not practised}}</span></small
+            }}<span class="unseen" i18n>{!!day.done, select, true {: practised} other {: not practised}}</span></small
           >
         </li>
       }
