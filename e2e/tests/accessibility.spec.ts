@@ -69,6 +69,24 @@ test('every target at the hive is 48 px or more, and nothing runs off a phone', 
   );
   expect(small).toEqual([]);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  // The bar is one row, and the letters lie above it.
+  const bar = (await page.locator('footer').boundingBox())!;
+  expect(bar.height).toBeLessThan(80);
+  const pad = (await page.locator('bc-letter-pad').boundingBox())!;
+  expect(pad.y + pad.height).toBeLessThan(bar.y);
+  // Mood, smoke and stings come from below; one tap and they are gone.
+  await page.getByRole('button', { name: /^Bees, smoke, stings/ }).click();
+  const sheet = page.getByRole('dialog', { name: 'Bees, smoke, stings' });
+  await expect(sheet).toBeVisible();
+  await axeFindsNothing(page);
+  await sheet.getByRole('button', { name: 'lively' }).click();
+  await expect(sheet).toBeHidden();
+  await expect(page.getByRole('button', { name: /^Bees, smoke, stings: *lively/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Go to another/ }).click();
+  await axeFindsNothing(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Seen enough\?/ }).click();
+  await axeFindsNothing(page);
 });
 
 test('day sheet and review fit a screen 320 px wide without running off it', async ({ page }) => {

@@ -48,15 +48,25 @@ export async function reachFrames(page: Page): Promise<void> {
   }
 }
 
-/** Turns to a frame on the box map; a hive that is still shut is opened first, for a touch on its map only looks. */
+/** Turns to a frame on the box map, or by the phone's list; a hive that is still shut is opened first, for a touch on its map only looks. */
 export async function turnTo(page: Page, frame: number): Promise<void> {
   if (await page.getByText('Not open yet').isVisible()) await reachFrames(page);
-  await page.getByRole('button', { name: new RegExp(`^Frame ${frame}\\.`) }).click();
+  const list = page.getByRole('button', { name: /^Go to another/ });
+  if (await list.isVisible()) {
+    await list.click();
+    await page
+      .getByRole('dialog')
+      .getByRole('button', { name: new RegExp(`^Frame ${frame}, side`) })
+      .first()
+      .click();
+  } else await page.getByRole('button', { name: new RegExp(`^Frame ${frame}\\.`) }).click();
   await expect(page.getByRole('heading', { name: `Frame ${frame}`, exact: true })).toBeVisible();
 }
 
 /** Stops before all was seen, for the first reason, or because it was. */
 export async function stopHere(page: Page): Promise<void> {
+  const line = page.getByRole('button', { name: /^Seen enough\?/ });
+  if (await line.isVisible()) await line.click();
   const stop = page.locator('bc-seen-enough button[matButton]').last();
   const early = ((await stop.textContent()) ?? '').includes('say why');
   await stop.click();

@@ -117,6 +117,7 @@ export async function showAtHive<T>(
   panel: Type<T>,
   inputs: Readonly<Record<string, unknown>> = {},
   change: Partial<VisitFile> = {},
+  providers: Parameters<typeof show>[2] = [],
 ): Promise<{ fixture: ComponentFixture<T>; store: Store; entered: () => readonly EntryBody[] }> {
   const fixture = await show(panel, inputs, [
     provideStore({
@@ -129,6 +130,7 @@ export async function showAtHive<T>(
     VisitEnd,
     VisitFlow,
     { provide: MatDialogRef, useValue: { close: () => undefined } },
+    ...providers,
   ]);
   const store: Store = TestBed.inject<Store>(Store);
   store.dispatch(PeopleEvents.signedIn({ person: { id: id(4), name: 'Ruth Okafor', role: 'supervisor' } } as never));

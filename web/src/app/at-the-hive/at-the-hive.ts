@@ -2,14 +2,12 @@ import {
   ChangeDetectionStrategy,
   Component,
   DestroyRef,
-  type ElementRef,
   computed,
   effect,
   inject,
   input,
   signal,
   untracked,
-  viewChild,
 } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { Router } from '@angular/router';
@@ -45,10 +43,12 @@ import { LetterPad } from './letter-pad';
 import { MoodLine } from './mood-line';
 import { movedCombs } from './moved-combs';
 import { NotReady } from './not-ready';
+import { onPhone } from './on-phone';
 import { OpenClock } from './open-clock';
 import { SeenEnoughPanel } from './seen-enough';
 import { SideEntryPanel } from './side-entry';
 import { SkillJudge } from './skill-judge';
+import { smokeText } from './smoke-text';
 import { SoFar } from './so-far';
 import { StepList } from './step-list';
 import { StingWatchStrip } from './sting-watch';
@@ -124,7 +124,6 @@ export class AtTheHive {
 
   protected readonly flow = inject(VisitFlow);
   protected readonly line = inject(SideLine);
-  private readonly map = viewChild<ElementRef<HTMLElement>>('map');
   protected readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   protected readonly fault = this.store.selectSignal(inspectionFeature.selectFault);
   protected readonly record = this.store.selectSignal(inspectionFeature.selectRecord);
@@ -165,6 +164,7 @@ export class AtTheHive {
   private readonly lastEntry = this.store.selectSignal(inspectionFeature.selectLastUndoable);
   private readonly before = this.store.selectSignal(inspectionFeature.selectBefore);
 
+  protected readonly phone = onPhone();
   protected readonly moods = MOODS;
   protected readonly now = this.clock.now;
   protected readonly place = computed(() => {
@@ -200,12 +200,7 @@ export class AtTheHive {
       skill: SKILL_BY_STEP[this.step()?.id ?? 'outside'],
     };
   });
-  protected readonly smokeText = computed(() => {
-    const last = this.record().smoke.at(-1);
-    if (!last) return $localize`none yet`;
-    const minutes = Math.max(0, Math.round((this.now() - Date.parse(last.at)) / 60_000));
-    return minutes === 0 ? $localize`just now` : $localize`${minutes} min ago`;
-  });
+  protected readonly smokeText = computed(() => smokeText(this.record().smoke.at(-1)?.at ?? null, this.now()));
   protected readonly closeReasons = computed(() => this.clocks.close().reasons.map(said).join(' '));
   protected readonly undoText = computed(() =>
     said(undoText(this.before().at(-1)?.side ?? null, this.shown().side, this.lastEntry()?.body ?? null)),
@@ -224,12 +219,6 @@ export class AtTheHive {
       // The work of a new step lies above what was tapped to reach it, on the page of a phone.
       if (!this.step()) return;
       globalThis.scrollTo({ top: 0 });
-    });
-    effect(() => {
-      const frame = this.address()?.frame;
-      const [map, count] = [this.map()?.nativeElement, this.frames().length];
-      // A phone shows a part of the box: the frame in hand stands in its middle.
-      if (map && frame) map.scrollTo({ left: ((frame - 0.5) / count) * map.scrollWidth - map.clientWidth / 2 });
     });
     effect(() => {
       const level = this.clocks.level();
@@ -277,6 +266,23 @@ export class AtTheHive {
       this.desk.enter({ kind: 'stop-said', reason, note });
       this.flow.reach('close');
     });
+  }
+
+  /** Mood, smoke and stings, from below on a phone. */
+  protected bees(): void {
+    this.cards.bees().subscribe(() => this.sting());
+  }
+
+  /** On a phone the box from above is one target: it leads to a list of sides. */
+  protected goTo(): void {
+    this.cards.frames().subscribe((address) => {
+      this.flow.turnTo(address);
+      if (!this.atFrames() && !this.flow.problem()) this.flow.reach('frames');
+    });
+  }
+
+  protected enough(): void {
+    this.cards.enough((ticked) => this.tick(ticked)).subscribe(() => this.stop());
   }
 
   protected sting(): void {

@@ -1,3 +1,4 @@
+import { SHORT_CONTENTS } from '../inspection/short-contents';
 import { namesOf, named } from '../language/words';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { type FrameSide, LETTERS, type Letter, eighthsLeft } from '@brave-comb/core/inspection';
@@ -33,9 +34,14 @@ import { type FrameSide, LETTERS, type Letter, eighthsLeft } from '@brave-comb/c
               (click)="filled.emit(more)"
             ></button>
           }
-          <span class="words" aria-hidden="true" i18n
-            >{{ left() }}{left() > 1, select, true {&ngsp;left} other {}
-          }</span>
+          <span class="words" aria-hidden="true">
+            <span i18n>{{ left() }}{left() > 1, select, true {&ngsp;left} other {}}</span>
+            @if (last(); as letter) {
+              @if (left() > 2) {
+                <small i18n>tap: {{ short[letter] }}</small>
+              }
+            }
+          </span>
         </span>
       }
     </div>
@@ -131,13 +137,17 @@ import { type FrameSide, LETTERS, type Letter, eighthsLeft } from '@brave-comb/c
       position: absolute;
       inset: 0;
       display: grid;
-      place-items: center;
+      gap: 2px;
+      place-content: center;
       color: var(--heather);
       font-size: 15px;
       font-weight: 700;
       line-height: 1;
       text-align: center;
       pointer-events: none;
+    }
+    .words small {
+      font-size: 13px;
     }
     /* On a phone the bar takes the whole width: an eighth is wide enough for a glove. */
     @media (width < 700px) {
@@ -165,6 +175,7 @@ export class EighthsBar {
   /** So many open eighths go to the content that was entered last. */
   readonly filled = output<number>();
   protected readonly contents = namesOf('content');
+  protected readonly short = SHORT_CONTENTS;
   protected readonly left = computed(() => eighthsLeft(this.side()));
   protected readonly open = computed(() => Array.from({ length: this.left() }, (_, index) => index + 1));
   protected readonly segments = computed(() =>

@@ -1,4 +1,5 @@
 import { BreakpointObserver } from '@angular/cdk/layout';
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
   type FrameSide,
@@ -25,6 +26,7 @@ import { said } from '../language/said';
 import { timeOf } from '../ui/format';
 import { EighthsBar } from './eighths-bar';
 import { MarksPanel } from './marks-panel';
+import { onPhone } from './on-phone';
 import { Press } from './press';
 import { SideLine } from './side-line';
 import { FIELD } from '../parts/field';
@@ -32,7 +34,7 @@ import { FIELD } from '../parts/field';
 /** One side of one frame: the bar of eighths, the comb as it grows, the line of shorthand, and the marks. */
 @Component({
   selector: 'bc-side-entry',
-  imports: [FIELD, Named, EighthsBar, CombPortrait, MarksPanel, Press],
+  imports: [NgTemplateOutlet, FIELD, Named, EighthsBar, CombPortrait, MarksPanel, Press],
   templateUrl: './side-entry.html',
   styleUrl: './side-entry.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -62,6 +64,7 @@ export class SideEntryPanel {
 
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   private readonly readerId = this.store.selectSignal(inspectionFeature.selectReader);
+  protected readonly phone = onPhone();
   protected readonly marking = signal(false);
   protected readonly more = computed(() => (this.side().marks?.length ?? 0) + (this.side().pollens?.length ?? 0));
   protected readonly reader = computed(() => this.file()?.trainees.find(({ id }) => id === this.readerId()) ?? null);

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import type { VisitFile } from '@brave-comb/contract';
 import { SKILL_LEVELS, type SkillLevel, type VisitRecord } from '@brave-comb/core/inspection';
@@ -10,7 +10,10 @@ import { FIELD } from '../parts/field';
   selector: 'bc-skill-judge',
   imports: [FIELD, LevelGlyph, MatIcon],
   template: `
-    <div class="who">
+    <button type="button" class="whose" [attr.aria-expanded]="choosing()" (click)="choosing.set(!choosing())">
+      <b>{{ name() }}</b> {{ skillTitle() }}
+    </button>
+    <div class="who" [class.choosing]="choosing()">
       <label bcField
         ><span class="unseen" i18n>Trainee</span>
         <mat-form-field
@@ -96,6 +99,10 @@ export class SkillJudge {
       this.record().judgements.find((each) => each.trainee === this.trainee() && each.skill === this.skill())?.level ??
       null,
   );
+
+  protected readonly skillTitle = computed(() => this.skills().find(({ id }) => id === this.skill())?.name ?? '');
+  /** On a phone trainee and skill are a button until somebody changes them. */
+  protected readonly choosing = signal(false);
 
   protected nextTrainee(): void {
     const { trainees } = this.file();

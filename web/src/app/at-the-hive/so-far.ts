@@ -11,9 +11,13 @@ import { decimal } from '../ui/format';
     <h2 i18n>
       Counted <small>{{ estimate().sidesRead }} of {{ sides() }} sides</small>
     </h2>
+    <p class="key">
+      <i></i> <span i18n>counted, {{ estimate().sidesRead }} of {{ sides() }} sides</span> <i class="whole"></i>
+      <span i18n>whole hive, estimated</span>
+    </p>
     <dl>
       @for (row of rows(); track row.name) {
-        <div>
+        <div [class.first]="row.first">
           <dt>{{ row.name }}</dt>
           <dd>
             <b>{{ row.value }}</b>
@@ -21,6 +25,10 @@ import { decimal } from '../ui/format';
           @if (row.range) {
             <dd class="whole"><small i18n>whole</small> {{ row.range }}</dd>
           }
+          <dd class="bar" aria-hidden="true">
+            <i [style.width.%]="row.share"></i>
+            <i class="of" [style.left.%]="row.from" [style.width.%]="row.to - row.from"></i>
+          </dd>
         </div>
       }
     </dl>
@@ -68,32 +76,66 @@ import { decimal } from '../ui/format';
         font-size: 12.5px;
       }
     }
+    .key,
+    .bar {
+      display: none;
+    }
     @media (width < 700px), (height < 560px) {
-      :host {
-        display: flex;
-        gap: 10px;
-        align-items: baseline;
-        flex-wrap: wrap;
-      }
-      h2 {
-        font-size: 15px;
-        white-space: nowrap;
-      }
-      small,
-      .whole,
-      p {
+      h2,
+      p,
+      dd small {
         display: none;
       }
-      dl {
+      .key {
         display: flex;
-        flex-wrap: wrap;
-        gap: 0 10px;
+        gap: 6px;
+        justify-content: start;
+      }
+      .key span + i {
+        margin-left: auto;
+      }
+      i {
+        display: block;
+        height: 10px;
+        background: var(--spruce);
+      }
+      .key i {
+        align-self: center;
+        width: 14px;
+      }
+      .key i.whole,
+      .of {
+        border: 1px solid var(--spruce);
+        background: repeating-linear-gradient(135deg, var(--spruce) 0 1.5px, var(--sheet) 1.5px 4px);
+      }
+      dl {
+        display: grid;
+        grid-template-columns: 1fr 1fr;
+        gap: 0 16px;
         margin: 0;
         font-size: 14px;
       }
       dl > div {
-        display: flex;
-        gap: 4px;
+        grid-template-columns: auto auto minmax(0, 1fr);
+        gap: 0 5px;
+      }
+      .bar {
+        position: relative;
+        display: block;
+        grid-column: 1 / -1;
+        height: 12px;
+        border: 1px solid var(--ink-3);
+        background: var(--sheet);
+      }
+      .of {
+        position: absolute;
+        top: 0;
+      }
+    }
+    /* Under the thumb there is room for two of them; the others stand in the sheet from below. */
+    :host-context(main) dl > div:not(.first) {
+      @media (width < 700px), (height < 560px) {
+        display: none;
       }
     }
   `,
@@ -112,15 +154,17 @@ export class SoFar {
   protected readonly rows = computed<readonly Row[]>(() => {
     const [now, whole] = [this.counted(), this.estimate()];
     const partly = now.sidesRead < this.sides();
-    const both = (name: string, counted: Estimate | null, of: Estimate | null): Row => ({
+    const both = (name: string, counted: Estimate | null, of: Estimate | null, first = false): Row => ({
       name,
+      first,
+      ...shares(counted && now.known ? counted.value : 0, partly && now.sidesRead > 0 ? of : null),
       value: counted && now.known ? decimal(counted.value) : '?',
       range: partly && of && now.sidesRead > 0 ? `${short(of.low)}–${short(of.high)}` : '',
     });
     return [
       both($localize`Bees`, now.framesOfBees, whole.framesOfBees),
-      both($localize`Brood`, now.brood, whole.brood),
-      both($localize`Food, ${unit('weight')}`, weighed(now.storesKg), weighed(whole.storesKg)),
+      both($localize`Brood`, now.brood, whole.brood, true),
+      both($localize`Food, ${unit('weight')}`, weighed(now.storesKg), weighed(whole.storesKg), true),
       both($localize`Pollen`, now.pollen, whole.pollen),
     ];
   });
@@ -138,8 +182,23 @@ export class SoFar {
 /** Ranges are rough: from ten on without decimals. */
 const short = (value: number): string => (value < 9.95 ? decimal(value) : `${Math.round(value)}`);
 
+/** Lengths of the bars, per cent of the longer one with some room behind it. */
+function shares(counted: number, of: Estimate | null): Pick<Row, 'share' | 'from' | 'to'> {
+  const most = 1.15 * Math.max(counted, of?.high ?? 0, 0.01);
+  return {
+    share: (100 * counted) / most,
+    from: (100 * Math.max(counted, of?.low ?? 0)) / most,
+    to: (100 * Math.max(counted, of?.high ?? 0)) / most,
+  };
+}
+
 interface Row {
   readonly name: string;
+  /** Among the two that a phone shows. */
+  readonly first: boolean;
+  readonly share: number;
+  readonly from: number;
+  readonly to: number;
   readonly value: string;
   readonly range: string;
 }

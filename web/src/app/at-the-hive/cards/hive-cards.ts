@@ -1,12 +1,16 @@
-import { Injectable, inject } from '@angular/core';
+import { Injectable, type Type, inject } from '@angular/core';
+import { MatBottomSheet } from '@angular/material/bottom-sheet';
 import { MatDialog } from '@angular/material/dialog';
-import type { FrameSide, Guard, SideAddress } from '@brave-comb/core/inspection';
+import type { EvidenceId, FrameSide, Guard, SideAddress } from '@brave-comb/core/inspection';
 import { Store } from '@ngrx/store';
 import { type Observable, filter, from, map, switchMap, tap } from 'rxjs';
 import { inspectionFeature } from '../../inspection/inspection.feature';
+import { BeesSheet } from './bees-sheet';
 import { BoxCard } from './box-card';
 import { DefectCard } from './defect-card';
 import { EmergencyCard } from './emergency-card';
+import { EnoughSheet } from './enough-sheet';
+import { FramesSheet } from './frames-sheet';
 import { GuardCard, type GuardAsk } from './guard-card';
 import { GuessCard } from './guess-card';
 import { IncidentCard } from './incident-card';
@@ -31,16 +35,39 @@ const ON_A_PHONE = { maxWidth: '96vw', panelClass: 'outdoor' };
 @Injectable({ providedIn: 'root' })
 export class HiveCards {
   private readonly dialog = inject(MatDialog);
+  private readonly sheet = inject(MatBottomSheet);
   private readonly store = inject(Store);
   private readonly file = this.store.selectSignal(inspectionFeature.selectFile);
   private readonly box = this.store.selectSignal(inspectionFeature.selectBox);
 
   open(): boolean {
-    return this.dialog.openDialogs.length > 0;
+    return this.dialog.openDialogs.length > 0 || this.sheet._openedBottomSheetRef !== null;
   }
 
   emergency(): void {
     this.dialog.open(EmergencyCard, { data: this.file()?.emergency, width: '860px', ...ON_A_PHONE });
+  }
+
+  /** Mood, smoke and stings of the phone; tells when somebody was stung. */
+  bees(): Observable<'sting'> {
+    return this.fromBelow<'sting'>(BeesSheet, $localize`Bees, smoke, stings`);
+  }
+
+  /** The side that somebody goes to from the phone's list. */
+  frames(): Observable<SideAddress> {
+    return this.fromBelow<SideAddress>(FramesSheet, $localize`Go to a side`);
+  }
+
+  /** What was asked and seen, on a phone; tells when somebody stops. */
+  enough(ticked: (ticked: { evidence: EvidenceId; seen: boolean }) => void): Observable<'stopped'> {
+    return this.fromBelow<'stopped'>(EnoughSheet, $localize`Seen enough?`, ticked);
+  }
+
+  private fromBelow<Answer>(sheet: Type<unknown>, ariaLabel: string, data?: unknown): Observable<Answer> {
+    return this.sheet
+      .open<unknown, unknown, Answer>(sheet, { data, ariaLabel, panelClass: 'outdoor' })
+      .afterDismissed()
+      .pipe(filter((answer) => answer !== undefined));
   }
 
   keys(): void {
