@@ -83,6 +83,9 @@ export class DaySheetScreen {
     this.prepared.open(sheet, group).catch((fault: unknown) => this.startFault.set(fault as CallFault));
   }
 
+  /** Lines for notes, on paper. */
+  protected readonly lines = [1, 2, 3, 4, 5];
+
   protected print(): void {
     globalThis.print();
   }

@@ -8,13 +8,12 @@ import { decimal } from '../ui/format';
 @Component({
   selector: 'bc-so-far',
   template: `
-    <h2 i18n>
-      Counted <small>{{ estimate().sidesRead }} of {{ sides() }} sides</small>
-    </h2>
-    <p class="key">
-      <i></i> <span i18n>counted, {{ estimate().sidesRead }} of {{ sides() }} sides</span> <i class="whole"></i>
-      <span i18n>whole hive, estimated</span>
-    </p>
+    <div class="key">
+      <h2 i18n>
+        Counted <small>{{ estimate().sidesRead }} of {{ sides() }} sides</small>
+      </h2>
+      <span class="estimated" i18n>whole hive, estimated</span>
+    </div>
     <dl>
       @for (row of rows(); track row.name) {
         <div [class.first]="row.first">
@@ -76,34 +75,44 @@ import { decimal } from '../ui/format';
         font-size: 12.5px;
       }
     }
-    .key,
+    .estimated,
     .bar {
       display: none;
     }
     @media (width < 700px), (height < 560px) {
-      h2,
       p,
       dd small {
         display: none;
       }
       .key {
         display: flex;
-        gap: 6px;
-        justify-content: start;
+        gap: 10px;
+        align-items: baseline;
+        justify-content: space-between;
+        font-size: 14px;
       }
-      .key span + i {
-        margin-left: auto;
+      h2 {
+        font: 650 14px var(--font);
+      }
+      .estimated {
+        display: inline;
+      }
+      h2::before,
+      .estimated::before {
+        content: '';
+        display: inline-block;
+        width: 14px;
+        height: 10px;
+        margin-right: 6px;
+        border: 1px solid var(--spruce);
+        background: var(--spruce);
       }
       i {
         display: block;
         height: 10px;
         background: var(--spruce);
       }
-      .key i {
-        align-self: center;
-        width: 14px;
-      }
-      .key i.whole,
+      .estimated::before,
       .of {
         border: 1px solid var(--spruce);
         background: repeating-linear-gradient(135deg, var(--spruce) 0 1.5px, var(--sheet) 1.5px 4px);

@@ -22,6 +22,7 @@ import { ViewDesk } from '../api/view-desk';
 import { civilDate, dayOf, timeOf } from '../ui/format';
 import { placesFor } from './places';
 import { PlacesDrawer } from './places-drawer';
+import { PrintHead } from './print-head';
 import { THEMES, Theme, type ThemeChoice } from './theme';
 
 const NOWHERE: Record<string, unknown> = {};
@@ -38,6 +39,7 @@ const NOWHERE: Record<string, unknown> = {};
     MatMenuModule,
     AsideNotice,
     PlacesDrawer,
+    PrintHead,
     SeasonStrip,
   ],
   templateUrl: './shell.html',

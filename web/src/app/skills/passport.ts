@@ -10,7 +10,7 @@ import { Store } from '@ngrx/store';
 import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
-import { dateInFull, dateText } from '../ui/format';
+import { dateInFull, dateText, dayText } from '../ui/format';
 import { ImportCard, type ImportAsk } from './import-card';
 import { SignCard, type SignAsk } from './sign-card';
 import { JudgeCard, type JudgeAsk } from './judge-card';
@@ -19,11 +19,13 @@ import type { Passport, PassportSkill } from './passport-view';
 import { ReadingsChart } from './readings-chart';
 import { SaveFile } from './save-file';
 import { SkillDetail } from './skill-detail';
-import { Named, listed } from '../language/words';
+import { Named, listed, namesOf } from '../language/words';
 import { FIELD } from '../parts/field';
 import { FileButton } from '../parts/file-button';
 import { titled } from '../ui/titled';
 
+/** Titles of the usual checklist's skills in a few letters. */
+const SHORT: Readonly<Record<string, string>> = namesOf('skillShort');
 /** Showings that are named in a row; the rest is counted. */
 const NAMED = 3;
 /** Days before its last day from which on a skill is said to fade. */
@@ -121,6 +123,45 @@ export class PassportScreen {
     const more = best.length > NAMED ? $localize` and ${best.length - NAMED} more` : '';
     return best.length === 0 ? $localize`nothing yet` : `${named.join('; ')}${more}`;
   }
+
+  /** A row of the paper is one line: the short title stands there. */
+  protected short({ id, name }: PassportSkill): string {
+    return SHORT[id] ?? name;
+  }
+
+  /** On paper every showing that counts stands: year by year, "14 May h4 TW". */
+  protected evidenceInPrint({ evidence }: PassportSkill): string {
+    const counted = evidence.filter(({ counts }) => counts).toSorted((a, b) => a.day.localeCompare(b.day));
+    const years = [...new Set(counted.map(({ day }) => day.slice(0, 4)))];
+    return years
+      .map((year) => {
+        const shown = counted
+          .filter(({ day }) => day.startsWith(year))
+          .map(({ day, hive, source, assessor }) =>
+            [
+              dayText(day),
+              hive ? $localize`h${hive}` : source === 'practice' ? $localize`indoors` : '',
+              assessor ? initialsOf(assessor) : '',
+            ]
+              .filter(Boolean)
+              .join(' '),
+          );
+        return `${year}: ${shown.join(', ')}`;
+      })
+      .join('; ');
+  }
+
+  /** Who the initials are, for paper. */
+  protected readonly initials = computed(() => {
+    const skills = this.data()?.skills ?? [];
+    const people = new Set(
+      skills.flatMap(({ evidence, signOffs }) => [
+        ...evidence.flatMap(({ counts, assessor }) => (counts && assessor ? [assessor] : [])),
+        ...signOffs.map(({ by }) => by),
+      ]),
+    );
+    return [...people].map((name) => `${initialsOf(name)} ${name}`).join(', ');
+  });
 
   protected fades({ standing }: PassportSkill): string | null {
     const today = this.data()?.today;

@@ -264,6 +264,16 @@ describe('the passport', () => {
     expect(text).toContain('No frames of a lively colony before: fits the veil');
   });
 
+  it('has on paper every showing that counts, by year, with hive and initials, and says whose they are', async () => {
+    const { element } = await paper();
+    const row = element.querySelector('.evidence .in-print');
+    expect(textOf(row)).toMatch(/^2025: 12 Jul h4 \w\w; 2026: 9 May h4 \w\w$/);
+    expect(textOf(element.querySelector('.initials'))).toMatch(
+      /^\w\w \S+ .*; h4: hive 4\. Only the showings that count\.$/,
+    );
+    expect(textOf(element.querySelector('td b.in-print'))).toBe('finds eggs');
+  });
+
   it('is signed by the lead for what is shown, and for more with a reason', async () => {
     const { press, changes, element, fixture } = await paper();
     await press(/^Sign off 1 skill …$/);
