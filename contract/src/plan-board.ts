@@ -316,6 +316,8 @@ export const coverage = endpoint({
           z.object({
             group: Id,
             seen: z.int(),
+            /** Of these, those who were seen at it since the season began to show it. */
+            since: z.int(),
             open: z.int(),
             next: z
               .object({

@@ -375,9 +375,9 @@ describe('coverage of the checklist', () => {
     expect(rows[0]).toMatchObject({
       skill: 'tells-cells',
       nobody: true,
-      window: { from: '2026-05-14', to: '2026-06-10' },
+      window: { from: '2026-05-02', to: '2026-06-10' },
     });
-    expect(row('finds-eggs').window).toEqual({ from: '2026-05-14', to: '2026-07-20' });
+    expect(row('finds-eggs').window).toEqual({ from: '2026-04-01', to: '2026-07-20' });
     expect(row('veil-checked')).toMatchObject({ seasonal: false, window: null });
     expect(row('tells-cells', { today: '2026-11-20' }).window).toBeNull();
   });

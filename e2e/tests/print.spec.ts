@@ -13,6 +13,8 @@ async function pagesOf(page: Page, format: 'A4' | 'Letter', margin: string): Pro
 
 /** Says on paper what it is, of which site and school and when it was printed, and has nothing to press. */
 async function standsOnPaper(page: Page, what: RegExp): Promise<void> {
+  // The page is called by its day or its person once that is known.
+  await expect(page).toHaveTitle(what);
   await page.emulateMedia({ media: 'print' });
   await page.evaluate(() => globalThis.dispatchEvent(new Event('beforeprint')));
   const head = page.locator('.print-head');

@@ -1,3 +1,4 @@
+export * from './pace';
 export * from './agreement';
 export * from './change';
 export * from './debrief';

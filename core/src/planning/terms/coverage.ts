@@ -39,6 +39,8 @@ export interface SkillCoverage {
     readonly group: string;
     /** Trainees who were seen at it, and those who still have to show it. */
     readonly seen: number;
+    /** Trainees who were seen at it since the season began to show it. */
+    readonly since: number;
     readonly open: number;
     readonly next: NextChance | null;
   }[];
@@ -62,16 +64,19 @@ export function coverageOf(facts: {
   readonly plan: Assignments;
 }): readonly SkillCoverage[] {
   const rows = facts.checklist.skills.map(({ id: skill, season, role }): SkillCoverage => {
+    const window = season === null ? null : windowOf(season, facts.phases, facts.today);
     const groups = facts.groups.map(({ id: group, trainees }) => ({
       group,
       seen: trainees.filter((each) => facts.standing(each, skill).level !== null).length,
+      since:
+        window === null ? 0 : trainees.filter((each) => (facts.standing(each, skill).last ?? '') >= window.from).length,
       open: trainees.filter((each) => isOpen(facts.standing(each, skill))).length,
       next: nextChance(facts.problem, facts.plan, group, skill),
     }));
     return {
       skill,
       seasonal: season !== null,
-      window: season === null ? null : windowOf(season, facts.phases, facts.today),
+      window,
       nobody: groups.every(({ seen }) => seen === 0),
       groups,
       offers: offersOf(facts, skill, role, new Map(groups.map(({ group, open }) => [group, open]))),

@@ -32,11 +32,11 @@ export function weeksToShow(
 }
 
 /**
- * The days in one piece, from today on, on which the year is in one of these phases.
+ * The days in one piece on which the year is in one of these phases: the piece that today lies in, else the next one.
  *
  * @param season phases
  * @param phases the year of the place
- * @param today first day that counts
+ * @param today last days before it are over
  * @returns first and last day, `null` when none are left
  */
 export function windowOf(
@@ -44,11 +44,13 @@ export function windowOf(
   phases: readonly PhaseSpan[],
   today: CivilDate,
 ): { readonly from: CivilDate; readonly to: CivilDate } | null {
-  const left = phases
-    .filter(({ phase, to }) => season.includes(phase) && to >= today)
-    .sort((a, b) => a.from.localeCompare(b.from));
-  const [first] = left;
-  if (first === undefined) return null;
-  const to = left.reduce((end, span) => (span.from <= addDays(end, 1) && span.to > end ? span.to : end), first.to);
-  return { from: laterOf(first.from, today), to };
+  const pieces = phases
+    .filter(({ phase }) => season.includes(phase))
+    .toSorted((a, b) => a.from.localeCompare(b.from))
+    .reduce<readonly { readonly from: CivilDate; readonly to: CivilDate }[]>((joined, { from, to }) => {
+      const last = joined.at(-1);
+      if (last === undefined || from > addDays(last.to, 1)) return [...joined, { from, to }];
+      return [...joined.slice(0, -1), { from: last.from, to: laterOf(last.to, to) }];
+    }, []);
+  return pieces.find(({ to }) => to >= today) ?? null;
 }

@@ -19,8 +19,8 @@ const DATA: Coverage = {
       offers: [],
       nobody: true,
       groups: [
-        { group: 'curlew', seen: 0, open: 7, next },
-        { group: 'dipper', seen: 0, open: 6, next: null },
+        { group: 'curlew', seen: 0, since: 0, open: 7, next },
+        { group: 'dipper', seen: 0, since: 0, open: 6, next: null },
       ],
     },
     {
@@ -31,8 +31,8 @@ const DATA: Coverage = {
       offers: [],
       nobody: false,
       groups: [
-        { group: 'curlew', seen: 7, open: 0, next: null },
-        { group: 'dipper', seen: 6, open: 0, next: null },
+        { group: 'curlew', seen: 7, since: 7, open: 0, next: null },
+        { group: 'dipper', seen: 6, since: 6, open: 0, next: null },
       ],
     },
     {
@@ -43,8 +43,8 @@ const DATA: Coverage = {
       offers: [],
       nobody: false,
       groups: [
-        { group: 'curlew', seen: 5, open: 2, next },
-        { group: 'dipper', seen: 6, open: 1, next: { ...next, planned: false } },
+        { group: 'curlew', seen: 5, since: 5, open: 2, next },
+        { group: 'dipper', seen: 6, since: 6, open: 1, next: { ...next, planned: false } },
       ],
     },
   ],

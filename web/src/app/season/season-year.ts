@@ -22,6 +22,8 @@ import { dateText, dayText, monthOf, sureText } from '../ui/format';
 import { lanes } from '../ui/lanes';
 import { PHASE_FILL } from './phase-colours';
 import { ViewDesk } from '../api/view-desk';
+import { peopleFeature } from '../people/people.feature';
+import { CourseLoad } from './course-load';
 import { seasonFeature } from './season.feature';
 import { ViewState } from '../api/view-state';
 import { YearScale } from './year-scale';
@@ -37,14 +39,18 @@ const WEEK = 7;
 /** The year of growth: phases, weather, bloom, flow, sessions, deadlines and each hive's openings and dues. */
 @Component({
   selector: 'bc-season-year',
-  imports: [MatButton, UnitName, Named, RouterLink, ViewState],
+  imports: [CourseLoad, MatButton, UnitName, Named, RouterLink, ViewState],
   templateUrl: './season-year.html',
   styleUrl: './season-year.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class SeasonYear {
   private readonly desk = inject(ViewDesk);
-  private readonly site = inject(Store).selectSignal(seasonFeature.selectSite);
+  private readonly store = inject(Store);
+  private readonly site = this.store.selectSignal(seasonFeature.selectSite);
+  private readonly person = this.store.selectSignal(peopleFeature.selectPerson);
+  /** What the course asks of hives and weeks is for those who plan it. */
+  protected readonly staff = computed(() => this.person() !== null && this.person()?.role !== 'trainee');
   private readonly router = inject(Router);
   private readonly date = signal<string | null>(null);
   protected readonly watched = this.desk.watch('seasonYear', () => {
