@@ -309,7 +309,7 @@ describe('pins', () => {
     const runner = startRunner(school.context);
     const { id } = await ask(6);
     const failed = await until(id, ({ status }) => status === 'failed');
-    expect(failed.trouble).toContain('pins');
+    expect(failed.trouble).toContain('The fixed slots cannot all be kept');
     await runner.stop();
     for (const { id: pin } of pins) await lead.post(pathOf(endpoints.unpinPlan, { pin })).expect(200);
     expect((await board()).conflict).toBeNull();

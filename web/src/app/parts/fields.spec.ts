@@ -13,6 +13,7 @@ import { show } from '../../testing/show';
 import { DayField } from './day-field';
 import { FIELD } from './field';
 import { FileButton } from './file-button';
+import { MonthDayField } from './month-day-field';
 import { TimeField } from './time-field';
 import { SCHOOL_CLOCK } from '../../testing/school-clock';
 
@@ -168,4 +169,21 @@ it('a file that was chosen is handed on, and the same one can be chosen again', 
   Object.defineProperty(field, 'files', { value: [new File(['x'], 'hives.csv')] });
   field.dispatchEvent(new Event('change'));
   expect([fixture.componentInstance.taken(), field.value]).toEqual(['hives.csv', '']);
+});
+
+describe('a day of every year', () => {
+  it('is chosen by day and month, and never a day that the month does not have', async () => {
+    const fixture = await show(MonthDayField, { name: 'Opens on', value: '01-31' });
+    const loader = TestbedHarnessEnvironment.loader(fixture);
+    const [day, month] = (await loader.getAllHarnesses(MatSelectHarness)) as [MatSelectHarness, MatSelectHarness];
+    expect(await day.getValueText()).toBe('31');
+    await month.open();
+    await month.clickOptions({ text: 'Feb' });
+    // Bloom on 29 February is a day of every fourth year.
+    expect(fixture.componentInstance.value()).toBe('02-29');
+    await day.open();
+    expect(await day.getOptions()).toHaveLength(29);
+    await day.clickOptions({ text: '7' });
+    expect(fixture.componentInstance.value()).toBe('02-07');
+  });
 });

@@ -12,6 +12,7 @@ import { seasonFeature } from './season.feature';
 import { ViewState } from '../api/view-state';
 import { Named } from '../language/words';
 import { FIELD } from '../parts/field';
+import { MonthDayField } from '../parts/month-day-field';
 import { DayField } from '../parts/day-field';
 
 type Row = Forage['plants'][number];
@@ -31,7 +32,7 @@ function movedText(days: number): string {
 /** The forage calendar of a site: its plants, this year's bloom, what was seen, and the general list to choose from. */
 @Component({
   selector: 'bc-forage-editor',
-  imports: [DayField, FIELD, MatButton, Named, ViewState, PlantForm, MovePlanner],
+  imports: [DayField, FIELD, MatButton, MonthDayField, Named, ViewState, PlantForm, MovePlanner],
   templateUrl: './forage-editor.html',
   styleUrl: './forage-editor.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

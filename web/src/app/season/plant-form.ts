@@ -6,11 +6,12 @@ import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angula
 import type { SitePlant } from '@brave-comb/contract';
 import { plantId } from '@brave-comb/core/season';
 import { FIELD } from '../parts/field';
+import { MonthDayField } from '../parts/month-day-field';
 
 /** A plant of a site, entered or changed. */
 @Component({
   selector: 'bc-plant-form',
-  imports: [FIELD, MatButton, MeasureField, UnitName, ReactiveFormsModule],
+  imports: [FIELD, MatButton, MeasureField, MonthDayField, UnitName, ReactiveFormsModule],
   template: `
     <form class="fields" [formGroup]="form" (ngSubmit)="keep()" aria-label="Plant" i18n-aria-label>
       <label bcField
@@ -45,10 +46,7 @@ import { FIELD } from '../parts/field';
           ><mat-form-field><input matInput type="number" min="1" max="4000" formControlName="sum" /></mat-form-field
         ></label>
       } @else {
-        <label bcField
-          ><span i18n>Opens (MM-DD)</span
-          ><mat-form-field><input matInput type="text" size="6" formControlName="opens" /></mat-form-field
-        ></label>
+        <bc-month-day name="Opens on" i18n-name formControlName="opens" />
       }
       <label bcField
         ><span i18n>Days in bloom</span
@@ -57,9 +55,7 @@ import { FIELD } from '../parts/field';
       <button matButton="filled" type="submit" [disabled]="form.invalid" i18n>Save</button>
       <button matButton="outlined" type="button" (click)="left.emit()" i18n>Cancel</button>
       @if (form.invalid && form.dirty) {
-        <p class="quiet" role="status" i18n>
-          Needs a name, values from 0 to 4, 3 to 200 days in bloom, and a date such as 05-17.
-        </p>
+        <p class="quiet" role="status" i18n>Needs a name, values from 0 to 4, and 3 to 200 days in bloom.</p>
       }
     </form>
   `,
@@ -85,7 +81,7 @@ export class PlantForm {
     kind: this.build.control<'degree-days' | 'dates'>('dates'),
     base: [5, [Validators.required, Validators.min(-5), Validators.max(15)]],
     sum: [300, [Validators.required, Validators.min(1), Validators.max(4000)]],
-    opens: ['05-01', [Validators.required, Validators.pattern(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/)]],
+    opens: ['05-01'],
     days: [21, [Validators.required, Validators.min(3), Validators.max(200)]],
   });
 

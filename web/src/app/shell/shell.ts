@@ -23,7 +23,7 @@ import { civilDate, dayOf, timeOf } from '../ui/format';
 import { placesFor } from './places';
 import { PlacesDrawer } from './places-drawer';
 import { PrintHead } from './print-head';
-import { THEMES, Theme, type ThemeChoice } from './theme';
+import { TEXT_SIZES, THEMES, type TextSize, Theme, type ThemeChoice } from './theme';
 
 const NOWHERE: Record<string, unknown> = {};
 
@@ -61,6 +61,12 @@ export class Shell {
     light: $localize`Light`,
     dark: $localize`Dark`,
     outdoor: $localize`Outdoor, for the sun`,
+  };
+  protected readonly textSizes = TEXT_SIZES;
+  protected readonly sizeNames: Readonly<Record<TextSize, string>> = {
+    1: $localize`Usual`,
+    1.12: $localize`Larger`,
+    1.25: $localize`Largest`,
   };
   protected readonly person = this.store.selectSignal(peopleFeature.selectPerson);
   protected readonly clockState = this.store.selectSignal(peopleFeature.selectClock);

@@ -48,6 +48,16 @@ describe('how the pages look', () => {
     expect(open(new Device(true)).shown()).toEqual(['light', true]);
   });
 
+  it('sets text larger on every page, and keeps it for the next start', () => {
+    const { theme, shown } = open(new Device(false));
+    theme.size.set(1.25);
+    shown();
+    expect(document.documentElement.style.getPropertyValue('--text-size')).toBe('1.25');
+    expect(open(new Device(false)).theme.size()).toBe(1.25);
+    localStorage.setItem('brave-comb-text-size', '9');
+    expect(open(new Device(false)).theme.size()).toBe(1);
+  });
+
   it('reads a choice that it does not know as none', () => {
     localStorage.setItem('brave-comb-theme', 'amber');
     expect(open(new Device(false)).theme.choice()).toBe('device');

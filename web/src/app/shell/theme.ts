@@ -4,11 +4,17 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { fromEvent, map } from 'rxjs';
 
 const KEY = 'brave-comb-theme';
+const SIZE_KEY = 'brave-comb-text-size';
 
 /** As the device is set, or by hand; outdoor is for the sun: larger, and nothing faint. */
 export const THEMES = ['device', 'light', 'dark', 'outdoor'] as const;
 export type ThemeChoice = (typeof THEMES)[number];
 
+/** How large text stands on every page, as a share of its usual size. */
+export const TEXT_SIZES = [1, 1.12, 1.25] as const;
+export type TextSize = (typeof TEXT_SIZES)[number];
+
+const keptSize = (): TextSize => TEXT_SIZES.find((size) => `${size}` === localStorage.getItem(SIZE_KEY)) ?? 1;
 const kept = (): ThemeChoice => THEMES.find((theme) => theme === localStorage.getItem(KEY)) ?? 'device';
 
 /** How the pages look. */
@@ -20,6 +26,7 @@ export class Theme {
     { initialValue: this.asked.matches },
   );
   readonly choice = signal(kept());
+  readonly size = signal(keptSize());
   private readonly dark = computed(() => this.choice() === 'dark' || (this.choice() === 'device' && this.darkDevice()));
 
   constructor() {
@@ -28,6 +35,10 @@ export class Theme {
       root.dataset.theme = this.dark() ? 'dark' : 'light';
       root.classList.toggle('outdoor', this.choice() === 'outdoor');
       localStorage.setItem(KEY, this.choice());
+    });
+    effect(() => {
+      document.documentElement.style.setProperty('--text-size', `${this.size()}`);
+      localStorage.setItem(SIZE_KEY, `${this.size()}`);
     });
   }
 }

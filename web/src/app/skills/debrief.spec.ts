@@ -1,3 +1,5 @@
+import { Router } from '@angular/router';
+import { TestBed } from '@angular/core/testing';
 import type { Debrief } from '@brave-comb/contract';
 import { showView } from '../../testing/ahead';
 import { elementOf, show } from '../../testing/show';
@@ -61,7 +63,10 @@ const DATA: Debrief = {
   made: [{ due: '2026-05-16', text: 'Hive 4: second super' }],
   notes: [{ lead: 'Tomasz', text: 'Keep asking what comes next.' }],
   aloud: ['Curlew at hive 4.', 'What would each of you do first next time?'],
-  sessions: [{ id: 's1', day: '2026-05-14', groups: 'Curlew' }],
+  sessions: [
+    { id: 's1', day: '2026-05-14', groups: 'Curlew' },
+    { id: 's0', day: '2026-05-09', groups: 'Dipper' },
+  ],
 };
 
 describe('the debrief', () => {
@@ -81,6 +86,16 @@ describe('the debrief', () => {
     );
     expect(textOf(greta!)).toContain('no frame in hand, third time running');
     expect(textOf(greta!)).toContain('no reading given');
+  });
+
+  it('goes to the session before and after, as far as there are any', async () => {
+    const { element, press } = await showView(DebriefScreen, 'debrief', DATA);
+    const go = vi.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
+    await press(/^Session after this one$/);
+    expect(go).not.toHaveBeenCalled();
+    expect(element.querySelector('[aria-label="Session after this one"]')?.getAttribute('aria-disabled')).toBe('true');
+    await press(/^Session before this one$/);
+    expect(go).toHaveBeenCalledWith(['/afterwards/debrief', 's0']);
   });
 
   it('opens all that was judged under a line, one or all of them, and all for paper', async () => {

@@ -14,6 +14,7 @@ import {
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
 import { Router, RouterLink } from '@angular/router';
 import type { Debrief } from '@brave-comb/contract';
 import { DEBRIEF_PARTS, levelRank } from '@brave-comb/core/skills';
@@ -48,7 +49,7 @@ const lay = (letter: Letter, by: number): string => {
 /** One session afterwards, by trainee: who did what, what was judged, how own readings lay, and what is left. */
 @Component({
   selector: 'bc-debrief',
-  imports: [FIELD, LevelGlyph, MatButton, MatIconButton, NgTemplateOutlet, JobBar, RouterLink, ViewState],
+  imports: [FIELD, LevelGlyph, MatButton, MatIcon, MatIconButton, NgTemplateOutlet, JobBar, RouterLink, ViewState],
   templateUrl: './debrief.html',
   styleUrl: './debrief.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -86,6 +87,13 @@ export class DebriefScreen {
   protected readonly sending = signal(false);
   protected readonly date = dateText;
 
+  /** Sessions before and after the one that is shown, by their days. */
+  protected readonly beside = computed(() => {
+    const data = this.data();
+    const all = (data?.sessions ?? []).toSorted((a, b) => a.day.localeCompare(b.day));
+    const at = all.findIndex(({ id }) => id === data?.session);
+    return { before: all[at - 1]?.id ?? null, after: at < 0 ? null : (all[at + 1]?.id ?? null) };
+  });
   protected readonly head = computed(() => {
     const data = this.data();
     if (!data) return '';
