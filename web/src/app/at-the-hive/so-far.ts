@@ -168,7 +168,8 @@ export class SoFar {
       first,
       ...shares(counted && now.known ? counted.value : 0, partly && now.sidesRead > 0 ? of : null),
       value: counted && now.known ? decimal(counted.value) : '?',
-      range: partly && of && now.sidesRead > 0 ? `${short(of.low)}–${short(of.high)}` : '',
+      // The whole holds at least what was counted.
+      range: partly && of && now.sidesRead > 0 ? rangeText(Math.max(of.low, counted?.value ?? 0), of.high) : '',
     });
     return [
       both($localize`Bees`, now.framesOfBees, whole.framesOfBees),
@@ -200,6 +201,8 @@ function shares(counted: number, of: Estimate | null): Pick<Row, 'share' | 'from
     to: (100 * Math.max(counted, of?.high ?? 0)) / most,
   };
 }
+
+const rangeText = (low: number, high: number): string => `${short(low)}–${short(Math.max(low, high))}`;
 
 interface Row {
   readonly name: string;
