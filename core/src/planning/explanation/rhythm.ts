@@ -1,5 +1,5 @@
-import { turnsWithin } from '../solver/objective';
 import type { Assignments, PlanningProblem } from '../solver/problem';
+import { daysOpened, missedTurns } from './missed-turns';
 
 /** How often a colony is looked at whose look comes round. */
 export interface LookRhythm {
@@ -21,17 +21,17 @@ export interface LookRhythm {
  * @throws TypeError if the plan names slots that the problem does not have
  */
 export function rhythmsOf(problem: PlanningProblem, plan: Assignments): readonly LookRhythm[] {
-  const days = new Map(problem.slots.map(({ id, day }) => [id, day]));
-  return problem.hives.flatMap(({ id: hive, due, lastOpened }): LookRhythm[] => {
+  return problem.hives.flatMap((each): LookRhythm[] => {
+    const { id: hive, due, lastOpened } = each;
     if (due?.every === undefined || due.weight <= 0) return [];
-    const planned = [
-      ...plan.sessions.filter(({ hives }) => hives.includes(hive)),
-      ...plan.staff.filter((each) => each.hive === hive),
-    ].map(({ slot }) => days.get(slot)!);
-    const missed = turnsWithin(due, problem.horizonDays)
-      .filter(({ from, by }) => !planned.some((day) => day >= from && day <= by))
-      .map(({ by }) => by);
-    const looks = [...new Set([...(lastOpened === null ? [] : [lastOpened]), ...planned])].sort((a, b) => a - b);
-    return [{ hive, every: due.every, looks, missed }];
+    const looks = [...(lastOpened === null ? [] : [lastOpened]), ...daysOpened(problem, plan, hive)];
+    return [
+      {
+        hive,
+        every: due.every,
+        looks: [...new Set(looks)].sort((a, b) => a - b),
+        missed: missedTurns(problem, plan, each).map(({ by }) => by),
+      },
+    ];
   });
 }

@@ -1,7 +1,8 @@
 import { checkPlan } from '../solver/checker';
-import { objectiveOf, turnsWithin } from '../solver/objective';
+import { objectiveOf } from '../solver/objective';
 import type { Assignments, PlanningProblem } from '../solver/problem';
 import { type PlanItem, holds, withItem, without } from './explanation';
+import { missedTurns } from './missed-turns';
 import { type Trouble, troublesOf } from './troubles';
 
 /** One change by which a trouble of a plan ends. */
@@ -98,7 +99,10 @@ const isAt = (
 
 function changesFor(problem: PlanningProblem, plan: Assignments, trouble: Trouble): readonly WayChange[] {
   const { kind, rule, hive, group } = trouble;
-  if (kind === 'due-not-met') return placesOf(problem, plan, hive!, missedDays(problem, plan, hive!)).map(putAt);
+  if (kind === 'due-not-met') {
+    const due = problem.hives.find(({ id }) => id === hive)!;
+    return placesOf(problem, plan, due.id, missedTurns(problem, plan, due)).map(putAt);
+  }
   if (kind === 'too-few-sessions')
     return problem.hives.flatMap(({ id }) =>
       placesOf(problem, plan, id)
@@ -200,18 +204,4 @@ function placesOf(
     .filter(({ staffVisits }) => staffVisits > 0)
     .map(({ id: slot }): PlanItem => ({ kind: 'staff', slot, hive }));
   return [...groups, ...staff].filter((place) => inTime(place) && !holds(plan, place));
-}
-
-/** The turns of a hive's due in which the plan does not open it. */
-function missedDays(problem: PlanningProblem, { sessions, staff }: Assignments, hive: string) {
-  const due = problem.hives.find(({ id }) => id === hive)?.due ?? null;
-  if (due === null) return [];
-  const days = new Map(problem.slots.map(({ id, day }) => [id, day]));
-  const opened = [
-    ...sessions.filter(({ hives }) => hives.includes(hive)),
-    ...staff.filter((each) => each.hive === hive),
-  ].map(({ slot }) => days.get(slot)!);
-  return turnsWithin(due, problem.horizonDays).filter(
-    ({ from, by }) => !opened.some((day) => day >= from && day <= by),
-  );
 }
