@@ -9,6 +9,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { Router } from '@angular/router';
 import { markColour } from '@brave-comb/core/biology';
@@ -87,6 +88,7 @@ const SKILL_BY_STEP: Readonly<Record<StepId, string>> = {
     AsideNotice,
     HiveHead,
     HiveKeys,
+    MatButton,
     MatIcon,
     BoxMap,
     CombPortrait,
