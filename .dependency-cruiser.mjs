@@ -10,7 +10,7 @@ const storeys = [
   ['care', 'harvest', 'skills'],
   ['situation'],
   ['practice', 'planning'],
-  ['exchange'],
+  ['exchange', 'roster'],
   ['words'],
 ];
 /** A room looks down: to those that stand before it, or beside it. */
@@ -81,8 +81,8 @@ const serverRules = [
 ];
 
 // Rooms of the web application from the ground up: what a device keeps and what all screens are made of; calls; who is signed in; the rooms of
-// the work; the screens of its three moments, which know nothing of each other; the frame around them.
-const screens = ['ahead', 'at-the-hive', 'afterwards'];
+// the work; the screens of its three moments and of the office, which know nothing of each other; the frame around them.
+const screens = ['ahead', 'at-the-hive', 'afterwards', 'office'];
 const web = [
   ['language'],
   ['device', 'ui', 'icons'],
@@ -122,7 +122,7 @@ export default {
       from: { path: '^core/src' },
       to: {
         pathNot:
-          '^(core/src|node_modules/((@types/)?suncalc|(@types/)?d3-(array|geo)|internmap|papaparse|@types/papaparse|pure-rand|highs/types))',
+          '^(core/src|node_modules/((@types/)?suncalc|(@types/)?d3-(array|geo)|internmap|papaparse|@types/papaparse|pure-rand|@photostructure/tz-lookup|highs/types))',
       },
     },
     ...looksDown('core/src', storeys),

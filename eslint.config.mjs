@@ -9,8 +9,11 @@ const NO_WORDS = [
   ...['scope', 'rel', 'inputmode', 'autocapitalize', 'accept', 'capture', 'aria-labelledby', 'aria-describedby'],
   ...[
     'aria-live',
+    'ariaCurrentWhenActive',
     'aria-haspopup',
     'aria-keyshortcuts',
+    'mat-sort-header',
+    'matColumnDef',
     'mode',
     'matButton',
     'matDialogClose',

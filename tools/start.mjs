@@ -130,6 +130,13 @@ ${
     ines      lead instructor of the second school, Saltpan Road
 `
     : ''
-}
+}${
+    server.startCode
+      ? `
+  There is no school here yet. Open the address and type this start code: ${server.startCode}
+  It is shown here only; whoever has it becomes the owner.
+`
+      : ''
+  }
   Ctrl-C stops it and its database.`);
 });

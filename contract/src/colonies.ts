@@ -90,6 +90,24 @@ export const colonyList = endpoint({
   response: ColonyList,
 });
 
+/** What a word of the glossary means at this school. */
+export const WordHere = z.object({
+  /** What the house does about it as a matter of course. */
+  rules: list(z.string()),
+  /** Colonies that showed it at their last visit, the latest first. */
+  seen: list(z.object({ hive: Id, number: z.string(), date: CivilDate, where: z.string() })),
+});
+export type WordHere = z.output<typeof WordHere>;
+
+export const wordHere = endpoint({
+  method: 'GET',
+  path: '/api/care/words/:word',
+  access: ROLES,
+  summary: 'What house practice says on a word of the glossary, and in which colonies it was seen last',
+  params: z.object({ word: z.string().min(1).max(40) }),
+  response: WordHere,
+});
+
 const SeenThen = z.object({
   day: z.int(),
   bees: Estimate.nullable(),

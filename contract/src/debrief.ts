@@ -7,6 +7,9 @@ import { CivilDate, field, Id, Instant, list } from './parts';
 const Line = z.object({ lead: z.string(), text: z.string() });
 const Level = z.enum(SKILL_LEVELS);
 
+/** Parts of the talk at the gate, in order. */
+export const TALK_PARTS = ['did', 'found', 'well', 'learn', 'next'] as const;
+
 /** A session afterwards, by trainee. */
 export const Debrief = z.object({
   session: Id,
@@ -36,6 +39,8 @@ export const Debrief = z.object({
           roles: list(z.enum(JOBS).nullable()),
           judged: list(
             z.object({
+              /** Of the checklist, and what it calls the skill. */
+              skillId: z.string(),
               skill: z.string(),
               before: Level.nullable(),
               after: Level,
@@ -72,8 +77,8 @@ export const Debrief = z.object({
   open: list(Line),
   made: list(z.object({ due: CivilDate, text: z.string() })),
   notes: list(Line),
-  /** The debrief in sentences, to be said aloud in five minutes. */
-  aloud: list(z.string()),
+  /** The debrief in whole sentences to be said aloud, a minute a part, each with what the group is asked. */
+  talk: list(z.object({ part: z.enum(TALK_PARTS), lines: list(z.string()), ask: z.string().nullable() })),
   /** Sessions with visits, the newest first. */
   sessions: list(z.object({ id: Id, day: CivilDate, groups: z.string() })),
 });

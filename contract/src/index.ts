@@ -1,9 +1,12 @@
+import * as byHand from './by-hand';
 import * as calendar from './dues';
 import * as care from './care';
 import * as colonies from './colonies';
 import * as growing from './increase';
 import type { Endpoint } from './endpoint';
 import * as inspection from './inspection';
+import * as equipment from './equipment';
+import * as members from './members';
 import * as people from './people';
 import * as messages from './messages';
 import * as planning from './planning';
@@ -17,13 +20,34 @@ import * as weather from './weather';
 /** Every endpoint of the application, by name. */
 export const endpoints = {
   signIn: people.signIn,
+  beginSchool: people.beginSchool,
   signOut: people.signOut,
   whoAmI: people.whoAmI,
   chooseUnits: people.chooseUnits,
   moveClock: people.moveClock,
   beginDemoAgain: people.beginDemoAgain,
-  auditLog: people.auditLog,
+  changeLog: people.changeLog,
   noteTakenOut: people.noteTakenOut,
+  members: members.members,
+  addMembers: members.addMembers,
+  changeMember: members.changeMember,
+  retireMember: members.retireMember,
+  keepGroup: members.keepGroup,
+  retireGroup: members.retireGroup,
+  invite: members.invite,
+  lookAtInvitation: members.lookAtInvitation,
+  acceptInvitation: members.acceptInvitation,
+  changePassword: members.changePassword,
+  mySignIns: members.mySignIns,
+  endSignIns: members.endSignIns,
+  readEmergencyNote: members.readEmergencyNote,
+  schoolSites: equipment.schoolSites,
+  keepSite: equipment.keepSite,
+  retireSite: equipment.retireSite,
+  schoolHives: equipment.schoolHives,
+  addHives: equipment.addHives,
+  changeHive: equipment.changeHive,
+  retireHive: equipment.retireHive,
   seasonStrip: season.seasonStrip,
   seasonYear: season.seasonYear,
   forage: season.forage,
@@ -54,6 +78,7 @@ export const endpoints = {
   setColony: calendar.setColony,
   setCalendarPractice: calendar.setCalendarPractice,
   colonyList: colonies.colonyList,
+  wordHere: colonies.wordHere,
   colonyStory: colonies.colonyStory,
   yardRound: colonies.yardRound,
   sendToSession: colonies.sendToSession,
@@ -128,6 +153,10 @@ export const endpoints = {
   polls: practice.polls,
   askPoll: practice.askPoll,
   answerPoll: practice.answerPoll,
+  handSession: byHand.handSession,
+  plannedSession: byHand.plannedSession,
+  keepHandSession: byHand.keepHandSession,
+  callOffSession: byHand.callOffSession,
   planBoard: board.planBoard,
   askPlan: board.askPlan,
   planJob: board.planJob,
@@ -150,8 +179,11 @@ export const endpoints = {
 export { ROLES, type Endpoint, type Input, type Output, type Role } from './endpoint';
 export { openApiOf } from './openapi';
 export { Problem, PROBLEMS, type ProblemId } from './parts';
-export type { Person } from './people';
-export type { Debrief } from './debrief';
+export { DOOR_EVENTS, type Person, type SchoolHome } from './people';
+export { type Hives, type SiteForm, type Sites } from './equipment';
+export type { Members } from './members';
+export { CALLED_OFF, type OnHand } from './by-hand';
+export { TALK_PARTS, type Debrief } from './debrief';
 export { WRONG, type WrongId } from './wrong';
 export type { Decision, Review } from './care';
 export {
@@ -181,6 +213,6 @@ export type {
   Year,
 } from './season';
 export type { DayPage, Trust } from './weather';
-export type { ColonyLine, ColonyList, ColonyStory, YardRound } from './colonies';
+export type { ColonyLine, ColonyList, ColonyStory, WordHere, YardRound } from './colonies';
 export type { Increase } from './increase';
 export type { Calendars, ColonyCalendar, Due, ExpectedState } from './dues';

@@ -2,6 +2,7 @@ import { COLONY_CLASSES } from '@brave-comb/core/care';
 import * as z from 'zod';
 import {
   COMB_GRADES,
+  COMB_KINDS,
   COMB_STORES,
   QUESTIONS,
   JOBS,
@@ -12,7 +13,7 @@ import {
 } from '@brave-comb/core/inspection';
 import { SKILL_PHASES } from '@brave-comb/core/skills';
 import { ExpectedState } from './dues';
-import { Layer, HiveTypeName, Stack, Standing, WeighedLayer } from './equipment';
+import { Emergency, Layer, HiveTypeName, Stack, Standing, WeighedLayer } from './equipment';
 import { ROLES, endpoint } from './endpoint';
 import { EntryBody, OutsideLook } from './inspection-entries';
 import { AddressedSide, Comb, PartName, Spot } from './inspection-sides';
@@ -40,17 +41,6 @@ const Visit = z.object({
   questions: list(z.enum(QUESTIONS)),
 });
 export type Visit = z.output<typeof Visit>;
-
-export const Emergency = z.object({
-  number: z.string(),
-  place: z.string(),
-  grid: z.string(),
-  signal: z.string(),
-  school: z.string(),
-  kit: z.string(),
-  steps: list(z.string()),
-  people: list(z.object({ name: z.string(), note: z.string() })),
-});
 
 /** All that is needed at the hive, also without signal. */
 export const VisitFile = z.object({
@@ -187,8 +177,10 @@ export const recentVisits = endpoint({
   method: 'GET',
   path: '/api/visits',
   access: anyRole,
-  summary: 'The latest visits of the groups that one may see, newest first',
-  response: z.object({ visits: list(Visit) }),
+  summary:
+    'The latest visits of the groups that one may see, newest first; the ones before a moment to look further back',
+  query: z.object({ before: Instant.optional() }),
+  response: z.object({ visits: list(Visit), more: z.boolean() }),
 });
 
 export const visitEntries = endpoint({
@@ -450,7 +442,7 @@ const StoredComb = z.object({
   hiveNumber: z.string().nullable(),
   box: z.string().nullable(),
   place: z.int().nullable(),
-  store: z.string().nullable(),
+  store: z.enum(COMB_STORES).nullable(),
   donorNumber: z.string().nullable(),
   since: CivilDate,
   /** Grade by age and what was seen on it last. */
@@ -463,9 +455,9 @@ export const combLedger = endpoint({
   access: field,
   summary: 'Combs in store and those due for renewal, with where every moved comb came from and went',
   response: z.object({
-    stock: list(z.object({ store: z.string(), kind: z.string(), count: z.int() })),
+    stock: list(z.object({ store: z.enum(COMB_STORES), kind: z.enum(COMB_KINDS), count: z.int() })),
     /** What planned jobs ask for and the stores do not hold. */
-    shortfall: list(z.object({ kind: z.string(), need: z.int(), have: z.int(), hives: list(z.string()) })),
+    shortfall: list(z.object({ kind: z.enum(COMB_KINDS), need: z.int(), have: z.int(), hives: list(z.string()) })),
     combs: list(StoredComb),
     moves: list(
       z.object({

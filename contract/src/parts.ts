@@ -1,3 +1,4 @@
+import { isZone } from '@brave-comb/core/place';
 import { wrong } from './wrong';
 import * as z from 'zod';
 
@@ -8,6 +9,8 @@ const inReach = (text: string): boolean => text >= '1900' && text < '2101';
 const REACH = wrong('out-of-reach');
 /** A moment, ISO 8601 in UTC. */
 export const Instant = z.iso.datetime({ error: wrong('moment') }).refine(inReach, REACH);
+/** A time zone by its IANA name. */
+export const Zone = z.string().max(60).refine(isZone, wrong('zone'));
 /** A civil date at the site. */
 export const CivilDate = z.iso.date(wrong('date')).refine(inReach, REACH);
 export const list = <T extends z.ZodType>(of: T) => z.array(of).readonly();
@@ -109,6 +112,15 @@ export const PROBLEMS = [
   'unreadable',
   'visit-closed',
   'wrong-door',
+  'wrong-code',
+  'has-owner',
+  'not-ahead',
+  'bees-in-it',
+  'changed-meanwhile',
+  'hives-stand-there',
+  'invitation-over',
+  'name-in-use',
+  'owner-stays',
 ] as const;
 export type ProblemId = (typeof PROBLEMS)[number];
 

@@ -1,12 +1,15 @@
 import * as z from 'zod';
 import { ROLES, endpoint } from './endpoint';
+import { LEAST_PASSWORD } from '@brave-comb/core/people';
 import { UNIT_SYSTEMS } from '@brave-comb/core/units';
-import { Id, Instant, list } from './parts';
+import { Id, Instant, Zone, list } from './parts';
+import { wrong } from './wrong';
 
 export const Person = z.object({
   id: Id,
   name: z.string(),
   role: z.enum(ROLES),
+  owner: z.boolean().describe('Whether the school is theirs: they say who else may get in.'),
   school: z.object({ id: Id, name: z.string() }),
   units: z.object({
     own: z.enum(UNIT_SYSTEMS).nullable().describe('Own choice; null, as the school does.'),
@@ -30,6 +33,41 @@ export const signIn = endpoint({
   response: z.object({ person: Person, clock: ClockReading }),
 });
 
+/** Where a school is at home: what its first site begins with. */
+export const SchoolHome = z.object({
+  zone: Zone,
+  latitude: z.number().min(-90).max(90).nullable(),
+  longitude: z.number().min(-180).max(180).nullable(),
+  south: z.boolean(),
+});
+export type SchoolHome = z.output<typeof SchoolHome>;
+
+export const NewPassword = z.string().min(LEAST_PASSWORD, wrong('short-password')).max(200);
+export const NewSignIn = z
+  .string()
+  .trim()
+  .min(2, wrong('no-name'))
+  .max(80)
+  .regex(/^[^\s<>"]+$/, wrong('sign-in-name'));
+export const FullName = z.string().trim().min(1, wrong('no-name')).max(120);
+
+export const beginSchool = endpoint({
+  method: 'POST',
+  path: '/api/people/first-owner',
+  access: 'anyone',
+  summary: 'Open the first school of an installation, with the code shown where the server was started',
+  body: z.object({
+    code: z.string().regex(/^\d{6}$/, wrong('start-code')),
+    name: FullName,
+    signIn: NewSignIn,
+    password: NewPassword,
+    school: FullName,
+    units: z.enum(UNIT_SYSTEMS),
+    home: SchoolHome,
+  }),
+  response: z.object({ person: Person, clock: ClockReading }),
+});
+
 export const signOut = endpoint({
   method: 'POST',
   path: '/api/people/sign-out',
@@ -46,6 +84,7 @@ export const whoAmI = endpoint({
   response: z.object({
     person: Person.nullable(),
     clock: ClockReading,
+    beginning: z.boolean().describe('Whether this installation holds no school yet and waits for its first owner.'),
     door: z
       .string()
       .nullable()
@@ -90,16 +129,53 @@ export const beginDemoAgain = endpoint({
   response: z.object({ begun: z.literal(true) }),
 });
 
-export const auditLog = endpoint({
+/** What is written down beside records: who came in, who did not, what was taken out. */
+export const DOOR_EVENTS = [
+  'signed-in',
+  'sign-in-refused',
+  'sign-in-slowed-down',
+  'signed-out',
+  'signed-out-elsewhere',
+  'person-erased',
+  'records-taken-out',
+  'demo-begun-again',
+  'school-begun',
+  'invited',
+  'password-chosen',
+  'password-changed',
+  'note-read',
+] as const;
+/** Records whose changes are written down. */
+export const CHANGED_THINGS = ['sites', 'hives', 'people', 'trainee_groups', 'sessions'] as const;
+
+export const changeLog = endpoint({
   method: 'GET',
-  path: '/api/people/audit',
+  path: '/api/people/changes',
   access: ['lead'],
-  summary: 'Who signed in and out, what was refused, erased and taken out, the newest first',
+  summary: 'Who changed what, came in, read a note or took records out, the newest first; searched by words',
   everNew: true,
+  query: z.object({
+    words: z.string().trim().max(80).optional(),
+    before: Instant.optional().describe('Only what is older: the next page.'),
+    doors: z
+      .enum(['with', 'without'])
+      .optional()
+      .describe('Whether comings and goings are told too; they are by default.'),
+  }),
   response: z.object({
-    entries: list(
-      z.object({ at: Instant, who: z.string().nullable(), what: z.string(), about: z.string(), address: z.string() }),
+    lines: list(
+      z.object({
+        at: Instant,
+        by: z.string().nullable(),
+        thing: z.enum(CHANGED_THINGS).nullable().describe('What kind of record was changed; null for what is none.'),
+        door: z.enum(DOOR_EVENTS).nullable(),
+        name: z.string(),
+        made: z.boolean().describe('Whether the record was made then.'),
+        parts: list(z.object({ field: z.string(), was: z.string().nullable(), is: z.string().nullable() })),
+        address: z.string(),
+      }),
     ),
+    more: z.boolean(),
   }),
 });
 

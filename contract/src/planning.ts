@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { JOBS } from '@brave-comb/core/inspection';
 import { DEPTHS, HINDRANCES } from '@brave-comb/core/weather';
 import { ROLES, endpoint } from './endpoint';
-import { Standing, WeighedLayer } from './equipment';
+import { Emergency, Standing, WeighedLayer } from './equipment';
 import { FrameSides } from './inspection-sides';
 import { CivilDate, Id, Instant, SessionStatus, Share, Span, field, list } from './parts';
 
@@ -137,6 +137,8 @@ export const DaySheet = z.object({
   groups: list(GroupSheet),
   kit: list(z.object({ count: z.int(), what: z.string(), hives: list(z.string()) })),
   say: list(z.object({ kind: z.enum(['person', 'hive', 'place', 'weather']), head: z.string(), text: z.string() })),
+  /** Whom to call and what to do, with the notes of those who gave one; a trainee sees the own note only. */
+  emergency: Emergency,
   /** A trainee's own part; `null` for everybody else. */
   mine: z.object({ roles: list(z.string()), openSkills: list(z.string()) }).nullable(),
   mayStart: z.boolean(),
@@ -215,8 +217,8 @@ const MySession = z.object({
       why: list(z.string()),
       /** What one does there: the own jobs of a trainee, everybody's for who leads. */
       jobs: list(z.object({ role: z.enum(JOBS), fromFrame: z.int(), toFrame: z.int(), names: list(z.string()) })),
-      /** Names of the skills that one can show there. */
-      learn: list(z.string()),
+      /** The skills that one can best show there, with the odds that the hive gives the chance. */
+      learn: list(z.object({ name: z.string(), chance: Share })),
     }),
   ),
   ifWet: PlanReasons.shape.ifWet,

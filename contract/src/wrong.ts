@@ -1,21 +1,31 @@
 /** What can be wrong with what was sent beyond its shape. Whoever answers has words for each. */
 export const WRONG = [
+  'clock',
   'date',
   'due-before-begun',
   'few-words',
   'id',
   'id-of-list',
+  'invitation',
+  'mail',
   'many-choices',
+  'many-rows',
   'moment',
   'no-figure',
+  'no-group',
+  'no-name',
   'no-reason',
   'no-right-choice',
   'nothing-instead',
   'one-choice',
   'out-of-reach',
   'same-choices',
+  'short-password',
+  'sign-in-name',
+  'start-code',
   'to-do',
   'too-long-for-list',
+  'zone',
 ] as const;
 export type WrongId = (typeof WRONG)[number];
 

@@ -256,6 +256,11 @@ describe('the next hive by the minutes left', () => {
     expect(open(senior).at(-1)).toBe('suspect');
     expect(senior.find(({ hive: id }) => id === 'rests')!.says).toMatch(/rests/);
     expect(() => openingOrder(problem(hives), { ...now, group: 'x', minutesLeft: 9 })).toThrow(RangeError);
+    // A few days on the same hive has rested; what only finds no time is not barred.
+    const later = openingOrder(problem(hives), { ...now, minutesLeft: 12, day: 6 });
+    expect(later.find(({ hive: id }) => id === 'rests')!.barred).toBe(false);
+    expect(later.find(({ hive: id }) => id === 'wild')!.barred).toBe(true);
+    expect(senior.find(({ hive: id }) => id === 'rests')!.barred).toBe(true);
   });
 
   it('begins with what the group was told, in that order, and fills the time that is left', () => {

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { Text } from '../src/language';
+import { inEnglish } from '../src/words';
 import { answersInEnglish } from './in-english';
 import type { ColonyCalendar } from '../src/care';
 import {
@@ -438,6 +440,28 @@ describe('the problem of a season', () => {
     const search = new PlanSearch(modelOf(problem), { seed: 1, iterations: 4000 });
     search.run(Infinity);
     expect(search.best.sessions.filter(({ slot }) => slot.endsWith(' 0'))).toEqual([]);
+  });
+
+  it.each<[what: string, day: number, hours: readonly [number, number], comes: string, leads: string, rests: string]>([
+    // Two days between sessions of a group, four days of rest for a hive; slots on days 0, 2 and 5 from 13:00 to 15:20.
+    ['the same hours', 2, [780, 900], 'home 0, home 5', 'home 0, home 5', 'home 0, home 2, home 5'],
+    ['earlier on that day', 2, [540, 660], 'home 0, home 5', 'home 0, home 2, home 5', 'home 0, home 2, home 5'],
+    ['the day before', 1, [780, 900], 'home 5', 'home 0, home 2, home 5', 'home 0, home 2'],
+    ['a week later', 12, [780, 900], 'home 0, home 2, home 5', 'home 0, home 2, home 5', ''],
+  ])('works round a session made by hand: %s', (_what, day, [from, to], comes, leads, rests) => {
+    const byHand = [{ group: 'curlew', hive: 'hive 0', supervisor: 'ruth', date: addDays(TODAY, day), from, to }];
+    const { problem, forbids, away } = seasonProblem({ ...FACTS, byHand });
+    const home = (slots: readonly string[]) => slots.filter((slot) => slot.startsWith('home')).join(', ');
+    expect(home(problem.groups.find(({ id }) => id === 'curlew')!.slots)).toBe(comes);
+    expect(home(problem.supervisors.find(({ id }) => id === 'ruth')!.slots)).toBe(leads);
+    expect(home(forbids.flatMap(({ hive, slot }) => (hive === 'hive 0' && slot ? [slot] : [])))).toBe(rests);
+    // Within the plan's days it counts as one of the group's sessions.
+    expect(problem.groups.find(({ id }) => id === 'curlew')!.sessions).toBe(1);
+    expect(problem.groups.find(({ id }) => id === 'dipper')!.sessions).toBe(2);
+    if (day === 2) {
+      const why = (away as unknown as ReadonlyMap<string, Text>).get('curlew home 2') ?? '';
+      expect(inEnglish(why)).toBe('has a session made by hand on Sat 16 May');
+    }
   });
 
   it('names a planned opening as the next chance, whatever its weather; else the first with a fair one', () => {

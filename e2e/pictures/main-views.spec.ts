@@ -116,8 +116,6 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.getByRole('button', { name: /^alone/ }).click();
   await page.waitForTimeout(400);
   await take(page, 'at-the-hive');
-  await page.setViewportSize({ width: 1024, height: 768 });
-  await take(page, 'at-the-hive-1024');
   await page.setViewportSize({ width: 390, height: 844 });
   await page.waitForTimeout(300);
   await take(page, 'at-the-hive-phone');
@@ -159,6 +157,11 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.getByRole('radio', { name: 'zones and eggs' }).click();
   await page.waitForTimeout(500);
   await take(page, 'practice');
+  await page.goto('/office/people');
+  await page.getByRole('button', { name: 'Nadia', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Nadia', exact: true })).toBeVisible();
+  await page.evaluate(() => scrollTo(0, 0));
+  await take(page, 'people');
   await page.goto('/office/checklist');
   await page.getByRole('button', { name: 'finds eggs', exact: true }).click();
   await page.getByRole('combobox', { name: 'Times' }).click();
@@ -171,6 +174,7 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await page.goto('/ahead');
   await page.getByRole('button', { name: /^Sat 23/ }).click();
   await expect(page.getByRole('heading', { name: 'No', level: 1 })).toBeVisible();
+  await page.mouse.move(640, 790);
   await page.waitForTimeout(400);
   await take(page, 'day-sheet-no-go');
 });

@@ -15,7 +15,7 @@ test('axe finds nothing on sign-in, day sheet, visits and review', async ({ page
   await axeFindsNothing(page);
   await page.getByRole('link', { name: 'Afterwards' }).click();
   await page
-    .getByRole('link', { name: /^Hive 4/ })
+    .getByRole('link', { name: /, hive 4, review$/ })
     .last()
     .click();
   await expect(page.getByRole('heading', { name: 'What changed' })).toBeVisible();
@@ -41,7 +41,7 @@ for (const [width, height] of [
     await page.getByRole('button', { name: /Emergency/ }).click();
     await expect(page.getByRole('link', { name: 'Call 112' })).toBeVisible();
     await axeFindsNothing(page);
-    await page.getByRole('button', { name: 'Back to the hive' }).click();
+    await page.getByRole('button', { name: 'Close', exact: true }).click();
     await stopHere(page);
     await expect(page.getByRole('heading', { name: 'Close in reverse' })).toBeVisible();
     await axeFindsNothing(page);
@@ -89,6 +89,33 @@ test('every target at the hive is 48 px or more, and nothing runs off a phone', 
   await axeFindsNothing(page);
 });
 
+test('axe finds nothing in what opens over a screen or takes its place', async ({ page }) => {
+  await signIn(page, 'morag');
+  await page.goto('/ahead/day/2026-05-15');
+  await expect(page.getByRole('heading', { name: 'No session' })).toBeVisible();
+  await axeFindsNothing(page);
+  await page.goto('/ahead/dues');
+  await page.locator('bc-worded button').first().click();
+  await expect(page.getByRole('dialog').getByRole('link', { name: 'Glossary' })).toBeVisible();
+  await axeFindsNothing(page);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.goto('/afterwards/debrief');
+  await page.getByRole('button', { name: '5-minute talk-through' }).click();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('heading', { name: 'What we found' })).toBeFocused();
+  await axeFindsNothing(page);
+  await page.goto('/afterwards');
+  await page.getByRole('button', { name: 'Hive', exact: true }).click();
+  await expect(page.getByRole('columnheader', { name: 'Hive' })).toHaveAttribute('aria-sort', 'ascending');
+  await axeFindsNothing(page);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/ahead/planner');
+  await page.locator('mat-action-list button').first().click();
+  await expect(page.getByRole('dialog', { name: /^Why hive/ })).toBeVisible();
+  await axeFindsNothing(page);
+});
+
 test('day sheet and review fit a screen 320 px wide without running off it', async ({ page }) => {
   await signIn(page, 'morag');
   await page.setViewportSize({ width: 320, height: 640 });
@@ -96,7 +123,7 @@ test('day sheet and review fit a screen 320 px wide without running off it', asy
   expect(await width()).toBeLessThanOrEqual(320);
   await page.goto('/afterwards');
   await page
-    .getByRole('link', { name: /^Hive 4/ })
+    .getByRole('link', { name: /, hive 4, review$/ })
     .last()
     .click();
   await expect(page.getByRole('heading', { name: 'What changed' })).toBeVisible();

@@ -224,7 +224,7 @@ test('the lead sees it live, two devices on one visit hear each other', async ({
   await turnTo(trainee, 9);
   await expect(trainee.locator('bc-skill-judge')).toHaveCount(0);
   await lead.goto('/at-the-hive/live');
-  await expect(lead.getByText('live', { exact: true })).toBeVisible();
+  await expect(lead.getByText('connected', { exact: true })).toBeVisible();
 
   await type(trainee, '8HB2');
   await trainee.keyboard.press('Enter');

@@ -6,11 +6,22 @@ import { join } from 'node:path';
 
 const ROOT = join(import.meta.dirname, '..', '..');
 
-/** Starts the application as `npm start` does, on data of its own, and waits until it says that it is ready. */
-export async function start(port: number, data: string): Promise<{ process: ChildProcess; said: string }> {
+/** Starts the application as `npm start` does, on data and with settings of its own, and waits until it says that it is ready. */
+export async function start(
+  port: number,
+  data: string,
+  settings: Readonly<Record<string, string>> = {},
+): Promise<{ process: ChildProcess; said: string }> {
   const child = spawn('node', ['tools/start.mjs'], {
     cwd: ROOT,
-    env: { ...process.env, PORT: `${port}`, BRAVE_COMB_DATA: data, LOG_LEVEL: 'warn', npm_lifecycle_event: '' },
+    env: {
+      ...process.env,
+      PORT: `${port}`,
+      BRAVE_COMB_DATA: data,
+      LOG_LEVEL: 'warn',
+      npm_lifecycle_event: '',
+      ...settings,
+    },
   });
   let said = '';
   const hear = (text: Buffer) => (said += text.toString());
@@ -52,4 +63,25 @@ export function ownServer(port: number, mode: 'serial' | 'default' = 'serial') {
     server = (await start(port, data)).process;
   };
   return { base, killAndStart };
+}
+
+/**
+ * Gives a file a real installation that holds no school yet.
+ *
+ * @param port where it listens
+ * @returns what its start said, from the first test on
+ */
+export function emptyServer(port: number): () => string {
+  const data = mkdtempSync(join(tmpdir(), 'brave-comb-real-'));
+  let server: { process: ChildProcess; said: string };
+  test.use({ baseURL: `http://127.0.0.1:${port}` });
+  test.beforeAll(async () => {
+    server = await start(port, data, { DEMO: 'off' });
+  });
+  test.afterAll(async () => {
+    server.process.kill('SIGINT');
+    await ended(server.process);
+    rmSync(data, { recursive: true, force: true });
+  });
+  return () => server.said;
 }

@@ -128,7 +128,10 @@ test('the lead reads a debrief through and signs it', async ({ page }) => {
   await last.click();
   await expect(page.locator('bc-debrief header p')).toContainText(day);
   await page.getByRole('button', { name: /5-minute talk-through/ }).click();
+  for (const part of ['what we found', 'what went well', 'what to learn from', 'what comes next'])
+    await page.getByRole('button', { name: `Next: ${part}` }).click();
   await expect(page.getByText('What would each of you do first next time?')).toBeVisible();
+  await page.keyboard.press('Escape');
   const sign = page.getByRole('button', { name: /^Sign/ });
   await expect(sign).toBeDisabled();
   for (const box of await page.getByRole('checkbox').all()) await box.check();

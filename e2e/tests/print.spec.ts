@@ -48,6 +48,14 @@ test('a day sheet of three groups and a passport of 73 skills are two pages each
     expect(await pagesOf(page, format, margin), `${format} ${margin}`).toBeLessThanOrEqual(2);
 });
 
+test('record sheets are a page a hive, at any margin', async ({ page }) => {
+  await signIn(page, 'morag');
+  await page.getByRole('link', { name: 'Record sheets to write on' }).click();
+  await expect(page.getByRole('article')).toHaveCount(3);
+  await standsOnPaper(page, /^Record sheets, Thu 14 May/);
+  for (const [format, margin] of PAPERS) expect(await pagesOf(page, format, margin), `${format} ${margin}`).toBe(3);
+});
+
 test('debrief, yard round and indoor plan have their head on paper and nothing to press', async ({ page }) => {
   await signIn(page, 'morag');
   for (const [path, what] of [

@@ -127,6 +127,16 @@ for (const address of [
   '/practice/polls',
   '/practice/cells',
   '/practice/read-a-comb',
+  '/ahead/by-hand',
+  '/office',
+  '/office/people',
+  '/office/people/paste',
+  '/office/people/invitations',
+  '/office/sites',
+  '/office/hives',
+  '/office/hives/paste',
+  '/office/hives/new',
+  '/office/changes',
   '/office/checklist',
 ])
   test(`leaves nothing in plain English on ${address}`, async () => {

@@ -12,6 +12,7 @@ import type { Context } from './context';
 import { apiDocs } from './docs';
 import { fromHere, overTls } from './doors';
 import { answerFaults } from './faults';
+import { equipmentRoutes } from './routes/equipment';
 import { inspectionRoutes } from './routes/inspection';
 import { health } from './health';
 import { peopleRoutes } from './routes/people';
@@ -30,14 +31,16 @@ import { serveCalendarFeeds } from './routes/calendar-feed';
 const BODY_LIMIT = '512kb';
 /** A typical year is a file of about 1.6 MB. */
 const FILE_LIMIT = '4200kb';
-const FILE_PATHS = /^\/(weather\/sites\/[^/]+\/(import|climate)|visits\/[^/]+\/attachments)$/;
+const FILE_PATHS =
+  /^\/(weather\/sites\/[^/]+\/(import|climate)|visits\/[^/]+\/attachments|equipment\/hives|people\/members)$/;
 
-/** What pages may use of a device: its camera and microphone, for photos and spoken notes. */
+/** What pages may use of a device: its camera and microphone, for photos and spoken notes, and where it is, for a site. */
 const PERMISSIONS = [
   'camera=(self)',
   'microphone=(self)',
   'screen-wake-lock=(self)',
-  ...['geolocation', 'payment', 'usb', 'serial', 'bluetooth', 'midi', 'display-capture'].map((name) => `${name}=()`),
+  'geolocation=(self)',
+  ...['payment', 'usb', 'serial', 'bluetooth', 'midi', 'display-capture'].map((name) => `${name}=()`),
 ].join(', ');
 
 /**
@@ -132,6 +135,7 @@ function apiRouter(context: Context, config: Config, refreshed: () => Promise<vo
   });
   peopleRoutes(context, serve, config, refreshed);
   for (const room of [
+    equipmentRoutes,
     weatherRoutes,
     seasonRoutes,
     planningRoutes,

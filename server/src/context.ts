@@ -26,6 +26,8 @@ export interface Actor {
   readonly id: string;
   readonly name: string;
   readonly role: Role;
+  /** Whether the school is theirs; sessions from before owners do not know. */
+  readonly owner?: boolean;
   readonly school: string;
   readonly schoolName: string;
 }

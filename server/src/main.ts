@@ -17,13 +17,15 @@ import { refreshNow, startRefresher } from './jobs/refresh/refresher';
 import { scaleStandIn } from './standins/scale/app';
 import { weatherStandIn } from './standins/weather/app';
 import { Traffic } from './traffic';
-import { forgetDevices, sweepSessions } from './records/people';
+import { forgetDevices, newStartCode, sweepSessions } from './records/people';
 import { httpScale } from './records/season';
 import { httpWeather } from './records/weather';
 
 /** A running server. */
 export interface Running {
   readonly address: string;
+  /** Code for the first owner; `null` where there is a school. */
+  readonly startCode: string | null;
   /** Answers what was asked already, then ends. */
   stop(): Promise<void>;
 }
@@ -51,8 +53,8 @@ const DEVICES_KEPT = 2 * 365 * DAY;
 async function prepare(
   { databaseUrl, demo, removeDemo }: Config,
   around: Omit<Context, 'db' | 'clock'>,
-): Promise<void> {
-  await alone(databaseUrl, around.log, async (db) => {
+): Promise<string | null> {
+  return alone(databaseUrl, around.log, async (db) => {
     await migrate(db);
     const { real, invented } = await kindsOfSchools(db);
     if (!demo && invented > 0 && !removeDemo)
@@ -64,7 +66,9 @@ async function prepare(
       throw new SetUpError(
         'This database holds a real school: it is not opened as a demo, whose clock and sign-ins are invented. Start with DEMO=off, or set BRAVE_COMB_DATA to another folder for a demo.',
       );
-    if (demo) await loadDemo({ ...around, db, clock: fixedClock(DEMO_START) });
+    if (!demo) return newStartCode(db);
+    await loadDemo({ ...around, db, clock: fixedClock(DEMO_START) });
+    return null;
   });
 }
 
@@ -105,7 +109,7 @@ export async function startServer(config: Config): Promise<Running> {
       publicUrl: config.publicUrl,
       cookieName: config.https ? '__Host-brave_comb' : 'brave_comb',
     };
-    await prepare(config, around);
+    const startCode = await prepare(config, around);
     let clock = systemClock;
     if (config.demo) ({ clock, stop: stopClock } = await demoClock(db, DEMO_START, LATEST_DEMO_TIME));
     const context: Context = { ...around, db, clock };
@@ -124,7 +128,7 @@ export async function startServer(config: Config): Promise<Running> {
         log.warn({ err: error }, 'ended sessions could not be swept out'),
       );
     sweeping = setInterval(() => void sweep(), SWEEP_EVERY);
-    return { address: `http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${port}`, stop };
+    return { address: `http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${port}`, startCode, stop };
   } catch (error) {
     await stop().catch(() => undefined);
     throw error;

@@ -21,6 +21,8 @@ declare module 'express-session' {
     revision?: number;
     /** In which units the person reads, as it is now. */
     units?: Units;
+    /** Browser and system with which the person signed in. */
+    device?: string;
   }
 }
 

@@ -5,7 +5,7 @@ import { type Running, SetUpError, startServer } from './main';
 
 /** What the start script is told. */
 export type ServerNews =
-  | { readonly kind: 'ready'; readonly address: string; readonly demo: boolean }
+  | { readonly kind: 'ready'; readonly address: string; readonly demo: boolean; readonly startCode: string | null }
   | { readonly kind: 'trouble'; readonly code: string; readonly message: string };
 
 const FAULT = 70;
@@ -38,7 +38,7 @@ process.on('uncaughtException', (error) => {
 try {
   const config = configFromEnvironment(process.env);
   running = await startServer(config);
-  tell({ kind: 'ready', address: running.address, demo: config.demo });
+  tell({ kind: 'ready', address: running.address, demo: config.demo, startCode: running.startCode });
 } catch (error) {
   const { code = '', message } = error as Error & { code?: string };
   const known = error instanceof SetUpError || code !== '';

@@ -1,4 +1,4 @@
-import { type Debrief, endpoints } from '@brave-comb/contract';
+import { type Debrief, TALK_PARTS, endpoints } from '@brave-comb/contract';
 import { DEBRIEF_PARTS } from '@brave-comb/core/skills';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -53,7 +53,7 @@ describe('a debrief', () => {
       for (const { roles } of trainees) expect(roles).toHaveLength(frames);
     const held = found.groups.flatMap(({ trainees }) => trainees.flatMap(({ roles }) => roles));
     expect(new Set(held)).toEqual(new Set(['smoke', 'frames', 'record', 'clock', 'watch']));
-    expect(found.aloud.length).toBeGreaterThan(4);
+    expect(found.talk.map(({ part }) => part)).toEqual(TALK_PARTS);
     const own = await debrief(tomasz);
     expect(own.groups.some(({ supervisor }) => supervisor.name.startsWith('Tomasz'))).toBe(true);
     await salma!.get(endpoints.debrief.path).expect(403);
@@ -82,6 +82,10 @@ describe('a debrief', () => {
       { kind: 'skill-judged', trainee: one!.id, skill: 'free-comb', level: 'alone', prompt: '', note: 'calm' },
       at(17),
     );
+    await enter(
+      { kind: 'skill-judged', trainee: one!.id, skill: 'sums-up', level: 'alone', prompt: '', note: '' },
+      at(17),
+    );
     await enter({ kind: 'sting-counted', person: two!.id }, at(18));
     await enter({ kind: 'note-written', text: 'Slows down when asked what comes next.' }, at(19));
 
@@ -90,7 +94,7 @@ describe('a debrief', () => {
     const [first, second] = [one!, two!].map(({ id }) => told.trainees.find((each) => each.id === id)!);
     expect(first!.roles[1]).toBe('frames');
     expect(first!.roles[2]).toBeNull();
-    expect(first!.judged).toMatchObject([{ after: 'alone', note: 'calm' }]);
+    expect(first!.judged).toContainEqual(expect.objectContaining({ after: 'alone', note: 'calm' }));
     // Two eighths of honey went to sealed brood.
     expect(second!.off).toMatchObject({ eighths: 2, sides: 1 });
     expect(Math.abs(second!.off!.by)).toBe(2);
@@ -100,6 +104,22 @@ describe('a debrief', () => {
     expect(found.notes).toContainEqual({ lead: 'Tomasz Wierzba', text: 'Slows down when asked what comes next.' });
     expect(found.open).toContainEqual({ lead: 'Hive 4', text: 'The visit is not closed.' });
     expect(told.says).toContain('2 sides, 1 role swapped');
+
+    // Whole sentences, names first, clock times in words at the yard's own time.
+    const talk = (part: string) => found.talk.find((each) => each.part === part)!.lines.join(' ');
+    expect(talk('did')).toContain(
+      'Curlew opened hive 4 with Tomasz at ten past six and it is still open. 2 sides were read.',
+    );
+    expect(talk('found')).toMatch(/Hive 4 has .* of brood\. No eggs were noted\./);
+    expect(talk('well')).toContain(`${first!.name} sums up in four headings, alone now.`);
+    expect(talk('learn')).toContain(`Sting, ${second!.name}, hive 4`);
+    expect(talk('next')).toBe('Nothing is put down yet for next time.');
+    for (const { lines } of found.talk) {
+      expect(lines.length).toBeLessThanOrEqual(12);
+      for (const line of lines) expect(line).toMatch(/^[A-Z0-9].*[.?!]$/);
+      expect(lines.join(' ')).not.toMatch(/UTC|\d:\d\d|;/);
+    }
+    expect(found.talk.at(-1)!.ask).toBe('What would each of you do first next time?');
   });
 
   it('cannot be signed while a visit is open, a side has two readings, or a part is unread', async () => {

@@ -161,19 +161,19 @@ describe('who came in', () => {
     await signIn(school.app, 'leilani', 'a slip');
     const leilani = await school.signIn('leilani');
     await leilani.post(endpoints.noteTakenOut.path).send({ file: 'hives.csv' }).expect(200);
-    await leilani.get(endpoints.auditLog.path).expect(403);
+    await leilani.get(endpoints.changeLog.path).expect(403);
     await leilani.post(endpoints.signOut.path).send({}).expect(200);
     const lead = await school.signIn('morag');
-    const { entries } = (await lead.get(endpoints.auditLog.path).expect(200)).body as {
-      entries: { what: string; who: string | null; about: string }[];
+    const { lines } = (await lead.get(endpoints.changeLog.path).expect(200)).body as {
+      lines: { door: string | null; by: string | null }[];
     };
-    const of = entries.filter(({ who }) => who?.startsWith('Leilani')).map(({ what }) => what);
+    const of = lines.filter(({ by }) => by?.startsWith('Leilani')).map(({ door }) => door);
     expect(of).toEqual(['signed-out', 'records-taken-out', 'signed-in']);
     const refused = await school.db('audit_log').where({ what: 'sign-in-refused', about: 'leilani' });
     expect(refused).toHaveLength(1);
     expect(JSON.stringify(await school.db('audit_log'))).not.toMatch(/a slip|willow/);
     const other = await school.signIn('ines');
-    expect(JSON.stringify((await other.get(endpoints.auditLog.path)).body)).not.toContain('Leilani');
+    expect(JSON.stringify((await other.get(endpoints.changeLog.path)).body)).not.toContain('Leilani');
   });
 });
 
@@ -256,7 +256,7 @@ describe('what goes with every answer', () => {
   it('is the server’s time and what pages may use; the document of the API is packed and kept', async () => {
     const me = await supertest(school.app).get(endpoints.whoAmI.path).expect(200);
     expect(me.headers['x-clock']).toBe(school.context.clock.now().toISOString());
-    expect(me.headers['permissions-policy']).toMatch(/camera=\(self\).*geolocation=\(\)/);
+    expect(me.headers['permissions-policy']).toMatch(/camera=\(self\).*geolocation=\(self\).*payment=\(\)/);
     const document = await supertest(school.app).get('/api/openapi.json').set('Accept-Encoding', 'gzip').expect(200);
     expect(document.headers).toMatchObject({ 'content-encoding': 'gzip', 'cache-control': 'public, max-age=3600' });
     await supertest(school.app)

@@ -112,7 +112,7 @@ describe('bodies that are none', () => {
     if (!endpoint.body) continue;
     const post = () => tomasz.post(pathOf(endpoint, { visit })).set('content-type', 'application/json');
     const lead = endpoint.access !== 'anyone' && !(endpoint.access as readonly string[]).includes('supervisor');
-    const file = ['importWeather', 'importClimate', 'keepAttachment'].includes(name);
+    const file = ['importWeather', 'importClimate', 'keepAttachment', 'addHives', 'addMembers'].includes(name);
 
     it(`${name} refuses what is no JSON with 400`, async () => {
       const { status, body } = await post().send('{"entries": [');

@@ -179,6 +179,8 @@ describe('from the first tables to those of the season', () => {
       '020-units',
       '021-decided-day',
       '022-trials',
+      '023-first-owner',
+      '024-school-records',
     ]);
   });
 

@@ -113,7 +113,8 @@ describe('own sessions', () => {
       for (const { jobs, learn } of hives) {
         expect(jobs.length).toBeGreaterThan(0);
         for (const { names } of jobs) expect(names).toEqual([]);
-        for (const skill of learn) expect(DEFAULT_CHECKLIST.skills.map(({ name }) => inEnglish(name))).toContain(skill);
+        for (const { name: skill } of learn)
+          expect(DEFAULT_CHECKLIST.skills.map(({ name }) => inEnglish(name))).toContain(skill);
       }
     expect(sessions.map(({ startsAt }) => startsAt)).toEqual(sessions.map(({ startsAt }) => startsAt).toSorted());
   });

@@ -1,7 +1,8 @@
-import { type Endpoint, type Increase, type PlanBoard, endpoints } from '@brave-comb/contract';
+import { type Endpoint, type Hives, type Increase, type PlanBoard, type Sites, endpoints } from '@brave-comb/contract';
 import { DEFAULT_CALENDAR } from '@brave-comb/core/care';
 import { DEFAULT_LIMITS } from '@brave-comb/core/weather';
 import { FORGETTING } from '@brave-comb/core/skills';
+import { DEMO_PASSWORD } from '@brave-comb/demo';
 import supertest from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -185,7 +186,12 @@ const salma = () => ({ trainee: people.T });
 const job = () => ({ job: id('job') });
 
 /** In this order they are asked: what ends something stands after what needs it. */
-const LINES: Readonly<Record<Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI'>, Line>> = {
+const LINES: Readonly<
+  Record<
+    Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI' | 'beginSchool' | 'lookAtInvitation' | 'acceptInvitation'>,
+    Line
+  >
+> = {
   // One's own, whoever one is.
   messages: { may: 'LSOTUF' },
   calendarFeed: { may: 'LSOTUF' },
@@ -214,6 +220,7 @@ const LINES: Readonly<Record<Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI'
   aliveRound: { may: 'LSOTU', query: site },
   colonyCalendars: { may: 'LSOTU', query: site },
   colonyList: { may: 'LSOTUF' },
+  wordHere: { may: 'LSOTUF', params: () => ({ word: 'queen-cell' }) },
   colonyStory: { may: 'LSOTU', params: hive },
   yardRound: { may: 'LSO', query: site },
   increase: { may: 'LSO', query: site },
@@ -384,7 +391,7 @@ const LINES: Readonly<Record<Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI'
   },
   takeBackChecklist: { may: 'LF', or: 409 },
   outbox: { may: 'LF' },
-  auditLog: { may: 'LF' },
+  changeLog: { may: 'LF' },
   planBoard: { may: 'LSOF' },
   planVersions: { may: 'LSOF' },
   coverage: { may: 'LSOF' },
@@ -414,11 +421,97 @@ const LINES: Readonly<Record<Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI'
     }),
     or: 409,
   },
+  // The records of the school.
+  schoolSites: { may: 'LF' },
+  keepSite: {
+    may: 'L',
+    params: () => ({ site: id('moor') }),
+    body: async () => ({ ...(await ownSite()), name: 'Moor edge' }),
+  },
+  schoolHives: { may: 'LF' },
+  addHives: { may: 'L', body: async () => ({ hives: [{ ...(await ownHive()), known: true, colony: null }] }) },
+  changeHive: { may: 'L', params: hive, body: async () => ({ ...(await ownHive()), colony: null }) },
+  members: { may: 'LF' },
+  addMembers: {
+    may: 'L',
+    body: () => ({ people: [{ ...nobody, id: people.T, known: true, groups: ['Curlew'] }] }),
+  },
+  changeMember: {
+    may: 'L',
+    params: () => ({ person: people.T }),
+    body: async () => ({ ...nobody, version: await versionOf('people', people.T), groups: [id('group')] }),
+  },
+  readEmergencyNote: { may: 'L', params: () => ({ person: people.T }) },
+  invite: { may: 'L', params: () => ({ person: people.U }) },
+  keepGroup: {
+    may: 'L',
+    params: () => ({ group: id('group') }),
+    body: async () => ({ version: await versionOf('trainee_groups', id('group')), name: 'Curlew' }),
+  },
+  retireGroup: {
+    may: 'L',
+    params: () => ({ group: id('group') }),
+    body: async () => ({ version: await versionOf('trainee_groups', id('group')), retired: false }),
+  },
+  retireMember: {
+    may: 'L',
+    params: () => ({ person: people.U }),
+    body: async () => ({ version: await versionOf('people', people.U), retired: false }),
+  },
+  retireHive: {
+    may: 'L',
+    params: hive,
+    body: async () => ({ version: await versionOf('hives', id('hive')), retired: false, bees: null }),
+  },
+  retireSite: {
+    may: 'L',
+    params: () => ({ site: id('moor') }),
+    body: async () => ({ version: await versionOf('sites', id('moor')), retired: false }),
+  },
+  mySignIns: { may: 'LSOTUF' },
+  endSignIns: { may: 'LSOTUF', body: () => ({ id: 'none such' }) },
+  changePassword: { may: 'LSOTUF', body: () => ({ password: DEMO_PASSWORD, next: DEMO_PASSWORD }) },
+  handSession: { may: 'LF' },
+  plannedSession: { may: 'L', params: session },
+  keepHandSession: {
+    may: 'L',
+    params: () => ({ session: uuid() }),
+    body: () => ({
+      version: 0,
+      site: id('site'),
+      date: '2026-06-10',
+      from: '13:00',
+      to: '15:00',
+      depth: 'full',
+      parts: [{ group: id('group'), hive: id('hive'), supervisor: people.S }],
+      anyway: 'a trial',
+      tell: false,
+      word: '',
+    }),
+  },
+  callOffSession: {
+    may: 'L',
+    params: session,
+    body: () => ({ off: false, why: 'weather', tell: false, word: '' }),
+  },
   // What ends something comes last.
   eraseTrainee: { may: 'L', params: salma, body: () => ({ name: 'Salma' }) },
   moveClock: { may: 'LF', body: () => ({ minutes: 1 }) },
   signOut: { may: 'LSOUF' },
   beginDemoAgain: { may: 'LF' },
+};
+
+const nobody = { name: 'Salma', role: 'trainee', mail: null, emergency: null };
+const versionOf = async (table: string, which: string): Promise<number> =>
+  (await school.db(table).where({ id: which }).first<{ version: number }>('version')).version;
+/** A site and a hive of the school as their forms have them. */
+const ownSite = async () => {
+  const { sites } = await read<Sites>(agents.L, endpoints.schoolSites);
+  return sites.find((each) => each.id === id('moor')) ?? expect.fail('no such site');
+};
+const ownHive = async () => {
+  const { hives } = await read<Hives>(agents.L, endpoints.schoolHives);
+  return hives.find((each) => each.id === id('hive')) ?? expect.fail('no such hive');
 };
 
 const typicalYear = (): string =>
@@ -531,8 +624,8 @@ describe('every endpoint, with ids that are there', () => {
   it('has a line', () => {
     const lines = Object.keys(LINES).sort();
     expect(lines).toEqual(
-      Object.keys(endpoints)
-        .filter((name) => name !== 'signIn' && name !== 'whoAmI')
+      Object.entries(endpoints)
+        .flatMap(([name, { access }]) => (access === 'anyone' ? [] : [name]))
         .sort(),
     );
   });

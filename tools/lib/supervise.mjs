@@ -33,7 +33,7 @@ function unprivileged() {
  *
  * @param env its settings
  * @param onGivenUp called when it ended too often
- * @returns its address, whether it is a demo, and stop
+ * @returns its address, whether it is a demo, the code for a first owner, and stop
  * @throws Trouble with its words, or an error with a code, when it cannot start at all
  */
 export async function superviseServer({ env, onGivenUp }) {
@@ -86,9 +86,9 @@ export async function superviseServer({ env, onGivenUp }) {
       await sleep(Math.min(1000 * ends.length, 5000));
       if (stopping) return;
       try {
-        const { address } = await begin();
+        const { address, startCode } = await begin();
         watch();
-        say(`The server is back: ${address}`);
+        say(`The server is back: ${address}${startCode ? `, with a new start code: ${startCode}` : ''}`);
         return;
       } catch (error) {
         how = error.code || error.message;
@@ -98,11 +98,12 @@ export async function superviseServer({ env, onGivenUp }) {
     }
   };
 
-  const { address, demo } = await begin();
+  const { address, demo, startCode } = await begin();
   watch();
   return {
     address,
     demo,
+    startCode,
     stop: async () => {
       stopping = true;
       if (child.exitCode !== null || child.signalCode !== null) return;

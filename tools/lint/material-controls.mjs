@@ -9,6 +9,7 @@ const OURS = [
   ['at-the-hive/skill-judge.ts', 'five glyphs of level in one row'],
   ['at-the-hive/seen-enough.ts', 'evidence ticked off beside the comb'],
   ['at-the-hive/pollen-swatches.ts', 'colours of pollen, held against the load'],
+  ['parts/worded.ts', 'a word within a sentence'],
   ['planning/plan-row.html', 'a token of the planning board, carried by keys and drag'],
   ['practice/reading-entry.ts', 'the bar of eighths that a learner fills'],
   [

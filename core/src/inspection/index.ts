@@ -37,6 +37,7 @@ export * from './words/side-difference';
 export * from './side/sums';
 export * from './side/super-honey';
 export * from './side/telling-sides';
+export * from './side/words-shown';
 export * from './visit/checks';
 export * from './visit/combs';
 export * from './visit/defects';

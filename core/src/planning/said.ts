@@ -1,3 +1,4 @@
+import type { CivilDate } from '../units';
 import { type Said, type Text, saying } from '../language';
 import type { CommonKit, JobKit, SpareKit } from './day/kit-ids';
 import type { CompassPoint } from '../units';
@@ -53,6 +54,9 @@ export interface PlanningSentences {
   'no-clear-place': { people: number; metres: number };
   'group-session-today': null;
   'opened-today': null;
+  'comes-by-hand': { date: CivilDate };
+  'opened-by-hand': { date: CivilDate };
+  'leads-by-hand': null;
   'not-weekday': null;
   'not-these-hours': null;
   'too-heavy': { kg: number; able: number };

@@ -98,7 +98,7 @@ async function loadSchool(context: Context, name: string): Promise<Names> {
   }
   const { staff, groups } = PEOPLE.find((each) => each.school === name)!;
   const add = async (person: (typeof staff)[number]) => {
-    const id = await addPerson(context, { school, ...person, password: DEMO_PASSWORD });
+    const id = await addPerson(context, { school, ...person, password: DEMO_PASSWORD, owner: person.role === 'lead' });
     names.people.set(person.signIn, { id, name: person.name, role: person.role, school, schoolName: name });
     return id;
   };

@@ -3,7 +3,8 @@ import type { RequestHandler } from 'express';
 import type { Context } from '../context';
 import { lane } from '../lanes';
 import { Refusal } from '../problem';
-import { hashOf, ownerOfFeed } from '../records/care';
+import { ownerOfFeed } from '../records/care';
+import { hashOf } from '../secrets';
 import { calendarText } from '../views/care/calendar-feed';
 
 /** Serves the secret addresses: no sign-in, only the secret. A wrong or revoked one is simply not there. */

@@ -19,6 +19,7 @@ import { colonyStory } from '../views/care/colony-story';
 import { colonyCalendars } from '../views/care/dues';
 import { increase } from '../views/care/increase';
 import { visitReview } from '../views/care/visit-review';
+import { wordHere } from '../views/care/word-here';
 import { yardRound } from '../views/care/yard-round';
 
 /** The plan that is shown before anybody asks for another. */
@@ -30,6 +31,7 @@ export function careRoutes(context: Context, serve: Serve): void {
   serve(endpoints.withdrawDecision, ({ params }, actor) => withdrawDecision(context, actor, params.decision));
   serve(endpoints.colonyCalendars, ({ query }, actor) => colonyCalendars(context, actor, query.site));
   serve(endpoints.colonyList, (_input, actor) => colonyList(context, actor));
+  serve(endpoints.wordHere, ({ params }, actor) => wordHere(context, actor, params.word));
   serve(endpoints.colonyStory, ({ params }, actor) => colonyStory(context, actor, params.hive));
   serve(endpoints.yardRound, ({ query }, actor) => yardRound(context, actor, query.site));
   serve(endpoints.sendToSession, async ({ params, body }, actor) =>

@@ -14,7 +14,7 @@ import { hiveList, yardBook } from '../views/inspection/yard-book';
 
 export function inspectionRoutes(context: Context, serve: Serve): void {
   serve(endpoints.startVisit, ({ body }, actor) => startVisit(context, actor, body));
-  serve(endpoints.recentVisits, (_input, actor) => recentVisits(context, actor));
+  serve(endpoints.recentVisits, ({ query }, actor) => recentVisits(context, actor, query.before));
   serve(endpoints.visitFile, ({ params }, actor) => visitFile(context, actor, params.visit));
   serve(endpoints.visitEntries, ({ params, query }, actor) => visitEntries(context, actor, params.visit, query.after));
   serve(endpoints.preparedVisit, ({ params }, actor) => preparedVisit(context, actor, params.session, params.hive));

@@ -1,4 +1,5 @@
 import { endpoints } from '@brave-comb/contract';
+import { callOffSession, keepHandSession } from '../acts/planning/by-hand';
 import { askPlan, planJob, resumePlanJob, stopPlanJob, watchPlanJob } from '../acts/planning/jobs';
 import { openUnplanned } from '../acts/planning/open-unplanned';
 import { pinPlan, unpinPlan } from '../acts/planning/pins';
@@ -10,6 +11,7 @@ import { planBoard } from '../views/planning/plan-board';
 import { coverage } from '../views/planning/coverage';
 import { daySheet, nextSession, sessionOn } from '../views/planning/day-sheet';
 import { mySessions } from '../views/planning/my-sessions';
+import { handSession, plannedSession } from '../views/planning/hand-session';
 import { nextHives } from '../views/planning/next-hives';
 import { planVersions } from '../views/planning/versions';
 
@@ -20,6 +22,10 @@ export function planningRoutes(context: Context, serve: Serve): void {
   serve(endpoints.daySheet, ({ params }, actor) => daySheet(context, actor, params.session));
   serve(endpoints.nextHives, ({ params }, actor) => nextHives(context, actor, params.session));
   serve(endpoints.mySessions, (_input, actor) => mySessions(context, actor));
+  serve(endpoints.handSession, ({ query }, actor) => handSession(context, actor, query));
+  serve(endpoints.plannedSession, ({ params }, actor) => plannedSession(context, actor, params.session));
+  serve(endpoints.keepHandSession, ({ params, body }, actor) => keepHandSession(context, actor, params.session, body));
+  serve(endpoints.callOffSession, ({ params, body }, actor) => callOffSession(context, actor, params.session, body));
   serve(endpoints.planBoard, (_input, actor) => planBoard(context, actor));
   serve(endpoints.askPlan, ({ body }, actor) => askPlan(context, actor, body));
   serve(endpoints.planJob, ({ params }, actor) => planJob(context, actor, params.job));

@@ -24,6 +24,7 @@ export const thingNames: Readonly<Record<Thing, string>> = {
   'hive-at-this-site': 'hive at this site',
   'hive-in-this-session': 'hive in this session',
   message: 'message',
+  person: 'person',
   photo: 'photo',
   'photo-drill': 'photo drill',
   'photo-or-note': 'photo or note',
@@ -127,6 +128,32 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'plant-not-listed': 'This plant is not on the site’s list. Add it first.',
   'bloom-ends-before-it-begins': ({ last, first }, w) =>
     `Its end (${w.date(last)}) would lie before its first bloom (${w.date(first)}). Correct one of them.`,
+  'wrong-code': ({ left }) =>
+    `That is not the code shown where the server was started. ${left > 0 ? `${counted(left, 'try', 'tries')} left.` : 'Wait 2 minutes before the next try.'}`,
+  'wait-with-code': ({ minutes }) =>
+    `Too many wrong codes. Wait ${minutes} minutes, or start the server again for a new code.`,
+  'session-in-the-past': 'These hours are over: choose hours that are still ahead.',
+  'ends-before-it-begins': 'The session ends before it begins: change its hours.',
+  'session-begun': 'A hive was opened in this session already: it is changed no more. Write the rest into its debrief.',
+  'one-hive-twice': 'One hive is given to two groups: choose another for one of them.',
+  'one-group-twice': 'A group stands there twice.',
+  'does-not-fit-yet': ({ troubles }, w) =>
+    `${troubles.map((each) => w.text(each)).join(' ')} Change it, or say why it is held anyway.`,
+  'changed-meanwhile': ({ by }) =>
+    `${by ?? 'Somebody'} has changed this since you opened it. Compare both below, then save again.`,
+  'site-name-in-use': ({ name }) => `There is a site called ${name} already: give this one another name.`,
+  'group-name-in-use': ({ name }) => `There is a group called ${name} already: give this one another name.`,
+  'number-in-use': ({ number }) => `Another hive has, or had, the number ${number}: give this one another.`,
+  'hives-stand-there': ({ hives }) =>
+    `${counted(hives, 'hive stands', 'hives stand')} there. Move or retire them first.`,
+  'hive-without-a-box': ({ number }) => `Hive ${number} has no box: add one for the nest.`,
+  'bees-in-it': 'Bees live in this hive: say what became of them.',
+  'only-the-owner': 'Only the owner of the school makes or changes lead instructors: ask them.',
+  'owner-stays': 'The owner of the school, and you yourself, cannot be taken out here.',
+  'invitation-over': 'This link is over or was used already. Ask the person who sent it for a new one.',
+  'sign-in-taken': ({ name }) => `${name} is somebody’s already: choose another sign-in name.`,
+  'another-password': 'That is not your password so far.',
+  'has-owner': () => 'This installation has an owner already: sign in, or ask them for an invitation.',
   'wrong-password': 'Name or password is wrong. Check both; capitals matter in the password.',
   'too-many-tries': ({ minutes }) =>
     `Too many wrong passwords from here. Try again in ${counted(minutes, 'minute')}, or on a device on which you have signed in before.`,

@@ -1,5 +1,5 @@
-import { BRINGS, type Bring } from '@brave-comb/core/care';
-import { counted, ordinal } from '@brave-comb/core/words';
+import { BRINGS, type Bring, type MiteSchool } from '@brave-comb/core/care';
+import { counted, ordinal, spokenTime } from '@brave-comb/core/words';
 import type { Sentences, Text, Way } from '@brave-comb/core/language';
 import { upperFirst } from '@brave-comb/core/units';
 import type { ServerSentences } from './said';
@@ -14,8 +14,46 @@ function broughtAlong({ what, amount }: Bring, w: Way): string {
   return BRINGS[what] === 'kg' ? `${w.kg(amount, 2)} ${name}` : `${amount} × ${name}`;
 }
 
+const MITES_KEPT_DOWN: Readonly<Record<MiteSchool, string>> = {
+  sample: 'Mites are counted first, and treated over the limit.',
+  calendar: 'Every colony is treated after the harvest and again when it has no brood.',
+  'drone-comb': 'Drone comb is cut out sealed while the brood grows; what is counted then decides the rest.',
+  'brood-break': 'All brood is taken out in summer; what is counted then decides the rest.',
+};
+
+const CALLED_OFF_BECAUSE = {
+  weather: ' because of the weather',
+  bees: ' because of the bees',
+  'nobody-leads': ' because nobody can lead it',
+  other: '',
+} as const;
+
 /** Sentences of the server in English. */
 export const serverSentences: Sentences<ServerSentences> = {
+  'rule-swarm-looks': ({ days }) =>
+    `While swarms may leave, every comb edge is looked along every ${counted(days, 'day')}. Nobody removes a cell before the supervisor has seen it.`,
+  'rule-no-swarm-looks': () => 'Queen cells are not hunted here: looks follow the season.',
+  'rule-looks': ({ days }) => `In the high season a hive is looked into about every ${counted(days, 'day')}.`,
+  'rule-rest': ({ days }) => `After frames came out a hive rests for ${counted(days, 'day')}.`,
+  'rule-load': ({ openings, minutes, stings }) =>
+    `In thirty days a hive bears at most ${counted(openings, 'opening')}, ${minutes} min and ${counted(stings, 'sting')}.`,
+  'rule-least-food': ({ least, to }, w) => `Below ${w.kg(least)} of food a colony is fed up to ${w.kg(to)}.`,
+  'rule-winter-food': ({ kg }, w) => `A full-sized colony goes into winter with ${w.kg(kg)} of food.`,
+  'rule-space': ({ tenths }) => `A box is added once bees cover ${tenths} in 10 of the frames.`,
+  'rule-boxes': ({ boxes }) => `A full colony lives in ${boxes === 1 ? 'one brood box' : 'two brood boxes'}.`,
+  'rule-stimulates': () => 'Thin syrup is given before the main flow to drive brood.',
+  'rule-lift': ({ one, two }, w) => `One person lifts up to ${w.kg(one)}, two up to ${w.kg(two)}.`,
+  'rule-open-for': ({ minutes }) => `A hive lies open for ${minutes} min at most.`,
+  'rule-group': ({ most }) => `At most ${counted(most, 'trainee')} stand at one hive.`,
+  'rule-mites': ({ school }) => MITES_KEPT_DOWN[school],
+  'rule-combs': ({ combs }) => `By next spring we want ${counted(combs, 'drawn comb')}.`,
+  'rule-weather': ({ warmth, heat, gust }, w) =>
+    `For a full inspection: ${w.celsius(warmth)} to ${w.celsius(heat)} in the shade, gusts up to ${w.figure('speed', gust)} ${w.unit('speed')}.`,
+  'seen-on-frames': ({ frames, elsewhere }, w) =>
+    [
+      ...(frames.length > 0 ? [`${frames.length === 1 ? 'frame' : 'frames'} ${w.list(frames)}`] : []),
+      ...(elsewhere ? ['in another box'] : []),
+    ].join(', and '),
   lock: ({ why, to, date }, w) => `${w.text(why)}, until ${w.day(to, date)}.`,
   'leave-alone': ({ why, to, date }, w) => `Leave alone: ${w.text(why)}, until ${w.day(to, date)}.`,
   'better-left': ({ why, to, date }, w) => `Better left until ${w.day(to, date)}: ${w.text(why)}.`,
@@ -63,17 +101,55 @@ export const serverSentences: Sentences<ServerSentences> = {
   'first-next-time': ({ run }, w) => `${w.text(run)}: first next time.`,
   'nobody-showed': ({ skill, open, of }, w) => `${w.text(skill)}: nobody did this; ${open} of ${of} still need it.`,
   'no-own-reading': ({ names }) => `No own reading: ${names.join(', ')}.`,
-  'group-at-hive': ({ group, hive, supervisor, says }, w) =>
-    `${group} at hive ${hive}, with ${supervisor}. ${w.text(says)}`,
-  'step-up': ({ up }, w) =>
-    `A step up: ${up.map(({ name, skill, level }) => `${name}: ${w.text(skill)}, ${w.name('skillLevel', level)}`).join('; ')}.`,
-  'read-within-eighth': ({ near }) => `Read within an eighth: ${near.join(', ')}.`,
-  'not-yet-done': ({ lines }, w) =>
-    `Not yet done: ${lines.map(({ lead, text }) => `${w.text(lead)}, ${within(text, w)}`).join('; ')}.`,
   'nothing-went-wrong': 'No incidents.',
-  'went-wrong': ({ texts }, w) => `Incidents, without blame: ${texts.map((text) => w.text(text)).join(' ')}`,
-  'comes-next': ({ texts }, w) => `Next: ${texts.map((text) => w.text(text)).join('; ')}.`,
-  'first-next-time-asked': 'What would each of you do first next time?',
+  'talk-group': ({ group, hive, supervisor, from, to, sides }) => {
+    if (from === null) return `${group} did not open hive ${hive}.`;
+    const end = to === null ? 'and it is still open' : `and closed it at ${spokenTime(to)}`;
+    return `${group} opened hive ${hive} with ${supervisor} at ${spokenTime(from)} ${end}. ${sides === 0 ? 'No side was read.' : `${counted(sides, 'side')} ${sides === 1 ? 'was' : 'were'} read.`}`;
+  },
+  'talk-not-read': ({ hive }) => `Hive ${hive}: no side of the nest was read, so nothing is said of it.`,
+  'talk-nest': ({ hive, bees, brood, eggs, queen, cells }) => {
+    const nest = [
+      ...(bees === null ? [] : [bees === 0 ? 'less than a frame of bees' : `about ${counted(bees, 'frame')} of bees`]),
+      brood === 0
+        ? 'less than a frame of brood'
+        : `${bees === null || bees === 0 ? `about ${counted(brood, 'frame')}` : brood} of brood`,
+    ].join(' and ');
+    const seen = eggs
+      ? `We saw eggs${queen ? ' and the queen herself' : ''}.`
+      : `${queen ? 'We saw the queen; no' : 'No'} eggs were noted.`;
+    const found = cells === 0 ? '' : ` There were queen cells or cups on ${counted(cells, 'side')}.`;
+    return `Hive ${hive} has ${nest}. ${seen}${found}`;
+  },
+  'talk-step': ({ name, skill, level }, w) => {
+    const does = w.text(skill);
+    const steps = {
+      'saw-it': `${name} has now seen how it is done: ${does}.`,
+      helped: `${name}, with help, ${does}.`,
+      'with-a-word': `${name}, with a prompt, ${does}.`,
+      alone: `${name} ${does}, alone now.`,
+      'can-teach': `${name} ${does}, and can now teach it.`,
+    };
+    return steps[level];
+  },
+  'talk-steps-too': ({ group, names }, w) => `In ${group}, ${w.list(names)} went up a level too.`,
+  'talk-near': ({ names }, w) => `${w.list(names)} read a side to within an eighth.`,
+  'talk-no-step': 'No level went up this time. What was seen still counts.',
+  'talk-no-frame': ({ name, run }) =>
+    `${name} has had no frame in hand for ${counted(run, 'visit')}, and goes first next time.`,
+  'talk-need': ({ group, skill, open, of }, w) =>
+    `${open === of ? `All ${of}` : `${open} of ${of}`} in ${group} still have to show this: ${w.text(skill)}.`,
+  'talk-read-first': ({ names }, w) =>
+    `Next time, before the supervisor says a word: ${w.list(names)}, give your own reading.`,
+  'talk-due': ({ due, hive, question }, w) => {
+    const asks = w.text(question);
+    return `Hive ${hive}, by ${w.weekday(due)}: ${asks}${/[.?!]$/.test(asks) ? '' : '.'}`;
+  },
+  'talk-nothing-due': 'Nothing is put down yet for next time.',
+  'ask-found': 'Before I go on: what surprised you?',
+  'ask-well': 'What made it go well?',
+  'ask-learn': 'What would you do differently?',
+  'ask-next': 'What would each of you do first next time?',
   sides: ({ count }) => counted(count, 'side'),
   'roles-swapped': ({ count }) => `${counted(count, 'role')} swapped`,
   stopped: ({ reason }, w) => `stopped: ${w.name('stopReason', reason)}`,
@@ -210,6 +286,20 @@ export const serverSentences: Sentences<ServerSentences> = {
   weekday: ({ date }, w) => w.weekday(date),
   slot: ({ date, from, to }, w) => `${w.weekday(date)}, ${w.clock(from)}–${w.clock(to)}`,
   hives: ({ numbers }) => `${numbers.length === 1 ? 'hive' : 'hives'} ${numbers.join(', ')}`,
+  'leads-elsewhere': 'leads another session then',
+  'group-elsewhere': 'has another session then',
+  'hand-weather': ({ depth, tenths }, w) =>
+    `The hours are fit for ${w.name('depth', depth)} in ${tenths} of 10 forecasts.`,
+  'hand-group': ({ group, why }, w) => `${group}: ${w.text(why)}.`,
+  'hand-leader': ({ name, why }, w) => `${name}: ${w.text(why)}.`,
+  'hand-leader-twice': ({ name }) => `${name} would lead two groups at once.`,
+  'hand-empty-hive': ({ number, site }) => `No colony lives in hive ${number ?? '?'} at ${site}.`,
+  'hand-hive-planned': ({ number, when }, w) => `Hive ${number ?? '?'} is opened on ${w.text(when)} too.`,
+  'opened-on': ({ date }, w) => `is opened on ${w.text(date)} too`,
+  'hand-turns': ({ why, at }, w) => `turns ${at}${why === null ? '' : `: ${w.text(why)}`}`,
+  'session-off': ({ group, when, why }, w) =>
+    `${group}: ${w.text(when)} does not take place${CALLED_OFF_BECAUSE[why]}.`,
+  'session-on-again': ({ group, told }, w) => `${group}: takes place after all, ${w.text(told)}`,
   'session-told': ({ when, site, hives, supervisor }, w) =>
     `${w.text(when)} at ${site}, ${w.text(hives)}, with ${supervisor ?? 'a supervisor'}`,
   'session-called-off': ({ group, when }, w) => `${group ?? 'A group'}: called off, ${w.text(when)}`,

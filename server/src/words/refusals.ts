@@ -19,6 +19,7 @@ export type Thing =
   | 'hive-at-this-site'
   | 'hive-in-this-session'
   | 'message'
+  | 'person'
   | 'photo'
   | 'photo-drill'
   | 'photo-or-note'
@@ -98,6 +99,27 @@ export interface RefusalSentences {
   'plant-not-listed': null;
   'bloom-ends-before-it-begins': { last: CivilDate; first: CivilDate };
   'wrong-password': null;
+  'wrong-code': { left: number };
+  'wait-with-code': { minutes: number };
+  'has-owner': null;
+  'session-in-the-past': null;
+  'ends-before-it-begins': null;
+  'session-begun': null;
+  'one-hive-twice': null;
+  'one-group-twice': null;
+  'does-not-fit-yet': { troubles: readonly Text[] };
+  'changed-meanwhile': { by: string | null; at: string | null };
+  'site-name-in-use': { name: string };
+  'group-name-in-use': { name: string };
+  'number-in-use': { number: string };
+  'hives-stand-there': { hives: number };
+  'hive-without-a-box': { number: string };
+  'bees-in-it': null;
+  'only-the-owner': null;
+  'owner-stays': null;
+  'invitation-over': null;
+  'sign-in-taken': { name: string };
+  'another-password': null;
   'too-many-tries': { minutes: number };
   stopping: null;
   'seen-in-the-future': { date: CivilDate };

@@ -1,24 +1,32 @@
 import type { MarkColour, QueenStart } from '@brave-comb/core/biology';
-import type { Bring, ColonyAim, ColonyEvent, MiteCount, NewColony, Trait } from '@brave-comb/core/care';
+import type { Bring, ColonyAim, ColonyEvent, MiteCount, MiteSchool, NewColony, Trait } from '@brave-comb/core/care';
 import type { FrameKindId, LiftAdvice } from '@brave-comb/core/equipment';
 import type { GuardId, Letter, Reaction, Job, SkillLevel, StopReason } from '@brave-comb/core/inspection';
 import { type Text, saying } from '@brave-comb/core/language';
+import type { CALLED_OFF } from '@brave-comb/contract';
 import type { CivilDate } from '@brave-comb/core/units';
 import type { Depth, Hindrance } from '@brave-comb/core/weather';
 import type { RefusalSentences } from './refusals';
 
-interface Line {
-  readonly lead: Text;
-  readonly text: Text;
-}
-interface StepUp {
-  readonly name: string;
-  readonly skill: Text;
-  readonly level: SkillLevel;
-}
-
 /** What the server itself says, with the facts of each sentence. */
 export interface ServerSentences {
+  'rule-swarm-looks': { days: number };
+  'rule-no-swarm-looks': null;
+  'rule-looks': { days: number };
+  'rule-rest': { days: number };
+  'rule-load': { openings: number; minutes: number; stings: number };
+  'rule-least-food': { least: number; to: number };
+  'rule-winter-food': { kg: number };
+  'rule-space': { tenths: number };
+  'rule-boxes': { boxes: 1 | 2 };
+  'rule-stimulates': null;
+  'rule-lift': { one: number; two: number };
+  'rule-open-for': { minutes: number };
+  'rule-group': { most: number };
+  'rule-mites': { school: MiteSchool };
+  'rule-combs': { combs: number };
+  'rule-weather': { warmth: number; heat: number; gust: number };
+  'seen-on-frames': { frames: readonly number[]; elsewhere: boolean };
   lock: { why: Text; to: CivilDate; date: CivilDate };
   'leave-alone': { why: Text; to: CivilDate; date: CivilDate };
   'better-left': { why: Text; to: CivilDate; date: CivilDate };
@@ -53,14 +61,30 @@ export interface ServerSentences {
   'first-next-time': { run: Text };
   'nobody-showed': { skill: Text; open: number; of: number };
   'no-own-reading': { names: readonly string[] };
-  'group-at-hive': { group: string; hive: string; supervisor: string; says: Text };
-  'step-up': { up: readonly StepUp[] };
-  'read-within-eighth': { near: readonly string[] };
-  'not-yet-done': { lines: readonly Line[] };
   'nothing-went-wrong': null;
-  'went-wrong': { texts: readonly Text[] };
-  'comes-next': { texts: readonly Text[] };
-  'first-next-time-asked': null;
+  'talk-group': {
+    group: string;
+    hive: string;
+    supervisor: string;
+    from: string | null;
+    to: string | null;
+    sides: number;
+  };
+  'talk-not-read': { hive: string };
+  'talk-nest': { hive: string; bees: number | null; brood: number; eggs: boolean; queen: boolean; cells: number };
+  'talk-step': { name: string; skill: Text; level: SkillLevel };
+  'talk-steps-too': { group: string; names: readonly string[] };
+  'talk-near': { names: readonly string[] };
+  'talk-no-step': null;
+  'talk-no-frame': { name: string; run: number };
+  'talk-need': { group: string; skill: Text; open: number; of: number };
+  'talk-read-first': { names: readonly string[] };
+  'talk-due': { due: CivilDate; hive: string; question: Text };
+  'talk-nothing-due': null;
+  'ask-found': null;
+  'ask-well': null;
+  'ask-learn': null;
+  'ask-next': null;
   sides: { count: number };
   'roles-swapped': { count: number };
   stopped: { reason: StopReason };
@@ -176,6 +200,18 @@ export interface ServerSentences {
   weekday: { date: CivilDate };
   slot: { date: CivilDate; from: string; to: string };
   hives: { numbers: readonly string[] };
+  'leads-elsewhere': null;
+  'group-elsewhere': null;
+  'hand-weather': { depth: Depth; tenths: number };
+  'hand-group': { group: string; why: Text };
+  'hand-leader': { name: string; why: Text };
+  'hand-leader-twice': { name: string };
+  'hand-empty-hive': { number: string | null; site: string };
+  'hand-hive-planned': { number: string | null; when: Text };
+  'opened-on': { date: Text };
+  'hand-turns': { why: Text | null; at: string };
+  'session-off': { group: string; when: Text; why: (typeof CALLED_OFF)[number] };
+  'session-on-again': { group: string; told: Text };
   'session-told': { when: Text; site: string; hives: Text; supervisor: string | null };
   'session-called-off': { group: string | null; when: Text };
   'session-new': { group: string | null; told: Text };

@@ -7,6 +7,7 @@ import { type Action, provideState, provideStore } from '@ngrx/store';
 import { provideStoreDevtools } from '@ngrx/store-devtools';
 import { asWhom, asksAgain, keptAnswers } from './api/interceptors';
 import { asksByTag } from './api/tagged-answers';
+import { tellsReach } from './api/reach';
 import * as viewsEffects from './api/views.effects';
 import { type Change, viewsFeature } from './api/views.feature';
 import { routes } from './app.routes';
@@ -39,7 +40,7 @@ export const appConfig: ApplicationConfig = {
     provideBrowserGlobalErrorListeners(),
     provideHttpClient(
       withFetch(),
-      withInterceptors([asWhom, keptAnswers, noticesEnd, asksAgain, tellsTime, asksByTag]),
+      withInterceptors([asWhom, keptAnswers, noticesEnd, asksAgain, tellsTime, asksByTag, tellsReach]),
     ),
     provideRouter(routes, withComponentInputBinding()),
     provideStore(

@@ -1,11 +1,23 @@
 import type { Routes } from '@angular/router';
-import { signedIn } from './people/signed-in.guard';
+import { signedIn, whileBeginning } from './people/signed-in.guard';
 
 export const routes: Routes = [
   {
     path: 'sign-in',
     title: $localize`Sign in – Brave Comb`,
+    canActivate: [whileBeginning(false)],
     loadComponent: () => import('./shell/sign-in').then((m) => m.SignIn),
+  },
+  {
+    path: 'start',
+    title: $localize`Start your school – Brave Comb`,
+    canActivate: [whileBeginning(true)],
+    loadComponent: () => import('./shell/first-owner').then((m) => m.FirstOwner),
+  },
+  {
+    path: 'invitation',
+    title: $localize`Invitation – Brave Comb`,
+    loadComponent: () => import('./shell/invitation').then((m) => m.InvitationScreen),
   },
   {
     path: 'at-the-hive/hive/:hive',
@@ -62,6 +74,18 @@ export const routes: Routes = [
         loadComponent: () => import('./ahead/my-sessions').then((m) => m.MySessionsScreen),
       },
       {
+        path: 'ahead/by-hand',
+        title: $localize`A session by hand – Brave Comb`,
+        data: { place: 'ahead', view: 'sessions', strip: 'compact' },
+        loadComponent: () => import('./planning/by-hand').then((m) => m.ByHandScreen),
+      },
+      {
+        path: 'ahead/by-hand/:session',
+        title: $localize`Change a session – Brave Comb`,
+        data: { place: 'ahead', view: 'sessions', strip: 'compact' },
+        loadComponent: () => import('./planning/by-hand').then((m) => m.ByHandScreen),
+      },
+      {
         path: 'messages',
         title: $localize`Messages – Brave Comb`,
         data: { place: 'ahead', strip: 'none' },
@@ -81,7 +105,7 @@ export const routes: Routes = [
       },
       {
         path: 'ahead/dues',
-        title: $localize`What is due – Brave Comb`,
+        title: $localize`To do – Brave Comb`,
         data: { place: 'ahead', view: 'dues', strip: 'full' },
         loadComponent: () => import('./care/dues').then((m) => m.Dues),
       },
@@ -102,6 +126,12 @@ export const routes: Routes = [
         title: $localize`Weather – Brave Comb`,
         data: { place: 'ahead', view: 'weather', strip: 'compact' },
         loadComponent: () => import('./weather/weather-page').then((m) => m.WeatherPage),
+      },
+      {
+        path: 'ahead/:session/record-sheets',
+        title: $localize`Record sheets – Brave Comb`,
+        data: { place: 'ahead', view: 'day-sheet', strip: 'none' },
+        loadComponent: () => import('./ahead/record-sheets').then((m) => m.RecordSheets),
       },
       {
         path: 'ahead/:session',
@@ -165,7 +195,7 @@ export const routes: Routes = [
       },
       {
         path: 'afterwards',
-        title: $localize`Afterwards – Brave Comb`,
+        title: $localize`Visits – Brave Comb`,
         data: { place: 'afterwards', strip: 'none' },
         loadComponent: () => import('./inspection/visit-list').then((m) => m.VisitList),
       },
@@ -248,6 +278,60 @@ export const routes: Routes = [
         loadComponent: () => import('./practice/drill').then((m) => m.DrillScreen),
       },
       {
+        path: 'office',
+        title: $localize`School – Brave Comb`,
+        data: { place: 'office', view: 'school', strip: 'none' },
+        loadComponent: () => import('./office/school').then((m) => m.SchoolScreen),
+      },
+      {
+        path: 'office/people',
+        title: $localize`People – Brave Comb`,
+        data: { place: 'office', view: 'people', strip: 'none' },
+        loadComponent: () => import('./office/people').then((m) => m.PeopleScreen),
+      },
+      {
+        path: 'office/people/paste',
+        title: $localize`Paste people – Brave Comb`,
+        data: { place: 'office', view: 'people', strip: 'none' },
+        loadComponent: () => import('./office/paste-people').then((m) => m.PastePeople),
+      },
+      {
+        path: 'office/people/invitations',
+        title: $localize`Invitations – Brave Comb`,
+        data: { place: 'office', view: 'people', strip: 'none' },
+        loadComponent: () => import('./office/invitations').then((m) => m.InvitationsScreen),
+      },
+      {
+        path: 'office/sites',
+        title: $localize`Sites – Brave Comb`,
+        data: { place: 'office', view: 'sites', strip: 'none' },
+        loadComponent: () => import('./office/sites').then((m) => m.SitesScreen),
+      },
+      {
+        path: 'office/hives',
+        title: $localize`Hives – Brave Comb`,
+        data: { place: 'office', view: 'hives', strip: 'none' },
+        loadComponent: () => import('./office/hives').then((m) => m.HivesScreen),
+      },
+      {
+        path: 'office/hives/paste',
+        title: $localize`Paste hives – Brave Comb`,
+        data: { place: 'office', view: 'hives', strip: 'none' },
+        loadComponent: () => import('./office/paste-hives').then((m) => m.PasteHives),
+      },
+      {
+        path: 'office/hives/:hive',
+        title: $localize`Hive – Brave Comb`,
+        data: { place: 'office', view: 'hives', strip: 'none' },
+        loadComponent: () => import('./office/hive').then((m) => m.HiveScreen),
+      },
+      {
+        path: 'office/changes',
+        title: $localize`Changes – Brave Comb`,
+        data: { place: 'office', view: 'changes', strip: 'none' },
+        loadComponent: () => import('./office/changes').then((m) => m.ChangesScreen),
+      },
+      {
         path: 'office/checklist',
         title: $localize`Checklist – Brave Comb`,
         data: { place: 'office', view: 'checklist', strip: 'none' },
@@ -264,12 +348,10 @@ export const routes: Routes = [
         title: $localize`Glossary – Brave Comb`,
         data: { view: 'glossary', strip: 'none' },
         loadComponent: () => import('./help/glossary').then((m) => m.Glossary),
-      },
-      {
-        path: 'help/glossary/:word',
-        title: $localize`Glossary – Brave Comb`,
-        data: { view: 'glossary', strip: 'none' },
-        loadComponent: () => import('./help/glossary').then((m) => m.Glossary),
+        children: [
+          { path: '', loadComponent: () => import('./help/word-page').then((m) => m.WordPage) },
+          { path: ':word', loadComponent: () => import('./help/word-page').then((m) => m.WordPage) },
+        ],
       },
       {
         path: '**',

@@ -1,8 +1,9 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DOCUMENT, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { CombPatterns } from './inspection/comb-patterns';
 import { PeopleEvents } from './people/people.feature';
+import { keepFocus } from './ui/keep-focus';
 
 @Component({
   selector: 'bc-root',
@@ -12,6 +13,7 @@ import { PeopleEvents } from './people/people.feature';
 })
 export class App {
   constructor() {
+    keepFocus(inject(DOCUMENT));
     inject(Store).dispatch(PeopleEvents.applicationOpened());
   }
 }

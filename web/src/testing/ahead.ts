@@ -51,6 +51,7 @@ export async function showView<T>(
     name: 'Morag Selkirk',
     role,
     school: { id: 's', name: 'Brenna Fell' },
+    owner: false,
     units: { own: null, school: 'metric' as const },
   };
   send(
@@ -61,7 +62,9 @@ export async function showView<T>(
     }),
   );
   send(
-    SeasonEvents.stripLoaded({ strip: { site: { id: 'home', name: 'Home orchard', zone: 'Europe/London' } } as never }),
+    SeasonEvents.stripLoaded({
+      strip: { site: { id: 'home', name: 'Home orchard', zone: 'Europe/London' }, due: [] } as never,
+    }),
   );
   await fixture.whenStable();
   send(ViewEvents.loaded({ view, data }));

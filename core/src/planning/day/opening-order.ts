@@ -15,6 +15,8 @@ export interface NextHive {
   readonly leaves: number | null;
   /** Why it is not, in words with ids; null for one that is. */
   readonly says: Text | null;
+  /** Whether a rule forbids it; else it only does not come into these minutes. */
+  readonly barred: boolean;
 }
 
 /** Minutes for closing up, cleaning hands and tools between two hives, and walking. Common practice. */
@@ -27,7 +29,7 @@ const MOST = 3;
  * suspect one last, what is due first, then the calmer one first.
  *
  * @param problem the season's problem; of it the group, the hives and the weights
- * @param now group, minutes left, odds that the weather holds so long, hives opened or held by others, those told, site
+ * @param now group, day, minutes left, odds that the weather holds so long, hives opened or held by others, those told, site
  * @returns first the hives to be opened in order, then the others with the reason, the more useful first
  */
 export function openingOrder(
@@ -43,6 +45,8 @@ export function openingOrder(
     readonly told: readonly string[];
     /** Whether a senior supervisor is with the group. */
     readonly senior: boolean;
+    /** Days from the problem's first day on; today when left out. */
+    readonly day?: number;
   },
 ): readonly NextHive[] {
   const group = problem.groups.find(({ id }) => id === now.group);
@@ -52,7 +56,7 @@ export function openingOrder(
     hives.reduce((sum, hive) => sum + minutesOf(hive), 0) + BETWEEN * Math.max(0, hives.length - 1);
   const slot = {
     id: 'now',
-    day: 0,
+    day: now.day ?? 0,
     start: 0,
     fit: now.fit,
     temp: now.temp,
@@ -109,7 +113,7 @@ export function openingOrder(
   let left = now.minutesLeft;
   const opened = order.map((hive, at): NextHive => {
     left -= minutesOf(hive) + (at === 0 ? 0 : BETWEEN);
-    return { hive: hive.id, minutes: minutesOf(hive), points: worth([hive]), leaves: left, says: null };
+    return { hive: hive.id, minutes: minutesOf(hive), points: worth([hive]), leaves: left, says: null, barred: false };
   });
   const closed = here
     .filter((hive) => !chosen.includes(hive))
@@ -122,7 +126,14 @@ export function openingOrder(
           : minutes > left - (chosen.length === 0 ? 0 : BETWEEN)
             ? say('others-worth-more', { hive: hive.id, minutes })
             : say('adds-nothing', { hive: hive.id }));
-      return { hive: hive.id, minutes, points: worth([hive]), leaves: null, says };
+      return {
+        hive: hive.id,
+        minutes,
+        points: worth([hive]),
+        leaves: null,
+        says,
+        barred: forbidden.get(hive.id) !== null,
+      };
     })
     .sort(
       (a, b) => Number(forbidden.get(a.hive) !== null) - Number(forbidden.get(b.hive) !== null) || b.points - a.points,

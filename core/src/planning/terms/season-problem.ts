@@ -67,6 +67,17 @@ export interface OfferedSlot extends DayHours {
 export interface SeasonFacts {
   /** Openings of today whose session has begun: they are held as they were told, whatever is planned now. */
   readonly begun?: readonly { readonly group: string; readonly hive: string }[] | undefined;
+  /** Openings of sessions that were made by hand: they are held, and the plan works round them. Minutes from midnight at the site. */
+  readonly byHand?:
+    | readonly {
+        readonly group: string;
+        readonly hive: string;
+        readonly supervisor: string;
+        readonly date: CivilDate;
+        readonly from: number;
+        readonly to: number;
+      }[]
+    | undefined;
   readonly name: string;
   readonly today: CivilDate;
   readonly practice: HousePlanning;
@@ -112,9 +123,9 @@ export function seasonProblem(facts: SeasonFacts): SeasonProblem {
   const { practice, today } = facts;
   const slots = facts.slots.map((slot) => ({ ...slot, day: daysBetween(today, slot.date) }));
   const away = new Map<string, Text>();
-  const comes = (id: string, times: Times) =>
+  const comes = (id: string, times: Times, busy: (slot: DatedSlot) => Text | null) =>
     slots.flatMap((slot) => {
-      const why = cannotCome(times, slot);
+      const why = cannotCome(times, slot) ?? busy(slot);
       if (why !== null) away.set(`${id} ${slot.id}`, why);
       return why === null ? [slot.id] : [];
     });
@@ -124,30 +135,17 @@ export function seasonProblem(facts: SeasonFacts): SeasonProblem {
     const due = hive.due ?? (turn > 0 ? { from: 0, by: practice.horizonDays, weight: 0 } : null);
     return { ...hive, due: due === null ? null : { ...due, weight: due.weight + turn } };
   });
-  const forbids: SeasonForbid[] = [
-    ...facts.colonies.flatMap((colony) =>
-      slots.flatMap((slot) => {
-        const why = restsIn(colony.calendar, slot.date);
-        const opens = hives.find(({ id }) => id === colony.id)!.noOpenBefore;
-        return why === null || slot.day < opens || slot.site !== colony.site
-          ? []
-          : [{ hive: colony.id, slot: slot.id, why }];
-      }),
+  const groups = facts.groups.map(({ times, ...terms }) =>
+    planGroup(
+      {
+        ...terms,
+        sessions: Math.max(0, terms.sessions - handSessions(facts, terms.id)),
+        slots: comes(terms.id, times, (slot) => comesByHand(facts, terms.id, terms.gapDays, slot)),
+      },
+      facts,
     ),
-    ...facts.groups.flatMap(({ id: group, trainees }) =>
-      facts.colonies.flatMap(({ id: hive, heaviestKg }) => {
-        const why = cannotLift(trainees, heaviestKg, facts.lift);
-        return why === null ? [] : [{ group, hive, why }];
-      }),
-    ),
-  ];
-  for (const { group, hive } of facts.begun ?? []) {
-    const gap = facts.groups.find(({ id }) => id === group)?.gapDays ?? 0;
-    for (const slot of slots) {
-      if (slot.day < Math.max(1, gap)) forbids.push({ group, slot: slot.id, why: say('group-session-today') });
-      if (slot.day === 0) forbids.push({ hive, slot: slot.id, why: say('opened-today') });
-    }
-  }
+  );
+  const forbids = seasonForbids(facts, slots, hives);
   const problem: PlanningProblem = {
     format: 'inspection-plan-instance/1',
     name: facts.name,
@@ -158,7 +156,13 @@ export function seasonProblem(facts: SeasonFacts): SeasonProblem {
       setupMinutes: practice.setupMinutes,
       weights: practice.weights,
     },
-    skills: [...new Set(hives.flatMap(({ skills }) => Object.keys(skills)))],
+    // A school without hives has skills to be shown anyway.
+    skills: [
+      ...new Set([
+        ...hives.flatMap(({ skills }) => Object.keys(skills)),
+        ...groups.flatMap(({ needs }) => Object.keys(needs)),
+      ]),
+    ],
     slots: slots.map(({ id, day, start, minutes, fit, temperature, site }) => ({
       id,
       day,
@@ -171,14 +175,80 @@ export function seasonProblem(facts: SeasonFacts): SeasonProblem {
       staffVisits: practice.staffVisits,
       site,
     })),
-    groups: facts.groups.map(({ times, ...terms }) => planGroup({ ...terms, slots: comes(terms.id, times) }, facts)),
-    supervisors: facts.supervisors.map(({ id, senior, times }) => ({ id, senior, slots: comes(id, times) })),
+    groups,
+    supervisors: facts.supervisors.map(({ id, senior, times }) => ({
+      id,
+      senior,
+      slots: comes(id, times, (slot) => leadsByHand(facts, id, slot)),
+    })),
     hives,
     locks: facts.locks,
     forbids: [...facts.forbids, ...forbids.map(({ why: _, ...forbid }) => forbid)],
     published: facts.published === null ? null : { sessions: facts.published },
   };
   return { problem: withToday(problem, practice), forbids, away };
+}
+
+type DatedSlot = OfferedSlot & { readonly day: number };
+
+/** What the season forbids: rests, lifting, what was opened today and what is opened by hand. */
+function seasonForbids(
+  facts: SeasonFacts,
+  slots: readonly DatedSlot[],
+  hives: PlanningProblem['hives'],
+): readonly SeasonForbid[] {
+  const rests = facts.colonies.flatMap((colony) =>
+    slots.flatMap((slot) => {
+      const why = restsIn(colony.calendar, slot.date);
+      const opens = hives.find(({ id }) => id === colony.id)!.noOpenBefore;
+      return why === null || slot.day < opens || slot.site !== colony.site
+        ? []
+        : [{ hive: colony.id, slot: slot.id, why }];
+    }),
+  );
+  const lifts = facts.groups.flatMap(({ id: group, trainees }) =>
+    facts.colonies.flatMap(({ id: hive, heaviestKg }) => {
+      const why = cannotLift(trainees, heaviestKg, facts.lift);
+      return why === null ? [] : [{ group, hive, why }];
+    }),
+  );
+  const begun = (facts.begun ?? []).flatMap(({ group, hive }) => {
+    const gap = facts.groups.find(({ id }) => id === group)?.gapDays ?? 0;
+    return slots.flatMap(({ id: slot, day }): SeasonForbid[] => [
+      ...(day < Math.max(1, gap) ? [{ group, slot, why: say('group-session-today') }] : []),
+      ...(day === 0 ? [{ hive, slot, why: say('opened-today') }] : []),
+    ]);
+  });
+  const byHand = (facts.byHand ?? []).flatMap(({ hive, date }) =>
+    slots
+      .filter((slot) => Math.abs(daysBetween(date, slot.date)) < Math.max(1, facts.restDays))
+      .map((slot): SeasonForbid => ({ hive, slot: slot.id, why: say('opened-by-hand', { date }) })),
+  );
+  return [...rests, ...lifts, ...begun, ...byHand];
+}
+
+/** The session made by hand for which a group does not come to a slot. */
+function comesByHand({ byHand = [] }: SeasonFacts, group: string, gapDays: number, { date }: OfferedSlot): Text | null {
+  const own = byHand.find(
+    (each) => each.group === group && Math.abs(daysBetween(each.date, date)) < Math.max(1, gapDays),
+  );
+  return own === undefined ? null : say('comes-by-hand', { date: own.date });
+}
+
+/** Whether somebody leads a session made by hand during a slot. */
+function leadsByHand({ byHand = [] }: SeasonFacts, id: string, slot: OfferedSlot): Text | null {
+  const busy = byHand.some(
+    ({ supervisor, date, from, to }) =>
+      supervisor === id && date === slot.date && from < slot.start + slot.minutes && slot.start < to,
+  );
+  return busy ? say('leads-by-hand') : null;
+}
+
+/** Sessions of a group that were made by hand within the plan's days. */
+function handSessions({ byHand = [], today, practice }: SeasonFacts, group: string): number {
+  const last = addDays(today, practice.horizonDays);
+  const own = byHand.filter((each) => each.group === group && each.date >= today && each.date < last);
+  return new Set(own.map(({ date, from }) => `${date} ${from}`)).size;
 }
 
 /** People are on their way: what was told for today stays, unless its weather is no longer worth it or it cannot be kept. */

@@ -8,6 +8,7 @@ import { inspectionSentences } from './inspection';
 import { englishNames } from './names';
 import { planningSentences } from './planning';
 import { practiceSentences } from './practice';
+import { rosterSentences } from './roster';
 import { seasonSentences } from './season';
 import { situationSentences } from './situation';
 import { skillsSentences } from './skills';
@@ -28,6 +29,7 @@ export const english = {
     inspection: inspectionSentences,
     planning: planningSentences,
     practice: practiceSentences,
+    roster: rosterSentences,
     season: seasonSentences,
     situation: situationSentences,
     skills: skillsSentences,
@@ -39,3 +41,4 @@ const way = wayOf(english);
 /** The same value with every sentence in English. */
 export const inEnglish = <T>(value: T): InWords<T> => inWords(value, way);
 export { counted, ordinal } from './counted';
+export { spokenTime } from './spoken';

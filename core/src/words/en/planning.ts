@@ -84,6 +84,9 @@ export const planningSentences: Sentences<PlanningSentences> = {
   'no-clear-place': ({ people, metres }) =>
     `No clear place for ${people} of the group: they wait ${metres} m behind and change over.`,
   'group-session-today': 'The group has a session today.',
+  'comes-by-hand': ({ date }, w) => `has a session made by hand on ${w.weekday(date)}`,
+  'opened-by-hand': ({ date }, w) => `It is opened in a session made by hand on ${w.weekday(date)}.`,
+  'leads-by-hand': 'leads a session made by hand then',
   'opened-today': 'It is opened today, as people were told.',
   'not-weekday': 'not on this weekday',
   'not-these-hours': 'not at these hours',

@@ -4,6 +4,7 @@ import { accented } from '../pseudo';
 import type { Term } from './term';
 
 export { SUBJECTS, type Subject, type Term } from './term';
+export { termsIn, type Worded } from './terms-in';
 
 const accentedTerm = (each: Term): Term => ({
   ...each,

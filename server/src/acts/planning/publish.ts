@@ -14,6 +14,7 @@ import {
   publishedReasons,
   type SiteSlot,
   slotSaid,
+  WALK_OUT,
 } from '../../facts/planning';
 import { Refusal } from '../../problem';
 import { lockSchool, staffGroup, tell } from '../../records/people';
@@ -30,9 +31,6 @@ import {
 } from '../../records/planning';
 
 type Body = Input<(typeof endpoints)['publishPlan']>['body'];
-
-/** Minutes from the start of a session to its first open hive. */
-const WALK_OUT = 10;
 
 /** One group's session as people are told of it. */
 interface Told {

@@ -21,6 +21,8 @@ import * as told from './019-told-texts';
 import * as units from './020-units';
 import * as decidedDay from './021-decided-day';
 import * as trials from './022-trials';
+import * as firstOwner from './023-first-owner';
+import * as schoolRecords from './024-school-records';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -45,6 +47,8 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '020-units', ...units },
   { name: '021-decided-day', ...decidedDay },
   { name: '022-trials', ...trials },
+  { name: '023-first-owner', ...firstOwner },
+  { name: '024-school-records', ...schoolRecords },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

@@ -20,10 +20,11 @@ import {
 import { peopleOf, housePracticeOf, traineesOf } from '../../records/people';
 import { demonstrationsOf, readingPairsOfVisit } from '../../records/skills';
 import { readColony } from '../inspection';
+import { talk } from './talk';
 import { openSkills, schoolStandings } from '../skills';
 import {
-  aloudLines,
   nobodyLines,
+  gapsOf,
   openLines,
   type Group,
   type VisitFacts,
@@ -84,9 +85,7 @@ export async function debrief(
     };
   });
   const wrong = seen.flatMap(({ facts }) => wrongLines(facts)).sort((a, b) => a.at.localeCompare(b.at));
-  const nobody = nobodyLines(groups, (ids) =>
-    openSkills(skills, ids).map(({ skill, open }) => ({ name: skill.name, open })),
-  );
+  const gaps = gapsOf(groups, (ids) => openSkills(skills, ids).map(({ skill, open }) => ({ name: skill.name, open })));
   const followUps = made.map(({ question, due, hive }) => ({ due, text: inOne([say('at-hive', { hive }), question]) }));
   const opened = seen.flatMap(({ facts }) => facts.record.openedAt ?? []).sort();
   const closed = seen.flatMap(({ facts }) => facts.record.closed?.at ?? []).sort();
@@ -109,7 +108,7 @@ export async function debrief(
       : null,
     sentBack: sentBack.map(({ to_name, by_name, at, note }) => ({ to: to_name, by: by_name, at: iso(at), note })),
     wrong,
-    nobody: [...nobody],
+    nobody: [...nobodyLines(gaps)],
     open: seen.flatMap(({ facts }) =>
       openLines(
         facts,
@@ -120,7 +119,7 @@ export async function debrief(
     notes: seen.flatMap(({ facts: { record, nameOf } }) =>
       record.notes.map(({ by, text }) => ({ lead: nameOf(by), text })),
     ),
-    aloud: [...aloudLines({ groups, wrong, nobody: [...nobody], made: followUps })],
+    talk: talk({ visits: seen, groups, wrong, gaps, made }).map((part) => ({ ...part, lines: [...part.lines] })),
     sessions: sessions.map(({ id, starts_at, zone, groups: names }) => ({
       id,
       day: dateAt(zone, starts_at),

@@ -5,7 +5,7 @@ import { type SideAddress, type VisitRecord, readClock, sideText } from '@brave-
 import { withoutFrameText } from '@brave-comb/core/planning';
 import { clockAt } from '../../dates';
 import type { NamedVisit } from '../../records/inspection';
-import { type Trainee, wentUp } from './trainees';
+import type { Trainee } from './trainees';
 
 type Row = Debrief['groups'][number];
 export type Group = Omit<Row, 'says' | 'trainees'> & { readonly says: Text; readonly trainees: readonly Trainee[] };
@@ -88,76 +88,50 @@ export function openLines({ visit, record }: VisitFacts, unanswered: readonly st
 const MUCH = 0.5;
 const NAMED = 2;
 
-/** What nobody did: those without a frame in hand, no reading given, skills that most still have to show. */
-export function nobodyLines(
-  groups: readonly Group[],
-  openIn: (trainees: readonly string[]) => readonly { readonly name: Text; readonly open: readonly string[] }[],
-): readonly Line[] {
-  const lines = groups.flatMap(({ group, trainees }) => {
-    const without = trainees.filter(({ withoutFrame }) => withoutFrame > 1);
-    const silent = trainees.filter(({ off }) => off === null);
-    const shown = trainees.flatMap(({ judged }) => judged.map(({ skill }) => skill));
-    const open = openIn(trainees.map(({ id }) => id))
-      .filter(
-        (each) => each.open.length >= trainees.length * MUCH && !shown.some((skill) => sameText(skill, each.name)),
-      )
-      .slice(0, NAMED);
-    return [
-      ...without.map(({ name, withoutFrame }) => ({
-        lead: name,
-        text: say('first-next-time', { run: withoutFrameText(withoutFrame) }),
-      })),
-      ...open.map(({ name, open: who }) => ({
-        lead: group,
-        text: say('nobody-showed', { skill: name, open: who.length, of: trainees.length }),
-      })),
-      ...(silent.length > 0 && silent.length < trainees.length
-        ? [{ lead: group, text: say('no-own-reading', { names: silent.map(({ name }) => name) }) }]
-        : []),
-    ];
-  });
-  // A group that opened two hives is told once.
-  return [...new Map(lines.map((line) => [JSON.stringify(line), line])).values()];
+/** What a group has still to do: who had no frame in hand, who gave no own reading, skills that most still have to show. */
+export interface GroupGaps {
+  readonly group: string;
+  readonly without: readonly { readonly name: string; readonly run: number }[];
+  readonly skills: readonly { readonly skill: Text; readonly open: number; readonly of: number }[];
+  readonly silent: readonly string[];
 }
 
-/** The debrief in sentences, one after another: what was done, who went up, what went wrong, what comes next. */
-export function aloudLines({
-  groups,
-  wrong,
-  nobody,
-  made,
-}: {
-  readonly groups: readonly Group[];
-  readonly wrong: readonly Wrong[];
-  readonly nobody: readonly Line[];
-  readonly made: readonly { readonly text: Text }[];
-}): readonly Text[] {
-  return [
-    ...groups.flatMap((group) => {
-      // One step up for each: more is not heard.
-      const up = group.trainees.flatMap(({ name, judged }) =>
-        judged
-          .filter(wentUp)
-          .slice(0, 1)
-          .map(({ skill, after }) => ({ name, skill, level: after })),
-      );
-      const near = group.trainees.filter(({ off }) => off !== null && off.eighths <= 1).map(({ name }) => name);
-      return [
-        say('group-at-hive', {
-          group: group.group,
-          hive: group.hive,
-          supervisor: group.supervisor.name,
-          says: group.says,
-        }),
-        ...(up.length > 0 ? [say('step-up', { up })] : []),
-        ...(near.length > 0 ? [say('read-within-eighth', { near })] : []),
-      ];
-    }),
-    ...(nobody.length > 0 ? [say('not-yet-done', { lines: nobody })] : []),
-    wrong.length === 0 ? say('nothing-went-wrong') : say('went-wrong', { texts: wrong.map(({ text }) => text) }),
-    ...(made.length > 0 ? [say('comes-next', { texts: made.map(({ text }) => text) })] : []),
-    say('first-next-time-asked'),
-  ];
+/** What nobody did, group by group. */
+export const gapsOf = (
+  groups: readonly Group[],
+  openIn: (trainees: readonly string[]) => readonly { readonly name: Text; readonly open: readonly string[] }[],
+): readonly GroupGaps[] =>
+  groups.map(({ group, trainees }) => {
+    const silent = trainees.filter(({ off }) => off === null).map(({ name }) => name);
+    const shown = trainees.flatMap(({ judged }) => judged.map(({ skill }) => skill));
+    return {
+      group,
+      without: trainees
+        .filter(({ withoutFrame }) => withoutFrame > 1)
+        .map(({ name, withoutFrame }) => ({ name, run: withoutFrame })),
+      skills: openIn(trainees.map(({ id }) => id))
+        .filter(
+          (each) => each.open.length >= trainees.length * MUCH && !shown.some((skill) => sameText(skill, each.name)),
+        )
+        .slice(0, NAMED)
+        .map(({ name, open }) => ({ skill: name, open: open.length, of: trainees.length })),
+      silent: silent.length < trainees.length ? silent : [],
+    };
+  });
+
+/** The same line once: a group that opened two hives lacks the same at both. */
+export const toldOnce = <L>(lines: readonly L[]): readonly L[] => [
+  ...new Map(lines.map((line) => [JSON.stringify(line), line])).values(),
+];
+
+/** The same as lines to be read. */
+export function nobodyLines(gaps: readonly GroupGaps[]): readonly Line[] {
+  const lines = gaps.flatMap(({ group, without, skills, silent }): Line[] => [
+    ...without.map(({ name, run }) => ({ lead: name, text: say('first-next-time', { run: withoutFrameText(run) }) })),
+    ...skills.map((each) => ({ lead: group, text: say('nobody-showed', each) })),
+    ...(silent.length > 0 ? [{ lead: group, text: say('no-own-reading', { names: silent }) }] : []),
+  ]);
+  return toldOnce(lines);
 }
 
 /** What a visit says of itself in one line. */

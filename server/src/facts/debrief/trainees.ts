@@ -68,6 +68,7 @@ function judgedRow(
     .toSorted((a, b) => a.at.getTime() - b.at.getTime())
     .at(-1);
   return {
+    skillId: row.skill,
     skill: skillOf(checklist, row.skill)?.name ?? row.skill,
     before: before?.level ?? null,
     after: row.level,

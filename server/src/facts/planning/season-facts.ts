@@ -23,6 +23,7 @@ import { visitMoods, visitsOfHives } from '../../records/inspection';
 import { type GroupRow, type HousePractice, housePracticeOf, traineeGroups, traineesOf } from '../../records/people';
 import {
   begunSince,
+  handMade,
   type PinRow,
   pinsOf,
   plannedFrom,
@@ -61,6 +62,9 @@ export interface PlanningSeason extends SeasonProblem {
   readonly told: Assignments;
 }
 
+/** Minutes from the start of a session to its first open hive. Common practice. */
+export const WALK_OUT = 10;
+
 const MONTHS_BACK = 120;
 
 /**
@@ -84,7 +88,8 @@ export async function planningSeason(context: Context, school: string): Promise<
   const now = clock.now();
   const today = seasons[0]?.today ?? dateAt('UTC', now);
   const last = addDays(today, practice.planning.horizonDays);
-  const planned = await plannedFrom(db, school, now, new Date(hourAt(sites[0]?.zone ?? 'UTC', last, 0)));
+  const until = new Date(hourAt(sites[0]?.zone ?? 'UTC', last, 0));
+  const planned = await plannedFrom(db, school, now, until);
   const slots = seasons
     .flatMap((season) => slotsOf(season, practice, now.getTime(), planned))
     .sort((a, b) => a.from - b.from || a.siteName.localeCompare(b.siteName));
@@ -115,7 +120,12 @@ export async function planningSeason(context: Context, school: string): Promise<
     const own = pick(id, usualTerms.supervisor(practice, role === 'lead'));
     return { id, name, senior: own.senior, times: own.times };
   });
-  const told = toldOf(planned);
+  const known: Known = {
+    groups: new Set(groups.map(({ id }) => id)),
+    supervisors: new Set(supervisors.map(({ id }) => id)),
+    hives: new Set(states.map(({ hive }) => hive.id)),
+  };
+  const told = stillKnown(toldOf(planned), known);
   const slotIds = new Set(slots.map(({ id }) => id));
   const result = seasonProblem({
     name: `plan from ${today}`,
@@ -182,9 +192,21 @@ export async function planningSeason(context: Context, school: string): Promise<
         heaviestKg: loads.length === 0 ? null : Math.max(...loads),
       };
     }),
-    begun: await begunSince(db, school, new Date(hourAt(sites[0]?.zone ?? 'UTC', today, 0)), now),
-    locks: pins.flatMap(({ what }) => ('pin' in what && slotIds.has(what.pin.slot) ? [lockOf(what.pin)] : [])),
-    forbids: pins.flatMap(({ what }): PlanForbid[] => ('forbid' in what ? [what.forbid] : [])),
+    byHand: (await handMade(db, school, now, until)).map((row) => {
+      const date = dateAt(row.zone, row.from);
+      const minutes = (at: Date) => Math.round((at.getTime() - hourAt(row.zone, date, 0)) / MINUTE);
+      const { group, hive, supervisor } = row;
+      return { group, hive, supervisor, date, from: minutes(row.from), to: minutes(row.to) };
+    }),
+    begun: (await begunSince(db, school, new Date(hourAt(sites[0]?.zone ?? 'UTC', today, 0)), now)).filter((each) =>
+      namesKnown(each, known),
+    ),
+    locks: pins.flatMap(({ what }) =>
+      'pin' in what && slotIds.has(what.pin.slot) && namesKnown(what.pin, known) ? [lockOf(what.pin)] : [],
+    ),
+    forbids: pins.flatMap(({ what }): PlanForbid[] =>
+      'forbid' in what && namesKnown(what.forbid, known) ? [what.forbid] : [],
+    ),
     published: planned.length === 0 ? null : told.sessions,
   });
   return {
@@ -283,6 +305,39 @@ const offeredSlots = remembered(
       }).map(({ from, to, fit, temperature }) => slotAt(site, from, to, fit, temperature));
     }),
 );
+
+/** Whom and what a plan may name: what is out of use, and who has left, is planned for no more. */
+interface Known {
+  readonly groups: ReadonlySet<string>;
+  readonly supervisors: ReadonlySet<string>;
+  readonly hives: ReadonlySet<string>;
+}
+
+const namesKnown = (
+  {
+    group,
+    hive,
+    hives,
+    supervisor,
+  }: {
+    readonly group?: string | undefined;
+    readonly hive?: string | undefined;
+    readonly hives?: readonly string[] | undefined;
+    readonly supervisor?: string | undefined;
+  },
+  known: Known,
+): boolean =>
+  (group === undefined || known.groups.has(group)) &&
+  (supervisor === undefined || known.supervisors.has(supervisor)) &&
+  [...(hive === undefined ? [] : [hive]), ...(hives ?? [])].every((each) => known.hives.has(each));
+
+/** What people were told, without what is out of use. */
+const stillKnown = ({ sessions, staff }: Assignments, known: Known): Assignments => ({
+  sessions: sessions
+    .map((session) => ({ ...session, hives: session.hives.filter((hive) => known.hives.has(hive)) }))
+    .filter((session) => session.hives.length > 0 && namesKnown(session, known)),
+  staff: staff.filter(({ hive }) => known.hives.has(hive)),
+});
 
 /** Planned openings as a plan: sessions with their hives in order, and what staff open alone. */
 function toldOf(planned: readonly PlannedRow[]): Assignments {

@@ -1,11 +1,9 @@
-import { createHash, randomBytes } from 'node:crypto';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
 import { revise } from '../../database/revision-store';
 import { iso } from '../../dates';
+import { hashOf, newSecret } from '../../secrets';
 import { feedOf, insertFeed, revokeFeeds } from './store';
-
-export const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
 export async function calendarFeed({ db }: Context, actor: Actor): Promise<{ since: string | null }> {
   const feed = await feedOf(db, actor.id);
@@ -17,7 +15,7 @@ export async function createCalendarFeed(
   { db, clock, publicUrl }: Context,
   actor: Actor,
 ): Promise<{ path: string; since: string }> {
-  const token = randomBytes(24).toString('base64url');
+  const token = newSecret(24);
   const now = clock.now();
   await revise(db, actor.school, async (trx) => {
     await revokeFeeds(trx, actor.id, now);

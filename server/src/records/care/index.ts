@@ -7,7 +7,7 @@ export {
   setColony,
   takeColonyEventBack,
 } from './colony-events';
-export { calendarFeed, createCalendarFeed, hashOf, revokeCalendarFeed } from './calendar-feeds';
+export { calendarFeed, createCalendarFeed, revokeCalendarFeed } from './calendar-feeds';
 export { settleTask } from './settle-task';
 export { shownDecision, shownFollowUp } from './shown';
 export {

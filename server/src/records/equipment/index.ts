@@ -1,5 +1,7 @@
+export { addHives, changeHive, retireHive, schoolHives } from './hive-records';
 export { dayAtSchool } from './school-day';
 export { addHive, addSite } from './service';
+export { keepSite, retireSite, schoolSites } from './site-records';
 export { setUpOf } from './set-up';
 export { siteNames, siteOf, turnOf } from './sites';
 export {

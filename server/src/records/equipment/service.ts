@@ -4,6 +4,7 @@ import type { ColonyClass, Strain } from '@brave-comb/core/care';
 import { type HiveTypeId, type Stack, boxFits, isBox } from '@brave-comb/core/equipment';
 import { v7 as uuid } from 'uuid';
 import type { Context } from '../../context';
+import type { Db } from '../../database/db';
 import { Refusal } from '../../problem';
 import { type SiteRow, insertColony, insertHive, insertSite } from './store';
 
@@ -31,19 +32,22 @@ export interface NewHive {
   };
 }
 
-/** Sets up a hive with its colony. Boxes of another family are refused: they do not fit. */
-export async function addHive({ db }: Context, hive: NewHive): Promise<string> {
-  const stranger = hive.stack.filter(isBox).find((layer) => !boxFits(hive.type, layer.box));
-  if (stranger) {
-    throw new Refusal(422, 'not-valid', say('box-does-not-fit', { stranger: stranger.id, number: hive.number }));
-  }
-  const id = uuid();
-  const { colony, scale = null, place = null, ...woodwork } = hive;
-  await insertHive(db, { id, scale, place, ...woodwork });
-  await insertColony(db, {
-    id: uuid(),
-    school: hive.school,
-    hive: id,
+/**
+ * Refuses boxes of another family: they do not fit.
+ *
+ * @throws Refusal 422 with the box and the hive
+ */
+export function checkBoxes({ number, type, stack }: Pick<NewHive, 'number' | 'type' | 'stack'>): void {
+  const stranger = stack.filter(isBox).find((layer) => !boxFits(type, layer.box));
+  if (stranger) throw new Refusal(422, 'not-valid', say('box-does-not-fit', { stranger: stranger.id, number }));
+}
+
+/** Begins a colony's life in a hive. Until somebody says otherwise it is for teaching, and rests in winter as most do. */
+export const hiveColony = (db: Db, school: string, hive: string, { colony, id = uuid() }: Hived): Promise<unknown> =>
+  insertColony(db, {
+    id,
+    school,
+    hive,
     since: colony.since,
     until: null,
     origin: colony.origin,
@@ -52,5 +56,17 @@ export async function addHive({ db }: Context, hive: NewHive): Promise<string> {
     strain: colony.strain ?? 'cuts-down',
     class: colony.class ?? 'teaching',
   });
+interface Hived {
+  readonly colony: NewHive['colony'];
+  readonly id?: string;
+}
+
+/** Sets up a hive with its colony. */
+export async function addHive({ db }: Context, hive: NewHive): Promise<string> {
+  checkBoxes(hive);
+  const id = uuid();
+  const { colony, scale = null, place = null, ...woodwork } = hive;
+  await insertHive(db, { id, scale, place, ...woodwork });
+  await hiveColony(db, hive.school, id, { colony });
   return id;
 }

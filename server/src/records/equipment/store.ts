@@ -3,6 +3,7 @@ import type { ColonyClass, Strain } from '@brave-comb/core/care';
 import type { HiveTypeId, Stack } from '@brave-comb/core/equipment';
 import type { DegreeDayMethod } from '@brave-comb/core/season';
 import type { Knex } from 'knex';
+import type { VersionedRow } from '../../database/versioned-store';
 
 export interface SiteRow {
   readonly id: string;
@@ -65,10 +66,14 @@ export async function placeHive(db: Knex, school: string, id: string, place: Hiv
   return changed > 0;
 }
 
-/** The sites of all schools. */
-export const allSites = (db: Knex): Promise<SiteRow[]> => db<SiteRow>('sites').select();
+/** The sites of all schools that are in use. */
+export const allSites = (db: Knex): Promise<SiteRow[]> => db('sites').whereNull('retired_at').select<SiteRow[]>();
+/** The sites of a school that are in use. */
 export const sitesOf = (db: Knex, school: string): Promise<SiteRow[]> =>
-  db<SiteRow>('sites').where({ school }).orderBy('id').select();
+  db('sites').where({ school }).whereNull('retired_at').orderBy('id').select<SiteRow[]>();
+/** The sites of a school, retired ones last. */
+export const everySite = (db: Knex, school: string): Promise<(SiteRow & VersionedRow)[]> =>
+  db('sites').where({ school }).orderByRaw('retired_at is not null, id').select<(SiteRow & VersionedRow)[]>();
 
 export const siteById = (db: Knex, school: string, id: string): Promise<SiteRow | undefined> =>
   db<SiteRow>('sites').where({ school, id }).first();
@@ -83,11 +88,33 @@ export const hivesById = (db: Knex, school: string, ids: readonly string[]): Pro
 export const colonyIn = (db: Knex, school: string, hive: string): Promise<ColonyRow | undefined> =>
   db<ColonyRow>('colonies').where({ school, hive }).whereNull('until').orderBy('since', 'desc').first();
 
-/** All hives of a school in the order of their numbers. */
+const byNumber = (a: HiveRow, b: HiveRow): number => a.number.localeCompare(b.number, 'en', { numeric: true });
+
+/** The hives of a school that are in use, in the order of their numbers. */
 export const allHives = async (db: Knex, school: string): Promise<HiveRow[]> => {
-  const rows = await db<HiveRow>('hives').where({ school }).select();
-  return rows.sort((a, b) => a.number.localeCompare(b.number, 'en', { numeric: true }));
+  const rows = await db('hives').where({ school }).whereNull('retired_at').select<HiveRow[]>();
+  return rows.sort(byNumber);
 };
+
+type EveryHive = HiveRow & VersionedRow & { readonly site_name: string };
+/** The hives of a school with the names of their sites, in the order of their numbers, retired ones last. */
+export const everyHive = async (db: Knex, school: string): Promise<EveryHive[]> => {
+  const rows = await db('hives')
+    .join('sites', 'sites.id', 'hives.site')
+    .where('hives.school', school)
+    .select<EveryHive[]>('hives.*', 'sites.name as site_name');
+  return rows.sort((a, b) => Number(a.retired_at !== null) - Number(b.retired_at !== null) || byNumber(a, b));
+};
+
+/** How many hives stand at each site. */
+export async function countHives(db: Knex, school: string): Promise<ReadonlyMap<string, number>> {
+  const rows = await db('hives')
+    .where({ school })
+    .whereNull('retired_at')
+    .groupBy('site')
+    .select<{ site: string; hives: number }[]>('site', db.raw('count(*) as hives'));
+  return new Map(rows.map(({ site, hives }) => [site, hives]));
+}
 
 /** Hives of a site in the order of their numbers. */
 export const hivesOf = async (db: Knex, school: string, site: string): Promise<HiveRow[]> =>
@@ -96,6 +123,10 @@ export const hivesOf = async (db: Knex, school: string, site: string): Promise<H
 /** Colonies that live in some hives now. */
 export const coloniesIn = (db: Knex, school: string, hives: readonly string[]): Promise<ColonyRow[]> =>
   db<ColonyRow>('colonies').where({ school }).whereIn('hive', hives).whereNull('until').select();
+
+/** Ends a colony's life in its hive. */
+export const endColony = (db: Knex, id: string, until: string, end: string) =>
+  db('colonies').where({ id }).update({ until, ended: end });
 
 export const coloniesById = (db: Knex, school: string, ids: readonly string[]): Promise<ColonyRow[]> =>
   db<ColonyRow>('colonies').where({ school }).whereIn('id', ids).select();

@@ -1,5 +1,5 @@
 import type { Text } from '@brave-comb/core/language';
-import type { Comb } from '@brave-comb/core/inspection';
+import type { Comb, CombStore } from '@brave-comb/core/inspection';
 import type { Knex } from 'knex';
 
 export interface CombRow extends Comb {
@@ -7,7 +7,7 @@ export interface CombRow extends Comb {
   readonly hive: string | null;
   readonly box: string | null;
   readonly place: number | null;
-  readonly store: string | null;
+  readonly store: CombStore | null;
   readonly moved_at: Date;
 }
 
@@ -41,10 +41,10 @@ export const combsOf = (db: Knex, school: string) =>
     );
 
 /** Stores from which a comb goes back into a hive. */
-const USABLE: ReadonlySet<string> = new Set(['food-reserve', 'drawn-reserve', 'freezer', 'stand']);
+const USABLE: ReadonlySet<CombStore> = new Set(['food-reserve', 'drawn-reserve', 'freezer', 'stand']);
 
 /** Whether a comb lies where it is taken from again. */
-export const isUsable = (store: string | null): boolean => store !== null && USABLE.has(store);
+export const isUsable = (store: CombStore | null): boolean => store !== null && USABLE.has(store);
 
 export const combsInStore = (db: Knex, school: string): Promise<CombRow[]> =>
   db<CombRow>('combs').where({ school }).whereNotNull('store').orderBy('label').select();

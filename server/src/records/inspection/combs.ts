@@ -77,7 +77,7 @@ export const combsListed = (found: Found): VisitFile['combs'] =>
 export const reserveOf = async (db: Db, school: string): Promise<VisitFile['reserve']> =>
   (await combsInStore(db, school))
     .filter(({ store }) => store === 'food-reserve' || store === 'drawn-reserve' || store === 'freezer')
-    .map((row) => ({ comb: combOf(row), store: row.store as CombStore }));
+    .map((row) => ({ comb: combOf(row), store: row.store! }));
 
 /** Brings the register of combs up to what the entries of a visit tell. */
 export async function projectCombs({ db: trx }: Context, visit: NamedVisit, record: VisitRecord): Promise<void> {

@@ -120,7 +120,10 @@ export async function lastSeqOfSession(db: Knex, school: string, session: string
 export async function latestVisits(db: Knex, actor: Actor, by: Date, count: number): Promise<NamedVisit[]> {
   return seenBy(named(db, actor.school), db, actor)
     .where('visits.started_at', '<=', by)
-    .orderBy('visits.started_at', 'desc')
+    .orderBy([
+      { column: 'visits.started_at', order: 'desc' },
+      { column: 'visits.id', order: 'desc' },
+    ])
     .limit(count);
 }
 

@@ -1,8 +1,8 @@
 import { say } from '../../words';
-import { createHash, randomBytes } from 'node:crypto';
 import { RateLimiterMySQL, RateLimiterRes } from 'rate-limiter-flexible';
 import type { Db } from '../../database/db';
 import { Refusal } from '../../problem';
+import { hashOf, newSecret } from '../../secrets';
 import { knowDevice, knowsDevice } from './store';
 
 const QUARTER_HOUR = 15 * 60;
@@ -27,8 +27,6 @@ export interface Attempts {
   /** The password was right: the attempt was none. Returns what the device is to be known by. */
   succeeded(attempt: Attempt, person: string): Promise<string>;
 }
-
-const hashOf = (text: string): string => createHash('sha256').update(text).digest('hex');
 
 /**
  * Slows down guessing, counted in the database so that every server process counts the same: by name and address together, by name, and by
@@ -91,7 +89,7 @@ export function signInAttempts(db: Db): Attempts {
         if (limit === byPair || limit === byDevice) await limit.delete(own);
         else await limit.reward(own);
       }
-      const device = attempt.device || randomBytes(32).toString('base64url');
+      const device = attempt.device || newSecret();
       await knowDevice(db, hashOf(device), person, new Date());
       return device;
     },

@@ -1,14 +1,9 @@
+import type { DOOR_EVENTS } from '@brave-comb/contract';
 import type { Knex } from 'knex';
+import { saidIn } from '../../database/said-in';
 
 /** What is written down of the doors: who came in, who did not, what was taken out. */
-export type AuditWhat =
-  | 'signed-in'
-  | 'sign-in-refused'
-  | 'sign-in-slowed-down'
-  | 'signed-out'
-  | 'person-erased'
-  | 'records-taken-out'
-  | 'demo-begun-again';
+export type AuditWhat = (typeof DOOR_EVENTS)[number];
 
 export interface AuditEntry {
   readonly school: string | null;
@@ -28,14 +23,22 @@ export const audit = (db: Knex, entry: AuditEntry): Promise<unknown> =>
     at: new Date(),
   });
 
-/** The newest lines of a school. */
-export const auditOf = (db: Knex, school: string, count: number) =>
+/** Lines of a school before a moment that some words are said in, the newest first. */
+export const auditOf = (db: Knex, school: string, before: Date, words: string, count: number) =>
   db('audit_log')
     .leftJoin('people', 'people.id', 'audit_log.person')
     .where('audit_log.school', school)
+    .where('audit_log.at', '<', before)
+    .modify(saidIn, words, ['audit_log.about', 'people.name'])
     .orderBy('audit_log.seq', 'desc')
     .limit(count)
-    .select<(AuditEntry & { readonly seq: number; readonly at: Date; readonly name: string | null })[]>(
-      'audit_log.*',
-      'people.name',
-    );
+    .select<(AuditEntry & { readonly at: Date; readonly name: string | null })[]>('audit_log.*', 'people.name');
+
+/** Who has read somebody's emergency note, the newest first. */
+export const readingsOf = (db: Knex, school: string, person: string) =>
+  db('audit_log')
+    .leftJoin('people', 'people.id', 'audit_log.person')
+    .where({ 'audit_log.school': school, what: 'note-read', about: person })
+    .orderBy('audit_log.seq', 'desc')
+    .limit(50)
+    .select<{ at: Date; name: string | null }[]>('audit_log.at', 'people.name');

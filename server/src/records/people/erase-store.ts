@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { forgetChanges } from '../../database/versioned-store';
 
 /** What an erased person is called. */
 const ERASED_NAME = 'former trainee';
@@ -13,11 +14,14 @@ export async function erasePerson(trx: Knex, school: string, person: string, at:
       sign_in: `erased ${person}`,
       password_hash: '',
       emergency_note: null,
+      mail: null,
       erased_at: at,
     });
   await trx('web_sessions').where({ person }).delete();
   await trx('known_devices').where({ person }).delete();
   await trx('audit_log').where({ person }).orWhere({ about: signIn }).update({ about: '' });
+  await trx('invitations').where({ person }).delete();
+  await forgetChanges(trx, person);
   await trx('group_members').where({ person }).delete();
   await trx('messages').where({ person }).delete();
 }

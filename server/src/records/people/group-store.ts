@@ -7,9 +7,9 @@ export interface GroupRow {
   readonly staff: 0 | 1;
 }
 
-/** Groups of trainees, without the staff's own. */
+/** Groups of trainees, without those that ended and the staff's own. */
 export const traineeGroups = (db: Knex, school: string): Promise<GroupRow[]> =>
-  db<GroupRow>('trainee_groups').where({ school, staff: 0 }).orderBy('name').select();
+  db('trainee_groups').where({ school, staff: 0 }).whereNull('retired_at').orderBy('name').select<GroupRow[]>();
 
 /** The group under which staff open hives alone; made when it is first needed. */
 export async function staffGroup(db: Knex, school: string, id: string): Promise<GroupRow> {

@@ -1,9 +1,15 @@
-export { signInAttempts } from './attempts';
-export { audit, auditOf } from './audit-store';
+export { type Attempt, signInAttempts } from './attempts';
+export { audit } from './audit-store';
+export { changeLog } from './change-log';
 export { erasePerson } from './erase-store';
+export { awaitsOwner, beginSchool, newStartCode } from './first-owner';
+export { acceptInvitation, changePassword, invite, lookAtInvitation } from './invitations';
 export { type HousePractice } from './house-practice';
+export { schoolHome } from './member-store';
+export { addMembers, changeMember, keepGroup, members, readEmergencyNote, retireGroup, retireMember } from './members';
 export { messages, outbox, readMessage, tell } from './messages';
 export { addGroup, addPerson, addSchool, checkSignIn, chooseUnits, shown } from './service';
+export { endSignIns, mySignIns } from './sign-ins';
 export { SIGNED_IN_AT_MOST, sessionGoesOn, SessionStore, sweepSessions } from './session-store';
 export {
   changeHousePractice,

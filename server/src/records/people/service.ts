@@ -1,5 +1,5 @@
 import { say } from '../../words';
-import type { Person, Role } from '@brave-comb/contract';
+import type { Person, Role, SchoolHome } from '@brave-comb/contract';
 import { hash, verify } from '@node-rs/argon2';
 import { v7 as uuid } from 'uuid';
 import type { Actor, Context, Units } from '../../context';
@@ -19,8 +19,11 @@ import {
 /** Argon2id with 19 MiB and two passes, the least that OWASP's Password Storage Cheat Sheet asks for. */
 const ARGON2ID = { algorithm: 2, memoryCost: 19_456, timeCost: 2, parallelism: 1 } as const;
 
+/** A password as it is kept. */
+export const hashed = (password: string): Promise<string> => hash(password, ARGON2ID);
+
 /** Checked against when a name is unknown, so that the answer takes the same time. */
-const nobodysHash = hash('no person has this password', ARGON2ID);
+const nobodysHash = hashed('no person has this password');
 
 /**
  * Checks a name and a password.
@@ -38,6 +41,7 @@ export async function checkSignIn({ db }: Context, name: string, password: strin
     id: person.id,
     name: person.name,
     role: person.role,
+    owner: Boolean(person.owner),
     school: person.school,
     schoolName: person.school_name,
   };
@@ -48,6 +52,7 @@ export const shown = (actor: Actor, units: Units): Person => ({
   id: actor.id,
   name: actor.name,
   role: actor.role,
+  owner: actor.owner ?? false,
   school: { id: actor.school, name: actor.schoolName },
   units,
 });
@@ -66,9 +71,14 @@ export async function chooseUnits(
   return shown(actor, await unitsOf(db, actor.id));
 }
 
-export async function addSchool({ db }: Context, name: string, practice: object): Promise<string> {
+export async function addSchool(
+  { db }: Context,
+  name: string,
+  practice: object,
+  home: SchoolHome | null = null,
+): Promise<string> {
   const id = uuid();
-  await insertSchool(db, { id, name, practice });
+  await insertSchool(db, { id, name, practice, home });
   return id;
 }
 
@@ -79,6 +89,7 @@ export interface NewPerson {
   readonly password: string;
   readonly role: Role;
   readonly emergencyNote?: string | undefined;
+  readonly owner?: boolean;
 }
 
 export async function addPerson({ db }: Context, person: NewPerson): Promise<string> {
@@ -88,9 +99,10 @@ export async function addPerson({ db }: Context, person: NewPerson): Promise<str
     school: person.school,
     name: person.name,
     sign_in: person.signIn.toLowerCase(),
-    password_hash: await hash(person.password, ARGON2ID),
+    password_hash: await hashed(person.password),
     role: person.role,
     emergency_note: person.emergencyNote ?? null,
+    owner: person.owner ?? false,
   });
   return id;
 }

@@ -26,6 +26,7 @@ interface Row {
 interface RowWithPerson extends Row {
   readonly name: string | null;
   readonly role: Role | null;
+  readonly owner: 0 | 1 | null;
   readonly school: string | null;
   readonly school_name: string | null;
   readonly units: UnitSystem | null;
@@ -57,10 +58,12 @@ export class SessionStore extends Store {
       .leftJoin('people', 'people.id', 'web_sessions.person')
       .leftJoin('schools', 'schools.id', 'people.school')
       .whereNull('people.erased_at')
+      .whereNull('people.retired_at')
       .select<RowWithPerson[]>(
         'web_sessions.*',
         'people.name',
         'people.role',
+        'people.owner',
         'people.school',
         'schools.name as school_name',
         'people.units',
@@ -77,7 +80,7 @@ export class SessionStore extends Store {
     if (!session.actor) return session;
     const { person: id, name, role, school, school_name: schoolName } = row;
     if (id === null || name === null || role === null || school === null || schoolName === null) return null;
-    const actor = { id, name, role, school, schoolName };
+    const actor = { id, name, role, owner: Boolean(row.owner), school, schoolName };
     const units = { own: row.units, school: row.school_units ?? DEFAULT_PRACTICE.units };
     return { ...session, actor, units, revision: Number(row.revision ?? 0) };
   }
@@ -120,6 +123,17 @@ const living = (db: Db) =>
   db('web_sessions')
     .where('expired', '>', new Date())
     .where('started_at', '>', new Date(Date.now() - SIGNED_IN_AT_MOST));
+
+/** The sessions of somebody that have not ended. */
+export async function sessionsOf(db: Db, person: string) {
+  const rows = await living(db).where({ person }).select<Row[]>();
+  return rows.map(({ sid, sess, started_at, expired }) => {
+    const { device = '' } = (typeof sess === 'string' ? JSON.parse(sess) : sess) as SessionData;
+    return { sid, started_at, used_at: new Date(expired.getTime() - IDLE), device };
+  });
+}
+
+export const endSession = (db: Db, sid: string): Promise<number> => db('web_sessions').where({ sid }).delete();
 
 /** Whether a session goes on: what streams ask now and then. */
 export const sessionGoesOn = async (db: Db, sid: string): Promise<boolean> => {

@@ -1,4 +1,4 @@
-import type { Role } from '@brave-comb/contract';
+import type { Role, SchoolHome } from '@brave-comb/contract';
 import type { UnitSystem } from '@brave-comb/core/units';
 import type { Knex } from 'knex';
 import type { Units } from '../../context';
@@ -12,10 +12,15 @@ export interface PersonRow {
   readonly password_hash: string;
   readonly role: Role;
   readonly emergency_note: string | null;
+  readonly owner: boolean | 0 | 1;
 }
 
-export const insertSchool = (db: Knex, row: { id: string; name: string; practice: object }) =>
-  db('schools').insert({ ...row, practice: JSON.stringify(row.practice) });
+export const insertSchool = (db: Knex, row: { id: string; name: string; practice: object; home: SchoolHome | null }) =>
+  db('schools').insert({
+    ...row,
+    practice: JSON.stringify(row.practice),
+    home: row.home && JSON.stringify(row.home),
+  });
 
 export const insertPerson = (db: Knex, row: PersonRow) => db('people').insert(row);
 
@@ -23,7 +28,11 @@ export const personBySignIn = (db: Knex, signIn: string) =>
   db<PersonRow>('people')
     .join('schools', 'schools.id', 'people.school')
     .where('people.sign_in', signIn)
+    .whereNull('people.retired_at')
     .first<(PersonRow & { school_name: string }) | undefined>('people.*', 'schools.name as school_name');
+
+export const signInOf = async (db: Knex, id: string): Promise<string> =>
+  (await db('people').where({ id }).first<{ sign_in: string }>('sign_in')).sign_in;
 
 export const peopleOf = (db: Knex, school: string, ids: readonly string[]): Promise<PersonRow[]> =>
   db<PersonRow>('people').where({ school }).whereIn('id', ids).select();
@@ -34,7 +43,8 @@ export async function insertGroup(
   members: readonly string[],
 ): Promise<void> {
   await db('trainee_groups').insert(row);
-  await db('group_members').insert(members.map((person) => ({ trainee_group: row.id, person })));
+  if (members.length > 0)
+    await db('group_members').insert(members.map((person) => ({ trainee_group: row.id, person })));
 }
 
 /** Trainees of some groups, in the order of their names. */
@@ -43,6 +53,7 @@ export const traineesOf = (db: Knex, school: string, groups: readonly string[]) 
     .join('people', 'people.id', 'group_members.person')
     .where('people.school', school)
     .whereIn('group_members.trainee_group', groups)
+    .whereNull('people.retired_at')
     .orderBy('people.name')
     .select<{ group: string; id: string; name: string; emergency_note: string | null }[]>(
       'group_members.trainee_group as group',
@@ -51,9 +62,9 @@ export const traineesOf = (db: Knex, school: string, groups: readonly string[]) 
       'people.emergency_note',
     );
 
-/** Ids of all trainees of a school, without those who were erased. */
+/** Ids of all trainees of a school, without those who were erased or have left. */
 export const learnersOf = (db: Knex, school: string): Promise<string[]> =>
-  db('people').where({ school, role: 'trainee' }).whereNull('erased_at').pluck('id');
+  db('people').where({ school, role: 'trainee' }).whereNull('erased_at').whereNull('retired_at').pluck('id');
 
 export const groupsOf = (db: Knex, person: string): Promise<string[]> =>
   db('group_members').where({ person }).pluck('trainee_group');

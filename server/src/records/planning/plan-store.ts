@@ -32,6 +32,7 @@ export const staffOf = (db: Knex, school: string) =>
   db('people')
     .where({ school })
     .whereIn('role', ['lead', 'supervisor'])
+    .whereNull('retired_at')
     .orderBy('name')
     .select<{ id: string; name: string; role: 'lead' | 'supervisor' }[]>('id', 'name', 'role');
 

@@ -5,7 +5,7 @@ import { type SessionGroupRow, type SessionRow, insertSession } from './store';
 
 export async function addSession(
   { db }: Context,
-  session: Omit<SessionRow, 'id'>,
+  session: Omit<SessionRow, 'id' | 'by_hand'>,
   groups: readonly Omit<SessionGroupRow, 'session'>[],
 ): Promise<string> {
   const id = uuid();

@@ -1,4 +1,5 @@
 import type { Sayable } from '@brave-comb/core/language';
+import type { CALLED_OFF } from '@brave-comb/contract';
 import type { PlanReasons } from '@brave-comb/contract';
 import type { Depth } from '@brave-comb/core/weather';
 import { DAY } from '@brave-comb/core/units';
@@ -13,6 +14,16 @@ export interface SessionRow {
   readonly ends_at: Date;
   readonly depth: Depth;
   readonly status: 'planned' | 'held' | 'called-off';
+  /** Whether it was made or changed by hand: plans leave it as it is. */
+  readonly by_hand: boolean | 0 | 1;
+}
+
+/** Why a session does not take place. */
+export interface CalledOff {
+  readonly why: (typeof CALLED_OFF)[number];
+  readonly word: string;
+  readonly by: string;
+  readonly at: string;
 }
 
 export interface SessionGroupRow {
@@ -28,14 +39,23 @@ export type NamedSessionGroup = SessionGroupRow & { readonly group_name: string;
 
 export async function insertSession(
   db: Knex,
-  row: SessionRow,
+  { by_hand = false, ...row }: Omit<SessionRow, 'by_hand'> & Partial<Pick<SessionRow, 'by_hand'>>,
   groups: readonly Omit<SessionGroupRow, 'session'>[],
 ): Promise<void> {
-  await db('sessions').insert(row);
+  await db('sessions').insert({ ...row, by_hand });
+  await insertParts(db, row.id, groups);
+}
+
+/** Puts groups with their hives into a session. */
+async function insertParts(
+  db: Knex,
+  session: string,
+  groups: readonly Omit<SessionGroupRow, 'session'>[],
+): Promise<void> {
   await db('session_groups').insert(
     groups.map((group) => ({
       ...group,
-      session: row.id,
+      session,
       reasons: group.reasons === null ? null : JSON.stringify(group.reasons),
     })),
   );
@@ -143,8 +163,15 @@ export interface PlannedRow {
   readonly starts_at: Date;
 }
 
-/** Openings that are planned between two moments and of which none has begun. */
+/** Openings that a plan may move: planned between two moments by no hand, and none has begun. */
 export const plannedFrom = (db: Knex, school: string, from: Date, until: Date): Promise<PlannedRow[]> =>
+  planned(db, school, from, until).where('sessions.by_hand', false);
+
+/** Openings of sessions that were made by hand and are still to be held. */
+export const handMade = (db: Knex, school: string, from: Date, until: Date): Promise<PlannedRow[]> =>
+  planned(db, school, from, until).where('sessions.by_hand', true);
+
+const planned = (db: Knex, school: string, from: Date, until: Date) =>
   db('sessions')
     .join('session_groups', 'session_groups.session', 'sessions.id')
     .join('trainee_groups', 'trainee_groups.id', 'session_groups.trainee_group')
@@ -255,3 +282,35 @@ export const learnersLedBy = (db: Knex, supervisor: string): Promise<string[]> =
     .whereNull('people.erased_at')
     .distinct()
     .pluck('people.id');
+
+/** Replaces the parts of a session. */
+export async function replaceParts(
+  trx: Knex,
+  session: string,
+  groups: readonly Omit<SessionGroupRow, 'session'>[],
+): Promise<void> {
+  await trx('session_groups').where({ session }).delete();
+  await insertParts(trx, session, groups);
+}
+
+/** Whether a hive was opened in a session. */
+export const wasBegun = async (db: Knex, session: string): Promise<boolean> =>
+  (await db('visits').where({ session }).first<object | undefined>('id')) !== undefined;
+
+/** A session with its version and why it was called off, if it was. */
+export const sessionRecord = (db: Knex, school: string, id: string) =>
+  db('sessions')
+    .where({ school, id })
+    .first<(SessionRow & { version: number; called_off: CalledOff | null }) | undefined>();
+
+/** How often each supervisor led each group. */
+export const ledCounts = (db: Knex, school: string) =>
+  db('session_groups')
+    .join('sessions', 'sessions.id', 'session_groups.session')
+    .where('sessions.school', school)
+    .groupBy('session_groups.trainee_group', 'session_groups.supervisor')
+    .select<{ group: string; supervisor: string; times: number }[]>(
+      'session_groups.trainee_group as group',
+      'session_groups.supervisor',
+      db.raw('count(*) as times'),
+    );

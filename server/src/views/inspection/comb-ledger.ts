@@ -1,7 +1,7 @@
 import type { Sayable } from '@brave-comb/core/language';
 import { inEnglish } from '../../words';
 import type { Output, endpoints } from '@brave-comb/contract';
-import { type Comb, type FrameSide, combsShort, gradeComb, hasMark } from '@brave-comb/core/inspection';
+import { type Comb, type CombStore, type FrameSide, combsShort, gradeComb, hasMark } from '@brave-comb/core/inspection';
 import { DAY } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
@@ -29,7 +29,7 @@ export async function combLedger(
   const year = Number(dateAt(site?.zone ?? 'utc', now).slice(0, 4));
   const hives = [...new Set(rows.flatMap(({ hive }) => hive ?? []))];
   const seen = await marksSeen(context, actor.school, hives, now);
-  const counts = new Map<string, { store: string; kind: string; count: number }>();
+  const counts = new Map<string, { store: CombStore; kind: Comb['kind']; count: number }>();
   for (const { store, kind } of rows) {
     if (store === null) continue;
     const key = `${store}/${kind}`;

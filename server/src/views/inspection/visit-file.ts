@@ -12,7 +12,7 @@ import { v7 as uuid } from 'uuid';
 import type { Actor, Context } from '../../context';
 import { dateAt, iso } from '../../dates';
 import { expectedAt } from '../../facts/care';
-import { readColony, sidesNow, withQueensSeen } from '../../facts/inspection';
+import { emergencyCard, readColony, sidesNow, withQueensSeen } from '../../facts/inspection';
 import { rotaOf, standingAt } from '../../facts/planning';
 import { siteSeason } from '../../facts/season';
 import { NO_JOBS, jobsDone, schoolStandings } from '../../facts/skills';
@@ -37,7 +37,6 @@ import {
 import { housePracticeOf, traineesOf } from '../../records/people';
 import { groupsOfSessions, sessionById, traineeLimits } from '../../records/planning';
 import { forecastInUse } from '../../records/weather';
-import { emergencyCard } from './emergency';
 import { listedSkills } from './listed-skills';
 import { type Facts, visitFacts } from './visit-facts';
 
@@ -56,9 +55,18 @@ type NotInWords =
   | 'emergency';
 type FileTold = Omit<VisitFile, NotInWords> & Sayable<Pick<VisitFile, NotInWords>>;
 
-export async function recentVisits(context: Context, actor: Actor): Promise<Output<typeof endpoints.recentVisits>> {
-  const visits = await latestVisits(context.db, actor, new Date(context.clock.now().getTime() + DAY), 30);
-  return { visits: visits.map(shownVisit) };
+/** Visits that are listed at once. */
+const PAGE = 40;
+
+/** The visits up to a moment, newest first: of now, or of the oldest that is listed already. */
+export async function recentVisits(
+  { db, clock }: Context,
+  actor: Actor,
+  before?: string,
+): Promise<Output<typeof endpoints.recentVisits>> {
+  const by = before === undefined ? new Date(clock.now().getTime() + DAY) : new Date(before);
+  const visits = await latestVisits(db, actor, by, PAGE + 1);
+  return { visits: visits.slice(0, PAGE).map(shownVisit), more: visits.length > PAGE };
 }
 
 /** A visit with all that the device at the hive needs, also without signal. */

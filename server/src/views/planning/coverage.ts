@@ -5,14 +5,12 @@ import { skillOf } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../../context';
 import { iso } from '../../dates';
 import { planningSeason } from '../../facts/planning';
-import { siteSeason } from '../../facts/season';
-import { siteOf } from '../../records/equipment';
+import { schoolPhases } from '../../facts/season';
 
 /** Which skills nobody has seen yet, and the next chance of each group. */
 export async function coverage(context: Context, actor: Actor): Promise<Sayable<Coverage>> {
   const season = await planningSeason(context, actor.school);
-  const { site } = await siteOf(context, actor.school, undefined);
-  const { phases } = await siteSeason(context, site);
+  const { phases } = await schoolPhases(context, actor.school);
   const rows = coverageOf({
     checklist: season.checklist,
     today: season.today,

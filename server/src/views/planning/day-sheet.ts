@@ -9,6 +9,7 @@ import { addDays, DAY } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import { dateAt, hourAt, iso } from '../../dates';
 import { colonyStates } from '../../facts/care';
+import { emergencyCard } from '../../facts/inspection';
 import { siteSeason } from '../../facts/season';
 import { jobsDone, schoolStandings } from '../../facts/skills';
 import { notFound } from '../../problem';
@@ -112,6 +113,11 @@ export async function daySheet(context: Context, actor: Actor, id: string): Prom
       liftedParts: facts.hives.reduce((sum, hive) => sum + supers(hive.stack).length + 1, 0),
     }),
     say: sayFirst(sheets, facts.trainees, facts.limits, actor.role === 'trainee'),
+    // Other people's health is not for trainees.
+    emergency: emergencyCard(
+      site,
+      actor.role === 'trainee' ? facts.trainees.filter(({ id: who }) => who === actor.id) : facts.trainees,
+    ),
     mine: actor.role === 'trainee' ? mine(actor, sheets, facts) : null,
     mayStart:
       actor.role !== 'trainee' && dateAt(site.zone, clock.now()) === facts.date && session.status !== 'called-off',

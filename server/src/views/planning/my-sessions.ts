@@ -126,7 +126,7 @@ function hiveOf(
   const worth = ({ id, role }: Skill) =>
     openFor(id) * (chances[id] ?? 0) * (jobs.some((job) => job.role === role) ? 1 : ASIDE);
   const learn = skills.checklist.skills
-    .map((skill) => ({ name: skill.name, worth: worth(skill) }))
+    .map((skill) => ({ name: skill.name, chance: chances[skill.id] ?? 0, worth: worth(skill) }))
     .filter((each) => each.worth >= FAIR)
     .sort((a, b) => b.worth - a.worth)
     .slice(0, SHOWN);
@@ -135,6 +135,6 @@ function hiveOf(
     at: iso(row.starts_at),
     why: [...(row.reasons?.lines ?? [])],
     jobs,
-    learn: learn.map(({ name }) => name),
+    learn: learn.map(({ name, chance }) => ({ name, chance })),
   };
 }

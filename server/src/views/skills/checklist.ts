@@ -6,9 +6,8 @@ import { addDays } from '@brave-comb/core/units';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
 import { iso } from '../../dates';
-import { siteSeason } from '../../facts/season';
+import { schoolPhases } from '../../facts/season';
 import { schoolStandings } from '../../facts/skills';
-import { siteOf } from '../../records/equipment';
 import { learnersOf, peopleOf, housePracticeOf } from '../../records/people';
 import { termsOf } from '../../records/planning';
 import { checklistsOf, waitingIn } from '../../records/skills';
@@ -20,12 +19,11 @@ type Endpoints = typeof endpoints;
 export async function checklist(context: Context, actor: Actor): Promise<Sayable<Output<Endpoints['checklist']>>> {
   const { db } = context;
   const trainees = await learnersOf(db, actor.school);
-  const { site } = await siteOf(context, actor.school, undefined);
   const [{ draft, versions }, { forgetting }, skills, { phases }] = await Promise.all([
     checklistsOf(db, actor.school),
     housePracticeOf(db, actor.school),
     schoolStandings(context, actor.school, trainees),
-    siteSeason(context, site),
+    schoolPhases(context, actor.school),
   ]);
   const makers = [...versions, ...(draft ? [draft] : [])].flatMap(({ made_by }) => made_by ?? []);
   const names = new Map((await peopleOf(db, actor.school, makers)).map(({ id, name }) => [id, name]));

@@ -5,9 +5,9 @@ import { windowOf } from '@brave-comb/core/planning';
 import { STANDING_STATES } from '@brave-comb/core/skills';
 import type { Actor, Context } from '../../context';
 import { iso } from '../../dates';
-import { siteSeason } from '../../facts/season';
+import { schoolPhases } from '../../facts/season';
 import { NO_JOBS, jobsDone, type JobsDone, schoolStandings } from '../../facts/skills';
-import { hivesById, siteOf } from '../../records/equipment';
+import { hivesById } from '../../records/equipment';
 import { traineesOf } from '../../records/people';
 import { termsOf } from '../../records/planning';
 import { claimsOf, elsewhereOf, groupsSeen } from '../../records/skills';
@@ -20,14 +20,13 @@ export async function traineeMatrix(context: Context, actor: Actor): Promise<Say
   const groups = await groupsSeen({ db }, actor);
   const ids = groups.map(({ id }) => id);
   const trainees = await traineesOf(db, actor.school, ids);
-  const { site } = await siteOf(context, actor.school, undefined);
   const people = trainees.map(({ id }) => id);
   const [skills, claims, played, terms, { phases, today }] = await Promise.all([
     schoolStandings(context, actor.school, people),
     claimsOf(db, actor.school, people),
     jobsDone(db, actor.school, ids),
     termsOf(db, actor.school),
-    siteSeason(context, site),
+    schoolPhases(context, actor.school),
   ]);
   const { checklist, standing, words } = skills;
   const refused = new Set(words.corrections.map(({ demonstration }) => demonstration));

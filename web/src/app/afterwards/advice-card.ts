@@ -6,6 +6,7 @@ import { addDays, laterOf } from '@brave-comb/core/units';
 import type { Sent } from '../api/contract-client';
 import { dateText } from '../ui/format';
 import { AdviceTimes, isFit } from './advice-times';
+import { Worded } from '../parts/worded';
 import { FIELD } from '../parts/field';
 
 /** What the instructor decides on one advice. */
@@ -21,7 +22,7 @@ const SHOWN_FROM = 0.4;
 /** One advice: what, by when, why and why not, what another school would do, and what the instructor decides. */
 @Component({
   selector: 'bc-advice-card',
-  imports: [FIELD, AdviceTimes, MatButtonModule, ReactiveFormsModule],
+  imports: [FIELD, AdviceTimes, MatButtonModule, ReactiveFormsModule, Worded],
   templateUrl: './advice-card.html',
   styleUrl: './advice-card.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

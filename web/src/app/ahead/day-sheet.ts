@@ -12,6 +12,7 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
+import { RouterLink } from '@angular/router';
 import type { GroupSheet } from '@brave-comb/contract';
 import { Store } from '@ngrx/store';
 import { type CallFault } from '../api/contract-client';
@@ -22,6 +23,7 @@ import { Clock } from '../people/clock';
 import { PlanningEvents, planningFeature } from '../planning/planning.feature';
 import { peopleFeature } from '../people/people.feature';
 import { dayOf, longDay } from '../ui/format';
+import { CanShow } from './can-show';
 import { GroupCard } from './group-card';
 import { NextHives } from './next-hives';
 import { VerdictSheet } from './verdict-sheet';
@@ -30,7 +32,18 @@ import { titled } from '../ui/titled';
 /** Go or not, who, where, with what. */
 @Component({
   selector: 'bc-day-sheet',
-  imports: [MatButton, Measured, MatIcon, VerdictSheet, GroupCard, CombLegend, NextHives, DayReadyLine],
+  imports: [
+    MatButton,
+    RouterLink,
+    Measured,
+    MatIcon,
+    VerdictSheet,
+    GroupCard,
+    CanShow,
+    CombLegend,
+    NextHives,
+    DayReadyLine,
+  ],
   templateUrl: './day-sheet.html',
   styleUrl: './day-sheet.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -44,7 +57,9 @@ export class DaySheetScreen {
 
   protected readonly sheet = this.store.selectSignal(planningFeature.selectSheet);
   private readonly person = this.store.selectSignal(peopleFeature.selectPerson);
+  protected readonly lead = computed(() => this.person()?.role === 'lead');
   protected readonly school = computed(() => this.person()?.school.name ?? '');
+  protected readonly own = computed(() => this.person()?.name ?? '');
   protected readonly longDay = longDay;
   protected readonly status = this.store.selectSignal(planningFeature.selectStatus);
   protected readonly fault = this.store.selectSignal(planningFeature.selectFault);

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { MatTooltip } from '@angular/material/tooltip';
 import type { DayVerdict } from '@brave-comb/contract';
 import { scaleLinear } from 'd3-scale';
 
@@ -15,8 +16,9 @@ const SCALES: Readonly<Record<Gauge['id'], readonly [number, number]>> = {
 /** A reason as a gauge: green part fit, line the limit, bar the range, round mark inside the limit, square madder mark outside it. */
 @Component({
   selector: 'bc-gauge-bar',
+  imports: [MatTooltip],
   template: `
-    <svg viewBox="0 0 92 14" aria-hidden="true">
+    <svg [matTooltip]="says" viewBox="0 0 92 14" aria-hidden="true">
       <rect y="5" width="92" height="4" fill="var(--line)" />
       <rect
         [attr.x]="drawn().fitFrom"
@@ -52,6 +54,7 @@ const SCALES: Readonly<Record<Gauge['id'], readonly [number, number]>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class GaugeBar {
+  protected readonly says = $localize`Green is fit, the line is the limit, the bar the range forecast, the mark what is likeliest.`;
   readonly gauge = input.required<Gauge>();
 
   protected readonly drawn = computed(() => {

@@ -1,6 +1,8 @@
+import { provideRouter } from '@angular/router';
 import type { DaySheet, GroupSheet } from '@brave-comb/contract';
 import { parseSide } from '@brave-comb/core/inspection';
 import { elementOf, show } from '../../testing/show';
+import { textOf } from '../../testing/text';
 import { GroupCard } from './group-card';
 
 const card = {
@@ -58,7 +60,7 @@ const sheet = (change: Partial<DaySheet> = {}) =>
     ...change,
   }) as unknown as DaySheet;
 const text = async (inputs: Readonly<Record<string, unknown>>) =>
-  elementOf(await show(GroupCard, inputs)).textContent.replace(/\s+/g, ' ');
+  elementOf(await show(GroupCard, inputs, [provideRouter([])])).textContent.replace(/\s+/g, ' ');
 
 describe('a group’s card', () => {
   it('says who opens which hive, why, what it was like and what is due', async () => {
@@ -96,7 +98,9 @@ describe('a group’s card', () => {
     expect(await text({ sheet: sheet(), card })).toContain('Start 13:10');
     expect(await text({ sheet: sheet(), card: { ...card, visit: { id: 'v', closed: false } } })).toContain('Go on');
     expect(await text({ sheet: sheet(), card: { ...card, visit: { id: 'v', closed: true } } })).toContain('Review');
-    const trainee = await show(GroupCard, { sheet: sheet({ mine: { roles: [], openSkills: [] } }), card });
+    const trainee = await show(GroupCard, { sheet: sheet({ mine: { roles: [], openSkills: [] } }), card }, [
+      provideRouter([]),
+    ]);
     expect(elementOf(trainee).querySelector('button')).toBeNull();
   });
 
@@ -110,5 +114,26 @@ describe('a group’s card', () => {
     expect(await text({ sheet: sheet(), card: { ...card, lastTime: null, due: [] } })).toMatch(
       /Never opened before.*Nothing is due/,
     );
+  });
+
+  it('of the reader’s only group has a line a person, the reader’s own first', async () => {
+    const rota = [
+      ...card.rota,
+      {
+        fromFrame: 5,
+        toFrame: 11,
+        roles: { frames: ['Mateo'], smoke: [], record: ['Salma'], clock: [], watch: ['Ife', 'Jun', 'Li Wen'] },
+      },
+    ];
+    const element = elementOf(
+      await show(GroupCard, { sheet: sheet(), card: { ...card, rota }, alone: true, own: 'Mateo' }, [
+        provideRouter([]),
+      ]),
+    );
+    const lines = [...element.querySelectorAll('bc-rota-bars tbody tr')].map(textOf);
+    expect(lines[0]).toBe('Mateo watches holds frames');
+    expect(lines).toContain('Salma holds frames records');
+    expect(lines).toHaveLength(5);
+    expect(element.querySelector('bc-rota-bars .own')!.textContent).toContain('Mateo');
   });
 });

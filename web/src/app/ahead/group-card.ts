@@ -2,10 +2,12 @@ import { Measured, measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
+import { RouterLink } from '@angular/router';
 import type { DaySheet, GroupSheet } from '@brave-comb/contract';
 import { HiveStack, type StackPart, partName } from '../equipment/hive-stack';
 import { LastNest } from './last-nest';
 import { IfWet } from './if-wet';
+import { RotaBars } from './rota-bars';
 import { StandingMap } from '../equipment/standing-map';
 import { decimal, shortDate, timeOf } from '../ui/format';
 import { named } from '../language/words';
@@ -21,7 +23,7 @@ const ROLES = [
 /** Who opens which hive and why, what it was like last time, what is due, who does what. */
 @Component({
   selector: 'bc-group-card',
-  imports: [MatButton, Measured, MatIcon, LastNest, HiveStack, StandingMap, IfWet],
+  imports: [MatButton, RouterLink, Measured, MatIcon, LastNest, HiveStack, StandingMap, RotaBars, IfWet],
   templateUrl: './group-card.html',
   styleUrl: './group-card.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -29,6 +31,10 @@ const ROLES = [
 export class GroupCard {
   readonly sheet = input.required<DaySheet>();
   readonly card = input.required<GroupSheet>();
+  /** Whether it is the only one, and has the width to itself. */
+  readonly alone = input(false);
+  /** Name of whoever reads it. */
+  readonly own = input('');
   readonly opened = output();
 
   protected readonly roles = ROLES;

@@ -1,6 +1,7 @@
 import { HttpTestingController } from '@angular/common/http/testing';
 import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
+import { MatDialog } from '@angular/material/dialog';
 import type { DaySheet } from '@brave-comb/contract';
 import { Store, provideState } from '@ngrx/store';
 import { showView } from '../../testing/ahead';
@@ -32,6 +33,16 @@ const SHEET = {
   },
   mayStart: true,
   mine: null,
+  emergency: {
+    number: '112',
+    place: 'The yard gate on the lane',
+    grid: '55.1000° N, 3.3000° W',
+    signal: 'At the gate',
+    school: '555 0100',
+    kit: 'Red bag at the gate',
+    steps: ['Walk them away.'],
+    people: [{ name: 'Jun', note: 'carries a pen' }],
+  },
   groups: [
     group('4', 'Curlew', '2026-05-14T12:10:00Z', { id: 'v4', closed: false }),
     group('7', 'Dipper', '2026-05-14T12:20:00Z', null),
@@ -132,5 +143,14 @@ describe('at the hive, before a visit', () => {
   it('counts what waits on this device', async () => {
     expect(textOf((await open(SHEET, 3)).element)).toContain('3 entries wait. They go by themselves');
     expect(textOf((await open(SHEET)).element)).toContain('Everything entered here was sent.');
+  });
+
+  it('has the emergency card at hand before a hive is open', async () => {
+    const { press } = await open(SHEET);
+    await press(/^Emergency card/);
+    const card = document.querySelector('bc-emergency-card')!;
+    expect(card.querySelector<HTMLAnchorElement>('a')!.href).toBe('tel:112');
+    expect(card.textContent).toMatch(/Walk them away.*55\.1000° N.*Jun.*carries a pen/);
+    TestBed.inject(MatDialog).closeAll();
   });
 });

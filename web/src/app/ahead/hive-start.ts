@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink } from '@angular/router';
-import type { GroupSheet } from '@brave-comb/contract';
+import type { DaySheet, GroupSheet } from '@brave-comb/contract';
 import { Store } from '@ngrx/store';
 import { group as groupBy } from 'd3-array';
 import { catchError, map, of } from 'rxjs';
@@ -11,6 +12,7 @@ import { type CallFault, ContractClient } from '../api/contract-client';
 import { endpoints } from '../api/endpoints';
 import { DeviceStore } from '../device/device-store';
 import { DayReadyLine } from '../inspection/day-ready';
+import { EmergencyCard } from '../inspection/emergency-card';
 import { PreparedVisits } from '../inspection/prepared-visits';
 import { Clock } from '../people/clock';
 import { peopleFeature } from '../people/people.feature';
@@ -38,7 +40,7 @@ export class HiveStart {
   private readonly person = this.store.selectSignal(peopleFeature.selectPerson);
   protected readonly school = computed(() => this.person()?.school.name ?? '');
   protected readonly date = dateText;
-  private readonly next = this.store.selectSignal(planningFeature.selectSheet);
+  protected readonly next = this.store.selectSignal(planningFeature.selectSheet);
   protected readonly fault = signal<CallFault | null>(null);
 
   /** The sheet of today's session, `null` where none is held today. */
@@ -56,6 +58,13 @@ export class HiveStart {
     const session = this.next()?.session;
     return session && !this.sheet() ? dayOf(session.startsAt, session.zone) : null;
   });
+
+  private readonly dialog = inject(MatDialog);
+
+  /** Before a hive is open, too: somebody may be stung at the gate. */
+  protected emergency(data: DaySheet['emergency']): void {
+    this.dialog.open(EmergencyCard, { data, width: '860px', maxWidth: '96vw', panelClass: 'outdoor' });
+  }
 
   private readonly visits = toSignal(
     this.client.call(endpoints.recentVisits, {}).pipe(

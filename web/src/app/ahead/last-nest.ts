@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { MatTooltip } from '@angular/material/tooltip';
 import type { GroupSheet } from '@brave-comb/contract';
 import { BOXES, FRAMES } from '@brave-comb/core/equipment';
 import { BoxMap } from '../inspection/box-map';
@@ -9,7 +10,7 @@ const USUAL_RATIO = 0.56;
 /** The nest as the last visit left it: from above, and the two sides that told most. */
 @Component({
   selector: 'bc-last-nest',
-  imports: [BoxMap, CombPortrait],
+  imports: [BoxMap, CombPortrait, MatTooltip],
   template: `
     <bc-box-map
       [frames]="frames()"
@@ -17,6 +18,7 @@ const USUAL_RATIO = 0.56;
       [height]="64"
       numbers="few"
       [ringed]="ringed()"
+      [matTooltip]="says"
       name="Hive {{ card().hive.number }} last time, from above"
       i18n-name
     />
@@ -55,6 +57,7 @@ const USUAL_RATIO = 0.56;
 export class LastNest {
   readonly card = input.required<GroupSheet>();
 
+  protected readonly says = $localize`The nest from above, as the last visit read it. Ringed frames are the two sides below.`;
   protected readonly frames = computed(() => this.card().lastTime?.frames ?? []);
   private readonly telling = computed(() => this.card().lastTime?.telling ?? []);
   protected readonly ratio = computed(() => {

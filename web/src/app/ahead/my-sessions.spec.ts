@@ -18,7 +18,15 @@ const session = (jobs: MySession['hives'][number]['jobs']): MySession => ({
   group: 'Curlew',
   supervisor: 'Tomasz Wierzba',
   fit: 0.5,
-  hives: [{ number: '4', at: '2026-05-17T11:40:00Z', why: ['Swarm check, due now'], jobs, learn: ['finds eggs'] }],
+  hives: [
+    {
+      number: '4',
+      at: '2026-05-17T11:40:00Z',
+      why: ['Swarm check, due now'],
+      jobs,
+      learn: [{ name: 'finds eggs', chance: 0.7 }],
+    },
+  ],
   ifWet: {
     reserve: { startsAt: '2026-05-19T12:00:00Z', supervisor: 'Marit Aune', hives: ['4'] },
     staff: [{ startsAt: '2026-05-18T12:00:00Z', hive: '6' }],
@@ -34,7 +42,7 @@ describe('own sessions', () => {
     expect(text).toContain('Your sessions');
     expect(text).toMatch(/Sun 17 May , 12:30–14:00 Curlew with Tomasz Wierzba, Home orchard, fit in 5 in 10/);
     expect(text).toMatch(
-      /12:40 Hive 4 Swarm check, due now\. You do frames 1–3 smoke frames 4–6 hold frames You can show finds eggs/,
+      /12:40 Hive 4 Swarm check, due now\. You do frames 1–3 smoke frames 4–6 hold frames You can show finds eggs 7 in 10/,
     );
     expect(text).toContain('In reserve: Tue 19 May, 13:00, hive 4, with Marit Aune.');
     expect(text).toContain('Hive 6 cannot wait: staff open it Mon 18 May, 13:00.');

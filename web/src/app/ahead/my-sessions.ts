@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { MySession } from '@brave-comb/contract';
 import { Store } from '@ngrx/store';
@@ -37,7 +38,7 @@ function jobLines(jobs: readonly Job[], own: boolean): readonly { readonly head:
 /** The coming sessions of whoever is signed in: what they do and what they learn there. */
 @Component({
   selector: 'bc-my-sessions',
-  imports: [RouterLink, ViewState, IfWet],
+  imports: [MatButton, RouterLink, ViewState, IfWet],
   templateUrl: './my-sessions.html',
   styleUrl: './my-sessions.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -45,7 +46,9 @@ function jobLines(jobs: readonly Job[], own: boolean): readonly { readonly head:
 export class MySessionsScreen {
   protected readonly watched = inject(ViewDesk).watch('mySessions', () => ({}));
   private readonly person = inject(Store).selectSignal(peopleFeature.selectPerson);
+  protected readonly oddsText = oddsText;
   protected readonly trainee = computed(() => this.person()?.role === 'trainee');
+  protected readonly lead = computed(() => this.person()?.role === 'lead');
   protected readonly sessions = computed(() =>
     (this.watched.data()?.sessions ?? []).map((session) => ({
       ...session,

@@ -11,7 +11,6 @@ import {
   retry,
   shareReplay,
   switchMap,
-  take,
   takeUntil,
   tap,
   throwError,
@@ -47,10 +46,13 @@ export const asksAgain: HttpInterceptorFn = (request, next) =>
 /** What can be looked at without signal. */
 export const isKept = (address: string): boolean =>
   /^\/api\/(sessions|visits|colonies|season|practice)\b/.test(address);
-/** On a thin signal the last answer is shown after so long, ms. */
+/** On a thin signal the last answer is shown after so long, ms, until the new one is here. */
 const PATIENCE = 4_000;
 
-/** Answers are kept for whoever asked; without signal, or where it takes too long, the last one is given again. */
+/**
+ * Answers are kept for whoever asked; without signal the last one is given again. Where it takes too long it comes first and the new one
+ * after it: what somebody did just now would else look as if it had not been done.
+ */
 export const keptAnswers: HttpInterceptorFn = (request, next) => {
   if (request.method !== 'GET' || !isKept(request.url)) return next(request);
   const device = inject(DeviceStore);
@@ -75,7 +77,6 @@ export const keptAnswers: HttpInterceptorFn = (request, next) => {
     ),
   );
   return answered.pipe(
-    take(1),
     catchError((error: unknown) => {
       const cut = error instanceof HttpErrorResponse && (error.status === 0 || error.status >= 502);
       if (!cut) return throwError(() => error);

@@ -54,7 +54,29 @@ class Screen {
   });
 }
 
-describe('a view whose address changes', () => {
+@Component({ selector: 'bc-colony-screen', template: '', changeDetection: ChangeDetectionStrategy.OnPush })
+class ColonyScreen {
+  readonly hive = signal('4');
+  readonly colony = inject(ViewDesk).watch('colonyStory', () => ({ params: { hive: this.hive() } }));
+}
+
+describe('a view of one thing, when another is asked for', () => {
+  it('never shows the first under the address of the second', () => {
+    TestBed.configureTestingModule({
+      providers: [provideStore(), provideState(viewsFeature), { provide: WHO, useValue: signal('ruth') }],
+    });
+    const { componentInstance: screen } = TestBed.createComponent(ColonyScreen);
+    const store = TestBed.inject(Store);
+    TestBed.tick();
+    store.dispatch(ViewEvents.loaded({ view: 'colonyStory', data: { hive: '4' } }));
+    expect(screen.colony.data()).toEqual({ hive: '4' });
+    screen.hive.set('7');
+    TestBed.tick();
+    expect([screen.colony.data(), screen.colony.loading()]).toEqual([null, true]);
+  });
+});
+
+describe('a view that is asked for otherwise', () => {
   const fault = { status: 404, problem: 'not-found' as const, message: 'There is no such site.', details: [] };
   const open = () => {
     TestBed.configureTestingModule({

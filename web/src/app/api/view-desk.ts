@@ -8,7 +8,7 @@ import { WHO } from './who';
 
 /** One view as a screen sees it. */
 export interface Watched<V extends ViewName> {
-  /** What it answered; while something else is asked for, what was answered before, until the new answer or a fault comes. */
+  /** What it answered; while the same address is asked otherwise, what it answered before, until the new answer or a fault comes. */
   readonly data: Signal<ViewData<V> | null>;
   /** Whether that is still the answer to what was asked before. */
   readonly former: Signal<boolean>;
@@ -59,9 +59,11 @@ export class ViewDesk {
     });
     const answered = computed(() => (own()?.data ?? null) as ViewData<V> | null);
     const none = computed(() => asked() === null || (own()?.fault ?? null) !== null);
-    const data = linkedSignal<{ now: ViewData<V> | null; none: boolean }, ViewData<V> | null>({
-      source: () => ({ now: answered(), none: none() }),
-      computation: (each, before) => each.now ?? (each.none ? null : (before?.value ?? null)),
+    const address = computed(() => JSON.stringify(asked()?.params ?? null));
+    const data = linkedSignal<{ now: ViewData<V> | null; none: boolean; address: string }, ViewData<V> | null>({
+      source: () => ({ now: answered(), none: none(), address: address() }),
+      computation: (each, before) =>
+        each.now ?? (each.none || each.address !== before?.source.address ? null : before.value),
     });
     return {
       data: data.asReadonly(),

@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
 import type { ViewName } from './views.feature';
 import { ViewDesk, type Watched } from './view-desk';
 
 /** What stands above every view: loading, faults, changes refused and changes that wait. */
 @Component({
   selector: 'bc-view-state',
-  imports: [MatButton],
+  imports: [MatButton, RouterLink],
   template: `
     @if (desk.waiting().length; as count) {
       <p class="note" role="status" i18n>
@@ -18,9 +19,31 @@ import { ViewDesk, type Watched } from './view-desk';
     }
     @if (watched().fault(); as fault) {
       <section class="sheet no problem" role="alert">
-        <h2 i18n>{{ name() }} could not be loaded</h2>
-        <p>{{ fault.message }}</p>
-        <button type="button" matButton="filled" (click)="watched().reload()" i18n>Try now</button>
+        @switch (fault.status) {
+          @case (403) {
+            <h2 i18n>{{ name() }}: not open to you</h2>
+            <p>{{ fault.message }}</p>
+            <a matButton="outlined" routerLink="/ahead" i18n>Back to the day sheet</a>
+          }
+          @case (404) {
+            <h2 i18n>{{ name() }}: not found</h2>
+            <p>{{ fault.message }}</p>
+            <a matButton="outlined" routerLink="/ahead" i18n>Back to the day sheet</a>
+          }
+          @case (0) {
+            <h2 i18n>{{ name() }} could not be loaded</h2>
+            <p i18n>
+              The server cannot be reached, and this page was not saved on this device. It loads by itself when the
+              connection is back.
+            </p>
+            <button type="button" matButton="filled" (click)="watched().reload()" i18n>Try now</button>
+          }
+          @default {
+            <h2 i18n>{{ name() }} could not be loaded</h2>
+            <p>{{ fault.message }}</p>
+            <button type="button" matButton="filled" (click)="watched().reload()" i18n>Try now</button>
+          }
+        }
       </section>
     } @else if (!watched().data() || watched().former()) {
       <p class="loading" role="status" i18n>Loading {{ name().toLowerCase() }} …</p>

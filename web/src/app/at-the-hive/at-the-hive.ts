@@ -44,7 +44,7 @@ import { LetterPad } from './letter-pad';
 import { MoodLine } from './mood-line';
 import { movedCombs } from './moved-combs';
 import { NotReady } from './not-ready';
-import { onPhone } from './on-phone';
+import { onPhone } from '../ui/on-phone';
 import { OpenClock } from './open-clock';
 import { SeenEnoughPanel } from './seen-enough';
 import { SideEntryPanel } from './side-entry';

@@ -26,7 +26,7 @@ import { said } from '../language/said';
 import { timeOf } from '../ui/format';
 import { EighthsBar } from './eighths-bar';
 import { MarksPanel } from './marks-panel';
-import { onPhone } from './on-phone';
+import { onPhone } from '../ui/on-phone';
 import { Press } from './press';
 import { SideLine } from './side-line';
 import { FIELD } from '../parts/field';

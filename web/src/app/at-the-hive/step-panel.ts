@@ -42,6 +42,7 @@ import { VisitEnd } from './visit-end';
 import { Named, named } from '../language/words';
 import { SaidPipe, said } from '../language/said';
 import { FIELD } from '../parts/field';
+import { Worded } from '../parts/worded';
 import { MatButton } from '@angular/material/button';
 
 /** The steps around the frames: outside, smoke, parts off, doubtful sides, summing up, parts back, outside again. */
@@ -49,6 +50,7 @@ import { MatButton } from '@angular/material/button';
   selector: 'bc-step-panel',
   imports: [
     MatButton,
+    Worded,
     FIELD,
     SaidPipe,
     Named,

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatCheckbox } from '@angular/material/checkbox';
+import { SORT } from '../parts/sort-words';
 import { RouterLink } from '@angular/router';
 import type { ColonyLine } from '@brave-comb/contract';
 import { addDays, daysBetween } from '@brave-comb/core/units';
@@ -8,6 +9,7 @@ import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { BoxMap } from '../inspection/box-map';
 import { measured } from '../language/units';
+import { recordTable } from '../parts/record-table';
 import { civilDate, dateText, dayText, decimal } from '../ui/format';
 import { ColonyCompare } from './colony-compare';
 import { ColonyCourse } from './colony-course';
@@ -29,6 +31,7 @@ const MOST_MITES = 5;
     ColonyCourse,
     MatButtonToggleModule,
     MatCheckbox,
+    SORT,
     RangeLine,
     RouterLink,
     SpanLine,
@@ -54,13 +57,24 @@ export class Colonies {
       ? all.filter(({ forNovices }) => forNovices)
       : all.filter(({ site }) => site.id === filter);
   });
-  protected readonly bands = computed(() =>
-    BANDS.map((band) => ({
+  protected readonly table = recordTable(this.shown, {
+    hive: ({ number }) => number,
+    queen: ({ queen }) => queen.year,
+    bees: ({ bees }) => bees?.value ?? null,
+    stores: ({ storesKg }) => storesKg?.value ?? null,
+    mites: ({ mites }) => mites?.inHundred.value ?? null,
+    due: (line) => this.next(line)?.by ?? null,
+    opened: ({ opened }) => opened.times,
+  });
+  /** By how soon each needs somebody, until a head is pressed: then all in that order. */
+  protected readonly bands = computed(() => {
+    if (this.table.order().direction !== '') return [{ band: null, title: ['', ''], lines: this.table.lines() }];
+    return BANDS.map((band) => ({
       band,
       title: this.titleOf(band),
       lines: this.shown().filter((each) => each.attention === band),
-    })).filter(({ lines }) => lines.length > 0),
-  );
+    })).filter(({ lines }) => lines.length > 0);
+  });
   protected readonly counts = computed(() => {
     const all = this.data()?.colonies ?? [];
     return {

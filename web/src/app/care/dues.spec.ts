@@ -1,3 +1,5 @@
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
+import { MatSortHarness } from '@angular/material/sort/testing';
 import type { Calendars } from '@brave-comb/contract';
 import { showView } from '../../testing/ahead';
 import { Dues } from './dues';
@@ -76,9 +78,15 @@ describe('what is due', () => {
   });
 
   it('comes hive by hive when asked to', async () => {
-    const { element, press } = await showView(Dues, 'colonyCalendars', all);
-    await press(/^By hive/);
+    const { element, fixture } = await showView(Dues, 'colonyCalendars', all);
+    const heads = await TestbedHarnessEnvironment.loader(fixture).getHarness(MatSortHarness);
+    const [hive] = await heads.getSortHeaders({ label: 'Hive' });
+    await hive!.click();
+    expect(rows(element).map((row) => row[0])).toEqual(['4', '5', '5']);
+    await hive!.click();
     expect(rows(element).map((row) => row[0])).toEqual(['5', '5', '4']);
+    await hive!.click();
+    expect(rows(element)[0]).toMatch(/^4 2 days late/);
   });
 
   it('puts hunger and swarming before all else', async () => {

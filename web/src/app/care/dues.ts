@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { SORT } from '../parts/sort-words';
 import { RouterLink } from '@angular/router';
 import type { Calendars, ColonyCalendar } from '@brave-comb/contract';
 import { daysBetween } from '@brave-comb/core/units';
@@ -14,24 +14,15 @@ import { EventForm, type LoggedEvent } from './event-form';
 import { ExpectedCard } from './expected-card';
 import { Named } from '../language/words';
 import { FIELD } from '../parts/field';
+import { Worded } from '../parts/worded';
+import { recordTable } from '../parts/record-table';
 
-type Sorting = 'date' | 'hive';
+const STRICT = ['must', 'should', 'may'];
 
 /** The colony calendar: what is due at each hive, why and how strictly, until when it is left alone, its load, and what to expect. */
 @Component({
   selector: 'bc-dues',
-  imports: [
-    FIELD,
-    MatButton,
-    MatButtonToggle,
-    MatButtonToggleGroup,
-    Named,
-    RouterLink,
-    ViewState,
-    EventForm,
-    ExpectedCard,
-    CareRules,
-  ],
+  imports: [FIELD, MatButton, SORT, Named, RouterLink, ViewState, EventForm, ExpectedCard, CareRules, Worded],
   templateUrl: './dues.html',
   styleUrl: './dues.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -44,15 +35,14 @@ export class Dues {
     return site ? { query: { site } } : null;
   });
   protected readonly data = this.watched.data;
-  protected readonly sorting = signal<Sorting>('date');
   private readonly opened = signal<string | null>(null);
   protected readonly colony = computed(() => {
     const colonies = this.data()?.colonies ?? [];
     return colonies.find((each) => each.hive === this.opened()) ?? null;
   });
 
-  /** Every due of every hive in one list, the soonest first, or hive by hive. */
-  protected readonly lines = computed(() => {
+  /** Every due of every hive in one list, the soonest first. */
+  private readonly lines = computed(() => {
     const data = this.data();
     if (!data) return [];
     const all = data.colonies.flatMap((colony) =>
@@ -65,7 +55,13 @@ export class Dues {
         begins: daysBetween(data.today, due.from),
       })),
     );
-    return this.sorting() === 'hive' ? all : all.sort((a, b) => a.days - b.days || a.number.localeCompare(b.number));
+    return all.sort((a, b) => a.days - b.days || a.number.localeCompare(b.number));
+  });
+  protected readonly table = recordTable(this.lines, {
+    hive: ({ number }) => number,
+    due: ({ days }) => days,
+    what: ({ due }) => due.title,
+    strict: ({ due }) => STRICT.indexOf(due.strict),
   });
 
   protected readonly alerts = computed(() =>

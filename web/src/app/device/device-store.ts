@@ -130,7 +130,7 @@ function write(key: string, text: string): boolean {
 }
 const journalKeys = (): string[] => Object.keys(localStorage).filter((key) => key.startsWith(JOURNAL));
 
-const NO_UNITS = { units: { own: null, school: 'metric' } } as const;
+const NO_UNITS = { owner: false, units: { own: null, school: 'metric' } } as const;
 
 /**
  * What this device keeps by itself: it survives a reload, a restart and no signal.

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { GroupSheet } from '@brave-comb/contract';
 import { FLIGHT_LANE } from '@brave-comb/core/planning';
+import { MatTooltip } from '@angular/material/tooltip';
 import { arc } from 'd3-shape';
 
 const [SIZE, METRE] = [168, 22];
@@ -10,8 +11,16 @@ const HALF = (FLIGHT_LANE.halfAngle * Math.PI) / 180;
 /** A hive from above with the flight lanes and a mark for each person. North is up. */
 @Component({
   selector: 'bc-standing-map',
+  imports: [MatTooltip],
   template: `
-    <svg [attr.viewBox]="view" [attr.width]="size()" [attr.height]="size()" role="img" [attr.aria-label]="name()">
+    <svg
+      [matTooltip]="letters"
+      [attr.viewBox]="view"
+      [attr.width]="size()"
+      [attr.height]="size()"
+      role="img"
+      [attr.aria-label]="name()"
+    >
       @for (hive of hives(); track hive.number) {
         <g [attr.transform]="'translate(' + hive.x + ' ' + hive.y + ') rotate(' + hive.faces + ')'">
           <path [attr.d]="lane" class="lane" />
@@ -76,6 +85,7 @@ export class StandingMap {
   readonly number = input.required<string>();
   readonly size = input(132);
 
+  protected readonly letters = $localize`F holds frames, S smoke, R record, C clock, W watch; dashed: the bees’ flight lane`;
   protected readonly view = `${-SIZE / 2} ${-SIZE / 2} ${SIZE} ${SIZE}`;
   protected readonly lane =
     arc()({ innerRadius: 0, outerRadius: FLIGHT_LANE.metres * METRE, startAngle: -HALF, endAngle: HALF }) ?? '';

@@ -69,6 +69,10 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
         says: $localize`One column a slot, one line a group. Carry a hive to another slot by drag, or with M and the arrow keys; its points change at once.`,
       },
       {
+        at: 'bc-plan-days',
+        says: $localize`On a phone the plan is read by day: press a hive for its reasons and odds.`,
+      },
+      {
         at: 'bc-plan-troubles',
         says: $localize`Rules that are broken come first, each with its cheapest ways out; below them the checks that are missed and the slots that are risky. Nothing is published while a rule is broken.`,
       },
@@ -97,7 +101,14 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
   day: {
     name: $localize`A day`,
     purpose: $localize`One day hour by hour: how deep a hive may be opened when, and what limits it.`,
-    parts: [STRIP, { says: $localize`Hours read from left to right; below them stand smoke, fire and house limits.` }],
+    parts: [
+      STRIP,
+      { says: $localize`Hours read from left to right; below them stand smoke, fire and house limits.` },
+      {
+        at: 'bc-day-sessions',
+        says: $localize`Sessions of this day, or that it has none, with the next three and the odds of each.`,
+      },
+    ],
     keys: STRIP_KEYS,
   },
   dues: {
@@ -106,7 +117,7 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
     parts: [
       {
         at: '[aria-labelledby=due-title]',
-        says: $localize`Sorted by the last day; rust is late. The number opens that hive’s calendar.`,
+        says: $localize`Sorted by the last day, or by the head that you press; rust is late. The number opens that hive’s calendar.`,
       },
       {
         at: '[aria-labelledby=load-title]',
@@ -181,6 +192,9 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
       {
         at: '[aria-labelledby=sign]',
         says: $localize`Read these parts through, then sign off. An incident must be settled first.`,
+      },
+      {
+        says: $localize`The 5-minute talk-through says it in sentences to read out at the gate: Space stops the clock, arrows turn the parts, Esc leaves.`,
       },
     ],
   },
@@ -278,6 +292,54 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
         at: 'bc-practice-next',
         says: $localize`What is read wrong at the hive comes first, then what is due longest.`,
       },
+    ],
+  },
+  school: {
+    name: $localize`School`,
+    purpose: $localize`What a school needs before its first session, in order, and how far yours is.`,
+    parts: [{ says: $localize`The purple mark is what comes next. Everything can be changed later.` }],
+  },
+  people: {
+    name: $localize`People`,
+    purpose: $localize`Who belongs to the school, in which groups, and how each gets in.`,
+    parts: [
+      {
+        at: '.ways',
+        says: $localize`A list from any spreadsheet makes people and groups; invitations are slips to hand out.`,
+      },
+      {
+        says: $localize`A name opens the person: role, groups, a link to come in, an emergency note that is shut until it is needed.`,
+      },
+    ],
+  },
+  changes: {
+    name: $localize`Changes`,
+    purpose: $localize`Who changed which record, with before and after; who came in; who read what is private.`,
+    parts: [
+      { says: $localize`Words find persons, things and values. What a private note says stands here for nobody.` },
+    ],
+  },
+  sites: {
+    name: $localize`Sites`,
+    purpose: $localize`Where hives stand: the place, the time that is kept there, and how help finds it.`,
+    parts: [
+      { says: $localize`The place gives season, light and forecast. The emergency lines stand on every day sheet.` },
+    ],
+  },
+  hives: {
+    name: $localize`Hives`,
+    purpose: $localize`Every hive with where it stands, what it is made of and what lives in it.`,
+    parts: [
+      {
+        at: '.ways',
+        says: $localize`A list from any spreadsheet: its columns are guessed, doubts are asked, nothing is added unseen.`,
+      },
+      { says: $localize`A number opens the hive, to move it, change its boxes or put it out of use.` },
+    ],
+    keys: [
+      ['F8', $localize`next row to settle`],
+      ['1 2 3', $localize`choose its answer`],
+      ['Ctrl Z', $localize`take the last answer back`],
     ],
   },
   checklist: {

@@ -1,5 +1,6 @@
 import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { MatInputHarness } from '@angular/material/input/testing';
+import { MatSnackBarHarness } from '@angular/material/snack-bar/testing';
 import { MatSelectHarness } from '@angular/material/select/testing';
 import { TestBed } from '@angular/core/testing';
 import { provideHttpClientTesting } from '@angular/common/http/testing';
@@ -76,6 +77,15 @@ describe('the yard book', () => {
       ['settleTask', { params: { task: 'floor' }, body: { done: true } }],
       ['settleTask', { params: { task: 'stand' }, body: { done: false } }],
     ]);
+  });
+
+  it('takes a tick back from the bar below', async () => {
+    const { press, changes, fixture } = await showView(YardBookScreen, 'yardBook', BOOK);
+    await press(/^Done: Repair floor/);
+    const bar = await TestbedHarnessEnvironment.documentRootLoader(fixture).getHarness(MatSnackBarHarness);
+    expect(await bar.getMessage()).toBe('Done: Repair floor');
+    await bar.dismissWithAction();
+    expect(changes().map(({ sent }) => sent.body)).toEqual([{ done: true }, { done: false }]);
   });
 
   it('leaves something in own words at a hive, once hive, work and a day to come are named', async () => {

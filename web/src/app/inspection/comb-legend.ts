@@ -33,7 +33,7 @@ import { LETTERS } from '@brave-comb/core/inspection';
       gap: 4px 16px;
       justify-content: space-between;
       color: var(--ink-2);
-      font-size: 11px;
+      font-size: 12px;
     }
     li {
       display: inline-flex;

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { LiveSession, LiveVisit } from '@brave-comb/contract';
 import { MOODS, readClock } from '@brave-comb/core/inspection';
@@ -13,7 +14,7 @@ import { Named, named } from '../language/words';
 /** All hives of the session for whoever leads it: clocks, moods, stings and warnings as they come. */
 @Component({
   selector: 'bc-live-session',
-  imports: [Named, RouterLink],
+  imports: [MatButton, Named, RouterLink],
   template: `
     <section class="sheet" aria-labelledby="live-title">
       <h1 id="live-title" i18n>
@@ -59,7 +60,13 @@ import { Named, named } from '../language/words';
           </li>
         } @empty {
           @if (live()) {
-            <li i18n>No hive of this session is open yet.</li>
+            <li>
+              <p i18n>
+                No hive of this session is open yet. Once one is, its clock, step, mood, stings and warnings show here
+                as they come.
+              </p>
+              <a matButton="outlined" routerLink="/at-the-hive" i18n>Start a hive</a>
+            </li>
           }
         }
       </ul>
@@ -148,7 +155,7 @@ export class LiveSessionScreen {
     this.broken()
       ? $localize`connection lost: retrying every few seconds`
       : this.live()
-        ? $localize`live`
+        ? $localize`connected`
         : $localize`connecting …`,
   );
   protected readonly rows = computed(() => (this.live()?.visits ?? []).map((visit) => this.row(visit)));

@@ -47,7 +47,7 @@ const [WIDTH, HEIGHT, PAD] = [220, 56, 7];
               </p>
             </li>
           } @empty {
-            <li i18n>Nobody has predicted a side yet. At the frames, "More" has "Predict this side".</li>
+            <li class="none" i18n>Nobody has predicted a side yet. At the frames, "More" has "Predict this side".</li>
           }
         </ul>
       </section>
@@ -73,8 +73,8 @@ const [WIDTH, HEIGHT, PAD] = [220, 56, 7];
       padding: 10px 0;
       border-top: 1px solid var(--line-2);
     }
-    li > :only-child {
-      grid-column: 1 / -1;
+    .none {
+      display: block;
     }
     .visits {
       display: flex;

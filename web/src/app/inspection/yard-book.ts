@@ -2,6 +2,7 @@ import { Measured } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { UndoBar } from '../parts/undo-bar';
 import { ViewDesk } from '../api/view-desk';
 import { TaskForm } from './task-form';
 import { ViewState } from '../api/view-state';
@@ -44,14 +45,14 @@ import { type StrayCause } from '@brave-comb/core/inspection';
                 type="button"
                 matButton="outlined"
                 [attr.aria-label]="labelOf(task)"
-                (click)="settle(task.id, !task.settled)"
+                (click)="settle(task, !task.settled)"
                 i18n
               >
                 {!!task.settled, select, true {Not done} other {Done}}
               </button>
             </li>
           } @empty {
-            <li i18n>
+            <li class="none" i18n>
               Nothing is left to be done. Defects, stray comb and anything left undone at a visit appear here
               automatically.
             </li>
@@ -148,8 +149,8 @@ import { type StrayCause } from '@brave-comb/core/inspection';
       gap: 12px;
       align-items: center;
     }
-    .tasks li > :only-child {
-      grid-column: 1 / -1;
+    .tasks .none {
+      display: block;
     }
     bc-task-form {
       display: block;
@@ -186,6 +187,7 @@ import { type StrayCause } from '@brave-comb/core/inspection';
 })
 export class YardBookScreen {
   private readonly desk = inject(ViewDesk);
+  private readonly undoBar = inject(UndoBar);
   protected readonly watched = this.desk.watch('yardBook', () => ({}));
   protected readonly date = dateText;
   protected readonly labelOf = ({ settled, what }: { readonly settled: unknown; readonly what: string }) =>
@@ -209,7 +211,10 @@ export class YardBookScreen {
     return dayOf(at, this.watched.data()?.zone ?? 'utc');
   }
 
-  protected settle(task: string, done: boolean): void {
-    this.desk.change('settleTask', { params: { task }, body: { done } }, 'yardBook', false);
+  protected settle({ id, what }: { readonly id: string; readonly what: string }, done: boolean): void {
+    const set = (to: boolean) =>
+      this.desk.change('settleTask', { params: { task: id }, body: { done: to } }, 'yardBook', false);
+    set(done);
+    this.undoBar.show(done ? $localize`Done\: ${what}` : $localize`Not done after all\: ${what}`, () => set(!done));
   }
 }

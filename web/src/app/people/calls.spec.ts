@@ -49,6 +49,7 @@ describe('calls of the server', () => {
           name: 'T',
           role: 'supervisor',
           school: { id: 's', name: 'S' },
+          owner: false,
           units: { own: null, school: 'metric' as const },
         },
         clock: { now: '2026-05-14T06:40:00Z', demo: true, readAt: Date.now() },
@@ -92,6 +93,42 @@ describe('calls of the server', () => {
     await soon();
     server.expectOne('/api/sessions/next').flush({}, { status: 401, statusText: 'no' });
     expect(await refused).toBe(401);
+  });
+
+  it('show the last answer where the new one takes long, and then the new one', async () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval'] });
+    kept.set('/api/visits/v/review', { body: { decided: false }, tag: undefined });
+    const shown: unknown[] = [];
+    let ended = false;
+    http.get('/api/visits/v/review').subscribe({ next: (body) => shown.push(body), complete: () => (ended = true) });
+    await soon();
+    const request = server.expectOne('/api/visits/v/review');
+    vi.advanceTimersByTime(3_900);
+    await soon();
+    expect(shown).toEqual([]);
+    vi.advanceTimersByTime(200);
+    await soon();
+    expect(shown).toEqual([{ decided: false }]);
+    request.flush({ decided: true });
+    expect(shown).toEqual([{ decided: false }, { decided: true }]);
+    expect(ended).toBe(true);
+    vi.advanceTimersByTime(10_000);
+    await soon();
+    expect(shown).toHaveLength(2);
+    vi.useRealTimers();
+  });
+
+  it('show a new answer that comes in time once, and no old one after it', async () => {
+    vi.useFakeTimers({ toFake: ['setInterval', 'clearInterval'] });
+    kept.set('/api/visits/v/review', { body: { decided: false }, tag: undefined });
+    const shown: unknown[] = [];
+    http.get('/api/visits/v/review').subscribe((body) => shown.push(body));
+    await soon();
+    server.expectOne('/api/visits/v/review').flush({ decided: true });
+    vi.advanceTimersByTime(10_000);
+    await soon();
+    expect(shown).toEqual([{ decided: true }]);
+    vi.useRealTimers();
   });
 
   it.each([

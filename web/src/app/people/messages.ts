@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { MessageTime } from './message-time';
@@ -7,7 +8,7 @@ import { MessageTime } from './message-time';
 /** What one was told. */
 @Component({
   selector: 'bc-messages',
-  imports: [MatButton, ViewState, MessageTime],
+  imports: [MatButton, RouterLink, ViewState, MessageTime],
   template: `
     <bc-view-state [watched]="watched" name="Your messages" i18n-name />
     @if (watched.data(); as data) {
@@ -27,7 +28,10 @@ import { MessageTime } from './message-time';
               }
             </li>
           } @empty {
-            <li i18n>Nothing yet. You will be told here when one of your sessions changes.</li>
+            <li>
+              <p i18n>Nothing yet. You will be told here when one of your sessions changes.</p>
+              <a matButton="outlined" routerLink="/ahead/sessions" i18n>To the coming sessions</a>
+            </li>
           }
         </ul>
       </section>

@@ -1,6 +1,6 @@
 import { DOCUMENT, inject } from '@angular/core';
 import { Router } from '@angular/router';
-import type { Person } from '@brave-comb/contract';
+import type { Output, Person, endpoints as Table } from '@brave-comb/contract';
 import { Store } from '@ngrx/store';
 import { endpoints } from '../api/endpoints';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
@@ -42,13 +42,13 @@ async function payOwedSignOut(client: ContractClient, device: DeviceStore): Prom
 async function whoIsHere(client: ContractClient, device: DeviceStore, looking: Person | null) {
   const signedOut = !(await payOwedSignOut(client, device));
   try {
-    const { person, clock, door } = await firstValueFrom(client.call(endpoints.whoAmI, {}));
+    const { person, clock, door, beginning } = await firstValueFrom(client.call(endpoints.whoAmI, {}));
     keepClock(Date.parse(clock.now), clock.demo);
     if (looking && person?.id !== looking.id)
       return PeopleEvents.signInEnded({ end: person ? 'somebody-else' : 'over' });
     const here = signedOut ? null : person;
     await device.belongTo(here);
-    return PeopleEvents.personRecognised({ person: here, clock: readNow(clock), door });
+    return PeopleEvents.personRecognised({ person: here, clock: readNow(clock), door, beginning });
   } catch {
     // Without a connection the one who was here last goes on working; the server checks again when it is back.
     const person = signedOut ? null : await device.lastPerson();
@@ -78,18 +78,51 @@ export const recognise = createEffect(
   { functional: true },
 );
 
+/** The device is theirs who has just come in. */
+async function goesIn(device: DeviceStore, { person, clock }: Output<(typeof Table)['signIn']>) {
+  device.oweSignOut(false);
+  keepClock(Date.parse(clock.now), clock.demo);
+  await device.belongTo(person);
+  return PeopleEvents.signedIn({ person, clock: readNow(clock) });
+}
+
 export const signIn = createEffect(
   (actions = inject(Actions), client = inject(ContractClient), device = inject(DeviceStore)) =>
     actions.pipe(
       ofType(PeopleEvents.signInSubmitted),
       exhaustMap(({ name, password }) =>
         client.call(endpoints.signIn, { body: { name, password } }).pipe(
-          concatMap(async ({ person, clock }) => {
-            device.oweSignOut(false);
-            keepClock(Date.parse(clock.now), clock.demo);
-            await device.belongTo(person);
-            return PeopleEvents.signedIn({ person, clock: readNow(clock) });
-          }),
+          concatMap((answer) => goesIn(device, answer)),
+          catchError((fault: CallFault) => of(PeopleEvents.signInRefused({ fault }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Who opens the first school is signed in with it. */
+export const beginSchool = createEffect(
+  (actions = inject(Actions), client = inject(ContractClient), device = inject(DeviceStore)) =>
+    actions.pipe(
+      ofType(PeopleEvents.schoolBegun),
+      exhaustMap(({ wish }) =>
+        client.call(endpoints.beginSchool, { body: wish }).pipe(
+          concatMap((answer) => goesIn(device, answer)),
+          catchError((fault: CallFault) => of(PeopleEvents.signInRefused({ fault }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Who comes by an invitation is signed in with it. */
+export const acceptInvitation = createEffect(
+  (actions = inject(Actions), client = inject(ContractClient), device = inject(DeviceStore)) =>
+    actions.pipe(
+      ofType(PeopleEvents.invitationAccepted),
+      exhaustMap(({ wish }) =>
+        client.call(endpoints.acceptInvitation, { body: wish }).pipe(
+          concatMap((answer) => goesIn(device, answer)),
           catchError((fault: CallFault) => of(PeopleEvents.signInRefused({ fault }))),
         ),
       ),

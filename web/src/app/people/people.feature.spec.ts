@@ -9,6 +9,7 @@ const person = {
   name: 'Ruth',
   role: 'supervisor' as const,
   school: { id: 's', name: 'S' },
+  owner: false,
   units: { own: null, school: 'metric' as const },
 };
 

@@ -1,4 +1,4 @@
-import type { Person } from '@brave-comb/contract';
+import type { Person, endpoints } from '@brave-comb/contract';
 import {
   type MetaReducer,
   createActionGroup,
@@ -9,7 +9,10 @@ import {
   on,
   props,
 } from '@ngrx/store';
-import type { CallFault } from '../api/contract-client';
+import type { CallFault, Sent } from '../api/contract-client';
+
+/** What the first owner of an installation says of themselves and the school. */
+export type FirstSchool = Sent<(typeof endpoints)['beginSchool']>['body'];
 
 /** The server's clock as it was read, and when it was read by this machine's clock. */
 export interface ClockState {
@@ -25,7 +28,14 @@ export const PeopleEvents = createActionGroup({
   source: 'People',
   events: {
     'Application opened': emptyProps(),
-    'Person recognised': props<{ person: Person | null; clock: ClockState; door: string | null }>(),
+    'Person recognised': props<{
+      person: Person | null;
+      clock: ClockState;
+      door: string | null;
+      beginning?: boolean;
+    }>(),
+    'Invitation accepted': props<{ wish: Sent<(typeof endpoints)['acceptInvitation']>['body'] }>(),
+    'School begun': props<{ wish: FirstSchool }>(),
     'Sign in submitted': props<{ name: string; password: string }>(),
     'Signed in': props<{ person: Person; clock: ClockState }>(),
     'Units chosen': props<{ person: Person }>(),
@@ -48,28 +58,44 @@ interface PeopleState {
   /** What is wrong with the way to the server, in words. */
   readonly door: string | null;
   readonly end: SignInEnd | null;
+  /** Whether this installation waits for its first owner. */
+  readonly beginning: boolean;
 }
 
-const initial: PeopleState = { person: null, clock: null, status: 'unknown', fault: null, door: null, end: null };
+const initial: PeopleState = {
+  person: null,
+  clock: null,
+  status: 'unknown',
+  fault: null,
+  door: null,
+  end: null,
+  beginning: false,
+};
 
 export const peopleFeature = createFeature({
   name: 'people',
   reducer: createReducer<PeopleState>(
     initial,
-    on(PeopleEvents.personRecognised, (state, { person, clock, door }) => ({
+    on(PeopleEvents.personRecognised, (state, { person, clock, door, beginning = false }) => ({
       ...state,
+      beginning,
       person,
       clock,
       door,
       end: null,
       status: person ? ('in' as const) : ('out' as const),
     })),
-    on(PeopleEvents.signInSubmitted, (state) => ({ ...state, status: 'signing in' as const, fault: null })),
+    on(PeopleEvents.signInSubmitted, PeopleEvents.schoolBegun, PeopleEvents.invitationAccepted, (state) => ({
+      ...state,
+      status: 'signing in' as const,
+      fault: null,
+    })),
     on(PeopleEvents.signedIn, (state, { person, clock }) => ({
       ...state,
       person,
       clock,
       end: null,
+      beginning: false,
       status: 'in' as const,
     })),
     on(PeopleEvents.unitsChosen, (state, { person }) => ({ ...state, person })),

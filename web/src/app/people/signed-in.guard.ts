@@ -8,12 +8,29 @@ import { peopleFeature } from './people.feature';
 export const signedIn: CanActivateFn = (_route, state) => {
   const router = inject(Router);
   return inject(Store)
-    .select(peopleFeature.selectStatus)
+    .select(peopleFeature.selectPeopleState)
     .pipe(
-      filter((status) => status !== 'unknown'),
+      filter(({ status }) => status !== 'unknown'),
       take(1),
-      map((status) =>
-        status === 'in' ? true : router.createUrlTree(['/sign-in'], { queryParams: { back: state.url } }),
-      ),
+      map(({ status, beginning }) => {
+        if (status === 'in') return true;
+        return beginning
+          ? router.createUrlTree(['/start'], { queryParams: { back: '/office' } })
+          : router.createUrlTree(['/sign-in'], { queryParams: { back: state.url } });
+      }),
     );
 };
+
+/** Lets in where the installation waits for its first owner, or where it does not: nobody signs in before there is a school. */
+export const whileBeginning =
+  (wanted: boolean): CanActivateFn =>
+  () => {
+    const router = inject(Router);
+    return inject(Store)
+      .select(peopleFeature.selectPeopleState)
+      .pipe(
+        filter(({ status }) => status !== 'unknown'),
+        take(1),
+        map(({ beginning }) => beginning === wanted || router.createUrlTree(['/'])),
+      );
+  };

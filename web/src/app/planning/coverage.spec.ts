@@ -1,3 +1,5 @@
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
+import { MatPaginatorHarness } from '@angular/material/paginator/testing';
 import type { Coverage } from '@brave-comb/contract';
 import { showView } from '../../testing/ahead';
 import { textOf } from '../../testing/text';
@@ -69,5 +71,23 @@ describe('coverage of the checklist', () => {
     element.querySelector<HTMLInputElement>('.only input')!.click();
     await fixture.whenStable();
     expect(rowsOf(element).map((row) => row.slice(0, 10))).toEqual(['tells cup,', 'states the']);
+  });
+
+  it('names first what each group lacks whose chance ends first, and pages the rest', async () => {
+    const more = Array.from({ length: 20 }, (_, at) => ({ ...DATA.skills[2]!, id: `more ${at}`, name: `skill ${at}` }));
+    const { element, fixture } = await showView(CoverageScreen, 'coverage', {
+      ...DATA,
+      skills: [...DATA.skills, ...more],
+    });
+    const [curlew] = [...element.querySelectorAll('.urgent > li')].map(textOf);
+    expect(curlew).toMatch(
+      /^Curlew tells cup, fed and sealed queen cell 7 need it, until Sun 14 Jun planned: Sun 17 May, 12:30, hive 6, 7 in 10 states the aim/,
+    );
+    expect(rowsOf(element)).toHaveLength(15);
+    const pages = await TestbedHarnessEnvironment.loader(fixture).getHarness(MatPaginatorHarness);
+    expect(await pages.getRangeLabel()).toBe('1 to 15 of 23');
+    await pages.goToNextPage();
+    expect(rowsOf(element)).toHaveLength(8);
+    expect(await pages.getRangeLabel()).toBe('16 to 23 of 23');
   });
 });

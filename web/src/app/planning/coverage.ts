@@ -1,14 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { SORT } from '../parts/sort-words';
 import { RouterLink } from '@angular/router';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dateText, dayOf, oddsText, timeOf } from '../ui/format';
+import { Pages } from '../parts/pages';
+import { recordTable } from '../parts/record-table';
 import { FIELD } from '../parts/field';
+
+/** Lines of a page, and skills named first for a group. */
+const [PAGE, URGENT] = [15, 3];
 
 /** Skills down, groups across: who has been seen at what, until when the season shows it, the next chance. */
 @Component({
   selector: 'bc-coverage',
-  imports: [FIELD, RouterLink, ViewState],
+  imports: [FIELD, Pages, SORT, RouterLink, ViewState],
   templateUrl: './coverage.html',
   styleUrl: './coverage.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -53,5 +59,27 @@ export class CoverageScreen {
         ({ nobody, cells }) => !this.gapsOnly() || nobody || cells.some(({ open, next }) => open > 0 && !next?.planned),
       );
   });
+  protected readonly table = recordTable(
+    this.rows,
+    {
+      skill: ({ name }) => name,
+      season: ({ seasonal, window }) => (seasonal ? (window?.to ?? null) : null),
+    },
+    PAGE,
+  );
+  /** Of each group the open skills whose chance ends first. */
+  protected readonly urgent = computed(() =>
+    (this.data()?.groups ?? []).map(({ id, name }) => ({
+      id,
+      name,
+      lines: this.rows()
+        .flatMap((row) =>
+          row.cells
+            .filter(({ group, open }) => group === id && open > 0)
+            .map((cell) => ({ ...row, ...cell, name: row.name })),
+        )
+        .slice(0, URGENT),
+    })),
+  );
   protected readonly nobody = computed(() => this.rows().filter(({ nobody }) => nobody).length);
 }

@@ -35,13 +35,15 @@ export const PlanJobEvents = createActionGroup({
 
 interface PlanJobState {
   readonly job: PlanJob | null;
+  /** A plan was asked for and the server has not said yet that it has the job. */
+  readonly asking: boolean;
   readonly fault: CallFault | null;
   /** Changes made by hand, the newest last; empty while the board shows what the job finds. */
   readonly drafts: readonly Draft[];
   readonly aside: readonly Aside[];
 }
 
-const initial: PlanJobState = { job: null, fault: null, drafts: [], aside: [] };
+const initial: PlanJobState = { job: null, asking: false, fault: null, drafts: [], aside: [] };
 /** Plans kept for comparing. */
 const ASIDE = 5;
 
@@ -49,7 +51,7 @@ export const planJobFeature = createFeature({
   name: 'planJob',
   reducer: createReducer<PlanJobState>(
     initial,
-    on(PlanJobEvents.asked, (state) => ({ ...state, fault: null, drafts: [] })),
+    on(PlanJobEvents.asked, (state) => ({ ...state, asking: true, fault: null, drafts: [] })),
     // A plan that failed, or was stopped before it found anything, does not take the last one off the board.
     on(PlanJobEvents.told, (state, { job }) => ({
       ...state,
@@ -57,9 +59,10 @@ export const planJobFeature = createFeature({
         job.plan === null && state.job?.plan
           ? { ...job, plan: state.job.plan, course: job.trouble ? state.job.course : job.course }
           : job,
+      asking: false,
       fault: null,
     })),
-    on(PlanJobEvents.lost, (state, { fault }) => ({ ...state, fault })),
+    on(PlanJobEvents.lost, (state, { fault }) => ({ ...state, asking: false, fault })),
     on(PlanJobEvents.draftChanged, (state, draft) => ({ ...state, drafts: [...state.drafts, draft] })),
     on(PlanJobEvents.draftsFound, (state, { drafts }) => (state.drafts.length > 0 ? state : { ...state, drafts })),
     on(PlanJobEvents.published, (state) => ({ ...state, drafts: [] })),

@@ -1,3 +1,6 @@
+import { MATERIAL_ANIMATIONS } from '@angular/material/core';
+import { BreakpointObserver } from '@angular/cdk/layout';
+import { of } from 'rxjs';
 import { dayOfPlan } from '@brave-comb/core/planning';
 import type { PlanBoard, PlanJob } from '@brave-comb/contract';
 import { DEFAULT_PLANNING, type InspectionPlan, type PlanningProblem } from '@brave-comb/core/planning';
@@ -257,12 +260,17 @@ const BOARD = {
   mayPlan: true,
 } as unknown as PlanBoard;
 
-async function showBoard(board: PlanBoard = BOARD, role: 'lead' | 'supervisor' = 'lead', fresh = true) {
+async function showBoard(
+  board: PlanBoard = BOARD,
+  role: 'lead' | 'supervisor' = 'lead',
+  fresh = true,
+  more: Parameters<typeof showView>[5] = [],
+) {
   FakeWorker.asked = [];
   if (fresh) localStorage.clear();
   Object.assign(globalThis, { Worker: FakeWorker });
   Element.prototype.scrollIntoView = () => undefined;
-  const shown = await showView(Planner, 'planBoard', board, role, {}, [provideState(planJobFeature)]);
+  const shown = await showView(Planner, 'planBoard', board, role, {}, [provideState(planJobFeature), ...more]);
   await settle(shown.fixture);
   return shown;
 }
@@ -381,6 +389,18 @@ describe('the planner board', () => {
     expect(changes().at(-1)).toMatchObject({
       sent: { body: { what: { forbid: { group: 'dipper', slot: 'sun', hive: 'h7' } } } },
     });
+  });
+
+  it('asks for one plan however often the button is pressed, and may be stopped once the server has it', async () => {
+    const { element, fixture } = await showBoard();
+    const button = (words: string) => [...element.querySelectorAll('button')].find((each) => textOf(each) === words);
+    TestBed.inject(Store).dispatch(PlanJobEvents.asked({ id: JOB.id, seconds: 60, seed: 1 }));
+    await settle(fixture);
+    expect(button('Re-plan')).toBeUndefined();
+    expect(button('Stop')!.disabled || button('Stop')!.ariaDisabled === 'true').toBe(true);
+    TestBed.inject(Store).dispatch(PlanJobEvents.told({ job: { ...JOB, status: 'waiting' } }));
+    await settle(fixture);
+    expect(button('Stop')!.disabled || button('Stop')!.ariaDisabled === 'true').toBe(false);
   });
 
   it('follows the job as it is told, and says what to do when it fails', async () => {
@@ -644,5 +664,26 @@ describe('the planner board', () => {
   it('lets a supervisor look and not plan', async () => {
     const { element } = await showBoard(BOARD, 'supervisor');
     expect(element.querySelectorAll('.tools')).toHaveLength(0);
+  });
+
+  it('is read by day on a phone, where a press opens the reasons from below; the board is one press away', async () => {
+    const phone = { observe: () => of({ matches: true }), isMatched: () => true };
+    const { element, fixture, press } = await showBoard(BOARD, 'lead', true, [
+      { provide: BreakpointObserver, useValue: phone },
+      { provide: MATERIAL_ANIMATIONS, useValue: { animationsDisabled: true } },
+    ]);
+    expect(element.querySelector('bc-plan-grid')).toBeNull();
+    const days = [...element.querySelectorAll('bc-plan-days section')].map(textOf);
+    expect(days[0]).toMatch(/^Thu 14 .*fit 9 in 10 Curlew: hive 4, Tomasz/);
+    await press(/^Curlew: hive 4/);
+    await settle(fixture);
+    const sheet = document.querySelector('bc-plan-opening-sheet')!;
+    expect(textOf(sheet)).toMatch(/^Why hive 4 Curlew, Thu 14, .*Fit 9 in 10/);
+    // What moves or fixes a hive stays with the board.
+    expect(textOf(sheet)).not.toMatch(/Fix here|Exclude here/);
+    [...sheet.querySelectorAll('button')].find((each) => textOf(each) === 'Close')!.click();
+    await vi.waitFor(() => expect(document.querySelector('bc-plan-opening-sheet')).toBeNull());
+    await press(/^Board$/);
+    expect(element.querySelector('bc-plan-grid')).not.toBeNull();
   });
 });

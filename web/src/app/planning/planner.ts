@@ -10,6 +10,7 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
+import { MatBottomSheet } from '@angular/material/bottom-sheet';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatDialog } from '@angular/material/dialog';
@@ -29,12 +30,14 @@ import {
   type WhyNot,
   without,
 } from '@brave-comb/core/planning';
+import { upperFirst } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
 import { v7 as uuid } from 'uuid';
 import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { oddsText, shortDate, timeOf } from '../ui/format';
+import { onPhone } from '../ui/on-phone';
 import { PlanCompare } from './plan-compare';
 import { keepDrafts, keptDrafts } from './plan-drafts';
 import { type Placed, PlanForce } from './plan-force';
@@ -46,7 +49,9 @@ import { cellKey, keepAlike, type Row, rowsOf } from './plan-rows';
 import { PlanThinker } from './plan-thinker';
 import type { Answers, Question } from './plan-thoughts';
 import { PlanTroubles } from './plan-troubles';
+import { PlanDays } from './plan-days';
 import { PlanOpening } from './plan-opening';
+import { type OpeningShown, PlanOpeningSheet } from './plan-opening-sheet';
 import { PlanPublish, type PublishTouches } from './plan-publish';
 import { PlanRhythm } from './plan-rhythm';
 import { PlanScore } from './plan-score';
@@ -74,6 +79,7 @@ const NEWS = 0.1;
     PlanScore,
     PlanRhythm,
     PlanOpening,
+    PlanDays,
     PlanGrid,
     PlanTroubles,
     PlanCompare,
@@ -98,15 +104,24 @@ export class Planner {
     Object.fromEntries(this.board()?.skills.flatMap(({ id, indoors }) => (indoors ? [[id, indoors]] : [])) ?? []),
   );
   private readonly told = this.store.selectSignal(planJobFeature.selectJob);
+  protected readonly asking = this.store.selectSignal(planJobFeature.selectAsking);
   protected readonly fault = this.store.selectSignal(planJobFeature.selectFault);
   protected readonly drafts = this.store.selectSignal(planJobFeature.selectDrafts);
   private readonly aside = this.store.selectSignal(planJobFeature.selectAside);
   private readonly person = this.store.selectSignal(peopleFeature.selectPerson);
+  private readonly sheet = inject(MatBottomSheet);
+  protected readonly phone = onPhone();
+  /** On a phone the plan is read by day; the board is one press away. */
+  protected readonly look = signal<'days' | 'board'>('days');
+  protected readonly ownName = computed(() => {
+    const person = this.person();
+    return person?.role === 'supervisor' ? (person.name.split(' ')[0] ?? '') : '';
+  });
   protected readonly mayPlan = computed(() => this.person()?.role === 'lead');
   private readonly publishedNow = this.desk.lastAnswer('publishPlan');
 
   protected readonly job = computed(() => this.told() ?? this.board()?.job ?? null);
-  protected readonly busy = computed(() => ['waiting', 'running'].includes(this.job()?.status ?? ''));
+  protected readonly busy = computed(() => this.asking() || ['waiting', 'running'].includes(this.job()?.status ?? ''));
   protected readonly stale = computed(() => {
     const board = this.board();
     return board !== null && board.published !== null && board.published.forecast !== board.forecast.issuedAt;
@@ -368,6 +383,25 @@ export class Planner {
     return [who, slot?.day, slot?.hours, slot?.site].filter(Boolean).join(', ');
   }
 
+  /** Opens what is known of an opening from below. */
+  protected show(item: PlanItem): void {
+    this.chosen.set(item);
+    const data: OpeningShown = {
+      item,
+      hive: this.hiveOf(item),
+      place: this.placeOf(item),
+      odds: upperFirst(this.heads().get(item.slot)?.odds ?? ''),
+      why: this.why.asReadonly(),
+      wet: this.wet.asReadonly(),
+      skills: this.board()?.skills ?? [],
+      say: this.say(),
+    };
+    this.sheet
+      .open<PlanOpeningSheet, OpeningShown>(PlanOpeningSheet, { data, ariaLabel: $localize`Why ${data.hive}` })
+      .afterDismissed()
+      .subscribe(() => this.chosen.set(null));
+  }
+
   protected ask(): void {
     const seed = 1 + Math.floor((Date.parse(this.board()?.forecast.issuedAt ?? '2026-01-01') / 60_000) % 1_000_000);
     this.store.dispatch(PlanJobEvents.asked({ id: uuid(), seconds: SECONDS, seed }));
@@ -375,7 +409,7 @@ export class Planner {
 
   protected stop(): void {
     const job = this.job();
-    if (job) this.store.dispatch(PlanJobEvents.stopAsked({ id: job.id }));
+    if (job && !this.asking()) this.store.dispatch(PlanJobEvents.stopAsked({ id: job.id }));
   }
 
   protected resume(): void {

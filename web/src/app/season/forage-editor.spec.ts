@@ -1,3 +1,5 @@
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
+import { MatSnackBarHarness } from '@angular/material/snack-bar/testing';
 import type { Forage } from '@brave-comb/contract';
 import { showView } from '../../testing/ahead';
 import { ForageEditor } from './forage-editor';
@@ -90,6 +92,26 @@ describe('the forage calendar', () => {
       { params: { site: 'home' }, body: { plant: 'hawthorn', which: 'first', date: '2026-05-14' } },
       { params: { site: 'home' }, body: { plant: 'dandelion', which: 'last', date: '2026-05-14' } },
       { params: { site: 'home' }, body: { plant: 'gorse', which: 'last', date: null } },
+    ]);
+  });
+
+  it('takes back from the bar below what was just noted or removed', async () => {
+    const { changes, press, fixture } = await showView(ForageEditor, 'forage', all);
+    const undo = async () => {
+      const bar = await TestbedHarnessEnvironment.documentRootLoader(fixture).getHarness(MatSnackBarHarness);
+      const says = await bar.getMessage();
+      await bar.dismissWithAction();
+      return says;
+    };
+    await press(/^undo last bloom of Gorse/);
+    expect(await undo()).toBe('What was seen of Gorse was taken back.');
+    await press(/^remove Palm/);
+    expect(await undo()).toBe('Palm was removed from the list.');
+    expect(changes().map(({ endpoint, sent }) => [endpoint, sent.body])).toEqual([
+      ['seeBloom', { plant: 'gorse', which: 'last', date: null }],
+      ['seeBloom', { plant: 'gorse', which: 'last', date: '2026-05-12' }],
+      ['dropPlant', { plant: 'palm' }],
+      ['keepPlant', { id: 'palm', name: 'Palm', nectar: 3, pollen: 2, model: all.plants[3]!.model }],
     ]);
   });
 

@@ -14,6 +14,7 @@ import { Named } from '../language/words';
 import { FIELD } from '../parts/field';
 import { MonthDayField } from '../parts/month-day-field';
 import { DayField } from '../parts/day-field';
+import { UndoBar } from '../parts/undo-bar';
 
 type Row = Forage['plants'][number];
 
@@ -39,6 +40,7 @@ function movedText(days: number): string {
 })
 export class ForageEditor {
   private readonly desk = inject(ViewDesk);
+  private readonly undoBar = inject(UndoBar);
   private readonly site = inject(Store).selectSignal(seasonFeature.selectSite);
   protected readonly watched = this.desk.watch('forage', () => {
     const site = this.site();
@@ -99,7 +101,15 @@ export class ForageEditor {
   protected see(row: Row, which: 'first' | 'last', date: string | null): void {
     const site = this.data()?.site.id;
     if (!site) return;
-    this.desk.change('seeBloom', { params: { site }, body: { plant: row.id, which, date } }, 'forage');
+    const before = this.seenThisYear(row, which);
+    const note = (day: string | null) =>
+      this.desk.change('seeBloom', { params: { site }, body: { plant: row.id, which, date: day } }, 'forage');
+    note(date);
+    const words =
+      date === null
+        ? $localize`What was seen of ${row.name} was taken back.`
+        : $localize`${row.name}, seen ${dateText(date)}.`;
+    this.undoBar.show(words, () => note(before));
   }
 
   protected add(plant: SitePlant): void {
@@ -112,7 +122,9 @@ export class ForageEditor {
 
   protected drop(row: Row): void {
     const site = this.data()?.site.id;
-    if (site) this.desk.change('dropPlant', { params: { site }, body: { plant: row.id } }, 'forage');
+    if (!site) return;
+    this.desk.change('dropPlant', { params: { site }, body: { plant: row.id } }, 'forage');
+    this.undoBar.show($localize`${row.name} was removed from the list.`, () => this.add(row));
   }
 
   protected edit(row: Row | null): void {

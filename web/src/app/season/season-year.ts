@@ -6,8 +6,10 @@ import {
   ElementRef,
   afterNextRender,
   computed,
+  effect,
   inject,
   signal,
+  untracked,
   viewChild,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
@@ -32,6 +34,12 @@ import { Named, named } from '../language/words';
 const LABELS = 118;
 const NOTES = 232;
 const NARROW = 900;
+/** Below this a year has no room: it opens on the weeks around today. */
+const SMALL = 560;
+const LEAST = 300;
+/** Room that a tick's words take, px. */
+const [WEEK_ROOM, DATE_ROOM, MONTH_ROOM] = [24, 50, 30];
+const QUARTERS = ['01', '04', '07', '10'];
 const LANE = 17;
 const HIVE = 12;
 const WEEK = 7;
@@ -74,12 +82,15 @@ export class SeasonYear {
   protected readonly plotRight = computed(() => this.plot().right);
 
   constructor() {
+    effect(() => {
+      if (this.width() < SMALL && this.year()) untracked(() => this.aroundToday());
+    });
     const destroyed = inject(DestroyRef);
     afterNextRender(() => {
       const element = this.frame()?.nativeElement;
       if (!element) return;
       const watch = new ResizeObserver(([entry]) =>
-        this.width.set(Math.max(560, Math.floor(entry!.contentRect.width))),
+        this.width.set(Math.max(LEAST, Math.floor(entry!.contentRect.width))),
       );
       watch.observe(element);
       destroyed.onDestroy(() => watch.disconnect());
@@ -125,16 +136,19 @@ export class SeasonYear {
     const visible = (day: number) => day >= from && day <= to;
     if (this.axis() === 'weeks') {
       const zero = this.firstPollen();
-      const every = to - from > 200 ? 4 : to - from > 60 ? 2 : 1;
+      const every = [1, 2, 4, 8].find((weeks) => x(weeks * WEEK) - x(0) >= WEEK_ROOM) ?? 16;
       const first = Math.ceil((from - zero) / WEEK / every) * every;
       return Array.from({ length: 60 }, (_, index) => first + index * every)
         .map((week) => ({ day: zero + week * WEEK, text: `${week}`, strong: week === 0 }))
         .filter(({ day }) => visible(day))
         .map((tick) => ({ ...tick, x: x(tick.day) }));
     }
-    const fine = to - from <= 75;
+    const month = x(30) - x(0);
+    const fine = month >= 2 * DATE_ROOM;
+    const days = ['01', ...(fine ? ['15'] : []), ...(month >= 4 * DATE_ROOM ? ['08', '22'] : [])];
+    const named = (date: string) => month >= MONTH_ROOM || QUARTERS.includes(date.slice(5, 7));
     return Array.from({ length: this.length() }, (_, day) => addDays(year.from, day))
-      .filter((date) => date.endsWith('-01') || (fine && ['08', '15', '22'].includes(date.slice(8))))
+      .filter((date) => days.includes(date.slice(8)) && named(date))
       .map((date) => ({
         day: this.day(date),
         text: date.endsWith('-01') && !fine ? monthOf(date) : dayText(date),

@@ -6,7 +6,7 @@ import { MatSidenav, MatSidenavContainer } from '@angular/material/sidenav';
 import { NavigationEnd, Router, RouterLink } from '@angular/router';
 import { filter } from 'rxjs';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import type { Place } from './places';
+import type { Place } from '../ui/places';
 
 /** The places on a small screen: a drawer over the page, open until one is chosen, Escape or a tap beside it. */
 @Component({

@@ -8,7 +8,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { ActivatedRoute, NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { addDays } from '@brave-comb/core/units';
 import { Store } from '@ngrx/store';
-import { filter, fromEvent, map, merge, startWith } from 'rxjs';
+import { filter, map, startWith } from 'rxjs';
 import { AsideNotice } from '../inspection/aside-notice';
 import { DeviceStore } from '../device/device-store';
 import { Clock } from '../people/clock';
@@ -18,9 +18,10 @@ import { SignOutCard } from '../people/sign-out-card';
 import { planningFeature } from '../planning/planning.feature';
 import { SeasonEvents, seasonFeature } from '../season/season.feature';
 import { SeasonStrip } from '../season/season-strip';
+import { Reach } from '../api/reach';
 import { ViewDesk } from '../api/view-desk';
 import { civilDate, dayOf, timeOf } from '../ui/format';
-import { placesFor } from './places';
+import { placesFor } from '../ui/places';
 import { PlacesDrawer } from './places-drawer';
 import { PrintHead } from './print-head';
 import { TEXT_SIZES, THEMES, type TextSize, Theme, type ThemeChoice } from './theme';
@@ -71,10 +72,7 @@ export class Shell {
   protected readonly person = this.store.selectSignal(peopleFeature.selectPerson);
   protected readonly clockState = this.store.selectSignal(peopleFeature.selectClock);
   protected readonly demoFault = this.store.selectSignal(peopleFeature.selectFault);
-  protected readonly online = toSignal(
-    merge(fromEvent(globalThis, 'online'), fromEvent(globalThis, 'offline')).pipe(map(() => navigator.onLine)),
-    { initialValue: navigator.onLine },
-  );
+  protected readonly reach = inject(Reach).state;
   /** Where there is room for a day and not for the weeks around it. */
   protected readonly narrow = toSignal(
     inject(BreakpointObserver)
@@ -84,6 +82,11 @@ export class Shell {
   );
   protected readonly strip = this.store.selectSignal(seasonFeature.selectStrip);
   protected readonly stripFault = this.store.selectSignal(seasonFeature.selectFault);
+  /** A page with days on it has nothing to show before there is a site. */
+  protected readonly noSite = computed(() => {
+    const { strip = 'none' } = this.here();
+    return strip !== 'none' && this.strip() === null && this.stripFault()?.status === 404;
+  });
   protected readonly waiting = inject(DeviceStore).unsent;
   private readonly messages = inject(ViewDesk).watch('messages', () => ({})).data;
   protected readonly unread = computed(() => (this.messages()?.messages ?? []).filter(({ read }) => !read).length);
@@ -97,6 +100,10 @@ export class Shell {
       map((): Record<string, unknown> => this.route.snapshot.firstChild?.data ?? {}),
     ),
     { initialValue: NOWHERE },
+  );
+  /** What the page is called by its route. */
+  private readonly title = computed(
+    () => (this.here(), this.route.snapshot.firstChild?.title?.replace(/ – Brave Comb$/, '') ?? ''),
   );
   /** Drills of several views share one route: their address tells them apart. */
   protected readonly path = computed(() => {
@@ -124,7 +131,8 @@ export class Shell {
     const path = this.address();
     const view = place?.views.find(({ id, link }) => link === path || id === here.view);
     return {
-      name: view?.name ?? place?.name ?? '',
+      name: this.title(),
+      from: view?.name ?? place?.name ?? '',
       back: view?.link === path ? null : (view?.link ?? place?.link ?? null),
     };
   });
@@ -200,6 +208,11 @@ export class Shell {
       .open<BeginAgainCard, unknown, boolean>(BeginAgainCard, { width: '460px' })
       .afterClosed()
       .subscribe((sure) => sure && this.store.dispatch(PeopleEvents.demoAgainAsked()));
+  }
+
+  protected async openSignIns(): Promise<void> {
+    const { SignInsCard } = await import('../people/sign-ins-card');
+    this.dialog.open(SignInsCard, { width: '560px', injector: this.injector });
   }
 
   protected async openUnits(): Promise<void> {

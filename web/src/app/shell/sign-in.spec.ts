@@ -86,7 +86,7 @@ describe('signing in', () => {
   it('shows and hides the password, and warns of locked capitals', async () => {
     const { fixture, element } = await open();
     const field = element.querySelector<HTMLInputElement>('input[formControlName=password]')!;
-    const toggle = element.querySelector<HTMLButtonElement>('.show')!;
+    const toggle = element.querySelector<HTMLButtonElement>('bc-show-password button')!;
     expect(field.type).toBe('password');
     toggle.click();
     await fixture.whenStable();

@@ -7,10 +7,11 @@ import { AsideNotice } from '../inspection/aside-notice';
 import { Clock } from '../people/clock';
 import { PeopleEvents, peopleFeature } from '../people/people.feature';
 import { FIELD } from '../parts/field';
+import { ShowPassword } from '../parts/show-password';
 
 @Component({
   selector: 'bc-sign-in',
-  imports: [FIELD, MatButton, ReactiveFormsModule, AsideNotice, SignInComb],
+  imports: [FIELD, MatButton, ReactiveFormsModule, AsideNotice, SignInComb, ShowPassword],
   templateUrl: './sign-in.html',
   styleUrl: './sign-in.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -22,7 +23,6 @@ export class SignIn {
   protected readonly fault = this.store.selectSignal(peopleFeature.selectFault);
   protected readonly door = this.store.selectSignal(peopleFeature.selectDoor);
   protected readonly capitals = signal(false);
-  protected readonly visible = signal(false);
   protected readonly form = inject(NonNullableFormBuilder).group({
     name: ['', [Validators.required, Validators.maxLength(80)]],
     password: ['', [Validators.required, Validators.maxLength(200)]],

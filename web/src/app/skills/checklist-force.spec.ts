@@ -286,6 +286,7 @@ describe('the next chance', () => {
       planned: true,
       day: '19',
       words: 'Tue 19 May, hive 9, 7 in 10',
+      unlikely: false,
     });
     expect(nextChance(both, ['curlew'], 'finds-eggs')!.chance!.words).toBe(
       'Fri 15 May, hive 4, 7 in 10, not planned yet',

@@ -31,9 +31,33 @@ const DATA: Debrief = {
           name: 'Salma',
           roles: ['record', 'frames', 'frames', null],
           judged: [
-            { skill: 'finds eggs', before: 'alone', after: 'alone', by: 'Tomasz', prompt: '', note: '' },
-            { skill: 'lifts straight up, slow', before: 'helped', after: 'alone', by: 'Tomasz', prompt: '', note: '' },
-            { skill: 'ages larvae', before: null, after: 'helped', by: 'Tomasz', prompt: '', note: '' },
+            {
+              skillId: 'own',
+              skill: 'finds eggs',
+              before: 'alone',
+              after: 'alone',
+              by: 'Tomasz',
+              prompt: '',
+              note: '',
+            },
+            {
+              skillId: 'own',
+              skill: 'lifts straight up, slow',
+              before: 'helped',
+              after: 'alone',
+              by: 'Tomasz',
+              prompt: '',
+              note: '',
+            },
+            {
+              skillId: 'ages-larvae',
+              skill: 'ages larvae',
+              before: null,
+              after: 'helped',
+              by: 'Tomasz',
+              prompt: '',
+              note: '',
+            },
           ],
           off: { eighths: 2.5, letter: 'P', by: -2, sides: 1 },
           withoutFrame: 0,
@@ -62,7 +86,14 @@ const DATA: Debrief = {
   open: [],
   made: [{ due: '2026-05-16', text: 'Hive 4: second super' }],
   notes: [{ lead: 'Tomasz', text: 'Keep asking what comes next.' }],
-  aloud: ['Curlew at hive 4.', 'What would each of you do first next time?'],
+  talk: [
+    { part: 'did', lines: ['Curlew opened hive 4 with Tomasz at quarter past one.'], ask: null },
+    {
+      part: 'next',
+      lines: ['Nothing is put down yet for next time.'],
+      ask: 'What would each of you do first next time?',
+    },
+  ],
   sessions: [
     { id: 's1', day: '2026-05-14', groups: 'Curlew' },
     { id: 's0', day: '2026-05-09', groups: 'Dipper' },
@@ -144,10 +175,17 @@ describe('the debrief', () => {
     expect(element.querySelector('a[href="/at-the-hive/visit/v1"]')?.textContent).toBe('Settle it');
   });
 
-  it('is sent back with a word, said aloud, and left to the lead by a supervisor', async () => {
-    const { element, press, changes, fixture } = await showView(DebriefScreen, 'debrief', DATA);
+  it('is said aloud in place of the table, and comes back from it', async () => {
+    const { element, press } = await showView(DebriefScreen, 'debrief', DATA);
     await press(/^5-minute talk-through/);
-    expect(textOf(element.querySelector('.aloud'))).toContain('What would each of you do first next time?');
+    expect(textOf(element)).toContain('Curlew opened hive 4 with Tomasz at quarter past one.');
+    expect(element.querySelector('table')).toBeNull();
+    await press(/^Back to the debrief/);
+    expect(element.querySelector('table')).not.toBeNull();
+  });
+
+  it('is sent back with a word, and left to the lead by a supervisor', async () => {
+    const { element, press, changes, fixture } = await showView(DebriefScreen, 'debrief', DATA);
     await press(/^Send it back/);
     element.querySelector('textarea')!.value = 'Which reading counts?';
     element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));

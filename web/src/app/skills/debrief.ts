@@ -1,5 +1,5 @@
 import type { Letter, SkillLevel } from '@brave-comb/core/inspection';
-import { named } from '../language/words';
+import { named, namesOf } from '../language/words';
 import { said } from '../language/said';
 import { NgTemplateOutlet } from '@angular/common';
 import {
@@ -25,6 +25,7 @@ import { withoutFrameText } from '@brave-comb/core/planning';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dateText, dayOf, spanText, timeOf } from '../ui/format';
+import { DebriefTalk } from './debrief-talk';
 import { LevelGlyph } from './level-glyph';
 import { JobBar } from './job-bar';
 import { FIELD } from '../parts/field';
@@ -36,6 +37,8 @@ type Part = (typeof DEBRIEF_PARTS)[number];
 /** Eighths at which the line of a reading is full, and from which it is said with rust. */
 const FULL = 3;
 const FAR = 2;
+/** Titles that fit on the line of a person; the whole sentence opens under it. */
+const SHORT: Readonly<Record<string, string>> = namesOf('skillShort');
 /** By how many levels a judgement went up; a first showing counts from under the lowest. */
 const rise = ({ before, after }: Trainee['judged'][number]): number =>
   levelRank(after) - (before === null ? -1 : levelRank(before));
@@ -49,7 +52,18 @@ const lay = (letter: Letter, by: number): string => {
 /** One session afterwards, by trainee: who did what, what was judged, how own readings lay, and what is left. */
 @Component({
   selector: 'bc-debrief',
-  imports: [FIELD, LevelGlyph, MatButton, MatIcon, MatIconButton, NgTemplateOutlet, JobBar, RouterLink, ViewState],
+  imports: [
+    FIELD,
+    DebriefTalk,
+    LevelGlyph,
+    MatButton,
+    MatIcon,
+    MatIconButton,
+    NgTemplateOutlet,
+    JobBar,
+    RouterLink,
+    ViewState,
+  ],
   templateUrl: './debrief.html',
   styleUrl: './debrief.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -83,7 +97,7 @@ export class DebriefScreen {
   });
   private readonly everybody = computed(() => this.groups().flatMap(({ trainees }) => trainees.map(({ id }) => id)));
   protected readonly allOpen = computed(() => this.everybody().every((id) => this.opened().has(id)));
-  protected readonly aloud = signal(false);
+  protected readonly talking = signal(false);
   protected readonly sending = signal(false);
   protected readonly date = dateText;
 
@@ -204,6 +218,7 @@ export class DebriefScreen {
     void this.router.navigate(['/afterwards/debrief', session]);
   }
 
+  protected readonly shortOf = ({ skillId, skill }: Trainee['judged'][number]): string => SHORT[skillId] ?? skill;
   protected readonly allOf = (name: string): string => $localize`Details for ${name}`;
 
   protected toggle(trainee: string): void {

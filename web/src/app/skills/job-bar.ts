@@ -8,7 +8,7 @@ const SAYS: Readonly<Record<Job, string>> = {
   clock: $localize`clock`,
   watch: $localize`watches`,
 };
-const FRAME = 24;
+const FRAME = 20;
 
 /** Who did what at which frame: holding filled, other roles outlined and worded, watching dotted. */
 @Component({

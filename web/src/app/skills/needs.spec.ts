@@ -1,6 +1,6 @@
 import { STANDING_STATES } from '@brave-comb/core/skills';
 import type { Matrix } from './matrix-rows';
-import { needsOf, withSkills } from './needs';
+import { byPerson, needsOf, withSkills } from './needs';
 
 const state = (name: (typeof STANDING_STATES)[number]) => STANDING_STATES.indexOf(name);
 const skill = (id: string, window: { from: string; to: string } | null | 'any') => ({
@@ -73,5 +73,21 @@ describe('what a group still has to show', () => {
     const left = withSkills(MATRIX, new Set(['mites', 'swarm-cells']));
     expect(left.skills.map(({ id }) => id)).toEqual(['swarm-cells', 'mites']);
     expect(left.groups[0]!.trainees[1]!.standings.map(([at]) => STANDING_STATES[at])).toEqual(['shown', 'due-again']);
+  });
+
+  it('names who needs it, how far each is, and whose showing has run out', () => {
+    const mites = needsOf(MATRIX, 'curlew').find(({ id }) => id === 'mites')!;
+    expect(mites.who.map(({ id, level, fading }) => [id, level, fading])).toEqual([
+      ['ife', 'saw-it', false],
+      ['jun', 'saw-it', true],
+    ]);
+  });
+
+  it('by person has who needs most first, each with what ends soonest first', () => {
+    expect(byPerson(needsOf(MATRIX, null)).map(({ id, needs }) => [id, needs.map((need) => need.id)])).toEqual([
+      ['ife', ['over', 'any-time', 'swarm-cells', 'mites']],
+      ['jun', ['any-time', 'mites']],
+      ['ravi', ['any-time', 'swarm-cells']],
+    ]);
   });
 });

@@ -1,3 +1,4 @@
+import { SKILL_LEVELS, type SkillLevel } from '@brave-comb/core/inspection';
 import { STANDING_STATES, type StandingState } from '@brave-comb/core/skills';
 import { daysBetween } from '@brave-comb/core/units';
 import { type Matrix, weeksLeft } from './matrix-rows';
@@ -16,6 +17,22 @@ export interface Need {
   readonly weeks: number;
   readonly when: string;
   readonly short: boolean;
+  readonly who: readonly Needy[];
+}
+
+/** Somebody who still needs a skill. */
+interface Needy {
+  readonly id: string;
+  readonly name: string;
+  readonly level: SkillLevel | null;
+  readonly fading: boolean;
+}
+
+/** Somebody, and what they still need. */
+interface Learner {
+  readonly id: string;
+  readonly name: string;
+  readonly needs: readonly Need[];
 }
 
 /**
@@ -42,11 +59,16 @@ export function needsOf({ skills, today, groups }: Matrix, group: string | null)
       const text = weeksLeft(skill, today);
       const season = text === '–' || text.startsWith('in') ? null : Number(text);
       const weeks = Math.min(season ?? Infinity, course ?? Infinity);
-      const open = trainees.filter(({ standings }) => !HELD.includes(STANDING_STATES[standings[at]?.[0] ?? 0]!)).length;
+      const who = trainees.flatMap(({ id, name, standings }): readonly Needy[] => {
+        const state = STANDING_STATES[standings[at]?.[0] ?? 0]!;
+        if (HELD.includes(state)) return [];
+        return [{ id, name, level: SKILL_LEVELS[standings[at]?.[1] ?? -1] ?? null, fading: state === 'due-again' }];
+      });
       return {
         id: skill.id,
         name: skill.name,
-        open,
+        open: who.length,
+        who,
         weeks,
         when: whenText(text, weeks),
         short: !over && weeks < SHORT,
@@ -54,6 +76,22 @@ export function needsOf({ skills, today, groups }: Matrix, group: string | null)
     })
     .filter(({ open }) => open > 0)
     .sort((a, b) => a.weeks - b.weeks || b.open - a.open);
+}
+
+/**
+ * The same needs by person, who has most of them first.
+ *
+ * @param needs as `needsOf` has them
+ */
+export function byPerson(needs: readonly Need[]): readonly Learner[] {
+  const found = new Map<string, { readonly id: string; readonly name: string; readonly needs: Need[] }>();
+  for (const need of needs)
+    for (const { id, name } of need.who) {
+      const known = found.get(id) ?? { id, name, needs: [] };
+      known.needs.push(need);
+      found.set(id, known);
+    }
+  return [...found.values()].sort((a, b) => b.needs.length - a.needs.length || a.name.localeCompare(b.name));
 }
 
 /**

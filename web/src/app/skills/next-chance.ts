@@ -1,3 +1,4 @@
+import { LOW_ODDS } from '@brave-comb/core/planning';
 import type { Coverage } from '@brave-comb/contract';
 import { dayOf, oddsText } from '../ui/format';
 
@@ -7,6 +8,8 @@ export interface NextChance {
   /** Day of the month, for where there is little room. */
   readonly day: string;
   readonly words: string;
+  /** Whether it will probably not come to it. */
+  readonly unlikely: boolean;
 }
 
 /**
@@ -34,6 +37,7 @@ export function nextChance(
     chance: {
       planned: first.planned,
       day: day.split(' ')[1] ?? '',
+      unlikely: first.chance < LOW_ODDS,
       words: $localize`${day}, hive ${first.hive}, ${oddsText(first.chance)}${first.planned ? '' : $localize`, not planned yet`}`,
     },
   };

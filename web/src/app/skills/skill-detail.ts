@@ -3,6 +3,8 @@ import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { peopleFeature } from '../people/people.feature';
+import { Worded } from '../parts/worded';
+import { UndoBar } from '../parts/undo-bar';
 import { ViewDesk } from '../api/view-desk';
 import { dayText } from '../ui/format';
 import type { Passport, PassportEvidence, PassportSkill } from './passport-view';
@@ -20,10 +22,10 @@ const SOURCE_WORDS = {
 /** What a standing rests on: the rule, every showing with later words on it, the signatures. */
 @Component({
   selector: 'bc-skill-detail',
-  imports: [FIELD, MatButton, Named, RouterLink],
+  imports: [FIELD, MatButton, Named, RouterLink, Worded],
   template: `
     <p i18n>
-      <b>{{ skill().says }}.</b> Shown by: {{ skill().shownBy }}.
+      <b>{{ skill().says }}.</b> Shown by: <bc-worded [text]="skill().shownBy" />.
     </p>
     <p class="quiet">{{ skill().rule }}</p>
     @if (skill().waitsFor.length > 0) {
@@ -146,6 +148,7 @@ const SOURCE_WORDS = {
 })
 export class SkillDetail {
   private readonly desk = inject(ViewDesk);
+  private readonly undoBar = inject(UndoBar);
   private readonly person = inject(Store).selectSignal(peopleFeature.selectPerson);
   readonly record = input.required<Passport>();
   readonly skill = input.required<PassportSkill>();
@@ -172,6 +175,13 @@ export class SkillDetail {
     const [trainee, note] = [this.record().trainee.id, this.reason().trim()];
     this.desk.change('signOffSkills', { params: { trainee }, body: { skills, note } }, 'passport', false);
     this.reason.set('');
+    const takenBack = {
+      signOffs: skills.map(({ id }) => id),
+      reason: $localize`signed off by mistake, undone at once`,
+    };
+    this.undoBar.show($localize`Signed off\: ${this.skill().name}`, () => {
+      this.desk.change('withdrawSignOffs', { params: { trainee }, body: takenBack }, 'passport', false);
+    });
   }
 
   protected withdraw(signOff: string): void {

@@ -1,3 +1,5 @@
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
+import { MatSnackBarHarness } from '@angular/material/snack-bar/testing';
 import { inEnglish } from '@brave-comb/core/words';
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { DEFAULT_CHECKLIST, skillOf, STANDING_STATES } from '@brave-comb/core/skills';
@@ -297,6 +299,10 @@ describe('the passport', () => {
     await fixture.whenStable();
     sign.click();
     expect(changes()[1]).toMatchObject({ sent: { body: { skills: [{ skill: 'sums-up' }], note: 'shown elsewhere' } } });
+    const bar = await TestbedHarnessEnvironment.documentRootLoader(fixture).getHarness(MatSnackBarHarness);
+    await bar.dismissWithAction();
+    const [signed] = (changes()[1]!.sent.body as { skills: { id: string }[] }).skills;
+    expect(changes()[2]).toMatchObject({ endpoint: 'withdrawSignOffs', sent: { body: { signOffs: [signed!.id] } } });
   });
 
   it('lets nobody erase by a slip, and a trainee neither sign nor erase', async () => {

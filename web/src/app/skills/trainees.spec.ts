@@ -1,6 +1,8 @@
+import { BreakpointObserver } from '@angular/cdk/layout';
 import { TestBed } from '@angular/core/testing';
 import { STANDING_STATES } from '@brave-comb/core/skills';
 import { Store } from '@ngrx/store';
+import { of } from 'rxjs';
 import { showView } from '../../testing/ahead';
 import { textOf } from '../../testing/text';
 import { ViewEvents } from '../api/views.feature';
@@ -120,8 +122,8 @@ const COVERAGE = {
 };
 
 describe('trainees', () => {
-  const open = async () => {
-    const shown = await showView(TraineesScreen, 'traineeMatrix', MATRIX);
+  const open = async (providers: Parameters<typeof showView>[5] = []) => {
+    const shown = await showView(TraineesScreen, 'traineeMatrix', MATRIX, 'lead', {}, providers);
     const send = async (view: 'coverage' | 'passport', data: object) => {
       TestBed.inject(Store).dispatch(ViewEvents.loaded({ view, data }));
       await shown.fixture.whenStable();
@@ -184,5 +186,23 @@ describe('trainees', () => {
     expect(side.querySelector('a[href^="/trainees/"]')!.getAttribute('href')).toBe('/trainees/salma');
     await press(/^Close$/);
     expect(element.querySelector('bc-trainee-side')).toBeNull();
+  });
+
+  it('are a list on a phone, by skill or by person; the matrix is one press away', async () => {
+    const phone = { observe: () => of({ matches: true }), isMatched: () => true };
+    const { element, press, send, fixture } = await open([{ provide: BreakpointObserver, useValue: phone }]);
+    await send('coverage', COVERAGE);
+    await fixture.whenStable();
+    const lines = () => [...element.querySelectorAll('bc-needs-list li')].map(textOf);
+    expect(lines()[0]).toMatch(/^finds eggs 4 weeks left Salma next: Sun 17 May, hive 4, 6 in 10$/);
+    expect(lines()[1]).toMatch(/2 of 2 not begun next: Tue 19 May, hive 4, 6 in 10, not planned yet$/);
+    await press(/^Curlew 1$/);
+    expect(lines()[1]).toMatch(/ 1 not begun no date in this plan$/);
+    await press(/^By person$/);
+    expect(lines().join()).toBe('Salma 2 skills open finds eggs four headings');
+    await press(/^Salma$/);
+    expect(element.querySelector('bc-trainee-side')).not.toBeNull();
+    await press(/^Matrix$/);
+    expect(element.querySelector('bc-matrix-grid')).not.toBeNull();
   });
 });

@@ -4,11 +4,13 @@ import { upperFirst } from '@brave-comb/core/units';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { dateText } from '../ui/format';
+import { onPhone } from '../ui/on-phone';
 import { intoSight } from '../ui/into-sight';
 import { GroupSide } from './group-side';
 import { LevelGlyph } from './level-glyph';
 import { MatrixGrid } from './matrix-grid';
 import { MATRIX_FILTERS, type MatrixFilter, rowsOf, standsOut, weeksLeft } from './matrix-rows';
+import { NeedsList } from './needs-list';
 import { nextChance } from './next-chance';
 import { TraineeSide } from './trainee-side';
 import { Named } from '../language/words';
@@ -41,6 +43,7 @@ const LEGEND: readonly { readonly level: SkillLevel | null; readonly fading?: tr
     GroupSide,
     LevelGlyph,
     MatrixGrid,
+    NeedsList,
     TraineeSide,
     ViewState,
   ],
@@ -66,10 +69,15 @@ export class TraineesScreen {
   protected readonly filter = signal<MatrixFilter | null>(null);
   /** Whether all skills are shown, or what is needed next. */
   protected readonly all = signal(false);
-  private readonly next = computed(() => {
+  protected readonly phone = onPhone();
+  protected readonly listed = signal(true);
+  /** On a phone what is needed next is a list; the matrix is one press away. */
+  protected readonly asList = computed(() => this.phone() && this.listed());
+  protected readonly needs = computed(() => {
     const matrix = this.watched.data();
-    return matrix ? needsOf(matrix, this.group()).slice(0, NEXT) : [];
+    return matrix ? needsOf(matrix, this.group()) : [];
   });
+  private readonly next = computed(() => this.needs().slice(0, NEXT));
   /** Who stands where in what is shown: what is needed next while there is any, or all. */
   protected readonly seen = computed(() => {
     const matrix = this.watched.data();
@@ -100,6 +108,7 @@ export class TraineesScreen {
     const matrix = this.watched.data();
     return (matrix ? rowsOf(matrix, this.group()) : []).flatMap((row) => (row.kind === 'trainee' ? [row.cells] : []));
   });
+  protected readonly learners = computed(() => this.cells().length);
   protected readonly size = computed(() =>
     (this.watched.data()?.groups ?? []).reduce((sum, { trainees }) => sum + trainees.length, 0),
   );

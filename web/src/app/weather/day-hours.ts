@@ -7,7 +7,7 @@ import { area, curveMonotoneX, line } from 'd3-shape';
 import { hourOf } from '../ui/format';
 
 const WIDTH = 1180;
-const LEFT = 134;
+const LEFT = 190;
 const TOP = 14;
 const WARMTH = 92;
 const DEPTH_ROWS = [

@@ -12,13 +12,14 @@ import { ViewDesk } from '../api/view-desk';
 import { seasonFeature } from '../season/season.feature';
 import { ViewState } from '../api/view-state';
 import { DayHours } from './day-hours';
+import { DaySessions } from './day-sessions';
 import { Named, named } from '../language/words';
 import { titled } from '../ui/titled';
 
 /** One day hour by hour: what may be opened when, why, and what light, heat and smoke ask of people. */
 @Component({
   selector: 'bc-day-page',
-  imports: [MatButton, UnitName, Measured, Named, RouterLink, ViewState, DayHours],
+  imports: [MatButton, UnitName, Measured, Named, RouterLink, ViewState, DayHours, DaySessions],
   templateUrl: './day-page.html',
   styleUrl: './day-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

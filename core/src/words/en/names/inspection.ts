@@ -11,6 +11,7 @@ import type {
   StrayContent,
   StrayCause,
   RepairBy,
+  COMB_KINDS,
   CombStore,
   EntranceWidth,
   Reaction,
@@ -201,6 +202,13 @@ export const inspectionNames = {
     'two-weeks': 'two weeks',
     'before-winter': 'before winter',
   } satisfies Record<RepairBy, string>,
+  combKind: {
+    drawn: 'drawn comb',
+    foundation: 'undrawn foundation',
+    food: 'food comb',
+    drone: 'drone comb',
+    foundationless: 'foundationless frame',
+  } satisfies Record<(typeof COMB_KINDS)[number], string>,
   combStore: {
     stand: 'frame rest',
     'food-reserve': 'food reserve',

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogTitle } from '@angular/material/dialog';
-import type { VisitFile } from '@brave-comb/contract';
+import type { DaySheet } from '@brave-comb/contract';
 import { MatButton } from '@angular/material/button';
 
 /** What to do, whom to call and what to say, also without signal. */
@@ -36,11 +36,29 @@ import { MatButton } from '@angular/material/button';
       </div>
     </div>
     <p class="law" i18n>First aid only: the ambulance, the doctor and the label on the adrenaline pen come first.</p>
-    <button type="button" matButton="outlined" matDialogClose i18n>Back to the hive</button>
+    <button type="button" matButton="outlined" matDialogClose i18n>Close</button>
   `,
-  styleUrl: './cards.scss',
+  styleUrl: './card.scss',
+  styles: `
+    .card {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(min(260px, 100%), 1fr));
+      gap: 22px;
+    }
+    .call {
+      display: grid;
+      place-items: center;
+      min-height: 64px;
+      margin-bottom: 12px;
+      border-radius: 7px;
+      background: var(--madder);
+      color: var(--on-spruce);
+      font: 700 22px var(--display);
+      text-decoration: none;
+    }
+  `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class EmergencyCard {
-  protected readonly card = inject<VisitFile['emergency']>(MAT_DIALOG_DATA);
+  protected readonly card = inject<DaySheet['emergency']>(MAT_DIALOG_DATA);
 }

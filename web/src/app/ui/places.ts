@@ -7,6 +7,7 @@ export interface View {
   readonly roles?: readonly string[];
 }
 const STAFF = ['lead', 'supervisor'] as const;
+const LEAD = ['lead'] as const;
 /** Screens that belong together. */
 export interface Place extends View {
   /** Whether it follows the place before it. */
@@ -92,8 +93,15 @@ const PLACES: readonly Place[] = [
   {
     id: 'office',
     name: $localize`Office`,
-    link: '/office/checklist',
-    views: [{ id: 'checklist', name: $localize`Checklist`, link: '/office/checklist' }],
+    link: '/office',
+    views: [
+      { id: 'school', name: $localize`School`, link: '/office', roles: LEAD },
+      { id: 'people', name: $localize`People`, link: '/office/people', roles: LEAD },
+      { id: 'sites', name: $localize`Sites`, link: '/office/sites', roles: LEAD },
+      { id: 'hives', name: $localize`Hives`, link: '/office/hives', roles: LEAD },
+      { id: 'checklist', name: $localize`Checklist`, link: '/office/checklist' },
+      { id: 'changes', name: $localize`Changes`, link: '/office/changes', roles: LEAD },
+    ],
   },
 ];
 

@@ -1,6 +1,6 @@
 import type { Sayable } from '@brave-comb/core/language';
 import { say } from '../../words';
-import type { VisitFile } from '@brave-comb/contract';
+import type { DaySheet } from '@brave-comb/contract';
 import type { SiteRow } from '../../records/equipment';
 
 /** What to do and say when a sting goes wrong. General first aid; a doctor, the label of the pen and local rules come first. */
@@ -15,11 +15,11 @@ const STEPS = [
 const degrees = (value: number, [plus, minus]: readonly [string, string]): string =>
   `${Math.abs(value).toFixed(4)}° ${value >= 0 ? plus : minus}`;
 
-/** The emergency card of a visit, with the notes of those of its group who gave one. */
+/** The emergency card of a site, with the notes of those there who gave one. */
 export function emergencyCard(
   site: SiteRow,
   trainees: readonly { readonly name: string; readonly emergency_note: string | null }[],
-): Sayable<VisitFile>['emergency'] {
+): Sayable<DaySheet>['emergency'] {
   return {
     ...site.emergency,
     grid: `${degrees(site.latitude, ['N', 'S'])}, ${degrees(site.longitude, ['E', 'W'])}`,

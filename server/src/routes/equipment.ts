@@ -1,0 +1,14 @@
+import { endpoints } from '@brave-comb/contract';
+import type { Context } from '../context';
+import { addHives, changeHive, keepSite, retireHive, retireSite, schoolHives, schoolSites } from '../records/equipment';
+import type { Serve } from '../routing';
+
+export function equipmentRoutes(context: Context, serve: Serve): void {
+  serve(endpoints.schoolSites, (_input, actor) => schoolSites(context, actor));
+  serve(endpoints.keepSite, ({ params, body }, actor) => keepSite(context, actor, params.site, body));
+  serve(endpoints.retireSite, ({ params, body }, actor) => retireSite(context, actor, params.site, body));
+  serve(endpoints.schoolHives, (_input, actor) => schoolHives(context, actor));
+  serve(endpoints.addHives, ({ body }, actor) => addHives(context, actor, body));
+  serve(endpoints.changeHive, ({ params, body }, actor) => changeHive(context, actor, params.hive, body));
+  serve(endpoints.retireHive, ({ params, body }, actor) => retireHive(context, actor, params.hive, body));
+}
