@@ -1,18 +1,19 @@
 import type { Knex } from 'knex';
 
 /**
- * Keeps the rows in which every word stands somewhere.
+ * The condition that every word stands somewhere in a row.
  *
- * @param query rows
- * @param words as somebody typed them
+ * @param words as somebody typed them; none asks for nothing
  * @param columns where a word may stand
+ * @returns for `where`
  */
-export function saidIn<Q extends Knex.QueryBuilder>(query: Q, words: string, columns: readonly string[]): Q {
-  for (const word of words.split(/\s+/).filter((each) => each !== '')) {
-    const like = `%${word.replaceAll(/[\\%_]/g, '\\$&')}%`;
-    void query.andWhere((either) => {
-      for (const column of columns) void either.orWhere(column, 'like', like);
-    });
-  }
-  return query;
+export function saidIn(words: string, columns: readonly string[]): (rows: Knex.QueryBuilder) => void {
+  return (rows) => {
+    for (const word of words.split(/\s+/).filter((each) => each !== '')) {
+      const like = `%${word.replaceAll(/[\\%_]/g, '\\$&')}%`;
+      void rows.andWhere((either) => {
+        for (const column of columns) void either.orWhere(column, 'like', like);
+      });
+    }
+  };
 }

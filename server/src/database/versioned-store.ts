@@ -136,7 +136,7 @@ export const recordChanges = (
     .join('people', 'people.id', 'record_changes.person')
     .where('record_changes.school', school)
     .where('record_changes.at', '<', before)
-    .modify(saidIn, words, ['record_changes.name', 'people.name', 'record_changes.was', 'record_changes.is'])
+    .where(saidIn(words, ['record_changes.name', 'people.name', 'record_changes.was', 'record_changes.is']))
     .orderBy('record_changes.seq', 'desc')
     .limit(count)
     .select('record_changes.*', 'people.name as by');

@@ -29,7 +29,7 @@ export const auditOf = (db: Knex, school: string, before: Date, words: string, c
     .leftJoin('people', 'people.id', 'audit_log.person')
     .where('audit_log.school', school)
     .where('audit_log.at', '<', before)
-    .modify(saidIn, words, ['audit_log.about', 'people.name'])
+    .where(saidIn(words, ['audit_log.about', 'people.name']))
     .orderBy('audit_log.seq', 'desc')
     .limit(count)
     .select<(AuditEntry & { readonly at: Date; readonly name: string | null })[]>('audit_log.*', 'people.name');
