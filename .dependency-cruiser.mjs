@@ -34,6 +34,7 @@ const records = [
   ['season', 'skills'],
   ['inspection'],
   ['debrief', 'practice'],
+  ['archive'],
 ];
 const facts = [['inspection', 'season', 'skills'], ['care'], ['planning', 'practice', 'debrief']];
 const floorRule = (floor, above) => ({

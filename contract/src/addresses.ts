@@ -155,4 +155,8 @@ export const ADDRESSES = {
   messages: ['GET', '/api/people/messages'],
   readMessage: ['POST', '/api/people/messages/:message/read'],
   outbox: ['GET', '/api/people/outbox'],
+  archiveHere: ['GET', '/api/archive/here'],
+  takeOutArchive: ['GET', '/api/archive/school'],
+  bringInArchive: ['POST', '/api/archive/school'],
+  personalRecords: ['GET', '/api/archive/people/:person'],
 } as const;

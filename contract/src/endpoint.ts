@@ -33,6 +33,8 @@ export interface Endpoint<
   readonly everNew?: true | undefined;
   /** Answers with server-sent events, each of the shape of the response. */
   readonly streams?: true | undefined;
+  /** A file that is too large for one answer: given out, or taken in as the whole body. */
+  readonly file?: { readonly way: 'out' | 'in'; readonly type: string } | undefined;
 }
 
 /** What a handler is given of a request. */
@@ -69,6 +71,7 @@ export function endpoint<
   body?: B;
   everNew?: true;
   streams?: S;
+  file?: Endpoint['file'];
 }): Endpoint<P, Q, B, R, A, M> & { readonly streams: S } {
   return {
     ...definition,

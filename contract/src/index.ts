@@ -1,3 +1,4 @@
+import * as archive from './archive';
 import * as byHand from './by-hand';
 import * as calendar from './dues';
 import * as care from './care';
@@ -174,6 +175,10 @@ export const endpoints = {
   messages: messages.messages,
   readMessage: messages.readMessage,
   outbox: messages.outbox,
+  archiveHere: archive.archiveHere,
+  takeOutArchive: archive.takeOutArchive,
+  bringInArchive: archive.bringInArchive,
+  personalRecords: archive.personalRecords,
 } as const satisfies Record<string, Endpoint>;
 
 export { ROLES, type Endpoint, type Input, type Output, type Role } from './endpoint';

@@ -7,6 +7,20 @@ const schemaOf = (of: z.ZodType, io: 'input' | 'output') => {
   return schema;
 };
 const json = (schema: object) => ({ content: { 'application/json': { schema } } });
+const binary = (type: string) => ({ content: { [type]: { schema: { type: 'string', format: 'binary' } } } });
+
+function bodyOf({ body, file }: Endpoint): object {
+  if (file?.way === 'in') return { requestBody: { required: true, ...binary(file.type) } };
+  return body ? { requestBody: { required: true, ...json(schemaOf(body, 'input')) } } : {};
+}
+
+function answerOf({ streams, file, response }: Endpoint): object {
+  if (file?.way === 'out') return { description: 'The file', ...binary(file.type) };
+  const schema = schemaOf(response, 'output');
+  return streams
+    ? { description: 'Server-sent events', content: { 'text/event-stream': { schema } } }
+    : { description: 'Done', ...json(schema) };
+}
 
 function parametersOf({ params, query }: Endpoint): readonly object[] {
   const each = (shape: z.ZodType | undefined, where: 'path' | 'query') => {
@@ -42,14 +56,9 @@ export function openApiOf(endpoints: Readonly<Record<string, Endpoint>>) {
         tags: [endpoint.path.split('/')[2]],
         ...(endpoint.access === 'anyone' ? { security: [] } : {}),
         ...(parametersOf(endpoint).length > 0 ? { parameters: parametersOf(endpoint) } : {}),
-        ...(endpoint.body ? { requestBody: { required: true, ...json(schemaOf(endpoint.body, 'input')) } } : {}),
+        ...bodyOf(endpoint),
         responses: {
-          200: endpoint.streams
-            ? {
-                description: 'Server-sent events',
-                content: { 'text/event-stream': { schema: schemaOf(endpoint.response, 'output') } },
-              }
-            : { description: 'Done', ...json(schemaOf(endpoint.response, 'output')) },
+          200: answerOf(endpoint),
           default: refused,
         },
       },

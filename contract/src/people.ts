@@ -144,6 +144,8 @@ export const DOOR_EVENTS = [
   'password-chosen',
   'password-changed',
   'note-read',
+  'archive-taken-out',
+  'archive-brought-in',
 ] as const;
 /** Records whose changes are written down. */
 export const CHANGED_THINGS = ['sites', 'hives', 'people', 'trainee_groups', 'sessions'] as const;

@@ -6,6 +6,7 @@ import session from 'express-session';
 import helmet from 'helmet';
 import { join } from 'node:path';
 import { pinoHttp } from 'pino-http';
+import { archiveRoutes } from './routes/archive';
 import { careRoutes } from './routes/care';
 import type { Config } from './config';
 import type { Context } from './context';
@@ -19,7 +20,7 @@ import { peopleRoutes } from './routes/people';
 import { planningRoutes } from './routes/planning';
 import { Refusal } from './problem';
 import { roomOnDisk } from './room-on-disk';
-import { deadline, serving } from './routing';
+import { WHOLE_FILE, deadline, serving } from './routing';
 import { seasonRoutes } from './routes/season';
 import { practiceRoutes } from './routes/practice';
 import { skillsRoutes } from './routes/skills';
@@ -121,7 +122,10 @@ function openApi(): RequestHandler {
 function readBody(): RequestHandler {
   const small = express.json({ limit: BODY_LIMIT, type: () => true });
   const large = express.json({ limit: FILE_LIMIT, type: () => true });
-  return (request, response, next) => (FILE_PATHS.test(request.path) ? large : small)(request, response, next);
+  return (request, response, next) => {
+    if (WHOLE_FILE.test(request.path)) next();
+    else (FILE_PATHS.test(request.path) ? large : small)(request, response, next);
+  };
 }
 
 function apiRouter(context: Context, config: Config, refreshed: () => Promise<void>, traffic: Traffic): Router {
@@ -143,6 +147,7 @@ function apiRouter(context: Context, config: Config, refreshed: () => Promise<vo
     careRoutes,
     skillsRoutes,
     practiceRoutes,
+    archiveRoutes,
   ])
     room(context, serve);
   return router;

@@ -47,6 +47,8 @@ const closed = (server: Server): Promise<void> =>
 const DRAIN = 8_000;
 const SWEEP_EVERY = 3_600_000;
 const KEEP_ALIVE = 75_000;
+/** Longest that a request may take to come in, ms: an archive over a slow line. */
+const LONGEST_UPLOAD = 30 * 60_000;
 const DEVICES_KEPT = 2 * 365 * DAY;
 
 /** Tables up to date, and the demo in them where it is asked for; one process at a time. */
@@ -119,6 +121,7 @@ export async function startServer(config: Config): Promise<Running> {
     // Longer than proxies keep a line that nobody uses: it is theirs to close, not ours in the middle of a request.
     server.keepAliveTimeout = KEEP_ALIVE;
     server.headersTimeout = KEEP_ALIVE + 1_000;
+    server.requestTimeout = LONGEST_UPLOAD;
     const port = await listen(server, config.port, config.host);
     open.push(server);
     stopPlanning = startPlanRunner(context, { nice: config.planningNice }).stop;

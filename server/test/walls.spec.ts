@@ -391,6 +391,11 @@ const LINES: Readonly<
   },
   takeBackChecklist: { may: 'LF', or: 409 },
   outbox: { may: 'LF' },
+  archiveHere: { may: 'LF' },
+  takeOutArchive: { may: 'LF' },
+  // Whoever may is asked for the name of what is replaced.
+  bringInArchive: { may: 'LF', query: () => ({ replaces: 'another school' }), or: 409 },
+  personalRecords: { may: 'LT', params: () => ({ person: people.T }) },
   changeLog: { may: 'LF' },
   planBoard: { may: 'LSOF' },
   planVersions: { may: 'LSOF' },

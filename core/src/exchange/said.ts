@@ -21,6 +21,13 @@ export interface ExchangeSentences {
   'no-whole-number': { text: string; column: string; least: number; most: number };
   'no-eighths': { text: string };
   'yes-or-no': { text: string; column: string };
+  'no-archive': null;
+  'archive-newer': { version: number; reads: number };
+  'archive-head': null;
+  'archive-line': { line: number };
+  'archive-long-line': { line: number };
+  'archive-rows': { table: string; promised: number; there: number };
+  'archive-cut-off': { lines: number };
 }
 
 export const say = saying<ExchangeSentences>('exchange');

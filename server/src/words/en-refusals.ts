@@ -139,6 +139,20 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'one-group-twice': 'A group stands there twice.',
   'does-not-fit-yet': ({ troubles }, w) =>
     `${troubles.map((each) => w.text(each)).join(' ')} Change it, or say why it is held anyway.`,
+  'owners-archive': 'The whole school is taken out and brought in by its owner only: ask them.',
+  'own-records-only': 'What is kept of somebody else is shown to lead instructors only.',
+  'archive-name': ({ name }) => `To replace the school, type its name as it stands here: ${name}. Nothing was changed.`,
+  'archive-ids-in-use':
+    'Records of this archive belong to another school of this installation. Bring it in as a copy: printed labels then have to be made anew. Nothing was changed.',
+  'archive-refused': ({ why }, w) => `${w.text(why)} Nothing was changed.`,
+  'archive-column': ({ table, column }) =>
+    `The archive holds ${column === null ? `a table ${table}` : `a column ${column} of ${table}`} that this installation does not know: update it first.`,
+  'archive-value': ({ line, column }, w) => `Line ${w.number(line)} of the archive: ${column} is nothing that can be kept.`,
+  'archive-other-school': ({ line }, w) => `Line ${w.number(line)} of the archive belongs to another school.`,
+  'archive-points-out': ({ line, table }, w) =>
+    `Line ${w.number(line)} of the archive names something of ${table} that does not stand before it.`,
+  'archive-too-large': ({ GB }, w) => `The archive is larger than ${w.number(GB)} GB. Nothing was changed.`,
+  'archive-unreadable': 'This is no archive of a school, or it is cut off: it cannot be unpacked. Nothing was changed.',
   'changed-meanwhile': ({ by }) =>
     `${by ?? 'Somebody'} has changed this since you opened it. Compare both below, then save again.`,
   'site-name-in-use': ({ name }) => `There is a site called ${name} already: give this one another name.`,

@@ -108,6 +108,17 @@ export interface RefusalSentences {
   'one-hive-twice': null;
   'one-group-twice': null;
   'does-not-fit-yet': { troubles: readonly Text[] };
+  'owners-archive': null;
+  'own-records-only': null;
+  'archive-name': { name: string };
+  'archive-ids-in-use': null;
+  'archive-refused': { why: Text };
+  'archive-column': { table: string; column: string | null };
+  'archive-value': { line: number; column: string };
+  'archive-other-school': { line: number };
+  'archive-points-out': { line: number; table: string };
+  'archive-too-large': { GB: number };
+  'archive-unreadable': null;
   'changed-meanwhile': { by: string | null; at: string | null };
   'site-name-in-use': { name: string };
   'group-name-in-use': { name: string };

@@ -27,4 +27,14 @@ export const exchangeSentences: Sentences<ExchangeSentences> = {
     `“${text}” under ${column}: a whole number from ${least} to ${most} is needed.`,
   'no-eighths': ({ text }) => `“${text}” under within: eighths from 0.25 to 4 are needed.`,
   'yes-or-no': ({ text, column }) => `“${text}” under ${column}: yes or no.`,
+  'no-archive': 'This is no archive of a school: choose the file that was taken out under Office, Archive.',
+  'archive-newer': ({ version, reads }) =>
+    `The archive has form ${version}; this installation reads up to ${reads}: update it first.`,
+  'archive-head': 'The first line of the archive is damaged: take the archive out once more.',
+  'archive-line': ({ line }, w) => `Line ${w.number(line)} of the archive is damaged: take the archive out once more.`,
+  'archive-long-line': ({ line }, w) => `Line ${w.number(line)} of the archive is longer than any record: the file is damaged.`,
+  'archive-rows': ({ table, promised, there }, w) =>
+    `The archive promises ${w.number(promised)} rows of ${table} and holds ${w.number(there)}: take the archive out once more.`,
+  'archive-cut-off': ({ lines }, w) =>
+    `The archive ends after line ${w.number(lines)} and is not whole: copy or download it once more.`,
 };

@@ -5,7 +5,7 @@ export { erasePerson } from './erase-store';
 export { awaitsOwner, beginSchool, newStartCode } from './first-owner';
 export { acceptInvitation, changePassword, invite, lookAtInvitation } from './invitations';
 export { type HousePractice } from './house-practice';
-export { schoolHome } from './member-store';
+export { mayTypeName, noteOf, schoolHome } from './member-store';
 export { addMembers, changeMember, keepGroup, members, readEmergencyNote, retireGroup, retireMember } from './members';
 export { messages, outbox, readMessage, tell } from './messages';
 export { addGroup, addPerson, addSchool, checkSignIn, chooseUnits, shown } from './service';

@@ -1,0 +1,2 @@
+export { bringInArchive } from './bring-in';
+export { archiveHere, personalRecords, schoolArchive } from './take-out';
