@@ -7,6 +7,7 @@ import { gzipSync } from 'node:zlib';
 import { ensureDependencies } from './lib/dependencies.mjs';
 import { ensureBuild } from './lib/build.mjs';
 import { DATABASE, ensurePackages } from './lib/debian.mjs';
+import { archiveComesIn } from './lib/archive-bench.mjs';
 import { combBench } from './lib/comb-bench.mjs';
 import { coldStart, leadCalls, openVisits, recordReadings, syncMany } from './lib/hive-bench.mjs';
 import { freePort } from './lib/mariadb.mjs';
@@ -14,7 +15,7 @@ import { ROOT } from './lib/paths.mjs';
 import { plannerBoard } from './lib/planner-board.mjs';
 import { run, say } from './lib/say.mjs';
 import { tapsASide } from './lib/taps-bench.mjs';
-import { PASSWORD } from './lib/traffic.mjs';
+import { PASSWORD, signIn } from './lib/traffic.mjs';
 import { everybodyReloads, viewsAsked } from './lib/views-bench.mjs';
 import { vitals } from './lib/vitals-bench.mjs';
 
@@ -343,6 +344,11 @@ await run(async () => {
     const all = await everybodyReloads(address);
     say(
       `20 trainees and 5 of the staff load every screen within 10 s: ${all.asked} answers, half within ${all.half.toFixed(0)} ms, 95 of 100 within ${all.most.toFixed(0)} ms, refused ${all.refused.length === 0 ? 'none' : all.refused.join('; ')}`,
+    );
+    // The last: it takes the place of the school.
+    const school = await archiveComesIn(address, (await signIn(address, 'morag')).cookie, data);
+    say(
+      `archive of five years (100,000 sides, 300 photos; ${school.file.toFixed(0)} MB, unpacked ${school.unpacked.toFixed(0)}): in ${school.seconds.toFixed(0)} s with ${school.memoryIn.toFixed(0)} MB more memory, out ${school.out.toFixed(0)} s with ${school.memoryOut.toFixed(0)} MB`,
     );
     await warm.stop();
   } finally {

@@ -38,7 +38,9 @@ export const bringInArchive = endpoint({
     ids: z
       .enum(['kept', 'new'])
       .optional()
-      .describe('Whether records keep their ids, so that printed labels lead to them; new where another school here has them.'),
+      .describe(
+        'Whether records keep their ids, so that printed labels lead to them; new where another school here has them.',
+      ),
     me: Id.optional().describe('Who of the archive whoever brings it in is; left out where nobody is.'),
   }),
   response: z.object({
@@ -53,7 +55,8 @@ export const personalRecords = endpoint({
   method: 'GET',
   path: '/api/archive/people/:person',
   access: ROLES,
-  summary: 'All that is kept of one person, by table: for themselves, and for lead instructors. Emergency notes included',
+  summary:
+    'All that is kept of one person, by table: for themselves, and for lead instructors. Emergency notes included',
   params: z.object({ person: Id }),
   response: z.null(),
   file: { way: 'out', type: 'application/json' },

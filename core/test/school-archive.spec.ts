@@ -31,7 +31,11 @@ function read(...lines: readonly (object | string)[]): string {
 
 describe('an archive of a school', () => {
   const cases: readonly (readonly [why: string, lines: readonly (object | string)[], says: RegExp])[] = [
-    ['whole', [head({ sites: 1, hives: 2 }), row('sites', 'a'), row('hives', '1'), row('hives', '2'), end(3)], /whole$/],
+    [
+      'whole',
+      [head({ sites: 1, hives: 2 }), row('sites', 'a'), row('hives', '1'), row('hives', '2'), end(3)],
+      /whole$/,
+    ],
     ['of a school with nothing', [head({ sites: 0, hives: 0 }), end(0)], /whole$/],
     ['tables without rows between', [head({ a: 0, b: 1, c: 0 }), row('b', '1'), end(1)], /whole$/],
     ['another file', ['{"some": "json"}'], /no archive of a school/],
@@ -40,13 +44,21 @@ describe('an archive of a school', () => {
     ['of a newer installation', [head({}, { version: 9 }), end(0)], /form 9.*reads up to 1: update/],
     ['of no version', [head({}, { version: 'x' }), end(0)], /no archive/],
     ['without counts', [head({ a: 'many' }), end(0)], /first line of the archive is damaged/],
-    ['a line torn in the middle', [head({ a: 1 }), '{"table":"a","row":{"id"', end(1)], /Line 2 of the archive is damaged/],
+    [
+      'a line torn in the middle',
+      [head({ a: 1 }), '{"table":"a","row":{"id"', end(1)],
+      /Line 2 of the archive is damaged/,
+    ],
     ['cut off after a whole row', [head({ a: 2 }), row('a', '1'), row('a', '2')], /ends after line 3 and is not whole/],
     ['a row is missing', [head({ a: 2, b: 0 }), row('a', '1'), end(1)], /promises 2 rows of a and holds 1/],
     ['a row too many', [head({ a: 1 }), row('a', '1'), row('a', '2'), end(2)], /promises 1 rows of a and holds 2/],
     ['the end counts otherwise', [head({ a: 1 }), row('a', '1'), end(7)], /Line 3 of the archive is damaged/],
     ['a table that was not named', [head({ a: 0 }), row('b', '1'), end(1)], /Line 2/],
-    ['tables in another order', [head({ a: 1, b: 1 }), row('b', '1'), row('a', '1'), end(2)], /promises 1 rows of a and holds 0/],
+    [
+      'tables in another order',
+      [head({ a: 1, b: 1 }), row('b', '1'), row('a', '1'), end(2)],
+      /promises 1 rows of a and holds 0/,
+    ],
     ['something after the end', [head({ a: 0 }), end(0), row('a', '1')], /Line 3/],
     ['a row that is none', [head({ a: 1 }), { table: 'a', row: [] }, end(1)], /Line 2/],
   ];

@@ -55,8 +55,11 @@ function headOf(line: unknown): ArchiveHead {
   const { version, school, by, tables, made } = head;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) throw new Unfit(say('no-archive'));
   if (version > ARCHIVE_VERSION) throw new Unfit(say('archive-newer', { version, reads: ARCHIVE_VERSION }));
-  const named = [school, by].every((each) => isRecord(each) && typeof each.id === 'string' && typeof each.name === 'string');
-  const counted = isRecord(tables) && Object.values(tables).every((rows) => Number.isInteger(rows) && Number(rows) >= 0);
+  const named = [school, by].every(
+    (each) => isRecord(each) && typeof each.id === 'string' && typeof each.name === 'string',
+  );
+  const counted =
+    isRecord(tables) && Object.values(tables).every((rows) => Number.isInteger(rows) && Number(rows) >= 0);
   if (!named || !counted || typeof made !== 'string') throw new Unfit(say('archive-head'));
   return head as unknown as ArchiveHead;
 }

@@ -1,5 +1,5 @@
 import { createGunzip, createGzip } from 'node:zlib';
-import { Readable, pipeline } from 'node:stream';
+import { Readable } from 'node:stream';
 import { pipeline as piped } from 'node:stream/promises';
 import type { Request } from 'express';
 import { endpoints } from '@brave-comb/contract';
@@ -17,8 +17,11 @@ const MOST_GB = 4;
 /** The text of a compressed upload, as it comes. */
 async function* unpacked(request: Request): AsyncGenerator<string> {
   const gunzip = createGunzip();
-  // What goes wrong on the way is thrown where it is read.
-  pipeline(request, gunzip, () => undefined);
+  // Piped by hand: where what comes cannot be unpacked, the request must live on to be answered.
+  request.once('close', () => {
+    if (!request.complete) gunzip.destroy(new Refusal(400, 'cut-off', say('cut-off')));
+  });
+  request.pipe(gunzip);
   const decoder = new TextDecoder('utf-8', { fatal: true });
   let bytes = 0;
   try {
@@ -29,7 +32,6 @@ async function* unpacked(request: Request): AsyncGenerator<string> {
     }
     yield decoder.decode();
   } catch (error) {
-    if (request.destroyed && !request.complete) throw new Refusal(400, 'cut-off', say('cut-off'));
     const { code = '', name } = error as Error & { code?: string };
     if (code.startsWith('Z_') || name === 'TypeError') throw new Refusal(422, 'not-read', say('archive-unreadable'));
     throw error;

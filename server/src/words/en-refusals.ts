@@ -147,7 +147,8 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'archive-refused': ({ why }, w) => `${w.text(why)} Nothing was changed.`,
   'archive-column': ({ table, column }) =>
     `The archive holds ${column === null ? `a table ${table}` : `a column ${column} of ${table}`} that this installation does not know: update it first.`,
-  'archive-value': ({ line, column }, w) => `Line ${w.number(line)} of the archive: ${column} is nothing that can be kept.`,
+  'archive-value': ({ line, column }, w) =>
+    `Line ${w.number(line)} of the archive: ${column} is nothing that can be kept.`,
   'archive-other-school': ({ line }, w) => `Line ${w.number(line)} of the archive belongs to another school.`,
   'archive-points-out': ({ line, table }, w) =>
     `Line ${w.number(line)} of the archive names something of ${table} that does not stand before it.`,

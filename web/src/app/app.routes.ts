@@ -326,6 +326,12 @@ export const routes: Routes = [
         loadComponent: () => import('./office/hive').then((m) => m.HiveScreen),
       },
       {
+        path: 'office/archive',
+        title: $localize`Archive – Brave Comb`,
+        data: { place: 'office', view: 'archive', strip: 'none' },
+        loadComponent: () => import('./office/archive').then((m) => m.ArchiveScreen),
+      },
+      {
         path: 'office/changes',
         title: $localize`Changes – Brave Comb`,
         data: { place: 'office', view: 'changes', strip: 'none' },

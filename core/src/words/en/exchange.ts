@@ -32,7 +32,8 @@ export const exchangeSentences: Sentences<ExchangeSentences> = {
     `The archive has form ${version}; this installation reads up to ${reads}: update it first.`,
   'archive-head': 'The first line of the archive is damaged: take the archive out once more.',
   'archive-line': ({ line }, w) => `Line ${w.number(line)} of the archive is damaged: take the archive out once more.`,
-  'archive-long-line': ({ line }, w) => `Line ${w.number(line)} of the archive is longer than any record: the file is damaged.`,
+  'archive-long-line': ({ line }, w) =>
+    `Line ${w.number(line)} of the archive is longer than any record: the file is damaged.`,
   'archive-rows': ({ table, promised, there }, w) =>
     `The archive promises ${w.number(promised)} rows of ${table} and holds ${w.number(there)}: take the archive out once more.`,
   'archive-cut-off': ({ lines }, w) =>

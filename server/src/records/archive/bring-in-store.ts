@@ -68,10 +68,15 @@ export function writing(trx: Knex, table: Table) {
   };
   return {
     async add(row: ArchiveRow, more: object, size: number): Promise<void> {
-      const values = Object.fromEntries(Object.entries(row).map(([name, value]) => [name, asKept(holds.get(name), value)]));
+      const values = Object.fromEntries(
+        Object.entries(row).map(([name, value]) => [name, asKept(holds.get(name), value)]),
+      );
       const pointing = pointsHere.filter((column) => typeof values[column] === 'string');
       if (pointing.length > 0) {
-        later.push({ id: values.id as string, values: Object.fromEntries(pointing.map((name) => [name, values[name]])) });
+        later.push({
+          id: values.id as string,
+          values: Object.fromEntries(pointing.map((name) => [name, values[name]])),
+        });
         for (const column of pointing) values[column] = null;
       }
       held.push({ ...values, ...more });
@@ -98,7 +103,9 @@ export const wayInOf = (id: string, here: WayIn | undefined): WayIn =>
 
 /** Puts what a school is called and how it works in the place of what was. */
 export const writeSchool = (trx: Knex, id: string, { name, practice, home }: ArchiveRow) =>
-  trx('schools').where({ id }).update({ name, practice: JSON.stringify(practice), home: home && JSON.stringify(home) });
+  trx('schools')
+    .where({ id })
+    .update({ name, practice: JSON.stringify(practice), home: home && JSON.stringify(home) });
 
 /** Sessions, devices, invitations and the like of whoever and whatever is no longer there are taken away, or forget whom they named. */
 export async function tidyOutside(trx: Knex, gone: Readonly<Record<string, readonly string[]>>): Promise<void> {
@@ -106,13 +113,19 @@ export async function tidyOutside(trx: Knex, gone: Readonly<Record<string, reado
     const rows = trx(from).whereIn(column, gone[table] ?? []);
     await (nullable ? rows.update({ [column]: null }) : rows.delete());
   }
-  await trx('web_sessions').whereIn('person', gone.people ?? []).delete();
+  await trx('web_sessions')
+    .whereIn('person', gone.people ?? [])
+    .delete();
 }
 
 export const idsOf = (trx: Knex, table: 'people' | 'sites', school: string): Promise<string[]> =>
   trx(table).where({ school }).pluck('id');
 
 export async function withoutWayIn(trx: Knex, school: string): Promise<number> {
-  const names = await trx('people').where({ school }).whereNull('erased_at').whereNull('retired_at').pluck<string[]>('sign_in');
+  const names = await trx('people')
+    .where({ school })
+    .whereNull('erased_at')
+    .whereNull('retired_at')
+    .pluck<string[]>('sign_in');
   return names.filter((name) => !mayTypeName(name)).length;
 }

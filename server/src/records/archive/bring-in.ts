@@ -70,7 +70,8 @@ function checkRow(table: Table, row: ArchiveRow, school: string, seen: Seen, num
   for (const { column, table: to } of table.references) {
     const id = row[column];
     if (id === null || id === undefined || to === table.name) continue;
-    if (typeof id !== 'string' || !seen.get(to)?.has(id)) throw new Unfit(say('archive-points-out', { line: number, table: to }));
+    if (typeof id !== 'string' || !seen.get(to)?.has(id))
+      throw new Unfit(say('archive-points-out', { line: number, table: to }));
   }
   if (typeof row.id === 'string') seen.get(table.name)?.add(row.id);
 }
@@ -114,7 +115,9 @@ async function replace(trx: Db, actor: Actor, wish: Wish, lines: AsyncIterable<s
   const { school } = actor;
   const tables = new Map((await schoolTables(trx)).map((table) => [table.name, table]));
   const seen: Seen = new Map(
-    [...tables.values()].flatMap(({ references }) => references.map(({ table }) => [table, new Set<string>()] as const)),
+    [...tables.values()].flatMap(({ references }) =>
+      references.map(({ table }) => [table, new Set<string>()] as const),
+    ),
   );
   const [here, own] = [await waysIn(trx, school), await personRow(trx, actor.id)];
   const before = { people: [...here.keys()], sites: await idsOf(trx, 'sites', school) };
@@ -164,7 +167,10 @@ async function replace(trx: Db, actor: Actor, wish: Wish, lines: AsyncIterable<s
     if (taken(error) && wish.ids !== 'new') throw new Refusal(409, 'id-in-use', say('archive-ids-in-use'));
     throw error;
   }
-  const after = { people: new Set(await idsOf(trx, 'people', school)), sites: new Set(await idsOf(trx, 'sites', school)) };
+  const after = {
+    people: new Set(await idsOf(trx, 'people', school)),
+    sites: new Set(await idsOf(trx, 'sites', school)),
+  };
   await tidyOutside(trx, {
     people: before.people.filter((id) => !after.people.has(id)),
     sites: before.sites.filter((id) => !after.sites.has(id)),

@@ -59,7 +59,12 @@ interface ColumnRow {
   readonly column_key: string;
 }
 
-const HOLDS: Readonly<Record<string, Holds>> = { datetime: 'moment', timestamp: 'moment', mediumblob: 'bytes', blob: 'bytes' };
+const HOLDS: Readonly<Record<string, Holds>> = {
+  datetime: 'moment',
+  timestamp: 'moment',
+  mediumblob: 'bytes',
+  blob: 'bytes',
+};
 
 /**
  * The tables of a school in an order in which what a row points to stands before it. Read from the database, so that a new table is never
@@ -137,7 +142,9 @@ function inOrder(tables: readonly Table[]): readonly Table[] {
 }
 
 /** References to tables of a school from tables that stay with the installation. */
-export async function referencesFromOutside(db: Knex): Promise<readonly (Reference & { from: string; nullable: boolean })[]> {
+export async function referencesFromOutside(
+  db: Knex,
+): Promise<readonly (Reference & { from: string; nullable: boolean })[]> {
   const rows = await db('information_schema.key_column_usage as k')
     .join('information_schema.columns as c', function () {
       this.on('c.table_schema', 'k.table_schema')

@@ -5,7 +5,14 @@ import { type Table, ofSchool } from './tables-store';
 /** Rows that are read at once; of tables with large ones, so many. */
 const PAGE = 400;
 const LARGE_PAGE = 8;
-const LARGE: ReadonlySet<string> = new Set(['attachments', 'forecasts', 'climates', 'observed_days', 'plan_jobs', 'plan_versions']);
+const LARGE: ReadonlySet<string> = new Set([
+  'attachments',
+  'forecasts',
+  'climates',
+  'observed_days',
+  'plan_jobs',
+  'plan_versions',
+]);
 
 /** Rows of a school in a table. A plan that is being reckoned is not one yet. */
 const rowsOf = (db: Knex, table: Table, school: string): Knex.QueryBuilder => {
@@ -34,26 +41,19 @@ function written({ columns }: Table, row: Readonly<Record<string, unknown>>): Ar
   );
 }
 
-/** The rows of a school's table, page by page: as much as is asked for is read. */
+/** The rows of a school's table, some at a time: as much as is asked for is read. Their keys are found once, so that none is sought for again. */
 export async function* rowsForArchive(db: Knex, table: Table, school: string): AsyncGenerator<ArchiveRow> {
+  const key = [...table.key];
+  const order = key.map((column) => ({ column }));
+  const keys = (await rowsOf(db, table, school).orderBy(order).select(key)) as Readonly<Record<string, string>>[];
   const page = LARGE.has(table.name) ? LARGE_PAGE : PAGE;
-  const places = table.key.map(() => '??').join(', ');
-  let last: readonly unknown[] | null = null;
-  for (;;) {
-    const asked = rowsOf(db, table, school);
-    if (last !== null)
-      void asked.whereRaw(`(${places}) > (${table.key.map(() => '?').join(', ')})`, [...table.key, ...(last as string[])]);
-    const rows = (await asked
-      .orderBy(table.key.map((column) => ({ column })))
-      .limit(page)
-      .select(
-        ...selected(db, table),
-        ...(table.counted ? table.key : []),
-      )) as Readonly<Record<string, unknown>>[];
+  for (let from = 0; from < keys.length; from += page) {
+    const wanted = keys.slice(from, from + page).map((row) => key.map((column) => row[column]!));
+    const rows = (await db(table.name)
+      .whereIn(key, wanted)
+      .orderBy(order)
+      .select(...selected(db, table))) as Readonly<Record<string, unknown>>[];
     for (const row of rows) yield written(table, row);
-    const end = rows.at(-1);
-    if (!end || rows.length < page) return;
-    last = table.key.map((column) => end[column]);
   }
 }
 
@@ -62,7 +62,11 @@ export const schoolRow = (db: Knex, school: string): Promise<{ name: string; pra
   db('schools').where({ id: school }).first('name', 'practice', 'home');
 
 /** Columns that name people without being held to it by the database. */
-const NAMES_PEOPLE: Readonly<Record<string, string>> = { people: 'id', planning_terms: 'owner', record_changes: 'record' };
+const NAMES_PEOPLE: Readonly<Record<string, string>> = {
+  people: 'id',
+  planning_terms: 'owner',
+  record_changes: 'record',
+};
 
 /** Rows of a table that name somebody, in any column or in what was entered at a hive; files are counted only. */
 export async function rowsNaming(

@@ -312,6 +312,15 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
       },
     ],
   },
+  archive: {
+    name: $localize`Archive`,
+    purpose: $localize`The whole school as one file: taken out to keep it safe, brought in at another place or after a mishap.`,
+    parts: [
+      {
+        says: $localize`A file is read to its end and compared first. Then all of it takes the place of the school, or nothing does: also when the power fails half-way.`,
+      },
+    ],
+  },
   changes: {
     name: $localize`Changes`,
     purpose: $localize`Who changed which record, with before and after; who came in; who read what is private.`,

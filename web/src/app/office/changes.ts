@@ -30,6 +30,8 @@ const DOORS: Readonly<Record<NonNullable<Line['door']>, string>> = {
   'password-chosen': $localize`chose a password`,
   'password-changed': $localize`changed the password`,
   'note-read': $localize`read an emergency note`,
+  'archive-taken-out': $localize`took out the whole school`,
+  'archive-brought-in': $localize`brought in the archive of`,
 };
 const FIELDS: Readonly<Record<string, string>> = {
   name: $localize`name`,

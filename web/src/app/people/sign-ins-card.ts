@@ -4,6 +4,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatDialogModule } from '@angular/material/dialog';
 import { LEAST_PASSWORD } from '@brave-comb/core/people';
 import { saving } from '../api/saving';
+import { WHO } from '../api/who';
 import { ViewDesk } from '../api/view-desk';
 import { FIELD } from '../parts/field';
 import { dayOf, timeOf } from '../ui/format';
@@ -45,6 +46,10 @@ import { dayOf, timeOf } from '../ui/format';
       @if ((watched.data()?.sessions?.length ?? 0) > 1) {
         <button type="button" matButton="outlined" (click)="end(null)" i18n>Sign out everywhere else</button>
       }
+      <h3 i18n>What is kept of you</h3>
+      <p>
+        <a matButton="outlined" [href]="'/api/archive/people/' + id()" download i18n>Download all of it</a>
+      </p>
       <h3 i18n>Another password</h3>
       <form [formGroup]="form" (ngSubmit)="change()">
         <label bcField
@@ -108,6 +113,7 @@ import { dayOf, timeOf } from '../ui/format';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class SignInsCard {
+  protected readonly id = inject(WHO);
   protected readonly watched = inject(ViewDesk).watch('mySignIns', () => ({}));
   protected readonly save = saving();
   protected readonly least = LEAST_PASSWORD;
