@@ -22,7 +22,9 @@ function held() {
 }
 
 function* grown(lines) {
-  const entries = lines.filter(({ table, row }) => table === 'visit_entries' && row.body.kind === 'frame-side-recorded');
+  const entries = lines.filter(
+    ({ table, row }) => table === 'visit_entries' && row.body.kind === 'frame-side-recorded',
+  );
   const visits = lines.filter(({ table }) => table === 'visits');
   const [first] = lines;
   const counts = { ...first.head.tables };

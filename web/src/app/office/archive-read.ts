@@ -25,11 +25,10 @@ export type ReadNews =
 
 const TELL_EVERY = 5_000;
 
-async function* textOf(file: Blob): AsyncGenerator<string> {
+async function* textOf(file: ReadableStream<BufferSource>): AsyncGenerator<string> {
   const reader = file
-    .stream()
     .pipeThrough(new DecompressionStream('gzip'))
-    .pipeThrough(new TextDecoderStream('utf-8', { fatal: true }) as TransformStream<Uint8Array, string>)
+    .pipeThrough(new TextDecoderStream('utf-8', { fatal: true }))
     .getReader();
   for (;;) {
     const { done, value } = await reader.read();
@@ -44,7 +43,7 @@ async function* textOf(file: Blob): AsyncGenerator<string> {
  * @param file as it was taken out
  * @param tell told how far it is, and at last what is in it or why it cannot be read; `null` where it cannot be unpacked
  */
-export async function readArchive(file: Blob, tell: (news: ReadNews) => void): Promise<void> {
+export async function readArchive(file: ReadableStream<BufferSource>, tell: (news: ReadNews) => void): Promise<void> {
   const reading = archiveReading();
   const columns: Record<string, readonly string[]> = {};
   const leads: Staff[] = [];

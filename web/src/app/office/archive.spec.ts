@@ -1,4 +1,3 @@
-import { gzipSync } from 'node:zlib';
 import { TestBed } from '@angular/core/testing';
 import { showView } from '../../testing/ahead';
 import { textOf } from '../../testing/text';
@@ -23,12 +22,20 @@ const lines = (change: object = {}) => [
   { table: 'hives', row: { id: 'h', number: '4' } },
   { end: { rows: 4 } },
 ];
-const packed = (all: readonly object[]) =>
-  gzipSync(all.map((line) => `${JSON.stringify(line)}\n`).join('')) as unknown as BlobPart;
+type Bytes = ReadableStream<BufferSource>;
+const fileOf = (text: string): Bytes =>
+  new ReadableStream<BufferSource>({
+    start(file) {
+      file.enqueue(new TextEncoder().encode(text));
+      file.close();
+    },
+  });
+const packed = (all: readonly object[]): Bytes =>
+  fileOf(all.map((line) => `${JSON.stringify(line)}\n`).join('')).pipeThrough(new CompressionStream('gzip'));
 
-async function lastNews(file: BlobPart): Promise<ReadNews> {
+async function lastNews(file: Bytes): Promise<ReadNews> {
   const told: ReadNews[] = [];
-  await readArchive(new Blob([file]), (news) => told.push(news));
+  await readArchive(file, (news) => told.push(news));
   return told.at(-1)!;
 }
 
@@ -45,9 +52,10 @@ describe('an archive that is read before it is sent', () => {
     });
   });
   it('is refused in words where it is another file, not whole or newer', async () => {
-    expect(await lastNews('id,name')).toEqual({ is: 'refused', why: null });
-    expect(await lastNews(packed(lines().slice(0, 4)))).toMatchObject({ is: 'refused', why: { say: 'archive-cut-off' } });
-    expect(await lastNews(packed(lines({ version: 4 })))).toMatchObject({ why: { say: 'archive-newer' } });
+    expect(await lastNews(fileOf('id,name'))).toEqual({ is: 'refused', why: null });
+    const why = async (all: readonly object[]) => JSON.stringify(await lastNews(packed(all)));
+    expect(await why(lines().slice(0, 4))).toContain('archive-cut-off');
+    expect(await why(lines({ version: 4 }))).toContain('archive-newer');
   });
 });
 
@@ -61,7 +69,12 @@ const HERE = {
 };
 
 async function page(here: object, sent: (query: object) => Promise<unknown>) {
-  const reader = { read: (file: File, tell: (news: ReadNews) => void) => (void readArchive(file, tell), () => undefined) };
+  const reader: Pick<ArchiveReader, 'read'> = {
+    read: (_file, tell) => {
+      void readArchive(packed(lines()), tell);
+      return () => undefined;
+    },
+  };
   const queries: object[] = [];
   const upload: Pick<FileUpload, 'send'> = {
     send: (_endpoint, query) => {
@@ -69,11 +82,10 @@ async function page(here: object, sent: (query: object) => Promise<unknown>) {
       return { answer: sent(query), cancel: () => undefined } as Upload<never>;
     },
   };
-  const fixture = await showView(ArchiveScreen, { archiveHere: here }, [
+  const { fixture, element } = await showView(ArchiveScreen, 'archiveHere', here, 'lead', {}, [
     { provide: ArchiveReader, useValue: reader },
     { provide: FileUpload, useValue: upload },
   ]);
-  const element = fixture.nativeElement as HTMLElement;
   const shows = (text: string) =>
     vi.waitFor(async () => {
       await fixture.whenStable();
@@ -88,9 +100,9 @@ async function page(here: object, sent: (query: object) => Promise<unknown>) {
     queries,
     shows,
     press,
-    choose(file: BlobPart) {
+    choose() {
       const field = element.querySelector<HTMLInputElement>('input[type=file]')!;
-      Object.defineProperty(field, 'files', { value: [new File([file], 'school.jsonl.gz')], configurable: true });
+      Object.defineProperty(field, 'files', { value: [new File([], 'school.jsonl.gz')], configurable: true });
       field.dispatchEvent(new Event('change'));
     },
     async type(name: string) {
@@ -109,7 +121,7 @@ describe('the archive', () => {
         ? Promise.resolve({ rows: 4, school: 'Thorn Hollow', withoutWayIn: 1 })
         : Promise.reject({ status: 409, problem: 'id-in-use', message: 'Bring it in as a copy.', details: [] }),
     );
-    at.choose(packed(lines()));
+    at.choose();
     await at.shows('read to its end and whole');
     await at.shows('People 24 2');
     at.press('Replace the school');
@@ -125,12 +137,14 @@ describe('the archive', () => {
 
   it('says what it does not know before anything is sent, and that nothing was changed where the connection ends', async () => {
     const newer = await page({ ...HERE, tables: HERE.tables.slice(0, 1) }, () => Promise.reject(new Error('never')));
-    newer.choose(packed(lines()));
+    newer.choose();
     await newer.shows('The archive holds hives, which this installation does not know');
     TestBed.resetTestingModule();
-    const lost = await page(HERE, () => Promise.reject({ status: 0, problem: 'no-connection', message: '', details: [] }));
-    lost.choose(packed(lines()));
-    await lost.shows('whole');
+    const lost = await page(HERE, () =>
+      Promise.reject({ status: 0, problem: 'no-connection', message: '', details: [] }),
+    );
+    lost.choose();
+    await lost.shows('read to its end and whole');
     await lost.type('Brenna Fell');
     lost.press('Replace the school');
     await lost.shows('The connection was lost. Nothing was changed');

@@ -150,7 +150,9 @@ export class ArchiveScreen {
     this.upload = this.sending.send(endpoints.bringInArchive, query, file, (share) => {
       this.share.set(share);
       this.working.set(
-        share < 1 ? $localize`Bringing it in: ${this.figure(Math.round(share * 100))} %` : $localize`Writing the last of it …`,
+        share < 1
+          ? $localize`Bringing it in: ${this.figure(Math.round(share * 100))} %`
+          : $localize`Writing the last of it …`,
       );
     });
     try {

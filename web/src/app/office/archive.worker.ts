@@ -2,5 +2,5 @@ import { type ReadNews, readArchive } from './archive-read';
 
 /** Reads an archive away from the page. */
 addEventListener('message', ({ data }: MessageEvent<Blob>) => {
-  void readArchive(data, (news: ReadNews) => postMessage(news));
+  void readArchive(data.stream(), (news: ReadNews) => postMessage(news));
 });
