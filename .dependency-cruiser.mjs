@@ -10,7 +10,7 @@ const storeys = [
   ['care', 'harvest', 'skills'],
   ['situation'],
   ['practice', 'planning'],
-  ['exchange', 'roster'],
+  ['exchange', 'house', 'roster'],
   ['words'],
 ];
 /** A room looks down: to those that stand before it, or beside it. */

@@ -6,6 +6,7 @@ import * as colonies from './colonies';
 import * as growing from './increase';
 import type { Endpoint } from './endpoint';
 import * as inspection from './inspection';
+import * as house from './house';
 import * as equipment from './equipment';
 import * as members from './members';
 import * as people from './people';
@@ -175,6 +176,9 @@ export const endpoints = {
   messages: messages.messages,
   readMessage: messages.readMessage,
   outbox: messages.outbox,
+  housePractice: house.housePractice,
+  tryHousePractice: house.tryHousePractice,
+  keepHousePractice: house.keepHousePractice,
   archiveHere: archive.archiveHere,
   takeOutArchive: archive.takeOutArchive,
   bringInArchive: archive.bringInArchive,
@@ -187,6 +191,7 @@ export { Problem, PROBLEMS, type ProblemId } from './parts';
 export { DOOR_EVENTS, type Person, type SchoolHome } from './people';
 export { type Hives, type SiteForm, type Sites } from './equipment';
 export type { Members } from './members';
+export type { HousePracticeForm, TriedPractice } from './house';
 export { CALLED_OFF, type OnHand } from './by-hand';
 export { TALK_PARTS, type Debrief } from './debrief';
 export { WRONG, type WrongId } from './wrong';

@@ -148,7 +148,7 @@ export const DOOR_EVENTS = [
   'archive-brought-in',
 ] as const;
 /** Records whose changes are written down. */
-export const CHANGED_THINGS = ['sites', 'hives', 'people', 'trainee_groups', 'sessions'] as const;
+export const CHANGED_THINGS = ['sites', 'hives', 'people', 'trainee_groups', 'sessions', 'schools'] as const;
 
 export const changeLog = endpoint({
   method: 'GET',

@@ -391,6 +391,9 @@ const LINES: Readonly<
   },
   takeBackChecklist: { may: 'LF', or: 409 },
   outbox: { may: 'LF' },
+  housePractice: { may: 'LSOTUF' },
+  tryHousePractice: { may: 'LF', body: () => ({ changes: { 'full-warmth': 16 } }) },
+  keepHousePractice: { may: 'LF', body: () => ({ changes: { 'group-size': 6 }, was: { 'group-size': 7 } }), or: 409 },
   archiveHere: { may: 'LF' },
   takeOutArchive: { may: 'LF' },
   // Whoever may is asked for the name of what is replaced.

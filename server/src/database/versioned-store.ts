@@ -27,7 +27,7 @@ export interface RecordChange {
   readonly school: string;
   readonly person: string;
   readonly at: Date;
-  readonly thing: Versioned;
+  readonly thing: Versioned | 'schools';
   readonly record: string;
   readonly name: string;
   readonly was: Values | null;
@@ -139,6 +139,18 @@ export const recordChanges = (
     .where(saidIn(words, ['record_changes.name', 'people.name', 'record_changes.was', 'record_changes.is']))
     .orderBy('record_changes.seq', 'desc')
     .limit(count)
+    .select('record_changes.*', 'people.name as by');
+
+/** All changes of one kind of record of a school, the newest first. */
+export const changesOfThing = (
+  db: Knex,
+  school: string,
+  thing: RecordChange['thing'],
+): Promise<(RecordChange & { readonly by: string })[]> =>
+  db('record_changes')
+    .join('people', 'people.id', 'record_changes.person')
+    .where({ 'record_changes.school': school, thing })
+    .orderBy('record_changes.seq', 'desc')
     .select('record_changes.*', 'people.name as by');
 
 /** Names of those who changed some records last. */

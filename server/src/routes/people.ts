@@ -22,7 +22,9 @@ import {
   checkSignIn,
   chooseUnits,
   endSignIns,
+  housePracticeForm,
   invite,
+  keepHousePractice,
   keepGroup,
   lookAtInvitation,
   members,
@@ -38,6 +40,7 @@ import {
   unitsOf,
 } from '../records/people';
 import type { Call, Serve } from '../routing';
+import { tryHousePractice } from '../views/weather/practice-tried';
 
 const DEVICE_YEARS = 2;
 
@@ -169,6 +172,9 @@ export function peopleRoutes(context: Context, serve: Serve, config: Config, ref
 }
 
 function memberRoutes(context: Context, serve: Serve): void {
+  serve(endpoints.housePractice, (_input, actor) => housePracticeForm(context, actor));
+  serve(endpoints.tryHousePractice, ({ body }, actor) => tryHousePractice(context, actor, body));
+  serve(endpoints.keepHousePractice, ({ body }, actor) => keepHousePractice(context, actor, body));
   serve(endpoints.members, (_input, actor) => members(context, actor));
   serve(endpoints.addMembers, ({ body }, actor) => addMembers(context, actor, body));
   serve(endpoints.changeMember, ({ params, body }, actor) => changeMember(context, actor, params.person, body));

@@ -139,6 +139,7 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'one-group-twice': 'A group stands there twice.',
   'does-not-fit-yet': ({ troubles }, w) =>
     `${troubles.map((each) => w.text(each)).join(' ')} Change it, or say why it is held anyway.`,
+  'figure-refused': ({ figure, why }, w) => `${w.text(figure)}: ${w.text(why)} Nothing was changed.`,
   'owners-archive': 'The whole school is taken out and brought in by its owner only: ask them.',
   'own-records-only': 'What is kept of somebody else is shown to lead instructors only.',
   'archive-name': ({ name }) => `To replace the school, type its name as it stands here: ${name}. Nothing was changed.`,

@@ -108,6 +108,7 @@ export interface RefusalSentences {
   'one-hive-twice': null;
   'one-group-twice': null;
   'does-not-fit-yet': { troubles: readonly Text[] };
+  'figure-refused': { figure: Text; why: Text };
   'owners-archive': null;
   'own-records-only': null;
   'archive-name': { name: string };

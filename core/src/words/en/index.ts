@@ -4,6 +4,7 @@ import { careSentences } from './care';
 import { checklistNames } from './checklist';
 import { equipmentSentences } from './equipment';
 import { exchangeSentences } from './exchange';
+import { houseNames, houseSentences } from './house';
 import { inspectionSentences } from './inspection';
 import { englishNames } from './names';
 import { planningSentences } from './planning';
@@ -20,12 +21,13 @@ import { yearNames } from './year';
 /** English, as it is written in Britain. */
 export const english = {
   ...englishNames,
-  names: { ...englishNames.names, ...checklistNames, ...yearNames, ...topicNames, wrong: wrongNames },
+  names: { ...englishNames.names, ...checklistNames, ...yearNames, ...topicNames, ...houseNames, wrong: wrongNames },
   sentences: {
     biology: biologySentences,
     care: careSentences,
     equipment: equipmentSentences,
     exchange: exchangeSentences,
+    house: houseSentences,
     inspection: inspectionSentences,
     planning: planningSentences,
     practice: practiceSentences,

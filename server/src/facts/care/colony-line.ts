@@ -17,7 +17,7 @@ import { named } from '@brave-comb/core/language';
 import { worstOfLate } from '@brave-comb/core/planning';
 import type { CivilDate } from '@brave-comb/core/units';
 import { dateAt, iso } from '../../dates';
-import type { HousePractice } from '../../records/people';
+import type { HousePractice } from '@brave-comb/core/house';
 import type { PlannedRow } from '../../records/planning';
 import { say } from '../../words';
 import type { ColonyRead } from '../inspection';

@@ -1,5 +1,5 @@
 import type { Said } from '@brave-comb/core/language';
-import type { HousePractice } from '../../records/people';
+import type { HousePractice } from '@brave-comb/core/house';
 import { say } from '../../words';
 
 type Rule = (practice: HousePractice) => Said | null;

@@ -2,7 +2,7 @@ import type { GroupSheet } from '@brave-comb/contract';
 import { type Layer, boxWeight, isBox, liftAdvice, nestBoxes } from '@brave-comb/core/equipment';
 import { BROOD, type Letter } from '@brave-comb/core/inspection';
 import type { HiveRow } from '../../records/equipment';
-import type { HousePractice } from '../../records/people';
+import type { HousePractice } from '@brave-comb/core/house';
 import type { ColonyRead } from './colony-read';
 
 /** Every part with its weight by the last reading; boxes of the nest stay where they are. */

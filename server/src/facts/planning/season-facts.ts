@@ -20,7 +20,8 @@ import type { Context } from '../../context';
 import { dateAt, hourAt } from '../../dates';
 import { type SiteRow, sitesOf } from '../../records/equipment';
 import { visitMoods, visitsOfHives } from '../../records/inspection';
-import { type GroupRow, type HousePractice, housePracticeOf, traineeGroups, traineesOf } from '../../records/people';
+import type { HousePractice } from '@brave-comb/core/house';
+import { type GroupRow, housePracticeOf, traineeGroups, traineesOf } from '../../records/people';
 import {
   begunSince,
   handMade,

@@ -1,4 +1,5 @@
 import type { Output, endpoints } from '@brave-comb/contract';
+import { type Sayable, named } from '@brave-comb/core/language';
 import { DAY } from '@brave-comb/core/units';
 import type { Query } from '../../body';
 import type { Actor, Context } from '../../context';
@@ -7,7 +8,7 @@ import { iso } from '../../dates';
 import { auditOf } from './audit-store';
 import { membersOf } from './member-store';
 
-type Log = Output<(typeof endpoints)['changeLog']>;
+type Log = Sayable<Output<(typeof endpoints)['changeLog']>>;
 type Line = Log['lines'][number];
 
 /** Lines of a page. */
@@ -35,7 +36,11 @@ export async function changeLog(
       door: null,
       name,
       made: is === null,
-      parts: Object.entries(is ?? {}).map(([field, value]) => ({ field, was: was?.[field] ?? null, is: value })),
+      parts: Object.entries(is ?? {}).map(([field, value]) => ({
+        field: thing === 'schools' ? named('houseFigure', field) : field,
+        was: was?.[field] ?? null,
+        is: value,
+      })),
       address: '',
     })),
     ...watched.map(({ at, name, what, about, address }) => ({

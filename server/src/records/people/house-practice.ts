@@ -1,48 +1,147 @@
-import { type HouseDues, type HouseCare, DEFAULT_CALENDAR, DEFAULT_CARE } from '@brave-comb/core/care';
-import { DEFAULT_PLANNING, type HousePlanning } from '@brave-comb/core/planning';
-import { DEFAULT_TRIGGERS, type Trigger } from '@brave-comb/core/season';
-import { FORGETTING, type Forgetting } from '@brave-comb/core/skills';
-import type { UnitSystem } from '@brave-comb/core/units';
-import { DEFAULT_LIMITS, type Depth, type Limits } from '@brave-comb/core/weather';
+import {
+  CHAPTERS,
+  DEFAULT_PRACTICE,
+  FIGURES,
+  type FigureId,
+  type FigureValue,
+  figureOf,
+  practiceTroubles,
+  withFigures,
+} from '@brave-comb/core/house';
+import type { HousePracticeForm } from '@brave-comb/contract';
+import { type Sayable, named } from '@brave-comb/core/language';
+import type { Body } from '../../body';
+import type { Actor, Context } from '../../context';
+import type { Db } from '../../database/db';
+import { revise } from '../../database/revision-store';
+import { changesOfThing, writeChanges } from '../../database/versioned-store';
+import { iso } from '../../dates';
+import { Refusal } from '../../problem';
+import { say } from '../../words';
+import { changeHousePractice, housePracticeOf, lockSchool } from './store';
 
-/** House practice: what a school does as a matter of course. Figures that it does not set are the trade's. */
-export interface HousePractice {
-  readonly limits: Readonly<Record<Depth, Limits>>;
-  readonly care: HouseCare;
-  readonly calendar: HouseDues;
-  /** Tasks that events at a site set going. */
-  readonly triggers: readonly Trigger[];
-  /** Most trainees at one hive. */
-  readonly groupLimit: number;
-  /** Most openings of one hive in thirty days. */
-  readonly openingLimit: number;
-  /** What one and two people may lift, kg. */
-  readonly lift: { readonly one: number; readonly two: number };
-  /** How long a hive may lie open, minutes. */
-  readonly openMinutes: number;
-  /** Hours of the day, at the site, within which people are out. */
-  readonly workingHours: readonly [number, number];
-  readonly planning: HousePlanning;
-  /** How long a skill holds after it was last shown. */
-  readonly forgetting: Forgetting;
-  /** Drawn combs that the school wants to own by next spring. */
-  readonly combGoal: number;
-  /** Units of whoever did not choose any. */
-  readonly units: UnitSystem;
+type Form = Sayable<HousePracticeForm>;
+type Shown = Form['chapters'][number]['figures'][number];
+
+/** Who changed each figure last, and when. */
+async function lastChanged(db: Db, school: string): Promise<ReadonlyMap<string, { by: string; at: string }>> {
+  const changes = await changesOfThing(db, school, 'schools');
+  return new Map(
+    changes
+      .toReversed()
+      .flatMap(({ by, at, is }) => Object.keys(is ?? {}).map((figure) => [figure, { by, at: iso(at) }] as const)),
+  );
 }
 
-export const DEFAULT_PRACTICE: HousePractice = {
-  limits: DEFAULT_LIMITS,
-  care: DEFAULT_CARE,
-  calendar: DEFAULT_CALENDAR,
-  triggers: DEFAULT_TRIGGERS,
-  groupLimit: 7,
-  openingLimit: 4,
-  lift: { one: 16, two: 24 },
-  openMinutes: 25,
-  workingHours: [8, 19],
-  planning: DEFAULT_PLANNING,
-  forgetting: FORGETTING,
-  combGoal: 0,
-  units: 'metric',
-};
+/** The figures by which a school works, with what they mean. */
+export async function housePracticeForm({ db }: Context, actor: Actor): Promise<Form> {
+  const [practice, changed] = await Promise.all([housePracticeOf(db, actor.school), lastChanged(db, actor.school)]);
+  const shown = (id: FigureId): Shown => {
+    const figure = FIGURES[id];
+    const number = figure.holds === 'number' ? figure : null;
+    const others: readonly { readonly school: string; readonly value: FigureValue }[] =
+      'others' in figure ? (figure.others ?? []) : [];
+    const why = (school: string) => named('houseSchool', school);
+    return {
+      id,
+      name: named('houseFigure', id),
+      meaning: named('houseMeaning', id),
+      holds: figure.holds,
+      measure: number?.measure ?? null,
+      least: number?.least ?? null,
+      most: number?.most ?? null,
+      step: number?.step ?? null,
+      usual: number?.usual ?? null,
+      choices:
+        figure.holds === 'choice' ? figure.of.map((value) => ({ value, name: named('houseChoice', value) })) : [],
+      others: others.map(({ school, value }) => ({ value, why: why(school) })),
+      ours: figureOf(practice, id),
+      standard: figureOf(DEFAULT_PRACTICE, id),
+      changed: changed.get(id) ?? null,
+    };
+  };
+  const ids = Object.keys(FIGURES) as FigureId[];
+  return {
+    mayChange: actor.role === 'lead',
+    chapters: CHAPTERS.map((chapter) => ({
+      id: chapter,
+      name: named('houseChapter', chapter),
+      figures: ids.filter((id) => FIGURES[id].chapter === chapter).map(shown),
+    })),
+    troubles: practiceTroubles(practice),
+  };
+}
+
+/**
+ * Changes figures of the house practice.
+ *
+ * @throws Refusal 409 where another changed one of them meanwhile, 422 naming the figures that cannot be kept
+ */
+export function keepHousePractice(
+  { db, clock }: Context,
+  actor: Actor,
+  { changes, was }: Body<'keepHousePractice'>,
+): Promise<{ kept: true }> {
+  return revise(db, actor.school, async (trx) => {
+    await lockSchool(trx, actor.school);
+    const before = await housePracticeOf(trx, actor.school);
+    const ids = Object.keys(changes) as FigureId[];
+    const own = withFigures(before, changes);
+    const refused = practiceTroubles(own, changes).filter((each) => each.refused);
+    if (refused[0])
+      throw new Refusal(
+        422,
+        'not-valid',
+        say('figure-refused', { figure: named('houseFigure', refused[0].figure), why: refused[0].says }),
+        refused.map(({ figure, says }) => ({ path: figure, message: says })),
+      );
+    const differ = ids.filter((id) => figureOf(before, id) !== changes[id]);
+    const other = differ.find((id) => was[id] !== undefined && was[id] !== figureOf(before, id));
+    if (other !== undefined) {
+      const last = (await lastChanged(trx, actor.school)).get(other);
+      throw new Refusal(
+        409,
+        'changed-meanwhile',
+        say('changed-meanwhile', { by: last?.by ?? null, at: last?.at ?? null }),
+      );
+    }
+    if (differ.length === 0) return { kept: true };
+    const {
+      limits,
+      care,
+      calendar,
+      planning,
+      groupLimit,
+      openingLimit,
+      lift,
+      openMinutes,
+      workingHours,
+      forgetting,
+      combGoal,
+    } = own;
+    const parts = {
+      limits,
+      care,
+      calendar,
+      planning,
+      groupLimit,
+      openingLimit,
+      lift,
+      openMinutes,
+      workingHours,
+      forgetting,
+      combGoal,
+    };
+    await changeHousePractice(trx, actor.school, parts);
+    const values = (of: typeof own) => Object.fromEntries(differ.map((id) => [id, `${figureOf(of, id)}`]));
+    const line = {
+      school: actor.school,
+      person: actor.id,
+      at: clock.now(),
+      thing: 'schools' as const,
+      record: actor.school,
+    };
+    await writeChanges(trx, [{ ...line, name: '', was: values(before), is: values(own) }]);
+    return { kept: true };
+  });
+}

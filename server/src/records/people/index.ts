@@ -4,7 +4,7 @@ export { changeLog } from './change-log';
 export { erasePerson } from './erase-store';
 export { awaitsOwner, beginSchool, newStartCode } from './first-owner';
 export { acceptInvitation, changePassword, invite, lookAtInvitation } from './invitations';
-export { type HousePractice } from './house-practice';
+export { housePracticeForm, keepHousePractice } from './house-practice';
 export { mayTypeName, noteOf, schoolHome } from './member-store';
 export { addMembers, changeMember, keepGroup, members, readEmergencyNote, retireGroup, retireMember } from './members';
 export { messages, outbox, readMessage, tell } from './messages';

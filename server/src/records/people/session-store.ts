@@ -1,5 +1,5 @@
 import type { UnitSystem } from '@brave-comb/core/units';
-import { DEFAULT_PRACTICE } from './house-practice';
+import { DEFAULT_PRACTICE } from '@brave-comb/core/house';
 import type { Role } from '@brave-comb/contract';
 import { DAY } from '@brave-comb/core/units';
 import { type SessionData, Store } from 'express-session';

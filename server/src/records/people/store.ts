@@ -2,7 +2,7 @@ import type { Role, SchoolHome } from '@brave-comb/contract';
 import type { UnitSystem } from '@brave-comb/core/units';
 import type { Knex } from 'knex';
 import type { Units } from '../../context';
-import { DEFAULT_PRACTICE, type HousePractice } from './house-practice';
+import { DEFAULT_PRACTICE, type HousePractice } from '@brave-comb/core/house';
 
 export interface PersonRow {
   readonly id: string;

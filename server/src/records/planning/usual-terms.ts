@@ -1,6 +1,6 @@
 import type { PlanningTerms } from '@brave-comb/contract';
 import type { Times } from '@brave-comb/core/planning';
-import type { HousePractice } from '../people';
+import type { HousePractice } from '@brave-comb/core/house';
 
 /** Everybody can come in working hours until the school says otherwise. */
 const anyDay = ([from, to]: HousePractice['workingHours']): Times => ({

@@ -7,7 +7,7 @@ import type { Db } from '../../database/db';
 import { dateAt, hourAt } from '../../dates';
 import { identityOf, remembered } from '../../remembered';
 import type { SiteRow } from '../equipment';
-import type { HousePractice } from '../people';
+import type { HousePractice } from '@brave-comb/core/house';
 import { type KnownDay, dayOf, overridden, shownDay } from './day';
 import { forecastPayload, newestIssue, observationsBetween, refreshOf } from './store';
 

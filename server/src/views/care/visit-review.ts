@@ -28,7 +28,8 @@ import { type SiteSeason, siteSeason } from '../../facts/season';
 import { decisionsOf, followUpsOfVisit, shownDecision, shownFollowUp } from '../../records/care';
 import { siteById } from '../../records/equipment';
 import { type NamedVisit, openVisit, visitById, visitsOfSession } from '../../records/inspection';
-import { type HousePractice, housePracticeOf, peopleOf, traineeGroups } from '../../records/people';
+import type { HousePractice } from '@brave-comb/core/house';
+import { housePracticeOf, peopleOf, traineeGroups } from '../../records/people';
 import { checklistOf } from '../../records/skills';
 import { outcomesOf, recordsOf } from './outcomes';
 

@@ -15,7 +15,7 @@ import { type ColonyRead, tempersOf, weighed } from '../../facts/inspection';
 import { phaseNow, type SiteSeason } from '../../facts/season';
 import type { HiveRow, SiteRow } from '../../records/equipment';
 import type { NamedVisit } from '../../records/inspection';
-import type { HousePractice } from '../../records/people';
+import type { HousePractice } from '@brave-comb/core/house';
 
 export type Facts = Pick<
   VisitFile,

@@ -15,7 +15,8 @@ import { type RotaFacts, rotaOf, standingAt } from '../../facts/planning';
 import { openSkills } from '../../facts/skills';
 import { colonyIn, type HiveRow } from '../../records/equipment';
 import { visitBefore, type VisitRow } from '../../records/inspection';
-import type { HousePractice, traineesOf } from '../../records/people';
+import type { HousePractice } from '@brave-comb/core/house';
+import type { traineesOf } from '../../records/people';
 import type { NamedSessionGroup } from '../../records/planning';
 
 /** What the sheets of one session are made from. */

@@ -3,7 +3,7 @@ import { addDays } from '@brave-comb/core/units';
 import { type Ensemble, type Stretch, judgeSession, nextBest } from '@brave-comb/core/weather';
 import { dateAt, hourAt, iso } from '../../dates';
 import type { SiteRow } from '../../records/equipment';
-import type { HousePractice } from '../../records/people';
+import type { HousePractice } from '@brave-comb/core/house';
 import type { SessionRow } from '../../records/planning';
 
 const DAYS_AHEAD = 9;

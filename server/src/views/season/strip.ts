@@ -9,7 +9,8 @@ import { colonyStates } from '../../facts/care';
 import { siteSeason } from '../../facts/season';
 import { followUpsBetween } from '../../records/care';
 import { siteNames, siteOf, type SiteRow } from '../../records/equipment';
-import { type HousePractice, housePracticeOf } from '../../records/people';
+import type { HousePractice } from '@brave-comb/core/house';
+import { housePracticeOf } from '../../records/people';
 import { groupCounts, sessionsBetween } from '../../records/planning';
 import { observedDays } from '../../records/weather';
 

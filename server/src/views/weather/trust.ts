@@ -6,7 +6,8 @@ import type { Actor, Context } from '../../context';
 import { dateAt, hourAt } from '../../dates';
 import { siteSeason } from '../../facts/season';
 import { siteNames, siteOf, type SiteRow } from '../../records/equipment';
-import { type HousePractice, housePracticeOf } from '../../records/people';
+import type { HousePractice } from '@brave-comb/core/house';
+import { housePracticeOf } from '../../records/people';
 import {
   countObservations,
   daysWithoutForecast,
