@@ -12,8 +12,10 @@ export interface Config {
   readonly dataDir: string;
   /** Key that signs session cookies. */
   readonly sessionSecret: string;
-  /** Address of a weather service; empty for the stand-in that ships with the application. */
+  /** Address of a weather service of the OGC API – Environmental Data Retrieval; empty for the stand-in that ships with the application. */
   readonly weatherUrl: string;
+  /** Its collections; empty for those that fit best. */
+  readonly weatherCollections: { readonly forecast: string; readonly observed: string };
   /** Address of a hive scale service; empty for the stand-in. */
   readonly scaleUrl: string;
   /** Whether to open on the invented school with its own clock. */
@@ -84,6 +86,7 @@ export function configFromEnvironment(env: NodeJS.ProcessEnv): Config {
     dataDir: env.DATA_DIR ?? '',
     sessionSecret: env.SESSION_SECRET ?? randomBytes(32).toString('hex'),
     weatherUrl: env.WEATHER_URL ?? '',
+    weatherCollections: { forecast: env.WEATHER_FORECAST ?? '', observed: env.WEATHER_OBSERVED ?? '' },
     scaleUrl: env.SCALE_URL ?? '',
     demo: env.DEMO !== 'off',
     removeDemo: env.DEMO_DATA === 'remove',

@@ -105,7 +105,7 @@ export async function startServer(config: Config): Promise<Running> {
     };
     const weatherUrl = config.weatherUrl || (await standIn(weatherStandIn()));
     const scaleUrl = config.scaleUrl || (await standIn(scaleStandIn()));
-    const sources = { weather: httpWeather(weatherUrl), scale: httpScale(scaleUrl) };
+    const sources = { weather: httpWeather(weatherUrl, config.weatherCollections), scale: httpScale(scaleUrl) };
     const around = {
       log,
       publicUrl: config.publicUrl,

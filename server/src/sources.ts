@@ -11,8 +11,8 @@ export interface WeatherSource {
 
 /** Where hive weights come from. */
 export interface ScaleSource {
-  /** One weight a day between two dates. */
-  days(scale: string, from: string, to: string): Promise<readonly ScaleDay[]>;
+  /** One weight a day between two dates, of the small hours at a longitude. */
+  days(scale: string, from: string, to: string, longitude: number): Promise<readonly ScaleDay[]>;
 }
 
 /** What is fetched from outside. Only the refresh has them: whoever reads, reads what is kept. */

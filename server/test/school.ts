@@ -129,6 +129,7 @@ export async function openSchool(dataDir = '', own = 'school', joins = false): P
     dataDir,
     sessionSecret: 'only for tests',
     weatherUrl,
+    weatherCollections: { forecast: '', observed: '' },
     scaleUrl,
     demo: true,
     removeDemo: false,

@@ -16,8 +16,8 @@ const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + 
 describe('the weather stand-in', () => {
   it('answers over HTTP in CoverageJSON, which reads back to the same ensemble', async () => {
     const { body } = await supertest(weatherStandIn())
-      .get('/forecast')
-      .query({ ...north, at: '2026-05-14T06:40:00Z' })
+      .get('/collections/forecast/position')
+      .query({ coords: 'POINT(-3.3 55.1)', datetime: '2026-05-14T06:40:00Z/..' })
       .expect(200);
     const ensemble = fromCoverage(body);
     expect(ensemble).toEqual(forecastAt(north, instant('2026-05-14T06:40:00Z')));
@@ -28,11 +28,26 @@ describe('the weather stand-in', () => {
 
   it('refuses a question that it cannot understand', async () => {
     const app = supertest(weatherStandIn());
-    await app.get('/forecast').query({ latitude: 95, longitude: 0, at: '2026-05-14T06:40:00Z' }).expect(422);
-    await app
-      .get('/observed')
-      .query({ ...north, from: '2026-05-14T00:00:00Z', to: '2026-05-13T00:00:00Z' })
-      .expect(422);
+    const wrong = [
+      ['forecast', { coords: 'POINT(0 95)', datetime: '2026-05-14T06:40:00Z/..' }],
+      ['forecast', { coords: 'POINT(0)', datetime: '2026-05-14T06:40:00Z/..' }],
+      ['forecast', { coords: 'POINT(0 1)', datetime: 'soon' }],
+      ['observed', { coords: 'POINT(-3.3 55.1)', datetime: '2026-05-14T00:00:00Z/2026-05-13T00:00:00Z' }],
+      ['observed', { coords: 'POINT(-3.3 55.1)', datetime: '2020-05-14T00:00:00Z/..' }],
+    ] as const;
+    for (const [which, query] of wrong) await app.get(`/collections/${which}/position`).query(query).expect(400);
+  });
+
+  it('tells its collections as the standard asks', async () => {
+    const { body } = await supertest(weatherStandIn()).get('/collections').expect(200);
+    const { collections } = body as {
+      collections: { id: string; extent: { temporal: { interval: string[][] } }; parameter_names: object }[];
+    };
+    expect(collections.map(({ id }) => id)).toEqual(['forecast', 'observed']);
+    for (const { parameter_names, extent } of collections) {
+      expect(parameter_names).toMatchObject({ wind: { unit: { symbol: { value: 'km/h' } } } });
+      expect(extent.temporal.interval[0]).toHaveLength(2);
+    }
   });
 
   it('has the same weather for the same place and hour, every time', () => {

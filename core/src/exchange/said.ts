@@ -21,6 +21,12 @@ export interface ExchangeSentences {
   'no-whole-number': { text: string; column: string; least: number; most: number };
   'no-eighths': { text: string };
   'yes-or-no': { text: string; column: string };
+  'coverage-lacks': { what: string };
+  'coverage-uneven': { name: string; length: number; hours: number; members: number };
+  'coverage-unit': { name: string; unit: string; known: readonly string[] };
+  'coverage-times-differ': null;
+  'no-sensor-list': null;
+  'coverage-skips': { time: string };
   'no-archive': null;
   'archive-newer': { version: number; reads: number };
   'archive-head': null;

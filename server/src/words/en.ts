@@ -245,10 +245,6 @@ export const serverSentences: Sentences<ServerSentences> = {
   suspicion: ({ of }) => `Suspicion of ${of}`,
   'kept-for': ({ aim }, w) => `Kept for: ${w.name('colonyAim', aim)}`,
   'trait-seen': ({ trait }, w) => `Noted: ${w.name('trait', trait)}`,
-  'weather-answer-lacks': ({ what, why }) => `The weather service answered without ${what}: ${why}`,
-  'weather-answer-uneven': ({ length, name, hours, members }) =>
-    `The weather service answered with ${length} values of ${name} for ${hours} hours × ${members}.`,
-  'weather-answer-skips': ({ time }) => `The weather service left out the hour before ${time}.`,
   'weather-answer-gap': ({ hours, name }) => `The weather service left out ${hours} hours of ${name} in a row.`,
   'weather-status': ({ status }) => `The weather service answered with status ${status}.`,
   'weather-left-out': ({ missing }, w) =>
@@ -257,6 +253,10 @@ export const serverSentences: Sentences<ServerSentences> = {
     filled === 1
       ? '1 missing value was filled from the hours around it.'
       : `${filled} missing values were filled from the hours around them.`,
+  'weather-spread':
+    'The weather service tells some days for three or six hours at a time: they were spread over their hours.',
+  'weather-no-collection':
+    'The weather service offers no collection that can be asked for a point and tells temperature, wind and rain: name one in WEATHER_FORECAST and WEATHER_OBSERVED.',
   'weather-silent': 'The weather service did not answer.',
   'no-newer-forecast': 'The weather service has no newer forecast yet.',
   'forecast-not-come': 'A newer forecast has been requested and has not arrived yet.',
@@ -264,7 +264,8 @@ export const serverSentences: Sentences<ServerSentences> = {
   'older-forecast': ({ hours }) =>
     `Still in use: the forecast of ${hours >= 48 ? `${Math.round(hours / 24)} days` : counted(hours, 'hour')} ago, with wider odds.`,
   'scale-status': ({ status }) => `The scale service answered with status ${status}.`,
-  'scale-no-list': 'The scale service answered with something that is not a list of weights.',
+  'scale-not-there': ({ scale }) => `The scale service has no weights of a scale called ${scale}.`,
+  'scale-elsewhere': 'The scale service sent us to another address: it is not followed.',
   'planning-died':
     'Planning ended unexpectedly several times. Plan fewer days or groups at once, or tell whoever runs this server.',
   'plan-unreadable': 'This plan was asked for by another version of the application and cannot be read. Plan again.',

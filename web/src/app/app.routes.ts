@@ -326,6 +326,12 @@ export const routes: Routes = [
         loadComponent: () => import('./office/hive').then((m) => m.HiveScreen),
       },
       {
+        path: 'office/house',
+        title: $localize`House practice – Brave Comb`,
+        data: { place: 'office', view: 'house', strip: 'none' },
+        loadComponent: () => import('./office/house').then((m) => m.HouseScreen),
+      },
+      {
         path: 'office/archive',
         title: $localize`Archive – Brave Comb`,
         data: { place: 'office', view: 'archive', strip: 'none' },

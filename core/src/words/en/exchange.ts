@@ -27,6 +27,14 @@ export const exchangeSentences: Sentences<ExchangeSentences> = {
     `“${text}” under ${column}: a whole number from ${least} to ${most} is needed.`,
   'no-eighths': ({ text }) => `“${text}” under within: eighths from 0.25 to 4 are needed.`,
   'yes-or-no': ({ text, column }) => `“${text}” under ${column}: yes or no.`,
+  'coverage-lacks': ({ what }) => `The weather service answered without ${what}.`,
+  'coverage-uneven': ({ length, name, hours, members }) =>
+    `The weather service sent ${length} values of ${name} for ${hours} hours and ${members} members.`,
+  'coverage-unit': ({ name, unit, known }, w) =>
+    `The weather service tells ${name} in “${unit}”; read are ${w.list(known)}.`,
+  'coverage-times-differ': 'The weather service tells its members for different hours.',
+  'no-sensor-list': 'The scale service answered with something that is not a list.',
+  'coverage-skips': ({ time }) => `The weather service left out the hour before ${time}.`,
   'no-archive': 'This is no archive of a school: choose the file that was taken out under Office, Archive.',
   'archive-newer': ({ version, reads }) =>
     `The archive has form ${version}; this installation reads up to ${reads}: update it first.`,

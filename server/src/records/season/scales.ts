@@ -58,7 +58,7 @@ export async function refreshScales(context: Context, source: ScaleSource, site:
     if (kept.length > REACH_BACK) continue;
     const have = new Set(kept.map(({ date }) => date));
     try {
-      const days = (await source.days(scale, from, yesterday)).filter(({ date }) => !have.has(date));
+      const days = (await source.days(scale, from, yesterday, site.longitude)).filter(({ date }) => !have.has(date));
       await keepScaleDays(
         db,
         days.map((day) => ({ hive: id, ...day })),

@@ -1,54 +1,41 @@
 import { say } from '../../words';
 import { Unfit, inOne } from '@brave-comb/core/language';
-import { type HourRecord, completed } from '@brave-comb/core/exchange';
+import { type HourRecord, completed, weatherOfCoverage } from '@brave-comb/core/exchange';
 import type { Ensemble, Weather } from '@brave-comb/core/weather';
-import * as z from 'zod';
 
 /**
  * Ensembles as CoverageJSON (OGC Community Standard 21-069r2): a domain of one point with the axes `t` and `realization`, and one
  * two-dimensional NdArray a parameter. See docs/formats/weather.md.
  */
-export const PARAMETERS = {
-  temperature: { name: 'Shade temperature', unit: 'Cel' },
-  dewPoint: { name: 'Dew point', unit: 'Cel' },
-  wind: { name: 'Mean wind', unit: 'km/h' },
-  gust: { name: 'Gusts', unit: 'km/h' },
-  rain: { name: 'Rain within the hour', unit: 'mm' },
-  cloud: { name: 'Share of the sky covered', unit: '1' },
-  thunder: { name: 'Chance of thunder', unit: '1' },
-} as const satisfies Record<keyof Weather, { name: string; unit: string }>;
+const PARAMETERS = {
+  temperature: { name: 'Shade temperature', standard: 'air_temperature', unit: 'Cel' },
+  dewPoint: { name: 'Dew point', standard: 'dew_point_temperature', unit: 'Cel' },
+  wind: { name: 'Mean wind', standard: 'wind_speed', unit: 'km/h' },
+  gust: { name: 'Gusts', standard: 'wind_speed_of_gust', unit: 'km/h' },
+  rain: { name: 'Rain within the hour', standard: 'precipitation_amount', unit: 'mm' },
+  cloud: { name: 'Share of the sky covered', standard: 'cloud_area_fraction', unit: '1' },
+  thunder: { name: 'Chance of thunder', standard: 'thunderstorm_probability', unit: '1' },
+} as const satisfies Record<keyof Weather, { name: string; standard: string; unit: string }>;
 const NAMES = Object.keys(PARAMETERS) as (keyof Weather)[];
 
-const NdArray = z.object({
-  type: z.literal('NdArray'),
-  dataType: z.enum(['float', 'integer']),
-  axisNames: z.tuple([z.literal('t'), z.literal('realization')]),
-  shape: z.tuple([z.int().min(1), z.int().min(1)]),
-  values: z.array(z.number().nullable()),
-});
-
-const Coverage = z.object({
-  type: z.literal('Coverage'),
-  issued: z.iso.datetime(),
-  domain: z.object({
-    type: z.literal('Domain'),
-    axes: z.object({
-      t: z.object({ values: z.array(z.iso.datetime()).min(1) }),
-      realization: z.object({ values: z.array(z.int()) }),
-    }),
-  }),
-  ranges: z.object({
-    temperature: NdArray,
-    dewPoint: NdArray.optional(),
-    wind: NdArray,
-    gust: NdArray.optional(),
-    rain: NdArray,
-    cloud: NdArray.optional(),
-    thunder: NdArray.optional(),
-  }),
-});
-
 const HOUR = 3_600_000;
+
+/** What each parameter tells, in which unit, and for which time: rain for the hour that begins with its time. */
+export const describedParameters = () =>
+  Object.fromEntries(
+    NAMES.map((name) => [
+      name,
+      {
+        type: 'Parameter',
+        observedProperty: {
+          id: `http://vocab.nerc.ac.uk/standard_name/${PARAMETERS[name].standard}/`,
+          label: { en: PARAMETERS[name].name },
+        },
+        unit: { symbol: { value: PARAMETERS[name].unit, type: 'http://www.opengis.net/def/uom/UCUM/' } },
+        ...(name === 'rain' ? { measurementType: { method: 'sum', period: 'PT0M/PT1H' } } : {}),
+      },
+    ]),
+  );
 
 /**
  * Writes an ensemble as CoverageJSON.
@@ -86,16 +73,7 @@ export function toCoverage(ensemble: Ensemble, place: { readonly latitude: numbe
         { coordinates: ['t'], system: { type: 'TemporalRS', calendar: 'Gregorian' } },
       ],
     },
-    parameters: Object.fromEntries(
-      NAMES.map((name) => [
-        name,
-        {
-          type: 'Parameter',
-          observedProperty: { label: { en: PARAMETERS[name].name } },
-          unit: { symbol: { value: PARAMETERS[name].unit, type: 'http://www.opengis.net/def/uom/UCUM/' } },
-        },
-      ]),
-    ),
+    parameters: describedParameters(),
     ranges: Object.fromEntries(NAMES.map((name) => [name, range(name)])),
   };
 }
@@ -108,54 +86,35 @@ const LONGEST_GAP = 3;
  * filled, and the note says so.
  *
  * @param document parsed JSON
+ * @param made when the forecast was made, where the document does not say it, ISO
  * @returns the ensemble
  * @throws Unfit saying which part is missing or does not fit
  */
-export function fromCoverage(document: unknown): Ensemble {
-  const read = Coverage.safeParse(document);
-  if (!read.success) {
-    const [issue] = read.error.issues;
-    throw new Unfit(
-      say('weather-answer-lacks', { what: issue?.path.join('.') ?? 'coverage', why: issue?.message ?? '' }),
-    );
-  }
-  const { domain, ranges, issued } = read.data;
-  const times = domain.axes.t.values;
-  const members = domain.axes.realization.values.length;
-  for (const name of NAMES) {
-    const length = ranges[name]?.values.length ?? times.length * members;
-    if (length !== times.length * members) {
-      throw new Unfit(say('weather-answer-uneven', { length, name, hours: times.length, members }));
-    }
-  }
-  times.forEach((time, hour) => {
-    if (Date.parse(time) !== Date.parse(times[0]!) + hour * HOUR) {
-      throw new Unfit(say('weather-answer-skips', { time }));
-    }
-  });
+export function fromCoverage(document: unknown, made = new Date(0).toISOString()): Ensemble {
+  const { issued, start, hours, members, courses, coarse } = weatherOfCoverage(document);
   let filled = 0;
   const course = (name: keyof Weather, member: number): readonly (number | null)[] | null => {
-    const values = ranges[name]?.values;
-    if (!values) return null;
-    const own = times.map((_, hour): number | null => values[hour * members + member] ?? null);
+    const own = courses[name]?.[member];
+    if (!own) return null;
     filled += own.filter((value) => value === null).length;
     return bridged(own, name);
   };
   const ensemble = {
-    issued,
-    start: times[0]!,
+    issued: issued ?? made,
+    start: new Date(start).toISOString(),
     members: Array.from({ length: members }, (_, member) => {
-      const courses = new Map(NAMES.map((name) => [name, course(name, member)]));
-      return times.map((time, hour) => {
-        const figures = Object.fromEntries(NAMES.map((name) => [name, courses.get(name)?.[hour] ?? null]));
-        return completed({ at: Date.parse(time), weather: figures as HourRecord['weather'] });
+      const own = new Map(NAMES.map((name) => [name, course(name, member)]));
+      return Array.from({ length: hours }, (_hour, hour) => {
+        const figures = Object.fromEntries(NAMES.map((name) => [name, own.get(name)?.[hour] ?? null]));
+        return completed({ at: start + hour * HOUR, weather: figures as HourRecord['weather'] });
       });
     }),
   };
-  const missing = NAMES.filter((name) => !ranges[name]);
+  const missing = NAMES.filter((name) => !courses[name]);
   const notes = [
     ...(missing.length > 0 ? [say('weather-left-out', { missing })] : []),
     ...(filled > 0 ? [say('weather-filled', { filled })] : []),
+    ...(coarse ? [say('weather-spread')] : []),
   ];
   return notes.length > 0 ? { ...ensemble, note: inOne(notes) } : ensemble;
 }

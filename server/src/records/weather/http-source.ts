@@ -1,29 +1,65 @@
-import { say } from '../../words';
+import { type Collection, choose, collectionsIn } from '@brave-comb/core/exchange';
 import { Unfit } from '@brave-comb/core/language';
-import type { Ensemble, Place } from '@brave-comb/core/weather';
+import type { Place } from '@brave-comb/core/weather';
 import type { WeatherSource } from '../../sources';
+import { say } from '../../words';
 import { fromCoverage } from './coverage-json';
 
 const PATIENCE = 4_000;
 
+/** Ids of collections that whoever set the service up has given; empty for those that fit best. */
+export interface WeatherCollections {
+  readonly forecast: string;
+  readonly observed: string;
+}
+
+async function read(url: URL): Promise<Response> {
+  const response = await fetch(url, {
+    headers: { accept: 'application/prs.coverage+json, application/json' },
+    signal: AbortSignal.timeout(PATIENCE),
+  });
+  if (!response.ok) throw new Unfit(say('weather-status', { status: response.status }));
+  return response;
+}
+
 /**
- * Reads weather over HTTP as CoverageJSON.
+ * Reads weather from a service of the OGC API – Environmental Data Retrieval (19-086r6): position queries, answered in CoverageJSON.
  *
- * @param base address of the service, as in `http://127.0.0.1:9000`
+ * @param base address below which `/collections` lies
+ * @param named ids of its collections
  * @returns a source; it throws when the service does not answer in time or with something else
  */
-export function httpWeather(base: string): WeatherSource {
-  const read = async (path: string, query: Readonly<Record<string, string>>): Promise<Ensemble> => {
-    const url = new URL(path, base);
-    url.search = new URLSearchParams(query).toString();
-    const response = await fetch(url, { signal: AbortSignal.timeout(PATIENCE) });
-    if (!response.ok) throw new Unfit(say('weather-status', { status: response.status }));
-    return fromCoverage(await response.json());
+export function httpWeather(base: string, named: WeatherCollections = { forecast: '', observed: '' }): WeatherSource {
+  const below = (path: string): URL => new URL(path, base.endsWith('/') ? base : `${base}/`);
+  let known: Promise<readonly Collection[]> | undefined;
+  const collections = (): Promise<readonly Collection[]> => {
+    // What a service offers changes seldom; one that did not answer is asked again.
+    known ??= read(below('collections?f=json'))
+      .then(async (response) => collectionsIn(await response.json()))
+      .catch((error: unknown) => {
+        known = undefined;
+        throw error;
+      });
+    return known;
   };
-  const point = ({ latitude, longitude }: Place) => ({ latitude: `${latitude}`, longitude: `${longitude}` });
+  const ask = async (which: keyof WeatherCollections, { latitude, longitude }: Place, datetime: string, now: Date) => {
+    const collection = choose(await collections(), now.getTime(), named)[which];
+    if (!collection) throw new Unfit(say('weather-no-collection'));
+    const url = below(`collections/${encodeURIComponent(collection.id)}/position`);
+    const wanted = collection.parameters.join(',');
+    url.search = new URLSearchParams({
+      coords: `POINT(${longitude} ${latitude})`,
+      datetime,
+      ...(wanted === '' ? {} : { 'parameter-name': wanted }),
+      f: 'CoverageJSON',
+    }).toString();
+    const response = await read(url);
+    const modified = Date.parse(response.headers.get('last-modified') ?? '');
+    const made = Number.isNaN(modified) ? now : new Date(modified);
+    return fromCoverage(await response.json(), made.toISOString());
+  };
   return {
-    forecast: (place, at) => read('/forecast', { ...point(place), at: at.toISOString() }),
-    observed: (place, from, to) =>
-      read('/observed', { ...point(place), from: from.toISOString(), to: to.toISOString() }),
+    forecast: (place, at) => ask('forecast', place, `${at.toISOString()}/..`, at),
+    observed: (place, from, to) => ask('observed', place, `${from.toISOString()}/${to.toISOString()}`, to),
   };
 }

@@ -1,4 +1,4 @@
-export { toCoverage } from './coverage-json';
+export { describedParameters, toCoverage } from './coverage-json';
 export { enterObservation, importClimate, importWeather, setLimits } from './entering';
 export { httpWeather } from './http-source';
 export { type KnownDay } from './day';

@@ -1,25 +1,57 @@
-import { DAY } from '@brave-comb/core/units';
+import { DAY, addDays } from '@brave-comb/core/units';
 import express, { type Express } from 'express';
-import Papa from 'papaparse';
-import * as z from 'zod';
 import { weighed } from './generator';
 
-const Query = z.object({ scale: z.string().min(1).max(80), from: z.iso.date(), to: z.iso.date() });
 const LONGEST = 800 * DAY;
+const FILTER = /^phenomenonTime ge (\d{4}-\d\d-\d\d)T[\d:.]+Z and phenomenonTime lt (\d{4}-\d\d-\d\d)T[\d:.]+Z$/;
+/** When the hives are weighed: in the small hours. */
+const WEIGHED_AT = 'T03:00:00.000Z';
 
-/** A scale service that ships with the application: daily weights of any hive, over HTTP as JSON and CSV. */
+/**
+ * A scale service that ships with the application: daily weights of any hive, as a service of the OGC SensorThings API (18-088) tells them. It
+ * has a stream of every name, and knows the filters that are asked for.
+ */
 export function scaleStandIn(): Express {
-  const app = express().disable('x-powered-by');
-  app.get(['/days', '/days.csv'], (request, response) => {
-    const read = Query.safeParse(request.query);
-    const span = read.success ? Date.parse(read.data.to) - Date.parse(read.data.from) : -1;
-    if (!read.success || span < 0 || span > LONGEST) {
-      response.status(422).json({ message: 'Ask with scale, from and a later to (YYYY-MM-DD), 800 days at most.' });
+  const app = express().disable('x-powered-by').set('query parser', 'simple');
+  app.get('/Datastreams', (request, response) => {
+    const scale = /^name eq '((?:[^']|'')*)'/.exec(String(request.query.$filter))?.[1]?.replaceAll("''", "'");
+    if (!scale || scale.length > 80) {
+      response.status(400).json({ code: 400, message: "Ask for a stream by its name: $filter=name eq 'scale 4'." });
       return;
     }
-    const days = weighed(read.data.scale, read.data.from, read.data.to);
-    if (request.path.endsWith('.csv')) response.type('text/csv').send(Papa.unparse([...days]));
-    else response.json({ scale: read.data.scale, unit: 'kg', days });
+    response.json({
+      value: [
+        {
+          '@iot.id': scale,
+          name: scale,
+          description: 'weight of a hive',
+          observationType: 'http://www.opengis.net/def/observationType/OGC-OM/2.0/OM_Measurement',
+          unitOfMeasurement: { name: 'kilogram', symbol: 'kg', definition: 'http://www.opengis.net/def/uom/UCUM/kg' },
+          'Observations@iot.navigationLink': `Datastreams('${encodeURIComponent(scale.replaceAll("'", "''"))}')/Observations`,
+        },
+      ],
+    });
+  });
+  app.get('/:stream/Observations', (request, response) => {
+    const scale = /^Datastreams\('(.+)'\)$/.exec(String(request.params.stream))?.[1]?.replaceAll("''", "'");
+    const [, from, end] = FILTER.exec(String(request.query.$filter)) ?? [];
+    const span = from && end ? Date.parse(end) - Date.parse(from) : -1;
+    if (!scale || !from || !end || !(span > 0 && span <= LONGEST)) {
+      response.status(400).json({
+        code: 400,
+        message: 'Ask with $filter=phenomenonTime ge … and phenomenonTime lt …, 800 days at most.',
+      });
+      return;
+    }
+    const days = weighed(scale, from, addDays(end, -1));
+    const [skip, top] = [Number(request.query.$skip ?? 0), Math.min(1000, Number(request.query.$top ?? 100))];
+    const rest = new URLSearchParams({ ...(request.query as Record<string, string>), $skip: `${skip + top}` });
+    response.json({
+      ...(skip + top < days.length ? { '@iot.nextLink': `${request.path.slice(1)}?${rest.toString()}` } : {}),
+      value: days
+        .slice(skip, skip + top)
+        .map(({ date, kg }) => ({ phenomenonTime: `${date}${WEIGHED_AT}`, result: kg })),
+    });
   });
   return app;
 }

@@ -312,6 +312,19 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
       },
     ],
   },
+  house: {
+    name: $localize`House practice`,
+    purpose: $localize`The figures by which the school judges and plans: what each means, yours, the default, and what others do and why.`,
+    parts: [
+      {
+        at: '.figure',
+        says: $localize`Type a figure, or take what others do. It is a draft until it is published.`,
+      },
+      {
+        says: $localize`At the side stands what the draft would change: fit hours of the coming days, and sessions that are planned.`,
+      },
+    ],
+  },
   archive: {
     name: $localize`Archive`,
     purpose: $localize`The whole school as one file: taken out to keep it safe, brought in at another place or after a mishap.`,

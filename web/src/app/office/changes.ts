@@ -15,6 +15,7 @@ const THINGS: Readonly<Record<NonNullable<Line['thing']>, string>> = {
   people: $localize`person`,
   trainee_groups: $localize`group`,
   sessions: $localize`session`,
+  schools: $localize`house practice`,
 };
 const DOORS: Readonly<Record<NonNullable<Line['door']>, string>> = {
   'signed-in': $localize`signed in`,

@@ -100,6 +100,7 @@ const PLACES: readonly Place[] = [
       { id: 'sites', name: $localize`Sites`, link: '/office/sites', roles: LEAD },
       { id: 'hives', name: $localize`Hives`, link: '/office/hives', roles: LEAD },
       { id: 'checklist', name: $localize`Checklist`, link: '/office/checklist' },
+      { id: 'house', name: $localize`House`, link: '/office/house' },
       { id: 'archive', name: $localize`Archive`, link: '/office/archive', roles: LEAD },
       { id: 'changes', name: $localize`Changes`, link: '/office/changes', roles: LEAD },
     ],
