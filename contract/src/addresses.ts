@@ -158,6 +158,7 @@ export const ADDRESSES = {
   housePractice: ['GET', '/api/people/house-practice'],
   tryHousePractice: ['POST', '/api/people/house-practice/try'],
   keepHousePractice: ['POST', '/api/people/house-practice'],
+  listOut: ['GET', '/api/archive/lists/:list'],
   archiveHere: ['GET', '/api/archive/here'],
   takeOutArchive: ['GET', '/api/archive/school'],
   bringInArchive: ['POST', '/api/archive/school'],

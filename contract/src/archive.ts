@@ -5,6 +5,19 @@ import { Id, list } from './parts';
 /** How an archive of a school is sent. */
 const ARCHIVE = 'application/gzip';
 
+/** Lists that go out as CSV. */
+export const LISTS = ['visits', 'frame-sides', 'samples', 'weights', 'trainees', 'evidence', 'weather'] as const;
+
+export const listOut = endpoint({
+  method: 'GET',
+  path: '/api/archive/lists/:list',
+  access: ['lead'],
+  summary: 'A list of the school as CSV: visits, sides of frames, samples, weights, trainees, evidence or weather',
+  params: z.object({ list: z.enum(LISTS) }),
+  response: z.null(),
+  file: { way: 'out', type: 'text/csv' },
+});
+
 export const archiveHere = endpoint({
   method: 'GET',
   path: '/api/archive/here',

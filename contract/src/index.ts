@@ -179,6 +179,7 @@ export const endpoints = {
   housePractice: house.housePractice,
   tryHousePractice: house.tryHousePractice,
   keepHousePractice: house.keepHousePractice,
+  listOut: archive.listOut,
   archiveHere: archive.archiveHere,
   takeOutArchive: archive.takeOutArchive,
   bringInArchive: archive.bringInArchive,
@@ -191,6 +192,7 @@ export { Problem, PROBLEMS, type ProblemId } from './parts';
 export { DOOR_EVENTS, type Person, type SchoolHome } from './people';
 export { type Hives, type SiteForm, type Sites } from './equipment';
 export type { Members } from './members';
+export { LISTS } from './archive';
 export type { HousePracticeForm, TriedPractice } from './house';
 export { CALLED_OFF, type OnHand } from './by-hand';
 export { TALK_PARTS, type Debrief } from './debrief';

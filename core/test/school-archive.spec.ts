@@ -25,7 +25,7 @@ function read(...lines: readonly (object | string)[]): string {
     for (const line of lines) reading.line(typeof line === 'string' ? line : JSON.stringify(line));
     return `${reading.whole().school.name}: whole`;
   } catch (error) {
-    return error instanceof Unfit ? inEnglish(error.says) : `${String(error)}`;
+    return error instanceof Unfit ? inEnglish(error.says) : String(error);
   }
 }
 
@@ -69,11 +69,14 @@ describe('an archive of a school', () => {
 
 describe('lines of a text in pieces', () => {
   const all = async (pieces: readonly string[], longest?: number): Promise<string[]> => {
-    async function* sent() {
-      yield* pieces;
-    }
+    const sent = new ReadableStream<string>({
+      start(stream) {
+        for (const piece of pieces) stream.enqueue(piece);
+        stream.close();
+      },
+    });
     const lines: string[] = [];
-    for await (const line of linesOf(sent(), longest)) lines.push(line);
+    for await (const line of linesOf(sent, longest)) lines.push(line);
     return lines;
   };
 

@@ -133,6 +133,8 @@ for (const address of [
   '/office/people/paste',
   '/office/people/invitations',
   '/office/sites',
+  '/office/house',
+  '/office/archive',
   '/office/hives',
   '/office/hives/paste',
   '/office/hives/new',

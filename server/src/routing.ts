@@ -209,7 +209,7 @@ async function repeated<T>(write: () => Promise<T>): Promise<T> {
 }
 
 /** Files that are as large as a school: they take as long as they take, and end with the connection. */
-export const WHOLE_FILE = /^\/archive\/school$/;
+export const WHOLE_FILE = /^\/archive\/(school|lists\/)/;
 
 /** Nobody waits for ever: what was not answered in time is refused; what goes on behind it is known again when it is sent again. */
 export const deadline: RequestHandler = (request, response, next) => {

@@ -83,7 +83,7 @@ describe('a service of scales', () => {
   const refusal = async (work: Promise<unknown>) =>
     work.then(
       () => expect.fail('nothing was refused'),
-      (error: { says: Parameters<typeof inEnglish>[0] }) => `${inEnglish(error.says) as string}`,
+      (error: unknown) => inEnglish((error as { says: Parameters<typeof inEnglish>[0] }).says) as string,
     );
 
   it('that ships with the application is asked as any other', async () => {
@@ -97,7 +97,7 @@ describe('a service of scales', () => {
     const asked: string[] = [];
     const app = express().set('query parser', 'simple');
     app.get('/v1.1/Datastreams', (request, response) => {
-      asked.push(String(request.query.$filter));
+      asked.push(request.query.$filter as string);
       response.json({
         value: [
           {

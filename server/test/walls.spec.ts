@@ -394,6 +394,7 @@ const LINES: Readonly<
   housePractice: { may: 'LSOTUF' },
   tryHousePractice: { may: 'LF', body: () => ({ changes: { 'full-warmth': 16 } }) },
   keepHousePractice: { may: 'LF', body: () => ({ changes: { 'group-size': 6 }, was: { 'group-size': 7 } }), or: 409 },
+  listOut: { may: 'LF', params: () => ({ list: 'visits' }) },
   archiveHere: { may: 'LF' },
   takeOutArchive: { may: 'LF' },
   // Whoever may is asked for the name of what is replaced.
@@ -626,7 +627,7 @@ async function call(
   if (answer.status === 200 && (name === 'moveClock' || name === 'beginDemoAgain'))
     while (!(await refresh(school.context, school.sources, uuid()))) await new Promise((go) => setTimeout(go, 100));
   // A file comes as bytes.
-  return { status: answer.status, text: (answer.text as string | undefined) ?? '' };
+  return { status: answer.status, text: typeof answer.text === 'string' ? answer.text : '' };
 }
 
 describe('every endpoint, with ids that are there', () => {

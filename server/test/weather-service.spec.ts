@@ -23,7 +23,7 @@ const refusal = async (work: Promise<unknown>): Promise<string> => {
     () => expect.fail('nothing was refused'),
     (thrown: unknown) => thrown as { says?: Parameters<typeof inEnglish>[0]; message: string },
   );
-  return error.says === undefined ? error.message : `${inEnglish(error.says) as string}`;
+  return error.says === undefined ? error.message : (inEnglish(error.says) as string);
 };
 
 /** A service as a national one might be: its own names, SI units, three-hourly, under a path, with much that is not used. */

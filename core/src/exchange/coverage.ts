@@ -44,7 +44,7 @@ interface Told {
 function axisValues(domain: unknown, name: string): readonly unknown[] | null {
   const axis = at(domain, 'axes', name);
   const values = at(axis, 'values');
-  if (Array.isArray(values)) return values;
+  if (Array.isArray(values)) return values as readonly unknown[];
   const [start, stop, num] = ['start', 'stop', 'num'].map((key) => Number(at(axis, key)));
   if (!isJson(axis) || ![start, stop, num].every(Number.isFinite)) return null;
   return Array.from({ length: num! }, (_, step) =>
@@ -82,7 +82,7 @@ function toldIn(coverage: Json, shared: unknown): Told {
   const times = axisValues(domain, 't')?.map((each) => Date.parse(String(each))) ?? [];
   if (times.length === 0 || times.some(Number.isNaN)) throw new Unfit(say('coverage-lacks', { what: 'domain.axes.t' }));
   const memberAxis = MEMBER_AXES.find((name) => axisValues(domain, name));
-  const members = (memberAxis && axisValues(domain, memberAxis)?.map(Number)) || [0];
+  const members = (memberAxis === undefined ? null : axisValues(domain, memberAxis))?.map(Number) ?? [0];
   const parameters = { ...(isJson(shared) ? shared : {}), ...(isJson(coverage.parameters) ? coverage.parameters : {}) };
   const courses = Object.entries(isJson(coverage.ranges) ? coverage.ranges : {}).flatMap(([name, range]): Course[] => {
     const parameter = parameters[name];
@@ -150,7 +150,7 @@ function hourly(course: Course, member: number, steps: readonly number[], hours:
   const out: (number | null)[] = [];
   for (let index = 0; index < values.length && out.length < hours; index += 1) {
     const step = steps[index] ?? steps.at(-1) ?? 1;
-    const [here, next] = [values[index]!, values[index + 1] ?? null];
+    const [here, next] = [values[index] ?? null, values[index + 1] ?? null];
     for (let hour = 0; hour < step && out.length < hours; hour += 1) {
       if (isSum(course)) {
         const sum = course.ends ? next : here;

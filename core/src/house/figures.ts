@@ -239,7 +239,7 @@ const inside = (tree: unknown, path: string): unknown =>
 
 /** How many are kept as numbers and chosen as words. */
 const told = (figure: Figure, value: unknown): FigureValue =>
-  figure.holds === 'choice' ? `${value as string}` : (value as FigureValue);
+  figure.holds === 'choice' ? String(value) : (value as FigureValue);
 
 /**
  * A figure as the house has it.

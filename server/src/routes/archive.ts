@@ -7,7 +7,7 @@ import { linesOf } from '@brave-comb/core/exchange';
 import { Unfit } from '@brave-comb/core/language';
 import type { Context } from '../context';
 import { Refusal } from '../problem';
-import { archiveHere, bringInArchive, personalRecords, schoolArchive } from '../records/archive';
+import { archiveHere, bringInArchive, listAsCsv, personalRecords, schoolArchive } from '../records/archive';
 import type { Serve } from '../routing';
 import { say } from '../words';
 
@@ -61,6 +61,17 @@ export function archiveRoutes(context: Context, serve: Serve): void {
     // Whoever stops listening ends it; a fault in the middle cuts the file off, which whoever reads it is told.
     await piped(Readable.from(lines), createGzip(), response).catch((error: unknown) =>
       context.log.warn({ err: error }, 'an archive was not taken out to its end'),
+    );
+    return null;
+  });
+
+  serve(endpoints.listOut, async ({ params: { list } }, actor, { request, response }) => {
+    const lines = await listAsCsv(context, actor, list, request.ip ?? '');
+    response
+      .attachment(`${list}-${context.clock.now().toISOString().slice(0, 10)}.csv`)
+      .type('text/csv; charset=utf-8');
+    await piped(Readable.from(lines), response).catch((error: unknown) =>
+      context.log.warn({ err: error }, 'a list was not taken out to its end'),
     );
     return null;
   });

@@ -123,7 +123,7 @@ async function replace(trx: Db, actor: Actor, wish: Wish, lines: AsyncIterable<s
   const before = { people: [...here.keys()], sites: await idsOf(trx, 'sites', school) };
   const reading = archiveReading();
   let toHere = (line: string): string => line;
-  let head: ArchiveHead | null = null;
+  let head: ArchiveHead | undefined;
   let table: Table | undefined;
   let into: ReturnType<typeof writing> | undefined;
   let number = 0;

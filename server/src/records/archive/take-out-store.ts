@@ -45,14 +45,14 @@ function written({ columns }: Table, row: Readonly<Record<string, unknown>>): Ar
 export async function* rowsForArchive(db: Knex, table: Table, school: string): AsyncGenerator<ArchiveRow> {
   const key = [...table.key];
   const order = key.map((column) => ({ column }));
-  const keys = (await rowsOf(db, table, school).orderBy(order).select(key)) as Readonly<Record<string, string>>[];
+  const keys = await rowsOf(db, table, school).orderBy(order).select<Readonly<Record<string, string>>[]>(key);
   const page = LARGE.has(table.name) ? LARGE_PAGE : PAGE;
   for (let from = 0; from < keys.length; from += page) {
     const wanted = keys.slice(from, from + page).map((row) => key.map((column) => row[column]!));
-    const rows = (await db(table.name)
+    const rows = await db(table.name)
       .whereIn(key, wanted)
       .orderBy(order)
-      .select(...selected(db, table))) as Readonly<Record<string, unknown>>[];
+      .select<Readonly<Record<string, unknown>>[]>(...selected(db, table));
     for (const row of rows) yield written(table, row);
   }
 }
@@ -80,12 +80,12 @@ export async function rowsNaming(
   if (own !== undefined) by.push(own);
   if (by.length === 0) return [];
   const columns = table.columns.filter(({ holds }) => holds !== 'bytes');
-  const rows = (await ofSchool(db, table, school)
+  const rows = await ofSchool(db, table, school)
     .where((any) => {
       for (const column of by) void any.orWhere(`${table.name}.${column}`, person);
       if (table.name === 'visit_entries') void any.orWhere('body', 'like', `%${person}%`);
     })
     .orderBy(table.key.map((column) => ({ column })))
-    .select(...selected(db, { ...table, columns }))) as Readonly<Record<string, unknown>>[];
+    .select<Readonly<Record<string, unknown>>[]>(...selected(db, { ...table, columns }));
   return rows.map((row) => written({ ...table, columns }, row));
 }

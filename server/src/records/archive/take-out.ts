@@ -98,7 +98,7 @@ export async function personalRecords(
     const rows = await rowsNaming(db, table, actor.school, person);
     if (rows.length > 0) tables[table.name] = rows;
   }
-  const name = String(tables.people?.[0]?.name ?? '');
+  const name = tables.people?.[0]?.name as string;
   await audit(db, { school: actor.school, person: actor.id, what: 'records-taken-out', about: name, address });
   return {
     format: 'brave-comb-person',

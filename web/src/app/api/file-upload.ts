@@ -30,7 +30,11 @@ export class FileUpload {
   ): Upload<Output<E>> {
     const request = new XMLHttpRequest();
     const answer = new Promise<Output<E>>((done, fail) => {
-      const refused = (status: number, error: unknown) => fail(faultOf(new HttpErrorResponse({ status, error })));
+      // As every other call, it fails with words for the person at the screen.
+      const refused = (status: number, error: unknown): void => {
+        const fault: unknown = faultOf(new HttpErrorResponse({ status, error }));
+        fail(fault);
+      };
       request.upload.onprogress = ({ loaded, total }) => sent(total > 0 ? loaded / total : 0);
       request.onload = () => {
         const body = parsed(request.responseText);

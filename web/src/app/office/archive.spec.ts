@@ -92,7 +92,7 @@ async function page(here: object, sent: (query: object) => Promise<unknown>) {
       expect(textOf(element)).toContain(text);
     });
   const press = (name: string) => {
-    const button = [...element.querySelectorAll('button')].find((each) => each.textContent?.trim() === name);
+    const button = [...element.querySelectorAll('button')].find((each) => each.textContent.trim() === name);
     (button ?? expect.fail(`no ${name}`)).click();
   };
   return {
@@ -114,12 +114,15 @@ async function page(here: object, sent: (query: object) => Promise<unknown>) {
   };
 }
 
+/** How a call fails: with words, not with an error. */
+const refused = (fault: unknown): Promise<never> => Promise.reject(fault);
+
 describe('the archive', () => {
   it('compares, asks for the name of what is replaced, and becomes a copy where another school has the records', async () => {
     const at = await page(HERE, (query) =>
       'ids' in query
         ? Promise.resolve({ rows: 4, school: 'Thorn Hollow', withoutWayIn: 1 })
-        : Promise.reject({ status: 409, problem: 'id-in-use', message: 'Bring it in as a copy.', details: [] }),
+        : refused({ status: 409, problem: 'id-in-use', message: 'Bring it in as a copy.', details: [] }),
     );
     at.choose();
     await at.shows('read to its end and whole');
@@ -140,9 +143,7 @@ describe('the archive', () => {
     newer.choose();
     await newer.shows('The archive holds hives, which this installation does not know');
     TestBed.resetTestingModule();
-    const lost = await page(HERE, () =>
-      Promise.reject({ status: 0, problem: 'no-connection', message: '', details: [] }),
-    );
+    const lost = await page(HERE, () => refused({ status: 0, problem: 'no-connection', message: '', details: [] }));
     lost.choose();
     await lost.shows('read to its end and whole');
     await lost.type('Brenna Fell');

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import type { Output, endpoints as table } from '@brave-comb/contract';
+import type { LISTS as AllLists, Output, endpoints as table } from '@brave-comb/contract';
 import type { CallFault } from '../api/contract-client';
 import { endpoints } from '../api/endpoints';
 import { FileUpload, type Upload } from '../api/file-upload';
@@ -38,6 +38,17 @@ const KINDS: readonly (readonly [name: string, tables: readonly string[]])[] = [
   ],
 ];
 
+/** Lists that go out as CSV, by their name in the address. */
+const LISTS: readonly { readonly id: (typeof AllLists)[number]; readonly name: string }[] = [
+  { id: 'visits', name: $localize`Visits` },
+  { id: 'frame-sides', name: $localize`Sides of frames` },
+  { id: 'samples', name: $localize`Samples and measurements` },
+  { id: 'weights', name: $localize`Weights of hives on scales` },
+  { id: 'trainees', name: $localize`Trainees` },
+  { id: 'evidence', name: $localize`Evidence of skills` },
+  { id: 'weather', name: $localize`Weather of the sites, by day` },
+];
+
 /** The whole school out as one file, and in again: read and compared first, then all of it or nothing. */
 @Component({
   selector: 'bc-archive',
@@ -63,6 +74,8 @@ export class ArchiveScreen {
   private readonly person = inject(Store).selectSignal(peopleFeature.selectPerson);
   protected readonly here = inject(ViewDesk).watch('archiveHere', () => ({}));
   protected readonly outAddress = endpoints.takeOutArchive.path;
+  protected readonly lists = LISTS;
+  protected readonly listAddress = (id: string): string => endpoints.listOut.path.replace(':list', id);
 
   protected readonly file = signal<File | null>(null);
   protected readonly read = signal<Read | null>(null);
