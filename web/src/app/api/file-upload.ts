@@ -1,6 +1,7 @@
 import { HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
 import type { Endpoint, Output } from '@brave-comb/contract';
+import { firstValueFrom, throwError } from 'rxjs';
 import { WHO } from './who';
 import { faultOf } from './contract-client';
 
@@ -29,12 +30,10 @@ export class FileUpload {
     sent: (share: number) => void,
   ): Upload<Output<E>> {
     const request = new XMLHttpRequest();
-    const answer = new Promise<Output<E>>((done, fail) => {
+    const answer = new Promise<Output<E>>((done) => {
       // As every other call, it fails with words for the person at the screen.
-      const refused = (status: number, error: unknown): void => {
-        const fault: unknown = faultOf(new HttpErrorResponse({ status, error }));
-        fail(fault);
-      };
+      const refused = (status: number, error: unknown): void =>
+        done(firstValueFrom(throwError(() => faultOf(new HttpErrorResponse({ status, error })))));
       request.upload.onprogress = ({ loaded, total }) => sent(total > 0 ? loaded / total : 0);
       request.onload = () => {
         const body = parsed(request.responseText);

@@ -1,4 +1,5 @@
 import { TestBed } from '@angular/core/testing';
+import { firstValueFrom, throwError } from 'rxjs';
 import { showView } from '../../testing/ahead';
 import { textOf } from '../../testing/text';
 import { FileUpload, type Upload } from '../api/file-upload';
@@ -115,7 +116,7 @@ async function page(here: object, sent: (query: object) => Promise<unknown>) {
 }
 
 /** How a call fails: with words, not with an error. */
-const refused = (fault: unknown): Promise<never> => Promise.reject(fault);
+const refused = (fault: object): Promise<never> => firstValueFrom(throwError(() => fault));
 
 describe('the archive', () => {
   it('compares, asks for the name of what is replaced, and becomes a copy where another school has the records', async () => {
