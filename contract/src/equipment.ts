@@ -66,7 +66,7 @@ export const Emergency = z.object({
   school: z.string(),
   kit: z.string(),
   steps: list(z.string()),
-  people: list(z.object({ name: z.string(), note: z.string() })),
+  people: list(z.object({ id: Id.optional(), name: z.string(), note: z.string() })),
 });
 
 /** Who changed a record last, and when; null where nobody has since it was made. */

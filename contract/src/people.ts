@@ -144,6 +144,7 @@ export const DOOR_EVENTS = [
   'password-chosen',
   'password-changed',
   'note-read',
+  'note-on-sheet',
   'archive-taken-out',
   'archive-brought-in',
 ] as const;

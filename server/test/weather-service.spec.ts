@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net';
 import express, { type Express } from 'express';
 import { inEnglish } from '../src/words';
 import { afterEach, describe, expect, it } from 'vitest';
-import { httpWeather } from '../src/records/weather/http-source';
+import { httpWeather, saidToBeMadeUp } from '../src/records/weather/http-source';
 import { weatherStandIn } from '../src/standins/weather/app';
 import { observedBetween } from '../src/standins/weather/generator';
 
@@ -147,5 +147,14 @@ describe('a service of environmental data', () => {
       delete document.coverages;
     });
     expect(await refusal(httpWeather(await serve(torn)).forecast(PLACE, AT))).toMatch(/answered without domain/);
+  });
+
+  it('that is made up says so in every forecast of a real school, beside what else is to be said', async () => {
+    const made = saidToBeMadeUp(httpWeather(await serve(weatherStandIn())));
+    const { note, ...forecast } = await made.forecast(PLACE, AT);
+    expect(inEnglish(note!)).toMatch(/^This weather is made up: no service is set\./);
+    expect(forecast).toEqual(await httpWeather(await serve(weatherStandIn())).forecast(PLACE, AT));
+    const both = await saidToBeMadeUp(httpWeather(await serve(national([])))).forecast(PLACE, AT);
+    expect(inEnglish(both.note!)).toMatch(/made up.*three or six hours at a time/s);
   });
 });

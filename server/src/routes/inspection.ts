@@ -1,4 +1,6 @@
 import { endpoints } from '@brave-comb/contract';
+import { notesOn } from '../facts/inspection';
+import { notesShown } from '../records/people';
 import { recordEntries, startVisit } from '../acts/inspection/visits';
 import type { Context } from '../context';
 import { addTask } from '../acts/care/add-task';
@@ -15,9 +17,17 @@ import { hiveList, yardBook } from '../views/inspection/yard-book';
 export function inspectionRoutes(context: Context, serve: Serve): void {
   serve(endpoints.startVisit, ({ body }, actor) => startVisit(context, actor, body));
   serve(endpoints.recentVisits, ({ query }, actor) => recentVisits(context, actor, query.before));
-  serve(endpoints.visitFile, ({ params }, actor) => visitFile(context, actor, params.visit));
+  serve(endpoints.visitFile, async ({ params }, actor) => {
+    const file = await visitFile(context, actor, params.visit);
+    await notesShown(context, actor, notesOn(file));
+    return file;
+  });
   serve(endpoints.visitEntries, ({ params, query }, actor) => visitEntries(context, actor, params.visit, query.after));
-  serve(endpoints.preparedVisit, ({ params }, actor) => preparedVisit(context, actor, params.session, params.hive));
+  serve(endpoints.preparedVisit, async ({ params }, actor) => {
+    const file = await preparedVisit(context, actor, params.session, params.hive);
+    await notesShown(context, actor, notesOn(file));
+    return file;
+  });
   serve(endpoints.recordEntries, ({ params, body }, actor) =>
     recordEntries(context, actor, params.visit, body.entries),
   );

@@ -1,4 +1,6 @@
 import { endpoints } from '@brave-comb/contract';
+import { notesOn } from '../facts/inspection';
+import { notesShown } from '../records/people';
 import { callOffSession, keepHandSession } from '../acts/planning/by-hand';
 import { askPlan, planJob, resumePlanJob, stopPlanJob, watchPlanJob } from '../acts/planning/jobs';
 import { openUnplanned } from '../acts/planning/open-unplanned';
@@ -19,7 +21,11 @@ export function planningRoutes(context: Context, serve: Serve): void {
   serve(endpoints.nextSession, (_input, actor) => nextSession(context, actor));
   serve(endpoints.openUnplanned, ({ body }, actor) => openUnplanned(context, actor, body));
   serve(endpoints.sessionOn, ({ params, query }, actor) => sessionOn(context, actor, params.date, query.site));
-  serve(endpoints.daySheet, ({ params }, actor) => daySheet(context, actor, params.session));
+  serve(endpoints.daySheet, async ({ params }, actor) => {
+    const sheet = await daySheet(context, actor, params.session);
+    await notesShown(context, actor, notesOn(sheet));
+    return sheet;
+  });
   serve(endpoints.nextHives, ({ params }, actor) => nextHives(context, actor, params.session));
   serve(endpoints.mySessions, (_input, actor) => mySessions(context, actor));
   serve(endpoints.handSession, ({ query }, actor) => handSession(context, actor, query));

@@ -255,6 +255,8 @@ export const serverSentences: Sentences<ServerSentences> = {
       : `${filled} missing values were filled from the hours around them.`,
   'weather-spread':
     'The weather service tells some days for three or six hours at a time: they were spread over their hours.',
+  'weather-made-up':
+    'This weather is made up: no service is set. Look at a real forecast before anybody goes, and ask whoever runs the server to name a service.',
   'weather-no-collection':
     'The weather service offers no collection that can be asked for a point and tells temperature, wind and rain: name one in WEATHER_FORECAST and WEATHER_OBSERVED.',
   'weather-silent': 'The weather service did not answer.',

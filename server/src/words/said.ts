@@ -172,6 +172,7 @@ export interface ServerSentences {
   'weather-left-out': { missing: readonly string[] };
   'weather-filled': { filled: number };
   'weather-spread': null;
+  'weather-made-up': null;
   'weather-no-collection': null;
   'weather-silent': null;
   'no-newer-forecast': null;

@@ -18,12 +18,21 @@ const degrees = (value: number, [plus, minus]: readonly [string, string]): strin
 /** The emergency card of a site, with the notes of those there who gave one. */
 export function emergencyCard(
   site: SiteRow,
-  trainees: readonly { readonly name: string; readonly emergency_note: string | null }[],
+  trainees: readonly { readonly id: string; readonly name: string; readonly emergency_note: string | null }[],
 ): Sayable<DaySheet>['emergency'] {
   return {
     ...site.emergency,
     grid: `${degrees(site.latitude, ['N', 'S'])}, ${degrees(site.longitude, ['E', 'W'])}`,
     steps: STEPS,
-    people: trainees.flatMap(({ name, emergency_note }) => (emergency_note ? [{ name, note: emergency_note }] : [])),
+    people: trainees.flatMap(({ id, name, emergency_note }) =>
+      emergency_note ? [{ id, name, note: emergency_note }] : [],
+    ),
   };
 }
+
+/** Whose notes stand on a sheet. */
+export const notesOn = ({
+  emergency,
+}: {
+  readonly emergency: { readonly people: readonly { readonly id?: unknown }[] };
+}): string[] => emergency.people.flatMap(({ id }) => (typeof id === 'string' ? [id] : []));

@@ -1,4 +1,4 @@
-export { emergencyCard } from './emergency';
+export { emergencyCard, notesOn } from './emergency';
 export { type ColonyRead, readColonies, readColony } from './colony-read';
 export { withQueensSeen } from './queens-seen';
 export { combsMoved, sidesNow } from './sides-now';

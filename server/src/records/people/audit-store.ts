@@ -38,7 +38,14 @@ export const auditOf = (db: Knex, school: string, before: Date, words: string, c
 export const readingsOf = (db: Knex, school: string, person: string) =>
   db('audit_log')
     .leftJoin('people', 'people.id', 'audit_log.person')
-    .where({ 'audit_log.school': school, what: 'note-read', about: person })
+    .where({ 'audit_log.school': school, about: person })
+    .whereIn('what', ['note-read', 'note-on-sheet'])
     .orderBy('audit_log.seq', 'desc')
     .limit(50)
     .select<{ at: Date; name: string | null }[]>('audit_log.at', 'people.name');
+
+/** Whose notes somebody was shown on a sheet since a moment. */
+export const notesShownSince = async (db: Knex, person: string, since: Date): Promise<ReadonlySet<string>> =>
+  new Set(
+    await db('audit_log').where({ person, what: 'note-on-sheet' }).where('at', '>', since).pluck<string[]>('about'),
+  );

@@ -6,7 +6,16 @@ export { awaitsOwner, beginSchool, newStartCode } from './first-owner';
 export { acceptInvitation, changePassword, invite, lookAtInvitation } from './invitations';
 export { housePracticeForm, keepHousePractice } from './house-practice';
 export { mayTypeName, noteOf, schoolHome } from './member-store';
-export { addMembers, changeMember, keepGroup, members, readEmergencyNote, retireGroup, retireMember } from './members';
+export {
+  addMembers,
+  changeMember,
+  keepGroup,
+  members,
+  notesShown,
+  readEmergencyNote,
+  retireGroup,
+  retireMember,
+} from './members';
 export { messages, outbox, readMessage, tell } from './messages';
 export { addGroup, addPerson, addSchool, checkSignIn, chooseUnits, shown } from './service';
 export { endSignIns, mySignIns } from './sign-ins';

@@ -8,7 +8,7 @@ import { revise } from '../../database/revision-store';
 import { iso } from '../../dates';
 import { Refusal, notFound } from '../../problem';
 import { say } from '../../words';
-import { audit, readingsOf } from './audit-store';
+import { audit, readingsOf, notesShownSince } from './audit-store';
 import {
   type MemberRow,
   endSessions,
@@ -224,4 +224,20 @@ export async function readEmergencyNote(
   await audit(db, { school: actor.school, person: actor.id, what: 'note-read', about: id, address: '' });
   const readers = await readingsOf(db, actor.school, id);
   return { note, readers: readers.map(({ at, name }) => ({ by: name ?? '', at: iso(at) })) };
+}
+
+/** A sheet that is looked at again on the same day is one reading. */
+const ONE_READING = 12 * 3_600_000;
+
+/**
+ * Writes down that somebody was shown emergency notes with a sheet of a session or a hive; the own one is nobody's business.
+ *
+ * @param people whose notes stood there
+ */
+export async function notesShown({ db }: Context, actor: Actor, people: readonly string[]): Promise<void> {
+  const others = people.filter((id) => id !== actor.id);
+  if (others.length === 0) return;
+  const shown = await notesShownSince(db, actor.id, new Date(Date.now() - ONE_READING));
+  for (const about of others.filter((id) => !shown.has(id)))
+    await audit(db, { school: actor.school, person: actor.id, what: 'note-on-sheet', about, address: '' });
 }

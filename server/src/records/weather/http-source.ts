@@ -1,5 +1,5 @@
 import { type Collection, choose, collectionsIn } from '@brave-comb/core/exchange';
-import { Unfit } from '@brave-comb/core/language';
+import { Unfit, inOne } from '@brave-comb/core/language';
 import type { Place } from '@brave-comb/core/weather';
 import type { WeatherSource } from '../../sources';
 import { say } from '../../words';
@@ -63,3 +63,12 @@ export function httpWeather(base: string, named: WeatherCollections = { forecast
     observed: (place, from, to) => ask('observed', place, `${from.toISOString()}/${to.toISOString()}`, to),
   };
 }
+
+/** The weather that ships with the application where a real school would take it for its own: every forecast says what it is. */
+export const saidToBeMadeUp = (source: WeatherSource): WeatherSource => ({
+  ...source,
+  forecast: async (place, at) => {
+    const forecast = await source.forecast(place, at);
+    return { ...forecast, note: inOne([say('weather-made-up'), ...(forecast.note ? [forecast.note] : [])]) };
+  },
+});

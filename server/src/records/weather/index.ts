@@ -1,6 +1,6 @@
 export { describedParameters, toCoverage } from './coverage-json';
 export { enterObservation, importClimate, importWeather, setLimits } from './entering';
-export { httpWeather } from './http-source';
+export { httpWeather, saidToBeMadeUp } from './http-source';
 export { type KnownDay } from './day';
 export { daysBefore, observedDays } from './days';
 export { daysAhead, forecastInUse, type ForecastInUse, poorDaysAfter } from './forecast';

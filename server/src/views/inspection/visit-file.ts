@@ -100,13 +100,12 @@ function mayHear({ body, by }: Pick<VisitEntry, 'body' | 'by'>, actor: Actor, re
 
 /** What a trainee who records may see: nobody's health but their own, and no reading that was kept hidden for somebody else. */
 function forTrainee(file: FileTold, actor: Actor): FileTold {
-  const own = file.trainees.find(({ id }) => id === actor.id)?.name;
   const record = recordOf(file.entries);
   return {
     ...file,
     entries: file.entries.filter((entry) => mayHear(entry as VisitEntry, actor, record)),
     trainees: file.trainees.map((each) => (each.id === actor.id ? each : { ...each, note: null })),
-    emergency: { ...file.emergency, people: file.emergency.people.filter(({ name }) => name === own) },
+    emergency: { ...file.emergency, people: file.emergency.people.filter(({ id }) => id === actor.id) },
   };
 }
 

@@ -31,6 +31,7 @@ const DOORS: Readonly<Record<NonNullable<Line['door']>, string>> = {
   'password-chosen': $localize`chose a password`,
   'password-changed': $localize`changed the password`,
   'note-read': $localize`read an emergency note`,
+  'note-on-sheet': $localize`was shown the emergency note of`,
   'archive-taken-out': $localize`took out the whole school`,
   'archive-brought-in': $localize`brought in the archive of`,
 };
