@@ -60,6 +60,14 @@ const LISTS: readonly { readonly id: (typeof AllLists)[number]; readonly name: s
       text-align: right;
       font-variant-numeric: tabular-nums;
     }
+    .lists {
+      padding: 0;
+      list-style: none;
+    }
+    .lists a {
+      display: block;
+      padding: 6px 0;
+    }
     .named {
       display: grid;
       overflow-wrap: anywhere;
