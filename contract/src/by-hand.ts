@@ -70,6 +70,9 @@ export const handSession = endpoint({
 const Kept = z.object({ session: Id, told: z.int() });
 const onSession = z.object({ session: Id });
 
+/** Where and when a session is, and how deep it goes. */
+const planned = { site: Id, date: CivilDate, from: Clock, to: Clock, depth: Depth };
+
 export const keepHandSession = endpoint({
   method: 'POST',
   path: '/api/planning/by-hand/:session',
@@ -78,11 +81,7 @@ export const keepHandSession = endpoint({
   params: onSession,
   body: z.object({
     version: Version,
-    site: Id,
-    date: CivilDate,
-    from: Clock,
-    to: Clock,
-    depth: Depth,
+    ...planned,
     parts: list(Part)
       .refine((parts) => parts.length > 0, wrong('no-group'))
       .refine((parts) => parts.length <= 40, wrong('no-group')),
@@ -112,11 +111,7 @@ export const plannedSession = endpoint({
   response: z.object({
     id: Id,
     version: Version,
-    site: Id,
-    date: CivilDate,
-    from: Clock,
-    to: Clock,
-    depth: Depth,
+    ...planned,
     status: SessionStatus,
     begun: z.boolean().describe('Whether a hive was opened in it: then it is changed no more.'),
     byHand: z.boolean(),

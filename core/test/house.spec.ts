@@ -6,6 +6,7 @@ import {
   type FigureId,
   type FigureValue,
   figureOf,
+  inAgreement,
   practiceTroubles,
   withFigures,
 } from '../src/house';
@@ -114,6 +115,19 @@ describe('a house practice', () => {
         expect(own.workingHours).toHaveLength(2);
       }),
     );
+  });
+
+  it('says alike what stands in two places, whichever of them was changed', () => {
+    const looks = { ...DEFAULT_PRACTICE, calendar: { ...DEFAULT_PRACTICE.calendar, swarmIntervalDays: 9 } };
+    expect(inAgreement(DEFAULT_PRACTICE, looks).care.swarmIntervalDays).toBe(9);
+    const load = { ...DEFAULT_PRACTICE.calendar.load, openings: 2 };
+    const worked = { ...DEFAULT_PRACTICE, calendar: { ...DEFAULT_PRACTICE.calendar, load } };
+    expect(inAgreement(DEFAULT_PRACTICE, worked).openingLimit).toBe(2);
+    expect(inAgreement(DEFAULT_PRACTICE, { ...DEFAULT_PRACTICE, openingLimit: 6 }).calendar.load).toEqual({
+      ...DEFAULT_PRACTICE.calendar.load,
+      openings: 6,
+    });
+    expect(inAgreement(DEFAULT_PRACTICE, DEFAULT_PRACTICE)).toEqual(DEFAULT_PRACTICE);
   });
 
   it('says nothing of the default of any figure, and all that others do can be kept', () => {

@@ -320,6 +320,16 @@ describe('an archive at another installation', () => {
     });
   }, 60_000);
 
+  it('leaves whoever brings it in a lead at the school, whatever it says of them', async () => {
+    const lines = linesIn(archive);
+    const morags = lines.find(({ table, row }) => table === 'people' && row?.name === 'Morag Selkirk')!;
+    morags.row = { ...morags.row, role: 'trainee', retired_at: '2026-05-01T00:00:00.000Z' };
+    const me = morags.row.id as string;
+    await bringIn(owner, fileOf(lines), { replaces: 'Brenna Fell School of Beekeeping', me }).expect(200);
+    expect((await owner.get(endpoints.whoAmI.path)).body).toMatchObject({ person: { role: 'lead', owner: true } });
+    await owner.get(endpoints.members.path).expect(200);
+  }, 60_000);
+
   it('is a copy with ids of its own where another school has them', async () => {
     // The same installation, a second school.
     const second = await school.signIn('ines');

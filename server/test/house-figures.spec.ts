@@ -125,4 +125,44 @@ describe('figures of the house practice', () => {
       'hurts backs',
     );
   });
+
+  it('that are changed on a form beside the work stand under Changes too, and in every place that says the same', async () => {
+    const intervals = { 'build-up': [8, 10] };
+    await school
+      .db('schools')
+      .where({ name: 'Brenna Fell School of Beekeeping' })
+      .update({ practice: JSON.stringify({ calendar: { intervals } }) });
+    await school.wrote();
+    const calendar = {
+      catchCells: true,
+      swarmIntervalDays: 9,
+      restDays: 4,
+      load: { openings: 3, minutes: 120, stings: 12 },
+    };
+    await morag.post(endpoints.setCalendarPractice.path).send(calendar).expect(200);
+    expect(await figure('swarm-days')).toMatchObject({ ours: 9, changed: { by: 'Morag Selkirk' } });
+    expect(await figure('openings')).toMatchObject({ ours: 3 });
+    const { practice } = await school
+      .db('schools')
+      .where({ name: 'Brenna Fell School of Beekeeping' })
+      .first<{ practice: object }>('practice');
+    // What the form does not ask for stays.
+    expect(practice).toMatchObject({ openingLimit: 3, care: { swarmIntervalDays: 9 }, calendar: { intervals } });
+    await morag.post(endpoints.setCombGoal.path).send({ goal: 120 }).expect(200);
+    expect(await figure('comb-goal')).toMatchObject({ ours: 120, changed: { by: 'Morag Selkirk' } });
+  });
+
+  it('are none of them lost where two forms are sent at once', async () => {
+    const { limits } = (await morag.get(endpoints.forecastTrust.path).expect(200)).body as { limits: { full: object } };
+    const answers = await Promise.all([
+      morag.post(endpoints.setLimits.path).send({ ...limits, full: { ...limits.full, warmth: 17 } }),
+      morag.post(endpoints.setCombGoal.path).send({ goal: 40 }),
+      keep({ 'group-size': 5 }, { 'group-size': 7 }),
+    ]);
+    expect(answers.map(({ status }) => status)).toEqual([200, 200, 200]);
+    const ours = await Promise.all(
+      ['full-warmth', 'comb-goal', 'group-size'].map(async (id) => (await figure(id)).ours),
+    );
+    expect(ours).toEqual([17, 40, 5]);
+  });
 });

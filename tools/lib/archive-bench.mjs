@@ -1,7 +1,6 @@
 // How a school of five years comes in: 100,000 sides and 300 photos, streamed, beside the memory that the server takes for it.
 import { randomBytes, randomUUID } from 'node:crypto';
-import { execFileSync } from 'node:child_process';
-import { createReadStream, createWriteStream, statSync } from 'node:fs';
+import { createReadStream, createWriteStream, readFileSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -14,11 +13,17 @@ const PHOTO_BYTES = 250_000;
 
 /** Memory that the server's process holds, MB. */
 function held() {
-  const pids = execFileSync('ps', ['-eo', 'pid,rss,args'], { encoding: 'utf8' })
-    .split('\n')
-    .filter((line) => /server\/dist\/serve/.test(line) && line.includes('node'));
-  const ours = pids.map((line) => /(\d+)\s+(\d+)/.exec(line)).filter(Boolean);
-  return Math.max(0, ...ours.map(([, , rss]) => Number(rss) / 1024));
+  const read = (pid, what) => {
+    try {
+      return readFileSync(`/proc/${pid}/${what}`, 'utf8');
+    } catch {
+      return ''; // It has ended meanwhile.
+    }
+  };
+  const servers = readdirSync('/proc').filter(
+    (pid) => /^\d+$/.test(pid) && read(pid, 'cmdline').includes('server/dist/serve'),
+  );
+  return Math.max(0, ...servers.map((pid) => Number(/VmRSS:\s+(\d+)/.exec(read(pid, 'status'))?.[1] ?? 0) / 1024));
 }
 
 function* grown(lines) {

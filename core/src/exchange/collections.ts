@@ -1,4 +1,5 @@
 import { kindOf } from './coverage-parameters';
+import { type Json, at } from './json';
 
 /** A collection of a service of the OGC API for environmental data, as far as it is used. */
 export interface Collection {
@@ -12,32 +13,26 @@ export interface Collection {
   readonly to: number;
 }
 
-type Json = Readonly<Record<string, unknown>>;
-const inside = (value: unknown, ...keys: readonly string[]): unknown =>
-  keys.reduce<unknown>((inner, key) => (inner as Json | null | undefined)?.[key], value);
 const moment = (value: unknown, open: number): number => {
   const time = typeof value === 'string' ? Date.parse(value) : Number.NaN;
   return Number.isNaN(time) ? open : time;
 };
 
 function collectionOf(value: unknown): Collection[] {
-  const id = inside(value, 'id');
+  const id = at(value, 'id');
   if (typeof id !== 'string') return [];
-  const named = Object.entries((inside(value, 'parameter_names') ?? {}) as Json).map(
+  const named = Object.entries((at(value, 'parameter_names') ?? {}) as Json).map(
     ([name, parameter]) => [name, kindOf(name, parameter)] as const,
   );
   const kinds = new Set(named.map(([, kind]) => kind));
   const wind = kinds.has('wind') || (kinds.has('eastward') && kinds.has('northward'));
-  const interval = inside(value, 'extent', 'temporal', 'interval') as readonly (readonly unknown[])[] | undefined;
+  const interval = at(value, 'extent', 'temporal', 'interval') as readonly (readonly unknown[])[] | undefined;
   return [
     {
       id,
       parameters: named.filter(([, kind]) => kind !== null).map(([name]) => name),
       fits:
-        inside(value, 'data_queries', 'position') !== undefined &&
-        kinds.has('temperature') &&
-        wind &&
-        kinds.has('rain'),
+        at(value, 'data_queries', 'position') !== undefined && kinds.has('temperature') && wind && kinds.has('rain'),
       from: moment(interval?.[0]?.[0], -Infinity),
       to: moment(interval?.at(-1)?.[1], Infinity),
     },
@@ -51,7 +46,7 @@ function collectionOf(value: unknown): Collection[] {
  * @returns what is known of each, in its order
  */
 export const collectionsIn = (document: unknown): readonly Collection[] => {
-  const all = inside(document, 'collections');
+  const all = at(document, 'collections');
   return Array.isArray(all) ? all.flatMap(collectionOf) : [];
 };
 

@@ -1,3 +1,5 @@
+import { at } from './json';
+
 /** What a parameter of a weather service tells. */
 export type FigureKind =
   | 'temperature'
@@ -46,10 +48,7 @@ const plain = (text: string): string =>
     .replaceAll(/^_|_$/g, '');
 
 const text = (value: unknown, ...keys: readonly string[]): string => {
-  const found = keys.reduce<unknown>(
-    (inner, key) => (inner as Record<string, unknown> | null | undefined)?.[key],
-    value,
-  );
+  const found = at(value, ...keys);
   return typeof found === 'string' ? found : '';
 };
 

@@ -1,12 +1,8 @@
 import { Unfit } from '../language';
 import { HOUR, type Weather } from '../weather';
 import { type FigureKind, UNIT_KINDS, inOurUnit, isRainSum, kindOf } from './coverage-parameters';
+import { type Json, at, isJson } from './json';
 import { say } from './said';
-
-type Json = Readonly<Record<string, unknown>>;
-const isJson = (value: unknown): value is Json => typeof value === 'object' && value !== null && !Array.isArray(value);
-const at = (value: unknown, ...keys: readonly string[]): unknown =>
-  keys.reduce<unknown>((inner, key) => (isJson(inner) ? inner[key] : undefined), value);
 
 /** Weather of a point, hour by hour, as a service told it, in our units. */
 export interface CoverageWeather {

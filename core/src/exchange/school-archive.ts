@@ -1,4 +1,5 @@
 import { Unfit } from '../language';
+import { type Json, isJson } from './json';
 import { say } from './said';
 
 export const ARCHIVE_FORMAT = 'brave-comb-school';
@@ -20,7 +21,7 @@ export interface ArchiveHead {
   readonly tables: Readonly<Record<string, number>>;
 }
 
-export type ArchiveRow = Readonly<Record<string, unknown>>;
+export type ArchiveRow = Json;
 
 /** What stands in one line of an archive. */
 export type ArchiveLine =
@@ -46,20 +47,16 @@ export interface ArchiveReading {
   whole(): ArchiveHead;
 }
 
-const isRecord = (value: unknown): value is ArchiveRow =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
 function headOf(line: unknown): ArchiveHead {
-  const head = isRecord(line) ? line.head : null;
-  if (!isRecord(head) || head.format !== ARCHIVE_FORMAT) throw new Unfit(say('no-archive'));
+  const head = isJson(line) ? line.head : null;
+  if (!isJson(head) || head.format !== ARCHIVE_FORMAT) throw new Unfit(say('no-archive'));
   const { version, school, by, tables, made } = head;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) throw new Unfit(say('no-archive'));
   if (version > ARCHIVE_VERSION) throw new Unfit(say('archive-newer', { version, reads: ARCHIVE_VERSION }));
   const named = [school, by].every(
-    (each) => isRecord(each) && typeof each.id === 'string' && typeof each.name === 'string',
+    (each) => isJson(each) && typeof each.id === 'string' && typeof each.name === 'string',
   );
-  const counted =
-    isRecord(tables) && Object.values(tables).every((rows) => Number.isInteger(rows) && Number(rows) >= 0);
+  const counted = isJson(tables) && Object.values(tables).every((rows) => Number.isInteger(rows) && Number(rows) >= 0);
   if (!named || !counted || typeof made !== 'string') throw new Unfit(say('archive-head'));
   return head as unknown as ArchiveHead;
 }
@@ -81,7 +78,7 @@ export function archiveReading(): ArchiveReading {
   let ended = false;
 
   const row = (table: unknown, value: unknown): ArchiveLine => {
-    if (typeof table !== 'string' || !isRecord(value)) throw new Unfit(say('archive-line', { line: number }));
+    if (typeof table !== 'string' || !isJson(value)) throw new Unfit(say('archive-line', { line: number }));
     while (at < tables.length && tables[at] !== table) {
       // Each table is whole before the next begins, so that what a row points to stands before it.
       complete();
@@ -113,8 +110,8 @@ export function archiveReading(): ArchiveReading {
         tables = Object.keys(head.tables);
         return { is: 'head', head };
       }
-      if (ended || !isRecord(value)) throw new Unfit(say('archive-line', { line: number }));
-      if (!isRecord(value.end)) return row(value.table, value.row);
+      if (ended || !isJson(value)) throw new Unfit(say('archive-line', { line: number }));
+      if (!isJson(value.end)) return row(value.table, value.row);
       for (; at < tables.length; at += 1, inTable = 0) complete();
       if (value.end.rows !== rows) throw new Unfit(say('archive-line', { line: number }));
       ended = true;

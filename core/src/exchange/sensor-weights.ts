@@ -1,12 +1,9 @@
 import { Unfit } from '../language';
-import type { CivilDate } from '../units';
+import type { ScaleDay } from '../season';
+import { DAY } from '../units';
+import { HOUR } from '../weather';
+import { type Json, at, isJson } from './json';
 import { say } from './said';
-
-/** A hive's weight on one day, kg. */
-export interface DayWeight {
-  readonly date: CivilDate;
-  readonly kg: number;
-}
 
 /** A stream of observations of a service of the OGC SensorThings API, as far as it is used. */
 export interface WeightStream {
@@ -16,10 +13,8 @@ export interface WeightStream {
   readonly toKg: (result: number) => number;
 }
 
-type Json = Readonly<Record<string, unknown>>;
-const isJson = (value: unknown): value is Json => typeof value === 'object' && value !== null && !Array.isArray(value);
 const listed = (document: unknown): readonly Json[] => {
-  const value = isJson(document) ? document.value : null;
+  const value = at(document, 'value');
   if (!Array.isArray(value)) throw new Unfit(say('no-sensor-list'));
   return value.filter(isJson);
 };
@@ -45,8 +40,7 @@ const KG: ReadonlyMap<string, number> = new Map([
  */
 export function weightStream(document: unknown): WeightStream | null {
   for (const stream of listed(document)) {
-    const unit = isJson(stream.unitOfMeasurement) ? stream.unitOfMeasurement : {};
-    const kg = [unit.symbol, unit.name]
+    const kg = [at(stream, 'unitOfMeasurement', 'symbol'), at(stream, 'unitOfMeasurement', 'name')]
       .map((each) => KG.get(String(each).toLowerCase()))
       .find((each) => each !== undefined);
     const observations = stream['Observations@iot.navigationLink'];
@@ -72,7 +66,7 @@ const HEAVIEST = 500;
  * @returns the weights of the page
  */
 export function weightPage(document: unknown, { toKg }: WeightStream): WeightPage {
-  const next = isJson(document) ? document['@iot.nextLink'] : null;
+  const next = at(document, '@iot.nextLink');
   return {
     results: listed(document).flatMap(({ phenomenonTime, result }) => {
       // A period is told by its begin.
@@ -86,8 +80,6 @@ export function weightPage(document: unknown, { toKg }: WeightStream): WeightPag
 
 /** When foragers are all at home, hours of the local day. */
 const NIGHT = 3;
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 
 /**
  * One weight a day of many: the one nearest to the small hours, when all bees are at home, so that days can be set against each other.
@@ -96,7 +88,7 @@ const DAY = 24 * HOUR;
  * @param longitude of the hive, by which its night is known; degrees
  * @returns a weight a day, in order, to 10 g
  */
-export function nightlyWeights(results: WeightPage['results'], longitude: number): readonly DayWeight[] {
+export function nightlyWeights(results: WeightPage['results'], longitude: number): readonly ScaleDay[] {
   const nearest = new Map<string, { readonly off: number; readonly kg: number }>();
   for (const { at, kg } of results) {
     const local = at + (longitude / 15) * HOUR;

@@ -1,6 +1,6 @@
 import type { Said } from '../language';
 import { QUANTITIES } from '../units';
-import { FIGURES, type FigureId, type FigureValue, figureOf } from './figures';
+import { FIGURES, type FigureId, type FigureValue, figureIds, figureOf } from './figures';
 import type { HousePractice } from './practice';
 import { say } from './said';
 
@@ -59,8 +59,7 @@ export function practiceTroubles(
   practice: HousePractice,
   values: Readonly<Partial<Record<FigureId, FigureValue>>> = {},
 ): readonly Trouble[] {
-  const ids = Object.keys(FIGURES) as FigureId[];
-  const single = ids.flatMap((id) => ofItself(id, values[id] ?? figureOf(practice, id)) ?? []);
+  const single = figureIds.flatMap((id) => ofItself(id, values[id] ?? figureOf(practice, id)) ?? []);
   const bad = new Set(single.filter(({ refused }) => refused).map(({ figure }) => figure));
   const pairs = NOT_BELOW.flatMap(([lower, higher]): Trouble[] => {
     if (bad.has(lower) || bad.has(higher) || Number(figureOf(practice, higher)) >= Number(figureOf(practice, lower)))
@@ -78,5 +77,5 @@ export function practiceTroubles(
   // What hurts is said instead of what is only unusual.
   const said = new Set(cautions.map(({ figure }) => figure));
   const all = [...single.filter(({ figure, refused }) => refused || !said.has(figure)), ...pairs, ...day, ...cautions];
-  return all.toSorted((a, b) => ids.indexOf(a.figure) - ids.indexOf(b.figure));
+  return all.toSorted((a, b) => figureIds.indexOf(a.figure) - figureIds.indexOf(b.figure));
 }

@@ -231,6 +231,8 @@ export const FIGURES = {
   } as Choice,
 } as const satisfies Readonly<Record<string, Figure>>;
 export type FigureId = keyof typeof FIGURES;
+/** All of them, in their order. */
+export const figureIds = Object.keys(FIGURES) as FigureId[];
 
 type Tree = { readonly [key: string]: Tree | FigureValue };
 
@@ -287,3 +289,19 @@ export const withFigures = (
   (Object.entries(changes) as [FigureId, FigureValue][])
     .flatMap(([id, value]) => kept(id, value))
     .reduce<unknown>((tree, [path, value]) => withAt(tree, path.split('.'), value), practice) as HousePractice;
+
+/**
+ * The practice with what stands in two places said alike: where one of them was changed, the other follows.
+ *
+ * @param before the practice as it was
+ * @param after as somebody changed it, maybe in one of the places only
+ * @returns the practice as it was changed, in agreement with itself
+ */
+export const inAgreement = (before: HousePractice, after: HousePractice): HousePractice =>
+  figureIds.reduce((practice, id) => {
+    const { at } = FIGURES[id];
+    const moved = at.find((path) => inside(before, path) !== inside(after, path));
+    return moved === undefined || at.length === 1
+      ? practice
+      : withFigures(practice, { [id]: told(FIGURES[id], inside(after, moved)) });
+  }, after);

@@ -18,7 +18,6 @@ import {
 } from '../acts/skills/sign-off';
 import { importPassport, settlePassport } from '../acts/skills/passport-import';
 import type { Context } from '../context';
-import { revise } from '../database/revision-store';
 import { debrief } from '../facts/debrief';
 import { changeHousePractice } from '../records/people';
 import type { Serve } from '../routing';
@@ -60,8 +59,7 @@ export function skillsRoutes(context: Context, serve: Serve): void {
   serve(endpoints.debrief, ({ query }, actor) => debrief(context, actor, query.session));
   serve(endpoints.signDebrief, ({ params, body }, actor) => signDebrief(context, actor, params.session, body));
   serve(endpoints.sendDebriefBack, ({ params, body }, actor) => sendDebriefBack(context, actor, params.session, body));
-  serve(endpoints.setForgetting, async ({ body }, actor) => {
-    await revise(context.db, actor.school, (trx) => changeHousePractice(trx, actor.school, { forgetting: body }));
-    return { kept: true };
-  });
+  serve(endpoints.setForgetting, ({ body }, actor) =>
+    changeHousePractice(context, actor, () => ({ forgetting: body })),
+  );
 }

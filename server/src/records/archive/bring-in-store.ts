@@ -1,7 +1,7 @@
 import type { ArchiveRow } from '@brave-comb/core/exchange';
 import type { Knex } from 'knex';
-import { mayTypeName } from '../people';
-import { type Table, ofSchool, referencesFromOutside, schoolTables } from './tables-store';
+import { mayTypeName, noWayIn } from '../people';
+import { type Table, ofSchool, referencesFromOutside } from './tables-store';
 
 /** Rows that are taken away at once, so that no statement takes long. */
 const AWAY_AT_ONCE = 5_000;
@@ -40,10 +40,10 @@ export const keepPersonRow = (trx: Knex, row: Readonly<Record<string, unknown>>)
   trx('people').insert({ ...row, changed_by: null });
 
 /** Takes away all rows of a school; what points to them from outside is seen to by {@link tidyOutside}. */
-export async function emptySchool(trx: Knex, school: string): Promise<void> {
+export async function emptySchool(trx: Knex, tables: readonly Table[], school: string): Promise<void> {
   await trx.raw('set foreign_key_checks = 0');
   try {
-    for (const table of [...(await schoolTables(trx))].reverse()) {
+    for (const table of tables.toReversed()) {
       let gone: number;
       do gone = await ofSchool(trx, table, school).limit(AWAY_AT_ONCE).delete();
       while (gone === AWAY_AT_ONCE);
@@ -98,8 +98,7 @@ function asKept(holds: Table['columns'][number]['holds'] | undefined, value: unk
 }
 
 /** A row's way in: the one that somebody has here, or none until they are invited. */
-export const wayInOf = (id: string, here: WayIn | undefined): WayIn =>
-  here ?? { sign_in: `not yet ${id}`, password_hash: '', owner: 0 };
+export const wayInOf = (id: string, here: WayIn | undefined): WayIn => here ?? { ...noWayIn(id), owner: 0 };
 
 /** Puts what a school is called and how it works in the place of what was. */
 export const writeSchool = (trx: Knex, id: string, { name, practice, home }: ArchiveRow) =>

@@ -1,4 +1,4 @@
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { type ArchiveHead, type ArchiveRow, archiveReading } from '@brave-comb/core/exchange';
 import { Unfit } from '@brave-comb/core/language';
 import type { Query } from '../../body';
@@ -6,6 +6,7 @@ import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
 import { revise } from '../../database/revision-store';
 import { Refusal } from '../../problem';
+import { hashOf } from '../../secrets';
 import { say } from '../../words';
 import { audit } from '../people';
 import {
@@ -22,7 +23,7 @@ import {
   writeSchool,
   writing,
 } from './bring-in-store';
-import { type Table, schoolTables } from './tables-store';
+import { type Column, type Table, schoolTables } from './tables-store';
 import { ownersOnly } from './take-out';
 
 type Wish = Query<'bringInArchive'>;
@@ -31,7 +32,7 @@ const UUID = /\b[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}\b/g
 
 /** Another id for each id, always the same one within an import. */
 function renamed(id: string, salt: string): string {
-  const hex = createHash('sha256').update(salt).update(id).digest('hex');
+  const hex = hashOf(salt + id);
   return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-9${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
 }
 
@@ -48,23 +49,22 @@ function idsHere(head: ArchiveHead, actor: Actor, { ids, me }: Wish): (line: str
   return (line) => line.replaceAll(UUID, (id) => known.get(id) ?? renamed(id, salt));
 }
 
+const STAYS_OWNER = { role: 'lead', retired_at: null, erased_at: null } as const;
+
 /** Rows of an archive that may be pointed to, by table. */
 type Seen = Map<string, Set<string>>;
 
+const canBeKept = ({ holds }: Column, value: unknown): boolean => {
+  if (value === null || holds === 'json') return true;
+  return holds === 'moment' ? typeof value === 'string' && !Number.isNaN(Date.parse(value)) : typeof value !== 'object';
+};
+
 /** Refuses a row that does not fit this installation, belongs to another school or points out of the archive. */
 function checkRow(table: Table, row: ArchiveRow, school: string, seen: Seen, number: number): void {
-  const columns = new Set(table.columns.map(({ name }) => name));
-  const unknown = Object.keys(row).find((name) => !columns.has(name));
-  if (unknown !== undefined) throw new Unfit(say('archive-column', { table: table.name, column: unknown }));
-  for (const { name, holds } of table.columns) {
-    const value = row[name];
-    const fits =
-      value === null || value === undefined || holds === 'json'
-        ? true
-        : holds === 'moment'
-          ? typeof value === 'string' && !Number.isNaN(Date.parse(value))
-          : typeof value !== 'object';
-    if (!fits) throw new Unfit(say('archive-value', { line: number, column: name }));
+  for (const [name, value] of Object.entries(row)) {
+    const column = table.columns.find((each) => each.name === name);
+    if (!column) throw new Unfit(say('archive-column', { table: table.name, column: name }));
+    if (!canBeKept(column, value)) throw new Unfit(say('archive-value', { line: number, column: name }));
   }
   if (table.of === 'school' && row.school !== school) throw new Unfit(say('archive-other-school', { line: number }));
   for (const { column, table: to } of table.references) {
@@ -140,7 +140,7 @@ async function replace(trx: Db, actor: Actor, wish: Wish, lines: AsyncIterable<s
         toHere = idsHere(head, actor, wish);
         const unknown = Object.keys(head.tables).find((each) => each !== 'schools' && !tables.has(each));
         if (unknown !== undefined) throw new Unfit(say('archive-column', { table: unknown, column: null }));
-        await emptySchool(trx, school);
+        await emptySchool(trx, [...tables.values()], school);
         continue;
       }
       if (line.is === 'end') continue;
@@ -157,7 +157,9 @@ async function replace(trx: Db, actor: Actor, wish: Wish, lines: AsyncIterable<s
       }
       checkRow(table, line.row, school, seen, number);
       const id = line.row.id as string;
-      await into?.add(line.row, table.name === 'people' ? wayInOf(id, here.get(id)) : {}, text.length);
+      const way = table.name === 'people' ? wayInOf(id, here.get(id)) : {};
+      // Whoever brings it in stays who they are here, whatever the archive says of them.
+      await into?.add(line.row, id === actor.id ? { ...way, ...STAYS_OWNER } : way, text.length);
     }
     await into?.done();
     head = reading.whole();

@@ -95,20 +95,12 @@ export async function setColony(
   return hive.site;
 }
 
-export async function setCombGoal(
-  { db }: Context,
-  actor: Actor,
-  { goal }: Body<'setCombGoal'>,
-): Promise<{ kept: true }> {
-  await revise(db, actor.school, (trx) => changeHousePractice(trx, actor.school, { combGoal: goal }));
-  return { kept: true };
-}
+export const setCombGoal = (context: Context, actor: Actor, { goal }: Body<'setCombGoal'>): Promise<{ kept: true }> =>
+  changeHousePractice(context, actor, () => ({ combGoal: goal }));
 
-export async function setCalendarPractice(
-  { db }: Context,
+export const setCalendarPractice = (
+  context: Context,
   actor: Actor,
   body: Body<'setCalendarPractice'>,
-): Promise<{ kept: true }> {
-  await revise(db, actor.school, (trx) => changeHousePractice(trx, actor.school, { calendar: body }));
-  return { kept: true };
-}
+): Promise<{ kept: true }> =>
+  changeHousePractice(context, actor, ({ calendar }) => ({ calendar: { ...calendar, ...body } }));

@@ -1,8 +1,9 @@
-import { createHash, randomInt, timingSafeEqual } from 'node:crypto';
+import { randomInt, timingSafeEqual } from 'node:crypto';
 import type { Body } from '../../body';
 import type { Actor, Context } from '../../context';
 import type { Db } from '../../database/db';
 import { Refusal } from '../../problem';
+import { hashOf } from '../../secrets';
 import { say } from '../../words';
 import { audit } from './audit-store';
 import { addPerson, addSchool } from './service';
@@ -10,8 +11,6 @@ import { anySchool, countTry, dropStartCode, keepStartCode, startCode, startCode
 
 const TRIES = 5;
 const PAUSE = 2 * 60_000;
-
-const hashOf = (code: string): Buffer => createHash('sha256').update(code).digest();
 
 /**
  * Makes the code with which somebody becomes the first owner of an installation that holds no school.
@@ -25,7 +24,7 @@ export async function newStartCode(db: Db): Promise<string | null> {
     return null;
   }
   const code = `${randomInt(1_000_000)}`.padStart(6, '0');
-  await keepStartCode(db, hashOf(code).toString('hex'));
+  await keepStartCode(db, hashOf(code));
   return code;
 }
 
@@ -53,7 +52,7 @@ export async function beginSchool(context: Context, wish: Body<'beginSchool'>, a
   return db.transaction(async (trx) => {
     const waiting = await startCodeHeld(trx);
     if (!waiting) throw new Refusal(409, 'has-owner', say('has-owner'));
-    if (!timingSafeEqual(hashOf(wish.code), Buffer.from(waiting.code_hash, 'hex')))
+    if (!timingSafeEqual(Buffer.from(hashOf(wish.code)), Buffer.from(waiting.code_hash)))
       throw new Refusal(422, 'wrong-code', say('wrong-code', { left: TRIES - waiting.tries }), [
         { path: 'code', message: 'wrong code' },
       ]);

@@ -4,7 +4,10 @@ import {
   FIGURES,
   type FigureId,
   type FigureValue,
+  type HousePractice,
+  figureIds,
   figureOf,
+  inAgreement,
   practiceTroubles,
   withFigures,
 } from '@brave-comb/core/house';
@@ -18,7 +21,7 @@ import { changesOfThing, writeChanges } from '../../database/versioned-store';
 import { iso } from '../../dates';
 import { Refusal } from '../../problem';
 import { say } from '../../words';
-import { changeHousePractice, housePracticeOf, lockSchool } from './store';
+import { housePracticeOf, lockSchool, writeHousePractice } from './store';
 
 type Form = Sayable<HousePracticeForm>;
 type Shown = Form['chapters'][number]['figures'][number];
@@ -60,32 +63,71 @@ export async function housePracticeForm({ db }: Context, actor: Actor): Promise<
       changed: changed.get(id) ?? null,
     };
   };
-  const ids = Object.keys(FIGURES) as FigureId[];
   return {
     mayChange: actor.role === 'lead',
     chapters: CHAPTERS.map((chapter) => ({
       id: chapter,
       name: named('houseChapter', chapter),
-      figures: ids.filter((id) => FIGURES[id].chapter === chapter).map(shown),
+      figures: figureIds.filter((id) => FIGURES[id].chapter === chapter).map(shown),
     })),
     troubles: practiceTroubles(practice),
   };
 }
+
+/** The parts that differ. */
+const differing = (before: HousePractice, own: HousePractice): Partial<HousePractice> =>
+  Object.fromEntries(
+    Object.entries(own).filter(
+      ([part, value]) => JSON.stringify(value) !== JSON.stringify(before[part as keyof HousePractice]),
+    ),
+  );
+
+/**
+ * Changes the house practice, and writes down which figures became what; two who change it at once do so one after the other.
+ *
+ * @param change makes the practice as it is to be
+ */
+const changed = (
+  { db, clock }: Context,
+  actor: Actor,
+  change: (before: HousePractice, trx: Db) => HousePractice | Promise<HousePractice>,
+) =>
+  revise(db, actor.school, async (trx): Promise<{ kept: true }> => {
+    await lockSchool(trx, actor.school);
+    const before = await housePracticeOf(trx, actor.school);
+    const own = inAgreement(before, await change(before, trx));
+    await writeHousePractice(trx, actor.school, differing(before, own));
+    const figures = figureIds.filter((id) => figureOf(before, id) !== figureOf(own, id));
+    const values = (of: HousePractice) => Object.fromEntries(figures.map((id) => [id, String(figureOf(of, id))]));
+    const line = {
+      school: actor.school,
+      person: actor.id,
+      at: clock.now(),
+      thing: 'schools',
+      record: actor.school,
+    } as const;
+    if (figures.length > 0) await writeChanges(trx, [{ ...line, name: '', was: values(before), is: values(own) }]);
+    return { kept: true };
+  });
+
+/** Changes whole parts of the house practice, as the forms beside the work do. */
+export const changeHousePractice = (
+  context: Context,
+  actor: Actor,
+  parts: (before: HousePractice) => Partial<HousePractice>,
+): Promise<{ kept: true }> => changed(context, actor, (before) => ({ ...before, ...parts(before) }));
 
 /**
  * Changes figures of the house practice.
  *
  * @throws Refusal 409 where another changed one of them meanwhile, 422 naming the figures that cannot be kept
  */
-export function keepHousePractice(
-  { db, clock }: Context,
+export const keepHousePractice = (
+  context: Context,
   actor: Actor,
   { changes, was }: Body<'keepHousePractice'>,
-): Promise<{ kept: true }> {
-  return revise(db, actor.school, async (trx) => {
-    await lockSchool(trx, actor.school);
-    const before = await housePracticeOf(trx, actor.school);
-    const ids = Object.keys(changes) as FigureId[];
+): Promise<{ kept: true }> =>
+  changed(context, actor, async (before, trx) => {
     const own = withFigures(before, changes);
     const refused = practiceTroubles(own, changes).filter((each) => each.refused);
     if (refused[0])
@@ -95,53 +137,15 @@ export function keepHousePractice(
         say('figure-refused', { figure: named('houseFigure', refused[0].figure), why: refused[0].says }),
         refused.map(({ figure, says }) => ({ path: figure, message: says })),
       );
-    const differ = ids.filter((id) => figureOf(before, id) !== changes[id]);
-    const other = differ.find((id) => was[id] !== undefined && was[id] !== figureOf(before, id));
-    if (other !== undefined) {
-      const last = (await lastChanged(trx, actor.school)).get(other);
-      throw new Refusal(
-        409,
-        'changed-meanwhile',
-        say('changed-meanwhile', { by: last?.by ?? null, at: last?.at ?? null }),
-      );
-    }
-    if (differ.length === 0) return { kept: true };
-    const {
-      limits,
-      care,
-      calendar,
-      planning,
-      groupLimit,
-      openingLimit,
-      lift,
-      openMinutes,
-      workingHours,
-      forgetting,
-      combGoal,
-    } = own;
-    const parts = {
-      limits,
-      care,
-      calendar,
-      planning,
-      groupLimit,
-      openingLimit,
-      lift,
-      openMinutes,
-      workingHours,
-      forgetting,
-      combGoal,
-    };
-    await changeHousePractice(trx, actor.school, parts);
-    const values = (of: typeof own) => Object.fromEntries(differ.map((id) => [id, `${figureOf(of, id)}`]));
-    const line = {
-      school: actor.school,
-      person: actor.id,
-      at: clock.now(),
-      thing: 'schools' as const,
-      record: actor.school,
-    };
-    await writeChanges(trx, [{ ...line, name: '', was: values(before), is: values(own) }]);
-    return { kept: true };
+    const other = figureIds.find((id) => {
+      const [is, wanted, read] = [figureOf(before, id), changes[id], was[id]];
+      return wanted !== undefined && is !== wanted && read !== undefined && read !== is;
+    });
+    if (other === undefined) return own;
+    const last = (await lastChanged(trx, actor.school)).get(other);
+    throw new Refusal(
+      409,
+      'changed-meanwhile',
+      say('changed-meanwhile', { by: last?.by ?? null, at: last?.at ?? null }),
+    );
   });
-}

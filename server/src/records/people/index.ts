@@ -4,8 +4,8 @@ export { changeLog } from './change-log';
 export { erasePerson } from './erase-store';
 export { awaitsOwner, beginSchool, newStartCode } from './first-owner';
 export { acceptInvitation, changePassword, invite, lookAtInvitation } from './invitations';
-export { housePracticeForm, keepHousePractice } from './house-practice';
-export { mayTypeName, noteOf, schoolHome } from './member-store';
+export { changeHousePractice, housePracticeForm, keepHousePractice } from './house-practice';
+export { mayTypeName, noWayIn, noteOf, schoolHome } from './member-store';
 export {
   addMembers,
   changeMember,
@@ -21,7 +21,6 @@ export { addGroup, addPerson, addSchool, checkSignIn, chooseUnits, shown } from 
 export { endSignIns, mySignIns } from './sign-ins';
 export { SIGNED_IN_AT_MOST, sessionGoesOn, SessionStore, sweepSessions } from './session-store';
 export {
-  changeHousePractice,
   forgetDevices,
   groupsOf,
   learnersOf,

@@ -58,9 +58,10 @@ export const insertMember = (
     readonly mail: string | null;
     readonly emergency_note: string | null;
   },
-) =>
-  // Until they choose one, their sign-in name is one that nobody can type.
-  db('people').insert({ ...row, sign_in: `not yet ${row.id}`, password_hash: '' });
+) => db('people').insert({ ...row, ...noWayIn(row.id) });
+
+/** How somebody gets in who has not chosen it yet: by a sign-in name that nobody can type. */
+export const noWayIn = (id: string) => ({ sign_in: `not yet ${id}`, password_hash: '' });
 
 /** Whether somebody has chosen how to sign in. */
 export const mayTypeName = (signIn: string): boolean => !signIn.includes(' ');

@@ -7,7 +7,7 @@ import type { Body } from '../../body';
 import { revise } from '../../database/revision-store';
 import { Refusal } from '../../problem';
 import {
-  changeHousePractice,
+  writeHousePractice,
   insertGroup,
   insertPerson,
   insertSchool,
@@ -66,7 +66,7 @@ export async function chooseUnits(
   if (school !== undefined && actor.role !== 'lead') throw new Refusal(403, 'not-allowed', say('not-allowed'));
   await revise(db, actor.school, async (trx) => {
     await keepUnits(trx, actor.id, own);
-    if (school !== undefined) await changeHousePractice(trx, actor.school, { units: school });
+    if (school !== undefined) await writeHousePractice(trx, actor.school, { units: school });
   });
   return shown(actor, await unitsOf(db, actor.id));
 }

@@ -104,7 +104,7 @@ export async function housePracticeOf(db: Knex, school: string): Promise<HousePr
 }
 
 /** Changes some parts of the house practice and leaves the others as they are. */
-export async function changeHousePractice(db: Knex, school: string, change: OwnHousePractice): Promise<void> {
+export async function writeHousePractice(db: Knex, school: string, change: OwnHousePractice): Promise<void> {
   const own = await ownHousePractice(db, school);
   await db('schools')
     .where({ id: school })

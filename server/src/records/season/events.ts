@@ -94,7 +94,7 @@ export async function withdrawSeasonEvent(context: Context, actor: Actor, id: st
   return event.site;
 }
 
-export async function setTriggers({ db }: Context, actor: Actor, { triggers }: Body<'setTriggers'>) {
-  await revise(db, actor.school, (trx) => changeHousePractice(trx, actor.school, { triggers }));
+export async function setTriggers(context: Context, actor: Actor, { triggers }: Body<'setTriggers'>) {
+  await changeHousePractice(context, actor, () => ({ triggers }));
   return { kept: triggers.length };
 }

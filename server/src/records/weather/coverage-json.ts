@@ -1,7 +1,7 @@
 import { say } from '../../words';
 import { Unfit, inOne } from '@brave-comb/core/language';
 import { type HourRecord, completed, weatherOfCoverage } from '@brave-comb/core/exchange';
-import type { Ensemble, Weather } from '@brave-comb/core/weather';
+import { type Ensemble, HOUR, type Weather } from '@brave-comb/core/weather';
 
 /**
  * Ensembles as CoverageJSON (OGC Community Standard 21-069r2): a domain of one point with the axes `t` and `realization`, and one
@@ -17,8 +17,6 @@ const PARAMETERS = {
   thunder: { name: 'Chance of thunder', standard: 'thunderstorm_probability', unit: '1' },
 } as const satisfies Record<keyof Weather, { name: string; standard: string; unit: string }>;
 const NAMES = Object.keys(PARAMETERS) as (keyof Weather)[];
-
-const HOUR = 3_600_000;
 
 /** What each parameter tells, in which unit, and for which time: rain for the hour that begins with its time. */
 export const describedParameters = () =>

@@ -116,7 +116,5 @@ export async function enterObservation(
   return { kept: true };
 }
 
-export async function setLimits({ db }: Context, actor: Actor, limits: Body<'setLimits'>): Promise<{ kept: true }> {
-  await revise(db, actor.school, (trx) => changeHousePractice(trx, actor.school, { limits }));
-  return { kept: true };
-}
+export const setLimits = (context: Context, actor: Actor, limits: Body<'setLimits'>): Promise<{ kept: true }> =>
+  changeHousePractice(context, actor, () => ({ limits }));

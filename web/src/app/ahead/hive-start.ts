@@ -17,7 +17,7 @@ import { PreparedVisits } from '../inspection/prepared-visits';
 import { Clock } from '../people/clock';
 import { peopleFeature } from '../people/people.feature';
 import { PlanningEvents, planningFeature } from '../planning/planning.feature';
-import { civilDate, dateText, dayOf, longDay, spanText, timeOf } from '../ui/format';
+import { civilDate, dateText, dayOf, longDay, momentOf, spanText, timeOf } from '../ui/format';
 import { NextHives } from './next-hives';
 
 const MINUTE = 60_000;
@@ -83,7 +83,7 @@ export class HiveStart {
       .filter(({ id, closedAt }) => closedAt === null && !today.includes(id))
       .map((visit) => ({
         ...visit,
-        when: `${dayOf(visit.startedAt, visit.zone)}, ${timeOf(visit.startedAt, visit.zone)}`,
+        when: momentOf(visit.startedAt, visit.zone),
       }));
   });
 

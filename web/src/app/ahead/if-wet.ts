@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { PlanReasons } from '@brave-comb/contract';
-import { dayOf, timeOf } from '../ui/format';
+import { momentOf } from '../ui/format';
 
 /** What is done when the weather does not come. */
 @Component({
@@ -49,7 +49,7 @@ export class IfWet {
 
   protected readonly lines = computed(() => {
     const { reserve, staff } = this.wet();
-    const when = (at: string) => `${dayOf(at, this.zone())}, ${timeOf(at, this.zone())}`;
+    const when = (at: string) => momentOf(at, this.zone());
     return [
       reserve === null
         ? $localize`No other slot in these days: the session is lost.`

@@ -9,7 +9,7 @@ import { Store } from '@ngrx/store';
 import { peopleFeature } from '../people/people.feature';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
-import { dayOf, timeOf } from '../ui/format';
+import { momentOf } from '../ui/format';
 import { AttachmentView } from './attachment-view';
 import { DeviceStore } from '../device/device-store';
 import { FIELD } from '../parts/field';
@@ -129,7 +129,7 @@ export class QuestionsScreen {
   }
 
   protected when({ askedAt, zone }: AskedQuestion): string {
-    return `${dayOf(askedAt, zone)}, ${timeOf(askedAt, zone)}`;
+    return momentOf(askedAt, zone);
   }
 
   protected answer(event: Event, question: string, field: HTMLTextAreaElement): void {

@@ -7,7 +7,7 @@ import type { Visit } from '@brave-comb/contract';
 import { type CallFault, ContractClient } from '../api/contract-client';
 import { endpoints } from '../api/endpoints';
 import { recordTable } from '../parts/record-table';
-import { dayOf, timeOf } from '../ui/format';
+import { momentOf } from '../ui/format';
 
 /** Visits, newest first, to look back on. */
 @Component({
@@ -148,6 +148,6 @@ export class VisitList {
   }
 
   protected when(visit: Visit): string {
-    return `${dayOf(visit.startedAt, visit.zone)}, ${timeOf(visit.startedAt, visit.zone)}`;
+    return momentOf(visit.startedAt, visit.zone);
   }
 }

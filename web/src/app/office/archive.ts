@@ -14,7 +14,7 @@ import { FileButton } from '../parts/file-button';
 import { Store } from '@ngrx/store';
 import { peopleFeature } from '../people/people.feature';
 import { SCHOOL_ZONE } from '../people/school-zone';
-import { dayOf, timeOf } from '../ui/format';
+import { momentOf } from '../ui/format';
 import { ArchiveReader } from './archive-reader';
 import type { Read, ReadNews } from './archive-read';
 
@@ -208,6 +208,6 @@ export class ArchiveScreen {
 
   protected readonly figure = (value: number): string => value.toLocaleString(languageInUse());
   protected moment(at: string): string {
-    return $localize`${dayOf(at, this.zone())}, ${timeOf(at, this.zone())}`;
+    return momentOf(at, this.zone());
   }
 }

@@ -5,7 +5,7 @@ import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { FIELD } from '../parts/field';
 import { SCHOOL_ZONE } from '../people/school-zone';
-import { dayOf, timeOf } from '../ui/format';
+import { momentOf } from '../ui/format';
 
 type Line = Output<(typeof endpoints)['changeLog']>['lines'][number];
 
@@ -162,7 +162,7 @@ export class ChangesScreen {
   protected readonly more = computed(() => (this.watched.data()?.more ? (this.lines().at(-1)?.at ?? null) : null));
 
   protected when(at: string): string {
-    return $localize`${dayOf(at, this.zone())}, ${timeOf(at, this.zone())}`;
+    return momentOf(at, this.zone());
   }
 
   protected what({ door, thing, name, made }: Line): string {

@@ -7,7 +7,7 @@ import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
 import { FIELD } from '../parts/field';
 import { SCHOOL_ZONE } from '../people/school-zone';
-import { dayOf, timeOf } from '../ui/format';
+import { dayOf, momentOf } from '../ui/format';
 import { GroupsCard } from './groups-card';
 import { PersonSide } from './person-side';
 
@@ -131,7 +131,7 @@ export class PeopleScreen {
   }
 
   protected when(at: string | null): string {
-    return at === null ? '–' : $localize`${dayOf(at, this.zone())}, ${timeOf(at, this.zone())}`;
+    return at === null ? '–' : momentOf(at, this.zone());
   }
 
   protected untilDay(at: string | null): string {

@@ -22,7 +22,7 @@ import { saving } from '../api/saving';
 import { FIELD } from '../parts/field';
 import { peopleFeature } from '../people/people.feature';
 import { SCHOOL_ZONE } from '../people/school-zone';
-import { dayOf, timeOf } from '../ui/format';
+import { dayOf, momentOf } from '../ui/format';
 import { Differs } from './differs';
 import { meanwhile } from './meanwhile';
 
@@ -228,6 +228,6 @@ export class PersonSide {
   }
 
   protected moment(at: string): string {
-    return $localize`${dayOf(at, this.zone())}, ${timeOf(at, this.zone())}`;
+    return momentOf(at, this.zone());
   }
 }

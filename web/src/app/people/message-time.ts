@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { dayOf, timeOf } from '../ui/format';
+import { momentOf } from '../ui/format';
 import { SCHOOL_ZONE } from './school-zone';
 
 /** When a message was written, at the school's clock. */
@@ -16,5 +16,5 @@ import { SCHOOL_ZONE } from './school-zone';
 export class MessageTime {
   private readonly zone = inject(SCHOOL_ZONE);
   readonly at = input.required<string>();
-  protected readonly words = computed(() => `${dayOf(this.at(), this.zone())}, ${timeOf(this.at(), this.zone())}`);
+  protected readonly words = computed(() => momentOf(this.at(), this.zone()));
 }

@@ -7,7 +7,7 @@ import { saving } from '../api/saving';
 import { WHO } from '../api/who';
 import { ViewDesk } from '../api/view-desk';
 import { FIELD } from '../parts/field';
-import { dayOf, timeOf } from '../ui/format';
+import { momentOf } from '../ui/format';
 
 /** One's own password, and where one is signed in. */
 @Component({
@@ -126,7 +126,7 @@ export class SignInsCard {
   });
 
   protected moment(at: string): string {
-    return $localize`${dayOf(at, this.zone)}, ${timeOf(at, this.zone)}`;
+    return momentOf(at, this.zone);
   }
 
   protected async end(id: string | null): Promise<void> {

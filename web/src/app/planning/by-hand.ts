@@ -13,7 +13,7 @@ import { said } from '../language/said';
 import { DayField } from '../parts/day-field';
 import { FIELD } from '../parts/field';
 import { TimeField } from '../parts/time-field';
-import { dateText, dayOf, oddsText, timeOf } from '../ui/format';
+import { dateText, momentOf, oddsText } from '../ui/format';
 import { CallOff } from './call-off';
 import { HandHours } from './hand-hours';
 
@@ -108,7 +108,7 @@ export class ByHandScreen {
 
   private nextText({ next }: Group): string | null {
     const zone = this.data()?.site.zone ?? 'UTC';
-    return next === null ? null : $localize`${dayOf(next, zone)}, ${timeOf(next, zone)}`;
+    return next === null ? null : momentOf(next, zone);
   }
 
   protected change(wish: Wish): void {

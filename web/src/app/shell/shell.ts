@@ -20,7 +20,7 @@ import { SeasonEvents, seasonFeature } from '../season/season.feature';
 import { SeasonStrip } from '../season/season-strip';
 import { Reach } from '../api/reach';
 import { ViewDesk } from '../api/view-desk';
-import { civilDate, dayOf, timeOf } from '../ui/format';
+import { civilDate, dayOf, momentOf, timeOf } from '../ui/format';
 import { placesFor } from '../ui/places';
 import { PlacesDrawer } from './places-drawer';
 import { PrintHead } from './print-head';
@@ -161,7 +161,7 @@ export class Shell {
   });
   protected readonly sessionStartText = computed(() => {
     const session = this.sessionStart();
-    return session ? `${dayOf(session.startsAt, session.zone)}, ${timeOf(session.startsAt, session.zone)}` : '';
+    return session ? momentOf(session.startsAt, session.zone) : '';
   });
 
   constructor() {

@@ -24,7 +24,7 @@ import { peopleFeature } from '../people/people.feature';
 import { withoutFrameText } from '@brave-comb/core/planning';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
-import { dateText, dayOf, spanText, timeOf } from '../ui/format';
+import { dateText, momentOf, spanText, timeOf } from '../ui/format';
 import { DebriefTalk } from './debrief-talk';
 import { LevelGlyph } from './level-glyph';
 import { JobBar } from './job-bar';
@@ -211,7 +211,7 @@ export class DebriefScreen {
 
   protected when(instant: string): string {
     const zone = this.data()?.zone ?? 'utc';
-    return `${dayOf(instant, zone)}, ${timeOf(instant, zone)}`;
+    return momentOf(instant, zone);
   }
 
   protected open(session: string): void {
