@@ -6,7 +6,7 @@ const storeys = [
   ['equipment'],
   ['biology'],
   ['inspection'],
-  ['season', 'weather'],
+  ['season', 'site', 'weather'],
   ['care', 'harvest', 'skills'],
   ['situation'],
   ['practice', 'planning'],

@@ -6,18 +6,14 @@ import {
   afterStep,
   checkPlan,
   coverageOf,
-  FLIGHT_LANE,
   indoorWork,
-  inFlightLane,
   LOW_ODDS,
   modelOf,
   objectiveOf,
   openingOrder as saidOpeningOrder,
-  type PlacedHive,
   type PlanningProblem,
   PlanSearch,
   reasonsOf,
-  standingPlan as saidStandingPlan,
   stepsBetween,
   troublesOf as saidTroublesOf,
   wetDayOf,
@@ -29,7 +25,6 @@ import { keptBest, keptProblem, randomProblem } from './random-problem';
 
 const troublesOf = answersInEnglish(saidTroublesOf);
 const openingOrder = answersInEnglish(saidOpeningOrder);
-const standingPlan = answersInEnglish(saidStandingPlan);
 
 const searched = (problem: PlanningProblem, seed = 1, iterations = 3000) => {
   const search = new PlanSearch(modelOf(problem), { seed, iterations });
@@ -284,66 +279,6 @@ describe('the next hive by the minutes left', () => {
       }),
       { numRuns: 30 },
     );
-  });
-});
-
-describe('where to stand', () => {
-  const people = { frames: 2, smoke: 1, record: 1, clock: 1, watch: 2 };
-  const hive = (number: string, x: number, y: number, faces: number): PlacedHive => ({ number, x, y, faces });
-
-  it('is behind and beside the hive: nobody before an entrance that faces south', () => {
-    const { marks, noPlace, says } = standingPlan(hive('4', 0, 0, 180), [], people);
-    expect(marks).toHaveLength(7);
-    expect(noPlace).toEqual([]);
-    const handlers = marks.filter(({ role }) => role === 'frames');
-    for (const { y } of handlers) expect(y).toBeGreaterThan(0);
-    expect(says[0]).toBe('Entrance faces south: stand to the north, behind the hive. Nobody within 4 m before it.');
-  });
-
-  it('keeps every lane open and half a metre between people, wherever the neighbours are', () => {
-    const place = fc.record({
-      x: fc.double({ min: -5, max: 5, noNaN: true }),
-      y: fc.double({ min: -5, max: 5, noNaN: true }),
-      faces: fc.integer({ min: 0, max: 359 }),
-    });
-    fc.assert(
-      fc.property(fc.integer({ min: 0, max: 359 }), fc.array(place, { maxLength: 6 }), (faces, others) => {
-        const opened = hive('1', 0, 0, faces);
-        const neighbours = others.map(({ x, y, faces: to }, at) => hive(`${at + 2}`, x, y, to));
-        const { marks, noPlace } = standingPlan(opened, neighbours, people);
-        expect(marks.length + noPlace.length).toBe(7);
-        for (const [at, mark] of marks.entries()) {
-          for (const each of [opened, ...neighbours]) expect(inFlightLane(each, mark.x, mark.y)).toBe(false);
-          for (const other of marks.slice(at + 1))
-            expect(Math.hypot(mark.x - other.x, mark.y - other.y)).toBeGreaterThanOrEqual(0.6);
-        }
-      }),
-      { numRuns: 60 },
-    );
-  });
-
-  it('turns with the hive: the same plan, rotated', () => {
-    const north = standingPlan(hive('1', 0, 0, 0), [], people).marks;
-    const east = standingPlan(hive('1', 0, 0, 90), [], people).marks;
-    for (const [at, { x, y }] of north.entries()) {
-      expect(east[at]!.x).toBeCloseTo(y, 6);
-      expect(east[at]!.y).toBeCloseTo(-x, 6);
-    }
-  });
-
-  it('names a neighbour whose bees fly where one would stand', () => {
-    const behind = hive('5', 0, 2.5, 180); // Stands behind and flies straight at the back of the hive.
-    expect(standingPlan(hive('4', 0, 0, 180), [behind], people).inTheWay).toEqual(['5']);
-    expect(standingPlan(hive('4', 0, 0, 180), [hive('9', 0, 30, 180)], people).inTheWay).toEqual([]);
-  });
-
-  it('has a lane of four metres that widens before the entrance and is shut behind it', () => {
-    const south = hive('4', 10, 10, 180);
-    expect(inFlightLane(south, 10, 10 - FLIGHT_LANE.metres + 0.1)).toBe(true);
-    expect(inFlightLane(south, 10, 10 - FLIGHT_LANE.metres - 0.1)).toBe(false);
-    expect(inFlightLane(south, 10, 10.2)).toBe(false);
-    expect(inFlightLane(south, 11.2, 7)).toBe(true);
-    expect(inFlightLane(south, 11.2, 9.5)).toBe(false);
   });
 });
 

@@ -15,7 +15,7 @@ import {
   writeFileSync,
 } from 'node:fs';
 import net from 'node:net';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { ROOT } from './paths.mjs';
 import { Trouble, say } from './say.mjs';
@@ -53,8 +53,9 @@ export const freePort = () =>
     });
   });
 
-/** Makes a folder with all its parents; those made here belong to `owner`. */
+/** Makes a folder that only the database's user may enter; parents that had to be made let that user pass. */
 function ownFolder(path) {
+  mkdirSync(dirname(path), { recursive: true, mode: 0o755 });
   mkdirSync(path, { recursive: true, mode: 0o700 });
   if (isRoot) chownSync(path, idOf('-u'), idOf('-g'));
 }
@@ -89,6 +90,8 @@ function install(folder) {
       '--auth-root-authentication-method=socket',
       '--skip-test-db',
       '--skip-name-resolve',
+      // A machine that cannot look up its own name is no reason to stop: names mean nothing here.
+      '--force',
       `--tmpdir=${join(folder, 'tmp')}`,
       '--innodb-log-file-size=16M',
       ...(isRoot ? ['--user=mysql'] : []),

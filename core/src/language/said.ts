@@ -38,6 +38,8 @@ export interface Way {
   /** Height of rain, mm. */
   rain(value: number, digits?: number): string;
   km(value: number, digits?: number): string;
+  /** A length on the ground, m. */
+  metres(value: number, digits?: number): string;
   /** A space in the hive, mm. */
   mm(value: number, digits?: number): string;
 }

@@ -79,6 +79,7 @@ export function wayOf(language: Language, system: UnitSystem = 'metric'): Way {
     degrees: measured('temperature-difference'),
     rain: measured('rain'),
     km: measured('distance'),
+    metres: measured('length'),
     mm: measured('gap'),
   };
   return way;

@@ -2,7 +2,6 @@ export * from './day/frame-jobs';
 export * from './day/kit';
 export * from './day/opening-order';
 export * from './day/rota';
-export * from './day/standing-place';
 export * from './explanation/changes';
 export * from './explanation/explanation';
 export * from './explanation/names';

@@ -49,9 +49,6 @@ export interface PlanningSentences {
   'too-long-for-now': { hive: string; minutes: number; left: number };
   'others-worth-more': { hive: string; minutes: number };
   'adds-nothing': { hive: string };
-  'stand-behind': { faces: CompassPoint; behind: CompassPoint; metres: number };
-  'mind-hives': { hives: string[] };
-  'no-clear-place': { people: number; metres: number };
   'group-session-today': null;
   'opened-today': null;
   'comes-by-hand': { date: CivilDate };

@@ -1,4 +1,4 @@
-/** Ways in which people measure. The core itself keeps to one: °C, km/h, kg, litres, millimetres and kilometres. */
+/** Ways in which people measure. The core itself keeps to one: °C, km/h, kg, litres, millimetres, metres and kilometres. */
 export const UNIT_SYSTEMS = ['metric', 'british', 'imperial'] as const;
 export type UnitSystem = (typeof UNIT_SYSTEMS)[number];
 
@@ -12,6 +12,7 @@ export const QUANTITIES = [
   'rain',
   'gap',
   'distance',
+  'length',
 ] as const;
 export type Quantity = (typeof QUANTITIES)[number];
 
@@ -40,6 +41,7 @@ const other = (symbol: string, per: number, decimals: number, least = 0): Unit =
 const POUND_KG = 0.45359237;
 const MILE_KM = 1.609344;
 const INCH_MM = 25.4;
+const FOOT_M = 0.3048;
 const US_PINT_LITRES = 0.4731765;
 const UK_PINT_LITRES = 4.54609 / 8;
 
@@ -52,6 +54,7 @@ const METRIC: Readonly<Record<Quantity, Unit>> = {
   rain: own('mm'),
   gap: own('mm'),
   distance: own('km'),
+  length: own('m'),
 };
 const MPH = other('mph', 1 / MILE_KM, 0);
 const POUNDS = other('lb', 1 / POUND_KG, 1);
@@ -76,6 +79,7 @@ const UNITS: Readonly<Record<UnitSystem, Readonly<Record<Quantity, Unit>>>> = {
     rain: INCHES,
     gap: INCHES,
     distance: MILES,
+    length: other('ft', 1 / FOOT_M, 0),
   },
 };
 

@@ -11,6 +11,7 @@ import { planningSentences } from './planning';
 import { practiceSentences } from './practice';
 import { rosterSentences } from './roster';
 import { seasonSentences } from './season';
+import { siteSentences } from './site';
 import { situationSentences } from './situation';
 import { skillsSentences } from './skills';
 import { topicNames } from './topics';
@@ -33,6 +34,7 @@ export const english = {
     practice: practiceSentences,
     roster: rosterSentences,
     season: seasonSentences,
+    site: siteSentences,
     situation: situationSentences,
     skills: skillsSentences,
     weather: weatherSentences,

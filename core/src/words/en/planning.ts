@@ -77,12 +77,6 @@ export const planningSentences: Sentences<PlanningSentences> = {
   'others-worth-more': ({ hive, minutes }) =>
     `${hive} takes ${minutes} minutes; the others are worth more in the time.`,
   'adds-nothing': ({ hive }) => `${hive} would add nothing today.`,
-  'stand-behind': ({ faces, behind, metres }, w) =>
-    `Entrance faces ${w.name('compass', faces)}: stand to the ${w.name('compass', behind)}, behind the hive. Nobody within ${metres} m before it.`,
-  'mind-hives': ({ hives }) =>
-    `Mind ${hives.length === 1 ? 'hive' : 'hives'} ${hives.join(', ')}: its flight path is close by.`,
-  'no-clear-place': ({ people, metres }) =>
-    `No clear place for ${people} of the group: they wait ${metres} m behind and change over.`,
   'group-session-today': 'The group has a session today.',
   'comes-by-hand': ({ date }, w) => `has a session made by hand on ${w.weekday(date)}`,
   'opened-by-hand': ({ date }, w) => `It is opened in a session made by hand on ${w.weekday(date)}.`,

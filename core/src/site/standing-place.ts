@@ -1,7 +1,7 @@
-import { compassPoint } from '../../units';
-import type { Text } from '../../language';
-import { say } from '../said';
-import type { Job } from '../../inspection';
+import type { Job } from '../inspection';
+import type { Text } from '../language';
+import { compassPoint } from '../units';
+import { say } from './said';
 
 /** A hive on the plan of its site: metres east and north of any fixed point, entrance by the compass. */
 export interface PlacedHive {
@@ -62,7 +62,7 @@ export function inFlightLane(hive: PlacedHive, x: number, y: number): boolean {
   const along = dx * Math.sin(rad(hive.faces)) + dy * Math.cos(rad(hive.faces));
   const across = Math.abs(dx * Math.cos(rad(hive.faces)) - dy * Math.sin(rad(hive.faces)));
   return (
-    along > 0 &&
+    along > 1e-6 &&
     Math.hypot(dx, dy) <= FLIGHT_LANE.metres &&
     (across <= FLIGHT_LANE.halfWidth || across <= along * Math.tan(rad(FLIGHT_LANE.halfAngle)))
   );
@@ -74,12 +74,14 @@ export function inFlightLane(hive: PlacedHive, x: number, y: number): boolean {
  * @param hive the hive to be opened
  * @param neighbours the other hives of its site
  * @param people how many there are in each job, the supervisor not counted
+ * @param free whether somebody can stand at a spot, metres on the plan that the hives are on
  * @returns a mark for each of them as far as there is room within four metres, and the words
  */
 export function standingPlan(
   hive: PlacedHive,
   neighbours: readonly PlacedHive[],
   people: Readonly<Record<Job, number>>,
+  free: (x: number, y: number) => boolean = () => true,
 ): StandingPlan {
   const near = neighbours.filter((each) => Math.hypot(each.x - hive.x, each.y - hive.y) < 10);
   const marks: StandingMark[] = [];
@@ -87,7 +89,7 @@ export function standingPlan(
   const blocked = new Set<string>();
   for (const role of ORDER) {
     for (let person = 0; person < people[role]; person += 1) {
-      const { mark, avoided } = placeFor(role, hive, near, marks);
+      const { mark, avoided } = placeFor(role, hive, near, marks, free);
       for (const number of avoided) blocked.add(number);
       if (mark === null) noPlace.push(role);
       else marks.push(mark);
@@ -109,7 +111,13 @@ export function standingPlan(
 }
 
 /** The clear place nearest to the best one. Angles in steps of ten degrees, distances of thirty centimetres. */
-function placeFor(role: Job, hive: PlacedHive, near: readonly PlacedHive[], marks: readonly StandingMark[]) {
+function placeFor(
+  role: Job,
+  hive: PlacedHive,
+  near: readonly PlacedHive[],
+  marks: readonly StandingMark[],
+  free: (x: number, y: number) => boolean,
+) {
   const best = BEST[role];
   const offers = [];
   for (let metres = best.metres; metres <= FLIGHT_LANE.metres + 1e-9; metres += 0.3)
@@ -124,7 +132,12 @@ function placeFor(role: Job, hive: PlacedHive, near: readonly PlacedHive[], mark
   const avoided: string[] = [];
   for (const { x, y } of offers.sort((a, b) => a.cost - b.cost)) {
     const [atX, atY] = [hive.x + x, hive.y + y];
-    if (inFlightLane(hive, atX, atY) || marks.some((mark) => Math.hypot(mark.x - x, mark.y - y) < PERSON)) continue;
+    if (
+      !free(atX, atY) ||
+      inFlightLane(hive, atX, atY) ||
+      marks.some((mark) => Math.hypot(mark.x - x, mark.y - y) < PERSON)
+    )
+      continue;
     const inWay = near.filter((each) => inFlightLane(each, atX, atY) || Math.hypot(each.x - atX, each.y - atY) < HIVE);
     if (inWay.length === 0) return { mark: { role, x, y }, avoided };
     avoided.push(...inWay.map(({ number }) => number));
