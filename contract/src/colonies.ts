@@ -7,7 +7,7 @@ import { ROLES, endpoint } from './endpoint';
 import { Stack } from './equipment';
 import { FrameSides } from './inspection-sides';
 import { CivilDate, Id, Instant, list, siteQuery } from './parts';
-import { HivePlace } from './plan-board';
+import { HivePlace } from './site-plan';
 
 const STRICT = ['must', 'should', 'may'] as const;
 

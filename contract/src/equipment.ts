@@ -162,7 +162,7 @@ const Hives = z.object({
       colony: ColonyForm.extend({ id: Id }).nullable(),
     }),
   ),
-  sites: list(z.object({ id: Id, name: z.string() })),
+  sites: list(z.object({ id: Id, name: z.string(), latitude: z.number(), longitude: z.number() })),
   usual: HiveTypeName.describe('What most hives of the school are.'),
   today: CivilDate,
 });

@@ -8,6 +8,7 @@ import type { Endpoint } from './endpoint';
 import * as inspection from './inspection';
 import * as house from './house';
 import * as equipment from './equipment';
+import * as site from './site-plan';
 import * as members from './members';
 import * as people from './people';
 import * as messages from './messages';
@@ -50,6 +51,9 @@ export const endpoints = {
   addHives: equipment.addHives,
   changeHive: equipment.changeHive,
   retireHive: equipment.retireHive,
+  sitePlan: site.sitePlan,
+  keepSitePlan: site.keepSitePlan,
+  sitesOut: site.sitesOut,
   seasonStrip: season.seasonStrip,
   seasonYear: season.seasonYear,
   forage: season.forage,
@@ -171,7 +175,6 @@ export const endpoints = {
   planVersions: board.planVersions,
   planningTerms: board.planningTerms,
   setPlanningTerms: board.setPlanningTerms,
-  setHivePlace: board.setHivePlace,
   coverage: board.coverage,
   messages: messages.messages,
   readMessage: messages.readMessage,
@@ -191,6 +194,7 @@ export { openApiOf } from './openapi';
 export { Problem, PROBLEMS, type ProblemId } from './parts';
 export { DOOR_EVENTS, type Person, type SchoolHome } from './people';
 export { type Hives, type SiteForm, type Sites } from './equipment';
+export type { HivePlace, SitePlanView } from './site-plan';
 export type { Members } from './members';
 export { LISTS } from './archive';
 export type { HousePracticeForm, TriedPractice } from './house';
@@ -209,7 +213,7 @@ export {
 } from './inspection';
 export { EntryBody } from './inspection-entries';
 export type { DaySheet, DayVerdict, GroupSheet, MySession, PlanReasons } from './planning';
-export type { Coverage, HivePlace, Pin, PlanBoard, PlanJob } from './plan-board';
+export type { Coverage, Pin, PlanBoard, PlanJob } from './plan-board';
 export { PlanningTerms } from './plan-board';
 export { InspectionPlanJson, PlanningProblemJson } from './planning-problem';
 export type {

@@ -117,6 +117,7 @@ export const PROBLEMS = [
   'not-ahead',
   'bees-in-it',
   'changed-meanwhile',
+  'hive-not-here',
   'hives-stand-there',
   'invitation-over',
   'name-in-use',

@@ -36,14 +36,6 @@ export const PlanningTerms = z.discriminatedUnion('kind', [
 ]);
 export type PlanningTerms = z.output<typeof PlanningTerms>;
 
-/** Where a hive stands: metres east and north of a fixed point of its site, entrance in degrees from north. */
-export const HivePlace = z.object({
-  east: z.number().min(-2000).max(2000),
-  north: z.number().min(-2000).max(2000),
-  faces: z.int().min(0).max(359),
-});
-export type HivePlace = z.output<typeof HivePlace>;
-
 const Pin = z.union([
   z.object({ pin: z.object({ group: Id, slot: Key, hives: z.array(Id).optional(), supervisor: Id.optional() }) }),
   z.object({ pin: z.object({ staff: z.literal(true), hive: Id, slot: Key }) }),
@@ -266,24 +258,13 @@ export const planVersions = endpoint({
 
 const Terms = z.object({
   owners: list(z.object({ id: Id, name: z.string(), group: z.string().nullable(), terms: PlanningTerms })),
-  hives: list(z.object({ id: Id, number: z.string(), site: z.string(), place: HivePlace.nullable() })),
 });
 
 export const planningTerms = endpoint({
   method: 'GET',
   path: '/api/planning/terms',
   access: ['lead'],
-  summary: 'When groups and supervisors can come, what trainees may lift, where hives stand',
-  response: Terms,
-});
-
-export const setHivePlace = endpoint({
-  method: 'POST',
-  path: '/api/planning/places/:hive',
-  access: ['lead'],
-  summary: 'Say where a hive stands on its site and to which side its entrance faces',
-  params: z.object({ hive: Id }),
-  body: z.object({ place: HivePlace.nullable() }),
+  summary: 'When groups and supervisors can come, what trainees may lift',
   response: Terms,
 });
 

@@ -95,7 +95,7 @@ const told = ({ plan, hives, around }: ReturnType<typeof groundOf>) =>
 
 describe('the plan of a site', () => {
   it.each(rowsOf(text))('%s: %s', (ground, says) => {
-    expect(told(groundOf(ground!))).toEqual(says === 'nothing' ? [] : says!.split('; '));
+    expect(told(groundOf(ground))).toEqual(says === 'nothing' ? [] : says.split('; '));
   });
 
   it('is told in whole sentences, in feet where one measures so', () => {

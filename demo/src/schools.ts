@@ -53,3 +53,86 @@ export const SCHOOLS = [
     ],
   },
 ] as const;
+
+/** What is on the ground of a site, as it is drawn; metres east and north of the corner by the lower gate. */
+export const PLANS = [
+  {
+    school: 'Brenna Fell School of Beekeeping',
+    site: 'Home orchard',
+    stands: [
+      { name: 'A', east: 5.4, north: 6, faces: 160, height: 35 },
+      { name: 'B', east: 7.4, north: 12, faces: 160, height: 35 },
+      { name: 'C', east: 15.4, north: 9, faces: 200, height: 40 },
+    ],
+    landmarks: [
+      {
+        kind: 'path',
+        name: 'the orchard path',
+        along: [
+          { east: -1, north: 14 },
+          { east: 9, north: 13.9 },
+          { east: 17, north: 13.6 },
+          { east: 20.5, north: 11 },
+          { east: 21.5, north: 5 },
+          { east: 22, north: -1 },
+        ],
+        width: 1.2,
+      },
+      {
+        kind: 'barrier',
+        name: 'hedge',
+        along: [
+          { east: -2, north: 17 },
+          { east: 11, north: 17.3 },
+          { east: 24, north: 16.8 },
+        ],
+        height: 2.5,
+      },
+      {
+        kind: 'barrier',
+        name: 'wall',
+        along: [
+          { east: -2, north: 17 },
+          { east: -2, north: -1 },
+        ],
+        height: 1.4,
+      },
+      { kind: 'tree', name: 'apple', at: { east: 20, north: 15 }, radius: 1.4 },
+      { kind: 'tree', name: 'pear', at: { east: 1, north: 10 }, radius: 1.1 },
+      { kind: 'tree', name: 'apple', at: { east: 10, north: 1.5 }, radius: 1.5 },
+      { kind: 'gate', name: 'gate, mill road', at: { east: 22, north: -1 } },
+    ],
+    wind: 250,
+  },
+  {
+    school: 'Brenna Fell School of Beekeeping',
+    site: 'Moor edge',
+    stands: [
+      { name: 'D', east: 4.4, north: 4, faces: 135, height: 35 },
+      { name: 'E', east: 10.7, north: 4, faces: 90, height: 60 },
+    ],
+    landmarks: [
+      {
+        kind: 'barrier',
+        name: 'sheepfold wall',
+        along: [
+          { east: -3, north: 9 },
+          { east: 15, north: 9.5 },
+        ],
+        height: 1.5,
+      },
+      {
+        kind: 'path',
+        name: 'the peat track',
+        along: [
+          { east: -3, north: -4 },
+          { east: 5, north: -3.4 },
+          { east: 16, north: -4 },
+        ],
+        width: 2,
+      },
+      { kind: 'gate', name: 'cattle grid', at: { east: -3, north: -4 } },
+    ],
+    wind: 250,
+  },
+] as const;

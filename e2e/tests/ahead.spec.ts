@@ -12,7 +12,7 @@ const VIEWS = [
   ['weather', /How reliable the forecast is/],
   ['sessions', /^Sessions ahead/],
   ['planner/coverage', /^What each group still needs/],
-  ['planner/terms', /^Times, limits and places/],
+  ['planner/terms', /^Times and limits/],
   ['planner/outbox', /^Versions and messages/],
 ] as const;
 

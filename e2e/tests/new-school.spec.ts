@@ -82,6 +82,23 @@ test('twenty hives and twenty-four trainees from odd spreadsheets, and a session
   await expect(page.getByRole('heading', { name: 'Hives', exact: true })).toBeVisible();
   await expect(page.getByRole('rowheader')).toHaveCount(20);
 
+  // The hives are set out on the ground: four stands, one moved by keys, and kept.
+  await page.goto('/office/sites');
+  await page.getByRole('link', { name: 'Plan of Home orchard' }).click();
+  await page.getByRole('button', { name: 'Set out the 20 hives that have no place' }).click();
+  const stand = page.getByRole('button', { name: /^Stand B,/ });
+  await expect(page.getByRole('button', { name: /^Hive \d+ on stand/ })).toHaveCount(20);
+  await stand.focus();
+  await page.keyboard.press('Shift+ArrowUp');
+  await page.keyboard.press('Enter');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Long stand');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).blur();
+  await axeFindsNothing(page, 'the plan of a site');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('The plan of Home orchard is saved.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Stand Long stand, .* 1 m north/ })).toBeVisible();
+
   await page.goto('/office/people/paste');
   await paste(page, TRAINEES);
   await page.getByRole('button', { name: 'Add 24 people' }).click();

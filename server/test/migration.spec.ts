@@ -181,6 +181,7 @@ describe('from the first tables to those of the season', () => {
       '022-trials',
       '023-first-owner',
       '024-school-records',
+      '025-site-plans',
     ]);
   });
 

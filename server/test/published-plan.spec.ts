@@ -174,28 +174,6 @@ describe('coverage', () => {
   });
 });
 
-describe('places of hives', () => {
-  it('are set and cleared by the lead, and a hive without one has no standing plan', async () => {
-    const sheet = await sheetOn(planning.lead, board.today);
-    const { hive } = sheet.groups[0]!;
-    const path = pathOf(endpoints.setHivePlace, { hive: hive.id });
-    const { hives } = (await planning.lead.get(endpoints.planningTerms.path).expect(200)).body as {
-      hives: { id: string; place: object | null }[];
-    };
-    const before = hives.find(({ id }) => id === hive.id)!.place;
-    await planning.lead.post(path).send({ place: null }).expect(200);
-    expect((await sheetOn(planning.lead, board.today)).groups[0]!.standing).toBeNull();
-    await planning.lead
-      .post(path)
-      .send({ place: { east: 0, north: 0, faces: 400 } })
-      .expect(422);
-    await supervisor.post(path).send({ place: before }).expect(403);
-    await planning.lead.post(pathOf(endpoints.setHivePlace)).send({ place: before }).expect(404);
-    await planning.lead.post(path).send({ place: before }).expect(200);
-    expect((await sheetOn(planning.lead, board.today)).groups[0]!.standing).not.toBeNull();
-  });
-});
-
 describe('a session without reasons', () => {
   it('that staff hold alone has no jobs and no wet-day plan', async () => {
     const problem = board.problem as PlanningProblem;

@@ -1,5 +1,6 @@
 import { type Endpoint, type Hives, type Increase, type PlanBoard, type Sites, endpoints } from '@brave-comb/contract';
 import { DEFAULT_CALENDAR } from '@brave-comb/core/care';
+import { BARE_PLAN } from '@brave-comb/core/site';
 import { DEFAULT_LIMITS } from '@brave-comb/core/weather';
 import { FORGETTING } from '@brave-comb/core/skills';
 import { DEMO_PASSWORD } from '@brave-comb/demo';
@@ -410,7 +411,6 @@ const LINES: Readonly<
     params: () => ({ owner: people.T }),
     body: () => ({ terms: { kind: 'trainee', liftKg: 10, seated: true } }),
   },
-  setHivePlace: { may: 'L', params: hive, body: () => ({ place: { east: 1, north: 2, faces: 180 } }) },
   pinPlan: { may: 'L', body: () => ({ id: uuid(), what: { forbid: { hive: id('hive'), slot: id('slot') } } }) },
   unpinPlan: { may: 'L', params: () => ({ pin: id('pin') }) },
   askPlan: { may: 'LF', body: () => ({ id: uuid(), seconds: 1, seed: 1 }) },
@@ -437,6 +437,13 @@ const LINES: Readonly<
     params: () => ({ site: id('moor') }),
     body: async () => ({ ...(await ownSite()), name: 'Moor edge' }),
   },
+  sitePlan: { may: 'LSOTU', params: () => ({ site: id('moor') }) },
+  keepSitePlan: {
+    may: 'L',
+    params: () => ({ site: id('moor') }),
+    body: async () => ({ version: (await ownSite()).version, plan: BARE_PLAN, hives: [] }),
+  },
+  sitesOut: { may: 'LF' },
   schoolHives: { may: 'LF' },
   addHives: { may: 'L', body: async () => ({ hives: [{ ...(await ownHive()), known: true, colony: null }] }) },
   changeHive: { may: 'L', params: hive, body: async () => ({ ...(await ownHive()), colony: null }) },

@@ -3,6 +3,7 @@ export * from './coverage';
 export * from './checklist-csv';
 export * from './epw';
 export * from './former-ids';
+export * from './geojson';
 export * from './passport';
 export * from './school-archive';
 export * from './sensor-weights';

@@ -1,7 +1,6 @@
 import type { CivilDate } from '../units';
 import { type Said, type Text, saying } from '../language';
 import type { CommonKit, JobKit, SpareKit } from './day/kit-ids';
-import type { CompassPoint } from '../units';
 
 /** A day of the plan, counted from its first, as a sentence tells it: {@link dayOfPlan}. */
 type PlanDay = Said;

@@ -10,6 +10,7 @@ export interface SiteSentences {
   'lane-on-gate': { gate: string; metres: number };
   'lane-on-hives': { hives: string[]; metres: number };
   'path-behind': { path: string; metres: number; wants: number };
+  'stands-in': { hives: string[] };
   'hives-overlap': { hives: string[] };
   'hives-close': { hives: string[]; metres: number };
   'no-room-behind': { hives: string[]; people: number };

@@ -136,6 +136,13 @@ function seenFrom({ place }: SetHive, spot: Spot): readonly [forth: number, asid
   return [dx * Math.sin(angle) + dy * Math.cos(angle), dx * Math.cos(angle) - dy * Math.sin(angle)];
 }
 
+/** Hives that would stand in a hedge, on a wall or against a tree. */
+const groundTaken: Judge = ({ plan, here }) => {
+  const inIt = here.filter(({ place }) => !standable(plan, place, place));
+  if (inIt.length === 0) return [];
+  return [serious(say('stands-in', { hives: numbers(inIt) }), inIt[0]!.place)];
+};
+
 const closeHives: Judge = ({ here, others }) => {
   const pairs = here.flatMap((hive, at) =>
     [...here.slice(at + 1), ...others].map((other) => ({
@@ -210,7 +217,7 @@ function sheltered(plan: SitePlan, stand: PlanStand): boolean {
   });
 }
 
-const QUICK: readonly Judge[] = [lanesOnPaths, lanesOnGates, lanesOnHives, pathsBehind, closeHives];
+const QUICK: readonly Judge[] = [groundTaken, lanesOnPaths, lanesOnGates, lanesOnHives, pathsBehind, closeHives];
 const REST: readonly Judge[] = [roomBehind, heights, weatherSide];
 
 function judged(

@@ -7,7 +7,7 @@ export interface Point {
 }
 
 /** Mean radius of the earth, km (Moritz 2000, Geodetic Reference System 1980). */
-const EARTH = 6371.0088;
+export const EARTH = 6371.0088;
 
 /**
  * Great-circle distance.

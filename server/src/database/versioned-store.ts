@@ -43,7 +43,7 @@ const NAMED_BY: Readonly<Record<Versioned, string>> = {
   sessions: 'starts_at',
 };
 /** Columns whose values are told by name elsewhere, or to nobody. */
-const NOT_TOLD: ReadonlySet<string> = new Set(['site', 'place', 'password_hash', 'sign_in']);
+const NOT_TOLD: ReadonlySet<string> = new Set(['site', 'place', 'plan', 'password_hash', 'sign_in']);
 /** What it says is private; that it was changed is not. */
 const HIDDEN = 'emergency_note';
 

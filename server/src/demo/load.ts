@@ -20,6 +20,7 @@ import {
   POLLEN_SEEN,
   SALTPAN_SESSIONS,
   SALTPAN_VISITS,
+  PLANS,
   SCHOOLS,
   SESSIONS,
   SUPERVISOR_TERMS,
@@ -27,6 +28,7 @@ import {
   VISITS,
 } from '@brave-comb/demo';
 import { DateTime } from 'luxon';
+import type { SitePlan } from '@brave-comb/core/site';
 import { v7 as uuid } from 'uuid';
 import { recordEntries, startVisit } from '../acts/inspection/visits';
 import { fixedClock } from '../clock/clock';
@@ -81,6 +83,18 @@ export async function loadDemo(context: Context): Promise<void> {
   });
 }
 
+/** The plan of a site as it is drawn. */
+function planOf(school: string, site: string): SitePlan | null {
+  const drawn = PLANS.find((each) => each.school === school && each.site === site);
+  if (!drawn) return null;
+  const { stands, landmarks, wind } = drawn;
+  return {
+    stands: stands.map((stand) => ({ id: uuid(), ...stand })),
+    landmarks: landmarks.map((mark) => ({ id: uuid(), ...mark })),
+    wind,
+  };
+}
+
 async function loadSchool(context: Context, name: string): Promise<Names> {
   const school = await addSchool(context, name, {});
   const names: Names = {
@@ -92,9 +106,10 @@ async function loadSchool(context: Context, name: string): Promise<Names> {
     hives: new Map(),
   };
   for (const site of SCHOOLS.find((each) => each.name === name)!.sites) {
-    const id = await addSite(context, { school, ...site });
+    const plan = planOf(name, site.name);
+    const id = await addSite(context, { school, ...site, plan });
     names.sites.set(site.name, { id, zone: site.zone });
-    await loadPlants(context, { ...site, id, school, turn: null, degree_days: 'single-sine' });
+    await loadPlants(context, { ...site, id, school, turn: null, degree_days: 'single-sine', plan });
   }
   const { staff, groups } = PEOPLE.find((each) => each.school === name)!;
   const add = async (person: (typeof staff)[number]) => {

@@ -7,7 +7,7 @@ import { openUnplanned } from '../acts/planning/open-unplanned';
 import { pinPlan, unpinPlan } from '../acts/planning/pins';
 import { publishPlan } from '../acts/planning/publish';
 import type { Context } from '../context';
-import { planningTerms, setHivePlace, setPlanningTerms } from '../records/planning';
+import { planningTerms, setPlanningTerms } from '../records/planning';
 import type { Serve } from '../routing';
 import { planBoard } from '../views/planning/plan-board';
 import { coverage } from '../views/planning/coverage';
@@ -53,7 +53,6 @@ export function planningRoutes(context: Context, serve: Serve): void {
   serve(endpoints.planVersions, (_input, actor) => planVersions(context, actor));
   serve(endpoints.planningTerms, (_input, actor) => planningTerms(context, actor));
   serve(endpoints.coverage, (_input, actor) => coverage(context, actor));
-  serve(endpoints.setHivePlace, ({ params, body }, actor) => setHivePlace(context, actor, params.hive, body.place));
   serve(endpoints.setPlanningTerms, ({ params, body }, actor) =>
     setPlanningTerms(context, actor, params.owner, body.terms),
   );

@@ -162,6 +162,8 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'number-in-use': ({ number }) => `Another hive has, or had, the number ${number}: give this one another.`,
   'hives-stand-there': ({ hives }) =>
     `${counted(hives, 'hive stands', 'hives stand')} there. Move or retire them first.`,
+  'hive-not-here': ({ site }) => `One of the hives has left ${site} meanwhile: open the plan again.`,
+  'stand-not-on-plan': ({ stand, number }) => `Hive ${number} is on stand ${stand}, which the plan does not have.`,
   'hive-without-a-box': ({ number }) => `Hive ${number} has no box: add one for the nest.`,
   'bees-in-it': 'Bees live in this hive: say what became of them.',
   'only-the-owner': 'Only the owner of the school makes or changes lead instructors: ask them.',

@@ -125,6 +125,8 @@ export interface RefusalSentences {
   'group-name-in-use': { name: string };
   'number-in-use': { number: string };
   'hives-stand-there': { hives: number };
+  'hive-not-here': { site: string };
+  'stand-not-on-plan': { stand: string; number: string };
   'hive-without-a-box': { number: string };
   'bees-in-it': null;
   'only-the-owner': null;

@@ -308,6 +308,12 @@ export const routes: Routes = [
         loadComponent: () => import('./office/sites').then((m) => m.SitesScreen),
       },
       {
+        path: 'office/sites/:site',
+        title: $localize`Plan of a site – Brave Comb`,
+        data: { place: 'office', view: 'site-plan', strip: 'none' },
+        loadComponent: () => import('./office/site-plan').then((m) => m.SitePlanScreen),
+      },
+      {
         path: 'office/hives',
         title: $localize`Hives – Brave Comb`,
         data: { place: 'office', view: 'hives', strip: 'none' },

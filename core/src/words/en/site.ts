@@ -18,6 +18,8 @@ export const siteSentences: Sentences<SiteSentences> = {
     `Its bees fly at ${hive(hives)} ${w.list(hives)}, ${w.metres(metres)} away: who works there stands in their flight path.`,
   'path-behind': ({ path, metres, wants }, w) =>
     `${w.metres(metres)} from the back of the hives to ${path || 'the path'}: people at work would stand on it. ${w.metres(wants)} are wanted.`,
+  'stands-in': ({ hives }, w) =>
+    `${hives.length === 1 ? 'Hive' : 'Hives'} ${w.list(hives)} would stand in a hedge, on a wall or against a tree.`,
   'hives-overlap': ({ hives }, w) => `Hives ${w.list(hives)} stand in each other. Set them further apart.`,
   'hives-close': ({ hives, metres }, w) =>
     `Hives ${w.list(hives)} are ${w.metres(metres)} apart, middle to middle: what is done at one stirs the next.`,

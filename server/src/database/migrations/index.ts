@@ -23,6 +23,7 @@ import * as decidedDay from './021-decided-day';
 import * as trials from './022-trials';
 import * as firstOwner from './023-first-owner';
 import * as schoolRecords from './024-school-records';
+import * as sitePlans from './025-site-plans';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -49,6 +50,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '022-trials', ...trials },
   { name: '023-first-owner', ...firstOwner },
   { name: '024-school-records', ...schoolRecords },
+  { name: '025-site-plans', ...sitePlans },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

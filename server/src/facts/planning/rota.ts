@@ -2,7 +2,8 @@ import type { Sayable } from '@brave-comb/core/language';
 import type { GroupSheet } from '@brave-comb/contract';
 import { HIVE_TYPES, nestBoxes } from '@brave-comb/core/equipment';
 import { JOBS, type Job } from '@brave-comb/core/inspection';
-import { type PlacedHive, jobRota, type RotaTurn, standingPlan, type TraineeTerms } from '@brave-comb/core/planning';
+import { jobRota, type RotaTurn, type TraineeTerms } from '@brave-comb/core/planning';
+import { type SitePlan, asPlaced, setHives, standable, standingPlan } from '@brave-comb/core/site';
 import { gateSkills, isOpen } from '@brave-comb/core/skills';
 import type { HiveRow } from '../../records/equipment';
 import type { JobsDone, SchoolStandings } from '../skills';
@@ -50,16 +51,21 @@ export function rotaOf(
 export function standingAt(
   hive: HiveRow,
   others: readonly HiveRow[],
+  plan: SitePlan | null,
   rota: GroupSheet['rota'],
 ): Sayable<GroupSheet>['standing'] {
-  const placed = ({ number, place }: HiveRow): readonly PlacedHive[] =>
-    place === null ? [] : [{ number, x: place.east, y: place.north, faces: place.faces }];
-  const [here] = placed(hive);
-  if (here === undefined) return null;
-  const neighbours = others.filter(({ id }) => id !== hive.id).flatMap(placed);
+  const [own] = setHives([hive]);
+  if (own === undefined) return null;
+  const here = asPlaced(own);
+  const neighbours = setHives(others.filter(({ id }) => id !== hive.id)).map(asPlaced);
   const roles = rota[0]?.roles;
   const people = Object.fromEntries(JOBS.map((role) => [role, roles?.[role].length ?? 0])) as Record<Job, number>;
-  const { marks, says } = standingPlan(here, neighbours, people);
+  const { marks, says } = standingPlan(
+    here,
+    neighbours,
+    people,
+    (x, y) => plan === null || standable(plan, own.place, { east: x, north: y }),
+  );
   return {
     faces: here.faces,
     marks: [...marks],

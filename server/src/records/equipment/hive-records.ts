@@ -10,6 +10,7 @@ import { say } from '../../words';
 import { lockSchool } from '../people';
 import { dayAtSchool } from './school-day';
 import { checkBoxes, hiveColony } from './service';
+import { placeOnStand } from './site-plan';
 import { type ColonyRow, type HiveRow, coloniesIn, colonyIn, endColony, everyHive, insertHive, sitesOf } from './store';
 
 type Hives = Output<(typeof endpoints)['schoolHives']>;
@@ -39,7 +40,7 @@ export async function schoolHives({ db, clock }: Context, actor: Actor): Promise
       const shown = { id, number, site, siteName, stand, type, stack, scale, ...last(row) };
       return { ...shown, colony: colony ? { id: colony.id, ...colonyShown(colony) } : null };
     }),
-    sites: sites.map(({ id, name }) => ({ id, name })),
+    sites: sites.map(({ id, name, latitude, longitude }) => ({ id, name, latitude, longitude })),
     usual: usualType(rows),
     today,
   };
@@ -81,7 +82,8 @@ export async function addHives(context: Context, actor: Actor, { hives }: Body<'
         await changeHiveRow(trx, context, actor, was, was.version, form, sites);
         if (colony && !(await colonyIn(trx, actor.school, id))) await hiveColony(trx, actor.school, id, { colony });
       } else if (!was) {
-        await insertHive(trx, { id, school: actor.school, place: null, ...form });
+        const place = await placeOnStand(trx, actor.school, { id, ...form });
+        await insertHive(trx, { id, school: actor.school, place, ...form });
         made.push({ id, name: form.number });
         if (colony) await hiveColony(trx, actor.school, id, { colony });
       }
@@ -159,9 +161,9 @@ async function changeHiveRow(
   { stack, ...form }: Form & { readonly stack: Stack },
   sites: ReadonlyMap<string, string>,
 ): Promise<void> {
-  // Where it stood on the plan of the old site says nothing about the new one.
-  const place = was.site === form.site ? {} : { place: null };
-  const change = { ...form, ...place, stack: JSON.stringify(stack) };
+  const stays = was.site === form.site && was.stand === form.stand;
+  const place = stays ? was.place : await placeOnStand(trx, actor.school, { id: was.id, ...form });
+  const change = { ...form, place: place && JSON.stringify(place), stack: JSON.stringify(stack) };
   const moved =
     was.site === form.site ? undefined : { was: { site: was.site_name }, is: { site: sites.get(form.site) ?? null } };
   await changeRecord(trx, context, actor, 'hives', { id: was.id, version }, change, moved);

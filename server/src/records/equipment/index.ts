@@ -2,6 +2,7 @@ export { addHives, changeHive, retireHive, schoolHives } from './hive-records';
 export { dayAtSchool } from './school-day';
 export { addHive, addSite } from './service';
 export { keepSite, retireSite, schoolSites } from './site-records';
+export { keepSitePlan, sitePlan, sitesOut } from './site-plan';
 export { setUpOf } from './set-up';
 export { siteNames, siteOf, turnOf } from './sites';
 export {
@@ -19,7 +20,6 @@ export {
   hivesById,
   hivesOf,
   keepStack,
-  placeHive,
   siteById,
   type SiteRow,
   sitesOf,

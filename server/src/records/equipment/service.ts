@@ -1,16 +1,19 @@
 import { say } from '../../words';
-import type { HivePlace } from '@brave-comb/contract';
 import type { ColonyClass, Strain } from '@brave-comb/core/care';
 import { type HiveTypeId, type Stack, boxFits, isBox } from '@brave-comb/core/equipment';
+import type { HivePlace } from '@brave-comb/core/site';
 import { v7 as uuid } from 'uuid';
 import type { Context } from '../../context';
 import type { Db } from '../../database/db';
 import { Refusal } from '../../problem';
 import { type SiteRow, insertColony, insertHive, insertSite } from './store';
 
-export async function addSite({ db }: Context, site: Omit<SiteRow, 'id' | 'turn' | 'degree_days'>): Promise<string> {
+export async function addSite(
+  { db }: Context,
+  site: Omit<SiteRow, 'id' | 'turn' | 'degree_days' | 'plan'> & Partial<Pick<SiteRow, 'plan'>>,
+): Promise<string> {
   const id = uuid();
-  await insertSite(db, { turn: null, degree_days: 'single-sine', ...site, id });
+  await insertSite(db, { turn: null, degree_days: 'single-sine', plan: null, ...site, id });
   return id;
 }
 

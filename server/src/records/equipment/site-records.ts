@@ -48,7 +48,7 @@ export async function keepSite(
     const there = await siteById(trx, actor.school, id);
     if (!there) {
       if (version > 0) throw notFound('site');
-      await insertSite(trx, { id, school: actor.school, turn: null, degree_days: 'single-sine', ...form });
+      await insertSite(trx, { id, school: actor.school, turn: null, degree_days: 'single-sine', plan: null, ...form });
       await recordsMade(trx, context, actor, 'sites', [{ id, name: form.name }]);
       return;
     }

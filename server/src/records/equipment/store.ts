@@ -1,7 +1,7 @@
-import type { HivePlace } from '@brave-comb/contract';
 import type { ColonyClass, Strain } from '@brave-comb/core/care';
 import type { HiveTypeId, Stack } from '@brave-comb/core/equipment';
 import type { DegreeDayMethod } from '@brave-comb/core/season';
+import type { HivePlace, SitePlan } from '@brave-comb/core/site';
 import type { Knex } from 'knex';
 import type { VersionedRow } from '../../database/versioned-store';
 
@@ -16,6 +16,8 @@ export interface SiteRow {
   /** First day of the year of growth, `MM-DD`; `null` for the winter solstice of its half of the globe. */
   readonly turn: string | null;
   readonly degree_days: DegreeDayMethod;
+  /** What is on its ground; null while nobody has drawn it. */
+  readonly plan: SitePlan | null;
   readonly emergency: {
     readonly number: string;
     readonly place: string;
@@ -53,18 +55,10 @@ export interface ColonyRow {
 }
 
 export const insertSite = (db: Knex, row: SiteRow) =>
-  db('sites').insert({ ...row, emergency: JSON.stringify(row.emergency) });
+  db('sites').insert({ ...row, emergency: JSON.stringify(row.emergency), plan: row.plan && JSON.stringify(row.plan) });
 export const insertHive = (db: Knex, row: HiveRow) =>
   db('hives').insert({ ...row, stack: JSON.stringify(row.stack), place: row.place && JSON.stringify(row.place) });
 export const insertColony = (db: Knex, row: ColonyRow) => db('colonies').insert(row);
-
-/** Says where a hive stands; answers whether the school has it. */
-export async function placeHive(db: Knex, school: string, id: string, place: HivePlace | null): Promise<boolean> {
-  const changed = await db('hives')
-    .where({ school, id })
-    .update({ place: place && JSON.stringify(place) });
-  return changed > 0;
-}
 
 /** The sites of all schools that are in use. */
 export const allSites = (db: Knex): Promise<SiteRow[]> => db('sites').whereNull('retired_at').select<SiteRow[]>();
@@ -91,8 +85,8 @@ export const colonyIn = (db: Knex, school: string, hive: string): Promise<Colony
 const byNumber = (a: HiveRow, b: HiveRow): number => a.number.localeCompare(b.number, 'en', { numeric: true });
 
 /** The hives of a school that are in use, in the order of their numbers. */
-export const allHives = async (db: Knex, school: string): Promise<HiveRow[]> => {
-  const rows = await db('hives').where({ school }).whereNull('retired_at').select<HiveRow[]>();
+export const allHives = async (db: Knex, school: string): Promise<(HiveRow & VersionedRow)[]> => {
+  const rows = await db('hives').where({ school }).whereNull('retired_at').select<(HiveRow & VersionedRow)[]>();
   return rows.sort(byNumber);
 };
 
@@ -117,7 +111,7 @@ export async function countHives(db: Knex, school: string): Promise<ReadonlyMap<
 }
 
 /** Hives of a site in the order of their numbers. */
-export const hivesOf = async (db: Knex, school: string, site: string): Promise<HiveRow[]> =>
+export const hivesOf = async (db: Knex, school: string, site: string): Promise<(HiveRow & VersionedRow)[]> =>
   (await allHives(db, school)).filter((hive) => hive.site === site);
 
 /** Colonies that live in some hives now. */

@@ -56,5 +56,5 @@ export {
   supervisesTrainee,
   wasBegun,
 } from './store';
-export { planningTerms, setHivePlace, setPlanningTerms } from './terms';
+export { planningTerms, setPlanningTerms } from './terms';
 export { usualTerms } from './usual-terms';

@@ -1,9 +1,8 @@
 import { say } from '../../words';
-import { type HivePlace, type Output, type endpoints, PlanningTerms } from '@brave-comb/contract';
+import { type Output, type endpoints, PlanningTerms } from '@brave-comb/contract';
 import type { Actor, Context } from '../../context';
 import { revise } from '../../database/revision-store';
 import { Refusal, notFound } from '../../problem';
-import { hivesOf, placeHive, sitesOf } from '../equipment';
 import { housePracticeOf, traineesOf, traineeGroups } from '../people';
 import { keepTerms, staffOf, termsOf } from './plan-store';
 import { usualTerms } from './usual-terms';
@@ -12,14 +11,12 @@ type Terms = Output<(typeof endpoints)['planningTerms']>;
 
 /** Everybody whose times or limits the planner goes by, with what holds for them. */
 export async function planningTerms({ db }: Context, actor: Actor): Promise<Terms> {
-  const [groups, staff, practice, own, sites] = await Promise.all([
+  const [groups, staff, practice, own] = await Promise.all([
     traineeGroups(db, actor.school),
     staffOf(db, actor.school),
     housePracticeOf(db, actor.school),
     termsOf(db, actor.school),
-    sitesOf(db, actor.school),
   ]);
-  const hives = await Promise.all(sites.map(({ id }) => hivesOf(db, actor.school, id)));
   const trainees = await traineesOf(
     db,
     actor.school,
@@ -43,9 +40,6 @@ export async function planningTerms({ db }: Context, actor: Actor): Promise<Term
         terms: set.get(id) ?? usualTerms.trainee,
       })),
     ],
-    hives: hives.flatMap((standing, at) =>
-      standing.map(({ id, number, place }) => ({ id, number, site: sites[at]!.name, place })),
-    ),
   };
 }
 
@@ -75,18 +69,5 @@ export async function setPlanningTerms(
       at: context.clock.now(),
     }),
   );
-  return planningTerms(context, actor);
-}
-
-/** Says where a hive stands and to which side it flies. */
-export async function setHivePlace(
-  context: Context,
-  actor: Actor,
-  hive: string,
-  place: HivePlace | null,
-): Promise<Terms> {
-  await revise(context.db, actor.school, async (trx) => {
-    if (!(await placeHive(trx, actor.school, hive, place))) throw notFound('hive');
-  });
   return planningTerms(context, actor);
 }

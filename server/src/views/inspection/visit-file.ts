@@ -209,6 +209,7 @@ async function fileOf(context: Context, visit: NamedVisit, entries: readonly Vis
     standing: standingAt(
       hive,
       others,
+      site.plan,
       rotaOf({ skills, limits, played, tempers: new Map([[hive.id, temper]]) }, trainees, hive, []),
     ),
     visit: shownVisit(visit),

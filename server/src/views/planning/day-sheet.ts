@@ -167,6 +167,7 @@ async function sheetFacts(
     hives,
     openings: groups,
     siteHives,
+    sitePlan: site.plan,
     states: new Map(states.map((state) => [state.hive.id, state])),
     moods,
     visits,

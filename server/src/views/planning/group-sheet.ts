@@ -6,6 +6,7 @@ import type { Due } from '@brave-comb/core/care';
 import { nestBoxes, supers } from '@brave-comb/core/equipment';
 import { tellingSides } from '@brave-comb/core/inspection';
 import { worstOfLate, whyThisHive } from '@brave-comb/core/planning';
+import type { SitePlan } from '@brave-comb/core/site';
 import { DAY, daysBetween, roundTo } from '@brave-comb/core/units';
 import type { Context } from '../../context';
 import { dateAt, iso } from '../../dates';
@@ -29,6 +30,8 @@ export interface SheetFacts extends Omit<RotaFacts, 'tempers'> {
   readonly openings: readonly NamedSessionGroup[];
   /** All hives of the site. */
   readonly siteHives: readonly HiveRow[];
+  /** What is on its ground. */
+  readonly sitePlan: SitePlan | null;
   /** What the colony calendar says of each hive. */
   readonly states: ReadonlyMap<string, ColonyState>;
   readonly moods: readonly { readonly hive: string; readonly mood: number | null; readonly started_at: Date }[];
@@ -93,7 +96,7 @@ export async function groupSheet(
     visit: running ? { id: running.id, closed: running.closed_at !== null } : null,
     ifWet: group.reasons?.ifWet ?? null,
     lifting: stack.flatMap((part) => setDown(part)),
-    standing: standingAt(hive, facts.siteHives, rota),
+    standing: standingAt(hive, facts.siteHives, facts.sitePlan, rota),
   } satisfies Sheet & { queenMark: MarkColour | null };
 }
 

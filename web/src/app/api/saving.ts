@@ -32,7 +32,10 @@ export function saving(): Saving {
         desk.refresh();
         return answer as Output<(typeof Table)[typeof endpoint]>;
       } catch (error) {
-        fault.set(unsaved(error as CallFault));
+        const refused = unsaved(error as CallFault);
+        fault.set(refused);
+        // What another has saved meanwhile is shown beside what was typed.
+        if (refused.problem === 'changed-meanwhile') desk.refresh();
         return null;
       } finally {
         busy.set(false);

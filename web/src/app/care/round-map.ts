@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { YardRound } from '@brave-comb/contract';
-import { FLIGHT_LANE } from '@brave-comb/core/planning';
+import { FLIGHT_LANE } from '@brave-comb/core/site';
 import { extent } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { arc, line } from 'd3-shape';
@@ -50,7 +50,7 @@ const HALF = (FLIGHT_LANE.halfAngle * Math.PI) / 180;
       fill: var(--sheet);
     }
     .lane {
-      fill: var(--rust-100);
+      fill: var(--sky-100);
     }
     .hive {
       fill: var(--sheet);

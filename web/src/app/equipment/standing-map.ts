@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { GroupSheet } from '@brave-comb/contract';
-import { FLIGHT_LANE } from '@brave-comb/core/planning';
+import { FLIGHT_LANE } from '@brave-comb/core/site';
 import { MatTooltip } from '@angular/material/tooltip';
 import { arc } from 'd3-shape';
 
@@ -54,8 +54,8 @@ const HALF = (FLIGHT_LANE.halfAngle * Math.PI) / 180;
       fill: var(--sheet);
     }
     .lane {
-      fill: var(--rust-100);
-      stroke: var(--rust);
+      fill: var(--sky-100);
+      stroke: var(--sky);
       stroke-dasharray: 2 2;
       stroke-width: 0.7;
     }

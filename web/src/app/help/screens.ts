@@ -348,6 +348,20 @@ export const SCREEN_HELP: Readonly<Record<string, ScreenHelp>> = {
       { says: $localize`The place gives season, light and forecast. The emergency lines stand on every day sheet.` },
     ],
   },
+  'site-plan': {
+    name: $localize`Plan of a site`,
+    purpose: $localize`Where stands, hives, paths and hedges are, where bees fly and people stand.`,
+    parts: [
+      {
+        at: 'bc-plan-ground',
+        says: $localize`Drag a stand with its hives, or choose it and use arrow keys. R turns it. What has moved leaves its old place dashed.`,
+      },
+      {
+        at: '.told',
+        says: $localize`What is wrong, stand by stand: flight lanes over paths, no room behind, wind, height. A stand in trouble offers the shortest way out of it.`,
+      },
+    ],
+  },
   hives: {
     name: $localize`Hives`,
     purpose: $localize`Every hive with where it stands, what it is made of and what lives in it.`,

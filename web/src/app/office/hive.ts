@@ -15,6 +15,7 @@ import {
   supers,
 } from '@brave-comb/core/equipment';
 import { named } from '@brave-comb/core/language';
+import { moveBetween } from '@brave-comb/core/site';
 import { v7 as uuid } from 'uuid';
 import { saving } from '../api/saving';
 import { ViewDesk } from '../api/view-desk';
@@ -71,6 +72,12 @@ export class HiveScreen {
     marked: [false],
   });
   private readonly typed = toSignal(this.form.valueChanges, { initialValue: this.form.value });
+  /** What a move to another site means for its foragers. */
+  protected readonly moveAdvice = computed(() => {
+    const [hive, sites] = [this.found(), this.watched.data()?.sites ?? []];
+    const [from, to] = [hive?.site, this.typed().site].map((id) => sites.find((site) => site.id === id));
+    return from && to && from !== to && hive?.colony ? said(moveBetween(from, to)) : null;
+  });
   private readonly fresh = uuid();
   private readonly colony = uuid();
   protected readonly isNew = computed(() => this.hive() === 'new');

@@ -3,6 +3,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatSnackBar } from '@angular/material/snack-bar';
+import { RouterLink } from '@angular/router';
 import type { Sites } from '@brave-comb/contract';
 import { isZone, readPlace, zoneAt } from '@brave-comb/core/place';
 import { v7 as uuid } from 'uuid';
@@ -18,7 +19,7 @@ type Site = Sites['sites'][number];
 /** Where the hives stand: place, height, time, and how help finds it. */
 @Component({
   selector: 'bc-sites',
-  imports: [Differs, FIELD, MatButton, ReactiveFormsModule, ViewState],
+  imports: [Differs, FIELD, MatButton, ReactiveFormsModule, RouterLink, ViewState],
   templateUrl: './sites.html',
   styleUrl: './office.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -73,6 +74,10 @@ export class SitesScreen {
       const place = this.place();
       if (place && !this.form.controls.zone.dirty) this.form.controls.zone.setValue(zoneAt(place));
     });
+  }
+
+  protected planOf(name: string): string {
+    return $localize`Plan of ${name}`;
   }
 
   protected begin(): void {

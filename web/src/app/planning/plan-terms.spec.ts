@@ -17,10 +17,6 @@ const DATA = {
     { id: 'ruth', name: 'Ruth Okafor', group: null, terms: { kind: 'supervisor', times, senior: true } },
     { id: 'niamh', name: 'Niamh', group: 'Dipper', terms: { kind: 'trainee', liftKg: 10, seated: true } },
   ],
-  hives: [
-    { id: 'h4', number: '4', site: 'Home orchard', place: { east: 6, north: 12, faces: 160 } },
-    { id: 'h5', number: '5', site: 'Home orchard', place: null },
-  ],
 };
 
 async function shown() {
@@ -30,14 +26,12 @@ async function shown() {
 }
 
 describe('the terms that the planner goes by', () => {
-  it('are listed for groups, supervisors, trainees and hives', async () => {
+  it('are listed for groups, supervisors and trainees', async () => {
     const { element } = await shown();
     const words = element.textContent.replace(/\s+/g, ' ');
     expect(words).toContain('3 sessions a plan, 3 days apart, calm hives only (up to 2)');
     expect(words).toContain('may open suspect hives');
     expect(words).toContain('lifts at most 10 kg, seated');
-    expect(element.querySelector<HTMLInputElement>('[aria-label="Hive 4, faces"]')!.value).toBe('160');
-    expect(element.querySelector<HTMLInputElement>('[aria-label="Hive 5, faces"]')!.value).toBe('');
   });
 
   it('of a group are changed together and saved once', async () => {
@@ -82,15 +76,5 @@ describe('the terms that the planner goes by', () => {
     await tick('Tuesday');
     await press(/^Save Curlew$/);
     expect(changes()[0]!.sent.body).toMatchObject({ terms: { times: { weekly: [], away: [] } } });
-  });
-
-  it('of a hive say where it stands; what was not said begins at the fixed point, facing south', async () => {
-    const { set, press, changes } = await shown();
-    await set(/^Hive 5, east/, '3.5');
-    await press(/^Save hive 5$/);
-    expect(changes()[0]).toMatchObject({
-      endpoint: 'setHivePlace',
-      sent: { params: { hive: 'h5' }, body: { place: { east: 3.5, north: 0, faces: 180 } } },
-    });
   });
 });

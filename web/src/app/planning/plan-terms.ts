@@ -2,7 +2,7 @@ import { Measured, UnitName, keptFigure, typedFigure } from '../language/units';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import type { HivePlace, Output, PlanningTerms, endpoints } from '@brave-comb/contract';
+import type { Output, PlanningTerms, endpoints } from '@brave-comb/contract';
 import { Clock } from '../people/clock';
 import { ViewDesk } from '../api/view-desk';
 import { ViewState } from '../api/view-state';
@@ -17,9 +17,8 @@ const KINDS = [
   ['supervisor', $localize`Supervisors`],
   ['trainee', $localize`Trainees`],
 ] as const;
-const NOWHERE: HivePlace = { east: 0, north: 0, faces: 180 };
 
-/** When groups and supervisors can come, what trainees may lift, where hives stand: what the planner goes by. */
+/** When groups and supervisors can come, what trainees may lift: what the planner goes by. */
 @Component({
   selector: 'bc-plan-terms',
   imports: [DayField, FIELD, MatButton, UnitName, Measured, RouterLink, ViewState, TimesForm],
@@ -35,17 +34,9 @@ export class PlanTermsScreen {
   protected readonly today = computed(() => civilDate(this.clock.now(), 'utc'));
   /** What is being changed and not saved yet, by owner. */
   private readonly edits = signal<ReadonlyMap<string, PlanningTerms>>(new Map());
-  private readonly moved = signal<ReadonlyMap<string, HivePlace>>(new Map());
   protected readonly words = signal('');
   protected readonly typedFigure = typedFigure;
   protected readonly keptFigure = keptFigure;
-  protected readonly sides = ['east', 'north', 'faces'] as const;
-  protected readonly sideWords: Readonly<Record<keyof HivePlace, string>> = {
-    east: $localize`east`,
-    north: $localize`north`,
-    faces: $localize`faces`,
-  };
-
   protected readonly sections = computed(() =>
     KINDS.map(([kind, title]) => ({
       kind,
@@ -59,14 +50,6 @@ export class PlanTermsScreen {
         })),
     })),
   );
-  protected readonly hives = computed(() =>
-    (this.data()?.hives ?? []).map((hive) => ({
-      ...hive,
-      place: this.moved().get(hive.id) ?? hive.place,
-      edited: this.moved().has(hive.id),
-    })),
-  );
-
   protected edit(owner: Owner, change: Partial<PlanningTerms>): void {
     this.edits.update((edits) => new Map([...edits, [owner.id, { ...owner.terms, ...change } as PlanningTerms]]));
   }
@@ -79,15 +62,5 @@ export class PlanTermsScreen {
     );
     this.edits.update((edits) => new Map([...edits].filter(([id]) => id !== owner.id)));
     this.words.set($localize`${owner.name} is saved. The next plan goes by it.`);
-  }
-
-  protected place(hive: string, before: HivePlace | null, side: keyof HivePlace, value: number): void {
-    this.moved.update((moved) => new Map([...moved, [hive, { ...(before ?? NOWHERE), [side]: value }]]));
-  }
-
-  protected savePlace(hive: string, number: string, place: HivePlace | null): void {
-    this.desk.change('setHivePlace', { params: { hive }, body: { place } }, 'planningTerms');
-    this.moved.update((moved) => new Map([...moved].filter(([id]) => id !== hive)));
-    this.words.set($localize`Hive ${number} is saved.`);
   }
 }

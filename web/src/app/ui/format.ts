@@ -41,11 +41,11 @@ export const dateText = (date: string): string =>
   dateWords().weekday(date, thisYear === null ? date : `${thisYear}-01-01`);
 /** "Thu 14 May" at the site; "Tue 6 May 2025" in another year. */
 export const dayOf = (instant: string | number, zone: string): string => dateText(civilDate(instant, zone));
-/** "14 May" of a civil date, with its year where it is not that of `today`. */
 /** Day and time: "Thu 14 May, 16:20". */
 export const momentOf = (instant: string | number, zone: string): string =>
   `${dayOf(instant, zone)}, ${timeOf(instant, zone)}`;
 
+/** "14 May" of a civil date, with its year where it is not that of `today`. */
 export const dayText = (date: string, today?: string): string => dateWords().day(date, today);
 /** "Thursday 14 May 2026" at the site: for what is printed and kept. */
 export const longDay = (instant: string | number, zone: string): string => dateWords().long(civilDate(instant, zone));
