@@ -16,6 +16,8 @@ export const ADDRESSES = {
   keepGroup: ['POST', '/api/people/groups/:group'],
   retireGroup: ['POST', '/api/people/groups/:group/retire'],
   invite: ['POST', '/api/people/members/:person/invitation'],
+  mailInvitation: ['POST', '/api/people/members/:person/invitation/mail'],
+  lostPassword: ['POST', '/api/people/password/lost'],
   lookAtInvitation: ['POST', '/api/people/invitation'],
   acceptInvitation: ['POST', '/api/people/invitation/accept'],
   changePassword: ['POST', '/api/people/password'],

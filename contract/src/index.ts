@@ -38,6 +38,8 @@ export const endpoints = {
   keepGroup: members.keepGroup,
   retireGroup: members.retireGroup,
   invite: members.invite,
+  mailInvitation: members.mailInvitation,
+  lostPassword: members.lostPassword,
   lookAtInvitation: members.lookAtInvitation,
   acceptInvitation: members.acceptInvitation,
   changePassword: members.changePassword,

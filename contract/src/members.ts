@@ -33,6 +33,7 @@ const Members = z.object({
     }),
   ),
   groups: list(z.object({ id: Id, name: z.string(), version: Version, retired: Instant.nullable() })),
+  mails: z.boolean().describe('Whether this installation sends mails.'),
 });
 export type Members = z.output<typeof Members>;
 
@@ -131,6 +132,26 @@ export const invite = endpoint({
     until: Instant,
     members: Members,
   }),
+});
+
+export const mailInvitation = endpoint({
+  method: 'POST',
+  path: '/api/people/members/:person/invitation/mail',
+  access: ['lead'],
+  summary:
+    'Send somebody a link by which they choose their password. Earlier links end once the mail server has taken it',
+  params: onPerson,
+  response: z.object({ until: Instant, members: Members }),
+});
+
+export const lostPassword = endpoint({
+  method: 'POST',
+  path: '/api/people/password/lost',
+  access: 'anyone',
+  summary:
+    'Ask for a link for a new password, sent to the address that is known. What is answered tells nobody whether one is',
+  body: z.object({ name: z.string().trim().min(1).max(254).describe('Sign-in name or mail address.') }),
+  response: z.object({ mails: z.boolean().describe('Whether this installation sends mails at all.') }),
 });
 
 const Token = z.string().regex(/^[\w-]{43}$/, wrong('invitation'));

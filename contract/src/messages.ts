@@ -35,8 +35,21 @@ export const outbox = endpoint({
   method: 'GET',
   path: '/api/people/outbox',
   access: ['lead'],
-  summary: 'Mails that would have gone out; this installation sends none by itself',
+  summary: 'What people were told, and what became of it as a mail',
   response: z.object({
-    mails: list(z.object({ id: Id, at: Instant, to: z.string(), subject: z.string(), lines: list(z.string()) })),
+    sends: z.boolean().describe('Whether this installation sends mails.'),
+    mails: list(
+      z.object({
+        id: Id,
+        at: Instant,
+        to: z.string(),
+        subject: z.string(),
+        lines: list(z.string()),
+        mail: z
+          .object({ sent: Instant.nullable(), tries: z.int(), fault: z.string().nullable() })
+          .nullable()
+          .describe('What became of it as a mail; null for somebody without an address.'),
+      }),
+    ),
   }),
 });

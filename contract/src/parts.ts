@@ -120,7 +120,9 @@ export const PROBLEMS = [
   'hive-not-here',
   'hives-stand-there',
   'invitation-over',
+  'mail-failed',
   'name-in-use',
+  'no-mail',
   'owner-stays',
 ] as const;
 export type ProblemId = (typeof PROBLEMS)[number];

@@ -131,6 +131,7 @@ export const beginDemoAgain = endpoint({
 
 /** What is written down beside records: who came in, who did not, what was taken out. */
 export const DOOR_EVENTS = [
+  'password-lost',
   'signed-in',
   'sign-in-refused',
   'sign-in-slowed-down',

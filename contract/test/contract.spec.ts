@@ -24,6 +24,7 @@ describe('the endpoint table', () => {
       'acceptInvitation',
       'beginSchool',
       'lookAtInvitation',
+      'lostPassword',
       'signIn',
       'whoAmI',
     ]);

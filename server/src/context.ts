@@ -3,6 +3,7 @@ import type { UnitSystem } from '@brave-comb/core/units';
 import type { Db } from './database/db';
 import type { Logger } from 'pino';
 import type { Clock } from './clock/clock';
+import type { Mail } from './mail';
 
 /** What every service works with. */
 export interface Context {
@@ -13,6 +14,8 @@ export interface Context {
   readonly publicUrl: string;
   /** Name of the session cookie. */
   readonly cookieName: string;
+  /** Sends mails; left out where this installation sends none. */
+  readonly mail?: Mail;
 }
 
 /** In which units somebody reads figures: the own choice, or as the school does. */

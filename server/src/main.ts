@@ -12,10 +12,12 @@ import { LATEST_DEMO_TIME } from './demo/begin-again';
 import { DEMO_START, loadDemo } from './demo/load';
 import { emptyAll, kindsOfSchools } from './demo/store';
 import { openLog } from './faults';
+import { startMailer } from './jobs/mail/mailer';
 import { startPlanRunner } from './jobs/planning/runner';
 import { refreshNow, startRefresher } from './jobs/refresh/refresher';
 import { scaleStandIn } from './standins/scale/app';
 import { weatherStandIn } from './standins/weather/app';
+import { smtpMail } from './mail';
 import { Traffic } from './traffic';
 import { forgetDevices, newStartCode, sweepSessions } from './records/people';
 import { httpScale } from './records/season';
@@ -89,11 +91,12 @@ export async function startServer(config: Config): Promise<Running> {
   let stopClock = (): void => undefined;
   let stopPlanning = (): Promise<void> => Promise.resolve();
   let stopRefreshing = (): Promise<void> => Promise.resolve();
+  let stopMailing = (): Promise<void> => Promise.resolve();
   let sweeping: NodeJS.Timeout | undefined;
   const stop = async () => {
     clearInterval(sweeping);
     stopClock();
-    await Promise.all([stopPlanning(), stopRefreshing(), traffic.drain(DRAIN)]);
+    await Promise.all([stopPlanning(), stopRefreshing(), stopMailing(), traffic.drain(DRAIN)]);
     await Promise.all(open.map(closed));
     await db.destroy();
   };
@@ -116,7 +119,9 @@ export async function startServer(config: Config): Promise<Running> {
     const startCode = await prepare(config, around);
     let clock = systemClock;
     if (config.demo) ({ clock, stop: stopClock } = await demoClock(db, DEMO_START, LATEST_DEMO_TIME));
-    const context: Context = { ...around, db, clock };
+    // Nobody of an invented school is written to.
+    const mail = config.smtpUrl && !config.demo ? { mail: smtpMail(config.smtpUrl, config.mailFrom) } : {};
+    const context: Context = { ...around, ...mail, db, clock };
     // What a first screen shows is fetched before it can be asked for; where nobody answers, it says so.
     await refreshNow(context, sources);
     const server = createServer(buildApp(context, config, () => refreshNow(context, sources), traffic));
@@ -128,6 +133,7 @@ export async function startServer(config: Config): Promise<Running> {
     open.push(server);
     stopPlanning = startPlanRunner(context, { nice: config.planningNice }).stop;
     stopRefreshing = startRefresher(context, sources).stop;
+    stopMailing = startMailer(context).stop;
     const sweep = () =>
       Promise.all([sweepSessions(db), forgetDevices(db, new Date(Date.now() - DEVICES_KEPT))]).catch((error: unknown) =>
         log.warn({ err: error }, 'ended sessions could not be swept out'),

@@ -28,6 +28,17 @@ let server: Server;
 let address: string;
 let cookie: string;
 
+describe('a data folder whose parents are not there yet', () => {
+  it('is made so that the database may enter it', async () => {
+    const deep = join(folder, 'not', 'there', 'yet');
+    const own = await startMariaDb(deep);
+    const there = openDatabase(own.url);
+    expect(await there.select(there.raw('1 as one'))).toEqual([{ one: 1 }]);
+    await there.destroy();
+    await own.stop();
+  }, 60_000);
+});
+
 beforeAll(async () => {
   execFileSync('chmod', ['o+x', folder]);
   database = await startMariaDb(folder, { onLost: () => comesBack });

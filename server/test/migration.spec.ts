@@ -182,6 +182,7 @@ describe('from the first tables to those of the season', () => {
       '023-first-owner',
       '024-school-records',
       '025-site-plans',
+      '026-mails',
     ]);
   });
 

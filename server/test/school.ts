@@ -18,6 +18,7 @@ import { DEMO_START, loadDemo } from '../src/demo/load';
 import { refresh, refreshNow } from '../src/jobs/refresh/refresher';
 import { httpScale } from '../src/records/season/scale-source';
 import { scaleStandIn } from '../src/standins/scale/app';
+import type { Mail } from '../src/mail';
 import type { Sources } from '../src/sources';
 import { weatherStandIn } from '../src/standins/weather/app';
 import { httpWeather } from '../src/records/weather/http-source';
@@ -99,8 +100,9 @@ async function loadOnce(context: Omit<Context, 'db'>, sources: Sources): Promise
  * @param dataDir folder whose free room is watched
  * @param own name of the database that its tests change
  * @param joins whether that database is there already, as for a second process
+ * @param mail how mails are sent; nothing for an installation that sends none
  */
-export async function openSchool(dataDir = '', own = 'school', joins = false): Promise<School> {
+export async function openSchool(dataDir = '', own = 'school', joins = false, mail?: Mail): Promise<School> {
   const standIns: Server[] = [];
   const serve = async (app: Express): Promise<string> => {
     const standIn = createServer(app);
@@ -119,7 +121,7 @@ export async function openSchool(dataDir = '', own = 'school', joins = false): P
   };
   if (!joins) await loadOnce(around, sources);
   const db = openDatabase(joins ? beside(own) : await makeDatabase(own, DEMO));
-  const context: Context = { ...around, db };
+  const context: Context = { ...around, ...(mail ? { mail, publicUrl: 'https://hives.example.org' } : {}), db };
   const refreshed = () => refreshNow(context, sources);
   const config: Config = {
     port: 0,
@@ -138,6 +140,8 @@ export async function openSchool(dataDir = '', own = 'school', joins = false): P
     trustProxy: 'loopback',
     logLevel: 'silent',
     planningNice: 0,
+    smtpUrl: '',
+    mailFrom: '',
     checkResponses: true,
   };
   const app = buildApp(context, config, refreshed);

@@ -189,7 +189,10 @@ const job = () => ({ job: id('job') });
 /** In this order they are asked: what ends something stands after what needs it. */
 const LINES: Readonly<
   Record<
-    Exclude<keyof typeof endpoints, 'signIn' | 'whoAmI' | 'beginSchool' | 'lookAtInvitation' | 'acceptInvitation'>,
+    Exclude<
+      keyof typeof endpoints,
+      'signIn' | 'whoAmI' | 'beginSchool' | 'lookAtInvitation' | 'lostPassword' | 'acceptInvitation'
+    >,
     Line
   >
 > = {
@@ -458,6 +461,7 @@ const LINES: Readonly<
     body: async () => ({ ...nobody, version: await versionOf('people', people.T), groups: [id('group')] }),
   },
   readEmergencyNote: { may: 'L', params: () => ({ person: people.T }) },
+  mailInvitation: { may: 'L', params: () => ({ person: people.U }), or: 409 },
   invite: { may: 'L', params: () => ({ person: people.U }) },
   keepGroup: {
     may: 'L',

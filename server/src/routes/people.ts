@@ -27,6 +27,8 @@ import {
   keepHousePractice,
   keepGroup,
   lookAtInvitation,
+  lostPassword,
+  mailInvitation,
   members,
   messages,
   mySignIns,
@@ -101,6 +103,15 @@ export function peopleRoutes(context: Context, serve: Serve, config: Config, ref
     return goesIn(actor, attempt, { request, response });
   });
 
+  serve(endpoints.lostPassword, async ({ body: { name } }, _nobody, { request }) => {
+    const attempt = { ...attemptOf(name, request), device: '' };
+    await attempts.admit(attempt);
+    // Answered before it is looked for: how long it takes would tell strangers who is known.
+    void lostPassword(context, name, attempt.address).catch((error: unknown) =>
+      context.log.warn({ err: error }, 'a lost password was not looked for'),
+    );
+    return { mails: context.mail !== undefined };
+  });
   serve(endpoints.lookAtInvitation, ({ body }) => lookAtInvitation(context, body));
   serve(endpoints.acceptInvitation, async ({ body }, _nobody, { request, response }) => {
     const attempt = attemptOf(body.signIn, request);
@@ -181,6 +192,7 @@ function memberRoutes(context: Context, serve: Serve): void {
   serve(endpoints.retireMember, ({ params, body }, actor) => retireMember(context, actor, params.person, body));
   serve(endpoints.keepGroup, ({ params, body }, actor) => keepGroup(context, actor, params.group, body));
   serve(endpoints.retireGroup, ({ params, body }, actor) => retireGroup(context, actor, params.group, body));
+  serve(endpoints.mailInvitation, ({ params }, actor) => mailInvitation(context, actor, params.person));
   serve(endpoints.invite, ({ params }, actor) => invite(context, actor, params.person));
   serve(endpoints.readEmergencyNote, ({ params }, actor) => readEmergencyNote(context, actor, params.person));
 }

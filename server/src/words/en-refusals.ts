@@ -162,6 +162,11 @@ export const refusalSentences: Sentences<RefusalSentences> = {
   'number-in-use': ({ number }) => `Another hive has, or had, the number ${number}: give this one another.`,
   'hives-stand-there': ({ hives }) =>
     `${counted(hives, 'hive stands', 'hives stand')} there. Move or retire them first.`,
+  'no-mail':
+    'This installation sends no mail: hand the link over, or have whoever runs the server set up a mail server.',
+  'no-mail-address': ({ name }) => `No mail address of ${name} is known: type one, or hand the link over.`,
+  'mail-failed': ({ why }) =>
+    `The mail server did not take it (${why}). Nothing was sent; try again, or hand the link over.`,
   'hive-not-here': ({ site }) => `One of the hives has left ${site} meanwhile: open the plan again.`,
   'stand-not-on-plan': ({ stand, number }) => `Hive ${number} is on stand ${stand}, which the plan does not have.`,
   'hive-without-a-box': ({ number }) => `Hive ${number} has no box: add one for the nest.`,

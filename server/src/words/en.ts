@@ -30,6 +30,12 @@ const CALLED_OFF_BECAUSE = {
 
 /** Sentences of the server in English. */
 export const serverSentences: Sentences<ServerSentences> = {
+  'invitation-mail-subject': ({ school }) => `Your way in at ${school}`,
+  'invitation-mail': ({ name, school, by }) =>
+    `Hello ${name},\n\n${by} has set you up at ${school}. Choose a password by this link; it is good once and for seven days. Pass it on to nobody: whoever opens it comes in as you.`,
+  'lost-password-subject': ({ school }) => `A new password at ${school}`,
+  'lost-password-mail': ({ name, school }) =>
+    `Hello ${name},\n\nsomebody, you we hope, asked for a new password at ${school}. This link is good once and for seven days. If it was not you, do nothing: your password stays as it is.`,
   'rule-swarm-looks': ({ days }) =>
     `While swarms may leave, every comb edge is looked along every ${counted(days, 'day')}. Nobody removes a cell before the supervisor has seen it.`,
   'rule-no-swarm-looks': () => 'Queen cells are not hunted here: looks follow the season.',

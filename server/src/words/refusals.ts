@@ -125,6 +125,9 @@ export interface RefusalSentences {
   'group-name-in-use': { name: string };
   'number-in-use': { number: string };
   'hives-stand-there': { hives: number };
+  'no-mail': null;
+  'no-mail-address': { name: string };
+  'mail-failed': { why: string };
   'hive-not-here': { site: string };
   'stand-not-on-plan': { stand: string; number: string };
   'hive-without-a-box': { number: string };

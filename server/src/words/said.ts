@@ -10,6 +10,10 @@ import type { RefusalSentences } from './refusals';
 
 /** What the server itself says, with the facts of each sentence. */
 export interface ServerSentences {
+  'invitation-mail-subject': { school: string };
+  'invitation-mail': { name: string; school: string; by: string };
+  'lost-password-subject': { school: string };
+  'lost-password-mail': { name: string; school: string };
   'rule-swarm-looks': { days: number };
   'rule-no-swarm-looks': null;
   'rule-looks': { days: number };

@@ -24,6 +24,7 @@ import * as trials from './022-trials';
 import * as firstOwner from './023-first-owner';
 import * as schoolRecords from './024-school-records';
 import * as sitePlans from './025-site-plans';
+import * as mails from './026-mails';
 
 const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '001-first-tables', ...first },
@@ -51,6 +52,7 @@ const all: readonly (Knex.Migration & { name: string })[] = [
   { name: '023-first-owner', ...firstOwner },
   { name: '024-school-records', ...schoolRecords },
   { name: '025-site-plans', ...sitePlans },
+  { name: '026-mails', ...mails },
 ];
 
 /** Migrations in the bundle itself, so that nothing depends on where its files lie. */

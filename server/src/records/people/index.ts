@@ -4,6 +4,7 @@ export { changeLog } from './change-log';
 export { erasePerson } from './erase-store';
 export { awaitsOwner, beginSchool, newStartCode } from './first-owner';
 export { acceptInvitation, changePassword, invite, lookAtInvitation } from './invitations';
+export { lostPassword, mailInvitation, sendMails } from './mails';
 export { changeHousePractice, housePracticeForm, keepHousePractice } from './house-practice';
 export { mayTypeName, noWayIn, noteOf, schoolHome } from './member-store';
 export {

@@ -30,27 +30,40 @@ export async function invite(
   actor: Actor,
   person: string,
 ): Promise<Output<(typeof endpoints)['invite']>> {
+  const { link, until } = await revise(context.db, actor.school, (trx) => freshInvitation(trx, actor, person));
+  return { link, until: iso(until), members: await members(context, actor) };
+}
+
+/**
+ * A link for somebody of the school, written down as an invitation.
+ *
+ * @throws Refusal 403 for a lead's by somebody else than the owner
+ */
+export async function freshInvitation(
+  trx: Db,
+  actor: Actor,
+  person: string,
+): Promise<{ readonly link: string; readonly until: Date }> {
   const token = newSecret();
   const now = new Date();
   const until = new Date(now.getTime() + GOOD_FOR);
-  await revise(context.db, actor.school, async (trx) => {
-    const rows = await membersOf(trx, actor.school);
-    const found = rows.find(({ id, retired_at: retired }) => id === person && retired === null);
-    if (!found) throw notFound('person');
-    const owns = rows.find(({ id }) => id === actor.id)?.owner;
-    if (found.role === 'lead' && !owns && person !== actor.id)
-      throw new Refusal(403, 'not-allowed', say('only-the-owner'));
-    await keepInvitation(trx, {
-      id: uuid(),
-      person,
-      token_hash: hashOf(token),
-      made_by: actor.id,
-      made_at: now,
-      until,
-    });
-    await audit(trx, { school: actor.school, person: actor.id, what: 'invited', about: found.name, address: '' });
+  const rows = await membersOf(trx, actor.school);
+  const found = rows.find(({ id, retired_at: retired }) => id === person && retired === null);
+  if (!found) throw notFound('person');
+  const owns = rows.find(({ id }) => id === actor.id)?.owner;
+  if (found.role === 'lead' && !owns && person !== actor.id)
+    throw new Refusal(403, 'not-allowed', say('only-the-owner'));
+  await keepInvitation(trx, {
+    id: uuid(),
+    person,
+    token_hash: hashOf(token),
+    made_by: actor.id,
+    made_at: now,
+    until,
   });
-  return { link: `/invitation#${token}`, until: iso(until), members: await members(context, actor) };
+  if (person !== actor.id)
+    await audit(trx, { school: actor.school, person: actor.id, what: 'invited', about: found.name, address: '' });
+  return { link: `/invitation#${token}`, until };
 }
 
 async function heldInvitation(trx: Db, token: string) {

@@ -26,7 +26,7 @@ import { insertGroup, lockSchool } from './store';
 type Members = Output<(typeof endpoints)['members']>;
 
 /** The people of a school and their groups. */
-export async function members({ db }: Context, actor: Actor): Promise<Members> {
+export async function members({ db, mail }: Context, actor: Actor): Promise<Members> {
   const [rows, groups, belongs] = await Promise.all([
     membersOf(db, actor.school),
     everyGroup(db, actor.school),
@@ -50,6 +50,7 @@ export async function members({ db }: Context, actor: Actor): Promise<Members> {
       ...last(row),
     })),
     groups: groups.map((row) => ({ id: row.id, name: row.name, version: row.version, retired: last(row).retired })),
+    mails: mail !== undefined,
   };
 }
 

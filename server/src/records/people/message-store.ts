@@ -11,6 +11,13 @@ export interface MessageRow {
   readonly read_at: Date | null;
 }
 
+/** What became of a message as a mail. */
+interface Mailed {
+  readonly mailed_at: Date | null;
+  readonly mail_tries: number;
+  readonly mail_fault: string | null;
+}
+
 export const insertMessages = async (db: Knex, rows: readonly Omit<MessageRow, 'read_at'>[]): Promise<void> => {
   if (rows.length > 0)
     await db('messages').insert(
@@ -33,4 +40,8 @@ export const outboxOf = (db: Knex, school: string) =>
     .where('messages.school', school)
     .orderBy('messages.at', 'desc')
     .limit(300)
-    .select<(MessageRow & { name: string })[]>('messages.*', 'people.name');
+    .select<(MessageRow & Mailed & { name: string; mail: string | null })[]>(
+      'messages.*',
+      'people.name',
+      'people.mail',
+    );

@@ -45,8 +45,19 @@ export async function readMessage(context: Context, actor: Actor, id: string) {
   return messages(context, actor);
 }
 
-/** Mails in the order in which they would have gone out. */
-export async function outbox({ db }: Context, actor: Actor): Promise<Sayable<Output<(typeof endpoints)['outbox']>>> {
+/** What people were told, the newest first, and what became of it as a mail. */
+export async function outbox(
+  { db, mail }: Context,
+  actor: Actor,
+): Promise<Sayable<Output<(typeof endpoints)['outbox']>>> {
   const rows = await outboxOf(db, actor.school);
-  return { mails: rows.map(({ id, at, name, subject, lines }) => ({ id, at: iso(at), to: name, subject, lines })) };
+  return {
+    sends: mail !== undefined,
+    mails: rows.map((row) => ({
+      ...{ id: row.id, at: iso(row.at), to: row.name, subject: row.subject, lines: row.lines },
+      mail: row.mail
+        ? { sent: row.mailed_at && iso(row.mailed_at), tries: row.mail_tries, fault: row.mail_fault }
+        : null,
+    })),
+  };
 }

@@ -110,8 +110,8 @@ describe('invitations', () => {
     ],
     groups: [{ id: 'c', name: 'Curlew', version: 1, retired: null }],
   };
-  const shown = async () => {
-    const view = await showView(InvitationsScreen, 'members', members, 'lead', {}, SCHOOL_CLOCK);
+  const shown = async (data: object = members) => {
+    const view = await showView(InvitationsScreen, 'members', data, 'lead', {}, SCHOOL_CLOCK);
     const answer = async (id: string) => {
       const made = { link: `/invitation#${id}`, until: '2026-05-21T10:00:00Z', members };
       TestBed.inject(HttpTestingController)
@@ -131,6 +131,19 @@ describe('invitations', () => {
     expect(slips).toHaveLength(2);
     expect(slips[0]).toMatch(/^Ana Curlew .*until Thu 21 May\. .*\/invitation#a$/);
     expect(element.querySelectorAll('.slips svg')).toHaveLength(2);
+  });
+
+  it('go by mail to those with an address where the installation sends any; the others get slips', async () => {
+    const people = members.people.map((each) => (each.id === 'a' ? { ...each, mail: 'ana@fell.example' } : each));
+    const { element, fixture, press, answer } = await shown({ ...members, people, mails: true });
+    await press(/^Make 2 invitations$/);
+    TestBed.inject(HttpTestingController)
+      .expectOne(({ url }) => url.endsWith('/a/invitation/mail'))
+      .flush({ until: '2026-05-21T10:00:00Z', members });
+    await settle(fixture);
+    await answer('b');
+    expect([...element.querySelectorAll('.slips li')].map(textOf)).toEqual([expect.stringMatching(/^Bo/)]);
+    expect(textOf(element)).toContain('One invitation went out by mail.');
   });
 
   it('leave out whom somebody leaves out, and keep those made when one is refused', async () => {

@@ -29,6 +29,7 @@ const DOORS: Readonly<Record<NonNullable<Line['door']>, string>> = {
   'school-begun': $localize`opened the school`,
   invited: $localize`made an invitation`,
   'password-chosen': $localize`chose a password`,
+  'password-lost': $localize`asked for a new password`,
   'password-changed': $localize`changed the password`,
   'note-read': $localize`read an emergency note`,
   'note-on-sheet': $localize`was shown the emergency note of`,

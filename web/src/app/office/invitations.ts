@@ -36,6 +36,11 @@ interface Slip {
           }
         </div>
       </header>
+      @if (posted() > 0) {
+        <p role="status" i18n>
+          {posted(), plural, =1 {One invitation} other {{{ posted() }} invitations}} went out by mail.
+        </p>
+      }
       @if (slips().length === 0) {
         <section class="sheet chosen form" aria-labelledby="who-title">
           <h2 id="who-title" i18n>Who gets one</h2>
@@ -50,6 +55,11 @@ interface Slip {
               <mat-checkbox [checked]="!without().has(person.id)" (change)="choose(person.id, $event.checked)">
                 {{ person.name }} <span class="quiet">{{ groupOf(person) }}</span>
               </mat-checkbox>
+            }
+            @if (watched.data()?.mails && chosen().some(hasMail)) {
+              <mat-checkbox [checked]="byMail()" (change)="byMail.set($event.checked)" i18n
+                >By mail to those with an address; slips for the others only</mat-checkbox
+              >
             }
             @if (save.fault(); as refused) {
               <p class="said bad" role="alert">{{ refused.message }}</p>
@@ -142,6 +152,10 @@ export class InvitationsScreen {
   protected readonly without = signal<ReadonlySet<string>>(new Set());
   protected readonly slips = signal<readonly Slip[]>([]);
   protected readonly made = signal(0);
+  protected readonly byMail = signal(true);
+  /** How many went out by mail. */
+  protected readonly posted = signal(0);
+  protected readonly hasMail = ({ mail }: Members['people'][number]): boolean => mail !== null;
   protected readonly working = signal(false);
   /** Those who cannot sign in and hold no invitation that is good. */
   protected readonly outside = computed(() =>
@@ -166,7 +180,14 @@ export class InvitationsScreen {
     if (this.working()) return;
     this.working.set(true);
     const slips: Slip[] = [];
+    const post = this.byMail() && this.watched.data()?.mails === true;
+    this.posted.set(0);
     for (const person of this.chosen()) {
+      if (post && person.mail !== null) {
+        if (!(await this.save.send('mailInvitation', { params: { person: person.id } }))) break;
+        this.posted.update((count) => count + 1);
+        continue;
+      }
       const done = await this.save.send('invite', { params: { person: person.id } });
       if (!done) break;
       const url = new URL(done.link, location.origin).href;

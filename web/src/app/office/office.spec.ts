@@ -331,6 +331,19 @@ describe('people', () => {
     expect(body).toEqual({ version: 1, name: 'Nadia Koskinen-Prys', role: 'trainee', mail: null, groups: ['d'] });
   });
 
+  it('are sent their link by mail where the installation sends any and an address is known', async () => {
+    const people = MEMBERS.people.map((each) => (each.id === 'n' ? { ...each, mail: 'nadia@fell.example' } : each));
+    const view = await showView(PeopleScreen, 'members', { ...MEMBERS, people, mails: true }, 'lead', {}, SCHOOL_CLOCK);
+    await view.press(/^Tomasz Wierzba$/);
+    expect(textOf(view.element)).not.toContain('Send it to');
+    await view.press(/^Nadia Koskinen$/);
+    await view.press(/^Send it to nadia@fell.example$/);
+    const { request } = onItsWay(/members\/n\/invitation\/mail$/);
+    refuse(request, 502, 'mail-failed', 'The mail server did not take it.');
+    await settle(view.fixture);
+    expect(textOf(view.element)).toContain('The mail server did not take it.');
+  });
+
   it('get a link that is shown once, and a note is read by name', async () => {
     const { element, fixture, press } = await shown();
     await press(/^Nadia Koskinen$/);

@@ -49,6 +49,8 @@ export class PersonSide {
   /** Null for somebody new. */
   readonly person = input.required<Person | null>();
   readonly groups = input.required<readonly Group[]>();
+  /** Whether this installation sends mails. */
+  readonly mails = input(false);
   /** Id of somebody who was added. */
   readonly added = output<string>();
   readonly closed = output();
@@ -188,6 +190,20 @@ export class PersonSide {
     if (!person) return;
     const done = await this.inviting.send('invite', { params: { person: person.id } });
     if (done) this.link.set({ url: new URL(done.link, location.origin).href, until: this.day(done.until) });
+  }
+
+  protected async post(): Promise<void> {
+    const person = this.person();
+    if (!person) return;
+    const done = await this.inviting.send('mailInvitation', { params: { person: person.id } });
+    if (done)
+      this.bar.open(
+        $localize`A link went to ${person.mail ?? ''}; it is good until ${this.day(done.until)}.`,
+        undefined,
+        {
+          duration: 8000,
+        },
+      );
   }
 
   protected async copy(url: string): Promise<void> {

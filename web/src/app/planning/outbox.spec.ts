@@ -40,15 +40,29 @@ describe('messages', () => {
       to: 'Ife',
       subject: 'Your session has changed',
       lines: ['Gone'],
+      mail: null,
     };
-    const { element } = await showView(OutboxScreen, 'outbox', { mails: [mail] });
+    const { element } = await showView(OutboxScreen, 'outbox', { sends: false, mails: [mail] });
+    expect(textOf(element)).toContain('This installation sends no email itself');
     expect(textOf(element.querySelector('[aria-labelledby="outbox-title"] li'))).toContain(
       'Ife Thu 14 May, 07:48 : Your session',
     );
   });
 
+  it.each([
+    ['sent', { sent: '2026-05-14T06:49:00Z', tries: 0, fault: null }, /By mail Thu 14 May, 07:49/],
+    ['waiting', { sent: null, tries: 0, fault: null }, /Waits to be sent by mail/],
+    ['tried', { sent: null, tries: 2, fault: 'mailbox full' }, /Not sent by mail yet: mailbox full. It is tried again/],
+    ['given up', { sent: null, tries: 6, fault: 'mailbox full' }, /given up: mailbox full/],
+    ['for somebody without an address', null, /^(?!.*by mail (yet|Thu)|.*Waits)/],
+  ])('tell what became of a mail: %s', async (_what, mail, says) => {
+    const told = { id: 'm', at: '2026-05-14T06:48:00Z', to: 'Ife', subject: 'Called off', lines: [], mail };
+    const { element } = await showView(OutboxScreen, 'outbox', { sends: true, mails: [told] });
+    expect(textOf(element.querySelector('[aria-labelledby="outbox-title"] li'))).toMatch(says);
+  });
+
   it('stand beside the plans that were published, with their reasons and what they changed', async () => {
-    const { element, fixture } = await showView(OutboxScreen, 'outbox', { mails: [] });
+    const { element, fixture } = await showView(OutboxScreen, 'outbox', { sends: false, mails: [] });
     const version = {
       version: 2,
       by: 'Morag Selkirk',

@@ -42,8 +42,16 @@ import { MessageTime } from '../people/message-time';
       <section class="sheet" aria-labelledby="outbox-title">
         <h2 id="outbox-title" i18n>Messages that went out</h2>
         <p class="quiet" i18n>
-          This installation sends no email itself: what each person was told is listed here and under their own
-          messages.
+          {!!data.sends, select,
+            true {
+              What each person was told stands here and under their own messages; whoever has a mail address gets it by
+              mail too.
+            }
+            other {
+              This installation sends no email itself: what each person was told is listed here and under their own
+              messages.
+            }
+          }
         </p>
         <ul>
           @for (mail of data.mails; track mail.id) {
@@ -53,6 +61,17 @@ import { MessageTime } from '../people/message-time';
               </p>
               @for (line of mail.lines; track $index) {
                 <p class="line">{{ line }}</p>
+              }
+              @if (data.sends && mail.mail; as state) {
+                @if (state.sent) {
+                  <p class="quiet"><ng-container i18n>By mail </ng-container><bc-message-time [at]="state.sent" /></p>
+                } @else if (state.tries >= given) {
+                  <p class="said bad" i18n>Not sent by mail, given up: {{ state.fault }}</p>
+                } @else if (state.fault) {
+                  <p class="said bad" i18n>Not sent by mail yet: {{ state.fault }}. It is tried again.</p>
+                } @else {
+                  <p class="quiet" i18n>Waits to be sent by mail.</p>
+                }
               }
             </li>
           } @empty {
@@ -66,6 +85,8 @@ import { MessageTime } from '../people/message-time';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class OutboxScreen {
+  /** Tries after which a mail is given up. */
+  protected readonly given = 6;
   private readonly desk = inject(ViewDesk);
   protected readonly watched = this.desk.watch('outbox', () => ({}));
   protected readonly versions = this.desk.watch('planVersions', () => ({}));

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButton } from '@angular/material/button';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import { Store } from '@ngrx/store';
+import { LostPassword } from './lost-password';
 import { SignInComb } from './sign-in-comb';
 import { AsideNotice } from '../inspection/aside-notice';
 import { Clock } from '../people/clock';
@@ -11,7 +12,7 @@ import { ShowPassword } from '../parts/show-password';
 
 @Component({
   selector: 'bc-sign-in',
-  imports: [FIELD, MatButton, ReactiveFormsModule, AsideNotice, SignInComb, ShowPassword],
+  imports: [FIELD, MatButton, ReactiveFormsModule, AsideNotice, LostPassword, SignInComb, ShowPassword],
   templateUrl: './sign-in.html',
   styleUrl: './sign-in.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -23,6 +24,7 @@ export class SignIn {
   protected readonly fault = this.store.selectSignal(peopleFeature.selectFault);
   protected readonly door = this.store.selectSignal(peopleFeature.selectDoor);
   protected readonly capitals = signal(false);
+  protected readonly lost = signal(false);
   protected readonly form = inject(NonNullableFormBuilder).group({
     name: ['', [Validators.required, Validators.maxLength(80)]],
     password: ['', [Validators.required, Validators.maxLength(200)]],
