@@ -171,10 +171,10 @@ test('sign-in, day sheet, At the hive on three screens, visit review', async ({ 
   await expect(page.getByText(/would drop back if assessed again/)).toBeVisible();
   await take(page, 'checklist');
 
-  await page.goto('/ahead');
-  await page.getByRole('button', { name: /^Sat 23/ }).click();
-  await expect(page.getByRole('heading', { name: 'No', level: 1 })).toBeVisible();
-  await page.mouse.move(640, 790);
-  await page.waitForTimeout(400);
-  await take(page, 'day-sheet-no-go');
+  await page.goto('/office/sites');
+  await page.getByRole('link', { name: 'Plan of Home orchard' }).click();
+  await page.getByRole('button', { name: /^Stand B,/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Move it/ })).toBeVisible();
+  await take(page, 'site-plan');
 });
