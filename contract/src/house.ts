@@ -7,7 +7,8 @@ const FigureName = z.enum(Object.keys(FIGURES) as [FigureId, ...FigureId[]]);
 const Value = z.union([z.number(), z.boolean(), z.string().max(40)]);
 const Changes = z
   .partialRecord(FigureName, Value)
-  .refine((changes) => Object.keys(changes).length > 0 && Object.keys(changes).length <= 60);
+  .refine((changes) => Object.keys(changes).length > 0 && Object.keys(changes).length <= 60)
+  .meta({ example: { 'full-warmth': 16 } });
 
 const Trouble = z.object({
   figure: FigureName,

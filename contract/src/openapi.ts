@@ -1,12 +1,20 @@
 import * as z from 'zod';
 import type { Endpoint } from './endpoint';
+import { exampleOf } from './examples';
 import { Problem } from './parts';
 
 const schemaOf = (of: z.ZodType, io: 'input' | 'output') => {
   const { $schema: _, ...schema } = z.toJSONSchema(of, { target: 'openapi-3.0', io, unrepresentable: 'any' });
   return schema;
 };
-const json = (schema: object) => ({ content: { 'application/json': { schema } } });
+const json = (schema: object, example = exampleOf(schema)) => ({
+  content: { 'application/json': { schema, example } },
+});
+/** A refusal as it is answered. */
+const REFUSED = {
+  problem: 'changed-meanwhile',
+  message: 'Ruth has changed this since you opened it. Compare both below, then save again.',
+};
 const binary = (type: string) => ({ content: { [type]: { schema: { type: 'string', format: 'binary' } } } });
 
 function bodyOf({ body, file }: Endpoint): object {
@@ -46,7 +54,10 @@ export function openApiOf(endpoints: Readonly<Record<string, Endpoint>>) {
   const paths: Record<string, Record<string, object>> = {};
   for (const [name, endpoint] of Object.entries(endpoints)) {
     const path = endpoint.path.replace(/:(\w+)/g, '{$1}');
-    const refused = { description: 'Refused; the message says what to do', ...json(schemaOf(Problem, 'output')) };
+    const refused = {
+      description: 'Refused; the message says what to do',
+      ...json(schemaOf(Problem, 'output'), REFUSED),
+    };
     paths[path] = {
       ...paths[path],
       [endpoint.method.toLowerCase()]: {

@@ -12,7 +12,8 @@ export const Times = z.object({
   weekly: list(
     z
       .object({ weekday: z.int().min(1).max(7), from: Minute, to: Minute })
-      .refine(({ from, to }) => from < to, 'The end must come after the start.'),
+      .refine(({ from, to }) => from < to, 'The end must come after the start.')
+      .meta({ example: { weekday: 2, from: 615, to: 1020 } }),
   ),
   away: list(
     z

@@ -20,7 +20,8 @@ const Curve = z
   .refine(({ L, F }) => {
     const slopes = L.slice(1).map((at, i) => ((F[i + 1] ?? 0) - (F[i] ?? 0)) / (at - (L[i] ?? 0)));
     return slopes.every((slope, i) => slope >= 0 && (i === 0 || slope <= (slopes[i - 1] ?? 0) + 1e-9));
-  }, 'The curve must rise, and ever less: each further practice counts no more than the one before.');
+  }, 'The curve must rise, and ever less: each further practice counts no more than the one before.')
+  .meta({ example: { L: [0, 2, 5], F: [0, 0.6, 1] } });
 
 const Params = z.object({
   maxHives: z.int().min(1).max(20),

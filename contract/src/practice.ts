@@ -240,7 +240,12 @@ export const makePhotoDrill = endpoint({
       id: Id,
       attachment: Id,
       question: Words,
-      choices: z.array(Words).min(2, wrong('one-choice')).max(6, wrong('many-choices')).readonly(),
+      choices: z
+        .array(Words)
+        .min(2, wrong('one-choice'))
+        .max(6, wrong('many-choices'))
+        .readonly()
+        .meta({ example: ['eggs', 'young larvae'] }),
       answer: z.int().min(0).max(5),
       says: z.string().trim().max(500),
     })

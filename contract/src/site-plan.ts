@@ -13,7 +13,14 @@ export type HivePlace = z.output<typeof HivePlace>;
 const StandName = z.string().trim().min(1, wrong('no-name')).max(40);
 const Words = z.string().trim().max(40);
 const mark = { id: Id, name: Words };
-const Line = list(Spot).refine((along) => along.length >= 2 && along.length <= 40, wrong('line-points'));
+const Line = list(Spot)
+  .refine((along) => along.length >= 2 && along.length <= 40, wrong('line-points'))
+  .meta({
+    example: [
+      { east: 0, north: 3 },
+      { east: 20, north: 3 },
+    ],
+  });
 
 export const SitePlan = z.object({
   stands: list(

@@ -189,7 +189,7 @@ export const takeBackChecklist = endpoint({
 const Person = z.object({ id: Id, name: z.string() });
 
 /** One cell of the matrix: state and level by their places in the lists, last day. */
-export const StandingCell = z.tuple([z.int(), z.int(), CivilDate.nullable()]);
+export const StandingCell = z.tuple([z.int(), z.int(), CivilDate.nullable()]).meta({ example: [2, 3, '2026-05-14'] });
 
 export const traineeMatrix = endpoint({
   method: 'GET',
