@@ -203,7 +203,7 @@ describe('a move', () => {
     ['a step', 0.9, 0, /Moved by 0.9 m: its foragers find it/],
     ['turned a little', 0, 30, null],
     ['turned about', 0, 180, /Turned by 180°: turn it by steps, 4 days/],
-    ['five steps', 4.7, 0, /4.7 m is too far at once.*a metre a day when bees fly, 5 days/],
+    ['five steps', 4.7, 0, /4.7 m is too far at once.*1 m a day when bees fly, 5 days/],
     ['across the orchard', 40, 0, /40 m is too far at once.*Take it away for three weeks/],
   ];
   it.each(within)('%s', (_why, metres, turn, says) => {

@@ -41,7 +41,7 @@ const enter = async (page: Page, lines: readonly string[]) => {
 };
 
 test('sign-in, day sheet, At the hive on three screens, visit review', async ({ page }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   await page.goto('/');
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await take(page, 'sign-in');

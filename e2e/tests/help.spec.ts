@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { IN_GUIDE } from '../../web/src/app/help/guide';
 import { axeFindsNothing, signIn } from './school';
 
 test('? says what a page is for, number by number, and closes again', async ({ page }) => {
@@ -23,6 +24,26 @@ test('? says what a page is for, number by number, and closes again', async ({ p
   await page.getByLabel(/^Find a word/).fill('nuc');
   await expect(page.getByRole('navigation', { name: 'Words' }).getByRole('link').first()).toHaveText('nucleus nuc');
   await axeFindsNothing(page, 'glossary');
+});
+
+test('help leads to its place in the guide, and every place is there with its pictures', async ({ page, context }) => {
+  await signIn(page, 'morag');
+  await page.keyboard.press('?');
+  const [guide] = await Promise.all([
+    context.waitForEvent('page'),
+    page.getByRole('link', { name: 'In the guide' }).click(),
+  ]);
+  await expect(guide.getByRole('heading', { name: 'On the day' })).toBeInViewport();
+  await axeFindsNothing(guide, 'the guide');
+  for (const address of new Set(Object.values(IN_GUIDE))) {
+    await guide.goto(`/guide/${address}`);
+    const [, heading] = address.split('#');
+    if (heading !== undefined) await expect(guide.locator(`h2[id="${heading}"]`)).toHaveCount(1);
+    const broken = await guide.evaluate(
+      () => [...document.images].filter(({ naturalWidth }) => naturalWidth === 0).length,
+    );
+    expect(broken, address).toBe(0);
+  }
 });
 
 test('the first round goes through six stops, can be left, and goes on where it was left', async ({ page }) => {

@@ -6,12 +6,13 @@ import { Trouble, say } from './say.mjs';
 import { capture } from './shell.mjs';
 
 const MARK = join(ROOT, 'web', 'dist', '.built-from');
-const SOURCES = ['core/src', 'contract/src', 'demo/src', 'server/src', 'web/src', 'web/public'];
+const SOURCES = [...['core/src', 'contract/src', 'demo/src', 'server/src', 'web/src', 'web/public'], 'docs/guide'];
 const SETTINGS = [
   'angular.json',
   'package-lock.json',
   'tsconfig.base.json',
   'server/build.mjs',
+  'tools/guide.mjs',
   'web/ngsw-config.json',
   'web/tsconfig.app.json',
   'web/tsconfig.worker.json',

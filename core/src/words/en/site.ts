@@ -26,7 +26,7 @@ export const siteSentences: Sentences<SiteSentences> = {
   'no-room-behind': ({ hives, people }, w) =>
     `At ${hive(hives)} ${w.list(hives)} there is no clear place for ${people} of the group within reach.`,
   'stand-low': ({ cm }, w) =>
-    `${w.mm(cm * 10)} high: backs bend for every frame. 300 to 500 mm suit most people; give a taller stand to whoever has a bad back.`,
+    `${w.mm(cm * 10)} high: backs bend for every frame. ${w.mm(300)} to ${w.mm(500)} suit most people; give a taller stand to whoever has a bad back.`,
   'stand-high': ({ cm }, w) => `${w.mm(cm * 10)} high: with two supers on, boxes are lifted from above the shoulder.`,
   'into-wind': ({ from }, w) =>
     `Entrances face the wind from the ${w.name('compass', from)} without shelter: cold draughts in winter, and bees blown down as they land.`,
@@ -34,7 +34,7 @@ export const siteSentences: Sentences<SiteSentences> = {
     `Entrances face ${w.name('compass', faces)}, away from the sun: flying begins late and ends early. Many keep them toward the morning sun; others value shade in hot places.`,
   'move-small': ({ metres }, w) => `Moved by ${w.metres(metres)}: its foragers find it.`,
   'move-too-far': ({ metres, days }, w) =>
-    `${w.metres(metres)} is too far at once: foragers go back to the old place. ${days > 0 ? `Move it a metre a day when bees fly, ${days} days; or take` : 'Take'} it away for three weeks, further than they fly; or wait for weeks of cold in which no bee flies. Some shut the hive for three days and lean a branch before the entrance; how well that works is disputed.`,
+    `${w.metres(metres)} is too far at once: foragers go back to the old place. ${days > 0 ? `Move it ${w.metres(1)} a day when bees fly, ${days} days; or take` : 'Take'} it away for three weeks, further than they fly; or wait for weeks of cold in which no bee flies. Some shut the hive for three days and lean a branch before the entrance; how well that works is disputed.`,
   'move-between': ({ km, days }, w) =>
     `${w.km(km)} apart: within the flight of foragers, which go back to the old place. Take it ${w.km(5)} or more away for ${days} days first, or move it in weeks of cold in which no bee flies.`,
   'move-far-enough': ({ km }, w) =>

@@ -53,7 +53,7 @@ const card = {
 } as unknown as GroupSheet;
 const sheet = (change: Partial<DaySheet> = {}) =>
   ({
-    session: { zone: 'Europe/London' },
+    session: { zone: 'Europe/London', site: { id: 'home', name: 'Home orchard' } },
     verdict: { word: 'go' },
     mine: null,
     mayStart: true,

@@ -43,6 +43,7 @@ import type { ScreenHelp } from './screens';
       </dl>
       <p class="ends">
         <a matButton="outlined" routerLink="/help/glossary" matDialogClose i18n>Glossary</a>
+        <a matButton="outlined" [href]="help.guide" target="_blank" rel="noopener" i18n>In the guide</a>
         <button type="button" [matButton]="round.done() ? 'outlined' : 'filled'" (click)="begin()" i18n>
           First round, three minutes
         </button>
@@ -103,7 +104,7 @@ import type { ScreenHelp } from './screens';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class HelpCard {
-  protected readonly help = inject<ScreenHelp>(MAT_DIALOG_DATA);
+  protected readonly help = inject<ScreenHelp & { readonly guide: string }>(MAT_DIALOG_DATA);
   protected readonly round = inject(FirstRound);
   private readonly dialog = inject(MatDialogRef<HelpCard>);
   protected readonly keys = [

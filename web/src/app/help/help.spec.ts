@@ -7,6 +7,7 @@ import { show } from '../../testing/show';
 import { textOf } from '../../testing/text';
 import { Glossary } from './glossary';
 import { HelpRings, ringsOf } from './help-rings';
+import { IN_GUIDE, guideOf } from './guide';
 import { SCREEN_HELP } from './screens';
 import { RoundStop } from './round-stop';
 import { WordPage } from './word-page';
@@ -119,6 +120,13 @@ describe('help for a screen', () => {
       .filter(({ data }) => !SCREEN_HELP[String(data!.view)] && !SCREEN_HELP[String(data!.place)])
       .map(({ path }) => path);
     expect(without).toEqual([]);
+  });
+
+  it('leads on to the guide: every screen to its place, trainees to their page', () => {
+    expect(Object.keys(IN_GUIDE).toSorted()).toEqual(Object.keys(SCREEN_HELP).toSorted());
+    expect(guideOf('planner', 'lead')).toBe('/guide/lead.html#before-the-week');
+    expect(guideOf('planner', 'trainee')).toBe('/guide/trainee.html');
+    expect(guideOf(null, 'supervisor')).toBe('/guide/index.html');
   });
 
   it('rings the parts that are in sight, by their numbers', async () => {

@@ -162,14 +162,15 @@ export class PlanDraft {
   }
 }
 
-/** Drafts of plans by site: whoever looks at another page finds what was drawn when they come back. */
+/** Drafts of plans by person and site: whoever looks at another page finds what was drawn when they come back. */
 @Injectable({ providedIn: 'root' })
 export class PlanDrafts {
   private readonly drafts = new Map<string, PlanDraft>();
 
-  of(site: string): PlanDraft {
-    const found = this.drafts.get(site) ?? new PlanDraft();
-    this.drafts.set(site, found);
+  of(person: string, site: string): PlanDraft {
+    const key = `${person} ${site}`;
+    const found = this.drafts.get(key) ?? new PlanDraft();
+    this.drafts.set(key, found);
     return found;
   }
 }

@@ -51,7 +51,7 @@ export class SitePlanScreen {
   readonly site = input.required<string>();
   protected readonly watched = inject(ViewDesk).watch('sitePlan', () => ({ params: { site: this.site() } }));
   protected readonly view = this.watched.data;
-  protected readonly draft = computed(() => this.drafts.of(this.site()));
+  protected readonly draft = computed(() => this.drafts.of(this.me()?.id ?? '', this.site()));
   protected readonly drawn = computed(() => this.draft().now());
   protected readonly save = saving();
   protected readonly chosen = signal<Item | null>(null);
